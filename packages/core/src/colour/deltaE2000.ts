@@ -1,0 +1,118 @@
+import type { Lab } from './lab';
+
+const RAD = Math.PI / 180;
+const TWENTY_FIVE_7 = 25 ** 7;
+
+/**
+ * Colour difference CIEDE2000 (kL = kC = kH = 1) after Sharma, Wu and Dalal, "The CIEDE2000
+ * color-difference formula", Color Research and Application 30 (2005); symbols are the paper's.
+ * Symmetric, 0 for equal colours; about 1 is just noticeable side by side.
+ */
+export function deltaE2000(first: Lab, second: Lab): number {
+  return deltaE2000Raw(first[0], first[1], first[2], second[0], second[1], second[2]);
+}
+
+/** {@link deltaE2000} on plain numbers, for inner loops. */
+export function deltaE2000Raw(L1: number, a1: number, b1: number, L2: number, a2: number, b2: number): number {
+  const CMean = (Math.sqrt(a1 * a1 + b1 * b1) + Math.sqrt(a2 * a2 + b2 * b2)) / 2;
+  const G = chromaStretch(CMean);
+  const a1p = a1 * (1 + G);
+  const a2p = a2 * (1 + G);
+  const C1p = Math.sqrt(a1p * a1p + b1 * b1);
+  const C2p = Math.sqrt(a2p * a2p + b2 * b2);
+  const product = C1p * C2p;
+
+  // Mean hue as a direction: the bisector of the two hue vectors, so no angle is wrapped.
+  let ux = a1p * C2p + a2p * C1p;
+  let uy = b1 * C2p + b2 * C1p;
+  const length2 = ux * ux + uy * uy;
+  if (product === 0) {
+    ux = a1p + a2p;
+    uy = b1 + b2;
+    const length = Math.sqrt(ux * ux + uy * uy);
+    ux = length === 0 ? 1 : ux / length;
+    uy = length === 0 ? 0 : uy / length;
+  } else if (length2 < 1e-20 * product * product) {
+    const mean = (angle(a1p, b1) + angle(a2p, b2)) / 2;
+    ux = Math.cos(mean);
+    uy = Math.sin(mean);
+  } else {
+    const length = Math.sqrt(length2);
+    ux /= length;
+    uy /= length;
+  }
+
+  const dL = L2 - L1;
+  const dC = C2p - C1p;
+  const cross = a1p * b2 - a2p * b1;
+  const dH2 = Math.max(0, 2 * (product - a1p * a2p - b1 * b2));
+  const dH = cross < 0 ? -Math.sqrt(dH2) : Math.sqrt(dH2);
+
+  const LMean50 = (L1 + L2) / 2 - 50;
+  const CpMean = (C1p + C2p) / 2;
+  const SL = 1 + (0.015 * LMean50 * LMean50) / Math.sqrt(20 + LMean50 * LMean50);
+  const SC = 1 + 0.045 * CpMean;
+  const SH = 1 + 0.015 * CpMean * hueWeight(ux, uy);
+
+  const l = dL / SL;
+  const c = dC / SC;
+  const h = dH / SH;
+  return Math.sqrt(Math.max(0, l * l + c * c + h * h + rotation(CpMean, ux, uy) * c * h));
+}
+
+function chromaStretch(C: number): number {
+  const C7 = C * C * C * C * C * C * C;
+  return 0.5 * (1 - Math.sqrt(C7 / (C7 + TWENTY_FIVE_7)));
+}
+
+/** T of the paper, its four cosines written out by multiple-angle identities from (cos h, sin h). */
+function hueWeight(c: number, s: number): number {
+  const c2 = c * c - s * s;
+  const s2 = 2 * s * c;
+  const c3 = c * c2 - s * s2;
+  const s3 = s * c2 + c * s2;
+  const c4 = c2 * c2 - s2 * s2;
+  const s4 = 2 * s2 * c2;
+  return (
+    1 -
+    0.17 * (c * COS30 + s * SIN30) +
+    0.24 * c2 +
+    0.32 * (c3 * COS6 - s3 * SIN6) -
+    0.2 * (c4 * COS63 + s4 * SIN63)
+  );
+}
+
+const COS30 = Math.cos(30 * RAD);
+const SIN30 = Math.sin(30 * RAD);
+const COS6 = Math.cos(6 * RAD);
+const SIN6 = Math.sin(6 * RAD);
+const COS63 = Math.cos(63 * RAD);
+const SIN63 = Math.sin(63 * RAD);
+
+/** R_T of the paper: only blues (mean hue near 275 degrees) turn it away from zero. */
+function rotation(C: number, ux: number, uy: number): number {
+  if (uy >= 0) return 0;
+  const x = (angle(ux, uy) / RAD - 275) / 25;
+  const dTheta = 30 * Math.exp(-x * x);
+  const C7 = C * C * C * C * C * C * C;
+  return -2 * Math.sqrt(C7 / (C7 + TWENTY_FIVE_7)) * Math.sin(2 * dTheta * RAD);
+}
+
+function angle(x: number, y: number): number {
+  const a = Math.atan2(y, x);
+  return a < 0 ? a + 2 * Math.PI : a;
+}
+
+/**
+ * One colour against many. `labs` holds n colours as L, a, b triples; the n differences are
+ * written to `out` (length at least n) which is returned.
+ */
+export function deltaE2000Many(target: Lab, labs: Float64Array, out: Float64Array): Float64Array {
+  const n = Math.floor(labs.length / 3);
+  if (out.length < n) throw new RangeError(`deltaE2000Many: out holds ${out.length}, ${n} are needed`);
+  const [L, a, b] = target;
+  for (let i = 0; i < n; i++) {
+    out[i] = deltaE2000Raw(L, a, b, labs[3 * i]!, labs[3 * i + 1]!, labs[3 * i + 2]!);
+  }
+  return out;
+}
