@@ -2,6 +2,8 @@ import type { Lab } from './lab';
 
 const RAD = Math.PI / 180;
 const TWENTY_FIVE_7 = 25 ** 7;
+/** Below this product of chromas at least one colour is a grey without a hue. */
+const TINY = 1e-60;
 
 /**
  * Colour difference CIEDE2000 (kL = kC = kH = 1) after Sharma, Wu and Dalal, "The CIEDE2000
@@ -26,7 +28,7 @@ export function deltaE2000Raw(L1: number, a1: number, b1: number, L2: number, a2
   let ux = a1p * C2p + a2p * C1p;
   let uy = b1 * C2p + b2 * C1p;
   const length2 = ux * ux + uy * uy;
-  if (product === 0) {
+  if (product < TINY) {
     ux = a1p + a2p;
     uy = b1 + b2;
     const length = Math.sqrt(ux * ux + uy * uy);
@@ -44,9 +46,13 @@ export function deltaE2000Raw(L1: number, a1: number, b1: number, L2: number, a2
 
   const dL = L2 - L1;
   const dC = C2p - C1p;
+  // 2 sqrt(C1' C2') sin(dh'/2), written so that nothing cancels near equal hues nor near opposite ones.
   const cross = a1p * b2 - a2p * b1;
-  const dH2 = Math.max(0, 2 * (product - a1p * a2p - b1 * b2));
-  const dH = cross < 0 ? -Math.sqrt(dH2) : Math.sqrt(dH2);
+  const dot = a1p * a2p + b1 * b2;
+  let dH: number;
+  if (dot > 0) dH = cross / Math.sqrt((product + dot) / 2);
+  else if (product < TINY) dH = 0;
+  else dH = (cross < 0 ? -1 : 1) * Math.sqrt(2 * (product - dot));
 
   const LMean50 = (L1 + L2) / 2 - 50;
   const CpMean = (C1p + C2p) / 2;
@@ -86,12 +92,18 @@ const COS30 = Math.cos(30 * RAD);
 const SIN30 = Math.sin(30 * RAD);
 const COS6 = Math.cos(6 * RAD);
 const SIN6 = Math.sin(6 * RAD);
+const COS95 = Math.cos(95 * RAD);
+const SIN95 = Math.sin(95 * RAD);
+const COS40 = Math.cos(40 * RAD);
 const COS63 = Math.cos(63 * RAD);
 const SIN63 = Math.sin(63 * RAD);
 
-/** R_T of the paper: only blues (mean hue near 275 degrees) turn it away from zero. */
+/**
+ * R_T of the paper: a bell around mean hue 275 degrees. Within 40 degrees of the opposite hue it is
+ * under 1e-12, so the angle is not worth working out; most skin lies there.
+ */
 function rotation(C: number, ux: number, uy: number): number {
-  if (uy >= 0) return 0;
+  if (ux * COS95 + uy * SIN95 > COS40) return 0;
   const x = (angle(ux, uy) / RAD - 275) / 25;
   const dTheta = 30 * Math.exp(-x * x);
   const C7 = C * C * C * C * C * C * C;

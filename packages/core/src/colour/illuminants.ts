@@ -47,7 +47,8 @@ function smoothPower(illuminant: 'D65' | 'D55' | 'D50' | 'A', nm: number, sample
     const k = 1.435e7 / 2848;
     return (100 * (560 / nm) ** 5 * (Math.exp(k / 560) - 1)) / (Math.exp(k / nm) - 1);
   }
-  const [m1, m2] = daylightFactors({ D65: 6504, D55: 5503, D50: 5003 }[illuminant]);
+  // For D65 and D50 the nominal temperatures come nearest to the CIE's own tabulated factors.
+  const [m1, m2] = daylightFactors({ D65: 6500, D55: 5503, D50: 5000 }[illuminant]);
   return DAYLIGHT_S0[sample]! + m1 * DAYLIGHT_S1[sample]! + m2 * DAYLIGHT_S2[sample]!;
 }
 
@@ -60,23 +61,35 @@ function daylightFactors(kelvin: number): [number, number] {
 }
 
 /**
- * Line spectra must not be sampled at 10 nm (a mean error of one unit): each fine sample is shared
- * between its two neighbouring bands by distance, which is exact for reflectances linear between bands.
+ * Line spectra must not be sampled at 10 nm (a mean error of one unit): each fine sample, with the
+ * observer interpolated by a cubic, is shared between its two neighbouring bands by distance,
+ * which is exact for reflectances linear between bands.
  */
 function foldFine(power: readonly number[], stepNm: number, x: Float64Array, y: Float64Array, z: Float64Array): void {
   for (let i = 0; i < power.length; i++) {
     const at = (i * stepNm) / 10;
     const low = Math.min(SAMPLES - 2, Math.floor(at));
     const t = at - low;
-    const mix = (table: readonly number[]): number => table[low]! * (1 - t) + table[low + 1]! * t;
     const lowBand = Math.min(BANDS - 1, low);
     const highBand = Math.min(BANDS - 1, low + 1);
     for (const [target, table] of [[x, CMF_X], [y, CMF_Y], [z, CMF_Z]] as const) {
-      const value = power[i]! * mix(table);
+      const value = power[i]! * cubicAt(table, at);
       target[lowBand]! += value * (1 - t);
       target[highBand]! += value * t;
     }
   }
+}
+
+/** Lagrange's cubic through the four nearest entries of a table at a fractional index. */
+function cubicAt(table: readonly number[], at: number): number {
+  const first = Math.min(table.length - 4, Math.max(0, Math.floor(at) - 1));
+  let sum = 0;
+  for (let j = first; j < first + 4; j++) {
+    let term = table[j]!;
+    for (let m = first; m < first + 4; m++) if (m !== j) term *= (at - m) / (j - m);
+    sum += term;
+  }
+  return sum;
 }
 
 /** A fit to a common phosphor lamp of about 4100 K (blue peak and broad phosphor); not a CIE curve. */

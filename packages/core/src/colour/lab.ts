@@ -9,7 +9,7 @@ const EPSILON = 216 / 24389;
 const KAPPA = 24389 / 27;
 
 /** D65 white for the 2-degree observer, summed at 10 nm over 380 to 730 nm as the spectra here are. */
-export const WHITE_D65: Xyz = [0.95018, 1, 1.08768];
+export const WHITE_D65: Xyz = [0.9501817140528613, 1, 1.0876908200349413];
 
 function f(t: number): number {
   return t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) / 116;
