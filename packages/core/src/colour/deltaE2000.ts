@@ -1,5 +1,8 @@
 import type { Lab } from './lab';
 
+// Taken out of the global once: these run in the innermost loops.
+const { sqrt, exp, atan2, cos, sin, floor } = Math;
+
 const RAD = Math.PI / 180;
 const TWENTY_FIVE_7 = 25 ** 7;
 /** Below this product of chromas at least one colour is a grey without a hue. */
@@ -16,12 +19,12 @@ export function deltaE2000(first: Lab, second: Lab): number {
 
 /** {@link deltaE2000} on plain numbers, for inner loops. */
 export function deltaE2000Raw(L1: number, a1: number, b1: number, L2: number, a2: number, b2: number): number {
-  const CMean = (Math.sqrt(a1 * a1 + b1 * b1) + Math.sqrt(a2 * a2 + b2 * b2)) / 2;
+  const CMean = (sqrt(a1 * a1 + b1 * b1) + sqrt(a2 * a2 + b2 * b2)) / 2;
   const G = chromaStretch(CMean);
   const a1p = a1 * (1 + G);
   const a2p = a2 * (1 + G);
-  const C1p = Math.sqrt(a1p * a1p + b1 * b1);
-  const C2p = Math.sqrt(a2p * a2p + b2 * b2);
+  const C1p = sqrt(a1p * a1p + b1 * b1);
+  const C2p = sqrt(a2p * a2p + b2 * b2);
   const product = C1p * C2p;
 
   // Mean hue as a direction: the bisector of the two hue vectors, so no angle is wrapped.
@@ -31,15 +34,15 @@ export function deltaE2000Raw(L1: number, a1: number, b1: number, L2: number, a2
   if (product < TINY) {
     ux = a1p + a2p;
     uy = b1 + b2;
-    const length = Math.sqrt(ux * ux + uy * uy);
+    const length = sqrt(ux * ux + uy * uy);
     ux = length === 0 ? 1 : ux / length;
     uy = length === 0 ? 0 : uy / length;
   } else if (length2 < 1e-20 * product * product) {
     const mean = (angle(a1p, b1) + angle(a2p, b2)) / 2;
-    ux = Math.cos(mean);
-    uy = Math.sin(mean);
+    ux = cos(mean);
+    uy = sin(mean);
   } else {
-    const length = Math.sqrt(length2);
+    const length = sqrt(length2);
     ux /= length;
     uy /= length;
   }
@@ -50,25 +53,25 @@ export function deltaE2000Raw(L1: number, a1: number, b1: number, L2: number, a2
   const cross = a1p * b2 - a2p * b1;
   const dot = a1p * a2p + b1 * b2;
   let dH: number;
-  if (dot > 0) dH = cross / Math.sqrt((product + dot) / 2);
+  if (dot > 0) dH = cross / sqrt((product + dot) / 2);
   else if (product < TINY) dH = 0;
-  else dH = (cross < 0 ? -1 : 1) * Math.sqrt(2 * (product - dot));
+  else dH = (cross < 0 ? -1 : 1) * sqrt(2 * (product - dot));
 
   const LMean50 = (L1 + L2) / 2 - 50;
   const CpMean = (C1p + C2p) / 2;
-  const SL = 1 + (0.015 * LMean50 * LMean50) / Math.sqrt(20 + LMean50 * LMean50);
+  const SL = 1 + (0.015 * LMean50 * LMean50) / sqrt(20 + LMean50 * LMean50);
   const SC = 1 + 0.045 * CpMean;
   const SH = 1 + 0.015 * CpMean * hueWeight(ux, uy);
 
   const l = dL / SL;
   const c = dC / SC;
   const h = dH / SH;
-  return Math.sqrt(Math.max(0, l * l + c * c + h * h + rotation(CpMean, ux, uy) * c * h));
+  return sqrt(Math.max(0, l * l + c * c + h * h + rotation(CpMean, ux, uy) * c * h));
 }
 
 function chromaStretch(C: number): number {
   const C7 = C * C * C * C * C * C * C;
-  return 0.5 * (1 - Math.sqrt(C7 / (C7 + TWENTY_FIVE_7)));
+  return 0.5 * (1 - sqrt(C7 / (C7 + TWENTY_FIVE_7)));
 }
 
 /** T of the paper, its four cosines written out by multiple-angle identities from (cos h, sin h). */
@@ -88,15 +91,15 @@ function hueWeight(c: number, s: number): number {
   );
 }
 
-const COS30 = Math.cos(30 * RAD);
-const SIN30 = Math.sin(30 * RAD);
-const COS6 = Math.cos(6 * RAD);
-const SIN6 = Math.sin(6 * RAD);
-const COS95 = Math.cos(95 * RAD);
-const SIN95 = Math.sin(95 * RAD);
-const COS40 = Math.cos(40 * RAD);
-const COS63 = Math.cos(63 * RAD);
-const SIN63 = Math.sin(63 * RAD);
+const COS30 = cos(30 * RAD);
+const SIN30 = sin(30 * RAD);
+const COS6 = cos(6 * RAD);
+const SIN6 = sin(6 * RAD);
+const COS95 = cos(95 * RAD);
+const SIN95 = sin(95 * RAD);
+const COS40 = cos(40 * RAD);
+const COS63 = cos(63 * RAD);
+const SIN63 = sin(63 * RAD);
 
 /**
  * R_T of the paper: a bell around mean hue 275 degrees. Within 40 degrees of the opposite hue it is
@@ -105,13 +108,13 @@ const SIN63 = Math.sin(63 * RAD);
 function rotation(C: number, ux: number, uy: number): number {
   if (ux * COS95 + uy * SIN95 > COS40) return 0;
   const x = (angle(ux, uy) / RAD - 275) / 25;
-  const dTheta = 30 * Math.exp(-x * x);
+  const dTheta = 30 * exp(-x * x);
   const C7 = C * C * C * C * C * C * C;
-  return -2 * Math.sqrt(C7 / (C7 + TWENTY_FIVE_7)) * Math.sin(2 * dTheta * RAD);
+  return -2 * sqrt(C7 / (C7 + TWENTY_FIVE_7)) * sin(2 * dTheta * RAD);
 }
 
 function angle(x: number, y: number): number {
-  const a = Math.atan2(y, x);
+  const a = atan2(y, x);
   return a < 0 ? a + 2 * Math.PI : a;
 }
 
@@ -120,7 +123,7 @@ function angle(x: number, y: number): number {
  * written to `out` (length at least n) which is returned.
  */
 export function deltaE2000Many(target: Lab, labs: Float64Array, out: Float64Array): Float64Array {
-  const n = Math.floor(labs.length / 3);
+  const n = floor(labs.length / 3);
   if (out.length < n) throw new RangeError(`deltaE2000Many: out holds ${out.length}, ${n} are needed`);
   const [L, a, b] = target;
   for (let i = 0; i < n; i++) {

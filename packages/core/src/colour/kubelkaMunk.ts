@@ -1,6 +1,9 @@
 import { xyzUnder, type Spectrum } from './illuminants';
 import { BANDS } from './spectralTables';
 
+// Taken out of the global once: these run in the innermost loops.
+const { sqrt, exp } = Math;
+
 /** K/S of a thick layer of reflectance r (Kubelka and Munk, 1931): (1 - r)^2 / 2r. */
 export function absorptionOverScattering(r: number): number {
   return ((1 - r) * (1 - r)) / (2 * r);
@@ -8,7 +11,7 @@ export function absorptionOverScattering(r: number): number {
 
 /** The reflectance of a thick layer with this K/S. */
 export function reflectanceOf(q: number): number {
-  return 1 + q - Math.sqrt(q * q + 2 * q);
+  return 1 + q - sqrt(q * q + 2 * q);
 }
 
 export type MixPart = {
@@ -44,7 +47,7 @@ export type Film = { readonly masstone: Spectrum; readonly sx: number };
  * hyperbolic functions). sx = 0 gives the background, sx -> infinity the masstone.
  */
 export function filmOver(background: number, masstone: number, sx: number): number {
-  const e = Math.exp(-(1 / masstone - masstone) * sx);
+  const e = exp(-(1 / masstone - masstone) * sx);
   const inverse = 1 / masstone;
   return (
     ((e * inverse - masstone) * background + (1 - e)) / ((e - 1) * background + (inverse - masstone * e))

@@ -1,3 +1,6 @@
+// Taken out of the global once: these run in the innermost loops.
+const { abs } = Math;
+
 /**
  * Solves A x = b for one or more right-hand sides by Gaussian elimination with
  * partial pivoting. A is n x n row-major, b is n x m row-major; both are overwritten and
@@ -6,9 +9,9 @@
 export function solveInPlace(a: Float64Array, b: Float64Array, n: number, m = 1): Float64Array {
   for (let col = 0; col < n; col++) {
     let pivot = col;
-    let largest = Math.abs(a[col * n + col]!);
+    let largest = abs(a[col * n + col]!);
     for (let row = col + 1; row < n; row++) {
-      const size = Math.abs(a[row * n + col]!);
+      const size = abs(a[row * n + col]!);
       if (size > largest) {
         largest = size;
         pivot = row;

@@ -1,0 +1,144 @@
+import { clamp } from '../../math';
+import { ribbon } from '../curve';
+import type { FaceModel, HalfFace } from '../faceModel';
+import { distanceToLine, ellipse, measureLine, mix, normalsOf, portion, type Point, type Polyline } from '../point';
+import { intersectRegions, subtractRegion, type Region } from '../region';
+import type { GuideDefinition, GuideParams, GuideShape } from './definition';
+
+/** Half-widths in mm at the back and at the front of a contour. */
+const CONTOUR_BACK = 5.2;
+const CONTOUR_FRONT = 2.4;
+const BLUSH_HALF = 6.6;
+/** How far the cheek line bows outwards from the straight line, as a share of its length. */
+const BOW = 0.19;
+/** Clear distances in mm: from the iris rim line, the smile line and mouth-corner height. */
+export const CLEAR_OF_RIM = 1.5;
+export const CLEAR_OF_SMILE = 8;
+export const CLEAR_OF_MOUTH = 10;
+
+/**
+ * From the ear towards the mouth corner along the lower edge of the cheekbone. A long face (length over
+ * cheekbones above 1.36) is given a flatter line, which adds width; a wide one a steeper line.
+ */
+export function cheekLine(half: HalfFace, face: FaceModel): Polyline {
+  const from = half.earAttachment;
+  const corner = half.at('mouth_corner');
+  const flatter = clamp(110 * (face.lengthRatio - 1.36), -14, 14);
+  const aim: Point = [corner[0], corner[1] - flatter];
+  const chord = [aim[0] - from[0], aim[1] - from[1]] as const;
+  const control: Point = [(from[0] + aim[0]) / 2 - BOW * -chord[1], (from[1] + aim[1]) / 2 + BOW * -chord[0]];
+  return Array.from({ length: 81 }, (_, i): Point => {
+    const t = i / 80;
+    const [u, v, w] = [(1 - t) * (1 - t), 2 * t * (1 - t), t * t];
+    return [u * from[0] + v * control[0] + w * aim[0], u * from[1] + v * control[1] + w * aim[1]];
+  });
+}
+
+/** Fractions of the cheek line between which contour keeps every limit. */
+export function lawfulSpan(half: HalfFace, line: Polyline): readonly [start: number, end: number] {
+  const { lengthMm: total, at } = measureLine(line);
+  const top = half.earAttachment[1] + 5;
+  const floor = half.at('mouth_corner')[1] - CLEAR_OF_MOUTH;
+  let start = 0;
+  for (let s = 0; s < total; s += 0.5) {
+    const p = at(s / total);
+    if (p[1] < top) {
+      start = (s + 0.5) / total;
+      continue;
+    }
+    const inside = p[0] - CONTOUR_BACK < half.irisRim - CLEAR_OF_RIM || p[1] > floor || distanceToLine(p, half.smileLine) < CLEAR_OF_SMILE;
+    if (inside) return [start, Math.max(start + 0.1, s / total)];
+  }
+  return [start, 1];
+}
+
+const soften = (t: number): number => Math.min(1, Math.sin(Math.PI * clamp(t, 0, 1)) * 2.6 + 0.12);
+
+function contour(half: HalfFace, face: FaceModel, params: GuideParams): GuideShape {
+  const line = shifted(cheekLine(half, face), -params.liftMm);
+  const [start, lawful] = lawfulSpan(half, cheekLine(half, face));
+  const end = Math.min(1, start + (lawful - start) * (params.reach / 100));
+  const spine = portion(line, start, end);
+  const scale = params.width / 100;
+  const halfWidth = (t: number): number => scale * (CONTOUR_BACK + (CONTOUR_FRONT - CONTOUR_BACK) * t) * Math.max(0.45, soften(t));
+  return stroke(half, face, spine, halfWidth, [1, 0.35], 3);
+}
+
+/** Above the contour, up and back along the bone, outside the eye area. */
+function blushLifted(half: HalfFace, face: FaceModel, params: GuideParams): GuideShape {
+  const base = cheekLine(half, face);
+  const scale = params.width / 100;
+  const line = shifted(base, -(CONTOUR_BACK + BLUSH_HALF - 0.8 + params.liftMm));
+  const [start, lawful] = lawfulSpan(half, base);
+  const front = firstFraction(line, (p) => p[0] < half.at('pupil')[0] + 9);
+  const end = Math.min(1, start + (Math.min(lawful, front) - start) * (params.reach / 100));
+  const spine = portion(line, start + 0.03, Math.max(start + 0.12, end));
+  const shape = stroke(half, face, spine, (t) => scale * BLUSH_HALF * Math.max(0.3, Math.sin(Math.PI * clamp(0.12 + 0.8 * t, 0, 1))), [0.55, 1], 5);
+  const line0 = half.at('eye_outer')[1] + 5;
+  const above: Region = [[[0, -200], [120, -200], [120, line0], [0, line0]]];
+  return { ...shape, region: subtractRegion(subtractRegion(shape.region, [half.orbit]), above) };
+}
+
+function blushFull(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {
+  const apple = half.at('cheek_apple');
+  const scale = params.width / 100;
+  const centre: Point = [apple[0] + 2 + (params.reach - 100) * 0.12, apple[1] - params.liftMm];
+  const [rx, ry] = [15 * scale, 11.5 * scale];
+  return {
+    region: subtractRegion([ellipse(centre, rx, ry, -18)], [half.orbit]),
+    line: null,
+    handles: { liftMm: [centre[0], centre[1] - ry], width: [centre[0] + rx, centre[1]], reach: centre },
+    featherMm: 6,
+    fade: [1, 1],
+  };
+}
+
+/** Light on top of the bone, between eye corner and cheekbone, outside the eye area. */
+function cheekboneLight(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {
+  const scale = params.width / 100;
+  const bone = mix(half.at('eye_outer'), half.at('zygion'), 0.52);
+  const centre: Point = [bone[0], bone[1] - params.liftMm];
+  const long = 9.5 * (params.reach / 100);
+  const region = subtractRegion([ellipse(centre, long, 2.9 * scale, -54)], [half.orbit]);
+  return { region, line: null, handles: { liftMm: centre, reach: [centre[0] + long * 0.59, centre[1] - long * 0.81], width: [centre[0] + 2.3 * scale, centre[1] + 1.7 * scale] }, featherMm: 2.5, fade: [0.7, 1] };
+}
+
+function firstFraction(line: Polyline, test: (p: Point) => boolean): number {
+  const { at } = measureLine(line);
+  for (let i = 0; i <= 100; i++) if (test(at(i / 100))) return i / 100;
+  return 1;
+}
+
+/** A line moved sideways by mm; positive is outwards and down the face. */
+function shifted(line: Polyline, mm: number): Polyline {
+  const normals = normalsOf(line);
+  return line.map((p, i): Point => [p[0] + normals[i]![0] * mm, p[1] + normals[i]![1] * mm]);
+}
+
+/** A stroke clipped to the face, with its handles. */
+export function stroke(half: HalfFace, face: FaceModel, spine: Polyline, halfWidth: (t: number) => number, fade: readonly [number, number], featherMm: number): GuideShape {
+  const local = face.outline.map(half.fromFace);
+  const middle = Math.floor(spine.length / 2);
+  const normal = normalsOf(spine)[middle]!;
+  const w = halfWidth(0.5);
+  const at = spine[middle]!;
+  return {
+    region: intersectRegions([ribbon(spine, halfWidth)], [local]),
+    line: spine,
+    handles: {
+      reach: spine[spine.length - 1]!,
+      liftMm: at,
+      width: [at[0] + normal[0] * w, at[1] + normal[1] * w],
+    },
+    featherMm,
+    fade,
+  };
+}
+
+const ALL = ['reach', 'liftMm', 'width'] as const;
+export const CHEEK_GUIDES = {
+  cheekContour: { kind: 'contour', label: 'Cheek contour', where: 'from the ear towards the mouth corner, under the cheekbone', central: false, adjustable: ALL, build: contour },
+  blushLifted: { kind: 'blush', label: 'Lifted blush', where: 'above the contour, up and back along the cheekbone', central: false, adjustable: ALL, build: blushLifted },
+  blushFull: { kind: 'blush', label: 'Blush on the apple', where: 'on the apple of the cheek', central: false, adjustable: ALL, build: blushFull },
+  cheekboneLight: { kind: 'highlight', label: 'Cheekbone light', where: 'along the top of the cheekbone', central: false, adjustable: ALL, build: cheekboneLight },
+} as const satisfies Record<string, GuideDefinition>;

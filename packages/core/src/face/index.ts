@@ -1,0 +1,51 @@
+export { type Point, type Polygon, type Polyline } from './point';
+export { areaOf, intersectRegions, subtractRegion, uniteOutlines, type Region } from './region';
+export { LANDMARKS, SIDES, TEMPLATE, type LandmarkName, type Landmarks, type Side } from './landmarks';
+export {
+  AGES,
+  BROWS,
+  EYE_SHAPES,
+  FeaturesSchema,
+  HAIR_STYLES,
+  HAIR_TONES,
+  LIDS,
+  LINES,
+  NOSES,
+  OILY_ZONES,
+  PLAIN_FEATURES,
+  type Features,
+} from './features';
+export {
+  ASKED_MEASUREMENTS,
+  canonicalMeasure,
+  measure,
+  MEASUREMENT_NAMES,
+  MEASUREMENTS,
+  questionMeasurements,
+  type MeasurementName,
+  type MeasurementQuestion,
+  type Measurements,
+} from './measurements';
+export { conditionLandmarks, inferLandmarks, type Observation } from './inferLandmarks';
+export { faceWarp, type FaceWarp } from './faceWarp';
+export { FACE_SHAPES, faceShape, type FaceShape, type FaceShapeName } from './faceShape';
+export { faceModel, type FaceModel, type HalfFace } from './faceModel';
+export { zoneArea, ZONE_NAMES, zoneOutline, ZONES, type ZoneName } from './zones';
+export {
+  freeTriangle,
+  GUIDE_NAMES,
+  GUIDE_PARAMETER_NAMES,
+  GUIDE_PARAMETERS,
+  guideNamed,
+  GUIDES,
+  INITIAL_PARAMS,
+  LAYER_KINDS,
+  type GuideName,
+  type GuideParameter,
+  type GuideParams,
+  type LayerKind,
+} from './guides';
+export { describePlacement, outlineOf, placementArea, placementKind, type PlacedShape, type Placement } from './outlineOf';
+export { checkLimits, LIMITS, withinLimits, type Limit, type LimitBreach } from './checkLimits';
+export { lineArt, pathOf, type Ink, type InkFill, type LineArt } from './lineArt';
+export { guides, type FaceGuides } from './faceGuides';
