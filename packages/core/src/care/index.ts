@@ -1,0 +1,1 @@
+export { matchAllergens, SENSITIVITIES, type AllergenMatch, type Sensitivity } from './matchAllergens';

@@ -1,0 +1,3 @@
+export { canonicalJson, documentHash } from './canonicalJson';
+export { readDocument, type DocumentProblem, type ReadResult } from './readDocument';
+export { readChart, readLook, writeChart, writeLook } from './chartJson';

@@ -1,0 +1,97 @@
+import type { Static, TSchema } from '@sinclair/typebox';
+import { Value, ValueErrorType, type ValueError } from '@sinclair/typebox/value';
+import { findNodeAtLocation, parseTree, printParseErrorCode, type ParseError } from 'jsonc-parser';
+
+/** Something wrong in a file: where, and what was expected there. */
+export type DocumentProblem = {
+  /** Place as a path, /steps/3/use/0/parts; empty for the whole file. */
+  readonly path: string;
+  readonly line: number;
+  readonly column: number;
+  readonly message: string;
+};
+
+export type ReadResult<T> = { readonly ok: true; readonly document: T } | { readonly ok: false; readonly problems: readonly DocumentProblem[] };
+
+/** At most this many problems are told at once. */
+const MOST = 20;
+
+/** Reads JSON text against a schema. Every problem carries its line and column in the text; nothing is guessed or repaired. */
+export function readDocument<S extends TSchema>(text: string, schema: S): ReadResult<Static<S>> {
+  const errors: ParseError[] = [];
+  const tree = parseTree(text, errors, { disallowComments: true, allowTrailingComma: false });
+  if (errors.length > 0 || !tree) {
+    const first = errors[0];
+    const at = placeOf(text, first?.offset ?? 0);
+    return { ok: false, problems: [{ path: '', ...at, message: first ? `Not JSON: ${spaced(printParseErrorCode(first.error))}.` : 'The file is empty.' }] };
+  }
+  const value: unknown = JSON.parse(text);
+  if (Value.Check(schema, value)) return { ok: true, document: value };
+  const problems: DocumentProblem[] = [];
+  for (const error of deepest(schema, value)) {
+    const segments = error.path.split('/').slice(1).map((s) => s.replace(/~1/g, '/').replace(/~0/g, '~'));
+    problems.push({ path: error.path, ...placeOf(text, offsetOf(tree, segments)), message: expectation(error) });
+    if (problems.length >= MOST) break;
+  }
+  return { ok: false, problems };
+}
+
+/** A union's own error only says that no form fits: tell what is wrong with the form that comes nearest. */
+function* deepest(schema: TSchema, value: unknown): Generator<ValueError> {
+  for (const error of Value.Errors(schema, value)) {
+    if (error.type !== ValueErrorType.Union || error.errors.length === 0) yield error;
+    else yield nearest(error);
+  }
+}
+
+function nearest(union: ValueError): ValueError {
+  let best: ValueError = union;
+  let fewest = Infinity;
+  for (const branch of union.errors) {
+    const all = [...branch];
+    const below = all.filter((e) => e.path !== union.path);
+    if (below.length > 0 && all.length < fewest) {
+      fewest = all.length;
+      best = below[0]!;
+    }
+  }
+  return best;
+}
+
+function expectation(error: ValueError): string {
+  const { schema, value } = error;
+  const words = allowedWords(schema);
+  const got = value === undefined ? 'nothing' : clip(JSON.stringify(value) ?? 'nothing');
+  if (words) return `Expected one of ${words}; found ${got}.`;
+  if (error.type === ValueErrorType.ObjectRequiredProperty) return `${lastOf(error.path)} is missing.`;
+  if (error.type === ValueErrorType.ObjectAdditionalProperties) return `${lastOf(error.path)} is not known here.`;
+  const described = typeof schema.description === 'string' ? ` (${schema.description})` : '';
+  return `${error.message}${described}; found ${got}.`;
+}
+
+function allowedWords(schema: TSchema): string | null {
+  const options: unknown = schema.anyOf;
+  if (!Array.isArray(options)) return 'const' in schema ? JSON.stringify(schema.const) : null;
+  const literals = options.map((option: TSchema) => ('const' in option ? String(option.const) : null));
+  return literals.every((l) => l !== null) ? clip(literals.join(', '), 160) : null;
+}
+
+const lastOf = (path: string): string => path.slice(path.lastIndexOf('/') + 1) || 'the document';
+const clip = (text: string, length = 60): string => (text.length > length ? `${text.slice(0, length)}...` : text);
+const spaced = (code: string): string => code.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();
+
+/** Where a path stands in the text; for something missing, where its parent starts. */
+function offsetOf(tree: NonNullable<ReturnType<typeof parseTree>>, segments: readonly string[]): number {
+  for (let length = segments.length; length >= 0; length--) {
+    const path = segments.slice(0, length).map((s) => (/^\d+$/.test(s) ? Number(s) : s));
+    const node = findNodeAtLocation(tree, path);
+    if (node) return node.offset;
+  }
+  return 0;
+}
+
+function placeOf(text: string, offset: number): { line: number; column: number } {
+  const before = text.slice(0, offset);
+  const line = before.split('\n').length;
+  return { line, column: offset - before.lastIndexOf('\n') };
+}

@@ -1,0 +1,25 @@
+export {
+  COVERAGE_WORDS,
+  FAMILIES,
+  familiesAgree,
+  FINISHES,
+  MEASURES,
+  PRODUCT_KINDS,
+  productName,
+  ProductSchema,
+  ProductSnapshotSchema,
+  snapshotOf,
+  TEXTURES,
+  UnitSchema,
+  type Family,
+  type Finish,
+  type Kit,
+  type Measure,
+  type Product,
+  type ProductKind,
+  type ProductSnapshot,
+  type Texture,
+  type Unit,
+} from './product';
+export { shelfLife, type ShelfLife } from './shelfLife';
+export { doseFor, measuresFor, TOOL_LOSS, TOOLS, type Dose, type Tool } from './doseFor';

@@ -1,0 +1,84 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { closed, DateSchema, LabSchema, oneOf, TextSchema, UuidSchema } from '../schema';
+
+export const PRODUCT_KINDS = [
+  'prep', 'primer', 'corrector', 'base', 'adjuster', 'concealer', 'powder', 'contour', 'bronzer', 'blush', 'highlight',
+  'brow', 'shadow', 'liner', 'mascara', 'lashes', 'lip liner', 'lip colour', 'spray',
+] as const;
+export type ProductKind = (typeof PRODUCT_KINDS)[number];
+export const COVERAGE_WORDS = ['sheer', 'light', 'medium', 'full', 'opaque'] as const;
+export const FINISHES = ['matte', 'natural', 'satin', 'dewy', 'shimmer'] as const;
+export type Finish = (typeof FINISHES)[number];
+export const TEXTURES = ['liquid', 'cream', 'stick', 'loose', 'pressed', 'gel', 'pencil'] as const;
+export type Texture = (typeof TEXTURES)[number];
+export const FAMILIES = ['silicone', 'water', 'oil', 'wax', 'alcohol', 'powder'] as const;
+export type Family = (typeof FAMILIES)[number];
+export const MEASURES = ['pump', 'drop', 'dot', 'swipe'] as const;
+export type Measure = (typeof MEASURES)[number];
+
+const description = {
+  maker: TextSchema,
+  line: TextSchema,
+  shade: TextSchema,
+  kind: oneOf(PRODUCT_KINDS),
+  lab: Type.Union([LabSchema, Type.Null()], { description: 'colour of a thick layer; null for what has none' }),
+  coverage: oneOf(COVERAGE_WORDS),
+  finish: oneOf(FINISHES),
+  texture: oneOf(TEXTURES),
+  family: oneOf(FAMILIES),
+  ingredients: Type.Array(TextSchema, { maxItems: 200 }),
+  measure: oneOf(MEASURES),
+  mgPerMeasure: Type.Number({ exclusiveMinimum: 0, maximum: 5000 }),
+};
+
+/** A product as a chart remembers it: enough to repeat or replace it when the kit has moved on. */
+export const ProductSnapshotSchema = Type.Object({ id: UuidSchema, ...description }, closed);
+export type ProductSnapshot = Static<typeof ProductSnapshotSchema>;
+
+/** A product of a studio's kit. */
+export const ProductSchema = Type.Object(
+  {
+    id: UuidSchema,
+    ...description,
+    tintingStrength: Type.Number({ exclusiveMinimum: 0, maximum: 20 }),
+    monthsAfterOpening: Type.Integer({ minimum: 1, maximum: 60 }),
+    withdrawn: Type.Boolean(),
+    singleUse: Type.Boolean(),
+    eyeSafe: Type.Boolean(),
+  },
+  closed,
+);
+export type Product = Static<typeof ProductSchema>;
+
+/** One bottle, pan or stick that is owned. */
+export const UnitSchema = Type.Object(
+  {
+    id: UuidSchema,
+    productId: UuidSchema,
+    openedOn: Type.Union([DateSchema, Type.Null()]),
+    remainingMg: Type.Number({ minimum: 0, maximum: 1e7 }),
+    place: Type.String({ maxLength: 120 }),
+  },
+  closed,
+);
+export type Unit = Static<typeof UnitSchema>;
+
+export type Kit = { readonly products: readonly Product[]; readonly units: readonly Unit[] };
+
+/** What a chart keeps of a product. */
+export function snapshotOf(product: Product): ProductSnapshot {
+  const { id, maker, line, shade, kind, lab, coverage, finish, texture, family, ingredients, measure, mgPerMeasure } = product;
+  return { id, maker, line, shade, kind, lab, coverage, finish, texture, family, ingredients, measure, mgPerMeasure };
+}
+
+/** 'Maker Line Shade', as it is said at the chair. */
+export function productName(product: Pick<Product, 'maker' | 'line' | 'shade'>): string {
+  return `${product.maker} ${product.line} ${product.shade}`;
+}
+
+/** Whether two families may be stirred together or laid over each other wet: like meets like, oil meets wax. */
+export function familiesAgree(a: Family, b: Family): boolean {
+  if (a === b || a === 'powder' || b === 'powder') return true;
+  const fatty: readonly Family[] = ['oil', 'wax'];
+  return fatty.includes(a) && fatty.includes(b);
+}

@@ -1,0 +1,60 @@
+import type { Chart, Deviation, Step } from './document';
+
+/** What happened at the chair to one step, in the order it was recorded. */
+export type ChairEvent =
+  | { readonly kind: 'done'; readonly stepId: string; readonly at: string; readonly by: string }
+  | { readonly kind: 'undone'; readonly stepId: string; readonly at: string; readonly by: string }
+  | { readonly kind: 'deviation'; readonly stepId: string; readonly at: string; readonly by: string; readonly deviation: Deviation };
+
+/** The chart with what was really done written into its steps: what a repeat starts from. Events for unknown steps are ignored. */
+export function asWorn(chart: Chart, events: readonly ChairEvent[]): Chart {
+  return { ...chart, steps: chart.steps.map((step) => events.filter((e) => e.stepId === step.id).reduce(applied, step)) };
+}
+
+function applied(step: Step, event: ChairEvent): Step {
+  const done = step.done ?? { at: event.at, by: event.by, deviations: [] };
+  switch (event.kind) {
+    case 'done':
+      return { ...step, done: { ...done, at: event.at, by: event.by } };
+    case 'undone': {
+      const { done: _removed, ...rest } = step;
+      return rest;
+    }
+    case 'deviation':
+      return { ...step, done: { ...done, deviations: [...done.deviations, event.deviation] } };
+  }
+}
+
+/** A worn chart turned into a plan again: deviations become the recipe, skipped steps go, ticks are cleared. */
+export function planFromWorn(worn: Chart): { readonly steps: Step[]; readonly carried: readonly { stepId: string; what: string }[] } {
+  const carried: { stepId: string; what: string }[] = [];
+  const steps = worn.steps.flatMap((step): Step[] => {
+    const { done, ...plan } = step;
+    let next: Step = plan;
+    for (const deviation of done?.deviations ?? []) {
+      if (deviation.kind === 'skipped') {
+        carried.push({ stepId: step.id, what: `${step.title} was skipped last time` });
+        return [];
+      }
+      next = withDeviation(next, deviation, carried);
+    }
+    return [next];
+  });
+  return { steps, carried };
+}
+
+function withDeviation(step: Step, deviation: Deviation, carried: { stepId: string; what: string }[]): Step {
+  const note = deviation.note === '' ? step.note : [step.note, deviation.note].filter(Boolean).join('\n');
+  const planned = step.use.reduce((sum, u) => sum + u.parts, 0);
+  if (deviation.kind === 'amount' && deviation.measures !== undefined && planned > 0) {
+    const factor = deviation.measures / planned;
+    carried.push({ stepId: step.id, what: `${step.title}: ${deviation.measures} instead of ${planned}, as worn` });
+    return { ...step, note, doseMgPerCm2: Math.min(50, step.doseMgPerCm2 * factor), use: step.use.map((u) => ({ ...u, parts: u.parts * factor })) };
+  }
+  if (deviation.kind === 'other product' && deviation.use && deviation.use.length > 0) {
+    carried.push({ stepId: step.id, what: `${step.title}: the product really used` });
+    return { ...step, note, use: deviation.use };
+  }
+  if (deviation.note !== '') carried.push({ stepId: step.id, what: `${step.title}: noted “${deviation.note}”` });
+  return { ...step, note };
+}

@@ -1,0 +1,205 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { SKIN_ZONES, type Lab, type SkinZone } from '../colour';
+import { FeaturesSchema, GUIDE_NAMES, LANDMARKS, LAYER_KINDS, type Landmarks } from '../face';
+import { FINISHES, MEASURES, PRODUCT_KINDS, ProductSnapshotSchema, TEXTURES, TOOLS } from '../kit';
+import { closed, DateSchema, InstantSchema, LabSchema, NoteSchema, oneOf, PointSchema, TextSchema, UuidSchema } from '../schema';
+
+export const PHASES = ['clean', 'prep', 'prime', 'correct', 'base', 'conceal', 'sculpt', 'set', 'powder', 'brows', 'eyes', 'lashes', 'lips', 'finish'] as const;
+export type Phase = (typeof PHASES)[number];
+
+/** The ways of doing that differ between schools; a look takes one of each. */
+export const SCHOOLS = {
+  eyesOrFace: ['eyes first', 'face first'],
+  contour: ['over base', 'under base', 'bronzer only', 'none'],
+  concealer: ['over base', 'under base'],
+  contrast: ['soft', 'bold'],
+} as const;
+
+export const TECHNIQUES = ['press', 'stipple', 'sweep', 'buff', 'flick', 'draw', 'spray', 'dot and melt', 'line'] as const;
+
+export const ShadeSchema = Type.Union(
+  [
+    Type.Object(
+      {
+        relative: Type.Object(
+          { to: Type.Literal('skin'), depthSteps: Type.Number({ minimum: -6, maximum: 6 }), undertone: Type.Optional(oneOf(['cool', 'neutral', 'warm', 'olive'])) },
+          closed,
+        ),
+      },
+      closed,
+    ),
+    Type.Object({ lab: LabSchema }, closed),
+    Type.Null(),
+  ],
+  { description: 'relative to skin in shade steps (positive is deeper), a fixed colour, or none' },
+);
+export type Shade = Static<typeof ShadeSchema>;
+
+const side = oneOf(['left', 'right', 'both'], 'the client’s side');
+export const PlacementSchema = Type.Union([
+  Type.Object(
+    {
+      guide: oneOf(GUIDE_NAMES),
+      params: Type.Optional(
+        Type.Partial(
+          Type.Object({ reach: Type.Number({ minimum: 30, maximum: 160 }), liftMm: Type.Number({ minimum: -12, maximum: 12 }), width: Type.Number({ minimum: 40, maximum: 200 }) }),
+          closed,
+        ),
+      ),
+      side,
+    },
+    closed,
+  ),
+  Type.Object({ outline: Type.Array(PointSchema, { minItems: 3, maxItems: 2000 }), featherMm: Type.Number({ minimum: 0, maximum: 30 }), side }, closed),
+]);
+
+const stepPlan = {
+  id: UuidSchema,
+  phase: oneOf(PHASES),
+  role: oneOf([...LAYER_KINDS, 'care'], 'the kind of layer this lays down; care leaves none'),
+  title: TextSchema,
+  variant: Type.Optional(TextSchema),
+  shade: ShadeSchema,
+  wants: Type.Object(
+    {
+      kinds: Type.Array(oneOf(PRODUCT_KINDS), { description: 'kinds of product that can do this; none when no product is used' }),
+      textures: Type.Optional(Type.Array(oneOf(TEXTURES))),
+      finishes: Type.Optional(Type.Array(oneOf(FINISHES))),
+      mix: Type.Optional(Type.Boolean({ description: 'two products may be mixed' })),
+    },
+    closed,
+  ),
+  placements: Type.Array(PlacementSchema, { maxItems: 40 }),
+  doseMgPerCm2: Type.Number({ minimum: 0, maximum: 50 }),
+  passes: Type.Integer({ minimum: 1, maximum: 12 }),
+  tool: oneOf(TOOLS),
+  technique: oneOf(TECHNIQUES),
+  handsOnMinutes: Type.Number({ minimum: 0, maximum: 120 }),
+  waitMinutes: Type.Number({ minimum: 0, maximum: 60 }),
+  note: NoteSchema,
+};
+
+/** A step of a look: what and where, for any face. */
+export const LookStepSchema = Type.Object(stepPlan, closed);
+export type LookStep = Static<typeof LookStepSchema>;
+
+export const UseSchema = Type.Object(
+  {
+    unitId: Type.Union([UuidSchema, Type.Null()]),
+    product: ProductSnapshotSchema,
+    parts: Type.Number({ exclusiveMinimum: 0, maximum: 60, description: 'how many measures of it' }),
+    measure: oneOf(MEASURES),
+  },
+  closed,
+);
+export type Use = Static<typeof UseSchema>;
+
+export const DEVIATIONS = ['amount', 'other product', 'skipped', 'note'] as const;
+export const DeviationSchema = Type.Object(
+  {
+    kind: oneOf(DEVIATIONS),
+    measures: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 60, description: 'measures really used in all' })),
+    use: Type.Optional(Type.Array(UseSchema, { maxItems: 6 })),
+    note: NoteSchema,
+  },
+  closed,
+);
+export type Deviation = Static<typeof DeviationSchema>;
+
+/** A step of a chart: bound to real products and to this client. */
+export const StepSchema = Type.Object(
+  {
+    ...stepPlan,
+    use: Type.Array(UseSchema, { maxItems: 6 }),
+    done: Type.Optional(Type.Object({ at: InstantSchema, by: TextSchema, deviations: Type.Array(DeviationSchema, { maxItems: 40 }) }, closed)),
+  },
+  closed,
+);
+export type Step = Static<typeof StepSchema>;
+
+const schools = Type.Object(
+  { eyesOrFace: oneOf(SCHOOLS.eyesOrFace), contour: oneOf(SCHOOLS.contour), concealer: oneOf(SCHOOLS.concealer), contrast: oneOf(SCHOOLS.contrast) },
+  closed,
+);
+const variants = Type.Array(Type.Object({ id: TextSchema, name: TextSchema }, closed), { maxItems: 12 });
+const version = {
+  id: UuidSchema,
+  version: Type.Integer({ minimum: 1 }),
+  parent: Type.Union([Type.Integer({ minimum: 1 }), Type.Null()]),
+  author: TextSchema,
+  at: InstantSchema,
+  reason: NoteSchema,
+};
+
+export const LookSchema = Type.Object(
+  {
+    format: Type.Literal('toile.look/1'),
+    ...version,
+    name: TextSchema,
+    description: NoteSchema,
+    tags: Type.Array(TextSchema, { maxItems: 20 }),
+    schools,
+    forbids: Type.Object({ finishes: Type.Array(oneOf(FINISHES)), kinds: Type.Array(oneOf(PRODUCT_KINDS)) }, closed),
+    variants,
+    steps: Type.Array(LookStepSchema, { minItems: 1, maxItems: 80 }),
+  },
+  closed,
+);
+export type Look = Static<typeof LookSchema>;
+
+export type Skin = { readonly [zone in SkinZone]?: Lab };
+
+/** Every landmark by name; stated as core's own type since a schema built from a list cannot name its keys. */
+export const LandmarksSchema = Type.Unsafe<Landmarks>(Type.Object(Object.fromEntries(LANDMARKS.map((name) => [name, PointSchema])), closed));
+/** CIELAB by zone, for the zones that were read. */
+export const SkinSchema = Type.Unsafe<Skin>(Type.Partial(Type.Object(Object.fromEntries(SKIN_ZONES.map((zone) => [zone, LabSchema])), closed), closed));
+
+/** The client as she was when the chart was made. */
+export const ClientSnapshotSchema = Type.Object(
+  {
+    id: UuidSchema,
+    name: TextSchema,
+    landmarks: LandmarksSchema,
+    features: FeaturesSchema,
+    skin: SkinSchema,
+    readingId: Type.Union([UuidSchema, Type.Null()]),
+    sensitivities: Type.Array(TextSchema, { maxItems: 40 }),
+  },
+  closed,
+);
+
+export const OCCASIONS = ['trial', 'wedding', 'gala', 'portrait', 'party', 'other'] as const;
+export const OccasionSchema = Type.Object(
+  {
+    kind: oneOf(OCCASIONS),
+    date: DateSchema,
+    lights: Type.Array(oneOf(['daylight', 'indoor', 'led', 'flash', 'candle'])),
+    hoursToLast: Type.Number({ minimum: 0, maximum: 24 }),
+    camera: Type.Boolean(),
+  },
+  closed,
+);
+export type Occasion = Static<typeof OccasionSchema>;
+
+export const FindingSchema = Type.Object(
+  { rule: TextSchema, severity: oneOf(['note', 'caution', 'stop']), stepIds: Type.Array(UuidSchema), answer: oneOf(['fixed', 'accepted']), why: NoteSchema },
+  closed,
+);
+
+export const ChartSchema = Type.Object(
+  {
+    format: Type.Literal('toile.chart/1'),
+    ...version,
+    look: Type.Object({ id: UuidSchema, version: Type.Integer({ minimum: 1 }), name: TextSchema }, closed),
+    client: ClientSnapshotSchema,
+    occasion: OccasionSchema,
+    schools,
+    variants,
+    steps: Type.Array(StepSchema, { minItems: 1, maxItems: 80 }),
+    findings: Type.Array(FindingSchema, { maxItems: 200 }),
+    hash: Type.Optional(Type.String({ pattern: '^sha256:[0-9a-f]{64}$', description: 'of the document without this field, keys sorted; checked when present' })),
+  },
+  closed,
+);
+export type ClientSnapshot = Static<typeof ClientSnapshotSchema>;
+export type Chart = Static<typeof ChartSchema>;

@@ -1,0 +1,31 @@
+export {
+  ChartSchema,
+  DEVIATIONS,
+  DeviationSchema,
+  LandmarksSchema,
+  LookSchema,
+  OCCASIONS,
+  OccasionSchema,
+  PHASES,
+  SCHOOLS,
+  SkinSchema,
+  TECHNIQUES,
+  type Chart,
+  type ClientSnapshot,
+  type Deviation,
+  type Look,
+  type LookStep,
+  type Occasion,
+  type Phase,
+  type Shade,
+  type Skin,
+  type Step,
+  type Use,
+} from './document';
+export { DEFAULT_WEIGHTS, faceColour, skinTarget, type TargetWeights } from './skinTarget';
+export { areaOfStep, colourOfUse, excludedBecause, proposeProducts, ratioInWords, useInWords, wantedColour, type FitContext, type Proposal } from './propose';
+export { fitLook, inOrder, phaseOrder, type FittedLook, type Stamp } from './fitLook';
+export { asWorn, planFromWorn, type ChairEvent } from './asWorn';
+export { refitChart, type Refit, type RefitChange } from './refitChart';
+export { diffCharts, type ChartDifference } from './diffCharts';
+export { nextVersion } from './nextVersion';
