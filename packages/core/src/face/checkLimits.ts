@@ -49,7 +49,7 @@ function cheekBreaches(shape: PlacedShape, face: FaceModel): LimitBreach[] {
   const worst = (measure: (p: Point) => number): number => points.reduce((most, p) => Math.max(most, measure(p)), -Infinity);
   return [
     ...breach('pupil line', worst((p) => half.irisRim - p[0]), 'it passes the line under the outer rim of the iris, which pulls the face narrow'),
-    ...breach('smile line', worst((p) => SMILE_CLEARANCE - distanceToLine(p, half.smileLine)), 'it runs into the smile line and will move when she smiles'),
+    ...breach('smile line', worst((p) => SMILE_CLEARANCE - distanceToLine(p, half.smileLine)), 'it runs into the smile line and will move with every smile'),
     ...breach('mouth height', worst((p) => p[1] - lowest), 'it sinks to the height of the mouth corner and drags the cheek down'),
     ...breach('face edge', worst((p) => (isInside(half.toFace(p), face.outline) ? 0 : distanceToLine(half.toFace(p), [...face.outline, face.outline[0]!]))), 'it leaves the face'),
   ];

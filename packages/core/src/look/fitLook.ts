@@ -18,7 +18,7 @@ export type FittedLook = {
 /** Steps this client's features rule out, with the reason. */
 function leftOut(step: LookStep, client: ClientSnapshot): string | null {
   const forehead = step.placements.some((p) => 'guide' in p && p.guide === 'foreheadContour');
-  if (forehead && client.features.narrowTemples) return 'her temples are narrow; forehead contour would narrow them further';
+  if (forehead && client.features.narrowTemples) return 'the temples are narrow; forehead contour would narrow them further';
   return null;
 }
 
@@ -28,7 +28,7 @@ function leftOut(step: LookStep, client: ClientSnapshot): string | null {
  */
 export function fitLook(look: Look, client: ClientSnapshot, kit: Kit, occasion: Occasion, stamp: Stamp): FittedLook {
   if (Object.keys(client.skin).length === 0) {
-    throw new RangeError('fitLook: read her skin first; without a reading no shade can be chosen');
+    throw new RangeError('fitLook: read the skin first; without a reading no shade can be chosen');
   }
   const context: FitContext = { client, kit, date: occasion.date, forbids: look.forbids };
   const notes: string[] = [];
@@ -41,7 +41,7 @@ export function fitLook(look: Look, client: ClientSnapshot, kit: Kit, occasion: 
       continue;
     }
     const placements = plan.placements.map((placement): Placement => withinLimits(placement, client.landmarks, client.features));
-    if (JSON.stringify(placements) !== JSON.stringify(plan.placements)) notes.push(`${plan.title} was moved to keep its limits on her face.`);
+    if (JSON.stringify(placements) !== JSON.stringify(plan.placements)) notes.push(`${plan.title} was moved to keep its limits on this face.`);
     const placed: LookStep = { ...plan, placements: [...placements] as LookStep['placements'] };
     const ranked = plan.wants.kinds.length === 0 ? [] : proposeProducts(placed, context);
     if (plan.wants.kinds.length > 0 && ranked.length === 0) notes.push(`Nothing in the kit suits ${plan.title.toLowerCase()}; choose something or leave it out.`);

@@ -80,7 +80,7 @@ function judge(step: Step, ranked: readonly Proposal[], oldClient: ClientSnapsho
   if (!best || off === null || gain <= WORTH_CHANGING) return { step, change: change('keep', off === null ? 'Nothing speaks against it.' : `Still ${off.toFixed(1)} off; nothing in the kit is closer by more than ${WORTH_CHANGING}.`, before) };
   const oldWanted = wantedColour(step, oldClient);
   const moved = oldWanted && wanted ? depthOf(wanted) - depthOf(oldWanted) : 0;
-  const skin = Math.abs(moved) < 0.05 ? 'The kit now has something closer' : `Her skin is ${Math.abs(moved).toFixed(1)} steps ${moved > 0 ? 'deeper' : 'lighter'} than when this was chosen`;
+  const skin = Math.abs(moved) < 0.05 ? 'The kit now has something closer' : `The skin is ${Math.abs(moved).toFixed(1)} steps ${moved > 0 ? 'deeper' : 'lighter'} than when this was chosen`;
   return { step: take(best), change: change(best.use.length > 1 || step.use.length > 1 ? 'remix' : 'substitute', `${skin}: ${off.toFixed(1)} off becomes ${best.deltaE!.toFixed(1)}.`, after(best)) };
 }
 

@@ -1,0 +1,78 @@
+import type { ChairEvent, Chart, Features, Kit, Lab, Look, Measurements, Skin, SkinZone } from '@toile/core';
+import type { Role } from './roles';
+
+export type SessionAnswer = { readonly name: string; readonly email: string; readonly role: Role; readonly studio: { readonly id: string; readonly name: string } };
+
+export type ClientSummary = { readonly id: string; readonly name: string; readonly skin: Lab | null; readonly lastRead: string | null; readonly nextVisit: string | null; readonly chartCount: number };
+
+/** One reading as kept: raw samples and the means made of them. */
+export type ReadingAnswer = {
+  readonly id: string;
+  readonly at: string;
+  readonly by: string;
+  readonly source: 'reader' | 'typed' | 'import';
+  readonly zones: { readonly [zone in SkinZone]?: readonly Lab[] };
+  readonly skin: Skin;
+};
+
+export type ClientAnswer = {
+  readonly id: string;
+  readonly revision: number;
+  readonly name: string;
+  /** null for roles that may not see it. */
+  readonly contact: { readonly phone: string; readonly email: string } | null;
+  readonly birthYear: number | null;
+  readonly guardianConsent: string;
+  readonly sensitivities: readonly string[];
+  readonly notes: string;
+  readonly features: Features;
+  readonly measurements: Measurements;
+  readonly readings: readonly ReadingAnswer[];
+  readonly charts: readonly ChartSummary[];
+  readonly visits: readonly VisitAnswer[];
+};
+
+export type ChartSummary = {
+  readonly id: string;
+  readonly clientId: string;
+  readonly clientName: string;
+  readonly lookName: string;
+  readonly version: number;
+  readonly date: string;
+  readonly occasion: string;
+  readonly at: string;
+  readonly author: string;
+};
+
+export type ChartAnswer = {
+  readonly chart: Chart;
+  /** What happened at the chair with this version. */
+  readonly events: readonly (ChairEvent & { readonly id: string })[];
+  readonly versions: readonly { readonly version: number; readonly author: string; readonly at: string; readonly reason: string; readonly hash: string }[];
+};
+
+export type VisitAnswer = {
+  readonly id: string;
+  readonly clientId: string;
+  readonly clientName: string;
+  readonly kind: string;
+  readonly date: string;
+  readonly startsAt: string;
+  readonly readyBy: string | null;
+  readonly place: string;
+  readonly partyId: string | null;
+  readonly chartId: string | null;
+};
+
+/** What is due, each with where it leads. */
+export type DueItem = { readonly kind: 'patch test' | 're-read' | 'expiring' | 'expired'; readonly words: string; readonly clientId: string | null };
+
+export type TodayAnswer = { readonly date: string; readonly visits: readonly VisitAnswer[]; readonly due: readonly DueItem[] };
+
+export type PartySummary = { readonly id: string; readonly name: string; readonly date: string; readonly place: string; readonly peopleCount: number };
+export type PartyAnswer = PartySummary & { readonly notes: string; readonly visits: readonly VisitAnswer[] };
+
+export type LookSummary = { readonly id: string; readonly name: string; readonly description: string; readonly version: number; readonly tags: readonly string[]; readonly minutes: number; readonly stepCount: number };
+export type LookAnswer = { readonly look: Look };
+export type KitAnswer = Kit;
+export type SampleAnswer = { readonly lab: Lab; readonly illuminant: 'D65'; readonly simulated: true };

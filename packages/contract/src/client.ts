@@ -1,0 +1,54 @@
+import { array, number, object, string, type InferType } from 'yup';
+import { FeaturesSchema, MEASUREMENT_NAMES, MEASUREMENTS, questionMeasurements, SENSITIVITIES, type Features, type MeasurementName, type Measurements } from '@toile/core';
+import { documentPart, isUuid } from './shapes';
+
+const uuid = () => string().test('uuid', 'must be a UUID', (value) => value === undefined || isUuid(value));
+
+/** One measurement of a form: an empty field means it was not taken. */
+function measurement(name: MeasurementName) {
+  const { label } = MEASUREMENTS[name];
+  return number()
+    .transform((value: number, original: unknown) => (original === '' || original === null ? undefined : value))
+    .typeError(`${label} is a number in millimetres`);
+}
+
+/** Face measurements in mm, all optional: what is missing is inferred. */
+export const measurementsSchema = object(Object.fromEntries(MEASUREMENT_NAMES.map((name) => [name, measurement(name)])))
+  .noUnknown('${unknown} is not a measurement')
+  .test('plausible', 'unlikely', function (value) {
+    const question = questionMeasurements(value as Measurements)[0];
+    return question ? this.createError({ path: this.path ? `${this.path}.${question.name}` : question.name, message: question.message }) : true;
+  });
+
+const phone = /^[+()\d\s./-]{5,40}$/;
+
+/** What a new client's short form asks. */
+export const clientFormSchema = object({
+  name: string().trim().required('Write a name').max(120, 'At most 120 letters'),
+  phone: string().trim().default('').test('phone', 'Digits, spaces and + only', (value) => value === '' || phone.test(value)),
+  email: string().trim().default('').email('This is not an email address').max(200, 'At most 200 letters'),
+  birthYear: number()
+    .transform((value: number, original: unknown) => (original === '' || original === null ? null : value))
+    .nullable()
+    .default(null)
+    .typeError('A year, as 1994')
+    .integer('A year, as 1994')
+    .min(1900, 'A year after 1900')
+    .max(2100, 'A year before 2100'),
+  guardianConsent: string().trim().default('').max(200, 'At most 200 letters'),
+  sensitivities: array().of(string().oneOf([...SENSITIVITIES], 'is not one we know').required()).default([]),
+  notes: string().default('').max(4000, 'At most 4000 letters'),
+}).noUnknown('${unknown} is not known here');
+export type ClientForm = InferType<typeof clientFormSchema>;
+
+/** A client as written: the form, the face and what is noted of it. */
+export const clientInputSchema = clientFormSchema
+  .shape({
+    id: uuid().required(),
+    features: documentPart<Features>(FeaturesSchema, 'The features').required(),
+    measurements: measurementsSchema.required(),
+  })
+  .noUnknown('${unknown} is not known here');
+export type ClientInput = Omit<InferType<typeof clientInputSchema>, 'measurements'> & { measurements: Measurements };
+
+export { uuid };

@@ -1,0 +1,50 @@
+import type { Permission } from './roles';
+
+export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
+export type Route = {
+  readonly method: Method;
+  readonly path: string;
+  /** null: open to anyone. */
+  readonly needs: Permission | null;
+  readonly does: string;
+};
+
+/** Every address the server answers: the app calls by these, the server registers these, the docs list these. */
+export const ROUTES = {
+  signIn: { method: 'POST', path: '/api/session', needs: null, does: 'Signs in with email and password.' },
+  session: { method: 'GET', path: '/api/session', needs: null, does: 'Says who is signed in.' },
+  signOut: { method: 'DELETE', path: '/api/session', needs: null, does: 'Signs out.' },
+  today: { method: 'GET', path: '/api/today', needs: 'see', does: 'Next visits and what is due.' },
+  listClients: { method: 'GET', path: '/api/clients', needs: 'see', does: 'Clients by name; ?query= forgives accents and slips.' },
+  createClient: { method: 'POST', path: '/api/clients', needs: 'edit', does: 'Adds a client.' },
+  client: { method: 'GET', path: '/api/clients/:id', needs: 'see', does: 'One client with readings, charts and visits.' },
+  updateClient: { method: 'PUT', path: '/api/clients/:id', needs: 'edit', does: 'Changes a client; needs If-Match.' },
+  createReading: { method: 'POST', path: '/api/clients/:id/readings', needs: 'edit', does: 'Keeps a skin reading.' },
+  sample: { method: 'POST', path: '/api/reader/samples', needs: 'see', does: 'One sample of the simulated shade reader.' },
+  listLooks: { method: 'GET', path: '/api/looks', needs: 'see', does: 'The library of looks.' },
+  look: { method: 'GET', path: '/api/looks/:id', needs: 'see', does: 'One look, newest version.' },
+  createLook: { method: 'POST', path: '/api/looks', needs: 'edit', does: 'Adds a look or its next version.' },
+  kit: { method: 'GET', path: '/api/kit', needs: 'see', does: 'Products and units of the kit.' },
+  createChart: { method: 'POST', path: '/api/charts', needs: 'edit', does: 'Keeps the first version of a chart.' },
+  importChart: { method: 'POST', path: '/api/charts/import', needs: 'edit', does: 'Takes in a chart file, whole or not at all.' },
+  chart: { method: 'GET', path: '/api/charts/:id', needs: 'see', does: 'A chart; ?version= for an older one.' },
+  exportChart: { method: 'GET', path: '/api/charts/:id/export', needs: 'see', does: 'The chart as its open JSON file.' },
+  createVersion: { method: 'POST', path: '/api/charts/:id/versions', needs: 'edit', does: 'Keeps the next version of a chart.' },
+  createEvent: { method: 'POST', path: '/api/charts/:id/events', needs: 'work', does: 'Records what was done at the chair.' },
+  createVisit: { method: 'POST', path: '/api/visits', needs: 'edit', does: 'Books a visit.' },
+  listParties: { method: 'GET', path: '/api/parties', needs: 'see', does: 'Parties by date.' },
+  party: { method: 'GET', path: '/api/parties/:id', needs: 'see', does: 'One party with its visits.' },
+} as const satisfies Record<string, Route>;
+
+export type RouteName = keyof typeof ROUTES;
+
+/** The address of a route with its ids filled in. */
+export function pathTo(name: RouteName, params: Readonly<Record<string, string>> = {}, query: Readonly<Record<string, string | undefined>> = {}): string {
+  const path = ROUTES[name].path.replace(/:(\w+)/g, (_, key: string) => {
+    const value = params[key];
+    if (value === undefined) throw new RangeError(`pathTo ${name}: ${key} is missing`);
+    return encodeURIComponent(value);
+  });
+  const search = new URLSearchParams(Object.entries(query).filter((entry): entry is [string, string] => entry[1] !== undefined && entry[1] !== ''));
+  return search.size > 0 ? `${path}?${search}` : path;
+}
