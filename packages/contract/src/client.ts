@@ -1,4 +1,4 @@
-import { array, number, object, string, type InferType } from 'yup';
+import { array, number, object, string, ValidationError, type InferType } from 'yup';
 import { FeaturesSchema, MEASUREMENT_NAMES, MEASUREMENTS, questionMeasurements, SENSITIVITIES, type Features, type MeasurementName, type Measurements } from '@toile/core';
 import { documentPart, isUuid } from './shapes';
 
@@ -16,8 +16,11 @@ function measurement(name: MeasurementName) {
 export const measurementsSchema = object(Object.fromEntries(MEASUREMENT_NAMES.map((name) => [name, measurement(name)])))
   .noUnknown('${unknown} is not a measurement')
   .test('plausible', 'unlikely', function (value) {
-    const question = questionMeasurements(value as Measurements)[0];
-    return question ? this.createError({ path: this.path ? `${this.path}.${question.name}` : question.name, message: question.message }) : true;
+    const given = Object.fromEntries(Object.entries(value).filter(([, v]) => v !== undefined && !Number.isNaN(v)));
+    const questions = questionMeasurements(given);
+    if (questions.length === 0) return true;
+    const at = (name: string): string => (this.path ? `${this.path}.${name}` : name);
+    return new ValidationError(questions.map((q) => this.createError({ path: at(q.name), message: q.message })));
   });
 
 const phone = /^[+()\d\s./-]{5,40}$/;

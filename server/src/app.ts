@@ -1,0 +1,158 @@
+import path from 'node:path';
+import compression from 'compression';
+import connectPgSimple from 'connect-pg-simple';
+import express, { type ErrorRequestHandler, type Express } from 'express';
+import session from 'express-session';
+import helmet from 'helmet';
+import type pg from 'pg';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import { problemOf, type Problem } from '@toile/contract';
+import { registerCharts } from './charts/routes';
+import { registerClients } from './clients/routes';
+import { openDb } from './db/connection';
+import { ProblemError } from './http/problem';
+import type { Services } from './http/register';
+import { registerKit } from './kit/routes';
+import { registerLooks } from './looks/routes';
+import { registerParties } from './parties/routes';
+import { registerReadings } from './readings/routes';
+import { registerSession, type SignInLimit } from './session/routes';
+import { registerToday } from './today/routes';
+import { registerVisits } from './visits/routes';
+
+export type AppOptions = {
+  readonly pool: pg.Pool;
+  readonly logger: Logger;
+  readonly sessionSecret: string;
+  /** Folder of the built app; null serves the API alone. */
+  readonly webRoot: string | null;
+  readonly clock?: () => Date;
+  readonly random?: () => number;
+  readonly signInLimit?: SignInLimit;
+};
+
+const BODY_LIMIT = '2mb';
+const SESSION_DAYS = 30;
+
+/** The whole server as an Express app; it keeps no state of its own. */
+export function buildApp(options: AppOptions): Express {
+  const app = express();
+  const services: Services = { app, db: openDb(options.pool), clock: options.clock ?? (() => new Date()), random: options.random ?? Math.random };
+  app.disable('x-powered-by');
+  app.set('trust proxy', 'loopback');
+  app.use(quietLog(options.logger));
+  app.use(
+    helmet({
+      hsts: false,
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'"],
+          workerSrc: ["'self'"],
+          // Styles are written by the app's style sheets at run time.
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          fontSrc: ["'self'"],
+          connectSrc: ["'self'"],
+          objectSrc: ["'none'"],
+          baseUri: ["'self'"],
+          formAction: ["'self'"],
+          frameAncestors: ["'none'"],
+        },
+      },
+    }),
+  );
+  app.use(compression());
+
+  app.get('/healthz', async (_req, res) => {
+    await options.pool.query('select 1');
+    res.json({ ok: true });
+  });
+
+  app.use('/api', (req, res, next) => {
+    res.set('cache-control', 'no-store');
+    const origin = req.get('origin');
+    if (origin && req.method !== 'GET' && new URL(origin).host !== req.get('host')) throw new ProblemError('wrong-origin');
+    next();
+  });
+  app.use('/api', express.json({ limit: BODY_LIMIT }));
+  const Store = connectPgSimple(session);
+  app.use(
+    '/api',
+    session({
+      name: 'toile',
+      secret: options.sessionSecret,
+      resave: false,
+      saveUninitialized: false,
+      store: new Store({ pool: options.pool, tableName: 'sessions', createTableIfMissing: false, pruneSessionInterval: false }),
+      cookie: { httpOnly: true, sameSite: 'lax', secure: 'auto', maxAge: SESSION_DAYS * 86_400_000 },
+    }),
+  );
+  registerSession(services, options.signInLimit ?? { windowMs: 15 * 60_000, tries: 10 });
+  registerToday(services);
+  registerClients(services);
+  registerReadings(services);
+  registerLooks(services);
+  registerKit(services);
+  registerCharts(services);
+  registerVisits(services);
+  registerParties(services);
+  app.use('/api', () => {
+    throw new ProblemError('no-such-route');
+  });
+  if (options.webRoot) serveApp(app, options.webRoot);
+  app.use(answerError(options.logger));
+  return app;
+}
+
+/** One line a request: method, route, status, time. No query, body, cookie or name is ever written. */
+function quietLog(logger: Logger) {
+  return pinoHttp({
+    logger,
+    serializers: {
+      req: (req: { method: string; url: string }) => ({ method: req.method, path: req.url.split('?')[0] }),
+      res: (res: { statusCode: number }) => ({ status: res.statusCode }),
+      err: (err: { type: string; code?: unknown }) => ({ type: err.type, code: err.code }),
+    },
+    autoLogging: { ignore: (req) => !(req.url ?? '').startsWith('/api') },
+  });
+}
+
+/** Built files with a hash in their name are kept for good; every other address is the app's one page. */
+function serveApp(app: Express, root: string): void {
+  app.use(express.static(root, { index: false, setHeaders: (res, file) => void (file.includes('_expo') && res.set('cache-control', 'public, max-age=31536000, immutable')) }));
+  app.get('/{*path}', (req, res) => {
+    if (path.extname(req.path) !== '') throw new ProblemError('no-such-route');
+    res.set('cache-control', 'no-cache').sendFile(path.join(root, 'index.html'));
+  });
+}
+
+type BodyError = { readonly type?: string; readonly status?: number };
+
+/** Turns anything thrown into a problem document; never a stack trace. */
+function answerError(logger: Logger): ErrorRequestHandler {
+  return (error: unknown, _req, res, next) => {
+    if (res.headersSent) return next(error);
+    const problem = problemFrom(error);
+    if (problem.status >= 500) logger.error({ type: error instanceof Error ? error.name : typeof error, code: codeOf(error), where: error instanceof Error ? error.stack?.split('\n')[1]?.trim() : undefined }, problem.code);
+    res.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
+  };
+}
+
+function problemFrom(error: unknown): Problem {
+  if (error instanceof ProblemError) return error.problem;
+  const { type, status } = (error ?? {}) as BodyError;
+  if (type === 'entity.too.large') return problemOf('too-large');
+  if (type === 'entity.parse.failed' || type === 'encoding.unsupported' || type === 'charset.unsupported') return problemOf('bad-json');
+  if (status === 400) return problemOf('bad-json');
+  const code = codeOf(error);
+  if (code === '23505') return problemOf('already-there');
+  if (code === 'ECONNREFUSED' || code?.startsWith('57P') || code?.startsWith('08')) return problemOf('busy');
+  return problemOf('unexpected');
+}
+
+function codeOf(error: unknown): string | undefined {
+  return error !== null && typeof error === 'object' && 'code' in error && typeof error.code === 'string' ? error.code : undefined;
+}

@@ -1,0 +1,130 @@
+import { sql } from 'kysely';
+import { MEASUREMENT_NAMES, measure, nextVersion, readChart, writeChart, type ChairEvent, type Chart } from '@toile/core';
+import {
+  chairEventSchema,
+  importChartSchema,
+  newChartSchema,
+  newId,
+  newVersionSchema,
+  type ChairEventInput,
+  type ImportChart,
+  type NewChart,
+  type NewVersion,
+} from '@toile/contract';
+import type { Tx } from '../db/connection';
+import { found, ProblemError } from '../http/problem';
+import { read, write, type Caller, type Services } from '../http/register';
+import { chartAnswer, insertVersion, newestVersion } from './queries';
+
+/** Face charts: fitted, saved as versions, worked at the chair, carried to other studios. */
+export function registerCharts(services: Services): void {
+  read(services, 'chart', async ({ tx, params, query }) => ({ body: await chartAnswer(tx, params.id!, versionAsked(query.version)) }));
+
+  read(services, 'exportChart', async ({ tx, params, query }) => {
+    const { chart } = await chartAnswer(tx, params.id!, versionAsked(query.version));
+    return { body: writeChart(chart), file: `chart-${chart.id}-v${chart.version}.json` };
+  });
+
+  write<NewChart>(services, 'createChart', newChartSchema, async ({ tx, caller, body, now }) => {
+    found(await tx.selectFrom('clients').select('id').where('id', '=', body.chart.client.id).executeTakeFirst());
+    const chart: Chart = { ...body.chart, version: 1, parent: null, author: caller.name, at: now.toISOString() };
+    await claimChart(tx, caller, chart);
+    await insertVersion(tx, caller.studioId, chart);
+    if (body.visitId) {
+      const visit = await tx.updateTable('visits').set({ chart_id: chart.id }).where('id', '=', body.visitId).where('client_id', '=', chart.client.id).returning('id').executeTakeFirst();
+      found(visit);
+    }
+    return { status: 201, body: await chartAnswer(tx, chart.id), subject: chart.id };
+  });
+
+  write<NewVersion>(services, 'createVersion', newVersionSchema, async ({ tx, caller, body, params, now }) => {
+    // Two saves of one chart go one after the other.
+    found(await tx.selectFrom('charts').select('id').where('id', '=', params.id!).executeTakeFirst());
+    await sql`select pg_advisory_xact_lock(hashtextextended(${params.id!}, 0))`.execute(tx);
+    const newest = found(await newestVersion(tx, params.id!));
+    if (newest.version !== body.parent) throw new ProblemError('stale', { current: newest, yours: body.chart });
+    if (body.chart.client.id !== newest.client.id) throw new ProblemError('bad-input', { fields: [{ path: 'chart.client.id', message: 'A chart stays with its client' }] });
+    const chart = nextVersion(body.chart, newest, { author: caller.name, at: now.toISOString(), reason: body.reason });
+    await insertVersion(tx, caller.studioId, chart);
+    return { status: 201, body: await chartAnswer(tx, chart.id), subject: chart.id };
+  });
+
+  write<ChairEventInput>(services, 'createEvent', chairEventSchema, async ({ tx, caller, body, params }) => {
+    const version = found(await tx.selectFrom('chart_versions').select('document').where('chart_id', '=', params.id!).where('version', '=', body.version).executeTakeFirst());
+    if (!version.document.steps.some((step) => step.id === body.stepId)) throw new ProblemError('bad-input', { fields: [{ path: 'stepId', message: 'is not a step of this version' }] });
+    const common = { stepId: body.stepId, at: body.at, by: caller.name };
+    const event: ChairEvent = body.kind === 'deviation' ? { ...common, kind: body.kind, deviation: body.deviation! } : { ...common, kind: body.kind };
+    const inserted = await tx
+      .insertInto('chair_events')
+      .values({ studio_id: caller.studioId, id: body.id, chart_id: params.id!, version: body.version, step_id: body.stepId, event: JSON.stringify(event), at: body.at })
+      .onConflict((c) => c.columns(['studio_id', 'id']).doNothing())
+      .returning('id')
+      .executeTakeFirst();
+    if (!inserted) throw new ProblemError('already-there');
+    return { status: 201, body: { ...event, id: body.id }, subject: body.id };
+  });
+
+  write<ImportChart>(services, 'importChart', importChartSchema, async ({ tx, caller, body, now }) => {
+    const file = readChart(body.text);
+    if (!file.ok) throw new ProblemError('bad-file', { fields: file.problems });
+    const chart = await adopt(tx, caller, file.document, now);
+    return { status: 201, body: await chartAnswer(tx, chart.id), subject: chart.id };
+  });
+}
+
+function versionAsked(text: string | undefined): number | undefined {
+  if (text === undefined) return undefined;
+  if (!/^[1-9]\d{0,8}$/.test(text)) throw new ProblemError('not-found');
+  return Number(text);
+}
+
+async function claimChart(tx: Tx, caller: Caller, chart: Chart): Promise<void> {
+  const inserted = await tx
+    .insertInto('charts')
+    .values({ studio_id: caller.studioId, id: chart.id, client_id: chart.client.id })
+    .onConflict((c) => c.columns(['studio_id', 'id']).doNothing())
+    .returning('id')
+    .executeTakeFirst();
+  if (!inserted) throw new ProblemError('already-there', { detail: 'This chart is already in the studio.' });
+}
+
+/**
+ * Takes a chart from elsewhere into this studio as its first version here, with the client it was made
+ * for: found by id, or added with the face, features and sensitivities the file carries.
+ */
+async function adopt(tx: Tx, caller: Caller, foreign: Chart, now: Date): Promise<Chart> {
+  const { client } = foreign;
+  const known = await tx.selectFrom('clients').select('id').where('id', '=', client.id).executeTakeFirst();
+  if (!known) {
+    await tx
+      .insertInto('clients')
+      .values({
+        studio_id: caller.studioId,
+        id: client.id,
+        name: client.name,
+        contact: JSON.stringify({ phone: '', email: '' }),
+        birth_year: null,
+        guardian_consent: '',
+        sensitivities: JSON.stringify(client.sensitivities),
+        notes: '',
+        features: JSON.stringify(client.features),
+        measurements: JSON.stringify(measuredOn(foreign)),
+        updated_at: now,
+      })
+      .execute();
+    const zones = Object.fromEntries(Object.entries(client.skin).map(([zone, lab]) => [zone, [lab]]));
+    if (Object.keys(zones).length > 0) {
+      await tx.insertInto('readings').values({ studio_id: caller.studioId, id: newId(), client_id: client.id, at: foreign.at, by_name: foreign.author, source: 'import', zones: JSON.stringify(zones) }).execute();
+    }
+  }
+  const reason = [`Imported from version ${foreign.version} by ${foreign.author}.`, foreign.reason].filter(Boolean).join(' ');
+  const chart: Chart = { ...foreign, version: 1, parent: null, author: caller.name, at: now.toISOString(), reason: reason.slice(0, 4000) };
+  await claimChart(tx, caller, chart);
+  await insertVersion(tx, caller.studioId, chart);
+  return chart;
+}
+
+/** Every measurement, taken from the landmarks the file carries: the face comes along to within the tape's error. */
+function measuredOn({ client }: Chart): Record<string, number> {
+  return Object.fromEntries(MEASUREMENT_NAMES.map((name) => [name, Math.round(measure(name, client.landmarks) * 10) / 10]));
+}

@@ -1,0 +1,117 @@
+import { sql } from 'kysely';
+import { skinTarget, type Lab } from '@toile/core';
+import { clientInputSchema, may, type ClientAnswer, type ClientInput, type ClientSummary, type Role } from '@toile/contract';
+import type { Tx } from '../db/connection';
+import { found, ProblemError } from '../http/problem';
+import { read, write, type Services } from '../http/register';
+import { chartSummaries } from '../charts/queries';
+import { readingAnswer, skinOf } from '../readings/skin';
+import { visitsWhere } from '../visits/queries';
+
+const PAGE = 200;
+
+/** Clients: found by part of a name, opened, added, changed. */
+export function registerClients(services: Services): void {
+  read(services, 'listClients', async ({ tx, query }) => ({ body: await summaries(tx, (query.query ?? '').trim()) }));
+
+  read(services, 'client', async ({ tx, caller, params }) => {
+    const answer = await clientAnswer(tx, params.id!, caller.role);
+    return { body: answer, revision: answer.revision };
+  });
+
+  write<ClientInput>(services, 'createClient', clientInputSchema, async ({ tx, caller, body }) => {
+    const inserted = await tx
+      .insertInto('clients')
+      .values({ studio_id: caller.studioId, id: body.id, ...columns(body), updated_at: new Date() })
+      .onConflict((c) => c.columns(['studio_id', 'id']).doNothing())
+      .returning('id')
+      .executeTakeFirst();
+    if (!inserted) throw new ProblemError('already-there');
+    return { status: 201, body: await clientAnswer(tx, body.id, caller.role), subject: body.id, revision: 1 };
+  });
+
+  write<ClientInput>(
+    services,
+    'updateClient',
+    clientInputSchema,
+    async ({ tx, caller, body, params, revision, now }) => {
+      if (body.id !== params.id) throw new ProblemError('bad-input', { fields: [{ path: 'id', message: 'must be the id of the address' }] });
+      const updated = await tx
+        .updateTable('clients')
+        .set({ ...columns(body), updated_at: now, revision: sql<number>`revision + 1` })
+        .where('id', '=', params.id!)
+        .where('revision', '=', revision!)
+        .returning('revision')
+        .executeTakeFirst();
+      const current = await clientAnswer(tx, params.id!, caller.role);
+      if (!updated) throw new ProblemError('stale', { current, yours: body });
+      return { body: current, subject: body.id, revision: updated.revision };
+    },
+    { edits: true },
+  );
+}
+
+function columns(body: ClientInput) {
+  return {
+    name: body.name,
+    contact: JSON.stringify({ phone: body.phone, email: body.email }),
+    birth_year: body.birthYear,
+    guardian_consent: body.guardianConsent,
+    sensitivities: JSON.stringify(body.sensitivities),
+    notes: body.notes,
+    features: JSON.stringify(body.features),
+    measurements: JSON.stringify(body.measurements),
+  };
+}
+
+/** Everything kept of a client; 404 when this studio has none by that id. */
+export async function clientAnswer(tx: Tx, id: string, role: Role): Promise<ClientAnswer> {
+  const row = found(await tx.selectFrom('clients').selectAll().where('id', '=', id).executeTakeFirst());
+  const readings = await tx.selectFrom('readings').selectAll().where('client_id', '=', id).orderBy('at', 'desc').limit(100).execute();
+  return {
+    id: row.id,
+    revision: row.revision,
+    name: row.name,
+    contact: may(role, 'seeContact') ? row.contact : null,
+    birthYear: row.birth_year,
+    guardianConsent: row.guardian_consent,
+    sensitivities: row.sensitivities,
+    notes: row.notes,
+    features: row.features,
+    measurements: row.measurements,
+    readings: readings.map(readingAnswer),
+    charts: await chartSummaries(tx, id),
+    visits: await visitsWhere(tx, { clientId: id }),
+  };
+}
+
+/** Clients whose name holds or resembles what was typed, accents aside; by name when nothing was. */
+async function summaries(tx: Tx, typed: string): Promise<ClientSummary[]> {
+  let query = tx
+    .selectFrom('clients as c')
+    .leftJoinLateral((eb) => eb.selectFrom('readings as r').select(['r.zones', 'r.at']).whereRef('r.client_id', '=', 'c.id').orderBy('r.at', 'desc').limit(1).as('last'), (join) => join.onTrue())
+    .select((eb) => [
+      'c.id',
+      'c.name',
+      'last.zones',
+      'last.at',
+      eb.selectFrom('charts').select(eb.fn.countAll<string>().as('n')).whereRef('client_id', '=', 'c.id').as('charts'),
+      eb.selectFrom('visits').select((v) => v.fn.min('visits.date').as('d')).whereRef('client_id', '=', 'c.id').where('date', '>=', sql<string>`current_date`).as('next'),
+    ])
+    .limit(PAGE);
+  if (typed === '') query = query.orderBy('c.folded');
+  else {
+    const folded = sql<string>`fold(${typed})`;
+    const pattern = `%${typed.replace(/[\\%_]/g, '\\$&')}%`;
+    query = query
+      .where((eb) => eb.or([eb('c.folded', 'like', sql<string>`fold(${pattern})`), sql<boolean>`word_similarity(${folded}, c.folded) >= 0.35`]))
+      .orderBy(sql`c.folded like fold(${pattern})`, 'desc')
+      .orderBy(sql`word_similarity(${folded}, c.folded)`, 'desc')
+      .orderBy('c.folded');
+  }
+  const rows = await query.execute();
+  return rows.map((row) => {
+    const skin: Lab | null = row.zones ? skinTarget(skinOf(row.zones)) : null;
+    return { id: row.id, name: row.name, skin, lastRead: row.at?.toISOString() ?? null, nextVisit: row.next, chartCount: Number(row.charts ?? 0) };
+  });
+}

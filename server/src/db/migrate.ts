@@ -1,0 +1,22 @@
+import { Kysely, Migrator, PostgresDialect, type Migration } from 'kysely';
+import { Pool } from 'pg';
+import { ground } from './migrations/2026_11_23_01_ground';
+
+/** In order of name; each runs once, in its own transaction. */
+export const MIGRATIONS: Readonly<Record<string, Migration>> = { '2026_11_23_01_ground': ground };
+
+/** Brings a database, reached as its owner, to the newest schema. Throws with the failing migration's name. */
+export async function migrate(ownerUrl: string): Promise<string[]> {
+  const db = new Kysely<unknown>({ dialect: new PostgresDialect({ pool: new Pool({ connectionString: ownerUrl, max: 1 }) }) });
+  try {
+    const migrator = new Migrator({ db, provider: { getMigrations: () => Promise.resolve({ ...MIGRATIONS }) } });
+    const { error, results } = await migrator.migrateToLatest();
+    if (error) {
+      const failed = results?.find((r) => r.status === 'Error')?.migrationName ?? 'unknown';
+      throw new Error(`migration ${failed} failed`, { cause: error });
+    }
+    return (results ?? []).map((r) => r.migrationName);
+  } finally {
+    await db.destroy();
+  }
+}

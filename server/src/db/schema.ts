@@ -1,0 +1,63 @@
+import type { ColumnType, Generated } from 'kysely';
+import type { ChairEvent, Chart, Features, Lab, Look, Measurements, Product, SkinZone, Unit } from '@toile/core';
+import type { Role } from '@toile/contract';
+
+/** A jsonb column: read as a value, written as JSON text. */
+type Json<T> = ColumnType<T, string, string>;
+/** A date column: read and written as YYYY-MM-DD. */
+type Day = ColumnType<string, string, string>;
+type Instant = ColumnType<Date, Date | string, Date | string>;
+type Created = ColumnType<Date, Date | string | undefined, never>;
+
+export type Database = {
+  accounts: { id: string; email: string; password_hash: string };
+  studios: { id: string; name: string };
+  memberships: { studio_id: string; account_id: string; role: Role; name: string };
+  clients: {
+    studio_id: string;
+    id: string;
+    revision: Generated<number>;
+    name: string;
+    folded: ColumnType<string, never, never>;
+    contact: Json<{ phone: string; email: string }>;
+    birth_year: number | null;
+    guardian_consent: string;
+    sensitivities: Json<string[]>;
+    notes: string;
+    features: Json<Features>;
+    measurements: Json<Measurements>;
+    created_at: Created;
+    updated_at: Instant;
+  };
+  readings: { studio_id: string; id: string; client_id: string; at: Instant; by_name: string; source: 'reader' | 'typed' | 'import'; zones: Json<{ readonly [zone in SkinZone]?: readonly Lab[] }> };
+  simulated_skins: { studio_id: string; client_id: string; skin: Json<{ readonly [zone in SkinZone]?: Lab }> };
+  products: { studio_id: string; id: string; revision: Generated<number>; document: Json<Product> };
+  units: { studio_id: string; id: string; product_id: string; revision: Generated<number>; document: Json<Unit> };
+  look_versions: { studio_id: string; look_id: string; version: number; name: string; document: Json<Look>; created_at: Created };
+  parties: { studio_id: string; id: string; revision: Generated<number>; name: string; date: Day; place: string; notes: string };
+  visits: {
+    studio_id: string;
+    id: string;
+    client_id: string;
+    party_id: string | null;
+    kind: string;
+    date: Day;
+    starts_at: string;
+    ready_by: string | null;
+    place: string;
+    chart_id: string | null;
+  };
+  charts: { studio_id: string; id: string; client_id: string };
+  chart_versions: { studio_id: string; chart_id: string; version: number; document: Json<Chart>; hash: string; author: string; reason: string; at: Instant };
+  chair_events: { studio_id: string; id: string; chart_id: string; version: number; step_id: string; event: Json<ChairEvent>; at: Instant; seq: Generated<string> };
+  audit: { studio_id: string; id: string; account_id: string | null; route: string; subject: string | null; at: Created };
+  idempotency: { studio_id: string; key: string; account_id: string; request_hash: string; status: number | null; body: Json<unknown> | null; at: Created };
+};
+
+/** Tables every row of which belongs to one studio: all under row level security. */
+export const STUDIO_TABLES = [
+  'memberships', 'clients', 'readings', 'simulated_skins', 'products', 'units', 'look_versions', 'parties', 'visits', 'charts', 'chart_versions', 'chair_events', 'audit', 'idempotency',
+] as const satisfies readonly (keyof Database)[];
+
+/** Tables the app may add to and read but never change. */
+export const APPEND_ONLY = ['readings', 'look_versions', 'charts', 'chart_versions', 'chair_events', 'audit'] as const satisfies readonly (typeof STUDIO_TABLES)[number][];

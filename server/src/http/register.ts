@@ -1,0 +1,141 @@
+import { createHash } from 'node:crypto';
+import type { Express, Request, Response } from 'express';
+import { ValidationError, type Schema } from 'yup';
+import { isUuid, may, newId, ROUTES, type FieldProblem, type Role, type RouteName } from '@toile/contract';
+import { canonicalJson } from '@toile/core';
+import { inStudio, type Db, type Tx } from '../db/connection';
+import { ProblemError } from './problem';
+
+/** Who asks: kept in the session at sign-in. */
+export type Caller = { readonly accountId: string; readonly studioId: string; readonly name: string; readonly email: string; readonly role: Role };
+
+declare module 'express-session' {
+  interface SessionData {
+    caller?: Caller;
+  }
+}
+
+export type Context<Body> = {
+  readonly tx: Tx;
+  readonly caller: Caller;
+  readonly body: Body;
+  readonly params: Readonly<Record<string, string>>;
+  readonly query: Readonly<Record<string, string | undefined>>;
+  /** Revision an edit starts from, out of If-Match; null where the route takes none. */
+  readonly revision: number | null;
+  readonly now: Date;
+};
+
+/** What a handler answers; `file` makes it a download. */
+export type Answer = { readonly status?: number; readonly body: unknown; readonly subject?: string; readonly revision?: number; readonly file?: string };
+
+export type Services = { readonly app: Express; readonly db: Db; readonly clock: () => Date; readonly random: () => number };
+
+/** Who is signed in; 401 when nobody is. */
+export function callerOf(req: Request): Caller {
+  const { caller } = req.session;
+  if (!caller) throw new ProblemError('signed-out');
+  return caller;
+}
+
+/** Registers a route that only reads. */
+export function read(services: Services, name: RouteName, handle: (context: Context<undefined>) => Promise<Answer>): void {
+  const route = ROUTES[name];
+  services.app.get(route.path, async (req, res) => {
+    const caller = allowed(req, name);
+    const params = checkedParams(req);
+    const answer = await inStudio(services.db, caller.studioId, (tx) => handle({ tx, caller, body: undefined, params, query: queryOf(req), revision: null, now: services.clock() }));
+    send(res, answer);
+  });
+}
+
+/**
+ * Registers a route that writes: body checked, studio's transaction, answered once per idempotency key,
+ * and a row of audit, all or nothing.
+ */
+export function write<Body>(services: Services, name: RouteName, schema: Schema, handle: (context: Context<Body>) => Promise<Answer>, options: { edits?: boolean } = {}): void {
+  const route = ROUTES[name];
+  const method = route.method === 'PUT' ? 'put' : 'post';
+  services.app[method](route.path, async (req, res) => {
+    const caller = allowed(req, name);
+    const params = checkedParams(req);
+    const key = req.get('idempotency-key');
+    if (!key || key.length > 100) throw new ProblemError('key-missing');
+    const body = await checkedBody<Body>(schema, req.body);
+    const revision = options.edits ? revisionOf(req) : null;
+    const hash = createHash('sha256').update(canonicalJson({ name, params, body: req.body as unknown, revision })).digest('hex');
+    const answer = await inStudio(services.db, caller.studioId, async (tx): Promise<Answer> => {
+      const earlier = await claimKey(tx, caller, key, hash);
+      if (earlier) return earlier;
+      const made = await handle({ tx, caller, body, params, query: queryOf(req), revision, now: services.clock() });
+      await tx.insertInto('audit').values({ studio_id: caller.studioId, id: newId(), account_id: caller.accountId, route: name, subject: made.subject ?? null }).execute();
+      await tx.updateTable('idempotency').set({ status: made.status ?? 200, body: JSON.stringify(made.body) }).where('key', '=', key).execute();
+      return made;
+    });
+    send(res, answer);
+  });
+}
+
+/** Claims an idempotency key; a repeat waits for the first and gets its answer. */
+async function claimKey(tx: Tx, caller: Caller, key: string, hash: string): Promise<Answer | null> {
+  const claimed = await tx
+    .insertInto('idempotency')
+    .values({ studio_id: caller.studioId, key, account_id: caller.accountId, request_hash: hash, status: null, body: null })
+    .onConflict((c) => c.columns(['studio_id', 'key']).doNothing())
+    .returning('key')
+    .executeTakeFirst();
+  if (claimed) return null;
+  const earlier = await tx.selectFrom('idempotency').selectAll().where('key', '=', key).executeTakeFirstOrThrow();
+  if (earlier.request_hash !== hash || earlier.account_id !== caller.accountId) throw new ProblemError('key-reused');
+  return { status: earlier.status ?? 200, body: earlier.body };
+}
+
+function allowed(req: Request, name: RouteName): Caller {
+  const caller = callerOf(req);
+  const { needs } = ROUTES[name];
+  if (needs && !may(caller.role, needs)) throw new ProblemError('not-allowed');
+  return caller;
+}
+
+function checkedParams(req: Request): Record<string, string> {
+  return Object.fromEntries(
+    Object.entries(req.params).map(([key, value]) => {
+      const text = String(value);
+      if (!isUuid(text)) throw new ProblemError('bad-id');
+      return [key, text];
+    }),
+  );
+}
+
+function queryOf(req: Request): Record<string, string | undefined> {
+  return Object.fromEntries(Object.entries(req.query).map(([key, value]) => [key, typeof value === 'string' ? value : undefined]));
+}
+
+function revisionOf(req: Request): number {
+  const match = /^"?(\d+)"?$/.exec(req.get('if-match') ?? '');
+  if (!match) throw new ProblemError('revision-missing');
+  return Number(match[1]);
+}
+
+/** The body as its schema has it; otherwise every wrong field with its path. */
+export async function checkedBody<Body>(schema: Schema, body: unknown): Promise<Body> {
+  try {
+    const value: Body = await schema.validate(body ?? {}, { abortEarly: false });
+    return value;
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    const inner = error.inner.length > 0 ? error.inner : [error];
+    const fields = inner.map((e): FieldProblem => ({ path: e.path ?? '', message: e.message }));
+    throw new ProblemError('bad-input', { fields });
+  }
+}
+
+function send(res: Response, answer: Answer): void {
+  if (answer.revision !== undefined) res.set('etag', `"${answer.revision}"`);
+  if (answer.file !== undefined) {
+    res.set('content-disposition', `attachment; filename="${answer.file}"`).type('application/json').send(String(answer.body));
+    return;
+  }
+  res.status(answer.status ?? 200).json(answer.body);
+}
+

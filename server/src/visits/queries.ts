@@ -1,0 +1,26 @@
+import type { VisitAnswer } from '@toile/contract';
+import type { Tx } from '../db/connection';
+
+export type VisitFilter = { readonly clientId?: string; readonly partyId?: string; readonly from?: string; readonly to?: string };
+
+/** Visits by date and time, at most 100. */
+export async function visitsWhere(tx: Tx, filter: VisitFilter): Promise<VisitAnswer[]> {
+  let query = tx.selectFrom('visits as v').innerJoin('clients as c', 'c.id', 'v.client_id').selectAll('v').select('c.name as client_name');
+  if (filter.clientId) query = query.where('v.client_id', '=', filter.clientId);
+  if (filter.partyId) query = query.where('v.party_id', '=', filter.partyId);
+  if (filter.from) query = query.where('v.date', '>=', filter.from);
+  if (filter.to) query = query.where('v.date', '<=', filter.to);
+  const rows = await query.orderBy('v.date').orderBy('v.starts_at').limit(100).execute();
+  return rows.map((v) => ({
+    id: v.id,
+    clientId: v.client_id,
+    clientName: v.client_name,
+    kind: v.kind,
+    date: v.date,
+    startsAt: v.starts_at,
+    readyBy: v.ready_by,
+    place: v.place,
+    partyId: v.party_id,
+    chartId: v.chart_id,
+  }));
+}

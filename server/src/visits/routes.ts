@@ -1,0 +1,21 @@
+import { visitInputSchema, type VisitInput } from '@toile/contract';
+import { found, ProblemError } from '../http/problem';
+import { write, type Services } from '../http/register';
+import { visitsWhere } from './queries';
+
+/** Booked visits: a trial, the day, a portrait. */
+export function registerVisits(services: Services): void {
+  write<VisitInput>(services, 'createVisit', visitInputSchema, async ({ tx, caller, body }) => {
+    found(await tx.selectFrom('clients').select('id').where('id', '=', body.clientId).executeTakeFirst());
+    if (body.partyId) found(await tx.selectFrom('parties').select('id').where('id', '=', body.partyId).executeTakeFirst());
+    const inserted = await tx
+      .insertInto('visits')
+      .values({ studio_id: caller.studioId, id: body.id, client_id: body.clientId, party_id: body.partyId, kind: body.kind, date: body.date, starts_at: body.startsAt, ready_by: body.readyBy, place: body.place, chart_id: null })
+      .onConflict((c) => c.columns(['studio_id', 'id']).doNothing())
+      .returning('id')
+      .executeTakeFirst();
+    if (!inserted) throw new ProblemError('already-there');
+    const visits = await visitsWhere(tx, { clientId: body.clientId });
+    return { status: 201, body: found(visits.find((v) => v.id === body.id)), subject: body.id };
+  });
+}
