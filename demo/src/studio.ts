@@ -1,0 +1,177 @@
+import {
+  fitLook,
+  inferLandmarks,
+  nextVersion,
+  seededRandom,
+  seedFromText,
+  shiftDepth,
+  simulateSample,
+  SKIN_ZONES,
+  summariseReadings,
+  type Chart,
+  type ClientSnapshot,
+  type Kit,
+  type Lab,
+  type Occasion,
+  type SkinZone,
+} from '@toile/core';
+import type { StudioBundle } from '@toile/contract';
+import { CLIENTS, clientNamed, type DemoClient } from './clients';
+import { idFor } from './ids';
+import { lookNamed, LOOKS } from './looks';
+import { daysFrom, PRODUCTS, unitsOn } from './products';
+
+/** Demo sign-ins, printed by the start command. They are no secret and open nothing but the demo. */
+export const SIGN_INS = [
+  { name: 'Runa Castellane', email: 'runa@quayside.example', password: 'lantern-quay', role: 'owner' },
+  { name: 'Teodor Marsh', email: 'teodor@quayside.example', password: 'ferry-at-nine', role: 'artist' },
+  { name: 'Wilhelmina Fry', email: 'mina@quayside.example', password: 'clean-brushes', role: 'assistant' },
+] as const;
+
+export const SECOND_SIGN_IN = { name: 'Odile Vantongeren', email: 'odile@millrace.example', password: 'upstream-again', role: 'owner' } as const;
+
+type Reading = StudioBundle['readings'][number];
+type Zones = Record<SkinZone, Lab[]>;
+
+/** Five samples a zone as the stand-in reader would give them. */
+function sampled(skin: Record<SkinZone, Lab>, seed: string): Zones {
+  const random = seededRandom(seedFromText(seed));
+  const five = (zone: SkinZone): Lab[] => Array.from({ length: 5 }, () => roundLab(simulateSample(skin[zone], random)));
+  return { forehead: five('forehead'), cheek: five('cheek'), underEye: five('underEye'), mouthSide: five('mouthSide'), chin: five('chin'), neck: five('neck'), decollete: five('decollete') };
+}
+
+const roundLab = (lab: Lab): Lab => [Math.round(lab[0] * 100) / 100, Math.round(lab[1] * 100) / 100, Math.round(lab[2] * 100) / 100];
+
+function reading(client: DemoClient, date: string): Reading {
+  return { id: idFor(`reading ${client.name} ${date}`), clientId: client.id, at: `${date}T10:00:00Z`, by: 'Runa Castellane', source: 'reader', zones: sampled(client.skin, `${client.name} first reading`) };
+}
+
+function snapshot(client: DemoClient, from: Reading): ClientSnapshot {
+  const skin = Object.fromEntries(SKIN_ZONES.map((zone) => [zone, summariseReadings(from.zones[zone] ?? [])!.lab]));
+  return { id: client.id, name: client.name, landmarks: inferLandmarks(client.measurements), features: client.features, skin, readingId: from.id, sensitivities: [...client.sensitivities] };
+}
+
+function fitted(client: DemoClient, look: string, from: Reading, kit: Kit, occasion: Occasion, at: string, reason: string): Chart {
+  return fitLook(lookNamed(look), snapshot(client, from), kit, occasion, { id: idFor(`chart ${client.name} ${look}`), author: 'Runa Castellane', at, reason }).chart;
+}
+
+/** The demo studio as one document, dated around a day (YYYY-MM-DD) so that there is always something next. */
+export function demoStudio(today: string): StudioBundle {
+  const kit: Kit = { products: PRODUCTS, units: unitsOn(today) };
+  const wedding = daysFrom(today, 9);
+  const gala = daysFrom(today, 4);
+  const portraits = daysFrom(today, 2);
+  const eightMonthsAgo = daysFrom(today, -243);
+
+  const readings = CLIENTS.filter((c) => c.name !== 'Beatrix Lindqvist').map((c) => reading(c, c.driftSteps !== 0 ? eightMonthsAgo : daysFrom(today, -6 - (c.birthYear % 19))));
+  const readingOf = (name: string): Reading => readings.find((r) => r.clientId === clientNamed(name).id)!;
+
+  const bride = clientNamed('Isaura Penhallow');
+  const occasion = (kind: Occasion['kind'], date: string, hoursToLast: number): Occasion => ({ kind, date, lights: kind === 'gala' ? ['indoor', 'flash'] : ['daylight', 'flash'], hoursToLast, camera: true });
+  const trial = fitted(bride, 'Harbour Morning', readingOf(bride.name), kit, occasion('trial', daysFrom(today, -21), 5), `${daysFrom(today, -21)}T10:30:00Z`, 'Trial');
+  const calmer = nextVersion(
+    { ...trial, occasion: occasion('wedding', wedding, 12), steps: trial.steps.map((s) => (s.role === 'lip' && !s.variant ? { ...s, note: `${s.note} One tone calmer than at the trial.` } : s)) },
+    trial,
+    { author: 'Runa Castellane', at: `${daysFrom(today, -20)}T17:00:00Z`, reason: 'After the trial: a calmer lip, the rest stays' },
+  );
+  const mother = fitted(clientNamed('Morwenna Penhallow'), 'Choir Loft', readingOf('Morwenna Penhallow'), kit, occasion('wedding', wedding, 10), `${daysFrom(today, -20)}T12:00:00Z`, 'Soft, with the eyes placed open');
+  const gmaster = fitted(clientNamed('Ignace Dovrel'), 'Plain Cloth', readingOf('Ignace Dovrel'), kit, occasion('gala', gala, 6), `${daysFrom(today, -3)}T09:00:00Z`, 'For the lamps');
+  const attendant = fitted(clientNamed('Leocadia Brandt'), 'Harbour Morning', readingOf('Leocadia Brandt'), kit, occasion('wedding', wedding, 12), `${daysFrom(today, -12)}T15:00:00Z`, 'Fitted from the bride’s look');
+  const singer = clientNamed('Thandeka Moor');
+  const worn = fitted(singer, 'Lamplight', readingOf(singer.name), kit, occasion('gala', daysFrom(eightMonthsAgo, 1), 6), `${eightMonthsAgo}T11:00:00Z`, 'Spring gala');
+
+  const step = (chart: Chart, role: string): string => chart.steps.find((s) => s.role === role && !s.variant)!.id;
+  const event = (chart: Chart, stepId: string, n: number, more: Pick<StudioBundle['events'][number], 'kind' | 'deviation'>): StudioBundle['events'][number] => ({
+    id: idFor(`event ${chart.id} ${stepId} ${n}`),
+    chartId: chart.id,
+    version: chart.version,
+    stepId,
+    at: `${daysFrom(eightMonthsAgo, 1)}T16:${String(10 + n).padStart(2, '0')}:00Z`,
+    by: 'Teodor Marsh',
+    ...more,
+  });
+
+  const visit = (name: string, kind: Occasion['kind'], date: string, startsAt: string, place: string, more: { readyBy?: string; party?: string; chart?: Chart } = {}): StudioBundle['visits'][number] => ({
+    id: idFor(`visit ${name} ${kind} ${place}`),
+    clientId: clientNamed(name).id,
+    kind,
+    date,
+    startsAt,
+    readyBy: more.readyBy ?? null,
+    place,
+    partyId: more.party ? idFor(`party ${more.party}`) : null,
+    chartId: more.chart?.id ?? null,
+  });
+  const skerry = { party: 'Pell Skerry wedding' };
+  const guild = { party: 'Glass-blowers’ guild gala' };
+  const choir = { party: 'Choir anniversary portraits' };
+
+  return {
+    format: 'toile.studio/1',
+    studio: { id: idFor('studio Quayside'), name: 'Quayside Room, Ostermouth' },
+    people: SIGN_INS.map((p) => ({ id: idFor(`account ${p.email}`), ...p })),
+    clients: CLIENTS.map((c, i) => ({
+      id: c.id,
+      name: c.name,
+      phone: `+00 555 01${String(10 + i)}`,
+      email: `${c.name.normalize('NFD').replace(/[^A-Za-z ]/g, '').toLowerCase().replace(/ /g, '.')}@post.example`,
+      birthYear: c.birthYear,
+      guardianConsent: c.guardianConsent,
+      sensitivities: [...c.sensitivities],
+      notes: c.notes,
+      features: c.features,
+      measurements: { ...c.measurements },
+      simulatedSkin: Object.fromEntries(SKIN_ZONES.map((zone) => [zone, roundLab(shiftDepth(c.skin[zone], c.driftSteps))])),
+    })),
+    readings,
+    products: [...PRODUCTS],
+    units: [...kit.units],
+    looks: [...LOOKS],
+    parties: [
+      { id: idFor(`party ${skerry.party}`), name: skerry.party, date: wedding, place: 'Pell Skerry lighthouse', notes: 'The ferry leaves the river quay at 06:40 and cannot cross again before 15:10. Ceremony at 13:00 on the lamp gallery, wind likely. No shop on the island: pack spares.' },
+      { id: idFor(`party ${guild.party}`), name: guild.party, date: gala, place: 'Furnace Hall, Ostermouth', notes: 'Speeches from 19:30 under hot lamps, photographs before.' },
+      { id: idFor(`party ${choir.party}`), name: choir.party, date: portraits, place: 'St Orrin’s loft', notes: 'Window light from the north; portraits every twenty minutes from 10:00.' },
+    ],
+    visits: [
+      visit('Thandeka Moor', 'portrait', portraits, '09:00', 'St Orrin’s loft', { ...choir, readyBy: '10:00' }),
+      visit('Caspian Orrell', 'portrait', portraits, '10:00', 'St Orrin’s loft', { ...choir, readyBy: '10:40' }),
+      visit('Beatrix Lindqvist', 'portrait', portraits, '10:40', 'St Orrin’s loft', { ...choir, readyBy: '11:20' }),
+      visit('Renske Halloran', 'trial', daysFrom(today, 1), '14:00', 'Quayside Room'),
+      visit('Ignace Dovrel', 'gala', gala, '17:00', 'Furnace Hall', { ...guild, readyBy: '18:00', chart: gmaster }),
+      visit('Philippa Renn', 'gala', gala, '17:30', 'Furnace Hall', { ...guild, readyBy: '18:45' }),
+      visit('Ambrose Tull', 'gala', gala, '18:15', 'Furnace Hall', { ...guild, readyBy: '19:00' }),
+      visit('Ottoline Grieve', 'wedding', wedding, '07:50', 'Pell Skerry', { ...skerry, readyBy: '11:30' }),
+      visit('Morwenna Penhallow', 'wedding', wedding, '08:30', 'Pell Skerry', { ...skerry, readyBy: '11:45', chart: mother }),
+      visit('Zenobia Achterberg', 'wedding', wedding, '08:30', 'Pell Skerry', { ...skerry, readyBy: '11:45' }),
+      visit('Leocadia Brandt', 'wedding', wedding, '09:20', 'Pell Skerry', { ...skerry, readyBy: '12:00', chart: attendant }),
+      visit('Søla Vestergård', 'wedding', wedding, '09:20', 'Pell Skerry', { ...skerry, readyBy: '12:00' }),
+      visit('Nadira Quill', 'wedding', wedding, '10:10', 'Pell Skerry', { ...skerry, readyBy: '12:00' }),
+      visit('Isaura Penhallow', 'wedding', wedding, '10:20', 'Pell Skerry', { ...skerry, readyBy: '12:20', chart: trial }),
+      visit('Posy Penhallow', 'wedding', wedding, '12:00', 'Pell Skerry', { ...skerry, readyBy: '12:30' }),
+    ],
+    charts: [trial, calmer, mother, gmaster, attendant, worn],
+    events: [
+      ...worn.steps.map((s, i) => event(worn, s.id, i, { kind: 'done' })),
+      event(worn, step(worn, 'base'), 40, { kind: 'deviation', deviation: { kind: 'amount', measures: Math.max(2, worn.steps.find((s) => s.role === 'base')!.use.reduce((n, u) => n + u.parts, 0) * 2), note: 'Hot hall, she wanted it fuller.' } }),
+      event(worn, step(worn, 'lip'), 41, { kind: 'deviation', deviation: { kind: 'note', note: 'Asked for a calmer lip by the end of the evening.' } }),
+    ],
+  };
+}
+
+/** A second, empty studio: to carry charts to, and to prove that studios do not see each other. */
+export function secondStudio(): StudioBundle {
+  return {
+    format: 'toile.studio/1',
+    studio: { id: idFor('studio Millrace'), name: 'Millrace, Upper Ostern' },
+    people: [{ id: idFor(`account ${SECOND_SIGN_IN.email}`), ...SECOND_SIGN_IN }],
+    clients: [],
+    readings: [],
+    products: [],
+    units: [],
+    looks: [],
+    parties: [],
+    visits: [],
+    charts: [],
+    events: [],
+  };
+}
