@@ -1,7 +1,7 @@
 import { matchAllergens, SENSITIVITIES, type Sensitivity } from '../care';
 import { buildMixTable, deltaE2000, differenceInWords, labUnder, matchBase, mixSpectra, reconstructSpectrum, shiftDepth, type Lab, type Mix, type MixTable } from '../colour';
 import { placementArea } from '../face';
-import { doseFor, familiesAgree, measuresFor, productName, shelfLife, snapshotOf, type Kit, type Product, type Unit } from '../kit';
+import { doseFor, familiesAgree, measuresFor, productName, shelfLife, snapshotOf, type Finish, type Kit, type Product, type Unit } from '../kit';
 import type { ClientSnapshot, Look, LookStep, Step, Use } from './document';
 import { skinTarget } from './skinTarget';
 
@@ -27,7 +27,7 @@ export type Proposal = {
 };
 
 /** What missing a wish costs, in units of colour difference. */
-const COST = { texture: 0.8, finish: 1.2, unopened: 0.15, notOwned: 2.5, mix: 0.3 } as const;
+const COST = { texture: 0.8, finish: 1.2, matureShine: 4, skinNeed: 0.5, unopened: 0.15, notOwned: 2.5, mix: 0.3, extraMeasure: 0.12 } as const;
 const COUNT = 6;
 
 /** Contrast is eased on mature skin by this share of the steps asked. */
@@ -37,12 +37,18 @@ const MATURE_EASE = 0.8;
 export function wantedColour(step: Pick<LookStep, 'shade' | 'role'>, client: Pick<ClientSnapshot, 'skin' | 'features'>): Lab | null {
   const { shade } = step;
   if (shade === null) return null;
-  if ('lab' in shade) return shade.lab;
   const skin = skinTarget(client.skin);
+  if ('lab' in shade) return step.role === 'blush' && skin ? blushFor(shade.lab, skin) : shade.lab;
   if (!skin) return null;
   const { depthSteps, undertone } = shade.relative;
   const ease = client.features.age === 'mature' && (step.role === 'contour' || step.role === 'highlight') ? MATURE_EASE : 1;
   return depthSteps === 0 && !undertone ? skin : shiftDepth(skin, depthSteps * ease, undertone ? { undertone } : {});
+}
+
+/** A pale blush turns to chalk on deep skin: there it goes deeper and redder with the skin. */
+function blushFor([L, a, b]: Lab, [skinL]: Lab): Lab {
+  const below = Math.max(0, 52 - skinL);
+  return [Math.min(L, L - 0.6 * below), a + 0.25 * below, b + 0.15 * below];
 }
 
 /** Products of the kit for a step, best first; mixes too where the step allows them. Empty when nothing fits. */
@@ -66,7 +72,7 @@ type Candidate = { readonly product: Product; readonly unit: Unit | null; readon
 export function excludedBecause(product: Product, step: Pick<LookStep, 'wants' | 'role'>, context: FitContext): string | null {
   if (!step.wants.kinds.includes(product.kind)) return `a ${product.kind} is not what this step asks for`;
   if (product.withdrawn) return 'withdrawn';
-  const allergens = matchAllergens(product.ingredients, knownSensitivities(context.client.sensitivities));
+  const allergens = matchAllergens(product.ingredients, sensitivitiesOf(context.client));
   if (allergens.length > 0) return `contains ${allergens[0]!.ingredient} (${allergens[0]!.sensitivity})`;
   if (context.forbids.kinds.includes(product.kind)) return `the look allows no ${product.kind}`;
   if (context.forbids.finishes.includes(product.finish)) return `the look allows nothing ${product.finish}`;
@@ -77,8 +83,15 @@ export function excludedBecause(product: Product, step: Pick<LookStep, 'wants' |
   return null;
 }
 
-function knownSensitivities(names: readonly string[]): Sensitivity[] {
-  return SENSITIVITIES.filter((s) => names.includes(s));
+/** What is noted, and fibres for anyone in contact lenses. */
+function sensitivitiesOf({ sensitivities, features }: ClientSnapshot): Sensitivity[] {
+  return SENSITIVITIES.filter((s) => sensitivities.includes(s) || (s === 'fibres' && features.lenses));
+}
+
+/** The finish this skin asks of primer and spray: shine taken from oily skin, given to dry. */
+function skinFinish({ features }: ClientSnapshot): Finish {
+  if (features.dry) return 'dewy';
+  return features.oily.length > 0 ? 'matte' : 'natural';
 }
 
 function usable(product: Product, step: LookStep, context: FitContext): Candidate[] {
@@ -94,6 +107,11 @@ function usable(product: Product, step: LookStep, context: FitContext): Candidat
   };
   wish(!step.wants.textures || step.wants.textures.includes(product.texture), COST.texture, `${product.texture}, not ${step.wants.textures?.join(' or ') ?? ''}`);
   wish(!step.wants.finishes || step.wants.finishes.includes(product.finish), COST.finish, `${product.finish}, not ${step.wants.finishes?.join(' or ') ?? ''}`);
+  if (product.kind === 'primer' || product.kind === 'spray') {
+    const finish = skinFinish(context.client);
+    wish(product.finish === finish, COST.skinNeed, `${product.finish}, where this skin asks for ${finish}`);
+  }
+  wish(context.client.features.age !== 'mature' || product.finish !== 'shimmer', COST.matureShine, 'shimmer settles in lines');
   wish(unit !== null, COST.notOwned, 'not in the kit');
   if (unit) wish(unit.openedOn !== null, COST.unopened, 'would be opened');
   return [{ product, unit, penalty, reasons }];
@@ -146,6 +164,9 @@ function mixProposal(mix: Mix, byId: ReadonlyMap<string, Candidate>, step: LookS
   const members = mix.parts.map(({ id, pumps }) => ({ candidate: byId.get(id)!, pumps }));
   const perRound = members.reduce((sum, m) => sum + m.pumps * m.candidate.product.mgPerMeasure, 0);
   const rounds = Math.max(1, Math.round(doseFor(step, areaCm2).takenMg / perRound));
+  const made = members.reduce((sum, m) => sum + m.pumps * rounds, 0);
+  const needed = measuresFor(doseFor(step, areaCm2).takenMg, perRound / members.reduce((sum, m) => sum + m.pumps, 0));
+  const extra = Math.max(0, made - needed);
   const sorted = [...members].sort((a, b) => b.pumps - a.pumps);
   return {
     use: sorted.map(({ candidate, pumps }) => ({
@@ -156,8 +177,8 @@ function mixProposal(mix: Mix, byId: ReadonlyMap<string, Candidate>, step: LookS
     })),
     lab: mix.lab,
     deltaE: mix.deltaE,
-    cost: mix.deltaE + COST.mix + Math.max(...members.map((m) => m.candidate.penalty)),
-    reasons: [...difference(mix.deltaE), `mix ${sorted.map((m) => m.pumps).join(' : ')}`, ...new Set(members.flatMap((m) => m.candidate.reasons))],
+    cost: mix.deltaE + COST.mix + extra * COST.extraMeasure + Math.max(...members.map((m) => m.candidate.penalty)),
+    reasons: [...difference(mix.deltaE), `mix ${sorted.map((m) => m.pumps).join(' : ')}`, ...(extra > 0 ? [`makes ${made}, ${needed} needed`] : []), ...new Set(members.flatMap((m) => m.candidate.reasons))],
   };
 }
 
