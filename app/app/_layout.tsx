@@ -1,12 +1,30 @@
-import { TamaguiProvider, Text } from '@tamagui/core';
+import { AtkinsonHyperlegibleNext_400Regular } from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular';
+import { AtkinsonHyperlegibleNext_700Bold } from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold';
+import { Fraunces_500Medium } from '@expo-google-fonts/fraunces/500Medium';
+import { TamaguiProvider } from '@tamagui/core';
+import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
+import { SWRConfig } from 'swr';
+import { SessionGate } from '../features/session/SessionGate';
+import { ThemeProvider } from '../features/settings/theme';
 import { config } from '../ui/tamagui.config';
+import { View } from '../ui';
 
 export default function Layout() {
+  useFonts({ Atkinson: AtkinsonHyperlegibleNext_400Regular, AtkinsonBold: AtkinsonHyperlegibleNext_700Bold, Fraunces: Fraunces_500Medium });
   return (
-    <TamaguiProvider config={config} defaultTheme="light">
-      <Text>Toile</Text>
-      <Slot />
-    </TamaguiProvider>
+    <ThemeProvider>
+      {(theme) => (
+        <TamaguiProvider config={config} defaultTheme={theme} key={theme}>
+          <SWRConfig value={{ revalidateOnFocus: true, shouldRetryOnError: false, dedupingInterval: 1000 }}>
+            <View flex={1} height="100%" backgroundColor="$background">
+              <SessionGate>
+                <Slot />
+              </SessionGate>
+            </View>
+          </SWRConfig>
+        </TamaguiProvider>
+      )}
+    </ThemeProvider>
   );
 }

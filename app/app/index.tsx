@@ -1,3 +1,1 @@
-export default function Index() {
-  return null;
-}
+export { TodayScreen as default } from '../features/today/TodayScreen';

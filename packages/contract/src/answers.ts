@@ -1,4 +1,4 @@
-import type { ChairEvent, Chart, Features, Kit, Lab, Look, Measurements, Skin, SkinZone } from '@toile/core';
+import type { ChairEvent, Chart, Features, Kit, Lab, Look, Measurements, Sensitivity, Skin, SkinZone } from '@toile/core';
 import type { Role } from './roles';
 
 export type SessionAnswer = { readonly name: string; readonly email: string; readonly role: Role; readonly studio: { readonly id: string; readonly name: string } };
@@ -23,7 +23,7 @@ export type ClientAnswer = {
   readonly contact: { readonly phone: string; readonly email: string } | null;
   readonly birthYear: number | null;
   readonly guardianConsent: string;
-  readonly sensitivities: readonly string[];
+  readonly sensitivities: readonly Sensitivity[];
   readonly notes: string;
   readonly features: Features;
   readonly measurements: Measurements;

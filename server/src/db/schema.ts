@@ -1,5 +1,5 @@
 import type { ColumnType, Generated } from 'kysely';
-import type { ChairEvent, Chart, Features, Lab, Look, Measurements, Product, SkinZone, Unit } from '@toile/core';
+import type { ChairEvent, Chart, Features, Lab, Look, Measurements, Product, Sensitivity, SkinZone, Unit } from '@toile/core';
 import type { Role } from '@toile/contract';
 
 /** A jsonb column: read as a value, written as JSON text. */
@@ -22,7 +22,7 @@ export type Database = {
     contact: Json<{ phone: string; email: string }>;
     birth_year: number | null;
     guardian_consent: string;
-    sensitivities: Json<string[]>;
+    sensitivities: Json<Sensitivity[]>;
     notes: string;
     features: Json<Features>;
     measurements: Json<Measurements>;

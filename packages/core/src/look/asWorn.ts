@@ -12,11 +12,12 @@ export function asWorn(chart: Chart, events: readonly ChairEvent[]): Chart {
 }
 
 function applied(step: Step, event: ChairEvent): Step {
-  const done = step.done ?? { at: event.at, by: event.by, deviations: [] };
+  const done = step.done ?? { ticked: false, at: event.at, by: event.by, deviations: [] };
   switch (event.kind) {
     case 'done':
-      return { ...step, done: { ...done, at: event.at, by: event.by } };
+      return { ...step, done: { ...done, ticked: true, at: event.at, by: event.by } };
     case 'undone': {
+      if (done.deviations.length > 0) return { ...step, done: { ...done, ticked: false } };
       const { done: _removed, ...rest } = step;
       return rest;
     }

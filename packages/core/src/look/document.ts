@@ -111,7 +111,7 @@ export const StepSchema = Type.Object(
   {
     ...stepPlan,
     use: Type.Array(UseSchema, { maxItems: 6 }),
-    done: Type.Optional(Type.Object({ at: InstantSchema, by: TextSchema, deviations: Type.Array(DeviationSchema, { maxItems: 40 }) }, closed)),
+    done: Type.Optional(Type.Object({ ticked: Type.Boolean(), at: InstantSchema, by: TextSchema, deviations: Type.Array(DeviationSchema, { maxItems: 40 }) }, closed)),
   },
   closed,
 );

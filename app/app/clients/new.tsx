@@ -1,0 +1,1 @@
+export { NewClientScreen as default } from '../../features/clients/NewClientScreen';

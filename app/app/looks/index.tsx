@@ -1,0 +1,5 @@
+import { Empty } from '../../ui';
+
+export default function NoLook() {
+  return <Empty title="Choose a look" words="Its steps and places open here." />;
+}

@@ -1,0 +1,45 @@
+import useSWR, { useSWRConfig } from 'swr';
+import {
+  pathTo,
+  type ChartAnswer,
+  type ClientAnswer,
+  type ClientSummary,
+  type KitAnswer,
+  type LookAnswer,
+  type LookSummary,
+  type PartyAnswer,
+  type PartySummary,
+  type RouteName,
+  type SessionAnswer,
+  type TodayAnswer,
+} from '@toile/contract';
+import type { Remote } from '../ui';
+import { call } from './call';
+
+/** One definition for every read: the path is the key, the route the fetcher. `null` params wait. */
+function useRead<T>(name: RouteName, params: Readonly<Record<string, string>> | null = {}, query: Readonly<Record<string, string | undefined>> = {}, keep = false): Remote<T> {
+  const key = params === null ? null : pathTo(name, params, query);
+  const { data, error, mutate } = useSWR<T, Error>(key, () => call<T>(name, { params: params ?? {}, query }), { keepPreviousData: keep });
+  return { data, error, retry: () => void mutate() };
+}
+
+export const useSession = (): Remote<SessionAnswer> => useRead('session');
+export const useToday = (): Remote<TodayAnswer> => useRead('today');
+export const useClients = (query: string): Remote<ClientSummary[]> => useRead('listClients', {}, { query }, true);
+export const useClient = (id: string): Remote<ClientAnswer> => useRead('client', { id });
+export const useLooks = (): Remote<LookSummary[]> => useRead('listLooks');
+export const useLook = (id: string | null): Remote<LookAnswer> => useRead('look', id === null ? null : { id });
+export const useKit = (): Remote<KitAnswer> => useRead('kit');
+export const useChart = (id: string, version?: string): Remote<ChartAnswer> => useRead('chart', { id }, { version });
+export const useParties = (): Remote<PartySummary[]> => useRead('listParties');
+export const useParty = (id: string): Remote<PartyAnswer> => useRead('party', { id });
+
+/** Puts what a write answered where its reads look, and lets the rest be asked again. */
+export function useRefresh(): (written?: { name: RouteName; params: Readonly<Record<string, string>>; answer: unknown }) => Promise<void> {
+  const { mutate } = useSWRConfig();
+  return async (written) => {
+    const own = written ? pathTo(written.name, written.params) : null;
+    if (written && own) await mutate(own, written.answer, { revalidate: false });
+    await mutate((key) => typeof key === 'string' && key !== own && key !== pathTo('session'), undefined, { revalidate: true });
+  };
+}

@@ -1,0 +1,52 @@
+import { useState } from 'react';
+import { useInWords, type Chart, type Deviation, type Kit, type Step } from '@toile/core';
+import { Body, Button, Column, Field, Label, Line, Rule, Stepper } from '../../ui';
+import { useProposals } from '../chart/useProposals';
+
+type DeviationsProps = { readonly chart: Chart; readonly step: Step; readonly kit: Kit | undefined; readonly onDeviate: (deviation: Deviation) => void; readonly onClose: () => void };
+
+/** More, less, another product, skipped, or a note: two touches each. */
+export function Deviations({ chart, step, kit, onDeviate }: DeviationsProps) {
+  const planned = step.use.reduce((sum, u) => sum + u.parts, 0);
+  const measure = step.use[0]?.measure ?? 'pump';
+  const [measures, setMeasures] = useState(planned);
+  const [note, setNote] = useState('');
+  const [other, setOther] = useState(false);
+  return (
+    <Column padding="$4" gap="$3" backgroundColor="$surface" borderTopWidth={2} borderTopColor="$ink">
+      {planned > 0 ? (
+        <Line alignItems="flex-end">
+          <Stepper label={`Really used, planned ${planned}`} value={measures} unit={measures === 1 ? measure : `${measure}s`} minimum={0.5} maximum={60} step={measures < 1 ? 0.5 : 1} onChange={setMeasures} />
+          <Button kind="main" disabled={measures === planned} onPress={() => onDeviate({ kind: 'amount', measures, note })}>
+            Record the amount
+          </Button>
+        </Line>
+      ) : null}
+      <Line>
+        {step.use.length > 0 ? <Button onPress={() => setOther((o) => !o)}>Other product</Button> : null}
+        <Button onPress={() => onDeviate({ kind: 'skipped', note })}>Skipped</Button>
+      </Line>
+      {other ? <Others chart={chart} step={step} kit={kit} onPick={(use) => onDeviate({ kind: 'other product', use: [...use], note })} /> : null}
+      <Rule />
+      <Field label="Note" value={note} onChange={setNote} lines={2} placeholder="What was seen or said" />
+      <Button disabled={note.trim() === ''} onPress={() => onDeviate({ kind: 'note', note: note.trim() })}>
+        Record the note
+      </Button>
+    </Column>
+  );
+}
+
+function Others({ chart, step, kit, onPick }: { readonly chart: Chart; readonly step: Step; readonly kit: Kit | undefined; readonly onPick: (use: Step['use']) => void }) {
+  const { list, error } = useProposals(step, chart.client, chart.occasion.date, kit);
+  if (error) return <Body color="$madder">{`▲ ${error}`}</Body>;
+  if (!list) return <Label>Matching the kit</Label>;
+  return (
+    <Column gap="$1">
+      {list.map((proposal) => (
+        <Button key={useInWords(proposal.use)} onPress={() => onPick([...proposal.use])}>
+          {useInWords(proposal.use)}
+        </Button>
+      ))}
+    </Column>
+  );
+}

@@ -1,0 +1,149 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useEffect, useState } from 'react';
+import type { Chart } from '@toile/core';
+import { may, newId, pathTo, type ChartAnswer } from '@toile/contract';
+import { call, CallError } from '../../data/call';
+import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
+import { useChart, useKit, useRefresh, useSession } from '../../data/hooks';
+import { Body, Button, Column, Field, Label, Line, Ready, Screen, Subheading } from '../../ui';
+import { dayInWords } from '../words/dates';
+import { ChartEditor } from './ChartEditor';
+
+/** A chart as saved, changed here into its next version. */
+export function ChartScreen({ id }: { readonly id: string }) {
+  const { version } = useLocalSearchParams<{ version?: string }>();
+  const answer = useChart(id, version);
+  const router = useRouter();
+  if (answer.data) return <Open key={`${id} ${answer.data.chart.version}`} answer={answer.data} />;
+  return (
+    <Screen title="Face chart" onBack={() => router.back()}>
+      <Ready remote={answer}>{() => null}</Ready>
+    </Screen>
+  );
+}
+
+type Draft = { readonly chart: Chart; readonly reason: string; readonly key: string };
+
+function Open({ answer }: { readonly answer: ChartAnswer }) {
+  const { chart: saved, versions } = answer;
+  const router = useRouter();
+  const refresh = useRefresh();
+  const kit = useKit();
+  const session = useSession();
+  const name = `chart.${saved.id}.${saved.version}`;
+  const [draft, setDraft] = useState<Draft>(() => readDraft<Draft>(name) ?? { chart: saved, reason: '', key: newId() });
+  const [failure, setFailure] = useState<{ words: string; newest: Chart | null } | null>(null);
+  const [busy, setBusy] = useState(false);
+  const newest = versions[0]?.version === saved.version;
+  const editable = newest && session.data !== undefined && may(session.data.role, 'edit');
+  const changed = draft.chart !== saved && JSON.stringify(draft.chart) !== JSON.stringify(saved);
+
+  useEffect(() => {
+    if (changed || draft.reason) writeDraft(name, draft);
+  }, [name, draft, changed]);
+
+  const save = async (): Promise<void> => {
+    setBusy(true);
+    setFailure(null);
+    try {
+      const kept = await call<ChartAnswer>('createVersion', { params: { id: saved.id }, body: { parent: saved.version, reason: draft.reason, chart: draft.chart }, idempotencyKey: `${draft.key}-${draft.reason.length}-${JSON.stringify(draft.chart).length}` });
+      dropDraft(name);
+      await refresh({ name: 'chart', params: { id: saved.id }, answer: kept });
+    } catch (error) {
+      const stale = error instanceof CallError && error.problem?.code === 'stale';
+      setFailure({ words: error instanceof CallError ? error.message : 'Something went wrong. Your changes are kept here; try again.', newest: stale ? (error.problem?.current as Chart) : null });
+      setBusy(false);
+    }
+  };
+  const discard = (): void => {
+    dropDraft(name);
+    setDraft({ chart: saved, reason: '', key: newId() });
+  };
+
+  return (
+    <Screen
+      title={saved.client.name}
+      above={`${saved.look.name} · ${saved.occasion.kind}, ${dayInWords(saved.occasion.date)} · version ${saved.version}`}
+      onBack={() => router.navigate(`/clients/${saved.client.id}`)}
+      foot={
+        changed ? (
+          <Column gap="$2">
+            {failure ? <Body role="alert" color="$madder">{`▲ ${failure.words}`}</Body> : null}
+            {failure?.newest ? (
+              <Line flexWrap="nowrap">
+                <Button grow onPress={() => (discard(), void refresh())}>
+                  {`Take version ${failure.newest.version}`}
+                </Button>
+                <Label flex={1}>{`By ${failure.newest.author}: ${failure.newest.reason || 'no reason given'}. Yours stays here until you choose.`}</Label>
+              </Line>
+            ) : (
+              <>
+                <Field label="Why this version" value={draft.reason} onChange={(reason) => setDraft((d) => ({ ...d, reason }))} placeholder="A calmer lip, after the trial" />
+                <Line flexWrap="nowrap">
+                  <Button large onPress={discard}>
+                    Undo all
+                  </Button>
+                  <Button kind="main" large grow disabled={busy} onPress={() => void save()}>
+                    {`Save version ${saved.version + 1}`}
+                  </Button>
+                </Line>
+              </>
+            )}
+          </Column>
+        ) : (
+          <Line flexWrap="nowrap">
+            {editable ? (
+              <Button large grow onPress={() => router.navigate(`/charts/${saved.id}/repeat`)}>
+                Repeat
+              </Button>
+            ) : null}
+            <Button kind="main" large grow disabled={!newest} onPress={() => router.navigate(`/charts/${saved.id}/chair`)}>
+              To the chair
+            </Button>
+          </Line>
+        )
+      }
+    >
+      <ChartEditor
+        chart={draft.chart}
+        kit={kit.data}
+        editable={editable}
+        onChange={(chart) => setDraft((d) => ({ ...d, chart }))}
+        above={
+          <Column gap="$1">
+            {newest ? null : <Body color="$weld">{`▲ An older version, to read only.`}</Body>}
+            {saved.reason ? <Body>{saved.reason}</Body> : null}
+            <Label>{`Saved by ${saved.author}, ${dayInWords(saved.at)}`}</Label>
+            <Versions id={saved.id} versions={versions} shown={saved.version} />
+          </Column>
+        }
+      />
+    </Screen>
+  );
+}
+
+function Versions({ id, versions, shown }: { readonly id: string; readonly versions: ChartAnswer['versions']; readonly shown: number }) {
+  const router = useRouter();
+  const [open, setOpen] = useState(false);
+  const download = (): void => {
+    window.location.assign(pathTo('exportChart', { id }, { version: String(shown) }));
+  };
+  return (
+    <Column gap="$2">
+      <Line>
+        <Button onPress={() => setOpen((o) => !o)}>{`${versions.length} ${versions.length === 1 ? 'version' : 'versions'}`}</Button>
+        <Button onPress={download}>Export as a file</Button>
+      </Line>
+      {open ? (
+        <Column gap="$1">
+          <Subheading fontSize="$2">Versions</Subheading>
+          {versions.map((v) => (
+            <Button key={v.version} label={`Version ${v.version}`} onPress={() => router.setParams({ version: v.version === versions[0]?.version ? undefined : String(v.version) })}>
+              <Label color={v.version === shown ? '$woad' : '$ink'}>{`${v.version === shown ? '✓ ' : ''}${v.version} · ${v.author} · ${dayInWords(v.at)} · ${v.reason || 'no reason given'}`}</Label>
+            </Button>
+          ))}
+        </Column>
+      ) : null}
+    </Column>
+  );
+}

@@ -1,0 +1,140 @@
+import { useRouter } from 'expo-router';
+import { faceShape, SKIN_ZONE_NAMES, SKIN_ZONES, type Skin } from '@toile/core';
+import { may, type ClientAnswer } from '@toile/contract';
+import { useClient, useSession } from '../../data/hooks';
+import { Body, Button, Column, Judged, Label, Line, Ready, Row, Screen, Subheading, Swatch, useWide, View } from '../../ui';
+import { FaceView } from '../face/FaceView';
+import { skinInWords } from '../words/colours';
+import { dayAndDistance, dayInWords, howFar } from '../words/dates';
+import { featuresInWords } from './featuresInWords';
+import { landmarksFor, newestSkin } from './snapshot';
+
+/** One client: face, skin, what is noted, charts and visits. */
+export function ClientScreen({ id }: { readonly id: string }) {
+  const client = useClient(id);
+  const session = useSession();
+  const router = useRouter();
+  const mayEdit = session.data ? may(session.data.role, 'edit') : false;
+  return (
+    <Screen
+      title={client.data?.name ?? 'Client'}
+      onBack={() => router.navigate('/clients')}
+      foot={
+        client.data && mayEdit ? (
+          <Line flexWrap="nowrap">
+            <Button large grow onPress={() => router.navigate(`/clients/${id}/read`)}>
+              Read skin
+            </Button>
+            <Button kind="main" large grow onPress={() => router.navigate(`/clients/${id}/fit`)}>
+              Fit a look
+            </Button>
+          </Line>
+        ) : undefined
+      }
+    >
+      <Ready remote={client}>{(data) => <ClientView client={data} mayEdit={mayEdit} />}</Ready>
+    </Screen>
+  );
+}
+
+function ClientView({ client, mayEdit }: { readonly client: ClientAnswer; readonly mayEdit: boolean }) {
+  const wide = useWide();
+  const router = useRouter();
+  const landmarks = landmarksFor(client.measurements);
+  const shape = faceShape(landmarks);
+  return (
+    <View flexDirection={wide ? 'row' : 'column'} gap="$5">
+      <Column width={wide ? 340 : undefined} gap="$3">
+        <Judged alignItems="center" padding="$2">
+          <FaceView landmarks={landmarks} features={client.features} width="100%" height={wide ? 420 : 320} label={`${client.name}, ${shape.words} face`} />
+        </Judged>
+        <Body>{`Face ${shape.words}: ${shape.reasons.join('; ')}.`}</Body>
+        <Label>{featuresInWords(client.features)}</Label>
+        {mayEdit ? <Button onPress={() => router.navigate(`/clients/${client.id}/trace`)}>Trace the face</Button> : null}
+      </Column>
+      <Column flex={wide ? 1 : undefined} gap="$4">
+        <SkinStrip client={client} />
+        <Cautions client={client} />
+        <Charts client={client} />
+        <Visits client={client} />
+        <Column gap="$1">
+          <Subheading>Notes</Subheading>
+          <Body>{client.notes || 'Nothing noted.'}</Body>
+          {client.contact ? <Label>{[client.contact.phone, client.contact.email].filter(Boolean).join(' · ') || 'No contact kept.'}</Label> : <Label>Contact is kept by the owner and the artists.</Label>}
+        </Column>
+      </Column>
+    </View>
+  );
+}
+
+function SkinStrip({ client }: { readonly client: ClientAnswer }) {
+  const skin: Skin = newestSkin(client);
+  const words = skinInWords(skin);
+  const read = client.readings[0];
+  return (
+    <Column gap="$1">
+      <Subheading>Skin</Subheading>
+      {words && read ? (
+        <>
+          <Body>{words}</Body>
+          <Label>{`Read ${howFar(read.at)} by ${read.by}`}</Label>
+          <Judged flexDirection="row" flexWrap="wrap" padding="$2" gap="$2">
+            {SKIN_ZONES.map((zone) => (
+              <Column key={zone} gap={0} alignItems="center" width={72}>
+                <Swatch lab={skin[zone] ?? null} size={36} label={SKIN_ZONE_NAMES[zone]} />
+                <Label fontSize="$1" lineHeight="$1" color="$ink" textAlign="center">
+                  {SKIN_ZONE_NAMES[zone]}
+                </Label>
+              </Column>
+            ))}
+          </Judged>
+        </>
+      ) : (
+        <Body color="$inkSoft">Not read yet. Seven zones, five touches each; shades can be chosen after that.</Body>
+      )}
+    </Column>
+  );
+}
+
+function Cautions({ client }: { readonly client: ClientAnswer }) {
+  const cautions = [
+    ...(client.sensitivities.length > 0 ? [`Sensitive to ${client.sensitivities.join(', ')}. Check every list, patch test 24 to 48 hours before; the maker’s directions decide.`] : []),
+    ...(client.features.lenses ? ['Wears contact lenses: no fibres, no loose glitter, stop at any stinging.'] : []),
+    ...(client.features.headTremor ? ['Head tremor: rest the hand, short strokes, breaks.'] : []),
+    ...(client.guardianConsent ? [`A minor. Consent: ${client.guardianConsent}.`] : client.features.age === 'child' ? ['A minor: a guardian’s consent is needed and not noted.'] : []),
+  ];
+  if (cautions.length === 0) return null;
+  return (
+    <Column gap="$1">
+      <Subheading>Cautions</Subheading>
+      {cautions.map((text) => (
+        <Body key={text} color="$weld">{`▲ ${text}`}</Body>
+      ))}
+    </Column>
+  );
+}
+
+function Charts({ client }: { readonly client: ClientAnswer }) {
+  const router = useRouter();
+  return (
+    <Column gap="$1">
+      <Subheading>Charts</Subheading>
+      {client.charts.length === 0 ? <Body color="$inkSoft">None yet. Fit a look to start one.</Body> : null}
+      {client.charts.map((chart) => (
+        <Row key={chart.id} title={`${chart.lookName}, ${chart.occasion}`} detail={`Version ${chart.version} by ${chart.author}`} fact={dayInWords(chart.date)} onPress={() => router.navigate(`/charts/${chart.id}`)} />
+      ))}
+    </Column>
+  );
+}
+
+function Visits({ client }: { readonly client: ClientAnswer }) {
+  if (client.visits.length === 0) return null;
+  return (
+    <Column gap="$1">
+      <Subheading>Visits</Subheading>
+      {client.visits.map((visit) => (
+        <Body key={visit.id}>{`${dayAndDistance(visit.date)}: ${visit.kind} at ${visit.startsAt}${visit.place ? `, ${visit.place}` : ''}`}</Body>
+      ))}
+    </Column>
+  );
+}

@@ -1,0 +1,57 @@
+import { useLocalSearchParams, usePathname, useRouter } from 'expo-router';
+import { useDeferredValue, useState } from 'react';
+import { may } from '@toile/contract';
+import { useClients, useSession } from '../../data/hooks';
+import { Body, Button, Column, Empty, Field, Ready, Row, Screen, Swatch } from '../../ui';
+import { howFar } from '../words/dates';
+
+/** Everyone, found by typing part of a name. */
+export function ClientsList() {
+  const [typed, setTyped] = useState('');
+  const query = useDeferredValue(typed.trim());
+  const clients = useClients(query);
+  const session = useSession();
+  const router = useRouter();
+  const path = usePathname();
+  const { find } = useLocalSearchParams<{ find?: string }>();
+  const mayEdit = session.data ? may(session.data.role, 'edit') : false;
+  return (
+    <Screen
+      title="Clients"
+      foot={
+        mayEdit ? (
+          <Button kind="main" large onPress={() => router.navigate('/clients/new')}>
+            New client
+          </Button>
+        ) : undefined
+      }
+    >
+      <Column>
+        <Field key={find} label="Find" value={typed} onChange={setTyped} placeholder="Part of a name" autoFocus={find !== undefined} />
+        <Ready remote={clients}>
+          {(list) =>
+            list.length === 0 ? (
+              <Empty title="Nobody by that name" words={query === '' ? 'The studio has no clients yet.' : `Nothing sounds like “${query}”. Try fewer letters.`} />
+            ) : (
+              <Column gap={0}>
+                {list.map((client) => (
+                  <Row
+                    key={client.id}
+                    title={client.name}
+                    detail={client.nextVisit ? `Next ${howFar(client.nextVisit)}` : client.chartCount > 0 ? `${client.chartCount} ${client.chartCount === 1 ? 'chart' : 'charts'}` : 'No chart yet'}
+                    fact={client.lastRead ? `read ${howFar(client.lastRead)}` : 'not read'}
+                    before={<Swatch lab={client.skin} label={client.skin ? 'skin colour' : 'skin not read'} />}
+                    chosen={path.startsWith(`/clients/${client.id}`)}
+                    label={client.name}
+                    onPress={() => router.navigate(`/clients/${client.id}`)}
+                  />
+                ))}
+                {list.length >= 200 ? <Body color="$inkSoft">The first 200 are shown. Type part of a name.</Body> : null}
+              </Column>
+            )
+          }
+        </Ready>
+      </Column>
+    </Screen>
+  );
+}

@@ -1,0 +1,17 @@
+import type { ClientAnswer, ClientInput } from '@toile/contract';
+
+/** A client as it would be written back, unchanged. */
+export function clientBody(client: ClientAnswer): ClientInput {
+  return {
+    id: client.id,
+    name: client.name,
+    phone: client.contact?.phone ?? '',
+    email: client.contact?.email ?? '',
+    birthYear: client.birthYear,
+    guardianConsent: client.guardianConsent,
+    sensitivities: [...client.sensitivities],
+    notes: client.notes,
+    features: client.features,
+    measurements: client.measurements,
+  };
+}

@@ -1,0 +1,38 @@
+import { useState, type ReactNode } from 'react';
+import { lineArt, type FaceGuides, type Features, type Landmarks, type Point } from '@toile/core';
+import { View } from '../../ui';
+import { FaceView, type PaintedLayer } from './FaceView';
+
+type FaceStageProps = {
+  readonly landmarks: Landmarks;
+  readonly features: Features;
+  readonly height: number;
+  readonly label: string;
+  readonly layers?: readonly PaintedLayer[];
+  readonly guides?: FaceGuides | null;
+  /** 'bust' shows head and shoulders, 'face' hairline to chin; or a box in mm. */
+  readonly framing?: 'bust' | 'face' | readonly [number, number, number, number];
+  /** Things to touch over the drawing, placed through mm to pixels; `mmPerPixel` turns a drag back. */
+  readonly children?: (toPixels: (p: Point) => Point, mmPerPixel: number) => ReactNode;
+};
+
+/** The box of a face in mm: a little above the hairline to a little under the chin. */
+export function faceBox(landmarks: Landmarks): readonly [number, number, number, number] {
+  const top = landmarks.hairline_c[1] - 26;
+  const bottom = landmarks.gnathion[1] + 14;
+  return [-88, top, 176, bottom - top];
+}
+
+/** The drawing with room for handles over it: knows where each mm falls on screen. */
+export function FaceStage({ landmarks, features, height, label, layers, guides, framing = 'face', children }: FaceStageProps) {
+  const [width, setWidth] = useState(0);
+  const view = framing === 'face' ? faceBox(landmarks) : framing === 'bust' ? lineArt(landmarks, features).viewBox : framing;
+  const scale = Math.min(width / view[2], height / view[3]);
+  const toPixels = ([x, y]: Point): Point => [(width - view[2] * scale) / 2 + (x - view[0]) * scale, (height - view[3] * scale) / 2 + (y - view[1]) * scale];
+  return (
+    <View width="100%" height={height} position="relative" overflow="hidden" onLayout={(event) => setWidth(event.nativeEvent.layout.width)}>
+      <FaceView landmarks={landmarks} features={features} layers={layers} guides={guides} view={view} width="100%" height={height} label={label} />
+      {width > 0 && children ? children(toPixels, 1 / scale) : null}
+    </View>
+  );
+}

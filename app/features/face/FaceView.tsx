@@ -1,0 +1,161 @@
+import { memo, useMemo } from 'react';
+import Svg, { Circle, Defs, G, Line as SvgLine, Path, Pattern, Rect } from 'react-native-svg';
+import { lineArt, pathOf, type FaceGuides, type Features, type Ink, type InkFill, type Landmarks, type PlacedShape, type Point } from '@toile/core';
+import { useColours } from '../../ui';
+import { LAYER_LOOKS, type LayerKindName, type PatternForm } from './layerKinds';
+
+/** One layer on the drawing: its shapes, kind and colour. */
+export type PaintedLayer = {
+  readonly id: string;
+  readonly kind: LayerKindName;
+  readonly shapes: readonly PlacedShape[];
+  /** Colour of its product, '#rrggbb'. */
+  readonly colour: string | null;
+  /** 'lit' stands out, 'faint' steps back. */
+  readonly emphasis?: 'lit' | 'plain' | 'faint';
+};
+
+export type Mark = { readonly at: Point; readonly label: string; readonly on: boolean };
+
+type FaceViewProps = {
+  readonly landmarks: Landmarks;
+  readonly features: Features;
+  readonly layers?: readonly PaintedLayer[];
+  readonly guides?: FaceGuides | null;
+  /** x, y, width, height in mm; the whole head when left out. */
+  readonly view?: readonly [number, number, number, number];
+  readonly width: number | string;
+  readonly height: number | string;
+  readonly label: string;
+  /** 'slice' fills the frame, 'meet' keeps everything in it. */
+  readonly fitting?: 'meet' | 'slice';
+};
+
+const HAIR_TONES = { fair: '#c9c3b6', red: '#b79a8c', brown: '#8f857d', black: '#55524f', grey: '#c4c4c4' } as const;
+
+/** A client's face in ink on paper, with placed layers under the fine lines and guides in chalk. */
+export const FaceView = memo(function FaceView({ landmarks, features, layers = [], guides = null, view, width, height, label, fitting = 'meet' }: FaceViewProps) {
+  const c = useColours();
+  const art = useMemo(() => lineArt(landmarks, features), [landmarks, features]);
+  const fills: Readonly<Record<InkFill, string>> = useMemo(
+    () => ({
+      ink: c.faceInk,
+      skin: c.faceSkin,
+      shade: c.faceShade,
+      hair: HAIR_TONES[features.hairTone],
+      sheen: c.faceSkin,
+      cloth: c.line,
+      lip: c.faceLip,
+      eyeWhite: '#fbfbfb',
+      iris: '#7d7d7d',
+      pupil: '#101010',
+      catchlight: '#ffffff',
+    }),
+    [c, features.hairTone],
+  );
+  return (
+    <Svg width={width} height={height} viewBox={(view ?? art.viewBox).join(' ')} preserveAspectRatio={`xMidYMid ${fitting}`} role="img" aria-label={label}>
+      <Patterns kinds={layers.map((l) => l.kind)} />
+      <Inks inks={art.ground} fills={fills} />
+      {layers.map((layer) => (
+        <Layer key={layer.id} layer={layer} />
+      ))}
+      <Inks inks={art.lines} fills={fills} />
+      {guides ? <Chalk guides={guides} colour={c.chalk} /> : null}
+    </Svg>
+  );
+});
+
+const Inks = memo(function Inks({ inks, fills }: { readonly inks: readonly Ink[]; readonly fills: Readonly<Record<InkFill, string>> }) {
+  return (
+    <G>
+      {inks.map((ink, i) => (
+        <Path key={i} d={ink.d} fill={fills[ink.fill]} opacity={ink.opacity} />
+      ))}
+    </G>
+  );
+});
+
+function Layer({ layer }: { readonly layer: PaintedLayer }) {
+  const look = LAYER_LOOKS[layer.kind];
+  const { emphasis = 'plain' } = layer;
+  const wide = layer.kind === 'base' || layer.kind === 'powder';
+  const strength = { lit: wide ? 0.6 : 0.85, plain: wide ? 0.18 : 0.62, faint: wide ? 0.06 : 0.18 }[emphasis];
+  return (
+    <G opacity={strength}>
+      {layer.shapes.map((shape, i) => {
+        const d = pathOf(shape.region, 2);
+        return (
+          <G key={i}>
+            <Path d={d} fill={layer.colour ?? look.fallback} stroke={emphasis === 'lit' ? '#161616' : 'none'} strokeWidth={0.4} />
+            {look.pattern.form === 'plain' ? null : <Path d={d} fill={`url(#pattern-${layer.kind})`} />}
+          </G>
+        );
+      })}
+    </G>
+  );
+}
+
+/** Fill patterns, one for each kind in use. */
+function Patterns({ kinds }: { readonly kinds: readonly LayerKindName[] }) {
+  const used = [...new Set(kinds)];
+  return (
+    <Defs>
+      {used.map((kind) => {
+        const { pattern } = LAYER_LOOKS[kind];
+        if (pattern.form === 'plain') return null;
+        const turned = 'angle' in pattern ? `rotate(${pattern.angle})` : undefined;
+        return (
+          <Pattern key={kind} id={`pattern-${kind}`} patternUnits="userSpaceOnUse" width={pattern.gap} height={pattern.gap} patternTransform={turned}>
+            <PatternTile pattern={pattern} />
+          </Pattern>
+        );
+      })}
+    </Defs>
+  );
+}
+
+export function PatternTile({ pattern }: { readonly pattern: PatternForm }) {
+  const ink = '#111111';
+  const half = 'gap' in pattern ? pattern.gap / 2 : 0;
+  switch (pattern.form) {
+    case 'lines':
+      return <Rect x={0} y={half} width={pattern.gap} height={pattern.width} fill={ink} opacity={0.6} />;
+    case 'cross':
+      return (
+        <>
+          <Rect x={0} y={half} width={pattern.gap} height={pattern.width} fill={ink} opacity={0.6} />
+          <Rect x={half} y={0} width={pattern.width} height={pattern.gap} fill={ink} opacity={0.6} />
+        </>
+      );
+    case 'dots':
+      return <Circle cx={half} cy={half} r={pattern.radius} fill={ink} opacity={0.6} />;
+    case 'plus':
+      return (
+        <>
+          <SvgLine x1={half - 0.8} x2={half + 0.8} y1={half} y2={half} stroke={ink} strokeWidth={0.3} opacity={0.6} />
+          <SvgLine y1={half - 0.8} y2={half + 0.8} x1={half} x2={half} stroke={ink} strokeWidth={0.3} opacity={0.6} />
+        </>
+      );
+    case 'plain':
+      return null;
+  }
+}
+
+const openPath = (line: readonly Point[]): string => `M${line.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join('L')}`;
+
+/** Limits and guide lines, dashed and light. */
+function Chalk({ guides, colour }: { readonly guides: FaceGuides; readonly colour: string }) {
+  const lines = (['left', 'right'] as const).flatMap((side) => [guides.cheekLine[side], guides.smileLine[side], guides.pupilLine[side]]);
+  const closed = [guides.eyeArea.left, guides.eyeArea.right, guides.freeTriangle];
+  return (
+    <G fill="none" stroke={colour} strokeWidth={0.55} strokeDasharray="2.2 1.6">
+      {lines.map((line, i) => (
+        <Path key={i} d={openPath(line)} />
+      ))}
+      {closed.map((line, i) => (
+        <Path key={`c${i}`} d={`${openPath(line)}Z`} />
+      ))}
+    </G>
+  );
+}

@@ -1,0 +1,158 @@
+import { useRouter } from 'expo-router';
+import { useEffect, useMemo, useState } from 'react';
+import { OCCASIONS, type Chart, type FittedLook, type Occasion } from '@toile/core';
+import { newId, type ChartAnswer, type ClientAnswer } from '@toile/contract';
+import { call, CallError } from '../../data/call';
+import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
+import { useClient, useKit, useLook, useLooks, useRefresh, useSession } from '../../data/hooks';
+import { Body, Button, Choice, Column, Empty, Field, Label, Line, Loading, Ready, Row, Screen, Subheading } from '../../ui';
+import { runFit } from '../../workers/fitting';
+import { ChartEditor } from '../chart/ChartEditor';
+import { newestSkin, snapshotOfClient } from '../clients/snapshot';
+import { dayInWords, todayText } from '../words/dates';
+
+/** Chooses a look and a date, and fits it to the client. */
+export function FitScreen({ id }: { readonly id: string }) {
+  const client = useClient(id);
+  const router = useRouter();
+  if (client.data && Object.keys(newestSkin(client.data)).length === 0) {
+    return (
+      <Screen title="Fit a look" above={client.data.name} onBack={() => router.navigate(`/clients/${id}`)}>
+        <Empty title="Read the skin first" words="Shades are chosen from a reading: seven zones, five touches each.">
+          <Button kind="main" onPress={() => router.navigate(`/clients/${id}/read`)}>
+            Read the skin
+          </Button>
+        </Empty>
+      </Screen>
+    );
+  }
+  if (client.data) return <Fit client={client.data} />;
+  return (
+    <Screen title="Fit a look" onBack={() => router.navigate(`/clients/${id}`)}>
+      <Ready remote={client}>{() => null}</Ready>
+    </Screen>
+  );
+}
+
+type Draft = { readonly chart: Chart; readonly notes: readonly string[]; readonly visitId: string | null; readonly reason: string };
+
+function Fit({ client }: { readonly client: ClientAnswer }) {
+  const router = useRouter();
+  const name = `fit.${client.id}`;
+  const [draft, setDraft] = useState<Draft | null>(() => readDraft<Draft>(name));
+  useEffect(() => (draft ? writeDraft(name, draft) : dropDraft(name)), [name, draft]);
+  if (draft) return <Fitted client={client} draft={draft} onChange={setDraft} />;
+  return (
+    <Screen title="Fit a look" above={client.name} onBack={() => router.navigate(`/clients/${client.id}`)} widest={720}>
+      <Choose client={client} onFitted={setDraft} />
+    </Screen>
+  );
+}
+
+function Choose({ client, onFitted }: { readonly client: ClientAnswer; readonly onFitted: (draft: Draft) => void }) {
+  const looks = useLooks();
+  const kit = useKit();
+  const session = useSession();
+  const coming = client.visits.find((v) => v.date >= todayText());
+  const [kind, setKind] = useState<Occasion['kind']>(OCCASIONS.find((o) => o === coming?.kind) ?? 'trial');
+  const [date, setDate] = useState(coming?.date ?? todayText());
+  const [lookId, setLookId] = useState<string | null>(null);
+  const [failure, setFailure] = useState<string | null>(null);
+  const look = useLook(lookId);
+  const dateError = /^\d{4}-\d{2}-\d{2}$/.test(date) && !Number.isNaN(Date.parse(date)) ? undefined : 'A date, as 2031-05-14';
+  const chosen = look.data?.look;
+  const snapshot = useMemo(() => snapshotOfClient(client), [client]);
+
+  useEffect(() => {
+    if (!chosen || !kit.data || !session.data) return;
+    let current = true;
+    const occasion: Occasion = { kind, date, lights: ['daylight', 'flash'], hoursToLast: kind === 'trial' ? 5 : 10, camera: kind !== 'trial' };
+    const stamp = { id: newId(), author: session.data.name, at: new Date().toISOString(), reason: '' };
+    runFit({ look: chosen, client: snapshot, kit: kit.data, occasion, stamp }).then(
+      (fitted: FittedLook) => current && onFitted({ chart: fitted.chart, notes: fitted.notes, visitId: coming?.date === date ? coming.id : null, reason: '' }),
+      (error: unknown) => {
+        if (!current) return;
+        setFailure(error instanceof Error ? error.message : String(error));
+        setLookId(null);
+      },
+    );
+    return () => {
+      current = false;
+    };
+    // Fitting starts when a look has been chosen and everything it needs is here, once.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [chosen, kit.data, session.data]);
+
+  if (lookId) return look.error ? <Ready remote={look}>{() => null}</Ready> : <Loading words="Matching the kit and placing the look on this face" />;
+  return (
+    <Column gap="$4">
+      <Choice label="Occasion" options={OCCASIONS} chosen={[kind]} onChange={([k]) => k && setKind(k)} />
+      <Field label="Date" value={date} onChange={setDate} error={dateError} hint={coming ? `Next visit ${dayInWords(coming.date)}` : undefined} />
+      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+      <Column gap="$1">
+        <Subheading>Which look</Subheading>
+        <Ready remote={looks}>
+          {(list) => (list.length === 0 ? <Empty title="No looks yet" words="Import a look or keep one from a chart." /> : list.map((l) => <Row key={l.id} title={l.name} detail={l.description} fact={`${l.minutes} min`} onPress={() => (dateError ? undefined : setLookId(l.id))} />))}
+        </Ready>
+      </Column>
+    </Column>
+  );
+}
+
+function Fitted({ client, draft, onChange }: { readonly client: ClientAnswer; readonly draft: Draft; readonly onChange: (draft: Draft | null) => void }) {
+  const router = useRouter();
+  const refresh = useRefresh();
+  const kit = useKit();
+  const [failure, setFailure] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const { chart } = draft;
+  const save = async (): Promise<void> => {
+    setBusy(true);
+    setFailure(null);
+    try {
+      const answer = await call<ChartAnswer>('createChart', { body: { chart: { ...chart, reason: draft.reason }, visitId: draft.visitId }, idempotencyKey: `chart-${chart.id}` });
+      dropDraft(`fit.${client.id}`);
+      await refresh({ name: 'chart', params: { id: chart.id }, answer });
+      router.replace(`/charts/${chart.id}`);
+    } catch (error) {
+      setFailure(error instanceof CallError ? error.message : 'Something went wrong. The chart is kept here; try again.');
+      setBusy(false);
+    }
+  };
+  return (
+    <Screen
+      title={client.name}
+      above={`${chart.look.name} · ${chart.occasion.kind}, ${dayInWords(chart.occasion.date)} · not saved yet`}
+      onBack={() => onChange(null)}
+      foot={
+        <Column gap="$2">
+          {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+          <Line flexWrap="nowrap">
+            <Button large onPress={() => onChange(null)}>
+              Another look
+            </Button>
+            <Button kind="main" large grow disabled={busy} onPress={() => void save()}>
+              Save version 1
+            </Button>
+          </Line>
+        </Column>
+      }
+    >
+      <ChartEditor
+        chart={chart}
+        kit={kit.data}
+        editable
+        onChange={(next) => onChange({ ...draft, chart: next })}
+        above={
+          <Column gap="$2">
+            {draft.notes.map((note) => (
+              <Body key={note} color="$weld">{`▲ ${note}`}</Body>
+            ))}
+            <Field label="Why this version" value={draft.reason} onChange={(reason) => onChange({ ...draft, reason })} placeholder="Trial" />
+            <Label>Colours are predicted by a model from single readings: judge on the skin.</Label>
+          </Column>
+        }
+      />
+    </Screen>
+  );
+}

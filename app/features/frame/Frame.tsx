@@ -1,0 +1,120 @@
+import { usePathname, useRouter } from 'expo-router';
+import { useEffect, useState, type ReactNode } from 'react';
+import { Pressable } from 'react-native';
+import { Body, Column, Heading, Label, SettingsIcon, useColours, useWide, View } from '../../ui';
+import { PLACES, placeOf } from './places';
+
+/** The places round every screen: a bar under the thumb on a phone, a rail on a wide screen. */
+export function Frame({ children, bare }: { readonly children: ReactNode; readonly bare: boolean }) {
+  const wide = useWide();
+  const path = usePathname();
+  const help = useKeys();
+  if (bare) return <>{children}</>;
+  return (
+    <View flex={1} flexDirection={wide ? 'row' : 'column'} backgroundColor="$background" minHeight={0}>
+      {wide ? <Rail path={path} /> : null}
+      <View flex={1} minHeight={0} minWidth={0} role="main">
+        {children}
+      </View>
+      {wide ? null : <Bar path={path} />}
+      {help.shown ? <KeyHelp onClose={help.close} /> : null}
+    </View>
+  );
+}
+
+function Place({ path, current, rail }: { readonly path: (typeof PLACES)[number]; readonly current: string; readonly rail: boolean }) {
+  const c = useColours();
+  const router = useRouter();
+  const on = placeOf(current) === path.path && !current.startsWith('/settings');
+  const ink = on ? c.woad : c.inkSoft;
+  return (
+    <Pressable
+      role="link"
+      aria-label={path.label}
+      aria-current={on ? 'page' : undefined}
+      onPress={() => router.navigate(path.path)}
+      style={{ minHeight: 56, minWidth: 64, flexGrow: rail ? 0 : 1, flexBasis: rail ? 'auto' : 0, alignItems: 'center', justifyContent: 'center', gap: 2, borderTopWidth: rail ? 0 : 3, borderTopColor: on ? c.woad : 'transparent', borderLeftWidth: rail ? 4 : 0, borderLeftColor: on ? c.woad : 'transparent', paddingVertical: 6 }}
+    >
+      <path.Icon color={ink} size={22} strokeWidth={on ? 2.2 : 1.6} />
+      <Label fontSize="$1" lineHeight="$1" color={on ? '$woad' : '$inkSoft'} fontWeight={on ? '700' : '400'}>
+        {path.label}
+      </Label>
+    </Pressable>
+  );
+}
+
+function Bar({ path }: { readonly path: string }) {
+  return (
+    <View role="navigation" flexDirection="row" borderTopWidth={1} borderTopColor="$line" backgroundColor="$surface">
+      {PLACES.map((place) => (
+        <Place key={place.path} path={place} current={path} rail={false} />
+      ))}
+    </View>
+  );
+}
+
+function Rail({ path }: { readonly path: string }) {
+  const c = useColours();
+  const router = useRouter();
+  return (
+    <Column role="navigation" width={88} gap="$1" borderRightWidth={1} borderRightColor="$line" backgroundColor="$surface" paddingVertical="$3">
+      <Heading fontSize="$4" textAlign="center" marginBottom="$3">
+        Toile
+      </Heading>
+      {PLACES.map((place) => (
+        <Place key={place.path} path={place} current={path} rail />
+      ))}
+      <View flex={1} />
+      <Pressable role="link" aria-label="Settings" onPress={() => router.navigate('/settings')} style={{ minHeight: 56, alignItems: 'center', justifyContent: 'center' }}>
+        <SettingsIcon color={c.inkSoft} size={22} />
+        <Label fontSize="$1" lineHeight="$1">
+          Settings
+        </Label>
+      </Pressable>
+    </Column>
+  );
+}
+
+/** Keys of the wide layout: / finds, n adds, g and a digit goes to a place, ? shows them. */
+function useKeys(): { shown: boolean; close: () => void } {
+  const router = useRouter();
+  const [shown, setShown] = useState(false);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      const typing = event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
+      if (event.key === 'Escape') setShown(false);
+      if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
+      const place = PLACES[Number(event.key) - 1];
+      if (event.shiftKey && event.key === '?') setShown((on) => !on);
+      else if (event.key === '/') {
+        event.preventDefault();
+        router.navigate('/clients?find=1');
+      } else if (event.key === 'n') router.navigate('/clients/new');
+      else if (place) router.navigate(place.path);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [router]);
+  return { shown, close: () => setShown(false) };
+}
+
+function KeyHelp({ onClose }: { readonly onClose: () => void }) {
+  const keys = [
+    ['/', 'find a client'],
+    ['n', 'new client'],
+    ['1 to 5', 'go to a place'],
+    ['arrows', 'through steps'],
+    ['space', 'done, at the chair'],
+    ['Escape', 'close'],
+  ] as const;
+  return (
+    <Pressable onPress={onClose} aria-label="Close the list of keys" style={{ position: 'absolute', inset: 0, alignItems: 'center', justifyContent: 'center' }}>
+      <Column role="dialog" aria-label="Keys" backgroundColor="$surface" borderWidth={1} borderColor="$ink" padding="$5">
+        <Heading>Keys</Heading>
+        {keys.map(([key, does]) => (
+          <Body key={key}>{`${key}  ·  ${does}`}</Body>
+        ))}
+      </Column>
+    </Pressable>
+  );
+}

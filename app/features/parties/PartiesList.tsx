@@ -1,0 +1,28 @@
+import { usePathname, useRouter } from 'expo-router';
+import { useParties } from '../../data/hooks';
+import { Column, Empty, Ready, Row, Screen } from '../../ui';
+import { dayAndDistance } from '../words/dates';
+
+/** Parties by date. */
+export function PartiesList() {
+  const parties = useParties();
+  const router = useRouter();
+  const path = usePathname();
+  return (
+    <Screen title="Parties">
+      <Ready remote={parties}>
+        {(list) =>
+          list.length === 0 ? (
+            <Empty title="No parties yet" words="A party gathers everyone made up for one occasion." />
+          ) : (
+            <Column gap={0}>
+              {list.map((party) => (
+                <Row key={party.id} title={party.name} detail={`${dayAndDistance(party.date)} · ${party.place}`} fact={`${party.peopleCount} people`} chosen={path === `/parties/${party.id}`} onPress={() => router.navigate(`/parties/${party.id}`)} />
+              ))}
+            </Column>
+          )
+        }
+      </Ready>
+    </Screen>
+  );
+}

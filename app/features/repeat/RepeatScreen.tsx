@@ -1,0 +1,206 @@
+import { useRouter } from 'expo-router';
+import { useEffect, useMemo, useState } from 'react';
+import { Pressable } from 'react-native';
+import { asWorn, type Chart, type Occasion, type Refit, type RefitChange } from '@toile/core';
+import { newId, type ChartAnswer, type ClientAnswer, type KitAnswer } from '@toile/contract';
+import { call, CallError } from '../../data/call';
+import { useChart, useClient, useKit, useRefresh, useSession } from '../../data/hooks';
+import { Body, Button, Column, Empty, Field, Judged, Label, Line, Loading, Ready, Rule, Screen, Subheading, Swatch, useColours, useWide, View } from '../../ui';
+import { runRefit } from '../../workers/fitting';
+import { layersOf, stepsShown } from '../chart/chartView';
+import { snapshotOfClient } from '../clients/snapshot';
+import { faceBox } from '../face/FaceStage';
+import { FaceView } from '../face/FaceView';
+import { stepsInWords } from '../words/colours';
+import { dayInWords, howFar, todayText } from '../words/dates';
+import { accepted, isChoice, reasonFor, summaryOf } from './repeatView';
+
+/** A chart repeated for a new date: what was worn, what must change, and why. */
+export function RepeatScreen({ id }: { readonly id: string }) {
+  const answer = useChart(id);
+  const router = useRouter();
+  return (
+    <Ready remote={answer}>{(data) => <WithClient answer={data} onBack={() => router.navigate(`/charts/${id}`)} />}</Ready>
+  );
+}
+
+function WithClient({ answer, onBack }: { readonly answer: ChartAnswer; readonly onBack: () => void }) {
+  const client = useClient(answer.chart.client.id);
+  const kit = useKit();
+  if (client.data && kit.data) return <Repeat answer={answer} client={client.data} kit={kit.data} onBack={onBack} />;
+  return (
+    <Screen title="Repeat" onBack={onBack}>
+      <Ready remote={client}>{() => <Ready remote={kit}>{() => null}</Ready>}</Ready>
+    </Screen>
+  );
+}
+
+type RepeatProps = { readonly answer: ChartAnswer; readonly client: ClientAnswer; readonly kit: KitAnswer; readonly onBack: () => void };
+
+function Repeat({ answer, client, kit, onBack }: RepeatProps) {
+  const router = useRouter();
+  const refresh = useRefresh();
+  const session = useSession();
+  const coming = client.visits.find((v) => v.date >= todayText());
+  const [date, setDate] = useState(coming?.date ?? todayText());
+  const [reason, setReason] = useState<string | null>(null);
+  const [refused, setRefused] = useState<ReadonlySet<string>>(new Set());
+  const [failure, setFailure] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const [key] = useState(newId);
+  const worn = useMemo(() => asWorn(answer.chart, answer.events), [answer]);
+  const validDate = /^\d{4}-\d{2}-\d{2}$/.test(date) && !Number.isNaN(Date.parse(date));
+  const kind = coming && coming.date === date ? (coming.kind as Occasion['kind']) : answer.chart.occasion.kind;
+  const { refit, error } = useRefit(worn, client, kit, kind, validDate ? date : null, session.data?.name ?? '');
+
+  const save = async (): Promise<void> => {
+    if (!refit) return;
+    setBusy(true);
+    setFailure(null);
+    try {
+      const chart = accepted(refit, worn, refused);
+      const body = { parent: answer.chart.version, reason: reason ?? reasonFor(refit, date), chart };
+      const kept = await call<ChartAnswer>('createVersion', { params: { id: chart.id }, body, idempotencyKey: `repeat-${key}-${date}-${refused.size}-${body.reason.length}` });
+      await refresh({ name: 'chart', params: { id: chart.id }, answer: kept });
+      router.replace(`/charts/${chart.id}`);
+    } catch (caught) {
+      setFailure(caught instanceof CallError ? caught.message : 'Something went wrong. Try again.');
+      setBusy(false);
+    }
+  };
+  const toggle = (stepId: string): void => setRefused((all) => new Set(all.has(stepId) ? [...all].filter((s) => s !== stepId) : [...all, stepId]));
+
+  return (
+    <Screen
+      title="Repeat"
+      above={`${client.name} · ${answer.chart.look.name}, ${dayInWords(answer.chart.occasion.date)}`}
+      onBack={onBack}
+      foot={
+        refit ? (
+          <Column gap="$2">
+            {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+            <Button kind="main" large disabled={busy} onPress={() => void save()}>
+              {`Save version ${answer.chart.version + 1} for ${dayInWords(date)}`}
+            </Button>
+          </Column>
+        ) : undefined
+      }
+    >
+      <Column gap="$4">
+        <Field label="For which day" value={date} onChange={setDate} error={validDate ? undefined : 'A date, as 2031-05-14'} hint={coming ? `Next visit ${dayInWords(coming.date)}, ${howFar(coming.date)}` : 'No visit is booked'} />
+        <LastRead client={client} />
+        {error ? <Body role="alert" color="$madder">{`▲ ${error}`}</Body> : null}
+        {refit ? (
+          <>
+            <Compared worn={worn} refit={refit} refused={refused} />
+            <Changes refit={refit} refused={refused} onToggle={toggle} />
+            <Field label="Why this version" value={reason ?? reasonFor(refit, date)} onChange={setReason} />
+          </>
+        ) : error ? null : (
+          <Loading words="Comparing with the newest reading and the kit" />
+        )}
+      </Column>
+    </Screen>
+  );
+}
+
+function useRefit(worn: Chart, client: ClientAnswer, kit: KitAnswer, kind: Occasion['kind'], date: string | null, author: string): { refit: Refit | null; error: string | null } {
+  const [state, setState] = useState<{ refit: Refit | null; error: string | null }>({ refit: null, error: null });
+  useEffect(() => {
+    if (date === null) return;
+    let current = true;
+    const occasion: Occasion = { ...worn.occasion, kind, date };
+    const stamp = { id: worn.id, version: worn.version + 1, author, at: new Date().toISOString(), reason: '' };
+    runRefit({ worn, client: snapshotOfClient(client), kit, occasion, stamp, forbids: { finishes: [], kinds: [] } }).then(
+      (refit) => current && setState({ refit, error: null }),
+      (error: unknown) => current && setState({ refit: null, error: error instanceof Error ? error.message : String(error) }),
+    );
+    return () => {
+      current = false;
+    };
+  }, [worn, client, kit, kind, date, author]);
+  return state;
+}
+
+function LastRead({ client }: { readonly client: ClientAnswer }) {
+  const router = useRouter();
+  const read = client.readings[0];
+  return (
+    <Line justifyContent="space-between">
+      <Body>{read ? `Skin last read ${howFar(read.at)}.` : 'The skin has not been read.'}</Body>
+      <Button onPress={() => router.navigate(`/clients/${client.id}/read`)}>Read again</Button>
+    </Line>
+  );
+}
+
+function Compared({ worn, refit, refused }: { readonly worn: Chart; readonly refit: Refit; readonly refused: ReadonlySet<string> }) {
+  const wide = useWide();
+  const next = accepted(refit, worn, refused);
+  const face = (chart: Chart, label: string) => (
+    <Column flex={1} gap="$1" alignItems="center">
+      <FaceView landmarks={chart.client.landmarks} features={chart.client.features} layers={layersOf(chart, stepsShown(chart, null), null)} view={faceBox(chart.client.landmarks)} width="100%" height={wide ? 340 : 200} label={label} />
+      <Label color="$ink">{label}</Label>
+    </Column>
+  );
+  return (
+    <Column gap="$2">
+      <Judged flexDirection="row" padding="$2" gap="$2">
+        {face(worn, `As worn, ${dayInWords(worn.occasion.date)}`)}
+        {face(next, `For ${dayInWords(next.occasion.date)}`)}
+      </Judged>
+      {refit.drift ? <Body fontWeight="700">{`The skin has moved ${refit.drift.deltaE.toFixed(1)} since: ${stepsInWords(refit.drift.stepsDeeper)}.`}</Body> : null}
+    </Column>
+  );
+}
+
+const KIND_WORDS: Record<RefitChange['kind'], string> = { keep: 'kept', remix: 'mixed anew', substitute: 'replaced', carried: 'as worn' };
+
+function Changes({ refit, refused, onToggle }: { readonly refit: Refit; readonly refused: ReadonlySet<string>; readonly onToggle: (stepId: string) => void }) {
+  const told = refit.changes.filter((c) => c.kind !== 'keep');
+  const [all, setAll] = useState(false);
+  const shown = all ? refit.changes : told;
+  return (
+    <Column gap="$2">
+      <Line justifyContent="space-between">
+        <Subheading>{summaryOf(refit.changes)}</Subheading>
+        <Button onPress={() => setAll((a) => !a)}>{all ? 'Only changes' : 'Show all'}</Button>
+      </Line>
+      {shown.length === 0 ? <Empty title="Nothing has to change" words="Skin, kit and products still agree with what was worn." /> : null}
+      {shown.map((change) => (
+        <ChangeRow key={`${change.stepId} ${change.kind} ${change.why}`} change={change} taken={!refused.has(change.stepId)} onToggle={() => onToggle(change.stepId)} />
+      ))}
+    </Column>
+  );
+}
+
+function ChangeRow({ change, taken, onToggle }: { readonly change: RefitChange; readonly taken: boolean; readonly onToggle: () => void }) {
+  const c = useColours();
+  return (
+    <Column gap="$1">
+      <Line justifyContent="space-between" flexWrap="nowrap">
+        <Column gap={0} flex={1}>
+          <Body fontWeight="700">{`${change.title}: ${KIND_WORDS[change.kind]}`}</Body>
+          <Body>{change.why}</Body>
+        </Column>
+        {isChoice(change) ? (
+          <Pressable role="checkbox" aria-checked={taken} aria-label={`Take the change to ${change.title}`} onPress={onToggle} style={{ minWidth: 96, minHeight: 44, borderWidth: 1, borderColor: c.inkSoft, alignItems: 'center', justifyContent: 'center', backgroundColor: taken ? c.ink : c.surface }}>
+            <Body color={taken ? '$onInk' : '$ink'}>{taken ? '✓ taken' : 'keep old'}</Body>
+          </Pressable>
+        ) : null}
+      </Line>
+      {isChoice(change) ? (
+        <View flexDirection="row" gap="$3" flexWrap="wrap">
+          <Line gap="$2">
+            <Swatch lab={change.before.lab} size={36} />
+            <Label maxWidth={220}>{`was ${change.before.words}`}</Label>
+          </Line>
+          <Line gap="$2">
+            <Swatch lab={change.after.lab} size={36} />
+            <Label maxWidth={220}>{`now ${change.after.words}`}</Label>
+          </Line>
+        </View>
+      ) : null}
+      <Rule />
+    </Column>
+  );
+}

@@ -1,0 +1,29 @@
+import { usePathname } from 'expo-router';
+import type { ReactNode } from 'react';
+import { useSWRConfig } from 'swr';
+import { pathTo, type SessionAnswer } from '@toile/contract';
+import { CallError } from '../../data/call';
+import { useSession } from '../../data/hooks';
+import { Failed, Loading, View } from '../../ui';
+import { Frame } from '../frame/Frame';
+import { SignInScreen } from './SignInScreen';
+
+/** Nothing of a studio is shown before someone of it has signed in. */
+export function SessionGate({ children }: { readonly children: ReactNode }) {
+  const session = useSession();
+  const { mutate } = useSWRConfig();
+  const path = usePathname();
+  const signedOut = session.error instanceof CallError && session.error.problem?.code === 'signed-out';
+  if (signedOut) {
+    const enter = (answer: SessionAnswer): void => {
+      void mutate(() => true, undefined, { revalidate: false }).then(() => mutate(pathTo('session'), answer, { revalidate: false }));
+    };
+    return <SignInScreen onSignedIn={enter} />;
+  }
+  if (session.data) return <Frame bare={path.endsWith('/chair')}>{children}</Frame>;
+  return (
+    <View flex={1} backgroundColor="$background" justifyContent="center">
+      {session.error ? <Failed words={session.error.message} onRetry={session.retry} /> : <Loading />}
+    </View>
+  );
+}

@@ -1,0 +1,49 @@
+import { useState } from 'react';
+import { ValidationError } from 'yup';
+import { signInSchema, type SessionAnswer } from '@toile/contract';
+import { call, CallError } from '../../data/call';
+import { Body, Button, Column, Field, Heading, Label, View } from '../../ui';
+import { FaceView } from '../face/FaceView';
+import { PLAIN_FEATURES, TEMPLATE } from '@toile/core';
+
+/** The door: email, password, and what to do when they do not fit. */
+export function SignInScreen({ onSignedIn }: { readonly onSignedIn: (session: SessionAnswer) => void }) {
+  const [email, setEmail] = useState('');
+  const [password, setPassword] = useState('');
+  const [errors, setErrors] = useState<Record<string, string>>({});
+  const [busy, setBusy] = useState(false);
+
+  const submit = async (): Promise<void> => {
+    setBusy(true);
+    try {
+      const body = await signInSchema.validate({ email, password }, { abortEarly: false });
+      onSignedIn(await call<SessionAnswer>('signIn', { body }));
+    } catch (error) {
+      if (error instanceof ValidationError) setErrors(Object.fromEntries(error.inner.map((e) => [e.path ?? '', e.message])));
+      else setErrors({ form: error instanceof CallError ? error.message : 'Something went wrong. Try again.' });
+      setBusy(false);
+    }
+  };
+
+  return (
+    <View flex={1} backgroundColor="$background" alignItems="center" justifyContent="center" padding="$4" role="main">
+      <Column width="100%" maxWidth={380} gap="$4">
+        <Column gap="$1" alignItems="center">
+          <FaceView landmarks={TEMPLATE} features={PLAIN_FEATURES} width={120} height={150} view={[-84, -140, 168, 258]} label="A face drawn in ink" />
+          <Heading fontSize="$8" lineHeight="$8" aria-level={1}>
+            Toile
+          </Heading>
+          <Label textAlign="center">Cut a look once. Fit it to any face. Repeat it as worn.</Label>
+        </Column>
+        <Field label="Email" value={email} onChange={setEmail} keyboard="email" error={errors.email} onSubmit={() => void submit()} />
+        <Field label="Password" value={password} onChange={setPassword} secret error={errors.password} onSubmit={() => void submit()} />
+        {errors.form ? (
+          <Body role="alert" color="$madder">{`▲ ${errors.form}`}</Body>
+        ) : null}
+        <Button kind="main" large onPress={() => void submit()} disabled={busy}>
+          {busy ? 'Signing in' : 'Sign in'}
+        </Button>
+      </Column>
+    </View>
+  );
+}

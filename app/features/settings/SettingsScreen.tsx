@@ -1,0 +1,49 @@
+import { useRouter } from 'expo-router';
+import { useSWRConfig } from 'swr';
+import { may } from '@toile/contract';
+import { call } from '../../data/call';
+import { useSession } from '../../data/hooks';
+import { Body, Button, Choice, Column, Ready, Rule, Screen, Subheading } from '../../ui';
+import { THEME_CHOICES, useThemeChoice } from './theme';
+
+/** Who is signed in, how the app looks, charts from elsewhere, signing out. */
+export function SettingsScreen() {
+  const session = useSession();
+  const router = useRouter();
+  const { mutate } = useSWRConfig();
+  const { choice, choose } = useThemeChoice();
+  const signOut = async (): Promise<void> => {
+    await call('signOut');
+    await mutate(() => true, undefined, { revalidate: true });
+    router.replace('/');
+  };
+  return (
+    <Screen title="Settings" widest={640}>
+      <Ready remote={session}>
+        {(who) => (
+          <Column gap="$4">
+            <Column gap="$1">
+              <Subheading>{who.studio.name}</Subheading>
+              <Body>{`${who.name}, ${who.role}`}</Body>
+              <Body color="$inkSoft">{who.email}</Body>
+            </Column>
+            <Rule />
+            <Choice label="Light or dark" options={THEME_CHOICES} chosen={[choice]} onChange={([c]) => c && choose(c)} />
+            <Rule />
+            {may(who.role, 'edit') ? (
+              <Column alignItems="flex-start">
+                <Subheading>Charts from elsewhere</Subheading>
+                <Body color="$inkSoft">A chart file from another studio comes in whole, with the face it was made for, or not at all.</Body>
+                <Button onPress={() => router.navigate('/import')}>Import a chart</Button>
+              </Column>
+            ) : null}
+            <Rule />
+            <Column alignItems="flex-start">
+              <Button onPress={() => void signOut()}>Sign out</Button>
+            </Column>
+          </Column>
+        )}
+      </Ready>
+    </Screen>
+  );
+}

@@ -1,0 +1,85 @@
+import { useRouter } from 'expo-router';
+import type { TodayAnswer, VisitAnswer } from '@toile/contract';
+import { useSession, useToday } from '../../data/hooks';
+import { Body, Button, Column, Empty, Label, Ready, Row, Rule, Screen, Subheading, useWide, View } from '../../ui';
+import { dayAndDistance, dayInWords, howFar } from '../words/dates';
+import { byDay, visitDetail } from '../words/visits';
+import { SettingsAside } from '../settings/SettingsAside';
+
+const DUE_MARKS = { 'patch test': '▲', 're-read': '◐', expiring: '◔', expired: '▲' } as const;
+
+/** What is next, what is due, then the days to come. */
+export function TodayScreen() {
+  const today = useToday();
+  const session = useSession();
+  return (
+    <Screen title="Today" above={session.data ? `${session.data.studio.name} · ${session.data.name}` : undefined} aside={<SettingsAside />}>
+      <Ready remote={today}>{(data) => <TodayView today={data} />}</Ready>
+    </Screen>
+  );
+}
+
+function TodayView({ today }: { readonly today: TodayAnswer }) {
+  const router = useRouter();
+  const wide = useWide();
+  const [next, ...later] = today.visits;
+  if (!next) {
+    return (
+      <Empty title="Nothing booked" words="Open a client and fit a look, or add someone new.">
+        <Button kind="main" onPress={() => router.navigate('/clients')}>
+          Clients
+        </Button>
+      </Empty>
+    );
+  }
+  return (
+    <View flexDirection={wide ? 'row' : 'column'} gap="$5">
+      <Column flex={wide ? 1 : undefined} gap="$4">
+        <NextVisit visit={next} />
+        <Column gap="$1">
+          <Subheading>Due</Subheading>
+          {today.due.length === 0 ? <Body color="$moss">✓ Nothing is due.</Body> : null}
+          {today.due.map((item) => (
+            <Row
+              key={item.words}
+              title={`${DUE_MARKS[item.kind]}  ${item.words}`}
+              onPress={() => router.navigate(item.clientId === null ? '/kit' : item.kind === 're-read' ? `/clients/${item.clientId}/read` : `/clients/${item.clientId}`)}
+            />
+          ))}
+        </Column>
+      </Column>
+      <Column flex={wide ? 1 : undefined} gap="$3">
+        <Subheading>Then</Subheading>
+        {byDay(later).map((day) => (
+          <Column key={day.date} gap={0}>
+            <Label>{dayAndDistance(day.date)}</Label>
+            {day.visits.map((visit) => (
+              <Row key={visit.id} title={visit.clientName} detail={visitDetail(visit)} fact={visit.chartId ? 'chart ready' : 'no chart yet'} onPress={() => router.navigate(`/clients/${visit.clientId}`)} />
+            ))}
+          </Column>
+        ))}
+      </Column>
+    </View>
+  );
+}
+
+function NextVisit({ visit }: { readonly visit: VisitAnswer }) {
+  const router = useRouter();
+  return (
+    <Column gap="$2" backgroundColor="$surface" padding="$4" borderTopWidth={3} borderTopColor="$ink">
+      <Label>{`Next, ${howFar(visit.date)}`}</Label>
+      <Subheading fontSize="$5" lineHeight="$5">{`${visit.startsAt}  ${visit.clientName}`}</Subheading>
+      <Body color="$inkSoft">{[dayInWords(visit.date), visit.kind, visit.place, visit.readyBy ? `ready by ${visit.readyBy}` : null].filter(Boolean).join(' · ')}</Body>
+      <Rule />
+      {visit.chartId ? (
+        <Button kind="main" large onPress={() => router.navigate(`/charts/${visit.chartId}/chair`)}>
+          To the chair
+        </Button>
+      ) : (
+        <Button kind="main" large onPress={() => router.navigate(`/clients/${visit.clientId}`)}>
+          Open the client
+        </Button>
+      )}
+    </Column>
+  );
+}

@@ -1,0 +1,14 @@
+export { Button } from './Button';
+export { Choice } from './Choice';
+export { DragTarget } from './DragTarget';
+export { Field } from './Field';
+export * from './icons';
+export { Column, Judged, Line, Rule, View } from './layout';
+export { Row } from './Row';
+export { Screen } from './Screen';
+export { Empty, Failed, Loading, Ready, type Remote } from './States';
+export { Stepper } from './Stepper';
+export { Swatch } from './Swatch';
+export { Body, Figure, Heading, Label, Subheading } from './Text';
+export { useColours, type ColourName } from './theme';
+export { useWide } from './useWide';
