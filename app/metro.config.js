@@ -9,4 +9,22 @@ config.resolver.resolveRequest = (context, name, platform) => {
   return (resolveRequest ?? context.resolveRequest)(context, name, platform);
 };
 
+// In development the API lives on another port: what is asked of /api goes there.
+const api = process.env.TOILE_API;
+if (api) {
+  const { request } = require('node:http');
+  config.server.enhanceMiddleware = (metro) => (req, res, next) => {
+    if (!req.url.startsWith('/api/')) return metro(req, res, next);
+    const { hostname, port } = new URL(api);
+    const headers = { ...req.headers, host: `${hostname}:${port}` };
+    delete headers.origin;
+    const onward = request({ hostname, port, path: req.url, method: req.method, headers }, (answer) => {
+      res.writeHead(answer.statusCode, answer.headers);
+      answer.pipe(res);
+    });
+    onward.on('error', () => res.writeHead(502).end());
+    return req.pipe(onward);
+  };
+}
+
 module.exports = config;

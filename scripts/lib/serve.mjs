@@ -1,0 +1,37 @@
+import { mkdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { root, stateDir } from './paths.mjs';
+import { run, start } from './run.mjs';
+
+/** Writes the demo studios dated around today and gives their files. */
+export function writeDemo() {
+  const folder = path.join(stateDir, 'demo');
+  mkdirSync(folder, { recursive: true });
+  run('node', ['.toile/writeDemo.mjs', folder, new Date().toISOString().slice(0, 10)]);
+  return {
+    studios: [path.join(folder, 'quayside.json'), path.join(folder, 'millrace.json')],
+    signIns: JSON.parse(readFileSync(path.join(folder, 'sign-ins.json'), 'utf8')),
+  };
+}
+
+/** Starts the built server and resolves once it listens. */
+export async function startServer({ ownerUrl, appUrl, sessionSecret, port, studios, log = 'warn', webRoot = path.join(root, 'app/dist') }) {
+  const env = {
+    ...process.env,
+    NODE_ENV: 'production',
+    TOILE_OWNER_URL: ownerUrl,
+    TOILE_APP_URL: appUrl,
+    TOILE_SESSION_SECRET: sessionSecret,
+    TOILE_PORT: String(port),
+    TOILE_STUDIOS: studios.join(':'),
+    TOILE_WEB_ROOT: webRoot,
+    TOILE_LOG: log,
+  };
+  // In a process group of its own: Ctrl-C reaches this script first, which stops it in order.
+  const child = start('node', ['.toile/server.mjs'], { env, stdio: ['ignore', 'inherit', 'inherit', 'ipc'], detached: true });
+  await new Promise((resolve, reject) => {
+    child.once('message', resolve);
+    child.once('exit', (code) => reject(new Error(`the server ended with ${code} before it listened`)));
+  });
+  return child;
+}

@@ -1,0 +1,107 @@
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { root, stateDir } from './paths.mjs';
+import { output, run } from './run.mjs';
+
+const stampFile = (name) => path.join(stateDir, `${name}.stamp`);
+const isFresh = (name, stamp) => existsSync(stampFile(name)) && readFileSync(stampFile(name), 'utf8') === stamp;
+const mark = (name, stamp) => writeFileSync(stampFile(name), stamp);
+
+/** Installs packages when the lock file has changed: `npm ci` where the registry has all it lists, else `npm install`. */
+export function ensurePackages() {
+  const stamp = hashOf([path.join(root, 'package-lock.json'), path.join(root, 'package.json')]);
+  if (existsSync(path.join(root, 'node_modules/expo')) && isFresh('packages', stamp)) return;
+  if (!existsSync(path.join(root, 'node_modules/expo'))) {
+    console.log('Installing packages');
+    if (output('npm', ['ci', '--no-audit', '--no-fund']) === null) run('npm', ['install', '--no-audit', '--no-fund', '--no-save']);
+  } else {
+    console.log('Updating packages');
+    run('npm', ['install', '--no-audit', '--no-fund', '--no-save']);
+  }
+  mark('packages', stamp);
+}
+
+/** Installs Debian packages whose programs are missing. */
+export function ensureDebian(wanted) {
+  const missing = wanted.filter(({ present }) => !present()).map(({ name }) => name);
+  if (missing.length === 0) return;
+  console.log(`Installing ${missing.join(', ')}`);
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
+  const apt = (args) => {
+    const [command, ...rest] = [...sudo, 'apt-get', ...args];
+    run(command, rest, { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }, stdio: ['ignore', 'ignore', 'inherit'] });
+  };
+  try {
+    apt(['update', '-qq']);
+    apt(['install', '-y', '-qq', '--no-install-recommends', ...missing]);
+  } catch (error) {
+    throw new Error(`${missing.join(' and ')} could not be installed. Install by hand: apt-get install ${missing.join(' ')}`, { cause: error });
+  }
+}
+
+/** The folder of PostgreSQL's own programs, newest first; null when there is no server. */
+export function postgresBin() {
+  const base = '/usr/lib/postgresql';
+  if (!existsSync(base)) return null;
+  const versions = readdirSync(base).sort((a, b) => Number(b) - Number(a));
+  const found = versions.find((v) => existsSync(path.join(base, v, 'bin/initdb')));
+  return found ? path.join(base, found, 'bin') : null;
+}
+
+const contrib = () => {
+  const base = '/usr/share/postgresql';
+  return existsSync(base) && readdirSync(base).some((v) => existsSync(path.join(base, v, 'extension/pg_trgm.control')));
+};
+export const POSTGRES = [
+  { name: 'postgresql', present: () => postgresBin() !== null },
+  { name: 'postgresql-contrib', present: contrib },
+];
+export const CHROMIUM = [{ name: 'chromium', present: () => existsSync('/usr/bin/chromium') }];
+
+/** Builds the app into app/dist and the server into .toile/server when their sources have changed. */
+export function ensureBuilt() {
+  const shared = [...sources('packages'), path.join(root, 'package-lock.json')];
+  const app = hashOf([...shared, ...sources('app')]);
+  if (!isFresh('app', app) || !existsSync(path.join(root, 'app/dist/index.html'))) {
+    console.log('Building the app (some minutes the first time)');
+    const env = { ...process.env, CI: '1', EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', NODE_ENV: 'production' };
+    run('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], { cwd: path.join(root, 'app'), env, stdio: ['ignore', 'ignore', 'inherit'] });
+    mark('app', app);
+  }
+  const server = hashOf([...shared, ...sources('server'), ...sources('demo')]);
+  if (!isFresh('server', server)) {
+    bundle('server/src/main.ts', 'server.mjs');
+    bundle('demo/src/write.ts', 'writeDemo.mjs');
+    mark('server', server);
+  }
+}
+
+function bundle(entry, to) {
+  const externals = ['@node-rs/argon2', 'pg', 'pino', 'pino-http', 'express', 'express-session', 'connect-pg-simple', 'helmet', 'compression', 'express-rate-limit', 'kysely'];
+  run('npx', ['esbuild', entry, '--bundle', '--platform=node', '--format=esm', '--target=node20', '--main-fields=module,main', '--log-level=warning', `--outfile=.toile/${to}`, ...externals.map((e) => `--external:${e}`)]);
+}
+
+/** Every source file below a folder, tests and build output left out. */
+function sources(folder) {
+  const found = [];
+  const walk = (dir) => {
+    for (const entry of readdirSync(dir, { withFileTypes: true })) {
+      if (['node_modules', 'dist', '.expo'].includes(entry.name)) continue;
+      const full = path.join(dir, entry.name);
+      if (entry.isDirectory()) walk(full);
+      else if (!/\.test\.tsx?$/.test(entry.name)) found.push(full);
+    }
+  };
+  walk(path.join(root, folder));
+  return found;
+}
+
+function hashOf(files) {
+  const hash = createHash('sha256');
+  for (const file of [...files].sort()) {
+    if (!existsSync(file) || !statSync(file).isFile()) continue;
+    hash.update(path.relative(root, file)).update('\0').update(readFileSync(file));
+  }
+  return hash.digest('hex');
+}
