@@ -6,7 +6,10 @@ const LEFT_OUT = new Set(['react-native-reanimated', 'react-native-worklets']);
 const { resolveRequest } = config.resolver;
 config.resolver.resolveRequest = (context, name, platform) => {
   if (platform === 'web' && LEFT_OUT.has(name)) return { type: 'empty' };
-  return (resolveRequest ?? context.resolveRequest)(context, name, platform);
+  const resolve = resolveRequest ?? context.resolveRequest;
+  // Its modules export a function called Object, which Metro's own `Object.defineProperty` then meets: take the CommonJS build.
+  if (name.startsWith('@sinclair/typebox') || context.originModulePath.includes('/@sinclair/typebox/')) return resolve({ ...context, isESMImport: false }, name, platform);
+  return resolve(context, name, platform);
 };
 
 // In development the API lives on another port: what is asked of /api goes there.

@@ -4,7 +4,7 @@ import { ScrollView } from 'react-native';
 import { colourOfUse, useInWords, type Chart, type Kit, type Step } from '@toile/core';
 import { useKit } from '../../data/hooks';
 import { BackIcon, Body, Button, Column, Figure, Heading, Judged, Label, Line, Ready, Screen, Swatch, useColours, View } from '../../ui';
-import { amountInWords, layersOf } from '../chart/chartView';
+import { amountInWords, layersOf, stepsShown } from '../chart/chartView';
 import { FaceStage } from '../face/FaceStage';
 import { Notch } from '../face/Notch';
 import { clockOf, isSettled, placeInKit, progressOf, zoomFor } from './chairView';
@@ -15,13 +15,16 @@ import { useChair, type ChairWork } from './useChair';
 export function ChairScreen({ id }: { readonly id: string }) {
   const chair = useChair(id);
   const router = useRouter();
-  if (chair.answer.data) return <Work chair={chair} chart={chair.answer.data.chart} onLeave={() => router.navigate(`/charts/${id}`)} />;
+  if (chair.answer.data) return <Work chair={chair} chart={plannedOnly(chair.answer.data.chart)} onLeave={() => router.navigate(`/charts/${id}`)} />;
   return (
     <Screen title="The chair" onBack={() => router.navigate(`/charts/${id}`)}>
       <Ready remote={chair.answer}>{() => null}</Ready>
     </Screen>
   );
 }
+
+/** Without the steps of variants: those are for another hour. */
+const plannedOnly = (chart: Chart): Chart => ({ ...chart, steps: stepsShown(chart, null) });
 
 type Wait = { readonly stepId: string; readonly title: string; readonly until: number };
 
@@ -69,9 +72,8 @@ function Work({ chair, chart, onLeave }: { readonly chair: ChairWork; readonly c
         </Line>
       ) : null}
       <ScrollView style={{ flex: 1 }}>
-        <StepFace chart={worn} step={step} />
+        {open ? <Deviations key={step.id} chart={worn} step={step} kit={kit.data} onDeviate={(d) => (chair.deviate(step.id, d), setOpen(false))} /> : <StepFace chart={worn} step={step} />}
         <StepWords step={step} kit={kit.data} />
-        {open ? <Deviations chart={worn} step={step} kit={kit.data} onDeviate={(d) => (chair.deviate(step.id, d), setOpen(false))} onClose={() => setOpen(false)} /> : null}
       </ScrollView>
       <Column gap="$2" padding="$3" borderTopWidth={1} borderTopColor="$line">
         <Line flexWrap="nowrap">

@@ -3,7 +3,7 @@ import { useInWords, type Chart, type Deviation, type Kit, type Step } from '@to
 import { Body, Button, Column, Field, Label, Line, Rule, Stepper } from '../../ui';
 import { useProposals } from '../chart/useProposals';
 
-type DeviationsProps = { readonly chart: Chart; readonly step: Step; readonly kit: Kit | undefined; readonly onDeviate: (deviation: Deviation) => void; readonly onClose: () => void };
+type DeviationsProps = { readonly chart: Chart; readonly step: Step; readonly kit: Kit | undefined; readonly onDeviate: (deviation: Deviation) => void };
 
 /** More, less, another product, skipped, or a note: two touches each. */
 export function Deviations({ chart, step, kit, onDeviate }: DeviationsProps) {

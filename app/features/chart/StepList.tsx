@@ -23,8 +23,8 @@ export function StepList({ steps, selected, onSelect, renderDrawer }: StepListPr
             >
               <Notch kind={step.role} number={i + 1} />
               <Column gap={0} flex={1} paddingTop="$2">
-                <Body fontWeight={on ? '700' : '400'}>{step.title}</Body>
-                <Label>{useInWords(step.use)}</Label>
+                <Body textAlign="left" fontWeight={on ? '700' : '400'}>{step.title}</Body>
+                <Label textAlign="left">{useInWords(step.use)}</Label>
               </Column>
               <Column gap={0} alignItems="flex-end" paddingTop="$2" flexDirection="row">
                 {colourOfUse(step.use) ? <Swatch lab={colourOfUse(step.use)} size={28} /> : null}

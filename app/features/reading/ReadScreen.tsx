@@ -10,7 +10,7 @@ import { Body, Button, Column, Field, Figure, Judged, Label, Line, Ready, Screen
 import { landmarksFor, newestSkin } from '../clients/snapshot';
 import { FaceStage } from '../face/FaceStage';
 import { labInWords, stepsInWords } from '../words/colours';
-import { adviceFor, keptZones, nextZone, ZONE_SPOTS, type Samples } from './readingView';
+import { adviceFor, keptZones, nextZone, READING_BOX, ZONE_SPOTS, type Samples } from './readingView';
 
 /** A guided reading: zones on the face, several samples each, outliers set aside. */
 export function ReadScreen({ id }: { readonly id: string }) {
@@ -104,7 +104,7 @@ function ZoneFace({ client, samples, zone, onZone }: { readonly client: ClientAn
   const landmarks = landmarksFor(client.measurements);
   return (
     <Judged padding={0}>
-      <FaceStage landmarks={landmarks} features={client.features} height={wide ? 560 : 330} label="Zones to read" framing="bust">
+      <FaceStage landmarks={landmarks} features={client.features} height={wide ? 560 : 350} label="Zones to read" framing={READING_BOX}>
         {(toPixels) =>
           SKIN_ZONES.map((name) => {
             const [x, y] = toPixels(ZONE_SPOTS[name]);

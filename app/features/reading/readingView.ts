@@ -2,16 +2,19 @@ import { SKIN_ZONES, summariseReadings, type Lab, type SampleSummary, type SkinZ
 
 export type Samples = { readonly [zone in SkinZone]?: readonly Lab[] };
 
-/** Where each zone is touched on the canonical face, in mm; paired zones on the client's left. */
+/** Where each zone is touched on the canonical face, in mm; sides alternate so that no two targets meet. */
 export const ZONE_SPOTS: Readonly<Record<SkinZone, readonly [number, number]>> = {
   forehead: [0, -46],
-  cheek: [40, 30],
-  underEye: [31, 14],
-  mouthSide: [37, 62],
+  cheek: [46, 32],
+  underEye: [-31, 15],
+  mouthSide: [-40, 62],
   chin: [0, 94],
   neck: [0, 132],
-  decollete: [0, 176],
+  decollete: [0, 174],
 };
+
+/** The box shown while reading, in mm: hairline to collarbones. */
+export const READING_BOX = [-92, -84, 184, 280] as const;
 
 /** What to do next in a zone, in words. */
 export function adviceFor(summary: SampleSummary | null): string {

@@ -73,7 +73,7 @@ const capital = (text: string): string => text.charAt(0).toUpperCase() + text.sl
 
 /** Brings a guided placement back inside its limits by easing reach, then lift, then width towards the guide. */
 export function withinLimits(placement: Placement, landmarks: Landmarks, features: Features = PLAIN_FEATURES): Placement {
-  if (!('guide' in placement)) return placement;
+  if (!('guide' in placement) || checkLimits(placement, landmarks, features).length === 0) return placement;
   const given = { ...INITIAL_PARAMS, ...placement.params };
   for (const ease of [0, 0.25, 0.5, 0.75, 1]) {
     const towards = (value: number, initial: number): number => value + (initial - value) * ease;

@@ -52,6 +52,9 @@ export function lawfulSpan(half: HalfFace, line: Polyline): readonly [start: num
   return [start, 1];
 }
 
+/** Handles stand this far off the stroke, so that a finger on one does not cover it or the next. */
+const HANDLE_CLEAR = 9;
+
 const soften = (t: number): number => Math.min(1, Math.sin(Math.PI * clamp(t, 0, 1)) * 2.6 + 0.12);
 
 function contour(half: HalfFace, face: FaceModel, params: GuideParams): GuideShape {
@@ -118,17 +121,18 @@ function shifted(line: Polyline, mm: number): Polyline {
 /** A stroke clipped to the face, with its handles. */
 export function stroke(half: HalfFace, face: FaceModel, spine: Polyline, halfWidth: (t: number) => number, fade: readonly [number, number], featherMm: number): GuideShape {
   const local = face.outline.map(half.fromFace);
-  const middle = Math.floor(spine.length / 2);
-  const normal = normalsOf(spine)[middle]!;
-  const w = halfWidth(0.5);
-  const at = spine[middle]!;
+  const normals = normalsOf(spine);
+  const beside = (t: number, mm: number): Point => {
+    const i = Math.round(t * (spine.length - 1));
+    return [spine[i]![0] + normals[i]![0] * mm, spine[i]![1] + normals[i]![1] * mm];
+  };
   return {
     region: intersectRegions([ribbon(spine, halfWidth)], [local]),
     line: spine,
     handles: {
       reach: spine[spine.length - 1]!,
-      liftMm: at,
-      width: [at[0] + normal[0] * w, at[1] + normal[1] * w],
+      liftMm: beside(0.5, -HANDLE_CLEAR),
+      width: beside(0.15, halfWidth(0.15) + HANDLE_CLEAR),
     },
     featherMm,
     fade,

@@ -5,7 +5,7 @@ import { eyesInk } from './eyes';
 import { hairInk } from './hair';
 import { earInk, faceInk, neckInk } from './head';
 import type { Ink } from './ink';
-import { beardInk, browsInk, linesInk, mouthInk, noseInk } from './middle';
+import { beardInk, browsInk, linesInk, lipsInk, mouthInk, noseInk } from './middle';
 
 export { pathOf, type Ink, type InkFill } from './ink';
 
@@ -36,7 +36,7 @@ function draw(landmarks: Landmarks, features: Features): LineArt {
   const top = landmarks.vertex[1] - 18;
   const bottom = landmarks.sternal_notch[1] + 9;
   return {
-    ground: [...hair.behind, ...neckInk(face), ...(features.hair === 'covered' ? [] : earInk(face)), ...faceInk(face)],
+    ground: [...hair.behind, ...neckInk(face), ...(features.hair === 'covered' ? [] : earInk(face)), ...faceInk(face), ...lipsInk(face)],
     lines: [...eyesInk(face), ...noseInk(face), ...mouthInk(face), ...linesInk(face), ...beardInk(face), ...browsInk(face), ...hair.front],
     viewBox: [-104, top, 208, bottom - top],
   };

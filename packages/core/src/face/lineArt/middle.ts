@@ -64,16 +64,28 @@ export function noseInk(face: FaceModel): Ink[] {
   });
 }
 
-/** Lips with a tint, the line between them darkest, and a hint of the groove above and the chin below. */
+const lipLines = (): { upper: Point[]; middle: Point[]; lower: Point[] } => ({
+  upper: mirrored([...throughPoints(UPPER_LIP, 0.8)].reverse()),
+  middle: mirrored(throughPoints(MOUTH_LINE, 0.8)),
+  lower: mirrored(throughPoints(LOWER_LIP, 0.8)),
+});
+
+/** The lips' own tint, part of the ground: placed colour goes over it. */
+export function lipsInk(face: FaceModel): Ink[] {
+  const { upper, middle, lower } = lipLines();
+  const closing = [...middle].reverse();
+  return [
+    filled('upper lip', [[...upper, ...closing].map(face.warp.toFace)], 'lip', 0.95, 2),
+    filled('lower lip', [[...lower, ...closing].map(face.warp.toFace)], 'lip', 0.6, 2),
+  ];
+}
+
+/** The lines of the mouth, darkest between the lips, and a hint of the groove above and the chin below. */
 export function mouthInk(face: FaceModel): Ink[] {
   const carry = (line: Polyline, step = 0.8): Point[] => throughPoints(line, step).map(face.warp.toFace);
-  const upper = mirrored([...throughPoints(UPPER_LIP, 0.8)].reverse());
-  const middle = mirrored(throughPoints(MOUTH_LINE, 0.8));
-  const lower = mirrored(throughPoints(LOWER_LIP, 0.8));
+  const { upper, middle, lower } = lipLines();
   const toFace = face.warp.toFace;
   return [
-    filled('upper lip', [[...upper, ...[...middle].reverse()].map(toFace)], 'lip', 0.95, 2),
-    filled('lower lip', [[...lower, ...[...middle].reverse()].map(toFace)], 'lip', 0.6, 2),
     inked('upper lip', upper.map(toFace), [0.08, 0.25, 0.3, 0.32, 0.34, 0.3, 0.34, 0.32, 0.3, 0.25, 0.08], 0.85),
     inked('lower lip', lower.map(toFace), [0.02, 0.1, 0.26, 0.34, 0.34, 0.26, 0.1, 0.02], 0.75),
     inked('mouth', middle.map(toFace), [0.3, 0.42, 0.36, 0.45, 0.5, 0.45, 0.36, 0.42, 0.3]),
