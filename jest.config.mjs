@@ -1,8 +1,5 @@
 const swc = {
-  '^.+\\.(ts|tsx|js|mjs)$': [
-    '@swc/jest',
-    { jsc: { parser: { syntax: 'typescript', tsx: false }, target: 'es2022' }, module: { type: 'commonjs' } },
-  ],
+  '^.+\\.(ts|tsx|js|mjs)$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: false }, target: 'es2022' }, module: { type: 'commonjs' } }],
 };
 const plain = (name, root) => ({
   displayName: name,
@@ -14,5 +11,12 @@ const plain = (name, root) => ({
 });
 
 export default {
-  projects: [plain('core', 'packages/core'), plain('contract', 'packages/contract'), plain('demo', 'demo'), plain('server', 'server'), '<rootDir>/app'],
+  projects: [
+    plain('core', 'packages/core'),
+    plain('contract', 'packages/contract'),
+    plain('demo', 'demo'),
+    plain('server', 'server'),
+    plain('e2e', 'e2e'),
+    '<rootDir>/app',
+  ],
 };

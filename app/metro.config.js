@@ -8,7 +8,8 @@ config.resolver.resolveRequest = (context, name, platform) => {
   if (platform === 'web' && LEFT_OUT.has(name)) return { type: 'empty' };
   const resolve = resolveRequest ?? context.resolveRequest;
   // Its modules export a function called Object, which Metro's own `Object.defineProperty` then meets: take the CommonJS build.
-  if (name.startsWith('@sinclair/typebox') || context.originModulePath.includes('/@sinclair/typebox/')) return resolve({ ...context, isESMImport: false }, name, platform);
+  if (name.startsWith('@sinclair/typebox') || context.originModulePath.includes('/@sinclair/typebox/'))
+    return resolve({ ...context, isESMImport: false }, name, platform);
   return resolve(context, name, platform);
 };
 

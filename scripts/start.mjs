@@ -44,7 +44,15 @@ for (const { email, password, role, name } of signIns) console.log(`  ${email.pa
 console.log('\nCtrl-C stops it, the database too.');
 
 async function startDev() {
-  const env = { ...process.env, TOILE_OWNER_URL: database.ownerUrl, TOILE_APP_URL: database.appUrl, TOILE_SESSION_SECRET: database.sessionSecret, TOILE_PORT: String(port), TOILE_STUDIOS: studios.join(':'), TOILE_LOG: 'info' };
+  const env = {
+    ...process.env,
+    TOILE_OWNER_URL: database.ownerUrl,
+    TOILE_APP_URL: database.appUrl,
+    TOILE_SESSION_SECRET: database.sessionSecret,
+    TOILE_PORT: String(port),
+    TOILE_STUDIOS: studios.join(':'),
+    TOILE_LOG: 'info',
+  };
   children.push(start('npx', ['tsx', 'watch', 'server/src/main.ts'], { env, detached: true }));
   const expo = { ...process.env, TOILE_API: `http://127.0.0.1:${port}`, EXPO_NO_TELEMETRY: '1' };
   children.push(start('npx', ['expo', 'start', '--web', '--port', String(port + 1), '--offline'], { cwd: path.join(root, 'app'), env: expo, detached: true }));

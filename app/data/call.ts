@@ -28,7 +28,11 @@ export async function call<T>(name: RouteName, options: CallOptions = {}): Promi
   if (options.body !== undefined) headers['content-type'] = 'application/json';
   let response: Response;
   try {
-    response = await fetch(pathTo(name, options.params, options.query), { method, headers, body: options.body === undefined ? undefined : JSON.stringify(options.body) });
+    response = await fetch(pathTo(name, options.params, options.query), {
+      method,
+      headers,
+      body: options.body === undefined ? undefined : JSON.stringify(options.body),
+    });
   } catch {
     throw new CallError('The studio cannot be reached. Check the connection and try again.', null);
   }

@@ -17,7 +17,12 @@ import type { Remote } from '../ui';
 import { call } from './call';
 
 /** One definition for every read: the path is the key, the route the fetcher. `null` params wait. */
-function useRead<T>(name: RouteName, params: Readonly<Record<string, string>> | null = {}, query: Readonly<Record<string, string | undefined>> = {}, keep = false): Remote<T> {
+function useRead<T>(
+  name: RouteName,
+  params: Readonly<Record<string, string>> | null = {},
+  query: Readonly<Record<string, string | undefined>> = {},
+  keep = false,
+): Remote<T> {
   const key = params === null ? null : pathTo(name, params, query);
   const { data, error, mutate } = useSWR<T, Error>(key, () => call<T>(name, { params: params ?? {}, query }), { keepPreviousData: keep });
   return { data, error, retry: () => void mutate() };

@@ -33,7 +33,16 @@ export function Choice<T extends string>({ label, options, chosen, onChange, sev
               aria-checked={on}
               aria-label={words?.[option] ?? option}
               onPress={() => toggle(option)}
-              style={{ minHeight: 44, minWidth: 44, paddingHorizontal: 12, justifyContent: 'center', borderWidth: 1, borderRadius: 2, borderColor: on ? c.ink : c.line, backgroundColor: on ? c.ink : c.surface }}
+              style={{
+                minHeight: 44,
+                minWidth: 44,
+                paddingHorizontal: 12,
+                justifyContent: 'center',
+                borderWidth: 1,
+                borderRadius: 2,
+                borderColor: on ? c.ink : c.line,
+                backgroundColor: on ? c.ink : c.surface,
+              }}
             >
               <Body color={on ? '$onInk' : '$ink'}>{`${on ? '✓ ' : ''}${words?.[option] ?? option}`}</Body>
             </Pressable>

@@ -50,9 +50,36 @@ export function DragTarget({ label, mark, x, y, value, minimum, maximum, unit, o
       onPointerUp={() => (from.current = null)}
       onPointerCancel={() => (from.current = null)}
       onKeyDown={key}
-      style={{ position: 'absolute', left: x - 22, top: y - 22, width: 44, height: 44, display: 'flex', alignItems: 'center', justifyContent: 'center', touchAction: 'none', cursor: 'grab', userSelect: 'none' }}
+      style={{
+        position: 'absolute',
+        left: x - 22,
+        top: y - 22,
+        width: 44,
+        height: 44,
+        display: 'flex',
+        alignItems: 'center',
+        justifyContent: 'center',
+        touchAction: 'none',
+        cursor: 'grab',
+        userSelect: 'none',
+      }}
     >
-      <span style={{ width: 24, height: 24, boxSizing: 'border-box', border: `2px solid ${c.woad}`, background: c.surface, color: c.woad, fontSize: 14, lineHeight: '20px', fontWeight: 700, textAlign: 'center' }}>{mark}</span>
+      <span
+        style={{
+          width: 24,
+          height: 24,
+          boxSizing: 'border-box',
+          border: `2px solid ${c.woad}`,
+          background: c.surface,
+          color: c.woad,
+          fontSize: 14,
+          lineHeight: '20px',
+          fontWeight: 700,
+          textAlign: 'center',
+        }}
+      >
+        {mark}
+      </span>
     </div>
   );
 }

@@ -24,7 +24,19 @@ export function Row({ title, detail, fact, before, chosen = false, label, onPres
       aria-label={label ?? [title, detail, fact].filter(Boolean).join(', ')}
       aria-current={chosen ? 'page' : undefined}
       onPress={onPress}
-      style={({ pressed }) => ({ minHeight: 56, paddingVertical: 8, paddingHorizontal: 4, flexDirection: 'row', alignItems: 'center', gap: 12, borderBottomWidth: 1, borderBottomColor: c.line, borderLeftWidth: chosen ? 4 : 0, borderLeftColor: c.woad, backgroundColor: pressed ? c.raised : 'transparent' })}
+      style={({ pressed }) => ({
+        minHeight: 56,
+        paddingVertical: 8,
+        paddingHorizontal: 4,
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: 12,
+        borderBottomWidth: 1,
+        borderBottomColor: c.line,
+        borderLeftWidth: chosen ? 4 : 0,
+        borderLeftColor: c.woad,
+        backgroundColor: pressed ? c.raised : 'transparent',
+      })}
     >
       {before}
       <Column gap={2} flex={1} paddingLeft={chosen ? 8 : 0}>

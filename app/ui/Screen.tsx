@@ -25,7 +25,12 @@ export function Screen({ title, above, onBack, aside, foot, children, widest = 1
       <ScrollView style={{ flex: 1 }} contentContainerStyle={{ padding: 16, paddingBottom: 32, width: '100%', maxWidth: widest, alignSelf: 'center' }}>
         <Line marginBottom="$3" flexWrap="nowrap" alignItems="flex-start">
           {onBack ? (
-            <Pressable role="button" aria-label="Back" onPress={onBack} style={{ width: 44, height: 44, marginLeft: -12, alignItems: 'center', justifyContent: 'center' }}>
+            <Pressable
+              role="button"
+              aria-label="Back"
+              onPress={onBack}
+              style={{ width: 44, height: 44, marginLeft: -12, alignItems: 'center', justifyContent: 'center' }}
+            >
               <BackIcon color={c.ink} size={24} />
             </Pressable>
           ) : null}

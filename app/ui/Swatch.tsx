@@ -14,7 +14,14 @@ export function Swatch({ lab, beside = null, size = 32, label }: SwatchProps) {
   const side = Math.max(28, size);
   return (
     <View role="img" aria-label={label ?? 'colour sample'} flexDirection="row" backgroundColor="$judged" padding={4} flexShrink={0}>
-      <View width={side} height={side} backgroundColor={lab ? labToHex(lab) : undefined} borderWidth={lab ? 0 : 1} borderStyle="dashed" borderColor="$inkSoft" />
+      <View
+        width={side}
+        height={side}
+        backgroundColor={lab ? labToHex(lab) : undefined}
+        borderWidth={lab ? 0 : 1}
+        borderStyle="dashed"
+        borderColor="$inkSoft"
+      />
       {beside ? <View width={side} height={side} backgroundColor={labToHex(beside)} /> : null}
     </View>
   );

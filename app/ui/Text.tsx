@@ -6,6 +6,21 @@ export const Body = styled(TamaguiText, { name: 'Body', fontFamily: '$body', fon
 export const Label = styled(TamaguiText, { name: 'Label', fontFamily: '$body', fontSize: '$2', lineHeight: '$2', color: '$inkSoft' });
 /** Names and headings: the one place for the serif. */
 export const Heading = styled(TamaguiText, { name: 'Heading', fontFamily: '$heading', fontSize: '$6', lineHeight: '$6', color: '$ink', role: 'heading' });
-export const Subheading = styled(TamaguiText, { name: 'Subheading', fontFamily: '$body', fontWeight: '700', fontSize: '$3', lineHeight: '$3', color: '$ink', role: 'heading' });
+export const Subheading = styled(TamaguiText, {
+  name: 'Subheading',
+  fontFamily: '$body',
+  fontWeight: '700',
+  fontSize: '$3',
+  lineHeight: '$3',
+  color: '$ink',
+  role: 'heading',
+});
 /** Figures with their units, aligned in columns. */
-export const Figure = styled(TamaguiText, { name: 'Figure', fontFamily: '$body', fontSize: '$3', lineHeight: '$3', color: '$ink', fontVariant: ['tabular-nums'] });
+export const Figure = styled(TamaguiText, {
+  name: 'Figure',
+  fontFamily: '$body',
+  fontSize: '$3',
+  lineHeight: '$3',
+  color: '$ink',
+  fontVariant: ['tabular-nums'],
+});

@@ -55,7 +55,14 @@ const tokens = createTokens({
 
 const sizes = { 1: 13, 2: 14, 3: 16, true: 16, 4: 18, 5: 22, 6: 28, 7: 34, 8: 40 };
 const lineHeights = { 1: 18, 2: 20, 3: 23, true: 23, 4: 25, 5: 28, 6: 34, 7: 40, 8: 46 };
-const body = createFont({ family: 'Atkinson, sans-serif', size: sizes, lineHeight: lineHeights, weight: { true: '400' }, letterSpacing: { true: 0 }, face: { 400: { normal: 'Atkinson' }, 700: { normal: 'AtkinsonBold' } } });
+const body = createFont({
+  family: 'Atkinson, sans-serif',
+  size: sizes,
+  lineHeight: lineHeights,
+  weight: { true: '400' },
+  letterSpacing: { true: 0 },
+  face: { 400: { normal: 'Atkinson' }, 700: { normal: 'AtkinsonBold' } },
+});
 const heading = createFont({ family: 'Fraunces, serif', size: sizes, lineHeight: lineHeights, weight: { true: '500' }, letterSpacing: { true: 0 } });
 
 export const config = createTamagui({

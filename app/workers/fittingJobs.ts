@@ -1,8 +1,31 @@
-import { fitLook, proposeProducts, refitChart, type Chart, type ClientSnapshot, type FitContext, type FittedLook, type Kit, type Look, type Occasion, type Proposal, type Refit, type Stamp, type Step } from '@toile/core';
+import {
+  fitLook,
+  proposeProducts,
+  refitChart,
+  type Chart,
+  type ClientSnapshot,
+  type FitContext,
+  type FittedLook,
+  type Kit,
+  type Look,
+  type Occasion,
+  type Proposal,
+  type Refit,
+  type Stamp,
+  type Step,
+} from '@toile/core';
 
 export type FittingRequest =
   | { readonly kind: 'fit'; readonly look: Look; readonly client: ClientSnapshot; readonly kit: Kit; readonly occasion: Occasion; readonly stamp: Stamp }
-  | { readonly kind: 'refit'; readonly worn: Chart; readonly client: ClientSnapshot; readonly kit: Kit; readonly occasion: Occasion; readonly stamp: Stamp & { readonly version: number }; readonly forbids: Look['forbids'] }
+  | {
+      readonly kind: 'refit';
+      readonly worn: Chart;
+      readonly client: ClientSnapshot;
+      readonly kit: Kit;
+      readonly occasion: Occasion;
+      readonly stamp: Stamp & { readonly version: number };
+      readonly forbids: Look['forbids'];
+    }
   | { readonly kind: 'propose'; readonly step: Step; readonly context: FitContext };
 
 export type FittingAnswer = { readonly fit: FittedLook } | { readonly refit: Refit } | { readonly propose: readonly Proposal[] };

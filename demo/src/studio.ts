@@ -37,22 +37,46 @@ type Zones = Record<SkinZone, Lab[]>;
 function sampled(skin: Record<SkinZone, Lab>, seed: string): Zones {
   const random = seededRandom(seedFromText(seed));
   const five = (zone: SkinZone): Lab[] => Array.from({ length: 5 }, () => roundLab(simulateSample(skin[zone], random)));
-  return { forehead: five('forehead'), cheek: five('cheek'), underEye: five('underEye'), mouthSide: five('mouthSide'), chin: five('chin'), neck: five('neck'), decollete: five('decollete') };
+  return {
+    forehead: five('forehead'),
+    cheek: five('cheek'),
+    underEye: five('underEye'),
+    mouthSide: five('mouthSide'),
+    chin: five('chin'),
+    neck: five('neck'),
+    decollete: five('decollete'),
+  };
 }
 
 const roundLab = (lab: Lab): Lab => [Math.round(lab[0] * 100) / 100, Math.round(lab[1] * 100) / 100, Math.round(lab[2] * 100) / 100];
 
 function reading(client: DemoClient, date: string): Reading {
-  return { id: idFor(`reading ${client.name} ${date}`), clientId: client.id, at: `${date}T10:00:00Z`, by: 'Runa Castellane', source: 'reader', zones: sampled(client.skin, `${client.name} first reading`) };
+  return {
+    id: idFor(`reading ${client.name} ${date}`),
+    clientId: client.id,
+    at: `${date}T10:00:00Z`,
+    by: 'Runa Castellane',
+    source: 'reader',
+    zones: sampled(client.skin, `${client.name} first reading`),
+  };
 }
 
 function snapshot(client: DemoClient, from: Reading): ClientSnapshot {
   const skin = Object.fromEntries(SKIN_ZONES.map((zone) => [zone, summariseReadings(from.zones[zone] ?? [])!.lab]));
-  return { id: client.id, name: client.name, landmarks: inferLandmarks(client.measurements), features: client.features, skin, readingId: from.id, sensitivities: [...client.sensitivities] };
+  return {
+    id: client.id,
+    name: client.name,
+    landmarks: inferLandmarks(client.measurements),
+    features: client.features,
+    skin,
+    readingId: from.id,
+    sensitivities: [...client.sensitivities],
+  };
 }
 
 function fitted(client: DemoClient, look: string, from: Reading, kit: Kit, occasion: Occasion, at: string, reason: string): Chart {
-  return fitLook(lookNamed(look), snapshot(client, from), kit, occasion, { id: idFor(`chart ${client.name} ${look}`), author: 'Runa Castellane', at, reason }).chart;
+  return fitLook(lookNamed(look), snapshot(client, from), kit, occasion, { id: idFor(`chart ${client.name} ${look}`), author: 'Runa Castellane', at, reason })
+    .chart;
 }
 
 /** The demo studio as one document, dated around a day (YYYY-MM-DD) so that there is always something next. */
@@ -63,25 +87,82 @@ export function demoStudio(today: string): StudioBundle {
   const portraits = daysFrom(today, 2);
   const eightMonthsAgo = daysFrom(today, -243);
 
-  const readings = CLIENTS.filter((c) => c.name !== 'Beatrix Lindqvist').map((c) => reading(c, c.driftSteps !== 0 ? eightMonthsAgo : daysFrom(today, -6 - (c.birthYear % 19))));
+  const readings = CLIENTS.filter((c) => c.name !== 'Beatrix Lindqvist').map((c) =>
+    reading(c, c.driftSteps !== 0 ? eightMonthsAgo : daysFrom(today, -6 - (c.birthYear % 19))),
+  );
   const readingOf = (name: string): Reading => readings.find((r) => r.clientId === clientNamed(name).id)!;
 
   const bride = clientNamed('Isaura Penhallow');
-  const occasion = (kind: Occasion['kind'], date: string, hoursToLast: number): Occasion => ({ kind, date, lights: kind === 'gala' ? ['indoor', 'flash'] : ['daylight', 'flash'], hoursToLast, camera: true });
-  const trial = fitted(bride, 'Harbour Morning', readingOf(bride.name), kit, occasion('trial', daysFrom(today, -21), 5), `${daysFrom(today, -21)}T10:30:00Z`, 'Trial');
+  const occasion = (kind: Occasion['kind'], date: string, hoursToLast: number): Occasion => ({
+    kind,
+    date,
+    lights: kind === 'gala' ? ['indoor', 'flash'] : ['daylight', 'flash'],
+    hoursToLast,
+    camera: true,
+  });
+  const trial = fitted(
+    bride,
+    'Harbour Morning',
+    readingOf(bride.name),
+    kit,
+    occasion('trial', daysFrom(today, -21), 5),
+    `${daysFrom(today, -21)}T10:30:00Z`,
+    'Trial',
+  );
   const calmer = nextVersion(
-    { ...trial, occasion: occasion('wedding', wedding, 12), steps: trial.steps.map((s) => (s.role === 'lip' && !s.variant ? { ...s, note: `${s.note} One tone calmer than at the trial.` } : s)) },
+    {
+      ...trial,
+      occasion: occasion('wedding', wedding, 12),
+      steps: trial.steps.map((s) => (s.role === 'lip' && !s.variant ? { ...s, note: `${s.note} One tone calmer than at the trial.` } : s)),
+    },
     trial,
     { author: 'Runa Castellane', at: `${daysFrom(today, -20)}T17:00:00Z`, reason: 'After the trial: a calmer lip, the rest stays' },
   );
-  const mother = fitted(clientNamed('Morwenna Penhallow'), 'Choir Loft', readingOf('Morwenna Penhallow'), kit, occasion('wedding', wedding, 10), `${daysFrom(today, -20)}T12:00:00Z`, 'Soft, with the eyes placed open');
-  const gmaster = fitted(clientNamed('Ignace Dovrel'), 'Plain Cloth', readingOf('Ignace Dovrel'), kit, occasion('gala', gala, 6), `${daysFrom(today, -3)}T09:00:00Z`, 'For the lamps');
-  const attendant = fitted(clientNamed('Leocadia Brandt'), 'Harbour Morning', readingOf('Leocadia Brandt'), kit, occasion('wedding', wedding, 12), `${daysFrom(today, -12)}T15:00:00Z`, 'Fitted from the bride’s look');
+  const mother = fitted(
+    clientNamed('Morwenna Penhallow'),
+    'Choir Loft',
+    readingOf('Morwenna Penhallow'),
+    kit,
+    occasion('wedding', wedding, 10),
+    `${daysFrom(today, -20)}T12:00:00Z`,
+    'Soft, with the eyes placed open',
+  );
+  const gmaster = fitted(
+    clientNamed('Ignace Dovrel'),
+    'Plain Cloth',
+    readingOf('Ignace Dovrel'),
+    kit,
+    occasion('gala', gala, 6),
+    `${daysFrom(today, -3)}T09:00:00Z`,
+    'For the lamps',
+  );
+  const attendant = fitted(
+    clientNamed('Leocadia Brandt'),
+    'Harbour Morning',
+    readingOf('Leocadia Brandt'),
+    kit,
+    occasion('wedding', wedding, 12),
+    `${daysFrom(today, -12)}T15:00:00Z`,
+    'Fitted from the bride’s look',
+  );
   const singer = clientNamed('Thandeka Moor');
-  const worn = fitted(singer, 'Lamplight', readingOf(singer.name), kit, occasion('gala', daysFrom(eightMonthsAgo, 1), 6), `${eightMonthsAgo}T11:00:00Z`, 'Spring gala');
+  const worn = fitted(
+    singer,
+    'Lamplight',
+    readingOf(singer.name),
+    kit,
+    occasion('gala', daysFrom(eightMonthsAgo, 1), 6),
+    `${eightMonthsAgo}T11:00:00Z`,
+    'Spring gala',
+  );
 
   const step = (chart: Chart, role: string): string => chart.steps.find((s) => s.role === role && !s.variant)!.id;
-  const event = (chart: Chart, stepId: string, n: number, more: Pick<StudioBundle['events'][number], 'kind' | 'deviation'>): StudioBundle['events'][number] => ({
+  const event = (
+    chart: Chart,
+    stepId: string,
+    n: number,
+    more: Pick<StudioBundle['events'][number], 'kind' | 'deviation'>,
+  ): StudioBundle['events'][number] => ({
     id: idFor(`event ${chart.id} ${stepId} ${n}`),
     chartId: chart.id,
     version: chart.version,
@@ -91,7 +172,14 @@ export function demoStudio(today: string): StudioBundle {
     ...more,
   });
 
-  const visit = (name: string, kind: Occasion['kind'], date: string, startsAt: string, place: string, more: { readyBy?: string; party?: string; chart?: Chart } = {}): StudioBundle['visits'][number] => ({
+  const visit = (
+    name: string,
+    kind: Occasion['kind'],
+    date: string,
+    startsAt: string,
+    place: string,
+    more: { readyBy?: string; party?: string; chart?: Chart } = {},
+  ): StudioBundle['visits'][number] => ({
     id: idFor(`visit ${name} ${kind} ${place}`),
     clientId: clientNamed(name).id,
     kind,
@@ -114,7 +202,11 @@ export function demoStudio(today: string): StudioBundle {
       id: c.id,
       name: c.name,
       phone: `+00 555 01${String(10 + i)}`,
-      email: `${c.name.normalize('NFD').replace(/[^A-Za-z ]/g, '').toLowerCase().replace(/ /g, '.')}@post.example`,
+      email: `${c.name
+        .normalize('NFD')
+        .replace(/[^A-Za-z ]/g, '')
+        .toLowerCase()
+        .replace(/ /g, '.')}@post.example`,
       birthYear: c.birthYear,
       guardianConsent: c.guardianConsent,
       sensitivities: [...c.sensitivities],
@@ -128,9 +220,28 @@ export function demoStudio(today: string): StudioBundle {
     units: [...kit.units],
     looks: [...LOOKS],
     parties: [
-      { id: idFor(`party ${skerry.party}`), name: skerry.party, date: wedding, place: 'Pell Skerry lighthouse', notes: 'The ferry leaves the river quay at 06:40 and cannot cross again before 15:10. Ceremony at 13:00 on the lamp gallery, wind likely. No shop on the island: pack spares.' },
-      { id: idFor(`party ${guild.party}`), name: guild.party, date: gala, place: 'Furnace Hall, Ostermouth', notes: 'Speeches from 19:30 under hot lamps, photographs before.' },
-      { id: idFor(`party ${choir.party}`), name: choir.party, date: portraits, place: 'St Orrin’s loft', notes: 'Window light from the north; portraits every twenty minutes from 10:00.' },
+      {
+        id: idFor(`party ${skerry.party}`),
+        name: skerry.party,
+        date: wedding,
+        place: 'Pell Skerry lighthouse',
+        notes:
+          'The ferry leaves the river quay at 06:40 and cannot cross again before 15:10. Ceremony at 13:00 on the lamp gallery, wind likely. No shop on the island: pack spares.',
+      },
+      {
+        id: idFor(`party ${guild.party}`),
+        name: guild.party,
+        date: gala,
+        place: 'Furnace Hall, Ostermouth',
+        notes: 'Speeches from 19:30 under hot lamps, photographs before.',
+      },
+      {
+        id: idFor(`party ${choir.party}`),
+        name: choir.party,
+        date: portraits,
+        place: 'St Orrin’s loft',
+        notes: 'Window light from the north; portraits every twenty minutes from 10:00.',
+      },
     ],
     visits: [
       visit('Thandeka Moor', 'portrait', portraits, '09:00', 'St Orrin’s loft', { ...choir, readyBy: '10:00' }),
@@ -152,7 +263,14 @@ export function demoStudio(today: string): StudioBundle {
     charts: [trial, calmer, mother, gmaster, attendant, worn],
     events: [
       ...worn.steps.map((s, i) => event(worn, s.id, i, { kind: 'done' })),
-      event(worn, step(worn, 'base'), 40, { kind: 'deviation', deviation: { kind: 'amount', measures: Math.max(2, worn.steps.find((s) => s.role === 'base')!.use.reduce((n, u) => n + u.parts, 0) * 2), note: 'Hot hall, she wanted it fuller.' } }),
+      event(worn, step(worn, 'base'), 40, {
+        kind: 'deviation',
+        deviation: {
+          kind: 'amount',
+          measures: Math.max(2, worn.steps.find((s) => s.role === 'base')!.use.reduce((n, u) => n + u.parts, 0) * 2),
+          note: 'Hot hall, she wanted it fuller.',
+        },
+      }),
       event(worn, step(worn, 'lip'), 41, { kind: 'deviation', deviation: { kind: 'note', note: 'Asked for a calmer lip by the end of the evening.' } }),
     ],
   };

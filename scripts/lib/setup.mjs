@@ -78,8 +78,31 @@ export function ensureBuilt() {
 }
 
 function bundle(entry, to) {
-  const externals = ['@node-rs/argon2', 'pg', 'pino', 'pino-http', 'express', 'express-session', 'connect-pg-simple', 'helmet', 'compression', 'express-rate-limit', 'kysely'];
-  run('npx', ['esbuild', entry, '--bundle', '--platform=node', '--format=esm', '--target=node20', '--main-fields=module,main', '--log-level=warning', `--outfile=.toile/${to}`, ...externals.map((e) => `--external:${e}`)]);
+  const externals = [
+    '@node-rs/argon2',
+    'pg',
+    'pino',
+    'pino-http',
+    'express',
+    'express-session',
+    'connect-pg-simple',
+    'helmet',
+    'compression',
+    'express-rate-limit',
+    'kysely',
+  ];
+  run('npx', [
+    'esbuild',
+    entry,
+    '--bundle',
+    '--platform=node',
+    '--format=esm',
+    '--target=node20',
+    '--main-fields=module,main',
+    '--log-level=warning',
+    `--outfile=.toile/${to}`,
+    ...externals.map((e) => `--external:${e}`),
+  ]);
 }
 
 /** Every source file below a folder, tests and build output left out. */

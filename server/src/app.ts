@@ -122,7 +122,12 @@ function quietLog(logger: Logger) {
 
 /** Built files with a hash in their name are kept for good; every other address is the app's one page. */
 function serveApp(app: Express, root: string): void {
-  app.use(express.static(root, { index: false, setHeaders: (res, file) => void (file.includes('_expo') && res.set('cache-control', 'public, max-age=31536000, immutable')) }));
+  app.use(
+    express.static(root, {
+      index: false,
+      setHeaders: (res, file) => void (file.includes('_expo') && res.set('cache-control', 'public, max-age=31536000, immutable')),
+    }),
+  );
   app.get('/{*path}', (req, res) => {
     if (path.extname(req.path) !== '') throw new ProblemError('no-such-route');
     res.set('cache-control', 'no-cache').sendFile(path.join(root, 'index.html'));
@@ -136,7 +141,15 @@ function answerError(logger: Logger): ErrorRequestHandler {
   return (error: unknown, _req, res, next) => {
     if (res.headersSent) return next(error);
     const problem = problemFrom(error);
-    if (problem.status >= 500) logger.error({ type: error instanceof Error ? error.name : typeof error, code: codeOf(error), where: error instanceof Error ? error.stack?.split('\n')[1]?.trim() : undefined }, problem.code);
+    if (problem.status >= 500)
+      logger.error(
+        {
+          type: error instanceof Error ? error.name : typeof error,
+          code: codeOf(error),
+          where: error instanceof Error ? error.stack?.split('\n')[1]?.trim() : undefined,
+        },
+        problem.code,
+      );
     res.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
   };
 }

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { ScrollView } from 'react-native';
-import { colourOfUse, useInWords, type Chart, type Kit, type Step } from '@toile/core';
+import { colourOfUse, productsInWords, type Chart, type Kit, type Step } from '@toile/core';
 import { useKit } from '../../data/hooks';
 import { BackIcon, Body, Button, Column, Figure, Heading, Judged, Label, Line, Ready, Screen, Swatch, useColours, View } from '../../ui';
 import { amountInWords, layersOf, stepsShown } from '../chart/chartView';
@@ -72,7 +72,11 @@ function Work({ chair, chart, onLeave }: { readonly chair: ChairWork; readonly c
         </Line>
       ) : null}
       <ScrollView style={{ flex: 1 }}>
-        {open ? <Deviations key={step.id} chart={worn} step={step} kit={kit.data} onDeviate={(d) => (chair.deviate(step.id, d), setOpen(false))} /> : <StepFace chart={worn} step={step} />}
+        {open ? (
+          <Deviations key={step.id} chart={worn} step={step} kit={kit.data} onDeviate={(d) => (chair.deviate(step.id, d), setOpen(false))} />
+        ) : (
+          <StepFace chart={worn} step={step} />
+        )}
         <StepWords step={step} kit={kit.data} />
       </ScrollView>
       <Column gap="$2" padding="$3" borderTopWidth={1} borderTopColor="$line">
@@ -144,7 +148,7 @@ function StepWords({ step, kit }: { readonly step: Step; readonly kit: Kit | und
           {lab ? <Swatch lab={lab} size={64} /> : null}
           <Column gap={0} flex={1}>
             <Body fontSize="$5" lineHeight="$5">
-              {useInWords(step.use)}
+              {productsInWords(step.use)}
             </Body>
             <Figure fontSize="$5" lineHeight="$5" fontWeight="700">
               {amountInWords(step.use)}
@@ -153,7 +157,9 @@ function StepWords({ step, kit }: { readonly step: Step; readonly kit: Kit | und
           </Column>
         </Line>
       ) : null}
-      <Body fontSize="$4" lineHeight="$4">{[step.tool === 'none' ? null : step.tool, step.technique, `${step.handsOnMinutes} min`].filter(Boolean).join(' · ')}</Body>
+      <Body fontSize="$4" lineHeight="$4">
+        {[step.tool === 'none' ? null : step.tool, step.technique, `${step.handsOnMinutes} min`].filter(Boolean).join(' · ')}
+      </Body>
       {step.note ? (
         <Body fontSize="$4" lineHeight="$4">
           {step.note}
@@ -172,7 +178,7 @@ function deviationInWords(d: NonNullable<Step['done']>['deviations'][number]): s
     case 'amount':
       return `Really used ${d.measures}${note}`;
     case 'other product':
-      return `Really used ${useInWords(d.use ?? [])}${note}`;
+      return `Really used ${productsInWords(d.use ?? [])}${note}`;
     case 'skipped':
       return `Skipped${note}`;
     case 'note':

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useInWords, type Chart, type Deviation, type Kit, type Step } from '@toile/core';
+import { productsInWords, type Chart, type Deviation, type Kit, type Step } from '@toile/core';
 import { Body, Button, Column, Field, Label, Line, Rule, Stepper } from '../../ui';
 import { useProposals } from '../chart/useProposals';
 
@@ -16,7 +16,15 @@ export function Deviations({ chart, step, kit, onDeviate }: DeviationsProps) {
     <Column padding="$4" gap="$3" backgroundColor="$surface" borderTopWidth={2} borderTopColor="$ink">
       {planned > 0 ? (
         <Line alignItems="flex-end">
-          <Stepper label={`Really used, planned ${planned}`} value={measures} unit={measures === 1 ? measure : `${measure}s`} minimum={0.5} maximum={60} step={measures < 1 ? 0.5 : 1} onChange={setMeasures} />
+          <Stepper
+            label={`Really used, planned ${planned}`}
+            value={measures}
+            unit={measures === 1 ? measure : `${measure}s`}
+            minimum={0.5}
+            maximum={60}
+            step={measures < 1 ? 0.5 : 1}
+            onChange={setMeasures}
+          />
           <Button kind="main" disabled={measures === planned} onPress={() => onDeviate({ kind: 'amount', measures, note })}>
             Record the amount
           </Button>
@@ -36,15 +44,25 @@ export function Deviations({ chart, step, kit, onDeviate }: DeviationsProps) {
   );
 }
 
-function Others({ chart, step, kit, onPick }: { readonly chart: Chart; readonly step: Step; readonly kit: Kit | undefined; readonly onPick: (use: Step['use']) => void }) {
+function Others({
+  chart,
+  step,
+  kit,
+  onPick,
+}: {
+  readonly chart: Chart;
+  readonly step: Step;
+  readonly kit: Kit | undefined;
+  readonly onPick: (use: Step['use']) => void;
+}) {
   const { list, error } = useProposals(step, chart.client, chart.occasion.date, kit);
   if (error) return <Body color="$madder">{`▲ ${error}`}</Body>;
   if (!list) return <Label>Matching the kit</Label>;
   return (
     <Column gap="$1">
       {list.map((proposal) => (
-        <Button key={useInWords(proposal.use)} onPress={() => onPick([...proposal.use])}>
-          {useInWords(proposal.use)}
+        <Button key={productsInWords(proposal.use)} onPress={() => onPick([...proposal.use])}>
+          {productsInWords(proposal.use)}
         </Button>
       ))}
     </Column>

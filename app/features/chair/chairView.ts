@@ -1,10 +1,18 @@
 import { asWorn, outlineOf, type ChairEvent, type Chart, type ClientSnapshot, type Kit, type Step } from '@toile/core';
 
 /** Steps still to do, and the first of them. */
-export function progressOf(chart: Chart, events: readonly ChairEvent[]): { readonly worn: Chart; readonly doneCount: number; readonly nextIndex: number; readonly minutesLeft: number } {
+export function progressOf(
+  chart: Chart,
+  events: readonly ChairEvent[],
+): { readonly worn: Chart; readonly doneCount: number; readonly nextIndex: number; readonly minutesLeft: number } {
   const worn = asWorn(chart, events);
   const open = worn.steps.map((step, i) => ({ step, i })).filter(({ step }) => !isSettled(step));
-  return { worn, doneCount: worn.steps.length - open.length, nextIndex: open[0]?.i ?? worn.steps.length, minutesLeft: open.reduce((sum, { step }) => sum + step.handsOnMinutes, 0) };
+  return {
+    worn,
+    doneCount: worn.steps.length - open.length,
+    nextIndex: open[0]?.i ?? worn.steps.length,
+    minutesLeft: open.reduce((sum, { step }) => sum + step.handsOnMinutes, 0),
+  };
 }
 
 /** Ticked, or skipped on purpose. */

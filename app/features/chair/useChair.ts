@@ -63,5 +63,7 @@ export function useChair(chartId: string): ChairWork {
 
 function eventOf({ input, by }: Pending): ChairEvent {
   const common = { stepId: input.stepId, at: input.at, by };
-  return input.kind === 'deviation' && input.deviation ? { ...common, kind: 'deviation', deviation: input.deviation } : { ...common, kind: input.kind === 'undone' ? 'undone' : 'done' };
+  return input.kind === 'deviation' && input.deviation
+    ? { ...common, kind: 'deviation', deviation: input.deviation }
+    : { ...common, kind: input.kind === 'undone' ? 'undone' : 'done' };
 }

@@ -61,7 +61,13 @@ export function ChartEditor({ chart, kit, editable, onChange, above }: ChartEdit
       <Column width={wide ? 400 : undefined} gap="$3">
         {above}
         {chart.variants.length > 0 ? (
-          <Choice label="Variant" options={['as planned', ...chart.variants.map((v) => v.id)]} words={Object.fromEntries(chart.variants.map((v) => [v.id, v.name]))} chosen={[variant ?? 'as planned']} onChange={([v]) => setVariant(v === undefined || v === 'as planned' ? null : v)} />
+          <Choice
+            label="Variant"
+            options={['as planned', ...chart.variants.map((v) => v.id)]}
+            words={Object.fromEntries(chart.variants.map((v) => [v.id, v.name]))}
+            chosen={[variant ?? 'as planned']}
+            onChange={([v]) => setVariant(v === undefined || v === 'as planned' ? null : v)}
+          />
         ) : null}
         <Line justifyContent="space-between">
           <Subheading>{`${steps.length} steps`}</Subheading>
@@ -73,7 +79,12 @@ export function ChartEditor({ chart, kit, editable, onChange, above }: ChartEdit
   );
 }
 
-type ChartFaceProps = Pick<ChartEditorProps, 'chart' | 'editable' | 'onChange'> & { readonly selected: string | null; readonly variant: string | null; readonly bare: boolean; readonly height: number };
+type ChartFaceProps = Pick<ChartEditorProps, 'chart' | 'editable' | 'onChange'> & {
+  readonly selected: string | null;
+  readonly variant: string | null;
+  readonly bare: boolean;
+  readonly height: number;
+};
 
 function ChartFace({ chart, selected, variant, bare, editable, onChange, height }: ChartFaceProps) {
   const steps = stepsShown(chart, variant);
@@ -82,12 +93,26 @@ function ChartFace({ chart, selected, variant, bare, editable, onChange, height 
   const { landmarks, features } = chart.client;
   const chalk = useMemo(() => (step && step.role !== 'care' && step.role !== 'base' ? guides(landmarks, features) : null), [step, landmarks, features]);
   return (
-    <FaceStage landmarks={landmarks} features={features} layers={layers} guides={bare ? null : chalk} height={height} label={`Face chart of ${chart.client.name}${step ? `, ${step.title}` : ''}`}>
+    <FaceStage
+      landmarks={landmarks}
+      features={features}
+      layers={layers}
+      guides={bare ? null : chalk}
+      height={height}
+      label={`Face chart of ${chart.client.name}${step ? `, ${step.title}` : ''}`}
+    >
       {(toPixels, mmPerPixel) =>
         step && editable && !bare
           ? step.placements.map((placement, i) =>
               'guide' in placement ? (
-                <Handles key={i} placement={placement} client={chart.client} toPixels={toPixels} mmPerPixel={mmPerPixel} onChange={(next: Placement) => onChange(withPlacement(chart, step.id, i, next))} />
+                <Handles
+                  key={i}
+                  placement={placement}
+                  client={chart.client}
+                  toPixels={toPixels}
+                  mmPerPixel={mmPerPixel}
+                  onChange={(next: Placement) => onChange(withPlacement(chart, step.id, i, next))}
+                />
               ) : null,
             )
           : null
@@ -113,8 +138,23 @@ function KindStrip({ steps }: { readonly steps: Chart['steps'] }) {
   );
 }
 
-function Findings({ findings, editable, onSelect, onMend }: { readonly findings: readonly ChartFinding[]; readonly editable: boolean; readonly onSelect: (id: string) => void; readonly onMend: (finding: ChartFinding) => void }) {
-  if (findings.length === 0) return <Body color="$moss" aria-live="polite">✓ Every placement keeps its limits.</Body>;
+function Findings({
+  findings,
+  editable,
+  onSelect,
+  onMend,
+}: {
+  readonly findings: readonly ChartFinding[];
+  readonly editable: boolean;
+  readonly onSelect: (id: string) => void;
+  readonly onMend: (finding: ChartFinding) => void;
+}) {
+  if (findings.length === 0)
+    return (
+      <Body color="$moss" aria-live="polite">
+        ✓ Every placement keeps its limits.
+      </Body>
+    );
   return (
     <Column gap="$2" role="status" aria-live="polite">
       <Subheading>{`${findings.length} ${findings.length === 1 ? 'thing' : 'things'} to look at`}</Subheading>

@@ -46,12 +46,19 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
     setBusy(true);
     setFailure(null);
     try {
-      const kept = await call<ChartAnswer>('createVersion', { params: { id: saved.id }, body: { parent: saved.version, reason: draft.reason, chart: draft.chart }, idempotencyKey: `${draft.key}-${draft.reason.length}-${JSON.stringify(draft.chart).length}` });
+      const kept = await call<ChartAnswer>('createVersion', {
+        params: { id: saved.id },
+        body: { parent: saved.version, reason: draft.reason, chart: draft.chart },
+        idempotencyKey: `${draft.key}-${draft.reason.length}-${JSON.stringify(draft.chart).length}`,
+      });
       dropDraft(name);
       await refresh({ name: 'chart', params: { id: saved.id }, answer: kept });
     } catch (error) {
       const stale = error instanceof CallError && error.problem?.code === 'stale';
-      setFailure({ words: error instanceof CallError ? error.message : 'Something went wrong. Your changes are kept here; try again.', newest: stale ? (error.problem?.current as Chart) : null });
+      setFailure({
+        words: error instanceof CallError ? error.message : 'Something went wrong. Your changes are kept here; try again.',
+        newest: stale ? (error.problem?.current as Chart) : null,
+      });
       setBusy(false);
     }
   };
@@ -78,7 +85,12 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
               </Line>
             ) : (
               <>
-                <Field label="Why this version" value={draft.reason} onChange={(reason) => setDraft((d) => ({ ...d, reason }))} placeholder="A calmer lip, after the trial" />
+                <Field
+                  label="Why this version"
+                  value={draft.reason}
+                  onChange={(reason) => setDraft((d) => ({ ...d, reason }))}
+                  placeholder="A calmer lip, after the trial"
+                />
                 <Line flexWrap="nowrap">
                   <Button large onPress={discard}>
                     Undo all
@@ -138,8 +150,14 @@ function Versions({ id, versions, shown }: { readonly id: string; readonly versi
         <Column gap="$1">
           <Subheading fontSize="$2">Versions</Subheading>
           {versions.map((v) => (
-            <Button key={v.version} label={`Version ${v.version}`} onPress={() => router.setParams({ version: v.version === versions[0]?.version ? undefined : String(v.version) })}>
-              <Label color={v.version === shown ? '$woad' : '$ink'}>{`${v.version === shown ? '✓ ' : ''}${v.version} · ${v.author} · ${dayInWords(v.at)} · ${v.reason || 'no reason given'}`}</Label>
+            <Button
+              key={v.version}
+              label={`Version ${v.version}`}
+              onPress={() => router.setParams({ version: v.version === versions[0]?.version ? undefined : String(v.version) })}
+            >
+              <Label
+                color={v.version === shown ? '$woad' : '$ink'}
+              >{`${v.version === shown ? '✓ ' : ''}${v.version} · ${v.author} · ${dayInWords(v.at)} · ${v.reason || 'no reason given'}`}</Label>
             </Button>
           ))}
         </Column>

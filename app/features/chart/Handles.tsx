@@ -1,5 +1,16 @@
 import { useRef } from 'react';
-import { clamp, guideNamed, GUIDE_PARAMETERS, INITIAL_PARAMS, outlineOf, type ClientSnapshot, type GuideParameter, type GuideParams, type Placement, type Point } from '@toile/core';
+import {
+  clamp,
+  guideNamed,
+  GUIDE_PARAMETERS,
+  INITIAL_PARAMS,
+  outlineOf,
+  type ClientSnapshot,
+  type GuideParameter,
+  type GuideParams,
+  type Placement,
+  type Point,
+} from '@toile/core';
 import { DragTarget } from '../../ui';
 
 type Guided = Extract<Placement, { guide: string }>;
@@ -27,7 +38,9 @@ export function Handles({ placement, client, toPixels, mmPerPixel, onChange }: H
     <>
       {guideNamed(placement.guide).adjustable.map((name) => {
         const at = handleAt(placement, params, client, name);
-        return at ? <Handle key={name} name={name} at={toPixels(at)} params={params} placement={placement} client={client} mmPerPixel={mmPerPixel} onChange={onChange} /> : null;
+        return at ? (
+          <Handle key={name} name={name} at={toPixels(at)} params={params} placement={placement} client={client} mmPerPixel={mmPerPixel} onChange={onChange} />
+        ) : null;
       })}
     </>
   );

@@ -4,7 +4,7 @@ import {
   GUIDE_PARAMETERS,
   guideNamed,
   INITIAL_PARAMS,
-  useInWords,
+  productsInWords,
   wantedColour,
   type Chart,
   type Kit,
@@ -16,17 +16,35 @@ import { Body, Column, Field, Judged, Label, Line, Stepper, Subheading, Swatch, 
 import { amountInWords, withNote, withPlacement, withUse } from './chartView';
 import { useProposals } from './useProposals';
 
-type StepDrawerProps = { readonly chart: Chart; readonly step: Step; readonly kit: Kit | undefined; readonly editable: boolean; readonly onChange: (chart: Chart) => void };
+type StepDrawerProps = {
+  readonly chart: Chart;
+  readonly step: Step;
+  readonly kit: Kit | undefined;
+  readonly editable: boolean;
+  readonly onChange: (chart: Chart) => void;
+};
 
 /** What is decided in one step: product, place, dose, note. */
 export function StepDrawer({ chart, step, kit, editable, onChange }: StepDrawerProps) {
   return (
     <Column gap="$4" paddingVertical="$2">
       <Column gap="$1">
-        <Body>{useNamed(step)}</Body>
-        <Label>{[step.use.length > 0 ? amountInWords(step.use) : null, step.tool === 'none' ? null : step.tool, step.technique, `${step.handsOnMinutes} min`, step.waitMinutes > 0 ? `then wait ${step.waitMinutes} min` : null].filter(Boolean).join(' · ')}</Label>
+        <Body>{productsInWords(step.use)}</Body>
+        <Label>
+          {[
+            step.use.length > 0 ? amountInWords(step.use) : null,
+            step.tool === 'none' ? null : step.tool,
+            step.technique,
+            `${step.handsOnMinutes} min`,
+            step.waitMinutes > 0 ? `then wait ${step.waitMinutes} min` : null,
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </Label>
       </Column>
-      {step.wants.kinds.length > 0 && editable ? <ProposalList chart={chart} step={step} kit={kit} onPick={(proposal) => onChange(withUse(chart, step.id, proposal.use))} /> : null}
+      {step.wants.kinds.length > 0 && editable ? (
+        <ProposalList chart={chart} step={step} kit={kit} onPick={(proposal) => onChange(withUse(chart, step.id, proposal.use))} />
+      ) : null}
       {step.placements.map((placement, i) => (
         <PlacementControls key={i} placement={placement} editable={editable} onChange={(next) => onChange(withPlacement(chart, step.id, i, next))} />
       ))}
@@ -39,9 +57,17 @@ export function StepDrawer({ chart, step, kit, editable, onChange }: StepDrawerP
   );
 }
 
-const useNamed = (step: Step): string => useInWords(step.use);
-
-function ProposalList({ chart, step, kit, onPick }: { readonly chart: Chart; readonly step: Step; readonly kit: Kit | undefined; readonly onPick: (proposal: Proposal) => void }) {
+function ProposalList({
+  chart,
+  step,
+  kit,
+  onPick,
+}: {
+  readonly chart: Chart;
+  readonly step: Step;
+  readonly kit: Kit | undefined;
+  readonly onPick: (proposal: Proposal) => void;
+}) {
   const c = useColours();
   const wanted = wantedColour(step, chart.client);
   const { list, error } = useProposals(step, chart.client, chart.occasion.date, kit);
@@ -61,14 +87,25 @@ function ProposalList({ chart, step, kit, onPick }: { readonly chart: Chart; rea
               key={key}
               role="radio"
               aria-checked={on}
-              aria-label={`${useInWords(proposal.use)}, ${proposal.reasons.join(', ')}`}
+              aria-label={`${productsInWords(proposal.use)}, ${proposal.reasons.join(', ')}`}
               onPress={() => onPick(proposal)}
-              style={{ minHeight: 56, flexDirection: 'row', gap: 10, alignItems: 'center', padding: 4, backgroundColor: c.surface, borderLeftWidth: 4, borderLeftColor: on ? c.woad : c.surface }}
+              style={{
+                minHeight: 56,
+                flexDirection: 'row',
+                gap: 10,
+                alignItems: 'center',
+                padding: 4,
+                backgroundColor: c.surface,
+                borderLeftWidth: 4,
+                borderLeftColor: on ? c.woad : c.surface,
+              }}
             >
               {proposal.lab ? <Swatch lab={proposal.lab} beside={wanted} label="proposed colour beside the colour asked for" /> : null}
               <Column gap={0} flex={1}>
-                <Body fontSize="$2" lineHeight="$2" fontWeight={on ? '700' : '400'}>{`${on ? '✓ ' : ''}${useInWords(proposal.use)}`}</Body>
-                <Label fontSize="$1" lineHeight="$1">{[amountInWords(proposal.use), ...proposal.reasons].join(' · ')}</Label>
+                <Body fontSize="$2" lineHeight="$2" fontWeight={on ? '700' : '400'}>{`${on ? '✓ ' : ''}${productsInWords(proposal.use)}`}</Body>
+                <Label fontSize="$1" lineHeight="$1">
+                  {[amountInWords(proposal.use), ...proposal.reasons].join(' · ')}
+                </Label>
               </Column>
             </Pressable>
           );
@@ -78,7 +115,15 @@ function ProposalList({ chart, step, kit, onPick }: { readonly chart: Chart; rea
   );
 }
 
-function PlacementControls({ placement, editable, onChange }: { readonly placement: Placement; readonly editable: boolean; readonly onChange: (placement: Placement) => void }) {
+function PlacementControls({
+  placement,
+  editable,
+  onChange,
+}: {
+  readonly placement: Placement;
+  readonly editable: boolean;
+  readonly onChange: (placement: Placement) => void;
+}) {
   const words = describePlacement(placement);
   const sentence = words.charAt(0).toUpperCase() + words.slice(1);
   if (!('guide' in placement) || !editable) return <Label>{sentence}</Label>;
@@ -92,7 +137,18 @@ function PlacementControls({ placement, editable, onChange }: { readonly placeme
       <Line gap="$4">
         {adjustable.map((name) => {
           const spec = GUIDE_PARAMETERS[name];
-          return <Stepper key={name} label={spec.label} unit={spec.unit} minimum={spec.minimum} maximum={spec.maximum} step={spec.step} value={Math.round(params[name] * 10) / 10} onChange={(value) => onChange({ ...placement, params: { ...params, [name]: value } })} />;
+          return (
+            <Stepper
+              key={name}
+              label={spec.label}
+              unit={spec.unit}
+              minimum={spec.minimum}
+              maximum={spec.maximum}
+              step={spec.step}
+              value={Math.round(params[name] * 10) / 10}
+              onChange={(value) => onChange({ ...placement, params: { ...params, [name]: value } })}
+            />
+          );
         })}
       </Line>
     </Column>

@@ -1,9 +1,14 @@
 import { Pressable } from 'react-native';
-import { colourOfUse, useInWords, type Step } from '@toile/core';
+import { colourOfUse, productsInWords, type Step } from '@toile/core';
 import { Body, Column, Figure, Label, Swatch, useColours } from '../../ui';
 import { Notch } from '../face/Notch';
 
-type StepListProps = { readonly steps: readonly Step[]; readonly selected: string | null; readonly onSelect: (id: string | null) => void; readonly renderDrawer?: (step: Step) => React.ReactNode };
+type StepListProps = {
+  readonly steps: readonly Step[];
+  readonly selected: string | null;
+  readonly onSelect: (id: string | null) => void;
+  readonly renderDrawer?: (step: Step) => React.ReactNode;
+};
 
 /** Steps in order, each under its notch; the selected one opens where it stands. */
 export function StepList({ steps, selected, onSelect, renderDrawer }: StepListProps) {
@@ -17,14 +22,24 @@ export function StepList({ steps, selected, onSelect, renderDrawer }: StepListPr
             <Pressable
               role="button"
               aria-expanded={on}
-              aria-label={`Step ${i + 1}, ${step.title}: ${useInWords(step.use)}`}
+              aria-label={`Step ${i + 1}, ${step.title}: ${productsInWords(step.use)}`}
               onPress={() => onSelect(on ? null : step.id)}
-              style={{ minHeight: 60, flexDirection: 'row', alignItems: 'flex-start', gap: 10, paddingBottom: 8, borderTopWidth: 1, borderTopColor: on ? c.ink : 'transparent' }}
+              style={{
+                minHeight: 60,
+                flexDirection: 'row',
+                alignItems: 'flex-start',
+                gap: 10,
+                paddingBottom: 8,
+                borderTopWidth: 1,
+                borderTopColor: on ? c.ink : 'transparent',
+              }}
             >
               <Notch kind={step.role} number={i + 1} />
               <Column gap={0} flex={1} paddingTop="$2">
-                <Body textAlign="left" fontWeight={on ? '700' : '400'}>{step.title}</Body>
-                <Label textAlign="left">{useInWords(step.use)}</Label>
+                <Body textAlign="left" fontWeight={on ? '700' : '400'}>
+                  {step.title}
+                </Body>
+                <Label textAlign="left">{productsInWords(step.use)}</Label>
               </Column>
               <Column gap={0} alignItems="flex-end" paddingTop="$2" flexDirection="row">
                 {colourOfUse(step.use) ? <Swatch lab={colourOfUse(step.use)} size={28} /> : null}

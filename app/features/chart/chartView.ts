@@ -31,10 +31,15 @@ export type ChartFinding = LimitBreach & { readonly step: Step; readonly placeme
 /** Everything on this face that breaks a limit, by step. */
 export function findingsOf(chart: Chart): ChartFinding[] {
   const { landmarks, features } = chart.client;
-  return chart.steps.flatMap((step) => step.placements.flatMap((placement, i) => checkLimits(placement, landmarks, features).map((breach) => ({ ...breach, step, placement: i }))));
+  return chart.steps.flatMap((step) =>
+    step.placements.flatMap((placement, i) => checkLimits(placement, landmarks, features).map((breach) => ({ ...breach, step, placement: i }))),
+  );
 }
 
-const changed = (chart: Chart, stepId: string, change: (step: Step) => Step): Chart => ({ ...chart, steps: chart.steps.map((s) => (s.id === stepId ? change(s) : s)) });
+const changed = (chart: Chart, stepId: string, change: (step: Step) => Step): Chart => ({
+  ...chart,
+  steps: chart.steps.map((s) => (s.id === stepId ? change(s) : s)),
+});
 
 export const withUse = (chart: Chart, stepId: string, use: readonly Use[]): Chart => changed(chart, stepId, (s) => ({ ...s, use: [...use] }));
 export const withNote = (chart: Chart, stepId: string, note: string): Chart => changed(chart, stepId, (s) => ({ ...s, note }));

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { ClientSnapshot, Kit, Look, Proposal, Step } from '@toile/core';
 import { runPropose } from '../../workers/fitting';
 
@@ -6,23 +6,31 @@ export type Proposals = { readonly list: readonly Proposal[] | null; readonly er
 
 const NOTHING_FORBIDDEN: Look['forbids'] = { finishes: [], kinds: [] };
 
+type Found = Proposals & { readonly asked: object | null };
+
 /** Products of the kit ranked for one step, worked out in the worker; null while it works. */
-export function useProposals(step: Step | null, client: ClientSnapshot, date: string, kit: Kit | undefined, forbids: Look['forbids'] = NOTHING_FORBIDDEN): Proposals {
-  const [state, setState] = useState<Proposals>({ list: null, error: null });
+export function useProposals(
+  step: Step | null,
+  client: ClientSnapshot,
+  date: string,
+  kit: Kit | undefined,
+  forbids: Look['forbids'] = NOTHING_FORBIDDEN,
+): Proposals {
+  const [found, setFound] = useState<Found>({ asked: null, list: null, error: null });
   const stepId = step?.id;
+  // Only another step, kit, face or date asks again: a note typed or a product picked does not.
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  const asked = useMemo(() => (step && kit ? { step, context: { client, kit, date, forbids } } : null), [stepId, kit, client, date]);
   useEffect(() => {
-    if (!step || !kit) return;
+    if (!asked) return;
     let current = true;
-    setState({ list: null, error: null });
-    runPropose({ step, context: { client, kit, date, forbids } }).then(
-      (list) => current && setState({ list, error: null }),
-      (error: unknown) => current && setState({ list: null, error: error instanceof Error ? error.message : String(error) }),
+    runPropose(asked).then(
+      (list) => current && setFound({ asked, list, error: null }),
+      (error: unknown) => current && setFound({ asked, list: null, error: error instanceof Error ? error.message : String(error) }),
     );
     return () => {
       current = false;
     };
-    // Only another step, kit, face or date asks again: a note typed or a product picked does not.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [stepId, kit, client, date]);
-  return state;
+  }, [asked]);
+  return found.asked === asked ? found : { list: null, error: null };
 }

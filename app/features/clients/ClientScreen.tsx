@@ -60,7 +60,11 @@ function ClientView({ client, mayEdit }: { readonly client: ClientAnswer; readon
         <Column gap="$1">
           <Subheading>Notes</Subheading>
           <Body>{client.notes || 'Nothing noted.'}</Body>
-          {client.contact ? <Label>{[client.contact.phone, client.contact.email].filter(Boolean).join(' · ') || 'No contact kept.'}</Label> : <Label>Contact is kept by the owner and the artists.</Label>}
+          {client.contact ? (
+            <Label>{[client.contact.phone, client.contact.email].filter(Boolean).join(' · ') || 'No contact kept.'}</Label>
+          ) : (
+            <Label>Contact is kept by the owner and the artists.</Label>
+          )}
         </Column>
       </Column>
     </View>
@@ -98,10 +102,16 @@ function SkinStrip({ client }: { readonly client: ClientAnswer }) {
 
 function Cautions({ client }: { readonly client: ClientAnswer }) {
   const cautions = [
-    ...(client.sensitivities.length > 0 ? [`Sensitive to ${client.sensitivities.join(', ')}. Check every list, patch test 24 to 48 hours before; the maker’s directions decide.`] : []),
+    ...(client.sensitivities.length > 0
+      ? [`Sensitive to ${client.sensitivities.join(', ')}. Check every list, patch test 24 to 48 hours before; the maker’s directions decide.`]
+      : []),
     ...(client.features.lenses ? ['Wears contact lenses: no fibres, no loose glitter, stop at any stinging.'] : []),
     ...(client.features.headTremor ? ['Head tremor: rest the hand, short strokes, breaks.'] : []),
-    ...(client.guardianConsent ? [`A minor. Consent: ${client.guardianConsent}.`] : client.features.age === 'child' ? ['A minor: a guardian’s consent is needed and not noted.'] : []),
+    ...(client.guardianConsent
+      ? [`A minor. Consent: ${client.guardianConsent}.`]
+      : client.features.age === 'child'
+        ? ['A minor: a guardian’s consent is needed and not noted.']
+        : []),
   ];
   if (cautions.length === 0) return null;
   return (
@@ -121,7 +131,13 @@ function Charts({ client }: { readonly client: ClientAnswer }) {
       <Subheading>Charts</Subheading>
       {client.charts.length === 0 ? <Body color="$inkSoft">None yet. Fit a look to start one.</Body> : null}
       {client.charts.map((chart) => (
-        <Row key={chart.id} title={`${chart.lookName}, ${chart.occasion}`} detail={`Version ${chart.version} by ${chart.author}`} fact={dayInWords(chart.date)} onPress={() => router.navigate(`/charts/${chart.id}`)} />
+        <Row
+          key={chart.id}
+          title={`${chart.lookName}, ${chart.occasion}`}
+          detail={`Version ${chart.version} by ${chart.author}`}
+          fact={dayInWords(chart.date)}
+          onPress={() => router.navigate(`/charts/${chart.id}`)}
+        />
       ))}
     </Column>
   );

@@ -31,14 +31,23 @@ export function ClientsList() {
         <Ready remote={clients}>
           {(list) =>
             list.length === 0 ? (
-              <Empty title="Nobody by that name" words={query === '' ? 'The studio has no clients yet.' : `Nothing sounds like “${query}”. Try fewer letters.`} />
+              <Empty
+                title="Nobody by that name"
+                words={query === '' ? 'The studio has no clients yet.' : `Nothing sounds like “${query}”. Try fewer letters.`}
+              />
             ) : (
               <Column gap={0}>
                 {list.map((client) => (
                   <Row
                     key={client.id}
                     title={client.name}
-                    detail={client.nextVisit ? `Next ${howFar(client.nextVisit)}` : client.chartCount > 0 ? `${client.chartCount} ${client.chartCount === 1 ? 'chart' : 'charts'}` : 'No chart yet'}
+                    detail={
+                      client.nextVisit
+                        ? `Next ${howFar(client.nextVisit)}`
+                        : client.chartCount > 0
+                          ? `${client.chartCount} ${client.chartCount === 1 ? 'chart' : 'charts'}`
+                          : 'No chart yet'
+                    }
                     fact={client.lastRead ? `read ${howFar(client.lastRead)}` : 'not read'}
                     before={<Swatch lab={client.skin} label={client.skin ? 'skin colour' : 'skin not read'} />}
                     chosen={path.startsWith(`/clients/${client.id}`)}

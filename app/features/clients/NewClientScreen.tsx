@@ -22,7 +22,10 @@ export function NewClientScreen() {
   const save = handleSubmit(async (form) => {
     setFailure(null);
     try {
-      const answer = await call<ClientAnswer>('createClient', { body: { ...form, id, features: PLAIN_FEATURES, measurements: {} }, idempotencyKey: `create-${id}-${JSON.stringify(form).length}` });
+      const answer = await call<ClientAnswer>('createClient', {
+        body: { ...form, id, features: PLAIN_FEATURES, measurements: {} },
+        idempotencyKey: `create-${id}-${JSON.stringify(form).length}`,
+      });
       await refresh({ name: 'client', params: { id }, answer });
       router.replace(`/clients/${id}/trace`);
     } catch (error) {
@@ -31,8 +34,18 @@ export function NewClientScreen() {
     }
   });
 
-  const text = (name: 'name' | 'phone' | 'email' | 'birthYear' | 'guardianConsent' | 'notes', label: string, more: Partial<Parameters<typeof Field>[0]> = {}) => (
-    <Controller control={control} name={name} render={({ field, fieldState }) => <Field label={label} value={String(field.value ?? '')} onChange={field.onChange} onBlur={field.onBlur} error={fieldState.error?.message} {...more} />} />
+  const text = (
+    name: 'name' | 'phone' | 'email' | 'birthYear' | 'guardianConsent' | 'notes',
+    label: string,
+    more: Partial<Parameters<typeof Field>[0]> = {},
+  ) => (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <Field label={label} value={String(field.value ?? '')} onChange={field.onChange} onBlur={field.onBlur} error={fieldState.error?.message} {...more} />
+      )}
+    />
   );
 
   return (
@@ -52,7 +65,19 @@ export function NewClientScreen() {
         {text('email', 'Email', { keyboard: 'email' })}
         {text('birthYear', 'Year of birth', { keyboard: 'decimal', hint: 'Needed for minors; may stay empty' })}
         {text('guardianConsent', 'Guardian’s consent', { hint: 'For minors: who agreed, and how' })}
-        <Controller control={control} name="sensitivities" render={({ field }) => <Choice label="Sensitive to" several options={SENSITIVITIES} chosen={SENSITIVITIES.filter((s) => field.value.includes(s))} onChange={field.onChange} />} />
+        <Controller
+          control={control}
+          name="sensitivities"
+          render={({ field }) => (
+            <Choice
+              label="Sensitive to"
+              several
+              options={SENSITIVITIES}
+              chosen={SENSITIVITIES.filter((s) => field.value.includes(s))}
+              onChange={field.onChange}
+            />
+          )}
+        />
         {text('notes', 'Notes', { lines: 3 })}
         <Label>We never diagnose: for skin under treatment, ask whoever treats it.</Label>
         {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}

@@ -34,7 +34,17 @@ type FaceViewProps = {
 const HAIR_TONES = { fair: '#c9c3b6', red: '#b79a8c', brown: '#8f857d', black: '#55524f', grey: '#c4c4c4' } as const;
 
 /** A client's face in ink on paper, with placed layers under the fine lines and guides in chalk. */
-export const FaceView = memo(function FaceView({ landmarks, features, layers = [], guides = null, view, width, height, label, fitting = 'meet' }: FaceViewProps) {
+export const FaceView = memo(function FaceView({
+  landmarks,
+  features,
+  layers = [],
+  guides = null,
+  view,
+  width,
+  height,
+  label,
+  fitting = 'meet',
+}: FaceViewProps) {
   const c = useColours();
   const art = useMemo(() => lineArt(landmarks, features), [landmarks, features]);
   const fills: Readonly<Record<InkFill, string>> = useMemo(

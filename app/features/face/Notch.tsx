@@ -7,7 +7,13 @@ export function Notch({ kind, number, size = 22 }: { readonly kind: LayerKindNam
   const c = useColours();
   const name = kind === 'care' ? 'Care' : LAYER_LOOKS[kind].name;
   return (
-    <Svg width={size} height={number === undefined ? size * 0.75 : size * 1.45} viewBox={number === undefined ? '0 0 16 12' : '0 0 16 23'} role="img" aria-label={number === undefined ? name : `step ${number}, ${name}`}>
+    <Svg
+      width={size}
+      height={number === undefined ? size * 0.75 : size * 1.45}
+      viewBox={number === undefined ? '0 0 16 12' : '0 0 16 23'}
+      role="img"
+      aria-label={number === undefined ? name : `step ${number}, ${name}`}
+    >
       {kind === 'care' ? <Path d="M0 0H16V1.6H0Z" fill={c.ink} /> : <Path d={LAYER_LOOKS[kind].notch} fill={c.ink} />}
       {number === undefined ? null : (
         <SvgText x={8} y={22} fontSize={9.5} fontFamily="Atkinson, sans-serif" textAnchor="middle" fill={c.ink}>

@@ -38,7 +38,10 @@ export function ImportScreen() {
       }
     >
       <Column gap="$4">
-        <Body>A chart file (JSON, toile.chart/1) brings the chart and, if not here yet, the client it was made for: face, features, skin and sensitivities, but no contact data.</Body>
+        <Body>
+          A chart file (JSON, toile.chart/1) brings the chart and, if not here yet, the client it was made for: face, features, skin and sensitivities, but no
+          contact data.
+        </Body>
         <input
           ref={input}
           type="file"

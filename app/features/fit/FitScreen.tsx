@@ -92,7 +92,15 @@ function Choose({ client, onFitted }: { readonly client: ClientAnswer; readonly 
       <Column gap="$1">
         <Subheading>Which look</Subheading>
         <Ready remote={looks}>
-          {(list) => (list.length === 0 ? <Empty title="No looks yet" words="Import a look or keep one from a chart." /> : list.map((l) => <Row key={l.id} title={l.name} detail={l.description} fact={`${l.minutes} min`} onPress={() => (dateError ? undefined : setLookId(l.id))} />))}
+          {(list) =>
+            list.length === 0 ? (
+              <Empty title="No looks yet" words="Import a look or keep one from a chart." />
+            ) : (
+              list.map((l) => (
+                <Row key={l.id} title={l.name} detail={l.description} fact={`${l.minutes} min`} onPress={() => (dateError ? undefined : setLookId(l.id))} />
+              ))
+            )
+          }
         </Ready>
       </Column>
     </Column>
@@ -110,7 +118,10 @@ function Fitted({ client, draft, onChange }: { readonly client: ClientAnswer; re
     setBusy(true);
     setFailure(null);
     try {
-      const answer = await call<ChartAnswer>('createChart', { body: { chart: { ...chart, reason: draft.reason }, visitId: draft.visitId }, idempotencyKey: `chart-${chart.id}` });
+      const answer = await call<ChartAnswer>('createChart', {
+        body: { chart: { ...chart, reason: draft.reason }, visitId: draft.visitId },
+        idempotencyKey: `chart-${chart.id}`,
+      });
       dropDraft(`fit.${client.id}`);
       await refresh({ name: 'chart', params: { id: chart.id }, answer });
       router.replace(`/charts/${chart.id}`);

@@ -33,7 +33,20 @@ function Place({ path, current, rail }: { readonly path: (typeof PLACES)[number]
       aria-label={path.label}
       aria-current={on ? 'page' : undefined}
       onPress={() => router.navigate(path.path)}
-      style={{ minHeight: 56, minWidth: 64, flexGrow: rail ? 0 : 1, flexBasis: rail ? 'auto' : 0, alignItems: 'center', justifyContent: 'center', gap: 2, borderTopWidth: rail ? 0 : 3, borderTopColor: on ? c.woad : 'transparent', borderLeftWidth: rail ? 4 : 0, borderLeftColor: on ? c.woad : 'transparent', paddingVertical: 6 }}
+      style={{
+        minHeight: 56,
+        minWidth: 64,
+        flexGrow: rail ? 0 : 1,
+        flexBasis: rail ? 'auto' : 0,
+        alignItems: 'center',
+        justifyContent: 'center',
+        gap: 2,
+        borderTopWidth: rail ? 0 : 3,
+        borderTopColor: on ? c.woad : 'transparent',
+        borderLeftWidth: rail ? 4 : 0,
+        borderLeftColor: on ? c.woad : 'transparent',
+        paddingVertical: 6,
+      }}
     >
       <path.Icon color={ink} size={22} strokeWidth={on ? 2.2 : 1.6} />
       <Label fontSize="$1" lineHeight="$1" color={on ? '$woad' : '$inkSoft'} fontWeight={on ? '700' : '400'}>
@@ -65,7 +78,12 @@ function Rail({ path }: { readonly path: string }) {
         <Place key={place.path} path={place} current={path} rail />
       ))}
       <View flex={1} />
-      <Pressable role="link" aria-label="Settings" onPress={() => router.navigate('/settings')} style={{ minHeight: 56, alignItems: 'center', justifyContent: 'center' }}>
+      <Pressable
+        role="link"
+        aria-label="Settings"
+        onPress={() => router.navigate('/settings')}
+        style={{ minHeight: 56, alignItems: 'center', justifyContent: 'center' }}
+      >
         <SettingsIcon color={c.inkSoft} size={22} />
         <Label fontSize="$1" lineHeight="$1">
           Settings

@@ -10,7 +10,9 @@ export function KitScreen() {
   const kit = useKit();
   return (
     <Screen title="Kit">
-      <Ready remote={kit}>{(data) => (data.products.length === 0 ? <Empty title="The kit is empty" words="Products come with the studio’s file." /> : <KitView kit={data} />)}</Ready>
+      <Ready remote={kit}>
+        {(data) => (data.products.length === 0 ? <Empty title="The kit is empty" words="Products come with the studio’s file." /> : <KitView kit={data} />)}
+      </Ready>
     </Screen>
   );
 }

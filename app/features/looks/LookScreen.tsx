@@ -12,7 +12,11 @@ export function LookScreen({ id }: { readonly id: string }) {
   const look = useLook(id);
   const router = useRouter();
   return (
-    <Screen title={look.data?.look.name ?? 'Look'} above={look.data ? `Version ${look.data.look.version} by ${look.data.look.author}` : undefined} onBack={() => router.navigate('/looks')}>
+    <Screen
+      title={look.data?.look.name ?? 'Look'}
+      above={look.data ? `Version ${look.data.look.version} by ${look.data.look.author}` : undefined}
+      onBack={() => router.navigate('/looks')}
+    >
       <Ready remote={look}>{(data) => <LookView look={data.look} />}</Ready>
     </Screen>
   );
@@ -23,7 +27,10 @@ export function shadeInWords(shade: Shade): string {
   if (shade === null) return 'no shade';
   if ('lab' in shade) return `a fixed colour, L* ${shade.lab[0]}`;
   const { depthSteps, undertone } = shade.relative;
-  const steps = depthSteps === 0 ? 'the skin’s own depth' : `${Math.abs(depthSteps)} ${Math.abs(depthSteps) === 1 ? 'step' : 'steps'} ${depthSteps > 0 ? 'deeper' : 'lighter'} than the skin`;
+  const steps =
+    depthSteps === 0
+      ? 'the skin’s own depth'
+      : `${Math.abs(depthSteps)} ${Math.abs(depthSteps) === 1 ? 'step' : 'steps'} ${depthSteps > 0 ? 'deeper' : 'lighter'} than the skin`;
   return undertone ? `${steps}, ${undertone}` : steps;
 }
 
@@ -38,7 +45,9 @@ function LookView({ look }: { readonly look: Look }) {
         </Judged>
         <Body>{look.description}</Body>
         <Label>{Object.values(look.schools).join(' · ')}</Label>
-        {look.forbids.finishes.length + look.forbids.kinds.length > 0 ? <Body color="$weld">{`▲ Never: ${[...look.forbids.finishes, ...look.forbids.kinds].join(', ')}.`}</Body> : null}
+        {look.forbids.finishes.length + look.forbids.kinds.length > 0 ? (
+          <Body color="$weld">{`▲ Never: ${[...look.forbids.finishes, ...look.forbids.kinds].join(', ')}.`}</Body>
+        ) : null}
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$2">
         <Subheading>{`${look.steps.length} steps`}</Subheading>
@@ -47,7 +56,11 @@ function LookView({ look }: { readonly look: Look }) {
             <Notch kind={step.role} number={i + 1} />
             <Column gap={0} flex={1} paddingVertical="$2">
               <Body>{step.variant ? `${step.title} (variant)` : step.title}</Body>
-              <Label>{[step.wants.kinds.join(' or '), shadeInWords(step.shade), step.tool === 'none' ? null : step.tool, `${step.handsOnMinutes} min`].filter(Boolean).join(' · ')}</Label>
+              <Label>
+                {[step.wants.kinds.join(' or '), shadeInWords(step.shade), step.tool === 'none' ? null : step.tool, `${step.handsOnMinutes} min`]
+                  .filter(Boolean)
+                  .join(' · ')}
+              </Label>
             </Column>
           </Line>
         ))}

@@ -16,7 +16,14 @@ export function LooksList() {
           ) : (
             <Column gap={0}>
               {list.map((look) => (
-                <Row key={look.id} title={look.name} detail={look.description} fact={`${look.minutes} min`} chosen={path === `/looks/${look.id}`} onPress={() => router.navigate(`/looks/${look.id}`)} />
+                <Row
+                  key={look.id}
+                  title={look.name}
+                  detail={look.description}
+                  fact={`${look.minutes} min`}
+                  chosen={path === `/looks/${look.id}`}
+                  onPress={() => router.navigate(`/looks/${look.id}`)}
+                />
               ))}
             </Column>
           )

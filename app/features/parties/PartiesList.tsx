@@ -17,7 +17,14 @@ export function PartiesList() {
           ) : (
             <Column gap={0}>
               {list.map((party) => (
-                <Row key={party.id} title={party.name} detail={`${dayAndDistance(party.date)} · ${party.place}`} fact={`${party.peopleCount} people`} chosen={path === `/parties/${party.id}`} onPress={() => router.navigate(`/parties/${party.id}`)} />
+                <Row
+                  key={party.id}
+                  title={party.name}
+                  detail={`${dayAndDistance(party.date)} · ${party.place}`}
+                  fact={`${party.peopleCount} people`}
+                  chosen={path === `/parties/${party.id}`}
+                  onPress={() => router.navigate(`/parties/${party.id}`)}
+                />
               ))}
             </Column>
           )

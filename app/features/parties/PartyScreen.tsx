@@ -20,7 +20,13 @@ export function PartyScreen({ id }: { readonly id: string }) {
             <Column gap={0}>
               <Subheading>{`${data.peopleCount} people`}</Subheading>
               {data.visits.map((visit) => (
-                <Row key={visit.id} title={visit.clientName} detail={visitDetail(visit)} fact={visit.chartId ? 'chart ready' : 'no chart yet'} onPress={() => router.navigate(visit.chartId ? `/charts/${visit.chartId}` : `/clients/${visit.clientId}`)} />
+                <Row
+                  key={visit.id}
+                  title={visit.clientName}
+                  detail={visitDetail(visit)}
+                  fact={visit.chartId ? 'chart ready' : 'no chart yet'}
+                  onPress={() => router.navigate(visit.chartId ? `/charts/${visit.chartId}` : `/clients/${visit.clientId}`)}
+                />
               ))}
             </Column>
           </Column>

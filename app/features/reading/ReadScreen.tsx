@@ -87,8 +87,15 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
         </View>
         <Column flex={wide ? 1 : undefined}>
           {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-          <ZonePanel zone={zone} samples={samples[zone] ?? []} before={newestSkin(client)[zone] ?? null} onClear={() => setSamples((all) => ({ ...all, [zone]: [] }))} />
-          {nextZone(samples) && nextZone(samples) !== zone && (summariseReadings(samples[zone] ?? [])?.moreNeeded ?? 1) === 0 ? <Button onPress={() => setZone(nextZone(samples)!)}>{`Next: ${SKIN_ZONE_NAMES[nextZone(samples)!]}`}</Button> : null}
+          <ZonePanel
+            zone={zone}
+            samples={samples[zone] ?? []}
+            before={newestSkin(client)[zone] ?? null}
+            onClear={() => setSamples((all) => ({ ...all, [zone]: [] }))}
+          />
+          {nextZone(samples) && nextZone(samples) !== zone && (summariseReadings(samples[zone] ?? [])?.moreNeeded ?? 1) === 0 ? (
+            <Button onPress={() => setZone(nextZone(samples)!)}>{`Next: ${SKIN_ZONE_NAMES[nextZone(samples)!]}`}</Button>
+          ) : null}
           {typing ? <TypedLab onAdd={add} /> : null}
           <Button onPress={() => setTyping((on) => !on)}>{typing ? 'Use the shade reader' : 'Type CIELAB values'}</Button>
           <Label>The shade reader is a stand-in that ships with the app: its numbers are made up, with realistic noise and an occasional bad sample.</Label>
@@ -98,7 +105,17 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
   );
 }
 
-function ZoneFace({ client, samples, zone, onZone }: { readonly client: ClientAnswer; readonly samples: Samples; readonly zone: SkinZone; readonly onZone: (zone: SkinZone) => void }) {
+function ZoneFace({
+  client,
+  samples,
+  zone,
+  onZone,
+}: {
+  readonly client: ClientAnswer;
+  readonly samples: Samples;
+  readonly zone: SkinZone;
+  readonly onZone: (zone: SkinZone) => void;
+}) {
   const c = useColours();
   const wide = useWide();
   const landmarks = landmarksFor(client.measurements);
@@ -120,7 +137,16 @@ function ZoneFace({ client, samples, zone, onZone }: { readonly client: ClientAn
                 onPress={() => onZone(name)}
                 style={{ position: 'absolute', left: x - 22, top: y - 22, width: 44, height: 44, alignItems: 'center', justifyContent: 'center' }}
               >
-                <View width={on ? 34 : 24} height={on ? 34 : 24} borderRadius={20 as never} borderWidth={on ? 3 : 1.5} borderColor={c.ink as never} backgroundColor="$surface" alignItems="center" justifyContent="center">
+                <View
+                  width={on ? 34 : 24}
+                  height={on ? 34 : 24}
+                  borderRadius={20 as never}
+                  borderWidth={on ? 3 : 1.5}
+                  borderColor={c.ink as never}
+                  backgroundColor="$surface"
+                  alignItems="center"
+                  justifyContent="center"
+                >
                   <Figure fontSize="$1" lineHeight="$1">
                     {steady ? '✓' : String(summary?.keptCount ?? 0)}
                   </Figure>
@@ -134,7 +160,17 @@ function ZoneFace({ client, samples, zone, onZone }: { readonly client: ClientAn
   );
 }
 
-function ZonePanel({ zone, samples, before, onClear }: { readonly zone: SkinZone; readonly samples: readonly Lab[]; readonly before: Lab | null; readonly onClear: () => void }) {
+function ZonePanel({
+  zone,
+  samples,
+  before,
+  onClear,
+}: {
+  readonly zone: SkinZone;
+  readonly samples: readonly Lab[];
+  readonly before: Lab | null;
+  readonly onClear: () => void;
+}) {
   const summary = summariseReadings(samples);
   const drift = before && summary ? driftBetween(before, summary.lab) : null;
   return (
@@ -149,7 +185,12 @@ function ZonePanel({ zone, samples, before, onClear }: { readonly zone: SkinZone
       {samples.map((lab, i) => {
         const dropped = summary?.dropped[i] ?? false;
         return (
-          <Figure key={i} color={dropped ? '$madder' : '$inkSoft'} textDecorationLine={dropped ? 'line-through' : 'none'} aria-label={`sample ${i + 1}${dropped ? ', set aside' : ''}`}>
+          <Figure
+            key={i}
+            color={dropped ? '$madder' : '$inkSoft'}
+            textDecorationLine={dropped ? 'line-through' : 'none'}
+            aria-label={`sample ${i + 1}${dropped ? ', set aside' : ''}`}
+          >
             {`${i + 1}.  ${labInWords(lab)}${dropped ? '   set aside' : ''}`}
           </Figure>
         );
@@ -176,7 +217,14 @@ function TypedLab({ onAdd }: { readonly onAdd: (lab: Lab) => void }) {
       <Line flexWrap="nowrap" alignItems="flex-start">
         {['L*', 'a*', 'b*'].map((name, i) => (
           <View key={name} flex={1} flexBasis={0} minWidth={0}>
-            <Field label={name} keyboard="decimal" value={values[i]!} onChange={(text) => setValues((all) => all.map((v, k) => (k === i ? text : v)))} error={i === 0 ? error : undefined} onSubmit={add} />
+            <Field
+              label={name}
+              keyboard="decimal"
+              value={values[i]!}
+              onChange={(text) => setValues((all) => all.map((v, k) => (k === i ? text : v)))}
+              error={i === 0 ? error : undefined}
+              onSubmit={add}
+            />
           </View>
         ))}
       </Line>

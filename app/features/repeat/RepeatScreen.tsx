@@ -19,9 +19,7 @@ import { accepted, isChoice, reasonFor, summaryOf } from './repeatView';
 export function RepeatScreen({ id }: { readonly id: string }) {
   const answer = useChart(id);
   const router = useRouter();
-  return (
-    <Ready remote={answer}>{(data) => <WithClient answer={data} onBack={() => router.navigate(`/charts/${id}`)} />}</Ready>
-  );
+  return <Ready remote={answer}>{(data) => <WithClient answer={data} onBack={() => router.navigate(`/charts/${id}`)} />}</Ready>;
 }
 
 function WithClient({ answer, onBack }: { readonly answer: ChartAnswer; readonly onBack: () => void }) {
@@ -60,7 +58,11 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
     try {
       const chart = accepted(refit, worn, refused);
       const body = { parent: answer.chart.version, reason: reason ?? reasonFor(refit, date), chart };
-      const kept = await call<ChartAnswer>('createVersion', { params: { id: chart.id }, body, idempotencyKey: `repeat-${key}-${date}-${refused.size}-${body.reason.length}` });
+      const kept = await call<ChartAnswer>('createVersion', {
+        params: { id: chart.id },
+        body,
+        idempotencyKey: `repeat-${key}-${date}-${refused.size}-${body.reason.length}`,
+      });
       await refresh({ name: 'chart', params: { id: chart.id }, answer: kept });
       router.replace(`/charts/${chart.id}`);
     } catch (caught) {
@@ -87,7 +89,13 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
       }
     >
       <Column gap="$4">
-        <Field label="For which day" value={date} onChange={setDate} error={validDate ? undefined : 'A date, as 2031-05-14'} hint={coming ? `Next visit ${dayInWords(coming.date)}, ${howFar(coming.date)}` : 'No visit is booked'} />
+        <Field
+          label="For which day"
+          value={date}
+          onChange={setDate}
+          error={validDate ? undefined : 'A date, as 2031-05-14'}
+          hint={coming ? `Next visit ${dayInWords(coming.date)}, ${howFar(coming.date)}` : 'No visit is booked'}
+        />
         <LastRead client={client} />
         {error ? <Body role="alert" color="$madder">{`▲ ${error}`}</Body> : null}
         {refit ? (
@@ -104,7 +112,14 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
   );
 }
 
-function useRefit(worn: Chart, client: ClientAnswer, kit: KitAnswer, kind: Occasion['kind'], date: string | null, author: string): { refit: Refit | null; error: string | null } {
+function useRefit(
+  worn: Chart,
+  client: ClientAnswer,
+  kit: KitAnswer,
+  kind: Occasion['kind'],
+  date: string | null,
+  author: string,
+): { refit: Refit | null; error: string | null } {
   const [state, setState] = useState<{ refit: Refit | null; error: string | null }>({ refit: null, error: null });
   useEffect(() => {
     if (date === null) return;
@@ -138,7 +153,15 @@ function Compared({ worn, refit, refused }: { readonly worn: Chart; readonly ref
   const next = accepted(refit, worn, refused);
   const face = (chart: Chart, label: string) => (
     <Column flex={1} gap="$1" alignItems="center">
-      <FaceView landmarks={chart.client.landmarks} features={chart.client.features} layers={layersOf(chart, stepsShown(chart, null), null)} view={faceBox(chart.client.landmarks)} width="100%" height={wide ? 340 : 200} label={label} />
+      <FaceView
+        landmarks={chart.client.landmarks}
+        features={chart.client.features}
+        layers={layersOf(chart, stepsShown(chart, null), null)}
+        view={faceBox(chart.client.landmarks)}
+        width="100%"
+        height={wide ? 340 : 200}
+        label={label}
+      />
       <Label color="$ink">{label}</Label>
     </Column>
   );
@@ -148,7 +171,9 @@ function Compared({ worn, refit, refused }: { readonly worn: Chart; readonly ref
         {face(worn, `As worn, ${dayInWords(worn.occasion.date)}`)}
         {face(next, `For ${dayInWords(next.occasion.date)}`)}
       </Judged>
-      {refit.drift ? <Body fontWeight="700">{`The skin has moved ${refit.drift.deltaE.toFixed(1)} since: ${stepsInWords(refit.drift.stepsDeeper)}.`}</Body> : null}
+      {refit.drift ? (
+        <Body fontWeight="700">{`The skin has moved ${refit.drift.deltaE.toFixed(1)} since: ${stepsInWords(refit.drift.stepsDeeper)}.`}</Body>
+      ) : null}
     </Column>
   );
 }
@@ -167,7 +192,12 @@ function Changes({ refit, refused, onToggle }: { readonly refit: Refit; readonly
       </Line>
       {shown.length === 0 ? <Empty title="Nothing has to change" words="Skin, kit and products still agree with what was worn." /> : null}
       {shown.map((change) => (
-        <ChangeRow key={`${change.stepId} ${change.kind} ${change.why}`} change={change} taken={!refused.has(change.stepId)} onToggle={() => onToggle(change.stepId)} />
+        <ChangeRow
+          key={`${change.stepId} ${change.kind} ${change.why}`}
+          change={change}
+          taken={!refused.has(change.stepId)}
+          onToggle={() => onToggle(change.stepId)}
+        />
       ))}
     </Column>
   );
@@ -183,7 +213,21 @@ function ChangeRow({ change, taken, onToggle }: { readonly change: RefitChange; 
           <Body>{change.why}</Body>
         </Column>
         {isChoice(change) ? (
-          <Pressable role="checkbox" aria-checked={taken} aria-label={`Take the change to ${change.title}`} onPress={onToggle} style={{ minWidth: 96, minHeight: 44, borderWidth: 1, borderColor: c.inkSoft, alignItems: 'center', justifyContent: 'center', backgroundColor: taken ? c.ink : c.surface }}>
+          <Pressable
+            role="checkbox"
+            aria-checked={taken}
+            aria-label={`Take the change to ${change.title}`}
+            onPress={onToggle}
+            style={{
+              minWidth: 96,
+              minHeight: 44,
+              borderWidth: 1,
+              borderColor: c.inkSoft,
+              alignItems: 'center',
+              justifyContent: 'center',
+              backgroundColor: taken ? c.ink : c.surface,
+            }}
+          >
             <Body color={taken ? '$onInk' : '$ink'}>{taken ? '✓ taken' : 'keep old'}</Body>
           </Pressable>
         ) : null}

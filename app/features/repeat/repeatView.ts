@@ -24,6 +24,9 @@ export function summaryOf(changes: readonly RefitChange[]): string {
 /** Why a version was made, when nothing else was written. */
 export function reasonFor(refit: Refit, date: string): string {
   const drift = refit.drift;
-  const moved = drift && Math.abs(drift.stepsDeeper) >= 0.15 ? `; skin ${Math.abs(drift.stepsDeeper).toFixed(1)} steps ${drift.stepsDeeper > 0 ? 'deeper' : 'lighter'}` : '';
+  const moved =
+    drift && Math.abs(drift.stepsDeeper) >= 0.15
+      ? `; skin ${Math.abs(drift.stepsDeeper).toFixed(1)} steps ${drift.stepsDeeper > 0 ? 'deeper' : 'lighter'}`
+      : '';
   return `Repeated as worn for ${date}${moved}`;
 }

@@ -37,9 +37,7 @@ export function SignInScreen({ onSignedIn }: { readonly onSignedIn: (session: Se
         </Column>
         <Field label="Email" value={email} onChange={setEmail} keyboard="email" error={errors.email} onSubmit={() => void submit()} />
         <Field label="Password" value={password} onChange={setPassword} secret error={errors.password} onSubmit={() => void submit()} />
-        {errors.form ? (
-          <Body role="alert" color="$madder">{`▲ ${errors.form}`}</Body>
-        ) : null}
+        {errors.form ? <Body role="alert" color="$madder">{`▲ ${errors.form}`}</Body> : null}
         <Button kind="main" large onPress={() => void submit()} disabled={busy}>
           {busy ? 'Signing in' : 'Sign in'}
         </Button>

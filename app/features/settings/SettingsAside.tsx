@@ -8,7 +8,12 @@ export function SettingsAside() {
   const c = useColours();
   if (useWide()) return null;
   return (
-    <Pressable role="link" aria-label="Settings" onPress={() => router.navigate('/settings')} style={{ width: 44, height: 44, alignItems: 'center', justifyContent: 'center' }}>
+    <Pressable
+      role="link"
+      aria-label="Settings"
+      onPress={() => router.navigate('/settings')}
+      style={{ width: 44, height: 44, alignItems: 'center', justifyContent: 'center' }}
+    >
       <SettingsIcon color={c.inkSoft} size={22} />
     </Pressable>
   );

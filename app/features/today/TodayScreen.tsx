@@ -43,7 +43,9 @@ function TodayView({ today }: { readonly today: TodayAnswer }) {
             <Row
               key={item.words}
               title={`${DUE_MARKS[item.kind]}  ${item.words}`}
-              onPress={() => router.navigate(item.clientId === null ? '/kit' : item.kind === 're-read' ? `/clients/${item.clientId}/read` : `/clients/${item.clientId}`)}
+              onPress={() =>
+                router.navigate(item.clientId === null ? '/kit' : item.kind === 're-read' ? `/clients/${item.clientId}/read` : `/clients/${item.clientId}`)
+              }
             />
           ))}
         </Column>
@@ -54,7 +56,13 @@ function TodayView({ today }: { readonly today: TodayAnswer }) {
           <Column key={day.date} gap={0}>
             <Label>{dayAndDistance(day.date)}</Label>
             {day.visits.map((visit) => (
-              <Row key={visit.id} title={visit.clientName} detail={visitDetail(visit)} fact={visit.chartId ? 'chart ready' : 'no chart yet'} onPress={() => router.navigate(`/clients/${visit.clientId}`)} />
+              <Row
+                key={visit.id}
+                title={visit.clientName}
+                detail={visitDetail(visit)}
+                fact={visit.chartId ? 'chart ready' : 'no chart yet'}
+                onPress={() => router.navigate(`/clients/${visit.clientId}`)}
+              />
             ))}
           </Column>
         ))}
@@ -69,7 +77,9 @@ function NextVisit({ visit }: { readonly visit: VisitAnswer }) {
     <Column gap="$2" backgroundColor="$surface" padding="$4" borderTopWidth={3} borderTopColor="$ink">
       <Label>{`Next, ${howFar(visit.date)}`}</Label>
       <Subheading fontSize="$5" lineHeight="$5">{`${visit.startsAt}  ${visit.clientName}`}</Subheading>
-      <Body color="$inkSoft">{[dayInWords(visit.date), visit.kind, visit.place, visit.readyBy ? `ready by ${visit.readyBy}` : null].filter(Boolean).join(' · ')}</Body>
+      <Body color="$inkSoft">
+        {[dayInWords(visit.date), visit.kind, visit.place, visit.readyBy ? `ready by ${visit.readyBy}` : null].filter(Boolean).join(' · ')}
+      </Body>
       <Rule />
       {visit.chartId ? (
         <Button kind="main" large onPress={() => router.navigate(`/charts/${visit.chartId}/chair`)}>

@@ -63,7 +63,10 @@ function Trace({ client }: { readonly client: ClientAnswer }) {
       router.navigate(answer.readings.length === 0 ? `/clients/${client.id}/read` : `/clients/${client.id}`);
     } catch (error) {
       const stale = error instanceof CallError && error.problem?.code === 'stale';
-      setFailure({ words: error instanceof CallError ? error.message : 'Something went wrong. Try again.', theirs: stale ? (error.problem?.current as ClientAnswer) : null });
+      setFailure({
+        words: error instanceof CallError ? error.message : 'Something went wrong. Try again.',
+        theirs: stale ? (error.problem?.current as ClientAnswer) : null,
+      });
     } finally {
       setBusy(false);
     }
@@ -87,7 +90,12 @@ function Trace({ client }: { readonly client: ClientAnswer }) {
     <Choice label={label} options={options} chosen={[features[key]]} onChange={([value]) => value && setFeatures((f) => ({ ...f, [key]: value }))} />
   );
   const lids = (side: 'left' | 'right') => (
-    <Choice label={`Lids, client’s ${side}`} options={LIDS} chosen={[features.lids[side]]} onChange={([value]) => value && setFeatures((f) => ({ ...f, lids: { ...f.lids, [side]: value } }))} />
+    <Choice
+      label={`Lids, client’s ${side}`}
+      options={LIDS}
+      chosen={[features.lids[side]]}
+      onChange={([value]) => value && setFeatures((f) => ({ ...f, lids: { ...f.lids, [side]: value } }))}
+    />
   );
   const noted: readonly (readonly [keyof Features & ('dry' | 'narrowTemples' | 'lenses' | 'headTremor' | 'beard'), string])[] = [
     ['dry', 'dry skin'],

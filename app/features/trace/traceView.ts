@@ -3,7 +3,10 @@ import { MEASUREMENTS, questionMeasurements, type MeasurementName, type Measurem
 export type TypedMeasurements = { readonly [name in MeasurementName]?: string };
 
 /** What was typed as numbers: empty fields are left out; a comma is taken for a point. */
-export function measurementsFrom(typed: TypedMeasurements): { readonly measurements: Measurements; readonly errors: Readonly<Partial<Record<MeasurementName, string>>> } {
+export function measurementsFrom(typed: TypedMeasurements): {
+  readonly measurements: Measurements;
+  readonly errors: Readonly<Partial<Record<MeasurementName, string>>>;
+} {
   const measurements: Partial<Record<MeasurementName, number>> = {};
   const errors: Partial<Record<MeasurementName, string>> = {};
   for (const [name, text] of Object.entries(typed) as [MeasurementName, string][]) {

@@ -1,9 +1,21 @@
 import type { ChairEvent, Chart, Features, Kit, Lab, Look, Measurements, Sensitivity, Skin, SkinZone } from '@toile/core';
 import type { Role } from './roles';
 
-export type SessionAnswer = { readonly name: string; readonly email: string; readonly role: Role; readonly studio: { readonly id: string; readonly name: string } };
+export type SessionAnswer = {
+  readonly name: string;
+  readonly email: string;
+  readonly role: Role;
+  readonly studio: { readonly id: string; readonly name: string };
+};
 
-export type ClientSummary = { readonly id: string; readonly name: string; readonly skin: Lab | null; readonly lastRead: string | null; readonly nextVisit: string | null; readonly chartCount: number };
+export type ClientSummary = {
+  readonly id: string;
+  readonly name: string;
+  readonly skin: Lab | null;
+  readonly lastRead: string | null;
+  readonly nextVisit: string | null;
+  readonly chartCount: number;
+};
 
 /** One reading as kept: raw samples and the means made of them. */
 export type ReadingAnswer = {
@@ -72,7 +84,15 @@ export type TodayAnswer = { readonly date: string; readonly visits: readonly Vis
 export type PartySummary = { readonly id: string; readonly name: string; readonly date: string; readonly place: string; readonly peopleCount: number };
 export type PartyAnswer = PartySummary & { readonly notes: string; readonly visits: readonly VisitAnswer[] };
 
-export type LookSummary = { readonly id: string; readonly name: string; readonly description: string; readonly version: number; readonly tags: readonly string[]; readonly minutes: number; readonly stepCount: number };
+export type LookSummary = {
+  readonly id: string;
+  readonly name: string;
+  readonly description: string;
+  readonly version: number;
+  readonly tags: readonly string[];
+  readonly minutes: number;
+  readonly stepCount: number;
+};
 export type LookAnswer = { readonly look: Look };
 export type KitAnswer = Kit;
 export type SampleAnswer = { readonly lab: Lab; readonly illuminant: 'D65'; readonly simulated: true };

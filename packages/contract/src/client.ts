@@ -1,8 +1,17 @@
 import { array, number, object, string, ValidationError, type InferType } from 'yup';
-import { FeaturesSchema, MEASUREMENT_NAMES, MEASUREMENTS, questionMeasurements, SENSITIVITIES, type Features, type MeasurementName, type Measurements } from '@toile/core';
+import {
+  FeaturesSchema,
+  MEASUREMENT_NAMES,
+  MEASUREMENTS,
+  questionMeasurements,
+  SENSITIVITIES,
+  type Features,
+  type MeasurementName,
+  type Measurements,
+} from '@toile/core';
 import { documentPart, isUuid } from './shapes';
 
-const uuid = () => string().test('uuid', 'must be a UUID', (value) => value === undefined || isUuid(value));
+const uuid = () => string().test('uuid', 'must be a UUID', (value: string | null | undefined) => value === undefined || value === null || isUuid(value));
 
 /** One measurement of a form: an empty field means it was not taken. */
 function measurement(name: MeasurementName) {
@@ -28,7 +37,10 @@ const phone = /^[+()\d\s./-]{5,40}$/;
 /** What a new client's short form asks. */
 export const clientFormSchema = object({
   name: string().trim().required('Write a name').max(120, 'At most 120 letters'),
-  phone: string().trim().default('').test('phone', 'Digits, spaces and + only', (value) => value === '' || phone.test(value)),
+  phone: string()
+    .trim()
+    .default('')
+    .test('phone', 'Digits, spaces and + only', (value) => value === '' || phone.test(value)),
   email: string().trim().default('').email('This is not an email address').max(200, 'At most 200 letters'),
   birthYear: number()
     .transform((value: number, original: unknown) => (original === '' || original === null ? null : value))
@@ -39,7 +51,13 @@ export const clientFormSchema = object({
     .min(1900, 'A year after 1900')
     .max(2100, 'A year before 2100'),
   guardianConsent: string().trim().default('').max(200, 'At most 200 letters'),
-  sensitivities: array().of(string().oneOf([...SENSITIVITIES], 'is not one we know').required()).default([]),
+  sensitivities: array()
+    .of(
+      string()
+        .oneOf([...SENSITIVITIES], 'is not one we know')
+        .required(),
+    )
+    .default([]),
   notes: string().default('').max(4000, 'At most 4000 letters'),
 }).noUnknown('${unknown} is not known here');
 export type ClientForm = InferType<typeof clientFormSchema>;

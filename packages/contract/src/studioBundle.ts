@@ -1,5 +1,16 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { ChartSchema, DeviationSchema, FeaturesSchema, LookSchema, OCCASIONS, ProductSchema, SKIN_ZONES, UnitSchema, type Lab, type SkinZone } from '@toile/core';
+import {
+  ChartSchema,
+  DeviationSchema,
+  FeaturesSchema,
+  LookSchema,
+  OCCASIONS,
+  ProductSchema,
+  SKIN_ZONES,
+  UnitSchema,
+  type Lab,
+  type SkinZone,
+} from '@toile/core';
 import { ROLES } from './roles';
 
 const id = Type.String({ pattern: '^[0-9a-f-]{36}$' });
@@ -35,7 +46,17 @@ export const StudioBundleSchema = Type.Object(
       ),
     ),
     readings: Type.Array(
-      Type.Object({ id, clientId: id, at: text, by: text, source: words(['reader', 'typed', 'import'] as const), zones: Type.Unsafe<{ readonly [zone in SkinZone]?: readonly Lab[] }>(byZone) }, closed),
+      Type.Object(
+        {
+          id,
+          clientId: id,
+          at: text,
+          by: text,
+          source: words(['reader', 'typed', 'import'] as const),
+          zones: Type.Unsafe<{ readonly [zone in SkinZone]?: readonly Lab[] }>(byZone),
+        },
+        closed,
+      ),
     ),
     products: Type.Array(ProductSchema),
     units: Type.Array(UnitSchema),
@@ -43,14 +64,33 @@ export const StudioBundleSchema = Type.Object(
     parties: Type.Array(Type.Object({ id, name: text, date: text, place: text, notes: text }, closed)),
     visits: Type.Array(
       Type.Object(
-        { id, clientId: id, kind: words(OCCASIONS), date: text, startsAt: text, readyBy: Type.Union([text, Type.Null()]), place: text, partyId: Type.Union([id, Type.Null()]), chartId: Type.Union([id, Type.Null()]) },
+        {
+          id,
+          clientId: id,
+          kind: words(OCCASIONS),
+          date: text,
+          startsAt: text,
+          readyBy: Type.Union([text, Type.Null()]),
+          place: text,
+          partyId: Type.Union([id, Type.Null()]),
+          chartId: Type.Union([id, Type.Null()]),
+        },
         closed,
       ),
     ),
     charts: Type.Array(ChartSchema),
     events: Type.Array(
       Type.Object(
-        { id, chartId: id, version: Type.Integer({ minimum: 1 }), stepId: id, kind: words(['done', 'undone', 'deviation'] as const), at: text, by: text, deviation: Type.Optional(DeviationSchema) },
+        {
+          id,
+          chartId: id,
+          version: Type.Integer({ minimum: 1 }),
+          stepId: id,
+          kind: words(['done', 'undone', 'deviation'] as const),
+          at: text,
+          by: text,
+          deviation: Type.Optional(DeviationSchema),
+        },
         closed,
       ),
     ),

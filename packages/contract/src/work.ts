@@ -15,7 +15,6 @@ import {
 import { uuid } from './client';
 import { documentPart } from './shapes';
 
-
 export const signInSchema = object({
   email: string().trim().required('Write your email').email('This is not an email address').max(200),
   password: string().required('Write your password').max(200),
@@ -23,7 +22,9 @@ export const signInSchema = object({
 export type SignIn = InferType<typeof signInSchema>;
 
 /** CIELAB typed by hand: within what skin can be. */
-export const labSchema = mixed<Lab>((value): value is Lab => Array.isArray(value) && value.length === 3 && value.every((v) => typeof v === 'number' && Number.isFinite(v)))
+export const labSchema = mixed<Lab>(
+  (value): value is Lab => Array.isArray(value) && value.length === 3 && value.every((v) => typeof v === 'number' && Number.isFinite(v)),
+)
   .typeError('Three numbers: L*, a* and b*')
   .test('skin', 'No skin has this colour. L* is 12 to 90, a* and b* mostly 3 to 30', (value) => value === undefined || isPlausibleSkin(value));
 
@@ -32,15 +33,24 @@ const samples = array().of(labSchema.required()).min(1, 'At least one sample').m
 /** A skin reading: the raw samples of each zone, kept as they were taken. */
 export const readingInputSchema = object({
   id: uuid().required(),
-  at: string().required().matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, 'an instant in UTC'),
-  source: string().oneOf(['reader', 'typed', 'import'] as const).required(),
+  at: string()
+    .required()
+    .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, 'an instant in UTC'),
+  source: string()
+    .oneOf(['reader', 'typed', 'import'] as const)
+    .required(),
   zones: object(Object.fromEntries(SKIN_ZONES.map((zone) => [zone, samples.default(undefined)])))
     .noUnknown('${unknown} is not a zone')
     .test('some', 'Read at least one zone', (value) => Object.values(value ?? {}).some((v) => v !== undefined)),
 }).noUnknown('${unknown} is not known here');
 export type ReadingInput = Omit<InferType<typeof readingInputSchema>, 'zones'> & { zones: { readonly [zone in SkinZone]?: readonly Lab[] } };
 
-export const sampleRequestSchema = object({ clientId: uuid().required(), zone: string().oneOf([...SKIN_ZONES]).required('Choose a zone') }).noUnknown();
+export const sampleRequestSchema = object({
+  clientId: uuid().required(),
+  zone: string()
+    .oneOf([...SKIN_ZONES])
+    .required('Choose a zone'),
+}).noUnknown();
 export type SampleRequest = { clientId: string; zone: SkinZone };
 
 const chartPart = documentPart<Chart>(ChartSchema, 'The chart');
@@ -58,9 +68,15 @@ export const chairEventSchema = object({
   id: uuid().required(),
   version: number().integer().min(1).required(),
   stepId: uuid().required(),
-  kind: string().oneOf(['done', 'undone', 'deviation'] as const).required(),
-  at: string().required().matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, 'an instant in UTC'),
-  deviation: documentPart<Deviation>(DeviationSchema, 'The deviation').when('kind', ([kind], schema) => (kind === 'deviation' ? schema.required('Say what was different') : schema)),
+  kind: string()
+    .oneOf(['done', 'undone', 'deviation'] as const)
+    .required(),
+  at: string()
+    .required()
+    .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, 'an instant in UTC'),
+  deviation: documentPart<Deviation>(DeviationSchema, 'The deviation').when('kind', ([kind], schema) =>
+    kind === 'deviation' ? schema.required('Say what was different') : schema,
+  ),
 }).noUnknown('${unknown} is not known here');
 export type ChairEventInput = { id: string; version: number; stepId: string; kind: 'done' | 'undone' | 'deviation'; at: string; deviation?: Deviation };
 
@@ -73,10 +89,19 @@ export type ImportChart = { text: string };
 export const visitInputSchema = object({
   id: uuid().required(),
   clientId: uuid().required(),
-  kind: string().oneOf([...OCCASIONS]).required(),
-  date: string().required('Choose a date').matches(/^\d{4}-\d{2}-\d{2}$/, 'A date, as 2031-05-14'),
-  startsAt: string().required('Choose a time').matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time, as 09:20'),
-  readyBy: string().nullable().default(null).matches(/^([01]\d|2[0-3]):[0-5]\d$/, { message: 'A time, as 11:30', excludeEmptyString: true }),
+  kind: string()
+    .oneOf([...OCCASIONS])
+    .required(),
+  date: string()
+    .required('Choose a date')
+    .matches(/^\d{4}-\d{2}-\d{2}$/, 'A date, as 2031-05-14'),
+  startsAt: string()
+    .required('Choose a time')
+    .matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time, as 09:20'),
+  readyBy: string()
+    .nullable()
+    .default(null)
+    .matches(/^([01]\d|2[0-3]):[0-5]\d$/, { message: 'A time, as 11:30', excludeEmptyString: true }),
   place: string().trim().default('').max(200),
   partyId: uuid().nullable().default(null),
 }).noUnknown('${unknown} is not known here');

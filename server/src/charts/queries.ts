@@ -38,10 +38,25 @@ export async function newestVersion(tx: Tx, chartId: string): Promise<Chart | nu
 
 /** A chart with its history and what happened at the chair with the version asked for (the newest by default). */
 export async function chartAnswer(tx: Tx, chartId: string, version?: number): Promise<ChartAnswer> {
-  const versions = await tx.selectFrom('chart_versions').select(['version', 'author', 'at', 'reason', 'hash']).where('chart_id', '=', chartId).orderBy('version', 'desc').execute();
+  const versions = await tx
+    .selectFrom('chart_versions')
+    .select(['version', 'author', 'at', 'reason', 'hash'])
+    .where('chart_id', '=', chartId)
+    .orderBy('version', 'desc')
+    .execute();
   const wanted = version ?? versions[0]?.version;
-  const row = found(wanted === undefined ? null : await tx.selectFrom('chart_versions').select('document').where('chart_id', '=', chartId).where('version', '=', wanted).executeTakeFirst());
-  const events = await tx.selectFrom('chair_events').select(['id', 'event']).where('chart_id', '=', chartId).where('version', '=', wanted!).orderBy('seq').execute();
+  const row = found(
+    wanted === undefined
+      ? null
+      : await tx.selectFrom('chart_versions').select('document').where('chart_id', '=', chartId).where('version', '=', wanted).executeTakeFirst(),
+  );
+  const events = await tx
+    .selectFrom('chair_events')
+    .select(['id', 'event'])
+    .where('chart_id', '=', chartId)
+    .where('version', '=', wanted!)
+    .orderBy('seq')
+    .execute();
   return {
     chart: row.document,
     events: events.map(({ id, event }) => ({ ...event, id })),
@@ -55,7 +70,16 @@ export async function insertVersion(tx: Tx, studioId: string, chart: Chart): Pro
   const sealed: Chart = { ...open, hash: documentHash(open) };
   await tx
     .insertInto('chart_versions')
-    .values({ studio_id: studioId, chart_id: chart.id, version: chart.version, document: JSON.stringify(sealed), hash: sealed.hash!, author: chart.author, reason: chart.reason, at: chart.at })
+    .values({
+      studio_id: studioId,
+      chart_id: chart.id,
+      version: chart.version,
+      document: JSON.stringify(sealed),
+      hash: sealed.hash!,
+      author: chart.author,
+      reason: chart.reason,
+      at: chart.at,
+    })
     .execute();
   return sealed;
 }

@@ -31,7 +31,13 @@ export function registerCharts(services: Services): void {
     await claimChart(tx, caller, chart);
     await insertVersion(tx, caller.studioId, chart);
     if (body.visitId) {
-      const visit = await tx.updateTable('visits').set({ chart_id: chart.id }).where('id', '=', body.visitId).where('client_id', '=', chart.client.id).returning('id').executeTakeFirst();
+      const visit = await tx
+        .updateTable('visits')
+        .set({ chart_id: chart.id })
+        .where('id', '=', body.visitId)
+        .where('client_id', '=', chart.client.id)
+        .returning('id')
+        .executeTakeFirst();
       found(visit);
     }
     return { status: 201, body: await chartAnswer(tx, chart.id), subject: chart.id };
@@ -43,20 +49,32 @@ export function registerCharts(services: Services): void {
     await sql`select pg_advisory_xact_lock(hashtextextended(${params.id!}, 0))`.execute(tx);
     const newest = found(await newestVersion(tx, params.id!));
     if (newest.version !== body.parent) throw new ProblemError('stale', { current: newest, yours: body.chart });
-    if (body.chart.client.id !== newest.client.id) throw new ProblemError('bad-input', { fields: [{ path: 'chart.client.id', message: 'A chart stays with its client' }] });
+    if (body.chart.client.id !== newest.client.id)
+      throw new ProblemError('bad-input', { fields: [{ path: 'chart.client.id', message: 'A chart stays with its client' }] });
     const chart = nextVersion(body.chart, newest, { author: caller.name, at: now.toISOString(), reason: body.reason });
     await insertVersion(tx, caller.studioId, chart);
     return { status: 201, body: await chartAnswer(tx, chart.id), subject: chart.id };
   });
 
   write<ChairEventInput>(services, 'createEvent', chairEventSchema, async ({ tx, caller, body, params }) => {
-    const version = found(await tx.selectFrom('chart_versions').select('document').where('chart_id', '=', params.id!).where('version', '=', body.version).executeTakeFirst());
-    if (!version.document.steps.some((step) => step.id === body.stepId)) throw new ProblemError('bad-input', { fields: [{ path: 'stepId', message: 'is not a step of this version' }] });
+    const version = found(
+      await tx.selectFrom('chart_versions').select('document').where('chart_id', '=', params.id!).where('version', '=', body.version).executeTakeFirst(),
+    );
+    if (!version.document.steps.some((step) => step.id === body.stepId))
+      throw new ProblemError('bad-input', { fields: [{ path: 'stepId', message: 'is not a step of this version' }] });
     const common = { stepId: body.stepId, at: body.at, by: caller.name };
     const event: ChairEvent = body.kind === 'deviation' ? { ...common, kind: body.kind, deviation: body.deviation! } : { ...common, kind: body.kind };
     const inserted = await tx
       .insertInto('chair_events')
-      .values({ studio_id: caller.studioId, id: body.id, chart_id: params.id!, version: body.version, step_id: body.stepId, event: JSON.stringify(event), at: body.at })
+      .values({
+        studio_id: caller.studioId,
+        id: body.id,
+        chart_id: params.id!,
+        version: body.version,
+        step_id: body.stepId,
+        event: JSON.stringify(event),
+        at: body.at,
+      })
       .onConflict((c) => c.columns(['studio_id', 'id']).doNothing())
       .returning('id')
       .executeTakeFirst();
@@ -114,7 +132,18 @@ async function adopt(tx: Tx, caller: Caller, foreign: Chart, now: Date): Promise
       .execute();
     const zones = Object.fromEntries(Object.entries(client.skin).map(([zone, lab]) => [zone, [lab]]));
     if (Object.keys(zones).length > 0) {
-      await tx.insertInto('readings').values({ studio_id: caller.studioId, id: newId(), client_id: client.id, at: foreign.at, by_name: foreign.author, source: 'import', zones: JSON.stringify(zones) }).execute();
+      await tx
+        .insertInto('readings')
+        .values({
+          studio_id: caller.studioId,
+          id: newId(),
+          client_id: client.id,
+          at: foreign.at,
+          by_name: foreign.author,
+          source: 'import',
+          zones: JSON.stringify(zones),
+        })
+        .execute();
     }
   }
   const reason = [`Imported from version ${foreign.version} by ${foreign.author}.`, foreign.reason].filter(Boolean).join(' ');

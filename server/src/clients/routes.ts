@@ -89,14 +89,22 @@ export async function clientAnswer(tx: Tx, id: string, role: Role): Promise<Clie
 async function summaries(tx: Tx, typed: string): Promise<ClientSummary[]> {
   let query = tx
     .selectFrom('clients as c')
-    .leftJoinLateral((eb) => eb.selectFrom('readings as r').select(['r.zones', 'r.at']).whereRef('r.client_id', '=', 'c.id').orderBy('r.at', 'desc').limit(1).as('last'), (join) => join.onTrue())
+    .leftJoinLateral(
+      (eb) => eb.selectFrom('readings as r').select(['r.zones', 'r.at']).whereRef('r.client_id', '=', 'c.id').orderBy('r.at', 'desc').limit(1).as('last'),
+      (join) => join.onTrue(),
+    )
     .select((eb) => [
       'c.id',
       'c.name',
       'last.zones',
       'last.at',
       eb.selectFrom('charts').select(eb.fn.countAll<string>().as('n')).whereRef('client_id', '=', 'c.id').as('charts'),
-      eb.selectFrom('visits').select((v) => v.fn.min('visits.date').as('d')).whereRef('client_id', '=', 'c.id').where('date', '>=', sql<string>`current_date`).as('next'),
+      eb
+        .selectFrom('visits')
+        .select((v) => v.fn.min('visits.date').as('d'))
+        .whereRef('client_id', '=', 'c.id')
+        .where('date', '>=', sql<string>`current_date`)
+        .as('next'),
     ])
     .limit(PAGE);
   if (typed === '') query = query.orderBy('c.folded');

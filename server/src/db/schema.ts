@@ -29,7 +29,15 @@ export type Database = {
     created_at: Created;
     updated_at: Instant;
   };
-  readings: { studio_id: string; id: string; client_id: string; at: Instant; by_name: string; source: 'reader' | 'typed' | 'import'; zones: Json<{ readonly [zone in SkinZone]?: readonly Lab[] }> };
+  readings: {
+    studio_id: string;
+    id: string;
+    client_id: string;
+    at: Instant;
+    by_name: string;
+    source: 'reader' | 'typed' | 'import';
+    zones: Json<{ readonly [zone in SkinZone]?: readonly Lab[] }>;
+  };
   simulated_skins: { studio_id: string; client_id: string; skin: Json<{ readonly [zone in SkinZone]?: Lab }> };
   products: { studio_id: string; id: string; revision: Generated<number>; document: Json<Product> };
   units: { studio_id: string; id: string; product_id: string; revision: Generated<number>; document: Json<Unit> };
@@ -49,15 +57,44 @@ export type Database = {
   };
   charts: { studio_id: string; id: string; client_id: string };
   chart_versions: { studio_id: string; chart_id: string; version: number; document: Json<Chart>; hash: string; author: string; reason: string; at: Instant };
-  chair_events: { studio_id: string; id: string; chart_id: string; version: number; step_id: string; event: Json<ChairEvent>; at: Instant; seq: Generated<string> };
+  chair_events: {
+    studio_id: string;
+    id: string;
+    chart_id: string;
+    version: number;
+    step_id: string;
+    event: Json<ChairEvent>;
+    at: Instant;
+    seq: Generated<string>;
+  };
   audit: { studio_id: string; id: string; account_id: string | null; route: string; subject: string | null; at: Created };
   idempotency: { studio_id: string; key: string; account_id: string; request_hash: string; status: number | null; body: Json<unknown> | null; at: Created };
 };
 
 /** Tables every row of which belongs to one studio: all under row level security. */
 export const STUDIO_TABLES = [
-  'memberships', 'clients', 'readings', 'simulated_skins', 'products', 'units', 'look_versions', 'parties', 'visits', 'charts', 'chart_versions', 'chair_events', 'audit', 'idempotency',
+  'memberships',
+  'clients',
+  'readings',
+  'simulated_skins',
+  'products',
+  'units',
+  'look_versions',
+  'parties',
+  'visits',
+  'charts',
+  'chart_versions',
+  'chair_events',
+  'audit',
+  'idempotency',
 ] as const satisfies readonly (keyof Database)[];
 
 /** Tables the app may add to and read but never change. */
-export const APPEND_ONLY = ['readings', 'look_versions', 'charts', 'chart_versions', 'chair_events', 'audit'] as const satisfies readonly (typeof STUDIO_TABLES)[number][];
+export const APPEND_ONLY = [
+  'readings',
+  'look_versions',
+  'charts',
+  'chart_versions',
+  'chair_events',
+  'audit',
+] as const satisfies readonly (typeof STUDIO_TABLES)[number][];

@@ -44,7 +44,9 @@ export function read(services: Services, name: RouteName, handle: (context: Cont
   services.app.get(route.path, async (req, res) => {
     const caller = allowed(req, name);
     const params = checkedParams(req);
-    const answer = await inStudio(services.db, caller.studioId, (tx) => handle({ tx, caller, body: undefined, params, query: queryOf(req), revision: null, now: services.clock() }));
+    const answer = await inStudio(services.db, caller.studioId, (tx) =>
+      handle({ tx, caller, body: undefined, params, query: queryOf(req), revision: null, now: services.clock() }),
+    );
     send(res, answer);
   });
 }
@@ -53,7 +55,13 @@ export function read(services: Services, name: RouteName, handle: (context: Cont
  * Registers a route that writes: body checked, studio's transaction, answered once per idempotency key,
  * and a row of audit, all or nothing.
  */
-export function write<Body>(services: Services, name: RouteName, schema: Schema, handle: (context: Context<Body>) => Promise<Answer>, options: { edits?: boolean } = {}): void {
+export function write<Body>(
+  services: Services,
+  name: RouteName,
+  schema: Schema,
+  handle: (context: Context<Body>) => Promise<Answer>,
+  options: { edits?: boolean } = {},
+): void {
   const route = ROUTES[name];
   const method = route.method === 'PUT' ? 'put' : 'post';
   services.app[method](route.path, async (req, res) => {
@@ -63,13 +71,22 @@ export function write<Body>(services: Services, name: RouteName, schema: Schema,
     if (!key || key.length > 100) throw new ProblemError('key-missing');
     const body = await checkedBody<Body>(schema, req.body);
     const revision = options.edits ? revisionOf(req) : null;
-    const hash = createHash('sha256').update(canonicalJson({ name, params, body: req.body as unknown, revision })).digest('hex');
+    const hash = createHash('sha256')
+      .update(canonicalJson({ name, params, body: req.body as unknown, revision }))
+      .digest('hex');
     const answer = await inStudio(services.db, caller.studioId, async (tx): Promise<Answer> => {
       const earlier = await claimKey(tx, caller, key, hash);
       if (earlier) return earlier;
       const made = await handle({ tx, caller, body, params, query: queryOf(req), revision, now: services.clock() });
-      await tx.insertInto('audit').values({ studio_id: caller.studioId, id: newId(), account_id: caller.accountId, route: name, subject: made.subject ?? null }).execute();
-      await tx.updateTable('idempotency').set({ status: made.status ?? 200, body: JSON.stringify(made.body) }).where('key', '=', key).execute();
+      await tx
+        .insertInto('audit')
+        .values({ studio_id: caller.studioId, id: newId(), account_id: caller.accountId, route: name, subject: made.subject ?? null })
+        .execute();
+      await tx
+        .updateTable('idempotency')
+        .set({ status: made.status ?? 200, body: JSON.stringify(made.body) })
+        .where('key', '=', key)
+        .execute();
       return made;
     });
     send(res, answer);
@@ -138,4 +155,3 @@ function send(res: Response, answer: Answer): void {
   }
   res.status(answer.status ?? 200).json(answer.body);
 }
-

@@ -20,7 +20,9 @@ export function registerLooks(services: Services): void {
   });
 
   read(services, 'look', async ({ tx, params }) => {
-    const row = found(await tx.selectFrom('look_versions').selectAll().where('look_id', '=', params.id!).orderBy('version', 'desc').limit(1).executeTakeFirst());
+    const row = found(
+      await tx.selectFrom('look_versions').selectAll().where('look_id', '=', params.id!).orderBy('version', 'desc').limit(1).executeTakeFirst(),
+    );
     const answer: LookAnswer = { look: row.document };
     return { body: answer };
   });
@@ -29,10 +31,19 @@ export function registerLooks(services: Services): void {
     const { look: sent } = body;
     const checked = readLook(JSON.stringify(sent));
     if (!checked.ok) throw new ProblemError('bad-input', { fields: checked.problems.map((p) => ({ ...p, path: `look${p.path}` })) });
-    const newest = await tx.selectFrom('look_versions').select(['version', 'document']).where('look_id', '=', sent.id).orderBy('version', 'desc').limit(1).executeTakeFirst();
+    const newest = await tx
+      .selectFrom('look_versions')
+      .select(['version', 'document'])
+      .where('look_id', '=', sent.id)
+      .orderBy('version', 'desc')
+      .limit(1)
+      .executeTakeFirst();
     if (sent.version !== (newest?.version ?? 0) + 1) throw new ProblemError('stale', { current: newest?.document ?? null, yours: sent });
     const look = { ...sent, author: caller.name, at: now.toISOString() };
-    await tx.insertInto('look_versions').values({ studio_id: caller.studioId, look_id: look.id, version: look.version, name: look.name, document: JSON.stringify(look) }).execute();
+    await tx
+      .insertInto('look_versions')
+      .values({ studio_id: caller.studioId, look_id: look.id, version: look.version, name: look.name, document: JSON.stringify(look) })
+      .execute();
     const answer: LookAnswer = { look };
     return { status: 201, body: answer, subject: look.id };
   });

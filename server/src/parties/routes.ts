@@ -8,7 +8,13 @@ export function registerParties(services: Services): void {
   read(services, 'listParties', async ({ tx }) => {
     const rows = await tx
       .selectFrom('parties as p')
-      .select((eb) => ['p.id', 'p.name', 'p.date', 'p.place', eb.selectFrom('visits').select(eb.fn.countAll<string>().as('n')).whereRef('party_id', '=', 'p.id').as('people')])
+      .select((eb) => [
+        'p.id',
+        'p.name',
+        'p.date',
+        'p.place',
+        eb.selectFrom('visits').select(eb.fn.countAll<string>().as('n')).whereRef('party_id', '=', 'p.id').as('people'),
+      ])
       .orderBy('p.date')
       .limit(200)
       .execute();

@@ -11,7 +11,15 @@ export function registerReadings(services: Services): void {
     found(await tx.selectFrom('clients').select('id').where('id', '=', params.id!).executeTakeFirst());
     const row = await tx
       .insertInto('readings')
-      .values({ studio_id: caller.studioId, id: body.id, client_id: params.id!, at: body.at, by_name: caller.name, source: body.source, zones: JSON.stringify(body.zones) })
+      .values({
+        studio_id: caller.studioId,
+        id: body.id,
+        client_id: params.id!,
+        at: body.at,
+        by_name: caller.name,
+        source: body.source,
+        zones: JSON.stringify(body.zones),
+      })
       .returningAll()
       .executeTakeFirstOrThrow();
     return { status: 201, body: readingAnswer(row), subject: body.id };

@@ -24,7 +24,9 @@ export function registerSession({ app, db }: Services, limit: SignInLimit): void
     const { email, password } = await checkedBody<SignIn>(signInSchema, req.body);
     const account = await db.selectFrom('accounts').selectAll().where('email', '=', email).executeTakeFirst();
     if (!(await passwordFits(account?.password_hash, password)) || !account) throw new ProblemError('wrong-sign-in');
-    const membership = await asAccount(db, account.id, (tx) => tx.selectFrom('memberships').selectAll().where('account_id', '=', account.id).orderBy('studio_id').executeTakeFirst());
+    const membership = await asAccount(db, account.id, (tx) =>
+      tx.selectFrom('memberships').selectAll().where('account_id', '=', account.id).orderBy('studio_id').executeTakeFirst(),
+    );
     if (!membership) throw new ProblemError('wrong-sign-in');
     const caller: Caller = { accountId: account.id, studioId: membership.studio_id, name: membership.name, email: account.email, role: membership.role };
     await new Promise<void>((resolve, reject) => req.session.regenerate((error: unknown) => (error ? reject(toError(error)) : resolve())));

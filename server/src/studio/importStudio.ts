@@ -26,7 +26,10 @@ async function insertAll(tx: Tx, bundle: StudioBundle, hashes: ReadonlyMap<strin
   const json = JSON.stringify;
   await tx.insertInto('studios').values(bundle.studio).execute();
   for (const p of bundle.people) {
-    await tx.insertInto('accounts').values({ id: p.id, email: p.email, password_hash: hashes.get(p.id)! }).execute();
+    await tx
+      .insertInto('accounts')
+      .values({ id: p.id, email: p.email, password_hash: hashes.get(p.id)! })
+      .execute();
     await tx.insertInto('memberships').values({ studio_id, account_id: p.id, role: p.role, name: p.name }).execute();
   }
   for (const c of bundle.clients) {
@@ -46,15 +49,38 @@ async function insertAll(tx: Tx, bundle: StudioBundle, hashes: ReadonlyMap<strin
         updated_at: new Date(),
       })
       .execute();
-    if (Object.keys(c.simulatedSkin).length > 0) await tx.insertInto('simulated_skins').values({ studio_id, client_id: c.id, skin: json(c.simulatedSkin) }).execute();
+    if (Object.keys(c.simulatedSkin).length > 0)
+      await tx
+        .insertInto('simulated_skins')
+        .values({ studio_id, client_id: c.id, skin: json(c.simulatedSkin) })
+        .execute();
   }
   for (const r of bundle.readings) {
-    await tx.insertInto('readings').values({ studio_id, id: r.id, client_id: r.clientId, at: r.at, by_name: r.by, source: r.source, zones: json(r.zones) }).execute();
+    await tx
+      .insertInto('readings')
+      .values({ studio_id, id: r.id, client_id: r.clientId, at: r.at, by_name: r.by, source: r.source, zones: json(r.zones) })
+      .execute();
   }
-  for (const p of bundle.products) await tx.insertInto('products').values({ studio_id, id: p.id, document: json(p) }).execute();
-  for (const u of bundle.units) await tx.insertInto('units').values({ studio_id, id: u.id, product_id: u.productId, document: json(u) }).execute();
-  for (const l of bundle.looks) await tx.insertInto('look_versions').values({ studio_id, look_id: l.id, version: l.version, name: l.name, document: json(l) }).execute();
-  for (const p of bundle.parties) await tx.insertInto('parties').values({ studio_id, ...p }).execute();
+  for (const p of bundle.products)
+    await tx
+      .insertInto('products')
+      .values({ studio_id, id: p.id, document: json(p) })
+      .execute();
+  for (const u of bundle.units)
+    await tx
+      .insertInto('units')
+      .values({ studio_id, id: u.id, product_id: u.productId, document: json(u) })
+      .execute();
+  for (const l of bundle.looks)
+    await tx
+      .insertInto('look_versions')
+      .values({ studio_id, look_id: l.id, version: l.version, name: l.name, document: json(l) })
+      .execute();
+  for (const p of bundle.parties)
+    await tx
+      .insertInto('parties')
+      .values({ studio_id, ...p })
+      .execute();
   for (const chart of bundle.charts) {
     if (chart.version === 1) await tx.insertInto('charts').values({ studio_id, id: chart.id, client_id: chart.client.id }).execute();
     await insertVersion(tx, studio_id, chart);
@@ -62,12 +88,26 @@ async function insertAll(tx: Tx, bundle: StudioBundle, hashes: ReadonlyMap<strin
   for (const v of bundle.visits) {
     await tx
       .insertInto('visits')
-      .values({ studio_id, id: v.id, client_id: v.clientId, party_id: v.partyId, kind: v.kind, date: v.date, starts_at: v.startsAt, ready_by: v.readyBy, place: v.place, chart_id: v.chartId })
+      .values({
+        studio_id,
+        id: v.id,
+        client_id: v.clientId,
+        party_id: v.partyId,
+        kind: v.kind,
+        date: v.date,
+        starts_at: v.startsAt,
+        ready_by: v.readyBy,
+        place: v.place,
+        chart_id: v.chartId,
+      })
       .execute();
   }
   for (const e of bundle.events) {
     const common = { stepId: e.stepId, at: e.at, by: e.by };
     const event = e.kind === 'deviation' ? { ...common, kind: e.kind, deviation: e.deviation } : { ...common, kind: e.kind };
-    await tx.insertInto('chair_events').values({ studio_id, id: e.id, chart_id: e.chartId, version: e.version, step_id: e.stepId, event: json(event), at: e.at }).execute();
+    await tx
+      .insertInto('chair_events')
+      .values({ studio_id, id: e.id, chart_id: e.chartId, version: e.version, step_id: e.stepId, event: json(event), at: e.at })
+      .execute();
   }
 }

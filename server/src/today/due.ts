@@ -10,8 +10,16 @@ export function whatIsDue(today: string, visits: readonly VisitAnswer[], clients
   const coming = new Set(visits.map((v) => v.clientId));
   const people = clients.filter((c) => coming.has(c.id));
   return [
-    ...people.filter((c) => c.sensitivities.length > 0).map((c): DueItem => ({ kind: 'patch test', words: `${c.name}: ask for the patch test result (${c.sensitivities.join(', ')})`, clientId: c.id })),
-    ...people.filter((c) => isOld(c.lastRead, today)).map((c): DueItem => ({ kind: 're-read', words: c.lastRead ? `${c.name}: skin last read ${daysBetween(c.lastRead, today)} days ago` : `${c.name}: skin not read yet`, clientId: c.id })),
+    ...people
+      .filter((c) => c.sensitivities.length > 0)
+      .map((c): DueItem => ({ kind: 'patch test', words: `${c.name}: ask for the patch test result (${c.sensitivities.join(', ')})`, clientId: c.id })),
+    ...people
+      .filter((c) => isOld(c.lastRead, today))
+      .map((c): DueItem => ({
+        kind: 're-read',
+        words: c.lastRead ? `${c.name}: skin last read ${daysBetween(c.lastRead, today)} days ago` : `${c.name}: skin not read yet`,
+        clientId: c.id,
+      })),
     ...shelf(kit, today),
   ];
 }
@@ -26,7 +34,17 @@ function shelf(kit: Kit, today: string): DueItem[] {
   });
   const count = (state: string): number => states.filter((s) => s === state).length;
   const items: DueItem[] = [];
-  if (count('past') > 0) items.push({ kind: 'expired', words: `${count('past')} ${count('past') === 1 ? 'unit is' : 'units are'} past the shelf life after opening`, clientId: null });
-  if (count('soon') > 0) items.push({ kind: 'expiring', words: `${count('soon')} ${count('soon') === 1 ? 'unit runs' : 'units run'} out of shelf life within 30 days`, clientId: null });
+  if (count('past') > 0)
+    items.push({
+      kind: 'expired',
+      words: `${count('past')} ${count('past') === 1 ? 'unit is' : 'units are'} past the shelf life after opening`,
+      clientId: null,
+    });
+  if (count('soon') > 0)
+    items.push({
+      kind: 'expiring',
+      words: `${count('soon')} ${count('soon') === 1 ? 'unit runs' : 'units run'} out of shelf life within 30 days`,
+      clientId: null,
+    });
   return items;
 }

@@ -13,12 +13,24 @@ export function registerToday(services: Services): void {
     const to = new Date(now.getTime() + DAYS_AHEAD * 86_400_000).toISOString().slice(0, 10);
     const visits = await visitsWhere(tx, { from: date, to });
     const ids = [...new Set(visits.map((v) => v.clientId))];
-    const rows = ids.length === 0 ? [] : await tx
-      .selectFrom('clients as c')
-      .select((eb) => ['c.id', 'c.name', 'c.sensitivities', eb.selectFrom('readings').select((r) => r.fn.max('readings.at').as('at')).whereRef('client_id', '=', 'c.id').as('last_read')])
-      .where('c.id', 'in', ids)
-      .orderBy('c.folded')
-      .execute();
+    const rows =
+      ids.length === 0
+        ? []
+        : await tx
+            .selectFrom('clients as c')
+            .select((eb) => [
+              'c.id',
+              'c.name',
+              'c.sensitivities',
+              eb
+                .selectFrom('readings')
+                .select((r) => r.fn.max('readings.at').as('at'))
+                .whereRef('client_id', '=', 'c.id')
+                .as('last_read'),
+            ])
+            .where('c.id', 'in', ids)
+            .orderBy('c.folded')
+            .execute();
     const clients = rows.map((r) => ({ id: r.id, name: r.name, sensitivities: r.sensitivities, lastRead: r.last_read }));
     const answer: TodayAnswer = { date, visits, due: whatIsDue(date, visits, clients, await wholeKit(tx)) };
     return { body: answer };

@@ -10,7 +10,18 @@ export function registerVisits(services: Services): void {
     if (body.partyId) found(await tx.selectFrom('parties').select('id').where('id', '=', body.partyId).executeTakeFirst());
     const inserted = await tx
       .insertInto('visits')
-      .values({ studio_id: caller.studioId, id: body.id, client_id: body.clientId, party_id: body.partyId, kind: body.kind, date: body.date, starts_at: body.startsAt, ready_by: body.readyBy, place: body.place, chart_id: null })
+      .values({
+        studio_id: caller.studioId,
+        id: body.id,
+        client_id: body.clientId,
+        party_id: body.partyId,
+        kind: body.kind,
+        date: body.date,
+        starts_at: body.startsAt,
+        ready_by: body.readyBy,
+        place: body.place,
+        chart_id: null,
+      })
       .onConflict((c) => c.columns(['studio_id', 'id']).doNothing())
       .returning('id')
       .executeTakeFirst();

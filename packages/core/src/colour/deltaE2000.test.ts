@@ -48,8 +48,7 @@ const lab = fc.tuple(
   fc.double({ min: -100, max: 100, noNaN: true }),
 );
 const culori = differenceCiede2000();
-const oracle = (a: Lab, b: Lab): number =>
-  culori({ mode: 'lab65', l: a[0], a: a[1], b: a[2] }, { mode: 'lab65', l: b[0], a: b[1], b: b[2] });
+const oracle = (a: Lab, b: Lab): number => culori({ mode: 'lab65', l: a[0], a: a[1], b: a[2] }, { mode: 'lab65', l: b[0], a: b[1], b: b[2] });
 
 test('the table holds all 34 published pairs', () => expect(SHARMA).toHaveLength(34));
 

@@ -82,13 +82,7 @@ function hueWeight(c: number, s: number): number {
   const s3 = s * c2 + c * s2;
   const c4 = c2 * c2 - s2 * s2;
   const s4 = 2 * s2 * c2;
-  return (
-    1 -
-    0.17 * (c * COS30 + s * SIN30) +
-    0.24 * c2 +
-    0.32 * (c3 * COS6 - s3 * SIN6) -
-    0.2 * (c4 * COS63 + s4 * SIN63)
-  );
+  return 1 - 0.17 * (c * COS30 + s * SIN30) + 0.24 * c2 + 0.32 * (c3 * COS6 - s3 * SIN6) - 0.2 * (c4 * COS63 + s4 * SIN63);
 }
 
 const COS30 = cos(30 * RAD);

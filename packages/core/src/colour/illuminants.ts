@@ -72,7 +72,11 @@ function foldFine(power: readonly number[], stepNm: number, x: Float64Array, y: 
     const t = at - low;
     const lowBand = Math.min(BANDS - 1, low);
     const highBand = Math.min(BANDS - 1, low + 1);
-    for (const [target, table] of [[x, CMF_X], [y, CMF_Y], [z, CMF_Z]] as const) {
+    for (const [target, table] of [
+      [x, CMF_X],
+      [y, CMF_Y],
+      [z, CMF_Z],
+    ] as const) {
       const value = power[i]! * cubicAt(table, at);
       target[lowBand]! += value * (1 - t);
       target[highBand]! += value * t;
@@ -94,8 +98,7 @@ function cubicAt(table: readonly number[], at: number): number {
 
 /** A fit to a common phosphor lamp of about 4100 K (blue peak and broad phosphor); not a CIE curve. */
 function ledByOne(): number[] {
-  const bump = (nm: number, mean: number, left: number, right: number): number =>
-    Math.exp(-0.5 * ((nm - mean) / (nm < mean ? left : right)) ** 2);
+  const bump = (nm: number, mean: number, left: number, right: number): number => Math.exp(-0.5 * ((nm - mean) / (nm < mean ? left : right)) ** 2);
   return Array.from({ length: 401 }, (_, i) => 1.06277 * bump(380 + i, 448, 9, 12) + bump(380 + i, 575, 42, 46.3647));
 }
 

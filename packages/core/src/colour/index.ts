@@ -1,16 +1,4 @@
-export {
-  chromaOf,
-  hueOf,
-  labToHex,
-  labToSrgb,
-  labToXyz,
-  meanLab,
-  WHITE_D65,
-  xyzToLab,
-  type Lab,
-  type Rgb,
-  type Xyz,
-} from './lab';
+export { chromaOf, hueOf, labToHex, labToSrgb, labToXyz, meanLab, WHITE_D65, xyzToLab, type Lab, type Rgb, type Xyz } from './lab';
 export { deltaE2000, deltaE2000Many } from './deltaE2000';
 export { ILLUMINANTS, illuminantWeights, labUnder, xyzUnder, type Illuminant, type Spectrum } from './illuminants';
 export { reconstructSpectrum, type Reconstruction, type SpectrumMethod } from './reconstructSpectrum';
@@ -26,24 +14,8 @@ export {
   type Film,
   type MixPart,
 } from './kubelkaMunk';
-export {
-  depthInWords,
-  depthOf,
-  ita,
-  lightnessAtDepth,
-  shiftDepth,
-  undertoneOf,
-  type Undertone,
-  type UndertoneReading,
-} from './depth';
+export { depthInWords, depthOf, ita, lightnessAtDepth, shiftDepth, undertoneOf, type Undertone, type UndertoneReading } from './depth';
 export { driftBetween, summariseReadings, type Drift, type SampleSummary } from './readings';
 export { buildMixTable, pumpRatios, searchMixTable, type Mix, type Mixable, type MixTable } from './mixTable';
 export { differenceInWords, matchBase, type BaseMatches, type MatchOptions } from './matchBase';
-export {
-  isPlausibleSkin,
-  simulateSample,
-  SKIN_ZONE_NAMES,
-  SKIN_ZONES,
-  skinByZone,
-  type SkinZone,
-} from './simulatedReader';
+export { isPlausibleSkin, simulateSample, SKIN_ZONE_NAMES, SKIN_ZONES, skinByZone, type SkinZone } from './simulatedReader';

@@ -49,9 +49,7 @@ export type Film = { readonly masstone: Spectrum; readonly sx: number };
 export function filmOver(background: number, masstone: number, sx: number): number {
   const e = exp(-(1 / masstone - masstone) * sx);
   const inverse = 1 / masstone;
-  return (
-    ((e * inverse - masstone) * background + (1 - e)) / ((e - 1) * background + (inverse - masstone * e))
-  );
+  return ((e * inverse - masstone) * background + (1 - e)) / ((e - 1) * background + (inverse - masstone * e));
 }
 
 /** {@link filmOver} on all 36 bands. */

@@ -54,7 +54,16 @@ export function labToSrgb(lab: Lab): Rgb {
 
 /** CIELAB to '#rrggbb' for a swatch on screen. */
 export function labToHex(lab: Lab): string {
-  return '#' + labToSrgb(lab).map((c) => Math.round(c * 255).toString(16).padStart(2, '0')).join('');
+  return (
+    '#' +
+    labToSrgb(lab)
+      .map((c) =>
+        Math.round(c * 255)
+          .toString(16)
+          .padStart(2, '0'),
+      )
+      .join('')
+  );
 }
 
 /** Chroma C*ab. */

@@ -20,7 +20,11 @@ function bruteForcePairs(target: Lab, kit: readonly Mixable[]): number {
   for (let i = 0; i < kit.length; i++) {
     for (let j = i + 1; j < kit.length; j++) {
       for (const [p, q] of pumpRatios(2, 6)) {
-        const part = (k: number, parts: number) => ({ spectrum: reconstructSpectrum(kit[k]!.lab, 'D65', 'oxide').spectrum, parts, tintingStrength: kit[k]!.tintingStrength });
+        const part = (k: number, parts: number) => ({
+          spectrum: reconstructSpectrum(kit[k]!.lab, 'D65', 'oxide').spectrum,
+          parts,
+          tintingStrength: kit[k]!.tintingStrength,
+        });
         best = Math.min(best, deltaE2000(target, labUnder(mixSpectra([part(i, p!), part(j, q!)]), 'D65')));
       }
     }
@@ -57,14 +61,22 @@ test('the early stop loses nothing: the same ranking as every row of the table',
 });
 
 test('a target that is in the kit is found as a single without difference', () => {
-  const kit = kitOf([[70, 9, 17], [60, 12, 19], [50, 13, 17]]);
+  const kit = kitOf([
+    [70, 9, 17],
+    [60, 12, 19],
+    [50, 13, 17],
+  ]);
   const { singles } = matchBase([60, 12, 19], kit);
   expect(singles[0]!.parts).toEqual([{ id: 'p1', pumps: 1 }]);
   expect(singles[0]!.deltaE).toBeLessThan(1e-4);
 });
 
 test('products that may not meet are never mixed', () => {
-  const kit = kitOf([[70, 9, 17], [60, 12, 19], [50, 13, 17]]);
+  const kit = kitOf([
+    [70, 9, 17],
+    [60, 12, 19],
+    [50, 13, 17],
+  ]);
   const { pairs } = matchBase([58, 12, 18], kit, { mayMix: (i, j) => !(i === 0 || j === 0), count: 100 });
   expect(pairs).toHaveLength(11);
   expect(pairs.every((m) => m.parts.every((p) => p.id !== 'p0'))).toBe(true);

@@ -107,7 +107,11 @@ export function buildMixTable(kit: readonly Mixable[], options: MixTableOptions 
       }
     }
   }
-  return sortByLightness(kit.map((p) => p.id), found, rows);
+  return sortByLightness(
+    kit.map((p) => p.id),
+    found,
+    rows,
+  );
 }
 
 function sortByLightness(ids: readonly string[], found: readonly number[], rows: readonly number[]): MixTable {

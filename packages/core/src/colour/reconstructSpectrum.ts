@@ -56,8 +56,7 @@ const SKIN_BASIS: Basis = {
 const OXIDES = ((): { white: Float64Array; pigments: readonly Float64Array[] } => {
   const rise = (nm: number, mid: number, width: number): number => 1 / (1 + Math.exp((nm - mid) / width));
   const bump = (nm: number, mid: number, s: number): number => Math.exp(-0.5 * ((nm - mid) / s) ** 2);
-  const over = (k: (nm: number) => number): Float64Array =>
-    Float64Array.from({ length: BANDS }, (_, i) => k(wavelengthNm(i)) / (550 / wavelengthNm(i)) ** 1.1);
+  const over = (k: (nm: number) => number): Float64Array => Float64Array.from({ length: BANDS }, (_, i) => k(wavelengthNm(i)) / (550 / wavelengthNm(i)) ** 1.1);
   return {
     white: over((nm) => 0.0008 + 1.5 * Math.exp(-(nm - 380) / 9)),
     pigments: [

@@ -34,7 +34,15 @@ export function skinByZone(general: Lab): Record<SkinZone, Lab> {
     const [dL, da, db] = ZONE_OFFSETS[zone];
     return [general[0] + dL * scale, general[1] + da, general[2] + db];
   };
-  return { forehead: at('forehead'), cheek: at('cheek'), underEye: at('underEye'), mouthSide: at('mouthSide'), chin: at('chin'), neck: at('neck'), decollete: at('decollete') };
+  return {
+    forehead: at('forehead'),
+    cheek: at('cheek'),
+    underEye: at('underEye'),
+    mouthSide: at('mouthSide'),
+    chin: at('chin'),
+    neck: at('neck'),
+    decollete: at('decollete'),
+  };
 }
 
 /** Repeatability of the stand-in in CIELAB units, positioning error, and how often a sample is bad. */

@@ -79,7 +79,11 @@ test('typology angle and depth words', () => {
 });
 
 test('an outlier is set aside, the rest averaged, and one more sample asked for', () => {
-  const good: Lab[] = [[60, 12, 18], [60.4, 12.2, 18.1], [59.8, 11.9, 17.8]];
+  const good: Lab[] = [
+    [60, 12, 18],
+    [60.4, 12.2, 18.1],
+    [59.8, 11.9, 17.8],
+  ];
   const summary = summariseReadings([...good, [52, 14, 22]])!;
   expect(summary.dropped).toEqual([false, false, false, true]);
   expect(summary.keptCount).toBe(3);
@@ -90,7 +94,12 @@ test('an outlier is set aside, the rest averaged, and one more sample asked for'
 
 test('no samples give no summary, and two far ones are both kept', () => {
   expect(summariseReadings([])).toBeNull();
-  expect(summariseReadings([[60, 10, 10], [70, 10, 10]])!.dropped).toEqual([false, false]);
+  expect(
+    summariseReadings([
+      [60, 10, 10],
+      [70, 10, 10],
+    ])!.dropped,
+  ).toEqual([false, false]);
 });
 
 test('the stand-in reader lands within half a unit of the truth after eight samples', () => {

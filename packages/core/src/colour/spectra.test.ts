@@ -40,7 +40,10 @@ test('the D65 white of CIELAB is the white of the spectra', () => expectNear(WHI
 test('CIELAB to XYZ under D65', () => expectNear(labToXyz(SKIN), [0.370999, 0.353238, 0.243133], 1e-5));
 
 test('CIELAB round-trips through XYZ', () => {
-  fc.assert(fc.property(skinLab, (lab) => expectNear(xyzToLab(labToXyz(lab)), lab, 1e-9)), { seed: 1 });
+  fc.assert(
+    fc.property(skinLab, (lab) => expectNear(xyzToLab(labToXyz(lab)), lab, 1e-9)),
+    { seed: 1 },
+  );
 });
 
 test('reconstructions match the known curves', () => {
@@ -104,7 +107,14 @@ test('two films of one product are one film of their summed strength', () => {
 test('mixing two smooth spectra', () => {
   const light = reconstructSpectrum([63, 11.2, 16.5]).spectrum;
   const deep = reconstructSpectrum([41, 8, 6]).spectrum;
-  const mixed = (a: number, b: number): Lab => labUnder(mixSpectra([{ spectrum: light, parts: a }, { spectrum: deep, parts: b }]), 'D65');
+  const mixed = (a: number, b: number): Lab =>
+    labUnder(
+      mixSpectra([
+        { spectrum: light, parts: a },
+        { spectrum: deep, parts: b },
+      ]),
+      'D65',
+    );
   expectNear(mixed(1, 1), [48.364, 8.772, 8.558], 0.01);
   expectNear(mixed(1, 3), [44.222, 8.331, 7.023], 0.01);
 });

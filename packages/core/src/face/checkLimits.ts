@@ -29,7 +29,13 @@ export function checkLimits(placement: Placement, landmarks: Landmarks, features
   const kind = placementKind(placement);
   return outlineOf(placement, landmarks, features).flatMap((shape) => {
     if (kind === 'contour' && isCheek(placement)) return cheekBreaches(shape, face);
-    if (kind === 'contour') return areaBreach(shape, [freeTriangle(face)], 'free triangle', 'the triangle between the brow arches and the hairline stays free, or the forehead looks smaller');
+    if (kind === 'contour')
+      return areaBreach(
+        shape,
+        [freeTriangle(face)],
+        'free triangle',
+        'the triangle between the brow arches and the hairline stays free, or the forehead looks smaller',
+      );
     if (kind === 'blush') return areaBreach(shape, eyeAreas(shape, face), 'eye area', 'colour in the eye area drags the eye down');
     return [];
   });
@@ -45,13 +51,31 @@ function cheekBreaches(shape: PlacedShape, face: FaceModel): LimitBreach[] {
   const points = shape.region.flat().map(half.fromFace);
   const lowest = half.at('mouth_corner')[1] - MOUTH_CLEARANCE;
   const breach = (limit: Limit, over: number, message: string): LimitBreach[] =>
-    over > TOLERANCE_MM ? [{ limit, side: shape.side, overMm: over, message: `${capital(sideWords(shape.side))}: ${message} (${over.toFixed(1)} mm over).` }] : [];
+    over > TOLERANCE_MM
+      ? [{ limit, side: shape.side, overMm: over, message: `${capital(sideWords(shape.side))}: ${message} (${over.toFixed(1)} mm over).` }]
+      : [];
   const worst = (measure: (p: Point) => number): number => points.reduce((most, p) => Math.max(most, measure(p)), -Infinity);
   return [
-    ...breach('pupil line', worst((p) => half.irisRim - p[0]), 'it passes the line under the outer rim of the iris, which pulls the face narrow'),
-    ...breach('smile line', worst((p) => SMILE_CLEARANCE - distanceToLine(p, half.smileLine)), 'it runs into the smile line and will move with every smile'),
-    ...breach('mouth height', worst((p) => p[1] - lowest), 'it sinks to the height of the mouth corner and drags the cheek down'),
-    ...breach('face edge', worst((p) => (isInside(half.toFace(p), face.outline) ? 0 : distanceToLine(half.toFace(p), [...face.outline, face.outline[0]!]))), 'it leaves the face'),
+    ...breach(
+      'pupil line',
+      worst((p) => half.irisRim - p[0]),
+      'it passes the line under the outer rim of the iris, which pulls the face narrow',
+    ),
+    ...breach(
+      'smile line',
+      worst((p) => SMILE_CLEARANCE - distanceToLine(p, half.smileLine)),
+      'it runs into the smile line and will move with every smile',
+    ),
+    ...breach(
+      'mouth height',
+      worst((p) => p[1] - lowest),
+      'it sinks to the height of the mouth corner and drags the cheek down',
+    ),
+    ...breach(
+      'face edge',
+      worst((p) => (isInside(half.toFace(p), face.outline) ? 0 : distanceToLine(half.toFace(p), [...face.outline, face.outline[0]!]))),
+      'it leaves the face',
+    ),
   ];
 }
 
@@ -89,4 +113,3 @@ export function withinLimits(placement: Placement, landmarks: Landmarks, feature
   }
   return { ...placement, params: { ...INITIAL_PARAMS } };
 }
-

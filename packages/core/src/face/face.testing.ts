@@ -13,7 +13,8 @@ export const EIGHT_FACES: Readonly<Record<string, Measurements>> = {
   asymmetric: { browGapLeft: 16.5, browGapRight: 21, lidShowLeft: 2, lidShowRight: 4.5 },
 };
 
-const near = (name: keyof Measurements, spread: number) => fc.double({ min: canonicalMeasure(name) * (1 - spread), max: canonicalMeasure(name) * (1 + spread), noNaN: true });
+const near = (name: keyof Measurements, spread: number) =>
+  fc.double({ min: canonicalMeasure(name) * (1 - spread), max: canonicalMeasure(name) * (1 + spread), noNaN: true });
 
 /** Faces as different as people are: about two standard deviations each way. */
 export const anyFace = fc.record({

@@ -22,7 +22,10 @@ export function guides(landmarks: Landmarks, features: Features = PLAIN_FEATURES
   const face = faceModel(landmarks, features);
   const each = <T>(make: (side: Side) => T): Readonly<Record<Side, T>> => ({ left: make('left'), right: make('right') });
   const names = Object.keys(GUIDES) as DrawnGuideName[];
-  const placed = Object.fromEntries(names.map((guide) => [guide, outlineOf({ guide, side: 'both' }, landmarks, features)])) as Record<DrawnGuideName, PlacedShape[]>;
+  const placed = Object.fromEntries(names.map((guide) => [guide, outlineOf({ guide, side: 'both' }, landmarks, features)])) as Record<
+    DrawnGuideName,
+    PlacedShape[]
+  >;
   return {
     cheekLine: each((side) => cheekLine(face[side], face).map(face[side].toFace)),
     smileLine: each((side) => face[side].smileLine.map(face[side].toFace)),

@@ -82,7 +82,14 @@ function build(landmarks: Landmarks, features: Features): FaceModel {
   const half = (side: Side): HalfFace => halfFace(side, landmarks, features, warp, midline);
   const outline = mirrored([...throughPoints(HAIRLINE, 2), ...throughPoints(OUTLINE, 2).slice(9)]).map(warp.toFace);
   // Skin goes on below the shoulders' line, past the edge of the drawing.
-  const neck = [...warped(NECK), ...([[116, 260], [-116, 260]] as const), ...warped(NECK.map(mirror)).reverse()];
+  const neck = [
+    ...warped(NECK),
+    ...([
+      [116, 260],
+      [-116, 260],
+    ] as const),
+    ...warped(NECK.map(mirror)).reverse(),
+  ];
   const cheek = landmarks.zygion_left[0] - landmarks.zygion_right[0];
   return {
     landmarks,

@@ -140,12 +140,30 @@ test('dose areas count both sides', () => {
 });
 
 test('outlines that mirror, touch or coincide survive the clipper', () => {
-  const square: Region = [[[0, 0], [10, 0], [10, 10], [0, 10]]];
+  const square: Region = [
+    [
+      [0, 0],
+      [10, 0],
+      [10, 10],
+      [0, 10],
+    ],
+  ];
   const backwards: Region = [[...square[0]!].reverse().map(mirror)];
   expect(areaOf(uniteOutlines([...square, ...backwards]))).toBeCloseTo(200, 6);
   expect(areaOf(uniteOutlines([...square, ...square]))).toBeCloseTo(100, 6);
   expect(areaOf(subtractRegion(square, square))).toBe(0);
-  expect(areaOf(intersectRegions(square, [[[10, 0], [20, 0], [20, 10], [10, 10]]]))).toBe(0);
+  expect(
+    areaOf(
+      intersectRegions(square, [
+        [
+          [10, 0],
+          [20, 0],
+          [20, 10],
+          [10, 10],
+        ],
+      ]),
+    ),
+  ).toBe(0);
 });
 
 test('face shapes are named with reasons, and doubt is said', () => {
@@ -157,13 +175,30 @@ test('face shapes are named with reasons, and doubt is said', () => {
 });
 
 test('placements are said aloud by the client’s side', () => {
-  expect(describePlacement({ guide: 'cheekContour', side: 'left' })).toBe('cheek contour, client’s left, from the ear towards the mouth corner, under the cheekbone');
+  expect(describePlacement({ guide: 'cheekContour', side: 'left' })).toBe(
+    'cheek contour, client’s left, from the ear towards the mouth corner, under the cheekbone',
+  );
   expect(describePlacement({ guide: 'noseContour', side: 'both' })).toBe('nose contour, two thin lines on top of the bridge, meeting under the tip');
-  expect(describePlacement({ outline: [[0, 0], [1, 0], [1, 1]], featherMm: 2, side: 'right' })).toBe('drawn by hand, client’s right');
+  expect(
+    describePlacement({
+      outline: [
+        [0, 0],
+        [1, 0],
+        [1, 1],
+      ],
+      featherMm: 2,
+      side: 'right',
+    }),
+  ).toBe('drawn by hand, client’s right');
 });
 
 test('a drawn outline goes through the warp and back unchanged on the canonical face', () => {
-  const outline = [[30, 30], [40, 30], [40, 40], [30, 40]] as const;
+  const outline = [
+    [30, 30],
+    [40, 30],
+    [40, 40],
+    [30, 40],
+  ] as const;
   const [left, right] = outlineOf({ outline, featherMm: 2, side: 'both' }, TEMPLATE);
   expect(areaOf(left!.region)).toBeCloseTo(100, 6);
   expect(right!.region[0]!.every(([x]) => x < 0)).toBe(true);

@@ -52,16 +52,17 @@ export function conditionLandmarks(given: readonly Observation[]): Landmarks {
     }
     gram[row * m + row]! += sd * sd;
   });
-  const y = solveInPlace(gram, Float64Array.from(observations, (o) => o.difference), m);
+  const y = solveInPlace(
+    gram,
+    Float64Array.from(observations, (o) => o.difference),
+    m,
+  );
   const moved = (row: number): number => {
     let sum = 0;
     for (let column = 0; column < m; column++) sum += spread[row * m + column]! * y[column]!;
     return sum;
   };
-  return landmarksFrom((name) => [
-    TEMPLATE[name][0] + moved(coordinate(name, 0)),
-    TEMPLATE[name][1] + moved(coordinate(name, 1)),
-  ]);
+  return landmarksFrom((name) => [TEMPLATE[name][0] + moved(coordinate(name, 0)), TEMPLATE[name][1] + moved(coordinate(name, 1))]);
 }
 
 function coordinate(name: LandmarkName, axis: 0 | 1): number {
@@ -72,8 +73,22 @@ function coordinate(name: LandmarkName, axis: 0 | 1): number {
 const GROOVE_SD = 1.3;
 
 const PINS: readonly Observation[] = [
-  ...([0, 1] as const).map((axis): Observation => ({ terms: [['pupil_left', axis, 1], ['pupil_right', axis, 1]], difference: 0, sd: PIN_SD })),
-  { terms: [['lip_dip', 1, 1], ['subnasale', 1, -1]], difference: 0, sd: GROOVE_SD },
+  ...([0, 1] as const).map((axis): Observation => ({
+    terms: [
+      ['pupil_left', axis, 1],
+      ['pupil_right', axis, 1],
+    ],
+    difference: 0,
+    sd: PIN_SD,
+  })),
+  {
+    terms: [
+      ['lip_dip', 1, 1],
+      ['subnasale', 1, -1],
+    ],
+    difference: 0,
+    sd: GROOVE_SD,
+  },
 ];
 
 /** Ears hang on cheekbone and jaw: left free they are what makes a warp kink. */

@@ -79,10 +79,7 @@ const midlineNames = Object.keys(MIDLINE) as MidlineName[];
 const pairedNames = Object.keys(PAIRED) as PairedName[];
 
 /** All 103 landmark names: the midline first, then each pair left and right. */
-export const LANDMARKS: readonly LandmarkName[] = [
-  ...midlineNames,
-  ...pairedNames.flatMap((name) => [`${name}_left`, `${name}_right`] as const),
-];
+export const LANDMARKS: readonly LandmarkName[] = [...midlineNames, ...pairedNames.flatMap((name) => [`${name}_left`, `${name}_right`] as const)];
 export const PAIRED_LANDMARKS: readonly PairedName[] = pairedNames;
 export const MIDLINE_LANDMARKS: readonly MidlineName[] = midlineNames;
 

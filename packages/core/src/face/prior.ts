@@ -9,8 +9,15 @@ const { exp, sign } = Math;
  * template: smooth fields at three scales, mirror-symmetric with a smaller asymmetric part, global
  * scaling, and shifts and scalings of features as a whole. Numbers in mm; larger lets that part move more.
  */
-const SMOOTH = [[9, 60], [2.2, 22], [0.5, 8]] as const; // variance mm2, reach mm
-const SMOOTH_ASYMMETRIC = [[0.8, 40], [0.4, 12]] as const;
+const SMOOTH = [
+  [9, 60],
+  [2.2, 22],
+  [0.5, 8],
+] as const; // variance mm2, reach mm
+const SMOOTH_ASYMMETRIC = [
+  [0.8, 40],
+  [0.4, 12],
+] as const;
 const GLOBAL_SCALING = 0.05;
 const GROUP_SCALING: Point = [0.06, 0.15];
 

@@ -72,7 +72,11 @@ test('random faces do not fold and the way back is exact to a millionth of a mm'
 
 test('numbers no face has are questioned by name', () => {
   expect(questionMeasurements({ noseLength: 3 })[0]).toMatchObject({ name: 'noseLength', message: expect.stringContaining('30 to 70 mm') });
-  expect(questionMeasurements({ jawWidth: 140, cheekboneWidth: 110 }).map((q) => q.message).join()).toContain('swapped');
+  expect(
+    questionMeasurements({ jawWidth: 140, cheekboneWidth: 110 })
+      .map((q) => q.message)
+      .join(),
+  ).toContain('swapped');
   expect(questionMeasurements({ faceLength: 140, foreheadHeight: 70, noseLength: 60 }).map((q) => q.name)).toContain('faceLength');
   expect(questionMeasurements({ faceLength: 180, jawWidth: 105 })).toEqual([]);
   expect(questionMeasurements({ faceLength: Number.NaN })).toHaveLength(1);

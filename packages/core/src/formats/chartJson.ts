@@ -41,10 +41,17 @@ function repeatedSteps(steps: readonly { readonly id: string }[]): DocumentProbl
 
 function wrongHash(chart: { readonly hash?: string | undefined }): DocumentProblem[] {
   if (chart.hash === undefined || chart.hash === documentHash(chart)) return [];
-  return [problem('/hash', 'The file was changed after it was written: its contents no longer fit its hash. Export it again, or remove the hash if the change is meant.')];
+  return [
+    problem(
+      '/hash',
+      'The file was changed after it was written: its contents no longer fit its hash. Export it again, or remove the hash if the change is meant.',
+    ),
+  ];
 }
 
 function strangeVersion(document: { readonly version: number; readonly parent: number | null }): DocumentProblem[] {
   const { version, parent } = document;
-  return (version === 1) === (parent === null) && (parent === null || parent < version) ? [] : [problem('/parent', `Version ${version} cannot come from version ${parent ?? 'none'}.`)];
+  return (version === 1) === (parent === null) && (parent === null || parent < version)
+    ? []
+    : [problem('/parent', `Version ${version} cannot come from version ${parent ?? 'none'}.`)];
 }

@@ -18,22 +18,27 @@ const MOST = 20;
 
 /** Reads JSON text against a schema. Every problem carries its line and column in the text; nothing is guessed or repaired. */
 export function readDocument<S extends TSchema>(text: string, schema: S): ReadResult<Static<S>> {
+  if (text.trim() === '') return { ok: false, problems: [{ path: '', line: 1, column: 1, message: 'The file is empty.' }] };
   const errors: ParseError[] = [];
   const tree = parseTree(text, errors, { disallowComments: true, allowTrailingComma: false });
   if (errors.length > 0 || !tree) {
     const first = errors[0];
     const at = placeOf(text, first?.offset ?? 0);
-    return { ok: false, problems: [{ path: '', ...at, message: first ? `Not JSON: ${spaced(printParseErrorCode(first.error))}.` : 'The file is empty.' }] };
+    return { ok: false, problems: [{ path: '', ...at, message: `Not JSON${first ? `: ${spaced(printParseErrorCode(first.error))}` : ''}.` }] };
   }
   const value: unknown = JSON.parse(text);
   if (Value.Check(schema, value)) return { ok: true, document: value };
   const problems: DocumentProblem[] = [];
   for (const error of deepest(schema, value)) {
-    const segments = error.path.split('/').slice(1).map((s) => s.replace(/~1/g, '/').replace(/~0/g, '~'));
+    const segments = error.path
+      .split('/')
+      .slice(1)
+      .map((s) => s.replace(/~1/g, '/').replace(/~0/g, '~'));
     problems.push({ path: error.path, ...placeOf(text, offsetOf(tree, segments)), message: expectation(error) });
     if (problems.length >= MOST) break;
   }
-  return { ok: false, problems };
+  // A file of another format has everything wrong: say that first.
+  return { ok: false, problems: problems.sort((a, b) => Number(b.path === '/format') - Number(a.path === '/format')) };
 }
 
 /** A union's own error only says that no form fits: tell what is wrong with the form that comes nearest. */

@@ -1,4 +1,17 @@
-export const TOOLS = ['damp sponge', 'dense brush', 'loose brush', 'small brush', 'angled brush', 'fan brush', 'puff', 'finger', 'spatula', 'spoolie', 'airbrush', 'none'] as const;
+export const TOOLS = [
+  'damp sponge',
+  'dense brush',
+  'loose brush',
+  'small brush',
+  'angled brush',
+  'fan brush',
+  'puff',
+  'finger',
+  'spatula',
+  'spoolie',
+  'airbrush',
+  'none',
+] as const;
 export type Tool = (typeof TOOLS)[number];
 
 /** Share of product that stays in the tool instead of on the face. */

@@ -2,8 +2,25 @@ import { Type, type Static } from '@sinclair/typebox';
 import { closed, DateSchema, LabSchema, oneOf, TextSchema, UuidSchema } from '../schema';
 
 export const PRODUCT_KINDS = [
-  'prep', 'primer', 'corrector', 'base', 'adjuster', 'concealer', 'powder', 'contour', 'bronzer', 'blush', 'highlight',
-  'brow', 'shadow', 'liner', 'mascara', 'lashes', 'lip liner', 'lip colour', 'spray',
+  'prep',
+  'primer',
+  'corrector',
+  'base',
+  'adjuster',
+  'concealer',
+  'powder',
+  'contour',
+  'bronzer',
+  'blush',
+  'highlight',
+  'brow',
+  'shadow',
+  'liner',
+  'mascara',
+  'lashes',
+  'lip liner',
+  'lip colour',
+  'spray',
 ] as const;
 export type ProductKind = (typeof PRODUCT_KINDS)[number];
 export const COVERAGE_WORDS = ['sheer', 'light', 'medium', 'full', 'opaque'] as const;

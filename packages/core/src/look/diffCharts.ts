@@ -1,6 +1,6 @@
 import { describePlacement, INITIAL_PARAMS, type Placement } from '../face';
 import type { Chart, Step } from './document';
-import { useInWords } from './propose';
+import { productsInWords } from './propose';
 
 export type ChartDifference = {
   readonly stepId: string | null;
@@ -14,7 +14,15 @@ export function diffCharts(a: Chart, b: Chart): ChartDifference[] {
   const old = new Map(a.steps.map((step) => [step.id, step]));
   const kept = new Set(b.steps.map((step) => step.id));
   return [
-    ...(a.occasion.date === b.occasion.date && a.occasion.kind === b.occasion.kind ? [] : [{ stepId: null, what: 'occasion' as const, words: `For the ${b.occasion.kind} on ${b.occasion.date} instead of the ${a.occasion.kind} on ${a.occasion.date}.` }]),
+    ...(a.occasion.date === b.occasion.date && a.occasion.kind === b.occasion.kind
+      ? []
+      : [
+          {
+            stepId: null,
+            what: 'occasion' as const,
+            words: `For the ${b.occasion.kind} on ${b.occasion.date} instead of the ${a.occasion.kind} on ${a.occasion.date}.`,
+          },
+        ]),
     ...(a.client.readingId === b.client.readingId ? [] : [{ stepId: null, what: 'skin' as const, words: 'A newer skin reading was used.' }]),
     ...a.steps.filter((step) => !kept.has(step.id)).map((step) => ({ stepId: step.id, what: 'removed' as const, words: `${step.title} was taken out.` })),
     ...b.steps.flatMap((step): ChartDifference[] => {
@@ -30,12 +38,13 @@ function stepDifferences(a: Step, b: Step): ChartDifference[] {
   const note = (what: ChartDifference['what'], words: string): void => void differences.push({ stepId: b.id, what, words });
   const ids = (step: Step): string => step.use.map((u) => u.product.id).join();
   const parts = (step: Step): string => step.use.map((u) => `${Number(u.parts.toFixed(2))} ${u.measure}`).join(' + ');
-  if (ids(a) !== ids(b)) note('product', `${b.title}: ${useInWords(b.use)} instead of ${useInWords(a.use)}.`);
+  if (ids(a) !== ids(b)) note('product', `${b.title}: ${productsInWords(b.use)} instead of ${productsInWords(a.use)}.`);
   else if (parts(a) !== parts(b)) note('amount', `${b.title}: ${parts(b)} instead of ${parts(a)}.`);
   if (a.tool !== b.tool || a.technique !== b.technique) note('tool', `${b.title}: ${b.tool}, ${b.technique} instead of ${a.tool}, ${a.technique}.`);
   b.placements.forEach((placement, i) => {
     const before = a.placements[i];
-    if (!before || JSON.stringify(normal(before)) !== JSON.stringify(normal(placement))) note('place', `${b.title}: ${describePlacement(placement)}, ${before ? `moved (${changesIn(before, placement)})` : 'new'}.`);
+    if (!before || JSON.stringify(normal(before)) !== JSON.stringify(normal(placement)))
+      note('place', `${b.title}: ${describePlacement(placement)}, ${before ? `moved (${changesIn(before, placement)})` : 'new'}.`);
   });
   if (a.placements.length > b.placements.length) note('place', `${b.title}: ${a.placements.length - b.placements.length} placement fewer.`);
   if (a.note !== b.note) note('note', `${b.title}: note “${b.note}”.`);
@@ -48,7 +57,10 @@ function normal(placement: Placement): Placement {
 
 function changesIn(a: Placement, b: Placement): string {
   if (!('guide' in a) || !('guide' in b)) return 'redrawn';
-  const [from, to] = [{ ...INITIAL_PARAMS, ...a.params }, { ...INITIAL_PARAMS, ...b.params }];
+  const [from, to] = [
+    { ...INITIAL_PARAMS, ...a.params },
+    { ...INITIAL_PARAMS, ...b.params },
+  ];
   const changed = [
     from.reach !== to.reach ? `reach ${from.reach} to ${to.reach} %` : null,
     from.liftMm !== to.liftMm ? `lift ${from.liftMm} to ${to.liftMm} mm` : null,

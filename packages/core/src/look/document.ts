@@ -22,7 +22,11 @@ export const ShadeSchema = Type.Union(
     Type.Object(
       {
         relative: Type.Object(
-          { to: Type.Literal('skin'), depthSteps: Type.Number({ minimum: -6, maximum: 6 }), undertone: Type.Optional(oneOf(['cool', 'neutral', 'warm', 'olive'])) },
+          {
+            to: Type.Literal('skin'),
+            depthSteps: Type.Number({ minimum: -6, maximum: 6 }),
+            undertone: Type.Optional(oneOf(['cool', 'neutral', 'warm', 'olive'])),
+          },
           closed,
         ),
       },
@@ -42,7 +46,11 @@ export const PlacementSchema = Type.Union([
       guide: oneOf(GUIDE_NAMES),
       params: Type.Optional(
         Type.Partial(
-          Type.Object({ reach: Type.Number({ minimum: 30, maximum: 160 }), liftMm: Type.Number({ minimum: -12, maximum: 12 }), width: Type.Number({ minimum: 40, maximum: 200 }) }),
+          Type.Object({
+            reach: Type.Number({ minimum: 30, maximum: 160 }),
+            liftMm: Type.Number({ minimum: -12, maximum: 12 }),
+            width: Type.Number({ minimum: 40, maximum: 200 }),
+          }),
           closed,
         ),
       ),
@@ -111,7 +119,9 @@ export const StepSchema = Type.Object(
   {
     ...stepPlan,
     use: Type.Array(UseSchema, { maxItems: 6 }),
-    done: Type.Optional(Type.Object({ ticked: Type.Boolean(), at: InstantSchema, by: TextSchema, deviations: Type.Array(DeviationSchema, { maxItems: 40 }) }, closed)),
+    done: Type.Optional(
+      Type.Object({ ticked: Type.Boolean(), at: InstantSchema, by: TextSchema, deviations: Type.Array(DeviationSchema, { maxItems: 40 }) }, closed),
+    ),
   },
   closed,
 );
@@ -197,7 +207,9 @@ export const ChartSchema = Type.Object(
     variants,
     steps: Type.Array(StepSchema, { minItems: 1, maxItems: 80 }),
     findings: Type.Array(FindingSchema, { maxItems: 200 }),
-    hash: Type.Optional(Type.String({ pattern: '^sha256:[0-9a-f]{64}$', description: 'of the document without this field, keys sorted; checked when present' })),
+    hash: Type.Optional(
+      Type.String({ pattern: '^sha256:[0-9a-f]{64}$', description: 'of the document without this field, keys sorted; checked when present' }),
+    ),
   },
   closed,
 );

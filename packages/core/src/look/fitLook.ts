@@ -44,7 +44,8 @@ export function fitLook(look: Look, client: ClientSnapshot, kit: Kit, occasion: 
     if (JSON.stringify(placements) !== JSON.stringify(plan.placements)) notes.push(`${plan.title} was moved to keep its limits on this face.`);
     const placed: LookStep = { ...plan, placements: [...placements] as LookStep['placements'] };
     const ranked = plan.wants.kinds.length === 0 ? [] : proposeProducts(placed, context);
-    if (plan.wants.kinds.length > 0 && ranked.length === 0) notes.push(`Nothing in the kit suits ${plan.title.toLowerCase()}; choose something or leave it out.`);
+    if (plan.wants.kinds.length > 0 && ranked.length === 0)
+      notes.push(`Nothing in the kit suits ${plan.title.toLowerCase()}; choose something or leave it out.`);
     proposals[plan.id] = ranked;
     steps.push({ ...placed, use: [...(ranked[0]?.use ?? [])] });
   }
@@ -70,7 +71,10 @@ export function fitLook(look: Look, client: ClientSnapshot, kit: Kit, occasion: 
 /** Phases in the order of the school; within a phase the look's own order holds. */
 export function inOrder<T extends { readonly phase: LookStep['phase'] }>(steps: readonly T[], look: Pick<Look, 'schools'>): T[] {
   const order = phaseOrder(look.schools);
-  return steps.map((step, i) => ({ step, i })).sort((a, b) => order.indexOf(a.step.phase) - order.indexOf(b.step.phase) || a.i - b.i).map(({ step }) => step);
+  return steps
+    .map((step, i) => ({ step, i }))
+    .sort((a, b) => order.indexOf(a.step.phase) - order.indexOf(b.step.phase) || a.i - b.i)
+    .map(({ step }) => step);
 }
 
 /** The phases as a school lays them: eyes first moves brows, eyes and lashes before the base. */
@@ -86,4 +90,3 @@ export function phaseOrder(schools: Look['schools']): readonly LookStep['phase']
   if (schools.contour === 'under base') move(['sculpt'], 'base');
   return order;
 }
-

@@ -23,7 +23,17 @@ export {
   type Use,
 } from './document';
 export { DEFAULT_WEIGHTS, faceColour, skinTarget, type TargetWeights } from './skinTarget';
-export { areaOfStep, colourOfUse, excludedBecause, proposeProducts, ratioInWords, useInWords, wantedColour, type FitContext, type Proposal } from './propose';
+export {
+  areaOfStep,
+  colourOfUse,
+  excludedBecause,
+  proposeProducts,
+  ratioInWords,
+  productsInWords,
+  wantedColour,
+  type FitContext,
+  type Proposal,
+} from './propose';
 export { fitLook, inOrder, phaseOrder, type FittedLook, type Stamp } from './fitLook';
 export { asWorn, planFromWorn, type ChairEvent } from './asWorn';
 export { refitChart, type Refit, type RefitChange } from './refitChart';

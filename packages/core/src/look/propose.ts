@@ -1,5 +1,17 @@
 import { matchAllergens, SENSITIVITIES, type Sensitivity } from '../care';
-import { buildMixTable, deltaE2000, differenceInWords, labUnder, matchBase, mixSpectra, reconstructSpectrum, shiftDepth, type Lab, type Mix, type MixTable } from '../colour';
+import {
+  buildMixTable,
+  deltaE2000,
+  differenceInWords,
+  labUnder,
+  matchBase,
+  mixSpectra,
+  reconstructSpectrum,
+  shiftDepth,
+  type Lab,
+  type Mix,
+  type MixTable,
+} from '../colour';
 import { placementArea } from '../face';
 import { doseFor, familiesAgree, measuresFor, productName, shelfLife, snapshotOf, type Finish, type Kit, type Product, type Unit } from '../kit';
 import type { ClientSnapshot, Look, LookStep, Step, Use } from './document';
@@ -105,7 +117,11 @@ function usable(product: Product, step: LookStep, context: FitContext): Candidat
     penalty += cost;
     reasons.push(reason);
   };
-  wish(!step.wants.textures || step.wants.textures.includes(product.texture), COST.texture, `${product.texture}, not ${step.wants.textures?.join(' or ') ?? ''}`);
+  wish(
+    !step.wants.textures || step.wants.textures.includes(product.texture),
+    COST.texture,
+    `${product.texture}, not ${step.wants.textures?.join(' or ') ?? ''}`,
+  );
   wish(!step.wants.finishes || step.wants.finishes.includes(product.finish), COST.finish, `${product.finish}, not ${step.wants.finishes?.join(' or ') ?? ''}`);
   if (product.kind === 'primer' || product.kind === 'spray') {
     const finish = skinFinish(context.client);
@@ -178,7 +194,12 @@ function mixProposal(mix: Mix, byId: ReadonlyMap<string, Candidate>, step: LookS
     lab: mix.lab,
     deltaE: mix.deltaE,
     cost: mix.deltaE + COST.mix + extra * COST.extraMeasure + Math.max(...members.map((m) => m.candidate.penalty)),
-    reasons: [...difference(mix.deltaE), `mix ${sorted.map((m) => m.pumps).join(' : ')}`, ...(extra > 0 ? [`makes ${made}, ${needed} needed`] : []), ...new Set(members.flatMap((m) => m.candidate.reasons))],
+    reasons: [
+      ...difference(mix.deltaE),
+      `mix ${sorted.map((m) => m.pumps).join(' : ')}`,
+      ...(extra > 0 ? [`makes ${made}, ${needed} needed`] : []),
+      ...new Set(members.flatMap((m) => m.candidate.reasons)),
+    ],
   };
 }
 
@@ -192,7 +213,7 @@ export function colourOfUse(use: readonly Use[]): Lab | null {
 }
 
 /** 'Maker Line 3 : Maker Line 5, 2 : 1' or a single name. */
-export function useInWords(use: readonly Use[]): string {
+export function productsInWords(use: readonly Use[]): string {
   if (use.length === 0) return 'no product';
   const names = use.map((u) => productName(u.product)).join(' with ');
   return use.length === 1 ? names : `${names}, ${ratioInWords(use)}`;

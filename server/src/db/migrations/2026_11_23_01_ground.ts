@@ -70,7 +70,21 @@ create table idempotency (
 `;
 
 const SETTING = (name: string): string => `(select nullif(current_setting('toile.${name}', true), '')::uuid)`;
-const GUARDED = ['clients', 'readings', 'simulated_skins', 'products', 'units', 'look_versions', 'parties', 'visits', 'charts', 'chart_versions', 'chair_events', 'audit', 'idempotency'];
+const GUARDED = [
+  'clients',
+  'readings',
+  'simulated_skins',
+  'products',
+  'units',
+  'look_versions',
+  'parties',
+  'visits',
+  'charts',
+  'chart_versions',
+  'chair_events',
+  'audit',
+  'idempotency',
+];
 const NEVER_CHANGED = ['readings', 'look_versions', 'charts', 'chart_versions', 'chair_events', 'audit'];
 
 /** The first ground: tables, row level security, and a role that owns nothing and may change only what is not history. */
@@ -81,12 +95,22 @@ export const ground: Migration = {
       await sql.raw(`alter table ${table} enable row level security; alter table ${table} force row level security`).execute(db);
     }
     for (const table of GUARDED) {
-      await sql.raw(`create policy own_studio on ${table} using (studio_id = ${SETTING('studio_id')}) with check (studio_id = ${SETTING('studio_id')})`).execute(db);
+      await sql
+        .raw(`create policy own_studio on ${table} using (studio_id = ${SETTING('studio_id')}) with check (studio_id = ${SETTING('studio_id')})`)
+        .execute(db);
     }
     await sql.raw(`create policy own_studio on studios using (id = ${SETTING('studio_id')}) with check (id = ${SETTING('studio_id')})`).execute(db);
     // Signing in must find an account's studios before one is chosen.
-    await sql.raw(`create policy own_studio on memberships using (studio_id = ${SETTING('studio_id')} or account_id = ${SETTING('account_id')}) with check (studio_id = ${SETTING('studio_id')})`).execute(db);
-    await sql.raw('grant usage on schema public to toile_app; grant select, insert on all tables in schema public to toile_app; grant usage on all sequences in schema public to toile_app').execute(db);
+    await sql
+      .raw(
+        `create policy own_studio on memberships using (studio_id = ${SETTING('studio_id')} or account_id = ${SETTING('account_id')}) with check (studio_id = ${SETTING('studio_id')})`,
+      )
+      .execute(db);
+    await sql
+      .raw(
+        'grant usage on schema public to toile_app; grant select, insert on all tables in schema public to toile_app; grant usage on all sequences in schema public to toile_app',
+      )
+      .execute(db);
     const changeable = [...GUARDED.filter((t) => !NEVER_CHANGED.includes(t)), 'sessions'];
     for (const table of changeable) await sql.raw(`grant update on ${table} to toile_app`).execute(db);
     await sql.raw('grant delete on sessions to toile_app; grant delete on idempotency to toile_app').execute(db);

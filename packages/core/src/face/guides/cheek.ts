@@ -78,7 +78,14 @@ function blushLifted(half: HalfFace, face: FaceModel, params: GuideParams): Guid
   const spine = portion(line, start + 0.03, Math.max(start + 0.12, end));
   const shape = stroke(half, face, spine, (t) => scale * BLUSH_HALF * Math.max(0.3, Math.sin(Math.PI * clamp(0.12 + 0.8 * t, 0, 1))), [0.55, 1], 5);
   const line0 = half.at('eye_outer')[1] + 5;
-  const above: Region = [[[0, -200], [120, -200], [120, line0], [0, line0]]];
+  const above: Region = [
+    [
+      [0, -200],
+      [120, -200],
+      [120, line0],
+      [0, line0],
+    ],
+  ];
   return { ...shape, region: subtractRegion(subtractRegion(shape.region, [half.orbit]), above) };
 }
 
@@ -103,7 +110,13 @@ function cheekboneLight(half: HalfFace, _face: FaceModel, params: GuideParams): 
   const centre: Point = [bone[0], bone[1] - params.liftMm];
   const long = 9.5 * (params.reach / 100);
   const region = subtractRegion([ellipse(centre, long, 2.9 * scale, -54)], [half.orbit]);
-  return { region, line: null, handles: { liftMm: centre, reach: [centre[0] + long * 0.59, centre[1] - long * 0.81], width: [centre[0] + 2.3 * scale, centre[1] + 1.7 * scale] }, featherMm: 2.5, fade: [0.7, 1] };
+  return {
+    region,
+    line: null,
+    handles: { liftMm: centre, reach: [centre[0] + long * 0.59, centre[1] - long * 0.81], width: [centre[0] + 2.3 * scale, centre[1] + 1.7 * scale] },
+    featherMm: 2.5,
+    fade: [0.7, 1],
+  };
 }
 
 function firstFraction(line: Polyline, test: (p: Point) => boolean): number {
@@ -119,7 +132,14 @@ function shifted(line: Polyline, mm: number): Polyline {
 }
 
 /** A stroke clipped to the face, with its handles. */
-export function stroke(half: HalfFace, face: FaceModel, spine: Polyline, halfWidth: (t: number) => number, fade: readonly [number, number], featherMm: number): GuideShape {
+export function stroke(
+  half: HalfFace,
+  face: FaceModel,
+  spine: Polyline,
+  halfWidth: (t: number) => number,
+  fade: readonly [number, number],
+  featherMm: number,
+): GuideShape {
   const local = face.outline.map(half.fromFace);
   const normals = normalsOf(spine);
   const beside = (t: number, mm: number): Point => {
@@ -141,8 +161,29 @@ export function stroke(half: HalfFace, face: FaceModel, spine: Polyline, halfWid
 
 const ALL = ['reach', 'liftMm', 'width'] as const;
 export const CHEEK_GUIDES = {
-  cheekContour: { kind: 'contour', label: 'Cheek contour', where: 'from the ear towards the mouth corner, under the cheekbone', central: false, adjustable: ALL, build: contour },
-  blushLifted: { kind: 'blush', label: 'Lifted blush', where: 'above the contour, up and back along the cheekbone', central: false, adjustable: ALL, build: blushLifted },
+  cheekContour: {
+    kind: 'contour',
+    label: 'Cheek contour',
+    where: 'from the ear towards the mouth corner, under the cheekbone',
+    central: false,
+    adjustable: ALL,
+    build: contour,
+  },
+  blushLifted: {
+    kind: 'blush',
+    label: 'Lifted blush',
+    where: 'above the contour, up and back along the cheekbone',
+    central: false,
+    adjustable: ALL,
+    build: blushLifted,
+  },
   blushFull: { kind: 'blush', label: 'Blush on the apple', where: 'on the apple of the cheek', central: false, adjustable: ALL, build: blushFull },
-  cheekboneLight: { kind: 'highlight', label: 'Cheekbone light', where: 'along the top of the cheekbone', central: false, adjustable: ALL, build: cheekboneLight },
+  cheekboneLight: {
+    kind: 'highlight',
+    label: 'Cheekbone light',
+    where: 'along the top of the cheekbone',
+    central: false,
+    adjustable: ALL,
+    build: cheekboneLight,
+  },
 } as const satisfies Record<string, GuideDefinition>;

@@ -7,7 +7,15 @@ export const LAYER_KINDS = ['correct', 'base', 'conceal', 'contour', 'bronze', '
 export type LayerKind = (typeof LAYER_KINDS)[number];
 
 export const GUIDE_PARAMETERS = {
-  reach: { label: 'Reach', unit: '%', minimum: 30, maximum: 160, step: 5, initial: 100, meaning: 'how far along its line it goes; 100 ends where the limits are' },
+  reach: {
+    label: 'Reach',
+    unit: '%',
+    minimum: 30,
+    maximum: 160,
+    step: 5,
+    initial: 100,
+    meaning: 'how far along its line it goes; 100 ends where the limits are',
+  },
   liftMm: { label: 'Lift', unit: 'mm', minimum: -12, maximum: 12, step: 0.5, initial: 0, meaning: 'moved up the face, or down below zero' },
   width: { label: 'Width', unit: '%', minimum: 40, maximum: 200, step: 5, initial: 100, meaning: 'how broad it is against the guide' },
 } as const;

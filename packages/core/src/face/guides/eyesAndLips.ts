@@ -5,7 +5,13 @@ import { portion, resample, type Point, type Polygon, type Polyline } from '../p
 import { uniteOutlines } from '../region';
 import type { GuideDefinition, GuideParams, GuideShape } from './definition';
 
-const flat = (region: GuideShape['region'], featherMm: number, line: Polyline | null = null, fade: GuideShape['fade'] = [1, 1]): GuideShape => ({ region, line, handles: {}, featherMm, fade });
+const flat = (region: GuideShape['region'], featherMm: number, line: Polyline | null = null, fade: GuideShape['fade'] = [1, 1]): GuideShape => ({
+  region,
+  line,
+  handles: {},
+  featherMm,
+  fade,
+});
 
 /** Lash line to crease, between two fractions of the lid's length. */
 function lidBetween(half: HalfFace, from: number, to: number, above = 0): Polygon {
@@ -31,8 +37,17 @@ function liner(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShap
   const along = portion(half.upperLid, 0.42, 1, 0.6);
   const corner = along[along.length - 1]!;
   const flick = 4 * (params.reach / 100);
-  const spine = [...along.map(([x, y]): Point => [x, y - 0.5]), [corner[0] + flick * 0.5, corner[1] - flick * 0.32], [corner[0] + flick, corner[1] - flick * 0.62]] as const;
-  return flat([ribbon(resample(spine, 0.5), (t) => (params.width / 100) * (0.15 + 0.7 * Math.sin(Math.PI * Math.min(1, t * 0.8 + 0.1))))], 0.3, spine, [0.6, 1]);
+  const spine = [
+    ...along.map(([x, y]): Point => [x, y - 0.5]),
+    [corner[0] + flick * 0.5, corner[1] - flick * 0.32],
+    [corner[0] + flick, corner[1] - flick * 0.62],
+  ] as const;
+  return flat(
+    [ribbon(resample(spine, 0.5), (t) => (params.width / 100) * (0.15 + 0.7 * Math.sin(Math.PI * Math.min(1, t * 0.8 + 0.1))))],
+    0.3,
+    spine,
+    [0.6, 1],
+  );
 }
 
 /** The outer two thirds of the lower lash line. */
@@ -65,7 +80,14 @@ export const EYE_AND_LIP_GUIDES = {
   innerLid: { kind: 'eye', label: 'Inner lid', where: 'on the inner two thirds of the lid', central: false, adjustable: [], build: innerLid },
   outerLid: { kind: 'eye', label: 'Outer lid', where: 'on the outer third of the lid', central: false, adjustable: [], build: outerLid },
   socket: { kind: 'eye', label: 'Socket', where: 'in the crease, placed with the eye open', central: false, adjustable: [], build: socket },
-  liner: { kind: 'liner', label: 'Liner', where: 'along the upper lashes from the middle outwards, lifted at the end', central: false, adjustable: ['reach', 'width'], build: liner },
+  liner: {
+    kind: 'liner',
+    label: 'Liner',
+    where: 'along the upper lashes from the middle outwards, lifted at the end',
+    central: false,
+    adjustable: ['reach', 'width'],
+    build: liner,
+  },
   lowerLine: { kind: 'eye', label: 'Lower line', where: 'along the outer two thirds of the lower lashes', central: false, adjustable: [], build: lowerLine },
   lashes: { kind: 'lash', label: 'Lashes', where: 'along the upper lashes', central: false, adjustable: [], build: lashes },
   lips: { kind: 'lip', label: 'Lips', where: 'over both lips to their natural line', central: true, adjustable: ['width'], build: lips },

@@ -90,7 +90,21 @@ function tiedBack(face: FaceModel): HairInk {
     behind: [
       filled('knot', [bun.map(carry)], 'hair', 0.85),
       inked('knot', [...bun, bun[0]!].map(carry), [0.35, 0.45, 0.35]),
-      ...[-0.5, 0, 0.45].map((k) => inked('knot', throughPoints([[-16, -128 + 9 * k], [0, -133 + 12 * k], [16, -127 + 9 * k]], 2).map(carry), [0.02, 0.2, 0.02], 0.6)),
+      ...[-0.5, 0, 0.45].map((k) =>
+        inked(
+          'knot',
+          throughPoints(
+            [
+              [-16, -128 + 9 * k],
+              [0, -133 + 12 * k],
+              [16, -127 + 9 * k],
+            ],
+            2,
+          ).map(carry),
+          [0.02, 0.2, 0.02],
+          0.6,
+        ),
+      ),
     ],
     front: [
       filled('hair', [cap(0).map(carry)], 'hair'),
@@ -106,8 +120,32 @@ function long(face: FaceModel): HairInk {
   const fall = mirrored(line('0,-130 24,-127 48,-114 66,-92 77,-62 82,-28 84,10 86,48 91,86 94,120 90,150 82,172 66,178 52,170'));
   // Parted a little to one side; each curtain is an outer and an inner edge that meet in a point.
   const edges = (sign: 1 | -1): { outer: Polyline; inner: Polyline } => ({
-    outer: throughPoints([[PARTING, -125.5], [sign * 32, -120], [sign * 56, -101], [sign * 70, -70], [sign * 76, -34], [sign * 78, 4], [sign * 76, 36], [sign * 71, 62]], 3),
-    inner: throughPoints([[PARTING, -79], [PARTING + sign * 7, -75.5], [sign * 36, -64.5], [sign * 54, -46], [sign * 63.5, -22], [sign * 66.8, 6], [sign * 67.6, 36], [sign * 71, 62]], 3),
+    outer: throughPoints(
+      [
+        [PARTING, -125.5],
+        [sign * 32, -120],
+        [sign * 56, -101],
+        [sign * 70, -70],
+        [sign * 76, -34],
+        [sign * 78, 4],
+        [sign * 76, 36],
+        [sign * 71, 62],
+      ],
+      3,
+    ),
+    inner: throughPoints(
+      [
+        [PARTING, -79],
+        [PARTING + sign * 7, -75.5],
+        [sign * 36, -64.5],
+        [sign * 54, -46],
+        [sign * 63.5, -22],
+        [sign * 66.8, 6],
+        [sign * 67.6, 36],
+        [sign * 71, 62],
+      ],
+      3,
+    ),
   });
   const curtains = ([1, -1] as const).map(edges);
   const flow = (points: Polyline, w: number, opacity: number): Ink => inked('strand', throughPoints(points, 3).map(carry), [0.03, w, w, 0.03], opacity);
@@ -117,23 +155,100 @@ function long(face: FaceModel): HairInk {
       filled('hair', [throughPoints(fall, 3, true).map(carry)], 'hair', 0.9),
       inked('hair outline', throughPoints(fall, 3).map(carry), [0.3, 0.5, 0.5, 0.5, 0.3], 0.9),
       ...sides.flatMap((s) => [
-        flow([[s * 74, 70], [s * 79, 104], [s * 76, 140], [s * 70, 168]], 0.22, 0.5),
-        flow([[s * 66, 76], [s * 68, 110], [s * 64, 145], [s * 58, 168]], 0.2, 0.4),
-        flow([[s * 83, 60], [s * 87, 96], [s * 85, 132], [s * 78, 162]], 0.2, 0.4),
+        flow(
+          [
+            [s * 74, 70],
+            [s * 79, 104],
+            [s * 76, 140],
+            [s * 70, 168],
+          ],
+          0.22,
+          0.5,
+        ),
+        flow(
+          [
+            [s * 66, 76],
+            [s * 68, 110],
+            [s * 64, 145],
+            [s * 58, 168],
+          ],
+          0.2,
+          0.4,
+        ),
+        flow(
+          [
+            [s * 83, 60],
+            [s * 87, 96],
+            [s * 85, 132],
+            [s * 78, 162],
+          ],
+          0.2,
+          0.4,
+        ),
       ]),
     ],
     front: [
-      filled('hair', uniteOutlines(curtains.map(({ outer, inner }) => [...outer, ...[...inner].reverse()])).map((p) => p.map(carry)), 'hair'),
+      filled(
+        'hair',
+        uniteOutlines(curtains.map(({ outer, inner }) => [...outer, ...[...inner].reverse()])).map((p) => p.map(carry)),
+        'hair',
+      ),
       ...curtains.flatMap(({ outer, inner }) => [
         inked('hair outline', outer.map(carry), [0.35, 0.5, 0.45, 0.4, 0.2], 0.9),
         inked('hair edge', inner.map(carry), [0.05, 0.3, 0.36, 0.3, 0.2], 0.75),
       ]),
-      flow([[PARTING, -125], [PARTING + 0.6, -100], [PARTING, -79]], 0.32, 0.8),
+      flow(
+        [
+          [PARTING, -125],
+          [PARTING + 0.6, -100],
+          [PARTING, -79],
+        ],
+        0.32,
+        0.8,
+      ),
       ...sides.flatMap((s) => [
-        flow([[PARTING, -122], [s * 30, -112], [s * 54, -86], [s * 66, -50], [s * 71, -8], [s * 71, 34]], 0.24, 0.5),
-        flow([[PARTING, -112], [s * 26, -101], [s * 47, -78], [s * 60, -48], [s * 68, -16]], 0.2, 0.4),
-        flow([[PARTING, -100], [s * 22, -90], [s * 42, -70], [s * 56, -46]], 0.2, 0.4),
-        flow([[PARTING, -88], [s * 16, -82], [s * 34, -68]], 0.2, 0.4),
+        flow(
+          [
+            [PARTING, -122],
+            [s * 30, -112],
+            [s * 54, -86],
+            [s * 66, -50],
+            [s * 71, -8],
+            [s * 71, 34],
+          ],
+          0.24,
+          0.5,
+        ),
+        flow(
+          [
+            [PARTING, -112],
+            [s * 26, -101],
+            [s * 47, -78],
+            [s * 60, -48],
+            [s * 68, -16],
+          ],
+          0.2,
+          0.4,
+        ),
+        flow(
+          [
+            [PARTING, -100],
+            [s * 22, -90],
+            [s * 42, -70],
+            [s * 56, -46],
+          ],
+          0.2,
+          0.4,
+        ),
+        flow(
+          [
+            [PARTING, -88],
+            [s * 16, -82],
+            [s * 34, -68],
+          ],
+          0.2,
+          0.4,
+        ),
       ]),
     ],
   };
@@ -145,12 +260,33 @@ function curls(face: FaceModel): HairInk {
   const lobes = [...Array(15).keys()].map((i) => ellipse(pointAt(spine, i / 14), 13.5, 12.5, 0, 22));
   const volume = uniteOutlines([...lobes, ...lobes.map((l) => l.map(mirror)), mirrored([...spine].reverse())]);
   const coils = [1, -1].flatMap((s) =>
-    [[18, -118], [38, -108], [58, -92], [70, -70], [77, -44], [79, -18], [12, -100], [32, -94], [50, -78], [62, -56], [70, -30], [0, -112], [22, -84], [44, -66]].map(([x, y], i) =>
-      inked('coil', coil([s * x!, y!], 4.2 + (i % 3)).map(carry), [0.04, 0.24, 0.05], 0.5, 'ink', 1),
-    ),
+    [
+      [18, -118],
+      [38, -108],
+      [58, -92],
+      [70, -70],
+      [77, -44],
+      [79, -18],
+      [12, -100],
+      [32, -94],
+      [50, -78],
+      [62, -56],
+      [70, -30],
+      [0, -112],
+      [22, -84],
+      [44, -66],
+    ].map(([x, y], i) => inked('coil', coil([s * x!, y!], 4.2 + (i % 3)).map(carry), [0.04, 0.24, 0.05], 0.5, 'ink', 1)),
   );
   return {
-    behind: [filled('hair', volume.map((p) => p.map(carry)), 'hair', 0.95), ...volume.slice(0, 1).map((p) => inked('hair outline', [...p, p[0]!].map(carry), [0.4, 0.5, 0.4], 0.9, 'ink', 1))],
+    behind: [
+      filled(
+        'hair',
+        volume.map((p) => p.map(carry)),
+        'hair',
+        0.95,
+      ),
+      ...volume.slice(0, 1).map((p) => inked('hair outline', [...p, p[0]!].map(carry), [0.4, 0.5, 0.4], 0.9, 'ink', 1)),
+    ],
     front: [filled('hair', [cap(1).map(carry)], 'hair', 0.95), ...coils, downyEdge(face, 16)],
   };
 }
@@ -188,14 +324,28 @@ function cropped(face: FaceModel): HairInk {
 
 function covered(face: FaceModel): HairInk {
   const carry = face.warp.toFace;
-  const outer = throughPoints(mirrored(line('0,-129 26,-126 50,-114 68,-92 77,-62 79,-26 76,14 70,52 62,84 60,108 66,132 78,156 60,176 30,188 0,192')), 3, true);
-  const opening = mirrored([...throughPoints(line('0,-69 16,-68.4 34,-62.5 48,-51 57.5,-37 62.5,-20'), 2), ...throughPoints(OUTLINE, 2).slice(6).map(([x, y]): Point => [x * 0.985, y])]);
+  const outer = throughPoints(
+    mirrored(line('0,-129 26,-126 50,-114 68,-92 77,-62 79,-26 76,14 70,52 62,84 60,108 66,132 78,156 60,176 30,188 0,192')),
+    3,
+    true,
+  );
+  const opening = mirrored([
+    ...throughPoints(line('0,-69 16,-68.4 34,-62.5 48,-51 57.5,-37 62.5,-20'), 2),
+    ...throughPoints(OUTLINE, 2)
+      .slice(6)
+      .map(([x, y]): Point => [x * 0.985, y]),
+  ]);
   const scarf = subtractRegion([outer], [opening]);
-  const fold = (points: Polyline, w = 0.28): Ink[] => [points, points.map(mirror)].map((p) => inked('fold', throughPoints(p, 3).map(carry), [0.03, w, w, 0.03], 0.55));
+  const fold = (points: Polyline, w = 0.28): Ink[] =>
+    [points, points.map(mirror)].map((p) => inked('fold', throughPoints(p, 3).map(carry), [0.03, w, w, 0.03], 0.55));
   return {
     behind: [],
     front: [
-      filled('scarf', scarf.map((p) => p.map(carry)), 'cloth'),
+      filled(
+        'scarf',
+        scarf.map((p) => p.map(carry)),
+        'cloth',
+      ),
       ...scarf.map((p) => inked('scarf', [...p, p[0]!].map(carry), [0.4, 0.5, 0.4], 0.9, 'ink', 1)),
       ...fold(line('4,-124 32,-108 54,-82 68,-46 71,0 66,44 56,78')),
       ...fold(line('2,-100 28,-92 50,-68 63,-36 67,2 64,40')),

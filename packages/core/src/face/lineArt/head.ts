@@ -10,14 +10,32 @@ const both = (line: Polyline): readonly Polyline[] => [line, line.map(mirror)];
 /** Neck, shoulders and collarbones: painted first, behind the face. */
 export function neckInk(face: FaceModel): Ink[] {
   const carry = (line: Polyline, step = 2): Point[] => throughPoints(line, step).map(face.warp.toFace);
-  const shadow = mirrored([[46, 78], [44, 92], [43.2, 101], [30, 112], [14, 117.5], [0, 118.5]].map(([x, y]): Point => [x!, y!]));
+  const shadow = mirrored(
+    [
+      [46, 78],
+      [44, 92],
+      [43.2, 101],
+      [30, 112],
+      [14, 117.5],
+      [0, 118.5],
+    ].map(([x, y]): Point => [x!, y!]),
+  );
   return [
     filled('neck', [face.neck], 'skin'),
     filled('neck shadow', intersectRegions([throughPoints(shadow, 2, true).map(face.warp.toFace)], [face.neck]), 'shade', 0.45),
     ...both(NECK).map((line) => inked('neck', carry(line), [0.15, 0.5, 0.55, 0.5, 0.45, 0.35, 0.1])),
     ...both(COLLARBONE).map((line) => inked('collarbone', carry(line), [0.05, 0.4, 0.3, 0.2, 0.02], 0.55)),
-    ...both([[9, 184.5], [4.5, 188.6], [0, 189.6]]).map((line) => inked('collarbone', carry(line, 1), [0.1, 0.35, 0.3], 0.5)),
-    ...both([[34, 122], [27, 146], [17, 170], [13, 178]]).map((line) => inked('neck tendon', carry(line), [0.02, 0.22, 0.25, 0.05], 0.3)),
+    ...both([
+      [9, 184.5],
+      [4.5, 188.6],
+      [0, 189.6],
+    ]).map((line) => inked('collarbone', carry(line, 1), [0.1, 0.35, 0.3], 0.5)),
+    ...both([
+      [34, 122],
+      [27, 146],
+      [17, 170],
+      [13, 178],
+    ]).map((line) => inked('neck tendon', carry(line), [0.02, 0.22, 0.25, 0.05], 0.3)),
   ];
 }
 

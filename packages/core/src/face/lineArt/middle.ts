@@ -58,8 +58,26 @@ export function noseInk(face: FaceModel): Ink[] {
       inked('nose wing', carry(ALA), [0.05, 0.2, 0.42 * weight, 0.5 * weight, 0.36, 0.1]),
       filled('nostril', [carry([...NOSTRIL, NOSTRIL[0]!])], 'ink', 0.8, 2),
       inked('nose tip', carry(NOSE_TIP, drop), [0.06, 0.34, 0.34, 0.3], 0.9),
-      inked('nose bridge', carry([[6.8, -13], [5.4, -4], [5.6, 5]]), [0.02, 0.2, 0.02], 0.4),
-      inked('nose side', carry([[8.2, 25.5], [7.4, 31], [6.6, 35.5]]), [0.02, 0.16 * weight, 0.02], 0.4),
+      inked(
+        'nose bridge',
+        carry([
+          [6.8, -13],
+          [5.4, -4],
+          [5.6, 5],
+        ]),
+        [0.02, 0.2, 0.02],
+        0.4,
+      ),
+      inked(
+        'nose side',
+        carry([
+          [8.2, 25.5],
+          [7.4, 31],
+          [6.6, 35.5],
+        ]),
+        [0.02, 0.16 * weight, 0.02],
+        0.4,
+      ),
     ];
   });
 }
@@ -89,8 +107,30 @@ export function mouthInk(face: FaceModel): Ink[] {
     inked('upper lip', upper.map(toFace), [0.08, 0.25, 0.3, 0.32, 0.34, 0.3, 0.34, 0.32, 0.3, 0.25, 0.08], 0.85),
     inked('lower lip', lower.map(toFace), [0.02, 0.1, 0.26, 0.34, 0.34, 0.26, 0.1, 0.02], 0.75),
     inked('mouth', middle.map(toFace), [0.3, 0.42, 0.36, 0.45, 0.5, 0.45, 0.36, 0.42, 0.3]),
-    ...[1, -1].map((s) => inked('groove', carry([[s * 3.6, 47.5], [s * 3.5, 51], [s * 4.3, 54]]), [0.02, 0.16, 0.05], 0.35)),
-    inked('chin crease', carry([[-9.5, 83.8], [-4, 82.4], [0, 82.2], [4, 82.4], [9.5, 83.8]]), [0.02, 0.26, 0.3, 0.26, 0.02], 0.5),
+    ...[1, -1].map((s) =>
+      inked(
+        'groove',
+        carry([
+          [s * 3.6, 47.5],
+          [s * 3.5, 51],
+          [s * 4.3, 54],
+        ]),
+        [0.02, 0.16, 0.05],
+        0.35,
+      ),
+    ),
+    inked(
+      'chin crease',
+      carry([
+        [-9.5, 83.8],
+        [-4, 82.4],
+        [0, 82.2],
+        [4, 82.4],
+        [9.5, 83.8],
+      ]),
+      [0.02, 0.26, 0.3, 0.26, 0.02],
+      0.5,
+    ),
   ];
 }
 
@@ -101,12 +141,100 @@ export function linesInk(face: FaceModel): Ink[] {
     lines.map((line) => inked(part, throughPoints(line, 1.5).map(face.warp.toFace), [0.02, 0.24, 0.26, 0.02], opacity));
   const has = (line: Features['lines'][number]): boolean => face.features.lines.includes(line);
   return [
-    ...(has('forehead') ? draw('forehead line', [[[-26, -46], [-10, -48], [10, -48], [26, -46]], [[-22, -39], [-8, -40.5], [8, -40.5], [22, -39]]], 0.34) : []),
-    ...(has('between brows') ? draw('frown line', both([[4.2, -24], [3.8, -19], [4.6, -14.5]]), 0.34) : []),
-    ...(has('crow’s feet') ? draw('crow’s foot', [...both([[49, -3.5], [53.5, -6], [58, -7]]), ...both([[49.5, -0.5], [54, -0.8], [58.5, 0]]), ...both([[49, 2.4], [53, 4.2], [57, 7]])], 0.36) : []),
-    ...(has('under eye') ? draw('under-eye line', both([[20, 10], [26, 13.2], [33, 13.6], [39, 11.4]]), 0.3) : []),
-    ...(has('smile') ? draw('smile line', both([[18, 41], [22.5, 47], [26.6, 54], [28.6, 60]]), 0.4) : []),
-    ...(has('lip') ? draw('lip line', [...both([[10, 51.8], [10.4, 54.5]]), ...both([[15, 54], [15, 56.8]])], 0.3) : []),
+    ...(has('forehead')
+      ? draw(
+          'forehead line',
+          [
+            [
+              [-26, -46],
+              [-10, -48],
+              [10, -48],
+              [26, -46],
+            ],
+            [
+              [-22, -39],
+              [-8, -40.5],
+              [8, -40.5],
+              [22, -39],
+            ],
+          ],
+          0.34,
+        )
+      : []),
+    ...(has('between brows')
+      ? draw(
+          'frown line',
+          both([
+            [4.2, -24],
+            [3.8, -19],
+            [4.6, -14.5],
+          ]),
+          0.34,
+        )
+      : []),
+    ...(has('crow’s feet')
+      ? draw(
+          'crow’s foot',
+          [
+            ...both([
+              [49, -3.5],
+              [53.5, -6],
+              [58, -7],
+            ]),
+            ...both([
+              [49.5, -0.5],
+              [54, -0.8],
+              [58.5, 0],
+            ]),
+            ...both([
+              [49, 2.4],
+              [53, 4.2],
+              [57, 7],
+            ]),
+          ],
+          0.36,
+        )
+      : []),
+    ...(has('under eye')
+      ? draw(
+          'under-eye line',
+          both([
+            [20, 10],
+            [26, 13.2],
+            [33, 13.6],
+            [39, 11.4],
+          ]),
+          0.3,
+        )
+      : []),
+    ...(has('smile')
+      ? draw(
+          'smile line',
+          both([
+            [18, 41],
+            [22.5, 47],
+            [26.6, 54],
+            [28.6, 60],
+          ]),
+          0.4,
+        )
+      : []),
+    ...(has('lip')
+      ? draw(
+          'lip line',
+          [
+            ...both([
+              [10, 51.8],
+              [10.4, 54.5],
+            ]),
+            ...both([
+              [15, 54],
+              [15, 56.8],
+            ]),
+          ],
+          0.3,
+        )
+      : []),
   ];
 }
 
@@ -114,13 +242,28 @@ export function linesInk(face: FaceModel): Ink[] {
 export function beardInk(face: FaceModel): Ink[] {
   if (!face.features.beard) return [];
   const parts: string[] = [];
-  const rows: readonly (readonly [number, number, number])[] = [[0.36, 0.99, 0], [0.4, 0.99, 4], [0.48, 0.99, 8], [0.56, 0.98, 12]];
+  const rows: readonly (readonly [number, number, number])[] = [
+    [0.36, 0.99, 0],
+    [0.4, 0.99, 4],
+    [0.48, 0.99, 8],
+    [0.56, 0.98, 12],
+  ];
   for (const half of [face.left, face.right]) {
     for (const [from, to, inset] of rows) {
       for (let i = 0; i < 15; i++) {
         const p = pointAt(half.outline, from + ((to - from) * (i + 0.5 * ((inset / 4) % 2))) / 15);
         const root: Point = [Math.max(0.3, p[0] - 1.2 - inset * 0.75), p[1] - 1.4 - inset * 0.62];
-        parts.push(pathOf([ribbon([root, [root[0] - 0.5, root[1] + 1.3], [root[0] - 0.8, root[1] + 2.5]].map((q) => half.toFace([q[0]!, q[1]!])), (t) => 0.16 * (1 - t) + 0.03)], 1));
+        parts.push(
+          pathOf(
+            [
+              ribbon(
+                [root, [root[0] - 0.5, root[1] + 1.3], [root[0] - 0.8, root[1] + 2.5]].map((q) => half.toFace([q[0]!, q[1]!])),
+                (t) => 0.16 * (1 - t) + 0.03,
+              ),
+            ],
+            1,
+          ),
+        );
       }
     }
   }

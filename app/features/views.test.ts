@@ -1,0 +1,282 @@
+import {
+  fitLook,
+  inferLandmarks,
+  PLAIN_FEATURES,
+  skinByZone,
+  type Chart,
+  type ChairEvent,
+  type Kit,
+  type Look,
+  type LookStep,
+  type Product,
+} from '@toile/core';
+import { progressOf, clockOf, zoomFor } from './chair/chairView';
+import { amountInWords, findingsOf, layersOf, mended, minutesOf, stepsShown, withNote, withPlacement, withUse } from './chart/chartView';
+import { dragged } from './chart/Handles';
+import { featuresInWords } from './clients/featuresInWords';
+import { placeOf } from './frame/places';
+import { kitRows } from './kit/kitView';
+import { adviceFor, keptZones, nextZone, ZONE_SPOTS } from './reading/readingView';
+import { accepted, reasonFor, summaryOf } from './repeat/repeatView';
+import { drawable, measurementsFrom, typedFrom } from './trace/traceView';
+import { dayInWords, howFar } from './words/dates';
+import { skinInWords, stepsInWords } from './words/colours';
+import { byDay } from './words/visits';
+import { LAYER_KIND_NAMES, LAYER_LOOKS } from './face/layerKinds';
+import { answerFitting } from '../workers/fittingJobs';
+
+const id = (n: number): string => `0190a000-0000-7000-8000-${String(n).padStart(12, '0')}`;
+const product = (n: number, kind: Product['kind'], lab: [number, number, number] | null): Product => ({
+  id: id(n),
+  maker: 'Ordway',
+  line: 'Line',
+  shade: `S${n}`,
+  kind,
+  lab,
+  coverage: 'medium',
+  finish: 'matte',
+  texture: 'liquid',
+  family: 'silicone',
+  ingredients: [],
+  measure: 'pump',
+  mgPerMeasure: 150,
+  tintingStrength: 1,
+  monthsAfterOpening: 12,
+  withdrawn: false,
+  singleUse: false,
+  eyeSafe: true,
+});
+const kit: Kit = {
+  products: [product(10, 'base', [64, 11, 19]), product(11, 'contour', [52, 10, 15]), product(12, 'lip colour', [50, 30, 14])],
+  units: [
+    { id: id(20), productId: id(10), openedOn: '2031-01-01', remainingMg: 100, place: 'case 1, A1' },
+    { id: id(21), productId: id(11), openedOn: '2029-01-01', remainingMg: 100, place: 'case 1, A2' },
+  ],
+};
+const step = (n: number, more: Partial<LookStep> & Pick<LookStep, 'phase' | 'role' | 'title' | 'wants'>): LookStep => ({
+  id: id(n),
+  shade: { lab: [52, 12, 16] },
+  placements: [],
+  doseMgPerCm2: 0.5,
+  passes: 1,
+  tool: 'finger',
+  technique: 'press',
+  handsOnMinutes: 4,
+  waitMinutes: 2,
+  note: '',
+  ...more,
+});
+const look: Look = {
+  format: 'toile.look/1',
+  id: id(800),
+  version: 1,
+  parent: null,
+  author: 'Ada',
+  at: '2031-01-01T09:00:00Z',
+  reason: '',
+  name: 'Harbour',
+  description: '',
+  tags: [],
+  schools: { eyesOrFace: 'face first', contour: 'over base', concealer: 'over base', contrast: 'soft' },
+  forbids: { finishes: [], kinds: [] },
+  variants: [{ id: 'evening', name: 'Evening lip' }],
+  steps: [
+    step(1, { phase: 'base', role: 'base', title: 'Base', wants: { kinds: ['base'] }, placements: [{ guide: 'zone.wholeFace', side: 'both' }] }),
+    step(2, { phase: 'sculpt', role: 'contour', title: 'Contour', wants: { kinds: [] }, placements: [{ guide: 'cheekContour', side: 'both' }] }),
+    step(3, { phase: 'lips', role: 'lip', title: 'Lip', wants: { kinds: ['lip colour'] }, placements: [{ guide: 'lips', side: 'both' }] }),
+    step(4, {
+      phase: 'lips',
+      role: 'lip',
+      title: 'Evening lip',
+      variant: 'evening',
+      wants: { kinds: ['lip colour'] },
+      placements: [{ guide: 'lips', side: 'both' }],
+    }),
+  ],
+};
+const client = {
+  id: id(1),
+  name: 'Ilse Moor',
+  landmarks: inferLandmarks({}),
+  features: PLAIN_FEATURES,
+  skin: skinByZone([64, 12, 19]),
+  readingId: null,
+  sensitivities: [],
+};
+const stamp = { id: id(900), author: 'Ada', at: '2031-05-14T09:00:00Z', reason: '' };
+const occasion = { kind: 'trial' as const, date: '2031-05-14', lights: [], hoursToLast: 5, camera: false };
+const chart: Chart = fitLook(look, client, kit, occasion, stamp).chart;
+
+describe('chart', () => {
+  test('a variant replaces the step of its role', () => {
+    expect(stepsShown(chart, null).map((s) => s.title)).toEqual(['Base', 'Contour', 'Lip']);
+    expect(stepsShown(chart, 'evening').map((s) => s.title)).toEqual(['Base', 'Contour', 'Evening lip']);
+  });
+
+  test('the selected layer stands out, the others step back', () => {
+    const layers = layersOf(chart, stepsShown(chart, null), id(2));
+    expect(layers.map((l) => l.emphasis)).toEqual(['faint', 'lit', 'faint']);
+    expect(layers[0]!.colour).toMatch(/^#[0-9a-f]{6}$/);
+    expect(layers[1]!.colour).toBeNull();
+  });
+
+  test('a placement out of its limits is found and brought back', () => {
+    const broken = withPlacement(chart, id(2), 0, { guide: 'cheekContour', side: 'both', params: { reach: 150.4 } });
+    const findings = findingsOf(broken);
+    expect(findings.length).toBeGreaterThan(0);
+    expect(broken.steps[1]!.placements[0]).toEqual({ guide: 'cheekContour', side: 'both', params: { reach: 150 } });
+    expect(findingsOf(mended(broken, findings[0]!))).toEqual([]);
+    expect(findingsOf(chart)).toEqual([]);
+  });
+
+  test('a handle follows the finger along what it means', () => {
+    const placement = { guide: 'cheekContour' as const, side: 'both' as const };
+    const params = { reach: 100, liftMm: 0, width: 100 };
+    expect(dragged(placement, params, client, 'reach', [-6, 8])).toBeGreaterThan(105);
+    expect(dragged(placement, params, client, 'reach', [6, -8])).toBeLessThan(95);
+    expect(dragged(placement, params, client, 'liftMm', [-3, -3])).toBeGreaterThan(1);
+    expect(dragged(placement, params, client, 'liftMm', [-900, -900])).toBe(12);
+    expect(dragged(placement, params, client, 'reach', [0, 0])).toBe(100);
+  });
+
+  test('products, notes, amounts and minutes', () => {
+    const use = chart.steps[0]!.use;
+    expect(withUse(chart, id(2), use).steps[1]!.use).toEqual(use);
+    expect(withNote(chart, id(3), 'calmer').steps[2]!.note).toBe('calmer');
+    expect(
+      amountInWords([
+        { ...use[0]!, parts: 2 },
+        { ...use[0]!, parts: 1, measure: 'drop' },
+      ]),
+    ).toBe('2 pumps + 1 drop');
+    expect(minutesOf(chart.steps)).toEqual({ handsOn: 16, waiting: 8 });
+  });
+
+  test('every layer kind has a notch and a pattern of its own', () => {
+    const looks = LAYER_KIND_NAMES.map((k) => LAYER_LOOKS[k]);
+    expect(new Set(looks.map((l) => l.notch)).size).toBe(looks.length);
+    const patterns = looks.filter((l) => l.pattern.form !== 'plain').map((l) => JSON.stringify(l.pattern));
+    expect(new Set(patterns).size).toBe(patterns.length);
+  });
+});
+
+describe('chair', () => {
+  const event = (n: number, kind: 'done' | 'undone'): ChairEvent => ({ kind, stepId: id(n), at: '2031-05-14T10:00:00Z', by: 'Ada' });
+  test('the next step is the first neither ticked nor skipped', () => {
+    expect(progressOf(chart, [])).toMatchObject({ doneCount: 0, nextIndex: 0, minutesLeft: 16 });
+    expect(progressOf(chart, [event(1, 'done')])).toMatchObject({ doneCount: 1, nextIndex: 1, minutesLeft: 12 });
+    expect(progressOf(chart, [event(1, 'done'), event(1, 'undone')]).nextIndex).toBe(0);
+    const skipped: ChairEvent = { ...event(1, 'done'), kind: 'deviation', deviation: { kind: 'skipped', note: '' } };
+    expect(progressOf(chart, [skipped]).nextIndex).toBe(1);
+    const noted: ChairEvent = { ...event(1, 'done'), kind: 'deviation', deviation: { kind: 'note', note: 'dry' } };
+    expect(progressOf(chart, [noted]).nextIndex).toBe(0);
+  });
+
+  test('the zone fills the frame, wide steps show the face, clocks count minutes', () => {
+    const box = zoomFor(chart.steps[2]!, client);
+    expect(box).not.toBe('face');
+    expect(box[2]).toBeLessThan(110);
+    expect(zoomFor(chart.steps[0]!, client)).toBe('face');
+    expect([clockOf(70), clockOf(0.2), clockOf(-4)]).toEqual(['1:10', '0:01', '0:00']);
+  });
+});
+
+describe('repeat', () => {
+  const answer = answerFitting({
+    kind: 'refit',
+    worn: chart,
+    client: { ...client, skin: skinByZone([54, 13, 20]) },
+    kit: { ...kit, products: [...kit.products, product(13, 'base', [54, 12, 20])] },
+    occasion: { ...occasion, date: '2031-11-01' },
+    stamp: { ...stamp, version: 2 },
+    forbids: look.forbids,
+  });
+  if (!('refit' in answer)) throw new Error('expected a refit');
+  const { refit } = answer;
+
+  test('a refused change keeps the old product, the others are taken', () => {
+    const change = refit.changes.find((c) => c.kind === 'remix' || c.kind === 'substitute')!;
+    expect(summaryOf(refit.changes)).toMatch(/^\d changes?, \d kept$/);
+    expect(accepted(refit, chart, new Set()).steps).toEqual(refit.chart.steps);
+    const refused = accepted(refit, chart, new Set([change.stepId]));
+    expect(refused.steps.find((s) => s.id === change.stepId)!.use).toEqual(chart.steps.find((s) => s.id === change.stepId)!.use);
+  });
+
+  test('the reason says how the skin moved', () =>
+    expect(reasonFor(refit, '2031-11-01')).toMatch(/^Repeated as worn for 2031-11-01; skin \d\.\d steps deeper$/));
+});
+
+describe('reading and tracing', () => {
+  test('advice, next zone, kept zones, and targets that do not meet', () => {
+    expect(adviceFor(null)).toContain('five times');
+    expect(nextZone({})).toBe('forehead');
+    expect(
+      nextZone({
+        forehead: [
+          [60, 12, 18],
+          [60, 12, 18],
+          [60, 12, 18],
+        ],
+      }),
+    ).toBe('cheek');
+    expect(keptZones({ forehead: [], chin: [[60, 12, 18]] })).toEqual({ chin: [[60, 12, 18]] });
+    const spots = Object.values(ZONE_SPOTS);
+    for (const a of spots) for (const b of spots) if (a !== b) expect(Math.hypot(a[0] - b[0], a[1] - b[1])).toBeGreaterThan(36);
+  });
+
+  test('typed measurements: commas, empties, words and impossible numbers', () => {
+    expect(measurementsFrom({ faceLength: '182,5', jawWidth: ' ' })).toEqual({ measurements: { faceLength: 182.5 }, errors: {} });
+    expect(measurementsFrom({ faceLength: 'long', noseLength: '3' }).errors).toEqual({
+      faceLength: 'Face length is a number in millimetres',
+      noseLength: expect.stringContaining('30 to 70'),
+    });
+    expect(drawable({ faceLength: '180', noseLength: '3' })).toEqual({ faceLength: 180 });
+    expect(typedFrom({ faceLength: 180 })).toEqual({ faceLength: '180' });
+  });
+});
+
+describe('words', () => {
+  const now = new Date('2031-05-14T07:00:00Z');
+  test.each([
+    ['2031-05-14', 'today'],
+    ['2031-05-15', 'tomorrow'],
+    ['2031-05-13', 'yesterday'],
+    ['2031-05-23', 'in 9 days'],
+    ['2031-04-20', '3 weeks ago'],
+    ['2030-09-14', '8 months ago'],
+  ])('%s is %s', (date, words) => expect(howFar(date, now)).toBe(words));
+
+  test('days, steps, skin, features, places', () => {
+    expect(dayInWords('2031-05-14', now)).toBe('Wed 14 May');
+    expect(dayInWords('2030-05-14', now)).toContain('2030');
+    expect(stepsInWords(0.1)).toBe('no visible change in depth');
+    expect(stepsInWords(-1.24)).toBe('1.2 steps lighter');
+    expect(skinInWords({})).toBeNull();
+    expect(skinInWords(skinByZone([64, 12, 19]))).toMatch(/^light medium \(depth 9\.\d\), /);
+    expect(featuresInWords({ ...PLAIN_FEATURES, lids: { left: 'hooded', right: 'open' } })).toContain('client’s left hooded, right open');
+    expect([placeOf('/charts/x/chair'), placeOf('/looks/1'), placeOf('/')]).toEqual(['/clients', '/looks', '/']);
+  });
+
+  test('kit rows say the fact that decides', () => {
+    const rows = kitRows(kit, '', '2031-05-14').flatMap((g) => g.rows);
+    expect(rows.map((r) => r.fact)).toEqual(['until 2032-01', '▲ past its date', 'not owned']);
+    expect(kitRows(kit, 'ordway s12', '2031-05-14').map((g) => g.kind)).toEqual(['lip colour']);
+    expect(kitRows(kit, 'nothing', '2031-05-14')).toEqual([]);
+  });
+
+  test('visits come day by day', () => {
+    const visit = (date: string, n: number) => ({
+      id: id(n),
+      clientId: id(1),
+      clientName: 'Ilse',
+      kind: 'trial',
+      date,
+      startsAt: '09:00',
+      readyBy: null,
+      place: '',
+      partyId: null,
+      chartId: null,
+    });
+    expect(byDay([visit('2031-05-14', 1), visit('2031-05-14', 2), visit('2031-05-16', 3)]).map((d) => d.visits.length)).toEqual([2, 1]);
+  });
+});

@@ -1,0 +1,102 @@
+import { TamaguiProvider } from '@tamagui/core';
+import { fireEvent, render, screen } from '@testing-library/react';
+import type { ReactElement } from 'react';
+import { Button, Choice, Field, Ready, Stepper, Swatch } from '.';
+import { config } from './tamagui.config';
+
+const draw = (element: ReactElement) =>
+  render(
+    <TamaguiProvider config={config} defaultTheme="light">
+      {element}
+    </TamaguiProvider>,
+  );
+
+test('a remote value is drawn waiting, failed with a way to retry, and ready', () => {
+  const retry = jest.fn();
+  const view = (remote: { data?: string; error?: Error }) => (
+    <TamaguiProvider config={config} defaultTheme="light">
+      <Ready remote={{ data: remote.data, error: remote.error, retry }}>{(data) => <span>{data}</span>}</Ready>
+    </TamaguiProvider>
+  );
+  const { rerender } = render(view({}));
+  expect(screen.getByRole('status').textContent).toContain('One moment');
+  rerender(view({ error: new Error('The studio cannot be reached.') }));
+  expect(screen.getByRole('alert').textContent).toContain('cannot be reached');
+  fireEvent.click(screen.getByRole('button', { name: 'Try again' }));
+  expect(retry).toHaveBeenCalledTimes(1);
+  rerender(view({ data: 'here', error: new Error('later') }));
+  expect(screen.getByText('here')).toBeTruthy();
+});
+
+test('a field ties its error to itself', () => {
+  const onChange = jest.fn();
+  draw(<Field label="Nose length" unit="mm" value="3" onChange={onChange} error="outside 30 to 70 mm" />);
+  const input = screen.getByLabelText('Nose length, mm');
+  expect(input.getAttribute('aria-invalid')).toBe('true');
+  expect(document.getElementById(input.getAttribute('aria-errormessage')!)!.textContent).toContain('outside 30 to 70 mm');
+  fireEvent.change(input, { target: { value: '48' } });
+  expect(onChange).toHaveBeenCalledWith('48');
+});
+
+test('one choice replaces, several add and take away', () => {
+  const one = jest.fn();
+  const several = jest.fn();
+  draw(
+    <>
+      <Choice label="Eyes" options={['round', 'almond']} chosen={['round']} onChange={one} />
+      <Choice label="Lines" several options={['smile', 'lip']} chosen={['smile']} onChange={several} />
+    </>,
+  );
+  expect(screen.getByRole('radio', { name: 'round' }).getAttribute('aria-checked')).toBe('true');
+  fireEvent.click(screen.getByRole('radio', { name: 'almond' }));
+  expect(one).toHaveBeenCalledWith(['almond']);
+  fireEvent.click(screen.getByRole('checkbox', { name: 'lip' }));
+  expect(several).toHaveBeenLastCalledWith(['smile', 'lip']);
+  fireEvent.click(screen.getByRole('checkbox', { name: 'smile' }));
+  expect(several).toHaveBeenLastCalledWith([]);
+});
+
+test('a stepper is held between its ends', () => {
+  const onChange = jest.fn();
+  draw(<Stepper label="Reach" value={157} unit="%" minimum={30} maximum={160} step={5} onChange={onChange} />);
+  fireEvent.click(screen.getByRole('button', { name: 'Reach: more' }));
+  expect(onChange).toHaveBeenLastCalledWith(160);
+  fireEvent.click(screen.getByRole('button', { name: 'Reach: less' }));
+  expect(onChange).toHaveBeenLastCalledWith(152);
+});
+
+test('a disabled button does nothing, and a swatch names what it shows', () => {
+  const press = jest.fn();
+  draw(
+    <>
+      <Button disabled onPress={press}>
+        Save
+      </Button>
+      <Swatch lab={[60, 12, 18]} beside={[62, 12, 18]} label="proposed beside the skin" />
+    </>,
+  );
+  fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+  expect(press).not.toHaveBeenCalled();
+  expect(screen.getByRole('img', { name: 'proposed beside the skin' })).toBeTruthy();
+});
+
+/** WCAG relative contrast of two '#rrggbb'. */
+function contrast(a: string, b: string): number {
+  const luminance = (hex: string): number => {
+    const [r, g, bl] = [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16) / 255).map((c) => (c <= 0.03928 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4));
+    return 0.2126 * r! + 0.7152 * g! + 0.0722 * bl!;
+  };
+  const [high, low] = [luminance(a), luminance(b)].sort((x, y) => y - x);
+  return (high! + 0.05) / (low! + 0.05);
+}
+
+test.each(['light', 'dark'] as const)('in the %s theme every text and dye has a contrast of 4.5 on every surface, and surfaces are neutral', (name) => {
+  const theme = Object.fromEntries(Object.entries(config.themes[name]).map(([key, variable]) => [key, String(variable.val)]));
+  for (const text of ['ink', 'inkSoft', 'woad', 'madder', 'weld', 'moss']) {
+    for (const surface of ['background', 'surface', 'raised'])
+      expect({ text, surface, enough: contrast(theme[text]!, theme[surface]!) >= 4.5 }).toEqual({ text, surface, enough: true });
+  }
+  expect(contrast(theme.onWoad!, theme.woad!)).toBeGreaterThanOrEqual(4.5);
+  expect(contrast(theme.onInk!, theme.ink!)).toBeGreaterThanOrEqual(4.5);
+  for (const surface of ['background', 'surface', 'raised', 'judged']) expect(theme[surface]).toMatch(/^#(..)\1\1$/);
+});

@@ -1,0 +1,52 @@
+import expo from 'eslint-config-expo/flat.js';
+import tseslint from 'typescript-eslint';
+
+export default [
+  { ignores: ['**/node_modules/**', '**/dist/**', '.toile/**', 'app/.expo/**', 'docs/**'] },
+  ...tseslint.configs.recommended,
+  ...expo.map((entry) => ({ ...entry, files: entry.files ?? ['app/**/*.{ts,tsx}'] })),
+  {
+    files: ['**/*.{ts,tsx}'],
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_', argsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_' }],
+      'import/no-unresolved': 'off',
+      'no-console': 'error',
+    },
+  },
+  {
+    files: ['app/app/**/*.tsx', 'app/features/**/*.tsx'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            { group: ['tamagui', '@tamagui/*'], message: 'Only app/ui wraps Tamagui: import from ../../ui.' },
+            { group: ['**/server/**'], message: 'The app speaks to the server through the contract.' },
+          ],
+        },
+      ],
+    },
+  },
+  { files: ['app/app/_layout.tsx'], rules: { 'no-restricted-imports': 'off' } },
+  {
+    files: ['packages/core/src/**/*.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'localStorage'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Chance comes in as an argument.' },
+        { object: 'Date', property: 'now', message: 'Time comes in as an argument.' },
+      ],
+    },
+  },
+  {
+    files: ['**/*.cjs', 'app/*.js'],
+    languageOptions: {
+      sourceType: 'commonjs',
+      globals: { require: 'readonly', module: 'writable', __dirname: 'readonly', process: 'readonly', URL: 'readonly' },
+    },
+    rules: { '@typescript-eslint/no-require-imports': 'off' },
+  },
+];

@@ -1,0 +1,82 @@
+// npm test: everything CI runs, in order, ending in one line. npm run check (--quick): the inner loop, without server and browser.
+import { readFileSync, rmSync } from 'node:fs';
+import path from 'node:path';
+import { root, stateDir } from './lib/paths.mjs';
+import { CHROMIUM, ensureBuilt, ensureDebian, ensurePackages, POSTGRES } from './lib/setup.mjs';
+import { ended, start } from './lib/run.mjs';
+
+const quick = process.argv.includes('--quick');
+let passed = 0;
+let failed = 0;
+
+async function stage(name, command, args, env = {}) {
+  console.log(`\n== ${name}`);
+  const code = await ended(start(command, args, { env: { ...process.env, ...env } }));
+  if (code === 0) passed++;
+  else failed++;
+  return code === 0;
+}
+
+/** Jest, its counts taken from its own report; a run that breaks before reporting counts as one failure. */
+async function jest(name, projects, env = {}) {
+  console.log(`\n== ${name}`);
+  const report = path.join(stateDir, 'jest.json');
+  rmSync(report, { force: true });
+  const code = await ended(
+    start('npx', ['jest', '--selectProjects', ...projects, '--json', `--outputFile=${report}`, '--silent', '--reporters=default', '--testTimeout=180000'], {
+      env: { ...process.env, ...env },
+      stdio: ['ignore', 'ignore', 'inherit'],
+    }),
+  );
+  try {
+    const { numPassedTests, numFailedTests, numFailedTestSuites, numTotalTests } = JSON.parse(readFileSync(report, 'utf8'));
+    passed += numPassedTests;
+    failed += Math.max(numFailedTests, numFailedTestSuites, code === 0 && numTotalTests > 0 ? 0 : 1);
+  } catch {
+    failed++;
+  }
+}
+
+ensurePackages();
+await stage('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
+await stage('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
+for (const project of ['packages/core', 'packages/contract', 'server', 'demo', 'app', 'e2e', 'bench'])
+  await stage(`types: ${project}`, 'npx', ['tsc', '-p', project, '--noEmit']);
+await stage('import directions', 'npx', ['depcruise', 'packages', 'server', 'app', 'demo', '--config', '.dependency-cruiser.cjs', '--output-type', 'err']);
+await stage('published schemas', 'npx', ['tsx', 'scripts/writeSchemas.ts', '--check']);
+await jest('unit', ['core', 'contract', 'demo', 'app']);
+
+if (!quick) {
+  ensureDebian([...POSTGRES, ...CHROMIUM]);
+  const { ensureCluster, ensureDatabase, freePort } = await import('./lib/cluster.mjs');
+  const { startServer, writeDemo } = await import('./lib/serve.mjs');
+  const cluster = await ensureCluster('test', { fsync: 'off', synchronous_commit: 'off', full_page_writes: 'off', max_connections: 200 });
+  for (const name of ['toile_template', 'toile_template_making', 'toile_e2e']) {
+    cluster.psql(`update pg_database set datallowconn = true where datname = '${name}'`);
+    cluster.psql(`drop database if exists ${name} with (force)`);
+  }
+  const database = ensureDatabase(cluster, 'toile_e2e');
+  await jest('server', ['server'], { TOILE_TEST_SUPER_URL: cluster.superUrl, TOILE_TEST_OWNER_URL: database.ownerUrl, TOILE_TEST_APP_URL: database.appUrl });
+
+  console.log('\n== interface');
+  let server = null;
+  try {
+    ensureBuilt();
+    const { studios } = writeDemo();
+    const port = await freePort(46100);
+    server = await startServer({ ...database, port, studios });
+    await jest('interface', ['e2e'], { TOILE_URL: `http://127.0.0.1:${port}` });
+  } catch (error) {
+    console.error(error.message);
+    failed++;
+  } finally {
+    if (server) {
+      server.kill('SIGTERM');
+      await ended(server);
+    }
+    cluster.stop();
+  }
+}
+
+console.log(`\n${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);

@@ -1,0 +1,121 @@
+import pg from 'pg';
+import { ROUTES, type RouteName } from '@toile/contract';
+import { secondStudio } from '@toile/demo';
+import { inStudio } from '../src/db/connection';
+import { APPEND_ONLY, STUDIO_TABLES } from '../src/db/schema';
+import { demo, keyed, testServer, type TestServer } from './testServer';
+
+let server: TestServer;
+beforeAll(async () => void (server = await testServer()));
+afterAll(() => server.stop());
+
+const SECOND_STUDIO = secondStudio().studio.id;
+const mine = { client: demo.clients[0]!, chart: demo.charts[0]!, look: demo.looks[0]!, party: demo.parties[0]! };
+
+/** What a stranger could try on each route that names something of ours. */
+const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }>>> = {
+  client: { id: mine.client.id },
+  updateClient: { id: mine.client.id, body: { id: mine.client.id, name: 'Taken', features: mine.client.features, measurements: {} } },
+  createReading: {
+    id: mine.client.id,
+    body: { id: demo.readings[0]!.id.replace(/^0190/, '0191'), at: '2031-05-14T09:00:00Z', source: 'typed', zones: { cheek: [[60, 12, 18]] } },
+  },
+  look: { id: mine.look.id },
+  chart: { id: mine.chart.id },
+  exportChart: { id: mine.chart.id },
+  createVersion: { id: mine.chart.id, body: { parent: 2, reason: '', chart: mine.chart } },
+  createEvent: {
+    id: mine.chart.id,
+    body: { id: demo.events[0]!.id.replace(/^0190/, '0191'), version: 1, stepId: mine.chart.steps[0]!.id, kind: 'done', at: '2031-05-14T09:00:00Z' },
+  },
+  party: { id: mine.party.id },
+};
+
+test('every route that takes an id is tried', () => {
+  const withId = (Object.keys(ROUTES) as RouteName[]).filter((name) => ROUTES[name].path.includes(':id'));
+  expect(Object.keys(ATTEMPTS).sort()).toEqual(withId.sort());
+});
+
+test.each(Object.entries(ATTEMPTS))('%s answers a stranger with the 404 of an unknown id', async (name, { id, body }) => {
+  const { method, path } = ROUTES[name as RouteName];
+  const stranger = await server.signedIn('stranger');
+  const ask = (target: string) => {
+    const url = path.replace(':id', target);
+    const sent = body === undefined ? undefined : JSON.parse(JSON.stringify(body).replaceAll(id, target));
+    if (method === 'GET') return stranger.get(url);
+    return stranger[method === 'PUT' ? 'put' : 'post'](url)
+      .set({ ...keyed(), 'if-match': '1' })
+      .send(sent);
+  };
+  const theirs = await ask(id);
+  const unknown = await ask('01900000-0000-7000-8000-000000000000');
+  expect(theirs.status).toBe(404);
+  expect(theirs.body).toEqual(unknown.body);
+});
+
+test('routes that name ours in their body answer 404 and write nothing', async () => {
+  const stranger = await server.signedIn('stranger');
+  await stranger.post('/api/reader/samples').send({ clientId: mine.client.id, zone: 'cheek' }).expect(404);
+  await stranger.post('/api/charts').set(keyed()).send({ chart: mine.chart, visitId: null }).expect(404);
+  await stranger
+    .post('/api/visits')
+    .set(keyed())
+    .send({ id: demo.visits[0]!.id.replace(/^0190/, '0191'), clientId: mine.client.id, kind: 'trial', date: '2031-06-01', startsAt: '09:00' })
+    .expect(404);
+  const written = await inStudio(server.db, SECOND_STUDIO, async (tx) => [
+    ...(await tx.selectFrom('charts').select('id').execute()),
+    ...(await tx.selectFrom('visits').select('id').execute()),
+    ...(await tx.selectFrom('audit').select('id').execute()),
+  ]);
+  expect(written).toEqual([]);
+});
+
+test('lists of a stranger hold nothing of ours', async () => {
+  const stranger = await server.signedIn('stranger');
+  for (const url of ['/api/clients', '/api/clients?query=Isaura', '/api/looks', '/api/parties']) expect((await stranger.get(url).expect(200)).body).toEqual([]);
+  expect((await stranger.get('/api/kit').expect(200)).body).toEqual({ products: [], units: [] });
+  expect((await stranger.get('/api/today').expect(200)).body).toMatchObject({ visits: [], due: [] });
+});
+
+test('without a studio set, no table shows a row to the app’s role', async () => {
+  for (const table of STUDIO_TABLES) {
+    const { rows } = await server.pool.query(`select count(*)::int as n from ${table}`);
+    expect({ table, n: rows[0].n }).toEqual({ table, n: 0 });
+  }
+});
+
+test('with another studio set, a query without any WHERE still shows only that studio', async () => {
+  const other = demo.studio.id.replace(/^0190/, '0191');
+  for (const table of STUDIO_TABLES) {
+    const rows = await inStudio(server.db, other, (tx) => tx.selectFrom(table).selectAll().execute());
+    expect(rows).toEqual([]);
+  }
+  expect(await inStudio(server.db, demo.studio.id, (tx) => tx.selectFrom('clients').select('id').execute())).toHaveLength(demo.clients.length);
+});
+
+test('a row cannot be written into another studio', async () => {
+  const other = demo.studio.id.replace(/^0190/, '0191');
+  const writing = inStudio(server.db, other, (tx) =>
+    tx.insertInto('parties').values({ studio_id: demo.studio.id, id: other, name: 'x', date: '2031-01-01', place: '', notes: '' }).execute(),
+  );
+  await expect(writing).rejects.toThrow('row-level security');
+});
+
+test('every studio table is guarded and forced, and the app’s role owns nothing', async () => {
+  const { rows } = await server.pool.query<{ relname: string }>(
+    "select relname from pg_class join pg_namespace n on n.oid = relnamespace where n.nspname = 'public' and relkind = 'r' and relrowsecurity and relforcerowsecurity",
+  );
+  expect(rows.map((r) => r.relname).sort()).toEqual([...STUDIO_TABLES, 'studios'].sort());
+  const role = await server.pool.query(
+    'select rolsuper, rolbypassrls, (select count(*)::int from pg_class where relowner = r.oid) as owned from pg_roles r where rolname = current_user',
+  );
+  expect(role.rows).toEqual([{ rolsuper: false, rolbypassrls: false, owned: 0 }]);
+});
+
+test.each(APPEND_ONLY)('%s can be added to but never changed or taken from', async (table) => {
+  const client = new pg.Client({ connectionString: server.appUrl });
+  await client.connect();
+  await expect(client.query(`update ${table} set studio_id = studio_id`)).rejects.toThrow('permission denied');
+  await expect(client.query(`delete from ${table}`)).rejects.toThrow('permission denied');
+  await client.end();
+});
