@@ -1,6 +1,6 @@
-import { ClientsList } from '../../features/clients/ClientsList';
 import { SideBySide } from '../../features/frame/SideBySide';
+import { ClientsList } from '../../features/clients/ClientsList';
 
 export default function ClientsLayout() {
-  return <SideBySide list={<ClientsList />} root="/clients" />;
+  return <SideBySide list={<ClientsList />} />;
 }

@@ -1,5 +1,6 @@
-import { Empty } from '../../ui';
+import { PlaceIndex } from '../../features/frame/SideBySide';
+import { ClientsList } from '../../features/clients/ClientsList';
 
-export default function NoClient() {
-  return <Empty title="Choose a client" words="Face, skin and charts open here." />;
+export default function ClientsIndex() {
+  return <PlaceIndex list={<ClientsList />} title="Choose a client" words="Face, skin and charts open here." />;
 }

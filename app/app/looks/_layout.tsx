@@ -1,6 +1,6 @@
-import { LooksList } from '../../features/looks/LooksList';
 import { SideBySide } from '../../features/frame/SideBySide';
+import { LooksList } from '../../features/looks/LooksList';
 
 export default function LooksLayout() {
-  return <SideBySide list={<LooksList />} root="/looks" />;
+  return <SideBySide list={<LooksList />} />;
 }

@@ -1,5 +1,6 @@
-import { Empty } from '../../ui';
+import { PlaceIndex } from '../../features/frame/SideBySide';
+import { LooksList } from '../../features/looks/LooksList';
 
-export default function NoLook() {
-  return <Empty title="Choose a look" words="Its steps and places open here." />;
+export default function LooksIndex() {
+  return <PlaceIndex list={<LooksList />} title="Choose a look" words="Its steps and places open here." />;
 }

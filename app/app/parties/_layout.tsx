@@ -1,6 +1,6 @@
-import { PartiesList } from '../../features/parties/PartiesList';
 import { SideBySide } from '../../features/frame/SideBySide';
+import { PartiesList } from '../../features/parties/PartiesList';
 
 export default function PartiesLayout() {
-  return <SideBySide list={<PartiesList />} root="/parties" />;
+  return <SideBySide list={<PartiesList />} />;
 }

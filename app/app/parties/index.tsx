@@ -1,5 +1,6 @@
-import { Empty } from '../../ui';
+import { PlaceIndex } from '../../features/frame/SideBySide';
+import { PartiesList } from '../../features/parties/PartiesList';
 
-export default function NoParty() {
-  return <Empty title="Choose a party" words="Who, where and by when opens here." />;
+export default function PartiesIndex() {
+  return <PlaceIndex list={<PartiesList />} title="Choose a party" words="Who, where and by when opens here." />;
 }

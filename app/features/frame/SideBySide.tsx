@@ -1,20 +1,25 @@
-import { Slot, usePathname } from 'expo-router';
+import { Slot } from 'expo-router';
 import type { ReactNode } from 'react';
-import { useWide, View } from '../../ui';
+import { Empty, useWide, View } from '../../ui';
 
 /** On a wide screen a place's list stays beside what was opened from it; on a phone one replaces the other. */
-export function SideBySide({ list, root }: { readonly list: ReactNode; readonly root: string }) {
+export function SideBySide({ list }: { readonly list: ReactNode }) {
   const wide = useWide();
-  const atRoot = usePathname() === root;
-  if (!wide) return atRoot ? <>{list}</> : <Slot />;
   return (
     <View flex={1} flexDirection="row" minHeight={0}>
-      <View width={340} borderRightWidth={1} borderRightColor="$line" minHeight={0}>
-        {list}
-      </View>
+      {wide ? (
+        <View width={340} borderRightWidth={1} borderRightColor="$line" minHeight={0}>
+          {list}
+        </View>
+      ) : null}
       <View flex={1} minWidth={0} minHeight={0}>
         <Slot />
       </View>
     </View>
   );
+}
+
+/** What a place's own address shows: its list on a phone, and beside the list a word on what opens here. */
+export function PlaceIndex({ list, title, words }: { readonly list: ReactNode; readonly title: string; readonly words: string }) {
+  return useWide() ? <Empty title={title} words={words} /> : <>{list}</>;
 }

@@ -1,0 +1,59 @@
+import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
+import { SECOND_SIGN_IN, SIGN_INS } from '@toile/demo';
+
+export const PHONE = { width: 390, height: 844 };
+export const WIDE = { width: 1280, height: 800 };
+
+const FLAGS = [
+  '--headless',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+
+/** Where the server under test listens. */
+export function baseUrl(): string {
+  const url = process.env.TOILE_URL;
+  if (!url) throw new Error('TOILE_URL is not set: run the interface tests through npm test');
+  return url;
+}
+
+/** Debian's Chromium, headless. */
+export function openBrowser(): Promise<Browser> {
+  return chromium.launch({ executablePath: '/usr/bin/chromium', args: FLAGS });
+}
+
+export const PEOPLE = { owner: SIGN_INS[0], artist: SIGN_INS[1], assistant: SIGN_INS[2], stranger: SECOND_SIGN_IN };
+
+export type Opened = { readonly context: BrowserContext; readonly page: Page; readonly complaints: readonly string[] };
+
+/** A window of its own, signed in; what the page complains of is collected. */
+export async function openAs(browser: Browser, who: keyof typeof PEOPLE, viewport = PHONE, colorScheme: 'light' | 'dark' = 'light'): Promise<Opened> {
+  const context = await browser.newContext({ viewport, colorScheme, hasTouch: viewport.width < 900, acceptDownloads: true });
+  const page = await context.newPage();
+  page.setDefaultTimeout(Number(process.env.TOILE_PATIENCE_MS ?? 20_000));
+  const complaints: string[] = [];
+  page.on('pageerror', (error) => complaints.push(error.message));
+  page.on('console', (message) => {
+    // Before anyone signs in the session answers 401, which Chromium reports by itself.
+    if (message.type() === 'error' && !message.text().includes('status of 4')) complaints.push(message.text());
+  });
+  await page.goto(baseUrl());
+  await page.getByLabel('Email').fill(PEOPLE[who].email);
+  await page.getByLabel('Password').fill(PEOPLE[who].password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.getByRole('heading', { name: 'Today' }).waitFor();
+  return { context, page, complaints };
+}
+
+/** Opens a client's page through the list. */
+export async function openClient(page: Page, name: string): Promise<void> {
+  await page.getByRole('link', { name: 'Clients', exact: true }).click();
+  await page.getByLabel('Find').fill(name.slice(0, 6));
+  await page.getByRole('link', { name }).click();
+  await page.getByRole('heading', { name, level: 1 }).waitFor();
+}

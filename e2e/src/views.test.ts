@@ -1,0 +1,140 @@
+import type { Browser, Page } from 'playwright-core';
+import { openAs, openBrowser, openClient, PHONE, WIDE } from './browser';
+
+let browser: Browser;
+beforeAll(async () => void (browser = await openBrowser()));
+afterAll(() => browser.close());
+
+const overflow = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+const PLACES = ['Today', 'Clients', 'Looks', 'Kit', 'Parties'] as const;
+
+test('a wide window shows rail, list and detail side by side, and keys work', async () => {
+  const { context, page, complaints } = await openAs(browser, 'owner', WIDE);
+  for (const place of PLACES) {
+    await page.getByRole('link', { name: place, exact: true }).click();
+    await page.getByRole('heading', { name: place, level: 1 }).waitFor();
+    expect(await overflow(page)).toBeLessThanOrEqual(0);
+  }
+  await page.keyboard.press('/');
+  await page.getByLabel('Find').waitFor();
+  await page.getByRole('link', { name: 'Isaura Penhallow' }).click();
+  await page.getByRole('heading', { name: 'Isaura Penhallow', level: 1 }).waitFor();
+  expect(await page.getByRole('heading', { name: 'Clients', level: 1 }).isVisible()).toBe(true);
+  const list = (await page.getByRole('link', { name: 'Morwenna Penhallow' }).boundingBox())!;
+  const detail = (await page.getByRole('img', { name: /Isaura Penhallow/ }).boundingBox())!;
+  expect(list.x + list.width).toBeLessThanOrEqual(detail.x);
+
+  await page.getByRole('link', { name: /Harbour Morning/ }).click();
+  await page.getByText('18 steps').waitFor();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowDown');
+  await page.getByRole('button', { name: /^Step 2,/, expanded: true }).waitFor();
+  await page.keyboard.press('?');
+  await page.getByRole('dialog', { name: 'Keys' }).waitFor();
+  await page.keyboard.press('Escape');
+  expect(complaints).toEqual([]);
+  await context.close();
+});
+
+test('on a phone nothing is wider than the screen and every place’s links are 44 px high', async () => {
+  const { context, page } = await openAs(browser, 'owner', PHONE);
+  for (const place of PLACES) {
+    await page.getByRole('link', { name: place, exact: true }).click();
+    await page.getByRole('heading', { name: place, level: 1 }).waitFor();
+    expect(await overflow(page)).toBeLessThanOrEqual(0);
+    const small = await page
+      .locator('[role=link], [role=button], button, input')
+      .evaluateAll((all) =>
+        all
+          .filter((e) => e.getBoundingClientRect().height > 0 && e.getBoundingClientRect().height < 44)
+          .map((e) => e.getAttribute('aria-label') ?? e.textContent),
+      );
+    expect({ place, small }).toEqual({ place, small: [] });
+  }
+  await context.close();
+});
+
+test('an assistant sees no contact data and is offered no edits', async () => {
+  const { context, page } = await openAs(browser, 'assistant');
+  await openClient(page, 'Isaura Penhallow');
+  await page.getByText('Contact is kept by the owner and the artists.').waitFor();
+  expect(await page.getByRole('button', { name: 'Fit a look' }).count()).toBe(0);
+  expect(await page.getByText('@post.example').count()).toBe(0);
+  await page.getByRole('link', { name: /Harbour Morning/ }).click();
+  await page.getByRole('button', { name: /^Step 3, Base/ }).click();
+  expect(await page.getByRole('radiogroup', { name: 'Products proposed' }).count()).toBe(0);
+  await page.getByRole('button', { name: 'To the chair' }).click();
+  await page.getByText('Step 1 of 18').waitFor();
+  await context.close();
+});
+
+test('an unknown client, a wrong password and a lost connection are told, with a way on', async () => {
+  const { context, page } = await openAs(browser, 'artist');
+  await page.goto(`${process.env.TOILE_URL}/clients/01900000-0000-7000-8000-000000000000`);
+  await page.getByRole('alert').getByText('There is nothing here by that id.').waitFor();
+  await page.getByRole('button', { name: 'Try again' }).waitFor();
+  await page.route('**/api/kit', (route) => route.abort());
+  await page.getByRole('link', { name: 'Kit', exact: true }).click();
+  await page.getByText(/cannot be reached/).waitFor();
+  await page.unroute('**/api/kit');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await page.getByText('115 of 115 products').waitFor();
+  await page.goto(`${process.env.TOILE_URL}/settings`);
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.getByLabel('Email').fill('teodor@quayside.example');
+  await page.getByLabel('Password').fill('not this');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.getByText('Email and password do not fit together.').waitFor();
+  await context.close();
+});
+
+test('what was done at the chair is kept and sent again when the connection fails', async () => {
+  const { context, page } = await openAs(browser, 'artist');
+  await openClient(page, 'Ignace Dovrel');
+  await page.getByRole('link', { name: /Plain Cloth/ }).click();
+  await page.getByRole('button', { name: 'To the chair' }).click();
+  await page.getByText(/Step 1 of/).waitFor();
+  await page.route('**/events', (route) => route.abort());
+  await page.getByRole('button', { name: 'Done' }).click();
+  await page.getByRole('button', { name: '1 unsent, send' }).waitFor();
+  await page.unroute('**/events');
+  await page.getByRole('button', { name: '1 unsent, send' }).click();
+  await page.getByText('✓ all saved').waitFor();
+  await page.reload();
+  await page.getByText('Step 2 of').waitFor();
+  await context.close();
+});
+
+test('someone else’s save in between is shown, and nothing typed is lost', async () => {
+  const first = await openAs(browser, 'artist');
+  const second = await openAs(browser, 'owner');
+  for (const { page } of [first, second]) {
+    await openClient(page, 'Morwenna Penhallow');
+    await page.getByRole('link', { name: /Choir Loft/ }).click();
+    await page.getByRole('button', { name: /^Step 1,/ }).click();
+  }
+  await first.page.getByLabel('Note').fill('From Teodor.');
+  await second.page.getByLabel('Note').fill('From Runa.');
+  await first.page.getByRole('button', { name: 'Save version 2' }).click();
+  await first.page.getByText(/version 2$/).waitFor();
+  await second.page.getByRole('button', { name: 'Save version 2' }).click();
+  await second.page.getByText(/Someone else saved in between/).waitFor();
+  expect(await second.page.getByLabel('Note').inputValue()).toBe('From Runa.');
+  await second.page.getByRole('button', { name: 'Take version 2' }).click();
+  await second.page.getByText(/version 2$/).waitFor();
+  await first.context.close();
+  await second.context.close();
+});
+
+test('the dark theme follows the device', async () => {
+  const { context, page } = await openAs(browser, 'owner', PHONE, 'dark');
+  const background = await page.getByRole('heading', { name: 'Today' }).evaluate((h) => {
+    for (let e: Element | null = h; e; e = e.parentElement) {
+      const colour = getComputedStyle(e).backgroundColor;
+      if (colour !== 'rgba(0, 0, 0, 0)') return colour;
+    }
+    return '';
+  });
+  expect(background).toBe('rgb(22, 22, 22)');
+  await context.close();
+});
