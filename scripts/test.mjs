@@ -1,7 +1,7 @@
 // npm test: everything CI runs, in order, ending in one line. npm run check (--quick): the inner loop, without server and browser.
 import { readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
-import { root, stateDir } from './lib/paths.mjs';
+import { stateDir } from './lib/paths.mjs';
 import { CHROMIUM, ensureBuilt, ensureDebian, ensurePackages, POSTGRES } from './lib/setup.mjs';
 import { ended, start } from './lib/run.mjs';
 

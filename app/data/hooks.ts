@@ -45,6 +45,7 @@ export function useRefresh(): (written?: { name: RouteName; params: Readonly<Rec
   return async (written) => {
     const own = written ? pathTo(written.name, written.params) : null;
     if (written && own) await mutate(own, written.answer, { revalidate: false });
-    await mutate((key) => typeof key === 'string' && key !== own && key !== pathTo('session'), undefined, { revalidate: true });
+    // Asked again where it stands: what is shown stays until the new answer is here.
+    await mutate((key) => typeof key === 'string' && key !== own && key !== pathTo('session'));
   };
 }

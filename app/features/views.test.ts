@@ -10,7 +10,8 @@ import {
   type LookStep,
   type Product,
 } from '@toile/core';
-import { progressOf, clockOf, zoomFor } from './chair/chairView';
+import { progressOf, clockOf } from './chair/chairView';
+import { zoomFor } from './chart/zoom';
 import { amountInWords, findingsOf, layersOf, mended, minutesOf, stepsShown, withNote, withPlacement, withUse } from './chart/chartView';
 import { dragged } from './chart/Handles';
 import { featuresInWords } from './clients/featuresInWords';

@@ -7,7 +7,8 @@ import { BackIcon, Body, Button, Column, Figure, Heading, Judged, Label, Line, R
 import { amountInWords, layersOf, stepsShown } from '../chart/chartView';
 import { FaceStage } from '../face/FaceStage';
 import { Notch } from '../face/Notch';
-import { clockOf, isSettled, placeInKit, progressOf, zoomFor } from './chairView';
+import { clockOf, isSettled, placeInKit, progressOf } from './chairView';
+import { zoomFor } from '../chart/zoom';
 import { Deviations } from './Deviations';
 import { useChair, type ChairWork } from './useChair';
 

@@ -1,4 +1,4 @@
-import { asWorn, outlineOf, type ChairEvent, type Chart, type ClientSnapshot, type Kit, type Step } from '@toile/core';
+import { asWorn, type ChairEvent, type Chart, type Kit, type Step } from '@toile/core';
 
 /** Steps still to do, and the first of them. */
 export function progressOf(
@@ -18,18 +18,6 @@ export function progressOf(
 /** Ticked, or skipped on purpose. */
 export function isSettled(step: Step): boolean {
   return step.done !== undefined && (step.done.ticked || step.done.deviations.some((d) => d.kind === 'skipped'));
-}
-
-/** A box in mm round what a step touches, with room about it; the whole face for wide steps. */
-export function zoomFor(step: Step, client: ClientSnapshot): readonly [number, number, number, number] | 'face' {
-  const points = step.placements.flatMap((p) => outlineOf(p, client.landmarks, client.features)).flatMap((s) => s.region.flat());
-  if (points.length === 0) return 'face';
-  const xs = points.map(([x]) => x);
-  const ys = points.map(([, y]) => y);
-  const [left, right, top, bottom] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
-  if (right - left > 120 && bottom - top > 120) return 'face';
-  const margin = 22;
-  return [left - margin, top - margin, right - left + 2 * margin, bottom - top + 2 * margin];
 }
 
 /** Where a product is in the cases: 'case 2, C4'. */

@@ -1,10 +1,11 @@
 import { useDeferredValue, useEffect, useMemo, useState, type ReactNode } from 'react';
-import { guides, type Chart, type Kit, type Placement } from '@toile/core';
+import { guides, type Chart, type Kit, type Placement, type Step } from '@toile/core';
 import { Body, Button, Choice, Column, Judged, Label, Line, Subheading, useWide, View } from '../../ui';
 import { FaceStage } from '../face/FaceStage';
 import { Notch } from '../face/Notch';
 import { LAYER_KIND_NAMES, LAYER_LOOKS } from '../face/layerKinds';
 import { findingsOf, layersOf, mended, minutesOf, stepsShown, withPlacement, type ChartFinding } from './chartView';
+import { zoomFor } from './zoom';
 import { Handles } from './Handles';
 import { StepDrawer } from './StepDrawer';
 import { StepList } from './StepList';
@@ -44,61 +45,85 @@ export function ChartEditor({ chart, kit, editable, onChange, above }: ChartEdit
   }, [steps, selected]);
 
   const drawer = step ? <StepDrawer chart={chart} step={step} kit={kit} editable={editable} onChange={onChange} /> : null;
-  return (
-    <View flexDirection={wide ? 'row' : 'column'} gap="$4" alignItems={wide ? 'flex-start' : 'stretch'}>
-      <Column flex={wide ? 1 : undefined} gap="$2" style={wide ? { position: 'sticky', top: 0 } : undefined}>
-        <Judged padding={0}>
-          <ChartFace chart={chart} selected={selected} variant={variant} bare={bare} editable={editable} onChange={onChange} height={wide ? 560 : 370} />
-        </Judged>
-        <Line justifyContent="space-between">
-          <KindStrip steps={steps} />
-          <Button label={bare ? 'Show the layers' : 'Show the face before'} onPress={() => setBare((b) => !b)}>
-            {bare ? 'After' : 'Before'}
-          </Button>
-        </Line>
-        <Findings findings={findings} editable={editable} onSelect={setSelected} onMend={(finding) => onChange(mended(chart, finding))} />
+  const face = (
+    <Judged padding={0}>
+      <ChartFace chart={chart} steps={steps} step={step} bare={bare} editable={editable} onChange={onChange} wide={wide} />
+    </Judged>
+  );
+  const under = (
+    <>
+      <Line justifyContent="space-between">
+        <KindStrip steps={steps} />
+        <Button label={bare ? 'Show the layers' : 'Show the face before'} onPress={() => setBare((b) => !b)}>
+          {bare ? 'After' : 'Before'}
+        </Button>
+      </Line>
+      <Findings findings={findings} editable={editable} onSelect={setSelected} onMend={(finding) => onChange(mended(chart, finding))} />
+    </>
+  );
+  const side = (
+    <>
+      {above}
+      {chart.variants.length > 0 ? (
+        <Choice
+          label="Variant"
+          options={['as planned', ...chart.variants.map((v) => v.id)]}
+          words={Object.fromEntries(chart.variants.map((v) => [v.id, v.name]))}
+          chosen={[variant ?? 'as planned']}
+          onChange={([v]) => setVariant(v === undefined || v === 'as planned' ? null : v)}
+        />
+      ) : null}
+      <Line justifyContent="space-between">
+        <Subheading>{`${steps.length} steps`}</Subheading>
+        <Label>{`${time.handsOn} min at work, ${time.waiting} min waiting`}</Label>
+      </Line>
+      <StepList steps={steps} selected={selected} onSelect={setSelected} renderDrawer={() => drawer} />
+    </>
+  );
+  if (!wide) {
+    // The face stays at the top while a step is open: what is changed below is seen at once.
+    return (
+      <Column gap="$3">
+        <View style={step ? { position: 'sticky', top: -16, zIndex: 10 } : undefined}>{face}</View>
+        {under}
+        {side}
       </Column>
-      <Column width={wide ? 400 : undefined} gap="$3">
-        {above}
-        {chart.variants.length > 0 ? (
-          <Choice
-            label="Variant"
-            options={['as planned', ...chart.variants.map((v) => v.id)]}
-            words={Object.fromEntries(chart.variants.map((v) => [v.id, v.name]))}
-            chosen={[variant ?? 'as planned']}
-            onChange={([v]) => setVariant(v === undefined || v === 'as planned' ? null : v)}
-          />
-        ) : null}
-        <Line justifyContent="space-between">
-          <Subheading>{`${steps.length} steps`}</Subheading>
-          <Label>{`${time.handsOn} min at work, ${time.waiting} min waiting`}</Label>
-        </Line>
-        <StepList steps={steps} selected={selected} onSelect={setSelected} renderDrawer={() => drawer} />
+    );
+  }
+  return (
+    <View flexDirection="row" gap="$4" alignItems="flex-start">
+      <Column flex={1} gap="$2" style={{ position: 'sticky', top: -16 }}>
+        {face}
+        {under}
+      </Column>
+      <Column width={400} gap="$3">
+        {side}
       </Column>
     </View>
   );
 }
 
 type ChartFaceProps = Pick<ChartEditorProps, 'chart' | 'editable' | 'onChange'> & {
-  readonly selected: string | null;
-  readonly variant: string | null;
+  readonly steps: Chart['steps'];
+  readonly step: Step | null;
   readonly bare: boolean;
-  readonly height: number;
+  readonly wide: boolean;
 };
 
-function ChartFace({ chart, selected, variant, bare, editable, onChange, height }: ChartFaceProps) {
-  const steps = stepsShown(chart, variant);
-  const step = steps.find((s) => s.id === selected) ?? null;
+/** The face of the chart; on a phone an open step brings its zone near, with room for its handles. */
+function ChartFace({ chart, steps, step, bare, editable, onChange, wide }: ChartFaceProps) {
   const layers = useMemo(() => (bare ? [] : layersOf(chart, steps, step?.id ?? null)), [chart, steps, step?.id, bare]);
   const { landmarks, features } = chart.client;
   const chalk = useMemo(() => (step && step.role !== 'care' && step.role !== 'base' ? guides(landmarks, features) : null), [step, landmarks, features]);
+  const near = step && !wide;
   return (
     <FaceStage
       landmarks={landmarks}
       features={features}
       layers={layers}
       guides={bare ? null : chalk}
-      height={height}
+      height={wide ? 560 : near ? 270 : 370}
+      framing={near ? zoomFor(step, chart.client) : 'face'}
       label={`Face chart of ${chart.client.name}${step ? `, ${step.title}` : ''}`}
     >
       {(toPixels, mmPerPixel) =>

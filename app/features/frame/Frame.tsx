@@ -103,7 +103,7 @@ function useKeys(): { shown: boolean; close: () => void } {
       if (event.key === 'Escape') setShown(false);
       if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
       const place = PLACES[Number(event.key) - 1];
-      if (event.shiftKey && event.key === '?') setShown((on) => !on);
+      if (event.key === '?') setShown((on) => !on);
       else if (event.key === '/') {
         event.preventDefault();
         router.navigate('/clients?find=1');

@@ -1,0 +1,90 @@
+import path from 'node:path';
+import type { Page } from 'playwright-core';
+import { baseUrl, openAs, openBrowser, openClient, PHONE, WIDE } from './browser';
+
+const folder = path.resolve(path.dirname(new URL(import.meta.url).pathname), '../../docs/screenshots');
+
+/** Each main view once: how to get there, from Today. */
+const PHONE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
+  today: async () => undefined,
+  client: (page) => openClient(page, 'Morwenna Penhallow'),
+  trace: async (page) => {
+    await openClient(page, 'Renske Halloran');
+    await page.getByRole('button', { name: 'Trace the face' }).click();
+    await page.getByLabel('Face length, mm').waitFor();
+  },
+  read: async (page) => {
+    await openClient(page, 'Beatrix Lindqvist');
+    await page.getByRole('button', { name: 'Read skin' }).click();
+    for (let i = 0; i < 5; i++) {
+      await page.getByRole('button', { name: 'Take a sample' }).click();
+      await page.getByLabel(new RegExp(`^sample ${i + 1}`)).waitFor();
+    }
+  },
+  chart: async (page) => {
+    await openClient(page, 'Isaura Penhallow');
+    await page.getByRole('link', { name: /Harbour Morning/ }).click();
+    await page.getByText('18 steps').waitFor();
+  },
+  match: async (page) => {
+    await openClient(page, 'Leocadia Brandt');
+    await page.getByRole('link', { name: /Harbour Morning/ }).click();
+    await page.getByRole('button', { name: /^Step 3, Base/ }).click();
+    const list = page.getByRole('radiogroup', { name: 'Products proposed' });
+    await list.getByRole('radio').first().waitFor();
+    await page.getByRole('button', { name: /^Step 3, Base/ }).evaluate((step) => step.scrollIntoView());
+  },
+  chair: async (page) => {
+    await openClient(page, 'Isaura Penhallow');
+    await page.getByRole('link', { name: /Harbour Morning/ }).click();
+    await page.getByRole('button', { name: 'To the chair' }).click();
+    await page.getByText('Step 1 of 18').waitFor();
+    for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Step after' }).click();
+  },
+  repeat: async (page) => {
+    await openClient(page, 'Thandeka Moor');
+    await page.getByRole('button', { name: 'Read skin' }).click();
+    for (const zone of ['Forehead', 'Cheek', 'Chin', 'Neck', 'Decollete']) {
+      await page.getByRole('radio', { name: new RegExp(`^${zone}:`) }).click();
+      for (let i = 0; i < 5; i++) {
+        await page.getByRole('button', { name: 'Take a sample' }).click();
+        await page.getByLabel(new RegExp(`^sample ${i + 1}`)).waitFor();
+      }
+    }
+    await page.getByRole('button', { name: /^Keep 5/ }).click();
+    await page.getByRole('link', { name: /Lamplight/ }).click();
+    await page.getByRole('button', { name: 'Repeat' }).click();
+    await page.getByRole('button', { name: /^Save version/ }).waitFor();
+  },
+  kit: (page) => page.goto(`${baseUrl()}/kit`).then(() => page.getByText('115 of 115 products').waitFor()),
+};
+
+const WIDE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
+  'wide-client': (page) => openClient(page, 'Ottoline Grieve'),
+  'wide-chart': async (page) => {
+    await openClient(page, 'Isaura Penhallow');
+    await page.getByRole('link', { name: /Harbour Morning/ }).click();
+    await page.getByRole('button', { name: /^Step 5,/ }).click();
+    await page.getByRole('radiogroup', { name: 'Products proposed' }).getByRole('radio').first().waitFor();
+  },
+  'wide-look': async (page) => {
+    await page.goto(`${baseUrl()}/looks`);
+    await page.getByRole('link', { name: /^Lamplight/ }).click();
+    await page.getByText('20 steps').waitFor();
+  },
+};
+
+const browser = await openBrowser();
+for (const [views, size] of [
+  [PHONE_VIEWS, PHONE],
+  [WIDE_VIEWS, WIDE],
+] as const) {
+  for (const [name, go] of Object.entries(views)) {
+    const { page, context } = await openAs(browser, 'owner', size, name === 'chair' ? 'dark' : 'light');
+    await go(page);
+    await page.waitForTimeout(600);
+    await page.screenshot({ path: path.join(folder, `${name}.png`) });
+    await context.close();
+  }
+}
+await browser.close();
