@@ -199,9 +199,14 @@ export const CLIENTS: readonly DemoClient[] = PEOPLE.map((p) => ({
   notes: p.notes ?? '',
   features: { ...PLAIN_FEATURES, ...p.looks },
   measurements: p.face ?? {},
-  skin: skinByZone(skinAt(p.depth, p.undertone)),
+  skin: skinByZone(faceFor(skinAt(p.depth, p.undertone))),
   driftSteps: p.drift ?? 0,
 }));
+
+/** Undertone is read on the neck; faces are redder and a little less yellow than the neck below them. */
+function faceFor([L, a, b]: Lab): Lab {
+  return [L, a + 2, b - 0.8];
+}
 
 export function clientNamed(name: string): DemoClient {
   const client = CLIENTS.find((c) => c.name === name);

@@ -72,6 +72,13 @@ test('the base proposed is as close as the nearest single or pair of the kit', (
   expect(best.reasons[0]).toMatch(/^\d\.\d off, /);
 });
 
+test('the best singles and the best mixes are both among the proposals, in order of cost', () => {
+  const proposals = proposeProducts(base!, context());
+  expect(proposals.filter((p) => p.use.length === 1)).toHaveLength(3);
+  expect(proposals.filter((p) => p.use.length === 2)).toHaveLength(3);
+  expect(proposals.map((p) => p.cost)).toEqual([...proposals.map((p) => p.cost)].sort((a, b) => a - b));
+});
+
 test('a mix says its ratio and its colour is the mix’s', () => {
   const pair = proposeProducts(base!, context({ kit: kitOf(BASES[0]!, BASES[2]!) })).find((p) => p.use.length === 2)!;
   expect(pair.reasons.join()).toMatch(/mix \d : \d/);

@@ -70,7 +70,10 @@ export function proposeProducts(step: LookStep | Step, context: FitContext): Pro
   const area = areaOfStep(step, context.client);
   const singles = candidates.map((candidate) => single(candidate, target, step, area));
   const mixes = target && step.wants.mix ? mixed(candidates, context.kit, target, step, area) : [];
-  return [...singles, ...mixes].sort((a, b) => a.cost - b.cost).slice(0, COUNT);
+  const byCost = (a: Proposal, b: Proposal): number => a.cost - b.cost;
+  if (mixes.length === 0) return singles.sort(byCost).slice(0, COUNT);
+  // The best of both kinds is always among them: a single bottle is quicker, a mix often nearer.
+  return [...singles.sort(byCost).slice(0, COUNT / 2), ...mixes.sort(byCost).slice(0, COUNT / 2)].sort(byCost);
 }
 
 /** Skin area of a step's placements on this client in cm2. */
