@@ -267,7 +267,7 @@ export function demoStudio(today: string): StudioBundle {
         kind: 'deviation',
         deviation: {
           kind: 'amount',
-          measures: Math.max(2, worn.steps.find((s) => s.role === 'base')!.use.reduce((n, u) => n + u.parts, 0) * 2),
+          measures: worn.steps.find((s) => s.role === 'base')!.use.reduce((n, u) => n + u.parts, 0) + 1,
           note: 'Hot hall, she wanted it fuller.',
         },
       }),

@@ -34,6 +34,13 @@ export function shadeInWords(shade: Shade): string {
   return undertone ? `${steps}, ${undertone}` : steps;
 }
 
+/** A look's way of doing, said in full. */
+function schoolsInWords({ eyesOrFace, contour, concealer, contrast }: Look['schools']): string {
+  const contourWords = contour === 'none' ? 'no contour' : contour === 'bronzer only' ? 'bronzer instead of contour' : `contour ${contour}`;
+  const text = [eyesOrFace, contourWords, `concealer ${concealer}`, `${contrast} contrast`].join(' · ');
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
 function LookView({ look }: { readonly look: Look }) {
   const wide = useWide();
   const layers = useMemo(() => look.steps.filter((s) => s.variant === undefined).flatMap(layerOnPattern), [look]);
@@ -44,7 +51,7 @@ function LookView({ look }: { readonly look: Look }) {
           <FaceStage landmarks={TEMPLATE} features={PLAIN_FEATURES} layers={layers} height={wide ? 520 : 360} label={`${look.name} on the pattern face`} />
         </Judged>
         <Body>{look.description}</Body>
-        <Label>{Object.values(look.schools).join(' · ')}</Label>
+        <Label>{schoolsInWords(look.schools)}</Label>
         {look.forbids.finishes.length + look.forbids.kinds.length > 0 ? (
           <Body color="$weld">{`▲ Never: ${[...look.forbids.finishes, ...look.forbids.kinds].join(', ')}.`}</Body>
         ) : null}

@@ -24,6 +24,7 @@ import { useClient, useRefresh } from '../../data/hooks';
 import { Body, Button, Choice, Column, Field, Judged, Label, Line, Ready, Rule, Screen, Subheading, useWide, View } from '../../ui';
 import { clientBody } from '../clients/clientBody';
 import { landmarksFor } from '../clients/snapshot';
+import { faceBox } from '../face/FaceStage';
 import { FaceView } from '../face/FaceView';
 import { drawable, measurementsFrom, typedFrom, type TypedMeasurements } from './traceView';
 
@@ -136,7 +137,14 @@ function Trace({ client }: { readonly client: ClientAnswer }) {
       <View flexDirection={wide ? 'row' : 'column'} gap="$4">
         <View width={wide ? 360 : '100%'} style={{ position: 'sticky', top: 0, zIndex: 10 }} alignSelf="flex-start">
           <Judged padding="$2" alignItems="center">
-            <FaceView landmarks={landmarks} features={features} width="100%" height={wide ? 440 : 230} label={`The face as traced, ${shape.words}`} />
+            <FaceView
+              view={faceBox(landmarks)}
+              landmarks={landmarks}
+              features={features}
+              width="100%"
+              height={wide ? 440 : 230}
+              label={`The face as traced, ${shape.words}`}
+            />
             <Label color="$ink">{`${shape.words} · ${Object.keys(measurements).length} measured, the rest inferred`}</Label>
           </Judged>
         </View>

@@ -46,5 +46,7 @@ export function pathTo(name: RouteName, params: Readonly<Record<string, string>>
     return encodeURIComponent(value);
   });
   const search = new URLSearchParams(Object.entries(query).filter((entry): entry is [string, string] => entry[1] !== undefined && entry[1] !== ''));
-  return search.size > 0 ? `${path}?${search}` : path;
+  // Not search.size: older browsers do not have it.
+  const text = search.toString();
+  return text === '' ? path : `${path}?${text}`;
 }

@@ -27,7 +27,9 @@ export type SummaryOptions = {
 const OUTLIER_FLOOR = 1.5;
 /** Typical spread from placing the reader again: expected before enough samples tell their own. */
 const TYPICAL_SPREAD = 1.08;
-const CAP = 12;
+/** Nobody holds still for more: past this the spread is the skin's, not the reader's. */
+const MOST_SAMPLES = 8;
+const MOST_SAMPLES_STRICT = 12;
 
 /**
  * Summarises repeated readings of one zone: a sample further from the channel-wise median than
@@ -46,7 +48,7 @@ export function summariseReadings(samples: readonly Lab[], options: SummaryOptio
   const sumSquares = kept.reduce((sum, s) => sum + euclidean(s, lab) ** 2, 0);
   const spread = kept.length > 1 ? Math.sqrt(sumSquares / (kept.length - 1)) : TYPICAL_SPREAD;
   const uncertainty = spread / Math.sqrt(kept.length);
-  const needed = Math.min(CAP, Math.max(minimum, Math.ceil((spread / wanted) ** 2)));
+  const needed = Math.min(wanted < 0.5 ? MOST_SAMPLES_STRICT : MOST_SAMPLES, Math.max(minimum, Math.ceil((spread / wanted) ** 2)));
   return { lab, keptCount: kept.length, dropped, spread, uncertainty, moreNeeded: Math.max(0, needed - kept.length) };
 }
 

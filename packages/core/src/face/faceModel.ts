@@ -85,8 +85,8 @@ function build(landmarks: Landmarks, features: Features): FaceModel {
   const neck = [
     ...warped(NECK),
     ...([
-      [116, 260],
-      [-116, 260],
+      [206, 280],
+      [-206, 280],
     ] as const),
     ...warped(NECK.map(mirror)).reverse(),
   ];

@@ -1,4 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
+import { COVERAGES, type Coverage } from '../colour';
 import { closed, DateSchema, LabSchema, oneOf, TextSchema, UuidSchema } from '../schema';
 
 export const PRODUCT_KINDS = [
@@ -23,7 +24,7 @@ export const PRODUCT_KINDS = [
   'spray',
 ] as const;
 export type ProductKind = (typeof PRODUCT_KINDS)[number];
-export const COVERAGE_WORDS = ['sheer', 'light', 'medium', 'full', 'opaque'] as const;
+export const COVERAGE_WORDS = Object.keys(COVERAGES) as readonly Coverage[];
 export const FINISHES = ['matte', 'natural', 'satin', 'dewy', 'shimmer'] as const;
 export type Finish = (typeof FINISHES)[number];
 export const TEXTURES = ['liquid', 'cream', 'stick', 'loose', 'pressed', 'gel', 'pencil'] as const;

@@ -7,7 +7,7 @@ import type { GuideDefinition, GuideParams, GuideShape } from './definition';
 
 /** Half-widths in mm at the back and at the front of a contour. */
 const CONTOUR_BACK = 5.2;
-const CONTOUR_FRONT = 2.4;
+const CONTOUR_FRONT = 2;
 const BLUSH_HALF = 6.6;
 /** How far the cheek line bows outwards from the straight line, as a share of its length. */
 const BOW = 0.19;
@@ -55,15 +55,13 @@ export function lawfulSpan(half: HalfFace, line: Polyline): readonly [start: num
 /** Handles stand this far off the stroke, so that a finger on one does not cover it or the next. */
 const HANDLE_CLEAR = 9;
 
-const soften = (t: number): number => Math.min(1, Math.sin(Math.PI * clamp(t, 0, 1)) * 2.6 + 0.12);
-
 function contour(half: HalfFace, face: FaceModel, params: GuideParams): GuideShape {
   const line = shifted(cheekLine(half, face), -params.liftMm);
   const [start, lawful] = lawfulSpan(half, cheekLine(half, face));
   const end = Math.min(1, start + (lawful - start) * (params.reach / 100));
   const spine = portion(line, start, end);
   const scale = params.width / 100;
-  const halfWidth = (t: number): number => scale * (CONTOUR_BACK + (CONTOUR_FRONT - CONTOUR_BACK) * t) * Math.max(0.45, soften(t));
+  const halfWidth = (t: number): number => scale * (CONTOUR_BACK + (CONTOUR_FRONT - CONTOUR_BACK) * t) * Math.min(1, 0.45 + 4 * t);
   return stroke(half, face, spine, halfWidth, [1, 0.35], 3);
 }
 

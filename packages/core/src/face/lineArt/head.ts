@@ -23,7 +23,7 @@ export function neckInk(face: FaceModel): Ink[] {
   return [
     filled('neck', [face.neck], 'skin'),
     filled('neck shadow', intersectRegions([throughPoints(shadow, 2, true).map(face.warp.toFace)], [face.neck]), 'shade', 0.45),
-    ...both(NECK).map((line) => inked('neck', carry(line), [0.15, 0.5, 0.55, 0.5, 0.45, 0.35, 0.1])),
+    ...both(NECK).map((line) => inked('neck', carry(line), [0.15, 0.5, 0.55, 0.5, 0.45, 0.4, 0.35, 0.3, 0.25])),
     ...both(COLLARBONE).map((line) => inked('collarbone', carry(line), [0.05, 0.4, 0.3, 0.2, 0.02], 0.55)),
     ...both([
       [9, 184.5],
