@@ -21,7 +21,8 @@ let stopping = false;
 const stop = async (code) => {
   if (stopping) return;
   stopping = true;
-  for (const child of children) if (child.exitCode === null) child.kill('SIGTERM');
+  // Each child leads a process group: what it started goes with it.
+  for (const child of children) if (child.exitCode === null) process.kill(-child.pid, 'SIGTERM');
   await Promise.all(children.map((child) => (child.exitCode === null ? ended(child) : null)));
   cluster.stop();
   console.log('Stopped.');

@@ -1,3 +1,6 @@
+import { visitInputSchema } from '@toile/contract';
+import { ValidationError } from 'yup';
+import { errorsByField } from './errorsByField';
 import { call, CallError, fieldErrors } from './call';
 import { dropDraft, readDraft, writeDraft } from './drafts';
 
@@ -52,4 +55,10 @@ test('drafts outlive the page, broken ones are none, dropped ones are gone', () 
   expect(readDraft('chart.1')).toBeNull();
   localStorage.setItem('toile.draft.torn', '{"note":');
   expect(readDraft('torn')).toBeNull();
+});
+
+test('the first thing wrong with a field is the one told', async () => {
+  const error = await visitInputSchema.validate({ kind: 'trial', date: '2031-05-14', startsAt: '' }, { abortEarly: false }).catch((e: unknown) => e);
+  if (!(error instanceof ValidationError)) throw new Error('expected a validation error');
+  expect(errorsByField(error)).toMatchObject({ startsAt: 'Choose a time' });
 });

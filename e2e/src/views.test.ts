@@ -68,6 +68,33 @@ test('an assistant sees no contact data and is offered no edits', async () => {
   await context.close();
 });
 
+test('details are changed and a visit is booked, with what is wrong beside the fields', async () => {
+  const { context, page, complaints } = await openAs(browser, 'artist');
+  await openClient(page, 'Philippa Renn');
+  await page.getByRole('button', { name: 'Change details' }).click();
+  await page.getByLabel('Email').fill('not one');
+  await page.getByRole('button', { name: 'Save the details' }).click();
+  await page.getByText('This is not an email address').waitFor();
+  await page.getByLabel('Email').fill('philippa@post.example');
+  await page.getByRole('checkbox', { name: 'nickel' }).click();
+  await page.getByRole('button', { name: 'Save the details' }).click();
+  await page.getByText(/Sensitive to nickel\. Check every list/).waitFor();
+  await page.getByText('philippa@post.example', { exact: false }).waitFor();
+
+  await page.getByRole('button', { name: 'Book a visit' }).click();
+  await page.getByLabel('Date').fill('tomorrow');
+  await page.getByRole('button', { name: 'Book', exact: true }).click();
+  await page.getByText('A date, as 2031-05-14').waitFor();
+  await page.getByText('Choose a time').waitFor();
+  await page.getByLabel('Date').fill('2031-05-14');
+  await page.getByLabel('Starts at').fill('09:20');
+  await page.getByLabel('Place').fill('Quayside Room');
+  await page.getByRole('button', { name: 'Book', exact: true }).click();
+  await page.getByText(/14 May 2031, .*: trial at 09:20, Quayside Room/).waitFor();
+  expect(complaints).toEqual([]);
+  await context.close();
+});
+
 test('an unknown client, a wrong password and a lost connection are told, with a way on', async () => {
   const { context, page } = await openAs(browser, 'artist');
   await page.goto(`${process.env.TOILE_URL}/clients/01900000-0000-7000-8000-000000000000`);

@@ -59,7 +59,9 @@ export async function ensureCluster(name, settings = {}) {
       if (result === null) throw new Error(`SQL failed: ${sql.slice(0, 80)}`);
       return result.trim();
     },
-    stop: () => asOwner(path.join(bin, 'pg_ctl'), ['stop', '-w', '-m', 'fast', '-D', data], home),
+    stop: () => {
+      if (isRunning(data)) asOwner(path.join(bin, 'pg_ctl'), ['stop', '-w', '-m', 'fast', '-D', data], home);
+    },
   };
 }
 

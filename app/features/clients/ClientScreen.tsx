@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { faceShape, SKIN_ZONE_NAMES, SKIN_ZONES, type Skin } from '@toile/core';
 import { may, type ClientAnswer } from '@toile/contract';
 import { useClient, useSession } from '../../data/hooks';
@@ -6,6 +7,7 @@ import { Body, Button, Column, Judged, Label, Line, Ready, Row, Screen, Subheadi
 import { FaceView } from '../face/FaceView';
 import { skinInWords } from '../words/colours';
 import { dayAndDistance, dayInWords, howFar } from '../words/dates';
+import { BookVisit } from './BookVisit';
 import { featuresInWords } from './featuresInWords';
 import { landmarksFor, newestSkin } from './snapshot';
 
@@ -56,9 +58,12 @@ function ClientView({ client, mayEdit }: { readonly client: ClientAnswer; readon
         <SkinStrip client={client} />
         <Cautions client={client} />
         <Charts client={client} />
-        <Visits client={client} />
+        <Visits client={client} mayEdit={mayEdit} />
         <Column gap="$1">
-          <Subheading>Notes</Subheading>
+          <Line justifyContent="space-between">
+            <Subheading>Notes</Subheading>
+            {mayEdit ? <Button onPress={() => router.navigate(`/clients/${client.id}/edit`)}>Change details</Button> : null}
+          </Line>
           <Body>{client.notes || 'Nothing noted.'}</Body>
           {client.contact ? (
             <Label>{[client.contact.phone, client.contact.email].filter(Boolean).join(' · ') || 'No contact kept.'}</Label>
@@ -143,11 +148,17 @@ function Charts({ client }: { readonly client: ClientAnswer }) {
   );
 }
 
-function Visits({ client }: { readonly client: ClientAnswer }) {
-  if (client.visits.length === 0) return null;
+function Visits({ client, mayEdit }: { readonly client: ClientAnswer; readonly mayEdit: boolean }) {
+  const [booking, setBooking] = useState(false);
+  if (client.visits.length === 0 && !mayEdit) return null;
   return (
-    <Column gap="$1">
-      <Subheading>Visits</Subheading>
+    <Column gap="$2">
+      <Line justifyContent="space-between">
+        <Subheading>Visits</Subheading>
+        {mayEdit ? <Button onPress={() => setBooking((b) => !b)}>{booking ? 'Not now' : 'Book a visit'}</Button> : null}
+      </Line>
+      {booking ? <BookVisit clientId={client.id} onBooked={() => setBooking(false)} /> : null}
+      {client.visits.length === 0 ? <Body color="$inkSoft">None booked.</Body> : null}
       {client.visits.map((visit) => (
         <Body key={visit.id}>{`${dayAndDistance(visit.date)}: ${visit.kind} at ${visit.startsAt}${visit.place ? `, ${visit.place}` : ''}`}</Body>
       ))}

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { ValidationError } from 'yup';
 import { signInSchema, type SessionAnswer } from '@toile/contract';
+import { errorsByField } from '../../data/errorsByField';
 import { call, CallError } from '../../data/call';
 import { Body, Button, Column, Field, Heading, Label, View } from '../../ui';
 import { FaceView } from '../face/FaceView';
@@ -19,7 +20,7 @@ export function SignInScreen({ onSignedIn }: { readonly onSignedIn: (session: Se
       const body = await signInSchema.validate({ email, password }, { abortEarly: false });
       onSignedIn(await call<SessionAnswer>('signIn', { body }));
     } catch (error) {
-      if (error instanceof ValidationError) setErrors(Object.fromEntries(error.inner.map((e) => [e.path ?? '', e.message])));
+      if (error instanceof ValidationError) setErrors(errorsByField(error));
       else setErrors({ form: error instanceof CallError ? error.message : 'Something went wrong. Try again.' });
       setBusy(false);
     }

@@ -19,11 +19,11 @@ import {
   type MeasurementName,
 } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
-import { call, CallError } from '../../data/call';
-import { useClient, useRefresh } from '../../data/hooks';
-import { Body, Button, Choice, Column, Field, Judged, Label, Line, Ready, Rule, Screen, Subheading, useWide, View } from '../../ui';
-import { clientBody } from '../clients/clientBody';
+import { useClient } from '../../data/hooks';
+import { Choice, Column, Field, Judged, Label, Ready, Rule, Screen, Subheading, useWide, View } from '../../ui';
+import { SaveFoot } from '../clients/SaveFoot';
 import { landmarksFor } from '../clients/snapshot';
+import { useSaveClient } from '../clients/useSaveClient';
 import { faceBox } from '../face/FaceStage';
 import { FaceView } from '../face/FaceView';
 import { drawable, measurementsFrom, typedFrom, type TypedMeasurements } from './traceView';
@@ -44,33 +44,19 @@ export function TraceScreen({ id }: { readonly id: string }) {
 
 function Trace({ client }: { readonly client: ClientAnswer }) {
   const router = useRouter();
-  const refresh = useRefresh();
+  const saving = useSaveClient(client);
   const wide = useWide();
   const [typed, setTyped] = useState<TypedMeasurements>(() => typedFrom(client.measurements));
   const [features, setFeatures] = useState<Features>(client.features);
-  const [failure, setFailure] = useState<{ words: string; theirs: ClientAnswer | null } | null>(null);
-  const [busy, setBusy] = useState(false);
   const { measurements, errors } = measurementsFrom(typed);
+  const questioned = Object.keys(errors).length > 0;
   const shown = useDeferredValue(typed);
   const landmarks = useMemo(() => landmarksFor(drawable(shown)), [shown]);
   const shape = faceShape(landmarks);
 
-  const save = async (revision: number): Promise<void> => {
-    setBusy(true);
-    setFailure(null);
-    try {
-      const answer = await call<ClientAnswer>('updateClient', { params: { id: client.id }, body: { ...clientBody(client), measurements, features }, revision });
-      await refresh({ name: 'client', params: { id: client.id }, answer });
-      router.navigate(answer.readings.length === 0 ? `/clients/${client.id}/read` : `/clients/${client.id}`);
-    } catch (error) {
-      const stale = error instanceof CallError && error.problem?.code === 'stale';
-      setFailure({
-        words: error instanceof CallError ? error.message : 'Something went wrong. Try again.',
-        theirs: stale ? (error.problem?.current as ClientAnswer) : null,
-      });
-    } finally {
-      setBusy(false);
-    }
+  const save = async (over?: ClientAnswer): Promise<void> => {
+    const { saved } = await saving.save({ measurements, features }, over);
+    if (saved) router.navigate(saved.readings.length === 0 ? `/clients/${client.id}/read` : `/clients/${client.id}`);
   };
 
   const field = (name: MeasurementName) => (
@@ -112,26 +98,7 @@ function Trace({ client }: { readonly client: ClientAnswer }) {
       above={client.name}
       onBack={() => router.navigate(`/clients/${client.id}`)}
       foot={
-        failure?.theirs ? (
-          <Column gap="$2">
-            <Body color="$weld">{`▲ ${failure.words}`}</Body>
-            <Line flexWrap="nowrap">
-              <Button grow onPress={() => void refresh({ name: 'client', params: { id: client.id }, answer: failure.theirs })}>
-                Take theirs
-              </Button>
-              <Button grow kind="main" onPress={() => void save(failure.theirs!.revision)}>
-                Save mine over it
-              </Button>
-            </Line>
-          </Column>
-        ) : (
-          <Column gap="$2">
-            {failure ? <Body role="alert" color="$madder">{`▲ ${failure.words}`}</Body> : null}
-            <Button kind="main" large disabled={busy || Object.keys(errors).length > 0} onPress={() => void save(client.revision)}>
-              {Object.keys(errors).length > 0 ? 'Look at the marked numbers' : 'Save the face'}
-            </Button>
-          </Column>
-        )
+        <SaveFoot saving={saving} words={questioned ? 'Look at the marked numbers' : 'Save the face'} blocked={questioned} onSave={(over) => void save(over)} />
       }
     >
       <View flexDirection={wide ? 'row' : 'column'} gap="$4">

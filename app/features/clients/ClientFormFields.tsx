@@ -1,0 +1,43 @@
+import { Controller, type Control } from 'react-hook-form';
+import { SENSITIVITIES } from '@toile/core';
+import type { ClientForm } from '@toile/contract';
+import { Choice, Column, Field, Label } from '../../ui';
+
+type TextName = 'name' | 'phone' | 'email' | 'birthYear' | 'guardianConsent' | 'notes';
+
+/** The fields of a client, each with its error beside it; the same for a new client and a known one. */
+export function ClientFormFields({ control }: { readonly control: Control<ClientForm> }) {
+  const text = (name: TextName, label: string, more: Partial<Parameters<typeof Field>[0]> = {}) => (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <Field label={label} value={String(field.value ?? '')} onChange={field.onChange} onBlur={field.onBlur} error={fieldState.error?.message} {...more} />
+      )}
+    />
+  );
+  return (
+    <Column gap="$4">
+      {text('name', 'Name')}
+      {text('phone', 'Phone', { keyboard: 'tel' })}
+      {text('email', 'Email', { keyboard: 'email' })}
+      {text('birthYear', 'Year of birth', { keyboard: 'decimal', hint: 'Needed for minors; may stay empty' })}
+      {text('guardianConsent', 'Guardian’s consent', { hint: 'For minors: who agreed, and how' })}
+      <Controller
+        control={control}
+        name="sensitivities"
+        render={({ field }) => (
+          <Choice
+            label="Sensitive to"
+            several
+            options={SENSITIVITIES}
+            chosen={SENSITIVITIES.filter((s) => field.value.includes(s))}
+            onChange={field.onChange}
+          />
+        )}
+      />
+      {text('notes', 'Notes', { lines: 3 })}
+      <Label>We never diagnose: for skin under treatment, ask whoever treats it.</Label>
+    </Column>
+  );
+}

@@ -1,0 +1,65 @@
+import { useState } from 'react';
+import type { ClientAnswer, ClientInput } from '@toile/contract';
+import { call, CallError, fieldErrors } from '../../data/call';
+import { useRefresh } from '../../data/hooks';
+import { clientBody } from './clientBody';
+
+export type SaveFailure = {
+  readonly words: string;
+  /** What someone else saved in between, when that is the reason. */
+  readonly theirs: ClientAnswer | null;
+  readonly fields: Readonly<Record<string, string>>;
+};
+
+export type ClientSaving = {
+  readonly busy: boolean;
+  readonly failure: SaveFailure | null;
+  /** Saves changes on top of a revision: the saved client, or why not. */
+  readonly save: (
+    changes: Partial<ClientInput>,
+    over?: ClientAnswer,
+  ) => Promise<{ readonly saved: ClientAnswer; readonly refused?: undefined } | { readonly saved?: undefined; readonly refused: SaveFailure }>;
+  /** Gives up one's own changes for what someone else saved. */
+  readonly takeTheirs: () => void;
+};
+
+/** Changes to a known client: from the revision shown, or knowingly over someone else's. */
+export function useSaveClient(client: ClientAnswer): ClientSaving {
+  const refresh = useRefresh();
+  const [busy, setBusy] = useState(false);
+  const [failure, setFailure] = useState<SaveFailure | null>(null);
+  const show = (answer: ClientAnswer): Promise<void> => refresh({ name: 'client', params: { id: client.id }, answer });
+  return {
+    busy,
+    failure,
+    save: async (changes, over) => {
+      setBusy(true);
+      setFailure(null);
+      try {
+        const base = over ?? client;
+        const answer = await call<ClientAnswer>('updateClient', {
+          params: { id: client.id },
+          body: { ...clientBody(base), ...changes },
+          revision: base.revision,
+        });
+        await show(answer);
+        return { saved: answer };
+      } catch (error) {
+        const problem = error instanceof CallError ? error.problem : null;
+        const refused: SaveFailure = {
+          words: error instanceof CallError ? error.message : 'Something went wrong. Try again.',
+          theirs: problem?.code === 'stale' ? (problem.current as ClientAnswer) : null,
+          fields: fieldErrors(error),
+        };
+        setFailure(refused);
+        return { refused };
+      } finally {
+        setBusy(false);
+      }
+    },
+    takeTheirs: () => {
+      if (failure?.theirs) void show(failure.theirs);
+      setFailure(null);
+    },
+  };
+}
