@@ -58,7 +58,6 @@ if (!quick) {
   const database = ensureDatabase(cluster, 'toile_e2e');
   await jest('server', ['server'], { TOILE_TEST_SUPER_URL: cluster.superUrl, TOILE_TEST_OWNER_URL: database.ownerUrl, TOILE_TEST_APP_URL: database.appUrl });
 
-  console.log('\n== interface');
   let server = null;
   try {
     ensureBuilt();
