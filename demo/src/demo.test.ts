@@ -1,4 +1,4 @@
-import { depthOf, FAMILIES, PRODUCT_KINDS, readDocument, skinTarget, undertoneOf } from '@toile/core';
+import { depthOf, FAMILIES, fitLook, inferLandmarks, matchAllergens, PRODUCT_KINDS, SENSITIVITIES, readDocument, skinTarget, undertoneOf } from '@toile/core';
 import { StudioBundleSchema } from '@toile/contract';
 import { CLIENTS, demoStudio, LOOKS, PRODUCTS, secondStudio } from '.';
 
@@ -48,7 +48,27 @@ test('six looks, and charts with history whose every step found something', () =
   }
 });
 
-test('nothing a client is sensitive to is in her charts, and shine stays off mature skin', () => {
+test('no look fitted to a sensitive client uses what they are sensitive to', () => {
+  const kit = { products: studio.products, units: studio.units };
+  const sensitive = CLIENTS.filter((c) => c.sensitivities.length > 0);
+  expect(sensitive.length).toBeGreaterThan(1);
+  for (const { id, name, features, skin, measurements, sensitivities } of sensitive) {
+    const client = { id, name, features, skin, landmarks: inferLandmarks(measurements), readingId: null, sensitivities: [...sensitivities] };
+    for (const look of LOOKS) {
+      const { chart } = fitLook(look, client, kit, studio.charts[0]!.occasion, { id, author: '', at: '', reason: '' });
+      const ingredients = chart.steps.flatMap((s) => s.use.flatMap((u) => u.product.ingredients));
+      expect(ingredients.length).toBeGreaterThan(0);
+      expect(
+        matchAllergens(
+          ingredients,
+          SENSITIVITIES.filter((s) => sensitivities.includes(s)),
+        ),
+      ).toEqual([]);
+    }
+  }
+});
+
+test('shine stays off mature skin', () => {
   for (const chart of studio.charts) {
     if (chart.client.features.age !== 'mature') continue;
     expect(chart.steps.filter((s) => s.role === 'highlight').flatMap((s) => s.use.map((u) => u.product.finish))).not.toContain('shimmer');

@@ -1,6 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
-import type { Chart } from '@toile/core';
+import { documentHash, type Chart } from '@toile/core';
 import { may, newId, pathTo, type ChartAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
@@ -46,11 +46,9 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
     setBusy(true);
     setFailure(null);
     try {
-      const kept = await call<ChartAnswer>('createVersion', {
-        params: { id: saved.id },
-        body: { parent: saved.version, reason: draft.reason, chart: draft.chart },
-        idempotencyKey: `${draft.key}-${draft.reason.length}-${JSON.stringify(draft.chart).length}`,
-      });
+      const body = { parent: saved.version, reason: draft.reason, chart: draft.chart };
+      // The same words sent twice land once; other words are another write.
+      const kept = await call<ChartAnswer>('createVersion', { params: { id: saved.id }, body, idempotencyKey: documentHash({ key: draft.key, body }) });
       dropDraft(name);
       await refresh({ name: 'chart', params: { id: saved.id }, answer: kept });
     } catch (error) {

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { Pressable } from 'react-native';
-import { asWorn, type Chart, type Occasion, type Refit, type RefitChange } from '@toile/core';
+import { asWorn, documentHash, type Chart, type Occasion, type Refit, type RefitChange } from '@toile/core';
 import { newId, type ChartAnswer, type ClientAnswer, type KitAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useChart, useClient, useKit, useRefresh, useSession } from '../../data/hooks';
@@ -61,7 +61,7 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
       const kept = await call<ChartAnswer>('createVersion', {
         params: { id: chart.id },
         body,
-        idempotencyKey: `repeat-${key}-${date}-${refused.size}-${body.reason.length}`,
+        idempotencyKey: documentHash({ key, body }),
       });
       await refresh({ name: 'chart', params: { id: chart.id }, answer: kept });
       router.replace(`/charts/${chart.id}`);
