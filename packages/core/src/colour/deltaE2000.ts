@@ -53,8 +53,8 @@ export function deltaE2000Raw(L1: number, a1: number, b1: number, L2: number, a2
   const cross = a1p * b2 - a2p * b1;
   const dot = a1p * a2p + b1 * b2;
   let dH: number;
-  if (dot > 0) dH = cross / sqrt((product + dot) / 2);
-  else if (product < TINY) dH = 0;
+  if (product < TINY) dH = 0;
+  else if (dot > 0) dH = cross / sqrt((product + dot) / 2);
   else dH = (cross < 0 ? -1 : 1) * sqrt(2 * (product - dot));
 
   const LMean50 = (L1 + L2) / 2 - 50;
@@ -91,16 +91,16 @@ const COS6 = cos(6 * RAD);
 const SIN6 = sin(6 * RAD);
 const COS95 = cos(95 * RAD);
 const SIN95 = sin(95 * RAD);
-const COS40 = cos(40 * RAD);
+const COS56 = cos(56 * RAD);
 const COS63 = cos(63 * RAD);
 const SIN63 = sin(63 * RAD);
 
 /**
- * R_T of the paper: a bell around mean hue 275 degrees. Within 40 degrees of the opposite hue it is
- * under 1e-12, so the angle is not worth working out; most skin lies there.
+ * R_T of the paper: a bell around mean hue 275 degrees. Within 56 degrees of the opposite hue it is
+ * under 5e-11, which moves no difference by a billionth, so the angle is not worked out; most skin lies there.
  */
 function rotation(C: number, ux: number, uy: number): number {
-  if (ux * COS95 + uy * SIN95 > COS40) return 0;
+  if (ux * COS95 + uy * SIN95 > COS56) return 0;
   const x = (angle(ux, uy) / RAD - 275) / 25;
   const dTheta = 30 * exp(-x * x);
   const C7 = C * C * C * C * C * C * C;
@@ -112,16 +112,103 @@ function angle(x: number, y: number): number {
   return a < 0 ? a + 2 * Math.PI : a;
 }
 
+/** Pieces a quarter turn is cut into: twice as many bring the error down sixteenfold. */
+const PIECES = 1024;
+
+/**
+ * sin(2 dTheta) of the paper over the whole turn as cubics, four numbers a piece, along s / (|c| + |s|) in each
+ * quarter: within 1e-11 of the formula and free of its arctangent, exponential and sine.
+ */
+const TURN = ((): Float64Array => {
+  const table = new Float64Array(4 * PIECES * 4);
+  for (let quarter = 0; quarter < 4; quarter++) {
+    const [cSign, sSign] = [quarter & 1 ? -1 : 1, quarter & 2 ? -1 : 1];
+    const at = (t: number): number => {
+      // Measured from the side of the axis: below it a hue of 0 is 360, as the formula has it.
+      const above = atan2(t, cSign * (1 - t));
+      const x = ((sSign < 0 ? 2 * Math.PI - above : above) / RAD - 275) / 25;
+      return sin(60 * exp(-x * x) * RAD);
+    };
+    for (let piece = 0; piece < PIECES; piece++) {
+      // Newton's cubic through the ends and thirds of the piece, in u = 0 to 1.
+      const [f0, f1, f2, f3] = [0, 1, 2, 3].map((k) => at((piece + k / 3) / PIECES)) as [number, number, number, number];
+      const [d1, d2, d3] = [f1 - f0, (f2 - 2 * f1 + f0) / 2, (f3 - 3 * f2 + 3 * f1 - f0) / 6];
+      table.set([f0, 3 * (d1 - d2 + 2 * d3), 9 * (d2 - 3 * d3), 27 * d3], 4 * (quarter * PIECES + piece));
+    }
+  }
+  return table;
+})();
+
+function sineOfTurn(c: number, s: number): number {
+  const [absC, absS] = [c < 0 ? -c : c, s < 0 ? -s : s];
+  const scaled = (absS / (absC + absS)) * PIECES;
+  const piece = scaled >= PIECES ? PIECES - 1 : scaled | 0;
+  const u = scaled - piece;
+  const at = 4 * (((s < 0 ? 2 : 0) + (c < 0 ? 1 : 0)) * PIECES + piece);
+  return TURN[at]! + u * (TURN[at + 1]! + u * (TURN[at + 2]! + u * TURN[at + 3]!));
+}
+
 /**
  * One colour against many. `labs` holds n colours as L, a, b triples; the n differences are
- * written to `out` (length at least n) which is returned.
+ * written to `out` (length at least n) which is returned. Written out in one loop: what belongs to the target is
+ * worked out once, and a root is taken only where the result needs it.
  */
 export function deltaE2000Many(target: Lab, labs: Float64Array, out: Float64Array): Float64Array {
   const n = floor(labs.length / 3);
   if (out.length < n) throw new RangeError(`deltaE2000Many: out holds ${out.length}, ${n} are needed`);
-  const [L, a, b] = target;
-  for (let i = 0; i < n; i++) {
-    out[i] = deltaE2000Raw(L, a, b, labs[3 * i]!, labs[3 * i + 1]!, labs[3 * i + 2]!);
+  const [L1, a1, b1] = target;
+  const b1b1 = b1 * b1;
+  const C1 = sqrt(a1 * a1 + b1b1);
+  for (let i = 0, at = 0; i < n; i++, at += 3) {
+    const L2 = labs[at]!;
+    const a2 = labs[at + 1]!;
+    const b2 = labs[at + 2]!;
+    const b2b2 = b2 * b2;
+    const C = (C1 + sqrt(a2 * a2 + b2b2)) / 2;
+    const C3 = C * C * C;
+    const C7 = C3 * C3 * C;
+    const stretch = 1.5 - 0.5 * sqrt(C7 / (C7 + TWENTY_FIVE_7));
+    const a1p = a1 * stretch;
+    const a2p = a2 * stretch;
+    const C1p = sqrt(a1p * a1p + b1b1);
+    const C2p = sqrt(a2p * a2p + b2b2);
+    const product = C1p * C2p;
+    const ux = a1p * C2p + a2p * C1p;
+    const uy = b1 * C2p + b2 * C1p;
+    const length2 = ux * ux + uy * uy;
+    // Greys and opposite hues go the careful way.
+    if (product < TINY || length2 < 1e-20 * product * product) {
+      out[i] = deltaE2000Raw(L1, a1, b1, L2, a2, b2);
+      continue;
+    }
+    const inverse = 1 / sqrt(length2);
+    const c = ux * inverse;
+    const s = uy * inverse;
+    const cross = a1p * b2 - a2p * b1;
+    const dot = a1p * a2p + b1 * b2;
+    const dH2 = dot > 0 ? (2 * cross * cross) / (product + dot) : 2 * (product - dot);
+    const LMean50 = (L1 + L2) / 2 - 50;
+    const LMean502 = LMean50 * LMean50;
+    const CpMean = (C1p + C2p) / 2;
+    const c2 = c * c - s * s;
+    const s2 = 2 * s * c;
+    const T =
+      1 -
+      0.17 * (c * COS30 + s * SIN30) +
+      0.24 * c2 +
+      0.32 * ((c * c2 - s * s2) * COS6 - (s * c2 + c * s2) * SIN6) -
+      0.2 * ((c2 * c2 - s2 * s2) * COS63 + 2 * s2 * c2 * SIN63);
+    const SH = 1 + 0.015 * CpMean * T;
+    const l = (L2 - L1) / (1 + (0.015 * LMean502) / sqrt(20 + LMean502));
+    const chroma = (C2p - C1p) / (1 + 0.045 * CpMean);
+    let sum = l * l + chroma * chroma + dH2 / (SH * SH);
+    if (c * COS95 + s * SIN95 < COS56) {
+      const Cp3 = CpMean * CpMean * CpMean;
+      const Cp7 = Cp3 * Cp3 * CpMean;
+      const RT = -2 * sqrt(Cp7 / (Cp7 + TWENTY_FIVE_7)) * sineOfTurn(c, s);
+      sum += (RT * chroma * (cross < 0 ? -sqrt(dH2) : sqrt(dH2))) / SH;
+    }
+    out[i] = sum > 0 ? sqrt(sum) : 0;
   }
   return out;
 }
