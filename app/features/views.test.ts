@@ -190,7 +190,6 @@ describe('repeat', () => {
     kit: { ...kit, products: [...kit.products, product(13, 'base', [54, 12, 20])] },
     occasion: { ...occasion, date: '2031-11-01' },
     stamp: { ...stamp, version: 2 },
-    forbids: look.forbids,
   });
   if (!('refit' in answer)) throw new Error('expected a refit');
   const { refit } = answer;

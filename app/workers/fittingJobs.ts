@@ -24,7 +24,6 @@ export type FittingRequest =
       readonly kit: Kit;
       readonly occasion: Occasion;
       readonly stamp: Stamp & { readonly version: number };
-      readonly forbids: Look['forbids'];
     }
   | { readonly kind: 'propose'; readonly step: Step; readonly context: FitContext };
 
@@ -36,7 +35,7 @@ export function answerFitting(request: FittingRequest): FittingAnswer {
     case 'fit':
       return { fit: fitLook(request.look, request.client, request.kit, request.occasion, request.stamp) };
     case 'refit':
-      return { refit: refitChart(request.worn, request.client, request.kit, request.occasion, request.stamp, request.forbids) };
+      return { refit: refitChart(request.worn, request.client, request.kit, request.occasion, request.stamp) };
     case 'propose':
       return { propose: proposeProducts(request.step, request.context) };
   }

@@ -70,7 +70,7 @@ function ProposalList({
 }) {
   const c = useColours();
   const wanted = wantedColour(step, chart.client);
-  const { list, error } = useProposals(step, chart.client, chart.occasion.date, kit);
+  const { list, error } = useProposals(step, chart, kit);
   const chosen = step.use.map((u) => `${u.product.id} ${u.parts}`).join();
   if (error) return <Body color="$madder">{`▲ ${error}`}</Body>;
   if (!list) return <Label aria-live="polite">Matching the kit</Label>;

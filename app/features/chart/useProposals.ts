@@ -1,26 +1,20 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { ClientSnapshot, Kit, Look, Proposal, Step } from '@toile/core';
+import { forbidsOf, type Chart, type Kit, type Proposal, type Step } from '@toile/core';
 import { runPropose } from '../../workers/fitting';
 
 export type Proposals = { readonly list: readonly Proposal[] | null; readonly error: string | null };
 
-const NOTHING_FORBIDDEN: Look['forbids'] = { finishes: [], kinds: [] };
-
 type Found = Proposals & { readonly asked: object | null };
 
 /** Products of the kit ranked for one step, worked out in the worker; null while it works. */
-export function useProposals(
-  step: Step | null,
-  client: ClientSnapshot,
-  date: string,
-  kit: Kit | undefined,
-  forbids: Look['forbids'] = NOTHING_FORBIDDEN,
-): Proposals {
+export function useProposals(step: Step | null, chart: Chart, kit: Kit | undefined): Proposals {
   const [found, setFound] = useState<Found>({ asked: null, list: null, error: null });
   const stepId = step?.id;
+  const { client } = chart;
+  const { date } = chart.occasion;
   // Only another step, kit, face or date asks again: a note typed or a product picked does not.
   // eslint-disable-next-line react-hooks/exhaustive-deps
-  const asked = useMemo(() => (step && kit ? { step, context: { client, kit, date, forbids } } : null), [stepId, kit, client, date]);
+  const asked = useMemo(() => (step && kit ? { step, context: { client, kit, date, forbids: forbidsOf(chart) } } : null), [stepId, kit, client, date]);
   useEffect(() => {
     if (!asked) return;
     let current = true;

@@ -126,7 +126,7 @@ function useRefit(
     let current = true;
     const occasion: Occasion = { ...worn.occasion, kind, date };
     const stamp = { id: worn.id, version: worn.version + 1, author, at: new Date().toISOString(), reason: '' };
-    runRefit({ worn, client: snapshotOfClient(client), kit, occasion, stamp, forbids: { finishes: [], kinds: [] } }).then(
+    runRefit({ worn, client: snapshotOfClient(client), kit, occasion, stamp }).then(
       (refit) => current && setState({ refit, error: null }),
       (error: unknown) => current && setState({ refit: null, error: error instanceof Error ? error.message : String(error) }),
     );

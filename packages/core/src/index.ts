@@ -4,4 +4,5 @@ export * from './face';
 export * from './formats';
 export * from './kit';
 export * from './look';
+export * from './shade';
 export { seededRandom, seedFromText, standardNormal, clamp, lerp, type Random } from './math';

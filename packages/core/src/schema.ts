@@ -8,6 +8,14 @@ export function oneOf<T extends string>(values: readonly T[], description?: stri
   );
 }
 
+/** One of a few numbers, as a schema with a closed type. */
+export function oneOfNumbers<T extends number>(values: readonly T[], description: string): TUnion<TLiteral<T>[]> {
+  return Type.Union(
+    values.map((value) => Type.Literal(value)),
+    { description },
+  );
+}
+
 export const UuidSchema = Type.String({ pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$', description: 'a UUID' });
 export const InstantSchema = Type.String({
   pattern: '^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}:\\d{2}(\\.\\d+)?Z$',

@@ -91,8 +91,14 @@ test('one against many gives the same figures as one by one', () => {
 
 test('one against many holds in the blues, at the axes and for greys', () => {
   const others: Lab[] = [];
-  for (let hue = 0; hue < 360; hue += 0.5) for (const chroma of [0, 1e-9, 3, 40, 110]) others.push([50, chroma * Math.cos((hue * Math.PI) / 180), chroma * Math.sin((hue * Math.PI) / 180)]);
-  for (const target of [[40, 3, -60], [55, 30, 0], [55, 30, -1e-12], [50, 0, 0]] as const) {
+  for (let hue = 0; hue < 360; hue += 0.5)
+    for (const chroma of [0, 1e-9, 3, 40, 110]) others.push([50, chroma * Math.cos((hue * Math.PI) / 180), chroma * Math.sin((hue * Math.PI) / 180)]);
+  for (const target of [
+    [40, 3, -60],
+    [55, 30, 0],
+    [55, 30, -1e-12],
+    [50, 0, 0],
+  ] as const) {
     const out = deltaE2000Many(target, Float64Array.from(others.flat()), new Float64Array(others.length));
     expect(Math.max(...others.map((other, i) => Math.abs(out[i]! - deltaE2000(target, other))))).toBeLessThan(1e-9);
   }

@@ -82,7 +82,79 @@ test('products that may not meet are never mixed', () => {
   expect(pairs.every((m) => m.parts.every((p) => p.id !== 'p0'))).toBe(true);
 });
 
-test('an empty kit has no match', () => expect(matchBase([60, 12, 18], [])).toEqual({ singles: [], pairs: [] }));
+/** Every single, pair and triple in whole measures, straight from the public mixing functions. */
+function bruteForceAll(target: Lab, kit: readonly Mixable[]): number[] {
+  const found: number[] = [];
+  const part = (k: number, parts: number) => ({
+    spectrum: reconstructSpectrum(kit[k]!.lab, 'D65', 'oxide').spectrum,
+    parts: parts * (kit[k]!.mgPerMeasure ?? 1),
+    tintingStrength: kit[k]!.tintingStrength,
+  });
+  const add = (members: number[]): void => {
+    for (const ratio of pumpRatios(members.length as 1 | 2 | 3, 6)) {
+      found.push(deltaE2000(target, labUnder(mixSpectra(members.map((k, i) => part(k, ratio[i]!))), 'D65')));
+    }
+  };
+  kit.forEach((_, a) => {
+    add([a]);
+    for (let b = a + 1; b < kit.length; b++) {
+      add([a, b]);
+      for (let c = b + 1; c < kit.length; c++) add([a, b, c]);
+    }
+  });
+  return found.sort((x, y) => x - y);
+}
+
+test('with triples, measures of different weight and an uneven strength: the same ten best as brute force', () => {
+  fc.assert(
+    fc.property(skinLab, fc.array(skinLab, { minLength: 3, maxLength: 7 }), (target, labs) => {
+      const kit = kitOf(labs).map((p, i) => ({ ...p, mgPerMeasure: i % 2 ? 35 : 170 }));
+      const table = buildMixTable(kit, { maxProducts: 3 });
+      const best = bruteForceAll(target, kit);
+      expect(table.length).toBe(best.length);
+      searchMixTable(table, target, { count: 10 }).forEach((mix, i) => expect(mix.deltaE).toBeCloseTo(best[i]!, 9));
+    }),
+    { numRuns: 12, seed: 5 },
+  );
+});
+
+test('a pinned product is in every answer, and what cannot lead is never alone', () => {
+  const kit = kitOf([
+    [70, 9, 17],
+    [60, 12, 19],
+    [94, 0, 2],
+  ]);
+  const table = buildMixTable(kit, { maxProducts: 3, mayLead: (i) => i !== 2 });
+  const pinned = searchMixTable(table, [66, 11, 18], { count: 50, must: 2 });
+  expect(pinned.length).toBeGreaterThan(0);
+  expect(pinned.every((m) => m.parts.some((p) => p.id === 'p2') && m.parts.length > 1)).toBe(true);
+});
+
+test('a triple is offered only when it gains 0.3', () => {
+  fc.assert(
+    fc.property(skinLab, fc.array(skinLab, { minLength: 3, maxLength: 7 }), (target, labs) => {
+      const { singles, pairs, triples } = matchBase(target, kitOf(labs), { maxProducts: 3 });
+      for (const triple of triples) expect(Math.min(singles[0]!.deltaE, pairs[0]!.deltaE) - triple.deltaE).toBeGreaterThanOrEqual(0.3);
+    }),
+    { numRuns: 20, seed: 6 },
+  );
+});
+
+test('progress goes up to one', () => {
+  const shares: number[] = [];
+  buildMixTable(
+    kitOf([
+      [70, 9, 17],
+      [60, 12, 19],
+      [50, 13, 17],
+    ]),
+    { maxProducts: 3, onProgress: (s) => shares.push(s) },
+  );
+  expect(shares).toEqual([...shares].sort((a, b) => a - b));
+  expect(shares.at(-1)).toBe(1);
+});
+
+test('an empty kit has no match', () => expect(matchBase([60, 12, 18], [])).toEqual({ singles: [], pairs: [], triples: [] }));
 
 test('differences in words', () => {
   expect([0.2, 0.7, 1.5, 3, 6].map(differenceInWords)).toEqual(['not visible', 'barely visible', 'visible side by side', 'visible', 'plainly off']);

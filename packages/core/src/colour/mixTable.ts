@@ -1,9 +1,12 @@
 import { deltaE2000Raw } from './deltaE2000';
-import { illuminantWeights } from './illuminants';
-import { absorptionOverScattering, reflectanceOf } from './kubelkaMunk';
-import { xyzToLab, type Lab } from './lab';
+import { illuminantWeights, labUnder, type Spectrum } from './illuminants';
+import { absorptionOverScattering, mixSpectra } from './kubelkaMunk';
+import type { Lab } from './lab';
 import { reconstructSpectrum } from './reconstructSpectrum';
 import { BANDS } from './spectralTables';
+
+// Taken out of the global once: these run in the innermost loops.
+const { cbrt, sqrt, abs, min, max, floor } = Math;
 
 /** What the search needs to know of a product. */
 export type Mixable = {
@@ -11,25 +14,36 @@ export type Mixable = {
   readonly lab: Lab;
   /** How strongly it tints in a mix; 1 unless calibrated by a test mix. */
   readonly tintingStrength?: number;
+  /** What one measure holds: a drop of adjuster is lighter than a pump of base. Any one unit; 1 by default. */
+  readonly mgPerMeasure?: number;
 };
 
 export type MixTableOptions = {
   /** How many products a mix may hold. */
   readonly maxProducts?: 1 | 2 | 3;
-  /** The largest sum of whole pumps in a mix. */
+  /** The largest sum of whole measures in a mix. */
   readonly maxPumps?: number;
   /** Which products may meet in one mix; all by default. */
   readonly mayMix?: (first: number, second: number) => boolean;
+  /** Which products can stand alone: every mix holds at least one. An adjuster cannot. All by default. */
+  readonly mayLead?: (index: number) => boolean;
+  /** Told now and then how much of the table is made, 0 to 1. */
+  readonly onProgress?: (share: number) => void;
 };
 
-/** Every mix of a kit with its predicted colour, sorted by lightness. Built once for a kit, searched often. */
+/** Every mix of a kit with its predicted colour, in buckets of a quarter L*. Built once for a kit, searched often. */
 export type MixTable = {
-  readonly ids: readonly string[];
-  readonly labs: Float64Array;
-  /** Three product indices and three pump counts per mix, 255 for an empty place. */
-  readonly members: Uint8Array;
-  readonly pumps: Uint8Array;
+  readonly kit: readonly Mixable[];
+  readonly spectra: readonly Spectrum[];
+  readonly ratios: readonly (readonly number[])[];
+  /** L, a, b of each mix, 32-bit: within a millionth; what is answered is worked out again in full. */
+  readonly labs: Float32Array;
+  /** Three product indices (255 for an empty place) and the ratio's index, a byte each. */
+  readonly codes: Uint32Array;
+  /** Where each bucket starts; one more at the end. */
+  readonly starts: Uint32Array;
   readonly length: number;
+  readonly bytes: number;
 };
 
 export type Mix = {
@@ -40,8 +54,12 @@ export type Mix = {
 };
 
 const EMPTY = 255;
+const BUCKETS_PER_L = 4;
+const BUCKETS = 100 * BUCKETS_PER_L + 1;
 /** S_L of CIEDE2000 never exceeds 1.747, so a lightness gap alone bounds the difference from below. */
 const LARGEST_SL = 1.75;
+/** Kept beyond what is asked, so that rounding to 32 bits cannot hide one that belongs in the answer. */
+const SPARE = 6;
 
 const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
 
@@ -61,79 +79,120 @@ export function pumpRatios(n: 1 | 2 | 3, maxPumps: number): readonly (readonly n
 }
 
 /**
- * Predicts every single, pair and (if asked) triple of the kit in whole pumps, by Kubelka-Munk mixing
+ * Predicts every single, pair and (if asked) triple of the kit in whole measures, by Kubelka-Munk mixing
  * on reconstructed spectra. At most 254 products; throws beyond.
  */
 export function buildMixTable(kit: readonly Mixable[], options: MixTableOptions = {}): MixTable {
   if (kit.length >= EMPTY) throw new RangeError(`buildMixTable: ${kit.length} products, at most ${EMPTY - 1} fit one table`);
-  const { maxProducts = 2, maxPumps = 6, mayMix = () => true } = options;
-  const curves = kit.map((p) => reconstructSpectrum(p.lab, 'D65', 'oxide').spectrum.map(absorptionOverScattering));
-  const strength = kit.map((p) => p.tintingStrength ?? 1);
-  const rows: number[] = [];
-  const found: number[] = [];
-  const weights = illuminantWeights('D65');
+  const { maxProducts = 2, maxPumps = 6, mayMix = () => true, mayLead = () => true, onProgress } = options;
+  const n = kit.length;
+  const meets = Array.from({ length: n }, (_, i) => Uint8Array.from({ length: n }, (_unused, j) => (mayMix(min(i, j), max(i, j)) ? 1 : 0)));
+  const leads = Uint8Array.from({ length: n }, (_, i) => (mayLead(i) ? 1 : 0));
+  const pairs = maxProducts > 1 ? pumpRatios(2, maxPumps) : [];
+  const triples = maxProducts > 2 ? pumpRatios(3, maxPumps) : [];
+  const ratios = [[1], ...pairs, ...triples];
 
-  const predict = (members: readonly number[], ratio: readonly number[]): void => {
-    let total = 0;
-    for (let k = 0; k < members.length; k++) total += ratio[k]! * strength[members[k]!]!;
+  const eachGroup = (visit: (a: number, b: number, c: number) => void, done?: (a: number) => void): void => {
+    for (let a = 0; a < n; a++) {
+      if (leads[a]) visit(a, EMPTY, EMPTY);
+      for (let b = a + 1; b < n && maxProducts > 1; b++) {
+        if (!meets[a]![b]) continue;
+        const led = leads[a]! | leads[b]!;
+        if (led) visit(a, b, EMPTY);
+        for (let c = b + 1; c < n && maxProducts > 2; c++) if ((led || leads[c]) && meets[a]![c] && meets[b]![c]) visit(a, b, c);
+      }
+      done?.(a);
+    }
+  };
+  let length = 0;
+  eachGroup((_a, b, c) => (length += b === EMPTY ? 1 : c === EMPTY ? pairs.length : triples.length));
+
+  const spectra = kit.map((p) => reconstructSpectrum(p.lab, 'D65', 'oxide').spectrum);
+  const predict = predictor(kit, spectra);
+  const labs = new Float32Array(3 * length);
+  const codes = new Uint32Array(length);
+  let row = 0;
+  const add = (a: number, b: number, c: number, ratio: number): void => {
+    predict(a, b, c, ratios[ratio]!, labs, 3 * row);
+    codes[row++] = (a | (b << 8) | (c << 16) | (ratio << 24)) >>> 0;
+  };
+  eachGroup(
+    (a, b, c) => {
+      if (b === EMPTY) add(a, b, c, 0);
+      else if (c === EMPTY) for (let r = 0; r < pairs.length; r++) add(a, b, c, 1 + r);
+      else for (let r = 0; r < triples.length; r++) add(a, b, c, 1 + pairs.length + r);
+    },
+    () => onProgress?.(row / length),
+  );
+  const sorted = bucketed(labs, codes);
+  const bytes = sorted.labs.byteLength + sorted.codes.byteLength + sorted.starts.byteLength;
+  return { kit, spectra, ratios, ...sorted, length, bytes };
+}
+
+/** A function that writes the predicted L, a, b of a mix: the work of `mixSpectra` and `labUnder` without their arrays. */
+function predictor(kit: readonly Mixable[], spectra: readonly Spectrum[]) {
+  const weights = illuminantWeights('D65');
+  const [wx, wy, wz] = [weights.x, weights.y, weights.z];
+  const [whiteX, whiteY, whiteZ] = weights.white;
+  const curves = Float64Array.from(spectra.flatMap((spectrum) => Array.from(spectrum, absorptionOverScattering)));
+  const strength = Float64Array.from(kit, strengthOf);
+  return (a: number, b: number, c: number, ratio: readonly number[], out: Float32Array, at: number): void => {
+    let wa = ratio[0]! * strength[a]!;
+    let wb = b === EMPTY ? 0 : ratio[1]! * strength[b]!;
+    let wc = c === EMPTY ? 0 : ratio[2]! * strength[c]!;
+    const total = wa + wb + wc;
+    wa /= total;
+    wb /= total;
+    wc /= total;
+    const atA = a * BANDS;
+    const atB = b === EMPTY ? atA : b * BANDS;
+    const atC = c === EMPTY ? atA : c * BANDS;
     let X = 0;
     let Y = 0;
     let Z = 0;
     for (let i = 0; i < BANDS; i++) {
-      let q = 0;
-      for (let k = 0; k < members.length; k++) q += ratio[k]! * strength[members[k]!]! * curves[members[k]!]![i]!;
-      const r = reflectanceOf(q / total);
-      X += r * weights.x[i]!;
-      Y += r * weights.y[i]!;
-      Z += r * weights.z[i]!;
+      const q = wa * curves[atA + i]! + wb * curves[atB + i]! + wc * curves[atC + i]!;
+      const r = 1 + q - sqrt(q * q + 2 * q);
+      X += r * wx[i]!;
+      Y += r * wy[i]!;
+      Z += r * wz[i]!;
     }
-    const lab = xyzToLab([X, Y, Z], weights.white);
-    found.push(lab[0], lab[1], lab[2]);
-    for (let k = 0; k < 3; k++) rows.push(members[k] ?? EMPTY, ratio[k] ?? EMPTY);
+    const fx = root(X / whiteX);
+    const fy = root(Y / whiteY);
+    const fz = root(Z / whiteZ);
+    out[at] = 116 * fy - 16;
+    out[at + 1] = 500 * (fx - fy);
+    out[at + 2] = 200 * (fy - fz);
   };
-
-  const pairs = pumpRatios(2, maxPumps);
-  const triples = pumpRatios(3, maxPumps);
-  for (let a = 0; a < kit.length; a++) {
-    predict([a], [1]);
-    if (maxProducts < 2) continue;
-    for (let b = a + 1; b < kit.length; b++) {
-      if (!mayMix(a, b)) continue;
-      for (const ratio of pairs) predict([a, b], ratio);
-      if (maxProducts < 3) continue;
-      for (let c = b + 1; c < kit.length; c++) {
-        if (!mayMix(a, c) || !mayMix(b, c)) continue;
-        for (const ratio of triples) predict([a, b, c], ratio);
-      }
-    }
-  }
-  return sortByLightness(
-    kit.map((p) => p.id),
-    found,
-    rows,
-  );
 }
 
-function sortByLightness(ids: readonly string[], found: readonly number[], rows: readonly number[]): MixTable {
-  const length = found.length / 3;
-  const order = Uint32Array.from({ length }, (_, i) => i).sort((i, j) => found[3 * i]! - found[3 * j]!);
-  const labs = new Float64Array(3 * length);
-  const members = new Uint8Array(3 * length);
-  const pumps = new Uint8Array(3 * length);
-  order.forEach((from, to) => {
-    for (let k = 0; k < 3; k++) {
-      labs[3 * to + k] = found[3 * from + k]!;
-      members[3 * to + k] = rows[6 * from + 2 * k]!;
-      pumps[3 * to + k] = rows[6 * from + 2 * k + 1]!;
-    }
-  });
-  return { ids, labs, members, pumps, length };
+const strengthOf = (p: Mixable): number => (p.tintingStrength ?? 1) * (p.mgPerMeasure ?? 1);
+const root = (t: number): number => (t > 216 / 24389 ? cbrt(t) : (t * (24389 / 27) + 16) / 116);
+const bucketOf = (L: number): number => min(BUCKETS - 1, max(0, floor(L * BUCKETS_PER_L)));
+
+/** Rows put in order of their lightness bucket, by counting. */
+function bucketed(labs: Float32Array, codes: Uint32Array): Pick<MixTable, 'labs' | 'codes' | 'starts'> {
+  const starts = new Uint32Array(BUCKETS + 1);
+  for (let i = 0; i < codes.length; i++) starts[bucketOf(labs[3 * i]!) + 1]!++;
+  for (let k = 0; k < BUCKETS; k++) starts[k + 1]! += starts[k]!;
+  const next = starts.slice();
+  const [sortedLabs, sortedCodes] = [new Float32Array(labs.length), new Uint32Array(codes.length)];
+  for (let i = 0; i < codes.length; i++) {
+    const to = next[bucketOf(labs[3 * i]!)]!++;
+    sortedLabs[3 * to] = labs[3 * i]!;
+    sortedLabs[3 * to + 1] = labs[3 * i + 1]!;
+    sortedLabs[3 * to + 2] = labs[3 * i + 2]!;
+    sortedCodes[to] = codes[i]!;
+  }
+  return { labs: sortedLabs, codes: sortedCodes, starts };
 }
 
 export type SearchOptions = {
   readonly count?: number;
   /** Only mixes of this many products. */
   readonly products?: 1 | 2 | 3;
+  /** Only mixes that hold this product, by its index in the kit. */
+  readonly must?: number;
 };
 
 /**
@@ -141,52 +200,60 @@ export type SearchOptions = {
  * outwards from the target's lightness until the lightness gap alone is worse than the worst kept.
  */
 export function searchMixTable(table: MixTable, target: Lab, options: SearchOptions = {}): Mix[] {
-  const { count = 5, products } = options;
-  const best: { row: number; deltaE: number }[] = [];
+  const { count = 5, products, must } = options;
+  const wanted = min(table.length, count + SPARE);
+  const rows: number[] = [];
+  const found: number[] = [];
   const [L, a, b] = target;
-  const { labs, length } = table;
-  let up = firstAtLeast(labs, length, L);
-  let down = up - 1;
-  while (up < length || down >= 0) {
-    const gapUp = up < length ? labs[3 * up]! - L : Infinity;
-    const gapDown = down >= 0 ? L - labs[3 * down]! : Infinity;
-    const gap = Math.min(gapUp, gapDown);
-    if (best.length === count && gap / LARGEST_SL > best[count - 1]!.deltaE) break;
-    const row = gapUp <= gapDown ? up++ : down--;
-    if (products && productsIn(table, row) !== products) continue;
-    const deltaE = deltaE2000Raw(L, a, b, labs[3 * row]!, labs[3 * row + 1]!, labs[3 * row + 2]!);
-    if (best.length < count || deltaE < best[count - 1]!.deltaE) insert(best, { row, deltaE }, count);
+  const { labs, codes, starts } = table;
+  const home = bucketOf(L);
+  for (let reach = 0; reach < BUCKETS; reach++) {
+    // No colour of a bucket this far out is nearer in lightness than this.
+    const gap = max(0, reach - 1) / BUCKETS_PER_L;
+    if (found.length === wanted && gap / LARGEST_SL > found[wanted - 1]!) break;
+    for (const bucket of reach === 0 ? [home] : [home - reach, home + reach]) {
+      if (bucket < 0 || bucket >= BUCKETS) continue;
+      for (let row = starts[bucket]!; row < starts[bucket + 1]!; row++) {
+        if (products && productsIn(codes[row]!) !== products) continue;
+        if (must !== undefined && !holds(codes[row]!, must)) continue;
+        const worst = found.length < wanted ? Infinity : found[wanted - 1]!;
+        if (abs(labs[3 * row]! - L) > worst * LARGEST_SL) continue;
+        const deltaE = deltaE2000Raw(L, a, b, labs[3 * row]!, labs[3 * row + 1]!, labs[3 * row + 2]!);
+        if (deltaE >= worst) continue;
+        let at = found.length;
+        while (at > 0 && found[at - 1]! > deltaE) at--;
+        found.splice(at, 0, deltaE);
+        rows.splice(at, 0, row);
+        if (found.length > wanted) {
+          found.pop();
+          rows.pop();
+        }
+      }
+    }
   }
-  return best.map(({ row, deltaE }) => describe(table, row, deltaE));
+  return rows
+    .map((row) => describe(table, codes[row]!, target))
+    .sort((x, y) => x.deltaE - y.deltaE)
+    .slice(0, count);
 }
 
-function firstAtLeast(labs: Float64Array, length: number, L: number): number {
-  let low = 0;
-  let high = length;
-  while (low < high) {
-    const mid = (low + high) >> 1;
-    if (labs[3 * mid]! < L) low = mid + 1;
-    else high = mid;
-  }
-  return low;
+function productsIn(code: number): 1 | 2 | 3 {
+  if (((code >>> 8) & 255) === EMPTY) return 1;
+  return ((code >>> 16) & 255) === EMPTY ? 2 : 3;
 }
 
-function productsIn(table: MixTable, row: number): number {
-  if (table.members[3 * row + 2] !== EMPTY) return 3;
-  return table.members[3 * row + 1] !== EMPTY ? 2 : 1;
+function holds(code: number, product: number): boolean {
+  return (code & 255) === product || ((code >>> 8) & 255) === product || ((code >>> 16) & 255) === product;
 }
 
-function insert<T extends { deltaE: number }>(best: T[], entry: T, count: number): void {
-  let at = best.length;
-  while (at > 0 && best[at - 1]!.deltaE > entry.deltaE) at--;
-  best.splice(at, 0, entry);
-  if (best.length > count) best.pop();
-}
-
-function describe(table: MixTable, row: number, deltaE: number): Mix {
-  const parts = [];
-  for (let k = 0; k < productsIn(table, row); k++) {
-    parts.push({ id: table.ids[table.members[3 * row + k]!]!, pumps: table.pumps[3 * row + k]! });
-  }
-  return { parts, lab: [table.labs[3 * row]!, table.labs[3 * row + 1]!, table.labs[3 * row + 2]!], deltaE };
+/** A row as an answer, its colour worked out again in full. */
+function describe(table: MixTable, code: number, target: Lab): Mix {
+  const ratio = table.ratios[code >>> 24]!;
+  const members = ratio.map((pumps, k) => ({ index: (code >>> (8 * k)) & 255, pumps }));
+  const mixed = mixSpectra(
+    members.map(({ index, pumps }) => ({ spectrum: table.spectra[index]!, parts: pumps, tintingStrength: strengthOf(table.kit[index]!) })),
+  );
+  const lab = labUnder(mixed, 'D65');
+  const deltaE = deltaE2000Raw(target[0], target[1], target[2], lab[0], lab[1], lab[2]);
+  return { parts: members.map(({ index, pumps }) => ({ id: table.kit[index]!.id, pumps })), lab, deltaE };
 }

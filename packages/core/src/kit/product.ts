@@ -1,6 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { COVERAGES, type Coverage } from '../colour';
-import { closed, DateSchema, LabSchema, oneOf, TextSchema, UuidSchema } from '../schema';
+import { closed, DateSchema, LabSchema, oneOf, oneOfNumbers, TextSchema, UuidSchema } from '../schema';
 
 export const PRODUCT_KINDS = [
   'prep',
@@ -49,8 +49,10 @@ const description = {
   mgPerMeasure: Type.Number({ exclusiveMinimum: 0, maximum: 5000 }),
 };
 
+const tintingStrength = Type.Number({ exclusiveMinimum: 0, maximum: 20, description: 'how strongly it tints in a mix; 1 until a test mix says otherwise' });
+
 /** A product as a chart remembers it: enough to repeat or replace it when the kit has moved on. */
-export const ProductSnapshotSchema = Type.Object({ id: UuidSchema, ...description }, closed);
+export const ProductSnapshotSchema = Type.Object({ id: UuidSchema, ...description, tintingStrength: Type.Optional(tintingStrength) }, closed);
 export type ProductSnapshot = Static<typeof ProductSnapshotSchema>;
 
 /** A product of a studio's kit. */
@@ -58,11 +60,12 @@ export const ProductSchema = Type.Object(
   {
     id: UuidSchema,
     ...description,
-    tintingStrength: Type.Number({ exclusiveMinimum: 0, maximum: 20 }),
+    tintingStrength,
     monthsAfterOpening: Type.Integer({ minimum: 1, maximum: 60 }),
     withdrawn: Type.Boolean(),
     singleUse: Type.Boolean(),
     eyeSafe: Type.Boolean(),
+    flashGrade: Type.Optional(oneOfNumbers([0, 1, 2, 3], 'how strongly it throws a flash back, by the studio’s own photos')),
   },
   closed,
 );
@@ -85,8 +88,9 @@ export type Kit = { readonly products: readonly Product[]; readonly units: reado
 
 /** What a chart keeps of a product. */
 export function snapshotOf(product: Product): ProductSnapshot {
-  const { id, maker, line, shade, kind, lab, coverage, finish, texture, family, ingredients, measure, mgPerMeasure } = product;
-  return { id, maker, line, shade, kind, lab, coverage, finish, texture, family, ingredients, measure, mgPerMeasure };
+  const { id, maker, line, shade, kind, lab, coverage, finish, texture, family, ingredients, measure, mgPerMeasure, tintingStrength } = product;
+  const plain = { id, maker, line, shade, kind, lab, coverage, finish, texture, family, ingredients, measure, mgPerMeasure };
+  return tintingStrength === 1 ? plain : { ...plain, tintingStrength };
 }
 
 /** 'Maker Line Shade', as it is said at the chair. */

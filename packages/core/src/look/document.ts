@@ -1,7 +1,8 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { SKIN_ZONES, type Lab, type SkinZone } from '../colour';
+import { SKIN_ZONES } from '../colour';
 import { FeaturesSchema, GUIDE_NAMES, LANDMARKS, LAYER_KINDS, type Landmarks } from '../face';
 import { FINISHES, MEASURES, PRODUCT_KINDS, ProductSnapshotSchema, TEXTURES, TOOLS } from '../kit';
+import type { Skin } from '../shade';
 import { closed, DateSchema, InstantSchema, LabSchema, NoteSchema, oneOf, PointSchema, TextSchema, UuidSchema } from '../schema';
 
 export const PHASES = ['clean', 'prep', 'prime', 'correct', 'base', 'conceal', 'sculpt', 'set', 'powder', 'brows', 'eyes', 'lashes', 'lips', 'finish'] as const;
@@ -132,6 +133,7 @@ const schools = Type.Object(
   closed,
 );
 const variants = Type.Array(Type.Object({ id: TextSchema, name: TextSchema }, closed), { maxItems: 12 });
+const forbids = Type.Object({ finishes: Type.Array(oneOf(FINISHES)), kinds: Type.Array(oneOf(PRODUCT_KINDS)) }, closed);
 const version = {
   id: UuidSchema,
   version: Type.Integer({ minimum: 1 }),
@@ -149,15 +151,13 @@ export const LookSchema = Type.Object(
     description: NoteSchema,
     tags: Type.Array(TextSchema, { maxItems: 20 }),
     schools,
-    forbids: Type.Object({ finishes: Type.Array(oneOf(FINISHES)), kinds: Type.Array(oneOf(PRODUCT_KINDS)) }, closed),
+    forbids,
     variants,
     steps: Type.Array(LookStepSchema, { minItems: 1, maxItems: 80 }),
   },
   closed,
 );
 export type Look = Static<typeof LookSchema>;
-
-export type Skin = { readonly [zone in SkinZone]?: Lab };
 
 /** Every landmark by name; stated as core's own type since a schema built from a list cannot name its keys. */
 export const LandmarksSchema = Type.Unsafe<Landmarks>(Type.Object(Object.fromEntries(LANDMARKS.map((name) => [name, PointSchema])), closed));
@@ -204,6 +204,7 @@ export const ChartSchema = Type.Object(
     client: ClientSnapshotSchema,
     occasion: OccasionSchema,
     schools,
+    forbids: Type.Optional(forbids),
     variants,
     steps: Type.Array(StepSchema, { minItems: 1, maxItems: 80 }),
     findings: Type.Array(FindingSchema, { maxItems: 200 }),
@@ -215,3 +216,8 @@ export const ChartSchema = Type.Object(
 );
 export type ClientSnapshot = Static<typeof ClientSnapshotSchema>;
 export type Chart = Static<typeof ChartSchema>;
+
+/** What the chart's look does not allow; charts made before looks carried it allow everything. */
+export function forbidsOf(chart: Pick<Chart, 'forbids'>): Look['forbids'] {
+  return chart.forbids ?? { finishes: [], kinds: [] };
+}

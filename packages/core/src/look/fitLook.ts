@@ -61,6 +61,7 @@ export function fitLook(look: Look, client: ClientSnapshot, kit: Kit, occasion: 
     client,
     occasion,
     schools: look.schools,
+    ...(look.forbids.finishes.length + look.forbids.kinds.length > 0 ? { forbids: look.forbids } : {}),
     variants: look.variants,
     steps: inOrder(steps, look),
     findings: [],

@@ -1,6 +1,7 @@
 export {
   ChartSchema,
   DEVIATIONS,
+  forbidsOf,
   DeviationSchema,
   LandmarksSchema,
   LookSchema,
@@ -18,11 +19,9 @@ export {
   type Occasion,
   type Phase,
   type Shade,
-  type Skin,
   type Step,
   type Use,
 } from './document';
-export { DEFAULT_WEIGHTS, faceColour, skinTarget, type TargetWeights } from './skinTarget';
 export {
   areaOfStep,
   colourOfUse,

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { deltaE2000, depthOf, matchBase, shiftDepth, type Lab } from '../colour';
 import { checkLimits } from '../face';
+import { skinTarget } from '../shade';
 import {
   areaOfStep,
   asWorn,
@@ -15,7 +16,6 @@ import {
   productsInWords,
   proposeProducts,
   refitChart,
-  skinTarget,
   wantedColour,
   type ChairEvent,
   type Chart,

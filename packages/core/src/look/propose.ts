@@ -1,21 +1,8 @@
-import { matchAllergens, SENSITIVITIES, type Sensitivity } from '../care';
-import {
-  buildMixTable,
-  deltaE2000,
-  differenceInWords,
-  labUnder,
-  matchBase,
-  mixSpectra,
-  reconstructSpectrum,
-  shiftDepth,
-  type Lab,
-  type Mix,
-  type MixTable,
-} from '../colour';
+import { deltaE2000, differenceInWords, labUnder, matchBase, mixSpectra, reconstructSpectrum, shiftDepth, type Lab, type Mix } from '../colour';
 import { placementArea } from '../face';
-import { doseFor, familiesAgree, measuresFor, productName, shelfLife, snapshotOf, type Finish, type Kit, type Product, type Unit } from '../kit';
+import { doseFor, measuresFor, productName, snapshotOf, type Finish, type Kit, type Product, type Unit } from '../kit';
 import type { ClientSnapshot, Look, LookStep, Step, Use } from './document';
-import { skinTarget } from './skinTarget';
+import { mixTableOf, skinTarget, unitToTake, unusableBecause } from '../shade';
 
 /** Everything a proposal is judged against. */
 export type FitContext = {
@@ -69,7 +56,7 @@ export function proposeProducts(step: LookStep | Step, context: FitContext): Pro
   const target = wantedColour(step, context.client);
   const area = areaOfStep(step, context.client);
   const singles = candidates.map((candidate) => single(candidate, target, step, area));
-  const mixes = target && step.wants.mix ? mixed(candidates, context.kit, target, step, area) : [];
+  const mixes = target && step.wants.mix ? mixed(candidates, target, step, area) : [];
   const byCost = (a: Proposal, b: Proposal): number => a.cost - b.cost;
   if (mixes.length === 0) return singles.sort(byCost).slice(0, COUNT);
   // The best of both kinds is always among them: a single bottle is quicker, a mix often nearer.
@@ -86,21 +73,13 @@ type Candidate = { readonly product: Product; readonly unit: Unit | null; readon
 /** Why a product cannot be used for a step at all, or null when it can. */
 export function excludedBecause(product: Product, step: Pick<LookStep, 'wants' | 'role'>, context: FitContext): string | null {
   if (!step.wants.kinds.includes(product.kind)) return `a ${product.kind} is not what this step asks for`;
-  if (product.withdrawn) return 'withdrawn';
-  const allergens = matchAllergens(product.ingredients, sensitivitiesOf(context.client));
-  if (allergens.length > 0) return `contains ${allergens[0]!.ingredient} (${allergens[0]!.sensitivity})`;
+  const unusable = unusableBecause(product, context);
+  if (unusable) return unusable;
   if (context.forbids.kinds.includes(product.kind)) return `the look allows no ${product.kind}`;
   if (context.forbids.finishes.includes(product.finish)) return `the look allows nothing ${product.finish}`;
   if (step.role === 'contour' && product.finish === 'shimmer') return 'shine undoes a shadow';
   if ((step.role === 'eye' || step.role === 'liner' || step.role === 'lash') && !product.eyeSafe) return 'not meant for the eye area';
-  const units = context.kit.units.filter((unit) => unit.productId === product.id);
-  if (units.length > 0 && units.every((unit) => shelfLife(unit, product, context.date).state === 'past')) return 'every unit is past its shelf life';
   return null;
-}
-
-/** What is noted, and fibres for anyone in contact lenses. */
-function sensitivitiesOf({ sensitivities, features }: ClientSnapshot): Sensitivity[] {
-  return SENSITIVITIES.filter((s) => sensitivities.includes(s) || (s === 'fibres' && features.lenses));
 }
 
 /** The finish this skin asks of primer and spray: shine taken from oily skin, given to dry. */
@@ -111,8 +90,7 @@ function skinFinish({ features }: ClientSnapshot): Finish {
 
 function usable(product: Product, step: LookStep, context: FitContext): Candidate[] {
   if (excludedBecause(product, step, context) !== null) return [];
-  const units = context.kit.units.filter((unit) => unit.productId === product.id && shelfLife(unit, product, context.date).state !== 'past');
-  const unit = units.find((u) => u.openedOn !== null) ?? units[0] ?? null;
+  const unit = unitToTake(product, context);
   const reasons: string[] = [];
   let penalty = 0;
   const wish = (kept: boolean, cost: number, reason: string): void => {
@@ -153,29 +131,15 @@ const difference = (deltaE: number | null): string[] => (deltaE === null ? [] : 
 
 type Coloured = Candidate & { readonly product: Product & { lab: Lab } };
 
-const tables = new WeakMap<Kit, Map<string, MixTable>>();
-
-/** Every pair of the candidates, predicted once for a kit and set of candidates. */
-function tableFor(kit: Kit, candidates: readonly Coloured[]): MixTable {
-  let byCandidates = tables.get(kit);
-  if (!byCandidates) tables.set(kit, (byCandidates = new Map()));
-  const key = candidates.map((c) => c.product.id).join();
-  let table = byCandidates.get(key);
-  if (!table) {
-    table = buildMixTable(
-      candidates.map(({ product }) => ({ id: product.id, lab: product.lab, tintingStrength: product.tintingStrength })),
-      { mayMix: (i, j) => familiesAgree(candidates[i]!.product.family, candidates[j]!.product.family) },
-    );
-    byCandidates.set(key, table);
-  }
-  return table;
-}
-
-function mixed(all: readonly Candidate[], kit: Kit, target: Lab, step: LookStep, areaCm2: number): Proposal[] {
+function mixed(all: readonly Candidate[], target: Lab, step: LookStep, areaCm2: number): Proposal[] {
   const coloured = all.filter((c): c is Coloured => c.product.lab !== null && c.unit !== null);
   if (coloured.length < 2) return [];
   const byId = new Map(coloured.map((c) => [c.product.id, c]));
-  const { pairs } = matchBase(target, [], { table: tableFor(kit, coloured), count: COUNT });
+  const table = mixTableOf(
+    coloured.map((c) => c.product),
+    2,
+  );
+  const { pairs } = matchBase(target, [], { table, count: COUNT });
   return pairs.map((mix) => mixProposal(mix, byId, step, areaCm2));
 }
 
@@ -211,7 +175,11 @@ export function colourOfUse(use: readonly Use[]): Lab | null {
   const coloured = use.filter((u): u is Use & { product: { lab: Lab } } => u.product.lab !== null);
   if (coloured.length === 0) return null;
   if (coloured.length === 1) return coloured[0]!.product.lab;
-  const parts = coloured.map((u) => ({ spectrum: reconstructSpectrum(u.product.lab, 'D65', 'oxide').spectrum, parts: u.parts }));
+  const parts = coloured.map((u) => ({
+    spectrum: reconstructSpectrum(u.product.lab, 'D65', 'oxide').spectrum,
+    parts: u.parts * u.product.mgPerMeasure,
+    tintingStrength: u.product.tintingStrength,
+  }));
   return labUnder(mixSpectra(parts), 'D65');
 }
 

@@ -1,10 +1,11 @@
 import { deltaE2000, depthOf, type Lab } from '../colour';
 import type { Kit } from '../kit';
 import { planFromWorn } from './asWorn';
-import type { Chart, ClientSnapshot, Look, Occasion, Step } from './document';
+import { forbidsOf } from './document';
+import type { Chart, ClientSnapshot, Occasion, Step } from './document';
 import type { Stamp } from './fitLook';
 import { colourOfUse, excludedBecause, proposeProducts, productsInWords, wantedColour, type Proposal } from './propose';
-import { skinTarget } from './skinTarget';
+import { skinTarget } from '../shade';
 
 export type RefitChange = {
   readonly stepId: string;
@@ -31,16 +32,9 @@ const WORTH_CHANGING = 0.5;
  * The next version of a chart for a new date, from what was really worn: steps whose colour no longer
  * agrees with her newest reading are matched again, products that cannot be used are replaced, the rest is kept.
  */
-export function refitChart(
-  worn: Chart,
-  client: ClientSnapshot,
-  kit: Kit,
-  occasion: Occasion,
-  stamp: Stamp & { readonly version: number },
-  forbids: Look['forbids'] = { finishes: [], kinds: [] },
-): Refit {
+export function refitChart(worn: Chart, client: ClientSnapshot, kit: Kit, occasion: Occasion, stamp: Stamp & { readonly version: number }): Refit {
   const { steps: planned, carried } = planFromWorn(worn);
-  const context = { client, kit, date: occasion.date, forbids };
+  const context = { client, kit, date: occasion.date, forbids: forbidsOf(worn) };
   const changes: RefitChange[] = carried.map(({ stepId, what }) => ({
     stepId,
     title: worn.steps.find((s) => s.id === stepId)?.title ?? '',

@@ -1,5 +1,7 @@
-import { meanLab, type Lab } from '../colour';
-import type { Skin } from './document';
+import { meanLab, type Lab, type SkinZone } from '../colour';
+
+/** CIELAB by zone, for the zones that were read. */
+export type Skin = { readonly [zone in SkinZone]?: Lab };
 
 export type TargetWeights = { readonly face: number; readonly neck: number; readonly decollete: number };
 /** The base agrees with the whole person: half face, the rest neck and decollete. */

@@ -1,0 +1,34 @@
+import { buildMixTable, type Mixable, type MixTable } from '../colour';
+import { familiesAgree, type Product } from '../kit';
+
+/** A product that has a colour. */
+export type Coloured = Product & { readonly lab: NonNullable<Product['lab']> };
+export const isColoured = (product: Product): product is Coloured => product.lab !== null;
+
+/** What the mix search needs of a product. */
+export function mixableOf({ id, lab, tintingStrength, mgPerMeasure }: Coloured): Mixable {
+  return { id, lab, tintingStrength, mgPerMeasure };
+}
+
+/** Tables kept: one for singles and pairs, one for triples, and the ones before. */
+const KEPT = 4;
+const kept = new Map<string, MixTable>();
+
+/**
+ * Every mix of these products that their families allow, adjusters never alone. The same products give the same
+ * table again without work, however the list came here; a change of colour, strength or measure gives a new one.
+ */
+export function mixTableOf(products: readonly Coloured[], maxProducts: 2 | 3, onProgress?: (share: number) => void): MixTable {
+  const key = JSON.stringify([maxProducts, products.map((p) => [p.id, p.lab, p.tintingStrength, p.mgPerMeasure, p.family, p.kind])]);
+  let table = kept.get(key);
+  kept.delete(key);
+  table ??= buildMixTable(products.map(mixableOf), {
+    maxProducts,
+    mayMix: (i, j) => familiesAgree(products[i]!.family, products[j]!.family),
+    mayLead: (i) => products[i]!.kind !== 'adjuster',
+    onProgress,
+  });
+  kept.set(key, table);
+  if (kept.size > KEPT) kept.delete(kept.keys().next().value!);
+  return table;
+}

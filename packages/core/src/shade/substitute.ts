@@ -1,0 +1,127 @@
+import { COVERAGES, deltaE2000, labUnder, matchBase, reconstructSpectrum, type Coverage, type Lab } from '../colour';
+import { familiesAgree, FINISHES, productName, type Product, type ProductSnapshot, type Unit } from '../kit';
+import { isColoured, mixTableOf, type Coloured } from './mixTables';
+import { besideInWords, layOver, mixedOptics, opticsOf } from './optics';
+import { skinTarget } from './skinTarget';
+import { unitToTake, unusableBecause, type ShadeContext } from './usable';
+
+export type Substitute = {
+  readonly parts: readonly { readonly product: Product; readonly unit: Unit; readonly pumps: number }[];
+  readonly lab: Lab | null;
+  /** CIEDE2000 to the product replaced; null for what has no colour. */
+  readonly deltaE: number | null;
+  /** What both would look like on her skin, the dose adjusted; null without a reading or a colour. */
+  readonly onSkin: { readonly before: Lab; readonly after: Lab; readonly deltaE: number } | null;
+  /** Take this times as much of it to cover as before. */
+  readonly doseFactor: number;
+  /** Colour difference and what else speaks against it; the list is in this order. */
+  readonly cost: number;
+  /** How it differs and what to adjust, in short phrases. */
+  readonly reasons: readonly string[];
+};
+
+/** What being different costs, in units of colour difference. */
+const COST = { finishStep: 0.8, textureStep: 0.7, coverageStep: 0.6, family: 1, mix: 0.3, unopened: 0.15 } as const;
+const COVERAGE_ORDER = Object.keys(COVERAGES) as readonly Coverage[];
+/** Textures in order from runny to dry: neighbours replace each other with ease. */
+const TEXTURE_ORDER: readonly Product['texture'][] = ['liquid', 'gel', 'cream', 'stick', 'pencil', 'pressed', 'loose'];
+
+export type SubstituteOptions = {
+  readonly count?: number;
+  readonly doseMgPerCm2?: number;
+  /** Products that are not at hand that day. */
+  readonly notPacked?: readonly string[];
+  /** Finishes and kinds the look does not allow. */
+  readonly forbids?: { readonly finishes: readonly Product['finish'][]; readonly kinds: readonly Product['kind'][] };
+};
+
+/**
+ * The nearest of the kit to a product that cannot be used: by colour, finish, coverage, texture and family, singles and
+ * for bases also mixes, with how far off each is, the dose that covers alike and the result on her skin.
+ */
+export function substitute(product: ProductSnapshot, context: ShadeContext, options: SubstituteOptions = {}): Substitute[] {
+  const { count = 5, notPacked = [], forbids = { finishes: [], kinds: [] } } = options;
+  const usable = context.kit.products.filter(
+    (p) =>
+      p.id !== product.id &&
+      (p.kind === product.kind || (product.kind === 'base' && p.kind === 'adjuster')) &&
+      !notPacked.includes(p.id) &&
+      !forbids.finishes.includes(p.finish) &&
+      !forbids.kinds.includes(p.kind) &&
+      unusableBecause(p, context) === null &&
+      unitToTake(p, context) !== null,
+  );
+  const lookAt = scorer(product, context, options.doseMgPerCm2 ?? 1);
+  if (product.lab === null)
+    return usable
+      .map((p) => lookAt([{ product: p, pumps: 1 }], null))
+      .sort((a, b) => a.cost - b.cost)
+      .slice(0, count);
+  const wanted = product.lab;
+  const coloured = usable.filter(isColoured);
+  const singles = coloured.filter((p) => p.kind === product.kind).map((p) => lookAt([{ product: p, pumps: 1 }], p.lab));
+  const byId = new Map(coloured.map((p) => [p.id, p]));
+  const pairs =
+    product.kind === 'base' && coloured.length > 1
+      ? matchBase(wanted, [], { table: mixTableOf(coloured, 2), count }).pairs.map((mix) =>
+          lookAt(
+            mix.parts.map(({ id, pumps }) => ({ product: byId.get(id)!, pumps })),
+            mix.lab,
+          ),
+        )
+      : [];
+  return [...singles, ...pairs].sort((a, b) => a.cost - b.cost).slice(0, count);
+}
+
+function scorer(product: ProductSnapshot, context: ShadeContext, dose: number) {
+  const skin = skinTarget(context.client.skin);
+  const ground = skin ? reconstructSpectrum(skin, 'D65', 'skin').spectrum : null;
+  const colouredBefore = product.lab ? { lab: product.lab, coverage: product.coverage } : null;
+  const opticsBefore = colouredBefore ? opticsOf(colouredBefore) : null;
+  return (members: readonly { readonly product: Product; readonly pumps: number }[], lab: Lab | null): Substitute => {
+    const lead = [...members].sort((a, b) => b.pumps * b.product.mgPerMeasure - a.pumps * a.product.mgPerMeasure)[0]!.product;
+    const deltaE = product.lab && lab ? deltaE2000(product.lab, lab) : null;
+    const coloured = members.flatMap(({ product: p, pumps }) => (isColoured(p) ? [{ product: p as Coloured, mg: pumps * p.mgPerMeasure }] : []));
+    const optics = lab && coloured.length > 0 ? mixedOptics(coloured) : null;
+    const doseFactor = optics && opticsBefore ? clamp(opticsBefore.scattering / optics.scattering, 0.25, 4) : 1;
+    const reasons: string[] = [];
+    let cost = deltaE ?? 0;
+    const against = (amount: number, words: string): void => {
+      if (amount === 0) return;
+      cost += amount;
+      reasons.push(words);
+    };
+    if (deltaE !== null) reasons.push(`${deltaE.toFixed(1)} off, ${besideInWords(product.lab!, lab!)}`);
+    against(COST.finishStep * stepsApart(FINISHES, product.finish, lead.finish), `${lead.finish} instead of ${product.finish}`);
+    against(COST.textureStep * Math.min(2, stepsApart(TEXTURE_ORDER, product.texture, lead.texture)), `${lead.texture} instead of ${product.texture}`);
+    against(COST.coverageStep * stepsApart(COVERAGE_ORDER, product.coverage, lead.coverage), `${lead.coverage} coverage instead of ${product.coverage}`);
+    against(familiesAgree(product.family, lead.family) ? 0 : COST.family, `${lead.family} instead of ${product.family}: look at what lies under and over it`);
+    against(members.length > 1 ? COST.mix : 0, `mix ${members.map((m) => m.pumps).join(' : ')}`);
+    if (Math.abs(doseFactor - 1) > 0.15) reasons.push(`take ${doseFactor.toFixed(1)} times the dose to cover alike`);
+    const parts = members.map(({ product: p, pumps }) => ({ product: p, pumps, unit: unitToTake(p, context)! }));
+    against(parts.some((p) => p.unit.openedOn === null) ? COST.unopened : 0, 'would be opened');
+    return { parts, lab, deltaE, onSkin: ground && optics && opticsBefore ? onSkin() : null, doseFactor, cost, reasons };
+
+    function onSkin(): Substitute['onSkin'] {
+      const before = labUnder(layOver(ground!, opticsBefore!, dose), 'D65');
+      const after = labUnder(layOver(ground!, optics!, dose * doseFactor), 'D65');
+      return { before, after, deltaE: deltaE2000(before, after) };
+    }
+  };
+}
+
+const clamp = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value));
+
+function stepsApart<T>(order: readonly T[], one: T, other: T): number {
+  return Math.abs(order.indexOf(one) - order.indexOf(other));
+}
+
+/** Why a product has to be replaced for this client that day, in words; null when nothing speaks against it. */
+export function needsSubstitute(product: ProductSnapshot, context: ShadeContext, notPacked: readonly string[] = []): string | null {
+  const current = context.kit.products.find((p) => p.id === product.id);
+  if (!current) return `${productName(product)} is no longer in the kit`;
+  const why = unusableBecause(current, context);
+  if (why) return `${productName(product)}: ${why}`;
+  if (notPacked.includes(product.id)) return `${productName(product)} is not packed`;
+  return unitToTake(current, context) ? null : `${productName(product)} is not in any case`;
+}

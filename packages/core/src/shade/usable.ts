@@ -1,0 +1,66 @@
+import { matchAllergens, SENSITIVITIES, type Sensitivity } from '../care';
+import type { Coverage } from '../colour';
+import type { Features, Landmarks } from '../face';
+import { shelfLife, type Family, type Finish, type Kit, type Product, type Texture, type Unit } from '../kit';
+import type { Skin } from './skinTarget';
+
+/** What shades are chosen for: skin, what is known of the face, and what she must not meet. */
+export type ShadeClient = {
+  readonly skin: Skin;
+  readonly features: Features;
+  readonly landmarks: Landmarks;
+  readonly sensitivities: readonly string[];
+};
+
+export type ShadeContext = {
+  readonly client: ShadeClient;
+  readonly kit: Kit;
+  /** The day of use as YYYY-MM-DD. */
+  readonly date: string;
+};
+
+/** Wishes a product must meet; an empty or missing list lets everything through. */
+export type ShadeFilter = {
+  readonly textures?: readonly Texture[];
+  readonly finishes?: readonly Finish[];
+  readonly coverages?: readonly Coverage[];
+  readonly families?: readonly Family[];
+  /** Also what is not owned. */
+  readonly unowned?: boolean;
+};
+
+/** What is noted, and fibres for anyone in contact lenses. */
+export function sensitivitiesOf({ sensitivities, features }: Pick<ShadeClient, 'sensitivities' | 'features'>): Sensitivity[] {
+  return SENSITIVITIES.filter((s) => sensitivities.includes(s) || (s === 'fibres' && features.lenses));
+}
+
+/** Why a product must not or cannot be used on this client that day, whatever the step; null when it can. */
+export function unusableBecause(product: Product, context: ShadeContext): string | null {
+  if (product.withdrawn) return 'withdrawn';
+  const allergen = matchAllergens(product.ingredients, sensitivitiesOf(context.client))[0];
+  if (allergen) return `contains ${allergen.ingredient} (${allergen.sensitivity})`;
+  const units = context.kit.units.filter((unit) => unit.productId === product.id);
+  if (units.length > 0 && units.every((unit) => shelfLife(unit, product, context.date).state === 'past')) return 'every unit is past its shelf life';
+  if (units.length > 0 && units.every((unit) => unit.remainingMg <= 0)) return 'used up';
+  return null;
+}
+
+/** Which wish a product does not meet, in words; null when it meets them all. */
+export function filteredBecause(product: Product, filter: ShadeFilter): string | null {
+  const misses = <T extends string>(wanted: readonly T[] | undefined, has: T): boolean => wanted !== undefined && wanted.length > 0 && !wanted.includes(has);
+  if (misses(filter.textures, product.texture)) return `its texture is ${product.texture}`;
+  if (misses(filter.finishes, product.finish)) return `its finish is ${product.finish}`;
+  if (misses(filter.coverages, product.coverage)) return `its coverage is ${product.coverage}`;
+  if (misses(filter.families, product.family)) return `its family is ${product.family}`;
+  return null;
+}
+
+/** The unit to take: opened before unopened, the one that ends soonest first; null when none can be used. */
+export function unitToTake(product: Product, { kit, date }: Pick<ShadeContext, 'kit' | 'date'>): Unit | null {
+  const order = (unit: Unit): string => `${unit.openedOn === null ? 1 : 0} ${shelfLife(unit, product, date).until ?? ''}`;
+  return (
+    kit.units
+      .filter((unit) => unit.productId === product.id && unit.remainingMg > 0 && shelfLife(unit, product, date).state !== 'past')
+      .sort((a, b) => order(a).localeCompare(order(b)))[0] ?? null
+  );
+}
