@@ -5,6 +5,7 @@ export { reconstructSpectrum, type Reconstruction, type SpectrumMethod } from '.
 export {
   absorptionOverScattering,
   COVERAGES,
+  filmMap,
   filmOver,
   layerOver,
   mixSpectra,
@@ -16,6 +17,6 @@ export {
 } from './kubelkaMunk';
 export { depthInWords, depthOf, ita, lightnessAtDepth, shiftDepth, undertoneOf, type Undertone, type UndertoneReading } from './depth';
 export { driftBetween, summariseReadings, type Drift, type SampleSummary } from './readings';
-export { buildMixTable, pumpRatios, searchMixTable, type Mix, type Mixable, type MixTable } from './mixTable';
-export { differenceInWords, matchBase, type BaseMatches, type MatchOptions } from './matchBase';
+export { buildMixTable, pumpRatios, searchMixTable, type Mix, type Mixable, type MixTable, type MixTableOptions } from './mixTable';
+export { differenceInWords, matchBase, TRIPLE_GAIN, type BaseMatches, type MatchOptions } from './matchBase';
 export { isPlausibleSkin, simulateSample, SKIN_ZONE_NAMES, SKIN_ZONES, skinByZone, type SkinZone } from './simulatedReader';

@@ -52,6 +52,13 @@ export function filmOver(background: number, masstone: number, sx: number): numb
   return ((e * inverse - masstone) * background + (1 - e)) / ((e - 1) * background + (inverse - masstone * e));
 }
 
+/** The same film as a Moebius map of what lies beneath, R -> (al R + be) / (ga R + 1): films over films multiply as 2x2 matrices. */
+export function filmMap(masstone: number, sx: number): readonly [al: number, be: number, ga: number] {
+  const e = exp(-(1 / masstone - masstone) * sx);
+  const d = 1 / masstone - masstone * e;
+  return [(e / masstone - masstone) / d, (1 - e) / d, (e - 1) / d];
+}
+
 /** {@link filmOver} on all 36 bands. */
 export function layerOver(background: Spectrum, film: Film): Spectrum {
   return background.map((r, i) => filmOver(r, film.masstone[i]!, film.sx));

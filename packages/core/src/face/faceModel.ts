@@ -1,5 +1,5 @@
 import { clamp } from '../math';
-import { BROW, CREASE, EAR_ATTACHMENT, HAIRLINE, LOWER_LID, NECK, OUTLINE, SMILE_LINE, UPPER_LID } from './canonicalLines';
+import { BROW, CREASE, EAR, EAR_ATTACHMENT, HAIRLINE, LOWER_LID, NECK, OUTLINE, SMILE_LINE, UPPER_LID } from './canonicalLines';
 import { mirrored, throughPoints } from './curve';
 import { faceWarp, type FaceWarp } from './faceWarp';
 import { PLAIN_FEATURES, type Features } from './features';
@@ -38,6 +38,8 @@ export type FaceModel = {
   /** Hairline, sides and chin as one closed outline. */
   readonly outline: Polygon;
   readonly neck: Polygon;
+  /** The ears, client's left first. */
+  readonly ears: readonly [Polygon, Polygon];
   readonly left: HalfFace;
   readonly right: HalfFace;
   /** Hairline to chin over cheekbone width. */
@@ -98,6 +100,7 @@ function build(landmarks: Landmarks, features: Features): FaceModel {
     midline,
     outline,
     neck,
+    ears: [warped(EAR, 1), warped(EAR.map(mirror), 1)],
     left: half('left'),
     right: half('right'),
     lengthRatio: (landmarks.gnathion[1] - landmarks.hairline_c[1]) / cheek,
