@@ -1,4 +1,4 @@
-import type { ChairEvent, Chart, Features, Kit, Lab, Look, Measurements, Sensitivity, Skin, SkinZone } from '@toile/core';
+import type { ChairEvent, Chart, Features, Kit, Lab, Look, Measurements, Palette, Sensitivity, Skin, SkinZone } from '@toile/core';
 import type { Role } from './roles';
 
 export type SessionAnswer = {
@@ -25,6 +25,15 @@ export type ReadingAnswer = {
   readonly source: 'reader' | 'typed' | 'import';
   readonly zones: { readonly [zone in SkinZone]?: readonly Lab[] };
   readonly skin: Skin;
+  /** Places beside the usual zones: a spot that differs, or any other. */
+  readonly extras: readonly ExtraReading[];
+};
+
+export type ExtraReading = {
+  readonly name: string;
+  /** The zone it lies in: the skin it is compared with. */
+  readonly beside: SkinZone;
+  readonly samples: readonly Lab[];
 };
 
 export type ClientAnswer = {
@@ -94,5 +103,23 @@ export type LookSummary = {
   readonly stepCount: number;
 };
 export type LookAnswer = { readonly look: Look };
-export type KitAnswer = Kit;
+export type KitAnswer = Kit & {
+  /** Revision of each product and unit by id: what an edit starts from. */
+  readonly revisions: Readonly<Record<string, number>>;
+};
+export type PaletteAnswer = { readonly palette: Palette; readonly revision: number };
+export type LedgerEntry = {
+  readonly id: string;
+  readonly at: string;
+  readonly by: string;
+  /** Mg put in (above zero) or taken out. */
+  readonly mg: number;
+  readonly reason: 'bought' | 'chart' | 'count';
+  readonly note: string;
+  readonly chartId: string | null;
+};
+export type LedgerAnswer = { readonly unitId: string; readonly remainingMg: number; readonly entries: readonly LedgerEntry[] };
+export type ImportKitAnswer = { readonly products: number; readonly units: number; readonly leftOut: number };
+export type ProductUsesAnswer = { readonly charts: readonly ChartSummary[] };
+export type SubstitutionAnswer = { readonly changed: readonly { readonly chartId: string; readonly version: number }[] };
 export type SampleAnswer = { readonly lab: Lab; readonly illuminant: 'D65'; readonly simulated: true };

@@ -1,6 +1,7 @@
 export * from './answers';
 export * from './client';
 export * from './errors';
+export * from './kit';
 export * from './newId';
 export * from './roles';
 export * from './routes';

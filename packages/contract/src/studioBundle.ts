@@ -5,6 +5,7 @@ import {
   FeaturesSchema,
   LookSchema,
   OCCASIONS,
+  PaletteSchema,
   ProductSchema,
   SKIN_ZONES,
   UnitSchema,
@@ -60,6 +61,7 @@ export const StudioBundleSchema = Type.Object(
     ),
     products: Type.Array(ProductSchema),
     units: Type.Array(UnitSchema),
+    palettes: Type.Optional(Type.Array(PaletteSchema)),
     looks: Type.Array(LookSchema),
     parties: Type.Array(Type.Object({ id, name: text, date: text, place: text, notes: text }, closed)),
     visits: Type.Array(

@@ -1,4 +1,4 @@
-import { array, mixed, number, object, string, type InferType } from 'yup';
+import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
 import {
   ChartSchema,
   DeviationSchema,
@@ -42,16 +42,39 @@ export const readingInputSchema = object({
   zones: object(Object.fromEntries(SKIN_ZONES.map((zone) => [zone, samples.default(undefined)])))
     .noUnknown('${unknown} is not a zone')
     .test('some', 'Read at least one zone', (value) => Object.values(value ?? {}).some((v) => v !== undefined)),
+  extras: array()
+    .of(
+      object({
+        name: string().trim().required('Name the place').max(60, 'At most 60 letters'),
+        beside: string()
+          .oneOf([...SKIN_ZONES])
+          .required('Say which zone it lies in'),
+        samples: samples.required(),
+      }).noUnknown('${unknown} is not known here'),
+    )
+    .max(20, 'At most 20 places')
+    .default([]),
 }).noUnknown('${unknown} is not known here');
-export type ReadingInput = Omit<InferType<typeof readingInputSchema>, 'zones'> & { zones: { readonly [zone in SkinZone]?: readonly Lab[] } };
+export type ReadingInput = Omit<InferType<typeof readingInputSchema>, 'zones' | 'extras'> & {
+  zones: { readonly [zone in SkinZone]?: readonly Lab[] };
+  extras: readonly { readonly name: string; readonly beside: SkinZone; readonly samples: readonly Lab[] }[];
+};
 
+const place = number().integer().min(0).max(11);
+/** What the stand-in reader is held to: a zone of a client, a spot in it, or a pan of a palette. */
 export const sampleRequestSchema = object({
-  clientId: uuid().required(),
+  clientId: uuid(),
   zone: string()
     .oneOf([...SKIN_ZONES])
-    .required('Choose a zone'),
-}).noUnknown();
-export type SampleRequest = { clientId: string; zone: SkinZone };
+    .when('clientId', ([clientId], schema) => (clientId === undefined ? schema : schema.required('Choose a zone'))),
+  spot: boolean().default(false),
+  pan: object({ paletteId: uuid().required(), row: place.required(), column: place.required() }).default(undefined).noUnknown(),
+})
+  .noUnknown()
+  .test('one', 'Hold the reader to skin or to a pan', (value) => (value.clientId === undefined) !== (value.pan === undefined));
+export type SampleRequest =
+  | { readonly clientId: string; readonly zone: SkinZone; readonly spot?: boolean; readonly pan?: undefined }
+  | { readonly clientId?: undefined; readonly pan: { readonly paletteId: string; readonly row: number; readonly column: number } };
 
 const chartPart = documentPart<Chart>(ChartSchema, 'The chart');
 export const newChartSchema = object({ chart: chartPart.required(), visitId: uuid().nullable().default(null) }).noUnknown('${unknown} is not known here');

@@ -1,6 +1,6 @@
 import type { ColumnType, Generated } from 'kysely';
-import type { ChairEvent, Chart, Features, Lab, Look, Measurements, Product, Sensitivity, SkinZone, Unit } from '@toile/core';
-import type { Role } from '@toile/contract';
+import type { ChairEvent, Chart, Features, Lab, Look, Measurements, Palette, Product, Sensitivity, SkinZone, Unit } from '@toile/core';
+import type { ExtraReading, LedgerEntry, Role } from '@toile/contract';
 
 /** A jsonb column: read as a value, written as JSON text. */
 type Json<T> = ColumnType<T, string, string>;
@@ -37,10 +37,26 @@ export type Database = {
     by_name: string;
     source: 'reader' | 'typed' | 'import';
     zones: Json<{ readonly [zone in SkinZone]?: readonly Lab[] }>;
+    extras: ColumnType<readonly ExtraReading[], string | undefined, string>;
   };
   simulated_skins: { studio_id: string; client_id: string; skin: Json<{ readonly [zone in SkinZone]?: Lab }> };
   products: { studio_id: string; id: string; revision: Generated<number>; document: Json<Product> };
   units: { studio_id: string; id: string; product_id: string; revision: Generated<number>; document: Json<Unit> };
+  unit_ledger: {
+    studio_id: string;
+    id: string;
+    unit_id: string;
+    at: Created;
+    by_name: string;
+    mg: number;
+    reason: LedgerEntry['reason'];
+    note: string;
+    chart_id: string | null;
+    version: number | null;
+    step_id: string | null;
+    seq: Generated<string>;
+  };
+  palettes: { studio_id: string; id: string; revision: Generated<number>; document: Json<Palette> };
   look_versions: { studio_id: string; look_id: string; version: number; name: string; document: Json<Look>; created_at: Created };
   parties: { studio_id: string; id: string; revision: Generated<number>; name: string; date: Day; place: string; notes: string };
   visits: {
@@ -79,6 +95,8 @@ export const STUDIO_TABLES = [
   'simulated_skins',
   'products',
   'units',
+  'unit_ledger',
+  'palettes',
   'look_versions',
   'parties',
   'visits',
@@ -92,6 +110,7 @@ export const STUDIO_TABLES = [
 /** Tables the app may add to and read but never change. */
 export const APPEND_ONLY = [
   'readings',
+  'unit_ledger',
   'look_versions',
   'charts',
   'chart_versions',

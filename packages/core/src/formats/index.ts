@@ -1,3 +1,20 @@
 export { canonicalJson, documentHash } from './canonicalJson';
 export { readDocument, type DocumentProblem, type ReadResult } from './readDocument';
 export { readChart, readLook, writeChart, writeLook } from './chartJson';
+export { readCgats, writeCgats, type CgatsProblem, type CgatsReading, type CgatsSample } from './cgats';
+export { writeGimpPalette } from './gimpPalette';
+export {
+  guessMapping,
+  KIT_COLUMN_NAMES,
+  nameKey,
+  NEEDED_COLUMNS,
+  readKitCsv,
+  writeKitCsv,
+  type ColumnMapping,
+  type KitColumn,
+  type KitCsv,
+  type KitCsvRow,
+  type KitRowProblem,
+  type NewProduct,
+  type NewUnit,
+} from './kitCsv';

@@ -23,3 +23,16 @@ export {
 } from './product';
 export { shelfLife, type ShelfLife } from './shelfLife';
 export { doseFor, measuresFor, TOOL_LOSS, TOOLS, type Dose, type Tool } from './doseFor';
+export {
+  arrangePalette,
+  ARRANGEMENTS,
+  cellName,
+  movePan,
+  panAt,
+  paletteProblems,
+  PaletteSchema,
+  type Arrangement,
+  type Cell,
+  type Palette,
+  type Pan,
+} from './palette';

@@ -38,3 +38,5 @@ export { asWorn, planFromWorn, type ChairEvent } from './asWorn';
 export { refitChart, type Refit, type RefitChange } from './refitChart';
 export { diffCharts, type ChartDifference } from './diffCharts';
 export { nextVersion } from './nextVersion';
+export { takenFromUnits, usedInStep } from './amountsUsed';
+export { substituteInChart } from './substituteInChart';

@@ -22,6 +22,8 @@ import {
 } from '.';
 
 const six = (spectrum: Float64Array): Surface => ({ width: 1, height: 1, bands: Float32Array.from(toSixBands(spectrum)) });
+/** Far quicker than comparing element by element. */
+const same = (a: Uint8ClampedArray, b: Uint8ClampedArray) => Buffer.from(a.buffer).equals(Buffer.from(b.buffer));
 const whole = { x: 0, y: 0, width: 1, height: 1 };
 const full: Mask = { ...whole, cover: Float32Array.of(1) };
 const labOfSix = (bands: Float32Array, light: Illuminant): Lab => {
@@ -146,7 +148,7 @@ describe('a painted face', () => {
     const once = painted();
     const again = painted(layers.slice(0, 1));
     paintFace(ground, layers, { light: 'daylight', eaten: 0 }, again, { x: 0, y: 0, width: frame.width, height: frame.height });
-    expect(Buffer.compare(again, once)).toBe(0);
+    expect(same(again, once)).toBe(true);
     const part = { x: 40, y: 60, width: 50, height: 40 };
     const local = painted(layers.slice(0, 1));
     paintFace(ground, layers, { light: 'daylight', eaten: 0 }, local, part);
@@ -154,7 +156,7 @@ describe('a painted face', () => {
       for (let x = part.x; x < part.x + part.width; x += 7) expect(local[4 * (frame.width * y + x)]).toBe(once[4 * (frame.width * y + x)]);
   });
 
-  test('a camera that eats everything shows the bare face', () => expect(Buffer.compare(painted(layers, 'daylight', 1), painted([], 'daylight', 0))).toBe(0));
+  test('a camera that eats everything shows the bare face', () => expect(same(painted(layers, 'daylight', 1), painted([]))).toBe(true));
 
   test('a scattering powder whitens the flash, not the day', () => {
     const powder = product(77, 'powder', [64, 12, 19], { texture: 'loose', finish: 'shimmer', ingredients: ['silica'], coverage: 'sheer' });

@@ -1,0 +1,141 @@
+import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
+import {
+  COVERAGE_WORDS,
+  FAMILIES,
+  FINISHES,
+  KIT_COLUMN_NAMES,
+  MEASURES,
+  paletteProblems,
+  PaletteSchema,
+  PRODUCT_KINDS,
+  TEXTURES,
+  type ColumnMapping,
+  type Lab,
+  type Palette,
+  type Product,
+  type Unit,
+} from '@toile/core';
+import { Value } from '@sinclair/typebox/value';
+import { uuid } from './client';
+
+const unknown = '${unknown} is not known here';
+const name = (what: string) => string().trim().required(`Write the ${what}`).max(200, 'At most 200 letters');
+const oneOf = <T extends string>(words: readonly T[], what: string) =>
+  string()
+    .oneOf([...words], `Choose a ${what}`)
+    .required(`Choose a ${what}`);
+
+/** A surface colour typed or read: what CIELAB can hold at all. */
+const surfaceLab = mixed<Lab>(
+  (value): value is Lab => Array.isArray(value) && value.length === 3 && value.every((v) => typeof v === 'number' && Number.isFinite(v)),
+)
+  .typeError('Three numbers: L*, a* and b*')
+  .test('surface', 'No surface has this colour: L* is 0 to 100, a* and b* within 128 of 0', (value) => {
+    if (value === undefined || value === null) return true;
+    return value[0] >= 0 && value[0] <= 100 && Math.abs(value[1]) <= 128 && Math.abs(value[2]) <= 128;
+  });
+
+/** A product as it is added or changed. */
+export const productInputSchema = object({
+  id: uuid().required(),
+  maker: name('maker'),
+  line: name('line'),
+  shade: name('shade'),
+  kind: oneOf(PRODUCT_KINDS, 'kind'),
+  lab: surfaceLab.nullable().defined(),
+  coverage: oneOf(COVERAGE_WORDS, 'coverage'),
+  finish: oneOf(FINISHES, 'finish'),
+  texture: oneOf(TEXTURES, 'texture'),
+  family: oneOf(FAMILIES, 'family'),
+  ingredients: array().of(string().trim().required().max(200, 'At most 200 letters each')).max(200, 'At most 200').default([]),
+  measure: oneOf(MEASURES, 'measure'),
+  mgPerMeasure: number()
+    .typeError('A number of milligrams')
+    .moreThan(0, 'More than 0 mg')
+    .max(5000, 'At most 5000 mg')
+    .required('How much one measure holds, in mg'),
+  tintingStrength: number().typeError('A number').moreThan(0, 'More than 0').max(20, 'At most 20').default(1),
+  monthsAfterOpening: number()
+    .typeError('A number of months')
+    .integer('Whole months')
+    .min(1, 'At least 1')
+    .max(60, 'At most 60')
+    .required('Months it is good for once opened'),
+  withdrawn: boolean().default(false),
+  singleUse: boolean().default(false),
+  eyeSafe: boolean().default(false),
+  flashGrade: number().oneOf([0, 1, 2, 3], 'From 0, nothing, to 3, plainly').optional(),
+}).noUnknown(unknown);
+export type ProductInput = Product;
+
+const openedOn = string()
+  .nullable()
+  .default(null)
+  .test(
+    'date',
+    'A date, as 2031-05-14',
+    (value) => value === null || value === undefined || (/^\d{4}-\d{2}-\d{2}$/.test(value) && !Number.isNaN(Date.parse(`${value}T00:00:00Z`))),
+  );
+
+/** A unit: one bottle, pan or stick that is owned. */
+export const unitInputSchema = object({
+  id: uuid().required(),
+  productId: uuid().required('Choose the product'),
+  openedOn,
+  remainingMg: number().typeError('A number of milligrams').min(0, 'Not less than nothing').max(1e7, 'At most 10 kg').required('How much is in it, in mg'),
+  place: string().trim().default('').max(120, 'At most 120 letters'),
+}).noUnknown(unknown);
+export type UnitInput = Unit;
+
+/** A correction by hand: how much is really left. */
+export const countInputSchema = object({
+  id: uuid().required(),
+  remainingMg: number().typeError('A number of milligrams').min(0, 'Not less than nothing').max(1e7, 'At most 10 kg').required('How much is left, in mg'),
+  note: string().trim().default('').max(200, 'At most 200 letters'),
+}).noUnknown(unknown);
+export type CountInput = InferType<typeof countInputSchema>;
+
+export const paletteInputSchema = object({
+  palette: mixed<Palette>((value): value is Palette => Value.Check(PaletteSchema, value))
+    .typeError('A palette has a name, 1 to 12 rows and columns, and pans with row, column and product')
+    .required()
+    .test('places', 'doubled', function (value) {
+      const first = value ? paletteProblems(value)[0] : undefined;
+      return first ? this.createError({ message: first.message }) : true;
+    }),
+}).noUnknown(unknown);
+export type PaletteInput = { palette: Palette };
+
+/** A kit file: its text, which header holds what, and whether rows that are wrong are left out or stop everything. */
+export const importKitSchema = object({
+  text: string().required('Choose a file').max(6_000_000, 'The file is larger than 6 MB. Split it.'),
+  mapping: mixed<ColumnMapping>(
+    (value): value is ColumnMapping =>
+      value !== null &&
+      typeof value === 'object' &&
+      Object.entries(value).every(([key, header]) => KIT_COLUMN_NAMES.some((c) => c === key) && typeof header === 'string'),
+  )
+    .typeError('A header for each column')
+    .required(),
+  leaveOutWrong: boolean().default(false),
+}).noUnknown(unknown);
+export type ImportKit = { text: string; mapping: ColumnMapping; leaveOutWrong: boolean };
+
+/** A substitute put in place of a product: in one chart, or in each of these. */
+export const substitutionSchema = object({
+  chartIds: array().of(uuid().required()).min(1, 'Choose at least one chart').max(500, 'At most 500 charts at once').required(),
+  parts: array()
+    .of(
+      object({
+        productId: uuid().required(),
+        unitId: uuid().required(),
+        pumps: number().integer().min(1, 'At least 1').max(12, 'At most 12').required(),
+      }).noUnknown(unknown),
+    )
+    .min(1, 'At least one product')
+    .max(3, 'At most three products')
+    .required(),
+  doseFactor: number().min(0.1).max(10).default(1),
+  reason: string().trim().default('').max(2000, 'At most 2000 letters'),
+}).noUnknown(unknown);
+export type SubstitutionInput = InferType<typeof substitutionSchema>;

@@ -1,0 +1,194 @@
+import fc from 'fast-check';
+import { COVERAGE_WORDS, FAMILIES, FINISHES, MEASURES, PRODUCT_KINDS, TEXTURES, type Kit, type Product } from '../kit';
+import { deltaE2000, labUnder, reconstructSpectrum, xyzToLab, type Lab } from '../colour';
+import { id, KIT, product } from '../look/look.testing';
+import { guessMapping, KIT_COLUMN_NAMES, readCgats, readKitCsv, writeCgats, writeGimpPalette, writeKitCsv } from '.';
+
+const HEAD = 'maker,line,shade,kind,L*,a*,b*';
+
+describe('kit CSV', () => {
+  const text = fc
+    .string({ minLength: 1, maxLength: 12 })
+    .map((s) => s.replace(/[\r\n\uFEFF]/g, ' ').trim())
+    .filter((s) => s !== '' && !s.startsWith("'"));
+  const number = (min: number, max: number) => fc.double({ min, max, noNaN: true }).map((v) => Math.round(v * 100) / 100 + 0);
+  const anyProduct = fc.record({
+    maker: text,
+    line: text,
+    shade: text,
+    kind: fc.constantFrom(...PRODUCT_KINDS),
+    lab: fc.option(fc.tuple(number(0, 100), number(-60, 60), number(-60, 60))),
+    coverage: fc.constantFrom(...COVERAGE_WORDS),
+    finish: fc.constantFrom(...FINISHES),
+    texture: fc.constantFrom(...TEXTURES),
+    family: fc.constantFrom(...FAMILIES),
+    measure: fc.constantFrom(...MEASURES),
+    mgPerMeasure: number(1, 900),
+    withdrawn: fc.boolean(),
+  });
+
+  test('what is written is read back, whatever the names hold', () => {
+    fc.assert(
+      fc.property(
+        fc.uniqueArray(anyProduct, { maxLength: 5, minLength: 1, selector: (p) => `${p.maker} ${p.line} ${p.shade} ${p.kind}`.toLowerCase() }),
+        (list) => {
+          const products = list.map((p, i): Product => ({ ...product(i, p.kind, null), ...p, ingredients: ['water', 'mica'] }));
+          const kit: Kit = {
+            products,
+            units: products
+              .slice(0, 2)
+              .map((p, i) => ({ id: id(700 + i), productId: p.id, openedOn: i ? null : '2031-02-03', remainingMg: 120.5, place: 'case 1' })),
+          };
+          const read = readKitCsv(writeKitCsv(kit));
+          expect(read.problems).toEqual([]);
+          expect(read.rows.flatMap((r) => r.problems)).toEqual([]);
+          expect(read.rows.map((r) => r.product)).toEqual(products.map(({ id: _, ...p }) => p));
+          expect(read.rows.flatMap((r) => r.unit ?? [])).toEqual(kit.units.map(({ id: _, productId: _p, ...u }) => u));
+        },
+      ),
+      { numRuns: 60, seed: 2 },
+    );
+  });
+
+  test('byte-order mark, semicolons and decimal commas', () => {
+    const { rows, problems } = readKitCsv('\uFEFFMaker;Line;Shade;Kind;L*;a*;b*;mg per measure\r\nOrdway;Veil;V1;base;64,5;12,1;18;170,5\r\n\r\n');
+    expect(problems).toEqual([]);
+    expect(rows[0]!.product).toMatchObject({ maker: 'Ordway', lab: [64.5, 12.1, 18], mgPerMeasure: 170.5 });
+  });
+
+  test('rows that are wrong say line, column and what is expected; the good ones stand', () => {
+    const { rows } = readKitCsv(
+      [
+        HEAD,
+        'Ordway,Veil,V1,base,64,12,18',
+        'Ordway,Veil,V2,bass,64,12,18',
+        'Ordway,Veil,V3,base,640,12,18',
+        'Ordway,Veil,V4,base,64,,18',
+        ',Veil,V5,base,,,',
+        'Ordway,Veil,V6,base,a,b,c',
+      ].join('\n'),
+    );
+    expect(rows.map((r) => [r.line, r.product !== null, r.problems.map((p) => `${p.column} ${p.message}`)])).toEqual([
+      [2, true, []],
+      [3, false, [expect.stringMatching(/^kind “bass” is not one of prep, primer/)]],
+      [4, false, ['L* 640 is outside 0 to 100']],
+      [5, false, ['a* is missing: a colour has all three of L*, a*, b*, or none']],
+      [6, false, ['maker is empty']],
+      [7, false, ['L* “a” is not a number', 'a* “b” is not a number', 'b* “c” is not a number']],
+    ]);
+  });
+
+  test.each([
+    ['', /empty/],
+    [HEAD, /no rows/],
+    ['a,b\n1,2', /Say which column holds maker, line, shade, kind/],
+    [`${HEAD}\n"Ordway,Veil,V1,base,1,2,3`, /never closes/],
+  ])('a file that cannot be used says why: %j', (text, words) => {
+    const read = readKitCsv(text);
+    expect(read.problems[0]).toMatch(words);
+    expect(read.rows).toEqual([]);
+  });
+
+  test('ten thousand rows are read; twenty thousand and one are not', () => {
+    const rows = (n: number) => [HEAD, ...Array.from({ length: n }, (_, i) => `Ordway,Veil,V${i},base,64,12,18`)].join('\n');
+    expect(readKitCsv(rows(10_000)).rows.filter((r) => r.product)).toHaveLength(10_000);
+    expect(readKitCsv(rows(20_001)).problems[0]).toMatch(/at most 20000/);
+  });
+
+  test('columns by other names are guessed, and can be said', () => {
+    expect(guessMapping(['Brand', 'Range', 'Colour', 'Type', 'PAO'])).toEqual({
+      maker: 'Brand',
+      line: 'Range',
+      shade: 'Colour',
+      kind: 'Type',
+      'months after opening': 'PAO',
+    });
+    const odd = 'who,what,which,sort\nOrdway,Veil,V1,base';
+    expect(readKitCsv(odd, { mapping: { maker: 'who', line: 'what', shade: 'which', kind: 'sort' } }).rows[0]!.product).toMatchObject({ shade: 'V1' });
+    expect(new Set(KIT_COLUMN_NAMES).size).toBe(KIT_COLUMN_NAMES.length);
+  });
+
+  test('a product of the kit is known again; one product with two colours is questioned; dates must be days', () => {
+    const known = KIT.products[0]!;
+    const line = `${known.maker},${known.line},${known.shade},${known.kind},1,2,3`;
+    expect(readKitCsv(`${HEAD}\n${line}`, { kit: KIT }).rows[0]!.known).toBe(true);
+    expect(readKitCsv(`${HEAD}\nA,B,C,base,1,2,3\nA,B,C,base,1,2,4`).rows[1]!.problems[0]!.message).toMatch(/in line 2/);
+    expect(readKitCsv(`${HEAD},opened on\nA,B,C,base,1,2,3,2031-02-30`).rows[0]!.problems[0]!.message).toMatch(/not a date/);
+  });
+
+  test('a cell that would run as a formula is written disarmed', () => {
+    const kit: Kit = { products: [product(1, 'base', null, { shade: '=1+1' })], units: [] };
+    expect(writeKitCsv(kit)).toContain("'=1+1");
+    expect(readKitCsv(writeKitCsv(kit)).rows[0]!.product!.shade).toBe('=1+1');
+  });
+});
+
+test('a GIMP palette, a line a colour, names on one line', () => {
+  const text = writeGimpPalette(
+    'Case 1',
+    [
+      { name: 'A\nB', lab: [100, 0, 0] },
+      { name: 'black', lab: [0, 0, 0] },
+    ],
+    4,
+  );
+  expect(text).toBe('GIMP Palette\nName: Case 1\nColumns: 4\n#\n255 255 255\tA B\n  0   0   0\tblack\n');
+});
+
+describe('CGATS.17', () => {
+  const file = (rows: string[], head = ['CGATS.17', 'ILLUMINATION_NAME "D65"'], format = 'SAMPLE_ID SAMPLE_NAME LAB_L LAB_A LAB_B') =>
+    [...head, 'BEGIN_DATA_FORMAT', format, 'END_DATA_FORMAT', 'BEGIN_DATA', ...rows, 'END_DATA'].join('\r\n');
+
+  test('what is written is read back by zone', () => {
+    const zones = {
+      forehead: [
+        [62, 12, 18],
+        [62.4, 11.9, 18.2],
+      ] as Lab[],
+      underEye: [[56, 13, 15]] as Lab[],
+    };
+    const read = readCgats(writeCgats(zones, { at: '2031-05-14T09:20:00Z' }));
+    expect(read).toMatchObject({ ok: true, from: 'LAB', illuminant: 'D65' });
+    if (!read.ok) return;
+    expect(read.samples.map((s) => s.zone)).toEqual(['forehead', 'forehead', 'underEye']);
+    expect(read.samples[2]!.lab).toEqual([56, 13, 15]);
+  });
+
+  test('a D50 reading is not taken for D65', () => {
+    const truth = reconstructSpectrum([62, 12, 18], 'D65', 'skin').spectrum;
+    const underD50 = labUnder(truth, 'D50');
+    const read = readCgats(file([`1 "Cheek" ${underD50.join(' ')}`], ['CGATS.17', 'ILLUMINATION_NAME "D50"']));
+    if (!read.ok) throw new Error(read.problems[0]!.message);
+    expect(deltaE2000(read.samples[0]!.lab, [62, 12, 18])).toBeLessThan(0.05);
+    expect(deltaE2000(underD50, [62, 12, 18])).toBeGreaterThan(0.5);
+  });
+
+  test('XYZ and spectra are understood', () => {
+    const spectrum = reconstructSpectrum([62, 12, 18], 'D65', 'skin').spectrum;
+    const fields = Array.from(spectrum, (_, i) => `SPECTRAL_NM_${380 + 10 * i}`).join(' ');
+    const read = readCgats(file([`1 Neck ${Array.from(spectrum, (r) => r.toFixed(6)).join(' ')}`], ['CGATS.17'], `SAMPLE_ID SAMPLE_NAME ${fields}`));
+    if (!read.ok) throw new Error(read.problems[0]!.message);
+    expect(deltaE2000(read.samples[0]!.lab, [62, 12, 18])).toBeLessThan(0.01);
+    const xyz = [35, 32, 22];
+    const lab = xyzToLab([0.35, 0.32, 0.22], [0.95018, 1, 1.08769]);
+    const other = readCgats(file([`1 Neck ${xyz.join(' ')}`], ['CGATS.17', 'ILLUMINATION_NAME D65'], 'SAMPLE_ID SAMPLE_NAME XYZ_X XYZ_Y XYZ_Z'));
+    if (!other.ok) throw new Error(other.problems[0]!.message);
+    expect(deltaE2000(other.samples[0]!.lab, lab)).toBeLessThan(0.01);
+  });
+
+  test.each([
+    ['', 1, /empty/],
+    ['hello', 1, /no BEGIN_DATA_FORMAT/],
+    [file(['1 a 2 3'], ['CGATS.17'], 'SAMPLE_ID CMYK_C CMYK_M CMYK_Y'), 3, /needed columns are missing: LAB_L/],
+    [file(['1 a 62 12']), 7, /4 values, 5 expected/],
+    [file(['1 a 62 12 x']), 7, /“x” is not a number/],
+    [file(['1 a 62 -40 10']), 7, /is no skin/],
+    [file(['1 a 62 12 18'], ['CGATS.17', 'ILLUMINATION_NAME "A"']), 2, /Only readings under D50 or D65/],
+    [file([]), 6, /no samples/],
+  ])('a file that cannot be used says where and why (%#)', (text, line, words) => {
+    const read = readCgats(text);
+    if (read.ok) throw new Error('expected problems');
+    expect(read.problems[0]!.line).toBe(line);
+    expect(read.problems[0]!.message).toMatch(words);
+  });
+});

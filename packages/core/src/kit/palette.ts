@@ -1,0 +1,79 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { hueOf } from '../colour';
+import { closed, TextSchema, UuidSchema } from '../schema';
+import { PRODUCT_KINDS, type Product } from './product';
+
+const place = Type.Integer({ minimum: 0, maximum: 11 });
+
+export const PanSchema = Type.Object({ row: place, column: place, productId: UuidSchema }, closed);
+export type Pan = Static<typeof PanSchema>;
+
+/** A compact: a grid of places, some of them with a pan. */
+export const PaletteSchema = Type.Object(
+  {
+    id: UuidSchema,
+    name: TextSchema,
+    rows: Type.Integer({ minimum: 1, maximum: 12 }),
+    columns: Type.Integer({ minimum: 1, maximum: 12 }),
+    pans: Type.Array(PanSchema, { maxItems: 144 }),
+  },
+  closed,
+);
+export type Palette = Static<typeof PaletteSchema>;
+
+export type Cell = { readonly row: number; readonly column: number };
+const isAt = (pan: Cell, { row, column }: Cell): boolean => pan.row === row && pan.column === column;
+
+/** The pan in a place, or null. */
+export function panAt(palette: Palette, cell: Cell): Pan | null {
+  return palette.pans.find((pan) => isAt(pan, cell)) ?? null;
+}
+
+/** 'B3': the row's letter and the column's number, as written on the label sheet. */
+export function cellName({ row, column }: Cell): string {
+  return `${String.fromCharCode(65 + row)}${column + 1}`;
+}
+
+/** The palette with the pan of one place in another; two pans change places. Unchanged when there is none or no such place. */
+export function movePan(palette: Palette, from: Cell, to: Cell): Palette {
+  const moved = panAt(palette, from);
+  if (!moved || to.row < 0 || to.column < 0 || to.row >= palette.rows || to.column >= palette.columns) return palette;
+  const pans = palette.pans.map((pan) =>
+    pan === moved ? { ...pan, row: to.row, column: to.column } : isAt(pan, to) ? { ...pan, row: from.row, column: from.column } : pan,
+  );
+  return { ...palette, pans };
+}
+
+/** What is wrong with a palette, each with the place it concerns. Empty when all is well. */
+export function paletteProblems(palette: Palette): { readonly cell: Cell; readonly message: string }[] {
+  return palette.pans.flatMap((pan, i) => {
+    const { row, column } = pan;
+    const cell = { row, column };
+    if (row >= palette.rows || column >= palette.columns) return [{ cell, message: `${cellName(pan)} is outside ${palette.rows} rows of ${palette.columns}` }];
+    const twice = palette.pans.findIndex((other) => isAt(other, pan)) < i;
+    if (twice) return [{ cell, message: `${cellName(pan)} holds two pans; a place holds one` }];
+    const same = palette.pans.findIndex((other) => other.productId === pan.productId);
+    return same < i ? [{ cell, message: `The product in ${cellName(pan)} is already in ${cellName(palette.pans[same]!)}` }] : [];
+  });
+}
+
+export const ARRANGEMENTS = ['order of use', 'light to dark'] as const;
+export type Arrangement = (typeof ARRANGEMENTS)[number];
+
+/** The pans laid out anew from the upper left, row by row: as they come at the chair, or light to dark. Equal ones keep their order. */
+export function arrangePalette(palette: Palette, products: readonly Product[], by: Arrangement): Palette {
+  const byId = new Map(products.map((p) => [p.id, p]));
+  const inReadingOrder = [...palette.pans].sort((a, b) => a.row - b.row || a.column - b.column);
+  const key = ({ productId }: Pan): readonly number[] => {
+    const product = byId.get(productId);
+    const light = product?.lab ? [-product.lab[0], hueOf(product.lab)] : [101, 0];
+    return by === 'light to dark' ? light : [product ? PRODUCT_KINDS.indexOf(product.kind) : 99, ...light];
+  };
+  const compare = (a: Pan, b: Pan): number => {
+    const [ka, kb] = [key(a), key(b)];
+    const differs = ka.findIndex((v, i) => v !== kb[i]);
+    return differs < 0 ? 0 : ka[differs]! - kb[differs]!;
+  };
+  const pans = inReadingOrder.sort(compare).map((pan, i) => ({ ...pan, row: Math.floor(i / palette.columns), column: i % palette.columns }));
+  return { ...palette, pans };
+}
