@@ -19,6 +19,7 @@ import type { StudioBundle } from '@toile/contract';
 import { CLIENTS, clientNamed, type DemoClient } from './clients';
 import { idFor } from './ids';
 import { lookNamed, LOOKS } from './looks';
+import { PALETTES } from './palettes';
 import { daysFrom, PRODUCTS, unitsOn } from './products';
 
 /** Demo sign-ins, printed by the start command. They are no secret and open nothing but the demo. */
@@ -218,6 +219,7 @@ export function demoStudio(today: string): StudioBundle {
     readings,
     products: [...PRODUCTS],
     units: [...kit.units],
+    palettes: [...PALETTES],
     looks: [...LOOKS],
     parties: [
       {

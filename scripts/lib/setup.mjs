@@ -90,6 +90,8 @@ function bundle(entry, to) {
     'compression',
     'express-rate-limit',
     'kysely',
+    'pdfkit',
+    'qrcode',
   ];
   run('npx', [
     'esbuild',

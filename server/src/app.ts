@@ -15,6 +15,7 @@ import { ProblemError } from './http/problem';
 import type { Services } from './http/register';
 import { registerKit } from './kit/routes';
 import { registerLooks } from './looks/routes';
+import { registerPalettes } from './palettes/routes';
 import { registerParties } from './parties/routes';
 import { registerReadings } from './readings/routes';
 import { registerSession, type SignInLimit } from './session/routes';
@@ -33,6 +34,8 @@ export type AppOptions = {
 };
 
 const BODY_LIMIT = '2mb';
+/** A kit of ten thousand rows, with room. */
+const FILE_LIMIT = '8mb';
 const SESSION_DAYS = 30;
 
 /** The whole server as an Express app; it keeps no state of its own. */
@@ -77,6 +80,7 @@ export function buildApp(options: AppOptions): Express {
     if (origin && req.method !== 'GET' && new URL(origin).host !== req.get('host')) throw new ProblemError('wrong-origin');
     next();
   });
+  app.use('/api/kit/import', express.json({ limit: FILE_LIMIT }));
   app.use('/api', express.json({ limit: BODY_LIMIT }));
   const Store = connectPgSimple(session);
   app.use(
@@ -96,6 +100,7 @@ export function buildApp(options: AppOptions): Express {
   registerReadings(services);
   registerLooks(services);
   registerKit(services);
+  registerPalettes(services);
   registerCharts(services);
   registerVisits(services);
   registerParties(services);

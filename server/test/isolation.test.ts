@@ -10,7 +10,15 @@ beforeAll(async () => void (server = await testServer()));
 afterAll(() => server.stop());
 
 const SECOND_STUDIO = secondStudio().studio.id;
-const mine = { client: demo.clients[0]!, chart: demo.charts[0]!, look: demo.looks[0]!, party: demo.parties[0]! };
+const mine = {
+  client: demo.clients[0]!,
+  chart: demo.charts[0]!,
+  look: demo.looks[0]!,
+  party: demo.parties[0]!,
+  product: demo.products[0]!,
+  unit: demo.units[0]!,
+  palette: demo.palettes![0]!,
+};
 
 /** What a stranger could try on each route that names something of ours. */
 const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }>>> = {
@@ -20,6 +28,18 @@ const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }
     id: mine.client.id,
     body: { id: demo.readings[0]!.id.replace(/^0190/, '0191'), at: '2031-05-14T09:00:00Z', source: 'typed', zones: { cheek: [[60, 12, 18]] } },
   },
+  exportReading: { id: demo.readings[0]!.id },
+  updateProduct: { id: mine.product.id, body: mine.product },
+  productUses: { id: mine.product.id },
+  substituteProduct: {
+    id: mine.product.id,
+    body: { chartIds: [mine.chart.id], parts: [{ productId: demo.units[1]!.productId, unitId: demo.units[1]!.id, pumps: 1 }] },
+  },
+  updateUnit: { id: mine.unit.id, body: mine.unit },
+  countUnit: { id: mine.unit.id, body: { id: demo.readings[0]!.id.replace(/^0190/, '0191'), remainingMg: 5 } },
+  unitLedger: { id: mine.unit.id },
+  updatePalette: { id: mine.palette.id, body: { palette: { ...mine.palette, pans: [] } } },
+  paletteLabels: { id: mine.palette.id },
   look: { id: mine.look.id },
   chart: { id: mine.chart.id },
   exportChart: { id: mine.chart.id },
@@ -56,6 +76,13 @@ test.each(Object.entries(ATTEMPTS))('%s answers a stranger with the 404 of an un
 test('routes that name ours in their body answer 404 and write nothing', async () => {
   const stranger = await server.signedIn('stranger');
   await stranger.post('/api/reader/samples').send({ clientId: mine.client.id, zone: 'cheek' }).expect(404);
+  const pan = { paletteId: mine.palette.id, row: 0, column: 0 };
+  await stranger.post('/api/reader/samples').send({ pan }).expect(404);
+  await stranger
+    .post('/api/units')
+    .set(keyed())
+    .send({ ...mine.unit, id: demo.readings[0]!.id })
+    .expect(404);
   await stranger.post('/api/charts').set(keyed()).send({ chart: mine.chart, visitId: null }).expect(404);
   await stranger
     .post('/api/visits')
@@ -73,7 +100,9 @@ test('routes that name ours in their body answer 404 and write nothing', async (
 test('lists of a stranger hold nothing of ours', async () => {
   const stranger = await server.signedIn('stranger');
   for (const url of ['/api/clients', '/api/clients?query=Isaura', '/api/looks', '/api/parties']) expect((await stranger.get(url).expect(200)).body).toEqual([]);
-  expect((await stranger.get('/api/kit').expect(200)).body).toEqual({ products: [], units: [] });
+  expect((await stranger.get('/api/kit').expect(200)).body).toEqual({ products: [], units: [], revisions: {} });
+  expect((await stranger.get('/api/palettes').expect(200)).body).toEqual([]);
+  expect((await stranger.get('/api/kit/export?as=csv').expect(200)).text.trim().split('\n')).toHaveLength(1);
   expect((await stranger.get('/api/today').expect(200)).body).toMatchObject({ visits: [], due: [] });
 });
 

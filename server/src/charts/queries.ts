@@ -10,24 +10,18 @@ export async function chartSummaries(tx: Tx, clientId: string): Promise<ChartSum
     .innerJoin('chart_versions as v', 'v.chart_id', 'c.id')
     .innerJoin('clients as p', 'p.id', 'c.client_id')
     .distinctOn('c.id')
-    .select(['c.id', 'c.client_id', 'p.name', 'v.document', 'v.version', 'v.at', 'v.author'])
+    .select(['p.name', 'v.document'])
     .where('c.client_id', '=', clientId)
     .orderBy('c.id')
     .orderBy('v.version', 'desc')
     .execute();
-  return rows
-    .map((r) => ({
-      id: r.id,
-      clientId: r.client_id,
-      clientName: r.name,
-      lookName: r.document.look.name,
-      version: r.version,
-      date: r.document.occasion.date,
-      occasion: r.document.occasion.kind,
-      at: r.at.toISOString(),
-      author: r.author,
-    }))
-    .sort((a, b) => b.date.localeCompare(a.date) || b.at.localeCompare(a.at));
+  return rows.map((r) => ({ ...summaryOf(r.document), clientName: r.name })).sort((a, b) => b.date.localeCompare(a.date) || b.at.localeCompare(a.at));
+}
+
+/** A chart's line in a list. */
+export function summaryOf(chart: Chart): ChartSummary {
+  const { id, client, look, version, occasion, at, author } = chart;
+  return { id, clientId: client.id, clientName: client.name, lookName: look.name, version, date: occasion.date, occasion: occasion.kind, at, author };
 }
 
 /** The newest version's document, or null when there is no such chart. */

@@ -14,6 +14,7 @@ import {
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Caller, type Services } from '../http/register';
+import { settleStep } from '../kit/ledger';
 import { chartAnswer, insertVersion, newestVersion } from './queries';
 
 /** Face charts: fitted, saved as versions, worked at the chair, carried to other studios. */
@@ -79,6 +80,7 @@ export function registerCharts(services: Services): void {
       .returning('id')
       .executeTakeFirst();
     if (!inserted) throw new ProblemError('already-there');
+    await settleStep(tx, caller, version.document, body.stepId);
     return { status: 201, body: { ...event, id: body.id }, subject: body.id };
   });
 

@@ -24,10 +24,20 @@ export type Context<Body> = {
   /** Revision an edit starts from, out of If-Match; null where the route takes none. */
   readonly revision: number | null;
   readonly now: Date;
+  /** Where the app is reached, as the caller reached it: for codes that are printed. */
+  readonly origin: string;
 };
 
 /** What a handler answers; `file` makes it a download. */
-export type Answer = { readonly status?: number; readonly body: unknown; readonly subject?: string; readonly revision?: number; readonly file?: string };
+export type Answer = {
+  readonly status?: number;
+  readonly body: unknown;
+  readonly subject?: string;
+  readonly revision?: number;
+  readonly file?: string;
+  /** What a file is; JSON when nothing is said. */
+  readonly type?: 'text/csv' | 'text/plain' | 'application/pdf';
+};
 
 export type Services = { readonly app: Express; readonly db: Db; readonly clock: () => Date; readonly random: () => number };
 
@@ -45,7 +55,7 @@ export function read(services: Services, name: RouteName, handle: (context: Cont
     const caller = allowed(req, name);
     const params = checkedParams(req);
     const answer = await inStudio(services.db, caller.studioId, (tx) =>
-      handle({ tx, caller, body: undefined, params, query: queryOf(req), revision: null, now: services.clock() }),
+      handle({ tx, caller, body: undefined, params, query: queryOf(req), revision: null, now: services.clock(), origin: originOf(req) }),
     );
     send(res, answer);
   });
@@ -77,7 +87,7 @@ export function write<Body>(
     const answer = await inStudio(services.db, caller.studioId, async (tx): Promise<Answer> => {
       const earlier = await claimKey(tx, caller, key, hash);
       if (earlier) return earlier;
-      const made = await handle({ tx, caller, body, params, query: queryOf(req), revision, now: services.clock() });
+      const made = await handle({ tx, caller, body, params, query: queryOf(req), revision, now: services.clock(), origin: originOf(req) });
       await tx
         .insertInto('audit')
         .values({ studio_id: caller.studioId, id: newId(), account_id: caller.accountId, route: name, subject: made.subject ?? null })
@@ -128,6 +138,10 @@ function queryOf(req: Request): Record<string, string | undefined> {
   return Object.fromEntries(Object.entries(req.query).map(([key, value]) => [key, typeof value === 'string' ? value : undefined]));
 }
 
+function originOf(req: Request): string {
+  return `${req.protocol}://${req.get('host') ?? 'localhost'}`;
+}
+
 function revisionOf(req: Request): number {
   const match = /^"?(\d+)"?$/.exec(req.get('if-match') ?? '');
   if (!match) throw new ProblemError('revision-missing');
@@ -150,7 +164,11 @@ export async function checkedBody<Body>(schema: Schema, body: unknown): Promise<
 function send(res: Response, answer: Answer): void {
   if (answer.revision !== undefined) res.set('etag', `"${answer.revision}"`);
   if (answer.file !== undefined) {
-    res.set('content-disposition', `attachment; filename="${answer.file}"`).type('application/json').send(String(answer.body));
+    const body = Buffer.isBuffer(answer.body) ? answer.body : String(answer.body);
+    res
+      .set('content-disposition', `attachment; filename="${answer.file}"`)
+      .type(answer.type ?? 'application/json')
+      .send(body);
     return;
   }
   res.status(answer.status ?? 200).json(answer.body);

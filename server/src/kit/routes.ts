@@ -1,14 +1,96 @@
-import type { KitAnswer } from '@toile/contract';
+import { sql } from 'kysely';
+import type { Unit } from '@toile/core';
+import { countInputSchema, productInputSchema, unitInputSchema, type CountInput, type LedgerAnswer, type ProductInput, type UnitInput } from '@toile/contract';
 import type { Tx } from '../db/connection';
-import { read, type Services } from '../http/register';
+import { found, ProblemError } from '../http/problem';
+import { read, write, type Services } from '../http/register';
+import { registerKitFiles } from './files';
+import { addToLedger, insertUnits } from './ledger';
+import { wholeKit } from './queries';
+import { registerSubstitutions } from './substitutions';
 
-/** Products and units. */
+/** Products and the units owned of them. */
 export function registerKit(services: Services): void {
   read(services, 'kit', async ({ tx }) => ({ body: await wholeKit(tx) }));
+
+  write<ProductInput>(services, 'createProduct', productInputSchema, async ({ tx, caller, body }) => {
+    await tx
+      .insertInto('products')
+      .values({ studio_id: caller.studioId, id: body.id, document: JSON.stringify(body) })
+      .execute();
+    return { status: 201, body: { product: body, revision: 1 }, subject: body.id, revision: 1 };
+  });
+
+  write<ProductInput>(
+    services,
+    'updateProduct',
+    productInputSchema,
+    async ({ tx, body, params, revision }) => {
+      sameId(body.id, params.id!);
+      const current = found(await tx.selectFrom('products').selectAll().where('id', '=', params.id!).executeTakeFirst());
+      const updated = await tx
+        .updateTable('products')
+        .set({ document: JSON.stringify(body), revision: sql<number>`revision + 1` })
+        .where('id', '=', params.id!)
+        .where('revision', '=', revision!)
+        .returning('revision')
+        .executeTakeFirst();
+      if (!updated) throw new ProblemError('stale', { current: current.document, yours: body });
+      return { body: { product: body, revision: updated.revision }, subject: body.id, revision: updated.revision };
+    },
+    { edits: true },
+  );
+
+  write<UnitInput>(services, 'createUnit', unitInputSchema, async ({ tx, caller, body }) => {
+    found(await tx.selectFrom('products').select('id').where('id', '=', body.productId).executeTakeFirst());
+    await insertUnits(tx, caller, [body]);
+    return { status: 201, body: { unit: body, revision: 1 }, subject: body.id, revision: 1 };
+  });
+
+  write<UnitInput>(
+    services,
+    'updateUnit',
+    unitInputSchema,
+    async ({ tx, body, params, revision }) => {
+      sameId(body.id, params.id!);
+      const current = found(await tx.selectFrom('units').selectAll().where('id', '=', params.id!).forUpdate().executeTakeFirst());
+      if (current.revision !== revision) throw new ProblemError('stale', { current: current.document, yours: body });
+      if (body.productId !== current.product_id)
+        throw new ProblemError('bad-input', { fields: [{ path: 'productId', message: 'A unit stays a unit of its product' }] });
+      // How much is left moves by the ledger alone.
+      const unit: Unit = { ...body, remainingMg: current.document.remainingMg };
+      await tx
+        .updateTable('units')
+        .set({ document: JSON.stringify(unit), revision: revision + 1 })
+        .where('id', '=', params.id!)
+        .execute();
+      return { body: { unit, revision: revision + 1 }, subject: unit.id, revision: revision + 1 };
+    },
+    { edits: true },
+  );
+
+  write<CountInput>(services, 'countUnit', countInputSchema, async ({ tx, caller, body, params }) => {
+    const unit = found(await tx.selectFrom('units').select('document').where('id', '=', params.id!).forUpdate().executeTakeFirst()).document;
+    await addToLedger(tx, caller, { id: body.id, unitId: unit.id, mg: body.remainingMg - unit.remainingMg, reason: 'count', note: body.note });
+    return { status: 201, body: await ledgerAnswer(tx, unit.id), subject: unit.id };
+  });
+
+  read(services, 'unitLedger', async ({ tx, params }) => ({ body: await ledgerAnswer(tx, params.id!) }));
+
+  registerKitFiles(services);
+  registerSubstitutions(services);
 }
 
-export async function wholeKit(tx: Tx): Promise<KitAnswer> {
-  const products = await tx.selectFrom('products').select('document').orderBy('id').execute();
-  const units = await tx.selectFrom('units').select('document').orderBy('id').execute();
-  return { products: products.map((p) => p.document), units: units.map((u) => u.document) };
+function sameId(inBody: string, inAddress: string): void {
+  if (inBody !== inAddress) throw new ProblemError('bad-input', { fields: [{ path: 'id', message: 'must be the id of the address' }] });
+}
+
+async function ledgerAnswer(tx: Tx, unitId: string): Promise<LedgerAnswer> {
+  const unit = found(await tx.selectFrom('units').select('document').where('id', '=', unitId).executeTakeFirst()).document;
+  const rows = await tx.selectFrom('unit_ledger').selectAll().where('unit_id', '=', unitId).orderBy('seq', 'desc').limit(200).execute();
+  return {
+    unitId,
+    remainingMg: unit.remainingMg,
+    entries: rows.map((r) => ({ id: r.id, at: r.at.toISOString(), by: r.by_name, mg: r.mg, reason: r.reason, note: r.note, chartId: r.chart_id })),
+  };
 }

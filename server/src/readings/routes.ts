@@ -1,8 +1,8 @@
 import { readingInputSchema, sampleRequestSchema, ROUTES, type ReadingInput, type SampleAnswer, type SampleRequest } from '@toile/contract';
-import { seededRandom, seedFromText, simulateSample, skinByZone, type Lab, type SkinZone } from '@toile/core';
+import { panAt, seededRandom, seedFromText, simulateSample, skinByZone, writeCgats, type Lab, type SkinZone } from '@toile/core';
 import { inStudio, type Tx } from '../db/connection';
 import { found } from '../http/problem';
-import { callerOf, checkedBody, write, type Services } from '../http/register';
+import { callerOf, checkedBody, read, write, type Services } from '../http/register';
 import { readingAnswer } from './skin';
 
 /** Skin readings, and the stand-in for a shade reader that ships with the app. */
@@ -19,19 +19,54 @@ export function registerReadings(services: Services): void {
         by_name: caller.name,
         source: body.source,
         zones: JSON.stringify(body.zones),
+        extras: JSON.stringify(body.extras),
       })
       .returningAll()
       .executeTakeFirstOrThrow();
     return { status: 201, body: readingAnswer(row), subject: body.id };
   });
 
+  read(services, 'exportReading', async ({ tx, params }) => {
+    const row = found(await tx.selectFrom('readings').selectAll().where('id', '=', params.id!).executeTakeFirst());
+    return { body: writeCgats(row.zones, { at: row.at.toISOString() }), file: `reading-${row.at.toISOString().slice(0, 10)}.txt`, type: 'text/plain' };
+  });
+
   // A sample is the device's, not a write: nothing is kept until the reading is.
   services.app.post(ROUTES.sample.path, async (req, res) => {
-    const { clientId, zone } = await checkedBody<SampleRequest>(sampleRequestSchema, req.body);
-    const truth = await inStudio(services.db, callerOf(req).studioId, (tx) => simulatedTruth(tx, clientId, zone));
+    const asked = await checkedBody<SampleRequest>(sampleRequestSchema, req.body);
+    const truth = await inStudio(services.db, callerOf(req).studioId, (tx) =>
+      asked.clientId === undefined ? colourOfPan(tx, asked.pan) : skinOrSpot(tx, asked.clientId, asked.zone, asked.spot ?? false),
+    );
     const answer: SampleAnswer = { lab: simulateSample(truth, services.random), illuminant: 'D65', simulated: true };
     res.json(answer);
   });
+}
+
+/** What a spot of each zone differs by on made-up skin: shadows under the eyes, redness in the middle, sun marks above and below. */
+const SPOT_OFFSETS: Readonly<Record<SkinZone, Lab>> = {
+  forehead: [-7, 1, 1.5],
+  cheek: [-6, 9, 0],
+  underEye: [-6, 1, -4],
+  mouthSide: [-6, 2, -3],
+  chin: [-6, 8, 0.5],
+  neck: [-5, 7, 0],
+  decollete: [-7, 1, 1.5],
+};
+
+async function skinOrSpot(tx: Tx, clientId: string, zone: SkinZone, spot: boolean): Promise<Lab> {
+  const skin = await simulatedTruth(tx, clientId, zone);
+  if (!spot) return skin;
+  const scale = (skin[0] + 16) / 90;
+  const [dL, da, db] = SPOT_OFFSETS[zone];
+  return [skin[0] + dL * scale, skin[1] + da * scale, skin[2] + db * scale];
+}
+
+/** The colour of the product that really lies in a place of a palette; 404 for an empty place. */
+async function colourOfPan(tx: Tx, { paletteId, row, column }: { paletteId: string; row: number; column: number }): Promise<Lab> {
+  const palette = found(await tx.selectFrom('palettes').select('document').where('id', '=', paletteId).executeTakeFirst()).document;
+  const pan = found(panAt(palette, { row, column }));
+  const product = found(await tx.selectFrom('products').select('document').where('id', '=', pan.productId).executeTakeFirst()).document;
+  return found(product.lab);
 }
 
 /** The colour the stand-in sees: set for demo clients, otherwise made up once and for all from the client's id. */

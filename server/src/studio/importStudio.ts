@@ -71,6 +71,11 @@ async function insertAll(tx: Tx, bundle: StudioBundle, hashes: ReadonlyMap<strin
       .insertInto('units')
       .values({ studio_id, id: u.id, product_id: u.productId, document: json(u) })
       .execute();
+  for (const p of bundle.palettes ?? [])
+    await tx
+      .insertInto('palettes')
+      .values({ studio_id, id: p.id, document: json(p) })
+      .execute();
   for (const l of bundle.looks)
     await tx
       .insertInto('look_versions')

@@ -1,5 +1,5 @@
 import type { TodayAnswer } from '@toile/contract';
-import { wholeKit } from '../kit/routes';
+import { wholeKit } from '../kit/queries';
 import { read, type Services } from '../http/register';
 import { visitsWhere } from '../visits/queries';
 import { whatIsDue } from './due';

@@ -1,0 +1,66 @@
+import { sql } from 'kysely';
+import { nextVersion, substituteInChart, type Chart, type Substitute } from '@toile/core';
+import { substitutionSchema, type ProductUsesAnswer, type SubstitutionAnswer, type SubstitutionInput } from '@toile/contract';
+import { insertVersion, newestVersion, summaryOf } from '../charts/queries';
+import type { Tx } from '../db/connection';
+import { found, ProblemError } from '../http/problem';
+import { read, write, type Services } from '../http/register';
+
+/** Where a product is used, and a substitute put in its place. */
+export function registerSubstitutions(services: Services): void {
+  read(services, 'productUses', async ({ tx, params }) => {
+    found(await tx.selectFrom('products').select('id').where('id', '=', params.id!).executeTakeFirst());
+    const charts = await chartsUsing(tx, params.id!);
+    const answer: ProductUsesAnswer = { charts: charts.map(summaryOf).sort((a, b) => b.date.localeCompare(a.date)) };
+    return { body: answer };
+  });
+
+  write<SubstitutionInput>(services, 'substituteProduct', substitutionSchema, async ({ tx, caller, body, params, now }) => {
+    const product = found(await tx.selectFrom('products').select('document').where('id', '=', params.id!).executeTakeFirst()).document;
+    const substitute = await fromKit(tx, body);
+    const changed: { chartId: string; version: number }[] = [];
+    for (const chartId of [...new Set(body.chartIds)].sort()) {
+      await sql`select pg_advisory_xact_lock(hashtextextended(${chartId}, 0))`.execute(tx);
+      const newest = found(await newestVersion(tx, chartId));
+      const next = substituteInChart(newest, product.id, substitute);
+      if (!next) throw new ProblemError('bad-input', { fields: [{ path: 'chartIds', message: `The chart of ${newest.client.name} no longer uses it` }] });
+      const names = substitute.parts.map((p) => `${p.product.line} ${p.product.shade}`).join(' with ');
+      const reason = body.reason || `${product.line} ${product.shade} replaced by ${names}`;
+      const kept = await insertVersion(tx, caller.studioId, nextVersion(next, newest, { author: caller.name, at: now.toISOString(), reason }));
+      changed.push({ chartId, version: kept.version });
+    }
+    const answer: SubstitutionAnswer = { changed };
+    return { status: 201, body: answer, subject: product.id };
+  });
+}
+
+/** Newest versions that use a product; the index on the documents finds any version that ever did. */
+async function chartsUsing(tx: Tx, productId: string): Promise<Chart[]> {
+  const holds = JSON.stringify({ steps: [{ use: [{ product: { id: productId } }] }] });
+  const rows = await tx
+    .selectFrom('chart_versions')
+    .select('chart_id')
+    .distinct()
+    .where(sql<boolean>`document @> ${holds}::jsonb`)
+    .limit(1000)
+    .execute();
+  const charts: Chart[] = [];
+  for (const { chart_id } of rows) {
+    const newest = await newestVersion(tx, chart_id);
+    if (newest?.steps.some((step) => step.use.some((u) => u.product.id === productId))) charts.push(newest);
+  }
+  return charts;
+}
+
+/** The substitute as the studio's own kit has it: a product or unit from elsewhere is refused. */
+async function fromKit(tx: Tx, { parts, doseFactor }: SubstitutionInput): Promise<Substitute> {
+  const members = await Promise.all(
+    parts.map(async ({ productId, unitId, pumps }) => {
+      const product = await tx.selectFrom('products').select('document').where('id', '=', productId).executeTakeFirst();
+      const unit = await tx.selectFrom('units').select('document').where('id', '=', unitId).where('product_id', '=', productId).executeTakeFirst();
+      if (!product || !unit) throw new ProblemError('bad-input', { fields: [{ path: 'parts', message: 'A product or unit is not in this kit' }] });
+      return { product: product.document, unit: unit.document, pumps };
+    }),
+  );
+  return { parts: members, lab: null, deltaE: null, onSkin: null, doseFactor, cost: 0, reasons: [] };
+}

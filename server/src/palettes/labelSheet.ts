@@ -1,0 +1,83 @@
+import { createRequire } from 'node:module';
+import PDFDocument from 'pdfkit';
+import QRCode from 'qrcode';
+import { cellName, labToHex, type Palette, type Product } from '@toile/core';
+
+const fontFile = (weight: '400Regular' | '700Bold'): string => {
+  const file = `AtkinsonHyperlegibleNext_${weight}.ttf`;
+  return createRequire(import.meta.url).resolve(`@expo-google-fonts/atkinson-hyperlegible-next/${weight}/${file}`);
+};
+
+/** A4 in points, and labels of 38 x 21 mm in five columns: a common sheet, and small enough for the back of a pan. */
+const MM = 72 / 25.4;
+const SHEET = { width: 210 * MM, height: 297 * MM, left: 10 * MM, top: 16 * MM, columns: 5, rows: 12, labelWidth: 38 * MM, labelHeight: 22 * MM } as const;
+
+/**
+ * Labels of a palette as PDF, in the order of its places: place, shade, line and maker, a swatch, and a code that opens the pan in the
+ * app at `origin`. Fonts are embedded.
+ */
+export async function labelSheet(palette: Palette, products: readonly Product[], origin: string): Promise<Buffer> {
+  const byId = new Map(products.map((p) => [p.id, p]));
+  const pans = [...palette.pans].sort((a, b) => a.row - b.row || a.column - b.column);
+  const doc = new PDFDocument({ size: 'A4', margin: 0, info: { Title: `Labels: ${palette.name}` }, autoFirstPage: false });
+  doc.registerFont('plain', fontFile('400Regular'));
+  doc.registerFont('bold', fontFile('700Bold'));
+  const perPage = SHEET.columns * SHEET.rows;
+  if (pans.length === 0) {
+    doc.addPage();
+    doc.font('plain').fontSize(12).text(`${palette.name}: no pans yet.`, SHEET.left, SHEET.top);
+  }
+  for (const [i, pan] of pans.entries()) {
+    if (i % perPage === 0) {
+      doc.addPage();
+      doc
+        .font('bold')
+        .fontSize(10)
+        .fillColor('#000')
+        .text(palette.name, SHEET.left, SHEET.top - 8 * MM, { lineBreak: false });
+    }
+    const at = i % perPage;
+    const x = SHEET.left + (at % SHEET.columns) * SHEET.labelWidth;
+    const y = SHEET.top + Math.floor(at / SHEET.columns) * SHEET.labelHeight;
+    const product = byId.get(pan.productId);
+    drawQr(doc, `${origin}/kit/palettes/${palette.id}?pan=${cellName(pan)}`, x + 2 * MM, y + 2 * MM, 15 * MM);
+    if (product?.lab) doc.rect(x + 18 * MM, y + 15.5 * MM, 17 * MM, 3 * MM).fill(labToHex(product.lab));
+    const line = (text: string, font: 'plain' | 'bold', size: number, top: number): void => {
+      doc
+        .font(font)
+        .fontSize(size)
+        .fillColor('#000')
+        .text(text, x + 18 * MM, y + top * MM, { width: 18 * MM, height: size + 2, ellipsis: true, lineBreak: false });
+    };
+    line(cellName(pan), 'bold', 9, 2);
+    line(product?.shade ?? 'unknown', 'bold', 7, 5.8);
+    line(product?.line ?? '', 'plain', 6.5, 9);
+    line(product?.maker ?? '', 'plain', 6.5, 11.8);
+    doc
+      .rect(x + 0.5 * MM, y + 0.5 * MM, SHEET.labelWidth - MM, SHEET.labelHeight - MM)
+      .lineWidth(0.25)
+      .dash(1.5, { space: 1.5 })
+      .stroke('#777')
+      .undash();
+  }
+  return finished(doc);
+}
+
+/** A QR code as filled squares: sharp at any size, and no picture in between. */
+function drawQr(doc: PDFKit.PDFDocument, text: string, x: number, y: number, size: number): void {
+  const { modules } = QRCode.create(text, { errorCorrectionLevel: 'M' });
+  const unit = size / modules.size;
+  for (let row = 0; row < modules.size; row++)
+    for (let col = 0; col < modules.size; col++) if (modules.get(row, col)) doc.rect(x + col * unit, y + row * unit, unit, unit);
+  doc.fill('#000');
+}
+
+function finished(doc: PDFKit.PDFDocument): Promise<Buffer> {
+  return new Promise((resolve, reject) => {
+    const chunks: Buffer[] = [];
+    doc.on('data', (chunk: Buffer) => chunks.push(chunk));
+    doc.on('end', () => resolve(Buffer.concat(chunks)));
+    doc.on('error', reject);
+    doc.end();
+  });
+}

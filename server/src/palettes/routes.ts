@@ -1,0 +1,71 @@
+import { sql } from 'kysely';
+import { paletteInputSchema, type PaletteAnswer, type PaletteInput } from '@toile/contract';
+import type { Tx } from '../db/connection';
+import { found, ProblemError } from '../http/problem';
+import { read, write, type Services } from '../http/register';
+import { labelSheet } from './labelSheet';
+
+/** Palettes: compacts as grids of pans, and their labels. */
+export function registerPalettes(services: Services): void {
+  read(services, 'listPalettes', async ({ tx }) => {
+    const rows = await tx.selectFrom('palettes').select(['document', 'revision']).orderBy('id').execute();
+    const body: PaletteAnswer[] = rows.map(({ document, revision }) => ({ palette: document, revision }));
+    return { body };
+  });
+
+  write<PaletteInput>(services, 'createPalette', paletteInputSchema, async ({ tx, caller, body: { palette } }) => {
+    await checkProducts(
+      tx,
+      palette.pans.map((p) => p.productId),
+    );
+    await tx
+      .insertInto('palettes')
+      .values({ studio_id: caller.studioId, id: palette.id, document: JSON.stringify(palette) })
+      .execute();
+    return { status: 201, body: { palette, revision: 1 } satisfies PaletteAnswer, subject: palette.id, revision: 1 };
+  });
+
+  write<PaletteInput>(
+    services,
+    'updatePalette',
+    paletteInputSchema,
+    async ({ tx, body: { palette }, params, revision }) => {
+      const current = found(await tx.selectFrom('palettes').selectAll().where('id', '=', params.id!).executeTakeFirst());
+      if (palette.id !== params.id) throw new ProblemError('bad-input', { fields: [{ path: 'palette.id', message: 'must be the id of the address' }] });
+      await checkProducts(
+        tx,
+        palette.pans.map((p) => p.productId),
+      );
+      const updated = await tx
+        .updateTable('palettes')
+        .set({ document: JSON.stringify(palette), revision: sql<number>`revision + 1` })
+        .where('id', '=', params.id)
+        .where('revision', '=', revision!)
+        .returning('revision')
+        .executeTakeFirst();
+      if (!updated) throw new ProblemError('stale', { current: current.document, yours: palette });
+      return { body: { palette, revision: updated.revision } satisfies PaletteAnswer, subject: palette.id, revision: updated.revision };
+    },
+    { edits: true },
+  );
+
+  read(services, 'paletteLabels', async ({ tx, params, origin }) => {
+    const palette = found(await tx.selectFrom('palettes').select('document').where('id', '=', params.id!).executeTakeFirst()).document;
+    const ids = palette.pans.map((p) => p.productId);
+    const products = ids.length === 0 ? [] : await tx.selectFrom('products').select('document').where('id', 'in', ids).execute();
+    const sheet = await labelSheet(
+      palette,
+      products.map((p) => p.document),
+      origin,
+    );
+    return { body: sheet, file: 'labels.pdf', type: 'application/pdf' };
+  });
+}
+
+/** Every pan holds a product of this kit. */
+async function checkProducts(tx: Tx, ids: readonly string[]): Promise<void> {
+  if (ids.length === 0) return;
+  const known = await tx.selectFrom('products').select('id').where('id', 'in', ids).execute();
+  if (known.length < new Set(ids).size)
+    throw new ProblemError('bad-input', { fields: [{ path: 'palette.pans', message: 'A pan holds a product that is not in this kit' }] });
+}
