@@ -5,10 +5,13 @@ import {
   type ClientAnswer,
   type ClientSummary,
   type KitAnswer,
+  type LedgerAnswer,
   type LookAnswer,
   type LookSummary,
+  type PaletteAnswer,
   type PartyAnswer,
   type PartySummary,
+  type ProductUsesAnswer,
   type RouteName,
   type SessionAnswer,
   type TodayAnswer,
@@ -35,7 +38,11 @@ export const useClient = (id: string): Remote<ClientAnswer> => useRead('client',
 export const useLooks = (): Remote<LookSummary[]> => useRead('listLooks');
 export const useLook = (id: string | null): Remote<LookAnswer> => useRead('look', id === null ? null : { id });
 export const useKit = (): Remote<KitAnswer> => useRead('kit');
-export const useChart = (id: string, version?: string): Remote<ChartAnswer> => useRead('chart', { id }, { version });
+export const usePalettes = (): Remote<PaletteAnswer[]> => useRead('listPalettes');
+export const useLedger = (unitId: string | null): Remote<LedgerAnswer> => useRead('unitLedger', unitId === null ? null : { id: unitId });
+export const useProductUses = (id: string): Remote<ProductUsesAnswer> => useRead('productUses', { id });
+/** A chart; no id asks nothing. */
+export const useChart = (id: string, version?: string): Remote<ChartAnswer> => useRead('chart', id === '' ? null : { id }, { version });
 export const useParties = (): Remote<PartySummary[]> => useRead('listParties');
 export const useParty = (id: string): Remote<PartyAnswer> => useRead('party', { id });
 

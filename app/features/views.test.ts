@@ -24,7 +24,7 @@ import { dayInWords, howFar } from './words/dates';
 import { skinInWords, stepsInWords } from './words/colours';
 import { byDay } from './words/visits';
 import { LAYER_KIND_NAMES, LAYER_LOOKS } from './face/layerKinds';
-import { answerFitting } from '../workers/fittingJobs';
+import { fittingJobs } from '../workers/fittingJobs';
 
 const id = (n: number): string => `0190a000-0000-7000-8000-${String(n).padStart(12, '0')}`;
 const product = (n: number, kind: Product['kind'], lab: [number, number, number] | null): Product => ({
@@ -183,16 +183,13 @@ describe('chair', () => {
 });
 
 describe('repeat', () => {
-  const answer = answerFitting({
-    kind: 'refit',
+  const refit = fittingJobs.refit({
     worn: chart,
     client: { ...client, skin: skinByZone([54, 13, 20]) },
     kit: { ...kit, products: [...kit.products, product(13, 'base', [54, 12, 20])] },
     occasion: { ...occasion, date: '2031-11-01' },
     stamp: { ...stamp, version: 2 },
   });
-  if (!('refit' in answer)) throw new Error('expected a refit');
-  const { refit } = answer;
 
   test('a refused change keeps the old product, the others are taken', () => {
     const change = refit.changes.find((c) => c.kind === 'remix' || c.kind === 'substitute')!;

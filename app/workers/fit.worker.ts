@@ -1,11 +1,4 @@
-import { answerFitting, type FittingRequest } from './fittingJobs';
+import { fittingJobs } from './fittingJobs';
+import { serveJobs } from './rpc';
 
-// The heavy part of fitting and matching, away from the page.
-self.onmessage = (event: MessageEvent<{ id: number; request: FittingRequest }>) => {
-  const { id, request } = event.data;
-  try {
-    self.postMessage({ id, answer: answerFitting(request) });
-  } catch (error) {
-    self.postMessage({ id, error: error instanceof Error ? error.message : String(error) });
-  }
-};
+serveJobs(fittingJobs);

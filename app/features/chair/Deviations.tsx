@@ -55,7 +55,7 @@ function Others({
   readonly kit: Kit | undefined;
   readonly onPick: (use: Step['use']) => void;
 }) {
-  const { list, error } = useProposals(step, chart.client, chart.occasion.date, kit);
+  const { list, error } = useProposals(step, chart, kit);
   if (error) return <Body color="$madder">{`▲ ${error}`}</Body>;
   if (!list) return <Label>Matching the kit</Label>;
   return (

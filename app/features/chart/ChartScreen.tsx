@@ -1,12 +1,12 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { documentHash, type Chart } from '@toile/core';
-import { may, newId, pathTo, type ChartAnswer } from '@toile/contract';
+import { may, pathTo, type ChartAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
-import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
 import { useChart, useKit, useRefresh, useSession } from '../../data/hooks';
 import { Body, Button, Column, Field, Label, Line, Ready, Screen, Subheading } from '../../ui';
 import { dayInWords } from '../words/dates';
+import { dropChartDraft, newChartDraft, readChartDraft, writeChartDraft, type ChartDraft } from './chartDraft';
 import { ChartEditor } from './ChartEditor';
 
 /** A chart as saved, changed here into its next version. */
@@ -22,16 +22,13 @@ export function ChartScreen({ id }: { readonly id: string }) {
   );
 }
 
-type Draft = { readonly chart: Chart; readonly reason: string; readonly key: string };
-
 function Open({ answer }: { readonly answer: ChartAnswer }) {
   const { chart: saved, versions } = answer;
   const router = useRouter();
   const refresh = useRefresh();
   const kit = useKit();
   const session = useSession();
-  const name = `chart.${saved.id}.${saved.version}`;
-  const [draft, setDraft] = useState<Draft>(() => readDraft<Draft>(name) ?? { chart: saved, reason: '', key: newId() });
+  const [draft, setDraft] = useState<ChartDraft>(() => readChartDraft(saved) ?? newChartDraft(saved));
   const [failure, setFailure] = useState<{ words: string; newest: Chart | null } | null>(null);
   const [busy, setBusy] = useState(false);
   const newest = versions[0]?.version === saved.version;
@@ -39,8 +36,8 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
   const changed = draft.chart !== saved && JSON.stringify(draft.chart) !== JSON.stringify(saved);
 
   useEffect(() => {
-    if (changed || draft.reason) writeDraft(name, draft);
-  }, [name, draft, changed]);
+    if (changed || draft.reason) writeChartDraft(saved, draft);
+  }, [saved, draft, changed]);
 
   const save = async (): Promise<void> => {
     setBusy(true);
@@ -49,7 +46,7 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
       const body = { parent: saved.version, reason: draft.reason, chart: draft.chart };
       // The same words sent twice land once; other words are another write.
       const kept = await call<ChartAnswer>('createVersion', { params: { id: saved.id }, body, idempotencyKey: documentHash({ key: draft.key, body }) });
-      dropDraft(name);
+      dropChartDraft(saved);
       await refresh({ name: 'chart', params: { id: saved.id }, answer: kept });
     } catch (error) {
       const stale = error instanceof CallError && error.problem?.code === 'stale';
@@ -61,8 +58,8 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
     }
   };
   const discard = (): void => {
-    dropDraft(name);
-    setDraft({ chart: saved, reason: '', key: newId() });
+    dropChartDraft(saved);
+    setDraft(newChartDraft(saved));
   };
 
   return (
@@ -142,6 +139,7 @@ function Versions({ id, versions, shown }: { readonly id: string; readonly versi
     <Column gap="$2">
       <Line>
         <Button onPress={() => setOpen((o) => !o)}>{`${versions.length} ${versions.length === 1 ? 'version' : 'versions'}`}</Button>
+        <Button onPress={() => router.navigate(`/charts/${id}/light`)}>Under light</Button>
         <Button onPress={download}>Export as a file</Button>
       </Line>
       {open ? (

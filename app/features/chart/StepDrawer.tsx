@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { Pressable } from 'react-native';
 import {
   describePlacement,
@@ -12,7 +13,7 @@ import {
   type Proposal,
   type Step,
 } from '@toile/core';
-import { Body, Column, Field, Judged, Label, Line, Stepper, Subheading, Swatch, useColours } from '../../ui';
+import { Body, Button, Column, Field, Judged, Label, Line, Stepper, Subheading, Swatch, useColours } from '../../ui';
 import { amountInWords, withNote, withPlacement, withUse } from './chartView';
 import { useProposals } from './useProposals';
 
@@ -26,6 +27,7 @@ type StepDrawerProps = {
 
 /** What is decided in one step: product, place, dose, note. */
 export function StepDrawer({ chart, step, kit, editable, onChange }: StepDrawerProps) {
+  const router = useRouter();
   return (
     <Column gap="$4" paddingVertical="$2">
       <Column gap="$1">
@@ -42,6 +44,9 @@ export function StepDrawer({ chart, step, kit, editable, onChange }: StepDrawerP
             .join(' · ')}
         </Label>
       </Column>
+      {step.role === 'base' && editable ? (
+        <Button onPress={() => router.navigate(`/clients/${chart.client.id}/shades?chart=${chart.id}&step=${step.id}`)}>Match and mix in full</Button>
+      ) : null}
       {step.wants.kinds.length > 0 && editable ? (
         <ProposalList chart={chart} step={step} kit={kit} onPick={(proposal) => onChange(withUse(chart, step.id, proposal.use))} />
       ) : null}

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { forbidsOf, type Chart, type Kit, type Proposal, type Step } from '@toile/core';
-import { runPropose } from '../../workers/fitting';
+import { askFitting } from '../../workers';
 
 export type Proposals = { readonly list: readonly Proposal[] | null; readonly error: string | null };
 
@@ -18,7 +18,7 @@ export function useProposals(step: Step | null, chart: Chart, kit: Kit | undefin
   useEffect(() => {
     if (!asked) return;
     let current = true;
-    runPropose(asked).then(
+    askFitting('propose', asked).then(
       (list) => current && setFound({ asked, list, error: null }),
       (error: unknown) => current && setFound({ asked, list: null, error: error instanceof Error ? error.message : String(error) }),
     );

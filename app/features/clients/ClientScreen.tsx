@@ -77,6 +77,7 @@ function ClientView({ client, mayEdit }: { readonly client: ClientAnswer; readon
 }
 
 function SkinStrip({ client }: { readonly client: ClientAnswer }) {
+  const router = useRouter();
   const skin: Skin = newestSkin(client);
   const words = skinInWords(skin);
   const read = client.readings[0];
@@ -97,6 +98,10 @@ function SkinStrip({ client }: { readonly client: ClientAnswer }) {
               </Column>
             ))}
           </Judged>
+          <Line>
+            <Button onPress={() => router.navigate(`/clients/${client.id}/shades`)}>Match, correct, sculpt</Button>
+            <Button onPress={() => router.navigate(`/clients/${client.id}/skin`)}>Over time</Button>
+          </Line>
         </>
       ) : (
         <Body color="$inkSoft">Not read yet. Seven zones, five touches each; shades can be chosen after that.</Body>

@@ -1,5 +1,5 @@
 import { memo, useMemo } from 'react';
-import Svg, { Circle, Defs, G, Line as SvgLine, Path, Pattern, Rect } from 'react-native-svg';
+import Svg, { Circle, Defs, G, Image as SvgImage, Line as SvgLine, Path, Pattern, Rect } from 'react-native-svg';
 import { lineArt, pathOf, type FaceGuides, type Features, type Ink, type InkFill, type Landmarks, type PlacedShape, type Point } from '@toile/core';
 import { useColours } from '../../ui';
 import { LAYER_LOOKS, type LayerKindName, type PatternForm } from './layerKinds';
@@ -22,6 +22,8 @@ type FaceViewProps = {
   readonly features: Features;
   readonly layers?: readonly PaintedLayer[];
   readonly guides?: FaceGuides | null;
+  /** A painted skin and where it lies, in mm: laid over the bare ground and under the fine lines. */
+  readonly picture?: { readonly href: string; readonly box: readonly [number, number, number, number] } | null;
   /** x, y, width, height in mm; the whole head when left out. */
   readonly view?: readonly [number, number, number, number];
   readonly width: number | string;
@@ -39,6 +41,7 @@ export const FaceView = memo(function FaceView({
   features,
   layers = [],
   guides = null,
+  picture = null,
   view,
   width,
   height,
@@ -67,6 +70,9 @@ export const FaceView = memo(function FaceView({
     <Svg width={width} height={height} viewBox={(view ?? art.viewBox).join(' ')} preserveAspectRatio={`xMidYMid ${fitting}`} role="img" aria-label={label}>
       <Patterns kinds={layers.map((l) => l.kind)} />
       <Inks inks={art.ground} fills={fills} />
+      {picture ? (
+        <SvgImage href={picture.href} x={picture.box[0]} y={picture.box[1]} width={picture.box[2]} height={picture.box[3]} preserveAspectRatio="none" />
+      ) : null}
       {layers.map((layer) => (
         <Layer key={layer.id} layer={layer} />
       ))}

@@ -1,15 +1,14 @@
 import { useRouter } from 'expo-router';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { newId, type ChartAnswer, type FieldProblem } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
-import { Body, Button, Column, Figure, Label, Screen, Subheading } from '../../ui';
+import { Body, Column, FileButton, Figure, Label, Screen, Subheading } from '../../ui';
 
 /** Takes in a chart file from elsewhere; a broken one is refused with where and why. */
 export function ImportScreen() {
   const router = useRouter();
   const refresh = useRefresh();
-  const input = useRef<HTMLInputElement>(null);
   const [failure, setFailure] = useState<{ words: string; fields: readonly FieldProblem[] } | null>(null);
   const [file, setFile] = useState<string | null>(null);
 
@@ -32,9 +31,9 @@ export function ImportScreen() {
       widest={640}
       onBack={() => router.navigate('/settings')}
       foot={
-        <Button kind="main" large onPress={() => input.current?.click()}>
+        <FileButton kind="main" large label="Chart file" accept=".json,application/json" onFile={(file) => void take(file)}>
           Choose a file
-        </Button>
+        </FileButton>
       }
     >
       <Column gap="$4">
@@ -42,18 +41,6 @@ export function ImportScreen() {
           A chart file (JSON, toile.chart/1) brings the chart and, if not here yet, the client it was made for: face, features, skin and sensitivities, but no
           contact data.
         </Body>
-        <input
-          ref={input}
-          type="file"
-          accept=".json,application/json"
-          aria-label="Chart file"
-          style={{ display: 'none' }}
-          onChange={(event) => {
-            const chosen = event.target.files?.[0];
-            event.target.value = '';
-            if (chosen) void take(chosen);
-          }}
-        />
         {failure ? (
           <Column role="alert" gap="$2">
             <Subheading color="$madder">{`▲ ${file ?? 'The file'}: ${failure.words}`}</Subheading>

@@ -6,7 +6,7 @@ import { call, CallError } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
 import { useClient, useKit, useLook, useLooks, useRefresh, useSession } from '../../data/hooks';
 import { Body, Button, Choice, Column, Empty, Field, Label, Line, Loading, Ready, Row, Screen, Subheading } from '../../ui';
-import { runFit } from '../../workers/fitting';
+import { askFitting } from '../../workers';
 import { ChartEditor } from '../chart/ChartEditor';
 import { newestSkin, snapshotOfClient } from '../clients/snapshot';
 import { dayInWords, todayText } from '../words/dates';
@@ -68,7 +68,7 @@ function Choose({ client, onFitted }: { readonly client: ClientAnswer; readonly 
     let current = true;
     const occasion: Occasion = { kind, date, lights: ['daylight', 'flash'], hoursToLast: kind === 'trial' ? 5 : 10, camera: kind !== 'trial' };
     const stamp = { id: newId(), author: session.data.name, at: new Date().toISOString(), reason: '' };
-    runFit({ look: chosen, client: snapshot, kit: kit.data, occasion, stamp }).then(
+    askFitting('fit', { look: chosen, client: snapshot, kit: kit.data, occasion, stamp }).then(
       (fitted: FittedLook) => current && onFitted({ chart: fitted.chart, notes: fitted.notes, visitId: coming?.date === date ? coming.id : null, reason: '' }),
       (error: unknown) => {
         if (!current) return;

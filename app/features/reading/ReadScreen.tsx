@@ -1,16 +1,18 @@
 import { useRouter } from 'expo-router';
-import { useEffect, useState } from 'react';
-import { Pressable } from 'react-native';
-import { driftBetween, isPlausibleSkin, SKIN_ZONE_NAMES, SKIN_ZONES, summariseReadings, type Lab, type SkinZone } from '@toile/core';
-import { newId, type ClientAnswer, type ReadingAnswer, type SampleAnswer } from '@toile/contract';
+import { useEffect, useRef, useState } from 'react';
+import { isPlausibleSkin, readCgats, SKIN_ZONE_NAMES, summariseReadings, type Lab, type SkinZone } from '@toile/core';
+import { newId, type ClientAnswer, type ReadingAnswer, type SampleRequest } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
 import { useClient, useRefresh } from '../../data/hooks';
-import { Body, Button, Column, Field, Figure, Judged, Label, Line, Ready, Screen, Subheading, Swatch, useColours, useWide, View } from '../../ui';
-import { landmarksFor, newestSkin } from '../clients/snapshot';
-import { FaceStage } from '../face/FaceStage';
-import { labInWords, stepsInWords } from '../words/colours';
-import { adviceFor, keptZones, nextZone, READING_BOX, ZONE_SPOTS, type Samples } from './readingView';
+import { Body, Button, Column, FileButton, Label, LabField, Line, Ready, Screen, useWide, View } from '../../ui';
+import { newestSkin } from '../clients/snapshot';
+import { AddPlace } from './AddPlace';
+import { ReaderDialog } from './ReaderDialog';
+import { EMPTY_SESSION, heldName, keptZones, nextZone, samplesOf, withFile, withSamples, type Held, type Session } from './readingView';
+import { useReader } from './useReader';
+import { ZoneFace } from './ZoneFace';
+import { ZonePanel } from './ZonePanel';
 
 /** A guided reading: zones on the face, several samples each, outliers set aside. */
 export function ReadScreen({ id }: { readonly id: string }) {
@@ -24,45 +26,97 @@ export function ReadScreen({ id }: { readonly id: string }) {
   );
 }
 
+const skinOnly = (lab: Lab): string | null => (isPlausibleSkin(lab) ? null : 'No skin has this colour. L* is 12 to 90, a* and b* mostly 3 to 30');
+
 function Reading({ client }: { readonly client: ClientAnswer }) {
   const router = useRouter();
   const refresh = useRefresh();
   const wide = useWide();
+  const reader = useReader();
   const draft = `reading.${client.id}`;
-  const [samples, setSamples] = useState<Samples>(() => readDraft<Samples>(draft) ?? {});
-  const [zone, setZone] = useState<SkinZone>(() => nextZone(samples) ?? 'forehead');
-  const [typing, setTyping] = useState(false);
-  const [failure, setFailure] = useState<string | null>(null);
+  const [session, setSession] = useState<Session>(() => ({ ...EMPTY_SESSION, ...readDraft<Session>(draft) }));
+  const [held, setHeld] = useState<Held>(() => nextZone(session.zones) ?? 'forehead');
+  const [open, setOpen] = useState<'typing' | 'place' | 'reader' | null>(null);
+  const [source, setSource] = useState<'reader' | 'typed' | 'import'>('reader');
+  const [said, setSaid] = useState<{ readonly words: string; readonly wrong: boolean } | null>(null);
   const [busy, setBusy] = useState(false);
   const [readingId] = useState(newId);
-  useEffect(() => writeDraft(draft, samples), [draft, samples]);
+  // What the running reader sees between two renders.
+  const now = useRef({ session, held });
+  useEffect(() => {
+    now.current = { session, held };
+  }, [session, held]);
+  useEffect(() => writeDraft(draft, session), [draft, session]);
 
-  const add = (lab: Lab): void => {
-    setFailure(null);
-    setSamples((all) => ({ ...all, [zone]: [...(all[zone] ?? []), lab] }));
+  const place = typeof held === 'number' ? (session.extras[held]?.beside ?? 'cheek') : held;
+  const samples = samplesOf(session, held);
+  const steady = summariseReadings(samples)?.moreNeeded === 0;
+  const request = (at: Held): SampleRequest => {
+    if (typeof at !== 'number') return { clientId: client.id, zone: at };
+    return { clientId: client.id, zone: session.extras[at]?.beside ?? 'cheek', spot: true };
   };
-  const guarded = async (work: () => Promise<void>): Promise<void> => {
+  const add = (lab: Lab, from: typeof source): void => {
+    setSaid(null);
+    setSource(from);
+    const next = withSamples(now.current.session, now.current.held, [...samplesOf(now.current.session, now.current.held), lab]);
+    now.current = { ...now.current, session: next };
+    setSession(next);
+  };
+  const touch = async (): Promise<void> => {
+    const lab = await reader.touch(request(held));
+    if (lab) add(lab, 'reader');
+  };
+  const start = (): void => {
+    const at = steady ? (nextZone(session.zones) ?? held) : held;
+    setHeld(at);
+    now.current = { session, held: at };
+    reader.start(
+      () => ((summariseReadings(samplesOf(now.current.session, at))?.moreNeeded ?? 1) > 0 && now.current.held === at ? request(at) : null),
+      (lab) => add(lab, 'reader'),
+    );
+  };
+  const keep = async (): Promise<void> => {
     setBusy(true);
-    setFailure(null);
+    setSaid(null);
     try {
-      await work();
-    } catch (error) {
-      setFailure(error instanceof CallError ? error.message : 'Something went wrong. Try again.');
-    } finally {
-      setBusy(false);
-    }
-  };
-  const touch = (): Promise<void> => guarded(async () => add((await call<SampleAnswer>('sample', { body: { clientId: client.id, zone } })).lab));
-  const keep = (): Promise<void> =>
-    guarded(async () => {
-      const body = { id: readingId, at: new Date().toISOString(), source: typing ? 'typed' : 'reader', zones: keptZones(samples) };
+      const extras = session.extras.filter((e) => e.samples.length > 0);
+      const body = { id: readingId, at: new Date().toISOString(), source, zones: keptZones(session.zones), extras };
       await call<ReadingAnswer>('createReading', { params: { id: client.id }, body, idempotencyKey: `reading-${readingId}` });
       dropDraft(draft);
       await refresh();
       router.navigate(`/clients/${client.id}`);
-    });
-  const readCount = Object.keys(keptZones(samples)).length;
-
+    } catch (error) {
+      setSaid({ words: error instanceof CallError ? error.message : 'Something went wrong. Try again.', wrong: true });
+    } finally {
+      setBusy(false);
+    }
+  };
+  const takeFile = async (file: File): Promise<void> => {
+    const read = readCgats(await file.text());
+    if (!read.ok)
+      return setSaid({
+        words: `${file.name}: ${read.problems
+          .slice(0, 4)
+          .map((p) => `line ${p.line}: ${p.message}`)
+          .join(' ')} Nothing was taken in.`,
+        wrong: true,
+      });
+    const taken = withFile(session, read.samples, held);
+    setSession(taken.session);
+    setSource('import');
+    const light = read.illuminant === 'D50' ? ' Read under D50 and brought to daylight.' : '';
+    setSaid({ words: taken.words + light, wrong: false });
+  };
+  const addPlace = (name: string, beside: SkinZone): void => {
+    setSession((s) => ({ ...s, extras: [...s.extras, { name, beside, samples: [] }] }));
+    setHeld(session.extras.length);
+    setOpen(null);
+  };
+  const readCount = Object.keys(keptZones(session.zones)).length;
+  const next = nextZone(session.zones);
+  const finished = next === null;
+  const failure = reader.failure ? { words: reader.failure, wrong: true } : said;
+  const startName = heldName(session, steady && next ? next : held);
   return (
     <Screen
       title="Read skin"
@@ -70,12 +124,20 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
       onBack={() => router.navigate(`/clients/${client.id}`)}
       foot={
         <Line flexWrap="nowrap">
-          {typing ? null : (
-            <Button large grow kind={nextZone(samples) ? 'main' : 'quiet'} disabled={busy} onPress={() => void touch()}>
-              Take a sample
+          {open === 'typing' ? null : !reader.connected ? (
+            <Button large grow kind={finished ? 'quiet' : 'main'} onPress={() => setOpen('reader')}>
+              Connect the reader
+            </Button>
+          ) : reader.running ? (
+            <Button large grow kind="main" onPress={reader.stop}>
+              Stop
+            </Button>
+          ) : (
+            <Button large grow kind={finished ? 'quiet' : 'main'} onPress={start}>
+              {`Start: ${startName}`}
             </Button>
           )}
-          <Button large grow kind={nextZone(samples) && !typing ? 'quiet' : 'main'} disabled={busy || readCount === 0} onPress={() => void keep()}>
+          <Button large grow kind={finished || open === 'typing' ? 'main' : 'quiet'} disabled={busy || readCount === 0} onPress={() => void keep()}>
             {`Keep ${readCount} of 7 zones`}
           </Button>
         </Line>
@@ -83,152 +145,50 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
     >
       <View flexDirection={wide ? 'row' : 'column'} gap="$4">
         <View width={wide ? 400 : '100%'}>
-          <ZoneFace client={client} samples={samples} zone={zone} onZone={setZone} />
+          <ZoneFace client={client} session={session} held={held} onHold={setHeld} />
         </View>
         <Column flex={wide ? 1 : undefined}>
-          {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-          <ZonePanel
-            zone={zone}
-            samples={samples[zone] ?? []}
-            before={newestSkin(client)[zone] ?? null}
-            onClear={() => setSamples((all) => ({ ...all, [zone]: [] }))}
-          />
-          {nextZone(samples) && nextZone(samples) !== zone && (summariseReadings(samples[zone] ?? [])?.moreNeeded ?? 1) === 0 ? (
-            <Button onPress={() => setZone(nextZone(samples)!)}>{`Next: ${SKIN_ZONE_NAMES[nextZone(samples)!]}`}</Button>
+          {failure ? (
+            <Body role={failure.wrong ? 'alert' : 'status'} color={failure.wrong ? '$madder' : '$moss'}>{`${failure.wrong ? '▲' : '✓'} ${failure.words}`}</Body>
           ) : null}
-          {typing ? <TypedLab onAdd={add} /> : null}
-          <Button onPress={() => setTyping((on) => !on)}>{typing ? 'Use the shade reader' : 'Type CIELAB values'}</Button>
-          <Label>The shade reader is a stand-in that ships with the app: its numbers are made up, with realistic noise and an occasional bad sample.</Label>
+          <ZonePanel
+            name={heldName(session, held)}
+            held={held}
+            session={session}
+            samples={samples}
+            before={typeof held === 'number' ? null : (newestSkin(client)[held] ?? null)}
+            onClear={() => setSession((s) => withSamples(s, held, []))}
+            onDrop={
+              typeof held === 'number'
+                ? () => {
+                    setSession((s) => ({ ...s, extras: s.extras.filter((_, i) => i !== held) }));
+                    setHeld(place);
+                  }
+                : undefined
+            }
+          />
+          {next && next !== held && steady ? <Button onPress={() => setHeld(next)}>{`Next: ${SKIN_ZONE_NAMES[next]}`}</Button> : null}
+          {open === 'typing' ? (
+            <LabField label="Typed from another instrument, under D65" button="Add these values" check={skinOnly} onLab={(lab) => add(lab, 'typed')} />
+          ) : null}
+          {open === 'place' ? <AddPlace beside={place} onAdd={addPlace} onClose={() => setOpen(null)} /> : null}
+          <Line>
+            {reader.connected && open !== 'typing' ? (
+              <Button disabled={reader.busy || reader.running} onPress={() => void touch()}>
+                Take a sample
+              </Button>
+            ) : null}
+            <Button onPress={() => setOpen(open === 'place' ? null : 'place')}>Add a spot or place</Button>
+            <Button onPress={() => setOpen(open === 'typing' ? null : 'typing')}>{open === 'typing' ? 'Use the shade reader' : 'Type CIELAB values'}</Button>
+            <FileButton label="Reading file" accept=".txt,.cgats,.cgt,text/plain" onFile={(file) => void takeFile(file)}>
+              From a file
+            </FileButton>
+            {reader.connected ? <Button onPress={() => setOpen('reader')}>Reader</Button> : null}
+          </Line>
+          <Label>The shade reader is a stand-in that ships with the app. Files: CGATS.17 text with CIELAB, XYZ or spectra.</Label>
         </Column>
       </View>
+      {open === 'reader' ? <ReaderDialog reader={reader} onClose={() => setOpen(null)} /> : null}
     </Screen>
-  );
-}
-
-function ZoneFace({
-  client,
-  samples,
-  zone,
-  onZone,
-}: {
-  readonly client: ClientAnswer;
-  readonly samples: Samples;
-  readonly zone: SkinZone;
-  readonly onZone: (zone: SkinZone) => void;
-}) {
-  const c = useColours();
-  const wide = useWide();
-  const landmarks = landmarksFor(client.measurements);
-  return (
-    <Judged padding={0}>
-      <FaceStage landmarks={landmarks} features={client.features} height={wide ? 560 : 350} label="Zones to read" framing={READING_BOX}>
-        {(toPixels) =>
-          SKIN_ZONES.map((name) => {
-            const [x, y] = toPixels(ZONE_SPOTS[name]);
-            const summary = summariseReadings(samples[name] ?? []);
-            const steady = summary?.moreNeeded === 0;
-            const on = name === zone;
-            return (
-              <Pressable
-                key={name}
-                role="radio"
-                aria-checked={on}
-                aria-label={`${SKIN_ZONE_NAMES[name]}: ${steady ? 'steady' : summary ? `${summary.keptCount} kept` : 'not read'}`}
-                onPress={() => onZone(name)}
-                style={{ position: 'absolute', left: x - 22, top: y - 22, width: 44, height: 44, alignItems: 'center', justifyContent: 'center' }}
-              >
-                <View
-                  width={on ? 34 : 24}
-                  height={on ? 34 : 24}
-                  borderRadius={20 as never}
-                  borderWidth={on ? 3 : 1.5}
-                  borderColor={c.ink as never}
-                  backgroundColor="$surface"
-                  alignItems="center"
-                  justifyContent="center"
-                >
-                  <Figure fontSize="$1" lineHeight="$1">
-                    {steady ? '✓' : String(summary?.keptCount ?? 0)}
-                  </Figure>
-                </View>
-              </Pressable>
-            );
-          })
-        }
-      </FaceStage>
-    </Judged>
-  );
-}
-
-function ZonePanel({
-  zone,
-  samples,
-  before,
-  onClear,
-}: {
-  readonly zone: SkinZone;
-  readonly samples: readonly Lab[];
-  readonly before: Lab | null;
-  readonly onClear: () => void;
-}) {
-  const summary = summariseReadings(samples);
-  const drift = before && summary ? driftBetween(before, summary.lab) : null;
-  return (
-    <Column gap="$2" aria-live="polite">
-      <Line justifyContent="space-between">
-        <Subheading fontSize="$4">{SKIN_ZONE_NAMES[zone]}</Subheading>
-        <Swatch lab={summary?.lab ?? null} beside={before} size={44} label={before ? 'now, beside the last reading' : 'now'} />
-      </Line>
-      <Body fontWeight="700">{adviceFor(summary)}</Body>
-      {summary ? <Figure>{`${labInWords(summary.lab)}, ± ${summary.uncertainty.toFixed(2)} from ${summary.keptCount}`}</Figure> : null}
-      {drift ? <Body>{`Since the last reading: ${drift.deltaE.toFixed(1)} different, ${stepsInWords(drift.stepsDeeper)}.`}</Body> : null}
-      {samples.map((lab, i) => {
-        const dropped = summary?.dropped[i] ?? false;
-        return (
-          <Figure
-            key={i}
-            color={dropped ? '$madder' : '$inkSoft'}
-            textDecorationLine={dropped ? 'line-through' : 'none'}
-            aria-label={`sample ${i + 1}${dropped ? ', set aside' : ''}`}
-          >
-            {`${i + 1}.  ${labInWords(lab)}${dropped ? '   set aside' : ''}`}
-          </Figure>
-        );
-      })}
-      {samples.length > 0 ? <Button onPress={onClear}>Read this zone again</Button> : null}
-    </Column>
-  );
-}
-
-function TypedLab({ onAdd }: { readonly onAdd: (lab: Lab) => void }) {
-  const [values, setValues] = useState(['', '', '']);
-  const [error, setError] = useState<string | undefined>();
-  const add = (): void => {
-    const [L, a, b] = values.map((v) => (v.trim() === '' ? Number.NaN : Number(v.replace(',', '.'))));
-    const lab: Lab = [L!, a!, b!];
-    if (!lab.every(Number.isFinite)) return setError('Three numbers: L*, a* and b*');
-    if (!isPlausibleSkin(lab)) return setError('No skin has this colour. L* is 12 to 90, a* and b* mostly 3 to 30');
-    setError(undefined);
-    setValues(['', '', '']);
-    onAdd(lab);
-  };
-  return (
-    <Column>
-      <Line flexWrap="nowrap" alignItems="flex-start">
-        {['L*', 'a*', 'b*'].map((name, i) => (
-          <View key={name} flex={1} flexBasis={0} minWidth={0}>
-            <Field
-              label={name}
-              keyboard="decimal"
-              value={values[i]!}
-              onChange={(text) => setValues((all) => all.map((v, k) => (k === i ? text : v)))}
-              error={i === 0 ? error : undefined}
-              onSubmit={add}
-            />
-          </View>
-        ))}
-      </Line>
-      <Button onPress={add}>Add these values</Button>
-    </Column>
   );
 }

@@ -1,6 +1,24 @@
-import { SKIN_ZONES, summariseReadings, type Lab, type SampleSummary, type SkinZone } from '@toile/core';
+import {
+  clamp,
+  readSpot,
+  SKIN_ZONE_NAMES,
+  SKIN_ZONES,
+  summariseReadings,
+  type CgatsSample,
+  type Lab,
+  type SampleSummary,
+  type SkinZone,
+  type SpotReading,
+} from '@toile/core';
+import type { ExtraReading } from '@toile/contract';
 
 export type Samples = { readonly [zone in SkinZone]?: readonly Lab[] };
+/** A reading being taken: the seven zones, and places added to them. */
+export type Session = { readonly zones: Samples; readonly extras: readonly ExtraReading[] };
+/** What the reader is held to: a zone, or an added place by its number. */
+export type Held = SkinZone | number;
+
+export const EMPTY_SESSION: Session = { zones: {}, extras: [] };
 
 /** Where each zone is touched on the canonical face, in mm; sides alternate so that no two targets meet. */
 export const ZONE_SPOTS: Readonly<Record<SkinZone, readonly [number, number]>> = {
@@ -23,6 +41,12 @@ export function adviceFor(summary: SampleSummary | null): string {
   return summary.moreNeeded === 1 ? 'One more sample.' : `${summary.moreNeeded} more samples.`;
 }
 
+/** How sure a mean is, in words. */
+export function sureness(summary: SampleSummary): string {
+  if (summary.moreNeeded > 0) return 'not yet sure';
+  return summary.uncertainty < 0.3 ? 'very sure' : summary.uncertainty < 0.5 ? 'sure' : 'as sure as this skin allows';
+}
+
 /** The zone to read next: the first not yet steady. */
 export function nextZone(samples: Samples): SkinZone | null {
   return SKIN_ZONES.find((zone) => (summariseReadings(samples[zone] ?? [])?.moreNeeded ?? 1) > 0) ?? null;
@@ -31,4 +55,41 @@ export function nextZone(samples: Samples): SkinZone | null {
 /** Zones with anything in them, as a reading is kept. */
 export function keptZones(samples: Samples): Samples {
   return Object.fromEntries(Object.entries(samples).filter(([, list]) => list.length > 0));
+}
+
+export const samplesOf = (session: Session, held: Held): readonly Lab[] =>
+  (typeof held === 'number' ? session.extras[held]?.samples : session.zones[held]) ?? [];
+
+/** The session with other samples where the reader is held. */
+export function withSamples(session: Session, held: Held, samples: readonly Lab[]): Session {
+  if (typeof held !== 'number') return { ...session, zones: { ...session.zones, [held]: samples } };
+  return { ...session, extras: session.extras.map((extra, i) => (i === held ? { ...extra, samples } : extra)) };
+}
+
+export const heldName = (session: Session, held: Held): string => (typeof held === 'number' ? (session.extras[held]?.name ?? '') : SKIN_ZONE_NAMES[held]);
+
+/** How an added place differs from the skin round it; null until both are read. */
+export function spotIn(session: Session, extra: ExtraReading): SpotReading | null {
+  const [spot, skin] = [summariseReadings(extra.samples), summariseReadings(session.zones[extra.beside] ?? [])];
+  return spot && skin ? readSpot(skin.lab, spot.lab) : null;
+}
+
+/** Samples of a file put to their zones; those of no known zone go where the reader is held. */
+export function withFile(session: Session, samples: readonly CgatsSample[], held: Held): { readonly session: Session; readonly words: string } {
+  let next = session;
+  const counts = new Map<string, number>();
+  for (const { zone, lab } of samples) {
+    const to = zone ?? held;
+    next = withSamples(next, to, [...samplesOf(next, to), lab]);
+    const name = heldName(session, to);
+    counts.set(name, (counts.get(name) ?? 0) + 1);
+  }
+  const words = `${samples.length} samples taken in: ${[...counts].map(([name, n]) => `${name.toLowerCase()} ${n}`).join(', ')}.`;
+  return { session: next, words };
+}
+
+/** The added place's mark on the face: beside its zone's, further along for each one more. */
+export function extraSpot(extra: ExtraReading, index: number): readonly [number, number] {
+  const [x, y] = ZONE_SPOTS[extra.beside];
+  return [clamp(x === 0 ? 30 + 12 * index : -x - 12 * index, -80, 80), y + 8];
 }

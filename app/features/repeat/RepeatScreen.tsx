@@ -6,7 +6,7 @@ import { newId, type ChartAnswer, type ClientAnswer, type KitAnswer } from '@toi
 import { call, CallError } from '../../data/call';
 import { useChart, useClient, useKit, useRefresh, useSession } from '../../data/hooks';
 import { Body, Button, Column, Empty, Field, Judged, Label, Line, Loading, Ready, Rule, Screen, Subheading, Swatch, useColours, useWide, View } from '../../ui';
-import { runRefit } from '../../workers/fitting';
+import { askFitting } from '../../workers';
 import { layersOf, stepsShown } from '../chart/chartView';
 import { snapshotOfClient } from '../clients/snapshot';
 import { faceBox } from '../face/FaceStage';
@@ -126,7 +126,7 @@ function useRefit(
     let current = true;
     const occasion: Occasion = { ...worn.occasion, kind, date };
     const stamp = { id: worn.id, version: worn.version + 1, author, at: new Date().toISOString(), reason: '' };
-    runRefit({ worn, client: snapshotOfClient(client), kit, occasion, stamp }).then(
+    askFitting('refit', { worn, client: snapshotOfClient(client), kit, occasion, stamp }).then(
       (refit) => current && setState({ refit, error: null }),
       (error: unknown) => current && setState({ refit: null, error: error instanceof Error ? error.message : String(error) }),
     );

@@ -12,7 +12,7 @@ export type MatchWishes = {
   readonly filter?: ShadeFilter;
   /** Every answer holds this product. */
   readonly pin?: string;
-  /** How much is to be covered; null takes each product at 1 mg/cm2, as its class is meant. */
+  /** How much is to be covered; null lays a usual thin layer. */
   readonly coverage?: Coverage | null;
   /** Where it goes. */
   readonly zones?: readonly ZoneName[];
@@ -55,6 +55,8 @@ export type ShadeMatches = {
 /** A base and what may be stirred into it. */
 export const BASE_KINDS: readonly ProductKind[] = ['base', 'adjuster'];
 export const MATCH_ZONES: readonly ZoneName[] = ['wholeFace', 'neck'];
+/** A thin layer as it is usually worn, mg/cm2: one to two pumps a face. */
+const USUAL_DOSE = 0.6;
 /** A damp sponge keeps a quarter. */
 const KEPT_BY_TOOL = 0.25;
 /** Bases weigh a little more than water. */
@@ -132,7 +134,7 @@ function judgeFor(context: ShadeContext, wishes: MatchWishes, target: Lab, produ
       .map(({ id, pumps }) => ({ product: byId.get(id)!, pumps }))
       .sort((a, b) => b.pumps * b.product.mgPerMeasure - a.pumps * a.product.mgPerMeasure);
     const optics = mixedOptics(members.map(({ product, pumps }) => ({ product, mg: pumps * product.mgPerMeasure })));
-    const dose = wishes.coverage ? doseForCoverage(optics, wishes.coverage) : 1;
+    const dose = wishes.coverage ? doseForCoverage(optics, wishes.coverage) : USUAL_DOSE;
     const parts = members.map(({ product, pumps }) => ({ product, unit: unitToTake(product, context), pumps }));
     const amount = amountOf(parts, dose * areaCm2);
     return {

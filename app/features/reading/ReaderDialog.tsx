@@ -1,0 +1,43 @@
+import { useEffect, useState } from 'react';
+import { Body, Button, Dialog, Label, Loading } from '../../ui';
+import type { Reader } from './useReader';
+
+/** Connecting the reader: found, chosen, connected. Only the stand-in is ever near. */
+export function ReaderDialog({ reader, onClose }: { readonly reader: Reader; readonly onClose: () => void }) {
+  const [found, setFound] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setFound(true), 500);
+    return () => clearTimeout(timer);
+  }, []);
+  return (
+    <Dialog title="Connect a shade reader" onClose={onClose}>
+      {reader.connected ? (
+        <>
+          <Body>✓ Stand-in reader connected. Calibrated on its white tile today.</Body>
+          <Button
+            onPress={() => {
+              reader.disconnect();
+              onClose();
+            }}
+          >
+            Disconnect
+          </Button>
+        </>
+      ) : found ? (
+        <Button
+          kind="main"
+          large
+          onPress={() => {
+            reader.connect();
+            onClose();
+          }}
+        >
+          Stand-in reader, near
+        </Button>
+      ) : (
+        <Loading words="Looking for readers nearby" />
+      )}
+      <Label>The stand-in ships with the app: its numbers are made up, with a real reader’s noise and an occasional bad sample.</Label>
+    </Dialog>
+  );
+}

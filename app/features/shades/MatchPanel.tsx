@@ -1,0 +1,87 @@
+import { useLocalSearchParams } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { skinTarget, type MatchWishes, type ShadeContext, type ShadeMatch } from '@toile/core';
+import type { ClientAnswer } from '@toile/contract';
+import { Body, Button, Column, Label, Line, Progress, Subheading, Swatch, useWide, View } from '../../ui';
+import { askShades, useWork } from '../../workers';
+import { skinInWords } from '../words/colours';
+import { MatchRow } from './MatchRow';
+import { keyOf } from './shadesView';
+import { UseInChart } from './UseInChart';
+import { WhyNot } from './WhyNot';
+import { WishesForm } from './WishesForm';
+
+const START: MatchWishes = { zones: ['wholeFace', 'neck'], coverage: null };
+
+/** The base for this skin: one product, two mixed, three when it gains enough. */
+export function MatchPanel({ client, context }: { readonly client: ClientAnswer; readonly context: ShadeContext }) {
+  const wide = useWide();
+  const { chart, step } = useLocalSearchParams<{ chart?: string; step?: string }>();
+  const [wishes, setWishes] = useState<MatchWishes>(START);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const asked = useMemo(() => ({ context, wishes }), [context, wishes]);
+  const { answer, error, busy, share, stopped, stop, again } = useWork(askShades, 'match', asked);
+  const target = skinTarget(context.client.skin, wishes.weights);
+  const all = answer ? [...answer.singles, ...answer.pairs, ...answer.triples] : [];
+  const best = [...all].sort((a, b) => a.deltaE - b.deltaE)[0];
+  const picked = all.find((m) => keyOf(m) === chosen) ?? best ?? null;
+  const pinned = context.kit.products.find((p) => p.id === wishes.pin);
+  const rows = (title: string, matches: readonly ShadeMatch[], none: string) => (
+    <Column gap="$1" role="radiogroup" aria-label={title}>
+      <Subheading>{title}</Subheading>
+      {matches.length === 0 ? <Label>{none}</Label> : null}
+      {matches.map((match) => (
+        <MatchRow
+          key={keyOf(match)}
+          match={match}
+          target={target}
+          chosen={picked !== null && keyOf(match) === keyOf(picked)}
+          onChoose={() => setChosen(keyOf(match))}
+          onPin={(productId) => setWishes((w) => ({ ...w, pin: productId }))}
+        />
+      ))}
+    </Column>
+  );
+  return (
+    <Column gap="$3">
+      <Line flexWrap="nowrap">
+        <Swatch lab={target} size={52} label="the colour to match" />
+        <Body flex={1}>{`Her skin: ${skinInWords(context.client.skin) ?? 'not read'}`}</Body>
+      </Line>
+      <WishesForm wishes={wishes} onChange={setWishes} />
+      {pinned ? (
+        <Line justifyContent="space-between" flexWrap="nowrap">
+          <Body flex={1}>{`Every mix holds ${pinned.line} ${pinned.shade}.`}</Body>
+          <Button onPress={() => setWishes(({ pin: _, ...w }) => w)}>Unpin</Button>
+        </Line>
+      ) : null}
+      {busy ? <Progress words="Predicting every mix" share={share} onStop={stop} /> : null}
+      {stopped ? (
+        <Line>
+          <Body>Stopped.</Body>
+          <Button onPress={again}>Search again</Button>
+        </Line>
+      ) : null}
+      {error ? <Body role="alert" color="$madder">{`▲ ${error}`}</Body> : null}
+      {answer ? (
+        <>
+          {answer.limits.map((limit) => (
+            <Body key={limit} color="$weld">{`▲ ${limit}`}</Body>
+          ))}
+          <View flexDirection={wide ? 'row' : 'column'} gap="$4" aria-live="polite">
+            <Column flex={wide ? 1 : undefined}>{rows('One product', answer.singles, 'No single product meets these wishes.')}</Column>
+            <Column flex={wide ? 1 : undefined} gap="$3">
+              {rows('Two, mixed', answer.pairs, 'Nothing here may be stirred together.')}
+              {rows('Three, mixed', answer.triples, 'No third product brings it closer by 0.3: two are enough.')}
+            </Column>
+          </View>
+          <Label>
+            {`${answer.mixes.toLocaleString('en-GB')} mixes of ${answer.compared} products compared. How far off is a model’s figure, by day; ~ marks lamp and flash, which one reading cannot tell for sure.`}
+          </Label>
+          {picked ? <UseInChart client={client} match={picked} chartId={chart ?? null} stepId={step ?? null} /> : null}
+          <WhyNot context={context} wishes={wishes} />
+        </>
+      ) : null}
+    </Column>
+  );
+}

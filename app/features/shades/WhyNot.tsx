@@ -1,0 +1,47 @@
+import { useMemo, useState } from 'react';
+import { productName, type MatchWishes, type ShadeContext } from '@toile/core';
+import { Body, Column, Field, Label, Loading, Row, Subheading, Swatch } from '../../ui';
+import { askShades, useWork } from '../../workers';
+
+const SHOWN = 6;
+
+/** "Why not this one?" for any product of the kit. */
+export function WhyNot({ context, wishes }: { readonly context: ShadeContext; readonly wishes: MatchWishes }) {
+  const [typed, setTyped] = useState('');
+  const [productId, setProductId] = useState<string | null>(null);
+  const asked = useMemo(() => (productId ? { context, wishes, productId } : null), [context, wishes, productId]);
+  const { answer, busy, error } = useWork(askShades, 'whyNot', asked);
+  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
+  const found =
+    words.length === 0 ? [] : context.kit.products.filter((p) => words.every((w) => `${productName(p)} ${p.kind}`.toLowerCase().includes(w))).slice(0, SHOWN);
+  return (
+    <Column gap="$2">
+      <Subheading>Why not another?</Subheading>
+      <Field
+        label="A product"
+        value={typed}
+        placeholder="Line or shade"
+        onChange={(text) => {
+          setTyped(text);
+          setProductId(null);
+        }}
+      />
+      {productId === null
+        ? found.map((p) => (
+            <Row
+              key={p.id}
+              title={`${p.line} ${p.shade}`}
+              detail={`${p.maker}, ${p.kind}`}
+              before={<Swatch lab={p.lab} size={28} />}
+              label={`Why not ${productName(p)}`}
+              onPress={() => setProductId(p.id)}
+            />
+          ))
+        : null}
+      {words.length > 0 && found.length === 0 ? <Label>Nothing by that name in the kit.</Label> : null}
+      {productId !== null && busy ? <Loading words="Working it out" /> : null}
+      {productId !== null && !busy && answer ? <Body aria-live="polite">{answer}</Body> : null}
+      {error ? <Body color="$madder">{`▲ ${error}`}</Body> : null}
+    </Column>
+  );
+}

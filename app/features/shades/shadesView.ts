@@ -1,0 +1,56 @@
+import { productName, snapshotOf, type Chart, type CorrectorChoice, type ShadeMatch, type Step, type Use } from '@toile/core';
+
+/** '2 : 1', or nothing for a single product. */
+export function ratioOf(match: ShadeMatch): string {
+  return match.parts.length === 1 ? '' : match.parts.map((p) => p.pumps).join(' : ');
+}
+
+/** 'Veil V3 with Adjust yellow' */
+export const namesOf = (match: ShadeMatch): string => match.parts.map(({ product }) => `${product.line} ${product.shade}`).join(' with ');
+
+/** '4 pumps + 2 drops, 0.75 ml' */
+export function takenInWords({ parts, amount }: ShadeMatch): string {
+  const measures = parts.map(({ product }, i) => `${amount.measures[i]} ${product.measure}${amount.measures[i] === 1 ? '' : 's'}`);
+  return `${measures.join(' + ')}, ${amount.ml.toFixed(2)} ml`;
+}
+
+/** How it stands under each light; only daylight is sure. */
+export function lightsInWords({ under }: ShadeMatch): string {
+  return `by day ${under.daylight.toFixed(1)} · lamp ~${under.indoor.toFixed(1)} · flash ~${under.flash.toFixed(1)}`;
+}
+
+export const keyOf = (match: ShadeMatch): string => match.parts.map((p) => `${p.product.id} ${p.pumps}`).join();
+
+/** What a step would use of a match. */
+export function useOf(match: ShadeMatch): Use[] {
+  return match.parts.map(({ product, unit }, i) => ({
+    unitId: unit?.id ?? null,
+    product: snapshotOf(product),
+    parts: Math.min(60, match.amount.measures[i]!),
+    measure: product.measure,
+  }));
+}
+
+/** The chart with a match in its base: in the step asked for, else in its first base step. Null when it has none. */
+export function withMatch(chart: Chart, match: ShadeMatch, stepId: string | null): Chart | null {
+  const step: Step | undefined = chart.steps.find((s) => s.id === stepId) ?? chart.steps.find((s) => s.role === 'base' && s.variant === undefined);
+  if (!step) return null;
+  return { ...chart, steps: chart.steps.map((s) => (s.id === step.id ? { ...s, use: useOf(match) } : s)) };
+}
+
+/** Why the version was made, when nothing else was written. */
+export const matchReason = (match: ShadeMatch): string =>
+  `Base matched: ${[namesOf(match), ratioOf(match)].filter(Boolean).join(', ')}, ${match.deltaE.toFixed(1)} off`;
+
+/** '0.25 mg/cm² Quiet peach, then 0.5 mg/cm² Under U4' */
+export function layersInWords(correction: CorrectorChoice['corrections'][number]): string {
+  if (correction.layers.length === 0) return 'Nothing: leave it to the base';
+  return correction.layers.map(({ product, doseMgPerCm2 }) => `${doseInWords(doseMgPerCm2)} ${productName(product)}`).join(', then ');
+}
+
+/** Doses as a hand knows them. */
+export function doseInWords(doseMgPerCm2: number): string {
+  if (doseMgPerCm2 <= 0.15) return 'a breath of';
+  if (doseMgPerCm2 <= 0.3) return 'a thin veil of';
+  return doseMgPerCm2 <= 0.55 ? 'a thin layer of' : 'a full layer of';
+}

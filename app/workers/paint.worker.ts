@@ -1,0 +1,4 @@
+import { paintJobs } from './paintJobs';
+import { serveJobs } from './rpc';
+
+serveJobs(paintJobs);

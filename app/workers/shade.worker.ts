@@ -1,0 +1,4 @@
+import { shadeJobs } from './shadeJobs';
+import { serveJobs } from './rpc';
+
+serveJobs(shadeJobs);
