@@ -47,6 +47,13 @@ export function StepDrawer({ chart, step, kit, editable, onChange }: StepDrawerP
       {step.role === 'base' && editable ? (
         <Button onPress={() => router.navigate(`/clients/${chart.client.id}/shades?chart=${chart.id}&step=${step.id}`)}>Match and mix in full</Button>
       ) : null}
+      {editable
+        ? step.use.map(({ product }) => (
+            <Button key={product.id} onPress={() => router.navigate(`/kit/products/${product.id}/substitute?chart=${chart.id}`)}>
+              {`Find a substitute for ${product.line} ${product.shade}`}
+            </Button>
+          ))
+        : null}
       {step.wants.kinds.length > 0 && editable ? (
         <ProposalList chart={chart} step={step} kit={kit} onPick={(proposal) => onChange(withUse(chart, step.id, proposal.use))} />
       ) : null}

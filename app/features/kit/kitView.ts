@@ -1,25 +1,96 @@
-import { PRODUCT_KINDS, productName, shelfLife, type Kit, type Product, type ProductKind, type Unit } from '@toile/core';
+import {
+  PRODUCT_KINDS,
+  productName,
+  shelfLife,
+  type Coverage,
+  type Family,
+  type Finish,
+  type Kit,
+  type Product,
+  type ProductKind,
+  type Texture,
+  type Unit,
+} from '@toile/core';
 
 export type KitRow = { readonly product: Product; readonly units: readonly Unit[]; readonly fact: string; readonly past: boolean };
 
-/** Products by kind, found by any word of their name, each with the one fact that matters. */
-export function kitRows(kit: Kit, typed: string, today: string): { readonly kind: ProductKind; readonly rows: readonly KitRow[] }[] {
+export const STATES = ['owned', 'to use up', 'past or withdrawn', 'not owned'] as const;
+export type KitState = (typeof STATES)[number];
+
+/** What is looked for; an empty list lets everything through. */
+export type KitFilter = {
+  readonly kinds: readonly ProductKind[];
+  readonly finishes: readonly Finish[];
+  readonly textures: readonly Texture[];
+  readonly coverages: readonly Coverage[];
+  readonly families: readonly Family[];
+  readonly states: readonly KitState[];
+};
+export const NO_FILTER: KitFilter = { kinds: [], finishes: [], textures: [], coverages: [], families: [], states: [] };
+
+/** How many wishes are set. */
+export const wishesIn = (filter: KitFilter): number => Object.values(filter).reduce((sum, list) => sum + list.length, 0);
+
+const lets = <T>(wanted: readonly T[], has: T): boolean => wanted.length === 0 || wanted.includes(has);
+
+/** Nearly out: fewer than this many measures left. */
+const FEW_MEASURES = 6;
+
+/** Products by kind, found by any word of their name and by wishes, each with the one fact that matters. */
+export function kitRows(
+  kit: Kit,
+  typed: string,
+  today: string,
+  filter: KitFilter = NO_FILTER,
+): { readonly kind: ProductKind; readonly rows: readonly KitRow[] }[] {
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
+  const unitsOf = new Map<string, Unit[]>();
+  for (const unit of kit.units) unitsOf.set(unit.productId, [...(unitsOf.get(unit.productId) ?? []), unit]);
   const groups = new Map<ProductKind, KitRow[]>();
   for (const product of [...kit.products].sort(inOrderOfUse)) {
+    if (!lets(filter.kinds, product.kind) || !lets(filter.finishes, product.finish) || !lets(filter.textures, product.texture)) continue;
+    if (!lets(filter.coverages, product.coverage) || !lets(filter.families, product.family)) continue;
     const name = [product.maker, product.line, product.shade, product.kind].join(' ').toLowerCase();
     if (!words.every((w) => name.includes(w))) continue;
-    const units = kit.units.filter((u) => u.productId === product.id);
-    const states = units.map((u) => shelfLife(u, product, today));
-    const past = states.length > 0 && states.every((s) => s.state === 'past');
-    const until = states.find((s) => s.until !== null)?.until;
-    const fact = units.length === 0 ? 'not owned' : past ? '▲ past its date' : until ? `until ${until.slice(0, 7)}` : 'unopened';
-    groups.set(product.kind, [...(groups.get(product.kind) ?? []), { product, units, fact, past }]);
+    const row = rowOf(product, unitsOf.get(product.id) ?? [], today);
+    if (!lets(filter.states, row.state)) continue;
+    groups.set(product.kind, [...(groups.get(product.kind) ?? []), row]);
   }
   return [...groups].map(([kind, rows]) => ({ kind, rows }));
+}
+
+function rowOf(product: Product, units: readonly Unit[], today: string): KitRow & { readonly state: KitState } {
+  const lives = units.map((u) => shelfLife(u, product, today));
+  const past = units.length > 0 && lives.every((s) => s.state === 'past');
+  const left = units.reduce((sum, u) => sum + u.remainingMg, 0);
+  const few = units.length > 0 && left < FEW_MEASURES * product.mgPerMeasure;
+  const until = lives.flatMap((s) => (s.until !== null && s.state !== 'past' ? [s.until] : [])).sort()[0];
+  const soon = lives.some((s) => s.state === 'soon');
+  const fact = product.withdrawn
+    ? '▲ withdrawn'
+    : units.length === 0
+      ? 'not owned'
+      : past
+        ? '▲ past its date'
+        : left <= 0
+          ? '▲ used up'
+          : few
+            ? '▲ nearly out'
+            : until
+              ? `until ${until.slice(0, 7)}`
+              : 'unopened';
+  const state: KitState = product.withdrawn || past ? 'past or withdrawn' : units.length === 0 ? 'not owned' : few || soon ? 'to use up' : 'owned';
+  return { product, units, fact, past: past || product.withdrawn || few, state };
 }
 
 /** Kinds as they come at the chair, then maker, line and shade. */
 function inOrderOfUse(a: Product, b: Product): number {
   return PRODUCT_KINDS.indexOf(a.kind) - PRODUCT_KINDS.indexOf(b.kind) || productName(a).localeCompare(productName(b), 'en', { numeric: true });
+}
+
+/** '12 pumps, 2.1 g' */
+export function leftInWords(unit: Pick<Unit, 'remainingMg'>, product: Pick<Product, 'measure' | 'mgPerMeasure'>): string {
+  const measures = Math.floor(unit.remainingMg / product.mgPerMeasure);
+  const weight = unit.remainingMg >= 1000 ? `${(unit.remainingMg / 1000).toFixed(1)} g` : `${Math.round(unit.remainingMg)} mg`;
+  return `${measures} ${product.measure}${measures === 1 ? '' : 's'}, ${weight}`;
 }

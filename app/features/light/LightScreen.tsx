@@ -81,7 +81,7 @@ function Painted({ chart }: { readonly chart: Chart }) {
         <Choice
           label="Seen by"
           options={Object.keys(CAMERAS) as CameraName[]}
-          words={{ eye: 'the eye', near: 'a camera', far: 'a camera, from afar' }}
+          words={{ eye: 'eye', near: 'camera', far: 'far camera' }}
           chosen={[camera]}
           onChange={([k]) => k && setCamera(k)}
         />

@@ -6,7 +6,7 @@ import { Body, Button, Column, Label, Line, Progress, Subheading, Swatch, useWid
 import { askShades, useWork } from '../../workers';
 import { skinInWords } from '../words/colours';
 import { MatchRow } from './MatchRow';
-import { keyOf } from './shadesView';
+import { bestUnderLights, keyOf } from './shadesView';
 import { UseInChart } from './UseInChart';
 import { WhyNot } from './WhyNot';
 import { WishesForm } from './WishesForm';
@@ -23,6 +23,7 @@ export function MatchPanel({ client, context }: { readonly client: ClientAnswer;
   const { answer, error, busy, share, stopped, stop, again } = useWork(askShades, 'match', asked);
   const target = skinTarget(context.client.skin, wishes.weights);
   const all = answer ? [...answer.singles, ...answer.pairs, ...answer.triples] : [];
+  const lights = bestUnderLights(all);
   const best = [...all].sort((a, b) => a.deltaE - b.deltaE)[0];
   const picked = all.find((m) => keyOf(m) === chosen) ?? best ?? null;
   const pinned = context.kit.products.find((p) => p.id === wishes.pin);
@@ -35,6 +36,7 @@ export function MatchPanel({ client, context }: { readonly client: ClientAnswer;
           key={keyOf(match)}
           match={match}
           target={target}
+          lights={lights}
           chosen={picked !== null && keyOf(match) === keyOf(picked)}
           onChoose={() => setChosen(keyOf(match))}
           onPin={(productId) => setWishes((w) => ({ ...w, pin: productId }))}
@@ -76,7 +78,7 @@ export function MatchPanel({ client, context }: { readonly client: ClientAnswer;
             </Column>
           </View>
           <Label>
-            {`${answer.mixes.toLocaleString('en-GB')} mixes of ${answer.compared} products compared. How far off is a model’s figure, by day; ~ marks lamp and flash, which one reading cannot tell for sure.`}
+            {`${answer.mixes.toLocaleString('en-GB')} mixes of ${answer.compared} products compared. How far off is a model’s figure, by day. Lamp and flash are only held against each other: one reading cannot tell more.`}
           </Label>
           {picked ? <UseInChart client={client} match={picked} chartId={chart ?? null} stepId={step ?? null} /> : null}
           <WhyNot context={context} wishes={wishes} />

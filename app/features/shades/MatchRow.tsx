@@ -1,18 +1,19 @@
 import { Pressable } from 'react-native';
 import type { Lab, ShadeMatch } from '@toile/core';
 import { Body, Button, Column, Figure, Label, Line, Swatch, useColours, View } from '../../ui';
-import { lightsInWords, namesOf, ratioOf, takenInWords } from './shadesView';
+import { lightsInWords, namesOf, ratioOf, takenInWords, type LightBest } from './shadesView';
 
 type MatchRowProps = {
   readonly match: ShadeMatch;
   readonly target: Lab | null;
+  readonly lights: LightBest;
   readonly chosen: boolean;
   readonly onChoose: () => void;
   readonly onPin: (productId: string) => void;
 };
 
 /** One answer: swatch beside the skin, how far off, how to mix it, how much to take. */
-export function MatchRow({ match, target, chosen, onChoose, onPin }: MatchRowProps) {
+export function MatchRow({ match, target, lights, chosen, onChoose, onPin }: MatchRowProps) {
   const c = useColours();
   const ratio = ratioOf(match);
   return (
@@ -34,7 +35,7 @@ export function MatchRow({ match, target, chosen, onChoose, onPin }: MatchRowPro
             {takenInWords(match)}
           </Label>
           <Label fontSize="$1" lineHeight="$1">
-            {lightsInWords(match)}
+            {`${lightsInWords(match, lights)}, low confidence`}
           </Label>
           {match.notes.map((note) => (
             <Label key={note} fontSize="$1" lineHeight="$1" color={/not enough|nearly out|heavy|not in/.test(note) ? '$weld' : '$inkSoft'}>

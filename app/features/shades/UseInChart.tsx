@@ -6,7 +6,7 @@ import { call, CallError } from '../../data/call';
 import { Body, Button, Choice, Column, Label } from '../../ui';
 import { newChartDraft, readChartDraft, writeChartDraft } from '../chart/chartDraft';
 import { dayInWords } from '../words/dates';
-import { matchReason, withMatch } from './shadesView';
+import { matchReason, namesOf, ratioOf, withMatch } from './shadesView';
 
 type UseInChartProps = { readonly client: ClientAnswer; readonly match: ShadeMatch; readonly chartId: string | null; readonly stepId: string | null };
 
@@ -36,7 +36,7 @@ export function UseInChart({ client, match, chartId, stepId }: UseInChartProps) 
     }
   };
   return (
-    <Column gap="$2">
+    <Column gap="$2" backgroundColor="$background" paddingVertical="$2" style={{ position: 'sticky', bottom: -32 }}>
       {client.charts.length > 1 ? (
         <Choice
           label="Into which chart"
@@ -48,7 +48,7 @@ export function UseInChart({ client, match, chartId, stepId }: UseInChartProps) 
       ) : null}
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       <Button kind="main" large onPress={() => void put()}>
-        {`Put it into ${client.charts.find((c) => c.id === chosen)?.lookName ?? 'the chart'}`}
+        {`Put ${[ratioOf(match), namesOf(match)].filter(Boolean).join(' ')} into the chart`}
       </Button>
     </Column>
   );

@@ -14,9 +14,16 @@ export function takenInWords({ parts, amount }: ShadeMatch): string {
   return `${measures.join(' + ')}, ${amount.ml.toFixed(2)} ml`;
 }
 
-/** How it stands under each light; only daylight is sure. */
-export function lightsInWords({ under }: ShadeMatch): string {
-  return `by day ${under.daylight.toFixed(1)} · lamp ~${under.indoor.toFixed(1)} · flash ~${under.flash.toFixed(1)}`;
+/** The least difference of any match under lamp and flash: what the others are held against. */
+export type LightBest = { readonly indoor: number; readonly flash: number };
+export function bestUnderLights(matches: readonly ShadeMatch[]): LightBest {
+  return { indoor: Math.min(...matches.map((m) => m.under.indoor)), flash: Math.min(...matches.map((m) => m.under.flash)) };
+}
+
+/** How it stands under lamp and flash against the best there: one reading tells no more than which is nearer. */
+export function lightsInWords({ under }: ShadeMatch, best: LightBest): string {
+  const against = (name: string, more: number): string => (more < 0.15 ? `${name} as good as any` : `${name} ${more.toFixed(1)} behind the best`);
+  return [against('lamp', under.indoor - best.indoor), against('flash', under.flash - best.flash)].join(' · ');
 }
 
 export const keyOf = (match: ShadeMatch): string => match.parts.map((p) => `${p.product.id} ${p.pumps}`).join();

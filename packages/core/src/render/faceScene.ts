@@ -123,6 +123,10 @@ function tintLips(surface: Surface, general: Lab, face: FaceModel, frame: Frame)
   }
 }
 
+/** What is always melted at its edges, and over how much. */
+const BLENDED: readonly Step['role'][] = ['correct', 'base', 'conceal', 'contour', 'bronze', 'blush', 'highlight', 'powder'];
+const BLENDED_EDGE_MM = 9;
+
 /** A step as films to lay: its shapes softly edged, its mix and dose; null for steps that leave no colour. */
 export function paintLayerOf(step: Step, client: Pick<ClientSnapshot, 'landmarks' | 'features'>, frame: Frame): PaintLayer | null {
   const coloured = step.use.flatMap((use) => {
@@ -132,7 +136,7 @@ export function paintLayerOf(step: Step, client: Pick<ClientSnapshot, 'landmarks
   if (step.role === 'care' || coloured.length === 0 || step.doseMgPerCm2 <= 0) return null;
   const masks = step.placements
     .flatMap((placement) => outlineOf(placement, client.landmarks, client.features))
-    .map((shape) => maskOfShape(shape, frame))
+    .map((shape) => maskOfShape(BLENDED.includes(step.role) ? { ...shape, featherMm: Math.max(shape.featherMm, BLENDED_EDGE_MM) } : shape, frame))
     .filter((mask): mask is Mask => mask !== null);
   if (masks.length === 0) return null;
   const grade = Math.max(...coloured.map(({ product }) => flashGradeOf(product))) as ReturnType<typeof flashGradeOf>;

@@ -1,0 +1,1 @@
+export { KitImportScreen as default } from '../../features/kit/KitImportScreen';

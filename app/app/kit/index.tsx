@@ -1,0 +1,1 @@
+export { KitScreen as default } from '../../features/kit/KitScreen';

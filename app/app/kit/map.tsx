@@ -1,0 +1,1 @@
+export { ShadeMapScreen as default } from '../../features/kit/ShadeMapScreen';

@@ -1,0 +1,1 @@
+export { NewProductScreen as default } from '../../features/kit/NewProductScreen';

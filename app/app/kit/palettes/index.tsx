@@ -1,0 +1,1 @@
+export { PalettesScreen as default } from '../../../features/palettes/PalettesScreen';

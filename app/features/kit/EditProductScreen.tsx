@@ -1,0 +1,56 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import type { Product } from '@toile/core';
+import { useKit } from '../../data/hooks';
+import { Body, Button, Column, Empty, Ready, Screen } from '../../ui';
+import { formOf } from './productForm';
+import { ProductFields } from './ProductFields';
+import { useSaveProduct } from './useSaveProduct';
+
+/** A product of the kit, changed. */
+export function EditProductScreen({ id }: { readonly id: string }) {
+  const kit = useKit();
+  return (
+    <Ready remote={kit}>
+      {(data) => {
+        const product = data.products.find((p) => p.id === id);
+        return product ? (
+          <Edit product={product} revision={data.revisions[id] ?? 1} />
+        ) : (
+          <Empty title="Not in this kit" words="It may have been another studio’s." />
+        );
+      }}
+    </Ready>
+  );
+}
+
+function Edit({ product, revision }: { readonly product: Product; readonly revision: number }) {
+  const router = useRouter();
+  const [form, setForm] = useState(() => formOf(product));
+  const [base] = useState(revision);
+  const saving = useSaveProduct();
+  const back = `/kit/products/${product.id}` as const;
+  const save = async (over: number): Promise<void> => {
+    if (await saving.save(form, over)) router.navigate(back);
+  };
+  const behind = revision !== base;
+  return (
+    <Screen
+      title="Change the product"
+      above={`${product.maker} ${product.line}`}
+      widest={760}
+      onBack={() => router.navigate(back)}
+      foot={
+        <Column gap="$2">
+          {saving.failure ? <Body role="alert" color="$madder">{`▲ ${saving.failure}`}</Body> : null}
+          {behind ? <Body color="$weld">▲ Someone else changed it meanwhile. Saving puts yours over theirs.</Body> : null}
+          <Button kind="main" large disabled={saving.busy} onPress={() => void save(behind ? revision : base)}>
+            Save the product
+          </Button>
+        </Column>
+      }
+    >
+      <ProductFields form={form} errors={saving.errors} onChange={setForm} />
+    </Screen>
+  );
+}

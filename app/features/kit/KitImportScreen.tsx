@@ -1,0 +1,210 @@
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { KIT_COLUMN_NAMES, NEEDED_COLUMNS, productName, type ColumnMapping, type KitColumn, type KitCsv } from '@toile/core';
+import { newId, type ImportKitAnswer, type KitAnswer } from '@toile/contract';
+import { call, CallError } from '../../data/call';
+import { useKit, useRefresh } from '../../data/hooks';
+import { Body, Button, Choice, Column, Figure, FileButton, Label, Line, Loading, Ready, Screen, Subheading, Swatch } from '../../ui';
+import { askShades, useWork } from '../../workers';
+import { decoded, importSummary } from './importView';
+
+type Chosen = { readonly name: string; readonly text: string; readonly key: string };
+
+/** A kit from a CSV file: columns matched, every row shown or said what is wrong, and nothing written until it is accepted. */
+export function KitImportScreen() {
+  const kit = useKit();
+  const router = useRouter();
+  const [file, setFile] = useState<Chosen | null>(null);
+  const take = async (chosen: File): Promise<void> => setFile({ name: chosen.name, text: decoded(await chosen.arrayBuffer()), key: newId() });
+  return (
+    <Ready remote={kit}>
+      {(data) =>
+        file ? (
+          <Preview key={file.key} file={file} kit={data} onOther={(chosen) => void take(chosen)} />
+        ) : (
+          <Screen
+            title="Bring in a kit"
+            widest={760}
+            onBack={() => router.navigate('/kit')}
+            foot={
+              <FileButton kind="main" large label="Kit file" accept=".csv,.txt,text/csv" onFile={(chosen) => void take(chosen)}>
+                Choose a CSV file
+              </FileButton>
+            }
+          >
+            <Column>
+              <Body>One row for each bottle, pan or stick. Needed: maker, line, shade, kind. Taken too, where they are there:</Body>
+              <Label>{KIT_COLUMN_NAMES.filter((c) => !NEEDED_COLUMNS.includes(c)).join(', ')}.</Label>
+              <Body>Commas, semicolons or tabs, decimal points or commas. You see everything before anything is written.</Body>
+            </Column>
+          </Screen>
+        )
+      }
+    </Ready>
+  );
+}
+
+type PreviewProps = { readonly file: Chosen; readonly kit: KitAnswer; readonly onOther: (file: File) => void };
+
+function Preview({ file, kit, onOther }: PreviewProps) {
+  const router = useRouter();
+  const refresh = useRefresh();
+  const [mapping, setMapping] = useState<ColumnMapping | null>(null);
+  const [failure, setFailure] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const [taken, setTaken] = useState<ImportKitAnswer | null>(null);
+  const asked = useMemo(() => ({ text: file.text, mapping, kit }), [file, mapping, kit]);
+  const { answer: read, error } = useWork(askShades, 'readKit', taken ? null : asked);
+  const summary = read ? importSummary(read) : null;
+  const accept = async (): Promise<void> => {
+    setBusy(true);
+    setFailure(null);
+    try {
+      const body = { text: file.text, mapping: read!.mapping, leaveOutWrong: true };
+      setTaken(await call<ImportKitAnswer>('importKit', { body, idempotencyKey: file.key }));
+      await refresh();
+    } catch (refused) {
+      setFailure(refused instanceof CallError ? refused.message : 'Something went wrong; nothing was written. Try again.');
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <Screen
+      title="Bring in a kit"
+      above={file.name}
+      onBack={() => router.navigate('/kit')}
+      foot={
+        taken ? (
+          <Button kind="main" large onPress={() => router.navigate('/kit')}>
+            To the kit
+          </Button>
+        ) : (
+          <Column gap="$2">
+            {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+            <Line flexWrap="nowrap">
+              <FileButton large label="Kit file" accept=".csv,.txt,text/csv" onFile={onOther}>
+                Another file
+              </FileButton>
+              <Button kind="main" large grow disabled={busy || !summary || summary.good === 0} onPress={() => void accept()}>
+                {summary && summary.good > 0 ? `Take in ${summary.good} ${summary.good === 1 ? 'row' : 'rows'}` : 'Nothing to take in'}
+              </Button>
+            </Line>
+          </Column>
+        )
+      }
+    >
+      {taken ? (
+        <Body
+          color="$moss"
+          role="status"
+        >{`✓ ${taken.products} products and ${taken.units} units came in${taken.leftOut > 0 ? `; ${taken.leftOut} rows were left out` : ''}.`}</Body>
+      ) : error ? (
+        <Body role="alert" color="$madder">{`▲ ${error}`}</Body>
+      ) : read && summary ? (
+        <Column gap="$4">
+          {read.problems.map((p) => (
+            <Body key={p} role="alert" color="$madder">{`▲ ${p}`}</Body>
+          ))}
+          {read.rows.length > 0 ? <Body fontWeight="700">{summary.words}</Body> : null}
+          <Wrong read={read} />
+          <Columns read={read} onChange={setMapping} />
+          <Good read={read} />
+        </Column>
+      ) : (
+        <Loading words="Reading the file" />
+      )}
+    </Screen>
+  );
+}
+
+const SHOWN = 40;
+
+/** Rows that are wrong, with line, column and what is expected. */
+function Wrong({ read }: { readonly read: KitCsv }) {
+  const wrong = read.rows.filter((r) => r.problems.length > 0);
+  if (wrong.length === 0) return null;
+  return (
+    <Column gap="$1" role="group" aria-label="Rows left out">
+      <Subheading color="$madder">{`▲ ${wrong.length} ${wrong.length === 1 ? 'row is' : 'rows are'} left out`}</Subheading>
+      {wrong.slice(0, SHOWN).flatMap((row) =>
+        row.problems.map((p, i) => (
+          <Line key={`${row.line} ${i}`} flexWrap="nowrap" alignItems="flex-start">
+            <Figure width={72}>{`Line ${row.line}`}</Figure>
+            <Body flex={1}>{`${p.column} ${p.message}`}</Body>
+          </Line>
+        )),
+      )}
+      {wrong.length > SHOWN ? <Label>{`and ${wrong.length - SHOWN} more. Mend the file and choose it again, or go on without them.`}</Label> : null}
+    </Column>
+  );
+}
+
+/** Which header holds which column; wrong guesses are put right here. */
+function Columns({ read, onChange }: { readonly read: KitCsv; readonly onChange: (mapping: ColumnMapping) => void }) {
+  const [open, setOpen] = useState<KitColumn | null>(null);
+  const missing = NEEDED_COLUMNS.filter((c) => read.mapping[c] === undefined);
+  const [all, setAll] = useState(false);
+  const shown = KIT_COLUMN_NAMES.filter((c) => all || missing.includes(c) || open === c);
+  if (read.headers.length === 0) return null;
+  const matched = KIT_COLUMN_NAMES.filter((c) => read.mapping[c] !== undefined).length;
+  return (
+    <Column gap="$2">
+      <Line justifyContent="space-between">
+        <Subheading>{`${matched} of ${read.headers.length} columns understood`}</Subheading>
+        <Button onPress={() => setAll((a) => !a)}>{all ? 'Close' : 'Columns'}</Button>
+      </Line>
+      {shown.map((column) => (
+        <Column key={column} gap="$1">
+          <Button label={`Column for ${column}`} onPress={() => setOpen((o) => (o === column ? null : column))}>
+            {`${column}: ${read.mapping[column] ?? 'not in the file'}`}
+          </Button>
+          {open === column ? (
+            <Choice
+              label={`Which header holds ${column}`}
+              options={['not in the file', ...read.headers]}
+              chosen={[read.mapping[column] ?? 'not in the file']}
+              onChange={([header]) => {
+                const { [column]: _old, ...rest } = read.mapping;
+                onChange(header === undefined || header === 'not in the file' ? rest : { ...rest, [column]: header });
+                setOpen(null);
+              }}
+            />
+          ) : null}
+        </Column>
+      ))}
+    </Column>
+  );
+}
+
+/** The first rows as they would stand in the kit. */
+function Good({ read }: { readonly read: KitCsv }) {
+  const good = read.rows.filter((r) => r.product !== null);
+  if (good.length === 0) return null;
+  return (
+    <Column gap={0}>
+      <Subheading>As it would stand in the kit</Subheading>
+      {good.slice(0, 12).map(({ line, product, unit, known }) => (
+        <Line key={line} flexWrap="nowrap" gap="$3" paddingVertical="$1" borderBottomWidth={1} borderBottomColor="$line">
+          <Swatch lab={product!.lab} size={28} label="colour" />
+          <Column gap={0} flex={1}>
+            <Body>{productName(product!)}</Body>
+            <Label>
+              {[
+                product!.kind,
+                product!.finish,
+                product!.texture,
+                unit ? unit.place || 'a unit' : 'no unit',
+                known ? 'already in the kit: only its unit is added' : null,
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+            </Label>
+          </Column>
+          <Figure color="$inkSoft">{`line ${line}`}</Figure>
+        </Line>
+      ))}
+      {good.length > 12 ? <Label>{`and ${(good.length - 12).toLocaleString('en-GB')} more`}</Label> : null}
+    </Column>
+  );
+}

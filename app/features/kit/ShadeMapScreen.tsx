@@ -1,0 +1,107 @@
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import Svg, { Circle, Line as SvgLine, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { labToHex, type Kit, type ShadeMap } from '@toile/core';
+import { useKit } from '../../data/hooks';
+import { Body, Column, Empty, Figure, Judged, Label, Line, Loading, Ready, Screen, Subheading, Swatch, useColours } from '../../ui';
+import { askShades, useWork } from '../../workers';
+
+/** All bases by depth and hue, and the skins they leave out. */
+export function ShadeMapScreen() {
+  const kit = useKit();
+  const router = useRouter();
+  return (
+    <Screen title="Shade map" onBack={() => router.navigate('/kit')} widest={900}>
+      <Ready remote={kit}>{(data) => <MapOf kit={data} />}</Ready>
+    </Screen>
+  );
+}
+
+function MapOf({ kit }: { readonly kit: Kit }) {
+  const asked = useMemo(() => ({ kit }), [kit]);
+  const { answer, error } = useWork(askShades, 'shadeMap', asked);
+  if (error) return <Body color="$madder">{`▲ ${error}`}</Body>;
+  if (!answer) return <Loading words="Placing the bases" />;
+  if (answer.points.length === 0) return <Empty title="No bases yet" words="Bases with a colour stand here by depth and hue, once the kit has some." />;
+  return (
+    <Column gap="$4">
+      <Body>
+        {answer.gaps.length === 0
+          ? 'Every skin looked at is served by a base or a mix of two.'
+          : `${answer.gaps.length} of 48 skins looked at are not served: neither a base nor a mix of two comes within 1.5.`}
+      </Body>
+      <Plot map={answer} />
+      <Label>Deeper further down, pinker left, yellower right of neutral skin of that depth. Dots are bases; crosses are skins with nothing near.</Label>
+      {answer.gaps.length > 0 ? (
+        <Column gap={0}>
+          <Subheading>To fill</Subheading>
+          {answer.gaps.map((gap) => (
+            <Line key={`${gap.depth} ${gap.undertone}`} flexWrap="nowrap" gap="$3" paddingVertical="$1" borderBottomWidth={1} borderBottomColor="$line">
+              <Swatch lab={gap.lab} size={32} label="this skin" />
+              <Body flex={1}>{`depth ${gap.depth}, ${gap.undertone}`}</Body>
+              <Figure color="$inkSoft">{`${gap.nearestMix.toFixed(1)} off at best`}</Figure>
+            </Line>
+          ))}
+        </Column>
+      ) : null}
+    </Column>
+  );
+}
+
+const LEFT = 40;
+const TOP = 26;
+/** Degrees of hue shown each way, and the depths. */
+const HUE = 16;
+const [LIGHT, DEEP] = [3, 22];
+const UNDERTONE_HUE = { cool: -6, neutral: 0, warm: 6, olive: 10 } as const;
+
+function Plot({ map }: { readonly map: ShadeMap }) {
+  const c = useColours();
+  const [width, setWidth] = useState(340);
+  const router = useRouter();
+  const height = Math.min(640, Math.max(420, width));
+  const x = (hue: number): number => LEFT + ((Math.max(-HUE, Math.min(HUE, hue)) + HUE) / (2 * HUE)) * (width - LEFT - 12);
+  const y = (depth: number): number => TOP + ((depth - LIGHT) / (DEEP - LIGHT)) * (height - TOP - 10);
+  return (
+    <Judged padding={0} onLayout={(event) => setWidth(event.nativeEvent.layout.width)}>
+      <Svg width={width} height={height} role="img" aria-label={`${map.points.length} bases by depth and hue, ${map.gaps.length} gaps`}>
+        <Rect x={0} y={0} width={width} height={height} fill={c.judged} />
+        {[4, 7, 10, 13, 16, 19, 22].map((depth) => (
+          <SvgText key={depth} x={8} y={y(depth) + 4} fontSize={13} fill={c.ink}>
+            {depth}
+          </SvgText>
+        ))}
+        {(['cool', 'neutral', 'warm', 'olive'] as const).map((undertone) => (
+          <SvgText key={undertone} x={x(UNDERTONE_HUE[undertone])} y={15} fontSize={13} textAnchor="middle" fill={c.ink}>
+            {undertone}
+          </SvgText>
+        ))}
+        <SvgLine x1={x(0)} x2={x(0)} y1={TOP} y2={height - 10} stroke={c.inkSoft} strokeDasharray="3 4" />
+        {map.gaps.map((gap) => {
+          const [cx, cy] = [x(UNDERTONE_HUE[gap.undertone]), y(gap.depth)];
+          return (
+            <Path
+              key={`${gap.depth} ${gap.undertone}`}
+              d={`M${cx - 6} ${cy - 6}L${cx + 6} ${cy + 6}M${cx + 6} ${cy - 6}L${cx - 6} ${cy + 6}`}
+              stroke={c.madder}
+              strokeWidth={2}
+            />
+          );
+        })}
+        {map.points.map(({ product, depth, hueOffset }) => (
+          <Circle
+            key={product.id}
+            cx={x(hueOffset)}
+            cy={y(depth)}
+            r={9}
+            fill={labToHex(product.lab!)}
+            stroke={c.ink}
+            strokeWidth={1}
+            onPress={() => router.navigate(`/kit/products/${product.id}`)}
+            aria-label={`${product.line} ${product.shade}`}
+          />
+        ))}
+      </Svg>
+    </Judged>
+  );
+}

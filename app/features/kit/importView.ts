@@ -1,0 +1,23 @@
+import type { KitCsv } from '@toile/core';
+
+/** Text of a file: UTF-8, and where that does not hold, the old Western encoding spreadsheets still write. */
+export function decoded(bytes: ArrayBuffer): string {
+  try {
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+  } catch {
+    return new TextDecoder('windows-1252').decode(bytes);
+  }
+}
+
+export type ImportSummary = { readonly good: number; readonly wrong: number; readonly words: string };
+
+/** What taking the file in would do, in words. */
+export function importSummary(read: KitCsv): ImportSummary {
+  const good = read.rows.filter((r) => r.product !== null);
+  const wrong = read.rows.length - good.length;
+  const fresh = new Set(good.filter((r) => !r.known).map((r) => `${r.product!.maker} ${r.product!.line} ${r.product!.shade} ${r.product!.kind}`.toLowerCase()))
+    .size;
+  const units = good.filter((r) => r.unit !== null).length;
+  const words = `${read.rows.length.toLocaleString('en-GB')} rows: ${fresh.toLocaleString('en-GB')} new products, ${units.toLocaleString('en-GB')} units${wrong > 0 ? `, ${wrong.toLocaleString('en-GB')} wrong` : ''}. Nothing is written yet.`;
+  return { good: good.length, wrong, words };
+}

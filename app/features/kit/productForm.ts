@@ -1,0 +1,70 @@
+import type { Lab, Product } from '@toile/core';
+import { newId } from '@toile/contract';
+
+/** A product as it is typed: numbers are text until they are saved. */
+export type ProductForm = Omit<Product, 'lab' | 'ingredients' | 'mgPerMeasure' | 'tintingStrength' | 'monthsAfterOpening' | 'flashGrade'> & {
+  readonly lab: readonly [string, string, string];
+  readonly ingredients: string;
+  readonly mgPerMeasure: string;
+  readonly tintingStrength: string;
+  readonly monthsAfterOpening: string;
+  readonly flashGrade: '' | '0' | '1' | '2' | '3';
+};
+
+const numberOf = (text: string): number => (text.trim() === '' ? Number.NaN : Number(text.replace(',', '.')));
+
+/** A form for a new product, or for a copy of one. */
+export function emptyForm(like: Product | null = null): ProductForm {
+  const base: Product = like ?? {
+    id: newId(),
+    maker: '',
+    line: '',
+    shade: '',
+    kind: 'base',
+    lab: null,
+    coverage: 'medium',
+    finish: 'natural',
+    texture: 'liquid',
+    family: 'silicone',
+    ingredients: [],
+    measure: 'pump',
+    mgPerMeasure: 170,
+    tintingStrength: 1,
+    monthsAfterOpening: 12,
+    withdrawn: false,
+    singleUse: false,
+    eyeSafe: false,
+  };
+  return { ...formOf(base), id: newId() };
+}
+
+export function formOf(product: Product): ProductForm {
+  const { lab, flashGrade } = product;
+  return {
+    ...product,
+    lab: lab ? [String(lab[0]), String(lab[1]), String(lab[2])] : ['', '', ''],
+    ingredients: product.ingredients.join(', '),
+    mgPerMeasure: String(product.mgPerMeasure),
+    tintingStrength: String(Number(product.tintingStrength.toFixed(3))),
+    monthsAfterOpening: String(product.monthsAfterOpening),
+    flashGrade: flashGrade === undefined ? '' : (String(flashGrade) as ProductForm['flashGrade']),
+  };
+}
+
+/** What is sent: the numbers as numbers (NaN where there is none, which the schema refuses with words), no colour when all three are empty. */
+export function productOf(form: ProductForm): Omit<Product, 'lab'> & { readonly lab: Lab | null } {
+  const { flashGrade, ...rest } = form;
+  const empty = form.lab.every((v) => v.trim() === '');
+  return {
+    ...rest,
+    lab: empty ? null : [numberOf(form.lab[0]), numberOf(form.lab[1]), numberOf(form.lab[2])],
+    ingredients: form.ingredients
+      .split(/[,;\n]/)
+      .map((i) => i.trim())
+      .filter(Boolean),
+    mgPerMeasure: numberOf(form.mgPerMeasure),
+    tintingStrength: numberOf(form.tintingStrength),
+    monthsAfterOpening: numberOf(form.monthsAfterOpening),
+    ...(flashGrade === '' ? {} : { flashGrade: Number(flashGrade) as NonNullable<Product['flashGrade']> }),
+  };
+}

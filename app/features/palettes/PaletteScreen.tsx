@@ -1,0 +1,198 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { ARRANGEMENTS, arrangePalette, cellName, movePan, panAt, productName, type Arrangement, type Cell, type Palette, type Product } from '@toile/core';
+import { may, pathTo, type PaletteAnswer } from '@toile/contract';
+import { call, CallError } from '../../data/call';
+import { useKit, usePalettes, useRefresh, useSession } from '../../data/hooks';
+import { Body, Button, Column, Empty, Field, Label, Line, Ready, Row, Screen, Subheading, Swatch, useWide, View } from '../../ui';
+import { PaletteGrid } from './PaletteGrid';
+
+/** One compact: which pan is which, moved by finger or keys, arranged, labelled. */
+export function PaletteScreen({ id }: { readonly id: string }) {
+  const palettes = usePalettes();
+  const kit = useKit();
+  const router = useRouter();
+  const found = palettes.data?.find((p) => p.palette.id === id);
+  if (found && kit.data) return <Open key={`${id} ${found.revision}`} answer={found} products={kit.data.products} />;
+  return (
+    <Screen title="Palette" onBack={() => router.navigate('/kit/palettes')}>
+      <Ready remote={palettes}>{() => (found ? null : <Empty title="No such palette" words="It may belong to another studio." />)}</Ready>
+    </Screen>
+  );
+}
+
+/** The place a printed code names, as 'B3'. */
+function cellNamed(name: string | undefined, palette: Palette): Cell | null {
+  const pan = palette.pans.find((p) => cellName(p) === name);
+  return pan ? { row: pan.row, column: pan.column } : null;
+}
+
+function Open({ answer, products }: { readonly answer: PaletteAnswer; readonly products: readonly Product[] }) {
+  const router = useRouter();
+  const refresh = useRefresh();
+  const wide = useWide();
+  const session = useSession();
+  const mayEdit = session.data ? may(session.data.role, 'edit') : false;
+  const { pan: asked } = useLocalSearchParams<{ pan?: string }>();
+  const [palette, setPalette] = useState(answer.palette);
+  const [past, setPast] = useState<readonly Palette[]>([]);
+  const [cell, setCell] = useState<Cell>(() => cellNamed(asked, answer.palette) ?? { row: 0, column: 0 });
+  const [failure, setFailure] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const changed = JSON.stringify(palette) !== JSON.stringify(answer.palette);
+  const change = (next: Palette): void => {
+    if (next === palette) return;
+    setPast((p) => [...p, palette]);
+    setPalette(next);
+  };
+  const undo = (): void => {
+    const before = past.at(-1);
+    if (!before) return;
+    setPast((p) => p.slice(0, -1));
+    setPalette(before);
+  };
+  const save = async (): Promise<void> => {
+    setBusy(true);
+    setFailure(null);
+    try {
+      await call<PaletteAnswer>('updatePalette', { params: { id: palette.id }, body: { palette }, revision: answer.revision });
+      await refresh();
+    } catch (error) {
+      const stale = error instanceof CallError && error.problem?.code === 'stale';
+      setFailure(
+        stale
+          ? 'Someone else changed this palette. Undo all to see theirs, then change it again.'
+          : error instanceof CallError
+            ? error.message
+            : 'Something went wrong. Try again.',
+      );
+      setBusy(false);
+    }
+  };
+  return (
+    <Screen
+      title={palette.name}
+      above="Palette"
+      onBack={() => router.navigate('/kit/palettes')}
+      foot={
+        changed ? (
+          <Column gap="$2">
+            {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+            <Line flexWrap="nowrap">
+              <Button large onPress={undo} disabled={past.length === 0}>
+                Undo
+              </Button>
+              <Button
+                large
+                onPress={() => {
+                  setPalette(answer.palette);
+                  setPast([]);
+                  if (failure) void refresh();
+                }}
+              >
+                Undo all
+              </Button>
+              <Button large grow kind="main" disabled={busy} onPress={() => void save()}>
+                Save the palette
+              </Button>
+            </Line>
+          </Column>
+        ) : (
+          <Button large kind="main" onPress={() => window.location.assign(pathTo('paletteLabels', { id: palette.id }))}>
+            Print labels
+          </Button>
+        )
+      }
+    >
+      <View flexDirection={wide ? 'row' : 'column'} gap="$4">
+        <Column flex={wide ? 1 : undefined}>
+          <PaletteGrid
+            palette={palette}
+            products={products}
+            chosen={cell}
+            editable={mayEdit}
+            onChoose={setCell}
+            onMove={(from, to) => change(movePan(palette, from, to))}
+          />
+          {mayEdit ? (
+            <Line>
+              {ARRANGEMENTS.map((by: Arrangement) => (
+                <Button key={by} onPress={() => change(arrangePalette(palette, products, by))}>
+                  {`Arrange by ${by === 'order of use' ? 'order of use' : 'light to dark'}`}
+                </Button>
+              ))}
+            </Line>
+          ) : null}
+          <Label>Drag a pan to its place. By keys: arrows choose, Shift with an arrow moves the pan; two pans change places.</Label>
+        </Column>
+        <Column width={wide ? 380 : '100%'}>
+          <PanPanel palette={palette} products={products} cell={cell} editable={mayEdit} onChange={change} />
+        </Column>
+      </View>
+    </Screen>
+  );
+}
+
+type PanPanelProps = {
+  readonly palette: Palette;
+  readonly products: readonly Product[];
+  readonly cell: Cell;
+  readonly editable: boolean;
+  readonly onChange: (palette: Palette) => void;
+};
+
+/** The chosen place: what lies in it, or what to put there. */
+function PanPanel({ palette, products, cell, editable, onChange }: PanPanelProps) {
+  const router = useRouter();
+  const [typed, setTyped] = useState('');
+  const pan = panAt(palette, cell);
+  const product = products.find((p) => p.id === pan?.productId);
+  const held = useMemo(() => new Set(palette.pans.map((p) => p.productId)), [palette]);
+  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
+  const found =
+    words.length === 0
+      ? []
+      : products.filter((p) => !held.has(p.id) && words.every((w) => `${productName(p)} ${p.kind}`.toLowerCase().includes(w))).slice(0, 6);
+  const put = (productId: string): void => {
+    onChange({ ...palette, pans: [...palette.pans.filter((p) => p !== pan), { ...cell, productId }] });
+    setTyped('');
+  };
+  return (
+    <Column gap="$2" aria-live="polite">
+      <Subheading fontSize="$4">{`Place ${cellName(cell)}`}</Subheading>
+      {product ? (
+        <>
+          <Line flexWrap="nowrap" gap="$3">
+            <Swatch lab={product.lab} size={64} label="pan colour" />
+            <Column gap={0} flex={1}>
+              <Body fontWeight="700">{`${product.line} ${product.shade}`}</Body>
+              <Label>{[product.maker, product.kind, product.finish, product.texture].join(' · ')}</Label>
+            </Column>
+          </Line>
+          <Line>
+            <Button onPress={() => router.navigate(`/kit/products/${product.id}`)}>Open it</Button>
+            {editable ? <Button onPress={() => onChange({ ...palette, pans: palette.pans.filter((p) => p !== pan) })}>Take it out</Button> : null}
+          </Line>
+        </>
+      ) : (
+        <Body color="$inkSoft">Empty.</Body>
+      )}
+      {editable ? (
+        <>
+          <Field label={product ? 'Put another here' : 'Put a product here'} value={typed} onChange={setTyped} placeholder="Line, shade or kind" />
+          {found.map((p) => (
+            <Row
+              key={p.id}
+              title={`${p.line} ${p.shade}`}
+              detail={`${p.maker}, ${p.kind}`}
+              before={<Swatch lab={p.lab} size={28} />}
+              label={`Put ${productName(p)} in ${cellName(cell)}`}
+              onPress={() => put(p.id)}
+            />
+          ))}
+          {words.length > 0 && found.length === 0 ? <Label>Nothing by that name that is not in the palette already.</Label> : null}
+        </>
+      ) : null}
+    </Column>
+  );
+}

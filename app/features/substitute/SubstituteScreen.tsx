@@ -1,0 +1,229 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useEffect, useMemo, useState } from 'react';
+import { Pressable } from 'react-native';
+import {
+  forbidsOf,
+  inferLandmarks,
+  needsSubstitute,
+  PLAIN_FEATURES,
+  productName,
+  type Chart,
+  type Kit,
+  type Product,
+  type ShadeContext,
+  type Substitute,
+} from '@toile/core';
+import { newId, type ChartAnswer, type ChartSummary, type SubstitutionAnswer } from '@toile/contract';
+import { call, CallError } from '../../data/call';
+import { useKit, useProductUses, useRefresh } from '../../data/hooks';
+import { Body, Button, Choice, Column, Empty, Figure, Judged, Label, Line, Loading, Ready, Screen, Subheading, Swatch, useColours } from '../../ui';
+import { askShades, useWork } from '../../workers';
+import { dayInWords, todayText } from '../words/dates';
+import { substituteKey, substituteName } from './substituteView';
+
+/** What stands in for a product: nearest first, seen on a client's skin, put into one chart or all that use it. */
+export function SubstituteScreen({ id }: { readonly id: string }) {
+  const kit = useKit();
+  const uses = useProductUses(id);
+  const router = useRouter();
+  const product = kit.data?.products.find((p) => p.id === id);
+  const title = 'Find a substitute';
+  if (kit.data && product && uses.data) return <Find kit={kit.data} product={product} charts={uses.data.charts} />;
+  return (
+    <Screen title={title} onBack={() => router.navigate(`/kit/products/${id}`)}>
+      <Ready remote={kit}>
+        {() => (product ? <Ready remote={uses}>{() => null}</Ready> : <Empty title="Not in this kit" words="It may have been taken out." />)}
+      </Ready>
+    </Screen>
+  );
+}
+
+type FindProps = { readonly kit: Kit; readonly product: Product; readonly charts: readonly ChartSummary[] };
+/** Nobody in particular: a face without a reading, for a product no chart uses. */
+const NO_ONE = { skin: {}, features: PLAIN_FEATURES, landmarks: inferLandmarks({}), sensitivities: [] };
+const EVERYWHERE = 'everywhere';
+
+function Find({ kit, product, charts }: FindProps) {
+  const router = useRouter();
+  const refresh = useRefresh();
+  const { chart: asked } = useLocalSearchParams<{ chart?: string }>();
+  const [chartId, setChartId] = useState<string | null>(() => (charts.some((c) => c.id === asked) ? asked! : (charts[0]?.id ?? null)));
+  const [where, setWhere] = useState<string>(() => (asked ? 'one' : EVERYWHERE));
+  const chart = useChartOnce(chartId);
+  const [packed, setPacked] = useState(true);
+  const request = useMemo(() => requestFor(kit, product, chart, packed), [kit, product, chart, packed]);
+  const { answer, error } = useWork(askShades, 'substitute', chartId !== null && chart === null ? null : request);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [key] = useState(newId);
+  const [busy, setBusy] = useState(false);
+  const [said, setSaid] = useState<{ readonly words: string; readonly wrong: boolean } | null>(null);
+  const picked = answer?.find((s) => substituteKey(s) === chosen) ?? answer?.[0] ?? null;
+  const why = needsSubstitute(product, request.context, packed ? [] : [product.id]);
+  const targets = where === EVERYWHERE ? charts.map((c) => c.id) : chartId ? [chartId] : [];
+  const apply = async (): Promise<void> => {
+    setBusy(true);
+    setSaid(null);
+    try {
+      const parts = picked!.parts.map((p) => ({ productId: p.product.id, unitId: p.unit.id, pumps: p.pumps }));
+      const body = { chartIds: targets, parts, doseFactor: picked!.doseFactor, reason: why ?? '' };
+      const { changed } = await call<SubstitutionAnswer>('substituteProduct', {
+        params: { id: product.id },
+        body,
+        idempotencyKey: `${key} ${substituteKey(picked!)} ${targets.length}`.slice(0, 100),
+      });
+      await refresh();
+      setSaid({
+        words: `${changed.length} ${changed.length === 1 ? 'chart has' : 'charts have'} a new version with ${substituteName(picked!)}.`,
+        wrong: false,
+      });
+      if (changed.length === 1) router.navigate(`/charts/${changed[0]!.chartId}`);
+    } catch (failed) {
+      setSaid({ words: failed instanceof CallError ? failed.message : 'Something went wrong. Try again.', wrong: true });
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <Screen
+      title="Find a substitute"
+      above={productName(product)}
+      widest={760}
+      onBack={() => (asked ? router.navigate(`/charts/${asked}`) : router.navigate(`/kit/products/${product.id}`))}
+      foot={
+        charts.length > 0 ? (
+          <Column gap="$2">
+            {said ? (
+              <Body role={said.wrong ? 'alert' : 'status'} color={said.wrong ? '$madder' : '$moss'}>{`${said.wrong ? '▲' : '✓'} ${said.words}`}</Body>
+            ) : null}
+            <Button kind="main" large disabled={busy || !picked || targets.length === 0} onPress={() => void apply()}>
+              {picked ? `Use it in ${targets.length === 1 ? 'this chart' : `all ${targets.length} charts`}` : 'Nothing to use'}
+            </Button>
+          </Column>
+        ) : undefined
+      }
+    >
+      <Column gap="$3">
+        <Body>{why ? `${why}.` : 'Nothing speaks against it; these would stand in for it.'}</Body>
+        {charts.length === 0 ? (
+          <Label>No chart uses it.{said && !said.wrong ? ` ${said.words}` : ''}</Label>
+        ) : (
+          <>
+            <Choice
+              label="For"
+              options={charts.map((c) => c.id)}
+              words={Object.fromEntries(charts.map((c) => [c.id, `${c.clientName}, ${dayInWords(c.date)}`]))}
+              chosen={chartId ? [chartId] : []}
+              onChange={([c]) => c && setChartId(c)}
+            />
+            {charts.length > 1 ? (
+              <Choice
+                label="Put it into"
+                options={['one', EVERYWHERE]}
+                words={{ one: 'that chart', everywhere: `all ${charts.length} that use it` }}
+                chosen={[where]}
+                onChange={([w]) => w && setWhere(w)}
+              />
+            ) : null}
+          </>
+        )}
+        <Choice label="That day it is" options={['here', 'not packed']} chosen={[packed ? 'here' : 'not packed']} onChange={([p]) => setPacked(p === 'here')} />
+        {error ? <Body color="$madder">{`▲ ${error}`}</Body> : null}
+        {answer ? (
+          <Answers list={answer} product={product} picked={picked} onPick={(s) => setChosen(substituteKey(s))} />
+        ) : (
+          <Loading words="Comparing the kit" />
+        )}
+      </Column>
+    </Screen>
+  );
+}
+
+function requestFor(kit: Kit, product: Product, chart: Chart | null, packed: boolean) {
+  const client = chart?.client ?? NO_ONE;
+  const context: ShadeContext = { client, kit, date: chart?.occasion.date ?? todayText() };
+  const dose = chart?.steps.find((s) => s.use.some((u) => u.product.id === product.id));
+  const options = {
+    ...(packed ? {} : { notPacked: [product.id] }),
+    ...(chart ? { forbids: forbidsOf(chart) } : {}),
+    ...(dose && dose.doseMgPerCm2 > 0 ? { doseMgPerCm2: dose.doseMgPerCm2 } : {}),
+  };
+  return { context, product, options };
+}
+
+/** The chart's newest version, asked for when its line is chosen. */
+function useChartOnce(id: string | null): Chart | null {
+  const [chart, setChart] = useState<Chart | null>(null);
+  useEffect(() => {
+    if (id === null) return;
+    let current = true;
+    call<ChartAnswer>('chart', { params: { id } }).then(
+      (answer) => current && setChart(answer.chart),
+      () => undefined,
+    );
+    return () => {
+      current = false;
+    };
+  }, [id]);
+  return chart?.id === id ? chart : null;
+}
+
+type AnswersProps = {
+  readonly list: readonly Substitute[];
+  readonly product: Product;
+  readonly picked: Substitute | null;
+  readonly onPick: (substitute: Substitute) => void;
+};
+
+function Answers({ list, product, picked, onPick }: AnswersProps) {
+  const c = useColours();
+  if (list.length === 0) return <Body color="$weld">▲ The kit has nothing of its kind that can be used. It has to be bought, or the step left out.</Body>;
+  return (
+    <Column gap={0} role="radiogroup" aria-label="Substitutes">
+      <Subheading>Nearest first</Subheading>
+      {list.map((s) => {
+        const on = picked !== null && substituteKey(s) === substituteKey(picked);
+        return (
+          <Pressable
+            key={substituteKey(s)}
+            role="radio"
+            aria-checked={on}
+            aria-label={`${substituteName(s)}, ${s.reasons.join(', ')}`}
+            onPress={() => onPick(s)}
+            style={{
+              flexDirection: 'row',
+              gap: 10,
+              paddingVertical: 8,
+              minHeight: 56,
+              borderBottomWidth: 1,
+              borderBottomColor: c.line,
+              borderLeftWidth: 4,
+              borderLeftColor: on ? c.woad : 'transparent',
+              paddingLeft: 8,
+            }}
+          >
+            {s.lab ? <Swatch lab={s.lab} beside={product.lab} size={40} label="substitute beside the old product" /> : null}
+            <Column gap={2} flex={1}>
+              <Line flexWrap="nowrap" justifyContent="space-between" alignItems="flex-start">
+                <Body flex={1} fontWeight={on ? '700' : '400'}>{`${on ? '✓ ' : ''}${substituteName(s)}`}</Body>
+                {s.deltaE === null ? null : <Figure fontWeight="700">{s.deltaE.toFixed(1)}</Figure>}
+              </Line>
+              {s.reasons.map((r) => (
+                <Label key={r} fontSize="$1" lineHeight="$1">
+                  {r}
+                </Label>
+              ))}
+              {s.onSkin ? (
+                <Line>
+                  <Judged padding="$1">
+                    <Swatch lab={s.onSkin.after} beside={s.onSkin.before} size={28} label="on her skin now, beside before" />
+                  </Judged>
+                  <Label fontSize="$1" lineHeight="$1">{`on her skin ${s.onSkin.deltaE.toFixed(1)} from before`}</Label>
+                </Line>
+              ) : null}
+            </Column>
+          </Pressable>
+        );
+      })}
+    </Column>
+  );
+}
