@@ -62,6 +62,53 @@ function reading(client: DemoClient, date: string): Reading {
   };
 }
 
+/** Earlier readings: days before the newest, and how many shade steps deeper the skin was then. Summers and a lamp-lit winter. */
+const HISTORY: readonly { readonly name: string; readonly before: readonly (readonly [days: number, steps: number])[] }[] = [
+  {
+    name: 'Thandeka Moor',
+    before: [
+      [310, 0.5],
+      [205, -0.4],
+      [96, 0.3],
+    ],
+  },
+  {
+    name: 'Isaura Penhallow',
+    before: [
+      [430, 0.2],
+      [340, 1.1],
+      [250, 1.6],
+      [140, 0.6],
+    ],
+  },
+];
+
+function earlierReading(client: DemoClient, newest: Reading, days: number, steps: number): Reading {
+  const then = Object.fromEntries(SKIN_ZONES.map((zone) => [zone, shiftDepth(client.skin[zone], steps)])) as Record<SkinZone, Lab>;
+  const date = daysFrom(newest.at.slice(0, 10), -days);
+  return {
+    id: idFor(`reading ${client.name} ${days}`),
+    clientId: client.id,
+    at: `${date}T10:00:00Z`,
+    by: 'Runa Castellane',
+    source: 'reader',
+    zones: sampled(then, `${client.name} ${days}`),
+  };
+}
+
+/** Spots the bride’s reading names: a redness at the chin and a sun mark on the forehead. */
+function withSpots(reading: Reading, skin: Record<SkinZone, Lab>): Reading {
+  const beside = (zone: SkinZone, [dL, da, db]: Lab): [number, number, number][] =>
+    [0, 0.3, -0.2].map((n) => [skin[zone][0] + dL + n, skin[zone][1] + da - n, skin[zone][2] + db + n]);
+  return {
+    ...reading,
+    extras: [
+      { name: 'Redness', beside: 'chin', samples: beside('chin', [-5, 7.5, 0.5]) },
+      { name: 'Sun mark', beside: 'forehead', samples: beside('forehead', [-6, 1, 1.2]) },
+    ],
+  };
+}
+
 function snapshot(client: DemoClient, from: Reading): ClientSnapshot {
   const skin = Object.fromEntries(SKIN_ZONES.map((zone) => [zone, summariseReadings(from.zones[zone] ?? [])!.lab]));
   return {
@@ -88,8 +135,21 @@ export function demoStudio(today: string): StudioBundle {
   const portraits = daysFrom(today, 2);
   const eightMonthsAgo = daysFrom(today, -243);
 
+  const taken = (c: DemoClient, date: string): Reading => (c.name === 'Isaura Penhallow' ? withSpots(reading(c, date), c.skin) : reading(c, date));
   const readings = CLIENTS.filter((c) => c.name !== 'Beatrix Lindqvist').map((c) =>
-    reading(c, c.driftSteps !== 0 ? eightMonthsAgo : daysFrom(today, -6 - (c.birthYear % 19))),
+    taken(c, c.driftSteps !== 0 ? eightMonthsAgo : daysFrom(today, -6 - (c.birthYear % 19))),
+  );
+  readings.push(
+    ...HISTORY.flatMap(({ name, before }) =>
+      before.map(([days, steps]) =>
+        earlierReading(
+          clientNamed(name),
+          readings.find((r) => r.clientId === clientNamed(name).id)!,
+          days,
+          steps,
+        ),
+      ),
+    ),
   );
   const readingOf = (name: string): Reading => readings.find((r) => r.clientId === clientNamed(name).id)!;
 

@@ -50,6 +50,19 @@ export async function openAs(browser: Browser, who: keyof typeof PEOPLE, viewpor
   return { context, page, complaints };
 }
 
+/** Connects the stand-in reader, once a window. */
+export async function connectReader(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Connect the reader' }).click();
+  await page.getByRole('button', { name: 'Stand-in reader, near' }).click();
+  await page.getByRole('button', { name: 'Take a sample' }).waitFor();
+}
+
+/** Chooses a file by the button that asks for one. */
+export async function chooseFile(page: Page, button: string, name: string, text: string | Buffer): Promise<void> {
+  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByRole('button', { name: button }).click()]);
+  await chooser.setFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
+}
+
 /** Opens a client's page through the list. */
 export async function openClient(page: Page, name: string): Promise<void> {
   await page.getByRole('link', { name: 'Clients', exact: true }).click();

@@ -1,6 +1,6 @@
 import path from 'node:path';
 import type { Page } from 'playwright-core';
-import { baseUrl, openAs, openBrowser, openClient, PHONE, WIDE } from './browser';
+import { baseUrl, connectReader, openAs, openBrowser, openClient, PHONE, WIDE } from './browser';
 
 const folder = path.resolve(path.dirname(new URL(import.meta.url).pathname), '../../docs/screenshots');
 
@@ -16,6 +16,7 @@ const PHONE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   read: async (page) => {
     await openClient(page, 'Beatrix Lindqvist');
     await page.getByRole('button', { name: 'Read skin' }).click();
+    await connectReader(page);
     for (let i = 0; i < 5; i++) {
       await page.getByRole('button', { name: 'Take a sample' }).click();
       await page.getByLabel(new RegExp(`^sample ${i + 1}`)).waitFor();
@@ -44,6 +45,7 @@ const PHONE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   repeat: async (page) => {
     await openClient(page, 'Thandeka Moor');
     await page.getByRole('button', { name: 'Read skin' }).click();
+    await connectReader(page);
     for (const zone of ['Forehead', 'Cheek', 'Chin', 'Neck', 'Decollete']) {
       await page.getByRole('radio', { name: new RegExp(`^${zone}:`) }).click();
       for (let i = 0; i < 5; i++) {

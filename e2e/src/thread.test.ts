@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Browser, Page } from 'playwright-core';
 import { readChart, type Chart } from '@toile/core';
-import { openAs, openBrowser, openClient, type Opened } from './browser';
+import { connectReader, openAs, openBrowser, openClient, type Opened } from './browser';
 
 // The whole job on a phone, one test a stage, in order: each goes on where the last one stopped.
 let browser: Browser;
@@ -70,7 +70,7 @@ test('a new client: errors beside the fields, then her face from a few measureme
 });
 
 test('her skin is read: an outlier set aside, one more asked for, values typed, a reload loses nothing', async () => {
-  await button('Take a sample').waitFor();
+  await connectReader(page);
   await page.getByText('Touch the zone with the reader five times').waitFor();
   await button('Type CIELAB values').click();
   const type = async (L: string, a: string, b: string): Promise<void> => {
@@ -91,12 +91,17 @@ test('her skin is read: an outlier set aside, one more asked for, values typed, 
   await page.reload();
   await page.getByRole('radio', { name: 'Forehead: steady' }).click();
   await page.getByLabel('sample 4, set aside').waitFor();
-  for (const zone of ['Cheek', 'Neck', 'Decollete']) {
+  await page.getByRole('radio', { name: /^Cheek:/ }).click();
+  for (let i = 0; i < 3; i++) {
+    await button('Take a sample').click();
+    await page.getByLabel(new RegExp(`^sample ${i + 1}`)).waitFor();
+  }
+  // Left running, the reader stops by itself once the mean is steady.
+  for (const zone of ['Neck', 'Decollete']) {
     await page.getByRole('radio', { name: new RegExp(`^${zone}:`) }).click();
-    for (let i = 0; i < 3; i++) {
-      await button('Take a sample').click();
-      await page.getByLabel(new RegExp(`^sample ${i + 1}`)).waitFor();
-    }
+    await button(`Start: ${zone}`).click();
+    await page.getByRole('radio', { name: `${zone}: steady` }).waitFor();
+    await button('Stop').waitFor({ state: 'detached' });
   }
   await button(/^Keep 4 of 7 zones/).click();
   await page.getByText(/Read today by Teodor Marsh/).waitFor();

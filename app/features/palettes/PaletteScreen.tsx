@@ -118,7 +118,7 @@ function Open({ answer, products }: { readonly answer: PaletteAnswer; readonly p
             <Line>
               {ARRANGEMENTS.map((by: Arrangement) => (
                 <Button key={by} onPress={() => change(arrangePalette(palette, products, by))}>
-                  {`Arrange by ${by === 'order of use' ? 'order of use' : 'light to dark'}`}
+                  {by === 'order of use' ? 'Arrange by order of use' : 'Arrange light to dark'}
                 </Button>
               ))}
             </Line>

@@ -55,6 +55,7 @@ export const StudioBundleSchema = Type.Object(
           by: text,
           source: words(['reader', 'typed', 'import'] as const),
           zones: Type.Unsafe<{ readonly [zone in SkinZone]?: readonly Lab[] }>(byZone),
+          extras: Type.Optional(Type.Array(Type.Object({ name: text, beside: words(SKIN_ZONES), samples: Type.Array(lab, { minItems: 1 }) }, closed))),
         },
         closed,
       ),

@@ -58,7 +58,7 @@ async function insertAll(tx: Tx, bundle: StudioBundle, hashes: ReadonlyMap<strin
   for (const r of bundle.readings) {
     await tx
       .insertInto('readings')
-      .values({ studio_id, id: r.id, client_id: r.clientId, at: r.at, by_name: r.by, source: r.source, zones: json(r.zones) })
+      .values({ studio_id, id: r.id, client_id: r.clientId, at: r.at, by_name: r.by, source: r.source, zones: json(r.zones), extras: json(r.extras ?? []) })
       .execute();
   }
   for (const p of bundle.products)
