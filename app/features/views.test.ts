@@ -50,8 +50,8 @@ const product = (n: number, kind: Product['kind'], lab: [number, number, number]
 const kit: Kit = {
   products: [product(10, 'base', [64, 11, 19]), product(11, 'contour', [52, 10, 15]), product(12, 'lip colour', [50, 30, 14])],
   units: [
-    { id: id(20), productId: id(10), openedOn: '2031-01-01', remainingMg: 100, place: 'case 1, A1' },
-    { id: id(21), productId: id(11), openedOn: '2029-01-01', remainingMg: 100, place: 'case 1, A2' },
+    { id: id(20), productId: id(10), openedOn: '2031-01-01', remainingMg: 9000, place: 'case 1, A1' },
+    { id: id(21), productId: id(11), openedOn: '2029-01-01', remainingMg: 9000, place: 'case 1, A2' },
   ],
 };
 const step = (n: number, more: Partial<LookStep> & Pick<LookStep, 'phase' | 'role' | 'title' | 'wants'>): LookStep => ({

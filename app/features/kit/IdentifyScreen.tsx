@@ -1,10 +1,11 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { cellName, identifyPan, PRODUCT_KINDS, type Kit, type Lab, type PanIdentification, type ProductKind } from '@toile/core';
+import { cellName, identifyPan, PRODUCT_KINDS, type Kit, type Lab, type ProductKind } from '@toile/core';
 import type { PaletteAnswer, SampleAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useKit, usePalettes } from '../../data/hooks';
 import { Body, Button, Choice, Column, Label, LabField, Line, Ready, Row, Screen, Subheading, Swatch } from '../../ui';
+import { verdictInWords } from './identifyView';
 
 /** One reading of an unlabelled pan, and what it most likely is. */
 export function IdentifyScreen() {
@@ -82,17 +83,4 @@ function Identify({ kit, palettes }: { readonly kit: Kit; readonly palettes: rea
       ) : null}
     </Column>
   );
-}
-
-/** What to say of it: one name, a few, or none. */
-export function verdictInWords({ verdict, guesses }: PanIdentification): string {
-  const first = guesses[0];
-  if (verdict === 'none' || !first) return 'None of the kit’s: nothing has this colour.';
-  const name = `${first.product.line} ${first.product.shade}`;
-  if (verdict === 'sure') return `${name}, sure.`;
-  if (verdict === 'likely') return `Most likely ${name}.`;
-  return `Too near to tell: ${guesses
-    .slice(0, 3)
-    .map((g) => `${g.product.line} ${g.product.shade}`)
-    .join(' or ')}.`;
 }

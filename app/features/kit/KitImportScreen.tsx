@@ -6,7 +6,7 @@ import { call, CallError } from '../../data/call';
 import { useKit, useRefresh } from '../../data/hooks';
 import { Body, Button, Choice, Column, Figure, FileButton, Label, Line, Loading, Ready, Screen, Subheading, Swatch } from '../../ui';
 import { askShades, useWork } from '../../workers';
-import { decoded, importSummary } from './importView';
+import { decoded, importSummary, mapped } from './importView';
 
 type Chosen = { readonly name: string; readonly text: string; readonly key: string };
 
@@ -108,7 +108,7 @@ function Preview({ file, kit, onOther }: PreviewProps) {
           ))}
           {read.rows.length > 0 ? <Body fontWeight="700">{summary.words}</Body> : null}
           <Wrong read={read} />
-          <Columns read={read} onChange={setMapping} />
+          <Columns read={read} onChange={(column, header) => setMapping((m) => mapped(m ?? read.mapping, column, header))} />
           <Good read={read} />
         </Column>
       ) : (
@@ -141,7 +141,7 @@ function Wrong({ read }: { readonly read: KitCsv }) {
 }
 
 /** Which header holds which column; wrong guesses are put right here. */
-function Columns({ read, onChange }: { readonly read: KitCsv; readonly onChange: (mapping: ColumnMapping) => void }) {
+function Columns({ read, onChange }: { readonly read: KitCsv; readonly onChange: (column: KitColumn, header: string | null) => void }) {
   const [open, setOpen] = useState<KitColumn | null>(null);
   const missing = NEEDED_COLUMNS.filter((c) => read.mapping[c] === undefined);
   const [all, setAll] = useState(false);
@@ -165,8 +165,7 @@ function Columns({ read, onChange }: { readonly read: KitCsv; readonly onChange:
               options={['not in the file', ...read.headers]}
               chosen={[read.mapping[column] ?? 'not in the file']}
               onChange={([header]) => {
-                const { [column]: _old, ...rest } = read.mapping;
-                onChange(header === undefined || header === 'not in the file' ? rest : { ...rest, [column]: header });
+                onChange(column, header === undefined || header === 'not in the file' ? null : header);
                 setOpen(null);
               }}
             />

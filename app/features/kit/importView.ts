@@ -1,4 +1,4 @@
-import type { KitCsv } from '@toile/core';
+import type { ColumnMapping, KitColumn, KitCsv } from '@toile/core';
 
 /** Text of a file: UTF-8, and where that does not hold, the old Western encoding spreadsheets still write. */
 export function decoded(bytes: ArrayBuffer): string {
@@ -20,4 +20,10 @@ export function importSummary(read: KitCsv): ImportSummary {
   const units = good.filter((r) => r.unit !== null).length;
   const words = `${read.rows.length.toLocaleString('en-GB')} rows: ${fresh.toLocaleString('en-GB')} new products, ${units.toLocaleString('en-GB')} units${wrong > 0 ? `, ${wrong.toLocaleString('en-GB')} wrong` : ''}. Nothing is written yet.`;
   return { good: good.length, wrong, words };
+}
+
+/** The mapping with one column held by another header, or by none. */
+export function mapped(mapping: ColumnMapping, column: KitColumn, header: string | null): ColumnMapping {
+  const { [column]: _old, ...rest } = mapping;
+  return header === null ? rest : { ...rest, [column]: header };
 }

@@ -1,4 +1,19 @@
-import { clientFormSchema, clientInputSchema, ERRORS, measurementsSchema, newId, pathTo, problemOf, readingInputSchema, ROUTES } from '.';
+import {
+  clientFormSchema,
+  clientInputSchema,
+  ERRORS,
+  importKitSchema,
+  measurementsSchema,
+  newId,
+  paletteInputSchema,
+  pathTo,
+  problemOf,
+  readingInputSchema,
+  ROUTES,
+  sampleRequestSchema,
+  substitutionSchema,
+  unitInputSchema,
+} from '.';
 import { PLAIN_FEATURES } from '@toile/core';
 import { ValidationError, type Schema } from 'yup';
 
@@ -62,4 +77,39 @@ test('readings hold plausible skin and at least one zone', async () => {
   expect(await problemsOf(readingInputSchema, { ...good, zones: {} })).toEqual({ zones: 'Read at least one zone' });
   expect(await problemsOf(readingInputSchema, { ...good, zones: { cheek: [[60, -40, 18]] } })).toHaveProperty(['zones.cheek[0]']);
   expect(await problemsOf(readingInputSchema, { ...good, zones: { cheek: [[60, 'x', 18]] } })).toEqual({ 'zones.cheek[0]': 'Three numbers: L*, a* and b*' });
+});
+
+test('units are dated by real days and never hold less than nothing', async () => {
+  const good = { id: newId(), productId: newId(), openedOn: null, remainingMg: 0, place: '' };
+  expect(await problemsOf(unitInputSchema, good)).toEqual({});
+  expect(await problemsOf(unitInputSchema, { ...good, openedOn: 'last May', remainingMg: -1 })).toEqual({
+    openedOn: 'A date, as 2031-05-14',
+    remainingMg: 'Not less than nothing',
+  });
+});
+
+test('a palette has one pan a place', async () => {
+  const palette = { id: newId(), name: 'Eyes', rows: 2, columns: 2, pans: [{ row: 0, column: 0, productId: newId() }] };
+  expect(await problemsOf(paletteInputSchema, { palette })).toEqual({});
+  const doubled = { ...palette, pans: [...palette.pans, { row: 0, column: 0, productId: newId() }] };
+  expect(await problemsOf(paletteInputSchema, { palette: doubled })).toEqual({ palette: expect.stringContaining('A1 holds two pans') });
+  expect(await problemsOf(paletteInputSchema, { palette: { ...palette, rows: 0 } })).toHaveProperty('palette');
+});
+
+test('the reader is held to skin or to a pan, never both or neither', async () => {
+  const pan = { paletteId: newId(), row: 0, column: 0 };
+  expect(await problemsOf(sampleRequestSchema, { clientId: newId(), zone: 'cheek', spot: true })).toEqual({});
+  expect(await problemsOf(sampleRequestSchema, { pan })).toEqual({});
+  expect(await problemsOf(sampleRequestSchema, { clientId: newId() })).toHaveProperty('zone');
+  expect(Object.keys(await problemsOf(sampleRequestSchema, { clientId: newId(), zone: 'cheek', pan }))).toHaveLength(1);
+  expect(Object.keys(await problemsOf(sampleRequestSchema, {}))).toHaveLength(1);
+});
+
+test('a substitution names charts and parts; a kit file its columns', async () => {
+  const good = { chartIds: [newId()], parts: [{ productId: newId(), unitId: newId(), pumps: 1 }] };
+  expect(await problemsOf(substitutionSchema, good)).toEqual({});
+  expect(await problemsOf(substitutionSchema, { ...good, chartIds: [] })).toEqual({ chartIds: 'Choose at least one chart' });
+  expect(await problemsOf(substitutionSchema, { ...good, parts: [{ ...good.parts[0], pumps: -2 }] })).toHaveProperty(['parts[0].pumps']);
+  expect(await problemsOf(importKitSchema, { text: 'a', mapping: { maker: 'a' } })).toEqual({});
+  expect(await problemsOf(importKitSchema, { text: '', mapping: { colour: 'a' } })).toEqual({ text: 'Choose a file', mapping: 'A header for each column' });
 });

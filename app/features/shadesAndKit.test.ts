@@ -1,0 +1,238 @@
+import {
+  fitLook,
+  inferLandmarks,
+  matchShades,
+  PLAIN_FEATURES,
+  readKitCsv,
+  skinByZone,
+  type Kit,
+  type Lab,
+  type Look,
+  type PanIdentification,
+  type Product,
+  type ShadeContext,
+} from '@toile/core';
+import type { ReadingAnswer } from '@toile/contract';
+import { shadeJobs } from '../workers/shadeJobs';
+import { paintPicture } from '../workers/paintJobs';
+import { decoded, importSummary, mapped } from './kit/importView';
+import { verdictInWords } from './kit/identifyView';
+import { kitRows, leftInWords, NO_FILTER, wishesIn } from './kit/kitView';
+import { emptyForm, formOf, productOf } from './kit/productForm';
+import { flashWarnings } from './light/lightView';
+import { EMPTY_SESSION, extraSpot, heldName, samplesOf, spotIn, sureness, withFile, withSamples, type Session } from './reading/readingView';
+import { bestUnderLights, lightsInWords, matchReason, ratioOf, takenInWords, useOf, withMatch } from './shades/shadesView';
+import { driftInWords, historyOf } from './skin/historyView';
+import { substituteName } from './substitute/substituteView';
+
+const id = (n: number): string => `0190a000-0000-7000-8000-${String(n).padStart(12, '0')}`;
+const product = (n: number, lab: Lab | null, more: Partial<Product> = {}): Product => ({
+  id: id(n),
+  maker: 'Ordway',
+  line: 'Line',
+  shade: `S${n}`,
+  kind: 'base',
+  lab: lab ? [...lab] : null,
+  coverage: 'medium',
+  finish: 'natural',
+  texture: 'liquid',
+  family: 'silicone',
+  ingredients: ['dimethicone'],
+  measure: 'pump',
+  mgPerMeasure: 150,
+  tintingStrength: 1,
+  monthsAfterOpening: 12,
+  withdrawn: false,
+  singleUse: false,
+  eyeSafe: false,
+  ...more,
+});
+const kitOf = (...products: Product[]): Kit => ({
+  products,
+  units: products.map((p, i) => ({ id: id(500 + i), productId: p.id, openedOn: '2031-03-01', remainingMg: 9000, place: `case ${i}` })),
+});
+const KIT = kitOf(product(10, [72, 10, 17]), product(11, [58, 12, 20]), product(12, [48, 13, 19]));
+const client = {
+  id: id(1),
+  name: 'Ilse Moor',
+  landmarks: inferLandmarks({}),
+  features: PLAIN_FEATURES,
+  skin: skinByZone([64, 12, 19]),
+  readingId: null,
+  sensitivities: [],
+};
+const context: ShadeContext = { client, kit: KIT, date: '2031-05-14' };
+const look: Look = {
+  format: 'toile.look/1',
+  id: id(800),
+  version: 1,
+  parent: null,
+  author: 'Ada',
+  at: '2031-01-01T09:00:00Z',
+  reason: '',
+  name: 'Harbour',
+  description: '',
+  tags: [],
+  schools: { eyesOrFace: 'face first', contour: 'over base', concealer: 'over base', contrast: 'soft' },
+  forbids: { finishes: ['shimmer'], kinds: [] },
+  variants: [],
+  steps: [
+    {
+      id: id(2),
+      phase: 'base',
+      role: 'base',
+      title: 'Base',
+      shade: { relative: { to: 'skin', depthSteps: 0 } },
+      wants: { kinds: ['base'], mix: true },
+      placements: [{ guide: 'zone.wholeFace', side: 'both' }],
+      doseMgPerCm2: 0.6,
+      passes: 1,
+      tool: 'damp sponge',
+      technique: 'press',
+      handsOnMinutes: 8,
+      waitMinutes: 0,
+      note: '',
+    },
+  ],
+};
+const stamp = { id: id(900), author: 'Ada', at: '2031-05-14T09:20:00Z', reason: '' };
+const { chart } = fitLook(look, client, KIT, { kind: 'trial', date: '2031-05-14', lights: ['daylight'], hoursToLast: 6, camera: true }, stamp);
+
+describe('a match in words and in a chart', () => {
+  const found = matchShades(context);
+  const pair = found.pairs[0]!;
+
+  test('ratio, amount and lights', () => {
+    expect(ratioOf(pair)).toMatch(/^\d : \d$/);
+    expect(ratioOf(found.singles[0]!)).toBe('');
+    expect(takenInWords(pair)).toMatch(/^\d+ pumps? \+ \d+ pumps?, \d\.\d\d ml$/);
+    const best = bestUnderLights([pair]);
+    expect(lightsInWords(pair, best)).toBe('lamp as good as any · flash as good as any');
+    expect(lightsInWords(pair, { indoor: best.indoor - 1, flash: best.flash })).toMatch(/^lamp 1\.0 behind the best/);
+    expect(matchReason(pair)).toMatch(/^Base matched: Line S1\d with Line S1\d, \d : \d, \d\.\d off$/);
+  });
+
+  test('put into the base step and no other; a chart without a base takes none', () => {
+    const changed = withMatch(chart, pair, null)!;
+    expect(changed.steps[0]!.use).toEqual(useOf(pair));
+    expect(withMatch({ ...chart, steps: chart.steps.map((s) => ({ ...s, role: 'lip' as const })) }, pair, null)).toBeNull();
+  });
+
+  test('the worker answers the same', () => {
+    expect(shadeJobs.match({ context, wishes: {} }, () => undefined)).toEqual(found);
+    expect(shadeJobs.whyNot({ context, wishes: {}, productId: id(12) })).toMatch(/deeper/);
+    expect(shadeJobs.shadeMap({ kit: KIT }).points).toHaveLength(3);
+  });
+});
+
+describe('a reading being taken', () => {
+  const file = [
+    { line: 1, name: 'Cheek', zone: 'cheek' as const, lab: [62, 12, 18] as Lab },
+    { line: 2, name: 'X', zone: null, lab: [60, 12, 18] as Lab },
+  ];
+  test('a file fills its zones; the rest goes where the reader is held', () => {
+    const { session, words } = withFile(EMPTY_SESSION, file, 'chin');
+    expect(session.zones).toEqual({ cheek: [[62, 12, 18]], chin: [[60, 12, 18]] });
+    expect(words).toBe('2 samples taken in: cheek 1, chin 1.');
+  });
+  test('added places hold samples of their own and are compared with their zone', () => {
+    const extra = { name: 'Flush', beside: 'cheek' as const, samples: [] };
+    let session: Session = { ...EMPTY_SESSION, extras: [extra] };
+    session = withSamples(session, 0, [[56, 21, 18]]);
+    expect(samplesOf(session, 0)).toEqual([[56, 21, 18]]);
+    expect(heldName(session, 0)).toBe('Flush');
+    expect(spotIn(session, session.extras[0]!)).toBeNull();
+    session = withSamples(session, 'cheek', [[62, 12, 18]]);
+    expect(spotIn(session, session.extras[0]!)!.kind).toBe('redness');
+    expect(extraSpot(extra, 0)).not.toEqual(extraSpot(extra, 1));
+  });
+  test('how sure', () => {
+    const summary = { lab: [60, 12, 18] as Lab, keptCount: 5, dropped: [], spread: 0.4, uncertainty: 0.2, moreNeeded: 0 };
+    expect([sureness(summary), sureness({ ...summary, uncertainty: 0.45 }), sureness({ ...summary, moreNeeded: 2 })]).toEqual([
+      'very sure',
+      'sure',
+      'not yet sure',
+    ]);
+  });
+});
+
+describe('skin over time', () => {
+  const reading = (at: string, L: number): ReadingAnswer => ({ id: at, at, by: 'Ada', source: 'reader', zones: {}, skin: { neck: [L, 11, 18] }, extras: [] });
+  test('oldest first, readings without the zone left out', () => {
+    const points = historyOf(
+      [reading('2031-05-01T09:00:00Z', 60), { ...reading('2031-03-01T09:00:00Z', 60), skin: {} }, reading('2031-01-01T09:00:00Z', 64)],
+      'neck',
+    );
+    expect(points.map((p) => p.lab[0])).toEqual([64, 60]);
+  });
+  test.each<[Lab, Lab, RegExp]>([
+    [[60, 12, 18], [60.1, 12, 18], /still hold/],
+    [[64, 12, 18], [60.5, 12, 18], /shade steps deeper\. (Take the next shade|Mix a little)/],
+    [[60, 12, 18], [60, 7, 22], /hue has moved: match again/],
+  ])('%j to %j', (before, now, words) => expect(driftInWords(before, now, 'then')).toMatch(words));
+});
+
+describe('the kit', () => {
+  test('found by name, state and wishes', () => {
+    const kit = { ...KIT, products: [...KIT.products, product(13, null, { kind: 'spray', withdrawn: true }), product(14, null, { kind: 'spray' })] };
+    const shades = (filter = NO_FILTER, typed = '') => kitRows(kit, typed, '2031-05-14', filter).flatMap((g) => g.rows.map((r) => r.product.shade));
+    expect(shades()).toHaveLength(5);
+    expect(shades({ ...NO_FILTER, kinds: ['spray'] })).toEqual(['S13', 'S14']);
+    expect(shades({ ...NO_FILTER, states: ['not owned'] })).toEqual(['S14']);
+    expect(shades({ ...NO_FILTER, states: ['past or withdrawn'] })).toEqual(['S13']);
+    expect(shades(NO_FILTER, 's10')).toEqual(['S10']);
+    expect(wishesIn({ ...NO_FILTER, kinds: ['base'], states: ['owned'] })).toBe(2);
+    const few: Kit = { ...KIT, units: KIT.units.map((u) => ({ ...u, remainingMg: 300 })) };
+    expect(kitRows(few, '', '2031-05-14')[0]!.rows[0]!.fact).toBe('▲ nearly out');
+  });
+  test('what is left in measures and weight', () => {
+    expect(leftInWords({ remainingMg: 4500 }, KIT.products[0]!)).toBe('30 pumps, 4.5 g');
+    expect(leftInWords({ remainingMg: 160 }, KIT.products[0]!)).toBe('1 pump, 160 mg');
+  });
+  test('a product goes into the form and comes out the same', () => {
+    const before = product(10, [72.5, 10, 17], { flashGrade: 2, tintingStrength: 1.25, ingredients: ['water', 'mica'] });
+    expect(productOf(formOf(before))).toEqual(before);
+    expect(productOf({ ...emptyForm(), lab: ['', '', ''] }).lab).toBeNull();
+    expect(productOf({ ...emptyForm(), lab: ['64,5', '', '18'] }).lab![1]).toBeNaN();
+    expect(emptyForm(before)).toMatchObject({ line: 'Line', shade: 'S10' });
+    expect(emptyForm(before).id).not.toBe(before.id);
+  });
+  test('files in either encoding; what taking them in would do', () => {
+    expect(decoded(new TextEncoder().encode('crème').buffer)).toBe('crème');
+    expect(decoded(Uint8Array.from([0x63, 0x72, 0xe8, 0x6d, 0x65]).buffer)).toBe('crème');
+    const read = readKitCsv('maker,line,shade,kind,place\nA,B,C,base,case 1\nA,B,C,base,case 2\nA,B,D,nothing,');
+    expect(importSummary(read)).toEqual({ good: 2, wrong: 1, words: '3 rows: 1 new products, 2 units, 1 wrong. Nothing is written yet.' });
+    expect(mapped(mapped({}, 'maker', 'who'), 'maker', null)).toEqual({});
+  });
+  test('a pan is named, offered among a few, or none', () => {
+    const guess = (certainty: number) => ({ product: KIT.products[0]!, deltaE: 0.5, certainty });
+    const said = (verdict: PanIdentification['verdict'], n = 1) => verdictInWords({ verdict, none: 0, guesses: Array.from({ length: n }, () => guess(0.5)) });
+    expect([said('sure'), said('likely'), said('between', 2), said('none')]).toEqual([
+      'Line S10, sure.',
+      'Most likely Line S10.',
+      'Too near to tell: Line S10 or Line S10.',
+      'None of the kit’s: nothing has this colour.',
+    ]);
+  });
+  test('a substitute is named with its ratio', () => {
+    const [single] = shadeJobs.substitute({ context, product: KIT.products[0]!, options: {} });
+    expect(substituteName(single!)).toMatch(/^(\d : \d )?Line S/);
+  });
+});
+
+describe('under light', () => {
+  test('the worker paints skin, and the same again from what it kept', () => {
+    const request = { client, steps: chart.steps, view: [-90, -110, 180, 230] as const, width: 90, light: 'daylight' as const, eaten: 0 };
+    const { rgba, frame } = paintPicture(request);
+    const centre = 4 * (frame.width * Math.round(frame.height / 2) + Math.round(frame.width / 2));
+    expect(rgba[centre + 3]).toBe(255);
+    expect(Buffer.from(paintPicture(request).rgba.buffer).equals(Buffer.from(rgba.buffer))).toBe(true);
+    expect(Buffer.from(paintPicture({ ...request, light: 'indoor' }).rgba.buffer).equals(Buffer.from(rgba.buffer))).toBe(false);
+  });
+  test('a scattering powder is warned of by name', () => {
+    const powder = product(30, [90, 1, 4], { kind: 'powder', texture: 'loose', finish: 'shimmer', ingredients: ['silica'] });
+    const step = { ...chart.steps[0]!, title: 'Set', use: [{ unitId: null, product: powder, parts: 1, measure: powder.measure }], doseMgPerCm2: 1 };
+    expect(flashWarnings(chart, [step])[0]).toMatch(/^Set: Ordway Line S30 may throw the flash back, \d\.\d lighter/);
+    expect(flashWarnings(chart, chart.steps)).toEqual([]);
+  });
+});
