@@ -201,7 +201,7 @@ describe('the kit', () => {
     expect(decoded(new TextEncoder().encode('crème').buffer)).toBe('crème');
     expect(decoded(Uint8Array.from([0x63, 0x72, 0xe8, 0x6d, 0x65]).buffer)).toBe('crème');
     const read = readKitCsv('maker,line,shade,kind,place\nA,B,C,base,case 1\nA,B,C,base,case 2\nA,B,D,nothing,');
-    expect(importSummary(read)).toEqual({ good: 2, wrong: 1, words: '3 rows: 1 new products, 2 units, 1 wrong. Nothing is written yet.' });
+    expect(importSummary(read)).toEqual({ good: 2, wrong: 1, words: '3 rows: 1 new product, 2 units, 1 wrong. Nothing is written yet.' });
     expect(mapped(mapped({}, 'maker', 'who'), 'maker', null)).toEqual({});
   });
   test('a pan is named, offered among a few, or none', () => {

@@ -1,4 +1,4 @@
 export { demoStudio, secondStudio, SECOND_SIGN_IN, SIGN_INS } from './studio';
 export { CLIENTS } from './clients';
 export { LOOKS } from './looks';
-export { PRODUCTS } from './products';
+export { PRODUCTS, unitsOn } from './products';

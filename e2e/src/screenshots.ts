@@ -29,11 +29,26 @@ const PHONE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   },
   match: async (page) => {
     await openClient(page, 'Leocadia Brandt');
-    await page.getByRole('link', { name: /Harbour Morning/ }).click();
-    await page.getByRole('button', { name: /^Step 3, Base/ }).click();
-    const list = page.getByRole('radiogroup', { name: 'Products proposed' });
-    await list.getByRole('radio').first().waitFor();
-    await page.getByRole('button', { name: /^Step 3, Base/ }).evaluate((step) => step.scrollIntoView());
+    await page.getByRole('button', { name: 'Match, correct, sculpt' }).click();
+    await page.getByRole('radiogroup', { name: 'Two, mixed' }).getByRole('radio').first().waitFor();
+  },
+  correct: async (page) => {
+    await openClient(page, 'Isaura Penhallow');
+    await page.getByRole('button', { name: 'Match, correct, sculpt' }).click();
+    await page.getByRole('radio', { name: 'Correct' }).click();
+    await page.getByText(/ways predicted/).waitFor();
+  },
+  light: async (page) => {
+    await openClient(page, 'Morwenna Penhallow');
+    await page.getByRole('link', { name: /Choir Loft/ }).click();
+    await page.getByRole('button', { name: 'Under light' }).click();
+    await page.locator('svg image').waitFor();
+    await page.waitForTimeout(800);
+  },
+  palette: async (page) => {
+    await page.goto(`${baseUrl()}/kit/palettes`);
+    await page.getByRole('link', { name: /^Creams/ }).click();
+    await page.getByRole('grid').waitFor();
   },
   chair: async (page) => {
     await openClient(page, 'Isaura Penhallow');

@@ -18,7 +18,8 @@ export function importSummary(read: KitCsv): ImportSummary {
   const fresh = new Set(good.filter((r) => !r.known).map((r) => `${r.product!.maker} ${r.product!.line} ${r.product!.shade} ${r.product!.kind}`.toLowerCase()))
     .size;
   const units = good.filter((r) => r.unit !== null).length;
-  const words = `${read.rows.length.toLocaleString('en-GB')} rows: ${fresh.toLocaleString('en-GB')} new products, ${units.toLocaleString('en-GB')} units${wrong > 0 ? `, ${wrong.toLocaleString('en-GB')} wrong` : ''}. Nothing is written yet.`;
+  const count = (n: number, what: string): string => `${n.toLocaleString('en-GB')} ${what}${n === 1 ? '' : 's'}`;
+  const words = `${count(read.rows.length, 'row')}: ${count(fresh, 'new product')}, ${count(units, 'unit')}${wrong > 0 ? `, ${wrong.toLocaleString('en-GB')} wrong` : ''}. Nothing is written yet.`;
   return { good: good.length, wrong, words };
 }
 

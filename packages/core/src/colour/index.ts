@@ -1,6 +1,7 @@
 export { chromaOf, hueOf, labToHex, labToSrgb, labToXyz, meanLab, WHITE_D65, xyzToLab, type Lab, type Rgb, type Xyz } from './lab';
 export { deltaE2000, deltaE2000Many } from './deltaE2000';
 export { ILLUMINANTS, illuminantWeights, labUnder, xyzUnder, type Illuminant, type Spectrum } from './illuminants';
+export { BANDS as BANDS_36 } from './spectralTables';
 export { reconstructSpectrum, type Reconstruction, type SpectrumMethod } from './reconstructSpectrum';
 export {
   absorptionOverScattering,
