@@ -6,12 +6,21 @@ type Asked = { readonly id: number; readonly kind: string; readonly request: unk
 type Said =
   { readonly id: number; readonly share: number } | { readonly id: number; readonly answer: unknown } | { readonly id: number; readonly error: string };
 
+/** Progress smaller than this is not worth drawing. */
+const TELL_EVERY = 0.1;
+
 /** Called in a worker: answers what is asked of its jobs, one after the other. */
 export function serveJobs(jobs: Jobs): void {
   self.onmessage = async ({ data: { id, kind, request } }: MessageEvent<Asked>) => {
     const say = (said: Said): void => self.postMessage(said);
+    let told = 0;
+    const progress = (share: number): void => {
+      if (share - told < TELL_EVERY) return;
+      told = share;
+      say({ id, share });
+    };
     try {
-      say({ id, answer: await jobs[kind]!(request, (share) => say({ id, share })) });
+      say({ id, answer: await jobs[kind]!(request, progress) });
     } catch (error) {
       say({ id, error: error instanceof Error ? error.message : String(error) });
     }

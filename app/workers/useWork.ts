@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 import { Stopped, type Ask, type Jobs } from './rpc';
 
 export type Work<T> = {
@@ -39,7 +39,8 @@ export function useWork<J extends Jobs, K extends keyof J & string>(
       setState((s) => ({ ...s, busy: true, share: 0, stopped: false, error: null }));
       const onProgress = (share: number): void => void (current && setState((s) => ({ ...s, share })));
       ask(kind, request, { onProgress, signal: controller.signal }).then(
-        (answer) => current && setState({ answer, error: null, busy: false, share: 1, stopped: false }),
+        // Drawn when there is time for it: what is being done meanwhile is not held up.
+        (answer) => current && startTransition(() => setState({ answer, error: null, busy: false, share: 1, stopped: false })),
         (error: unknown) => {
           if (!current) return;
           const stopped = error instanceof Stopped;

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useEffect, useMemo, useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useState } from 'react';
 import { colourOfUse, LIGHTS, paintedSteps, skinTarget, type Chart, type LightName, type Step } from '@toile/core';
 import type { ChartAnswer } from '@toile/contract';
 import { useChart } from '../../data/hooks';
@@ -51,7 +51,7 @@ function Painted({ chart }: { readonly chart: Chart }) {
   const picture = usePictureUrl(answer);
   const warnings = useMemo(() => flashWarnings(chart, shown), [chart, shown]);
   useKeys(setLight);
-  const toggle = (id: string): void => setHidden((list) => (list.includes(id) ? list.filter((x) => x !== id) : [...list, id]));
+  const toggle = useCallback((id: string) => setHidden((list) => (list.includes(id) ? list.filter((x) => x !== id) : [...list, id])), []);
   return (
     <View flexDirection={wide ? 'row' : 'column'} gap="$4" alignItems="flex-start">
       <Column flex={wide ? 1 : undefined} width={wide ? undefined : '100%'} gap="$2" style={wide ? { position: 'sticky', top: -16 } : undefined}>
@@ -105,7 +105,7 @@ function Painted({ chart }: { readonly chart: Chart }) {
             <Button onPress={() => setHidden(hidden.length > 0 ? [] : steps.map((s) => s.id))}>{hidden.length > 0 ? 'All on' : 'All off'}</Button>
           </Line>
           {steps.map((step) => (
-            <LayerSwitch key={step.id} step={step} on={!hidden.includes(step.id)} onToggle={() => toggle(step.id)} />
+            <LayerSwitch key={step.id} step={step} on={!hidden.includes(step.id)} onToggle={toggle} />
           ))}
         </Column>
         <Label>
@@ -117,14 +117,14 @@ function Painted({ chart }: { readonly chart: Chart }) {
   );
 }
 
-function LayerSwitch({ step, on, onToggle }: { readonly step: Step; readonly on: boolean; readonly onToggle: () => void }) {
+const LayerSwitch = memo(function LayerSwitch({ step, on, onToggle }: { readonly step: Step; readonly on: boolean; readonly onToggle: (id: string) => void }) {
   return (
-    <Switch label={step.title} on={on} onToggle={onToggle}>
+    <Switch label={step.title} on={on} onToggle={() => onToggle(step.id)}>
       {step.role === 'care' ? null : <Notch kind={step.role} size={16} />}
       <Swatch lab={colourOfUse(step.use)} size={28} label="product colour" />
     </Switch>
   );
-}
+});
 
 /** An address for a picture made here, given back when the next one comes. */
 function usePictureUrl(blob: Blob | null): string | null {

@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { skinTarget, type MatchWishes, type ShadeContext, type ShadeMatch } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 import { Body, Button, Column, Label, Line, Progress, Subheading, Swatch, useWide, View } from '../../ui';
@@ -21,9 +21,10 @@ export function MatchPanel({ client, context }: { readonly client: ClientAnswer;
   const [chosen, setChosen] = useState<string | null>(null);
   const asked = useMemo(() => ({ context, wishes }), [context, wishes]);
   const { answer, error, busy, share, stopped, stop, again } = useWork(askShades, 'match', asked);
-  const target = skinTarget(context.client.skin, wishes.weights);
-  const all = answer ? [...answer.singles, ...answer.pairs, ...answer.triples] : [];
-  const lights = bestUnderLights(all);
+  const target = useMemo(() => skinTarget(context.client.skin, wishes.weights), [context, wishes.weights]);
+  const all = useMemo(() => (answer ? [...answer.singles, ...answer.pairs, ...answer.triples] : []), [answer]);
+  const lights = useMemo(() => bestUnderLights(all), [all]);
+  const pin = useCallback((productId: string) => setWishes((w) => ({ ...w, pin: productId })), []);
   const best = [...all].sort((a, b) => a.deltaE - b.deltaE)[0];
   const picked = all.find((m) => keyOf(m) === chosen) ?? best ?? null;
   const pinned = context.kit.products.find((p) => p.id === wishes.pin);
@@ -38,8 +39,8 @@ export function MatchPanel({ client, context }: { readonly client: ClientAnswer;
           target={target}
           lights={lights}
           chosen={picked !== null && keyOf(match) === keyOf(picked)}
-          onChoose={() => setChosen(keyOf(match))}
-          onPin={(productId) => setWishes((w) => ({ ...w, pin: productId }))}
+          onChoose={setChosen}
+          onPin={pin}
         />
       ))}
     </Column>

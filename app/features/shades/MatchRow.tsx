@@ -1,19 +1,20 @@
+import { memo } from 'react';
 import { Pressable } from 'react-native';
 import type { Lab, ShadeMatch } from '@toile/core';
 import { Body, Button, Column, Figure, Label, Line, Swatch, useColours, View } from '../../ui';
-import { lightsInWords, namesOf, ratioOf, takenInWords, type LightBest } from './shadesView';
+import { keyOf, lightsInWords, namesOf, ratioOf, takenInWords, type LightBest } from './shadesView';
 
 type MatchRowProps = {
   readonly match: ShadeMatch;
   readonly target: Lab | null;
   readonly lights: LightBest;
   readonly chosen: boolean;
-  readonly onChoose: () => void;
+  readonly onChoose: (key: string) => void;
   readonly onPin: (productId: string) => void;
 };
 
 /** One answer: swatch beside the skin, how far off, how to mix it, how much to take. */
-export function MatchRow({ match, target, lights, chosen, onChoose, onPin }: MatchRowProps) {
+export const MatchRow = memo(function MatchRow({ match, target, lights, chosen, onChoose, onPin }: MatchRowProps) {
   const c = useColours();
   const ratio = ratioOf(match);
   return (
@@ -22,7 +23,7 @@ export function MatchRow({ match, target, lights, chosen, onChoose, onPin }: Mat
         role="radio"
         aria-checked={chosen}
         aria-label={`${namesOf(match)}${ratio ? `, ${ratio}` : ''}, ${match.deltaE.toFixed(1)} off`}
-        onPress={onChoose}
+        onPress={() => onChoose(keyOf(match))}
         style={({ pressed }) => ({ flexDirection: 'row', gap: 10, paddingVertical: 8, minHeight: 56, backgroundColor: pressed ? c.raised : 'transparent' })}
       >
         <Swatch lab={match.lab} beside={target} size={44} label="predicted colour beside her skin" />
@@ -61,4 +62,4 @@ export function MatchRow({ match, target, lights, chosen, onChoose, onPin }: Mat
       ) : null}
     </View>
   );
-}
+});
