@@ -107,8 +107,8 @@ describe('a match in words and in a chart', () => {
     expect(ratioOf(found.singles[0]!)).toBe('');
     expect(takenInWords(pair)).toMatch(/^\d+ pumps? \+ \d+ pumps?, \d\.\d\d ml$/);
     const best = bestUnderLights([pair]);
-    expect(lightsInWords(pair, best)).toBe('lamp as good as any · flash as good as any');
-    expect(lightsInWords(pair, { indoor: best.indoor - 1, flash: best.flash })).toMatch(/^lamp 1\.0 behind the best/);
+    expect(lightsInWords(pair, best)).toBe('lamp as the best · flash as the best');
+    expect(lightsInWords(pair, { indoor: best.indoor - 1, flash: best.flash })).toMatch(/^lamp 1\.0 behind · flash as the best$/);
     expect(matchReason(pair)).toMatch(/^Base matched: Line S1\d with Line S1\d, \d : \d, \d\.\d off$/);
   });
 

@@ -1,4 +1,4 @@
-import { Stopped, workerFor, type Jobs } from './rpc';
+import { Stopped, workerFor } from './rpc';
 
 type Message = { id: number; kind: string; request: unknown };
 
@@ -23,8 +23,8 @@ class FakeWorker {
   }
 }
 
-const jobs = { double: (n: number) => 2 * n } satisfies Jobs;
-const started = () => workerFor<typeof jobs>(() => new FakeWorker() as unknown as Worker);
+type Doubling = { readonly double: (n: number) => number };
+const started = () => workerFor<Doubling>(() => new FakeWorker() as unknown as Worker);
 beforeEach(() => (FakeWorker.made = []));
 
 test('answers come back to who asked, in any order, with progress on the way', async () => {

@@ -36,7 +36,7 @@ export const MatchRow = memo(function MatchRow({ match, target, lights, chosen, 
             {takenInWords(match)}
           </Label>
           <Label fontSize="$1" lineHeight="$1">
-            {`${lightsInWords(match, lights)}, low confidence`}
+            {`${lightsInWords(match, lights)} (low confidence)`}
           </Label>
           {match.notes.map((note) => (
             <Label key={note} fontSize="$1" lineHeight="$1" color={/not enough|nearly out|heavy|not in/.test(note) ? '$weld' : '$inkSoft'}>

@@ -36,7 +36,7 @@ export function UseInChart({ client, match, chartId, stepId }: UseInChartProps) 
     }
   };
   return (
-    <Column gap="$2" backgroundColor="$background" paddingVertical="$2" style={{ position: 'sticky', bottom: -32 }}>
+    <Column gap="$2" backgroundColor="$background" paddingVertical="$2" style={{ position: 'sticky', bottom: 0 }}>
       {client.charts.length > 1 ? (
         <Choice
           label="Into which chart"

@@ -22,8 +22,9 @@ export function bestUnderLights(matches: readonly ShadeMatch[]): LightBest {
 
 /** How it stands under lamp and flash against the best there: one reading tells no more than which is nearer. */
 export function lightsInWords({ under }: ShadeMatch, best: LightBest): string {
-  const against = (name: string, more: number): string => (more < 0.15 ? `${name} as good as any` : `${name} ${more.toFixed(1)} behind the best`);
-  return [against('lamp', under.indoor - best.indoor), against('flash', under.flash - best.flash)].join(' · ');
+  const [lamp, flash] = [under.indoor - best.indoor, under.flash - best.flash];
+  const behind = (more: number): string => (more < 0.15 ? 'as the best' : `${more.toFixed(1)} behind`);
+  return `lamp ${behind(lamp)} · flash ${behind(flash)}`;
 }
 
 export const keyOf = (match: ShadeMatch): string => match.parts.map((p) => `${p.product.id} ${p.pumps}`).join();
