@@ -17,7 +17,7 @@ import { dragged } from './chart/Handles';
 import { featuresInWords } from './clients/featuresInWords';
 import { placeOf } from './frame/places';
 import { kitRows } from './kit/kitView';
-import { adviceFor, keptZones, nextZone, ZONE_SPOTS } from './reading/readingView';
+import { adviceFor, EMPTY_SESSION, keptZones, nextZone, ZONE_SPOTS } from './reading/readingView';
 import { accepted, reasonFor, summaryOf } from './repeat/repeatView';
 import { drawable, measurementsFrom, typedFrom } from './trace/traceView';
 import { dayInWords, howFar } from './words/dates';
@@ -206,14 +206,17 @@ describe('repeat', () => {
 describe('reading and tracing', () => {
   test('advice, next zone, kept zones, and targets that do not meet', () => {
     expect(adviceFor(null)).toContain('five times');
-    expect(nextZone({})).toBe('forehead');
+    expect(nextZone(EMPTY_SESSION)).toBe('forehead');
     expect(
       nextZone({
-        forehead: [
-          [60, 12, 18],
-          [60, 12, 18],
-          [60, 12, 18],
-        ],
+        ...EMPTY_SESSION,
+        zones: {
+          forehead: [
+            [60, 12, 18],
+            [60, 12, 18],
+            [60, 12, 18],
+          ],
+        },
       }),
     ).toBe('cheek');
     expect(keptZones({ forehead: [], chin: [[60, 12, 18]] })).toEqual({ chin: [[60, 12, 18]] });

@@ -32,12 +32,33 @@ export function UnitCard({ unit, product, revision, mayEdit, life }: UnitCardPro
       <Line>
         <Button onPress={() => toggle('count')}>Count again</Button>
         {mayEdit ? <Button onPress={() => toggle('change')}>Opened, moved</Button> : null}
+        {unit.remainingMg > 0 ? <ThrowAway unit={unit} /> : null}
         <Button onPress={() => toggle('ledger')}>Where it went</Button>
       </Line>
       {open === 'count' ? <Count unit={unit} product={product} onDone={() => setOpen(null)} /> : null}
       {open === 'change' ? <UnitForm start={unit} product={product} revision={revision} onDone={() => setOpen(null)} /> : null}
       {open === 'ledger' ? <Ledger unitId={unit.id} /> : null}
     </Column>
+  );
+}
+
+/** Empty, or past its time: counted as nothing, and no longer proposed. Counting it again brings it back. */
+function ThrowAway({ unit }: { readonly unit: Unit }) {
+  const refresh = useRefresh();
+  const [failure, setFailure] = useState<string | null>(null);
+  const retire = async (): Promise<void> => {
+    try {
+      await call('countUnit', { params: { id: unit.id }, body: { id: newId(), remainingMg: 0, note: 'used up or thrown away' } });
+      await refresh();
+    } catch (failed) {
+      setFailure(failed instanceof CallError ? failed.message : 'Something went wrong. Try again.');
+    }
+  };
+  return (
+    <>
+      <Button onPress={() => void retire()}>Used up</Button>
+      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+    </>
   );
 }
 

@@ -1,15 +1,28 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
-import { isPlausibleSkin, readCgats, SKIN_ZONE_NAMES, summariseReadings, type Lab, type SkinZone } from '@toile/core';
+import { isPlausibleSkin, readCgats, SKIN_ZONE_NAMES, type Lab, type SkinZone } from '@toile/core';
 import { newId, type ClientAnswer, type ReadingAnswer, type SampleRequest } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
 import { useClient, useRefresh } from '../../data/hooks';
-import { Body, Button, Column, FileButton, Label, LabField, Line, Ready, Screen, useWide, View } from '../../ui';
+import { Body, Button, Choice, Column, FileButton, Label, LabField, Line, Ready, Screen, useWide, View } from '../../ui';
 import { newestSkin } from '../clients/snapshot';
 import { AddPlace } from './AddPlace';
 import { ReaderDialog } from './ReaderDialog';
-import { EMPTY_SESSION, heldName, keptZones, nextZone, samplesOf, withFile, withSamples, type Held, type Session } from './readingView';
+import {
+  EMPTY_SESSION,
+  heldName,
+  keptZones,
+  nextZone,
+  samplesOf,
+  summaryIn,
+  withFile,
+  withSamples,
+  CERTAINTIES,
+  type Certainty,
+  type Held,
+  type Session,
+} from './readingView';
 import { useReader } from './useReader';
 import { ZoneFace } from './ZoneFace';
 import { ZonePanel } from './ZonePanel';
@@ -35,7 +48,7 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
   const reader = useReader();
   const draft = `reading.${client.id}`;
   const [session, setSession] = useState<Session>(() => ({ ...EMPTY_SESSION, ...readDraft<Session>(draft) }));
-  const [held, setHeld] = useState<Held>(() => nextZone(session.zones) ?? 'forehead');
+  const [held, setHeld] = useState<Held>(() => nextZone(session) ?? 'forehead');
   const [open, setOpen] = useState<'typing' | 'place' | 'reader' | null>(null);
   const [source, setSource] = useState<'reader' | 'typed' | 'import'>('reader');
   const [said, setSaid] = useState<{ readonly words: string; readonly wrong: boolean } | null>(null);
@@ -50,7 +63,7 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
 
   const place = typeof held === 'number' ? (session.extras[held]?.beside ?? 'cheek') : held;
   const samples = samplesOf(session, held);
-  const steady = summariseReadings(samples)?.moreNeeded === 0;
+  const steady = summaryIn(session, samples)?.moreNeeded === 0;
   const request = (at: Held): SampleRequest => {
     if (typeof at !== 'number') return { clientId: client.id, zone: at };
     return { clientId: client.id, zone: session.extras[at]?.beside ?? 'cheek', spot: true };
@@ -67,11 +80,11 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
     if (lab) add(lab, 'reader');
   };
   const start = (): void => {
-    const at = steady ? (nextZone(session.zones) ?? held) : held;
+    const at = steady ? (nextZone(session) ?? held) : held;
     setHeld(at);
     now.current = { session, held: at };
     reader.start(
-      () => ((summariseReadings(samplesOf(now.current.session, at))?.moreNeeded ?? 1) > 0 && now.current.held === at ? request(at) : null),
+      () => ((summaryIn(now.current.session, samplesOf(now.current.session, at))?.moreNeeded ?? 1) > 0 && now.current.held === at ? request(at) : null),
       (lab) => add(lab, 'reader'),
     );
   };
@@ -113,7 +126,7 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
     setOpen(null);
   };
   const readCount = Object.keys(keptZones(session.zones)).length;
-  const next = nextZone(session.zones);
+  const next = nextZone(session);
   const finished = next === null;
   const failure = reader.failure ? { words: reader.failure, wrong: true } : said;
   const startName = heldName(session, steady && next ? next : held);
@@ -185,6 +198,13 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
             </FileButton>
             {reader.connected ? <Button onPress={() => setOpen('reader')}>Reader</Button> : null}
           </Line>
+          <Choice
+            label="How sure"
+            options={Object.keys(CERTAINTIES) as Certainty[]}
+            words={{ usual: 'usual, ± 0.5', strict: 'strict, ± 0.35' }}
+            chosen={[session.certainty]}
+            onChange={([certainty]) => certainty && setSession((s) => ({ ...s, certainty }))}
+          />
           <Label>The shade reader is a stand-in that ships with the app. Files: CGATS.17 text with CIELAB, XYZ or spectra.</Label>
         </Column>
       </View>

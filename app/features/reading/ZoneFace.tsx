@@ -1,10 +1,10 @@
 import { Pressable } from 'react-native';
-import { SKIN_ZONE_NAMES, SKIN_ZONES, summariseReadings, type Lab } from '@toile/core';
+import { SKIN_ZONE_NAMES, SKIN_ZONES, type Lab } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 import { Figure, Judged, useColours, useWide, View } from '../../ui';
 import { landmarksFor } from '../clients/snapshot';
 import { FaceStage } from '../face/FaceStage';
-import { extraSpot, READING_BOX, ZONE_SPOTS, type Held, type Session } from './readingView';
+import { extraSpot, READING_BOX, summaryIn, ZONE_SPOTS, type Certainty, type Held, type Session } from './readingView';
 
 type ZoneFaceProps = { readonly client: ClientAnswer; readonly session: Session; readonly held: Held; readonly onHold: (held: Held) => void };
 
@@ -23,6 +23,7 @@ export function ZoneFace({ client, session, held, onHold }: ZoneFaceProps) {
                 name={SKIN_ZONE_NAMES[zone]}
                 at={toPixels(ZONE_SPOTS[zone])}
                 samples={session.zones[zone] ?? []}
+                certainty={session.certainty}
                 on={held === zone}
                 onPress={() => onHold(zone)}
               />
@@ -33,6 +34,7 @@ export function ZoneFace({ client, session, held, onHold }: ZoneFaceProps) {
                 name={extra.name}
                 at={toPixels(extraSpot(extra, i))}
                 samples={extra.samples}
+                certainty={session.certainty}
                 on={held === i}
                 square
                 onPress={() => onHold(i)}
@@ -49,14 +51,15 @@ type MarkProps = {
   readonly name: string;
   readonly at: readonly [number, number];
   readonly samples: readonly Lab[];
+  readonly certainty: Certainty;
   readonly on: boolean;
   readonly square?: boolean;
   readonly onPress: () => void;
 };
 
-function Mark({ name, at: [x, y], samples, on, square = false, onPress }: MarkProps) {
+function Mark({ name, at: [x, y], samples, certainty, on, square = false, onPress }: MarkProps) {
   const c = useColours();
-  const summary = summariseReadings(samples);
+  const summary = summaryIn({ certainty }, samples);
   const steady = summary?.moreNeeded === 0;
   return (
     <Pressable

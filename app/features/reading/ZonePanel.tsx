@@ -1,7 +1,7 @@
-import { driftBetween, summariseReadings, type Lab } from '@toile/core';
+import { driftBetween, type Lab } from '@toile/core';
 import { Body, Button, Column, Figure, Line, Subheading, Swatch } from '../../ui';
 import { labInWords, stepsInWords } from '../words/colours';
-import { adviceFor, spotIn, sureness, type Held, type Session } from './readingView';
+import { adviceFor, spotIn, summaryIn, sureness, type Held, type Session } from './readingView';
 
 type ZonePanelProps = {
   readonly name: string;
@@ -15,7 +15,7 @@ type ZonePanelProps = {
 
 /** What has been read in one place: mean, how sure, what it means, and every sample with outliers struck through. */
 export function ZonePanel({ name, held, session, samples, before, onClear, onDrop }: ZonePanelProps) {
-  const summary = summariseReadings(samples);
+  const summary = summaryIn(session, samples);
   const drift = before && summary ? driftBetween(before, summary.lab) : null;
   const extra = typeof held === 'number' ? session.extras[held] : undefined;
   const spot = extra ? spotIn(session, extra) : null;

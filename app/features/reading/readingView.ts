@@ -14,11 +14,19 @@ import type { ExtraReading } from '@toile/contract';
 
 export type Samples = { readonly [zone in SkinZone]?: readonly Lab[] };
 /** A reading being taken: the seven zones, and places added to them. */
-export type Session = { readonly zones: Samples; readonly extras: readonly ExtraReading[] };
+export type Session = { readonly zones: Samples; readonly extras: readonly ExtraReading[]; readonly certainty: Certainty };
+
+/** How sure a mean has to be, in CIELAB units: the usual is under what an eye sees side by side. */
+export const CERTAINTIES = { usual: 0.5, strict: 0.35 } as const;
+export type Certainty = keyof typeof CERTAINTIES;
 /** What the reader is held to: a zone, or an added place by its number. */
 export type Held = SkinZone | number;
 
-export const EMPTY_SESSION: Session = { zones: {}, extras: [] };
+export const EMPTY_SESSION: Session = { zones: {}, extras: [], certainty: 'usual' };
+
+/** The mean of some samples, judged by the certainty wanted. */
+export const summaryIn = ({ certainty }: Pick<Session, 'certainty'>, samples: readonly Lab[]): SampleSummary | null =>
+  summariseReadings(samples, { wanted: CERTAINTIES[certainty] });
 
 /** Where each zone is touched on the canonical face, in mm; sides alternate so that no two targets meet. */
 export const ZONE_SPOTS: Readonly<Record<SkinZone, readonly [number, number]>> = {
@@ -48,8 +56,8 @@ export function sureness(summary: SampleSummary): string {
 }
 
 /** The zone to read next: the first not yet steady. */
-export function nextZone(samples: Samples): SkinZone | null {
-  return SKIN_ZONES.find((zone) => (summariseReadings(samples[zone] ?? [])?.moreNeeded ?? 1) > 0) ?? null;
+export function nextZone(session: Session): SkinZone | null {
+  return SKIN_ZONES.find((zone) => (summaryIn(session, session.zones[zone] ?? [])?.moreNeeded ?? 1) > 0) ?? null;
 }
 
 /** Zones with anything in them, as a reading is kept. */

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { DEFAULT_WEIGHTS, FAMILIES, FINISHES, TEXTURES, type MatchWishes, type TargetWeights } from '@toile/core';
+import { COVERAGE_WORDS, DEFAULT_WEIGHTS, FAMILIES, FINISHES, TEXTURES, type MatchWishes, type TargetWeights } from '@toile/core';
 import { Button, Choice, Column, Label, Line, Stepper, useWide, View } from '../../ui';
 
 const COVERAGE = ['usual layer', 'sheer', 'light', 'medium', 'full'] as const;
@@ -17,7 +17,7 @@ export function WishesForm({ wishes, onChange }: WishesFormProps) {
   const total = weights.face + weights.neck + weights.decollete;
   const set = (more: Partial<MatchWishes>): void => onChange({ ...wishes, ...more });
   const setWeight = (part: keyof TargetWeights, value: number): void => set({ weights: { ...weights, [part]: value } });
-  const limits = [...(filter.textures ?? []), ...(filter.finishes ?? []), ...(filter.families ?? [])];
+  const limits = [...(filter.textures ?? []), ...(filter.finishes ?? []), ...(filter.coverages ?? []), ...(filter.families ?? [])];
   return (
     <Column gap="$2">
       <Line justifyContent="space-between" flexWrap="nowrap">
@@ -77,6 +77,13 @@ export function WishesForm({ wishes, onChange }: WishesFormProps) {
             options={FINISHES}
             chosen={[...(filter.finishes ?? [])]}
             onChange={(finishes) => set({ filter: { ...filter, finishes } })}
+          />
+          <Choice
+            label="Only these coverages"
+            several
+            options={COVERAGE_WORDS}
+            chosen={[...(filter.coverages ?? [])]}
+            onChange={(coverages) => set({ filter: { ...filter, coverages } })}
           />
           <Choice
             label="Only these families"

@@ -4,6 +4,7 @@ export * from './face';
 export * from './formats';
 export * from './kit';
 export * from './look';
+export * from './order';
 export * from './render';
 export * from './shade';
 export { seededRandom, seedFromText, standardNormal, clamp, lerp, type Random } from './math';

@@ -1,0 +1,118 @@
+import { outlineOf, type Features, type Landmarks, type Point } from '../face';
+import type { Look, Step } from '../look';
+import { asGiven, weave, type Link, type Task, type Weave } from './weave';
+
+export type TimedStep = {
+  readonly stepId: string;
+  readonly startMinutes: number;
+  readonly endMinutes: number;
+  /** When its wait is over; its end when it has none. */ readonly dryMinutes: number;
+};
+
+export type StepOrder = {
+  readonly steps: readonly TimedStep[];
+  readonly totalMinutes: number;
+  readonly boundMinutes: number;
+  readonly proven: boolean;
+};
+
+export type WovenSteps = {
+  /** As the chart has them. */
+  readonly given: StepOrder;
+  /** The shortest that the school and the waits allow. */
+  readonly woven: StepOrder;
+  /** Waits that cost the most: minutes saved if one of them fell away, most first. */
+  readonly savers: readonly { readonly stepId: string; readonly minutes: number }[];
+};
+
+type Client = { readonly landmarks: Landmarks; readonly features: Features };
+
+/** Phases worked on the skin of the face, one over the other: their order is the look's own. */
+const ON_FACE: readonly Step['phase'][] = ['prep', 'prime', 'correct', 'base', 'conceal', 'sculpt', 'set', 'powder'];
+const ON_EYES: readonly Step['phase'][] = ['eyes', 'lashes'];
+
+/**
+ * The steps of a chart in the shortest order for one pair of hands: what lies over each other keeps its order and waits until it is dry; brows,
+ * eyes, lips and places that do not touch are worked meanwhile, as far as the school lets them.
+ */
+export function weaveSteps(steps: readonly Step[], client: Client, schools: Look['schools']): WovenSteps {
+  const tasks = steps.map((step): Task => ({ id: step.id, minutes: step.handsOnMinutes, tailMinutes: step.waitMinutes }));
+  const links = linksOf(steps, client, schools);
+  const woven = weave(tasks, links);
+  const savers = steps
+    .flatMap((step, i) => {
+      if (step.waitMinutes === 0) return [];
+      const without = weave(
+        tasks.map((t, k) => (k === i ? { ...t, tailMinutes: 0 } : t)),
+        links.map((l) => (l.from === i ? { ...l, lagMinutes: 0 } : l)),
+      );
+      const minutes = woven.totalMinutes - without.totalMinutes;
+      return minutes > 0.01 ? [{ stepId: step.id, minutes }] : [];
+    })
+    .sort((a, b) => b.minutes - a.minutes);
+  return { given: timed(asGiven(tasks, inOrder(links, steps.length)), steps), woven: timed(woven, steps), savers };
+}
+
+/** The given order with every step after the one before it: nothing is woven. */
+function inOrder(links: readonly Link[], n: number): Link[] {
+  return [...links, ...Array.from({ length: Math.max(0, n - 1) }, (_, i): Link => ({ from: i, to: i + 1, lagMinutes: 0 }))];
+}
+
+function timed(weaveOf: Weave, steps: readonly Step[]): StepOrder {
+  return {
+    steps: weaveOf.order.map(({ task, startMinutes, endMinutes }) => ({
+      stepId: steps[task]!.id,
+      startMinutes,
+      endMinutes,
+      dryMinutes: endMinutes + steps[task]!.waitMinutes,
+    })),
+    totalMinutes: weaveOf.totalMinutes,
+    boundMinutes: weaveOf.boundMinutes,
+    proven: weaveOf.proven,
+  };
+}
+
+/** Which step must wait for which: cleaning before all, finishing after all, the face in its order, eyes by the school, and drying where they touch. */
+export function linksOf(steps: readonly Step[], client: Client, schools: Look['schools']): Link[] {
+  const boxes = steps.map((step) => boxesOf(step, client));
+  const links: Link[] = [];
+  for (let j = 1; j < steps.length; j++) {
+    for (let i = 0; i < j; i++) {
+      const [first, then] = [steps[i]!, steps[j]!];
+      const touch = meets(boxes[i]!, boxes[j]!) || first.phase === 'clean' || then.phase === 'finish';
+      if (touch || keepsOrder(first, then, schools)) links.push({ from: i, to: j, lagMinutes: touch ? first.waitMinutes : 0 });
+    }
+  }
+  return links;
+}
+
+function keepsOrder({ phase: first }: Step, { phase: then }: Step, schools: Look['schools']): boolean {
+  const both = (group: readonly Step['phase'][]): boolean => group.includes(first) && group.includes(then);
+  if (both(ON_FACE) || both(ON_EYES) || first === then) return true;
+  // Eyes first: nothing of the base is laid before shadow has fallen. Face first: no shadow before the base is there to catch it.
+  if (schools.eyesOrFace === 'eyes first') return (ON_EYES.includes(first) || first === 'brows') && ['correct', 'base', 'conceal', 'sculpt'].includes(then);
+  return ['prep', 'prime', 'correct', 'base', 'conceal'].includes(first) && ON_EYES.includes(then);
+}
+
+type Box = readonly [left: number, top: number, right: number, bottom: number];
+
+/** Boxes round what a step covers, a side each; a step without a place touches nothing. */
+function boxesOf(step: Step, { landmarks, features }: Client): Box[] {
+  return step.placements.flatMap((placement) =>
+    outlineOf(placement, landmarks, features).flatMap((shape) => shape.region.filter((polygon) => polygon.length > 0).map(boxOf)),
+  );
+}
+
+function boxOf(polygon: readonly Point[]): Box {
+  const [xs, ys] = [polygon.map((p) => p[0]), polygon.map((p) => p[1])];
+  return [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
+}
+
+/** Places that only graze each other, by less than this, do not wait for each other, mm. */
+const GRAZE_MM = 2;
+
+function meets(some: readonly Box[], others: readonly Box[]): boolean {
+  return some.some(([l, t, r, b]) =>
+    others.some(([l2, t2, r2, b2]) => Math.min(r, r2) - Math.max(l, l2) > GRAZE_MM && Math.min(b, b2) - Math.max(t, t2) > GRAZE_MM),
+  );
+}
