@@ -14,6 +14,7 @@ import {
   type ProductUsesAnswer,
   type RouteName,
   type SessionAnswer,
+  type StudioSettingsAnswer,
   type TodayAnswer,
 } from '@toile/contract';
 import type { Remote } from '../ui';
@@ -39,6 +40,7 @@ export const useLooks = (): Remote<LookSummary[]> => useRead('listLooks');
 export const useLook = (id: string | null): Remote<LookAnswer> => useRead('look', id === null ? null : { id });
 export const useKit = (): Remote<KitAnswer> => useRead('kit');
 export const usePalettes = (): Remote<PaletteAnswer[]> => useRead('listPalettes');
+export const useStudioSettings = (): Remote<StudioSettingsAnswer> => useRead('studioSettings');
 export const useLedger = (unitId: string | null): Remote<LedgerAnswer> => useRead('unitLedger', unitId === null ? null : { id: unitId });
 export const useProductUses = (id: string): Remote<ProductUsesAnswer> => useRead('productUses', { id });
 /** A chart; no id asks nothing. */

@@ -11,8 +11,10 @@ import {
   type PanIdentification,
   type Product,
   type ShadeContext,
+  type Step,
 } from '@toile/core';
 import type { ReadingAnswer } from '@toile/contract';
+import { fittingJobs } from '../workers/fittingJobs';
 import { shadeJobs } from '../workers/shadeJobs';
 import { paintPicture } from '../workers/paintJobs';
 import { decoded, importSummary, mapped } from './kit/importView';
@@ -21,6 +23,8 @@ import { kitRows, leftInWords, NO_FILTER, wishesIn } from './kit/kitView';
 import { emptyForm, formOf, productOf } from './kit/productForm';
 import { flashWarnings } from './light/lightView';
 import { EMPTY_SESSION, extraSpot, heldName, samplesOf, spotIn, sureness, withFile, withSamples, type Session } from './reading/readingView';
+import { acceptedLines, fixed, openLines, reviewInWords } from './review/reviewView';
+import { inWovenOrder, saversInWords, timeInWords } from './review/timeView';
 import { bestUnderLights, lightsInWords, matchReason, ratioOf, takenInWords, useOf, withMatch } from './shades/shadesView';
 import { driftInWords, historyOf } from './skin/historyView';
 import { substituteName } from './substitute/substituteView';
@@ -234,5 +238,45 @@ describe('under light', () => {
     const step = { ...chart.steps[0]!, title: 'Set', use: [{ unitId: null, product: powder, parts: 1, measure: powder.measure }], doseMgPerCm2: 1 };
     expect(flashWarnings(chart, [step])[0]).toMatch(/^Set: Ordway Line S30 may throw the flash back, \d\.\d lighter/);
     expect(flashWarnings(chart, chart.steps)).toEqual([]);
+  });
+});
+
+describe('review and time', () => {
+  const heavy: typeof chart = { ...chart, steps: chart.steps.map((s) => ({ ...s, doseMgPerCm2: 2 })) };
+  const lines = fittingJobs.review({ chart: heavy, kit: KIT, grades: {} });
+  const heavyBase = lines.find((l) => l.rule === 'heavy-base')!;
+
+  test('findings come with their fix by name, and the fix is found again and applied', () => {
+    expect(heavyBase.fix).toBe('Halve it');
+    expect(fixed(heavy, KIT, {}, heavyBase).steps[0]!.doseMgPerCm2).toBe(1);
+    expect(fixed(heavy, KIT, {}, { rule: 'no-such-rule', stepIds: [] })).toBe(heavy);
+    expect(fittingJobs.review({ chart: heavy, kit: KIT, grades: { 'heavy-base': 'off' } }).some((l) => l.rule === 'heavy-base')).toBe(false);
+  });
+
+  test('counted in words; what was accepted is set apart', () => {
+    expect(reviewInWords([])).toBe('nothing to look at again');
+    expect(reviewInWords([heavyBase, heavyBase, { ...heavyBase, severity: 'stop' }])).toBe('1 to stop at, 2 cautions');
+    const accepted = { ...heavyBase, accepted: 'Stage' };
+    expect(openLines([heavyBase, accepted])).toEqual([heavyBase]);
+    expect(acceptedLines([heavyBase, accepted])).toEqual([accepted]);
+  });
+
+  const order = (total: number, ids: string[]) => ({
+    steps: ids.map((stepId, i) => ({ stepId, startMinutes: i, endMinutes: i + 1, dryMinutes: i + 1 })),
+    totalMinutes: total,
+    boundMinutes: total - 2,
+    proven: true,
+  });
+  test('times in words, and the woven order taken with variants behind what they followed', () => {
+    const [a, b, c] = [1, 2, 3].map((i) => ({ ...chart.steps[0]!, id: id(60 + i), title: `Step ${i}` })) as [Step, Step, Step];
+    const three = { ...chart, steps: [a, { ...b, variant: 'evening' }, c] };
+    expect(inWovenOrder(three, order(5, [c.id, a.id])).steps.map((s) => s.id)).toEqual([c.id, a.id, b.id]);
+    expect(timeInWords({ given: order(62, []), woven: order(55, []), savers: [] })).toBe(
+      '62 min as it stands; 55 with the waits filled, the shortest there is.',
+    );
+    expect(timeInWords({ given: order(62, []), woven: { ...order(55, []), proven: false }, savers: [] })).toContain('at most 2.0 above the shortest');
+    expect(timeInWords({ given: order(62, []), woven: order(62, []), savers: [] })).toBe('62 min, and no order is shorter.');
+    expect(saversInWords([{ stepId: a.id, minutes: 4 }], three)).toBe('What saves the most: a quicker drying after step 1, 4.0 min.');
+    expect(saversInWords([], three)).toBe('No wait holds anything up.');
   });
 });

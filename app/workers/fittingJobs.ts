@@ -2,12 +2,16 @@ import {
   fitLook,
   proposeProducts,
   refitChart,
+  reviewChart,
+  weaveSteps,
   type Chart,
   type ClientSnapshot,
   type FitContext,
   type Kit,
   type Look,
   type Occasion,
+  type ReviewFinding,
+  type RuleGrades,
   type Stamp,
   type Step,
 } from '@toile/core';
@@ -21,9 +25,20 @@ type RefitRequest = {
   readonly stamp: Stamp & { readonly version: number };
 };
 
-/** Fitting looks and charts to clients. */
+/** A finding as it comes from the worker: its fix by name, since work cannot be sent. */
+export type ReviewLine = Omit<ReviewFinding, 'fix'> & { readonly fix: string | null };
+
+/** Fitting looks and charts to clients, looking them over, ordering their steps. */
 export const fittingJobs = {
   fit: ({ look, client, kit, occasion, stamp }: Fit) => fitLook(look, client, kit, occasion, stamp),
   refit: ({ worn, client, kit, occasion, stamp }: RefitRequest) => refitChart(worn, client, kit, occasion, stamp),
+  review: ({ chart, kit, grades }: { readonly chart: Chart; readonly kit: Kit | null; readonly grades: RuleGrades }): ReviewLine[] =>
+    reviewChart(chart, kit, grades).map(({ fix, ...line }) => ({ ...line, fix: fix?.label ?? null })),
+  order: ({ chart }: { readonly chart: Chart }) =>
+    weaveSteps(
+      chart.steps.filter((s) => s.variant === undefined),
+      chart.client,
+      chart.schools,
+    ),
   propose: ({ step, context }: { readonly step: Step; readonly context: FitContext }) => proposeProducts(step, context),
 };

@@ -19,6 +19,7 @@ import { registerPalettes } from './palettes/routes';
 import { registerParties } from './parties/routes';
 import { registerReadings } from './readings/routes';
 import { registerSession, type SignInLimit } from './session/routes';
+import { registerSettings } from './studio/settings';
 import { registerToday } from './today/routes';
 import { registerVisits } from './visits/routes';
 
@@ -96,6 +97,7 @@ export function buildApp(options: AppOptions): Express {
   );
   registerSession(services, options.signInLimit ?? { windowMs: 15 * 60_000, tries: 10 });
   registerToday(services);
+  registerSettings(services);
   registerClients(services);
   registerReadings(services);
   registerLooks(services);

@@ -6,6 +6,8 @@ import { Notch } from '../face/Notch';
 import { LAYER_KIND_NAMES, LAYER_LOOKS } from '../face/layerKinds';
 import { findingsOf, layersOf, mended, minutesOf, stepsShown, withPlacement, type ChartFinding } from './chartView';
 import { zoomFor } from './zoom';
+import { ReviewPanel } from '../review/ReviewPanel';
+import { TimeStrip } from '../review/TimeStrip';
 import { Handles } from './Handles';
 import { StepDrawer } from './StepDrawer';
 import { StepList } from './StepList';
@@ -59,6 +61,8 @@ export function ChartEditor({ chart, kit, editable, onChange, above }: ChartEdit
         </Button>
       </Line>
       <Findings findings={findings} editable={editable} onSelect={setSelected} onMend={(finding) => onChange(mended(chart, finding))} />
+      <ReviewPanel chart={chart} kit={kit} editable={editable} onChange={onChange} onSelect={setSelected} />
+      <TimeStrip chart={chart} editable={editable} onChange={onChange} />
     </>
   );
   const side = (

@@ -30,6 +30,12 @@ export function SettingsScreen() {
             <Rule />
             <Choice label="Light or dark" options={THEME_CHOICES} chosen={[choice]} onChange={([c]) => c && choose(c)} />
             <Rule />
+            <Column alignItems="flex-start">
+              <Subheading>Rules of the review</Subheading>
+              <Body color="$inkSoft">What every chart is looked over for, with the reasons.</Body>
+              <Button onPress={() => router.navigate('/rules')}>See the rules</Button>
+            </Column>
+            <Rule />
             {may(who.role, 'edit') ? (
               <Column alignItems="flex-start">
                 <Subheading>Charts from elsewhere</Subheading>

@@ -1,5 +1,6 @@
 import type { ChairEvent, Chart, Features, Kit, Lab, Look, Measurements, Palette, Sensitivity, Skin, SkinZone } from '@toile/core';
 import type { Role } from './roles';
+import type { StudioSettings } from './settings';
 
 export type SessionAnswer = {
   readonly name: string;
@@ -107,6 +108,7 @@ export type KitAnswer = Kit & {
   /** Revision of each product and unit by id: what an edit starts from. */
   readonly revisions: Readonly<Record<string, number>>;
 };
+export type StudioSettingsAnswer = { readonly settings: StudioSettings; readonly revision: number };
 export type PaletteAnswer = { readonly palette: Palette; readonly revision: number };
 export type LedgerEntry = {
   readonly id: string;

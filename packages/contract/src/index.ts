@@ -3,6 +3,7 @@ export * from './client';
 export * from './errors';
 export * from './kit';
 export * from './newId';
+export * from './settings';
 export * from './roles';
 export * from './routes';
 export { documentPart, isUuid } from './shapes';

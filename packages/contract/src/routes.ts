@@ -52,6 +52,8 @@ export const ROUTES = {
   createVersion: { method: 'POST', path: '/api/charts/:id/versions', needs: 'edit', does: 'Keeps the next version of a chart.' },
   createEvent: { method: 'POST', path: '/api/charts/:id/events', needs: 'work', does: 'Records what was done at the chair.' },
   createVisit: { method: 'POST', path: '/api/visits', needs: 'edit', does: 'Books a visit.' },
+  studioSettings: { method: 'GET', path: '/api/settings', needs: 'see', does: 'How the studio does things: its grading of the rules.' },
+  updateStudioSettings: { method: 'PUT', path: '/api/settings', needs: 'manage', does: 'Changes how the studio does things; needs If-Match.' },
   listParties: { method: 'GET', path: '/api/parties', needs: 'see', does: 'Parties by date.' },
   party: { method: 'GET', path: '/api/parties/:id', needs: 'see', does: 'One party with its visits.' },
 } as const satisfies Record<string, Route>;

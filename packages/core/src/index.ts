@@ -6,5 +6,6 @@ export * from './kit';
 export * from './look';
 export * from './order';
 export * from './render';
+export * from './review';
 export * from './shade';
 export { seededRandom, seedFromText, standardNormal, clamp, lerp, type Random } from './math';

@@ -1,6 +1,6 @@
 import type { ColumnType, Generated } from 'kysely';
 import type { ChairEvent, Chart, Features, Lab, Look, Measurements, Palette, Product, Sensitivity, SkinZone, Unit } from '@toile/core';
-import type { ExtraReading, LedgerEntry, Role } from '@toile/contract';
+import type { ExtraReading, LedgerEntry, Role, StudioSettings } from '@toile/contract';
 
 /** A jsonb column: read as a value, written as JSON text. */
 type Json<T> = ColumnType<T, string, string>;
@@ -56,6 +56,7 @@ export type Database = {
     step_id: string | null;
     seq: Generated<string>;
   };
+  studio_settings: { studio_id: string; revision: Generated<number>; document: Json<StudioSettings> };
   palettes: { studio_id: string; id: string; revision: Generated<number>; document: Json<Palette> };
   look_versions: { studio_id: string; look_id: string; version: number; name: string; document: Json<Look>; created_at: Created };
   parties: { studio_id: string; id: string; revision: Generated<number>; name: string; date: Day; place: string; notes: string };
@@ -97,6 +98,7 @@ export const STUDIO_TABLES = [
   'units',
   'unit_ledger',
   'palettes',
+  'studio_settings',
   'look_versions',
   'parties',
   'visits',

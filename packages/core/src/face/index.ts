@@ -1,4 +1,5 @@
 export { type Point, type Polygon, type Polyline } from './point';
+export { boxesTouch, boxOf, type Box } from './box';
 export { areaOf, intersectRegions, subtractRegion, uniteOutlines, type Region } from './region';
 export { LANDMARKS, SIDES, TEMPLATE, type LandmarkName, type Landmarks, type Side } from './landmarks';
 export { AGES, BROWS, EYE_SHAPES, FeaturesSchema, HAIR_STYLES, HAIR_TONES, LIDS, LINES, NOSES, OILY_ZONES, PLAIN_FEATURES, type Features } from './features';

@@ -1,4 +1,4 @@
-import { outlineOf, type Features, type Landmarks, type Point } from '../face';
+import { boxesTouch, boxOf, outlineOf, type Box, type Features, type Landmarks } from '../face';
 import type { Look, Step } from '../look';
 import { asGiven, weave, type Link, type Task, type Weave } from './weave';
 
@@ -79,7 +79,7 @@ export function linksOf(steps: readonly Step[], client: Client, schools: Look['s
   for (let j = 1; j < steps.length; j++) {
     for (let i = 0; i < j; i++) {
       const [first, then] = [steps[i]!, steps[j]!];
-      const touch = meets(boxes[i]!, boxes[j]!) || first.phase === 'clean' || then.phase === 'finish';
+      const touch = boxesTouch(boxes[i]!, boxes[j]!) || first.phase === 'clean' || then.phase === 'finish';
       if (touch || keepsOrder(first, then, schools)) links.push({ from: i, to: j, lagMinutes: touch ? first.waitMinutes : 0 });
     }
   }
@@ -94,25 +94,9 @@ function keepsOrder({ phase: first }: Step, { phase: then }: Step, schools: Look
   return ['prep', 'prime', 'correct', 'base', 'conceal'].includes(first) && ON_EYES.includes(then);
 }
 
-type Box = readonly [left: number, top: number, right: number, bottom: number];
-
 /** Boxes round what a step covers, a side each; a step without a place touches nothing. */
 function boxesOf(step: Step, { landmarks, features }: Client): Box[] {
   return step.placements.flatMap((placement) =>
     outlineOf(placement, landmarks, features).flatMap((shape) => shape.region.filter((polygon) => polygon.length > 0).map(boxOf)),
-  );
-}
-
-function boxOf(polygon: readonly Point[]): Box {
-  const [xs, ys] = [polygon.map((p) => p[0]), polygon.map((p) => p[1])];
-  return [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
-}
-
-/** Places that only graze each other, by less than this, do not wait for each other, mm. */
-const GRAZE_MM = 2;
-
-function meets(some: readonly Box[], others: readonly Box[]): boolean {
-  return some.some(([l, t, r, b]) =>
-    others.some(([l2, t2, r2, b2]) => Math.min(r, r2) - Math.max(l, l2) > GRAZE_MM && Math.min(b, b2) - Math.max(t, t2) > GRAZE_MM),
   );
 }

@@ -1,0 +1,81 @@
+import { useDeferredValue, useMemo, useState } from 'react';
+import type { Chart, StepOrder } from '@toile/core';
+import { Body, Button, Column, Label, Line, View } from '../../ui';
+import { askFitting, useWork } from '../../workers';
+import { inWovenOrder, saversInWords, timeInWords } from './timeView';
+
+type TimeStripProps = { readonly chart: Chart; readonly editable: boolean; readonly onChange: (chart: Chart) => void };
+
+/** How long the chart takes as it stands and with its waits filled: hands and waits on a strip, and what would save the most. */
+export function TimeStrip({ chart, editable, onChange }: TimeStripProps) {
+  const drawn = useDeferredValue(chart);
+  const asked = useMemo(() => ({ chart: drawn }), [drawn]);
+  const { answer } = useWork(askFitting, 'order', asked);
+  const [open, setOpen] = useState(false);
+  if (!answer) return null;
+  const { given, woven, savers } = answer;
+  const gains = given.totalMinutes - woven.totalMinutes;
+  return (
+    <Column gap="$2" role="group" aria-label="Time">
+      <Line justifyContent="space-between" flexWrap="nowrap">
+        <Body flex={1}>{timeInWords(answer)}</Body>
+        <Button label={open ? 'Close the times' : 'Show the times'} onPress={() => setOpen((o) => !o)}>
+          {open ? 'Close' : 'Show'}
+        </Button>
+      </Line>
+      {open ? (
+        <>
+          <Strip name="As it stands" order={given} chart={chart} whole={given.totalMinutes} />
+          <Strip name="Waits filled" order={woven} chart={chart} whole={given.totalMinutes} />
+          <Label>{`Filled: hands at work. Hatched below: drying. ${saversInWords(savers, chart)}`}</Label>
+          {editable && gains > 0.05 ? (
+            <Button onPress={() => onChange(inWovenOrder(chart, woven))}>{`Take this order, ${gains.toFixed(gains < 10 ? 1 : 0)} min shorter`}</Button>
+          ) : null}
+        </>
+      ) : null}
+    </Column>
+  );
+}
+
+function Strip({ name, order, chart, whole }: { readonly name: string; readonly order: StepOrder; readonly chart: Chart; readonly whole: number }) {
+  const at = (minutes: number): `${number}%` => `${(100 * minutes) / Math.max(1, whole)}%`;
+  return (
+    <Column
+      gap={0}
+      role="img"
+      aria-label={`${name}: ${order.totalMinutes.toFixed(0)} minutes, ${order.steps.map((s) => chart.steps.find((c) => c.id === s.stepId)?.title).join(', ')}`}
+    >
+      <Label>{`${name}, ${order.totalMinutes.toFixed(0)} min`}</Label>
+      <View height={34} position="relative" backgroundColor="$raised">
+        {order.steps.map((s) => (
+          <View
+            key={s.stepId}
+            position="absolute"
+            top={0}
+            height={20}
+            left={at(s.startMinutes)}
+            width={at(Math.max(0.2, s.endMinutes - s.startMinutes))}
+            backgroundColor="$woad"
+            borderRightWidth={1}
+            borderRightColor="$surface"
+          />
+        ))}
+        {order.steps
+          .filter((s) => s.dryMinutes > s.endMinutes)
+          .map((s) => (
+            <View
+              key={`${s.stepId} dry`}
+              position="absolute"
+              top={22}
+              height={10}
+              left={at(s.endMinutes)}
+              width={at(Math.min(whole, s.dryMinutes) - s.endMinutes)}
+              borderWidth={1}
+              borderStyle="dashed"
+              borderColor="$ink"
+            />
+          ))}
+      </View>
+    </Column>
+  );
+}

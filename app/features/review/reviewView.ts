@@ -1,0 +1,28 @@
+import { reviewChart, type Chart, type Kit, type RuleGrades, type Severity } from '@toile/core';
+import type { ReviewLine } from '../../workers/fittingJobs';
+
+export const SEVERITY_MARKS: Readonly<Record<Severity, string>> = { stop: '■', caution: '▲', note: '·' };
+export const SEVERITY_WORDS: Readonly<Record<Severity, string>> = { stop: 'stop', caution: 'caution', note: 'note' };
+
+/** Limits are told at the face itself. */
+const TOLD_AT_THE_FACE = 'out-of-limits';
+export const openLines = (lines: readonly ReviewLine[]): ReviewLine[] => lines.filter((l) => l.accepted === null && l.rule !== TOLD_AT_THE_FACE);
+export const acceptedLines = (lines: readonly ReviewLine[]): ReviewLine[] => lines.filter((l) => l.accepted !== null);
+
+/** '1 to stop at, 2 cautions, 3 notes' */
+export function reviewInWords(lines: readonly ReviewLine[]): string {
+  const count = (severity: Severity): number => lines.filter((l) => l.severity === severity).length;
+  const [stops, cautions, notes] = [count('stop'), count('caution'), count('note')];
+  const words = [
+    ...(stops > 0 ? [`${stops} to stop at`] : []),
+    ...(cautions > 0 ? [`${cautions} ${cautions === 1 ? 'caution' : 'cautions'}`] : []),
+    ...(notes > 0 ? [`${notes} ${notes === 1 ? 'note' : 'notes'}`] : []),
+  ];
+  return words.join(', ') || 'nothing to look at again';
+}
+
+/** The chart with a finding's fix applied; unchanged when the finding is gone. */
+export function fixed(chart: Chart, kit: Kit | null, grades: RuleGrades, line: Pick<ReviewLine, 'rule' | 'stepIds'>): Chart {
+  const finding = reviewChart(chart, kit, grades).find((f) => f.rule === line.rule && f.stepIds.join() === line.stepIds.join());
+  return finding?.fix?.apply(chart) ?? chart;
+}

@@ -1,0 +1,29 @@
+import type { Chart, StepOrder, WovenSteps } from '@toile/core';
+
+/** '62 min as it stands; 55 with the waits filled, the shortest there is.' */
+export function timeInWords({ given, woven }: WovenSteps): string {
+  const [now, best] = [given.totalMinutes, woven.totalMinutes];
+  if (now - best < 0.05) return `${now.toFixed(0)} min, and no order is shorter.`;
+  const proof = woven.proven ? 'the shortest there is' : `at most ${(best - woven.boundMinutes).toFixed(1)} above the shortest`;
+  return `${now.toFixed(0)} min as it stands; ${best.toFixed(0)} with the waits filled, ${proof}.`;
+}
+
+/** Which wait would save the most if it fell away. */
+export function saversInWords(savers: WovenSteps['savers'], chart: Chart): string {
+  const [first] = savers;
+  if (!first) return 'No wait holds anything up.';
+  const title = chart.steps.find((s) => s.id === first.stepId)?.title ?? 'one step';
+  return `What saves the most: a quicker drying after ${title.toLowerCase()}, ${first.minutes.toFixed(1)} min.`;
+}
+
+/** The chart with its common steps in the woven order; steps of variants follow the step they followed. */
+export function inWovenOrder(chart: Chart, woven: StepOrder): Chart {
+  const place = new Map(woven.steps.map((s, i) => [s.stepId, i]));
+  let last = -1;
+  const keyed = chart.steps.map((step, i) => {
+    const at = place.get(step.id);
+    if (at !== undefined) last = at;
+    return { step, at: at ?? last + 0.5, i };
+  });
+  return { ...chart, steps: keyed.sort((a, b) => a.at - b.at || a.i - b.i).map(({ step }) => step) };
+}

@@ -1,0 +1,77 @@
+import type { Browser, Page } from 'playwright-core';
+import { baseUrl, openAs, openBrowser, openClient, type Opened } from './browser';
+
+// A chart looked over, mended, accepted and put in a shorter order, in order.
+let browser: Browser;
+let opened: Opened;
+let page: Page;
+
+beforeAll(async () => {
+  browser = await openBrowser();
+  opened = await openAs(browser, 'owner');
+  page = opened.page;
+});
+afterAll(() => browser.close());
+
+const button = (name: string | RegExp) => page.getByRole('button', { name });
+const review = () => page.getByRole('group', { name: 'Review' });
+
+test('a chart is looked over, with reasons', async () => {
+  await openClient(page, 'Morwenna Penhallow');
+  await page.getByRole('link', { name: /Choir Loft/ }).click();
+  await review()
+    .getByText(/^Looked over: /)
+    .waitFor();
+  await button('Show the review').click();
+  await review()
+    .getByText(/Matte bases and much powder show every dry patch/)
+    .waitFor();
+});
+
+test('a finding stays only with a reason, which is kept in the version', async () => {
+  const before = await review().getByRole('button', { name: 'It stays' }).count();
+  await review().getByRole('button', { name: 'It stays' }).first().click();
+  await review().getByRole('button', { name: 'Accept' }).click();
+  await page.getByText('Say why it stays, for the next pair of hands').waitFor();
+  await page.getByLabel('Why it stays').fill('Asked for by the client');
+  await review().getByRole('button', { name: 'Accept' }).click();
+  await page.getByText(/“Asked for by the client”/).waitFor();
+  expect(await review().getByRole('button', { name: 'It stays' }).count()).toBe(before - 1);
+  await button(/^Save version \d+$/).click();
+  await page.getByText(/^Saved by Runa Castellane/).waitFor();
+  await page.reload();
+  await button('Show the review').click();
+  await page.getByText(/“Asked for by the client”/).waitFor();
+});
+
+test('the shorter order is shown on a strip, taken and saved', async () => {
+  const time = page.getByRole('group', { name: 'Time' });
+  await time.getByText(/\d+ min as it stands; \d+ with the waits filled, the shortest there is\./).waitFor();
+  await button('Show the times').click();
+  await page.getByRole('img', { name: /^Waits filled: \d+ minutes/ }).waitFor();
+  await button(/^Take this order, /).click();
+  await time.getByText(/^\d+ min, and no order is shorter\.$/).waitFor();
+  await button(/^Save version \d+$/).click();
+  await page.getByText(/^Saved by Runa Castellane/).waitFor();
+});
+
+test('the owner switches a rule off, and it is quiet', async () => {
+  await page.goto(`${baseUrl()}/rules`);
+  await page.getByText(/^\d+ practices are looked for in every chart/).waitFor();
+  await button('Grade Matte on dry skin').click();
+  await page.getByRole('radiogroup', { name: 'Graded' }).getByRole('radio', { name: 'off' }).click();
+  await page.getByRole('group', { name: 'Matte on dry skin' }).getByText('○ Matte on dry skin').waitFor();
+  await openClient(page, 'Morwenna Penhallow');
+  await page.getByRole('link', { name: /Choir Loft/ }).click();
+  await review()
+    .getByText(/^Looked over: /)
+    .waitFor();
+  await button('Show the review').click();
+  expect(
+    await review()
+      .getByText(/show every dry patch/)
+      .count(),
+  ).toBe(0);
+});
+
+test('nothing was complained of on the way', () => expect(opened.complaints).toEqual([]));

@@ -1,0 +1,303 @@
+import { shiftDepth, skinByZone, type Lab } from '../colour';
+import { inferLandmarks, PLAIN_FEATURES, type Features } from '../face';
+import { snapshotOf, type Kit, type Product, type ProductKind } from '../kit';
+import type { Chart, Step } from '../look';
+import { acceptFinding, reviewChart, RULE_GROUPS, RULES } from '.';
+import { id, kitOf, product } from '../look/look.testing';
+
+const SKIN: Lab = [64, 12, 19];
+const skin = skinByZone(SKIN);
+let n = 100;
+const make = (kind: ProductKind, lab: Lab | null, more: Partial<Product> = {}): Product =>
+  product(n++, kind, lab, { family: 'silicone', finish: 'matte', eyeSafe: true, ...more });
+const PRODUCTS = {
+  primer: make('primer', null),
+  base: make('base', [64, 11.4, 19.2], { coverage: 'light', finish: 'natural' }),
+  concealer: make('concealer', [63, 12, 18], { coverage: 'medium' }),
+  contour: make('contour', shiftDepth(SKIN, 2, { undertone: 'neutral' }), { texture: 'cream' }),
+  blush: make('blush', [56, 30, 16], { texture: 'cream', finish: 'natural' }),
+  highlight: make('highlight', shiftDepth(SKIN, -2), { texture: 'cream', finish: 'satin' }),
+  powder: make('powder', [64, 12, 19], { texture: 'pressed', family: 'powder', coverage: 'sheer' }),
+  brow: make('brow', [34, 8, 12], { texture: 'pencil', family: 'wax' }),
+  shadow: make('shadow', [60, 10, 14], { texture: 'pressed', family: 'powder' }),
+  mascara: make('mascara', [12, 0, 0], { shade: 'tubing' }),
+  liner: make('lip liner', [50, 24, 16], { texture: 'pencil', family: 'wax' }),
+  lip: make('lip colour', [52, 26, 16], { texture: 'cream', family: 'wax', finish: 'satin', coverage: 'full' }),
+  spray: make('spray', null, { finish: 'matte', family: 'alcohol' }),
+  bronzer: make('bronzer', [58, 13, 22], { texture: 'pressed', family: 'powder' }),
+  lashes: make('lashes', null),
+};
+const KIT: Kit = kitOf(...Object.values(PRODUCTS));
+const use = (p: Product): Step['use'] => [
+  { unitId: KIT.units.find((u) => u.productId === p.id)?.id ?? null, product: snapshotOf(p), parts: 1, measure: p.measure },
+];
+type Guide = Extract<Step['placements'][number], { guide: unknown }>['guide'];
+let s = 300;
+const step = (title: string, phase: Step['phase'], role: Step['role'], p: Product | null, guides: Guide[], more: Partial<Step> = {}): Step => ({
+  id: id(s++),
+  title,
+  phase,
+  role,
+  shade: null,
+  wants: { kinds: p ? [p.kind] : [] },
+  placements: guides.map((guide) => ({ guide, side: 'both' })),
+  doseMgPerCm2: p ? 0.5 : 0,
+  passes: 1,
+  tool: 'small brush',
+  technique: 'press',
+  handsOnMinutes: 2,
+  waitMinutes: 0,
+  note: '',
+  use: p ? use(p) : [],
+  ...more,
+});
+const STEPS = {
+  clean: step('Clean', 'clean', 'care', null, []),
+  primer: step('Primer', 'prime', 'care', PRODUCTS.primer, ['zone.wholeFace'], { waitMinutes: 2 }),
+  base: step('Base', 'base', 'base', PRODUCTS.base, ['zone.wholeFace', 'zone.neck']),
+  conceal: step('Conceal', 'conceal', 'conceal', PRODUCTS.concealer, ['zone.underEye'], { doseMgPerCm2: 0.3 }),
+  contour: step('Contour', 'sculpt', 'contour', PRODUCTS.contour, ['cheekContour']),
+  blush: step('Blush', 'sculpt', 'blush', PRODUCTS.blush, ['blushLifted']),
+  highlight: step('Light', 'sculpt', 'highlight', PRODUCTS.highlight, ['cheekboneLight']),
+  powder: step('Powder', 'set', 'powder', PRODUCTS.powder, ['zone.noseSide'], { doseMgPerCm2: 0.3 }),
+  brow: step('Brows', 'brows', 'brow', PRODUCTS.brow, ['brow']),
+  eye: step('Lid', 'eyes', 'eye', PRODUCTS.shadow, ['zone.mobileLid']),
+  mascara: step('Mascara', 'lashes', 'lash', PRODUCTS.mascara, ['lashes'], { tool: 'spoolie' }),
+  liner: step('Lip line', 'lips', 'lip', PRODUCTS.liner, ['lips']),
+  lip: step('Lip', 'lips', 'lip', PRODUCTS.lip, ['lips']),
+  spray: step('Spray', 'finish', 'care', PRODUCTS.spray, [], { waitMinutes: 1 }),
+};
+type Name = keyof typeof STEPS;
+const QUIET: Chart = {
+  format: 'toile.chart/1',
+  id: id(1),
+  version: 1,
+  parent: null,
+  author: 'Ada',
+  at: '2031-05-14T09:00:00Z',
+  reason: '',
+  look: { id: id(2), version: 1, name: 'Quiet' },
+  client: { id: id(3), name: 'Ilse Moor', landmarks: inferLandmarks({}), features: PLAIN_FEATURES, skin, readingId: null, sensitivities: [] },
+  occasion: { kind: 'wedding', date: '2031-05-14', lights: ['daylight', 'flash'], hoursToLast: 9, camera: true },
+  schools: { eyesOrFace: 'face first', contour: 'over base', concealer: 'over base', contrast: 'soft' },
+  variants: [],
+  steps: Object.values(STEPS),
+  findings: [],
+};
+
+type Scene = { readonly chart: Chart; readonly kit: Kit };
+const scene = (chart: Chart, kit = KIT): Scene => ({ chart, kit });
+const withStep = (name: Name, more: Partial<Step>, from = QUIET): Chart => ({
+  ...from,
+  steps: from.steps.map((x) => (x.id === STEPS[name].id ? { ...x, ...more } : x)),
+});
+const without = (...names: Name[]): Chart => ({ ...QUIET, steps: QUIET.steps.filter((x) => !names.some((name) => STEPS[name].id === x.id)) });
+const withFeatures = (features: Partial<Features>, from = QUIET): Chart => ({
+  ...from,
+  client: { ...from.client, features: { ...PLAIN_FEATURES, ...features } },
+});
+const onSkin = (general: Lab, from = QUIET): Chart => ({ ...from, client: { ...from.client, skin: skinByZone(general) } });
+/** The same step with another product, which the kit then has too. */
+const other = (name: Name, more: Partial<Product>, step: Partial<Step> = {}, from = QUIET): Scene => {
+  const old =
+    PRODUCTS[
+      STEPS[name].use[0]!.product.id === PRODUCTS.powder.id
+        ? 'powder'
+        : (Object.keys(PRODUCTS) as (keyof typeof PRODUCTS)[]).find((k) => PRODUCTS[k].id === STEPS[name].use[0]!.product.id)!
+    ];
+  const changed: Product = { ...old, ...more };
+  const kit = { ...KIT, products: KIT.products.map((p) => (p.id === old.id ? changed : p)) };
+  return scene(withStep(name, { use: use(changed), ...step }, from), kit);
+};
+const added = (extra: Step, at: Name, from = QUIET): Chart => {
+  const i = from.steps.findIndex((x) => x.id === STEPS[at].id);
+  return { ...from, steps: [...from.steps.slice(0, i), extra, ...from.steps.slice(i)] };
+};
+const extra = (title: string, phase: Step['phase'], role: Step['role'], p: Product | null, guides: Guide[], more: Partial<Step> = {}) =>
+  step(title, phase, role, p, guides, more);
+const DEEP: Lab = [36, 12, 13];
+const FAIR: Lab = [78, 9, 15];
+
+/** One scene in which each rule speaks. */
+const SPEAKS: Readonly<Record<string, () => Scene>> = {
+  allergen: () => {
+    const { chart, kit } = other('lip', { ingredients: ['lanolin'] });
+    return scene({ ...chart, client: { ...chart.client, sensitivities: ['lanolin'] } }, kit);
+  },
+  'not-for-eyes': () => other('eye', { eyeSafe: false }),
+  lenses: () => {
+    const { chart, kit } = other('mascara', { ingredients: ['nylon fibers'] });
+    return scene(withFeatures({ lenses: true }, chart), kit);
+  },
+  'past-its-date': () => scene({ ...QUIET, occasion: { ...QUIET.occasion, date: '2033-05-14' } }),
+  'ends-soon': () => scene({ ...QUIET, occasion: { ...QUIET.occasion, date: '2032-02-20' } }),
+  withdrawn: () => scene(QUIET, { ...KIT, products: KIT.products.map((p) => (p.kind === 'lip colour' ? { ...p, withdrawn: true } : p)) }),
+  'gone-from-kit': () => scene(QUIET, { ...KIT, units: KIT.units.filter((u) => u.productId !== PRODUCTS.lip.id) }),
+  'not-enough': () => scene(QUIET, { ...KIT, units: KIT.units.map((u) => (u.productId === PRODUCTS.base.id ? { ...u, remainingMg: 10 } : u)) }),
+  'patch-test': () =>
+    scene({
+      ...added(extra('Lash band', 'lashes', 'lash', PRODUCTS.lashes, ['lashes'], { waitMinutes: 0.75 }), 'liner'),
+      client: { ...QUIET.client, sensitivities: ['nickel'] },
+    }),
+  'shared-tools': () => scene(withStep('mascara', { tool: 'small brush' })),
+  'clean-first': () => scene(without('clean')),
+  'light-touch-for-children': () => scene(withFeatures({ age: 'child' })),
+  'steady-hand': () =>
+    scene(withFeatures({ headTremor: true }, added(extra('Liner', 'eyes', 'liner', PRODUCTS.shadow, ['liner'], { technique: 'line' }), 'mascara'))),
+  'family-conflict': () => other('base', { family: 'water' }, {}, withStep('primer', { waitMinutes: 1 })),
+  'cream-over-powder': () => scene(added(extra('Cream later', 'sculpt', 'blush', PRODUCTS.blush, ['zone.noseSide']), 'brow')),
+  'wet-on-wet': () => scene(withStep('primer', { waitMinutes: 0 })),
+  'too-many-layers-under-eye': () =>
+    scene(
+      added(
+        extra('More', 'conceal', 'conceal', PRODUCTS.concealer, ['zone.underEye']),
+        'contour',
+        added(extra('Correct', 'correct', 'correct', PRODUCTS.concealer, ['zone.underEye']), 'conceal'),
+      ),
+    ),
+  'too-many-layers': () =>
+    scene({
+      ...QUIET,
+      steps: [...QUIET.steps.slice(0, 3), ...Array.from({ length: 8 }, (_, i) => ({ ...STEPS.base, id: id(950 + i) })), ...QUIET.steps.slice(3)],
+    }),
+  'heavy-base': () => scene(withStep('base', { doseMgPerCm2: 2 })),
+  'thick-powder-on-lines': () => scene(withFeatures({ dry: true }, withStep('powder', { waitMinutes: 3 }))),
+  'set-too-late': () => scene(withStep('contour', { handsOnMinutes: 30 })),
+  'blush-on-contour': () => scene(withStep('blush', { placements: [{ guide: 'blushLifted', side: 'both', params: { liftMm: -8 } }] })),
+  'rub-after-airbrush': () => scene(withStep('conceal', { technique: 'buff' }, withStep('base', { tool: 'airbrush', passes: 3, doseMgPerCm2: 0.2 }))),
+  'airbrush-passes': () => scene(withStep('base', { tool: 'airbrush', passes: 1 })),
+  'eyes-after-airbrush': () => scene(withStep('base', { tool: 'airbrush', passes: 3, doseMgPerCm2: 0.2 })),
+  'shine-in-contour': () => other('contour', { finish: 'shimmer' }),
+  'shine-on-texture': () => {
+    const { chart, kit } = other('highlight', { finish: 'shimmer' });
+    return scene(withFeatures({ texture: 'textured' }, chart), kit);
+  },
+  'shimmer-on-mature': () => {
+    const { chart, kit } = other('highlight', { finish: 'shimmer' });
+    return scene(withFeatures({ age: 'mature' }, chart), kit);
+  },
+  'grey-cast': () => {
+    const { chart, kit } = other('conceal', { lab: [78, 4, 8], coverage: 'full' }, { doseMgPerCm2: 0.6 });
+    return scene(chart, kit);
+  },
+  'ashy-powder': () => {
+    const { chart, kit } = other('powder', { lab: [92, 0, 3], coverage: 'light' }, { doseMgPerCm2: 0.6 });
+    return scene(onSkin(DEEP, chart), kit);
+  },
+  'white-cast': () => other('powder', { texture: 'loose', finish: 'shimmer', ingredients: ['silica'] }, { doseMgPerCm2: 1 }, onSkin(DEEP)),
+  'contrast-on-mature': () => {
+    const { chart, kit } = other('contour', { lab: [...shiftDepth(SKIN, 4)] });
+    return scene(withFeatures({ age: 'mature' }, chart), kit);
+  },
+  'orange-on-fair': () => {
+    const { chart, kit } = other('contour', { lab: [66, 9, 26] });
+    return scene(onSkin(FAIR, chart), kit);
+  },
+  'cool-contour-on-deep': () => {
+    const { chart, kit } = other('contour', { lab: [...shiftDepth(DEEP, 2, { undertone: 'cool' })] });
+    return scene(onSkin(DEEP, chart), kit);
+  },
+  'bronzer-undertone': () => {
+    const cool = shiftDepth(SKIN, 0, { undertone: 'cool' });
+    const chart = added(extra('Bronze', 'sculpt', 'bronze', { ...PRODUCTS.bronzer, lab: [58, 9, 26] }, ['zone.temple']), 'powder');
+    return scene({ ...chart, client: { ...chart.client, skin: { ...skin, neck: cool } } });
+  },
+  'base-off-neck': () =>
+    scene({
+      ...withStep('base', { placements: [{ guide: 'zone.wholeFace', side: 'both' }] }),
+      client: { ...QUIET.client, skin: { ...skin, neck: [74, 8, 18] } },
+    }),
+  'base-off-skin': () => other('base', { lab: [52, 13, 20] }),
+  'chalky-blush': () => scene(onSkin(DEEP)),
+  'blush-hardly-shows': () => other('blush', { lab: [63, 13, 19] }),
+  'liner-off-lip': () => other('liner', { lab: [26, 24, 10] }),
+  'mascara-for-tears': () => other('mascara', { shade: 'black' }),
+  'no-primer-on-oily': () => scene(withFeatures({ oily: ['forehead'] }, without('primer'))),
+  'not-set-on-oily': () => scene(withFeatures({ oily: ['forehead'] }, without('powder'))),
+  'dewy-base-on-oily': () => {
+    const { chart, kit } = other('base', { finish: 'dewy' });
+    return scene(withFeatures({ oily: ['forehead', 'nose'] }, chart), kit);
+  },
+  'matte-on-dry': () => {
+    const { chart, kit } = other('base', { finish: 'matte' });
+    return scene(withFeatures({ dry: true }, chart), kit);
+  },
+  'no-spray-for-long': () => scene(without('spray')),
+  'hydrating-spray-for-long': () => {
+    const { chart, kit } = other('spray', { finish: 'dewy' });
+    return scene({ ...chart, occasion: { ...chart.occasion, hoursToLast: 12 } }, kit);
+  },
+  'lip-for-long': () => other('lip', { coverage: 'sheer' }),
+  'lip-bleeds': () => scene(withFeatures({ lines: ['lip'] }, without('liner'))),
+  'matte-lip-unprepared': () => other('lip', { finish: 'matte' }),
+  'glue-not-tacky': () => scene(added(extra('Lash band', 'lashes', 'lash', PRODUCTS.lashes, ['lashes']), 'liner')),
+  'no-last-look': () => scene(without('spray')),
+  'shine-everywhere': () =>
+    scene({ ...QUIET, steps: QUIET.steps.map((x) => ({ ...x, use: x.use.map((u) => ({ ...u, product: { ...u.product, finish: 'dewy' as const } })) })) }),
+  'out-of-limits': () => scene(withStep('contour', { placements: [{ guide: 'cheekContour', side: 'both', params: { reach: 160 } }] })),
+  'forbidden-finish': () => scene({ ...QUIET, forbids: { finishes: ['satin'], kinds: [] } }),
+  'forbidden-kind': () => scene({ ...QUIET, forbids: { finishes: [], kinds: ['mascara'] } }),
+  'no-product': () => scene(withStep('lip', { use: [] })),
+  'no-place': () => scene(withStep('lip', { placements: [] })),
+  'no-dose': () => scene(withStep('lip', { doseMgPerCm2: 0 })),
+  'narrow-temples': () => scene(withFeatures({ narrowTemples: true }, withStep('contour', { placements: [{ guide: 'foreheadContour', side: 'both' }] }))),
+  'eyes-first': () => other('eye', { texture: 'loose' }),
+  'under-school-coverage': () => {
+    const { chart, kit } = other('base', { coverage: 'full' });
+    return scene({ ...chart, schools: { ...chart.schools, contour: 'under base' } }, kit);
+  },
+  'mirror-check': () => scene(withStep('blush', { placements: [{ guide: 'blushLifted', side: 'left' }] })),
+  'long-in-the-chair': () => scene(withStep('eye', { handsOnMinutes: 110 })),
+};
+
+const scenes = new Map<string, Scene & { readonly found: ReturnType<typeof reviewChart> }>();
+/** Each scene is built and reviewed once. */
+const sceneOf = (rule: string) => {
+  let held = scenes.get(rule);
+  if (!held) {
+    const made = SPEAKS[rule]!();
+    scenes.set(rule, (held = { ...made, found: reviewChart(made.chart, made.kit) }));
+  }
+  return held;
+};
+
+test('at least 45 rules, each with a name of its own, a reason, and a scene', () => {
+  expect(RULES.length).toBeGreaterThanOrEqual(45);
+  expect(new Set(RULES.map((r) => r.id)).size).toBe(RULES.length);
+  for (const rule of RULES) expect(rule.why.length).toBeGreaterThan(20);
+  expect(Object.keys(SPEAKS).sort()).toEqual(RULES.map((r) => r.id).sort());
+  expect(RULE_GROUPS.flatMap((g) => g.rules)).toHaveLength(RULES.length);
+});
+
+test('the quiet chart is quiet', () => expect(reviewChart(QUIET, KIT).map((f) => `${f.rule}: ${f.message}`)).toEqual([]));
+
+test.each(Object.keys(SPEAKS))('%s speaks', (rule) => expect(sceneOf(rule).found.map((f) => f.rule)).toContain(rule));
+
+test('every fix mends what it is for', () => {
+  let fixes = 0;
+  for (const rule of Object.keys(SPEAKS)) {
+    const { chart, kit, found } = sceneOf(rule);
+    const fixable = found.filter((f) => f.rule === rule && f.fix);
+    if (fixable.length === 0) continue;
+    fixes++;
+    const mended = reviewChart(fixable[0]!.fix!.apply(chart), kit);
+    expect({ rule, left: mended.filter((f) => f.rule === rule).length }).toEqual({ rule, left: found.filter((f) => f.rule === rule).length - 1 });
+  }
+  expect(fixes).toBeGreaterThan(12);
+});
+
+test('gravest first; a studio grades a rule otherwise or switches it off', () => {
+  const { chart, kit } = sceneOf('allergen');
+  const both = reviewChart({ ...chart, steps: chart.steps.filter((x) => x.phase !== 'clean') }, kit);
+  expect(both[0]!.rule).toBe('allergen');
+  expect(reviewChart(chart, kit, { allergen: 'off' })).toEqual([]);
+  expect(reviewChart(chart, kit, { allergen: 'note' })[0]!.severity).toBe('note');
+});
+
+test('an accepted finding keeps its reason and steps back', () => {
+  const { chart, kit } = sceneOf('heavy-base');
+  const [finding] = reviewChart(chart, kit);
+  const accepted = acceptFinding(chart, finding!, 'Stage light');
+  expect(reviewChart(accepted, kit)[0]).toMatchObject({ rule: 'heavy-base', accepted: 'Stage light' });
+  expect(acceptFinding(accepted, finding!, 'Stage light, far away').findings).toHaveLength(1);
+});

@@ -1,0 +1,63 @@
+import type { Kit } from '../kit';
+import type { Chart } from '../look';
+import { CARE_RULES } from './rules/care';
+import { COLOUR_RULES } from './rules/colour';
+import { LAYER_RULES } from './rules/layers';
+import { RECIPE_RULES } from './rules/recipe';
+import { WEAR_RULES } from './rules/wear';
+import { reviewed, SEVERITIES, type Fix, type Rule, type Severity } from './rule';
+
+/** Every practice that is checked, by what it is about. */
+export const RULES: readonly Rule[] = [...CARE_RULES, ...LAYER_RULES, ...COLOUR_RULES, ...WEAR_RULES, ...RECIPE_RULES];
+export const RULE_GROUPS: readonly { readonly name: string; readonly rules: readonly Rule[] }[] = [
+  { name: 'Care', rules: CARE_RULES },
+  { name: 'Layers and order', rules: LAYER_RULES },
+  { name: 'Colour and light', rules: COLOUR_RULES },
+  { name: 'Wear', rules: WEAR_RULES },
+  { name: 'Recipe and place', rules: RECIPE_RULES },
+];
+
+/** How a studio grades rules otherwise: another severity, or off. */
+export type RuleGrades = { readonly [ruleId in string]?: Severity | 'off' };
+
+export type ReviewFinding = {
+  readonly rule: string;
+  readonly severity: Severity;
+  readonly stepIds: readonly string[];
+  readonly message: string;
+  readonly why: string;
+  readonly fix: Fix | null;
+  /** Why it was accepted as it is; null while it is open. */
+  readonly accepted: string | null;
+};
+
+/**
+ * What a practitioner would look at again in this chart, gravest first: every rule that is on, with reason, steps and, where there is one, a fix. An
+ * accepted finding keeps its reason as long as it concerns the same steps.
+ */
+export function reviewChart(chart: Chart, kit: Kit | null, grades: RuleGrades = {}): ReviewFinding[] {
+  const on = reviewed(chart, kit);
+  const findings = RULES.flatMap((rule): ReviewFinding[] => {
+    const severity = grades[rule.id] ?? rule.severity;
+    if (severity === 'off') return [];
+    return rule.find(on).map(({ steps, message, fix }) => {
+      const stepIds = steps.map((s) => s.id);
+      return { rule: rule.id, severity, stepIds, message, why: rule.why, fix: fix ?? null, accepted: acceptedWhy(chart, rule.id, stepIds) };
+    });
+  });
+  const grave = (f: ReviewFinding): number => (f.accepted === null ? 0 : 10) - SEVERITIES.indexOf(f.severity);
+  return findings.sort((a, b) => grave(a) - grave(b));
+}
+
+function acceptedWhy(chart: Chart, rule: string, stepIds: readonly string[]): string | null {
+  const same = chart.findings.find(
+    (f) => f.rule === rule && f.answer === 'accepted' && f.stepIds.length === stepIds.length && f.stepIds.every((id) => stepIds.includes(id)),
+  );
+  return same?.why ?? null;
+}
+
+/** The chart with a finding accepted as it is, for a reason. */
+export function acceptFinding(chart: Chart, { rule, severity, stepIds }: ReviewFinding, why: string): Chart {
+  const others = chart.findings.filter((f) => !(f.rule === rule && f.stepIds.join() === stepIds.join()));
+  return { ...chart, findings: [...others, { rule, severity, stepIds: [...stepIds], answer: 'accepted' as const, why }].slice(-200) };
+}

@@ -1,0 +1,44 @@
+import { sql } from 'kysely';
+import { studioSettingsSchema, type StudioSettings, type StudioSettingsAnswer } from '@toile/contract';
+import type { Tx } from '../db/connection';
+import { ProblemError } from '../http/problem';
+import { read, write, type Services } from '../http/register';
+
+/** How the studio does things. A studio that has changed nothing is at revision 0. */
+export function registerSettings(services: Services): void {
+  read(services, 'studioSettings', async ({ tx }) => {
+    const answer = await settingsNow(tx);
+    return { body: answer, revision: answer.revision };
+  });
+
+  write<StudioSettings>(
+    services,
+    'updateStudioSettings',
+    studioSettingsSchema,
+    async ({ tx, caller, body, revision }) => {
+      const document = JSON.stringify(body);
+      const saved =
+        revision === 0
+          ? await tx
+              .insertInto('studio_settings')
+              .values({ studio_id: caller.studioId, document })
+              .onConflict((c) => c.column('studio_id').doNothing())
+              .returning('revision')
+              .executeTakeFirst()
+          : await tx
+              .updateTable('studio_settings')
+              .set({ document, revision: sql<number>`revision + 1` })
+              .where('revision', '=', revision!)
+              .returning('revision')
+              .executeTakeFirst();
+      if (!saved) throw new ProblemError('stale', { current: (await settingsNow(tx)).settings, yours: body });
+      return { body: { settings: body, revision: saved.revision } satisfies StudioSettingsAnswer, revision: saved.revision };
+    },
+    { edits: true },
+  );
+}
+
+async function settingsNow(tx: Tx): Promise<StudioSettingsAnswer> {
+  const row = await tx.selectFrom('studio_settings').select(['document', 'revision']).executeTakeFirst();
+  return row ? { settings: row.document, revision: row.revision } : { settings: { ruleGrades: {} }, revision: 0 };
+}

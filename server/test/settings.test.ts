@@ -1,0 +1,29 @@
+import { keyed, testServer, type TestServer } from './testServer';
+
+let server: TestServer;
+beforeAll(async () => void (server = await testServer()));
+afterAll(() => server.stop());
+
+test('a studio grades the rules its own way; only its owner, from the revision shown', async () => {
+  const owner = await server.signedIn('owner');
+  expect((await owner.get('/api/settings').expect(200)).body).toEqual({ settings: { ruleGrades: {} }, revision: 0 });
+  const put = (revision: number, ruleGrades: object) =>
+    owner
+      .put('/api/settings')
+      .set({ ...keyed(), 'if-match': String(revision) })
+      .send({ ruleGrades });
+  await put(0, { 'heavy-base': 'off' }).expect(200);
+  await put(0, {}).expect(409);
+  await put(1, { 'heavy-base': 'note', allergen: 'stop' }).expect(200);
+  expect((await owner.get('/api/settings')).body).toEqual({ settings: { ruleGrades: { 'heavy-base': 'note', allergen: 'stop' } }, revision: 2 });
+  await put(2, { 'no-such-rule': 'off' }).expect(422);
+  await put(2, { allergen: 'loud' }).expect(422);
+  const artist = await server.signedIn('artist');
+  await artist
+    .put('/api/settings')
+    .set({ ...keyed(), 'if-match': '2' })
+    .send({ ruleGrades: {} })
+    .expect(403);
+  const stranger = await server.signedIn('stranger');
+  expect((await stranger.get('/api/settings')).body.revision).toBe(0);
+});
