@@ -121,6 +121,7 @@ function BackMark() {
 }
 
 function SendState({ chair }: { readonly chair: ChairWork }) {
+  if (chair.refused.length > 0) return <Label role="alert" color="$madder">{`▲ ${chair.refused.length} not taken: ${chair.refused[0]}`}</Label>;
   if (chair.failure) return <Button onPress={chair.sendAgain}>{`${chair.unsentCount} unsent, send`}</Button>;
   return <Label aria-live="polite">{chair.unsentCount > 0 ? 'sending' : '✓ all saved'}</Label>;
 }

@@ -1,6 +1,7 @@
 import { act, renderHook, waitFor } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { SWRConfig } from 'swr';
+import { emptyOutbox } from '../../data/outbox';
 import { useChair } from './useChair';
 
 const CHART = '0190a000-0000-7000-8000-000000000001';
@@ -10,6 +11,7 @@ let broken: boolean;
 let posts: { body: { id: string; kind: string }; key: string }[];
 
 beforeEach(() => {
+  emptyOutbox();
   events = [];
   posts = [];
   broken = false;

@@ -1,8 +1,8 @@
-import { useState } from 'react';
+import { useEffect, useRef } from 'react';
 import type { ChairEvent, Deviation } from '@toile/core';
 import { newId, type ChairEventInput, type ChartAnswer } from '@toile/contract';
-import { call, CallError } from '../../data/call';
 import { useChart, useRefresh, useSession } from '../../data/hooks';
+import { flush, post, settleArrived, useOutbox, type Outgoing } from '../../data/outbox';
 import type { Remote } from '../../ui';
 
 export type ChairWork = {
@@ -11,57 +11,56 @@ export type ChairWork = {
   readonly events: readonly ChairEvent[];
   readonly unsentCount: number;
   readonly failure: string | null;
+  /** What the studio would not take, with why. */
+  readonly refused: readonly string[];
   readonly tick: (stepId: string, done: boolean) => void;
   readonly deviate: (stepId: string, deviation: Deviation) => void;
   readonly sendAgain: () => void;
 };
 
-type Pending = { readonly input: ChairEventInput; readonly by: string };
-
-/** Records what is done at the chair: shown at once, sent in order, kept until it has arrived. */
+/** Records what is done at the chair: shown at once, kept on the device, sent in order until it has arrived. */
 export function useChair(chartId: string): ChairWork {
   const answer = useChart(chartId);
   const session = useSession();
   const refresh = useRefresh();
-  const [pending, setPending] = useState<readonly Pending[]>([]);
-  const [failure, setFailure] = useState<string | null>(null);
+  const outbox = useOutbox();
+  const own = (item: Outgoing): boolean => item.chartId === chartId;
+  const waiting = outbox.waiting.filter(own);
+  const shown = [...outbox.arrived.filter(own), ...waiting];
+  const arrivedCount = outbox.arrived.filter(own).length;
 
-  const send = async (queue: readonly Pending[]): Promise<void> => {
-    setFailure(null);
-    let left = queue;
-    try {
-      for (const item of queue) {
-        await call('createEvent', { params: { id: chartId }, body: item.input, idempotencyKey: `event-${item.input.id}` });
-        left = left.slice(1);
-      }
-      await refresh();
-    } catch (error) {
-      setFailure(error instanceof CallError ? error.message : 'Not sent. It is kept here.');
-    }
-    setPending((all) => all.filter((p) => left.includes(p) || !queue.includes(p)));
-  };
+  // Once all has arrived the chart is asked for again; what arrived is shown until its answer holds it.
+  const refreshing = useRef(refresh);
+  useEffect(() => {
+    refreshing.current = refresh;
+  });
+  useEffect(() => {
+    if (arrivedCount > 0 && waiting.length === 0) void refreshing.current();
+  }, [arrivedCount, waiting.length]);
+  const known = answer.data?.events;
+  useEffect(() => {
+    if (known) settleArrived(known.map((e) => e.id));
+  }, [known]);
 
   const record = (what: Pick<ChairEventInput, 'stepId' | 'kind' | 'deviation'>): void => {
     const version = answer.data?.chart.version;
     if (version === undefined) return;
-    const item: Pending = { input: { id: newId(), version, at: new Date().toISOString(), ...what }, by: session.data?.name ?? '' };
-    const queue = [...pending, item];
-    setPending(queue);
-    void send(queue);
+    post({ chartId, input: { id: newId(), version, at: new Date().toISOString(), ...what }, by: session.data?.name ?? '' });
   };
 
   return {
     answer,
-    events: [...(answer.data?.events ?? []), ...pending.filter((p) => !answer.data?.events.some((e) => e.id === p.input.id)).map(eventOf)],
-    unsentCount: pending.length,
-    failure,
+    events: [...(answer.data?.events ?? []), ...shown.filter((p) => !answer.data?.events.some((e) => e.id === p.input.id)).map(eventOf)],
+    unsentCount: waiting.length,
+    failure: waiting.length > 0 ? outbox.failure : null,
+    refused: outbox.refused.filter(({ item }) => own(item)).map(({ why }) => why),
     tick: (stepId, done) => record({ stepId, kind: done ? 'done' : 'undone' }),
     deviate: (stepId, deviation) => record({ stepId, kind: 'deviation', deviation }),
-    sendAgain: () => void send(pending),
+    sendAgain: () => void flush(),
   };
 }
 
-function eventOf({ input, by }: Pending): ChairEvent {
+function eventOf({ input, by }: Outgoing): ChairEvent {
   const common = { stepId: input.stepId, at: input.at, by };
   return input.kind === 'deviation' && input.deviation
     ? { ...common, kind: 'deviation', deviation: input.deviation }

@@ -1,7 +1,8 @@
 import { usePathname, useRouter } from 'expo-router';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Pressable } from 'react-native';
-import { Body, Column, Heading, Label, SettingsIcon, useColours, useWide, View } from '../../ui';
+import { flush, useOutbox } from '../../data/outbox';
+import { Body, Button, Column, Heading, Label, SettingsIcon, useColours, useWide, View } from '../../ui';
 import { PLACES, placeOf } from './places';
 
 /** The places round every screen: a bar under the thumb on a phone, a rail on a wide screen. */
@@ -16,6 +17,7 @@ export function Frame({ children, bare }: { readonly children: ReactNode; readon
       <View flex={1} minHeight={0} minWidth={0} role="main">
         {children}
       </View>
+      {wide ? null : <Unsent />}
       {wide ? null : <Bar path={path} />}
       {help.shown ? <KeyHelp onClose={help.close} /> : null}
     </View>
@@ -25,7 +27,7 @@ export function Frame({ children, bare }: { readonly children: ReactNode; readon
 function Place({ path, current, rail }: { readonly path: (typeof PLACES)[number]; readonly current: string; readonly rail: boolean }) {
   const c = useColours();
   const router = useRouter();
-  const on = placeOf(current) === path.path && !current.startsWith('/settings');
+  const on = placeOf(current) === path.path && !/^\/(settings|rules|import)/.test(current);
   const ink = on ? c.woad : c.inkSoft;
   return (
     <Pressable
@@ -78,6 +80,7 @@ function Rail({ path }: { readonly path: string }) {
         <Place key={place.path} path={place} current={path} rail />
       ))}
       <View flex={1} />
+      <Unsent />
       <Pressable
         role="link"
         aria-label="Settings"
@@ -90,6 +93,19 @@ function Rail({ path }: { readonly path: string }) {
         </Label>
       </Pressable>
     </Column>
+  );
+}
+
+/** What was recorded at the chair and has not arrived: said wherever one is, with a way to try again. */
+function Unsent() {
+  const { waiting, failure } = useOutbox();
+  if (waiting.length === 0 || failure === null) return null;
+  return (
+    <View role="status" padding="$2" backgroundColor="$raised">
+      <Button label={`${waiting.length} recorded at the chair not sent, send now`} onPress={() => void flush()}>
+        {`▲ ${waiting.length} unsent`}
+      </Button>
+    </View>
   );
 }
 

@@ -1,9 +1,10 @@
 import { usePathname } from 'expo-router';
-import type { ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { useSWRConfig } from 'swr';
 import { pathTo, type SessionAnswer } from '@toile/contract';
 import { CallError } from '../../data/call';
 import { useSession } from '../../data/hooks';
+import { watchNetwork } from '../../data/outbox';
 import { Failed, Loading, View } from '../../ui';
 import { Frame } from '../frame/Frame';
 import { SignInScreen } from './SignInScreen';
@@ -13,6 +14,8 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
   const session = useSession();
   const { mutate } = useSWRConfig();
   const path = usePathname();
+  const signedIn = session.data !== undefined;
+  useEffect(() => (signedIn ? watchNetwork() : undefined), [signedIn]);
   const signedOut = session.error instanceof CallError && session.error.problem?.code === 'signed-out';
   if (signedOut) {
     const enter = (answer: SessionAnswer): void => {

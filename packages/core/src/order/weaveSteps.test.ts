@@ -30,6 +30,12 @@ test('lips are done while the primer dries; finishing stays last', () => {
   expect(woven.steps.map((s) => s.stepId)).toEqual([clean, primer, lips, base, finish].map((s) => s.id));
 });
 
+test('brows are worked while what lies on the face dries', () => {
+  const { given, woven } = weaveSteps([clean, primer, base, brows, finish], who, SCHOOLS);
+  expect(given.totalMinutes - woven.totalMinutes).toBe(5);
+  expect(woven.steps.map((s) => s.stepId)).toEqual([clean, primer, brows, base, finish].map((s) => s.id));
+});
+
 test('the wait that costs most is named', () => {
   const { savers } = weaveSteps([clean, primer, base, finish], who, SCHOOLS);
   expect(savers).toEqual([{ stepId: primer.id, minutes: 5 }]);

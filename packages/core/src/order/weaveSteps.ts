@@ -79,12 +79,16 @@ export function linksOf(steps: readonly Step[], client: Client, schools: Look['s
   for (let j = 1; j < steps.length; j++) {
     for (let i = 0; i < j; i++) {
       const [first, then] = [steps[i]!, steps[j]!];
-      const touch = boxesTouch(boxes[i]!, boxes[j]!) || first.phase === 'clean' || then.phase === 'finish';
-      if (touch || keepsOrder(first, then, schools)) links.push({ from: i, to: j, lagMinutes: touch ? first.waitMinutes : 0 });
+      const touch = then.phase === 'finish' || (boxesTouch(boxes[i]!, boxes[j]!) && !passesBy(first, then) && !passesBy(then, first));
+      if (touch || first.phase === 'clean' || keepsOrder(first, then, schools)) links.push({ from: i, to: j, lagMinutes: touch ? first.waitMinutes : 0 });
     }
   }
   return links;
 }
+
+/** Brows, eyes, lashes and lips: what is laid over the face leaves them out, so they need not wait for it to dry. */
+const FEATURES: readonly Step['role'][] = ['brow', 'eye', 'liner', 'lash', 'lip'];
+const passesBy = (face: Step, feature: Step): boolean => FEATURES.includes(feature.role) && (face.phase === 'clean' || ON_FACE.includes(face.phase));
 
 function keepsOrder({ phase: first }: Step, { phase: then }: Step, schools: Look['schools']): boolean {
   const both = (group: readonly Step['phase'][]): boolean => group.includes(first) && group.includes(then);
