@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { faceColour, readSpot, SKIN_ZONE_NAMES, SKIN_ZONES, summariseReadings, type Correction, type Lab, type ShadeContext } from '@toile/core';
+import { faceColour, readSpot, summariseReadings, type Correction, type Lab, type ShadeContext } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 import { Body, Choice, Column, Figure, Judged, Label, LabField, Line, Loading, Swatch } from '../../ui';
 import { askShades, useWork } from '../../workers';
@@ -60,7 +60,7 @@ export function CorrectPanel({ client, context }: { readonly client: ClientAnswe
           ))}
         </Column>
       ) : null}
-      <Label>{`Read a spot while reading the skin: any place can be added there. Zones: ${SKIN_ZONES.map((z) => SKIN_ZONE_NAMES[z].toLowerCase()).join(', ')}.`}</Label>
+      <Label>A spot is read while reading the skin: any place can be added there.</Label>
     </Column>
   );
 }

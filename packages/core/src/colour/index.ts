@@ -18,6 +18,7 @@ export {
 } from './kubelkaMunk';
 export { depthInWords, depthOf, ita, lightnessAtDepth, shiftDepth, undertoneOf, type Undertone, type UndertoneReading } from './depth';
 export { driftBetween, summariseReadings, type Drift, type SampleSummary } from './readings';
-export { buildMixTable, pumpRatios, searchMixTable, type Mix, type Mixable, type MixTable, type MixTableOptions } from './mixTable';
+export { buildMixTable, pumpRatios, searchMixTable, type Mix, type MixTable, type MixTableOptions } from './mixTable';
+export type { Mixable } from './predictMixes';
 export { differenceInWords, matchBase, TRIPLE_GAIN, type BaseMatches, type MatchOptions } from './matchBase';
 export { isPlausibleSkin, simulateSample, SKIN_ZONE_NAMES, SKIN_ZONES, skinByZone, type SkinZone } from './simulatedReader';

@@ -1,5 +1,6 @@
 import type { Lab } from './lab';
-import { buildMixTable, searchMixTable, type Mix, type Mixable, type MixTable, type MixTableOptions } from './mixTable';
+import { buildMixTable, searchMixTable, type Mix, type MixTable, type MixTableOptions } from './mixTable';
+import type { Mixable } from './predictMixes';
 
 export type BaseMatches = {
   /** Best single products, nearest first. */
