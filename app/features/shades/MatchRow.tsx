@@ -24,7 +24,14 @@ export const MatchRow = memo(function MatchRow({ match, target, lights, chosen, 
         aria-checked={chosen}
         aria-label={`${namesOf(match)}${ratio ? `, ${ratio}` : ''}, ${match.deltaE.toFixed(1)} off`}
         onPress={() => onChoose(keyOf(match))}
-        style={({ pressed }) => ({ flexDirection: 'row', gap: 10, paddingVertical: 8, minHeight: 56, backgroundColor: pressed ? c.raised : 'transparent' })}
+        style={({ pressed }) => ({
+          flexDirection: 'row',
+          alignItems: 'flex-start',
+          gap: 10,
+          paddingVertical: 8,
+          minHeight: 56,
+          backgroundColor: pressed ? c.raised : 'transparent',
+        })}
       >
         <Swatch lab={match.lab} beside={target} size={44} label="predicted colour beside her skin" />
         <Column gap={2} flex={1}>

@@ -191,6 +191,7 @@ function Answers({ list, product, picked, onPick }: AnswersProps) {
             onPress={() => onPick(s)}
             style={{
               flexDirection: 'row',
+              alignItems: 'flex-start',
               gap: 10,
               paddingVertical: 8,
               minHeight: 56,
