@@ -126,7 +126,6 @@ function DepthChart({ points }: { readonly points: readonly HistoryPoint[] }) {
       // Lighter is up: the chart is told how far each is from the deepest line.
       value: high - p.depth,
       spacing: next ? Math.max(24, ((Date.parse(next.at) - Date.parse(p.at)) / span) * room) : 0,
-      label: dayInWords(p.at).replace(/^\w+ /, ''),
     };
   });
   const sections = Math.min(6, high - low);
@@ -158,11 +157,15 @@ function DepthChart({ points }: { readonly points: readonly HistoryPoint[] }) {
               xAxisColor={c.inkSoft}
               yAxisColor={c.inkSoft}
               yAxisTextStyle={{ color: c.ink, fontSize: 13 }}
-              xAxisLabelTextStyle={{ color: c.ink, fontSize: 13, width: 60 }}
+              xAxisLabelsHeight={4}
               disableScroll
             />
           </View>
         ) : null}
+        <Line justifyContent="space-between" flexWrap="nowrap" paddingLeft="$6">
+          <Label color="$ink">{dayInWords(points[0]!.at)}</Label>
+          <Label color="$ink">{dayInWords(points.at(-1)!.at)}</Label>
+        </Line>
       </Judged>
     </Column>
   );
