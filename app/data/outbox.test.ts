@@ -7,6 +7,7 @@ const CHART = '0190a000-0000-7000-8000-000000000001';
 const item = (n: number): Outgoing => ({
   chartId: CHART,
   by: 'Ada',
+  account: 'ada@post.example',
   input: {
     id: `0190a000-0000-7000-8000-${String(n).padStart(12, '0')}`,
     version: 1,
@@ -51,7 +52,7 @@ test('what cannot be sent is on the device, and what an earlier visit left is se
   // Another window of the same device has added something meanwhile.
   writeDraft('outbox', [item(1), item(2)]);
   let unwatch = (): void => undefined;
-  act(() => void (unwatch = watchNetwork()));
+  act(() => void (unwatch = watchNetwork('ada@post.example')));
   await waitFor(() => expect(sent).toEqual(['1', '2']));
   await waitFor(() => expect(result.current.failure).toBeNull());
   expect(readDraft('outbox')).toEqual([]);
@@ -75,4 +76,18 @@ test('signed out or busy is worth another try', async () => {
   expect(result.current.waiting).toHaveLength(1);
   await act(() => flush());
   expect(result.current.waiting).toEqual([]);
+});
+
+test('what one person recorded is never sent under another’s name', async () => {
+  const result = box();
+  writeDraft('outbox', [item(1)]);
+  let unwatch = watchNetwork('someone.else@post.example');
+  await act(() => flush());
+  expect(sent).toEqual([]);
+  expect(readDraft('outbox')).toEqual([item(1)]);
+  unwatch();
+  act(() => void (unwatch = watchNetwork('ada@post.example')));
+  await waitFor(() => expect(sent).toEqual(['1']));
+  await waitFor(() => expect(result.current.waiting).toEqual([]));
+  unwatch();
 });

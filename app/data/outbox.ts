@@ -3,8 +3,8 @@ import type { ChairEventInput } from '@toile/contract';
 import { call, CallError } from './call';
 import { readDraft, writeDraft } from './drafts';
 
-/** Something recorded at the chair on its way to the studio. */
-export type Outgoing = { readonly chartId: string; readonly input: ChairEventInput; readonly by: string };
+/** Something recorded at the chair on its way to the studio; `account` is the email it was recorded under, and is sent under no other. */
+export type Outgoing = { readonly chartId: string; readonly input: ChairEventInput; readonly by: string; readonly account: string };
 
 export type OutboxState = {
   /** Not sent yet, oldest first: on the device until they have arrived. */
@@ -18,6 +18,7 @@ export type OutboxState = {
 };
 
 const KEY = 'outbox';
+const REFUSED_KEY = 'outbox.refused';
 /** Between two tries while the studio cannot be reached, ms: soon at first, then ever less often. */
 const RETRY_MS = [1500, 4000, 10_000, 30_000];
 
@@ -25,7 +26,10 @@ const RETRY_MS = [1500, 4000, 10_000, 30_000];
 const stored = (): readonly Outgoing[] => readDraft<readonly Outgoing[]>(KEY) ?? [];
 const EMPTY: Omit<OutboxState, 'waiting'> = { arrived: [], refused: [], failure: null };
 
-let state: OutboxState = { waiting: stored(), ...EMPTY };
+let state: OutboxState = { waiting: stored(), ...EMPTY, refused: readDraft<OutboxState['refused']>(REFUSED_KEY) ?? [] };
+/** Who is signed in: what someone else of this device recorded waits until they are. */
+let account: string | null = null;
+const nextOwn = (): Outgoing | undefined => stored().find((item) => item.account === account);
 let sending = false;
 let tries = 0;
 let timer: ReturnType<typeof setTimeout> | null = null;
@@ -43,6 +47,7 @@ function keep(waiting: readonly Outgoing[]): void {
 
 /** Puts something in the outbox and sends what is there. */
 export function post(item: Outgoing): void {
+  account = item.account;
   keep([...stored(), item]);
   void flush();
 }
@@ -54,11 +59,14 @@ export async function flush(): Promise<void> {
   if (timer) clearTimeout(timer);
   timer = null;
   try {
-    for (let item = stored()[0]; item; item = stored()[0]) {
+    for (let item = nextOwn(); item; item = nextOwn()) {
       const why = await send(item);
       const rest = stored().filter((other) => other.input.id !== item!.input.id);
       if (why === null) change({ arrived: [...state.arrived, item] });
-      else change({ refused: [...state.refused, { item, why }] });
+      else {
+        change({ refused: [...state.refused, { item, why }] });
+        writeDraft(REFUSED_KEY, state.refused);
+      }
       keep(rest);
       tries = 0;
     }
@@ -91,17 +99,19 @@ export function settleArrived(eventIds: readonly string[]): void {
   if (left.length < state.arrived.length) change({ arrived: left });
 }
 
-/** Forgets everything: for a device that changes hands, and for tests. */
+/** Forgets everything, so that each test starts with an empty one. */
 export function emptyOutbox(): void {
   if (timer) clearTimeout(timer);
   timer = null;
   tries = 0;
   writeDraft(KEY, []);
+  writeDraft(REFUSED_KEY, []);
   change({ waiting: [], ...EMPTY });
 }
 
-/** Sends what an earlier visit left, and whenever the network comes back. */
-export function watchNetwork(): () => void {
+/** Sends what an earlier visit of this account left, and whenever the network comes back. */
+export function watchNetwork(signedInAs: string): () => void {
+  account = signedInAs;
   const again = (): void => void flush();
   window.addEventListener('online', again);
   again();

@@ -45,7 +45,7 @@ export function useChair(chartId: string): ChairWork {
   const record = (what: Pick<ChairEventInput, 'stepId' | 'kind' | 'deviation'>): void => {
     const version = answer.data?.chart.version;
     if (version === undefined) return;
-    post({ chartId, input: { id: newId(), version, at: new Date().toISOString(), ...what }, by: session.data?.name ?? '' });
+    post({ chartId, input: { id: newId(), version, at: new Date().toISOString(), ...what }, by: session.data?.name ?? '', account: session.data?.email ?? '' });
   };
 
   return {

@@ -14,8 +14,8 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
   const session = useSession();
   const { mutate } = useSWRConfig();
   const path = usePathname();
-  const signedIn = session.data !== undefined;
-  useEffect(() => (signedIn ? watchNetwork() : undefined), [signedIn]);
+  const email = session.data?.email;
+  useEffect(() => (email === undefined ? undefined : watchNetwork(email)), [email]);
   const signedOut = session.error instanceof CallError && session.error.problem?.code === 'signed-out';
   if (signedOut) {
     const enter = (answer: SessionAnswer): void => {
