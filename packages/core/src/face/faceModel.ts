@@ -1,5 +1,18 @@
 import { clamp } from '../math';
-import { BROW, CREASE, EAR, EAR_ATTACHMENT, HAIRLINE, LOWER_LID, NECK, OUTLINE, SMILE_LINE, UPPER_LID } from './canonicalLines';
+import {
+  BROW,
+  CLOSED_CREASE,
+  CLOSED_LASH_LINE,
+  CREASE,
+  EAR,
+  EAR_ATTACHMENT,
+  HAIRLINE,
+  LOWER_LID,
+  NECK,
+  OUTLINE,
+  SMILE_LINE,
+  UPPER_LID,
+} from './canonicalLines';
 import { mirrored, throughPoints } from './curve';
 import { faceWarp, type FaceWarp } from './faceWarp';
 import { PLAIN_FEATURES, type Features } from './features';
@@ -134,6 +147,27 @@ function halfFace(side: Side, landmarks: Landmarks, features: Features, warp: Fa
     irisRim: pupil[0] + irisRadius(eyeWidth),
     orbit: ellipse(pupil, eyeOuter[0] - pupil[0] + 8, 17),
   };
+}
+
+const closedCache = new WeakMap<FaceModel, FaceModel>();
+
+/** The same face with its eyes closed: lashes lie on the lower line and the whole lid shows up to its crease. */
+export function withEyesClosed(face: FaceModel): FaceModel {
+  let closed = closedCache.get(face);
+  if (!closed) closedCache.set(face, (closed = { ...face, left: closedHalf(face.left, face), right: closedHalf(face.right, face) }));
+  return closed;
+}
+
+function closedHalf(half: HalfFace, face: FaceModel): HalfFace {
+  const sign = half.side === 'left' ? 1 : -1;
+  const carry = (p: Point): Point => half.fromFace(face.warp.toFace([sign * p[0], p[1]]));
+  const lashes = throughPoints(CLOSED_LASH_LINE, 0.8).map(carry);
+  // A lid that shows more open is longer closed: its own show over the average's moves the crease.
+  const show = face.landmarks[`lid_up_mid_${half.side}`][1] - face.landmarks[`crease_mid_${half.side}`][1];
+  const raise = clamp(show - (TEMPLATE.lid_up_mid_left[1] - TEMPLATE.crease_mid_left[1]), -2.5, 3.5);
+  const crease = throughPoints(CLOSED_CREASE, 0.8).map(carry);
+  const raised = crease.map(([x, y], i): Point => [x, y - raise * Math.sin((Math.PI * i) / (crease.length - 1))]);
+  return { ...half, upperLid: lashes, lowerLid: [...lashes].reverse(), crease: raised };
 }
 
 /** Radius of the iris in mm: it varies little, and with the eye's width. */

@@ -36,18 +36,18 @@ export function faceWarp(landmarks: Landmarks): FaceWarp {
 function buildWarp(landmarks: Landmarks): FaceWarp {
   let lambda = 0;
   let spline = fit(landmarks, lambda);
+  let smallest = smallestJacobian(spline);
   // Contradictory landmarks are smoothed until the face no longer folds.
-  for (let round = 0; round < 8 && smallestJacobian(spline) < 0.1; round++) {
+  for (let round = 0; round < 8 && smallest < 0.1; round++) {
     lambda = lambda === 0 ? 1e-4 : lambda * 3;
     spline = fit(landmarks, lambda);
+    smallest = smallestJacobian(spline);
   }
-  let smallest: number | null = null;
-  const measured = (): number => (smallest ??= smallestJacobian(spline));
   return {
     toFace: (p) => evaluate(spline, p),
     toCanonical: (p) => invert(spline, p),
-    smallestJacobian: measured,
-    isFoldFree: () => measured() > 0.1,
+    smallestJacobian: () => smallest,
+    isFoldFree: () => smallest > 0.1,
   };
 }
 

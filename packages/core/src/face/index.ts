@@ -15,6 +15,23 @@ export {
   type Measurements,
 } from './measurements';
 export { conditionLandmarks, inferLandmarks, type Observation } from './inferLandmarks';
+export {
+  landmarksOf,
+  otherSide,
+  questionTaps,
+  questionTrace,
+  sideDifferences,
+  sourcesOf,
+  TAP_WORDS,
+  TAPPED_LANDMARKS,
+  tapsInMm,
+  type PictureTaps,
+  type Source,
+  type TappedLandmark,
+  type Taps,
+  type Trace,
+} from './trace';
+export { EFFECTS, effectOf, effectsFor, type Effect } from './effects';
 export { faceWarp, type FaceWarp } from './faceWarp';
 export { FACE_SHAPES, faceShape, type FaceShape, type FaceShapeName } from './faceShape';
 export { faceModel, type FaceModel, type HalfFace } from './faceModel';
@@ -26,6 +43,8 @@ export {
   GUIDE_PARAMETERS,
   guideNamed,
   GUIDES,
+  guidesFor,
+  faded,
   INITIAL_PARAMS,
   LAYER_KINDS,
   type GuideName,
@@ -33,7 +52,10 @@ export {
   type GuideParams,
   type LayerKind,
 } from './guides';
-export { describePlacement, outlineOf, placementArea, placementKind, type PlacedShape, type Placement } from './outlineOf';
+export { outlineOf, placementArea, placementKind, type Eyes, type PlacedShape, type Placement } from './outlineOf';
+export { describePlacement, speakPlacement } from './describePlacement';
+export { distanceToGuide } from './distanceToGuide';
+export { EVEN_MM, mirroredOutline, symmetryOf, type Symmetry } from './symmetry';
 export { checkLimits, LIMITS, withinLimits, type Limit, type LimitBreach } from './checkLimits';
-export { lineArt, pathOf, type Ink, type InkFill, type LineArt } from './lineArt';
+export { insetBox, INSETS, lineArt, pathOf, type Inset, type Ink, type InkFill, type LineArt } from './lineArt';
 export { guides, type FaceGuides } from './faceGuides';

@@ -22,11 +22,15 @@ const INDEX = new Map(LANDMARKS.map((name, i) => [name, i]));
  * No measurements at all give the template exactly. The pupils' midpoint stays at the origin.
  */
 export function inferLandmarks(measurements: Measurements): Landmarks {
-  const observations = MEASUREMENT_NAMES.flatMap((name): Observation[] => {
+  return attachEars(conditionLandmarks(observationsOf(measurements)));
+}
+
+/** Measurements as facts for the conditioning. */
+export function observationsOf(measurements: Measurements): Observation[] {
+  return MEASUREMENT_NAMES.flatMap((name): Observation[] => {
     const value = measurements[name];
     return value === undefined ? [] : [{ terms: termsOf(name), difference: value - canonicalMeasure(name), sd: TAPE_SD }];
   });
-  return attachEars(conditionLandmarks(observations));
 }
 
 /**
@@ -92,7 +96,7 @@ const PINS: readonly Observation[] = [
 ];
 
 /** Ears hang on cheekbone and jaw: left free they are what makes a warp kink. */
-function attachEars(landmarks: Landmarks): Landmarks {
+export function attachEars(landmarks: Landmarks): Landmarks {
   return landmarksFrom((name) => {
     for (const side of ['left', 'right'] as const) {
       const anchor = name === `ear_top_${side}` ? 'zygion' : name === `ear_lobe_${side}` ? 'jaw_ramus' : null;

@@ -110,6 +110,33 @@ export const MEASUREMENTS = {
     terms: height('lip_low_c', 'gnathion'),
     range: [18, 55],
   },
+  eyeTilt: {
+    label: 'Client’s left eye higher',
+    how: 'how much higher the client’s left outer eye corner sits than the right; below zero when it sits lower',
+    terms: [
+      ['eye_outer_right', 1, 1],
+      ['eye_outer_left', 1, -1],
+    ],
+    range: [-6, 6],
+  },
+  mouthTilt: {
+    label: 'Client’s left mouth corner higher',
+    how: 'how much higher the client’s left mouth corner sits than the right; below zero when it sits lower',
+    terms: [
+      ['mouth_corner_right', 1, 1],
+      ['mouth_corner_left', 1, -1],
+    ],
+    range: [-7, 7],
+  },
+  jawDifference: {
+    label: 'Client’s left jaw further out',
+    how: 'how much further from the middle the client’s left jaw corner stands than the right; below zero when it stands nearer',
+    terms: [
+      ['gonion_left', 0, 1],
+      ['gonion_right', 0, 1],
+    ],
+    range: [-9, 9],
+  },
 } as const satisfies Record<string, Definition>;
 
 export type MeasurementName = keyof typeof MEASUREMENTS;

@@ -1,15 +1,24 @@
 import { guideNamed, INITIAL_PARAMS, type GuideName, type GuideParams, type GuideParameter, type LayerKind } from './guides';
-import { faceModel, type FaceModel, type HalfFace } from './faceModel';
+import { faceModel, withEyesClosed, type FaceModel, type HalfFace } from './faceModel';
 import { PLAIN_FEATURES, type Features } from './features';
 import type { Landmarks, Side } from './landmarks';
 import { mirror, type Point, type Polyline } from './point';
-import { areaOf, uniteOutlines, type Region } from './region';
+import { areaOf, subtractRegion, uniteOutlines, type Region } from './region';
 import { ZONES, type ZoneName } from './zones';
+
+/** Places in canonical mm wiped off a placement: each an outline where it lies on the canonical face, not mirrored. */
+type Wiped = { readonly without?: readonly (readonly Point[])[] };
 
 /** Where a step's product goes: by a guide that is redrawn on every face, or by an outline kept in canonical mm. */
 export type Placement =
-  | { readonly guide: GuideName; readonly params?: Partial<GuideParams>; readonly side: Side | 'both' }
-  | { readonly outline: readonly Point[]; readonly featherMm: number; readonly side: Side | 'both' };
+  | ({ readonly guide: GuideName; readonly params?: Partial<GuideParams>; readonly side: Side | 'both' } & Wiped)
+  | ({
+      readonly outline: readonly Point[];
+      readonly featherMm: number;
+      readonly side: Side | 'both';
+      /** The stroke it was drawn with: its centreline and radius at each point, canonical mm. */
+      readonly stroke?: readonly (readonly [x: number, y: number, radius: number])[];
+    } & Wiped);
 
 export type PlacedShape = {
   /** The client's side, or 'centre' for shapes across the midline. */
@@ -22,18 +31,36 @@ export type PlacedShape = {
   readonly fade: readonly [start: number, end: number];
 };
 
-/** A placement as outlines on a face, one shape a side. */
-export function outlineOf(placement: Placement, landmarks: Landmarks, features: Features = PLAIN_FEATURES): PlacedShape[] {
-  const face = faceModel(landmarks, features);
-  const sides: readonly Side[] = placement.side === 'both' ? ['left', 'right'] : [placement.side];
-  if ('outline' in placement) return sides.map((side) => drawnShape(placement.outline, placement.featherMm, face, side));
+/** Eyes open, as the face is drawn, or closed, as lids are worked. */
+export type Eyes = 'open' | 'closed';
+
+/** A placement as outlines on a face, one shape a side; with the eyes closed, lid and lash guides follow the closed lid. */
+export function outlineOf(placement: Placement, landmarks: Landmarks, features: Features = PLAIN_FEATURES, eyes: Eyes = 'open'): PlacedShape[] {
+  const open = faceModel(landmarks, features);
+  const face = eyes === 'open' ? open : withEyesClosed(open);
+  const shapes = 'outline' in placement ? drawnShapes(placement, face) : guidedShapes(placement, face);
+  return placement.without?.length ? wipedOff(shapes, placement.without, face) : shapes;
+}
+
+function drawnShapes(placement: Extract<Placement, { outline: unknown }>, face: FaceModel): PlacedShape[] {
+  return sidesOf(placement).map((side) => drawnShape(placement, face, side));
+}
+
+function guidedShapes(placement: Extract<Placement, { guide: unknown }>, face: FaceModel): PlacedShape[] {
   const guide = guideNamed(placement.guide);
   const params = { ...INITIAL_PARAMS, ...placement.params };
-  if (!guide.central) return sides.map((side) => guidedShape(guide.build(face[side], face, params), face[side], side));
+  if (!guide.central) return sidesOf(placement).map((side) => guidedShape(guide.build(face[side], face, params), face[side], side));
   if (placement.guide.startsWith('zone.')) return [{ ...guidedShape(guide.build(face.left, face, params), face.left, 'left'), side: 'centre' }];
   const [left, right] = [guide.build(face.left, face, params), guide.build(face.right, face, params)];
   const [onLeft, onRight] = [guidedShape(left, face.left, 'left'), guidedShape(right, face.right, 'right')];
   return [{ ...onLeft, side: 'centre', region: uniteOutlines([...onLeft.region, ...onRight.region]) }];
+}
+
+const sidesOf = ({ side }: Placement): readonly Side[] => (side === 'both' ? ['left', 'right'] : [side]);
+
+function wipedOff(shapes: readonly PlacedShape[], without: readonly (readonly Point[])[], face: FaceModel): PlacedShape[] {
+  const wiped = uniteOutlines(without.map((outline) => outline.map(face.warp.toFace)));
+  return shapes.map((shape) => ({ ...shape, region: subtractRegion(shape.region, wiped) }));
 }
 
 type LocalShape = Omit<PlacedShape, 'side'>;
@@ -43,9 +70,9 @@ function guidedShape(shape: LocalShape, half: HalfFace, side: Side): PlacedShape
   return { ...shape, side, region: shape.region.map((polygon) => polygon.map(half.toFace)), line: shape.line?.map(half.toFace) ?? null, handles };
 }
 
-function drawnShape(outline: readonly Point[], featherMm: number, face: FaceModel, side: Side): PlacedShape {
-  const placed = outline.map((p) => face.warp.toFace(side === 'right' ? mirror(p) : p));
-  return { side, region: uniteOutlines([placed]), line: null, handles: {}, featherMm, fade: [1, 1] };
+function drawnShape({ outline, featherMm, stroke }: Extract<Placement, { outline: unknown }>, face: FaceModel, side: Side): PlacedShape {
+  const carry = ([x, y]: readonly [number, number, ...number[]]): Point => face.warp.toFace(side === 'right' ? mirror([x, y]) : [x, y]);
+  return { side, region: uniteOutlines([outline.map(carry)]), line: stroke?.map(carry) ?? null, handles: {}, featherMm, fade: [1, 1] };
 }
 
 /** What a placement is for and what it is called. */
@@ -61,12 +88,4 @@ export function placementArea(placement: Placement, landmarks: Landmarks, featur
   const mm2 = outlineOf(placement, landmarks, features).reduce((sum, shape) => sum + areaOf(shape.region), 0);
   const zone = 'guide' in placement && placement.guide.startsWith('zone.') ? (placement.guide.slice(5) as ZoneName) : null;
   return (mm2 / 100) * (zone ? ZONES[zone].curvature : DRAWN_CURVATURE);
-}
-
-/** A placement said aloud: "cheek contour, client's left, from the ear towards the mouth corner". */
-export function describePlacement(placement: Placement): string {
-  const side = placement.side === 'both' ? 'both sides' : `client’s ${placement.side}`;
-  if ('outline' in placement) return `drawn by hand, ${side}`;
-  const guide = guideNamed(placement.guide);
-  return [guide.label.toLowerCase(), ...(guide.central ? [] : [side]), guide.where].join(', ');
 }

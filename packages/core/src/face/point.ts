@@ -11,6 +11,9 @@ export const mix = (p: Point, q: Point, t: number): Point => [p[0] + (q[0] - p[0
 export const distance = (p: Point, q: Point): number => Math.hypot(p[0] - q[0], p[1] - q[1]);
 export const mirror = (p: Point): Point => [-p[0], p[1]];
 
+/** To a hundredth of a mm, as documents keep places. */
+export const rounded = (p: Point): [number, number] => [Math.round(p[0] * 100) / 100, Math.round(p[1] * 100) / 100];
+
 /** A polyline with its lengths added up, for many look-ups along it. */
 export type MeasuredLine = { readonly lengthMm: number; readonly at: (t: number) => Point };
 

@@ -1,4 +1,4 @@
-import { differenceD, FillRule, intersectD, unionD, type PathsD } from 'clipper2-ts';
+import { differenceD, EndType, FillRule, inflatePathsD, intersectD, JoinType, simplifyPathsD, unionD, type PathsD } from 'clipper2-ts';
 import { signedArea, type Polygon } from './point';
 
 /** A region of the face: outer outlines and, running the other way, holes. */
@@ -32,4 +32,16 @@ export function uniteOutlines(outlines: readonly Polygon[]): Region {
 /** Area in mm2 of a merged region, holes taken off. */
 export function areaOf(region: Region): number {
   return Math.abs(region.reduce((sum, polygon) => sum + signedArea(polygon), 0));
+}
+
+/** An outline made larger all round by mm; of the largest piece should it fall apart. */
+export function grown(outline: Polygon, mm: number): Polygon {
+  const turned = signedArea(outline) < 0 ? [...outline].reverse() : outline;
+  const pieces = fromPaths(inflatePathsD(toPaths([turned]), mm, JoinType.Round, EndType.Polygon, 2, DECIMALS));
+  return pieces.reduce((best, piece) => (Math.abs(signedArea(piece)) > Math.abs(signedArea(best)) ? piece : best), pieces[0] ?? outline);
+}
+
+/** The same outlines with points left out that lie within `mm` of where the line runs without them. */
+export function simplified(region: Region, mm: number): Region {
+  return fromPaths(simplifyPathsD(toPaths(region), mm, true));
 }

@@ -2,7 +2,6 @@ import fc from 'fast-check';
 import { ASKED_MEASUREMENTS, canonicalMeasure, faceWarp, inferLandmarks, LANDMARKS, measure, questionMeasurements, TEMPLATE, type Point } from '.';
 import { anyFace, EIGHT_FACES } from './face.testing';
 
-const place = fc.tuple(fc.double({ min: -66, max: 66, noNaN: true }), fc.double({ min: -110, max: 105, noNaN: true }));
 const gap = (p: Point, q: Point): number => Math.hypot(p[0] - q[0], p[1] - q[1]);
 
 test('the canonical measures are those of the template', () => {
@@ -57,17 +56,6 @@ test.each(Object.entries(EIGHT_FACES))('the %s face does not fold, and carries e
   for (const name of ['gonion_left', 'eye_outer_right', 'nose_tip', 'cupid_peak_left', 'ear_top_right'] as const) {
     expect(gap(warp.toFace(TEMPLATE[name]), landmarks[name])).toBeLessThan(1e-8);
   }
-});
-
-test('random faces do not fold and the way back is exact to a millionth of a mm', () => {
-  fc.assert(
-    fc.property(anyFace, fc.array(place, { minLength: 5, maxLength: 5 }), (measurements, places) => {
-      const warp = faceWarp(inferLandmarks(measurements));
-      expect(warp.smallestJacobian()).toBeGreaterThan(0.3);
-      for (const p of places) expect(gap(warp.toCanonical(warp.toFace(p)), p)).toBeLessThan(1e-6);
-    }),
-    { numRuns: 120, seed: 2 },
-  );
 });
 
 test('numbers no face has are questioned by name', () => {

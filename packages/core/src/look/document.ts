@@ -1,6 +1,16 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { SKIN_ZONES } from '../colour';
-import { FeaturesSchema, GUIDE_NAMES, LANDMARKS, LAYER_KINDS, type Landmarks } from '../face';
+import {
+  FeaturesSchema,
+  GUIDE_NAMES,
+  GUIDE_PARAMETER_NAMES,
+  GUIDE_PARAMETERS,
+  LANDMARKS,
+  LAYER_KINDS,
+  type GuideParams,
+  type Landmarks,
+  type Placement,
+} from '../face';
 import { FINISHES, MEASURES, PRODUCT_KINDS, ProductSnapshotSchema, TEXTURES, TOOLS } from '../kit';
 import type { Skin } from '../shade';
 import { closed, DateSchema, InstantSchema, LabSchema, NoteSchema, oneOf, PointSchema, TextSchema, UuidSchema } from '../schema';
@@ -41,26 +51,42 @@ export const ShadeSchema = Type.Union(
 export type Shade = Static<typeof ShadeSchema>;
 
 const side = oneOf(['left', 'right', 'both'], 'the client’s side');
-export const PlacementSchema = Type.Union([
-  Type.Object(
-    {
-      guide: oneOf(GUIDE_NAMES),
-      params: Type.Optional(
-        Type.Partial(
-          Type.Object({
-            reach: Type.Number({ minimum: 30, maximum: 160 }),
-            liftMm: Type.Number({ minimum: -12, maximum: 12 }),
-            width: Type.Number({ minimum: 40, maximum: 200 }),
-          }),
-          closed,
-        ),
+const outline = Type.Array(PointSchema, { minItems: 3, maxItems: 2000 });
+const without = Type.Optional(Type.Array(outline, { maxItems: 200, description: 'wiped off: outlines on the canonical face, mm' }));
+const params = Type.Unsafe<Partial<GuideParams>>(
+  Type.Partial(
+    Type.Object(
+      Object.fromEntries(
+        GUIDE_PARAMETER_NAMES.map((name) => {
+          const { minimum, maximum, meaning } = GUIDE_PARAMETERS[name];
+          return [name, Type.Number({ minimum, maximum, description: meaning })];
+        }),
       ),
-      side,
-    },
+    ),
     closed,
   ),
-  Type.Object({ outline: Type.Array(PointSchema, { minItems: 3, maxItems: 2000 }), featherMm: Type.Number({ minimum: 0, maximum: 30 }), side }, closed),
-]);
+);
+/** Stated as core's own type: a schema built from a list of parameters cannot name them. */
+export const PlacementSchema = Type.Unsafe<Placement>(
+  Type.Union([
+    Type.Object({ guide: oneOf(GUIDE_NAMES), params: Type.Optional(params), side, without }, closed),
+    Type.Object(
+      {
+        outline,
+        featherMm: Type.Number({ minimum: 0, maximum: 30 }),
+        side,
+        stroke: Type.Optional(
+          Type.Array(Type.Tuple([Type.Number(), Type.Number(), Type.Number({ minimum: 0, maximum: 40 })]), {
+            maxItems: 2000,
+            description: 'centreline and radius it was drawn with, canonical mm',
+          }),
+        ),
+        without,
+      },
+      closed,
+    ),
+  ]),
+);
 
 const stepPlan = {
   id: UuidSchema,

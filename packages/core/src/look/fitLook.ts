@@ -1,4 +1,4 @@
-import { withinLimits, type Placement } from '../face';
+import { checkLimits, withinLimits } from '../face';
 import type { Chart, ClientSnapshot, Look, LookStep, Occasion, Step } from './document';
 import { PHASES } from './document';
 import { proposeProducts, type FitContext, type Proposal } from './propose';
@@ -40,9 +40,13 @@ export function fitLook(look: Look, client: ClientSnapshot, kit: Kit, occasion: 
       notes.push(`${plan.title} left out: ${reason}.`);
       continue;
     }
-    const placements = plan.placements.map((placement): Placement => withinLimits(placement, client.landmarks, client.features));
-    if (JSON.stringify(placements) !== JSON.stringify(plan.placements)) notes.push(`${plan.title} was moved to keep its limits on this face.`);
-    const placed: LookStep = { ...plan, placements: [...placements] as LookStep['placements'] };
+    const placements = plan.placements.map((placement) => withinLimits(placement, client.landmarks, client.features, plan.role));
+    plan.placements.forEach((placement, i) => {
+      if (placements[i] === placement) return;
+      const broken = checkLimits(placement, client.landmarks, client.features, plan.role)[0];
+      notes.push(`${plan.title} was moved to keep its limits on this face${broken ? `. ${broken.message}` : '.'}`);
+    });
+    const placed: LookStep = { ...plan, placements };
     const ranked = plan.wants.kinds.length === 0 ? [] : proposeProducts(placed, context);
     if (plan.wants.kinds.length > 0 && ranked.length === 0)
       notes.push(`Nothing in the kit suits ${plan.title.toLowerCase()}; choose something or leave it out.`);

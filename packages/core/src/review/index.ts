@@ -1,2 +1,2 @@
-export { acceptFinding, reviewChart, RULE_GROUPS, RULES, type ReviewFinding, type RuleGrades } from './reviewChart';
+export { acceptFinding, isAboutPlace, reviewChart, reviewPlaces, RULE_GROUPS, RULES, type ReviewFinding, type RuleGrades } from './reviewChart';
 export { SEVERITIES, type Fix, type Found, type Rule, type Severity } from './rule';

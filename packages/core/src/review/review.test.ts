@@ -246,6 +246,54 @@ const SPEAKS: Readonly<Record<string, () => Scene>> = {
     const { chart, kit } = other('base', { coverage: 'full' });
     return scene({ ...chart, schools: { ...chart.schools, contour: 'under base' } }, kit);
   },
+  'light-in-shadow': () => scene(withStep('highlight', { placements: [{ guide: 'cheekContour', side: 'both' }] })),
+  'light-on-lines': () => {
+    const { chart, kit } = other('highlight', { finish: 'shimmer' }, { placements: [{ guide: 'zone.underEye', side: 'both' }] });
+    return scene(withFeatures({ lines: ['under eye'] }, chart), kit);
+  },
+  'wedge-on-crows-feet': () =>
+    scene(
+      withFeatures(
+        { lines: ['crow’s feet'] },
+        withStep('conceal', {
+          placements: [
+            { guide: 'innerComma', side: 'both' },
+            { guide: 'outerWedge', side: 'both' },
+          ],
+        }),
+      ),
+    ),
+  'uneven-sides': () =>
+    scene(
+      withStep('blush', {
+        placements: [
+          { guide: 'blushLifted', side: 'left' },
+          { guide: 'blushLifted', side: 'right', params: { liftMm: 6 } },
+        ],
+      }),
+    ),
+  'far-from-guide': () =>
+    scene(
+      withStep('blush', {
+        placements: [
+          {
+            outline: [
+              [28, 84],
+              [38, 80],
+              [40, 84],
+              [30, 88],
+            ],
+            stroke: [
+              [29, 86, 2],
+              [34, 84, 2],
+              [39, 82, 2],
+            ],
+            featherMm: 2,
+            side: 'both',
+          },
+        ],
+      }),
+    ),
   'mirror-check': () => scene(withStep('blush', { placements: [{ guide: 'blushLifted', side: 'left' }] })),
   'long-in-the-chair': () => scene(withStep('eye', { handsOnMinutes: 110 })),
 };

@@ -1,20 +1,23 @@
+import type { Point } from '../face';
 import type { Kit } from '../kit';
 import type { Chart } from '../look';
 import { CARE_RULES } from './rules/care';
 import { COLOUR_RULES } from './rules/colour';
 import { LAYER_RULES } from './rules/layers';
+import { PLACE_RULES } from './rules/place';
 import { RECIPE_RULES } from './rules/recipe';
 import { WEAR_RULES } from './rules/wear';
 import { reviewed, SEVERITIES, type Fix, type Rule, type Severity } from './rule';
 
 /** Every practice that is checked, by what it is about. */
-export const RULES: readonly Rule[] = [...CARE_RULES, ...LAYER_RULES, ...COLOUR_RULES, ...WEAR_RULES, ...RECIPE_RULES];
+export const RULES: readonly Rule[] = [...CARE_RULES, ...LAYER_RULES, ...COLOUR_RULES, ...WEAR_RULES, ...PLACE_RULES, ...RECIPE_RULES];
 export const RULE_GROUPS: readonly { readonly name: string; readonly rules: readonly Rule[] }[] = [
   { name: 'Care', rules: CARE_RULES },
   { name: 'Layers and order', rules: LAYER_RULES },
   { name: 'Colour and light', rules: COLOUR_RULES },
   { name: 'Wear', rules: WEAR_RULES },
-  { name: 'Recipe and place', rules: RECIPE_RULES },
+  { name: 'Place', rules: PLACE_RULES },
+  { name: 'Recipe', rules: RECIPE_RULES },
 ];
 
 /** How a studio grades rules otherwise: another severity, or off. */
@@ -27,6 +30,8 @@ export type ReviewFinding = {
   readonly message: string;
   readonly why: string;
   readonly fix: Fix | null;
+  /** Where on the face it is, in the client's mm; null when it is about no one place. */
+  readonly at: Point | null;
   /** Why it was accepted as it is; null while it is open. */
   readonly accepted: string | null;
 };
@@ -36,13 +41,27 @@ export type ReviewFinding = {
  * accepted finding keeps its reason as long as it concerns the same steps.
  */
 export function reviewChart(chart: Chart, kit: Kit | null, grades: RuleGrades = {}): ReviewFinding[] {
+  return findWith(RULES, chart, kit, grades);
+}
+
+/** The same for the rules about places alone: quick enough to follow a hand that is placing. */
+export function reviewPlaces(chart: Chart, grades: RuleGrades = {}): ReviewFinding[] {
+  return findWith(PLACE_RULES, chart, null, grades);
+}
+
+/** Whether a rule is about a place, and so told at the face. */
+export function isAboutPlace(ruleId: string): boolean {
+  return PLACE_RULES.some((rule) => rule.id === ruleId);
+}
+
+function findWith(rules: readonly Rule[], chart: Chart, kit: Kit | null, grades: RuleGrades): ReviewFinding[] {
   const on = reviewed(chart, kit);
-  const findings = RULES.flatMap((rule): ReviewFinding[] => {
+  const findings = rules.flatMap((rule): ReviewFinding[] => {
     const severity = grades[rule.id] ?? rule.severity;
     if (severity === 'off') return [];
-    return rule.find(on).map(({ steps, message, fix }) => {
+    return rule.find(on).map(({ steps, message, fix, at }) => {
       const stepIds = steps.map((s) => s.id);
-      return { rule: rule.id, severity, stepIds, message, why: rule.why, fix: fix ?? null, accepted: acceptedWhy(chart, rule.id, stepIds) };
+      return { rule: rule.id, severity, stepIds, message, why: rule.why, fix: fix ?? null, at: at ?? null, accepted: acceptedWhy(chart, rule.id, stepIds) };
     });
   });
   const grave = (f: ReviewFinding): number => (f.accepted === null ? 0 : 10) - SEVERITIES.indexOf(f.severity);

@@ -1,5 +1,5 @@
 import { labUnder, reconstructSpectrum, type Lab, type SkinZone } from '../colour';
-import { boxesTouch, boxOf, checkLimits, outlineOf, type Box, type LimitBreach, type PlacedShape, type Placement } from '../face';
+import { boxesTouch, boxOf, checkLimits, distanceToGuide, outlineOf, type Box, type LimitBreach, type PlacedShape, type Placement, type Point } from '../face';
 import type { Kit, ProductSnapshot } from '../kit';
 import type { Chart, Step } from '../look';
 import { faceColour, isColoured, layOver, mixedOptics, skinTarget, type Coloured } from '../shade';
@@ -16,6 +16,8 @@ export type Found = {
   /** What is wrong here and why, in a sentence. */
   readonly message: string;
   readonly fix?: Fix;
+  /** Where on the face, in the client's mm. */
+  readonly at?: Point;
 };
 
 /** A practice of the trade as data and a predicate. */
@@ -47,17 +49,26 @@ export type Reviewed = {
   readonly products: (step: Step) => readonly ProductSnapshot[];
 };
 
-type Places = { readonly client: Chart['client']; readonly shapes: readonly PlacedShape[]; readonly breaches: readonly LimitBreach[] };
+type Places = {
+  readonly client: Chart['client'];
+  readonly role: Step['role'];
+  readonly shapes: readonly PlacedShape[];
+  readonly breaches: readonly LimitBreach[];
+  /** How far a stroke drawn by hand runs from the nearest guide of its kind, mm; null for guided places. */
+  readonly fromGuideMm: number | null;
+};
 const placesKept = new WeakMap<Placement, Places>();
 
 /** Where a placement lies on this client and which limits it breaks: kept, since a change of one step leaves the others as they are. */
-export function placeOf(placement: Placement, client: Chart['client']): Places {
+export function placeOf(placement: Placement, client: Chart['client'], role: Step['role']): Places {
   const held = placesKept.get(placement);
-  if (held && held.client.landmarks === client.landmarks && held.client.features === client.features) return held;
+  if (held && held.role === role && held.client.landmarks === client.landmarks && held.client.features === client.features) return held;
   const made: Places = {
     client,
+    role,
     shapes: outlineOf(placement, client.landmarks, client.features),
-    breaches: checkLimits(placement, client.landmarks, client.features),
+    breaches: checkLimits(placement, client.landmarks, client.features, role),
+    fromGuideMm: role === 'care' ? null : distanceToGuide(placement, role, client.landmarks, client.features),
   };
   placesKept.set(placement, made);
   return made;
@@ -67,7 +78,7 @@ export function placeOf(placement: Placement, client: Chart['client']): Places {
 export function reviewed(chart: Chart, kit: Kit | null): Reviewed {
   const steps = chart.steps.filter((s) => s.variant === undefined);
   const { skin } = chart.client;
-  const shapes = remembered((step: Step) => step.placements.flatMap((p) => placeOf(p, chart.client).shapes));
+  const shapes = remembered((step: Step) => step.placements.flatMap((p) => placeOf(p, chart.client, step.role).shapes));
   const boxes = remembered((step: Step): readonly Box[] => shapes(step).flatMap((shape) => shape.region.filter((r) => r.length > 0).map(boxOf)));
   const touch = (one: Step, other: Step): boolean => boxesTouch(boxes(one), boxes(other));
   const face = faceColour(skin);
@@ -132,4 +143,9 @@ export const chromaAt = (lab: Lab): number => Math.hypot(lab[1], lab[2]);
 export const DEEP_L = 46;
 export const VERY_FAIR_L = 72;
 
-export const found = (steps: readonly Step[], message: string, fix?: Fix): Found => (fix ? { steps, message, fix } : { steps, message });
+export const found = (steps: readonly Step[], message: string, fix?: Fix, at?: Point): Found => ({
+  steps,
+  message,
+  ...(fix ? { fix } : {}),
+  ...(at ? { at } : {}),
+});

@@ -1,9 +1,9 @@
 import { clamp } from '../../math';
 import { ribbon } from '../curve';
 import type { FaceModel, HalfFace } from '../faceModel';
-import { distanceToLine, ellipse, measureLine, mix, normalsOf, portion, type Point, type Polyline } from '../point';
+import { distanceToLine, ellipse, measureLine, mix, normalsOf, portion, type Point, type Polygon, type Polyline } from '../point';
 import { intersectRegions, subtractRegion, type Region } from '../region';
-import type { GuideDefinition, GuideParams, GuideShape } from './definition';
+import { faded, type GuideDefinition, type GuideParams, type GuideShape } from './definition';
 
 /** Half-widths in mm at the back and at the front of a contour. */
 const CONTOUR_BACK = 5.2;
@@ -21,6 +21,23 @@ export const CLEAR_OF_MOUTH = 10;
  * cheekbones above 1.36) is given a flatter line, which adds width; a wide one a steeper line.
  */
 export function cheekLine(half: HalfFace, face: FaceModel): Polyline {
+  return cheekOf(half, face).line;
+}
+
+type Cheek = { readonly line: Polyline; readonly lawful: readonly [start: number, end: number]; readonly outline: Polygon };
+const cheeks = new WeakMap<HalfFace, Cheek>();
+
+/** What every cheek guide starts from, worked out once for a half: a handle that is moved asks for it at every frame. */
+function cheekOf(half: HalfFace, face: FaceModel): Cheek {
+  let cheek = cheeks.get(half);
+  if (!cheek) {
+    const line = aimedLine(half, face);
+    cheeks.set(half, (cheek = { line, lawful: lawfulSpan(half, line), outline: face.outline.map(half.fromFace) }));
+  }
+  return cheek;
+}
+
+function aimedLine(half: HalfFace, face: FaceModel): Polyline {
   const from = half.earAttachment;
   const corner = half.at('mouth_corner');
   const flatter = clamp(110 * (face.lengthRatio - 1.36), -14, 14);
@@ -52,29 +69,35 @@ export function lawfulSpan(half: HalfFace, line: Polyline): readonly [start: num
   return [start, 1];
 }
 
+/** Where a stroke runs between two fractions of its line, with its start and reach adjusted; never shorter than a tenth. */
+function between(from: number, to: number, { start, reach }: GuideParams): [number, number] {
+  const begin = from + (to - from) * (Math.max(0, start) / 100);
+  return [begin, Math.max(begin + 0.1, Math.min(1, from + (to - from) * (reach / 100)))];
+}
+
 /** Handles stand this far off the stroke, so that a finger on one does not cover it or the next. */
 const HANDLE_CLEAR = 9;
 
 function contour(half: HalfFace, face: FaceModel, params: GuideParams): GuideShape {
-  const line = shifted(cheekLine(half, face), -params.liftMm);
-  const [start, lawful] = lawfulSpan(half, cheekLine(half, face));
-  const end = Math.min(1, start + (lawful - start) * (params.reach / 100));
-  const spine = portion(line, start, end);
+  const cheek = cheekOf(half, face);
+  const line = shifted(cheek.line, -params.liftMm);
+  const [start, lawful] = cheek.lawful;
+  const spine = portion(line, ...between(start, lawful, params));
   const scale = params.width / 100;
   const halfWidth = (t: number): number => scale * (CONTOUR_BACK + (CONTOUR_FRONT - CONTOUR_BACK) * t) * Math.min(1, 0.45 + 4 * t);
-  return stroke(half, face, spine, halfWidth, [1, 0.35], 3);
+  return stroke(half, face, spine, halfWidth, faded([1, 0.35], params.fade), 3);
 }
 
 /** Above the contour, up and back along the bone, outside the eye area. */
 function blushLifted(half: HalfFace, face: FaceModel, params: GuideParams): GuideShape {
-  const base = cheekLine(half, face);
+  const cheek = cheekOf(half, face);
   const scale = params.width / 100;
-  const line = shifted(base, -(CONTOUR_BACK + BLUSH_HALF - 0.8 + params.liftMm));
-  const [start, lawful] = lawfulSpan(half, base);
+  const line = shifted(cheek.line, -(CONTOUR_BACK + BLUSH_HALF - 0.8 + params.liftMm));
+  const [start, lawful] = cheek.lawful;
   const front = firstFraction(line, (p) => p[0] < half.at('pupil')[0] + 9);
-  const end = Math.min(1, start + (Math.min(lawful, front) - start) * (params.reach / 100));
-  const spine = portion(line, start + 0.03, Math.max(start + 0.12, end));
-  const shape = stroke(half, face, spine, (t) => scale * BLUSH_HALF * Math.max(0.3, Math.sin(Math.PI * clamp(0.12 + 0.8 * t, 0, 1))), [0.55, 1], 5);
+  const spine = portion(line, ...between(start + 0.03, Math.min(lawful, front), params));
+  const bead = (t: number): number => scale * BLUSH_HALF * Math.max(0.3, Math.sin(Math.PI * clamp(0.12 + 0.8 * t, 0, 1)));
+  const shape = stroke(half, face, spine, bead, faded([0.55, 1], params.fade), 5);
   const line0 = half.at('eye_outer')[1] + 5;
   const above: Region = [
     [
@@ -117,6 +140,21 @@ function cheekboneLight(half: HalfFace, _face: FaceModel, params: GuideParams): 
   };
 }
 
+/** Where the client flushes anyway: between apple and bone, low and wide. */
+function blushNatural(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {
+  const k = params.width / 100;
+  const flush = mix(half.at('cheek_apple'), half.at('malar'), 0.45);
+  const centre: Point = [flush[0] + 1 + (params.reach - 100) * 0.12, flush[1] + 3 - params.liftMm];
+  const [rx, ry] = [17 * k, 9.5 * k];
+  return {
+    region: subtractRegion([ellipse(centre, rx, ry, -12)], [half.orbit]),
+    line: null,
+    handles: { liftMm: [centre[0], centre[1] - ry], width: [centre[0] + rx, centre[1]], reach: centre },
+    featherMm: 7,
+    fade: [1, 1],
+  };
+}
+
 function firstFraction(line: Polyline, test: (p: Point) => boolean): number {
   const { at } = measureLine(line);
   for (let i = 0; i <= 100; i++) if (test(at(i / 100))) return i / 100;
@@ -138,26 +176,29 @@ export function stroke(
   fade: readonly [number, number],
   featherMm: number,
 ): GuideShape {
-  const local = face.outline.map(half.fromFace);
   const normals = normalsOf(spine);
   const beside = (t: number, mm: number): Point => {
     const i = Math.round(t * (spine.length - 1));
     return [spine[i]![0] + normals[i]![0] * mm, spine[i]![1] + normals[i]![1] * mm];
   };
   return {
-    region: intersectRegions([ribbon(spine, halfWidth)], [local]),
+    region: intersectRegions([ribbon(spine, halfWidth)], [cheekOf(half, face).outline]),
     line: spine,
     handles: {
       reach: spine[spine.length - 1]!,
       liftMm: beside(0.5, -HANDLE_CLEAR),
       width: beside(0.15, halfWidth(0.15) + HANDLE_CLEAR),
+      start: spine[0]!,
+      // Slides back along the line as more is lost.
+      fade: beside(0.9 - 0.15 * Math.abs(fade[0] - fade[1]), halfWidth(0.8) + HANDLE_CLEAR),
     },
     featherMm,
     fade,
   };
 }
 
-const ALL = ['reach', 'liftMm', 'width'] as const;
+const PATCH = ['reach', 'liftMm', 'width'] as const;
+const ALL = [...PATCH, 'start', 'fade'] as const;
 export const CHEEK_GUIDES = {
   cheekContour: {
     kind: 'contour',
@@ -175,13 +216,21 @@ export const CHEEK_GUIDES = {
     adjustable: ALL,
     build: blushLifted,
   },
-  blushFull: { kind: 'blush', label: 'Blush on the apple', where: 'on the apple of the cheek', central: false, adjustable: ALL, build: blushFull },
+  blushFull: { kind: 'blush', label: 'Blush on the apple', where: 'on the apple of the cheek', central: false, adjustable: PATCH, build: blushFull },
+  blushNatural: {
+    kind: 'blush',
+    label: 'Natural blush',
+    where: 'between the apple and the bone, where the client flushes',
+    central: false,
+    adjustable: PATCH,
+    build: blushNatural,
+  },
   cheekboneLight: {
     kind: 'highlight',
     label: 'Cheekbone light',
     where: 'along the top of the cheekbone',
     central: false,
-    adjustable: ALL,
+    adjustable: PATCH,
     build: cheekboneLight,
   },
 } as const satisfies Record<string, GuideDefinition>;

@@ -1,16 +1,37 @@
 import { ZONES, ZONE_NAMES, zoneOutline, type ZoneName } from '../zones';
 import { CHEEK_GUIDES } from './cheek';
 import type { GuideDefinition, LayerKind } from './definition';
-import { EYE_AND_LIP_GUIDES } from './eyesAndLips';
-import { BROW_AND_LIGHT_GUIDES } from './light';
+import { ADORNMENT_GUIDES } from './adornment';
+import { BROW_GUIDES } from './brow';
+import { COVER_GUIDES } from './cover';
+import { EYE_GUIDES } from './eyes';
+import { LIGHT_GUIDES } from './light';
+import { LIP_GUIDES } from './lips';
+import { SHADOW_GUIDES } from './shadow';
+import { SUN_GUIDES } from './sun';
 
 export * from './definition';
 export { cheekLine, CLEAR_OF_MOUTH, CLEAR_OF_RIM, CLEAR_OF_SMILE } from './cheek';
-export { freeTriangle } from './light';
+export { freeTriangle } from './shadow';
 
 /** Guides that follow the practice of the trade on each face. */
-export const GUIDES = { ...CHEEK_GUIDES, ...BROW_AND_LIGHT_GUIDES, ...EYE_AND_LIP_GUIDES } as const satisfies Record<string, GuideDefinition>;
+export const GUIDES = {
+  ...CHEEK_GUIDES,
+  ...SHADOW_GUIDES,
+  ...SUN_GUIDES,
+  ...LIGHT_GUIDES,
+  ...COVER_GUIDES,
+  ...BROW_GUIDES,
+  ...EYE_GUIDES,
+  ...LIP_GUIDES,
+  ...ADORNMENT_GUIDES,
+} as const satisfies Record<string, GuideDefinition>;
 export type DrawnGuideName = keyof typeof GUIDES;
+
+/** The guides that can hold a kind of layer, by name. */
+export function guidesFor(kind: LayerKind): DrawnGuideName[] {
+  return (Object.keys(GUIDES) as DrawnGuideName[]).filter((name) => GUIDES[name].kind === kind);
+}
 
 /** A guide is drawn by rule, or is simply a zone of the face filled. */
 export type GuideName = DrawnGuideName | `zone.${ZoneName}`;

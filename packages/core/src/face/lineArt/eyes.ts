@@ -2,7 +2,7 @@ import { irisRadius, type FaceModel, type HalfFace } from '../faceModel';
 import { ribbon } from '../curve';
 import { ellipse, normalsOf, portion, type Point, type Polyline } from '../point';
 import { intersectRegions, type Region } from '../region';
-import { filled, inked, pathOf, type Ink } from './ink';
+import { filled, inked, inkPath, type Ink } from './ink';
 
 /** Both open eyes with lids, iris, lashes and crease. */
 export function eyesInk(face: FaceModel): Ink[] {
@@ -28,6 +28,31 @@ function eye(face: FaceModel, half: HalfFace): Ink[] {
     ...crease(face, half),
     lashes(half),
   ];
+}
+
+/** Both eyes closed: the lid down to its lashes, the crease above, lashes lying downwards. Takes the face as `withEyesClosed` gives it. */
+export function closedEyesInk(face: FaceModel): Ink[] {
+  return [face.left, face.right].flatMap((half): Ink[] => {
+    const line = (points: Polyline): Point[] => points.map(half.toFace);
+    return [
+      inked('lid fold', line(half.crease), [0.04, 0.2, 0.26, 0.22, 0.16, 0.03], 0.7),
+      inked('lash line', line(half.upperLid), [0.15, 0.4, 0.62, 0.72, 0.66, 0.3]),
+      lashesDown(half),
+    ];
+  });
+}
+
+function lashesDown(half: HalfFace): Ink {
+  const roots = portion(half.upperLid, 0.12, 0.98, 1);
+  const strokes = Array.from({ length: 11 }, (_, i): Region => {
+    const root = roots[Math.round((i / 10) * (roots.length - 1))]!;
+    const t = i / 10;
+    const length = 2.2 + 1.6 * t;
+    const tip: Point = [root[0] + 3.4 * (t - 0.3), root[1] + length];
+    const bend: Point = [(root[0] + tip[0]) / 2 - 0.2, (root[1] + tip[1]) / 2 + 0.3];
+    return [ribbon([root, bend, tip].map(half.toFace), (s) => 0.2 * (1 - s) + 0.02)];
+  });
+  return { part: 'lashes', d: strokes.map((s) => inkPath(s, 2)).join(''), fill: 'ink', opacity: 0.85 };
 }
 
 const closed = (polygon: readonly Point[]): Polyline => [...polygon, polygon[0]!];
@@ -56,5 +81,5 @@ function lashes(half: HalfFace): Ink {
     const bend: Point = [(root[0] + tip[0]) / 2 + 0.5, (root[1] + tip[1]) / 2 + 0.35];
     strokes.push([ribbon([root, bend, tip].map(half.toFace), (t) => 0.2 * (1 - t) + 0.02)]);
   }
-  return { part: 'lashes', d: strokes.map((s) => pathOf(s, 2)).join(''), fill: 'ink', opacity: 0.85 };
+  return { part: 'lashes', d: strokes.map((s) => inkPath(s, 2)).join(''), fill: 'ink', opacity: 0.85 };
 }

@@ -3,7 +3,7 @@ import { mirrored, ribbon, throughPoints } from '../curve';
 import type { FaceModel } from '../faceModel';
 import { ellipse, mirror, mix, pointAt, type Point, type Polygon, type Polyline } from '../point';
 import { subtractRegion, uniteOutlines } from '../region';
-import { filled, inked, pathOf, type Ink } from './ink';
+import { filled, inked, inkPath, type Ink } from './ink';
 
 /** Where long hair is parted, in mm from the midline. */
 const PARTING = -12;
@@ -55,7 +55,7 @@ function strands(face: FaceModel, count: number, target: (t: number, sign: 1 | -
       for (const stroke of [near, far]) {
         if (stroke.length < 3) continue;
         const reversed = stroke === far;
-        parts.push(pathOf([ribbon(stroke.map(face.warp.toFace), (s) => 0.03 + 0.2 * (reversed ? s : 1 - s))]));
+        parts.push(inkPath([ribbon(stroke.map(face.warp.toFace), (s) => 0.03 + 0.2 * (reversed ? s : 1 - s))]));
       }
     }
   }
@@ -77,7 +77,7 @@ function downyEdge(face: FaceModel, count: number): Ink {
       const out: Point = [p[0] * 0.02, -1];
       const root: Point = [sign * (p[0] - 0.4), p[1] + 0.9];
       const tip: Point = [sign * (p[0] + 1.4 + out[0]), p[1] - 3.2];
-      parts.push(pathOf([ribbon([root, mix(root, tip, 0.5), tip].map(face.warp.toFace), (t) => 0.05 + 0.1 * t)]));
+      parts.push(inkPath([ribbon([root, mix(root, tip, 0.5), tip].map(face.warp.toFace), (t) => 0.05 + 0.1 * t)]));
     }
   }
   return { part: 'hairline', d: parts.join(''), fill: 'ink', opacity: 0.45 };
@@ -312,7 +312,7 @@ function cropped(face: FaceModel): HairInk {
         const root: Point = [sign * p[0] * (1 + row * 0.02), p[1] * k - row * 4];
         if (root[1] < -116) continue;
         const tip: Point = [root[0] + sign * (1 + p[0] * 0.03), root[1] - 4.2];
-        parts.push(pathOf([ribbon([root, mix(root, tip, 0.5), tip].map(carry), (t) => 0.24 * (1 - t) + 0.03)]));
+        parts.push(inkPath([ribbon([root, mix(root, tip, 0.5), tip].map(carry), (t) => 0.24 * (1 - t) + 0.03)]));
       }
     }
   }

@@ -1,6 +1,6 @@
 import { ribbon } from '../curve';
 import type { Polyline } from '../point';
-import type { Region } from '../region';
+import { simplified, type Region } from '../region';
 
 /** What a shape is filled with; the app's themes and the printed page give each a colour. */
 export type InkFill = 'ink' | 'skin' | 'shade' | 'hair' | 'sheen' | 'cloth' | 'lip' | 'eyeWhite' | 'iris' | 'pupil' | 'catchlight';
@@ -43,13 +43,21 @@ function short(value: number, decimals: number): string {
   return String(Number(value.toFixed(decimals))).replace(/^(-?)0\./, '$1.');
 }
 
+/** Nothing finer than this is seen on screen or paper, mm. */
+const FINEST_MM = 0.04;
+
+/** Outlines of the drawing as path data, with no more points than can be seen. */
+export function inkPath(region: Region, decimals = 1): string {
+  return pathOf(simplified(region, FINEST_MM), decimals);
+}
+
 /** A line as a filled stroke whose half-width follows `widths` evenly spaced along it, in mm. */
 export function inked(part: string, line: Polyline, widths: readonly number[], opacity = 1, fill: InkFill = 'ink', decimals = 2): Ink {
-  return { part, d: pathOf([ribbon(line, (t) => between(widths, t))], decimals), fill, opacity };
+  return { part, d: inkPath([ribbon(line, (t) => between(widths, t))], decimals), fill, opacity };
 }
 
 export function filled(part: string, region: Region, fill: InkFill, opacity = 1, decimals = 1): Ink {
-  return { part, d: pathOf(region, decimals), fill, opacity };
+  return { part, d: inkPath(region, decimals), fill, opacity };
 }
 
 /** The value a fraction t of the way through evenly spaced values. */

@@ -3,7 +3,7 @@ import { mirrored, ribbon, throughPoints } from '../curve';
 import type { FaceModel, HalfFace } from '../faceModel';
 import { mirror, normalsOf, pointAt, type Point, type Polyline } from '../point';
 import type { Features } from '../features';
-import { between, filled, inked, pathOf, type Ink } from './ink';
+import { between, filled, inked, inkPath, type Ink } from './ink';
 
 const BROW_WEIGHT = { full: 1, fine: 0.62, sparse: 0.75, tattooed: 0.85 } as const satisfies Record<Features['brows'], number>;
 const BROW_TONE = { full: 0.34, fine: 0.34, sparse: 0.14, tattooed: 0.55 } as const satisfies Record<Features['brows'], number>;
@@ -39,7 +39,7 @@ function browHairs(half: HalfFace, widths: readonly number[], count: number): In
     const root: Point = [spine[0] + up[0] * (fromBelow ? -w : w), spine[1] + up[1] * (fromBelow ? -w : w) * 0.9];
     const tip: Point = [root[0] + lean, root[1] + (fromBelow ? -1 : 1) * w * (1.9 - 1.2 * t)];
     const bend: Point = [(root[0] + tip[0]) / 2 - 0.3, (root[1] + tip[1]) / 2 - 0.2];
-    parts.push(pathOf([ribbon([root, bend, tip].map(half.toFace), (s) => 0.22 * Math.sin(Math.PI * (0.15 + 0.8 * s)))], 2));
+    parts.push(inkPath([ribbon([root, bend, tip].map(half.toFace), (s) => 0.22 * Math.sin(Math.PI * (0.15 + 0.8 * s)))], 2));
   }
   return { part: 'brow hairs', d: parts.join(''), fill: 'ink', opacity: 0.75 };
 }
@@ -254,7 +254,7 @@ export function beardInk(face: FaceModel): Ink[] {
         const p = pointAt(half.outline, from + ((to - from) * (i + 0.5 * ((inset / 4) % 2))) / 15);
         const root: Point = [Math.max(0.3, p[0] - 1.2 - inset * 0.75), p[1] - 1.4 - inset * 0.62];
         parts.push(
-          pathOf(
+          inkPath(
             [
               ribbon(
                 [root, [root[0] - 0.5, root[1] + 1.3], [root[0] - 0.8, root[1] + 2.5]].map((q) => half.toFace([q[0]!, q[1]!])),

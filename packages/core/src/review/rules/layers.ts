@@ -160,30 +160,6 @@ export const LAYER_RULES: readonly Rule[] = [
       }),
   },
   {
-    id: 'blush-on-contour',
-    name: 'Blush lies on the contour',
-    severity: 'caution',
-    why: 'Blush is not contour: where they lie on each other cheeks turn muddy. They may only melt at the edge.',
-    find: (on) =>
-      on.steps
-        .filter((s) => s.role === 'blush')
-        .flatMap((blush) => {
-          const contour = on.steps.find((s) => s.role === 'contour' && s.placements.some((p) => 'guide' in p && p.guide === 'cheekContour'));
-          const low = blush.placements.some((p) => 'guide' in p && (p.params?.liftMm ?? 0) <= -6);
-          return contour && low
-            ? [
-                found([contour, blush], `${blush.title} sinks onto ${contour.title.toLowerCase()}.`, {
-                  label: 'Lift it back',
-                  apply: changed(blush.id, (s) => ({
-                    ...s,
-                    placements: s.placements.map((p) => ('guide' in p && p.params ? { ...p, params: { ...p.params, liftMm: 0 } } : p)),
-                  })),
-                }),
-              ]
-            : [];
-        }),
-  },
-  {
     id: 'rub-after-airbrush',
     name: 'Something rubs after the airbrush',
     severity: 'caution',

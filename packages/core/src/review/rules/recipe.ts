@@ -1,35 +1,7 @@
-import { withinLimits, type Placement } from '../../face';
-import { forbidsOf, type Step } from '../../look';
-import { changed, found, isPowder, nameOf, placeOf, type Rule } from '../rule';
-
-/** A placement as charts hold it: lists of its own. */
-const own = (placement: Placement): Step['placements'][number] =>
-  'guide' in placement
-    ? { ...placement, ...(placement.params ? { params: { ...placement.params } } : {}) }
-    : { ...placement, outline: placement.outline.map(([x, y]): [number, number] => [x, y]) };
+import { forbidsOf } from '../../look';
+import { found, isPowder, nameOf, type Rule } from '../rule';
 
 export const RECIPE_RULES: readonly Rule[] = [
-  {
-    id: 'out-of-limits',
-    name: 'A placement leaves its limits',
-    severity: 'caution',
-    why: 'Pupil line, smile line, mouth height, eye area, free triangle, bridge: what crosses them drags, widens or muddies.',
-    find: (on) => {
-      const { landmarks, features } = on.chart.client;
-      return on.steps.flatMap((s) =>
-        s.placements.flatMap((p, i) =>
-          placeOf(p, on.chart.client)
-            .breaches.slice(0, 1)
-            .map((breach) =>
-              found([s], `${s.title}, ${breach.limit}. ${breach.message}`, {
-                label: 'Bring it back',
-                apply: changed(s.id, (x) => ({ ...x, placements: x.placements.map((q, k) => (k === i ? own(withinLimits(q, landmarks, features)) : q)) })),
-              }),
-            ),
-        ),
-      );
-    },
-  },
   {
     id: 'forbidden-finish',
     name: 'A finish the look does not allow',
@@ -64,33 +36,11 @@ export const RECIPE_RULES: readonly Rule[] = [
     find: (on) => on.steps.filter((s) => s.wants.kinds.length > 0 && s.use.length === 0).map((s) => found([s], `${s.title} has no product yet.`)),
   },
   {
-    id: 'no-place',
-    name: 'A layer without a place',
-    severity: 'note',
-    why: 'The next pair of hands needs to know where.',
-    find: (on) =>
-      on.steps
-        .filter((s) => s.role !== 'care' && s.use.length > 0 && s.placements.length === 0)
-        .map((s) => found([s], `${s.title} is placed nowhere on the face.`)),
-  },
-  {
     id: 'no-dose',
     name: 'A layer without a dose',
     severity: 'note',
     why: 'The dose is what everyone forgets: without it amounts and what shows cannot be worked out.',
     find: (on) => on.steps.filter((s) => s.role !== 'care' && s.use.length > 0 && s.doseMgPerCm2 === 0).map((s) => found([s], `${s.title} has no dose.`)),
-  },
-  {
-    id: 'narrow-temples',
-    name: 'Forehead contour on narrow temples',
-    severity: 'caution',
-    why: 'It narrows them further: a small forehead gets light in the middle instead.',
-    find: (on) =>
-      on.chart.client.features.narrowTemples
-        ? on.steps
-            .filter((s) => s.placements.some((p) => 'guide' in p && p.guide === 'foreheadContour'))
-            .map((s) => found([s], `${s.title} narrows temples that are narrow already.`))
-        : [],
   },
   {
     id: 'eyes-first',
@@ -120,33 +70,6 @@ export const RECIPE_RULES: readonly Rule[] = [
         : on.steps
             .filter((s) => s.role === 'base' && on.products(s).some((p) => ['medium', 'full', 'opaque'].includes(p.coverage)))
             .map((s) => found([s], `${s.title} covers what is painted beneath it.`)),
-  },
-  {
-    id: 'mirror-check',
-    name: 'One side only',
-    severity: 'note',
-    why: 'What is done on one side is done on the other, unless the face asks for it.',
-    find: (on) =>
-      on.steps
-        .filter(
-          (s) =>
-            s.placements.length === 1 &&
-            'guide' in s.placements[0]! &&
-            s.placements[0].side !== 'both' &&
-            ['contour', 'blush', 'highlight', 'brow', 'liner'].includes(s.role) &&
-            !on.steps.some(
-              (o) =>
-                o !== s &&
-                o.role === s.role &&
-                o.placements.some((p) => 'guide' in p && p.side !== 'both' && p.guide === (s.placements[0] as { guide?: string }).guide),
-            ),
-        )
-        .map((s) =>
-          found([s], `${s.title} is on one side only.`, {
-            label: 'Both sides',
-            apply: changed(s.id, (x) => ({ ...x, placements: x.placements.map((p) => ({ ...p, side: 'both' })) })),
-          }),
-        ),
   },
   {
     id: 'long-in-the-chair',

@@ -1,0 +1,68 @@
+import { faceModel } from './faceModel';
+import { PLAIN_FEATURES, type Features } from './features';
+import { GUIDE_PARAMETERS, guideNamed, INITIAL_PARAMS, type GuideParameter } from './guides';
+import type { Landmarks } from './landmarks';
+import { outlineOf, placementArea, type Placement } from './outlineOf';
+import { areaOf, intersectRegions } from './region';
+import { ZONE_NAMES, zoneOutline, ZONES, type ZoneName } from './zones';
+
+/** A placement in words for any face: "cheek contour, client's left, from the ear towards the mouth corner". */
+export function describePlacement(placement: Placement): string {
+  const side = placement.side === 'both' ? 'both sides' : `client’s ${placement.side}`;
+  const wiped = placement.without?.length ? ['partly wiped off'] : [];
+  if ('outline' in placement) return [`drawn by hand`, side, ...wiped].join(', ');
+  const guide = guideNamed(placement.guide);
+  return [guide.label.toLowerCase(), ...(guide.central ? [] : [side]), guide.where, ...wiped].join(', ');
+}
+
+/**
+ * A placement said aloud for one face, so that it can be repeated without seeing the drawing: where it lies, where it ends, what is
+ * adjusted and how much skin it covers.
+ */
+export function speakPlacement(placement: Placement, landmarks: Landmarks, features: Features = PLAIN_FEATURES): string {
+  const area = `${placementArea(placement, landmarks, features).toFixed(1)} cm²`;
+  const facts = 'outline' in placement ? [mostlyOn(placement, landmarks, features)] : [endOf(placement, landmarks, features), ...adjusted(placement)];
+  return [describePlacement(placement), ...facts.filter((fact) => fact !== null), area].join(', ');
+}
+
+/** Where a cheek stroke ends against the pupil line: what a hand can find again. */
+function endOf(placement: Extract<Placement, { guide: unknown }>, landmarks: Landmarks, features: Features): string | null {
+  if (placement.guide !== 'cheekContour' && placement.guide !== 'blushLifted') return null;
+  const face = faceModel(landmarks, features);
+  const gaps = outlineOf(placement, landmarks, features).map((shape) => {
+    const half = face[shape.side === 'right' ? 'right' : 'left'];
+    return Math.min(...shape.region.flat().map((p) => half.fromFace(p)[0])) - half.irisRim;
+  });
+  const mm = Math.round(Math.min(...gaps));
+  return mm >= 0 ? `ends ${mm} mm before the pupil line` : `ends ${-mm} mm past the pupil line`;
+}
+
+function adjusted({ guide, params }: Extract<Placement, { guide: unknown }>): string[] {
+  return guideNamed(guide).adjustable.flatMap((name): string[] => {
+    const value = params?.[name];
+    if (value === undefined || value === INITIAL_PARAMS[name]) return [];
+    return [parameterInWords(name, value)];
+  });
+}
+
+/** 'lift 2 mm', 'reach 80 % of the guide'. */
+function parameterInWords(name: GuideParameter, value: number): string {
+  const { label, unit } = GUIDE_PARAMETERS[name];
+  const number = String(Math.round(value * 100) / 100);
+  return `${label.toLowerCase()} ${number} ${unit}${unit === '%' && name !== 'start' ? ' of the guide' : ''}`;
+}
+
+const NAMED_ZONES: readonly ZoneName[] = ZONE_NAMES.filter((zone) => zone !== 'wholeFace');
+
+/** The zone a drawn shape covers most of. */
+function mostlyOn(placement: Placement, landmarks: Landmarks, features: Features): string | null {
+  let best: { readonly zone: ZoneName; readonly area: number } | null = null;
+  for (const shape of outlineOf(placement, landmarks, features).slice(0, 1)) {
+    for (const zone of NAMED_ZONES) {
+      const side = shape.side === 'right' ? 'right' : 'left';
+      const area = areaOf(intersectRegions(shape.region, [zoneOutline(zone, landmarks, side)]));
+      if (area > (best?.area ?? 1)) best = { zone, area };
+    }
+  }
+  return best ? `mostly on the ${ZONES[best.zone].label.toLowerCase()}` : null;
+}

@@ -1,0 +1,268 @@
+import {
+  areaOf,
+  EVEN_MM,
+  faceModel,
+  intersectRegions,
+  symmetryOf,
+  withinLimits,
+  outlineOf,
+  uniteOutlines,
+  type PlacedShape,
+  type Point,
+  type Region,
+} from '../../face';
+import type { Step } from '../../look';
+import { changed, found, isShiny, placeOf, type Reviewed, type Rule } from '../rule';
+
+/** Blush may melt into contour at its edge; more than this share of it on the contour turns muddy. */
+const MOST_OVERLAP = 0.25;
+/** A drawn stroke further than this from every guide of its kind is somewhere else, in mm. */
+const FAR_FROM_GUIDE_MM = 7;
+const SCULPTED: readonly Step['role'][] = ['contour', 'bronze', 'blush', 'highlight'];
+
+const whole = (shapes: readonly PlacedShape[]): Region => uniteOutlines(shapes.flatMap((shape) => shape.region));
+const middleOf = (region: Region): Point => {
+  const points = region.flat();
+  const sum = points.reduce<Point>((s, p) => [s[0] + p[0], s[1] + p[1]], [0, 0]);
+  return [sum[0] / Math.max(1, points.length), sum[1] / Math.max(1, points.length)];
+};
+
+/** How much of one step lies on another, 0 to 1, and where. */
+function overlap(on: Reviewed, one: Step, other: Step): { readonly share: number; readonly at: Point } {
+  if (!on.touch(one, other)) return { share: 0, at: [0, 0] };
+  const region = whole(on.shapes(one));
+  const shared = intersectRegions(region, whole(on.shapes(other)));
+  return { share: areaOf(shared) / Math.max(1, areaOf(region)), at: middleOf(shared) };
+}
+
+const cheekContours = (on: Reviewed): readonly Step[] => on.steps.filter((s) => s.role === 'contour');
+
+/** Skin with lines, as strips in this face's mm. */
+function linedPlaces(on: Reviewed): readonly { readonly words: string; readonly region: Region }[] {
+  const { landmarks, features } = on.chart.client;
+  const zone = (name: 'underEye' | 'foreheadCentre'): Region =>
+    outlineOf({ guide: `zone.${name}`, side: 'both' }, landmarks, features).flatMap((s) => s.region);
+  const face = faceModel(landmarks, features);
+  const besideEyes = [face.left, face.right].map((half) => {
+    const [x, y] = half.at('eye_outer');
+    return [
+      [x + 1, y - 9],
+      [x + 15, y - 11],
+      [x + 15, y + 8],
+      [x + 1, y + 5],
+    ].map(([a, b]) => half.toFace([a!, b!]));
+  });
+  const has = (line: (typeof features.lines)[number]): boolean => features.lines.includes(line);
+  return [
+    ...(has('crow’s feet') ? [{ words: 'the lines beside the eyes', region: besideEyes }] : []),
+    ...(has('under eye') ? [{ words: 'the lines under the eyes', region: zone('underEye') }] : []),
+    ...(has('forehead') ? [{ words: 'the lines of the forehead', region: zone('foreheadCentre') }] : []),
+  ];
+}
+
+/** What is about where things lie: told at the face, while it is being placed. */
+export const PLACE_RULES: readonly Rule[] = [
+  {
+    id: 'out-of-limits',
+    name: 'A placement leaves its limits',
+    severity: 'caution',
+    why: 'Pupil line, smile line, mouth height, eye area, free triangle, bridge: what crosses them drags, widens or muddies.',
+    find: (on) => {
+      const { landmarks, features } = on.chart.client;
+      return on.steps.flatMap((s) =>
+        s.placements.flatMap((p, i) =>
+          placeOf(p, on.chart.client, s.role)
+            .breaches.slice(0, 1)
+            .map((breach) =>
+              found(
+                [s],
+                `${s.title}, ${breach.limit}. ${breach.message}`,
+                {
+                  label: 'Bring it back',
+                  apply: changed(s.id, (x) => ({ ...x, placements: x.placements.map((q, k) => (k === i ? withinLimits(q, landmarks, features, x.role) : q)) })),
+                },
+                breach.at,
+              ),
+            ),
+        ),
+      );
+    },
+  },
+  {
+    id: 'blush-on-contour',
+    name: 'Blush lies on the contour',
+    severity: 'caution',
+    why: 'Blush is not contour: where they lie on each other cheeks turn muddy. They may only melt at the edge.',
+    find: (on) =>
+      on.steps
+        .filter((s) => s.role === 'blush')
+        .flatMap((blush) =>
+          cheekContours(on).flatMap((contour) => {
+            const { share, at } = overlap(on, blush, contour);
+            if (share <= MOST_OVERLAP) return [];
+            const guided = blush.placements.some((p) => 'guide' in p && p.params?.liftMm !== undefined);
+            return [
+              found(
+                [contour, blush],
+                `${Math.round(share * 100)} % of ${blush.title.toLowerCase()} lies on ${contour.title.toLowerCase()}.`,
+                guided
+                  ? {
+                      label: 'Lift it back',
+                      apply: changed(blush.id, (s) => ({
+                        ...s,
+                        placements: s.placements.map((p) => ('guide' in p && p.params ? { ...p, params: { ...p.params, liftMm: 0 } } : p)),
+                      })),
+                    }
+                  : undefined,
+                at,
+              ),
+            ];
+          }),
+        ),
+  },
+  {
+    id: 'light-in-shadow',
+    name: 'Light lies on the contour',
+    severity: 'note',
+    why: 'Light raises what contour sets back: on the same place they cancel each other and look dirty.',
+    find: (on) =>
+      on.steps
+        .filter((s) => s.role === 'highlight')
+        .flatMap((light) =>
+          cheekContours(on).flatMap((contour) => {
+            const { share, at } = overlap(on, light, contour);
+            return share > MOST_OVERLAP
+              ? [found([contour, light], `${Math.round(share * 100)} % of ${light.title.toLowerCase()} lies on ${contour.title.toLowerCase()}.`, undefined, at)]
+              : [];
+          }),
+        ),
+  },
+  {
+    id: 'light-on-lines',
+    name: 'Shine on lined skin',
+    severity: 'caution',
+    why: 'Shine draws the eye to lines; satin beside them reads younger.',
+    find: (on) =>
+      on.steps
+        .filter((s) => s.role === 'highlight' && on.products(s).some(isShiny))
+        .flatMap((light) =>
+          linedPlaces(on).flatMap(({ words, region }) => {
+            const shared = intersectRegions(whole(on.shapes(light)), uniteOutlines(region));
+            return areaOf(shared) > 12 ? [found([light], `${light.title} shines on ${words}.`, undefined, middleOf(shared))] : [];
+          }),
+        ),
+  },
+  {
+    id: 'wedge-on-crows-feet',
+    name: 'The outer wedge on crow’s feet',
+    severity: 'caution',
+    why: 'Concealer at the outer corner gathers in the lines there; the inner comma is enough.',
+    find: (on) =>
+      on.chart.client.features.lines.includes('crow’s feet')
+        ? on.steps
+            .filter((s) => s.placements.some((p) => 'guide' in p && p.guide === 'outerWedge'))
+            .map((s) =>
+              found([s], `${s.title} covers the lines at the outer corner.`, {
+                label: 'Leave the wedge out',
+                apply: changed(s.id, (x) => ({ ...x, placements: x.placements.filter((p) => !('guide' in p && p.guide === 'outerWedge')) })),
+              }),
+            )
+        : [],
+  },
+  {
+    id: 'uneven-sides',
+    name: 'Left and right differ',
+    severity: 'note',
+    why: 'People look at faces side against side: a mean difference of a millimetre is even, over two is seen.',
+    find: (on) => {
+      const face = faceModel(on.chart.client.landmarks, on.chart.client.features);
+      return on.steps
+        .filter((s) => SCULPTED.includes(s.role) && s.placements.some((p) => p.side !== 'both'))
+        .flatMap((s) => {
+          const of = (side: 'left' | 'right'): Region => whole(on.shapes(s).filter((shape) => shape.side === side));
+          const compared = symmetryOf(of('left'), of('right'), face);
+          if (!compared || compared.meanMm <= 2 * EVEN_MM) return [];
+          const { meanMm, largestMm, areaRatio, at } = compared;
+          const message = `${s.title}: left and right differ by ${meanMm.toFixed(1)} mm on average, ${largestMm.toFixed(1)} at most; the smaller covers ${Math.round(areaRatio * 100)} % of the larger.`;
+          const kept = s.placements.filter((p) => p.side !== 'right');
+          const fix = {
+            label: 'Repeat the client’s left on the right',
+            apply: changed(s.id, (x) => ({ ...x, placements: kept.map((p) => ({ ...p, side: 'both' as const })) })),
+          };
+          return [found([s], message, fix, at)];
+        });
+    },
+  },
+  {
+    id: 'far-from-guide',
+    name: 'Drawn away from the guide',
+    severity: 'note',
+    why: 'What is drawn by hand may leave the guide on purpose; the distance is told so that the next hand knows.',
+    find: (on) =>
+      on.steps
+        .filter((s) => s.role === 'contour' || s.role === 'blush')
+        .flatMap((s) =>
+          s.placements.flatMap((p) => {
+            const mm = placeOf(p, on.chart.client, s.role).fromGuideMm;
+            if (mm === null || mm <= FAR_FROM_GUIDE_MM) return [];
+            return [
+              found(
+                [s],
+                `${s.title}, drawn by hand, runs ${mm.toFixed(0)} mm from the guide.`,
+                undefined,
+                middleOf(placeOf(p, on.chart.client, s.role).shapes.flatMap((x) => x.region)),
+              ),
+            ];
+          }),
+        ),
+  },
+  {
+    id: 'narrow-temples',
+    name: 'Forehead contour on narrow temples',
+    severity: 'caution',
+    why: 'It narrows them further: a small forehead gets light in the middle instead.',
+    find: (on) =>
+      on.chart.client.features.narrowTemples
+        ? on.steps
+            .filter((s) => s.placements.some((p) => 'guide' in p && p.guide === 'foreheadContour'))
+            .map((s) => found([s], `${s.title} narrows temples that are narrow already.`))
+        : [],
+  },
+  {
+    id: 'no-place',
+    name: 'A layer without a place',
+    severity: 'note',
+    why: 'The next pair of hands needs to know where.',
+    find: (on) =>
+      on.steps
+        .filter((s) => s.role !== 'care' && s.use.length > 0 && s.placements.length === 0)
+        .map((s) => found([s], `${s.title} is placed nowhere on the face.`)),
+  },
+  {
+    id: 'mirror-check',
+    name: 'One side only',
+    severity: 'note',
+    why: 'What is done on one side is done on the other, unless the face asks for it.',
+    find: (on) =>
+      on.steps
+        .filter(
+          (s) =>
+            s.placements.length === 1 &&
+            'guide' in s.placements[0]! &&
+            s.placements[0].side !== 'both' &&
+            ['contour', 'blush', 'highlight', 'brow', 'liner'].includes(s.role) &&
+            !on.steps.some(
+              (o) =>
+                o !== s &&
+                o.role === s.role &&
+                o.placements.some((p) => 'guide' in p && p.side !== 'both' && p.guide === (s.placements[0] as { guide?: string }).guide),
+            ),
+        )
+        .map((s) =>
+          found([s], `${s.title} is on one side only.`, {
+            label: 'Both sides',
+            apply: changed(s.id, (x) => ({ ...x, placements: x.placements.map((p) => ({ ...p, side: 'both' })) })),
+          }),
+        ),
+  },
+];
