@@ -94,6 +94,7 @@ const stepPlan = {
   role: oneOf([...LAYER_KINDS, 'care'], 'the kind of layer this lays down; care leaves none'),
   title: TextSchema,
   variant: Type.Optional(TextSchema),
+  optional: Type.Optional(Type.Boolean({ description: 'may be left out without changing what the look is' })),
   shade: ShadeSchema,
   wants: Type.Object(
     {

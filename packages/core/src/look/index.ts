@@ -40,3 +40,4 @@ export { diffCharts, type ChartDifference } from './diffCharts';
 export { nextVersion } from './nextVersion';
 export { takenFromUnits, usedInStep } from './amountsUsed';
 export { substituteInChart } from './substituteInChart';
+export { lookFromChart, PARTS, type LookChoices, type PartOfLook } from './lookFromChart';

@@ -33,7 +33,13 @@ function lipLine(half: HalfFace, face: FaceModel, params: GuideParams): GuideSha
   const { upper, lower } = lipEdges(half, face, params);
   const k = params.width / 100;
   const line = [...upper, ...lower];
-  return { region: [ribbon(line, (t) => k * (0.45 + 0.35 * Math.sin(Math.PI * t)))], line, handles: edgeHandles(upper, lower), featherMm: 0.4, fade: [1, 1] };
+  return {
+    region: [ribbon(line, (t) => k * (0.45 + 0.35 * Math.sin(Math.PI * t)))],
+    line,
+    handles: { ...edgeHandles(upper, lower), width: [half.at('lip_low_mid')[0], half.at('lip_low_mid')[1] + 3 * k] },
+    featherMm: 0.4,
+    fade: [1, 1],
+  };
 }
 
 /** The middle of both lips, lighter. */

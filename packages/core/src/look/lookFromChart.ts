@@ -1,0 +1,78 @@
+import { depthOf } from '../colour';
+import type { Chart, Look, LookStep, Shade, Step } from './document';
+import type { Stamp } from './fitLook';
+import { colourOfUse, wantedColour } from './propose';
+
+export const PARTS = ['essential', 'free', 'left out', 'forbidden'] as const;
+/**
+ * What a step of a chart is to the look made from it: essential steps keep texture and finish of what was used, free ones may be left
+ * out or done otherwise, forbidden ones say what the look never has.
+ */
+export type PartOfLook = (typeof PARTS)[number];
+
+export type LookChoices = {
+  readonly name: string;
+  readonly description: string;
+  readonly tags: readonly string[];
+  /** Steps not named are essential. */
+  readonly parts: Readonly<Record<string, PartOfLook>>;
+  readonly forbids: Look['forbids'];
+};
+
+/** A kit's nearest shade is this near to what was asked, in shade steps; further off, another was chosen on purpose. */
+const CHOSEN_OTHERWISE = 0.75;
+
+/** A step's shade as the look keeps it: as planned, or, where another was chosen, what was really used, said as the plan said it. */
+function shadeOf(step: Step, chart: Chart): Shade {
+  const used = colourOfUse(step.use);
+  const wanted = wantedColour(step, chart.client);
+  if (step.shade === null || used === null) return step.shade;
+  if ('lab' in step.shade) return { lab: [used[0], used[1], used[2]] };
+  // The base follows whatever skin it is fitted to: a difference there is the kit's, not the look's.
+  if (wanted === null || step.role === 'base') return step.shade;
+  const deeper = depthOf(used) - depthOf(wanted);
+  if (Math.abs(deeper) <= CHOSEN_OTHERWISE) return step.shade;
+  const depthSteps = Math.max(-6, Math.min(6, Math.round((step.shade.relative.depthSteps + deeper) * 2) / 2));
+  return { relative: { ...step.shade.relative, depthSteps } };
+}
+
+function stepOf(step: Step, chart: Chart, part: PartOfLook): LookStep {
+  const { use, done: _done, optional: _optional, ...plan } = step;
+  const textures = [...new Set(use.map((u) => u.product.texture))];
+  const finishes = [...new Set(use.map((u) => u.product.finish))];
+  const wants =
+    part === 'essential' && use.length > 0 ? { ...plan.wants, textures, finishes } : { kinds: plan.wants.kinds, ...(plan.wants.mix ? { mix: true } : {}) };
+  return { ...plan, wants, shade: shadeOf(step, chart), ...(part === 'free' ? { optional: true } : {}) };
+}
+
+/**
+ * A look cut from a chart, free of any face and any product: placements by their guides, shades against the skin. Kinds of product of
+ * forbidden steps are forbidden unless another step keeps them. Throws a RangeError when no step is left.
+ */
+export function lookFromChart(chart: Chart, choices: LookChoices, stamp: Stamp): Look {
+  const partOf = (step: Step): PartOfLook => choices.parts[step.id] ?? 'essential';
+  const kept = chart.steps.filter((step) => partOf(step) === 'essential' || partOf(step) === 'free');
+  if (kept.length === 0) throw new RangeError('A look needs a step: make one of them essential or free.');
+  const keptKinds = new Set(kept.flatMap((step) => step.wants.kinds));
+  const forbidden = chart.steps
+    .filter((step) => partOf(step) === 'forbidden')
+    .flatMap((step) => step.wants.kinds)
+    .filter((kind) => !keptKinds.has(kind));
+  const variantsUsed = new Set(kept.flatMap((step) => (step.variant ? [step.variant] : [])));
+  return {
+    format: 'toile.look/1',
+    id: stamp.id,
+    version: 1,
+    parent: null,
+    author: stamp.author,
+    at: stamp.at,
+    reason: stamp.reason,
+    name: choices.name,
+    description: choices.description,
+    tags: [...choices.tags],
+    schools: chart.schools,
+    forbids: { finishes: [...choices.forbids.finishes], kinds: [...new Set([...choices.forbids.kinds, ...forbidden])] },
+    variants: chart.variants.filter((variant) => variantsUsed.has(variant.id)),
+    steps: kept.map((step) => stepOf(step, chart, partOf(step))),
+  };
+}
