@@ -1,6 +1,8 @@
 import {
   fitLook,
   inferLandmarks,
+  INITIAL_PARAMS,
+  reviewPlaces,
   PLAIN_FEATURES,
   skinByZone,
   type Chart,
@@ -12,7 +14,11 @@ import {
 } from '@toile/core';
 import { progressOf, clockOf } from './chair/chairView';
 import { zoomFor } from './chart/zoom';
-import { amountInWords, findingsOf, layersOf, mended, minutesOf, stepsShown, withNote, withPlacement, withUse } from './chart/chartView';
+import { amountInWords, minutesOf, stepsShown, withNote, withPlacement, withPlacements, withUse } from './chart/chartView';
+import { layerOfStep, layersOf } from './chart/layers';
+import { spreadOut } from './chart/Handles';
+import { zoomed } from './chart/DrawSurface';
+import { insetsFor } from './chart/Insets';
 import { dragged } from './chart/Handles';
 import { featuresInWords } from './clients/featuresInWords';
 import { placeOf } from './frame/places';
@@ -115,24 +121,70 @@ describe('chart', () => {
   });
 
   test('the selected layer stands out, the others step back', () => {
-    const layers = layersOf(chart, stepsShown(chart, null), id(2));
+    const layers = layersOf(client, stepsShown(chart, null), id(2));
     expect(layers.map((l) => l.emphasis)).toEqual(['faint', 'lit', 'faint']);
     expect(layers[0]!.colour).toMatch(/^#[0-9a-f]{6}$/);
     expect(layers[1]!.colour).toBeNull();
   });
 
-  test('a placement out of its limits is found and brought back', () => {
-    const broken = withPlacement(chart, id(2), 0, { guide: 'cheekContour', side: 'both', params: { reach: 150.4 } });
-    const findings = findingsOf(broken);
-    expect(findings.length).toBeGreaterThan(0);
+  test('a step that has not changed keeps the very layer it had', () => {
+    const layers = layersOf(client, stepsShown(chart, null), null);
+    const other = withNote(chart, id(2), 'softer');
+    expect(layersOf(client, stepsShown(other, null), null)[0]).toBe(layers[0]);
+    expect(layerOfStep({ ...chart.steps[0]!, role: 'care' }, client)).toBeNull();
+  });
+
+  test('placements are kept rounded, and without what the guide has anyway', () => {
+    const broken = withPlacement(chart, id(2), 0, { guide: 'cheekContour', side: 'both', params: { reach: 150.4, width: 100 } });
     expect(broken.steps[1]!.placements[0]).toEqual({ guide: 'cheekContour', side: 'both', params: { reach: 150 } });
-    expect(findingsOf(mended(broken, findings[0]!))).toEqual([]);
-    expect(findingsOf(chart)).toEqual([]);
+    const findings = reviewPlaces(broken);
+    expect(findings[0]).toMatchObject({ rule: 'out-of-limits', at: [expect.any(Number), expect.any(Number)] });
+    expect(reviewPlaces(findings[0]!.fix!.apply(broken))).toEqual([]);
+    expect(withPlacements(chart, id(2), [{ guide: 'blushFull', side: 'left', params: { liftMm: 1.04 } }]).steps[1]!.placements).toEqual([
+      { guide: 'blushFull', side: 'left', params: { liftMm: 1 } },
+    ]);
+  });
+
+  test('handles that would cover each other are moved apart', () => {
+    const places = spreadOut(
+      [
+        [100, 100],
+        [104, 102],
+        [100, 100],
+      ],
+      40,
+    );
+    for (const [i, a] of places.entries()) for (const b of places.slice(i + 1)) expect(Math.hypot(a[0] - b[0], a[1] - b[1])).toBeGreaterThan(36);
+    expect(
+      spreadOut(
+        [
+          [0, 0],
+          [90, 0],
+        ],
+        40,
+      ),
+    ).toEqual([
+      [0, 0],
+      [90, 0],
+    ]);
+  });
+
+  test('zooming keeps the place under the fingers, between an eye and the whole face', () => {
+    const box = zoomed([-80, -90, 160, 180], [20, 0], 0.5);
+    expect((20 - box[0]) / box[2]).toBeCloseTo((20 + 80) / 160, 9);
+    expect(zoomed(box, [20, 0], 0.001)[2]).toBeCloseTo(18, 9);
+    expect(zoomed(box, [20, 0], 1000)[2]).toBeCloseTo(190, 9);
+  });
+
+  test('insets follow what is open', () => {
+    expect(insetsFor(null)).toHaveLength(3);
+    expect(insetsFor({ ...chart.steps[0]!, role: 'liner' })).toEqual(['right eye', 'left eye']);
+    expect(insetsFor({ ...chart.steps[0]!, role: 'blush' })).toEqual([]);
   });
 
   test('a handle follows the finger along what it means', () => {
     const placement = { guide: 'cheekContour' as const, side: 'both' as const };
-    const params = { reach: 100, liftMm: 0, width: 100 };
+    const params = INITIAL_PARAMS;
     expect(dragged(placement, params, client, 'reach', [-6, 8])).toBeGreaterThan(105);
     expect(dragged(placement, params, client, 'reach', [6, -8])).toBeLessThan(95);
     expect(dragged(placement, params, client, 'liftMm', [-3, -3])).toBeGreaterThan(1);

@@ -13,12 +13,14 @@ type DragTargetProps = {
   readonly onStart: () => void;
   /** Pixels since the start. */
   readonly onDrag: (dx: number, dy: number) => void;
+  /** The finger has let go. */
+  readonly onEnd: () => void;
   /** One step up or down by keyboard. */
   readonly onNudge: (by: 1 | -1) => void;
 };
 
 /** Something to take hold of, 44 px wide, by finger, mouse or arrow keys. An element of the web: the app's one platform. */
-export function DragTarget({ label, mark, x, y, value, minimum, maximum, unit, onStart, onDrag, onNudge }: DragTargetProps) {
+export function DragTarget({ label, mark, x, y, value, minimum, maximum, unit, onStart, onDrag, onEnd, onNudge }: DragTargetProps) {
   const c = useColours();
   const from = useRef<{ x: number; y: number } | null>(null);
   const down = (event: PointerEvent<HTMLDivElement>): void => {
@@ -28,6 +30,10 @@ export function DragTarget({ label, mark, x, y, value, minimum, maximum, unit, o
   };
   const move = (event: PointerEvent<HTMLDivElement>): void => {
     if (from.current) onDrag(event.clientX - from.current.x, event.clientY - from.current.y);
+  };
+  const up = (): void => {
+    if (from.current) onEnd();
+    from.current = null;
   };
   const key = (event: KeyboardEvent<HTMLDivElement>): void => {
     if (event.key === 'ArrowUp' || event.key === 'ArrowRight') onNudge(1);
@@ -47,8 +53,8 @@ export function DragTarget({ label, mark, x, y, value, minimum, maximum, unit, o
       aria-valuetext={`${value} ${unit}`}
       onPointerDown={down}
       onPointerMove={move}
-      onPointerUp={() => (from.current = null)}
-      onPointerCancel={() => (from.current = null)}
+      onPointerUp={up}
+      onPointerCancel={up}
       onKeyDown={key}
       style={{
         position: 'absolute',

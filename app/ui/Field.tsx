@@ -15,6 +15,7 @@ export type FieldProps = {
   readonly lines?: number;
   readonly keyboard?: 'text' | 'decimal' | 'email' | 'tel';
   readonly placeholder?: string;
+  readonly onFocus?: () => void;
   readonly onBlur?: () => void;
   readonly onSubmit?: () => void;
   readonly autoFocus?: boolean;
@@ -36,7 +37,10 @@ export function Field(props: FieldProps) {
         aria-errormessage={error ? `${id}-error` : undefined}
         value={value}
         onChangeText={onChange}
-        onFocus={() => setFocused(true)}
+        onFocus={() => {
+          setFocused(true);
+          props.onFocus?.();
+        }}
         onBlur={() => {
           setFocused(false);
           props.onBlur?.();

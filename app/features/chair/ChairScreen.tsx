@@ -4,7 +4,8 @@ import { ScrollView } from 'react-native';
 import { colourOfUse, productsInWords, type Chart, type Kit, type Step } from '@toile/core';
 import { useKit } from '../../data/hooks';
 import { BackIcon, Body, Button, Column, Figure, Heading, Judged, Label, Line, Ready, Screen, Swatch, useColours, View } from '../../ui';
-import { amountInWords, layersOf, stepsShown } from '../chart/chartView';
+import { amountInWords, stepsShown } from '../chart/chartView';
+import { layersOf } from '../chart/layers';
 import { FaceStage } from '../face/FaceStage';
 import { Notch } from '../face/Notch';
 import { clockOf, isSettled, placeInKit, progressOf } from './chairView';
@@ -128,7 +129,7 @@ function SendState({ chair }: { readonly chair: ChairWork }) {
 
 function StepFace({ chart, step }: { readonly chart: Chart; readonly step: Step }) {
   const { landmarks, features } = chart.client;
-  const layers = layersOf(chart, [step], step.id);
+  const layers = layersOf(chart.client, [step], step.id);
   return (
     <Judged padding={0}>
       <FaceStage landmarks={landmarks} features={features} layers={layers} height={290} framing={zoomFor(step, chart.client)} label={`Where: ${step.title}`} />

@@ -1,16 +1,21 @@
 import { useDeferredValue, useEffect, useMemo, useState, type ReactNode } from 'react';
-import { guides, type Chart, type Kit, type Placement, type Step } from '@toile/core';
-import { Body, Button, Choice, Column, Judged, Label, Line, Subheading, useWide, View } from '../../ui';
-import { FaceStage } from '../face/FaceStage';
+import { reviewPlaces, type Chart, type Kit } from '@toile/core';
+import { useStudioSettings } from '../../data/hooks';
+import { Button, Choice, Column, Judged, Label, Line, Subheading, useWide, View } from '../../ui';
 import { Notch } from '../face/Notch';
 import { LAYER_KIND_NAMES, LAYER_LOOKS } from '../face/layerKinds';
-import { findingsOf, layersOf, mended, minutesOf, stepsShown, withPlacement, type ChartFinding } from './chartView';
-import { zoomFor } from './zoom';
 import { ReviewPanel } from '../review/ReviewPanel';
 import { TimeStrip } from '../review/TimeStrip';
-import { Handles } from './Handles';
+import { AddLayer } from './AddLayer';
+import { ChartFace, frameOf } from './ChartFace';
+import { minutesOf, stepsShown } from './chartView';
+import { DrawTools } from './DrawTools';
+import { FaceFindings } from './FaceFindings';
+import { Insets } from './Insets';
 import { StepDrawer } from './StepDrawer';
 import { StepList } from './StepList';
+import { useDrawing } from './useDrawing';
+import { useUndo } from './useUndo';
 
 type ChartEditorProps = {
   readonly chart: Chart;
@@ -22,15 +27,26 @@ type ChartEditorProps = {
 };
 
 /** The heart: the face, what is to be looked at, and the steps in order with one of them open. */
-export function ChartEditor({ chart, kit, editable, onChange, above }: ChartEditorProps) {
+export function ChartEditor({ chart, kit, editable, onChange: onEdit, above }: ChartEditorProps) {
   const wide = useWide();
-  const [selected, setSelected] = useState<string | null>(null);
+  const { change: onChange, undo, redo, canUndo, canRedo } = useUndo(chart, onEdit);
+  const draw = useDrawing();
+  const [placement, setPlacement] = useState(0);
+  const [selected, setOpenStep] = useState<string | null>(null);
+  const setSelected = (id: string | null): void => {
+    setOpenStep(id);
+    setPlacement(0);
+    draw.stop();
+  };
   const [variant, setVariant] = useState<string | null>(null);
   const [bare, setBare] = useState(false);
   const steps = useMemo(() => stepsShown(chart, variant), [chart, variant]);
   const step = steps.find((s) => s.id === selected) ?? null;
   const drawn = useDeferredValue(chart);
-  const findings = useMemo(() => findingsOf(drawn), [drawn]);
+  const settings = useStudioSettings();
+  const grades = settings.data?.settings.ruleGrades;
+  const findings = useMemo(() => reviewPlaces(drawn, grades), [drawn, grades]);
+  const open = useMemo(() => findings.filter((f) => f.accepted === null), [findings]);
   const time = minutesOf(steps);
 
   useEffect(() => {
@@ -46,21 +62,56 @@ export function ChartEditor({ chart, kit, editable, onChange, above }: ChartEdit
     return () => window.removeEventListener('keydown', onKey);
   }, [steps, selected]);
 
-  const drawer = step ? <StepDrawer chart={chart} step={step} kit={kit} editable={editable} onChange={onChange} /> : null;
+  const drawer = step ? (
+    <StepDrawer
+      chart={chart}
+      step={step}
+      kit={kit}
+      editable={editable}
+      placement={placement}
+      onPlacement={setPlacement}
+      onChange={onChange}
+      onDraw={draw.start}
+    />
+  ) : null;
   const face = (
     <Judged padding={0}>
-      <ChartFace chart={chart} steps={steps} step={step} bare={bare} editable={editable} onChange={onChange} wide={wide} />
+      <ChartFace
+        chart={chart}
+        steps={steps}
+        step={step}
+        placement={placement}
+        bare={bare}
+        editable={editable}
+        wide={wide}
+        findings={open}
+        drawing={draw.drawing}
+        onView={(view) => draw.set({ view })}
+        onChange={onChange}
+      />
     </Judged>
   );
   const under = (
     <>
+      {step ? <DrawTools state={draw} view={draw.drawing?.view ?? frameOf(chart, step, true)} /> : null}
       <Line justifyContent="space-between">
         <KindStrip steps={steps} />
         <Button label={bare ? 'Show the layers' : 'Show the face before'} onPress={() => setBare((b) => !b)}>
           {bare ? 'After' : 'Before'}
         </Button>
+        {editable ? (
+          <>
+            <Button label="Undo" disabled={!canUndo} onPress={undo}>
+              ↶
+            </Button>
+            <Button label="Redo" disabled={!canRedo} onPress={redo}>
+              ↷
+            </Button>
+          </>
+        ) : null}
       </Line>
-      <Findings findings={findings} editable={editable} onSelect={setSelected} onMend={(finding) => onChange(mended(chart, finding))} />
+      <Insets client={chart.client} steps={steps} step={step} />
+      <FaceFindings chart={chart} findings={findings} editable={editable} onChange={onChange} onSelect={setSelected} />
       <ReviewPanel chart={chart} kit={kit} editable={editable} onChange={onChange} onSelect={setSelected} />
       <TimeStrip chart={chart} editable={editable} onChange={onChange} />
     </>
@@ -82,6 +133,7 @@ export function ChartEditor({ chart, kit, editable, onChange, above }: ChartEdit
         <Label>{`${time.handsOn} min at work, ${time.waiting} min waiting`}</Label>
       </Line>
       <StepList steps={steps} selected={selected} onSelect={setSelected} renderDrawer={() => drawer} />
+      {editable ? <AddLayer chart={chart} onAdd={(next, id) => (onChange(next), setSelected(id))} /> : null}
     </>
   );
   if (!wide) {
@@ -107,49 +159,6 @@ export function ChartEditor({ chart, kit, editable, onChange, above }: ChartEdit
   );
 }
 
-type ChartFaceProps = Pick<ChartEditorProps, 'chart' | 'editable' | 'onChange'> & {
-  readonly steps: Chart['steps'];
-  readonly step: Step | null;
-  readonly bare: boolean;
-  readonly wide: boolean;
-};
-
-/** The face of the chart; on a phone an open step brings its zone near, with room for its handles. */
-function ChartFace({ chart, steps, step, bare, editable, onChange, wide }: ChartFaceProps) {
-  const layers = useMemo(() => (bare ? [] : layersOf(chart, steps, step?.id ?? null)), [chart, steps, step?.id, bare]);
-  const { landmarks, features } = chart.client;
-  const chalk = useMemo(() => (step && step.role !== 'care' && step.role !== 'base' ? guides(landmarks, features) : null), [step, landmarks, features]);
-  const near = step && !wide;
-  return (
-    <FaceStage
-      landmarks={landmarks}
-      features={features}
-      layers={layers}
-      guides={bare ? null : chalk}
-      height={wide ? 560 : near ? 270 : 370}
-      framing={near ? zoomFor(step, chart.client) : 'face'}
-      label={`Face chart of ${chart.client.name}${step ? `, ${step.title}` : ''}`}
-    >
-      {(toPixels, mmPerPixel) =>
-        step && editable && !bare
-          ? step.placements.map((placement, i) =>
-              'guide' in placement ? (
-                <Handles
-                  key={i}
-                  placement={placement}
-                  client={chart.client}
-                  toPixels={toPixels}
-                  mmPerPixel={mmPerPixel}
-                  onChange={(next: Placement) => onChange(withPlacement(chart, step.id, i, next))}
-                />
-              ) : null,
-            )
-          : null
-      }
-    </FaceStage>
-  );
-}
-
 /** Which kinds of layer the chart has: notch, word and count; the legend of the drawing. */
 function KindStrip({ steps }: { readonly steps: Chart['steps'] }) {
   const kinds = LAYER_KIND_NAMES.filter((kind) => steps.some((s) => s.role === kind));
@@ -164,40 +173,5 @@ function KindStrip({ steps }: { readonly steps: Chart['steps'] }) {
         </Line>
       ))}
     </Line>
-  );
-}
-
-function Findings({
-  findings,
-  editable,
-  onSelect,
-  onMend,
-}: {
-  readonly findings: readonly ChartFinding[];
-  readonly editable: boolean;
-  readonly onSelect: (id: string) => void;
-  readonly onMend: (finding: ChartFinding) => void;
-}) {
-  if (findings.length === 0)
-    return (
-      <Body color="$moss" aria-live="polite">
-        ✓ Every placement keeps its limits.
-      </Body>
-    );
-  return (
-    <Column gap="$2" role="status" aria-live="polite">
-      <Subheading>{`${findings.length} ${findings.length === 1 ? 'thing' : 'things'} to look at`}</Subheading>
-      {findings.map((finding, i) => (
-        <Column key={i} gap="$1">
-          <Body color="$weld">{`▲ ${finding.step.title}, ${finding.limit}. ${finding.message}`}</Body>
-          {editable ? (
-            <Line>
-              <Button onPress={() => onMend(finding)}>Bring it back</Button>
-              <Button onPress={() => onSelect(finding.step.id)}>Show the step</Button>
-            </Line>
-          ) : null}
-        </Column>
-      ))}
-    </Column>
   );
 }

@@ -1,20 +1,9 @@
 import { useRouter } from 'expo-router';
 import { Pressable } from 'react-native';
-import {
-  describePlacement,
-  GUIDE_PARAMETERS,
-  guideNamed,
-  INITIAL_PARAMS,
-  productsInWords,
-  wantedColour,
-  type Chart,
-  type Kit,
-  type Placement,
-  type Proposal,
-  type Step,
-} from '@toile/core';
-import { Body, Button, Column, Field, Judged, Label, Line, Stepper, Subheading, Swatch, useColours } from '../../ui';
-import { amountInWords, withNote, withPlacement, withUse } from './chartView';
+import { productsInWords, wantedColour, type Chart, type Kit, type Proposal, type Step } from '@toile/core';
+import { Body, Button, Column, Field, Judged, Label, Swatch, useColours } from '../../ui';
+import { amountInWords, withNote, withUse } from './chartView';
+import { PlacePanel } from './PlacePanel';
 import { useProposals } from './useProposals';
 
 type StepDrawerProps = {
@@ -22,11 +11,15 @@ type StepDrawerProps = {
   readonly step: Step;
   readonly kit: Kit | undefined;
   readonly editable: boolean;
+  /** The placement whose handles are on the face. */
+  readonly placement: number;
+  readonly onPlacement: (index: number) => void;
   readonly onChange: (chart: Chart) => void;
+  readonly onDraw: () => void;
 };
 
 /** What is decided in one step: product, place, dose, note. */
-export function StepDrawer({ chart, step, kit, editable, onChange }: StepDrawerProps) {
+export function StepDrawer({ chart, step, kit, editable, placement, onPlacement, onChange, onDraw }: StepDrawerProps) {
   const router = useRouter();
   return (
     <Column gap="$4" paddingVertical="$2">
@@ -57,9 +50,7 @@ export function StepDrawer({ chart, step, kit, editable, onChange }: StepDrawerP
       {step.wants.kinds.length > 0 && editable ? (
         <ProposalList chart={chart} step={step} kit={kit} onPick={(proposal) => onChange(withUse(chart, step.id, proposal.use))} />
       ) : null}
-      {step.placements.map((placement, i) => (
-        <PlacementControls key={i} placement={placement} editable={editable} onChange={(next) => onChange(withPlacement(chart, step.id, i, next))} />
-      ))}
+      <PlacePanel chart={chart} step={step} editable={editable} placement={placement} onPlacement={onPlacement} onChange={onChange} onDraw={onDraw} />
       {editable ? (
         <Field label="Note" value={step.note} lines={2} onChange={(note) => onChange(withNote(chart, step.id, note))} />
       ) : step.note ? (
@@ -123,46 +114,6 @@ function ProposalList({
           );
         })}
       </Judged>
-    </Column>
-  );
-}
-
-function PlacementControls({
-  placement,
-  editable,
-  onChange,
-}: {
-  readonly placement: Placement;
-  readonly editable: boolean;
-  readonly onChange: (placement: Placement) => void;
-}) {
-  const words = describePlacement(placement);
-  const sentence = words.charAt(0).toUpperCase() + words.slice(1);
-  if (!('guide' in placement) || !editable) return <Label>{sentence}</Label>;
-  const adjustable = guideNamed(placement.guide).adjustable;
-  const params = { ...INITIAL_PARAMS, ...placement.params };
-  return (
-    <Column gap="$2">
-      <Subheading fontSize="$2" lineHeight="$2">
-        {sentence}
-      </Subheading>
-      <Line gap="$4">
-        {adjustable.map((name) => {
-          const spec = GUIDE_PARAMETERS[name];
-          return (
-            <Stepper
-              key={name}
-              label={spec.label}
-              unit={spec.unit}
-              minimum={spec.minimum}
-              maximum={spec.maximum}
-              step={spec.step}
-              value={Math.round(params[name] * 10) / 10}
-              onChange={(value) => onChange({ ...placement, params: { ...params, [name]: value } })}
-            />
-          );
-        })}
-      </Line>
     </Column>
   );
 }

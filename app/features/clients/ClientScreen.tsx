@@ -42,7 +42,7 @@ export function ClientScreen({ id }: { readonly id: string }) {
 function ClientView({ client, mayEdit }: { readonly client: ClientAnswer; readonly mayEdit: boolean }) {
   const wide = useWide();
   const router = useRouter();
-  const landmarks = landmarksFor(client.measurements);
+  const landmarks = landmarksFor(client);
   const shape = faceShape(landmarks);
   return (
     <View flexDirection={wide ? 'row' : 'column'} gap="$5">

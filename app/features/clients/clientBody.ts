@@ -13,5 +13,7 @@ export function clientBody(client: ClientAnswer): ClientInput {
     notes: client.notes,
     features: client.features,
     measurements: client.measurements,
+    taps: client.taps,
+    likeness: client.likeness,
   };
 }

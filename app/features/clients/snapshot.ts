@@ -1,15 +1,15 @@
-import { inferLandmarks, type ClientSnapshot, type Landmarks, type Measurements, type Skin } from '@toile/core';
+import { landmarksOf, type ClientSnapshot, type Landmarks, type Skin, type Trace } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 
 const landmarksByText = new Map<string, Landmarks>();
 
-/** The landmarks inferred from measurements, the same object for the same numbers so that drawings are kept. */
-export function landmarksFor(measurements: Measurements): Landmarks {
-  const key = JSON.stringify(measurements);
+/** The landmarks of a trace, the same object for the same numbers so that drawings are kept. */
+export function landmarksFor({ measurements, taps, likeness }: Trace): Landmarks {
+  const key = JSON.stringify([measurements, taps, likeness]);
   let landmarks = landmarksByText.get(key);
   if (!landmarks) {
     if (landmarksByText.size > 60) landmarksByText.clear();
-    landmarksByText.set(key, (landmarks = inferLandmarks(measurements)));
+    landmarksByText.set(key, (landmarks = landmarksOf({ measurements, taps, likeness })));
   }
   return landmarks;
 }
@@ -24,7 +24,7 @@ export function snapshotOfClient(client: ClientAnswer): ClientSnapshot {
   return {
     id: client.id,
     name: client.name,
-    landmarks: landmarksFor(client.measurements),
+    landmarks: landmarksFor(client),
     features: client.features,
     skin: newestSkin(client),
     readingId: client.readings[0]?.id ?? null,

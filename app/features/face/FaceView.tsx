@@ -1,6 +1,18 @@
-import { memo, useMemo } from 'react';
-import Svg, { Circle, Defs, G, Image as SvgImage, Line as SvgLine, Path, Pattern, Rect } from 'react-native-svg';
-import { lineArt, pathOf, type FaceGuides, type Features, type Ink, type InkFill, type Landmarks, type PlacedShape, type Point } from '@toile/core';
+import { memo, useId, useMemo } from 'react';
+import Svg, { Circle, Defs, G, Image as SvgImage, Line as SvgLine, LinearGradient, Path, Pattern, Rect, Stop } from 'react-native-svg';
+import {
+  lineArt,
+  pathOf,
+  type Eyes,
+  type FaceGuides,
+  type Features,
+  type Ink,
+  type InkFill,
+  type Landmarks,
+  type LineArt,
+  type PlacedShape,
+  type Point,
+} from '@toile/core';
 import { useColours } from '../../ui';
 import { LAYER_LOOKS, type LayerKindName, type PatternForm } from './layerKinds';
 
@@ -29,9 +41,22 @@ type FaceViewProps = {
   readonly width: number | string;
   readonly height: number | string;
   readonly label: string;
+  readonly eyes?: Eyes;
+  /** Only the parts near eyes and mouth, for insets. */
+  readonly near?: boolean;
   /** 'slice' fills the frame, 'meet' keeps everything in it. */
   readonly fitting?: 'meet' | 'slice';
 };
+
+/** Parts an inset has no room for. */
+const AWAY = /hair|strand|knot|coil|crop|scarf|fold$|neck|ear|collar|beard|crown|sheen|cloth|plait|bun/;
+
+function drawingOf(landmarks: Landmarks, features: Features, eyes: Eyes, near: boolean): LineArt {
+  const art = lineArt(landmarks, features, eyes);
+  if (!near) return art;
+  const kept = (inks: readonly Ink[]): Ink[] => inks.filter(({ part }) => part === 'brow hairs' || part === 'lid fold' || !AWAY.test(part));
+  return { ...art, ground: kept(art.ground), lines: kept(art.lines) };
+}
 
 const HAIR_TONES = { fair: '#c9c3b6', red: '#b79a8c', brown: '#8f857d', black: '#55524f', grey: '#c4c4c4' } as const;
 
@@ -46,10 +71,13 @@ export const FaceView = memo(function FaceView({
   width,
   height,
   label,
+  eyes = 'open',
+  near = false,
   fitting = 'meet',
 }: FaceViewProps) {
   const c = useColours();
-  const art = useMemo(() => lineArt(landmarks, features), [landmarks, features]);
+  const art = useMemo(() => drawingOf(landmarks, features, eyes, near), [landmarks, features, eyes, near]);
+  const id = useId();
   const fills: Readonly<Record<InkFill, string>> = useMemo(
     () => ({
       ink: c.faceInk,
@@ -74,7 +102,7 @@ export const FaceView = memo(function FaceView({
         <SvgImage href={picture.href} x={picture.box[0]} y={picture.box[1]} width={picture.box[2]} height={picture.box[3]} preserveAspectRatio="none" />
       ) : null}
       {layers.map((layer) => (
-        <Layer key={layer.id} layer={layer} />
+        <Layer key={layer.id} layer={layer} face={id} />
       ))}
       <Inks inks={art.lines} fills={fills} />
       {guides ? <Chalk guides={guides} colour={c.chalk} /> : null}
@@ -92,23 +120,42 @@ const Inks = memo(function Inks({ inks, fills }: { readonly inks: readonly Ink[]
   );
 });
 
-function Layer({ layer }: { readonly layer: PaintedLayer }) {
+const Layer = memo(function Layer({ layer, face }: { readonly layer: PaintedLayer; readonly face: string }) {
   const look = LAYER_LOOKS[layer.kind];
   const { emphasis = 'plain' } = layer;
   const wide = layer.kind === 'base' || layer.kind === 'powder';
   const strength = { lit: wide ? 0.6 : 0.85, plain: wide ? 0.18 : 0.62, faint: wide ? 0.06 : 0.18 }[emphasis];
+  const fill = layer.colour ?? look.fallback;
   return (
     <G opacity={strength}>
       {layer.shapes.map((shape, i) => {
         const d = pathOf(shape.region, 2);
+        const fade = `${face}${layer.id}${i}`;
+        const fades = shape.line !== null && shape.line.length > 1 && shape.fade[0] !== shape.fade[1];
         return (
           <G key={i}>
-            <Path d={d} fill={layer.colour ?? look.fallback} stroke={emphasis === 'lit' ? '#161616' : 'none'} strokeWidth={0.4} />
+            {fades ? <FadeAlong id={fade} shape={shape} fill={fill} /> : null}
+            <Path d={d} fill={fades ? `url(#${fade})` : fill} stroke={emphasis === 'lit' ? '#161616' : 'none'} strokeWidth={0.4} />
             {look.pattern.form === 'plain' ? null : <Path d={d} fill={`url(#pattern-${layer.kind})`} />}
           </G>
         );
       })}
     </G>
+  );
+});
+
+/** A layer's strength along its line, as a gradient between its two ends. */
+function FadeAlong({ id, shape, fill }: { readonly id: string; readonly shape: PlacedShape; readonly fill: string }) {
+  const line = shape.line ?? [];
+  const [from, to] = [line[0], line[line.length - 1]];
+  if (!from || !to) return null;
+  return (
+    <Defs>
+      <LinearGradient id={id} gradientUnits="userSpaceOnUse" x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]}>
+        <Stop offset="0" stopColor={fill} stopOpacity={shape.fade[0]} />
+        <Stop offset="1" stopColor={fill} stopOpacity={shape.fade[1]} />
+      </LinearGradient>
+    </Defs>
   );
 }
 

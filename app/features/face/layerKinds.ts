@@ -32,6 +32,8 @@ const OTHER_HALF = 'M14 0V11L2 0Z';
 const WAVE = 'M0 0Q4 12 8 4Q12 12 16 0Z';
 const TWO_SLOTS = 'M3 0V11H6V0ZM10 0V11H13V0Z';
 const BAR = 'M0 0V5H16V0Z';
+const FRAME = 'M2 0V10H14V0H11V7H5V0Z';
+const DROPS = 'M2.5 0A2.5 4 0 0 0 7.5 0ZM8.5 0A2.5 9 0 0 0 13.5 0Z';
 
 /** Each kind of layer: its word, its pattern and its notch, chosen once for screen and print. */
 export const LAYER_LOOKS: Readonly<Record<LayerKindName, LayerLook>> = {
@@ -47,7 +49,9 @@ export const LAYER_LOOKS: Readonly<Record<LayerKindName, LayerLook>> = {
   eye: { name: 'Eye', pattern: { form: 'cross', angle: 0, gap: 2.2, width: 0.25 }, notch: STEPPED, fallback: '#7c6a78' },
   liner: { name: 'Liner', pattern: { form: 'plain' }, notch: SLOT, fallback: '#2a2424' },
   lash: { name: 'Lash', pattern: { form: 'lines', angle: 90, gap: 1.4, width: 0.4 }, notch: TWO_SLOTS, fallback: '#1e1e1e' },
+  'lip line': { name: 'Lip line', pattern: { form: 'lines', angle: 30, gap: 1.6, width: 0.35 }, notch: FRAME, fallback: '#8c4a48' },
   lip: { name: 'Lip', pattern: { form: 'lines', angle: 90, gap: 2.2, width: 0.3 }, notch: OTHER_HALF, fallback: '#b0605c' },
+  adornment: { name: 'Adornment', pattern: { form: 'plus', gap: 2 }, notch: DROPS, fallback: '#9a9a9a' },
 };
 
 export const LAYER_KIND_NAMES = Object.keys(LAYER_LOOKS) as readonly LayerKindName[];

@@ -11,7 +11,7 @@ type ZoneFaceProps = { readonly client: ClientAnswer; readonly session: Session;
 /** Her face with a mark for every zone and added place: how many samples it has, ticked when steady. */
 export function ZoneFace({ client, session, held, onHold }: ZoneFaceProps) {
   const wide = useWide();
-  const landmarks = landmarksFor(client.measurements);
+  const landmarks = landmarksFor(client);
   return (
     <Judged padding={0}>
       <FaceStage landmarks={landmarks} features={client.features} height={wide ? 560 : 350} label="Zones to read" framing={READING_BOX}>

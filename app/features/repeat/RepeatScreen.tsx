@@ -7,7 +7,8 @@ import { call, CallError } from '../../data/call';
 import { useChart, useClient, useKit, useRefresh, useSession } from '../../data/hooks';
 import { Body, Button, Column, Empty, Field, Judged, Label, Line, Loading, Ready, Rule, Screen, Subheading, Swatch, useColours, useWide, View } from '../../ui';
 import { askFitting } from '../../workers';
-import { layersOf, stepsShown } from '../chart/chartView';
+import { stepsShown } from '../chart/chartView';
+import { layersOf } from '../chart/layers';
 import { snapshotOfClient } from '../clients/snapshot';
 import { faceBox } from '../face/FaceStage';
 import { FaceView } from '../face/FaceView';
@@ -156,7 +157,7 @@ function Compared({ worn, refit, refused }: { readonly worn: Chart; readonly ref
       <FaceView
         landmarks={chart.client.landmarks}
         features={chart.client.features}
-        layers={layersOf(chart, stepsShown(chart, null), null)}
+        layers={layersOf(chart.client, stepsShown(chart, null), null)}
         view={faceBox(chart.client.landmarks)}
         width="100%"
         height={wide ? 340 : 200}

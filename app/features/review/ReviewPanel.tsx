@@ -1,10 +1,10 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { acceptFinding, type Chart, type Kit, type RuleGrades } from '@toile/core';
 import { useStudioSettings } from '../../data/hooks';
-import { Body, Button, Column, Field, Label, Line, Subheading } from '../../ui';
+import { Body, Button, Column, Label, Line, Subheading } from '../../ui';
 import { askFitting, useWork } from '../../workers';
-import type { ReviewLine } from '../../workers/fittingJobs';
-import { acceptedLines, fixed, openLines, reviewInWords, SEVERITY_MARKS } from './reviewView';
+import { FindingRow } from './FindingRow';
+import { acceptedLines, fixed, openLines, reviewInWords } from './reviewView';
 
 type ReviewPanelProps = {
   readonly chart: Chart;
@@ -56,45 +56,6 @@ export function ReviewPanel({ chart, kit, editable, onChange, onSelect }: Review
             <Label key={`${line.rule} ${line.stepIds.join()}`}>{`${line.message} “${line.accepted}”`}</Label>
           ))}
         </Column>
-      ) : null}
-    </Column>
-  );
-}
-
-type FindingRowProps = {
-  readonly line: ReviewLine;
-  readonly editable: boolean;
-  readonly onFix: () => void;
-  readonly onAccept: (why: string) => void;
-  readonly onSelect: () => void;
-};
-
-function FindingRow({ line, editable, onFix, onAccept, onSelect }: FindingRowProps) {
-  const [asking, setAsking] = useState(false);
-  const [why, setWhy] = useState('');
-  const [error, setError] = useState<string | undefined>();
-  const accept = (): void => {
-    if (why.trim() === '') return setError('Say why it stays, for the next pair of hands');
-    onAccept(why.trim().slice(0, 400));
-  };
-  return (
-    <Column gap="$1" paddingVertical="$2" borderBottomWidth={1} borderBottomColor="$line">
-      <Body
-        color={line.severity === 'stop' ? '$madder' : line.severity === 'caution' ? '$weld' : '$ink'}
-      >{`${SEVERITY_MARKS[line.severity]} ${line.message}`}</Body>
-      <Label>{line.why}</Label>
-      <Line>
-        {line.fix && editable ? <Button onPress={onFix}>{line.fix}</Button> : null}
-        {line.stepIds.length > 0 ? <Button onPress={onSelect}>Show the step</Button> : null}
-        {editable ? <Button onPress={() => setAsking((a) => !a)}>{asking ? 'Not now' : 'It stays'}</Button> : null}
-      </Line>
-      {asking ? (
-        <Line flexWrap="nowrap" alignItems="flex-start">
-          <Field label="Why it stays" value={why} onChange={setWhy} error={error} onSubmit={accept} />
-          <Button kind="main" onPress={accept}>
-            Accept
-          </Button>
-        </Line>
       ) : null}
     </Column>
   );

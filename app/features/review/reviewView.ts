@@ -1,12 +1,11 @@
-import { reviewChart, type Chart, type Kit, type RuleGrades, type Severity } from '@toile/core';
+import { isAboutPlace, reviewChart, type Chart, type Kit, type RuleGrades, type Severity } from '@toile/core';
 import type { ReviewLine } from '../../workers/fittingJobs';
 
 export const SEVERITY_MARKS: Readonly<Record<Severity, string>> = { stop: '■', caution: '▲', note: '·' };
 export const SEVERITY_WORDS: Readonly<Record<Severity, string>> = { stop: 'stop', caution: 'caution', note: 'note' };
 
-/** Limits are told at the face itself. */
-const TOLD_AT_THE_FACE = 'out-of-limits';
-export const openLines = (lines: readonly ReviewLine[]): ReviewLine[] => lines.filter((l) => l.accepted === null && l.rule !== TOLD_AT_THE_FACE);
+/** What is about a place is told at the face itself. */
+export const openLines = (lines: readonly ReviewLine[]): ReviewLine[] => lines.filter((l) => l.accepted === null && !isAboutPlace(l.rule));
 export const acceptedLines = (lines: readonly ReviewLine[]): ReviewLine[] => lines.filter((l) => l.accepted !== null);
 
 /** '1 to stop at, 2 cautions, 3 notes' */

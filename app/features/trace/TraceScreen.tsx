@@ -2,7 +2,6 @@ import { useRouter } from 'expo-router';
 import { useDeferredValue, useMemo, useState } from 'react';
 import {
   AGES,
-  ASKED_MEASUREMENTS,
   BROWS,
   canonicalMeasure,
   EYE_SHAPES,
@@ -11,26 +10,40 @@ import {
   HAIR_TONES,
   LIDS,
   LINES,
-  measure,
-  MEASUREMENTS,
   NOSES,
   OILY_ZONES,
+  questionTrace,
+  sideDifferences,
+  sourcesOf,
   type Features,
+  type Landmarks,
   type MeasurementName,
+  type Source,
+  type Taps,
 } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 import { useClient } from '../../data/hooks';
-import { Choice, Column, Field, Judged, Label, Ready, Rule, Screen, Subheading, useWide, View } from '../../ui';
+import { Body, Button, Choice, Column, Judged, Label, Ready, Rule, Screen, Subheading, Switch, useWide, View } from '../../ui';
 import { SaveFoot } from '../clients/SaveFoot';
 import { landmarksFor } from '../clients/snapshot';
 import { useSaveClient } from '../clients/useSaveClient';
-import { faceBox } from '../face/FaceStage';
-import { FaceView } from '../face/FaceView';
+import { FaceStage } from '../face/FaceStage';
+import { PhotoTaps } from './PhotoTaps';
+import { StartFromFace } from './StartFromFace';
+import { TapeGuide } from './TapeGuide';
+import { SourceMarks, TapeOverlay } from './TapeOverlay';
 import { drawable, measurementsFrom, typedFrom, type TypedMeasurements } from './traceView';
 
-const SMALL_MEASUREMENTS = ['lidShowLeft', 'lidShowRight', 'upperLip', 'lowerLip', 'eyeWidth', 'eyeOpening'] as const satisfies readonly MeasurementName[];
+const WAYS = ['tape', 'photo', 'another face'] as const;
+type Way = (typeof WAYS)[number];
+const SOURCE_WORDS: Readonly<Record<Source, string>> = {
+  measured: '■ measured',
+  tapped: '● tapped',
+  'from another face': '○ from another face',
+  inferred: '· inferred',
+};
 
-/** Traces a face from a few measurements: the drawing follows as the numbers change. */
+/** Traces a face by tape, by taps on a photo or from another face: the drawing follows as the numbers change. */
 export function TraceScreen({ id }: { readonly id: string }) {
   const client = useClient(id);
   const router = useRouter();
@@ -47,32 +60,27 @@ function Trace({ client }: { readonly client: ClientAnswer }) {
   const saving = useSaveClient(client);
   const wide = useWide();
   const [typed, setTyped] = useState<TypedMeasurements>(() => typedFrom(client.measurements));
+  const [taps, setTaps] = useState<Taps>(client.taps);
+  const [likeness, setLikeness] = useState<Landmarks | null>(client.likeness);
   const [features, setFeatures] = useState<Features>(client.features);
+  const [way, setWay] = useState<Way>(Object.keys(client.taps).length > 0 ? 'photo' : 'tape');
+  const [current, setCurrent] = useState<MeasurementName | null>('faceLength');
+  const [marked, setMarked] = useState(false);
   const { measurements, errors } = measurementsFrom(typed);
   const questioned = Object.keys(errors).length > 0;
   const shown = useDeferredValue(typed);
-  const landmarks = useMemo(() => landmarksFor(drawable(shown)), [shown]);
+  const trace = useMemo(() => ({ measurements: drawable(shown), taps, likeness }), [shown, taps, likeness]);
+  const landmarks = useMemo(() => landmarksFor(trace), [trace]);
+  const folded = useMemo(() => questionTrace(trace), [trace]);
+  const sources = useMemo(() => sourcesOf(trace), [trace]);
   const shape = faceShape(landmarks);
+  const tapCount = Object.keys(taps).length;
 
   const save = async (over?: ClientAnswer): Promise<void> => {
-    const { saved } = await saving.save({ measurements, features }, over);
+    const { saved } = await saving.save({ measurements, taps, likeness, features }, over);
     if (saved) router.navigate(saved.readings.length === 0 ? `/clients/${client.id}/read` : `/clients/${client.id}`);
   };
 
-  const field = (name: MeasurementName) => (
-    <View key={name} width={wide ? '47%' : '100%'}>
-      <Field
-        label={MEASUREMENTS[name].label}
-        unit="mm"
-        keyboard="decimal"
-        value={typed[name] ?? ''}
-        placeholder={`about ${measure(name, landmarks).toFixed(0)}`}
-        hint={MEASUREMENTS[name].how}
-        error={errors[name]}
-        onChange={(text) => setTyped((all) => ({ ...all, [name]: text }))}
-      />
-    </View>
-  );
   const one = <K extends 'eyes' | 'brows' | 'nose' | 'hair' | 'hairTone' | 'age'>(key: K, label: string, options: readonly Features[K][]) => (
     <Choice label={label} options={options} chosen={[features[key]]} onChange={([value]) => value && setFeatures((f) => ({ ...f, [key]: value }))} />
   );
@@ -98,33 +106,65 @@ function Trace({ client }: { readonly client: ClientAnswer }) {
       above={client.name}
       onBack={() => router.navigate(`/clients/${client.id}`)}
       foot={
-        <SaveFoot saving={saving} words={questioned ? 'Look at the marked numbers' : 'Save the face'} blocked={questioned} onSave={(over) => void save(over)} />
+        <SaveFoot
+          saving={saving}
+          words={questioned || folded.length > 0 ? 'Look at the marked numbers' : 'Save the face'}
+          blocked={questioned || folded.length > 0}
+          onSave={(over) => void save(over)}
+        />
       }
     >
       <View flexDirection={wide ? 'row' : 'column'} gap="$4">
         <View width={wide ? 360 : '100%'} style={{ position: 'sticky', top: 0, zIndex: 10 }} alignSelf="flex-start">
-          <Judged padding="$2" alignItems="center">
-            <FaceView
-              view={faceBox(landmarks)}
-              landmarks={landmarks}
-              features={features}
-              width="100%"
-              height={wide ? 440 : 230}
-              label={`The face as traced, ${shape.words}`}
-            />
-            <Label color="$ink">{`${shape.words} · ${Object.keys(measurements).length} measured, the rest inferred`}</Label>
+          <Judged padding="$2" gap="$1">
+            <FaceStage landmarks={landmarks} features={features} height={wide ? 440 : 230} label={`The face as traced, ${shape.words}`}>
+              {(toPixels) =>
+                marked ? (
+                  <SourceMarks sources={sources} landmarks={landmarks} toPixels={toPixels} />
+                ) : way === 'tape' && current ? (
+                  <TapeOverlay name={current} landmarks={landmarks} toPixels={toPixels} />
+                ) : null
+              }
+            </FaceStage>
+            <Label color="$ink">{`${shape.words} · ${[`${Object.keys(measurements).length} measured`, ...(tapCount > 0 ? [`${tapCount} tapped`] : []), ...(likeness ? ['started from another face'] : [])].join(', ')}, the rest inferred`}</Label>
           </Judged>
         </View>
         <Column flex={wide ? 1 : undefined} gap="$4">
-          <Subheading>Twelve measurements</Subheading>
-          <View flexDirection="row" flexWrap="wrap" gap="$3">
-            {ASKED_MEASUREMENTS.map(field)}
-          </View>
+          {folded.map((question) => (
+            <Body key={question} role="alert" color="$madder">{`▲ ${question}`}</Body>
+          ))}
+          <Choice
+            label="How"
+            options={WAYS}
+            words={{ tape: 'by tape', photo: 'on a photo', 'another face': 'from another face' }}
+            chosen={[way]}
+            onChange={([w]) => w && setWay(w)}
+          />
+          {way === 'tape' ? (
+            <TapeGuide
+              typed={typed}
+              errors={errors}
+              landmarks={landmarks}
+              onType={(name, text) => setTyped((all) => ({ ...all, [name]: text }))}
+              current={current}
+              onCurrent={setCurrent}
+            />
+          ) : null}
+          {way === 'photo' ? <PhotoTaps clientId={client.id} onTraced={setTaps} /> : null}
+          {way === 'photo' && tapCount > 0 ? <Button onPress={() => setTaps({})}>{`Take away all ${tapCount} taps`}</Button> : null}
+          {way === 'another face' ? <StartFromFace clientId={client.id} likeness={likeness} onStart={setLikeness} /> : null}
           <Rule />
-          <Subheading>When eye or lip drawing matters</Subheading>
-          <View flexDirection="row" flexWrap="wrap" gap="$3">
-            {SMALL_MEASUREMENTS.map(field)}
-          </View>
+          <Column gap="$1">
+            <Subheading>What the face says</Subheading>
+            <Body>{`${capital(shape.words)}: ${shape.reasons.join('; ')}. Next nearest: ${shape.second}.`}</Body>
+            {sideDifferences(landmarks)
+              .slice(0, 4)
+              .map(({ words }) => (
+                <Label key={words}>{words}</Label>
+              ))}
+            <Switch label="Show where each place comes from" on={marked} onToggle={() => setMarked((m) => !m)} />
+            {marked ? <Label>{[...new Set(Object.values(sources))].map((source) => SOURCE_WORDS[source]).join('   ')}</Label> : null}
+          </Column>
           <Rule />
           <Subheading>Features</Subheading>
           {lids('left')}
@@ -150,3 +190,5 @@ function Trace({ client }: { readonly client: ClientAnswer }) {
     </Screen>
   );
 }
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,4 +1,4 @@
-import type { ChairEvent, Chart, Features, Kit, Lab, Look, Measurements, Palette, Sensitivity, Skin, SkinZone } from '@toile/core';
+import type { ChairEvent, Chart, Features, Kit, Lab, Landmarks, Look, Measurements, Palette, Sensitivity, Skin, SkinZone, Taps } from '@toile/core';
 import type { Role } from './roles';
 import type { StudioSettings } from './settings';
 
@@ -49,6 +49,10 @@ export type ClientAnswer = {
   readonly notes: string;
   readonly features: Features;
   readonly measurements: Measurements;
+  /** Places tapped on a photo, in mm; the photo itself is never sent. */
+  readonly taps: Taps;
+  /** Another face this one was started from. */
+  readonly likeness: Landmarks | null;
   readonly readings: readonly ReadingAnswer[];
   readonly charts: readonly ChartSummary[];
   readonly visits: readonly VisitAnswer[];
@@ -70,7 +74,7 @@ export type ChartAnswer = {
   readonly chart: Chart;
   /** What happened at the chair with this version. */
   readonly events: readonly (ChairEvent & { readonly id: string })[];
-  readonly versions: readonly { readonly version: number; readonly author: string; readonly at: string; readonly reason: string; readonly hash: string }[];
+  readonly versions: readonly (VersionLine & { readonly hash: string })[];
 };
 
 export type VisitAnswer = {
@@ -103,7 +107,9 @@ export type LookSummary = {
   readonly minutes: number;
   readonly stepCount: number;
 };
-export type LookAnswer = { readonly look: Look };
+export type LookAnswer = { readonly look: Look; readonly versions: readonly VersionLine[] };
+/** One version of a chart or look, newest first in lists. */
+export type VersionLine = { readonly version: number; readonly author: string; readonly at: string; readonly reason: string };
 export type KitAnswer = Kit & {
   /** Revision of each product and unit by id: what an edit starts from. */
   readonly revisions: Readonly<Record<string, number>>;

@@ -1,13 +1,18 @@
 import { array, number, object, string, ValidationError, type InferType } from 'yup';
 import {
   FeaturesSchema,
+  LandmarksSchema,
   MEASUREMENT_NAMES,
   MEASUREMENTS,
   questionMeasurements,
+  questionTrace,
   SENSITIVITIES,
+  TapsSchema,
   type Features,
+  type Landmarks,
   type MeasurementName,
   type Measurements,
+  type Taps,
 } from '@toile/core';
 import { documentPart, isUuid } from './shapes';
 
@@ -68,8 +73,18 @@ export const clientInputSchema = clientFormSchema
     id: uuid().required(),
     features: documentPart<Features>(FeaturesSchema, 'The features').required(),
     measurements: measurementsSchema.required(),
+    taps: documentPart<Taps>(TapsSchema, 'The taps').default({}),
+    likeness: documentPart<Landmarks>(LandmarksSchema, 'The face started from').nullable().default(null),
+  })
+  .test('drawable', 'cannot be drawn', function ({ measurements, taps, likeness }) {
+    const questions = questionTrace({ measurements, taps, likeness });
+    return questions.length === 0 || this.createError({ path: 'taps', message: questions.join(' ') });
   })
   .noUnknown('${unknown} is not known here');
-export type ClientInput = Omit<InferType<typeof clientInputSchema>, 'measurements'> & { measurements: Measurements };
+export type ClientInput = Omit<InferType<typeof clientInputSchema>, 'measurements' | 'taps' | 'likeness'> & {
+  measurements: Measurements;
+  taps: Taps;
+  likeness: Landmarks | null;
+};
 
 export { uuid };

@@ -23,7 +23,7 @@ export const ROUTES = {
   sample: { method: 'POST', path: '/api/reader/samples', needs: 'see', does: 'One sample of the simulated shade reader, of skin, a spot on it, or a pan.' },
   exportReading: { method: 'GET', path: '/api/readings/:id/export', needs: 'see', does: 'A reading as CGATS.17 text.' },
   listLooks: { method: 'GET', path: '/api/looks', needs: 'see', does: 'The library of looks.' },
-  look: { method: 'GET', path: '/api/looks/:id', needs: 'see', does: 'One look, newest version.' },
+  look: { method: 'GET', path: '/api/looks/:id', needs: 'see', does: 'One look, newest version or ?version=, with its versions.' },
   createLook: { method: 'POST', path: '/api/looks', needs: 'edit', does: 'Adds a look or its next version.' },
   kit: { method: 'GET', path: '/api/kit', needs: 'see', does: 'Products and units of the kit.' },
   importKit: { method: 'POST', path: '/api/kit/import', needs: 'edit', does: 'Takes in products and units from CSV text, all that was accepted or nothing.' },

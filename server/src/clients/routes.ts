@@ -61,6 +61,8 @@ function columns(body: ClientInput) {
     notes: body.notes,
     features: JSON.stringify(body.features),
     measurements: JSON.stringify(body.measurements),
+    taps: JSON.stringify(body.taps),
+    likeness: body.likeness ? JSON.stringify(body.likeness) : null,
   };
 }
 
@@ -79,6 +81,8 @@ export async function clientAnswer(tx: Tx, id: string, role: Role): Promise<Clie
     notes: row.notes,
     features: row.features,
     measurements: row.measurements,
+    taps: row.taps,
+    likeness: row.likeness,
     readings: readings.map(readingAnswer),
     charts: await chartSummaries(tx, id),
     visits: await visitsWhere(tx, { clientId: id }),

@@ -3,9 +3,15 @@ import { Pool } from 'pg';
 import { ground } from './migrations/2026_11_23_01_ground';
 import { kit } from './migrations/2026_11_23_02_kit';
 import { settings } from './migrations/2026_11_23_03_settings';
+import { trace } from './migrations/2026_11_23_04_trace';
 
 /** In order of name; each runs once, in its own transaction. */
-export const MIGRATIONS: Readonly<Record<string, Migration>> = { '2026_11_23_01_ground': ground, '2026_11_23_02_kit': kit, '2026_11_23_03_settings': settings };
+export const MIGRATIONS: Readonly<Record<string, Migration>> = {
+  '2026_11_23_01_ground': ground,
+  '2026_11_23_02_kit': kit,
+  '2026_11_23_03_settings': settings,
+  '2026_11_23_04_trace': trace,
+};
 
 /** Brings a database, reached as its owner, to the newest schema. Throws with the failing migration's name. */
 export async function migrate(ownerUrl: string): Promise<string[]> {

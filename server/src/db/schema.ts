@@ -1,5 +1,5 @@
 import type { ColumnType, Generated } from 'kysely';
-import type { ChairEvent, Chart, Features, Lab, Look, Measurements, Palette, Product, Sensitivity, SkinZone, Unit } from '@toile/core';
+import type { ChairEvent, Chart, Features, Lab, Landmarks, Look, Measurements, Palette, Product, Sensitivity, SkinZone, Taps, Unit } from '@toile/core';
 import type { ExtraReading, LedgerEntry, Role, StudioSettings } from '@toile/contract';
 
 /** A jsonb column: read as a value, written as JSON text. */
@@ -26,6 +26,8 @@ export type Database = {
     notes: string;
     features: Json<Features>;
     measurements: Json<Measurements>;
+    taps: ColumnType<Taps, string | undefined, string>;
+    likeness: ColumnType<Landmarks | null, string | null | undefined, string | null>;
     created_at: Created;
     updated_at: Instant;
   };

@@ -1,5 +1,6 @@
 import { newLookSchema, type LookAnswer, type LookSummary, type NewLook } from '@toile/contract';
 import { readLook } from '@toile/core';
+import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 
@@ -19,13 +20,7 @@ export function registerLooks(services: Services): void {
     return { body: looks.sort((a, b) => a.name.localeCompare(b.name)) };
   });
 
-  read(services, 'look', async ({ tx, params }) => {
-    const row = found(
-      await tx.selectFrom('look_versions').selectAll().where('look_id', '=', params.id!).orderBy('version', 'desc').limit(1).executeTakeFirst(),
-    );
-    const answer: LookAnswer = { look: row.document };
-    return { body: answer };
-  });
+  read(services, 'look', async ({ tx, params, query }) => ({ body: await lookAnswer(tx, params.id!, query.version) }));
 
   write<NewLook>(services, 'createLook', newLookSchema, async ({ tx, caller, body, now }) => {
     const { look: sent } = body;
@@ -44,7 +39,16 @@ export function registerLooks(services: Services): void {
       .insertInto('look_versions')
       .values({ studio_id: caller.studioId, look_id: look.id, version: look.version, name: look.name, document: JSON.stringify(look) })
       .execute();
-    const answer: LookAnswer = { look };
-    return { status: 201, body: answer, subject: look.id };
+    return { status: 201, body: await lookAnswer(tx, look.id), subject: look.id };
   });
+}
+
+/** A look in its newest or a given version, with all its versions. */
+async function lookAnswer(tx: Tx, id: string, version?: string): Promise<LookAnswer> {
+  const rows = await tx.selectFrom('look_versions').select(['version', 'document']).where('look_id', '=', id).orderBy('version', 'desc').execute();
+  const row = found(version === undefined ? rows[0] : rows.find((r) => String(r.version) === version));
+  return {
+    look: row.document,
+    versions: rows.map(({ document: look }) => ({ version: look.version, author: look.author, at: look.at, reason: look.reason })),
+  };
 }

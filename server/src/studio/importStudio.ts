@@ -46,6 +46,8 @@ async function insertAll(tx: Tx, bundle: StudioBundle, hashes: ReadonlyMap<strin
         notes: c.notes,
         features: json(c.features),
         measurements: json(c.measurements),
+        taps: json(c.taps ?? {}),
+        likeness: c.likeness ? json(c.likeness) : null,
         updated_at: new Date(),
       })
       .execute();

@@ -23,6 +23,7 @@ export {
   sideDifferences,
   sourcesOf,
   TAP_WORDS,
+  TapsSchema,
   TAPPED_LANDMARKS,
   tapsInMm,
   type PictureTaps,
@@ -31,6 +32,8 @@ export {
   type Taps,
   type Trace,
 } from './trace';
+export { canonicalOutline, drawnPlacement, isWipedAway, nudged, sideOfStroke, SNAP_MM, snapToGuide, wipe, type StrokePoint } from './freehand';
+export { tapeLine } from './tapeLine';
 export { EFFECTS, effectOf, effectsFor, type Effect } from './effects';
 export { faceWarp, type FaceWarp } from './faceWarp';
 export { FACE_SHAPES, faceShape, type FaceShape, type FaceShapeName } from './faceShape';

@@ -1,3 +1,5 @@
+import { Type } from '@sinclair/typebox';
+import { closed, PointSchema } from '../schema';
 import { conditionLandmarks, observationsOf, attachEars, type Observation } from './inferLandmarks';
 import { LANDMARKS, splitName, TEMPLATE, type LandmarkName, type Landmarks } from './landmarks';
 import { faceWarp } from './faceWarp';
@@ -65,6 +67,8 @@ export const TAP_WORDS: Readonly<Record<TappedLandmark, string>> = {
 
 /** Taps in face mm: origin between the pupils, x to the client's left. */
 export type Taps = { readonly [name in TappedLandmark]?: Point };
+/** Taps as documents hold them. */
+export const TapsSchema = Type.Unsafe<Taps>(Type.Partial(Type.Object(Object.fromEntries(TAPPED_LANDMARKS.map((name) => [name, PointSchema]))), closed));
 /** Taps as they fall on a picture, in its pixels. */
 export type PictureTaps = Taps;
 

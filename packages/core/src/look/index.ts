@@ -41,3 +41,4 @@ export { nextVersion } from './nextVersion';
 export { takenFromUnits, usedInStep } from './amountsUsed';
 export { substituteInChart } from './substituteInChart';
 export { lookFromChart, PARTS, type LookChoices, type PartOfLook } from './lookFromChart';
+export { duplicatedStep, mergedStep, movedStep, newStep, splitStep, withoutStep, withStep } from './editSteps';

@@ -1,0 +1,33 @@
+import { useState } from 'react';
+import { effectsFor, LAYER_KINDS, newStep, withStep, type Chart, type LayerKind } from '@toile/core';
+import { newId } from '@toile/contract';
+import { Button, Choice, Column } from '../../ui';
+import { LAYER_LOOKS } from '../face/layerKinds';
+
+/** Adds a layer of a kind where its phase comes in the chart's order, placed as that kind usually is. */
+export function AddLayer({ chart, onAdd }: { readonly chart: Chart; readonly onAdd: (chart: Chart, stepId: string) => void }) {
+  const [open, setOpen] = useState(false);
+  const add = (kind: LayerKind): void => {
+    const id = newId();
+    const placements =
+      effectsFor(kind).find((e) => e.name === 'natural')?.placements ??
+      effectsFor(kind)[0]?.placements ??
+      (kind === 'base' ? [{ guide: 'zone.wholeFace' as const, side: 'both' as const }] : []);
+    setOpen(false);
+    onAdd(withStep(chart, newStep(kind, id, placements)), id);
+  };
+  return (
+    <Column gap="$2">
+      <Button onPress={() => setOpen((o) => !o)}>{open ? 'No new layer' : 'Add a layer'}</Button>
+      {open ? (
+        <Choice
+          label="Which kind"
+          options={LAYER_KINDS}
+          words={Object.fromEntries(LAYER_KINDS.map((kind) => [kind, LAYER_LOOKS[kind].name]))}
+          chosen={[]}
+          onChange={([kind]) => kind && add(kind)}
+        />
+      ) : null}
+    </Column>
+  );
+}

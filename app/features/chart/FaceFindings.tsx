@@ -1,0 +1,40 @@
+import { acceptFinding, type Chart, type ReviewFinding } from '@toile/core';
+import { Body, Column, Label, Subheading } from '../../ui';
+import { FindingRow } from '../review/FindingRow';
+
+type FaceFindingsProps = {
+  readonly chart: Chart;
+  readonly findings: readonly ReviewFinding[];
+  readonly editable: boolean;
+  readonly onChange: (chart: Chart) => void;
+  readonly onSelect: (stepId: string) => void;
+};
+
+/** What is to be looked at on the face itself, live while it is placed; accepted ones keep their reason. */
+export function FaceFindings({ chart, findings, editable, onChange, onSelect }: FaceFindingsProps) {
+  const open = findings.filter((f) => f.accepted === null);
+  const accepted = findings.filter((f) => f.accepted !== null);
+  return (
+    <Column gap="$2" role="status" aria-live="polite">
+      {open.length === 0 ? (
+        <Body color="$moss">✓ Every placement keeps its limits.</Body>
+      ) : (
+        <Subheading>{`${open.length} ${open.length === 1 ? 'thing' : 'things'} to look at`}</Subheading>
+      )}
+      {open.map((finding, i) => (
+        <FindingRow
+          key={`${finding.rule} ${finding.stepIds.join()} ${i}`}
+          number={i + 1}
+          line={{ ...finding, fix: finding.fix?.label ?? null }}
+          editable={editable}
+          onFix={() => onChange(finding.fix?.apply(chart) ?? chart)}
+          onAccept={(why) => onChange(acceptFinding(chart, finding, why))}
+          onSelect={() => onSelect(finding.stepIds.at(-1) ?? '')}
+        />
+      ))}
+      {accepted.map((finding, i) => (
+        <Label key={i}>{`Stays as it is: ${finding.message} “${finding.accepted}”`}</Label>
+      ))}
+    </Column>
+  );
+}

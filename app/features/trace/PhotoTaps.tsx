@@ -1,0 +1,247 @@
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { otherSide, questionTaps, TAP_WORDS, TAPPED_LANDMARKS, tapsInMm, type PictureTaps, type Point, type TappedLandmark, type Taps } from '@toile/core';
+import { Body, Button, Choice, Column, Field, FileButton, Label, Line, Subheading, Switch, useColours } from '../../ui';
+import { usePhoto } from './usePhoto';
+
+/** Lengths that set the scale: two tapped places and what is between them. */
+const SCALES = {
+  pupils: { from: 'pupil_right', to: 'pupil_left', words: 'between the pupils', usual: '63' },
+  face: { from: 'hairline_c', to: 'gnathion', words: 'hairline to chin', usual: '180' },
+  cheekbones: { from: 'zygion_right', to: 'zygion_left', words: 'across the cheekbones', usual: '132' },
+} as const satisfies Record<string, { from: TappedLandmark; to: TappedLandmark; words: string; usual: string }>;
+type ScaleName = keyof typeof SCALES;
+
+const LOUPE_PX = 112;
+const LOUPE_ZOOM = 3;
+
+type PhotoTapsProps = { readonly clientId: string; readonly onTraced: (taps: Taps) => void };
+
+/** A face traced by taps on a photo: one place after another, each to be moved or skipped, a loupe over the finger, one length for the scale. */
+export function PhotoTaps({ clientId, onTraced }: PhotoTapsProps) {
+  const photo = usePhoto(clientId);
+  const [consent, setConsent] = useState(false);
+  return (
+    <Column gap="$3">
+      <Subheading>Taps on a photo</Subheading>
+      <Body>From the front, hair back, the camera level with the eyes. The photo stays in this page: it is never sent, and is dropped when you leave.</Body>
+      <Line>
+        <FileButton label="Choose a photo" accept="image/*" onFile={photo.open}>
+          {photo.href ? 'Another photo' : 'Choose a photo'}
+        </FileButton>
+        {photo.href ? <Button onPress={() => void photo.drop()}>{photo.kept ? 'Forget the kept photo' : 'Drop the photo'}</Button> : null}
+      </Line>
+      {photo.href ? <Tapping key={photo.href} href={photo.href} onTraced={onTraced} /> : null}
+      {photo.href && !photo.kept ? (
+        <Column gap="$1">
+          <Switch label="The client agrees that the photo is kept on this device" on={consent} onToggle={() => setConsent((c) => !c)} />
+          {consent ? <Button onPress={() => void photo.keep()}>Keep it on this device</Button> : null}
+        </Column>
+      ) : null}
+      {photo.kept ? <Label>Kept on this device only, as the client agreed.</Label> : null}
+    </Column>
+  );
+}
+
+function Tapping({ href, onTraced }: { readonly href: string; readonly onTraced: (taps: Taps) => void }) {
+  const c = useColours();
+  const [taps, setTaps] = useState<PictureTaps>({});
+  const [skipped, setSkipped] = useState<readonly TappedLandmark[]>([]);
+  const [chosen, setChosen] = useState<TappedLandmark | null>(null);
+  const [mirrored, setMirrored] = useState(false);
+  const [scale, setScale] = useState<ScaleName>('pupils');
+  const [length, setLength] = useState('');
+  const [failure, setFailure] = useState<string | null>(null);
+  const [loupe, setLoupe] = useState<Point | null>(null);
+  const picture = useRef<HTMLImageElement>(null);
+
+  const next = chosen ?? TAPPED_LANDMARKS.find((name) => !(name in taps) && !skipped.includes(name)) ?? null;
+  const tapped = Object.keys(taps).length;
+  const place = (name: TappedLandmark, at: Point): void => setTaps((all) => ({ ...all, [name]: at }));
+
+  /** Where a finger is, in pixels of the picture itself; null before it has loaded. */
+  const inPicture = (event: PointerEvent): Point | null => {
+    const image = picture.current;
+    if (!image || image.naturalWidth === 0) return null;
+    const box = image.getBoundingClientRect();
+    return [((event.clientX - box.left) / box.width) * image.naturalWidth, ((event.clientY - box.top) / box.height) * image.naturalHeight];
+  };
+  const shown = ([x, y]: Point): Point => {
+    const image = picture.current;
+    return image && image.naturalWidth > 0 ? [(x / image.naturalWidth) * 100, (y / image.naturalHeight) * 100] : [0, 0];
+  };
+  const down = (event: PointerEvent<HTMLDivElement>): void => {
+    event.currentTarget.setPointerCapture(event.pointerId);
+    setLoupe(inPicture(event));
+  };
+  const up = (event: PointerEvent<HTMLDivElement>): void => {
+    const at = inPicture(event);
+    setLoupe(null);
+    if (!at || !next) return;
+    place(next, at);
+    setChosen(null);
+  };
+  const nudge = (event: KeyboardEvent, name: TappedLandmark): void => {
+    const by = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+    const at = taps[name];
+    if (!by || !at) return;
+    event.preventDefault();
+    place(name, [at[0] + by[0]!, at[1] + by[1]!]);
+  };
+
+  const finish = (): void => {
+    const value = Number((length || SCALES[scale].usual).replace(',', '.'));
+    if (length.trim() === '') return setFailure(`Measure ${SCALES[scale].words} with the tape and write it down: it sets the scale.`);
+    const { from, to } = SCALES[scale];
+    const named = mirrored ? Object.fromEntries(Object.entries(taps).map(([name, [x, y]]) => [otherSide(name as TappedLandmark), [-x, y] as const])) : taps;
+    try {
+      const mm = tapsInMm(named, { from, to, mm: value });
+      const swapped = questionTaps(mm);
+      const grave = swapped.filter((q) => /swapped|below/.test(q.message));
+      if (grave.length > 0) {
+        setChosen(grave[0]!.name);
+        return setFailure(`${capital(TAP_WORDS[grave[0]!.name])}: ${grave[0]!.message}`);
+      }
+      setFailure(swapped.length > 0 ? `${capital(TAP_WORDS[swapped[0]!.name])}: ${swapped[0]!.message}` : null);
+      onTraced(mm);
+    } catch (error) {
+      setFailure(error instanceof Error ? error.message : String(error));
+    }
+  };
+
+  return (
+    <Column gap="$2">
+      <Body aria-live="polite" fontWeight="700">
+        {next ? `Tap ${TAP_WORDS[next]}` : 'All places tapped or skipped'}
+      </Body>
+      <Label>{`${tapped} of ${TAPPED_LANDMARKS.length} tapped${skipped.length > 0 ? `, ${skipped.length} skipped: inferred` : ''}`}</Label>
+      <div
+        role="application"
+        aria-label="The photo: tap the place that is asked for"
+        onPointerDown={down}
+        onPointerMove={(event) => loupe && setLoupe(inPicture(event))}
+        onPointerUp={up}
+        onPointerCancel={() => setLoupe(null)}
+        style={{ position: 'relative', width: '100%', touchAction: 'none', userSelect: 'none', cursor: 'crosshair' }}
+      >
+        <img
+          ref={picture}
+          src={href}
+          alt="Chosen for tracing"
+          draggable={false}
+          style={{ display: 'block', width: '100%' }}
+          onLoad={() => setTaps((t) => ({ ...t }))}
+        />
+        {(Object.entries(taps) as [TappedLandmark, Point][]).map(([name, at]) => {
+          const [x, y] = shown(at);
+          const on = name === chosen;
+          return (
+            <button
+              key={name}
+              type="button"
+              aria-label={`${TAP_WORDS[name]}: move it with the arrow keys, or choose it and tap again`}
+              onPointerDown={(event) => event.stopPropagation()}
+              onPointerUp={(event) => event.stopPropagation()}
+              onClick={() => setChosen(on ? null : name)}
+              onKeyDown={(event) => nudge(event, name)}
+              style={{
+                position: 'absolute',
+                left: `${x}%`,
+                top: `${y}%`,
+                width: 24,
+                height: 24,
+                margin: '-12px 0 0 -12px',
+                padding: 0,
+                border: 'none',
+                background: 'transparent',
+              }}
+            >
+              <span
+                style={{
+                  display: 'block',
+                  width: on ? 12 : 8,
+                  height: on ? 12 : 8,
+                  margin: 'auto',
+                  borderRadius: 8,
+                  background: on ? c.weld : c.woad,
+                  border: `2px solid ${c.surface}`,
+                }}
+              />
+            </button>
+          );
+        })}
+        {loupe ? <Loupe href={href} at={loupe} picture={picture.current} /> : null}
+      </div>
+      <Line>
+        <Button disabled={!next} onPress={() => next && (setSkipped((s) => [...s, next]), setChosen(null))}>
+          Skip this place
+        </Button>
+        <Button
+          disabled={tapped + skipped.length === 0}
+          onPress={() => {
+            const last = [...TAPPED_LANDMARKS].reverse().find((name) => name in taps || skipped.includes(name));
+            setSkipped((s) => s.filter((name) => name !== last));
+            setTaps(({ ...all }) => (last ? Object.fromEntries(Object.entries(all).filter(([name]) => name !== last)) : all));
+            setChosen(null);
+          }}
+        >
+          Take the last back
+        </Button>
+      </Line>
+      <Switch label="The photo is mirrored, as selfies are" on={mirrored} onToggle={() => setMirrored((m) => !m)} />
+      <Choice
+        label="One length you know sets the scale"
+        options={Object.keys(SCALES) as ScaleName[]}
+        words={{ pupils: SCALES.pupils.words, face: SCALES.face.words, cheekbones: SCALES.cheekbones.words }}
+        chosen={[scale]}
+        onChange={([s]) => s && setScale(s)}
+      />
+      <Field
+        label={`Length ${SCALES[scale].words}`}
+        unit="mm"
+        keyboard="decimal"
+        value={length}
+        onChange={setLength}
+        placeholder={`about ${SCALES[scale].usual}`}
+        error={failure ?? undefined}
+      />
+      <Button kind="main" disabled={tapped < 6} onPress={finish}>
+        {tapped < 6 ? 'Tap six places or more' : 'Draw her face from the taps'}
+      </Button>
+    </Column>
+  );
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** The picture round the finger, larger, above it, so that the finger does not hide the place. */
+function Loupe({ href, at, picture }: { readonly href: string; readonly at: Point; readonly picture: HTMLImageElement | null }) {
+  const c = useColours();
+  if (!picture) return null;
+  const scale = picture.clientWidth / picture.naturalWidth;
+  const [x, y] = [at[0] * scale, at[1] * scale];
+  const above = y > LOUPE_PX + 40;
+  return (
+    <div
+      aria-hidden
+      style={{
+        position: 'absolute',
+        left: Math.max(0, Math.min(picture.clientWidth - LOUPE_PX, x - LOUPE_PX / 2)),
+        top: above ? y - LOUPE_PX - 36 : y + 36,
+        width: LOUPE_PX,
+        height: LOUPE_PX,
+        borderRadius: LOUPE_PX,
+        border: `2px solid ${c.ink}`,
+        overflow: 'hidden',
+        backgroundColor: c.judged,
+        backgroundImage: `url("${href}")`,
+        backgroundRepeat: 'no-repeat',
+        backgroundSize: `${picture.clientWidth * LOUPE_ZOOM}px auto`,
+        backgroundPosition: `${LOUPE_PX / 2 - x * LOUPE_ZOOM}px ${LOUPE_PX / 2 - y * LOUPE_ZOOM}px`,
+        pointerEvents: 'none',
+      }}
+    >
+      <span style={{ position: 'absolute', left: LOUPE_PX / 2 - 10, top: LOUPE_PX / 2 - 1, width: 20, height: 1, background: c.madder }} />
+      <span style={{ position: 'absolute', left: LOUPE_PX / 2 - 1, top: LOUPE_PX / 2 - 10, width: 1, height: 20, background: c.madder }} />
+    </div>
+  );
+}

@@ -1,0 +1,125 @@
+import type { LayerKind, Placement } from '../face';
+import type { Chart, Phase, Step } from './document';
+import { phaseOrder } from './fitLook';
+
+type Plan = Pick<Step, 'phase' | 'title' | 'wants' | 'shade' | 'doseMgPerCm2' | 'tool' | 'technique' | 'handsOnMinutes' | 'waitMinutes'>;
+
+/** What a new layer of a kind starts as: the usual phase, product, dose, tool and minutes. */
+const PLANS: Readonly<Record<LayerKind, Plan>> = {
+  correct: plan('correct', 'Correct', ['corrector'], 0.2, 'small brush', 'press', 2, 0, 0),
+  base: plan('base', 'Base', ['base'], 0.6, 'damp sponge', 'press', 6, 1, 0),
+  conceal: plan('conceal', 'Conceal', ['concealer'], 0.3, 'small brush', 'dot and melt', 3, 0, -0.5),
+  contour: plan('sculpt', 'Contour', ['contour'], 0.4, 'angled brush', 'press', 3, 0, 2.5),
+  bronze: plan('sculpt', 'Bronze', ['bronzer'], 0.3, 'loose brush', 'sweep', 2, 0, 1.5),
+  blush: plan('sculpt', 'Blush', ['blush'], 0.3, 'loose brush', 'press', 2, 0, null),
+  highlight: plan('sculpt', 'Light', ['highlight'], 0.2, 'finger', 'press', 2, 0, -2),
+  powder: plan('set', 'Powder', ['powder'], 0.3, 'puff', 'press', 2, 0, 0),
+  brow: plan('brows', 'Brows', ['brow'], 0.5, 'angled brush', 'flick', 4, 0, null),
+  eye: plan('eyes', 'Eyes', ['shadow'], 0.5, 'small brush', 'press', 4, 0, null),
+  liner: plan('eyes', 'Liner', ['liner'], 0.6, 'angled brush', 'line', 4, 1, null),
+  lash: plan('lashes', 'Lashes', ['mascara'], 0.5, 'spoolie', 'sweep', 3, 1, null),
+  'lip line': plan('lips', 'Lip line', ['lip liner'], 0.6, 'none', 'line', 2, 0, null),
+  lip: plan('lips', 'Lip', ['lip colour'], 1, 'small brush', 'press', 3, 0, null),
+  adornment: plan('finish', 'Adornment', [], 0, 'finger', 'press', 4, 0, null),
+};
+
+function plan(
+  phase: Phase,
+  title: string,
+  kinds: Step['wants']['kinds'],
+  doseMgPerCm2: number,
+  tool: Step['tool'],
+  technique: Step['technique'],
+  handsOnMinutes: number,
+  waitMinutes: number,
+  depthSteps: number | null,
+): Plan {
+  return {
+    phase,
+    title,
+    wants: { kinds },
+    shade: depthSteps === null ? null : { relative: { to: 'skin', depthSteps } },
+    doseMgPerCm2,
+    tool,
+    technique,
+    handsOnMinutes,
+    waitMinutes,
+  };
+}
+
+/** A new layer of a kind, without a product yet. */
+export function newStep(kind: LayerKind, id: string, placements: readonly Placement[] = []): Step {
+  return { ...PLANS[kind], id, role: kind, placements: [...placements], passes: 1, note: '', use: [] };
+}
+
+/** The chart with a step put where its phase comes in the chart's school: after the last step of its phase or of an earlier one. */
+export function withStep(chart: Chart, step: Step): Chart {
+  const order = phaseOrder(chart.schools);
+  const rank = (s: Step): number => order.indexOf(s.phase);
+  let at = chart.steps.length;
+  while (at > 0 && rank(chart.steps[at - 1]!) > rank(step)) at--;
+  return { ...chart, steps: [...chart.steps.slice(0, at), step, ...chart.steps.slice(at)] };
+}
+
+/** The chart without a step; the last one stays, since a chart has at least one. */
+export function withoutStep(chart: Chart, stepId: string): Chart {
+  return chart.steps.length === 1 ? chart : { ...chart, steps: chart.steps.filter((s) => s.id !== stepId) };
+}
+
+/** The chart with a step moved to another place in its order. */
+export function movedStep(chart: Chart, stepId: string, to: number): Chart {
+  const step = chart.steps.find((s) => s.id === stepId);
+  if (!step) return chart;
+  const rest = chart.steps.filter((s) => s.id !== stepId);
+  const at = Math.max(0, Math.min(rest.length, to));
+  return { ...chart, steps: [...rest.slice(0, at), step, ...rest.slice(at)] };
+}
+
+/** The chart with a copy of a step right after it, under a new id and not yet done. */
+export function duplicatedStep(chart: Chart, stepId: string, id: string): Chart {
+  return {
+    ...chart,
+    steps: chart.steps.flatMap((step) => {
+      if (step.id !== stepId) return [step];
+      const { done: _done, ...copy } = step;
+      return [step, { ...copy, id, title: `${step.title} again` }];
+    }),
+  };
+}
+
+/** One step as two, each with half the dose and half the minutes; the second keeps the wait. */
+export function splitStep(chart: Chart, stepId: string, id: string): Chart {
+  return {
+    ...chart,
+    steps: chart.steps.flatMap((step) => {
+      if (step.id !== stepId) return [step];
+      const half = { doseMgPerCm2: step.doseMgPerCm2 / 2, handsOnMinutes: step.handsOnMinutes / 2, use: step.use.map((u) => ({ ...u, parts: u.parts / 2 })) };
+      const { done: _done, ...plain } = step;
+      return [
+        { ...plain, ...half, waitMinutes: 0 },
+        { ...plain, ...half, id, title: `${step.title}, second layer` },
+      ];
+    }),
+  };
+}
+
+/** A step stirred into the one before it: products together, places of both, doses and minutes added. Unchanged for the first step. */
+export function mergedStep(chart: Chart, stepId: string): Chart {
+  const at = chart.steps.findIndex((s) => s.id === stepId);
+  if (at < 1) return chart;
+  const [into, step] = [chart.steps[at - 1]!, chart.steps[at]!];
+  const { done: _done, ...plain } = into;
+  const known = new Set(into.placements.map((p) => JSON.stringify(p)));
+  const merged: Step = {
+    ...plain,
+    title: `${into.title} with ${step.title.toLowerCase()}`,
+    use: [...into.use, ...step.use].slice(0, 6),
+    wants: { ...into.wants, kinds: [...new Set([...into.wants.kinds, ...step.wants.kinds])], mix: true },
+    placements: [...into.placements, ...step.placements.filter((p) => !known.has(JSON.stringify(p)))].slice(0, 40),
+    doseMgPerCm2: Math.min(50, into.doseMgPerCm2 + step.doseMgPerCm2),
+    handsOnMinutes: into.handsOnMinutes + step.handsOnMinutes,
+    waitMinutes: Math.max(into.waitMinutes, step.waitMinutes),
+    note: [into.note, step.note].filter(Boolean).join(' '),
+  };
+  return { ...chart, steps: [...chart.steps.slice(0, at - 1), merged, ...chart.steps.slice(at + 1)] };
+}
