@@ -35,9 +35,9 @@ function useRead<T>(
 export const useSession = (): Remote<SessionAnswer> => useRead('session');
 export const useToday = (): Remote<TodayAnswer> => useRead('today');
 export const useClients = (query: string): Remote<ClientSummary[]> => useRead('listClients', {}, { query }, true);
-export const useClient = (id: string): Remote<ClientAnswer> => useRead('client', { id });
+export const useClient = (id: string): Remote<ClientAnswer> => useRead('client', id === '' ? null : { id });
 export const useLooks = (): Remote<LookSummary[]> => useRead('listLooks');
-export const useLook = (id: string | null): Remote<LookAnswer> => useRead('look', id === null ? null : { id });
+export const useLook = (id: string | null, version?: string): Remote<LookAnswer> => useRead('look', id === null ? null : { id }, { version });
 export const useKit = (): Remote<KitAnswer> => useRead('kit');
 export const usePalettes = (): Remote<PaletteAnswer[]> => useRead('listPalettes');
 export const useStudioSettings = (): Remote<StudioSettingsAnswer> => useRead('studioSettings');

@@ -11,15 +11,16 @@ import {
   type Look,
   type LookStep,
   type Product,
+  LAYER_KINDS,
+  LAYER_LOOKS,
 } from '@toile/core';
 import { progressOf, clockOf } from './chair/chairView';
 import { zoomFor } from './chart/zoom';
 import { amountInWords, minutesOf, stepsShown, withNote, withPlacement, withPlacements, withUse } from './chart/chartView';
 import { layerOfStep, layersOf } from './chart/layers';
-import { spreadOut } from './chart/Handles';
 import { zoomed } from './chart/DrawSurface';
 import { insetsFor } from './chart/Insets';
-import { dragged } from './chart/Handles';
+import { dragged, spreadOut } from './chart/Handles';
 import { featuresInWords } from './clients/featuresInWords';
 import { placeOf } from './frame/places';
 import { kitRows } from './kit/kitView';
@@ -29,7 +30,6 @@ import { drawable, measurementsFrom, typedFrom } from './trace/traceView';
 import { dayInWords, howFar } from './words/dates';
 import { skinInWords, stepsInWords } from './words/colours';
 import { byDay } from './words/visits';
-import { LAYER_KIND_NAMES, LAYER_LOOKS } from './face/layerKinds';
 import { fittingJobs } from '../workers/fittingJobs';
 
 const id = (n: number): string => `0190a000-0000-7000-8000-${String(n).padStart(12, '0')}`;
@@ -206,7 +206,7 @@ describe('chart', () => {
   });
 
   test('every layer kind has a notch and a pattern of its own', () => {
-    const looks = LAYER_KIND_NAMES.map((k) => LAYER_LOOKS[k]);
+    const looks = LAYER_KINDS.map((k) => LAYER_LOOKS[k]);
     expect(new Set(looks.map((l) => l.notch)).size).toBe(looks.length);
     const patterns = looks.filter((l) => l.pattern.form !== 'plain').map((l) => JSON.stringify(l.pattern));
     expect(new Set(patterns).size).toBe(patterns.length);

@@ -18,11 +18,11 @@ export function Stepper({ label, value, unit, minimum, maximum, step, onChange }
   return (
     <Column gap="$1" role="group" aria-label={label}>
       <Label>{label}</Label>
-      <Line gap="$2" flexWrap="nowrap">
+      <Line gap="$1" flexWrap="nowrap">
         <Button label={`${label}: less`} onPress={() => move(-step)} disabled={value <= minimum}>
           −
         </Button>
-        <Figure minWidth={72} textAlign="center" aria-live="polite">{`${value} ${unit}`}</Figure>
+        <Figure minWidth={60} textAlign="center" aria-live="polite">{`${value} ${unit}`}</Figure>
         <Button label={`${label}: more`} onPress={() => move(step)} disabled={value >= maximum}>
           +
         </Button>

@@ -1,8 +1,7 @@
 import { useState } from 'react';
-import { effectsFor, LAYER_KINDS, newStep, withStep, type Chart, type LayerKind } from '@toile/core';
+import { effectsFor, LAYER_KINDS, newStep, withStep, type Chart, type LayerKind, LAYER_LOOKS } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Button, Choice, Column } from '../../ui';
-import { LAYER_LOOKS } from '../face/layerKinds';
 
 /** Adds a layer of a kind where its phase comes in the chart's order, placed as that kind usually is. */
 export function AddLayer({ chart, onAdd }: { readonly chart: Chart; readonly onAdd: (chart: Chart, stepId: string) => void }) {

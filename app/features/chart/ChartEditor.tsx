@@ -1,9 +1,8 @@
-import { useDeferredValue, useEffect, useMemo, useState, type ReactNode } from 'react';
-import { reviewPlaces, type Chart, type Kit } from '@toile/core';
+import { useCallback, useDeferredValue, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { reviewPlaces, type Chart, type Kit, LAYER_KINDS, LAYER_LOOKS } from '@toile/core';
 import { useStudioSettings } from '../../data/hooks';
 import { Button, Choice, Column, Judged, Label, Line, Subheading, useWide, View } from '../../ui';
 import { Notch } from '../face/Notch';
-import { LAYER_KIND_NAMES, LAYER_LOOKS } from '../face/layerKinds';
 import { ReviewPanel } from '../review/ReviewPanel';
 import { TimeStrip } from '../review/TimeStrip';
 import { AddLayer } from './AddLayer';
@@ -33,11 +32,15 @@ export function ChartEditor({ chart, kit, editable, onChange: onEdit, above }: C
   const draw = useDrawing();
   const [placement, setPlacement] = useState(0);
   const [selected, setOpenStep] = useState<string | null>(null);
-  const setSelected = (id: string | null): void => {
-    setOpenStep(id);
-    setPlacement(0);
-    draw.stop();
-  };
+  const { stop } = draw;
+  const setSelected = useCallback(
+    (id: string | null): void => {
+      setOpenStep(id);
+      setPlacement(0);
+      stop();
+    },
+    [stop],
+  );
   const [variant, setVariant] = useState<string | null>(null);
   const [bare, setBare] = useState(false);
   const steps = useMemo(() => stepsShown(chart, variant), [chart, variant]);
@@ -60,7 +63,7 @@ export function ChartEditor({ chart, kit, editable, onChange: onEdit, above }: C
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [steps, selected]);
+  }, [steps, selected, setSelected]);
 
   const drawer = step ? (
     <StepDrawer
@@ -72,6 +75,7 @@ export function ChartEditor({ chart, kit, editable, onChange: onEdit, above }: C
       onPlacement={setPlacement}
       onChange={onChange}
       onDraw={draw.start}
+      onSelect={setSelected}
     />
   ) : null;
   const face = (
@@ -91,11 +95,13 @@ export function ChartEditor({ chart, kit, editable, onChange: onEdit, above }: C
       />
     </Judged>
   );
+  const tools = (
+    <DrawTools state={draw} view={draw.drawing?.view ?? frameOf(chart, step, true)} canUndo={canUndo} canRedo={canRedo} onUndo={undo} onRedo={redo} />
+  );
   const under = (
     <>
-      {step ? <DrawTools state={draw} view={draw.drawing?.view ?? frameOf(chart, step, true)} /> : null}
-      <Line justifyContent="space-between">
-        <KindStrip steps={steps} />
+      <KindStrip steps={steps} />
+      <Line>
         <Button label={bare ? 'Show the layers' : 'Show the face before'} onPress={() => setBare((b) => !b)}>
           {bare ? 'After' : 'Before'}
         </Button>
@@ -140,7 +146,10 @@ export function ChartEditor({ chart, kit, editable, onChange: onEdit, above }: C
     // The face stays at the top while a step is open: what is changed below is seen at once.
     return (
       <Column gap="$3">
-        <View style={step ? { position: 'sticky', top: -16, zIndex: 10 } : undefined}>{face}</View>
+        <View style={step ? { position: 'sticky', top: -16, zIndex: 10 } : undefined}>
+          {face}
+          {tools}
+        </View>
         {under}
         {side}
       </Column>
@@ -150,6 +159,7 @@ export function ChartEditor({ chart, kit, editable, onChange: onEdit, above }: C
     <View flexDirection="row" gap="$4" alignItems="flex-start">
       <Column flex={1} gap="$2" style={{ position: 'sticky', top: -16 }}>
         {face}
+        {tools}
         {under}
       </Column>
       <Column width={400} gap="$3">
@@ -161,7 +171,7 @@ export function ChartEditor({ chart, kit, editable, onChange: onEdit, above }: C
 
 /** Which kinds of layer the chart has: notch, word and count; the legend of the drawing. */
 function KindStrip({ steps }: { readonly steps: Chart['steps'] }) {
-  const kinds = LAYER_KIND_NAMES.filter((kind) => steps.some((s) => s.role === kind));
+  const kinds = LAYER_KINDS.filter((kind) => steps.some((s) => s.role === kind));
   return (
     <Line flex={1} gap="$3">
       {kinds.map((kind) => (

@@ -7,6 +7,7 @@ import { useChart, useKit, useRefresh, useSession } from '../../data/hooks';
 import { Body, Button, Column, Field, Label, Line, Ready, Screen, Subheading } from '../../ui';
 import { dayInWords } from '../words/dates';
 import { dropChartDraft, newChartDraft, readChartDraft, writeChartDraft, type ChartDraft } from './chartDraft';
+import { PrintDialog } from '../print/PrintDialog';
 import { ChartEditor } from './ChartEditor';
 
 /** A chart as saved, changed here into its next version. */
@@ -132,6 +133,7 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
 function Versions({ id, versions, shown }: { readonly id: string; readonly versions: ChartAnswer['versions']; readonly shown: number }) {
   const router = useRouter();
   const [open, setOpen] = useState(false);
+  const [printing, setPrinting] = useState(false);
   const download = (): void => {
     window.location.assign(pathTo('exportChart', { id }, { version: String(shown) }));
   };
@@ -140,8 +142,12 @@ function Versions({ id, versions, shown }: { readonly id: string; readonly versi
       <Line>
         <Button onPress={() => setOpen((o) => !o)}>{`${versions.length} ${versions.length === 1 ? 'version' : 'versions'}`}</Button>
         <Button onPress={() => router.navigate(`/charts/${id}/light`)}>Under light</Button>
+        <Button onPress={() => setPrinting(true)}>Print</Button>
+        <Button onPress={() => router.navigate(`/charts/${id}/compare`)}>Compare</Button>
+        <Button onPress={() => router.navigate(`/charts/${id}/look`)}>Make a look of it</Button>
         <Button onPress={download}>Export as a file</Button>
       </Line>
+      {printing ? <PrintDialog chartId={id} version={shown} onClose={() => setPrinting(false)} /> : null}
       {open ? (
         <Column gap="$1">
           <Subheading fontSize="$2">Versions</Subheading>

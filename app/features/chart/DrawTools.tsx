@@ -1,40 +1,88 @@
+import type { ReactNode } from 'react';
+import { Pressable } from 'react-native';
 import type { Point } from '@toile/core';
-import { Button, Choice, Column, Line, Switch } from '../../ui';
+import { Body, Column, Line, useColours } from '../../ui';
 import { zoomed, type Box } from './DrawSurface';
 import { BREADTHS, type Breadth, type DrawingState } from './useDrawing';
 
-/** What is chosen while drawing: pen or eraser, breadth, one side or both, following the guide, zoom. */
-export function DrawTools({ state, view }: { readonly state: DrawingState; readonly view: Box }) {
+type DrawToolsProps = {
+  readonly state: DrawingState;
+  readonly view: Box;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+  readonly onUndo: () => void;
+  readonly onRedo: () => void;
+};
+
+const NAMES = Object.keys(BREADTHS) as Breadth[];
+
+/** What is chosen while drawing, in two rows under the face: brush or eraser, breadth, both sides, following the guide, zoom, undo. */
+export function DrawTools({ state, view, canUndo, canRedo, onUndo, onRedo }: DrawToolsProps) {
   const { drawing, set, stop } = state;
   if (!drawing) return null;
   const zoom = (factor: number): void => {
     const middle: Point = [view[0] + view[2] / 2, view[1] + view[3] / 2];
     set({ view: zoomed(view, middle, factor) });
   };
+  const next = NAMES[(NAMES.indexOf(drawing.breadth) + 1) % NAMES.length]!;
   return (
-    <Column gap="$2" role="group" aria-label="Drawing by hand">
-      <Line flexWrap="nowrap">
-        <Button kind="main" grow onPress={stop}>
-          Done drawing
-        </Button>
-        <Button label="Nearer" onPress={() => zoom(0.7)}>
-          +
-        </Button>
-        <Button label="Further" onPress={() => zoom(1.4)}>
-          −
-        </Button>
-        <Button onPress={() => set({ view: null })}>Whole</Button>
+    <Column gap="$1" role="group" aria-label="Drawing by hand" backgroundColor="$background" paddingVertical="$1">
+      <Line flexWrap="nowrap" gap="$1">
+        <Tool label="Brush" on={drawing.tool === 'draw'} onPress={() => set({ tool: 'draw' })} />
+        <Tool label="Eraser" on={drawing.tool === 'erase'} onPress={() => set({ tool: 'erase' })} />
+        <Tool label={`Breadth ${drawing.breadth}`} words={drawing.breadth} onPress={() => set({ breadth: next })} />
+        <Tool label="Undo" words="↶" disabled={!canUndo} onPress={onUndo} />
+        <Tool label="Redo" words="↷" disabled={!canRedo} onPress={onRedo} />
       </Line>
-      <Choice
-        label="In hand"
-        options={['draw', 'erase'] as const}
-        words={{ draw: 'brush', erase: 'eraser' }}
-        chosen={[drawing.tool]}
-        onChange={([tool]) => tool && set({ tool })}
-      />
-      <Choice label="How broad" options={Object.keys(BREADTHS) as Breadth[]} chosen={[drawing.breadth]} onChange={([breadth]) => breadth && set({ breadth })} />
-      <Switch label="On both sides, mirrored" on={drawing.mirrored} onToggle={() => set({ mirrored: !drawing.mirrored })} />
-      <Switch label="Follow the guide when near it" on={drawing.snap} onToggle={() => set({ snap: !drawing.snap })} />
+      <Line flexWrap="nowrap" gap="$1">
+        <Tool label="Both sides" on={drawing.mirrored} onPress={() => set({ mirrored: !drawing.mirrored })} />
+        <Tool label="Follow the guide" words="Follow" on={drawing.snap} onPress={() => set({ snap: !drawing.snap })} />
+        <Tool label="Nearer" words="+" onPress={() => zoom(0.7)} />
+        <Tool label="Further" words="−" onPress={() => zoom(1.4)} />
+        <Tool label="Done drawing" words="Done" main onPress={stop} />
+      </Line>
     </Column>
+  );
+}
+
+type ToolProps = {
+  readonly label: string;
+  readonly words?: ReactNode;
+  /** Chosen or not; left out for what is done once. */
+  readonly on?: boolean;
+  readonly main?: boolean;
+  readonly disabled?: boolean;
+  readonly onPress: () => void;
+};
+
+function Tool({ label, words = label, on, main = false, disabled = false, onPress }: ToolProps) {
+  const c = useColours();
+  const filled = main ? c.woad : on ? c.ink : c.surface;
+  return (
+    <Pressable
+      role="button"
+      aria-label={label}
+      aria-pressed={on}
+      aria-disabled={disabled}
+      disabled={disabled}
+      onPress={onPress}
+      style={{
+        flexGrow: 1,
+        minHeight: 44,
+        minWidth: 44,
+        paddingHorizontal: 8,
+        alignItems: 'center',
+        justifyContent: 'center',
+        borderWidth: 1,
+        borderRadius: 2,
+        borderColor: on === false ? c.line : c.inkSoft,
+        backgroundColor: filled,
+        opacity: disabled ? 0.45 : 1,
+      }}
+    >
+      <Body fontSize="$2" lineHeight="$2" color={main ? '$onWoad' : on ? '$onInk' : '$ink'}>
+        {on ? <>✓ {words}</> : words}
+      </Body>
+    </Pressable>
   );
 }

@@ -1,9 +1,11 @@
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { Pressable } from 'react-native';
 import { productsInWords, wantedColour, type Chart, type Kit, type Proposal, type Step } from '@toile/core';
-import { Body, Button, Column, Field, Judged, Label, Swatch, useColours } from '../../ui';
-import { amountInWords, withNote, withUse } from './chartView';
+import { Body, Button, Choice, Column, Judged, Label, Swatch, useColours } from '../../ui';
+import { amountInWords, withUse } from './chartView';
 import { PlacePanel } from './PlacePanel';
+import { RecipePanel } from './RecipePanel';
 import { useProposals } from './useProposals';
 
 type StepDrawerProps = {
@@ -16,11 +18,16 @@ type StepDrawerProps = {
   readonly onPlacement: (index: number) => void;
   readonly onChange: (chart: Chart) => void;
   readonly onDraw: () => void;
+  readonly onSelect: (stepId: string | null) => void;
 };
 
+const TABS = ['what', 'where', 'how'] as const;
+type Tab = (typeof TABS)[number];
+const TAB_WORDS: Readonly<Record<Tab, string>> = { what: 'With what', where: 'Where', how: 'How' };
+
 /** What is decided in one step: product, place, dose, note. */
-export function StepDrawer({ chart, step, kit, editable, placement, onPlacement, onChange, onDraw }: StepDrawerProps) {
-  const router = useRouter();
+export function StepDrawer({ chart, step, kit, editable, placement, onPlacement, onChange, onDraw, onSelect }: StepDrawerProps) {
+  const [tab, setTab] = useState<Tab>('what');
   return (
     <Column gap="$4" paddingVertical="$2">
       <Column gap="$1">
@@ -37,26 +44,36 @@ export function StepDrawer({ chart, step, kit, editable, placement, onPlacement,
             .join(' · ')}
         </Label>
       </Column>
-      {step.role === 'base' && editable ? (
+      {editable ? <Choice label="Decide" options={TABS} words={TAB_WORDS} chosen={[tab]} onChange={([next]) => next && setTab(next)} /> : null}
+      {editable && tab === 'what' ? <WhatPanel chart={chart} step={step} kit={kit} onChange={onChange} /> : null}
+      {!editable || tab === 'where' ? (
+        <PlacePanel chart={chart} step={step} editable={editable} placement={placement} onPlacement={onPlacement} onChange={onChange} onDraw={onDraw} />
+      ) : null}
+      {editable && tab === 'how' ? <RecipePanel chart={chart} step={step} onChange={onChange} onSelect={onSelect} /> : null}
+      {step.note && tab !== 'how' ? <Body>{step.note}</Body> : null}
+    </Column>
+  );
+}
+
+/** The product or mix of a step: proposed, matched in full, or replaced. */
+function WhatPanel({ chart, step, kit, onChange }: Pick<StepDrawerProps, 'chart' | 'step' | 'kit' | 'onChange'>) {
+  const router = useRouter();
+  return (
+    <>
+      {step.wants.kinds.length > 0 ? (
+        <ProposalList chart={chart} step={step} kit={kit} onPick={(proposal) => onChange(withUse(chart, step.id, proposal.use))} />
+      ) : (
+        <Label>No product is needed here.</Label>
+      )}
+      {step.role === 'base' ? (
         <Button onPress={() => router.navigate(`/clients/${chart.client.id}/shades?chart=${chart.id}&step=${step.id}`)}>Match and mix in full</Button>
       ) : null}
-      {editable
-        ? step.use.map(({ product }) => (
-            <Button key={product.id} onPress={() => router.navigate(`/kit/products/${product.id}/substitute?chart=${chart.id}`)}>
-              {`Find a substitute for ${product.line} ${product.shade}`}
-            </Button>
-          ))
-        : null}
-      {step.wants.kinds.length > 0 && editable ? (
-        <ProposalList chart={chart} step={step} kit={kit} onPick={(proposal) => onChange(withUse(chart, step.id, proposal.use))} />
-      ) : null}
-      <PlacePanel chart={chart} step={step} editable={editable} placement={placement} onPlacement={onPlacement} onChange={onChange} onDraw={onDraw} />
-      {editable ? (
-        <Field label="Note" value={step.note} lines={2} onChange={(note) => onChange(withNote(chart, step.id, note))} />
-      ) : step.note ? (
-        <Body>{step.note}</Body>
-      ) : null}
-    </Column>
+      {step.use.map(({ product }) => (
+        <Button key={product.id} onPress={() => router.navigate(`/kit/products/${product.id}/substitute?chart=${chart.id}`)}>
+          {`Find a substitute for ${product.line} ${product.shade}`}
+        </Button>
+      ))}
+    </>
   );
 }
 

@@ -13,6 +13,7 @@ const changed = (chart: Chart, stepId: string, change: (step: Step) => Step): Ch
 });
 
 export const withUse = (chart: Chart, stepId: string, use: readonly Use[]): Chart => changed(chart, stepId, (s) => ({ ...s, use: [...use] }));
+export const withStepChange = (chart: Chart, stepId: string, part: Partial<Step>): Chart => changed(chart, stepId, (s) => ({ ...s, ...part }));
 export const withNote = (chart: Chart, stepId: string, note: string): Chart => changed(chart, stepId, (s) => ({ ...s, note }));
 export const withPlacement = (chart: Chart, stepId: string, index: number, placement: Placement): Chart =>
   changed(chart, stepId, (s) => ({ ...s, placements: s.placements.map((p, i) => (i === index ? placementForChart(placement) : p)) }));

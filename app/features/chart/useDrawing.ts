@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import type { Box } from './DrawSurface';
 
 export const BREADTHS = { fine: 0.8, thin: 1.6, medium: 3.5, broad: 7 } as const;
@@ -24,10 +24,11 @@ export type DrawingState = {
 /** What the hand holds while a layer is drawn: pen or eraser, how broad, one side or both. */
 export function useDrawing(): DrawingState {
   const [drawing, setDrawing] = useState<Drawing | null>(null);
+  const stop = useCallback(() => setDrawing(null), []);
   return {
     drawing,
     start: () => setDrawing({ tool: 'draw', breadth: 'medium', mirrored: true, snap: false, view: null }),
-    stop: () => setDrawing(null),
+    stop,
     set: (change) => setDrawing((d) => (d ? { ...d, ...change } : d)),
   };
 }

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 
 export type Undo<T> = {
   readonly change: (next: T) => void;
@@ -12,30 +12,28 @@ export type Undo<T> = {
 export function useUndo<T>(value: T, onChange: (value: T) => void): Undo<T> {
   const [past, setPast] = useState<readonly T[]>([]);
   const [future, setFuture] = useState<readonly T[]>([]);
-  const now = useRef(value);
-  now.current = value;
   const change = useCallback(
     (next: T) => {
-      setPast((p) => [...p, now.current]);
+      setPast((p) => [...p, value]);
       setFuture([]);
       onChange(next);
     },
-    [onChange],
+    [onChange, value],
   );
   const undo = useCallback(() => {
     const last = past[past.length - 1];
     if (last === undefined) return;
     setPast(past.slice(0, -1));
-    setFuture([...future, now.current]);
+    setFuture([...future, value]);
     onChange(last);
-  }, [past, future, onChange]);
+  }, [past, future, onChange, value]);
   const redo = useCallback(() => {
     const next = future[future.length - 1];
     if (next === undefined) return;
     setFuture(future.slice(0, -1));
-    setPast([...past, now.current]);
+    setPast([...past, value]);
     onChange(next);
-  }, [past, future, onChange]);
+  }, [past, future, onChange, value]);
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (!(event.ctrlKey || event.metaKey)) return;

@@ -12,19 +12,21 @@ import {
   type LineArt,
   type PlacedShape,
   type Point,
+  LAYER_LOOKS,
+  type LayerKind,
+  type PatternForm,
 } from '@toile/core';
 import { useColours } from '../../ui';
-import { LAYER_LOOKS, type LayerKindName, type PatternForm } from './layerKinds';
 
 /** One layer on the drawing: its shapes, kind and colour. */
 export type PaintedLayer = {
   readonly id: string;
-  readonly kind: LayerKindName;
+  readonly kind: LayerKind;
   readonly shapes: readonly PlacedShape[];
   /** Colour of its product, '#rrggbb'. */
   readonly colour: string | null;
-  /** 'lit' stands out, 'faint' steps back. */
-  readonly emphasis?: 'lit' | 'plain' | 'faint';
+  /** 'lit' stands out, 'faint' steps back, 'outline' is another chart's, drawn over this one. */
+  readonly emphasis?: 'lit' | 'plain' | 'faint' | 'outline';
 };
 
 export type Mark = { readonly at: Point; readonly label: string; readonly on: boolean };
@@ -124,12 +126,13 @@ const Layer = memo(function Layer({ layer, face }: { readonly layer: PaintedLaye
   const look = LAYER_LOOKS[layer.kind];
   const { emphasis = 'plain' } = layer;
   const wide = layer.kind === 'base' || layer.kind === 'powder';
-  const strength = { lit: wide ? 0.6 : 0.85, plain: wide ? 0.18 : 0.62, faint: wide ? 0.06 : 0.18 }[emphasis];
+  const strength = { lit: wide ? 0.6 : 0.85, plain: wide ? 0.18 : 0.62, faint: wide ? 0.06 : 0.18, outline: 1 }[emphasis];
   const fill = layer.colour ?? look.fallback;
   return (
     <G opacity={strength}>
       {layer.shapes.map((shape, i) => {
         const d = pathOf(shape.region, 2);
+        if (emphasis === 'outline') return <Path key={i} d={d} fill="none" stroke="#1f4e79" strokeWidth={0.9} strokeDasharray="2.4 1.4" />;
         const fade = `${face}${layer.id}${i}`;
         const fades = shape.line !== null && shape.line.length > 1 && shape.fade[0] !== shape.fade[1];
         return (
@@ -160,7 +163,7 @@ function FadeAlong({ id, shape, fill }: { readonly id: string; readonly shape: P
 }
 
 /** Fill patterns, one for each kind in use. */
-function Patterns({ kinds }: { readonly kinds: readonly LayerKindName[] }) {
+function Patterns({ kinds }: { readonly kinds: readonly LayerKind[] }) {
   const used = [...new Set(kinds)];
   return (
     <Defs>

@@ -1,9 +1,9 @@
+import { LAYER_LOOKS, type LayerKind } from '@toile/core';
 import Svg, { Path, Text as SvgText } from 'react-native-svg';
 import { useColours } from '../../ui';
-import { LAYER_LOOKS, type LayerKindName } from './layerKinds';
 
 /** The notch of a layer kind, cut into the edge above it, with its step's number under it. */
-export function Notch({ kind, number, size = 22 }: { readonly kind: LayerKindName | 'care'; readonly number?: number; readonly size?: number }) {
+export function Notch({ kind, number, size = 22 }: { readonly kind: LayerKind | 'care'; readonly number?: number; readonly size?: number }) {
   const c = useColours();
   const name = kind === 'care' ? 'Care' : LAYER_LOOKS[kind].name;
   return (

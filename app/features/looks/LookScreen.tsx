@@ -1,15 +1,21 @@
-import { useRouter } from 'expo-router';
-import { useMemo } from 'react';
-import { outlineOf, PLAIN_FEATURES, TEMPLATE, type Look, type LookStep, type Shade } from '@toile/core';
-import { useLook } from '../../data/hooks';
-import { Body, Column, Judged, Label, Line, Ready, Screen, Subheading, useWide, View } from '../../ui';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { outlineOf, PLAIN_FEATURES, TEMPLATE, withinLimits, type Features, type Landmarks, type Look, type LookStep, type Shade } from '@toile/core';
+import { may, type LookAnswer } from '@toile/contract';
+import { useClient, useClients, useLook, useSession } from '../../data/hooks';
+import { Body, Button, Choice, Column, Field, Judged, Label, Line, Ready, Row, Screen, Subheading, useWide, View } from '../../ui';
+import { landmarksFor } from '../clients/snapshot';
 import { FaceStage } from '../face/FaceStage';
 import type { PaintedLayer } from '../face/FaceView';
 import { Notch } from '../face/Notch';
+import { dayInWords } from '../words/dates';
 
 /** One look on the pattern face, with its steps. */
 export function LookScreen({ id }: { readonly id: string }) {
-  const look = useLook(id);
+  const { version } = useLocalSearchParams<{ version?: string }>();
+  const look = useLook(id, version);
+  const session = useSession();
+  const edits = session.data !== undefined && may(session.data.role, 'edit');
   const router = useRouter();
   return (
     <Screen
@@ -17,7 +23,7 @@ export function LookScreen({ id }: { readonly id: string }) {
       above={look.data ? `Version ${look.data.look.version} by ${look.data.look.author}` : undefined}
       onBack={() => router.navigate('/looks')}
     >
-      <Ready remote={look}>{(data) => <LookView look={data.look} />}</Ready>
+      <Ready remote={look}>{(data) => <LookView answer={data} edits={edits && data.versions[0]?.version === data.look.version} />}</Ready>
     </Screen>
   );
 }
@@ -41,20 +47,56 @@ function schoolsInWords({ eyesOrFace, contour, concealer, contrast }: Look['scho
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
-function LookView({ look }: { readonly look: Look }) {
+function LookView({ answer: { look, versions }, edits }: { readonly answer: LookAnswer; readonly edits: boolean }) {
   const wide = useWide();
-  const layers = useMemo(() => look.steps.filter((s) => s.variant === undefined).flatMap(layerOnPattern), [look]);
+  const router = useRouter();
+  const [variant, setVariant] = useState<string | null>(null);
+  const [on, setOn] = useState<{ readonly id: string; readonly name: string } | null>(null);
+  const client = useClient(on?.id ?? '');
+  const face = useMemo(
+    () => (client.data ? { landmarks: landmarksFor(client.data), features: client.data.features } : { landmarks: TEMPLATE, features: PLAIN_FEATURES }),
+    [client.data],
+  );
+  const steps = useMemo(() => {
+    const replaced = new Set(look.steps.filter((s) => variant !== null && s.variant === variant).map((s) => s.role));
+    return look.steps.filter((s) => s.variant === (variant ?? undefined) || (s.variant === undefined && !replaced.has(s.role)));
+  }, [look, variant]);
+  const layers = useMemo(() => steps.flatMap((step) => layerOn(step, face)), [steps, face]);
   return (
     <View flexDirection={wide ? 'row' : 'column'} gap="$5">
       <Column flex={wide ? 1 : undefined} gap="$3">
         <Judged padding={0}>
-          <FaceStage landmarks={TEMPLATE} features={PLAIN_FEATURES} layers={layers} height={wide ? 520 : 360} label={`${look.name} on the pattern face`} />
+          <FaceStage
+            landmarks={face.landmarks}
+            features={face.features}
+            layers={layers}
+            height={wide ? 520 : 360}
+            label={`${look.name} on ${client.data?.name ?? 'the pattern face'}`}
+          />
         </Judged>
+        <Line>
+          <Button kind="main" onPress={() => router.navigate(`/looks/${look.id}/fit`)}>
+            Fit to several
+          </Button>
+          {edits ? <Button onPress={() => router.navigate(`/looks/${look.id}/edit`)}>Edit</Button> : null}
+        </Line>
+        {look.variants.length > 0 ? (
+          <Choice
+            label="Variant"
+            options={['as planned', ...look.variants.map((v) => v.id)]}
+            words={Object.fromEntries(look.variants.map((v) => [v.id, v.name]))}
+            chosen={[variant ?? 'as planned']}
+            onChange={([v]) => setVariant(v === undefined || v === 'as planned' ? null : v)}
+          />
+        ) : null}
+        <OnClient on={on} onChoose={setOn} />
         <Body>{look.description}</Body>
+        {look.tags.length > 0 ? <Label>{look.tags.join(' · ')}</Label> : null}
         <Label>{schoolsInWords(look.schools)}</Label>
         {look.forbids.finishes.length + look.forbids.kinds.length > 0 ? (
           <Body color="$weld">{`▲ Never: ${[...look.forbids.finishes, ...look.forbids.kinds].join(', ')}.`}</Body>
         ) : null}
+        <Versions look={look} versions={versions} />
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$2">
         <Subheading>{`${look.steps.length} steps`}</Subheading>
@@ -62,7 +104,7 @@ function LookView({ look }: { readonly look: Look }) {
           <Line key={step.id} flexWrap="nowrap" alignItems="flex-start" borderTopWidth={1} borderTopColor="$line">
             <Notch kind={step.role} number={i + 1} />
             <Column gap={0} flex={1} paddingVertical="$2">
-              <Body>{step.variant ? `${step.title} (variant)` : step.title}</Body>
+              <Body>{[step.title, step.variant ? '(variant)' : null, step.optional ? '(if wanted)' : null].filter(Boolean).join(' ')}</Body>
               <Label>
                 {[step.wants.kinds.join(' or '), shadeInWords(step.shade), step.tool === 'none' ? null : step.tool, `${step.handsOnMinutes} min`]
                   .filter(Boolean)
@@ -76,7 +118,56 @@ function LookView({ look }: { readonly look: Look }) {
   );
 }
 
-function layerOnPattern(step: LookStep): PaintedLayer[] {
+type Face = { readonly landmarks: Landmarks; readonly features: Features };
+
+function layerOn(step: LookStep, { landmarks, features }: Face): PaintedLayer[] {
   if (step.role === 'care') return [];
-  return [{ id: step.id, kind: step.role, shapes: step.placements.flatMap((p) => outlineOf(p, TEMPLATE)), colour: null }];
+  const shapes = step.placements.flatMap((p) => outlineOf(withinLimits(p, landmarks, features, step.role), landmarks, features));
+  return [{ id: step.id, kind: step.role, shapes, colour: null }];
+}
+
+type Chosen = { readonly id: string; readonly name: string };
+
+/** Shows the look on a client instead of the pattern face. */
+function OnClient({ on, onChoose }: { readonly on: Chosen | null; readonly onChoose: (client: Chosen | null) => void }) {
+  const [query, setQuery] = useState('');
+  const clients = useClients(query);
+  return (
+    <Column gap="$1">
+      {on ? (
+        <Line>
+          <Label flex={1}>{`Shown on ${on.name}; places only, no shades.`}</Label>
+          <Button onPress={() => onChoose(null)}>The pattern face</Button>
+        </Line>
+      ) : (
+        <Field label="Show it on a client" value={query} onChange={setQuery} placeholder="A name" />
+      )}
+      {query.trim() !== '' && !on ? (
+        <Ready remote={clients}>
+          {(list) => list.slice(0, 5).map(({ id, name }) => <Row key={id} title={name} detail="" onPress={() => (onChoose({ id, name }), setQuery(''))} />)}
+        </Ready>
+      ) : null}
+    </Column>
+  );
+}
+
+function Versions({ look, versions }: { readonly look: Look; readonly versions: LookAnswer['versions'] }) {
+  const router = useRouter();
+  if (versions.length < 2) return null;
+  return (
+    <Column gap="$1">
+      <Subheading fontSize="$2">Versions</Subheading>
+      {versions.map((v) => (
+        <Button
+          key={v.version}
+          label={`Version ${v.version}`}
+          onPress={() => router.setParams({ version: v.version === versions[0]?.version ? undefined : String(v.version) })}
+        >
+          <Label
+            color={v.version === look.version ? '$woad' : '$ink'}
+          >{`${v.version === look.version ? '✓ ' : ''}${v.version} · ${v.author} · ${dayInWords(v.at)} · ${v.reason || 'no reason given'}`}</Label>
+        </Button>
+      ))}
+    </Column>
+  );
 }

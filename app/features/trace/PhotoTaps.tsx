@@ -51,7 +51,8 @@ function Tapping({ href, onTraced }: { readonly href: string; readonly onTraced:
   const [scale, setScale] = useState<ScaleName>('pupils');
   const [length, setLength] = useState('');
   const [failure, setFailure] = useState<string | null>(null);
-  const [loupe, setLoupe] = useState<Point | null>(null);
+  const [loupe, setLoupe] = useState<LoupeAt | null>(null);
+  const [natural, setNatural] = useState<readonly [width: number, height: number] | null>(null);
   const picture = useRef<HTMLImageElement>(null);
 
   const next = chosen ?? TAPPED_LANDMARKS.find((name) => !(name in taps) && !skipped.includes(name)) ?? null;
@@ -59,16 +60,13 @@ function Tapping({ href, onTraced }: { readonly href: string; readonly onTraced:
   const place = (name: TappedLandmark, at: Point): void => setTaps((all) => ({ ...all, [name]: at }));
 
   /** Where a finger is, in pixels of the picture itself; null before it has loaded. */
-  const inPicture = (event: PointerEvent): Point | null => {
-    const image = picture.current;
-    if (!image || image.naturalWidth === 0) return null;
-    const box = image.getBoundingClientRect();
-    return [((event.clientX - box.left) / box.width) * image.naturalWidth, ((event.clientY - box.top) / box.height) * image.naturalHeight];
+  const inPicture = (event: PointerEvent): LoupeAt | null => {
+    const box = picture.current?.getBoundingClientRect();
+    if (!box || !natural) return null;
+    const [x, y] = [event.clientX - box.left, event.clientY - box.top];
+    return { at: [(x / box.width) * natural[0], (y / box.height) * natural[1]], shown: [x, y], width: box.width };
   };
-  const shown = ([x, y]: Point): Point => {
-    const image = picture.current;
-    return image && image.naturalWidth > 0 ? [(x / image.naturalWidth) * 100, (y / image.naturalHeight) * 100] : [0, 0];
-  };
+  const shown = ([x, y]: Point): Point => (natural ? [(x / natural[0]) * 100, (y / natural[1]) * 100] : [0, 0]);
   const down = (event: PointerEvent<HTMLDivElement>): void => {
     event.currentTarget.setPointerCapture(event.pointerId);
     setLoupe(inPicture(event));
@@ -77,7 +75,7 @@ function Tapping({ href, onTraced }: { readonly href: string; readonly onTraced:
     const at = inPicture(event);
     setLoupe(null);
     if (!at || !next) return;
-    place(next, at);
+    place(next, at.at);
     setChosen(null);
   };
   const nudge = (event: KeyboardEvent, name: TappedLandmark): void => {
@@ -129,7 +127,7 @@ function Tapping({ href, onTraced }: { readonly href: string; readonly onTraced:
           alt="Chosen for tracing"
           draggable={false}
           style={{ display: 'block', width: '100%' }}
-          onLoad={() => setTaps((t) => ({ ...t }))}
+          onLoad={(event) => setNatural([event.currentTarget.naturalWidth, event.currentTarget.naturalHeight])}
         />
         {(Object.entries(taps) as [TappedLandmark, Point][]).map(([name, at]) => {
           const [x, y] = shown(at);
@@ -169,7 +167,7 @@ function Tapping({ href, onTraced }: { readonly href: string; readonly onTraced:
             </button>
           );
         })}
-        {loupe ? <Loupe href={href} at={loupe} picture={picture.current} /> : null}
+        {loupe ? <Loupe href={href} {...loupe} /> : null}
       </div>
       <Line>
         <Button disabled={!next} onPress={() => next && (setSkipped((s) => [...s, next]), setChosen(null))}>
@@ -213,19 +211,19 @@ function Tapping({ href, onTraced }: { readonly href: string; readonly onTraced:
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
+/** A finger on the picture: in its own pixels, on screen, and how wide it is shown. */
+type LoupeAt = { readonly at: Point; readonly shown: Point; readonly width: number };
+
 /** The picture round the finger, larger, above it, so that the finger does not hide the place. */
-function Loupe({ href, at, picture }: { readonly href: string; readonly at: Point; readonly picture: HTMLImageElement | null }) {
+function Loupe({ href, shown: [x, y], width }: LoupeAt & { readonly href: string }) {
   const c = useColours();
-  if (!picture) return null;
-  const scale = picture.clientWidth / picture.naturalWidth;
-  const [x, y] = [at[0] * scale, at[1] * scale];
   const above = y > LOUPE_PX + 40;
   return (
     <div
       aria-hidden
       style={{
         position: 'absolute',
-        left: Math.max(0, Math.min(picture.clientWidth - LOUPE_PX, x - LOUPE_PX / 2)),
+        left: Math.max(0, Math.min(width - LOUPE_PX, x - LOUPE_PX / 2)),
         top: above ? y - LOUPE_PX - 36 : y + 36,
         width: LOUPE_PX,
         height: LOUPE_PX,
@@ -235,7 +233,7 @@ function Loupe({ href, at, picture }: { readonly href: string; readonly at: Poin
         backgroundColor: c.judged,
         backgroundImage: `url("${href}")`,
         backgroundRepeat: 'no-repeat',
-        backgroundSize: `${picture.clientWidth * LOUPE_ZOOM}px auto`,
+        backgroundSize: `${width * LOUPE_ZOOM}px auto`,
         backgroundPosition: `${LOUPE_PX / 2 - x * LOUPE_ZOOM}px ${LOUPE_PX / 2 - y * LOUPE_ZOOM}px`,
         pointerEvents: 'none',
       }}

@@ -15,15 +15,15 @@ const nameOf = (clientId: string): string => `toile.photo.${clientId}`;
 
 /** A photo for tracing: in memory, never sent, dropped when the screen is left unless it is kept on the device. */
 export function usePhoto(clientId: string): Photo {
-  const [blob, setBlob] = useState<Blob | null>(null);
-  const [href, setHref] = useState<string | null>(null);
+  const [photo, setPhoto] = useState<{ readonly blob: Blob; readonly href: string } | null>(null);
   const [kept, setKept] = useState(false);
+  const open = useCallback((blob: Blob) => setPhoto({ blob, href: URL.createObjectURL(blob) }), []);
   useEffect(() => {
     let current = true;
     get<Blob>(nameOf(clientId)).then(
       (found) => {
         if (!current || !found) return;
-        setBlob(found);
+        open(found);
         setKept(true);
       },
       () => undefined,
@@ -31,22 +31,18 @@ export function usePhoto(clientId: string): Photo {
     return () => {
       current = false;
     };
-  }, [clientId]);
-  useEffect(() => {
-    if (!blob) return setHref(null);
-    const made = URL.createObjectURL(blob);
-    setHref(made);
-    return () => URL.revokeObjectURL(made);
-  }, [blob]);
+  }, [clientId, open]);
+  // The address is given back when another photo takes its place and when the screen is left.
+  useEffect(() => () => (photo ? URL.revokeObjectURL(photo.href) : undefined), [photo]);
   const keep = useCallback(async () => {
-    if (!blob) return;
-    await set(nameOf(clientId), blob);
+    if (!photo) return;
+    await set(nameOf(clientId), photo.blob);
     setKept(true);
-  }, [blob, clientId]);
+  }, [photo, clientId]);
   const drop = useCallback(async () => {
     await del(nameOf(clientId));
     setKept(false);
-    setBlob(null);
+    setPhoto(null);
   }, [clientId]);
-  return { href, kept, open: setBlob, keep, drop };
+  return { href: photo?.href ?? null, kept, open, keep, drop };
 }

@@ -49,6 +49,12 @@ export const ROUTES = {
   importChart: { method: 'POST', path: '/api/charts/import', needs: 'edit', does: 'Takes in a chart file, whole or not at all.' },
   chart: { method: 'GET', path: '/api/charts/:id', needs: 'see', does: 'A chart; ?version= for an older one.' },
   exportChart: { method: 'GET', path: '/api/charts/:id/export', needs: 'see', does: 'The chart as its open JSON file.' },
+  printChart: {
+    method: 'GET',
+    path: '/api/charts/:id/print',
+    needs: 'see',
+    does: 'A chart on one page; ?as=pdf or svg, ?paper=a4, letter or phone, ?colour=no, ?cautions=yes, ?version=.',
+  },
   createVersion: { method: 'POST', path: '/api/charts/:id/versions', needs: 'edit', does: 'Keeps the next version of a chart.' },
   createEvent: { method: 'POST', path: '/api/charts/:id/events', needs: 'work', does: 'Records what was done at the chair.' },
   createVisit: { method: 'POST', path: '/api/visits', needs: 'edit', does: 'Books a visit.' },

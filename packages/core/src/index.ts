@@ -5,6 +5,7 @@ export * from './formats';
 export * from './kit';
 export * from './look';
 export * from './order';
+export * from './print';
 export * from './render';
 export * from './review';
 export * from './shade';

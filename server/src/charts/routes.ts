@@ -1,5 +1,17 @@
 import { sql } from 'kysely';
-import { MEASUREMENT_NAMES, measure, nextVersion, readChart, writeChart, type ChairEvent, type Chart } from '@toile/core';
+import {
+  chartSheet,
+  MEASUREMENT_NAMES,
+  measure,
+  nextVersion,
+  PAPERS,
+  readChart,
+  sheetSvg,
+  writeChart,
+  type ChairEvent,
+  type Chart,
+  type Paper,
+} from '@toile/core';
 import {
   chairEventSchema,
   importChartSchema,
@@ -15,6 +27,8 @@ import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Caller, type Services } from '../http/register';
 import { settleStep } from '../kit/ledger';
+import { fontUrls, measureText } from '../print/fonts';
+import { sheetPdf } from '../print/sheetPdf';
 import { chartAnswer, insertVersion, newestVersion } from './queries';
 
 /** Face charts: fitted, saved as versions, worked at the chair, carried to other studios. */
@@ -24,6 +38,16 @@ export function registerCharts(services: Services): void {
   read(services, 'exportChart', async ({ tx, params, query }) => {
     const { chart } = await chartAnswer(tx, params.id!, versionAsked(query.version));
     return { body: writeChart(chart), file: `chart-${chart.id}-v${chart.version}.json` };
+  });
+
+  read(services, 'printChart', async ({ tx, params, query }) => {
+    const asked = printAsked(query);
+    const { chart } = await chartAnswer(tx, params.id!, versionAsked(query.version));
+    const sheet = chartSheet(chart, { paper: asked.paper, colour: asked.colour, cautions: asked.cautions, measure: measureText });
+    const file = `chart-${chart.id}-v${chart.version}.${asked.as}`;
+    return asked.as === 'pdf'
+      ? { body: await sheetPdf(sheet), file, type: 'application/pdf' }
+      : { body: sheetSvg(sheet, fontUrls()), file, type: 'image/svg+xml' };
   });
 
   write<NewChart>(services, 'createChart', newChartSchema, async ({ tx, caller, body, now }) => {
@@ -159,3 +183,17 @@ async function adopt(tx: Tx, caller: Caller, foreign: Chart, now: Date): Promise
 function measuredOn({ client }: Chart): Record<string, number> {
   return Object.fromEntries(MEASUREMENT_NAMES.map((name) => [name, Math.round(measure(name, client.landmarks) * 10) / 10]));
 }
+
+type PrintAsked = { readonly as: 'pdf' | 'svg'; readonly paper: Paper; readonly colour: boolean; readonly cautions: boolean };
+
+/** How a print was asked for; anything unknown is told by its field. */
+function printAsked({ as = 'pdf', paper = 'a4', colour = 'yes', cautions = 'no' }: Readonly<Record<string, string | undefined>>): PrintAsked {
+  const wrong = (path: string, message: string): never => {
+    throw new ProblemError('bad-input', { fields: [{ path, message }] });
+  };
+  if (as !== 'pdf' && as !== 'svg') return wrong('as', 'pdf or svg');
+  if (!isPaper(paper)) return wrong('paper', `one of ${Object.keys(PAPERS).join(', ')}`);
+  return { as, paper, colour: colour !== 'no', cautions: cautions === 'yes' };
+}
+
+const isPaper = (text: string): text is Paper => text in PAPERS;

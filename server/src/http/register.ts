@@ -36,7 +36,7 @@ export type Answer = {
   readonly revision?: number;
   readonly file?: string;
   /** What a file is; JSON when nothing is said. */
-  readonly type?: 'text/csv' | 'text/plain' | 'application/pdf';
+  readonly type?: 'text/csv' | 'text/plain' | 'application/pdf' | 'image/svg+xml';
 };
 
 export type Services = { readonly app: Express; readonly db: Db; readonly clock: () => Date; readonly random: () => number };

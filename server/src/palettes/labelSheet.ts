@@ -1,12 +1,6 @@
-import { createRequire } from 'node:module';
-import PDFDocument from 'pdfkit';
 import QRCode from 'qrcode';
+import { documentWithFonts, finished } from '../print/fonts';
 import { cellName, labToHex, type Palette, type Product } from '@toile/core';
-
-const fontFile = (weight: '400Regular' | '700Bold'): string => {
-  const file = `AtkinsonHyperlegibleNext_${weight}.ttf`;
-  return createRequire(import.meta.url).resolve(`@expo-google-fonts/atkinson-hyperlegible-next/${weight}/${file}`);
-};
 
 /** A4 in points, and labels of 38 x 21 mm in five columns: a common sheet, and small enough for the back of a pan. */
 const MM = 72 / 25.4;
@@ -19,9 +13,7 @@ const SHEET = { width: 210 * MM, height: 297 * MM, left: 10 * MM, top: 16 * MM, 
 export async function labelSheet(palette: Palette, products: readonly Product[], origin: string): Promise<Buffer> {
   const byId = new Map(products.map((p) => [p.id, p]));
   const pans = [...palette.pans].sort((a, b) => a.row - b.row || a.column - b.column);
-  const doc = new PDFDocument({ size: 'A4', margin: 0, info: { Title: `Labels: ${palette.name}` }, autoFirstPage: false });
-  doc.registerFont('plain', fontFile('400Regular'));
-  doc.registerFont('bold', fontFile('700Bold'));
+  const doc = documentWithFonts({ size: 'A4', margin: 0, info: { Title: `Labels: ${palette.name}` }, autoFirstPage: false });
   const perPage = SHEET.columns * SHEET.rows;
   if (pans.length === 0) {
     doc.addPage();
@@ -70,14 +62,4 @@ function drawQr(doc: PDFKit.PDFDocument, text: string, x: number, y: number, siz
   for (let row = 0; row < modules.size; row++)
     for (let col = 0; col < modules.size; col++) if (modules.get(row, col)) doc.rect(x + col * unit, y + row * unit, unit, unit);
   doc.fill('#000');
-}
-
-function finished(doc: PDFKit.PDFDocument): Promise<Buffer> {
-  return new Promise((resolve, reject) => {
-    const chunks: Buffer[] = [];
-    doc.on('data', (chunk: Buffer) => chunks.push(chunk));
-    doc.on('end', () => resolve(Buffer.concat(chunks)));
-    doc.on('error', reject);
-    doc.end();
-  });
 }

@@ -3,7 +3,6 @@ import { PLAIN_FEATURES, type Features } from './features';
 import { guidesFor, type LayerKind } from './guides';
 import type { Landmarks, Side } from './landmarks';
 import { outlineOf, type Placement } from './outlineOf';
-import { boxOf, boxesTouch } from './box';
 import { add, centreOf, distance, distanceToLine, mirror, mix, resample, rounded, type Point, type Polygon, type Polyline } from './point';
 import { areaOf, intersectRegions, simplified } from './region';
 
@@ -83,12 +82,7 @@ export function wipe(
   const onFace = wiped.map((polygon) => polygon.map(face.warp.toFace));
   return placements.map((placement) => {
     const shapes = outlineOf(placement, landmarks, features);
-    const touched = wiped.filter((_, i) =>
-      shapes.some(
-        (shape) =>
-          shape.region.some((polygon) => boxesTouch([boxOf(polygon)], [boxOf(onFace[i]!)])) && areaOf(intersectRegions(shape.region, [onFace[i]!])) > 0.05,
-      ),
-    );
+    const touched = wiped.filter((_, i) => shapes.some((shape) => areaOf(intersectRegions(shape.region, [onFace[i]!])) > 0.05));
     return touched.length === 0 ? placement : { ...placement, without: [...(placement.without ?? []), ...touched] };
   });
 }

@@ -62,3 +62,4 @@ export { EVEN_MM, mirroredOutline, symmetryOf, type Symmetry } from './symmetry'
 export { checkLimits, LIMITS, withinLimits, type Limit, type LimitBreach } from './checkLimits';
 export { insetBox, INSETS, lineArt, pathOf, type Inset, type Ink, type InkFill, type LineArt } from './lineArt';
 export { guides, type FaceGuides } from './faceGuides';
+export { LAYER_LOOKS, type LayerLook, type PatternForm } from './layerLooks';

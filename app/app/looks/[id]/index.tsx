@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
-import { LookScreen } from '../../features/looks/LookScreen';
+import { LookScreen } from '../../../features/looks/LookScreen';
 
 export default function LookScreenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

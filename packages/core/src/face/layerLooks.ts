@@ -1,6 +1,4 @@
-import type { Step } from '@toile/core';
-
-export type LayerKindName = Exclude<Step['role'], 'care'>;
+import type { LayerKind } from './guides';
 
 /** A pattern is lines at an angle, dots, crosses or plain; told apart in black and white and by colour-blind eyes. */
 export type PatternForm =
@@ -36,7 +34,7 @@ const FRAME = 'M2 0V10H14V0H11V7H5V0Z';
 const DROPS = 'M2.5 0A2.5 4 0 0 0 7.5 0ZM8.5 0A2.5 9 0 0 0 13.5 0Z';
 
 /** Each kind of layer: its word, its pattern and its notch, chosen once for screen and print. */
-export const LAYER_LOOKS: Readonly<Record<LayerKindName, LayerLook>> = {
+export const LAYER_LOOKS: Readonly<Record<LayerKind, LayerLook>> = {
   correct: { name: 'Correct', pattern: { form: 'cross', angle: 45, gap: 5, width: 0.35 }, notch: DIAMOND, fallback: '#c9a27c' },
   base: { name: 'Base', pattern: { form: 'plain' }, notch: BAR, fallback: '#d8c2ac' },
   conceal: { name: 'Conceal', pattern: { form: 'lines', angle: 0, gap: 2.6, width: 0.4 }, notch: SQUARE, fallback: '#e4d0b6' },
@@ -53,5 +51,3 @@ export const LAYER_LOOKS: Readonly<Record<LayerKindName, LayerLook>> = {
   lip: { name: 'Lip', pattern: { form: 'lines', angle: 90, gap: 2.2, width: 0.3 }, notch: OTHER_HALF, fallback: '#b0605c' },
   adornment: { name: 'Adornment', pattern: { form: 'plus', gap: 2 }, notch: DROPS, fallback: '#9a9a9a' },
 };
-
-export const LAYER_KIND_NAMES = Object.keys(LAYER_LOOKS) as readonly LayerKindName[];

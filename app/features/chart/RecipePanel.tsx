@@ -1,0 +1,102 @@
+import { duplicatedStep, mergedStep, movedStep, splitStep, TECHNIQUES, TOOLS, withoutStep, type Chart, type Step } from '@toile/core';
+import { newId } from '@toile/contract';
+import { Button, Choice, Column, Field, Label, Line, Stepper, Switch } from '../../ui';
+import { withNote, withStepChange } from './chartView';
+
+type RecipePanelProps = {
+  readonly chart: Chart;
+  readonly step: Step;
+  readonly onChange: (chart: Chart) => void;
+  /** Shows another step, or none. */
+  readonly onSelect: (stepId: string | null) => void;
+};
+
+/** How a step is done: tool, technique, dose, minutes, and its place among the others. */
+export function RecipePanel({ chart, step, onChange, onSelect }: RecipePanelProps) {
+  const at = chart.steps.findIndex((s) => s.id === step.id);
+  const change = (part: Partial<Step>): void => onChange(withStepChange(chart, step.id, part));
+  const before = chart.steps[at - 1];
+  return (
+    <Column gap="$3" role="group" aria-label="How it is done">
+      <Field
+        label="Name of the step"
+        value={step.title}
+        onChange={(title) => change({ title: title.slice(0, 200) })}
+        error={step.title.trim() === '' ? 'A step needs a name' : undefined}
+      />
+      <Choice label="Tool" options={TOOLS} words={{ none: 'straight from the product' }} chosen={[step.tool]} onChange={([tool]) => tool && change({ tool })} />
+      <Choice label="Technique" options={TECHNIQUES} chosen={[step.technique]} onChange={([technique]) => technique && change({ technique })} />
+      <Line gap="$4">
+        <Stepper
+          label="Dose"
+          unit="mg/cm²"
+          minimum={0}
+          maximum={5}
+          step={0.1}
+          value={Math.round(step.doseMgPerCm2 * 100) / 100}
+          onChange={(doseMgPerCm2) => change({ doseMgPerCm2 })}
+        />
+        <Stepper
+          label={step.tool === 'airbrush' ? 'Passes a side' : 'Passes'}
+          unit=""
+          minimum={1}
+          maximum={12}
+          step={1}
+          value={step.passes}
+          onChange={(passes) => change({ passes })}
+        />
+        <Stepper
+          label="At work"
+          unit="min"
+          minimum={0}
+          maximum={60}
+          step={0.5}
+          value={step.handsOnMinutes}
+          onChange={(handsOnMinutes) => change({ handsOnMinutes })}
+        />
+        <Stepper
+          label="Then wait"
+          unit="min"
+          minimum={0}
+          maximum={30}
+          step={0.5}
+          value={step.waitMinutes}
+          onChange={(waitMinutes) => change({ waitMinutes })}
+        />
+      </Line>
+      {step.tool === 'airbrush' ? <Label>After the airbrush nothing touches or rubs it: powder with a loose brush, concealer tapped in.</Label> : null}
+      <Switch label="Only if wanted" on={step.optional === true} onToggle={() => change({ optional: !step.optional })} />
+      <Field label="Note" value={step.note} lines={2} onChange={(note) => onChange(withNote(chart, step.id, note))} />
+      <Line role="group" aria-label="Its place among the steps">
+        <Button label="Earlier" disabled={at <= 0} onPress={() => onChange(movedStep(chart, step.id, at - 1))}>
+          ↑ earlier
+        </Button>
+        <Button label="Later" disabled={at >= chart.steps.length - 1} onPress={() => onChange(movedStep(chart, step.id, at + 1))}>
+          ↓ later
+        </Button>
+        <Button onPress={() => onChange(duplicatedStep(chart, step.id, newId()))}>Once more</Button>
+        <Button onPress={() => onChange(splitStep(chart, step.id, newId()))}>Split in two layers</Button>
+        {before ? (
+          <Button
+            onPress={() => {
+              onChange(mergedStep(chart, step.id));
+              onSelect(before.id);
+            }}
+          >
+            {`Stir into ${before.title.toLowerCase()}`}
+          </Button>
+        ) : null}
+        <Button
+          kind="stop"
+          disabled={chart.steps.length === 1}
+          onPress={() => {
+            onChange(withoutStep(chart, step.id));
+            onSelect(null);
+          }}
+        >
+          Take the step out
+        </Button>
+      </Line>
+    </Column>
+  );
+}

@@ -1,0 +1,98 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import type { Look } from '@toile/core';
+import type { LookAnswer } from '@toile/contract';
+import { call, CallError } from '../../data/call';
+import { useLook, useRefresh } from '../../data/hooks';
+import { Body, Button, Column, Field, Ready, Screen, Subheading, Switch } from '../../ui';
+import { errorsOf, formOf, tagsOf, type LookForm } from './lookForm';
+import { LookFormFields } from './LookFormFields';
+
+/** The next version of a look: its name, words, tags, prohibitions, and which steps may be left out. */
+export function EditLookScreen({ id }: { readonly id: string }) {
+  const answer = useLook(id);
+  const router = useRouter();
+  if (answer.data) return <Edit key={answer.data.look.version} look={answer.data.look} />;
+  return (
+    <Screen title="Edit the look" onBack={() => router.navigate(`/looks/${id}`)}>
+      <Ready remote={answer}>{() => null}</Ready>
+    </Screen>
+  );
+}
+
+function Edit({ look }: { readonly look: Look }) {
+  const router = useRouter();
+  const refresh = useRefresh();
+  const [form, setForm] = useState<LookForm>(() => formOf(look));
+  const [optional, setOptional] = useState<readonly string[]>(() => look.steps.flatMap((s) => (s.optional ? [s.id] : [])));
+  const [reason, setReason] = useState('');
+  const [tried, setTried] = useState(false);
+  const [failure, setFailure] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const errors = errorsOf(form);
+
+  const save = async (): Promise<void> => {
+    setTried(true);
+    if (Object.keys(errors).length > 0) return;
+    setBusy(true);
+    setFailure(null);
+    const next: Look = {
+      ...look,
+      version: look.version + 1,
+      parent: look.version,
+      reason: reason.trim(),
+      name: form.name.trim(),
+      description: form.description.trim(),
+      tags: tagsOf(form),
+      forbids: { finishes: [...form.finishes], kinds: [...form.kinds] },
+      steps: look.steps.map(({ optional: _was, ...step }) => (optional.includes(step.id) ? { ...step, optional: true } : step)),
+    };
+    try {
+      const kept = await call<LookAnswer>('createLook', { body: { look: next }, idempotencyKey: `look-${look.id}-${next.version}-${reason}` });
+      await refresh({ name: 'look', params: { id: look.id }, answer: kept });
+      router.navigate(`/looks/${look.id}`);
+    } catch (error) {
+      setFailure(
+        error instanceof CallError
+          ? error.problem?.code === 'stale'
+            ? 'Someone else has saved a newer version of this look. Go back, look at it, and change it again.'
+            : error.message
+          : 'Something went wrong. What you typed is kept; try again.',
+      );
+      setBusy(false);
+    }
+  };
+
+  return (
+    <Screen
+      title={look.name}
+      above={`from version ${look.version}`}
+      onBack={() => router.navigate(`/looks/${look.id}`)}
+      widest={760}
+      foot={
+        <Column gap="$2">
+          {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+          <Button kind="main" large disabled={busy} onPress={() => void save()}>
+            {`Save version ${look.version + 1}`}
+          </Button>
+        </Column>
+      }
+    >
+      <Column gap="$4">
+        <LookFormFields form={form} onChange={setForm} errors={tried ? errors : {}} />
+        <Field label="Why this version" value={reason} onChange={setReason} />
+        <Column gap={0}>
+          <Subheading>Steps that may be left out</Subheading>
+          {look.steps.map((step) => (
+            <Switch
+              key={step.id}
+              label={step.title}
+              on={optional.includes(step.id)}
+              onToggle={() => setOptional((all) => (all.includes(step.id) ? all.filter((s) => s !== step.id) : [...all, step.id]))}
+            />
+          ))}
+        </Column>
+      </Column>
+    </Screen>
+  );
+}

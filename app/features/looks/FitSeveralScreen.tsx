@@ -1,0 +1,194 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { OCCASIONS, productsInWords, type Chart, type FittedLook, type Kit, type Look, type Occasion } from '@toile/core';
+import { newId, type ChartAnswer, type ClientAnswer } from '@toile/contract';
+import { call, CallError } from '../../data/call';
+import { useClients, useKit, useLook, useRefresh, useSession } from '../../data/hooks';
+import { Body, Button, Choice, Column, Field, Judged, Label, Line, Progress, Ready, Screen, Subheading, Switch, useWide, View } from '../../ui';
+import { askFitting } from '../../workers';
+import { layersOf } from '../chart/layers';
+import { snapshotOfClient } from '../clients/snapshot';
+import { FaceStage } from '../face/FaceStage';
+import { todayText } from '../words/dates';
+
+/** One look on several clients at once, their faces side by side, each with what was moved and why. */
+export function FitSeveralScreen({ id }: { readonly id: string }) {
+  const look = useLook(id);
+  const kit = useKit();
+  const router = useRouter();
+  if (look.data && kit.data) return <FitSeveral look={look.data.look} kit={kit.data} />;
+  return (
+    <Screen title="Fit to several" onBack={() => router.navigate(`/looks/${id}`)}>
+      <Ready remote={look}>{() => <Ready remote={kit}>{() => null}</Ready>}</Ready>
+    </Screen>
+  );
+}
+
+type FittedClient = {
+  readonly clientId: string;
+  readonly name: string;
+  readonly fitted: FittedLook | null;
+  /** What stops the look here; null when it could be fitted. */
+  readonly stops: string | null;
+  readonly savedAs: string | null;
+};
+
+/** The look fitted to one client, or what stops it, in a sentence. */
+async function fitOne(look: Look, client: ClientAnswer, kit: Kit, occasion: Occasion, author: string): Promise<FittedClient> {
+  const own = { clientId: client.id, name: client.name, savedAs: null };
+  const snapshot = snapshotOfClient(client);
+  if (Object.keys(snapshot.skin).length === 0) return { ...own, fitted: null, stops: 'Her skin has not been read: read it, then shades can be chosen.' };
+  try {
+    const stamp = { id: newId(), author, at: new Date().toISOString(), reason: `${look.name} for several.` };
+    const fitted = await askFitting('fit', { look, client: snapshot, kit, occasion, stamp });
+    return { ...own, fitted, stops: null };
+  } catch (error) {
+    return { ...own, fitted: null, stops: error instanceof Error ? error.message : String(error) };
+  }
+}
+
+function FitSeveral({ look, kit }: { readonly look: Look; readonly kit: Kit }) {
+  const router = useRouter();
+  const refresh = useRefresh();
+  const session = useSession();
+  const wide = useWide();
+  const [query, setQuery] = useState('');
+  const clients = useClients(query);
+  const [chosen, setChosen] = useState<readonly { readonly id: string; readonly name: string }[]>([]);
+  const [kind, setKind] = useState<Occasion['kind']>('wedding');
+  const [date, setDate] = useState(todayText());
+  const [fitted, setFitted] = useState<readonly FittedClient[]>([]);
+  const [share, setShare] = useState<number | null>(null);
+  const [failure, setFailure] = useState<string | null>(null);
+  const dateError = /^\d{4}-\d{2}-\d{2}$/.test(date) && !Number.isNaN(Date.parse(date)) ? undefined : 'A date, as 2031-05-14';
+  const unsaved = fitted.filter((f) => f.fitted && !f.savedAs);
+
+  const fit = async (): Promise<void> => {
+    if (dateError) return;
+    const occasion: Occasion = { kind, date, lights: ['daylight', 'flash'], hoursToLast: 10, camera: true };
+    setFailure(null);
+    setFitted([]);
+    for (const [i, { id, name }] of chosen.entries()) {
+      setShare(i / chosen.length);
+      try {
+        const client = await call<ClientAnswer>('client', { params: { id } });
+        const one = await fitOne(look, client, kit, occasion, session.data?.name ?? '');
+        setFitted((all) => [...all, one]);
+      } catch (error) {
+        const stops = error instanceof CallError ? error.message : 'She could not be fetched. Try again.';
+        setFitted((all) => [...all, { clientId: id, name, fitted: null, stops, savedAs: null }]);
+      }
+    }
+    setShare(null);
+  };
+  const save = async (): Promise<void> => {
+    setFailure(null);
+    for (const one of unsaved) {
+      if (!one.fitted) continue;
+      const { chart } = one.fitted;
+      try {
+        await call<ChartAnswer>('createChart', { body: { chart, visitId: null }, idempotencyKey: `chart-${chart.id}` });
+        setFitted((all) => all.map((f) => (f.clientId === one.clientId ? { ...f, savedAs: chart.id } : f)));
+      } catch (error) {
+        setFailure(`${one.name}: ${error instanceof CallError ? error.message : 'not saved. Try again.'}`);
+        break;
+      }
+    }
+    await refresh();
+  };
+
+  return (
+    <Screen
+      title="Fit to several"
+      above={look.name}
+      onBack={() => router.navigate(`/looks/${look.id}`)}
+      foot={
+        <Column gap="$2">
+          {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+          {unsaved.length > 0 && share === null ? (
+            <Line flexWrap="nowrap">
+              <Button large onPress={() => void fit()}>
+                Fit again
+              </Button>
+              <Button kind="main" large grow onPress={() => void save()}>
+                {`Save ${unsaved.length} ${unsaved.length === 1 ? 'chart' : 'charts'}`}
+              </Button>
+            </Line>
+          ) : (
+            <Button kind="main" large disabled={chosen.length === 0 || share !== null} onPress={() => void fit()}>
+              {chosen.length === 0 ? 'Choose who' : `Fit to ${chosen.length}`}
+            </Button>
+          )}
+        </Column>
+      }
+    >
+      <Column gap="$4">
+        <Line alignItems="flex-start" gap="$4">
+          <Choice label="Occasion" options={OCCASIONS} chosen={[kind]} onChange={([k]) => k && setKind(k)} />
+          <Field label="Date" value={date} onChange={setDate} error={dateError} />
+        </Line>
+        <Column gap="$1">
+          <Subheading>{chosen.length === 0 ? 'For whom' : `For ${chosen.map((c) => c.name).join(', ')}`}</Subheading>
+          <Field label="Find a client" value={query} onChange={setQuery} />
+          <Ready remote={clients}>
+            {(list) => (
+              <Column gap={0}>
+                {list.slice(0, wide ? 12 : 7).map(({ id, name }) => {
+                  const on = chosen.some((c) => c.id === id);
+                  return (
+                    <Switch key={id} label={name} on={on} onToggle={() => setChosen((all) => (on ? all.filter((c) => c.id !== id) : [...all, { id, name }]))} />
+                  );
+                })}
+              </Column>
+            )}
+          </Ready>
+        </Column>
+        {share !== null ? <Progress words="Placing the look and matching the kit" share={share} /> : null}
+        <View flexDirection="row" flexWrap="wrap" gap="$3" role="list" aria-label="Fitted faces">
+          {fitted.map((one) => (
+            <View key={one.clientId} width={wide ? '31%' : '100%'} role="listitem">
+              <FittedFace one={one} onOpen={(path) => router.navigate(path)} />
+            </View>
+          ))}
+        </View>
+      </Column>
+    </Screen>
+  );
+}
+
+function FittedFace({ one, onOpen }: { readonly one: FittedClient; readonly onOpen: (path: string) => void }) {
+  const chart: Chart | null = one.fitted?.chart ?? null;
+  const base = chart?.steps.find((s) => s.role === 'base');
+  return (
+    <Column gap="$1">
+      <Subheading fontSize="$3">{one.name}</Subheading>
+      {chart ? (
+        <Judged padding={0}>
+          <FaceStage
+            landmarks={chart.client.landmarks}
+            features={chart.client.features}
+            layers={layersOf(
+              chart.client,
+              chart.steps.filter((s) => s.variant === undefined),
+              null,
+            )}
+            height={260}
+            label={`${chart.look.name} on ${one.name}`}
+          />
+        </Judged>
+      ) : null}
+      {one.stops ? (
+        <>
+          <Body color="$weld">{`▲ Cannot be fitted. ${one.stops}`}</Body>
+          <Button onPress={() => onOpen(`/clients/${one.clientId}/read`)}>{`Read ${one.name}’s skin`}</Button>
+        </>
+      ) : null}
+      {base ? <Label>{`Base: ${productsInWords(base.use)}`}</Label> : null}
+      {one.fitted?.notes.map((note) => (
+        <Label key={note}>{`· ${note}`}</Label>
+      ))}
+      {chart && one.fitted?.notes.length === 0 ? <Label>Nothing had to be moved.</Label> : null}
+      {one.savedAs ? <Button onPress={() => onOpen(`/charts/${one.savedAs}`)}>{`✓ Saved: open ${one.name}’s chart`}</Button> : null}
+    </Column>
+  );
+}

@@ -1,0 +1,102 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { lookFromChart, PARTS, type Chart, type PartOfLook } from '@toile/core';
+import { newId, type LookAnswer } from '@toile/contract';
+import { call, CallError } from '../../data/call';
+import { useChart, useRefresh, useSession } from '../../data/hooks';
+import { Body, Button, Choice, Column, Label, Ready, Screen, Subheading } from '../../ui';
+import { Notch } from '../face/Notch';
+import { EMPTY_LOOK_FORM, errorsOf, tagsOf, type LookForm } from './lookForm';
+import { LookFormFields } from './LookFormFields';
+
+/** Cuts a look from a chart: what makes it that look, what may be left out, what it never has. */
+export function MakeLookScreen({ id }: { readonly id: string }) {
+  const answer = useChart(id);
+  const router = useRouter();
+  if (answer.data) return <Make chart={answer.data.chart} />;
+  return (
+    <Screen title="Make a look" onBack={() => router.navigate(`/charts/${id}`)}>
+      <Ready remote={answer}>{() => null}</Ready>
+    </Screen>
+  );
+}
+
+function Make({ chart }: { readonly chart: Chart }) {
+  const router = useRouter();
+  const refresh = useRefresh();
+  const session = useSession();
+  const [form, setForm] = useState<LookForm>({
+    ...EMPTY_LOOK_FORM,
+    description: `From ${chart.look.name}`,
+    finishes: chart.forbids?.finishes ?? [],
+    kinds: chart.forbids?.kinds ?? [],
+  });
+  const [parts, setParts] = useState<Readonly<Record<string, PartOfLook>>>({});
+  const [lookId] = useState(newId);
+  const [tried, setTried] = useState(false);
+  const [failure, setFailure] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const errors = errorsOf(form);
+
+  const save = async (): Promise<void> => {
+    setTried(true);
+    if (Object.keys(errors).length > 0) return;
+    setBusy(true);
+    setFailure(null);
+    try {
+      const stamp = { id: lookId, author: session.data?.name ?? '', at: new Date().toISOString(), reason: `Cut from a chart for a ${chart.occasion.kind}.` };
+      const choices = {
+        name: form.name.trim(),
+        description: form.description.trim(),
+        tags: tagsOf(form),
+        parts,
+        forbids: { finishes: [...form.finishes], kinds: [...form.kinds] },
+      };
+      const kept = await call<LookAnswer>('createLook', { body: { look: lookFromChart(chart, choices, stamp) }, idempotencyKey: `look-${lookId}` });
+      await refresh({ name: 'look', params: { id: lookId }, answer: kept });
+      router.replace(`/looks/${lookId}`);
+    } catch (error) {
+      setFailure(error instanceof CallError || error instanceof RangeError ? error.message : 'Something went wrong. Nothing is lost; try again.');
+      setBusy(false);
+    }
+  };
+
+  return (
+    <Screen
+      title="Make a look"
+      above={`from ${chart.client.name}’s chart`}
+      onBack={() => router.navigate(`/charts/${chart.id}`)}
+      widest={760}
+      foot={
+        <Column gap="$2">
+          {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+          <Button kind="main" large disabled={busy} onPress={() => void save()}>
+            Keep the look
+          </Button>
+        </Column>
+      }
+    >
+      <Column gap="$4">
+        <LookFormFields form={form} onChange={setForm} errors={tried ? errors : {}} />
+        <Column gap="$1">
+          <Subheading>What makes it this look</Subheading>
+          <Label>Essential steps keep texture and finish. Free ones may be left out. What is forbidden is never proposed.</Label>
+        </Column>
+        {chart.steps.map((step, i) => (
+          <Column key={step.id} gap="$1" borderTopWidth={1} borderTopColor="$line">
+            <Column flexDirection="row" gap="$2" alignItems="flex-start">
+              <Notch kind={step.role} number={i + 1} />
+              <Body paddingTop="$2">{step.title}</Body>
+            </Column>
+            <Choice
+              label={`${step.title} is`}
+              options={PARTS}
+              chosen={[parts[step.id] ?? 'essential']}
+              onChange={([part]) => part && setParts((all) => ({ ...all, [step.id]: part }))}
+            />
+          </Column>
+        ))}
+      </Column>
+    </Screen>
+  );
+}

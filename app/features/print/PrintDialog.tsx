@@ -1,0 +1,55 @@
+import { useState } from 'react';
+import { pathTo } from '@toile/contract';
+import { Body, Button, Choice, Column, Dialog, Label, Line, Switch } from '../../ui';
+import { pictureOf } from './pictureOf';
+
+type PrintDialogProps = { readonly chartId: string; readonly version: number; readonly onClose: () => void };
+
+const PAPER_WORDS = { a4: 'A4', letter: 'Letter' } as const;
+type PrintPaper = keyof typeof PAPER_WORDS;
+
+/** A chart on one page, or as a picture the size of a phone. */
+export function PrintDialog({ chartId, version, onClose }: PrintDialogProps) {
+  const [paper, setPaper] = useState<PrintPaper>('a4');
+  const [colour, setColour] = useState(true);
+  const [cautions, setCautions] = useState(false);
+  const [failure, setFailure] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const address = (as: 'pdf' | 'svg', on: PrintPaper | 'phone'): string =>
+    pathTo('printChart', { id: chartId }, { as, paper: on, colour: colour ? 'yes' : 'no', cautions: cautions ? 'yes' : 'no', version: String(version) });
+  const picture = async (): Promise<void> => {
+    setBusy(true);
+    setFailure(null);
+    try {
+      const link = document.createElement('a');
+      link.href = await pictureOf(address('svg', 'phone'));
+      link.download = `chart-${version}.png`;
+      link.click();
+      setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
+    } catch (error) {
+      setFailure(error instanceof Error ? error.message : 'The picture could not be made. Try again.');
+    }
+    setBusy(false);
+  };
+  return (
+    <Dialog title="Print the chart" onClose={onClose}>
+      <Column gap="$3">
+        <Choice label="Paper" options={['a4', 'letter'] as const} words={PAPER_WORDS} chosen={[paper]} onChange={([p]) => p && setPaper(p)} />
+        <Switch label="In colour" on={colour} onToggle={() => setColour((c) => !c)} />
+        <Switch label="With the client’s cautions" on={cautions} onToggle={() => setCautions((c) => !c)} />
+        <Label>Without colour every kind of layer is told by its pattern, notch and number.</Label>
+        {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+        <Line>
+          <Button kind="main" onPress={() => window.location.assign(address('pdf', paper))}>
+            PDF
+          </Button>
+          <Button onPress={() => window.location.assign(address('svg', paper))}>SVG</Button>
+          <Button disabled={busy} onPress={() => void picture()}>
+            {busy ? 'Making the picture' : 'Picture for a phone'}
+          </Button>
+          <Button onPress={onClose}>Close</Button>
+        </Line>
+      </Column>
+    </Dialog>
+  );
+}

@@ -1,0 +1,370 @@
+import { labToHex } from '../colour';
+import {
+  insetBox,
+  INSETS,
+  LAYER_KINDS,
+  LAYER_LOOKS,
+  lineArt,
+  outlineOf,
+  pathOf,
+  type Eyes,
+  type InkFill,
+  type Inset,
+  type LayerKind,
+  type PlacedShape,
+  type Point,
+} from '../face';
+import { colourOfUse, productsInWords, type Chart, type Step } from '../look';
+import { patternIn } from './patternIn';
+
+/** One thing on a sheet, in points from its upper left corner; groups scale from mm and hide what leaves their frame. */
+export type SheetOp =
+  | { readonly op: 'path'; readonly d: string; readonly fill: string | null; readonly opacity: number; readonly stroke?: string; readonly strokeWidth?: number }
+  | {
+      readonly op: 'text';
+      readonly x: number;
+      readonly y: number;
+      readonly size: number;
+      readonly bold: boolean;
+      readonly fill: string;
+      readonly text: string;
+      readonly middle?: boolean;
+    }
+  | {
+      readonly op: 'group';
+      readonly frame: readonly [x: number, y: number, width: number, height: number];
+      readonly scale: number;
+      readonly origin: Point;
+      readonly ops: readonly SheetOp[];
+    };
+
+export type Sheet = { readonly title: string; readonly width: number; readonly height: number; readonly ops: readonly SheetOp[] };
+
+/** Papers in points, and a phone's screen. */
+export const PAPERS = { a4: [595.28, 841.89], letter: [612, 792], phone: [390, 844] } as const;
+export type Paper = keyof typeof PAPERS;
+
+export type SheetOptions = {
+  readonly paper: Paper;
+  /** Without colour every kind is told by its pattern and number. */
+  readonly colour: boolean;
+  /** Width of a text in points. */
+  readonly measure: (text: string, size: number, bold: boolean) => number;
+  /** Sensitivities are printed only when asked for. */
+  readonly cautions?: boolean;
+};
+
+const INK = '#161616';
+const SOFT = '#555555';
+const HAIR = { fair: '#d8d3c8', red: '#c9aea0', brown: '#a89f97', black: '#6a6764', grey: '#d4d4d4' } as const;
+const MARGIN = 34;
+
+const inkFills = (hair: string): Readonly<Record<InkFill, string>> => ({
+  ink: '#242424',
+  skin: '#fafafa',
+  shade: '#dadada',
+  hair,
+  sheen: '#fafafa',
+  cloth: '#cfcfcf',
+  lip: '#e4e4e4',
+  eyeWhite: '#ffffff',
+  iris: '#8a8a8a',
+  pupil: '#101010',
+  catchlight: '#ffffff',
+});
+
+type Placed = { readonly number: number; readonly step: Step; readonly kind: LayerKind; readonly shapes: readonly PlacedShape[]; readonly colour: string };
+
+function placedSteps(chart: Chart, steps: readonly Step[], eyes: Eyes): Placed[] {
+  const { landmarks, features } = chart.client;
+  return steps.flatMap((step, i): Placed[] => {
+    if (step.role === 'care') return [];
+    const lab = colourOfUse(step.use);
+    const shapes = step.placements.flatMap((p) => outlineOf(p, landmarks, features, eyes));
+    return [{ number: i + 1, step, kind: step.role, shapes, colour: lab ? labToHex(lab) : LAYER_LOOKS[step.role].fallback }];
+  });
+}
+
+/** How a layer is painted: in its colour under its pattern, or by outline and pattern alone. */
+function layerOps({ kind, shapes, colour }: Placed, inColour: boolean): SheetOp[] {
+  const { pattern } = LAYER_LOOKS[kind];
+  const wide = kind === 'base' || kind === 'powder';
+  return shapes.flatMap((shape): SheetOp[] => {
+    const d = pathOf(shape.region, 2);
+    if (d === '') return [];
+    const solid = kind === 'liner' || kind === 'lash';
+    const fill: SheetOp = inColour
+      ? { op: 'path', d, fill: colour, opacity: wide ? 0.16 : 0.6 }
+      : { op: 'path', d, fill: solid ? INK : null, opacity: 1, stroke: INK, strokeWidth: wide ? 0.12 : 0.25 };
+    const marks = wide && inColour ? '' : pathOf(patternIn(shape.region, pattern), 2);
+    return marks === '' ? [fill] : [fill, { op: 'path', d: marks, fill: INK, opacity: inColour ? 0.55 : 0.9 }];
+  });
+}
+
+/** The middle of a shape, for its number: of the first on the client's left or of the only one. */
+function numberPlace({ shapes }: Placed): Point | null {
+  const shape = shapes.find((s) => s.region.some((polygon) => polygon.length > 2));
+  if (!shape) return null;
+  const points = shape.region.flat();
+  const [x, y] = points.reduce<Point>((sum, p) => [sum[0] + p[0], sum[1] + p[1]], [0, 0]);
+  return [x / points.length, y / points.length];
+}
+
+/** Numbers beside the face, in two columns, each joined to its layer by a fine line. */
+function numberOps(
+  placed: readonly Placed[],
+  box: readonly [number, number, number, number],
+  scale: number,
+  frame: readonly [number, number, number, number],
+): SheetOp[] {
+  const [x, y] = box;
+  const named = placed
+    .filter(({ kind }) => kind !== 'base' && kind !== 'powder')
+    .flatMap((p) => {
+      const at = numberPlace(p);
+      return at ? [{ number: p.number, at: [frame[0] + (at[0] - x) * scale, frame[1] + (at[1] - y) * scale] as Point }] : [];
+    });
+  const middle = frame[0] + frame[2] / 2;
+  const ops: SheetOp[] = [];
+  for (const side of ['left', 'right'] as const) {
+    const own = named.filter(({ at }) => (side === 'left' ? at[0] < middle : at[0] >= middle)).sort((a, b) => a.at[1] - b.at[1]);
+    const edge = side === 'left' ? frame[0] + 6 : frame[0] + frame[2] - 6;
+    let last = -Infinity;
+    for (const { number, at } of own) {
+      const py = Math.max(at[1], last + 11, frame[1] + 8);
+      last = py;
+      ops.push({
+        op: 'path',
+        d: `M${at[0].toFixed(1)} ${at[1].toFixed(1)}L${(edge + (side === 'left' ? 5 : -5)).toFixed(1)} ${py.toFixed(1)}`,
+        fill: null,
+        opacity: 0.8,
+        stroke: SOFT,
+        strokeWidth: 0.35,
+      });
+      ops.push({ op: 'text', x: edge, y: py + 3, size: 8.5, bold: true, fill: INK, text: String(number), middle: true });
+    }
+  }
+  return ops;
+}
+
+function faceGroup(
+  chart: Chart,
+  placed: readonly Placed[],
+  box: readonly [number, number, number, number],
+  frame: readonly [number, number, number, number],
+  eyes: Eyes,
+  inColour: boolean,
+): SheetOp {
+  const { landmarks, features } = chart.client;
+  const art = lineArt(landmarks, features, eyes);
+  const fills = inkFills(HAIR[features.hairTone]);
+  const inks = (list: typeof art.ground): SheetOp[] => list.map((ink): SheetOp => ({ op: 'path', d: ink.d, fill: fills[ink.fill], opacity: ink.opacity }));
+  const scale = Math.min(frame[2] / box[2], frame[3] / box[3]);
+  // Centred in its frame.
+  const origin: Point = [box[0] - (frame[2] / scale - box[2]) / 2, box[1] - (frame[3] / scale - box[3]) / 2];
+  return { op: 'group', frame, scale, origin, ops: [...inks(art.ground), ...placed.flatMap((p) => layerOps(p, inColour)), ...inks(art.lines)] };
+}
+
+const INSET_KINDS: readonly LayerKind[] = ['brow', 'eye', 'liner', 'lash', 'lip', 'lip line', 'highlight', 'adornment', 'conceal'];
+
+/** A text broken into lines no wider than `width`; the last is cut with an ellipsis where `most` lines are not enough. */
+export function wrapped(text: string, width: number, size: number, bold: boolean, measure: SheetOptions['measure'], most = 3): string[] {
+  const lines: string[] = [];
+  for (const word of text.split(/\s+/).filter(Boolean)) {
+    const last = lines[lines.length - 1];
+    const joined = last === undefined ? word : `${last} ${word}`;
+    if (last !== undefined && measure(joined, size, bold) <= width) lines[lines.length - 1] = joined;
+    else lines.push(word);
+  }
+  if (lines.length <= most) return lines;
+  let end = lines.slice(most - 1).join(' ');
+  while (end.length > 1 && measure(`${end}…`, size, bold) > width) end = end.slice(0, -1);
+  return [...lines.slice(0, most - 1), `${end.trimEnd()}…`];
+}
+
+const amounts = (step: Step): string => step.use.map((u) => `${Number(u.parts.toFixed(1))} ${u.measure}${u.parts === 1 ? '' : 's'}`).join(' + ');
+const ratio = (step: Step): string => (step.use.length > 1 ? `, ${step.use.map((u) => Number(u.parts.toFixed(1))).join(' : ')}` : '');
+
+function stepLines(step: Step): { readonly head: string; readonly product: string; readonly how: string } {
+  const waits = step.waitMinutes > 0 ? `, then wait ${step.waitMinutes} min` : '';
+  return {
+    head: step.optional ? `${step.title} (if wanted)` : step.title,
+    product: step.use.length === 0 ? (step.wants.kinds.length > 0 ? 'no product chosen' : '') : `${productsInWords(step.use)}${ratio(step)}: ${amounts(step)}`,
+    how: [
+      step.tool === 'none' ? null : step.tool,
+      step.technique,
+      step.passes > 1 ? `${step.passes} passes` : null,
+      `${step.handsOnMinutes} min${waits}`,
+      step.note || null,
+    ]
+      .filter(Boolean)
+      .join(' · '),
+  };
+}
+
+type StepsBox = { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
+
+/** The numbered steps at the largest size that fits the box; the smallest is still read at arm's length on paper. */
+function stepsOps(steps: readonly Step[], box: StepsBox, { measure, colour }: SheetOptions): SheetOp[] {
+  const indent = 30;
+  const laid = (size: number): { readonly ops: SheetOp[]; readonly height: number } => {
+    const ops: SheetOp[] = [];
+    let y = box.y;
+    const put = (text: string, at: number, bold: boolean, fill: string, lineSize: number, most: number): void => {
+      for (const line of wrapped(text, box.width - indent, lineSize, bold, measure, most)) {
+        y += lineSize * 1.22;
+        ops.push({ op: 'text', x: at, y, size: lineSize, bold, fill, text: line });
+      }
+    };
+    steps.forEach((step, i) => {
+      const { head, product, how } = stepLines(step);
+      const top = y;
+      if (step.role !== 'care') {
+        ops.push({
+          op: 'group',
+          frame: [box.x, top + 1.5, size * 1.35, size * 1.05],
+          scale: (size * 1.35) / 16,
+          origin: [0, 0],
+          ops: [{ op: 'path', d: LAYER_LOOKS[step.role].notch, fill: INK, opacity: 1 }],
+        });
+        const lab = colourOfUse(step.use);
+        if (lab && colour)
+          ops.push({
+            op: 'path',
+            d: `M${box.x} ${top + size * 1.5}h${size * 1.35}v${size * 0.9}h${-size * 1.35}z`,
+            fill: labToHex(lab),
+            opacity: 1,
+            stroke: SOFT,
+            strokeWidth: 0.3,
+          });
+      }
+      ops.push({ op: 'text', x: box.x + 17, y: top + size * 1.22, size, bold: true, fill: INK, text: String(i + 1) });
+      put(head, box.x + indent, true, INK, size, 1);
+      if (product) put(product, box.x + indent, false, INK, size * 0.92, 2);
+      put(how, box.x + indent, false, SOFT, size * 0.86, 2);
+      y += size * 0.42;
+    });
+    return { ops, height: y - box.y };
+  };
+  for (let size = 9.5; size > 4.6; size -= 0.25) {
+    const made = laid(size);
+    if (made.height <= box.height) return made.ops;
+  }
+  return laid(4.6).ops;
+}
+
+/** Notch, pattern and word of every kind in use: read without colour too. */
+function legendOps(kinds: readonly LayerKind[], x: number, y: number, width: number, options: SheetOptions): SheetOp[] {
+  const columns = Math.max(1, Math.floor(width / 92));
+  return kinds.flatMap((kind, i): SheetOp[] => {
+    const [cx, cy] = [x + (i % columns) * (width / columns), y + Math.floor(i / columns) * 15];
+    const look = LAYER_LOOKS[kind];
+    const box: Point[] = [
+      [0, 0],
+      [14, 0],
+      [14, 7],
+      [0, 7],
+    ];
+    const solid = !options.colour && (kind === 'liner' || kind === 'lash');
+    return [
+      {
+        op: 'group',
+        frame: [cx, cy, 21, 10.5],
+        scale: 1.5,
+        origin: [0, 0],
+        ops: [
+          {
+            op: 'path',
+            d: pathOf([box], 1),
+            fill: options.colour ? look.fallback : solid ? INK : null,
+            opacity: options.colour ? 0.6 : 1,
+            stroke: INK,
+            strokeWidth: 0.3,
+          },
+          { op: 'path', d: pathOf(patternIn([box], look.pattern), 2), fill: INK, opacity: 0.8 },
+        ],
+      },
+      { op: 'group', frame: [cx + 24, cy + 1, 11, 9], scale: 11 / 16, origin: [0, 0], ops: [{ op: 'path', d: look.notch, fill: INK, opacity: 1 }] },
+      { op: 'text', x: cx + 38, y: cy + 8.5, size: 7.5, bold: false, fill: INK, text: look.name },
+    ];
+  });
+}
+
+const INSET_WORDS: Readonly<Record<Inset, string>> = { 'right eye': 'client’s right eye', 'left eye': 'client’s left eye', lips: 'lips' };
+
+/**
+ * A chart on one page: the client's own face with its layers numbered, eyes open and closed and lips up close, the steps with products,
+ * ratios and amounts, and a legend. Steps of variants are left out. In points; nothing of contact or health unless asked for.
+ */
+export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
+  const [width, height] = PAPERS[options.paper];
+  const phone = options.paper === 'phone';
+  const margin = phone ? 16 : MARGIN;
+  const steps = chart.steps.filter((s) => s.variant === undefined);
+  const open = placedSteps(chart, steps, 'open');
+  const closed = placedSteps(chart, steps, 'closed');
+  const small = (list: readonly Placed[]): Placed[] => list.filter(({ kind }) => INSET_KINDS.includes(kind));
+  const kinds = LAYER_KINDS.filter((kind) => open.some((p) => p.kind === kind));
+  const { client, look, occasion } = chart;
+  const minutes = steps.reduce((sum, s) => sum + s.handsOnMinutes, 0);
+  const ops: SheetOp[] = [{ op: 'path', d: `M0 0H${width}V${height}H0Z`, fill: '#ffffff', opacity: 1 }];
+  const text = (x: number, y: number, size: number, bold: boolean, words: string, fill = INK): void =>
+    void ops.push({ op: 'text', x, y, size, bold, fill, text: words });
+  const fitted = (words: string, size: number, bold: boolean, room: number): string => wrapped(words, room, size, bold, options.measure, 1)[0] ?? '';
+
+  text(margin, margin + 10, phone ? 17 : 19, true, fitted(client.name, phone ? 17 : 19, true, width - 2 * margin));
+  text(
+    margin,
+    margin + 24,
+    9,
+    false,
+    fitted(
+      `${look.name} · ${occasion.kind}, ${occasion.date} · version ${chart.version} by ${chart.author} · ${steps.length} steps, ${minutes} min at work`,
+      9,
+      false,
+      width - 2 * margin,
+    ),
+    SOFT,
+  );
+  let top = margin + 34;
+  if (options.cautions && client.sensitivities.length > 0) {
+    text(margin, top + 4, 9, true, `Mind: ${client.sensitivities.join(', ')}`);
+    top += 14;
+  }
+
+  const { landmarks } = client;
+  const box = [-88, landmarks.hairline_c[1] - 26, 176, landmarks.gnathion[1] + 14 - landmarks.hairline_c[1] + 26] as const;
+  const faceWidth = phone ? width - 2 * margin : (width - 2 * margin) * 0.53;
+  const faceHeight = phone ? 300 : Math.min(340, (faceWidth / box[2]) * box[3]);
+  const frame = [margin, top, faceWidth, faceHeight] as const;
+  const group = faceGroup(chart, open, box, frame, 'open', options.colour);
+  ops.push(group);
+  if (group.op === 'group') ops.push(...numberOps(open, [group.origin[0], group.origin[1], 0, 0], group.scale, frame));
+
+  let y = top + faceHeight + 8;
+  const insetHeight = phone ? 58 : 74;
+  const insetRow = (insets: readonly Inset[], eyes: Eyes, x0: number, each: number): void => {
+    insets.forEach((inset, i) => {
+      const x = x0 + i * (each + 6);
+      ops.push(faceGroup(chart, small(eyes === 'open' ? open : closed), insetBox(inset, landmarks), [x, y, each, insetHeight], eyes, options.colour));
+      text(x, y + insetHeight + 8, 7, false, `${INSET_WORDS[inset]}${eyes === 'closed' ? ', closed' : ''}`, SOFT);
+    });
+  };
+  if (phone) {
+    insetRow(INSETS, 'open', margin, (faceWidth - 12) / 3);
+    y += insetHeight + 16;
+  } else {
+    insetRow(['right eye', 'left eye'], 'open', margin, (faceWidth - 6) / 2);
+    y += insetHeight + 14;
+    insetRow(['right eye', 'left eye'], 'closed', margin, (faceWidth - 6) / 2);
+    y += insetHeight + 14;
+    insetRow(['lips'], 'open', margin, (faceWidth - 6) / 2);
+    ops.push(...legendOps(kinds, margin + (faceWidth - 6) / 2 + 12, y, (faceWidth - 6) / 2 - 6, options));
+  }
+  const stepsBox = phone
+    ? { x: margin, y, width: width - 2 * margin, height: height - y - margin }
+    : { x: margin + faceWidth + 18, y: top, width: width - 2 * margin - faceWidth - 18, height: height - top - margin - 12 };
+  ops.push(...stepsOps(steps, stepsBox, options));
+  if (!phone) text(margin, height - margin + 8, 7, false, 'Left and right are the client’s own. Colours on paper are a guide: judge on the skin.', SOFT);
+  return { title: `${client.name}, ${look.name}, version ${chart.version}`, width, height, ops };
+}

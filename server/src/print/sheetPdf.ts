@@ -1,0 +1,43 @@
+import type { Sheet, SheetOp } from '@toile/core';
+import { documentWithFonts, finished, measureText } from './fonts';
+
+/** A sheet as a PDF of one page, drawn with the same shapes as its SVG; only the letters used are embedded. */
+export function sheetPdf(sheet: Sheet): Promise<Buffer> {
+  const doc = documentWithFonts({ size: [sheet.width, sheet.height], margin: 0, info: { Title: sheet.title } });
+  for (const op of sheet.ops) draw(doc, op);
+  return finished(doc);
+}
+
+function draw(doc: PDFKit.PDFDocument, op: SheetOp): void {
+  switch (op.op) {
+    case 'path': {
+      doc.save();
+      doc.path(op.d);
+      doc.fillOpacity(op.opacity).strokeOpacity(op.opacity);
+      if (op.stroke) doc.lineWidth(op.strokeWidth ?? 1);
+      if (op.fill && op.stroke) doc.fillAndStroke(op.fill, op.stroke);
+      else if (op.fill) doc.fill(op.fill);
+      else if (op.stroke) doc.stroke(op.stroke);
+      doc.restore();
+      return;
+    }
+    case 'text': {
+      const x = op.middle ? op.x - measureText(op.text, op.size, op.bold) / 2 : op.x;
+      doc
+        .font(op.bold ? 'bold' : 'plain')
+        .fontSize(op.size)
+        .fillOpacity(1)
+        .fillColor(op.fill)
+        .text(op.text, x, op.y, { lineBreak: false, baseline: 'alphabetic' });
+      return;
+    }
+    case 'group': {
+      const [x, y, width, height] = op.frame;
+      doc.save();
+      doc.rect(x, y, width, height).clip();
+      doc.translate(x, y).scale(op.scale).translate(-op.origin[0], -op.origin[1]);
+      for (const inner of op.ops) draw(doc, inner);
+      doc.restore();
+    }
+  }
+}
