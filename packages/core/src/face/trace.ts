@@ -88,7 +88,10 @@ export type Source = 'measured' | 'tapped' | 'from another face' | 'inferred';
 
 /** The likeliest face for what was measured, tapped and started from. */
 export function landmarksOf({ measurements, taps = {}, likeness = null }: Trace): Landmarks {
-  const tapped = Object.entries(taps).flatMap(([name, p]) => (p ? pointObservation(name as LandmarkName, p, TAP_SD) : []));
+  const tapped = TAPPED_LANDMARKS.flatMap((name) => {
+    const p: Point | undefined = taps[name];
+    return p ? pointObservation(name, p, TAP_SD) : [];
+  });
   const like = likeness ? LANDMARKS.flatMap((name) => pointObservation(name, likeness[name], LIKENESS_SD)) : [];
   const given = [...observationsOf(measurements), ...tapped, ...like];
   return given.length === 0 ? TEMPLATE : attachEars(conditionLandmarks(given));

@@ -40,7 +40,7 @@ export type SheetOp =
 
 export type Sheet = { readonly title: string; readonly width: number; readonly height: number; readonly ops: readonly SheetOp[] };
 
-/** Papers in points, and a phone's screen. */
+/** Papers in points, and a phone's screen, which grows downwards with the steps. */
 export const PAPERS = { a4: [595.28, 841.89], letter: [612, 792], phone: [390, 844] } as const;
 export type Paper = keyof typeof PAPERS;
 
@@ -58,6 +58,8 @@ const INK = '#161616';
 const SOFT = '#555555';
 const HAIR = { fair: '#d8d3c8', red: '#c9aea0', brown: '#a89f97', black: '#6a6764', grey: '#d4d4d4' } as const;
 const MARGIN = 34;
+/** Letters on a phone, points. */
+const PHONE_LETTERS = 11;
 
 const inkFills = (hair: string): Readonly<Record<InkFill, string>> => ({
   ink: '#242424',
@@ -101,13 +103,14 @@ function layerOps({ kind, shapes, colour }: Placed, inColour: boolean): SheetOp[
   });
 }
 
-/** The middle of a shape, for its number: of the first on the client's left or of the only one. */
-function numberPlace({ shapes }: Placed): Point | null {
-  const shape = shapes.find((s) => s.region.some((polygon) => polygon.length > 2));
-  if (!shape) return null;
-  const points = shape.region.flat();
-  const [x, y] = points.reduce<Point>((sum, p) => [sum[0] + p[0], sum[1] + p[1]], [0, 0]);
-  return [x / points.length, y / points.length];
+/** The middle of each of a layer's shapes, where its number may point. */
+function numberPlaces({ shapes }: Placed): Point[] {
+  return shapes.flatMap((shape): Point[] => {
+    const points = shape.region.flat();
+    if (points.length < 3) return [];
+    const [x, y] = points.reduce<Point>((sum, p) => [sum[0] + p[0], sum[1] + p[1]], [0, 0]);
+    return [[x / points.length, y / points.length]];
+  });
 }
 
 /** Numbers beside the face, in two columns, each joined to its layer by a fine line. */
@@ -118,13 +121,23 @@ function numberOps(
   frame: readonly [number, number, number, number],
 ): SheetOp[] {
   const [x, y] = box;
+  const middle = frame[0] + frame[2] / 2;
+  const toSheet = (p: Point): Point => [frame[0] + (p[0] - x) * scale, frame[1] + (p[1] - y) * scale];
+  let left = 0;
+  let right = 0;
   const named = placed
     .filter(({ kind }) => kind !== 'base' && kind !== 'powder')
     .flatMap((p) => {
-      const at = numberPlace(p);
-      return at ? [{ number: p.number, at: [frame[0] + (at[0] - x) * scale, frame[1] + (at[1] - y) * scale] as Point }] : [];
+      const places = numberPlaces(p).map(toSheet);
+      const onLeft = places.find((at) => at[0] < middle - 2);
+      const onRight = places.find((at) => at[0] >= middle - 2);
+      // A layer on both sides is numbered where fewer numbers are.
+      const at = onLeft && (!onRight || left <= right) ? onLeft : onRight;
+      if (!at) return [];
+      if (at === onLeft) left++;
+      else right++;
+      return [{ number: p.number, at }];
     });
-  const middle = frame[0] + frame[2] / 2;
   const ops: SheetOp[] = [];
   for (const side of ['left', 'right'] as const) {
     const own = named.filter(({ at }) => (side === 'left' ? at[0] < middle : at[0] >= middle)).sort((a, b) => a.at[1] - b.at[1]);
@@ -183,13 +196,12 @@ export function wrapped(text: string, width: number, size: number, bold: boolean
 }
 
 const amounts = (step: Step): string => step.use.map((u) => `${Number(u.parts.toFixed(1))} ${u.measure}${u.parts === 1 ? '' : 's'}`).join(' + ');
-const ratio = (step: Step): string => (step.use.length > 1 ? `, ${step.use.map((u) => Number(u.parts.toFixed(1))).join(' : ')}` : '');
 
 function stepLines(step: Step): { readonly head: string; readonly product: string; readonly how: string } {
   const waits = step.waitMinutes > 0 ? `, then wait ${step.waitMinutes} min` : '';
   return {
     head: step.optional ? `${step.title} (if wanted)` : step.title,
-    product: step.use.length === 0 ? (step.wants.kinds.length > 0 ? 'no product chosen' : '') : `${productsInWords(step.use)}${ratio(step)}: ${amounts(step)}`,
+    product: step.use.length === 0 ? (step.wants.kinds.length > 0 ? 'no product chosen' : '') : `${productsInWords(step.use)}: ${amounts(step)}`,
     how: [
       step.tool === 'none' ? null : step.tool,
       step.technique,
@@ -204,53 +216,60 @@ function stepLines(step: Step): { readonly head: string; readonly product: strin
 
 type StepsBox = { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
 
-/** The numbered steps at the largest size that fits the box; the smallest is still read at arm's length on paper. */
-function stepsOps(steps: readonly Step[], box: StepsBox, { measure, colour }: SheetOptions): SheetOp[] {
+type Laid = { readonly ops: SheetOp[]; readonly height: number };
+
+/** The numbered steps at one size of letters; terse cuts each text to a line. */
+function stepsAt(size: number, terse: boolean, steps: readonly Step[], box: Omit<StepsBox, 'height'>, { measure, colour }: SheetOptions): Laid {
   const indent = 30;
-  const laid = (size: number): { readonly ops: SheetOp[]; readonly height: number } => {
-    const ops: SheetOp[] = [];
-    let y = box.y;
-    const put = (text: string, at: number, bold: boolean, fill: string, lineSize: number, most: number): void => {
-      for (const line of wrapped(text, box.width - indent, lineSize, bold, measure, most)) {
-        y += lineSize * 1.22;
-        ops.push({ op: 'text', x: at, y, size: lineSize, bold, fill, text: line });
-      }
-    };
-    steps.forEach((step, i) => {
-      const { head, product, how } = stepLines(step);
-      const top = y;
-      if (step.role !== 'care') {
-        ops.push({
-          op: 'group',
-          frame: [box.x, top + 1.5, size * 1.35, size * 1.05],
-          scale: (size * 1.35) / 16,
-          origin: [0, 0],
-          ops: [{ op: 'path', d: LAYER_LOOKS[step.role].notch, fill: INK, opacity: 1 }],
-        });
-        const lab = colourOfUse(step.use);
-        if (lab && colour)
-          ops.push({
-            op: 'path',
-            d: `M${box.x} ${top + size * 1.5}h${size * 1.35}v${size * 0.9}h${-size * 1.35}z`,
-            fill: labToHex(lab),
-            opacity: 1,
-            stroke: SOFT,
-            strokeWidth: 0.3,
-          });
-      }
-      ops.push({ op: 'text', x: box.x + 17, y: top + size * 1.22, size, bold: true, fill: INK, text: String(i + 1) });
-      put(head, box.x + indent, true, INK, size, 1);
-      if (product) put(product, box.x + indent, false, INK, size * 0.92, 2);
-      put(how, box.x + indent, false, SOFT, size * 0.86, 2);
-      y += size * 0.42;
-    });
-    return { ops, height: y - box.y };
+  const ops: SheetOp[] = [];
+  let y = box.y;
+  const put = (text: string, at: number, bold: boolean, fill: string, lineSize: number, most: number): void => {
+    for (const line of wrapped(text, box.width - indent, lineSize, bold, measure, most)) {
+      y += lineSize * 1.22;
+      ops.push({ op: 'text', x: at, y, size: lineSize, bold, fill, text: line });
+    }
   };
-  for (let size = 9.5; size > 4.6; size -= 0.25) {
-    const made = laid(size);
-    if (made.height <= box.height) return made.ops;
+  steps.forEach((step, i) => {
+    const { head, product, how } = stepLines(step);
+    const top = y;
+    if (step.role !== 'care') {
+      ops.push({
+        op: 'group',
+        frame: [box.x, top + 1.5, size * 1.35, size * 1.05],
+        scale: (size * 1.35) / 16,
+        origin: [0, 0],
+        ops: [{ op: 'path', d: LAYER_LOOKS[step.role].notch, fill: INK, opacity: 1 }],
+      });
+      const lab = colourOfUse(step.use);
+      if (lab && colour)
+        ops.push({
+          op: 'path',
+          d: `M${box.x} ${top + size * 1.5}h${size * 1.35}v${size * 0.9}h${-size * 1.35}z`,
+          fill: labToHex(lab),
+          opacity: 1,
+          stroke: SOFT,
+          strokeWidth: 0.3,
+        });
+    }
+    ops.push({ op: 'text', x: box.x + 17, y: top + size * 1.22, size, bold: true, fill: INK, text: String(i + 1) });
+    put(head, box.x + indent, true, INK, size, 1);
+    if (product) put(product, box.x + indent, false, INK, size * 0.92, terse ? 1 : 2);
+    put(how, box.x + indent, false, SOFT, size * 0.86, terse ? 1 : 2);
+    y += size * 0.42;
+  });
+  return { ops, height: y - box.y };
+}
+
+/** The same at the largest size that fits the box. */
+function stepsFitted(steps: readonly Step[], box: StepsBox, options: SheetOptions): SheetOp[] {
+  // Long notes are cut before the letters get too small to read.
+  for (const terse of [false, true]) {
+    for (let size = 9.5; size >= (terse ? 2.5 : 5.5); size -= 0.25) {
+      const made = stepsAt(size, terse, steps, box, options);
+      if (made.height <= box.height) return made.ops;
+    }
   }
-  return laid(4.6).ops;
+  return stepsAt(2.5, true, steps, box, options).ops;
 }
 
 /** Notch, pattern and word of every kind in use: read without colour too. */
@@ -297,7 +316,7 @@ const INSET_WORDS: Readonly<Record<Inset, string>> = { 'right eye': 'client’s 
  * ratios and amounts, and a legend. Steps of variants are left out. In points; nothing of contact or health unless asked for.
  */
 export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
-  const [width, height] = PAPERS[options.paper];
+  const [width, paperHeight] = PAPERS[options.paper];
   const phone = options.paper === 'phone';
   const margin = phone ? 16 : MARGIN;
   const steps = chart.steps.filter((s) => s.variant === undefined);
@@ -307,7 +326,7 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
   const kinds = LAYER_KINDS.filter((kind) => open.some((p) => p.kind === kind));
   const { client, look, occasion } = chart;
   const minutes = steps.reduce((sum, s) => sum + s.handsOnMinutes, 0);
-  const ops: SheetOp[] = [{ op: 'path', d: `M0 0H${width}V${height}H0Z`, fill: '#ffffff', opacity: 1 }];
+  const ops: SheetOp[] = [];
   const text = (x: number, y: number, size: number, bold: boolean, words: string, fill = INK): void =>
     void ops.push({ op: 'text', x, y, size, bold, fill, text: words });
   const fitted = (words: string, size: number, bold: boolean, room: number): string => wrapped(words, room, size, bold, options.measure, 1)[0] ?? '';
@@ -361,10 +380,16 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
     insetRow(['lips'], 'open', margin, (faceWidth - 6) / 2);
     ops.push(...legendOps(kinds, margin + (faceWidth - 6) / 2 + 12, y, (faceWidth - 6) / 2 - 6, options));
   }
-  const stepsBox = phone
-    ? { x: margin, y, width: width - 2 * margin, height: height - y - margin }
-    : { x: margin + faceWidth + 18, y: top, width: width - 2 * margin - faceWidth - 18, height: height - top - margin - 12 };
-  ops.push(...stepsOps(steps, stepsBox, options));
+  let height: number = paperHeight;
+  if (phone) {
+    const laid = stepsAt(PHONE_LETTERS, false, steps, { x: margin, y, width: width - 2 * margin }, options);
+    ops.push(...laid.ops);
+    height = Math.max(paperHeight, Math.ceil(y + laid.height + margin));
+  } else {
+    const x = margin + faceWidth + 18;
+    ops.push(...stepsFitted(steps, { x, y: top, width: width - margin - x, height: height - top - margin - 12 }, options));
+  }
   if (!phone) text(margin, height - margin + 8, 7, false, 'Left and right are the client’s own. Colours on paper are a guide: judge on the skin.', SOFT);
-  return { title: `${client.name}, ${look.name}, version ${chart.version}`, width, height, ops };
+  const ground: SheetOp = { op: 'path', d: `M0 0H${width}V${height}H0Z`, fill: '#ffffff', opacity: 1 };
+  return { title: `${client.name}, ${look.name}, version ${chart.version}`, width, height, ops: [ground, ...ops] };
 }

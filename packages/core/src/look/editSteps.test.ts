@@ -1,0 +1,53 @@
+import { LAYER_KINDS } from '../face';
+import { readChart, writeChart } from '../formats';
+import { fitLook, newStep, withStep, withoutStep, movedStep, duplicatedStep, splitStep, mergedStep, type Chart } from '.';
+import { client, id, KIT, LOOK, OCCASION, STAMP } from './look.testing';
+
+const chart: Chart = fitLook(LOOK, client(), KIT, OCCASION, STAMP).chart;
+const titles = (c: Chart): string[] => c.steps.map((s) => s.title);
+const idOf = (title: string): string => chart.steps.find((s) => s.title === title)!.id;
+
+test.each(LAYER_KINDS)('a new %s goes where its phase comes, and the chart stays whole', (kind) => {
+  const next = withStep(chart, newStep(kind, id(901), [{ guide: 'zone.chin', side: 'both' }]));
+  expect(next.steps).toHaveLength(chart.steps.length + 1);
+  const read = readChart(writeChart(next));
+  expect(read.ok).toBe(true);
+  const before = (a: string, b: string): boolean => next.steps.findIndex((s) => s.title === a) < next.steps.findIndex((s) => s.title === b);
+  if (kind === 'blush') expect(before('Light', 'Blush') && before('Blush', 'Lid')).toBe(true);
+  if (kind === 'lip') expect(titles(next).at(-1)).toBe('Lip');
+});
+
+test('eyes first puts a new liner before the base', () => {
+  const eyesFirst = { ...chart, schools: { ...chart.schools, eyesOrFace: 'eyes first' as const } };
+  const sorted = { ...eyesFirst, steps: [...eyesFirst.steps].sort((a, b) => Number(b.phase === 'eyes') - Number(a.phase === 'eyes')) };
+  expect(titles(withStep(sorted, newStep('liner', id(902)))).indexOf('Liner')).toBe(1);
+});
+
+test('moved, copied, taken out; the last step stays', () => {
+  expect(titles(movedStep(chart, idOf('Mascara'), 0))[0]).toBe('Mascara');
+  expect(titles(movedStep(chart, idOf('Base'), 99)).at(-1)).toBe('Base');
+  expect(titles(duplicatedStep(chart, idOf('Lid'), id(903)))).toContain('Lid again');
+  expect(titles(withoutStep(chart, idOf('Lid')))).not.toContain('Lid');
+  const one = { ...chart, steps: chart.steps.slice(0, 1) };
+  expect(withoutStep(one, one.steps[0]!.id)).toBe(one);
+});
+
+test('split in two, dose, amount and minutes are shared out and the wait comes after the second', () => {
+  const waits = { ...chart, steps: chart.steps.map((s) => ({ ...s, waitMinutes: 2 })) };
+  const at = waits.steps.findIndex((s) => s.id === idOf('Contour'));
+  const [a, b] = splitStep(waits, idOf('Contour'), id(904)).steps.slice(at, at + 2);
+  const before = waits.steps[at]!;
+  expect(a!.doseMgPerCm2 + b!.doseMgPerCm2).toBeCloseTo(before.doseMgPerCm2, 12);
+  expect(a!.use[0]!.parts + b!.use[0]!.parts).toBeCloseTo(before.use[0]!.parts, 12);
+  expect([a!.waitMinutes, b!.waitMinutes]).toEqual([0, 2]);
+});
+
+test('stirred into the step before, nothing used is lost', () => {
+  const merged = mergedStep(chart, idOf('Contour'));
+  const into = merged.steps[0]!;
+  expect(into.title).toBe('Base with contour');
+  expect(into.use.map((u) => u.product.kind)).toEqual([...chart.steps[0]!.use, ...chart.steps[1]!.use].map((u) => u.product.kind));
+  expect(into.placements).toHaveLength(2);
+  expect(into.handsOnMinutes).toBe(chart.steps[0]!.handsOnMinutes + chart.steps[1]!.handsOnMinutes);
+  expect(mergedStep(chart, chart.steps[0]!.id)).toBe(chart);
+});

@@ -1,0 +1,102 @@
+import { areaOf, inferLandmarks, LAYER_KINDS, LAYER_LOOKS, subtractRegion, type Point } from '../face';
+import { fitLook, type Chart } from '../look';
+import { client, KIT, LOOK, OCCASION, STAMP } from '../look/look.testing';
+import { chartSheet, PAPERS, patternIn, sheetSvg, wrapped, type SheetOp, type SheetOptions } from '.';
+
+const measure: SheetOptions['measure'] = (text, size) => text.length * size * 0.5;
+const chart: Chart = fitLook(LOOK, client(), KIT, OCCASION, STAMP).chart;
+const options = (more: Partial<SheetOptions> = {}): SheetOptions => ({ paper: 'a4', colour: true, measure, ...more });
+const texts = (ops: readonly SheetOp[]): Extract<SheetOp, { op: 'text' }>[] =>
+  ops.flatMap((op) => (op.op === 'text' ? [op] : op.op === 'group' ? texts(op.ops) : []));
+const square: Point[] = [
+  [0, 0],
+  [20, 0],
+  [20, 20],
+  [0, 20],
+];
+
+test.each(LAYER_KINDS)('the pattern of %s stays inside what it fills and leaves the colour to be seen', (kind) => {
+  const marks = patternIn([square], LAYER_LOOKS[kind].pattern);
+  const covered = areaOf(marks);
+  if (LAYER_LOOKS[kind].pattern.form === 'plain') return expect(marks).toEqual([]);
+  expect(covered).toBeGreaterThan(4);
+  expect(covered).toBeLessThan(200);
+  expect(areaOf(subtractRegion(marks, [square]))).toBeLessThan(0.01);
+});
+
+test('no two kinds look alike in black and white', () => {
+  const looks = LAYER_KINDS.map((kind) => JSON.stringify(LAYER_LOOKS[kind].pattern));
+  const notches = LAYER_KINDS.map((kind) => LAYER_LOOKS[kind].notch);
+  expect(new Set(notches).size).toBe(LAYER_KINDS.length);
+  // Base is left open and liner is filled solid.
+  expect(new Set(looks).size).toBe(LAYER_KINDS.length - 1);
+});
+
+test.each(Object.keys(PAPERS) as (keyof typeof PAPERS)[])('everything of a chart is on one page of %s', (paper) => {
+  const sheet = chartSheet(chart, options({ paper }));
+  const words = texts(sheet.ops);
+  for (const { x, y, text, size } of words) {
+    expect(x).toBeGreaterThanOrEqual(0);
+    expect(x + (text.length > 3 ? measure(text, size, false) : 0)).toBeLessThanOrEqual(sheet.width + 1);
+    expect(y).toBeLessThanOrEqual(sheet.height);
+  }
+  const all = words.map((w) => w.text).join(' ');
+  for (const step of chart.steps) expect(all).toContain(step.title);
+  expect(all).toContain(chart.client.name);
+});
+
+test('eighty long steps still fit on the page', () => {
+  const long: Chart = {
+    ...chart,
+    steps: Array.from({ length: 40 }, (_, i) => ({
+      ...chart.steps[i % chart.steps.length]!,
+      title: `Step number ${i} with a long name to break`,
+      note: 'a note that goes on for a while and then some more '.repeat(3),
+    })),
+  };
+  const sheet = chartSheet(long, options());
+  expect(Math.max(...texts(sheet.ops).map((t) => t.y))).toBeLessThanOrEqual(sheet.height);
+});
+
+test('steps are numbered on the face as in the list, beside it and not on it', () => {
+  const sheet = chartSheet(chart, options());
+  const numbers = texts(sheet.ops).filter((t) => t.middle);
+  const placed = chart.steps.flatMap((s, i) =>
+    s.role !== 'care' && s.role !== 'base' && s.role !== 'powder' && s.placements.length > 0 ? [String(i + 1)] : [],
+  );
+  expect(numbers.map((n) => n.text).sort()).toEqual(placed.sort());
+});
+
+test('health is left out unless it is asked for', () => {
+  const who = { ...chart, client: { ...chart.client, sensitivities: ['latex'] } };
+  const words = (more: Partial<SheetOptions>) =>
+    texts(chartSheet(who, options(more)).ops)
+      .map((t) => t.text)
+      .join(' ');
+  expect(words({})).not.toContain('latex');
+  expect(words({ cautions: true })).toContain('Mind: latex');
+});
+
+test('without colour nothing is filled but ink, paper and greys', () => {
+  const fills = (ops: readonly SheetOp[]): string[] => ops.flatMap((op) => (op.op === 'path' && op.fill ? [op.fill] : op.op === 'group' ? fills(op.ops) : []));
+  const grey = /^#([0-9a-f]{2})\1\1$/;
+  const plain = { ...chart, client: { ...chart.client, landmarks: inferLandmarks({}), features: { ...chart.client.features, hairTone: 'grey' as const } } };
+  for (const fill of fills(chartSheet(plain, options({ colour: false })).ops)) expect(fill).toMatch(grey);
+});
+
+test('a text is broken at words and cut with an ellipsis when there is no room', () => {
+  expect(wrapped('one two three', 40, 10, false, measure)).toEqual(['one two', 'three']);
+  expect(wrapped('one two three four five six', 40, 10, false, measure, 2)).toEqual(['one two', 'three f…']);
+  expect(wrapped('', 40, 10, false, measure)).toEqual([]);
+});
+
+test('the SVG says what it is, escapes what it is told, and carries its fonts', () => {
+  const svg = sheetSvg(
+    { title: 'A & "B"', width: 10, height: 10, ops: [{ op: 'text', x: 1, y: 2, size: 3, bold: true, fill: '#000000', text: '<b>' }] },
+    { plain: 'data:p', bold: 'data:b' },
+  );
+  expect(svg).toContain('<title>A &amp; &quot;B&quot;</title>');
+  expect(svg).toContain('&lt;b&gt;');
+  expect(svg).toContain('url(data:p)');
+  expect(sheetSvg(chartSheet(chart, options()), { plain: '', bold: '' })).toMatch(/^<svg[^]*<\/svg>$/);
+});
