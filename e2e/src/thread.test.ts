@@ -53,6 +53,7 @@ test('a new client: errors beside the fields, then her face from a few measureme
   await page.getByLabel('Face length, mm').waitFor();
   const outline = () => page.locator('svg[aria-label^="The face as traced"] path').evaluateAll((paths) => paths.map((p) => p.getAttribute('d')).join());
   const before = await outline();
+  await button('All in a list').click();
   await page.getByLabel('Nose length, mm').fill('3');
   await page.getByText(/outside 30 to 70 mm/).waitFor();
   expect(await button('Look at the marked numbers').isDisabled()).toBe(true);
@@ -146,6 +147,7 @@ test('adjusted: another product, a placement by its handle out of its limits and
     .waitFor();
   await button('Bring it back').first().click();
   await page.getByText('✓ Every placement keeps its limits.').waitFor();
+  await page.getByRole('radio', { name: 'Where', exact: true }).click();
   await button('Lift: more').first().click();
   await reach.focus();
   await page.keyboard.press('ArrowDown');

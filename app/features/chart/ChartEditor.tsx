@@ -11,7 +11,7 @@ import { minutesOf, stepsShown } from './chartView';
 import { DrawTools } from './DrawTools';
 import { FaceFindings } from './FaceFindings';
 import { Insets } from './Insets';
-import { StepDrawer } from './StepDrawer';
+import { StepDrawer, type StepTab } from './StepDrawer';
 import { StepList } from './StepList';
 import { useDrawing } from './useDrawing';
 import { useUndo } from './useUndo';
@@ -31,6 +31,7 @@ export function ChartEditor({ chart, kit, editable, onChange: onEdit, above }: C
   const { change: onChange, undo, redo, canUndo, canRedo } = useUndo(chart, onEdit);
   const draw = useDrawing();
   const [placement, setPlacement] = useState(0);
+  const [tab, setTab] = useState<StepTab>('what');
   const [selected, setOpenStep] = useState<string | null>(null);
   const { stop } = draw;
   const setSelected = useCallback(
@@ -76,6 +77,8 @@ export function ChartEditor({ chart, kit, editable, onChange: onEdit, above }: C
       onChange={onChange}
       onDraw={draw.start}
       onSelect={setSelected}
+      tab={tab}
+      onTab={setTab}
     />
   ) : null;
   const face = (

@@ -44,9 +44,9 @@ const MARKS: Record<GuideParameter, string> = {
 /** Handles nearer than this are moved apart: a finger takes hold of one at a time, px. */
 const APART_PX = 40;
 
-/** Where the handles sit on the client's left shape (or the only one) for given parameters. */
-function handlesAt(placement: Guided, params: GuideParams, client: ClientSnapshot): { readonly [name in GuideParameter]?: Point } {
-  return outlineOf({ ...placement, params }, client.landmarks, client.features)[0]?.handles ?? {};
+/** Where the handles sit on the client's left shape, or the only one. */
+function handlesAt(placement: Guided, client: ClientSnapshot): { readonly [name in GuideParameter]?: Point } {
+  return outlineOf(placement, client.landmarks, client.features)[0]?.handles ?? {};
 }
 
 /** Places moved apart until no two cover each other, the first staying nearest to where it belongs. */
@@ -72,7 +72,7 @@ export function spreadOut(places: readonly Point[], apart = APART_PX): Point[] {
 /** The handles of one placement: each slides along what it means, wherever the finger goes. */
 export function Handles({ placement, client, toPixels, mmPerPixel, onMove, onChange }: HandlesProps) {
   const params = useMemo((): GuideParams => ({ ...INITIAL_PARAMS, ...placement.params }), [placement.params]);
-  const at = handlesAt(placement, params, client);
+  const at = handlesAt(placement, client);
   const names = guideNamed(placement.guide).adjustable.filter((name) => at[name]);
   const places = spreadOut(names.map((name) => toPixels(at[name]!)));
   return (
@@ -142,8 +142,8 @@ function wayOf(placement: Guided, from: GuideParams, client: ClientSnapshot, nam
   const spec = GUIDE_PARAMETERS[name];
   const small = (spec.maximum - spec.minimum) / 40;
   const [low, high] = [Math.max(spec.minimum, from[name] - small), Math.min(spec.maximum, from[name] + small)];
-  const before = handlesAt(placement, { ...from, [name]: low }, client)[name];
-  const after = handlesAt(placement, { ...from, [name]: high }, client)[name];
+  const before = handlesAt({ ...placement, params: { ...from, [name]: low } }, client)[name];
+  const after = handlesAt({ ...placement, params: { ...from, [name]: high } }, client)[name];
   if (!before || !after) return [0, 0];
   return [(after[0] - before[0]) / (high - low), (after[1] - before[1]) / (high - low)];
 }

@@ -1,7 +1,7 @@
 import { duplicatedStep, mergedStep, movedStep, splitStep, TECHNIQUES, TOOLS, withoutStep, type Chart, type Step } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Button, Choice, Column, Field, Label, Line, Stepper, Switch } from '../../ui';
-import { withNote, withStepChange } from './chartView';
+import { withStepChange } from './chartView';
 
 type RecipePanelProps = {
   readonly chart: Chart;
@@ -66,7 +66,6 @@ export function RecipePanel({ chart, step, onChange, onSelect }: RecipePanelProp
       </Line>
       {step.tool === 'airbrush' ? <Label>After the airbrush nothing touches or rubs it: powder with a loose brush, concealer tapped in.</Label> : null}
       <Switch label="Only if wanted" on={step.optional === true} onToggle={() => change({ optional: !step.optional })} />
-      <Field label="Note" value={step.note} lines={2} onChange={(note) => onChange(withNote(chart, step.id, note))} />
       <Line role="group" aria-label="Its place among the steps">
         <Button label="Earlier" disabled={at <= 0} onPress={() => onChange(movedStep(chart, step.id, at - 1))}>
           ↑ earlier

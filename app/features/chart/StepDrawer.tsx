@@ -1,9 +1,8 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
 import { Pressable } from 'react-native';
 import { productsInWords, wantedColour, type Chart, type Kit, type Proposal, type Step } from '@toile/core';
-import { Body, Button, Choice, Column, Judged, Label, Swatch, useColours } from '../../ui';
-import { amountInWords, withUse } from './chartView';
+import { Body, Button, Choice, Column, Field, Judged, Label, Swatch, useColours } from '../../ui';
+import { amountInWords, withNote, withUse } from './chartView';
 import { PlacePanel } from './PlacePanel';
 import { RecipePanel } from './RecipePanel';
 import { useProposals } from './useProposals';
@@ -19,15 +18,17 @@ type StepDrawerProps = {
   readonly onChange: (chart: Chart) => void;
   readonly onDraw: () => void;
   readonly onSelect: (stepId: string | null) => void;
+  readonly tab: StepTab;
+  readonly onTab: (tab: StepTab) => void;
 };
 
 const TABS = ['what', 'where', 'how'] as const;
-type Tab = (typeof TABS)[number];
-const TAB_WORDS: Readonly<Record<Tab, string>> = { what: 'With what', where: 'Where', how: 'How' };
+/** What of a step is decided: its product, its place, how it is done. */
+export type StepTab = (typeof TABS)[number];
+const TAB_WORDS: Readonly<Record<StepTab, string>> = { what: 'With what', where: 'Where', how: 'How' };
 
 /** What is decided in one step: product, place, dose, note. */
-export function StepDrawer({ chart, step, kit, editable, placement, onPlacement, onChange, onDraw, onSelect }: StepDrawerProps) {
-  const [tab, setTab] = useState<Tab>('what');
+export function StepDrawer({ chart, step, kit, editable, placement, onPlacement, onChange, onDraw, onSelect, tab, onTab }: StepDrawerProps) {
   return (
     <Column gap="$4" paddingVertical="$2">
       <Column gap="$1">
@@ -44,13 +45,17 @@ export function StepDrawer({ chart, step, kit, editable, placement, onPlacement,
             .join(' · ')}
         </Label>
       </Column>
-      {editable ? <Choice label="Decide" options={TABS} words={TAB_WORDS} chosen={[tab]} onChange={([next]) => next && setTab(next)} /> : null}
+      {editable ? <Choice label="Decide" options={TABS} words={TAB_WORDS} chosen={[tab]} onChange={([next]) => next && onTab(next)} /> : null}
       {editable && tab === 'what' ? <WhatPanel chart={chart} step={step} kit={kit} onChange={onChange} /> : null}
       {!editable || tab === 'where' ? (
         <PlacePanel chart={chart} step={step} editable={editable} placement={placement} onPlacement={onPlacement} onChange={onChange} onDraw={onDraw} />
       ) : null}
       {editable && tab === 'how' ? <RecipePanel chart={chart} step={step} onChange={onChange} onSelect={onSelect} /> : null}
-      {step.note && tab !== 'how' ? <Body>{step.note}</Body> : null}
+      {editable ? (
+        <Field label="Note" value={step.note} lines={2} onChange={(note) => onChange(withNote(chart, step.id, note))} />
+      ) : step.note ? (
+        <Body>{step.note}</Body>
+      ) : null}
     </Column>
   );
 }

@@ -211,7 +211,7 @@ export function PatternTile({ pattern }: { readonly pattern: PatternForm }) {
 const openPath = (line: readonly Point[]): string => `M${line.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join('L')}`;
 
 /** Limits and guide lines, dashed and light. */
-function Chalk({ guides, colour }: { readonly guides: FaceGuides; readonly colour: string }) {
+const Chalk = memo(function Chalk({ guides, colour }: { readonly guides: FaceGuides; readonly colour: string }) {
   const lines = (['left', 'right'] as const).flatMap((side) => [guides.cheekLine[side], guides.smileLine[side], guides.pupilLine[side]]);
   const closed = [guides.eyeArea.left, guides.eyeArea.right, guides.freeTriangle];
   return (
@@ -224,4 +224,4 @@ function Chalk({ guides, colour }: { readonly guides: FaceGuides; readonly colou
       ))}
     </G>
   );
-}
+});

@@ -47,7 +47,6 @@ export function PrintDialog({ chartId, version, onClose }: PrintDialogProps) {
           <Button disabled={busy} onPress={() => void picture()}>
             {busy ? 'Making the picture' : 'Picture for a phone'}
           </Button>
-          <Button onPress={onClose}>Close</Button>
         </Line>
       </Column>
     </Dialog>

@@ -1,5 +1,5 @@
 import { type Features } from './features';
-import type { LayerKind } from './guides';
+import { GUIDE_PARAMETER_NAMES, INITIAL_PARAMS, type LayerKind } from './guides';
 import type { Placement } from './outlineOf';
 
 /** A thing to be reached, in a word, and where product goes to reach it. */
@@ -206,8 +206,15 @@ export function effectsFor(kind: LayerKind): Effect[] {
   return EFFECTS.filter((effect) => effect.kind === kind);
 }
 
+/** A guided placement by what it says, whatever order it says it in; null for one drawn by hand or wiped. */
+function saying(placement: Placement): string | null {
+  if (!('guide' in placement) || placement.without?.length) return null;
+  const adjusted = GUIDE_PARAMETER_NAMES.filter((name) => (placement.params?.[name] ?? INITIAL_PARAMS[name]) !== INITIAL_PARAMS[name]);
+  return [placement.guide, placement.side, ...adjusted.map((name) => `${name} ${placement.params?.[name]}`)].join();
+}
+
 /** The effect a step's placements are, exactly; null when they are adjusted or something else. */
 export function effectOf(kind: LayerKind, placements: readonly Placement[]): Effect | null {
-  const text = JSON.stringify(placements);
-  return effectsFor(kind).find((effect) => JSON.stringify(effect.placements) === text) ?? null;
+  const said = placements.map(saying);
+  return effectsFor(kind).find((effect) => effect.placements.length === said.length && effect.placements.every((p, i) => saying(p) === said[i])) ?? null;
 }

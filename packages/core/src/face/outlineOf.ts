@@ -35,7 +35,19 @@ export type PlacedShape = {
 export type Eyes = 'open' | 'closed';
 
 /** A placement as outlines on a face, one shape a side; with the eyes closed, lid and lash guides follow the closed lid. */
-export function outlineOf(placement: Placement, landmarks: Landmarks, features: Features = PLAIN_FEATURES, eyes: Eyes = 'open'): PlacedShape[] {
+export function outlineOf(placement: Placement, landmarks: Landmarks, features: Features = PLAIN_FEATURES, eyes: Eyes = 'open'): readonly PlacedShape[] {
+  const held = kept.get(placement);
+  if (held && held.landmarks === landmarks && held.features === features && held.eyes === eyes) return held.shapes;
+  const shapes = placed(placement, landmarks, features, eyes);
+  kept.set(placement, { landmarks, features, eyes, shapes });
+  return shapes;
+}
+
+type Kept = { readonly landmarks: Landmarks; readonly features: Features; readonly eyes: Eyes; readonly shapes: readonly PlacedShape[] };
+// Placements never change once made; drawing, review, areas and words ask for the same one again and again.
+const kept = new WeakMap<Placement, Kept>();
+
+function placed(placement: Placement, landmarks: Landmarks, features: Features, eyes: Eyes): PlacedShape[] {
   const open = faceModel(landmarks, features);
   const face = eyes === 'open' ? open : withEyesClosed(open);
   const shapes = 'outline' in placement ? drawnShapes(placement, face) : guidedShapes(placement, face);

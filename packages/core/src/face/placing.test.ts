@@ -80,6 +80,8 @@ test('effects warn where the face speaks against them', () => {
   expect(mind('conceal', 'lift', { lines: ['crow’s feet'] })).toContain('comma');
   expect(effectOf('lip', [{ guide: 'lips', side: 'both' }])?.name).toBe('natural');
   expect(effectOf('lip', [{ guide: 'lips', side: 'left' }])).toBeNull();
+  expect(effectOf('blush', [{ side: 'both', guide: 'blushLifted', params: { width: 100, liftMm: 1 } }])?.name).toBe('lift');
+  for (const effect of EFFECTS) expect(effectOf(effect.kind, effect.placements)).toBe(effect);
 });
 
 test('lips go over the line in the middle and stay on it at the corners', () => {
