@@ -45,6 +45,45 @@ const PHONE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.locator('svg image').waitFor();
     await page.waitForTimeout(800);
   },
+  draw: async (page) => {
+    await openClient(page, 'Isaura Penhallow');
+    await page.getByRole('link', { name: /Harbour Morning/ }).click();
+    await page.getByRole('button', { name: /^Step \d+, Blush/ }).click();
+    await page.getByRole('radio', { name: 'Where', exact: true }).click();
+    await page.getByRole('button', { name: 'Draw by hand' }).click();
+    const box = (await page.getByRole('application').boundingBox())!;
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    await page.mouse.move(x + 72, y - 12);
+    await page.mouse.down();
+    for (const [dx, dy] of [
+      [84, -26],
+      [94, -44],
+      [100, -62],
+    ])
+      await page.mouse.move(x + dx!, y + dy!, { steps: 4 });
+    await page.mouse.up();
+  },
+  several: async (page) => {
+    await page.goto(`${baseUrl()}/looks`);
+    await page.getByRole('link', { name: /^Harbour Morning/ }).click();
+    await page.getByRole('button', { name: 'Fit to several' }).click();
+    for (const name of ['Morwenna', 'Thandeka', 'Ambrose']) {
+      await page.getByLabel('Find a client').fill(name);
+      await page.getByRole('switch', { name: new RegExp(name) }).click();
+    }
+    await page.getByRole('button', { name: 'Fit to 3' }).click();
+    await page.getByRole('button', { name: 'Save 3 charts' }).waitFor();
+    await page.getByRole('listitem').filter({ hasText: 'Thandeka' }).scrollIntoViewIfNeeded();
+  },
+  print: async (page) => {
+    await openClient(page, 'Isaura Penhallow');
+    await page.getByRole('link', { name: /Harbour Morning/ }).click();
+    await page.getByText('18 steps').waitFor();
+    const id = page.url().split('/').pop()!;
+    const svg = await page.evaluate(async (address) => (await fetch(address)).text(), `/api/charts/${id}/print?as=svg&colour=no`);
+    await page.setViewportSize({ width: 794, height: 1123 });
+    await page.setContent(`<body style="margin:0">${svg}</body>`);
+  },
   palette: async (page) => {
     await page.goto(`${baseUrl()}/kit/palettes`);
     await page.getByRole('link', { name: /^Creams/ }).click();
@@ -83,6 +122,21 @@ const WIDE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.getByRole('link', { name: /Harbour Morning/ }).click();
     await page.getByRole('button', { name: /^Step 5,/ }).click();
     await page.getByRole('radiogroup', { name: 'Products proposed' }).getByRole('radio').first().waitFor();
+  },
+  'wide-compare': async (page) => {
+    await openClient(page, 'Morwenna Penhallow');
+    await page.getByRole('link', { name: /Choir Loft/ }).click();
+    await page.getByRole('button', { name: 'Compare' }).click();
+    await page.getByLabel('With another client’s chart').fill('Isaura');
+    await page
+      .getByRole('link', { name: /^Isaura Penhallow/ })
+      .first()
+      .click();
+    await page
+      .getByRole('link', { name: /Harbour Morning/ })
+      .first()
+      .click();
+    await page.getByText(/differences$/).waitFor();
   },
   'wide-look': async (page) => {
     await page.goto(`${baseUrl()}/looks`);

@@ -115,7 +115,7 @@ function Trace({ client }: { readonly client: ClientAnswer }) {
       }
     >
       <View flexDirection={wide ? 'row' : 'column'} gap="$4">
-        <View width={wide ? 360 : '100%'} style={{ position: 'sticky', top: 0, zIndex: 10 }} alignSelf="flex-start">
+        <View width={wide ? 360 : '100%'} style={wide || way !== 'photo' ? { position: 'sticky', top: 0, zIndex: 10 } : undefined} alignSelf="flex-start">
           <Judged padding="$2" gap="$1">
             <FaceStage landmarks={landmarks} features={features} height={wide ? 440 : 230} label={`The face as traced, ${shape.words}`}>
               {(toPixels) =>
