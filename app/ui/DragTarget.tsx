@@ -3,6 +3,8 @@ import { useColours } from './theme';
 
 type DragTargetProps = {
   readonly label: string;
+  /** Its own name, to be found by while it is moved past React. */
+  readonly name: string;
   readonly mark: string;
   readonly x: number;
   readonly y: number;
@@ -20,7 +22,7 @@ type DragTargetProps = {
 };
 
 /** Something to take hold of, 44 px wide, by finger, mouse or arrow keys. An element of the web: the app's one platform. */
-export function DragTarget({ label, mark, x, y, value, minimum, maximum, unit, onStart, onDrag, onEnd, onNudge }: DragTargetProps) {
+export function DragTarget({ label, name, mark, x, y, value, minimum, maximum, unit, onStart, onDrag, onEnd, onNudge }: DragTargetProps) {
   const c = useColours();
   const from = useRef<{ x: number; y: number } | null>(null);
   const down = (event: PointerEvent<HTMLDivElement>): void => {
@@ -45,6 +47,7 @@ export function DragTarget({ label, mark, x, y, value, minimum, maximum, unit, o
   return (
     <div
       role="slider"
+      data-handle={name}
       tabIndex={0}
       aria-label={label}
       aria-valuenow={value}

@@ -83,8 +83,11 @@ async function handleRows(page: Page, session: CDPSession): Promise<Row[]> {
         begun = performance.now();
         work(now);
       });
-    const face = document.querySelector('svg[aria-label^="Face chart of"]')!;
-    new MutationObserver(() => window.toileFrames?.push(performance.now() - begun)).observe(face, { subtree: true, attributes: true, attributeFilter: ['d'] });
+    new MutationObserver(() => window.toileFrames?.push(performance.now() - begun)).observe(document.body, {
+      subtree: true,
+      attributes: true,
+      attributeFilter: ['d'],
+    });
   });
   await page.mouse.move(box.x + 22, box.y + 22);
   await page.mouse.down();

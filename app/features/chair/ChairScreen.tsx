@@ -1,14 +1,14 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { ScrollView } from 'react-native';
-import { colourOfUse, productsInWords, type Chart, type Kit, type Step } from '@toile/core';
+import { causeNamed, colourOfUse, productsInWords, type Chart, type Kit, type Step } from '@toile/core';
 import { useKit } from '../../data/hooks';
 import { BackIcon, Body, Button, Column, Figure, Heading, Judged, Label, Line, Ready, Screen, Swatch, useColours, View } from '../../ui';
 import { amountInWords, stepsShown } from '../chart/chartView';
 import { layersOf } from '../chart/layers';
 import { FaceStage } from '../face/FaceStage';
 import { Notch } from '../face/Notch';
-import { clockOf, isSettled, placeInKit, progressOf } from './chairView';
+import { clockOf, comfortCues, isSettled, placeInKit, progressOf } from './chairView';
 import { zoomFor } from '../chart/zoom';
 import { Deviations } from './Deviations';
 import { useChair, type ChairWork } from './useChair';
@@ -38,6 +38,7 @@ function Work({ chair, chart, onLeave }: { readonly chair: ChairWork; readonly c
   const [open, setOpen] = useState(false);
   const now = useSecondsWhile(waits.length > 0);
   const step = worn.steps[index]!;
+  const minutesIn = worn.steps.filter(isSettled).reduce((sum, s) => sum + s.handsOnMinutes + s.waitMinutes, 0);
   const finished = doneCount === worn.steps.length;
   useWakeLock();
 
@@ -75,11 +76,12 @@ function Work({ chair, chart, onLeave }: { readonly chair: ChairWork; readonly c
       ) : null}
       <ScrollView style={{ flex: 1 }}>
         {open ? (
-          <Deviations key={step.id} chart={worn} step={step} kit={kit.data} onDeviate={(d) => (chair.deviate(step.id, d), setOpen(false))} />
+          <Deviations key={step.id} chart={worn} step={step} kit={kit.data} onDeviate={(d, at) => (chair.deviate(at ?? step.id, d), setOpen(false))} />
         ) : (
           <StepFace chart={worn} step={step} />
         )}
         <StepWords step={step} kit={kit.data} />
+        <Comfort step={step} minutesIn={minutesIn} />
       </ScrollView>
       <Column gap="$2" padding="$3" borderTopWidth={1} borderTopColor="$line">
         <Line flexWrap="nowrap">
@@ -113,6 +115,19 @@ function Work({ chair, chart, onLeave }: { readonly chair: ChairWork; readonly c
         )}
       </Column>
     </View>
+  );
+}
+
+/** What the client is asked to do, and when a break is due. */
+function Comfort({ step, minutesIn }: { readonly step: Step; readonly minutesIn: number }) {
+  const cues = comfortCues(step, minutesIn);
+  if (cues.length === 0) return null;
+  return (
+    <Column paddingHorizontal="$4" paddingBottom="$3" gap="$1" role="note" aria-label="For the client">
+      {cues.map((cue) => (
+        <Body key={cue} fontSize="$4" lineHeight="$4">{`☞ ${cue}`}</Body>
+      ))}
+    </Column>
   );
 }
 
@@ -186,6 +201,10 @@ function deviationInWords(d: NonNullable<Step['done']>['deviations'][number]): s
       return `Skipped${note}`;
     case 'note':
       return `Noted${note}`;
+    case 'fault': {
+      const known = d.fault ? causeNamed(d.fault.seen, d.fault.cause) : null;
+      return known ? `Seen: ${known.fault.seen}, likely ${known.cause.words}. Next time ${known.cause.next}${note}` : `Seen${note}`;
+    }
   }
 }
 

@@ -2,8 +2,14 @@ import { useState } from 'react';
 import { productsInWords, type Chart, type Deviation, type Kit, type Step } from '@toile/core';
 import { Body, Button, Column, Field, Label, Line, Rule, Stepper } from '../../ui';
 import { useProposals } from '../chart/useProposals';
+import { FaultFinder } from '../faults/FaultFinder';
 
-type DeviationsProps = { readonly chart: Chart; readonly step: Step; readonly kit: Kit | undefined; readonly onDeviate: (deviation: Deviation) => void };
+type DeviationsProps = {
+  readonly chart: Chart;
+  readonly step: Step;
+  readonly kit: Kit | undefined;
+  readonly onDeviate: (deviation: Deviation, stepId?: string) => void;
+};
 
 /** More, less, another product, skipped, or a note: two touches each. */
 export function Deviations({ chart, step, kit, onDeviate }: DeviationsProps) {
@@ -35,6 +41,14 @@ export function Deviations({ chart, step, kit, onDeviate }: DeviationsProps) {
         <Button onPress={() => onDeviate({ kind: 'skipped', note })}>Skipped</Button>
       </Line>
       {other ? <Others chart={chart} step={step} kit={kit} onPick={(use) => onDeviate({ kind: 'other product', use: [...use], note })} /> : null}
+      <Rule />
+      <FaultFinder
+        chart={chart}
+        kit={kit}
+        seenAt={step.id}
+        action="Change it next time"
+        onTake={(seen, { cause, step: at }) => onDeviate({ kind: 'fault', fault: { seen, cause: cause.id }, note }, at?.id)}
+      />
       <Rule />
       <Field label="Note" value={note} onChange={setNote} lines={2} placeholder="What was seen or said" />
       <Button disabled={note.trim() === ''} onPress={() => onDeviate({ kind: 'note', note: note.trim() })}>

@@ -10,7 +10,9 @@ import { ChartFace, frameOf } from './ChartFace';
 import { minutesOf, stepsShown } from './chartView';
 import { DrawTools } from './DrawTools';
 import { FaceFindings } from './FaceFindings';
+import { FaultPanel } from './FaultPanel';
 import { Insets } from './Insets';
+import { SchoolsPanel } from './SchoolsPanel';
 import { StepDrawer, type StepTab } from './StepDrawer';
 import { StepList } from './StepList';
 import { useDrawing } from './useDrawing';
@@ -141,8 +143,10 @@ export function ChartEditor({ chart, kit, editable, onChange: onEdit, above }: C
         <Subheading>{`${steps.length} steps`}</Subheading>
         <Label>{`${time.handsOn} min at work, ${time.waiting} min waiting`}</Label>
       </Line>
+      <SchoolsPanel chart={chart} editable={editable} onChange={onChange} />
       <StepList steps={steps} selected={selected} onSelect={setSelected} renderDrawer={() => drawer} />
       {editable ? <AddLayer chart={chart} onAdd={(next, id) => (onChange(next), setSelected(id))} /> : null}
+      {editable ? <FaultPanel chart={chart} kit={kit} onChange={onChange} onSelect={setSelected} /> : null}
     </>
   );
   if (!wide) {

@@ -1,11 +1,12 @@
-import { useMemo, useState } from 'react';
-import { drawnPlacement, guides, isWipedAway, wipe, type Chart, type Placement, type ReviewFinding, type Step } from '@toile/core';
+import { useMemo, useRef, useState } from 'react';
+import { colourOfUse, drawnPlacement, guides, isWipedAway, labToHex, wipe, type Chart, type ReviewFinding, type Step } from '@toile/core';
 import { useColours } from '../../ui';
 import { faceBox, FaceStage } from '../face/FaceStage';
 import { withPlacements, withPlacement } from './chartView';
 import { DrawSurface, type Box, type DrawnStroke } from './DrawSurface';
 import { Handles } from './Handles';
 import { layerOfStep, layersOf } from './layers';
+import { LiveLayer, type Live } from './LiveLayer';
 import { BREADTHS, type Drawing } from './useDrawing';
 import { zoomFor } from './zoom';
 
@@ -38,14 +39,15 @@ export function ChartFace({ chart, steps, step, placement, bare, editable, wide,
   const { client } = chart;
   const { landmarks, features } = client;
   // While a handle is held only this step is drawn anew; the chart changes when it is let go.
-  const [held, setHeld] = useState<{ readonly step: Step; readonly index: number; readonly placement: Placement } | null>(null);
-  const live = held !== null && held.step === step ? held : null;
+  const [held, setHeld] = useState<Step | null>(null);
+  const live = useRef<Live>(null);
+  const moving = held !== null && held === step;
   const still = useMemo(() => (bare ? [] : layersOf(client, steps, step?.id ?? null)), [client, steps, step, bare]);
   const layers = useMemo(() => {
-    if (!live) return still;
-    const moving = layerOfStep({ ...live.step, placements: live.step.placements.map((p, i) => (i === live.index ? live.placement : p)) }, client, 'lit');
-    return still.map((layer) => (layer.id === live.step.id && moving ? moving : layer));
-  }, [still, live, client]);
+    if (!moving || !step) return still;
+    const rest = layerOfStep({ ...step, placements: step.placements.filter((_, i) => i !== placement) }, client, 'lit');
+    return still.flatMap((layer) => (layer.id === step.id ? (rest ?? []) : layer));
+  }, [still, moving, step, placement, client]);
   const chalk = useMemo(() => (step && step.role !== 'care' && step.role !== 'base' ? guides(landmarks, features) : null), [step, landmarks, features]);
   const near = step !== null && (!wide || drawing !== null);
   const frame = drawing?.view ?? frameOf(chart, step, near);
@@ -86,22 +88,29 @@ export function ChartFace({ chart, steps, step, placement, bare, editable, wide,
               onView={onView}
             />
           );
-        const shown = live && live.index === placement ? live.placement : step?.placements[placement];
+        const shown = step?.placements[placement];
+        const lab = step ? colourOfUse(step.use) : null;
         return (
           <>
             {bare ? null : <FindingMarks findings={findings} toPixels={toPixels} />}
             {step && editable && !bare && shown && 'guide' in shown ? (
-              <Handles
-                placement={shown}
-                client={client}
-                toPixels={toPixels}
-                mmPerPixel={mmPerPixel}
-                onMove={(next) => setHeld({ step, index: placement, placement: next })}
-                onChange={(next) => {
-                  setHeld(null);
-                  onChange(withPlacement(chart, step.id, placement, next));
-                }}
-              />
+              <>
+                {moving ? <LiveLayer ref={live} client={client} frame={frame} colour={lab ? labToHex(lab) : '#8a6a52'} toPixels={toPixels} /> : null}
+                <Handles
+                  placement={shown}
+                  client={client}
+                  toPixels={toPixels}
+                  mmPerPixel={mmPerPixel}
+                  onMove={(next, values) => {
+                    if (moving) live.current?.show(next, values);
+                    else setHeld(step);
+                  }}
+                  onChange={(next) => {
+                    setHeld(null);
+                    onChange(withPlacement(chart, step.id, placement, next));
+                  }}
+                />
+              </>
             ) : null}
           </>
         );

@@ -21,7 +21,7 @@ type HandlesProps = {
   readonly toPixels: (p: Point) => Point;
   readonly mmPerPixel: number;
   /** While a handle is moved: at most once a frame. */
-  readonly onMove: (placement: Placement) => void;
+  readonly onMove: (placement: Placement, values: GuideParams) => void;
   /** When it is let go, or moved by a key. */
   readonly onChange: (placement: Placement) => void;
 };
@@ -108,12 +108,13 @@ function Handle({ name, at, params, placement, client, mmPerPixel, onMove, onCha
     if (frame.current !== 0) return;
     frame.current = requestAnimationFrame(() => {
       frame.current = 0;
-      if (asked.current) onMove(asked.current);
+      if (asked.current && 'guide' in asked.current) onMove(asked.current, { ...INITIAL_PARAMS, ...asked.current.params });
     });
   };
   return (
     <DragTarget
       label={spec.label}
+      name={name}
       mark={MARKS[name]}
       x={at[0]}
       y={at[1]}

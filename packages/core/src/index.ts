@@ -1,6 +1,7 @@
 export * from './care';
 export * from './colour';
 export * from './face';
+export * from './faults';
 export * from './formats';
 export * from './kit';
 export * from './look';

@@ -1,3 +1,4 @@
+import { causeNamed } from '../faults/faults';
 import type { Chart, Deviation, Step } from './document';
 
 /** What happened at the chair to one step, in the order it was recorded. */
@@ -55,6 +56,11 @@ function withDeviation(step: Step, deviation: Deviation, carried: { stepId: stri
   if (deviation.kind === 'other product' && deviation.use && deviation.use.length > 0) {
     carried.push({ stepId: step.id, what: `${step.title}: the product really used` });
     return { ...step, note, use: deviation.use };
+  }
+  const known = deviation.fault ? causeNamed(deviation.fault.seen, deviation.fault.cause) : null;
+  if (deviation.kind === 'fault' && known) {
+    carried.push({ stepId: step.id, what: `${step.title}: ${known.fault.seen} last time, so ${known.cause.next}` });
+    return { ...known.cause.remedy(step), note };
   }
   if (deviation.note !== '') carried.push({ stepId: step.id, what: `${step.title}: noted “${deviation.note}”` });
   return { ...step, note };

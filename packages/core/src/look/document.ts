@@ -130,12 +130,15 @@ export const UseSchema = Type.Object(
 );
 export type Use = Static<typeof UseSchema>;
 
-export const DEVIATIONS = ['amount', 'other product', 'skipped', 'note'] as const;
+export const DEVIATIONS = ['amount', 'other product', 'skipped', 'note', 'fault'] as const;
 export const DeviationSchema = Type.Object(
   {
     kind: oneOf(DEVIATIONS),
     measures: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 60, description: 'measures really used in all' })),
     use: Type.Optional(Type.Array(UseSchema, { maxItems: 6 })),
+    fault: Type.Optional(
+      Type.Object({ seen: TextSchema, cause: TextSchema }, { ...closed, description: 'what was seen and the cause held likeliest, by name' }),
+    ),
     note: NoteSchema,
   },
   closed,

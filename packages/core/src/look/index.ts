@@ -42,3 +42,4 @@ export { takenFromUnits, usedInStep } from './amountsUsed';
 export { substituteInChart } from './substituteInChart';
 export { lookFromChart, PARTS, type LookChoices, type PartOfLook } from './lookFromChart';
 export { duplicatedStep, mergedStep, movedStep, newStep, splitStep, withoutStep, withStep } from './editSteps';
+export { adviseSchools, SCHOOL_ANSWERS, SCHOOL_QUESTIONS, withSchool, type School, type SchoolAdvice, type SchoolAnswers } from './schools';
