@@ -40,7 +40,7 @@ async function jest(name, projects, env = {}) {
 ensurePackages();
 await stage('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
 await stage('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
-for (const project of ['packages/core', 'packages/contract', 'server', 'demo', 'app', 'e2e', 'bench'])
+for (const project of ['packages/core', 'packages/contract', 'server', 'demo', 'app', 'app/offline', 'e2e', 'bench'])
   await stage(`types: ${project}`, 'npx', ['tsc', '-p', project, '--noEmit']);
 await stage('import directions', 'npx', ['depcruise', 'packages', 'server', 'app', 'demo', '--config', '.dependency-cruiser.cjs', '--output-type', 'err']);
 await stage('published schemas', 'npx', ['tsx', 'scripts/writeSchemas.ts', '--check']);

@@ -67,6 +67,7 @@ export function ensureBuilt() {
     console.log('Building the app (some minutes the first time)');
     const env = { ...process.env, CI: '1', EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', NODE_ENV: 'production' };
     run('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], { cwd: path.join(root, 'app'), env, stdio: ['ignore', 'ignore', 'inherit'] });
+    bundleServiceWorker();
     mark('app', app);
   }
   const server = hashOf([...shared, ...sources('server'), ...sources('demo')]);
@@ -75,6 +76,28 @@ export function ensureBuilt() {
     bundle('demo/src/write.ts', 'writeDemo.mjs');
     mark('server', server);
   }
+}
+
+/** The service worker, with every built file and its hash in it. */
+function bundleServiceWorker() {
+  const dist = path.join(root, 'app/dist');
+  const files = readdirSync(dist, { recursive: true, withFileTypes: true })
+    .filter((entry) => entry.isFile())
+    .map((entry) => path.join(entry.parentPath ?? entry.path, entry.name))
+    .filter((file) => !/\/(sw\.js|metadata\.json)$|\.map$/.test(file))
+    .map((file) => ({ url: `/${path.relative(dist, file)}`, revision: createHash('sha256').update(readFileSync(file)).digest('hex').slice(0, 16) }));
+  run('npx', [
+    'esbuild',
+    'app/offline/sw.ts',
+    '--bundle',
+    '--format=iife',
+    '--target=es2022',
+    '--minify',
+    '--legal-comments=none',
+    `--define:BUILT_FILES=${JSON.stringify(files)}`,
+    '--define:process.env.NODE_ENV="production"',
+    '--outfile=app/dist/sw.js',
+  ]);
 }
 
 function bundle(entry, to) {

@@ -1,6 +1,7 @@
 import { usePathname, useRouter } from 'expo-router';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Pressable } from 'react-native';
+import { useOnline } from '../../data/offline';
 import { flush, useOutbox } from '../../data/outbox';
 import { Body, Button, Column, Heading, Label, SettingsIcon, useColours, useWide, View } from '../../ui';
 import { PLACES, placeOf } from './places';
@@ -17,6 +18,7 @@ export function Frame({ children, bare }: { readonly children: ReactNode; readon
       <View flex={1} minHeight={0} minWidth={0} role="main">
         {children}
       </View>
+      {wide ? null : <NoNetwork />}
       {wide ? null : <Unsent />}
       {wide ? null : <Bar path={path} />}
       {help.shown ? <KeyHelp onClose={help.close} /> : null}
@@ -80,6 +82,7 @@ function Rail({ path }: { readonly path: string }) {
         <Place key={place.path} path={place} current={path} rail />
       ))}
       <View flex={1} />
+      <NoNetwork />
       <Unsent />
       <Pressable
         role="link"
@@ -93,6 +96,17 @@ function Rail({ path }: { readonly path: string }) {
         </Label>
       </Pressable>
     </Column>
+  );
+}
+
+/** Said wherever one is while the device has no network. */
+function NoNetwork() {
+  const online = useOnline();
+  if (online) return null;
+  return (
+    <View role="status" padding="$2" backgroundColor="$raised">
+      <Label color="$weld">▲ No network. What was opened before can be read; what is recorded is kept here and sent later.</Label>
+    </View>
   );
 }
 

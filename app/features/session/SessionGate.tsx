@@ -4,6 +4,7 @@ import { useSWRConfig } from 'swr';
 import { pathTo, type SessionAnswer } from '@toile/contract';
 import { CallError } from '../../data/call';
 import { useSession } from '../../data/hooks';
+import { forgetWhatWasRead, keepAppOnHand } from '../../data/offline';
 import { watchNetwork } from '../../data/outbox';
 import { Failed, Loading, View } from '../../ui';
 import { Frame } from '../frame/Frame';
@@ -15,11 +16,14 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
   const { mutate } = useSWRConfig();
   const path = usePathname();
   const email = session.data?.email;
+  useEffect(keepAppOnHand, []);
   useEffect(() => (email === undefined ? undefined : watchNetwork(email)), [email]);
   const signedOut = session.error instanceof CallError && session.error.problem?.code === 'signed-out';
   if (signedOut) {
     const enter = (answer: SessionAnswer): void => {
-      void mutate(() => true, undefined, { revalidate: false }).then(() => mutate(pathTo('session'), answer, { revalidate: false }));
+      void forgetWhatWasRead()
+        .then(() => mutate(() => true, undefined, { revalidate: false }))
+        .then(() => mutate(pathTo('session'), answer, { revalidate: false }));
     };
     return <SignInScreen onSignedIn={enter} />;
   }

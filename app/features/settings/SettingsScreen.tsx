@@ -3,6 +3,7 @@ import { useSWRConfig } from 'swr';
 import { may } from '@toile/contract';
 import { call } from '../../data/call';
 import { useSession } from '../../data/hooks';
+import { forgetWhatWasRead } from '../../data/offline';
 import { Body, Button, Choice, Column, Ready, Rule, Screen, Subheading } from '../../ui';
 import { THEME_CHOICES, useThemeChoice } from './theme';
 
@@ -14,6 +15,7 @@ export function SettingsScreen() {
   const { choice, choose } = useThemeChoice();
   const signOut = async (): Promise<void> => {
     await call('signOut');
+    await forgetWhatWasRead();
     await mutate(() => true, undefined, { revalidate: true });
     router.replace('/');
   };

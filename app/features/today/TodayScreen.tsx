@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import type { TodayAnswer, VisitAnswer } from '@toile/contract';
 import { useSession, useToday } from '../../data/hooks';
+import { useDayOnHand } from '../../data/offline';
 import { Body, Button, Column, Empty, Label, Ready, Row, Rule, Screen, Subheading, useWide, View } from '../../ui';
 import { dayAndDistance, dayInWords, howFar } from '../words/dates';
 import { byDay, visitDetail } from '../words/visits';
@@ -12,6 +13,7 @@ const DUE_MARKS = { 'patch test': '▲', 're-read': '◐', expiring: '◔', expi
 export function TodayScreen() {
   const today = useToday();
   const session = useSession();
+  useDayOnHand(today.data);
   return (
     <Screen title="Today" above={session.data ? `${session.data.studio.name} · ${session.data.name}` : undefined} aside={<SettingsAside />}>
       <Ready remote={today}>{(data) => <TodayView today={data} />}</Ready>

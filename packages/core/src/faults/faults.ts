@@ -1,4 +1,4 @@
-import type { Step } from '../look';
+import type { Step } from '../look/document';
 
 /** A likely cause of something seen, what to do at once and what to change for the next time. */
 export type Cause = {

@@ -1,0 +1,59 @@
+import { useEffect, useSyncExternalStore } from 'react';
+import type { TodayAnswer } from '@toile/contract';
+import { call } from './call';
+
+/** The cache of what was read, as the service worker names it. */
+const READ = 'toile-read';
+/** How many of the next visits are made ready to work without a network. */
+const VISITS_AHEAD = 8;
+
+/** Lets the app open without a network, in the built app only: the service worker keeps its files and what was read. */
+export function keepAppOnHand(): void {
+  if (process.env.NODE_ENV !== 'production' || !('serviceWorker' in navigator)) return;
+  navigator.serviceWorker.register('/sw.js').catch(() => undefined);
+}
+
+/** Drops what was read: it belongs to whoever was signed in. */
+export async function forgetWhatWasRead(): Promise<void> {
+  if ('caches' in globalThis) await caches.delete(READ);
+}
+
+const subscribe = (listener: () => void): (() => void) => {
+  window.addEventListener('online', listener);
+  window.addEventListener('offline', listener);
+  return () => {
+    window.removeEventListener('online', listener);
+    window.removeEventListener('offline', listener);
+  };
+};
+
+/** Whether the device has a network at all. */
+export function useOnline(): boolean {
+  return useSyncExternalStore(
+    subscribe,
+    () => navigator.onLine,
+    () => true,
+  );
+}
+
+/** Reads the next visits' clients and charts, and the kit, so that they can be opened in a basement. */
+export function useDayOnHand(today: TodayAnswer | undefined): void {
+  useEffect(() => {
+    if (!today || !('serviceWorker' in navigator) || !navigator.onLine) return;
+    let current = true;
+    void navigator.serviceWorker.ready.then(async () => {
+      const visits = today.visits.slice(0, VISITS_AHEAD);
+      const reads = [
+        () => call('kit'),
+        () => call('studioSettings'),
+        ...visits.map((visit) => () => call('client', { params: { id: visit.clientId } })),
+        ...visits.flatMap(({ chartId }) => (chartId ? [() => call('chart', { params: { id: chartId } })] : [])),
+      ];
+      // One after the other: what is on screen comes first.
+      for (const read of reads) if (current) await read().catch(() => undefined);
+    });
+    return () => {
+      current = false;
+    };
+  }, [today]);
+}
