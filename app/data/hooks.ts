@@ -1,3 +1,4 @@
+import { useEffect } from 'react';
 import useSWR, { useSWRConfig } from 'swr';
 import {
   pathTo,
@@ -47,6 +48,17 @@ export const useProductUses = (id: string): Remote<ProductUsesAnswer> => useRead
 export const useChart = (id: string, version?: string): Remote<ChartAnswer> => useRead('chart', id === '' ? null : { id }, { version });
 export const useParties = (): Remote<PartySummary[]> => useRead('listParties');
 export const useParty = (id: string): Remote<PartyAnswer> => useRead('party', { id });
+
+/** Asks for a chart again whenever the studio says that something was recorded or saved, on whichever device. */
+export function useFollowed(chartId: string): void {
+  const { mutate } = useSWRConfig();
+  useEffect(() => {
+    if (typeof EventSource === 'undefined') return;
+    const line = new EventSource(pathTo('liveChart', { id: chartId }));
+    line.addEventListener('changed', () => void mutate(pathTo('chart', { id: chartId })));
+    return () => line.close();
+  }, [chartId, mutate]);
+}
 
 /** Puts what a write answered where its reads look, and lets the rest be asked again. */
 export function useRefresh(): (written?: { name: RouteName; params: Readonly<Record<string, string>>; answer: unknown }) => Promise<void> {

@@ -32,8 +32,15 @@ export const PEOPLE = { owner: SIGN_INS[0], artist: SIGN_INS[1], assistant: SIGN
 export type Opened = { readonly context: BrowserContext; readonly page: Page; readonly complaints: readonly string[] };
 
 /** A window of its own, signed in; what the page complains of is collected. */
-export async function openAs(browser: Browser, who: keyof typeof PEOPLE, viewport = PHONE, colorScheme: 'light' | 'dark' = 'light'): Promise<Opened> {
-  const context = await browser.newContext({ viewport, colorScheme, hasTouch: viewport.width < 900, acceptDownloads: true });
+export async function openAs(
+  browser: Browser,
+  who: keyof typeof PEOPLE,
+  viewport = PHONE,
+  colorScheme: 'light' | 'dark' = 'light',
+  // What a test cuts off by an address would be answered by the worker: most tests run without it.
+  { serviceWorkers = 'block' }: { readonly serviceWorkers?: 'allow' | 'block' } = {},
+): Promise<Opened> {
+  const context = await browser.newContext({ viewport, colorScheme, hasTouch: viewport.width < 900, acceptDownloads: true, serviceWorkers });
   const page = await context.newPage();
   page.setDefaultTimeout(Number(process.env.TOILE_PATIENCE_MS ?? 20_000));
   const complaints: string[] = [];

@@ -293,7 +293,11 @@ test('the printed page opens: one PDF page, and a picture with the steps to read
   await sheet.setContent(`<body style="margin:0">${svg}</body>`);
   await sheet.evaluate(() => document.fonts.ready);
   const chart = await keptChart();
-  for (const { title } of chart.steps.filter((s) => s.variant === undefined)) await sheet.getByText(title.slice(0, 12)).first().waitFor();
+  for (const { title } of chart.steps.filter((s) => s.variant === undefined))
+    await sheet
+      .locator('text', { hasText: title.slice(0, 12) })
+      .first()
+      .waitFor();
   const outside = await sheet.locator('text').evaluateAll((all) => {
     const page = document.querySelector('svg')!.getBoundingClientRect();
     return all.filter((t) => {

@@ -8,6 +8,7 @@ import type pg from 'pg';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { problemOf, type Problem } from '@toile/contract';
+import { registerLive, type Live } from './charts/live';
 import { registerCharts } from './charts/routes';
 import { registerClients } from './clients/routes';
 import { openDb } from './db/connection';
@@ -32,6 +33,8 @@ export type AppOptions = {
   readonly clock?: () => Date;
   readonly random?: () => number;
   readonly signInLimit?: SignInLimit;
+  /** Tells open charts of changes; stopped by whoever made it. */
+  readonly live: Live;
 };
 
 const BODY_LIMIT = '2mb';
@@ -104,6 +107,7 @@ export function buildApp(options: AppOptions): Express {
   registerKit(services);
   registerPalettes(services);
   registerCharts(services);
+  registerLive(services, options.live);
   registerVisits(services);
   registerParties(services);
   app.use('/api', () => {

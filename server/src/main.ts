@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { pino } from 'pino';
 import { buildApp } from './app';
+import { openLive } from './charts/live';
 import { openDb, openPool } from './db/connection';
 import { migrate } from './db/migrate';
 import { hasStudio, importStudio } from './studio/importStudio';
@@ -18,7 +19,8 @@ async function main(): Promise<void> {
   await migrate(setting('TOILE_OWNER_URL'));
   const pool = openPool(setting('TOILE_APP_URL'), (error) => logger.error({ code: error.name }, 'idle connection lost'));
   for (const file of (process.env.TOILE_STUDIOS ?? '').split(':').filter(Boolean)) await loadOnce(file);
-  const app = buildApp({ pool, logger, sessionSecret: setting('TOILE_SESSION_SECRET'), webRoot: process.env.TOILE_WEB_ROOT ?? null });
+  const live = openLive(pool);
+  const app = buildApp({ pool, logger, live, sessionSecret: setting('TOILE_SESSION_SECRET'), webRoot: process.env.TOILE_WEB_ROOT ?? null });
   const server = createServer(app);
   const port = Number(setting('TOILE_PORT'));
   server.listen(port, '127.0.0.1', () => {
@@ -39,6 +41,7 @@ async function main(): Promise<void> {
   const stop = (): void => {
     if (stopping) return;
     stopping = true;
+    live.stop();
     server.close(() => void pool.end().then(() => process.exit(0)));
     server.closeIdleConnections();
     setTimeout(() => process.exit(1), 5000).unref();

@@ -44,6 +44,7 @@ const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }
   chart: { id: mine.chart.id },
   exportChart: { id: mine.chart.id },
   printChart: { id: mine.chart.id },
+  liveChart: { id: mine.chart.id },
   createVersion: { id: mine.chart.id, body: { parent: 2, reason: '', chart: mine.chart } },
   createEvent: {
     id: mine.chart.id,

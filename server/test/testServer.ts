@@ -5,6 +5,7 @@ import request, { type Agent } from 'supertest';
 import { newId, type StudioBundle } from '@toile/contract';
 import { demoStudio, secondStudio, SECOND_SIGN_IN, SIGN_INS } from '@toile/demo';
 import { buildApp, type AppOptions } from '../src/app';
+import { openLive } from '../src/charts/live';
 import { openDb, openPool, type Db } from '../src/db/connection';
 import { migrate } from '../src/db/migrate';
 import { importStudio } from '../src/studio/importStudio';
@@ -64,8 +65,10 @@ export async function testServer(options: Partial<AppOptions> = {}): Promise<Tes
     const result = await importStudio(db, JSON.stringify(bundle));
     if (!result.ok) throw new Error(JSON.stringify(result.problems.slice(0, 3)));
   }
+  const live = openLive(pool);
   const app = buildApp({
     pool,
+    live,
     logger: pino({ level: 'silent' }),
     sessionSecret: 'only for tests',
     webRoot: null,
@@ -87,6 +90,7 @@ export async function testServer(options: Partial<AppOptions> = {}): Promise<Tes
       return agent;
     },
     stop: async () => {
+      live.stop();
       await pool.end();
       await superClient.query(`drop database ${database} with (force)`);
       await superClient.end();

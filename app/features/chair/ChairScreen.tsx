@@ -183,6 +183,7 @@ function StepWords({ step, kit }: { readonly step: Step; readonly kit: Kit | und
           {step.note}
         </Body>
       ) : null}
+      {isSettled(step) && step.done ? <Label>{`Done by ${step.done.by}`}</Label> : null}
       {step.done?.deviations.map((d, i) => (
         <Body key={i} color="$weld">{`▲ ${deviationInWords(d)}`}</Body>
       ))}

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import type { ChairEvent, Deviation } from '@toile/core';
 import { newId, type ChairEventInput, type ChartAnswer } from '@toile/contract';
-import { useChart, useRefresh, useSession } from '../../data/hooks';
+import { useChart, useFollowed, useRefresh, useSession } from '../../data/hooks';
 import { flush, post, settleArrived, useOutbox, type Outgoing } from '../../data/outbox';
 import type { Remote } from '../../ui';
 
@@ -37,6 +37,7 @@ export function useChair(chartId: string): ChairWork {
   useEffect(() => {
     if (arrivedCount > 0 && waiting.length === 0) void refreshing.current();
   }, [arrivedCount, waiting.length]);
+  useFollowed(chartId);
   const known = answer.data?.events;
   useEffect(() => {
     if (known) settleArrived(known.map((e) => e.id));

@@ -55,6 +55,7 @@ export const ROUTES = {
     needs: 'see',
     does: 'A chart on one page; ?as=pdf or svg, ?paper=a4, letter or phone, ?colour=no, ?cautions=yes, ?version=.',
   },
+  liveChart: { method: 'GET', path: '/api/charts/:id/live', needs: 'see', does: 'Server-sent events: says `changed` whenever something is recorded or saved.' },
   createVersion: { method: 'POST', path: '/api/charts/:id/versions', needs: 'edit', does: 'Keeps the next version of a chart.' },
   createEvent: { method: 'POST', path: '/api/charts/:id/events', needs: 'work', does: 'Records what was done at the chair.' },
   createVisit: { method: 'POST', path: '/api/visits', needs: 'edit', does: 'Books a visit.' },

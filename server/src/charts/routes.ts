@@ -29,6 +29,7 @@ import { read, write, type Caller, type Services } from '../http/register';
 import { settleStep } from '../kit/ledger';
 import { fontUrls, measureText } from '../print/fonts';
 import { sheetPdf } from '../print/sheetPdf';
+import { announce } from './live';
 import { chartAnswer, insertVersion, newestVersion } from './queries';
 
 /** Face charts: fitted, saved as versions, worked at the chair, carried to other studios. */
@@ -78,6 +79,7 @@ export function registerCharts(services: Services): void {
       throw new ProblemError('bad-input', { fields: [{ path: 'chart.client.id', message: 'A chart stays with its client' }] });
     const chart = nextVersion(body.chart, newest, { author: caller.name, at: now.toISOString(), reason: body.reason });
     await insertVersion(tx, caller.studioId, chart);
+    await announce(tx, chart.id);
     return { status: 201, body: await chartAnswer(tx, chart.id), subject: chart.id };
   });
 
@@ -105,6 +107,7 @@ export function registerCharts(services: Services): void {
       .executeTakeFirst();
     if (!inserted) throw new ProblemError('already-there');
     await settleStep(tx, caller, version.document, body.stepId);
+    await announce(tx, params.id!);
     return { status: 201, body: { ...event, id: body.id }, subject: body.id };
   });
 

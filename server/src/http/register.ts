@@ -117,14 +117,16 @@ async function claimKey(tx: Tx, caller: Caller, key: string, hash: string): Prom
   return { status: earlier.status ?? 200, body: earlier.body };
 }
 
-function allowed(req: Request, name: RouteName): Caller {
+/** Who asks, if the route is for them; throws what to answer otherwise. */
+export function allowed(req: Request, name: RouteName): Caller {
   const caller = callerOf(req);
   const { needs } = ROUTES[name];
   if (needs && !may(caller.role, needs)) throw new ProblemError('not-allowed');
   return caller;
 }
 
-function checkedParams(req: Request): Record<string, string> {
+/** The ids of an address; throws when one is none. */
+export function checkedParams(req: Request): Record<string, string> {
   return Object.fromEntries(
     Object.entries(req.params).map(([key, value]) => {
       const text = String(value);

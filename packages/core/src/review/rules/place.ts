@@ -16,6 +16,8 @@ import { changed, found, isShiny, placeOf, type Reviewed, type Rule } from '../r
 
 /** Blush may melt into contour at its edge; more than this share of it on the contour turns muddy. */
 const MOST_OVERLAP = 0.25;
+/** On some faces light and contour start side by side at the bone; half of it on the contour is too much. */
+const MOST_LIGHT_IN_SHADOW = 0.5;
 /** A drawn stroke further than this from every guide of its kind is somewhere else, in mm. */
 const FAR_FROM_GUIDE_MM = 7;
 const SCULPTED: readonly Step['role'][] = ['contour', 'bronze', 'blush', 'highlight'];
@@ -131,7 +133,7 @@ export const PLACE_RULES: readonly Rule[] = [
         .flatMap((light) =>
           cheekContours(on).flatMap((contour) => {
             const { share, at } = overlap(on, light, contour);
-            return share > MOST_OVERLAP
+            return share > MOST_LIGHT_IN_SHADOW
               ? [found([contour, light], `${Math.round(share * 100)} % of ${light.title.toLowerCase()} lies on ${contour.title.toLowerCase()}.`, undefined, at)]
               : [];
           }),

@@ -1,0 +1,91 @@
+import { EventEmitter } from 'node:events';
+import type { Response } from 'express';
+import type pg from 'pg';
+import { sql } from 'kysely';
+import { ROUTES } from '@toile/contract';
+import { inStudio, type Tx } from '../db/connection';
+import { found } from '../http/problem';
+import { allowed, checkedParams, type Services } from '../http/register';
+
+/** Where the database tells every server process that a chart has changed. */
+const CHANNEL = 'toile_chart';
+/** An open line is spoken on at least this often, or proxies close it, ms. */
+const HEARTBEAT_MS = 25_000;
+const RETRY_MS = 1000;
+
+/** Tells whoever has a chart open, on whichever server process, that something was recorded. */
+export type Live = {
+  readonly follow: (chartId: string, res: Response) => void;
+  readonly stop: () => void;
+};
+
+/** Says within a transaction that a chart has changed: heard once it is committed. */
+export async function announce(tx: Tx, chartId: string): Promise<void> {
+  await sql`select pg_notify(${CHANNEL}, ${chartId})`.execute(tx);
+}
+
+/** Listens on one connection of the pool from the first follower on; comes back by itself when the connection is lost. */
+export function openLive(pool: pg.Pool): Live {
+  const heard = new EventEmitter().setMaxListeners(0);
+  const open = new Set<Response>();
+  let client: pg.PoolClient | null = null;
+  let connecting = false;
+  let stopped = false;
+
+  const connect = async (): Promise<void> => {
+    if (client || connecting || stopped) return;
+    connecting = true;
+    try {
+      const held = await pool.connect();
+      held.on('notification', ({ payload }) => void (payload && heard.emit(payload)));
+      held.on('error', () => {
+        if (client === held) client = null;
+        held.release(true);
+        if (!stopped) setTimeout(() => void connect(), RETRY_MS).unref();
+      });
+      await held.query(`listen ${CHANNEL}`);
+      if (stopped) held.release(true);
+      else client = held;
+    } catch {
+      if (!stopped) setTimeout(() => void connect(), RETRY_MS).unref();
+    } finally {
+      connecting = false;
+    }
+  };
+
+  return {
+    follow: (chartId, res) => {
+      void connect();
+      open.add(res);
+      const tell = (): void => void res.write('event: changed\ndata: {}\n\n');
+      heard.on(chartId, tell);
+      const beat = setInterval(() => res.write(': here\n\n'), HEARTBEAT_MS);
+      beat.unref();
+      res.on('close', () => {
+        clearInterval(beat);
+        heard.off(chartId, tell);
+        open.delete(res);
+      });
+    },
+    stop: () => {
+      stopped = true;
+      for (const res of open) res.end();
+      client?.release(true);
+      client = null;
+    },
+  };
+}
+
+/** The line on which a chart's changes are told as server-sent events, to those who may see it. */
+export function registerLive(services: Services, live: Live): void {
+  services.app.get(ROUTES.liveChart.path, async (req, res) => {
+    const caller = allowed(req, 'liveChart');
+    const { id } = checkedParams(req);
+    await inStudio(services.db, caller.studioId, async (tx) => found(await tx.selectFrom('charts').select('id').where('id', '=', id!).executeTakeFirst()));
+    // no-transform: a compressed line would be held back until it is full.
+    res.set({ 'content-type': 'text/event-stream', 'cache-control': 'no-cache, no-transform', 'x-accel-buffering': 'no' });
+    res.flushHeaders();
+    res.write(': open\n\n');
+    live.follow(id!, res);
+  });
+}

@@ -1,0 +1,101 @@
+import { createServer, get, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { pino } from 'pino';
+import request from 'supertest';
+import { newId } from '@toile/contract';
+import { SIGN_INS } from '@toile/demo';
+import { buildApp } from '../src/app';
+import { openLive, type Live } from '../src/charts/live';
+import { openPool } from '../src/db/connection';
+import { demo, keyed, testServer, TODAY, type TestServer } from './testServer';
+
+// Two servers over one database, each with its own connections: what is recorded at one is told by the other.
+let first: TestServer;
+let second: { readonly server: Server; readonly live: Live; readonly pool: ReturnType<typeof openPool>; readonly port: number };
+
+beforeAll(async () => {
+  first = await testServer();
+  const pool = openPool(first.appUrl, () => undefined);
+  const live = openLive(pool);
+  const app = buildApp({
+    pool,
+    live,
+    logger: pino({ level: 'silent' }),
+    sessionSecret: 'only for tests',
+    webRoot: null,
+    clock: () => new Date(`${TODAY}T08:00:00Z`),
+  });
+  const server = createServer(app);
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  second = { server, live, pool, port: (server.address() as AddressInfo).port };
+});
+afterAll(async () => {
+  second.live.stop();
+  await new Promise((resolve) => {
+    second.server.close(resolve);
+    second.server.closeAllConnections();
+  });
+  await second.pool.end();
+  await first.stop();
+});
+
+const chart = demo.charts.find((c) => c.client.name === 'Isaura Penhallow')!;
+
+/** Follows a chart at the second server: what it says, and when. */
+async function follow(): Promise<{ readonly said: { at: number; text: string }[]; readonly close: () => void }> {
+  const [{ email, password }] = SIGN_INS;
+  const signedIn = await request(`http://127.0.0.1:${second.port}`).post('/api/session').send({ email, password }).expect(200);
+  const cookie = ([] as string[])
+    .concat(signedIn.headers['set-cookie'] ?? [])
+    .map((c) => c.split(';')[0])
+    .join('; ');
+  const said: { at: number; text: string }[] = [];
+  return new Promise((resolve, reject) => {
+    const asked = get({ host: '127.0.0.1', port: second.port, path: `/api/charts/${chart.id}/live`, headers: { cookie } }, (res) => {
+      expect(res.headers['content-type']).toBe('text/event-stream');
+      res.setEncoding('utf8');
+      res.on('data', (text: string) => {
+        said.push({ at: performance.now(), text });
+        if (text.includes(': open')) resolve({ said, close: () => asked.destroy() });
+      });
+      res.on('error', () => undefined);
+    });
+    asked.on('error', reject);
+  });
+}
+
+const until = async (done: () => boolean): Promise<void> => {
+  for (let i = 0; i < 200 && !done(); i++) await new Promise((resolve) => setTimeout(resolve, 10));
+};
+
+test('a step ticked at one server is told by the other within half a second, once', async () => {
+  const line = await follow();
+  // The first follower opens the listening connection; a moment until it listens.
+  await new Promise((resolve) => setTimeout(resolve, 300));
+  const artist = await first.signedIn('artist');
+  const version = demo.charts.filter((c) => c.id === chart.id).at(-1)!;
+  const event = { id: newId(), version: version.version, stepId: version.steps[0]!.id, kind: 'done', at: `${TODAY}T08:00:00Z` };
+  const sentAt = performance.now();
+  await artist.post(`/api/charts/${chart.id}/events`).set(keyed()).send(event).expect(201);
+  await until(() => line.said.some(({ text }) => text.includes('event: changed')));
+  const told = line.said.filter(({ text }) => text.includes('event: changed'));
+  expect(told).toHaveLength(1);
+  expect(told[0]!.at - sentAt).toBeLessThan(500);
+  line.close();
+});
+
+test('what is refused is not told, and a stranger gets no line', async () => {
+  const line = await follow();
+  const artist = await first.signedIn('artist');
+  await artist
+    .post(`/api/charts/${chart.id}/events`)
+    .set(keyed())
+    .send({ id: newId(), version: 99, stepId: newId(), kind: 'done', at: `${TODAY}T08:00:00Z` })
+    .expect(404);
+  await new Promise((resolve) => setTimeout(resolve, 200));
+  expect(line.said.filter(({ text }) => text.includes('changed'))).toEqual([]);
+  line.close();
+  const stranger = await first.signedIn('stranger');
+  await stranger.get(`/api/charts/${chart.id}/live`).expect(404);
+  await first.agent().get(`/api/charts/${chart.id}/live`).expect(401);
+});
