@@ -8,7 +8,7 @@ export async function screenRows(): Promise<Row[]> {
   try {
     const { page, context } = await openAs(browser, 'owner');
     await openClient(page, 'Isaura Penhallow');
-    await page.getByRole('link', { name: /Harbour Morning/ }).click();
+    await page.getByRole('link', { name: /^Harbour Morning/ }).click();
     await page.getByText('18 steps').waitFor();
     const address = page.url();
     const times: number[] = [];
@@ -57,7 +57,7 @@ async function openingMs(page: Page, address: string): Promise<number> {
     await page.goto(address);
     await page.getByText('18 steps').waitFor();
     await page.getByRole('button', { name: 'Back', exact: true }).click();
-    const link = page.getByRole('link', { name: /Harbour Morning/ });
+    const link = page.getByRole('link', { name: /^Harbour Morning/ });
     await link.waitFor();
     const start = performance.now();
     await link.click();

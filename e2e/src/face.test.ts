@@ -243,6 +243,7 @@ test('a look is cut from the chart and fitted to three clients, each with what w
   await button('Keep the look').click();
   await page.getByText('Give the look a name').waitFor();
   await page.getByLabel('Name').fill('Slipway');
+  await page.getByLabel('What it is for').fill('An evening by the boats');
   await page.getByLabel('Tags').fill('soft, evening');
   await page
     .getByRole('radiogroup', { name: /^Curl and mascara is/ })

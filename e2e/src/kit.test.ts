@@ -104,7 +104,7 @@ test('a product is added with its faults named beside the fields, counted, withd
 
 test('a withdrawn product is replaced in a chart by the nearest, with how far off', async () => {
   await openClient(page, 'Isaura Penhallow');
-  await page.getByRole('link', { name: /Harbour Morning/ }).click();
+  await page.getByRole('link', { name: /^Harbour Morning/ }).click();
   await page
     .getByRole('button', { name: /^Step \d+, Lip\b/ })
     .first()

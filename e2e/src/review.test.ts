@@ -85,7 +85,7 @@ test('the owner switches a rule off, and it is quiet', async () => {
 test('at the chair without a connection: kept through two reloads, sent once each when it is back', async () => {
   await openClient(page, 'Zenobia Achterberg');
   await button('Fit a look').click();
-  await page.getByRole('link', { name: /Harbour Morning/ }).click();
+  await page.getByRole('link', { name: /^Harbour Morning/ }).click();
   await button('Save version 1').click();
   await page.waitForURL(/\/charts\//);
   await page.getByText(/version 1$/).waitFor();

@@ -24,7 +24,7 @@ const PHONE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   },
   chart: async (page) => {
     await openClient(page, 'Isaura Penhallow');
-    await page.getByRole('link', { name: /Harbour Morning/ }).click();
+    await page.getByRole('link', { name: /^Harbour Morning/ }).click();
     await page.getByText('18 steps').waitFor();
   },
   match: async (page) => {
@@ -47,7 +47,7 @@ const PHONE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   },
   draw: async (page) => {
     await openClient(page, 'Isaura Penhallow');
-    await page.getByRole('link', { name: /Harbour Morning/ }).click();
+    await page.getByRole('link', { name: /^Harbour Morning/ }).click();
     await page.getByRole('button', { name: /^Step \d+, Blush/ }).click();
     await page.getByRole('radio', { name: 'Where', exact: true }).click();
     await page.getByRole('button', { name: 'Draw by hand' }).click();
@@ -77,7 +77,7 @@ const PHONE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   },
   print: async (page) => {
     await openClient(page, 'Isaura Penhallow');
-    await page.getByRole('link', { name: /Harbour Morning/ }).click();
+    await page.getByRole('link', { name: /^Harbour Morning/ }).click();
     await page.getByText('18 steps').waitFor();
     const id = page.url().split('/').pop()!;
     const svg = await page.evaluate(async (address) => (await fetch(address)).text(), `/api/charts/${id}/print?as=svg&colour=no`);
@@ -91,7 +91,7 @@ const PHONE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   },
   chair: async (page) => {
     await openClient(page, 'Isaura Penhallow');
-    await page.getByRole('link', { name: /Harbour Morning/ }).click();
+    await page.getByRole('link', { name: /^Harbour Morning/ }).click();
     await page.getByRole('button', { name: 'To the chair' }).click();
     await page.getByText('Step 1 of 18').waitFor();
     for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Step after' }).click();
@@ -119,7 +119,7 @@ const WIDE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   'wide-client': (page) => openClient(page, 'Ottoline Grieve'),
   'wide-chart': async (page) => {
     await openClient(page, 'Isaura Penhallow');
-    await page.getByRole('link', { name: /Harbour Morning/ }).click();
+    await page.getByRole('link', { name: /^Harbour Morning/ }).click();
     await page.getByRole('button', { name: /^Step 5,/ }).click();
     await page.getByRole('radiogroup', { name: 'Products proposed' }).getByRole('radio').first().waitFor();
   },
@@ -133,7 +133,7 @@ const WIDE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
       .first()
       .click();
     await page
-      .getByRole('link', { name: /Harbour Morning/ })
+      .getByRole('link', { name: /^Harbour Morning/ })
       .first()
       .click();
     await page.getByText(/differences$/).waitFor();

@@ -145,7 +145,7 @@ test('her skin over time, with drift in shade steps', async () => {
 
 test('the chart’s face under light: layers, before and after, flash', async () => {
   await openClient(page, 'Isaura Penhallow');
-  await page.getByRole('link', { name: /Harbour Morning/ }).click();
+  await page.getByRole('link', { name: /^Harbour Morning/ }).click();
   await button('Under light').click();
   const href = () => page.locator('svg image').getAttribute('href');
   const changes = async (act: () => Promise<void>): Promise<void> => {

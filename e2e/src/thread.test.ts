@@ -113,7 +113,7 @@ test('a look is fitted: base matched with how far off, contour on her own face, 
   await page.getByLabel('Date').fill('someday');
   await page.getByText('A date, as 2031-05-14').waitFor();
   await page.getByLabel('Date').fill('2026-12-19');
-  await page.getByRole('link', { name: /Harbour Morning/ }).click();
+  await page.getByRole('link', { name: /^Harbour Morning/ }).click();
   await button('Save version 1').waitFor();
   await page.getByText('✓ Every placement keeps its limits.').waitFor();
   await stepButton('Base').click();

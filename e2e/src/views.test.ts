@@ -24,7 +24,7 @@ test('a wide window shows rail, list and detail side by side, and keys work', as
   const detail = (await page.getByRole('img', { name: /Isaura Penhallow/ }).boundingBox())!;
   expect(list.x + list.width).toBeLessThanOrEqual(detail.x);
 
-  await page.getByRole('link', { name: /Harbour Morning/ }).click();
+  await page.getByRole('link', { name: /^Harbour Morning/ }).click();
   await page.getByText('18 steps').waitFor();
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('ArrowDown');
@@ -60,7 +60,7 @@ test('an assistant sees no contact data and is offered no edits', async () => {
   await page.getByText('Contact is kept by the owner and the artists.').waitFor();
   expect(await page.getByRole('button', { name: 'Fit a look' }).count()).toBe(0);
   expect(await page.getByText('@post.example').count()).toBe(0);
-  await page.getByRole('link', { name: /Harbour Morning/ }).click();
+  await page.getByRole('link', { name: /^Harbour Morning/ }).click();
   await page.getByRole('button', { name: /^Step 3, Base/ }).click();
   expect(await page.getByRole('radiogroup', { name: 'Products proposed' }).count()).toBe(0);
   await page.getByRole('button', { name: 'To the chair' }).click();
