@@ -15,6 +15,7 @@ import {
   type ProductUsesAnswer,
   type RouteName,
   type SessionAnswer,
+  type ShareAnswer,
   type StudioSettingsAnswer,
   type TodayAnswer,
 } from '@toile/contract';
@@ -44,6 +45,7 @@ export const usePalettes = (): Remote<PaletteAnswer[]> => useRead('listPalettes'
 export const useStudioSettings = (): Remote<StudioSettingsAnswer> => useRead('studioSettings');
 export const useLedger = (unitId: string | null): Remote<LedgerAnswer> => useRead('unitLedger', unitId === null ? null : { id: unitId });
 export const useProductUses = (id: string): Remote<ProductUsesAnswer> => useRead('productUses', { id });
+export const useShares = (chartId: string): Remote<ShareAnswer[]> => useRead('listShares', { id: chartId });
 /** A chart; no id asks nothing. */
 export const useChart = (id: string, version?: string): Remote<ChartAnswer> => useRead('chart', id === '' ? null : { id }, { version });
 export const useParties = (): Remote<PartySummary[]> => useRead('listParties');

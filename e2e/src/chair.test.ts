@@ -134,3 +134,21 @@ test('what is seen is traced to its likely cause and changed in the chart, with 
   await page.getByText(/version 2$/).waitFor();
   expect((await kept()).chart.schools.eyesOrFace).toBe('eyes first');
 });
+
+test('a link shows the version to someone without an account until it is taken back', async () => {
+  await page.goto(address);
+  await page.getByText(/version 2$/).waitFor();
+  await button('Share').click();
+  await button('Make a link').click();
+  const link = await page.getByLabel('The link, shown this once').inputValue();
+  const stranger = await browser.newContext();
+  const seen = await stranger.newPage();
+  await seen.goto(link);
+  await seen.locator('text', { hasText: 'Renske Halloran' }).first().waitFor();
+  expect(await seen.locator('text', { hasText: /^Mind:/ }).count()).toBe(0);
+  await page.getByRole('list', { name: 'Links' }).getByRole('button', { name: 'Take back' }).click();
+  await page.getByText(/^Version 2 by Runa Castellane, taken back/).waitFor();
+  await seen.reload();
+  await seen.getByRole('heading', { name: 'This link shows nothing' }).waitFor();
+  await stranger.close();
+});

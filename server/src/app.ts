@@ -21,6 +21,7 @@ import { registerParties } from './parties/routes';
 import { registerReadings } from './readings/routes';
 import { registerSession, type SignInLimit } from './session/routes';
 import { registerSettings } from './studio/settings';
+import { registerShares } from './shares/routes';
 import { registerToday } from './today/routes';
 import { registerVisits } from './visits/routes';
 
@@ -108,6 +109,7 @@ export function buildApp(options: AppOptions): Express {
   registerPalettes(services);
   registerCharts(services);
   registerLive(services, options.live);
+  registerShares(services);
   registerVisits(services);
   registerParties(services);
   app.use('/api', () => {

@@ -50,6 +50,12 @@ const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }
     id: mine.chart.id,
     body: { id: demo.events[0]!.id.replace(/^0190/, '0191'), version: 1, stepId: mine.chart.steps[0]!.id, kind: 'done', at: '2031-05-14T09:00:00Z' },
   },
+  listShares: { id: mine.chart.id },
+  createShare: {
+    id: mine.chart.id,
+    body: { id: demo.readings[0]!.id.replace(/^0190/, '0191'), version: 1, secret: 'a'.repeat(32), days: 7, cautions: false },
+  },
+  revokeShare: { id: demo.readings[0]!.id, body: {} },
   party: { id: mine.party.id },
 };
 

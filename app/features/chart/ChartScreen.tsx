@@ -8,6 +8,7 @@ import { Body, Button, Column, Field, Label, Line, Ready, Screen, Subheading } f
 import { dayInWords } from '../words/dates';
 import { dropChartDraft, newChartDraft, readChartDraft, writeChartDraft, type ChartDraft } from './chartDraft';
 import { PrintDialog } from '../print/PrintDialog';
+import { ShareDialog } from '../share/ShareDialog';
 import { ChartEditor } from './ChartEditor';
 
 /** A chart as saved, changed here into its next version. */
@@ -122,7 +123,7 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
             {newest ? null : <Body color="$weld">{`▲ An older version, to read only.`}</Body>}
             {saved.reason ? <Body>{saved.reason}</Body> : null}
             <Label>{`Saved by ${saved.author}, ${dayInWords(saved.at)}`}</Label>
-            <Versions id={saved.id} versions={versions} shown={saved.version} />
+            <Versions id={saved.id} versions={versions} shown={saved.version} editable={editable} />
           </Column>
         }
       />
@@ -130,10 +131,13 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
   );
 }
 
-function Versions({ id, versions, shown }: { readonly id: string; readonly versions: ChartAnswer['versions']; readonly shown: number }) {
+type VersionsProps = { readonly id: string; readonly versions: ChartAnswer['versions']; readonly shown: number; readonly editable: boolean };
+
+function Versions({ id, versions, shown, editable }: VersionsProps) {
   const router = useRouter();
   const [open, setOpen] = useState(false);
   const [printing, setPrinting] = useState(false);
+  const [sharing, setSharing] = useState(false);
   const download = (): void => {
     window.location.assign(pathTo('exportChart', { id }, { version: String(shown) }));
   };
@@ -143,10 +147,12 @@ function Versions({ id, versions, shown }: { readonly id: string; readonly versi
         <Button onPress={() => setOpen((o) => !o)}>{`${versions.length} ${versions.length === 1 ? 'version' : 'versions'}`}</Button>
         <Button onPress={() => router.navigate(`/charts/${id}/light`)}>Under light</Button>
         <Button onPress={() => setPrinting(true)}>Print</Button>
+        {editable ? <Button onPress={() => setSharing(true)}>Share</Button> : null}
         <Button onPress={() => router.navigate(`/charts/${id}/compare`)}>Compare</Button>
         <Button onPress={() => router.navigate(`/charts/${id}/look`)}>Make a look of it</Button>
         <Button onPress={download}>Export as a file</Button>
       </Line>
+      {sharing ? <ShareDialog chartId={id} version={shown} onClose={() => setSharing(false)} /> : null}
       {printing ? <PrintDialog chartId={id} version={shown} onClose={() => setPrinting(false)} /> : null}
       {open ? (
         <Column gap="$1">

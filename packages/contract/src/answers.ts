@@ -131,3 +131,15 @@ export type ImportKitAnswer = { readonly products: number; readonly units: numbe
 export type ProductUsesAnswer = { readonly charts: readonly ChartSummary[] };
 export type SubstitutionAnswer = { readonly changed: readonly { readonly chartId: string; readonly version: number }[] };
 export type SampleAnswer = { readonly lab: Lab; readonly illuminant: 'D65'; readonly simulated: true };
+
+/** A link to one version of a chart; its secret is known to whoever made it only. */
+export type ShareAnswer = {
+  readonly id: string;
+  readonly version: number;
+  /** Whether the client's sensitivities are shown. */
+  readonly cautions: boolean;
+  readonly madeBy: string;
+  readonly madeAt: string;
+  readonly expiresAt: string;
+  readonly revokedAt: string | null;
+};

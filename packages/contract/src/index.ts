@@ -9,3 +9,4 @@ export * from './routes';
 export { documentPart, isUuid } from './shapes';
 export * from './studioBundle';
 export * from './work';
+export * from './share';

@@ -4,6 +4,7 @@ import { ground } from './migrations/2026_11_23_01_ground';
 import { kit } from './migrations/2026_11_23_02_kit';
 import { settings } from './migrations/2026_11_23_03_settings';
 import { trace } from './migrations/2026_11_23_04_trace';
+import { shares } from './migrations/2026_11_23_05_shares';
 
 /** In order of name; each runs once, in its own transaction. */
 export const MIGRATIONS: Readonly<Record<string, Migration>> = {
@@ -11,6 +12,7 @@ export const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '2026_11_23_02_kit': kit,
   '2026_11_23_03_settings': settings,
   '2026_11_23_04_trace': trace,
+  '2026_11_23_05_shares': shares,
 };
 
 /** Brings a database, reached as its owner, to the newest schema. Throws with the failing migration's name. */

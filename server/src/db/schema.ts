@@ -41,6 +41,18 @@ export type Database = {
     zones: Json<{ readonly [zone in SkinZone]?: readonly Lab[] }>;
     extras: ColumnType<readonly ExtraReading[], string | undefined, string>;
   };
+  shares: {
+    studio_id: string;
+    id: string;
+    chart_id: string;
+    version: number;
+    secret_hash: string;
+    cautions: boolean;
+    made_by: string;
+    made_at: Created;
+    expires_at: Instant;
+    revoked_at: ColumnType<Date | null, Date | null | undefined, Date>;
+  };
   simulated_skins: { studio_id: string; client_id: string; skin: Json<{ readonly [zone in SkinZone]?: Lab }> };
   products: { studio_id: string; id: string; revision: Generated<number>; document: Json<Product> };
   units: { studio_id: string; id: string; product_id: string; revision: Generated<number>; document: Json<Unit> };
@@ -107,6 +119,7 @@ export const STUDIO_TABLES = [
   'charts',
   'chart_versions',
   'chair_events',
+  'shares',
   'audit',
   'idempotency',
 ] as const satisfies readonly (keyof Database)[];

@@ -1,0 +1,90 @@
+import { useState } from 'react';
+import { newId, newSecret, SHARE_DAYS, sharePath, type ShareAnswer, type ShareDays } from '@toile/contract';
+import { call, CallError } from '../../data/call';
+import { useRefresh, useSession, useShares } from '../../data/hooks';
+import { Body, Button, Choice, Column, Dialog, Field, Label, Line, Ready, Switch } from '../../ui';
+import { dayInWords } from '../words/dates';
+
+type ShareDialogProps = { readonly chartId: string; readonly version: number; readonly onClose: () => void };
+
+const DAY_WORDS: Readonly<Record<string, string>> = { '1': 'a day', '7': 'a week', '30': 'a month' };
+
+/** Links that show this version to a colleague or the client; each ends by itself and can be taken back. */
+export function ShareDialog({ chartId, version, onClose }: ShareDialogProps) {
+  const shares = useShares(chartId);
+  const session = useSession();
+  const refresh = useRefresh();
+  const [days, setDays] = useState<ShareDays>(7);
+  const [cautions, setCautions] = useState(false);
+  const [link, setLink] = useState<string | null>(null);
+  const [copied, setCopied] = useState(false);
+  const [failure, setFailure] = useState<string | null>(null);
+
+  const tried = async (work: () => Promise<unknown>): Promise<void> => {
+    setFailure(null);
+    try {
+      await work();
+      await refresh();
+    } catch (error) {
+      setFailure(error instanceof CallError ? error.message : 'Something went wrong. Try again.');
+    }
+  };
+  const make = (): Promise<void> =>
+    tried(async () => {
+      const studioId = session.data?.studio.id;
+      if (!studioId) return;
+      const secret = newSecret();
+      await call<ShareAnswer>('createShare', { params: { id: chartId }, body: { id: newId(), version, secret, days, cautions } });
+      setLink(`${window.location.origin}${sharePath(studioId, secret)}`);
+      setCopied(false);
+    });
+  const copy = (text: string): void => {
+    navigator.clipboard?.writeText(text).then(
+      () => setCopied(true),
+      () => setFailure('It could not be copied: mark the link and copy it by hand.'),
+    );
+  };
+  const now = Date.now();
+  return (
+    <Dialog title="Share the chart" onClose={onClose}>
+      <Column gap="$3">
+        <Body>{`Whoever has the link sees version ${version}, and can change nothing. It shows no contact data, and cautions only if you choose so.`}</Body>
+        <Choice
+          label="It lasts"
+          options={SHARE_DAYS.map(String)}
+          words={DAY_WORDS}
+          chosen={[String(days)]}
+          onChange={([d]) => setDays(SHARE_DAYS.find((known) => String(known) === d) ?? 7)}
+        />
+        <Switch label="Show the client’s cautions" on={cautions} onToggle={() => setCautions((c) => !c)} />
+        <Button kind="main" onPress={() => void make()}>
+          Make a link
+        </Button>
+        {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+        {link ? (
+          <Column gap="$1">
+            <Field label="The link, shown this once" value={link} onChange={() => undefined} />
+            <Button onPress={() => copy(link)}>{copied ? '✓ Copied' : 'Copy the link'}</Button>
+          </Column>
+        ) : null}
+        <Ready remote={shares}>
+          {(list) => (
+            <Column gap="$1" role="list" aria-label="Links">
+              {list.map((share) => {
+                const ended = share.revokedAt !== null || Date.parse(share.expiresAt) <= now;
+                return (
+                  <Line key={share.id} role="listitem" flexWrap="nowrap">
+                    <Label
+                      flex={1}
+                    >{`Version ${share.version} by ${share.madeBy}, ${ended ? (share.revokedAt ? 'taken back' : 'ended') : `until ${dayInWords(share.expiresAt)}`}${share.cautions ? ', with cautions' : ''}`}</Label>
+                    {ended ? null : <Button onPress={() => void tried(() => call('revokeShare', { params: { id: share.id }, body: {} }))}>Take back</Button>}
+                  </Line>
+                );
+              })}
+            </Column>
+          )}
+        </Ready>
+      </Column>
+    </Dialog>
+  );
+}

@@ -1,0 +1,76 @@
+import { newId, newSecret, sharePath, type Problem, type ShareAnswer, type ShareDays } from '@toile/contract';
+import { inStudio } from '../src/db/connection';
+import { demo, keyed, testServer, TODAY, type TestServer } from './testServer';
+
+let server: TestServer;
+let now = new Date(`${TODAY}T08:00:00Z`);
+beforeAll(async () => void (server = await testServer({ clock: () => now })));
+afterAll(() => server.stop());
+
+const chart = demo.charts.filter((c) => c.client.name === 'Isaura Penhallow').at(-1)!;
+const person = demo.clients.find((c) => c.name === 'Isaura Penhallow')!;
+const share = async (more: { days?: ShareDays; cautions?: boolean } = {}) => {
+  const artist = await server.signedIn('artist');
+  const secret = newSecret();
+  const body = { id: newId(), version: chart.version, secret, days: 7, cautions: false, ...more };
+  const made = (await artist.post(`/api/charts/${chart.id}/shares`).set(keyed()).send(body).expect(201)).body as ShareAnswer;
+  return { artist, made, path: sharePath(demo.studio.id, secret), secret };
+};
+
+test('whoever has the link sees the chart, without an account, contact or health', async () => {
+  const { path, made } = await share();
+  const { text, headers } = await server.agent().get(path).expect(200);
+  expect(text).toContain('Isaura Penhallow');
+  expect(text).toContain('This link ends on 2031-05-21.');
+  expect(headers['content-security-policy']).toContain("default-src 'none'");
+  expect(headers['cache-control']).toBe('no-store');
+  expect(made).toMatchObject({ cautions: false, revokedAt: null });
+  for (const hidden of [person.phone, person.email, 'Mind:'].filter(Boolean)) expect(text).not.toContain(hidden);
+});
+
+test('cautions are shown only when it was chosen', async () => {
+  const { path } = await share({ cautions: true });
+  const { text } = await server.agent().get(path).expect(200);
+  expect(text.includes('Mind:')).toBe(chart.client.sensitivities.length > 0);
+});
+
+test('it ends by itself, and at once when it is taken back; both look like a link that never was', async () => {
+  const { path, artist, made } = await share({ days: 1 });
+  now = new Date(`${TODAY}T07:59:59Z`);
+  await server.agent().get(path).expect(200);
+  now = new Date('2031-05-15T08:00:01Z');
+  const ended = await server.agent().get(path).expect(404);
+  now = new Date(`${TODAY}T08:00:00Z`);
+  await artist.post(`/api/shares/${made.id}/revocations`).set(keyed()).send({}).expect(200);
+  const revoked = await server.agent().get(path).expect(404);
+  const unknown = await server.agent().get(sharePath(demo.studio.id, newSecret())).expect(404);
+  expect(ended.text).toBe(unknown.text);
+  expect(revoked.text).toBe(unknown.text);
+  await server.agent().get('/s/nonsense').expect(404);
+});
+
+test('the secret is in no record, and a link of another studio’s id opens nothing', async () => {
+  const { secret } = await share();
+  const stored = await inStudio(server.db, demo.studio.id, async (tx) =>
+    JSON.stringify([await tx.selectFrom('shares').selectAll().execute(), await tx.selectFrom('idempotency').selectAll().execute()]),
+  );
+  expect(stored).toContain('"version"');
+  expect(stored).not.toContain(secret);
+  const other = (await server.signedIn('stranger')).get('/api/session');
+  const { studio } = (await other.expect(200)).body as { studio: { id: string } };
+  await server.agent().get(sharePath(studio.id, secret)).expect(404);
+});
+
+test('what cannot be is said by field, and an assistant shares nothing', async () => {
+  const artist = await server.signedIn('artist');
+  const body = { id: newId(), version: chart.version, secret: 'short', days: 365, cautions: false };
+  const problem = (await artist.post(`/api/charts/${chart.id}/shares`).set(keyed()).send(body).expect(422)).body as Problem;
+  expect(problem.fields!.map((f) => f.path).sort()).toEqual(['days', 'secret']);
+  await artist
+    .post(`/api/charts/${chart.id}/shares`)
+    .set(keyed())
+    .send({ ...body, secret: newSecret(), days: 7, version: 99 })
+    .expect(404);
+  const assistant = await server.signedIn('assistant');
+  await assistant.get(`/api/charts/${chart.id}/shares`).expect(403);
+});
