@@ -44,7 +44,7 @@ export function ShareDialog({ chartId, version, onClose }: ShareDialogProps) {
       () => setFailure('It could not be copied: mark the link and copy it by hand.'),
     );
   };
-  const now = Date.now();
+  const [now] = useState(() => Date.now());
   return (
     <Dialog title="Share the chart" onClose={onClose}>
       <Column gap="$3">
