@@ -5,6 +5,7 @@ import { faceBox, FaceStage } from '../face/FaceStage';
 import { withPlacements, withPlacement } from './chartView';
 import { DrawSurface, type Box, type DrawnStroke } from './DrawSurface';
 import { Handles } from './Handles';
+import { isCheekContour } from './ContourLines';
 import { layerOfStep, layersOf } from './layers';
 import { LiveLayer, type Live } from './LiveLayer';
 import { BREADTHS, type Drawing } from './useDrawing';
@@ -68,6 +69,7 @@ export function ChartFace({ chart, steps, step, placement, bare, editable, wide,
       features={features}
       layers={layers}
       guides={bare ? null : chalk}
+      finder={step !== null && isCheekContour(step)}
       height={wide ? 560 : drawing ? 420 : near ? 290 : 370}
       framing={frame}
       label={`Face chart of ${client.name}${step ? `, ${step.title}` : ''}`}

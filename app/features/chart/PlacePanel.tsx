@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import {
+  cautionOf,
   effectOf,
   effectsFor,
   GUIDE_PARAMETERS,
@@ -17,6 +18,7 @@ import {
 } from '@toile/core';
 import { Body, Button, Choice, Column, Label, Line, Stepper, Subheading } from '../../ui';
 import { withPlacements } from './chartView';
+import { ContourLines } from './ContourLines';
 
 type PlacePanelProps = {
   readonly chart: Chart;
@@ -47,7 +49,7 @@ export function PlacePanel({ chart, step, editable, placement, onPlacement, onCh
     );
   const { role } = step;
   const effect = effectOf(role, step.placements);
-  const chosen = effect?.mind(features) ?? null;
+  const chosen = effect ? cautionOf(effect, features) : null;
   return (
     <Column gap="$3" role="group" aria-label="Where it goes">
       {effectsFor(role).length > 0 ? (
@@ -66,6 +68,7 @@ export function PlacePanel({ chart, step, editable, placement, onPlacement, onCh
           {chosen ? <Body color="$weld">{`▲ ${chosen}`}</Body> : null}
         </Column>
       ) : null}
+      <ContourLines client={chart.client} step={step} />
       {step.placements.map((p, i) => (
         <Column key={i} gap="$2" borderLeftWidth={3} borderLeftColor={i === placement ? '$woad' : '$line'} paddingLeft="$3">
           <Subheading fontSize="$2" lineHeight="$2">

@@ -1,4 +1,4 @@
-import type { Features } from '@toile/core';
+import type { Features, SidedFeatures } from '@toile/core';
 
 /** What is noted of a face, in one line; plain things are not said. */
 export function featuresInWords(f: Features): string {
@@ -15,8 +15,23 @@ export function featuresInWords(f: Features): string {
     f.dry ? 'dry skin' : null,
     f.texture === 'textured' ? 'textured skin' : null,
     f.narrowTemples ? 'narrow temples' : null,
+    f.lipEdge === 'blurred' ? 'blurred lip edge' : null,
     f.beard ? 'beard' : null,
+    f.right ? rightInWords(f.right) : null,
   ].filter((part) => part !== null);
   const text = parts.join(' · ');
   return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+/** Where the client's right differs: "client's right: sparse brow, smooth". */
+function rightInWords(right: SidedFeatures): string | null {
+  const parts = [
+    right.eyes ? `${right.eyes} eye` : null,
+    right.brows ? `${right.brows} brow` : null,
+    right.lines ? (right.lines.length > 0 ? `lines: ${right.lines.join(', ')}` : 'no lines') : null,
+    right.texture ?? null,
+    right.narrowTemples === undefined ? null : right.narrowTemples ? 'narrow temple' : 'full temple',
+    right.lipEdge ? `${right.lipEdge} lip edge` : null,
+  ].filter((part) => part !== null);
+  return parts.length > 0 ? `client’s right: ${parts.join(', ')}` : null;
 }

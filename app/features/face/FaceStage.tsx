@@ -10,6 +10,8 @@ type FaceStageProps = {
   readonly label: string;
   readonly layers?: readonly PaintedLayer[];
   readonly guides?: FaceGuides | null;
+  /** Shows both ways to find the contour, and the gap between them. */
+  readonly finder?: boolean;
   /** 'bust' shows head and shoulders, 'face' hairline to chin; or a box in mm. */
   readonly framing?: 'bust' | 'face' | readonly [number, number, number, number];
   /** Things to touch over the drawing, placed through mm to pixels; `mmPerPixel` turns a drag back. */
@@ -24,7 +26,7 @@ export function faceBox(landmarks: Landmarks): readonly [number, number, number,
 }
 
 /** The drawing with room for handles over it: knows where each mm falls on screen. */
-export function FaceStage({ landmarks, features, height, label, layers, guides, framing = 'face', children }: FaceStageProps) {
+export function FaceStage({ landmarks, features, height, label, layers, guides, finder, framing = 'face', children }: FaceStageProps) {
   const [width, setWidth] = useState(0);
   const view = framing === 'face' ? faceBox(landmarks) : framing === 'bust' ? lineArt(landmarks, features).viewBox : framing;
   const scale = Math.min(width / view[2], height / view[3]);
@@ -32,7 +34,7 @@ export function FaceStage({ landmarks, features, height, label, layers, guides, 
   const toMm = ([x, y]: Point): Point => [view[0] + (x - (width - view[2] * scale) / 2) / scale, view[1] + (y - (height - view[3] * scale) / 2) / scale];
   return (
     <View width="100%" height={height} position="relative" overflow="hidden" onLayout={(event) => setWidth(event.nativeEvent.layout.width)}>
-      <FaceView landmarks={landmarks} features={features} layers={layers} guides={guides} view={view} width="100%" height={height} label={label} />
+      <FaceView landmarks={landmarks} features={features} layers={layers} guides={guides} finder={finder} view={view} width="100%" height={height} label={label} />
       {width > 0 && children ? children(toPixels, 1 / scale, toMm) : null}
     </View>
   );

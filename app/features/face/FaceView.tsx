@@ -36,6 +36,8 @@ type FaceViewProps = {
   readonly features: Features;
   readonly layers?: readonly PaintedLayer[];
   readonly guides?: FaceGuides | null;
+  /** Shows the edge a smile makes and the hollow under it beside the guides. */
+  readonly finder?: boolean;
   /** A painted skin and where it lies, in mm: laid over the bare ground and under the fine lines. */
   readonly picture?: { readonly href: string; readonly box: readonly [number, number, number, number] } | null;
   /** x, y, width, height in mm; the whole head when left out. */
@@ -68,6 +70,7 @@ export const FaceView = memo(function FaceView({
   features,
   layers = [],
   guides = null,
+  finder = false,
   picture = null,
   view,
   width,
@@ -107,7 +110,7 @@ export const FaceView = memo(function FaceView({
         <Layer key={layer.id} layer={layer} face={id} />
       ))}
       <Inks inks={art.lines} fills={fills} />
-      {guides ? <Chalk guides={guides} colour={c.chalk} /> : null}
+      {guides ? <Chalk guides={guides} finder={finder} colour={c.chalk} /> : null}
     </Svg>
   );
 });
@@ -211,7 +214,7 @@ export function PatternTile({ pattern }: { readonly pattern: PatternForm }) {
 const openPath = (line: readonly Point[]): string => `M${line.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join('L')}`;
 
 /** Limits and guide lines, dashed and light. */
-const Chalk = memo(function Chalk({ guides, colour }: { readonly guides: FaceGuides; readonly colour: string }) {
+const Chalk = memo(function Chalk({ guides, finder, colour }: { readonly guides: FaceGuides; readonly finder: boolean; readonly colour: string }) {
   const lines = (['left', 'right'] as const).flatMap((side) => [guides.cheekLine[side], guides.smileLine[side], guides.pupilLine[side]]);
   const closed = [guides.eyeArea.left, guides.eyeArea.right, guides.freeTriangle];
   return (
@@ -222,6 +225,14 @@ const Chalk = memo(function Chalk({ guides, colour }: { readonly guides: FaceGui
       {closed.map((line, i) => (
         <Path key={`c${i}`} d={`${openPath(line)}Z`} />
       ))}
+      {finder
+        ? [guides.finder.left, guides.finder.right].map(({ gap, hollowLine }, i) => (
+            <G key={`f${i}`}>
+              <Path d={`${openPath(gap)}Z`} fill={colour} fillOpacity={0.13} stroke="none" />
+              <Path d={openPath(hollowLine)} strokeWidth={0.8} strokeDasharray="0.2 2" strokeLinecap="round" />
+            </G>
+          ))
+        : null}
     </G>
   );
 });

@@ -1,17 +1,8 @@
 import { useRouter } from 'expo-router';
 import { useDeferredValue, useMemo, useState } from 'react';
 import {
-  AGES,
-  BROWS,
   canonicalMeasure,
-  EYE_SHAPES,
   faceShape,
-  HAIR_STYLES,
-  HAIR_TONES,
-  LIDS,
-  LINES,
-  NOSES,
-  OILY_ZONES,
   questionTrace,
   sideDifferences,
   sourcesOf,
@@ -28,6 +19,7 @@ import { SaveFoot } from '../clients/SaveFoot';
 import { landmarksFor } from '../clients/snapshot';
 import { useSaveClient } from '../clients/useSaveClient';
 import { FaceStage } from '../face/FaceStage';
+import { FeaturesForm } from './FeaturesForm';
 import { PhotoTaps } from './PhotoTaps';
 import { StartFromFace } from './StartFromFace';
 import { TapeGuide } from './TapeGuide';
@@ -80,25 +72,6 @@ function Trace({ client }: { readonly client: ClientAnswer }) {
     const { saved } = await saving.save({ measurements, taps, likeness, features }, over);
     if (saved) router.navigate(saved.readings.length === 0 ? `/clients/${client.id}/read` : `/clients/${client.id}`);
   };
-
-  const one = <K extends 'eyes' | 'brows' | 'nose' | 'hair' | 'hairTone' | 'age'>(key: K, label: string, options: readonly Features[K][]) => (
-    <Choice label={label} options={options} chosen={[features[key]]} onChange={([value]) => value && setFeatures((f) => ({ ...f, [key]: value }))} />
-  );
-  const lids = (side: 'left' | 'right') => (
-    <Choice
-      label={`Lids, client’s ${side}`}
-      options={LIDS}
-      chosen={[features.lids[side]]}
-      onChange={([value]) => value && setFeatures((f) => ({ ...f, lids: { ...f.lids, [side]: value } }))}
-    />
-  );
-  const noted: readonly (readonly [keyof Features & ('dry' | 'narrowTemples' | 'lenses' | 'headTremor' | 'beard'), string])[] = [
-    ['dry', 'dry skin'],
-    ['narrowTemples', 'narrow temples'],
-    ['lenses', 'contact lenses'],
-    ['headTremor', 'head tremor'],
-    ['beard', 'beard'],
-  ];
 
   return (
     <Screen
@@ -166,24 +139,7 @@ function Trace({ client }: { readonly client: ClientAnswer }) {
             {marked ? <Label>{[...new Set(Object.values(sources))].map((source) => SOURCE_WORDS[source]).join('   ')}</Label> : null}
           </Column>
           <Rule />
-          <Subheading>Features</Subheading>
-          {lids('left')}
-          {lids('right')}
-          {one('eyes', 'Eyes', EYE_SHAPES)}
-          {one('brows', 'Brows', BROWS)}
-          {one('nose', 'Nose', NOSES)}
-          {one('hair', 'Hair', HAIR_STYLES)}
-          {one('hairTone', 'Hair tone', HAIR_TONES)}
-          {one('age', 'Age', AGES)}
-          <Choice label="Lines" several options={LINES} chosen={features.lines} onChange={(lines) => setFeatures((f) => ({ ...f, lines }))} />
-          <Choice label="Oily" several options={OILY_ZONES} chosen={features.oily} onChange={(oily) => setFeatures((f) => ({ ...f, oily }))} />
-          <Choice
-            label="Also"
-            several
-            options={noted.map(([, words]) => words)}
-            chosen={noted.filter(([key]) => features[key]).map(([, words]) => words)}
-            onChange={(chosen) => setFeatures((f) => ({ ...f, ...Object.fromEntries(noted.map(([key, words]) => [key, chosen.includes(words)])) }))}
-          />
+          <FeaturesForm features={features} onChange={setFeatures} />
           <Label>{`An average face is ${canonicalMeasure('faceLength').toFixed(0)} mm long and ${canonicalMeasure('cheekboneWidth')} mm across the cheekbones.`}</Label>
         </Column>
       </View>

@@ -1,4 +1,4 @@
-import { type Features } from './features';
+import { featuresOn, type Features } from './features';
 import { GUIDE_PARAMETER_NAMES, INITIAL_PARAMS, type LayerKind } from './guides';
 import type { Placement } from './outlineOf';
 
@@ -217,4 +217,11 @@ function saying(placement: Placement): string | null {
 export function effectOf(kind: LayerKind, placements: readonly Placement[]): Effect | null {
   const said = placements.map(saying);
   return effectsFor(kind).find((effect) => effect.placements.length === said.length && effect.placements.every((p, i) => saying(p) === said[i])) ?? null;
+}
+
+/** What speaks against an effect on this face, or null; where it holds of one side only, that side is named. */
+export function cautionOf(effect: Effect, features: Features): string | null {
+  const [left, right] = [effect.mind(featuresOn('left', features)), effect.mind(featuresOn('right', features))];
+  if (left === right) return left;
+  return [left && `Client’s left: ${left}`, right && `Client’s right: ${right}`].filter(Boolean).join(' ');
 }

@@ -1,6 +1,6 @@
 import { faceModel } from './faceModel';
 import { PLAIN_FEATURES, type Features } from './features';
-import { cheekLine, freeTriangle, GUIDES, type DrawnGuideName } from './guides';
+import { cheekLine, contourFinder, freeTriangle, type ContourFinder, GUIDES, type DrawnGuideName } from './guides';
 import type { Landmarks, Side } from './landmarks';
 import { outlineOf, type PlacedShape } from './outlineOf';
 import type { Polygon, Polyline } from './point';
@@ -8,6 +8,8 @@ import type { Polygon, Polyline } from './point';
 /** The chalk lines of a face: what placements follow and what they keep clear of. */
 export type FaceGuides = {
   readonly cheekLine: Readonly<Record<Side, Polyline>>;
+  /** The edge a smile shows and the hollow under it, with the gap between: both ways to find the contour. */
+  readonly finder: Readonly<Record<Side, ContourFinder>>;
   readonly smileLine: Readonly<Record<Side, Polyline>>;
   /** The vertical under the outer rim of the iris, from eye to mouth. */
   readonly pupilLine: Readonly<Record<Side, Polyline>>;
@@ -28,6 +30,11 @@ export function guides(landmarks: Landmarks, features: Features = PLAIN_FEATURES
   >;
   return {
     cheekLine: each((side) => cheekLine(face[side], face).map(face[side].toFace)),
+    finder: each((side) => {
+      const { toFace } = face[side];
+      const { smileEdge, hollowLine, gap, gapMm } = contourFinder(face[side], face);
+      return { smileEdge: smileEdge.map(toFace), hollowLine: hollowLine.map(toFace), gap: gap.map(toFace), gapMm };
+    }),
     smileLine: each((side) => face[side].smileLine.map(face[side].toFace)),
     pupilLine: each((side) => {
       const half = face[side];

@@ -1,30 +1,44 @@
 import { Type, type Static } from '@sinclair/typebox';
+import { SIDES, type Side } from './landmarks';
 
 const one = <T extends string>(...values: readonly T[]) => Type.Union(values.map((v) => Type.Literal(v)));
 
 export const LIDS = ['open', 'partly hooded', 'hooded'] as const;
 export const EYE_SHAPES = ['almond', 'round', 'deep-set', 'down-turned'] as const;
 export const BROWS = ['full', 'fine', 'sparse', 'tattooed'] as const;
-export const HAIR_STYLES = ['tied back', 'long', 'curls', 'cropped', 'covered'] as const;
+export const HAIR_STYLES = ['tied back', 'long', 'bob', 'short waves', 'braids', 'curls', 'cropped', 'covered'] as const;
 export const HAIR_TONES = ['fair', 'red', 'brown', 'black', 'grey'] as const;
-export const NOSES = ['straight', 'rounded', 'fine', 'broad'] as const;
+export const NOSES = ['straight', 'rounded', 'fine', 'broad', 'arched', 'turned up'] as const;
+export const LIP_EDGES = ['clear', 'blurred'] as const;
 export const LINES = ['forehead', 'between brows', 'crow’s feet', 'under eye', 'smile', 'lip'] as const;
 export const AGES = ['child', 'young', 'adult', 'mature'] as const;
 export const OILY_ZONES = ['forehead', 'nose', 'chin', 'cheeks', 'lids'] as const;
 
-/** What is noted of a face beside its measurements. Left and right are the client's. */
+/** What may be noted of each side by itself. */
+const sided = {
+  eyes: one(...EYE_SHAPES),
+  brows: one(...BROWS),
+  lines: Type.Array(one(...LINES)),
+  narrowTemples: Type.Boolean(),
+  texture: one('smooth', 'textured'),
+};
+const lipEdge = Type.Optional(one(...LIP_EDGES));
+
+/**
+ * What is noted of a face beside its measurements. Left and right are the client's. What is said once
+ * holds for both sides; `right` says where the client's right differs.
+ */
 export const FeaturesSchema = Type.Object(
   {
     lids: Type.Object({ left: one(...LIDS), right: one(...LIDS) }, { additionalProperties: false }),
-    eyes: one(...EYE_SHAPES),
-    brows: one(...BROWS),
+    ...sided,
+    /** Clear when it is not said. */
+    lipEdge,
+    right: Type.Optional(Type.Partial(Type.Object({ ...sided, lipEdge }), { additionalProperties: false })),
     nose: one(...NOSES),
     hair: one(...HAIR_STYLES),
     hairTone: one(...HAIR_TONES),
     age: one(...AGES),
-    lines: Type.Array(one(...LINES)),
-    narrowTemples: Type.Boolean(),
-    texture: one('smooth', 'textured'),
     oily: Type.Array(one(...OILY_ZONES)),
     dry: Type.Boolean(),
     lenses: Type.Boolean(),
@@ -53,3 +67,21 @@ export const PLAIN_FEATURES: Features = {
   headTremor: false,
   beard: false,
 };
+
+/** What may differ between the sides, lids apart, which always say both. */
+export type SidedFeatures = NonNullable<Features['right']>;
+
+const merged = new WeakMap<Features, Features>();
+
+/** What is noted of one side of a face. The same object for the same features, as drawings are cached by it. */
+export function featuresOn(side: Side, features: Features): Features {
+  if (side === 'left' || !features.right) return features;
+  let right = merged.get(features);
+  if (!right) merged.set(features, (right = { ...features, ...features.right }));
+  return right;
+}
+
+/** The sides of which something holds, client's left first. */
+export function sidesWhere(features: Features, holds: (side: Features) => boolean): readonly Side[] {
+  return SIDES.filter((side) => holds(featuresOn(side, features)));
+}

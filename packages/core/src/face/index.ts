@@ -2,7 +2,24 @@ export { type Point, type Polygon, type Polyline } from './point';
 export { boxesTouch, boxOf, type Box } from './box';
 export { areaOf, intersectRegions, subtractRegion, uniteOutlines, type Region } from './region';
 export { LANDMARKS, SIDES, TEMPLATE, type LandmarkName, type Landmarks, type Side } from './landmarks';
-export { AGES, BROWS, EYE_SHAPES, FeaturesSchema, HAIR_STYLES, HAIR_TONES, LIDS, LINES, NOSES, OILY_ZONES, PLAIN_FEATURES, type Features } from './features';
+export {
+  AGES,
+  BROWS,
+  EYE_SHAPES,
+  FeaturesSchema,
+  featuresOn,
+  HAIR_STYLES,
+  HAIR_TONES,
+  LIDS,
+  LINES,
+  LIP_EDGES,
+  NOSES,
+  OILY_ZONES,
+  PLAIN_FEATURES,
+  sidesWhere,
+  type Features,
+  type SidedFeatures,
+} from './features';
 export {
   ASKED_MEASUREMENTS,
   canonicalMeasure,
@@ -34,7 +51,7 @@ export {
 } from './trace';
 export { canonicalOutline, drawnPlacement, isWipedAway, nudged, sideOfStroke, SNAP_MM, snapToGuide, wipe, type StrokePoint } from './freehand';
 export { tapeLine } from './tapeLine';
-export { EFFECTS, effectOf, effectsFor, type Effect } from './effects';
+export { cautionOf, EFFECTS, effectOf, effectsFor, type Effect } from './effects';
 export { faceWarp, type FaceWarp } from './faceWarp';
 export { FACE_SHAPES, faceShape, type FaceShape, type FaceShapeName } from './faceShape';
 export { faceModel, type FaceModel, type HalfFace } from './faceModel';
@@ -57,6 +74,8 @@ export {
 } from './guides';
 export { outlineOf, placementArea, placementKind, type Eyes, type PlacedShape, type Placement } from './outlineOf';
 export { describePlacement, speakPlacement } from './describePlacement';
+export { contourFinder, isInHollow, type ContourFinder } from './guides';
+export { offSides } from './offSides';
 export { distanceToGuide } from './distanceToGuide';
 export { EVEN_MM, mirroredOutline, symmetryOf, type Symmetry } from './symmetry';
 export { checkLimits, LIMITS, withinLimits, type Limit, type LimitBreach } from './checkLimits';

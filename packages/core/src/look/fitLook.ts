@@ -1,4 +1,4 @@
-import { checkLimits, withinLimits } from '../face';
+import { checkLimits, offSides, sidesWhere, withinLimits } from '../face';
 import type { Chart, ClientSnapshot, Look, LookStep, Occasion, Step } from './document';
 import { PHASES } from './document';
 import { proposeProducts, type FitContext, type Proposal } from './propose';
@@ -15,11 +15,16 @@ export type FittedLook = {
   readonly notes: readonly string[];
 };
 
-/** Steps this client's features rule out, with the reason. */
-function leftOut(step: LookStep, client: ClientSnapshot): string | null {
-  const forehead = step.placements.some((p) => 'guide' in p && p.guide === 'foreheadContour');
-  if (forehead && client.features.narrowTemples) return 'the temples are narrow; forehead contour would narrow them further';
-  return null;
+/** A step without what this client's features rule out, and the reason; null in place of the step when nothing of it is left. */
+function ruledOut(step: LookStep, client: ClientSnapshot): { readonly step: LookStep | null; readonly reason: string | null } {
+  const narrow = sidesWhere(client.features, ({ narrowTemples }) => narrowTemples);
+  const placements = offSides(step.placements, 'foreheadContour', narrow);
+  if (placements.length === step.placements.length && placements.every((p, i) => p === step.placements[i])) return { step, reason: null };
+  const reason =
+    narrow.length === 2
+      ? 'the temples are narrow; forehead contour would narrow them further'
+      : `the client’s ${narrow[0]} temple is narrow; forehead contour would narrow it further`;
+  return { step: placements.length > 0 ? { ...step, placements } : null, reason };
 }
 
 /**
@@ -34,12 +39,10 @@ export function fitLook(look: Look, client: ClientSnapshot, kit: Kit, occasion: 
   const notes: string[] = [];
   const proposals: Record<string, readonly Proposal[]> = {};
   const steps: Step[] = [];
-  for (const plan of look.steps) {
-    const reason = leftOut(plan, client);
-    if (reason) {
-      notes.push(`${plan.title} left out: ${reason}.`);
-      continue;
-    }
+  for (const given of look.steps) {
+    const { step: plan, reason } = ruledOut(given, client);
+    if (reason) notes.push(`${given.title} left out${plan ? ' in part' : ''}: ${reason}.`);
+    if (!plan) continue;
     const placements = plan.placements.map((placement) => withinLimits(placement, client.landmarks, client.features, plan.role));
     plan.placements.forEach((placement, i) => {
       if (placements[i] === placement) return;

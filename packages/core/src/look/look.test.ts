@@ -127,6 +127,12 @@ test('narrow temples leave the forehead contour out and say why', () => {
   expect(notes[0]).toContain('temples are narrow');
 });
 
+test('one narrow temple loses the forehead contour on its side only', () => {
+  const { chart, notes } = fitLook(LOOK, client(SKIN, { features: { right: { narrowTemples: true } } }), KIT, OCCASION, STAMP);
+  expect(stepOf(chart, 'Forehead').placements).toEqual([{ guide: 'foreheadContour', side: 'left' }]);
+  expect(notes[0]).toContain('Forehead left out in part: the client’s right temple is narrow');
+});
+
 test('an empty kit is told step by step; an unread skin is refused', () => {
   const { chart, notes } = fitLook(LOOK, client(), { products: [], units: [] }, OCCASION, STAMP);
   expect(chart.steps.every((s) => s.use.length === 0)).toBe(true);

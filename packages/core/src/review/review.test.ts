@@ -164,6 +164,7 @@ const SPEAKS: Readonly<Record<string, () => Scene>> = {
   'thick-powder-on-lines': () => scene(withFeatures({ dry: true }, withStep('powder', { waitMinutes: 3 }))),
   'set-too-late': () => scene(withStep('contour', { handsOnMinutes: 30 })),
   'blush-on-contour': () => scene(withStep('blush', { placements: [{ guide: 'blushLifted', side: 'both', params: { liftMm: -8 } }] })),
+  'in-the-hollow': () => scene(withStep('contour', { placements: [{ guide: 'cheekContour', side: 'both', params: { liftMm: -6 } }] })),
   'rub-after-airbrush': () => scene(withStep('conceal', { technique: 'buff' }, withStep('base', { tool: 'airbrush', passes: 3, doseMgPerCm2: 0.2 }))),
   'airbrush-passes': () => scene(withStep('base', { tool: 'airbrush', passes: 1 })),
   'eyes-after-airbrush': () => scene(withStep('base', { tool: 'airbrush', passes: 3, doseMgPerCm2: 0.2 })),
@@ -332,6 +333,18 @@ test('every fix mends what it is for', () => {
     expect({ rule, left: mended.filter((f) => f.rule === rule).length }).toEqual({ rule, left: found.filter((f) => f.rule === rule).length - 1 });
   }
   expect(fixes).toBeGreaterThan(12);
+});
+
+test('what is noted of one side only is found, and mended, on that side only', () => {
+  const uneven = { right: { narrowTemples: true, lines: ['crow’s feet' as const] } };
+  const forehead = withFeatures(uneven, withStep('contour', { placements: [{ guide: 'foreheadContour', side: 'both' }] }));
+  const [temples] = reviewChart(forehead, KIT).filter((f) => f.rule === 'narrow-temples');
+  expect(temples!.message).toContain('client’s right temple');
+  expect(temples!.fix!.apply(forehead).steps.find((s) => s.role === 'contour')!.placements).toEqual([{ guide: 'foreheadContour', side: 'left' }]);
+  const wedge = (side: 'left' | 'right') => withFeatures(uneven, withStep('conceal', { placements: [{ guide: 'outerWedge', side }] }));
+  const rules = (chart: Chart) => reviewChart(chart, KIT).map((f) => f.rule);
+  expect(rules(wedge('right'))).toContain('wedge-on-crows-feet');
+  expect(rules(wedge('left'))).not.toContain('wedge-on-crows-feet');
 });
 
 test('gravest first; a studio grades a rule otherwise or switches it off', () => {

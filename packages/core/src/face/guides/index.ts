@@ -11,6 +11,7 @@ import { SHADOW_GUIDES } from './shadow';
 import { SUN_GUIDES } from './sun';
 
 export * from './definition';
+export { contourFinder, isInHollow, type ContourFinder } from './contourFinder';
 export { cheekLine, CLEAR_OF_MOUTH, CLEAR_OF_RIM, CLEAR_OF_SMILE } from './cheek';
 export { freeTriangle } from './shadow';
 

@@ -1,4 +1,4 @@
-import { COLLARBONE, EAR_FOLD, NECK, OUTLINE } from '../canonicalLines';
+import { COLLARBONE, EAR_FOLD, EAR_INNER, NECK, OUTLINE } from '../canonicalLines';
 import { mirrored, throughPoints } from '../curve';
 import type { FaceModel } from '../faceModel';
 import { mirror, type Point, type Polyline } from '../point';
@@ -43,7 +43,12 @@ export function earInk(face: FaceModel): Ink[] {
   return ([1, -1] as const).flatMap((sign): Ink[] => {
     const carry = (line: Polyline): Point[] => throughPoints(line, 1).map(([x, y]) => face.warp.toFace([sign * x, y]));
     const ear = face.ears[sign === 1 ? 0 : 1];
-    return [filled('ear', [ear], 'skin'), inked('ear', ear, [0.1, 0.5, 0.6, 0.5, 0.45, 0.4, 0.1]), inked('ear', carry(EAR_FOLD), [0.05, 0.3, 0.25, 0.02], 0.6)];
+    return [
+      filled('ear', [ear], 'skin'),
+      inked('ear', ear, [0.1, 0.5, 0.6, 0.5, 0.45, 0.4, 0.1]),
+      inked('ear', carry(EAR_FOLD), [0.05, 0.3, 0.25, 0.12, 0.02], 0.6),
+      inked('ear', carry(EAR_INNER), [0.03, 0.26, 0.22, 0.03], 0.5),
+    ];
   });
 }
 

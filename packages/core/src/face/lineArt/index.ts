@@ -2,11 +2,15 @@ import { faceModel, withEyesClosed } from '../faceModel';
 import { PLAIN_FEATURES, type Features } from '../features';
 import type { LandmarkName, Landmarks } from '../landmarks';
 import type { Eyes } from '../outlineOf';
+import { ageLinesInk } from './ageLines';
+import { beardInk } from './beard';
+import { browsInk } from './brows';
 import { closedEyesInk, eyesInk } from './eyes';
 import { hairInk } from './hair';
 import { earInk, faceInk, neckInk } from './head';
 import type { Ink } from './ink';
-import { beardInk, browsInk, linesInk, lipsInk, mouthInk, noseInk } from './middle';
+import { lipsInk, mouthInk } from './mouth';
+import { noseInk } from './nose';
 
 export { pathOf, type Ink, type InkFill } from './ink';
 
@@ -41,7 +45,7 @@ function draw(landmarks: Landmarks, features: Features, eyes: Eyes): LineArt {
   const eyesDrawn = eyes === 'open' ? eyesInk(face) : closedEyesInk(withEyesClosed(face));
   return {
     ground: [...hair.behind, ...neckInk(face), ...(features.hair === 'covered' ? [] : earInk(face)), ...faceInk(face), ...lipsInk(face)],
-    lines: [...eyesDrawn, ...noseInk(face), ...mouthInk(face), ...linesInk(face), ...beardInk(face), ...browsInk(face), ...hair.front],
+    lines: [...eyesDrawn, ...noseInk(face), ...mouthInk(face), ...ageLinesInk(face), ...beardInk(face), ...browsInk(face), ...hair.front],
     viewBox: [-104, top, 208, bottom - top],
   };
 }

@@ -1,4 +1,5 @@
 import { deltaE2000, depthOf, hueOf, reconstructSpectrum, undertoneOf } from '../../colour';
+import { sidesWhere } from '../../face';
 import { colourOfUse } from '../../look';
 import { flashback, flashGradeOf } from '../../shade';
 import { chromaAt, DEEP_L, found, isShiny, nameOf, VERY_FAIR_L, type Reviewed, type Rule } from '../rule';
@@ -27,7 +28,7 @@ export const COLOUR_RULES: readonly Rule[] = [
     severity: 'caution',
     why: 'Shine shows lines, large pores and bumps; satin or matte hides them.',
     find: (on) =>
-      on.chart.client.features.texture !== 'textured'
+      sidesWhere(on.chart.client.features, ({ texture }) => texture === 'textured').length === 0
         ? []
         : on.steps
             .filter((s) => ['highlight', 'bronze', 'blush', 'base'].includes(s.role) && on.products(s).some((p) => p.finish === 'shimmer'))

@@ -1,15 +1,22 @@
 import {
   areaOf,
+  contourFinder,
   EVEN_MM,
   faceModel,
   intersectRegions,
+  isInHollow,
+  offSides,
+  sidesWhere,
   symmetryOf,
   withinLimits,
   outlineOf,
   uniteOutlines,
+  type Features,
+  type GuideName,
   type PlacedShape,
   type Point,
   type Region,
+  type Side,
 } from '../../face';
 import type { Step } from '../../look';
 import { changed, found, isShiny, placeOf, type Reviewed, type Rule } from '../rule';
@@ -18,6 +25,8 @@ import { changed, found, isShiny, placeOf, type Reviewed, type Rule } from '../r
 const MOST_OVERLAP = 0.25;
 /** On some faces light and contour start side by side at the bone; half of it on the contour is too much. */
 const MOST_LIGHT_IN_SHADOW = 0.5;
+/** A cheek contour more of whose line than this lies nearer the hollow is too low. */
+const MOST_IN_HOLLOW = 0.5;
 /** A drawn stroke further than this from every guide of its kind is somewhere else, in mm. */
 const FAR_FROM_GUIDE_MM = 7;
 const SCULPTED: readonly Step['role'][] = ['contour', 'bronze', 'blush', 'highlight'];
@@ -42,10 +51,12 @@ const cheekContours = (on: Reviewed): readonly Step[] => on.steps.filter((s) => 
 /** Skin with lines, as strips in this face's mm. */
 function linedPlaces(on: Reviewed): readonly { readonly words: string; readonly region: Region }[] {
   const { landmarks, features } = on.chart.client;
-  const zone = (name: 'underEye' | 'foreheadCentre'): Region =>
-    outlineOf({ guide: `zone.${name}`, side: 'both' }, landmarks, features).flatMap((s) => s.region);
+  const zone = (name: 'underEye' | 'foreheadCentre', side: Side | 'both'): Region =>
+    outlineOf({ guide: `zone.${name}`, side }, landmarks, features).flatMap((s) => s.region);
   const face = faceModel(landmarks, features);
-  const besideEyes = [face.left, face.right].map((half) => {
+  const sidesWith = (line: Features['lines'][number]): readonly Side[] => sidesWhere(features, ({ lines }) => lines.includes(line));
+  const besideEyes = sidesWith('crow’s feet').map((side) => {
+    const half = face[side];
     const [x, y] = half.at('eye_outer');
     return [
       [x + 1, y - 9],
@@ -54,13 +65,19 @@ function linedPlaces(on: Reviewed): readonly { readonly words: string; readonly 
       [x + 1, y + 5],
     ].map(([a, b]) => half.toFace([a!, b!]));
   });
-  const has = (line: (typeof features.lines)[number]): boolean => features.lines.includes(line);
   return [
-    ...(has('crow’s feet') ? [{ words: 'the lines beside the eyes', region: besideEyes }] : []),
-    ...(has('under eye') ? [{ words: 'the lines under the eyes', region: zone('underEye') }] : []),
-    ...(has('forehead') ? [{ words: 'the lines of the forehead', region: zone('foreheadCentre') }] : []),
-  ];
+    { words: 'the lines beside the eyes', region: besideEyes },
+    { words: 'the lines under the eyes', region: sidesWith('under eye').flatMap((side) => zone('underEye', side)) },
+    // The forehead is one zone: lines on either half are met by light on it.
+    { words: 'the lines of the forehead', region: sidesWith('forehead').length > 0 ? zone('foreheadCentre', 'both') : [] },
+  ].filter(({ region }) => region.length > 0);
 }
+
+/** Steps that place a guide on one of some sides. */
+const stepsAt = (on: Reviewed, guide: GuideName, sides: readonly Side[]): readonly Step[] =>
+  on.steps.filter((s) => s.placements.some((p) => 'guide' in p && p.guide === guide && (p.side === 'both' ? sides.length > 0 : sides.includes(p.side))));
+
+const ofSides = (sides: readonly Side[]): string => (sides.length === 1 ? ` of the client’s ${sides[0]} eye` : '');
 
 /** What is about where things lie: told at the face, while it is being placed. */
 export const PLACE_RULES: readonly Rule[] = [
@@ -123,6 +140,47 @@ export const PLACE_RULES: readonly Rule[] = [
         ),
   },
   {
+    id: 'in-the-hollow',
+    name: 'Contour in the hollow',
+    severity: 'caution',
+    why: 'The hollow that shows when the cheeks are sucked in lies lower than the bone: contour there drags the face down.',
+    find: (on) => {
+      const { landmarks, features } = on.chart.client;
+      const face = faceModel(landmarks, features);
+      return cheekContours(on).flatMap((s) => {
+        const low = on.shapes(s).flatMap(({ side, line }): Point[] => {
+          const half = face[side === 'right' ? 'right' : 'left'];
+          const own = (line ?? []).map(half.fromFace);
+          const cheek = own.filter(([x, y]) => x >= half.irisRim && y < half.at('mouth_corner')[1]);
+          const finder = contourFinder(half, face);
+          const under = cheek.filter((p) => isInHollow(p, finder));
+          return own.length > 0 && under.length > own.length * MOST_IN_HOLLOW ? [half.toFace(under[Math.floor(under.length / 2)]!)] : [];
+        });
+        const lowered = s.placements.some((p) => 'guide' in p && p.guide === 'cheekContour' && (p.params?.liftMm ?? 0) < 0);
+        return low.length > 0
+          ? [
+              found(
+                [s],
+                `${s.title} lies nearer the hollow than the edge a smile shows.`,
+                lowered
+                  ? {
+                      label: 'Lift it to the edge',
+                      apply: changed(s.id, (x) => ({
+                        ...x,
+                        placements: x.placements.map((p) =>
+                          'guide' in p && p.guide === 'cheekContour' && p.params ? { ...p, params: { ...p.params, liftMm: 0 } } : p,
+                        ),
+                      })),
+                    }
+                  : undefined,
+                low[0],
+              ),
+            ]
+          : [];
+      });
+    },
+  },
+  {
     id: 'light-in-shadow',
     name: 'Light lies on the contour',
     severity: 'note',
@@ -159,17 +217,17 @@ export const PLACE_RULES: readonly Rule[] = [
     name: 'The outer wedge on crow’s feet',
     severity: 'caution',
     why: 'Concealer at the outer corner gathers in the lines there; the inner comma is enough.',
-    find: (on) =>
-      on.chart.client.features.lines.includes('crow’s feet')
-        ? on.steps
-            .filter((s) => s.placements.some((p) => 'guide' in p && p.guide === 'outerWedge'))
-            .map((s) =>
-              found([s], `${s.title} covers the lines at the outer corner.`, {
-                label: 'Leave the wedge out',
-                apply: changed(s.id, (x) => ({ ...x, placements: x.placements.filter((p) => !('guide' in p && p.guide === 'outerWedge')) })),
-              }),
-            )
-        : [],
+    find: (on) => {
+      const lined = sidesWhere(on.chart.client.features, ({ lines }) => lines.includes('crow’s feet'));
+      return lined.length > 0
+        ? stepsAt(on, 'outerWedge', lined).map((s) =>
+            found([s], `${s.title} covers the lines at the outer corner${ofSides(lined)}.`, {
+              label: 'Leave the wedge out',
+              apply: changed(s.id, (x) => ({ ...x, placements: offSides(x.placements, 'outerWedge', lined) })),
+            }),
+          )
+        : [];
+    },
   },
   {
     id: 'uneven-sides',
@@ -223,12 +281,18 @@ export const PLACE_RULES: readonly Rule[] = [
     name: 'Forehead contour on narrow temples',
     severity: 'caution',
     why: 'It narrows them further: a small forehead gets light in the middle instead.',
-    find: (on) =>
-      on.chart.client.features.narrowTemples
-        ? on.steps
-            .filter((s) => s.placements.some((p) => 'guide' in p && p.guide === 'foreheadContour'))
-            .map((s) => found([s], `${s.title} narrows temples that are narrow already.`))
-        : [],
+    find: (on) => {
+      const narrow = sidesWhere(on.chart.client.features, ({ narrowTemples }) => narrowTemples);
+      return stepsAt(on, 'foreheadContour', narrow).map((s) =>
+        found(
+          [s],
+          narrow.length === 2
+            ? `${s.title} narrows temples that are narrow already.`
+            : `${s.title} narrows the client’s ${narrow[0]} temple, which is narrow already.`,
+          { label: 'Leave it out there', apply: changed(s.id, (x) => ({ ...x, placements: offSides(x.placements, 'foreheadContour', narrow) })) },
+        ),
+      );
+    },
   },
   {
     id: 'no-place',

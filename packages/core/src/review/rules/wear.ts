@@ -1,3 +1,4 @@
+import { sidesWhere } from '../../face';
 import { changed, found, isShiny, nameOf, type Rule } from '../rule';
 
 const LASTING = /waterproof|tubing|long|hold/i;
@@ -114,10 +115,10 @@ export const WEAR_RULES: readonly Rule[] = [
     severity: 'caution',
     why: 'On lip lines a creamy or glossy edge runs: a fine liner and powder hold it.',
     find: (on) => {
-      if (!on.chart.client.features.lines.includes('lip')) return [];
+      if (sidesWhere(on.chart.client.features, ({ lines, lipEdge }) => lines.includes('lip') || lipEdge === 'blurred').length === 0) return [];
       const lips = on.steps.filter((s) => s.role === 'lip');
       const lined = lips.some((s) => on.products(s).some((p) => p.kind === 'lip liner'));
-      return lips.length > 0 && !lined ? [found(lips, 'Lip lines, and no liner holds the edge.')] : [];
+      return lips.length > 0 && !lined ? [found(lips, 'Lip lines or a blurred edge, and no liner holds it.')] : [];
     },
   },
   {
