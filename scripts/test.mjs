@@ -64,7 +64,10 @@ if (!quick) {
     const { studios } = writeDemo();
     const port = await freePort(46100);
     server = await startServer({ ...database, port, studios });
-    await jest('interface', ['e2e'], { TOILE_URL: `http://127.0.0.1:${port}` });
+    const { ownerUrl, appUrl, sessionSecret } = database;
+    // One test starts, kills and restarts a server of its own over the same database.
+    const own = { TOILE_OWNER_URL: ownerUrl, TOILE_APP_URL: appUrl, TOILE_SESSION_SECRET: sessionSecret, TOILE_STUDIOS: studios.join(':') };
+    await jest('interface', ['e2e'], { TOILE_URL: `http://127.0.0.1:${port}`, ...own });
   } catch (error) {
     console.error(error.message);
     failed++;

@@ -5,6 +5,7 @@ import {
   reviewPlaces,
   PLAIN_FEATURES,
   skinByZone,
+  stepsOfVariant,
   type Chart,
   type ChairEvent,
   type Kit,
@@ -14,9 +15,11 @@ import {
   LAYER_KINDS,
   LAYER_LOOKS,
 } from '@toile/core';
-import { progressOf, clockOf } from './chair/chairView';
+import { clockOf, lastDryAt, nextAfter, progressOf, waitsAt } from './chair/chairView';
+import { swipeOf } from './chair/useChairControls';
+import { rowAt } from './chart/StepList';
 import { zoomFor } from './chart/zoom';
-import { amountInWords, minutesOf, stepsShown, withNote, withPlacement, withPlacements, withUse } from './chart/chartView';
+import { amountInWords, minutesOf, withNote, withPlacement, withPlacements, withUse } from './chart/chartView';
 import { layerOfStep, layersOf } from './chart/layers';
 import { zoomed } from './chart/DrawSurface';
 import { insetsFor } from './chart/Insets';
@@ -116,21 +119,21 @@ const chart: Chart = fitLook(look, client, kit, occasion, stamp).chart;
 
 describe('chart', () => {
   test('a variant replaces the step of its role', () => {
-    expect(stepsShown(chart, null).map((s) => s.title)).toEqual(['Base', 'Contour', 'Lip']);
-    expect(stepsShown(chart, 'evening').map((s) => s.title)).toEqual(['Base', 'Contour', 'Evening lip']);
+    expect(stepsOfVariant(chart.steps, null).map((s) => s.title)).toEqual(['Base', 'Contour', 'Lip']);
+    expect(stepsOfVariant(chart.steps, 'evening').map((s) => s.title)).toEqual(['Base', 'Contour', 'Evening lip']);
   });
 
   test('the selected layer stands out, the others step back', () => {
-    const layers = layersOf(client, stepsShown(chart, null), id(2));
+    const layers = layersOf(client, stepsOfVariant(chart.steps, null), id(2));
     expect(layers.map((l) => l.emphasis)).toEqual(['faint', 'lit', 'faint']);
     expect(layers[0]!.colour).toMatch(/^#[0-9a-f]{6}$/);
     expect(layers[1]!.colour).toBeNull();
   });
 
   test('a step that has not changed keeps the very layer it had', () => {
-    const layers = layersOf(client, stepsShown(chart, null), null);
+    const layers = layersOf(client, stepsOfVariant(chart.steps, null), null);
     const other = withNote(chart, id(2), 'softer');
-    expect(layersOf(client, stepsShown(other, null), null)[0]).toBe(layers[0]);
+    expect(layersOf(client, stepsOfVariant(other.steps, null), null)[0]).toBe(layers[0]);
     expect(layerOfStep({ ...chart.steps[0]!, role: 'care' }, client)).toBeNull();
   });
 
@@ -223,6 +226,39 @@ describe('chair', () => {
     expect(progressOf(chart, [skipped]).nextIndex).toBe(1);
     const noted: ChairEvent = { ...event(1, 'done'), kind: 'deviation', deviation: { kind: 'note', note: 'dry' } };
     expect(progressOf(chart, [noted]).nextIndex).toBe(0);
+  });
+
+  test('waits are counted from when a step was ticked, and over when they are over', () => {
+    const at = Date.parse('2031-05-14T10:00:00Z');
+    const { worn } = progressOf(chart, [event(1, 'done')]);
+    expect(waitsAt(worn.steps, at + 30_000)).toEqual([{ stepId: id(1), title: 'Base', untilMinutes: at / 60_000 + 2 }]);
+    expect(waitsAt(worn.steps, at + 121_000)).toEqual([]);
+    expect(lastDryAt(worn.steps)).toBe(at + 120_000);
+    expect(lastDryAt(chart.steps)).toBe(0);
+  });
+
+  test('after the base, what does not lie on it is worked until it is dry', () => {
+    const now = Date.parse('2031-05-14T10:00:00Z');
+    expect(nextAfter(chart, null, now)).toMatchObject({ index: 0 });
+    expect(nextAfter(chart, chart.steps[0]!, now)).toMatchObject({ index: 2, whileDrying: { title: 'Base' }, waitMinutes: 0 });
+    const { worn } = progressOf(chart, [event(1, 'done')]);
+    expect(nextAfter(worn, null, now + 180_000)).toMatchObject({ index: 1, whileDrying: null });
+    expect(
+      nextAfter(
+        progressOf(
+          chart,
+          [1, 2, 3, 4].map((n) => event(n, 'done')),
+        ).worn,
+        null,
+        now,
+      ),
+    ).toBeNull();
+  });
+
+  test('a swipe is far and sideways; a drag over the list finds its row', () => {
+    expect([swipeOf(-90, 10), swipeOf(90, -20), swipeOf(-50, 0), swipeOf(-90, 60)]).toEqual([1, -1, 0, 0]);
+    const rows = [0, 60, 120].map((top) => ({ top, bottom: top + 60 }));
+    expect([rowAt(-5, rows), rowAt(59, rows), rowAt(60, rows), rowAt(400, rows)]).toEqual([0, 0, 1, 2]);
   });
 
   test('the zone fills the frame, wide steps show the face, clocks count minutes', () => {

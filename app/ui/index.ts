@@ -2,6 +2,7 @@ export { Button } from './Button';
 export { Choice } from './Choice';
 export { Dialog } from './Dialog';
 export { DragTarget } from './DragTarget';
+export { Grip } from './Grip';
 export { Field } from './Field';
 export { FileButton } from './FileButton';
 export * from './icons';

@@ -38,7 +38,7 @@ export async function openAs(
   viewport = PHONE,
   colorScheme: 'light' | 'dark' = 'light',
   // What a test cuts off by an address would be answered by the worker: most tests run without it.
-  { serviceWorkers = 'block' }: { readonly serviceWorkers?: 'allow' | 'block' } = {},
+  { serviceWorkers = 'block', at = baseUrl() }: { readonly serviceWorkers?: 'allow' | 'block'; readonly at?: string } = {},
 ): Promise<Opened> {
   const context = await browser.newContext({ viewport, colorScheme, hasTouch: viewport.width < 900, acceptDownloads: true, serviceWorkers });
   const page = await context.newPage();
@@ -49,7 +49,7 @@ export async function openAs(
     // Before anyone signs in the session answers 401, which Chromium reports by itself.
     if (message.type() === 'error' && !message.text().includes('status of 4')) complaints.push(message.text());
   });
-  await page.goto(baseUrl());
+  await page.goto(at);
   await page.getByLabel('Email').fill(PEOPLE[who].email);
   await page.getByLabel('Password').fill(PEOPLE[who].password);
   await page.getByRole('button', { name: 'Sign in' }).click();

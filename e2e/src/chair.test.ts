@@ -1,6 +1,6 @@
 import type { Chart } from '@toile/core';
 import type { Browser, BrowserContext, Page } from 'playwright-core';
-import { openAs, openBrowser, openClient } from './browser';
+import { baseUrl, openAs, openBrowser, openClient } from './browser';
 
 // A whole chart worked in a basement, handed over to a colleague, and a fault carried into the next version, in order.
 let browser: Browser;
@@ -38,17 +38,26 @@ test('without a network the whole chart is worked; two reloads later nothing is 
   await page.reload();
   await page.getByText(/^Step 1 of/).waitFor();
   const total = Number(/of (\d+)/.exec((await page.getByText(/^Step 1 of/).textContent())!)![1]);
-  for (let i = 1; i <= 3; i++) {
+  const shown = async (): Promise<string> => (await page.getByText(/^Step \d+ of/).textContent())!;
+  const done = async (): Promise<void> => {
+    const before = await shown();
     await button('Done').click();
-    await page.getByText(`Step ${i + 1} of ${total}`).waitFor();
-  }
+    await page.waitForFunction((text) => !document.body.textContent.includes(text), before);
+  };
+  await done();
+  // The prep still dries, so a step that does not touch it is worked meanwhile.
+  await page.getByText(/^◷ Worked now, while .* dries\.$/).waitFor();
+  expect(await shown()).not.toBe(`Step 2 of ${total}`);
+  for (let i = 2; i <= 3; i++) await done();
   await button('What I really did').click();
   await page.getByLabel('Note').fill('Powder later, in the car');
   await button('Record the note').click();
+  const there = await shown();
   await page.reload();
-  await page.getByText(`Step 4 of ${total}`).waitFor();
+  await page.getByText(there).waitFor();
   await page.getByText(/Noted: Powder later, in the car/).waitFor();
-  for (let i = 4; i <= total; i++) await button('Done').click();
+  for (let i = 4; i < total; i++) await done();
+  await button('Done').click();
   await button('All done, close the chart').waitFor();
   await page.reload();
   await button('All done, close the chart').waitFor();
@@ -71,6 +80,68 @@ test('a place opened before can be read without a network, with a word that ther
   await page.getByText(/No network\. What was opened before can be read/).waitFor();
   await context.setOffline(false);
   await page.getByText(/No network/).waitFor({ state: 'detached' });
+});
+
+test('a swipe goes from step to step; one that runs downwards does not', async () => {
+  await page.goto(`${address}/chair`);
+  const words = page.getByText(/^Step \d+ of/);
+  await words.waitFor();
+  const at = async (): Promise<number> => Number(/\d+/.exec((await words.textContent())!)![0]);
+  const start = await at();
+  const swipe = (dx: number, dy: number): Promise<void> =>
+    page.getByRole('img', { name: /^Where: / }).evaluate(
+      (element, [x, y]) => {
+        const touch = (clientX: number, clientY: number) => new Touch({ identifier: 1, target: element, clientX, clientY, pageX: clientX, pageY: clientY });
+        const send = (type: string, t: Touch, on: Touch[]) =>
+          element.dispatchEvent(new TouchEvent(type, { bubbles: true, cancelable: true, touches: on, targetTouches: on, changedTouches: [t] }));
+        const [down, up] = [touch(300, 400), touch(300 + x!, 400 + y!)];
+        send('touchstart', down, [down]);
+        send('touchend', up, []);
+      },
+      [dx, dy],
+    );
+  await swipe(140, 10);
+  await page.getByText(new RegExp(`^Step ${start - 1} of`)).waitFor();
+  await swipe(-140, 10);
+  await page.getByText(new RegExp(`^Step ${start} of`)).waitFor();
+  await swipe(140, 200);
+  expect(await at()).toBe(start);
+});
+
+test('two phones that knew nothing of each other: both versions are shown, and the one kept holds', async () => {
+  await page.goto(baseUrl());
+  await openClient(page, 'Renske Halloran');
+  await button('Fit a look').click();
+  await page.getByLabel('Date').fill('2027-06-12');
+  await page.getByRole('link', { name: /^Harbour Morning/ }).click();
+  await button('Save version 1').click();
+  await page.waitForURL(/\/charts\//);
+  await page.getByText(/version 1$/).waitFor();
+  const conflicting = page.url();
+  const colleague = await openAs(browser, 'artist', undefined, 'light', { serviceWorkers: 'allow' });
+  for (const { page: phone } of [{ page }, colleague]) {
+    await phone.goto(`${conflicting}/chair`);
+    await phone.getByText(/^Step 1 of/).waitFor();
+  }
+  const title = await page.getByRole('heading').first().textContent();
+  await context.setOffline(true);
+  await button('Done').click();
+  await page.getByText('1 unsent', { exact: false }).waitFor();
+  const theirs = colleague.page;
+  await theirs.getByRole('button', { name: 'What I really did' }).click();
+  await theirs.getByRole('button', { name: 'Skipped', exact: true }).click();
+  await theirs.getByText('✓ all saved').waitFor();
+  await context.setOffline(false);
+  for (const phone of [page, theirs]) await phone.getByText(`▲ Two versions of ${title!.toLowerCase()}`).waitFor();
+  await theirs.getByRole('button', { name: 'Keep: Done, Runa Castellane' }).click();
+  for (const phone of [page, theirs]) await phone.getByText(/^▲ Two versions/).waitFor({ state: 'detached' });
+  const { events } = await page.evaluate(
+    async (path) => (await fetch(path)).json() as Promise<{ events: { kind: string; settles?: string[] }[] }>,
+    `/api${new URL(conflicting).pathname}`,
+  );
+  expect(events.map((e) => e.kind).sort()).toEqual(['deviation', 'done', 'done']);
+  expect(events.at(-1)!.settles).toHaveLength(2);
+  await colleague.context.close();
 });
 
 test('handed over mid-way: a colleague on another phone sees each step as it is done', async () => {

@@ -1,23 +1,27 @@
-import { useRouter } from 'expo-router';
-import { useEffect, useState } from 'react';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useState } from 'react';
 import { ScrollView } from 'react-native';
-import { causeNamed, colourOfUse, productsInWords, type Chart, type Kit, type Step } from '@toile/core';
+import { stepsOfVariant, type Chart } from '@toile/core';
 import { useKit } from '../../data/hooks';
-import { BackIcon, Body, Button, Column, Figure, Heading, Judged, Label, Line, Ready, Screen, Swatch, useColours, View } from '../../ui';
-import { amountInWords, stepsShown } from '../chart/chartView';
-import { layersOf } from '../chart/layers';
-import { FaceStage } from '../face/FaceStage';
-import { Notch } from '../face/Notch';
-import { clockOf, comfortCues, isSettled, placeInKit, progressOf } from './chairView';
-import { zoomFor } from '../chart/zoom';
+import { BackIcon, Body, Button, Choice, Column, Figure, Label, Line, Ready, Screen, useColours, View } from '../../ui';
+import { clockOf, isSettled, lastDryAt, nextAfter, progressOf, waitsAt } from './chairView';
+import { ConflictPanel } from './ConflictPanel';
 import { Deviations } from './Deviations';
+import { Comfort, StepFace, StepWords } from './StepCard';
 import { useChair, type ChairWork } from './useChair';
+import { useChairKeys, useTimeUntil, useSwipe, useWakeLock } from './useChairControls';
 
-/** The chair: one step filling the screen, worked with one hand. */
+/** The chair: one step filling the screen, worked with one hand, as planned or in one variant. */
 export function ChairScreen({ id }: { readonly id: string }) {
   const chair = useChair(id);
   const router = useRouter();
-  if (chair.answer.data) return <Work chair={chair} chart={plannedOnly(chair.answer.data.chart)} onLeave={() => router.navigate(`/charts/${id}`)} />;
+  const { variant } = useLocalSearchParams<{ variant?: string }>();
+  if (chair.answer.data) {
+    const { chart } = chair.answer.data;
+    const chosen = chart.variants.find((v) => v.id === variant)?.id ?? null;
+    const worked: Chart = { ...chart, steps: stepsOfVariant(chart.steps, chosen) };
+    return <Work key={chosen} chair={chair} chart={worked} variant={chosen} onLeave={() => router.navigate(`/charts/${id}`)} />;
+  }
   return (
     <Screen title="The chair" onBack={() => router.navigate(`/charts/${id}`)}>
       <Ready remote={chair.answer}>{() => null}</Ready>
@@ -25,21 +29,20 @@ export function ChairScreen({ id }: { readonly id: string }) {
   );
 }
 
-/** Without the steps of variants: those are for another hour. */
-const plannedOnly = (chart: Chart): Chart => ({ ...chart, steps: stepsShown(chart, null) });
+type WorkProps = { readonly chair: ChairWork; readonly chart: Chart; readonly variant: string | null; readonly onLeave: () => void };
 
-type Wait = { readonly stepId: string; readonly title: string; readonly until: number };
-
-function Work({ chair, chart, onLeave }: { readonly chair: ChairWork; readonly chart: Chart; readonly onLeave: () => void }) {
+function Work({ chair, chart, variant, onLeave }: WorkProps) {
   const kit = useKit();
   const { worn, doneCount, nextIndex, minutesLeft } = progressOf(chart, chair.events);
-  const [index, setIndex] = useState(() => Math.min(nextIndex, chart.steps.length - 1));
-  const [waits, setWaits] = useState<readonly Wait[]>([]);
+  const [index, setIndex] = useState(() => nextAfter(worn, null, Date.now())?.index ?? chart.steps.length - 1);
   const [open, setOpen] = useState(false);
-  const now = useSecondsWhile(waits.length > 0);
+  const now = useTimeUntil(lastDryAt(worn.steps));
   const step = worn.steps[index]!;
   const minutesIn = worn.steps.filter(isSettled).reduce((sum, s) => sum + s.handsOnMinutes + s.waitMinutes, 0);
   const finished = doneCount === worn.steps.length;
+  const running = waitsAt(worn.steps, now);
+  const next = nextAfter(worn, null, now);
+  const conflicts = chair.conflicts.filter((c) => worn.steps.some((s) => s.id === c.stepId));
   useWakeLock();
 
   const go = (to: number): void => {
@@ -49,12 +52,11 @@ function Work({ chair, chart, onLeave }: { readonly chair: ChairWork; readonly c
   const done = (): void => {
     if (isSettled(step)) return go(index + 1);
     chair.tick(step.id, true);
-    if (step.waitMinutes > 0) setWaits((all) => [...all, { stepId: step.id, title: step.title, until: Date.now() + step.waitMinutes * 60_000 }]);
-    go(index + 1);
+    go(nextAfter(worn, step, now)?.index ?? index);
   };
   useChairKeys({ done, back: () => go(index - 1), on: () => go(index + 1) });
+  const swipe = useSwipe((by) => go(index + by));
 
-  const running = waits.filter((w) => w.until > now);
   return (
     <View flex={1} backgroundColor="$background" minHeight={0} role="main">
       <Line paddingHorizontal="$2" flexWrap="nowrap" minHeight={52}>
@@ -70,18 +72,33 @@ function Work({ chair, chart, onLeave }: { readonly chair: ChairWork; readonly c
       {running.length > 0 ? (
         <Line paddingHorizontal="$4" gap="$4" role="timer">
           {running.map((w) => (
-            <Figure key={w.stepId} fontSize="$4" color="$weld">{`◷ ${w.title} ${clockOf((w.until - now) / 1000)}`}</Figure>
+            <Figure key={w.stepId} fontSize="$4" color="$weld">{`◷ ${w.title} ${clockOf(w.untilMinutes * 60 - now / 1000)}`}</Figure>
           ))}
         </Line>
       ) : null}
-      <ScrollView style={{ flex: 1 }}>
+      <ScrollView style={{ flex: 1 }} {...swipe}>
+        {conflicts.map((conflict) => (
+          <ConflictPanel
+            key={`${conflict.one.id} ${conflict.other.id}`}
+            conflict={conflict}
+            step={worn.steps.find((s) => s.id === conflict.stepId)!}
+            onKeep={(kept) => chair.settle(conflict, kept)}
+          />
+        ))}
         {open ? (
           <Deviations key={step.id} chart={worn} step={step} kit={kit.data} onDeviate={(d, at) => (chair.deviate(at ?? step.id, d), setOpen(false))} />
         ) : (
           <StepFace chart={worn} step={step} />
         )}
+        {next?.whileDrying && next.index === index ? (
+          <Body paddingHorizontal="$4" paddingTop="$3" color="$weld">{`◷ Worked now, while ${next.whileDrying.title.toLowerCase()} dries.`}</Body>
+        ) : null}
+        {next && next.waitMinutes > 0 && next.index === index ? (
+          <Body paddingHorizontal="$4" paddingTop="$3" color="$weld">{`◷ Still wet under this one: wait ${clockOf(next.waitMinutes * 60)}.`}</Body>
+        ) : null}
         <StepWords step={step} kit={kit.data} />
         <Comfort step={step} minutesIn={minutesIn} />
+        <WorkedAs chair={chair} variant={variant} />
       </ScrollView>
       <Column gap="$2" padding="$3" borderTopWidth={1} borderTopColor="$line">
         <Line flexWrap="nowrap">
@@ -104,7 +121,7 @@ function Work({ chair, chart, onLeave }: { readonly chair: ChairWork; readonly c
             <Button large onPress={() => chair.tick(step.id, false)}>
               Not done yet
             </Button>
-            <Button kind="main" large grow onPress={() => go(nextIndex)}>
+            <Button kind="main" large grow onPress={() => go(next?.index ?? nextIndex)}>
               To the open step
             </Button>
           </Line>
@@ -118,15 +135,20 @@ function Work({ chair, chart, onLeave }: { readonly chair: ChairWork; readonly c
   );
 }
 
-/** What the client is asked to do, and when a break is due. */
-function Comfort({ step, minutesIn }: { readonly step: Step; readonly minutesIn: number }) {
-  const cues = comfortCues(step, minutesIn);
-  if (cues.length === 0) return null;
+/** Which of the chart's variants is worked, where it has any. */
+function WorkedAs({ chair, variant }: { readonly chair: ChairWork; readonly variant: string | null }) {
+  const router = useRouter();
+  const variants = chair.answer.data?.chart.variants ?? [];
+  if (variants.length === 0) return null;
   return (
-    <Column paddingHorizontal="$4" paddingBottom="$3" gap="$1" role="note" aria-label="For the client">
-      {cues.map((cue) => (
-        <Body key={cue} fontSize="$4" lineHeight="$4">{`☞ ${cue}`}</Body>
-      ))}
+    <Column paddingHorizontal="$4" paddingBottom="$4">
+      <Choice
+        label="Worked"
+        options={['', ...variants.map((v) => v.id)]}
+        words={{ '': 'as planned', ...Object.fromEntries(variants.map((v) => [v.id, v.name])) }}
+        chosen={[variant ?? '']}
+        onChange={([v]) => router.setParams({ variant: v === '' ? undefined : v })}
+      />
     </Column>
   );
 }
@@ -140,114 +162,4 @@ function SendState({ chair }: { readonly chair: ChairWork }) {
   if (chair.refused.length > 0) return <Label role="alert" color="$madder">{`▲ ${chair.refused.length} not taken: ${chair.refused[0]}`}</Label>;
   if (chair.failure) return <Button onPress={chair.sendAgain}>{`${chair.unsentCount} unsent, send`}</Button>;
   return <Label aria-live="polite">{chair.unsentCount > 0 ? 'sending' : '✓ all saved'}</Label>;
-}
-
-function StepFace({ chart, step }: { readonly chart: Chart; readonly step: Step }) {
-  const { landmarks, features } = chart.client;
-  const layers = layersOf(chart.client, [step], step.id);
-  return (
-    <Judged padding={0}>
-      <FaceStage landmarks={landmarks} features={features} layers={layers} height={290} framing={zoomFor(step, chart.client)} label={`Where: ${step.title}`} />
-    </Judged>
-  );
-}
-
-function StepWords({ step, kit }: { readonly step: Step; readonly kit: Kit | undefined }) {
-  const place = placeInKit(step, kit);
-  const lab = colourOfUse(step.use);
-  return (
-    <Column padding="$4" gap="$3">
-      <Line flexWrap="nowrap" alignItems="flex-start">
-        <Notch kind={step.role} size={26} />
-        <Heading flex={1} fontSize="$6" lineHeight="$6">{`${isSettled(step) ? '✓ ' : ''}${step.title}`}</Heading>
-      </Line>
-      {step.use.length > 0 ? (
-        <Line flexWrap="nowrap" alignItems="flex-start" gap="$3">
-          {lab ? <Swatch lab={lab} size={64} /> : null}
-          <Column gap={0} flex={1}>
-            <Body fontSize="$5" lineHeight="$5">
-              {productsInWords(step.use)}
-            </Body>
-            <Figure fontSize="$5" lineHeight="$5" fontWeight="700">
-              {amountInWords(step.use)}
-            </Figure>
-            {place ? <Label fontSize="$3">{place}</Label> : null}
-          </Column>
-        </Line>
-      ) : null}
-      <Body fontSize="$4" lineHeight="$4">
-        {[step.tool === 'none' ? null : step.tool, step.technique, `${step.handsOnMinutes} min`].filter(Boolean).join(' · ')}
-      </Body>
-      {step.note ? (
-        <Body fontSize="$4" lineHeight="$4">
-          {step.note}
-        </Body>
-      ) : null}
-      {isSettled(step) && step.done ? <Label>{`Done by ${step.done.by}`}</Label> : null}
-      {step.done?.deviations.map((d, i) => (
-        <Body key={i} color="$weld">{`▲ ${deviationInWords(d)}`}</Body>
-      ))}
-    </Column>
-  );
-}
-
-function deviationInWords(d: NonNullable<Step['done']>['deviations'][number]): string {
-  const note = d.note ? `: ${d.note}` : '';
-  switch (d.kind) {
-    case 'amount':
-      return `Really used ${d.measures}${note}`;
-    case 'other product':
-      return `Really used ${productsInWords(d.use ?? [])}${note}`;
-    case 'skipped':
-      return `Skipped${note}`;
-    case 'note':
-      return `Noted${note}`;
-    case 'fault': {
-      const known = d.fault ? causeNamed(d.fault.seen, d.fault.cause) : null;
-      return known ? `Seen: ${known.fault.seen}, likely ${known.cause.words}. Next time ${known.cause.next}${note}` : `Seen${note}`;
-    }
-  }
-}
-
-/** Seconds going by, only while something waits. */
-function useSecondsWhile(on: boolean): number {
-  const [now, setNow] = useState(() => Date.now());
-  useEffect(() => {
-    if (!on) return;
-    const timer = setInterval(() => setNow(Date.now()), 500);
-    return () => clearInterval(timer);
-  }, [on]);
-  return now;
-}
-
-/** Keeps the screen awake where the device allows it. */
-function useWakeLock(): void {
-  useEffect(() => {
-    let lock: WakeLockSentinel | null = null;
-    let gone = false;
-    navigator.wakeLock?.request('screen').then(
-      (held) => (gone ? void held.release() : (lock = held)),
-      () => undefined,
-    );
-    return () => {
-      gone = true;
-      void lock?.release();
-    };
-  }, []);
-}
-
-/** Space or a pedal's page-down is done; arrows look about. */
-function useChairKeys(keys: { readonly done: () => void; readonly back: () => void; readonly on: () => void }): void {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|BUTTON)$/.test(event.target.tagName)) return;
-      if (event.key === ' ' || event.key === 'PageDown') keys.done();
-      else if (event.key === 'ArrowLeft' || event.key === 'PageUp') keys.back();
-      else if (event.key === 'ArrowRight') keys.on();
-      else return;
-      event.preventDefault();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  });
 }

@@ -1,4 +1,16 @@
-import { asWorn, type ChairEvent, type Chart, type Kit, type Step } from '@toile/core';
+import {
+  asWorn,
+  causeNamed,
+  nextStep,
+  productsInWords,
+  type ChairEvent,
+  type Chart,
+  type Deviation,
+  type Kit,
+  type NextStep,
+  type RunningWait,
+  type Step,
+} from '@toile/core';
 
 /** Steps still to do, and the first of them. */
 export function progressOf(
@@ -54,3 +66,48 @@ export function comfortCues(step: Step, minutesIn: number): string[] {
         : []),
   ];
 }
+
+/** A deviation as it is told below its step. */
+export function deviationInWords(d: Deviation): string {
+  const note = d.note ? `: ${d.note}` : '';
+  switch (d.kind) {
+    case 'amount':
+      return `Really used ${d.measures}${note}`;
+    case 'other product':
+      return `Really used ${productsInWords(d.use ?? [])}${note}`;
+    case 'skipped':
+      return `Skipped${note}`;
+    case 'note':
+      return `Noted${note}`;
+    case 'fault': {
+      const known = d.fault ? causeNamed(d.fault.seen, d.fault.cause) : null;
+      return known ? `Seen: ${known.fault.seen}, likely ${known.cause.words}. Next time ${known.cause.next}${note}` : `Seen${note}`;
+    }
+  }
+}
+
+/** Steps that still dry: ticked, and their wait not over. Minutes by the clock since 1970. */
+export function waitsAt(steps: readonly Step[], nowMs: number): readonly (RunningWait & { readonly title: string })[] {
+  return steps.flatMap((step) => {
+    if (!step.done?.ticked || step.waitMinutes === 0) return [];
+    const untilMinutes = Date.parse(step.done.at) / 60_000 + step.waitMinutes;
+    return untilMinutes * 60_000 > nowMs ? [{ stepId: step.id, title: step.title, untilMinutes }] : [];
+  });
+}
+
+/** When the last running wait is over, ms since 1970; 0 when none was started. */
+export function lastDryAt(steps: readonly Step[]): number {
+  return Math.max(0, ...waitsAt(steps, 0).map((w) => w.untilMinutes * 60_000));
+}
+
+/** The step to work next once `also` is done too; null when all is done. */
+export function nextAfter(worn: Chart, also: Step | null, nowMs: number): NextStep | null {
+  const steps = also ? worn.steps.map((s) => (s.id === also.id ? ticked(s, nowMs) : s)) : worn.steps;
+  const settled = new Set(steps.filter(isSettled).map((s) => s.id));
+  return nextStep(steps, settled, waitsAt(steps, nowMs), nowMs / 60_000, worn.client, worn.schools);
+}
+
+const ticked = (step: Step, nowMs: number): Step => ({
+  ...step,
+  done: { deviations: [], by: '', ...step.done, ticked: true, at: new Date(nowMs).toISOString() },
+});

@@ -46,6 +46,42 @@ test('a tick is shown at once and sent with the version it belongs to', async ()
   await waitFor(() => expect(result.current.events).toHaveLength(1));
 });
 
+test('two versions of one step are told, and the one kept is sent with what it settles', async () => {
+  events.push({
+    id: 'other',
+    stepId: STEP,
+    kind: 'deviation',
+    deviation: { kind: 'skipped', note: '' },
+    at: '2031-05-14T09:00:00Z',
+    by: 'Bo',
+    device: 'b',
+    seen: null,
+  });
+  const { result } = await opened();
+  // Recorded here before the other's was known.
+  events.push({ id: 'own', stepId: STEP, kind: 'done', at: '2031-05-14T09:01:00Z', by: 'Ada', device: 'a', seen: null });
+  act(() => result.current.tick('0190a000-0000-7000-8000-000000000003', true));
+  await waitFor(() => expect(result.current.conflicts).toHaveLength(1));
+  const [conflict] = result.current.conflicts;
+  expect([conflict!.one.by, conflict!.other.by]).toEqual(['Bo', 'Ada']);
+  act(() => result.current.settle(conflict!, conflict!.one));
+  await waitFor(() => expect(result.current.conflicts).toEqual([]));
+  await waitFor(() => expect(posts).toHaveLength(2));
+  expect(posts[1]!.body).toMatchObject({ kind: 'deviation', stepId: STEP, deviation: { kind: 'skipped' }, settles: ['other', 'own'], seen: 'own' });
+});
+
+test('what is recorded says which device it was and what it had been told of', async () => {
+  events.push({ id: 'before', stepId: STEP, kind: 'done', at: '2031-05-14T09:00:00Z', by: 'Bo' });
+  const { result } = await opened();
+  act(() => result.current.tick(STEP, false));
+  act(() => result.current.tick('0190a000-0000-7000-8000-000000000003', true));
+  await waitFor(() => expect(posts).toHaveLength(2));
+  const [one, two] = posts.map(({ body }) => body as { device?: string; seen?: string | null });
+  expect(one!.device).toBeDefined();
+  expect(two!.device).toBe(one!.device);
+  expect([one!.seen, two!.seen]).toEqual(['before', null]);
+});
+
 test('what cannot be sent is kept, shown, and sent again in order under the same keys', async () => {
   const { result } = await opened();
   broken = true;

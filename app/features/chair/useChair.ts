@@ -1,20 +1,25 @@
 import { useEffect, useRef } from 'react';
-import type { ChairEvent, Deviation } from '@toile/core';
+import { conflictsOf, type Conflict, type Deviation, type RecordedEvent } from '@toile/core';
 import { newId, type ChairEventInput, type ChartAnswer } from '@toile/contract';
 import { useChart, useFollowed, useRefresh, useSession } from '../../data/hooks';
+import { deviceName } from '../../data/device';
 import { flush, post, settleArrived, useOutbox, type Outgoing } from '../../data/outbox';
 import type { Remote } from '../../ui';
 
 export type ChairWork = {
   readonly answer: Remote<ChartAnswer>;
   /** Everything recorded so far, with what is on its way. */
-  readonly events: readonly ChairEvent[];
+  readonly events: readonly RecordedEvent[];
+  /** What two devices recorded without knowing of each other, and that cannot both be so. */
+  readonly conflicts: readonly Conflict[];
   readonly unsentCount: number;
   readonly failure: string | null;
   /** What the studio would not take, with why. */
   readonly refused: readonly string[];
   readonly tick: (stepId: string, done: boolean) => void;
   readonly deviate: (stepId: string, deviation: Deviation) => void;
+  /** Keeps one version of a conflict. */
+  readonly settle: (conflict: Conflict, kept: RecordedEvent) => void;
   readonly sendAgain: () => void;
 };
 
@@ -43,26 +48,37 @@ export function useChair(chartId: string): ChairWork {
     if (known) settleArrived(known.map((e) => e.id));
   }, [known]);
 
-  const record = (what: Pick<ChairEventInput, 'stepId' | 'kind' | 'deviation'>): void => {
+  const record = (what: Pick<ChairEventInput, 'stepId' | 'kind' | 'deviation' | 'settles'>): void => {
     const version = answer.data?.chart.version;
     if (version === undefined) return;
-    post({ chartId, input: { id: newId(), version, at: new Date().toISOString(), ...what }, by: session.data?.name ?? '', account: session.data?.email ?? '' });
+    const seen = known?.filter((e) => e.stepId === what.stepId).at(-1)?.id ?? null;
+    post({
+      chartId,
+      input: { id: newId(), version, at: new Date().toISOString(), device: deviceName(), seen, ...what },
+      by: session.data?.name ?? '',
+      account: session.data?.email ?? '',
+    });
   };
 
+  const events = [...(known ?? []), ...shown.filter((p) => !known?.some((e) => e.id === p.input.id)).map(eventOf)];
   return {
     answer,
-    events: [...(answer.data?.events ?? []), ...shown.filter((p) => !answer.data?.events.some((e) => e.id === p.input.id)).map(eventOf)],
+    events,
+    conflicts: conflictsOf(events),
     unsentCount: waiting.length,
     failure: waiting.length > 0 ? outbox.failure : null,
     refused: outbox.refused.filter(({ item }) => own(item)).map(({ why }) => why),
     tick: (stepId, done) => record({ stepId, kind: done ? 'done' : 'undone' }),
     deviate: (stepId, deviation) => record({ stepId, kind: 'deviation', deviation }),
+    settle: ({ stepId, one, other }, kept) =>
+      record({ stepId, kind: kept.kind, ...(kept.kind === 'deviation' && { deviation: kept.deviation }), settles: [one.id, other.id] }),
     sendAgain: () => void flush(),
   };
 }
 
-function eventOf({ input, by }: Outgoing): ChairEvent {
-  const common = { stepId: input.stepId, at: input.at, by };
+function eventOf({ input, by }: Outgoing): RecordedEvent {
+  const { id, stepId, at, device, seen, settles } = input;
+  const common = { id, stepId, at, by, ...(device && { device }), ...(seen !== undefined && { seen }), ...(settles && { settles }) };
   return input.kind === 'deviation' && input.deviation
     ? { ...common, kind: 'deviation', deviation: input.deviation }
     : { ...common, kind: input.kind === 'undone' ? 'undone' : 'done' };

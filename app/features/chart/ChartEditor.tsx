@@ -1,13 +1,14 @@
 import { useCallback, useDeferredValue, useEffect, useMemo, useState, type ReactNode } from 'react';
-import { reviewPlaces, type Chart, type Kit, LAYER_KINDS, LAYER_LOOKS } from '@toile/core';
+import { LAYER_KINDS, LAYER_LOOKS, movedStep, reviewPlaces, stepsOfVariant, type Chart, type Kit } from '@toile/core';
 import { useStudioSettings } from '../../data/hooks';
-import { Button, Choice, Column, Judged, Label, Line, Subheading, useWide, View } from '../../ui';
+import { Button, Column, Judged, Label, Line, Subheading, useWide, View } from '../../ui';
 import { Notch } from '../face/Notch';
 import { ReviewPanel } from '../review/ReviewPanel';
 import { TimeStrip } from '../review/TimeStrip';
 import { AddLayer } from './AddLayer';
+import { AmountsInAll } from './AmountsInAll';
 import { ChartFace, frameOf } from './ChartFace';
-import { minutesOf, stepsShown } from './chartView';
+import { minutesOf } from './chartView';
 import { DrawTools } from './DrawTools';
 import { FaceFindings } from './FaceFindings';
 import { FaultPanel } from './FaultPanel';
@@ -15,6 +16,7 @@ import { Insets } from './Insets';
 import { SchoolsPanel } from './SchoolsPanel';
 import { StepDrawer, type StepTab } from './StepDrawer';
 import { StepList } from './StepList';
+import { VariantBar } from './VariantBar';
 import { useDrawing } from './useDrawing';
 import { useUndo } from './useUndo';
 
@@ -46,7 +48,7 @@ export function ChartEditor({ chart, kit, editable, onChange: onEdit, above }: C
   );
   const [variant, setVariant] = useState<string | null>(null);
   const [bare, setBare] = useState(false);
-  const steps = useMemo(() => stepsShown(chart, variant), [chart, variant]);
+  const steps = useMemo(() => stepsOfVariant(chart.steps, variant), [chart, variant]);
   const step = steps.find((s) => s.id === selected) ?? null;
   const drawn = useDeferredValue(chart);
   const settings = useStudioSettings();
@@ -79,6 +81,7 @@ export function ChartEditor({ chart, kit, editable, onChange: onEdit, above }: C
       onChange={onChange}
       onDraw={draw.start}
       onSelect={setSelected}
+      variant={chart.variants.find((v) => v.id === variant) ?? null}
       tab={tab}
       onTab={setTab}
     />
@@ -130,21 +133,31 @@ export function ChartEditor({ chart, kit, editable, onChange: onEdit, above }: C
   const side = (
     <>
       {above}
-      {chart.variants.length > 0 ? (
-        <Choice
-          label="Variant"
-          options={['as planned', ...chart.variants.map((v) => v.id)]}
-          words={Object.fromEntries(chart.variants.map((v) => [v.id, v.name]))}
-          chosen={[variant ?? 'as planned']}
-          onChange={([v]) => setVariant(v === undefined || v === 'as planned' ? null : v)}
-        />
-      ) : null}
+      <VariantBar chart={chart} chosen={variant} onChoose={setVariant} editable={editable} onChange={onChange} />
       <Line justifyContent="space-between">
         <Subheading>{`${steps.length} steps`}</Subheading>
         <Label>{`${time.handsOn} min at work, ${time.waiting} min waiting`}</Label>
       </Line>
       <SchoolsPanel chart={chart} editable={editable} onChange={onChange} />
-      <StepList steps={steps} selected={selected} onSelect={setSelected} renderDrawer={() => drawer} />
+      <StepList
+        steps={steps}
+        selected={selected}
+        onSelect={setSelected}
+        onMove={
+          editable
+            ? (id, target) =>
+                onChange(
+                  movedStep(
+                    chart,
+                    id,
+                    chart.steps.findIndex((s) => s.id === target),
+                  ),
+                )
+            : undefined
+        }
+        renderDrawer={() => drawer}
+      />
+      <AmountsInAll steps={steps} />
       {editable ? <AddLayer chart={chart} onAdd={(next, id) => (onChange(next), setSelected(id))} /> : null}
       {editable ? <FaultPanel chart={chart} kit={kit} onChange={onChange} onSelect={setSelected} /> : null}
     </>

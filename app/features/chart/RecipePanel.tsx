@@ -1,4 +1,17 @@
-import { duplicatedStep, mergedStep, movedStep, splitStep, TECHNIQUES, TOOLS, withoutStep, type Chart, type Step } from '@toile/core';
+import {
+  duplicatedStep,
+  FLOW_DOSE,
+  FLOWS,
+  mergedStep,
+  movedStep,
+  splitStep,
+  TECHNIQUES,
+  TOOLS,
+  variedStep,
+  withoutStep,
+  type Chart,
+  type Step,
+} from '@toile/core';
 import { newId } from '@toile/contract';
 import { Button, Choice, Column, Field, Label, Line, Stepper, Switch } from '../../ui';
 import { withStepChange } from './chartView';
@@ -6,13 +19,15 @@ import { withStepChange } from './chartView';
 type RecipePanelProps = {
   readonly chart: Chart;
   readonly step: Step;
+  /** The variant being looked at, or null for the plan. */
+  readonly variant: Chart['variants'][number] | null;
   readonly onChange: (chart: Chart) => void;
   /** Shows another step, or none. */
   readonly onSelect: (stepId: string | null) => void;
 };
 
 /** How a step is done: tool, technique, dose, minutes, and its place among the others. */
-export function RecipePanel({ chart, step, onChange, onSelect }: RecipePanelProps) {
+export function RecipePanel({ chart, step, variant, onChange, onSelect }: RecipePanelProps) {
   const at = chart.steps.findIndex((s) => s.id === step.id);
   const change = (part: Partial<Step>): void => onChange(withStepChange(chart, step.id, part));
   const before = chart.steps[at - 1];
@@ -24,11 +39,25 @@ export function RecipePanel({ chart, step, onChange, onSelect }: RecipePanelProp
         onChange={(title) => change({ title: title.slice(0, 200) })}
         error={step.title.trim() === '' ? 'A step needs a name' : undefined}
       />
-      <Choice label="Tool" options={TOOLS} words={{ none: 'straight from the product' }} chosen={[step.tool]} onChange={([tool]) => tool && change({ tool })} />
+      <Choice
+        label="Tool"
+        options={TOOLS}
+        words={{ none: 'straight from the product' }}
+        chosen={[step.tool]}
+        onChange={([tool]) => tool && change(tool === 'airbrush' ? { tool, technique: 'spray', passes: Math.max(3, step.passes) } : { tool, flow: undefined })}
+      />
+      {step.tool === 'airbrush' ? (
+        <Choice
+          label="Flow"
+          options={FLOWS}
+          chosen={step.flow ? [step.flow] : []}
+          onChange={([flow]) => flow && change({ flow, doseMgPerCm2: FLOW_DOSE[flow] })}
+        />
+      ) : null}
       <Choice label="Technique" options={TECHNIQUES} chosen={[step.technique]} onChange={([technique]) => technique && change({ technique })} />
       <Line gap="$4">
         <Stepper
-          label="Dose"
+          label={step.tool === 'airbrush' ? 'Dose a pass' : 'Dose'}
           unit="mg/cm²"
           minimum={0}
           maximum={5}
@@ -64,7 +93,7 @@ export function RecipePanel({ chart, step, onChange, onSelect }: RecipePanelProp
           onChange={(waitMinutes) => change({ waitMinutes })}
         />
       </Line>
-      {step.tool === 'airbrush' ? <Label>After the airbrush nothing touches or rubs it: powder with a loose brush, concealer tapped in.</Label> : null}
+      <OtherwiseInVariant chart={chart} step={step} variant={variant} onChange={onChange} onSelect={onSelect} />
       <Switch label="Only if wanted" on={step.optional === true} onToggle={() => change({ optional: !step.optional })} />
       <Line role="group" aria-label="Its place among the steps">
         <Button label="Earlier" disabled={at <= 0} onPress={() => onChange(movedStep(chart, step.id, at - 1))}>
@@ -97,5 +126,35 @@ export function RecipePanel({ chart, step, onChange, onSelect }: RecipePanelProp
         </Button>
       </Line>
     </Column>
+  );
+}
+
+/** Does one step of the plan otherwise in the variant being looked at, or goes back to the plan. */
+function OtherwiseInVariant({ chart, step, variant, onChange, onSelect }: RecipePanelProps) {
+  if (!variant) return null;
+  if (step.variant === variant.id)
+    return (
+      <Line>
+        <Label flex={1}>{`Only in ${variant.name}.`}</Label>
+        <Button
+          onPress={() => {
+            onChange(withoutStep(chart, step.id));
+            onSelect(step.instead ?? null);
+          }}
+        >
+          As in the plan again
+        </Button>
+      </Line>
+    );
+  return (
+    <Button
+      onPress={() => {
+        const id = newId();
+        onChange(variedStep(chart, step.id, variant.id, id));
+        onSelect(id);
+      }}
+    >
+      {`Do it otherwise in ${variant.name}`}
+    </Button>
   );
 }

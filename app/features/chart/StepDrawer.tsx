@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { Pressable } from 'react-native';
-import { productsInWords, wantedColour, type Chart, type Kit, type Proposal, type Step } from '@toile/core';
+import { AFTER_AIRBRUSH, howInWords, productsInWords, wantedColour, type Chart, type Kit, type Proposal, type Step } from '@toile/core';
 import { Body, Button, Choice, Column, Field, Judged, Label, Swatch, useColours } from '../../ui';
 import { amountInWords, withNote, withUse } from './chartView';
 import { PlacePanel } from './PlacePanel';
@@ -18,6 +18,8 @@ type StepDrawerProps = {
   readonly onChange: (chart: Chart) => void;
   readonly onDraw: () => void;
   readonly onSelect: (stepId: string | null) => void;
+  /** The variant being looked at, or null for the plan. */
+  readonly variant: Chart['variants'][number] | null;
   readonly tab: StepTab;
   readonly onTab: (tab: StepTab) => void;
 };
@@ -28,29 +30,20 @@ export type StepTab = (typeof TABS)[number];
 const TAB_WORDS: Readonly<Record<StepTab, string>> = { what: 'With what', where: 'Where', how: 'How' };
 
 /** What is decided in one step: product, place, dose, note. */
-export function StepDrawer({ chart, step, kit, editable, placement, onPlacement, onChange, onDraw, onSelect, tab, onTab }: StepDrawerProps) {
+export function StepDrawer({ chart, step, kit, editable, placement, onPlacement, onChange, onDraw, onSelect, variant, tab, onTab }: StepDrawerProps) {
   return (
     <Column gap="$4" paddingVertical="$2">
       <Column gap="$1">
         <Body>{productsInWords(step.use)}</Body>
-        <Label>
-          {[
-            step.use.length > 0 ? amountInWords(step.use) : null,
-            step.tool === 'none' ? null : step.tool,
-            step.technique,
-            `${step.handsOnMinutes} min`,
-            step.waitMinutes > 0 ? `then wait ${step.waitMinutes} min` : null,
-          ]
-            .filter(Boolean)
-            .join(' · ')}
-        </Label>
+        <Label>{[step.use.length > 0 ? amountInWords(step.use) : null, howInWords(step)].filter(Boolean).join(' · ')}</Label>
+        {step.tool === 'airbrush' ? <Label>{AFTER_AIRBRUSH}</Label> : null}
       </Column>
       {editable ? <Choice label="Decide" options={TABS} words={TAB_WORDS} chosen={[tab]} onChange={([next]) => next && onTab(next)} /> : null}
       {editable && tab === 'what' ? <WhatPanel chart={chart} step={step} kit={kit} onChange={onChange} /> : null}
       {!editable || tab === 'where' ? (
         <PlacePanel chart={chart} step={step} editable={editable} placement={placement} onPlacement={onPlacement} onChange={onChange} onDraw={onDraw} />
       ) : null}
-      {editable && tab === 'how' ? <RecipePanel chart={chart} step={step} onChange={onChange} onSelect={onSelect} /> : null}
+      {editable && tab === 'how' ? <RecipePanel chart={chart} step={step} variant={variant} onChange={onChange} onSelect={onSelect} /> : null}
       {editable ? (
         <Field label="Note" value={step.note} lines={2} onChange={(note) => onChange(withNote(chart, step.id, note))} />
       ) : step.note ? (

@@ -1,12 +1,5 @@
 import { GUIDE_PARAMETERS, type Chart, type GuideParameter, type Placement, type Step, type Use } from '@toile/core';
 
-/** The steps of one variant: the common ones and, of those that come in variants, the chosen. */
-export function stepsShown(chart: Chart, variant: string | null): Step[] {
-  if (variant === null) return chart.steps.filter((s) => s.variant === undefined);
-  const replaced = new Set(chart.steps.filter((s) => s.variant === variant).map((s) => s.role));
-  return chart.steps.filter((s) => s.variant === variant || (s.variant === undefined && !replaced.has(s.role)));
-}
-
 const changed = (chart: Chart, stepId: string, change: (step: Step) => Step): Chart => ({
   ...chart,
   steps: chart.steps.map((s) => (s.id === stepId ? change(s) : s)),
@@ -39,7 +32,12 @@ const isParameter = (name: string): name is GuideParameter => name in GUIDE_PARA
 
 /** '2 pumps', '1 swipe'. */
 export function amountInWords(use: readonly Use[]): string {
-  return use.map((u) => `${Number(u.parts.toFixed(1))} ${u.measure}${u.parts === 1 ? '' : 's'}`).join(' + ');
+  return use.map((u) => measuresInWords(u.parts, u.measure)).join(' + ');
+}
+
+/** '2.5 pumps'. */
+export function measuresInWords(parts: number, measure: Use['measure']): string {
+  return `${Number(parts.toFixed(1))} ${measure}${parts === 1 ? '' : 's'}`;
 }
 
 /** Minutes of a whole chart: hands on, and waiting. */

@@ -1,11 +1,10 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { diffCharts, type Chart } from '@toile/core';
+import { diffCharts, stepsOfVariant, type Chart } from '@toile/core';
 import type { ChartAnswer } from '@toile/contract';
 import { useChart, useClient, useClients } from '../../data/hooks';
 import { Body, Choice, Column, Field, Judged, Label, Ready, Row, Screen, Subheading, useWide, View } from '../../ui';
 import { layersOf } from '../chart/layers';
-import { stepsShown } from '../chart/chartView';
 import { FaceStage } from '../face/FaceStage';
 import { dayInWords } from '../words/dates';
 
@@ -78,10 +77,10 @@ function Both({ a, b }: { readonly a: Chart; readonly b: Chart }) {
   const wide = useWide();
   const [over, setOver] = useState<'side by side' | 'one over the other'>('side by side');
   const differences = useMemo(() => diffCharts(a, b), [a, b]);
-  const layers = useMemo(() => [a, b].map((chart) => layersOf(chart.client, stepsShown(chart, null), null)), [a, b]);
+  const layers = useMemo(() => [a, b].map((chart) => layersOf(chart.client, stepsOfVariant(chart.steps, null), null)), [a, b]);
   const laid = useMemo(() => {
     // The first chart's places on the second's face: what differs in placement, not in the faces.
-    const outlines = layersOf(b.client, stepsShown(a, null), null)
+    const outlines = layersOf(b.client, stepsOfVariant(a.steps, null), null)
       .filter(({ kind }) => kind !== 'base' && kind !== 'powder')
       .map((layer) => ({ ...layer, id: `other ${layer.id}`, emphasis: 'outline' as const }));
     return [...(layers[1] ?? []), ...outlines];

@@ -34,7 +34,17 @@ export function FaceStage({ landmarks, features, height, label, layers, guides, 
   const toMm = ([x, y]: Point): Point => [view[0] + (x - (width - view[2] * scale) / 2) / scale, view[1] + (y - (height - view[3] * scale) / 2) / scale];
   return (
     <View width="100%" height={height} position="relative" overflow="hidden" onLayout={(event) => setWidth(event.nativeEvent.layout.width)}>
-      <FaceView landmarks={landmarks} features={features} layers={layers} guides={guides} finder={finder} view={view} width="100%" height={height} label={label} />
+      <FaceView
+        landmarks={landmarks}
+        features={features}
+        layers={layers}
+        guides={guides}
+        finder={finder}
+        view={view}
+        width="100%"
+        height={height}
+        label={label}
+      />
       {width > 0 && children ? children(toPixels, 1 / scale, toMm) : null}
     </View>
   );

@@ -1,6 +1,17 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { outlineOf, PLAIN_FEATURES, TEMPLATE, withinLimits, type Features, type Landmarks, type Look, type LookStep, type Shade } from '@toile/core';
+import {
+  outlineOf,
+  PLAIN_FEATURES,
+  stepsOfVariant,
+  TEMPLATE,
+  withinLimits,
+  type Features,
+  type Landmarks,
+  type Look,
+  type LookStep,
+  type Shade,
+} from '@toile/core';
 import { may, type LookAnswer } from '@toile/contract';
 import { useClient, useClients, useLook, useSession } from '../../data/hooks';
 import { Body, Button, Choice, Column, Field, Judged, Label, Line, Ready, Row, Screen, Subheading, useWide, View } from '../../ui';
@@ -57,10 +68,7 @@ function LookView({ answer: { look, versions }, edits }: { readonly answer: Look
     () => (client.data ? { landmarks: landmarksFor(client.data), features: client.data.features } : { landmarks: TEMPLATE, features: PLAIN_FEATURES }),
     [client.data],
   );
-  const steps = useMemo(() => {
-    const replaced = new Set(look.steps.filter((s) => variant !== null && s.variant === variant).map((s) => s.role));
-    return look.steps.filter((s) => s.variant === (variant ?? undefined) || (s.variant === undefined && !replaced.has(s.role)));
-  }, [look, variant]);
+  const steps = useMemo(() => stepsOfVariant(look.steps, variant), [look, variant]);
   const layers = useMemo(() => steps.flatMap((step) => layerOn(step, face)), [steps, face]);
   return (
     <View flexDirection={wide ? 'row' : 'column'} gap="$5">

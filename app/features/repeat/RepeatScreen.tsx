@@ -1,13 +1,12 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { Pressable } from 'react-native';
-import { asWorn, documentHash, type Chart, type Occasion, type Refit, type RefitChange } from '@toile/core';
+import { asWorn, documentHash, stepsOfVariant, type Chart, type Occasion, type Refit, type RefitChange } from '@toile/core';
 import { newId, type ChartAnswer, type ClientAnswer, type KitAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useChart, useClient, useKit, useRefresh, useSession } from '../../data/hooks';
 import { Body, Button, Column, Empty, Field, Judged, Label, Line, Loading, Ready, Rule, Screen, Subheading, Swatch, useColours, useWide, View } from '../../ui';
 import { askFitting } from '../../workers';
-import { stepsShown } from '../chart/chartView';
 import { layersOf } from '../chart/layers';
 import { snapshotOfClient } from '../clients/snapshot';
 import { faceBox } from '../face/FaceStage';
@@ -157,7 +156,7 @@ function Compared({ worn, refit, refused }: { readonly worn: Chart; readonly ref
       <FaceView
         landmarks={chart.client.landmarks}
         features={chart.client.features}
-        layers={layersOf(chart.client, stepsShown(chart, null), null)}
+        layers={layersOf(chart.client, stepsOfVariant(chart.steps, null), null)}
         view={faceBox(chart.client.landmarks)}
         width="100%"
         height={wide ? 340 : 200}

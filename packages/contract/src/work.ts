@@ -100,8 +100,24 @@ export const chairEventSchema = object({
   deviation: documentPart<Deviation>(DeviationSchema, 'The deviation').when('kind', ([kind], schema) =>
     kind === 'deviation' ? schema.required('Say what was different') : schema,
   ),
+  device: string().max(60, 'At most 60 letters'),
+  seen: uuid().nullable(),
+  settles: array().of(uuid().required()).max(20, 'At most 20 at once'),
 }).noUnknown('${unknown} is not known here');
-export type ChairEventInput = { id: string; version: number; stepId: string; kind: 'done' | 'undone' | 'deviation'; at: string; deviation?: Deviation };
+export type ChairEventInput = {
+  id: string;
+  version: number;
+  stepId: string;
+  kind: 'done' | 'undone' | 'deviation';
+  at: string;
+  deviation?: Deviation;
+  /** The device it was recorded on. */
+  device?: string;
+  /** The last event of this step the device had been told of. */
+  seen?: string | null;
+  /** Events of this step that this one puts in order. */
+  settles?: string[];
+};
 
 export const newLookSchema = object({ look: documentPart<Look>(LookSchema, 'The look').required() }).noUnknown('${unknown} is not known here');
 export type NewLook = { look: Look };

@@ -89,7 +89,10 @@ export function registerCharts(services: Services): void {
     );
     if (!version.document.steps.some((step) => step.id === body.stepId))
       throw new ProblemError('bad-input', { fields: [{ path: 'stepId', message: 'is not a step of this version' }] });
-    const common = { stepId: body.stepId, at: body.at, by: caller.name };
+    const { device, seen, settles } = body;
+    if (settles && settles.length > 0) await mustBeOfStep(tx, params.id!, body.version, body.stepId, settles);
+    const known = { ...(device && { device }), ...(seen !== undefined && { seen }), ...(settles && { settles }) };
+    const common = { stepId: body.stepId, at: body.at, by: caller.name, ...known };
     const event: ChairEvent = body.kind === 'deviation' ? { ...common, kind: body.kind, deviation: body.deviation! } : { ...common, kind: body.kind };
     const inserted = await tx
       .insertInto('chair_events')
@@ -117,6 +120,20 @@ export function registerCharts(services: Services): void {
     const chart = await adopt(tx, caller, file.document, now);
     return { status: 201, body: await chartAnswer(tx, chart.id), subject: chart.id };
   });
+}
+
+/** What is settled must have been recorded of this very step; it is told by its field otherwise. */
+async function mustBeOfStep(tx: Tx, chartId: string, version: number, stepId: string, eventIds: readonly string[]): Promise<void> {
+  const rows = await tx
+    .selectFrom('chair_events')
+    .select('id')
+    .where('chart_id', '=', chartId)
+    .where('version', '=', version)
+    .where('step_id', '=', stepId)
+    .where('id', 'in', eventIds)
+    .execute();
+  const strange = eventIds.find((id) => !rows.some((row) => row.id === id));
+  if (strange) throw new ProblemError('bad-input', { fields: [{ path: 'settles', message: `${strange} was not recorded of this step` }] });
 }
 
 function versionAsked(text: string | undefined): number | undefined {

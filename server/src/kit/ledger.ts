@@ -78,7 +78,7 @@ const NOTHING = 1e-6;
 export async function settleStep(tx: Tx, caller: { studioId: string; name: string }, chart: Chart, stepId: string): Promise<void> {
   const rows = await tx
     .selectFrom('chair_events')
-    .select('event')
+    .select(['id', 'event'])
     .where('chart_id', '=', chart.id)
     .where('version', '=', chart.version)
     .where('step_id', '=', stepId)
@@ -87,7 +87,7 @@ export async function settleStep(tx: Tx, caller: { studioId: string; name: strin
   const should = takenFromUnits(
     chart,
     stepId,
-    rows.map((r) => r.event),
+    rows.map(({ id, event }) => ({ ...event, id })),
   );
   const written = await tx
     .selectFrom('unit_ledger')

@@ -26,6 +26,8 @@ export const SCHOOLS = {
   contrast: ['soft', 'bold'],
 } as const;
 
+/** How far an airbrush is opened. */
+export const FLOWS = ['turned down', 'half open', 'fully open'] as const;
 export const TECHNIQUES = ['press', 'stipple', 'sweep', 'buff', 'flick', 'draw', 'spray', 'dot and melt', 'line'] as const;
 
 export const ShadeSchema = Type.Union(
@@ -94,6 +96,9 @@ const stepPlan = {
   role: oneOf([...LAYER_KINDS, 'care'], 'the kind of layer this lays down; care leaves none'),
   title: TextSchema,
   variant: Type.Optional(TextSchema),
+  instead: Type.Optional(
+    Type.String({ pattern: UuidSchema.pattern, description: 'the common step this one stands for in its variant; every one of its kind when left out' }),
+  ),
   optional: Type.Optional(Type.Boolean({ description: 'may be left out without changing what the look is' })),
   shade: ShadeSchema,
   wants: Type.Object(
@@ -109,6 +114,7 @@ const stepPlan = {
   doseMgPerCm2: Type.Number({ minimum: 0, maximum: 50 }),
   passes: Type.Integer({ minimum: 1, maximum: 12 }),
   tool: oneOf(TOOLS),
+  flow: Type.Optional(oneOf(FLOWS, 'how far an airbrush is opened')),
   technique: oneOf(TECHNIQUES),
   handsOnMinutes: Type.Number({ minimum: 0, maximum: 120 }),
   waitMinutes: Type.Number({ minimum: 0, maximum: 60 }),

@@ -1,6 +1,7 @@
 export {
   ChartSchema,
   DEVIATIONS,
+  FLOWS,
   forbidsOf,
   DeviationSchema,
   LandmarksSchema,
@@ -34,11 +35,15 @@ export {
   type Proposal,
 } from './propose';
 export { fitLook, inOrder, phaseOrder, type FittedLook, type Stamp } from './fitLook';
+export { conflictsOf, type Conflict, type RecordedEvent } from './conflicts';
 export { asWorn, planFromWorn, type ChairEvent } from './asWorn';
 export { refitChart, type Refit, type RefitChange } from './refitChart';
 export { diffCharts, type ChartDifference } from './diffCharts';
 export { nextVersion } from './nextVersion';
 export { takenFromUnits, usedInStep } from './amountsUsed';
+export { AFTER_AIRBRUSH, FLOW_DOSE, howInWords } from './howInWords';
+export { amountsInAll, type AmountInAll } from './amountsInAll';
+export { stepsOfVariant, variedStep, withoutVariant, withVariant } from './variants';
 export { substituteInChart } from './substituteInChart';
 export { lookFromChart, PARTS, type LookChoices, type PartOfLook } from './lookFromChart';
 export { duplicatedStep, mergedStep, movedStep, newStep, splitStep, withoutStep, withStep } from './editSteps';

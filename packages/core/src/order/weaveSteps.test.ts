@@ -22,12 +22,16 @@ const lips = step(5, { phase: 'lips', role: 'lip', placements: [], handsOnMinute
 const finish = step(6, { phase: 'finish', role: 'care', placements: [], handsOnMinutes: 2 });
 const SCHOOLS: Look['schools'] = chart.schools;
 
-test('lips are done while the primer dries; finishing stays last', () => {
-  const { given, woven } = weaveSteps([clean, primer, base, lips, finish], who, SCHOOLS);
-  expect(given.totalMinutes).toBe(2 + 4 + 5 + 8 + 3 + 2);
-  expect(woven.totalMinutes).toBe(2 + 4 + 5 + 8 + 2);
+test('lips are done while the powder settles, never before the base; finishing stays last', () => {
+  const powder = step(8, { phase: 'set', role: 'powder', placements: place('zone.chin'), handsOnMinutes: 2, waitMinutes: 3 });
+  const spray = step(9, { phase: 'set', role: 'powder', placements: place('zone.chin'), handsOnMinutes: 1 });
+  const { given, woven } = weaveSteps([clean, base, powder, spray, lips, finish], who, SCHOOLS);
+  expect(given.totalMinutes).toBe(2 + 8 + 2 + 3 + 1 + 3 + 2);
+  expect(woven.totalMinutes).toBe(2 + 8 + 2 + 3 + 1 + 2);
   expect(woven.proven).toBe(true);
-  expect(woven.steps.map((s) => s.stepId)).toEqual([clean, primer, lips, base, finish].map((s) => s.id));
+  expect(woven.steps.map((s) => s.stepId)).toEqual([clean, base, powder, lips, spray, finish].map((s) => s.id));
+  const early = weaveSteps([clean, primer, base, lips, finish], who, SCHOOLS);
+  expect(early.woven.totalMinutes).toBe(early.given.totalMinutes);
 });
 
 test('brows are worked while what lies on the face dries', () => {

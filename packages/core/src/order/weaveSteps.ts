@@ -92,6 +92,8 @@ const passesBy = (face: Step, feature: Step): boolean => FEATURES.includes(featu
 
 function keepsOrder({ phase: first }: Step, { phase: then }: Step, schools: Look['schools']): boolean {
   const both = (group: readonly Step['phase'][]): boolean => group.includes(first) && group.includes(then);
+  // Lips come when the base is on: what is pressed round the mouth afterwards would smear them.
+  if (['correct', 'base', 'conceal'].includes(first) && then === 'lips') return true;
   if (both(ON_FACE) || both(ON_EYES) || first === then) return true;
   // Eyes first: nothing of the base is laid before shadow has fallen. Face first: no shadow before the base is there to catch it.
   if (schools.eyesOrFace === 'eyes first') return (ON_EYES.includes(first) || first === 'brows') && ['correct', 'base', 'conceal', 'sculpt'].includes(then);

@@ -14,7 +14,7 @@ import {
   type PlacedShape,
   type Point,
 } from '../face';
-import { colourOfUse, productsInWords, type Chart, type Step } from '../look';
+import { AFTER_AIRBRUSH, colourOfUse, howInWords, productsInWords, type Chart, type Step } from '../look';
 import { patternIn } from './patternIn';
 
 /** One thing on a sheet, in points from its upper left corner; groups scale from mm and hide what leaves their frame. */
@@ -198,19 +198,10 @@ export function wrapped(text: string, width: number, size: number, bold: boolean
 const amounts = (step: Step): string => step.use.map((u) => `${Number(u.parts.toFixed(1))} ${u.measure}${u.parts === 1 ? '' : 's'}`).join(' + ');
 
 function stepLines(step: Step): { readonly head: string; readonly product: string; readonly how: string } {
-  const waits = step.waitMinutes > 0 ? `, then wait ${step.waitMinutes} min` : '';
   return {
     head: step.optional ? `${step.title} (if wanted)` : step.title,
     product: step.use.length === 0 ? (step.wants.kinds.length > 0 ? 'no product chosen' : '') : `${productsInWords(step.use)}: ${amounts(step)}`,
-    how: [
-      step.tool === 'none' ? null : step.tool,
-      step.technique,
-      step.passes > 1 ? `${step.passes} passes` : null,
-      `${step.handsOnMinutes} min${waits}`,
-      step.note || null,
-    ]
-      .filter(Boolean)
-      .join(' · '),
+    how: [howInWords(step), step.tool === 'airbrush' ? AFTER_AIRBRUSH : null, step.note || null].filter(Boolean).join(' · '),
   };
 }
 

@@ -1,6 +1,6 @@
 import { reconstructSpectrum, shiftDepth, type Lab, type SkinZone } from '../colour';
 import { faceModel, outlineOf, type FaceModel, type Point } from '../face';
-import type { Chart, ClientSnapshot, Step } from '../look';
+import { stepsOfVariant, type Chart, type ClientSnapshot, type Step } from '../look';
 import { faceColour, flashGradeOf, ILLUMINANT_OF, isColoured, mixedOptics, skinTarget, type LightName } from '../shade';
 import type { Product } from '../kit';
 import { maskOf, maskOfShape, type Frame, type Mask } from './mask';
@@ -169,5 +169,5 @@ function copyOf({ bands, width }: Surface, { x, y, width: columns, height }: Rec
 
 /** Steps that leave a colour on the face, in order: what can be switched on and off under a light. */
 export function paintedSteps(chart: Pick<Chart, 'steps'>, variant: string | null = null): Step[] {
-  return chart.steps.filter((s) => s.role !== 'care' && s.use.some((u) => u.product.lab !== null) && (s.variant === undefined || s.variant === variant));
+  return stepsOfVariant(chart.steps, variant).filter((s) => s.role !== 'care' && s.use.some((u) => u.product.lab !== null));
 }

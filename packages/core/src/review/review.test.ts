@@ -167,6 +167,7 @@ const SPEAKS: Readonly<Record<string, () => Scene>> = {
   'in-the-hollow': () => scene(withStep('contour', { placements: [{ guide: 'cheekContour', side: 'both', params: { liftMm: -6 } }] })),
   'rub-after-airbrush': () => scene(withStep('conceal', { technique: 'buff' }, withStep('base', { tool: 'airbrush', passes: 3, doseMgPerCm2: 0.2 }))),
   'airbrush-passes': () => scene(withStep('base', { tool: 'airbrush', passes: 1 })),
+  'airbrush-contour-flow': () => scene(withStep('contour', { tool: 'airbrush', technique: 'spray', flow: 'fully open', doseMgPerCm2: 0.1 })),
   'eyes-after-airbrush': () => scene(withStep('base', { tool: 'airbrush', passes: 3, doseMgPerCm2: 0.2 })),
   'shine-in-contour': () => other('contour', { finish: 'shimmer' }),
   'shine-on-texture': () => {

@@ -1,5 +1,5 @@
 import { familiesAgree } from '../../kit';
-import type { Step } from '../../look';
+import { FLOW_DOSE, type Step } from '../../look';
 import { changed, found, isPowder, isWet, moved, nameOf, type Reviewed, type Rule } from '../rule';
 
 /** Steps that lie directly on each other: each with the nearest one under it. */
@@ -197,6 +197,21 @@ export const LAYER_RULES: readonly Rule[] = [
           found([s], `${s.title} has ${s.passes} ${s.passes === 1 ? 'pass' : 'passes'}; three to six thin ones build evenly.`, {
             label: 'Three thin passes',
             apply: changed(s.id, (x) => ({ ...x, passes: 3, doseMgPerCm2: (x.doseMgPerCm2 * x.passes) / 3 })),
+          }),
+        ),
+  },
+  {
+    id: 'airbrush-contour-flow',
+    name: 'Sprayed contour with the flow open',
+    severity: 'note',
+    why: 'Contour is sprayed in a deeper shade with the flow turned down: open, it spreads past the bone.',
+    find: (on) =>
+      on.steps
+        .filter((s) => s.tool === 'airbrush' && s.role === 'contour' && s.flow !== undefined && s.flow !== 'turned down')
+        .map((s) =>
+          found([s], `${s.title} is sprayed ${s.flow}.`, {
+            label: 'Turn the flow down',
+            apply: changed(s.id, (x) => ({ ...x, flow: 'turned down', doseMgPerCm2: FLOW_DOSE['turned down'] })),
           }),
         ),
   },

@@ -1,0 +1,73 @@
+import { AFTER_AIRBRUSH, colourOfUse, howInWords, productsInWords, type Chart, type Kit, type Step } from '@toile/core';
+import { Body, Column, Figure, Heading, Judged, Label, Line, Swatch } from '../../ui';
+import { amountInWords } from '../chart/chartView';
+import { layersOf } from '../chart/layers';
+import { zoomFor } from '../chart/zoom';
+import { FaceStage } from '../face/FaceStage';
+import { Notch } from '../face/Notch';
+import { comfortCues, deviationInWords, isSettled, placeInKit } from './chairView';
+
+/** Where the step goes: the face, near, with its layer lit. */
+export function StepFace({ chart, step }: { readonly chart: Chart; readonly step: Step }) {
+  const { landmarks, features } = chart.client;
+  const layers = layersOf(chart.client, [step], step.id);
+  return (
+    <Judged padding={0}>
+      <FaceStage landmarks={landmarks} features={features} layers={layers} height={290} framing={zoomFor(step, chart.client)} label={`Where: ${step.title}`} />
+    </Judged>
+  );
+}
+
+/** What is taken, how much of it, how it is worked: readable at arm's length. */
+export function StepWords({ step, kit }: { readonly step: Step; readonly kit: Kit | undefined }) {
+  const place = placeInKit(step, kit);
+  const lab = colourOfUse(step.use);
+  return (
+    <Column padding="$4" gap="$3">
+      <Line flexWrap="nowrap" alignItems="flex-start">
+        <Notch kind={step.role} size={26} />
+        <Heading flex={1} fontSize="$6" lineHeight="$6">{`${isSettled(step) ? '✓ ' : ''}${step.title}`}</Heading>
+      </Line>
+      {step.use.length > 0 ? (
+        <Line flexWrap="nowrap" alignItems="flex-start" gap="$3">
+          {lab ? <Swatch lab={lab} size={64} /> : null}
+          <Column gap={0} flex={1}>
+            <Body fontSize="$5" lineHeight="$5">
+              {productsInWords(step.use)}
+            </Body>
+            <Figure fontSize="$5" lineHeight="$5" fontWeight="700">
+              {amountInWords(step.use)}
+            </Figure>
+            {place ? <Label fontSize="$3">{place}</Label> : null}
+          </Column>
+        </Line>
+      ) : null}
+      <Body fontSize="$4" lineHeight="$4">
+        {howInWords(step)}
+      </Body>
+      {step.tool === 'airbrush' ? <Body color="$weld">{`▲ ${AFTER_AIRBRUSH}`}</Body> : null}
+      {step.note ? (
+        <Body fontSize="$4" lineHeight="$4">
+          {step.note}
+        </Body>
+      ) : null}
+      {isSettled(step) && step.done ? <Label>{`Done by ${step.done.by}`}</Label> : null}
+      {step.done?.deviations.map((d, i) => (
+        <Body key={i} color="$weld">{`▲ ${deviationInWords(d)}`}</Body>
+      ))}
+    </Column>
+  );
+}
+
+/** What the client is asked to do, and when a break is due. */
+export function Comfort({ step, minutesIn }: { readonly step: Step; readonly minutesIn: number }) {
+  const cues = comfortCues(step, minutesIn);
+  if (cues.length === 0) return null;
+  return (
+    <Column paddingHorizontal="$4" paddingBottom="$3" gap="$1" role="note" aria-label="For the client">
+      {cues.map((cue) => (
+        <Body key={cue} fontSize="$4" lineHeight="$4">{`☞ ${cue}`}</Body>
+      ))}
+    </Column>
+  );
+}

@@ -1,0 +1,73 @@
+import { useEffect, useRef, useState } from 'react';
+
+/** The time, ms, going by twice a second until `untilMs` is over; it stands still after. */
+export function useTimeUntil(untilMs: number): number {
+  const [now, setNow] = useState(() => Date.now());
+  const on = now < untilMs;
+  useEffect(() => {
+    if (!on) return;
+    const timer = setInterval(() => setNow(Date.now()), 500);
+    return () => clearInterval(timer);
+  }, [on]);
+  return now;
+}
+
+/** Keeps the screen awake where the device allows it. */
+export function useWakeLock(): void {
+  useEffect(() => {
+    let lock: WakeLockSentinel | null = null;
+    let gone = false;
+    navigator.wakeLock?.request('screen').then(
+      (held) => (gone ? void held.release() : (lock = held)),
+      () => undefined,
+    );
+    return () => {
+      gone = true;
+      void lock?.release();
+    };
+  }, []);
+}
+
+/** Space or a pedal's page-down is done; arrows look about. */
+export function useChairKeys(keys: { readonly done: () => void; readonly back: () => void; readonly on: () => void }): void {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|BUTTON)$/.test(event.target.tagName)) return;
+      if (event.key === ' ' || event.key === 'PageDown') keys.done();
+      else if (event.key === 'ArrowLeft' || event.key === 'PageUp') keys.back();
+      else if (event.key === 'ArrowRight') keys.on();
+      else return;
+      event.preventDefault();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+}
+
+/** A swipe is this far sideways, px, and twice as far as it is up or down. */
+const SWIPE_PX = 60;
+
+/** Whether a finger's way was a swipe, and which way: 1 to the next, -1 to the one before, 0 for none. */
+export function swipeOf(dx: number, dy: number): -1 | 0 | 1 {
+  if (Math.abs(dx) < SWIPE_PX || Math.abs(dx) < 2 * Math.abs(dy)) return 0;
+  return dx < 0 ? 1 : -1;
+}
+
+type Place = { readonly pageX: number; readonly pageY: number };
+type Touched = { readonly nativeEvent: { readonly changedTouches: { readonly [index: number]: Place } } };
+
+/** Listeners for a swipe from step to step by one finger; a touch that scrolls is none. */
+export function useSwipe(onSwipe: (by: -1 | 1) => void): { readonly onTouchStart: (event: Touched) => void; readonly onTouchEnd: (event: Touched) => void } {
+  const from = useRef<Place | null>(null);
+  return {
+    onTouchStart: ({ nativeEvent: { changedTouches } }) => {
+      from.current = changedTouches[0] ?? null;
+    },
+    onTouchEnd: ({ nativeEvent: { changedTouches } }) => {
+      const [start, end] = [from.current, changedTouches[0]];
+      from.current = null;
+      const by = start && end ? swipeOf(end.pageX - start.pageX, end.pageY - start.pageY) : 0;
+      if (by !== 0) onSwipe(by);
+    },
+  };
+}

@@ -1,0 +1,24 @@
+import type { FLOWS, LookStep } from './document';
+
+type Flow = (typeof FLOWS)[number];
+
+/** What one thin pass of an airbrush leaves, mg a cm2: where a dose starts when the flow is chosen, to be adjusted by what is seen on the hand. */
+export const FLOW_DOSE: Readonly<Record<Flow, number>> = { 'turned down': 0.05, 'half open': 0.1, 'fully open': 0.18 };
+
+/** After a spray: what nothing may do to it. */
+export const AFTER_AIRBRUSH = 'Do not touch or rub it after: powder with a loose brush, concealer tapped in.';
+
+/** How a step is worked: 'airbrush · spray · 4 passes a side, flow turned down · 5 min · then wait 1 min'. */
+export function howInWords(step: Pick<LookStep, 'tool' | 'technique' | 'passes' | 'flow' | 'handsOnMinutes' | 'waitMinutes'>): string {
+  const sprayed = step.tool === 'airbrush';
+  const passes = step.passes === 1 ? 'one pass' : `${step.passes} passes`;
+  return [
+    step.tool === 'none' ? null : step.tool,
+    step.technique,
+    sprayed ? `${passes} a side${step.flow ? `, flow ${step.flow}` : ''}` : step.passes > 1 ? passes : null,
+    `${step.handsOnMinutes} min`,
+    step.waitMinutes > 0 ? `then wait ${step.waitMinutes} min` : null,
+  ]
+    .filter((part) => part !== null)
+    .join(' · ');
+}

@@ -1,0 +1,75 @@
+import fc from 'fast-check';
+import { linksOf, nextStep } from '.';
+import { fitLook, type Step } from '../look';
+import { client, KIT, LOOK, OCCASION, STAMP } from '../look/look.testing';
+
+const who = client();
+const chart = fitLook(LOOK, who, KIT, OCCASION, STAMP).chart;
+const step = (n: number, more: Partial<Step>): Step => ({
+  ...chart.steps[0]!,
+  id: `0190a000-0000-7000-8000-${String(n).padStart(12, '0')}`,
+  title: `Step ${n}`,
+  handsOnMinutes: 4,
+  waitMinutes: 0,
+  use: [],
+  ...more,
+});
+const whole: Step['placements'] = [{ guide: 'zone.wholeFace', side: 'both' }];
+const primer = step(1, { phase: 'prime', role: 'care', placements: whole, waitMinutes: 5 });
+const base = step(2, { phase: 'base', role: 'base', placements: whole, waitMinutes: 1 });
+const brows = step(3, { phase: 'brows', role: 'brow', placements: [{ guide: 'brow', side: 'both' }] });
+const STEPS = [primer, base, brows];
+const ask = (settled: readonly Step[], waits: readonly { step: Step; left: number }[], steps = STEPS) =>
+  nextStep(
+    steps,
+    new Set(settled.map((s) => s.id)),
+    waits.map(({ step: s, left }) => ({ stepId: s.id, untilMinutes: 100 + left })),
+    100,
+    who,
+    chart.schools,
+  );
+
+test('while the primer dries the brows are worked; when it is dry, the base', () => {
+  expect(ask([], [])).toEqual({ index: 0, whileDrying: null, waitMinutes: 0 });
+  expect(ask([primer], [{ step: primer, left: 3 }])).toEqual({ index: 2, whileDrying: primer, waitMinutes: 0 });
+  expect(ask([primer], [{ step: primer, left: 0 }])).toEqual({ index: 1, whileDrying: null, waitMinutes: 0 });
+  expect(ask([primer], [])).toEqual({ index: 1, whileDrying: null, waitMinutes: 0 });
+});
+
+test('when nothing else is left the wait is told; when all is settled there is nothing', () => {
+  expect(ask([primer, brows], [{ step: primer, left: 2 }])).toEqual({ index: 1, whileDrying: null, waitMinutes: 2 });
+  expect(ask(STEPS, [])).toBeNull();
+});
+
+test('followed to the end it works every step once and never one whose ground is undone or wet', () => {
+  const arbitrary = fc.array(fc.record({ hands: fc.integer({ min: 1, max: 6 }), wait: fc.integer({ min: 0, max: 6 }) }), {
+    minLength: chart.steps.length,
+    maxLength: chart.steps.length,
+  });
+  fc.assert(
+    fc.property(arbitrary, (minutes) => {
+      const steps = chart.steps.map((s, i): Step => ({ ...s, handsOnMinutes: minutes[i]!.hands, waitMinutes: minutes[i]!.wait }));
+      const links = linksOf(steps, who, chart.schools);
+      const dry = new Map<string, number>();
+      const done = new Set<string>();
+      let now = 0;
+      for (let round = 0; round < 100; round++) {
+        const waits = [...dry].map(([stepId, untilMinutes]) => ({ stepId, untilMinutes }));
+        const next = nextStep(steps, done, waits, now, who, chart.schools);
+        if (!next) break;
+        now += next.waitMinutes;
+        const worked = steps[next.index]!;
+        for (const { from, lagMinutes } of links.filter((l) => l.to === next.index)) {
+          expect(done.has(steps[from]!.id)).toBe(true);
+          if (lagMinutes > 0) expect(dry.get(steps[from]!.id) ?? 0).toBeLessThanOrEqual(now + 1e-9);
+        }
+        expect(done.has(worked.id)).toBe(false);
+        now += worked.handsOnMinutes;
+        done.add(worked.id);
+        if (worked.waitMinutes > 0) dry.set(worked.id, now + worked.waitMinutes);
+      }
+      expect(done.size).toBe(steps.length);
+    }),
+    { numRuns: 60, seed: 11 },
+  );
+});
