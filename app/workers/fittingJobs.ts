@@ -1,5 +1,5 @@
 import {
-  fitLook,
+  fitInStudio,
   proposeProducts,
   refitChart,
   reviewChart,
@@ -12,11 +12,20 @@ import {
   type Occasion,
   type ReviewFinding,
   type RuleGrades,
+  type SchoolAnswers,
   type Stamp,
   type Step,
 } from '@toile/core';
 
-type Fit = { readonly look: Look; readonly client: ClientSnapshot; readonly kit: Kit; readonly occasion: Occasion; readonly stamp: Stamp };
+type Fit = {
+  readonly look: Look;
+  readonly client: ClientSnapshot;
+  readonly kit: Kit;
+  readonly occasion: Occasion;
+  readonly stamp: Stamp;
+  /** The studio's way, where it has one. */
+  readonly schools: Partial<SchoolAnswers>;
+};
 type RefitRequest = {
   readonly worn: Chart;
   readonly client: ClientSnapshot;
@@ -30,7 +39,7 @@ export type ReviewLine = Omit<ReviewFinding, 'fix'> & { readonly fix: string | n
 
 /** Fitting looks and charts to clients, looking them over, ordering their steps. */
 export const fittingJobs = {
-  fit: ({ look, client, kit, occasion, stamp }: Fit) => fitLook(look, client, kit, occasion, stamp),
+  fit: ({ look, client, kit, occasion, stamp, schools }: Fit) => fitInStudio(look, client, kit, occasion, stamp, schools),
   refit: ({ worn, client, kit, occasion, stamp }: RefitRequest) => refitChart(worn, client, kit, occasion, stamp),
   review: ({ chart, kit, grades }: { readonly chart: Chart; readonly kit: Kit | null; readonly grades: RuleGrades }): ReviewLine[] =>
     reviewChart(chart, kit, grades).map(({ fix, ...line }) => ({ ...line, fix: fix?.label ?? null })),

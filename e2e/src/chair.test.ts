@@ -202,6 +202,7 @@ test('what is seen is traced to its likely cause and changed in the chart, with 
   expect(at(/, (Brow|Lid|Eye)/i)).toBeLessThan(at(/, Base/));
   await page.getByLabel('Why this version').fill('After the trial');
   await button('Save version 2').click();
+  await button('Save version 2').waitFor({ state: 'detached' });
   await page.getByText(/version 2$/).waitFor();
   expect((await kept()).chart.schools.eyesOrFace).toBe('eyes first');
 });

@@ -27,3 +27,18 @@ test('a studio grades the rules its own way; only its owner, from the revision s
   const stranger = await server.signedIn('stranger');
   expect((await stranger.get('/api/settings')).body.revision).toBe(0);
 });
+
+test('a studio has its way in questions schools answer differently, and only answers a school allows', async () => {
+  const owner = await server.signedIn('owner');
+  const { revision } = (await owner.get('/api/settings')).body;
+  const put = (at: number, schools: unknown) =>
+    owner
+      .put('/api/settings')
+      .set({ ...keyed(), 'if-match': String(at) })
+      .send({ ruleGrades: {}, schools });
+  await put(revision, { mist: 'powder, then spray', eyesOrFace: 'eyes first' }).expect(200);
+  expect((await owner.get('/api/settings')).body.settings.schools).toEqual({ mist: 'powder, then spray', eyesOrFace: 'eyes first' });
+  const refused = await put(revision + 1, { eyesOrFace: 'lips first' }).expect(422);
+  expect(refused.body.fields[0].path).toBe('schools');
+  await put(revision + 1, { moon: 'full' }).expect(422);
+});

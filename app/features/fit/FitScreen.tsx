@@ -4,7 +4,7 @@ import { OCCASIONS, type Chart, type FittedLook, type Occasion } from '@toile/co
 import { newId, type ChartAnswer, type ClientAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
-import { useClient, useKit, useLook, useLooks, useRefresh, useSession } from '../../data/hooks';
+import { useClient, useKit, useLook, useLooks, useRefresh, useSession, useStudioSettings } from '../../data/hooks';
 import { Body, Button, Choice, Column, Empty, Field, Label, Line, Loading, Ready, Row, Screen, Subheading } from '../../ui';
 import { askFitting } from '../../workers';
 import { ChartEditor } from '../chart/ChartEditor';
@@ -53,6 +53,7 @@ function Choose({ client, onFitted }: { readonly client: ClientAnswer; readonly 
   const looks = useLooks();
   const kit = useKit();
   const session = useSession();
+  const settings = useStudioSettings();
   const coming = client.visits.find((v) => v.date >= todayText());
   const [kind, setKind] = useState<Occasion['kind']>(OCCASIONS.find((o) => o === coming?.kind) ?? 'trial');
   const [date, setDate] = useState(coming?.date ?? todayText());
@@ -64,11 +65,11 @@ function Choose({ client, onFitted }: { readonly client: ClientAnswer; readonly 
   const snapshot = useMemo(() => snapshotOfClient(client), [client]);
 
   useEffect(() => {
-    if (!chosen || !kit.data || !session.data) return;
+    if (!chosen || !kit.data || !session.data || (!settings.data && !settings.error)) return;
     let current = true;
     const occasion: Occasion = { kind, date, lights: ['daylight', 'flash'], hoursToLast: kind === 'trial' ? 5 : 10, camera: kind !== 'trial' };
     const stamp = { id: newId(), author: session.data.name, at: new Date().toISOString(), reason: '' };
-    askFitting('fit', { look: chosen, client: snapshot, kit: kit.data, occasion, stamp }).then(
+    askFitting('fit', { look: chosen, client: snapshot, kit: kit.data, occasion, stamp, schools: settings.data?.settings.schools ?? {} }).then(
       (fitted: FittedLook) => current && onFitted({ chart: fitted.chart, notes: fitted.notes, visitId: coming?.date === date ? coming.id : null, reason: '' }),
       (error: unknown) => {
         if (!current) return;
@@ -81,7 +82,7 @@ function Choose({ client, onFitted }: { readonly client: ClientAnswer; readonly 
     };
     // Fitting starts when a look has been chosen and everything it needs is here, once.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [chosen, kit.data, session.data]);
+  }, [chosen, kit.data, session.data, settings.data, settings.error]);
 
   if (lookId) return look.error ? <Ready remote={look}>{() => null}</Ready> : <Loading words="Matching the kit and placing the look on this face" />;
   return (

@@ -1,9 +1,9 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { OCCASIONS, productsInWords, type Chart, type FittedLook, type Kit, type Look, type Occasion } from '@toile/core';
+import { OCCASIONS, productsInWords, type Chart, type FittedLook, type Kit, type Look, type Occasion, type SchoolAnswers } from '@toile/core';
 import { newId, type ChartAnswer, type ClientAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
-import { useClients, useKit, useLook, useRefresh, useSession } from '../../data/hooks';
+import { useClients, useKit, useLook, useRefresh, useSession, useStudioSettings } from '../../data/hooks';
 import { Body, Button, Choice, Column, Field, Judged, Label, Line, Progress, Ready, Screen, Subheading, Switch, useWide, View } from '../../ui';
 import { askFitting } from '../../workers';
 import { layersOf } from '../chart/layers';
@@ -34,13 +34,13 @@ type FittedClient = {
 };
 
 /** The look fitted to one client, or what stops it, in a sentence. */
-async function fitOne(look: Look, client: ClientAnswer, kit: Kit, occasion: Occasion, author: string): Promise<FittedClient> {
+async function fitOne(look: Look, client: ClientAnswer, kit: Kit, occasion: Occasion, author: string, schools: Partial<SchoolAnswers>): Promise<FittedClient> {
   const own = { clientId: client.id, name: client.name, savedAs: null };
   const snapshot = snapshotOfClient(client);
   if (Object.keys(snapshot.skin).length === 0) return { ...own, fitted: null, stops: 'Her skin has not been read: read it, then shades can be chosen.' };
   try {
     const stamp = { id: newId(), author, at: new Date().toISOString(), reason: `${look.name} for several.` };
-    const fitted = await askFitting('fit', { look, client: snapshot, kit, occasion, stamp });
+    const fitted = await askFitting('fit', { look, client: snapshot, kit, occasion, stamp, schools });
     return { ...own, fitted, stops: null };
   } catch (error) {
     return { ...own, fitted: null, stops: error instanceof Error ? error.message : String(error) };
@@ -51,6 +51,7 @@ function FitSeveral({ look, kit }: { readonly look: Look; readonly kit: Kit }) {
   const router = useRouter();
   const refresh = useRefresh();
   const session = useSession();
+  const settings = useStudioSettings();
   const wide = useWide();
   const [query, setQuery] = useState('');
   const clients = useClients(query);
@@ -72,7 +73,7 @@ function FitSeveral({ look, kit }: { readonly look: Look; readonly kit: Kit }) {
       setShare(i / chosen.length);
       try {
         const client = await call<ClientAnswer>('client', { params: { id } });
-        const one = await fitOne(look, client, kit, occasion, session.data?.name ?? '');
+        const one = await fitOne(look, client, kit, occasion, session.data?.name ?? '', settings.data?.settings.schools ?? {});
         setFitted((all) => [...all, one]);
       } catch (error) {
         const stops = error instanceof CallError ? error.message : 'She could not be fetched. Try again.';

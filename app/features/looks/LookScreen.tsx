@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import {
   outlineOf,
   PLAIN_FEATURES,
+  schoolsInWords,
   stepsOfVariant,
   TEMPLATE,
   withinLimits,
@@ -51,12 +52,7 @@ export function shadeInWords(shade: Shade): string {
   return undertone ? `${steps}, ${undertone}` : steps;
 }
 
-/** A look's way of doing, said in full. */
-function schoolsInWords({ eyesOrFace, contour, concealer, contrast }: Look['schools']): string {
-  const contourWords = contour === 'none' ? 'no contour' : contour === 'bronzer only' ? 'bronzer instead of contour' : `contour ${contour}`;
-  const text = [eyesOrFace, contourWords, `concealer ${concealer}`, `${contrast} contrast`].join(' · ');
-  return text.charAt(0).toUpperCase() + text.slice(1);
-}
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 function LookView({ answer: { look, versions }, edits }: { readonly answer: LookAnswer; readonly edits: boolean }) {
   const wide = useWide();
@@ -100,7 +96,7 @@ function LookView({ answer: { look, versions }, edits }: { readonly answer: Look
         <OnClient on={on} onChoose={setOn} />
         <Body>{look.description}</Body>
         {look.tags.length > 0 ? <Label>{look.tags.join(' · ')}</Label> : null}
-        <Label>{schoolsInWords(look.schools)}</Label>
+        <Label>{capital(schoolsInWords(look.schools))}</Label>
         {look.forbids.finishes.length + look.forbids.kinds.length > 0 ? (
           <Body color="$weld">{`▲ Never: ${[...look.forbids.finishes, ...look.forbids.kinds].join(', ')}.`}</Body>
         ) : null}

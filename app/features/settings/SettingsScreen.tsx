@@ -2,14 +2,16 @@ import { useRouter } from 'expo-router';
 import { useSWRConfig } from 'swr';
 import { may } from '@toile/contract';
 import { call } from '../../data/call';
-import { useSession } from '../../data/hooks';
+import { useSession, useStudioSettings } from '../../data/hooks';
 import { forgetWhatWasRead } from '../../data/offline';
 import { Body, Button, Choice, Column, Ready, Rule, Screen, Subheading } from '../../ui';
+import { StudioSchools } from './StudioSchools';
 import { THEME_CHOICES, useThemeChoice } from './theme';
 
 /** Who is signed in, how the app looks, charts from elsewhere, signing out. */
 export function SettingsScreen() {
   const session = useSession();
+  const settings = useStudioSettings();
   const router = useRouter();
   const { mutate } = useSWRConfig();
   const { choice, choose } = useThemeChoice();
@@ -36,6 +38,12 @@ export function SettingsScreen() {
               <Subheading>Rules of the review</Subheading>
               <Body color="$inkSoft">What every chart is looked over for, with the reasons.</Body>
               <Button onPress={() => router.navigate('/rules')}>See the rules</Button>
+            </Column>
+            <Rule />
+            <Column>
+              <Subheading>The studio’s way</Subheading>
+              <Body color="$inkSoft">Where schools differ, looks are fitted this way.</Body>
+              <Ready remote={settings}>{(answer) => <StudioSchools answer={answer} mayChange={may(who.role, 'manage')} />}</Ready>
             </Column>
             <Rule />
             {may(who.role, 'edit') ? (

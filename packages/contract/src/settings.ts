@@ -1,9 +1,9 @@
 import { mixed, object } from 'yup';
-import { RULES, SEVERITIES, type RuleGrades } from '@toile/core';
+import { RULES, SCHOOL_ANSWERS, SCHOOL_NAMES, SEVERITIES, type RuleGrades, type SchoolAnswers } from '@toile/core';
 
 const GRADES: readonly string[] = [...SEVERITIES, 'off'];
 
-/** How the studio does things: so far, how it grades the rules of the review. */
+/** How the studio does things: how it grades the rules of the review, and its way in questions schools answer differently. */
 export const studioSettingsSchema = object({
   ruleGrades: mixed<RuleGrades>(
     (value): value is RuleGrades =>
@@ -13,5 +13,17 @@ export const studioSettingsSchema = object({
   )
     .typeError('Each rule is a note, a caution, a stop, or off')
     .required(),
+  schools: mixed<Partial<SchoolAnswers>>(
+    (value): value is Partial<SchoolAnswers> =>
+      value !== null &&
+      typeof value === 'object' &&
+      Object.entries(value).every(([name, answer]) => SCHOOL_NAMES.some((s) => s === name && SCHOOL_ANSWERS[s].some((a) => a === answer))),
+  )
+    .typeError('Each question is answered with one of its schools')
+    .optional(),
 }).noUnknown('${unknown} is not known here');
-export type StudioSettings = { ruleGrades: RuleGrades };
+export type StudioSettings = {
+  ruleGrades: RuleGrades;
+  /** Left out, or a question left out: as each look says. */
+  schools?: Partial<SchoolAnswers>;
+};

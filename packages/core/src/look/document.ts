@@ -22,7 +22,12 @@ export type Phase = (typeof PHASES)[number];
 export const SCHOOLS = {
   eyesOrFace: ['eyes first', 'face first'],
   contour: ['over base', 'under base', 'bronzer only', 'none'],
+  contourTexture: ['cream, then powder', 'powder only'],
   concealer: ['over base', 'under base'],
+  applicator: ['brush', 'damp sponge'],
+  powders: ['loose, then pressed', 'pressed, then loose'],
+  settledPowder: ['use', 'never'],
+  mist: ['spray, then powder', 'powder, then spray'],
   contrast: ['soft', 'bold'],
 } as const;
 
@@ -165,7 +170,17 @@ export const StepSchema = Type.Object(
 export type Step = Static<typeof StepSchema>;
 
 const schools = Type.Object(
-  { eyesOrFace: oneOf(SCHOOLS.eyesOrFace), contour: oneOf(SCHOOLS.contour), concealer: oneOf(SCHOOLS.concealer), contrast: oneOf(SCHOOLS.contrast) },
+  {
+    eyesOrFace: oneOf(SCHOOLS.eyesOrFace),
+    contour: oneOf(SCHOOLS.contour),
+    contourTexture: Type.Optional(oneOf(SCHOOLS.contourTexture)),
+    concealer: oneOf(SCHOOLS.concealer),
+    applicator: Type.Optional(oneOf(SCHOOLS.applicator)),
+    powders: Type.Optional(oneOf(SCHOOLS.powders, 'which of two powders comes first')),
+    settledPowder: Type.Optional(oneOf(SCHOOLS.settledPowder, 'powder laid thick and swept off when it has settled')),
+    mist: Type.Optional(oneOf(SCHOOLS.mist)),
+    contrast: oneOf(SCHOOLS.contrast),
+  },
   closed,
 );
 const variants = Type.Array(Type.Object({ id: TextSchema, name: TextSchema }, closed), { maxItems: 12 });

@@ -47,4 +47,17 @@ export { stepsOfVariant, variedStep, withoutVariant, withVariant } from './varia
 export { substituteInChart } from './substituteInChart';
 export { lookFromChart, PARTS, type LookChoices, type PartOfLook } from './lookFromChart';
 export { duplicatedStep, mergedStep, movedStep, newStep, splitStep, withoutStep, withStep } from './editSteps';
-export { adviseSchools, SCHOOL_ANSWERS, SCHOOL_QUESTIONS, withSchool, type School, type SchoolAdvice, type SchoolAnswers } from './schools';
+export {
+  adviseSchools,
+  fitInStudio,
+  inSchoolsOf,
+  SCHOOL_ANSWERS,
+  SCHOOL_NAMES,
+  SCHOOL_QUESTIONS,
+  schoolsInWords,
+  withSchool,
+  type Answer,
+  type School,
+  type SchoolAdvice,
+  type SchoolAnswers,
+} from './schools';

@@ -1,0 +1,40 @@
+import { SCHOOLS, type Look } from '../document';
+
+export type SchoolAnswers = Look['schools'];
+export type School = keyof typeof SCHOOLS;
+
+/** What one question can be answered with. */
+export type Answer<S extends School> = (typeof SCHOOLS)[S][number];
+export const SCHOOL_ANSWERS: { readonly [S in School]: readonly Answer<S>[] } = SCHOOLS;
+
+/** What each question asks, as it is said. */
+export const SCHOOL_QUESTIONS: Readonly<Record<School, string>> = {
+  eyesOrFace: 'Eyes or face first',
+  contour: 'Contour',
+  contourTexture: 'Contour in',
+  concealer: 'Concealer',
+  applicator: 'Base and concealer with',
+  powders: 'Two powders',
+  settledPowder: 'Thick powder left to settle',
+  mist: 'Spray and powder',
+  contrast: 'Contrast',
+};
+export const SCHOOL_NAMES = Object.keys(SCHOOL_QUESTIONS) as readonly School[];
+
+/** A way of doing in a line; questions a look leaves open are not said. */
+export function schoolsInWords(schools: SchoolAnswers): string {
+  const { eyesOrFace, contour, contourTexture, concealer, applicator, powders, settledPowder, mist, contrast } = schools;
+  const contourWords = contour === 'none' ? 'no contour' : contour === 'bronzer only' ? 'bronzer instead of contour' : `contour ${contour}`;
+  return [
+    eyesOrFace,
+    contourTexture ? `${contourWords}, ${contourTexture}` : contourWords,
+    `concealer ${concealer}`,
+    applicator,
+    powders,
+    settledPowder ? `settled powder: ${settledPowder}` : null,
+    mist,
+    `${contrast} contrast`,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}

@@ -1,0 +1,151 @@
+import { adviseSchools, fitInStudio, fitLook, inSchoolsOf, phaseOrder, SCHOOLS, schoolsInWords, withSchool, type Chart, type SchoolAnswers } from '..';
+import { client, KIT, LOOK, OCCASION, STAMP } from '../look.testing';
+
+const chart: Chart = fitLook(LOOK, client(), KIT, OCCASION, STAMP).chart;
+const titles = (c: Chart): string[] => c.steps.map((s) => s.title);
+const inPhase = (c: Chart): boolean => {
+  const order = phaseOrder(c.schools);
+  const ranks = c.steps.map((s) => order.indexOf(s.phase));
+  return ranks.every((r, i) => i === 0 || ranks[i - 1]! <= r);
+};
+
+test('eyes first puts the eyes before the base, face first puts them back', () => {
+  const first = withSchool(chart, 'eyesOrFace', 'eyes first');
+  expect(titles(first.chart).indexOf('Lid')).toBeLessThan(titles(first.chart).indexOf('Base'));
+  expect(first.says.join()).toContain('before the base');
+  expect(titles(withSchool(first.chart, 'eyesOrFace', 'face first').chart)).toEqual(titles(chart));
+  expect(withSchool(chart, 'eyesOrFace', 'face first')).toEqual({ chart, says: [] });
+});
+
+test('every answer of every school leaves the phases in its order', () => {
+  for (const answer of SCHOOLS.eyesOrFace) expect(inPhase(withSchool(chart, 'eyesOrFace', answer).chart)).toBe(true);
+  for (const answer of SCHOOLS.contour) expect(inPhase(withSchool(chart, 'contour', answer).chart)).toBe(true);
+  for (const answer of SCHOOLS.concealer) expect(inPhase(withSchool(chart, 'concealer', answer).chart)).toBe(true);
+});
+
+test('contour under the base comes before it, and a full base is warned of', () => {
+  const full: Chart = {
+    ...chart,
+    steps: chart.steps.map((s) => (s.role === 'base' ? { ...s, use: s.use.map((u) => ({ ...u, product: { ...u.product, coverage: 'full' as const } })) } : s)),
+  };
+  const { chart: next, says } = withSchool(full, 'contour', 'under base');
+  expect(titles(next).indexOf('Contour')).toBeLessThan(titles(next).indexOf('Base'));
+  expect(says.join()).toContain('covers what is painted beneath');
+  expect(adviseSchools(next).map((a) => [a.school, a.answer])).toContainEqual(['contour', 'over base']);
+});
+
+test('no contour takes it out and says so; bronzer only asks for bronze', () => {
+  const none = withSchool(chart, 'contour', 'none');
+  expect(titles(none.chart)).not.toContain('Contour');
+  expect(none.says).toEqual(['Contour, Forehead taken out.']);
+  expect(withSchool(chart, 'contour', 'bronzer only').says.join()).toContain('add a layer');
+});
+
+test('bold contrast goes a step further from the skin both ways and soft comes back', () => {
+  const steps = (c: Chart) =>
+    c.steps.flatMap((s) => (s.shade && 'relative' in s.shade && (s.role === 'contour' || s.role === 'highlight') ? [s.shade.relative.depthSteps] : []));
+  const bold = withSchool(chart, 'contrast', 'bold').chart;
+  expect(steps(bold)).toEqual([3.5, 3, -3.5]);
+  expect(steps(withSchool(bold, 'contrast', 'soft').chart)).toEqual(steps(chart));
+});
+
+test('advice follows the client and the look, with its reason', () => {
+  const advised = (features: object, steps = chart.steps, schools: Partial<SchoolAnswers> = {}) =>
+    adviseSchools({
+      ...chart,
+      steps,
+      schools: { ...chart.schools, ...schools },
+      client: { ...chart.client, features: { ...chart.client.features, ...features } },
+    });
+  expect(advised({})).toEqual([]);
+  expect(advised({ brows: 'sparse' })[0]).toMatchObject({ answer: 'eyes first', why: expect.stringContaining('brows') });
+  const sprayed = chart.steps.map((s) => (s.role === 'base' ? { ...s, tool: 'airbrush' as const } : s));
+  expect(advised({}, sprayed).map((a) => a.answer)).toEqual(['eyes first', 'under base']);
+  expect(advised({ age: 'mature' }, chart.steps, { contrast: 'bold', concealer: 'under base' }).map((a) => a.answer)).toEqual(['over base', 'soft']);
+  expect(advised({}, chart.steps, { eyesOrFace: 'eyes first' })[0]!.answer).toBe('face first');
+});
+
+const withProducts = (role: string, texture: 'cream' | 'pressed' | 'loose', at = chart): Chart => ({
+  ...at,
+  steps: at.steps.map((s) => (s.role === role ? { ...s, use: s.use.map((u) => ({ ...u, product: { ...u.product, texture } })) } : s)),
+});
+const powder = (n: number, title: string, texture: 'pressed' | 'loose', more: object = {}): Chart['steps'][number] => ({
+  ...chart.steps[0]!,
+  id: `0190a000-0000-7000-8000-0000000007${String(n).padStart(2, '0')}`,
+  title,
+  phase: 'set',
+  role: 'powder',
+  waitMinutes: 0,
+  wants: { kinds: ['powder'], textures: [texture] },
+  use: [],
+  placements: [{ guide: 'zone.underEye', side: 'both' }],
+  ...more,
+});
+
+test('a sponge takes more product for the same face, a brush gives it back', () => {
+  const brushed = withSchool(chart, 'applicator', 'brush').chart;
+  const base = (c: Chart) => c.steps.find((s) => s.role === 'base')!;
+  expect(base(brushed).tool).toBe('dense brush');
+  const sponged = withSchool(brushed, 'applicator', 'damp sponge');
+  expect(base(sponged.chart).tool).toBe('damp sponge');
+  expect(base(sponged.chart).use[0]!.parts / base(brushed).use[0]!.parts).toBeCloseTo(0.9 / 0.75, 9);
+  expect(sponged.says.join()).toContain('takes some product away');
+  expect(base(withSchool(sponged.chart, 'applicator', 'brush').chart).use[0]!.parts).toBeCloseTo(base(brushed).use[0]!.parts, 9);
+});
+
+test('powder only puts contour after setting and asks for a powder where a cream was', () => {
+  const cream = withProducts('contour', 'cream');
+  const { chart: dry, says } = withSchool(cream, 'contourTexture', 'powder only');
+  const contour = dry.steps.find((s) => s.title === 'Contour')!;
+  expect(contour).toMatchObject({ phase: 'powder', use: [], wants: { textures: ['pressed', 'loose'] } });
+  expect(says.join()).toContain('choose a powder');
+  expect(inPhase(dry)).toBe(true);
+  const kept = withSchool(withProducts('contour', 'pressed'), 'contourTexture', 'powder only').chart;
+  expect(kept.steps.find((s) => s.title === 'Contour')!.use).toHaveLength(1);
+});
+
+test('loose and pressed change places by the school, and only they', () => {
+  const both: Chart = { ...chart, steps: [...chart.steps.slice(0, 2), powder(1, 'Loose', 'loose'), powder(2, 'Pressed', 'pressed'), ...chart.steps.slice(2)] };
+  const order = (c: Chart) => titles(c).filter((t) => t === 'Loose' || t === 'Pressed');
+  const pressedFirst = withSchool(both, 'powders', 'pressed, then loose').chart;
+  expect(order(pressedFirst)).toEqual(['Pressed', 'Loose']);
+  expect(order(withSchool(pressedFirst, 'powders', 'loose, then pressed').chart)).toEqual(['Loose', 'Pressed']);
+  expect(withSchool(chart, 'powders', 'loose, then pressed').says.join()).toContain('nothing changes yet');
+});
+
+test('settled powder is left three minutes or pressed on thinly', () => {
+  const under: Chart = { ...chart, steps: [...chart.steps, powder(3, 'Under the eye', 'loose', { doseMgPerCm2: 0.4 })] };
+  const thick = withSchool(under, 'settledPowder', 'use');
+  expect(thick.chart.steps.find((s) => s.title === 'Under the eye')).toMatchObject({ waitMinutes: 3, doseMgPerCm2: 0.8 });
+  expect(thick.says.join()).toContain('Not on lined or dry skin');
+  expect(withSchool(thick.chart, 'settledPowder', 'never').chart.steps.find((s) => s.title === 'Under the eye')).toMatchObject({
+    waitMinutes: 0,
+    doseMgPerCm2: 0.4,
+  });
+});
+
+test('spray comes before the first powder or at the very end', () => {
+  const spray = powder(4, 'Spray', 'loose', { role: 'care', phase: 'finish', wants: { kinds: ['spray'] }, placements: [] });
+  const sprayed: Chart = { ...chart, steps: [...chart.steps, powder(5, 'Powder', 'loose'), spray] };
+  const early = withSchool(sprayed, 'mist', 'spray, then powder');
+  expect(titles(early.chart).indexOf('Spray')).toBeLessThan(titles(early.chart).indexOf('Powder'));
+  expect(early.says.join()).toContain('dry before powder');
+  const late = withSchool(early.chart, 'mist', 'powder, then spray').chart;
+  expect(titles(late).at(-1)).toBe('Spray');
+  expect([inPhase(early.chart), inPhase(late)]).toEqual([true, true]);
+});
+
+test('the studio’s way is taken over the look’s at fitting, said among the notes, and no step loses its product for good', () => {
+  const plain = fitLook(LOOK, client(), KIT, OCCASION, STAMP);
+  const fitted = fitInStudio(LOOK, client(), KIT, OCCASION, STAMP, { eyesOrFace: 'eyes first', contrast: 'bold' });
+  expect(fitted.chart.schools).toMatchObject({ eyesOrFace: 'eyes first', contrast: 'bold', concealer: 'over base' });
+  expect(titles(fitted.chart).indexOf('Lid')).toBeLessThan(titles(fitted.chart).indexOf('Base'));
+  expect(fitted.notes.filter((n) => n.startsWith('The studio’s way: '))).toHaveLength(2);
+  expect(fitInStudio(LOOK, client(), KIT, OCCASION, STAMP, {})).toEqual(plain);
+  expect(inSchoolsOf(chart, {}).chart).toBe(chart);
+});
+
+test('a school is said in one line, what is left open is not', () => {
+  expect(schoolsInWords(chart.schools)).toBe('face first · contour over base · concealer over base · soft contrast');
+  expect(schoolsInWords({ ...chart.schools, contour: 'none', mist: 'powder, then spray' })).toContain('no contour · concealer over base · powder, then spray');
+});
