@@ -17,7 +17,8 @@ import {
   type SessionAnswer,
   type ShareAnswer,
   type StudioSettingsAnswer,
-  type TodayAnswer,
+  type TimingsAnswer,
+  TodayAnswer,
 } from '@toile/contract';
 import type { Remote } from '../ui';
 import { call } from './call';
@@ -42,6 +43,7 @@ export const useLooks = (): Remote<LookSummary[]> => useRead('listLooks');
 export const useLook = (id: string | null, version?: string): Remote<LookAnswer> => useRead('look', id === null ? null : { id }, { version });
 export const useKit = (): Remote<KitAnswer> => useRead('kit');
 export const usePalettes = (): Remote<PaletteAnswer[]> => useRead('listPalettes');
+export const useTimings = (): Remote<TimingsAnswer> => useRead('timings');
 export const useStudioSettings = (): Remote<StudioSettingsAnswer> => useRead('studioSettings');
 export const useLedger = (unitId: string | null): Remote<LedgerAnswer> => useRead('unitLedger', unitId === null ? null : { id: unitId });
 export const useProductUses = (id: string): Remote<ProductUsesAnswer> => useRead('productUses', { id });

@@ -228,10 +228,15 @@ export function demoStudio(today: string): StudioBundle {
     chartId: chart.id,
     version: chart.version,
     stepId,
-    at: `${daysFrom(eightMonthsAgo, 1)}T16:${String(10 + n).padStart(2, '0')}:00Z`,
+    at: new Date(Date.parse(`${daysFrom(eightMonthsAgo, 1)}T16:10:00Z`) + n * 60_000).toISOString(),
     by: 'Teodor Marsh',
     ...more,
   });
+
+  // Eyes take these hands longer than planned, sculpting goes quicker; each tick comes when the hands are done.
+  const pace = (s: Chart['steps'][number]): number => (s.phase === 'eyes' || s.phase === 'lashes' ? 1.4 : s.phase === 'sculpt' ? 0.8 : 1);
+  const endOf = (chart: Chart, i: number): number =>
+    chart.steps.slice(0, i).reduce((sum, s) => sum + s.handsOnMinutes * pace(s) + s.waitMinutes, chart.steps[i]!.handsOnMinutes * pace(chart.steps[i]!));
 
   const visit = (
     name: string,
@@ -324,8 +329,8 @@ export function demoStudio(today: string): StudioBundle {
     ],
     charts: [trial, calmer, mother, gmaster, attendant, worn],
     events: [
-      ...worn.steps.map((s, i) => event(worn, s.id, i, { kind: 'done' })),
-      event(worn, step(worn, 'base'), 40, {
+      ...worn.steps.map((s, i) => event(worn, s.id, endOf(worn, i), { kind: 'done' })),
+      event(worn, step(worn, 'base'), 140, {
         kind: 'deviation',
         deviation: {
           kind: 'amount',
@@ -333,7 +338,7 @@ export function demoStudio(today: string): StudioBundle {
           note: 'Hot hall, she wanted it fuller.',
         },
       }),
-      event(worn, step(worn, 'lip'), 41, { kind: 'deviation', deviation: { kind: 'note', note: 'Asked for a calmer lip by the end of the evening.' } }),
+      event(worn, step(worn, 'lip'), 141, { kind: 'deviation', deviation: { kind: 'note', note: 'Asked for a calmer lip by the end of the evening.' } }),
     ],
   };
 }

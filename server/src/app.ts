@@ -22,6 +22,7 @@ import { registerReadings } from './readings/routes';
 import { registerSession, type SignInLimit } from './session/routes';
 import { registerSettings } from './studio/settings';
 import { registerShares } from './shares/routes';
+import { registerTimings } from './timings/routes';
 import { registerToday } from './today/routes';
 import { registerVisits } from './visits/routes';
 
@@ -101,6 +102,7 @@ export function buildApp(options: AppOptions): Express {
   );
   registerSession(services, options.signInLimit ?? { windowMs: 15 * 60_000, tries: 10 });
   registerToday(services);
+  registerTimings(services);
   registerSettings(services);
   registerClients(services);
   registerReadings(services);

@@ -1,4 +1,4 @@
-import type { Chart, StepOrder, WovenSteps } from '@toile/core';
+import type { Chart, OwnTiming, StepOrder, WovenSteps } from '@toile/core';
 
 /** '62 min as it stands; 55 with the waits filled, the shortest there is.' */
 export function timeInWords({ given, woven }: WovenSteps): string {
@@ -26,4 +26,14 @@ export function inWovenOrder(chart: Chart, woven: StepOrder): Chart {
     return { step, at: at ?? last + 0.5, i };
   });
   return { ...chart, steps: keyed.sort((a, b) => a.at - b.at || a.i - b.i).map(({ step }) => step) };
+}
+
+/** 'eyes 1.4 × as long as planned (5 times), base as planned (3 times)'. */
+export function timingsInWords(timings: readonly OwnTiming[]): string {
+  return timings
+    .map(({ work, factor, times }) => {
+      const pace = Math.abs(factor - 1) < 0.05 ? 'as planned' : `${factor.toFixed(1)} × the plan`;
+      return `${work} ${pace} (${times} times)`;
+    })
+    .join(', ');
 }

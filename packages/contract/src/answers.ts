@@ -1,4 +1,4 @@
-import type { ChairEvent, Chart, Features, Kit, Lab, Landmarks, Look, Measurements, Palette, Sensitivity, Skin, SkinZone, Taps } from '@toile/core';
+import type { ChairEvent, Chart, Features, Kit, Lab, Landmarks, Look, Measurements, OwnTiming, Palette, Sensitivity, Skin, SkinZone, Taps } from '@toile/core';
 import type { Role } from './roles';
 import type { StudioSettings } from './settings';
 
@@ -76,6 +76,9 @@ export type ChartAnswer = {
   readonly events: readonly (ChairEvent & { readonly id: string })[];
   readonly versions: readonly (VersionLine & { readonly hash: string })[];
 };
+
+/** For each of the studio's people who were timed often enough. */
+export type TimingsAnswer = readonly { readonly by: string; readonly timings: readonly OwnTiming[] }[];
 
 export type VisitAnswer = {
   readonly id: string;

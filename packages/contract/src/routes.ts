@@ -15,6 +15,7 @@ export const ROUTES = {
   session: { method: 'GET', path: '/api/session', needs: null, does: 'Says who is signed in.' },
   signOut: { method: 'DELETE', path: '/api/session', needs: null, does: 'Signs out.' },
   today: { method: 'GET', path: '/api/today', needs: 'see', does: 'Next visits and what is due.' },
+  timings: { method: 'GET', path: '/api/timings', needs: 'see', does: 'How quick each pair of hands is against the plan, learned from the chair.' },
   listClients: { method: 'GET', path: '/api/clients', needs: 'see', does: 'Clients by name; ?query= forgives accents and slips.' },
   createClient: { method: 'POST', path: '/api/clients', needs: 'edit', does: 'Adds a client.' },
   client: { method: 'GET', path: '/api/clients/:id', needs: 'see', does: 'One client with readings, charts and visits.' },

@@ -1,3 +1,4 @@
+import { median } from '../math';
 import { deltaE2000 } from './deltaE2000';
 import { depthOf } from './depth';
 import type { Lab } from './lab';
@@ -50,12 +51,6 @@ export function summariseReadings(samples: readonly Lab[], options: SummaryOptio
   const uncertainty = spread / Math.sqrt(kept.length);
   const needed = Math.min(wanted < 0.5 ? MOST_SAMPLES_STRICT : MOST_SAMPLES, Math.max(minimum, Math.ceil((spread / wanted) ** 2)));
   return { lab, keptCount: kept.length, dropped, spread, uncertainty, moreNeeded: Math.max(0, needed - kept.length) };
-}
-
-function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  const mid = sorted.length >> 1;
-  return sorted.length % 2 ? sorted[mid]! : (sorted[mid - 1]! + sorted[mid]!) / 2;
 }
 
 function mean(labs: readonly Lab[], channel: 0 | 1 | 2): number {

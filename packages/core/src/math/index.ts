@@ -2,3 +2,4 @@ export { solveInPlace } from './solve';
 export { seededRandom, seedFromText, standardNormal, type Random } from './random';
 export { clamp, lerp } from './clamp';
 export { never } from './never';
+export { median } from './median';
