@@ -1,4 +1,5 @@
 import {
+  acceptedRefit,
   fitLook,
   inferLandmarks,
   INITIAL_PARAMS,
@@ -28,7 +29,7 @@ import { featuresInWords } from './clients/featuresInWords';
 import { placeOf } from './frame/places';
 import { kitRows } from './kit/kitView';
 import { adviceFor, EMPTY_SESSION, keptZones, nextZone, ZONE_SPOTS } from './reading/readingView';
-import { accepted, reasonFor, summaryOf } from './repeat/repeatView';
+import { isChoice, reasonFor, summaryOf } from './repeat/repeatView';
 import { drawable, measurementsFrom, typedFrom } from './trace/traceView';
 import { dayInWords, howFar } from './words/dates';
 import { skinInWords, stepsInWords } from './words/colours';
@@ -282,8 +283,9 @@ describe('repeat', () => {
   test('a refused change keeps the old product, the others are taken', () => {
     const change = refit.changes.find((c) => c.kind === 'remix' || c.kind === 'substitute')!;
     expect(summaryOf(refit.changes)).toMatch(/^\d changes?, \d kept$/);
-    expect(accepted(refit, chart, new Set()).steps).toEqual(refit.chart.steps);
-    const refused = accepted(refit, chart, new Set([change.stepId]));
+    expect(isChoice(change)).toBe(true);
+    expect(acceptedRefit(refit.base, refit.changes).steps).toEqual(refit.chart.steps);
+    const refused = acceptedRefit(refit.base, refit.changes, new Set([change.id]));
     expect(refused.steps.find((s) => s.id === change.stepId)!.use).toEqual(chart.steps.find((s) => s.id === change.stepId)!.use);
   });
 

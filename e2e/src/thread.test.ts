@@ -231,6 +231,16 @@ test('repeated for a new day from what was worn; a drifted reading is matched ag
     .getByText(/Asked for a calmer lip/)
     .first()
     .waitFor();
+  // One change refused by itself, then all, then all taken but the dose.
+  const changes = page.getByRole('checkbox', { name: /^Take the change to/ });
+  const dose = page.getByRole('checkbox', { name: 'Take the change to Base, as worn' });
+  await button('Keep all as it was').click();
+  expect(await changes.evaluateAll((all) => all.filter((box) => box.getAttribute('aria-checked') === 'true').length)).toBe(0);
+  await button(/^Take all \d+$/).click();
+  await dose.click();
+  expect(await dose.getAttribute('aria-checked')).toBe('false');
+  expect(await changes.evaluateAll((all) => all.filter((box) => box.getAttribute('aria-checked') === 'false').length)).toBe(1);
+  await dose.click();
   await button(/^Save version 2 for/).click();
   await page
     .getByText(/Repeated as worn for .*; skin \d\.\d steps deeper/)

@@ -1,11 +1,10 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
-import { Pressable } from 'react-native';
-import { asWorn, documentHash, stepsOfVariant, type Chart, type Occasion, type Refit, type RefitChange } from '@toile/core';
+import { acceptedRefit, asWorn, documentHash, stepsOfVariant, type Chart, type Occasion, type Refit } from '@toile/core';
 import { newId, type ChartAnswer, type ClientAnswer, type KitAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useChart, useClient, useKit, useRefresh, useSession } from '../../data/hooks';
-import { Body, Button, Column, Empty, Field, Judged, Label, Line, Loading, Ready, Rule, Screen, Subheading, Swatch, useColours, useWide, View } from '../../ui';
+import { Body, Button, Column, Empty, Field, Judged, Label, Line, Loading, Ready, Screen, Subheading, useWide } from '../../ui';
 import { askFitting } from '../../workers';
 import { layersOf } from '../chart/layers';
 import { snapshotOfClient } from '../clients/snapshot';
@@ -13,7 +12,8 @@ import { faceBox } from '../face/FaceStage';
 import { FaceView } from '../face/FaceView';
 import { stepsInWords } from '../words/colours';
 import { dayInWords, howFar, todayText } from '../words/dates';
-import { accepted, isChoice, reasonFor, summaryOf } from './repeatView';
+import { ChangeRow } from './ChangeRow';
+import { isChoice, reasonFor, summaryOf } from './repeatView';
 
 /** A chart repeated for a new date: what was worn, what must change, and why. */
 export function RepeatScreen({ id }: { readonly id: string }) {
@@ -56,7 +56,7 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
     setBusy(true);
     setFailure(null);
     try {
-      const chart = accepted(refit, worn, refused);
+      const chart = acceptedRefit(refit.base, refit.changes, refused);
       const body = { parent: answer.chart.version, reason: reason ?? reasonFor(refit, date), chart };
       const kept = await call<ChartAnswer>('createVersion', {
         params: { id: chart.id },
@@ -70,7 +70,7 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
       setBusy(false);
     }
   };
-  const toggle = (stepId: string): void => setRefused((all) => new Set(all.has(stepId) ? [...all].filter((s) => s !== stepId) : [...all, stepId]));
+  const toggle = (id: string): void => setRefused((all) => new Set(all.has(id) ? [...all].filter((other) => other !== id) : [...all, id]));
 
   return (
     <Screen
@@ -101,7 +101,12 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
         {refit ? (
           <>
             <Compared worn={worn} refit={refit} refused={refused} />
-            <Changes refit={refit} refused={refused} onToggle={toggle} />
+            <Changes
+              refit={refit}
+              refused={refused}
+              onToggle={toggle}
+              onAll={(take) => setRefused(new Set(take ? [] : refit.changes.filter(isChoice).map((c) => c.id)))}
+            />
             <Field label="Why this version" value={reason ?? reasonFor(refit, date)} onChange={setReason} />
           </>
         ) : error ? null : (
@@ -150,7 +155,7 @@ function LastRead({ client }: { readonly client: ClientAnswer }) {
 
 function Compared({ worn, refit, refused }: { readonly worn: Chart; readonly refit: Refit; readonly refused: ReadonlySet<string> }) {
   const wide = useWide();
-  const next = accepted(refit, worn, refused);
+  const next = acceptedRefit(refit.base, refit.changes, refused);
   const face = (chart: Chart, label: string) => (
     <Column flex={1} gap="$1" alignItems="center">
       <FaceView
@@ -178,73 +183,39 @@ function Compared({ worn, refit, refused }: { readonly worn: Chart; readonly ref
   );
 }
 
-const KIND_WORDS: Record<RefitChange['kind'], string> = { keep: 'kept', remix: 'mixed anew', substitute: 'replaced', carried: 'as worn' };
+type ChangesProps = {
+  readonly refit: Refit;
+  readonly refused: ReadonlySet<string>;
+  readonly onToggle: (id: string) => void;
+  /** Takes every change, or none. */
+  readonly onAll: (take: boolean) => void;
+};
 
-function Changes({ refit, refused, onToggle }: { readonly refit: Refit; readonly refused: ReadonlySet<string>; readonly onToggle: (stepId: string) => void }) {
+function Changes({ refit, refused, onToggle, onAll }: ChangesProps) {
   const told = refit.changes.filter((c) => c.kind !== 'keep');
   const [all, setAll] = useState(false);
   const shown = all ? refit.changes : told;
+  const choices = refit.changes.filter(isChoice).length;
   return (
     <Column gap="$2">
       <Line justifyContent="space-between">
         <Subheading>{summaryOf(refit.changes)}</Subheading>
         <Button onPress={() => setAll((a) => !a)}>{all ? 'Only changes' : 'Show all'}</Button>
       </Line>
-      {shown.length === 0 ? <Empty title="Nothing has to change" words="Skin, kit and products still agree with what was worn." /> : null}
-      {shown.map((change) => (
-        <ChangeRow
-          key={`${change.stepId} ${change.kind} ${change.why}`}
-          change={change}
-          taken={!refused.has(change.stepId)}
-          onToggle={() => onToggle(change.stepId)}
-        />
-      ))}
-    </Column>
-  );
-}
-
-function ChangeRow({ change, taken, onToggle }: { readonly change: RefitChange; readonly taken: boolean; readonly onToggle: () => void }) {
-  const c = useColours();
-  return (
-    <Column gap="$1">
-      <Line justifyContent="space-between" flexWrap="nowrap">
-        <Column gap={0} flex={1}>
-          <Body fontWeight="700">{`${change.title}: ${KIND_WORDS[change.kind]}`}</Body>
-          <Body>{change.why}</Body>
-        </Column>
-        {isChoice(change) ? (
-          <Pressable
-            role="checkbox"
-            aria-checked={taken}
-            aria-label={`Take the change to ${change.title}`}
-            onPress={onToggle}
-            style={{
-              minWidth: 96,
-              minHeight: 44,
-              borderWidth: 1,
-              borderColor: c.inkSoft,
-              alignItems: 'center',
-              justifyContent: 'center',
-              backgroundColor: taken ? c.ink : c.surface,
-            }}
-          >
-            <Body color={taken ? '$onInk' : '$ink'}>{taken ? '✓ taken' : 'keep old'}</Body>
-          </Pressable>
-        ) : null}
-      </Line>
-      {isChoice(change) ? (
-        <View flexDirection="row" gap="$3" flexWrap="wrap">
-          <Line gap="$2">
-            <Swatch lab={change.before.lab} size={36} />
-            <Label maxWidth={220}>{`was ${change.before.words}`}</Label>
-          </Line>
-          <Line gap="$2">
-            <Swatch lab={change.after.lab} size={36} />
-            <Label maxWidth={220}>{`now ${change.after.words}`}</Label>
-          </Line>
-        </View>
+      {choices > 1 ? (
+        <Line>
+          <Button disabled={refused.size === 0} onPress={() => onAll(true)}>
+            {`Take all ${choices}`}
+          </Button>
+          <Button disabled={refused.size === choices} onPress={() => onAll(false)}>
+            Keep all as it was
+          </Button>
+        </Line>
       ) : null}
-      <Rule />
+      {shown.length === 0 ? <Empty title="Nothing has to change" words="Skin, face, kit and products still agree with what was worn." /> : null}
+      {shown.map((change) => (
+        <ChangeRow key={change.id} change={change} taken={!refused.has(change.id)} onToggle={() => onToggle(change.id)} />
+      ))}
     </Column>
   );
 }

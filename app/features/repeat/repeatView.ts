@@ -1,18 +1,7 @@
-import type { Chart, Refit, RefitChange } from '@toile/core';
+import type { Refit, RefitChange } from '@toile/core';
 
 /** Changes that are a choice; the rest is only told. */
-export const isChoice = (change: RefitChange): boolean => change.kind === 'remix' || change.kind === 'substitute';
-
-/** The refitted chart with only the accepted changes; what was refused keeps the product it had. */
-export function accepted(refit: Refit, worn: Chart, refused: ReadonlySet<string>): Chart {
-  return {
-    ...refit.chart,
-    steps: refit.chart.steps.map((step) => {
-      const before = worn.steps.find((s) => s.id === step.id);
-      return refused.has(step.id) && before ? { ...step, use: before.use } : step;
-    }),
-  };
-}
+export const isChoice = (change: RefitChange): boolean => change.part !== null;
 
 /** '3 changes, 14 kept'. */
 export function summaryOf(changes: readonly RefitChange[]): string {
@@ -20,6 +9,17 @@ export function summaryOf(changes: readonly RefitChange[]): string {
   const kept = changes.filter((c) => c.kind === 'keep').length;
   return `${choices} ${choices === 1 ? 'change' : 'changes'}, ${kept} kept`;
 }
+
+/** What each kind of change is called. */
+export const KIND_WORDS: Readonly<Record<RefitChange['kind'], string>> = {
+  keep: 'kept',
+  carried: 'as worn',
+  learned: 'as wished for',
+  remix: 'mixed anew',
+  substitute: 'replaced',
+  're-place': 'placed anew',
+  're-order': 'ordered anew',
+};
 
 /** Why a version was made, when nothing else was written. */
 export function reasonFor(refit: Refit, date: string): string {

@@ -8,6 +8,7 @@ export * from './look';
 export * from './order';
 export * from './print';
 export * from './render';
+export * from './repeat';
 export * from './review';
 export * from './shade';
 export { seededRandom, seedFromText, standardNormal, clamp, lerp, type Random } from './math';

@@ -1,6 +1,7 @@
-import { asWorn, fitLook, planFromWorn, refitChart, type Chart, type ChairEvent } from '../look';
+import { asWorn, fitLook, planFromWorn, type Chart, type ChairEvent } from '../look';
 import { LAYER_KINDS } from '../face';
 import { client, KIT, LOOK, OCCASION, STAMP } from '../look/look.testing';
+import { refitChart } from '../repeat';
 import { RULES } from '../review';
 import { causeNamed, FAULTS, findCauses } from '.';
 

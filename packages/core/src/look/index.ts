@@ -37,7 +37,6 @@ export {
 export { fitLook, inOrder, phaseOrder, type FittedLook, type Stamp } from './fitLook';
 export { conflictsOf, type Conflict, type RecordedEvent } from './conflicts';
 export { asWorn, planFromWorn, type ChairEvent } from './asWorn';
-export { refitChart, type Refit, type RefitChange } from './refitChart';
 export { diffCharts, type ChartDifference } from './diffCharts';
 export { nextVersion } from './nextVersion';
 export { takenFromUnits, usedInStep } from './amountsUsed';

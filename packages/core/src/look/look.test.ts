@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { deltaE2000, depthOf, matchBase, shiftDepth, type Lab } from '../colour';
+import { deltaE2000, depthOf, matchBase, type Lab } from '../colour';
 import { checkLimits } from '../face';
 import { skinTarget } from '../shade';
 import {
@@ -15,7 +15,6 @@ import {
   planFromWorn,
   productsInWords,
   proposeProducts,
-  refitChart,
   wantedColour,
   type ChairEvent,
   type Chart,
@@ -200,58 +199,6 @@ test('two pumps instead of one become the recipe; what was skipped goes', () => 
   expect(next.done).toBeUndefined();
   expect(steps.some((s) => s.title === 'Light')).toBe(false);
   expect(carried.map((c) => c.what)).toEqual([`Base: ${planned * 2} instead of ${planned}, as worn`, 'Light was skipped last time']);
-});
-
-const again = (worn: Chart, who = client(), kit = KIT) => refitChart(worn, who, kit, { ...OCCASION, date: '2031-11-20' }, { ...STAMP, version: 2 });
-
-test('repeating with the same skin and kit changes nothing', () => {
-  const chart = fit();
-  const { chart: next, changes, drift } = again(chart);
-  expect(changes.every((c) => c.kind === 'keep')).toBe(true);
-  expect(next.steps).toEqual(chart.steps);
-  expect(next).toMatchObject({ version: 2, parent: 1, occasion: { date: '2031-11-20' } });
-  expect(drift).toEqual({ deltaE: 0, stepsDeeper: 0 });
-});
-
-test('a tanned client is matched again, with the difference and the reason', () => {
-  const chart = fit();
-  const tanned = client(shiftDepth(SKIN, 2.4));
-  const { chart: next, changes, drift } = again(chart, tanned);
-  const change = changes.find((c) => c.title === 'Base')!;
-  expect(['remix', 'substitute']).toContain(change.kind);
-  expect(change.after.deltaE!).toBeLessThan(change.before.deltaE!);
-  expect(change.why).toMatch(/The skin is 2\.\d steps deeper/);
-  expect(drift!.stepsDeeper).toBeGreaterThan(2);
-  expect(diffCharts(chart, next).some((d) => d.what === 'product' && d.words.startsWith('Base'))).toBe(true);
-});
-
-test('a product gone from the kit is replaced; with nothing left it is kept and said', () => {
-  const chart = fit();
-  const used = new Set(stepOf(chart, 'Contour').use.map((u) => u.product.id));
-  const without = { ...KIT, products: KIT.products.filter((p) => !used.has(p.id)) };
-  expect(again(chart, client(), without).changes.find((c) => c.title === 'Contour')).toMatchObject({ kind: 'substitute', why: 'It is no longer in the kit.' });
-  const none = { ...KIT, products: KIT.products.filter((p) => p.kind !== 'contour') };
-  const kept = again(chart, client(), none).changes.find((c) => c.title === 'Contour')!;
-  expect(kept.kind).toBe('keep');
-  expect(kept.why).toContain('nothing else');
-});
-
-test('a new sensitivity replaces what contains it', () => {
-  const chart = fit(
-    client(),
-    kitOf(
-      ...BASES,
-      product(40, 'mascara', [12, 0, 0], { eyeSafe: true, ingredients: ['natural latex'] }),
-      product(41, 'mascara', [12, 0, 0], { eyeSafe: true }),
-    ),
-  );
-  const kit = kitOf(
-    ...BASES,
-    product(40, 'mascara', [12, 0, 0], { eyeSafe: true, ingredients: ['natural latex'] }),
-    product(41, 'mascara', [12, 0, 0], { eyeSafe: true }),
-  );
-  const { changes } = again(chart, client(SKIN, { sensitivities: ['latex'] }), kit);
-  expect(changes.find((c) => c.title === 'Mascara')).toMatchObject({ kind: 'substitute', why: expect.stringContaining('natural latex') });
 });
 
 test('differences are told in words: product, place, amount, note, order, removal', () => {

@@ -1,0 +1,65 @@
+import type { Lab } from '../colour';
+import { colourOfUse, productsInWords, withSchool, type Answer, type Chart, type School, type Step } from '../look';
+
+/** What a change does to the chart it is taken into. */
+export type RefitPart =
+  | { readonly of: 'step'; readonly stepId: string; readonly set: Partial<Step> }
+  | { readonly of: 'left out'; readonly stepId: string }
+  | { readonly of: 'school'; readonly school: School; readonly answer: Answer<School> }
+  | { readonly of: 'order'; readonly stepIds: readonly string[] };
+
+/** How a step looks before or after: its products, their colour, how far that is from the colour asked for. */
+export type RefitSide = { readonly words: string; readonly lab: Lab | null; readonly deltaE: number | null };
+
+export const REFIT_KINDS = ['keep', 'carried', 'learned', 'remix', 'substitute', 're-place', 're-order'] as const;
+
+/** One thing a repeat keeps or proposes, with its reason and what it will make different. */
+export type RefitChange = {
+  /** Its own within one repeat: taken or refused by it. */
+  readonly id: string;
+  /** The step it is about; null for the whole chart. */
+  readonly stepId: string | null;
+  readonly title: string;
+  readonly kind: (typeof REFIT_KINDS)[number];
+  /** Why, in a sentence. */
+  readonly why: string;
+  /** What it makes different, predicted: '2.1 closer', '6 min shorter'; empty where nothing is. */
+  readonly difference: string;
+  readonly before: RefitSide;
+  readonly after: RefitSide;
+  /** Null for what is only told. */
+  readonly part: RefitPart | null;
+};
+
+export const sideOf = (step: Step | undefined, deltaE: number | null = null): RefitSide => ({
+  words: step ? productsInWords(step.use) : 'left out',
+  lab: step ? colourOfUse(step.use) : null,
+  deltaE,
+});
+export const NO_SIDE: RefitSide = { words: '', lab: null, deltaE: null };
+
+/** The chart with one change taken; what is about a step that is gone changes nothing. */
+export function taken(chart: Chart, part: RefitPart): Chart {
+  switch (part.of) {
+    case 'step':
+      return { ...chart, steps: chart.steps.map((s) => (s.id === part.stepId ? { ...s, ...part.set } : s)) };
+    case 'left out':
+      return chart.steps.length === 1 ? chart : { ...chart, steps: chart.steps.filter((s) => s.id !== part.stepId) };
+    case 'school':
+      return withSchool(chart, part.school, part.answer).chart;
+    case 'order': {
+      const place = new Map(part.stepIds.map((id, i) => [id, i]));
+      let last = -1;
+      const keyed = chart.steps.map((step, i) => {
+        last = place.get(step.id) ?? last;
+        return { step, at: place.get(step.id) ?? last + 0.5, i };
+      });
+      return { ...chart, steps: keyed.sort((a, b) => a.at - b.at || a.i - b.i).map(({ step }) => step) };
+    }
+  }
+}
+
+/** A repeat with every change taken but those refused, in their order. */
+export function acceptedRefit(base: Chart, changes: readonly RefitChange[], refused: ReadonlySet<string> = new Set()): Chart {
+  return changes.reduce((chart, { id, part }) => (part && !refused.has(id) ? taken(chart, part) : chart), base);
+}

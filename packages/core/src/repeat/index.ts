@@ -1,0 +1,2 @@
+export { acceptedRefit, REFIT_KINDS, type RefitChange, type RefitPart, type RefitSide } from './change';
+export { refitChart, type Refit } from './refitChart';

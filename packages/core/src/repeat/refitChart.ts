@@ -1,0 +1,183 @@
+import { deltaE2000, depthOf } from '../colour';
+import type { Kit } from '../kit';
+import {
+  colourOfUse,
+  excludedBecause,
+  forbidsOf,
+  planFromWorn,
+  productsInWords,
+  proposeProducts,
+  wantedColour,
+  type Chart,
+  type ClientSnapshot,
+  type FitContext,
+  type Occasion,
+  type Proposal,
+  type Stamp,
+  type Step,
+} from '../look';
+import { skinTarget } from '../shade';
+import { acceptedRefit, sideOf, type RefitChange } from './change';
+import { goesTowards, wishedColour } from './learned';
+import { reOrdered } from './reOrder';
+import { rePlaced } from './rePlace';
+
+export type Refit = {
+  /** The next version with nothing taken yet: the plan as it was, for the new day and the client as she is. */
+  readonly base: Chart;
+  /** What is kept and proposed, in the order it is taken. */
+  readonly changes: readonly RefitChange[];
+  /** The next version with everything taken. */
+  readonly chart: Chart;
+  /** How her skin has moved since the chart was made; null when either was never read. */
+  readonly drift: { readonly deltaE: number; readonly stepsDeeper: number } | null;
+};
+
+/** A step is matched again only when that brings it closer by more than this: smaller is within reading noise. */
+const WORTH_CHANGING = 0.5;
+
+/**
+ * The next version of a chart for a new date, from what was really worn. What the chair taught is carried; steps whose colour no longer agrees
+ * with the newest reading are matched again; products that cannot be used are replaced; places that leave the limits of the face as it is now
+ * are moved; the order follows what now speaks for another. Each is a change of its own that can be refused.
+ */
+export function refitChart(worn: Chart, client: ClientSnapshot, kit: Kit, occasion: Occasion, stamp: Stamp & { readonly version: number }): Refit {
+  const base: Chart = {
+    ...worn,
+    id: stamp.id,
+    version: stamp.version,
+    parent: stamp.version - 1,
+    author: stamp.author,
+    at: stamp.at,
+    reason: stamp.reason,
+    client,
+    occasion,
+    steps: worn.steps.map(({ done: _done, ...plan }) => plan),
+    findings: [],
+  };
+  const context: FitContext = { client, kit, date: occasion.date, forbids: forbidsOf(worn) };
+  const carried = carriedChanges(worn);
+  const planned = acceptedRefit(base, carried).steps;
+  const coloured = planned.flatMap((step) => matched(step, worn, context));
+  const placed = planned.flatMap((step) => rePlaced(step, client) ?? []);
+  const changes = [...carried, ...coloured, ...placed];
+  const ordered = reOrdered(acceptedRefit(base, changes), worn);
+  const all = [...changes, ...ordered];
+  const [before, now] = [skinTarget(worn.client.skin), skinTarget(client.skin)];
+  return {
+    base,
+    changes: all,
+    chart: acceptedRefit(base, all),
+    drift: before && now ? { deltaE: deltaE2000(before, now), stepsDeeper: depthOf(now) - depthOf(before) } : null,
+  };
+}
+
+/** What was done otherwise at the chair, as changes of the plan; what was only noted is carried as a note. */
+function carriedChanges(worn: Chart): RefitChange[] {
+  const { steps, carried } = planFromWorn(worn);
+  return worn.steps.flatMap((step): RefitChange[] => {
+    const told = carried.filter((c) => c.stepId === step.id).map((c) => c.what);
+    if (told.length === 0) return [];
+    const { done: _done, ...plan } = step;
+    const next = steps.find((s) => s.id === step.id);
+    return [
+      {
+        id: `${step.id} carried`,
+        stepId: step.id,
+        title: step.title,
+        kind: 'carried',
+        why: `${told.join('; ')}.`,
+        difference: next ? differenceOf(plan, next) : 'the step falls away',
+        before: sideOf(plan),
+        after: sideOf(next),
+        part: next ? { of: 'step', stepId: step.id, set: changedKeys(plan, next) } : { of: 'left out', stepId: step.id },
+      },
+    ];
+  });
+}
+
+/** Only what differs, so that taking one change never takes back another. */
+function changedKeys(before: Step, after: Step): Partial<Step> {
+  const differs = (key: keyof Step): boolean => JSON.stringify(before[key]) !== JSON.stringify(after[key]);
+  return Object.fromEntries((Object.keys(after) as (keyof Step)[]).filter(differs).map((key) => [key, after[key]]));
+}
+
+const same = (step: Step): string => step.use.map((u) => u.product.id).join();
+
+function differenceOf(before: Step, after: Step): string {
+  const [was, is] = [before.use, after.use].map((use) => use.reduce((sum, u) => sum + u.parts * u.product.mgPerMeasure, 0));
+  const more = was && is !== undefined ? Math.round((is / was - 1) * 100) : 0;
+  const minutes = after.handsOnMinutes + after.waitMinutes - before.handsOnMinutes - before.waitMinutes;
+  return [
+    same(before) === same(after) ? null : 'another product',
+    more === 0 ? null : `${Math.abs(more)} % ${more > 0 ? 'more' : 'less'} product`,
+    minutes === 0 ? null : `${Math.abs(minutes)} min ${minutes > 0 ? 'longer' : 'shorter'}`,
+  ]
+    .filter((part) => part !== null)
+    .join(', ');
+}
+
+/** What becomes of a step's product: kept, matched again, replaced, or exchanged for what was wished for at the chair. */
+function matched(step: Step, worn: Chart, context: FitContext): RefitChange[] {
+  if (step.wants.kinds.length === 0 || step.use.length === 0) return [];
+  const lab = colourOfUse(step.use);
+  const wanted = wantedColour(step, context.client);
+  const off = lab && wanted ? deltaE2000(lab, wanted) : null;
+  const told = (kind: RefitChange['kind'], why: string, proposal: Proposal | null, difference = ''): RefitChange => ({
+    id: `${step.id} product`,
+    stepId: step.id,
+    title: step.title,
+    kind,
+    why,
+    difference,
+    before: sideOf(step, off),
+    after: proposal ? { words: productsInWords(proposal.use), lab: proposal.lab, deltaE: proposal.deltaE } : sideOf(step, off),
+    part: proposal ? { of: 'step', stepId: step.id, set: { use: [...proposal.use] } } : null,
+  });
+  const ranked = proposeProducts(step, context);
+  const best = ranked[0] ?? null;
+  const blocked = step.use.map((u) => blockedBecause(u.product.id, step, context)).find((reason) => reason !== null);
+  const closer = (to: Proposal): string => (off !== null && to.deltaE !== null ? `${off.toFixed(1)} off becomes ${to.deltaE.toFixed(1)}` : 'another product');
+  if (blocked && !best) return [told('keep', `${blocked}, and the kit has nothing else for it. Decide at the chair.`, null)];
+  if (blocked && best) return [told('substitute', `${blocked}.`, best, closer(best))];
+  const learned = wished(step, worn, context);
+  if (learned) return [told('learned', learned.why, learned.proposal, learned.difference)];
+  const gain = best && off !== null && best.deltaE !== null ? off - best.deltaE : 0;
+  if (!best || off === null || gain <= WORTH_CHANGING) {
+    const why = off === null ? 'Nothing speaks against it.' : `Still ${off.toFixed(1)} off; nothing in the kit is closer by more than ${WORTH_CHANGING}.`;
+    return [told('keep', why, null)];
+  }
+  const oldWanted = wantedColour(step, worn.client);
+  const moved = oldWanted && wanted ? depthOf(wanted) - depthOf(oldWanted) : 0;
+  const skin =
+    Math.abs(moved) < 0.05
+      ? 'The kit now has something closer'
+      : `The skin is ${Math.abs(moved).toFixed(1)} steps ${moved > 0 ? 'deeper' : 'lighter'} than when this was chosen`;
+  return [told(best.use.length > 1 || step.use.length > 1 ? 'remix' : 'substitute', `${skin}: ${closer(best)}.`, best, `${gain.toFixed(1)} closer`)];
+}
+
+/** The kit's nearest to what was wished for in a note at the chair, when it goes that way far enough. */
+function wished(step: Step, worn: Chart, context: FitContext): { readonly proposal: Proposal; readonly why: string; readonly difference: string } | null {
+  const deviations = worn.steps.find((s) => s.id === step.id)?.done?.deviations ?? [];
+  const lab = colourOfUse(step.use);
+  const wish = wishedColour(
+    step,
+    lab,
+    deviations.map((d) => d.note).filter((note) => note !== ''),
+  );
+  if (!lab || !wish) return null;
+  const next = proposeProducts({ ...step, shade: { lab: [...wish.lab] } }, context).find((p) => p.lab && goesTowards(lab, wish.lab, p.lab));
+  if (!next?.lab) return null;
+  return {
+    proposal: next,
+    why: `Noted last time: “${wish.note}” The kit’s nearest that is ${wish.words}.`,
+    difference: `${wish.words} by ${deltaE2000(lab, next.lab).toFixed(1)}`,
+  };
+}
+
+function blockedBecause(productId: string, step: Step, context: FitContext): string | null {
+  const product = context.kit.products.find((p) => p.id === productId);
+  if (!product) return 'It is no longer in the kit';
+  const reason = excludedBecause(product, step, context);
+  return reason ? `${product.line} ${product.shade}: ${reason}` : null;
+}

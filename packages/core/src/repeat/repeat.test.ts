@@ -1,0 +1,185 @@
+import { chromaOf, shiftDepth } from '../colour';
+import { checkLimits, inferLandmarks } from '../face';
+import { asWorn, diffCharts, fitLook, type ChairEvent, type Chart, type Deviation, type Look } from '../look';
+import { BASES, client, id, KIT, kitOf, LOOK, OCCASION, product, SKIN, STAMP } from '../look/look.testing';
+import { acceptedRefit, refitChart, type Refit } from '.';
+
+const fit = (who = client(), kit = KIT, look = LOOK): Chart => fitLook(look, who, kit, OCCASION, STAMP).chart;
+const stepOf = (chart: Chart, title: string) => chart.steps.find((s) => s.title === title)!;
+
+const again = (worn: Chart, who = client(), kit = KIT) => refitChart(worn, who, kit, { ...OCCASION, date: '2031-11-20' }, { ...STAMP, version: 2 });
+
+test('repeating with the same skin and kit changes nothing', () => {
+  const chart = fit();
+  const { chart: next, changes, drift } = again(chart);
+  expect(changes.every((c) => c.kind === 'keep')).toBe(true);
+  expect(next.steps).toEqual(chart.steps);
+  expect(next).toMatchObject({ version: 2, parent: 1, occasion: { date: '2031-11-20' } });
+  expect(drift).toEqual({ deltaE: 0, stepsDeeper: 0 });
+});
+
+test('a tanned client is matched again, with the difference and the reason', () => {
+  const chart = fit();
+  const tanned = client(shiftDepth(SKIN, 2.4));
+  const { chart: next, changes, drift } = again(chart, tanned);
+  const change = changes.find((c) => c.title === 'Base')!;
+  expect(['remix', 'substitute']).toContain(change.kind);
+  expect(change.after.deltaE!).toBeLessThan(change.before.deltaE!);
+  expect(change.why).toMatch(/The skin is 2\.\d steps deeper/);
+  expect(drift!.stepsDeeper).toBeGreaterThan(2);
+  expect(diffCharts(chart, next).some((d) => d.what === 'product' && d.words.startsWith('Base'))).toBe(true);
+});
+
+test('a product gone from the kit is replaced; with nothing left it is kept and said', () => {
+  const chart = fit();
+  const used = new Set(stepOf(chart, 'Contour').use.map((u) => u.product.id));
+  const without = { ...KIT, products: KIT.products.filter((p) => !used.has(p.id)) };
+  expect(again(chart, client(), without).changes.find((c) => c.title === 'Contour')).toMatchObject({ kind: 'substitute', why: 'It is no longer in the kit.' });
+  const none = { ...KIT, products: KIT.products.filter((p) => p.kind !== 'contour') };
+  const kept = again(chart, client(), none).changes.find((c) => c.title === 'Contour')!;
+  expect(kept.kind).toBe('keep');
+  expect(kept.why).toContain('nothing else');
+});
+
+test('a new sensitivity replaces what contains it', () => {
+  const chart = fit(
+    client(),
+    kitOf(
+      ...BASES,
+      product(40, 'mascara', [12, 0, 0], { eyeSafe: true, ingredients: ['natural latex'] }),
+      product(41, 'mascara', [12, 0, 0], { eyeSafe: true }),
+    ),
+  );
+  const kit = kitOf(
+    ...BASES,
+    product(40, 'mascara', [12, 0, 0], { eyeSafe: true, ingredients: ['natural latex'] }),
+    product(41, 'mascara', [12, 0, 0], { eyeSafe: true }),
+  );
+  const { changes } = again(chart, client(SKIN, { sensitivities: ['latex'] }), kit);
+  expect(changes.find((c) => c.title === 'Mascara')).toMatchObject({ kind: 'substitute', why: expect.stringContaining('natural latex') });
+});
+
+const saidAt = (chart: Chart, title: string, deviation: Deviation): ChairEvent => ({
+  kind: 'deviation',
+  stepId: stepOf(chart, title).id,
+  at: STAMP.at,
+  by: 'Ada',
+  deviation,
+});
+const changeOf = (refit: Refit, title: string, kind: string) => refit.changes.find((c) => c.title === title && c.kind === kind);
+
+test('what the chair taught is carried, each as a change of its own that can be refused', () => {
+  const chart = fit();
+  const planned = stepOf(chart, 'Base').use.reduce((sum, u) => sum + u.parts, 0);
+  const worn = asWorn(chart, [
+    saidAt(chart, 'Base', { kind: 'amount', measures: planned * 1.5, note: '' }),
+    saidAt(chart, 'Light', { kind: 'skipped', note: '' }),
+    saidAt(chart, 'Mascara', { kind: 'note', note: 'Tubing held well.' }),
+  ]);
+  const refit = again(worn);
+  expect(changeOf(refit, 'Base', 'carried')).toMatchObject({ difference: '50 % more product' });
+  expect(changeOf(refit, 'Light', 'carried')).toMatchObject({ difference: 'the step falls away', after: { words: 'left out' } });
+  expect(refit.chart.steps.some((s) => s.title === 'Light')).toBe(false);
+  expect(stepOf(refit.chart, 'Mascara').note).toBe('Tubing held well.');
+  expect(refit.base.steps.every((s) => s.done === undefined)).toBe(true);
+
+  const refused = new Set([changeOf(refit, 'Light', 'carried')!.id]);
+  const some = acceptedRefit(refit.base, refit.changes, refused);
+  expect(stepOf(some, 'Light').use).toEqual(stepOf(chart, 'Light').use);
+  expect(stepOf(some, 'Base').use.reduce((sum, u) => sum + u.parts, 0)).toBeCloseTo(planned * 1.5, 9);
+});
+
+test('everything taken is the proposal, everything refused the old plan for the new day', () => {
+  const chart = fit();
+  const worn = asWorn(chart, [saidAt(chart, 'Base', { kind: 'amount', measures: 9, note: '' })]);
+  const refit = again(worn, client(shiftDepth(SKIN, 2)));
+  expect(acceptedRefit(refit.base, refit.changes)).toEqual(refit.chart);
+  const none = acceptedRefit(refit.base, refit.changes, new Set(refit.changes.map((c) => c.id)));
+  expect(none.steps).toEqual(chart.steps);
+  expect(none.occasion.date).toBe('2031-11-20');
+  expect(new Set(refit.changes.map((c) => c.id)).size).toBe(refit.changes.length);
+});
+
+const LIPS: Look = {
+  ...LOOK,
+  steps: [
+    ...LOOK.steps,
+    {
+      ...LOOK.steps[0]!,
+      id: id(180),
+      phase: 'lips',
+      role: 'lip',
+      title: 'Lip',
+      shade: { lab: [44, 46, 22] },
+      wants: { kinds: ['lip colour'] },
+      placements: [{ guide: 'lips', side: 'both' }],
+    },
+  ],
+};
+const RED = product(60, 'lip colour', [44, 46, 22], { texture: 'cream' });
+const ROSE = product(61, 'lip colour', [52, 30, 14], { texture: 'cream' });
+const PLUM = product(62, 'lip colour', [30, 40, 8], { texture: 'cream' });
+
+test.each([
+  ['She asked for a calmer lip by the evening.', ROSE, 'calmer'],
+  ['Too strong for her', ROSE, 'calmer'],
+  ['a shade deeper next time', PLUM, 'deeper'],
+])('“%s” proposes the kit’s nearest that way', (note, expected, words) => {
+  const kit = kitOf(...KIT.products, RED, ROSE, PLUM);
+  const chart = fit(client(), kit, LIPS);
+  expect(stepOf(chart, 'Lip').use[0]!.product.id).toBe(RED.id);
+  const refit = again(asWorn(chart, [saidAt(chart, 'Lip', { kind: 'note', note })]), client(), kit);
+  const learned = changeOf(refit, 'Lip', 'learned')!;
+  expect(stepOf(refit.chart, 'Lip').use[0]!.product.id).toBe(expected.id);
+  expect(learned.why).toContain(note);
+  expect(learned.difference).toMatch(new RegExp(`^${words} by \\d`));
+  const refused = acceptedRefit(refit.base, refit.changes, new Set([learned.id]));
+  expect(stepOf(refused, 'Lip').use[0]!.product.id).toBe(RED.id);
+});
+
+test('a wish the kit cannot answer, or a note about something else, proposes nothing', () => {
+  const kit = kitOf(...KIT.products, RED, product(63, 'lip colour', [43, 48, 24], { texture: 'cream' }));
+  const chart = fit(client(), kit, LIPS);
+  const told = (note: string) => changeOf(again(asWorn(chart, [saidAt(chart, 'Lip', { kind: 'note', note })]), client(), kit), 'Lip', 'learned');
+  expect(told('calmer')).toBeUndefined();
+  expect(told('Held through dinner.')).toBeUndefined();
+  expect(chromaOf(RED.lab!)).toBeLessThan(chromaOf([43, 48, 24]));
+});
+
+test('a face traced anew has its places brought back inside its limits, and said by how much', () => {
+  const drawn: Chart = {
+    ...fit(),
+    steps: fit().steps.map((s) =>
+      s.title === 'Contour' ? { ...s, placements: [{ guide: 'cheekContour' as const, side: 'both' as const, params: { reach: 112 } }] } : s,
+    ),
+  };
+  const wide = { ...client(), landmarks: inferLandmarks({ cheekboneWidth: 140, faceLength: 165, mouthWidth: 58 }) };
+  expect(checkLimits({ guide: 'cheekContour', side: 'both', params: { reach: 112 } }, wide.landmarks).length).toBeGreaterThan(0);
+  const refit = again(drawn, wide);
+  const moved = changeOf(refit, 'Contour', 're-place')!;
+  expect(moved.difference).toMatch(/^\d+\.\d cm² placed otherwise$/);
+  for (const p of stepOf(refit.chart, 'Contour').placements) expect(checkLimits(p, wide.landmarks)).toEqual([]);
+  const narrow = again(fit(), client(SKIN, { features: { right: { narrowTemples: true } } }));
+  expect(stepOf(narrow.chart, 'Forehead').placements).toEqual([{ guide: 'foreheadContour', side: 'left' }]);
+  expect(changeOf(narrow, 'Forehead', 're-place')!.why).toContain('narrow');
+});
+
+test('an order is proposed when something new speaks for it, and only then', () => {
+  const sparse = again(fit(), client(SKIN, { features: { brows: 'sparse' } }));
+  const order = sparse.changes.find((c) => c.kind === 're-order')!;
+  expect(order).toMatchObject({ stepId: null, title: 'Order: eyes first', part: { of: 'school', school: 'eyesOrFace' } });
+  expect(sparse.chart.schools.eyesOrFace).toBe('eyes first');
+  expect(acceptedRefit(sparse.base, sparse.changes, new Set([order.id])).schools.eyesOrFace).toBe('face first');
+  const before = fit(client(SKIN, { features: { brows: 'sparse' } }));
+  expect(again(before, client(SKIN, { features: { brows: 'sparse' } })).changes.filter((c) => c.kind === 're-order')).toEqual([]);
+});
+
+test('waits that can be filled are filled by proposal, with the minutes it saves', () => {
+  const chart = fit();
+  const waiting: Chart = { ...chart, steps: chart.steps.map((s) => (s.title === 'Base' ? { ...s, waitMinutes: 6 } : s)) };
+  const refit = again(waiting);
+  const order = refit.changes.find((c) => c.kind === 're-order')!;
+  expect(order.difference).toMatch(/^\d min shorter$/);
+  expect(refit.chart.steps.map((s) => s.title)).not.toEqual(waiting.steps.map((s) => s.title));
+  expect(refit.chart.steps.map((s) => s.id).sort()).toEqual(waiting.steps.map((s) => s.id).sort());
+});
