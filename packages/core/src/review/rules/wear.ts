@@ -1,4 +1,4 @@
-import { sidesWhere } from '../../face';
+import { sidesWhere, type Features } from '../../face';
 import { changed, found, isShiny, nameOf, type Rule } from '../rule';
 
 const LASTING = /waterproof|tubing|long|hold/i;
@@ -115,10 +115,12 @@ export const WEAR_RULES: readonly Rule[] = [
     severity: 'caution',
     why: 'On lip lines a creamy or glossy edge runs: a fine liner and powder hold it.',
     find: (on) => {
-      if (sidesWhere(on.chart.client.features, ({ lines, lipEdge }) => lines.includes('lip') || lipEdge === 'blurred').length === 0) return [];
+      const has = (holds: (side: Features) => boolean): boolean => sidesWhere(on.chart.client.features, holds).length > 0;
+      const lined = has(({ lines }) => lines.includes('lip'));
+      if (!lined && !has(({ lipEdge }) => lipEdge === 'blurred')) return [];
       const lips = on.steps.filter((s) => s.role === 'lip');
-      const lined = lips.some((s) => on.products(s).some((p) => p.kind === 'lip liner'));
-      return lips.length > 0 && !lined ? [found(lips, 'Lip lines or a blurred edge, and no liner holds it.')] : [];
+      const held = lips.some((s) => on.products(s).some((p) => p.kind === 'lip liner'));
+      return lips.length > 0 && !held ? [found(lips, `${lined ? 'Lip lines' : 'A blurred lip edge'}, and no liner holds ${lined ? 'the edge' : 'it'}.`)] : [];
     },
   },
   {
