@@ -193,7 +193,7 @@ export function ChartEditor({ chart, kit, editable, onChange: onEdit, above }: C
 function KindStrip({ steps }: { readonly steps: Chart['steps'] }) {
   const kinds = LAYER_KINDS.filter((kind) => steps.some((s) => s.role === kind));
   return (
-    <Line flex={1} gap="$3">
+    <Line gap="$3">
       {kinds.map((kind) => (
         <Line key={kind} gap="$1">
           <Notch kind={kind} size={16} />

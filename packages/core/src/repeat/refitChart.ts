@@ -86,7 +86,7 @@ function carriedChanges(worn: Chart): RefitChange[] {
         stepId: step.id,
         title: step.title,
         kind: 'carried',
-        why: `${told.join('; ')}.`,
+        why: told.join('; ').replace(/\.?”?$/, (end) => (end === '.”' ? end : `${end}.`)),
         difference: next ? differenceOf(plan, next) : 'the step falls away',
         before: sideOf(plan),
         after: sideOf(next),
