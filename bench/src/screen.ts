@@ -7,9 +7,9 @@ export async function screenRows(): Promise<Row[]> {
   const browser = await openBrowser();
   try {
     const { page, context } = await openAs(browser, 'owner');
-    await openClient(page, 'Isaura Penhallow');
-    await page.getByRole('link', { name: /^Harbour Morning/ }).click();
-    await page.getByText('18 steps').waitFor();
+    await openClient(page, 'Thandeka Moor');
+    await page.getByRole('link', { name: /^Lamplight/ }).click();
+    await page.getByText('20 steps').waitFor();
     const address = page.url();
     const times: number[] = [];
     const session = await context.newCDPSession(page);
@@ -36,7 +36,7 @@ export async function screenRows(): Promise<Row[]> {
       { what: 'chart opened by its address, first step opened with its handles', ours: ms(full!), peer: '', ratio: '' },
       { what: 'the same, processor slowed four times', ours: ms(slowed!), peer: `at full speed ${ms(full!)}`, ratio: `${(full! / slowed!).toFixed(2)} x` },
       {
-        what: 'chart of 18 steps opened from the client, drawn and ready to work',
+        what: 'chart of 20 steps opened from the client, drawn and ready to work',
         ours: ms(opening),
         peer: 'limit 1000 ms',
         ratio: `${(1000 / opening).toFixed(1)} x`,
@@ -55,9 +55,9 @@ async function openingMs(page: Page, address: string): Promise<number> {
   const rounds: number[] = [];
   for (let i = 0; i < 5; i++) {
     await page.goto(address);
-    await page.getByText('18 steps').waitFor();
+    await page.getByText('20 steps').waitFor();
     await page.getByRole('button', { name: 'Back', exact: true }).click();
-    const link = page.getByRole('link', { name: /^Harbour Morning/ });
+    const link = page.getByRole('link', { name: /^Lamplight/ });
     await link.waitFor();
     const start = performance.now();
     await link.click();

@@ -336,6 +336,14 @@ test('every fix mends what it is for', () => {
   expect(fixes).toBeGreaterThan(12);
 });
 
+test('a base goes round the eyes: what lies on them does not disagree with it', () => {
+  const brow = { ...STEPS.brow, use: [{ ...STEPS.brow.use[0]!, product: { ...STEPS.brow.use[0]!.product, family: 'wax' as const } }] };
+  const rest = QUIET.steps.filter((s) => s.id !== brow.id);
+  const at = rest.findIndex((s) => s.role === 'base');
+  const eyesFirst: Chart = { ...QUIET, steps: [...rest.slice(0, at), brow, ...rest.slice(at)] };
+  expect(reviewChart(eyesFirst, KIT).map((f) => f.rule)).not.toContain('family-conflict');
+});
+
 test('what is noted of one side only is found, and mended, on that side only', () => {
   const uneven = { right: { narrowTemples: true, lines: ['crow’s feet' as const] } };
   const forehead = withFeatures(uneven, withStep('contour', { placements: [{ guide: 'foreheadContour', side: 'both' }] }));

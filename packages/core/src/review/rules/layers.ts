@@ -2,17 +2,18 @@ import { familiesAgree } from '../../kit';
 import { FLOW_DOSE, type Step } from '../../look';
 import { changed, found, isPowder, isWet, moved, nameOf, type Reviewed, type Rule } from '../rule';
 
-/** Steps that lie directly on each other: each with the nearest one under it. */
+const EYES_AND_LIPS: readonly Step['role'][] = ['eye', 'liner', 'lash', 'lip line', 'lip', 'brow'];
+
+/** Steps that lie directly on each other: each with the nearest one under it. What covers the face is led round brows, eyes and lips. */
 const stacked = (on: Reviewed): { step: Step; below: Step }[] =>
   on.steps.flatMap((step, i) => {
     const below = on.steps
       .slice(0, i)
-      .filter((s) => s.use.length > 0 && on.touch(s, step))
+      .filter((s) => s.use.length > 0 && on.touch(s, step) && (EYES_AND_LIPS.includes(step.role) || !EYES_AND_LIPS.includes(s.role)))
       .at(-1);
     return step.use.length > 0 && below ? [{ step, below }] : [];
   });
 
-const EYES_AND_LIPS: readonly Step['role'][] = ['eye', 'liner', 'lash', 'lip', 'brow'];
 /** Layers a zone affords before they crack. */
 const AFFORDS = { underEye: 3, elsewhere: 6 } as const;
 const covers = (step: Step, guide: string): boolean => step.placements.some((p) => 'guide' in p && p.guide === guide);
