@@ -66,6 +66,16 @@ test('a sprayed base says its flow and passes, and what nothing may do to it', a
   expect(await page.getByRole('radio', { name: 'half open' }).count()).toBe(0);
 });
 
+test('a higher dose asks for more on this face, and is taken by a touch', async () => {
+  await open(/, Base: /);
+  const how = page.getByRole('group', { name: 'How it is done' });
+  await how.getByText(/^\d+ cm² of skin take \d+ mg with what the tool keeps: /).waitFor();
+  for (let i = 0; i < 12; i++) await how.getByRole('button', { name: 'Dose: more' }).click();
+  const take = how.getByRole('button', { name: /^Take \d/ });
+  await take.click();
+  await take.waitFor({ state: 'detached' });
+});
+
 test('a variant does one step otherwise; the plan keeps its own, and the chair works either', async () => {
   await button('Add a variant').click();
   await page.getByLabel('Name of the variant').fill('evening LIP');

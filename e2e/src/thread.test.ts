@@ -183,6 +183,8 @@ test('the chair: step by step, every target within the thumb’s reach, a deviat
   for (const { name, box } of targets) expect({ name, big: box.width >= 44 && box.height >= 44 }).toEqual({ name, big: true });
   const done = (await button('Done').boundingBox())!;
   expect(done.y + done.height).toBeLessThanOrEqual(844);
+  await button('Dark for a dim room').click();
+  await button('Light for a bright room').click();
   await button('Done').click();
   await page
     .getByRole('timer')

@@ -4,6 +4,7 @@ import { ScrollView } from 'react-native';
 import { stepsOfVariant, type Chart } from '@toile/core';
 import { useKit } from '../../data/hooks';
 import { BackIcon, Body, Button, Choice, Column, Figure, Label, Line, Ready, Screen, useColours, View } from '../../ui';
+import { useThemeChoice } from '../settings/theme';
 import { clockOf, isSettled, lastDryAt, nextAfter, progressOf, waitsAt } from './chairView';
 import { ConflictPanel } from './ConflictPanel';
 import { Deviations } from './Deviations';
@@ -68,6 +69,7 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
           <Label>{`${chart.client.name} · ${minutesLeft} min left`}</Label>
         </Column>
         <SendState chair={chair} />
+        <DimRoom />
       </Line>
       {running.length > 0 ? (
         <Line paddingHorizontal="$4" gap="$4" role="timer">
@@ -150,6 +152,17 @@ function WorkedAs({ chair, variant }: { readonly chair: ChairWork; readonly vari
         onChange={([v]) => router.setParams({ variant: v === '' ? undefined : v })}
       />
     </Column>
+  );
+}
+
+/** Dark for a dim room, and back. */
+function DimRoom() {
+  const { theme, choose } = useThemeChoice();
+  const dim = theme === 'dark';
+  return (
+    <Button label={dim ? 'Light for a bright room' : 'Dark for a dim room'} onPress={() => choose(dim ? 'light' : 'dark')}>
+      {dim ? '☀' : '☾'}
+    </Button>
   );
 }
 

@@ -1,4 +1,5 @@
 import {
+  amountAsked,
   duplicatedStep,
   FLOW_DOSE,
   FLOWS,
@@ -14,7 +15,7 @@ import {
 } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Button, Choice, Column, Field, Label, Line, Stepper, Switch } from '../../ui';
-import { withStepChange } from './chartView';
+import { amountInWords, withStepChange } from './chartView';
 
 type RecipePanelProps = {
   readonly chart: Chart;
@@ -93,6 +94,7 @@ export function RecipePanel({ chart, step, variant, onChange, onSelect }: Recipe
           onChange={(waitMinutes) => change({ waitMinutes })}
         />
       </Line>
+      <DoseOnFace chart={chart} step={step} onTake={(use) => change({ use })} />
       <OtherwiseInVariant chart={chart} step={step} variant={variant} onChange={onChange} onSelect={onSelect} />
       <Switch label="Only if wanted" on={step.optional === true} onToggle={() => change({ optional: !step.optional })} />
       <Line role="group" aria-label="Its place among the steps">
@@ -125,6 +127,24 @@ export function RecipePanel({ chart, step, variant, onChange, onSelect }: Recipe
           Take the step out
         </Button>
       </Line>
+    </Column>
+  );
+}
+
+/** What the dose asks for on this client's face, beside what is planned. */
+function DoseOnFace({ chart, step, onTake }: { readonly chart: Chart; readonly step: Step; readonly onTake: (use: Step['use']) => void }) {
+  const asked = amountAsked(step, chart.client);
+  if (!asked) return null;
+  const [planned, wanted] = [amountInWords(step.use), amountInWords(asked.use)];
+  return (
+    <Column gap="$1">
+      <Label>{`${asked.areaCm2.toFixed(0)} cm² of skin take ${asked.takenMg.toFixed(asked.takenMg < 10 ? 1 : 0)} mg with what the tool keeps: ${wanted}.`}</Label>
+      {planned === wanted ? null : (
+        <Line>
+          <Label flex={1}>{`Planned: ${planned}.`}</Label>
+          <Button onPress={() => onTake([...asked.use])}>{`Take ${wanted}`}</Button>
+        </Line>
+      )}
     </Column>
   );
 }

@@ -41,6 +41,7 @@ export { diffCharts, type ChartDifference } from './diffCharts';
 export { nextVersion } from './nextVersion';
 export { takenFromUnits, usedInStep } from './amountsUsed';
 export { AFTER_AIRBRUSH, FLOW_DOSE, howInWords } from './howInWords';
+export { amountAsked, type AmountAsked } from './amountAsked';
 export { amountsInAll, type AmountInAll } from './amountsInAll';
 export { stepsOfVariant, variedStep, withoutVariant, withVariant } from './variants';
 export { substituteInChart } from './substituteInChart';
