@@ -1,9 +1,13 @@
 import { colourRows } from './colour';
 import { faceRows } from './face';
+import { liveRows } from './live';
 import { print } from './measure';
 import { orderRows } from './order';
 import { renderRows } from './render';
 import { screenRows } from './screen';
 
-const rows = [...colourRows(), ...faceRows(), ...orderRows(), ...(await renderRows()), ...(process.env.TOILE_URL ? await screenRows() : [])];
+const { TOILE_URL: url, TOILE_SECOND_URL: second } = process.env;
+const rows = [...colourRows(), ...faceRows(), ...orderRows(), ...(await renderRows())];
+if (url && second) rows.push(...(await liveRows(url, second)));
+if (url) rows.push(...(await screenRows()));
 print(rows);
