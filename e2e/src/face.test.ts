@@ -121,6 +121,20 @@ test('the face is kept as taps in mm, true to a millimetre, and the photo is not
   await page.getByText(/● tapped/).waitFor();
 });
 
+test('where the client’s right differs it is said, drawn and kept of that side only', async () => {
+  const id = /clients\/([0-9a-f-]{36})/.exec(page.url())![1]!;
+  await page.getByRole('switch', { name: 'The client’s right differs' }).click();
+  const right = page.getByRole('group', { name: 'client’s right', exact: true });
+  await right.getByRole('radio', { name: 'sparse' }).click();
+  await right.getByRole('radio', { name: 'narrow' }).click();
+  await button('Save the face').click();
+  await page.waitForURL(/\/(read|clients\/[0-9a-f-]{36})$/);
+  const { features } = await kept<{ features: { brows: string; narrowTemples: boolean; right?: object } }>(`/api/clients/${id}`);
+  expect(features).toMatchObject({ brows: 'full', narrowTemples: false, right: { brows: 'sparse', narrowTemples: true } });
+  await page.goto(`${baseUrl()}/clients/${id}`);
+  await page.getByText(/client’s right: sparse brow, narrow temple/).waitFor();
+});
+
 test('a lifted blush by its word and by its handle', async () => {
   await openClient(page, 'Nadira Quill');
   await button('Fit a look').click();

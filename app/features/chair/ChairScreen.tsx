@@ -66,7 +66,7 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
         </Button>
         <Column gap={0} flex={1}>
           <Body fontWeight="700">{`Step ${index + 1} of ${worn.steps.length}`}</Body>
-          <Label>{`${chart.client.name} · ${minutesLeft} min left`}</Label>
+          <Label numberOfLines={1}>{`${minutesLeft} min left · ${chart.client.name}`}</Label>
         </Column>
         <SendState chair={chair} />
         <DimRoom />
