@@ -2,6 +2,7 @@ import {
   fitLook,
   inferLandmarks,
   matchShades,
+  orderedSteps,
   PLAIN_FEATURES,
   readKitCsv,
   skinByZone,
@@ -24,7 +25,7 @@ import { emptyForm, formOf, productOf } from './kit/productForm';
 import { flashWarnings } from './light/lightView';
 import { EMPTY_SESSION, extraSpot, heldName, samplesOf, spotIn, sureness, withFile, withSamples, type Session } from './reading/readingView';
 import { acceptedLines, fixed, openLines, reviewInWords } from './review/reviewView';
-import { inWovenOrder, saversInWords, timeInWords } from './review/timeView';
+import { saversInWords, timeInWords } from './review/timeView';
 import { bestUnderLights, lightsInWords, matchReason, ratioOf, takenInWords, useOf, withMatch } from './shades/shadesView';
 import { driftInWords, historyOf } from './skin/historyView';
 import { substituteName } from './substitute/substituteView';
@@ -270,7 +271,7 @@ describe('review and time', () => {
   test('times in words, and the woven order taken with variants behind what they followed', () => {
     const [a, b, c] = [1, 2, 3].map((i) => ({ ...chart.steps[0]!, id: id(60 + i), title: `Step ${i}` })) as [Step, Step, Step];
     const three = { ...chart, steps: [a, { ...b, variant: 'evening' }, c] };
-    expect(inWovenOrder(three, order(5, [c.id, a.id])).steps.map((s) => s.id)).toEqual([c.id, a.id, b.id]);
+    expect(orderedSteps(three, [c.id, a.id]).steps.map((s) => s.id)).toEqual([c.id, a.id, b.id]);
     expect(timeInWords({ given: order(62, []), woven: order(55, []), savers: [] })).toBe(
       '62 min as it stands; 55 with the waits filled, the shortest there is.',
     );

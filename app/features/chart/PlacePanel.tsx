@@ -19,6 +19,7 @@ import {
 import { Body, Button, Choice, Column, Label, Line, Stepper, Subheading } from '../../ui';
 import { withPlacements } from './chartView';
 import { ContourLines } from './ContourLines';
+import { capital } from '../words/capital';
 
 type PlacePanelProps = {
   readonly chart: Chart;
@@ -31,7 +32,6 @@ type PlacePanelProps = {
   readonly onDraw: () => void;
 };
 
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 const NUDGE_MM = 0.5;
 
 /** Where a step goes: what it is to reach in a word, its guides with what can be adjusted, drawing by hand. */

@@ -1,4 +1,5 @@
 import type { Features, SidedFeatures } from '@toile/core';
+import { capital } from '../words/capital';
 
 /** What is noted of a face, in one line; plain things are not said. */
 export function featuresInWords(f: Features): string {
@@ -19,8 +20,7 @@ export function featuresInWords(f: Features): string {
     f.beard ? 'beard' : null,
     f.right ? rightInWords(f.right) : null,
   ].filter((part) => part !== null);
-  const text = parts.join(' · ');
-  return text.charAt(0).toUpperCase() + text.slice(1);
+  return capital(parts.join(' · '));
 }
 
 /** Where the client's right differs: "client's right: sparse brow, smooth". */

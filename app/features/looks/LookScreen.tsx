@@ -21,6 +21,7 @@ import { FaceStage } from '../face/FaceStage';
 import type { PaintedLayer } from '../face/FaceView';
 import { Notch } from '../face/Notch';
 import { dayInWords } from '../words/dates';
+import { capital } from '../words/capital';
 
 /** One look on the pattern face, with its steps. */
 export function LookScreen({ id }: { readonly id: string }) {
@@ -51,8 +52,6 @@ export function shadeInWords(shade: Shade): string {
       : `${Math.abs(depthSteps)} ${Math.abs(depthSteps) === 1 ? 'step' : 'steps'} ${depthSteps > 0 ? 'deeper' : 'lighter'} than the skin`;
   return undertone ? `${steps}, ${undertone}` : steps;
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 function LookView({ answer: { look, versions }, edits }: { readonly answer: LookAnswer; readonly edits: boolean }) {
   const wide = useWide();

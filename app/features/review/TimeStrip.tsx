@@ -1,9 +1,9 @@
 import { useDeferredValue, useMemo, useState } from 'react';
-import type { Chart, StepOrder } from '@toile/core';
+import { orderedSteps, type Chart, type StepOrder } from '@toile/core';
 import { Body, Button, Column, Label, Line, View } from '../../ui';
 import { askFitting, useWork } from '../../workers';
 import { OwnTimings } from './OwnTimings';
-import { inWovenOrder, saversInWords, timeInWords } from './timeView';
+import { saversInWords, timeInWords } from './timeView';
 
 type TimeStripProps = { readonly chart: Chart; readonly editable: boolean; readonly onChange: (chart: Chart) => void };
 
@@ -31,7 +31,16 @@ export function TimeStrip({ chart, editable, onChange }: TimeStripProps) {
           <Label>{`Filled: hands at work. Hatched below: drying. ${saversInWords(savers, chart)}`}</Label>
           <OwnTimings chart={chart} editable={editable} onChange={onChange} />
           {editable && gains > 0.05 ? (
-            <Button onPress={() => onChange(inWovenOrder(chart, woven))}>{`Take this order, ${gains.toFixed(gains < 10 ? 1 : 0)} min shorter`}</Button>
+            <Button
+              onPress={() =>
+                onChange(
+                  orderedSteps(
+                    chart,
+                    woven.steps.map((s) => s.stepId),
+                  ),
+                )
+              }
+            >{`Take this order, ${gains.toFixed(gains < 10 ? 1 : 0)} min shorter`}</Button>
           ) : null}
         </>
       ) : null}

@@ -1,4 +1,4 @@
-import type { Chart, OwnTiming, StepOrder, WovenSteps } from '@toile/core';
+import type { Chart, OwnTiming, WovenSteps } from '@toile/core';
 
 /** '62 min as it stands; 55 with the waits filled, the shortest there is.' */
 export function timeInWords({ given, woven }: WovenSteps): string {
@@ -14,18 +14,6 @@ export function saversInWords(savers: WovenSteps['savers'], chart: Chart): strin
   if (!first) return 'No wait holds anything up.';
   const title = chart.steps.find((s) => s.id === first.stepId)?.title ?? 'one step';
   return `What saves the most: a quicker drying after ${title.toLowerCase()}, ${first.minutes.toFixed(1)} min.`;
-}
-
-/** The chart with its common steps in the woven order; steps of variants follow the step they followed. */
-export function inWovenOrder(chart: Chart, woven: StepOrder): Chart {
-  const place = new Map(woven.steps.map((s, i) => [s.stepId, i]));
-  let last = -1;
-  const keyed = chart.steps.map((step, i) => {
-    const at = place.get(step.id);
-    if (at !== undefined) last = at;
-    return { step, at: at ?? last + 0.5, i };
-  });
-  return { ...chart, steps: keyed.sort((a, b) => a.at - b.at || a.i - b.i).map(({ step }) => step) };
 }
 
 /** 'eyes 1.4 × as long as planned (5 times), base as planned (3 times)'. */

@@ -25,6 +25,7 @@ import { StartFromFace } from './StartFromFace';
 import { TapeGuide } from './TapeGuide';
 import { SourceMarks, TapeOverlay } from './TapeOverlay';
 import { drawable, measurementsFrom, typedFrom, type TypedMeasurements } from './traceView';
+import { capital } from '../words/capital';
 
 const WAYS = ['tape', 'photo', 'another face'] as const;
 type Way = (typeof WAYS)[number];
@@ -146,5 +147,3 @@ function Trace({ client }: { readonly client: ClientAnswer }) {
     </Screen>
   );
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -75,6 +75,18 @@ export function movedStep(chart: Chart, stepId: string, to: number): Chart {
   return { ...chart, steps: [...rest.slice(0, at), step, ...rest.slice(at)] };
 }
 
+/** The chart with its steps in another order; steps it does not name, those of variants, follow the step they followed. */
+export function orderedSteps(chart: Chart, stepIds: readonly string[]): Chart {
+  const place = new Map(stepIds.map((id, i) => [id, i]));
+  let last = -1;
+  const keyed = chart.steps.map((step, i) => {
+    const at = place.get(step.id);
+    if (at !== undefined) last = at;
+    return { step, at: at ?? last + 0.5, i };
+  });
+  return { ...chart, steps: keyed.sort((a, b) => a.at - b.at || a.i - b.i).map(({ step }) => step) };
+}
+
 /** The chart with a copy of a step right after it, under a new id and not yet done. */
 export function duplicatedStep(chart: Chart, stepId: string, id: string): Chart {
   return {

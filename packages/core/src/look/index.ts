@@ -46,7 +46,7 @@ export { amountsInAll, type AmountInAll } from './amountsInAll';
 export { stepsOfVariant, variedStep, withoutVariant, withVariant } from './variants';
 export { substituteInChart } from './substituteInChart';
 export { lookFromChart, PARTS, type LookChoices, type PartOfLook } from './lookFromChart';
-export { duplicatedStep, mergedStep, movedStep, newStep, splitStep, withoutStep, withStep } from './editSteps';
+export { duplicatedStep, mergedStep, movedStep, newStep, orderedSteps, splitStep, withoutStep, withStep } from './editSteps';
 export {
   adviseSchools,
   fitInStudio,

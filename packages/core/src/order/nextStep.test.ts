@@ -1,20 +1,8 @@
 import fc from 'fast-check';
 import { linksOf, nextStep } from '.';
-import { fitLook, type Step } from '../look';
-import { client, KIT, LOOK, OCCASION, STAMP } from '../look/look.testing';
+import type { Step } from '../look';
+import { CHART as chart, stepLike as step, WHO as who, WHOLE as whole } from './order.testing';
 
-const who = client();
-const chart = fitLook(LOOK, who, KIT, OCCASION, STAMP).chart;
-const step = (n: number, more: Partial<Step>): Step => ({
-  ...chart.steps[0]!,
-  id: `0190a000-0000-7000-8000-${String(n).padStart(12, '0')}`,
-  title: `Step ${n}`,
-  handsOnMinutes: 4,
-  waitMinutes: 0,
-  use: [],
-  ...more,
-});
-const whole: Step['placements'] = [{ guide: 'zone.wholeFace', side: 'both' }];
 const primer = step(1, { phase: 'prime', role: 'care', placements: whole, waitMinutes: 5 });
 const base = step(2, { phase: 'base', role: 'base', placements: whole, waitMinutes: 1 });
 const brows = step(3, { phase: 'brows', role: 'brow', placements: [{ guide: 'brow', side: 'both' }] });

@@ -1,18 +1,8 @@
 import { ownTimings, withOwnTimings, workOf, workSamples, type WorkSample } from '.';
-import { fitLook, type ChairEvent, type Step } from '../look';
-import { client, KIT, LOOK, OCCASION, STAMP } from '../look/look.testing';
+import type { ChairEvent, Step } from '../look';
+import { CHART as fitted, stepLike, WHOLE as whole } from './order.testing';
 
-const fitted = fitLook(LOOK, client(), KIT, OCCASION, STAMP).chart;
-const step = (n: number, more: Partial<Step>): Step => ({
-  ...fitted.steps[0]!,
-  id: `0190a000-0000-7000-8000-${String(n).padStart(12, '0')}`,
-  handsOnMinutes: 4,
-  waitMinutes: 0,
-  use: [],
-  placements: [],
-  ...more,
-});
-const whole: Step['placements'] = [{ guide: 'zone.wholeFace', side: 'both' }];
+const step = (n: number, more: Partial<Step>): Step => stepLike(n, { placements: [], ...more });
 const primer = step(1, { phase: 'prime', role: 'care', placements: whole, waitMinutes: 5 });
 const base = step(2, { phase: 'base', role: 'base', placements: whole, handsOnMinutes: 8 });
 const brows = step(3, { phase: 'brows', role: 'brow' });

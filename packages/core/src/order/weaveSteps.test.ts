@@ -1,18 +1,7 @@
 import { linksOf, weaveSteps } from '.';
-import { fitLook, type Look, type Step } from '../look';
-import { client, KIT, LOOK, OCCASION, STAMP } from '../look/look.testing';
+import type { Look, Step } from '../look';
+import { CHART as chart, stepLike as step, WHO as who } from './order.testing';
 
-const who = client();
-const chart = fitLook(LOOK, who, KIT, OCCASION, STAMP).chart;
-const step = (n: number, more: Partial<Step>): Step => ({
-  ...chart.steps[0]!,
-  id: `0190a000-0000-7000-8000-${String(n).padStart(12, '0')}`,
-  title: `Step ${n}`,
-  handsOnMinutes: 4,
-  waitMinutes: 0,
-  use: [],
-  ...more,
-});
 const place = (guide: Exclude<Step['placements'][number], { outline: unknown }>['guide']): Step['placements'] => [{ guide, side: 'both' }];
 const clean = step(1, { phase: 'clean', role: 'care', placements: [], handsOnMinutes: 2 });
 const primer = step(2, { phase: 'prime', role: 'care', placements: place('zone.wholeFace'), waitMinutes: 5 });

@@ -1,5 +1,5 @@
 import type { Lab } from '../colour';
-import { colourOfUse, productsInWords, withSchool, type Answer, type Chart, type School, type Step } from '../look';
+import { colourOfUse, orderedSteps, productsInWords, withSchool, type Answer, type Chart, type School, type Step } from '../look';
 
 /** What a change does to the chart it is taken into. */
 export type RefitPart =
@@ -47,15 +47,8 @@ export function taken(chart: Chart, part: RefitPart): Chart {
       return chart.steps.length === 1 ? chart : { ...chart, steps: chart.steps.filter((s) => s.id !== part.stepId) };
     case 'school':
       return withSchool(chart, part.school, part.answer).chart;
-    case 'order': {
-      const place = new Map(part.stepIds.map((id, i) => [id, i]));
-      let last = -1;
-      const keyed = chart.steps.map((step, i) => {
-        last = place.get(step.id) ?? last;
-        return { step, at: place.get(step.id) ?? last + 0.5, i };
-      });
-      return { ...chart, steps: keyed.sort((a, b) => a.at - b.at || a.i - b.i).map(({ step }) => step) };
-    }
+    case 'order':
+      return orderedSteps(chart, part.stepIds);
   }
 }
 

@@ -14,7 +14,7 @@ export function rePlaced(step: Step, client: ClientSnapshot): RefitChange | null
   if (!moved && !off) return null;
   const breach = kept.flatMap((p) => checkLimits(p, landmarks, features, step.role))[0];
   const why = [
-    ...(moved ? [`On the face as it is now ${breach?.message ?? 'it leaves its limits'}.`] : []),
+    ...(moved ? [`It leaves its limits on the face as it is now.${breach ? ` ${breach.message}` : ''}`] : []),
     ...(off ? ['A narrow temple is narrowed further by forehead contour: left out there.'] : []),
   ].join(' ');
   const [before, after] = [skinUnder(step.placements, client), skinUnder(placements, client)];

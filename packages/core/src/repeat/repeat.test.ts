@@ -157,6 +157,7 @@ test('a face traced anew has its places brought back inside its limits, and said
   expect(checkLimits({ guide: 'cheekContour', side: 'both', params: { reach: 112 } }, wide.landmarks).length).toBeGreaterThan(0);
   const refit = again(drawn, wide);
   const moved = changeOf(refit, 'Contour', 're-place')!;
+  expect(moved.why).toMatch(/^It leaves its limits on the face as it is now\. [A-Z].*[^.]\.$/);
   expect(moved.difference).toMatch(/^\d+\.\d cm² placed otherwise$/);
   for (const p of stepOf(refit.chart, 'Contour').placements) expect(checkLimits(p, wide.landmarks)).toEqual([]);
   const narrow = again(fit(), client(SKIN, { features: { right: { narrowTemples: true } } }));
@@ -167,11 +168,17 @@ test('a face traced anew has its places brought back inside its limits, and said
 test('an order is proposed when something new speaks for it, and only then', () => {
   const sparse = again(fit(), client(SKIN, { features: { brows: 'sparse' } }));
   const order = sparse.changes.find((c) => c.kind === 're-order')!;
-  expect(order).toMatchObject({ stepId: null, title: 'Order: eyes first', part: { of: 'school', school: 'eyesOrFace' } });
+  expect(order).toMatchObject({ stepId: null, title: 'Eyes or face first: eyes first', part: { of: 'school', school: 'eyesOrFace' } });
   expect(sparse.chart.schools.eyesOrFace).toBe('eyes first');
   expect(acceptedRefit(sparse.base, sparse.changes, new Set([order.id])).schools.eyesOrFace).toBe('face first');
   const before = fit(client(SKIN, { features: { brows: 'sparse' } }));
   expect(again(before, client(SKIN, { features: { brows: 'sparse' } })).changes.filter((c) => c.kind === 're-order')).toEqual([]);
+});
+
+test('a softer contrast is advised on the chart, not called an order', () => {
+  const bold: Chart = { ...fit(), schools: { ...fit().schools, contrast: 'bold' } };
+  const refit = again(bold, client(SKIN, { features: { age: 'mature' } }));
+  expect(refit.changes.map((c) => c.part).filter((part) => part?.of === 'school' && part.school === 'contrast')).toEqual([]);
 });
 
 test('waits that can be filled are filled by proposal, with the minutes it saves', () => {
