@@ -18,7 +18,7 @@ import {
   type ShareAnswer,
   type StudioSettingsAnswer,
   type TimingsAnswer,
-  TodayAnswer,
+  type TodayAnswer,
 } from '@toile/contract';
 import type { Remote } from '../ui';
 import { call } from './call';
