@@ -1,5 +1,17 @@
-import { adviseSchools, fitInStudio, fitLook, inSchoolsOf, phaseOrder, SCHOOLS, schoolsInWords, withSchool, type Chart, type SchoolAnswers } from '..';
-import { client, KIT, LOOK, OCCASION, STAMP } from '../look.testing';
+import {
+  adviseSchools,
+  fitInStudio,
+  fitLook,
+  inSchoolsOf,
+  phaseOrder,
+  SCHOOLS,
+  schoolsInWords,
+  wantedColour,
+  withSchool,
+  type Chart,
+  type SchoolAnswers,
+} from '..';
+import { client, KIT, kitOf, LOOK, OCCASION, product, STAMP } from '../look.testing';
 
 const chart: Chart = fitLook(LOOK, client(), KIT, OCCASION, STAMP).chart;
 const titles = (c: Chart): string[] => c.steps.map((s) => s.title);
@@ -143,6 +155,17 @@ test('the studio’s way is taken over the look’s at fitting, said among the n
   expect(fitted.notes.filter((n) => n.startsWith('The studio’s way: '))).toHaveLength(2);
   expect(fitInStudio(LOOK, client(), KIT, OCCASION, STAMP, {})).toEqual(plain);
   expect(inSchoolsOf(chart, {}).chart).toBe(chart);
+});
+
+test('a studio of bold contrast is given the product for the bolder shade, not the one of the look', () => {
+  const plan = LOOK.steps.find((s) => s.title === 'Contour')!;
+  const deeper = wantedColour({ ...plan, shade: { relative: { to: 'skin', depthSteps: 3.5 } } }, client())!;
+  const kit = kitOf(...KIT.products, product(70, 'contour', deeper, { finish: 'matte' }));
+  const contourOf = (fitted: ReturnType<typeof fitLook>) => fitted.chart.steps.find((s) => s.title === 'Contour')!.use[0]!.product;
+  const [soft, bold] = [fitInStudio(LOOK, client(), kit, OCCASION, STAMP, {}), fitInStudio(LOOK, client(), kit, OCCASION, STAMP, { contrast: 'bold' })];
+  expect([contourOf(soft).shade, contourOf(bold).shade]).toEqual(['S20', 'S70']);
+  const step = bold.chart.steps.find((s) => s.title === 'Contour')!;
+  expect(step.use).toEqual(bold.proposals[step.id]![0]!.use);
 });
 
 test('a school is said in one line, what is left open is not', () => {
