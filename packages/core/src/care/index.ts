@@ -1,1 +1,2 @@
-export { matchAllergens, SENSITIVITIES, type AllergenMatch, type Sensitivity } from './matchAllergens';
+export { SENSITIVITIES, type Sensitivity } from './allergenWords';
+export { familiesMeant, ingredientsKnown, matchAllergens, type AllergenMatch } from './matchAllergens';

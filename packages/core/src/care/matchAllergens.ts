@@ -1,29 +1,93 @@
-/** What clients are usually sensitive to, and the words an ingredient list has for it. */
-export const SENSITIVITIES = ['latex', 'cyanoacrylate', 'fragrance', 'lanolin', 'nickel', 'carmine', 'nut oils', 'fibres', 'bismuth'] as const;
-export type Sensitivity = (typeof SENSITIVITIES)[number];
+import { ALSO_CALLED, FAMILIES_OF_ALLERGENS, SAID_AS, SENSITIVITIES, type Sensitivity } from './allergenWords';
 
-const WORDS: Readonly<Record<Sensitivity, readonly RegExp[]>> = {
-  latex: [/\blatex\b/, /\brubber\b/],
-  cyanoacrylate: [/cyanoacrylate/],
-  fragrance: [/\bfragrance\b/, /\bparfum\b/, /\blinalool\b/, /\blimonene\b/, /\bgeraniol\b/],
-  lanolin: [/lanolin/, /\bwool (wax|fat|alcohol)/],
-  nickel: [/\bnickel\b/],
-  carmine: [/carmine/, /cochineal/, /\bci 75470\b/],
-  'nut oils': [/\b(almond|hazelnut|walnut|macadamia|argan|peanut|pistachio|prunus amygdalus)\b/],
-  fibres: [/\b(nylon|rayon|cellulose) fib(re|er)s?\b/, /\bfib(re|er)s?\b/],
-  bismuth: [/bismuth/],
+export type AllergenMatch = {
+  /** As it is noted of the client. */
+  readonly sensitivity: string;
+  /** As it stands in the list. */
+  readonly ingredient: string;
 };
 
-export type AllergenMatch = { readonly sensitivity: Sensitivity; readonly ingredient: string };
-
 /**
- * Ingredients that speak against a product for someone with these sensitivities. A list of words, not a
- * finding: an empty answer is no promise, and the maker's own list decides.
+ * Ingredients that speak against a product for someone with these sensitivities, known ones or in her own words. Names, numbers and families are
+ * met; 'latex-free', 'without', 'contains no' turn a word round. A list of words, not a finding: an empty answer is no promise, and an empty list is unknown.
  */
-export function matchAllergens(ingredients: readonly string[], sensitivities: readonly Sensitivity[]): AllergenMatch[] {
-  return sensitivities.flatMap((sensitivity) =>
-    ingredients
-      .filter((ingredient) => WORDS[sensitivity].some((word) => word.test(ingredient.toLowerCase())))
-      .map((ingredient) => ({ sensitivity, ingredient })),
-  );
+export function matchAllergens(ingredients: readonly string[], sensitivities: readonly string[]): AllergenMatch[] {
+  return sensitivities.flatMap((sensitivity) => {
+    const words = wordsFor(sensitivity);
+    return ingredients.filter((ingredient) => says(ingredient, words)).map((ingredient) => ({ sensitivity, ingredient }));
+  });
+}
+
+/** Whether a product's ingredients are known at all. */
+export function ingredientsKnown(ingredients: readonly string[]): boolean {
+  return ingredients.some((ingredient) => plain(ingredient) !== '' && !/^(unknown|not known|n\/?a|\?|-|tbc)$/.test(plain(ingredient)));
+}
+
+/** What is known by name: the families a sensitivity means, whether chosen or said in words of one's own. */
+export function familiesMeant(sensitivity: string): Sensitivity[] {
+  const text = plain(sensitivity);
+  const exact = SENSITIVITIES.find((name) => plain(name) === text);
+  return exact ? [exact] : SENSITIVITIES.filter((name) => SAID_AS[name]?.test(text) === true);
+}
+
+/** Words that say nothing of what she is sensitive to. */
+const IDLE = new Set(
+  ('allergic allergy allergies sensitive sensitivity reacts react reaction reactions bad badly skin makes make from with after when last some most sometimes any all the and her ' +
+    'itchy itching rash hives swells swelling burns burning stings eyes face lips oil oils extract butter wax water seed powder product products anything containing contains ' +
+    'free avoid avoids please summer winter year years mild severe strong only very').split(' '),
+);
+
+const kept = new Map<string, readonly RegExp[]>();
+function wordsFor(sensitivity: string): readonly RegExp[] {
+  let words = kept.get(sensitivity);
+  if (words) return words;
+  const text = plain(sensitivity);
+  const families = familiesMeant(sensitivity).flatMap((name): readonly RegExp[] => FAMILIES_OF_ALLERGENS[name]);
+  const things = Object.entries(ALSO_CALLED).flatMap(([name, called]) => (new RegExp(`\\b${name}s?\\b`).test(text) ? called : []));
+  const own =
+    families.length + things.length > 0
+      ? []
+      : text
+          .split(/[^a-z0-9-]+/)
+          .filter((word) => word.length >= 3 && !IDLE.has(word))
+          .map((word) => new RegExp(`\\b${escaped(word.replace(/s$/, ''))}(s|es)?\\b`));
+  words = [...families, ...things, ...own];
+  if (kept.size > 500) kept.clear();
+  kept.set(sensitivity, words);
+  return words;
+}
+
+const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+
+/** Lower case, no accents, 'C.I. 75470' as 'ci 75470'. */
+function plain(text: string): string {
+  return text
+    .toLowerCase()
+    .normalize('NFD')
+    .replace(/[\u0300-\u036f]/g, '')
+    .replace(/\bc\.?\s?i\.?\s*(?=\d{5})/g, 'ci ')
+    .replace(/[’']/g, '')
+    .replace(/\s+/g, ' ')
+    .trim();
+}
+
+/** A clause that only lists what is not in it. */
+const LISTS_WHAT_IS_NOT = /^\s*(is |are |made |formulated )?(free (from|of)|contains? no|does not contain|without( any)?|no)\b/;
+/** Said right before a word, with at most two words between. */
+const TURNED_BEFORE = /\b(no|non|not|without|zero|free (from|of)|contains? no|does not contain|0 ?%( of)?)[ -]+(?:(?!and\b|or\b|with\b)[\w-]+ ){0,2}$/;
+/** Said right after it: 'latex-free', 'latex free', 'latex- and fragrance-free'. */
+const TURNED_AFTER = /^( oil| wax)?([ -]*free\b|- ?(and|or|,|\/) ?[\w-]+[ -]free\b)/;
+
+function says(ingredient: string, words: readonly RegExp[]): boolean {
+  // Brackets hold the other name of the same thing; a positive word starts anew.
+  const clauses = plain(ingredient).split(/[;.•|\n()[\]]+|\bbut\b|(?=\bmay contain\b)|(?=(?<!not )\bcontains?\b(?! no))/);
+  return clauses.some((clause) => {
+    if (LISTS_WHAT_IS_NOT.test(clause)) return false;
+    return clause.split(',').some((part) =>
+      words.some((word) => {
+        const all = part.matchAll(new RegExp(word.source, 'g'));
+        return [...all].some((m) => !TURNED_AFTER.test(part.slice(m.index + m[0].length)) && !TURNED_BEFORE.test(part.slice(0, m.index)));
+      }),
+    );
+  });
 }

@@ -29,10 +29,16 @@ export function lightnessAtDepth(depth: number): number {
   return 116 * Math.cbrt(y) - 16;
 }
 
-export type Undertone = 'cool' | 'neutral' | 'warm' | 'olive';
+export const UNDERTONES = ['cool', 'neutral', 'warm', 'olive', 'red'] as const;
+/** 'red' is said of deep skin alone: redder than its depth asks, and warm to the trade. */
+export type Undertone = (typeof UNDERTONES)[number];
+
+/** L* under which skin is deep, and above which it is very fair. */
+export const DEEP_SKIN_L = 46;
+export const VERY_FAIR_SKIN_L = 72;
 
 /** The hue and chroma our scale expects of neutral skin at a lightness: undertone is the distance from it. */
-function neutralAt(L: number): { hue: number; chroma: number } {
+export function neutralSkinAt(L: number): { hue: number; chroma: number } {
   return {
     hue: 58 + 0.06 * (L - 55) - 0.55 * Math.max(0, 45 - L),
     chroma: 15 + 10 * Math.exp(-(((L - 55) / 16) ** 2)) - 0.28 * Math.max(0, 42 - L),
@@ -47,14 +53,26 @@ export type UndertoneReading = {
   readonly confidence: 'sure' | 'near the border';
 };
 
-/** Undertone of a skin colour relative to its depth; read on the neck where it can be. A proposal. */
+/** Degrees of hue from neutral skin at which cool and warm begin, and olive. */
+const COOL_FROM = -3;
+const WARM_FROM = 3;
+const OLIVE_FROM = 6;
+/** Very light skin has so little colour that olive is said of it only well past the border. */
+const SURE = 2;
+
+/**
+ * Undertone of a skin colour relative to its depth; read on the neck where it can be. A proposal. Deep skin that is redder than its depth asks is
+ * 'red', never 'cool'; olive is yellow with less red and less colour than its depth asks, and is said of very fair skin only when it is sure.
+ */
 export function undertoneOf(lab: Lab): UndertoneReading {
-  const neutral = neutralAt(lab[0]);
+  const neutral = neutralSkinAt(lab[0]);
   const hueOffset = hueOf(lab) - neutral.hue;
-  const dull = chromaOf(lab) < neutral.chroma - 1;
-  const undertone: Undertone = hueOffset < -3 ? 'cool' : hueOffset <= 3 ? 'neutral' : hueOffset > 6 && dull ? 'olive' : 'warm';
-  const border = Math.min(Math.abs(hueOffset + 3), Math.abs(hueOffset - 3));
-  return { undertone, hueOffset, confidence: border > 2 ? 'sure' : 'near the border' };
+  const dull = neutral.chroma - chromaOf(lab);
+  const needs = lab[0] > VERY_FAIR_SKIN_L ? SURE : 0;
+  const olive = hueOffset > OLIVE_FROM + needs && dull > 1 + needs / 4;
+  const undertone: Undertone = hueOffset < COOL_FROM ? (lab[0] < DEEP_SKIN_L ? 'red' : 'cool') : hueOffset <= WARM_FROM ? 'neutral' : olive ? 'olive' : 'warm';
+  const borders = [hueOffset - COOL_FROM, hueOffset - WARM_FROM, ...(hueOffset > WARM_FROM && dull > 0.5 ? [hueOffset - OLIVE_FROM] : [])];
+  return { undertone, hueOffset, confidence: Math.min(...borders.map(Math.abs)) > SURE ? 'sure' : 'near the border' };
 }
 
 export type ShiftOptions = {
@@ -67,6 +85,7 @@ const UNDERTONE_HUE: Record<Undertone, { hue: number; chroma: number }> = {
   neutral: { hue: 0, chroma: 0 },
   warm: { hue: 6, chroma: 1 },
   olive: { hue: 10, chroma: -2 },
+  red: { hue: -6, chroma: 0.5 },
 };
 
 /**
@@ -76,8 +95,8 @@ const UNDERTONE_HUE: Record<Undertone, { hue: number; chroma: number }> = {
  */
 export function shiftDepth(lab: Lab, steps: number, options: ShiftOptions = {}): Lab {
   const L = Math.min(Math.max(lab[0], LIGHTEST_SKIN), lightnessAtDepth(depthOf(lab) + steps));
-  const from = neutralAt(lab[0]);
-  const to = neutralAt(L);
+  const from = neutralSkinAt(lab[0]);
+  const to = neutralSkinAt(L);
   const offset = options.undertone ? UNDERTONE_HUE[options.undertone] : { hue: hueOf(lab) - from.hue, chroma: chromaOf(lab) - from.chroma };
   const hue = ((to.hue + offset.hue) * Math.PI) / 180;
   const chroma = Math.max(0, to.chroma + offset.chroma);
@@ -96,4 +115,13 @@ const DEPTH_WORDS: readonly (readonly [number, string])[] = [
 /** A depth in words. */
 export function depthInWords(depth: number): string {
   return DEPTH_WORDS.find(([below]) => depth < below)?.[1] ?? 'very deep';
+}
+
+/**
+ * The chroma healthy skin of this person's undertone would have at another lightness: the curve of neutral skin, moved by how far her own colour lies
+ * off it. Ash is what falls well under it.
+ */
+export function healthyChromaAt(L: number, skin: Lab): number {
+  const own = chromaOf(skin) - neutralSkinAt(skin[0]).chroma;
+  return Math.max(4, neutralSkinAt(L).chroma + own);
 }

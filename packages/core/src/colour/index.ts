@@ -16,7 +16,21 @@ export {
   type Film,
   type MixPart,
 } from './kubelkaMunk';
-export { depthInWords, depthOf, ita, lightnessAtDepth, shiftDepth, undertoneOf, type Undertone, type UndertoneReading } from './depth';
+export {
+  DEEP_SKIN_L,
+  depthInWords,
+  depthOf,
+  healthyChromaAt,
+  ita,
+  lightnessAtDepth,
+  neutralSkinAt,
+  shiftDepth,
+  undertoneOf,
+  UNDERTONES,
+  VERY_FAIR_SKIN_L,
+  type Undertone,
+  type UndertoneReading,
+} from './depth';
 export { driftBetween, summariseReadings, type Drift, type SampleSummary } from './readings';
 export { buildMixTable, pumpRatios, searchMixTable, type Mix, type MixTable, type MixTableOptions } from './mixTable';
 export type { Mixable } from './predictMixes';

@@ -12,6 +12,7 @@ export const NOSES = ['straight', 'rounded', 'fine', 'broad', 'arched', 'turned 
 export const LIP_EDGES = ['clear', 'blurred'] as const;
 export const LINES = ['forehead', 'between brows', 'crow’s feet', 'under eye', 'smile', 'lip'] as const;
 export const AGES = ['child', 'young', 'adult', 'mature'] as const;
+export const LASHES = ['full', 'sparse', 'straight'] as const;
 export const OILY_ZONES = ['forehead', 'nose', 'chin', 'cheeks', 'lids'] as const;
 
 /** What may be noted of each side by itself. */
@@ -44,6 +45,9 @@ export const FeaturesSchema = Type.Object(
     lenses: Type.Boolean(),
     headTremor: Type.Boolean(),
     beard: Type.Boolean(),
+    /** Not said where nothing was noted. */
+    lashes: Type.Optional(one(...LASHES)),
+    cannotRecline: Type.Optional(Type.Boolean()),
   },
   { additionalProperties: false },
 );

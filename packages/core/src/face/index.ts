@@ -10,6 +10,7 @@ export {
   featuresOn,
   HAIR_STYLES,
   HAIR_TONES,
+  LASHES,
   LIDS,
   LINES,
   LIP_EDGES,

@@ -8,6 +8,7 @@ export {
   productName,
   ProductSchema,
   ProductSnapshotSchema,
+  SMALLEST_SHARES,
   snapshotOf,
   TEXTURES,
   UnitSchema,
@@ -21,6 +22,7 @@ export {
   type Texture,
   type Unit,
 } from './product';
+export { propertiesOf, proposedProperties, smallestMg, unstated, type WearProperties, type WearProperty } from './properties';
 export { shelfLife, type ShelfLife } from './shelfLife';
 export { doseFor, measuresFor, TOOL_LOSS, TOOLS, type Dose, type Tool } from './doseFor';
 export {

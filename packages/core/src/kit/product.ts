@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { COVERAGES, type Coverage } from '../colour';
+import { TOOLS } from './doseFor';
 import { closed, DateSchema, LabSchema, oneOf, oneOfNumbers, TextSchema, UuidSchema } from '../schema';
 
 export const PRODUCT_KINDS = [
@@ -31,7 +32,7 @@ export const TEXTURES = ['liquid', 'cream', 'stick', 'loose', 'pressed', 'gel', 
 export type Texture = (typeof TEXTURES)[number];
 export const FAMILIES = ['silicone', 'water', 'oil', 'wax', 'alcohol', 'powder'] as const;
 export type Family = (typeof FAMILIES)[number];
-export const MEASURES = ['pump', 'drop', 'dot', 'swipe'] as const;
+export const MEASURES = ['pump', 'drop', 'dot', 'swipe', 'rice-grain'] as const;
 export type Measure = (typeof MEASURES)[number];
 
 const description = {
@@ -51,8 +52,26 @@ const description = {
 
 const tintingStrength = Type.Number({ exclusiveMinimum: 0, maximum: 20, description: 'how strongly it tints in a mix; 1 until a test mix says otherwise' });
 
+/** The parts of a measure that can be taken: a whole one, half a pump, a quarter. */
+export const SMALLEST_SHARES = [1, 0.5, 0.25] as const;
+
+/** How a product wears and is taken; what is not stated is unknown, never 'no'. */
+const properties = {
+  wearHours: Type.Optional(Type.Number({ minimum: 0, maximum: 48, description: 'hours it is known to hold' })),
+  waterproof: Type.Optional(Type.Boolean({ description: 'holds in tears, sweat and rain; tubing counts' })),
+  transferProof: Type.Optional(Type.Boolean({ description: 'stays when it is kissed, eaten with or rubbed' })),
+  tool: Type.Optional(oneOf(TOOLS, 'what it is laid with when the step says nothing else')),
+  smallestShare: Type.Optional(oneOfNumbers(SMALLEST_SHARES, 'the smallest share of a measure that can be taken')),
+};
+
+const flashGrade = Type.Optional(oneOfNumbers([0, 1, 2, 3], 'how strongly it throws a flash back, by the studio’s own photos'));
+const eyeSafe = Type.Boolean({ description: 'meant for the eye area' });
+
 /** A product as a chart remembers it: enough to repeat or replace it when the kit has moved on. */
-export const ProductSnapshotSchema = Type.Object({ id: UuidSchema, ...description, tintingStrength: Type.Optional(tintingStrength) }, closed);
+export const ProductSnapshotSchema = Type.Object(
+  { id: UuidSchema, ...description, ...properties, tintingStrength: Type.Optional(tintingStrength), eyeSafe: Type.Optional(eyeSafe), flashGrade },
+  closed,
+);
 export type ProductSnapshot = Static<typeof ProductSnapshotSchema>;
 
 /** A product of a studio's kit. */
@@ -60,12 +79,13 @@ export const ProductSchema = Type.Object(
   {
     id: UuidSchema,
     ...description,
+    ...properties,
     tintingStrength,
     monthsAfterOpening: Type.Integer({ minimum: 1, maximum: 60 }),
     withdrawn: Type.Boolean(),
     singleUse: Type.Boolean(),
-    eyeSafe: Type.Boolean(),
-    flashGrade: Type.Optional(oneOfNumbers([0, 1, 2, 3], 'how strongly it throws a flash back, by the studio’s own photos')),
+    eyeSafe,
+    flashGrade,
   },
   closed,
 );
@@ -86,11 +106,11 @@ export type Unit = Static<typeof UnitSchema>;
 
 export type Kit = { readonly products: readonly Product[]; readonly units: readonly Unit[] };
 
-/** What a chart keeps of a product. */
+/** What a chart keeps of a product; what is as usual or unknown is not written. */
 export function snapshotOf(product: Product): ProductSnapshot {
-  const { id, maker, line, shade, kind, lab, coverage, finish, texture, family, ingredients, measure, mgPerMeasure, tintingStrength } = product;
-  const plain = { id, maker, line, shade, kind, lab, coverage, finish, texture, family, ingredients, measure, mgPerMeasure };
-  return tintingStrength === 1 ? plain : { ...plain, tintingStrength };
+  const { monthsAfterOpening: _months, withdrawn: _withdrawn, singleUse: _single, tintingStrength, ...kept } = product;
+  const stated = Object.fromEntries(Object.entries(kept).filter(([, value]) => value !== undefined)) as typeof kept;
+  return tintingStrength === 1 ? stated : { ...stated, tintingStrength };
 }
 
 /** 'Maker Line Shade', as it is said at the chair. */

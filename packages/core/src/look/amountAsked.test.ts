@@ -1,5 +1,6 @@
+import { areaOfStep } from '../shade';
 import fc from 'fast-check';
-import { amountAsked, areaOfStep, fitLook, type Step } from '.';
+import { amountAsked, fitLook, type Step } from '.';
 import { client, KIT, LOOK, OCCASION, STAMP } from './look.testing';
 
 const who = client();

@@ -1,25 +1,36 @@
-import { doseFor, measuresFor } from '../kit';
+import { MOST_TAKEN, measuresToCover, needOf, roundsToCover } from '../shade';
+import { propertiesOf, smallestMg } from '../kit';
 import type { ClientSnapshot, Step, Use } from './document';
-import { areaOfStep } from './propose';
 
 export type AmountAsked = {
   /** Skin the step covers on this client. */
   readonly areaCm2: number;
   /** What has to be taken for its dose, with what the tool keeps. */
   readonly takenMg: number;
-  /** The products in that amount: their ratio kept, in whole measures of the smallest part. */
+  /** The products in that amount: their ratio kept, in whole smallest shares, the fewest that cover it. */
   readonly use: readonly Use[];
+  /** What those measures hold. */
+  readonly madeMg: number;
+  /** Why more than half as much again is taken than is needed; null where it is not. */
+  readonly why: string | null;
 };
 
 /** How much a step's dose asks for on this client's face; null for a step without product or place. */
 export function amountAsked(step: Pick<Step, 'placements' | 'use' | 'doseMgPerCm2' | 'passes' | 'tool'>, client: ClientSnapshot): AmountAsked | null {
   const [first, ...more] = step.use;
-  const areaCm2 = areaOfStep(step, client);
+  const { areaCm2, takenMg } = needOf(step, client);
   if (!first || areaCm2 === 0) return null;
-  const { takenMg } = doseFor(step, areaCm2);
-  if (more.length === 0) return { areaCm2, takenMg, use: [{ ...first, parts: Math.max(1, measuresFor(takenMg, first.product.mgPerMeasure)) }] };
-  const smallest = Math.min(...step.use.map((u) => u.parts));
-  const perRound = step.use.reduce((sum, u) => sum + (u.parts / smallest) * u.product.mgPerMeasure, 0);
-  const rounds = Math.max(1, Math.round(takenMg / perRound));
-  return { areaCm2, takenMg, use: step.use.map((u) => ({ ...u, parts: (u.parts / smallest) * rounds })) };
+  const use = more.length === 0 ? [{ ...first, parts: measuresToCover(first.product, takenMg) }] : inRounds(step.use, takenMg);
+  const madeMg = use.reduce((sum, u) => sum + u.parts * u.product.mgPerMeasure, 0);
+  const why = madeMg <= MOST_TAKEN * takenMg || takenMg === 0 ? null : more.length === 0 ? 'the smallest amount it can be taken in' : 'the smallest amount that keeps the ratio';
+  return { areaCm2, takenMg, use, madeMg, why };
+}
+
+/** The mix in the fewest rounds of its ratio, a round being its smallest part in one smallest share. */
+function inRounds(use: readonly Use[], takenMg: number): readonly Use[] {
+  const shares = use.map((u) => u.parts / propertiesOf(u.product).smallestShare);
+  const smallest = Math.min(...shares);
+  const perRound = use.reduce((sum, u, i) => sum + (shares[i]! / smallest) * smallestMg(u.product), 0);
+  const rounds = roundsToCover(perRound, takenMg);
+  return use.map((u, i) => ({ ...u, parts: (shares[i]! / smallest) * rounds * propertiesOf(u.product).smallestShare }));
 }

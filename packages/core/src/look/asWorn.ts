@@ -74,6 +74,8 @@ function withDeviation(step: Step, deviation: Deviation, carried: { stepId: stri
     carried.push({ stepId: step.id, what: `${step.title}: ${known.fault.seen} last time, so ${known.cause.next}` });
     return { ...known.cause.remedy(step), note };
   }
+  // What was chosen for next time is a wish of its own: its sentence is shown with it.
+  if (deviation.kind === 'next time') return step;
   if (deviation.note !== '') carried.push({ stepId: step.id, what: `${step.title}: noted “${deviation.note}”` });
   return { ...step, note };
 }

@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { SKIN_ZONES } from '../colour';
+import { SKIN_ZONES, UNDERTONES } from '../colour';
 import {
   FeaturesSchema,
   GUIDE_NAMES,
@@ -11,6 +11,7 @@ import {
   type Landmarks,
   type Placement,
 } from '../face';
+import { FORBIDDEN_PLACE_NAMES, SHAPE_NAMES } from './prohibitions';
 import { FINISHES, MEASURES, PRODUCT_KINDS, ProductSnapshotSchema, TEXTURES, TOOLS } from '../kit';
 import type { Skin } from '../shade';
 import { closed, DateSchema, InstantSchema, LabSchema, NoteSchema, oneOf, PointSchema, TextSchema, UuidSchema } from '../schema';
@@ -43,7 +44,7 @@ export const ShadeSchema = Type.Union(
           {
             to: Type.Literal('skin'),
             depthSteps: Type.Number({ minimum: -6, maximum: 6 }),
-            undertone: Type.Optional(oneOf(['cool', 'neutral', 'warm', 'olive'])),
+            undertone: Type.Optional(oneOf(UNDERTONES)),
           },
           closed,
         ),
@@ -141,12 +142,29 @@ export const UseSchema = Type.Object(
 );
 export type Use = Static<typeof UseSchema>;
 
-export const DEVIATIONS = ['amount', 'other product', 'skipped', 'note', 'fault'] as const;
+export const DEVIATIONS = ['amount', 'other product', 'skipped', 'note', 'fault', 'next time'] as const;
+/** What is to be different next time, chosen: nothing is ever read out of a sentence. */
+export const NEXT_TIME = [
+  'keep',
+  'calmer',
+  'bolder',
+  'deeper',
+  'lighter',
+  'warmer',
+  'cooler',
+  'other product',
+  'other place',
+  'more',
+  'less',
+  'leave out',
+] as const;
+export type NextTime = (typeof NEXT_TIME)[number];
 export const DeviationSchema = Type.Object(
   {
     kind: oneOf(DEVIATIONS),
     measures: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 60, description: 'measures really used in all' })),
     use: Type.Optional(Type.Array(UseSchema, { maxItems: 6 })),
+    nextTime: Type.Optional(oneOf(NEXT_TIME)),
     fault: Type.Optional(
       Type.Object({ seen: TextSchema, cause: TextSchema }, { ...closed, description: 'what was seen and the cause held likeliest, by name' }),
     ),
@@ -184,7 +202,15 @@ const schools = Type.Object(
   closed,
 );
 const variants = Type.Array(Type.Object({ id: TextSchema, name: TextSchema }, closed), { maxItems: 12 });
-const forbids = Type.Object({ finishes: Type.Array(oneOf(FINISHES)), kinds: Type.Array(oneOf(PRODUCT_KINDS)) }, closed);
+const forbids = Type.Object(
+  {
+    finishes: Type.Array(oneOf(FINISHES)),
+    kinds: Type.Array(oneOf(PRODUCT_KINDS)),
+    places: Type.Optional(Type.Array(oneOf(FORBIDDEN_PLACE_NAMES), { description: 'where nothing may lie' })),
+    shapes: Type.Optional(Type.Array(oneOf(SHAPE_NAMES), { description: 'what a look’s period or theme asks of a shape' })),
+  },
+  closed,
+);
 const version = {
   id: UuidSchema,
   version: Type.Integer({ minimum: 1 }),
@@ -230,6 +256,8 @@ export const ClientSnapshotSchema = Type.Object(
 );
 
 export const OCCASIONS = ['trial', 'wedding', 'gala', 'portrait', 'party', 'other'] as const;
+/** What a day does to a face. */
+export const CONDITIONS = ['heat', 'humidity', 'tears', 'dancing', 'meals'] as const;
 export const OccasionSchema = Type.Object(
   {
     kind: oneOf(OCCASIONS),
@@ -237,10 +265,28 @@ export const OccasionSchema = Type.Object(
     lights: Type.Array(oneOf(['daylight', 'indoor', 'led', 'flash', 'candle'])),
     hoursToLast: Type.Number({ minimum: 0, maximum: 24 }),
     camera: Type.Boolean(),
+    conditions: Type.Optional(Type.Array(oneOf(CONDITIONS), { description: 'what the day brings; where it is left out what is usual for its kind is taken' })),
+    metal: Type.Optional(oneOf(['silver', 'gold'], 'of the jewellery, which the light and the eyes follow')),
   },
   closed,
 );
 export type Occasion = Static<typeof OccasionSchema>;
+
+/** One thing that was changed of a look for this client or this day, why, and what was before it, so that it can be refused. */
+export const AdaptationSchema = Type.Object(
+  {
+    id: TextSchema,
+    stepId: UuidSchema,
+    change: oneOf(['changed', 'left out', 'added']),
+    words: TextSchema,
+    why: NoteSchema,
+    refused: Type.Optional(Type.Boolean()),
+    /** The step as it was, where it was changed or left out. */
+    was: Type.Optional(Type.Unsafe<Partial<Step>>(Type.Object({}, { description: 'what was before, to bring it back: the parts of the step that changed, or all of it' }))),
+  },
+  closed,
+);
+export type Adaptation = Static<typeof AdaptationSchema>;
 
 export const FindingSchema = Type.Object(
   { rule: TextSchema, severity: oneOf(['note', 'caution', 'stop']), stepIds: Type.Array(UuidSchema), answer: oneOf(['fixed', 'accepted']), why: NoteSchema },
@@ -259,6 +305,7 @@ export const ChartSchema = Type.Object(
     variants,
     steps: Type.Array(StepSchema, { minItems: 1, maxItems: 80 }),
     findings: Type.Array(FindingSchema, { maxItems: 200 }),
+    adaptations: Type.Optional(Type.Array(AdaptationSchema, { maxItems: 120 })),
     hash: Type.Optional(
       Type.String({ pattern: '^sha256:[0-9a-f]{64}$', description: 'of the document without this field, keys sorted; checked when present' }),
     ),

@@ -1,8 +1,11 @@
-import { checkLimits, offSides, sidesWhere, withinLimits } from '../face';
-import type { Chart, ClientSnapshot, Look, LookStep, Occasion, Step } from './document';
+import { checkLimits, withinLimits } from '../face';
+import { productName, type Kit } from '../kit';
+import { setAside, type StepGap } from '../shade';
+import { adaptLook } from './adapt';
+import type { Adaptation, Chart, ClientSnapshot, Look, LookStep, Occasion, Step } from './document';
 import { PHASES } from './document';
-import { proposeProducts, type FitContext, type Proposal } from './propose';
-import type { Kit } from '../kit';
+import { madeExactByPowder } from './exactByPowder';
+import { matchAndPropose, type FitContext, type Proposal } from './propose';
 
 /** Who makes a version, when and why; ids are made outside. */
 export type Stamp = { readonly id: string; readonly author: string; readonly at: string; readonly reason: string };
@@ -11,38 +14,38 @@ export type FittedLook = {
   readonly chart: Chart;
   /** For each step, products of the kit ranked, the first of which the chart uses. */
   readonly proposals: Readonly<Record<string, readonly Proposal[]>>;
-  /** Steps for which the kit has nothing, and what was changed on this face, in sentences. */
+  /** Steps for which nothing in the kit is in range, by id: the nearest, how far it is, what to stir or to buy. */
+  readonly gaps: Readonly<Record<string, StepGap>>;
+  /** What was changed for this client and this day, each with its reason. */
+  readonly adaptations: readonly Adaptation[];
+  /** All of that in sentences. */
   readonly notes: readonly string[];
 };
 
-/** A step without what this client's features rule out, and the reason; null in place of the step when nothing of it is left. */
-function ruledOut(step: LookStep, client: ClientSnapshot): { readonly step: LookStep | null; readonly reason: string | null } {
-  const narrow = sidesWhere(client.features, ({ narrowTemples }) => narrowTemples);
-  const placements = offSides(step.placements, 'foreheadContour', narrow);
-  if (placements.length === step.placements.length && placements.every((p, i) => p === step.placements[i])) return { step, reason: null };
-  const reason =
-    narrow.length === 2
-      ? 'the temples are narrow; forehead contour would narrow them further'
-      : `the client’s ${narrow[0]} temple is narrow; forehead contour would narrow it further`;
-  return { step: placements.length > 0 ? { ...step, placements } : null, reason };
-}
+export type FitOptions = {
+  /** Adaptations that are not wanted, by id. */
+  readonly refused?: readonly string[];
+};
 
 /**
- * Fits a look to one client for one occasion: places it on her face by the guides, keeps it inside the
- * limits, and binds every step to the kit's best proposal. Deterministic; throws when nothing of her skin is read.
+ * Fits a look to one client for one occasion: changes what her face, her skin and the day ask for, places it on her face by the guides, keeps it inside the
+ * limits, and binds every step to the kit's best answer, or says that the kit has none. Deterministic; throws when nothing of her skin is read.
  */
-export function fitLook(look: Look, client: ClientSnapshot, kit: Kit, occasion: Occasion, stamp: Stamp): FittedLook {
+export function fitLook(look: Look, client: ClientSnapshot, kit: Kit, occasion: Occasion, stamp: Stamp, options: FitOptions = {}): FittedLook {
   if (Object.keys(client.skin).length === 0) {
     throw new RangeError('fitLook: read the skin first; without a reading no shade can be chosen');
   }
-  const context: FitContext = { client, kit, date: occasion.date, forbids: look.forbids };
-  const notes: string[] = [];
+  const { sound, aside } = setAside(kit.products);
+  const context: FitContext = { client, kit: { ...kit, products: sound }, date: occasion.date, occasion, forbids: look.forbids, contrast: look.schools.contrast };
+  const adapted = adaptLook(look, client, occasion, options.refused);
+  const titles = new Map(look.steps.map((s) => [s.id, s.title]));
+  const notes = adapted.adaptations.map((a) => {
+    const title = titles.get(a.stepId);
+    return `${title === undefined || a.words.startsWith(title) ? a.words : `${title}: ${a.words.charAt(0).toLowerCase()}${a.words.slice(1)}`}: ${a.why}.`;
+  });
   const proposals: Record<string, readonly Proposal[]> = {};
-  const steps: Step[] = [];
-  for (const given of look.steps) {
-    const { step: plan, reason } = ruledOut(given, client);
-    if (reason) notes.push(`${given.title} left out${plan ? ' in part' : ''}: ${reason}.`);
-    if (!plan) continue;
+  const gaps: Record<string, StepGap> = {};
+  const steps = adapted.steps.map((plan): Step => {
     const placements = plan.placements.map((placement) => withinLimits(placement, client.landmarks, client.features, plan.role));
     plan.placements.forEach((placement, i) => {
       if (placements[i] === placement) return;
@@ -50,12 +53,22 @@ export function fitLook(look: Look, client: ClientSnapshot, kit: Kit, occasion: 
       notes.push(`${plan.title} was moved to keep its limits on this face${broken ? `. ${broken.message}` : '.'}`);
     });
     const placed: LookStep = { ...plan, placements };
-    const ranked = plan.wants.kinds.length === 0 ? [] : proposeProducts(placed, context);
-    if (plan.wants.kinds.length > 0 && ranked.length === 0)
-      notes.push(`Nothing in the kit suits ${plan.title.toLowerCase()}; choose something or leave it out.`);
+    if (plan.wants.kinds.length === 0) {
+      proposals[plan.id] = [];
+      return { ...placed, use: [] };
+    }
+    const { match, proposals: ranked } = matchAndPropose(placed, context);
     proposals[plan.id] = ranked;
-    steps.push({ ...placed, use: [...(ranked[0]?.use ?? [])] });
-  }
+    if (match.gap) {
+      gaps[plan.id] = match.gap;
+      notes.push(gapInWords(match.gap));
+    }
+    return { ...placed, use: [...(ranked[0]?.use ?? [])] };
+  });
+  const exact = madeExactByPowder(steps, gaps, context);
+  const used = new Set(adapted.steps.flatMap((s) => s.wants.kinds));
+  for (const { product, why } of aside) if (used.has(product.kind)) notes.push(`${productName(product)} is set aside. ${why}`);
+  const adaptations = [...adapted.adaptations, ...exact.adaptations];
   const chart: Chart = {
     format: 'toile.chart/1',
     id: stamp.id,
@@ -68,12 +81,20 @@ export function fitLook(look: Look, client: ClientSnapshot, kit: Kit, occasion: 
     client,
     occasion,
     schools: look.schools,
-    ...(look.forbids.finishes.length + look.forbids.kinds.length > 0 ? { forbids: look.forbids } : {}),
+    ...(forbidsAnything(look.forbids) ? { forbids: look.forbids } : {}),
     variants: look.variants,
-    steps: inOrder(steps, look),
+    steps: inOrder(exact.steps, look),
     findings: [],
+    ...(adaptations.length > 0 ? { adaptations } : {}),
   };
-  return { chart, proposals, notes };
+  return { chart, proposals, gaps, adaptations, notes: [...notes, ...exact.adaptations.map((a) => `${a.words}: ${a.why}.`)] };
+}
+
+const forbidsAnything = ({ finishes, kinds, places = [], shapes = [] }: Look['forbids']): boolean => finishes.length + kinds.length + places.length + shapes.length > 0;
+
+/** What the kit has nothing for, how far the nearest is and what would do it. */
+export function gapInWords({ words, mixNeeds, buy }: StepGap): string {
+  return [words, mixNeeds ? `Stirred, ${mixNeeds} would do it.` : null, buy ? `Buy ${buy}.` : null].filter(Boolean).join(' ');
 }
 
 /** Phases in the order of the school; within a phase the look's own order holds. */

@@ -1,6 +1,8 @@
 export {
   ChartSchema,
+  CONDITIONS,
   DEVIATIONS,
+  NEXT_TIME,
   FLOWS,
   forbidsOf,
   DeviationSchema,
@@ -12,11 +14,13 @@ export {
   SCHOOLS,
   SkinSchema,
   TECHNIQUES,
+  type Adaptation,
   type Chart,
   type ClientSnapshot,
   type Deviation,
   type Look,
   type LookStep,
+  type NextTime,
   type Occasion,
   type Phase,
   type Shade,
@@ -24,17 +28,18 @@ export {
   type Use,
 } from './document';
 export {
-  areaOfStep,
   colourOfUse,
-  excludedBecause,
+  matchAndPropose,
+  proposalOf,
   proposeProducts,
   ratioInWords,
   productsInWords,
-  wantedColour,
   type FitContext,
   type Proposal,
 } from './propose';
-export { fitLook, inOrder, phaseOrder, type FittedLook, type Stamp } from './fitLook';
+export { FORBIDDEN_PLACES, FORBIDDEN_PLACE_NAMES, prohibitionsOf, SHAPE_NAMES, SHAPES, withinProhibitions, type ForbiddenPlace, type Shape } from './prohibitions';
+export { ADAPTERS, adaptLook, refuseAdaptation, type AdaptedLook } from './adapt';
+export { fitLook, gapInWords, inOrder, phaseOrder, type FitOptions, type FittedLook, type Stamp } from './fitLook';
 export { conflictsOf, type Conflict, type RecordedEvent } from './conflicts';
 export { asWorn, planFromWorn, type ChairEvent } from './asWorn';
 export { diffCharts, type ChartDifference } from './diffCharts';

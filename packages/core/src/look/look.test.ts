@@ -1,13 +1,11 @@
 import fc from 'fast-check';
 import { deltaE2000, depthOf, matchBase, type Lab } from '../colour';
 import { checkLimits } from '../face';
-import { skinTarget } from '../shade';
+import { areaOfStep, excludedBecause, skinTarget, wantedColour } from '../shade';
 import {
-  areaOfStep,
   asWorn,
   colourOfUse,
   diffCharts,
-  excludedBecause,
   fitLook,
   inOrder,
   nextVersion,
@@ -15,7 +13,6 @@ import {
   planFromWorn,
   productsInWords,
   proposeProducts,
-  wantedColour,
   type ChairEvent,
   type Chart,
   type FitContext,

@@ -1,7 +1,8 @@
 import { depthOf } from '../colour';
 import type { Chart, Look, LookStep, Shade, Step } from './document';
 import type { Stamp } from './fitLook';
-import { colourOfUse, wantedColour } from './propose';
+import { wantedColour } from '../shade';
+import { colourOfUse } from './propose';
 
 export const PARTS = ['essential', 'free', 'left out', 'forbidden'] as const;
 /**
@@ -71,7 +72,7 @@ export function lookFromChart(chart: Chart, choices: LookChoices, stamp: Stamp):
     description: choices.description,
     tags: [...choices.tags],
     schools: chart.schools,
-    forbids: { finishes: [...choices.forbids.finishes], kinds: [...new Set([...choices.forbids.kinds, ...forbidden])] },
+    forbids: { ...choices.forbids, finishes: [...choices.forbids.finishes], kinds: [...new Set([...choices.forbids.kinds, ...forbidden])] },
     variants: chart.variants.filter((variant) => variantsUsed.has(variant.id)),
     steps: kept.map((step) => stepOf(step, chart, partOf(step))),
   };

@@ -1,5 +1,6 @@
 import { boxesTouch, boxOf, outlineOf, type Box, type Features, type Landmarks } from '../face';
 import type { Look, Step } from '../look';
+import { fewestMoves, movedTasks, type OrderChoice } from './fewestMoves';
 import { asGiven, weave, type Link, type Task, type Weave } from './weave';
 
 export type TimedStep = {
@@ -19,10 +20,20 @@ export type StepOrder = {
 export type WovenSteps = {
   /** As the chart has them. */
   readonly given: StepOrder;
-  /** The shortest that the school and the waits allow. */
+  /** The one worth its moves: as short as the choices make it, in the fewest moves; as given where none pays. */
   readonly woven: StepOrder;
+  /** What there is to choose, fewest moves first: each saves at least a minute more for a move more. */
+  readonly choices: readonly StepChoice[];
   /** Waits that cost the most: minutes saved if one of them fell away, most first. */
   readonly savers: readonly { readonly stepId: string; readonly minutes: number }[];
+};
+
+/** An order to choose: minutes saved for steps moved. */
+export type StepChoice = StepOrder & {
+  readonly savedMinutes: number;
+  readonly moves: number;
+  /** The steps that leave their place. */
+  readonly movedIds: readonly string[];
 };
 
 type Client = { readonly landmarks: Landmarks; readonly features: Features };
@@ -32,13 +43,17 @@ const ON_FACE: readonly Step['phase'][] = ['prep', 'prime', 'correct', 'base', '
 const ON_EYES: readonly Step['phase'][] = ['eyes', 'lashes'];
 
 /**
- * The steps of a chart in the shortest order for one pair of hands: what lies over each other keeps its order and waits until it is dry; brows,
- * eyes, lips and places that do not touch are worked meanwhile, as far as the school lets them.
+ * The steps of a chart with their waits filled by as few moves as save the most, for one pair of hands: what lies over each other keeps its order and waits
+ * until it is dry; brows, eyes, lips and places that do not touch are worked meanwhile, as far as the school lets them. `accepts` may refuse an order.
  */
-export function weaveSteps(steps: readonly Step[], client: Client, schools: Look['schools']): WovenSteps {
+export function weaveSteps(steps: readonly Step[], client: Client, schools: Look['schools'], accepts: (stepIds: readonly string[]) => boolean = () => true): WovenSteps {
   const tasks = steps.map((step): Task => ({ id: step.id, minutes: step.handsOnMinutes, tailMinutes: step.waitMinutes }));
   const links = linksOf(steps, client, schools);
-  const woven = weave(tasks, links);
+  const shortest = weave(tasks, links);
+  const idsOf = (order: readonly number[]): string[] => order.map((i) => steps[i]!.id);
+  const found = fewestMoves(tasks, links, (order) => accepts(idsOf(order)));
+  const given = timed(asGiven(tasks, inOrder(links, steps.length)), steps);
+  const choices = found.map((choice): StepChoice => ({ ...orderOf(choice, tasks, links, steps, shortest), savedMinutes: choice.savedMinutes, moves: choice.moves, movedIds: movedTasks(choice.order).map((i) => steps[i]!.id) }));
   const savers = steps
     .flatMap((step, i) => {
       if (step.waitMinutes === 0) return [];
@@ -46,11 +61,18 @@ export function weaveSteps(steps: readonly Step[], client: Client, schools: Look
         tasks.map((t, k) => (k === i ? { ...t, tailMinutes: 0 } : t)),
         links.map((l) => (l.from === i ? { ...l, lagMinutes: 0 } : l)),
       );
-      const minutes = woven.totalMinutes - without.totalMinutes;
+      const minutes = shortest.totalMinutes - without.totalMinutes;
       return minutes > 0.01 ? [{ stepId: step.id, minutes }] : [];
     })
     .sort((a, b) => b.minutes - a.minutes);
-  return { given: timed(asGiven(tasks, inOrder(links, steps.length)), steps), woven: timed(woven, steps), savers };
+  const asItStands = { ...given, boundMinutes: shortest.boundMinutes, proven: shortest.proven && given.totalMinutes <= shortest.totalMinutes + 1e-9 };
+  return { given, woven: choices.at(-1) ?? asItStands, choices, savers };
+}
+
+function orderOf({ order, totalMinutes }: OrderChoice, tasks: readonly Task[], links: readonly Link[], steps: readonly Step[], shortest: Weave): StepOrder {
+  const chained = [...links, ...order.slice(1).map((to, i): Link => ({ from: order[i]!, to, lagMinutes: 0 }))];
+  const placed = timed(asGiven(tasks, chained), steps);
+  return { ...placed, totalMinutes, boundMinutes: shortest.boundMinutes, proven: shortest.proven && totalMinutes <= shortest.totalMinutes + 1e-9 };
 }
 
 /** The given order with every step after the one before it: nothing is woven. */

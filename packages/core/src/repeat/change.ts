@@ -29,6 +29,8 @@ export type RefitChange = {
   readonly after: RefitSide;
   /** Null for what is only told. */
   readonly part: RefitPart | null;
+  /** Proposed and not taken by itself: somebody has to say yes. */
+  readonly onlyIfAsked?: true;
 };
 
 export const sideOf = (step: Step | undefined, deltaE: number | null = null): RefitSide => ({
@@ -55,4 +57,9 @@ export function taken(chart: Chart, part: RefitPart): Chart {
 /** A repeat with every change taken but those refused, in their order. */
 export function acceptedRefit(base: Chart, changes: readonly RefitChange[], refused: ReadonlySet<string> = new Set()): Chart {
   return changes.reduce((chart, { id, part }) => (part && !refused.has(id) ? taken(chart, part) : chart), base);
+}
+
+/** The ids of the changes that wait for a yes. */
+export function notAsked(changes: readonly RefitChange[]): ReadonlySet<string> {
+  return new Set(changes.flatMap((c) => (c.onlyIfAsked ? [c.id] : [])));
 }

@@ -1,7 +1,7 @@
-import { chromaOf, type Lab } from '../colour';
-import type { Step } from '../look';
+import { chromaOf, hueOf, type Lab } from '../colour';
+import type { Deviation, NextTime, Step } from '../look';
 
-type Wish = { readonly said: RegExp; readonly words: string; readonly towards: (lab: Lab) => Lab };
+type ColourWish = Extract<NextTime, 'calmer' | 'bolder' | 'deeper' | 'lighter' | 'warmer' | 'cooler'>;
 
 const chromaBy =
   (factor: number) =>
@@ -9,35 +9,51 @@ const chromaBy =
 const lightBy =
   (by: number) =>
   ([L, a, b]: Lab): Lab => [L + by, a, b];
+const hueBy =
+  (degrees: number) =>
+  (lab: Lab): Lab => {
+    const hue = ((hueOf(lab) + degrees) * Math.PI) / 180;
+    return [lab[0], chromaOf(lab) * Math.cos(hue), chromaOf(lab) * Math.sin(hue)];
+  };
 
-/** What was said of a colour at the chair, and where it should go next time. The first that fits counts. */
-const WISHES: readonly Wish[] = [
-  { said: /too (light|pale|white)|\b(darker|deeper)\b/i, words: 'deeper', towards: lightBy(-8) },
-  { said: /too (dark|deep)|\blighter\b/i, words: 'lighter', towards: lightBy(8) },
-  { said: /\b(calmer|softer|quieter|subtler)\b|too (strong|bright|red|pink|orange|loud|much colour)/i, words: 'calmer', towards: chromaBy(0.72) },
-  { said: /\b(stronger|bolder|brighter|more colour)\b|too (dull|weak)/i, words: 'stronger', towards: chromaBy(1.25) },
-];
-const COLOURED: readonly Step['role'][] = ['lip', 'lip line', 'blush', 'bronze', 'eye', 'contour', 'highlight'];
+/** Where a chosen wish takes a colour. */
+const TOWARDS: Readonly<Record<ColourWish, (lab: Lab) => Lab>> = {
+  deeper: lightBy(-8),
+  lighter: lightBy(8),
+  calmer: chromaBy(0.72),
+  bolder: chromaBy(1.25),
+  warmer: hueBy(15),
+  cooler: hueBy(-15),
+};
+/** What a chosen amount does to the dose. */
+export const DOSE_BY = { more: 1.3, less: 0.75 } as const;
+
+const isColourWish = (wish: NextTime): wish is ColourWish => wish in TOWARDS;
+const COLOURED: readonly Step['role'][] = ['lip', 'lip line', 'blush', 'bronze', 'eye', 'contour', 'highlight', 'base', 'conceal', 'powder', 'brow', 'liner'];
 /** A product that goes less than this share of the way is no answer. */
 const LEAST_SHARE = 0.35;
 
-/** The colour somebody wished for, said in a note about a coloured step: null when nothing was, or it has no colour. */
-export function wishedColour(
-  step: Pick<Step, 'role'>,
-  lab: Lab | null,
-  notes: readonly string[],
-): { readonly lab: Lab; readonly words: string; readonly note: string } | null {
-  if (!lab || !COLOURED.includes(step.role)) return null;
-  for (const note of notes) {
-    const wish = WISHES.find(({ said }) => said.test(note));
-    if (wish) return { lab: wish.towards(lab), words: wish.words, note };
-  }
-  return null;
+export type Chosen = { readonly wish: NextTime; /** The sentence that was added: shown, never acted on. */ readonly sentence: string };
+
+/** What was chosen to be different next time, the last choice first; nothing is read out of any sentence. */
+export function chosenNextTime(deviations: readonly Deviation[]): Chosen[] {
+  return deviations.flatMap((d) => (d.kind === 'next time' && d.nextTime ? [{ wish: d.nextTime, sentence: d.note }] : [])).reverse();
 }
+
+/** The colour a chosen wish asks for; null when it is about no colour, or there is none. */
+export function wishedColour(step: Pick<Step, 'role'>, lab: Lab | null, chosen: readonly Chosen[]): { readonly lab: Lab; readonly chosen: Chosen } | null {
+  if (!lab || !COLOURED.includes(step.role)) return null;
+  const asked = chosen.find(({ wish }) => isColourWish(wish));
+  return asked && isColourWish(asked.wish) ? { lab: TOWARDS[asked.wish](lab), chosen: asked } : null;
+}
+
+const turn = (from: number, to: number): number => ((to - from + 540) % 360) - 180;
 
 /** Whether another colour goes the way that was wished for, far enough to be worth it. */
 export function goesTowards(was: Lab, wished: Lab, next: Lab): boolean {
-  const along =
-    Math.abs(wished[0] - was[0]) > 1 ? (next[0] - was[0]) / (wished[0] - was[0]) : (chromaOf(next) - chromaOf(was)) / (chromaOf(wished) - chromaOf(was));
-  return along >= LEAST_SHARE;
+  const share = (from: number, wanted: number, to: number): number => (to - from) / (wanted - from);
+  if (Math.abs(wished[0] - was[0]) > 1) return share(was[0], wished[0], next[0]) >= LEAST_SHARE;
+  if (Math.abs(chromaOf(wished) - chromaOf(was)) > 0.5) return share(chromaOf(was), chromaOf(wished), chromaOf(next)) >= LEAST_SHARE;
+  const wanted = turn(hueOf(was), hueOf(wished));
+  return wanted !== 0 && turn(hueOf(was), hueOf(next)) / wanted >= LEAST_SHARE;
 }

@@ -1,19 +1,17 @@
-import { adviseSchools, SCHOOL_QUESTIONS, stepsOfVariant, type Chart, type School } from '../look';
-import { weaveSteps } from '../order';
+import type { Kit } from '../kit';
+import { adviseSchools, SCHOOL_QUESTIONS, type Chart, type School } from '../look';
+import { orderChoices } from '../review';
 import { NO_SIDE, type RefitChange } from './change';
-
-/** An order is offered when it saves this much, minutes. */
-const WORTH_REORDERING = 2;
 
 /** Questions whose answers are orders; contrast is a shade, not an order. */
 const ORDERING: readonly School[] = ['eyesOrFace', 'contour', 'concealer'];
 
 /**
- * The ways of ordering that speak for themselves now and did not for the chart as it was worn, or else, when no school changes, the steps with
- * their waits filled.
+ * Other ways of ordering, all of them only proposed: the schools that speak for themselves now and did not for the chart as it was worn, or else the
+ * cheapest order with its waits filled, in the fewest moves, that raises no finding.
  */
-export function reOrdered(next: Chart, worn: Chart): RefitChange[] {
-  const whole = { stepId: null, kind: 're-order' as const, before: NO_SIDE, after: NO_SIDE };
+export function reOrdered(next: Chart, worn: Chart, kit: Kit | null): RefitChange[] {
+  const whole = { stepId: null, kind: 're-order' as const, before: NO_SIDE, after: NO_SIDE, onlyIfAsked: true as const };
   const old = adviseSchools(worn).map((a) => `${a.school} ${a.answer}`);
   const advice = adviseSchools(next).filter((a) => ORDERING.includes(a.school) && !old.includes(`${a.school} ${a.answer}`));
   if (advice.length > 0)
@@ -25,17 +23,16 @@ export function reOrdered(next: Chart, worn: Chart): RefitChange[] {
       difference: 'the steps change their order',
       part: { of: 'school', school, answer },
     }));
-  const { given, woven } = weaveSteps(stepsOfVariant(next.steps, null), next.client, next.schools);
-  const saved = given.totalMinutes - woven.totalMinutes;
-  if (saved < WORTH_REORDERING) return [];
+  const [best] = orderChoices(next, kit);
+  if (!best) return [];
   return [
     {
       ...whole,
       id: 'order',
       title: 'Order',
-      why: 'Drying times can be filled with steps that do not touch what dries.',
-      difference: `${saved.toFixed(0)} min shorter`,
-      part: { of: 'order', stepIds: woven.steps.map((s) => s.stepId) },
+      why: `${best.movedTitles.join(', ')} ${best.moves === 1 ? 'fills a wait' : 'fill waits'} and ${best.moves === 1 ? 'does' : 'do'} not touch what dries.`,
+      difference: `${best.savedMinutes.toFixed(0)} min shorter for ${best.moves} ${best.moves === 1 ? 'move' : 'moves'}`,
+      part: { of: 'order', stepIds: best.stepIds },
     },
   ];
 }

@@ -1,13 +1,12 @@
 import { deltaE2000, depthOf } from '../colour';
 import type { Kit } from '../kit';
 import {
+  amountAsked,
   colourOfUse,
-  excludedBecause,
   forbidsOf,
   planFromWorn,
   productsInWords,
   proposeProducts,
-  wantedColour,
   type Chart,
   type ClientSnapshot,
   type FitContext,
@@ -16,9 +15,9 @@ import {
   type Stamp,
   type Step,
 } from '../look';
-import { skinTarget } from '../shade';
-import { acceptedRefit, sideOf, type RefitChange } from './change';
-import { goesTowards, wishedColour } from './learned';
+import { excludedBecause, setAside, skinTarget, wantedColour } from '../shade';
+import { acceptedRefit, NO_SIDE, notAsked, sideOf, type RefitChange } from './change';
+import { chosenNextTime, DOSE_BY, goesTowards, wishedColour, type Chosen } from './learned';
 import { reOrdered } from './reOrder';
 import { rePlaced } from './rePlace';
 
@@ -27,7 +26,7 @@ export type Refit = {
   readonly base: Chart;
   /** What is kept and proposed, in the order it is taken. */
   readonly changes: readonly RefitChange[];
-  /** The next version with everything taken. */
+  /** The next version with everything taken that needs no asking: an order is proposed and waits for a yes. */
   readonly chart: Chart;
   /** How her skin has moved since the chart was made; null when either was never read. */
   readonly drift: { readonly deltaE: number; readonly stepsDeeper: number } | null;
@@ -55,19 +54,20 @@ export function refitChart(worn: Chart, client: ClientSnapshot, kit: Kit, occasi
     steps: worn.steps.map(({ done: _done, ...plan }) => plan),
     findings: [],
   };
-  const context: FitContext = { client, kit, date: occasion.date, forbids: forbidsOf(worn) };
+  const context: FitContext = { client, kit: { ...kit, products: setAside(kit.products).sound }, date: occasion.date, occasion, forbids: forbidsOf(worn), contrast: worn.schools.contrast };
   const carried = carriedChanges(worn);
   const planned = acceptedRefit(base, carried).steps;
   const coloured = planned.flatMap((step) => matched(step, worn, context));
   const placed = planned.flatMap((step) => rePlaced(step, client) ?? []);
-  const changes = [...carried, ...coloured, ...placed];
-  const ordered = reOrdered(acceptedRefit(base, changes), worn);
+  const wishes = worn.steps.flatMap((step) => chosenChanges(step, client));
+  const changes = [...carried, ...coloured, ...wishes, ...placed];
+  const ordered = reOrdered(acceptedRefit(base, changes), worn, kit);
   const all = [...changes, ...ordered];
   const [before, now] = [skinTarget(worn.client.skin), skinTarget(client.skin)];
   return {
     base,
     changes: all,
-    chart: acceptedRefit(base, all),
+    chart: acceptedRefit(base, all, notAsked(all)),
     drift: before && now ? { deltaE: deltaE2000(before, now), stepsDeeper: depthOf(now) - depthOf(before) } : null,
   };
 }
@@ -121,7 +121,7 @@ function differenceOf(before: Step, after: Step): string {
 function matched(step: Step, worn: Chart, context: FitContext): RefitChange[] {
   if (step.wants.kinds.length === 0 || step.use.length === 0) return [];
   const lab = colourOfUse(step.use);
-  const wanted = wantedColour(step, context.client);
+  const wanted = wantedColour(step, context.client, context.contrast);
   const off = lab && wanted ? deltaE2000(lab, wanted) : null;
   const told = (kind: RefitChange['kind'], why: string, proposal: Proposal | null, difference = ''): RefitChange => ({
     id: `${step.id} product`,
@@ -140,6 +140,8 @@ function matched(step: Step, worn: Chart, context: FitContext): RefitChange[] {
   const closer = (to: Proposal): string => (off !== null && to.deltaE !== null ? `${off.toFixed(1)} off becomes ${to.deltaE.toFixed(1)}` : 'another product');
   if (blocked && !best) return [told('keep', `${blocked}, and the kit has nothing else for it. Decide at the chair.`, null)];
   if (blocked && best) return [told('substitute', `${blocked}.`, best, closer(best))];
+  const kept = saidOf(step, worn).find(({ wish }) => wish === 'keep');
+  if (kept) return [told('keep', quoted(kept), null)];
   const learned = wished(step, worn, context);
   if (learned) return [told('learned', learned.why, learned.proposal, learned.difference)];
   const gain = best && off !== null && best.deltaE !== null ? off - best.deltaE : 0;
@@ -156,23 +158,51 @@ function matched(step: Step, worn: Chart, context: FitContext): RefitChange[] {
   return [told(best.use.length > 1 || step.use.length > 1 ? 'remix' : 'substitute', `${skin}: ${closer(best)}.`, best, `${gain.toFixed(1)} closer`)];
 }
 
-/** The kit's nearest to what was wished for in a note at the chair, when it goes that way far enough. */
+const saidOf = (step: Step, worn: Chart): Chosen[] => chosenNextTime(worn.steps.find((s) => s.id === step.id)?.done?.deviations ?? []);
+const quoted = ({ wish, sentence }: Chosen): string => `Chosen for next time: ${wish}.${sentence === '' ? '' : ` “${sentence}”`}`;
+
+/** The kit's nearest to the colour that was chosen for next time, when it goes that way far enough; another product where that was chosen. */
 function wished(step: Step, worn: Chart, context: FitContext): { readonly proposal: Proposal; readonly why: string; readonly difference: string } | null {
-  const deviations = worn.steps.find((s) => s.id === step.id)?.done?.deviations ?? [];
+  const chosen = saidOf(step, worn);
   const lab = colourOfUse(step.use);
-  const wish = wishedColour(
-    step,
-    lab,
-    deviations.map((d) => d.note).filter((note) => note !== ''),
-  );
+  const own = new Set(step.use.map((u) => u.product.id));
+  const other = chosen.find(({ wish }) => wish === 'other product');
+  if (other) {
+    const next = proposeProducts(step, context).find((p) => !p.use.some((u) => own.has(u.product.id)));
+    return next ? { proposal: next, why: quoted(other), difference: 'another product' } : null;
+  }
+  const wish = wishedColour(step, lab, chosen);
   if (!lab || !wish) return null;
   const next = proposeProducts({ ...step, shade: { lab: [...wish.lab] } }, context).find((p) => p.lab && goesTowards(lab, wish.lab, p.lab));
   if (!next?.lab) return null;
   return {
     proposal: next,
-    why: `Noted last time: “${wish.note}” The kit’s nearest that is ${wish.words}.`,
-    difference: `${wish.words} by ${deltaE2000(lab, next.lab).toFixed(1)}`,
+    why: `${quoted(wish.chosen)} The kit’s nearest that is ${wish.chosen.wish}.`,
+    difference: `${wish.chosen.wish} by ${deltaE2000(lab, next.lab).toFixed(1)}`,
   };
+}
+
+/** What was chosen of amount, place and presence: more, less, left out, another place. */
+function chosenChanges(worn: Step, client: ClientSnapshot): RefitChange[] {
+  const { done, ...step } = worn;
+  return chosenNextTime(done?.deviations ?? []).flatMap((chosen): RefitChange[] => {
+    const told = { stepId: step.id, title: step.title, kind: 'learned' as const, why: quoted(chosen), before: NO_SIDE, after: NO_SIDE };
+    switch (chosen.wish) {
+      case 'more':
+      case 'less': {
+        const changed = { ...step, doseMgPerCm2: Number((step.doseMgPerCm2 * DOSE_BY[chosen.wish]).toFixed(3)) };
+        const use = amountAsked(changed, client)?.use;
+        const set = { doseMgPerCm2: changed.doseMgPerCm2, ...(use ? { use: [...use] } : {}) };
+        return [{ ...told, id: `${step.id} amount`, difference: `${chosen.wish === 'more' ? '30 % more' : 'a quarter less'} product`, part: { of: 'step', stepId: step.id, set } }];
+      }
+      case 'leave out':
+        return [{ ...told, id: `${step.id} left out`, difference: 'the step falls away', after: sideOf(undefined), part: { of: 'left out', stepId: step.id } }];
+      case 'other place':
+        return [{ ...told, id: `${step.id} other place`, difference: 'place it on the face anew', part: null }];
+      default:
+        return [];
+    }
+  });
 }
 
 function blockedBecause(productId: string, step: Step, context: FitContext): string | null {

@@ -1,6 +1,6 @@
 export { DEFAULT_WEIGHTS, faceColour, skinTarget, type Skin, type TargetWeights } from './skinTarget';
 export { isColoured, mixTableOf, type Coloured } from './mixTables';
-export { filteredBecause, sensitivitiesOf, unitToTake, unusableBecause, type ShadeClient, type ShadeContext, type ShadeFilter } from './usable';
+export { excludedBecause, filteredBecause, sensitivitiesOf, unitToTake, unusableBecause, type ShadeClient, type ShadeContext, type ShadeFilter } from './usable';
 export { besideInWords, doseForCoverage, layOver, mixedOptics, opticsOf, type Optics } from './optics';
 export { differenceUnder, ILLUMINANT_OF, LIGHTS, type LightName } from './lights';
 export { areaOfZones, BASE_KINDS, matchable, matchShades, whyNot, type MatchWishes, type ShadeMatch, type ShadeMatches, type ShadePart } from './matchShades';
@@ -17,7 +17,39 @@ export {
   type Discolouration,
   type SpotReading,
 } from './correct';
-export { SCULPT_KINDS, sculptShades, type SculptCandidate, type SculptKind, type SculptRanking } from './sculptShades';
+export { dayOf, LONG_HOURS, type Day } from './day';
+export { impossibleBecause, setAside } from './possibleColour';
+export {
+  BASE_WITHIN,
+  bareLip,
+  BROW_HAIR,
+  chromaShare,
+  isDeep,
+  isLined,
+  isVeryFair,
+  LINED_EASE,
+  missesOf,
+  SCHOOL_STEPS,
+  type Miss,
+  type SeenColour,
+  type Wearer,
+} from './ranges';
+export { askedSteps, isUnderEye, SHADE_ROLES, shadeRoleOf, type ShadeAsk, type ShadeRole } from './skinRole';
+export { wantedColour } from './target';
+export { needsMissed, type NeedMissed } from './needs';
+export { areaOfStep, COVERS, measuresInWords, measuresToCover, MOST_TAKEN, needOf, roundsToCover, type Need } from './portions';
+export {
+  colourToBuy,
+  COST_PARTS,
+  matchStep,
+  type AnswerPart,
+  type CostPart,
+  type MatchStepOptions,
+  type ShadeAnswer,
+  type StepGap,
+  type StepMatch,
+} from './matchStep';
+export { SCULPT_KINDS, sculptAsk, sculptShades, type SculptCandidate, type SculptKind, type SculptRanking } from './sculptShades';
 export { flashback, FLASHBACK_WARNING, flashGradeOf, scatteredBack, type FlashGrade, type FlashLayer, type Flashback } from './flashback';
 export { needsSubstitute, substitute, type Substitute, type SubstituteOptions } from './substitute';
 export { identifyPan, type PanGuess, type PanIdentification } from './identifyPan';

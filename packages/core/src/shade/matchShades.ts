@@ -1,11 +1,15 @@
 import { deltaE2000, differenceInWords, labUnder, matchBase, reconstructSpectrum, type Coverage, type Lab, type Mix } from '../colour';
 import { zoneArea, type ZoneName } from '../face';
-import { measuresFor, productName, type Product, type ProductKind, type Unit } from '../kit';
+import { productName, smallestMg, type Product, type ProductKind, type Unit } from '../kit';
 import { differenceUnder, type LightName } from './lights';
 import { isColoured, mixTableOf, type Coloured } from './mixTables';
 import { besideInWords, doseForCoverage, layOver, mixedOptics } from './optics';
+import { bySmallestShare, colourToBuy, judgedMix, judgeFor, type CostPart, type StepJudge } from './matchStep';
+import { setAside } from './possibleColour';
+import { BASE_WITHIN } from './ranges';
+import type { ShadeAsk } from './skinRole';
 import { DEFAULT_WEIGHTS, skinTarget, type TargetWeights } from './skinTarget';
-import { filteredBecause, unitToTake, unusableBecause, type ShadeContext, type ShadeFilter } from './usable';
+import { excludedBecause, filteredBecause, unitToTake, unusableBecause, type ShadeContext, type ShadeFilter } from './usable';
 
 export type MatchWishes = {
   readonly weights?: TargetWeights;
@@ -31,9 +35,12 @@ export type ShadeMatch = {
   readonly onSkin: Lab;
   /** CIEDE2000 of the bowl's colour to the target, daylight. */
   readonly deltaE: number;
+  /** What it is ranked by, and its parts by name: the cost fitting asks too. */
+  readonly cost: number;
+  readonly costs: readonly CostPart[];
   /** The same under every light; all but daylight are relative and of low confidence. */
   readonly under: Readonly<Record<LightName, number>>;
-  readonly amount: { readonly onFaceMg: number; readonly takenMg: number; readonly ml: number; readonly measures: readonly number[] };
+  readonly amount: { readonly onFaceMg: number; /** In the measures. */ readonly takenMg: number; readonly neededMg: number; readonly ml: number; readonly measures: readonly number[] };
   /** What speaks for or against it, in short phrases. */
   readonly notes: readonly string[];
 };
@@ -56,9 +63,7 @@ export type ShadeMatches = {
 export const BASE_KINDS: readonly ProductKind[] = ['base', 'adjuster'];
 export const MATCH_ZONES: readonly ZoneName[] = ['wholeFace', 'neck'];
 /** A thin layer as it is usually worn, mg/cm2: one to two pumps a face. */
-const USUAL_DOSE = 0.6;
-/** A damp sponge keeps a quarter. */
-const KEPT_BY_TOOL = 0.25;
+const USUAL_DOSE = 0.55;
 /** Bases weigh a little more than water. */
 const MG_PER_ML = 1050;
 /** Beyond this many products triples are searched among the nearest only: their number grows with the cube. */
@@ -69,55 +74,61 @@ const RUNNING_OUT = 1.5;
 export function matchable(context: ShadeContext, wishes: MatchWishes): Coloured[] {
   const { filter = {}, kinds = BASE_KINDS } = wishes;
   return context.kit.products.filter(isColoured).filter((product) => {
-    if (!kinds.includes(product.kind) || unusableBecause(product, context) !== null) return false;
+    if (!kinds.includes(product.kind) || excludedBecause(product, askFor(wishes, USUAL_DOSE), context) !== null) return false;
     // Wishes of texture and finish are for what is worn, not for the drop stirred into it.
     if (product.kind !== 'adjuster' && filteredBecause(product, filter) !== null) return false;
     return filter.unowned === true || unitToTake(product, context) !== null;
   });
 }
 
+/** A base as it is matched where no chart says a step: over these zones, laid with a damp sponge. */
+function askFor({ zones = MATCH_ZONES, kinds = BASE_KINDS }: MatchWishes, doseMgPerCm2: number): ShadeAsk {
+  return {
+    role: 'base',
+    title: 'base',
+    shade: { relative: { to: 'skin', depthSteps: 0 } },
+    wants: { kinds: [...kinds], mix: true },
+    placements: zones.map((zone) => ({ guide: `zone.${zone}` as const, side: 'both' as const })),
+    doseMgPerCm2,
+    passes: 1,
+    tool: 'damp sponge',
+  };
+}
+
 /**
- * Best single, pairs and triples in whole measures for face, neck and decollete by weight: exhaustive over all mixes
- * the families allow. Ties within a tenth go to what is opened and sufficient.
+ * Best single, pairs and triples in whole measures for face, neck and decollete by weight, by the one cost that fitting asks too: exhaustive over all mixes
+ * the families allow. A triple is shown only where it brings the colour nearer.
  */
 export function matchShades(context: ShadeContext, wishes: MatchWishes = {}, onProgress?: (share: number) => void): ShadeMatches {
   const target = skinTarget(context.client.skin, wishes.weights ?? DEFAULT_WEIGHTS);
-  const products = matchable(context, wishes);
+  const { sound, aside } = setAside(context.kit.products);
+  const told = aside.filter(({ product }) => (wishes.kinds ?? BASE_KINDS).includes(product.kind)).map(({ product, why }) => `${productName(product)} is set aside. ${why}`);
+  const products = matchable({ ...context, kit: { ...context.kit, products: sound } }, wishes);
   const nothing = { target, singles: [], pairs: [], triples: [], compared: products.length, mixes: 0 };
-  if (!target) return { ...nothing, limits: ['Nothing of her skin has been read yet.'] };
-  if (products.length === 0) return { ...nothing, limits: ['No product of the kit meets these wishes.'] };
-  const limits: string[] = [];
+  if (!target) return { ...nothing, limits: ['Nothing of her skin has been read yet.', ...told] };
+  if (products.length === 0) return { ...nothing, limits: ['No product of the kit meets these wishes.', ...told] };
+  const limits: string[] = [...told];
   let searched = products;
   if (products.length > MOST_FOR_TRIPLES) {
     searched = [...products].sort((a, b) => deltaE2000(target, a.lab) - deltaE2000(target, b.lab)).slice(0, MOST_FOR_TRIPLES);
     limits.push(`Mixes were searched among the ${MOST_FOR_TRIPLES} nearest of ${products.length} products.`);
   }
-  const table = mixTableOf(searched, 3, onProgress);
+  const table = mixTableOf(bySmallestShare(searched), 3, onProgress);
   const pinned = wishes.pin === undefined ? undefined : searched.findIndex((p) => p.id === wishes.pin);
   if (pinned === -1) return { ...nothing, limits: ['The pinned product does not meet these wishes.'] };
   const { count = 4 } = wishes;
-  const found = matchBase(target, [], { table, count: count + 2, must: pinned });
-  const judge = judgeFor(context, wishes, target, searched);
+  const found = matchBase(target, [], { table, count: 60, must: pinned });
+  const judge = judgeMatches(context, wishes, target, searched);
   const ranked = (mixes: readonly Mix[]): ShadeMatch[] =>
     mixes
       .map(judge)
-      .sort((a, b) => rank(a) - rank(b))
+      .sort((a, b) => a.cost - b.cost)
       .slice(0, count);
-  return {
-    target,
-    singles: ranked(found.singles),
-    pairs: ranked(found.pairs),
-    triples: ranked(found.triples),
-    compared: products.length,
-    mixes: table.length,
-    limits,
-  };
-}
-
-/** Nearness, nudged by what would be opened or run out: never by more than a tenth. */
-function rank({ deltaE, parts, notes }: ShadeMatch): number {
-  const unopened = parts.filter(({ unit }) => unit?.openedOn === null).length;
-  return deltaE + Math.min(0.1, 0.04 * unopened + (notes.some((n) => n.includes('not enough')) ? 0.06 : 0));
+  const answer = { singles: ranked(found.singles), pairs: ranked(found.pairs), triples: ranked(found.triples) };
+  const nearest = [...answer.singles, ...answer.pairs].sort((a, b) => a.cost - b.cost)[0];
+  if (nearest && nearest.deltaE > BASE_WITHIN)
+    limits.push(`Nothing here matches her: the nearest is ${nearest.deltaE.toFixed(1)} off, over ${BASE_WITHIN} is a mask. Buy a base, ${colourToBuy(target)}.`);
+  return { target, ...answer, compared: products.length, mixes: table.length, limits };
 }
 
 /** Skin area of some zones on this client, cm2. */
@@ -125,36 +136,42 @@ export function areaOfZones(zones: readonly ZoneName[], client: Pick<ShadeContex
   return zones.reduce((sum, zone) => sum + zoneArea(zone, client.landmarks), 0);
 }
 
-function judgeFor(context: ShadeContext, wishes: MatchWishes, target: Lab, products: readonly Coloured[]): (mix: Mix) => ShadeMatch {
+function judgeMatches(context: ShadeContext, wishes: MatchWishes, target: Lab, products: readonly Coloured[]): (mix: Mix) => ShadeMatch {
   const byId = new Map(products.map((p) => [p.id, p]));
   const skin = reconstructSpectrum(target, 'D65', 'skin').spectrum;
-  const areaCm2 = areaOfZones(wishes.zones ?? MATCH_ZONES, context.client);
+  const judges = new Map<number, StepJudge>();
+  const judgeAt = (dose: number): StepJudge => {
+    let held = judges.get(dose);
+    if (!held) judges.set(dose, (held = judgeFor(askFor(wishes, dose), context)));
+    return held;
+  };
   return (mix) => {
     const members = mix.parts
       .map(({ id, pumps }) => ({ product: byId.get(id)!, pumps }))
-      .sort((a, b) => b.pumps * b.product.mgPerMeasure - a.pumps * a.product.mgPerMeasure);
-    const optics = mixedOptics(members.map(({ product, pumps }) => ({ product, mg: pumps * product.mgPerMeasure })));
-    const dose = wishes.coverage ? doseForCoverage(optics, wishes.coverage) : USUAL_DOSE;
-    const parts = members.map(({ product, pumps }) => ({ product, unit: unitToTake(product, context), pumps }));
-    const amount = amountOf(parts, dose * areaCm2);
+      .sort((a, b) => b.pumps * smallestMg(b.product) - a.pumps * smallestMg(a.product));
+    const optics = mixedOptics(members.map(({ product, pumps }) => ({ product, mg: pumps * smallestMg(product) })));
+    const dose = wishes.coverage ? Number(doseForCoverage(optics, wishes.coverage).toFixed(2)) : USUAL_DOSE;
+    const { need, judge } = judgeAt(dose);
+    const answer = judgedMix(mix, byId, need, judge);
+    const parts = answer.parts.map(({ product, unit }) => ({ product, unit, pumps: members.find((m) => m.product.id === product.id)!.pumps }));
+    const measures = answer.parts.map((p) => p.measures);
     return {
       parts,
       lab: mix.lab,
       onSkin: labUnder(layOver(skin, optics, dose), 'D65'),
       deltaE: mix.deltaE,
+      cost: answer.cost,
+      costs: answer.costs,
       under: differenceUnder(skin, optics.masstone),
-      amount,
-      notes: [`${differenceInWords(mix.deltaE)} by daylight`, ...stockNotes(parts, amount.measures), ...heavy(dose)],
+      amount: { onFaceMg: need.onFaceMg, takenMg: answer.madeMg, neededMg: need.takenMg, ml: answer.madeMg / MG_PER_ML, measures },
+      notes: [
+        `${differenceInWords(mix.deltaE)} by daylight`,
+        ...answer.costs.filter((c) => !['colour', 'stock', 'mix'].includes(c.part)).map((c) => c.words),
+        ...stockNotes(parts, measures),
+        ...heavy(dose),
+      ],
     };
   };
-}
-
-/** Whole rounds of the ratio that give at least what is needed, and what that is in ml. */
-function amountOf(parts: readonly ShadePart[], onFaceMg: number): ShadeMatch['amount'] {
-  const perRound = parts.reduce((sum, { product, pumps }) => sum + pumps * product.mgPerMeasure, 0);
-  const neededMg = onFaceMg / (1 - KEPT_BY_TOOL);
-  const rounds = Math.max(1, measuresFor(neededMg, perRound));
-  return { onFaceMg, takenMg: rounds * perRound, ml: (rounds * perRound) / MG_PER_ML, measures: parts.map(({ pumps }) => pumps * rounds) };
 }
 
 function stockNotes(parts: readonly ShadePart[], measures: readonly number[]): string[] {

@@ -1,9 +1,12 @@
-import { COVERAGES, deltaE2000, labUnder, matchBase, reconstructSpectrum, type Coverage, type Lab } from '../colour';
+import { COVERAGES, deltaE2000, labUnder, matchBase, reconstructSpectrum, undertoneOf, type Coverage, type Lab } from '../colour';
 import { familiesAgree, FINISHES, productName, type Product, type ProductSnapshot, type Unit } from '../kit';
 import { isColoured, mixTableOf, type Coloured } from './mixTables';
 import { besideInWords, layOver, mixedOptics, opticsOf } from './optics';
 import { skinTarget } from './skinTarget';
-import { unitToTake, unusableBecause, type ShadeContext } from './usable';
+import { needsMissed } from './needs';
+import { missesOf, type Wearer } from './ranges';
+import { shadeRoleOf, type ShadeAsk } from './skinRole';
+import { excludedBecause, unitToTake, unusableBecause, type ShadeContext } from './usable';
 
 export type Substitute = {
   readonly parts: readonly { readonly product: Product; readonly unit: Unit; readonly pumps: number }[];
@@ -20,8 +23,18 @@ export type Substitute = {
   readonly reasons: readonly string[];
 };
 
-/** What being different costs, in units of colour difference. */
-const COST = { finishStep: 0.8, textureStep: 0.7, coverageStep: 0.6, family: 1, mix: 0.3, unopened: 0.15 } as const;
+/** What being different from the product replaced costs, in units of colour difference. */
+const COST = { finishStep: 0.8, textureStep: 0.7, coverageStep: 0.6, family: 1, mix: 0.3, unopened: 0.15, outOfRange: 4 } as const;
+/** What a product of a kind is to the skin, where no step says it. */
+const ASK_OF: Readonly<Partial<Record<Product['kind'], Pick<ShadeAsk, 'role' | 'shade'>>>> = {
+  base: { role: 'base', shade: null },
+  contour: { role: 'contour', shade: null },
+  bronzer: { role: 'bronze', shade: null },
+  blush: { role: 'blush', shade: null },
+  highlight: { role: 'highlight', shade: null },
+  powder: { role: 'powder', shade: null },
+  'lip colour': { role: 'lip', shade: null },
+};
 const COVERAGE_ORDER = Object.keys(COVERAGES) as readonly Coverage[];
 /** Textures in order from runny to dry: neighbours replace each other with ease. */
 const TEXTURE_ORDER: readonly Product['texture'][] = ['liquid', 'gel', 'cream', 'stick', 'pencil', 'pressed', 'loose'];
@@ -32,7 +45,7 @@ export type SubstituteOptions = {
   /** Products that are not at hand that day. */
   readonly notPacked?: readonly string[];
   /** Finishes and kinds the look does not allow. */
-  readonly forbids?: { readonly finishes: readonly Product['finish'][]; readonly kinds: readonly Product['kind'][] };
+  readonly forbids?: ShadeContext['forbids'];
 };
 
 /**
@@ -40,16 +53,13 @@ export type SubstituteOptions = {
  * for bases also mixes, with how far off each is, the dose that covers alike and the result on her skin.
  */
 export function substitute(product: ProductSnapshot, context: ShadeContext, options: SubstituteOptions = {}): Substitute[] {
-  const { count = 5, notPacked = [], forbids = { finishes: [], kinds: [] } } = options;
+  const { count = 5, notPacked = [] } = options;
+  const forbids = options.forbids ?? context.forbids;
+  const judged: ShadeContext = forbids ? { ...context, forbids } : context;
+  const kinds: readonly Product['kind'][] = product.kind === 'base' ? ['base', 'adjuster'] : [product.kind];
+  const ask = { role: ASK_OF[product.kind]?.role ?? ('care' as const), wants: { kinds: [...kinds] } };
   const usable = context.kit.products.filter(
-    (p) =>
-      p.id !== product.id &&
-      (p.kind === product.kind || (product.kind === 'base' && p.kind === 'adjuster')) &&
-      !notPacked.includes(p.id) &&
-      !forbids.finishes.includes(p.finish) &&
-      !forbids.kinds.includes(p.kind) &&
-      unusableBecause(p, context) === null &&
-      unitToTake(p, context) !== null,
+    (p) => p.id !== product.id && !notPacked.includes(p.id) && excludedBecause(p, ask, judged) === null && unitToTake(p, context) !== null,
   );
   const lookAt = scorer(product, context, options.doseMgPerCm2 ?? 1);
   if (product.lab === null)
@@ -76,6 +86,10 @@ export function substitute(product: ProductSnapshot, context: ShadeContext, opti
 function scorer(product: ProductSnapshot, context: ShadeContext, dose: number) {
   const skin = skinTarget(context.client.skin);
   const ground = skin ? reconstructSpectrum(skin, 'D65', 'skin').spectrum : null;
+  const role = ASK_OF[product.kind] ? shadeRoleOf({ ...ASK_OF[product.kind]!, placements: [], wants: { kinds: [product.kind] } }) : null;
+  const wearer: Wearer | null = skin
+    ? { skin, undertone: undertoneOf(context.client.skin.neck ?? skin).undertone, features: context.client.features, contrast: context.contrast ?? 'soft' }
+    : null;
   const colouredBefore = product.lab ? { lab: product.lab, coverage: product.coverage } : null;
   const opticsBefore = colouredBefore ? opticsOf(colouredBefore) : null;
   return (members: readonly { readonly product: Product; readonly pumps: number }[], lab: Lab | null): Substitute => {
@@ -98,6 +112,14 @@ function scorer(product: ProductSnapshot, context: ShadeContext, dose: number) {
     against(familiesAgree(product.family, lead.family) ? 0 : COST.family, `${lead.family} instead of ${product.family}: look at what lies under and over it`);
     against(members.length > 1 ? COST.mix : 0, `mix ${members.map((m) => m.pumps).join(' : ')}`);
     if (Math.abs(doseFactor - 1) > 0.15) reasons.push(`take ${doseFactor.toFixed(1)} times the dose to cover alike`);
+    if (lab && wearer && role && product.lab && optics && ground) {
+      const shown = labUnder(layOver(ground, optics, dose * doseFactor), 'D65');
+      const was = missesOf(role, { own: product.lab, shown: labUnder(layOver(ground, opticsBefore!, dose), 'D65'), finish: product.finish }, wearer, 'find');
+      const [miss] = missesOf(role, { own: lab, shown, finish: lead.finish }, wearer, 'find');
+      if (miss && was.length === 0) against(COST.outOfRange + 2 * miss.over, `on her it ${miss.words}`);
+    }
+    for (const miss of product.kind === 'base' ? [] : needsMissed(lead, { role: 'care', placements: [] }, context, wearer?.undertone ?? null)) against(0.5 * miss.cost, miss.words);
+    if (lead.ingredients.length === 0 && context.client.sensitivities.length > 0) reasons.push('its ingredients are not known: look at the maker’s list');
     const parts = members.map(({ product: p, pumps }) => ({ product: p, pumps, unit: unitToTake(p, context)! }));
     against(parts.some((p) => p.unit.openedOn === null) ? COST.unopened : 0, 'would be opened');
     return { parts, lab, deltaE, onSkin: ground && optics && opticsBefore ? onSkin() : null, doseFactor, cost, reasons };

@@ -1,7 +1,10 @@
-import { matchAllergens, SENSITIVITIES, type Sensitivity } from '../care';
+import { matchAllergens } from '../care';
 import type { Coverage } from '../colour';
 import type { Features, Landmarks } from '../face';
 import { shelfLife, type Family, type Finish, type Kit, type Product, type Texture, type Unit } from '../kit';
+import type { Look, Occasion } from '../look';
+import { impossibleBecause } from './possibleColour';
+import type { ShadeAsk } from './skinRole';
 import type { Skin } from './skinTarget';
 
 /** What shades are chosen for: skin, what is known of the face, and what she must not meet. */
@@ -12,11 +15,18 @@ export type ShadeClient = {
   readonly sensitivities: readonly string[];
 };
 
+/** Everything a product is judged against, the same for every screen. */
 export type ShadeContext = {
   readonly client: ShadeClient;
   readonly kit: Kit;
   /** The day of use as YYYY-MM-DD. */
   readonly date: string;
+  /** What the day brings; nothing is asked for it where it is not known. */
+  readonly occasion?: Occasion;
+  /** What the look does not allow. */
+  readonly forbids?: Look['forbids'];
+  /** The school's contrast; soft where it is not said. */
+  readonly contrast?: 'soft' | 'bold';
 };
 
 /** Wishes a product must meet; an empty or missing list lets everything through. */
@@ -29,14 +39,16 @@ export type ShadeFilter = {
   readonly unowned?: boolean;
 };
 
-/** What is noted, and fibres for anyone in contact lenses. */
-export function sensitivitiesOf({ sensitivities, features }: Pick<ShadeClient, 'sensitivities' | 'features'>): Sensitivity[] {
-  return SENSITIVITIES.filter((s) => sensitivities.includes(s) || (s === 'fibres' && features.lenses));
+/** What is noted, in whatever words, and fibres for anyone in contact lenses. */
+export function sensitivitiesOf({ sensitivities, features }: Pick<ShadeClient, 'sensitivities' | 'features'>): string[] {
+  return features.lenses && !sensitivities.includes('fibres') ? [...sensitivities, 'fibres'] : [...sensitivities];
 }
 
 /** Why a product must not or cannot be used on this client that day, whatever the step; null when it can. */
 export function unusableBecause(product: Product, context: ShadeContext): string | null {
   if (product.withdrawn) return 'withdrawn';
+  const impossible = impossibleBecause(product.kind, product.lab);
+  if (impossible) return `set aside: ${impossible}`;
   const allergen = matchAllergens(product.ingredients, sensitivitiesOf(context.client))[0];
   if (allergen) return `contains ${allergen.ingredient} (${allergen.sensitivity})`;
   const units = context.kit.units.filter((unit) => unit.productId === product.id);
@@ -63,4 +75,22 @@ export function unitToTake(product: Product, { kit, date }: Pick<ShadeContext, '
       .filter((unit) => unit.productId === product.id && unit.remainingMg > 0 && shelfLife(unit, product, date).state !== 'past')
       .sort((a, b) => order(a).localeCompare(order(b)))[0] ?? null
   );
+}
+
+const AT_EYES: readonly string[] = ['eye', 'liner', 'lash'];
+
+/** Why a product cannot be used for a step at all, or null when it can: one rule for proposing, matching, substituting and repeating. */
+export function excludedBecause(product: Product, step: Pick<ShadeAsk, 'wants' | 'role'>, context: ShadeContext): string | null {
+  if (!step.wants.kinds.includes(product.kind)) return `a ${product.kind} is not what this step asks for`;
+  const unusable = unusableBecause(product, context);
+  if (unusable) return unusable;
+  const { forbids } = context;
+  if (forbids?.kinds.includes(product.kind)) return `the look allows no ${product.kind}`;
+  if (forbids?.finishes.includes(product.finish)) return `the look allows nothing ${product.finish}`;
+  if (step.role === 'contour' && (product.finish === 'shimmer' || product.finish === 'dewy')) return `${product.finish}: shine undoes a shadow`;
+  if (AT_EYES.includes(step.role) && !product.eyeSafe) return 'not meant for the eye area';
+  const { lenses, age } = context.client.features;
+  if (lenses && AT_EYES.includes(step.role) && product.texture === 'loose' && product.finish === 'shimmer') return 'loose shimmer sheds into contact lenses';
+  if (age === 'child' && product.kind === 'lashes') return 'no lashes on a child';
+  return null;
 }

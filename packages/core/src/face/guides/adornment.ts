@@ -34,7 +34,45 @@ function mouthSpot(half: HalfFace, _face: FaceModel, params: GuideParams): Guide
   return { ...dots([at], k), handles: { liftMm: [at[0], at[1] - 4], width: [at[0] + 3 * k, at[1]] } };
 }
 
+/** One mark between the brows, or a little above; larger by width. */
+function foreheadPoint(_half: HalfFace, face: FaceModel, params: GuideParams): GuideShape {
+  const [, y] = face.landmarks.glabella;
+  const k = params.width / 100;
+  const at: Point = [0, y - params.liftMm];
+  return { ...dots([at], 2.2 * k), handles: { liftMm: [0, at[1] - 5], width: [3 + 2.2 * k, at[1]] } };
+}
+
+/** Dots that follow the brow just above it, largest at the arch. */
+function browPoints(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {
+  const k = params.width / 100;
+  const line = portion(half.brow, 0.15, Math.min(0.98, 0.15 + 0.75 * (params.reach / 100)), 0.5).map(([x, y]): Point => [x, y - 5 - params.liftMm]);
+  const row = Array.from({ length: 5 }, (_, i) => line[Math.round((i / 4) * (line.length - 1))]!);
+  return {
+    ...patch(
+      row.map((p, i) => ellipse(p, k * (0.7 + 0.35 * Math.sin((Math.PI * (i + 0.5)) / 5)), k * (0.7 + 0.35 * Math.sin((Math.PI * (i + 0.5)) / 5)), 0, 14)),
+      0.1,
+    ),
+    handles: { reach: row[4]!, liftMm: [row[2]![0], row[2]![1] - 4], width: [row[2]![0] + 3 * k, row[2]![1]] },
+  };
+}
+
 export const ADORNMENT_GUIDES = {
+  foreheadPoint: {
+    kind: 'adornment',
+    label: 'Mark on the forehead',
+    where: 'between the brows',
+    central: true,
+    adjustable: ['liftMm', 'width'],
+    build: foreheadPoint,
+  },
+  browPoints: {
+    kind: 'adornment',
+    label: 'Dots above the brow',
+    where: 'in a row just above the brow',
+    central: false,
+    adjustable: ['reach', 'liftMm', 'width'],
+    build: browPoints,
+  },
   outerDots: {
     kind: 'adornment',
     label: 'Stones at the outer corner',

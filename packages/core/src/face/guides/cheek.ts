@@ -98,7 +98,7 @@ function blushLifted(half: HalfFace, face: FaceModel, params: GuideParams): Guid
   const spine = portion(line, ...between(start + 0.03, Math.min(lawful, front), params));
   const bead = (t: number): number => scale * BLUSH_HALF * Math.max(0.3, Math.sin(Math.PI * clamp(0.12 + 0.8 * t, 0, 1)));
   const shape = stroke(half, face, spine, bead, faded([0.55, 1], params.fade), 5);
-  const line0 = half.at('eye_outer')[1] + 5;
+  const line0 = half.at('eye_outer')[1] + BLUSH_TOP;
   const above: Region = [
     [
       [0, -200],
@@ -124,13 +124,29 @@ function blushFull(half: HalfFace, _face: FaceModel, params: GuideParams): Guide
   };
 }
 
-/** Light on top of the bone, between eye corner and cheekbone, outside the eye area. */
+/** Lifted blush stops this far under the outer eye corner, mm; the light on the bone begins there. */
+const BLUSH_TOP = 5;
+/** How far light and blush may melt into each other, mm. */
+const MELT = 1.5;
+
+const belowLine = (y: number): Region => [
+  [
+    [0, y],
+    [150, y],
+    [150, 300],
+    [0, 300],
+  ],
+];
+
+/** Light on top of the bone, between eye corner and cheekbone, outside the eye area and clear of a lifted blush. */
 function cheekboneLight(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {
   const scale = params.width / 100;
-  const bone = mix(half.at('eye_outer'), half.at('zygion'), 0.52);
-  const centre: Point = [bone[0], bone[1] - params.liftMm];
+  const bone = mix(half.at('eye_outer'), half.at('zygion'), 0.56);
+  const top = half.at('eye_outer')[1] + BLUSH_TOP;
+  const centre: Point = [bone[0] + 1, Math.min(bone[1], top - 2.5) - params.liftMm];
   const long = 9.5 * (params.reach / 100);
-  const region = subtractRegion([ellipse(centre, long, 2.9 * scale, -54)], [half.orbit]);
+  const lit = subtractRegion([ellipse(centre, long, 2.9 * scale, -54)], [half.orbit]);
+  const region = subtractRegion(lit, belowLine(top + MELT - Math.min(0, params.liftMm)));
   return {
     region,
     line: null,

@@ -32,6 +32,26 @@ const creaseAt = (half: HalfFace, t: number, above: number): Point => {
 const lid = (half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape =>
   flat([lidBetween(half, 0.06, 0.97, params.liftMm)], 1, null, [1, 1], { liftMm: creaseAt(half, 0.5, params.liftMm) });
 
+/** How far above the natural fold colour has to go to be seen with the eye open, mm. */
+export const ABOVE_FOLD = { open: 0.6, 'partly hooded': 2.6, hooded: 4.2 } as const;
+
+/** The lid and on over the fold, as far as it has to go to show with the eye open: the more hooded the eye, the further. */
+function openLid(half: HalfFace, face: FaceModel, params: GuideParams): GuideShape {
+  const above = ABOVE_FOLD[face.features.lids[half.side]] + params.liftMm;
+  return flat(uniteOutlines([lidBetween(half, 0.06, 0.97, above)]), 1.5, null, [1, 1], { liftMm: creaseAt(half, 0.5, above) });
+}
+
+/** The lower lashes, half as long as the upper and fewer. */
+function lowerLashes(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {
+  const roots = portion(half.lowerLid, 0.06, clamp(0.06 + 0.84 * (params.reach / 100), 0.3, 0.95), 0.6);
+  const hairs = Array.from({ length: 9 }, (_, i): Polygon => {
+    const [x, y] = roots[Math.round((i / 8) * (roots.length - 1))]!;
+    const lean = 1.2 * (0.5 - i / 8);
+    return ribbon([[x, y], [x + lean * 0.4, y + 1.2], [x + lean, y + 2.4]], (t) => 0.24 * (1 - t) + 0.03);
+  });
+  return flat(uniteOutlines(hairs), 0.2, roots, [1, 1], { reach: roots[roots.length - 1]! });
+}
+
 /** The outer third by rule; reach takes it further in or keeps it out. */
 function outerLid(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {
   const inner = clamp(1 - 0.36 * (params.reach / 100), 0.3, 0.9);
@@ -147,6 +167,15 @@ export const EYE_GUIDES = {
   outerLid: { kind: 'eye', label: 'Outer lid', where: 'on the outer third of the lid', central: false, adjustable: ['reach', 'liftMm'], build: outerLid },
   lidCentre: { kind: 'eye', label: 'Middle of the lid', where: 'above the pupil', central: false, adjustable: ['width'], build: lidCentre },
   socket: { kind: 'eye', label: 'Socket', where: 'in the crease, placed with the eye open', central: false, adjustable: ['liftMm', 'width'], build: socket },
+  openLid: {
+    kind: 'eye',
+    label: 'Lid, eye open',
+    where: 'over the lid and above the natural fold, placed with the eye open',
+    central: false,
+    adjustable: ['liftMm'],
+    build: openLid,
+  },
+  lowerLashes: { kind: 'lash', label: 'Lower lashes', where: 'along the lower lashes', central: false, adjustable: ['reach'], build: lowerLashes },
   lowerLine: {
     kind: 'eye',
     label: 'Lower line',

@@ -11,10 +11,15 @@ export function freeTriangle(face: FaceModel): Polygon {
   return [face.landmarks.brow_arch_left, face.landmarks.brow_arch_right, face.landmarks.hairline_c];
 }
 
+/** Share of the face, hairline to chin, that is forehead on the canonical face. */
+export const USUAL_FOREHEAD = 52 / 180.2;
+
 /** From the hairline inwards, widest at its corner, tapering to nothing at both ends. */
 function foreheadContour(half: HalfFace, face: FaceModel, params: GuideParams): GuideShape {
   const hairline = resample(half.hairline, 2).filter(([x, y]) => x > 20 && y < half.at('brow_tail')[1] + 4);
-  const depth = 11.5 * (params.width / 100);
+  // A small forehead has no width to give, a high one takes more: the usual depth at the usual share of the face.
+  const share = (face.landmarks.glabella[1] - face.landmarks.hairline_c[1]) / (face.landmarks.gnathion[1] - face.landmarks.hairline_c[1]);
+  const depth = 11.5 * (params.width / 100) * clamp(1 + 6 * (share - USUAL_FOREHEAD), 0.6, 1.35);
   const cut = Math.max(3, Math.round(hairline.length * clamp(params.reach / 100, 0.3, 1)));
   const line = hairline.slice(-cut);
   const centre: Point = [0, half.at('brow_arch')[1]];
@@ -44,6 +49,24 @@ function noseContour(half: HalfFace, face: FaceModel, params: GuideParams): Guid
   );
   const w = params.width / 100;
   return stroke(half, face, spine, (t) => w * (0.35 + 0.75 * Math.sin(Math.PI * clamp(t * 0.9 + 0.05, 0, 1))), faded([0.5, 1], params.fade), 1.2);
+}
+
+/** From the inner end of the brow down beside the bridge: the crease shade run on, so that the shadow looks grown there. */
+function noseFromCrease(half: HalfFace, face: FaceModel, params: GuideParams): GuideShape {
+  const { nasion, bridge_mid } = face.landmarks;
+  const b = 0.62 * half.at('bridge_side')[0];
+  const [browX, browY] = half.at('brow_inner');
+  const spine = throughPoints(
+    [
+      [browX - 0.5, browY + 4.5],
+      [0.62 * browX, (browY + nasion[1]) / 2 + 3],
+      [1.3 * b, nasion[1] + 6],
+      [b, nasion[1] + 6 + (bridge_mid[1] - nasion[1] - 6) * clamp(params.reach / 100, 0.3, 1.3)],
+    ],
+    1,
+  );
+  const w = params.width / 100;
+  return stroke(half, face, spine, (t) => w * (1.5 - 0.9 * t), faded([0.9, 0.25], params.fade), 2);
 }
 
 /** Under the jaw edge and down into the neck, so that no line shows. */
@@ -138,6 +161,14 @@ export const SHADOW_GUIDES = {
     central: false,
     adjustable: ['reach', 'width'],
     build: foreheadContour,
+  },
+  noseFromCrease: {
+    kind: 'contour',
+    label: 'Nose shade from the crease',
+    where: 'from the inner end of the brow down beside the bridge',
+    central: false,
+    adjustable: ['reach', 'width', 'fade'],
+    build: noseFromCrease,
   },
   noseContour: {
     kind: 'contour',

@@ -1,7 +1,8 @@
 import type { Kit } from '../../kit';
+import type { StepGap } from '../../shade';
 import type { ClientSnapshot, Look, Occasion } from '../document';
-import { fitLook, type FittedLook, type Stamp } from '../fitLook';
-import { proposeProducts } from '../propose';
+import { fitLook, gapInWords, type FitOptions, type FittedLook, type Stamp } from '../fitLook';
+import { matchAndPropose, type FitContext } from '../propose';
 import { inSchoolsOf } from './withSchool';
 import type { SchoolAnswers } from './questions';
 
@@ -9,18 +10,33 @@ import type { SchoolAnswers } from './questions';
  * Fits a look to a client and does it the studio's way where the studio has one; what that changes stands among the notes, and a step that
  * loses its product by it, or asks for another shade, gets the kit's best for what it now wants. Throws as `fitLook` does.
  */
-export function fitInStudio(look: Look, client: ClientSnapshot, kit: Kit, occasion: Occasion, stamp: Stamp, studio: Partial<SchoolAnswers>): FittedLook {
-  const fitted = fitLook(look, client, kit, occasion, stamp);
+export function fitInStudio(
+  look: Look,
+  client: ClientSnapshot,
+  kit: Kit,
+  occasion: Occasion,
+  stamp: Stamp,
+  studio: Partial<SchoolAnswers>,
+  options: FitOptions = {},
+): FittedLook {
+  const fitted = fitLook(look, client, kit, occasion, stamp, options);
   const { chart, says } = inSchoolsOf(fitted.chart, studio);
-  const context = { client, kit, date: occasion.date, forbids: look.forbids };
+  const context: FitContext = { client, kit, date: occasion.date, occasion, forbids: look.forbids, contrast: chart.schools.contrast };
   const before = new Map(fitted.chart.steps.map((s) => [s.id, s]));
   const proposals = { ...fitted.proposals };
+  const gaps: Record<string, StepGap> = { ...fitted.gaps };
+  const told: string[] = [];
   const steps = chart.steps.map((step) => {
     const was = before.get(step.id);
     if (!was || was.use.length === 0 || (step.use.length > 0 && step.shade === was.shade)) return step;
-    const ranked = proposeProducts(step, context);
+    const { match, proposals: ranked } = matchAndPropose(step, context);
     proposals[step.id] = ranked;
+    delete gaps[step.id];
+    if (match.gap) {
+      gaps[step.id] = match.gap;
+      told.push(gapInWords(match.gap));
+    }
     return { ...step, use: [...(ranked[0]?.use ?? [])] };
   });
-  return { chart: { ...chart, steps }, proposals, notes: [...fitted.notes, ...says.map((words) => `The studio’s way: ${words}`)] };
+  return { ...fitted, chart: { ...chart, steps }, proposals, gaps, notes: [...fitted.notes, ...says.map((words) => `The studio’s way: ${words}`), ...told] };
 }

@@ -1,3 +1,4 @@
+import { wantedColour } from '../../shade';
 import {
   adviseSchools,
   fitInStudio,
@@ -6,7 +7,6 @@ import {
   phaseOrder,
   SCHOOLS,
   schoolsInWords,
-  wantedColour,
   withSchool,
   type Chart,
   type SchoolAnswers,

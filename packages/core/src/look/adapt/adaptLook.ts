@@ -1,0 +1,100 @@
+import { undertoneOf } from '../../colour';
+import { dayOf, skinTarget } from '../../shade';
+import type { Adaptation, Chart, ClientSnapshot, Look, LookStep, Occasion, Step } from '../document';
+import { PHASES } from '../document';
+import { withinProhibitions } from '../prohibitions';
+import type { Adapter, AdaptTo } from './adapter';
+import { ADDERS, DAY_ADAPTERS } from './day';
+import { FACE_ADAPTERS } from './face';
+import { SKIN_ADAPTERS } from './skin';
+
+/** What the look itself forbids of places comes last, so that nothing brings it back. */
+const PROHIBITIONS: Adapter = {
+  id: 'the look’s prohibitions',
+  change: (step, { look }) => {
+    const { placements, broken } = withinProhibitions({ role: step.role, placements: step.placements, kinds: step.wants.kinds }, look.forbids);
+    if (broken.length === 0) return null;
+    const why = `${look.name}: ${broken.join(', ')}`;
+    return placements.length === 0 ? { words: `${step.title} left out`, why, leftOut: true } : { words: `${step.title} kept to the look`, why, set: { placements: [...placements] } };
+  },
+};
+export const ADAPTERS: readonly Adapter[] = [...SKIN_ADAPTERS, ...FACE_ADAPTERS, ...DAY_ADAPTERS, PROHIBITIONS];
+
+export type AdaptedLook = {
+  readonly steps: readonly LookStep[];
+  readonly adaptations: readonly Adaptation[];
+};
+
+/**
+ * A look's steps as this client and this day ask for them: every change a named piece of data with its reason and what was before it. Those refused by id
+ * ('primer where oily') are left alone.
+ */
+export function adaptLook(look: Look, client: ClientSnapshot, occasion: Occasion, refused: readonly string[] = []): AdaptedLook {
+  const skin = skinTarget(client.skin);
+  const to: AdaptTo = { client, features: client.features, day: dayOf(occasion), look, skin, undertone: skin ? undertoneOf(client.skin.neck ?? skin).undertone : null };
+  const adaptations: Adaptation[] = [];
+  const given = withAdded(look, to, refused, adaptations);
+  const steps = given.flatMap((step): LookStep[] => {
+    let now = step;
+    for (const adapter of ADAPTERS) {
+      if (refused.includes(adapter.id)) continue;
+      const change = adapter.change(now, to);
+      if (change === null) continue;
+      const told = { id: adapter.id, stepId: step.id, words: change.words.slice(0, 200), why: change.why };
+      if ('leftOut' in change) {
+        adaptations.push({ ...told, change: 'left out', was: { ...now, use: [] } });
+        return [];
+      }
+      const before = now;
+      now = { ...now, ...change.set };
+      adaptations.push({ ...told, change: 'changed', was: partOf(before, change.set) });
+    }
+    return [now];
+  });
+  return { steps, adaptations };
+}
+
+function withAdded(look: Look, to: AdaptTo, refused: readonly string[], adaptations: Adaptation[]): LookStep[] {
+  return ADDERS.reduce<LookStep[]>(
+    (steps, adder) => {
+      const added = refused.includes(adder.id) ? null : adder.add(steps, to);
+      if (!added) return steps;
+      const id = derivedId(look.id, adder.id);
+      adaptations.push({ id: adder.id, stepId: id, change: 'added', words: added.words, why: added.why });
+      const rank = PHASES.indexOf(added.step.phase);
+      const after = steps.findIndex((s) => PHASES.indexOf(s.phase) >= rank);
+      // A liner comes before the lip it holds; a spray comes last.
+      const at = after < 0 || added.step.phase === 'finish' ? steps.length : after;
+      return [...steps.slice(0, at), { ...added.step, id }, ...steps.slice(at)];
+    },
+    [...look.steps],
+  );
+}
+
+/** The step's values under the keys that are changed: what brings it back. */
+function partOf(step: LookStep, set: Partial<LookStep>): Partial<Step> {
+  return Object.fromEntries(Object.entries(step).filter(([key]) => key in set));
+}
+
+/** An id that is always the same for one look and one added step. */
+function derivedId(id: string, salt: string): string {
+  let hash = 2166136261;
+  for (const char of salt) hash = Math.imul(hash ^ char.charCodeAt(0), 16777619) >>> 0;
+  return `${id.slice(0, 28)}${hash.toString(16).padStart(8, '0')}`;
+}
+
+/** The chart with one adaptation refused: what was before comes back, and the refusal is kept. */
+export function refuseAdaptation(chart: Chart, adaptation: Adaptation): Chart {
+  const all = (chart.adaptations ?? []).map((a) => (a.id === adaptation.id && a.stepId === adaptation.stepId ? { ...a, refused: true } : a));
+  const { stepId, change, was } = adaptation;
+  if (change === 'added') return chart.steps.length === 1 ? chart : { ...chart, adaptations: all, steps: chart.steps.filter((s) => s.id !== stepId) };
+  if (!was) return { ...chart, adaptations: all };
+  if (change === 'changed') return { ...chart, adaptations: all, steps: chart.steps.map((s) => (s.id === stepId ? { ...s, ...was } : s)) };
+  if (!isWhole(was) || chart.steps.some((s) => s.id === stepId)) return { ...chart, adaptations: all };
+  const rank = PHASES.indexOf(was.phase);
+  const at = chart.steps.findIndex((s) => PHASES.indexOf(s.phase) > rank);
+  const steps = at < 0 ? [...chart.steps, was] : [...chart.steps.slice(0, at), was, ...chart.steps.slice(at)];
+  return { ...chart, adaptations: all, steps };
+}
+
+const isWhole = (step: Partial<Step>): step is Step => step.id !== undefined && step.phase !== undefined && step.use !== undefined;

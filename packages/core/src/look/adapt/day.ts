@@ -1,0 +1,164 @@
+import { sidesWhere } from '../../face';
+import { chromaOf } from '../../colour';
+import type { LookStep } from '../document';
+import { both, noted, rounded, type Adapter, type Adder } from './adapter';
+
+const COLOURED: readonly LookStep['role'][] = ['blush', 'lip', 'eye', 'bronze'];
+const lasts = (words: string): string => `it has to hold: ${words}`;
+
+/** What hours, heat, tears, meals, lights and camera change. */
+export const DAY_ADAPTERS: readonly Adapter[] = [
+  {
+    id: 'thin layers for long wear',
+    change: (step, { day }) => {
+      if (step.role !== 'base' || step.tool === 'airbrush' || !(day.long || day.heat || day.humidity)) return null;
+      const note = noted(step, 'Two thin layers, each pressed and left to settle: thin layers last.');
+      return note === step.note ? null : { words: 'Two thin layers instead of one', why: lasts(day.words), set: { note, passes: 2, doseMgPerCm2: rounded((step.doseMgPerCm2 * step.passes) / 2), handsOnMinutes: step.handsOnMinutes + 2 } };
+    },
+  },
+  {
+    id: 'lighter for a short hour',
+    change: (step, { day }) =>
+      step.role === 'base' && day.hours <= 3 && !day.heat && !day.dancing
+        ? { words: 'A lighter base', why: 'a short hour asks for no hold', set: { doseMgPerCm2: rounded(0.85 * step.doseMgPerCm2) } }
+        : null,
+  },
+  {
+    id: 'more powder for heat',
+    change: (step, { day, features }) =>
+      step.role === 'powder' && (day.heat || day.humidity) && !features.dry
+        ? { words: 'A little more powder', why: day.words, set: { doseMgPerCm2: rounded(Math.min(0.65, 1.2 * step.doseMgPerCm2)) } }
+        : null,
+  },
+  {
+    id: 'waterproof',
+    change: (step, { day }) => {
+      if (!step.wants.kinds.includes('mascara') || !(day.tears || day.dancing || day.heat || day.humidity)) return null;
+      const note = noted(step, 'Waterproof or tubing; lower lashes bare or once over.');
+      return note === step.note ? null : { words: 'Waterproof mascara', why: day.words, set: { note } };
+    },
+  },
+  {
+    id: 'lip through a meal',
+    change: (step, { day }) => {
+      if (step.role !== 'lip' || !step.wants.kinds.includes('lip colour') || !(day.meals || day.long)) return null;
+      const note = noted(step, 'Blot, powder through a tissue, a second thin coat; packed for touch-ups.');
+      return note === step.note ? null : { words: 'Lip in two blotted coats', why: lasts(day.words), set: { note, handsOnMinutes: step.handsOnMinutes + 1 } };
+    },
+  },
+  {
+    id: 'strong hold',
+    change: (step, { day }) =>
+      step.wants.kinds.includes('spray') && (day.long || day.heat || day.humidity || day.dancing)
+        ? { words: 'Sprayed twice, dried between', why: lasts(day.words), set: { passes: Math.max(2, step.passes), waitMinutes: Math.max(1, step.waitMinutes) } }
+        : null,
+  },
+  {
+    id: 'more for the camera',
+    change: (step, { day, look, features }) =>
+      COLOURED.includes(step.role) && day.camera && look.schools.contrast === 'bold' && features.age !== 'child' && step.role === 'blush'
+        ? { words: 'A little more colour', why: 'camera and distance eat intensity', set: { doseMgPerCm2: rounded(1.15 * step.doseMgPerCm2) } }
+        : null,
+  },
+  {
+    id: 'more in dim light',
+    change: (step, { day, features }) =>
+      step.role === 'blush' && day.dim && !day.camera && features.age !== 'child'
+        ? { words: 'A little more colour', why: 'weak warm light eats red', set: { doseMgPerCm2: rounded(1.15 * step.doseMgPerCm2) } }
+        : null,
+  },
+  {
+    id: 'less by plain daylight',
+    change: (step, { day, features }) =>
+      step.role === 'blush' && !day.camera && !day.dim && !day.long && features.age !== 'child'
+        ? { words: 'A little less colour', why: 'daylight and no camera', set: { doseMgPerCm2: rounded(0.9 * step.doseMgPerCm2) } }
+        : null,
+  },
+  {
+    id: 'metals on olive',
+    change: (step, { undertone, skin, look }) =>
+      step.role === 'eye' && undertone === 'olive' && skin !== null && chromaOf(skin) > 0 && step.wants.finishes?.includes('shimmer') === true && !look.forbids.finishes.includes('shimmer') && step.wants.finishes.length > 1
+        ? { words: 'Metal on the lid', why: 'olive skin carries metals', set: { wants: { ...step.wants, finishes: ['shimmer'] } } }
+        : null,
+  },
+];
+
+const plan = (more: Partial<Omit<LookStep, 'id'>> & Pick<LookStep, 'phase' | 'role' | 'title' | 'wants'>): Omit<LookStep, 'id'> => ({
+  shade: null,
+  placements: [],
+  doseMgPerCm2: 0.5,
+  passes: 1,
+  tool: 'finger',
+  technique: 'press',
+  handsOnMinutes: 2,
+  waitMinutes: 0,
+  note: '',
+  ...more,
+});
+
+/** Steps a client or a day asks for that the look has not got. */
+export const ADDERS: readonly Adder[] = [
+  {
+    id: 'a spray to hold it',
+    add: (steps, { day, look, features }) => {
+      const has = steps.some((s) => s.wants.kinds.includes('spray'));
+      const base = steps.some((s) => s.role === 'base');
+      if (has || !base || !day.long || features.age === 'child' || look.forbids.kinds.includes('spray')) return null;
+      return {
+        step: plan({ phase: 'finish', role: 'care', title: 'Spray to hold it', wants: { kinds: ['spray'] }, placements: [both('zone.wholeFace')], doseMgPerCm2: 0.6, tool: 'none', technique: 'spray', waitMinutes: 1 }),
+        words: 'A holding spray',
+        why: lasts(day.words),
+      };
+    },
+  },
+  {
+    id: 'a primer for oil',
+    add: (steps, { features, look }) => {
+      const oily = features.oily.filter((zone) => zone !== 'lids');
+      const missing = !steps.some((s) => s.wants.kinds.includes('primer')) && steps.some((s) => s.role === 'base');
+      if (!missing || oily.length === 0 || look.forbids.kinds.includes('primer')) return null;
+      return {
+        step: plan({ phase: 'prime', role: 'care', title: 'Primer where it needs it', wants: { kinds: ['primer'], finishes: ['matte'] }, placements: [both('zone.foreheadCentre')], doseMgPerCm2: 0.8, waitMinutes: 2 }),
+        words: 'A mattifying primer',
+        why: `oily at ${oily.join(', ')}`,
+      };
+    },
+  },
+  {
+    id: 'powder for oil',
+    add: (steps, { features, look }) => {
+      const oily = features.oily.filter((zone) => zone !== 'lids');
+      const missing = !steps.some((s) => s.role === 'powder') && steps.some((s) => s.role === 'base');
+      if (!missing || oily.length === 0 || look.forbids.kinds.includes('powder')) return null;
+      return {
+        step: plan({
+          phase: 'set',
+          role: 'powder',
+          title: 'Set where it moves',
+          shade: { relative: { to: 'skin', depthSteps: 0 } },
+          wants: { kinds: ['powder'] },
+          placements: [both('zone.noseSide'), both('zone.foreheadCentre'), both('zone.chin')],
+          doseMgPerCm2: 0.35,
+          tool: 'puff',
+        }),
+        words: 'Powder where she shines',
+        why: `oily at ${oily.join(', ')}`,
+      };
+    },
+  },
+  {
+    id: 'a liner for lip lines',
+    add: (steps, { features, look }) => {
+      const lined = sidesWhere(features, ({ lines }) => lines.includes('lip')).length > 0;
+      const blurred = sidesWhere(features, ({ lipEdge }) => lipEdge === 'blurred').length > 0;
+      const lip = steps.find((s) => s.role === 'lip' && s.variant === undefined && s.wants.kinds.includes('lip colour'));
+      const missing = !steps.some((s) => s.wants.kinds.includes('lip liner'));
+      if (!lip || !missing || !(lined || blurred) || features.age === 'child' || look.forbids.kinds.includes('lip liner')) return null;
+      return {
+        step: plan({ phase: 'lips', role: 'lip line', title: 'Line the lips', shade: lip.shade, wants: { kinds: ['lip liner'] }, placements: [both('lipLine')], doseMgPerCm2: 2, tool: 'none', technique: 'line', note: 'A fine line, pressed with powder.' }),
+        words: 'A fine liner round the lips',
+        why: lined ? 'lip lines' : 'a blurred lip edge',
+      };
+    },
+  },
+];

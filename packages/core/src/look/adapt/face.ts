@@ -1,0 +1,241 @@
+import { measure, offSides, sidesWhere, type Features, type Side } from '../../face';
+import type { LookStep } from '../document';
+import { exchanged, has, noted, rounded, sidesInWords, type Adapter, type GuideName } from './adapter';
+
+/** Shares of the face, hairline to chin, under and over which a forehead is small or high. */
+const SMALL_FOREHEAD = 0.262;
+const HIGH_FOREHEAD = 0.318;
+/** Lids that differ by this show unevenly, mm. */
+const UNEVEN_LIDS_MM = 1.2;
+
+const foreheadShare = (to: { readonly client: { readonly landmarks: Parameters<typeof measure>[1] } }): number =>
+  measure('foreheadHeight', to.client.landmarks) / measure('faceLength', to.client.landmarks);
+const hoodedSides = ({ lids }: Features): readonly Side[] => (['left', 'right'] as const).filter((side) => lids[side] !== 'open');
+const withBrows = (features: Features, brows: Features['brows']): readonly Side[] => sidesWhere(features, (side) => side.brows === brows);
+const withEyes = (features: Features, eyes: Features['eyes']): readonly Side[] => sidesWhere(features, (side) => side.eyes === eyes);
+const isFineWork = (step: LookStep): boolean => step.role === 'liner' || (step.role === 'brow' && step.technique === 'flick');
+const changedGuides = (step: LookStep, guides: readonly GuideName[], params: { readonly [name: string]: number }): LookStep['placements'] =>
+  step.placements.map((p) => ('guide' in p && guides.includes(p.guide) ? { ...p, params: { ...p.params, ...params } } : p));
+const NOT_ON_A_CHILD: readonly LookStep['role'][] = ['contour', 'liner'];
+
+/** What the shape of a face, its eyes, brows and age, and how she can sit, change. */
+export const FACE_ADAPTERS: readonly Adapter[] = [
+  {
+    id: 'narrow temples',
+    change: (step, { features }) => {
+      const narrow = sidesWhere(features, ({ narrowTemples }) => narrowTemples);
+      const placements = offSides(step.placements, 'foreheadContour', narrow);
+      if (narrow.length === 0 || !has(step, 'foreheadContour') || placements.every((p, i) => p === step.placements[i] && placements.length === step.placements.length)) return null;
+      const why = narrow.length === 2 ? 'the temples are narrow; forehead contour would narrow them further' : `the client’s ${narrow[0]} temple is narrow; forehead contour would narrow it further`;
+      return placements.length === 0 ? { words: `${step.title} left out`, why, leftOut: true } : { words: `${step.title} left out in part`, why, set: { placements } };
+    },
+  },
+  {
+    id: 'small forehead',
+    change: (step, to) => {
+      const share = foreheadShare(to);
+      if (share >= SMALL_FOREHEAD || !has(step, 'foreheadContour')) return null;
+      const placements = step.placements.filter((p) => !('guide' in p) || p.guide !== 'foreheadContour');
+      const why = `the forehead is small, ${Math.round(100 * share)} % of the face: it gets light in the middle instead`;
+      return placements.length === 0 ? { words: `${step.title} left out`, why, leftOut: true } : { words: 'No contour on the forehead', why, set: { placements } };
+    },
+  },
+  {
+    id: 'high forehead',
+    change: (step, to) => {
+      const share = foreheadShare(to);
+      if (share <= HIGH_FOREHEAD || !has(step, 'foreheadContour')) return null;
+      return {
+        words: 'Contour along the whole hairline, a little broader',
+        why: `the forehead is high, ${Math.round(100 * share)} % of the face`,
+        set: { placements: changedGuides(step, ['foreheadContour'], { width: 120 }) },
+      };
+    },
+  },
+  {
+    id: 'hairline under cloth',
+    change: (step, { features }) => {
+      if (features.hair !== 'covered' || !has(step, 'foreheadContour', 'bronzeHairline')) return null;
+      const note = noted(step, 'Up to the cloth and not on it.');
+      return note === step.note ? null : { words: 'Up to the cloth', why: 'the hair is covered', set: { note } };
+    },
+  },
+  {
+    id: 'lifted on mature cheeks',
+    change: (step, { features, look }) => {
+      if (step.role !== 'blush' || features.age !== 'mature' || look.forbids.shapes?.includes('blush on the apples')) return null;
+      const placements = exchanged(step, ['blushFull', 'blushNatural'], 'blushLifted', ['left', 'right']);
+      return placements ? { words: 'Blush lifted along the bone', why: 'the apple drops when the smile ends', set: { placements } } : null;
+    },
+  },
+  {
+    id: 'open-eye placement',
+    change: (step, { features }) => {
+      const sides = hoodedSides(features);
+      if (step.role !== 'eye' || sides.length === 0) return null;
+      const placements = exchanged(step, ['lid', 'zone.mobileLid'], 'openLid', sides);
+      const worked = placements ?? (has(step, 'socket', 'outerLid', 'openLid') ? step.placements : null);
+      if (!worked) return null;
+      const note = noted(step, 'Eye open, looking straight ahead: above the natural fold, with a smaller brush.');
+      return { words: `Placed with the eye open, ${sidesInWords(sides)}`, why: 'a hooded lid hides what lies under the fold', set: { placements: worked, note, tool: 'small brush', handsOnMinutes: step.handsOnMinutes + 1 } };
+    },
+  },
+  {
+    id: 'more depth on the lower lid',
+    change: (step, to) => {
+      const [left, right] = [measure('lidShowLeft', to.client.landmarks), measure('lidShowRight', to.client.landmarks)];
+      const differs = Math.abs(left - right) >= UNEVEN_LIDS_MM || to.features.lids.left !== to.features.lids.right;
+      if (!differs || !(step.role === 'eye' && has(step, 'socket', 'outerLid'))) return null;
+      const order = { open: 0, 'partly hooded': 1, hooded: 2 } as const;
+      const lower = order[to.features.lids.left] !== order[to.features.lids.right] ? (order[to.features.lids.left] > order[to.features.lids.right] ? 'left' : 'right') : left < right ? 'left' : 'right';
+      const note = noted(step, `More depth on the client’s ${lower} until both look alike.`);
+      return note === step.note ? null : { words: `More depth on the client’s ${lower} eye`, why: 'its lid shows less', set: { note, handsOnMinutes: step.handsOnMinutes + 1 } };
+    },
+  },
+  {
+    id: 'line on hooded lids',
+    change: (step, { features }) =>
+      step.role === 'liner' && hoodedSides(features).length > 0 && has(step, 'liner')
+        ? { words: 'A thinner line', why: 'on a hooded lid a broad one fills it', set: { placements: changedGuides(step, ['liner'], { width: 70 }) } }
+        : null,
+  },
+  {
+    id: 'satin on lined lids',
+    change: (step, { features, look }) => {
+      const lined = features.age === 'mature' || sidesWhere(features, ({ lines }) => lines.includes('crow’s feet')).length > 0;
+      const shines = step.wants.finishes?.includes('shimmer') === true || step.wants.finishes === undefined;
+      if (step.role !== 'eye' || !lined || !shines || look.forbids.finishes.includes('satin')) return null;
+      return { words: 'Satin or matte on the lid', why: 'shimmer settles on lined lids', set: { wants: { ...step.wants, finishes: ['satin', 'matte'] }, technique: step.tool === 'finger' ? 'press' : step.technique } };
+    },
+  },
+  {
+    id: 'round eyes',
+    change: (step, { features }) =>
+      has(step, 'liner') && withEyes(features, 'round').length === 2
+        ? { words: 'Lined to the inner corner', why: 'round eyes look longer', set: { placements: changedGuides(step, ['liner'], { start: -40 }) } }
+        : null,
+  },
+  {
+    id: 'down-turned eyes',
+    change: (step, { features }) =>
+      has(step, 'liner') && withEyes(features, 'down-turned').length > 0
+        ? { words: 'The line ends earlier and higher', why: 'eyes that turn down', set: { placements: changedGuides(step, ['liner'], { liftMm: 2, reach: 85 }) } }
+        : null,
+  },
+  {
+    id: 'deep-set eyes',
+    change: (step, { features }) =>
+      step.role === 'eye' && has(step, 'socket') && withEyes(features, 'deep-set').length > 0
+        ? { words: 'A lighter hand in the socket', why: 'deep-set eyes have their own shadow', set: { doseMgPerCm2: rounded(0.7 * step.doseMgPerCm2), placements: changedGuides(step, ['socket'], { width: 80 }) } }
+        : null,
+  },
+  {
+    id: 'oily lids',
+    change: (step, { features }) => {
+      if (!features.oily.includes('lids') || step.role !== 'eye') return null;
+      const note = noted(step, 'Lid primed and powdered first; the fold wiped before.');
+      return note === step.note ? null : { words: 'Lid primed first', why: 'oily lids crease and print', set: { note } };
+    },
+  },
+  {
+    id: 'contact lenses',
+    change: (step, { features }) => {
+      if (!features.lenses || !['eye', 'liner', 'lash'].includes(step.role)) return null;
+      const note = noted(step, 'Contact lenses: nothing loose, nothing on the waterline; stop at any stinging.');
+      return note === step.note ? null : { words: 'Worked for contact lenses', why: 'nothing may shed into them', set: { note, placements: step.placements.filter((p) => !('guide' in p) || p.guide !== 'tightLine') } };
+    },
+  },
+  {
+    id: 'sparse brows',
+    change: (step, { features }) => {
+      const sides = withBrows(features, 'sparse');
+      if (step.role !== 'brow' || sides.length === 0) return null;
+      const note = noted(step, `Hair by hair where they are missing, ${sidesInWords(sides)}; set with gel.`);
+      return note === step.note
+        ? null
+        : { words: `Brows drawn hair by hair, ${sidesInWords(sides)}`, why: 'sparse brows', set: { note, technique: 'flick', wants: { ...step.wants, textures: ['pencil', 'gel'] }, handsOnMinutes: step.handsOnMinutes + 3 } };
+    },
+  },
+  {
+    id: 'tattooed brows',
+    change: (step, { features }) => {
+      const sides = withBrows(features, 'tattooed');
+      if (step.role !== 'brow' || sides.length === 0) return null;
+      const note = noted(step, 'The tattoo gives the shape: only softened and toned, not redrawn.');
+      return note === step.note
+        ? null
+        : { words: 'Brows softened, not redrawn', why: 'tattooed brows', set: { note, technique: 'press', doseMgPerCm2: rounded(0.5 * step.doseMgPerCm2), handsOnMinutes: Math.max(2, step.handsOnMinutes - 2) } };
+    },
+  },
+  {
+    id: 'full brows',
+    change: (step, { features }) =>
+      step.role === 'brow' && withBrows(features, 'full').length === 2 && step.doseMgPerCm2 > 0.5
+        ? { words: 'Less in the brow, brushed and set', why: 'full brows', set: { doseMgPerCm2: rounded(0.75 * step.doseMgPerCm2), handsOnMinutes: Math.max(2, step.handsOnMinutes - 1) } }
+        : null,
+  },
+  {
+    id: 'sparse or straight lashes',
+    change: (step, { features }) => {
+      if (step.role !== 'lash' || !step.wants.kinds.includes('mascara') || (features.lashes !== 'sparse' && features.lashes !== 'straight')) return null;
+      const note = noted(step, features.lashes === 'straight' ? 'Curl first, hold, and again at the middle.' : 'From the root, two thin coats.');
+      return note === step.note ? null : { words: features.lashes === 'straight' ? 'Curled twice' : 'Two thin coats', why: `${features.lashes} lashes`, set: { note, passes: features.lashes === 'sparse' ? 2 : step.passes, handsOnMinutes: step.handsOnMinutes + 1 } };
+    },
+  },
+  {
+    id: 'band measured',
+    change: (step, { client }) => {
+      if (step.role !== 'lash' || !step.wants.kinds.includes('lashes')) return null;
+      const width = (side: Side): number => Math.hypot(client.landmarks[`eye_outer_${side}`][0] - client.landmarks[`eye_inner_${side}`][0], client.landmarks[`eye_outer_${side}`][1] - client.landmarks[`eye_inner_${side}`][1]);
+      // A band starts where the lashes do, a tenth of the lid from the inner corner.
+      const [left, right] = [Math.round(0.88 * width('left')), Math.round(0.88 * width('right'))];
+      const note = noted(step, `Band about ${left} mm on her left, ${right} mm on her right: laid on to measure, trimmed at the outer end, kept as hers.`);
+      return note === step.note ? null : { words: `Band trimmed to ${left} mm left, ${right} mm right`, why: 'as wide as her lids', set: { note } };
+    },
+  },
+  {
+    id: 'head tremor',
+    change: (step, { features }) =>
+      features.headTremor && isFineWork(step)
+        ? {
+            words: step.role === 'liner' ? 'A soft line, stippled' : 'Short strokes, the hand rested',
+            why: 'a head tremor',
+            set: {
+              technique: step.role === 'liner' ? 'stipple' : step.technique,
+              note: noted(step, 'Rest the little finger on the cheekbone, short strokes, a break when she asks.'),
+              handsOnMinutes: step.handsOnMinutes + 2,
+            },
+          }
+        : null,
+  },
+  {
+    id: 'head tremor, lashes',
+    change: (step, { features }) => {
+      if (!features.headTremor || step.role !== 'lash') return null;
+      if (step.wants.kinds.includes('lashes')) return { words: 'No lash band', why: 'a band is not laid near a moving eye', leftOut: true };
+      const note = noted(step, 'Wand held still, she blinks onto it; no curler.');
+      return note === step.note ? null : { words: 'No curler', why: 'a head tremor', set: { note, handsOnMinutes: step.handsOnMinutes + 1 } };
+    },
+  },
+  {
+    id: 'cannot recline',
+    change: (step, { features }) => {
+      if (!features.cannotRecline || !['eye', 'liner', 'lash', 'brow'].includes(step.role)) return null;
+      const note = noted(step, 'She sits upright: work standing, chin level, neck supported.');
+      return note === step.note ? null : { words: 'Worked upright', why: 'she cannot lie back', set: { note, handsOnMinutes: step.handsOnMinutes + 1 } };
+    },
+  },
+  {
+    id: 'a child',
+    change: (step, { features }) => {
+      if (features.age !== 'child') return null;
+      if (NOT_ON_A_CHILD.includes(step.role) || step.wants.kinds.includes('lashes')) return { words: `${step.title} left out`, why: 'a light touch on a child', leftOut: true };
+      if (step.role === 'care' || step.handsOnMinutes === 0) return null;
+      return {
+        words: `${step.title}: half as much`,
+        why: 'a light touch on a child, with a guardian’s consent',
+        set: { doseMgPerCm2: rounded(0.5 * step.doseMgPerCm2), passes: 1, handsOnMinutes: Math.max(1, Math.round(0.6 * step.handsOnMinutes)), ...(step.role === 'base' ? { wants: { ...step.wants, finishes: ['natural'] } } : {}) },
+      };
+    },
+  },
+];

@@ -1,0 +1,1 @@
+export { ADAPTERS, adaptLook, refuseAdaptation, type AdaptedLook } from './adaptLook';

@@ -1,0 +1,184 @@
+import { deltaE2000 } from '../../colour';
+import { offSides, sidesWhere, type Features, type Side } from '../../face';
+import { faceColour, isLined, isUnderEye } from '../../shade';
+import type { LookStep } from '../document';
+import { both, exchanged, guidesOf, has, noted, rounded, sidesInWords, type Adapter, type GuideName } from './adapter';
+
+/** Where an oily zone is primed and set. */
+const ZONES_OF: Readonly<Record<Features['oily'][number], readonly GuideName[]>> = {
+  forehead: ['zone.foreheadCentre'],
+  nose: ['zone.noseSide', 'zone.noseBridge'],
+  chin: ['zone.chin'],
+  cheeks: ['zone.apple'],
+  lids: [],
+};
+const inWords = (zones: readonly string[]): string => (zones.length > 1 ? `${zones.slice(0, -1).join(', ')} and ${zones.at(-1)!}` : (zones[0] ?? ''));
+const linedUnderEye = (features: Features): readonly Side[] => sidesWhere(features, ({ lines }) => lines.includes('under eye'));
+const textured = (features: Features): boolean => sidesWhere(features, ({ texture }) => texture === 'textured').length > 0;
+const isKind = (step: LookStep, kind: LookStep['wants']['kinds'][number]): boolean => step.wants.kinds.includes(kind);
+const places = (guides: readonly GuideName[]): LookStep['placements'] => [...new Set(guides)].map(both);
+/** Another colour difference of face and neck than this is seen at the jaw. */
+const NECK_DIFFERS = 3;
+
+/** What oily, dry, lined, textured skin, a beard and a neck of another colour change. */
+export const SKIN_ADAPTERS: readonly Adapter[] = [
+  {
+    id: 'primer where oily',
+    change: (step, { features }) => {
+      const oily = features.oily.filter((zone) => zone !== 'lids');
+      if (!isKind(step, 'primer') || oily.length === 0) return null;
+      return {
+        words: `Primer on ${inWords(oily)}`,
+        why: 'oily there; a mattifier goes there and only there',
+        set: { placements: places(oily.flatMap((zone) => ZONES_OF[zone])), wants: { ...step.wants, finishes: ['matte'] } },
+      };
+    },
+  },
+  {
+    id: 'primer on dry skin',
+    change: (step, { features }) =>
+      isKind(step, 'primer') && features.dry && features.oily.length === 0
+        ? { words: 'A hydrating primer, all over', why: 'dry skin', set: { placements: [both('zone.wholeFace')], wants: { ...step.wants, finishes: ['dewy', 'natural'] } } }
+        : null,
+  },
+  {
+    id: 'primer over texture',
+    change: (step, { features }) =>
+      isKind(step, 'primer') && textured(features) && features.oily.length === 0 && !features.dry
+        ? {
+            words: 'A smoothing primer over cheeks and nose',
+            why: 'pores and texture',
+            set: { placements: places(['zone.apple', 'zone.noseSide']), wants: { ...step.wants, finishes: ['natural', 'matte'] } },
+          }
+        : null,
+  },
+  {
+    id: 'moisture on dry skin',
+    change: (step, { features }) =>
+      step.phase === 'clean' && isKind(step, 'prep') && features.dry
+        ? { words: 'More moisture, and longer to sink in', why: 'dry skin', set: { waitMinutes: step.waitMinutes + 2, doseMgPerCm2: rounded(1.2 * step.doseMgPerCm2) } }
+        : null,
+  },
+  {
+    id: 'set where oily',
+    change: (step, { features }) => {
+      const oily = features.oily.filter((zone) => zone !== 'lids');
+      if (step.role !== 'powder' || isUnderEye(step) || oily.length === 0) return null;
+      const all = oily.includes('cheeks') && oily.length >= 3;
+      const guides = all ? (['zone.wholeFace'] as const) : [...guidesOf(step).filter((g) => g.startsWith('zone.')), ...oily.flatMap((zone) => ZONES_OF[zone])];
+      return {
+        words: all ? 'Powder everywhere' : `Powder on ${inWords(oily)} too`,
+        why: all ? 'very oily skin is set everywhere' : 'oily there',
+        set: { placements: places(guides), doseMgPerCm2: rounded(Math.min(0.6, step.doseMgPerCm2 * 1.15)) },
+      };
+    },
+  },
+  {
+    id: 'less powder',
+    change: (step, { features }) =>
+      step.role === 'powder' && features.oily.length === 0 && (features.dry || isLined(features))
+        ? { words: 'A third less powder', why: features.dry ? 'dry skin' : 'lined skin', set: { doseMgPerCm2: rounded(0.7 * step.doseMgPerCm2) } }
+        : null,
+  },
+  {
+    id: 'no settled powder on lines',
+    change: (step, { features }) =>
+      step.role === 'powder' && isUnderEye(step) && (linedUnderEye(features).length > 0 || features.dry || features.age === 'mature') && (step.waitMinutes > 0 || step.doseMgPerCm2 > 0.25)
+        ? { words: 'A thin veil, not left to settle', why: 'lined or dry under the eye', set: { waitMinutes: 0, passes: 1, doseMgPerCm2: Math.min(0.25, step.doseMgPerCm2) } }
+        : null,
+  },
+  {
+    id: 'inner corner only',
+    change: (step, { features }) => {
+      const sides = linedUnderEye(features);
+      if (step.role !== 'conceal' || sides.length === 0) return null;
+      const placements = exchanged(step, ['underEyeLight', 'zone.underEye'], 'innerComma', sides);
+      return placements
+        ? { words: `Concealer at the inner corner only, ${sidesInWords(sides)}`, why: 'lines under the eye', set: { placements, doseMgPerCm2: rounded(0.8 * step.doseMgPerCm2) } }
+        : null;
+    },
+  },
+  {
+    id: 'no wedge on crow’s feet',
+    change: (step, { features }) => {
+      const lined = sidesWhere(features, ({ lines }) => lines.includes('crow’s feet'));
+      if (!has(step, 'outerWedge') || lined.length === 0) return null;
+      const placements = offSides(step.placements, 'outerWedge', lined);
+      if (placements.length === step.placements.length && placements.every((p, i) => p === step.placements[i])) return null;
+      const why = 'it gathers in the lines beside the eye';
+      return placements.length === 0 ? { words: 'Outer wedge left out', why, leftOut: true } : { words: `No outer wedge on ${sidesInWords(lined)}`, why, set: { placements } };
+    },
+  },
+  {
+    id: 'base on lined skin',
+    change: (step, { features }) =>
+      step.role === 'base' && isLined(features) && step.tool !== 'airbrush'
+        ? {
+            words: 'A thinner base, pressed',
+            why: 'lined skin: thin layers last, stacked ones crack',
+            set: { technique: 'press', doseMgPerCm2: rounded(0.88 * step.doseMgPerCm2) },
+          }
+        : null,
+  },
+  {
+    id: 'stipple over texture',
+    change: (step, { features }) =>
+      ['base', 'conceal', 'blush'].includes(step.role) && textured(features) && (step.technique === 'buff' || step.technique === 'sweep' || step.role === 'base') && step.tool !== 'airbrush' && step.technique !== 'stipple'
+        ? { words: 'Stippled', why: 'circles show pores and texture', set: { technique: 'stipple' } }
+        : null,
+  },
+  {
+    id: 'light off texture and oil',
+    change: (step, { features }) => {
+      if (step.role !== 'highlight' || !isKind(step, 'highlight')) return null;
+      const why = textured(features) ? 'texture' : isLined(features) ? 'lined skin' : features.oily.includes('cheeks') ? 'skin that shines there' : null;
+      return why === null || step.wants.finishes?.join() === 'satin,natural'
+        ? null
+        : { words: 'Satin light, no shimmer', why, set: { wants: { ...step.wants, finishes: ['satin', 'natural'] } } };
+    },
+  },
+  {
+    id: 'no light on an oily forehead or chin',
+    change: (step, { features }) => {
+      const off: readonly GuideName[] = [
+        ...(features.oily.includes('forehead') || sidesWhere(features, ({ lines }) => lines.includes('forehead')).length > 0 ? (['foreheadLight'] as const) : []),
+        ...(features.oily.includes('chin') ? (['chinLight'] as const) : []),
+      ];
+      if (step.role !== 'highlight' || !has(step, ...off)) return null;
+      const placements = step.placements.filter((p) => !('guide' in p) || !off.includes(p.guide));
+      const why = 'light is not laid on lines or where skin shines by itself';
+      const words = off.map((g) => (g === 'foreheadLight' ? 'forehead' : 'chin')).join(' and ');
+      return placements.length === 0 ? { words: `${step.title} left out`, why, leftOut: true } : { words: `No light on the ${words}`, why, set: { placements } };
+    },
+  },
+  {
+    id: 'beard',
+    change: (step, { features }) => {
+      if (!features.beard) return null;
+      const hidden: readonly GuideName[] = ['jawContour', 'jawCornerContour', 'jawEdgeContour', 'chinLight', 'underLipContour'];
+      if (has(step, ...hidden)) {
+        const placements = step.placements.filter((p) => !('guide' in p) || !hidden.includes(p.guide));
+        const why = 'a beard hides it, and product sits on the hairs';
+        return placements.length === 0 ? { words: `${step.title} left out`, why, leftOut: true } : { words: 'Nothing under the beard', why, set: { placements } };
+      }
+      if (step.role !== 'base') return null;
+      const note = noted(step, 'Stippled into the skin above the beard; kept off the hairs.');
+      return note === step.note ? null : { words: 'Thin and stippled, off the hairs', why: 'a beard', set: { technique: step.tool === 'airbrush' ? step.technique : 'stipple', note, doseMgPerCm2: rounded(0.85 * step.doseMgPerCm2) } };
+    },
+  },
+  {
+    id: 'carried down the neck',
+    change: (step, { client }) => {
+      const [face, neck] = [faceColour(client.skin), client.skin.neck];
+      if (step.role !== 'base' || !face || !neck || !has(step, 'zone.wholeFace') || has(step, 'zone.neck')) return null;
+      const off = deltaE2000(face, neck);
+      return off > NECK_DIFFERS
+        ? {
+            words: 'Carried down the neck',
+            why: `the neck is ${off.toFixed(1)} from the face${neck[0] > face[0] ? ', lighter' : ', deeper'}`,
+            set: { placements: [...step.placements, both('zone.neck')] },
+          }
+        : null;
+    },
+  },
+];

@@ -1,0 +1,65 @@
+import type { Occasion } from '../look';
+
+/** What the day does to a face, as far as it is known or usual for its kind. */
+export type Day = {
+  readonly hours: number;
+  /** Hours enough that what is laid has to be made to last. */
+  readonly long: boolean;
+  readonly heat: boolean;
+  readonly humidity: boolean;
+  readonly tears: boolean;
+  readonly dancing: boolean;
+  readonly meals: boolean;
+  readonly flash: boolean;
+  readonly camera: boolean;
+  /** Warm or weak light, which eats colour. */
+  readonly dim: boolean;
+  readonly metal: 'silver' | 'gold' | null;
+  /** In words, what of it asks for hold: 'nine hours, tears, dancing'; empty where nothing does. */
+  readonly words: string;
+};
+
+/** From these hours on things have to be made to last, and from these a holding spray is asked. */
+export const LONG_HOURS = 8;
+/** Below this a meal is not counted on. */
+const MEAL_HOURS = 4;
+
+/** What is usual where nobody said: people cry at weddings and dance at parties. */
+const USUAL: Readonly<Record<Occasion['kind'], readonly NonNullable<Occasion['conditions']>[number][]>> = {
+  wedding: ['tears', 'dancing', 'meals'],
+  gala: ['dancing', 'meals'],
+  party: ['dancing', 'meals'],
+  portrait: [],
+  trial: [],
+  other: [],
+};
+
+/** What an occasion asks of what is worn; what is noted of it stands before what is usual. */
+export function dayOf(occasion: Occasion): Day {
+  const conditions = occasion.conditions ?? USUAL[occasion.kind];
+  const has = (what: (typeof conditions)[number]): boolean => conditions.includes(what);
+  const long = occasion.hoursToLast >= LONG_HOURS;
+  const meals = has('meals') && occasion.hoursToLast >= MEAL_HOURS;
+  const words = [
+    long ? `${occasion.hoursToLast} hours` : null,
+    has('tears') ? 'tears' : null,
+    has('dancing') ? 'dancing' : null,
+    has('heat') ? 'heat' : null,
+    has('humidity') ? 'humid air' : null,
+    meals ? 'a meal' : null,
+  ];
+  return {
+    hours: occasion.hoursToLast,
+    long,
+    heat: has('heat'),
+    humidity: has('humidity'),
+    tears: has('tears'),
+    dancing: has('dancing'),
+    meals,
+    flash: occasion.lights.includes('flash'),
+    camera: occasion.camera || occasion.lights.includes('flash'),
+    dim: occasion.lights.length > 0 && !occasion.lights.includes('daylight') && occasion.lights.some((l) => l === 'candle' || l === 'indoor'),
+    metal: occasion.metal ?? null,
+    words: words.filter((w) => w !== null).join(', '),
+  };
+}
