@@ -26,11 +26,19 @@ export function amountAsked(step: Pick<Step, 'placements' | 'use' | 'doseMgPerCm
   return { areaCm2, takenMg, use, madeMg, why };
 }
 
-/** The mix in the fewest rounds of its ratio, a round being its smallest part in one smallest share. */
+/** The mix in the fewest rounds of its ratio in lowest terms, every part in whole smallest shares. */
 function inRounds(use: readonly Use[], takenMg: number): readonly Use[] {
   const shares = use.map((u) => u.parts / propertiesOf(u.product).smallestShare);
-  const smallest = Math.min(...shares);
-  const perRound = use.reduce((sum, u, i) => sum + (shares[i]! / smallest) * smallestMg(u.product), 0);
+  const divisor = commonShare(shares);
+  const perRound = use.reduce((sum, u, i) => sum + (shares[i]! / divisor) * smallestMg(u.product), 0);
   const rounds = roundsToCover(perRound, takenMg);
-  return use.map((u, i) => ({ ...u, parts: (shares[i]! / smallest) * rounds * propertiesOf(u.product).smallestShare }));
+  return use.map((u, i) => ({ ...u, parts: (shares[i]! / divisor) * rounds * propertiesOf(u.product).smallestShare }));
+}
+
+/** What all of some shares are whole multiples of; the smallest of them where they are no whole numbers. */
+function commonShare(shares: readonly number[]): number {
+  const whole = shares.map(Math.round);
+  if (shares.some((s, i) => Math.abs(s - whole[i]!) > 1e-6 || whole[i]! < 1)) return Math.min(...shares);
+  const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
+  return whole.reduce(gcd);
 }

@@ -63,7 +63,7 @@ export function fitLook(look: Look, client: ClientSnapshot, kit: Kit, occasion: 
       gaps[plan.id] = match.gap;
       notes.push(gapInWords(match.gap));
     }
-    return { ...placed, use: [...(ranked[0]?.use ?? [])] };
+    return { ...placed, use: [...(match.gap ? [] : (ranked[0]?.use ?? []))] };
   });
   const exact = madeExactByPowder(steps, gaps, context);
   const used = new Set(adapted.steps.flatMap((s) => s.wants.kinds));

@@ -1,13 +1,13 @@
 import type { Point } from '../face';
 import type { Kit } from '../kit';
-import type { Chart } from '../look';
+import { stepsOfVariant, type Chart } from '../look';
 import { CARE_RULES } from './rules/care';
 import { COLOUR_RULES } from './rules/colour';
 import { LAYER_RULES } from './rules/layers';
 import { PLACE_RULES } from './rules/place';
 import { RECIPE_RULES } from './rules/recipe';
 import { WEAR_RULES } from './rules/wear';
-import { reviewed, SEVERITIES, type Fix, type Rule, type Severity } from './rule';
+import { reviewed, SEVERITIES, type Fix, type Reviewed, type Rule, type Severity } from './rule';
 
 /** Every practice that is checked, by what it is about. */
 export const RULES: readonly Rule[] = [...CARE_RULES, ...LAYER_RULES, ...COLOUR_RULES, ...WEAR_RULES, ...PLACE_RULES, ...RECIPE_RULES];
@@ -55,18 +55,59 @@ export function isAboutPlace(ruleId: string): boolean {
 }
 
 function findWith(rules: readonly Rule[], chart: Chart, kit: Kit | null, grades: RuleGrades): ReviewFinding[] {
-  const on = reviewed(chart, kit);
-  const findings = rules.flatMap((rule): ReviewFinding[] => {
+  const plan = findOn(rules, reviewed(chart, kit), grades);
+  // Each variant is worked as a chart of its own: what its steps raise counts as much as what the plan does.
+  const varied = chart.variants.flatMap(({ id }) => {
+    const own = new Set(chart.steps.flatMap((s) => (s.variant === id ? [s.id] : [])));
+    if (own.size === 0) return [];
+    const known = new Set(plan.map(keyOf));
+    return findOn(rules, reviewed(chart, kit, stepsOfVariant(chart.steps, id)), grades).filter((f) => !known.has(keyOf(f)) && f.stepIds.some((step) => own.has(step)));
+  });
+  const grave = (f: ReviewFinding): number => (f.accepted === null ? 0 : 10) - SEVERITIES.indexOf(f.severity);
+  return [...plan, ...varied].sort((a, b) => grave(a) - grave(b));
+}
+
+const keyOf = ({ rule, stepIds }: Pick<ReviewFinding, 'rule' | 'stepIds'>): string => `${rule} ${[...stepIds].sort().join()}`;
+
+function findOn(rules: readonly Rule[], on: Reviewed, grades: RuleGrades): ReviewFinding[] {
+  return rules.flatMap((rule): ReviewFinding[] => {
     const severity = grades[rule.id] ?? rule.severity;
     if (severity === 'off') return [];
     return rule.find(on).map(({ steps, message, fix, at }) => {
       const stepIds = steps.map((s) => s.id);
-      return { rule: rule.id, severity, stepIds, message, why: rule.why, fix: fix ?? null, at: at ?? null, accepted: acceptedWhy(chart, rule.id, stepIds) };
+      return {
+        rule: rule.id,
+        severity,
+        stepIds,
+        message,
+        why: rule.why,
+        fix: fix ? calm(fix, on.kit, grades) : null,
+        at: at ?? null,
+        accepted: acceptedWhy(on.chart, rule.id, stepIds),
+      };
     });
   });
-  const grave = (f: ReviewFinding): number => (f.accepted === null ? 0 : 10) - SEVERITIES.indexOf(f.severity);
-  return findings.sort((a, b) => grave(a) - grave(b));
 }
+
+/** A fix that raises no finding of its own: the first of its ways that does not, or the one that raises the fewest. */
+function calm(fix: Fix, kit: Kit | null, grades: RuleGrades): Fix {
+  return {
+    label: fix.label,
+    apply: (chart) => {
+      const had = new Set(reviewChart(chart, kit, grades).map(keyOf));
+      const ways = [fix.apply(chart), ...(fix.others?.(chart) ?? [])].slice(0, MOST_WAYS);
+      let best = { chart: ways[0]!, raised: Infinity };
+      for (const way of ways) {
+        const raised = reviewChart(way, kit, grades).filter((f) => !had.has(keyOf(f))).length;
+        if (raised < best.raised) best = { chart: way, raised };
+        if (raised === 0) break;
+      }
+      return best.chart;
+    },
+  };
+}
+/** Ways of one fix that are tried. */
+const MOST_WAYS = 6;
 
 function acceptedWhy(chart: Chart, rule: string, stepIds: readonly string[]): string | null {
   const same = chart.findings.find(

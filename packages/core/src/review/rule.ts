@@ -1,15 +1,38 @@
-import { labUnder, reconstructSpectrum, type Lab, type SkinZone } from '../colour';
-import { boxesTouch, boxOf, checkLimits, distanceToGuide, outlineOf, type Box, type LimitBreach, type PlacedShape, type Placement, type Point } from '../face';
+import { depthOf, labUnder, reconstructSpectrum, undertoneOf, type Lab, type SkinZone } from '../colour';
+import { boxesTouch, boxOf, checkLimits, distanceToGuide, outlineOf, type Box, type LimitBreach, type PlacedShape, type Placement, type Point, type Side } from '../face';
 import type { Kit, ProductSnapshot } from '../kit';
-import type { Chart, Step } from '../look';
-import { faceColour, isColoured, layOver, mixedOptics, skinTarget, type Coloured } from '../shade';
+import { colourOfUse, forbidsOf, proposeProducts, type Chart, type FitContext, type Proposal, type Step } from '../look';
+import {
+  askedSteps,
+  dayOf,
+  faceColour,
+  impossibleBecause,
+  isColoured,
+  layOver,
+  missesOf,
+  mixedOptics,
+  setAside,
+  shadeRoleOf,
+  skinTarget,
+  type Coloured,
+  type Day,
+  type Miss,
+  type ShadeRole,
+  type Wearer,
+} from '../shade';
+import { NO_COVER, placementCover, shared, shareOfSmaller, united, type Cover } from './cover';
 
 export const SEVERITIES = ['note', 'caution', 'stop'] as const;
 /** 'note' whispers, 'caution' should be looked at, 'stop' can do harm. */
 export type Severity = (typeof SEVERITIES)[number];
 
 /** A change that puts a finding right. */
-export type Fix = { readonly label: string; readonly apply: (chart: Chart) => Chart };
+export type Fix = {
+  readonly label: string;
+  readonly apply: (chart: Chart) => Chart;
+  /** Other ways to the same end, tried where the first would raise a finding of its own. */
+  readonly others?: (chart: Chart) => readonly Chart[];
+};
 
 export type Found = {
   readonly steps: readonly Step[];
@@ -38,7 +61,21 @@ export type Reviewed = {
   readonly steps: readonly Step[];
   /** Null where the kit is not at hand: rules on stock are quiet then. */
   readonly kit: Kit | null;
+  readonly day: Day;
   readonly skin: Lab | null;
+  readonly wearer: Wearer | null;
+  /** Which cells of the face a step covers. */
+  readonly cover: (step: Step) => Cover;
+  /** Whether a step lies on any of a place. */
+  readonly reaches: (step: Step, place: Placement) => boolean;
+  /** Steps before this one that lie under it at the same spot, lowest first. */
+  readonly below: (step: Step) => readonly Step[];
+  /** The colour of a step's product or mix; null for what has none, and for what no surface can have. */
+  readonly colour: (step: Step) => Lab | null;
+  /** How a step's colour leaves the range of its role on this skin; empty where it keeps it or has none. */
+  readonly misses: (step: Step) => readonly { readonly role: ShadeRole; readonly miss: Miss }[];
+  /** Another product for a step from the kit, as a fix; undefined where the kit has nothing better. */
+  readonly another: (step: Step, keeps?: (proposal: Proposal) => boolean) => Fix | undefined;
   readonly zone: (zone: SkinZone) => Lab | null;
   readonly shapes: (step: Step) => readonly PlacedShape[];
   readonly touch: (one: Step, other: Step) => boolean;
@@ -74,33 +111,104 @@ export function placeOf(placement: Placement, client: Chart['client'], role: Ste
   return made;
 }
 
-/** Gets a chart ready for the rules. */
-export function reviewed(chart: Chart, kit: Kit | null): Reviewed {
-  const steps = chart.steps.filter((s) => s.variant === undefined);
-  const { skin } = chart.client;
+const ON_EYES: readonly Step['role'][] = ['brow', 'eye', 'liner', 'lash'];
+const ON_LIPS: readonly Step['role'][] = ['lip line', 'lip'];
+/** What covers the face is led round brows, eyes and lips: only layers of one of these lie on each other. */
+export const groupOf = (step: Pick<Step, 'role'>): 'eyes' | 'lips' | 'face' => (ON_EYES.includes(step.role) ? 'eyes' : ON_LIPS.includes(step.role) ? 'lips' : 'face');
+/** Places share a spot from this share of the smaller one on; less is an edge that melts. */
+const SAME_SPOT = 0.15;
+
+/** Gets a chart, or one of its variants, ready for the rules. */
+export function reviewed(chart: Chart, kit: Kit | null, steps: readonly Step[] = chart.steps.filter((s) => s.variant === undefined)): Reviewed {
+  const { skin, features, landmarks } = chart.client;
   const shapes = remembered((step: Step) => step.placements.flatMap((p) => placeOf(p, chart.client, step.role).shapes));
   const boxes = remembered((step: Step): readonly Box[] => shapes(step).flatMap((shape) => shape.region.filter((r) => r.length > 0).map(boxOf)));
   const touch = (one: Step, other: Step): boolean => boxesTouch(boxes(one), boxes(other));
+  const cover = remembered((step: Step): Cover => (step.placements.length === 0 ? NO_COVER : united(step.placements.map((p) => placementCover(p, landmarks, features)))));
   const face = faceColour(skin);
+  const target = skinTarget(skin);
+  const { contrast } = chart.schools;
+  const wearer: Wearer | null = target ? { skin: target, undertone: undertoneOf(skin.neck ?? target).undertone, features, contrast } : null;
+  const colour = remembered((step: Step): { lab: Lab | null } => ({ lab: soundParts(step).length === step.use.filter((u) => u.product.lab !== null).length ? colourOfUse(step.use) : null }));
+  const over = (ground: Lab, step: Step): Lab | null => {
+    const parts = soundParts(step);
+    if (parts.length === 0 || step.doseMgPerCm2 === 0) return null;
+    return labUnder(layOver(reconstructSpectrum(ground, 'D65', 'skin').spectrum, mixedOptics(parts), step.doseMgPerCm2 * step.passes), 'D65');
+  };
+  const misses = remembered((step: Step): readonly { role: ShadeRole; miss: Miss }[] => {
+    const role = shadeRoleOf(step);
+    const own = colour(step).lab;
+    if (!role || !wearer || !own || step.use.length === 0) return [];
+    const lead = step.use.reduce((a, b) => (b.parts * b.product.mgPerMeasure > a.parts * a.product.mgPerMeasure ? b : a)).product;
+    return missesOf(role, { own, shown: over(wearer.skin, step) ?? own, finish: lead.finish }, wearer, 'find', askedSteps(step)).map((miss) => ({ role, miss }));
+  });
+  const context: FitContext = {
+    client: chart.client,
+    kit: kit ? { ...kit, products: setAside(kit.products).sound } : { products: [], units: [] },
+    date: chart.occasion.date,
+    occasion: chart.occasion,
+    forbids: forbidsOf(chart),
+    contrast,
+  };
   return {
     chart,
     steps,
     kit,
-    skin: skinTarget(skin),
+    day: dayOf(chart.occasion),
+    skin: target,
+    wearer,
     zone: (zone) => skin[zone] ?? face,
     shapes,
     touch,
+    cover,
+    reaches: (step, place) => shared(cover(step), placementCover(place, landmarks, features)) > 0,
+    below: (step) => steps.slice(0, steps.indexOf(step)).filter((s) => s.role !== 'care' && groupOf(s) === groupOf(step) && shareOfSmaller(cover(s), cover(step)) > SAME_SPOT),
     under: (step) => steps.slice(0, steps.indexOf(step)).filter((s) => s.role !== 'care' && touch(s, step)),
-    over: (ground, step) => {
-      const parts = colouredParts(step);
-      if (parts.length === 0) return null;
-      return labUnder(layOver(reconstructSpectrum(ground, 'D65', 'skin').spectrum, mixedOptics(parts), step.doseMgPerCm2 * step.passes), 'D65');
-    },
+    over,
+    colour: (step) => colour(step).lab,
+    misses,
     products: (step) => step.use.map((u) => u.product),
+    another: (step, keeps = () => true) => {
+      if (!kit) return undefined;
+      const own = step.use.map((u) => u.product.id).join();
+      const offered = remembered((s: Step) => proposeProducts(s, context).filter((p) => p.use.map((u) => u.product.id).join() !== own && keeps(p) && p.use.every((u) => u.unitId !== null)));
+      const [first, ...rest] = offered(step);
+      if (!first) return undefined;
+      const put = (use: Proposal['use']) => changed(step.id, (s) => ({ ...s, use: [...use] }));
+      return {
+        label: `Take ${first.use.map((u) => nameOf(u.product)).join(' with ')}`,
+        apply: put(first.use),
+        others: (chart) => rest.map(({ use }) => put(use)(chart)),
+      };
+    },
   };
 }
 
-function remembered<T>(make: (step: Step) => T): (step: Step) => T {
+/** What a step lays down that can be predicted: coloured, and of a colour that can be. */
+const soundParts = (step: Step): { product: Coloured; mg: number }[] => colouredParts(step).filter(({ product }) => impossibleBecause(product.kind, product.lab) === null);
+
+/** Share of a step's own place that another covers, 0 to 1. */
+export function shareOn(on: Reviewed, step: Step, other: Step): number {
+  const own = on.cover(step);
+  return own.count === 0 ? 0 : shared(own, on.cover(other)) / own.count;
+}
+
+/** What a guide covers on one side of this face. */
+export function guideCover(on: Reviewed, guide: Extract<Placement, { guide: unknown }>['guide'], side: Side): Cover {
+  return placementCover(guidePlacement(guide, side), on.chart.client.landmarks, on.chart.client.features);
+}
+const guidePlacements = new Map<string, Placement>();
+function guidePlacement(guide: Extract<Placement, { guide: unknown }>['guide'], side: Side): Placement {
+  const key = `${guide} ${side}`;
+  let held = guidePlacements.get(key);
+  if (!held) guidePlacements.set(key, (held = { guide, side }));
+  return held;
+}
+
+/** Depth of one colour against another, in shade steps: positive is deeper. */
+export const stepsFrom = (lab: Lab, ground: Lab): number => depthOf(lab) - depthOf(ground);
+
+function remembered<T extends object>(make: (step: Step) => T): (step: Step) => T {
   const held = new Map<Step, T>();
   return (step) => {
     let value = held.get(step);
@@ -133,15 +241,17 @@ export function moved(stepId: string, where: 'before' | 'after', otherId: string
   };
 }
 
+/** Proposals all of whose products have one of these finishes. */
+export const finishIs =
+  (...finishes: readonly string[]) =>
+  ({ use }: Pick<Proposal, 'use'>): boolean =>
+    use.every((u) => finishes.includes(u.product.finish));
 export const isShiny = ({ finish }: Pick<ProductSnapshot, 'finish'>): boolean => finish === 'shimmer' || finish === 'dewy';
 export const isPowder = ({ texture }: Pick<ProductSnapshot, 'texture'>): boolean => texture === 'pressed' || texture === 'loose';
 export const isWet = ({ texture, kind }: Pick<ProductSnapshot, 'texture' | 'kind'>): boolean =>
   (texture === 'liquid' || texture === 'cream' || texture === 'stick' || texture === 'gel') && kind !== 'spray';
 export const nameOf = ({ line, shade }: Pick<ProductSnapshot, 'line' | 'shade'>): string => `${line} ${shade}`;
 export const chromaAt = (lab: Lab): number => Math.hypot(lab[1], lab[2]);
-/** L* under which skin counts as deep, and above which as very fair. */
-export const DEEP_L = 46;
-export const VERY_FAIR_L = 72;
 
 export const found = (steps: readonly Step[], message: string, fix?: Fix, at?: Point): Found => ({
   steps,

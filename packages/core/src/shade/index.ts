@@ -22,6 +22,7 @@ export { impossibleBecause, setAside } from './possibleColour';
 export {
   BASE_WITHIN,
   bareLip,
+  browHair,
   BROW_HAIR,
   chromaShare,
   isDeep,
@@ -41,6 +42,7 @@ export { areaOfStep, COVERS, measuresInWords, measuresToCover, MOST_TAKEN, needO
 export {
   colourToBuy,
   COST_PARTS,
+  isOwned,
   matchStep,
   type AnswerPart,
   type CostPart,

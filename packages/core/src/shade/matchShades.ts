@@ -4,7 +4,7 @@ import { productName, smallestMg, type Product, type ProductKind, type Unit } fr
 import { differenceUnder, type LightName } from './lights';
 import { isColoured, mixTableOf, type Coloured } from './mixTables';
 import { besideInWords, doseForCoverage, layOver, mixedOptics } from './optics';
-import { bySmallestShare, colourToBuy, judgedMix, judgeFor, type CostPart, type StepJudge } from './matchStep';
+import { bySmallestShare, colourToBuy, judgeFor, membersOf, type CostPart, type StepJudge } from './matchStep';
 import { setAside } from './possibleColour';
 import { BASE_WITHIN } from './ranges';
 import type { ShadeAsk } from './skinRole';
@@ -152,7 +152,7 @@ function judgeMatches(context: ShadeContext, wishes: MatchWishes, target: Lab, p
     const optics = mixedOptics(members.map(({ product, pumps }) => ({ product, mg: pumps * smallestMg(product) })));
     const dose = wishes.coverage ? Number(doseForCoverage(optics, wishes.coverage).toFixed(2)) : USUAL_DOSE;
     const { need, judge } = judgeAt(dose);
-    const answer = judgedMix(mix, byId, need, judge);
+    const answer = judge(membersOf(mix, byId, need), mix.lab, mix.deltaE);
     const parts = answer.parts.map(({ product, unit }) => ({ product, unit, pumps: members.find((m) => m.product.id === product.id)!.pumps }));
     const measures = answer.parts.map((p) => p.measures);
     return {

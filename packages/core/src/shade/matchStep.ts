@@ -17,9 +17,11 @@ import {
   type Spectrum,
 } from '../colour';
 import { productName, propertiesOf, smallestMg, type Product, type ProductKind, type Unit } from '../kit';
+import { dayOf, type Day } from './day';
+import { flashback, flashGradeOf } from './flashback';
 import { needsMissed } from './needs';
 import { isColoured, mixTableOf, type Coloured } from './mixTables';
-import { layOver, mixedOptics } from './optics';
+import { layOver, mixedOptics, opticsOf } from './optics';
 import { measuresInWords, measuresToCover, MOST_TAKEN, needOf, roundsToCover, type Need } from './portions';
 import { missesOf, type Miss, type Wearer } from './ranges';
 import { shadeRoleOf, type ShadeAsk, type ShadeRole } from './skinRole';
@@ -77,19 +79,26 @@ export type StepMatch = {
 };
 
 /** What missing a wish costs, in units of colour difference. */
-const COST = { texture: 0.8, finish: 1.2, unopened: 0.15, notOwned: 2.5, short: 1.2, mix: 0.3, adjuster: 0.25, waste: 0.4, tooMuch: 1.5, depth: 1.6 } as const;
+const COST = { texture: 0.8, finish: 1.2, unopened: 0.15, notOwned: 2.5, short: 1.2, mix: 0.3, adjuster: 0.25, waste: 0.4, tooMuch: 1.5, depth: 1.6, flash: 3 } as const;
 /** Mixes looked at by their cost after the table has ranked them by colour. */
-const MIXES_JUDGED = 60;
+const MIXES_JUDGED = 24;
 /** Kinds that may be stirred together where no single does it. */
 const MIXABLE: readonly ProductKind[] = ['base', 'concealer', 'contour', 'bronzer', 'blush', 'powder', 'lip colour', 'highlight'];
 /** Roles judged by how deep they show; the others by how near they come. */
 const BY_DEPTH: readonly (ShadeRole | null)[] = ['contour', 'bronzer'];
 
+/** Lids and lips are too small to look cast in a flash. */
+const TOO_SMALL_TO_CAST: readonly ShadeAsk['role'][] = ['brow', 'eye', 'liner', 'lash', 'lip', 'lip line'];
+
 export type MatchStepOptions = {
   readonly count?: number;
   /** Only these products. */
   readonly among?: (product: Product) => boolean;
+  /** Also what is out of range, judged; otherwise only where nothing is in it. */
+  readonly outside?: boolean;
 };
+
+type Members = readonly { readonly product: Product; readonly measures: number }[];
 
 /** What judges every candidate for a step on this client: worked out once for the step. */
 export type StepJudge = {
@@ -97,50 +106,82 @@ export type StepJudge = {
   readonly target: Lab | null;
   readonly wearer: Wearer | null;
   readonly need: Need;
-  readonly judge: (members: readonly { readonly product: Product; readonly measures: number }[], lab: Lab | null, deltaE?: number | null) => ShadeAnswer;
+  /** How a product or mix leaves the range of its role here; empty when it keeps it. */
+  readonly misses: (members: Members, lab: Lab | null) => readonly Miss[];
+  readonly judge: (members: Members, lab: Lab | null, deltaE?: number | null) => ShadeAnswer;
+  /** An answer with what shows on her skin. */
+  readonly seen: (answer: ShadeAnswer) => ShadeAnswer;
 };
+
+/** Roles whose range, when something is proposed, is one of the pan's own colour: no film has to be worked out. */
+const BY_OWN: readonly ShadeRole[] = ['base', 'deeper edge', 'lighter centre', 'brow', 'lid', 'socket', 'light'];
+
+type OnSkin = { readonly skin: Lab | null; readonly ground: Spectrum | null; readonly wearer: Wearer | null };
+const skins = new WeakMap<ShadeContext, OnSkin>();
+
+/** Her skin as colours are judged on it: once for a context. */
+function skinOf(context: ShadeContext): OnSkin {
+  let held = skins.get(context);
+  if (!held) {
+    const { client, contrast = 'soft' } = context;
+    const skin = skinTarget(client.skin);
+    const wearer = skin ? { skin, undertone: undertoneOf(client.skin.neck ?? skin).undertone, features: client.features, contrast } : null;
+    skins.set(context, (held = { skin, wearer, ground: skin ? reconstructSpectrum(skin, 'D65', 'skin').spectrum : null }));
+  }
+  return held;
+}
 
 /** The one cost: how near a product or mix comes to what the step asks on this client that day, by named parts. */
 export function judgeFor(ask: ShadeAsk, context: ShadeContext): StepJudge {
   const { client } = context;
-  const skin = skinTarget(client.skin);
-  const contrast = context.contrast ?? 'soft';
+  const { skin, ground, wearer } = skinOf(context);
   const role = shadeRoleOf(ask);
-  const target = wantedColour(ask, client, contrast);
+  const target = wantedColour(ask, client, context.contrast ?? 'soft');
   const need = needOf(ask, client);
-  const undertone = skin ? undertoneOf(client.skin.neck ?? skin).undertone : null;
-  const wearer: Wearer | null = skin && undertone ? { skin, undertone, features: client.features, contrast } : null;
-  const ground: Spectrum | null = skin ? reconstructSpectrum(skin, 'D65', 'skin').spectrum : null;
   const asked = ask.shade !== null && 'relative' in ask.shade ? ask.shade.relative.depthSteps : null;
   const dose = ask.doseMgPerCm2 * ask.passes;
+  const day = context.occasion ? dayOf(context.occasion) : null;
   const memberCosts = new Map<string, readonly CostPart[]>();
   const costsOf = (product: Product): readonly CostPart[] => {
     let costs = memberCosts.get(product.id);
-    if (!costs) memberCosts.set(product.id, (costs = productCosts(product, ask, context, undertone)));
+    if (!costs) memberCosts.set(product.id, (costs = productCosts(product, ask, context)));
     return costs;
   };
+  const byFilm = role !== null && !BY_OWN.includes(role);
+  const shownOf = (members: Members, lab: Lab | null): Lab | null => {
+    if (!ground || !lab || dose === 0) return lab;
+    const coloured = members.flatMap(({ product, measures }) => (isColoured(product) ? [{ product, mg: measures * product.mgPerMeasure }] : []));
+    return coloured.length === 0 ? lab : labUnder(layOver(ground, coloured.length === 1 ? opticsOf(coloured[0]!.product) : mixedOptics(coloured), dose), 'D65');
+  };
+  const missesIn = (members: Members, lab: Lab | null, shown: Lab | null): readonly Miss[] =>
+    role && wearer && lab && shown ? missesOf(role, { own: lab, shown, finish: leadOf(members).finish }, wearer, 'propose', asked) : [];
   return {
     role,
     target,
     wearer,
     need,
+    misses: (members, lab) => missesIn(members, lab, byFilm ? shownOf(members, lab) : lab),
+    seen: (answer) => {
+      if (byFilm) return answer;
+      const shown = shownOf(answer.parts, answer.lab);
+      return { ...answer, shown, steps: skin && answer.lab && shown ? { own: depthOf(answer.lab) - depthOf(skin), shown: depthOf(shown) - depthOf(skin) } : null };
+    },
     judge: (members, lab, given) => {
       const deltaE = given !== undefined ? given : target && lab ? deltaE2000(target, lab) : null;
-      const coloured = members.flatMap(({ product, measures }) => (isColoured(product) ? [{ product, mg: measures * product.mgPerMeasure }] : []));
-      const shown = ground && lab && coloured.length > 0 && dose > 0 ? labUnder(layOver(ground, mixedOptics(coloured), dose), 'D65') : lab;
-      const lead = leadOf(members);
+      // Where the film decides nothing it is worked out for the answers alone, by `seen`.
+      const shown = byFilm ? shownOf(members, lab) : lab;
       const steps = skin && lab && shown ? { own: depthOf(lab) - depthOf(skin), shown: depthOf(shown) - depthOf(skin) } : null;
-      const misses = role && wearer && lab && shown ? missesOf(role, { own: lab, shown, finish: lead.finish }, wearer, 'propose', asked) : [];
       const parts = members.map(({ product, measures }): AnswerPart => ({ product, measures, unit: unitToTake(product, context) }));
       const madeMg = members.reduce((sum, { product, measures }) => sum + measures * product.mgPerMeasure, 0);
       const costs = [
+        ...(TOO_SMALL_TO_CAST.includes(ask.role) ? [] : flashCosts(members, ground, dose, day)),
         ...colourCosts(role, target, lab, steps, deltaE, wearer),
         ...worstOf(members.map(({ product }) => costsOf(product))),
         ...mixCosts(members),
         ...amountCosts(members, madeMg, need),
         ...stockCosts(parts),
       ];
-      return { parts, lab, shown, deltaE, steps, need, madeMg, cost: costs.reduce((sum, c) => sum + c.units, 0), costs, misses };
+      return { parts, lab, shown, deltaE, steps, need, madeMg, cost: costs.reduce((sum, c) => sum + c.units, 0), costs, misses: missesIn(members, lab, shown) };
     },
   };
 }
@@ -187,7 +228,7 @@ function atLightness(lab: Lab, L: number): Lab {
   return [L, chroma * Math.cos(hue), chroma * Math.sin(hue)];
 }
 
-function productCosts(product: Product, ask: ShadeAsk, context: ShadeContext, undertone: Wearer['undertone'] | null): CostPart[] {
+function productCosts(product: Product, ask: ShadeAsk, context: ShadeContext): CostPart[] {
   const { textures, finishes } = ask.wants;
   return [
     ...(!textures || textures.includes(product.texture)
@@ -196,8 +237,16 @@ function productCosts(product: Product, ask: ShadeAsk, context: ShadeContext, un
     ...(!finishes || finishes.includes(product.finish)
       ? []
       : [{ part: 'finish' as const, units: COST.finish, words: `${product.finish}, not ${finishes.join(' or ')}` }]),
-    ...(product.kind === 'adjuster' ? [] : needsMissed(product, ask, context, undertone).map(({ of, cost, words }) => ({ part: of, units: cost, words }))),
+    ...(product.kind === 'adjuster' ? [] : needsMissed(product, context).map(({ of, cost, words }) => ({ part: of, units: cost, words }))),
   ];
+}
+
+/** What a camera's flash would throw back, by the studio's own photos or the model. */
+function flashCosts(members: readonly { readonly product: Product }[], ground: Spectrum | null, dose: number, day: Day | null): CostPart[] {
+  const grade = members.map(({ product }) => flashGradeOf(product)).reduce((a, b) => (b > a ? b : a));
+  if (!ground || !day?.camera || grade === 0 || dose === 0) return [];
+  const { deltaL, cast } = flashback(ground, [{ grade, doseMgPerCm2: dose }]);
+  return cast ? [{ part: 'day', units: COST.flash, words: `may turn ${deltaL.toFixed(1)} lighter in a flash` }] : [];
 }
 
 function mixCosts(members: readonly { readonly product: Product; readonly measures: number }[]): CostPart[] {
@@ -253,33 +302,45 @@ export function matchStep(ask: ShadeAsk, context: ShadeContext, options: MatchSt
   const judged = ofKind.map((product) => ({ product, why: excludedBecause(product, ask, context) }));
   const usable = judged.flatMap(({ product, why }) => (why === null ? [product] : []));
   const ruledOut = judged.flatMap(({ product, why }) => (why === null ? [] : [{ product, why }]));
-  const { role, target, need, judge } = judgeFor(ask, context);
-  const single = (product: Product): ShadeAnswer => judge([{ product, measures: need.takenMg > 0 ? measuresToCover(product, need.takenMg) : 1 }], product.lab);
-  const singles = usable.map(single);
+  const stepJudge = judgeFor(ask, context);
+  const { role, target, need, judge } = stepJudge;
   // A step that asks for a colour takes nothing without one while there is something with.
-  const colourless = target !== null && singles.some((s) => s.lab !== null) ? singles.filter((s) => s.lab === null) : [];
-  const seen = singles.filter((s) => !colourless.includes(s));
-  const byCost = (a: ShadeAnswer, b: ShadeAnswer): number => a.cost - b.cost;
-  const inRange = seen.filter((s) => s.misses.length === 0).sort(byCost);
-  const wantsMixes = target !== null && (ask.wants.mix === true || (inRange.length === 0 && role !== null && ask.wants.kinds.some((k) => MIXABLE.includes(k))));
-  const mixes = wantsMixes ? mixesOf(ask, usable, context, role, target, need, judge).filter((m) => m.misses.length === 0) : [];
+  const seen = target !== null && usable.some((p) => p.lab !== null) ? usable.filter((p) => p.lab !== null) : usable;
+  const measured = seen.map((product) => ({ product, measures: need.takenMg > 0 ? measuresToCover(product, need.takenMg) : 1 }));
+  const kept = measured.filter((member) => stepJudge.misses([member], member.product.lab).length === 0);
+  const inRange = kept.map((member) => judge([member], member.product.lab)).sort(byCost);
+  const wantsMixes = target !== null && (ask.wants.mix === true || (!inRange.some(isOwned) && role !== null && ask.wants.kinds.some((k) => MIXABLE.includes(k))));
+  const mixes = wantsMixes ? mixesOf(ask, usable, context, stepJudge, target) : [];
   // The best of both kinds is always among them: a single bottle is quicker, a mix often nearer.
   const answers = mixes.length === 0 ? inRange.slice(0, count) : [...inRange.slice(0, Math.ceil(count / 2)), ...mixes.sort(byCost).slice(0, Math.ceil(count / 2))].sort(byCost);
-  const outside = seen.filter((s) => s.misses.length > 0).sort((a, b) => overall(a) - overall(b) || a.cost - b.cost);
-  return { role, target, answers, outside, ruledOut, gap: answers.length > 0 || ask.wants.kinds.length === 0 ? null : gapOf(ask, role, target, outside) };
+  const isGap = !answers.some(isOwned) && ask.wants.kinds.length > 0;
+  const outside =
+    isGap || options.outside === true
+      ? measured
+          .filter((member) => !kept.includes(member))
+          .map((member) => judge([member], member.product.lab))
+          .sort((a, b) => overall(a) - overall(b) || a.cost - b.cost)
+      : [];
+  return { role, target, answers: answers.map(stepJudge.seen), outside: outside.map(stepJudge.seen), ruledOut, gap: isGap ? gapOf(ask, role, target, answers[0] ?? null, outside.filter(isOwned)) : null };
 }
+
+/** What has to be bought first comes after all that is at hand. */
+const byCost = (a: ShadeAnswer, b: ShadeAnswer): number => Number(!isOwned(a)) - Number(!isOwned(b)) || a.cost - b.cost;
+
+/** Whether every part of an answer is in a case. */
+export const isOwned = ({ parts }: Pick<ShadeAnswer, 'parts'>): boolean => parts.every(({ unit }) => unit !== null);
 
 const overall = ({ misses }: ShadeAnswer): number => misses.reduce((sum, m) => sum + (m.part === 'depth' ? m.over : 2 * m.over), 0);
 
 /** Steps deeper in the pan that a film needs to show what is asked: mixes are searched there too. */
 const FILM_STEPS = [0.5, 1.2] as const;
 
-function mixesOf(ask: ShadeAsk, usable: readonly Product[], context: ShadeContext, role: ShadeRole | null, target: Lab, need: Need, judge: StepJudge['judge']): ShadeAnswer[] {
+function mixesOf(ask: ShadeAsk, usable: readonly Product[], context: ShadeContext, judge: StepJudge, target: Lab): ShadeAnswer[] {
   const adjusters = ask.wants.mix === true && ask.wants.kinds.includes('base') ? adjustersOf(ask, context) : [];
   const owned = [...usable, ...adjusters].filter(isColoured).filter((p) => unitToTake(p, context) !== null);
   if (owned.length < 2) return [];
-  const targets = BY_DEPTH.includes(role) ? FILM_STEPS.map((steps) => shiftDepth(target, steps)) : [target];
-  return targets.flatMap((wanted) => pairsOf(owned, wanted, need, judge)).map((answer) => ({ ...answer, deltaE: answer.lab ? deltaE2000(target, answer.lab) : null }));
+  if (!BY_DEPTH.includes(judge.role)) return pairsOf(owned, target, judge);
+  return FILM_STEPS.flatMap((steps) => pairsOf(owned, shiftDepth(target, steps), judge)).map((answer) => ({ ...answer, deltaE: answer.lab ? deltaE2000(target, answer.lab) : null }));
 }
 
 /** What may be stirred into a base: white, yellow, blue, red. */
@@ -288,27 +349,27 @@ function adjustersOf(ask: ShadeAsk, context: ShadeContext): Product[] {
   return context.kit.products.filter((p) => p.kind === 'adjuster' && excludedBecause(p, stirred, context) === null);
 }
 
-/** Pairs in whole smallest shares that cover the need: ranked by colour first, judged by the whole cost after. */
-export function pairsOf(owned: readonly Coloured[], target: Lab, need: Need, judge: StepJudge['judge']): ShadeAnswer[] {
+/** Pairs in whole smallest shares that cover the need and keep the range: ranked by colour first, judged by the whole cost after. */
+function pairsOf(owned: readonly Coloured[], target: Lab, { need, judge, misses }: StepJudge): ShadeAnswer[] {
   const { pairs } = matchBase(target, [], { table: mixTableOf(bySmallestShare(owned), 2), count: MIXES_JUDGED });
   const byId = new Map(owned.map((p) => [p.id, p]));
-  return pairs.map((mix) => judgedMix(mix, byId, need, judge));
+  return pairs.flatMap((mix) => {
+    const members = membersOf(mix, byId, need);
+    return misses(members, mix.lab).length > 0 ? [] : [judge(members, mix.lab, mix.deltaE)];
+  });
 }
 
 /** Products as the mix search takes them: a part is the smallest share that can be taken. */
 export const bySmallestShare = (products: readonly Coloured[]): Coloured[] => products.map((p) => ({ ...p, mgPerMeasure: smallestMg(p) }));
 
-/** A mix of the table in as many rounds as cover the need. */
-export function judgedMix(mix: Mix, byId: ReadonlyMap<string, Product>, need: Need, judge: StepJudge['judge']): ShadeAnswer {
+/** A mix of the table in as many rounds as cover the need, the most of it first. */
+export function membersOf(mix: Mix, byId: ReadonlyMap<string, Product>, need: Need): { readonly product: Product; readonly measures: number }[] {
   const members = mix.parts.map(({ id, pumps }) => ({ product: byId.get(id)!, shares: pumps }));
   const perRound = members.reduce((sum, { product, shares }) => sum + shares * smallestMg(product), 0);
   const rounds = roundsToCover(perRound, need.takenMg);
-  const sorted = [...members].sort((a, b) => b.shares * smallestMg(b.product) - a.shares * smallestMg(a.product));
-  return judge(
-    sorted.map(({ product, shares }) => ({ product, measures: shares * rounds * propertiesOf(product).smallestShare })),
-    mix.lab,
-    mix.deltaE,
-  );
+  return members
+    .sort((a, b) => b.shares * smallestMg(b.product) - a.shares * smallestMg(a.product))
+    .map(({ product, shares }) => ({ product, measures: shares * rounds * propertiesOf(product).smallestShare }));
 }
 
 /** A colour in words to buy by: 'about depth 17.5 (tan), L* 38, a* 9, b* 12, red-brown'. */
@@ -319,11 +380,16 @@ export function colourToBuy([L, a, b]: Lab): string {
   return `about depth ${depthOf(lab).toFixed(1)} (${depthInWords(depthOf(lab))}), L* ${Math.round(L)}, a* ${Math.round(a)}, b* ${Math.round(b)}${tone}`;
 }
 
-function gapOf(ask: ShadeAsk, role: ShadeRole | null, target: Lab | null, outside: readonly ShadeAnswer[]): StepGap {
+function gapOf(ask: ShadeAsk, role: ShadeRole | null, target: Lab | null, notOwned: ShadeAnswer | null, outside: readonly ShadeAnswer[]): StepGap {
   const [nearest] = outside;
   const kind = ask.wants.kinds.join(' or ');
   const finish = ask.wants.finishes ? `${ask.wants.finishes.join(' or ')} ` : role === 'contour' ? 'matte ' : '';
   const what = ask.title ? ask.title.toLowerCase() : `this ${kind}`;
+  if (notOwned) {
+    const wanted = notOwned.parts.map((p) => productName(p.product)).join(' with ');
+    const instead = nearest ? ` The nearest at hand, ${nearest.parts.map((p) => productName(p.product)).join(' with ')}, ${nearest.misses[0]!.words}.` : '';
+    return { words: `Nothing at hand does this: ${what} wants ${wanted}, which is in no case.${instead}`, nearest: nearest ?? null, mixNeeds: null, buy: wanted };
+  }
   if (!nearest) return { words: `Nothing in the kit suits ${what}: no ${kind} can be used. Choose something or leave it out.`, nearest: null, mixNeeds: null, buy: target ? `a ${finish}${kind}, ${colourToBuy(target)}` : `a ${finish}${kind}` };
   const miss = nearest.misses[0]!;
   const name = nearest.parts.map((p) => productName(p.product)).join(' with ');

@@ -1,15 +1,13 @@
-import { hueOf, type Undertone } from '../colour';
+import { hueOf } from '../colour';
 import { sidesWhere, type Features } from '../face';
 import { propertiesOf, type Product, type ProductKind } from '../kit';
 import { dayOf, type Day } from './day';
-import { flashGradeOf } from './flashback';
 import { isLined } from './ranges';
-import type { ShadeAsk } from './skinRole';
 import type { ShadeContext } from './usable';
 
 export const NEED_OF = ['skin', 'day', 'face'] as const;
 
-type Asked = { readonly features: Features; readonly day: Day | null; readonly undertone: Undertone | null; readonly ask: Pick<ShadeAsk, 'role' | 'placements'>; readonly product: Product };
+type Asked = { readonly features: Features; readonly day: Day | null; readonly kind: ProductKind };
 
 /** Something this client or this day asks of a product: what missing it costs in units of colour difference, and how that is said. */
 type Need = {
@@ -97,14 +95,6 @@ const NEEDS: readonly Need[] = [
   },
   {
     of: 'day',
-    kinds: ['powder', 'base', 'concealer', 'primer'],
-    why: ({ day }) => (day?.flash ? 'a flash' : null),
-    met: (p) => flashGradeOf(p) < 2,
-    cost: 0.6,
-    words: 'may throw a flash back',
-  },
-  {
-    of: 'day',
     kinds: ['highlight', 'shadow'],
     why: ({ day }) => (day?.metal ? `${day.metal} jewellery` : null),
     met: (p, { day }) => p.lab === null || p.finish === 'matte' || (day?.metal === 'gold') === hueOf(p.lab) > 55,
@@ -115,7 +105,7 @@ const NEEDS: readonly Need[] = [
   {
     of: 'skin',
     kinds: ['primer', 'spray'],
-    why: ({ features, day, product }) => (features.dry && !(product.kind === 'spray' && lasting(day)) ? 'dry skin' : null),
+    why: ({ features, day, kind }) => (features.dry && !(kind === 'spray' && lasting(day)) ? 'dry skin' : null),
     met: (p) => p.finish === 'dewy' || p.finish === 'natural',
     cost: 1.2,
     words: 'takes moisture from dry skin',
@@ -123,7 +113,7 @@ const NEEDS: readonly Need[] = [
   {
     of: 'skin',
     kinds: ['primer', 'spray'],
-    why: ({ features, product }) => (features.oily.length > 0 && !(features.dry && product.kind === 'spray') ? `oily ${features.oily.join(', ')}` : null),
+    why: ({ features, kind }) => (features.oily.length > 0 && !(features.dry && kind === 'spray') ? `oily ${features.oily.join(', ')}` : null),
     met: (p) => p.finish === 'matte',
     cost: 1.4,
     words: 'does not mattify where she is oily',
@@ -253,12 +243,27 @@ const NEEDS: readonly Need[] = [
 
 export type NeedMissed = { readonly of: Need['of']; readonly cost: number; readonly words: string };
 
+type Active = { readonly need: Need; readonly why: string };
+const activeKept = new WeakMap<ShadeContext, Map<ProductKind, { readonly asked: Asked; readonly needs: readonly Active[] }>>();
+
+/** What is asked of a kind in a context: the same for every product of it. */
+function activeFor(kind: ProductKind, context: ShadeContext): { readonly asked: Asked; readonly needs: readonly Active[] } {
+  let byKind = activeKept.get(context);
+  if (!byKind) activeKept.set(context, (byKind = new Map()));
+  let active = byKind.get(kind);
+  if (!active) {
+    const asked: Asked = { features: context.client.features, day: context.occasion ? dayOf(context.occasion) : null, kind };
+    const needs = NEEDS.flatMap((need): Active[] => {
+      const why = need.kinds.includes(kind) ? need.why(asked) : null;
+      return why === null ? [] : [{ need, why }];
+    });
+    byKind.set(kind, (active = { asked, needs }));
+  }
+  return active;
+}
+
 /** What this client and this day ask of a product that it does not have. */
-export function needsMissed(product: Product, ask: Pick<ShadeAsk, 'role' | 'placements'>, context: ShadeContext, undertone: Undertone | null): NeedMissed[] {
-  const asked: Asked = { features: context.client.features, day: context.occasion ? dayOf(context.occasion) : null, undertone, ask, product };
-  return NEEDS.flatMap((need) => {
-    if (!need.kinds.includes(product.kind)) return [];
-    const why = need.why(asked);
-    return why === null || need.met(product, asked) ? [] : [{ of: need.of, cost: need.cost, words: `${need.words} (${why})` }];
-  });
+export function needsMissed(product: Product, context: ShadeContext): NeedMissed[] {
+  const { asked, needs } = activeFor(product.kind, context);
+  return needs.flatMap(({ need, why }) => (need.met(product, asked) ? [] : [{ of: need.of, cost: need.cost, words: `${need.words} (${why})` }]));
 }

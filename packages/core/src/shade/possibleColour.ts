@@ -47,9 +47,19 @@ function isSurface(lab: Lab): boolean {
   return possible;
 }
 
+const judgedLabs = new WeakMap<Lab, Map<ProductKind, string | null>>();
+
 /** Why a product of a kind cannot have a colour, with what is possible, in a sentence; null when it can. */
 export function impossibleBecause(kind: ProductKind, lab: Lab | null): string | null {
   if (lab === null) return null;
+  let byKind = judgedLabs.get(lab);
+  if (!byKind) judgedLabs.set(lab, (byKind = new Map()));
+  let why = byKind.get(kind);
+  if (why === undefined) byKind.set(kind, (why = impossibleColour(kind, lab)));
+  return why;
+}
+
+function impossibleColour(kind: ProductKind, lab: Lab): string | null {
   if (!lab.every(Number.isFinite)) return 'A colour has three numbers: L*, a* and b*.';
   const { L, chroma, words } = POSSIBLE[kind];
   const within = lab[0] >= L[0] && lab[0] <= L[1] && Math.hypot(lab[1], lab[2]) <= chroma;

@@ -1,4 +1,4 @@
-import { chromaOf, deltaE2000, DEEP_SKIN_L, depthOf, healthyChromaAt, hueOf, neutralSkinAt, VERY_FAIR_SKIN_L, type Lab, type Undertone } from '../colour';
+import { chromaOf, deltaE2000, DEEP_SKIN_L, depthOf, healthyChromaAt, hueOf, lightnessAtDepth, neutralSkinAt, VERY_FAIR_SKIN_L, type Lab, type Undertone } from '../colour';
 import { sidesWhere, type Features } from '../face';
 import type { Finish } from '../kit';
 import type { ShadeRole } from './skinRole';
@@ -65,6 +65,14 @@ export const BROW_HAIR: Readonly<Record<Features['hairTone'], Lab>> = {
   black: [21, 2, 3],
   grey: [48, 1, 3],
 };
+
+/** Her brow hair as it is seen on her skin: dark hair is never lighter than what it grows on. */
+export function browHair(features: Features, skin: Lab): Lab {
+  const hair = BROW_HAIR[features.hairTone];
+  const dark = features.hairTone === 'black' || features.hairTone === 'brown';
+  const deepest = depthOf(skin) + 1;
+  return dark && depthOf(hair) < deepest ? [lightnessAtDepth(deepest), hair[1], hair[2]] : hair;
+}
 
 const steps = (n: number): string => `${Math.abs(n).toFixed(1)} step${Math.abs(n).toFixed(1) === '1.0' ? '' : 's'}`;
 const hueTurn = (from: number, to: number): number => ((to - from + 540) % 360) - 180;
@@ -239,7 +247,7 @@ export const BASE_WITHIN = 2;
 
 const base: Judge = ({ own, shown }, { skin }, how) => {
   const [inPan, onSkin] = [deltaE2000(own, skin), deltaE2000(shown, skin)];
-  const off = how === 'propose' ? inPan > BASE_WITHIN : onSkin > BASE_WITHIN + 0.2 || inPan > 3.6;
+  const off = how === 'propose' ? inPan > BASE_WITHIN : (inPan > BASE_WITHIN && onSkin > BASE_WITHIN + 0.2) || inPan > 3.6;
   const by = depth(own, skin);
   const way = Math.abs(by) >= 0.3 ? `, ${steps(by)} ${by > 0 ? 'deeper' : 'lighter'}` : hueOf(own) > hueOf(skin) + 3 ? ', yellower' : hueOf(own) < hueOf(skin) - 3 ? ', pinker' : '';
   return when(off, { part: 'depth', name: 'mask', over: inPan - BASE_WITHIN, words: `is ${inPan.toFixed(1)} from her face, neck and decollete${way}: a mask, and a tide line at the jaw` });
@@ -267,7 +275,7 @@ const powderOf =
   };
 
 const brow: Judge = ({ own }, { skin, features }, how) => {
-  const hair = BROW_HAIR[features.hairTone];
+  const hair = browHair(features, skin);
   const off = depth(own, hair);
   const most = how === 'propose' ? 2.6 : 3.7;
   const warmth = chromaOf(own) - chromaOf(hair);

@@ -63,7 +63,7 @@ export function sculptShades(kind: SculptKind, context: ShadeContext, options: {
   const skin = skinTarget(context.client.skin);
   if (!skin) return { wanted: null, words: 'Nothing of her skin has been read yet.', candidates: [], ruledOut: [] };
   const contrast = options.contrast ?? context.contrast ?? 'soft';
-  const match = matchStep(sculptAsk(kind, skin, contrast), { ...context, contrast }, { count: 40 });
+  const match = matchStep(sculptAsk(kind, skin, contrast), { ...context, contrast }, { count: 40, outside: true });
   const single = match.answers.filter((a) => a.parts.length === 1);
   const owned = single.flatMap((answer) => (answer.parts[0]!.unit ? [candidateOf(answer, answer.parts[0]!.unit)] : []));
   const notOwned = single.filter((a) => a.parts[0]!.unit === null).map((a) => ({ product: a.parts[0]!.product, why: 'not in any case' }));

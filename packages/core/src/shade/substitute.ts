@@ -118,7 +118,7 @@ function scorer(product: ProductSnapshot, context: ShadeContext, dose: number) {
       const [miss] = missesOf(role, { own: lab, shown, finish: lead.finish }, wearer, 'find');
       if (miss && was.length === 0) against(COST.outOfRange + 2 * miss.over, `on her it ${miss.words}`);
     }
-    for (const miss of product.kind === 'base' ? [] : needsMissed(lead, { role: 'care', placements: [] }, context, wearer?.undertone ?? null)) against(0.5 * miss.cost, miss.words);
+    for (const miss of product.kind === 'base' ? [] : needsMissed(lead, context)) against(0.5 * miss.cost, miss.words);
     if (lead.ingredients.length === 0 && context.client.sensitivities.length > 0) reasons.push('its ingredients are not known: look at the maker’s list');
     const parts = members.map(({ product: p, pumps }) => ({ product: p, pumps, unit: unitToTake(p, context)! }));
     against(parts.some((p) => p.unit.openedOn === null) ? COST.unopened : 0, 'would be opened');

@@ -1,6 +1,6 @@
 import { chromaOf, depthOf, hueOf, lightnessAtDepth, shiftDepth, type Lab } from '../colour';
 import type { Features } from '../face';
-import { bareLip, BROW_HAIR, isDeep, isLined, isVeryFair, LINED_EASE } from './ranges';
+import { bareLip, browHair, isDeep, isLined, isVeryFair, LINED_EASE } from './ranges';
 import { shadeRoleOf, type ShadeAsk } from './skinRole';
 import { skinTarget, type Skin } from './skinTarget';
 
@@ -41,7 +41,7 @@ function onThisSkin(step: Pick<ShadeAsk, 'role'> & Partial<ShadeAsk>, lab: Lab, 
     case 'blush':
       return blushFor(lab, skin);
     case 'brow':
-      return BROW_HAIR[features.hairTone];
+      return browHair(features, skin);
     case 'lip':
       return lipFor(lab, skin);
     case 'eye': {

@@ -44,17 +44,51 @@ export function sensitivitiesOf({ sensitivities, features }: Pick<ShadeClient, '
   return features.lenses && !sensitivities.includes('fibres') ? [...sensitivities, 'fibres'] : [...sensitivities];
 }
 
+/** What the cases hold on a day, whoever is made up: by product, the unit to take and whether every unit is past. */
+type Stock = { readonly taken: Map<string, Unit | null>; readonly byProduct: ReadonlyMap<string, readonly Unit[]>; readonly allPast: Map<string, boolean> };
+const stocks = new WeakMap<readonly Unit[], Map<string, Stock>>();
+
+function stockOf({ kit, date }: Pick<ShadeContext, 'kit' | 'date'>): Stock {
+  let byDate = stocks.get(kit.units);
+  if (!byDate) stocks.set(kit.units, (byDate = new Map()));
+  let stock = byDate.get(date);
+  if (!stock) {
+    const byProduct = new Map<string, Unit[]>();
+    for (const unit of kit.units) {
+      const list = byProduct.get(unit.productId);
+      if (list) list.push(unit);
+      else byProduct.set(unit.productId, [unit]);
+    }
+    byDate.set(date, (stock = { taken: new Map(), byProduct, allPast: new Map() }));
+  }
+  return stock;
+}
+
+const unusableKept = new WeakMap<ShadeContext, Map<string, string | null>>();
+
 /** Why a product must not or cannot be used on this client that day, whatever the step; null when it can. */
 export function unusableBecause(product: Product, context: ShadeContext): string | null {
+  let unusable = unusableKept.get(context);
+  if (!unusable) unusableKept.set(context, (unusable = new Map()));
+  let why = unusable.get(product.id);
+  if (why === undefined) unusable.set(product.id, (why = ruledOutBecause(product, context)));
+  return why;
+}
+
+function ruledOutBecause(product: Product, context: ShadeContext): string | null {
   if (product.withdrawn) return 'withdrawn';
   const impossible = impossibleBecause(product.kind, product.lab);
   if (impossible) return `set aside: ${impossible}`;
   const allergen = matchAllergens(product.ingredients, sensitivitiesOf(context.client))[0];
   if (allergen) return `contains ${allergen.ingredient} (${allergen.sensitivity})`;
-  const units = context.kit.units.filter((unit) => unit.productId === product.id);
-  if (units.length > 0 && units.every((unit) => shelfLife(unit, product, context.date).state === 'past')) return 'every unit is past its shelf life';
-  if (units.length > 0 && units.every((unit) => unit.remainingMg <= 0)) return 'used up';
-  return null;
+  const { byProduct, allPast } = stockOf(context);
+  const units = byProduct.get(product.id) ?? [];
+  if (units.length === 0) return null;
+  const key = `${product.id} ${product.monthsAfterOpening}`;
+  let past = allPast.get(key);
+  if (past === undefined) allPast.set(key, (past = units.every((unit) => shelfLife(unit, product, context.date).state === 'past')));
+  if (past) return 'every unit is past its shelf life';
+  return units.every((unit) => unit.remainingMg <= 0) ? 'used up' : null;
 }
 
 /** Which wish a product does not meet, in words; null when it meets them all. */
@@ -68,13 +102,16 @@ export function filteredBecause(product: Product, filter: ShadeFilter): string |
 }
 
 /** The unit to take: opened before unopened, the one that ends soonest first; null when none can be used. */
-export function unitToTake(product: Product, { kit, date }: Pick<ShadeContext, 'kit' | 'date'>): Unit | null {
-  const order = (unit: Unit): string => `${unit.openedOn === null ? 1 : 0} ${shelfLife(unit, product, date).until ?? ''}`;
-  return (
-    kit.units
-      .filter((unit) => unit.productId === product.id && unit.remainingMg > 0 && shelfLife(unit, product, date).state !== 'past')
-      .sort((a, b) => order(a).localeCompare(order(b)))[0] ?? null
-  );
+export function unitToTake(product: Product, context: Pick<ShadeContext, 'kit' | 'date'>): Unit | null {
+  const { taken: held, byProduct } = stockOf(context);
+  const key = `${product.id} ${product.monthsAfterOpening}`;
+  let taken = held.get(key);
+  if (taken !== undefined) return taken;
+  const order = (u: Unit): string => `${u.openedOn === null ? 1 : 0} ${shelfLife(u, product, context.date).until ?? ''}`;
+  const usable = (byProduct.get(product.id) ?? []).filter((u) => u.remainingMg > 0 && shelfLife(u, product, context.date).state !== 'past');
+  taken = (usable.length > 1 ? usable.sort((a, b) => order(a).localeCompare(order(b))) : usable)[0] ?? null;
+  held.set(key, taken);
+  return taken;
 }
 
 const AT_EYES: readonly string[] = ['eye', 'liner', 'lash'];

@@ -3,7 +3,7 @@ import { dayOf, skinTarget } from '../../shade';
 import type { Adaptation, Chart, ClientSnapshot, Look, LookStep, Occasion, Step } from '../document';
 import { PHASES } from '../document';
 import { withinProhibitions } from '../prohibitions';
-import type { Adapter, AdaptTo } from './adapter';
+import { oneOfEach, type Adapter, type AdaptTo } from './adapter';
 import { ADDERS, DAY_ADAPTERS } from './day';
 import { FACE_ADAPTERS } from './face';
 import { SKIN_ADAPTERS } from './skin';
@@ -49,7 +49,7 @@ export function adaptLook(look: Look, client: ClientSnapshot, occasion: Occasion
       now = { ...now, ...change.set };
       adaptations.push({ ...told, change: 'changed', was: partOf(before, change.set) });
     }
-    return [now];
+    return [now === step ? step : { ...now, placements: now.placements.map(oneOfEach) }];
   });
   return { steps, adaptations };
 }

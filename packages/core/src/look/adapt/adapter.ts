@@ -35,6 +35,20 @@ export type GuideName = Guided['guide'];
 
 export const guidesOf = (step: Pick<LookStep, 'placements'>): readonly GuideName[] => step.placements.flatMap((p) => ('guide' in p ? [p.guide] : []));
 export const has = (step: Pick<LookStep, 'placements'>, ...guides: readonly GuideName[]): boolean => guidesOf(step).some((g) => guides.includes(g));
+const interned = new Map<string, LookStep['placements'][number]>();
+const MOST_INTERNED = 4000;
+
+/** One object for one guided placement: what is worked out of a place is remembered by it, from one fit to the next. */
+export function oneOfEach(placement: LookStep['placements'][number]): LookStep['placements'][number] {
+  if (!('guide' in placement)) return placement;
+  const key = JSON.stringify(placement);
+  let held = interned.get(key);
+  if (!held) {
+    if (interned.size >= MOST_INTERNED) interned.clear();
+    interned.set(key, (held = placement));
+  }
+  return held;
+}
 export const both = (guide: GuideName): Guided => ({ guide, side: 'both' });
 
 /** The step's note with a sentence more; unchanged when it says so already. */

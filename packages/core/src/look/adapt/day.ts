@@ -13,7 +13,7 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
     change: (step, { day }) => {
       if (step.role !== 'base' || step.tool === 'airbrush' || !(day.long || day.heat || day.humidity)) return null;
       const note = noted(step, 'Two thin layers, each pressed and left to settle: thin layers last.');
-      return note === step.note ? null : { words: 'Two thin layers instead of one', why: lasts(day.words), set: { note, passes: 2, doseMgPerCm2: rounded((step.doseMgPerCm2 * step.passes) / 2), handsOnMinutes: step.handsOnMinutes + 2 } };
+      return note === step.note ? null : { words: 'Two thin layers instead of one', why: lasts(day.words), set: { note, handsOnMinutes: step.handsOnMinutes + 2 } };
     },
   },
   {

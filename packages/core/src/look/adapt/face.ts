@@ -226,6 +226,14 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     },
   },
   {
+    id: 'balm first',
+    change: (step, { look }) => {
+      if (step.phase !== 'clean' || !look.steps.some((s) => s.wants.kinds.includes('lip colour'))) return null;
+      const note = noted(step, 'Lip balm on now; wiped off before the lip.');
+      return /balm/i.test(step.note) ? null : { words: 'Lip balm on first', why: 'a lip laid on dry skin flakes', set: { note } };
+    },
+  },
+  {
     id: 'a child',
     change: (step, { features }) => {
       if (features.age !== 'child') return null;

@@ -36,7 +36,7 @@ export function fitInStudio(
       gaps[step.id] = match.gap;
       told.push(gapInWords(match.gap));
     }
-    return { ...step, use: [...(ranked[0]?.use ?? [])] };
+    return { ...step, use: [...(match.gap ? [] : (ranked[0]?.use ?? []))] };
   });
   return { ...fitted, chart: { ...chart, steps }, proposals, gaps, notes: [...fitted.notes, ...says.map((words) => `The studio’s way: ${words}`), ...told] };
 }

@@ -1,9 +1,41 @@
-import { matchAllergens } from '../../care';
+import { familiesMeant, ingredientsKnown, matchAllergens } from '../../care';
 import { shelfLife } from '../../kit';
-import { sensitivitiesOf } from '../../shade';
-import { found, nameOf, type Rule } from '../rule';
+import { withoutStep, type Step } from '../../look';
+import { impossibleBecause, sensitivitiesOf } from '../../shade';
+import { changed, found, nameOf, type Fix, type Reviewed, type Rule } from '../rule';
 
 const AT_EYES: readonly string[] = ['eye', 'liner', 'lash'];
+const noteAdded = (s: Step, sentence: string): Step => ({ ...s, note: s.note === '' ? sentence : `${s.note} ${sentence}` });
+/** A step taken out of the chart: a fix where nothing may stand in its place. */
+const leftOut = (s: Step, label = 'Leave it out'): Fix => ({ label, apply: (chart) => withoutStep(chart, s.id) });
+/** Another product, or the step left out where the kit has none. */
+const anotherOrOut = (on: Reviewed, s: Step): Fix => on.another(s) ?? leftOut(s);
+/** What sponges, puffs and curlers are usually made of. */
+const TOOL_OF: Readonly<Record<string, readonly Step['tool'][]>> = { latex: ['damp sponge', 'puff'], nickel: ['spatula'] };
+const NOTED_SAFE = /latex-free|nickel-free|plastic spatula/i;
+const sensitiveTo = (on: Reviewed): readonly string[] => on.chart.client.sensitivities;
+
+/** A first step that cleans, under an id made from the step it comes before. */
+function cleaning(first: Step): Step {
+  const id = `${first.id.slice(0, 34)}c1`;
+  return {
+    id,
+    phase: 'clean',
+    role: 'care',
+    title: 'Clean and calm',
+    shade: null,
+    wants: { kinds: [] },
+    placements: [],
+    doseMgPerCm2: 0,
+    passes: 1,
+    tool: 'finger',
+    technique: 'press',
+    handsOnMinutes: 6,
+    waitMinutes: 0,
+    note: 'Residue off, hands and tools clean.',
+    use: [],
+  };
+}
 
 export const CARE_RULES: readonly Rule[] = [
   {
@@ -15,7 +47,58 @@ export const CARE_RULES: readonly Rule[] = [
       on.steps.flatMap((s) =>
         on.products(s).flatMap((p) => {
           const [match] = matchAllergens(p.ingredients, sensitivitiesOf(on.chart.client));
-          return match ? [found([s], `${nameOf(p)} contains ${match.ingredient}; ${match.sensitivity} is noted for her.`)] : [];
+          return match ? [found([s], `${nameOf(p)} contains ${match.ingredient}; ${match.sensitivity} is noted for her.`, anotherOrOut(on, s))] : [];
+        }),
+      ),
+  },
+  {
+    id: 'unknown-ingredients',
+    name: 'Ingredients nobody has noted',
+    severity: 'caution',
+    why: 'Where something is noted for her a product without a list is unknown, not safe. Read the maker’s list, or take one that is known.',
+    find: (on) =>
+      sensitiveTo(on).length === 0
+        ? []
+        : on.steps.flatMap((s) =>
+            on
+              .products(s)
+              .filter((p) => !ingredientsKnown(p.ingredients))
+              .slice(0, 1)
+              .map((p) => found([s], `${nameOf(p)} has no ingredients noted; ${sensitiveTo(on).join(', ')} is noted for her.`, on.another(s, ({ use }) => use.every((u) => ingredientsKnown(u.product.ingredients))))),
+          ),
+  },
+  {
+    id: 'tool-allergen',
+    name: 'A tool of what she is sensitive to',
+    severity: 'caution',
+    why: 'Sponges and puffs are often latex, spatulas and curlers often nickel-plated: take one that says it is free of it.',
+    find: (on) =>
+      sensitiveTo(on)
+        .flatMap((noted) => familiesMeant(noted))
+        .filter((family, i, all) => all.indexOf(family) === i)
+        .flatMap((family) => {
+          const tools = TOOL_OF[family] ?? [];
+          const steps = on.steps.filter((s) => tools.includes(s.tool) && !NOTED_SAFE.test(s.note));
+          if (steps.length === 0) return [];
+          const free = `${family}-free`;
+          return [
+            found(steps, `${[...new Set(steps.map((s) => s.tool))].join(' and ')}: often ${family}, which is noted for her.`, {
+              label: `Note it ${free}`,
+              apply: (chart) => ({ ...chart, steps: chart.steps.map((x) => (steps.some((s) => s.id === x.id) ? noteAdded(x, `The ${x.tool} ${free}.`) : x)) }),
+            }),
+          ];
+        }),
+  },
+  {
+    id: 'set-aside',
+    name: 'A colour that cannot be',
+    severity: 'caution',
+    why: 'A product whose colour no surface can have is set aside: nothing is predicted of it, and the rest of the chart works.',
+    find: (on) =>
+      on.steps.flatMap((s) =>
+        on.products(s).flatMap((p) => {
+          const why = impossibleBecause(p.kind, p.lab);
+          return why ? [found([s], `${nameOf(p)}: ${why}`, on.another(s))] : [];
         }),
       ),
   },
@@ -33,7 +116,9 @@ export const CARE_RULES: readonly Rule[] = [
               on
                 .products(s)
                 .flatMap((p) =>
-                  on.kit!.products.find((k) => k.id === p.id)?.eyeSafe === false ? [found([s], `${nameOf(p)} is not noted as meant for the eye area.`)] : [],
+                  (on.kit!.products.find((k) => k.id === p.id)?.eyeSafe ?? p.eyeSafe) === false
+                    ? [found([s], `${nameOf(p)} is not noted as meant for the eye area.`, anotherOrOut(on, s))]
+                    : [],
                 ),
             ),
   },
@@ -50,7 +135,7 @@ export const CARE_RULES: readonly Rule[] = [
                 AT_EYES.includes(s.role) &&
                 on.products(s).some((p) => (p.texture === 'loose' && p.finish === 'shimmer') || p.ingredients.some((i) => /fib(re|er)/i.test(i))),
             )
-            .map((s) => found([s], `${s.title} may shed into contact lenses.`))
+            .map((s) => found([s], `${s.title} may shed into contact lenses.`, anotherOrOut(on, s)))
         : [],
   },
   {
@@ -64,7 +149,7 @@ export const CARE_RULES: readonly Rule[] = [
           const unit = on.kit?.units.find((x) => x.id === u.unitId);
           const product = on.kit?.products.find((x) => x.id === u.product.id);
           return unit && product && shelfLife(unit, product, on.chart.occasion.date).state === 'past'
-            ? [found([s], `${nameOf(product)} is past its shelf life by the day.`)]
+            ? [found([s], `${nameOf(product)} is past its shelf life by the day.`, on.another(s))]
             : [];
         }),
       ),
@@ -80,7 +165,7 @@ export const CARE_RULES: readonly Rule[] = [
           const unit = on.kit?.units.find((x) => x.id === u.unitId);
           const product = on.kit?.products.find((x) => x.id === u.product.id);
           return unit && product && product.kind === 'mascara' && shelfLife(unit, product, on.chart.occasion.date).state === 'soon'
-            ? [found([s], `${nameOf(product)} ends within a month of the day.`)]
+            ? [found([s], `${nameOf(product)} ends within a month of the day.`, on.another(s))]
             : [];
         }),
       ),
@@ -94,7 +179,7 @@ export const CARE_RULES: readonly Rule[] = [
       on.steps.flatMap((s) =>
         on
           .products(s)
-          .flatMap((p) => (on.kit?.products.find((k) => k.id === p.id)?.withdrawn ? [found([s], `${nameOf(p)} is withdrawn. Find a substitute.`)] : [])),
+          .flatMap((p) => (on.kit?.products.find((k) => k.id === p.id)?.withdrawn ? [found([s], `${nameOf(p)} is withdrawn. Find a substitute.`, on.another(s))] : [])),
       ),
   },
   {
@@ -106,7 +191,7 @@ export const CARE_RULES: readonly Rule[] = [
       on.kit === null
         ? []
         : on.steps.flatMap((s) =>
-            s.use.flatMap((u) => (on.kit!.units.some((x) => x.productId === u.product.id) ? [] : [found([s], `${nameOf(u.product)} is in no case.`)])),
+            s.use.flatMap((u) => (on.kit!.units.some((x) => x.productId === u.product.id) ? [] : [found([s], `${nameOf(u.product)} is in no case.`, on.another(s))])),
           ),
   },
   {
@@ -120,7 +205,13 @@ export const CARE_RULES: readonly Rule[] = [
           const unit = on.kit?.units.find((x) => x.id === u.unitId);
           const needs = u.parts * u.product.mgPerMeasure;
           return unit && unit.remainingMg < needs
-            ? [found([s], `${nameOf(u.product)} has ${Math.round(unit.remainingMg)} mg left; ${Math.round(needs)} are needed.`)]
+            ? [
+                found(
+                  [s],
+                  `${nameOf(u.product)} has ${Math.round(unit.remainingMg)} mg left; ${Math.round(needs)} are needed.`,
+                  on.another(s, ({ use }) => use.every((x) => (on.kit?.units.find((y) => y.id === x.unitId)?.remainingMg ?? 0) >= x.parts * x.product.mgPerMeasure)),
+                ),
+              ]
             : [];
         }),
       ),
@@ -135,7 +226,13 @@ export const CARE_RULES: readonly Rule[] = [
         ? []
         : on.steps
             .filter((s) => on.products(s).some((p) => p.kind === 'lashes'))
-            .map((s) => found([s], `${s.title} needs glue, and she is sensitive to ${on.chart.client.sensitivities.join(', ')}: ask for the patch test.`)),
+            .filter((s) => !/patch test/i.test(s.note))
+            .map((s) =>
+              found([s], `${s.title} needs glue, and she is sensitive to ${on.chart.client.sensitivities.join(', ')}: ask for the patch test.`, {
+                label: 'Note the patch test',
+                apply: changed(s.id, (x) => noteAdded(x, 'Patch test of the glue 24 to 48 hours before; without a result no band.')),
+              }),
+            ),
   },
   {
     id: 'shared-tools',
@@ -159,7 +256,16 @@ export const CARE_RULES: readonly Rule[] = [
     why: 'Residue off, hands and tools clean, before anything is laid.',
     find: (on) =>
       on.steps.length > 0 && on.steps[0]!.phase !== 'clean'
-        ? [found([on.steps[0]!], `The chart starts with ${on.steps[0]!.title.toLowerCase()}: clean comes first.`)]
+        ? [
+            found([on.steps[0]!], `The chart starts with ${on.steps[0]!.title.toLowerCase()}: clean comes first.`, {
+              label: 'Clean first',
+              apply: (chart) => {
+                const own = chart.steps.find((s) => s.phase === 'clean');
+                const rest = chart.steps.filter((s) => s !== own);
+                return { ...chart, steps: [own ?? cleaning(chart.steps[0]!), ...rest] };
+              },
+            }),
+          ]
         : [],
   },
   {
@@ -172,7 +278,7 @@ export const CARE_RULES: readonly Rule[] = [
         ? []
         : on.steps
             .filter((s) => s.role === 'contour' || on.products(s).some((p) => p.kind === 'lashes' || (p.kind === 'base' && p.coverage === 'full')))
-            .map((s) => found([s], `${s.title} is more than a light touch.`)),
+            .map((s) => found([s], `${s.title} is more than a light touch.`, s.role === 'base' ? on.another(s, ({ use }) => use.every((u) => u.product.coverage === 'sheer' || u.product.coverage === 'light')) : leftOut(s))),
   },
   {
     id: 'steady-hand',

@@ -1,15 +1,26 @@
-import { deltaE2000, depthOf, hueOf, reconstructSpectrum, undertoneOf } from '../../colour';
+import { deltaE2000, hueOf, reconstructSpectrum } from '../../colour';
 import { sidesWhere } from '../../face';
-import { colourOfUse } from '../../look';
-import { flashback, flashGradeOf } from '../../shade';
-import { chromaAt, DEEP_L, found, isShiny, nameOf, VERY_FAIR_L, type Reviewed, type Rule } from '../rule';
+import type { Step } from '../../look';
+import { flashback, flashGradeOf, isLined, type Miss, type ShadeRole } from '../../shade';
+import { changed, chromaAt, finishIs, found, groupOf, isShiny, nameOf, shareOn, stepsFrom, type Found, type Reviewed, type Rule } from '../rule';
 
-const coloured = (on: Reviewed, role: string) =>
+const coloured = (on: Reviewed, ...roles: readonly Step['role'][]) =>
   on.steps.flatMap((step) => {
-    const lab = step.role === role ? colourOfUse(step.use) : null;
+    const lab = roles.includes(step.role) ? on.colour(step) : null;
     return lab ? [{ step, lab }] : [];
   });
-const mature = (on: Reviewed): boolean => on.chart.client.features.age === 'mature';
+
+type RangeRule = Omit<Rule, 'find'> & { readonly roles: readonly ShadeRole[]; readonly names: readonly Miss['name'][]; readonly parts?: readonly Miss['part'][] };
+
+/** A rule about a colour that leaves the range of its role on this skin: one judgement for what is proposed and what is found. */
+const ranged = ({ roles, names, parts, ...rule }: RangeRule): Rule => ({
+  ...rule,
+  find: (on) =>
+    on.steps.flatMap((step): Found[] => {
+      const hit = on.misses(step).find(({ role, miss }) => roles.includes(role) && names.includes(miss.name) && (!parts || parts.includes(miss.part)));
+      return hit ? [found([step], `${step.title} ${hit.miss.words}.`, on.another(step))] : [];
+    }),
+});
 
 export const COLOUR_RULES: readonly Rule[] = [
   {
@@ -20,7 +31,7 @@ export const COLOUR_RULES: readonly Rule[] = [
     find: (on) =>
       on.steps
         .filter((s) => s.role === 'contour' && on.products(s).some(isShiny))
-        .map((s) => found([s], `${s.title} uses ${nameOf(on.products(s).find(isShiny)!)}, which shines.`)),
+        .map((s) => found([s], `${s.title} uses ${nameOf(on.products(s).find(isShiny)!)}, which shines.`, on.another(s, finishIs('matte', 'natural')))),
   },
   {
     id: 'shine-on-texture',
@@ -32,7 +43,7 @@ export const COLOUR_RULES: readonly Rule[] = [
         ? []
         : on.steps
             .filter((s) => ['highlight', 'bronze', 'blush', 'base'].includes(s.role) && on.products(s).some((p) => p.finish === 'shimmer'))
-            .map((s) => found([s], `${s.title} shimmers on textured skin.`)),
+            .map((s) => found([s], `${s.title} shimmers on textured skin.`, on.another(s, finishIs('satin', 'natural', 'matte')))),
   },
   {
     id: 'shimmer-on-mature',
@@ -40,10 +51,10 @@ export const COLOUR_RULES: readonly Rule[] = [
     severity: 'caution',
     why: 'Shimmer settles in lines; satin gives the light without them.',
     find: (on) =>
-      mature(on)
+      on.chart.client.features.age === 'mature'
         ? on.steps
             .filter((s) => ['highlight', 'eye', 'blush'].includes(s.role) && on.products(s).some((p) => p.finish === 'shimmer'))
-            .map((s) => found([s], `${s.title} shimmers, and settles in lines.`))
+            .map((s) => found([s], `${s.title} shimmers, and settles in lines.`, on.another(s, finishIs('satin', 'natural', 'matte'))))
         : [],
   },
   {
@@ -53,103 +64,126 @@ export const COLOUR_RULES: readonly Rule[] = [
     why: 'A lighter concealer over a shadow comes out lighter and duller than the skin: grey in the photographs. A corrector under it, or the skin’s own shade, cures it.',
     find: (on) =>
       on.steps
-        .filter((s) => s.role === 'conceal' && s.placements.some((p) => 'guide' in p && p.guide === 'zone.underEye'))
+        .filter((s) => s.role === 'conceal')
         .flatMap((s) => {
+          const ash = on.misses(s).find(({ miss }) => miss.name === 'ash');
+          if (ash) return [found([s], `${s.title} ${ash.miss.words}.`, on.another(s))];
+          if (!s.placements.some((p) => 'guide' in p && p.guide === 'zone.underEye')) return [];
           const [under, face] = [on.zone('underEye'), on.zone('cheek')];
           const seen = under ? on.over(under, s) : null;
           if (!seen || !face || on.steps.some((c) => c.role === 'correct')) return [];
           const [dL, dC] = [seen[0] - face[0], chromaAt(seen) - chromaAt(face)];
           return dL > 1.5 && dC < -2
-            ? [found([s], `${s.title} is predicted ${dL.toFixed(1)} lighter and ${(-dC).toFixed(1)} duller than the skin round it: grey.`)]
+            ? [found([s], `${s.title} is predicted ${dL.toFixed(1)} lighter and ${(-dC).toFixed(1)} duller than the skin round it: grey.`, on.another(s))]
             : [];
         }),
   },
-  {
+  ranged({
+    id: 'concealer-mask',
+    name: 'Concealer brightens into a mask',
+    severity: 'caution',
+    why: 'One to two steps brighten; deep skin takes one and a half, lined skin less. Beyond it the eyes sit in a pale mask.',
+    roles: ['brighten'],
+    names: ['mask'],
+  }),
+  ranged({
+    id: 'concealer-halo',
+    name: 'Concealer is not the skin’s depth',
+    severity: 'caution',
+    why: 'What covers a mark is the skin’s own depth round it: lighter leaves a halo, deeper a stain.',
+    roles: ['cover', 'brighten'],
+    names: ['halo', 'deeper than the skin'],
+  }),
+  ranged({
     id: 'ashy-powder',
     name: 'Powder turns ashy',
     severity: 'caution',
-    why: 'A pale powder on deep skin turns grey: deep skin takes a powder of its own depth.',
-    find: (on) =>
-      on.skin === null
-        ? []
-        : on.steps
-            .filter((s) => s.role === 'powder')
-            .flatMap((s) => {
-              const seen = on.over(on.skin!, s);
-              return seen && seen[0] - on.skin![0] > 3 && on.skin![0] < 55
-                ? [found([s], `${s.title} is predicted ${(seen[0] - on.skin![0]).toFixed(1)} lighter than her skin: ashy.`)]
-                : [];
-            }),
-  },
+    why: 'A pale powder on deep skin turns grey, on any skin it leaves a cast: a powder has the skin’s own depth, or a film too thin to show.',
+    roles: ['powder', 'under-eye powder'],
+    names: ['ash', 'cast'],
+  }),
+  ranged({
+    id: 'powder-patch',
+    name: 'Powder is too deep',
+    severity: 'caution',
+    why: 'A powder deeper than the skin catches where it is damp and in every pore: a patch.',
+    roles: ['powder', 'under-eye powder'],
+    names: ['patch'],
+  }),
   {
     id: 'white-cast',
     name: 'White cast in a flash',
     severity: 'caution',
-    why: 'Some fine, pale, scattering powders and mineral filters throw a flash back. A flash photo in a dark room is the test.',
+    why: 'Some fine, pale, scattering powders and mineral filters throw a flash back. A flash photo in a dark room is the test, and the studio’s own photos stand before the model.',
     find: (on) => {
-      if (on.skin === null || !(on.chart.occasion.lights.includes('flash') || on.chart.occasion.camera)) return [];
+      if (on.skin === null || !on.day.camera) return [];
       const surface = reconstructSpectrum(on.skin, 'D65', 'skin').spectrum;
-      return on.steps.flatMap((s) => {
-        const grades = on.products(s).map(flashGradeOf);
-        const grade = grades.sort((a, b) => b - a)[0] ?? 0;
+      return on.steps.flatMap((s, i) => {
+        // What a base is laid over is not what the flash meets, and a lid or a lip is too small to look cast.
+        if (groupOf(s) !== 'face' || on.steps.slice(i + 1).some((b) => b.role === 'base' && shareOn(on, s, b) > 0.5)) return [];
+        const grades = on.products(s).map((p) => flashGradeOf(on.kit?.products.find((k) => k.id === p.id) ?? p));
+        const grade = [...grades].sort((a, b) => b - a)[0] ?? 0;
         const { deltaL, cast } = flashback(surface, [{ grade, doseMgPerCm2: s.doseMgPerCm2 * s.passes }]);
-        return cast ? [found([s], `${s.title} may turn ${deltaL.toFixed(1)} lighter in a flash.`)] : [];
+        return cast ? [found([s], `${s.title} may turn ${deltaL.toFixed(1)} lighter in a flash.`, on.another(s, ({ use }) => use.every((u) => flashGradeOf(u.product) < grade)))] : [];
       });
     },
   },
-  {
-    id: 'contrast-on-mature',
-    name: 'Too much contrast on mature skin',
+  ranged({
+    id: 'contour-too-light',
+    name: 'Contour lighter than the skin',
+    severity: 'caution',
+    why: 'A shadow is deeper than what it lies on. A lighter one pulls forward what should set back.',
+    roles: ['contour'],
+    names: ['lighter than the skin'],
+  }),
+  ranged({
+    id: 'contour-does-nothing',
+    name: 'Contour does nothing',
     severity: 'note',
-    why: 'Mature skin wants less contrast than two to three steps each way.',
-    find: (on) =>
-      !mature(on) || on.skin === null
-        ? []
-        : [...coloured(on, 'contour'), ...coloured(on, 'highlight')].flatMap(({ step, lab }) => {
-            const steps = Math.abs(depthOf(lab) - depthOf(on.skin!));
-            return steps > 2.6 ? [found([step], `${step.title} is ${steps.toFixed(1)} steps from her skin.`)] : [];
-          }),
-  },
-  {
+    why: 'Under about a step deeper nothing is set back: a deeper shade, or more of it.',
+    roles: ['contour'],
+    names: ['does nothing'],
+  }),
+  ranged({
+    id: 'contrast-on-mature',
+    name: 'Contour is a stripe',
+    severity: 'caution',
+    why: 'Two steps are the soft school, three the bold one, less on lined skin; over four is a stripe on anybody.',
+    roles: ['contour'],
+    names: ['stripe'],
+  }),
+  ranged({
     id: 'orange-on-fair',
     name: 'Warm contour on very fair skin',
     severity: 'caution',
     why: 'Very fair skin goes orange easily: it takes cool pinks and taupes.',
-    find: (on) =>
-      on.skin === null || on.skin[0] < VERY_FAIR_L
-        ? []
-        : [...coloured(on, 'contour'), ...coloured(on, 'bronze')].flatMap(({ step, lab }) =>
-            hueOf(lab) > 66 && chromaAt(lab) > 18 ? [found([step], `${step.title} is warm for skin this fair: it may turn orange.`)] : [],
-          ),
-  },
-  {
+    roles: ['contour', 'bronzer'],
+    names: ['orange'],
+  }),
+  ranged({
     id: 'cool-contour-on-deep',
-    name: 'Cool contour on deep skin',
+    name: 'Contour turns grey',
     severity: 'caution',
-    why: 'A cool shadow reads grey on deep skin; it takes red or golden undertones.',
-    find: (on) =>
-      on.skin === null || on.skin[0] > DEEP_L
-        ? []
-        : coloured(on, 'contour').flatMap(({ step, lab }) =>
-            undertoneOf(lab).undertone === 'cool' ? [found([step], `${step.title} is cool on deep skin: it reads grey.`)] : [],
-          ),
-  },
-  {
+    why: 'A shadow has colour: what shows is held against skin of that depth. Red-brown is right on deep skin, greyed taupe on very fair; grey is not.',
+    roles: ['contour'],
+    names: ['ash'],
+  }),
+  ranged({
+    id: 'bronzer-off',
+    name: 'Bronzer too light or too deep',
+    severity: 'note',
+    why: 'A bronzer is one to two steps deeper: less is not seen, more is mud.',
+    roles: ['bronzer'],
+    names: ['lighter than the skin', 'does nothing', 'heavy'],
+  }),
+  ranged({
     id: 'bronzer-undertone',
     name: 'Bronzer against the undertone',
     severity: 'note',
-    why: 'Bronzer follows undertone: rose-peach on pink, golden on olive and deep.',
-    find: (on) => {
-      const neck = on.zone('neck');
-      if (!neck) return [];
-      const { undertone } = undertoneOf(neck);
-      return coloured(on, 'bronze').flatMap(({ step, lab }) => {
-        const golden = hueOf(lab) > 62;
-        if (undertone === 'cool' && golden) return [found([step], `${step.title} is golden on a pink undertone.`)];
-        return undertone === 'olive' && !golden ? [found([step], `${step.title} is pink on an olive undertone.`)] : [];
-      });
-    },
-  },
+    why: 'Bronzer follows undertone: rose-peach on pink, golden on olive and deep, red-brown on red-undertoned very deep skin.',
+    roles: ['bronzer'],
+    names: ['orange', 'ash'],
+  }),
   {
     id: 'base-off-neck',
     name: 'The base leaves the neck behind',
@@ -165,10 +199,7 @@ export const COLOUR_RULES: readonly Rule[] = [
           ? [
               found([step], `${step.title} is ${off.toFixed(1)} from her neck, and stops at the jaw.`, {
                 label: 'Carry it down the neck',
-                apply: (chart) => ({
-                  ...chart,
-                  steps: chart.steps.map((s) => (s.id === step.id ? { ...s, placements: [...s.placements, { guide: 'zone.neck', side: 'both' }] } : s)),
-                }),
+                apply: changed(step.id, (s) => ({ ...s, placements: [...s.placements, { guide: 'zone.neck', side: 'both' }] })),
               }),
             ]
           : [];
@@ -179,53 +210,161 @@ export const COLOUR_RULES: readonly Rule[] = [
     id: 'base-off-skin',
     name: 'The base does not match',
     severity: 'caution',
-    why: 'Over about 3 a difference is plainly seen at the jaw, the ear and the hand.',
+    why: 'Over about 2 a difference is seen at the jaw, the ear and the hand. A powder over the whole face that brings it there counts.',
     find: (on) =>
-      on.skin === null
-        ? []
-        : coloured(on, 'base').flatMap(({ step, lab }) =>
-            deltaE2000(lab, on.skin!) > 4
-              ? [found([step], `${step.title} is ${deltaE2000(lab, on.skin!).toFixed(1)} from her skin. Mix it, or choose another.`)]
-              : [],
-          ),
+      on.steps.flatMap((step) => {
+        const hit = on.misses(step).find(({ role }) => role === 'base');
+        if (!hit || onesEdge(on, step) || madeExact(on, step)) return [];
+        return [found([step], `${step.title} ${hit.miss.words}. Mix it, or choose another.`, on.another(step))];
+      }),
   },
-  {
+  ranged({
+    id: 'base-joint',
+    name: 'The joint of two bases shows',
+    severity: 'caution',
+    why: 'A deeper edge is one to two and a half steps deeper, a lighter centre half to one and a half lighter; further apart the joint is a stripe.',
+    roles: ['deeper edge', 'lighter centre'],
+    names: ['mask', 'stripe'],
+  }),
+  ranged({
     id: 'chalky-blush',
     name: 'Blush turns to chalk',
     severity: 'caution',
     why: 'Deep skin takes deep red, plum, bright pink or orange; a pale blush turns to chalk on it.',
-    find: (on) =>
-      on.skin === null || on.skin[0] > DEEP_L
-        ? []
-        : coloured(on, 'blush').flatMap(({ step, lab }) =>
-            lab[0] - on.skin![0] > 16 ? [found([step], `${step.title} is far paler than her skin: chalky.`)] : [],
-          ),
-  },
-  {
+    roles: ['blush'],
+    names: ['chalk'],
+  }),
+  ranged({
+    id: 'heavy-blush',
+    name: 'Blush is heavy',
+    severity: 'caution',
+    why: 'A flush more than three steps deeper than the skin is a painted cheek.',
+    roles: ['blush'],
+    names: ['heavy'],
+  }),
+  ranged({
     id: 'blush-hardly-shows',
     name: 'Blush hardly shows',
     severity: 'note',
     why: 'Camera and distance eat colour: a blush near the skin’s own colour is gone in the photographs.',
+    roles: ['blush'],
+    names: ['hardly shows'],
+  }),
+  ranged({
+    id: 'light-deeper',
+    name: 'Light deeper than the skin',
+    severity: 'caution',
+    why: 'Light raises by being lighter; deeper than the skin it looks like dirt.',
+    roles: ['light'],
+    names: ['deeper than the skin'],
+  }),
+  ranged({
+    id: 'light-does-nothing',
+    name: 'Light does not show',
+    severity: 'note',
+    why: 'A light within half a step of the skin is not seen, even when the head turns.',
+    roles: ['light'],
+    names: ['does nothing'],
+  }),
+  ranged({
+    id: 'icy-light',
+    name: 'Light turns icy',
+    severity: 'caution',
+    why: 'Fair skin takes pearl and champagne, medium and olive gold, deep gold, copper and rose gold; an icy light on deep skin is ash.',
+    roles: ['light'],
+    names: ['ash', 'mask'],
+  }),
+  ranged({
+    id: 'brow-off-hair',
+    name: 'Borrowed brows',
+    severity: 'caution',
+    why: 'A brow is within a step and a half of its hair, ash or warm as the hair is.',
+    roles: ['brow'],
+    names: ['borrowed brows', 'lighter than the skin'],
+  }),
+  ranged({
+    id: 'lid-off',
+    name: 'Shadow out of range on this lid',
+    severity: 'note',
+    why: 'A socket is deeper than the lid by one to six steps, a lid light at most four lighter: else it is no shadow, a patch, or chalk.',
+    roles: ['lid', 'socket'],
+    names: ['chalk', 'patch', 'does nothing'],
+  }),
+  ranged({
+    id: 'chalky-lip',
+    name: 'The lip is chalk',
+    severity: 'caution',
+    why: 'A nude is near her own lip and has its colour; on deep skin it is not lighter than the skin.',
+    roles: ['lip'],
+    names: ['chalk'],
+  }),
+  {
+    id: 'metals-on-olive',
+    name: 'A cool metal on olive skin',
+    severity: 'note',
+    why: 'Olive and medium skin carries gold, bronze and copper; silver and icy pink look borrowed on it.',
     find: (on) =>
-      on.skin === null || !on.chart.occasion.camera
+      on.wearer?.undertone !== 'olive'
         ? []
-        : coloured(on, 'blush').flatMap(({ step, lab }) =>
-            deltaE2000(lab, on.skin!) < 6 ? [found([step], `${step.title} is near her own colour; a camera will not see it.`)] : [],
-          ),
+        : coloured(on, 'eye')
+            .filter(({ step, lab }) => on.products(step).some((p) => p.finish === 'shimmer') && (chromaAt(lab) < 8 || (hueOf(lab) > 150 && hueOf(lab) < 350)))
+            .map(({ step }) => found([step], `${step.title} is a cool metal on olive skin.`, on.another(step, ({ lab }) => lab !== null && chromaAt(lab) >= 12))),
   },
   {
     id: 'liner-off-lip',
     name: 'Lip liner does not match',
     severity: 'note',
-    why: 'The liner matches the lip or is mixed to; a ring shows when the middle wears off.',
+    why: 'The liner is the lip’s hue, as deep or up to two steps deeper, or is mixed to it; a ring shows when the middle wears off.',
     find: (on) => {
-      const lips = coloured(on, 'lip');
+      const lips = coloured(on, 'lip', 'lip line');
       const liner = lips.find(({ step }) => on.products(step).some((p) => p.kind === 'lip liner'));
       const fill = lips.find(({ step }) => on.products(step).some((p) => p.kind === 'lip colour') && !on.products(step).some((p) => p.kind === 'lip liner'));
-      const off = liner && fill ? deltaE2000(liner.lab, fill.lab) : 0;
-      return liner && fill && off > 12
-        ? [found([liner.step, fill.step], `${liner.step.title} is ${off.toFixed(0)} from ${fill.step.title.toLowerCase()}: a ring will show.`)]
-        : [];
+      if (!liner || !fill) return [];
+      const by = stepsFrom(liner.lab, fill.lab);
+      const turn = Math.abs(((hueOf(liner.lab) - hueOf(fill.lab) + 540) % 360) - 180);
+      const hue = turn > 38 && chromaAt(liner.lab) > 12 && chromaAt(fill.lab) > 12;
+      if (by >= -1.2 && by <= 3 && !hue) return [];
+      const words = hue ? 'another hue than' : by < 0 ? `${(-by).toFixed(1)} steps lighter than` : `${by.toFixed(1)} steps deeper than`;
+      return [
+        found(
+          [liner.step, fill.step],
+          `${liner.step.title} is ${words} ${fill.step.title.toLowerCase()}: a ring will show.`,
+          on.another(liner.step, ({ lab }) => {
+            if (!lab) return false;
+            const next = stepsFrom(lab, fill.lab);
+            return next >= -0.8 && next <= 2.6 && Math.abs(((hueOf(lab) - hueOf(fill.lab) + 540) % 360) - 180) < 34;
+          }),
+        ),
+      ];
     },
   },
+  {
+    id: 'contrast-of-light-on-lined',
+    name: 'Light too strong on lined skin',
+    severity: 'note',
+    why: 'Mature and lined skin wants less contrast each way.',
+    find: (on) =>
+      on.skin === null || !isLined(on.chart.client.features)
+        ? []
+        : coloured(on, 'highlight').flatMap(({ step, lab }) => {
+            const lighter = -stepsFrom(lab, on.skin!);
+            return lighter > 4.8 ? [found([step], `${step.title} is ${lighter.toFixed(1)} steps lighter than lined skin.`, on.another(step))] : [];
+          }),
+  },
 ];
+
+/** Whether a base is one of two by design: an edge or a centre beside another. */
+function onesEdge(on: Reviewed, step: Step): boolean {
+  return on.steps.some((s) => s !== step && s.role === 'base' && on.misses(s).every(({ role }) => role !== 'base') && on.cover(s).count > on.cover(step).count && step.placements.every((p) => !('guide' in p) || p.guide !== 'zone.wholeFace'));
+}
+
+/** Whether a powder over the whole face brings an inexact base to the skin. */
+function madeExact(on: Reviewed, step: Step): boolean {
+  const base = on.colour(step);
+  if (!base || !on.skin) return false;
+  return on.steps.some((s) => {
+    if (s.role !== 'powder' || !s.placements.some((p) => 'guide' in p && p.guide === 'zone.wholeFace')) return false;
+    const seen = on.over(base, s);
+    return seen !== null && deltaE2000(seen, on.skin!) <= 2.2;
+  });
+}

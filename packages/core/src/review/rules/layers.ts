@@ -1,41 +1,50 @@
-import { familiesAgree } from '../../kit';
-import { FLOW_DOSE, type Step } from '../../look';
-import { changed, found, isPowder, isWet, moved, nameOf, type Reviewed, type Rule } from '../rule';
+import { familiesAgree, type Family } from '../../kit';
+import { FLOW_DOSE, type Chart, type Step } from '../../look';
+import { sidesWhere, SIDES } from '../../face';
+import { isUnderEye } from '../../shade';
+import { deepest, shared } from '../cover';
+import { changed, found, groupOf, guideCover, isPowder, isWet, moved, nameOf, shareOn, type Fix, type Reviewed, type Rule } from '../rule';
 
-const EYES_AND_LIPS: readonly Step['role'][] = ['eye', 'liner', 'lash', 'lip line', 'lip', 'brow'];
+const onFace = (step: Step): boolean => groupOf(step) === 'face';
+const laid = (step: Step): boolean => step.use.length > 0;
 
-/** Steps that lie directly on each other: each with the nearest one under it. What covers the face is led round brows, eyes and lips. */
-const stacked = (on: Reviewed): { step: Step; below: Step }[] =>
-  on.steps.flatMap((step, i) => {
-    const below = on.steps
-      .slice(0, i)
-      .filter((s) => s.use.length > 0 && on.touch(s, step) && (EYES_AND_LIPS.includes(step.role) || !EYES_AND_LIPS.includes(s.role)))
-      .at(-1);
-    return step.use.length > 0 && below ? [{ step, below }] : [];
-  });
+/** The nearest layer under a step at the same spot, of what is laid on the skin: primers count, cleaning does not. */
+const nearestBelow = (on: Reviewed, step: Step): Step | undefined =>
+  on.steps
+    .slice(0, on.steps.indexOf(step))
+    .filter((s) => laid(s) && s.phase !== 'clean' && onFace(s) && shareOn(on, step, s) > 0.12)
+    .at(-1);
 
-/** Layers a zone affords before they crack. */
-const AFFORDS = { underEye: 3, elsewhere: 6 } as const;
-const covers = (step: Step, guide: string): boolean => step.placements.some((p) => 'guide' in p && p.guide === guide);
+/** Layers a place affords before they crack. */
+const AFFORDS = { underEye: 3, elsewhere: 7 } as const;
+/** A layer lies under the eye when it covers this share of the place there. */
+const COVERS_THERE = 0.25;
+/** Thin passes of an airbrush that make one layer. */
+const THIN_PASSES = 6;
+/** How many layers a step lays: its passes, an airbrush's thin ones taken together. */
+const layersOf = (step: Step): number => (step.tool === 'airbrush' ? Math.ceil(step.passes / THIN_PASSES) : step.passes);
+
+/** Families that part even after a wait: oil does not dry under water or silicone. */
+const neverSettles = (under: Family, top: Family): boolean => under === 'oil' && (top === 'water' || top === 'silicone');
 
 export const LAYER_RULES: readonly Rule[] = [
   {
     id: 'family-conflict',
     name: 'Families that disagree lie on each other',
     severity: 'caution',
-    why: 'Under the base families must agree: silicone over water, or oil under either, slides and pills. A wait helps, a change of primer cures.',
+    why: 'Under the base families must agree: silicone over water slides and pills until it has settled, oil under either whatever the wait. A wait helps the one, only another product the other.',
     find: (on) =>
-      stacked(on).flatMap(({ step, below }) => {
-        const clash = on
-          .products(step)
-          .flatMap((top) => on.products(below).flatMap((under) => (familiesAgree(top.family, under.family) ? [] : [{ top, under }])))[0];
-        if (!clash || !['prime', 'correct', 'base'].includes(step.phase) || below.waitMinutes >= 2) return [];
-        return [
-          found([below, step], `${nameOf(clash.top)} (${clash.top.family}) goes on ${nameOf(clash.under)} (${clash.under.family}): it may slide or pill.`, {
-            label: 'Let it settle 2 minutes',
-            apply: changed(below.id, (s) => ({ ...s, waitMinutes: 2 })),
-          }),
-        ];
+      on.steps.flatMap((step) => {
+        if (!laid(step) || !['prime', 'correct', 'base'].includes(step.phase) || !onFace(step)) return [];
+        const below = nearestBelow(on, step);
+        if (!below) return [];
+        const clash = on.products(step).flatMap((top) => on.products(below).flatMap((under) => (familiesAgree(top.family, under.family) ? [] : [{ top, under }])))[0];
+        if (!clash) return [];
+        const never = neverSettles(clash.under.family, clash.top.family);
+        if (!never && below.waitMinutes >= 2) return [];
+        const message = `${nameOf(clash.top)} (${clash.top.family}) goes on ${nameOf(clash.under)} (${clash.under.family}): it ${never ? 'slides and pills, also after a wait' : 'may slide or pill'}.`;
+        const agrees = (other: Step) => on.another(step, ({ use }) => use.every((u) => on.products(other).every((p) => familiesAgree(u.product.family, p.family))));
+        return [found([below, step], message, never ? agrees(below) : { label: 'Let it settle 2 minutes', apply: changed(below.id, (s) => ({ ...s, waitMinutes: 2 })) })];
       }),
   },
   {
@@ -45,13 +54,13 @@ export const LAYER_RULES: readonly Rule[] = [
     why: 'Cream never goes on top of powder: it drags and turns patchy. Cream first, powder second.',
     find: (on) =>
       on.steps.flatMap((step) => {
-        if (step.role === 'care' || EYES_AND_LIPS.includes(step.role) || !on.products(step).some(isWet)) return [];
-        const powder = on.under(step).find((s) => !EYES_AND_LIPS.includes(s.role) && on.products(s).some(isPowder));
+        if (step.role === 'care' || !onFace(step) || !on.products(step).some(isWet)) return [];
+        const powder = on.below(step).find((s) => on.products(s).some(isPowder));
         if (!powder) return [];
         return [
           found([powder, step], `${step.title} is cream and goes over the powder of ${powder.title.toLowerCase()}.`, {
             label: 'Do it before the powder',
-            apply: moved(step.id, 'before', powder.id),
+            apply: (chart) => ({ ...moved(step.id, 'before', powder.id)(chart), steps: moved(step.id, 'before', powder.id)(chart).steps.map((s) => (s.id === step.id ? { ...s, phase: powder.phase } : s)) }),
           }),
         ];
       }),
@@ -63,48 +72,63 @@ export const LAYER_RULES: readonly Rule[] = [
     why: 'Moisturiser wants about 3 minutes, primer 2, spray 1; what comes sooner lifts it.',
     find: (on) =>
       on.steps.flatMap((step, i) => {
-        const wants = on.products(step).some((p) => p.kind === 'primer') ? 2 : on.products(step).some((p) => p.kind === 'spray') ? 1 : 0;
-        if (step.waitMinutes >= wants) return [];
-        const next = on.steps.slice(i + 1).find((s) => on.touch(s, step) || s.phase === 'finish');
-        return next
-          ? [
-              found([step, next], `${step.title} gets ${step.waitMinutes} min to dry before ${next.title.toLowerCase()}; it wants ${wants}.`, {
-                label: `Wait ${wants} min`,
-                apply: changed(step.id, (s) => ({ ...s, waitMinutes: wants })),
-              }),
-            ]
-          : [];
+        const kinds = on.products(step).map((p) => p.kind);
+        const wants = kinds.includes('primer') ? 2 : kinds.includes('spray') ? 1 : 0;
+        if (wants === 0 || step.waitMinutes >= wants) return [];
+        const rest = on.steps.slice(i + 1);
+        const at = rest.findIndex((s) => (step.placements.length === 0 ? onFace(s) && s.phase !== 'clean' : shareOn(on, s, step) > 0.05 && onFace(s)) || s.phase === 'finish');
+        const next = rest[at];
+        if (!next) return [];
+        // What is done elsewhere meanwhile is a wait too.
+        const meanwhile = rest.slice(0, at).reduce((sum, s) => sum + s.handsOnMinutes + s.waitMinutes, 0);
+        if (step.waitMinutes + meanwhile >= wants) return [];
+        return [
+          found([step, next], `${step.title} gets ${step.waitMinutes} min to dry before ${next.title.toLowerCase()}; it wants ${wants}.`, {
+            label: `Wait ${wants} min`,
+            apply: changed(step.id, (s) => ({ ...s, waitMinutes: wants })),
+          }),
+        ];
       }),
   },
   {
     id: 'too-many-layers-under-eye',
     name: 'Too many layers under the eye',
     severity: 'caution',
-    why: 'The under-eye affords three layers; more of them crack and crease.',
+    why: 'The under-eye affords three layers, passes counted; more of them crack and crease.',
     find: (on) => {
-      const layers = on.steps.filter(
-        (s) =>
-          s.role !== 'care' &&
-          s.use.length > 0 &&
-          on.shapes(s).length > 0 &&
-          (covers(s, 'zone.underEye') || covers(s, 'zone.wholeFace') || ['conceal', 'correct'].includes(s.role)),
-      );
-      return layers.length > AFFORDS.underEye
-        ? [found(layers, `${layers.length} layers lie under the eye; it affords ${AFFORDS.underEye}. Stir two together, or leave one out there.`)]
-        : [];
+      const counted = SIDES.map((side) => {
+        const place = guideCover(on, 'zone.underEye', side);
+        const layers = on.steps.filter((s) => s.role !== 'care' && laid(s) && onFace(s) && shared(on.cover(s), place) >= COVERS_THERE * place.count);
+        return { side, layers, count: layers.reduce((sum, s) => sum + layersOf(s), 0) };
+      });
+      const worst = counted.reduce((a, b) => (b.count > a.count ? b : a));
+      if (worst.count <= AFFORDS.underEye) return [];
+      const both = counted.every(({ count }) => count === worst.count);
+      return [
+        found(
+          worst.layers,
+          `${worst.count} layers lie under ${both ? 'the eye' : `the client’s ${worst.side} eye`}; it affords ${AFFORDS.underEye}. Stir two together, or leave one out there.`,
+          fewerUnderEye(worst.layers),
+        ),
+      ];
     },
   },
   {
     id: 'too-many-layers',
     name: 'Too many layers on one place',
     severity: 'note',
-    why: 'Thin layers last; stacked layers crack and look heavy.',
-    find: (on) =>
-      on.steps.flatMap((step) => {
-        if (EYES_AND_LIPS.includes(step.role) || step.role === 'care' || step.use.length === 0) return [];
-        const below = on.under(step).filter((s) => s.use.length > 0 && !EYES_AND_LIPS.includes(s.role));
-        return below.length + 1 > AFFORDS.elsewhere + 2 ? [found([...below, step], `${below.length + 1} layers meet at ${step.title.toLowerCase()}.`)] : [];
-      }),
+    why: 'Thin layers last; stacked layers crack and look heavy. Passes count.',
+    find: (on) => {
+      const layers = on.steps.filter((s) => onFace(s) && s.role !== 'care' && laid(s) && on.cover(s).count > 0);
+      if (layers.reduce((sum, s) => sum + layersOf(s), 0) <= AFFORDS.elsewhere) return [];
+      const { total: worst, there: at } = deepest(layers.map((s) => ({ cover: on.cover(s), weight: layersOf(s) })));
+      if (worst <= AFFORDS.elsewhere) return [];
+      const there = at.map((i) => layers[i]!);
+      const most = there.reduce((a, b) => (layersOf(b) > layersOf(a) ? b : a));
+      return [
+        found(there, `${worst} layers meet at ${there.at(-1)!.title.toLowerCase()}; a place affords ${AFFORDS.elsewhere}.`, layersOf(most) > 1 ? { label: `${most.title} in one pass`, apply: changed(most.id, (s) => ({ ...s, passes: 1 })) } : undefined),
+      ];
+    },
   },
   {
     id: 'heavy-base',
@@ -117,7 +141,7 @@ export const LAYER_RULES: readonly Rule[] = [
         .map((s) =>
           found([s], `${s.title} lays ${(s.doseMgPerCm2 * s.passes).toFixed(1)} mg/cm² over the face.`, {
             label: 'Halve it',
-            apply: changed(s.id, (x) => ({ ...x, doseMgPerCm2: x.doseMgPerCm2 / 2 })),
+            apply: changed(s.id, (x) => ({ ...x, passes: 1, doseMgPerCm2: Math.min(0.75, (x.doseMgPerCm2 * x.passes) / 2) })),
           }),
         ),
   },
@@ -125,36 +149,43 @@ export const LAYER_RULES: readonly Rule[] = [
     id: 'thick-powder-on-lines',
     name: 'Powder left to sit on lined or dry skin',
     severity: 'caution',
-    why: 'Settled powder brightens young oily skin; on lines and dry skin it ages.',
+    why: 'Settled powder brightens young oily skin; on lines and dry skin it ages. Each side for itself.',
     find: (on) => {
-      const { age, lines, dry } = on.chart.client.features;
-      if (age !== 'mature' && !lines.includes('under eye') && !dry) return [];
+      const { features } = on.chart.client;
       return on.steps
         .filter((s) => s.role === 'powder' && (s.waitMinutes >= 2 || s.doseMgPerCm2 * s.passes > 0.8))
-        .map((s) =>
-          found([s], `${s.title} leaves powder to sit, which ages lined or dry skin.`, {
-            label: 'A thin veil instead',
-            apply: changed(s.id, (x) => ({ ...x, doseMgPerCm2: Math.min(0.3, x.doseMgPerCm2), passes: 1, waitMinutes: 0 })),
-          }),
-        );
+        .flatMap((s) => {
+          const lined = sidesWhere(features, ({ lines }) => lines.includes('under eye')).filter((side) => shared(on.cover(s), guideCover(on, 'zone.underEye', side)) > 0);
+          const all = features.age === 'mature' || features.dry;
+          if (!all && lined.length === 0) return [];
+          const where = all || lined.length === 2 ? '' : ` under the client’s ${lined[0]} eye`;
+          return [
+            found([s], `${s.title} leaves powder to sit${where}, which ages lined or dry skin.`, {
+              label: 'A thin veil instead',
+              apply: changed(s.id, (x) => ({ ...x, doseMgPerCm2: Math.min(0.3, x.doseMgPerCm2), passes: 1, waitMinutes: 0 })),
+            }),
+          ];
+        });
     },
   },
   {
     id: 'set-too-late',
     name: 'Concealer is set late',
     severity: 'note',
-    why: 'Under the eye it creases while it waits: it is set before anything else is done there.',
+    why: 'Under the eye it creases while it waits: it is set, thinly, before anything else is done there.',
     find: (on) =>
       on.steps.flatMap((step, i) => {
-        if (step.role !== 'conceal' || !on.products(step).some(isWet)) return [];
+        if (step.role !== 'conceal' || !isUnderEye(step) || !on.products(step).some(isWet)) return [];
         const at = on.steps.findIndex((s, k) => k > i && s.role === 'powder' && on.products(s).some(isPowder));
-        if (at < 0) return [found([step], `${step.title} is never set with powder.`)];
+        const last = on.steps.filter((s) => s.phase === 'set' || s.role === 'powder').at(-1);
+        if (at < 0) return [found([step], `${step.title} is never set with powder.`, settingPowder(on, step, last))];
         const minutes = on.steps.slice(i + 1, at).reduce((sum, s) => sum + s.handsOnMinutes + s.waitMinutes, 0);
         return minutes > 25
           ? [
               found([step, on.steps[at]!], `${Math.round(minutes)} min go by before ${step.title.toLowerCase()} is set.`, {
                 label: 'Set it sooner',
                 apply: moved(on.steps[at]!.id, 'after', step.id),
+                others: (chart) => on.steps.slice(i + 1, at).map((s) => moved(on.steps[at]!.id, 'after', s.id)(chart)),
               }),
             ]
           : [];
@@ -162,35 +193,24 @@ export const LAYER_RULES: readonly Rule[] = [
   },
   {
     id: 'rub-after-airbrush',
-    name: 'Something rubs after the airbrush',
+    name: 'Something rubs the airbrush',
     severity: 'caution',
-    why: 'Nothing rubs an airbrushed base: powder goes on with a loose brush, concealer is tapped in.',
+    why: 'Nothing rubs an airbrushed base where it lies: powder goes on with a loose brush, concealer is tapped in.',
     find: (on) => {
-      const at = on.steps.findIndex((s) => s.tool === 'airbrush');
-      if (at < 0) return [];
-      return on.steps
-        .slice(at + 1)
-        .filter(
-          (s) =>
-            s.use.length > 0 &&
-            !EYES_AND_LIPS.includes(s.role) &&
-            (s.technique === 'buff' || s.technique === 'sweep') &&
-            s.tool !== 'loose brush' &&
-            s.tool !== 'fan brush',
-        )
-        .map((s) =>
-          found([on.steps[at]!, s], `${s.title} would rub the airbrushed base.`, {
-            label: 'Press it in',
-            apply: changed(s.id, (x) => ({ ...x, technique: 'press' })),
-          }),
-        );
+      const sprayed = on.steps.filter((s) => s.tool === 'airbrush' && onFace(s));
+      return on.steps.flatMap((s, i) => {
+        const under = sprayed.find((a) => on.steps.indexOf(a) < i && shareOn(on, s, a) > 0.15);
+        const rubs = (s.technique === 'buff' || s.technique === 'sweep') && s.tool !== 'loose brush' && s.tool !== 'fan brush' && s.tool !== 'airbrush';
+        if (!under || !rubs || !laid(s) || !onFace(s)) return [];
+        return [found([under, s], `${s.title} would rub the airbrushed base.`, { label: 'Press it in', apply: changed(s.id, (x) => ({ ...x, technique: 'press' })) })];
+      });
     },
   },
   {
     id: 'airbrush-passes',
     name: 'Passes of the airbrush',
     severity: 'note',
-    why: 'Built like paint: three to six thin passes, more only on spots.',
+    why: 'Built like paint: three to six thin passes, one side, the other, the centre, down the neck; more only on spots.',
     find: (on) =>
       on.steps
         .filter((s) => s.tool === 'airbrush' && s.role === 'base' && (s.passes < 3 || s.passes > 6))
@@ -212,7 +232,7 @@ export const LAYER_RULES: readonly Rule[] = [
         .map((s) =>
           found([s], `${s.title} is sprayed ${s.flow}.`, {
             label: 'Turn the flow down',
-            apply: changed(s.id, (x) => ({ ...x, flow: 'turned down', doseMgPerCm2: FLOW_DOSE['turned down'] })),
+            apply: changed(s.id, (x) => ({ ...x, flow: 'turned down', passes: passesFor(x.doseMgPerCm2 * x.passes), doseMgPerCm2: FLOW_DOSE['turned down'] })),
           }),
         ),
   },
@@ -225,7 +245,36 @@ export const LAYER_RULES: readonly Rule[] = [
       const base = on.steps.find((s) => s.tool === 'airbrush' && s.role === 'base');
       if (!base) return [];
       const late = on.steps.slice(on.steps.indexOf(base) + 1).filter((s) => s.phase === 'eyes' || s.phase === 'brows');
-      return late.length > 0 ? [found([base, ...late], `${late.length} steps at eyes or brows come after the airbrushed base.`)] : [];
+      return late.length > 0
+        ? [
+            found([base, ...late], `${late.length} ${late.length === 1 ? 'step' : 'steps'} at eyes or brows come after the airbrushed base.`, {
+              label: 'Eyes first',
+              apply: (chart) => late.reduce<Chart>((next, s) => moved(s.id, 'before', base.id)(next), { ...chart, schools: { ...chart.schools, eyesOrFace: 'eyes first' } }),
+            }),
+          ]
+        : [];
     },
   },
 ];
+
+/** Passes with the flow turned down that leave an amount, as many as a step can hold at most. */
+const passesFor = (mgPerCm2: number): number => Math.min(12, Math.max(1, Math.ceil(mgPerCm2 / FLOW_DOSE['turned down'])));
+
+/** A layer fewer under the eye: what covers the face is led round it, or the last that lies there alone is left out there. */
+function fewerUnderEye(layers: readonly Step[]): Fix | undefined {
+  const many = layers.find((s) => layersOf(s) > 1 && s.tool !== 'airbrush');
+  if (many) return { label: `${many.title} in one pass`, apply: changed(many.id, (s) => ({ ...s, passes: 1 })) };
+  const powder = [...layers].reverse().find((s) => s.role === 'powder' && s.placements.length > 1 && s.placements.some((p) => 'guide' in p && p.guide === 'zone.underEye'));
+  const corrector = layers.find((s) => s.role === 'correct');
+  const out = powder ?? corrector;
+  if (!out) return undefined;
+  return powder
+    ? { label: `Leave ${out.title.toLowerCase()} out there`, apply: changed(out.id, (s) => ({ ...s, placements: s.placements.filter((p) => !('guide' in p) || p.guide !== 'zone.underEye') })) }
+    : { label: `Leave ${out.title.toLowerCase()} out`, apply: (chart) => ({ ...chart, steps: chart.steps.filter((s) => s.id !== out.id) }) };
+}
+
+/** The powder that is there already, laid over the concealer too: undefined where the chart has none. */
+function settingPowder(on: Reviewed, step: Step, last: Step | undefined): Fix | undefined {
+  if (!last || on.steps.indexOf(last) > on.steps.indexOf(step)) return undefined;
+  return { label: 'Set after it', apply: moved(last.id, 'after', step.id) };
+}

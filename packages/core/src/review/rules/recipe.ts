@@ -1,5 +1,11 @@
-import { forbidsOf } from '../../look';
-import { found, isPowder, nameOf, type Rule } from '../rule';
+import { amountAsked, forbidsOf, inOrder, withinProhibitions, withoutStep, type Step } from '../../look';
+import { MOST_TAKEN } from '../../shade';
+import { changed, found, isPowder, nameOf, type Fix, type Rule } from '../rule';
+
+const leftOut = (s: Step): Fix => ({ label: 'Leave it out', apply: (chart) => withoutStep(chart, s.id) });
+
+/** What a layer is usually laid in, mg a cm2. */
+const USUAL_DOSE: Readonly<Partial<Record<Step['role'], number>>> = { base: 0.55, conceal: 0.8, contour: 0.8, blush: 0.5, bronze: 0.5, highlight: 0.4, powder: 0.35, lip: 2, lash: 4, liner: 2, eye: 1 };
 
 export const RECIPE_RULES: readonly Rule[] = [
   {
@@ -12,7 +18,8 @@ export const RECIPE_RULES: readonly Rule[] = [
         on
           .products(s)
           .filter((p) => forbidsOf(on.chart).finishes.includes(p.finish))
-          .map((p) => found([s], `${nameOf(p)} is ${p.finish}; ${on.chart.look.name} allows none.`)),
+          .slice(0, 1)
+          .map((p) => found([s], `${nameOf(p)} is ${p.finish}; ${on.chart.look.name} allows none.`, on.another(s) ?? leftOut(s))),
       ),
   },
   {
@@ -25,22 +32,57 @@ export const RECIPE_RULES: readonly Rule[] = [
         on
           .products(s)
           .filter((p) => forbidsOf(on.chart).kinds.includes(p.kind))
-          .map((p) => found([s], `${nameOf(p)} is a ${p.kind}; ${on.chart.look.name} allows none.`)),
+          .slice(0, 1)
+          .map((p) => found([s], `${nameOf(p)} is a ${p.kind}; ${on.chart.look.name} allows none.`, on.another(s) ?? leftOut(s))),
       ),
+  },
+  {
+    id: 'forbidden-place',
+    name: 'A place or shape the look does not allow',
+    severity: 'caution',
+    why: 'Period and theme looks forbid places and ask for shapes: nothing on the lower lashes, no liner flick, brows pointed.',
+    find: (on) =>
+      on.steps.flatMap((s) => {
+        const { placements, broken } = withinProhibitions({ role: s.role, placements: s.placements, kinds: s.wants.kinds }, forbidsOf(on.chart));
+        if (broken.length === 0) return [];
+        const fix = placements.length === 0 ? leftOut(s) : { label: 'Keep to the look', apply: changed(s.id, (x) => ({ ...x, placements: [...placements] })) };
+        return [found([s], `${s.title}: ${on.chart.look.name} asks for ${broken.join(', ')}.`, fix)];
+      }),
   },
   {
     id: 'no-product',
     name: 'A step without a product',
     severity: 'caution',
     why: 'A step that lays something down says with what.',
-    find: (on) => on.steps.filter((s) => s.wants.kinds.length > 0 && s.use.length === 0).map((s) => found([s], `${s.title} has no product yet.`)),
+    find: (on) => on.steps.filter((s) => s.wants.kinds.length > 0 && s.use.length === 0).map((s) => found([s], `${s.title} has no product yet.`, on.another(s))),
   },
   {
     id: 'no-dose',
     name: 'A layer without a dose',
     severity: 'note',
     why: 'The dose is what everyone forgets: without it amounts and what shows cannot be worked out.',
-    find: (on) => on.steps.filter((s) => s.role !== 'care' && s.use.length > 0 && s.doseMgPerCm2 === 0).map((s) => found([s], `${s.title} has no dose.`)),
+    find: (on) => on.steps.filter((s) => s.role !== 'care' && s.use.length > 0 && s.doseMgPerCm2 === 0)
+        .map((s) => found([s], `${s.title} has no dose.`, { label: `Take ${USUAL_DOSE[s.role] ?? 0.5} mg/cm²`, apply: changed(s.id, (x) => ({ ...x, doseMgPerCm2: USUAL_DOSE[x.role] ?? 0.5 })) })),
+  },
+  {
+    id: 'more-than-needed',
+    name: 'More is taken than is needed',
+    severity: 'note',
+    why: 'What is left on the palette is thrown away: the least whole measures that cover the need.',
+    find: (on) =>
+      on.steps.flatMap((s) => {
+        const asked = s.tool === 'none' ? null : amountAsked(s, on.chart.client);
+        if (!asked || asked.takenMg === 0) return [];
+        const planned = s.use.reduce((sum, u) => sum + u.parts * u.product.mgPerMeasure, 0);
+        return planned > MOST_TAKEN * 1.2 * asked.takenMg && planned > 1.4 * asked.madeMg
+          ? [
+              found([s], `${s.title} takes ${Math.round(planned)} mg, ${Math.round(asked.takenMg)} are needed.`, {
+                label: 'Take what is needed',
+                apply: changed(s.id, (x) => ({ ...x, use: [...(amountAsked(x, on.chart.client)?.use ?? x.use)] })),
+              }),
+            ]
+          : [];
+      }),
   },
   {
     id: 'eyes-first',
@@ -56,7 +98,14 @@ export const RECIPE_RULES: readonly Rule[] = [
           base >= 0 &&
           on.products(s).some((p) => isPowder(p) && (p.texture === 'loose' || (p.finish === 'shimmer' && p.lab !== null && p.lab[0] < 35))),
       );
-      return risky ? [found([risky], `${risky.title} may fall onto the base: do the eyes first, or shield with powder.`)] : [];
+      return risky
+        ? [
+            found([risky], `${risky.title} may fall onto the base: do the eyes first, or shield with powder.`, {
+              label: 'Eyes first',
+              apply: (chart) => ({ ...chart, schools: { ...chart.schools, eyesOrFace: 'eyes first' }, steps: inOrder(chart.steps, { schools: { ...chart.schools, eyesOrFace: 'eyes first' } }) }),
+            }),
+          ]
+        : [];
     },
   },
   {
@@ -69,7 +118,7 @@ export const RECIPE_RULES: readonly Rule[] = [
         ? []
         : on.steps
             .filter((s) => s.role === 'base' && on.products(s).some((p) => ['medium', 'full', 'opaque'].includes(p.coverage)))
-            .map((s) => found([s], `${s.title} covers what is painted beneath it.`)),
+            .map((s) => found([s], `${s.title} covers what is painted beneath it.`, on.another(s, ({ use }) => use.every((u) => u.product.coverage === 'sheer' || u.product.coverage === 'light')))),
   },
   {
     id: 'long-in-the-chair',

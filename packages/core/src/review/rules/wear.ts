@@ -1,20 +1,78 @@
-import { sidesWhere, type Features } from '../../face';
-import { changed, found, isShiny, nameOf, type Rule } from '../rule';
+import { sidesWhere, type Features, type Placement } from '../../face';
+import { propertiesOf } from '../../kit';
+import { newStep, withStep, type Chart, type Step } from '../../look';
+import { changed, finishIs, found, isShiny, nameOf, type Fix, type Reviewed, type Rule } from '../rule';
 
-const LASTING = /waterproof|tubing|long|hold/i;
+/** An id made from another, for a step a fix adds. */
+const idBeside = (id: string, salt: string): string => `${id.slice(0, 34)}${salt}`;
+/** Where an oily zone is primed and set. */
+const ZONES_OF: Readonly<Record<Features['oily'][number], readonly Extract<Placement, { guide: unknown }>['guide'][]>> = {
+  forehead: ['zone.foreheadCentre'],
+  nose: ['zone.noseSide'],
+  chin: ['zone.chin'],
+  cheeks: ['zone.apple'],
+  lids: [],
+};
+const oilyOf = (on: Reviewed): readonly Features['oily'][number][] => on.chart.client.features.oily.filter((zone) => zone !== 'lids');
+const placesOf = (zones: readonly Features['oily'][number][]): Placement[] => zones.flatMap((zone) => ZONES_OF[zone]).map((guide) => ({ guide, side: 'both' as const }));
+
+/** A step added with the kit's best product for it; undefined where the kit has none. */
+function added(on: Reviewed, step: Step, label: string, put: (chart: Chart, step: Step) => Chart = withStep): Fix | undefined {
+  const fix = on.another(step);
+  if (!fix) return undefined;
+  const withUse = (chart: Chart, bound: Chart): Chart => put(chart, bound.steps.find((s) => s.id === step.id)!);
+  const alone = (chart: Chart): Chart => ({ ...chart, steps: [step] });
+  return {
+    label,
+    apply: (chart) => withUse(chart, fix.apply(alone(chart))),
+    others: (chart) => (fix.others?.(alone(chart)) ?? []).map((bound) => withUse(chart, bound)),
+  };
+}
+const last = (chart: Chart, step: Step): Chart => ({ ...chart, steps: [...chart.steps, step] });
 
 export const WEAR_RULES: readonly Rule[] = [
+  {
+    id: 'base-for-long',
+    name: 'A base that does not last the day',
+    severity: 'note',
+    why: 'Heat, humid air and long hours want a base that is known to hold; what is not stated is only expected.',
+    find: (on) =>
+      !on.day.long && !on.day.heat && !on.day.humidity
+        ? []
+        : on.steps
+            .filter((s) => s.role === 'base' && on.products(s).some((p) => propertiesOf(p).wearHours < Math.min(6, on.day.hours)))
+            .map((s) =>
+              found([s], `${s.title} holds fewer hours than the day has (${on.day.words}).`, on.another(s, ({ use }) => use.every((u) => propertiesOf(u.product).wearHours >= Math.min(6, on.day.hours)))),
+            ),
+  },
+  {
+    id: 'dewy-in-heat',
+    name: 'Dew in heat and humid air',
+    severity: 'note',
+    why: 'A dewy base slides in heat: matte, natural or satin, and set.',
+    find: (on) =>
+      !on.day.heat && !on.day.humidity
+        ? []
+        : on.steps
+            .filter((s) => s.role === 'base' && on.products(s).some((p) => p.finish === 'dewy'))
+            .map((s) => found([s], `${s.title} is dewy, and the day is hot or humid.`, on.another(s, finishIs('matte', 'natural', 'satin')))),
+  },
   {
     id: 'mascara-for-tears',
     name: 'Mascara for tears and dancing',
     severity: 'note',
     why: 'Weddings and dancing want waterproof or tubing mascara; others print under the eye.',
     find: (on) => {
-      if (!['wedding', 'gala', 'party'].includes(on.chart.occasion.kind)) return [];
+      const { tears, dancing, heat, humidity } = on.day;
+      if (!tears && !dancing && !heat && !humidity) return [];
       return on.steps
-        .filter((s) => on.products(s).some((p) => p.kind === 'mascara' && !LASTING.test(`${p.line} ${p.shade}`)))
+        .filter((s) => on.products(s).some((p) => p.kind === 'mascara' && !propertiesOf(p).waterproof))
         .map((s) =>
-          found([s], `${nameOf(on.products(s).find((p) => p.kind === 'mascara')!)} may print at a ${on.chart.occasion.kind}: waterproof or tubing holds.`),
+          found(
+            [s],
+            `${nameOf(on.products(s).find((p) => p.kind === 'mascara')!)} is not noted as waterproof, and may print (${on.day.words}).`,
+            on.another(s, ({ use }) => use.every((u) => propertiesOf(u.product).waterproof)),
+          ),
         );
     },
   },
@@ -24,12 +82,53 @@ export const WEAR_RULES: readonly Rule[] = [
     severity: 'caution',
     why: 'Where skin gets oily the base slides: a mattifying primer goes there, and only there.',
     find: (on) => {
-      const { oily } = on.chart.client.features;
-      const primed = on.steps.some((s) => on.products(s).some((p) => p.kind === 'primer' && p.finish !== 'dewy'));
+      const oily = oilyOf(on);
+      const primer = on.steps.find((s) => on.products(s).some((p) => p.kind === 'primer'));
+      const mattified = on.steps.some((s) => on.products(s).some((p) => p.kind === 'primer' && p.finish !== 'dewy'));
       const base = on.steps.find((s) => s.role === 'base');
-      return oily.length > 0 && base && !primed
-        ? [found([base], `Oily at ${oily.join(', ')}, and nothing mattifies there before ${base.title.toLowerCase()}.`)]
-        : [];
+      if (oily.length === 0 || !base || mattified) return [];
+      const isMatte = finishIs('matte');
+      const step: Step = {
+        ...newStep('base', idBeside(base.id, 'a1'), placesOf(oily)),
+        phase: 'prime',
+        role: 'care',
+        title: 'Primer where it needs it',
+        shade: null,
+        wants: { kinds: ['primer'], finishes: ['matte'] },
+        doseMgPerCm2: 0.8,
+        tool: 'finger',
+        handsOnMinutes: 2,
+        waitMinutes: 2,
+      };
+      return [
+        found(
+          primer ? [primer, base] : [base],
+          `Oily at ${oily.join(', ')}, and nothing mattifies there before ${base.title.toLowerCase()}.`,
+          primer ? on.another(primer, isMatte) : added(on, step, 'Add a mattifying primer there'),
+        ),
+      ];
+    },
+  },
+  {
+    id: 'oily-zone-left-out',
+    name: 'An oily zone is left out',
+    severity: 'note',
+    why: 'Each zone that gets oily is primed or set: what is done on the forehead does not hold the nose.',
+    find: (on) => {
+      const held = on.steps.filter((s) => s.role === 'powder' || on.products(s).some((p) => p.kind === 'primer' && p.finish !== 'dewy'));
+      const base = on.steps.find((s) => s.role === 'base');
+      if (!base || held.length === 0) return [];
+      const left = oilyOf(on).filter((zone) => !held.some((s) => placesOf([zone]).some((p) => on.reaches(s, p))));
+      const powder = held.find((s) => s.role === 'powder');
+      return left.length === 0
+        ? []
+        : [
+            found(
+              [held[0]!],
+              `Oily at ${left.join(', ')} too, and nothing is primed or set there.`,
+              powder ? { label: 'Powder there too', apply: changed(powder.id, (s) => ({ ...s, placements: [...s.placements, ...placesOf(left)] })) } : undefined,
+            ),
+          ];
     },
   },
   {
@@ -38,9 +137,11 @@ export const WEAR_RULES: readonly Rule[] = [
     severity: 'caution',
     why: 'Set where it moves for this client; very oily skin is set everywhere.',
     find: (on) => {
-      const { oily } = on.chart.client.features;
+      const oily = oilyOf(on);
       const base = on.steps.find((s) => s.role === 'base');
-      return oily.length > 0 && base && !on.steps.some((s) => s.role === 'powder') ? [found([base], `Oily at ${oily.join(', ')}, and no powder sets it.`)] : [];
+      if (oily.length === 0 || !base || on.steps.some((s) => s.role === 'powder')) return [];
+      const step: Step = { ...newStep('powder', idBeside(base.id, 'a2'), placesOf(oily)), title: 'Set where she shines', doseMgPerCm2: 0.35 };
+      return [found([base], `Oily at ${oily.join(', ')}, and no powder sets it.`, added(on, step, 'Add powder there'))];
     },
   },
   {
@@ -53,7 +154,7 @@ export const WEAR_RULES: readonly Rule[] = [
         ? []
         : on.steps
             .filter((s) => s.role === 'base' && on.products(s).some((p) => p.finish === 'dewy'))
-            .map((s) => found([s], `${s.title} is dewy on skin that shines by itself.`)),
+            .map((s) => found([s], `${s.title} is dewy on skin that shines by itself.`, on.another(s, finishIs('matte', 'natural', 'satin')))),
   },
   {
     id: 'matte-on-dry',
@@ -64,7 +165,7 @@ export const WEAR_RULES: readonly Rule[] = [
       on.chart.client.features.dry
         ? on.steps
             .filter((s) => s.role === 'base' && on.products(s).some((p) => p.finish === 'matte'))
-            .map((s) => found([s], `${s.title} is matte on dry skin: patches will show.`))
+            .map((s) => found([s], `${s.title} is matte on dry skin: patches will show.`, on.another(s, finishIs('natural', 'satin', 'dewy'))))
         : [],
   },
   {
@@ -74,10 +175,21 @@ export const WEAR_RULES: readonly Rule[] = [
     why: 'Ten hours want a holding spray, dried, and last.',
     find: (on) => {
       const { hoursToLast } = on.chart.occasion;
-      const last = on.steps.at(-1);
-      return hoursToLast >= 8 && last && !on.steps.some((s) => on.products(s).some((p) => p.kind === 'spray'))
-        ? [found([last], `It has to last ${hoursToLast} hours and nothing fixes it.`)]
-        : [];
+      const end = on.steps.at(-1);
+      if (!on.day.long || !end || on.steps.some((s) => on.products(s).some((p) => p.kind === 'spray')) || !on.steps.some((s) => s.role === 'base')) return [];
+      const step: Step = {
+        ...newStep('base', idBeside(end.id, 'a3'), [{ guide: 'zone.wholeFace', side: 'both' }]),
+        phase: 'finish',
+        role: 'care',
+        title: 'Spray to hold it',
+        shade: null,
+        wants: { kinds: ['spray'] },
+        tool: 'none',
+        technique: 'spray',
+        handsOnMinutes: 2,
+        waitMinutes: 1,
+      };
+      return [found([end], `It has to last ${hoursToLast} hours and nothing fixes it.`, added(on, step, 'Add a holding spray', last))];
     },
   },
   {
@@ -89,7 +201,7 @@ export const WEAR_RULES: readonly Rule[] = [
       if (on.chart.occasion.hoursToLast < 10) return [];
       const sprays = on.steps.filter((s) => on.products(s).some((p) => p.kind === 'spray'));
       return sprays.length > 0 && sprays.every((s) => on.products(s).every((p) => p.kind !== 'spray' || p.finish === 'dewy'))
-        ? [found(sprays, `Only a soft spray for ${on.chart.occasion.hoursToLast} hours.`)]
+        ? [found(sprays, `Only a soft spray for ${on.chart.occasion.hoursToLast} hours.`, on.another(sprays[0]!, ({ use }) => use.every((u) => u.product.finish !== 'dewy')))]
         : [];
     },
   },
@@ -99,15 +211,16 @@ export const WEAR_RULES: readonly Rule[] = [
     severity: 'note',
     why: 'Glossy and sheer lips are gone after a meal: long-wear, or touch-ups at known hours.',
     find: (on) =>
-      on.chart.occasion.hoursToLast < 6
+      on.chart.occasion.hoursToLast < 6 && !on.day.meals
         ? []
         : on.steps
-            .filter(
-              (s) =>
-                s.role === 'lip' &&
-                on.products(s).some((p) => p.kind === 'lip colour' && (p.finish === 'dewy' || p.coverage === 'sheer' || p.coverage === 'light')),
-            )
-            .map((s) => found([s], `${s.title} will be gone before ${on.chart.occasion.hoursToLast} hours: pack it for touch-ups.`)),
+            .filter((s) => s.role === 'lip' && !/touch-up/i.test(s.note) && on.products(s).some((p) => p.kind === 'lip colour' && !propertiesOf(p).transferProof && propertiesOf(p).wearHours < 4))
+            .map((s) =>
+              found([s], `${s.title} will be gone before ${on.chart.occasion.hoursToLast} hours${on.day.meals ? ' and a meal' : ''}: pack it for touch-ups.`, {
+                label: 'Pack it for touch-ups',
+                apply: changed(s.id, (x) => ({ ...x, note: `${x.note}${x.note === '' ? '' : ' '}Packed for touch-ups.` })),
+              }),
+            ),
   },
   {
     id: 'lip-bleeds',
@@ -119,8 +232,15 @@ export const WEAR_RULES: readonly Rule[] = [
       const lined = has(({ lines }) => lines.includes('lip'));
       if (!lined && !has(({ lipEdge }) => lipEdge === 'blurred')) return [];
       const lips = on.steps.filter((s) => s.role === 'lip');
-      const held = lips.some((s) => on.products(s).some((p) => p.kind === 'lip liner'));
-      return lips.length > 0 && !held ? [found(lips, `${lined ? 'Lip lines' : 'A blurred lip edge'}, and no liner holds ${lined ? 'the edge' : 'it'}.`)] : [];
+      const held = on.steps.some((s) => (s.role === 'lip' || s.role === 'lip line') && on.products(s).some((p) => p.kind === 'lip liner'));
+      const [lip] = lips;
+      if (!lip || held) return [];
+      const step: Step = { ...newStep('lip line', idBeside(lip.id, 'a4'), [{ guide: 'lipLine', side: 'both' }]), title: 'Line the lips', shade: lip.shade, doseMgPerCm2: 2 };
+      const put = (chart: Chart, liner: Step): Chart => {
+        const at = chart.steps.findIndex((s) => s.id === lip.id);
+        return { ...chart, steps: [...chart.steps.slice(0, at), { ...liner, phase: lip.phase }, ...chart.steps.slice(at)] };
+      };
+      return [found(lips, `${lined ? 'Lip lines' : 'A blurred lip edge'}, and no liner holds ${lined ? 'the edge' : 'it'}.`, added(on, step, 'Add a fine liner', put))];
     },
   },
   {
@@ -131,9 +251,22 @@ export const WEAR_RULES: readonly Rule[] = [
     find: (on) => {
       const matte = on.steps.find((s) => s.role === 'lip' && on.products(s).some((p) => p.finish === 'matte' && p.kind === 'lip colour'));
       const balm = on.steps.some(
-        (s) => s.phase === 'prep' && (/lip|balm/i.test(s.title + s.note) || s.placements.some((p) => 'guide' in p && p.guide === 'lips')),
+        (s) => ['clean', 'prep', 'prime'].includes(s.phase) && (/balm/i.test(s.title + s.note) || s.placements.some((p) => 'guide' in p && p.guide === 'lips')),
       );
-      return matte && !balm ? [found([matte], `${matte.title} is matte, and no balm is laid before.`)] : [];
+      if (!matte || balm) return [];
+      const step: Step = {
+        ...newStep('base', idBeside(matte.id, 'a5'), [{ guide: 'lips', side: 'both' }]),
+        phase: 'prep',
+        role: 'care',
+        title: 'Lip balm',
+        shade: null,
+        wants: { kinds: [] },
+        doseMgPerCm2: 0,
+        tool: 'spatula',
+        handsOnMinutes: 0.5,
+        note: 'Wiped off before the lip.',
+      };
+      return [found([matte], `${matte.title} is matte, and no balm is laid before.`, { label: 'Add balm first', apply: (chart) => withStep(chart, step) })];
     },
   },
   {
@@ -157,7 +290,22 @@ export const WEAR_RULES: readonly Rule[] = [
     severity: 'note',
     why: 'Step back: daylight, flash, left against right, cheeks again now that the lip is on.',
     find: (on) =>
-      on.steps.some((s) => s.phase === 'finish') ? [] : on.steps.slice(-1).map((s) => found([s], 'The chart ends without a last look in daylight and flash.')),
+      on.steps.some((s) => s.phase === 'finish') || !on.steps.some((s) => s.role === 'base')
+        ? []
+        : on.steps.slice(-1).map((s) =>
+            found([s], 'The chart ends without a last look in daylight and flash.', {
+              label: 'Add a last look',
+              apply: (chart) =>
+                last(chart, {
+                  ...newStep('adornment', idBeside(s.id, 'a6')),
+                  role: 'care',
+                  title: 'Step back: daylight, flash, left against right',
+                  tool: 'none',
+                  handsOnMinutes: 3,
+                  note: 'Cheeks again now that the lip is on; what was corrected is noted.',
+                }),
+            }),
+          ),
   },
   {
     id: 'shine-everywhere',
@@ -166,7 +314,9 @@ export const WEAR_RULES: readonly Rule[] = [
     why: 'Little is more: none of the light shows when all of the face shines.',
     find: (on) => {
       const shiny = on.steps.filter((s) => ['base', 'bronze', 'blush', 'highlight', 'powder'].includes(s.role) && on.products(s).some(isShiny));
-      return shiny.length > 3 ? [found(shiny, `${shiny.length} layers of the face shine.`)] : [];
+      if (shiny.length <= 3) return [];
+      const dimmed = [...shiny].reverse().map((s) => on.another(s, finishIs('matte', 'natural', 'satin'))).find((fix) => fix !== undefined);
+      return [found(shiny, `${shiny.length} layers of the face shine.`, dimmed)];
     },
   },
 ];
