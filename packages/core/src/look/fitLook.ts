@@ -83,7 +83,7 @@ export function fitLook(look: Look, client: ClientSnapshot, kit: Kit, occasion: 
     schools: look.schools,
     ...(forbidsAnything(look.forbids) ? { forbids: look.forbids } : {}),
     variants: look.variants,
-    steps: inOrder(exact.steps, look),
+    steps: creamsFirst(inOrder(exact.steps, look)),
     findings: [],
     ...(adaptations.length > 0 ? { adaptations } : {}),
   };
@@ -95,6 +95,16 @@ const forbidsAnything = ({ finishes, kinds, places = [], shapes = [] }: Look['fo
 /** What the kit has nothing for, how far the nearest is and what would do it. */
 export function gapInWords({ words, mixNeeds, buy }: StepGap): string {
   return [words, mixNeeds ? `Stirred, ${mixNeeds} would do it.` : null, buy ? `Buy ${buy}.` : null].filter(Boolean).join(' ');
+}
+
+const isPowder = (step: Step): boolean => step.use.some(({ product }) => product.texture === 'pressed' || product.texture === 'loose');
+
+/** Within the sculpting before setting, cream before powder: cream drags on what is powdered. */
+function creamsFirst(steps: readonly Step[]): Step[] {
+  const sculpting = steps.filter((s) => s.phase === 'sculpt');
+  const sorted = [...sculpting.filter((s) => !isPowder(s)), ...sculpting.filter(isPowder)];
+  let next = 0;
+  return steps.map((s) => (s.phase === 'sculpt' ? sorted[next++]! : s));
 }
 
 /** Phases in the order of the school; within a phase the look's own order holds. */

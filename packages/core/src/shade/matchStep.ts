@@ -79,7 +79,7 @@ export type StepMatch = {
 };
 
 /** What missing a wish costs, in units of colour difference. */
-const COST = { texture: 0.8, finish: 1.2, unopened: 0.15, notOwned: 2.5, short: 1.2, mix: 0.3, adjuster: 0.25, waste: 0.4, tooMuch: 1.5, depth: 1.6, flash: 3 } as const;
+const COST = { texture: 0.8, powderEarly: 1.4, finish: 1.2, unopened: 0.15, notOwned: 2.5, short: 1.2, mix: 0.3, adjuster: 0.25, waste: 0.4, tooMuch: 1.5, depth: 1.6, flash: 3 } as const;
 /** Mixes looked at by their cost after the table has ranked them by colour. */
 const MIXES_JUDGED = 24;
 /** Kinds that may be stirred together where no single does it. */
@@ -237,6 +237,9 @@ function productCosts(product: Product, ask: ShadeAsk, context: ShadeContext): C
     ...(!finishes || finishes.includes(product.finish)
       ? []
       : [{ part: 'finish' as const, units: COST.finish, words: `${product.finish}, not ${finishes.join(' or ')}` }]),
+    ...(ask.phase === 'sculpt' && !textures && (product.texture === 'pressed' || product.texture === 'loose')
+      ? [{ part: 'texture' as const, units: COST.powderEarly, words: 'a powder, before anything is set' }]
+      : []),
     ...(product.kind === 'adjuster' ? [] : needsMissed(product, context).map(({ of, cost, words }) => ({ part: of, units: cost, words }))),
   ];
 }
@@ -272,11 +275,11 @@ function amountCosts(members: readonly { readonly product: Product; readonly mea
   const [only] = members;
   const least = members.length === 1 && only!.measures === propertiesOf(only!.product).smallestShare;
   const made = members.map((m) => measuresInWords(m.measures, m.product.measure)).join(' and ');
-  const why = times <= MOST_TAKEN ? '' : least ? '; it is the least it can be taken in' : '; smaller measures do not give this mix';
+  const why = times <= MOST_TAKEN ? '' : least ? '; it is the least it can be taken in' : members.length === 1 ? '; one fewer does not cover it' : '; smaller measures do not give this mix';
   return [
     {
       part: 'waste',
-      units: COST.waste * (times - 1.1) + (times > MOST_TAKEN && !least ? COST.tooMuch : 0),
+      units: COST.waste * (Math.min(times, 4) - 1.1) + (times > MOST_TAKEN && members.length > 1 ? COST.tooMuch : 0),
       words: `${made} ${members.length === 1 && only!.measures <= 1 ? 'holds' : 'hold'} ${Math.round(madeMg)} mg, ${Math.round(takenMg)} needed${why}`,
     },
   ];

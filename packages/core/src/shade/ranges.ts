@@ -323,7 +323,7 @@ const lip: Judge = ({ own, shown }, { skin }, how) => {
   const turn = Math.abs(hueTurn(hueOf(bare), hueOf(own)));
   return [
     ...when(lighter > most && pale, { part: 'depth', name: 'chalk', over: lighter - most, words: `shows ${steps(lighter)} lighter than her skin: chalk` }),
-    ...when(lighter > most + 1.5 && !pale && isDeep(skin), { part: 'depth', name: 'chalk', over: lighter - most, words: `shows ${steps(lighter)} lighter than her skin: it stands off deep skin` }),
+    ...when(lighter > most + 4 && !pale && isDeep(skin), { part: 'depth', name: 'chalk', over: lighter - most, words: `shows ${steps(lighter)} lighter than her skin: it stands off deep skin` }),
     ...when(dull && turn < 60 && depth(own, bare) < 2, { part: 'chroma', name: 'chalk', over: 1 - chromaOf(own) / chromaOf(bare), words: 'has less colour than her own lip: it looks pale' }),
   ];
 };

@@ -44,6 +44,10 @@ function onThisSkin(step: Pick<ShadeAsk, 'role'> & Partial<ShadeAsk>, lab: Lab, 
       return browHair(features, skin);
     case 'lip':
       return lipFor(lab, skin);
+    case 'lip line': {
+      const lip = lipFor(lab, skin);
+      return [lightnessAtDepth(depthOf(lip) + LINER_DEEPER), lip[1], lip[2]];
+    }
     case 'eye': {
       const role = shadeRoleOf({ role: 'eye', shade: null, placements: step.placements ?? [], wants: step.wants ?? { kinds: [] } });
       const most = contrast === 'bold' ? 9 : 6;
@@ -71,12 +75,15 @@ function blushFor(lab: Lab, skin: Lab): Lab {
   return withinSteps(redder, skin, BLUSH_STEPS[isDeep(skin) ? 'deep' : 'fair'], BLUSH_STEPS.most);
 }
 
+/** A liner is a little deeper than the lip it holds, shade steps. */
+const LINER_DEEPER = 0.8;
+
 /** Nudes follow her own lip; what is plainly coloured stays what the look says. */
 function lipFor(lab: Lab, skin: Lab): Lab {
   const bare = bareLip(skin);
   const coloured = chromaOf(lab) > 1.6 * chromaOf(bare);
   const lightest = depthOf(skin) - (isDeep(skin) ? 0.5 : 1.2);
   if (depthOf(lab) >= lightest) return lab;
-  const L = lightnessAtDepth(lightest);
-  return coloured ? [L, lab[1], lab[2]] : withHue([L, 0, 0], Math.max(chromaOf(lab), chromaOf(bare)), hueOf(lab));
+  if (coloured) return lab;
+  return withHue([lightnessAtDepth(lightest), 0, 0], Math.max(chromaOf(lab), chromaOf(bare)), hueOf(lab));
 }

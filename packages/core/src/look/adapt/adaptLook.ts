@@ -55,20 +55,20 @@ export function adaptLook(look: Look, client: ClientSnapshot, occasion: Occasion
 }
 
 function withAdded(look: Look, to: AdaptTo, refused: readonly string[], adaptations: Adaptation[]): LookStep[] {
-  return ADDERS.reduce<LookStep[]>(
-    (steps, adder) => {
-      const added = refused.includes(adder.id) ? null : adder.add(steps, to);
-      if (!added) return steps;
-      const id = derivedId(look.id, adder.id);
+  let steps = [...look.steps];
+  for (const adder of ADDERS) {
+    if (refused.includes(adder.id)) continue;
+    adder.add(steps, to).forEach((added, n) => {
+      const id = derivedId(look.id, `${adder.id} ${n}`);
       adaptations.push({ id: adder.id, stepId: id, change: 'added', words: added.words, why: added.why });
       const rank = PHASES.indexOf(added.step.phase);
       const after = steps.findIndex((s) => PHASES.indexOf(s.phase) >= rank);
       // A liner comes before the lip it holds; a spray comes last.
       const at = after < 0 || added.step.phase === 'finish' ? steps.length : after;
-      return [...steps.slice(0, at), { ...added.step, id }, ...steps.slice(at)];
-    },
-    [...look.steps],
-  );
+      steps = [...steps.slice(0, at), { ...added.step, id }, ...steps.slice(at)];
+    });
+  }
+  return steps;
 }
 
 /** The step's values under the keys that are changed: what brings it back. */

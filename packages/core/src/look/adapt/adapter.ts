@@ -27,7 +27,7 @@ export type Adapter = {
 /** A practice that adds a step a client or a day asks for and the look has not got. */
 export type Adder = {
   readonly id: string;
-  readonly add: (steps: readonly LookStep[], to: AdaptTo) => { readonly step: Omit<LookStep, 'id'>; readonly words: string; readonly why: string } | null;
+  readonly add: (steps: readonly LookStep[], to: AdaptTo) => readonly { readonly step: Omit<LookStep, 'id'>; readonly words: string; readonly why: string }[];
 };
 
 export type Guided = Extract<LookStep['placements'][number], { guide: unknown }>;

@@ -10,10 +10,10 @@ const lasts = (words: string): string => `it has to hold: ${words}`;
 export const DAY_ADAPTERS: readonly Adapter[] = [
   {
     id: 'thin layers for long wear',
-    change: (step, { day }) => {
-      if (step.role !== 'base' || step.tool === 'airbrush' || !(day.long || day.heat || day.humidity)) return null;
+    change: (step, { day, features }) => {
+      if (step.role !== 'base' || features.age === 'child' || step.tool === 'airbrush' || !(day.long || day.heat || day.humidity)) return null;
       const note = noted(step, 'Two thin layers, each pressed and left to settle: thin layers last.');
-      return note === step.note ? null : { words: 'Two thin layers instead of one', why: lasts(day.words), set: { note, handsOnMinutes: step.handsOnMinutes + 2 } };
+      return note === step.note ? null : { words: 'Laid in two thin layers', why: lasts(day.words), set: { note, handsOnMinutes: step.handsOnMinutes + 2 } };
     },
   },
   {
@@ -40,16 +40,16 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
   },
   {
     id: 'lip through a meal',
-    change: (step, { day }) => {
-      if (step.role !== 'lip' || !step.wants.kinds.includes('lip colour') || !(day.meals || day.long)) return null;
+    change: (step, { day, features }) => {
+      if (step.role !== 'lip' || features.age === 'child' || !step.wants.kinds.includes('lip colour') || !(day.meals || day.long)) return null;
       const note = noted(step, 'Blot, powder through a tissue, a second thin coat; packed for touch-ups.');
       return note === step.note ? null : { words: 'Lip in two blotted coats', why: lasts(day.words), set: { note, handsOnMinutes: step.handsOnMinutes + 1 } };
     },
   },
   {
     id: 'strong hold',
-    change: (step, { day }) =>
-      step.wants.kinds.includes('spray') && (day.long || day.heat || day.humidity || day.dancing)
+    change: (step, { day, features }) =>
+      step.wants.kinds.includes('spray') && features.age !== 'child' && (day.long || day.heat || day.humidity || day.dancing)
         ? { words: 'Sprayed twice, dried between', why: lasts(day.words), set: { passes: Math.max(2, step.passes), waitMinutes: Math.max(1, step.waitMinutes) } }
         : null,
   },
@@ -103,12 +103,12 @@ export const ADDERS: readonly Adder[] = [
     add: (steps, { day, look, features }) => {
       const has = steps.some((s) => s.wants.kinds.includes('spray'));
       const base = steps.some((s) => s.role === 'base');
-      if (has || !base || !day.long || features.age === 'child' || look.forbids.kinds.includes('spray')) return null;
-      return {
+      if (has || !base || !day.long || features.age === 'child' || look.forbids.kinds.includes('spray')) return [];
+      return [{
         step: plan({ phase: 'finish', role: 'care', title: 'Spray to hold it', wants: { kinds: ['spray'] }, placements: [both('zone.wholeFace')], doseMgPerCm2: 0.6, tool: 'none', technique: 'spray', waitMinutes: 1 }),
         words: 'A holding spray',
         why: lasts(day.words),
-      };
+      }];
     },
   },
   {
@@ -116,12 +116,12 @@ export const ADDERS: readonly Adder[] = [
     add: (steps, { features, look }) => {
       const oily = features.oily.filter((zone) => zone !== 'lids');
       const missing = !steps.some((s) => s.wants.kinds.includes('primer')) && steps.some((s) => s.role === 'base');
-      if (!missing || oily.length === 0 || look.forbids.kinds.includes('primer')) return null;
-      return {
+      if (!missing || oily.length === 0 || look.forbids.kinds.includes('primer')) return [];
+      return [{
         step: plan({ phase: 'prime', role: 'care', title: 'Primer where it needs it', wants: { kinds: ['primer'], finishes: ['matte'] }, placements: [both('zone.foreheadCentre')], doseMgPerCm2: 0.8, waitMinutes: 2 }),
         words: 'A mattifying primer',
         why: `oily at ${oily.join(', ')}`,
-      };
+      }];
     },
   },
   {
@@ -129,8 +129,8 @@ export const ADDERS: readonly Adder[] = [
     add: (steps, { features, look }) => {
       const oily = features.oily.filter((zone) => zone !== 'lids');
       const missing = !steps.some((s) => s.role === 'powder') && steps.some((s) => s.role === 'base');
-      if (!missing || oily.length === 0 || look.forbids.kinds.includes('powder')) return null;
-      return {
+      if (!missing || oily.length === 0 || look.forbids.kinds.includes('powder')) return [];
+      return [{
         step: plan({
           phase: 'set',
           role: 'powder',
@@ -143,7 +143,7 @@ export const ADDERS: readonly Adder[] = [
         }),
         words: 'Powder where she shines',
         why: `oily at ${oily.join(', ')}`,
-      };
+      }];
     },
   },
   {
@@ -151,14 +151,27 @@ export const ADDERS: readonly Adder[] = [
     add: (steps, { features, look }) => {
       const lined = sidesWhere(features, ({ lines }) => lines.includes('lip')).length > 0;
       const blurred = sidesWhere(features, ({ lipEdge }) => lipEdge === 'blurred').length > 0;
-      const lip = steps.find((s) => s.role === 'lip' && s.variant === undefined && s.wants.kinds.includes('lip colour'));
+      const lips = steps.filter((s) => s.role === 'lip' && s.wants.kinds.includes('lip colour'));
       const missing = !steps.some((s) => s.wants.kinds.includes('lip liner'));
-      if (!lip || !missing || !(lined || blurred) || features.age === 'child' || look.forbids.kinds.includes('lip liner')) return null;
-      return {
-        step: plan({ phase: 'lips', role: 'lip line', title: 'Line the lips', shade: lip.shade, wants: { kinds: ['lip liner'] }, placements: [both('lipLine')], doseMgPerCm2: 2, tool: 'none', technique: 'line', note: 'A fine line, pressed with powder.' }),
+      if (lips.length === 0 || !missing || !(lined || blurred) || features.age === 'child' || look.forbids.kinds.includes('lip liner')) return [];
+      // A lip of a variant has its own liner: a ring of the day’s would show.
+      return lips.map((lip) => ({
+        step: plan({
+          phase: 'lips',
+          role: 'lip line',
+          title: lip.variant ? `Line the lips, ${lip.title.toLowerCase()}` : 'Line the lips',
+          shade: lip.shade,
+          wants: { kinds: ['lip liner'] },
+          placements: [both('lipLine')],
+          doseMgPerCm2: 2,
+          tool: 'none',
+          technique: 'line',
+          note: 'A fine line, pressed with powder.',
+          ...(lip.variant ? { variant: lip.variant } : {}),
+        }),
         words: 'A fine liner round the lips',
         why: lined ? 'lip lines' : 'a blurred lip edge',
-      };
+      }));
     },
   },
 ];

@@ -25,7 +25,8 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     change: (step, { features }) => {
       const narrow = sidesWhere(features, ({ narrowTemples }) => narrowTemples);
       const placements = offSides(step.placements, 'foreheadContour', narrow);
-      if (narrow.length === 0 || !has(step, 'foreheadContour') || placements.every((p, i) => p === step.placements[i] && placements.length === step.placements.length)) return null;
+      if (narrow.length === 0 || !has(step, 'foreheadContour')) return null;
+      if (placements.length === step.placements.length && placements.every((p, i) => p === step.placements[i])) return null;
       const why = narrow.length === 2 ? 'the temples are narrow; forehead contour would narrow them further' : `the client’s ${narrow[0]} temple is narrow; forehead contour would narrow it further`;
       return placements.length === 0 ? { words: `${step.title} left out`, why, leftOut: true } : { words: `${step.title} left out in part`, why, set: { placements } };
     },

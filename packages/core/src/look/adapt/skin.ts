@@ -1,3 +1,4 @@
+import { familiesMeant } from '../../care';
 import { deltaE2000 } from '../../colour';
 import { offSides, sidesWhere, type Features, type Side } from '../../face';
 import { faceColour, isLined, isUnderEye } from '../../shade';
@@ -164,6 +165,23 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       if (step.role !== 'base') return null;
       const note = noted(step, 'Stippled into the skin above the beard; kept off the hairs.');
       return note === step.note ? null : { words: 'Thin and stippled, off the hairs', why: 'a beard', set: { technique: step.tool === 'airbrush' ? step.technique : 'stipple', note, doseMgPerCm2: rounded(0.85 * step.doseMgPerCm2) } };
+    },
+  },
+  {
+    id: 'tools free of latex',
+    change: (step, { client }) => {
+      const latex = client.sensitivities.some((noted) => familiesMeant(noted).includes('latex'));
+      if (!latex || (step.tool !== 'damp sponge' && step.tool !== 'puff')) return null;
+      const note = noted(step, `A latex-free ${step.tool === 'puff' ? 'puff' : 'sponge'}.`);
+      return note === step.note ? null : { words: `A latex-free ${step.tool === 'puff' ? 'puff' : 'sponge'}`, why: 'latex is noted', set: { note } };
+    },
+  },
+  {
+    id: 'patch test of the glue',
+    change: (step, { client }) => {
+      if (!step.wants.kinds.includes('lashes') || client.sensitivities.length === 0) return null;
+      const note = noted(step, 'Patch test of the glue 24 to 48 hours before; without a result no band.');
+      return note === step.note ? null : { words: 'Glue only after a patch test', why: `${client.sensitivities.join(', ')} noted`, set: { note } };
     },
   },
   {
