@@ -13,7 +13,9 @@ test('dose times skin, and what the tool keeps, in whole measures', () => {
   const area = areaOfStep(contour, who);
   expect(asked.areaCm2).toBeCloseTo(area, 9);
   expect(asked.takenMg).toBeCloseTo((4 * 2 * area) / 0.95, 6);
-  expect(asked.use[0]!.parts).toBe(Math.max(1, Math.round(asked.takenMg / contour.use[0]!.product.mgPerMeasure)));
+  const half = contour.use[0]!.product.mgPerMeasure / 2;
+  expect(asked.use[0]!.parts).toBe(0.5 * Math.ceil((0.95 * asked.takenMg) / half));
+  expect(asked.madeMg).toBeGreaterThanOrEqual(0.95 * asked.takenMg);
 });
 
 test('what was proposed is what its dose asks for', () => {
@@ -25,7 +27,7 @@ test('a step without product or place asks for nothing', () => {
   expect(amountAsked({ ...contour, placements: [] }, who)).toBeNull();
 });
 
-test('a mix keeps its ratio, in whole measures of its smallest part, as near the dose as that allows', () => {
+test('a mix keeps its ratio, in the fewest half pumps that cover the dose', () => {
   const [one] = contour.use;
   const whole = [{ guide: 'zone.wholeFace' as const, side: 'both' as const }];
   fc.assert(
@@ -36,10 +38,15 @@ test('a mix keeps its ratio, in whole measures of its smallest part, as near the
       ];
       const asked = amountAsked({ ...contour, placements: whole, use, doseMgPerCm2 }, who)!;
       expect(asked.use[0]!.parts / asked.use[1]!.parts).toBeCloseTo(a / b, 9);
-      const smallest = Math.min(...asked.use.map((u) => u.parts));
-      expect(smallest).toBeCloseTo(Math.max(1, Math.round(smallest)), 9);
-      const round = mgOf([...asked.use]) / smallest;
-      if (smallest > 1) expect(Math.abs(mgOf([...asked.use]) - asked.takenMg)).toBeLessThanOrEqual(round / 2 + 1e-6);
+      for (const u of asked.use) expect(2 * u.parts).toBeCloseTo(Math.round(2 * u.parts), 9);
+      const made = mgOf([...asked.use]);
+      expect(made).toBeCloseTo(asked.madeMg, 6);
+      expect(made).toBeGreaterThanOrEqual(0.95 * asked.takenMg - 1e-6);
+      // One round fewer of the ratio in lowest terms would not cover it.
+      const gcd = (x: number, y: number): number => (y === 0 ? x : gcd(y, x % y));
+      const round = ((a + b) / gcd(a, b)) * (one!.product.mgPerMeasure / 2);
+      if (made > round + 1e-6) expect(made - round).toBeLessThan(0.95 * asked.takenMg);
+      expect(asked.why === null).toBe(made <= 1.5 * asked.takenMg);
     }),
     { numRuns: 60, seed: 9 },
   );

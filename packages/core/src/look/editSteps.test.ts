@@ -47,7 +47,7 @@ test('stirred into the step before, nothing used is lost', () => {
   const into = merged.steps[0]!;
   expect(into.title).toBe('Base with contour');
   expect(into.use.map((u) => u.product.kind)).toEqual([...chart.steps[0]!.use, ...chart.steps[1]!.use].map((u) => u.product.kind));
-  expect(into.placements).toHaveLength(2);
+  expect(into.placements).toEqual([...chart.steps[0]!.placements, ...chart.steps[1]!.placements]);
   expect(into.handsOnMinutes).toBe(chart.steps[0]!.handsOnMinutes + chart.steps[1]!.handsOnMinutes);
   expect(mergedStep(chart, chart.steps[0]!.id)).toBe(chart);
 });

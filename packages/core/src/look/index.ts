@@ -28,7 +28,9 @@ export {
   type Use,
 } from './document';
 export {
+  colouredParts,
   colourOfUse,
+  shownOfStep,
   matchAndPropose,
   proposalOf,
   proposeProducts,
@@ -38,7 +40,7 @@ export {
   type Proposal,
 } from './propose';
 export { FORBIDDEN_PLACES, FORBIDDEN_PLACE_NAMES, prohibitionsOf, SHAPE_NAMES, SHAPES, withinProhibitions, type ForbiddenPlace, type Shape } from './prohibitions';
-export { ADAPTERS, adaptLook, refuseAdaptation, type AdaptedLook } from './adapt';
+export { ADAPTERS, adaptLook, refuseAdaptation, withoutAdaptations, type AdaptedLook } from './adapt';
 export { fitLook, gapInWords, inOrder, phaseOrder, type FitOptions, type FittedLook, type Stamp } from './fitLook';
 export { conflictsOf, type Conflict, type RecordedEvent } from './conflicts';
 export { asWorn, planFromWorn, type ChairEvent } from './asWorn';

@@ -62,6 +62,7 @@ export const BASES = [
 export const KIT = kitOf(
   ...BASES,
   product(20, 'contour', [54, 10, 15], { finish: 'matte' }),
+  product(23, 'contour', [51, 12, 17], { finish: 'matte' }),
   product(21, 'contour', [44, 10, 14], { finish: 'matte' }),
   product(22, 'contour', [54.5, 13, 18], { finish: 'shimmer' }),
   product(30, 'highlight', [78, 8, 20], { finish: 'satin' }),

@@ -1,8 +1,9 @@
 import { depthOf } from '../colour';
 import type { Chart, Look, LookStep, Shade, Step } from './document';
+import { withoutAdaptations } from './adapt';
 import type { Stamp } from './fitLook';
-import { wantedColour } from '../shade';
-import { colourOfUse } from './propose';
+import { skinTarget, wantedColour } from '../shade';
+import { colourOfUse, shownOfStep } from './propose';
 
 export const PARTS = ['essential', 'free', 'left out', 'forbidden'] as const;
 /**
@@ -23,6 +24,8 @@ export type LookChoices = {
 /** A kit's nearest shade is this near to what was asked, in shade steps; further off, another was chosen on purpose. */
 const CHOSEN_OTHERWISE = 0.75;
 
+const nearer = (a: number, b: number): number => (Math.sign(a) !== Math.sign(b) ? 0 : Math.abs(a) < Math.abs(b) ? a : b);
+
 /** A step's shade as the look keeps it: as planned, or, where another was chosen, what was really used, said as the plan said it. */
 function shadeOf(step: Step, chart: Chart): Shade {
   const used = colourOfUse(step.use);
@@ -31,7 +34,10 @@ function shadeOf(step: Step, chart: Chart): Shade {
   if ('lab' in step.shade) return { lab: [used[0], used[1], used[2]] };
   // The base follows whatever skin it is fitted to: a difference there is the kit's, not the look's.
   if (wanted === null || step.role === 'base') return step.shade;
-  const deeper = depthOf(used) - depthOf(wanted);
+  const skin = skinTarget(chart.client.skin);
+  const shown = skin && (step.role === 'contour' || step.role === 'bronze') ? shownOfStep(step, skin) : null;
+  // A film shows less than the pan: a shadow is chosen by what shows, so what shows says whether another was chosen.
+  const deeper = shown ? nearer(depthOf(shown) - depthOf(wanted), depthOf(used) - depthOf(wanted)) : depthOf(used) - depthOf(wanted);
   if (Math.abs(deeper) <= CHOSEN_OTHERWISE) return step.shade;
   const depthSteps = Math.max(-6, Math.min(6, Math.round((step.shade.relative.depthSteps + deeper) * 2) / 2));
   return { relative: { ...step.shade.relative, depthSteps } };
@@ -52,7 +58,11 @@ function stepOf(step: Step, chart: Chart, part: PartOfLook): LookStep {
  */
 export function lookFromChart(chart: Chart, choices: LookChoices, stamp: Stamp): Look {
   const partOf = (step: Step): PartOfLook => choices.parts[step.id] ?? 'essential';
-  const kept = chart.steps.filter((step) => partOf(step) === 'essential' || partOf(step) === 'free');
+  // What one client or one day asked for belongs to her chart, not to the look.
+  const adaptations = chart.adaptations ?? [];
+  const added = new Set(adaptations.flatMap((a) => (a.change === 'added' && !a.refused ? [a.stepId] : [])));
+  const steps = chart.steps.map((step) => withoutAdaptations(step, adaptations));
+  const kept = steps.filter((step) => !(added.has(step.id) && choices.parts[step.id] === undefined)).filter((step) => partOf(step) === 'essential' || partOf(step) === 'free');
   if (kept.length === 0) throw new RangeError('A look needs a step: make one of them essential or free.');
   const keptKinds = new Set(kept.flatMap((step) => step.wants.kinds));
   const forbidden = chart.steps

@@ -1,6 +1,17 @@
 import { labUnder, mixSpectra, reconstructSpectrum, type Lab } from '../colour';
 import { productName, snapshotOf } from '../kit';
-import { matchStep, type CostPart, type ShadeAnswer, type ShadeContext, type StepMatch } from '../shade';
+import {
+  impossibleBecause,
+  isColoured,
+  layOver,
+  matchStep,
+  mixedOptics,
+  type Coloured,
+  type CostPart,
+  type ShadeAnswer,
+  type ShadeContext,
+  type StepMatch,
+} from '../shade';
 import type { ClientSnapshot, LookStep, Step, Use } from './document';
 
 /** Everything a proposal is judged against. */
@@ -63,6 +74,21 @@ export function colourOfUse(use: readonly Use[]): Lab | null {
     tintingStrength: u.product.tintingStrength,
   }));
   return labUnder(mixSpectra(parts), 'D65');
+}
+
+/** What a step lays down, as the layer model takes it: coloured products with their mg. */
+export function colouredParts(step: Pick<Step, 'use'>): { product: Coloured; mg: number }[] {
+  return step.use.flatMap((u) => {
+    const product = { tintingStrength: 1, monthsAfterOpening: 12, withdrawn: false, singleUse: false, eyeSafe: false, ...u.product };
+    return isColoured(product) ? [{ product, mg: u.parts * product.mgPerMeasure }] : [];
+  });
+}
+
+/** The colour of a step's product or mix laid on a ground at the step's dose; null for what has none, or no dose. */
+export function shownOfStep(step: Pick<Step, 'use' | 'doseMgPerCm2' | 'passes'>, ground: Lab): Lab | null {
+  const parts = colouredParts(step).filter(({ product }) => impossibleBecause(product.kind, product.lab) === null);
+  if (parts.length === 0 || step.doseMgPerCm2 === 0) return null;
+  return labUnder(layOver(reconstructSpectrum(ground, 'D65', 'skin').spectrum, mixedOptics(parts), step.doseMgPerCm2 * step.passes), 'D65');
 }
 
 /** 'Maker Line 3 : Maker Line 5, 2 : 1' or a single name. */

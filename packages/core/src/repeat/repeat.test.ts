@@ -2,7 +2,7 @@ import { chromaOf, shiftDepth } from '../colour';
 import { checkLimits, inferLandmarks } from '../face';
 import { asWorn, diffCharts, fitLook, type ChairEvent, type Chart, type Deviation, type Look } from '../look';
 import { BASES, client, id, KIT, kitOf, LOOK, OCCASION, product, SKIN, STAMP } from '../look/look.testing';
-import { acceptedRefit, refitChart, type Refit } from '.';
+import { acceptedRefit, notAsked, refitChart, type Refit } from '.';
 
 const fit = (who = client(), kit = KIT, look = LOOK): Chart => fitLook(look, who, kit, OCCASION, STAMP).chart;
 const stepOf = (chart: Chart, title: string) => chart.steps.find((s) => s.title === title)!;
@@ -93,7 +93,7 @@ test('everything taken is the proposal, everything refused the old plan for the 
   const chart = fit();
   const worn = asWorn(chart, [saidAt(chart, 'Base', { kind: 'amount', measures: 9, note: '' })]);
   const refit = again(worn, client(shiftDepth(SKIN, 2)));
-  expect(acceptedRefit(refit.base, refit.changes)).toEqual(refit.chart);
+  expect(acceptedRefit(refit.base, refit.changes, notAsked(refit.changes))).toEqual(refit.chart);
   const none = acceptedRefit(refit.base, refit.changes, new Set(refit.changes.map((c) => c.id)));
   expect(none.steps).toEqual(chart.steps);
   expect(none.occasion.date).toBe('2031-11-20');
@@ -119,31 +119,63 @@ const LIPS: Look = {
 const RED = product(60, 'lip colour', [44, 46, 22], { texture: 'cream' });
 const ROSE = product(61, 'lip colour', [52, 30, 14], { texture: 'cream' });
 const PLUM = product(62, 'lip colour', [30, 40, 8], { texture: 'cream' });
+const CORAL = product(64, 'lip colour', [46, 42, 36], { texture: 'cream' });
+const PINK = product(65, 'lip colour', [45, 47, 6], { texture: 'cream' });
 
 test.each([
-  ['She asked for a calmer lip by the evening.', ROSE, 'calmer'],
-  ['Too strong for her', ROSE, 'calmer'],
-  ['a shade deeper next time', PLUM, 'deeper'],
-])('“%s” proposes the kit’s nearest that way', (note, expected, words) => {
-  const kit = kitOf(...KIT.products, RED, ROSE, PLUM);
+  ['calmer', 'By the evening.', ROSE],
+  ['deeper', '', PLUM],
+  ['warmer', 'With the gold.', CORAL],
+  ['cooler', '', PINK],
+] as const)('%s, chosen, proposes the kit’s nearest that way and shows the sentence', (nextTime, note, expected) => {
+  const kit = kitOf(...KIT.products, RED, ROSE, PLUM, CORAL, PINK);
   const chart = fit(client(), kit, LIPS);
   expect(stepOf(chart, 'Lip').use[0]!.product.id).toBe(RED.id);
-  const refit = again(asWorn(chart, [saidAt(chart, 'Lip', { kind: 'note', note })]), client(), kit);
+  const refit = again(asWorn(chart, [saidAt(chart, 'Lip', { kind: 'next time', nextTime, note })]), client(), kit);
   const learned = changeOf(refit, 'Lip', 'learned')!;
   expect(stepOf(refit.chart, 'Lip').use[0]!.product.id).toBe(expected.id);
   expect(learned.why).toContain(note);
+  const words: string = nextTime;
   expect(learned.difference).toMatch(new RegExp(`^${words} by \\d`));
   const refused = acceptedRefit(refit.base, refit.changes, new Set([learned.id]));
   expect(stepOf(refused, 'Lip').use[0]!.product.id).toBe(RED.id);
 });
 
-test('a wish the kit cannot answer, or a note about something else, proposes nothing', () => {
+test('a wish the kit cannot answer proposes nothing', () => {
   const kit = kitOf(...KIT.products, RED, product(63, 'lip colour', [43, 48, 24], { texture: 'cream' }));
   const chart = fit(client(), kit, LIPS);
-  const told = (note: string) => changeOf(again(asWorn(chart, [saidAt(chart, 'Lip', { kind: 'note', note })]), client(), kit), 'Lip', 'learned');
-  expect(told('calmer')).toBeUndefined();
-  expect(told('Held through dinner.')).toBeUndefined();
+  const worn = asWorn(chart, [saidAt(chart, 'Lip', { kind: 'next time', nextTime: 'calmer', note: '' })]);
+  expect(changeOf(again(worn, client(), kit), 'Lip', 'learned')).toBeUndefined();
   expect(chromaOf(RED.lab!)).toBeLessThan(chromaOf([43, 48, 24]));
+});
+
+test.each(['Not too strong, perfect.', 'She asked for a calmer lip.', 'too dark? no, just right', 'deeper next time', 'Held through dinner.', 'lighter hand'])(
+  'nothing is read out of “%s”',
+  (note) => {
+    const kit = kitOf(...KIT.products, RED, ROSE, PLUM);
+    const chart = fit(client(), kit, LIPS);
+    const refit = again(asWorn(chart, [saidAt(chart, 'Lip', { kind: 'note', note })]), client(), kit);
+    expect(changeOf(refit, 'Lip', 'learned')).toBeUndefined();
+    expect(stepOf(refit.chart, 'Lip').use[0]!.product.id).toBe(RED.id);
+    const kept = again(asWorn(chart, [saidAt(chart, 'Lip', { kind: 'next time', nextTime: 'keep', note })]), client(), kit);
+    expect(changeOf(kept, 'Lip', 'keep')!.why).toContain(note);
+    expect(stepOf(kept.chart, 'Lip').use).toEqual(stepOf(chart, 'Lip').use);
+  },
+);
+
+test('more, less, leave out, other place and other product are done as chosen, each refusable', () => {
+  const kit = kitOf(...KIT.products, RED, ROSE);
+  const chart = fit(client(), kit, LIPS);
+  const after = (title: string, nextTime: 'more' | 'less' | 'leave out' | 'other place' | 'other product') =>
+    again(asWorn(chart, [saidAt(chart, title, { kind: 'next time', nextTime, note: '' })]), client(), kit);
+  const dose = (c: Chart, title: string) => stepOf(c, title).doseMgPerCm2;
+  expect(dose(after('Base', 'more').chart, 'Base')).toBeCloseTo(1.3 * dose(chart, 'Base'), 2);
+  expect(dose(after('Base', 'less').chart, 'Base')).toBeCloseTo(0.75 * dose(chart, 'Base'), 2);
+  const out = after('Light', 'leave out');
+  expect(stepOf(out.chart, 'Light')).toBeUndefined();
+  expect(stepOf(acceptedRefit(out.base, out.changes, new Set([changeOf(out, 'Light', 'learned')!.id])), 'Light')).toBeDefined();
+  expect(changeOf(after('Contour', 'other place'), 'Contour', 'learned')).toMatchObject({ part: null, difference: 'place it on the face anew' });
+  expect(stepOf(after('Lip', 'other product').chart, 'Lip').use[0]!.product.id).toBe(ROSE.id);
 });
 
 test('a face traced anew has its places brought back inside its limits, and said by how much', () => {
@@ -169,8 +201,9 @@ test('an order is proposed when something new speaks for it, and only then', () 
   const sparse = again(fit(), client(SKIN, { features: { brows: 'sparse' } }));
   const order = sparse.changes.find((c) => c.kind === 're-order')!;
   expect(order).toMatchObject({ stepId: null, title: 'Eyes or face first: eyes first', part: { of: 'school', school: 'eyesOrFace' } });
-  expect(sparse.chart.schools.eyesOrFace).toBe('eyes first');
-  expect(acceptedRefit(sparse.base, sparse.changes, new Set([order.id])).schools.eyesOrFace).toBe('face first');
+  // Proposed, and not taken by itself.
+  expect(sparse.chart.schools.eyesOrFace).toBe('face first');
+  expect(acceptedRefit(sparse.base, sparse.changes).schools.eyesOrFace).toBe('eyes first');
   const before = fit(client(SKIN, { features: { brows: 'sparse' } }));
   expect(again(before, client(SKIN, { features: { brows: 'sparse' } })).changes.filter((c) => c.kind === 're-order')).toEqual([]);
 });
@@ -186,7 +219,9 @@ test('waits that can be filled are filled by proposal, with the minutes it saves
   const waiting: Chart = { ...chart, steps: chart.steps.map((s) => (s.title === 'Base' ? { ...s, waitMinutes: 6 } : s)) };
   const refit = again(waiting);
   const order = refit.changes.find((c) => c.kind === 're-order')!;
-  expect(order.difference).toMatch(/^\d min shorter$/);
-  expect(refit.chart.steps.map((s) => s.title)).not.toEqual(waiting.steps.map((s) => s.title));
-  expect(refit.chart.steps.map((s) => s.id).sort()).toEqual(waiting.steps.map((s) => s.id).sort());
+  expect(order.difference).toMatch(/^\d min shorter for \d moves?$/);
+  expect(refit.chart.steps.map((s) => s.title)).toEqual(waiting.steps.map((s) => s.title));
+  const taken = acceptedRefit(refit.base, refit.changes);
+  expect(taken.steps.map((s) => s.title)).not.toEqual(waiting.steps.map((s) => s.title));
+  expect(taken.steps.map((s) => s.id).sort()).toEqual(waiting.steps.map((s) => s.id).sort());
 });

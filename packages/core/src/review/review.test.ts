@@ -118,6 +118,9 @@ const extra = (title: string, phase: Step['phase'], role: Step['role'], p: Produ
 const DEEP: Lab = [36, 12, 13];
 const FAIR: Lab = [78, 9, 15];
 
+const relative = (depthSteps: number): Step['shade'] => ({ relative: { to: 'skin', depthSteps } });
+const bronzed = (lab: Lab): Scene => scene(added(extra('Bronze', 'sculpt', 'bronze', { ...PRODUCTS.bronzer, lab: [...lab] }, ['zone.temple']), 'powder'));
+
 /** One scene in which each rule speaks. */
 const SPEAKS: Readonly<Record<string, () => Scene>> = {
   allergen: () => {
@@ -188,15 +191,15 @@ const SPEAKS: Readonly<Record<string, () => Scene>> = {
   },
   'white-cast': () => other('powder', { texture: 'loose', finish: 'shimmer', ingredients: ['silica'] }, { doseMgPerCm2: 1 }, onSkin(DEEP)),
   'contrast-on-mature': () => {
-    const { chart, kit } = other('contour', { lab: [...shiftDepth(SKIN, 4)] });
+    const { chart, kit } = other('contour', { lab: [...shiftDepth(SKIN, 6)] });
     return scene(withFeatures({ age: 'mature' }, chart), kit);
   },
   'orange-on-fair': () => {
-    const { chart, kit } = other('contour', { lab: [66, 9, 26] });
+    const { chart, kit } = other('contour', { lab: [68, 8, 27] });
     return scene(onSkin(FAIR, chart), kit);
   },
   'cool-contour-on-deep': () => {
-    const { chart, kit } = other('contour', { lab: [...shiftDepth(DEEP, 2, { undertone: 'cool' })] });
+    const { chart, kit } = other('contour', { lab: [30, 1, 2] });
     return scene(onSkin(DEEP, chart), kit);
   },
   'bronzer-undertone': () => {
@@ -297,6 +300,56 @@ const SPEAKS: Readonly<Record<string, () => Scene>> = {
       }),
     ),
   'mirror-check': () => scene(withStep('blush', { placements: [{ guide: 'blushLifted', side: 'left' }] })),
+  'unknown-ingredients': () => {
+    const { chart, kit } = other('lip', { ingredients: [] });
+    return scene({ ...chart, client: { ...chart.client, sensitivities: ['lanolin'] } }, kit);
+  },
+  'tool-allergen': () => {
+    const chart = withStep('base', { tool: 'damp sponge' });
+    return scene({ ...chart, client: { ...chart.client, sensitivities: ['rubber latex'] } });
+  },
+  'set-aside': () => other('blush', { lab: [90, 60, 0] }),
+  'concealer-mask': () => other('conceal', { lab: [...shiftDepth(SKIN, -4)], coverage: 'full' }, { doseMgPerCm2: 1.4, shade: relative(-1) }),
+  'concealer-halo': () => other('conceal', { lab: [...shiftDepth(SKIN, 2)], coverage: 'full' }, { doseMgPerCm2: 1 }),
+  'powder-patch': () => other('powder', { lab: [...shiftDepth(SKIN, 3)], coverage: 'medium' }, { doseMgPerCm2: 0.5 }),
+  'contour-too-light': () => other('contour', { lab: [...shiftDepth(SKIN, -2)] }),
+  'contour-does-nothing': () => other('contour', { lab: [...shiftDepth(SKIN, 0.4)] }),
+  'bronzer-off': () => bronzed([...shiftDepth(SKIN, -1)]),
+  'base-joint': () => scene(added(extra('Edge', 'base', 'base', { ...PRODUCTS.base, lab: [...shiftDepth(SKIN, 4)] }, ['zone.jawline'], { shade: relative(1.5) }), 'conceal')),
+  'heavy-blush': () => other('blush', { lab: [24, 34, 12], coverage: 'medium' }, { doseMgPerCm2: 1 }),
+  'light-deeper': () => other('highlight', { lab: [...shiftDepth(SKIN, 1.5)] }),
+  'light-does-nothing': () => other('highlight', { lab: [...shiftDepth(SKIN, -0.2)] }),
+  'icy-light': () => {
+    const { chart, kit } = other('highlight', { lab: [90, 1, 3] });
+    return scene(onSkin(DEEP, chart), kit);
+  },
+  'brow-off-hair': () => scene(withFeatures({ hairTone: 'fair' }, withStep('brow', { use: use({ ...PRODUCTS.brow, lab: [16, 1, 1] }) }))),
+  'lid-off': () => other('eye', { lab: [80, 6, 14] }, { placements: [{ guide: 'socket', side: 'both' }] }),
+  'chalky-lip': () => {
+    const { chart, kit } = other('lip', { lab: [76, 8, 8] });
+    return scene(onSkin(DEEP, chart), kit);
+  },
+  'metals-on-olive': () => {
+    const olive = shiftDepth(SKIN, 0, { undertone: 'olive' });
+    const { chart, kit } = other('eye', { lab: [70, 0, 1], finish: 'shimmer' });
+    return scene({ ...chart, client: { ...chart.client, skin: { ...skin, neck: olive } } }, kit);
+  },
+  'contrast-of-light-on-lined': () => {
+    const { chart, kit } = other('highlight', { lab: [...shiftDepth(SKIN, -5.6)] });
+    return scene(withFeatures({ age: 'mature' }, chart), kit);
+  },
+  'base-for-long': () => other('base', { wearHours: 3 }),
+  'dewy-in-heat': () => {
+    const { chart, kit } = other('base', { finish: 'dewy' });
+    return scene({ ...chart, occasion: { ...chart.occasion, conditions: ['heat'] } }, kit);
+  },
+  'oily-zone-left-out': () => scene(withFeatures({ oily: ['forehead', 'nose', 'cheeks'] }, withStep('primer', { placements: [{ guide: 'zone.foreheadCentre', side: 'both' }] }))),
+  'forbidden-place': () =>
+    scene({
+      ...added(extra('Lower line', 'eyes', 'eye', PRODUCTS.shadow, ['lowerLine']), 'mascara'),
+      forbids: { finishes: [], kinds: [], places: ['lower lash line'] },
+    }),
+  'more-than-needed': () => scene(withStep('base', { use: STEPS.base.use.map((u) => ({ ...u, parts: 8 })) })),
   'long-in-the-chair': () => scene(withStep('eye', { handsOnMinutes: 110 })),
 };
 
@@ -311,8 +364,8 @@ const sceneOf = (rule: string) => {
   return held;
 };
 
-test('at least 45 rules, each with a name of its own, a reason, and a scene', () => {
-  expect(RULES.length).toBeGreaterThanOrEqual(45);
+test('at least 80 rules, each with a name of its own, a reason, and a scene', () => {
+  expect(RULES.length).toBeGreaterThanOrEqual(80);
   expect(new Set(RULES.map((r) => r.id)).size).toBe(RULES.length);
   for (const rule of RULES) expect(rule.why.length).toBeGreaterThan(20);
   expect(Object.keys(SPEAKS).sort()).toEqual(RULES.map((r) => r.id).sort());

@@ -1,20 +1,16 @@
-import { depthOf, labUnder, reconstructSpectrum, undertoneOf, type Lab, type SkinZone } from '../colour';
+import { depthOf, undertoneOf, type Lab, type SkinZone } from '../colour';
 import { boxesTouch, boxOf, checkLimits, distanceToGuide, outlineOf, type Box, type LimitBreach, type PlacedShape, type Placement, type Point, type Side } from '../face';
 import type { Kit, ProductSnapshot } from '../kit';
-import { colourOfUse, forbidsOf, proposeProducts, type Chart, type FitContext, type Proposal, type Step } from '../look';
+import { colourOfUse, forbidsOf, proposeProducts, shownOfStep, type Chart, type FitContext, type Proposal, type Step } from '../look';
 import {
   askedSteps,
   dayOf,
   faceColour,
   impossibleBecause,
-  isColoured,
-  layOver,
   missesOf,
-  mixedOptics,
   setAside,
   shadeRoleOf,
   skinTarget,
-  type Coloured,
   type Day,
   type Miss,
   type ShadeRole,
@@ -129,12 +125,8 @@ export function reviewed(chart: Chart, kit: Kit | null, steps: readonly Step[] =
   const target = skinTarget(skin);
   const { contrast } = chart.schools;
   const wearer: Wearer | null = target ? { skin: target, undertone: undertoneOf(skin.neck ?? target).undertone, features, contrast } : null;
-  const colour = remembered((step: Step): { lab: Lab | null } => ({ lab: soundParts(step).length === step.use.filter((u) => u.product.lab !== null).length ? colourOfUse(step.use) : null }));
-  const over = (ground: Lab, step: Step): Lab | null => {
-    const parts = soundParts(step);
-    if (parts.length === 0 || step.doseMgPerCm2 === 0) return null;
-    return labUnder(layOver(reconstructSpectrum(ground, 'D65', 'skin').spectrum, mixedOptics(parts), step.doseMgPerCm2 * step.passes), 'D65');
-  };
+  const colour = remembered((step: Step): { lab: Lab | null } => ({ lab: step.use.every((u) => impossibleBecause(u.product.kind, u.product.lab) === null) ? colourOfUse(step.use) : null }));
+  const over = (ground: Lab, step: Step): Lab | null => shownOfStep(step, ground);
   const misses = remembered((step: Step): readonly { role: ShadeRole; miss: Miss }[] => {
     const role = shadeRoleOf(step);
     const own = colour(step).lab;
@@ -184,9 +176,6 @@ export function reviewed(chart: Chart, kit: Kit | null, steps: readonly Step[] =
   };
 }
 
-/** What a step lays down that can be predicted: coloured, and of a colour that can be. */
-const soundParts = (step: Step): { product: Coloured; mg: number }[] => colouredParts(step).filter(({ product }) => impossibleBecause(product.kind, product.lab) === null);
-
 /** Share of a step's own place that another covers, 0 to 1. */
 export function shareOn(on: Reviewed, step: Step, other: Step): number {
   const own = on.cover(step);
@@ -215,14 +204,6 @@ function remembered<T extends object>(make: (step: Step) => T): (step: Step) => 
     if (value === undefined) held.set(step, (value = make(step)));
     return value;
   };
-}
-
-/** What a step lays down, as the layer model takes it. */
-export function colouredParts(step: Step): { product: Coloured; mg: number }[] {
-  return step.use.flatMap((u) => {
-    const product = { tintingStrength: 1, monthsAfterOpening: 12, withdrawn: false, singleUse: false, eyeSafe: false, ...u.product };
-    return isColoured(product) ? [{ product, mg: u.parts * product.mgPerMeasure }] : [];
-  });
 }
 
 /** The chart with one step changed. */

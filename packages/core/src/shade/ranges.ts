@@ -108,18 +108,20 @@ const contour: Judge = (seen, wearer, how, asked) => {
   const lined = isLined(features);
   const [own, shown] = [depth(seen.own, skin), depth(seen.shown, skin)];
   const want = Math.max(0.8, asked ?? SCHOOL_STEPS[contrast].contour) * (lined ? LINED_EASE : 1);
-  const low = how === 'propose' ? 0.8 * want : 0.5;
+  // In the pan it is what was asked; how much of it a film shows is a matter of dose, down to where nothing is seen.
+  const low = how === 'propose' ? Math.max(0.6, 0.4 * want) : 0.45;
+  const lowOwn = how === 'propose' ? Math.max(0.8, 0.8 * want) : 0.8;
   const high = how === 'propose' ? Math.max(lined ? 2 : contrast === 'bold' ? 3.5 : 2.5, want) + 0.35 : lined ? 3 : contrast === 'bold' ? 4.3 : 3.7;
   const highOwn = how === 'propose' ? (lined ? 3.6 : 4.2) : 5;
   const fair = isVeryFair(skin);
   const warm = hueOf(seen.own) > 67 && chromaShare(seen.own, skin) > (how === 'propose' ? 1.15 : 1.25);
   return [
     ...when(own < -0.2, { part: 'depth', name: 'lighter than the skin', over: -own, words: `is ${steps(own)} lighter than her skin: a shadow is deeper` }),
-    ...when(own >= -0.2 && (own < 0.8 || shown < low), {
+    ...when(own >= -0.2 && (own < lowOwn || shown < low), {
       part: 'depth',
       name: 'does nothing',
-      over: Math.max(0.8 - own, low - shown, 0.01),
-      words: own < 0.8 ? `is only ${steps(Math.max(0, own))} deeper than her skin: it does nothing` : `shows only ${steps(Math.max(0, shown))} deeper at this dose`,
+      over: Math.max(lowOwn - own, low - shown, 0.01),
+      words: own < lowOwn ? `is only ${steps(Math.max(0, own))} deeper than her skin, too little to set anything back` : `shows only ${steps(Math.max(0, shown))} deeper at this dose`,
     }),
     ...when(shown > high || own > highOwn, {
       part: 'depth',
@@ -174,7 +176,7 @@ const blush: Judge = (seen, { skin }, how) => {
   const strength = deltaE2000(seen.own, skin);
   const faint = strength < (strict ? 8 : 6) || shows < (strict ? 2 : 1.2);
   return [
-    ...when(shown < low || (deep && own < (strict ? -2.2 : -3.2)), {
+    ...when(shown < low || (deep && own < (strict ? -2.2 : -3.2) - (chromaOf(seen.own) > 38 ? 1.6 : 0)), {
       part: 'depth',
       name: 'chalk',
       over: Math.max(low - shown, 0.1),

@@ -47,7 +47,7 @@ export function adaptLook(look: Look, client: ClientSnapshot, occasion: Occasion
       }
       const before = now;
       now = { ...now, ...change.set };
-      adaptations.push({ ...told, change: 'changed', was: partOf(before, change.set) });
+      adaptations.push({ ...told, change: 'changed', was: partOf(before, change.set), now: change.set });
     }
     return [now === step ? step : { ...now, placements: now.placements.map(oneOfEach) }];
   });
@@ -81,6 +81,16 @@ function derivedId(id: string, salt: string): string {
   let hash = 2166136261;
   for (const char of salt) hash = Math.imul(hash ^ char.charCodeAt(0), 16777619) >>> 0;
   return `${id.slice(0, 28)}${hash.toString(16).padStart(8, '0')}`;
+}
+
+/** A step of a chart as the look had it: what was changed for this client or day taken back, last first, where nobody changed it by hand since. */
+export function withoutAdaptations(step: Step, adaptations: readonly Adaptation[]): Step {
+  return adaptations
+    .filter((a) => a.stepId === step.id && a.change === 'changed' && !a.refused)
+    .reduceRight<Step>((so, { was = {}, now = {} }) => {
+      const untouched = Object.entries(was).filter(([key]) => key in so && JSON.stringify(Reflect.get(so, key)) === JSON.stringify(Reflect.get(now, key)));
+      return { ...so, ...Object.fromEntries(untouched) };
+    }, step);
 }
 
 /** The chart with one adaptation refused: what was before comes back, and the refusal is kept. */

@@ -1,1 +1,1 @@
-export { ADAPTERS, adaptLook, refuseAdaptation, type AdaptedLook } from './adaptLook';
+export { ADAPTERS, adaptLook, refuseAdaptation, withoutAdaptations, type AdaptedLook } from './adaptLook';

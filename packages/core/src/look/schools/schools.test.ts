@@ -1,6 +1,7 @@
 import { wantedColour } from '../../shade';
 import {
   adviseSchools,
+  amountAsked,
   fitInStudio,
   fitLook,
   inSchoolsOf,
@@ -100,9 +101,11 @@ test('a sponge takes more product for the same face, a brush gives it back', () 
   expect(base(brushed).tool).toBe('dense brush');
   const sponged = withSchool(brushed, 'applicator', 'damp sponge');
   expect(base(sponged.chart).tool).toBe('damp sponge');
-  expect(base(sponged.chart).use[0]!.parts / base(brushed).use[0]!.parts).toBeCloseTo(0.9 / 0.75, 9);
+  const needed = (c: Chart) => amountAsked(base(c), c.client)!.takenMg;
+  expect(needed(sponged.chart) / needed(brushed)).toBeCloseTo(0.9 / 0.75, 9);
+  expect(Number.isInteger(2 * base(sponged.chart).use[0]!.parts)).toBe(true);
   expect(sponged.says.join()).toContain('takes some product away');
-  expect(base(withSchool(sponged.chart, 'applicator', 'brush').chart).use[0]!.parts).toBeCloseTo(base(brushed).use[0]!.parts, 9);
+  expect(base(withSchool(sponged.chart, 'applicator', 'brush').chart).use[0]!.parts).toBe(base(brushed).use[0]!.parts);
 });
 
 test('powder only puts contour after setting and asks for a powder where a cream was', () => {
@@ -161,7 +164,7 @@ test('a studio of bold contrast is given the product for the bolder shade, not t
   const plan = LOOK.steps.find((s) => s.title === 'Contour')!;
   const at = (depthSteps: number) => wantedColour({ ...plan, shade: { relative: { to: 'skin', depthSteps } } }, client())!;
   const matte = { finish: 'matte' as const };
-  const kit = kitOf(...KIT.products, product(71, 'contour', at(2.5), matte), product(70, 'contour', at(3.5), matte));
+  const kit = kitOf(...KIT.products.filter((p) => p.kind !== 'contour'), product(71, 'contour', at(2.5), matte), product(70, 'contour', at(3.5), matte));
   const contourOf = (fitted: ReturnType<typeof fitLook>) => fitted.chart.steps.find((s) => s.title === 'Contour')!.use[0]!.product;
   const [soft, bold] = [fitInStudio(LOOK, client(), kit, OCCASION, STAMP, {}), fitInStudio(LOOK, client(), kit, OCCASION, STAMP, { contrast: 'bold' })];
   expect([contourOf(soft).shade, contourOf(bold).shade]).toEqual(['S71', 'S70']);

@@ -1,4 +1,5 @@
-import { TOOL_LOSS, type Tool } from '../../kit';
+import type { Tool } from '../../kit';
+import { amountAsked } from '../amountAsked';
 import type { Chart, Step } from '../document';
 import { inOrder } from '../fitLook';
 import { SCHOOL_NAMES, type Answer, type School, type SchoolAnswers } from './questions';
@@ -99,7 +100,7 @@ function contourTexture({ schools, steps }: Chart): Changed {
 }
 
 /** The tool changes how much product reaches the skin: amounts follow. */
-function applicator({ schools, steps }: Chart): Changed {
+function applicator({ schools, steps, client }: Chart): Changed {
   const sponge = schools.applicator === 'damp sponge';
   const toolFor = (s: Step): Tool => (sponge ? 'damp sponge' : s.role === 'conceal' ? 'small brush' : 'dense brush');
   const exchanged = steps.filter((s) => (s.role === 'base' || s.role === 'conceal') && s.tool !== 'airbrush' && s.tool !== toolFor(s));
@@ -107,8 +108,8 @@ function applicator({ schools, steps }: Chart): Changed {
     steps: steps.map((s) => {
       if (!exchanged.includes(s)) return s;
       const tool = toolFor(s);
-      const more = (1 - TOOL_LOSS[s.tool]) / (1 - TOOL_LOSS[tool]);
-      return { ...s, tool, technique: sponge ? 'press' : s.role === 'base' ? 'buff' : s.technique, use: s.use.map((u) => ({ ...u, parts: u.parts * more })) };
+      const next: Step = { ...s, tool, technique: sponge ? 'press' : s.role === 'base' ? 'buff' : s.technique };
+      return { ...next, use: [...(amountAsked(next, client)?.use ?? s.use)] };
     }),
     says:
       exchanged.length === 0

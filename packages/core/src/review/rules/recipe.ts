@@ -71,10 +71,11 @@ export const RECIPE_RULES: readonly Rule[] = [
     why: 'What is left on the palette is thrown away: the least whole measures that cover the need.',
     find: (on) =>
       on.steps.flatMap((s) => {
-        const asked = s.tool === 'none' ? null : amountAsked(s, on.chart.client);
+        // Of what is swiped or dotted the rest is simply left in the pan: it is the pumps that are thrown away.
+        const asked = s.role === 'base' ? amountAsked(s, on.chart.client) : null;
         if (!asked || asked.takenMg === 0) return [];
         const planned = s.use.reduce((sum, u) => sum + u.parts * u.product.mgPerMeasure, 0);
-        return planned > MOST_TAKEN * 1.2 * asked.takenMg && planned > 1.4 * asked.madeMg
+        return planned > MOST_TAKEN * asked.takenMg && planned > 1.4 * asked.madeMg
           ? [
               found([s], `${s.title} takes ${Math.round(planned)} mg, ${Math.round(asked.takenMg)} are needed.`, {
                 label: 'Take what is needed',
