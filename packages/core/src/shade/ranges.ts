@@ -156,7 +156,7 @@ const bronzer: Judge = (seen, wearer, how) => {
       words: `shows ${steps(shown)} deeper than her skin, ${steps(own)} in the pan: mud`,
     }),
     ...(own > 0 ? ashOf(seen, wearer, strict ? 0.75 : 0.65, strict ? 0.7 : 0.5, 'reads grey where warmth is wanted') : []),
-    ...when(undertone === 'cool' && golden && (strict ? turn > 8 : turn > 7), { part: 'hue', name: 'orange', over: turn, words: 'is golden on a pink undertone: it looks orange' }),
+    ...when(undertone === 'cool' && golden && turn > (strict ? 5 : 6), { part: 'hue', name: 'orange', over: turn, words: 'is golden on a pink undertone: it looks orange' }),
     ...when(undertone === 'olive' && pink, { part: 'hue', name: 'ash', over: -turn, words: 'is pink on an olive undertone: it looks grey' }),
     ...when(isVeryFair(skin) && own > 0 && hueOf(seen.own) > 68 && chromaShare(seen.own, skin) > 1.3, {
       part: 'hue',

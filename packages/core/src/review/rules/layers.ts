@@ -176,7 +176,7 @@ export const LAYER_RULES: readonly Rule[] = [
     find: (on) =>
       on.steps.flatMap((step, i) => {
         if (step.role !== 'conceal' || !isUnderEye(step) || !on.products(step).some(isWet)) return [];
-        const at = on.steps.findIndex((s, k) => k > i && s.role === 'powder' && on.products(s).some(isPowder));
+        const at = on.steps.findIndex((s, k) => k > i && s.role === 'powder' && (s.use.length === 0 || on.products(s).some(isPowder)));
         const last = on.steps.filter((s) => s.phase === 'set' || s.role === 'powder').at(-1);
         if (at < 0) return [found([step], `${step.title} is never set with powder.`, settingPowder(on, step, last))];
         const minutes = on.steps.slice(i + 1, at).reduce((sum, s) => sum + s.handsOnMinutes + s.waitMinutes, 0);

@@ -176,7 +176,7 @@ export const WEAR_RULES: readonly Rule[] = [
     find: (on) => {
       const { hoursToLast } = on.chart.occasion;
       const end = on.steps.at(-1);
-      if (!on.day.long || !end || on.steps.some((s) => on.products(s).some((p) => p.kind === 'spray')) || !on.steps.some((s) => s.role === 'base')) return [];
+      if (!on.day.long || !end || on.steps.some((s) => s.wants.kinds.includes('spray') || on.products(s).some((p) => p.kind === 'spray')) || !on.steps.some((s) => s.role === 'base')) return [];
       const step: Step = {
         ...newStep('base', idBeside(end.id, 'a3'), [{ guide: 'zone.wholeFace', side: 'both' }]),
         phase: 'finish',
