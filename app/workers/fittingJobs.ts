@@ -1,7 +1,9 @@
 import {
   fitInStudio,
-  proposeProducts,
+  matchAndPropose,
+  proposalOf,
   refitChart,
+  acceptsOrder,
   reviewChart,
   weaveSteps,
   type Chart,
@@ -10,6 +12,7 @@ import {
   type Kit,
   type Look,
   type Occasion,
+  type Proposal,
   type ReviewFinding,
   type RuleGrades,
   type SchoolAnswers,
@@ -37,6 +40,12 @@ type RefitRequest = {
 /** A finding as it comes from the worker: its fix by name, since work cannot be sent. */
 export type ReviewLine = Omit<ReviewFinding, 'fix'> & { readonly fix: string | null };
 
+/** What the kit has for a step; where nothing does it, how far the nearest is, what would do it stirred, and what to buy. */
+export type MatchedStep = {
+  readonly proposals: readonly Proposal[];
+  readonly gap: { readonly words: string; readonly mixNeeds: string | null; readonly buy: string | null; readonly nearest: Proposal | null } | null;
+};
+
 /** Fitting looks and charts to clients, looking them over, ordering their steps. */
 export const fittingJobs = {
   fit: ({ look, client, kit, occasion, stamp, schools }: Fit) => fitInStudio(look, client, kit, occasion, stamp, schools),
@@ -48,6 +57,11 @@ export const fittingJobs = {
       chart.steps.filter((s) => s.variant === undefined),
       chart.client,
       chart.schools,
+      acceptsOrder(chart, null),
     ),
-  propose: ({ step, context }: { readonly step: Step; readonly context: FitContext }) => proposeProducts(step, context),
+  propose: ({ step, context }: { readonly step: Step; readonly context: FitContext }): MatchedStep => {
+    const { match, proposals } = matchAndPropose(step, context);
+    const { gap } = match;
+    return { proposals, gap: gap ? { words: gap.words, mixNeeds: gap.mixNeeds, buy: gap.buy, nearest: gap.nearest ? proposalOf(gap.nearest) : null } : null };
+  },
 };

@@ -1,5 +1,6 @@
 import { colourRows } from './colour';
 import { faceRows } from './face';
+import { judgementRows } from './judgement';
 import { liveRows } from './live';
 import { print } from './measure';
 import { orderRows } from './order';
@@ -7,7 +8,7 @@ import { renderRows } from './render';
 import { screenRows } from './screen';
 
 const { TOILE_URL: url, TOILE_SECOND_URL: second } = process.env;
-const rows = [...colourRows(), ...faceRows(), ...orderRows(), ...(await renderRows())];
+const rows = [...colourRows(), ...faceRows(), ...orderRows(), ...judgementRows(), ...(await renderRows())];
 if (url && second) rows.push(...(await liveRows(url, second)));
 if (url) rows.push(...(await screenRows()));
 print(rows);

@@ -8,7 +8,7 @@ import { useThemeChoice } from '../settings/theme';
 import { clockOf, isSettled, lastDryAt, nextAfter, progressOf, waitsAt } from './chairView';
 import { ConflictPanel } from './ConflictPanel';
 import { Deviations } from './Deviations';
-import { Comfort, StepFace, StepWords } from './StepCard';
+import { Comfort, StepCautions, StepFace, StepWords } from './StepCard';
 import { useChair, type ChairWork } from './useChair';
 import { useChairKeys, useTimeUntil, useSwipe, useWakeLock } from './useChairControls';
 
@@ -87,6 +87,7 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
             onKeep={(kept) => chair.settle(conflict, kept)}
           />
         ))}
+        <StepCautions chart={chart} step={step} kit={kit.data} />
         {open ? (
           <Deviations key={step.id} chart={worn} step={step} kit={kit.data} onDeviate={(d, at) => (chair.deviate(at ?? step.id, d), setOpen(false))} />
         ) : (

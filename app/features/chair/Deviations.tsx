@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { productsInWords, type Chart, type Deviation, type Kit, type Step } from '@toile/core';
-import { Body, Button, Column, Field, Label, Line, Rule, Stepper } from '../../ui';
+import { NEXT_TIME, productsInWords, type Chart, type Deviation, type Kit, type NextTime, type Step } from '@toile/core';
+import { Body, Button, Choice, Column, Field, Label, Line, Rule, Stepper } from '../../ui';
 import { useProposals } from '../chart/useProposals';
 import { FaultFinder } from '../faults/FaultFinder';
 
@@ -50,10 +50,36 @@ export function Deviations({ chart, step, kit, onDeviate }: DeviationsProps) {
         onTake={(seen, { cause, step: at }) => onDeviate({ kind: 'fault', fault: { seen, cause: cause.id }, note }, at?.id)}
       />
       <Rule />
+      <NextTimeChoice onChoose={(nextTime, sentence) => onDeviate({ kind: 'next time', nextTime, note: sentence })} />
+      <Rule />
       <Field label="Note" value={note} onChange={setNote} lines={2} placeholder="What was seen or said" />
       <Button disabled={note.trim() === ''} onPress={() => onDeviate({ kind: 'note', note: note.trim() })}>
         Record the note
       </Button>
+    </Column>
+  );
+}
+
+/** What is to be different next time: chosen, with one sentence that is shown then and never acted on. */
+function NextTimeChoice({ onChoose }: { readonly onChoose: (nextTime: NextTime, sentence: string) => void }) {
+  const [chosen, setChosen] = useState<NextTime | null>(null);
+  const [sentence, setSentence] = useState('');
+  return (
+    <Column gap="$2">
+      <Choice label="Next time" options={NEXT_TIME} chosen={chosen ? [chosen] : []} onChange={([wish]) => setChosen(wish ?? null)} />
+      {chosen ? (
+        <Line alignItems="flex-end">
+          <Field
+            label="Why, in a sentence"
+            value={sentence}
+            onChange={(words) => setSentence(words.slice(0, 300))}
+            hint="Shown next time; only what is chosen is done."
+          />
+          <Button kind="main" onPress={() => onChoose(chosen, sentence.trim())}>
+            {`Next time: ${chosen}`}
+          </Button>
+        </Line>
+      ) : null}
     </Column>
   );
 }
@@ -69,12 +95,13 @@ function Others({
   readonly kit: Kit | undefined;
   readonly onPick: (use: Step['use']) => void;
 }) {
-  const { list, error } = useProposals(step, chart, kit);
+  const { found, error } = useProposals(step, chart, kit);
   if (error) return <Body color="$madder">{`▲ ${error}`}</Body>;
-  if (!list) return <Label>Matching the kit</Label>;
+  if (!found) return <Label>Matching the kit</Label>;
   return (
     <Column gap="$1">
-      {list.map((proposal) => (
+      {found.gap ? <Body color="$weld">{`▲ ${found.gap.words}`}</Body> : null}
+      {found.proposals.map((proposal) => (
         <Button key={productsInWords(proposal.use)} onPress={() => onPick([...proposal.use])}>
           {productsInWords(proposal.use)}
         </Button>

@@ -1,4 +1,5 @@
-import { AFTER_AIRBRUSH, colourOfUse, howInWords, productsInWords, type Chart, type Kit, type Step } from '@toile/core';
+import { useMemo } from 'react';
+import { AFTER_AIRBRUSH, cautionsOf, colourOfUse, howInWords, productsInWords, type Chart, type Kit, type Step } from '@toile/core';
 import { Body, Column, Figure, Heading, Judged, Label, Line, Swatch } from '../../ui';
 import { amountInWords } from '../chart/chartView';
 import { layersOf } from '../chart/layers';
@@ -55,6 +56,22 @@ export function StepWords({ step, kit }: { readonly step: Step; readonly kit: Ki
       {step.done?.deviations.map((d, i) => (
         <Body key={i} color="$weld">{`▲ ${deviationInWords(d)}`}</Body>
       ))}
+    </Column>
+  );
+}
+
+/** What has to be minded before this step: ingredients, tools, dates. Shown whether it was accepted before or not. */
+export function StepCautions({ chart, step, kit }: { readonly chart: Chart; readonly step: Step; readonly kit: Kit | undefined }) {
+  const cautions = useMemo(() => cautionsOf(chart, kit ?? null, step.id), [chart, kit, step.id]);
+  if (cautions.length === 0) return null;
+  return (
+    <Column paddingHorizontal="$4" paddingTop="$3" gap="$1" role="alert" aria-label="Before this step">
+      {cautions.map(({ rule, severity, message }) => (
+        <Body key={`${rule} ${message}`} fontSize="$4" lineHeight="$4" fontWeight="700" color={severity === 'stop' ? '$madder' : '$weld'}>
+          {`${severity === 'stop' ? '■' : '▲'} ${message}`}
+        </Body>
+      ))}
+      <Label>A list of words is not a finding: the maker’s own list decides. Stop at any stinging.</Label>
     </Column>
   );
 }

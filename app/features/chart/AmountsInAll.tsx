@@ -1,7 +1,6 @@
 import { useState } from 'react';
-import { amountsInAll, type Step } from '@toile/core';
+import { amountsInAll, measuresInWords, toolsForFace, type Step } from '@toile/core';
 import { Body, Button, Column, Figure, Label, Line, Swatch } from '../../ui';
-import { measuresInWords } from './chartView';
 
 /** What the whole chart takes of each product, for the palette and the bag. */
 export function AmountsInAll({ steps }: { readonly steps: readonly Step[] }) {
@@ -26,6 +25,14 @@ export function AmountsInAll({ steps }: { readonly steps: readonly Step[] }) {
             </Line>
           ))
         : null}
+      {open ? <Label>{`Clean tools for this face: ${toolsInWords(steps)}.`}</Label> : null}
     </Column>
   );
+}
+
+/** '2 × small brush, damp sponge': what has to be clean for one face. */
+function toolsInWords(steps: readonly Step[]): string {
+  return toolsForFace(steps)
+    .map(({ tool, count }) => (count > 1 ? `${count} × ${tool}` : tool))
+    .join(', ');
 }

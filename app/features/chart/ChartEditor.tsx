@@ -5,6 +5,7 @@ import { Button, Column, Judged, Label, Line, Subheading, useWide, View } from '
 import { Notch } from '../face/Notch';
 import { ReviewPanel } from '../review/ReviewPanel';
 import { TimeStrip } from '../review/TimeStrip';
+import { AdaptationsPanel } from './AdaptationsPanel';
 import { AddLayer } from './AddLayer';
 import { AmountsInAll } from './AmountsInAll';
 import { ChartFace, frameOf } from './ChartFace';
@@ -133,6 +134,7 @@ export function ChartEditor({ chart, kit, editable, onChange: onEdit, above }: C
   const side = (
     <>
       {above}
+      <AdaptationsPanel chart={chart} editable={editable} onChange={onChange} />
       <VariantBar chart={chart} chosen={variant} onChoose={setVariant} editable={editable} onChange={onChange} />
       <Line justifyContent="space-between">
         <Subheading>{`${steps.length} steps`}</Subheading>

@@ -138,7 +138,7 @@ function DoseOnFace({ chart, step, onTake }: { readonly chart: Chart; readonly s
   const [planned, wanted] = [amountInWords(step.use), amountInWords(asked.use)];
   return (
     <Column gap="$1">
-      <Label>{`${asked.areaCm2.toFixed(0)} cm² of skin take ${asked.takenMg.toFixed(asked.takenMg < 10 ? 1 : 0)} mg with what the tool keeps: ${wanted}.`}</Label>
+      <Label>{`${asked.areaCm2.toFixed(0)} cm² of skin take ${asked.takenMg.toFixed(asked.takenMg < 10 ? 1 : 0)} mg with what the tool keeps: ${wanted}, ${asked.madeMg.toFixed(asked.madeMg < 10 ? 1 : 0)} mg${asked.why ? `; ${asked.why}` : ''}.`}</Label>
       {planned === wanted ? null : (
         <Line>
           <Label flex={1}>{`Planned: ${planned}.`}</Label>

@@ -1,10 +1,12 @@
 import { useRouter } from 'expo-router';
 import { Pressable } from 'react-native';
-import { AFTER_AIRBRUSH, howInWords, productsInWords, wantedColour, type Chart, type Kit, type Proposal, type Step } from '@toile/core';
+import { AFTER_AIRBRUSH, howInWords, productsInWords, refuseAdaptation, wantedColour, type Chart, type Kit, type Proposal, type Step } from '@toile/core';
 import { Body, Button, Choice, Column, Field, Judged, Label, Swatch, useColours } from '../../ui';
 import { amountInWords, withNote, withUse } from './chartView';
+import { AdaptationRow } from './AdaptationsPanel';
 import { PlacePanel } from './PlacePanel';
 import { RecipePanel } from './RecipePanel';
+import type { MatchedStep } from '../../workers/fittingJobs';
 import { useProposals } from './useProposals';
 
 type StepDrawerProps = {
@@ -38,6 +40,11 @@ export function StepDrawer({ chart, step, kit, editable, placement, onPlacement,
         <Label>{[step.use.length > 0 ? amountInWords(step.use) : null, howInWords(step)].filter(Boolean).join(' · ')}</Label>
         {step.tool === 'airbrush' ? <Label>{AFTER_AIRBRUSH}</Label> : null}
       </Column>
+      {(chart.adaptations ?? [])
+        .filter((a) => a.stepId === step.id)
+        .map((a) => (
+          <AdaptationRow key={a.id} adaptation={a} title={undefined} onRefuse={editable ? () => onChange(refuseAdaptation(chart, a)) : null} />
+        ))}
       {editable ? <Choice label="Decide" options={TABS} words={TAB_WORDS} chosen={[tab]} onChange={([next]) => next && onTab(next)} /> : null}
       {editable && tab === 'what' ? <WhatPanel chart={chart} step={step} kit={kit} onChange={onChange} /> : null}
       {!editable || tab === 'where' ? (
@@ -87,14 +94,16 @@ function ProposalList({
   readonly onPick: (proposal: Proposal) => void;
 }) {
   const c = useColours();
-  const wanted = wantedColour(step, chart.client);
-  const { list, error } = useProposals(step, chart, kit);
+  const wanted = wantedColour(step, chart.client, chart.schools.contrast);
+  const { found, error } = useProposals(step, chart, kit);
   const chosen = step.use.map((u) => `${u.product.id} ${u.parts}`).join();
   if (error) return <Body color="$madder">{`▲ ${error}`}</Body>;
-  if (!list) return <Label aria-live="polite">Matching the kit</Label>;
-  if (list.length === 0) return <Body color="$weld">▲ Nothing in the kit can do this.</Body>;
+  if (!found) return <Label aria-live="polite">Matching the kit</Label>;
+  const list = found.proposals;
+  if (list.length === 0 && found.gap) return <Gap gap={found.gap} onTake={onPick} />;
   return (
     <Column gap={0} role="radiogroup" aria-label="Products proposed">
+      {found.gap ? <Gap gap={found.gap} onTake={onPick} /> : null}
       <Label>{wanted ? 'Proposed, each beside the colour asked for; how far off in daylight, by a model' : 'Proposed'}</Label>
       <Judged padding="$1" gap="$1">
         {list.map((proposal) => {
@@ -129,6 +138,19 @@ function ProposalList({
           );
         })}
       </Judged>
+    </Column>
+  );
+}
+
+/** What to do where nothing at hand does it: how far the nearest is, what would do it stirred, what to buy, and the nearest all the same. */
+function Gap({ gap, onTake }: { readonly gap: NonNullable<MatchedStep['gap']>; readonly onTake: (proposal: Proposal) => void }) {
+  const { nearest } = gap;
+  return (
+    <Column gap="$2" role="note" aria-label="Nothing in the kit does this" borderLeftWidth={3} borderLeftColor="$weld" paddingLeft="$3">
+      <Body color="$weld">{`▲ ${gap.words}`}</Body>
+      {gap.mixNeeds ? <Label>{`Stirred, ${gap.mixNeeds} would do it.`}</Label> : null}
+      {gap.buy ? <Label>{`To buy: ${gap.buy}.`}</Label> : null}
+      {nearest ? <Button onPress={() => onTake(nearest)}>{`Take ${productsInWords(nearest.use)} all the same`}</Button> : null}
     </Column>
   );
 }

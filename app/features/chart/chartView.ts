@@ -1,4 +1,4 @@
-import { GUIDE_PARAMETERS, type Chart, type GuideParameter, type Placement, type Step, type Use } from '@toile/core';
+import { GUIDE_PARAMETERS, measuresInWords, type Chart, type GuideParameter, type Placement, type Step, type Use } from '@toile/core';
 
 const changed = (chart: Chart, stepId: string, change: (step: Step) => Step): Chart => ({
   ...chart,
@@ -33,11 +33,6 @@ const isParameter = (name: string): name is GuideParameter => name in GUIDE_PARA
 /** '2 pumps', '1 swipe'. */
 export function amountInWords(use: readonly Use[]): string {
   return use.map((u) => measuresInWords(u.parts, u.measure)).join(' + ');
-}
-
-/** '2.5 pumps'. */
-export function measuresInWords(parts: number, measure: Use['measure']): string {
-  return `${Number(parts.toFixed(1))} ${measure}${parts === 1 ? '' : 's'}`;
 }
 
 /** Minutes of a whole chart: hands on, and waiting. */

@@ -1,30 +1,17 @@
-import { useEffect, useMemo, useState } from 'react';
-import { forbidsOf, type Chart, type Kit, type Proposal, type Step } from '@toile/core';
-import { askFitting } from '../../workers';
+import { useMemo } from 'react';
+import { contextOf, type Chart, type Kit, type Step } from '@toile/core';
+import { askFitting, useWork } from '../../workers';
+import type { MatchedStep } from '../../workers/fittingJobs';
 
-export type Proposals = { readonly list: readonly Proposal[] | null; readonly error: string | null };
+export type Proposals = { readonly found: MatchedStep | null; readonly error: string | null };
 
-type Found = Proposals & { readonly asked: object | null };
-
-/** Products of the kit ranked for one step, worked out in the worker; null while it works. */
+/** Products of the kit for one step, and where nothing does it how far the nearest is: the one matcher, in the worker; null while it works. */
 export function useProposals(step: Step | null, chart: Chart, kit: Kit | undefined): Proposals {
-  const [found, setFound] = useState<Found>({ asked: null, list: null, error: null });
   const stepId = step?.id;
-  const { client } = chart;
-  const { date } = chart.occasion;
-  // Only another step, kit, face or date asks again: a note typed or a product picked does not.
+  const { client, occasion, forbids, schools } = chart;
+  // Only another step, kit, face, day or school asks again: a note typed or a product picked does not.
   // eslint-disable-next-line react-hooks/exhaustive-deps
-  const asked = useMemo(() => (step && kit ? { step, context: { client, kit, date, forbids: forbidsOf(chart) } } : null), [stepId, kit, client, date]);
-  useEffect(() => {
-    if (!asked) return;
-    let current = true;
-    askFitting('propose', asked).then(
-      (list) => current && setFound({ asked, list, error: null }),
-      (error: unknown) => current && setFound({ asked, list: null, error: error instanceof Error ? error.message : String(error) }),
-    );
-    return () => {
-      current = false;
-    };
-  }, [asked]);
-  return found.asked === asked ? found : { list: null, error: null };
+  const asked = useMemo(() => (step && kit ? { step, context: contextOf(chart, kit) } : null), [stepId, kit, client, occasion, forbids, schools]);
+  const { answer, error } = useWork(askFitting, 'propose', asked);
+  return { found: answer ?? null, error };
 }

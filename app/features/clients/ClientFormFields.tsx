@@ -3,6 +3,10 @@ import { SENSITIVITIES } from '@toile/core';
 import type { ClientForm } from '@toile/contract';
 import { Choice, Column, Field, Label } from '../../ui';
 
+/** What is noted beside the sensitivities known by name. */
+const ownWords = (noted: readonly string[]): string[] => noted.filter((s) => !SENSITIVITIES.some((known) => known === s));
+const splitWords = (text: string): string[] => text.split(',').map((word) => word.replace(/^\s+/, ''));
+
 type TextName = 'name' | 'phone' | 'email' | 'birthYear' | 'guardianConsent' | 'notes';
 
 /** The fields of a client, each with its error beside it; the same for a new client and a known one. */
@@ -26,14 +30,24 @@ export function ClientFormFields({ control }: { readonly control: Control<Client
       <Controller
         control={control}
         name="sensitivities"
-        render={({ field }) => (
-          <Choice
-            label="Sensitive to"
-            several
-            options={SENSITIVITIES}
-            chosen={SENSITIVITIES.filter((s) => field.value.includes(s))}
-            onChange={field.onChange}
-          />
+        render={({ field, fieldState }) => (
+          <Column gap="$2">
+            <Choice
+              label="Sensitive to"
+              several
+              options={SENSITIVITIES}
+              chosen={SENSITIVITIES.filter((s) => field.value.includes(s))}
+              onChange={(known) => field.onChange([...known, ...ownWords(field.value)])}
+            />
+            <Field
+              label="Also, in the client’s own words"
+              value={ownWords(field.value).join(', ')}
+              onChange={(words) => field.onChange([...SENSITIVITIES.filter((s) => field.value.includes(s)), ...splitWords(words)])}
+              onBlur={() => field.onChange(field.value.map((s) => s.trim()).filter(Boolean))}
+              error={fieldState.error?.message}
+              hint="Divided by commas: almonds, tea tree, a certain glue. Each is looked for in ingredient lists."
+            />
+          </Column>
         )}
       />
       {text('notes', 'Notes', { lines: 3 })}

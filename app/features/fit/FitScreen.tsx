@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
-import { OCCASIONS, type Chart, type FittedLook, type Occasion } from '@toile/core';
+import { adaptationInWords, OCCASIONS, type Chart, type FittedLook, type Occasion } from '@toile/core';
 import { newId, type ChartAnswer, type ClientAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
@@ -49,6 +49,14 @@ function Fit({ client }: { readonly client: ClientAnswer }) {
   );
 }
 
+/** What stands above a fitted chart: gaps of the kit and places that were moved. What was fitted to her is shown with the chart. */
+function notesBeside({ notes, adaptations, chart }: FittedLook): readonly string[] {
+  const told = new Set(
+    adaptations.flatMap((a) => [adaptationInWords(a, chart.steps.find((s) => s.id === a.stepId)?.title ?? a.was?.title), adaptationInWords(a, undefined)]),
+  );
+  return notes.filter((note) => !told.has(note));
+}
+
 function Choose({ client, onFitted }: { readonly client: ClientAnswer; readonly onFitted: (draft: Draft) => void }) {
   const looks = useLooks();
   const kit = useKit();
@@ -70,7 +78,8 @@ function Choose({ client, onFitted }: { readonly client: ClientAnswer; readonly 
     const occasion: Occasion = { kind, date, lights: ['daylight', 'flash'], hoursToLast: kind === 'trial' ? 5 : 10, camera: kind !== 'trial' };
     const stamp = { id: newId(), author: session.data.name, at: new Date().toISOString(), reason: '' };
     askFitting('fit', { look: chosen, client: snapshot, kit: kit.data, occasion, stamp, schools: settings.data?.settings.schools ?? {} }).then(
-      (fitted: FittedLook) => current && onFitted({ chart: fitted.chart, notes: fitted.notes, visitId: coming?.date === date ? coming.id : null, reason: '' }),
+      (fitted: FittedLook) =>
+        current && onFitted({ chart: fitted.chart, notes: notesBeside(fitted), visitId: coming?.date === date ? coming.id : null, reason: '' }),
       (error: unknown) => {
         if (!current) return;
         setFailure(error instanceof Error ? error.message : String(error));

@@ -1,6 +1,6 @@
-import { COVERAGE_WORDS, FAMILIES, FINISHES, MEASURES, PRODUCT_KINDS, TEXTURES, type Lab } from '@toile/core';
-import { Body, Choice, Column, Field, Label, Line, Swatch, Switch, useWide, View } from '../../ui';
-import type { ProductForm } from './productForm';
+import { COVERAGE_WORDS, FAMILIES, FINISHES, MEASURES, PRODUCT_KINDS, proposedProperties, TEXTURES, type Lab } from '@toile/core';
+import { Body, Button, Choice, Column, Field, Label, Line, Swatch, Switch, useWide, View } from '../../ui';
+import type { ProductForm, Stated } from './productForm';
 
 type ProductFieldsProps = { readonly form: ProductForm; readonly errors: Readonly<Record<string, string>>; readonly onChange: (form: ProductForm) => void };
 
@@ -68,6 +68,7 @@ export function ProductFields({ form, errors, onChange }: ProductFieldsProps) {
         {text('monthsAfterOpening', 'Good for, once opened', 'months')}
         {text('tintingStrength', 'Tinting strength in a mix')}
       </Line>
+      <WearFields form={form} errors={errors} set={set} />
       <Choice
         label="In a flash, by your own photos"
         options={GRADES}
@@ -79,6 +80,64 @@ export function ProductFields({ form, errors, onChange }: ProductFieldsProps) {
         <Switch label="Meant for the eye area" on={form.eyeSafe} onToggle={() => set({ eyeSafe: !form.eyeSafe })} />
         <Switch label="Single use" on={form.singleUse} onToggle={() => set({ singleUse: !form.singleUse })} />
       </Column>
+    </Column>
+  );
+}
+
+const STATED = ['', 'yes', 'no'] as const;
+const SHARES = ['', '1', '0.5', '0.25'] as const;
+
+/** How it wears and how little of it can be taken; what nobody has stated is proposed from its make and name, to be confirmed. */
+function WearFields({
+  form,
+  errors,
+  set,
+}: {
+  readonly form: ProductForm;
+  readonly errors: Readonly<Record<string, string>>;
+  readonly set: (more: Partial<ProductForm>) => void;
+}) {
+  const { kind, line, shade, finish, coverage, texture, family, measure } = form;
+  const proposed = proposedProperties({ kind, line, shade, finish, coverage, texture, family, measure });
+  const said = (value: boolean): Stated => (value ? 'yes' : 'no');
+  const open = form.wearHours === '' || form.waterproof === '' || form.transferProof === '' || form.smallestShare === '';
+  const share = SHARES.find((s) => Number(s) === proposed.smallestShare) ?? '1';
+  const confirm = (): void =>
+    set({
+      wearHours: form.wearHours || String(proposed.wearHours),
+      waterproof: form.waterproof || said(proposed.waterproof),
+      transferProof: form.transferProof || said(proposed.transferProof),
+      smallestShare: form.smallestShare || share,
+    });
+  const yesNo = (label: string, name: 'waterproof' | 'transferProof') => (
+    <Choice
+      label={label}
+      options={STATED}
+      words={{ '': 'not stated' }}
+      chosen={[form[name]]}
+      onChange={([value]) => value !== undefined && set({ [name]: value })}
+    />
+  );
+  return (
+    <Column gap="$3" role="group" aria-label="How it wears">
+      <Field label="Holds for" unit="hours" keyboard="decimal" value={form.wearHours} onChange={(wearHours) => set({ wearHours })} error={errors.wearHours} />
+      {yesNo('Waterproof', 'waterproof')}
+      {yesNo('Transfer-proof', 'transferProof')}
+      <Choice
+        label={`Can be taken by the ${form.measure}`}
+        options={SHARES}
+        words={{ '': 'not stated', '1': 'whole only', '0.5': 'by halves', '0.25': 'by quarters' }}
+        chosen={[form.smallestShare]}
+        onChange={([smallestShare]) => smallestShare !== undefined && set({ smallestShare })}
+      />
+      {open ? (
+        <Line>
+          <Label flex={1}>
+            {`Proposed where nothing is stated, from its make and name: ${proposed.wearHours} hours, ${proposed.waterproof ? 'waterproof' : 'not waterproof'}, ${proposed.transferProof ? 'transfer-proof' : 'transfers'}. The maker’s word decides.`}
+          </Label>
+          <Button onPress={confirm}>Confirm the proposal</Button>
+        </Line>
+      ) : null}
     </Column>
   );
 }

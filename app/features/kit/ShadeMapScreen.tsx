@@ -53,7 +53,7 @@ const TOP = 26;
 /** Degrees of hue shown each way, and the depths. */
 const HUE = 16;
 const [LIGHT, DEEP] = [3, 22];
-const UNDERTONE_HUE = { cool: -6, neutral: 0, warm: 6, olive: 10 } as const;
+const UNDERTONE_HUE = { cool: -6, neutral: 0, warm: 6, olive: 10, red: -6 } as const;
 
 function Plot({ map }: { readonly map: ShadeMap }) {
   const c = useColours();

@@ -1,14 +1,38 @@
-import type { Lab, Product } from '@toile/core';
+import { TOOLS, type Lab, type Product, type Tool } from '@toile/core';
 import { newId } from '@toile/contract';
 
+/** Yes, no, or nobody has said. */
+export type Stated = '' | 'yes' | 'no';
+const statedOf = (value: boolean | undefined): Stated => (value === undefined ? '' : value ? 'yes' : 'no');
+const SHARES = ['1', '0.5', '0.25'] as const;
+
 /** A product as it is typed: numbers are text until they are saved. */
-export type ProductForm = Omit<Product, 'lab' | 'ingredients' | 'mgPerMeasure' | 'tintingStrength' | 'monthsAfterOpening' | 'flashGrade'> & {
+export type ProductForm = Omit<
+  Product,
+  | 'lab'
+  | 'ingredients'
+  | 'mgPerMeasure'
+  | 'tintingStrength'
+  | 'monthsAfterOpening'
+  | 'flashGrade'
+  | 'wearHours'
+  | 'waterproof'
+  | 'transferProof'
+  | 'smallestShare'
+  | 'tool'
+> & {
   readonly lab: readonly [string, string, string];
   readonly ingredients: string;
   readonly mgPerMeasure: string;
   readonly tintingStrength: string;
   readonly monthsAfterOpening: string;
   readonly flashGrade: '' | '0' | '1' | '2' | '3';
+  /** Hours; empty where nobody has stated them. */
+  readonly wearHours: string;
+  readonly waterproof: Stated;
+  readonly transferProof: Stated;
+  readonly smallestShare: '' | '1' | '0.5' | '0.25';
+  readonly tool: '' | Tool;
 };
 
 const numberOf = (text: string): number => (text.trim() === '' ? Number.NaN : Number(text.replace(',', '.')));
@@ -39,9 +63,14 @@ export function emptyForm(like: Product | null = null): ProductForm {
 }
 
 export function formOf(product: Product): ProductForm {
-  const { lab, flashGrade } = product;
+  const { lab, flashGrade, wearHours, waterproof, transferProof, smallestShare, tool } = product;
   return {
     ...product,
+    wearHours: wearHours === undefined ? '' : String(wearHours),
+    waterproof: statedOf(waterproof),
+    transferProof: statedOf(transferProof),
+    smallestShare: SHARES.find((share) => Number(share) === smallestShare) ?? '',
+    tool: TOOLS.find((t) => t === tool) ?? '',
     lab: lab ? [String(lab[0]), String(lab[1]), String(lab[2])] : ['', '', ''],
     ingredients: product.ingredients.join(', '),
     mgPerMeasure: String(product.mgPerMeasure),
@@ -53,7 +82,7 @@ export function formOf(product: Product): ProductForm {
 
 /** What is sent: the numbers as numbers (NaN where there is none, which the schema refuses with words), no colour when all three are empty. */
 export function productOf(form: ProductForm): Omit<Product, 'lab'> & { readonly lab: Lab | null } {
-  const { flashGrade, ...rest } = form;
+  const { flashGrade, wearHours, waterproof, transferProof, smallestShare, tool, ...rest } = form;
   const empty = form.lab.every((v) => v.trim() === '');
   return {
     ...rest,
@@ -65,6 +94,11 @@ export function productOf(form: ProductForm): Omit<Product, 'lab'> & { readonly 
     mgPerMeasure: numberOf(form.mgPerMeasure),
     tintingStrength: numberOf(form.tintingStrength),
     monthsAfterOpening: numberOf(form.monthsAfterOpening),
+    ...(wearHours.trim() === '' ? {} : { wearHours: numberOf(wearHours) }),
+    ...(waterproof === '' ? {} : { waterproof: waterproof === 'yes' }),
+    ...(transferProof === '' ? {} : { transferProof: transferProof === 'yes' }),
+    ...(smallestShare === '' ? {} : { smallestShare: Number(smallestShare) as NonNullable<Product['smallestShare']> }),
+    ...(tool === '' ? {} : { tool }),
     ...(flashGrade === '' ? {} : { flashGrade: Number(flashGrade) as NonNullable<Product['flashGrade']> }),
   };
 }

@@ -5,7 +5,7 @@ import type { LookAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useLook, useRefresh } from '../../data/hooks';
 import { Body, Button, Column, Field, Ready, Screen, Subheading, Switch } from '../../ui';
-import { errorsOf, formOf, tagsOf, type LookForm } from './lookForm';
+import { errorsOf, forbidsOfForm, formOf, tagsOf, type LookForm } from './lookForm';
 import { LookFormFields } from './LookFormFields';
 
 /** The next version of a look: its name, words, tags, prohibitions, and which steps may be left out. */
@@ -44,7 +44,7 @@ function Edit({ look }: { readonly look: Look }) {
       name: form.name.trim(),
       description: form.description.trim(),
       tags: tagsOf(form),
-      forbids: { finishes: [...form.finishes], kinds: [...form.kinds] },
+      forbids: forbidsOfForm(form),
       steps: look.steps.map(({ optional: _was, ...step }) => (optional.includes(step.id) ? { ...step, optional: true } : step)),
     };
     try {

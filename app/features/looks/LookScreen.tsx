@@ -22,6 +22,7 @@ import type { PaintedLayer } from '../face/FaceView';
 import { Notch } from '../face/Notch';
 import { dayInWords } from '../words/dates';
 import { capital } from '../words/capital';
+import { forbidsInWords } from './lookForm';
 
 /** One look on the pattern face, with its steps. */
 export function LookScreen({ id }: { readonly id: string }) {
@@ -96,9 +97,7 @@ function LookView({ answer: { look, versions }, edits }: { readonly answer: Look
         <Body>{look.description}</Body>
         {look.tags.length > 0 ? <Label>{look.tags.join(' · ')}</Label> : null}
         <Label>{capital(schoolsInWords(look.schools))}</Label>
-        {look.forbids.finishes.length + look.forbids.kinds.length > 0 ? (
-          <Body color="$weld">{`▲ Never: ${[...look.forbids.finishes, ...look.forbids.kinds].join(', ')}.`}</Body>
-        ) : null}
+        {forbidsInWords(look.forbids) !== '' ? <Body color="$weld">{`▲ ${capital(forbidsInWords(look.forbids))}.`}</Body> : null}
         <Versions look={look} versions={versions} />
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$2">

@@ -6,7 +6,7 @@ import { call, CallError } from '../../data/call';
 import { useChart, useRefresh, useSession } from '../../data/hooks';
 import { Body, Button, Choice, Column, Label, Ready, Screen, Subheading } from '../../ui';
 import { Notch } from '../face/Notch';
-import { EMPTY_LOOK_FORM, errorsOf, tagsOf, type LookForm } from './lookForm';
+import { EMPTY_LOOK_FORM, errorsOf, forbidsOfForm, type LookForm, tagsOf } from './lookForm';
 import { LookFormFields } from './LookFormFields';
 
 /** Cuts a look from a chart: what makes it that look, what may be left out, what it never has. */
@@ -30,6 +30,8 @@ function Make({ chart }: { readonly chart: Chart }) {
     description: `From ${chart.look.name}`,
     finishes: chart.forbids?.finishes ?? [],
     kinds: chart.forbids?.kinds ?? [],
+    places: chart.forbids?.places ?? [],
+    shapes: chart.forbids?.shapes ?? [],
   });
   const [parts, setParts] = useState<Readonly<Record<string, PartOfLook>>>({});
   const [lookId] = useState(newId);
@@ -50,7 +52,7 @@ function Make({ chart }: { readonly chart: Chart }) {
         description: form.description.trim(),
         tags: tagsOf(form),
         parts,
-        forbids: { finishes: [...form.finishes], kinds: [...form.kinds] },
+        forbids: forbidsOfForm(form),
       };
       const kept = await call<LookAnswer>('createLook', { body: { look: lookFromChart(chart, choices, stamp) }, idempotencyKey: `look-${lookId}` });
       await refresh({ name: 'look', params: { id: lookId }, answer: kept });

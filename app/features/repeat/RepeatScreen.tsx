@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
-import { acceptedRefit, asWorn, documentHash, stepsOfVariant, type Chart, type Occasion, type Refit } from '@toile/core';
+import { acceptedRefit, asWorn, documentHash, notAsked, stepsOfVariant, type Chart, type Occasion, type Refit } from '@toile/core';
 import { newId, type ChartAnswer, type ClientAnswer, type KitAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useChart, useClient, useKit, useRefresh, useSession } from '../../data/hooks';
@@ -42,7 +42,7 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
   const coming = client.visits.find((v) => v.date >= todayText());
   const [date, setDate] = useState(coming?.date ?? todayText());
   const [reason, setReason] = useState<string | null>(null);
-  const [refused, setRefused] = useState<ReadonlySet<string>>(new Set());
+  const [touched, setRefused] = useState<ReadonlySet<string> | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const [key] = useState(newId);
@@ -50,6 +50,8 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
   const validDate = /^\d{4}-\d{2}-\d{2}$/.test(date) && !Number.isNaN(Date.parse(date));
   const kind = coming && coming.date === date ? (coming.kind as Occasion['kind']) : answer.chart.occasion.kind;
   const { refit, error } = useRefit(worn, client, kit, kind, validDate ? date : null, session.data?.name ?? '');
+  // An order waits for a yes; the rest is taken until it is refused.
+  const refused = useMemo(() => touched ?? notAsked(refit?.changes ?? []), [touched, refit]);
 
   const save = async (): Promise<void> => {
     if (!refit) return;
@@ -70,7 +72,7 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
       setBusy(false);
     }
   };
-  const toggle = (id: string): void => setRefused((all) => new Set(all.has(id) ? [...all].filter((other) => other !== id) : [...all, id]));
+  const toggle = (id: string): void => setRefused(new Set(refused.has(id) ? [...refused].filter((other) => other !== id) : [...refused, id]));
 
   return (
     <Screen

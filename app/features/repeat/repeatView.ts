@@ -14,7 +14,7 @@ export function summaryOf(changes: readonly RefitChange[]): string {
 export const KIND_WORDS: Readonly<Record<RefitChange['kind'], string>> = {
   keep: 'kept',
   carried: 'as worn',
-  learned: 'as wished for',
+  learned: 'as chosen',
   remix: 'mixed anew',
   substitute: 'replaced',
   're-place': 'placed anew',

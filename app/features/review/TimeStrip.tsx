@@ -3,7 +3,7 @@ import { orderedSteps, type Chart, type StepOrder } from '@toile/core';
 import { Body, Button, Column, Label, Line, View } from '../../ui';
 import { askFitting, useWork } from '../../workers';
 import { OwnTimings } from './OwnTimings';
-import { saversInWords, timeInWords } from './timeView';
+import { choiceInWords, saversInWords, timeInWords } from './timeView';
 
 type TimeStripProps = { readonly chart: Chart; readonly editable: boolean; readonly onChange: (chart: Chart) => void };
 
@@ -14,8 +14,7 @@ export function TimeStrip({ chart, editable, onChange }: TimeStripProps) {
   const { answer } = useWork(askFitting, 'order', asked);
   const [open, setOpen] = useState(false);
   if (!answer) return null;
-  const { given, woven, savers } = answer;
-  const gains = given.totalMinutes - woven.totalMinutes;
+  const { given, woven, choices, savers } = answer;
   return (
     <Column gap="$2" role="group" aria-label="Time">
       <Line justifyContent="space-between" flexWrap="nowrap">
@@ -27,21 +26,28 @@ export function TimeStrip({ chart, editable, onChange }: TimeStripProps) {
       {open ? (
         <>
           <Strip name="As it stands" order={given} chart={chart} whole={given.totalMinutes} />
-          <Strip name="Waits filled" order={woven} chart={chart} whole={given.totalMinutes} />
+          {choices.length > 0 ? <Strip name="Waits filled" order={woven} chart={chart} whole={given.totalMinutes} /> : null}
           <Label>{`Filled: hands at work. Hatched below: drying. ${saversInWords(savers, chart)}`}</Label>
           <OwnTimings chart={chart} editable={editable} onChange={onChange} />
-          {editable && gains > 0.05 ? (
-            <Button
-              onPress={() =>
-                onChange(
-                  orderedSteps(
-                    chart,
-                    woven.steps.map((s) => s.stepId),
-                  ),
-                )
-              }
-            >{`Take this order, ${gains.toFixed(gains < 10 ? 1 : 0)} min shorter`}</Button>
-          ) : null}
+          {editable
+            ? choices.map((choice) => (
+                <Column key={choice.moves} gap="$1">
+                  <Button
+                    onPress={() =>
+                      onChange(
+                        orderedSteps(
+                          chart,
+                          choice.steps.map((s) => s.stepId),
+                        ),
+                      )
+                    }
+                  >
+                    {choiceInWords(choice)}
+                  </Button>
+                  <Label>{`Moves ${choice.movedIds.map((id) => chart.steps.find((s) => s.id === id)?.title.toLowerCase() ?? '').join(', ')}.`}</Label>
+                </Column>
+              ))
+            : null}
         </>
       ) : null}
     </Column>

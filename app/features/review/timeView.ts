@@ -1,11 +1,17 @@
-import type { Chart, OwnTiming, WovenSteps } from '@toile/core';
+import type { Chart, OwnTiming, StepChoice, WovenSteps } from '@toile/core';
 
 /** '62 min as it stands; 55 with the waits filled, the shortest there is.' */
-export function timeInWords({ given, woven }: WovenSteps): string {
+export function timeInWords({ given, woven }: Pick<WovenSteps, 'given' | 'woven'>): string {
   const [now, best] = [given.totalMinutes, woven.totalMinutes];
-  if (now - best < 0.05) return `${now.toFixed(0)} min, and no order is shorter.`;
+  if (now - best < 0.05) return `${now.toFixed(0)} min; ${woven.proven ? 'no order is shorter' : 'no other order is worth its moves'}.`;
   const proof = woven.proven ? 'the shortest there is' : `at most ${(best - woven.boundMinutes).toFixed(1)} above the shortest`;
   return `${now.toFixed(0)} min as it stands; ${best.toFixed(0)} with the waits filled, ${proof}.`;
+}
+
+/** 'Take 3 min for 1 move'. */
+export function choiceInWords({ savedMinutes, moves }: Pick<StepChoice, 'savedMinutes' | 'moves'>): string {
+  const saved = Number(savedMinutes.toFixed(savedMinutes < 10 ? 1 : 0));
+  return `Take ${saved} min for ${moves} ${moves === 1 ? 'move' : 'moves'}`;
 }
 
 /** Which wait would save the most if it fell away. */

@@ -25,7 +25,8 @@ export function MatchPanel({ client, context }: { readonly client: ClientAnswer;
   const all = useMemo(() => (answer ? [...answer.singles, ...answer.pairs, ...answer.triples] : []), [answer]);
   const lights = useMemo(() => bestUnderLights(all), [all]);
   const pin = useCallback((productId: string) => setWishes((w) => ({ ...w, pin: productId })), []);
-  const best = [...all].sort((a, b) => a.deltaE - b.deltaE)[0];
+  // The one answer, as fitting gives it: by the whole cost; three in a bowl only where they are chosen.
+  const best = [...(answer ? [...answer.singles, ...answer.pairs] : [])].sort((a, b) => a.cost - b.cost)[0];
   const picked = all.find((m) => keyOf(m) === chosen) ?? best ?? null;
   const pinned = context.kit.products.find((p) => p.id === wishes.pin);
   const rows = (title: string, matches: readonly ShadeMatch[], none: string) => (

@@ -1,6 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import type { ClientAnswer } from '@toile/contract';
-import { useClient, useKit } from '../../data/hooks';
+import { useChart, useClient, useKit } from '../../data/hooks';
 import { Button, Choice, Column, Empty, Ready, Screen } from '../../ui';
 import { newestSkin } from '../clients/snapshot';
 import { CorrectPanel } from './CorrectPanel';
@@ -27,7 +27,9 @@ export function ShadesScreen({ id }: { readonly id: string }) {
 function Shades({ client, panel, onPanel }: { readonly client: ClientAnswer; readonly panel: Panel; readonly onPanel: (panel: Panel) => void }) {
   const router = useRouter();
   const kit = useKit();
-  const context = useShadeContext(client, kit.data);
+  const { chart: chartId } = useLocalSearchParams<{ chart?: string }>();
+  const chart = useChart(chartId ?? '');
+  const context = useShadeContext(client, chartId && !chart.data && !chart.error ? undefined : kit.data, chart.data?.chart ?? null);
   if (Object.keys(newestSkin(client)).length === 0)
     return (
       <Empty title="Read the skin first" words="Shades are worked out from a reading: seven zones, a few touches each.">

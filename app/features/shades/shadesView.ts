@@ -1,4 +1,4 @@
-import { productName, snapshotOf, type Chart, type CorrectorChoice, type ShadeMatch, type Step, type Use } from '@toile/core';
+import { measuresInWords, productName, snapshotOf, type Chart, type CorrectorChoice, type ShadeMatch, type Step, type Use } from '@toile/core';
 
 /** '2 : 1', or nothing for a single product. */
 export function ratioOf(match: ShadeMatch): string {
@@ -10,8 +10,8 @@ export const namesOf = (match: ShadeMatch): string => match.parts.map(({ product
 
 /** '4 pumps + 2 drops, 0.75 ml' */
 export function takenInWords({ parts, amount }: ShadeMatch): string {
-  const measures = parts.map(({ product }, i) => `${amount.measures[i]} ${product.measure}${amount.measures[i] === 1 ? '' : 's'}`);
-  return `${measures.join(' + ')}, ${amount.ml.toFixed(2)} ml`;
+  const measures = parts.map(({ product }, i) => measuresInWords(amount.measures[i]!, product.measure));
+  return `${measures.join(' + ')}, ${amount.ml.toFixed(2)} ml: ${Math.round(amount.takenMg)} mg, ${Math.round(amount.neededMg)} needed`;
 }
 
 /** The least difference of any match under lamp and flash: what the others are held against. */

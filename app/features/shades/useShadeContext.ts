@@ -1,10 +1,16 @@
 import { useMemo } from 'react';
-import type { Kit, ShadeContext } from '@toile/core';
+import { contextOf, type Chart, type Kit, type ShadeContext } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 import { snapshotOfClient } from '../clients/snapshot';
 import { todayText } from '../words/dates';
 
-/** Client and kit as the shade search takes them; another object only when either changes. */
-export function useShadeContext(client: ClientAnswer, kit: Kit | undefined, date: string = todayText()): ShadeContext | null {
-  return useMemo(() => (kit ? { client: snapshotOfClient(client), kit, date } : null), [client, kit, date]);
+/**
+ * Client and kit as the one matcher takes them; for a chart also its day, what its look forbids and its school, so that every screen gives one answer.
+ * Another object only when one of them changes.
+ */
+export function useShadeContext(client: ClientAnswer, kit: Kit | undefined, chart: Chart | null): ShadeContext | null {
+  return useMemo(() => {
+    if (!kit) return null;
+    return chart ? { ...contextOf(chart, kit), client: snapshotOfClient(client) } : { client: snapshotOfClient(client), kit, date: todayText() };
+  }, [client, kit, chart]);
 }

@@ -2,7 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { Pressable } from 'react-native';
 import {
-  forbidsOf,
+  contextOf,
   inferLandmarks,
   needsSubstitute,
   PLAIN_FEATURES,
@@ -139,12 +139,10 @@ function Find({ kit, product, charts }: FindProps) {
 }
 
 function requestFor(kit: Kit, product: Product, chart: Chart | null, packed: boolean) {
-  const client = chart?.client ?? NO_ONE;
-  const context: ShadeContext = { client, kit, date: chart?.occasion.date ?? todayText() };
+  const context: ShadeContext = chart ? contextOf(chart, kit) : { client: NO_ONE, kit, date: todayText() };
   const dose = chart?.steps.find((s) => s.use.some((u) => u.product.id === product.id));
   const options = {
     ...(packed ? {} : { notPacked: [product.id] }),
-    ...(chart ? { forbids: forbidsOf(chart) } : {}),
     ...(dose && dose.doseMgPerCm2 > 0 ? { doseMgPerCm2: dose.doseMgPerCm2 } : {}),
   };
   return { context, product, options };

@@ -5,6 +5,7 @@ import {
   featuresOn,
   HAIR_STYLES,
   HAIR_TONES,
+  LASHES,
   LIDS,
   LINES,
   LIP_EDGES,
@@ -22,8 +23,9 @@ const NOTED = {
   lenses: 'contact lenses',
   headTremor: 'head tremor',
   beard: 'beard',
+  cannotRecline: 'cannot lie back',
 } as const satisfies Partial<Record<keyof Features, string>>;
-const NOTES = ['dry', 'lenses', 'headTremor', 'beard'] as const satisfies readonly (keyof typeof NOTED)[];
+const NOTES = ['dry', 'lenses', 'headTremor', 'beard', 'cannotRecline'] as const satisfies readonly (keyof typeof NOTED)[];
 
 /** What is noted of a face beside its measurements; what may differ from side to side can be said of each. */
 export function FeaturesForm({ features, onChange }: FeaturesFormProps) {
@@ -60,13 +62,19 @@ export function FeaturesForm({ features, onChange }: FeaturesFormProps) {
       {one('hair', 'Hair', HAIR_STYLES)}
       {one('hairTone', 'Hair tone', HAIR_TONES)}
       {one('age', 'Age', AGES)}
+      <Choice
+        label="Lashes"
+        options={LASHES}
+        chosen={features.lashes ? [features.lashes] : []}
+        onChange={([lashes]) => lashes && onChange({ ...features, lashes })}
+      />
       <Choice label="Oily" several options={OILY_ZONES} chosen={features.oily} onChange={(oily) => onChange({ ...features, oily })} />
       <Choice
         label="Also"
         several
         options={NOTES}
         words={NOTED}
-        chosen={NOTES.filter((note) => features[note])}
+        chosen={NOTES.filter((note) => features[note] === true)}
         onChange={(chosen) => onChange({ ...features, ...Object.fromEntries(NOTES.map((note) => [note, chosen.includes(note)])) })}
       />
     </Column>

@@ -76,10 +76,19 @@ export function clientOf({ skin, features = {}, measurements = {}, sensitivities
 
 const owned = (products: readonly Product[]): Kit => ({
   products,
-  units: products.map((p) => ({ id: idFor(`corpus unit ${p.id}`), productId: p.id, openedOn: '2031-03-01', remainingMg: p.mgPerMeasure * 60, place: 'case 1' })),
+  units: products.map((p) => ({
+    id: idFor(`corpus unit ${p.id}`),
+    productId: p.id,
+    openedOn: '2031-03-01',
+    remainingMg: p.mgPerMeasure * 60,
+    place: 'case 1',
+  })),
 });
 
-const every = (n: number) => (_: Product, i: number): boolean => i % n === 0;
+const every =
+  (n: number) =>
+  (_: Product, i: number): boolean =>
+    i % n === 0;
 const messy = `brand;range;shade name;type;L;a;b;coverage;finish;texture;family;contains;dose unit;mg per pump;eyes
  Ordway ;Second Cloth;odd 1;base;63,2;13,1;18,9;medium;satin;liquid;water;water|glycerin;pump;190;no
 Ordway;Second Cloth;odd 2;base;-4;0;0;medium;satin;liquid;water;water;pump;190;no
@@ -128,7 +137,10 @@ export const onChart =
   ({ chart, kit }) => ({ chart: change(chart), kit });
 /** The first step of a role, or of a title. */
 export const stepOf = (chart: Chart, which: string): Step => {
-  const step = chart.steps.find((s) => s.title === which) ?? chart.steps.find((s) => s.role === which) ?? chart.steps.find((s) => s.use.some((u) => u.product.kind === which));
+  const step =
+    chart.steps.find((s) => s.title === which) ??
+    chart.steps.find((s) => s.role === which) ??
+    chart.steps.find((s) => s.use.some((u) => u.product.kind === which));
   if (!step) throw new Error(`the corpus looks for a step called ${which} in ${chart.steps.map((s) => s.title).join(', ')}`);
   return step;
 };
@@ -143,24 +155,28 @@ const colourOf = (step: Step): Product['lab'] => {
   return lab ? [...lab] : null;
 };
 /** The product of a step changed, in the chart and in the kit. */
-export const withProduct = (which: string, change: (product: Product, chart: Chart) => Partial<Product>): Break => (scene) => {
-  const step = stepOf(scene.chart, which);
-  const [use] = step.use;
-  const old = scene.kit.products.find((p) => p.id === use?.product.id);
-  if (!use || !old) throw new Error(`the corpus finds no product in ${which}`);
-  const product: Product = { ...old, id: idFor(`corpus product ${which} ${old.id}`), shade: 'of the case', lab: colourOf(step), ...change(old, scene.chart) };
-  const unit = { id: idFor(`corpus unit of ${product.id}`), productId: product.id, openedOn: '2031-04-01', remainingMg: 1e5, place: 'case 1' };
-  const put = { ...use, unitId: unit.id, product: snapshotOf(product), measure: product.measure };
-  return {
-    kit: { products: [...scene.kit.products, product], units: [...scene.kit.units, unit] },
-    chart: { ...scene.chart, steps: scene.chart.steps.map((s) => (s === step ? { ...s, use: [put] } : s)) },
+export const withProduct =
+  (which: string, change: (product: Product, chart: Chart) => Partial<Product>): Break =>
+  (scene) => {
+    const step = stepOf(scene.chart, which);
+    const [use] = step.use;
+    const old = scene.kit.products.find((p) => p.id === use?.product.id);
+    if (!use || !old) throw new Error(`the corpus finds no product in ${which}`);
+    const product: Product = { ...old, id: idFor(`corpus product ${which} ${old.id}`), shade: 'of the case', lab: colourOf(step), ...change(old, scene.chart) };
+    const unit = { id: idFor(`corpus unit of ${product.id}`), productId: product.id, openedOn: '2031-04-01', remainingMg: 1e5, place: 'case 1' };
+    const put = { ...use, unitId: unit.id, product: snapshotOf(product), measure: product.measure };
+    return {
+      kit: { products: [...scene.kit.products, product], units: [...scene.kit.units, unit] },
+      chart: { ...scene.chart, steps: scene.chart.steps.map((s) => (s === step ? { ...s, use: [put] } : s)) },
+    };
   };
-};
 /** The colour of a step's product some steps from her skin; positive is deeper. */
-export const shaded = (which: string, steps: number, more: Partial<Product> = {}): Break => withProduct(which, (_, chart) => ({ lab: [...shiftDepth(skinTarget(chart.client.skin)!, steps)], ...more }));
+export const shaded = (which: string, steps: number, more: Partial<Product> = {}): Break =>
+  withProduct(which, (_, chart) => ({ lab: [...shiftDepth(skinTarget(chart.client.skin)!, steps)], ...more }));
 export const coloured = (which: string, lab: Lab, more: Partial<Product> = {}): Break => withProduct(which, () => ({ lab: [...lab], ...more }));
 export const without = (which: string): Break => onChart((chart) => ({ ...chart, steps: chart.steps.filter((s) => s !== stepOf(chart, which)) }));
-export const withClient = (change: (client: ClientSnapshot) => Partial<ClientSnapshot>): Break => onChart((chart) => ({ ...chart, client: { ...chart.client, ...change(chart.client) } }));
+export const withClient = (change: (client: ClientSnapshot) => Partial<ClientSnapshot>): Break =>
+  onChart((chart) => ({ ...chart, client: { ...chart.client, ...change(chart.client) } }));
 export const withFeatures = (features: Partial<Features>): Break => withClient(({ features: own }) => ({ features: { ...own, ...features } }));
 export const withOccasion = (change: Partial<Occasion>): Break => onChart((chart) => ({ ...chart, occasion: { ...chart.occasion, ...change } }));
 export const movedTo = (which: string, where: 'before' | 'after', other: string): Break =>
@@ -181,5 +197,6 @@ export const all =
   (...breaks: readonly Break[]): Break =>
   (scene) =>
     breaks.reduce((so, one) => one(so), scene);
-export const at = (...guides: readonly Extract<Placement, { guide: unknown }>['guide'][]): Placement[] => guides.map((guide) => ({ guide, side: 'both' as const }));
+export const at = (...guides: readonly Extract<Placement, { guide: unknown }>['guide'][]): Placement[] =>
+  guides.map((guide) => ({ guide, side: 'both' as const }));
 export const asIs: Break = (scene) => scene;

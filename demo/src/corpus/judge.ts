@@ -31,7 +31,20 @@ export function score(verdicts: readonly Verdict[]): Score[] {
     const brokenOnes = some.filter((v) => v.case.finds.length > 0);
     const hits = brokenOnes.filter((v) => v.found).length;
     const strays = some.reduce((sum, v) => sum + v.stray.length, 0);
-    return { topic, cases: some.length, precision: hits + strays === 0 ? 1 : hits / (hits + strays), recall: brokenOnes.length === 0 ? 1 : hits / brokenOnes.length };
+    return {
+      topic,
+      cases: some.length,
+      precision: hits + strays === 0 ? 1 : hits / (hits + strays),
+      recall: brokenOnes.length === 0 ? 1 : hits / brokenOnes.length,
+    };
   };
-  return [...TOPICS.map((topic) => of(topic, verdicts.filter((v) => v.case.topic === topic))), of('all', verdicts)];
+  return [
+    ...TOPICS.map((topic) =>
+      of(
+        topic,
+        verdicts.filter((v) => v.case.topic === topic),
+      ),
+    ),
+    of('all', verdicts),
+  ];
 }

@@ -1,4 +1,4 @@
-import type { ChairEvent, Chart, Features, Kit, Lab, Landmarks, Look, Measurements, OwnTiming, Palette, Sensitivity, Skin, SkinZone, Taps } from '@toile/core';
+import type { ChairEvent, Chart, Features, Kit, Lab, Landmarks, Look, Measurements, OwnTiming, Palette, Skin, SkinZone, Taps } from '@toile/core';
 import type { Role } from './roles';
 import type { StudioSettings } from './settings';
 
@@ -45,7 +45,8 @@ export type ClientAnswer = {
   readonly contact: { readonly phone: string; readonly email: string } | null;
   readonly birthYear: number | null;
   readonly guardianConsent: string;
-  readonly sensitivities: readonly Sensitivity[];
+  /** Known ones by name, and others in the client’s own words. */
+  readonly sensitivities: readonly string[];
   readonly notes: string;
   readonly features: Features;
   readonly measurements: Measurements;

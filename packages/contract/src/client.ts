@@ -6,7 +6,6 @@ import {
   MEASUREMENTS,
   questionMeasurements,
   questionTrace,
-  SENSITIVITIES,
   TapsSchema,
   type Features,
   type Landmarks,
@@ -56,13 +55,7 @@ export const clientFormSchema = object({
     .min(1900, 'A year after 1900')
     .max(2100, 'A year before 2100'),
   guardianConsent: string().trim().default('').max(200, 'At most 200 letters'),
-  sensitivities: array()
-    .of(
-      string()
-        .oneOf([...SENSITIVITIES], 'is not one we know')
-        .required(),
-    )
-    .default([]),
+  sensitivities: array().of(string().trim().required('Say what it is').max(120, 'At most 120 letters each')).max(40, 'At most 40').default([]),
   notes: string().default('').max(4000, 'At most 4000 letters'),
 }).noUnknown('${unknown} is not known here');
 export type ClientForm = InferType<typeof clientFormSchema>;

@@ -3,12 +3,15 @@ import {
   COVERAGE_WORDS,
   FAMILIES,
   FINISHES,
+  impossibleBecause,
   KIT_COLUMN_NAMES,
   MEASURES,
   paletteProblems,
   PaletteSchema,
   PRODUCT_KINDS,
+  SMALLEST_SHARES,
   TEXTURES,
+  TOOLS,
   type ColumnMapping,
   type Lab,
   type Palette,
@@ -65,7 +68,22 @@ export const productInputSchema = object({
   singleUse: boolean().default(false),
   eyeSafe: boolean().default(false),
   flashGrade: number().oneOf([0, 1, 2, 3], 'From 0, nothing, to 3, plainly').optional(),
-}).noUnknown(unknown);
+  wearHours: number().typeError('A number of hours').min(0, 'Not less than nothing').max(48, 'At most 48 hours').optional(),
+  waterproof: boolean().optional(),
+  transferProof: boolean().optional(),
+  smallestShare: number()
+    .oneOf([...SMALLEST_SHARES], 'A whole measure, half or a quarter')
+    .optional(),
+  tool: string()
+    .oneOf([...TOOLS], 'Choose a tool')
+    .optional(),
+})
+  .test('possible', 'cannot be', function ({ kind, lab }) {
+    const known = PRODUCT_KINDS.find((k) => k === kind);
+    const why = known && lab ? impossibleBecause(known, lab) : null;
+    return why === null || this.createError({ path: 'lab', message: why });
+  })
+  .noUnknown(unknown);
 export type ProductInput = Product;
 
 const openedOn = string()

@@ -1,5 +1,5 @@
 import type { ColumnType, Generated } from 'kysely';
-import type { ChairEvent, Chart, Features, Lab, Landmarks, Look, Measurements, Palette, Product, Sensitivity, SkinZone, Taps, Unit } from '@toile/core';
+import type { ChairEvent, Chart, Features, Lab, Landmarks, Look, Measurements, Palette, Product, SkinZone, Taps, Unit } from '@toile/core';
 import type { ExtraReading, LedgerEntry, Role, StudioSettings } from '@toile/contract';
 
 /** A jsonb column: read as a value, written as JSON text. */
@@ -22,7 +22,7 @@ export type Database = {
     contact: Json<{ phone: string; email: string }>;
     birth_year: number | null;
     guardian_consent: string;
-    sensitivities: Json<Sensitivity[]>;
+    sensitivities: Json<string[]>;
     notes: string;
     features: Json<Features>;
     measurements: Json<Measurements>;

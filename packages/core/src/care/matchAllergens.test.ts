@@ -1,13 +1,20 @@
 import { familiesMeant, ingredientsKnown, matchAllergens, SENSITIVITIES } from '.';
 
-const meets = (list: string | readonly string[], sensitivity: string): boolean => matchAllergens(typeof list === 'string' ? [list] : list, [sensitivity]).length > 0;
+const meets = (list: string | readonly string[], sensitivity: string): boolean =>
+  matchAllergens(typeof list === 'string' ? [list] : list, [sensitivity]).length > 0;
 
 test.each([
   ['carmine', ['Carmine', 'CI 75470', 'ci75470', 'C.I. 75470', '75470', 'Cochineal extract', 'Natural Red 4', 'E120', 'carminic acid (E 120)']],
   ['latex', ['natural latex', 'Natural Rubber', 'Hevea Brasiliensis', 'rubber latex']],
-  ['fragrance', ['Parfum', 'PERFUME', 'Aroma', 'Linalool', 'Benzyl Salicylate', 'Lavandula Angustifolia Oil', 'Citrus Limon Peel Oil', 'Rosa Damascena Flower Water']],
+  [
+    'fragrance',
+    ['Parfum', 'PERFUME', 'Aroma', 'Linalool', 'Benzyl Salicylate', 'Lavandula Angustifolia Oil', 'Citrus Limon Peel Oil', 'Rosa Damascena Flower Water'],
+  ],
   ['lanolin', ['Adeps Lanae', 'PEG-75 Lanolin', 'wool wax', 'Wool alcohols', 'Isopropyl Lanolate']],
-  ['nut oils', ['Prunus Amygdalus Dulcis (Sweet Almond) Oil', 'Arachis Hypogaea Oil', 'Corylus Avellana Seed Oil', 'Macadamia Ternifolia', 'Argania Spinosa Kernel Oil']],
+  [
+    'nut oils',
+    ['Prunus Amygdalus Dulcis (Sweet Almond) Oil', 'Arachis Hypogaea Oil', 'Corylus Avellana Seed Oil', 'Macadamia Ternifolia', 'Argania Spinosa Kernel Oil'],
+  ],
   ['cyanoacrylate', ['Ethyl Cyanoacrylate', 'octyl-cyanoacrylate', 'methoxyethyl cyanoacrylate']],
   ['nickel', ['nickel', 'Chromium Oxide Greens', 'CI 77288']],
   ['bismuth', ['Bismuth Oxychloride', 'CI 77163']],
@@ -25,7 +32,21 @@ test.each([
 });
 
 test.each([
-  ['latex', ['latex-free', 'Latex free adhesive', 'free from latex', 'non-latex adhesive', 'without latex', 'contains no latex', 'contains no natural rubber latex', '0% latex', 'latex- and fragrance-free', 'Free from parabens, latex and fragrance']],
+  [
+    'latex',
+    [
+      'latex-free',
+      'Latex free adhesive',
+      'free from latex',
+      'non-latex adhesive',
+      'without latex',
+      'contains no latex',
+      'contains no natural rubber latex',
+      '0% latex',
+      'latex- and fragrance-free',
+      'Free from parabens, latex and fragrance',
+    ],
+  ],
   ['fragrance', ['no fragrance', 'fragrance-free', 'without any perfume', 'does not contain parfum', 'latex- and fragrance-free']],
   ['nut oils', ['coconut oil', 'nutmeg', 'nut-free', 'butternut', 'Butyrospermum Parkii']],
   ['fibres', ['cellulose gum', 'nylon-12', 'fibre-free']],

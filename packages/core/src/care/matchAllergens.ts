@@ -32,9 +32,11 @@ export function familiesMeant(sensitivity: string): Sensitivity[] {
 
 /** Words that say nothing of what she is sensitive to. */
 const IDLE = new Set(
-  ('allergic allergy allergies sensitive sensitivity reacts react reaction reactions bad badly skin makes make from with after when last some most sometimes any all the and her ' +
+  (
+    'allergic allergy allergies sensitive sensitivity reacts react reaction reactions bad badly skin makes make from with after when last some most sometimes any all the and her ' +
     'itchy itching rash hives swells swelling burns burning stings eyes face lips oil oils extract butter wax water seed powder product products anything containing contains ' +
-    'free avoid avoids please summer winter year years mild severe strong only very').split(' '),
+    'free avoid avoids please summer winter year years mild severe strong only very'
+  ).split(' '),
 );
 
 const kept = new Map<string, readonly RegExp[]>();

@@ -1,6 +1,20 @@
 import Papa from 'papaparse';
 import type { Lab } from '../colour';
-import { COVERAGE_WORDS, FAMILIES, FINISHES, MEASURES, PRODUCT_KINDS, productName, TEXTURES, type Kit, type Product, type Unit } from '../kit';
+import {
+  COVERAGE_WORDS,
+  FAMILIES,
+  FINISHES,
+  MEASURES,
+  PRODUCT_KINDS,
+  productName,
+  SMALLEST_SHARES,
+  TEXTURES,
+  TOOLS,
+  type Kit,
+  type Product,
+  type Unit,
+} from '../kit';
+import { impossibleBecause } from '../shade';
 
 /** The columns of a kit file in the order they are written, with what else they may be called in files from elsewhere. */
 export const KIT_COLUMNS = {
@@ -24,6 +38,11 @@ export const KIT_COLUMNS = {
   'single use': ['disposable'],
   withdrawn: ['discontinued'],
   'flash grade': ['flashback'],
+  'wear hours': ['wear', 'hours', 'lasts'],
+  waterproof: ['water proof', 'tubing'],
+  'transfer proof': ['transferproof', 'kiss proof'],
+  'smallest share': ['smallest measure', 'half pump'],
+  tool: ['applicator'],
   'opened on': ['opened', 'open date'],
   'remaining mg': ['remaining', 'left', 'left mg'],
   place: ['case', 'where', 'location'],
@@ -164,6 +183,8 @@ function readRow(cell: (column: KitColumn) => string, line: number): KitCsvRow {
     if (!['', 'no', 'false', '0', 'n'].includes(value)) wrong(column, `“${cell(column)}” is neither yes nor no`);
     return false;
   };
+  /** Yes, no, or not said. */
+  const maybe = (column: KitColumn): boolean | null => (cell(column) === '' ? null : yes(column));
   const [L, a, b] = [number('L*', 0, 100, null), number('a*', -128, 128, null), number('b*', -128, 128, null)];
   const given = [L, a, b].filter((v) => v !== null).length;
   if (given !== 0 && given !== 3) wrong(L === null ? 'L*' : a === null ? 'a*' : 'b*', 'is missing: a colour has all three of L*, a*, b*, or none');
@@ -175,6 +196,14 @@ function readRow(cell: (column: KitColumn) => string, line: number): KitCsvRow {
   if (ingredients.some((i) => i.length > 200)) wrong('ingredients', 'has one longer than 200 letters: separate them by |');
   if (ingredients.length > 200) wrong('ingredients', 'are more than 200');
   const grade = number('flash grade', 0, 3, null);
+  const wearHours = number('wear hours', 0, 48, null);
+  const [waterproof, transferProof] = [maybe('waterproof'), maybe('transfer proof')];
+  const share = number('smallest share', 0.25, 1, null);
+  const smallestShare = SMALLEST_SHARES.find((s) => s === share);
+  if (share !== null && smallestShare === undefined) wrong('smallest share', `${share} is not one of ${SMALLEST_SHARES.join(', ')}`);
+  const toolWord = cell('tool').toLowerCase();
+  const tool = TOOLS.find((t) => t === toolWord);
+  if (toolWord !== '' && !tool) wrong('tool', `“${cell('tool')}” is not one of ${TOOLS.join(', ')}`);
   const product: NewProduct = {
     maker: text('maker'),
     line: text('line'),
@@ -194,7 +223,14 @@ function readRow(cell: (column: KitColumn) => string, line: number): KitCsvRow {
     singleUse: yes('single use'),
     eyeSafe: yes('eye safe'),
     ...(grade === null ? {} : { flashGrade: Math.round(grade) as 0 | 1 | 2 | 3 }),
+    ...(wearHours === null ? {} : { wearHours }),
+    ...(waterproof === null ? {} : { waterproof }),
+    ...(transferProof === null ? {} : { transferProof }),
+    ...(smallestShare === undefined ? {} : { smallestShare }),
+    ...(tool ? { tool } : {}),
   };
+  const impossible = problems.length > 0 ? null : impossibleBecause(product.kind, product.lab);
+  if (impossible) wrong('L*', impossible);
   const opened = cell('opened on');
   if (opened !== '' && !isDate(opened)) wrong('opened on', `“${opened}” is not a date as 2031-05-14`);
   const remaining = number('remaining mg', 0, 1e7, null);
@@ -233,6 +269,11 @@ export function writeKitCsv(kit: Kit): string {
       yes(p.singleUse),
       yes(p.withdrawn),
       p.flashGrade ?? '',
+      p.wearHours ?? '',
+      p.waterproof === undefined ? '' : yes(p.waterproof),
+      p.transferProof === undefined ? '' : yes(p.transferProof),
+      p.smallestShare ?? '',
+      p.tool ?? '',
       u?.openedOn ?? '',
       u?.remainingMg ?? '',
       u?.place ?? '',

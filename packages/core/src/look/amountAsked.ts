@@ -22,7 +22,12 @@ export function amountAsked(step: Pick<Step, 'placements' | 'use' | 'doseMgPerCm
   if (!first || areaCm2 === 0) return null;
   const use = more.length === 0 ? [{ ...first, parts: measuresToCover(first.product, takenMg) }] : inRounds(step.use, takenMg);
   const madeMg = use.reduce((sum, u) => sum + u.parts * u.product.mgPerMeasure, 0);
-  const why = madeMg <= MOST_TAKEN * takenMg || takenMg === 0 ? null : more.length === 0 ? 'the smallest amount it can be taken in' : 'the smallest amount that keeps the ratio';
+  const why =
+    madeMg <= MOST_TAKEN * takenMg || takenMg === 0
+      ? null
+      : more.length === 0
+        ? 'the smallest amount it can be taken in'
+        : 'the smallest amount that keeps the ratio';
   return { areaCm2, takenMg, use, madeMg, why };
 }
 

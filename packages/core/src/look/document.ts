@@ -282,8 +282,12 @@ export const AdaptationSchema = Type.Object(
     why: NoteSchema,
     refused: Type.Optional(Type.Boolean()),
     /** The step as it was, where it was changed or left out. */
-    was: Type.Optional(Type.Unsafe<Partial<Step>>(Type.Object({}, { description: 'what was before, to bring it back: the parts of the step that changed, or all of it' }))),
-    now: Type.Optional(Type.Unsafe<Partial<Step>>(Type.Object({}, { description: 'what those parts were changed to: what was changed by hand since is left alone' }))),
+    was: Type.Optional(
+      Type.Unsafe<Partial<Step>>(Type.Object({}, { description: 'what was before, to bring it back: the parts of the step that changed, or all of it' })),
+    ),
+    now: Type.Optional(
+      Type.Unsafe<Partial<Step>>(Type.Object({}, { description: 'what those parts were changed to: what was changed by hand since is left alone' })),
+    ),
   },
   closed,
 );

@@ -1,4 +1,4 @@
-import { deltaE2000, labUnder, reconstructSpectrum, type Lab } from '../colour';
+import { deltaE2000, depthOf, labUnder, reconstructSpectrum, type Lab } from '../colour';
 import { snapshotOf, type Product } from '../kit';
 import { BASE_WITHIN, excludedBecause, isColoured, layOver, measuresToCover, needOf, opticsOf, skinTarget, unitToTake, type StepGap } from '../shade';
 import type { Adaptation, LookStep, Step } from './document';
@@ -6,6 +6,8 @@ import { proposalOf, type FitContext } from './propose';
 
 /** A base further off than this is not saved by powder. */
 const MOST_OFF = 4.5;
+/** A powder deeper than this in the pan is a patch wherever it catches, shade steps. */
+const MOST_DEEPER = 1.2;
 /** Doses of powder over the whole face that are tried, mg a cm2, thinnest first. */
 const DOSES = [0.3, 0.45, 0.6] as const;
 
@@ -39,11 +41,16 @@ export function madeExactByPowder(steps: readonly Step[], gaps: Readonly<Record<
   };
 }
 
-function bestPowder(base: Lab, target: Lab, step: LookStep | Step, context: FitContext): { readonly product: Product; readonly dose: number; readonly deltaE: number } | null {
+function bestPowder(
+  base: Lab,
+  target: Lab,
+  step: LookStep | Step,
+  context: FitContext,
+): { readonly product: Product; readonly dose: number; readonly deltaE: number } | null {
   const ground = reconstructSpectrum(base, 'D65', 'oxide').spectrum;
   const tried = context.kit.products
     .filter(isColoured)
-    .filter((p) => excludedBecause(p, step, context) === null && unitToTake(p, context) !== null)
+    .filter((p) => depthOf(p.lab) - depthOf(target) <= MOST_DEEPER && excludedBecause(p, step, context) === null && unitToTake(p, context) !== null)
     .flatMap((product) => DOSES.map((dose) => ({ product, dose, deltaE: deltaE2000(labUnder(layOver(ground, opticsOf(product), dose), 'D65'), target) })))
     .filter(({ deltaE }) => deltaE <= BASE_WITHIN)
     .sort((a, b) => a.dose - b.dose || a.deltaE - b.deltaE);

@@ -1,7 +1,7 @@
 import { checkLimits, withinLimits } from '../face';
 import { productName, type Kit } from '../kit';
 import { setAside, type StepGap } from '../shade';
-import { adaptLook } from './adapt';
+import { adaptationInWords, adaptLook } from './adapt';
 import type { Adaptation, Chart, ClientSnapshot, Look, LookStep, Occasion, Step } from './document';
 import { PHASES } from './document';
 import { madeExactByPowder } from './exactByPowder';
@@ -36,13 +36,17 @@ export function fitLook(look: Look, client: ClientSnapshot, kit: Kit, occasion: 
     throw new RangeError('fitLook: read the skin first; without a reading no shade can be chosen');
   }
   const { sound, aside } = setAside(kit.products);
-  const context: FitContext = { client, kit: { ...kit, products: sound }, date: occasion.date, occasion, forbids: look.forbids, contrast: look.schools.contrast };
+  const context: FitContext = {
+    client,
+    kit: { ...kit, products: sound },
+    date: occasion.date,
+    occasion,
+    forbids: look.forbids,
+    contrast: look.schools.contrast,
+  };
   const adapted = adaptLook(look, client, occasion, options.refused);
   const titles = new Map(look.steps.map((s) => [s.id, s.title]));
-  const notes = adapted.adaptations.map((a) => {
-    const title = titles.get(a.stepId);
-    return `${title === undefined || a.words.startsWith(title) ? a.words : `${title}: ${a.words.charAt(0).toLowerCase()}${a.words.slice(1)}`}: ${a.why}.`;
-  });
+  const notes = adapted.adaptations.map((a) => adaptationInWords(a, titles.get(a.stepId)));
   const proposals: Record<string, readonly Proposal[]> = {};
   const gaps: Record<string, StepGap> = {};
   const steps = adapted.steps.map((plan): Step => {
@@ -87,10 +91,11 @@ export function fitLook(look: Look, client: ClientSnapshot, kit: Kit, occasion: 
     findings: [],
     ...(adaptations.length > 0 ? { adaptations } : {}),
   };
-  return { chart, proposals, gaps, adaptations, notes: [...notes, ...exact.adaptations.map((a) => `${a.words}: ${a.why}.`)] };
+  return { chart, proposals, gaps, adaptations, notes: [...notes, ...exact.adaptations.map((a) => adaptationInWords(a, undefined))] };
 }
 
-const forbidsAnything = ({ finishes, kinds, places = [], shapes = [] }: Look['forbids']): boolean => finishes.length + kinds.length + places.length + shapes.length > 0;
+const forbidsAnything = ({ finishes, kinds, places = [], shapes = [] }: Look['forbids']): boolean =>
+  finishes.length + kinds.length + places.length + shapes.length > 0;
 
 /** What the kit has nothing for, how far the nearest is and what would do it. */
 export function gapInWords({ words, mixNeeds, buy }: StepGap): string {

@@ -39,8 +39,18 @@ export {
   type FitContext,
   type Proposal,
 } from './propose';
-export { FORBIDDEN_PLACES, FORBIDDEN_PLACE_NAMES, prohibitionsOf, SHAPE_NAMES, SHAPES, withinProhibitions, type ForbiddenPlace, type Shape } from './prohibitions';
-export { ADAPTERS, adaptLook, refuseAdaptation, withoutAdaptations, type AdaptedLook } from './adapt';
+export {
+  FORBIDDEN_PLACES,
+  FORBIDDEN_PLACE_NAMES,
+  prohibitionsOf,
+  SHAPE_NAMES,
+  SHAPES,
+  withinProhibitions,
+  type ForbiddenPlace,
+  type Shape,
+} from './prohibitions';
+export { contextOf } from './studioContext';
+export { adaptationInWords, ADAPTERS, adaptLook, refuseAdaptation, withoutAdaptations, type AdaptedLook } from './adapt';
 export { fitLook, gapInWords, inOrder, phaseOrder, type FitOptions, type FittedLook, type Stamp } from './fitLook';
 export { conflictsOf, type Conflict, type RecordedEvent } from './conflicts';
 export { asWorn, planFromWorn, type ChairEvent } from './asWorn';
@@ -49,7 +59,7 @@ export { nextVersion } from './nextVersion';
 export { takenFromUnits, usedInStep } from './amountsUsed';
 export { AFTER_AIRBRUSH, FLOW_DOSE, howInWords } from './howInWords';
 export { amountAsked, type AmountAsked } from './amountAsked';
-export { amountsInAll, type AmountInAll } from './amountsInAll';
+export { amountsInAll, toolsForFace, type AmountInAll, type ToolInAll } from './amountsInAll';
 export { stepsOfVariant, variedStep, withoutVariant, withVariant } from './variants';
 export { substituteInChart } from './substituteInChart';
 export { lookFromChart, PARTS, type LookChoices, type PartOfLook } from './lookFromChart';

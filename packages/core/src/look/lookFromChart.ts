@@ -62,7 +62,9 @@ export function lookFromChart(chart: Chart, choices: LookChoices, stamp: Stamp):
   const adaptations = chart.adaptations ?? [];
   const added = new Set(adaptations.flatMap((a) => (a.change === 'added' && !a.refused ? [a.stepId] : [])));
   const steps = chart.steps.map((step) => withoutAdaptations(step, adaptations));
-  const kept = steps.filter((step) => !(added.has(step.id) && choices.parts[step.id] === undefined)).filter((step) => partOf(step) === 'essential' || partOf(step) === 'free');
+  const kept = steps
+    .filter((step) => !(added.has(step.id) && choices.parts[step.id] === undefined))
+    .filter((step) => partOf(step) === 'essential' || partOf(step) === 'free');
   if (kept.length === 0) throw new RangeError('A look needs a step: make one of them essential or free.');
   const keptKinds = new Set(kept.flatMap((step) => step.wants.kinds));
   const forbidden = chart.steps

@@ -40,7 +40,7 @@ export const FORBIDDEN_PLACES = {
   'lower lashes': { words: 'nothing on the lower lashes', without: off('lowerLashes', 'lowerLine') },
   'lower lash line': { words: 'nothing along the lower lash line', without: off('lowerLine', 'lowerLashes') },
   'liner flick': { words: 'no liner flick', without: noFlick },
-  'liner': { words: 'no liner', without: off('liner', 'tightLine') },
+  liner: { words: 'no liner', without: off('liner', 'tightLine') },
   lid: { words: 'nothing on the lid', without: off('lid', 'innerLid', 'outerLid', 'lidCentre', 'openLid', 'zone.mobileLid') },
   'over the lip line': { words: 'lips to their natural line', without: naturalLips },
   'forehead contour': { words: 'no contour on the forehead', without: off('foreheadContour') },
@@ -66,7 +66,9 @@ export const SHAPES = {
     words: 'blush on the apples',
     without: ({ role, placements }: At): readonly Placement[] => {
       const blush = role === 'blush' && placements.some((p) => ['blushLifted', 'blushNatural'].includes(guided(p) ?? ''));
-      return blush ? placements.map((p): Placement => (['blushLifted', 'blushNatural'].includes(guided(p) ?? '') ? { guide: 'blushFull', side: p.side } : p)) : placements;
+      return blush
+        ? placements.map((p): Placement => (['blushLifted', 'blushNatural'].includes(guided(p) ?? '') ? { guide: 'blushFull', side: p.side } : p))
+        : placements;
     },
   },
 } as const satisfies Record<string, Prohibition>;

@@ -46,14 +46,24 @@ const ON_EYES: readonly Step['phase'][] = ['eyes', 'lashes'];
  * The steps of a chart with their waits filled by as few moves as save the most, for one pair of hands: what lies over each other keeps its order and waits
  * until it is dry; brows, eyes, lips and places that do not touch are worked meanwhile, as far as the school lets them. `accepts` may refuse an order.
  */
-export function weaveSteps(steps: readonly Step[], client: Client, schools: Look['schools'], accepts: (stepIds: readonly string[]) => boolean = () => true): WovenSteps {
+export function weaveSteps(
+  steps: readonly Step[],
+  client: Client,
+  schools: Look['schools'],
+  accepts: (stepIds: readonly string[]) => boolean = () => true,
+): WovenSteps {
   const tasks = steps.map((step): Task => ({ id: step.id, minutes: step.handsOnMinutes, tailMinutes: step.waitMinutes }));
   const links = linksOf(steps, client, schools);
   const shortest = weave(tasks, links);
   const idsOf = (order: readonly number[]): string[] => order.map((i) => steps[i]!.id);
   const found = fewestMoves(tasks, links, (order) => accepts(idsOf(order)));
   const given = timed(asGiven(tasks, inOrder(links, steps.length)), steps);
-  const choices = found.map((choice): StepChoice => ({ ...orderOf(choice, tasks, links, steps, shortest), savedMinutes: choice.savedMinutes, moves: choice.moves, movedIds: movedTasks(choice.order).map((i) => steps[i]!.id) }));
+  const choices = found.map((choice): StepChoice => ({
+    ...orderOf(choice, tasks, links, steps, shortest),
+    savedMinutes: choice.savedMinutes,
+    moves: choice.moves,
+    movedIds: movedTasks(choice.order).map((i) => steps[i]!.id),
+  }));
   const savers = steps
     .flatMap((step, i) => {
       if (step.waitMinutes === 0) return [];

@@ -54,7 +54,14 @@ export function refitChart(worn: Chart, client: ClientSnapshot, kit: Kit, occasi
     steps: worn.steps.map(({ done: _done, ...plan }) => plan),
     findings: [],
   };
-  const context: FitContext = { client, kit: { ...kit, products: setAside(kit.products).sound }, date: occasion.date, occasion, forbids: forbidsOf(worn), contrast: worn.schools.contrast };
+  const context: FitContext = {
+    client,
+    kit: { ...kit, products: setAside(kit.products).sound },
+    date: occasion.date,
+    occasion,
+    forbids: forbidsOf(worn),
+    contrast: worn.schools.contrast,
+  };
   const carried = carriedChanges(worn);
   const planned = acceptedRefit(base, carried).steps;
   const coloured = planned.flatMap((step) => matched(step, worn, context));
@@ -193,7 +200,14 @@ function chosenChanges(worn: Step, client: ClientSnapshot): RefitChange[] {
         const changed = { ...step, doseMgPerCm2: Number((step.doseMgPerCm2 * DOSE_BY[chosen.wish]).toFixed(3)) };
         const use = amountAsked(changed, client)?.use;
         const set = { doseMgPerCm2: changed.doseMgPerCm2, ...(use ? { use: [...use] } : {}) };
-        return [{ ...told, id: `${step.id} amount`, difference: `${chosen.wish === 'more' ? '30 % more' : 'a quarter less'} product`, part: { of: 'step', stepId: step.id, set } }];
+        return [
+          {
+            ...told,
+            id: `${step.id} amount`,
+            difference: `${chosen.wish === 'more' ? '30 % more' : 'a quarter less'} product`,
+            part: { of: 'step', stepId: step.id, set },
+          },
+        ];
       }
       case 'leave out':
         return [{ ...told, id: `${step.id} left out`, difference: 'the step falls away', after: sideOf(undefined), part: { of: 'left out', stepId: step.id } }];

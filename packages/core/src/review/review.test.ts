@@ -315,7 +315,8 @@ const SPEAKS: Readonly<Record<string, () => Scene>> = {
   'contour-too-light': () => other('contour', { lab: [...shiftDepth(SKIN, -2)] }),
   'contour-does-nothing': () => other('contour', { lab: [...shiftDepth(SKIN, 0.4)] }),
   'bronzer-off': () => bronzed([...shiftDepth(SKIN, -1)]),
-  'base-joint': () => scene(added(extra('Edge', 'base', 'base', { ...PRODUCTS.base, lab: [...shiftDepth(SKIN, 4)] }, ['zone.jawline'], { shade: relative(1.5) }), 'conceal')),
+  'base-joint': () =>
+    scene(added(extra('Edge', 'base', 'base', { ...PRODUCTS.base, lab: [...shiftDepth(SKIN, 4)] }, ['zone.jawline'], { shade: relative(1.5) }), 'conceal')),
   'heavy-blush': () => other('blush', { lab: [24, 34, 12], coverage: 'medium' }, { doseMgPerCm2: 1 }),
   'light-deeper': () => other('highlight', { lab: [...shiftDepth(SKIN, 1.5)] }),
   'light-does-nothing': () => other('highlight', { lab: [...shiftDepth(SKIN, -0.2)] }),
@@ -343,7 +344,8 @@ const SPEAKS: Readonly<Record<string, () => Scene>> = {
     const { chart, kit } = other('base', { finish: 'dewy' });
     return scene({ ...chart, occasion: { ...chart.occasion, conditions: ['heat'] } }, kit);
   },
-  'oily-zone-left-out': () => scene(withFeatures({ oily: ['forehead', 'nose', 'cheeks'] }, withStep('primer', { placements: [{ guide: 'zone.foreheadCentre', side: 'both' }] }))),
+  'oily-zone-left-out': () =>
+    scene(withFeatures({ oily: ['forehead', 'nose', 'cheeks'] }, withStep('primer', { placements: [{ guide: 'zone.foreheadCentre', side: 'both' }] }))),
   'forbidden-place': () =>
     scene({
       ...added(extra('Lower line', 'eyes', 'eye', PRODUCTS.shadow, ['lowerLine']), 'mascara'),

@@ -49,6 +49,19 @@ export function reviewPlaces(chart: Chart, grades: RuleGrades = {}): ReviewFindi
   return findWith(PLACE_RULES, chart, null, grades);
 }
 
+/** Cautions of care that are said again at the chair before the step. */
+const SAID_AT_THE_CHAIR: readonly string[] = ['allergen', 'unknown-ingredients', 'tool-allergen', 'not-for-eyes', 'lenses', 'patch-test', 'past-its-date'];
+
+/** What has to be minded before a step, whether it was accepted or not: the chair says it once more. */
+export function cautionsOf(chart: Chart, kit: Kit | null, stepId: string): ReviewFinding[] {
+  return findWith(
+    CARE_RULES.filter((rule) => SAID_AT_THE_CHAIR.includes(rule.id)),
+    chart,
+    kit,
+    {},
+  ).filter((f) => f.stepIds.includes(stepId));
+}
+
 /** Whether a rule is about a place, and so told at the face. */
 export function isAboutPlace(ruleId: string): boolean {
   return PLACE_RULES.some((rule) => rule.id === ruleId);
@@ -61,7 +74,9 @@ function findWith(rules: readonly Rule[], chart: Chart, kit: Kit | null, grades:
     const own = new Set(chart.steps.flatMap((s) => (s.variant === id ? [s.id] : [])));
     if (own.size === 0) return [];
     const known = new Set(plan.map(keyOf));
-    return findOn(rules, reviewed(chart, kit, stepsOfVariant(chart.steps, id)), grades).filter((f) => !known.has(keyOf(f)) && f.stepIds.some((step) => own.has(step)));
+    return findOn(rules, reviewed(chart, kit, stepsOfVariant(chart.steps, id)), grades).filter(
+      (f) => !known.has(keyOf(f)) && f.stepIds.some((step) => own.has(step)),
+    );
   });
   const grave = (f: ReviewFinding): number => (f.accepted === null ? 0 : 10) - SEVERITIES.indexOf(f.severity);
   return [...plan, ...varied].sort((a, b) => grave(a) - grave(b));
@@ -81,7 +96,7 @@ function findOn(rules: readonly Rule[], on: Reviewed, grades: RuleGrades): Revie
         stepIds,
         message,
         why: rule.why,
-        fix: fix ? calm(fix, on.kit, grades) : null,
+        fix: fix ? calm(fix, keyOf({ rule: rule.id, stepIds }), on.kit, grades) : null,
         at: at ?? null,
         accepted: acceptedWhy(on.chart, rule.id, stepIds),
       };
@@ -89,8 +104,8 @@ function findOn(rules: readonly Rule[], on: Reviewed, grades: RuleGrades): Revie
   });
 }
 
-/** A fix that raises no finding of its own: the first of its ways that does not, or the one that raises the fewest. */
-function calm(fix: Fix, kit: Kit | null, grades: RuleGrades): Fix {
+/** A fix that mends and raises no finding of its own: the first of its ways that does so, or the one that raises the fewest. */
+function calm(fix: Fix, key: string, kit: Kit | null, grades: RuleGrades): Fix {
   return {
     label: fix.label,
     apply: (chart) => {
@@ -98,7 +113,8 @@ function calm(fix: Fix, kit: Kit | null, grades: RuleGrades): Fix {
       const ways = [fix.apply(chart), ...(fix.others?.(chart) ?? [])].slice(0, MOST_WAYS);
       let best = { chart: ways[0]!, raised: Infinity };
       for (const way of ways) {
-        const raised = reviewChart(way, kit, grades).filter((f) => !had.has(keyOf(f))).length;
+        const after = reviewChart(way, kit, grades).map(keyOf);
+        const raised = after.filter((k) => !had.has(k)).length + (after.includes(key) ? STILL_THERE : 0);
         if (raised < best.raised) best = { chart: way, raised };
         if (raised === 0) break;
       }
@@ -106,6 +122,8 @@ function calm(fix: Fix, kit: Kit | null, grades: RuleGrades): Fix {
     },
   };
 }
+/** A way that does not mend is worse than one that raises something else. */
+const STILL_THERE = 10;
 /** Ways of one fix that are tried. */
 const MOST_WAYS = 6;
 

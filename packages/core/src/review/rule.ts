@@ -1,5 +1,17 @@
 import { depthOf, undertoneOf, type Lab, type SkinZone } from '../colour';
-import { boxesTouch, boxOf, checkLimits, distanceToGuide, outlineOf, type Box, type LimitBreach, type PlacedShape, type Placement, type Point, type Side } from '../face';
+import {
+  boxesTouch,
+  boxOf,
+  checkLimits,
+  distanceToGuide,
+  outlineOf,
+  type Box,
+  type LimitBreach,
+  type PlacedShape,
+  type Placement,
+  type Point,
+  type Side,
+} from '../face';
 import type { Kit, ProductSnapshot } from '../kit';
 import { colourOfUse, forbidsOf, proposeProducts, shownOfStep, type Chart, type FitContext, type Proposal, type Step } from '../look';
 import {
@@ -110,7 +122,8 @@ export function placeOf(placement: Placement, client: Chart['client'], role: Ste
 const ON_EYES: readonly Step['role'][] = ['brow', 'eye', 'liner', 'lash'];
 const ON_LIPS: readonly Step['role'][] = ['lip line', 'lip'];
 /** What covers the face is led round brows, eyes and lips: only layers of one of these lie on each other. */
-export const groupOf = (step: Pick<Step, 'role'>): 'eyes' | 'lips' | 'face' => (ON_EYES.includes(step.role) ? 'eyes' : ON_LIPS.includes(step.role) ? 'lips' : 'face');
+export const groupOf = (step: Pick<Step, 'role'>): 'eyes' | 'lips' | 'face' =>
+  ON_EYES.includes(step.role) ? 'eyes' : ON_LIPS.includes(step.role) ? 'lips' : 'face';
 /** Places share a spot from this share of the smaller one on; less is an edge that melts. */
 const SAME_SPOT = 0.15;
 
@@ -120,19 +133,26 @@ export function reviewed(chart: Chart, kit: Kit | null, steps: readonly Step[] =
   const shapes = remembered((step: Step) => step.placements.flatMap((p) => placeOf(p, chart.client, step.role).shapes));
   const boxes = remembered((step: Step): readonly Box[] => shapes(step).flatMap((shape) => shape.region.filter((r) => r.length > 0).map(boxOf)));
   const touch = (one: Step, other: Step): boolean => boxesTouch(boxes(one), boxes(other));
-  const cover = remembered((step: Step): Cover => (step.placements.length === 0 ? NO_COVER : united(step.placements.map((p) => placementCover(p, landmarks, features)))));
+  const cover = remembered((step: Step): Cover =>
+    step.placements.length === 0 ? NO_COVER : united(step.placements.map((p) => placementCover(p, landmarks, features))),
+  );
   const face = faceColour(skin);
   const target = skinTarget(skin);
   const { contrast } = chart.schools;
   const wearer: Wearer | null = target ? { skin: target, undertone: undertoneOf(skin.neck ?? target).undertone, features, contrast } : null;
-  const colour = remembered((step: Step): { lab: Lab | null } => ({ lab: step.use.every((u) => impossibleBecause(u.product.kind, u.product.lab) === null) ? colourOfUse(step.use) : null }));
+  const colour = remembered((step: Step): { lab: Lab | null } => ({
+    lab: step.use.every((u) => impossibleBecause(u.product.kind, u.product.lab) === null) ? colourOfUse(step.use) : null,
+  }));
   const over = (ground: Lab, step: Step): Lab | null => shownOfStep(step, ground);
   const misses = remembered((step: Step): readonly { role: ShadeRole; miss: Miss }[] => {
     const role = shadeRoleOf(step);
     const own = colour(step).lab;
     if (!role || !wearer || !own || step.use.length === 0) return [];
     const lead = step.use.reduce((a, b) => (b.parts * b.product.mgPerMeasure > a.parts * a.product.mgPerMeasure ? b : a)).product;
-    return missesOf(role, { own, shown: over(wearer.skin, step) ?? own, finish: lead.finish }, wearer, 'find', askedSteps(step)).map((miss) => ({ role, miss }));
+    return missesOf(role, { own, shown: over(wearer.skin, step) ?? own, finish: lead.finish }, wearer, 'find', askedSteps(step)).map((miss) => ({
+      role,
+      miss,
+    }));
   });
   const context: FitContext = {
     client: chart.client,
@@ -154,7 +174,8 @@ export function reviewed(chart: Chart, kit: Kit | null, steps: readonly Step[] =
     touch,
     cover,
     reaches: (step, place) => shared(cover(step), placementCover(place, landmarks, features)) > 0,
-    below: (step) => steps.slice(0, steps.indexOf(step)).filter((s) => s.role !== 'care' && groupOf(s) === groupOf(step) && shareOfSmaller(cover(s), cover(step)) > SAME_SPOT),
+    below: (step) =>
+      steps.slice(0, steps.indexOf(step)).filter((s) => s.role !== 'care' && groupOf(s) === groupOf(step) && shareOfSmaller(cover(s), cover(step)) > SAME_SPOT),
     under: (step) => steps.slice(0, steps.indexOf(step)).filter((s) => s.role !== 'care' && touch(s, step)),
     over,
     colour: (step) => colour(step).lab,
@@ -163,7 +184,9 @@ export function reviewed(chart: Chart, kit: Kit | null, steps: readonly Step[] =
     another: (step, keeps = () => true) => {
       if (!kit) return undefined;
       const own = step.use.map((u) => u.product.id).join();
-      const offered = remembered((s: Step) => proposeProducts(s, context).filter((p) => p.use.map((u) => u.product.id).join() !== own && keeps(p) && p.use.every((u) => u.unitId !== null)));
+      const offered = remembered((s: Step) =>
+        proposeProducts(s, context).filter((p) => p.use.map((u) => u.product.id).join() !== own && keeps(p) && p.use.every((u) => u.unitId !== null)),
+      );
       const [first, ...rest] = offered(step);
       if (!first) return undefined;
       const put = (use: Proposal['use']) => changed(step.id, (s) => ({ ...s, use: [...use] }));

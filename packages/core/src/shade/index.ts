@@ -1,6 +1,15 @@
 export { DEFAULT_WEIGHTS, faceColour, skinTarget, type Skin, type TargetWeights } from './skinTarget';
 export { isColoured, mixTableOf, type Coloured } from './mixTables';
-export { excludedBecause, filteredBecause, sensitivitiesOf, unitToTake, unusableBecause, type ShadeClient, type ShadeContext, type ShadeFilter } from './usable';
+export {
+  excludedBecause,
+  filteredBecause,
+  sensitivitiesOf,
+  unitToTake,
+  unusableBecause,
+  type ShadeClient,
+  type ShadeContext,
+  type ShadeFilter,
+} from './usable';
 export { besideInWords, doseForCoverage, layOver, mixedOptics, opticsOf, type Optics } from './optics';
 export { differenceUnder, ILLUMINANT_OF, LIGHTS, type LightName } from './lights';
 export { areaOfZones, BASE_KINDS, matchable, matchShades, whyNot, type MatchWishes, type ShadeMatch, type ShadeMatches, type ShadePart } from './matchShades';

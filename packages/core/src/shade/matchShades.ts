@@ -40,7 +40,13 @@ export type ShadeMatch = {
   readonly costs: readonly CostPart[];
   /** The same under every light; all but daylight are relative and of low confidence. */
   readonly under: Readonly<Record<LightName, number>>;
-  readonly amount: { readonly onFaceMg: number; /** In the measures. */ readonly takenMg: number; readonly neededMg: number; readonly ml: number; readonly measures: readonly number[] };
+  readonly amount: {
+    readonly onFaceMg: number;
+    /** In the measures. */ readonly takenMg: number;
+    readonly neededMg: number;
+    readonly ml: number;
+    readonly measures: readonly number[];
+  };
   /** What speaks for or against it, in short phrases. */
   readonly notes: readonly string[];
 };
@@ -102,7 +108,9 @@ function askFor({ zones = MATCH_ZONES, kinds = BASE_KINDS }: MatchWishes, doseMg
 export function matchShades(context: ShadeContext, wishes: MatchWishes = {}, onProgress?: (share: number) => void): ShadeMatches {
   const target = skinTarget(context.client.skin, wishes.weights ?? DEFAULT_WEIGHTS);
   const { sound, aside } = setAside(context.kit.products);
-  const told = aside.filter(({ product }) => (wishes.kinds ?? BASE_KINDS).includes(product.kind)).map(({ product, why }) => `${productName(product)} is set aside. ${why}`);
+  const told = aside
+    .filter(({ product }) => (wishes.kinds ?? BASE_KINDS).includes(product.kind))
+    .map(({ product, why }) => `${productName(product)} is set aside. ${why}`);
   const products = matchable({ ...context, kit: { ...context.kit, products: sound } }, wishes);
   const nothing = { target, singles: [], pairs: [], triples: [], compared: products.length, mixes: 0 };
   if (!target) return { ...nothing, limits: ['Nothing of her skin has been read yet.', ...told] };
@@ -127,7 +135,9 @@ export function matchShades(context: ShadeContext, wishes: MatchWishes = {}, onP
   const answer = { singles: ranked(found.singles), pairs: ranked(found.pairs), triples: ranked(found.triples) };
   const nearest = [...answer.singles, ...answer.pairs].sort((a, b) => a.cost - b.cost)[0];
   if (nearest && nearest.deltaE > BASE_WITHIN)
-    limits.push(`Nothing here matches her: the nearest is ${nearest.deltaE.toFixed(1)} off, over ${BASE_WITHIN} is a mask. Buy a base, ${colourToBuy(target)}.`);
+    limits.push(
+      `Nothing here matches her: the nearest is ${nearest.deltaE.toFixed(1)} off, over ${BASE_WITHIN} is a mask. Buy a base, ${colourToBuy(target)}.`,
+    );
   return { target, ...answer, compared: products.length, mixes: table.length, limits };
 }
 

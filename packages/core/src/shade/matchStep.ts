@@ -79,7 +79,20 @@ export type StepMatch = {
 };
 
 /** What missing a wish costs, in units of colour difference. */
-const COST = { texture: 0.8, powderEarly: 1.4, finish: 1.2, unopened: 0.15, notOwned: 2.5, short: 1.2, mix: 0.3, adjuster: 0.25, waste: 0.4, tooMuch: 1.5, depth: 1.6, flash: 3 } as const;
+const COST = {
+  texture: 0.8,
+  powderEarly: 1.4,
+  finish: 1.2,
+  unopened: 0.15,
+  notOwned: 2.5,
+  short: 1.2,
+  mix: 0.3,
+  adjuster: 0.25,
+  waste: 0.4,
+  tooMuch: 1.5,
+  depth: 1.6,
+  flash: 3,
+} as const;
 /** Mixes looked at by their cost after the table has ranked them by colour. */
 const MIXES_JUDGED = 24;
 /** Kinds that may be stirred together where no single does it. */
@@ -164,7 +177,11 @@ export function judgeFor(ask: ShadeAsk, context: ShadeContext): StepJudge {
     seen: (answer) => {
       if (byFilm) return answer;
       const shown = shownOf(answer.parts, answer.lab);
-      return { ...answer, shown, steps: skin && answer.lab && shown ? { own: depthOf(answer.lab) - depthOf(skin), shown: depthOf(shown) - depthOf(skin) } : null };
+      return {
+        ...answer,
+        shown,
+        steps: skin && answer.lab && shown ? { own: depthOf(answer.lab) - depthOf(skin), shown: depthOf(shown) - depthOf(skin) } : null,
+      };
     },
     judge: (members, lab, given) => {
       const deltaE = given !== undefined ? given : target && lab ? deltaE2000(target, lab) : null;
@@ -214,7 +231,11 @@ function colourCosts(
     const turn = deltaE2000(lab, atLightness(target, lab[0]));
     const by = steps.shown - 0.95 * wanted;
     return [
-      { part: 'depth', units: COST.depth * Math.abs(by), words: `shows ${Math.abs(steps.shown).toFixed(1)} steps ${steps.shown >= 0 ? 'deeper' : 'lighter'}, ${wanted.toFixed(1)} asked` },
+      {
+        part: 'depth',
+        units: COST.depth * Math.abs(by),
+        words: `shows ${Math.abs(steps.shown).toFixed(1)} steps ${steps.shown >= 0 ? 'deeper' : 'lighter'}, ${wanted.toFixed(1)} asked`,
+      },
       { part: 'colour', units: 0.6 * turn, words: `${turn.toFixed(1)} off in hue and strength` },
     ];
   }
@@ -275,7 +296,14 @@ function amountCosts(members: readonly { readonly product: Product; readonly mea
   const [only] = members;
   const least = members.length === 1 && only!.measures === propertiesOf(only!.product).smallestShare;
   const made = members.map((m) => measuresInWords(m.measures, m.product.measure)).join(' and ');
-  const why = times <= MOST_TAKEN ? '' : least ? '; it is the least it can be taken in' : members.length === 1 ? '; one fewer does not cover it' : '; smaller measures do not give this mix';
+  const why =
+    times <= MOST_TAKEN
+      ? ''
+      : least
+        ? '; it is the least it can be taken in'
+        : members.length === 1
+          ? '; one fewer does not cover it'
+          : '; smaller measures do not give this mix';
   return [
     {
       part: 'waste',
@@ -312,10 +340,14 @@ export function matchStep(ask: ShadeAsk, context: ShadeContext, options: MatchSt
   const measured = seen.map((product) => ({ product, measures: need.takenMg > 0 ? measuresToCover(product, need.takenMg) : 1 }));
   const kept = measured.filter((member) => stepJudge.misses([member], member.product.lab).length === 0);
   const inRange = kept.map((member) => judge([member], member.product.lab)).sort(byCost);
-  const wantsMixes = target !== null && (ask.wants.mix === true || (!inRange.some(isOwned) && role !== null && ask.wants.kinds.some((k) => MIXABLE.includes(k))));
+  const wantsMixes =
+    target !== null && (ask.wants.mix === true || (!inRange.some(isOwned) && role !== null && ask.wants.kinds.some((k) => MIXABLE.includes(k))));
   const mixes = wantsMixes ? mixesOf(ask, usable, context, stepJudge, target) : [];
   // The best of both kinds is always among them: a single bottle is quicker, a mix often nearer.
-  const answers = mixes.length === 0 ? inRange.slice(0, count) : [...inRange.slice(0, Math.ceil(count / 2)), ...mixes.sort(byCost).slice(0, Math.ceil(count / 2))].sort(byCost);
+  const answers =
+    mixes.length === 0
+      ? inRange.slice(0, count)
+      : [...inRange.slice(0, Math.ceil(count / 2)), ...mixes.sort(byCost).slice(0, Math.ceil(count / 2))].sort(byCost);
   const isGap = !answers.some(isOwned) && ask.wants.kinds.length > 0;
   const outside =
     isGap || options.outside === true
@@ -324,7 +356,14 @@ export function matchStep(ask: ShadeAsk, context: ShadeContext, options: MatchSt
           .map((member) => judge([member], member.product.lab))
           .sort((a, b) => overall(a) - overall(b) || a.cost - b.cost)
       : [];
-  return { role, target, answers: answers.map(stepJudge.seen), outside: outside.map(stepJudge.seen), ruledOut, gap: isGap ? gapOf(ask, role, target, answers[0] ?? null, outside.filter(isOwned)) : null };
+  return {
+    role,
+    target,
+    answers: answers.map(stepJudge.seen),
+    outside: outside.map(stepJudge.seen),
+    ruledOut,
+    gap: isGap ? gapOf(ask, role, target, answers[0] ?? null, outside.filter(isOwned)) : null,
+  };
 }
 
 /** What has to be bought first comes after all that is at hand. */
@@ -343,7 +382,10 @@ function mixesOf(ask: ShadeAsk, usable: readonly Product[], context: ShadeContex
   const owned = [...usable, ...adjusters].filter(isColoured).filter((p) => unitToTake(p, context) !== null);
   if (owned.length < 2) return [];
   if (!BY_DEPTH.includes(judge.role)) return pairsOf(owned, target, judge);
-  return FILM_STEPS.flatMap((steps) => pairsOf(owned, shiftDepth(target, steps), judge)).map((answer) => ({ ...answer, deltaE: answer.lab ? deltaE2000(target, answer.lab) : null }));
+  return FILM_STEPS.flatMap((steps) => pairsOf(owned, shiftDepth(target, steps), judge)).map((answer) => ({
+    ...answer,
+    deltaE: answer.lab ? deltaE2000(target, answer.lab) : null,
+  }));
 }
 
 /** What may be stirred into a base: white, yellow, blue, red. */
@@ -391,9 +433,20 @@ function gapOf(ask: ShadeAsk, role: ShadeRole | null, target: Lab | null, notOwn
   if (notOwned) {
     const wanted = notOwned.parts.map((p) => productName(p.product)).join(' with ');
     const instead = nearest ? ` The nearest at hand, ${nearest.parts.map((p) => productName(p.product)).join(' with ')}, ${nearest.misses[0]!.words}.` : '';
-    return { words: `Nothing at hand does this: ${what} wants ${wanted}, which is in no case.${instead}`, nearest: nearest ?? null, mixNeeds: null, buy: wanted };
+    return {
+      words: `Nothing at hand does this: ${what} wants ${wanted}, which is in no case.${instead}`,
+      nearest: nearest ?? null,
+      mixNeeds: null,
+      buy: wanted,
+    };
   }
-  if (!nearest) return { words: `Nothing in the kit suits ${what}: no ${kind} can be used. Choose something or leave it out.`, nearest: null, mixNeeds: null, buy: target ? `a ${finish}${kind}, ${colourToBuy(target)}` : `a ${finish}${kind}` };
+  if (!nearest)
+    return {
+      words: `Nothing in the kit suits ${what}: no ${kind} can be used. Choose something or leave it out.`,
+      nearest: null,
+      mixNeeds: null,
+      buy: target ? `a ${finish}${kind}, ${colourToBuy(target)}` : `a ${finish}${kind}`,
+    };
   const miss = nearest.misses[0]!;
   const name = nearest.parts.map((p) => productName(p.product)).join(' with ');
   const asks = target ? target : nearest.lab!;

@@ -71,7 +71,10 @@ function impossibleColour(kind: ProductKind, lab: Lab): string | null {
 }
 
 /** A kit without the products whose colour cannot be, and those by name with why: one wrong product stops nothing. */
-export function setAside(products: readonly Product[]): { readonly sound: readonly Product[]; readonly aside: readonly { readonly product: Product; readonly why: string }[] } {
+export function setAside(products: readonly Product[]): {
+  readonly sound: readonly Product[];
+  readonly aside: readonly { readonly product: Product; readonly why: string }[];
+} {
   const judged = products.map((product) => ({ product, why: impossibleBecause(product.kind, product.lab) }));
   return {
     sound: judged.flatMap(({ product, why }) => (why === null ? [product] : [])),

@@ -1,4 +1,16 @@
-import { chromaOf, deltaE2000, DEEP_SKIN_L, depthOf, healthyChromaAt, hueOf, lightnessAtDepth, neutralSkinAt, VERY_FAIR_SKIN_L, type Lab, type Undertone } from '../colour';
+import {
+  chromaOf,
+  deltaE2000,
+  DEEP_SKIN_L,
+  depthOf,
+  healthyChromaAt,
+  hueOf,
+  lightnessAtDepth,
+  neutralSkinAt,
+  VERY_FAIR_SKIN_L,
+  type Lab,
+  type Undertone,
+} from '../colour';
 import { sidesWhere, type Features } from '../face';
 import type { Finish } from '../kit';
 import type { ShadeRole } from './skinRole';
@@ -100,7 +112,12 @@ function ashOf({ own, shown }: SeenColour, { skin }: Wearer, least: number, leas
   const share = chromaShare(shown, skin);
   const ownShare = chromaShare(own, skin);
   const lacking = Math.max(least - share, leastOwn - ownShare);
-  return when(lacking > 0, { part: 'chroma', name: 'ash', over: lacking, words: `${words} (${Math.round(Math.min(share, ownShare) * 100)} % of the colour her skin would have)` });
+  return when(lacking > 0, {
+    part: 'chroma',
+    name: 'ash',
+    over: lacking,
+    words: `${words} (${Math.round(Math.min(share, ownShare) * 100)} % of the colour her skin would have)`,
+  });
 }
 
 const contour: Judge = (seen, wearer, how, asked) => {
@@ -121,7 +138,10 @@ const contour: Judge = (seen, wearer, how, asked) => {
       part: 'depth',
       name: 'does nothing',
       over: Math.max(lowOwn - own, low - shown, 0.01),
-      words: own < lowOwn ? `is only ${steps(Math.max(0, own))} deeper than her skin, too little to set anything back` : `shows only ${steps(Math.max(0, shown))} deeper at this dose`,
+      words:
+        own < lowOwn
+          ? `is only ${steps(Math.max(0, own))} deeper than her skin, too little to set anything back`
+          : `shows only ${steps(Math.max(0, shown))} deeper at this dose`,
     }),
     ...when(shown > high || own > highOwn, {
       part: 'depth',
@@ -130,7 +150,12 @@ const contour: Judge = (seen, wearer, how, asked) => {
       words: `shows ${steps(shown)} deeper than her skin, ${steps(own)} in the pan: a stripe${lined ? ' on lined skin' : ''}`,
     }),
     ...(own > 0 ? ashOf(seen, wearer, fair ? 0.4 : how === 'propose' ? 0.62 : 0.55, fair ? 0.2 : how === 'propose' ? 0.5 : 0.4, 'reads grey') : []),
-    ...when(fair && own > 0 && warm, { part: 'hue', name: 'orange', over: chromaShare(seen.own, skin) - 1, words: 'is warm for skin this fair: it turns orange' }),
+    ...when(fair && own > 0 && warm, {
+      part: 'hue',
+      name: 'orange',
+      over: chromaShare(seen.own, skin) - 1,
+      words: 'is warm for skin this fair: it turns orange',
+    }),
   ];
 };
 
@@ -156,7 +181,12 @@ const bronzer: Judge = (seen, wearer, how) => {
       words: `shows ${steps(shown)} deeper than her skin, ${steps(own)} in the pan: mud`,
     }),
     ...(own > 0 ? ashOf(seen, wearer, strict ? 0.75 : 0.65, strict ? 0.7 : 0.5, 'reads grey where warmth is wanted') : []),
-    ...when(undertone === 'cool' && golden && turn > (strict ? 5 : 6), { part: 'hue', name: 'orange', over: turn, words: 'is golden on a pink undertone: it looks orange' }),
+    ...when(undertone === 'cool' && golden && turn > (strict ? 5 : 6), {
+      part: 'hue',
+      name: 'orange',
+      over: turn,
+      words: 'is golden on a pink undertone: it looks orange',
+    }),
     ...when(undertone === 'olive' && pink, { part: 'hue', name: 'ash', over: -turn, words: 'is pink on an olive undertone: it looks grey' }),
     ...when(isVeryFair(skin) && own > 0 && hueOf(seen.own) > 68 && chromaShare(seen.own, skin) > 1.3, {
       part: 'hue',
@@ -171,7 +201,7 @@ const blush: Judge = (seen, { skin }, how) => {
   const [own, shown] = [depth(seen.own, skin), depth(seen.shown, skin)];
   const deep = isDeep(skin);
   const strict = how === 'propose';
-  const low = deep ? (strict ? -0.7 : -1.1) : strict ? -1 : -1.4;
+  const low = deep ? (strict ? -0.7 : -1.4) : strict ? -1 : -1.7;
   const shows = deltaE2000(seen.shown, skin);
   const strength = deltaE2000(seen.own, skin);
   const faint = strength < (strict ? 8 : 6) || shows < (strict ? 2 : 1.2);
@@ -202,10 +232,30 @@ const light: Judge = (seen, wearer, how) => {
   const icy = isDeep(skin) ? (strict ? 0.75 : 0.6) : skin[0] < 60 ? 0.4 : 0;
   const share = chromaOf(seen.own) / Math.max(6, chromaOf(skin));
   return [
-    ...when(own > 0.2, { part: 'depth', name: 'deeper than the skin', over: own, words: `is ${steps(own)} deeper than her skin: light deeper than skin looks like dirt` }),
-    ...when(own <= 0.2 && own > least, { part: 'depth', name: 'does nothing', over: own - least, words: `is only ${steps(own)} lighter than her skin: it does not show` }),
-    ...when(own < most, { part: 'depth', name: isDeep(skin) ? 'ash' : 'mask', over: most - own, words: `is ${steps(own)} lighter than her skin${isDeep(skin) ? ': icy, and ash on deep skin' : ''}` }),
-    ...when(own < 0 && share < icy, { part: 'chroma', name: 'ash', over: icy - share, words: 'is icy: on this depth it reads as ash, gold or rose gold does not' }),
+    ...when(own > 0.2, {
+      part: 'depth',
+      name: 'deeper than the skin',
+      over: own,
+      words: `is ${steps(own)} deeper than her skin: light deeper than skin looks like dirt`,
+    }),
+    ...when(own <= 0.2 && own > least, {
+      part: 'depth',
+      name: 'does nothing',
+      over: own - least,
+      words: `is only ${steps(own)} lighter than her skin: it does not show`,
+    }),
+    ...when(own < most, {
+      part: 'depth',
+      name: isDeep(skin) ? 'ash' : 'mask',
+      over: most - own,
+      words: `is ${steps(own)} lighter than her skin${isDeep(skin) ? ': icy, and ash on deep skin' : ''}`,
+    }),
+    ...when(own < 0 && share < icy, {
+      part: 'chroma',
+      name: 'ash',
+      over: icy - share,
+      words: 'is icy: on this depth it reads as ash, gold or rose gold does not',
+    }),
   ];
 };
 
@@ -216,8 +266,18 @@ const brighten: Judge = (seen, wearer, how) => {
   const most = isDeep(skin) ? -1.5 : isLined(features) ? -1.2 : contrast === 'bold' ? -2.5 : -2;
   const slack = strict ? 0.15 : 0.45;
   return [
-    ...when(shown > (strict ? -0.25 : 0.55), { part: 'depth', name: shown > 0 ? 'deeper than the skin' : 'does nothing', over: shown + 0.25, words: shown > 0 ? `shows ${steps(shown)} deeper than the skin round it` : `shows only ${steps(shown)} lighter` }),
-    ...when(shown < most - slack, { part: 'depth', name: 'mask', over: most - shown, words: `shows ${steps(shown)} lighter than the skin round it: a reverse mask` }),
+    ...when(shown > (strict ? -0.25 : 0.55), {
+      part: 'depth',
+      name: shown > 0 ? 'deeper than the skin' : 'does nothing',
+      over: shown + 0.25,
+      words: shown > 0 ? `shows ${steps(shown)} deeper than the skin round it` : `shows only ${steps(shown)} lighter`,
+    }),
+    ...when(shown < most - slack, {
+      part: 'depth',
+      name: 'mask',
+      over: most - shown,
+      words: `shows ${steps(shown)} lighter than the skin round it: a reverse mask`,
+    }),
     ...ashOf(seen, wearer, strict ? 0.68 : 0.6, strict ? 0.55 : 0.45, 'reads grey'),
   ];
 };
@@ -239,8 +299,18 @@ const baseWithin =
     const slack = how === 'propose' ? 0.1 : 0.5;
     const own = depth(seen.own, skin);
     return [
-      ...when(own < low - slack, { part: 'depth', name: 'mask', over: low - own, words: `is ${own < 0 ? `${steps(own)} lighter` : `only ${steps(own)} deeper`}: the joint shows` }),
-      ...when(own > high + slack, { part: 'depth', name: 'stripe', over: own - high, words: `is ${own > 0 ? `${steps(own)} deeper` : `only ${steps(own)} lighter`}: the joint shows` }),
+      ...when(own < low - slack, {
+        part: 'depth',
+        name: 'mask',
+        over: low - own,
+        words: `is ${own < 0 ? `${steps(own)} lighter` : `only ${steps(own)} deeper`}: the joint shows`,
+      }),
+      ...when(own > high + slack, {
+        part: 'depth',
+        name: 'stripe',
+        over: own - high,
+        words: `is ${own > 0 ? `${steps(own)} deeper` : `only ${steps(own)} lighter`}: the joint shows`,
+      }),
     ];
   };
 
@@ -251,8 +321,20 @@ const base: Judge = ({ own, shown }, { skin }, how) => {
   const [inPan, onSkin] = [deltaE2000(own, skin), deltaE2000(shown, skin)];
   const off = how === 'propose' ? inPan > BASE_WITHIN : (inPan > BASE_WITHIN && onSkin > BASE_WITHIN + 0.2) || inPan > 3.6;
   const by = depth(own, skin);
-  const way = Math.abs(by) >= 0.3 ? `, ${steps(by)} ${by > 0 ? 'deeper' : 'lighter'}` : hueOf(own) > hueOf(skin) + 3 ? ', yellower' : hueOf(own) < hueOf(skin) - 3 ? ', pinker' : '';
-  return when(off, { part: 'depth', name: 'mask', over: inPan - BASE_WITHIN, words: `is ${inPan.toFixed(1)} from her face, neck and decollete${way}: a mask, and a tide line at the jaw` });
+  const way =
+    Math.abs(by) >= 0.3
+      ? `, ${steps(by)} ${by > 0 ? 'deeper' : 'lighter'}`
+      : hueOf(own) > hueOf(skin) + 3
+        ? ', yellower'
+        : hueOf(own) < hueOf(skin) - 3
+          ? ', pinker'
+          : '';
+  return when(off, {
+    part: 'depth',
+    name: 'mask',
+    over: inPan - BASE_WITHIN,
+    words: `is ${inPan.toFixed(1)} from her face, neck and decollete${way}: a mask, and a tide line at the jaw`,
+  });
 };
 
 const powderOf =
@@ -271,7 +353,12 @@ const powderOf =
         over: Math.max(least - shown, 0.05),
         words: `shows ${steps(shown)} lighter than her skin: ${isDeep(skin) || skin[0] < 55 ? 'ashy' : 'a cast'}`,
       }),
-      ...when(tooDeep, { part: 'depth', name: 'patch', over: Math.max(shown - most, own - 1.3), words: `shows ${steps(shown)} deeper than her skin, ${steps(own)} in the pan: a patch` }),
+      ...when(tooDeep, {
+        part: 'depth',
+        name: 'patch',
+        over: Math.max(shown - most, own - 1.3),
+        words: `shows ${steps(shown)} deeper than her skin, ${steps(own)} in the pan: a patch`,
+      }),
       ...ashOf(seen, wearer, strict ? 0.72 : 0.6, 0, 'reads grey'),
     ];
   };
@@ -289,8 +376,18 @@ const brow: Judge = ({ own }, { skin, features }, how) => {
       over: Math.abs(off) - most,
       words: `is ${steps(off)} ${off > 0 ? 'deeper' : 'lighter'} than ${features.hairTone} brow hair`,
     }),
-    ...when(dark && depth(own, skin) < -0.3, { part: 'depth', name: 'lighter than the skin', over: -depth(own, skin), words: 'is lighter than her skin on dark hair' }),
-    ...when(features.hairTone === 'grey' && warmth > (how === 'propose' ? 10 : 14), { part: 'hue', name: 'borrowed brows', over: warmth / 10, words: 'is warm against grey hair' }),
+    ...when(dark && depth(own, skin) < -0.3, {
+      part: 'depth',
+      name: 'lighter than the skin',
+      over: -depth(own, skin),
+      words: 'is lighter than her skin on dark hair',
+    }),
+    ...when(features.hairTone === 'grey' && warmth > (how === 'propose' ? 10 : 14), {
+      part: 'hue',
+      name: 'borrowed brows',
+      over: warmth / 10,
+      words: 'is warm against grey hair',
+    }),
   ];
 };
 
@@ -299,7 +396,12 @@ const lid: Judge = ({ own }, { skin, contrast }, how) => {
   const slack = how === 'propose' ? 0 : 0.8;
   const most = (contrast === 'bold' ? 8 : 6) + slack;
   return [
-    ...when(off < -4.2 - 2 * slack && !isVeryFair(skin), { part: 'depth', name: 'chalk', over: -4.2 - off, words: `is ${steps(off)} lighter than the lid: chalky` }),
+    ...when(off < -4.2 - 2 * slack && !isVeryFair(skin), {
+      part: 'depth',
+      name: 'chalk',
+      over: -4.2 - off,
+      words: `is ${steps(off)} lighter than the lid: chalky`,
+    }),
     ...when(off > most + 2, { part: 'depth', name: 'patch', over: off - most, words: `is ${steps(off)} deeper than the lid: a patch` }),
   ];
 };
@@ -310,7 +412,12 @@ const socket: Judge = ({ own, finish }, { skin, contrast }, how) => {
   const most = (contrast === 'bold' ? 9 : 6) + (strict ? 0.2 : 1.5);
   const metal = finish === 'shimmer';
   return [
-    ...when(off < (strict ? 0.8 : 0.3) && !metal, { part: 'depth', name: 'does nothing', over: 0.8 - off, words: off < 0 ? `is ${steps(off)} lighter than the lid: no shadow` : `is only ${steps(off)} deeper than the lid` }),
+    ...when(off < (strict ? 0.8 : 0.3) && !metal, {
+      part: 'depth',
+      name: 'does nothing',
+      over: 0.8 - off,
+      words: off < 0 ? `is ${steps(off)} lighter than the lid: no shadow` : `is only ${steps(off)} deeper than the lid`,
+    }),
     ...when(off > most, { part: 'depth', name: 'patch', over: off - most, words: `is ${steps(off)} deeper than the lid: a patch` }),
   ];
 };
@@ -325,8 +432,18 @@ const lip: Judge = ({ own, shown }, { skin }, how) => {
   const turn = Math.abs(hueTurn(hueOf(bare), hueOf(own)));
   return [
     ...when(lighter > most && pale, { part: 'depth', name: 'chalk', over: lighter - most, words: `shows ${steps(lighter)} lighter than her skin: chalk` }),
-    ...when(lighter > most + 4 && !pale && isDeep(skin), { part: 'depth', name: 'chalk', over: lighter - most, words: `shows ${steps(lighter)} lighter than her skin: it stands off deep skin` }),
-    ...when(dull && turn < 60 && depth(own, bare) < 2, { part: 'chroma', name: 'chalk', over: 1 - chromaOf(own) / chromaOf(bare), words: 'has less colour than her own lip: it looks pale' }),
+    ...when(lighter > most + 4 && !pale && isDeep(skin), {
+      part: 'depth',
+      name: 'chalk',
+      over: lighter - most,
+      words: `shows ${steps(lighter)} lighter than her skin: it stands off deep skin`,
+    }),
+    ...when(dull && turn < 60 && depth(own, bare) < 2, {
+      part: 'chroma',
+      name: 'chalk',
+      over: 1 - chromaOf(own) / chromaOf(bare),
+      words: 'has less colour than her own lip: it looks pale',
+    }),
   ];
 };
 

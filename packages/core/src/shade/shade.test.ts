@@ -44,7 +44,10 @@ describe('match', () => {
       for (const match of list) {
         expect(match.deltaE).toBeCloseTo(deltaE2000(found.target!, match.lab), 9);
         expect(match.amount.measures.every((m) => Number.isInteger(2 * m) && m > 0)).toBe(true);
-        expect(match.cost).toBeCloseTo(match.costs.reduce((sum, c) => sum + c.units, 0), 9);
+        expect(match.cost).toBeCloseTo(
+          match.costs.reduce((sum, c) => sum + c.units, 0),
+          9,
+        );
         expect(match.amount.takenMg).toBeCloseTo(
           match.parts.reduce((sum, p, i) => sum + match.amount.measures[i]! * p.product.mgPerMeasure, 0),
           6,

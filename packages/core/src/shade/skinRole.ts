@@ -21,7 +21,8 @@ export const SHADE_ROLES = [
 export type ShadeRole = (typeof SHADE_ROLES)[number];
 
 /** What is asked of the kit: a step of a look or chart as far as shades go. */
-export type ShadeAsk = Pick<LookStep, 'role' | 'shade' | 'wants' | 'placements' | 'doseMgPerCm2' | 'passes' | 'tool'> & Partial<Pick<LookStep, 'title' | 'phase'>>;
+export type ShadeAsk = Pick<LookStep, 'role' | 'shade' | 'wants' | 'placements' | 'doseMgPerCm2' | 'passes' | 'tool'> &
+  Partial<Pick<LookStep, 'title' | 'phase'>>;
 
 /** From these steps on a base is an edge or a centre by design, and a concealer there to brighten. */
 const EDGE_FROM = 0.75;

@@ -15,7 +15,11 @@ const withHue = (lab: Lab, chroma: number, hueDegrees: number): Lab => {
  * The colour a step asks for on this skin, for every screen alike: steps from her own skin, or a look's colour taken to where her role of it lies. Null when a
  * step asks for none or nothing has been read.
  */
-export function wantedColour(step: Pick<ShadeAsk, 'shade' | 'role'> & Partial<ShadeAsk>, { skin: read, features }: Who, contrast: 'soft' | 'bold' = 'soft'): Lab | null {
+export function wantedColour(
+  step: Pick<ShadeAsk, 'shade' | 'role'> & Partial<ShadeAsk>,
+  { skin: read, features }: Who,
+  contrast: 'soft' | 'bold' = 'soft',
+): Lab | null {
   const { shade } = step;
   if (shade === null) return null;
   const skin = skinTarget(read);

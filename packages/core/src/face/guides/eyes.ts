@@ -47,7 +47,14 @@ function lowerLashes(half: HalfFace, _face: FaceModel, params: GuideParams): Gui
   const hairs = Array.from({ length: 9 }, (_, i): Polygon => {
     const [x, y] = roots[Math.round((i / 8) * (roots.length - 1))]!;
     const lean = 1.2 * (0.5 - i / 8);
-    return ribbon([[x, y], [x + lean * 0.4, y + 1.2], [x + lean, y + 2.4]], (t) => 0.24 * (1 - t) + 0.03);
+    return ribbon(
+      [
+        [x, y],
+        [x + lean * 0.4, y + 1.2],
+        [x + lean, y + 2.4],
+      ],
+      (t) => 0.24 * (1 - t) + 0.03,
+    );
   });
   return flat(uniteOutlines(hairs), 0.2, roots, [1, 1], { reach: roots[roots.length - 1]! });
 }

@@ -15,7 +15,9 @@ const PROHIBITIONS: Adapter = {
     const { placements, broken } = withinProhibitions({ role: step.role, placements: step.placements, kinds: step.wants.kinds }, look.forbids);
     if (broken.length === 0) return null;
     const why = `${look.name}: ${broken.join(', ')}`;
-    return placements.length === 0 ? { words: `${step.title} left out`, why, leftOut: true } : { words: `${step.title} kept to the look`, why, set: { placements: [...placements] } };
+    return placements.length === 0
+      ? { words: `${step.title} left out`, why, leftOut: true }
+      : { words: `${step.title} kept to the look`, why, set: { placements: [...placements] } };
   },
 };
 export const ADAPTERS: readonly Adapter[] = [...SKIN_ADAPTERS, ...FACE_ADAPTERS, ...DAY_ADAPTERS, PROHIBITIONS];
@@ -31,7 +33,14 @@ export type AdaptedLook = {
  */
 export function adaptLook(look: Look, client: ClientSnapshot, occasion: Occasion, refused: readonly string[] = []): AdaptedLook {
   const skin = skinTarget(client.skin);
-  const to: AdaptTo = { client, features: client.features, day: dayOf(occasion), look, skin, undertone: skin ? undertoneOf(client.skin.neck ?? skin).undertone : null };
+  const to: AdaptTo = {
+    client,
+    features: client.features,
+    day: dayOf(occasion),
+    look,
+    skin,
+    undertone: skin ? undertoneOf(client.skin.neck ?? skin).undertone : null,
+  };
   const adaptations: Adaptation[] = [];
   const given = withAdded(look, to, refused, adaptations);
   const steps = given.flatMap((step): LookStep[] => {
@@ -81,6 +90,13 @@ function derivedId(id: string, salt: string): string {
   let hash = 2166136261;
   for (const char of salt) hash = Math.imul(hash ^ char.charCodeAt(0), 16777619) >>> 0;
   return `${id.slice(0, 28)}${hash.toString(16).padStart(8, '0')}`;
+}
+
+/** An adaptation as it is told: 'Primer where it needs it: primer on forehead and nose: oily there.' */
+export function adaptationInWords({ words, why }: Pick<Adaptation, 'words' | 'why'>, title: string | undefined): string {
+  const said =
+    title === undefined || words.toLowerCase().startsWith(title.toLowerCase()) ? words : `${title}: ${words.charAt(0).toLowerCase()}${words.slice(1)}`;
+  return `${said}: ${why}.`;
 }
 
 /** A step of a chart as the look had it: what was changed for this client or day taken back, last first, where nobody changed it by hand since. */

@@ -15,8 +15,7 @@ export type AdaptTo = {
 
 /** One thing a client or a day changes of a step, with its reason. */
 export type Change =
-  | { readonly words: string; readonly why: string; readonly set: Partial<LookStep> }
-  | { readonly words: string; readonly why: string; readonly leftOut: true };
+  { readonly words: string; readonly why: string; readonly set: Partial<LookStep> } | { readonly words: string; readonly why: string; readonly leftOut: true };
 
 /** A practice that changes steps, as data: it can be named, shown and refused. */
 export type Adapter = {
@@ -62,7 +61,13 @@ export const rounded = (value: number): number => Math.round(value * 100) / 100;
 export const sidesInWords = (sides: readonly Side[]): string => (sides.length === 2 ? 'both sides' : `the client’s ${sides[0]}`);
 
 /** A guide put in place of another on some sides, kept on the rest. */
-export function exchanged(step: LookStep, from: readonly GuideName[], into: GuideName, sides: readonly Side[], params?: Guided['params']): LookStep['placements'] | null {
+export function exchanged(
+  step: LookStep,
+  from: readonly GuideName[],
+  into: GuideName,
+  sides: readonly Side[],
+  params?: Guided['params'],
+): LookStep['placements'] | null {
   let found = false;
   const placements = step.placements.flatMap((p): LookStep['placements'] => {
     if (!('guide' in p) || !from.includes(p.guide)) return [p];

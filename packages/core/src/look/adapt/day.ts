@@ -50,7 +50,11 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
     id: 'strong hold',
     change: (step, { day, features }) =>
       step.wants.kinds.includes('spray') && features.age !== 'child' && (day.long || day.heat || day.humidity || day.dancing)
-        ? { words: 'Sprayed twice, dried between', why: lasts(day.words), set: { passes: Math.max(2, step.passes), waitMinutes: Math.max(1, step.waitMinutes) } }
+        ? {
+            words: 'Sprayed twice, dried between',
+            why: lasts(day.words),
+            set: { passes: Math.max(2, step.passes), waitMinutes: Math.max(1, step.waitMinutes) },
+          }
         : null,
   },
   {
@@ -77,7 +81,13 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
   {
     id: 'metals on olive',
     change: (step, { undertone, skin, look }) =>
-      step.role === 'eye' && undertone === 'olive' && skin !== null && chromaOf(skin) > 0 && step.wants.finishes?.includes('shimmer') === true && !look.forbids.finishes.includes('shimmer') && step.wants.finishes.length > 1
+      step.role === 'eye' &&
+      undertone === 'olive' &&
+      skin !== null &&
+      chromaOf(skin) > 0 &&
+      step.wants.finishes?.includes('shimmer') === true &&
+      !look.forbids.finishes.includes('shimmer') &&
+      step.wants.finishes.length > 1
         ? { words: 'Metal on the lid', why: 'olive skin carries metals', set: { wants: { ...step.wants, finishes: ['shimmer'] } } }
         : null,
   },
@@ -104,11 +114,23 @@ export const ADDERS: readonly Adder[] = [
       const has = steps.some((s) => s.wants.kinds.includes('spray'));
       const base = steps.some((s) => s.role === 'base');
       if (has || !base || !day.long || features.age === 'child' || look.forbids.kinds.includes('spray')) return [];
-      return [{
-        step: plan({ phase: 'finish', role: 'care', title: 'Spray to hold it', wants: { kinds: ['spray'] }, placements: [both('zone.wholeFace')], doseMgPerCm2: 0.6, tool: 'none', technique: 'spray', waitMinutes: 1 }),
-        words: 'A holding spray',
-        why: lasts(day.words),
-      }];
+      return [
+        {
+          step: plan({
+            phase: 'finish',
+            role: 'care',
+            title: 'Spray to hold it',
+            wants: { kinds: ['spray'] },
+            placements: [both('zone.wholeFace')],
+            doseMgPerCm2: 0.6,
+            tool: 'none',
+            technique: 'spray',
+            waitMinutes: 1,
+          }),
+          words: 'A holding spray',
+          why: lasts(day.words),
+        },
+      ];
     },
   },
   {
@@ -117,11 +139,21 @@ export const ADDERS: readonly Adder[] = [
       const oily = features.oily.filter((zone) => zone !== 'lids');
       const missing = !steps.some((s) => s.wants.kinds.includes('primer')) && steps.some((s) => s.role === 'base');
       if (!missing || oily.length === 0 || look.forbids.kinds.includes('primer')) return [];
-      return [{
-        step: plan({ phase: 'prime', role: 'care', title: 'Primer where it needs it', wants: { kinds: ['primer'], finishes: ['matte'] }, placements: [both('zone.foreheadCentre')], doseMgPerCm2: 0.8, waitMinutes: 2 }),
-        words: 'A mattifying primer',
-        why: `oily at ${oily.join(', ')}`,
-      }];
+      return [
+        {
+          step: plan({
+            phase: 'prime',
+            role: 'care',
+            title: 'Primer where it needs it',
+            wants: { kinds: ['primer'], finishes: ['matte'] },
+            placements: [both('zone.foreheadCentre')],
+            doseMgPerCm2: 0.8,
+            waitMinutes: 2,
+          }),
+          words: 'A mattifying primer',
+          why: `oily at ${oily.join(', ')}`,
+        },
+      ];
     },
   },
   {
@@ -130,20 +162,22 @@ export const ADDERS: readonly Adder[] = [
       const oily = features.oily.filter((zone) => zone !== 'lids');
       const missing = !steps.some((s) => s.role === 'powder') && steps.some((s) => s.role === 'base');
       if (!missing || oily.length === 0 || look.forbids.kinds.includes('powder')) return [];
-      return [{
-        step: plan({
-          phase: 'set',
-          role: 'powder',
-          title: 'Set where it moves',
-          shade: { relative: { to: 'skin', depthSteps: 0 } },
-          wants: { kinds: ['powder'] },
-          placements: [both('zone.noseSide'), both('zone.foreheadCentre'), both('zone.chin')],
-          doseMgPerCm2: 0.35,
-          tool: 'puff',
-        }),
-        words: 'Powder where she shines',
-        why: `oily at ${oily.join(', ')}`,
-      }];
+      return [
+        {
+          step: plan({
+            phase: 'set',
+            role: 'powder',
+            title: 'Set where it moves',
+            shade: { relative: { to: 'skin', depthSteps: 0 } },
+            wants: { kinds: ['powder'] },
+            placements: [both('zone.noseSide'), both('zone.foreheadCentre'), both('zone.chin')],
+            doseMgPerCm2: 0.35,
+            tool: 'puff',
+          }),
+          words: 'Powder where she shines',
+          why: `oily at ${oily.join(', ')}`,
+        },
+      ];
     },
   },
   {

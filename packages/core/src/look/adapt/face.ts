@@ -27,8 +27,13 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       const placements = offSides(step.placements, 'foreheadContour', narrow);
       if (narrow.length === 0 || !has(step, 'foreheadContour')) return null;
       if (placements.length === step.placements.length && placements.every((p, i) => p === step.placements[i])) return null;
-      const why = narrow.length === 2 ? 'the temples are narrow; forehead contour would narrow them further' : `the client’s ${narrow[0]} temple is narrow; forehead contour would narrow it further`;
-      return placements.length === 0 ? { words: `${step.title} left out`, why, leftOut: true } : { words: `${step.title} left out in part`, why, set: { placements } };
+      const why =
+        narrow.length === 2
+          ? 'the temples are narrow; forehead contour would narrow them further'
+          : `the client’s ${narrow[0]} temple is narrow; forehead contour would narrow it further`;
+      return placements.length === 0
+        ? { words: `${step.title} left out`, why, leftOut: true }
+        : { words: `${step.title} left out in part`, why, set: { placements } };
     },
   },
   {
@@ -38,7 +43,9 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       if (share >= SMALL_FOREHEAD || !has(step, 'foreheadContour')) return null;
       const placements = step.placements.filter((p) => !('guide' in p) || p.guide !== 'foreheadContour');
       const why = `the forehead is small, ${Math.round(100 * share)} % of the face: it gets light in the middle instead`;
-      return placements.length === 0 ? { words: `${step.title} left out`, why, leftOut: true } : { words: 'No contour on the forehead', why, set: { placements } };
+      return placements.length === 0
+        ? { words: `${step.title} left out`, why, leftOut: true }
+        : { words: 'No contour on the forehead', why, set: { placements } };
     },
   },
   {
@@ -78,7 +85,11 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       const worked = placements ?? (has(step, 'socket', 'outerLid', 'openLid') ? step.placements : null);
       if (!worked) return null;
       const note = noted(step, 'Eye open, looking straight ahead: above the natural fold, with a smaller brush.');
-      return { words: `Placed with the eye open, ${sidesInWords(sides)}`, why: 'a hooded lid hides what lies under the fold', set: { placements: worked, note, tool: 'small brush', handsOnMinutes: step.handsOnMinutes + 1 } };
+      return {
+        words: `Placed with the eye open, ${sidesInWords(sides)}`,
+        why: 'a hooded lid hides what lies under the fold',
+        set: { placements: worked, note, tool: 'small brush', handsOnMinutes: step.handsOnMinutes + 1 },
+      };
     },
   },
   {
@@ -88,9 +99,18 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       const differs = Math.abs(left - right) >= UNEVEN_LIDS_MM || to.features.lids.left !== to.features.lids.right;
       if (!differs || !(step.role === 'eye' && has(step, 'socket', 'outerLid'))) return null;
       const order = { open: 0, 'partly hooded': 1, hooded: 2 } as const;
-      const lower = order[to.features.lids.left] !== order[to.features.lids.right] ? (order[to.features.lids.left] > order[to.features.lids.right] ? 'left' : 'right') : left < right ? 'left' : 'right';
+      const lower =
+        order[to.features.lids.left] !== order[to.features.lids.right]
+          ? order[to.features.lids.left] > order[to.features.lids.right]
+            ? 'left'
+            : 'right'
+          : left < right
+            ? 'left'
+            : 'right';
       const note = noted(step, `More depth on the client’s ${lower} until both look alike.`);
-      return note === step.note ? null : { words: `More depth on the client’s ${lower} eye`, why: 'its lid shows less', set: { note, handsOnMinutes: step.handsOnMinutes + 1 } };
+      return note === step.note
+        ? null
+        : { words: `More depth on the client’s ${lower} eye`, why: 'its lid shows less', set: { note, handsOnMinutes: step.handsOnMinutes + 1 } };
     },
   },
   {
@@ -106,7 +126,11 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       const lined = features.age === 'mature' || sidesWhere(features, ({ lines }) => lines.includes('crow’s feet')).length > 0;
       const shines = step.wants.finishes?.includes('shimmer') === true || step.wants.finishes === undefined;
       if (step.role !== 'eye' || !lined || !shines || look.forbids.finishes.includes('satin')) return null;
-      return { words: 'Satin or matte on the lid', why: 'shimmer settles on lined lids', set: { wants: { ...step.wants, finishes: ['satin', 'matte'] }, technique: step.tool === 'finger' ? 'press' : step.technique } };
+      return {
+        words: 'Satin or matte on the lid',
+        why: 'shimmer settles on lined lids',
+        set: { wants: { ...step.wants, finishes: ['satin', 'matte'] }, technique: step.tool === 'finger' ? 'press' : step.technique },
+      };
     },
   },
   {
@@ -120,14 +144,22 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     id: 'down-turned eyes',
     change: (step, { features }) =>
       has(step, 'liner') && withEyes(features, 'down-turned').length > 0
-        ? { words: 'The line ends earlier and higher', why: 'eyes that turn down', set: { placements: changedGuides(step, ['liner'], { liftMm: 2, reach: 85 }) } }
+        ? {
+            words: 'The line ends earlier and higher',
+            why: 'eyes that turn down',
+            set: { placements: changedGuides(step, ['liner'], { liftMm: 2, reach: 85 }) },
+          }
         : null,
   },
   {
     id: 'deep-set eyes',
     change: (step, { features }) =>
       step.role === 'eye' && has(step, 'socket') && withEyes(features, 'deep-set').length > 0
-        ? { words: 'A lighter hand in the socket', why: 'deep-set eyes have their own shadow', set: { doseMgPerCm2: rounded(0.7 * step.doseMgPerCm2), placements: changedGuides(step, ['socket'], { width: 80 }) } }
+        ? {
+            words: 'A lighter hand in the socket',
+            why: 'deep-set eyes have their own shadow',
+            set: { doseMgPerCm2: rounded(0.7 * step.doseMgPerCm2), placements: changedGuides(step, ['socket'], { width: 80 }) },
+          }
         : null,
   },
   {
@@ -143,7 +175,13 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     change: (step, { features }) => {
       if (!features.lenses || !['eye', 'liner', 'lash'].includes(step.role)) return null;
       const note = noted(step, 'Contact lenses: nothing loose, nothing on the waterline; stop at any stinging.');
-      return note === step.note ? null : { words: 'Worked for contact lenses', why: 'nothing may shed into them', set: { note, placements: step.placements.filter((p) => !('guide' in p) || p.guide !== 'tightLine') } };
+      return note === step.note
+        ? null
+        : {
+            words: 'Worked for contact lenses',
+            why: 'nothing may shed into them',
+            set: { note, placements: step.placements.filter((p) => !('guide' in p) || p.guide !== 'tightLine') },
+          };
     },
   },
   {
@@ -154,7 +192,11 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       const note = noted(step, `Hair by hair where they are missing, ${sidesInWords(sides)}; set with gel.`);
       return note === step.note
         ? null
-        : { words: `Brows drawn hair by hair, ${sidesInWords(sides)}`, why: 'sparse brows', set: { note, technique: 'flick', wants: { ...step.wants, textures: ['pencil', 'gel'] }, handsOnMinutes: step.handsOnMinutes + 3 } };
+        : {
+            words: `Brows drawn hair by hair, ${sidesInWords(sides)}`,
+            why: 'sparse brows',
+            set: { note, technique: 'flick', wants: { ...step.wants, textures: ['pencil', 'gel'] }, handsOnMinutes: step.handsOnMinutes + 3 },
+          };
     },
   },
   {
@@ -165,14 +207,22 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       const note = noted(step, 'The tattoo gives the shape: only softened and toned, not redrawn.');
       return note === step.note
         ? null
-        : { words: 'Brows softened, not redrawn', why: 'tattooed brows', set: { note, technique: 'press', doseMgPerCm2: rounded(0.5 * step.doseMgPerCm2), handsOnMinutes: Math.max(2, step.handsOnMinutes - 2) } };
+        : {
+            words: 'Brows softened, not redrawn',
+            why: 'tattooed brows',
+            set: { note, technique: 'press', doseMgPerCm2: rounded(0.5 * step.doseMgPerCm2), handsOnMinutes: Math.max(2, step.handsOnMinutes - 2) },
+          };
     },
   },
   {
     id: 'full brows',
     change: (step, { features }) =>
       step.role === 'brow' && withBrows(features, 'full').length === 2 && step.doseMgPerCm2 > 0.5
-        ? { words: 'Less in the brow, brushed and set', why: 'full brows', set: { doseMgPerCm2: rounded(0.75 * step.doseMgPerCm2), handsOnMinutes: Math.max(2, step.handsOnMinutes - 1) } }
+        ? {
+            words: 'Less in the brow, brushed and set',
+            why: 'full brows',
+            set: { doseMgPerCm2: rounded(0.75 * step.doseMgPerCm2), handsOnMinutes: Math.max(2, step.handsOnMinutes - 1) },
+          }
         : null,
   },
   {
@@ -180,14 +230,24 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     change: (step, { features }) => {
       if (step.role !== 'lash' || !step.wants.kinds.includes('mascara') || (features.lashes !== 'sparse' && features.lashes !== 'straight')) return null;
       const note = noted(step, features.lashes === 'straight' ? 'Curl first, hold, and again at the middle.' : 'From the root, two thin coats.');
-      return note === step.note ? null : { words: features.lashes === 'straight' ? 'Curled twice' : 'Two thin coats', why: `${features.lashes} lashes`, set: { note, passes: features.lashes === 'sparse' ? 2 : step.passes, handsOnMinutes: step.handsOnMinutes + 1 } };
+      return note === step.note
+        ? null
+        : {
+            words: features.lashes === 'straight' ? 'Curled twice' : 'Two thin coats',
+            why: `${features.lashes} lashes`,
+            set: { note, passes: features.lashes === 'sparse' ? 2 : step.passes, handsOnMinutes: step.handsOnMinutes + 1 },
+          };
     },
   },
   {
     id: 'band measured',
     change: (step, { client }) => {
       if (step.role !== 'lash' || !step.wants.kinds.includes('lashes')) return null;
-      const width = (side: Side): number => Math.hypot(client.landmarks[`eye_outer_${side}`][0] - client.landmarks[`eye_inner_${side}`][0], client.landmarks[`eye_outer_${side}`][1] - client.landmarks[`eye_inner_${side}`][1]);
+      const width = (side: Side): number =>
+        Math.hypot(
+          client.landmarks[`eye_outer_${side}`][0] - client.landmarks[`eye_inner_${side}`][0],
+          client.landmarks[`eye_outer_${side}`][1] - client.landmarks[`eye_inner_${side}`][1],
+        );
       // A band starts where the lashes do, a tenth of the lid from the inner corner.
       const [left, right] = [Math.round(0.88 * width('left')), Math.round(0.88 * width('right'))];
       const note = noted(step, `Band about ${left} mm on her left, ${right} mm on her right: laid on to measure, trimmed at the outer end, kept as hers.`);
@@ -238,12 +298,18 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     id: 'a child',
     change: (step, { features }) => {
       if (features.age !== 'child') return null;
-      if (NOT_ON_A_CHILD.includes(step.role) || step.wants.kinds.includes('lashes')) return { words: `${step.title} left out`, why: 'a light touch on a child', leftOut: true };
+      if (NOT_ON_A_CHILD.includes(step.role) || step.wants.kinds.includes('lashes'))
+        return { words: `${step.title} left out`, why: 'a light touch on a child', leftOut: true };
       if (step.role === 'care' || step.handsOnMinutes === 0) return null;
       return {
         words: `${step.title}: half as much`,
         why: 'a light touch on a child, with a guardian’s consent',
-        set: { doseMgPerCm2: rounded(0.5 * step.doseMgPerCm2), passes: 1, handsOnMinutes: Math.max(1, Math.round(0.6 * step.handsOnMinutes)), ...(step.role === 'base' ? { wants: { ...step.wants, finishes: ['natural'] } } : {}) },
+        set: {
+          doseMgPerCm2: rounded(0.5 * step.doseMgPerCm2),
+          passes: 1,
+          handsOnMinutes: Math.max(1, Math.round(0.6 * step.handsOnMinutes)),
+          ...(step.role === 'base' ? { wants: { ...step.wants, finishes: ['natural'] } } : {}),
+        },
       };
     },
   },

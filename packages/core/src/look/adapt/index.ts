@@ -1,1 +1,1 @@
-export { ADAPTERS, adaptLook, refuseAdaptation, withoutAdaptations, type AdaptedLook } from './adaptLook';
+export { adaptationInWords, ADAPTERS, adaptLook, refuseAdaptation, withoutAdaptations, type AdaptedLook } from './adaptLook';

@@ -39,7 +39,11 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
     id: 'primer on dry skin',
     change: (step, { features }) =>
       isKind(step, 'primer') && features.dry && features.oily.length === 0
-        ? { words: 'A hydrating primer, all over', why: 'dry skin', set: { placements: [both('zone.wholeFace')], wants: { ...step.wants, finishes: ['dewy', 'natural'] } } }
+        ? {
+            words: 'A hydrating primer, all over',
+            why: 'dry skin',
+            set: { placements: [both('zone.wholeFace')], wants: { ...step.wants, finishes: ['dewy', 'natural'] } },
+          }
         : null,
   },
   {
@@ -57,7 +61,11 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
     id: 'moisture on dry skin',
     change: (step, { features }) =>
       step.phase === 'clean' && isKind(step, 'prep') && features.dry
-        ? { words: 'More moisture, and longer to sink in', why: 'dry skin', set: { waitMinutes: step.waitMinutes + 2, doseMgPerCm2: rounded(1.2 * step.doseMgPerCm2) } }
+        ? {
+            words: 'More moisture, and longer to sink in',
+            why: 'dry skin',
+            set: { waitMinutes: step.waitMinutes + 2, doseMgPerCm2: rounded(1.2 * step.doseMgPerCm2) },
+          }
         : null,
   },
   {
@@ -84,8 +92,15 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
   {
     id: 'no settled powder on lines',
     change: (step, { features }) =>
-      step.role === 'powder' && isUnderEye(step) && (linedUnderEye(features).length > 0 || features.dry || features.age === 'mature') && (step.waitMinutes > 0 || step.doseMgPerCm2 > 0.25)
-        ? { words: 'A thin veil, not left to settle', why: 'lined or dry under the eye', set: { waitMinutes: 0, passes: 1, doseMgPerCm2: Math.min(0.25, step.doseMgPerCm2) } }
+      step.role === 'powder' &&
+      isUnderEye(step) &&
+      (linedUnderEye(features).length > 0 || features.dry || features.age === 'mature') &&
+      (step.waitMinutes > 0 || step.doseMgPerCm2 > 0.25)
+        ? {
+            words: 'A thin veil, not left to settle',
+            why: 'lined or dry under the eye',
+            set: { waitMinutes: 0, passes: 1, doseMgPerCm2: Math.min(0.25, step.doseMgPerCm2) },
+          }
         : null,
   },
   {
@@ -95,7 +110,11 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       if (step.role !== 'conceal' || sides.length === 0) return null;
       const placements = exchanged(step, ['underEyeLight', 'zone.underEye'], 'innerComma', sides);
       return placements
-        ? { words: `Concealer at the inner corner only, ${sidesInWords(sides)}`, why: 'lines under the eye', set: { placements, doseMgPerCm2: rounded(0.8 * step.doseMgPerCm2) } }
+        ? {
+            words: `Concealer at the inner corner only, ${sidesInWords(sides)}`,
+            why: 'lines under the eye',
+            set: { placements, doseMgPerCm2: rounded(0.8 * step.doseMgPerCm2) },
+          }
         : null;
     },
   },
@@ -107,7 +126,9 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       const placements = offSides(step.placements, 'outerWedge', lined);
       if (placements.length === step.placements.length && placements.every((p, i) => p === step.placements[i])) return null;
       const why = 'it gathers in the lines beside the eye';
-      return placements.length === 0 ? { words: 'Outer wedge left out', why, leftOut: true } : { words: `No outer wedge on ${sidesInWords(lined)}`, why, set: { placements } };
+      return placements.length === 0
+        ? { words: 'Outer wedge left out', why, leftOut: true }
+        : { words: `No outer wedge on ${sidesInWords(lined)}`, why, set: { placements } };
     },
   },
   {
@@ -124,7 +145,11 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
   {
     id: 'stipple over texture',
     change: (step, { features }) =>
-      ['base', 'conceal', 'blush'].includes(step.role) && textured(features) && (step.technique === 'buff' || step.technique === 'sweep' || step.role === 'base') && step.tool !== 'airbrush' && step.technique !== 'stipple'
+      ['base', 'conceal', 'blush'].includes(step.role) &&
+      textured(features) &&
+      (step.technique === 'buff' || step.technique === 'sweep' || step.role === 'base') &&
+      step.tool !== 'airbrush' &&
+      step.technique !== 'stipple'
         ? { words: 'Stippled', why: 'circles show pores and texture', set: { technique: 'stipple' } }
         : null,
   },
@@ -142,14 +167,18 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
     id: 'no light on an oily forehead or chin',
     change: (step, { features }) => {
       const off: readonly GuideName[] = [
-        ...(features.oily.includes('forehead') || sidesWhere(features, ({ lines }) => lines.includes('forehead')).length > 0 ? (['foreheadLight'] as const) : []),
+        ...(features.oily.includes('forehead') || sidesWhere(features, ({ lines }) => lines.includes('forehead')).length > 0
+          ? (['foreheadLight'] as const)
+          : []),
         ...(features.oily.includes('chin') ? (['chinLight'] as const) : []),
       ];
       if (step.role !== 'highlight' || !has(step, ...off)) return null;
       const placements = step.placements.filter((p) => !('guide' in p) || !off.includes(p.guide));
       const why = 'light is not laid on lines or where skin shines by itself';
       const words = off.map((g) => (g === 'foreheadLight' ? 'forehead' : 'chin')).join(' and ');
-      return placements.length === 0 ? { words: `${step.title} left out`, why, leftOut: true } : { words: `No light on the ${words}`, why, set: { placements } };
+      return placements.length === 0
+        ? { words: `${step.title} left out`, why, leftOut: true }
+        : { words: `No light on the ${words}`, why, set: { placements } };
     },
   },
   {
@@ -160,11 +189,19 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       if (has(step, ...hidden)) {
         const placements = step.placements.filter((p) => !('guide' in p) || !hidden.includes(p.guide));
         const why = 'a beard hides it, and product sits on the hairs';
-        return placements.length === 0 ? { words: `${step.title} left out`, why, leftOut: true } : { words: 'Nothing under the beard', why, set: { placements } };
+        return placements.length === 0
+          ? { words: `${step.title} left out`, why, leftOut: true }
+          : { words: 'Nothing under the beard', why, set: { placements } };
       }
       if (step.role !== 'base') return null;
       const note = noted(step, 'Stippled into the skin above the beard; kept off the hairs.');
-      return note === step.note ? null : { words: 'Thin and stippled, off the hairs', why: 'a beard', set: { technique: step.tool === 'airbrush' ? step.technique : 'stipple', note, doseMgPerCm2: rounded(0.85 * step.doseMgPerCm2) } };
+      return note === step.note
+        ? null
+        : {
+            words: 'Thin and stippled, off the hairs',
+            why: 'a beard',
+            set: { technique: step.tool === 'airbrush' ? step.technique : 'stipple', note, doseMgPerCm2: rounded(0.85 * step.doseMgPerCm2) },
+          };
     },
   },
   {

@@ -64,7 +64,13 @@ export const CARE_RULES: readonly Rule[] = [
               .products(s)
               .filter((p) => !ingredientsKnown(p.ingredients))
               .slice(0, 1)
-              .map((p) => found([s], `${nameOf(p)} has no ingredients noted; ${sensitiveTo(on).join(', ')} is noted for her.`, on.another(s, ({ use }) => use.every((u) => ingredientsKnown(u.product.ingredients))))),
+              .map((p) =>
+                found(
+                  [s],
+                  `${nameOf(p)} has no ingredients noted; ${sensitiveTo(on).join(', ')} is noted for her.`,
+                  on.another(s, ({ use }) => use.every((u) => ingredientsKnown(u.product.ingredients))),
+                ),
+              ),
           ),
   },
   {
@@ -179,7 +185,9 @@ export const CARE_RULES: readonly Rule[] = [
       on.steps.flatMap((s) =>
         on
           .products(s)
-          .flatMap((p) => (on.kit?.products.find((k) => k.id === p.id)?.withdrawn ? [found([s], `${nameOf(p)} is withdrawn. Find a substitute.`, on.another(s))] : [])),
+          .flatMap((p) =>
+            on.kit?.products.find((k) => k.id === p.id)?.withdrawn ? [found([s], `${nameOf(p)} is withdrawn. Find a substitute.`, on.another(s))] : [],
+          ),
       ),
   },
   {
@@ -191,7 +199,9 @@ export const CARE_RULES: readonly Rule[] = [
       on.kit === null
         ? []
         : on.steps.flatMap((s) =>
-            s.use.flatMap((u) => (on.kit!.units.some((x) => x.productId === u.product.id) ? [] : [found([s], `${nameOf(u.product)} is in no case.`, on.another(s))])),
+            s.use.flatMap((u) =>
+              on.kit!.units.some((x) => x.productId === u.product.id) ? [] : [found([s], `${nameOf(u.product)} is in no case.`, on.another(s))],
+            ),
           ),
   },
   {
@@ -209,7 +219,9 @@ export const CARE_RULES: readonly Rule[] = [
                 found(
                   [s],
                   `${nameOf(u.product)} has ${Math.round(unit.remainingMg)} mg left; ${Math.round(needs)} are needed.`,
-                  on.another(s, ({ use }) => use.every((x) => (on.kit?.units.find((y) => y.id === x.unitId)?.remainingMg ?? 0) >= x.parts * x.product.mgPerMeasure)),
+                  on.another(s, ({ use }) =>
+                    use.every((x) => (on.kit?.units.find((y) => y.id === x.unitId)?.remainingMg ?? 0) >= x.parts * x.product.mgPerMeasure),
+                  ),
                 ),
               ]
             : [];
@@ -278,7 +290,13 @@ export const CARE_RULES: readonly Rule[] = [
         ? []
         : on.steps
             .filter((s) => s.role === 'contour' || on.products(s).some((p) => p.kind === 'lashes' || (p.kind === 'base' && p.coverage === 'full')))
-            .map((s) => found([s], `${s.title} is more than a light touch.`, s.role === 'base' ? on.another(s, ({ use }) => use.every((u) => u.product.coverage === 'sheer' || u.product.coverage === 'light')) : leftOut(s))),
+            .map((s) =>
+              found(
+                [s],
+                `${s.title} is more than a light touch.`,
+                s.role === 'base' ? on.another(s, ({ use }) => use.every((u) => u.product.coverage === 'sheer' || u.product.coverage === 'light')) : leftOut(s),
+              ),
+            ),
   },
   {
     id: 'steady-hand',

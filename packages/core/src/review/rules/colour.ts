@@ -1,6 +1,6 @@
 import { deltaE2000, hueOf, reconstructSpectrum } from '../../colour';
 import { sidesWhere } from '../../face';
-import type { Step } from '../../look';
+import { shownOfStep, type Step } from '../../look';
 import { flashback, flashGradeOf, isLined, type Miss, type ShadeRole } from '../../shade';
 import { changed, chromaAt, finishIs, found, groupOf, isShiny, nameOf, shareOn, stepsFrom, type Found, type Reviewed, type Rule } from '../rule';
 
@@ -10,7 +10,11 @@ const coloured = (on: Reviewed, ...roles: readonly Step['role'][]) =>
     return lab ? [{ step, lab }] : [];
   });
 
-type RangeRule = Omit<Rule, 'find'> & { readonly roles: readonly ShadeRole[]; readonly names: readonly Miss['name'][]; readonly parts?: readonly Miss['part'][] };
+type RangeRule = Omit<Rule, 'find'> & {
+  readonly roles: readonly ShadeRole[];
+  readonly names: readonly Miss['name'][];
+  readonly parts?: readonly Miss['part'][];
+};
 
 /** A rule about a colour that leaves the range of its role on this skin: one judgement for what is proposed and what is found. */
 const ranged = ({ roles, names, parts, ...rule }: RangeRule): Rule => ({
@@ -73,8 +77,18 @@ export const COLOUR_RULES: readonly Rule[] = [
           const seen = under ? on.over(under, s) : null;
           if (!seen || !face || on.steps.some((c) => c.role === 'correct')) return [];
           const [dL, dC] = [seen[0] - face[0], chromaAt(seen) - chromaAt(face)];
+          const isGrey = (use: Step['use']): boolean => {
+            const shown = shownOfStep({ ...s, use }, under!);
+            return shown !== null && shown[0] - face[0] > 1.5 && chromaAt(shown) - chromaAt(face) < -2;
+          };
           return dL > 1.5 && dC < -2
-            ? [found([s], `${s.title} is predicted ${dL.toFixed(1)} lighter and ${(-dC).toFixed(1)} duller than the skin round it: grey.`, on.another(s))]
+            ? [
+                found(
+                  [s],
+                  `${s.title} is predicted ${dL.toFixed(1)} lighter and ${(-dC).toFixed(1)} duller than the skin round it: grey.`,
+                  on.another(s, ({ use }) => !isGrey([...use])),
+                ),
+              ]
             : [];
         }),
   },
@@ -124,7 +138,15 @@ export const COLOUR_RULES: readonly Rule[] = [
         const grades = on.products(s).map((p) => flashGradeOf(on.kit?.products.find((k) => k.id === p.id) ?? p));
         const grade = [...grades].sort((a, b) => b - a)[0] ?? 0;
         const { deltaL, cast } = flashback(surface, [{ grade, doseMgPerCm2: s.doseMgPerCm2 * s.passes }]);
-        return cast ? [found([s], `${s.title} may turn ${deltaL.toFixed(1)} lighter in a flash.`, on.another(s, ({ use }) => use.every((u) => flashGradeOf(u.product) < grade)))] : [];
+        return cast
+          ? [
+              found(
+                [s],
+                `${s.title} may turn ${deltaL.toFixed(1)} lighter in a flash.`,
+                on.another(s, ({ use }) => use.every((u) => flashGradeOf(u.product) < grade)),
+              ),
+            ]
+          : [];
       });
     },
   },
@@ -308,7 +330,13 @@ export const COLOUR_RULES: readonly Rule[] = [
         ? []
         : coloured(on, 'eye')
             .filter(({ step, lab }) => on.products(step).some((p) => p.finish === 'shimmer') && (chromaAt(lab) < 8 || (hueOf(lab) > 150 && hueOf(lab) < 350)))
-            .map(({ step }) => found([step], `${step.title} is a cool metal on olive skin.`, on.another(step, ({ lab }) => lab !== null && chromaAt(lab) >= 12))),
+            .map(({ step }) =>
+              found(
+                [step],
+                `${step.title} is a cool metal on olive skin.`,
+                on.another(step, ({ lab }) => lab !== null && chromaAt(lab) >= 12),
+              ),
+            ),
   },
   {
     id: 'liner-off-lip',
@@ -355,7 +383,14 @@ export const COLOUR_RULES: readonly Rule[] = [
 
 /** Whether a base is one of two by design: an edge or a centre beside another. */
 function onesEdge(on: Reviewed, step: Step): boolean {
-  return on.steps.some((s) => s !== step && s.role === 'base' && on.misses(s).every(({ role }) => role !== 'base') && on.cover(s).count > on.cover(step).count && step.placements.every((p) => !('guide' in p) || p.guide !== 'zone.wholeFace'));
+  return on.steps.some(
+    (s) =>
+      s !== step &&
+      s.role === 'base' &&
+      on.misses(s).every(({ role }) => role !== 'base') &&
+      on.cover(s).count > on.cover(step).count &&
+      step.placements.every((p) => !('guide' in p) || p.guide !== 'zone.wholeFace'),
+  );
 }
 
 /** Whether a powder over the whole face brings an inexact base to the skin. */

@@ -38,13 +38,22 @@ export const LAYER_RULES: readonly Rule[] = [
         if (!laid(step) || !['prime', 'correct', 'base'].includes(step.phase) || !onFace(step)) return [];
         const below = nearestBelow(on, step);
         if (!below) return [];
-        const clash = on.products(step).flatMap((top) => on.products(below).flatMap((under) => (familiesAgree(top.family, under.family) ? [] : [{ top, under }])))[0];
+        const clash = on
+          .products(step)
+          .flatMap((top) => on.products(below).flatMap((under) => (familiesAgree(top.family, under.family) ? [] : [{ top, under }])))[0];
         if (!clash) return [];
         const never = neverSettles(clash.under.family, clash.top.family);
         if (!never && below.waitMinutes >= 2) return [];
         const message = `${nameOf(clash.top)} (${clash.top.family}) goes on ${nameOf(clash.under)} (${clash.under.family}): it ${never ? 'slides and pills, also after a wait' : 'may slide or pill'}.`;
-        const agrees = (other: Step) => on.another(step, ({ use }) => use.every((u) => on.products(other).every((p) => familiesAgree(u.product.family, p.family))));
-        return [found([below, step], message, never ? agrees(below) : { label: 'Let it settle 2 minutes', apply: changed(below.id, (s) => ({ ...s, waitMinutes: 2 })) })];
+        const agrees = (other: Step) =>
+          on.another(step, ({ use }) => use.every((u) => on.products(other).every((p) => familiesAgree(u.product.family, p.family))));
+        return [
+          found(
+            [below, step],
+            message,
+            never ? agrees(below) : { label: 'Let it settle 2 minutes', apply: changed(below.id, (s) => ({ ...s, waitMinutes: 2 })) },
+          ),
+        ];
       }),
   },
   {
@@ -60,7 +69,10 @@ export const LAYER_RULES: readonly Rule[] = [
         return [
           found([powder, step], `${step.title} is cream and goes over the powder of ${powder.title.toLowerCase()}.`, {
             label: 'Do it before the powder',
-            apply: (chart) => ({ ...moved(step.id, 'before', powder.id)(chart), steps: moved(step.id, 'before', powder.id)(chart).steps.map((s) => (s.id === step.id ? { ...s, phase: powder.phase } : s)) }),
+            apply: (chart) => ({
+              ...moved(step.id, 'before', powder.id)(chart),
+              steps: moved(step.id, 'before', powder.id)(chart).steps.map((s) => (s.id === step.id ? { ...s, phase: powder.phase } : s)),
+            }),
           }),
         ];
       }),
@@ -76,7 +88,9 @@ export const LAYER_RULES: readonly Rule[] = [
         const wants = kinds.includes('primer') ? 2 : kinds.includes('spray') ? 1 : 0;
         if (wants === 0 || step.waitMinutes >= wants) return [];
         const rest = on.steps.slice(i + 1);
-        const at = rest.findIndex((s) => (step.placements.length === 0 ? onFace(s) && s.phase !== 'clean' : shareOn(on, s, step) > 0.05 && onFace(s)) || s.phase === 'finish');
+        const at = rest.findIndex(
+          (s) => (step.placements.length === 0 ? onFace(s) && s.phase !== 'clean' : shareOn(on, s, step) > 0.05 && onFace(s)) || s.phase === 'finish',
+        );
         const next = rest[at];
         if (!next) return [];
         // What is done elsewhere meanwhile is a wait too.
@@ -126,7 +140,11 @@ export const LAYER_RULES: readonly Rule[] = [
       const there = at.map((i) => layers[i]!);
       const most = there.reduce((a, b) => (layersOf(b) > layersOf(a) ? b : a));
       return [
-        found(there, `${worst} layers meet at ${there.at(-1)!.title.toLowerCase()}; a place affords ${AFFORDS.elsewhere}.`, layersOf(most) > 1 ? { label: `${most.title} in one pass`, apply: changed(most.id, (s) => ({ ...s, passes: 1 })) } : undefined),
+        found(
+          there,
+          `${worst} layers meet at ${there.at(-1)!.title.toLowerCase()}; a place affords ${AFFORDS.elsewhere}.`,
+          layersOf(most) > 1 ? { label: `${most.title} in one pass`, apply: changed(most.id, (s) => ({ ...s, passes: 1 })) } : undefined,
+        ),
       ];
     },
   },
@@ -155,7 +173,9 @@ export const LAYER_RULES: readonly Rule[] = [
       return on.steps
         .filter((s) => s.role === 'powder' && (s.waitMinutes >= 2 || s.doseMgPerCm2 * s.passes > 0.8))
         .flatMap((s) => {
-          const lined = sidesWhere(features, ({ lines }) => lines.includes('under eye')).filter((side) => shared(on.cover(s), guideCover(on, 'zone.underEye', side)) > 0);
+          const lined = sidesWhere(features, ({ lines }) => lines.includes('under eye')).filter(
+            (side) => shared(on.cover(s), guideCover(on, 'zone.underEye', side)) > 0,
+          );
           const all = features.age === 'mature' || features.dry;
           if (!all && lined.length === 0) return [];
           const where = all || lined.length === 2 ? '' : ` under the client’s ${lined[0]} eye`;
@@ -202,7 +222,9 @@ export const LAYER_RULES: readonly Rule[] = [
         const under = sprayed.find((a) => on.steps.indexOf(a) < i && shareOn(on, s, a) > 0.15);
         const rubs = (s.technique === 'buff' || s.technique === 'sweep') && s.tool !== 'loose brush' && s.tool !== 'fan brush' && s.tool !== 'airbrush';
         if (!under || !rubs || !laid(s) || !onFace(s)) return [];
-        return [found([under, s], `${s.title} would rub the airbrushed base.`, { label: 'Press it in', apply: changed(s.id, (x) => ({ ...x, technique: 'press' })) })];
+        return [
+          found([under, s], `${s.title} would rub the airbrushed base.`, { label: 'Press it in', apply: changed(s.id, (x) => ({ ...x, technique: 'press' })) }),
+        ];
       });
     },
   },
@@ -249,7 +271,8 @@ export const LAYER_RULES: readonly Rule[] = [
         ? [
             found([base, ...late], `${late.length} ${late.length === 1 ? 'step' : 'steps'} at eyes or brows come after the airbrushed base.`, {
               label: 'Eyes first',
-              apply: (chart) => late.reduce<Chart>((next, s) => moved(s.id, 'before', base.id)(next), { ...chart, schools: { ...chart.schools, eyesOrFace: 'eyes first' } }),
+              apply: (chart) =>
+                late.reduce<Chart>((next, s) => moved(s.id, 'before', base.id)(next), { ...chart, schools: { ...chart.schools, eyesOrFace: 'eyes first' } }),
             }),
           ]
         : [];
@@ -264,12 +287,17 @@ const passesFor = (mgPerCm2: number): number => Math.min(12, Math.max(1, Math.ce
 function fewerUnderEye(layers: readonly Step[]): Fix | undefined {
   const many = layers.find((s) => layersOf(s) > 1 && s.tool !== 'airbrush');
   if (many) return { label: `${many.title} in one pass`, apply: changed(many.id, (s) => ({ ...s, passes: 1 })) };
-  const powder = [...layers].reverse().find((s) => s.role === 'powder' && s.placements.length > 1 && s.placements.some((p) => 'guide' in p && p.guide === 'zone.underEye'));
+  const powder = [...layers]
+    .reverse()
+    .find((s) => s.role === 'powder' && s.placements.length > 1 && s.placements.some((p) => 'guide' in p && p.guide === 'zone.underEye'));
   const corrector = layers.find((s) => s.role === 'correct');
   const out = powder ?? corrector;
   if (!out) return undefined;
   return powder
-    ? { label: `Leave ${out.title.toLowerCase()} out there`, apply: changed(out.id, (s) => ({ ...s, placements: s.placements.filter((p) => !('guide' in p) || p.guide !== 'zone.underEye') })) }
+    ? {
+        label: `Leave ${out.title.toLowerCase()} out there`,
+        apply: changed(out.id, (s) => ({ ...s, placements: s.placements.filter((p) => !('guide' in p) || p.guide !== 'zone.underEye') })),
+      }
     : { label: `Leave ${out.title.toLowerCase()} out`, apply: (chart) => ({ ...chart, steps: chart.steps.filter((s) => s.id !== out.id) }) };
 }
 

@@ -18,7 +18,7 @@ import {
   type Region,
   type Side,
 } from '../../face';
-import type { Step } from '../../look';
+import { withoutStep, type Chart, type Step } from '../../look';
 import { changed, found, isShiny, placeOf, type Reviewed, type Rule } from '../rule';
 
 /** Blush may melt into contour at its edge; more than this share of it on the contour turns muddy. */
@@ -76,6 +76,14 @@ function linedPlaces(on: Reviewed): readonly { readonly words: string; readonly 
 /** Steps that place a guide on one of some sides. */
 const stepsAt = (on: Reviewed, guide: GuideName, sides: readonly Side[]): readonly Step[] =>
   on.steps.filter((s) => s.placements.some((p) => 'guide' in p && p.guide === guide && (p.side === 'both' ? sides.length > 0 : sides.includes(p.side))));
+
+/** A guide taken off some sides of a step; the step goes where nothing of it is left. */
+const offTheSides =
+  (step: Step, guide: GuideName, sides: readonly Side[]) =>
+  (chart: Chart): Chart => {
+    const placements = offSides(step.placements, guide, sides);
+    return placements.length === 0 ? withoutStep(chart, step.id) : changed(step.id, (s) => ({ ...s, placements }))(chart);
+  };
 
 const ofSides = (sides: readonly Side[]): string => (sides.length === 1 ? ` of the client’s ${sides[0]} eye` : '');
 
@@ -223,7 +231,7 @@ export const PLACE_RULES: readonly Rule[] = [
         ? stepsAt(on, 'outerWedge', lined).map((s) =>
             found([s], `${s.title} covers the lines at the outer corner${ofSides(lined)}.`, {
               label: 'Leave the wedge out',
-              apply: changed(s.id, (x) => ({ ...x, placements: offSides(x.placements, 'outerWedge', lined) })),
+              apply: offTheSides(s, 'outerWedge', lined),
             }),
           )
         : [];
@@ -289,7 +297,7 @@ export const PLACE_RULES: readonly Rule[] = [
           narrow.length === 2
             ? `${s.title} narrows temples that are narrow already.`
             : `${s.title} narrows the client’s ${narrow[0]} temple, which is narrow already.`,
-          { label: 'Leave it out there', apply: changed(s.id, (x) => ({ ...x, placements: offSides(x.placements, 'foreheadContour', narrow) })) },
+          { label: 'Leave it out there', apply: offTheSides(s, 'foreheadContour', narrow) },
         ),
       );
     },

@@ -5,7 +5,19 @@ import { changed, found, isPowder, nameOf, type Fix, type Rule } from '../rule';
 const leftOut = (s: Step): Fix => ({ label: 'Leave it out', apply: (chart) => withoutStep(chart, s.id) });
 
 /** What a layer is usually laid in, mg a cm2. */
-const USUAL_DOSE: Readonly<Partial<Record<Step['role'], number>>> = { base: 0.55, conceal: 0.8, contour: 0.8, blush: 0.5, bronze: 0.5, highlight: 0.4, powder: 0.35, lip: 2, lash: 4, liner: 2, eye: 1 };
+const USUAL_DOSE: Readonly<Partial<Record<Step['role'], number>>> = {
+  base: 0.55,
+  conceal: 0.8,
+  contour: 0.8,
+  blush: 0.5,
+  bronze: 0.5,
+  highlight: 0.4,
+  powder: 0.35,
+  lip: 2,
+  lash: 4,
+  liner: 2,
+  eye: 1,
+};
 
 export const RECIPE_RULES: readonly Rule[] = [
   {
@@ -54,15 +66,23 @@ export const RECIPE_RULES: readonly Rule[] = [
     name: 'A step without a product',
     severity: 'caution',
     why: 'A step that lays something down says with what.',
-    find: (on) => on.steps.filter((s) => s.wants.kinds.length > 0 && s.use.length === 0).map((s) => found([s], `${s.title} has no product yet.`, on.another(s))),
+    find: (on) =>
+      on.steps.filter((s) => s.wants.kinds.length > 0 && s.use.length === 0).map((s) => found([s], `${s.title} has no product yet.`, on.another(s))),
   },
   {
     id: 'no-dose',
     name: 'A layer without a dose',
     severity: 'note',
     why: 'The dose is what everyone forgets: without it amounts and what shows cannot be worked out.',
-    find: (on) => on.steps.filter((s) => s.role !== 'care' && s.use.length > 0 && s.doseMgPerCm2 === 0)
-        .map((s) => found([s], `${s.title} has no dose.`, { label: `Take ${USUAL_DOSE[s.role] ?? 0.5} mg/cm²`, apply: changed(s.id, (x) => ({ ...x, doseMgPerCm2: USUAL_DOSE[x.role] ?? 0.5 })) })),
+    find: (on) =>
+      on.steps
+        .filter((s) => s.role !== 'care' && s.use.length > 0 && s.doseMgPerCm2 === 0)
+        .map((s) =>
+          found([s], `${s.title} has no dose.`, {
+            label: `Take ${USUAL_DOSE[s.role] ?? 0.5} mg/cm²`,
+            apply: changed(s.id, (x) => ({ ...x, doseMgPerCm2: USUAL_DOSE[x.role] ?? 0.5 })),
+          }),
+        ),
   },
   {
     id: 'more-than-needed',
@@ -103,7 +123,11 @@ export const RECIPE_RULES: readonly Rule[] = [
         ? [
             found([risky], `${risky.title} may fall onto the base: do the eyes first, or shield with powder.`, {
               label: 'Eyes first',
-              apply: (chart) => ({ ...chart, schools: { ...chart.schools, eyesOrFace: 'eyes first' }, steps: inOrder(chart.steps, { schools: { ...chart.schools, eyesOrFace: 'eyes first' } }) }),
+              apply: (chart) => ({
+                ...chart,
+                schools: { ...chart.schools, eyesOrFace: 'eyes first' },
+                steps: inOrder(chart.steps, { schools: { ...chart.schools, eyesOrFace: 'eyes first' } }),
+              }),
             }),
           ]
         : [];
@@ -119,7 +143,13 @@ export const RECIPE_RULES: readonly Rule[] = [
         ? []
         : on.steps
             .filter((s) => s.role === 'base' && on.products(s).some((p) => ['medium', 'full', 'opaque'].includes(p.coverage)))
-            .map((s) => found([s], `${s.title} covers what is painted beneath it.`, on.another(s, ({ use }) => use.every((u) => u.product.coverage === 'sheer' || u.product.coverage === 'light')))),
+            .map((s) =>
+              found(
+                [s],
+                `${s.title} covers what is painted beneath it.`,
+                on.another(s, ({ use }) => use.every((u) => u.product.coverage === 'sheer' || u.product.coverage === 'light')),
+              ),
+            ),
   },
   {
     id: 'long-in-the-chair',

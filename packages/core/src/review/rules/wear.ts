@@ -14,19 +14,44 @@ const ZONES_OF: Readonly<Record<Features['oily'][number], readonly Extract<Place
   lids: [],
 };
 const oilyOf = (on: Reviewed): readonly Features['oily'][number][] => on.chart.client.features.oily.filter((zone) => zone !== 'lids');
-const placesOf = (zones: readonly Features['oily'][number][]): Placement[] => zones.flatMap((zone) => ZONES_OF[zone]).map((guide) => ({ guide, side: 'both' as const }));
+const placesOf = (zones: readonly Features['oily'][number][]): Placement[] =>
+  zones.flatMap((zone) => ZONES_OF[zone]).map((guide) => ({ guide, side: 'both' as const }));
 
 /** A step added with the kit's best product for it; undefined where the kit has none. */
 function added(on: Reviewed, step: Step, label: string, put: (chart: Chart, step: Step) => Chart = withStep): Fix | undefined {
   const fix = on.another(step);
   if (!fix) return undefined;
-  const withUse = (chart: Chart, bound: Chart): Chart => put(chart, bound.steps.find((s) => s.id === step.id)!);
+  const withUse = (chart: Chart, bound: Chart): Chart =>
+    put(
+      chart,
+      bound.steps.find((s) => s.id === step.id)!,
+    );
   const alone = (chart: Chart): Chart => ({ ...chart, steps: [step] });
   return {
     label,
     apply: (chart) => withUse(chart, fix.apply(alone(chart))),
     others: (chart) => (fix.others?.(alone(chart)) ?? []).map((bound) => withUse(chart, bound)),
   };
+}
+/** A fine liner before every lip of the chart, those of its variants too, each of its lip's own colour: a ring of another would show. */
+function linersFor(on: Reviewed): Fix | undefined {
+  const lips = on.chart.steps.filter((s) => s.role === 'lip' && s.wants.kinds.includes('lip colour'));
+  const fixes = lips.flatMap((lip) => {
+    const colour = on.colour(lip);
+    const step: Step = {
+      ...newStep('lip line', idBeside(lip.id, 'a4'), [{ guide: 'lipLine', side: 'both' }]),
+      title: 'Line the lips',
+      shade: colour ? { lab: [...colour] } : lip.shade,
+      doseMgPerCm2: 2,
+      ...(lip.variant === undefined ? {} : { variant: lip.variant }),
+    };
+    const put = (chart: Chart, liner: Step): Chart => {
+      const at = chart.steps.findIndex((s) => s.id === lip.id);
+      return { ...chart, steps: [...chart.steps.slice(0, at), { ...liner, phase: lip.phase }, ...chart.steps.slice(at)] };
+    };
+    return added(on, step, 'Add a fine liner', put) ?? [];
+  });
+  return fixes.length < lips.length ? undefined : { label: 'Add a fine liner', apply: (chart) => fixes.reduce((so, fix) => fix.apply(so), chart) };
 }
 const last = (chart: Chart, step: Step): Chart => ({ ...chart, steps: [...chart.steps, step] });
 
@@ -42,7 +67,11 @@ export const WEAR_RULES: readonly Rule[] = [
         : on.steps
             .filter((s) => s.role === 'base' && on.products(s).some((p) => propertiesOf(p).wearHours < Math.min(6, on.day.hours)))
             .map((s) =>
-              found([s], `${s.title} holds fewer hours than the day has (${on.day.words}).`, on.another(s, ({ use }) => use.every((u) => propertiesOf(u.product).wearHours >= Math.min(6, on.day.hours)))),
+              found(
+                [s],
+                `${s.title} holds fewer hours than the day has (${on.day.words}).`,
+                on.another(s, ({ use }) => use.every((u) => propertiesOf(u.product).wearHours >= Math.min(6, on.day.hours))),
+              ),
             ),
   },
   {
@@ -126,7 +155,9 @@ export const WEAR_RULES: readonly Rule[] = [
             found(
               [held[0]!],
               `Oily at ${left.join(', ')} too, and nothing is primed or set there.`,
-              powder ? { label: 'Powder there too', apply: changed(powder.id, (s) => ({ ...s, placements: [...s.placements, ...placesOf(left)] })) } : undefined,
+              powder
+                ? { label: 'Powder there too', apply: changed(powder.id, (s) => ({ ...s, placements: [...s.placements, ...placesOf(left)] })) }
+                : undefined,
             ),
           ];
     },
@@ -176,7 +207,13 @@ export const WEAR_RULES: readonly Rule[] = [
     find: (on) => {
       const { hoursToLast } = on.chart.occasion;
       const end = on.steps.at(-1);
-      if (!on.day.long || !end || on.steps.some((s) => s.wants.kinds.includes('spray') || on.products(s).some((p) => p.kind === 'spray')) || !on.steps.some((s) => s.role === 'base')) return [];
+      if (
+        !on.day.long ||
+        !end ||
+        on.steps.some((s) => s.wants.kinds.includes('spray') || on.products(s).some((p) => p.kind === 'spray')) ||
+        !on.steps.some((s) => s.role === 'base')
+      )
+        return [];
       const step: Step = {
         ...newStep('base', idBeside(end.id, 'a3'), [{ guide: 'zone.wholeFace', side: 'both' }]),
         phase: 'finish',
@@ -189,7 +226,8 @@ export const WEAR_RULES: readonly Rule[] = [
         handsOnMinutes: 2,
         waitMinutes: 1,
       };
-      return [found([end], `It has to last ${hoursToLast} hours and nothing fixes it.`, added(on, step, 'Add a holding spray', last))];
+      const base = on.steps.find((s) => s.role === 'base')!;
+      return [found([base], `It has to last ${hoursToLast} hours and nothing fixes it.`, added(on, step, 'Add a holding spray', last))];
     },
   },
   {
@@ -201,7 +239,13 @@ export const WEAR_RULES: readonly Rule[] = [
       if (on.chart.occasion.hoursToLast < 10) return [];
       const sprays = on.steps.filter((s) => on.products(s).some((p) => p.kind === 'spray'));
       return sprays.length > 0 && sprays.every((s) => on.products(s).every((p) => p.kind !== 'spray' || p.finish === 'dewy'))
-        ? [found(sprays, `Only a soft spray for ${on.chart.occasion.hoursToLast} hours.`, on.another(sprays[0]!, ({ use }) => use.every((u) => u.product.finish !== 'dewy')))]
+        ? [
+            found(
+              sprays,
+              `Only a soft spray for ${on.chart.occasion.hoursToLast} hours.`,
+              on.another(sprays[0]!, ({ use }) => use.every((u) => u.product.finish !== 'dewy')),
+            ),
+          ]
         : [];
     },
   },
@@ -211,10 +255,15 @@ export const WEAR_RULES: readonly Rule[] = [
     severity: 'note',
     why: 'Glossy and sheer lips are gone after a meal: long-wear, or touch-ups at known hours.',
     find: (on) =>
-      on.chart.occasion.hoursToLast < 6 && !on.day.meals
+      (on.chart.occasion.hoursToLast < 6 && !on.day.meals) || on.chart.client.features.age === 'child'
         ? []
         : on.steps
-            .filter((s) => s.role === 'lip' && !/touch-up/i.test(s.note) && on.products(s).some((p) => p.kind === 'lip colour' && !propertiesOf(p).transferProof && propertiesOf(p).wearHours < 4))
+            .filter(
+              (s) =>
+                s.role === 'lip' &&
+                !/touch-up/i.test(s.note) &&
+                on.products(s).some((p) => p.kind === 'lip colour' && !propertiesOf(p).transferProof && propertiesOf(p).wearHours < 4),
+            )
             .map((s) =>
               found([s], `${s.title} will be gone before ${on.chart.occasion.hoursToLast} hours${on.day.meals ? ' and a meal' : ''}: pack it for touch-ups.`, {
                 label: 'Pack it for touch-ups',
@@ -233,14 +282,8 @@ export const WEAR_RULES: readonly Rule[] = [
       if (!lined && !has(({ lipEdge }) => lipEdge === 'blurred')) return [];
       const lips = on.steps.filter((s) => s.role === 'lip');
       const held = on.steps.some((s) => (s.role === 'lip' || s.role === 'lip line') && on.products(s).some((p) => p.kind === 'lip liner'));
-      const [lip] = lips;
-      if (!lip || held) return [];
-      const step: Step = { ...newStep('lip line', idBeside(lip.id, 'a4'), [{ guide: 'lipLine', side: 'both' }]), title: 'Line the lips', shade: lip.shade, doseMgPerCm2: 2 };
-      const put = (chart: Chart, liner: Step): Chart => {
-        const at = chart.steps.findIndex((s) => s.id === lip.id);
-        return { ...chart, steps: [...chart.steps.slice(0, at), { ...liner, phase: lip.phase }, ...chart.steps.slice(at)] };
-      };
-      return [found(lips, `${lined ? 'Lip lines' : 'A blurred lip edge'}, and no liner holds ${lined ? 'the edge' : 'it'}.`, added(on, step, 'Add a fine liner', put))];
+      if (lips.length === 0 || held) return [];
+      return [found(lips, `${lined ? 'Lip lines' : 'A blurred lip edge'}, and no liner holds ${lined ? 'the edge' : 'it'}.`, linersFor(on))];
     },
   },
   {
@@ -266,7 +309,11 @@ export const WEAR_RULES: readonly Rule[] = [
         handsOnMinutes: 0.5,
         note: 'Wiped off before the lip.',
       };
-      return [found([matte], `${matte.title} is matte, and no balm is laid before.`, { label: 'Add balm first', apply: (chart) => withStep(chart, step) })];
+      const early = on.steps.find((s) => ['clean', 'prep', 'prime'].includes(s.phase));
+      const noted = early ? changed(early.id, (s) => ({ ...s, note: `${s.note}${s.note === '' ? '' : ' '}Lip balm on now; wiped off before the lip.` })) : null;
+      return [
+        found([matte], `${matte.title} is matte, and no balm is laid before.`, { label: 'Add balm first', apply: noted ?? ((chart) => withStep(chart, step)) }),
+      ];
     },
   },
   {
@@ -315,7 +362,10 @@ export const WEAR_RULES: readonly Rule[] = [
     find: (on) => {
       const shiny = on.steps.filter((s) => ['base', 'bronze', 'blush', 'highlight', 'powder'].includes(s.role) && on.products(s).some(isShiny));
       if (shiny.length <= 3) return [];
-      const dimmed = [...shiny].reverse().map((s) => on.another(s, finishIs('matte', 'natural', 'satin'))).find((fix) => fix !== undefined);
+      const dimmed = [...shiny]
+        .reverse()
+        .map((s) => on.another(s, finishIs('matte', 'natural', 'satin')))
+        .find((fix) => fix !== undefined);
       return [found(shiny, `${shiny.length} layers of the face shine.`, dimmed)];
     },
   },
