@@ -110,7 +110,7 @@ describe('a match in words and in a chart', () => {
   test('ratio, amount and lights', () => {
     expect(ratioOf(pair)).toMatch(/^\d : \d$/);
     expect(ratioOf(found.singles[0]!)).toBe('');
-    expect(takenInWords(pair)).toMatch(/^\d+ pumps? \+ \d+ pumps?, \d\.\d\d ml$/);
+    expect(takenInWords(pair)).toMatch(/^[\d½]+ pumps? \+ [\d½]+ pumps?, \d\.\d\d ml: \d+ mg, \d+ needed$/);
     const best = bestUnderLights([pair]);
     expect(lightsInWords(pair, best)).toBe('lamp as the best · flash as the best');
     expect(lightsInWords(pair, { indoor: best.indoor - 1, flash: best.flash })).toMatch(/^lamp 1\.0 behind · flash as the best$/);
@@ -249,7 +249,7 @@ describe('review and time', () => {
 
   test('findings come with their fix by name, and the fix is found again and applied', () => {
     expect(heavyBase.fix).toBe('Halve it');
-    expect(fixed(heavy, KIT, {}, heavyBase).steps[0]!.doseMgPerCm2).toBe(1);
+    expect(fixed(heavy, KIT, {}, heavyBase).steps[0]!.doseMgPerCm2).toBe(0.75);
     expect(fixed(heavy, KIT, {}, { rule: 'no-such-rule', stepIds: [] })).toBe(heavy);
     expect(fittingJobs.review({ chart: heavy, kit: KIT, grades: { 'heavy-base': 'off' } }).some((l) => l.rule === 'heavy-base')).toBe(false);
   });

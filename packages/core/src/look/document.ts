@@ -13,7 +13,7 @@ import {
 } from '../face';
 import { FORBIDDEN_PLACE_NAMES, SHAPE_NAMES } from './prohibitions';
 import { FINISHES, MEASURES, PRODUCT_KINDS, ProductSnapshotSchema, TEXTURES, TOOLS } from '../kit';
-import type { Skin } from '../shade';
+import { CONDITIONS, METALS, OCCASION_LIGHTS, OCCASIONS, type Skin } from '../shade';
 import { closed, DateSchema, InstantSchema, LabSchema, NoteSchema, oneOf, PointSchema, TextSchema, UuidSchema } from '../schema';
 
 export const PHASES = ['clean', 'prep', 'prime', 'correct', 'base', 'conceal', 'sculpt', 'set', 'powder', 'brows', 'eyes', 'lashes', 'lips', 'finish'] as const;
@@ -255,18 +255,15 @@ export const ClientSnapshotSchema = Type.Object(
   closed,
 );
 
-export const OCCASIONS = ['trial', 'wedding', 'gala', 'portrait', 'party', 'other'] as const;
-/** What a day does to a face. */
-export const CONDITIONS = ['heat', 'humidity', 'tears', 'dancing', 'meals'] as const;
 export const OccasionSchema = Type.Object(
   {
     kind: oneOf(OCCASIONS),
     date: DateSchema,
-    lights: Type.Array(oneOf(['daylight', 'indoor', 'led', 'flash', 'candle'])),
+    lights: Type.Array(oneOf(OCCASION_LIGHTS)),
     hoursToLast: Type.Number({ minimum: 0, maximum: 24 }),
     camera: Type.Boolean(),
     conditions: Type.Optional(Type.Array(oneOf(CONDITIONS), { description: 'what the day brings; where it is left out what is usual for its kind is taken' })),
-    metal: Type.Optional(oneOf(['silver', 'gold'], 'of the jewellery, which the light and the eyes follow')),
+    metal: Type.Optional(oneOf(METALS, 'of the jewellery, which the light and the eyes follow')),
   },
   closed,
 );

@@ -1,6 +1,5 @@
 export {
   ChartSchema,
-  CONDITIONS,
   DEVIATIONS,
   NEXT_TIME,
   FLOWS,
@@ -8,7 +7,6 @@ export {
   DeviationSchema,
   LandmarksSchema,
   LookSchema,
-  OCCASIONS,
   OccasionSchema,
   PHASES,
   SCHOOLS,

@@ -1,11 +1,11 @@
 import { outlineOf, type Features, type Landmarks, type Placement, type Region } from '../face';
 
-/** Cells of the grid that places are compared on, mm; and the part of the face and neck it spans, in the client's mm. */
-const CELL_MM = 2;
-const LEFT = -84;
-const TOP = -100;
+/** Cells of the grid that places are compared on, mm; and what it spans, from the hairline to the decollete, in the client's mm. */
+export const CELL_MM = 2.5;
+const LEFT = -105;
+const TOP = -105;
 const COLUMNS = 84;
-const ROWS = 126;
+const ROWS = 148;
 
 const CELLS = COLUMNS * ROWS;
 const WORDS = Math.ceil(CELLS / 32);

@@ -1,4 +1,18 @@
-import type { Occasion } from '../look';
+export const OCCASIONS = ['trial', 'wedding', 'gala', 'portrait', 'party', 'other'] as const;
+export const OCCASION_LIGHTS = ['daylight', 'indoor', 'led', 'flash', 'candle'] as const;
+/** What a day does to a face. */
+export const CONDITIONS = ['heat', 'humidity', 'tears', 'dancing', 'meals'] as const;
+export const METALS = ['silver', 'gold'] as const;
+
+/** An occasion as far as products are judged by it. */
+export type DayAsked = {
+  readonly kind: (typeof OCCASIONS)[number];
+  readonly lights: readonly (typeof OCCASION_LIGHTS)[number][];
+  readonly hoursToLast: number;
+  readonly camera: boolean;
+  readonly conditions?: readonly (typeof CONDITIONS)[number][];
+  readonly metal?: (typeof METALS)[number];
+};
 
 /** What the day does to a face, as far as it is known or usual for its kind. */
 export type Day = {
@@ -14,7 +28,7 @@ export type Day = {
   readonly camera: boolean;
   /** Warm or weak light, which eats colour. */
   readonly dim: boolean;
-  readonly metal: 'silver' | 'gold' | null;
+  readonly metal: (typeof METALS)[number] | null;
   /** In words, what of it asks for hold: 'nine hours, tears, dancing'; empty where nothing does. */
   readonly words: string;
 };
@@ -25,7 +39,7 @@ export const LONG_HOURS = 8;
 const MEAL_HOURS = 4;
 
 /** What is usual where nobody said: people cry at weddings and dance at parties. */
-const USUAL: Readonly<Record<Occasion['kind'], readonly NonNullable<Occasion['conditions']>[number][]>> = {
+const USUAL: Readonly<Record<DayAsked['kind'], readonly (typeof CONDITIONS)[number][]>> = {
   wedding: ['tears', 'dancing', 'meals'],
   gala: ['dancing', 'meals'],
   party: ['dancing', 'meals'],
@@ -35,7 +49,7 @@ const USUAL: Readonly<Record<Occasion['kind'], readonly NonNullable<Occasion['co
 };
 
 /** What an occasion asks of what is worn; what is noted of it stands before what is usual. */
-export function dayOf(occasion: Occasion): Day {
+export function dayOf(occasion: DayAsked): Day {
   const conditions = occasion.conditions ?? USUAL[occasion.kind];
   const has = (what: (typeof conditions)[number]): boolean => conditions.includes(what);
   const long = occasion.hoursToLast >= LONG_HOURS;

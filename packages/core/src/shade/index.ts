@@ -6,6 +6,7 @@ export {
   sensitivitiesOf,
   unitToTake,
   unusableBecause,
+  type Forbids,
   type ShadeClient,
   type ShadeContext,
   type ShadeFilter,
@@ -26,7 +27,7 @@ export {
   type Discolouration,
   type SpotReading,
 } from './correct';
-export { dayOf, LONG_HOURS, type Day } from './day';
+export { CONDITIONS, dayOf, LONG_HOURS, METALS, OCCASION_LIGHTS, OCCASIONS, type Day, type DayAsked } from './day';
 export { impossibleBecause, setAside } from './possibleColour';
 export {
   BASE_WITHIN,

@@ -1,4 +1,6 @@
-import type { LookStep } from '../look';
+import type { Undertone } from '../colour';
+import type { LayerKind, Placement } from '../face';
+import type { Finish, ProductKind, Texture, Tool } from '../kit';
 
 /** What a layer is to a skin: each has a range of depth, hue and strength relative to it. */
 export const SHADE_ROLES = [
@@ -21,8 +23,26 @@ export const SHADE_ROLES = [
 export type ShadeRole = (typeof SHADE_ROLES)[number];
 
 /** What is asked of the kit: a step of a look or chart as far as shades go. */
-export type ShadeAsk = Pick<LookStep, 'role' | 'shade' | 'wants' | 'placements' | 'doseMgPerCm2' | 'passes' | 'tool'> &
-  Partial<Pick<LookStep, 'title' | 'phase'>>;
+export type ShadeAsk = {
+  readonly role: LayerKind | 'care';
+  /** Steps from the skin, positive deeper; a fixed colour; or none. */
+  readonly shade:
+    | { readonly relative: { readonly to: 'skin'; readonly depthSteps: number; readonly undertone?: Undertone } }
+    | { readonly lab: readonly [number, number, number] }
+    | null;
+  readonly wants: {
+    readonly kinds: readonly ProductKind[];
+    readonly textures?: readonly Texture[];
+    readonly finishes?: readonly Finish[];
+    readonly mix?: boolean;
+  };
+  readonly placements: readonly Placement[];
+  readonly doseMgPerCm2: number;
+  readonly passes: number;
+  readonly tool: Tool;
+  readonly title?: string;
+  readonly phase?: string;
+};
 
 /** From these steps on a base is an edge or a centre by design, and a concealer there to brighten. */
 const EDGE_FROM = 0.75;

@@ -1,9 +1,9 @@
 import { matchAllergens } from '../care';
 import type { Coverage } from '../colour';
 import type { Features, Landmarks } from '../face';
-import { shelfLife, type Family, type Finish, type Kit, type Product, type Texture, type Unit } from '../kit';
-import type { Look, Occasion } from '../look';
+import { shelfLife, type Family, type Finish, type Kit, type Product, type ProductKind, type Texture, type Unit } from '../kit';
 import { impossibleBecause } from './possibleColour';
+import type { DayAsked } from './day';
 import type { ShadeAsk } from './skinRole';
 import type { Skin } from './skinTarget';
 
@@ -15,6 +15,9 @@ export type ShadeClient = {
   readonly sensitivities: readonly string[];
 };
 
+/** Finishes and kinds a look does not allow. */
+export type Forbids = { readonly finishes: readonly Finish[]; readonly kinds: readonly ProductKind[] };
+
 /** Everything a product is judged against, the same for every screen. */
 export type ShadeContext = {
   readonly client: ShadeClient;
@@ -22,9 +25,9 @@ export type ShadeContext = {
   /** The day of use as YYYY-MM-DD. */
   readonly date: string;
   /** What the day brings; nothing is asked for it where it is not known. */
-  readonly occasion?: Occasion;
+  readonly occasion?: DayAsked;
   /** What the look does not allow. */
-  readonly forbids?: Look['forbids'];
+  readonly forbids?: Forbids;
   /** The school's contrast; soft where it is not said. */
   readonly contrast?: 'soft' | 'bold';
 };
