@@ -432,7 +432,7 @@ const lip: Judge = ({ own, shown }, { skin }, how) => {
   const turn = Math.abs(hueTurn(hueOf(bare), hueOf(own)));
   return [
     ...when(lighter > most && pale, { part: 'depth', name: 'chalk', over: lighter - most, words: `shows ${steps(lighter)} lighter than her skin: chalk` }),
-    ...when(lighter > most + 4 && !pale && isDeep(skin), {
+    ...when(lighter > most + 6 && !pale && isDeep(skin), {
       part: 'depth',
       name: 'chalk',
       over: lighter - most,
