@@ -876,12 +876,15 @@ export const PRODUCTS: readonly Product[] = LINES.flatMap((line) =>
   })),
 );
 
+/** The first lines are a kit as it has grown, with gaps and old bottles; what was bought to serve every skin is all there. */
+const GROWN = 115;
+
 /** One unit of nearly every product, some fresh, some opened long ago; places are the studio's cases. */
 export function unitsOn(today: string): Unit[] {
-  return PRODUCTS.filter((_, i) => i % 17 !== 16).map((product, i): Unit => ({
+  return PRODUCTS.filter((_, i) => i >= GROWN || i % 17 !== 16).map((product, i): Unit => ({
     id: idFor(`unit ${product.id}`),
     productId: product.id,
-    openedOn: i % 9 === 4 ? null : daysFrom(today, -((i * 23) % 150) - 5 - (i % 31 === 30 ? 700 : 0)),
+    openedOn: i % 9 === 4 ? null : daysFrom(today, -((i * 23) % 150) - 5 - (i % 31 === 30 && i < GROWN ? 700 : 0)),
     remainingMg: Math.round(product.mgPerMeasure * (12 + ((i * 37) % 90))),
     place: `case ${1 + (i % 3)}, ${'ABCDEF'[Math.floor(i / 3) % 6]}${1 + (i % 8)}`,
   }));

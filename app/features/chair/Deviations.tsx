@@ -42,6 +42,8 @@ export function Deviations({ chart, step, kit, onDeviate }: DeviationsProps) {
       </Line>
       {other ? <Others chart={chart} step={step} kit={kit} onPick={(use) => onDeviate({ kind: 'other product', use: [...use], note })} /> : null}
       <Rule />
+      <NextTimeChoice onChoose={(nextTime, sentence) => onDeviate({ kind: 'next time', nextTime, note: sentence })} />
+      <Rule />
       <FaultFinder
         chart={chart}
         kit={kit}
@@ -49,8 +51,6 @@ export function Deviations({ chart, step, kit, onDeviate }: DeviationsProps) {
         action="Change it next time"
         onTake={(seen, { cause, step: at }) => onDeviate({ kind: 'fault', fault: { seen, cause: cause.id }, note }, at?.id)}
       />
-      <Rule />
-      <NextTimeChoice onChoose={(nextTime, sentence) => onDeviate({ kind: 'next time', nextTime, note: sentence })} />
       <Rule />
       <Field label="Note" value={note} onChange={setNote} lines={2} placeholder="What was seen or said" />
       <Button disabled={note.trim() === ''} onPress={() => onDeviate({ kind: 'note', note: note.trim() })}>

@@ -29,7 +29,9 @@ export function SculptPanel({ context }: { readonly context: ShadeContext }) {
             {answer.wanted ? <Swatch lab={answer.wanted} beside={skin} size={44} label="the shade asked for, beside her skin" /> : null}
             <Body flex={1}>{answer.words}</Body>
           </Line>
-          {answer.candidates.length === 0 ? <Body color="$weld">{`▲ The kit has no ${kind} she can wear.`}</Body> : null}
+          {answer.candidates.length === 0 ? (
+            <Body color="$weld">{answer.mix ? `▲ No single ${kind} does it. Stirred together: ${answer.mix}.` : `▲ The kit has no ${kind} she can wear.`}</Body>
+          ) : null}
           {answer.candidates.slice(0, SHOWN).map(({ product, unit, onSkin, steps, reasons, cost }, i) => (
             <Line key={product.id} flexWrap="nowrap" alignItems="flex-start" gap="$3" paddingVertical="$2" borderBottomWidth={1} borderBottomColor="$line">
               <Swatch lab={onSkin} beside={skin} size={44} label={`${product.shade} on her skin, beside it`} />

@@ -176,7 +176,7 @@ function judgeMatches(context: ShadeContext, wishes: MatchWishes, target: Lab, p
       amount: { onFaceMg: need.onFaceMg, takenMg: answer.madeMg, neededMg: need.takenMg, ml: answer.madeMg / MG_PER_ML, measures },
       notes: [
         `${differenceInWords(mix.deltaE)} by daylight`,
-        ...answer.costs.filter((c) => !['colour', 'stock', 'mix'].includes(c.part)).map((c) => c.words),
+        ...answer.costs.filter((c) => !['colour', 'stock', 'mix', 'waste'].includes(c.part)).map((c) => c.words),
         ...stockNotes(parts, measures),
         ...heavy(dose),
       ],

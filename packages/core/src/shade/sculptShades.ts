@@ -1,7 +1,8 @@
 import { depthOf, undertoneOf, type Lab, type Undertone } from '../colour';
-import type { Product, Unit } from '../kit';
+import { productName, type Product, type Unit } from '../kit';
 import type { GuideName } from '../face';
 import { matchStep, type ShadeAnswer } from './matchStep';
+import { measuresInWords } from './portions';
 import { isDeep, isLined, SCHOOL_STEPS } from './ranges';
 import type { ShadeAsk } from './skinRole';
 import { skinTarget } from './skinTarget';
@@ -28,6 +29,8 @@ export type SculptRanking = {
   readonly wanted: Lab | null;
   readonly words: string;
   readonly candidates: readonly SculptCandidate[];
+  /** The best mix, in words, where no single product does it. */
+  readonly mix: string | null;
   /** Products of the kind that are not among them, with why. */
   readonly ruledOut: readonly { readonly product: Product; readonly why: string }[];
 };
@@ -61,7 +64,7 @@ export function sculptAsk(kind: SculptKind, skin: Lab, contrast: 'soft' | 'bold'
 /** Products for a sculpting step on this client: the one matcher asked for a step of this kind. */
 export function sculptShades(kind: SculptKind, context: ShadeContext, options: { readonly contrast?: 'soft' | 'bold' } = {}): SculptRanking {
   const skin = skinTarget(context.client.skin);
-  if (!skin) return { wanted: null, words: 'Nothing of her skin has been read yet.', candidates: [], ruledOut: [] };
+  if (!skin) return { wanted: null, words: 'Nothing of her skin has been read yet.', candidates: [], mix: null, ruledOut: [] };
   const contrast = options.contrast ?? context.contrast ?? 'soft';
   const match = matchStep(sculptAsk(kind, skin, contrast), { ...context, contrast }, { count: 40, outside: true });
   const single = match.answers.filter((a) => a.parts.length === 1);
@@ -72,8 +75,15 @@ export function sculptShades(kind: SculptKind, context: ShadeContext, options: {
     wanted: kind === 'blush' ? null : match.target,
     words: [inWords(kind, skin, match.target, context), match.gap?.words, match.gap?.buy ? `Buy ${match.gap.buy}.` : null].filter(Boolean).join(' '),
     candidates: owned,
+    mix: owned.length === 0 ? mixInWords(match.answers.find((a) => a.parts.length > 1)) : null,
     ruledOut: [...match.ruledOut, ...outside, ...notOwned],
   };
+}
+
+function mixInWords(answer: ShadeAnswer | undefined): string | null {
+  if (!answer) return null;
+  const parts = answer.parts.map(({ product, measures }) => `${measuresInWords(measures, product.measure)} ${productName(product)}`);
+  return `${parts.join(' with ')}, shows ${Math.abs(answer.steps?.shown ?? 0).toFixed(1)} steps ${(answer.steps?.shown ?? 0) > 0 ? 'deeper' : 'lighter'}`;
 }
 
 function candidateOf({ parts, steps, shown, cost, costs }: ShadeAnswer, unit: Unit): SculptCandidate {
