@@ -41,7 +41,7 @@ test('a CSV file with two bad rows: each says line, column and what is expected;
   await page.getByText('✓ 2 products and 2 units came in; 2 rows were left out.').waitFor();
   await button('To the kit').click();
   await page.getByLabel('Find').fill('plain');
-  await page.getByText('2 of 117 products').waitFor();
+  await page.getByText(/^2 of \d{3} products$/).waitFor();
 });
 
 test('a file that is no kit is refused, and columns by odd names can be said', async () => {

@@ -21,6 +21,10 @@ test('a chart is looked over, with reasons', async () => {
   await openClient(page, 'Ottoline Grieve');
   await button('Fit a look').click();
   await page.getByRole('link', { name: /^Lamplight/ }).click();
+  // Fitted, her lined lips have a liner; refused, the review asks for it.
+  await button('Show what was fitted').click();
+  await button('Not here: A fine liner round the lips').first().click();
+  await page.getByText('A fine liner round the lips: refused').first().waitFor();
   await button('Save version 1').click();
   await page.waitForURL(/\/charts\//);
   await page.getByText(/version 1$/).waitFor();
@@ -56,7 +60,7 @@ test('the shorter order is shown on a strip, taken and saved', async () => {
   await time.getByText(/\d+ min as it stands; \d+ with the waits filled, the shortest there is\./).waitFor();
   await button('Show the times').click();
   await page.getByRole('img', { name: /^Waits filled: \d+ minutes/ }).waitFor();
-  await button(/^Take this order, /).click();
+  await button(/^Take \d+ min for \d+ move/).last().click();
   await time.getByText(/^\d+ min, and no order is shorter\.$/).waitFor();
   await button(/^Save version \d+$/).click();
   await page.getByText(/^Saved by Runa Castellane/).waitFor();

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { AFTER_AIRBRUSH, cautionsOf, colourOfUse, howInWords, productsInWords, type Chart, type Kit, type Step } from '@toile/core';
+import { AFTER_AIRBRUSH, airbrushInWords, cautionsOf, colourOfUse, howInWords, productsInWords, type Chart, type Kit, type Step } from '@toile/core';
 import { Body, Column, Figure, Heading, Judged, Label, Line, Swatch } from '../../ui';
 import { amountInWords } from '../chart/chartView';
 import { layersOf } from '../chart/layers';
@@ -46,6 +46,7 @@ export function StepWords({ step, kit }: { readonly step: Step; readonly kit: Ki
       <Body fontSize="$4" lineHeight="$4">
         {howInWords(step)}
       </Body>
+      {step.tool === 'airbrush' ? <Body>{airbrushInWords(step)}</Body> : null}
       {step.tool === 'airbrush' ? <Body color="$weld">{`▲ ${AFTER_AIRBRUSH}`}</Body> : null}
       {step.note ? (
         <Body fontSize="$4" lineHeight="$4">

@@ -1,5 +1,16 @@
 import { useState } from 'react';
-import { effectsFor, LAYER_KINDS, newStep, withStep, type Chart, type LayerKind, LAYER_LOOKS } from '@toile/core';
+import {
+  effectsFor,
+  LAYER_KINDS,
+  newStep,
+  withDeeperEdge,
+  withinProhibitions,
+  forbidsOf,
+  withStep,
+  type Chart,
+  type LayerKind,
+  LAYER_LOOKS,
+} from '@toile/core';
 import { newId } from '@toile/contract';
 import { Button, Choice, Column } from '../../ui';
 
@@ -13,19 +24,34 @@ export function AddLayer({ chart, onAdd }: { readonly chart: Chart; readonly onA
       effectsFor(kind)[0]?.placements ??
       (kind === 'base' ? [{ guide: 'zone.wholeFace' as const, side: 'both' as const }] : []);
     setOpen(false);
-    onAdd(withStep(chart, newStep(kind, id, placements)), id);
+    const step = newStep(kind, id, placements);
+    const allowed = withinProhibitions({ role: kind, placements, kinds: step.wants.kinds }, forbidsOf(chart)).placements;
+    onAdd(withStep(chart, { ...step, placements: [...allowed] }), id);
   };
   return (
     <Column gap="$2">
       <Button onPress={() => setOpen((o) => !o)}>{open ? 'No new layer' : 'Add a layer'}</Button>
       {open ? (
-        <Choice
-          label="Which kind"
-          options={LAYER_KINDS}
-          words={Object.fromEntries(LAYER_KINDS.map((kind) => [kind, LAYER_LOOKS[kind].name]))}
-          chosen={[]}
-          onChange={([kind]) => kind && add(kind)}
-        />
+        <>
+          <Choice
+            label="Which kind"
+            options={LAYER_KINDS}
+            words={Object.fromEntries(LAYER_KINDS.map((kind) => [kind, LAYER_LOOKS[kind].name]))}
+            chosen={[]}
+            onChange={([kind]) => kind && add(kind)}
+          />
+          {chart.steps.some((s) => s.role === 'base') ? (
+            <Button
+              onPress={() => {
+                const id = newId();
+                setOpen(false);
+                onAdd(withDeeperEdge(chart, id), id);
+              }}
+            >
+              A deeper edge to the base
+            </Button>
+          ) : null}
+        </>
       ) : null}
     </Column>
   );

@@ -3,12 +3,14 @@ import {
   cautionOf,
   effectOf,
   effectsFor,
+  forbidsOf,
   GUIDE_PARAMETERS,
   guideNamed,
   guidesFor,
   INITIAL_PARAMS,
   nudged,
   speakPlacement,
+  withinProhibitions,
   ZONE_NAMES,
   ZONES,
   type Chart,
@@ -112,7 +114,7 @@ export function PlacePanel({ chart, step, editable, placement, onPlacement, onCh
           </Line>
         </Column>
       ))}
-      <AddPlacement step={step} onAdd={(guide) => (place([...step.placements, { guide, side: 'both' }]), onPlacement(step.placements.length))} />
+      <AddPlacement chart={chart} step={step} onAdd={(guide) => (place([...step.placements, { guide, side: 'both' }]), onPlacement(step.placements.length))} />
       <Button onPress={onDraw}>Draw by hand</Button>
     </Column>
   );
@@ -173,13 +175,16 @@ function Controls({ placement, onChange }: { readonly placement: Placement; read
   );
 }
 
-/** Guides of the kind and zones that are not placed yet. */
-function AddPlacement({ step, onAdd }: { readonly step: Step; readonly onAdd: (guide: GuideName) => void }) {
+/** Guides of the kind and zones that are not placed yet and that the look does not forbid. */
+function AddPlacement({ chart, step, onAdd }: { readonly chart: Chart; readonly step: Step; readonly onAdd: (guide: GuideName) => void }) {
   const [open, setOpen] = useState(false);
   if (step.role === 'care') return null;
   const placed = new Set(step.placements.flatMap((p) => ('guide' in p ? [p.guide] : [])));
-  const own: readonly GuideName[] = guidesFor(step.role).filter((name) => !placed.has(name));
-  const zones: readonly GuideName[] = ZONE_NAMES.map((zone) => `zone.${zone}` as const).filter((name) => !placed.has(name));
+  const free = (guide: GuideName): boolean =>
+    !placed.has(guide) &&
+    withinProhibitions({ role: step.role, placements: [{ guide, side: 'both' }], kinds: step.wants.kinds }, forbidsOf(chart)).placements.length > 0;
+  const own: readonly GuideName[] = guidesFor(step.role).filter(free);
+  const zones: readonly GuideName[] = ZONE_NAMES.map((zone) => `zone.${zone}` as const).filter(free);
   const words = Object.fromEntries([...own.map((name) => [name, guideNamed(name).label]), ...ZONE_NAMES.map((zone) => [`zone.${zone}`, ZONES[zone].label])]);
   return (
     <Column gap="$2">

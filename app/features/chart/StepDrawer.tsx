@@ -1,6 +1,17 @@
 import { useRouter } from 'expo-router';
 import { Pressable } from 'react-native';
-import { AFTER_AIRBRUSH, howInWords, productsInWords, refuseAdaptation, wantedColour, type Chart, type Kit, type Proposal, type Step } from '@toile/core';
+import {
+  AFTER_AIRBRUSH,
+  airbrushInWords,
+  howInWords,
+  productsInWords,
+  refuseAdaptation,
+  wantedColour,
+  type Chart,
+  type Kit,
+  type Proposal,
+  type Step,
+} from '@toile/core';
 import { Body, Button, Choice, Column, Field, Judged, Label, Swatch, useColours } from '../../ui';
 import { amountInWords, withNote, withUse } from './chartView';
 import { AdaptationRow } from './AdaptationsPanel';
@@ -38,6 +49,7 @@ export function StepDrawer({ chart, step, kit, editable, placement, onPlacement,
       <Column gap="$1">
         <Body>{productsInWords(step.use)}</Body>
         <Label>{[step.use.length > 0 ? amountInWords(step.use) : null, howInWords(step)].filter(Boolean).join(' · ')}</Label>
+        {step.tool === 'airbrush' ? <Label>{airbrushInWords(step)}</Label> : null}
         {step.tool === 'airbrush' ? <Label>{AFTER_AIRBRUSH}</Label> : null}
       </Column>
       {(chart.adaptations ?? [])

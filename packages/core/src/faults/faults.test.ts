@@ -27,7 +27,7 @@ test('every cause points at rules and roles that exist, and says what to do now 
 
 test('without anything in the chart the order of experience holds, and shares add up', () => {
   const causes = findCauses(chart, KIT, 'lifts');
-  expect(causes.map((c) => c.cause.id)).toEqual(['pressing', 'beneath']);
+  expect(causes.map((c) => c.cause.id)).toEqual(['pressing', 'dry-sponge', 'too-light', 'beneath', 'rubbed']);
   expect(causes.reduce((sum, c) => sum + c.share, 0)).toBeCloseTo(1, 12);
   expect(causes[0]).toMatchObject({ because: null, step: { title: 'Base' } });
 });

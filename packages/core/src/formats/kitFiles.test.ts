@@ -17,7 +17,7 @@ describe('kit CSV', () => {
     line: text,
     shade: text,
     kind: fc.constantFrom(...PRODUCT_KINDS),
-    lab: fc.option(fc.tuple(number(0, 100), number(-60, 60), number(-60, 60))),
+    lab: fc.option(fc.tuple(number(30, 75), number(5, 20), number(5, 30))),
     coverage: fc.constantFrom(...COVERAGE_WORDS),
     finish: fc.constantFrom(...FINISHES),
     texture: fc.constantFrom(...TEXTURES),
@@ -110,10 +110,10 @@ describe('kit CSV', () => {
 
   test('a product of the kit is known again; one product with two colours is questioned; dates must be days', () => {
     const known = KIT.products[0]!;
-    const line = `${known.maker},${known.line},${known.shade},${known.kind},1,2,3`;
+    const line = `${known.maker},${known.line},${known.shade},${known.kind},54,12,18`;
     expect(readKitCsv(`${HEAD}\n${line}`, { kit: KIT }).rows[0]!.known).toBe(true);
-    expect(readKitCsv(`${HEAD}\nA,B,C,base,1,2,3\nA,B,C,base,1,2,4`).rows[1]!.problems[0]!.message).toMatch(/in line 2/);
-    expect(readKitCsv(`${HEAD},opened on\nA,B,C,base,1,2,3,2031-02-30`).rows[0]!.problems[0]!.message).toMatch(/not a date/);
+    expect(readKitCsv(`${HEAD}\nA,B,C,base,60,12,18\nA,B,C,base,60,12,19`).rows[1]!.problems[0]!.message).toMatch(/in line 2/);
+    expect(readKitCsv(`${HEAD},opened on\nA,B,C,base,60,12,18,2031-02-30`).rows[0]!.problems[0]!.message).toMatch(/not a date/);
   });
 
   test('a cell that would run as a formula is written disarmed', () => {

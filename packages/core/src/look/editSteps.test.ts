@@ -1,6 +1,7 @@
 import { LAYER_KINDS } from '../face';
 import { readChart, writeChart } from '../formats';
-import { fitLook, newStep, withStep, withoutStep, movedStep, duplicatedStep, splitStep, mergedStep, type Chart } from '.';
+import { shadeRoleOf } from '../shade';
+import { airbrushInWords, fitLook, newStep, withDeeperEdge, withStep, withoutStep, movedStep, duplicatedStep, splitStep, mergedStep, type Chart } from '.';
 import { client, id, KIT, LOOK, OCCASION, STAMP } from './look.testing';
 
 const chart: Chart = fitLook(LOOK, client(), KIT, OCCASION, STAMP).chart;
@@ -21,6 +22,24 @@ test('eyes first puts a new liner before the base', () => {
   const eyesFirst = { ...chart, schools: { ...chart.schools, eyesOrFace: 'eyes first' as const } };
   const sorted = { ...eyesFirst, steps: [...eyesFirst.steps].sort((a, b) => Number(b.phase === 'eyes') - Number(a.phase === 'eyes')) };
   expect(titles(withStep(sorted, newStep('liner', id(902)))).indexOf('Liner')).toBe(1);
+});
+
+test('a deeper edge follows the base, at temples and jaw, worked as the base is', () => {
+  const base = chart.steps.find((s) => s.role === 'base')!;
+  const edged = withDeeperEdge(chart, id(904));
+  const edge = edged.steps[edged.steps.indexOf(base) + 1]!;
+  expect(edge).toMatchObject({ id: id(904), role: 'base', tool: base.tool, doseMgPerCm2: base.doseMgPerCm2 / 2, use: [] });
+  expect([shadeRoleOf(base), shadeRoleOf(edge)]).toEqual(['base', 'deeper edge']);
+  expect(edged.steps.filter((s) => s.id !== id(904))).toEqual(chart.steps);
+  const bare = { ...chart, steps: chart.steps.filter((s) => s.role !== 'base') };
+  expect(withDeeperEdge(bare, id(904))).toBe(bare);
+  expect(withDeeperEdge({ ...chart, steps: chart.steps.map((s) => ({ ...s, done: { by: 'Ada', at: STAMP.at, ticked: true, deviations: [] } })) }, id(904)).steps[1]!.done).toBeUndefined();
+});
+
+test('a spray goes one side, the other, the centre, the neck, in as many coats as passes', () => {
+  expect(airbrushInWords({ passes: 1, waitMinutes: 0 })).toBe('One side, the other side, the centre, then down the neck, one thin coat.');
+  expect(airbrushInWords({ passes: 4, waitMinutes: 2 })).toContain('4 thin coats, each dry before the next (about 2 min)');
+  expect(newStep('conceal', id(905)).note).toBe('Edges first, middle last.');
 });
 
 test('moved, copied, taken out; the last step stays', () => {

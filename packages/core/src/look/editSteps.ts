@@ -49,7 +49,34 @@ function plan(
 
 /** A new layer of a kind, without a product yet. */
 export function newStep(kind: LayerKind, id: string, placements: readonly Placement[] = []): Step {
-  return { ...PLANS[kind], id, role: kind, placements: [...placements], passes: 1, note: '', use: [] };
+  return { ...PLANS[kind], id, role: kind, placements: [...placements], passes: 1, note: kind === 'conceal' ? EDGES_FIRST : '', use: [] };
+}
+
+/** The order in which a spot of concealer is melted: the middle keeps its cover. */
+export const EDGES_FIRST = 'Edges first, middle last.';
+
+/** A deeper edge is this much deeper than the skin, in shade steps: in the middle of what still joins the base without a stripe. */
+const DEEPER_EDGE_STEPS = 1.5;
+
+/**
+ * The chart with a second, deeper base at its edges (temples and jawline) right after its base, which keeps the look's way of working
+ * and half its dose; the same chart when it has no base.
+ */
+export function withDeeperEdge(chart: Chart, id: string): Chart {
+  const base = chart.steps.find((s) => s.role === 'base');
+  if (!base) return chart;
+  const { done: _done, ...plan } = base;
+  const edge: Step = {
+    ...plan,
+    id,
+    title: 'Deeper edge',
+    shade: { relative: { to: 'skin', depthSteps: DEEPER_EDGE_STEPS } },
+    placements: (['zone.temple', 'zone.jawline'] as const).map((guide) => ({ guide, side: 'both' })),
+    doseMgPerCm2: base.doseMgPerCm2 / 2,
+    note: 'Joined to the base while both are wet.',
+    use: [],
+  };
+  return { ...chart, steps: chart.steps.flatMap((s) => (s === base ? [s, edge] : [s])) };
 }
 
 /** The chart with a step put where its phase comes in the chart's school: after the last step of its phase or of an earlier one. */

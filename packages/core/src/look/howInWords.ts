@@ -8,6 +8,12 @@ export const FLOW_DOSE: Readonly<Record<Flow, number>> = { 'turned down': 0.05, 
 /** After a spray: what nothing may do to it. */
 export const AFTER_AIRBRUSH = 'Do not touch or rub it after: powder with a loose brush, concealer tapped in.';
 
+/** How a sprayed step goes over the face, and in how many coats. */
+export function airbrushInWords({ passes, waitMinutes }: Pick<LookStep, 'passes' | 'waitMinutes'>): string {
+  const coats = passes > 1 ? `, ${passes} thin coats, each dry before the next (about ${Math.max(1, Math.round(waitMinutes))} min)` : ', one thin coat';
+  return `One side, the other side, the centre, then down the neck${coats}.`;
+}
+
 /** How a step is worked: 'airbrush · spray · 4 passes a side, flow turned down · 5 min · then wait 1 min'. */
 export function howInWords(step: Pick<LookStep, 'tool' | 'technique' | 'passes' | 'flow' | 'handsOnMinutes' | 'waitMinutes'>): string {
   const sprayed = step.tool === 'airbrush';

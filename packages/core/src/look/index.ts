@@ -55,13 +55,13 @@ export { asWorn, planFromWorn, type ChairEvent } from './asWorn';
 export { diffCharts, type ChartDifference } from './diffCharts';
 export { nextVersion } from './nextVersion';
 export { takenFromUnits, usedInStep } from './amountsUsed';
-export { AFTER_AIRBRUSH, FLOW_DOSE, howInWords } from './howInWords';
+export { AFTER_AIRBRUSH, airbrushInWords, FLOW_DOSE, howInWords } from './howInWords';
 export { amountAsked, type AmountAsked } from './amountAsked';
 export { amountsInAll, toolsForFace, type AmountInAll, type ToolInAll } from './amountsInAll';
 export { stepsOfVariant, variedStep, withoutVariant, withVariant } from './variants';
 export { substituteInChart } from './substituteInChart';
 export { lookFromChart, PARTS, type LookChoices, type PartOfLook } from './lookFromChart';
-export { duplicatedStep, mergedStep, movedStep, newStep, orderedSteps, splitStep, withoutStep, withStep } from './editSteps';
+export { duplicatedStep, mergedStep, movedStep, newStep, orderedSteps, splitStep, withDeeperEdge, withoutStep, withStep } from './editSteps';
 export {
   adviseSchools,
   fitInStudio,

@@ -47,7 +47,13 @@ test('a shade chosen otherwise is kept as steps from the skin; the kit’s small
   const other = (steps: number): Chart => ({
     ...plain,
     steps: plain.steps.map((s) =>
-      s.title === 'Contour' ? { ...s, use: s.use.map((u) => ({ ...u, product: { ...u.product, lab: [...shiftDepth(SKIN, steps)] } })) } : s,
+      s.title === 'Contour'
+        ? {
+            ...s,
+            doseMgPerCm2: 3,
+            use: s.use.map((u) => ({ ...u, product: { ...u.product, coverage: 'full', lab: [...shiftDepth(SKIN, steps)] } })),
+          }
+        : s,
     ),
   });
   const depth = (from: Chart) => lookFromChart(from, CHOICES, STAMP).steps.find((s) => s.title === 'Contour')!.shade;

@@ -14,7 +14,7 @@ import {
   type PlacedShape,
   type Point,
 } from '../face';
-import { AFTER_AIRBRUSH, colourOfUse, howInWords, productsInWords, type Chart, type Step } from '../look';
+import { AFTER_AIRBRUSH, airbrushInWords, colourOfUse, howInWords, productsInWords, type Chart, type Step } from '../look';
 import { patternIn } from './patternIn';
 
 /** One thing on a sheet, in points from its upper left corner; groups scale from mm and hide what leaves their frame. */
@@ -201,7 +201,7 @@ function stepLines(step: Step): { readonly head: string; readonly product: strin
   return {
     head: step.optional ? `${step.title} (if wanted)` : step.title,
     product: step.use.length === 0 ? (step.wants.kinds.length > 0 ? 'no product chosen' : '') : `${productsInWords(step.use)}: ${amounts(step)}`,
-    how: [howInWords(step), step.tool === 'airbrush' ? AFTER_AIRBRUSH : null, step.note || null].filter(Boolean).join(' · '),
+    how: [howInWords(step), step.tool === 'airbrush' ? `${airbrushInWords(step)} ${AFTER_AIRBRUSH}` : null, step.note || null].filter(Boolean).join(' · '),
   };
 }
 

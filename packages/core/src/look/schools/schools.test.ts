@@ -163,10 +163,12 @@ test('the studio’s way is taken over the look’s at fitting, said among the n
 test('a studio of bold contrast is given the product for the bolder shade, not the one of the look', () => {
   const plan = LOOK.steps.find((s) => s.title === 'Contour')!;
   const at = (depthSteps: number) => wantedColour({ ...plan, shade: { relative: { to: 'skin', depthSteps } } }, client())!;
-  const matte = { finish: 'matte' as const };
+  // So much of so dense a powder shows its pan: which shade is meant is not blurred by the film.
+  const matte = { finish: 'matte' as const, coverage: 'full' as const };
+  const look = { ...LOOK, steps: LOOK.steps.map((s) => (s.title === 'Contour' ? { ...s, doseMgPerCm2: 3 } : s)) };
   const kit = kitOf(...KIT.products.filter((p) => p.kind !== 'contour'), product(71, 'contour', at(2.5), matte), product(70, 'contour', at(3.5), matte));
   const contourOf = (fitted: ReturnType<typeof fitLook>) => fitted.chart.steps.find((s) => s.title === 'Contour')!.use[0]!.product;
-  const [soft, bold] = [fitInStudio(LOOK, client(), kit, OCCASION, STAMP, {}), fitInStudio(LOOK, client(), kit, OCCASION, STAMP, { contrast: 'bold' })];
+  const [soft, bold] = [fitInStudio(look, client(), kit, OCCASION, STAMP, {}), fitInStudio(look, client(), kit, OCCASION, STAMP, { contrast: 'bold' })];
   expect([contourOf(soft).shade, contourOf(bold).shade]).toEqual(['S71', 'S70']);
   const step = bold.chart.steps.find((s) => s.title === 'Contour')!;
   expect(step.use).toEqual(bold.proposals[step.id]![0]!.use);
