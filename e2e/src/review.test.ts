@@ -60,7 +60,9 @@ test('the shorter order is shown on a strip, taken and saved', async () => {
   await time.getByText(/\d+ min as it stands; \d+ with the waits filled, the shortest there is\./).waitFor();
   await button('Show the times').click();
   await page.getByRole('img', { name: /^Waits filled: \d+ minutes/ }).waitFor();
-  await button(/^Take \d+ min for \d+ move/).last().click();
+  await button(/^Take \d+ min for \d+ move/)
+    .last()
+    .click();
   await time.getByText(/^\d+ min, and no order is shorter\.$/).waitFor();
   await button(/^Save version \d+$/).click();
   await page.getByText(/^Saved by Runa Castellane/).waitFor();

@@ -33,7 +33,10 @@ test('a deeper edge follows the base, at temples and jaw, worked as the base is'
   expect(edged.steps.filter((s) => s.id !== id(904))).toEqual(chart.steps);
   const bare = { ...chart, steps: chart.steps.filter((s) => s.role !== 'base') };
   expect(withDeeperEdge(bare, id(904))).toBe(bare);
-  expect(withDeeperEdge({ ...chart, steps: chart.steps.map((s) => ({ ...s, done: { by: 'Ada', at: STAMP.at, ticked: true, deviations: [] } })) }, id(904)).steps[1]!.done).toBeUndefined();
+  expect(
+    withDeeperEdge({ ...chart, steps: chart.steps.map((s) => ({ ...s, done: { by: 'Ada', at: STAMP.at, ticked: true, deviations: [] } })) }, id(904)).steps[1]!
+      .done,
+  ).toBeUndefined();
 });
 
 test('a spray goes one side, the other, the centre, the neck, in as many coats as passes', () => {
