@@ -43,6 +43,17 @@ describe('products and units', () => {
     await post('/api/products', product).expect(409);
   });
 
+  test('a colour its kind cannot have is refused with what is possible; what a day asks of a product is kept', async () => {
+    const { body } = await post('/api/products', fresh({ kind: 'base', lab: [60, 70, 0] })).expect(422);
+    expect(body.fields).toEqual([
+      { path: 'lab', message: '60 / 70 / 0 is no colour of a base: one has L* 8 to 97 and a chroma of at most 60. Read the swatch again.' },
+    ]);
+    const worn = { wearHours: 14, waterproof: true, transferProof: false, smallestShare: 0.5 } as const;
+    const product = fresh({ kind: 'base', lab: [60, 12, 18], ...worn });
+    await post('/api/products', product).expect(201);
+    expect((await kitNow()).products.find((p) => p.id === product.id)).toMatchObject(worn);
+  });
+
   test('an assistant may count what is left but not change the kit', async () => {
     const assistant = await server.signedIn('assistant');
     await assistant.post('/api/products').set(keyed()).send(fresh()).expect(403);
