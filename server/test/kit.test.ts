@@ -35,7 +35,7 @@ describe('products and units', () => {
     const { body } = await post('/api/products', fresh({ maker: ' ', lab: [120, 0, 0], mgPerMeasure: -3 })).expect(422);
     expect(Object.fromEntries(body.fields.map((f: { path: string; message: string }) => [f.path, f.message]))).toEqual({
       maker: 'Write the maker',
-      lab: 'No surface has this colour: L* is 0 to 100, a* and b* within 128 of 0',
+      lab: '120 / 0 / 0 is no colour of a base: one has L* 8 to 97 and a chroma of at most 60. Read the swatch again.',
       mgPerMeasure: 'More than 0 mg',
     });
     const product = fresh();
