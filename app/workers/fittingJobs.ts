@@ -17,7 +17,7 @@ import {
   type RuleGrades,
   type SchoolAnswers,
   type Stamp,
-  type Step,
+  type ShadeAsk,
 } from '@toile/core';
 
 type Fit = {
@@ -59,7 +59,7 @@ export const fittingJobs = {
       chart.schools,
       acceptsOrder(chart, null),
     ),
-  propose: ({ step, context }: { readonly step: Step; readonly context: FitContext }): MatchedStep => {
+  propose: ({ step, context }: { readonly step: ShadeAsk; readonly context: FitContext }): MatchedStep => {
     const { match, proposals } = matchAndPropose(step, context);
     const { gap } = match;
     return { proposals, gap: gap ? { words: gap.words, mixNeeds: gap.mixNeeds, buy: gap.buy, nearest: gap.nearest ? proposalOf(gap.nearest) : null } : null };

@@ -78,7 +78,7 @@ function WhatPanel({ chart, step, kit, onChange }: Pick<StepDrawerProps, 'chart'
   return (
     <>
       {step.wants.kinds.length > 0 ? (
-        <ProposalList chart={chart} step={step} kit={kit} onPick={(proposal) => onChange(withUse(chart, step.id, proposal.use))} />
+        <ProposalList key={step.id} chart={chart} step={step} kit={kit} onPick={(proposal) => onChange(withUse(chart, step.id, proposal.use))} />
       ) : (
         <Label>No product is needed here.</Label>
       )}

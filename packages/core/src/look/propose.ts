@@ -6,13 +6,15 @@ import {
   layOver,
   matchStep,
   mixedOptics,
+  ratioOfMeasures,
   type Coloured,
   type CostPart,
   type ShadeAnswer,
+  type ShadeAsk,
   type ShadeContext,
   type StepMatch,
 } from '../shade';
-import type { ClientSnapshot, LookStep, Step, Use } from './document';
+import type { ClientSnapshot, Step, Use } from './document';
 
 /** Everything a proposal is judged against. */
 export type FitContext = ShadeContext & { readonly client: ClientSnapshot };
@@ -37,12 +39,12 @@ export type Proposal = {
 };
 
 /** Products of the kit for a step, best first; mixes too where the step allows them. Empty when nothing is in range. */
-export function proposeProducts(step: LookStep | Step, context: FitContext): Proposal[] {
+export function proposeProducts(step: ShadeAsk, context: FitContext): Proposal[] {
   return matchStep(step, context).answers.map(proposalOf);
 }
 
 /** The one matcher's answer to a step, with the proposals for it. */
-export function matchAndPropose(step: LookStep | Step, context: FitContext): { readonly match: StepMatch; readonly proposals: readonly Proposal[] } {
+export function matchAndPropose(step: ShadeAsk, context: FitContext): { readonly match: StepMatch; readonly proposals: readonly Proposal[] } {
   const match = matchStep(step, context);
   return { match, proposals: match.answers.map(proposalOf) };
 }
@@ -98,11 +100,7 @@ export function productsInWords(use: readonly Use[]): string {
   return use.length === 1 ? names : `${names}, ${ratioInWords(use)}`;
 }
 
-/** '2 : 1' for mixes, in lowest whole terms where there are any; half and quarter measures count. */
+/** '2 : 1' for mixes. */
 export function ratioInWords(use: readonly Use[]): string {
-  const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
-  const quarters = use.map((u) => u.parts * 4);
-  const whole = quarters.every((q) => Math.abs(q - Math.round(q)) < 1e-6);
-  const divisor = whole ? quarters.map(Math.round).reduce(gcd) : 4;
-  return quarters.map((q) => Number((q / divisor).toFixed(2))).join(' : ');
+  return ratioOfMeasures(use.map((u) => u.parts));
 }

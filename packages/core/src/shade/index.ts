@@ -48,19 +48,10 @@ export {
 export { askedSteps, isUnderEye, SHADE_ROLES, shadeRoleOf, type ShadeAsk, type ShadeRole } from './skinRole';
 export { wantedColour } from './target';
 export { needsMissed, type NeedMissed } from './needs';
-export { areaOfStep, COVERS, measuresInWords, measuresToCover, MOST_TAKEN, needOf, roundsToCover, type Need } from './portions';
-export {
-  colourToBuy,
-  COST_PARTS,
-  isOwned,
-  matchStep,
-  type AnswerPart,
-  type CostPart,
-  type MatchStepOptions,
-  type ShadeAnswer,
-  type StepGap,
-  type StepMatch,
-} from './matchStep';
+export { areaOfStep, COVERS, measuresInWords, measuresToCover, MOST_TAKEN, needOf, ratioOfMeasures, roundsToCover, type Need } from './portions';
+export { COST_PARTS, type AnswerPart, type CostPart, type ShadeAnswer, type StepGap, type StepMatch } from './answers';
+export { colourToBuy } from './gap';
+export { isOwned, matchStep, type MatchStepOptions } from './matchStep';
 export { SCULPT_KINDS, sculptAsk, sculptShades, type SculptCandidate, type SculptKind, type SculptRanking } from './sculptShades';
 export { flashback, FLASHBACK_WARNING, flashGradeOf, scatteredBack, type FlashGrade, type FlashLayer, type Flashback } from './flashback';
 export { needsSubstitute, substitute, type Substitute, type SubstituteOptions } from './substitute';

@@ -4,7 +4,9 @@ import { productName, smallestMg, type Product, type ProductKind, type Unit } fr
 import { differenceUnder, type LightName } from './lights';
 import { isColoured, mixTableOf, type Coloured } from './mixTables';
 import { besideInWords, doseForCoverage, layOver, mixedOptics } from './optics';
-import { bySmallestShare, colourToBuy, judgeFor, membersOf, type CostPart, type StepJudge } from './matchStep';
+import type { CostPart } from './answers';
+import { colourToBuy } from './gap';
+import { bySmallestShare, judgeFor, membersOf, type StepJudge } from './matchStep';
 import { setAside } from './possibleColour';
 import { BASE_WITHIN } from './ranges';
 import type { ShadeAsk } from './skinRole';

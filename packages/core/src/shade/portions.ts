@@ -50,3 +50,12 @@ export function measuresInWords(parts: number, measure: Measure): string {
   const number = rest < 0.01 ? String(whole) : share ? `${whole === 0 ? '' : whole}${share}` : String(Number(parts.toFixed(2)));
   return `${number} ${parts <= 1 ? measure : PLURAL[measure]}`;
 }
+
+/** '2 : 1', in lowest whole terms where there are any; half and quarter measures count. */
+export function ratioOfMeasures(measures: readonly number[]): string {
+  const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
+  const quarters = measures.map((m) => m * 4);
+  const whole = quarters.every((q) => Math.abs(q - Math.round(q)) < 1e-6);
+  const divisor = whole ? quarters.map(Math.round).reduce(gcd) : 4;
+  return quarters.map((q) => Number((q / divisor).toFixed(2))).join(' : ');
+}

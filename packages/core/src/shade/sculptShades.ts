@@ -1,7 +1,8 @@
 import { depthOf, undertoneOf, type Lab, type Undertone } from '../colour';
 import { productName, type Product, type Unit } from '../kit';
 import type { GuideName } from '../face';
-import { matchStep, type ShadeAnswer } from './matchStep';
+import type { ShadeAnswer } from './answers';
+import { matchStep } from './matchStep';
 import { measuresInWords } from './portions';
 import { isDeep, isLined, SCHOOL_STEPS } from './ranges';
 import type { ShadeAsk } from './skinRole';

@@ -44,8 +44,8 @@ export type ShadeAsk = {
   readonly phase?: string;
 };
 
-/** From these steps on a base is an edge or a centre by design, and a concealer there to brighten. */
-const EDGE_FROM = 0.75;
+/** From these steps on a base is an edge or a centre by design (a base nearer than that is within BASE_WITHIN), and a concealer there to brighten. */
+const EDGE_FROM = 0.65;
 const CENTRE_FROM = -0.4;
 const BRIGHTEN_FROM = -0.6;
 const UNDER_EYE: readonly string[] = ['zone.underEye', 'zone.innerCorner', 'underEyeLight', 'innerComma', 'outerWedge', 'correctUnderEye', 'underEyeVeil'];

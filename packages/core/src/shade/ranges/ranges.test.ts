@@ -1,8 +1,8 @@
-import { chromaOf, depthOf, lightnessAtDepth, shiftDepth, undertoneOf, type Lab } from '../colour';
-import { PLAIN_FEATURES, type Features } from '../face';
-import { skinTarget } from '.';
-import { bareLip, BROW_HAIR, browHair, chromaShare, missesOf, wantedColour, type ShadeRole, type Wearer } from '.';
-import { client } from '../look/look.testing';
+import { chromaOf, depthOf, lightnessAtDepth, shiftDepth, undertoneOf, type Lab } from '../../colour';
+import { PLAIN_FEATURES, type Features } from '../../face';
+import { shadeRoleOf, skinTarget, wantedColour, type ShadeRole } from '..';
+import { bareLip, BROW_HAIR, browHair, chromaShare, missesOf, type Wearer } from '.';
+import { client } from '../../look/look.testing';
 
 /** Every half step of depth by every undertone. */
 const SKINS: readonly Lab[] = (['cool', 'neutral', 'warm', 'olive'] as const).flatMap((undertone) =>
@@ -75,6 +75,27 @@ test('brows follow the hair, and dark hair is never lighter than the skin it gro
       if (tone === 'brown' || tone === 'black') expect(depthOf(hair)).toBeGreaterThan(depthOf(skin));
     }
   expect(found('brow', BROW_HAIR.black, wearer([70, 10, 18], {}, { hairTone: 'fair' }))).toContain('borrowed brows');
+});
+
+const STEPS = (from: number, to: number): number[] =>
+  Array.from({ length: Math.round((to - from) / 0.05) + 1 }, (_, i) => Number((from + i * 0.05).toFixed(2)));
+
+test.each([
+  ['base', STEPS(-1.4, 2.4)],
+  ['conceal', STEPS(-1.4, 0.3)],
+  ['contour', STEPS(1, 3.5)],
+] as const)('what a %s asks for is always in its own range: no step between two roles wants what it may not have', (role, asks) => {
+  const refused: unknown[] = [];
+  for (const skin of SKINS.filter(([L]) => role !== 'contour' || L <= 72))
+    for (const depthSteps of asks) {
+      const who = client(skin);
+      const ask = { role, shade: { relative: { to: 'skin' as const, depthSteps } }, wants: { kinds: [] }, placements: [] };
+      const own = wantedColour(ask, who)!;
+      const wearing = wearer(skinTarget(who.skin)!);
+      const misses = missesOf(shadeRoleOf(ask)!, { own, shown: own, finish: 'matte' }, wearing, 'propose', depthSteps);
+      if (misses.length > 0) refused.push([skin, depthSteps, ...misses.map((m) => m.words)]);
+    }
+  expect(refused).toEqual([]);
 });
 
 test('lined skin and soft schools narrow, bold ones widen', () => {

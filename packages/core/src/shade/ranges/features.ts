@@ -1,0 +1,113 @@
+import { chromaOf, depthOf, hueOf, lightnessAtDepth, type Lab } from '../../colour';
+import type { Features } from '../../face';
+import { depth, hueTurn, isDeep, isVeryFair, steps, when, type Judge } from './judge';
+
+/** Her bare lip as far as it can be guessed without a reading: redder and a little deeper than the skin. */
+export function bareLip([L, a, b]: Lab): Lab {
+  return [L - 5, a + 9, b - 1];
+}
+
+/** Brow hair by the tone of the hair. A guess from a word: brows are often a step deeper. */
+export const BROW_HAIR: Readonly<Record<Features['hairTone'], Lab>> = {
+  fair: [55, 6, 17],
+  red: [42, 14, 22],
+  brown: [35, 7, 12],
+  black: [21, 2, 3],
+  grey: [48, 1, 3],
+};
+
+/** Her brow hair as it is seen on her skin: dark hair is never lighter than what it grows on. */
+export function browHair(features: Features, skin: Lab): Lab {
+  const hair = BROW_HAIR[features.hairTone];
+  const dark = features.hairTone === 'black' || features.hairTone === 'brown';
+  const deepest = depthOf(skin) + 1;
+  return dark && depthOf(hair) < deepest ? [lightnessAtDepth(deepest), hair[1], hair[2]] : hair;
+}
+
+/** A brow colour beside her brow hair. */
+export const brow: Judge = ({ own }, { skin, features }, how) => {
+  const hair = browHair(features, skin);
+  const off = depth(own, hair);
+  const most = how === 'propose' ? 2.6 : 3.7;
+  const warmth = chromaOf(own) - chromaOf(hair);
+  const dark = features.hairTone === 'black' || features.hairTone === 'brown';
+  return [
+    ...when(Math.abs(off) > most, {
+      part: 'depth',
+      name: 'borrowed brows',
+      over: Math.abs(off) - most,
+      words: `is ${steps(off)} ${off > 0 ? 'deeper' : 'lighter'} than ${features.hairTone} brow hair`,
+    }),
+    ...when(dark && depth(own, skin) < -0.3, {
+      part: 'depth',
+      name: 'lighter than the skin',
+      over: -depth(own, skin),
+      words: 'is lighter than her skin on dark hair',
+    }),
+    ...when(features.hairTone === 'grey' && warmth > (how === 'propose' ? 10 : 14), {
+      part: 'hue',
+      name: 'borrowed brows',
+      over: warmth / 10,
+      words: 'is warm against grey hair',
+    }),
+  ];
+};
+
+/** A lid colour beside her lid. */
+export const lid: Judge = ({ own }, { skin, contrast }, how) => {
+  const off = depth(own, skin);
+  const slack = how === 'propose' ? 0 : 0.8;
+  const most = (contrast === 'bold' ? 8 : 6) + slack;
+  return [
+    ...when(off < -4.2 - 2 * slack && !isVeryFair(skin), {
+      part: 'depth',
+      name: 'chalk',
+      over: -4.2 - off,
+      words: `is ${steps(off)} lighter than the lid: chalky`,
+    }),
+    ...when(off > most + 2, { part: 'depth', name: 'patch', over: off - most, words: `is ${steps(off)} deeper than the lid: a patch` }),
+  ];
+};
+
+/** A shadow in the socket: deeper than the lid, unless it shimmers. */
+export const socket: Judge = ({ own, finish }, { skin, contrast }, how) => {
+  const off = depth(own, skin);
+  const strict = how === 'propose';
+  const most = (contrast === 'bold' ? 9 : 6) + (strict ? 0.2 : 1.5);
+  const metal = finish === 'shimmer';
+  return [
+    ...when(off < (strict ? 0.8 : 0.3) && !metal, {
+      part: 'depth',
+      name: 'does nothing',
+      over: 0.8 - off,
+      words: off < 0 ? `is ${steps(off)} lighter than the lid: no shadow` : `is only ${steps(off)} deeper than the lid`,
+    }),
+    ...when(off > most, { part: 'depth', name: 'patch', over: off - most, words: `is ${steps(off)} deeper than the lid: a patch` }),
+  ];
+};
+
+/** A lip colour beside her own lip: neither chalk nor paler than the lip under it. */
+export const lip: Judge = ({ own, shown }, { skin }, how) => {
+  const strict = how === 'propose';
+  const bare = bareLip(skin);
+  const lighter = -depth(shown, skin);
+  const pale = chromaOf(own) < 1.35 * chromaOf(bare);
+  const most = isDeep(skin) ? (strict ? 0.9 : 1.2) : strict ? 1.6 : 2.1;
+  const dull = chromaOf(own) < (strict ? 0.85 : 0.65) * chromaOf(bare);
+  const turn = Math.abs(hueTurn(hueOf(bare), hueOf(own)));
+  return [
+    ...when(lighter > most && pale, { part: 'depth', name: 'chalk', over: lighter - most, words: `shows ${steps(lighter)} lighter than her skin: chalk` }),
+    ...when(lighter > most + 6 && !pale && isDeep(skin), {
+      part: 'depth',
+      name: 'chalk',
+      over: lighter - most,
+      words: `shows ${steps(lighter)} lighter than her skin: it stands off deep skin`,
+    }),
+    ...when(dull && turn < 60 && depth(own, bare) < 2, {
+      part: 'chroma',
+      name: 'chalk',
+      over: 1 - chromaOf(own) / chromaOf(bare),
+      words: 'has less colour than her own lip: it looks pale',
+    }),
+  ];
+};

@@ -1,0 +1,149 @@
+import { chromaOf, deltaE2000, depthOf, differenceInWords, hueOf, neutralSkinAt, type Lab, type Spectrum } from '../colour';
+import { propertiesOf, type Product } from '../kit';
+import type { AnswerPart, CostPart, ShadeAnswer } from './answers';
+import type { Day } from './day';
+import { flashback, flashGradeOf } from './flashback';
+import { needsMissed } from './needs';
+import { measuresInWords, MOST_TAKEN, ratioOfMeasures, type Need } from './portions';
+import type { Wearer } from './ranges';
+import type { ShadeAsk, ShadeRole } from './skinRole';
+import type { ShadeContext } from './usable';
+
+/** What missing a wish costs, in units of colour difference. */
+const COST = {
+  texture: 0.8,
+  powderEarly: 1.4,
+  finish: 1.2,
+  unopened: 0.15,
+  notOwned: 2.5,
+  short: 1.2,
+  mix: 0.3,
+  adjuster: 0.25,
+  waste: 0.4,
+  tooMuch: 1.5,
+  depth: 1.6,
+  flash: 3,
+} as const;
+
+/** Of the steps asked a film is to show this much: it is aimed a little short, since what is too deep cannot be taken back. */
+const SHOWN_SHARE = 0.95;
+/** Roles judged by how deep they show; the others by how near they come. */
+export const BY_DEPTH: readonly (ShadeRole | null)[] = ['contour', 'bronzer'];
+
+/** Lids and lips are too small to look cast in a flash. */
+export const TOO_SMALL_TO_CAST: readonly ShadeAsk['role'][] = ['brow', 'eye', 'liner', 'lash', 'lip', 'lip line'];
+
+/** Of each part the member that costs most: a mix is as shiny as its shiniest. */
+export function worstOf(lists: readonly (readonly CostPart[])[]): CostPart[] {
+  const worst = new Map<string, CostPart>();
+  for (const cost of lists.flat()) {
+    const key = `${cost.part} ${cost.words}`;
+    if (!worst.has(key) || worst.get(key)!.units < cost.units) worst.set(key, cost);
+  }
+  return [...worst.values()];
+}
+
+/** How far the colour is off: for a shadow by the depth that shows and apart from it by hue and strength; for the rest by CIEDE2000 of the pan. */
+export function colourCosts(
+  role: ShadeRole | null,
+  target: Lab | null,
+  lab: Lab | null,
+  steps: ShadeAnswer['steps'],
+  deltaE: number | null,
+  wearer: Wearer | null,
+): CostPart[] {
+  if (!target || !lab || deltaE === null) return [];
+  if (steps && wearer && BY_DEPTH.includes(role)) {
+    const wanted = depthOf(target) - depthOf(wearer.skin);
+    // Hue and strength apart from depth: against the target's at this lightness.
+    const turn = deltaE2000(lab, atLightness(target, lab[0]));
+    const by = steps.shown - SHOWN_SHARE * wanted;
+    return [
+      {
+        part: 'depth',
+        units: COST.depth * Math.abs(by),
+        words: `shows ${Math.abs(steps.shown).toFixed(1)} steps ${steps.shown >= 0 ? 'deeper' : 'lighter'}, ${wanted.toFixed(1)} asked`,
+      },
+      { part: 'colour', units: 0.6 * turn, words: `${turn.toFixed(1)} off in hue and strength` },
+    ];
+  }
+  return [{ part: 'colour', units: deltaE, words: `${deltaE.toFixed(1)} off, ${differenceInWords(deltaE)}` }];
+}
+
+/** A colour's hue and relative strength at another lightness, as skin would carry it. */
+function atLightness(lab: Lab, L: number): Lab {
+  const hue = ((hueOf(lab) + neutralSkinAt(L).hue - neutralSkinAt(lab[0]).hue) * Math.PI) / 180;
+  const chroma = (chromaOf(lab) / neutralSkinAt(lab[0]).chroma) * neutralSkinAt(L).chroma;
+  return [L, chroma * Math.cos(hue), chroma * Math.sin(hue)];
+}
+
+/** What a product itself misses: texture, finish, and what her skin, face and day ask. */
+export function productCosts(product: Product, ask: ShadeAsk, context: ShadeContext): CostPart[] {
+  const { textures, finishes } = ask.wants;
+  return [
+    ...(!textures || textures.includes(product.texture)
+      ? []
+      : [{ part: 'texture' as const, units: COST.texture, words: `${product.texture}, not ${textures.join(' or ')}` }]),
+    ...(!finishes || finishes.includes(product.finish)
+      ? []
+      : [{ part: 'finish' as const, units: COST.finish, words: `${product.finish}, not ${finishes.join(' or ')}` }]),
+    ...(ask.phase === 'sculpt' && !textures && (product.texture === 'pressed' || product.texture === 'loose')
+      ? [{ part: 'texture' as const, units: COST.powderEarly, words: 'a powder, before anything is set' }]
+      : []),
+    ...(product.kind === 'adjuster' ? [] : needsMissed(product, context).map(({ of, cost, words }) => ({ part: of, units: cost, words }))),
+  ];
+}
+
+/** What a camera's flash would throw back, by the studio's own photos or the model. */
+export function flashCosts(members: readonly { readonly product: Product }[], ground: Spectrum | null, dose: number, day: Day | null): CostPart[] {
+  const grade = members.map(({ product }) => flashGradeOf(product)).reduce((a, b) => (b > a ? b : a));
+  if (!ground || !day?.camera || grade === 0 || dose === 0) return [];
+  const { deltaL, cast } = flashback(ground, [{ grade, doseMgPerCm2: dose }]);
+  return cast ? [{ part: 'day', units: COST.flash, words: `may turn ${deltaL.toFixed(1)} lighter in a flash` }] : [];
+}
+
+/** What stirring costs: each further bottle, and an adjuster whose strength is guessed. */
+export function mixCosts(members: readonly { readonly product: Product; readonly measures: number }[]): CostPart[] {
+  if (members.length === 1) return [];
+  const guessed = members.some(({ product }) => product.kind === 'adjuster' && product.tintingStrength === 1);
+  return [
+    { part: 'mix', units: COST.mix * (members.length - 1), words: `mix ${ratioOfMeasures(members.map((m) => m.measures))}` },
+    ...(guessed ? [{ part: 'mix' as const, units: COST.adjuster, words: 'an adjuster whose strength nobody has tried' }] : []),
+  ];
+}
+
+/** What is taken beyond the need, and why it cannot be less. */
+export function amountCosts(members: readonly { readonly product: Product; readonly measures: number }[], madeMg: number, { takenMg }: Need): CostPart[] {
+  if (takenMg <= 0) return [];
+  const times = madeMg / takenMg;
+  if (times <= 1.1) return [];
+  const [only] = members;
+  const least = members.length === 1 && only!.measures === propertiesOf(only!.product).smallestShare;
+  const made = members.map((m) => measuresInWords(m.measures, m.product.measure)).join(' and ');
+  const why =
+    times <= MOST_TAKEN
+      ? ''
+      : least
+        ? '; it is the least it can be taken in'
+        : members.length === 1
+          ? '; one fewer does not cover it'
+          : '; smaller measures do not give this mix';
+  return [
+    {
+      part: 'waste',
+      units: COST.waste * (Math.min(times, 4) - 1.1) + (times > MOST_TAKEN && members.length > 1 ? COST.tooMuch : 0),
+      words: `${made} ${members.length === 1 && only!.measures <= 1 ? 'holds' : 'hold'} ${Math.round(madeMg)} mg, ${Math.round(takenMg)} needed${why}`,
+    },
+  ];
+}
+
+/** What the cases lack: a product not owned, too little left, one that would have to be opened. */
+export function stockCosts(parts: readonly AnswerPart[]): CostPart[] {
+  const notOwned = parts.filter(({ unit }) => unit === null);
+  if (notOwned.length > 0) return [{ part: 'stock', units: COST.notOwned, words: 'not in the kit' }];
+  const short = parts.some(({ unit, product, measures }) => unit !== null && unit.remainingMg < measures * product.mgPerMeasure);
+  return [
+    ...(short ? [{ part: 'stock' as const, units: COST.short, words: 'not enough left' }] : []),
+    ...(parts.some(({ unit }) => unit?.openedOn === null) ? [{ part: 'stock' as const, units: COST.unopened, words: 'would be opened' }] : []),
+  ];
+}
