@@ -33,7 +33,7 @@ export type Day = {
   readonly words: string;
 };
 
-/** From these hours on things have to be made to last, and from these a holding spray is asked. */
+/** From these hours on what is laid has to be made to last. */
 export const LONG_HOURS = 8;
 /** Below this a meal is not counted on. */
 const MEAL_HOURS = 4;

@@ -1,6 +1,6 @@
 import { DEEP_SKIN_L, depthInWords, depthOf, hueOf, neutralSkinAt, type Lab } from '../colour';
 import { productName, type ProductKind } from '../kit';
-import type { ShadeAnswer, StepGap } from './answers';
+import type { ShadeAnswer, StepGap, StepMatch } from './answers';
 import type { ShadeAsk, ShadeRole } from './skinRole';
 
 /** Kinds that may be stirred together where no single does it. */
@@ -17,11 +17,36 @@ export function colourToBuy([L, a, b]: Lab): string {
   return `about depth ${depthOf(lab).toFixed(1)} (${depthInWords(depthOf(lab))}), L* ${Math.round(L)}, a* ${Math.round(a)}, b* ${Math.round(b)}${tone}`;
 }
 
-/** Why nothing does a step, with the nearest, what stirred into it would do it, and what to buy. `outside` is nearest first, all at hand. */
-export function gapOf(ask: ShadeAsk, role: ShadeRole | null, target: Lab | null, notOwned: ShadeAnswer | null, outside: readonly ShadeAnswer[]): StepGap {
+type GapAsked = {
+  readonly ask: ShadeAsk;
+  readonly role: ShadeRole | null;
+  readonly target: Lab | null;
+  /** The best that would have to be bought. */
+  readonly notOwned: ShadeAnswer | null;
+  /** At hand but out of range, nearest first. */
+  readonly outside: readonly ShadeAnswer[];
+  readonly ruledOut: StepMatch['ruledOut'];
+  /** What she must not meet, for what is bought. */
+  readonly sensitivities: readonly string[];
+};
+
+/** The commonest reasons why products cannot be used, with how many: 'contains mica (12), used up (2)'. */
+function reasonsInWords(ruledOut: StepMatch['ruledOut']): string {
+  const count = new Map<string, number>();
+  for (const { why } of ruledOut) count.set(why, (count.get(why) ?? 0) + 1);
+  return [...count]
+    .sort(([, a], [, b]) => b - a)
+    .slice(0, 2)
+    .map(([why, n]) => `${why.replace(/\.$/, '')} (${n} of ${ruledOut.length})`)
+    .join(', ');
+}
+
+/** Why nothing does a step, with the nearest, what stirred into it would do it, and what to buy. */
+export function gapOf({ ask, role, target, notOwned, outside, ruledOut, sensitivities }: GapAsked): StepGap {
   const [nearest] = outside;
   const kind = ask.wants.kinds.join(' or ');
   const finish = ask.wants.finishes ? `${ask.wants.finishes.join(' or ')} ` : role === 'contour' ? 'matte ' : '';
+  const free = sensitivities.length > 0 ? `, free of ${sensitivities.join(', ')}` : '';
   const what = ask.title ? ask.title.toLowerCase() : `this ${kind}`;
   if (notOwned) {
     const wanted = notOwned.parts.map((p) => productName(p.product)).join(' with ');
@@ -35,10 +60,10 @@ export function gapOf(ask: ShadeAsk, role: ShadeRole | null, target: Lab | null,
   }
   if (!nearest)
     return {
-      words: `Nothing in the kit suits ${what}: no ${kind} can be used. Choose something or leave it out.`,
+      words: `Nothing in the kit suits ${what}: no ${kind} can be used${ruledOut.length > 0 ? `: ${reasonsInWords(ruledOut)}` : ''}. Choose something or leave it out.`,
       nearest: null,
       mixNeeds: null,
-      buy: target ? `a ${finish}${kind}, ${colourToBuy(target)}` : `a ${finish}${kind}`,
+      buy: `a ${finish}${kind}${target ? `, ${colourToBuy(target)}` : ''}${free}`,
     };
   const miss = nearest.misses[0]!;
   const name = nearest.parts.map((p) => productName(p.product)).join(' with ');
@@ -49,7 +74,7 @@ export function gapOf(ask: ShadeAsk, role: ShadeRole | null, target: Lab | null,
     words: `Nothing in the kit does this: ${what} has no ${kind} in range. The nearest, ${name}, ${miss.words}.`,
     nearest,
     mixNeeds: mixable ? `${name} half and half with one ${colourToBuy(other)}` : null,
-    buy: `a ${finish}${kind}, ${colourToBuy(asks)}`,
+    buy: `a ${finish}${kind}, ${colourToBuy(asks)}${free}`,
   };
 }
 

@@ -177,7 +177,7 @@ function judgeMatches(context: ShadeContext, wishes: MatchWishes, target: Lab, p
       under: differenceUnder(skin, optics.masstone),
       amount: { onFaceMg: need.onFaceMg, takenMg: answer.madeMg, neededMg: need.takenMg, ml: answer.madeMg / MG_PER_ML, measures },
       notes: [
-        `${differenceInWords(mix.deltaE)} by daylight`,
+        `${differenceInWords(mix.deltaE)} by daylight${mix.deltaE > BASE_WITHIN ? ': a mask on her' : ''}`,
         ...answer.costs.filter((c) => !['colour', 'stock', 'mix', 'waste'].includes(c.part)).map((c) => c.words),
         ...stockNotes(parts, measures),
         ...heavy(dose),

@@ -11,7 +11,7 @@ import { shadeRoleOf, type ShadeAsk, type ShadeRole } from './skinRole';
 import { skinTarget } from './skinTarget';
 import { amountCosts, BY_DEPTH, colourCosts, flashCosts, mixCosts, productCosts, stockCosts, TOO_SMALL_TO_CAST, worstOf } from './stepCosts';
 import { wantedColour } from './target';
-import { excludedBecause, unitToTake, type ShadeContext } from './usable';
+import { excludedBecause, sensitivitiesOf, unitToTake, type ShadeContext } from './usable';
 
 /** Mixes looked at by their cost after the table has ranked them by colour. */
 const MIXES_JUDGED = 24;
@@ -157,7 +157,17 @@ export function matchStep(ask: ShadeAsk, context: ShadeContext, options: MatchSt
     answers: answers.map(stepJudge.seen),
     outside: outside.map(stepJudge.seen),
     ruledOut,
-    gap: isGap ? gapOf(ask, role, target, answers[0] ?? null, outside.filter(isOwned)) : null,
+    gap: isGap
+      ? gapOf({
+          ask,
+          role,
+          target,
+          notOwned: answers[0] ?? null,
+          outside: outside.filter(isOwned),
+          ruledOut,
+          sensitivities: sensitivitiesOf(context.client),
+        })
+      : null,
   };
 }
 

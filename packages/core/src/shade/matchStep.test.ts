@@ -1,0 +1,97 @@
+import fc from 'fast-check';
+import { lightnessAtDepth, shiftDepth, type Lab } from '../colour';
+import type { Product } from '../kit';
+import { client, kitOf, LOOK, product } from '../look/look.testing';
+import { isOwned, matchStep, wantedColour, type ShadeContext } from '.';
+
+const CONTOUR = LOOK.steps.find((s) => s.title === 'Contour')!;
+const BASE = LOOK.steps.find((s) => s.title === 'Base')!;
+const DATE = '2031-05-14';
+const skinAt = (depth: number): Lab => shiftDepth([lightnessAtDepth(depth), 12, 19], 0, {});
+/** A kit of bases and shadows round a skin, none of them exact. */
+const kitRound = (skin: Lab, offs: readonly number[]): Product[] =>
+  offs.flatMap((off, i) => [
+    product(100 + i, 'base', shiftDepth(skin, off / 3)),
+    product(200 + i, 'contour', shiftDepth(skin, off), { finish: 'matte', coverage: 'full' }),
+  ]);
+const anyKit = fc.array(fc.double({ min: -4, max: 6, noNaN: true }), { minLength: 1, maxLength: 7 });
+const anyDepth = fc.double({ min: 4, max: 20.5, noNaN: true });
+const contextFor = (skin: Lab, products: readonly Product[], more: Partial<ShadeContext> = {}): ShadeContext => ({
+  client: client(skin),
+  kit: kitOf(...products),
+  date: DATE,
+  ...more,
+});
+
+test('whatever the kit and skin: what is proposed keeps its range, costs what its parts cost, and a gap is told when nothing does', () => {
+  fc.assert(
+    fc.property(anyDepth, anyKit, fc.constantFrom(BASE, CONTOUR), (depth, offs, step) => {
+      const skin = skinAt(depth);
+      const { answers, outside, gap } = matchStep(step, contextFor(skin, kitRound(skin, offs)), { outside: true });
+      for (const answer of answers) {
+        expect(answer.misses).toEqual([]);
+        expect(answer.costs.reduce((sum, c) => sum + c.units, 0)).toBeCloseTo(answer.cost, 9);
+        expect(answer.madeMg).toBeGreaterThanOrEqual(0.95 * answer.need.takenMg - 1e-6);
+        if (step === CONTOUR) expect(answer.steps!.own).toBeGreaterThan(0.5);
+      }
+      expect(outside.every((answer) => answer.misses.length > 0)).toBe(true);
+      expect([...answers].sort((a, b) => a.cost - b.cost).map((a) => a.cost)).toEqual(answers.map((a) => a.cost));
+      expect(gap === null).toBe(answers.some(isOwned));
+      if (gap) expect([gap.words.startsWith('Nothing'), gap.buy!.length > 0]).toEqual([true, true]);
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('the order in which a kit lies in the case does not matter', () => {
+  fc.assert(
+    fc.property(anyDepth, anyKit, fc.infiniteStream(fc.nat()), (depth, offs, noise) => {
+      const skin = skinAt(depth);
+      const products = kitRound(skin, offs);
+      const shuffled = products.map((p) => ({ p, at: noise.next().value as number })).sort((a, b) => a.at - b.at);
+      const costs = (list: readonly Product[]) => matchStep(CONTOUR, contextFor(skin, list)).answers.map((a) => Number(a.cost.toFixed(6)));
+      expect(costs(shuffled.map(({ p }) => p))).toEqual(costs(products));
+    }),
+    { numRuns: 30 },
+  );
+});
+
+test('the shade asked for itself is taken before one that is half a step off, on every depth', () => {
+  for (let depth = 4; depth <= 20; depth += 0.5) {
+    const skin = skinAt(depth);
+    const wanted = wantedColour(BASE, client(skin))!;
+    const [near, far] = [product(1, 'base', wanted), product(2, 'base', shiftDepth(wanted, 0.5))];
+    expect(matchStep(BASE, contextFor(skin, [far, near])).answers[0]!.parts.map((p) => p.product.id)).toEqual([near.id]);
+  }
+});
+
+test('what is in no case comes after all that is, and the gap names it', () => {
+  const skin = skinAt(10);
+  const it = product(1, 'base', skin, { line: 'Wanted' });
+  const { answers, gap } = matchStep(BASE, { ...contextFor(skin, [it]), kit: { products: [it], units: [] } });
+  expect(answers.map(isOwned)).toEqual([false]);
+  expect(gap!.words).toContain('which is in no case');
+  expect(gap!.buy).toContain('Wanted');
+});
+
+test('a gap out of range says how far, what stirred in would do it, and what to buy, free of what she must not meet', () => {
+  const skin = skinAt(14);
+  const far = product(1, 'contour', shiftDepth(skin, -2), { finish: 'matte' });
+  const context = { ...contextFor(skin, [far]), client: { ...client(skin), sensitivities: ['lanolin'] } };
+  const { gap, answers } = matchStep(CONTOUR, context);
+  expect(answers).toEqual([]);
+  expect(gap!.words).toContain('lighter than her skin');
+  expect(gap!.nearest!.parts[0]!.product.id).toBe(far.id);
+  expect(gap!.mixNeeds).toContain('half and half with one about depth');
+  expect(gap!.buy).toMatch(/^a matte contour, about depth .*, free of lanolin$/);
+});
+
+test('where nothing can be used at all the commonest reasons are told, with how many', () => {
+  const skin = skinAt(9);
+  const withMica = [1, 2, 3].map((n) => product(n, 'contour', shiftDepth(skin, 2), { finish: 'matte', ingredients: ['mica'] }));
+  const context = {
+    ...contextFor(skin, [...withMica, product(4, 'contour', shiftDepth(skin, 2), { finish: 'matte', withdrawn: true })]),
+    client: { ...client(skin), sensitivities: ['mica'] },
+  };
+  expect(matchStep(CONTOUR, context).gap!.words).toMatch(/no contour can be used: contains mica \(mica\) \(3 of 4\), withdrawn \(1 of 4\)\./);
+});
