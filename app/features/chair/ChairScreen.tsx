@@ -1,8 +1,8 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { ScrollView } from 'react-native';
-import { stepsOfVariant, type Chart } from '@toile/core';
-import { useKit } from '../../data/hooks';
+import { stepsOfVariant, withSensitivities, type Chart } from '@toile/core';
+import { useClient, useKit } from '../../data/hooks';
 import { BackIcon, Body, Button, Choice, Column, Figure, Label, Line, Ready, Screen, useColours, View } from '../../ui';
 import { useThemeChoice } from '../settings/theme';
 import { clockOf, isSettled, lastDryAt, nextAfter, progressOf, waitsAt } from './chairView';
@@ -34,6 +34,7 @@ type WorkProps = { readonly chair: ChairWork; readonly chart: Chart; readonly va
 
 function Work({ chair, chart, variant, onLeave }: WorkProps) {
   const kit = useKit();
+  const client = useClient(chart.client.id);
   const { worn, doneCount, nextIndex, minutesLeft } = progressOf(chart, chair.events);
   const [index, setIndex] = useState(() => nextAfter(worn, null, Date.now())?.index ?? chart.steps.length - 1);
   const [open, setOpen] = useState(false);
@@ -44,6 +45,8 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
   const running = waitsAt(worn.steps, now);
   const next = nextAfter(worn, null, now);
   const conflicts = chair.conflicts.filter((c) => worn.steps.some((s) => s.id === c.stepId));
+  const noted = client.data?.sensitivities;
+  const minded = useMemo(() => withSensitivities(chart, noted ?? []), [chart, noted]);
   useWakeLock();
 
   const go = (to: number): void => {
@@ -87,9 +90,15 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
             onKeep={(kept) => chair.settle(conflict, kept)}
           />
         ))}
-        <StepCautions chart={chart} step={step} kit={kit.data} />
+        <StepCautions chart={minded} step={step} kit={kit.data} />
         {open ? (
-          <Deviations key={step.id} chart={worn} step={step} kit={kit.data} onDeviate={(d, at) => (chair.deviate(at ?? step.id, d), setOpen(false))} />
+          <Deviations
+            key={step.id}
+            chart={{ ...worn, client: minded.client }}
+            step={step}
+            kit={kit.data}
+            onDeviate={(d, at) => (chair.deviate(at ?? step.id, d), setOpen(false))}
+          />
         ) : (
           <StepFace chart={worn} step={step} />
         )}

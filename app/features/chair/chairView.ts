@@ -80,7 +80,7 @@ export function deviationInWords(d: Deviation): string {
     case 'note':
       return `Noted${note}`;
     case 'next time':
-      return `Next time ${d.nextTime ?? 'keep'}${note}`;
+      return `Next time: ${d.nextTime ?? 'keep'}${note}`;
     case 'fault': {
       const known = d.fault ? causeNamed(d.fault.seen, d.fault.cause) : null;
       return known ? `Seen: ${known.fault.seen}, likely ${known.cause.words}. Next time ${known.cause.next}${note}` : `Seen${note}`;

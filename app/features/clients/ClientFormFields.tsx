@@ -1,11 +1,7 @@
 import { Controller, type Control } from 'react-hook-form';
-import { SENSITIVITIES } from '@toile/core';
 import type { ClientForm } from '@toile/contract';
-import { Choice, Column, Field, Label } from '../../ui';
-
-/** What is noted beside the sensitivities known by name. */
-const ownWords = (noted: readonly string[]): string[] => noted.filter((s) => !SENSITIVITIES.some((known) => known === s));
-const splitWords = (text: string): string[] => text.split(',').map((word) => word.replace(/^\s+/, ''));
+import { Column, Field, Label } from '../../ui';
+import { SensitivitiesField } from './SensitivitiesField';
 
 type TextName = 'name' | 'phone' | 'email' | 'birthYear' | 'guardianConsent' | 'notes';
 
@@ -30,25 +26,7 @@ export function ClientFormFields({ control }: { readonly control: Control<Client
       <Controller
         control={control}
         name="sensitivities"
-        render={({ field, fieldState }) => (
-          <Column gap="$2">
-            <Choice
-              label="Sensitive to"
-              several
-              options={SENSITIVITIES}
-              chosen={SENSITIVITIES.filter((s) => field.value.includes(s))}
-              onChange={(known) => field.onChange([...known, ...ownWords(field.value)])}
-            />
-            <Field
-              label="Also, in the client’s own words"
-              value={ownWords(field.value).join(', ')}
-              onChange={(words) => field.onChange([...SENSITIVITIES.filter((s) => field.value.includes(s)), ...splitWords(words)])}
-              onBlur={() => field.onChange(field.value.map((s) => s.trim()).filter(Boolean))}
-              error={fieldState.error?.message}
-              hint="Divided by commas: almonds, tea tree, a certain glue. Each is looked for in ingredient lists."
-            />
-          </Column>
-        )}
+        render={({ field, fieldState }) => <SensitivitiesField value={field.value} onChange={field.onChange} error={fieldState.error?.message} />}
       />
       {text('notes', 'Notes', { lines: 3 })}
       <Label>We never diagnose: for skin under treatment, ask whoever treats it.</Label>

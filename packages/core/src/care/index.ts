@@ -1,2 +1,3 @@
 export { SENSITIVITIES, type Sensitivity } from './allergenWords';
+export { withSensitivities } from './withSensitivities';
 export { familiesMeant, ingredientsKnown, matchAllergens, type AllergenMatch } from './matchAllergens';

@@ -1,0 +1,40 @@
+import { useState } from 'react';
+import { SENSITIVITIES } from '@toile/core';
+import { Choice, Column, Field } from '../../ui';
+import { inOwnWords, knownByName, noted } from './sensitivities';
+
+type SensitivitiesFieldProps = {
+  readonly value: readonly string[];
+  readonly error: string | undefined;
+  readonly onChange: (sensitivities: string[]) => void;
+};
+
+/** Sensitivities known by name, and whatever else she names. The words stay as they are typed: 'latex glue' is not 'latex' on the way. */
+export function SensitivitiesField({ value, error, onChange }: SensitivitiesFieldProps) {
+  const [known, setKnown] = useState(() => knownByName(value));
+  const [words, setWords] = useState(() => inOwnWords(value));
+  return (
+    <Column gap="$2">
+      <Choice
+        label="Sensitive to"
+        several
+        options={SENSITIVITIES}
+        chosen={known}
+        onChange={(chosen) => {
+          setKnown(chosen);
+          onChange(noted(chosen, words));
+        }}
+      />
+      <Field
+        label="Also, in the client’s own words"
+        value={words}
+        onChange={(typed) => {
+          setWords(typed);
+          onChange(noted(known, typed));
+        }}
+        error={error}
+        hint="Divided by commas: almonds, tea tree, a certain glue. Each is looked for in ingredient lists."
+      />
+    </Column>
+  );
+}

@@ -1,0 +1,16 @@
+import { SENSITIVITIES } from '@toile/core';
+
+type Known = (typeof SENSITIVITIES)[number];
+
+/** Of what is noted, the sensitivities known by name. */
+export const knownByName = (sensitivities: readonly string[]): readonly Known[] => SENSITIVITIES.filter((known) => sensitivities.includes(known));
+
+/** Of what is noted, the rest as one line: 'almonds, tea tree'. */
+export const inOwnWords = (sensitivities: readonly string[]): string =>
+  sensitivities.filter((noted) => !SENSITIVITIES.some((known) => known === noted)).join(', ');
+
+/** What is noted from names chosen and words typed, each once, nothing empty. */
+export function noted(known: readonly Known[], words: string): string[] {
+  const typed = words.split(',').map((word) => word.trim());
+  return [...new Set([...known, ...typed.filter((word) => word !== '')])];
+}
