@@ -224,7 +224,7 @@ test('repeated for a new day from what was worn; a drifted reading is matched ag
     .first()
     .waitFor();
   await page
-    .getByText(/instead of \d+, as worn/)
+    .getByText(/instead of [\d.]+, as worn/)
     .first()
     .waitFor();
   await page

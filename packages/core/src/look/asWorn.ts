@@ -1,4 +1,5 @@
 import { causeNamed } from '../faults/faults';
+import { measuresInWords } from '../shade';
 import type { Chart, Deviation, Step } from './document';
 
 /** What happened at the chair to one step, in the order it was recorded. */
@@ -62,7 +63,8 @@ function withDeviation(step: Step, deviation: Deviation, carried: { stepId: stri
   const planned = step.use.reduce((sum, u) => sum + u.parts, 0);
   if (deviation.kind === 'amount' && deviation.measures !== undefined && planned > 0) {
     const factor = deviation.measures / planned;
-    carried.push({ stepId: step.id, what: `${step.title}: ${deviation.measures} instead of ${planned}, as worn` });
+    const { measure } = step.use[0]!;
+    carried.push({ stepId: step.id, what: `${step.title}: ${measuresInWords(deviation.measures, measure)} instead of ${Number(planned.toFixed(2))}, as worn` });
     return { ...step, note, doseMgPerCm2: Math.min(50, step.doseMgPerCm2 * factor), use: step.use.map((u) => ({ ...u, parts: u.parts * factor })) };
   }
   if (deviation.kind === 'other product' && deviation.use && deviation.use.length > 0) {

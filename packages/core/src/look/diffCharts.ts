@@ -1,4 +1,5 @@
 import { describePlacement, INITIAL_PARAMS, type Placement } from '../face';
+import { measuresInWords } from '../shade';
 import type { Chart, Step } from './document';
 import { productsInWords } from './propose';
 
@@ -37,7 +38,7 @@ function stepDifferences(a: Step, b: Step): ChartDifference[] {
   const differences: ChartDifference[] = [];
   const note = (what: ChartDifference['what'], words: string): void => void differences.push({ stepId: b.id, what, words });
   const ids = (step: Step): string => step.use.map((u) => u.product.id).join();
-  const parts = (step: Step): string => step.use.map((u) => `${Number(u.parts.toFixed(2))} ${u.measure}`).join(' + ');
+  const parts = (step: Step): string => step.use.map((u) => measuresInWords(u.parts, u.measure)).join(' + ');
   if (ids(a) !== ids(b)) note('product', `${b.title}: ${productsInWords(b.use)} instead of ${productsInWords(a.use)}.`);
   else if (parts(a) !== parts(b)) note('amount', `${b.title}: ${parts(b)} instead of ${parts(a)}.`);
   if (a.tool !== b.tool || a.technique !== b.technique) note('tool', `${b.title}: ${b.tool}, ${b.technique} instead of ${a.tool}, ${a.technique}.`);

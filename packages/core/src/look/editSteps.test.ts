@@ -28,7 +28,14 @@ test('a deeper edge follows the base, at temples and jaw, worked as the base is'
   const base = chart.steps.find((s) => s.role === 'base')!;
   const edged = withDeeperEdge(chart, id(904));
   const edge = edged.steps[edged.steps.indexOf(base) + 1]!;
-  expect(edge).toMatchObject({ id: id(904), role: 'base', tool: base.tool, doseMgPerCm2: base.doseMgPerCm2 / 2, use: [] });
+  expect(edge).toMatchObject({
+    id: id(904),
+    role: 'base',
+    tool: base.tool,
+    doseMgPerCm2: base.doseMgPerCm2 / 2,
+    handsOnMinutes: base.handsOnMinutes / 2,
+    use: [],
+  });
   expect([shadeRoleOf(base), shadeRoleOf(edge)]).toEqual(['base', 'deeper edge']);
   expect(edged.steps.filter((s) => s.id !== id(904))).toEqual(chart.steps);
   const bare = { ...chart, steps: chart.steps.filter((s) => s.role !== 'base') };

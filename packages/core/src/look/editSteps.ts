@@ -60,7 +60,7 @@ const DEEPER_EDGE_STEPS = 1.5;
 
 /**
  * The chart with a second, deeper base at its edges (temples and jawline) right after its base, which keeps the look's way of working
- * and half its dose; the same chart when it has no base.
+ * half its dose and half its minutes; the same chart when it has no base.
  */
 export function withDeeperEdge(chart: Chart, id: string): Chart {
   const base = chart.steps.find((s) => s.role === 'base');
@@ -73,6 +73,7 @@ export function withDeeperEdge(chart: Chart, id: string): Chart {
     shade: { relative: { to: 'skin', depthSteps: DEEPER_EDGE_STEPS } },
     placements: (['zone.temple', 'zone.jawline'] as const).map((guide) => ({ guide, side: 'both' })),
     doseMgPerCm2: base.doseMgPerCm2 / 2,
+    handsOnMinutes: base.handsOnMinutes / 2,
     note: 'Joined to the base while both are wet.',
     use: [],
   };

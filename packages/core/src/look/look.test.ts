@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { deltaE2000, depthOf, matchBase, type Lab } from '../colour';
 import { checkLimits } from '../face';
-import { areaOfStep, excludedBecause, skinTarget, wantedColour } from '../shade';
+import { areaOfStep, excludedBecause, measuresInWords, skinTarget, wantedColour } from '../shade';
 import {
   asWorn,
   colourOfUse,
@@ -197,7 +197,7 @@ test('two pumps instead of one become the recipe; what was skipped goes', () => 
   expect(next.note).toContain('fuller');
   expect(next.done).toBeUndefined();
   expect(steps.some((s) => s.title === 'Light')).toBe(false);
-  expect(carried.map((c) => c.what)).toEqual([`Base: ${planned * 2} instead of ${planned}, as worn`, 'Light was skipped last time']);
+  expect(carried.map((c) => c.what)).toEqual([`Base: ${measuresInWords(planned * 2, 'pump')} instead of ${planned}, as worn`, 'Light was skipped last time']);
 });
 
 test('differences are told in words: product, place, amount, note, order, removal', () => {

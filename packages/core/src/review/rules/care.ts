@@ -47,7 +47,7 @@ export const CARE_RULES: readonly Rule[] = [
       on.steps.flatMap((s) =>
         on.products(s).flatMap((p) => {
           const [match] = matchAllergens(p.ingredients, sensitivitiesOf(on.chart.client));
-          return match ? [found([s], `${nameOf(p)} contains ${match.ingredient}; ${match.sensitivity} is noted for her.`, anotherOrOut(on, s))] : [];
+          return match ? [found([s], `${nameOf(p)} contains ${match.ingredient}; ${match.sensitivity} is noted for this client.`, anotherOrOut(on, s))] : [];
         }),
       ),
   },
@@ -55,7 +55,7 @@ export const CARE_RULES: readonly Rule[] = [
     id: 'unknown-ingredients',
     name: 'Ingredients nobody has noted',
     severity: 'caution',
-    why: 'Where something is noted for her a product without a list is unknown, not safe. Read the maker’s list, or take one that is known.',
+    why: 'Where something is noted for this client a product without a list is unknown, not safe. Read the maker’s list, or take one that is known.',
     find: (on) =>
       sensitiveTo(on).length === 0
         ? []
@@ -67,7 +67,7 @@ export const CARE_RULES: readonly Rule[] = [
               .map((p) =>
                 found(
                   [s],
-                  `${nameOf(p)} has no ingredients noted; ${sensitiveTo(on).join(', ')} is noted for her.`,
+                  `${nameOf(p)} has no ingredients noted; ${sensitiveTo(on).join(', ')} is noted for this client.`,
                   on.another(s, ({ use }) => use.every((u) => ingredientsKnown(u.product.ingredients))),
                 ),
               ),
@@ -88,7 +88,7 @@ export const CARE_RULES: readonly Rule[] = [
           if (steps.length === 0) return [];
           const free = `${family}-free`;
           return [
-            found(steps, `${[...new Set(steps.map((s) => s.tool))].join(' and ')}: often ${family}, which is noted for her.`, {
+            found(steps, `${[...new Set(steps.map((s) => s.tool))].join(' and ')}: often ${family}, which is noted for this client.`, {
               label: `Note it ${free}`,
               apply: (chart) => ({ ...chart, steps: chart.steps.map((x) => (steps.some((s) => s.id === x.id) ? noteAdded(x, `The ${x.tool} ${free}.`) : x)) }),
             }),
