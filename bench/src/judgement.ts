@@ -1,11 +1,10 @@
 import { CORPUS, judge, score } from '@toile/demo/src/corpus';
-import { KITS, WEDDING } from '@toile/demo/src/corpus/ground';
-import { CLIENTS, LOOKS } from '@toile/demo';
+import { DEMO_PEOPLE, KITS, WEDDING } from '@toile/demo/src/corpus/ground';
+import { LOOKS } from '@toile/demo';
 import {
   deltaE2000,
   excludedBecause,
   fitLook,
-  inferLandmarks,
   needOf,
   reviewChart,
   wantedColour,
@@ -18,16 +17,6 @@ import { medianMs, ms, row, type Row } from './measure';
 
 const STAMP = { id: '0190a000-0000-7000-8000-000000000900', author: '', at: '2031-05-01T09:00:00Z', reason: '' };
 const kit = KITS.demo;
-const people: readonly ClientSnapshot[] = CLIENTS.map((c) => ({
-  id: c.id,
-  name: c.name,
-  landmarks: inferLandmarks(c.measurements),
-  features: c.features,
-  skin: c.skin,
-  readingId: null,
-  sensitivities: [...c.sensitivities],
-}));
-
 /** Fitting as it is done without judgement: places inside their limits, every step the product nearest in colour. */
 function fitByColourAlone(look: Look, client: ClientSnapshot): number {
   const context: FitContext = { client, kit, date: WEDDING.date, occasion: WEDDING, forbids: look.forbids };
@@ -45,7 +34,7 @@ function fitByColourAlone(look: Look, client: ClientSnapshot): number {
 
 /** What fitting and reviewing take, and how well the review judges the corpus. */
 export function judgementRows(): Row[] {
-  const all = people.flatMap((client) => LOOKS.map((look) => ({ client, look })));
+  const all = DEMO_PEOPLE.flatMap((client) => LOOKS.map((look) => ({ client, look })));
   const charts = all.map(({ client, look }) => fitLook(look, client, kit, WEDDING, STAMP).chart);
   const fitMs = medianMs(() => all.forEach(({ client, look }) => void fitLook(look, client, kit, WEDDING, STAMP)), 3) / all.length;
   const plainMs = medianMs(() => all.forEach(({ client, look }) => void fitByColourAlone(look, client)), 3) / all.length;

@@ -21,6 +21,7 @@ import {
   type Step,
   type Undertone,
 } from '@toile/core';
+import { CLIENTS } from '../clients';
 import { idFor } from '../ids';
 import { lookNamed } from '../looks';
 import { PRODUCTS, skinAt, unitsOn } from '../products';
@@ -200,3 +201,14 @@ export const all =
 export const at = (...guides: readonly Extract<Placement, { guide: unknown }>['guide'][]): Placement[] =>
   guides.map((guide) => ({ guide, side: 'both' as const }));
 export const asIs: Break = (scene) => scene;
+
+/** The demo's clients as charts hold them. */
+export const DEMO_PEOPLE: readonly ClientSnapshot[] = CLIENTS.map((c) => ({
+  id: c.id,
+  name: c.name,
+  landmarks: inferLandmarks(c.measurements),
+  features: c.features,
+  skin: c.skin,
+  readingId: null,
+  sensitivities: [...c.sensitivities],
+}));
