@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { AGES, BROWS, EYE_SHAPES, HAIR_TONES, inferLandmarks, LIDS, LINES, OILY_ZONES, PLAIN_FEATURES, type Features } from '../../face';
+import { AGES, BROWS, EYE_SHAPES, GUIDE_NAMES, HAIR_TONES, inferLandmarks, LIDS, LINES, OILY_ZONES, PLAIN_FEATURES, type Features } from '../../face';
 import { adaptLook, ADAPTERS, fitLook, lookFromChart, refuseAdaptation, type Look, type LookStep, type Occasion } from '..';
 import { client, id, KIT, LOOK, OCCASION, STAMP } from '../look.testing';
 
@@ -166,9 +166,45 @@ test('every adaptation can be refused before fitting and after, and a refused on
     const chart = refuseAdaptation(fitted.chart, adaptation);
     expect(chart.adaptations!.find((a) => a.id === adaptation.id && a.stepId === adaptation.stepId)!.refused).toBe(true);
     const after = chart.steps.find((s) => s.id === adaptation.stepId);
+    // The independent second way: the look fitted anew without it.
+    const anew = adaptLook(FULL, who, WEDDING, [adaptation.id]).steps.find((s) => s.id === adaptation.stepId);
     if (adaptation.change === 'added') expect(after).toBeUndefined();
-    else for (const [key, value] of Object.entries(adaptation.was ?? {})) if (key !== 'use') expect(Reflect.get(after!, key)).toEqual(value);
+    else if (adaptation.change === 'changed') expect({ ...after!, use: [] }).toEqual({ ...anew!, use: [] });
+    else expect(after!.title).toBe(adaptation.was!.title);
   }
+});
+
+test('one refused takes nothing back of the others, in whatever order, and what was written by hand stays', () => {
+  const who = client(undefined, { features: { lenses: true, oily: ['lids', 'nose', 'forehead'], age: 'mature', lids: { left: 'hooded', right: 'open' } } });
+  const fitted = fitLook(FULL, who, KIT, WEDDING, STAMP);
+  const mine = fitted.adaptations.filter((a) => fitted.chart.steps.find((s) => s.id === a.stepId)?.title === 'Lid' && a.change === 'changed');
+  expect(mine.map((a) => a.id)).toEqual(expect.arrayContaining(['oily lids', 'contact lenses', 'open-eye placement']));
+  fc.assert(
+    fc.property(fc.shuffledSubarray(mine), (refused) => {
+      const current = (chart: typeof fitted.chart, id: string) => chart.adaptations!.find((a) => a.id === id && a.stepId === mine[0]!.stepId)!;
+      const chart = refused.reduce((c, { id: name }) => refuseAdaptation(c, current(c, name)), fitted.chart);
+      const anew = adaptLook(
+        FULL,
+        who,
+        WEDDING,
+        refused.map((a) => a.id),
+      ).steps.find((s) => s.id === mine[0]!.stepId)!;
+      expect({ ...chart.steps.find((s) => s.id === anew.id)!, use: [] }).toEqual({ ...anew, use: [] });
+    }),
+  );
+  const lid = fitted.chart.steps.find((s) => s.title === 'Lid')!;
+  const written = {
+    ...fitted.chart,
+    steps: fitted.chart.steps.map((s) => (s === lid ? { ...s, note: `${s.note} Hers: no grey.`, handsOnMinutes: 11, doseMgPerCm2: 0.9 } : s)),
+  };
+  const after = refuseAdaptation(
+    written,
+    mine.find((a) => a.id === 'oily lids')!,
+  ).steps.find((s) => s.id === lid.id)!;
+  expect(after.note).toContain('Contact lenses: nothing loose');
+  expect(after.note).toContain('Hers: no grey.');
+  expect(after.note).not.toContain('primed');
+  expect([after.handsOnMinutes, after.doseMgPerCm2]).toEqual([11, 0.9]);
 });
 
 test('a look cut from a chart is the look again: what one client asked for does not go into it', () => {
@@ -217,6 +253,31 @@ test('whoever she is: no dose under nothing, no step twice, every reason said, a
       expect(adaptLook(FULL, who, long ? WEDDING : PORTRAIT)).toEqual(adapted);
     }),
     { numRuns: 60, seed: 5 },
+  );
+});
+
+test('a step that is all on the waterline is left out for contact lenses, not kept without a place', () => {
+  const waterline: Look = { ...FULL, steps: FULL.steps.map((s) => (s.title === 'Liner' ? { ...s, placements: at('tightLine') } : s)) };
+  expect(named(see({ lenses: true }, OCCASION, { look: waterline }), 'Liner')).toBeUndefined();
+  expect(guides(named(see({ lenses: true }), 'Liner'))).toEqual(['liner']);
+  expect(guides(named(see({}, OCCASION, { look: waterline }), 'Liner'))).toEqual(['tightLine']);
+});
+
+test('whoever she is, no step that had a place is left without one', () => {
+  const someone = fc.record({
+    lenses: fc.boolean(),
+    beard: fc.boolean(),
+    narrowTemples: fc.boolean(),
+    oily: fc.subarray([...OILY_ZONES]),
+    lines: fc.subarray([...LINES]),
+  });
+  fc.assert(
+    fc.property(someone, fc.constantFrom(...FULL.steps), fc.constantFrom(...GUIDE_NAMES), (features, step, guide) => {
+      const look: Look = { ...FULL, steps: [{ ...step, placements: at(guide) }] };
+      const { steps } = adaptLook(look, client(undefined, { features: { ...PLAIN_FEATURES, ...features } }), WEDDING);
+      expect(steps.filter((s) => s.placements.length === 0).map((s) => s.title)).toEqual([]);
+    }),
+    { numRuns: 400 },
   );
 });
 

@@ -1,6 +1,6 @@
 import { undertoneOf } from '../../colour';
 import { dayOf, skinTarget } from '../../shade';
-import type { Adaptation, Chart, ClientSnapshot, Look, LookStep, Occasion, Step } from '../document';
+import type { Adaptation, ClientSnapshot, Look, LookStep, Occasion, Step } from '../document';
 import { PHASES } from '../document';
 import { withinProhibitions } from '../prohibitions';
 import { oneOfEach, type Adapter, type AdaptTo } from './adapter';
@@ -32,15 +32,7 @@ export type AdaptedLook = {
  * ('primer where oily') are left alone.
  */
 export function adaptLook(look: Look, client: ClientSnapshot, occasion: Occasion, refused: readonly string[] = []): AdaptedLook {
-  const skin = skinTarget(client.skin);
-  const to: AdaptTo = {
-    client,
-    features: client.features,
-    day: dayOf(occasion),
-    look,
-    skin,
-    undertone: skin ? undertoneOf(client.skin.neck ?? skin).undertone : null,
-  };
+  const to = adaptedTo(look, client, occasion);
   const adaptations: Adaptation[] = [];
   const given = withAdded(look, to, refused, adaptations);
   const steps = given.flatMap((step): LookStep[] => {
@@ -63,6 +55,19 @@ export function adaptLook(look: Look, client: ClientSnapshot, occasion: Occasion
   return { steps, adaptations };
 }
 
+/** What a look is fitted to, as the adapters ask it. */
+export function adaptedTo(look: AdaptTo['look'], client: ClientSnapshot, occasion: Occasion): AdaptTo {
+  const skin = skinTarget(client.skin);
+  return {
+    client,
+    features: client.features,
+    day: dayOf(occasion),
+    look,
+    skin,
+    undertone: skin ? undertoneOf(client.skin.neck ?? skin).undertone : null,
+  };
+}
+
 function withAdded(look: Look, to: AdaptTo, refused: readonly string[], adaptations: Adaptation[]): LookStep[] {
   let steps = [...look.steps];
   for (const adder of ADDERS) {
@@ -81,7 +86,7 @@ function withAdded(look: Look, to: AdaptTo, refused: readonly string[], adaptati
 }
 
 /** The step's values under the keys that are changed: what brings it back. */
-function partOf(step: LookStep, set: Partial<LookStep>): Partial<Step> {
+export function partOf(step: LookStep, set: Partial<LookStep>): Partial<Step> {
   return Object.fromEntries(Object.entries(step).filter(([key]) => key in set));
 }
 
@@ -98,29 +103,3 @@ export function adaptationInWords({ words, why }: Pick<Adaptation, 'words' | 'wh
     title === undefined || words.toLowerCase().startsWith(title.toLowerCase()) ? words : `${title}: ${words.charAt(0).toLowerCase()}${words.slice(1)}`;
   return `${said}: ${why}.`;
 }
-
-/** A step of a chart as the look had it: what was changed for this client or day taken back, last first, where nobody changed it by hand since. */
-export function withoutAdaptations(step: Step, adaptations: readonly Adaptation[]): Step {
-  return adaptations
-    .filter((a) => a.stepId === step.id && a.change === 'changed' && !a.refused)
-    .reduceRight<Step>((so, { was = {}, now = {} }) => {
-      const untouched = Object.entries(was).filter(([key]) => key in so && JSON.stringify(Reflect.get(so, key)) === JSON.stringify(Reflect.get(now, key)));
-      return { ...so, ...Object.fromEntries(untouched) };
-    }, step);
-}
-
-/** The chart with one adaptation refused: what was before comes back, and the refusal is kept. */
-export function refuseAdaptation(chart: Chart, adaptation: Adaptation): Chart {
-  const all = (chart.adaptations ?? []).map((a) => (a.id === adaptation.id && a.stepId === adaptation.stepId ? { ...a, refused: true } : a));
-  const { stepId, change, was } = adaptation;
-  if (change === 'added') return chart.steps.length === 1 ? chart : { ...chart, adaptations: all, steps: chart.steps.filter((s) => s.id !== stepId) };
-  if (!was) return { ...chart, adaptations: all };
-  if (change === 'changed') return { ...chart, adaptations: all, steps: chart.steps.map((s) => (s.id === stepId ? { ...s, ...was } : s)) };
-  if (!isWhole(was) || chart.steps.some((s) => s.id === stepId)) return { ...chart, adaptations: all };
-  const rank = PHASES.indexOf(was.phase);
-  const at = chart.steps.findIndex((s) => PHASES.indexOf(s.phase) > rank);
-  const steps = at < 0 ? [...chart.steps, was] : [...chart.steps.slice(0, at), was, ...chart.steps.slice(at)];
-  return { ...chart, adaptations: all, steps };
-}
-
-const isWhole = (step: Partial<Step>): step is Step => step.id !== undefined && step.phase !== undefined && step.use !== undefined;

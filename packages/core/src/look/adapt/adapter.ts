@@ -8,7 +8,7 @@ export type AdaptTo = {
   readonly client: ClientSnapshot;
   readonly features: Features;
   readonly day: Day;
-  readonly look: Look;
+  readonly look: Pick<Look, 'name' | 'forbids' | 'schools'> & { readonly steps: readonly Pick<LookStep, 'wants'>[] };
   readonly skin: Lab | null;
   readonly undertone: Undertone | null;
 };

@@ -174,14 +174,11 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     id: 'contact lenses',
     change: (step, { features }) => {
       if (!features.lenses || !['eye', 'liner', 'lash'].includes(step.role)) return null;
+      const why = 'nothing may shed into them';
+      const placements = step.placements.filter((p) => !('guide' in p) || p.guide !== 'tightLine');
+      if (placements.length === 0 && step.placements.length > 0) return { words: `${step.title} left out`, why, leftOut: true };
       const note = noted(step, 'Contact lenses: nothing loose, nothing on the waterline; stop at any stinging.');
-      return note === step.note
-        ? null
-        : {
-            words: 'Worked for contact lenses',
-            why: 'nothing may shed into them',
-            set: { note, placements: step.placements.filter((p) => !('guide' in p) || p.guide !== 'tightLine') },
-          };
+      return note === step.note ? null : { words: 'Worked for contact lenses', why, set: { note, placements } };
     },
   },
   {

@@ -1,1 +1,2 @@
-export { adaptationInWords, ADAPTERS, adaptLook, refuseAdaptation, withoutAdaptations, type AdaptedLook } from './adaptLook';
+export { adaptationInWords, ADAPTERS, adaptLook, type AdaptedLook } from './adaptLook';
+export { refuseAdaptation, withoutAdaptations } from './refuse';
