@@ -26,7 +26,7 @@ test('without a network the whole chart is worked; two reloads later nothing is 
   await page.getByRole('link', { name: /^Harbour Morning/ }).click();
   await button('Save version 1').click();
   await page.waitForURL(/\/charts\//);
-  await page.getByText(/version 1$/).waitFor();
+  await page.getByText(/· version 1$/).waitFor();
   address = page.url();
   // Opened once with the worker in place, so that the device has it.
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
@@ -73,10 +73,10 @@ test('without a network the whole chart is worked; two reloads later nothing is 
 
 test('a place opened before can be read without a network, with a word that there is none', async () => {
   await page.goto(address);
-  await page.getByText(/version 1$/).waitFor();
+  await page.getByText(/· version 1$/).waitFor();
   await context.setOffline(true);
   await page.reload();
-  await page.getByText(/version 1$/).waitFor();
+  await page.getByText(/· version 1$/).waitFor();
   await page.getByText(/No network\. What was opened before can be read/).waitFor();
   await context.setOffline(false);
   await page.getByText(/No network/).waitFor({ state: 'detached' });
@@ -116,7 +116,7 @@ test('two phones that knew nothing of each other: both versions are shown, and t
   await page.getByRole('link', { name: /^Harbour Morning/ }).click();
   await button('Save version 1').click();
   await page.waitForURL(/\/charts\//);
-  await page.getByText(/version 1$/).waitFor();
+  await page.getByText(/· version 1$/).waitFor();
   const conflicting = page.url();
   const colleague = await openAs(browser, 'artist', undefined, 'light', { serviceWorkers: 'allow' });
   for (const { page: phone } of [{ page }, colleague]) {
@@ -174,7 +174,7 @@ test('handed over mid-way: a colleague on another phone sees each step as it is 
 
 test('what is seen is traced to its likely cause and changed in the chart, with a school taken by advice', async () => {
   await page.goto(address);
-  await page.getByText(/version 1$/).waitFor();
+  await page.getByText(/· version 1$/).waitFor();
   await button('Something looks wrong?').click();
   await page.getByRole('radio', { name: 'cakey, heavy' }).click();
   const finder = page.getByRole('group', { name: 'What do you see?' });
@@ -203,13 +203,13 @@ test('what is seen is traced to its likely cause and changed in the chart, with 
   await page.getByLabel('Why this version').fill('After the trial');
   await button('Save version 2').click();
   await button('Save version 2').waitFor({ state: 'detached' });
-  await page.getByText(/version 2$/).waitFor();
+  await page.getByText(/· version 2$/).waitFor();
   expect((await kept()).chart.schools.eyesOrFace).toBe('eyes first');
 });
 
 test('a link shows the version to someone without an account until it is taken back', async () => {
   await page.goto(address);
-  await page.getByText(/version 2$/).waitFor();
+  await page.getByText(/· version 2$/).waitFor();
   await button('Share').click();
   await button('Make a link').click();
   const link = await page.getByLabel('The link, shown this once').inputValue();

@@ -142,7 +142,7 @@ test('a lifted blush by its word and by its handle', async () => {
   await page.getByRole('link', { name: /^Harbour Morning/ }).click();
   await button('Save version 1').click();
   await page.waitForURL(/\/charts\//);
-  await page.getByText(/version 1$/).waitFor();
+  await page.getByText(/· version 1$/).waitFor();
   await step(/Blush/).click();
   await radio('Where').click();
   await radio('fuller').click();
@@ -185,14 +185,14 @@ test('saved and opened again the drawing is identical', async () => {
   const [words, drawing] = [await spoken(), await paths()];
   await page.getByLabel('Why this version').fill('Blush by hand');
   await button('Save version 2').click();
-  await page.getByText(/version 2$/).waitFor();
+  await page.getByText(/· version 2$/).waitFor();
   const chart = await keptChart();
   const blush = chart.steps.find((s) => s.role === 'blush')!;
   expect(blush.placements.some((p) => 'outline' in p && p.side === 'both' && p.without?.length === 2)).toBe(true);
   const shapes = blush.placements.flatMap((p) => outlineOf(p, chart.client.landmarks, chart.client.features)).length;
   expect(shapes).toBe(blush.placements.length * 2);
   await page.reload();
-  await page.getByText(/version 2$/).waitFor();
+  await page.getByText(/· version 2$/).waitFor();
   await step(/Blush/).click();
   await radio('Where').click();
   await page.getByText(/^Drawn by hand, both sides, partly wiped off/).waitFor();
@@ -239,7 +239,7 @@ test('a new layer is added by its kind, with eyes shown closed', async () => {
   await page.getByRole('img', { name: 'Up close: client’s left eye, closed' }).waitFor();
   await page.getByLabel('Why this version').fill('Line added');
   await button('Save version 3').click();
-  await page.getByText(/version 3$/).waitFor();
+  await page.getByText(/· version 3$/).waitFor();
 });
 
 test('two versions stand side by side, one over the other, and in words', async () => {
@@ -249,7 +249,7 @@ test('two versions stand side by side, one over the other, and in words', async 
   await radio('one over the other').click();
   await page.getByText(/^Filled: .*version 3\. Dashed: .*version 2/).waitFor();
   await page.goBack();
-  await page.getByText(/version 3$/).waitFor();
+  await page.getByText(/· version 3$/).waitFor();
 });
 
 test('a look is cut from the chart and fitted to three clients, each with what was moved or what stops it', async () => {

@@ -29,7 +29,7 @@ const fitPlainCloth = async (date: string): Promise<void> => {
 const save = async (): Promise<void> => {
   await button('Save version 1').click();
   await page.waitForURL(/\/charts\//);
-  await page.getByText(/version 1$/).waitFor();
+  await page.getByText(/· version 1$/).waitFor();
 };
 
 test('a sensitivity in her own words, typed letter by letter, is noted as it was typed', async () => {

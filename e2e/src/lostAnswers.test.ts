@@ -79,7 +79,7 @@ async function atTheChair(page: Page, date: string): Promise<string> {
   await page.getByRole('link', { name: /^Harbour Morning/ }).click();
   await page.getByRole('button', { name: 'Save version 1' }).click();
   await page.waitForURL(/\/charts\//);
-  await page.getByText(/version 1$/).waitFor();
+  await page.getByText(/· version 1$/).waitFor();
   const { pathname } = new URL(page.url());
   await page.goto(`${page.url()}/chair`);
   await page.getByText(/^Step 1 of/).waitFor();

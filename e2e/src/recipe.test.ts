@@ -92,7 +92,7 @@ test('a variant does one step otherwise; the plan keeps its own, and the chair w
   expect(await titles()).toEqual(plan);
   await button('Save version 1').click();
   await page.waitForURL(/\/charts\//);
-  await page.getByText(/version 1$/).waitFor();
+  await page.getByText(/· version 1$/).waitFor();
   const chart = await kept();
   const floor = chart.variants.find((v) => v.name === 'Dance floor')!;
   const own = chart.steps.filter((s) => s.variant === floor.id);
@@ -131,7 +131,7 @@ test('minutes learned at the chair are taken into the plan', async () => {
   await learned.getByRole('button', { name: /^Plan with these minutes/ }).click();
   await button('Save version 2').click();
   await button('Save version 2').waitFor({ state: 'detached' });
-  await page.getByText(/version 2$/).waitFor();
+  await page.getByText(/· version 2$/).waitFor();
   expect(await minutes()).toEqual(planned.map((m) => Math.round(m * 1.4 * 2) / 2));
 });
 

@@ -27,7 +27,7 @@ test('a chart is looked over, with reasons', async () => {
   await page.getByText('A fine liner round the lips: refused').first().waitFor();
   await button('Save version 1').click();
   await page.waitForURL(/\/charts\//);
-  await page.getByText(/version 1$/).waitFor();
+  await page.getByText(/· version 1$/).waitFor();
   await review()
     .getByText(/^Looked over: /)
     .waitFor();
@@ -93,7 +93,7 @@ test('at the chair without a connection: kept through two reloads, sent once eac
   await page.getByRole('link', { name: /^Harbour Morning/ }).click();
   await button('Save version 1').click();
   await page.waitForURL(/\/charts\//);
-  await page.getByText(/version 1$/).waitFor();
+  await page.getByText(/· version 1$/).waitFor();
   const chartId = page.url().split('/').at(-1)!;
   await button('To the chair').click();
   await page.getByText(/^Step 1 of/).waitFor();

@@ -154,7 +154,7 @@ test('adjusted: another product, a placement by its handle out of its limits and
   await page.getByLabel('Note').fill('Soft at the front.');
   await page.getByLabel('Why this version').fill('Trial');
   await button('Save version 1').click();
-  await page.getByText(/version 1$/).waitFor();
+  await page.getByText(/· version 1$/).waitFor();
   await page.getByText('Saved by Teodor Marsh', { exact: false }).waitFor();
 });
 
@@ -246,7 +246,7 @@ test('repeated for a new day from what was worn; a drifted reading is matched ag
     .getByText(/Repeated as worn for .*; skin \d\.\d steps deeper/)
     .first()
     .waitFor();
-  await page.getByText(/version 2$/).waitFor();
+  await page.getByText(/· version 2$/).waitFor();
 });
 
 test('exported as its open JSON', async () => {

@@ -143,12 +143,12 @@ test('someone else’s save in between is shown, and nothing typed is lost', asy
   await first.page.getByLabel('Note').fill('From Teodor.');
   await second.page.getByLabel('Note').fill('From Runa.');
   await first.page.getByRole('button', { name: 'Save version 2' }).click();
-  await first.page.getByText(/version 2$/).waitFor();
+  await first.page.getByText(/· version 2$/).waitFor();
   await second.page.getByRole('button', { name: 'Save version 2' }).click();
   await second.page.getByText(/Someone else saved in between/).waitFor();
   expect(await second.page.getByLabel('Note').inputValue()).toBe('From Runa.');
   await second.page.getByRole('button', { name: 'Take version 2' }).click();
-  await second.page.getByText(/version 2$/).waitFor();
+  await second.page.getByText(/· version 2$/).waitFor();
   await first.context.close();
   await second.context.close();
 });
