@@ -1,7 +1,7 @@
 import { AtkinsonHyperlegibleNext_400Regular } from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular';
 import { AtkinsonHyperlegibleNext_700Bold } from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold';
 import { Fraunces_500Medium } from '@expo-google-fonts/fraunces/500Medium';
-import { TamaguiProvider } from '@tamagui/core';
+import { TamaguiProvider, Theme } from '@tamagui/core';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
 import { SWRConfig } from 'swr';
@@ -15,14 +15,17 @@ export default function Layout() {
   return (
     <ThemeProvider>
       {(theme) => (
-        <TamaguiProvider config={config} defaultTheme={theme} key={theme}>
-          <SWRConfig value={{ revalidateOnFocus: true, shouldRetryOnError: false, dedupingInterval: 1000 }}>
-            <View flex={1} height="100%" backgroundColor="$background">
-              <SessionGate>
-                <Slot />
-              </SessionGate>
-            </View>
-          </SWRConfig>
+        <TamaguiProvider config={config} defaultTheme="light">
+          {/* A theme of its own inside: it changes without anything below being made anew, so that nothing typed is lost. */}
+          <Theme name={theme}>
+            <SWRConfig value={{ revalidateOnFocus: true, shouldRetryOnError: false, dedupingInterval: 1000 }}>
+              <View flex={1} height="100%" backgroundColor="$background">
+                <SessionGate>
+                  <Slot />
+                </SessionGate>
+              </View>
+            </SWRConfig>
+          </Theme>
         </TamaguiProvider>
       )}
     </ThemeProvider>

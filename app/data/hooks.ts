@@ -36,7 +36,8 @@ function useRead<T>(
 }
 
 export const useSession = (): Remote<SessionAnswer> => useRead('session');
-export const useToday = (): Remote<TodayAnswer> => useRead('today');
+/** Today, by the device's days unless the studio keeps to a zone. */
+export const useToday = (): Remote<TodayAnswer> => useRead('today', {}, { zone: Intl.DateTimeFormat().resolvedOptions().timeZone });
 export const useClients = (query: string): Remote<ClientSummary[]> => useRead('listClients', {}, { query }, true);
 export const useClient = (id: string): Remote<ClientAnswer> => useRead('client', id === '' ? null : { id });
 export const useLooks = (): Remote<LookSummary[]> => useRead('listLooks');
@@ -44,7 +45,8 @@ export const useLook = (id: string | null, version?: string): Remote<LookAnswer>
 export const useKit = (): Remote<KitAnswer> => useRead('kit');
 export const usePalettes = (): Remote<PaletteAnswer[]> => useRead('listPalettes');
 export const useTimings = (): Remote<TimingsAnswer> => useRead('timings');
-export const useStudioSettings = (): Remote<StudioSettingsAnswer> => useRead('studioSettings');
+/** The studio's settings; asked for only once someone is signed in. */
+export const useStudioSettings = (signedIn = true): Remote<StudioSettingsAnswer> => useRead('studioSettings', signedIn ? {} : null);
 export const useLedger = (unitId: string | null): Remote<LedgerAnswer> => useRead('unitLedger', unitId === null ? null : { id: unitId });
 export const useProductUses = (id: string): Remote<ProductUsesAnswer> => useRead('productUses', { id });
 export const useShares = (chartId: string): Remote<ShareAnswer[]> => useRead('listShares', { id: chartId });

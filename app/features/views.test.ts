@@ -31,7 +31,7 @@ import { kitRows } from './kit/kitView';
 import { adviceFor, EMPTY_SESSION, keptZones, nextZone, ZONE_SPOTS } from './reading/readingView';
 import { isChoice, reasonFor, summaryOf } from './repeat/repeatView';
 import { drawable, measurementsFrom, typedFrom } from './trace/traceView';
-import { dayInWords, howFar } from './words/dates';
+import { dayAndDistance, dayInWords, howFar, tellDaysIn, todayText } from './words/dates';
 import { skinInWords, stepsInWords } from './words/colours';
 import { byDay } from './words/visits';
 import { fittingJobs } from '../workers/fittingJobs';
@@ -322,6 +322,34 @@ describe('reading and tracing', () => {
     });
     expect(drawable({ faceLength: '180', noseLength: '3' })).toEqual({ faceLength: 180 });
     expect(typedFrom({ faceLength: 180 })).toEqual({ faceLength: '180' });
+  });
+});
+
+describe('days where the studio is', () => {
+  afterEach(() => tellDaysIn(null));
+  // Half past ten in the evening in Lima, the next afternoon in Auckland.
+  const now = new Date('2026-11-27T03:30:00Z');
+
+  test.each([
+    ['America/Lima', '2026-11-26', 'tomorrow', 'today'],
+    ['Pacific/Auckland', '2026-11-27', 'today', 'yesterday'],
+    ['UTC', '2026-11-27', 'today', 'yesterday'],
+  ])('in %s it is %s', (zone, today, twentySeventh, twentySixth) => {
+    tellDaysIn(zone);
+    expect(todayText(now)).toBe(today);
+    expect(howFar('2026-11-27', now)).toBe(twentySeventh);
+    expect(howFar('2026-11-26', now)).toBe(twentySixth);
+  });
+
+  test('an instant is told by the day it had there, and the year by the reader’s', () => {
+    tellDaysIn('America/Lima');
+    expect(dayInWords('2026-11-27T02:00:00Z', now)).toBe('Thu 26 Nov');
+    expect(howFar('2026-11-27T02:00:00Z', now)).toBe('today');
+    tellDaysIn('Pacific/Auckland');
+    expect(dayInWords('2026-11-27T02:00:00Z', now)).toBe('Fri 27 Nov');
+    // New Year's Eve in Auckland is over while it is still the old year in UTC.
+    expect(dayInWords('2027-01-02', new Date('2026-12-31T20:00:00Z'))).toBe('Sat 2 Jan');
+    expect(dayAndDistance('2027-01-02')).toMatch(/^Sat 2 Jan/);
   });
 });
 

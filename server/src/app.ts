@@ -11,7 +11,7 @@ import { problemOf, type Problem } from '@toile/contract';
 import { registerLive, type Live } from './charts/live';
 import { registerCharts } from './charts/routes';
 import { registerClients } from './clients/routes';
-import { openDb } from './db/connection';
+import { isDatabaseAway, openDb } from './db/connection';
 import { ProblemError } from './http/problem';
 import type { Services } from './http/register';
 import { registerKit } from './kit/routes';
@@ -83,7 +83,7 @@ export function buildApp(options: AppOptions): Express {
   app.use('/api', (req, res, next) => {
     res.set('cache-control', 'no-store');
     const origin = req.get('origin');
-    if (origin && req.method !== 'GET' && new URL(origin).host !== req.get('host')) throw new ProblemError('wrong-origin');
+    if (origin !== undefined && req.method !== 'GET' && hostOf(origin) !== req.get('host')) throw new ProblemError('wrong-origin');
     next();
   });
   app.use('/api/kit/import', express.json({ limit: FILE_LIMIT }));
@@ -120,6 +120,11 @@ export function buildApp(options: AppOptions): Express {
   if (options.webRoot) serveApp(app, options.webRoot);
   app.use(answerError(options.logger));
   return app;
+}
+
+/** The host an Origin header names; null for an opaque one, which a sandboxed page or a file sends as `null`. */
+function hostOf(origin: string): string | null {
+  return URL.canParse(origin) ? new URL(origin).host : null;
 }
 
 /** One line a request: method, route, status, time. No query, body, cookie or name is ever written. */
@@ -175,10 +180,8 @@ function problemFrom(error: unknown): Problem {
   if (type === 'entity.too.large') return problemOf('too-large');
   if (type === 'entity.parse.failed' || type === 'encoding.unsupported' || type === 'charset.unsupported') return problemOf('bad-json');
   if (status === 400) return problemOf('bad-json');
-  const code = codeOf(error);
-  if (code === '23505') return problemOf('already-there');
-  if (code === 'ECONNREFUSED' || code?.startsWith('57P') || code?.startsWith('08')) return problemOf('busy');
-  return problemOf('unexpected');
+  if (codeOf(error) === '23505') return problemOf('already-there');
+  return problemOf(isDatabaseAway(error) ? 'busy' : 'unexpected');
 }
 
 function codeOf(error: unknown): string | undefined {

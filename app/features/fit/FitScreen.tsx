@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
-import { adaptationInWords, OCCASIONS, type Chart, type FittedLook, type Occasion } from '@toile/core';
+import { adaptationInWords, isDay, OCCASIONS, type Chart, type FittedLook, type Occasion } from '@toile/core';
 import { newId, type ChartAnswer, type ClientAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
@@ -68,7 +68,7 @@ function Choose({ client, onFitted }: { readonly client: ClientAnswer; readonly 
   const [lookId, setLookId] = useState<string | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   const look = useLook(lookId);
-  const dateError = /^\d{4}-\d{2}-\d{2}$/.test(date) && !Number.isNaN(Date.parse(date)) ? undefined : 'A date, as 2031-05-14';
+  const dateError = isDay(date) ? undefined : 'A date, as 2031-05-14';
   const chosen = look.data?.look;
   const snapshot = useMemo(() => snapshotOfClient(client), [client]);
 

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { OCCASIONS, productsInWords, type Chart, type FittedLook, type Kit, type Look, type Occasion, type SchoolAnswers } from '@toile/core';
+import { isDay, OCCASIONS, productsInWords, type Chart, type FittedLook, type Kit, type Look, type Occasion, type SchoolAnswers } from '@toile/core';
 import { newId, type ChartAnswer, type ClientAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useClients, useKit, useLook, useRefresh, useSession, useStudioSettings } from '../../data/hooks';
@@ -61,7 +61,7 @@ function FitSeveral({ look, kit }: { readonly look: Look; readonly kit: Kit }) {
   const [fitted, setFitted] = useState<readonly FittedClient[]>([]);
   const [share, setShare] = useState<number | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
-  const dateError = /^\d{4}-\d{2}-\d{2}$/.test(date) && !Number.isNaN(Date.parse(date)) ? undefined : 'A date, as 2031-05-14';
+  const dateError = isDay(date) ? undefined : 'A date, as 2031-05-14';
   const unsaved = fitted.filter((f) => f.fitted && !f.savedAs);
 
   const fit = async (): Promise<void> => {

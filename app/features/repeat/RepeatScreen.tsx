@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
-import { acceptedRefit, asWorn, documentHash, notAsked, stepsOfVariant, type Chart, type Occasion, type Refit } from '@toile/core';
+import { acceptedRefit, asWorn, documentHash, isDay, notAsked, stepsOfVariant, type Chart, type Occasion, type Refit } from '@toile/core';
 import { newId, type ChartAnswer, type ClientAnswer, type KitAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useChart, useClient, useKit, useRefresh, useSession } from '../../data/hooks';
@@ -47,7 +47,7 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
   const [busy, setBusy] = useState(false);
   const [key] = useState(newId);
   const worn = useMemo(() => asWorn(answer.chart, answer.events), [answer]);
-  const validDate = /^\d{4}-\d{2}-\d{2}$/.test(date) && !Number.isNaN(Date.parse(date));
+  const validDate = isDay(date);
   const kind = coming && coming.date === date ? (coming.kind as Occasion['kind']) : answer.chart.occasion.kind;
   const { refit, error } = useRefit(worn, client, kit, kind, validDate ? date : null, session.data?.name ?? '');
   // An order waits for a yes; the rest is taken until it is refused.

@@ -3,11 +3,12 @@ import { useEffect, type ReactNode } from 'react';
 import { useSWRConfig } from 'swr';
 import { pathTo, type SessionAnswer } from '@toile/contract';
 import { CallError } from '../../data/call';
-import { useSession } from '../../data/hooks';
+import { useSession, useStudioSettings } from '../../data/hooks';
 import { forgetWhatWasRead, keepAppOnHand } from '../../data/offline';
 import { watchNetwork } from '../../data/outbox';
 import { Failed, Loading, View } from '../../ui';
 import { Frame } from '../frame/Frame';
+import { tellDaysIn } from '../words/dates';
 import { SignInScreen } from './SignInScreen';
 
 /** Nothing of a studio is shown before someone of it has signed in. */
@@ -17,6 +18,8 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
   const path = usePathname();
   const email = session.data?.email;
   useEffect(keepAppOnHand, []);
+  const zone = useStudioSettings(email !== undefined).data?.settings.zone ?? null;
+  tellDaysIn(zone);
   useEffect(() => (email === undefined ? undefined : watchNetwork(email)), [email]);
   const signedOut = session.error instanceof CallError && session.error.problem?.code === 'signed-out';
   if (signedOut) {

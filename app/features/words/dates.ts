@@ -1,16 +1,34 @@
-const dayMs = 86_400_000;
-const atNoon = (date: string): Date => new Date(`${date.slice(0, 10)}T12:00:00Z`);
+import { dayIn, daysBetween } from '@toile/core';
+
+/** The zone whose days are meant: the studio's once its settings are known, until then this device's. */
+let studioZone: string | null = null;
+const deviceZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
+
+/** Lets days be told in the studio's zone; null for the device's own. */
+export function tellDaysIn(zone: string | null): void {
+  studioZone = zone;
+}
+
+/** The zone days are told in just now. */
+export const zoneOfDays = (): string => studioZone ?? deviceZone();
+
+/** Today as YYYY-MM-DD, where the studio is. */
+export const todayText = (now: Date = new Date()): string => dayIn(zoneOfDays(), now);
+
+/** The day of a date or of an instant. */
+const dayOf = (when: string): string => (when.length > 10 ? dayIn(zoneOfDays(), new Date(when)) : when);
 
 /** 'Wed 25 Nov', with the year when it is not the reader's own. */
-export function dayInWords(date: string, now: Date = new Date()): string {
-  const day = atNoon(date);
-  const year = day.getUTCFullYear() === now.getUTCFullYear() ? undefined : 'numeric';
-  return day.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', year, timeZone: 'UTC' }).replace(',', '');
+export function dayInWords(when: string, now: Date = new Date()): string {
+  const day = dayOf(when);
+  const year = day.slice(0, 4) === todayText(now).slice(0, 4) ? undefined : 'numeric';
+  const noon = new Date(`${day}T12:00:00Z`);
+  return noon.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', year, timeZone: 'UTC' }).replace(',', '');
 }
 
 /** 'today', 'tomorrow', 'in 9 days', '3 weeks ago', '8 months ago'. */
-export function howFar(date: string, now: Date = new Date()): string {
-  const days = Math.round((atNoon(date).getTime() - atNoon(now.toISOString()).getTime()) / dayMs);
+export function howFar(when: string, now: Date = new Date()): string {
+  const days = daysBetween(todayText(now), dayOf(when));
   if (days === 0) return 'today';
   if (days === 1) return 'tomorrow';
   if (days === -1) return 'yesterday';
@@ -20,7 +38,4 @@ export function howFar(date: string, now: Date = new Date()): string {
 }
 
 /** 'Wed 25 Nov, in 2 days'. */
-export const dayAndDistance = (date: string): string => `${dayInWords(date)}, ${howFar(date)}`;
-
-/** Today as YYYY-MM-DD. */
-export const todayText = (now: Date = new Date()): string => now.toISOString().slice(0, 10);
+export const dayAndDistance = (when: string): string => `${dayInWords(when)}, ${howFar(when)}`;

@@ -20,6 +20,7 @@ import {
 } from '@toile/core';
 import { Value } from '@sinclair/typebox/value';
 import { uuid } from './client';
+import { day } from './shapes';
 
 const unknown = '${unknown} is not known here';
 const name = (what: string) => string().trim().required(`Write the ${what}`).max(200, 'At most 200 letters');
@@ -86,20 +87,11 @@ export const productInputSchema = object({
   .noUnknown(unknown);
 export type ProductInput = Product;
 
-const openedOn = string()
-  .nullable()
-  .default(null)
-  .test(
-    'date',
-    'A date, as 2031-05-14',
-    (value) => value === null || value === undefined || (/^\d{4}-\d{2}-\d{2}$/.test(value) && !Number.isNaN(Date.parse(`${value}T00:00:00Z`))),
-  );
-
 /** A unit: one bottle, pan or stick that is owned. */
 export const unitInputSchema = object({
   id: uuid().required(),
   productId: uuid().required('Choose the product'),
-  openedOn,
+  openedOn: day().min(1, 'A date, as 2031-05-14').nullable().default(null),
   remainingMg: number().typeError('A number of milligrams').min(0, 'Not less than nothing').max(1e7, 'At most 10 kg').required('How much is in it, in mg'),
   place: string().trim().default('').max(120, 'At most 120 letters'),
 }).noUnknown(unknown);

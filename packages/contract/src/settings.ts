@@ -1,5 +1,5 @@
-import { mixed, object } from 'yup';
-import { RULES, SCHOOL_ANSWERS, SCHOOL_NAMES, SEVERITIES, type RuleGrades, type SchoolAnswers } from '@toile/core';
+import { mixed, object, string } from 'yup';
+import { isZone, RULES, SCHOOL_ANSWERS, SCHOOL_NAMES, SEVERITIES, type RuleGrades, type SchoolAnswers } from '@toile/core';
 
 const GRADES: readonly string[] = [...SEVERITIES, 'off'];
 
@@ -21,9 +21,14 @@ export const studioSettingsSchema = object({
   )
     .typeError('Each question is answered with one of its schools')
     .optional(),
+  zone: string()
+    .optional()
+    .test('zone', 'A time zone, as Europe/Lisbon', (value) => value === undefined || isZone(value)),
 }).noUnknown('${unknown} is not known here');
 export type StudioSettings = {
   ruleGrades: RuleGrades;
   /** Left out, or a question left out: as each look says. */
   schools?: Partial<SchoolAnswers>;
+  /** The time zone whose days the studio works by, as 'Europe/Lisbon'. Left out: that of whoever looks. */
+  zone?: string;
 };

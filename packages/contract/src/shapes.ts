@@ -1,6 +1,7 @@
 import type { TSchema } from '@sinclair/typebox';
 import { Value } from '@sinclair/typebox/value';
-import { mixed, type MixedSchema } from 'yup';
+import { mixed, string, type MixedSchema } from 'yup';
+import { isDay } from '@toile/core';
 
 /** A Yup field that holds a document part described by core's schema: the rule stays written once. */
 export function documentPart<T extends object>(schema: TSchema, what: string): MixedSchema<T | undefined> {
@@ -13,3 +14,7 @@ export function documentPart<T extends object>(schema: TSchema, what: string): M
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
 export const isUuid = (text: string): boolean => UUID.test(text);
+
+/** A Yup field for a day of the calendar as YYYY-MM-DD. */
+export const day = () =>
+  string().test('day', 'A date, as 2031-05-14', (value: string | null | undefined) => value === undefined || value === null || value === '' || isDay(value));

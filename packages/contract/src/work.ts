@@ -13,7 +13,7 @@ import {
   type SkinZone,
 } from '@toile/core';
 import { uuid } from './client';
-import { documentPart } from './shapes';
+import { day, documentPart } from './shapes';
 
 export const signInSchema = object({
   email: string().trim().required('Write your email').email('This is not an email address').max(200),
@@ -131,9 +131,7 @@ export const visitInputSchema = object({
   kind: string()
     .oneOf([...OCCASIONS])
     .required(),
-  date: string()
-    .required('Choose a date')
-    .matches(/^\d{4}-\d{2}-\d{2}$/, 'A date, as 2031-05-14'),
+  date: day().required('Choose a date'),
   startsAt: string()
     .required('Choose a time')
     .matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time, as 09:20'),

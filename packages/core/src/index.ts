@@ -1,3 +1,4 @@
+export * from './calendar';
 export * from './care';
 export * from './colour';
 export * from './face';

@@ -21,7 +21,12 @@ export const InstantSchema = Type.String({
   pattern: '^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}:\\d{2}(\\.\\d+)?Z$',
   description: 'an instant in UTC, as 2031-05-14T09:20:00Z',
 });
-export const DateSchema = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$', description: 'a date, as 2031-05-14' });
+const LEAP_YEAR = '(?:\\d\\d(?:0[48]|[2468][048]|[13579][26])|(?:[02468][048]|[13579][26])00)';
+/** Days of the Gregorian calendar only, so that whoever reads the published schema refuses 31 February too. */
+export const DateSchema = Type.String({
+  pattern: `^(?:\\d{4}-(?:(?:0[13578]|1[02])-(?:0[1-9]|[12]\\d|3[01])|(?:0[469]|11)-(?:0[1-9]|[12]\\d|30)|02-(?:0[1-9]|1\\d|2[0-8]))|${LEAP_YEAR}-02-29)$`,
+  description: 'a date, as 2031-05-14',
+});
 export const LabSchema = Type.Tuple(
   [Type.Number({ minimum: 0, maximum: 100 }), Type.Number({ minimum: -128, maximum: 128 }), Type.Number({ minimum: -128, maximum: 128 })],
   {

@@ -70,9 +70,8 @@ export function registerCharts(services: Services): void {
   });
 
   write<NewVersion>(services, 'createVersion', newVersionSchema, async ({ tx, caller, body, params, now }) => {
-    // Two saves of one chart go one after the other.
     found(await tx.selectFrom('charts').select('id').where('id', '=', params.id!).executeTakeFirst());
-    await sql`select pg_advisory_xact_lock(hashtextextended(${params.id!}, 0))`.execute(tx);
+    await oneAtATime(tx, params.id!);
     const newest = found(await newestVersion(tx, params.id!));
     if (newest.version !== body.parent) throw new ProblemError('stale', { current: newest, yours: body.chart });
     if (body.chart.client.id !== newest.client.id)
@@ -89,6 +88,8 @@ export function registerCharts(services: Services): void {
     );
     if (!version.document.steps.some((step) => step.id === body.stepId))
       throw new ProblemError('bad-input', { fields: [{ path: 'stepId', message: 'is not a step of this version' }] });
+    // What two phones record of one step at once is counted one after the other: the second sees what the first took.
+    await oneAtATime(tx, `${params.id!} ${body.stepId}`);
     const { device, seen, settles } = body;
     if (settles && settles.length > 0) await mustBeOfStep(tx, params.id!, body.version, body.stepId, settles);
     const known = { ...(device && { device }), ...(seen !== undefined && { seen }), ...(settles && { settles }) };
@@ -120,6 +121,11 @@ export function registerCharts(services: Services): void {
     const chart = await adopt(tx, caller, file.document, now);
     return { status: 201, body: await chartAnswer(tx, chart.id), subject: chart.id };
   });
+}
+
+/** Lets whoever works on the same thing go first, until their transaction ends; what is read after this is what they left. */
+async function oneAtATime(tx: Tx, thing: string): Promise<void> {
+  await sql`select pg_advisory_xact_lock(hashtextextended(${thing}, 0))`.execute(tx);
 }
 
 /** What is settled must have been recorded of this very step; it is told by its field otherwise. */

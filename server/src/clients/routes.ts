@@ -6,13 +6,16 @@ import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 import { chartSummaries } from '../charts/queries';
 import { readingAnswer, skinOf } from '../readings/skin';
+import { studioDay } from '../studio/day';
 import { visitsWhere } from '../visits/queries';
 
 const PAGE = 200;
 
 /** Clients: found by part of a name, opened, added, changed. */
 export function registerClients(services: Services): void {
-  read(services, 'listClients', async ({ tx, query }) => ({ body: await summaries(tx, (query.query ?? '').trim()) }));
+  read(services, 'listClients', async ({ tx, query, now }) => ({
+    body: await summaries(tx, (query.query ?? '').trim(), await studioDay(tx, now, query.zone)),
+  }));
 
   read(services, 'client', async ({ tx, caller, params }) => {
     const answer = await clientAnswer(tx, params.id!, caller.role);
@@ -90,7 +93,7 @@ export async function clientAnswer(tx: Tx, id: string, role: Role): Promise<Clie
 }
 
 /** Clients whose name holds or resembles what was typed, accents aside; by name when nothing was. */
-async function summaries(tx: Tx, typed: string): Promise<ClientSummary[]> {
+async function summaries(tx: Tx, typed: string, today: string): Promise<ClientSummary[]> {
   let query = tx
     .selectFrom('clients as c')
     .leftJoinLateral(
@@ -107,7 +110,7 @@ async function summaries(tx: Tx, typed: string): Promise<ClientSummary[]> {
         .selectFrom('visits')
         .select((v) => v.fn.min('visits.date').as('d'))
         .whereRef('client_id', '=', 'c.id')
-        .where('date', '>=', sql<string>`current_date`)
+        .where('date', '>=', today)
         .as('next'),
     ])
     .limit(PAGE);

@@ -8,11 +8,29 @@ export type Tx = Transaction<Database>;
 // Dates stay dates: a Date object would shift them by the server's zone.
 pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text);
 
-/** A pool as the app's role. Errors of idle connections are handed on, not thrown. */
+/**
+ * A pool as the app's role. A lost connection is handed on, not thrown, whether it lay idle or was in use: the pool listens to idle
+ * ones only, and an error nobody listens to ends the process.
+ */
 export function openPool(url: string, onError: (error: Error) => void): pg.Pool {
-  const pool = new pg.Pool({ connectionString: url, max: 10 });
+  const pool = new pg.Pool({ connectionString: url, max: 10, connectionTimeoutMillis: CONNECT_MS });
   pool.on('error', onError);
+  pool.on('connect', (client) => client.on('error', onError));
   return pool;
+}
+
+/** Longer than this nobody waits for a connection, ms: an answer that says to try again is of more use. */
+const CONNECT_MS = 5000;
+/** What the driver says, without a code, when a connection ends in the middle of a query or cannot be had in time. */
+const LOST = /^(Connection terminated|Client has encountered a connection error|timeout exceeded when trying to connect)/;
+const AWAY = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', '53300']);
+
+/** Whether an error says that the database is away for the moment: stopping, starting, out of connections, or cut off. */
+export function isDatabaseAway(error: unknown): boolean {
+  if (error === null || typeof error !== 'object') return false;
+  const code = 'code' in error && typeof error.code === 'string' ? error.code : '';
+  const message = 'message' in error && typeof error.message === 'string' ? error.message : '';
+  return AWAY.has(code) || code.startsWith('57P') || code.startsWith('08') || LOST.test(message);
 }
 
 export function openDb(pool: pg.Pool): Db {

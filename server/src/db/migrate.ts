@@ -5,6 +5,7 @@ import { kit } from './migrations/2026_11_23_02_kit';
 import { settings } from './migrations/2026_11_23_03_settings';
 import { trace } from './migrations/2026_11_23_04_trace';
 import { shares } from './migrations/2026_11_23_05_shares';
+import { oldKeys } from './migrations/2026_11_26_06_old_keys';
 
 /** In order of name; each runs once, in its own transaction. */
 export const MIGRATIONS: Readonly<Record<string, Migration>> = {
@@ -13,6 +14,7 @@ export const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '2026_11_23_03_settings': settings,
   '2026_11_23_04_trace': trace,
   '2026_11_23_05_shares': shares,
+  '2026_11_26_06_old_keys': oldKeys,
 };
 
 /** Brings a database, reached as its owner, to the newest schema. Throws with the failing migration's name. */

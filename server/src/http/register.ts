@@ -85,9 +85,11 @@ export function write<Body>(
       .update(canonicalJson({ name, params, body: req.body as unknown, revision }))
       .digest('hex');
     const answer = await inStudio(services.db, caller.studioId, async (tx): Promise<Answer> => {
-      const earlier = await claimKey(tx, caller, key, hash);
+      const now = services.clock();
+      await pruneKeys(tx, now);
+      const earlier = await claimKey(tx, caller, key, hash, now);
       if (earlier) return earlier;
-      const made = await handle({ tx, caller, body, params, query: queryOf(req), revision, now: services.clock(), origin: originOf(req) });
+      const made = await handle({ tx, caller, body, params, query: queryOf(req), revision, now, origin: originOf(req) });
       await tx
         .insertInto('audit')
         .values({ studio_id: caller.studioId, id: newId(), account_id: caller.accountId, route: name, subject: made.subject ?? null })
@@ -103,11 +105,33 @@ export function write<Body>(
   });
 }
 
-/** Claims an idempotency key; a repeat waits for the first and gets its answer. */
-async function claimKey(tx: Tx, caller: Caller, key: string, hash: string): Promise<Answer | null> {
+/** How long a write may be told again and be the same write, days: longer than any chair stays without a network. */
+export const KEY_DAYS = 60;
+/** Old keys let go of with each new one: more than come in, so that none pile up. */
+const PRUNED_AT_ONCE = 20;
+
+/** Lets go of keys nobody will send again; those another write is letting go of are left to it. */
+async function pruneKeys(tx: Tx, now: Date): Promise<void> {
+  await tx
+    .deleteFrom('idempotency')
+    .where('key', 'in', (eb) =>
+      eb
+        .selectFrom('idempotency')
+        .select('key')
+        .where('at', '<', new Date(now.getTime() - KEY_DAYS * 86_400_000))
+        .orderBy('at')
+        .limit(PRUNED_AT_ONCE)
+        .forUpdate()
+        .skipLocked(),
+    )
+    .execute();
+}
+
+/** Claims an idempotency key; a repeat by the same account waits for the first and gets its answer. */
+async function claimKey(tx: Tx, caller: Caller, key: string, hash: string, now: Date): Promise<Answer | null> {
   const claimed = await tx
     .insertInto('idempotency')
-    .values({ studio_id: caller.studioId, key, account_id: caller.accountId, request_hash: hash, status: null, body: null })
+    .values({ studio_id: caller.studioId, key, account_id: caller.accountId, request_hash: hash, status: null, body: null, at: now })
     .onConflict((c) => c.columns(['studio_id', 'key']).doNothing())
     .returning('key')
     .executeTakeFirst();
@@ -153,7 +177,8 @@ function revisionOf(req: Request): number {
 /** The body as its schema has it; otherwise every wrong field with its path. */
 export async function checkedBody<Body>(schema: Schema, body: unknown): Promise<Body> {
   try {
-    const value: Body = await schema.validate(body ?? {}, { abortEarly: false });
+    // Not stripped: an unknown field is a misspelt one, and dropping it would take what it meant to say for left out.
+    const value: Body = await schema.validate(body ?? {}, { abortEarly: false, stripUnknown: false });
     return value;
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;

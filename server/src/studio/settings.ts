@@ -38,7 +38,8 @@ export function registerSettings(services: Services): void {
   );
 }
 
-async function settingsNow(tx: Tx): Promise<StudioSettingsAnswer> {
+/** A studio's settings; those of one that has changed nothing are at revision 0. */
+export async function settingsNow(tx: Tx): Promise<StudioSettingsAnswer> {
   const row = await tx.selectFrom('studio_settings').select(['document', 'revision']).executeTakeFirst();
   return row ? { settings: row.document, revision: row.revision } : { settings: { ruleGrades: {} }, revision: 0 };
 }

@@ -1,6 +1,8 @@
+import { addDays } from '@toile/core';
 import type { TodayAnswer } from '@toile/contract';
 import { wholeKit } from '../kit/queries';
 import { read, type Services } from '../http/register';
+import { studioDay } from '../studio/day';
 import { visitsWhere } from '../visits/queries';
 import { whatIsDue } from './due';
 
@@ -8,9 +10,9 @@ const DAYS_AHEAD = 21;
 
 /** What is next and what is due. */
 export function registerToday(services: Services): void {
-  read(services, 'today', async ({ tx, now }) => {
-    const date = now.toISOString().slice(0, 10);
-    const to = new Date(now.getTime() + DAYS_AHEAD * 86_400_000).toISOString().slice(0, 10);
+  read(services, 'today', async ({ tx, now, query }) => {
+    const date = await studioDay(tx, now, query.zone);
+    const to = addDays(date, DAYS_AHEAD);
     const visits = await visitsWhere(tx, { from: date, to });
     const ids = [...new Set(visits.map((v) => v.clientId))];
     const rows =

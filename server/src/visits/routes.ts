@@ -26,7 +26,7 @@ export function registerVisits(services: Services): void {
       .returning('id')
       .executeTakeFirst();
     if (!inserted) throw new ProblemError('already-there');
-    const visits = await visitsWhere(tx, { clientId: body.clientId });
-    return { status: 201, body: found(visits.find((v) => v.id === body.id)), subject: body.id };
+    const [visit] = await visitsWhere(tx, { id: body.id });
+    return { status: 201, body: found(visit), subject: body.id };
   });
 }

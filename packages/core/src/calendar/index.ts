@@ -1,0 +1,1 @@
+export { addDays, addMonths, dayIn, daysBetween, isDay, isZone } from './day';

@@ -1,0 +1,91 @@
+import pg from 'pg';
+import type { Problem } from '@toile/contract';
+import { isDatabaseAway } from '../src/db/connection';
+import { keyed, testServer, type TestServer } from './testServer';
+
+// What a restart of PostgreSQL does to every connection: cut off with 57P01, idle or in the middle of a query.
+let server: TestServer;
+let superClient: pg.Client;
+beforeAll(async () => {
+  server = await testServer();
+  superClient = new pg.Client({ connectionString: process.env.TOILE_TEST_SUPER_URL });
+  await superClient.connect();
+});
+afterAll(async () => {
+  await superClient.end();
+  await server.stop();
+});
+
+const cutOff = async (): Promise<number> => {
+  const { rowCount } = await superClient.query('select pg_terminate_backend(pid) from pg_stat_activity where datname = $1 and usename = $2', [
+    new URL(server.appUrl).pathname.slice(1),
+    'toile_app',
+  ]);
+  return rowCount ?? 0;
+};
+const running = async (): Promise<number> => {
+  const { rows } = await superClient.query<{ n: string }>(
+    "select count(*) as n from pg_stat_activity where datname = $1 and usename = 'toile_app' and state = 'active'",
+    [new URL(server.appUrl).pathname.slice(1)],
+  );
+  return Number(rows[0]!.n);
+};
+
+test('a connection lost in the middle of a query fails that query, not the process, and the next one is served', async () => {
+  for (let round = 0; round < 5; round++) {
+    const sleeping = [1, 2, 3].map(() =>
+      server.pool.query('select pg_sleep(30)').then(
+        () => null,
+        (error: unknown) => error,
+      ),
+    );
+    while ((await running()) < 3) await new Promise((resolve) => setTimeout(resolve, 10));
+    expect(await cutOff()).toBeGreaterThanOrEqual(3);
+    for (const error of await Promise.all(sleeping)) expect(isDatabaseAway(error)).toBe(true);
+    expect((await server.pool.query<{ one: number }>('select 1 as one')).rows[0]!.one).toBe(1);
+  }
+});
+
+test('a client that is checked out and idle when it is cut off ends nothing', async () => {
+  const held = await server.pool.connect();
+  await held.query('begin');
+  await cutOff();
+  await expect(held.query('select 1')).rejects.toThrow();
+  held.release(true);
+  expect((await server.pool.query('select 1')).rowCount).toBe(1);
+});
+
+test('what is asked meanwhile is served or told to try again, and served afterwards', async () => {
+  const agent = await server.signedIn('owner');
+  let cutting = true;
+  const cutter = (async () => {
+    while (cutting) {
+      await cutOff();
+      await new Promise((resolve) => setTimeout(resolve, 5));
+    }
+  })();
+  const answers: { status: number; body: unknown }[] = [];
+  for (let i = 0; i < 40; i++) answers.push(...(await Promise.all([agent.get('/api/clients'), agent.get('/api/kit'), agent.get('/api/today')])));
+  cutting = false;
+  await cutter;
+  expect(new Set(answers.map((a) => a.status).filter((s) => s !== 200 && s !== 503))).toEqual(new Set());
+  const refused = answers.filter((a) => a.status === 503).map((a) => (a.body as Problem).code);
+  expect(refused.every((code) => code === 'busy')).toBe(true);
+  await agent.get('/api/clients').expect(200);
+  await agent.post('/api/clients').set(keyed()).send({}).expect(422);
+});
+
+test.each([
+  [Object.assign(new Error('terminating connection'), { code: '57P01' }), true],
+  [Object.assign(new Error('the database system is starting up'), { code: '57P03' }), true],
+  [Object.assign(new Error('connection failure'), { code: '08006' }), true],
+  [Object.assign(new Error('too many clients'), { code: '53300' }), true],
+  [Object.assign(new Error('refused'), { code: 'ECONNREFUSED' }), true],
+  [new Error('Connection terminated unexpectedly'), true],
+  [new Error('timeout exceeded when trying to connect'), true],
+  [Object.assign(new Error('duplicate key'), { code: '23505' }), false],
+  [Object.assign(new Error('no such file'), { code: 'ENOENT' }), false],
+  [new Error('steps is not iterable'), false],
+  ['57P01', false],
+  [null, false],
+])('%p means that the database is away: %p', (error, away) => expect(isDatabaseAway(error)).toBe(away));

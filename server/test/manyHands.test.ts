@@ -1,0 +1,75 @@
+import fc from 'fast-check';
+import { takenFromUnits, type ChairEvent, type Chart } from '@toile/core';
+import { newId, type ChartAnswer } from '@toile/contract';
+import type { Agent } from 'supertest';
+import { inStudio } from '../src/db/connection';
+import { demo, keyed, testServer, type TestServer } from './testServer';
+
+// What several devices do in one moment, against a real database.
+let server: TestServer;
+let phones: Agent[];
+beforeAll(async () => {
+  server = await testServer();
+  phones = [await server.signedIn('artist'), await server.signedIn('owner'), await server.signedIn('assistant')];
+});
+afterAll(() => server.stop());
+
+const chart: Chart = demo.charts.find((c) => c.steps.some((s) => s.use.some((u) => u.unitId !== null)))!;
+const steps = chart.steps.filter((s) => s.use.some((u) => u.unitId !== null));
+
+/** What the ledger has of a step, mg taken by unit. */
+const written = (stepId: string): Promise<Map<string, number>> =>
+  inStudio(server.db, demo.studio.id, async (tx) => {
+    const rows = await tx
+      .selectFrom('unit_ledger')
+      .select((eb) => ['unit_id', eb.fn.sum<number>('mg').as('mg')])
+      .where('chart_id', '=', chart.id)
+      .where('version', '=', chart.version)
+      .where('step_id', '=', stepId)
+      .groupBy('unit_id')
+      .execute();
+    return new Map(rows.map((r) => [r.unit_id, -r.mg]));
+  });
+const eventsOf = async (stepId: string): Promise<ChairEvent[]> => {
+  const { body } = await phones[0]!.get(`/api/charts/${chart.id}?version=${chart.version}`).expect(200);
+  return (body as ChartAnswer).events.filter((e) => e.stepId === stepId);
+};
+const tell = (phone: number, stepId: string, more: object) =>
+  phones[phone]!.post(`/api/charts/${chart.id}/events`)
+    .set(keyed())
+    .send({ id: newId(), version: chart.version, stepId, at: '2031-05-14T10:00:00Z', ...more });
+
+test('one step ticked on three phones at once is taken from the kit once', async () => {
+  const step = steps[0]!;
+  const answers = await Promise.all([0, 1, 2, 0, 1, 2].map((phone) => tell(phone, step.id, { kind: 'done' })));
+  expect(answers.map((a) => a.status)).toEqual(Array(6).fill(201));
+  for (const [unit, mg] of await written(step.id)) {
+    const planned = step.use.filter((u) => u.unitId === unit).reduce((sum, u) => sum + u.parts * u.product.mgPerMeasure, 0);
+    expect(mg).toBeCloseTo(planned, 6);
+  }
+  expect((await written(step.id)).size).toBeGreaterThan(0);
+});
+
+test('whatever many hands record of one step at once, the ledger says what the events say', async () => {
+  const deed = fc.oneof(
+    fc.constant({ kind: 'done' }),
+    fc.constant({ kind: 'undone' }),
+    fc.integer({ min: 1, max: 6 }).map((measures) => ({ kind: 'deviation', deviation: { kind: 'amount', measures, note: '' } })),
+  );
+  await fc.assert(
+    fc.asyncProperty(fc.integer({ min: 0, max: steps.length - 1 }), fc.array(fc.tuple(fc.nat(2), deed), { minLength: 2, maxLength: 8 }), async (n, deeds) => {
+      const step = steps[n]!;
+      const answers = await Promise.all(deeds.map(([phone, more]) => tell(phone, step.id, more)));
+      expect(answers.map((a) => a.status)).toEqual(deeds.map(() => 201));
+      const should = takenFromUnits(chart, step.id, await eventsOf(step.id));
+      const is = await written(step.id);
+      for (const unit of new Set([...should.keys(), ...is.keys()])) expect(is.get(unit) ?? 0).toBeCloseTo(should.get(unit) ?? 0, 5);
+    }),
+    { numRuns: 25, endOnFailure: true },
+  );
+});
+
+test('steps of one chart ticked at once all land, and wait for no other in a ring', async () => {
+  const answers = await Promise.all(steps.flatMap((step) => [0, 1, 2].map((phone) => tell(phone, step.id, { kind: 'done' }))));
+  expect(answers.every((a) => a.status === 201)).toBe(true);
+});
