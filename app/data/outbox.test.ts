@@ -1,13 +1,15 @@
 import { act, renderHook, waitFor } from '@testing-library/react';
+import { array, assert, asyncProperty, constantFrom, integer } from 'fast-check';
 import type { ChairEventInput } from '@toile/contract';
 import { readDraft, writeDraft } from './drafts';
 import { emptyOutbox, flush, post, settleArrived, useOutbox, watchNetwork, type Outgoing } from './outbox';
+import { openOutboxStore } from './outboxStore';
 
 const CHART = '0190a000-0000-7000-8000-000000000001';
-const item = (n: number): Outgoing => ({
+const item = (n: number, account = 'ada@post.example'): Outgoing => ({
   chartId: CHART,
   by: 'Ada',
-  account: 'ada@post.example',
+  account,
   input: {
     id: `0190a000-0000-7000-8000-${String(n).padStart(12, '0')}`,
     version: 1,
@@ -16,46 +18,74 @@ const item = (n: number): Outgoing => ({
     at: '2031-05-14T10:00:00Z',
   } satisfies ChairEventInput,
 });
+const idOf = (n: number): string => item(n).input.id;
+/** What the device keeps, by the last digits of the events. */
+const onDevice = async (): Promise<string[]> => (await (await openOutboxStore()).read()).waiting.map((w) => w.input.id.slice(-2));
 let answers: (Partial<Response> | Error)[];
 let sent: string[];
+/** The next sends wait for this. */
+let held: Promise<void> | null;
 
-beforeEach(() => {
-  emptyOutbox();
+beforeEach(async () => {
+  await emptyOutbox();
   answers = [];
   sent = [];
-  globalThis.fetch = jest.fn((_url: string, init: RequestInit) => {
+  held = null;
+  globalThis.fetch = jest.fn(async (_url: string, init: RequestInit) => {
+    await held;
     const answer = answers.shift() ?? { ok: true, status: 201, json: () => Promise.resolve({}) };
-    if (answer instanceof Error) return Promise.reject(answer);
-    sent.push((init.headers as Record<string, string>)['idempotency-key']!.slice(-1));
-    return Promise.resolve(answer as Response);
+    if (answer instanceof Error) throw answer;
+    sent.push((init.headers as Record<string, string>)['idempotency-key']!.slice(-2));
+    return answer as Response;
   }) as unknown as typeof fetch;
 });
 const refusal = (status: number, code: string) => ({ ok: false, status, json: () => Promise.resolve({ code, title: 'No.' }) });
+const noNetwork = () => new TypeError('Failed to fetch');
 const box = () => renderHook(() => useOutbox()).result;
+/** A device that keeps nothing more: every write of IndexedDB says that its quota is used up. */
+function fullDevice(): () => void {
+  const full = jest.spyOn(IDBObjectStore.prototype, 'add').mockImplementation(() => {
+    throw new DOMException('full', 'QuotaExceededError');
+  });
+  return () => full.mockRestore();
+}
 
 test('sent in order, one at a time, shown as arrived until the chart holds them', async () => {
   const result = box();
   act(() => [1, 2, 3].forEach((n) => post(item(n))));
+  expect(result.current.waiting).toHaveLength(3);
   await waitFor(() => expect(result.current.waiting).toEqual([]));
-  expect(sent).toEqual(['1', '2', '3']);
+  expect(sent).toEqual(['01', '02', '03']);
   expect(result.current.arrived).toHaveLength(3);
-  act(() => settleArrived([item(1).input.id, item(3).input.id]));
-  expect(result.current.arrived.map((a) => a.input.id)).toEqual([item(2).input.id]);
+  act(() => settleArrived([idOf(1), idOf(3)]));
+  expect(result.current.arrived.map((a) => a.input.id)).toEqual([idOf(2)]);
+  await waitFor(async () => expect(await onDevice()).toEqual([]));
 });
 
-test('what cannot be sent is on the device, and what an earlier visit left is sent first', async () => {
+test('what cannot be sent is on the device, and what another window left is sent too, oldest first', async () => {
   const result = box();
-  answers = [new TypeError('Failed to fetch')];
+  answers = [noNetwork()];
   act(() => post(item(1)));
   await waitFor(() => expect(result.current.failure).toContain('cannot be reached'));
-  expect(readDraft('outbox')).toEqual([item(1)]);
-  // Another window of the same device has added something meanwhile.
-  writeDraft('outbox', [item(1), item(2)]);
+  expect(await onDevice()).toEqual(['01']);
+  await (await openOutboxStore()).add(item(2));
   let unwatch = (): void => undefined;
   act(() => void (unwatch = watchNetwork('ada@post.example')));
-  await waitFor(() => expect(sent).toEqual(['1', '2']));
+  await waitFor(() => expect(sent).toEqual(['01', '02']));
   await waitFor(() => expect(result.current.failure).toBeNull());
-  expect(readDraft('outbox')).toEqual([]);
+  expect(await onDevice()).toEqual([]);
+  unwatch();
+});
+
+test('what an earlier version of the app kept is taken over once, in its order, and sent', async () => {
+  writeDraft('outbox', [item(7), item(5)]);
+  writeDraft('outbox.refused', [{ item: item(6), why: 'Gone.' }]);
+  const result = box();
+  let unwatch = (): void => undefined;
+  act(() => void (unwatch = watchNetwork('ada@post.example')));
+  await waitFor(() => expect(sent).toEqual(['07', '05']));
+  await waitFor(() => expect(result.current.refused).toEqual([{ item: item(6), why: 'Gone.' }]));
+  expect([readDraft('outbox'), readDraft('outbox.refused')]).toEqual([null, null]);
   unwatch();
 });
 
@@ -64,30 +94,188 @@ test('what has arrived before counts as arrived; what will never be taken is set
   answers = [refusal(409, 'already-there'), refusal(422, 'bad-input')];
   act(() => [1, 2, 3].forEach((n) => post(item(n))));
   await waitFor(() => expect(result.current.waiting).toEqual([]));
-  expect(result.current.arrived.map((a) => a.input.id)).toEqual([item(1).input.id, item(3).input.id]);
+  expect(result.current.arrived.map((a) => a.input.id)).toEqual([idOf(1), idOf(3)]);
   expect(result.current.refused).toEqual([{ item: item(2), why: 'No.' }]);
+  await waitFor(async () => expect((await (await openOutboxStore()).read()).refused).toEqual([{ item: item(2), why: 'No.' }]));
 });
 
-test('signed out or busy is worth another try', async () => {
+test.each([
+  [400, 'bad-json', true],
+  [401, 'signed-out', true],
+  [403, 'wrong-origin', true],
+  [403, 'not-allowed', false],
+  [404, 'not-found', false],
+  [404, 'bad-id', false],
+  [422, 'bad-input', false],
+  [422, 'key-reused', false],
+  [429, 'too-many-tries', true],
+  [500, 'unexpected', true],
+  [503, 'busy', true],
+])('%d %s is worth another try: %s', async (status, code, worth) => {
   const result = box();
-  answers = [refusal(401, 'signed-out')];
+  answers = [refusal(status, code)];
   act(() => post(item(1)));
-  await waitFor(() => expect(result.current.failure).toBe('No.'));
-  expect(result.current.waiting).toHaveLength(1);
+  await waitFor(() => expect(worth ? result.current.failure : result.current.refused[0]?.why).toBe('No.'));
+  expect(result.current.waiting).toHaveLength(worth ? 1 : 0);
   await act(() => flush());
+  expect(sent).toHaveLength(worth ? 2 : 1);
   expect(result.current.waiting).toEqual([]);
+});
+
+test('an answer that is no answer of ours is worth another try', async () => {
+  const result = box();
+  answers = [{ ok: false, status: 502, json: () => Promise.reject(new Error('not JSON')) }];
+  act(() => post(item(1)));
+  await waitFor(() => expect(result.current.failure).toContain('did not answer'));
+  expect(result.current.waiting).toHaveLength(1);
+});
+
+test('tried again by itself, soon at first and then less often', async () => {
+  jest.useFakeTimers({ doNotFake: ['setImmediate', 'queueMicrotask', 'nextTick'] });
+  try {
+    const result = box();
+    answers = Array.from({ length: 4 }, noNetwork);
+    const tries = (): number => (globalThis.fetch as jest.Mock).mock.calls.length;
+    const settled = () =>
+      act(async () => {
+        for (let i = 0; i < 60; i++) await new Promise((go) => setImmediate(go));
+      });
+    act(() => post(item(1)));
+    await settled();
+    expect(tries()).toBe(1);
+    for (const [wait, so] of [
+      [1400, 1],
+      [200, 2],
+      [3900, 2],
+      [200, 3],
+      [9900, 3],
+      [200, 4],
+      [29_900, 4],
+      [200, 5],
+    ] as const) {
+      act(() => void jest.advanceTimersByTime(wait));
+      await settled();
+      expect(tries()).toBe(so);
+    }
+    expect(result.current.waiting).toEqual([]);
+  } finally {
+    jest.useRealTimers();
+  }
 });
 
 test('what one person recorded is never sent under another’s name', async () => {
   const result = box();
-  writeDraft('outbox', [item(1)]);
+  await (await openOutboxStore()).add(item(1));
   let unwatch = watchNetwork('someone.else@post.example');
   await act(() => flush());
   expect(sent).toEqual([]);
-  expect(readDraft('outbox')).toEqual([item(1)]);
+  expect(await onDevice()).toEqual(['01']);
   unwatch();
   act(() => void (unwatch = watchNetwork('ada@post.example')));
-  await waitFor(() => expect(sent).toEqual(['1']));
+  await waitFor(() => expect(sent).toEqual(['01']));
   await waitFor(() => expect(result.current.waiting).toEqual([]));
   unwatch();
+});
+
+describe('a device that is full', () => {
+  test('loses nothing while the page is open, says so, and keeps it as soon as there is room', async () => {
+    const result = box();
+    const room = fullDevice();
+    answers = [noNetwork(), noNetwork(), noNetwork()];
+    act(() => [1, 2].forEach((n) => post(item(n))));
+    await waitFor(() => expect(result.current.failure).not.toBeNull());
+    await waitFor(() => expect([...result.current.onPageOnly].sort()).toEqual([idOf(1), idOf(2)]));
+    expect(result.current.waiting.map((w) => w.input.id)).toEqual([idOf(1), idOf(2)]);
+    room();
+    await act(() => flush());
+    expect(result.current.onPageOnly.size).toBe(0);
+    expect(await onDevice()).toEqual(['01', '02']);
+    answers = [];
+    await act(() => flush());
+    expect(sent).toEqual(['01', '02']);
+    expect(await onDevice()).toEqual([]);
+  });
+
+  test('sends what it cannot keep', async () => {
+    const result = box();
+    const room = fullDevice();
+    act(() => [1, 2, 3].forEach((n) => post(item(n))));
+    await waitFor(() => expect(result.current.waiting).toEqual([]));
+    expect(sent).toEqual(['01', '02', '03']);
+    expect(result.current.onPageOnly.size).toBe(0);
+    room();
+  });
+
+  test('asks before the page is closed, only while something is on it alone', async () => {
+    const result = box();
+    const unwatch = watchNetwork('ada@post.example');
+    const asks = (): boolean => !window.dispatchEvent(new Event('beforeunload', { cancelable: true }));
+    expect(asks()).toBe(false);
+    const room = fullDevice();
+    answers = [noNetwork()];
+    act(() => post(item(1)));
+    await waitFor(() => expect(result.current.failure).not.toBeNull());
+    expect(asks()).toBe(true);
+    room();
+    await act(() => flush());
+    expect(asks()).toBe(false);
+    unwatch();
+  });
+
+  test('a device without any store at all works as long as the page does', async () => {
+    const result = box();
+    const none = jest.spyOn(indexedDB, 'open').mockImplementation(() => {
+      throw new DOMException('private', 'SecurityError');
+    });
+    await emptyOutbox();
+    act(() => [1, 2].forEach((n) => post(item(n))));
+    await waitFor(() => expect(sent).toEqual(['01', '02']));
+    none.mockRestore();
+    await waitFor(() => expect(result.current.waiting).toEqual([]));
+  });
+});
+
+test('posted one after the other while others are being sent, each goes once and in order', async () => {
+  const result = box();
+  let release = (): void => undefined;
+  held = new Promise<void>((go) => (release = go));
+  act(() => post(item(1)));
+  await waitFor(() => expect(globalThis.fetch).toHaveBeenCalledTimes(1));
+  act(() => [2, 3].forEach((n) => post(item(n))));
+  held = null;
+  release();
+  await waitFor(() => expect(result.current.waiting).toEqual([]));
+  expect(sent).toEqual(['01', '02', '03']);
+});
+
+test('whatever fails on the way, everything arrives once and in the order it was recorded', async () => {
+  await assert(
+    asyncProperty(
+      integer({ min: 1, max: 6 }),
+      array(constantFrom('no network', 'busy', 'arrived before', 'fine'), { maxLength: 12 }),
+      async (count, weather) => {
+        await emptyOutbox();
+        const taken: string[] = [];
+        const coming = [...weather];
+        globalThis.fetch = jest.fn((_url: string, init: RequestInit) => {
+          const key = (init.headers as Record<string, string>)['idempotency-key']!.slice(-2);
+          const now = coming.shift() ?? 'fine';
+          if (now === 'no network') return Promise.reject(noNetwork());
+          if (now === 'busy') return Promise.resolve(refusal(503, 'busy') as unknown as Response);
+          taken.push(key);
+          return Promise.resolve(
+            (now === 'fine' ? { ok: true, status: 201, json: () => Promise.resolve({}) } : refusal(409, 'already-there')) as unknown as Response,
+          );
+        }) as unknown as typeof fetch;
+        const { result, unmount } = renderHook(() => useOutbox());
+        act(() => Array.from({ length: count }, (_, n) => n + 1).forEach((n) => post(item(n))));
+        for (let tries = 0; tries < 40 && result.current.waiting.length > 0; tries++) await act(() => flush());
+        expect(result.current.waiting).toEqual([]);
+        expect(taken).toEqual(Array.from({ length: count }, (_, n) => String(n + 1).padStart(2, '0')));
+        expect(await onDevice()).toEqual([]);
+        unmount();
+      },
+    ),
+    { numRuns: 40 },
+  );
 });

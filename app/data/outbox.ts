@@ -1,36 +1,40 @@
 import { useSyncExternalStore } from 'react';
 import type { ChairEventInput } from '@toile/contract';
 import { call, CallError } from './call';
-import { readDraft, writeDraft } from './drafts';
+import { openOutboxStore, type OutboxStore } from './outboxStore';
 
 /** Something recorded at the chair on its way to the studio; `account` is the email it was recorded under, and is sent under no other. */
 export type Outgoing = { readonly chartId: string; readonly input: ChairEventInput; readonly by: string; readonly account: string };
+/** What the studio would never take, with why. */
+export type Refused = { readonly item: Outgoing; readonly why: string };
 
 export type OutboxState = {
-  /** Not sent yet, oldest first: on the device until they have arrived. */
+  /** Whether what earlier visits left on the device has been read. */
+  readonly ready: boolean;
+  /** Not sent yet, oldest first. */
   readonly waiting: readonly Outgoing[];
+  /** Of those, the events this device could not keep: they are in this page only, and lost with it. */
+  readonly onPageOnly: ReadonlySet<string>;
   /** Arrived since the chart was last asked for: shown until its answer holds them. */
   readonly arrived: readonly Outgoing[];
   /** Would never be taken, with why: shown, not sent again. */
-  readonly refused: readonly { readonly item: Outgoing; readonly why: string }[];
+  readonly refused: readonly Refused[];
   /** Why nothing is sent just now; null while all goes well. */
   readonly failure: string | null;
 };
 
-const KEY = 'outbox';
-const REFUSED_KEY = 'outbox.refused';
 /** Between two tries while the studio cannot be reached, ms: soon at first, then ever less often. */
 const RETRY_MS = [1500, 4000, 10_000, 30_000];
+const EMPTY: OutboxState = { ready: false, waiting: [], onPageOnly: new Set(), arrived: [], refused: [], failure: null };
 
-/** What is kept outlives the page: read anew before each change, so that two windows never lose each other's. */
-const stored = (): readonly Outgoing[] => readDraft<readonly Outgoing[]>(KEY) ?? [];
-const EMPTY: Omit<OutboxState, 'waiting'> = { arrived: [], refused: [], failure: null };
-
-let state: OutboxState = { waiting: stored(), ...EMPTY, refused: readDraft<OutboxState['refused']>(REFUSED_KEY) ?? [] };
+let state: OutboxState = EMPTY;
 /** Who is signed in: what someone else of this device recorded waits until they are. */
 let account: string | null = null;
-const nextOwn = (): Outgoing | undefined => stored().find((item) => item.account === account);
+let opened: Promise<OutboxStore> | null = null;
+/** Events on their way to the device's store. */
+let keeping: ReadonlySet<string> = new Set();
 let sending = false;
+let again = false;
 let tries = 0;
 let timer: ReturnType<typeof setTimeout> | null = null;
 const listeners = new Set<() => void>();
@@ -40,36 +44,75 @@ function change(more: Partial<OutboxState>): void {
   for (const listener of listeners) listener();
 }
 
-function keep(waiting: readonly Outgoing[]): void {
-  writeDraft(KEY, waiting);
-  change({ waiting });
+/** Does something with what the device keeps; false when it has no store, or the store is full or broken. */
+async function onDevice(work: (store: OutboxStore) => Promise<void>): Promise<boolean> {
+  try {
+    opened ??= openOutboxStore();
+    await work(await opened);
+    return true;
+  } catch {
+    // Opened anew next time: storage comes back when something else is thrown away.
+    opened = null;
+    return false;
+  }
 }
 
-/** Puts something in the outbox and sends what is there. */
+/** Takes in what the device keeps, of every window, and tries again to keep there what only this page has. */
+async function gather(): Promise<void> {
+  await onDevice(async (store) => {
+    for (const item of state.waiting.filter((w) => state.onPageOnly.has(w.input.id))) {
+      await store.add(item);
+      change({ onPageOnly: without(state.onPageOnly, item.input.id) });
+    }
+    const kept = await store.read();
+    const arrived = idsOf(state.arrived);
+    const [waitingIds, refusedIds] = [idsOf(kept.waiting), idsOf(kept.refused.map((r) => r.item))];
+    change({
+      // What was recorded while this was read comes last.
+      waiting: [...kept.waiting.filter((w) => !arrived.has(w.input.id)), ...state.waiting.filter((w) => !waitingIds.has(w.input.id))],
+      refused: [...kept.refused, ...state.refused.filter((r) => !refusedIds.has(r.item.input.id))],
+    });
+  });
+  // Without a store there is nothing to wait for.
+  if (!state.ready) change({ ready: true });
+}
+
+const idsOf = (items: readonly Outgoing[]): ReadonlySet<string> => new Set(items.map((item) => item.input.id));
+const without = (ids: ReadonlySet<string>, id: string): ReadonlySet<string> => new Set([...ids].filter((other) => other !== id));
+
+/** Puts something in the outbox and sends what is there. Shown at once; kept on the device before it is sent. */
 export function post(item: Outgoing): void {
   account = item.account;
-  keep([...stored(), item]);
-  void flush();
+  change({ waiting: [...state.waiting, item] });
+  void keep(item).then(flush);
+}
+
+async function keep(item: Outgoing): Promise<void> {
+  const { id } = item.input;
+  keeping = new Set([...keeping, id]);
+  const kept = await onDevice((store) => store.add(item));
+  keeping = without(keeping, id);
+  if (!kept) change({ onPageOnly: new Set([...state.onPageOnly, id]) });
 }
 
 /** Sends what waits, in order and one at a time, under keys that make a second arrival the same as the first. */
 export async function flush(): Promise<void> {
-  if (sending) return;
+  if (sending) {
+    again = true;
+    return;
+  }
   sending = true;
   if (timer) clearTimeout(timer);
   timer = null;
   try {
-    for (let item = nextOwn(); item; item = nextOwn()) {
-      const why = await send(item);
-      const rest = stored().filter((other) => other.input.id !== item!.input.id);
-      if (why === null) change({ arrived: [...state.arrived, item] });
-      else {
-        change({ refused: [...state.refused, { item, why }] });
-        writeDraft(REFUSED_KEY, state.refused);
+    do {
+      again = false;
+      await gather();
+      for (let item = nextOwn(); item; item = nextOwn()) {
+        await settle(item, await send(item));
+        tries = 0;
       }
-      keep(rest);
-      tries = 0;
-    }
+    } while (again);
     change({ failure: null });
   } catch (error) {
     change({ failure: error instanceof CallError ? error.message : 'Not sent. It is kept here.' });
@@ -77,6 +120,22 @@ export async function flush(): Promise<void> {
   } finally {
     sending = false;
   }
+}
+
+/** The oldest of this account; one that is just being kept goes when it is. */
+function nextOwn(): Outgoing | undefined {
+  const own = state.waiting.find((item) => item.account === account);
+  return own && keeping.has(own.input.id) ? undefined : own;
+}
+
+/** Takes out what has arrived (`why` null) or was refused: here at once, then on the device. */
+async function settle(item: Outgoing, why: string | null): Promise<void> {
+  const { id } = item.input;
+  const waiting = state.waiting.filter((other) => other.input.id !== id);
+  const onPageOnly = without(state.onPageOnly, id);
+  if (why === null) change({ waiting, onPageOnly, arrived: [...state.arrived, item] });
+  else change({ waiting, onPageOnly, refused: [...state.refused, { item, why }] });
+  await onDevice((store) => (why === null ? store.remove(id) : store.refuse({ item, why })));
 }
 
 /** Null when it arrived, else why it never will; throws when it is worth another try. */
@@ -100,22 +159,30 @@ export function settleArrived(eventIds: readonly string[]): void {
 }
 
 /** Forgets everything, so that each test starts with an empty one. */
-export function emptyOutbox(): void {
+export async function emptyOutbox(): Promise<void> {
   if (timer) clearTimeout(timer);
   timer = null;
   tries = 0;
-  writeDraft(KEY, []);
-  writeDraft(REFUSED_KEY, []);
-  change({ waiting: [], ...EMPTY });
+  account = null;
+  await onDevice((store) => store.clear());
+  opened = null;
+  change(EMPTY);
 }
 
-/** Sends what an earlier visit of this account left, and whenever the network comes back. */
+/** Sends what an earlier visit of this account left, and whenever the network comes back; asks before unkept work is closed. */
 export function watchNetwork(signedInAs: string): () => void {
   account = signedInAs;
-  const again = (): void => void flush();
-  window.addEventListener('online', again);
-  again();
-  return () => window.removeEventListener('online', again);
+  const online = (): void => void flush();
+  const leaving = (event: BeforeUnloadEvent): void => {
+    if (state.onPageOnly.size > 0) event.preventDefault();
+  };
+  window.addEventListener('online', online);
+  window.addEventListener('beforeunload', leaving);
+  online();
+  return () => {
+    window.removeEventListener('online', online);
+    window.removeEventListener('beforeunload', leaving);
+  };
 }
 
 const subscribe = (listener: () => void): (() => void) => {

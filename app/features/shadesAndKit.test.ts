@@ -206,7 +206,15 @@ describe('the kit', () => {
     expect(decoded(new TextEncoder().encode('crème').buffer)).toBe('crème');
     expect(decoded(Uint8Array.from([0x63, 0x72, 0xe8, 0x6d, 0x65]).buffer)).toBe('crème');
     const read = readKitCsv('maker,line,shade,kind,place\nA,B,C,base,case 1\nA,B,C,base,case 2\nA,B,D,nothing,');
-    expect(importSummary(read)).toEqual({ good: 2, wrong: 1, words: '3 rows: 1 new product, 2 units, 1 wrong. Nothing is written yet.' });
+    expect(importSummary(read)).toEqual({
+      good: 2,
+      wrong: 1,
+      words: '3 rows: 1 new product, 2 units, 1 wrong. Nothing is written yet.',
+      amounts: 'What is left is not said of the 2 units: taken as full. Count them when you can.',
+    });
+    const some = readKitCsv('maker,line,shade,kind,place,left\nA,B,C,base,case 1,\nA,B,C,base,case 2,800');
+    expect(importSummary(some).amounts).toBe('What is left is not said of 1 of them: taken as full. Count them when you can.');
+    expect(importSummary(readKitCsv('maker,line,shade,kind,left\nA,B,C,base,0')).amounts).toBeNull();
     expect(mapped(mapped({}, 'maker', 'who'), 'maker', null)).toEqual({});
   });
   test('a pan is named, offered among a few, or none', () => {

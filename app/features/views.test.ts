@@ -16,8 +16,7 @@ import {
   LAYER_KINDS,
   LAYER_LOOKS,
 } from '@toile/core';
-import { clockOf, lastDryAt, nextAfter, progressOf, waitsAt } from './chair/chairView';
-import { swipeOf } from './chair/useChairControls';
+import { clockOf, indexOfPlace, lastDryAt, nextAfter, placeInSteps, progressOf, waitsAt } from './chair/chairView';
 import { rowAt } from './chart/StepList';
 import { zoomFor } from './chart/zoom';
 import { amountInWords, minutesOf, withNote, withPlacement, withPlacements, withUse } from './chart/chartView';
@@ -256,8 +255,19 @@ describe('chair', () => {
     ).toBeNull();
   });
 
-  test('a swipe is far and sideways; a drag over the list finds its row', () => {
-    expect([swipeOf(-90, 10), swipeOf(90, -20), swipeOf(-50, 0), swipeOf(-90, 60)]).toEqual([1, -1, 0, 0]);
+  test('a newer version keeps the step that is worked, or the place in the list when it has gone', () => {
+    const { steps } = chart;
+    const last = placeInSteps(steps, steps.length - 1);
+    expect(indexOfPlace(steps, last)).toBe(steps.length - 1);
+    // The step has moved up, the list is shorter, the step is gone, and the list has shrunk to one.
+    expect(indexOfPlace([steps.at(-1)!, ...steps.slice(0, -1)], last)).toBe(0);
+    expect(indexOfPlace(steps.slice(2), placeInSteps(steps, 2))).toBe(0);
+    expect(indexOfPlace(steps.slice(0, -2), last)).toBe(steps.length - 3);
+    expect(indexOfPlace(steps.slice(0, 1), last)).toBe(0);
+    expect(indexOfPlace(steps, placeInSteps(steps, 99))).toBe(steps.length - 1);
+  });
+
+  test('a drag over the list finds its row', () => {
     const rows = [0, 60, 120].map((top) => ({ top, bottom: top + 60 }));
     expect([rowAt(-5, rows), rowAt(59, rows), rowAt(60, rows), rowAt(400, rows)]).toEqual([0, 0, 1, 2]);
   });

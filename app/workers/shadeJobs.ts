@@ -29,6 +29,6 @@ export const shadeJobs = {
   sculpt: ({ context, kind, contrast }: Sculpt) => sculptShades(kind, context, { contrast }),
   substitute: ({ context, product, options }: Replaced) => substitute(product, context, options),
   shadeMap: ({ kit }: { readonly kit: Kit }) => shadeMap(kit.products),
-  readKit: ({ text, mapping, kit }: { readonly text: string; readonly mapping: ColumnMapping | null; readonly kit: Kit }) =>
-    readKitCsv(text, { kit, ...(mapping ? { mapping } : {}) }),
+  readKit: ({ text, mapping, kit, owned }: { readonly text: string; readonly mapping: ColumnMapping | null; readonly kit: Kit; readonly owned: boolean }) =>
+    readKitCsv(text, { kit, owned, ...(mapping ? { mapping } : {}) }),
 };

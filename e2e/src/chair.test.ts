@@ -224,3 +224,33 @@ test('a link shows the version to someone without an account until it is taken b
   await seen.getByRole('heading', { name: 'This link shows nothing' }).waitFor();
   await stranger.close();
 });
+
+test('a newer version with fewer steps is worked on from where one stands, and it is said', async () => {
+  await page.goto(`${address}/chair`);
+  await page.getByText(/^Step \d+ of/).waitFor();
+  const total = Number(/of (\d+)/.exec((await page.getByText(/^Step \d+ of/).textContent())!)![1]);
+  for (;;) {
+    const after = button('Step after');
+    if (await after.isDisabled()) break;
+    await after.click();
+  }
+  await page.getByText(`Step ${total} of ${total}`).waitFor();
+  // A colleague takes the last two steps out.
+  const version = await page.evaluate(
+    async (path) => {
+      const { chart } = (await (await fetch(path)).json()) as Answer;
+      const main = chart.steps.filter((s) => s.variant === undefined);
+      const gone = new Set(main.slice(-2).map((s) => s.id));
+      const body = { parent: chart.version, reason: 'Shorter', chart: { ...chart, steps: chart.steps.filter((s) => !gone.has(s.id)) } };
+      const headers = { 'content-type': 'application/json', 'idempotency-key': crypto.randomUUID() };
+      const saved = await fetch(`${path}/versions`, { method: 'POST', headers, body: JSON.stringify(body) });
+      if (!saved.ok) throw new Error(await saved.text());
+      return chart.version + 1;
+    },
+    `/api${new URL(address).pathname}`,
+  );
+  await page.getByText(new RegExp(`^▲ Version ${version} was saved meanwhile`)).waitFor();
+  await page.getByText(`Step ${total - 2} of ${total - 2}`).waitFor();
+  await button('Step before').click();
+  await page.getByText(`Step ${total - 3} of ${total - 2}`).waitFor();
+});

@@ -62,6 +62,32 @@ test('a file that is no kit is refused, and columns by odd names can be said', a
       .click();
   }
   await button('Take in 1 row').waitFor();
+  // It says nothing of what is owned: that is asked.
+  await page.getByText('1 row: 1 new product, 1 unit. Nothing is written yet.').waitFor();
+  await page.getByText('What is left is not said of the unit: taken as full. Count them when you can.').waitFor();
+  await page.getByRole('radio', { name: 'a list to choose from' }).click();
+  await page.getByText('1 row: 1 new product, 0 units. Nothing is written yet.').waitFor();
+  await page.getByRole('link', { name: 'Kit', exact: true }).click();
+});
+
+test('a file without amounts brings full ones in, ready to be used', async () => {
+  await toKit();
+  await button('Files').click();
+  await button('Bring in CSV').click();
+  await chooseFile(page, 'Choose a CSV file', 'places.csv', 'maker,line,shade,kind,L*,a*,b*,case\nHart & Yarrow,Unweighed,U1,base,61,12,18,case 5\n');
+  await page
+    .getByText(/taken as full/)
+    .first()
+    .waitFor();
+  await button('Take in 1 row').click();
+  await page.getByText('✓ 1 products and 1 units came in.').waitFor();
+  await button('To the kit').click();
+  await page.getByLabel('Find').fill('unweighed');
+  await page.getByRole('link', { name: /Unweighed/ }).click();
+  await page
+    .getByText(/30[.,]0 g|30 g|30,000 mg/)
+    .first()
+    .waitFor();
   await page.getByRole('link', { name: 'Kit', exact: true }).click();
 });
 

@@ -165,3 +165,20 @@ test('the dark theme follows the device', async () => {
   expect(background).toBe('rgb(22, 22, 22)');
   await context.close();
 });
+
+test('a change of theme takes nothing that was typed', async () => {
+  const { context, page, complaints } = await openAs(browser, 'owner', PHONE, 'light');
+  await page.getByRole('link', { name: 'Clients', exact: true }).click();
+  await page.getByRole('button', { name: 'New client' }).click();
+  await page.getByLabel('Name').fill('Ottoline Brask');
+  await page.getByLabel('Name').evaluate((field) => field.setAttribute('data-same', 'yes'));
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await page.waitForFunction(() => {
+    const light = (e: Element | null): boolean => e !== null && (getComputedStyle(e).backgroundColor === 'rgb(22, 22, 22)' || light(e.parentElement));
+    return light(document.querySelector('[data-same]'));
+  });
+  expect(await page.getByLabel('Name').inputValue()).toBe('Ottoline Brask');
+  expect(await page.getByLabel('Name').getAttribute('data-same')).toBe('yes');
+  expect(complaints).toEqual([]);
+  await context.close();
+});

@@ -3,9 +3,9 @@ import { useMemo, useState } from 'react';
 import { ScrollView } from 'react-native';
 import { stepsOfVariant, withSensitivities, type Chart } from '@toile/core';
 import { useClient, useKit } from '../../data/hooks';
-import { BackIcon, Body, Button, Choice, Column, Figure, Label, Line, Ready, Screen, useColours, View } from '../../ui';
+import { BackIcon, Body, Button, Choice, Column, Figure, Label, Line, Loading, Ready, Screen, useColours, View } from '../../ui';
 import { useThemeChoice } from '../settings/theme';
-import { clockOf, isSettled, lastDryAt, nextAfter, progressOf, waitsAt } from './chairView';
+import { clockOf, indexOfPlace, isSettled, lastDryAt, nextAfter, placeInSteps, progressOf, waitsAt, type PlaceInSteps } from './chairView';
 import { ConflictPanel } from './ConflictPanel';
 import { Deviations } from './Deviations';
 import { Comfort, StepCautions, StepFace, StepWords } from './StepCard';
@@ -17,7 +17,7 @@ export function ChairScreen({ id }: { readonly id: string }) {
   const chair = useChair(id);
   const router = useRouter();
   const { variant } = useLocalSearchParams<{ variant?: string }>();
-  if (chair.answer.data) {
+  if (chair.answer.data && chair.ready) {
     const { chart } = chair.answer.data;
     const chosen = chart.variants.find((v) => v.id === variant)?.id ?? null;
     const worked: Chart = { ...chart, steps: stepsOfVariant(chart.steps, chosen) };
@@ -25,7 +25,7 @@ export function ChairScreen({ id }: { readonly id: string }) {
   }
   return (
     <Screen title="The chair" onBack={() => router.navigate(`/charts/${id}`)}>
-      <Ready remote={chair.answer}>{() => null}</Ready>
+      <Ready remote={chair.answer}>{() => <Loading />}</Ready>
     </Screen>
   );
 }
@@ -36,7 +36,9 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
   const kit = useKit();
   const client = useClient(chart.client.id);
   const { worn, doneCount, nextIndex, minutesLeft } = progressOf(chart, chair.events);
-  const [index, setIndex] = useState(() => nextAfter(worn, null, Date.now())?.index ?? chart.steps.length - 1);
+  const [at, setAt] = useState<PlaceInSteps>(() => placeInSteps(worn.steps, nextAfter(worn, null, Date.now())?.index ?? chart.steps.length - 1));
+  const index = indexOfPlace(worn.steps, at);
+  const [openedVersion] = useState(chart.version);
   const [open, setOpen] = useState(false);
   const now = useTimeUntil(lastDryAt(worn.steps));
   const step = worn.steps[index]!;
@@ -51,7 +53,7 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
 
   const go = (to: number): void => {
     setOpen(false);
-    setIndex(Math.max(0, Math.min(worn.steps.length - 1, to)));
+    setAt(placeInSteps(worn.steps, Math.max(0, Math.min(worn.steps.length - 1, to))));
   };
   const done = (): void => {
     if (isSettled(step)) return go(index + 1);
@@ -82,6 +84,11 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
         </Line>
       ) : null}
       <ScrollView style={{ flex: 1 }} {...swipe}>
+        {chart.version !== openedVersion ? (
+          <Body role="status" paddingHorizontal="$4" paddingTop="$3" color="$weld">
+            {`▲ Version ${chart.version} was saved meanwhile and is the one worked now. What was ticked before stays with version ${openedVersion}.`}
+          </Body>
+        ) : null}
         {conflicts.map((conflict) => (
           <ConflictPanel
             key={`${conflict.one.id} ${conflict.other.id}`}
@@ -183,6 +190,15 @@ function BackMark() {
 
 function SendState({ chair }: { readonly chair: ChairWork }) {
   if (chair.refused.length > 0) return <Label role="alert" color="$madder">{`▲ ${chair.refused.length} not taken: ${chair.refused[0]}`}</Label>;
+  if (chair.failure && chair.onPageOnlyCount > 0)
+    return (
+      <Column gap={0} alignItems="flex-end" flexShrink={1}>
+        <Label role="alert" color="$madder">
+          {`▲ This device is full: ${chair.onPageOnlyCount} only on this page. Keep it open.`}
+        </Label>
+        <Button onPress={chair.sendAgain}>{`${chair.unsentCount} unsent, send`}</Button>
+      </Column>
+    );
   if (chair.failure) return <Button onPress={chair.sendAgain}>{`${chair.unsentCount} unsent, send`}</Button>;
   return <Label aria-live="polite">{chair.unsentCount > 0 ? 'sending' : '✓ all saved'}</Label>;
 }

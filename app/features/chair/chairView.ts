@@ -27,6 +27,18 @@ export function progressOf(
   };
 }
 
+/** Where the chair stands: a step, and how far down the list it was when it was opened. */
+export type PlaceInSteps = { readonly stepId: string | undefined; readonly index: number };
+
+/** The place of a step in a list. */
+export const placeInSteps = (steps: readonly Step[], index: number): PlaceInSteps => ({ stepId: steps[index]?.id, index });
+
+/** Where that place is now: at the same step wherever a newer version has it, else as far down as there are steps. */
+export function indexOfPlace(steps: readonly Step[], { stepId, index }: PlaceInSteps): number {
+  const same = steps.findIndex((s) => s.id === stepId);
+  return same >= 0 ? same : Math.max(0, Math.min(steps.length - 1, index));
+}
+
 /** Ticked, or skipped on purpose. */
 export function isSettled(step: Step): boolean {
   return step.done !== undefined && (step.done.ticked || step.done.deviations.some((d) => d.kind === 'skipped'));

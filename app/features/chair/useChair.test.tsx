@@ -10,8 +10,8 @@ let events: object[];
 let broken: boolean;
 let posts: { body: { id: string; kind: string }; key: string }[];
 
-beforeEach(() => {
-  emptyOutbox();
+beforeEach(async () => {
+  await emptyOutbox();
   events = [];
   posts = [];
   broken = false;

@@ -8,11 +8,15 @@ import type { Remote } from '../../ui';
 
 export type ChairWork = {
   readonly answer: Remote<ChartAnswer>;
+  /** Whether what this device kept of earlier visits is among the events. */
+  readonly ready: boolean;
   /** Everything recorded so far, with what is on its way. */
   readonly events: readonly RecordedEvent[];
   /** What two devices recorded without knowing of each other, and that cannot both be so. */
   readonly conflicts: readonly Conflict[];
   readonly unsentCount: number;
+  /** Of those, how many this device could not keep: they are lost with the page. */
+  readonly onPageOnlyCount: number;
   readonly failure: string | null;
   /** What the studio would not take, with why. */
   readonly refused: readonly string[];
@@ -63,9 +67,11 @@ export function useChair(chartId: string): ChairWork {
   const events = [...(known ?? []), ...shown.filter((p) => !known?.some((e) => e.id === p.input.id)).map(eventOf)];
   return {
     answer,
+    ready: outbox.ready,
     events,
     conflicts: conflictsOf(events),
     unsentCount: waiting.length,
+    onPageOnlyCount: waiting.filter((item) => outbox.onPageOnly.has(item.input.id)).length,
     failure: waiting.length > 0 ? outbox.failure : null,
     refused: outbox.refused.filter(({ item }) => own(item)).map(({ why }) => why),
     tick: (stepId, done) => record({ stepId, kind: done ? 'done' : 'undone' }),

@@ -1,15 +1,27 @@
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useSyncExternalStore } from 'react';
 
-/** The time, ms, going by twice a second until `untilMs` is over; it stands still after. */
+/** How often a running clock is looked at, ms. */
+const BEAT_MS = 500;
+/** The beat to come: never behind a moment that was taken just before, so that two minutes show as 2:00. */
+const beat = (): number => Math.ceil(Date.now() / BEAT_MS) * BEAT_MS;
+
+/**
+ * The time, ms, going by twice a second until `untilMs` is over. Read anew whenever it is asked for: a clock that stood still must not
+ * give an old time to the wait that starts now.
+ */
 export function useTimeUntil(untilMs: number): number {
-  const [now, setNow] = useState(() => Date.now());
-  const on = now < untilMs;
-  useEffect(() => {
-    if (!on) return;
-    const timer = setInterval(() => setNow(Date.now()), 500);
-    return () => clearInterval(timer);
-  }, [on]);
-  return now;
+  const subscribe = useCallback(
+    (tell: () => void): (() => void) => {
+      if (Date.now() >= untilMs) return () => undefined;
+      const timer = setInterval(() => {
+        tell();
+        if (Date.now() >= untilMs) clearInterval(timer);
+      }, BEAT_MS);
+      return () => clearInterval(timer);
+    },
+    [untilMs],
+  );
+  return useSyncExternalStore(subscribe, beat);
 }
 
 /** Keeps the screen awake where the device allows it. */

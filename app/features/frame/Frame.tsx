@@ -112,12 +112,12 @@ function NoNetwork() {
 
 /** What was recorded at the chair and has not arrived: said wherever one is, with a way to try again. */
 function Unsent() {
-  const { waiting, failure } = useOutbox();
+  const { waiting, failure, onPageOnly } = useOutbox();
   if (waiting.length === 0 || failure === null) return null;
   return (
     <View role="status" padding="$2" backgroundColor="$raised">
       <Button label={`${waiting.length} recorded at the chair not sent, send now`} onPress={() => void flush()}>
-        {`▲ ${waiting.length} unsent`}
+        {`▲ ${waiting.length} unsent${onPageOnly.size > 0 ? ', this device is full: keep the page open' : ''}`}
       </Button>
     </View>
   );

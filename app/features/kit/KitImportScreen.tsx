@@ -53,14 +53,15 @@ function Preview({ file, kit, onOther }: PreviewProps) {
   const [failure, setFailure] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const [taken, setTaken] = useState<ImportKitAnswer | null>(null);
-  const asked = useMemo(() => ({ text: file.text, mapping, kit }), [file, mapping, kit]);
+  const [owned, setOwned] = useState(true);
+  const asked = useMemo(() => ({ text: file.text, mapping, kit, owned }), [file, mapping, kit, owned]);
   const { answer: read, error } = useWork(askShades, 'readKit', taken ? null : asked);
   const summary = read ? importSummary(read) : null;
   const accept = async (): Promise<void> => {
     setBusy(true);
     setFailure(null);
     try {
-      const body = { text: file.text, mapping: read!.mapping, leaveOutWrong: true };
+      const body = { text: file.text, mapping: read!.mapping, leaveOutWrong: true, owned };
       setTaken(await call<ImportKitAnswer>('importKit', { body, idempotencyKey: file.key }));
       await refresh();
     } catch (refused) {
@@ -106,7 +107,17 @@ function Preview({ file, kit, onOther }: PreviewProps) {
           {read.problems.map((p) => (
             <Body key={p} role="alert" color="$madder">{`▲ ${p}`}</Body>
           ))}
+          {read.rows.length > 0 && !read.saysUnits ? (
+            <Choice
+              label="The file does not say what you own. These rows are"
+              options={['mine', 'a list']}
+              words={{ mine: 'in my kit, one of each', 'a list': 'a list to choose from' }}
+              chosen={[owned ? 'mine' : 'a list']}
+              onChange={([chosen]) => chosen && setOwned(chosen === 'mine')}
+            />
+          ) : null}
           {read.rows.length > 0 ? <Body fontWeight="700">{summary.words}</Body> : null}
+          {summary.amounts ? <Body>{summary.amounts}</Body> : null}
           <Wrong read={read} />
           <Columns read={read} onChange={(column, header) => setMapping((m) => mapped(m ?? read.mapping, column, header))} />
           <Good read={read} />
@@ -183,7 +194,7 @@ function Good({ read }: { readonly read: KitCsv }) {
   return (
     <Column gap={0}>
       <Subheading>As it would stand in the kit</Subheading>
-      {good.slice(0, 12).map(({ line, product, unit, known }) => (
+      {good.slice(0, 12).map(({ line, product, unit, known, takenAsFull }) => (
         <Line key={line} flexWrap="nowrap" gap="$3" paddingVertical="$1" borderBottomWidth={1} borderBottomColor="$line">
           <Swatch lab={product!.lab} size={28} label="colour" />
           <Column gap={0} flex={1}>
@@ -194,6 +205,7 @@ function Good({ read }: { readonly read: KitCsv }) {
                 product!.finish,
                 product!.texture,
                 unit ? unit.place || 'a unit' : 'no unit',
+                takenAsFull ? 'taken as full' : null,
                 known ? 'already in the kit: only its unit is added' : null,
               ]
                 .filter(Boolean)

@@ -9,7 +9,7 @@ export function decoded(bytes: ArrayBuffer): string {
   }
 }
 
-export type ImportSummary = { readonly good: number; readonly wrong: number; readonly words: string };
+export type ImportSummary = { readonly good: number; readonly wrong: number; readonly words: string; readonly amounts: string | null };
 
 /** What taking the file in would do, in words. */
 export function importSummary(read: KitCsv): ImportSummary {
@@ -20,7 +20,12 @@ export function importSummary(read: KitCsv): ImportSummary {
   const units = good.filter((r) => r.unit !== null).length;
   const count = (n: number, what: string): string => `${n.toLocaleString('en-GB')} ${what}${n === 1 ? '' : 's'}`;
   const words = `${count(read.rows.length, 'row')}: ${count(fresh, 'new product')}, ${count(units, 'unit')}${wrong > 0 ? `, ${wrong.toLocaleString('en-GB')} wrong` : ''}. Nothing is written yet.`;
-  return { good: good.length, wrong, words };
+  const full = good.filter((r) => r.takenAsFull).length;
+  const amounts =
+    full === 0
+      ? null
+      : `What is left is not said of ${full === units ? (full === 1 ? 'the unit' : `the ${count(full, 'unit')}`) : `${full} of them`}: taken as full. Count them when you can.`;
+  return { good: good.length, wrong, words, amounts };
 }
 
 /** The mapping with one column held by another header, or by none. */

@@ -128,8 +128,15 @@ export const importKitSchema = object({
     .typeError('A header for each column')
     .required(),
   leaveOutWrong: boolean().default(false),
+  owned: boolean().default(false),
 }).noUnknown(unknown);
-export type ImportKit = { text: string; mapping: ColumnMapping; leaveOutWrong: boolean };
+export type ImportKit = {
+  text: string;
+  mapping: ColumnMapping;
+  leaveOutWrong: boolean;
+  /** Where no column says anything of units: whether every row is something that is owned. */
+  owned: boolean;
+};
 
 /** A substitute put in place of a product: in one chart, or in each of these. */
 export const substitutionSchema = object({

@@ -15,7 +15,7 @@ export function registerKitFiles(services: Services): void {
   // The file is read here again by the same rule as in the preview: nothing is taken on trust, and all of it lands or none.
   write<ImportKit>(services, 'importKit', importKitSchema, async ({ tx, caller, body }) => {
     const kit = await wholeKit(tx);
-    const file = readKitCsv(body.text, { mapping: body.mapping, kit });
+    const file = readKitCsv(body.text, { mapping: body.mapping, kit, owned: body.owned });
     if (file.problems.length > 0) throw new ProblemError('bad-file', { fields: file.problems.map((message) => ({ path: 'text', message })) });
     const wrong = file.rows.filter((row) => row.product === null);
     const good = file.rows.filter((row) => row.product !== null);

@@ -1,9 +1,11 @@
 import Papa from 'papaparse';
+import { isDay } from '../calendar';
 import type { Lab } from '../colour';
 import {
   COVERAGE_WORDS,
   FAMILIES,
   FINISHES,
+  fullMg,
   MEASURES,
   PRODUCT_KINDS,
   productName,
@@ -66,11 +68,17 @@ export type KitCsvRow = {
   readonly problems: readonly KitRowProblem[];
   /** A product by this name is in the kit already: only its unit is added. */
   readonly known: boolean;
+  /** The unit's amount was not said: it is taken as full. */
+  readonly takenAsFull: boolean;
 };
+/** The columns that say something of a unit rather than of a product. */
+const UNIT_COLUMNS = ['opened on', 'remaining mg', 'place'] as const satisfies readonly KitColumn[];
 export type KitCsv = {
   readonly headers: readonly string[];
   readonly mapping: ColumnMapping;
   readonly rows: readonly KitCsvRow[];
+  /** Whether any column says something of a unit: when it opened, what is left, where it is. */
+  readonly saysUnits: boolean;
   /** What is wrong with the file as a whole; with any of these there are no rows. */
   readonly problems: readonly string[];
 };
@@ -100,9 +108,11 @@ export function guessMapping(headers: readonly string[]): ColumnMapping {
 /**
  * Reads a kit from comma-, semicolon- or tab-separated text, with or without byte-order mark, decimal points or commas. Each row becomes
  * a product and perhaps a unit, or says what is wrong with it and in which column. Nothing is decided here: the caller takes what it wants.
+ * A row has a unit when it says anything of one; where no column does, every row has one if `owned` says that these are hers. An
+ * amount that is not said is that of a full one.
  */
-export function readKitCsv(text: string, options: { readonly mapping?: ColumnMapping; readonly kit?: Kit } = {}): KitCsv {
-  const nothing = { headers: [], mapping: {}, rows: [] };
+export function readKitCsv(text: string, options: { readonly mapping?: ColumnMapping; readonly kit?: Kit; readonly owned?: boolean } = {}): KitCsv {
+  const nothing = { headers: [], mapping: {}, rows: [], saysUnits: false };
   const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy', delimitersToGuess: [',', ';', '\t', '|'] });
   const [first, ...body] = parsed.data;
   if (!first || first.every((cell) => cell.trim() === '')) return { ...nothing, problems: ['The file is empty. Choose a CSV file with a header line.'] };
@@ -114,7 +124,8 @@ export function readKitCsv(text: string, options: { readonly mapping?: ColumnMap
   if (body.length > MOST_ROWS)
     return { ...nothing, headers, mapping, problems: [`The file has ${body.length} rows; at most ${MOST_ROWS} are taken at once. Split it.`] };
   const missing = NEEDED_COLUMNS.filter((column) => mapping[column] === undefined || !headers.includes(mapping[column]));
-  if (missing.length > 0) return { headers, mapping, rows: [], problems: [`Say which column holds ${missing.join(', ')}.`] };
+  const saysUnits = UNIT_COLUMNS.some((column) => mapping[column] !== undefined && headers.includes(mapping[column]));
+  if (missing.length > 0) return { headers, mapping, rows: [], saysUnits, problems: [`Say which column holds ${missing.join(', ')}.`] };
   const at = Object.fromEntries(KIT_COLUMN_NAMES.map((column) => [column, mapping[column] === undefined ? -1 : headers.indexOf(mapping[column])])) as Record<
     KitColumn,
     number
@@ -123,7 +134,7 @@ export function readKitCsv(text: string, options: { readonly mapping?: ColumnMap
   const firstAt = new Map<string, { line: number; colour: string }>();
   const rows = body.map((cells, i): KitCsvRow => {
     const line = i + 2;
-    const row = readRow((column) => (at[column] < 0 ? '' : unarmed((cells[at[column]] ?? '').trim())), line);
+    const row = readRow((column) => (at[column] < 0 ? '' : unarmed((cells[at[column]] ?? '').trim())), line, !saysUnits && options.owned === true);
     if (cells.length !== headers.length && cells.length > headers.length)
       return {
         ...row,
@@ -140,7 +151,7 @@ export function readKitCsv(text: string, options: { readonly mapping?: ColumnMap
       return { ...row, product: null, unit: null, problems: [{ column: 'L*', message: `another colour than the same product has in line ${earlier.line}` }] };
     return { ...row, known: known.has(key) };
   });
-  return { headers, mapping, rows, problems: [] };
+  return { headers, mapping, rows, saysUnits, problems: [] };
 }
 
 /** A cell that would run as a formula elsewhere is written behind an apostrophe: taken off again here. */
@@ -152,7 +163,7 @@ export function nameKey(product: Pick<Product, 'maker' | 'line' | 'shade' | 'kin
 }
 
 /** Checks one row cell by cell; what is missing takes the default of its kind, what is wrong is said. */
-function readRow(cell: (column: KitColumn) => string, line: number): KitCsvRow {
+function readRow(cell: (column: KitColumn) => string, line: number, ownedAll: boolean): KitCsvRow {
   const problems: KitRowProblem[] = [];
   const wrong = (column: KitColumn, message: string): void => void problems.push({ column, message });
   const text = (column: KitColumn): string => {
@@ -232,17 +243,14 @@ function readRow(cell: (column: KitColumn) => string, line: number): KitCsvRow {
   const impossible = problems.length > 0 ? null : impossibleBecause(product.kind, product.lab);
   if (impossible) wrong('L*', impossible);
   const opened = cell('opened on');
-  if (opened !== '' && !isDate(opened)) wrong('opened on', `“${opened}” is not a date as 2031-05-14`);
+  if (opened !== '' && !isDay(opened)) wrong('opened on', `“${opened}” is not a date as 2031-05-14`);
   const remaining = number('remaining mg', 0, 1e7, null);
   const place = cell('place');
   if (place.length > 120) wrong('place', 'is longer than 120 letters');
-  const owned = opened !== '' || remaining !== null || place !== '';
-  const unit: NewUnit | null = owned ? { openedOn: opened === '' ? null : opened, remainingMg: remaining ?? 0, place } : null;
-  return { line, product: problems.length > 0 ? null : product, unit: problems.length > 0 ? null : unit, problems, known: false };
-}
-
-function isDate(text: string): boolean {
-  return /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(`${text}T00:00:00Z`)) && new Date(`${text}T00:00:00Z`).toISOString().startsWith(text);
+  const owned = ownedAll || opened !== '' || remaining !== null || place !== '';
+  const unit: NewUnit | null = owned ? { openedOn: opened === '' ? null : opened, remainingMg: remaining ?? fullMg(product), place } : null;
+  const sound = problems.length === 0;
+  return { line, product: sound ? product : null, unit: sound ? unit : null, problems, known: false, takenAsFull: sound && owned && remaining === null };
 }
 
 /** The kit as CSV, a line for each unit and one for each product without; read back it gives the same kit. Formulas are disarmed. */

@@ -108,6 +108,34 @@ describe('kit CSV', () => {
     expect(new Set(KIT_COLUMN_NAMES).size).toBe(KIT_COLUMN_NAMES.length);
   });
 
+  test('an amount that is not said is that of a full one, of each kind; one that is said is taken as it is', () => {
+    const head = 'maker,line,shade,kind,measure,mg per measure,single use,opened on,remaining mg,place';
+    for (const kind of PRODUCT_KINDS) {
+      const of = (more: string) => readKitCsv(`${head}\nOrdway,Veil,V1,${kind},swipe,20,${more}`).rows[0]!;
+      expect(of('no,,,case 2')).toMatchObject({ takenAsFull: true, unit: { place: 'case 2' } });
+      expect(of('no,,,case 2').unit!.remainingMg).toBeGreaterThanOrEqual(400);
+      expect(of('no,2031-05-14,,').unit!.remainingMg).toBe(of('no,,,case 2').unit!.remainingMg);
+      expect(of('no,,0,case 2')).toMatchObject({ takenAsFull: false, unit: { remainingMg: 0 } });
+      expect(of('no,,12,')).toMatchObject({ takenAsFull: false, unit: { remainingMg: 12 } });
+      expect(of('yes,,,case 2').unit!.remainingMg).toBe(200);
+      expect(of('no,,,')).toMatchObject({ unit: null, takenAsFull: false });
+    }
+    // Never less than one dose.
+    expect(readKitCsv(`${head}\nOrdway,Veil,V1,liner,swipe,900,no,,,case 2`).rows[0]!.unit!.remainingMg).toBe(900);
+  });
+
+  test('where no column says anything of units, rows are a list, or one of each if they are owned', () => {
+    const text = 'maker,line,shade,kind\nOrdway,Veil,V1,base\nOrdway,Veil,V2,base';
+    const list = readKitCsv(text);
+    expect(list.saysUnits).toBe(false);
+    expect(list.rows.map((r) => r.unit)).toEqual([null, null]);
+    expect(readKitCsv(text, { owned: true }).rows.map((r) => r.unit)).toEqual(Array(2).fill({ openedOn: null, remainingMg: 30_000, place: '' }));
+    // A file that says where things are means an empty place.
+    const some = readKitCsv('maker,line,shade,kind,place\nOrdway,Veil,V1,base,\nOrdway,Veil,V2,base,case 1', { owned: true });
+    expect(some.saysUnits).toBe(true);
+    expect(some.rows.map((r) => r.unit?.place)).toEqual([undefined, 'case 1']);
+  });
+
   test('a product of the kit is known again; one product with two colours is questioned; dates must be days', () => {
     const known = KIT.products[0]!;
     const line = `${known.maker},${known.line},${known.shade},${known.kind},54,12,18`;
