@@ -1,7 +1,8 @@
-import { visitInputSchema } from '@toile/contract';
+import { PLAIN_FEATURES } from '@toile/core';
+import { visitInputSchema, type ClientInput } from '@toile/contract';
 import { ValidationError } from 'yup';
 import { errorsByField } from './errorsByField';
-import { call, CallError, fieldErrors } from './call';
+import { call, CallError, currentOf, fieldErrors } from './call';
 import { dropDraft, readDraft, writeDraft } from './drafts';
 
 const answer = (status: number, body: unknown): Response =>
@@ -16,24 +17,49 @@ const sent = (): { url: string; headers: Record<string, string>; init: RequestIn
   return { url, init, headers: init.headers as Record<string, string> };
 };
 
+const client: ClientInput = {
+  id: '7',
+  name: 'Ilse Moor',
+  phone: '',
+  email: '',
+  birthYear: null,
+  guardianConsent: '',
+  sensitivities: [],
+  notes: '',
+  features: PLAIN_FEATURES,
+  measurements: {},
+  taps: {},
+  likeness: null,
+};
+
 test('a read has no key, a write always has one, and an edit says where it starts from', async () => {
   fetchMock.mockResolvedValue(answer(200, { ok: 1 }));
   expect(await call('listClients', { query: { query: 'Zoë' } })).toEqual({ ok: 1 });
   expect(sent().url).toBe('/api/clients?query=Zo%C3%AB');
   expect(sent().headers['idempotency-key']).toBeUndefined();
-  await call('updateClient', { params: { id: '7' }, body: { a: 1 }, revision: 3 });
+  await call('updateClient', { params: { id: '7' }, body: client, revision: 3 });
   expect(sent().headers).toMatchObject({ 'if-match': '"3"', 'content-type': 'application/json', 'idempotency-key': expect.stringMatching(/^[0-9a-f-]{36}$/) });
-  await call('createClient', { body: {}, idempotencyKey: 'kept' });
+  await call('createClient', { body: client, idempotencyKey: 'kept' });
   expect(sent().headers['idempotency-key']).toBe('kept');
 });
 
 test('a refused write is an error with its words and its fields', async () => {
   fetchMock.mockResolvedValue(answer(422, { title: 'Some fields need another look.', code: 'bad-input', fields: [{ path: 'name', message: 'Write a name' }] }));
-  const error = await call('createClient', { body: {} }).catch((e: unknown) => e);
+  const error = await call('createClient', { body: client }).catch((e: unknown) => e);
   expect(error).toBeInstanceOf(CallError);
   expect((error as CallError).message).toBe('Some fields need another look.');
   expect(fieldErrors(error)).toEqual({ name: 'Write a name' });
   expect(fieldErrors(new Error('x'))).toEqual({});
+});
+
+test('whoever comes second is shown what is there, and only then', async () => {
+  fetchMock.mockResolvedValue(answer(409, { title: 'Someone else saved.', code: 'stale', current: { name: 'Ilse Tull' } }));
+  const error = await call('updateClient', { params: { id: '7' }, body: client, revision: 3 }).catch((e: unknown) => e);
+  expect(currentOf('updateClient', error)).toEqual({ name: 'Ilse Tull' });
+  fetchMock.mockResolvedValue(answer(409, { title: 'Already here.', code: 'already-there', current: { name: 'Ilse Tull' } }));
+  const other = await call('createClient', { body: client }).catch((e: unknown) => e);
+  expect(currentOf('updateClient', other)).toBeNull();
+  expect(currentOf('updateClient', new Error('x'))).toBeNull();
 });
 
 test('no connection and an answer that is none are told as what to do', async () => {

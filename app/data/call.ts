@@ -1,4 +1,19 @@
-import { newId, pathTo, ROUTES, type Problem, type RouteName } from '@toile/contract';
+import {
+  addressOf,
+  newId,
+  ROUTES,
+  type AnswerOf,
+  type BodyOf,
+  type CurrentOf,
+  type EditName,
+  type ParamsOf,
+  type Problem,
+  type QueryOf,
+  type ReadName,
+  type RouteName,
+  type StaleName,
+  type WriteName,
+} from '@toile/contract';
 
 /** An answer that was an error: its words are for the reader, its problem for the form. */
 export class CallError extends Error {
@@ -9,26 +24,47 @@ export class CallError extends Error {
   }
 }
 
-export type CallOptions = {
+type Free<T> = Record<never, never> extends T ? true : false;
+/** What a route must be given: its ids, its body, and the revision an edit starts from. */
+export type CallOptions<N extends RouteName> = {
+  readonly query?: QueryOf<N>;
+  /** Kept by whoever may send the same write again. */
+  readonly idempotencyKey?: string;
+} & (Free<ParamsOf<N>> extends true ? { readonly params?: ParamsOf<N> } : { readonly params: ParamsOf<N> }) &
+  (N extends WriteName ? { readonly body: BodyOf<N> } : { readonly body?: undefined }) &
+  (N extends EditName ? { readonly revision: number } : { readonly revision?: undefined });
+
+type Request = {
   readonly params?: Readonly<Record<string, string>>;
   readonly query?: Readonly<Record<string, string | undefined>>;
   readonly body?: unknown;
-  /** Revision an edit starts from. */
   readonly revision?: number;
-  /** Kept by whoever may send the same write again. */
   readonly idempotencyKey?: string;
 };
 
 /** Calls a route of the contract. Throws a CallError with what to do when it is refused or cannot be reached. */
-export async function call<T>(name: RouteName, options: CallOptions = {}): Promise<T> {
-  const { method } = ROUTES[name];
+export async function call<N extends RouteName>(
+  name: N,
+  ...[options]: Free<CallOptions<N>> extends true ? [options?: CallOptions<N>] : [options: CallOptions<N>]
+): Promise<AnswerOf<N>> {
+  // Here an answer gets its type: the server's handler of this route is held to the same one.
+  return (await request(name, options ?? {})) as AnswerOf<N>;
+}
+
+/** Reads a route by its name, its ids and what is asked. Throws as `call` does. */
+export async function readAt<N extends ReadName>(name: N, params: ParamsOf<N> | null, query?: QueryOf<N>): Promise<AnswerOf<N>> {
+  return (await request(name, { params: params ?? {}, query })) as AnswerOf<N>;
+}
+
+async function request(name: RouteName, options: Request): Promise<unknown> {
+  const { method, path } = ROUTES[name];
   const headers: Record<string, string> = {};
   if (method !== 'GET') headers['idempotency-key'] = options.idempotencyKey ?? newId();
   if (options.revision !== undefined) headers['if-match'] = `"${options.revision}"`;
   if (options.body !== undefined) headers['content-type'] = 'application/json';
   let response: Response;
   try {
-    response = await fetch(pathTo(name, options.params, options.query), {
+    response = await fetch(addressOf(path, options.params, options.query), {
       method,
       headers,
       body: options.body === undefined ? undefined : JSON.stringify(options.body),
@@ -36,9 +72,15 @@ export async function call<T>(name: RouteName, options: CallOptions = {}): Promi
   } catch {
     throw new CallError('The studio cannot be reached. Check the connection and try again.', null);
   }
-  if (response.status === 204) return undefined as T;
-  if (response.ok) return (await response.json()) as T;
+  if (response.status === 204) return undefined;
+  if (response.ok) return response.json();
   throw await errorFrom(response);
+}
+
+/** What is there, when a write came second to someone else's; null for any other error. */
+export function currentOf<N extends StaleName>(_name: N, error: unknown): CurrentOf<N> | null {
+  if (!(error instanceof CallError) || error.problem?.code !== 'stale') return null;
+  return error.problem.current as CurrentOf<N>;
 }
 
 async function errorFrom(response: Response): Promise<CallError> {

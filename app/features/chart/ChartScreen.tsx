@@ -2,7 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { documentHash, type Chart } from '@toile/core';
 import { may, pathTo, type ChartAnswer } from '@toile/contract';
-import { call, CallError } from '../../data/call';
+import { call, CallError, currentOf } from '../../data/call';
 import { useChart, useKit, useRefresh, useSession } from '../../data/hooks';
 import { Body, Button, Column, Field, Label, Line, Ready, Screen, Subheading } from '../../ui';
 import { dayInWords } from '../words/dates';
@@ -47,14 +47,13 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
     try {
       const body = { parent: saved.version, reason: draft.reason, chart: draft.chart };
       // The same words sent twice land once; other words are another write.
-      const kept = await call<ChartAnswer>('createVersion', { params: { id: saved.id }, body, idempotencyKey: documentHash({ key: draft.key, body }) });
+      const kept = await call('createVersion', { params: { id: saved.id }, body, idempotencyKey: documentHash({ key: draft.key, body }) });
       dropChartDraft(saved);
       await refresh({ name: 'chart', params: { id: saved.id }, answer: kept });
     } catch (error) {
-      const stale = error instanceof CallError && error.problem?.code === 'stale';
       setFailure({
         words: error instanceof CallError ? error.message : 'Something went wrong. Your changes are kept here; try again.',
-        newest: stale ? (error.problem?.current as Chart) : null,
+        newest: currentOf('createVersion', error),
       });
       setBusy(false);
     }

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ValidationError } from 'yup';
 import { OCCASIONS } from '@toile/core';
-import { newId, visitInputSchema, type VisitAnswer } from '@toile/contract';
+import { newId, visitInputSchema } from '@toile/contract';
 import { errorsByField } from '../../data/errorsByField';
 import { call, CallError, fieldErrors } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
@@ -16,7 +16,7 @@ export function BookVisit({ clientId, onBooked }: { readonly clientId: string; r
   const book = async (): Promise<void> => {
     try {
       const body = await visitInputSchema.validate({ ...form, readyBy: form.readyBy === '' ? null : form.readyBy }, { abortEarly: false });
-      await call<VisitAnswer>('createVisit', { body });
+      await call('createVisit', { body });
       await refresh();
       onBooked();
     } catch (error) {

@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { PLAIN_FEATURES } from '@toile/core';
-import { clientFormSchema, newId, type ClientAnswer, type ClientForm } from '@toile/contract';
+import { clientFormSchema, newId, type ClientForm } from '@toile/contract';
 import { call, CallError, fieldErrors } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
 import { Body, Button, Column, Screen } from '../../ui';
@@ -23,7 +23,7 @@ export function NewClientScreen() {
     setFailure(null);
     try {
       // The id makes a second sending harmless, whatever was changed in between.
-      const answer = await call<ClientAnswer>('createClient', { body: { ...form, id, features: PLAIN_FEATURES, measurements: {} } });
+      const answer = await call('createClient', { body: { ...form, id, features: PLAIN_FEATURES, measurements: {}, taps: {}, likeness: null } });
       await refresh({ name: 'client', params: { id }, answer });
       router.replace(`/clients/${id}/trace`);
     } catch (error) {

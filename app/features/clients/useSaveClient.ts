@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { ClientAnswer, ClientInput } from '@toile/contract';
-import { call, CallError, fieldErrors } from '../../data/call';
+import { call, CallError, currentOf, fieldErrors } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
 import { clientBody } from './clientBody';
 
@@ -37,7 +37,7 @@ export function useSaveClient(client: ClientAnswer): ClientSaving {
       setFailure(null);
       try {
         const base = over ?? client;
-        const answer = await call<ClientAnswer>('updateClient', {
+        const answer = await call('updateClient', {
           params: { id: client.id },
           body: { ...clientBody(base), ...changes },
           revision: base.revision,
@@ -45,10 +45,9 @@ export function useSaveClient(client: ClientAnswer): ClientSaving {
         await show(answer);
         return { saved: answer };
       } catch (error) {
-        const problem = error instanceof CallError ? error.problem : null;
         const refused: SaveFailure = {
           words: error instanceof CallError ? error.message : 'Something went wrong. Try again.',
-          theirs: problem?.code === 'stale' ? (problem.current as ClientAnswer) : null,
+          theirs: currentOf('updateClient', error),
           fields: fieldErrors(error),
         };
         setFailure(refused);

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { newId, type ChartAnswer, type FieldProblem } from '@toile/contract';
+import { newId, type FieldProblem } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
 import { Body, Column, FileButton, Figure, Label, Screen, Subheading } from '../../ui';
@@ -16,7 +16,7 @@ export function ImportScreen() {
     setFile(chosen.name);
     setFailure(null);
     try {
-      const answer = await call<ChartAnswer>('importChart', { body: { text: await chosen.text() }, idempotencyKey: newId() });
+      const answer = await call('importChart', { body: { text: await chosen.text() }, idempotencyKey: newId() });
       await refresh({ name: 'chart', params: { id: answer.chart.id }, answer });
       router.replace(`/charts/${answer.chart.id}`);
     } catch (error) {

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { adaptationInWords, isDay, OCCASIONS, type Chart, type FittedLook, type Occasion } from '@toile/core';
-import { newId, type ChartAnswer, type ClientAnswer } from '@toile/contract';
+import { newId, type ClientAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
 import { useClient, useKit, useLook, useLooks, useRefresh, useSession, useStudioSettings } from '../../data/hooks';
@@ -128,7 +128,7 @@ function Fitted({ client, draft, onChange }: { readonly client: ClientAnswer; re
     setBusy(true);
     setFailure(null);
     try {
-      const answer = await call<ChartAnswer>('createChart', {
+      const answer = await call('createChart', {
         body: { chart: { ...chart, reason: draft.reason }, visitId: draft.visitId },
         idempotencyKey: `chart-${chart.id}`,
       });

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { cellName, identifyPan, PRODUCT_KINDS, type Kit, type Lab, type ProductKind } from '@toile/core';
-import type { PaletteAnswer, SampleAnswer } from '@toile/contract';
+import type { PaletteAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useKit, usePalettes } from '../../data/hooks';
 import { Body, Button, Choice, Column, Label, LabField, Line, Ready, Row, Screen, Subheading, Swatch } from '../../ui';
@@ -31,7 +31,7 @@ function Identify({ kit, palettes }: { readonly kit: Kit; readonly palettes: rea
   const touch = async (paletteId: string, row: number, column: number): Promise<void> => {
     setFailure(null);
     try {
-      setLab((await call<SampleAnswer>('sample', { body: { pan: { paletteId, row, column } } })).lab);
+      setLab((await call('sample', { body: { pan: { paletteId, row, column } } })).lab);
     } catch (error) {
       setFailure(error instanceof CallError ? error.message : 'The reader did not answer. Try again.');
     }

@@ -62,7 +62,7 @@ function Preview({ file, kit, onOther }: PreviewProps) {
     setFailure(null);
     try {
       const body = { text: file.text, mapping: read!.mapping, leaveOutWrong: true, owned };
-      setTaken(await call<ImportKitAnswer>('importKit', { body, idempotencyKey: file.key }));
+      setTaken(await call('importKit', { body, idempotencyKey: file.key }));
       await refresh();
     } catch (refused) {
       setFailure(refused instanceof CallError ? refused.message : 'Something went wrong; nothing was written. Try again.');

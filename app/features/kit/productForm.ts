@@ -1,4 +1,4 @@
-import { TOOLS, type Lab, type Product, type Tool } from '@toile/core';
+import { TOOLS, type Product, type Tool } from '@toile/core';
 import { newId } from '@toile/contract';
 
 /** Yes, no, or nobody has said. */
@@ -81,7 +81,7 @@ export function formOf(product: Product): ProductForm {
 }
 
 /** What is sent: the numbers as numbers (NaN where there is none, which the schema refuses with words), no colour when all three are empty. */
-export function productOf(form: ProductForm): Omit<Product, 'lab'> & { readonly lab: Lab | null } {
+export function productOf(form: ProductForm): Product {
   const { flashGrade, wearHours, waterproof, transferProof, smallestShare, tool, ...rest } = form;
   const empty = form.lab.every((v) => v.trim() === '');
   return {

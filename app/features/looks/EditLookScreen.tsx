@@ -1,7 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import type { Look } from '@toile/core';
-import type { LookAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useLook, useRefresh } from '../../data/hooks';
 import { Body, Button, Column, Field, Ready, Screen, Subheading, Switch } from '../../ui';
@@ -48,7 +47,7 @@ function Edit({ look }: { readonly look: Look }) {
       steps: look.steps.map(({ optional: _was, ...step }) => (optional.includes(step.id) ? { ...step, optional: true } : step)),
     };
     try {
-      const kept = await call<LookAnswer>('createLook', { body: { look: next }, idempotencyKey: `look-${look.id}-${next.version}-${reason}` });
+      const kept = await call('createLook', { body: { look: next }, idempotencyKey: `look-${look.id}-${next.version}-${reason}` });
       await refresh({ name: 'look', params: { id: look.id }, answer: kept });
       router.navigate(`/looks/${look.id}`);
     } catch (error) {

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { isDay, OCCASIONS, productsInWords, type Chart, type FittedLook, type Kit, type Look, type Occasion, type SchoolAnswers } from '@toile/core';
-import { newId, type ChartAnswer, type ClientAnswer } from '@toile/contract';
+import { newId, type ClientAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useClients, useKit, useLook, useRefresh, useSession, useStudioSettings } from '../../data/hooks';
 import { Body, Button, Choice, Column, Field, Judged, Label, Line, Progress, Ready, Screen, Subheading, Switch, useWide, View } from '../../ui';
@@ -72,7 +72,7 @@ function FitSeveral({ look, kit }: { readonly look: Look; readonly kit: Kit }) {
     for (const [i, { id, name }] of chosen.entries()) {
       setShare(i / chosen.length);
       try {
-        const client = await call<ClientAnswer>('client', { params: { id } });
+        const client = await call('client', { params: { id } });
         const one = await fitOne(look, client, kit, occasion, session.data?.name ?? '', settings.data?.settings.schools ?? {});
         setFitted((all) => [...all, one]);
       } catch (error) {
@@ -88,7 +88,7 @@ function FitSeveral({ look, kit }: { readonly look: Look; readonly kit: Kit }) {
       if (!one.fitted) continue;
       const { chart } = one.fitted;
       try {
-        await call<ChartAnswer>('createChart', { body: { chart, visitId: null }, idempotencyKey: `chart-${chart.id}` });
+        await call('createChart', { body: { chart, visitId: null }, idempotencyKey: `chart-${chart.id}` });
         setFitted((all) => all.map((f) => (f.clientId === one.clientId ? { ...f, savedAs: chart.id } : f)));
       } catch (error) {
         setFailure(`${one.name}: ${error instanceof CallError ? error.message : 'not saved. Try again.'}`);

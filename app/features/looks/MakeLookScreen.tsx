@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { lookFromChart, PARTS, type Chart, type PartOfLook } from '@toile/core';
-import { newId, type LookAnswer } from '@toile/contract';
+import { newId } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useChart, useRefresh, useSession } from '../../data/hooks';
 import { Body, Button, Choice, Column, Label, Ready, Screen, Subheading } from '../../ui';
@@ -54,7 +54,7 @@ function Make({ chart }: { readonly chart: Chart }) {
         parts,
         forbids: forbidsOfForm(form),
       };
-      const kept = await call<LookAnswer>('createLook', { body: { look: lookFromChart(chart, choices, stamp) }, idempotencyKey: `look-${lookId}` });
+      const kept = await call('createLook', { body: { look: lookFromChart(chart, choices, stamp) }, idempotencyKey: `look-${lookId}` });
       await refresh({ name: 'look', params: { id: lookId }, answer: kept });
       router.replace(`/looks/${lookId}`);
     } catch (error) {

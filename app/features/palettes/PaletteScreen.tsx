@@ -55,7 +55,7 @@ function Open({ answer, products }: { readonly answer: PaletteAnswer; readonly p
     setBusy(true);
     setFailure(null);
     try {
-      await call<PaletteAnswer>('updatePalette', { params: { id: palette.id }, body: { palette }, revision: answer.revision });
+      await call('updatePalette', { params: { id: palette.id }, body: { palette }, revision: answer.revision });
       await refresh();
     } catch (error) {
       const stale = error instanceof CallError && error.problem?.code === 'stale';

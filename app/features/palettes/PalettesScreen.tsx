@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { labToHex, panAt, type Kit, type Palette } from '@toile/core';
-import { may, newId, type PaletteAnswer } from '@toile/contract';
+import { may, newId } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useKit, usePalettes, useRefresh, useSession } from '../../data/hooks';
 import { Body, Button, Column, Empty, Field, Line, Ready, Row, Screen, Stepper, View } from '../../ui';
@@ -82,7 +82,7 @@ function NewPalette({ onClose }: { readonly onClose: () => void }) {
     if (name.trim() === '') return setError('Write a name');
     try {
       const palette: Palette = { id, name: name.trim().slice(0, 200), rows, columns, pans: [] };
-      await call<PaletteAnswer>('createPalette', { body: { palette }, idempotencyKey: id });
+      await call('createPalette', { body: { palette }, idempotencyKey: id });
       await refresh();
       router.navigate(`/kit/palettes/${id}`);
     } catch (failed) {

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { isPlausibleSkin, readCgats, SKIN_ZONE_NAMES, type Lab, type SkinZone } from '@toile/core';
-import { newId, type ClientAnswer, type ReadingAnswer, type SampleRequest } from '@toile/contract';
+import { newId, type ClientAnswer, type SampleRequest } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
 import { useClient, useRefresh } from '../../data/hooks';
@@ -94,7 +94,7 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
     try {
       const extras = session.extras.filter((e) => e.samples.length > 0);
       const body = { id: readingId, at: new Date().toISOString(), source, zones: keptZones(session.zones), extras };
-      await call<ReadingAnswer>('createReading', { params: { id: client.id }, body, idempotencyKey: `reading-${readingId}` });
+      await call('createReading', { params: { id: client.id }, body, idempotencyKey: `reading-${readingId}` });
       dropDraft(draft);
       await refresh();
       router.navigate(`/clients/${client.id}`);

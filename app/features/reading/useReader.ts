@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Lab } from '@toile/core';
-import type { SampleAnswer, SampleRequest } from '@toile/contract';
+import type { SampleRequest } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
 
@@ -34,7 +34,7 @@ export function useReader(): Reader {
     setBusy(true);
     setFailure(null);
     try {
-      return (await call<SampleAnswer>('sample', { body: request })).lab;
+      return (await call('sample', { body: request })).lab;
     } catch (error) {
       setFailure(error instanceof CallError ? error.message : 'The reader did not answer. Try again.');
       return null;

@@ -60,7 +60,7 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
     try {
       const chart = acceptedRefit(refit.base, refit.changes, refused);
       const body = { parent: answer.chart.version, reason: reason ?? reasonFor(refit, date), chart };
-      const kept = await call<ChartAnswer>('createVersion', {
+      const kept = await call('createVersion', {
         params: { id: chart.id },
         body,
         idempotencyKey: documentHash({ key, body }),

@@ -29,7 +29,7 @@ function Rules({ answer, mayGrade }: { readonly answer: StudioSettingsAnswer; re
     const { [rule.id]: _old, ...others } = ruleGrades;
     const next: RuleGrades = to === rule.severity ? others : { ...others, [rule.id]: to };
     try {
-      const saved = await call<StudioSettingsAnswer>('updateStudioSettings', { body: { ...answer.settings, ruleGrades: next }, revision: answer.revision });
+      const saved = await call('updateStudioSettings', { body: { ...answer.settings, ruleGrades: next }, revision: answer.revision });
       await refresh({ name: 'studioSettings', params: {}, answer: saved });
     } catch (error) {
       setFailure(error instanceof CallError ? error.message : 'Something went wrong. Try again.');

@@ -18,7 +18,7 @@ export function SignInScreen({ onSignedIn }: { readonly onSignedIn: (session: Se
     setBusy(true);
     try {
       const body = await signInSchema.validate({ email, password }, { abortEarly: false });
-      onSignedIn(await call<SessionAnswer>('signIn', { body }));
+      onSignedIn(await call('signIn', { body }));
     } catch (error) {
       if (error instanceof ValidationError) setErrors(errorsByField(error));
       else setErrors({ form: error instanceof CallError ? error.message : 'Something went wrong. Try again.' });

@@ -17,7 +17,7 @@ export function StudioSchools({ answer, mayChange }: { readonly answer: StudioSe
   const save = async (next: Partial<SchoolAnswers>): Promise<void> => {
     setFailure(null);
     try {
-      const saved = await call<StudioSettingsAnswer>('updateStudioSettings', { body: { ...answer.settings, schools: next }, revision: answer.revision });
+      const saved = await call('updateStudioSettings', { body: { ...answer.settings, schools: next }, revision: answer.revision });
       await refresh({ name: 'studioSettings', params: {}, answer: saved });
     } catch (error) {
       setFailure(error instanceof CallError ? error.message : 'Something went wrong. Try again.');

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import type { ShadeMatch } from '@toile/core';
-import type { ChartAnswer, ClientAnswer } from '@toile/contract';
+import type { ClientAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { Body, Button, Choice, Column, Label } from '../../ui';
 import { newChartDraft, readChartDraft, writeChartDraft } from '../chart/chartDraft';
@@ -25,7 +25,7 @@ export function UseInChart({ client, match, chartId, stepId }: UseInChartProps) 
   const put = async (): Promise<void> => {
     setFailure(null);
     try {
-      const { chart: saved } = await call<ChartAnswer>('chart', { params: { id: chosen! } });
+      const { chart: saved } = await call('chart', { params: { id: chosen! } });
       const started = readChartDraft(saved);
       const changed = withMatch(started?.chart ?? saved, match, stepId);
       if (!changed) return setFailure('That chart has no base step to put it in.');

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { newId, newSecret, SHARE_DAYS, sharePath, type ShareAnswer, type ShareDays } from '@toile/contract';
+import { newId, newSecret, SHARE_DAYS, sharePath, type ShareDays } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useRefresh, useSession, useShares } from '../../data/hooks';
 import { Body, Button, Choice, Column, Dialog, Field, Label, Line, Ready, Switch } from '../../ui';
@@ -34,7 +34,7 @@ export function ShareDialog({ chartId, version, onClose }: ShareDialogProps) {
       const studioId = session.data?.studio.id;
       if (!studioId) return;
       const secret = newSecret();
-      await call<ShareAnswer>('createShare', { params: { id: chartId }, body: { id: newId(), version, secret, days, cautions } });
+      await call('createShare', { params: { id: chartId }, body: { id: newId(), version, secret, days, cautions } });
       setLink(`${window.location.origin}${sharePath(studioId, secret)}`);
       setCopied(false);
     });

@@ -13,7 +13,7 @@ import {
   type ShadeContext,
   type Substitute,
 } from '@toile/core';
-import { newId, type ChartAnswer, type ChartSummary, type SubstitutionAnswer } from '@toile/contract';
+import { newId, type ChartSummary } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useKit, useProductUses, useRefresh } from '../../data/hooks';
 import { Body, Button, Choice, Column, Empty, Figure, Judged, Label, Line, Loading, Ready, Screen, Subheading, Swatch, useColours } from '../../ui';
@@ -66,7 +66,7 @@ function Find({ kit, product, charts }: FindProps) {
     try {
       const parts = picked!.parts.map((p) => ({ productId: p.product.id, unitId: p.unit.id, pumps: p.pumps }));
       const body = { chartIds: targets, parts, doseFactor: picked!.doseFactor, reason: why ?? '' };
-      const { changed } = await call<SubstitutionAnswer>('substituteProduct', {
+      const { changed } = await call('substituteProduct', {
         params: { id: product.id },
         body,
         idempotencyKey: `${key} ${substituteKey(picked!)} ${targets.length}`.slice(0, 100),
@@ -154,7 +154,7 @@ function useChartOnce(id: string | null): Chart | null {
   useEffect(() => {
     if (id === null) return;
     let current = true;
-    call<ChartAnswer>('chart', { params: { id } }).then(
+    call('chart', { params: { id } }).then(
       (answer) => current && setChart(answer.chart),
       () => undefined,
     );

@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import type { Landmarks } from '@toile/core';
-import type { ClientAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useClients } from '../../data/hooks';
 import { Body, Button, Column, Field, Label, Line, Ready, Row, Subheading } from '../../ui';
@@ -20,7 +19,7 @@ export function StartFromFace({ clientId, likeness, onStart }: StartFromFaceProp
   const take = async (id: string): Promise<void> => {
     setFailure(null);
     try {
-      onStart(landmarksFor(await call<ClientAnswer>('client', { params: { id } })));
+      onStart(landmarksFor(await call('client', { params: { id } })));
     } catch (error) {
       setFailure(error instanceof CallError ? error.message : 'The face could not be fetched. Try again.');
     }

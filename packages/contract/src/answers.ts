@@ -1,4 +1,20 @@
-import type { ChairEvent, Chart, Features, Kit, Lab, Landmarks, Look, Measurements, OwnTiming, Palette, Skin, SkinZone, Taps } from '@toile/core';
+import type {
+  Chart,
+  Features,
+  Kit,
+  Lab,
+  Landmarks,
+  Look,
+  Measurements,
+  OwnTiming,
+  Palette,
+  Product,
+  RecordedEvent,
+  Skin,
+  SkinZone,
+  Taps,
+  Unit,
+} from '@toile/core';
 import type { Role } from './roles';
 import type { StudioSettings } from './settings';
 
@@ -74,9 +90,12 @@ export type ChartSummary = {
 export type ChartAnswer = {
   readonly chart: Chart;
   /** What happened at the chair with this version. */
-  readonly events: readonly (ChairEvent & { readonly id: string })[];
+  readonly events: readonly RecordedEvent[];
   readonly versions: readonly (VersionLine & { readonly hash: string })[];
 };
+
+/** What was recorded at the chair, as it is kept. */
+export type RecordedAnswer = RecordedEvent;
 
 /** For each of the studio's people who were timed often enough. */
 export type TimingsAnswer = readonly { readonly by: string; readonly timings: readonly OwnTiming[] }[];
@@ -118,6 +137,8 @@ export type KitAnswer = Kit & {
   /** Revision of each product and unit by id: what an edit starts from. */
   readonly revisions: Readonly<Record<string, number>>;
 };
+export type ProductAnswer = { readonly product: Product; readonly revision: number };
+export type UnitAnswer = { readonly unit: Unit; readonly revision: number };
 export type StudioSettingsAnswer = { readonly settings: StudioSettings; readonly revision: number };
 export type PaletteAnswer = { readonly palette: Palette; readonly revision: number };
 export type LedgerEntry = {

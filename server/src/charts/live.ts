@@ -80,7 +80,7 @@ export function openLive(pool: pg.Pool): Live {
 export function registerLive(services: Services, live: Live): void {
   services.app.get(ROUTES.liveChart.path, async (req, res) => {
     const caller = allowed(req, 'liveChart');
-    const { id } = checkedParams(req);
+    const { id } = checkedParams(req, 'liveChart');
     await inStudio(services.db, caller.studioId, async (tx) => found(await tx.selectFrom('charts').select('id').where('id', '=', id!).executeTakeFirst()));
     // no-transform: a compressed line would be held back until it is full.
     res.set({ 'content-type': 'text/event-stream', 'cache-control': 'no-cache, no-transform', 'x-accel-buffering': 'no' });

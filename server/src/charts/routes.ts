@@ -1,4 +1,3 @@
-import { sql } from 'kysely';
 import {
   chartSheet,
   MEASUREMENT_NAMES,
@@ -12,18 +11,9 @@ import {
   type Chart,
   type Paper,
 } from '@toile/core';
-import {
-  chairEventSchema,
-  importChartSchema,
-  newChartSchema,
-  newId,
-  newVersionSchema,
-  type ChairEventInput,
-  type ImportChart,
-  type NewChart,
-  type NewVersion,
-} from '@toile/contract';
+import { newId } from '@toile/contract';
 import type { Tx } from '../db/connection';
+import { oneAtATime } from '../db/locks';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Caller, type Services } from '../http/register';
 import { settleStep } from '../kit/ledger';
@@ -34,16 +24,16 @@ import { chartAnswer, insertVersion, newestVersion } from './queries';
 
 /** Face charts: fitted, saved as versions, worked at the chair, carried to other studios. */
 export function registerCharts(services: Services): void {
-  read(services, 'chart', async ({ tx, params, query }) => ({ body: await chartAnswer(tx, params.id!, versionAsked(query.version)) }));
+  read(services, 'chart', async ({ tx, params, query }) => ({ body: await chartAnswer(tx, params.id, versionAsked(query.version)) }));
 
   read(services, 'exportChart', async ({ tx, params, query }) => {
-    const { chart } = await chartAnswer(tx, params.id!, versionAsked(query.version));
+    const { chart } = await chartAnswer(tx, params.id, versionAsked(query.version));
     return { body: writeChart(chart), file: `chart-${chart.id}-v${chart.version}.json` };
   });
 
   read(services, 'printChart', async ({ tx, params, query }) => {
     const asked = printAsked(query);
-    const { chart } = await chartAnswer(tx, params.id!, versionAsked(query.version));
+    const { chart } = await chartAnswer(tx, params.id, versionAsked(query.version));
     const sheet = chartSheet(chart, { paper: asked.paper, colour: asked.colour, cautions: asked.cautions, measure: measureText });
     const file = `chart-${chart.id}-v${chart.version}.${asked.as}`;
     return asked.as === 'pdf'
@@ -51,7 +41,7 @@ export function registerCharts(services: Services): void {
       : { body: sheetSvg(sheet, fontUrls()), file, type: 'image/svg+xml' };
   });
 
-  write<NewChart>(services, 'createChart', newChartSchema, async ({ tx, caller, body, now }) => {
+  write(services, 'createChart', async ({ tx, caller, body, now }) => {
     found(await tx.selectFrom('clients').select('id').where('id', '=', body.chart.client.id).executeTakeFirst());
     const chart: Chart = { ...body.chart, version: 1, parent: null, author: caller.name, at: now.toISOString() };
     await claimChart(tx, caller, chart);
@@ -69,11 +59,11 @@ export function registerCharts(services: Services): void {
     return { status: 201, body: await chartAnswer(tx, chart.id), subject: chart.id };
   });
 
-  write<NewVersion>(services, 'createVersion', newVersionSchema, async ({ tx, caller, body, params, now }) => {
-    found(await tx.selectFrom('charts').select('id').where('id', '=', params.id!).executeTakeFirst());
-    await oneAtATime(tx, params.id!);
-    const newest = found(await newestVersion(tx, params.id!));
-    if (newest.version !== body.parent) throw new ProblemError('stale', { current: newest, yours: body.chart });
+  write(services, 'createVersion', async ({ tx, caller, body, params, now, stale }) => {
+    found(await tx.selectFrom('charts').select('id').where('id', '=', params.id).executeTakeFirst());
+    await oneAtATime(tx, params.id);
+    const newest = found(await newestVersion(tx, params.id));
+    if (newest.version !== body.parent) throw stale(newest, body.chart);
     if (body.chart.client.id !== newest.client.id)
       throw new ProblemError('bad-input', { fields: [{ path: 'chart.client.id', message: 'A chart stays with its client' }] });
     const chart = nextVersion(body.chart, newest, { author: caller.name, at: now.toISOString(), reason: body.reason });
@@ -82,16 +72,16 @@ export function registerCharts(services: Services): void {
     return { status: 201, body: await chartAnswer(tx, chart.id), subject: chart.id };
   });
 
-  write<ChairEventInput>(services, 'createEvent', chairEventSchema, async ({ tx, caller, body, params }) => {
+  write(services, 'createEvent', async ({ tx, caller, body, params }) => {
     const version = found(
-      await tx.selectFrom('chart_versions').select('document').where('chart_id', '=', params.id!).where('version', '=', body.version).executeTakeFirst(),
+      await tx.selectFrom('chart_versions').select('document').where('chart_id', '=', params.id).where('version', '=', body.version).executeTakeFirst(),
     );
     if (!version.document.steps.some((step) => step.id === body.stepId))
       throw new ProblemError('bad-input', { fields: [{ path: 'stepId', message: 'is not a step of this version' }] });
     // What two phones record of one step at once is counted one after the other: the second sees what the first took.
-    await oneAtATime(tx, `${params.id!} ${body.stepId}`);
+    await oneAtATime(tx, `${params.id} ${body.stepId}`);
     const { device, seen, settles } = body;
-    if (settles && settles.length > 0) await mustBeOfStep(tx, params.id!, body.version, body.stepId, settles);
+    if (settles && settles.length > 0) await mustBeOfStep(tx, params.id, body.version, body.stepId, settles);
     const known = { ...(device && { device }), ...(seen !== undefined && { seen }), ...(settles && { settles }) };
     const common = { stepId: body.stepId, at: body.at, by: caller.name, ...known };
     const event: ChairEvent = body.kind === 'deviation' ? { ...common, kind: body.kind, deviation: body.deviation! } : { ...common, kind: body.kind };
@@ -100,7 +90,7 @@ export function registerCharts(services: Services): void {
       .values({
         studio_id: caller.studioId,
         id: body.id,
-        chart_id: params.id!,
+        chart_id: params.id,
         version: body.version,
         step_id: body.stepId,
         event: JSON.stringify(event),
@@ -111,21 +101,16 @@ export function registerCharts(services: Services): void {
       .executeTakeFirst();
     if (!inserted) throw new ProblemError('already-there');
     await settleStep(tx, caller, version.document, body.stepId);
-    await announce(tx, params.id!);
+    await announce(tx, params.id);
     return { status: 201, body: { ...event, id: body.id }, subject: body.id };
   });
 
-  write<ImportChart>(services, 'importChart', importChartSchema, async ({ tx, caller, body, now }) => {
+  write(services, 'importChart', async ({ tx, caller, body, now }) => {
     const file = readChart(body.text);
     if (!file.ok) throw new ProblemError('bad-file', { fields: file.problems });
     const chart = await adopt(tx, caller, file.document, now);
     return { status: 201, body: await chartAnswer(tx, chart.id), subject: chart.id };
   });
-}
-
-/** Lets whoever works on the same thing go first, until their transaction ends; what is read after this is what they left. */
-async function oneAtATime(tx: Tx, thing: string): Promise<void> {
-  await sql`select pg_advisory_xact_lock(hashtextextended(${thing}, 0))`.execute(tx);
 }
 
 /** What is settled must have been recorded of this very step; it is told by its field otherwise. */

@@ -1,6 +1,6 @@
 import { sql } from 'kysely';
 import { skinTarget, type Lab } from '@toile/core';
-import { clientInputSchema, may, type ClientAnswer, type ClientInput, type ClientSummary, type Role } from '@toile/contract';
+import { may, type ClientAnswer, type ClientInput, type ClientSummary, type Role } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
@@ -18,11 +18,11 @@ export function registerClients(services: Services): void {
   }));
 
   read(services, 'client', async ({ tx, caller, params }) => {
-    const answer = await clientAnswer(tx, params.id!, caller.role);
+    const answer = await clientAnswer(tx, params.id, caller.role);
     return { body: answer, revision: answer.revision };
   });
 
-  write<ClientInput>(services, 'createClient', clientInputSchema, async ({ tx, caller, body }) => {
+  write(services, 'createClient', async ({ tx, caller, body }) => {
     const inserted = await tx
       .insertInto('clients')
       .values({ studio_id: caller.studioId, id: body.id, ...columns(body), updated_at: new Date() })
@@ -33,25 +33,19 @@ export function registerClients(services: Services): void {
     return { status: 201, body: await clientAnswer(tx, body.id, caller.role), subject: body.id, revision: 1 };
   });
 
-  write<ClientInput>(
-    services,
-    'updateClient',
-    clientInputSchema,
-    async ({ tx, caller, body, params, revision, now }) => {
-      if (body.id !== params.id) throw new ProblemError('bad-input', { fields: [{ path: 'id', message: 'must be the id of the address' }] });
-      const updated = await tx
-        .updateTable('clients')
-        .set({ ...columns(body), updated_at: now, revision: sql<number>`revision + 1` })
-        .where('id', '=', params.id!)
-        .where('revision', '=', revision!)
-        .returning('revision')
-        .executeTakeFirst();
-      const current = await clientAnswer(tx, params.id!, caller.role);
-      if (!updated) throw new ProblemError('stale', { current, yours: body });
-      return { body: current, subject: body.id, revision: updated.revision };
-    },
-    { edits: true },
-  );
+  write(services, 'updateClient', async ({ tx, caller, body, params, revision, now, stale }) => {
+    if (body.id !== params.id) throw new ProblemError('bad-input', { fields: [{ path: 'id', message: 'must be the id of the address' }] });
+    const updated = await tx
+      .updateTable('clients')
+      .set({ ...columns(body), updated_at: now, revision: sql<number>`revision + 1` })
+      .where('id', '=', params.id)
+      .where('revision', '=', revision)
+      .returning('revision')
+      .executeTakeFirst();
+    const current = await clientAnswer(tx, params.id, caller.role);
+    if (!updated) throw stale(current, body);
+    return { body: current, subject: body.id, revision: updated.revision };
+  });
 }
 
 function columns(body: ClientInput) {

@@ -1,7 +1,27 @@
 import { createHash } from 'node:crypto';
 import type { Express, Request, Response } from 'express';
-import { ValidationError, type Schema } from 'yup';
-import { isUuid, may, newId, ROUTES, type FieldProblem, type Role, type RouteName } from '@toile/contract';
+import { ValidationError } from 'yup';
+import {
+  BODIES,
+  isUuid,
+  may,
+  newId,
+  ROUTES,
+  type AnswerOf,
+  type BodyOf,
+  type CurrentOf,
+  type EditName,
+  type FieldProblem,
+  type FileAnswer,
+  type ParamsOf,
+  type QueryOf,
+  type ReadName,
+  type Route,
+  type Role,
+  type RouteName,
+  type StaleName,
+  type WriteName,
+} from '@toile/contract';
 import { canonicalJson } from '@toile/core';
 import { inStudio, type Db, type Tx } from '../db/connection';
 import { ProblemError } from './problem';
@@ -15,29 +35,36 @@ declare module 'express-session' {
   }
 }
 
-export type Context<Body> = {
+/** What a handler is given to read with. */
+export type ReadContext<N extends RouteName> = {
   readonly tx: Tx;
   readonly caller: Caller;
-  readonly body: Body;
-  readonly params: Readonly<Record<string, string>>;
-  readonly query: Readonly<Record<string, string | undefined>>;
-  /** Revision an edit starts from, out of If-Match; null where the route takes none. */
-  readonly revision: number | null;
+  readonly params: ParamsOf<N>;
+  readonly query: QueryOf<N>;
   readonly now: Date;
   /** Where the app is reached, as the caller reached it: for codes that are printed. */
   readonly origin: string;
 };
 
-/** What a handler answers; `file` makes it a download. */
-export type Answer = {
-  readonly status?: number;
-  readonly body: unknown;
-  readonly subject?: string;
-  readonly revision?: number;
-  readonly file?: string;
-  /** What a file is; JSON when nothing is said. */
+/** What a handler is given to write with: the body as its schema has it. */
+export type WriteContext<N extends WriteName> = ReadContext<N> & {
+  readonly body: BodyOf<N>;
+  /** Revision an edit starts from, out of If-Match. */
+  readonly revision: N extends EditName ? number : null;
+  /** The error for whoever comes second: what is there, beside what was sent. */
+  readonly stale: N extends StaleName ? (current: CurrentOf<N>, yours: unknown) => ProblemError : never;
+};
+
+/** A file to be saved. */
+type FileOut = {
+  readonly body: string | Buffer;
+  readonly file: string;
+  /** What the file is; JSON when nothing is said. */
   readonly type?: 'text/csv' | 'text/plain' | 'application/pdf' | 'image/svg+xml';
 };
+type JsonOut<Body> = { readonly status?: number; readonly body: Body; readonly subject?: string; readonly revision?: number };
+/** What a handler answers. */
+export type Answer<N extends RouteName> = AnswerOf<N> extends FileAnswer ? FileOut : JsonOut<AnswerOf<N>>;
 
 export type Services = { readonly app: Express; readonly db: Db; readonly clock: () => Date; readonly random: () => number };
 
@@ -49,13 +76,12 @@ export function callerOf(req: Request): Caller {
 }
 
 /** Registers a route that only reads. */
-export function read(services: Services, name: RouteName, handle: (context: Context<undefined>) => Promise<Answer>): void {
-  const route = ROUTES[name];
-  services.app.get(route.path, async (req, res) => {
+export function read<N extends ReadName>(services: Services, name: N, handle: (context: ReadContext<N>) => Promise<Answer<N>>): void {
+  services.app.get(ROUTES[name].path, async (req, res) => {
     const caller = allowed(req, name);
-    const params = checkedParams(req);
+    const params = checkedParams(req, name);
     const answer = await inStudio(services.db, caller.studioId, (tx) =>
-      handle({ tx, caller, body: undefined, params, query: queryOf(req), revision: null, now: services.clock(), origin: originOf(req) }),
+      handle({ tx, caller, params, query: queryOf(req, name), now: services.clock(), origin: originOf(req) }),
     );
     send(res, answer);
   });
@@ -65,31 +91,25 @@ export function read(services: Services, name: RouteName, handle: (context: Cont
  * Registers a route that writes: body checked, studio's transaction, answered once per idempotency key,
  * and a row of audit, all or nothing.
  */
-export function write<Body>(
-  services: Services,
-  name: RouteName,
-  schema: Schema,
-  handle: (context: Context<Body>) => Promise<Answer>,
-  options: { edits?: boolean } = {},
-): void {
-  const route = ROUTES[name];
-  const method = route.method === 'PUT' ? 'put' : 'post';
-  services.app[method](route.path, async (req, res) => {
+export function write<N extends WriteName>(services: Services, name: N, handle: (context: WriteContext<N>) => Promise<JsonOut<AnswerOf<N>>>): void {
+  const { method, path } = ROUTES[name];
+  services.app[method === 'PUT' ? 'put' : 'post'](path, async (req, res) => {
     const caller = allowed(req, name);
-    const params = checkedParams(req);
+    const params = checkedParams(req, name);
     const key = req.get('idempotency-key');
     if (!key || key.length > 100) throw new ProblemError('key-missing');
-    const body = await checkedBody<Body>(schema, req.body);
-    const revision = options.edits ? revisionOf(req) : null;
+    const body = await checkedBody(name, req.body);
+    const revision = method === 'PUT' ? revisionOf(req) : null;
     const hash = createHash('sha256')
       .update(canonicalJson({ name, params, body: req.body as unknown, revision }))
       .digest('hex');
-    const answer = await inStudio(services.db, caller.studioId, async (tx): Promise<Answer> => {
+    const answer = await inStudio(services.db, caller.studioId, async (tx): Promise<JsonOut<unknown>> => {
       const now = services.clock();
       await pruneKeys(tx, now);
       const earlier = await claimKey(tx, caller, key, hash, now);
       if (earlier) return earlier;
-      const made = await handle({ tx, caller, body, params, query: queryOf(req), revision, now, origin: originOf(req) });
+      const context = { tx, caller, body, params, query: queryOf(req, name), revision, now, origin: originOf(req), stale };
+      const made = await handle(context as WriteContext<N>);
       await tx
         .insertInto('audit')
         .values({ studio_id: caller.studioId, id: newId(), account_id: caller.accountId, route: name, subject: made.subject ?? null })
@@ -104,6 +124,8 @@ export function write<Body>(
     send(res, answer);
   });
 }
+
+const stale = (current: unknown, yours: unknown): ProblemError => new ProblemError('stale', { current, yours });
 
 /** How long a write may be told again and be the same write, days: longer than any chair stays without a network. */
 export const KEY_DAYS = 60;
@@ -128,7 +150,7 @@ async function pruneKeys(tx: Tx, now: Date): Promise<void> {
 }
 
 /** Claims an idempotency key; a repeat by the same account waits for the first and gets its answer. */
-async function claimKey(tx: Tx, caller: Caller, key: string, hash: string, now: Date): Promise<Answer | null> {
+async function claimKey(tx: Tx, caller: Caller, key: string, hash: string, now: Date): Promise<JsonOut<unknown> | null> {
   const claimed = await tx
     .insertInto('idempotency')
     .values({ studio_id: caller.studioId, key, account_id: caller.accountId, request_hash: hash, status: null, body: null, at: now })
@@ -150,18 +172,24 @@ export function allowed(req: Request, name: RouteName): Caller {
 }
 
 /** The ids of an address; throws when one is none. */
-export function checkedParams(req: Request): Record<string, string> {
-  return Object.fromEntries(
-    Object.entries(req.params).map(([key, value]) => {
-      const text = String(value);
-      if (!isUuid(text)) throw new ProblemError('bad-id');
-      return [key, text];
-    }),
-  );
+export function checkedParams<N extends RouteName>(req: Request, _name: N): ParamsOf<N> {
+  const ids = Object.entries(req.params).map(([key, value]): [string, string] => {
+    const text = String(value);
+    if (!isUuid(text)) throw new ProblemError('bad-id');
+    return [key, text];
+  });
+  // Express fills in exactly the names that stand in the path, which the type is made from.
+  return Object.fromEntries(ids) as ParamsOf<N>;
 }
 
-function queryOf(req: Request): Record<string, string | undefined> {
-  return Object.fromEntries(Object.entries(req.query).map(([key, value]) => [key, typeof value === 'string' ? value : undefined]));
+/** What the route may be asked behind the ?; anything else there is passed over. */
+function queryOf<N extends RouteName>(req: Request, name: N): QueryOf<N> {
+  const route: Route = ROUTES[name];
+  const asked = (route.asks ?? []).map((key): [string, string | undefined] => {
+    const value = req.query[key];
+    return [key, typeof value === 'string' ? value : undefined];
+  });
+  return Object.fromEntries(asked) as QueryOf<N>;
 }
 
 function originOf(req: Request): string {
@@ -175,10 +203,10 @@ function revisionOf(req: Request): number {
 }
 
 /** The body as its schema has it; otherwise every wrong field with its path. */
-export async function checkedBody<Body>(schema: Schema, body: unknown): Promise<Body> {
+export async function checkedBody<N extends WriteName>(name: N, body: unknown): Promise<BodyOf<N>> {
   try {
     // Not stripped: an unknown field is a misspelt one, and dropping it would take what it meant to say for left out.
-    const value: Body = await schema.validate(body ?? {}, { abortEarly: false, stripUnknown: false });
+    const value: BodyOf<N> = await BODIES[name].validate(body ?? {}, { abortEarly: false, stripUnknown: false });
     return value;
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
@@ -188,15 +216,14 @@ export async function checkedBody<Body>(schema: Schema, body: unknown): Promise<
   }
 }
 
-function send(res: Response, answer: Answer): void {
-  if (answer.revision !== undefined) res.set('etag', `"${answer.revision}"`);
-  if (answer.file !== undefined) {
-    const body = Buffer.isBuffer(answer.body) ? answer.body : String(answer.body);
+function send(res: Response, answer: FileOut | JsonOut<unknown>): void {
+  if ('file' in answer) {
     res
       .set('content-disposition', `attachment; filename="${answer.file}"`)
       .type(answer.type ?? 'application/json')
-      .send(body);
+      .send(answer.body);
     return;
   }
+  if (answer.revision !== undefined) res.set('etag', `"${answer.revision}"`);
   res.status(answer.status ?? 200).json(answer.body);
 }

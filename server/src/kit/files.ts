@@ -1,5 +1,5 @@
 import { nameKey, productName, readKitCsv, writeGimpPalette, writeKitCsv, type Kit, type Product, type Unit } from '@toile/core';
-import { importKitSchema, newId, type ImportKit, type ImportKitAnswer } from '@toile/contract';
+import { newId, type ImportKitAnswer } from '@toile/contract';
 import { ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 import { wholeKit } from './queries';
@@ -13,7 +13,7 @@ export function registerKitFiles(services: Services): void {
   });
 
   // The file is read here again by the same rule as in the preview: nothing is taken on trust, and all of it lands or none.
-  write<ImportKit>(services, 'importKit', importKitSchema, async ({ tx, caller, body }) => {
+  write(services, 'importKit', async ({ tx, caller, body }) => {
     const kit = await wholeKit(tx);
     const file = readKitCsv(body.text, { mapping: body.mapping, kit, owned: body.owned });
     if (file.problems.length > 0) throw new ProblemError('bad-file', { fields: file.problems.map((message) => ({ path: 'text', message })) });

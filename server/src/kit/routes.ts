@@ -1,6 +1,6 @@
 import { sql } from 'kysely';
 import type { Unit } from '@toile/core';
-import { countInputSchema, productInputSchema, unitInputSchema, type CountInput, type LedgerAnswer, type ProductInput, type UnitInput } from '@toile/contract';
+import { type LedgerAnswer } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
@@ -13,7 +13,7 @@ import { registerSubstitutions } from './substitutions';
 export function registerKit(services: Services): void {
   read(services, 'kit', async ({ tx }) => ({ body: await wholeKit(tx) }));
 
-  write<ProductInput>(services, 'createProduct', productInputSchema, async ({ tx, caller, body }) => {
+  write(services, 'createProduct', async ({ tx, caller, body }) => {
     await tx
       .insertInto('products')
       .values({ studio_id: caller.studioId, id: body.id, document: JSON.stringify(body) })
@@ -21,61 +21,49 @@ export function registerKit(services: Services): void {
     return { status: 201, body: { product: body, revision: 1 }, subject: body.id, revision: 1 };
   });
 
-  write<ProductInput>(
-    services,
-    'updateProduct',
-    productInputSchema,
-    async ({ tx, body, params, revision }) => {
-      sameId(body.id, params.id!);
-      const current = found(await tx.selectFrom('products').selectAll().where('id', '=', params.id!).executeTakeFirst());
-      const updated = await tx
-        .updateTable('products')
-        .set({ document: JSON.stringify(body), revision: sql<number>`revision + 1` })
-        .where('id', '=', params.id!)
-        .where('revision', '=', revision!)
-        .returning('revision')
-        .executeTakeFirst();
-      if (!updated) throw new ProblemError('stale', { current: current.document, yours: body });
-      return { body: { product: body, revision: updated.revision }, subject: body.id, revision: updated.revision };
-    },
-    { edits: true },
-  );
+  write(services, 'updateProduct', async ({ tx, body, params, revision, stale }) => {
+    sameId(body.id, params.id);
+    const current = found(await tx.selectFrom('products').selectAll().where('id', '=', params.id).executeTakeFirst());
+    const updated = await tx
+      .updateTable('products')
+      .set({ document: JSON.stringify(body), revision: sql<number>`revision + 1` })
+      .where('id', '=', params.id)
+      .where('revision', '=', revision)
+      .returning('revision')
+      .executeTakeFirst();
+    if (!updated) throw stale(current.document, body);
+    return { body: { product: body, revision: updated.revision }, subject: body.id, revision: updated.revision };
+  });
 
-  write<UnitInput>(services, 'createUnit', unitInputSchema, async ({ tx, caller, body }) => {
+  write(services, 'createUnit', async ({ tx, caller, body }) => {
     found(await tx.selectFrom('products').select('id').where('id', '=', body.productId).executeTakeFirst());
     await insertUnits(tx, caller, [body]);
     return { status: 201, body: { unit: body, revision: 1 }, subject: body.id, revision: 1 };
   });
 
-  write<UnitInput>(
-    services,
-    'updateUnit',
-    unitInputSchema,
-    async ({ tx, body, params, revision }) => {
-      sameId(body.id, params.id!);
-      const current = found(await tx.selectFrom('units').selectAll().where('id', '=', params.id!).forUpdate().executeTakeFirst());
-      if (current.revision !== revision) throw new ProblemError('stale', { current: current.document, yours: body });
-      if (body.productId !== current.product_id)
-        throw new ProblemError('bad-input', { fields: [{ path: 'productId', message: 'A unit stays a unit of its product' }] });
-      // How much is left moves by the ledger alone.
-      const unit: Unit = { ...body, remainingMg: current.document.remainingMg };
-      await tx
-        .updateTable('units')
-        .set({ document: JSON.stringify(unit), revision: revision + 1 })
-        .where('id', '=', params.id!)
-        .execute();
-      return { body: { unit, revision: revision + 1 }, subject: unit.id, revision: revision + 1 };
-    },
-    { edits: true },
-  );
+  write(services, 'updateUnit', async ({ tx, body, params, revision, stale }) => {
+    sameId(body.id, params.id);
+    const current = found(await tx.selectFrom('units').selectAll().where('id', '=', params.id).forUpdate().executeTakeFirst());
+    if (current.revision !== revision) throw stale(current.document, body);
+    if (body.productId !== current.product_id)
+      throw new ProblemError('bad-input', { fields: [{ path: 'productId', message: 'A unit stays a unit of its product' }] });
+    // How much is left moves by the ledger alone.
+    const unit: Unit = { ...body, remainingMg: current.document.remainingMg };
+    await tx
+      .updateTable('units')
+      .set({ document: JSON.stringify(unit), revision: revision + 1 })
+      .where('id', '=', params.id)
+      .execute();
+    return { body: { unit, revision: revision + 1 }, subject: unit.id, revision: revision + 1 };
+  });
 
-  write<CountInput>(services, 'countUnit', countInputSchema, async ({ tx, caller, body, params }) => {
-    const unit = found(await tx.selectFrom('units').select('document').where('id', '=', params.id!).forUpdate().executeTakeFirst()).document;
+  write(services, 'countUnit', async ({ tx, caller, body, params }) => {
+    const unit = found(await tx.selectFrom('units').select('document').where('id', '=', params.id).forUpdate().executeTakeFirst()).document;
     await addToLedger(tx, caller, { id: body.id, unitId: unit.id, mg: body.remainingMg - unit.remainingMg, reason: 'count', note: body.note });
     return { status: 201, body: await ledgerAnswer(tx, unit.id), subject: unit.id };
   });
 
-  read(services, 'unitLedger', async ({ tx, params }) => ({ body: await ledgerAnswer(tx, params.id!) }));
+  read(services, 'unitLedger', async ({ tx, params }) => ({ body: await ledgerAnswer(tx, params.id) }));
 
   registerKitFiles(services);
   registerSubstitutions(services);

@@ -1,26 +1,27 @@
 import { sql } from 'kysely';
 import { nextVersion, substituteInChart, type Chart, type Substitute } from '@toile/core';
-import { substitutionSchema, type ProductUsesAnswer, type SubstitutionAnswer, type SubstitutionInput } from '@toile/contract';
+import { type ProductUsesAnswer, type SubstitutionAnswer, type SubstitutionInput } from '@toile/contract';
 import { insertVersion, newestVersion, summaryOf } from '../charts/queries';
 import type { Tx } from '../db/connection';
+import { oneAtATime } from '../db/locks';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 
 /** Where a product is used, and a substitute put in its place. */
 export function registerSubstitutions(services: Services): void {
   read(services, 'productUses', async ({ tx, params }) => {
-    found(await tx.selectFrom('products').select('id').where('id', '=', params.id!).executeTakeFirst());
-    const charts = await chartsUsing(tx, params.id!);
+    found(await tx.selectFrom('products').select('id').where('id', '=', params.id).executeTakeFirst());
+    const charts = await chartsUsing(tx, params.id);
     const answer: ProductUsesAnswer = { charts: charts.map(summaryOf).sort((a, b) => b.date.localeCompare(a.date)) };
     return { body: answer };
   });
 
-  write<SubstitutionInput>(services, 'substituteProduct', substitutionSchema, async ({ tx, caller, body, params, now }) => {
-    const product = found(await tx.selectFrom('products').select('document').where('id', '=', params.id!).executeTakeFirst()).document;
+  write(services, 'substituteProduct', async ({ tx, caller, body, params, now }) => {
+    const product = found(await tx.selectFrom('products').select('document').where('id', '=', params.id).executeTakeFirst()).document;
     const substitute = await fromKit(tx, body);
     const changed: { chartId: string; version: number }[] = [];
     for (const chartId of [...new Set(body.chartIds)].sort()) {
-      await sql`select pg_advisory_xact_lock(hashtextextended(${chartId}, 0))`.execute(tx);
+      await oneAtATime(tx, chartId);
       const newest = found(await newestVersion(tx, chartId));
       const next = substituteInChart(newest, product.id, substitute);
       if (!next) throw new ProblemError('bad-input', { fields: [{ path: 'chartIds', message: `The chart of ${newest.client.name} no longer uses it` }] });

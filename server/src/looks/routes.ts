@@ -1,4 +1,4 @@
-import { newLookSchema, type LookAnswer, type LookSummary, type NewLook } from '@toile/contract';
+import { type LookAnswer, type LookSummary } from '@toile/contract';
 import { readLook } from '@toile/core';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
@@ -20,9 +20,9 @@ export function registerLooks(services: Services): void {
     return { body: looks.sort((a, b) => a.name.localeCompare(b.name)) };
   });
 
-  read(services, 'look', async ({ tx, params, query }) => ({ body: await lookAnswer(tx, params.id!, query.version) }));
+  read(services, 'look', async ({ tx, params, query }) => ({ body: await lookAnswer(tx, params.id, query.version) }));
 
-  write<NewLook>(services, 'createLook', newLookSchema, async ({ tx, caller, body, now }) => {
+  write(services, 'createLook', async ({ tx, caller, body, now, stale }) => {
     const { look: sent } = body;
     const checked = readLook(JSON.stringify(sent));
     if (!checked.ok) throw new ProblemError('bad-input', { fields: checked.problems.map((p) => ({ ...p, path: `look${p.path}` })) });
@@ -33,7 +33,7 @@ export function registerLooks(services: Services): void {
       .orderBy('version', 'desc')
       .limit(1)
       .executeTakeFirst();
-    if (sent.version !== (newest?.version ?? 0) + 1) throw new ProblemError('stale', { current: newest?.document ?? null, yours: sent });
+    if (sent.version !== (newest?.version ?? 0) + 1) throw stale(newest?.document ?? null, sent);
     const look = { ...sent, author: caller.name, at: now.toISOString() };
     await tx
       .insertInto('look_versions')

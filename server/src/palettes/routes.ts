@@ -1,5 +1,5 @@
 import { sql } from 'kysely';
-import { paletteInputSchema, type PaletteAnswer, type PaletteInput } from '@toile/contract';
+import { type PaletteAnswer } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
@@ -13,7 +13,7 @@ export function registerPalettes(services: Services): void {
     return { body };
   });
 
-  write<PaletteInput>(services, 'createPalette', paletteInputSchema, async ({ tx, caller, body: { palette } }) => {
+  write(services, 'createPalette', async ({ tx, caller, body: { palette } }) => {
     await checkProducts(
       tx,
       palette.pans.map((p) => p.productId),
@@ -25,32 +25,26 @@ export function registerPalettes(services: Services): void {
     return { status: 201, body: { palette, revision: 1 } satisfies PaletteAnswer, subject: palette.id, revision: 1 };
   });
 
-  write<PaletteInput>(
-    services,
-    'updatePalette',
-    paletteInputSchema,
-    async ({ tx, body: { palette }, params, revision }) => {
-      const current = found(await tx.selectFrom('palettes').selectAll().where('id', '=', params.id!).executeTakeFirst());
-      if (palette.id !== params.id) throw new ProblemError('bad-input', { fields: [{ path: 'palette.id', message: 'must be the id of the address' }] });
-      await checkProducts(
-        tx,
-        palette.pans.map((p) => p.productId),
-      );
-      const updated = await tx
-        .updateTable('palettes')
-        .set({ document: JSON.stringify(palette), revision: sql<number>`revision + 1` })
-        .where('id', '=', params.id)
-        .where('revision', '=', revision!)
-        .returning('revision')
-        .executeTakeFirst();
-      if (!updated) throw new ProblemError('stale', { current: current.document, yours: palette });
-      return { body: { palette, revision: updated.revision } satisfies PaletteAnswer, subject: palette.id, revision: updated.revision };
-    },
-    { edits: true },
-  );
+  write(services, 'updatePalette', async ({ tx, body: { palette }, params, revision, stale }) => {
+    const current = found(await tx.selectFrom('palettes').selectAll().where('id', '=', params.id).executeTakeFirst());
+    if (palette.id !== params.id) throw new ProblemError('bad-input', { fields: [{ path: 'palette.id', message: 'must be the id of the address' }] });
+    await checkProducts(
+      tx,
+      palette.pans.map((p) => p.productId),
+    );
+    const updated = await tx
+      .updateTable('palettes')
+      .set({ document: JSON.stringify(palette), revision: sql<number>`revision + 1` })
+      .where('id', '=', params.id)
+      .where('revision', '=', revision)
+      .returning('revision')
+      .executeTakeFirst();
+    if (!updated) throw stale(current.document, palette);
+    return { body: { palette, revision: updated.revision } satisfies PaletteAnswer, subject: palette.id, revision: updated.revision };
+  });
 
   read(services, 'paletteLabels', async ({ tx, params, origin }) => {
-    const palette = found(await tx.selectFrom('palettes').select('document').where('id', '=', params.id!).executeTakeFirst()).document;
+    const palette = found(await tx.selectFrom('palettes').select('document').where('id', '=', params.id).executeTakeFirst()).document;
     const ids = palette.pans.map((p) => p.productId);
     const products = ids.length === 0 ? [] : await tx.selectFrom('products').select('document').where('id', 'in', ids).execute();
     const sheet = await labelSheet(

@@ -22,7 +22,7 @@ export function registerParties(services: Services): void {
   });
 
   read(services, 'party', async ({ tx, params }) => {
-    const row = found(await tx.selectFrom('parties').selectAll().where('id', '=', params.id!).executeTakeFirst());
+    const row = found(await tx.selectFrom('parties').selectAll().where('id', '=', params.id).executeTakeFirst());
     const visits = await visitsWhere(tx, { partyId: row.id });
     const answer: PartyAnswer = { id: row.id, name: row.name, date: row.date, place: row.place, notes: row.notes, peopleCount: visits.length, visits };
     return { body: answer };

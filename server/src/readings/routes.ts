@@ -1,20 +1,20 @@
-import { readingInputSchema, sampleRequestSchema, ROUTES, type ReadingInput, type SampleAnswer, type SampleRequest } from '@toile/contract';
+import { ROUTES, type SampleAnswer } from '@toile/contract';
 import { panAt, seededRandom, seedFromText, simulateSample, skinByZone, writeCgats, type Lab, type SkinZone } from '@toile/core';
 import { inStudio, type Tx } from '../db/connection';
 import { found } from '../http/problem';
-import { callerOf, checkedBody, read, write, type Services } from '../http/register';
+import { allowed, checkedBody, read, write, type Services } from '../http/register';
 import { readingAnswer } from './skin';
 
 /** Skin readings, and the stand-in for a shade reader that ships with the app. */
 export function registerReadings(services: Services): void {
-  write<ReadingInput>(services, 'createReading', readingInputSchema, async ({ tx, caller, body, params }) => {
-    found(await tx.selectFrom('clients').select('id').where('id', '=', params.id!).executeTakeFirst());
+  write(services, 'createReading', async ({ tx, caller, body, params }) => {
+    found(await tx.selectFrom('clients').select('id').where('id', '=', params.id).executeTakeFirst());
     const row = await tx
       .insertInto('readings')
       .values({
         studio_id: caller.studioId,
         id: body.id,
-        client_id: params.id!,
+        client_id: params.id,
         at: body.at,
         by_name: caller.name,
         source: body.source,
@@ -27,14 +27,15 @@ export function registerReadings(services: Services): void {
   });
 
   read(services, 'exportReading', async ({ tx, params }) => {
-    const row = found(await tx.selectFrom('readings').selectAll().where('id', '=', params.id!).executeTakeFirst());
+    const row = found(await tx.selectFrom('readings').selectAll().where('id', '=', params.id).executeTakeFirst());
     return { body: writeCgats(row.zones, { at: row.at.toISOString() }), file: `reading-${row.at.toISOString().slice(0, 10)}.txt`, type: 'text/plain' };
   });
 
   // A sample is the device's, not a write: nothing is kept until the reading is.
   services.app.post(ROUTES.sample.path, async (req, res) => {
-    const asked = await checkedBody<SampleRequest>(sampleRequestSchema, req.body);
-    const truth = await inStudio(services.db, callerOf(req).studioId, (tx) =>
+    const caller = allowed(req, 'sample');
+    const asked = await checkedBody('sample', req.body);
+    const truth = await inStudio(services.db, caller.studioId, (tx) =>
       asked.clientId === undefined ? colourOfPan(tx, asked.pan) : skinOrSpot(tx, asked.clientId, asked.zone, asked.spot ?? false),
     );
     const answer: SampleAnswer = { lab: simulateSample(truth, services.random), illuminant: 'D65', simulated: true };

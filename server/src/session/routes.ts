@@ -1,5 +1,5 @@
 import { rateLimit } from 'express-rate-limit';
-import { ROUTES, signInSchema, type SessionAnswer, type SignIn } from '@toile/contract';
+import { ROUTES, type SessionAnswer } from '@toile/contract';
 import { asAccount, inStudio, type Db } from '../db/connection';
 import { ProblemError } from '../http/problem';
 import { callerOf, checkedBody, type Caller, type Services } from '../http/register';
@@ -21,7 +21,7 @@ export function registerSession({ app, db }: Services, limit: SignInLimit): void
   });
 
   app.post(ROUTES.signIn.path, limiter, async (req, res) => {
-    const { email, password } = await checkedBody<SignIn>(signInSchema, req.body);
+    const { email, password } = await checkedBody('signIn', req.body);
     const account = await db.selectFrom('accounts').selectAll().where('email', '=', email).executeTakeFirst();
     if (!(await passwordFits(account?.password_hash, password)) || !account) throw new ProblemError('wrong-sign-in');
     const membership = await asAccount(db, account.id, (tx) =>

@@ -1,8 +1,7 @@
 import { createHash } from 'node:crypto';
 import rateLimit from 'express-rate-limit';
-import { object } from 'yup';
 import { chartSheet, sheetSvg, type Chart } from '@toile/core';
-import { isUuid, shareInputSchema, type ShareAnswer, type ShareInput } from '@toile/contract';
+import { isUuid, type ShareAnswer } from '@toile/contract';
 import { inStudio, type Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
@@ -16,19 +15,19 @@ const TRIES_A_MINUTE = 60;
 /** Links that show a chart to someone without an account, and the page they lead to. */
 export function registerShares(services: Services): void {
   read(services, 'listShares', async ({ tx, params }) => {
-    found(await tx.selectFrom('charts').select('id').where('id', '=', params.id!).executeTakeFirst());
-    const rows = await tx.selectFrom('shares').selectAll().where('chart_id', '=', params.id!).orderBy('made_at', 'desc').execute();
+    found(await tx.selectFrom('charts').select('id').where('id', '=', params.id).executeTakeFirst());
+    const rows = await tx.selectFrom('shares').selectAll().where('chart_id', '=', params.id).orderBy('made_at', 'desc').execute();
     return { body: rows.map(shareAnswer) };
   });
 
-  write<ShareInput>(services, 'createShare', shareInputSchema, async ({ tx, caller, body, params, now }) => {
-    found(await tx.selectFrom('chart_versions').select('version').where('chart_id', '=', params.id!).where('version', '=', body.version).executeTakeFirst());
+  write(services, 'createShare', async ({ tx, caller, body, params, now }) => {
+    found(await tx.selectFrom('chart_versions').select('version').where('chart_id', '=', params.id).where('version', '=', body.version).executeTakeFirst());
     const row = await tx
       .insertInto('shares')
       .values({
         studio_id: caller.studioId,
         id: body.id,
-        chart_id: params.id!,
+        chart_id: params.id,
         version: body.version,
         secret_hash: hashOf(body.secret),
         cautions: body.cautions,
@@ -42,8 +41,8 @@ export function registerShares(services: Services): void {
     return { status: 201, body: shareAnswer(row), subject: row.id };
   });
 
-  write<object>(services, 'revokeShare', object({}), async ({ tx, params, now }) => {
-    const row = found(await tx.updateTable('shares').set({ revoked_at: now }).where('id', '=', params.id!).returningAll().executeTakeFirst());
+  write(services, 'revokeShare', async ({ tx, params, now }) => {
+    const row = found(await tx.updateTable('shares').set({ revoked_at: now }).where('id', '=', params.id).returningAll().executeTakeFirst());
     return { body: shareAnswer(row), subject: row.id };
   });
 

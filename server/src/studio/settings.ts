@@ -1,7 +1,6 @@
 import { sql } from 'kysely';
-import { studioSettingsSchema, type StudioSettings, type StudioSettingsAnswer } from '@toile/contract';
+import { type StudioSettingsAnswer } from '@toile/contract';
 import type { Tx } from '../db/connection';
-import { ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 
 /** How the studio does things. A studio that has changed nothing is at revision 0. */
@@ -11,31 +10,25 @@ export function registerSettings(services: Services): void {
     return { body: answer, revision: answer.revision };
   });
 
-  write<StudioSettings>(
-    services,
-    'updateStudioSettings',
-    studioSettingsSchema,
-    async ({ tx, caller, body, revision }) => {
-      const document = JSON.stringify(body);
-      const saved =
-        revision === 0
-          ? await tx
-              .insertInto('studio_settings')
-              .values({ studio_id: caller.studioId, document })
-              .onConflict((c) => c.column('studio_id').doNothing())
-              .returning('revision')
-              .executeTakeFirst()
-          : await tx
-              .updateTable('studio_settings')
-              .set({ document, revision: sql<number>`revision + 1` })
-              .where('revision', '=', revision!)
-              .returning('revision')
-              .executeTakeFirst();
-      if (!saved) throw new ProblemError('stale', { current: (await settingsNow(tx)).settings, yours: body });
-      return { body: { settings: body, revision: saved.revision } satisfies StudioSettingsAnswer, revision: saved.revision };
-    },
-    { edits: true },
-  );
+  write(services, 'updateStudioSettings', async ({ tx, caller, body, revision, stale }) => {
+    const document = JSON.stringify(body);
+    const saved =
+      revision === 0
+        ? await tx
+            .insertInto('studio_settings')
+            .values({ studio_id: caller.studioId, document })
+            .onConflict((c) => c.column('studio_id').doNothing())
+            .returning('revision')
+            .executeTakeFirst()
+        : await tx
+            .updateTable('studio_settings')
+            .set({ document, revision: sql<number>`revision + 1` })
+            .where('revision', '=', revision)
+            .returning('revision')
+            .executeTakeFirst();
+    if (!saved) throw stale((await settingsNow(tx)).settings, body);
+    return { body: { settings: body, revision: saved.revision } satisfies StudioSettingsAnswer, revision: saved.revision };
+  });
 }
 
 /** A studio's settings; those of one that has changed nothing are at revision 0. */

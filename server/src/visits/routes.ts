@@ -1,11 +1,10 @@
-import { visitInputSchema, type VisitInput } from '@toile/contract';
 import { found, ProblemError } from '../http/problem';
 import { write, type Services } from '../http/register';
 import { visitsWhere } from './queries';
 
 /** Booked visits: a trial, the day, a portrait. */
 export function registerVisits(services: Services): void {
-  write<VisitInput>(services, 'createVisit', visitInputSchema, async ({ tx, caller, body }) => {
+  write(services, 'createVisit', async ({ tx, caller, body }) => {
     found(await tx.selectFrom('clients').select('id').where('id', '=', body.clientId).executeTakeFirst());
     if (body.partyId) found(await tx.selectFrom('parties').select('id').where('id', '=', body.partyId).executeTakeFirst());
     const inserted = await tx

@@ -1,0 +1,44 @@
+import { object, type Schema } from 'yup';
+import { clientInputSchema } from '../client';
+import { countInputSchema, importKitSchema, paletteInputSchema, productInputSchema, substitutionSchema, unitInputSchema } from '../kit';
+import { studioSettingsSchema } from '../settings';
+import { shareInputSchema } from '../share';
+import {
+  chairEventSchema,
+  importChartSchema,
+  newChartSchema,
+  newLookSchema,
+  newVersionSchema,
+  readingInputSchema,
+  sampleRequestSchema,
+  signInSchema,
+  visitInputSchema,
+} from '../work';
+import type { WriteName } from './list';
+
+/** What each body is checked by before a handler sees it. */
+export const BODIES: { readonly [N in WriteName]: Schema } = {
+  signIn: signInSchema,
+  createClient: clientInputSchema,
+  updateClient: clientInputSchema,
+  createReading: readingInputSchema,
+  sample: sampleRequestSchema,
+  createLook: newLookSchema,
+  importKit: importKitSchema,
+  createProduct: productInputSchema,
+  updateProduct: productInputSchema,
+  substituteProduct: substitutionSchema,
+  createUnit: unitInputSchema,
+  updateUnit: unitInputSchema,
+  countUnit: countInputSchema,
+  createPalette: paletteInputSchema,
+  updatePalette: paletteInputSchema,
+  createChart: newChartSchema,
+  importChart: importChartSchema,
+  createVersion: newVersionSchema,
+  createShare: shareInputSchema,
+  revokeShare: object({}).noUnknown('${unknown} is not known here'),
+  createEvent: chairEventSchema,
+  createVisit: visitInputSchema,
+  updateStudioSettings: studioSettingsSchema,
+};

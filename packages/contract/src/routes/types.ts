@@ -1,0 +1,99 @@
+import type { Chart, Look, Palette, Product, Unit } from '@toile/core';
+import type {
+  ChartAnswer,
+  ClientAnswer,
+  ClientSummary,
+  ImportKitAnswer,
+  KitAnswer,
+  LedgerAnswer,
+  LookAnswer,
+  LookSummary,
+  PaletteAnswer,
+  PartyAnswer,
+  PartySummary,
+  ProductAnswer,
+  ProductUsesAnswer,
+  ReadingAnswer,
+  RecordedAnswer,
+  SampleAnswer,
+  SessionAnswer,
+  ShareAnswer,
+  StudioSettingsAnswer,
+  SubstitutionAnswer,
+  TimingsAnswer,
+  TodayAnswer,
+  UnitAnswer,
+  VisitAnswer,
+} from '../answers';
+import type { ClientInput } from '../client';
+import type { CountInput, ImportKit, PaletteInput, ProductInput, SubstitutionInput, UnitInput } from '../kit';
+import type { StudioSettings } from '../settings';
+import type { ShareInput } from '../share';
+import type { ChairEventInput, ImportChart, NewChart, NewLook, NewVersion, ReadingInput, SampleRequest, SignIn, VisitInput } from '../work';
+import type { RouteName, WriteName } from './list';
+
+/** An answer that is a file, not JSON. */
+export type FileAnswer = { readonly file: true };
+/** Nothing to say beyond that it was done. */
+export type Nothing = { readonly nothing: true };
+/** A body without anything in it. */
+export type EmptyBody = Readonly<Record<string, never>>;
+
+/** What each route takes and answers; `current` is what a refused edit shows beside the one that was sent. */
+type RouteTypes = {
+  signIn: { takes: SignIn; answers: SessionAnswer };
+  session: { answers: SessionAnswer };
+  signOut: { answers: Nothing };
+  today: { answers: TodayAnswer };
+  timings: { answers: TimingsAnswer };
+  listClients: { answers: ClientSummary[] };
+  createClient: { takes: ClientInput; answers: ClientAnswer };
+  client: { answers: ClientAnswer };
+  updateClient: { takes: ClientInput; answers: ClientAnswer; current: ClientAnswer };
+  createReading: { takes: ReadingInput; answers: ReadingAnswer };
+  sample: { takes: SampleRequest; answers: SampleAnswer };
+  exportReading: { answers: FileAnswer };
+  listLooks: { answers: LookSummary[] };
+  look: { answers: LookAnswer };
+  createLook: { takes: NewLook; answers: LookAnswer; current: Look | null };
+  kit: { answers: KitAnswer };
+  importKit: { takes: ImportKit; answers: ImportKitAnswer };
+  exportKit: { answers: FileAnswer };
+  createProduct: { takes: ProductInput; answers: ProductAnswer };
+  updateProduct: { takes: ProductInput; answers: ProductAnswer; current: Product };
+  productUses: { answers: ProductUsesAnswer };
+  substituteProduct: { takes: SubstitutionInput; answers: SubstitutionAnswer };
+  createUnit: { takes: UnitInput; answers: UnitAnswer };
+  updateUnit: { takes: UnitInput; answers: UnitAnswer; current: Unit };
+  countUnit: { takes: CountInput; answers: LedgerAnswer };
+  unitLedger: { answers: LedgerAnswer };
+  listPalettes: { answers: PaletteAnswer[] };
+  createPalette: { takes: PaletteInput; answers: PaletteAnswer };
+  updatePalette: { takes: PaletteInput; answers: PaletteAnswer; current: Palette };
+  paletteLabels: { answers: FileAnswer };
+  createChart: { takes: NewChart; answers: ChartAnswer };
+  importChart: { takes: ImportChart; answers: ChartAnswer };
+  chart: { answers: ChartAnswer };
+  exportChart: { answers: FileAnswer };
+  printChart: { answers: FileAnswer };
+  liveChart: { answers: FileAnswer };
+  createVersion: { takes: NewVersion; answers: ChartAnswer; current: Chart };
+  listShares: { answers: ShareAnswer[] };
+  createShare: { takes: ShareInput; answers: ShareAnswer };
+  revokeShare: { takes: EmptyBody; answers: ShareAnswer };
+  createEvent: { takes: ChairEventInput; answers: RecordedAnswer };
+  createVisit: { takes: VisitInput; answers: VisitAnswer };
+  studioSettings: { answers: StudioSettingsAnswer };
+  updateStudioSettings: { takes: StudioSettings; answers: StudioSettingsAnswer; current: StudioSettings };
+  listParties: { answers: PartySummary[] };
+  party: { answers: PartyAnswer };
+};
+
+/** The body a route takes. */
+export type BodyOf<N extends WriteName> = RouteTypes[N]['takes'];
+/** What a route answers when all goes well. */
+export type AnswerOf<N extends RouteName> = RouteTypes[N]['answers'];
+/** Writes that are refused with what is there when someone else was first. */
+export type StaleName = { [N in WriteName]: RouteTypes[N] extends { current: unknown } ? N : never }[WriteName];
+/** What is there, for a write that came second. */
+export type CurrentOf<N extends StaleName> = RouteTypes[N]['current'];

@@ -1,0 +1,116 @@
+import { newId, pathTo, ROUTES, type Problem, type RouteName } from '@toile/contract';
+import type { Agent, Response } from 'supertest';
+import { demo, testServer, type TestServer } from './testServer';
+
+// Who may do what, written out: o(wner), a(rtist), s (assistant); * is anyone at all. A route that is not here fails the first test.
+const TABLE: Readonly<Record<RouteName, string>> = {
+  signIn: '*',
+  session: 'oas',
+  signOut: '*',
+  today: 'oas',
+  timings: 'oas',
+  listClients: 'oas',
+  createClient: 'oa',
+  client: 'oas',
+  updateClient: 'oa',
+  createReading: 'oa',
+  sample: 'oas',
+  exportReading: 'oas',
+  listLooks: 'oas',
+  look: 'oas',
+  createLook: 'oa',
+  kit: 'oas',
+  importKit: 'oa',
+  exportKit: 'oas',
+  createProduct: 'oa',
+  updateProduct: 'oa',
+  productUses: 'oas',
+  substituteProduct: 'oa',
+  createUnit: 'oa',
+  updateUnit: 'oa',
+  countUnit: 'oas',
+  unitLedger: 'oas',
+  listPalettes: 'oas',
+  createPalette: 'oa',
+  updatePalette: 'oa',
+  paletteLabels: 'oas',
+  createChart: 'oa',
+  importChart: 'oa',
+  chart: 'oas',
+  exportChart: 'oas',
+  printChart: 'oas',
+  liveChart: 'oas',
+  createVersion: 'oa',
+  listShares: 'oa',
+  createShare: 'oa',
+  revokeShare: 'oa',
+  createEvent: 'oas',
+  createVisit: 'oa',
+  studioSettings: 'oas',
+  updateStudioSettings: 'o',
+  listParties: 'oas',
+  party: 'oas',
+};
+const NAMES = Object.keys(ROUTES) as RouteName[];
+
+let server: TestServer;
+let agents: Readonly<Record<'o' | 'a' | 's', Agent>>;
+beforeAll(async () => {
+  server = await testServer();
+  agents = { o: await server.signedIn('owner'), a: await server.signedIn('artist'), s: await server.signedIn('assistant') };
+});
+afterAll(() => server.stop());
+
+/** Asks a route with nothing in it: who may ask is answered by what is wrong with it, who may not by that. */
+async function ask(agent: Agent, name: RouteName): Promise<Response> {
+  const { method, path } = ROUTES[name];
+  const address = path.replace(/:\w+/g, newId());
+  const headers = { 'idempotency-key': newId(), 'if-match': '999' };
+  switch (method) {
+    case 'GET':
+      return agent.get(address);
+    case 'PUT':
+      return agent.put(address).set(headers).send({ nonsense: true });
+    case 'POST':
+      return agent.post(address).set(headers).send({ nonsense: true });
+    case 'DELETE':
+      return agent.delete(address);
+  }
+}
+const codeOf = (answer: Response): string | undefined => (answer.body as Partial<Problem>).code;
+
+test('every route is in the table, and the table has no other', () => expect(Object.keys(TABLE).sort()).toEqual([...NAMES].sort()));
+
+test('every route is answered by a handler of its own', async () => {
+  for (const name of NAMES.filter((n) => n !== 'signOut')) expect([name, codeOf(await ask(agents.o, name))]).not.toEqual([name, 'no-such-route']);
+});
+
+test.each(NAMES.filter((name) => name !== 'signOut'))('%s is for whom the table says', async (name) => {
+  const stranger = await ask(server.agent(), name);
+  if (TABLE[name] === '*') expect(codeOf(stranger)).not.toBe('signed-out');
+  else expect([stranger.status, codeOf(stranger)]).toEqual([401, 'signed-out']);
+  for (const role of ['o', 'a', 's'] as const) {
+    const answer = await ask(agents[role], name);
+    const isIn = TABLE[name] === '*' || TABLE[name].includes(role);
+    if (isIn) expect([401, 403]).not.toContain(name === 'signIn' ? 0 : answer.status);
+    else expect([role, answer.status, codeOf(answer)]).toEqual([role, 403, 'not-allowed']);
+  }
+});
+
+test('contact data is for owner and artist', async () => {
+  const { id } = demo.clients.find((c) => c.phone !== '')!;
+  for (const [role, seen] of [
+    ['o', true],
+    ['a', true],
+    ['s', false],
+  ] as const) {
+    const { body } = await agents[role].get(pathTo('client', { id })).expect(200);
+    expect([role, (body as { contact: object | null }).contact !== null]).toEqual([role, seen]);
+  }
+});
+
+test('no role is let in by a session that has ended', async () => {
+  const agent = await server.signedIn('owner');
+  await agent.delete('/api/session').expect(204);
+  for (const name of ['kit', 'client', 'createClient', 'updateStudioSettings'] as const) expect((await ask(agent, name)).status).toBe(401);
+});
