@@ -9,7 +9,7 @@ const folder = path.resolve(import.meta.dirname ?? path.dirname(new URL(import.m
 const schemas: readonly (readonly [string, string, TSchema])[] = [
   ['toile.chart-1.schema.json', 'Toile face chart, version 1', ChartSchema],
   ['toile.look-1.schema.json', 'Toile look, version 1', LookSchema],
-  ['toile.studio-1.schema.json', 'Toile studio, version 1', StudioBundleSchema],
+  ['toile.studio-2.schema.json', 'Toile studio, version 2', StudioBundleSchema],
 ];
 const check = process.argv.includes('--check');
 for (const [file, title, schema] of schemas) {

@@ -1,12 +1,8 @@
 import { useSyncExternalStore } from 'react';
-import type { ChairEventInput } from '@toile/contract';
 import { call, CallError } from './call';
-import { openOutboxStore, type OutboxStore } from './outboxStore';
+import { openOutboxStore, type Outgoing, type OutboxStore, type Refused } from './outboxStore';
 
-/** Something recorded at the chair on its way to the studio; `account` is the email it was recorded under, and is sent under no other. */
-export type Outgoing = { readonly chartId: string; readonly input: ChairEventInput; readonly by: string; readonly account: string };
-/** What the studio would never take, with why. */
-export type Refused = { readonly item: Outgoing; readonly why: string };
+export type { Outgoing, Refused } from './outboxStore';
 
 export type OutboxState = {
   /** Whether what earlier visits left on the device has been read. */

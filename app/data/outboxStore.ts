@@ -1,6 +1,11 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { Outgoing, Refused } from './outbox';
+import type { ChairEventInput } from '@toile/contract';
 import { dropDraft, readDraft } from './drafts';
+
+/** Something recorded at the chair on its way to the studio; `account` is the email it was recorded under, and is sent under no other. */
+export type Outgoing = { readonly chartId: string; readonly input: ChairEventInput; readonly by: string; readonly account: string };
+/** What the studio would never take, with why. */
+export type Refused = { readonly item: Outgoing; readonly why: string };
 
 /** Where what waits at the chair outlives the page. Each of these rejects when the device will not have it. */
 export type OutboxStore = {

@@ -3,10 +3,14 @@ import {
   fitLook,
   inferLandmarks,
   INITIAL_PARAMS,
+  lastDryAt,
+  nextAfter,
+  progressOf,
   reviewPlaces,
   PLAIN_FEATURES,
   skinByZone,
   stepsOfVariant,
+  waitsAt,
   type Chart,
   type ChairEvent,
   type Kit,
@@ -16,7 +20,7 @@ import {
   LAYER_KINDS,
   LAYER_LOOKS,
 } from '@toile/core';
-import { clockOf, indexOfPlace, lastDryAt, nextAfter, placeInSteps, progressOf, waitsAt } from './chair/chairView';
+import { clockOf, indexOfPlace, placeInSteps } from './chair/chairView';
 import { rowAt } from './chart/StepList';
 import { zoomFor } from './chart/zoom';
 import { amountInWords, minutesOf, withNote, withPlacement, withPlacements, withUse } from './chart/chartView';
@@ -397,7 +401,7 @@ describe('words', () => {
       id: id(n),
       clientId: id(1),
       clientName: 'Ilse',
-      kind: 'trial',
+      kind: 'trial' as const,
       date,
       startsAt: '09:00',
       readyBy: null,

@@ -75,5 +75,5 @@ test('every reference stands: visits, events, readings', () => {
   const charts = new Map(studio.charts.map((c) => [`${c.id} ${c.version}`, new Set(c.steps.map((s) => s.id))]));
   for (const visit of studio.visits) expect(clients.has(visit.clientId)).toBe(true);
   for (const reading of studio.readings) expect(clients.has(reading.clientId)).toBe(true);
-  for (const event of studio.events) expect(charts.get(`${event.chartId} ${event.version}`)?.has(event.stepId)).toBe(true);
+  for (const { chartId, version, event } of studio.events) expect(charts.get(`${chartId} ${version}`)?.has(event.stepId)).toBe(true);
 });

@@ -2,6 +2,7 @@ import {
   fitLook,
   inferLandmarks,
   nextVersion,
+  recordedBy,
   seededRandom,
   seedFromText,
   shiftDepth,
@@ -14,8 +15,9 @@ import {
   type Lab,
   type Occasion,
   type SkinZone,
+  type Told,
 } from '@toile/core';
-import type { StudioBundle } from '@toile/contract';
+import { emptyBundle, type StudioBundle } from '@toile/contract';
 import { CLIENTS, clientNamed, type DemoClient } from './clients';
 import { idFor } from './ids';
 import { lookNamed, LOOKS } from './looks';
@@ -218,19 +220,15 @@ export function demoStudio(today: string): StudioBundle {
   );
 
   const step = (chart: Chart, role: string): string => chart.steps.find((s) => s.role === role && !s.variant)!.id;
-  const event = (
-    chart: Chart,
-    stepId: string,
-    n: number,
-    more: Pick<StudioBundle['events'][number], 'kind' | 'deviation'>,
-  ): StudioBundle['events'][number] => ({
-    id: idFor(`event ${chart.id} ${stepId} ${n}`),
+  const event = (chart: Chart, stepId: string, n: number, what: Pick<Told, 'kind' | 'deviation'>): StudioBundle['events'][number] => ({
     chartId: chart.id,
     version: chart.version,
-    stepId,
-    at: new Date(Date.parse(`${daysFrom(eightMonthsAgo, 1)}T16:10:00Z`) + n * 60_000).toISOString(),
-    by: 'Teodor Marsh',
-    ...more,
+    event: recordedBy('Teodor Marsh', {
+      id: idFor(`event ${chart.id} ${stepId} ${n}`),
+      stepId,
+      at: new Date(Date.parse(`${daysFrom(eightMonthsAgo, 1)}T16:10:00Z`) + n * 60_000).toISOString(),
+      ...what,
+    }),
   });
 
   // Eyes take these hands longer than planned, sculpting goes quicker; each tick comes when the hands are done.
@@ -261,9 +259,8 @@ export function demoStudio(today: string): StudioBundle {
   const choir = { party: 'Choir anniversary portraits' };
 
   return {
-    format: 'toile.studio/1',
-    studio: { id: idFor('studio Quayside'), name: 'Quayside Room, Ostermouth' },
-    people: SIGN_INS.map((p) => ({ id: idFor(`account ${p.email}`), ...p })),
+    ...emptyBundle({ id: idFor('studio Quayside'), name: 'Quayside Room, Ostermouth' }),
+    people: SIGN_INS.map(personOf),
     clients: CLIENTS.map((c, i) => ({
       id: c.id,
       name: c.name,
@@ -279,7 +276,10 @@ export function demoStudio(today: string): StudioBundle {
       notes: c.notes,
       features: c.features,
       measurements: { ...c.measurements },
-      simulatedSkin: Object.fromEntries(SKIN_ZONES.map((zone) => [zone, roundLab(shiftDepth(c.skin[zone], c.driftSteps))])),
+    })),
+    simulatedSkins: CLIENTS.map((c) => ({
+      clientId: c.id,
+      skin: Object.fromEntries(SKIN_ZONES.map((zone) => [zone, roundLab(shiftDepth(c.skin[zone], c.driftSteps))])),
     })),
     readings,
     products: [...PRODUCTS],
@@ -345,18 +345,12 @@ export function demoStudio(today: string): StudioBundle {
 
 /** A second, empty studio: to carry charts to, and to prove that studios do not see each other. */
 export function secondStudio(): StudioBundle {
-  return {
-    format: 'toile.studio/1',
-    studio: { id: idFor('studio Millrace'), name: 'Millrace, Upper Ostern' },
-    people: [{ id: idFor(`account ${SECOND_SIGN_IN.email}`), ...SECOND_SIGN_IN }],
-    clients: [],
-    readings: [],
-    products: [],
-    units: [],
-    looks: [],
-    parties: [],
-    visits: [],
-    charts: [],
-    events: [],
-  };
+  return { ...emptyBundle({ id: idFor('studio Millrace'), name: 'Millrace, Upper Ostern' }), people: [personOf(SECOND_SIGN_IN)] };
 }
+
+const personOf = ({ name, email, role }: (typeof SIGN_INS)[number] | typeof SECOND_SIGN_IN): StudioBundle['people'][number] => ({
+  id: idFor(`account ${email}`),
+  name,
+  email,
+  role,
+});

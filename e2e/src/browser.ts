@@ -74,6 +74,14 @@ export async function chooseFile(page: Page, button: string, name: string, text:
 export async function openClient(page: Page, name: string): Promise<void> {
   await page.getByRole('link', { name: 'Clients', exact: true }).click();
   await page.getByLabel('Find').fill(name.slice(0, 6));
+  // The list narrows a moment later: aimed at before, the row would not be where it was.
+  await page.waitForFunction((wanted) => {
+    const field = document.querySelector('input[aria-label="Find"]');
+    const below = [...document.querySelectorAll('[role="link"]')].filter(
+      (row) => field && field.compareDocumentPosition(row) & Node.DOCUMENT_POSITION_FOLLOWING,
+    );
+    return below[0]?.getAttribute('aria-label') === wanted;
+  }, name);
   await page.getByRole('link', { name }).click();
   await page.getByRole('heading', { name, level: 1 }).waitFor();
 }

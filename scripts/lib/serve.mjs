@@ -24,6 +24,8 @@ export async function startServer({ ownerUrl, appUrl, sessionSecret, port, studi
     TOILE_SESSION_SECRET: sessionSecret,
     TOILE_PORT: String(port),
     TOILE_STUDIOS: studios.join(':'),
+    // Written beside the studios: a studio's own file holds no password.
+    ...(studios.length > 0 ? { TOILE_SIGN_INS: path.join(path.dirname(studios[0]), 'sign-ins.json') } : {}),
     TOILE_WEB_ROOT: webRoot,
     TOILE_LOG: log,
   };

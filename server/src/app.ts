@@ -20,6 +20,7 @@ import { registerPalettes } from './palettes/routes';
 import { registerParties } from './parties/routes';
 import { registerReadings } from './readings/routes';
 import { registerSession, type SignInLimit } from './session/routes';
+import { registerExport } from './studio/exportStudio';
 import { registerSettings } from './studio/settings';
 import { registerShares } from './shares/routes';
 import { registerTimings } from './timings/routes';
@@ -112,6 +113,7 @@ export function buildApp(options: AppOptions): Express {
   registerCharts(services);
   registerLive(services, options.live);
   registerShares(services);
+  registerExport(services);
   registerVisits(services);
   registerParties(services);
   app.use('/api', () => {

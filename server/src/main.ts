@@ -13,11 +13,19 @@ function setting(name: string): string {
   return value;
 }
 
+/** Passwords by email out of a file of sign-ins, as the demo has them; none where no file is named. */
+function passwordsFrom(file: string | undefined): ReadonlyMap<string, string> {
+  if (!file) return new Map();
+  const signIns = JSON.parse(readFileSync(file, 'utf8')) as { email: string; password: string }[];
+  return new Map(signIns.map(({ email, password }) => [email, password]));
+}
+
 /** Migrates, loads the demo studio once if one is named, listens, and stops cleanly on a signal. */
 async function main(): Promise<void> {
   const logger = pino({ level: process.env.TOILE_LOG ?? 'info' });
   await migrate(setting('TOILE_OWNER_URL'));
   const pool = openPool(setting('TOILE_APP_URL'), (error) => logger.error({ code: error.name }, 'idle connection lost'));
+  const passwords = passwordsFrom(process.env.TOILE_SIGN_INS);
   for (const file of (process.env.TOILE_STUDIOS ?? '').split(':').filter(Boolean)) await loadOnce(file);
   const live = openLive(pool);
   const app = buildApp({ pool, logger, live, sessionSecret: setting('TOILE_SESSION_SECRET'), webRoot: process.env.TOILE_WEB_ROOT ?? null });
@@ -33,7 +41,7 @@ async function main(): Promise<void> {
     const text = readFileSync(file, 'utf8');
     const { studio } = JSON.parse(text) as { studio: { id: string } };
     if (await hasStudio(db, studio.id)) return;
-    const result = await importStudio(db, text);
+    const result = await importStudio(db, text, passwords);
     if (!result.ok) throw new Error(`${file}: ${result.problems.map((p) => `line ${p.line}, column ${p.column}: ${p.path} ${p.message}`).join('\n')}`);
   }
 

@@ -212,7 +212,7 @@ describe('readings', () => {
     const agent = await server.signedIn('artist');
     const { body } = await agent.post('/api/reader/samples').send({ clientId: bride.id, zone: 'cheek' }).expect(200);
     expect(body).toMatchObject({ simulated: true, illuminant: 'D65' });
-    expect(Math.abs(body.lab[0] - bride.simulatedSkin.cheek![0])).toBeLessThan(3);
+    expect(Math.abs(body.lab[0] - demo.simulatedSkins.find((s) => s.clientId === bride.id)!.skin.cheek![0])).toBeLessThan(3);
     await agent.post('/api/reader/samples').send({ clientId: bride.id, zone: 'elbow' }).expect(422);
   });
 });

@@ -48,7 +48,7 @@ const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }
   createVersion: { id: mine.chart.id, body: { parent: 2, reason: '', chart: mine.chart } },
   createEvent: {
     id: mine.chart.id,
-    body: { id: demo.events[0]!.id.replace(/^0190/, '0191'), version: 1, stepId: mine.chart.steps[0]!.id, kind: 'done', at: '2031-05-14T09:00:00Z' },
+    body: { id: demo.events[0]!.event.id.replace(/^0190/, '0191'), version: 1, stepId: mine.chart.steps[0]!.id, kind: 'done', at: '2031-05-14T09:00:00Z' },
   },
   listShares: { id: mine.chart.id },
   createShare: {

@@ -48,6 +48,7 @@ const TABLE: Readonly<Record<RouteName, string>> = {
   createVisit: 'oa',
   studioSettings: 'oas',
   updateStudioSettings: 'o',
+  exportStudio: 'o',
   listParties: 'oas',
   party: 'oas',
 };

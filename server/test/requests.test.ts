@@ -155,7 +155,7 @@ test('a client of many years: the visit after the thousandth is booked and shown
     id: newId(),
     client_id: clientId,
     party_id: null,
-    kind: 'portrait',
+    kind: 'portrait' as const,
     date: `20${String(10 + (i % 20)).padStart(2, '0')}-03-0${1 + (i % 9)}`,
     starts_at: '09:00',
     ready_by: null,

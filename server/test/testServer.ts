@@ -61,8 +61,9 @@ export async function testServer(options: Partial<AppOptions> = {}): Promise<Tes
   const appUrl = withDatabase(setting('TOILE_TEST_APP_URL'), database);
   const pool = openPool(appUrl, () => undefined);
   const db = openDb(pool);
+  const passwords = new Map([...SIGN_INS, SECOND_SIGN_IN].map(({ email, password }) => [email, password]));
   for (const bundle of [demo, secondStudio()]) {
-    const result = await importStudio(db, JSON.stringify(bundle));
+    const result = await importStudio(db, JSON.stringify(bundle), passwords);
     if (!result.ok) throw new Error(JSON.stringify(result.problems.slice(0, 3)));
   }
   const live = openLive(pool);

@@ -1,11 +1,11 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView } from 'react-native';
-import { stepsOfVariant, withSensitivities, type Chart } from '@toile/core';
+import { isSettled, lastDryAt, nextAfter, progressOf, stepsOfVariant, waitsAt, withSensitivities, type Chart } from '@toile/core';
 import { useClient, useKit } from '../../data/hooks';
 import { BackIcon, Body, Button, Choice, Column, Figure, Label, Line, Loading, Ready, Screen, useColours, View } from '../../ui';
 import { useThemeChoice } from '../settings/theme';
-import { clockOf, indexOfPlace, isSettled, lastDryAt, nextAfter, placeInSteps, progressOf, waitsAt, type PlaceInSteps } from './chairView';
+import { clockOf, indexOfPlace, placeInSteps, type PlaceInSteps } from './chairView';
 import { ConflictPanel } from './ConflictPanel';
 import { Deviations } from './Deviations';
 import { Comfort, StepCautions, StepFace, StepWords } from './StepCard';

@@ -1,12 +1,12 @@
 import { useMemo } from 'react';
-import { AFTER_AIRBRUSH, airbrushInWords, cautionsOf, colourOfUse, howInWords, productsInWords, type Chart, type Kit, type Step } from '@toile/core';
+import { AFTER_AIRBRUSH, airbrushInWords, cautionsOf, colourOfUse, howInWords, isSettled, productsInWords, type Chart, type Kit, type Step } from '@toile/core';
 import { Body, Column, Figure, Heading, Judged, Label, Line, Swatch } from '../../ui';
 import { amountInWords } from '../chart/chartView';
 import { layersOf } from '../chart/layers';
 import { zoomFor } from '../chart/zoom';
 import { FaceStage } from '../face/FaceStage';
 import { Notch } from '../face/Notch';
-import { comfortCues, deviationInWords, isSettled, placeInKit } from './chairView';
+import { comfortCues, deviationInWords, placeInKit } from './chairView';
 
 /** Where the step goes: the face, near, with its layer lit. */
 export function StepFace({ chart, step }: { readonly chart: Chart; readonly step: Step }) {

@@ -1,31 +1,4 @@
-import {
-  asWorn,
-  causeNamed,
-  nextStep,
-  productsInWords,
-  type ChairEvent,
-  type Chart,
-  type Deviation,
-  type Kit,
-  type NextStep,
-  type RunningWait,
-  type Step,
-} from '@toile/core';
-
-/** Steps still to do, and the first of them. */
-export function progressOf(
-  chart: Chart,
-  events: readonly ChairEvent[],
-): { readonly worn: Chart; readonly doneCount: number; readonly nextIndex: number; readonly minutesLeft: number } {
-  const worn = asWorn(chart, events);
-  const open = worn.steps.map((step, i) => ({ step, i })).filter(({ step }) => !isSettled(step));
-  return {
-    worn,
-    doneCount: worn.steps.length - open.length,
-    nextIndex: open[0]?.i ?? worn.steps.length,
-    minutesLeft: open.reduce((sum, { step }) => sum + step.handsOnMinutes, 0),
-  };
-}
+import { causeNamed, productsInWords, type Deviation, type Kit, type Step } from '@toile/core';
 
 /** Where the chair stands: a step, and how far down the list it was when it was opened. */
 export type PlaceInSteps = { readonly stepId: string | undefined; readonly index: number };
@@ -37,11 +10,6 @@ export const placeInSteps = (steps: readonly Step[], index: number): PlaceInStep
 export function indexOfPlace(steps: readonly Step[], { stepId, index }: PlaceInSteps): number {
   const same = steps.findIndex((s) => s.id === stepId);
   return same >= 0 ? same : Math.max(0, Math.min(steps.length - 1, index));
-}
-
-/** Ticked, or skipped on purpose. */
-export function isSettled(step: Step): boolean {
-  return step.done !== undefined && (step.done.ticked || step.done.deviations.some((d) => d.kind === 'skipped'));
 }
 
 /** Where a product is in the cases: 'case 2, C4'. */
@@ -99,29 +67,3 @@ export function deviationInWords(d: Deviation): string {
     }
   }
 }
-
-/** Steps that still dry: ticked, and their wait not over. Minutes by the clock since 1970. */
-export function waitsAt(steps: readonly Step[], nowMs: number): readonly (RunningWait & { readonly title: string })[] {
-  return steps.flatMap((step) => {
-    if (!step.done?.ticked || step.waitMinutes === 0) return [];
-    const untilMinutes = Date.parse(step.done.at) / 60_000 + step.waitMinutes;
-    return untilMinutes * 60_000 > nowMs ? [{ stepId: step.id, title: step.title, untilMinutes }] : [];
-  });
-}
-
-/** When the last running wait is over, ms since 1970; 0 when none was started. */
-export function lastDryAt(steps: readonly Step[]): number {
-  return Math.max(0, ...waitsAt(steps, 0).map((w) => w.untilMinutes * 60_000));
-}
-
-/** The step to work next once `also` is done too; null when all is done. */
-export function nextAfter(worn: Chart, also: Step | null, nowMs: number): NextStep | null {
-  const steps = also ? worn.steps.map((s) => (s.id === also.id ? ticked(s, nowMs) : s)) : worn.steps;
-  const settled = new Set(steps.filter(isSettled).map((s) => s.id));
-  return nextStep(steps, settled, waitsAt(steps, nowMs), nowMs / 60_000, worn.client, worn.schools);
-}
-
-const ticked = (step: Step, nowMs: number): Step => ({
-  ...step,
-  done: { deviations: [], by: '', ...step.done, ticked: true, at: new Date(nowMs).toISOString() },
-});

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import { conflictsOf, type Conflict, type Deviation, type RecordedEvent } from '@toile/core';
+import { conflictsOf, recordedBy, type Conflict, type Deviation, type RecordedEvent } from '@toile/core';
 import { newId, type ChairEventInput, type ChartAnswer } from '@toile/contract';
 import { useChart, useFollowed, useRefresh, useSession } from '../../data/hooks';
 import { deviceName } from '../../data/device';
@@ -64,7 +64,7 @@ export function useChair(chartId: string): ChairWork {
     });
   };
 
-  const events = [...(known ?? []), ...shown.filter((p) => !known?.some((e) => e.id === p.input.id)).map(eventOf)];
+  const events = [...(known ?? []), ...shown.filter((p) => !known?.some((e) => e.id === p.input.id)).map(({ input, by }) => recordedBy(by, input))];
   return {
     answer,
     ready: outbox.ready,
@@ -80,12 +80,4 @@ export function useChair(chartId: string): ChairWork {
       record({ stepId, kind: kept.kind, ...(kept.kind === 'deviation' && { deviation: kept.deviation }), settles: [one.id, other.id] }),
     sendAgain: () => void flush(),
   };
-}
-
-function eventOf({ input, by }: Outgoing): RecordedEvent {
-  const { id, stepId, at, device, seen, settles } = input;
-  const common = { id, stepId, at, by, ...(device && { device }), ...(seen !== undefined && { seen }), ...(settles && { settles }) };
-  return input.kind === 'deviation' && input.deviation
-    ? { ...common, kind: 'deviation', deviation: input.deviation }
-    : { ...common, kind: input.kind === 'undone' ? 'undone' : 'done' };
 }

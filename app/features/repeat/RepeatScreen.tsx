@@ -48,7 +48,7 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
   const [key] = useState(newId);
   const worn = useMemo(() => asWorn(answer.chart, answer.events), [answer]);
   const validDate = isDay(date);
-  const kind = coming && coming.date === date ? (coming.kind as Occasion['kind']) : answer.chart.occasion.kind;
+  const kind = coming && coming.date === date ? coming.kind : answer.chart.occasion.kind;
   const { refit, error } = useRefit(worn, client, kit, kind, validDate ? date : null, session.data?.name ?? '');
   // An order waits for a yes; the rest is taken until it is refused.
   const refused = useMemo(() => touched ?? notAsked(refit?.changes ?? []), [touched, refit]);

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useSWRConfig } from 'swr';
-import { may } from '@toile/contract';
+import { may, pathTo } from '@toile/contract';
 import { call } from '../../data/call';
 import { useSession, useStudioSettings } from '../../data/hooks';
 import { forgetWhatWasRead } from '../../data/offline';
@@ -51,6 +51,17 @@ export function SettingsScreen() {
                 <Subheading>Charts from elsewhere</Subheading>
                 <Body color="$inkSoft">A chart file from another studio comes in whole, with the face it was made for, or not at all.</Body>
                 <Button onPress={() => router.navigate('/import')}>Import a chart</Button>
+              </Column>
+            ) : null}
+            <Rule />
+            {may(who.role, 'manage') ? (
+              <Column alignItems="flex-start">
+                <Subheading>The whole studio as a file</Subheading>
+                <Body color="$inkSoft">
+                  Clients with their contact data, kit, looks, charts, visits and what happened at the chair, in one open file. Keep it as you keep the people’s
+                  papers. It holds no passwords.
+                </Body>
+                <Button onPress={() => window.location.assign(pathTo('exportStudio'))}>Save the studio</Button>
               </Column>
             ) : null}
             <Rule />

@@ -6,6 +6,7 @@ import type {
   Landmarks,
   Look,
   Measurements,
+  Occasion,
   OwnTiming,
   Palette,
   Product,
@@ -104,7 +105,7 @@ export type VisitAnswer = {
   readonly id: string;
   readonly clientId: string;
   readonly clientName: string;
-  readonly kind: string;
+  readonly kind: Occasion['kind'];
   readonly date: string;
   readonly startsAt: string;
   readonly readyBy: string | null;
@@ -141,13 +142,15 @@ export type ProductAnswer = { readonly product: Product; readonly revision: numb
 export type UnitAnswer = { readonly unit: Unit; readonly revision: number };
 export type StudioSettingsAnswer = { readonly settings: StudioSettings; readonly revision: number };
 export type PaletteAnswer = { readonly palette: Palette; readonly revision: number };
+/** Why a unit holds more or less than before. */
+export const LEDGER_REASONS = ['bought', 'chart', 'count'] as const;
 export type LedgerEntry = {
   readonly id: string;
   readonly at: string;
   readonly by: string;
   /** Mg put in (above zero) or taken out. */
   readonly mg: number;
-  readonly reason: 'bought' | 'chart' | 'count';
+  readonly reason: (typeof LEDGER_REASONS)[number];
   readonly note: string;
   readonly chartId: string | null;
 };

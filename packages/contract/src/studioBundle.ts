@@ -1,107 +1,153 @@
-import { Type, type Static } from '@sinclair/typebox';
+import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import {
   ChartSchema,
-  DeviationSchema,
   FeaturesSchema,
   LandmarksSchema,
   LookSchema,
   OCCASIONS,
   PaletteSchema,
   ProductSchema,
+  RecordedEventSchema,
   SKIN_ZONES,
   TapsSchema,
   UnitSchema,
   type Lab,
   type SkinZone,
 } from '@toile/core';
+import { LEDGER_REASONS } from './answers';
 import { ROLES } from './roles';
+import type { StudioSettings } from './settings';
 
 const id = Type.String({ pattern: '^[0-9a-f-]{36}$' });
 const closed = { additionalProperties: false } as const;
 const text = Type.String({ maxLength: 4000 });
+const orNull = <T extends TSchema>(schema: T) => Type.Union([schema, Type.Null()]);
 const words = <T extends string>(values: readonly T[]) => Type.Union(values.map((v) => Type.Literal(v)));
 const lab = Type.Tuple([Type.Number(), Type.Number(), Type.Number()]);
 const byZone = Type.Object(Object.fromEntries(SKIN_ZONES.map((zone) => [zone, Type.Optional(Type.Array(lab, { minItems: 1 }))])), closed);
 const skinByZone = Type.Object(Object.fromEntries(SKIN_ZONES.map((zone) => [zone, Type.Optional(lab)])), closed);
+const version = Type.Integer({ minimum: 1 });
 
-/** A whole studio as one document, `toile.studio/1`: what the importer takes and the demo is written in. */
-export const StudioBundleSchema = Type.Object(
-  {
-    format: Type.Literal('toile.studio/1'),
-    studio: Type.Object({ id, name: text }, closed),
-    people: Type.Array(Type.Object({ id, name: text, email: text, role: words(ROLES), password: text }, closed)),
-    clients: Type.Array(
-      Type.Object(
-        {
-          id,
-          name: text,
-          phone: text,
-          email: text,
-          birthYear: Type.Union([Type.Integer(), Type.Null()]),
-          guardianConsent: text,
-          sensitivities: Type.Array(text),
-          notes: text,
-          features: FeaturesSchema,
-          measurements: Type.Record(Type.String(), Type.Number()),
-          taps: Type.Optional(TapsSchema),
-          likeness: Type.Optional(Type.Union([LandmarksSchema, Type.Null()])),
-          simulatedSkin: Type.Unsafe<{ readonly [zone in SkinZone]?: Lab }>(skinByZone),
-        },
-        closed,
+/** What a studio keeps, one entry a table: each table's rows travel by the schema that stands here and by no other. */
+const TABLES = {
+  people: Type.Object({ id, name: text, email: text, role: words(ROLES) }, closed),
+  clients: Type.Object(
+    {
+      id,
+      name: text,
+      phone: text,
+      email: text,
+      birthYear: orNull(Type.Integer()),
+      guardianConsent: text,
+      sensitivities: Type.Array(text),
+      notes: text,
+      features: FeaturesSchema,
+      measurements: Type.Record(Type.String(), Type.Number()),
+      taps: Type.Optional(TapsSchema),
+      likeness: Type.Optional(orNull(LandmarksSchema)),
+    },
+    closed,
+  ),
+  /** What the stand-in reader sees on made-up people. */
+  simulatedSkins: Type.Object({ clientId: id, skin: Type.Unsafe<{ readonly [zone in SkinZone]?: Lab }>(skinByZone) }, closed),
+  readings: Type.Object(
+    {
+      id,
+      clientId: id,
+      at: text,
+      by: text,
+      source: words(['reader', 'typed', 'import'] as const),
+      zones: Type.Unsafe<{ readonly [zone in SkinZone]?: readonly Lab[] }>(byZone),
+      extras: Type.Optional(
+        Type.Array(Type.Object({ name: text, beside: words(SKIN_ZONES), samples: Type.Unsafe<readonly Lab[]>(Type.Array(lab, { minItems: 1 })) }, closed)),
       ),
-    ),
-    readings: Type.Array(
-      Type.Object(
-        {
-          id,
-          clientId: id,
-          at: text,
-          by: text,
-          source: words(['reader', 'typed', 'import'] as const),
-          zones: Type.Unsafe<{ readonly [zone in SkinZone]?: readonly Lab[] }>(byZone),
-          extras: Type.Optional(Type.Array(Type.Object({ name: text, beside: words(SKIN_ZONES), samples: Type.Array(lab, { minItems: 1 }) }, closed))),
-        },
-        closed,
-      ),
-    ),
-    products: Type.Array(ProductSchema),
-    units: Type.Array(UnitSchema),
-    palettes: Type.Optional(Type.Array(PaletteSchema)),
-    looks: Type.Array(LookSchema),
-    parties: Type.Array(Type.Object({ id, name: text, date: text, place: text, notes: text }, closed)),
-    visits: Type.Array(
-      Type.Object(
-        {
-          id,
-          clientId: id,
-          kind: words(OCCASIONS),
-          date: text,
-          startsAt: text,
-          readyBy: Type.Union([text, Type.Null()]),
-          place: text,
-          partyId: Type.Union([id, Type.Null()]),
-          chartId: Type.Union([id, Type.Null()]),
-        },
-        closed,
-      ),
-    ),
-    charts: Type.Array(ChartSchema),
-    events: Type.Array(
-      Type.Object(
-        {
-          id,
-          chartId: id,
-          version: Type.Integer({ minimum: 1 }),
-          stepId: id,
-          kind: words(['done', 'undone', 'deviation'] as const),
-          at: text,
-          by: text,
-          deviation: Type.Optional(DeviationSchema),
-        },
-        closed,
-      ),
-    ),
-  },
-  closed,
+    },
+    closed,
+  ),
+  products: ProductSchema,
+  units: UnitSchema,
+  /** What was put into and taken from units, oldest first. */
+  ledger: Type.Object(
+    {
+      id,
+      unitId: id,
+      at: text,
+      by: text,
+      mg: Type.Number(),
+      reason: words(LEDGER_REASONS),
+      note: text,
+      chartId: orNull(id),
+      version: orNull(version),
+      stepId: orNull(id),
+    },
+    closed,
+  ),
+  palettes: PaletteSchema,
+  /** None where the studio has changed nothing. */
+  settings: Type.Unsafe<StudioSettings>(Type.Object({}, { description: 'how the studio does things' })),
+  looks: LookSchema,
+  parties: Type.Object({ id, name: text, date: text, place: text, notes: text }, closed),
+  /** Every version of every chart; of one chart the first comes first. */
+  charts: ChartSchema,
+  visits: Type.Object(
+    {
+      id,
+      clientId: id,
+      kind: words(OCCASIONS),
+      date: text,
+      startsAt: text,
+      readyBy: orNull(text),
+      place: text,
+      partyId: orNull(id),
+      chartId: orNull(id),
+    },
+    closed,
+  ),
+  /** What happened at the chair, in the order it was recorded. */
+  events: Type.Object({ chartId: id, version, event: RecordedEventSchema }, closed),
+} as const;
+
+/** Tables of a bundle, in an order in which each comes after what it points to. */
+export const BUNDLE_TABLES = Object.keys(TABLES) as readonly BundleTable[];
+export type BundleTable = keyof typeof TABLES;
+/** One row of a table as it travels. */
+export type BundleRow<T extends BundleTable> = Static<(typeof TABLES)[T]>;
+
+/** A whole studio as one document, `toile.studio/2`: what is saved and taken in again. It holds no password and no session. */
+export type StudioBundle = {
+  readonly format: 'toile.studio/2';
+  readonly studio: { readonly id: string; readonly name: string };
+} & { readonly [T in BundleTable]: readonly BundleRow<T>[] };
+
+export const StudioBundleSchema = Type.Unsafe<StudioBundle>(
+  Type.Object(
+    {
+      format: Type.Literal('toile.studio/2'),
+      studio: Type.Object({ id, name: text }, closed),
+      ...Object.fromEntries(BUNDLE_TABLES.map((table) => [table, Type.Array(TABLES[table])])),
+    },
+    closed,
+  ),
 );
-export type StudioBundle = Static<typeof StudioBundleSchema>;
+
+/** A studio in which nothing is yet. */
+export function emptyBundle(studio: StudioBundle['studio']): StudioBundle {
+  return {
+    format: 'toile.studio/2',
+    studio,
+    people: [],
+    clients: [],
+    simulatedSkins: [],
+    readings: [],
+    products: [],
+    units: [],
+    ledger: [],
+    palettes: [],
+    settings: [],
+    looks: [],
+    parties: [],
+    charts: [],
+    visits: [],
+    events: [],
+  };
+}

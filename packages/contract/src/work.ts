@@ -2,6 +2,7 @@ import { array, boolean, mixed, number, object, string, type InferType } from 'y
 import {
   ChartSchema,
   DeviationSchema,
+  EVENT_KINDS,
   isPlausibleSkin,
   LookSchema,
   OCCASIONS,
@@ -11,6 +12,7 @@ import {
   type Lab,
   type Look,
   type SkinZone,
+  type Told,
 } from '@toile/core';
 import { uuid } from './client';
 import { day, documentPart } from './shapes';
@@ -92,7 +94,7 @@ export const chairEventSchema = object({
   version: number().integer().min(1).required(),
   stepId: uuid().required(),
   kind: string()
-    .oneOf(['done', 'undone', 'deviation'] as const)
+    .oneOf([...EVENT_KINDS])
     .required(),
   at: string()
     .required()
@@ -104,20 +106,8 @@ export const chairEventSchema = object({
   seen: uuid().nullable(),
   settles: array().of(uuid().required()).max(20, 'At most 20 at once'),
 }).noUnknown('${unknown} is not known here');
-export type ChairEventInput = {
-  id: string;
-  version: number;
-  stepId: string;
-  kind: 'done' | 'undone' | 'deviation';
-  at: string;
-  deviation?: Deviation;
-  /** The device it was recorded on. */
-  device?: string;
-  /** The last event of this step the device had been told of. */
-  seen?: string | null;
-  /** Events of this step that this one puts in order. */
-  settles?: string[];
-};
+/** What a device tells of a step, with the version of the chart it was worked by. */
+export type ChairEventInput = Told & { readonly version: number };
 
 export const newLookSchema = object({ look: documentPart<Look>(LookSchema, 'The look').required() }).noUnknown('${unknown} is not known here');
 export type NewLook = { look: Look };

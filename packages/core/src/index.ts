@@ -1,5 +1,6 @@
 export * from './calendar';
 export * from './care';
+export * from './chair';
 export * from './colour';
 export * from './face';
 export * from './faults';

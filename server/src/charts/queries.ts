@@ -2,6 +2,7 @@ import { documentHash, type Chart } from '@toile/core';
 import type { ChartAnswer, ChartSummary } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { found } from '../http/problem';
+import { eventOfRow } from './events';
 
 /** Newest version of each of a client's charts, newest first. */
 export async function chartSummaries(tx: Tx, clientId: string): Promise<ChartSummary[]> {
@@ -53,27 +54,33 @@ export async function chartAnswer(tx: Tx, chartId: string, version?: number): Pr
     .execute();
   return {
     chart: row.document,
-    events: events.map(({ id, event }) => ({ ...event, id })),
+    events: events.map(eventOfRow),
     versions: versions.map((v) => ({ ...v, at: v.at.toISOString() })),
   };
 }
 
-/** Adds a version row; the chart's own row must be there. Sealed with its hash. */
-export async function insertVersion(tx: Tx, studioId: string, chart: Chart): Promise<Chart> {
+/** A version as its row, sealed with its hash. */
+export function versionRow(studioId: string, chart: Chart) {
+  const sealed = sealedChart(chart);
+  return {
+    studio_id: studioId,
+    chart_id: chart.id,
+    version: chart.version,
+    document: JSON.stringify(sealed),
+    hash: sealed.hash,
+    author: chart.author,
+    reason: chart.reason,
+    at: chart.at,
+  };
+}
+
+function sealedChart(chart: Chart): Chart & { hash: string } {
   const { hash: _old, ...open } = chart;
-  const sealed: Chart = { ...open, hash: documentHash(open) };
-  await tx
-    .insertInto('chart_versions')
-    .values({
-      studio_id: studioId,
-      chart_id: chart.id,
-      version: chart.version,
-      document: JSON.stringify(sealed),
-      hash: sealed.hash!,
-      author: chart.author,
-      reason: chart.reason,
-      at: chart.at,
-    })
-    .execute();
-  return sealed;
+  return { ...open, hash: documentHash(open) };
+}
+
+/** Adds a version; the chart's own row must be there. Gives it sealed with its hash. */
+export async function insertVersion(tx: Tx, studioId: string, chart: Chart): Promise<Chart> {
+  await tx.insertInto('chart_versions').values(versionRow(studioId, chart)).execute();
+  return sealedChart(chart);
 }

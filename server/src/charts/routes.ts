@@ -1,16 +1,4 @@
-import {
-  chartSheet,
-  MEASUREMENT_NAMES,
-  measure,
-  nextVersion,
-  PAPERS,
-  readChart,
-  sheetSvg,
-  writeChart,
-  type ChairEvent,
-  type Chart,
-  type Paper,
-} from '@toile/core';
+import { chartSheet, MEASUREMENT_NAMES, measure, nextVersion, PAPERS, readChart, recordedBy, sheetSvg, writeChart, type Chart, type Paper } from '@toile/core';
 import { newId } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { oneAtATime } from '../db/locks';
@@ -20,6 +8,7 @@ import { settleStep } from '../kit/ledger';
 import { fontUrls, measureText } from '../print/fonts';
 import { sheetPdf } from '../print/sheetPdf';
 import { announce } from './live';
+import { eventRow } from './events';
 import { chartAnswer, insertVersion, newestVersion } from './queries';
 
 /** Face charts: fitted, saved as versions, worked at the chair, carried to other studios. */
@@ -80,29 +69,18 @@ export function registerCharts(services: Services): void {
       throw new ProblemError('bad-input', { fields: [{ path: 'stepId', message: 'is not a step of this version' }] });
     // What two phones record of one step at once is counted one after the other: the second sees what the first took.
     await oneAtATime(tx, `${params.id} ${body.stepId}`);
-    const { device, seen, settles } = body;
-    if (settles && settles.length > 0) await mustBeOfStep(tx, params.id, body.version, body.stepId, settles);
-    const known = { ...(device && { device }), ...(seen !== undefined && { seen }), ...(settles && { settles }) };
-    const common = { stepId: body.stepId, at: body.at, by: caller.name, ...known };
-    const event: ChairEvent = body.kind === 'deviation' ? { ...common, kind: body.kind, deviation: body.deviation! } : { ...common, kind: body.kind };
+    if (body.settles && body.settles.length > 0) await mustBeOfStep(tx, params.id, body.version, body.stepId, body.settles);
+    const event = recordedBy(caller.name, body);
     const inserted = await tx
       .insertInto('chair_events')
-      .values({
-        studio_id: caller.studioId,
-        id: body.id,
-        chart_id: params.id,
-        version: body.version,
-        step_id: body.stepId,
-        event: JSON.stringify(event),
-        at: body.at,
-      })
+      .values(eventRow(caller.studioId, params.id, body.version, event))
       .onConflict((c) => c.columns(['studio_id', 'id']).doNothing())
       .returning('id')
       .executeTakeFirst();
     if (!inserted) throw new ProblemError('already-there');
     await settleStep(tx, caller, version.document, body.stepId);
     await announce(tx, params.id);
-    return { status: 201, body: { ...event, id: body.id }, subject: body.id };
+    return { status: 201, body: event, subject: event.id };
   });
 
   write(services, 'importChart', async ({ tx, caller, body, now }) => {

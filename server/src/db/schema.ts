@@ -1,5 +1,5 @@
 import type { ColumnType, Generated } from 'kysely';
-import type { ChairEvent, Chart, Features, Lab, Landmarks, Look, Measurements, Palette, Product, SkinZone, Taps, Unit } from '@toile/core';
+import type { ChairEvent, Chart, Features, Lab, Landmarks, Look, Measurements, Occasion, Palette, Product, SkinZone, Taps, Unit } from '@toile/core';
 import type { ExtraReading, LedgerEntry, Role, StudioSettings } from '@toile/contract';
 
 /** A jsonb column: read as a value, written as JSON text. */
@@ -79,7 +79,7 @@ export type Database = {
     id: string;
     client_id: string;
     party_id: string | null;
-    kind: string;
+    kind: Occasion['kind'];
     date: Day;
     starts_at: string;
     ready_by: string | null;

@@ -1,6 +1,7 @@
 import { sql } from 'kysely';
 import { takenFromUnits, type Chart, type Unit } from '@toile/core';
 import { newId, type LedgerEntry } from '@toile/contract';
+import { eventOfRow } from '../charts/events';
 import type { Tx } from '../db/connection';
 
 type Movement = {
@@ -84,11 +85,7 @@ export async function settleStep(tx: Tx, caller: { studioId: string; name: strin
     .where('step_id', '=', stepId)
     .orderBy('seq')
     .execute();
-  const should = takenFromUnits(
-    chart,
-    stepId,
-    rows.map(({ id, event }) => ({ ...event, id })),
-  );
+  const should = takenFromUnits(chart, stepId, rows.map(eventOfRow));
   const written = await tx
     .selectFrom('unit_ledger')
     .select((eb) => ['unit_id', eb.fn.sum<number>('mg').as('mg')])

@@ -74,6 +74,7 @@ export const ROUTES = {
   createVisit: { method: 'POST', path: '/api/visits', needs: 'edit', does: 'Books a visit.' },
   studioSettings: { method: 'GET', path: '/api/settings', needs: 'see', does: 'How the studio does things: its grading of the rules.' },
   updateStudioSettings: { method: 'PUT', path: '/api/settings', needs: 'manage', does: 'Changes how the studio does things; needs If-Match.' },
+  exportStudio: { method: 'GET', path: '/api/studio/export', needs: 'manage', does: 'The whole studio as its open JSON file, without passwords.' },
   listParties: { method: 'GET', path: '/api/parties', needs: 'see', does: 'Parties by date.' },
   party: { method: 'GET', path: '/api/parties/:id', needs: 'see', does: 'One party with its visits.' },
 } as const satisfies Record<string, Route>;

@@ -85,6 +85,7 @@ type RouteTypes = {
   createVisit: { takes: VisitInput; answers: VisitAnswer };
   studioSettings: { answers: StudioSettingsAnswer };
   updateStudioSettings: { takes: StudioSettings; answers: StudioSettingsAnswer; current: StudioSettings };
+  exportStudio: { answers: FileAnswer };
   listParties: { answers: PartySummary[] };
   party: { answers: PartyAnswer };
 };

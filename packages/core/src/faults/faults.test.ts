@@ -1,4 +1,6 @@
-import { asWorn, fitLook, planFromWorn, type Chart, type ChairEvent } from '../look';
+import { asWorn, type ChairEvent } from '../chair';
+import { fitLook, type Chart } from '../look';
+import { planFromWorn } from '../repeat';
 import { LAYER_KINDS } from '../face';
 import { client, KIT, LOOK, OCCASION, STAMP } from '../look/look.testing';
 import { refitChart } from '../repeat';

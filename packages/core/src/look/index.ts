@@ -50,11 +50,8 @@ export {
 export { contextOf } from './studioContext';
 export { adaptationInWords, ADAPTERS, adaptLook, refuseAdaptation, withoutAdaptations, type AdaptedLook } from './adapt';
 export { fitLook, gapInWords, inOrder, phaseOrder, type FitOptions, type FittedLook, type Stamp } from './fitLook';
-export { conflictsOf, type Conflict, type RecordedEvent } from './conflicts';
-export { asWorn, planFromWorn, type ChairEvent } from './asWorn';
 export { diffCharts, type ChartDifference } from './diffCharts';
 export { nextVersion } from './nextVersion';
-export { takenFromUnits, usedInStep } from './amountsUsed';
 export { AFTER_AIRBRUSH, airbrushInWords, FLOW_DOSE, howInWords } from './howInWords';
 export { amountAsked, type AmountAsked } from './amountAsked';
 export { amountsInAll, toolsForFace, type AmountInAll, type ToolInAll } from './amountsInAll';

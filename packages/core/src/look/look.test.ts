@@ -2,21 +2,9 @@ import fc from 'fast-check';
 import { deltaE2000, depthOf, matchBase, type Lab } from '../colour';
 import { checkLimits } from '../face';
 import { areaOfStep, excludedBecause, measuresInWords, skinTarget, wantedColour } from '../shade';
-import {
-  asWorn,
-  colourOfUse,
-  diffCharts,
-  fitLook,
-  inOrder,
-  nextVersion,
-  phaseOrder,
-  planFromWorn,
-  productsInWords,
-  proposeProducts,
-  type ChairEvent,
-  type Chart,
-  type FitContext,
-} from '.';
+import { colourOfUse, diffCharts, fitLook, inOrder, nextVersion, phaseOrder, productsInWords, proposeProducts, type Chart, type FitContext } from '.';
+import { asWorn, type ChairEvent } from '../chair';
+import { planFromWorn } from '../repeat';
 import { BASES, client, id, KIT, kitOf, LOOK, OCCASION, product, SKIN, STAMP } from './look.testing';
 
 const context = (more: Partial<FitContext> = {}): FitContext => ({

@@ -4,7 +4,6 @@ import {
   amountAsked,
   colourOfUse,
   forbidsOf,
-  planFromWorn,
   productsInWords,
   proposeProducts,
   type Chart,
@@ -16,6 +15,7 @@ import {
   type Step,
 } from '../look';
 import { excludedBecause, setAside, skinTarget, wantedColour } from '../shade';
+import { planFromWorn } from './planFromWorn';
 import { acceptedRefit, NO_SIDE, notAsked, sideOf, type RefitChange } from './change';
 import { chosenNextTime, DOSE_BY, goesTowards, wishedColour, type Chosen } from './learned';
 import { reOrdered } from './reOrder';

@@ -1,6 +1,7 @@
 import { chromaOf, shiftDepth } from '../colour';
 import { checkLimits, inferLandmarks } from '../face';
-import { asWorn, diffCharts, fitLook, type ChairEvent, type Chart, type Deviation, type Look } from '../look';
+import { asWorn, type ChairEvent } from '../chair';
+import { diffCharts, fitLook, type Chart, type Deviation, type Look } from '../look';
 import { BASES, client, id, KIT, kitOf, LOOK, OCCASION, product, SKIN, STAMP } from '../look/look.testing';
 import { acceptedRefit, notAsked, refitChart, type Refit } from '.';
 

@@ -1,6 +1,6 @@
-import { ownTimings, withOwnTimings, workOf, workSamples, type WorkSample } from '.';
-import type { ChairEvent, Step } from '../look';
-import { CHART as fitted, stepLike, WHOLE as whole } from './order.testing';
+import type { Step } from '../look';
+import { CHART as fitted, stepLike, WHOLE as whole } from '../order/order.testing';
+import { ownTimings, withOwnTimings, workOf, workSamples, type ChairEvent, type WorkSample } from '.';
 
 const step = (n: number, more: Partial<Step>): Step => stepLike(n, { placements: [], ...more });
 const primer = step(1, { phase: 'prime', role: 'care', placements: whole, waitMinutes: 5 });

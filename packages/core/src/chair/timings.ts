@@ -1,6 +1,7 @@
 import { median } from '../math';
-import type { ChairEvent, Chart, Phase, Step } from '../look';
-import { linksOf } from './weaveSteps';
+import type { Chart, Phase, Step } from '../look';
+import { linksOf } from '../order';
+import type { ChairEvent } from './event';
 
 /** Kinds of work that go at one pace, by the phases that belong to each. */
 const WORKS = {

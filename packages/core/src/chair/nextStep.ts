@@ -1,5 +1,5 @@
 import type { Look, Step } from '../look';
-import { linksOf } from './weaveSteps';
+import { linksOf } from '../order';
 import type { Features, Landmarks } from '../face';
 
 /** A wait that runs: which step dries, and until when, in any clock's minutes. */

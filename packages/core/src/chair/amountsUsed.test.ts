@@ -1,6 +1,6 @@
-import { fitLook, substituteInChart, takenFromUnits, type ChairEvent } from '.';
-import { substitute } from '../shade';
-import { client, KIT, LOOK, OCCASION, STAMP } from './look.testing';
+import { fitLook } from '../look';
+import { client, KIT, LOOK, OCCASION, STAMP } from '../look/look.testing';
+import { takenFromUnits, type ChairEvent } from '.';
 
 const { chart } = fitLook(LOOK, client(), KIT, OCCASION, STAMP);
 const base = chart.steps.find((s) => s.role === 'base')!;
@@ -21,16 +21,4 @@ test('a skipped step takes nothing, another amount scales it, another product is
   for (const [unit, mg] of after({ kind: 'amount', measures: 2 * measures })) expect(mg).toBeCloseTo(2 * planned.get(unit)!, 9);
   const other = { ...base.use[0]!, unitId: '0190a000-0000-7000-8000-000000000999', parts: 1 };
   expect([...after({ kind: 'other product', use: [other] }).keys()]).toEqual([other.unitId]);
-});
-
-test('a product is replaced in every step that uses it, the dose adjusted; a chart without it is left alone', () => {
-  const gone = base.use[0]!.product;
-  const context = { client: chart.client, kit: { ...KIT, products: KIT.products.filter((p) => p.id !== gone.id) }, date: '2031-05-14' };
-  const [best] = substitute(gone, context);
-  const changed = substituteInChart(chart, gone.id, best!)!;
-  const step = changed.steps.find((s) => s.id === base.id)!;
-  expect(step.use.some((u) => u.product.id === gone.id)).toBe(false);
-  expect(step.use.map((u) => u.product.id)).toEqual(expect.arrayContaining(best!.parts.map((p) => p.product.id)));
-  expect(changed.steps.filter((s) => s.id !== base.id)).toEqual(chart.steps.filter((s) => s.id !== base.id));
-  expect(substituteInChart(changed, gone.id, best!)).toBeNull();
 });

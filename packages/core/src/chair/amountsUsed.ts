@@ -1,5 +1,6 @@
-import type { Chart, Step, Use } from './document';
-import { asWorn, type ChairEvent } from './asWorn';
+import type { Chart, Step, Use } from '../look';
+import { asWorn } from './asWorn';
+import type { ChairEvent } from './event';
 
 /** What a step really used as recorded at the chair: nothing before it is ticked, nothing when it was skipped. */
 export function usedInStep(step: Step): readonly Use[] {

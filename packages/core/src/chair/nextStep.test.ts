@@ -1,7 +1,8 @@
 import fc from 'fast-check';
-import { linksOf, nextStep } from '.';
 import type { Step } from '../look';
-import { CHART as chart, stepLike as step, WHO as who, WHOLE as whole } from './order.testing';
+import { linksOf } from '../order';
+import { CHART as chart, stepLike as step, WHO as who, WHOLE as whole } from '../order/order.testing';
+import { nextStep } from '.';
 
 const primer = step(1, { phase: 'prime', role: 'care', placements: whole, waitMinutes: 5 });
 const base = step(2, { phase: 'base', role: 'base', placements: whole, waitMinutes: 1 });

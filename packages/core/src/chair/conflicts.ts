@@ -1,7 +1,5 @@
-import type { ChairEvent } from './asWorn';
-import type { Use } from './document';
-
-export type RecordedEvent = ChairEvent & { readonly id: string };
+import type { Use } from '../look';
+import type { ChairEvent, RecordedEvent } from './event';
 
 /** Two records of one step, made on two devices neither of which knew of the other's, that cannot both be so. */
 export type Conflict = { readonly stepId: string; readonly one: RecordedEvent; readonly other: RecordedEvent };

@@ -1,44 +1,6 @@
-import { causeNamed } from '../faults/faults';
+import { causeNamed } from '../faults';
+import type { Chart, Deviation, Step } from '../look';
 import { measuresInWords } from '../shade';
-import type { Chart, Deviation, Step } from './document';
-
-/** What happened at the chair to one step, in the order it was recorded. */
-export type ChairEvent = {
-  /** Known once it is recorded. */
-  readonly id?: string;
-  readonly stepId: string;
-  readonly at: string;
-  readonly by: string;
-  /** The device it was recorded on, by a name of its own. */
-  readonly device?: string;
-  /** The last event of this step the studio had told the device of; null when it knew of none, left out when it did not say. */
-  readonly seen?: string | null;
-  /** Events that contradict each other and that this one puts in order: they count no longer. */
-  readonly settles?: readonly string[];
-} & ({ readonly kind: 'done' } | { readonly kind: 'undone' } | { readonly kind: 'deviation'; readonly deviation: Deviation });
-
-/** The chart with what was really done written into its steps: what a repeat starts from. Events for unknown steps, and those settled by a later one, are
- * left out. */
-export function asWorn(chart: Chart, events: readonly ChairEvent[]): Chart {
-  const settled = new Set(events.flatMap((e) => e.settles ?? []));
-  const valid = events.filter((e) => e.id === undefined || !settled.has(e.id));
-  return { ...chart, steps: chart.steps.map((step) => valid.filter((e) => e.stepId === step.id).reduce(applied, step)) };
-}
-
-function applied(step: Step, event: ChairEvent): Step {
-  const done = step.done ?? { ticked: false, at: event.at, by: event.by, deviations: [] };
-  switch (event.kind) {
-    case 'done':
-      return { ...step, done: { ...done, ticked: true, at: event.at, by: event.by } };
-    case 'undone': {
-      if (done.deviations.length > 0) return { ...step, done: { ...done, ticked: false } };
-      const { done: _removed, ...rest } = step;
-      return rest;
-    }
-    case 'deviation':
-      return { ...step, done: { ...done, deviations: [...done.deviations, event.deviation] } };
-  }
-}
 
 /** A worn chart turned into a plan again: deviations become the recipe, skipped steps go, ticks are cleared. */
 export function planFromWorn(worn: Chart): { readonly steps: Step[]; readonly carried: readonly { stepId: string; what: string }[] } {

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
-import { asWorn, conflictsOf, fitLook, type Deviation, type RecordedEvent } from '.';
-import { client, KIT, LOOK, OCCASION, STAMP } from './look.testing';
+import { fitLook, type Deviation } from '../look';
+import { client, KIT, LOOK, OCCASION, STAMP } from '../look/look.testing';
+import { asWorn, conflictsOf, type RecordedEvent } from '.';
 
 const chart = fitLook(LOOK, client(), KIT, OCCASION, STAMP).chart;
 const step = chart.steps[0]!;

@@ -1,0 +1,275 @@
+import type { Insertable } from 'kysely';
+import type { BundleRow, BundleTable } from '@toile/contract';
+import { eventOfRow, eventRow } from '../charts/events';
+import { versionRow } from '../charts/queries';
+import type { Tx } from '../db/connection';
+import type { Database } from '../db/schema';
+import { NO_PASSWORD } from '../session/passwords';
+
+/** What is known beside the bundle while it is taken in. */
+export type TakingIn = {
+  readonly studioId: string;
+  /** Password hashes by email; whoever has none cannot sign in until one is set. */
+  readonly passwordHashes: ReadonlyMap<string, string>;
+};
+
+/** How one table of a studio travels: its rows out of a bundle, and into one again. */
+type Carried<T extends BundleTable> = {
+  readonly takeIn: (tx: Tx, rows: readonly BundleRow<T>[], into: TakingIn) => Promise<void>;
+  readonly giveOut: (tx: Tx) => Promise<BundleRow<T>[]>;
+};
+
+const json = JSON.stringify;
+/** Rows of one insert: PostgreSQL takes 65,535 values in all. */
+const AT_ONCE = 1000;
+
+async function insert<T extends keyof Database>(tx: Tx, table: T, rows: readonly Insertable<Database[T]>[]): Promise<void> {
+  for (let i = 0; i < rows.length; i += AT_ONCE)
+    await tx
+      .insertInto(table)
+      .values(rows.slice(i, i + AT_ONCE))
+      .execute();
+}
+
+/** Every table of a bundle, once. A table that is added to a bundle does not compile until it stands here. */
+export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
+  people: {
+    takeIn: async (tx, rows, { studioId, passwordHashes }) => {
+      const accounts = rows.map((p) => ({ id: p.id, email: p.email, password_hash: passwordHashes.get(p.email) ?? NO_PASSWORD }));
+      await insert(tx, 'accounts', accounts);
+      await insert(
+        tx,
+        'memberships',
+        rows.map((p) => ({ studio_id: studioId, account_id: p.id, role: p.role, name: p.name })),
+      );
+    },
+    giveOut: (tx) =>
+      tx
+        .selectFrom('memberships as m')
+        .innerJoin('accounts as a', 'a.id', 'm.account_id')
+        .select(['a.id', 'm.name', 'a.email', 'm.role'])
+        .orderBy('a.id')
+        .execute(),
+  },
+  clients: {
+    takeIn: (tx, rows, { studioId }) =>
+      insert(
+        tx,
+        'clients',
+        rows.map((c) => ({
+          studio_id: studioId,
+          id: c.id,
+          name: c.name,
+          contact: json({ phone: c.phone, email: c.email }),
+          birth_year: c.birthYear,
+          guardian_consent: c.guardianConsent,
+          sensitivities: json(c.sensitivities),
+          notes: c.notes,
+          features: json(c.features),
+          measurements: json(c.measurements),
+          taps: json(c.taps ?? {}),
+          likeness: c.likeness ? json(c.likeness) : null,
+          updated_at: new Date(),
+        })),
+      ),
+    giveOut: async (tx) =>
+      (await tx.selectFrom('clients').selectAll().orderBy('id').execute()).map((c) => ({
+        id: c.id,
+        name: c.name,
+        ...c.contact,
+        birthYear: c.birth_year,
+        guardianConsent: c.guardian_consent,
+        sensitivities: c.sensitivities,
+        notes: c.notes,
+        features: c.features,
+        measurements: { ...c.measurements },
+        taps: c.taps,
+        likeness: c.likeness,
+      })),
+  },
+  simulatedSkins: {
+    takeIn: (tx, rows, { studioId }) =>
+      insert(
+        tx,
+        'simulated_skins',
+        rows.map((s) => ({ studio_id: studioId, client_id: s.clientId, skin: json(s.skin) })),
+      ),
+    giveOut: async (tx) =>
+      (await tx.selectFrom('simulated_skins').selectAll().orderBy('client_id').execute()).map((s) => ({ clientId: s.client_id, skin: s.skin })),
+  },
+  readings: {
+    takeIn: (tx, rows, { studioId }) =>
+      insert(
+        tx,
+        'readings',
+        rows.map((r) => ({
+          studio_id: studioId,
+          id: r.id,
+          client_id: r.clientId,
+          at: r.at,
+          by_name: r.by,
+          source: r.source,
+          zones: json(r.zones),
+          extras: json(r.extras ?? []),
+        })),
+      ),
+    giveOut: async (tx) =>
+      (await tx.selectFrom('readings').selectAll().orderBy('id').execute()).map((r) => ({
+        id: r.id,
+        clientId: r.client_id,
+        at: r.at.toISOString(),
+        by: r.by_name,
+        source: r.source,
+        zones: r.zones,
+        extras: r.extras.map((extra) => ({ ...extra })),
+      })),
+  },
+  products: {
+    takeIn: (tx, rows, { studioId }) =>
+      insert(
+        tx,
+        'products',
+        rows.map((p) => ({ studio_id: studioId, id: p.id, document: json(p) })),
+      ),
+    giveOut: async (tx) => (await tx.selectFrom('products').select('document').orderBy('id').execute()).map((p) => p.document),
+  },
+  units: {
+    takeIn: (tx, rows, { studioId }) =>
+      insert(
+        tx,
+        'units',
+        rows.map((u) => ({ studio_id: studioId, id: u.id, product_id: u.productId, document: json(u) })),
+      ),
+    giveOut: async (tx) => (await tx.selectFrom('units').select('document').orderBy('id').execute()).map((u) => u.document),
+  },
+  ledger: {
+    takeIn: (tx, rows, { studioId }) =>
+      insert(
+        tx,
+        'unit_ledger',
+        rows.map((l) => ({
+          studio_id: studioId,
+          id: l.id,
+          unit_id: l.unitId,
+          at: l.at,
+          by_name: l.by,
+          mg: l.mg,
+          reason: l.reason,
+          note: l.note,
+          chart_id: l.chartId,
+          version: l.version,
+          step_id: l.stepId,
+        })),
+      ),
+    giveOut: async (tx) =>
+      (await tx.selectFrom('unit_ledger').selectAll().orderBy('seq').execute()).map((l) => ({
+        id: l.id,
+        unitId: l.unit_id,
+        at: l.at.toISOString(),
+        by: l.by_name,
+        mg: l.mg,
+        reason: l.reason,
+        note: l.note,
+        chartId: l.chart_id,
+        version: l.version,
+        stepId: l.step_id,
+      })),
+  },
+  palettes: {
+    takeIn: (tx, rows, { studioId }) =>
+      insert(
+        tx,
+        'palettes',
+        rows.map((p) => ({ studio_id: studioId, id: p.id, document: json(p) })),
+      ),
+    giveOut: async (tx) => (await tx.selectFrom('palettes').select('document').orderBy('id').execute()).map((p) => p.document),
+  },
+  settings: {
+    takeIn: (tx, rows, { studioId }) =>
+      insert(
+        tx,
+        'studio_settings',
+        rows.slice(0, 1).map((document) => ({ studio_id: studioId, document: json(document) })),
+      ),
+    giveOut: async (tx) => (await tx.selectFrom('studio_settings').select('document').execute()).map((s) => s.document),
+  },
+  looks: {
+    takeIn: (tx, rows, { studioId }) =>
+      insert(
+        tx,
+        'look_versions',
+        rows.map((l) => ({ studio_id: studioId, look_id: l.id, version: l.version, name: l.name, document: json(l) })),
+      ),
+    giveOut: async (tx) => (await tx.selectFrom('look_versions').select('document').orderBy('look_id').orderBy('version').execute()).map((l) => l.document),
+  },
+  parties: {
+    takeIn: (tx, rows, { studioId }) =>
+      insert(
+        tx,
+        'parties',
+        rows.map((p) => ({ studio_id: studioId, ...p })),
+      ),
+    giveOut: (tx) => tx.selectFrom('parties').select(['id', 'name', 'date', 'place', 'notes']).orderBy('id').execute(),
+  },
+  charts: {
+    takeIn: async (tx, rows, { studioId }) => {
+      const first = new Map(rows.map((chart) => [chart.id, chart.client.id]));
+      await insert(
+        tx,
+        'charts',
+        [...first].map(([id, client_id]) => ({ studio_id: studioId, id, client_id })),
+      );
+      await insert(
+        tx,
+        'chart_versions',
+        rows.map((chart) => versionRow(studioId, chart)),
+      );
+    },
+    giveOut: async (tx) => (await tx.selectFrom('chart_versions').select('document').orderBy('chart_id').orderBy('version').execute()).map((v) => v.document),
+  },
+  visits: {
+    takeIn: (tx, rows, { studioId }) =>
+      insert(
+        tx,
+        'visits',
+        rows.map((v) => ({
+          studio_id: studioId,
+          id: v.id,
+          client_id: v.clientId,
+          party_id: v.partyId,
+          kind: v.kind,
+          date: v.date,
+          starts_at: v.startsAt,
+          ready_by: v.readyBy,
+          place: v.place,
+          chart_id: v.chartId,
+        })),
+      ),
+    giveOut: async (tx) =>
+      (await tx.selectFrom('visits').selectAll().orderBy('id').execute()).map((v) => ({
+        id: v.id,
+        clientId: v.client_id,
+        kind: v.kind,
+        date: v.date,
+        startsAt: v.starts_at,
+        readyBy: v.ready_by,
+        place: v.place,
+        partyId: v.party_id,
+        chartId: v.chart_id,
+      })),
+  },
+  events: {
+    takeIn: (tx, rows, { studioId }) =>
+      insert(
+        tx,
+        'chair_events',
+        rows.map(({ chartId, version, event }) => eventRow(studioId, chartId, version, event)),
+      ),
+    giveOut: async (tx) =>
+      (await tx.selectFrom('chair_events').selectAll().orderBy('seq').execute()).map((row) => ({
+        chartId: row.chart_id,
+        version: row.version,
+        event: eventOfRow(row),
+      })),
+  },
+};
