@@ -2,7 +2,7 @@ import expo from 'eslint-config-expo/flat.js';
 import tseslint from 'typescript-eslint';
 
 export default [
-  { ignores: ['**/node_modules/**', '**/dist/**', '.toile/**', 'app/.expo/**', 'docs/**'] },
+  { ignores: ['**/node_modules/**', '**/dist/**', '.toile/**', 'app/.expo/**', 'app/public/**', 'docs/**'] },
   ...tseslint.configs.recommended,
   ...expo.map((entry) => ({ ...entry, files: entry.files ?? ['app/**/*.{ts,tsx}'] })),
   {

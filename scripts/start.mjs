@@ -10,7 +10,7 @@ ensurePackages();
 ensureDebian(POSTGRES);
 const { ensureCluster, ensureDatabase, freePort } = await import('./lib/cluster.mjs');
 const { startServer, writeDemo } = await import('./lib/serve.mjs');
-ensureBuilt();
+await ensureBuilt();
 const cluster = await ensureCluster('demo');
 const database = ensureDatabase(cluster, 'toile');
 const { studios, signIns } = writeDemo();
@@ -54,6 +54,7 @@ async function startDev() {
     TOILE_STUDIOS: studios.join(':'),
     TOILE_LOG: 'info',
   };
+  await (await import('./lib/workers.mjs')).watchWorkers();
   children.push(start('npx', ['tsx', 'watch', 'server/src/main.ts'], { env, detached: true }));
   const expo = { ...process.env, TOILE_API: `http://127.0.0.1:${port}`, EXPO_NO_TELEMETRY: '1' };
   children.push(start('npx', ['expo', 'start', '--web', '--port', String(port + 1), '--offline'], { cwd: path.join(root, 'app'), env: expo, detached: true }));

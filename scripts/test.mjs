@@ -60,7 +60,7 @@ if (!quick) {
 
   let server = null;
   try {
-    ensureBuilt();
+    await ensureBuilt();
     const { studios } = writeDemo();
     const port = await freePort(46100);
     server = await startServer({ ...database, port, studios });

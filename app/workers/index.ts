@@ -3,12 +3,15 @@ import type { paintJobs } from './paintJobs';
 import type { shadeJobs } from './shadeJobs';
 import { workerFor } from './rpc';
 
+/** Built by scripts/lib/workers.mjs: what they share is fetched once. */
+const started = (name: 'fit' | 'shade' | 'paint'): Worker => new Worker(`/workers/${name}.worker.js`, { type: 'module' });
+
 /** Fits looks, away from the page. */
-export const askFitting = workerFor<typeof fittingJobs>(() => new Worker(new URL('./fit.worker', import.meta.url)));
+export const askFitting = workerFor<typeof fittingJobs>(() => started('fit'));
 /** Compares the kit with a skin. */
-export const askShades = workerFor<typeof shadeJobs>(() => new Worker(new URL('./shade.worker', import.meta.url)));
+export const askShades = workerFor<typeof shadeJobs>(() => started('shade'));
 /** Paints faces. */
-export const askPaint = workerFor<typeof paintJobs>(() => new Worker(new URL('./paint.worker', import.meta.url)));
+export const askPaint = workerFor<typeof paintJobs>(() => started('paint'));
 
 export { Stopped } from './rpc';
 export { useWork, type Work } from './useWork';

@@ -1,3 +1,5 @@
+import { interning } from './intern';
+
 /** Work a worker can be asked for, by name; the second argument is told how far it is, 0 to 1. */
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- any job's own types; each caller sees them exactly
 export type Jobs = Readonly<Record<string, (request: any, progress: (share: number) => void) => unknown>>;
@@ -9,8 +11,9 @@ type Said =
 /** Progress smaller than this is not worth drawing. */
 const TELL_EVERY = 0.1;
 
-/** Called in a worker: answers what is asked of its jobs, one after the other. */
+/** Called in a worker: answers what is asked of its jobs, one after the other. What it was asked with before is known again. */
 export function serveJobs(jobs: Jobs): void {
+  const known = interning();
   self.onmessage = async ({ data: { id, kind, request } }: MessageEvent<Asked>) => {
     const say = (said: Said): void => self.postMessage(said);
     let told = 0;
@@ -20,7 +23,7 @@ export function serveJobs(jobs: Jobs): void {
       say({ id, share });
     };
     try {
-      say({ id, answer: await jobs[kind]!(request, progress) });
+      say({ id, answer: await jobs[kind]!(known(request), progress) });
     } catch (error) {
       say({ id, error: error instanceof Error ? error.message : String(error) });
     }

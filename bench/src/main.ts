@@ -6,9 +6,10 @@ import { print } from './measure';
 import { orderRows } from './order';
 import { renderRows } from './render';
 import { screenRows } from './screen';
+import { workerRows } from './workers';
 
 const { TOILE_URL: url, TOILE_SECOND_URL: second } = process.env;
-const rows = [...colourRows(), ...faceRows(), ...orderRows(), ...judgementRows(), ...(await renderRows())];
+const rows = [...colourRows(), ...faceRows(), ...orderRows(), ...judgementRows(), ...(await renderRows()), ...(await workerRows())];
 if (url && second) rows.push(...(await liveRows(url, second)));
 if (url) rows.push(...(await screenRows()));
 print(rows);

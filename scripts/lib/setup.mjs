@@ -60,11 +60,12 @@ export const POSTGRES = [
 export const CHROMIUM = [{ name: 'chromium', present: () => existsSync('/usr/bin/chromium') }];
 
 /** Builds the app into app/dist and the server into .toile/server when their sources have changed. */
-export function ensureBuilt() {
-  const shared = [...sources('packages'), path.join(root, 'package-lock.json')];
+export async function ensureBuilt() {
+  const shared = [...sources('packages'), ...sources('scripts'), path.join(root, 'package-lock.json')];
   const app = hashOf([...shared, ...sources('app')]);
   if (!isFresh('app', app) || !existsSync(path.join(root, 'app/dist/index.html'))) {
     console.log('Building the app (some minutes the first time)');
+    await (await import('./workers.mjs')).buildWorkers();
     const env = { ...process.env, CI: '1', EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', NODE_ENV: 'production' };
     run('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], { cwd: path.join(root, 'app'), env, stdio: ['ignore', 'ignore', 'inherit'] });
     bundleServiceWorker();
@@ -135,7 +136,7 @@ function sources(folder) {
   const found = [];
   const walk = (dir) => {
     for (const entry of readdirSync(dir, { withFileTypes: true })) {
-      if (['node_modules', 'dist', '.expo'].includes(entry.name)) continue;
+      if (['node_modules', 'dist', '.expo', 'public'].includes(entry.name)) continue;
       const full = path.join(dir, entry.name);
       if (entry.isDirectory()) walk(full);
       else if (!/\.test\.tsx?$/.test(entry.name)) found.push(full);

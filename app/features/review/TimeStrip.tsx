@@ -2,14 +2,16 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { orderedSteps, type Chart, type StepOrder } from '@toile/core';
 import { Body, Button, Column, Label, Line, View } from '../../ui';
 import { askFitting, useWork } from '../../workers';
+import { useSame } from '../../data/useSame';
 import { OwnTimings } from './OwnTimings';
+import { withoutWords } from './reviewView';
 import { choiceInWords, saversInWords, timeInWords } from './timeView';
 
 type TimeStripProps = { readonly chart: Chart; readonly editable: boolean; readonly onChange: (chart: Chart) => void };
 
 /** How long the chart takes as it stands and with its waits filled: hands and waits on a strip, and what would save the most. */
 export function TimeStrip({ chart, editable, onChange }: TimeStripProps) {
-  const drawn = useDeferredValue(chart);
+  const drawn = useSame(useDeferredValue(useMemo(() => withoutWords(chart), [chart])));
   const asked = useMemo(() => ({ chart: drawn }), [drawn]);
   const { answer } = useWork(askFitting, 'order', asked);
   const [open, setOpen] = useState(false);

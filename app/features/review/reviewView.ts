@@ -25,3 +25,8 @@ export function fixed(chart: Chart, kit: Kit | null, grades: RuleGrades, line: P
   const finding = reviewChart(chart, kit, grades).find((f) => f.rule === line.rule && f.stepIds.join() === line.stepIds.join());
   return finding?.fix?.apply(chart) ?? chart;
 }
+
+/** A chart as far as it is looked over and timed: without the words that are written to it. */
+export function withoutWords(chart: Chart): Chart {
+  return { ...chart, reason: '', steps: chart.steps.map((step) => (step.note === '' ? step : { ...step, note: '' })) };
+}
