@@ -1,5 +1,6 @@
+import { sql } from 'kysely';
 import pg from 'pg';
-import { ROUTES, type RouteName } from '@toile/contract';
+import { newId, ROUTES, type RouteName } from '@toile/contract';
 import { secondStudio } from '@toile/demo';
 import { inStudio } from '../src/db/connection';
 import { APPEND_ONLY, STUDIO_TABLES } from '../src/db/schema';
@@ -130,12 +131,41 @@ test('with another studio set, a query without any WHERE still shows only that s
   expect(await inStudio(server.db, demo.studio.id, (tx) => tx.selectFrom('clients').select('id').execute())).toHaveLength(demo.clients.length);
 });
 
-test('a row cannot be written into another studio', async () => {
-  const other = demo.studio.id.replace(/^0190/, '0191');
-  const writing = inStudio(server.db, other, (tx) =>
-    tx.insertInto('parties').values({ studio_id: demo.studio.id, id: other, name: 'x', date: '2031-01-01', place: '', notes: '' }).execute(),
-  );
-  await expect(writing).rejects.toThrow('row-level security');
+describe('a row of one studio cannot be written while another is set', () => {
+  // One row of each table, as the database itself writes it.
+  const rows = new Map<string, string>();
+  beforeAll(async () => {
+    const owner = await server.signedIn('owner');
+    const put = (revision: number) => ({ 'idempotency-key': newId(), 'if-match': String(revision) });
+    await owner.put('/api/settings').set(put(0)).send({ ruleGrades: {} });
+    const share = { id: newId(), version: 1, secret: 'b'.repeat(32), days: 7, cautions: false };
+    await owner.post(`/api/charts/${demo.charts[0]!.id}/shares`).set(put(0)).send(share).expect(201);
+    await owner.post(`/api/units/${demo.units[0]!.id}/counts`).set(put(0)).send({ id: newId(), remainingMg: 5, note: '' }).expect(201);
+    for (const table of STUDIO_TABLES) {
+      const [row] = (
+        await inStudio(server.db, demo.studio.id, (tx) =>
+          sql<{ row: string }>`select row_to_json(t)::text as row from ${sql.table(table)} t limit 1`.execute(tx),
+        )
+      ).rows;
+      if (row) rows.set(table, row.row);
+    }
+  });
+
+  test.each(STUDIO_TABLES)('%s', async (table) => {
+    const row = rows.get(table);
+    expect(row).toBeDefined();
+    const { rows: columns } = await server.pool.query<{ name: string }>(
+      "select column_name as name from information_schema.columns where table_name = $1 and table_schema = 'public' and is_generated = 'NEVER'",
+      [table],
+    );
+    const names = columns.map((c) => `"${c.name}"`).join(', ');
+    const writing = inStudio(server.db, SECOND_STUDIO, (tx) =>
+      sql`insert into ${sql.table(table)} (${sql.raw(names)}) overriding system value select ${sql.raw(names)} from json_populate_record(null::${sql.table(table)}, ${row}::json)`.execute(
+        tx,
+      ),
+    );
+    await expect(writing).rejects.toThrow('row-level security');
+  });
 });
 
 test('every studio table is guarded and forced, and the app’s role owns nothing', async () => {
