@@ -1,12 +1,17 @@
 const swc = {
-  '^.+\\.(ts|tsx|js|mjs)$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: false }, target: 'es2022' }, module: { type: 'commonjs' } }],
+  '^.+\\.(ts|tsx|js|mjs)$': [
+    '@swc/jest',
+    { jsc: { parser: { syntax: 'typescript', tsx: false }, target: 'es2022' }, module: { type: 'commonjs' } },
+  ],
 };
 const plain = (name, root) => ({
   displayName: name,
   rootDir: root,
   testEnvironment: 'node',
   transform: swc,
-  transformIgnorePatterns: ['/node_modules/(?!(@noble|clipper2-ts|culori|colorjs\\.io|uuid|fast-check|pure-rand)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(@noble|clipper2-ts|culori|colorjs\\.io|uuid|fast-check|pure-rand)/)',
+  ],
   testMatch: ['<rootDir>/**/*.test.ts'],
 });
 

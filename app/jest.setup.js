@@ -1,4 +1,10 @@
-window.matchMedia ??= () => ({ matches: false, addListener() {}, removeListener() {}, addEventListener() {}, removeEventListener() {} });
+window.matchMedia ??= () => ({
+  matches: false,
+  addListener() {},
+  removeListener() {},
+  addEventListener() {},
+  removeEventListener() {},
+});
 // The browser has these; jsdom has none of them.
 const { TextDecoder, TextEncoder } = require('node:util');
 const { deserialize, serialize } = require('node:v8');

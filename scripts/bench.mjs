@@ -5,7 +5,8 @@ import { withServedDemo } from './lib/served.mjs';
 const code = await withServedDemo('toile_bench', async (url, _cluster, urls) => {
   const { freePort } = await import('./lib/cluster.mjs');
   const { startServer } = await import('./lib/serve.mjs');
-  // A second process over the same database: what is told from one to the other is measured between real processes.
+  // A second process over the same database: what is told from one to the other is measured between real
+  // processes.
   const port = await freePort(46250);
   const second = await startServer({ ...urls, port, studios: [] });
   const env = { ...process.env, TOILE_URL: url, TOILE_SECOND_URL: `http://127.0.0.1:${port}` };

@@ -1,5 +1,6 @@
-// npm run breakages [-- word]: puts small breakages into the code, one at a time, and says which the tests notice. What must hold whatever
-// happens (outbox, idempotency, ledger, sessions, row security) is tried here by hand-made ones, where a mutation tool knows too little.
+// npm run breakages [-- word]: puts small breakages into the code, one at a time, and says which the tests
+// notice. What must hold whatever happens (outbox, idempotency, ledger, sessions, row security) is tried here
+// by hand-made ones, where a mutation tool knows too little.
 import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { BREAKAGES } from './lib/breakageList.mjs';
@@ -15,9 +16,18 @@ if (output('git', ['status', '--porcelain', '--', ...files], { cwd: root }) !== 
   throw new Error('Commit or put aside your changes first: the sources are changed and put back.');
 
 const { ensureCluster, ensureDatabase } = await import('./lib/cluster.mjs');
-const cluster = await ensureCluster('test', { fsync: 'off', synchronous_commit: 'off', full_page_writes: 'off', max_connections: 200 });
+const cluster = await ensureCluster('test', {
+  fsync: 'off',
+  synchronous_commit: 'off',
+  full_page_writes: 'off',
+  max_connections: 200,
+});
 const { ownerUrl, appUrl } = ensureDatabase(cluster, 'toile_e2e');
-const server = { TOILE_TEST_SUPER_URL: cluster.superUrl, TOILE_TEST_OWNER_URL: ownerUrl, TOILE_TEST_APP_URL: appUrl };
+const server = {
+  TOILE_TEST_SUPER_URL: cluster.superUrl,
+  TOILE_TEST_OWNER_URL: ownerUrl,
+  TOILE_TEST_APP_URL: appUrl,
+};
 const NONE = { put: () => undefined };
 let broken = NONE;
 for (const signal of ['SIGINT', 'SIGTERM'])
@@ -28,7 +38,8 @@ for (const signal of ['SIGINT', 'SIGTERM'])
 
 const dropTemplate = () => {
   for (const name of ['toile_template', 'toile_template_making'])
-    if (cluster.psql(`select 1 from pg_database where datname = '${name}'`) === '1') cluster.psql(`drop database ${name} with (force)`);
+    if (cluster.psql(`select 1 from pg_database where datname = '${name}'`) === '1')
+      cluster.psql(`drop database ${name} with (force)`);
 };
 
 /** Whether the tests notice a breakage. */
@@ -36,7 +47,10 @@ async function noticed({ file, from, to, tests }) {
   const full = path.join(root, file);
   const before = readFileSync(full, 'utf8');
   const places = before.split(from).length - 1;
-  if (places !== 1) throw new Error(`${file}: “${from}” stands there ${places} times, not once. Mend scripts/lib/breakageList.mjs.`);
+  if (places !== 1)
+    throw new Error(
+      `${file}: “${from}” stands there ${places} times, not once. Mend scripts/lib/breakageList.mjs.`,
+    );
   broken = { put: () => writeFileSync(full, before) };
   writeFileSync(
     full,
@@ -46,10 +60,24 @@ async function noticed({ file, from, to, tests }) {
   try {
     const [project, ...names] = tests;
     const code = await ended(
-      start('npx', ['jest', '--selectProjects', project, '--silent', '--bail', '--forceExit', '--testTimeout=30000', '--', ...names], {
-        env: { ...process.env, ...server },
-        stdio: 'ignore',
-      }),
+      start(
+        'npx',
+        [
+          'jest',
+          '--selectProjects',
+          project,
+          '--silent',
+          '--bail',
+          '--forceExit',
+          '--testTimeout=30000',
+          '--',
+          ...names,
+        ],
+        {
+          env: { ...process.env, ...server },
+          stdio: 'ignore',
+        },
+      ),
     );
     return code !== 0;
   } finally {

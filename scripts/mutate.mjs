@@ -1,6 +1,7 @@
-// npm run mutate -- <topic> [...]: mutation testing of core's topics, or `contract`, `app` (view-models and outbox). Without a topic: all.
-// A topic is judged by its own tests alone: what only another topic's tests would notice counts as missed.
-// npm run mutate -- --changed: what differs from main's last commit. Writes .toile/mutation/<topic>.json and prints score and survivors.
+// npm run mutate -- <topic> [...]: mutation testing of core's topics, or `contract`, `app` (view-models and
+// outbox). Without a topic: all. A topic is judged by its own tests alone: what only another topic's tests
+// would notice counts as missed. npm run mutate -- --changed: what differs from main's last commit. Writes
+// .toile/mutation/<topic>.json and prints score and survivors.
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { root, stateDir } from './lib/paths.mjs';
@@ -13,28 +14,55 @@ const topics = readdirSync(CORE, { withFileTypes: true })
   .filter((entry) => entry.isDirectory())
   .map((entry) => entry.name);
 const NOT_CODE = ['!**/*.test.ts', '!**/*.test.tsx', '!**/*.testing.ts', '!**/index.ts'];
-const swc = ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: false }, target: 'es2022' }, module: { type: 'commonjs' } }];
+const swc = [
+  '@swc/jest',
+  { jsc: { parser: { syntax: 'typescript', tsx: false }, target: 'es2022' }, module: { type: 'commonjs' } },
+];
 const plain = (rootDir, tests = '**') => ({
   rootDir,
   testEnvironment: 'node',
   transform: { '^.+\\.(ts|tsx|js|mjs)$': swc },
-  transformIgnorePatterns: ['/node_modules/(?!(@noble|clipper2-ts|culori|colorjs\\.io|uuid|fast-check|pure-rand)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(@noble|clipper2-ts|culori|colorjs\\.io|uuid|fast-check|pure-rand)/)',
+  ],
   testMatch: [`<rootDir>/${tests}/*.test.ts`],
 });
 
 /** What is mutated and by which tests it is judged: files and a Jest configuration. */
 function plan(topic) {
-  if (topics.includes(topic)) return { mutate: [`packages/core/src/${topic}/**/*.ts`, ...NOT_CODE], config: plain('packages/core', `src/${topic}/**`) };
-  if (topic === 'contract') return { mutate: ['packages/contract/src/**/*.ts', ...NOT_CODE], config: plain('packages/contract') };
+  if (topics.includes(topic))
+    return {
+      mutate: [`packages/core/src/${topic}/**/*.ts`, ...NOT_CODE],
+      config: plain('packages/core', `src/${topic}/**`),
+    };
+  if (topic === 'contract')
+    return { mutate: ['packages/contract/src/**/*.ts', ...NOT_CODE], config: plain('packages/contract') };
   if (topic === 'server')
     return {
-      mutate: ['server/src/today/due.ts', 'server/src/session/passwords.ts', 'server/src/charts/events.ts', 'server/src/db/connection.ts'],
+      mutate: [
+        'server/src/today/due.ts',
+        'server/src/session/passwords.ts',
+        'server/src/charts/events.ts',
+        'server/src/db/connection.ts',
+      ],
       config: plain('server'),
     };
   if (topic === 'app')
     return {
-      mutate: ['app/features/**/*View.ts', 'app/features/words/*.ts', 'app/data/*.ts', 'app/workers/intern.ts', 'app/workers/rpc.ts', ...NOT_CODE],
-      config: { ...JSON.parse(output('node', ['-p', "JSON.stringify(require('./app/jest.config.js'))"], { cwd: root })), rootDir: 'app' },
+      mutate: [
+        'app/features/**/*View.ts',
+        'app/features/words/*.ts',
+        'app/data/*.ts',
+        'app/workers/intern.ts',
+        'app/workers/rpc.ts',
+        ...NOT_CODE,
+      ],
+      config: {
+        ...JSON.parse(
+          output('node', ['-p', "JSON.stringify(require('./app/jest.config.js'))"], { cwd: root }),
+        ),
+        rootDir: 'app',
+      },
     };
   throw new Error(`there is no topic “${topic}”: ${[...topics, 'contract', 'server', 'app'].join(', ')}`);
 }
@@ -64,14 +92,18 @@ async function mutate(topic, only) {
       allowEmpty: true,
     }),
   );
-  const code = await ended(start('npx', ['stryker', 'run', settings], { stdio: ['ignore', 'inherit', 'inherit'] }));
+  const code = await ended(
+    start('npx', ['stryker', 'run', settings], { stdio: ['ignore', 'inherit', 'inherit'] }),
+  );
   if (code !== 0) throw new Error(`mutation testing of ${topic} ended with ${code}`);
   return summary(topic, JSON.parse(readFileSync(report, 'utf8')));
 }
 
 /** Caught, survived and the share that was caught, with where each survivor stands. */
 function summary(topic, { files }) {
-  const mutants = Object.entries(files).flatMap(([file, { mutants: all }]) => all.map((m) => ({ file, ...m })));
+  const mutants = Object.entries(files).flatMap(([file, { mutants: all }]) =>
+    all.map((m) => ({ file, ...m })),
+  );
   const of = (...states) => mutants.filter((m) => states.includes(m.status));
   const [caught, missed] = [of('Killed', 'Timeout').length, of('Survived', 'NoCoverage')];
   const score = caught + missed.length === 0 ? null : (100 * caught) / (caught + missed.length);
@@ -80,7 +112,9 @@ function summary(topic, { files }) {
     caught,
     missed: missed.length,
     score,
-    survivors: missed.map((m) => `${m.file}:${m.location.start.line} ${m.mutatorName}: ${m.replacement?.split('\n')[0] ?? ''}`),
+    survivors: missed.map(
+      (m) => `${m.file}:${m.location.start.line} ${m.mutatorName}: ${m.replacement?.split('\n')[0] ?? ''}`,
+    ),
   };
 }
 
@@ -91,11 +125,17 @@ if (process.argv.includes('--changed')) {
     .split('\n')
     .filter((file) => /\.ts$/.test(file) && !/\.test(ing)?\.ts$|index\.ts$/.test(file));
   const byTopic = Map.groupBy ? Map.groupBy(changed, (file) => file.split('/')[3]) : new Map();
-  if (!Map.groupBy) for (const file of changed) byTopic.set(file.split('/')[3], [...(byTopic.get(file.split('/')[3]) ?? []), file]);
+  if (!Map.groupBy)
+    for (const file of changed)
+      byTopic.set(file.split('/')[3], [...(byTopic.get(file.split('/')[3]) ?? []), file]);
   for (const [topic, files] of byTopic) if (topics.includes(topic)) results.push(await mutate(topic, files));
-} else for (const topic of asked.length > 0 ? asked : [...topics, 'contract', 'server', 'app']) results.push(await mutate(topic));
+} else
+  for (const topic of asked.length > 0 ? asked : [...topics, 'contract', 'server', 'app'])
+    results.push(await mutate(topic));
 
 for (const { topic, caught, missed, score, survivors } of results) {
-  console.log(`\n${topic}: ${score === null ? 'nothing to change' : `${score.toFixed(1)} % of ${caught + missed} caught`}`);
+  console.log(
+    `\n${topic}: ${score === null ? 'nothing to change' : `${score.toFixed(1)} % of ${caught + missed} caught`}`,
+  );
   for (const line of survivors) console.log(`  ${line}`);
 }

@@ -1,5 +1,5 @@
-// npm start: installs what is missing, starts the database, builds, loads the demo, serves, and stops cleanly.
-// npm run dev (--dev): the same with the app and the server reloading as files change.
+// npm start: installs what is missing, starts the database, builds, loads the demo, serves, and stops
+// cleanly. npm run dev (--dev): the same with the app and the server reloading as files change.
 import path from 'node:path';
 import { root } from './lib/paths.mjs';
 import { ensureBuilt, ensureDebian, ensurePackages, POSTGRES } from './lib/setup.mjs';
@@ -41,7 +41,8 @@ try {
 for (const child of children) child.once('exit', (code) => void stop(code ?? 1));
 
 console.log(`\nToile is at http://127.0.0.1:${dev ? port + 1 : port}\n\nDemo sign-ins:`);
-for (const { email, password, role, name } of signIns) console.log(`  ${email.padEnd(26)} ${password.padEnd(16)} ${name}, ${role}`);
+for (const { email, password, role, name } of signIns)
+  console.log(`  ${email.padEnd(26)} ${password.padEnd(16)} ${name}, ${role}`);
 console.log('\nCtrl-C stops it, the database too.');
 
 async function startDev() {
@@ -57,5 +58,11 @@ async function startDev() {
   await (await import('./lib/workers.mjs')).watchWorkers();
   children.push(start('npx', ['tsx', 'watch', 'server/src/main.ts'], { env, detached: true }));
   const expo = { ...process.env, TOILE_API: `http://127.0.0.1:${port}`, EXPO_NO_TELEMETRY: '1' };
-  children.push(start('npx', ['expo', 'start', '--web', '--port', String(port + 1), '--offline'], { cwd: path.join(root, 'app'), env: expo, detached: true }));
+  children.push(
+    start('npx', ['expo', 'start', '--web', '--port', String(port + 1), '--offline'], {
+      cwd: path.join(root, 'app'),
+      env: expo,
+      detached: true,
+    }),
+  );
 }

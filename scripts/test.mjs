@@ -1,4 +1,5 @@
-// npm test: everything CI runs, in order, ending in one line. npm run check (--quick): the inner loop, without server and browser.
+// npm test: everything CI runs, in order, ending in one line. npm run check (--quick): the inner loop,
+// without server and browser.
 import { readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { stateDir } from './lib/paths.mjs';
@@ -23,13 +24,28 @@ async function jest(name, projects, env = {}) {
   const report = path.join(stateDir, 'jest.json');
   rmSync(report, { force: true });
   const code = await ended(
-    start('npx', ['jest', '--selectProjects', ...projects, '--json', `--outputFile=${report}`, '--silent', '--reporters=default', '--testTimeout=180000'], {
-      env: { ...process.env, ...env },
-      stdio: ['ignore', 'ignore', 'inherit'],
-    }),
+    start(
+      'npx',
+      [
+        'jest',
+        '--selectProjects',
+        ...projects,
+        '--json',
+        `--outputFile=${report}`,
+        '--silent',
+        '--reporters=default',
+        '--testTimeout=180000',
+      ],
+      {
+        env: { ...process.env, ...env },
+        stdio: ['ignore', 'ignore', 'inherit'],
+      },
+    ),
   );
   try {
-    const { numPassedTests, numFailedTests, numFailedTestSuites, numTotalTests } = JSON.parse(readFileSync(report, 'utf8'));
+    const { numPassedTests, numFailedTests, numFailedTestSuites, numTotalTests } = JSON.parse(
+      readFileSync(report, 'utf8'),
+    );
     passed += numPassedTests;
     failed += Math.max(numFailedTests, numFailedTestSuites, code === 0 && numTotalTests > 0 ? 0 : 1);
   } catch {
@@ -40,9 +56,28 @@ async function jest(name, projects, env = {}) {
 ensurePackages();
 await stage('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
 await stage('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
-for (const project of ['packages/core', 'packages/contract', 'server', 'demo', 'app', 'app/offline', 'e2e', 'bench'])
+for (const project of [
+  'packages/core',
+  'packages/contract',
+  'server',
+  'demo',
+  'app',
+  'app/offline',
+  'e2e',
+  'bench',
+])
   await stage(`types: ${project}`, 'npx', ['tsc', '-p', project, '--noEmit']);
-await stage('import directions', 'npx', ['depcruise', 'packages', 'server', 'app', 'demo', '--config', '.dependency-cruiser.cjs', '--output-type', 'err']);
+await stage('import directions', 'npx', [
+  'depcruise',
+  'packages',
+  'server',
+  'app',
+  'demo',
+  '--config',
+  '.dependency-cruiser.cjs',
+  '--output-type',
+  'err',
+]);
 await stage('published schemas', 'npx', ['tsx', 'scripts/writeSchemas.ts', '--check']);
 await jest('unit', ['core', 'contract', 'demo', 'app']);
 
@@ -50,13 +85,22 @@ if (!quick) {
   ensureDebian([...POSTGRES, ...CHROMIUM]);
   const { ensureCluster, ensureDatabase, freePort } = await import('./lib/cluster.mjs');
   const { startServer, writeDemo } = await import('./lib/serve.mjs');
-  const cluster = await ensureCluster('test', { fsync: 'off', synchronous_commit: 'off', full_page_writes: 'off', max_connections: 200 });
+  const cluster = await ensureCluster('test', {
+    fsync: 'off',
+    synchronous_commit: 'off',
+    full_page_writes: 'off',
+    max_connections: 200,
+  });
   for (const name of ['toile_template', 'toile_template_making', 'toile_e2e']) {
     cluster.psql(`update pg_database set datallowconn = true where datname = '${name}'`);
     cluster.psql(`drop database if exists ${name} with (force)`);
   }
   const database = ensureDatabase(cluster, 'toile_e2e');
-  await jest('server', ['server'], { TOILE_TEST_SUPER_URL: cluster.superUrl, TOILE_TEST_OWNER_URL: database.ownerUrl, TOILE_TEST_APP_URL: database.appUrl });
+  await jest('server', ['server'], {
+    TOILE_TEST_SUPER_URL: cluster.superUrl,
+    TOILE_TEST_OWNER_URL: database.ownerUrl,
+    TOILE_TEST_APP_URL: database.appUrl,
+  });
 
   let server = null;
   try {
@@ -66,7 +110,12 @@ if (!quick) {
     server = await startServer({ ...database, port, studios });
     const { ownerUrl, appUrl, sessionSecret } = database;
     // One test starts, kills and restarts a server of its own over the same database.
-    const own = { TOILE_OWNER_URL: ownerUrl, TOILE_APP_URL: appUrl, TOILE_SESSION_SECRET: sessionSecret, TOILE_STUDIOS: studios.join(':') };
+    const own = {
+      TOILE_OWNER_URL: ownerUrl,
+      TOILE_APP_URL: appUrl,
+      TOILE_SESSION_SECRET: sessionSecret,
+      TOILE_STUDIOS: studios.join(':'),
+    };
     await jest('interface', ['e2e'], { TOILE_URL: `http://127.0.0.1:${port}`, ...own });
   } catch (error) {
     console.error(error.message);

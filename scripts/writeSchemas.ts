@@ -5,7 +5,10 @@ import { StudioBundleSchema } from '../packages/contract/src/index';
 import { ChartSchema, LookSchema } from '../packages/core/src/index';
 
 // Writes the published JSON Schemas from the types the code itself checks with; --check only compares.
-const folder = path.resolve(import.meta.dirname ?? path.dirname(new URL(import.meta.url).pathname), '../docs/formats');
+const folder = path.resolve(
+  import.meta.dirname ?? path.dirname(new URL(import.meta.url).pathname),
+  '../docs/formats',
+);
 const schemas: readonly (readonly [string, string, TSchema])[] = [
   ['toile.chart-1.schema.json', 'Toile face chart, version 1', ChartSchema],
   ['toile.look-1.schema.json', 'Toile look, version 1', LookSchema],
@@ -16,5 +19,6 @@ for (const [file, title, schema] of schemas) {
   const text = `${JSON.stringify({ $schema: 'https://json-schema.org/draft/2020-12/schema', title, ...schema }, null, 1)}\n`;
   const target = path.join(folder, file);
   if (!check) writeFileSync(target, text);
-  else if (readFileSync(target, 'utf8') !== text) throw new Error(`docs/formats/${file} is out of date: run npm run schemas`);
+  else if (readFileSync(target, 'utf8') !== text)
+    throw new Error(`docs/formats/${file} is out of date: run npm run schemas`);
 }

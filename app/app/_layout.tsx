@@ -11,7 +11,11 @@ import { config } from '../ui/tamagui.config';
 import { View } from '../ui';
 
 export default function Layout() {
-  useFonts({ Atkinson: AtkinsonHyperlegibleNext_400Regular, AtkinsonBold: AtkinsonHyperlegibleNext_700Bold, Fraunces: Fraunces_500Medium });
+  useFonts({
+    Atkinson: AtkinsonHyperlegibleNext_400Regular,
+    AtkinsonBold: AtkinsonHyperlegibleNext_700Bold,
+    Fraunces: Fraunces_500Medium,
+  });
   return (
     <ThemeProvider>
       {(theme) => (

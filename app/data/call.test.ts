@@ -6,7 +6,11 @@ import { call, CallError, currentOf, fieldErrors } from './call';
 import { dropDraft, readDraft, writeDraft } from './drafts';
 
 const answer = (status: number, body: unknown): Response =>
-  ({ status, ok: status < 400, json: () => (body === undefined ? Promise.reject(new Error('no body')) : Promise.resolve(body)) }) as Response;
+  ({
+    status,
+    ok: status < 400,
+    json: () => (body === undefined ? Promise.reject(new Error('no body')) : Promise.resolve(body)),
+  }) as Response;
 const fetchMock = jest.fn<Promise<Response>, [string, RequestInit]>();
 beforeEach(() => {
   fetchMock.mockReset();
@@ -38,13 +42,23 @@ test('a read has no key, a write always has one, and an edit says where it start
   expect(sent().url).toBe('/api/clients?query=Zo%C3%AB');
   expect(sent().headers['idempotency-key']).toBeUndefined();
   await call('updateClient', { params: { id: '7' }, body: client, revision: 3 });
-  expect(sent().headers).toMatchObject({ 'if-match': '"3"', 'content-type': 'application/json', 'idempotency-key': expect.stringMatching(/^[0-9a-f-]{36}$/) });
+  expect(sent().headers).toMatchObject({
+    'if-match': '"3"',
+    'content-type': 'application/json',
+    'idempotency-key': expect.stringMatching(/^[0-9a-f-]{36}$/),
+  });
   await call('createClient', { body: client, idempotencyKey: 'kept' });
   expect(sent().headers['idempotency-key']).toBe('kept');
 });
 
 test('a refused write is an error with its words and its fields', async () => {
-  fetchMock.mockResolvedValue(answer(422, { title: 'Some fields need another look.', code: 'bad-input', fields: [{ path: 'name', message: 'Write a name' }] }));
+  fetchMock.mockResolvedValue(
+    answer(422, {
+      title: 'Some fields need another look.',
+      code: 'bad-input',
+      fields: [{ path: 'name', message: 'Write a name' }],
+    }),
+  );
   const error = await call('createClient', { body: client }).catch((e: unknown) => e);
   expect(error).toBeInstanceOf(CallError);
   expect((error as CallError).message).toBe('Some fields need another look.');
@@ -53,10 +67,16 @@ test('a refused write is an error with its words and its fields', async () => {
 });
 
 test('whoever comes second is shown what is there, and only then', async () => {
-  fetchMock.mockResolvedValue(answer(409, { title: 'Someone else saved.', code: 'stale', current: { name: 'Ilse Tull' } }));
-  const error = await call('updateClient', { params: { id: '7' }, body: client, revision: 3 }).catch((e: unknown) => e);
+  fetchMock.mockResolvedValue(
+    answer(409, { title: 'Someone else saved.', code: 'stale', current: { name: 'Ilse Tull' } }),
+  );
+  const error = await call('updateClient', { params: { id: '7' }, body: client, revision: 3 }).catch(
+    (e: unknown) => e,
+  );
   expect(currentOf('updateClient', error)).toEqual({ name: 'Ilse Tull' });
-  fetchMock.mockResolvedValue(answer(409, { title: 'Already here.', code: 'already-there', current: { name: 'Ilse Tull' } }));
+  fetchMock.mockResolvedValue(
+    answer(409, { title: 'Already here.', code: 'already-there', current: { name: 'Ilse Tull' } }),
+  );
   const other = await call('createClient', { body: client }).catch((e: unknown) => e);
   expect(currentOf('updateClient', other)).toBeNull();
   expect(currentOf('updateClient', new Error('x'))).toBeNull();
@@ -84,7 +104,9 @@ test('drafts outlive the page, broken ones are none, dropped ones are gone', () 
 });
 
 test('the first thing wrong with a field is the one told', async () => {
-  const error = await visitInputSchema.validate({ kind: 'trial', date: '2031-05-14', startsAt: '' }, { abortEarly: false }).catch((e: unknown) => e);
+  const error = await visitInputSchema
+    .validate({ kind: 'trial', date: '2031-05-14', startsAt: '' }, { abortEarly: false })
+    .catch((e: unknown) => e);
   if (!(error instanceof ValidationError)) throw new Error('expected a validation error');
   expect(errorsByField(error)).toMatchObject({ startsAt: 'Choose a time' });
 });

@@ -42,7 +42,9 @@ type Request = {
   readonly idempotencyKey?: string;
 };
 
-/** Calls a route of the contract. Throws a CallError with what to do when it is refused or cannot be reached. */
+/**
+ * Calls a route of the contract. Throws a CallError with what to do when it is refused or cannot be reached.
+ */
 export async function call<N extends RouteName>(
   name: N,
   ...[options]: Free<CallOptions<N>> extends true ? [options?: CallOptions<N>] : [options: CallOptions<N>]
@@ -52,7 +54,11 @@ export async function call<N extends RouteName>(
 }
 
 /** Reads a route by its name, its ids and what is asked. Throws as `call` does. */
-export async function readAt<N extends ReadName>(name: N, params: ParamsOf<N> | null, query?: QueryOf<N>): Promise<AnswerOf<N>> {
+export async function readAt<N extends ReadName>(
+  name: N,
+  params: ParamsOf<N> | null,
+  query?: QueryOf<N>,
+): Promise<AnswerOf<N>> {
   return (await request(name, { params: params ?? {}, query })) as AnswerOf<N>;
 }
 

@@ -1,37 +1,58 @@
 import { useEffect } from 'react';
 import useSWR, { useSWRConfig } from 'swr';
-import { addressOf, pathTo, ROUTES, type AnswerOf, type ParamsOf, type QueryOf, type ReadName } from '@toile/contract';
+import {
+  addressOf,
+  pathTo,
+  ROUTES,
+  type AnswerOf,
+  type ParamsOf,
+  type QueryOf,
+  type ReadName,
+} from '@toile/contract';
 import type { Remote } from '../ui';
 import { readAt } from './call';
 
 /** One definition for every read: the path is the key, the route the fetcher. `null` params wait. */
-function useRead<N extends ReadName>(name: N, params: ParamsOf<N> | null, query?: QueryOf<N>, keep = false): Remote<AnswerOf<N>> {
+function useRead<N extends ReadName>(
+  name: N,
+  params: ParamsOf<N> | null,
+  query?: QueryOf<N>,
+  keep = false,
+): Remote<AnswerOf<N>> {
   const key = params === null ? null : addressOf(ROUTES[name].path, params, query);
-  const { data, error, mutate } = useSWR<AnswerOf<N>, Error>(key, () => readAt(name, params, query), { keepPreviousData: keep });
+  const { data, error, mutate } = useSWR<AnswerOf<N>, Error>(key, () => readAt(name, params, query), {
+    keepPreviousData: keep,
+  });
   return { data, error, retry: () => void mutate() };
 }
 
 export const useSession = () => useRead('session', {});
 /** Today, by the device's days unless the studio keeps to a zone. */
-export const useToday = () => useRead('today', {}, { zone: Intl.DateTimeFormat().resolvedOptions().timeZone });
+export const useToday = () =>
+  useRead('today', {}, { zone: Intl.DateTimeFormat().resolvedOptions().timeZone });
 export const useClients = (query: string) => useRead('listClients', {}, { query }, true);
 export const useClient = (id: string) => useRead('client', id === '' ? null : { id });
 export const useLooks = () => useRead('listLooks', {});
-export const useLook = (id: string | null, version?: string) => useRead('look', id === null ? null : { id }, { version });
+export const useLook = (id: string | null, version?: string) =>
+  useRead('look', id === null ? null : { id }, { version });
 export const useKit = () => useRead('kit', {});
 export const usePalettes = () => useRead('listPalettes', {});
 export const useTimings = () => useRead('timings', {});
 /** The studio's settings; asked for only once someone is signed in. */
 export const useStudioSettings = (signedIn = true) => useRead('studioSettings', signedIn ? {} : null);
-export const useLedger = (unitId: string | null) => useRead('unitLedger', unitId === null ? null : { id: unitId });
+export const useLedger = (unitId: string | null) =>
+  useRead('unitLedger', unitId === null ? null : { id: unitId });
 export const useProductUses = (id: string) => useRead('productUses', { id });
 export const useShares = (chartId: string) => useRead('listShares', { id: chartId });
 /** A chart; no id asks nothing. */
-export const useChart = (id: string, version?: string) => useRead('chart', id === '' ? null : { id }, { version });
+export const useChart = (id: string, version?: string) =>
+  useRead('chart', id === '' ? null : { id }, { version });
 export const useParties = () => useRead('listParties', {});
 export const useParty = (id: string) => useRead('party', { id });
 
-/** Asks for a chart again whenever the studio says that something was recorded or saved, on whichever device. */
+/**
+ * Asks for a chart again whenever the studio says that something was recorded or saved, on whichever device.
+ */
 export function useFollowed(chartId: string): void {
   const { mutate } = useSWRConfig();
   useEffect(() => {
@@ -43,7 +64,9 @@ export function useFollowed(chartId: string): void {
 }
 
 /** What a write answered, as the read it belongs to would have it. */
-type Written = { [N in ReadName]: { readonly name: N; readonly params: ParamsOf<N>; readonly answer: AnswerOf<N> } }[ReadName];
+type Written = {
+  [N in ReadName]: { readonly name: N; readonly params: ParamsOf<N>; readonly answer: AnswerOf<N> };
+}[ReadName];
 
 /** Puts what a write answered where its reads look, and lets the rest be asked again. */
 export function useRefresh(): (written?: Written) => Promise<void> {

@@ -7,7 +7,10 @@ const READ = 'toile-read';
 /** How many of the next visits are made ready to work without a network. */
 const VISITS_AHEAD = 8;
 
-/** Lets the app open without a network, in the built app only: the service worker keeps its files and what was read. */
+/**
+ * Lets the app open without a network, in the built app only: the service worker keeps its files and what was
+ * read.
+ */
 export function keepAppOnHand(): void {
   if (process.env.NODE_ENV !== 'production' || !('serviceWorker' in navigator)) return;
   navigator.serviceWorker.register('/sw.js').catch(() => undefined);
@@ -47,7 +50,9 @@ export function useDayOnHand(today: TodayAnswer | undefined): void {
         () => call('kit'),
         () => call('studioSettings'),
         ...visits.map((visit) => () => call('client', { params: { id: visit.clientId } })),
-        ...visits.flatMap(({ chartId }) => (chartId ? [() => call('chart', { params: { id: chartId } })] : [])),
+        ...visits.flatMap(({ chartId }) =>
+          chartId ? [() => call('chart', { params: { id: chartId } })] : [],
+        ),
       ];
       // One after the other: what is on screen comes first.
       for (const read of reads) if (current) await read().catch(() => undefined);

@@ -20,7 +20,8 @@ const item = (n: number, account = 'ada@post.example'): Outgoing => ({
 });
 const idOf = (n: number): string => item(n).input.id;
 /** What the device keeps, by the last digits of the events. */
-const onDevice = async (): Promise<string[]> => (await (await openOutboxStore()).read()).waiting.map((w) => w.input.id.slice(-2));
+const onDevice = async (): Promise<string[]> =>
+  (await (await openOutboxStore()).read()).waiting.map((w) => w.input.id.slice(-2));
 let answers: (Partial<Response> | Error)[];
 let sent: string[];
 /** The next sends wait for this. */
@@ -39,7 +40,11 @@ beforeEach(async () => {
     return answer as Response;
   }) as unknown as typeof fetch;
 });
-const refusal = (status: number, code: string) => ({ ok: false, status, json: () => Promise.resolve({ code, title: 'No.' }) });
+const refusal = (status: number, code: string) => ({
+  ok: false,
+  status,
+  json: () => Promise.resolve({ code, title: 'No.' }),
+});
 const noNetwork = () => new TypeError('Failed to fetch');
 const box = () => renderHook(() => useOutbox()).result;
 /** A device that keeps nothing more: every write of IndexedDB says that its quota is used up. */
@@ -96,7 +101,9 @@ test('what has arrived before counts as arrived; what will never be taken is set
   await waitFor(() => expect(result.current.waiting).toEqual([]));
   expect(result.current.arrived.map((a) => a.input.id)).toEqual([idOf(1), idOf(3)]);
   expect(result.current.refused).toEqual([{ item: item(2), why: 'No.' }]);
-  await waitFor(async () => expect((await (await openOutboxStore()).read()).refused).toEqual([{ item: item(2), why: 'No.' }]));
+  await waitFor(async () =>
+    expect((await (await openOutboxStore()).read()).refused).toEqual([{ item: item(2), why: 'No.' }]),
+  );
 });
 
 test.each([
@@ -264,12 +271,15 @@ test('whatever fails on the way, everything arrives once and in the order it was
           if (now === 'busy') return Promise.resolve(refusal(503, 'busy') as unknown as Response);
           taken.push(key);
           return Promise.resolve(
-            (now === 'fine' ? { ok: true, status: 201, json: () => Promise.resolve({}) } : refusal(409, 'already-there')) as unknown as Response,
+            (now === 'fine'
+              ? { ok: true, status: 201, json: () => Promise.resolve({}) }
+              : refusal(409, 'already-there')) as unknown as Response,
           );
         }) as unknown as typeof fetch;
         const { result, unmount } = renderHook(() => useOutbox());
         act(() => Array.from({ length: count }, (_, n) => n + 1).forEach((n) => post(item(n))));
-        for (let tries = 0; tries < 40 && result.current.waiting.length > 0; tries++) await act(() => flush());
+        for (let tries = 0; tries < 40 && result.current.waiting.length > 0; tries++)
+          await act(() => flush());
         expect(result.current.waiting).toEqual([]);
         expect(taken).toEqual(Array.from({ length: count }, (_, n) => String(n + 1).padStart(2, '0')));
         expect(await onDevice()).toEqual([]);

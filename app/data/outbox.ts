@@ -21,7 +21,14 @@ export type OutboxState = {
 
 /** Between two tries while the studio cannot be reached, ms: soon at first, then ever less often. */
 const RETRY_MS = [1500, 4000, 10_000, 30_000];
-const EMPTY: OutboxState = { ready: false, waiting: [], onPageOnly: new Set(), arrived: [], refused: [], failure: null };
+const EMPTY: OutboxState = {
+  ready: false,
+  waiting: [],
+  onPageOnly: new Set(),
+  arrived: [],
+  refused: [],
+  failure: null,
+};
 
 let state: OutboxState = EMPTY;
 /** Who is signed in: what someone else of this device recorded waits until they are. */
@@ -65,7 +72,10 @@ async function gather(): Promise<void> {
     const [waitingIds, refusedIds] = [idsOf(kept.waiting), idsOf(kept.refused.map((r) => r.item))];
     change({
       // What was recorded while this was read comes last.
-      waiting: [...kept.waiting.filter((w) => !arrived.has(w.input.id)), ...state.waiting.filter((w) => !waitingIds.has(w.input.id))],
+      waiting: [
+        ...kept.waiting.filter((w) => !arrived.has(w.input.id)),
+        ...state.waiting.filter((w) => !waitingIds.has(w.input.id)),
+      ],
       refused: [...kept.refused, ...state.refused.filter((r) => !refusedIds.has(r.item.input.id))],
     });
   });
@@ -73,10 +83,14 @@ async function gather(): Promise<void> {
   if (!state.ready) change({ ready: true });
 }
 
-const idsOf = (items: readonly Outgoing[]): ReadonlySet<string> => new Set(items.map((item) => item.input.id));
-const without = (ids: ReadonlySet<string>, id: string): ReadonlySet<string> => new Set([...ids].filter((other) => other !== id));
+const idsOf = (items: readonly Outgoing[]): ReadonlySet<string> =>
+  new Set(items.map((item) => item.input.id));
+const without = (ids: ReadonlySet<string>, id: string): ReadonlySet<string> =>
+  new Set([...ids].filter((other) => other !== id));
 
-/** Puts something in the outbox and sends what is there. Shown at once; kept on the device before it is sent. */
+/**
+ * Puts something in the outbox and sends what is there. Shown at once; kept on the device before it is sent.
+ */
 export function post(item: Outgoing): void {
   account = item.account;
   change({ waiting: [...state.waiting, item] });
@@ -91,7 +105,9 @@ async function keep(item: Outgoing): Promise<void> {
   if (!kept) change({ onPageOnly: new Set([...state.onPageOnly, id]) });
 }
 
-/** Sends what waits, in order and one at a time, under keys that make a second arrival the same as the first. */
+/**
+ * Sends what waits, in order and one at a time, under keys that make a second arrival the same as the first.
+ */
 export async function flush(): Promise<void> {
   if (sending) {
     again = true;
@@ -142,7 +158,9 @@ async function send({ chartId, input }: Outgoing): Promise<string | null> {
   } catch (error) {
     const problem = error instanceof CallError ? error.problem : null;
     if (problem?.code === 'already-there') return null;
-    const final = problem !== null && ['bad-input', 'not-found', 'bad-id', 'not-allowed', 'key-reused'].includes(problem.code);
+    const final =
+      problem !== null &&
+      ['bad-input', 'not-found', 'bad-id', 'not-allowed', 'key-reused'].includes(problem.code);
     if (final && error instanceof CallError) return error.message;
     throw error;
   }
@@ -165,7 +183,10 @@ export async function emptyOutbox(): Promise<void> {
   change(EMPTY);
 }
 
-/** Sends what an earlier visit of this account left, and whenever the network comes back; asks before unkept work is closed. */
+/**
+ * Sends what an earlier visit of this account left, and whenever the network comes back; asks before unkept
+ * work is closed.
+ */
 export function watchNetwork(signedInAs: string): () => void {
   account = signedInAs;
   const online = (): void => void flush();

@@ -2,15 +2,28 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { ChairEventInput } from '@toile/contract';
 import { dropDraft, readDraft } from './drafts';
 
-/** Something recorded at the chair on its way to the studio; `account` is the email it was recorded under, and is sent under no other. */
-export type Outgoing = { readonly chartId: string; readonly input: ChairEventInput; readonly by: string; readonly account: string };
+/**
+ * Something recorded at the chair on its way to the studio; `account` is the email it was recorded under, and
+ * is sent under no other.
+ */
+export type Outgoing = {
+  readonly chartId: string;
+  readonly input: ChairEventInput;
+  readonly by: string;
+  readonly account: string;
+};
 /** What the studio would never take, with why. */
 export type Refused = { readonly item: Outgoing; readonly why: string };
 
-/** Where what waits at the chair outlives the page. Each of these rejects when the device will not have it. */
+/**
+ * Where what waits at the chair outlives the page. Each of these rejects when the device will not have it.
+ */
 export type OutboxStore = {
   /** What waits, oldest first, and what was refused; of every window of this device. */
-  readonly read: () => Promise<{ readonly waiting: readonly Outgoing[]; readonly refused: readonly Refused[] }>;
+  readonly read: () => Promise<{
+    readonly waiting: readonly Outgoing[];
+    readonly refused: readonly Refused[];
+  }>;
   readonly add: (item: Outgoing) => Promise<void>;
   /** It has arrived. */
   readonly remove: (eventId: string) => Promise<void>;
@@ -29,7 +42,10 @@ const NAME = 'toile';
 /** Where earlier versions of the app kept it: taken over once, then let go of. */
 const OLD_KEYS = { waiting: 'outbox', refused: 'outbox.refused' } as const;
 
-/** The outbox in this device's IndexedDB, with what an earlier version of the app left elsewhere. Rejects where there is none. */
+/**
+ * The outbox in this device's IndexedDB, with what an earlier version of the app left elsewhere. Rejects
+ * where there is none.
+ */
 export async function openOutboxStore(): Promise<OutboxStore> {
   const db = await openDB<Schema>(NAME, 1, {
     upgrade: (made) => {
@@ -43,7 +59,10 @@ export async function openOutboxStore(): Promise<OutboxStore> {
   return {
     read: async () => {
       const tx = db.transaction(['waiting', 'refused']);
-      const [waiting, refused] = await Promise.all([tx.objectStore('waiting').getAll(), tx.objectStore('refused').getAll()]);
+      const [waiting, refused] = await Promise.all([
+        tx.objectStore('waiting').getAll(),
+        tx.objectStore('refused').getAll(),
+      ]);
       return { waiting: waiting.map(({ item }) => item), refused };
     },
     add: async (item) => {
@@ -71,14 +90,18 @@ export async function openOutboxStore(): Promise<OutboxStore> {
   };
 }
 
-/** Brings what lay in the old place over, in its order and once; it is let go of there only when it is safe here. */
+/**
+ * Brings what lay in the old place over, in its order and once; it is let go of there only when it is safe
+ * here.
+ */
 async function takeOver(db: IDBPDatabase<Schema>): Promise<void> {
   const waiting = readDraft<readonly Outgoing[]>(OLD_KEYS.waiting) ?? [];
   const refused = readDraft<readonly Refused[]>(OLD_KEYS.refused) ?? [];
   if (waiting.length > 0 || refused.length > 0) {
     const tx = db.transaction(['waiting', 'refused'], 'readwrite');
     for (const item of waiting)
-      if ((await tx.objectStore('waiting').index('id').getKey(item.input.id)) === undefined) await tx.objectStore('waiting').add({ id: item.input.id, item });
+      if ((await tx.objectStore('waiting').index('id').getKey(item.input.id)) === undefined)
+        await tx.objectStore('waiting').add({ id: item.input.id, item });
     for (const one of refused) await tx.objectStore('refused').add(one);
     await tx.done;
   }

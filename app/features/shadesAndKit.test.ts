@@ -23,10 +23,28 @@ import { verdictInWords } from './kit/identifyView';
 import { kitRows, leftInWords, NO_FILTER, wishesIn } from './kit/kitView';
 import { emptyForm, formOf, productOf } from './kit/productForm';
 import { flashWarnings } from './light/lightView';
-import { EMPTY_SESSION, extraSpot, heldName, samplesOf, spotIn, sureness, withFile, withSamples, type Session } from './reading/readingView';
+import {
+  EMPTY_SESSION,
+  extraSpot,
+  heldName,
+  samplesOf,
+  spotIn,
+  sureness,
+  withFile,
+  withSamples,
+  type Session,
+} from './reading/readingView';
 import { acceptedLines, fixed, openLines, reviewInWords } from './review/reviewView';
 import { saversInWords, timeInWords } from './review/timeView';
-import { bestUnderLights, lightsInWords, matchReason, ratioOf, takenInWords, useOf, withMatch } from './shades/shadesView';
+import {
+  bestUnderLights,
+  lightsInWords,
+  matchReason,
+  ratioOf,
+  takenInWords,
+  useOf,
+  withMatch,
+} from './shades/shadesView';
 import { driftInWords, historyOf } from './skin/historyView';
 import { substituteName } from './substitute/substituteView';
 
@@ -54,7 +72,13 @@ const product = (n: number, lab: Lab | null, more: Partial<Product> = {}): Produ
 });
 const kitOf = (...products: Product[]): Kit => ({
   products,
-  units: products.map((p, i) => ({ id: id(500 + i), productId: p.id, openedOn: '2031-03-01', remainingMg: 9000, place: `case ${i}` })),
+  units: products.map((p, i) => ({
+    id: id(500 + i),
+    productId: p.id,
+    openedOn: '2031-03-01',
+    remainingMg: 9000,
+    place: `case ${i}`,
+  })),
 });
 const KIT = kitOf(product(10, [72, 10, 17]), product(11, [58, 12, 20]), product(12, [48, 13, 19]));
 const client = {
@@ -101,7 +125,13 @@ const look: Look = {
   ],
 };
 const stamp = { id: id(900), author: 'Ada', at: '2031-05-14T09:20:00Z', reason: '' };
-const { chart } = fitLook(look, client, KIT, { kind: 'trial', date: '2031-05-14', lights: ['daylight'], hoursToLast: 6, camera: true }, stamp);
+const { chart } = fitLook(
+  look,
+  client,
+  KIT,
+  { kind: 'trial', date: '2031-05-14', lights: ['daylight'], hoursToLast: 6, camera: true },
+  stamp,
+);
 
 describe('a match in words and in a chart', () => {
   const found = matchShades(context);
@@ -113,14 +143,18 @@ describe('a match in words and in a chart', () => {
     expect(takenInWords(pair)).toMatch(/^[\d½]+ pumps? \+ [\d½]+ pumps?, \d\.\d\d ml: \d+ mg, \d+ needed$/);
     const best = bestUnderLights([pair]);
     expect(lightsInWords(pair, best)).toBe('lamp as the best · flash as the best');
-    expect(lightsInWords(pair, { indoor: best.indoor - 1, flash: best.flash })).toMatch(/^lamp 1\.0 behind · flash as the best$/);
+    expect(lightsInWords(pair, { indoor: best.indoor - 1, flash: best.flash })).toMatch(
+      /^lamp 1\.0 behind · flash as the best$/,
+    );
     expect(matchReason(pair)).toMatch(/^Base matched: Line S1\d with Line S1\d, \d : \d, \d\.\d off$/);
   });
 
   test('put into the base step and no other; a chart without a base takes none', () => {
     const changed = withMatch(chart, pair, null)!;
     expect(changed.steps[0]!.use).toEqual(useOf(pair));
-    expect(withMatch({ ...chart, steps: chart.steps.map((s) => ({ ...s, role: 'lip' as const })) }, pair, null)).toBeNull();
+    expect(
+      withMatch({ ...chart, steps: chart.steps.map((s) => ({ ...s, role: 'lip' as const })) }, pair, null),
+    ).toBeNull();
   });
 
   test('the worker answers the same', () => {
@@ -152,20 +186,39 @@ describe('a reading being taken', () => {
     expect(extraSpot(extra, 0)).not.toEqual(extraSpot(extra, 1));
   });
   test('how sure', () => {
-    const summary = { lab: [60, 12, 18] as Lab, keptCount: 5, dropped: [], spread: 0.4, uncertainty: 0.2, moreNeeded: 0 };
-    expect([sureness(summary), sureness({ ...summary, uncertainty: 0.45 }), sureness({ ...summary, moreNeeded: 2 })]).toEqual([
-      'very sure',
-      'sure',
-      'not yet sure',
-    ]);
+    const summary = {
+      lab: [60, 12, 18] as Lab,
+      keptCount: 5,
+      dropped: [],
+      spread: 0.4,
+      uncertainty: 0.2,
+      moreNeeded: 0,
+    };
+    expect([
+      sureness(summary),
+      sureness({ ...summary, uncertainty: 0.45 }),
+      sureness({ ...summary, moreNeeded: 2 }),
+    ]).toEqual(['very sure', 'sure', 'not yet sure']);
   });
 });
 
 describe('skin over time', () => {
-  const reading = (at: string, L: number): ReadingAnswer => ({ id: at, at, by: 'Ada', source: 'reader', zones: {}, skin: { neck: [L, 11, 18] }, extras: [] });
+  const reading = (at: string, L: number): ReadingAnswer => ({
+    id: at,
+    at,
+    by: 'Ada',
+    source: 'reader',
+    zones: {},
+    skin: { neck: [L, 11, 18] },
+    extras: [],
+  });
   test('oldest first, readings without the zone left out', () => {
     const points = historyOf(
-      [reading('2031-05-01T09:00:00Z', 60), { ...reading('2031-03-01T09:00:00Z', 60), skin: {} }, reading('2031-01-01T09:00:00Z', 64)],
+      [
+        reading('2031-05-01T09:00:00Z', 60),
+        { ...reading('2031-03-01T09:00:00Z', 60), skin: {} },
+        reading('2031-01-01T09:00:00Z', 64),
+      ],
       'neck',
     );
     expect(points.map((p) => p.lab[0])).toEqual([64, 60]);
@@ -179,8 +232,16 @@ describe('skin over time', () => {
 
 describe('the kit', () => {
   test('found by name, state and wishes', () => {
-    const kit = { ...KIT, products: [...KIT.products, product(13, null, { kind: 'spray', withdrawn: true }), product(14, null, { kind: 'spray' })] };
-    const shades = (filter = NO_FILTER, typed = '') => kitRows(kit, typed, '2031-05-14', filter).flatMap((g) => g.rows.map((r) => r.product.shade));
+    const kit = {
+      ...KIT,
+      products: [
+        ...KIT.products,
+        product(13, null, { kind: 'spray', withdrawn: true }),
+        product(14, null, { kind: 'spray' }),
+      ],
+    };
+    const shades = (filter = NO_FILTER, typed = '') =>
+      kitRows(kit, typed, '2031-05-14', filter).flatMap((g) => g.rows.map((r) => r.product.shade));
     expect(shades()).toHaveLength(5);
     expect(shades({ ...NO_FILTER, kinds: ['spray'] })).toEqual(['S13', 'S14']);
     expect(shades({ ...NO_FILTER, states: ['not owned'] })).toEqual(['S14']);
@@ -195,7 +256,11 @@ describe('the kit', () => {
     expect(leftInWords({ remainingMg: 160 }, KIT.products[0]!)).toBe('1 pump, 160 mg');
   });
   test('a product goes into the form and comes out the same', () => {
-    const before = product(10, [72.5, 10, 17], { flashGrade: 2, tintingStrength: 1.25, ingredients: ['water', 'mica'] });
+    const before = product(10, [72.5, 10, 17], {
+      flashGrade: 2,
+      tintingStrength: 1.25,
+      ingredients: ['water', 'mica'],
+    });
     expect(productOf(formOf(before))).toEqual(before);
     expect(productOf({ ...emptyForm(), lab: ['', '', ''] }).lab).toBeNull();
     expect(productOf({ ...emptyForm(), lab: ['64,5', '', '18'] }).lab![1]).toBeNaN();
@@ -205,7 +270,9 @@ describe('the kit', () => {
   test('files in either encoding; what taking them in would do', () => {
     expect(decoded(new TextEncoder().encode('crème').buffer)).toBe('crème');
     expect(decoded(Uint8Array.from([0x63, 0x72, 0xe8, 0x6d, 0x65]).buffer)).toBe('crème');
-    const read = readKitCsv('maker,line,shade,kind,place\nA,B,C,base,case 1\nA,B,C,base,case 2\nA,B,D,nothing,');
+    const read = readKitCsv(
+      'maker,line,shade,kind,place\nA,B,C,base,case 1\nA,B,C,base,case 2\nA,B,D,nothing,',
+    );
     expect(importSummary(read)).toEqual({
       good: 2,
       wrong: 1,
@@ -213,13 +280,16 @@ describe('the kit', () => {
       amounts: 'What is left is not said of the 2 units: taken as full. Count them when you can.',
     });
     const some = readKitCsv('maker,line,shade,kind,place,left\nA,B,C,base,case 1,\nA,B,C,base,case 2,800');
-    expect(importSummary(some).amounts).toBe('What is left is not said of 1 of them: taken as full. Count them when you can.');
+    expect(importSummary(some).amounts).toBe(
+      'What is left is not said of 1 of them: taken as full. Count them when you can.',
+    );
     expect(importSummary(readKitCsv('maker,line,shade,kind,left\nA,B,C,base,0')).amounts).toBeNull();
     expect(mapped(mapped({}, 'maker', 'who'), 'maker', null)).toEqual({});
   });
   test('a pan is named, offered among a few, or none', () => {
     const guess = (certainty: number) => ({ product: KIT.products[0]!, deltaE: 0.5, certainty });
-    const said = (verdict: PanIdentification['verdict'], n = 1) => verdictInWords({ verdict, none: 0, guesses: Array.from({ length: n }, () => guess(0.5)) });
+    const said = (verdict: PanIdentification['verdict'], n = 1) =>
+      verdictInWords({ verdict, none: 0, guesses: Array.from({ length: n }, () => guess(0.5)) });
     expect([said('sure'), said('likely'), said('between', 2), said('none')]).toEqual([
       'Line S10, sure.',
       'Most likely Line S10.',
@@ -235,17 +305,38 @@ describe('the kit', () => {
 
 describe('under light', () => {
   test('the worker paints skin, and the same again from what it kept', () => {
-    const request = { client, steps: chart.steps, view: [-90, -110, 180, 230] as const, width: 90, light: 'daylight' as const, eaten: 0 };
+    const request = {
+      client,
+      steps: chart.steps,
+      view: [-90, -110, 180, 230] as const,
+      width: 90,
+      light: 'daylight' as const,
+      eaten: 0,
+    };
     const { rgba, frame } = paintPicture(request);
     const centre = 4 * (frame.width * Math.round(frame.height / 2) + Math.round(frame.width / 2));
     expect(rgba[centre + 3]).toBe(255);
     expect(Buffer.from(paintPicture(request).rgba.buffer).equals(Buffer.from(rgba.buffer))).toBe(true);
-    expect(Buffer.from(paintPicture({ ...request, light: 'indoor' }).rgba.buffer).equals(Buffer.from(rgba.buffer))).toBe(false);
+    expect(
+      Buffer.from(paintPicture({ ...request, light: 'indoor' }).rgba.buffer).equals(Buffer.from(rgba.buffer)),
+    ).toBe(false);
   });
   test('a scattering powder is warned of by name', () => {
-    const powder = product(30, [90, 1, 4], { kind: 'powder', texture: 'loose', finish: 'shimmer', ingredients: ['silica'] });
-    const step = { ...chart.steps[0]!, title: 'Set', use: [{ unitId: null, product: powder, parts: 1, measure: powder.measure }], doseMgPerCm2: 1 };
-    expect(flashWarnings(chart, [step])[0]).toMatch(/^Set: Ordway Line S30 may throw the flash back, \d\.\d lighter/);
+    const powder = product(30, [90, 1, 4], {
+      kind: 'powder',
+      texture: 'loose',
+      finish: 'shimmer',
+      ingredients: ['silica'],
+    });
+    const step = {
+      ...chart.steps[0]!,
+      title: 'Set',
+      use: [{ unitId: null, product: powder, parts: 1, measure: powder.measure }],
+      doseMgPerCm2: 1,
+    };
+    expect(flashWarnings(chart, [step])[0]).toMatch(
+      /^Set: Ordway Line S30 may throw the flash back, \d\.\d lighter/,
+    );
     expect(flashWarnings(chart, chart.steps)).toEqual([]);
   });
 });
@@ -259,12 +350,18 @@ describe('review and time', () => {
     expect(heavyBase.fix).toBe('Halve it');
     expect(fixed(heavy, KIT, {}, heavyBase).steps[0]!.doseMgPerCm2).toBe(0.75);
     expect(fixed(heavy, KIT, {}, { rule: 'no-such-rule', stepIds: [] })).toBe(heavy);
-    expect(fittingJobs.review({ chart: heavy, kit: KIT, grades: { 'heavy-base': 'off' } }).some((l) => l.rule === 'heavy-base')).toBe(false);
+    expect(
+      fittingJobs
+        .review({ chart: heavy, kit: KIT, grades: { 'heavy-base': 'off' } })
+        .some((l) => l.rule === 'heavy-base'),
+    ).toBe(false);
   });
 
   test('counted in words; what was accepted is set apart', () => {
     expect(reviewInWords([])).toBe('nothing to look at again');
-    expect(reviewInWords([heavyBase, heavyBase, { ...heavyBase, severity: 'stop' }])).toBe('1 to stop at, 2 cautions');
+    expect(reviewInWords([heavyBase, heavyBase, { ...heavyBase, severity: 'stop' }])).toBe(
+      '1 to stop at, 2 cautions',
+    );
     const accepted = { ...heavyBase, accepted: 'Stage' };
     expect(openLines([heavyBase, accepted])).toEqual([heavyBase]);
     expect(acceptedLines([heavyBase, accepted])).toEqual([accepted]);
@@ -277,13 +374,23 @@ describe('review and time', () => {
     proven: true,
   });
   test('times in words, and the woven order taken with variants behind what they followed', () => {
-    const [a, b, c] = [1, 2, 3].map((i) => ({ ...chart.steps[0]!, id: id(60 + i), title: `Step ${i}` })) as [Step, Step, Step];
+    const [a, b, c] = [1, 2, 3].map((i) => ({ ...chart.steps[0]!, id: id(60 + i), title: `Step ${i}` })) as [
+      Step,
+      Step,
+      Step,
+    ];
     const three = { ...chart, steps: [a, { ...b, variant: 'evening' }, c] };
     expect(orderedSteps(three, [c.id, a.id]).steps.map((s) => s.id)).toEqual([c.id, a.id, b.id]);
-    expect(timeInWords({ given: order(62, []), woven: order(55, []) })).toBe('62 min as it stands; 55 with the waits filled, the shortest there is.');
-    expect(timeInWords({ given: order(62, []), woven: { ...order(55, []), proven: false } })).toContain('at most 2.0 above the shortest');
+    expect(timeInWords({ given: order(62, []), woven: order(55, []) })).toBe(
+      '62 min as it stands; 55 with the waits filled, the shortest there is.',
+    );
+    expect(timeInWords({ given: order(62, []), woven: { ...order(55, []), proven: false } })).toContain(
+      'at most 2.0 above the shortest',
+    );
     expect(timeInWords({ given: order(62, []), woven: order(62, []) })).toBe('62 min; no order is shorter.');
-    expect(saversInWords([{ stepId: a.id, minutes: 4 }], three)).toBe('What saves the most: a quicker drying after step 1, 4.0 min.');
+    expect(saversInWords([{ stepId: a.id, minutes: 4 }], three)).toBe(
+      'What saves the most: a quicker drying after step 1, 4.0 min.',
+    );
     expect(saversInWords([], three)).toBe('No wait holds anything up.');
   });
 });

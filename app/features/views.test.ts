@@ -23,7 +23,14 @@ import {
 import { clockOf, indexOfPlace, placeInSteps } from './chair/chairView';
 import { rowAt } from './chart/StepList';
 import { zoomFor } from './chart/zoom';
-import { amountInWords, minutesOf, withNote, withPlacement, withPlacements, withUse } from './chart/chartView';
+import {
+  amountInWords,
+  minutesOf,
+  withNote,
+  withPlacement,
+  withPlacements,
+  withUse,
+} from './chart/chartView';
 import { layerOfStep, layersOf } from './chart/layers';
 import { zoomed } from './chart/DrawSurface';
 import { insetsFor } from './chart/Insets';
@@ -61,13 +68,20 @@ const product = (n: number, kind: Product['kind'], lab: [number, number, number]
   eyeSafe: true,
 });
 const kit: Kit = {
-  products: [product(10, 'base', [64, 11, 19]), product(11, 'contour', [52, 10, 15]), product(12, 'lip colour', [50, 30, 14])],
+  products: [
+    product(10, 'base', [64, 11, 19]),
+    product(11, 'contour', [52, 10, 15]),
+    product(12, 'lip colour', [50, 30, 14]),
+  ],
   units: [
     { id: id(20), productId: id(10), openedOn: '2031-01-01', remainingMg: 9000, place: 'case 1, A1' },
     { id: id(21), productId: id(11), openedOn: '2029-01-01', remainingMg: 9000, place: 'case 1, A2' },
   ],
 };
-const step = (n: number, more: Partial<LookStep> & Pick<LookStep, 'phase' | 'role' | 'title' | 'wants'>): LookStep => ({
+const step = (
+  n: number,
+  more: Partial<LookStep> & Pick<LookStep, 'phase' | 'role' | 'title' | 'wants'>,
+): LookStep => ({
   id: id(n),
   shade: { lab: [52, 12, 16] },
   placements: [],
@@ -95,9 +109,27 @@ const look: Look = {
   forbids: { finishes: [], kinds: [] },
   variants: [{ id: 'evening', name: 'Evening lip' }],
   steps: [
-    step(1, { phase: 'base', role: 'base', title: 'Base', wants: { kinds: ['base'] }, placements: [{ guide: 'zone.wholeFace', side: 'both' }] }),
-    step(2, { phase: 'sculpt', role: 'contour', title: 'Contour', wants: { kinds: [] }, placements: [{ guide: 'cheekContour', side: 'both' }] }),
-    step(3, { phase: 'lips', role: 'lip', title: 'Lip', wants: { kinds: ['lip colour'] }, placements: [{ guide: 'lips', side: 'both' }] }),
+    step(1, {
+      phase: 'base',
+      role: 'base',
+      title: 'Base',
+      wants: { kinds: ['base'] },
+      placements: [{ guide: 'zone.wholeFace', side: 'both' }],
+    }),
+    step(2, {
+      phase: 'sculpt',
+      role: 'contour',
+      title: 'Contour',
+      wants: { kinds: [] },
+      placements: [{ guide: 'cheekContour', side: 'both' }],
+    }),
+    step(3, {
+      phase: 'lips',
+      role: 'lip',
+      title: 'Lip',
+      wants: { kinds: ['lip colour'] },
+      placements: [{ guide: 'lips', side: 'both' }],
+    }),
     step(4, {
       phase: 'lips',
       role: 'lip',
@@ -124,7 +156,11 @@ const chart: Chart = fitLook(look, client, kit, occasion, stamp).chart;
 describe('chart', () => {
   test('a variant replaces the step of its role', () => {
     expect(stepsOfVariant(chart.steps, null).map((s) => s.title)).toEqual(['Base', 'Contour', 'Lip']);
-    expect(stepsOfVariant(chart.steps, 'evening').map((s) => s.title)).toEqual(['Base', 'Contour', 'Evening lip']);
+    expect(stepsOfVariant(chart.steps, 'evening').map((s) => s.title)).toEqual([
+      'Base',
+      'Contour',
+      'Evening lip',
+    ]);
   });
 
   test('the selected layer stands out, the others step back', () => {
@@ -142,14 +178,26 @@ describe('chart', () => {
   });
 
   test('placements are kept rounded, and without what the guide has anyway', () => {
-    const broken = withPlacement(chart, id(2), 0, { guide: 'cheekContour', side: 'both', params: { reach: 150.4, width: 100 } });
-    expect(broken.steps[1]!.placements[0]).toEqual({ guide: 'cheekContour', side: 'both', params: { reach: 150 } });
+    const broken = withPlacement(chart, id(2), 0, {
+      guide: 'cheekContour',
+      side: 'both',
+      params: { reach: 150.4, width: 100 },
+    });
+    expect(broken.steps[1]!.placements[0]).toEqual({
+      guide: 'cheekContour',
+      side: 'both',
+      params: { reach: 150 },
+    });
     const findings = reviewPlaces(broken);
-    expect(findings[0]).toMatchObject({ rule: 'out-of-limits', at: [expect.any(Number), expect.any(Number)] });
+    expect(findings[0]).toMatchObject({
+      rule: 'out-of-limits',
+      at: [expect.any(Number), expect.any(Number)],
+    });
     expect(reviewPlaces(findings[0]!.fix!.apply(broken))).toEqual([]);
-    expect(withPlacements(chart, id(2), [{ guide: 'blushFull', side: 'left', params: { liftMm: 1.04 } }]).steps[1]!.placements).toEqual([
-      { guide: 'blushFull', side: 'left', params: { liftMm: 1 } },
-    ]);
+    expect(
+      withPlacements(chart, id(2), [{ guide: 'blushFull', side: 'left', params: { liftMm: 1.04 } }]).steps[1]!
+        .placements,
+    ).toEqual([{ guide: 'blushFull', side: 'left', params: { liftMm: 1 } }]);
   });
 
   test('handles that would cover each other are moved apart', () => {
@@ -161,7 +209,8 @@ describe('chart', () => {
       ],
       40,
     );
-    for (const [i, a] of places.entries()) for (const b of places.slice(i + 1)) expect(Math.hypot(a[0] - b[0], a[1] - b[1])).toBeGreaterThan(36);
+    for (const [i, a] of places.entries())
+      for (const b of places.slice(i + 1)) expect(Math.hypot(a[0] - b[0], a[1] - b[1])).toBeGreaterThan(36);
     expect(
       spreadOut(
         [
@@ -221,21 +270,40 @@ describe('chart', () => {
 });
 
 describe('chair', () => {
-  const event = (n: number, kind: 'done' | 'undone'): ChairEvent => ({ kind, stepId: id(n), at: '2031-05-14T10:00:00Z', by: 'Ada' });
+  const event = (n: number, kind: 'done' | 'undone'): ChairEvent => ({
+    kind,
+    stepId: id(n),
+    at: '2031-05-14T10:00:00Z',
+    by: 'Ada',
+  });
   test('the next step is the first neither ticked nor skipped', () => {
     expect(progressOf(chart, [])).toMatchObject({ doneCount: 0, nextIndex: 0, minutesLeft: 16 });
-    expect(progressOf(chart, [event(1, 'done')])).toMatchObject({ doneCount: 1, nextIndex: 1, minutesLeft: 12 });
+    expect(progressOf(chart, [event(1, 'done')])).toMatchObject({
+      doneCount: 1,
+      nextIndex: 1,
+      minutesLeft: 12,
+    });
     expect(progressOf(chart, [event(1, 'done'), event(1, 'undone')]).nextIndex).toBe(0);
-    const skipped: ChairEvent = { ...event(1, 'done'), kind: 'deviation', deviation: { kind: 'skipped', note: '' } };
+    const skipped: ChairEvent = {
+      ...event(1, 'done'),
+      kind: 'deviation',
+      deviation: { kind: 'skipped', note: '' },
+    };
     expect(progressOf(chart, [skipped]).nextIndex).toBe(1);
-    const noted: ChairEvent = { ...event(1, 'done'), kind: 'deviation', deviation: { kind: 'note', note: 'dry' } };
+    const noted: ChairEvent = {
+      ...event(1, 'done'),
+      kind: 'deviation',
+      deviation: { kind: 'note', note: 'dry' },
+    };
     expect(progressOf(chart, [noted]).nextIndex).toBe(0);
   });
 
   test('waits are counted from when a step was ticked, and over when they are over', () => {
     const at = Date.parse('2031-05-14T10:00:00Z');
     const { worn } = progressOf(chart, [event(1, 'done')]);
-    expect(waitsAt(worn.steps, at + 30_000)).toEqual([{ stepId: id(1), title: 'Base', untilMinutes: at / 60_000 + 2 }]);
+    expect(waitsAt(worn.steps, at + 30_000)).toEqual([
+      { stepId: id(1), title: 'Base', untilMinutes: at / 60_000 + 2 },
+    ]);
     expect(waitsAt(worn.steps, at + 121_000)).toEqual([]);
     expect(lastDryAt(worn.steps)).toBe(at + 120_000);
     expect(lastDryAt(chart.steps)).toBe(0);
@@ -244,7 +312,11 @@ describe('chair', () => {
   test('after the base, what does not lie on it is worked until it is dry', () => {
     const now = Date.parse('2031-05-14T10:00:00Z');
     expect(nextAfter(chart, null, now)).toMatchObject({ index: 0 });
-    expect(nextAfter(chart, chart.steps[0]!, now)).toMatchObject({ index: 2, whileDrying: { title: 'Base' }, waitMinutes: 0 });
+    expect(nextAfter(chart, chart.steps[0]!, now)).toMatchObject({
+      index: 2,
+      whileDrying: { title: 'Base' },
+      waitMinutes: 0,
+    });
     const { worn } = progressOf(chart, [event(1, 'done')]);
     expect(nextAfter(worn, null, now + 180_000)).toMatchObject({ index: 1, whileDrying: null });
     expect(
@@ -300,11 +372,15 @@ describe('repeat', () => {
     expect(isChoice(change)).toBe(true);
     expect(acceptedRefit(refit.base, refit.changes).steps).toEqual(refit.chart.steps);
     const refused = acceptedRefit(refit.base, refit.changes, new Set([change.id]));
-    expect(refused.steps.find((s) => s.id === change.stepId)!.use).toEqual(chart.steps.find((s) => s.id === change.stepId)!.use);
+    expect(refused.steps.find((s) => s.id === change.stepId)!.use).toEqual(
+      chart.steps.find((s) => s.id === change.stepId)!.use,
+    );
   });
 
   test('the reason says how the skin moved', () =>
-    expect(reasonFor(refit, '2031-11-01')).toMatch(/^Repeated as worn for 2031-11-01; skin \d\.\d steps deeper$/));
+    expect(reasonFor(refit, '2031-11-01')).toMatch(
+      /^Repeated as worn for 2031-11-01; skin \d\.\d steps deeper$/,
+    ));
 });
 
 describe('reading and tracing', () => {
@@ -325,11 +401,15 @@ describe('reading and tracing', () => {
     ).toBe('cheek');
     expect(keptZones({ forehead: [], chin: [[60, 12, 18]] })).toEqual({ chin: [[60, 12, 18]] });
     const spots = Object.values(ZONE_SPOTS);
-    for (const a of spots) for (const b of spots) if (a !== b) expect(Math.hypot(a[0] - b[0], a[1] - b[1])).toBeGreaterThan(36);
+    for (const a of spots)
+      for (const b of spots) if (a !== b) expect(Math.hypot(a[0] - b[0], a[1] - b[1])).toBeGreaterThan(36);
   });
 
   test('typed measurements: commas, empties, words and impossible numbers', () => {
-    expect(measurementsFrom({ faceLength: '182,5', jawWidth: ' ' })).toEqual({ measurements: { faceLength: 182.5 }, errors: {} });
+    expect(measurementsFrom({ faceLength: '182,5', jawWidth: ' ' })).toEqual({
+      measurements: { faceLength: 182.5 },
+      errors: {},
+    });
     expect(measurementsFrom({ faceLength: 'long', noseLength: '3' }).errors).toEqual({
       faceLength: 'Face length is a number in millimetres',
       noseLength: expect.stringContaining('30 to 70'),
@@ -385,8 +465,14 @@ describe('words', () => {
     expect(stepsInWords(-1.24)).toBe('1.2 steps lighter');
     expect(skinInWords({})).toBeNull();
     expect(skinInWords(skinByZone([64, 12, 19]))).toMatch(/^light medium \(depth 9\.\d\), /);
-    expect(featuresInWords({ ...PLAIN_FEATURES, lids: { left: 'hooded', right: 'open' } })).toContain('client’s left hooded, right open');
-    expect([placeOf('/charts/x/chair'), placeOf('/looks/1'), placeOf('/')]).toEqual(['/clients', '/looks', '/']);
+    expect(featuresInWords({ ...PLAIN_FEATURES, lids: { left: 'hooded', right: 'open' } })).toContain(
+      'client’s left hooded, right open',
+    );
+    expect([placeOf('/charts/x/chair'), placeOf('/looks/1'), placeOf('/')]).toEqual([
+      '/clients',
+      '/looks',
+      '/',
+    ]);
   });
 
   test('kit rows say the fact that decides', () => {
@@ -409,6 +495,10 @@ describe('words', () => {
       partyId: null,
       chartId: null,
     });
-    expect(byDay([visit('2031-05-14', 1), visit('2031-05-14', 2), visit('2031-05-16', 3)]).map((d) => d.visits.length)).toEqual([2, 1]);
+    expect(
+      byDay([visit('2031-05-14', 1), visit('2031-05-14', 2), visit('2031-05-16', 3)]).map(
+        (d) => d.visits.length,
+      ),
+    ).toEqual([2, 1]);
   });
 });

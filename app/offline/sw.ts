@@ -1,5 +1,10 @@
 import { clientsClaim } from 'workbox-core';
-import { cleanupOutdatedCaches, createHandlerBoundToURL, precacheAndRoute, type PrecacheEntry } from 'workbox-precaching';
+import {
+  cleanupOutdatedCaches,
+  createHandlerBoundToURL,
+  precacheAndRoute,
+  type PrecacheEntry,
+} from 'workbox-precaching';
 import { NavigationRoute, registerRoute } from 'workbox-routing';
 import { NetworkFirst } from 'workbox-strategies';
 
@@ -14,13 +19,17 @@ const PATIENCE_SECONDS = 4;
 /** Files made for each asking, and what is told as it happens, are never kept. */
 const NEVER_KEPT = /\/(export|print|labels|live)(\?|$)/;
 
-// A new version takes over at once: nothing that waits to be sent is kept here, it is in the page's own storage.
+// A new version takes over at once: nothing that waits to be sent is kept here, it is in the page's own
+// storage.
 void self.skipWaiting();
 clientsClaim();
 cleanupOutdatedCaches();
 precacheAndRoute(BUILT_FILES);
-registerRoute(new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/api\//, /^\/s\//, /\.\w+$/] }));
 registerRoute(
-  ({ url, request }) => request.method === 'GET' && url.pathname.startsWith('/api/') && !NEVER_KEPT.test(url.pathname),
+  new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/api\//, /^\/s\//, /\.\w+$/] }),
+);
+registerRoute(
+  ({ url, request }) =>
+    request.method === 'GET' && url.pathname.startsWith('/api/') && !NEVER_KEPT.test(url.pathname),
   new NetworkFirst({ cacheName: READ, networkTimeoutSeconds: PATIENCE_SECONDS }),
 );

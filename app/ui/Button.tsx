@@ -15,7 +15,15 @@ export type ButtonProps = {
 };
 
 /** A button at least 44 px high, with a visible edge and focus. */
-export function Button({ children, onPress, kind = 'quiet', disabled = false, label, large = false, grow = false }: ButtonProps) {
+export function Button({
+  children,
+  onPress,
+  kind = 'quiet',
+  disabled = false,
+  label,
+  large = false,
+  grow = false,
+}: ButtonProps) {
   const c = useColours();
   const fill = { main: c.woad, quiet: c.surface, stop: c.surface }[kind];
   const ink = { main: c.onWoad, quiet: c.ink, stop: c.madder }[kind];
@@ -43,7 +51,12 @@ export function Button({ children, onPress, kind = 'quiet', disabled = false, la
       })}
     >
       {typeof children === 'string' ? (
-        <Body color={ink} fontWeight={kind === 'main' ? '700' : '400'} fontSize={large ? '$4' : '$3'} textAlign="center">
+        <Body
+          color={ink}
+          fontWeight={kind === 'main' ? '700' : '400'}
+          fontSize={large ? '$4' : '$3'}
+          textAlign="center"
+        >
           {children}
         </Body>
       ) : (

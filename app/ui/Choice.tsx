@@ -14,7 +14,14 @@ type ChoiceProps<T extends string> = {
 };
 
 /** Options as marks to touch: one, or several. The chosen ones are filled and ticked. */
-export function Choice<T extends string>({ label, options, chosen, onChange, several = false, words }: ChoiceProps<T>) {
+export function Choice<T extends string>({
+  label,
+  options,
+  chosen,
+  onChange,
+  several = false,
+  words,
+}: ChoiceProps<T>) {
   const c = useColours();
   const toggle = (option: T): void => {
     if (!several) onChange([option]);

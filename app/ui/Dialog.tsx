@@ -4,7 +4,15 @@ import { Column } from './layout';
 import { Heading } from './Text';
 
 /** A question in front of everything else; Escape or the ground behind it closes. */
-export function Dialog({ title, onClose, children }: { readonly title: string; readonly onClose: () => void; readonly children: ReactNode }) {
+export function Dialog({
+  title,
+  onClose,
+  children,
+}: {
+  readonly title: string;
+  readonly onClose: () => void;
+  readonly children: ReactNode;
+}) {
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (event.key === 'Escape') onClose();
@@ -14,7 +22,11 @@ export function Dialog({ title, onClose, children }: { readonly title: string; r
   }, [onClose]);
   return (
     <>
-      <div aria-hidden onClick={onClose} style={{ position: 'fixed', inset: 0, backgroundColor: '#000000aa', zIndex: 100 }} />
+      <div
+        aria-hidden
+        onClick={onClose}
+        style={{ position: 'fixed', inset: 0, backgroundColor: '#000000aa', zIndex: 100 }}
+      />
       <Column
         role="dialog"
         aria-label={title}

@@ -21,8 +21,25 @@ type DragTargetProps = {
   readonly onNudge: (by: 1 | -1) => void;
 };
 
-/** Something to take hold of, 44 px wide, by finger, mouse or arrow keys. An element of the web: the app's one platform. */
-export function DragTarget({ label, name, mark, x, y, value, minimum, maximum, unit, onStart, onDrag, onEnd, onNudge }: DragTargetProps) {
+/**
+ * Something to take hold of, 44 px wide, by finger, mouse or arrow keys. An element of the web: the app's one
+ * platform.
+ */
+export function DragTarget({
+  label,
+  name,
+  mark,
+  x,
+  y,
+  value,
+  minimum,
+  maximum,
+  unit,
+  onStart,
+  onDrag,
+  onEnd,
+  onNudge,
+}: DragTargetProps) {
   const c = useColours();
   const from = useRef<{ x: number; y: number } | null>(null);
   const down = (event: PointerEvent<HTMLDivElement>): void => {

@@ -11,7 +11,9 @@ type GripProps = {
   readonly onNudge: (by: 1 | -1) => void;
 };
 
-/** What a row of a list is taken hold of by, to be moved up or down: 44 px, by finger, mouse or arrow keys. */
+/**
+ * What a row of a list is taken hold of by, to be moved up or down: 44 px, by finger, mouse or arrow keys.
+ */
 export function Grip({ label, onStart, onDrag, onEnd, onNudge }: GripProps) {
   const c = useColours();
   const from = useRef<number | null>(null);
@@ -40,7 +42,16 @@ export function Grip({ label, onStart, onDrag, onEnd, onNudge }: GripProps) {
       onPointerUp={up}
       onPointerCancel={up}
       onKeyDown={key}
-      style={{ width: 44, height: 52, padding: 0, border: 'none', background: 'transparent', cursor: 'grab', touchAction: 'none', flexShrink: 0 }}
+      style={{
+        width: 44,
+        height: 52,
+        padding: 0,
+        border: 'none',
+        background: 'transparent',
+        cursor: 'grab',
+        touchAction: 'none',
+        flexShrink: 0,
+      }}
     >
       <svg width={16} height={16} aria-hidden>
         {[3, 8, 13].map((y) => (

@@ -16,11 +16,15 @@ type LabFieldProps = {
 
 /** What a surface can have at all. */
 const anySurface = ([L, a, b]: Lab): string | null =>
-  L >= 0 && L <= 100 && Math.abs(a) <= 128 && Math.abs(b) <= 128 ? null : 'No surface has this colour: L* is 0 to 100, a* and b* within 128 of 0';
+  L >= 0 && L <= 100 && Math.abs(a) <= 128 && Math.abs(b) <= 128
+    ? null
+    : 'No surface has this colour: L* is 0 to 100, a* and b* within 128 of 0';
 
 /** CIELAB typed as three numbers, decimal points or commas, checked before it is taken. */
 export function LabField({ label, button, onLab, check = anySurface, start = null }: LabFieldProps) {
-  const [values, setValues] = useState<readonly string[]>(() => (start ? start.map((v) => String(v)) : ['', '', '']));
+  const [values, setValues] = useState<readonly string[]>(() =>
+    start ? start.map((v) => String(v)) : ['', '', ''],
+  );
   const [error, setError] = useState<string | undefined>();
   const add = (): void => {
     const [L, a, b] = values.map((v) => (v.trim() === '' ? Number.NaN : Number(v.replace(',', '.'))));

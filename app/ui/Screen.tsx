@@ -22,21 +22,41 @@ export function Screen({ title, above, onBack, aside, foot, children, widest = 1
   const c = useColours();
   return (
     <View flex={1} backgroundColor="$background" minHeight={0}>
-      <ScrollView style={{ flex: 1 }} contentContainerStyle={{ padding: 16, paddingBottom: 32, width: '100%', maxWidth: widest, alignSelf: 'center' }}>
+      <ScrollView
+        style={{ flex: 1 }}
+        contentContainerStyle={{
+          padding: 16,
+          paddingBottom: 32,
+          width: '100%',
+          maxWidth: widest,
+          alignSelf: 'center',
+        }}
+      >
         <Line marginBottom="$3" flexWrap="nowrap" alignItems="flex-start">
           {onBack ? (
             <Pressable
               role="button"
               aria-label="Back"
               onPress={onBack}
-              style={{ width: 44, height: 44, marginLeft: -12, alignItems: 'center', justifyContent: 'center' }}
+              style={{
+                width: 44,
+                height: 44,
+                marginLeft: -12,
+                alignItems: 'center',
+                justifyContent: 'center',
+              }}
             >
               <BackIcon color={c.ink} size={24} />
             </Pressable>
           ) : null}
           <Column gap={0} flex={1} justifyContent="center" minHeight={44}>
             {above ? <Label>{above}</Label> : null}
-            <Heading aria-level={1} fontSize="$5" lineHeight="$5" $wide={{ fontSize: '$6', lineHeight: '$6' }}>
+            <Heading
+              aria-level={1}
+              fontSize="$5"
+              lineHeight="$5"
+              $wide={{ fontSize: '$6', lineHeight: '$6' }}
+            >
               {title}
             </Heading>
           </Column>
@@ -45,7 +65,13 @@ export function Screen({ title, above, onBack, aside, foot, children, widest = 1
         {children}
       </ScrollView>
       {foot ? (
-        <View borderTopWidth={1} borderTopColor="$line" backgroundColor="$background" paddingHorizontal="$4" paddingVertical="$2">
+        <View
+          borderTopWidth={1}
+          borderTopColor="$line"
+          backgroundColor="$background"
+          paddingHorizontal="$4"
+          paddingVertical="$2"
+        >
           <View width="100%" maxWidth={widest} alignSelf="center">
             {foot}
           </View>

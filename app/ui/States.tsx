@@ -27,7 +27,15 @@ export function Failed({ words, onRetry }: { readonly words: string; readonly on
 }
 
 /** Nothing here yet, and the first step towards something. */
-export function Empty({ title, words, children }: { readonly title: string; readonly words: string; readonly children?: ReactNode }) {
+export function Empty({
+  title,
+  words,
+  children,
+}: {
+  readonly title: string;
+  readonly words: string;
+  readonly children?: ReactNode;
+}) {
   return (
     <Column padding="$5" alignItems="flex-start">
       <Heading fontSize="$5" lineHeight="$5">
@@ -39,10 +47,22 @@ export function Empty({ title, words, children }: { readonly title: string; read
   );
 }
 
-export type Remote<T> = { readonly data: T | undefined; readonly error: Error | undefined; readonly retry: () => void };
+export type Remote<T> = {
+  readonly data: T | undefined;
+  readonly error: Error | undefined;
+  readonly retry: () => void;
+};
 
 /** Draws a remote value in one of its states: waiting, failed, or ready. */
-export function Ready<T>({ remote, children, words }: { readonly remote: Remote<T>; readonly children: (data: T) => ReactNode; readonly words?: string }) {
+export function Ready<T>({
+  remote,
+  children,
+  words,
+}: {
+  readonly remote: Remote<T>;
+  readonly children: (data: T) => ReactNode;
+  readonly words?: string;
+}) {
   if (remote.data !== undefined) return <>{children(remote.data)}</>;
   if (remote.error) return <Failed words={remote.error.message} onRetry={remote.retry} />;
   return <Loading words={words} />;

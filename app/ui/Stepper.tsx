@@ -14,7 +14,8 @@ type StepperProps = {
 
 /** A number moved by touch or keys, held between its ends. */
 export function Stepper({ label, value, unit, minimum, maximum, step, onChange }: StepperProps) {
-  const move = (by: number): void => onChange(Math.max(minimum, Math.min(maximum, Number((value + by).toFixed(3)))));
+  const move = (by: number): void =>
+    onChange(Math.max(minimum, Math.min(maximum, Number((value + by).toFixed(3)))));
   return (
     <Column gap="$1" role="group" aria-label={label}>
       <Label>{label}</Label>

@@ -13,7 +13,14 @@ type SwatchProps = {
 export function Swatch({ lab, beside = null, size = 32, label }: SwatchProps) {
   const side = Math.max(28, size);
   return (
-    <View role="img" aria-label={label ?? 'colour sample'} flexDirection="row" backgroundColor="$judged" padding={4} flexShrink={0}>
+    <View
+      role="img"
+      aria-label={label ?? 'colour sample'}
+      flexDirection="row"
+      backgroundColor="$judged"
+      padding={4}
+      flexShrink={0}
+    >
       <View
         width={side}
         height={side}

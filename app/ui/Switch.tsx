@@ -3,7 +3,12 @@ import { Pressable } from 'react-native';
 import { Body } from './Text';
 import { useColours } from './theme';
 
-type SwitchProps = { readonly label: string; readonly on: boolean; readonly onToggle: () => void; readonly children?: ReactNode };
+type SwitchProps = {
+  readonly label: string;
+  readonly on: boolean;
+  readonly onToggle: () => void;
+  readonly children?: ReactNode;
+};
 
 /** Something that is on or off: a ticked box, its name, and what stands before the name. */
 export function Switch({ label, on, onToggle, children }: SwitchProps) {

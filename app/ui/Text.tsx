@@ -1,11 +1,30 @@
 import { styled, Text as TamaguiText } from '@tamagui/core';
 
 /** Running text. */
-export const Body = styled(TamaguiText, { name: 'Body', fontFamily: '$body', fontSize: '$3', lineHeight: '$3', color: '$ink' });
+export const Body = styled(TamaguiText, {
+  name: 'Body',
+  fontFamily: '$body',
+  fontSize: '$3',
+  lineHeight: '$3',
+  color: '$ink',
+});
 /** What a thing is called, beside or above it. */
-export const Label = styled(TamaguiText, { name: 'Label', fontFamily: '$body', fontSize: '$2', lineHeight: '$2', color: '$inkSoft' });
+export const Label = styled(TamaguiText, {
+  name: 'Label',
+  fontFamily: '$body',
+  fontSize: '$2',
+  lineHeight: '$2',
+  color: '$inkSoft',
+});
 /** Names and headings: the one place for the serif. */
-export const Heading = styled(TamaguiText, { name: 'Heading', fontFamily: '$heading', fontSize: '$6', lineHeight: '$6', color: '$ink', role: 'heading' });
+export const Heading = styled(TamaguiText, {
+  name: 'Heading',
+  fontFamily: '$heading',
+  fontSize: '$6',
+  lineHeight: '$6',
+  color: '$ink',
+  role: 'heading',
+});
 export const Subheading = styled(TamaguiText, {
   name: 'Subheading',
   fontFamily: '$body',

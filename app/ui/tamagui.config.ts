@@ -63,7 +63,13 @@ const body = createFont({
   letterSpacing: { true: 0 },
   face: { 400: { normal: 'Atkinson' }, 700: { normal: 'AtkinsonBold' } },
 });
-const heading = createFont({ family: 'Fraunces, serif', size: sizes, lineHeight: lineHeights, weight: { true: '500' }, letterSpacing: { true: 0 } });
+const heading = createFont({
+  family: 'Fraunces, serif',
+  size: sizes,
+  lineHeight: lineHeights,
+  weight: { true: '500' },
+  letterSpacing: { true: 0 },
+});
 
 export const config = createTamagui({
   tokens,

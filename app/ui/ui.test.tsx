@@ -15,7 +15,9 @@ test('a remote value is drawn waiting, failed with a way to retry, and ready', (
   const retry = jest.fn();
   const view = (remote: { data?: string; error?: Error }) => (
     <TamaguiProvider config={config} defaultTheme="light">
-      <Ready remote={{ data: remote.data, error: remote.error, retry }}>{(data) => <span>{data}</span>}</Ready>
+      <Ready remote={{ data: remote.data, error: remote.error, retry }}>
+        {(data) => <span>{data}</span>}
+      </Ready>
     </TamaguiProvider>
   );
   const { rerender } = render(view({}));
@@ -33,7 +35,9 @@ test('a field ties its error to itself', () => {
   draw(<Field label="Nose length" unit="mm" value="3" onChange={onChange} error="outside 30 to 70 mm" />);
   const input = screen.getByLabelText('Nose length, mm');
   expect(input.getAttribute('aria-invalid')).toBe('true');
-  expect(document.getElementById(input.getAttribute('aria-errormessage')!)!.textContent).toContain('outside 30 to 70 mm');
+  expect(document.getElementById(input.getAttribute('aria-errormessage')!)!.textContent).toContain(
+    'outside 30 to 70 mm',
+  );
   fireEvent.change(input, { target: { value: '48' } });
   expect(onChange).toHaveBeenCalledWith('48');
 });
@@ -58,7 +62,9 @@ test('one choice replaces, several add and take away', () => {
 
 test('a stepper is held between its ends', () => {
   const onChange = jest.fn();
-  draw(<Stepper label="Reach" value={157} unit="%" minimum={30} maximum={160} step={5} onChange={onChange} />);
+  draw(
+    <Stepper label="Reach" value={157} unit="%" minimum={30} maximum={160} step={5} onChange={onChange} />,
+  );
   fireEvent.click(screen.getByRole('button', { name: 'Reach: more' }));
   expect(onChange).toHaveBeenLastCalledWith(160);
   fireEvent.click(screen.getByRole('button', { name: 'Reach: less' }));
@@ -83,20 +89,32 @@ test('a disabled button does nothing, and a swatch names what it shows', () => {
 /** WCAG relative contrast of two '#rrggbb'. */
 function contrast(a: string, b: string): number {
   const luminance = (hex: string): number => {
-    const [r, g, bl] = [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16) / 255).map((c) => (c <= 0.03928 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4));
+    const [r, g, bl] = [1, 3, 5]
+      .map((i) => parseInt(hex.slice(i, i + 2), 16) / 255)
+      .map((c) => (c <= 0.03928 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4));
     return 0.2126 * r! + 0.7152 * g! + 0.0722 * bl!;
   };
   const [high, low] = [luminance(a), luminance(b)].sort((x, y) => y - x);
   return (high! + 0.05) / (low! + 0.05);
 }
 
-test.each(['light', 'dark'] as const)('in the %s theme every text and dye has a contrast of 4.5 on every surface, and surfaces are neutral', (name) => {
-  const theme = Object.fromEntries(Object.entries(config.themes[name]).map(([key, variable]) => [key, String(variable.val)]));
-  for (const text of ['ink', 'inkSoft', 'woad', 'madder', 'weld', 'moss']) {
-    for (const surface of ['background', 'surface', 'raised'])
-      expect({ text, surface, enough: contrast(theme[text]!, theme[surface]!) >= 4.5 }).toEqual({ text, surface, enough: true });
-  }
-  expect(contrast(theme.onWoad!, theme.woad!)).toBeGreaterThanOrEqual(4.5);
-  expect(contrast(theme.onInk!, theme.ink!)).toBeGreaterThanOrEqual(4.5);
-  for (const surface of ['background', 'surface', 'raised', 'judged']) expect(theme[surface]).toMatch(/^#(..)\1\1$/);
-});
+test.each(['light', 'dark'] as const)(
+  'in the %s theme every text and dye has a contrast of 4.5 on every surface, and surfaces are neutral',
+  (name) => {
+    const theme = Object.fromEntries(
+      Object.entries(config.themes[name]).map(([key, variable]) => [key, String(variable.val)]),
+    );
+    for (const text of ['ink', 'inkSoft', 'woad', 'madder', 'weld', 'moss']) {
+      for (const surface of ['background', 'surface', 'raised'])
+        expect({ text, surface, enough: contrast(theme[text]!, theme[surface]!) >= 4.5 }).toEqual({
+          text,
+          surface,
+          enough: true,
+        });
+    }
+    expect(contrast(theme.onWoad!, theme.woad!)).toBeGreaterThanOrEqual(4.5);
+    expect(contrast(theme.onInk!, theme.ink!)).toBeGreaterThanOrEqual(4.5);
+    for (const surface of ['background', 'surface', 'raised', 'judged'])
+      expect(theme[surface]).toMatch(/^#(..)\1\1$/);
+  },
+);

@@ -40,17 +40,35 @@ type RefitRequest = {
 /** A finding as it comes from the worker: its fix by name, since work cannot be sent. */
 export type ReviewLine = Omit<ReviewFinding, 'fix'> & { readonly fix: string | null };
 
-/** What the kit has for a step; where nothing does it, how far the nearest is, what would do it stirred, and what to buy. */
+/**
+ * What the kit has for a step; where nothing does it, how far the nearest is, what would do it stirred, and
+ * what to buy.
+ */
 export type MatchedStep = {
   readonly proposals: readonly Proposal[];
-  readonly gap: { readonly words: string; readonly mixNeeds: string | null; readonly buy: string | null; readonly nearest: Proposal | null } | null;
+  readonly gap: {
+    readonly words: string;
+    readonly mixNeeds: string | null;
+    readonly buy: string | null;
+    readonly nearest: Proposal | null;
+  } | null;
 };
 
 /** Fitting looks and charts to clients, looking them over, ordering their steps. */
 export const fittingJobs = {
-  fit: ({ look, client, kit, occasion, stamp, schools }: Fit) => fitInStudio(look, client, kit, occasion, stamp, schools),
-  refit: ({ worn, client, kit, occasion, stamp }: RefitRequest) => refitChart(worn, client, kit, occasion, stamp),
-  review: ({ chart, kit, grades }: { readonly chart: Chart; readonly kit: Kit | null; readonly grades: RuleGrades }): ReviewLine[] =>
+  fit: ({ look, client, kit, occasion, stamp, schools }: Fit) =>
+    fitInStudio(look, client, kit, occasion, stamp, schools),
+  refit: ({ worn, client, kit, occasion, stamp }: RefitRequest) =>
+    refitChart(worn, client, kit, occasion, stamp),
+  review: ({
+    chart,
+    kit,
+    grades,
+  }: {
+    readonly chart: Chart;
+    readonly kit: Kit | null;
+    readonly grades: RuleGrades;
+  }): ReviewLine[] =>
     reviewChart(chart, kit, grades).map(({ fix, ...line }) => ({ ...line, fix: fix?.label ?? null })),
   order: ({ chart }: { readonly chart: Chart }) =>
     weaveSteps(
@@ -62,6 +80,16 @@ export const fittingJobs = {
   propose: ({ step, context }: { readonly step: ShadeAsk; readonly context: FitContext }): MatchedStep => {
     const { match, proposals } = matchAndPropose(step, context);
     const { gap } = match;
-    return { proposals, gap: gap ? { words: gap.words, mixNeeds: gap.mixNeeds, buy: gap.buy, nearest: gap.nearest ? proposalOf(gap.nearest) : null } : null };
+    return {
+      proposals,
+      gap: gap
+        ? {
+            words: gap.words,
+            mixNeeds: gap.mixNeeds,
+            buy: gap.buy,
+            nearest: gap.nearest ? proposalOf(gap.nearest) : null,
+          }
+        : null,
+    };
   },
 };

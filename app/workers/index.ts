@@ -4,7 +4,8 @@ import type { shadeJobs } from './shadeJobs';
 import { workerFor } from './rpc';
 
 /** Built by scripts/lib/workers.mjs: what they share is fetched once. */
-const started = (name: 'fit' | 'shade' | 'paint'): Worker => new Worker(`/workers/${name}.worker.js`, { type: 'module' });
+const started = (name: 'fit' | 'shade' | 'paint'): Worker =>
+  new Worker(`/workers/${name}.worker.js`, { type: 'module' });
 
 /** Fits looks, away from the page. */
 export const askFitting = workerFor<typeof fittingJobs>(() => started('fit'));

@@ -25,7 +25,10 @@ test('parts that are the same are one wherever they stand', () => {
     property(dictionary(string({ minLength: 1 }), jsonValue()), array(integer()), (part, more) => {
       const intern = interning();
       const first = intern(arrived({ part, more, which: 1 })) as { part: unknown; more: unknown };
-      const second = intern(arrived({ which: 2, inside: [{ part }], more })) as { inside: { part: unknown }[]; more: unknown };
+      const second = intern(arrived({ which: 2, inside: [{ part }], more })) as {
+        inside: { part: unknown }[];
+        more: unknown;
+      };
       expect(second.inside[0]!.part).toBe(first.part);
       expect(second.more).toBe(first.more);
       expect(second).not.toBe(first);
@@ -35,11 +38,21 @@ test('parts that are the same are one wherever they stand', () => {
 
 test('whatever it is, nothing of it is changed', () => {
   assert(
-    property(anything({ withBigInt: true, withDate: true, withTypedArray: true, withMap: true, withSet: true, withSparseArray: false }), (value) => {
-      const intern = interning();
-      intern(arrived(value));
-      expect(intern(arrived(value))).toEqual(arrived(value));
-    }),
+    property(
+      anything({
+        withBigInt: true,
+        withDate: true,
+        withTypedArray: true,
+        withMap: true,
+        withSet: true,
+        withSparseArray: false,
+      }),
+      (value) => {
+        const intern = interning();
+        intern(arrived(value));
+        expect(intern(arrived(value))).toEqual(arrived(value));
+      },
+    ),
     { numRuns: 500 },
   );
 });
@@ -62,7 +75,10 @@ test.each([
 
 test('buffers and files stay their own, and so does what holds one', () => {
   const intern = interning();
-  const held = (): { bytes: Uint8Array; face: { width: number } } => ({ bytes: Uint8Array.of(1, 2), face: { width: 130 } });
+  const held = (): { bytes: Uint8Array; face: { width: number } } => ({
+    bytes: Uint8Array.of(1, 2),
+    face: { width: 130 },
+  });
   const [one, other] = [intern(held()), intern(held())] as [ReturnType<typeof held>, ReturnType<typeof held>];
   expect(other).not.toBe(one);
   expect(other.bytes).not.toBe(one.bytes);

@@ -1,7 +1,8 @@
 /**
- * Gives what comes over a message boundary its identity back. A message is a copy, so everything core keeps by identity (a face's warp, a
- * placement's outline, a kit's stock) would be worked out anew for each; here every object and list that equals one seen before becomes
- * that one, from the leaves up. Core changes nothing it is given, so one may stand for all its equals.
+ * Gives what comes over a message boundary its identity back. A message is a copy, so everything core keeps
+ * by identity (a face's warp, a placement's outline, a kit's stock) would be worked out anew for each; here
+ * every object and list that equals one seen before becomes that one, from the leaves up. Core changes
+ * nothing it is given, so one may stand for all its equals.
  */
 export type Interning = (value: unknown) => unknown;
 
@@ -25,7 +26,11 @@ export function interning(kept = KEPT): Interning {
   const keyOf = (value: unknown): string => {
     if (typeof value === 'object' && value !== null) return `#${idOf.get(value) ?? '?'}`;
     // Numbers and texts that look alike are not the same; -0 is not 0.
-    return typeof value === 'string' ? JSON.stringify(value) : Object.is(value, -0) ? '-0' : `${typeof value === 'bigint' ? 'n' : ''}${String(value)}`;
+    return typeof value === 'string'
+      ? JSON.stringify(value)
+      : Object.is(value, -0)
+        ? '-0'
+        : `${typeof value === 'bigint' ? 'n' : ''}${String(value)}`;
   };
   const intern = (value: unknown): unknown => {
     if (Array.isArray(value)) {

@@ -41,7 +41,10 @@ const layerFor = lately<PaintLayer | null>(80);
 const layerKey = ({ role, use, placements, doseMgPerCm2, passes }: Step, frame: string): string =>
   JSON.stringify([frame, role, use, placements, doseMgPerCm2, passes]);
 
-/** The painted face as RGBA. Ground and films are kept: a switch of light or of one layer makes only what changed. */
+/**
+ * The painted face as RGBA. Ground and films are kept: a switch of light or of one layer makes only what
+ * changed.
+ */
 export function paintPicture({ client, steps, view, width, light, eaten }: PaintRequest): {
   readonly frame: Frame;
   readonly rgba: Uint8ClampedArray<ArrayBuffer>;
@@ -49,7 +52,9 @@ export function paintPicture({ client, steps, view, width, light, eaten }: Paint
   const frame = frameOf(view, width);
   const face = JSON.stringify([client.landmarks, client.features, frame]);
   const ground = groundFor(`${face} ${JSON.stringify(client.skin)}`, () => faceGround(client, frame));
-  const layers = steps.map((step) => layerFor(layerKey(step, face), () => paintLayerOf(step, client, frame))).filter((l): l is PaintLayer => l !== null);
+  const layers = steps
+    .map((step) => layerFor(layerKey(step, face), () => paintLayerOf(step, client, frame)))
+    .filter((l): l is PaintLayer => l !== null);
   const rgba = new Uint8ClampedArray(4 * frame.width * frame.height);
   paintFace(ground, layers, { light, eaten }, rgba);
   return { frame, rgba };

@@ -6,12 +6,17 @@ export type Jobs = Readonly<Record<string, (request: any, progress: (share: numb
 
 type Asked = { readonly id: number; readonly kind: string; readonly request: unknown };
 type Said =
-  { readonly id: number; readonly share: number } | { readonly id: number; readonly answer: unknown } | { readonly id: number; readonly error: string };
+  | { readonly id: number; readonly share: number }
+  | { readonly id: number; readonly answer: unknown }
+  | { readonly id: number; readonly error: string };
 
 /** Progress smaller than this is not worth drawing. */
 const TELL_EVERY = 0.1;
 
-/** Called in a worker: answers what is asked of its jobs, one after the other. What it was asked with before is known again. */
+/**
+ * Called in a worker: answers what is asked of its jobs, one after the other. What it was asked with before
+ * is known again.
+ */
 export function serveJobs(jobs: Jobs): void {
   const known = interning();
   self.onmessage = async ({ data: { id, kind, request } }: MessageEvent<Asked>) => {
@@ -40,9 +45,16 @@ export type Ask<J extends Jobs> = <K extends keyof J & string>(
 /** Thrown when whoever asked has stopped the work. */
 export class Stopped extends Error {}
 
-/** The page's side of a worker: started when first asked, stopped and started anew when work is given up midway. */
+/**
+ * The page's side of a worker: started when first asked, stopped and started anew when work is given up
+ * midway.
+ */
 export function workerFor<J extends Jobs>(start: () => Worker): Ask<J> {
-  type Waiting = { readonly resolve: (answer: never) => void; readonly reject: (error: Error) => void; readonly onProgress?: (share: number) => void };
+  type Waiting = {
+    readonly resolve: (answer: never) => void;
+    readonly reject: (error: Error) => void;
+    readonly onProgress?: (share: number) => void;
+  };
   let worker: Worker | null = null;
   let lastId = 0;
   const waiting = new Map<number, Waiting>();

@@ -15,7 +15,13 @@ export type Work<T> = {
 
 /** Changes that come faster than this are worked out once, ms. */
 const SETTLE_MS = 120;
-type State<T> = { readonly answer: T | null; readonly error: string | null; readonly busy: boolean; readonly share: number; readonly stopped: boolean };
+type State<T> = {
+  readonly answer: T | null;
+  readonly error: string | null;
+  readonly busy: boolean;
+  readonly share: number;
+  readonly stopped: boolean;
+};
 
 /**
  * Asks a worker whenever the request changes (the same object is the same question); null asks nothing.
@@ -27,7 +33,13 @@ export function useWork<J extends Jobs, K extends keyof J & string>(
   request: Parameters<J[K]>[0] | null,
 ): Work<Awaited<ReturnType<J[K]>>> {
   type Answer = Awaited<ReturnType<J[K]>>;
-  const [state, setState] = useState<State<Answer>>({ answer: null, error: null, busy: false, share: 0, stopped: false });
+  const [state, setState] = useState<State<Answer>>({
+    answer: null,
+    error: null,
+    busy: false,
+    share: 0,
+    stopped: false,
+  });
   const [round, setRound] = useState(0);
   const [abort, setAbort] = useState<AbortController | null>(null);
   useEffect(() => {
@@ -40,11 +52,18 @@ export function useWork<J extends Jobs, K extends keyof J & string>(
       const onProgress = (share: number): void => void (current && setState((s) => ({ ...s, share })));
       ask(kind, request, { onProgress, signal: controller.signal }).then(
         // Drawn when there is time for it: what is being done meanwhile is not held up.
-        (answer) => current && startTransition(() => setState({ answer, error: null, busy: false, share: 1, stopped: false })),
+        (answer) =>
+          current &&
+          startTransition(() => setState({ answer, error: null, busy: false, share: 1, stopped: false })),
         (error: unknown) => {
           if (!current) return;
           const stopped = error instanceof Stopped;
-          setState((s) => ({ ...s, busy: false, stopped, error: stopped ? null : error instanceof Error ? error.message : String(error) }));
+          setState((s) => ({
+            ...s,
+            busy: false,
+            stopped,
+            error: stopped ? null : error instanceof Error ? error.message : String(error),
+          }));
         },
       );
     }, SETTLE_MS);

@@ -45,7 +45,8 @@ export function colourRows(): Row[] {
   const searching = medianMs(() => targets.forEach((t) => matchBase(t, [], { table })), 3) / targets.length;
   const small = kit.slice(0, BRUTE_KIT);
   const smallTable = buildMixTable(small, { maxProducts: 3 });
-  const smallSearch = medianMs(() => targets.forEach((t) => matchBase(t, [], { table: smallTable })), 5) / targets.length;
+  const smallSearch =
+    medianMs(() => targets.forEach((t) => matchBase(t, [], { table: smallTable })), 5) / targets.length;
   const brute = medianMs(() => bruteForce(targets[0]!, small), 1);
   // Brute force grows with the number of mixes alone: the whole kit's is the small kit's times as many mixes.
   const bruteWhole = (brute * table.length) / smallTable.length;
@@ -53,9 +54,24 @@ export function colourRows(): Row[] {
     row('CIEDE2000, 1 to 20,000', ours, 'culori', culori),
     row('CIEDE2000, 1 to 20,000', ours, 'colorjs.io', colorjs),
     row(`base match, ${BRUTE_KIT} bases, up to triples, table ready`, smallSearch, 'brute force', brute),
-    row('base match, 60 bases, up to triples, table ready', searching, 'brute force (by number of mixes)', bruteWhole),
-    row('base match, 60 bases, first time with its table', building + searching, 'brute force (by number of mixes)', bruteWhole),
-    { what: 'that table', ours: ms(building), peer: `${table.length.toLocaleString('en-GB')} mixes, ${(table.bytes / 1e6).toFixed(1)} MB`, ratio: '' },
+    row(
+      'base match, 60 bases, up to triples, table ready',
+      searching,
+      'brute force (by number of mixes)',
+      bruteWhole,
+    ),
+    row(
+      'base match, 60 bases, first time with its table',
+      building + searching,
+      'brute force (by number of mixes)',
+      bruteWhole,
+    ),
+    {
+      what: 'that table',
+      ours: ms(building),
+      peer: `${table.length.toLocaleString('en-GB')} mixes, ${(table.bytes / 1e6).toFixed(1)} MB`,
+      ratio: '',
+    },
   ];
 }
 

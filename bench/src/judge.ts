@@ -2,7 +2,10 @@ import { CORPUS, judge, score } from '@toile/demo/src/corpus';
 import { judgementRows } from './judgement';
 import { print } from './measure';
 
-/** npm run judge: precision and recall of the review by topic, every case it gets wrong, and what fitting and reviewing take. */
+/**
+ * npm run judge: precision and recall of the review by topic, every case it gets wrong, and what fitting and
+ * reviewing take.
+ */
 const verdicts = CORPUS.map(judge);
 const percent = (share: number): string => `${(100 * share).toFixed(1)} %`;
 const soundOnes = CORPUS.filter((c) => c.finds.length === 0).length;

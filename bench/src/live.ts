@@ -25,7 +25,10 @@ async function signIn(url: string): Promise<string> {
 /** Follows a chart at one server: `heard` waits for the next word of a change. */
 async function follow(url: string, cookie: string, chartId: string): Promise<Told> {
   const abort = new AbortController();
-  const answer = await fetch(`${url}/api/charts/${chartId}/live`, { headers: { cookie }, signal: abort.signal });
+  const answer = await fetch(`${url}/api/charts/${chartId}/live`, {
+    headers: { cookie },
+    signal: abort.signal,
+  });
   const reader = answer.body!.pipeThrough(new TextDecoderStream()).getReader();
   const until = async (word: string): Promise<void> => {
     for (let text = ''; !text.includes(word);) {
@@ -41,10 +44,16 @@ async function follow(url: string, cookie: string, chartId: string): Promise<Tol
 /** From a tick sent to one server process until another, over the same database, has told a phone of it. */
 export async function liveRows(first: string, second: string): Promise<Row[]> {
   const [here, there] = [await signIn(first), await signIn(second)];
-  const clients = (await (await fetch(`${first}/api/clients?query=Isaura`, { headers: { cookie: here } })).json()) as { id: string }[];
-  const { charts } = (await (await fetch(`${first}/api/clients/${clients[0]!.id}`, { headers: { cookie: here } })).json()) as { charts: { id: string }[] };
+  const clients = (await (
+    await fetch(`${first}/api/clients?query=Isaura`, { headers: { cookie: here } })
+  ).json()) as { id: string }[];
+  const { charts } = (await (
+    await fetch(`${first}/api/clients/${clients[0]!.id}`, { headers: { cookie: here } })
+  ).json()) as { charts: { id: string }[] };
   const chartId = charts[0]!.id;
-  const { chart } = (await (await fetch(`${first}/api/charts/${chartId}`, { headers: { cookie: here } })).json()) as {
+  const { chart } = (await (
+    await fetch(`${first}/api/charts/${chartId}`, { headers: { cookie: here } })
+  ).json()) as {
     chart: { version: number; steps: { id: string }[] };
   };
   const told = await follow(second, there, chartId);
@@ -60,7 +69,9 @@ export async function liveRows(first: string, second: string): Promise<Row[]> {
     });
     const heard = Promise.race([
       told.heard(),
-      new Promise<never>((_, reject) => setTimeout(() => reject(new Error('nothing was heard')), PATIENCE_MS).unref()),
+      new Promise<never>((_, reject) =>
+        setTimeout(() => reject(new Error('nothing was heard')), PATIENCE_MS).unref(),
+      ),
     ]);
     const start = performance.now();
     const headers = { 'content-type': 'application/json', 'idempotency-key': id, cookie: here };
@@ -79,6 +90,11 @@ export async function liveRows(first: string, second: string): Promise<Row[]> {
       peer: 'limit 500 ms',
       ratio: `${(500 / times[Math.floor(ROUNDS / 2)]!).toFixed(0)} x`,
     },
-    { what: `the same, worst of ${ROUNDS}`, ours: ms(worst), peer: 'limit 500 ms', ratio: `${(500 / worst).toFixed(0)} x` },
+    {
+      what: `the same, worst of ${ROUNDS}`,
+      ours: ms(worst),
+      peer: 'limit 500 ms',
+      ratio: `${(500 / worst).toFixed(0)} x`,
+    },
   ];
 }

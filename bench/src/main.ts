@@ -9,7 +9,14 @@ import { screenRows } from './screen';
 import { workerRows } from './workers';
 
 const { TOILE_URL: url, TOILE_SECOND_URL: second } = process.env;
-const rows = [...colourRows(), ...faceRows(), ...orderRows(), ...judgementRows(), ...(await renderRows()), ...(await workerRows())];
+const rows = [
+  ...colourRows(),
+  ...faceRows(),
+  ...orderRows(),
+  ...judgementRows(),
+  ...(await renderRows()),
+  ...(await workerRows()),
+];
 if (url && second) rows.push(...(await liveRows(url, second)));
 if (url) rows.push(...(await screenRows()));
 print(rows);

@@ -15,7 +15,14 @@ type Measured = {
 /** The painted face in Chromium's own worker, against the 36-band reference in the same worker. */
 export async function renderRows(): Promise<Row[]> {
   const entry = path.resolve(path.dirname(new URL(import.meta.url).pathname), 'render.worker.ts');
-  const { outputFiles } = await build({ entryPoints: [entry], bundle: true, write: false, format: 'iife', target: 'es2022', logLevel: 'error' });
+  const { outputFiles } = await build({
+    entryPoints: [entry],
+    bundle: true,
+    write: false,
+    format: 'iife',
+    target: 'es2022',
+    logLevel: 'error',
+  });
   const browser = await openBrowser();
   try {
     const page = await browser.newPage();

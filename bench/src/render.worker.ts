@@ -23,7 +23,8 @@ import {
 } from '@toile/core';
 import { LOOKS, PRODUCTS, unitsOn } from '@toile/demo';
 
-// Run in Chromium’s worker: the painted face at 600 x 800 with eight layers, whole and one local layer, against a 36-band reference.
+// Run in Chromium’s worker: the painted face at 600 x 800 with eight layers, whole and one local layer,
+// against a 36-band reference.
 const median = (work: () => void, rounds: number): number => {
   work();
   const times = Array.from({ length: rounds }, () => {
@@ -60,17 +61,35 @@ const seen = { light: 'daylight' as const, eaten: 0 };
 
 const fullMs = median(() => paintFace(ground, layers, seen, rgba), 9);
 const local = layers.at(-1)!.masks[0]!;
-const localMs = median(() => paintFace(ground, layers, seen, rgba, { x: local.x, y: local.y, width: local.width, height: local.height }), 9);
+const localMs = median(
+  () =>
+    paintFace(ground, layers, seen, rgba, {
+      x: local.x,
+      y: local.y,
+      width: local.width,
+      height: local.height,
+    }),
+  9,
+);
 
 /** The same picture from full spectra: every film worked out for every pixel and band. */
 function reference(within: { x: number; y: number; width: number; height: number }): void {
   const skin = reconstructSpectrum(client.skin.cheek!, 'D65', 'skin').spectrum;
   const films = steps.map((step): { masks: Mask[]; optics: Optics; dose: number } => {
     const parts = step.use.flatMap((u) => {
-      const product: Product = { tintingStrength: 1, monthsAfterOpening: 12, withdrawn: false, singleUse: false, eyeSafe: false, ...u.product };
+      const product: Product = {
+        tintingStrength: 1,
+        monthsAfterOpening: 12,
+        withdrawn: false,
+        singleUse: false,
+        eyeSafe: false,
+        ...u.product,
+      };
       return isColoured(product) ? [{ product, mg: u.parts * product.mgPerMeasure }] : [];
     });
-    const masks = step.placements.flatMap((p) => outlineOf(p, client.landmarks, client.features)).flatMap((shape) => maskOfShape(shape, frame) ?? []);
+    const masks = step.placements
+      .flatMap((p) => outlineOf(p, client.landmarks, client.features))
+      .flatMap((shape) => maskOfShape(shape, frame) ?? []);
     return { masks, optics: mixedOptics(parts), dose: step.doseMgPerCm2 * step.passes };
   });
   const { x: wx, y: wy, z: wz } = illuminantWeights('D65');
@@ -86,7 +105,8 @@ function reference(within: { x: number; y: number; width: number; height: number
           if (col < 0 || row < 0 || col >= mask.width || row >= mask.height) continue;
           const cover = mask.cover[mask.width * row + col]!;
           if (cover < 1 / 512) continue;
-          for (let i = 0; i < BANDS_36; i++) pixel[i] = filmOver(pixel[i]!, optics.masstone[i]!, optics.scattering * dose * cover);
+          for (let i = 0; i < BANDS_36; i++)
+            pixel[i] = filmOver(pixel[i]!, optics.masstone[i]!, optics.scattering * dose * cover);
         }
       let [X, Y, Z] = [0, 0, 0];
       for (let i = 0; i < BANDS_36; i++) {
@@ -94,7 +114,11 @@ function reference(within: { x: number; y: number; width: number; height: number
         Y += pixel[i]! * wy[i]!;
         Z += pixel[i]! * wz[i]!;
       }
-      for (const linear of [3.24 * X - 1.54 * Y - 0.5 * Z, -0.97 * X + 1.88 * Y + 0.04 * Z, 0.06 * X - 0.2 * Y + 1.06 * Z])
+      for (const linear of [
+        3.24 * X - 1.54 * Y - 0.5 * Z,
+        -0.97 * X + 1.88 * Y + 0.04 * Z,
+        0.06 * X - 0.2 * Y + 1.06 * Z,
+      ])
         sink += linear <= 0.0031308 ? 12.92 * linear : 1.055 * linear ** (1 / 2.4) - 0.055;
     }
   if (Number.isNaN(sink)) throw new Error('the reference is not a picture');
@@ -102,4 +126,11 @@ function reference(within: { x: number; y: number; width: number; height: number
 const fullReferenceMs = median(() => reference({ x: 0, y: 0, width: frame.width, height: frame.height }), 1);
 const localReferenceMs = median(() => reference(local), 3);
 
-self.postMessage({ fullMs, localMs, fullReferenceMs, localReferenceMs, layers: layers.length, size: `${frame.width} x ${frame.height}` });
+self.postMessage({
+  fullMs,
+  localMs,
+  fullReferenceMs,
+  localReferenceMs,
+  layers: layers.length,
+  size: `${frame.width} x ${frame.height}`,
+});

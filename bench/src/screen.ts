@@ -33,8 +33,18 @@ export async function screenRows(): Promise<Row[]> {
     const longest = await longestTasks(page, address);
     const [full, slowed] = times;
     return [
-      { what: 'chart opened by its address, first step opened with its handles', ours: ms(full!), peer: '', ratio: '' },
-      { what: 'the same, processor slowed four times', ours: ms(slowed!), peer: `at full speed ${ms(full!)}`, ratio: `${(full! / slowed!).toFixed(2)} x` },
+      {
+        what: 'chart opened by its address, first step opened with its handles',
+        ours: ms(full!),
+        peer: '',
+        ratio: '',
+      },
+      {
+        what: 'the same, processor slowed four times',
+        ours: ms(slowed!),
+        peer: `at full speed ${ms(full!)}`,
+        ratio: `${(full! / slowed!).toFixed(2)} x`,
+      },
       {
         what: 'chart of 20 steps opened from the client, drawn and ready to work',
         ours: ms(opening),
@@ -50,7 +60,10 @@ export async function screenRows(): Promise<Row[]> {
   }
 }
 
-/** From a touch on the chart in the client's page until its face is drawn and its first step can be opened; median of five. */
+/**
+ * From a touch on the chart in the client's page until its face is drawn and its first step can be opened;
+ * median of five.
+ */
 async function openingMs(page: Page, address: string): Promise<number> {
   const rounds: number[] = [];
   for (let i = 0; i < 5; i++) {
@@ -68,7 +81,10 @@ async function openingMs(page: Page, address: string): Promise<number> {
   return rounds.sort((a, b) => a - b)[2]!;
 }
 
-/** How long the page is at work for each report of a finger on a handle, processor slowed four times; a frame is what it has. */
+/**
+ * How long the page is at work for each report of a finger on a handle, processor slowed four times; a frame
+ * is what it has.
+ */
 async function handleRows(page: Page, session: CDPSession): Promise<Row[]> {
   await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
   const handle = page.getByRole('slider', { name: 'Lift' }).first();
@@ -106,7 +122,12 @@ async function handleRows(page: Page, session: CDPSession): Promise<Row[]> {
       peer: 'a frame, 16.7 ms',
       ratio: `${(16.7 / at(0.5)).toFixed(1)} x`,
     },
-    { what: 'the same, nine frames in ten', ours: ms(at(0.9)), peer: 'a frame, 16.7 ms', ratio: `${(16.7 / at(0.9)).toFixed(1)} x` },
+    {
+      what: 'the same, nine frames in ten',
+      ours: ms(at(0.9)),
+      peer: 'a frame, 16.7 ms',
+      ratio: `${(16.7 / at(0.9)).toFixed(1)} x`,
+    },
   ];
 }
 
@@ -125,13 +146,17 @@ declare global {
   }
 }
 
-/** The longest task on the page's thread while a search and a painting run in their workers, by Chromium's own observer; 50 ms is where it starts to tell. */
+/**
+ * The longest task on the page's thread while a search and a painting run in their workers, by Chromium's own
+ * observer; 50 ms is where it starts to tell.
+ */
 async function longestTasks(page: Page, chartAddress: string): Promise<{ search: number; paint: number }> {
   const watch = (): Promise<void> =>
     page.evaluate(() => {
       window.toileLongest = 0;
       new PerformanceObserver((list) => {
-        for (const entry of list.getEntries()) window.toileLongest = Math.max(window.toileLongest ?? 0, entry.duration);
+        for (const entry of list.getEntries())
+          window.toileLongest = Math.max(window.toileLongest ?? 0, entry.duration);
       }).observe({ type: 'longtask', buffered: false });
     });
   const longest = (): Promise<number> => page.evaluate(() => window.toileLongest ?? 0);

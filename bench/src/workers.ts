@@ -8,7 +8,12 @@ import { DEMO_PEOPLE, KITS, WEDDING } from '@toile/demo/src/corpus/ground';
 import { interning } from '../../app/workers/intern';
 import { medianMs, row, type Row } from './measure';
 
-const STAMP = { id: '0190a000-0000-7000-8000-000000000900', author: '', at: '2031-05-01T09:00:00Z', reason: '' };
+const STAMP = {
+  id: '0190a000-0000-7000-8000-000000000900',
+  author: '',
+  at: '2031-05-01T09:00:00Z',
+  reason: '',
+};
 const APP = path.resolve(path.dirname(new URL(import.meta.url).pathname), '../../app');
 
 /** What it costs to ask a worker instead of the page, and to fetch it. */
@@ -17,10 +22,16 @@ export async function workerRows(): Promise<Row[]> {
   const { chart } = fitLook(LOOKS[0]!, DEMO_PEOPLE[0]!, kit, WEDDING, STAMP);
   // A dose goes up and down, as under a thumb: all else is as it was.
   let turn = 0;
-  const touched = (): Chart => ({ ...chart, steps: chart.steps.map((s, i) => (i === 4 ? { ...s, doseMgPerCm2: s.doseMgPerCm2 * (1 + 0.01 * ++turn) } : s)) });
+  const touched = (): Chart => ({
+    ...chart,
+    steps: chart.steps.map((s, i) =>
+      i === 4 ? { ...s, doseMgPerCm2: s.doseMgPerCm2 * (1 + 0.01 * ++turn) } : s,
+    ),
+  });
   const page = medianMs(() => void reviewChart(touched(), kit));
   const known = interning();
-  const sent = (made: unknown): { chart: Chart; kit: typeof kit } => known(structuredClone(made)) as { chart: Chart; kit: typeof kit };
+  const sent = (made: unknown): { chart: Chart; kit: typeof kit } =>
+    known(structuredClone(made)) as { chart: Chart; kit: typeof kit };
   const worker = medianMs(() => {
     const asked = sent({ chart: touched(), kit });
     reviewChart(asked.chart, asked.kit);
@@ -30,7 +41,12 @@ export async function workerRows(): Promise<Row[]> {
     reviewChart(asked.chart, asked.kit);
   });
   return [
-    row('a chart reviewed over a message boundary, copies known again', worker, 'copies as they come', copied),
+    row(
+      'a chart reviewed over a message boundary, copies known again',
+      worker,
+      'copies as they come',
+      copied,
+    ),
     row('the same', worker, 'in the page, nothing sent', page),
     await bytesRow(),
   ];

@@ -26,7 +26,10 @@ const taken = CORPUS.flatMap((one) => {
 });
 
 test('a fix mends what it is for', () => expect(taken.filter((t) => t.left).map((t) => t.says)).toEqual([]));
-test('a fix raises nothing new', () => expect(taken.filter((t) => t.raised.length > 0).map((t) => `${t.says} raises ${t.raised.join('; ')}`)).toEqual([]));
+test('a fix raises nothing new', () =>
+  expect(
+    taken.filter((t) => t.raised.length > 0).map((t) => `${t.says} raises ${t.raised.join('; ')}`),
+  ).toEqual([]));
 test('at least 55 rules offer a fix', () => {
   const fixable = new Set(taken.map((t) => t.rule));
   expect(RULES.length).toBeGreaterThanOrEqual(80);
@@ -36,7 +39,12 @@ test('at least 55 rules offer a fix', () => {
 test('every look fitted to every client of the demo raises nothing that the fit could have helped', () => {
   const raised = DEMO_PEOPLE.flatMap((client) =>
     LOOKS.flatMap((look) => {
-      const { chart } = fitLook(look, client, KITS.demo, WEDDING, { id: idFor('fit'), author: '', at: '2031-05-01T09:00:00Z', reason: '' });
+      const { chart } = fitLook(look, client, KITS.demo, WEDDING, {
+        id: idFor('fit'),
+        author: '',
+        at: '2031-05-01T09:00:00Z',
+        reason: '',
+      });
       return reviewChart(chart, KITS.demo).map((f) => `${look.name} on ${client.name}: ${f.message}`);
     }),
   );

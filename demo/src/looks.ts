@@ -1,7 +1,8 @@
 import type { Look, LookStep, Shade } from '@toile/core';
 import { idFor } from './ids';
 
-type Plan = Omit<LookStep, 'id' | 'note' | 'passes' | 'waitMinutes'> & Partial<Pick<LookStep, 'note' | 'passes' | 'waitMinutes'>>;
+type Plan = Omit<LookStep, 'id' | 'note' | 'passes' | 'waitMinutes'> &
+  Partial<Pick<LookStep, 'note' | 'passes' | 'waitMinutes'>>;
 const deeper = (depthSteps: number, undertone?: 'cool' | 'neutral' | 'warm'): Shade => ({
   relative: { to: 'skin', depthSteps, ...(undertone ? { undertone } : {}) },
 });
@@ -312,12 +313,18 @@ type Sketch = {
   readonly steps: readonly Pick_[];
 };
 
-const soft: Look['schools'] = { eyesOrFace: 'face first', contour: 'over base', concealer: 'over base', contrast: 'soft' };
+const soft: Look['schools'] = {
+  eyesOrFace: 'face first',
+  contour: 'over base',
+  concealer: 'over base',
+  contrast: 'soft',
+};
 
 const SKETCHES: readonly Sketch[] = [
   {
     name: 'Harbour Morning',
-    description: 'Soft bridal: skin that looks like skin, lifted cheek, rose lip, made to last through tears and dancing.',
+    description:
+      'Soft bridal: skin that looks like skin, lifted cheek, rose lip, made to last through tears and dancing.',
     tags: ['bridal', 'soft'],
     schools: soft,
     variants: [{ id: 'evening', name: 'Evening lip' }],
@@ -398,7 +405,11 @@ const SKETCHES: readonly Sketch[] = [
     tags: ['light', 'child'],
     schools: { ...soft, contour: 'none' },
     forbids: { finishes: ['shimmer'], kinds: ['contour', 'lashes'] },
-    steps: ['clean', ['blushFull', { shade: { lab: [74, 24, 12] } }], ['lip', { title: 'A little tint', shade: { lab: [62, 22, 16] }, doseMgPerCm2: 1 }]],
+    steps: [
+      'clean',
+      ['blushFull', { shade: { lab: [74, 24, 12] } }],
+      ['lip', { title: 'A little tint', shade: { lab: [62, 22, 16] }, doseMgPerCm2: 1 }],
+    ],
   },
   {
     name: 'Glasshouse',
@@ -409,7 +420,15 @@ const SKETCHES: readonly Sketch[] = [
       'clean',
       'prime',
       'brow',
-      ['lid', { title: 'Bronze on the lid', shade: { lab: [48, 14, 28] }, wants: { kinds: ['shadow'], finishes: ['shimmer'] }, tool: 'finger' }],
+      [
+        'lid',
+        {
+          title: 'Bronze on the lid',
+          shade: { lab: [48, 14, 28] },
+          wants: { kinds: ['shadow'], finishes: ['shimmer'] },
+          tool: 'finger',
+        },
+      ],
       'socket',
       ['liner', { shade: { lab: [14, 0, 0] } }],
       'base',
@@ -469,7 +488,13 @@ export const LOOKS: readonly Look[] = SKETCHES.map((sketch) => ({
   steps: sketch.steps.map((pick, i): LookStep => {
     const [name, changes] = typeof pick === 'string' ? [pick, {}] : pick;
     const plan: Plan = { ...STEPS[name], ...changes };
-    return { passes: 1, waitMinutes: 0, note: '', ...plan, id: idFor(`look ${sketch.name} step ${i} ${name}`) };
+    return {
+      passes: 1,
+      waitMinutes: 0,
+      note: '',
+      ...plan,
+      id: idFor(`look ${sketch.name} step ${i} ${name}`),
+    };
   }),
 }));
 

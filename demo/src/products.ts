@@ -19,7 +19,11 @@ export function skinAt(depth: number, undertone: Undertone): Lab {
   return rounded([L, a, b]);
 }
 
-const rounded = ([L, a, b]: Lab): Lab => [Math.round(L * 10) / 10, Math.round(a * 10) / 10, Math.round(b * 10) / 10];
+const rounded = ([L, a, b]: Lab): Lab => [
+  Math.round(L * 10) / 10,
+  Math.round(a * 10) / 10,
+  Math.round(b * 10) / 10,
+];
 
 type Line = {
   readonly maker: string;
@@ -79,7 +83,11 @@ const LINES: readonly Line[] = [
     measure: 'pump',
     mgPerMeasure: 190,
     months: 12,
-    shades: bases([4.2, 5.6, 7.2, 8.8, 10.6, 12.4, 14.4, 16.6, 18.8, 21.2], ['neutral', 'olive', 'cool', 'warm'], 'S'),
+    shades: bases(
+      [4.2, 5.6, 7.2, 8.8, 10.6, 12.4, 14.4, 16.6, 18.8, 21.2],
+      ['neutral', 'olive', 'cool', 'warm'],
+      'S',
+    ),
   },
   {
     maker: 'Ordway',
@@ -502,7 +510,8 @@ const LINES: readonly Line[] = [
       ['soft', null, { finish: 'dewy', ingredients: ['water', 'glycerin'], family: 'water' }],
     ],
   },
-  // What the first lines leave out: every depth of contour, powder, concealer and bronzer, and colours for both ends of the scale.
+  // What the first lines leave out: every depth of contour, powder, concealer and bronzer, and colours for
+  // both ends of the scale.
   {
     maker: 'Saltern',
     line: 'Eave',
@@ -592,7 +601,11 @@ const LINES: readonly Line[] = [
     measure: 'swipe',
     mgPerMeasure: 22,
     months: 24,
-    shades: bases([3.4, 5.2, 6.8, 8.4, 10, 11.6, 13.2, 14.8, 16.4, 18, 19.4, 20.8, 22], ['neutral', 'warm'], 'P'),
+    shades: bases(
+      [3.4, 5.2, 6.8, 8.4, 10, 11.6, 13.2, 14.8, 16.4, 18, 19.4, 20.8, 22],
+      ['neutral', 'warm'],
+      'P',
+    ),
   },
   {
     maker: 'Ordway',
@@ -622,7 +635,11 @@ const LINES: readonly Line[] = [
     mgPerMeasure: 18,
     months: 18,
     eyeSafe: true,
-    shades: bases([2.6, 4, 5.8, 7.6, 9.4, 11.2, 13, 14.8, 16.6, 18.2, 19.8, 21.2], ['neutral', 'cool', 'warm'], 'SL'),
+    shades: bases(
+      [2.6, 4, 5.8, 7.6, 9.4, 11.2, 13, 14.8, 16.6, 18.2, 19.8, 21.2],
+      ['neutral', 'cool', 'warm'],
+      'SL',
+    ),
   },
   {
     maker: 'Saltern',
@@ -876,7 +893,10 @@ export const PRODUCTS: readonly Product[] = LINES.flatMap((line) =>
   })),
 );
 
-/** The first lines are a kit as it has grown, with gaps and old bottles; what was bought to serve every skin is all there. */
+/**
+ * The first lines are a kit as it has grown, with gaps and old bottles; what was bought to serve every skin
+ * is all there.
+ */
 const GROWN = 115;
 
 /** One unit of nearly every product, some fresh, some opened long ago; places are the studio's cases. */
@@ -884,7 +904,8 @@ export function unitsOn(today: string): Unit[] {
   return PRODUCTS.filter((_, i) => i >= GROWN || i % 17 !== 16).map((product, i): Unit => ({
     id: idFor(`unit ${product.id}`),
     productId: product.id,
-    openedOn: i % 9 === 4 ? null : daysFrom(today, -((i * 23) % 150) - 5 - (i % 31 === 30 && i < GROWN ? 700 : 0)),
+    openedOn:
+      i % 9 === 4 ? null : daysFrom(today, -((i * 23) % 150) - 5 - (i % 31 === 30 && i < GROWN ? 700 : 0)),
     remainingMg: Math.round(product.mgPerMeasure * (12 + ((i * 37) % 90))),
     place: `case ${1 + (i % 3)}, ${'ABCDEF'[Math.floor(i / 3) % 6]}${1 + (i % 8)}`,
   }));

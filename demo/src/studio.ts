@@ -31,7 +31,12 @@ export const SIGN_INS = [
   { name: 'Wilhelmina Fry', email: 'mina@quayside.example', password: 'clean-brushes', role: 'assistant' },
 ] as const;
 
-export const SECOND_SIGN_IN = { name: 'Odile Vantongeren', email: 'odile@millrace.example', password: 'upstream-again', role: 'owner' } as const;
+export const SECOND_SIGN_IN = {
+  name: 'Odile Vantongeren',
+  email: 'odile@millrace.example',
+  password: 'upstream-again',
+  role: 'owner',
+} as const;
 
 type Reading = StudioBundle['readings'][number];
 type Zones = Record<SkinZone, Lab[]>;
@@ -39,7 +44,8 @@ type Zones = Record<SkinZone, Lab[]>;
 /** Five samples a zone as the stand-in reader would give them. */
 function sampled(skin: Record<SkinZone, Lab>, seed: string): Zones {
   const random = seededRandom(seedFromText(seed));
-  const five = (zone: SkinZone): Lab[] => Array.from({ length: 5 }, () => roundLab(simulateSample(skin[zone], random)));
+  const five = (zone: SkinZone): Lab[] =>
+    Array.from({ length: 5 }, () => roundLab(simulateSample(skin[zone], random)));
   return {
     forehead: five('forehead'),
     cheek: five('cheek'),
@@ -51,7 +57,11 @@ function sampled(skin: Record<SkinZone, Lab>, seed: string): Zones {
   };
 }
 
-const roundLab = (lab: Lab): Lab => [Math.round(lab[0] * 100) / 100, Math.round(lab[1] * 100) / 100, Math.round(lab[2] * 100) / 100];
+const roundLab = (lab: Lab): Lab => [
+  Math.round(lab[0] * 100) / 100,
+  Math.round(lab[1] * 100) / 100,
+  Math.round(lab[2] * 100) / 100,
+];
 
 function reading(client: DemoClient, date: string): Reading {
   return {
@@ -64,8 +74,14 @@ function reading(client: DemoClient, date: string): Reading {
   };
 }
 
-/** Earlier readings: days before the newest, and how many shade steps deeper the skin was then. Summers and a lamp-lit winter. */
-const HISTORY: readonly { readonly name: string; readonly before: readonly (readonly [days: number, steps: number])[] }[] = [
+/**
+ * Earlier readings: days before the newest, and how many shade steps deeper the skin was then. Summers and a
+ * lamp-lit winter.
+ */
+const HISTORY: readonly {
+  readonly name: string;
+  readonly before: readonly (readonly [days: number, steps: number])[];
+}[] = [
   {
     name: 'Thandeka Moor',
     before: [
@@ -86,7 +102,9 @@ const HISTORY: readonly { readonly name: string; readonly before: readonly (read
 ];
 
 function earlierReading(client: DemoClient, newest: Reading, days: number, steps: number): Reading {
-  const then = Object.fromEntries(SKIN_ZONES.map((zone) => [zone, shiftDepth(client.skin[zone], steps)])) as Record<SkinZone, Lab>;
+  const then = Object.fromEntries(
+    SKIN_ZONES.map((zone) => [zone, shiftDepth(client.skin[zone], steps)]),
+  ) as Record<SkinZone, Lab>;
   const date = daysFrom(newest.at.slice(0, 10), -days);
   return {
     id: idFor(`reading ${client.name} ${days}`),
@@ -112,7 +130,9 @@ function withSpots(reading: Reading, skin: Record<SkinZone, Lab>): Reading {
 }
 
 function snapshot(client: DemoClient, from: Reading): ClientSnapshot {
-  const skin = Object.fromEntries(SKIN_ZONES.map((zone) => [zone, summariseReadings(from.zones[zone] ?? [])!.lab]));
+  const skin = Object.fromEntries(
+    SKIN_ZONES.map((zone) => [zone, summariseReadings(from.zones[zone] ?? [])!.lab]),
+  );
   return {
     id: client.id,
     name: client.name,
@@ -124,12 +144,26 @@ function snapshot(client: DemoClient, from: Reading): ClientSnapshot {
   };
 }
 
-function fitted(client: DemoClient, look: string, from: Reading, kit: Kit, occasion: Occasion, at: string, reason: string): Chart {
-  return fitLook(lookNamed(look), snapshot(client, from), kit, occasion, { id: idFor(`chart ${client.name} ${look}`), author: 'Runa Castellane', at, reason })
-    .chart;
+function fitted(
+  client: DemoClient,
+  look: string,
+  from: Reading,
+  kit: Kit,
+  occasion: Occasion,
+  at: string,
+  reason: string,
+): Chart {
+  return fitLook(lookNamed(look), snapshot(client, from), kit, occasion, {
+    id: idFor(`chart ${client.name} ${look}`),
+    author: 'Runa Castellane',
+    at,
+    reason,
+  }).chart;
 }
 
-/** The demo studio as one document, dated around a day (YYYY-MM-DD) so that there is always something next. */
+/**
+ * The demo studio as one document, dated around a day (YYYY-MM-DD) so that there is always something next.
+ */
 export function demoStudio(today: string): StudioBundle {
   const kit: Kit = { products: PRODUCTS, units: unitsOn(today) };
   const wedding = daysFrom(today, 9);
@@ -137,7 +171,8 @@ export function demoStudio(today: string): StudioBundle {
   const portraits = daysFrom(today, 2);
   const eightMonthsAgo = daysFrom(today, -243);
 
-  const taken = (c: DemoClient, date: string): Reading => (c.name === 'Isaura Penhallow' ? withSpots(reading(c, date), c.skin) : reading(c, date));
+  const taken = (c: DemoClient, date: string): Reading =>
+    c.name === 'Isaura Penhallow' ? withSpots(reading(c, date), c.skin) : reading(c, date);
   const readings = CLIENTS.filter((c) => c.name !== 'Beatrix Lindqvist').map((c) =>
     taken(c, c.driftSteps !== 0 ? eightMonthsAgo : daysFrom(today, -6 - (c.birthYear % 19))),
   );
@@ -176,10 +211,16 @@ export function demoStudio(today: string): StudioBundle {
     {
       ...trial,
       occasion: occasion('wedding', wedding, 12),
-      steps: trial.steps.map((s) => (s.role === 'lip' && !s.variant ? { ...s, note: `${s.note} One tone calmer than at the trial.` } : s)),
+      steps: trial.steps.map((s) =>
+        s.role === 'lip' && !s.variant ? { ...s, note: `${s.note} One tone calmer than at the trial.` } : s,
+      ),
     },
     trial,
-    { author: 'Runa Castellane', at: `${daysFrom(today, -20)}T17:00:00Z`, reason: 'After the trial: a calmer lip, the rest stays' },
+    {
+      author: 'Runa Castellane',
+      at: `${daysFrom(today, -20)}T17:00:00Z`,
+      reason: 'After the trial: a calmer lip, the rest stays',
+    },
   );
   const mother = fitted(
     clientNamed('Morwenna Penhallow'),
@@ -219,8 +260,14 @@ export function demoStudio(today: string): StudioBundle {
     'Spring gala',
   );
 
-  const step = (chart: Chart, role: string): string => chart.steps.find((s) => s.role === role && !s.variant)!.id;
-  const event = (chart: Chart, stepId: string, n: number, what: Pick<Told, 'kind' | 'deviation'>): StudioBundle['events'][number] => ({
+  const step = (chart: Chart, role: string): string =>
+    chart.steps.find((s) => s.role === role && !s.variant)!.id;
+  const event = (
+    chart: Chart,
+    stepId: string,
+    n: number,
+    what: Pick<Told, 'kind' | 'deviation'>,
+  ): StudioBundle['events'][number] => ({
     chartId: chart.id,
     version: chart.version,
     event: recordedBy('Teodor Marsh', {
@@ -231,10 +278,17 @@ export function demoStudio(today: string): StudioBundle {
     }),
   });
 
-  // Eyes take these hands longer than planned, sculpting goes quicker; each tick comes when the hands are done.
-  const pace = (s: Chart['steps'][number]): number => (s.phase === 'eyes' || s.phase === 'lashes' ? 1.4 : s.phase === 'sculpt' ? 0.8 : 1);
+  // Eyes take these hands longer than planned, sculpting goes quicker; each tick comes when the hands are
+  // done.
+  const pace = (s: Chart['steps'][number]): number =>
+    s.phase === 'eyes' || s.phase === 'lashes' ? 1.4 : s.phase === 'sculpt' ? 0.8 : 1;
   const endOf = (chart: Chart, i: number): number =>
-    chart.steps.slice(0, i).reduce((sum, s) => sum + s.handsOnMinutes * pace(s) + s.waitMinutes, chart.steps[i]!.handsOnMinutes * pace(chart.steps[i]!));
+    chart.steps
+      .slice(0, i)
+      .reduce(
+        (sum, s) => sum + s.handsOnMinutes * pace(s) + s.waitMinutes,
+        chart.steps[i]!.handsOnMinutes * pace(chart.steps[i]!),
+      );
 
   const visit = (
     name: string,
@@ -279,7 +333,9 @@ export function demoStudio(today: string): StudioBundle {
     })),
     simulatedSkins: CLIENTS.map((c) => ({
       clientId: c.id,
-      skin: Object.fromEntries(SKIN_ZONES.map((zone) => [zone, roundLab(shiftDepth(c.skin[zone], c.driftSteps))])),
+      skin: Object.fromEntries(
+        SKIN_ZONES.map((zone) => [zone, roundLab(shiftDepth(c.skin[zone], c.driftSteps))]),
+      ),
     })),
     readings,
     products: [...PRODUCTS],
@@ -311,20 +367,48 @@ export function demoStudio(today: string): StudioBundle {
       },
     ],
     visits: [
-      visit('Thandeka Moor', 'portrait', portraits, '09:00', 'St Orrin’s loft', { ...choir, readyBy: '10:00' }),
-      visit('Caspian Orrell', 'portrait', portraits, '10:00', 'St Orrin’s loft', { ...choir, readyBy: '10:40' }),
-      visit('Beatrix Lindqvist', 'portrait', portraits, '10:40', 'St Orrin’s loft', { ...choir, readyBy: '11:20' }),
+      visit('Thandeka Moor', 'portrait', portraits, '09:00', 'St Orrin’s loft', {
+        ...choir,
+        readyBy: '10:00',
+      }),
+      visit('Caspian Orrell', 'portrait', portraits, '10:00', 'St Orrin’s loft', {
+        ...choir,
+        readyBy: '10:40',
+      }),
+      visit('Beatrix Lindqvist', 'portrait', portraits, '10:40', 'St Orrin’s loft', {
+        ...choir,
+        readyBy: '11:20',
+      }),
       visit('Renske Halloran', 'trial', daysFrom(today, 1), '14:00', 'Quayside Room'),
-      visit('Ignace Dovrel', 'gala', gala, '17:00', 'Furnace Hall', { ...guild, readyBy: '18:00', chart: gmaster }),
+      visit('Ignace Dovrel', 'gala', gala, '17:00', 'Furnace Hall', {
+        ...guild,
+        readyBy: '18:00',
+        chart: gmaster,
+      }),
       visit('Philippa Renn', 'gala', gala, '17:30', 'Furnace Hall', { ...guild, readyBy: '18:45' }),
       visit('Ambrose Tull', 'gala', gala, '18:15', 'Furnace Hall', { ...guild, readyBy: '19:00' }),
       visit('Ottoline Grieve', 'wedding', wedding, '07:50', 'Pell Skerry', { ...skerry, readyBy: '11:30' }),
-      visit('Morwenna Penhallow', 'wedding', wedding, '08:30', 'Pell Skerry', { ...skerry, readyBy: '11:45', chart: mother }),
-      visit('Zenobia Achterberg', 'wedding', wedding, '08:30', 'Pell Skerry', { ...skerry, readyBy: '11:45' }),
-      visit('Leocadia Brandt', 'wedding', wedding, '09:20', 'Pell Skerry', { ...skerry, readyBy: '12:00', chart: attendant }),
+      visit('Morwenna Penhallow', 'wedding', wedding, '08:30', 'Pell Skerry', {
+        ...skerry,
+        readyBy: '11:45',
+        chart: mother,
+      }),
+      visit('Zenobia Achterberg', 'wedding', wedding, '08:30', 'Pell Skerry', {
+        ...skerry,
+        readyBy: '11:45',
+      }),
+      visit('Leocadia Brandt', 'wedding', wedding, '09:20', 'Pell Skerry', {
+        ...skerry,
+        readyBy: '12:00',
+        chart: attendant,
+      }),
       visit('Søla Vestergård', 'wedding', wedding, '09:20', 'Pell Skerry', { ...skerry, readyBy: '12:00' }),
       visit('Nadira Quill', 'wedding', wedding, '10:10', 'Pell Skerry', { ...skerry, readyBy: '12:00' }),
-      visit('Isaura Penhallow', 'wedding', wedding, '10:20', 'Pell Skerry', { ...skerry, readyBy: '12:20', chart: trial }),
+      visit('Isaura Penhallow', 'wedding', wedding, '10:20', 'Pell Skerry', {
+        ...skerry,
+        readyBy: '12:20',
+        chart: trial,
+      }),
       visit('Posy Penhallow', 'wedding', wedding, '12:00', 'Pell Skerry', { ...skerry, readyBy: '12:30' }),
     ],
     charts: [trial, calmer, mother, gmaster, attendant, worn],
@@ -338,17 +422,27 @@ export function demoStudio(today: string): StudioBundle {
           note: 'Hot hall, she wanted it fuller.',
         },
       }),
-      event(worn, step(worn, 'lip'), 141, { kind: 'deviation', deviation: { kind: 'note', note: 'Asked for a calmer lip by the end of the evening.' } }),
+      event(worn, step(worn, 'lip'), 141, {
+        kind: 'deviation',
+        deviation: { kind: 'note', note: 'Asked for a calmer lip by the end of the evening.' },
+      }),
     ],
   };
 }
 
 /** A second, empty studio: to carry charts to, and to prove that studios do not see each other. */
 export function secondStudio(): StudioBundle {
-  return { ...emptyBundle({ id: idFor('studio Millrace'), name: 'Millrace, Upper Ostern' }), people: [personOf(SECOND_SIGN_IN)] };
+  return {
+    ...emptyBundle({ id: idFor('studio Millrace'), name: 'Millrace, Upper Ostern' }),
+    people: [personOf(SECOND_SIGN_IN)],
+  };
 }
 
-const personOf = ({ name, email, role }: (typeof SIGN_INS)[number] | typeof SECOND_SIGN_IN): StudioBundle['people'][number] => ({
+const personOf = ({
+  name,
+  email,
+  role,
+}: (typeof SIGN_INS)[number] | typeof SECOND_SIGN_IN): StudioBundle['people'][number] => ({
   id: idFor(`account ${email}`),
   name,
   email,

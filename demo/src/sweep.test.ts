@@ -35,7 +35,9 @@ const someone = (depth: number, undertone: Undertone): ClientSnapshot => {
   };
 };
 const FACE = inferLandmarks({});
-/** What a fit may raise where its kit has gaps: the gap itself, and what no other product of the kit could do. */
+/**
+ * What a fit may raise where its kit has gaps: the gap itself, and what no other product of the kit could do.
+ */
 const GAPS: readonly string[] = ['no-product', 'mascara-for-tears'];
 
 describe.each([
@@ -58,11 +60,15 @@ describe.each([
         if (step.role !== 'contour') return [];
         const gap = fitted.gaps[step.id];
         if (step.use.length === 0)
-          return gap?.buy && fitted.notes.some((n) => n.includes(gap.words)) ? [] : [`${says}: ${step.title} has nothing and says nothing`];
+          return gap?.buy && fitted.notes.some((n) => n.includes(gap.words))
+            ? []
+            : [`${says}: ${step.title} has nothing and says nothing`];
         const lab = fitted.proposals[step.id]![0]!.lab!;
         const by = depthOf(lab) - depthOf(skinTarget(skin.skin)!);
         const asked = step.shade && 'relative' in step.shade ? step.shade.relative.depthSteps : 2;
-        return by >= 0.8 * asked - 1e-9 && by <= 4.5 ? [] : [`${says}: ${step.title} is ${by.toFixed(2)} deeper, ${asked} asked`];
+        return by >= 0.8 * asked - 1e-9 && by <= 4.5
+          ? []
+          : [`${says}: ${step.title} is ${by.toFixed(2)} deeper, ${asked} asked`];
       }),
     );
     expect(wrong).toEqual([]);
@@ -71,7 +77,8 @@ describe.each([
   test('a light goes lighter', () => {
     const wrong = fits.flatMap(({ says, skin, fitted }) =>
       fitted.chart.steps.flatMap((step) => {
-        const lab = step.role === 'highlight' && step.use.length > 0 ? fitted.proposals[step.id]![0]!.lab : null;
+        const lab =
+          step.role === 'highlight' && step.use.length > 0 ? fitted.proposals[step.id]![0]!.lab : null;
         return lab && depthOf(lab) >= depthOf(skinTarget(skin.skin)!) ? [`${says}: ${step.title}`] : [];
       }),
     );
@@ -81,18 +88,23 @@ describe.each([
   test('a base takes at most half as much again as is needed, or says why', () => {
     const wrong = fits.flatMap(({ says, fitted }) =>
       fitted.chart.steps.flatMap((step) => {
-        const proposal = step.role === 'base' && step.use.length > 0 ? fitted.proposals[step.id]![0] : undefined;
+        const proposal =
+          step.role === 'base' && step.use.length > 0 ? fitted.proposals[step.id]![0] : undefined;
         if (!proposal) return [];
         const { madeMg, neededMg } = proposal.amount;
         if (madeMg < 0.95 * neededMg - 1e-6) return [`${says}: ${madeMg} for ${neededMg}`];
-        return madeMg <= 1.5 * neededMg || proposal.reasons.some((r) => r.includes('needed;')) ? [] : [`${says}: ${madeMg} for ${neededMg}, and no reason`];
+        return madeMg <= 1.5 * neededMg || proposal.reasons.some((r) => r.includes('needed;'))
+          ? []
+          : [`${says}: ${madeMg} for ${neededMg}, and no reason`];
       }),
     );
     expect(wrong).toEqual([]);
   });
 
   test('the fit raises nothing itself', () => {
-    const raised = fits.flatMap(({ says, fitted }) => reviewChart(fitted.chart, kit).flatMap((f) => (GAPS.includes(f.rule) ? [] : [`${says}: ${f.message}`])));
+    const raised = fits.flatMap(({ says, fitted }) =>
+      reviewChart(fitted.chart, kit).flatMap((f) => (GAPS.includes(f.rule) ? [] : [`${says}: ${f.message}`])),
+    );
     expect(raised).toEqual([]);
   });
 
@@ -109,7 +121,14 @@ test('fit and Match give one answer: the same base on every skin', () => {
   const kit = KITS.demo;
   for (const undertone of UNDERTONES)
     for (const depth of [4.3, 7.8, 11.3, 15.3, 19.8]) {
-      const context: FitContext = { client: someone(depth, undertone), kit, date: WEDDING.date, occasion: WEDDING, forbids: look.forbids, contrast: 'soft' };
+      const context: FitContext = {
+        client: someone(depth, undertone),
+        kit,
+        date: WEDDING.date,
+        occasion: WEDDING,
+        forbids: look.forbids,
+        contrast: 'soft',
+      };
       const fitted = proposeProducts(base, context)[0]!;
       const found = matchShades(context);
       const best = [...found.singles, ...found.pairs].sort((a, b) => a.cost - b.cost)[0]!;

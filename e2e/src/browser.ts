@@ -27,9 +27,18 @@ export function openBrowser(): Promise<Browser> {
   return chromium.launch({ executablePath: '/usr/bin/chromium', args: FLAGS });
 }
 
-export const PEOPLE = { owner: SIGN_INS[0], artist: SIGN_INS[1], assistant: SIGN_INS[2], stranger: SECOND_SIGN_IN };
+export const PEOPLE = {
+  owner: SIGN_INS[0],
+  artist: SIGN_INS[1],
+  assistant: SIGN_INS[2],
+  stranger: SECOND_SIGN_IN,
+};
 
-export type Opened = { readonly context: BrowserContext; readonly page: Page; readonly complaints: readonly string[] };
+export type Opened = {
+  readonly context: BrowserContext;
+  readonly page: Page;
+  readonly complaints: readonly string[];
+};
 
 /** A window of its own, signed in; what the page complains of is collected. */
 export async function openAs(
@@ -38,16 +47,26 @@ export async function openAs(
   viewport = PHONE,
   colorScheme: 'light' | 'dark' = 'light',
   // What a test cuts off by an address would be answered by the worker: most tests run without it.
-  { serviceWorkers = 'block', at = baseUrl() }: { readonly serviceWorkers?: 'allow' | 'block'; readonly at?: string } = {},
+  {
+    serviceWorkers = 'block',
+    at = baseUrl(),
+  }: { readonly serviceWorkers?: 'allow' | 'block'; readonly at?: string } = {},
 ): Promise<Opened> {
-  const context = await browser.newContext({ viewport, colorScheme, hasTouch: viewport.width < 900, acceptDownloads: true, serviceWorkers });
+  const context = await browser.newContext({
+    viewport,
+    colorScheme,
+    hasTouch: viewport.width < 900,
+    acceptDownloads: true,
+    serviceWorkers,
+  });
   const page = await context.newPage();
   page.setDefaultTimeout(Number(process.env.TOILE_PATIENCE_MS ?? 20_000));
   const complaints: string[] = [];
   page.on('pageerror', (error) => complaints.push(error.message));
   page.on('console', (message) => {
     // Before anyone signs in the session answers 401, which Chromium reports by itself.
-    if (message.type() === 'error' && !message.text().includes('status of 4')) complaints.push(message.text());
+    if (message.type() === 'error' && !message.text().includes('status of 4'))
+      complaints.push(message.text());
   });
   await page.goto(at);
   await page.getByLabel('Email').fill(PEOPLE[who].email);
@@ -65,8 +84,16 @@ export async function connectReader(page: Page): Promise<void> {
 }
 
 /** Chooses a file by the button that asks for one. */
-export async function chooseFile(page: Page, button: string, name: string, text: string | Buffer): Promise<void> {
-  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByRole('button', { name: button }).click()]);
+export async function chooseFile(
+  page: Page,
+  button: string,
+  name: string,
+  text: string | Buffer,
+): Promise<void> {
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: button }).click(),
+  ]);
   await chooser.setFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
 }
 

@@ -2,13 +2,17 @@ import type { Chart } from '@toile/core';
 import type { Browser, BrowserContext, Page } from 'playwright-core';
 import { baseUrl, openAs, openBrowser, openClient } from './browser';
 
-// A whole chart worked in a basement, handed over to a colleague, and a fault carried into the next version, in order.
+// A whole chart worked in a basement, handed over to a colleague, and a fault carried into the next version,
+// in order.
 let browser: Browser;
 let context: BrowserContext;
 let page: Page;
 let address: string;
 
-type Answer = { readonly chart: Chart; readonly events: readonly { readonly stepId: string; readonly kind: string }[] };
+type Answer = {
+  readonly chart: Chart;
+  readonly events: readonly { readonly stepId: string; readonly kind: string }[];
+};
 
 beforeAll(async () => {
   browser = await openBrowser();
@@ -16,8 +20,13 @@ beforeAll(async () => {
 });
 afterAll(() => browser.close());
 
-const button = (name: string | RegExp, on = page) => on.getByRole('button', { name, exact: typeof name === 'string' });
-const kept = (): Promise<Answer> => page.evaluate(async (path) => (await fetch(path)).json() as Promise<Answer>, `/api${new URL(address).pathname}`);
+const button = (name: string | RegExp, on = page) =>
+  on.getByRole('button', { name, exact: typeof name === 'string' });
+const kept = (): Promise<Answer> =>
+  page.evaluate(
+    async (path) => (await fetch(path)).json() as Promise<Answer>,
+    `/api${new URL(address).pathname}`,
+  );
 
 test('without a network the whole chart is worked; two reloads later nothing is lost, and with the network it arrives once', async () => {
   await openClient(page, 'Renske Halloran');
@@ -91,9 +100,18 @@ test('a swipe goes from step to step; one that runs downwards does not', async (
   const swipe = (dx: number, dy: number): Promise<void> =>
     page.getByRole('img', { name: /^Where: / }).evaluate(
       (element, [x, y]) => {
-        const touch = (clientX: number, clientY: number) => new Touch({ identifier: 1, target: element, clientX, clientY, pageX: clientX, pageY: clientY });
+        const touch = (clientX: number, clientY: number) =>
+          new Touch({ identifier: 1, target: element, clientX, clientY, pageX: clientX, pageY: clientY });
         const send = (type: string, t: Touch, on: Touch[]) =>
-          element.dispatchEvent(new TouchEvent(type, { bubbles: true, cancelable: true, touches: on, targetTouches: on, changedTouches: [t] }));
+          element.dispatchEvent(
+            new TouchEvent(type, {
+              bubbles: true,
+              cancelable: true,
+              touches: on,
+              targetTouches: on,
+              changedTouches: [t],
+            }),
+          );
         const [down, up] = [touch(300, 400), touch(300 + x!, 400 + y!)];
         send('touchstart', down, [down]);
         send('touchend', up, []);
@@ -132,7 +150,8 @@ test('two phones that knew nothing of each other: both versions are shown, and t
   await theirs.getByRole('button', { name: 'Skipped', exact: true }).click();
   await theirs.getByText('✓ all saved').waitFor();
   await context.setOffline(false);
-  for (const phone of [page, theirs]) await phone.getByText(`▲ Two versions of ${title!.toLowerCase()}`).waitFor();
+  for (const phone of [page, theirs])
+    await phone.getByText(`▲ Two versions of ${title!.toLowerCase()}`).waitFor();
   await theirs.getByRole('button', { name: 'Keep: Done, Runa Castellane' }).click();
   for (const phone of [page, theirs]) await phone.getByText(/^▲ Two versions/).waitFor({ state: 'detached' });
   const { events } = await page.evaluate(
@@ -156,7 +175,13 @@ test('handed over mid-way: a colleague on another phone sees each step as it is 
   // The tick taken off at one phone leaves the other at once, and comes back with the name of who did it.
   await page.evaluate(
     async ([path, stepId, version]) => {
-      const body = { id: crypto.randomUUID(), version: Number(version), stepId, kind: 'undone', at: new Date().toISOString() };
+      const body = {
+        id: crypto.randomUUID(),
+        version: Number(version),
+        stepId,
+        kind: 'undone',
+        at: new Date().toISOString(),
+      };
       await fetch(`${path}/events`, {
         method: 'POST',
         headers: { 'content-type': 'application/json', 'idempotency-key': body.id },
@@ -241,7 +266,11 @@ test('a newer version with fewer steps is worked on from where one stands, and i
       const { chart } = (await (await fetch(path)).json()) as Answer;
       const main = chart.steps.filter((s) => s.variant === undefined);
       const gone = new Set(main.slice(-2).map((s) => s.id));
-      const body = { parent: chart.version, reason: 'Shorter', chart: { ...chart, steps: chart.steps.filter((s) => !gone.has(s.id)) } };
+      const body = {
+        parent: chart.version,
+        reason: 'Shorter',
+        chart: { ...chart, steps: chart.steps.filter((s) => !gone.has(s.id)) },
+      };
       const headers = { 'content-type': 'application/json', 'idempotency-key': crypto.randomUUID() };
       const saved = await fetch(`${path}/versions`, { method: 'POST', headers, body: JSON.stringify(body) });
       if (!saved.ok) throw new Error(await saved.text());

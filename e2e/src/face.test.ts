@@ -2,7 +2,8 @@ import { inferLandmarks, outlineOf, TAPPED_LANDMARKS, type Chart, type Point } f
 import type { Browser, Locator, Page } from 'playwright-core';
 import { baseUrl, openAs, openBrowser, openClient, type Opened } from './browser';
 
-// A face traced on a picture; a look placed, drawn, checked, fitted to several, compared and printed, in order.
+// A face traced on a picture; a look placed, drawn, checked, fitted to several, compared and printed, in
+// order.
 let browser: Browser;
 let opened: Opened;
 let page: Page;
@@ -20,12 +21,15 @@ afterAll(() => browser.close());
 
 const button = (name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' });
 const radio = (name: string) => page.getByRole('radio', { name, exact: true });
-const step = (name: RegExp) => page.getByRole('list', { name: 'Steps' }).getByRole('button', { name }).first();
+const step = (name: RegExp) =>
+  page.getByRole('list', { name: 'Steps' }).getByRole('button', { name }).first();
 
 /** What the server has at an address. */
-const kept = <T>(path: string): Promise<T> => page.evaluate(async (address) => (await fetch(address)).json() as Promise<T>, path);
+const kept = <T>(path: string): Promise<T> =>
+  page.evaluate(async (address) => (await fetch(address)).json() as Promise<T>, path);
 const chartId = (): string => /charts\/([0-9a-f-]{36})/.exec(page.url())![1]!;
-const keptChart = async (): Promise<Chart> => (await kept<{ chart: Chart }>(`/api/charts/${chartId()}`)).chart;
+const keptChart = async (): Promise<Chart> =>
+  (await kept<{ chart: Chart }>(`/api/charts/${chartId()}`)).chart;
 const centre = async (target: Locator): Promise<Point> => {
   const box = (await target.boundingBox())!;
   return [box.x + box.width / 2, box.y + box.height / 2];
@@ -82,12 +86,16 @@ test('a face is traced by taps on a picture; one is skipped, one moved, nonsense
     }
     const now = (await photo.boundingBox())!;
     await page.mouse.click(now.x + (x / 600) * now.width, now.y + (y / 760) * now.height);
-    await page.getByText(new RegExp(`^${i + 1 - (i > TAPPED_LANDMARKS.indexOf('temple_left') ? 1 : 0)} of 25 tapped`)).waitFor();
+    await page
+      .getByText(new RegExp(`^${i + 1 - (i > TAPPED_LANDMARKS.indexOf('temple_left') ? 1 : 0)} of 25 tapped`))
+      .waitFor();
   }
   await page.getByText('24 of 25 tapped, 1 skipped: inferred').waitFor();
   await button('Draw her face from the taps').click();
   await page.getByText(/Measure between the pupils with the tape/).waitFor();
-  await page.getByLabel('Length between the pupils, mm').fill(String(Math.round(FACE.pupil_left[0] - FACE.pupil_right[0])));
+  await page
+    .getByLabel('Length between the pupils, mm')
+    .fill(String(Math.round(FACE.pupil_left[0] - FACE.pupil_right[0])));
   await button('Draw her face from the taps').click();
   await page.getByText(/0 measured, 24 tapped, the rest inferred/).waitFor();
 
@@ -129,8 +137,14 @@ test('where the client’s right differs it is said, drawn and kept of that side
   await right.getByRole('radio', { name: 'narrow' }).click();
   await button('Save the face').click();
   await page.waitForURL(/\/(read|clients\/[0-9a-f-]{36})$/);
-  const { features } = await kept<{ features: { brows: string; narrowTemples: boolean; right?: object } }>(`/api/clients/${id}`);
-  expect(features).toMatchObject({ brows: 'full', narrowTemples: false, right: { brows: 'sparse', narrowTemples: true } });
+  const { features } = await kept<{ features: { brows: string; narrowTemples: boolean; right?: object } }>(
+    `/api/clients/${id}`,
+  );
+  expect(features).toMatchObject({
+    brows: 'full',
+    narrowTemples: false,
+    right: { brows: 'sparse', narrowTemples: true },
+  });
   await page.goto(`${baseUrl()}/clients/${id}`);
   await page.getByText(/client’s right: sparse brow, narrow temple/).waitFor();
 });
@@ -181,15 +195,22 @@ test('a stroke drawn on one side lies on both, is taken back and done again', as
 
 test('saved and opened again the drawing is identical', async () => {
   const spoken = () => page.getByRole('group', { name: 'Where it goes' }).getByText(/cm²$/).allTextContents();
-  const paths = () => page.locator('svg[aria-label^="Face chart of"] path').evaluateAll((all) => all.map((p) => p.getAttribute('d')).join());
+  const paths = () =>
+    page
+      .locator('svg[aria-label^="Face chart of"] path')
+      .evaluateAll((all) => all.map((p) => p.getAttribute('d')).join());
   const [words, drawing] = [await spoken(), await paths()];
   await page.getByLabel('Why this version').fill('Blush by hand');
   await button('Save version 2').click();
   await page.getByText(/· version 2$/).waitFor();
   const chart = await keptChart();
   const blush = chart.steps.find((s) => s.role === 'blush')!;
-  expect(blush.placements.some((p) => 'outline' in p && p.side === 'both' && p.without?.length === 2)).toBe(true);
-  const shapes = blush.placements.flatMap((p) => outlineOf(p, chart.client.landmarks, chart.client.features)).length;
+  expect(blush.placements.some((p) => 'outline' in p && p.side === 'both' && p.without?.length === 2)).toBe(
+    true,
+  );
+  const shapes = blush.placements.flatMap((p) =>
+    outlineOf(p, chart.client.landmarks, chart.client.features),
+  ).length;
   expect(shapes).toBe(blush.placements.length * 2);
   await page.reload();
   await page.getByText(/· version 2$/).waitFor();
@@ -281,7 +302,9 @@ test('a look is cut from the chart and fitted to three clients, each with what w
     .filter({ hasText: NAME })
     .getByText(/Cannot be fitted\. Her skin has not been read/)
     .waitFor();
-  const drawings = await faces.locator('svg[aria-label^="Slipway on"]').evaluateAll((all) => all.map((svg) => svg.innerHTML.length));
+  const drawings = await faces
+    .locator('svg[aria-label^="Slipway on"]')
+    .evaluateAll((all) => all.map((svg) => svg.innerHTML.length));
   expect(drawings).toHaveLength(2);
   await button('Save 2 charts').click();
   await button(/^✓ Saved: open Caspian/).waitFor();
@@ -304,7 +327,10 @@ test('the printed page opens: one PDF page, and a picture with the steps to read
   await button('Close').click();
 
   const sheet = await opened.context.newPage();
-  const svg = await page.evaluate(async (address) => (await fetch(address)).text(), `/api/charts/${id}/print?as=svg&colour=no`);
+  const svg = await page.evaluate(
+    async (address) => (await fetch(address)).text(),
+    `/api/charts/${id}/print?as=svg&colour=no`,
+  );
   await sheet.setContent(`<body style="margin:0">${svg}</body>`);
   await sheet.evaluate(() => document.fonts.ready);
   const chart = await keptChart();

@@ -17,7 +17,8 @@ afterAll(() => browser.close());
 const CLIENT = 'Caspian Orrell';
 const button = (name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' });
 const radio = (name: string | RegExp) => page.getByRole('radio', { name, exact: typeof name === 'string' });
-const step = (name: RegExp) => page.getByRole('list', { name: 'Steps' }).getByRole('button', { name }).first();
+const step = (name: RegExp) =>
+  page.getByRole('list', { name: 'Steps' }).getByRole('button', { name }).first();
 const fitPlainCloth = async (date: string): Promise<void> => {
   await page.goto(`${baseUrl()}/clients`);
   await openClient(page, CLIENT);
@@ -41,7 +42,9 @@ test('a sensitivity in her own words, typed letter by letter, is noted as it was
   const words = page.getByLabel('Also, in the client’s own words');
   await words.pressSequentially('latex glue, mica');
   expect(await words.inputValue()).toBe('latex glue, mica');
-  expect(await page.getByRole('checkbox', { name: 'latex', exact: true }).getAttribute('aria-checked')).not.toBe('true');
+  expect(
+    await page.getByRole('checkbox', { name: 'latex', exact: true }).getAttribute('aria-checked'),
+  ).not.toBe('true');
   await button('Save the details').click();
   await page.getByRole('heading', { name: CLIENT, level: 1 }).waitFor();
   await button('Change details').click();
@@ -77,7 +80,11 @@ test('a deeper edge is added in one touch, right after the base', async () => {
     page
       .getByRole('list', { name: 'Steps' })
       .getByRole('button', { name: /^Step \d+, / })
-      .evaluateAll((all) => all.map((row) => (row.getAttribute('aria-label') ?? '').replace(/^Step \d+, /, '').replace(/: .*/, '')));
+      .evaluateAll((all) =>
+        all.map((row) =>
+          (row.getAttribute('aria-label') ?? '').replace(/^Step \d+, /, '').replace(/: .*/, ''),
+        ),
+      );
   const before = await titles();
   await button('Add a layer').focus();
   await page.keyboard.press('Enter');
@@ -97,7 +104,8 @@ test('a deeper edge is added in one touch, right after the base', async () => {
 test('what is to be different next time is chosen at the chair with a sentence, and Repeat tells both', async () => {
   await page.goto(`${chartUrl}/chair`);
   await page.getByText(/^Step 1 of/).waitFor();
-  for (let i = 0; i < 30 && (await page.getByRole('heading', { name: 'Even the skin' }).count()) === 0; i++) await page.keyboard.press('ArrowRight');
+  for (let i = 0; i < 30 && (await page.getByRole('heading', { name: 'Even the skin' }).count()) === 0; i++)
+    await page.keyboard.press('ArrowRight');
   await button('What I really did').click();
   await radio('less').click();
   await page.getByLabel('Why, in a sentence').fill('Not too strong, perfect');
@@ -107,7 +115,10 @@ test('what is to be different next time is chosen at the chair with a sentence, 
     .first()
     .waitFor();
   await page.waitForFunction(
-    async (path) => ((await (await fetch(path)).json()) as { events: { kind: string }[] }).events.some((e) => e.kind === 'next time'),
+    async (path) =>
+      ((await (await fetch(path)).json()) as { events: { kind: string }[] }).events.some(
+        (e) => e.kind === 'next time',
+      ),
     `/api${new URL(chartUrl).pathname}`,
   );
   await page.goto(`${chartUrl}/repeat`);
@@ -126,7 +137,12 @@ test('how a product wears is proposed from its make and confirmed in one touch',
   await page.getByLabel('Line', { exact: true }).fill('Waterproof Tubing');
   await wear.getByText(/: 1\d hours, waterproof/).waitFor();
   await wear.getByRole('button', { name: 'Confirm the proposal' }).click();
-  expect(await wear.getByRole('radiogroup', { name: 'Waterproof' }).getByRole('radio', { name: 'yes' }).getAttribute('aria-checked')).toBe('true');
+  expect(
+    await wear
+      .getByRole('radiogroup', { name: 'Waterproof' })
+      .getByRole('radio', { name: 'yes' })
+      .getAttribute('aria-checked'),
+  ).toBe('true');
   await wear.getByRole('button', { name: 'Confirm the proposal' }).waitFor({ state: 'detached' });
 });
 
@@ -134,10 +150,14 @@ test('a place a look never goes to is not offered in its charts', async () => {
   await page.getByRole('link', { name: 'Looks', exact: true }).click();
   await page.getByRole('link', { name: /^Plain Cloth/ }).click();
   await button('Edit').click();
-  await page.getByRole('group', { name: 'Never there' }).getByRole('checkbox', { name: 'no light on the brow bone' }).click();
+  await page
+    .getByRole('group', { name: 'Never there' })
+    .getByRole('checkbox', { name: 'no light on the brow bone' })
+    .click();
   await button(/^Save/).click();
   await page.waitForFunction(
-    async (path) => ((await (await fetch(path)).json()) as { look: Look }).look.forbids.places?.includes('brow bone light'),
+    async (path) =>
+      ((await (await fetch(path)).json()) as { look: Look }).look.forbids.places?.includes('brow bone light'),
     `/api${new URL(page.url()).pathname.replace(/\/edit$/, '')}`,
   );
   await fitPlainCloth('2027-03-20');

@@ -47,7 +47,12 @@ test('a CSV file with two bad rows: each says line, column and what is expected;
 test('a file that is no kit is refused, and columns by odd names can be said', async () => {
   await button('Files').click();
   await button('Bring in CSV').click();
-  await chooseFile(page, 'Choose a CSV file', 'odd.csv', 'who,what,which,sort\nHart & Yarrow,Plain,P9,base\n');
+  await chooseFile(
+    page,
+    'Choose a CSV file',
+    'odd.csv',
+    'who,what,which,sort\nHart & Yarrow,Plain,P9,base\n',
+  );
   await page.getByText('Say which column holds maker, line, shade, kind.').waitFor();
   for (const [column, header] of [
     ['maker', 'who'],
@@ -64,7 +69,9 @@ test('a file that is no kit is refused, and columns by odd names can be said', a
   await button('Take in 1 row').waitFor();
   // It says nothing of what is owned: that is asked.
   await page.getByText('1 row: 1 new product, 1 unit. Nothing is written yet.').waitFor();
-  await page.getByText('What is left is not said of the unit: taken as full. Count them when you can.').waitFor();
+  await page
+    .getByText('What is left is not said of the unit: taken as full. Count them when you can.')
+    .waitFor();
   await page.getByRole('radio', { name: 'a list to choose from' }).click();
   await page.getByText('1 row: 1 new product, 0 units. Nothing is written yet.').waitFor();
   await page.getByRole('link', { name: 'Kit', exact: true }).click();
@@ -74,7 +81,12 @@ test('a file without amounts brings full ones in, ready to be used', async () =>
   await toKit();
   await button('Files').click();
   await button('Bring in CSV').click();
-  await chooseFile(page, 'Choose a CSV file', 'places.csv', 'maker,line,shade,kind,L*,a*,b*,case\nHart & Yarrow,Unweighed,U1,base,61,12,18,case 5\n');
+  await chooseFile(
+    page,
+    'Choose a CSV file',
+    'places.csv',
+    'maker,line,shade,kind,L*,a*,b*,case\nHart & Yarrow,Unweighed,U1,base,61,12,18,case 5\n',
+  );
   await page
     .getByText(/taken as full/)
     .first()
@@ -178,7 +190,9 @@ test('a palette is rearranged by keyboard, saved, and its labels printed', async
   await there.getByRole('link', { name: /^Lips/ }).click();
   const grid = there.getByRole('grid', { name: /^Lips, 2 rows of 4/ });
   const nameAt = async (place: string): Promise<string> =>
-    (await grid.getByRole('gridcell', { name: new RegExp(`^${place},`) }).getAttribute('aria-label'))!.replace(/^\w+, /, '');
+    (await grid
+      .getByRole('gridcell', { name: new RegExp(`^${place},`) })
+      .getAttribute('aria-label'))!.replace(/^\w+, /, '');
   const [first, second] = [await nameAt('A1'), await nameAt('A2')];
   await grid.getByRole('gridcell', { name: /^A1,/ }).focus();
   await there.keyboard.press('Shift+ArrowRight');
@@ -192,13 +206,19 @@ test('a palette is rearranged by keyboard, saved, and its labels printed', async
   await there.reload();
   await grid.waitFor();
   expect(await nameAt('A1')).toBe(second);
-  const [download] = await Promise.all([there.waitForEvent('download'), there.getByRole('button', { name: 'Print labels' }).click()]);
+  const [download] = await Promise.all([
+    there.waitForEvent('download'),
+    there.getByRole('button', { name: 'Print labels' }).click(),
+  ]);
   const pdf = readFileSync((await download.path())!);
   expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
   await there.goto(`${there.url()}?pan=A3`);
   await there.getByRole('heading', { name: 'Place A3' }).waitFor();
   // By mouse, too: dragged onto another, two pans change places.
-  const [from, to] = [(await grid.getByRole('gridcell', { name: /^A1,/ }).boundingBox())!, (await grid.getByRole('gridcell', { name: /^A3,/ }).boundingBox())!];
+  const [from, to] = [
+    (await grid.getByRole('gridcell', { name: /^A1,/ }).boundingBox())!,
+    (await grid.getByRole('gridcell', { name: /^A3,/ }).boundingBox())!,
+  ];
   const third = await nameAt('A3');
   await there.mouse.move(from.x + 20, from.y + 20);
   await there.mouse.down();

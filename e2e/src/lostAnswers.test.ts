@@ -5,7 +5,8 @@ import path from 'node:path';
 import type { Browser, Page } from 'playwright-core';
 import { openAs, openBrowser, openClient } from './browser';
 
-// Between phone and server things go wrong: an answer that never arrives, a release in the middle of it. Nothing is lost, nothing is there twice.
+// Between phone and server things go wrong: an answer that never arrives, a release in the middle of it.
+// Nothing is lost, nothing is there twice.
 const ROOT = path.resolve(__dirname, '../..');
 const [SERVER_PORT, PROXY_PORT] = [46311, 46312];
 const AT = `http://127.0.0.1:${PROXY_PORT}`;
@@ -21,8 +22,18 @@ let holdBack = false;
 let release = '';
 
 function startServer(): Promise<ChildProcess> {
-  const env = { ...process.env, NODE_ENV: 'production', TOILE_PORT: String(SERVER_PORT), TOILE_WEB_ROOT: path.join(ROOT, 'app/dist'), TOILE_LOG: 'silent' };
-  const child = spawn('node', [path.join(ROOT, '.toile/server.mjs')], { cwd: ROOT, env, stdio: ['ignore', 'ignore', 'inherit', 'ipc'] });
+  const env = {
+    ...process.env,
+    NODE_ENV: 'production',
+    TOILE_PORT: String(SERVER_PORT),
+    TOILE_WEB_ROOT: path.join(ROOT, 'app/dist'),
+    TOILE_LOG: 'silent',
+  };
+  const child = spawn('node', [path.join(ROOT, '.toile/server.mjs')], {
+    cwd: ROOT,
+    env,
+    stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+  });
   return new Promise((resolve, reject) => {
     child.once('message', () => resolve(child));
     child.once('exit', (code) => reject(new Error(`the server ended with ${code} before it listened`)));
@@ -39,20 +50,31 @@ function startProxy(): Promise<Server> {
     }
     if (incoming.url === '/sw.js') {
       const file = readFileSync(path.join(ROOT, 'app/dist/sw.js'), 'utf8');
-      outgoing.writeHead(200, { 'content-type': 'text/javascript', 'cache-control': 'no-cache' }).end(file + release);
+      outgoing
+        .writeHead(200, { 'content-type': 'text/javascript', 'cache-control': 'no-cache' })
+        .end(file + release);
       return;
     }
-    const onward = request({ host: '127.0.0.1', port: SERVER_PORT, path: incoming.url, method: incoming.method, headers: incoming.headers }, (answer) => {
-      if (recording && killAfterNext) {
-        killAfterNext = false;
-        killed++;
-        server.kill('SIGKILL');
-        outgoing.destroy();
-        return;
-      }
-      outgoing.writeHead(answer.statusCode ?? 502, answer.headers);
-      answer.pipe(outgoing);
-    });
+    const onward = request(
+      {
+        host: '127.0.0.1',
+        port: SERVER_PORT,
+        path: incoming.url,
+        method: incoming.method,
+        headers: incoming.headers,
+      },
+      (answer) => {
+        if (recording && killAfterNext) {
+          killAfterNext = false;
+          killed++;
+          server.kill('SIGKILL');
+          outgoing.destroy();
+          return;
+        }
+        outgoing.writeHead(answer.statusCode ?? 502, answer.headers);
+        answer.pipe(outgoing);
+      },
+    );
     onward.on('error', () => outgoing.destroy());
     incoming.pipe(onward);
   });
@@ -86,7 +108,10 @@ async function atTheChair(page: Page, date: string): Promise<string> {
   return pathname;
 }
 const recorded = (page: Page, chart: string): Promise<readonly Recorded[]> =>
-  page.evaluate(async (at) => ((await (await fetch(at)).json()) as { events: Recorded[] }).events, `/api${chart}`);
+  page.evaluate(
+    async (at) => ((await (await fetch(at)).json()) as { events: Recorded[] }).events,
+    `/api${chart}`,
+  );
 const done = (page: Page) => page.getByRole('button', { name: 'Done', exact: true });
 const unsent = (page: Page, count: number) => page.getByText(`${count} unsent`, { exact: false });
 
@@ -109,7 +134,10 @@ test('killed between writing and answering: the step is recorded once', async ()
 });
 
 test('a new release of the service worker takes over, and what waits to be sent is still there and arrives once', async () => {
-  const { page, context } = await openAs(browser, 'owner', undefined, 'light', { at: AT, serviceWorkers: 'allow' });
+  const { page, context } = await openAs(browser, 'owner', undefined, 'light', {
+    at: AT,
+    serviceWorkers: 'allow',
+  });
   const chart = await atTheChair(page, '2027-07-10');
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
   holdBack = true;
@@ -120,7 +148,9 @@ test('a new release of the service worker takes over, and what waits to be sent 
 
   release = '\n// the next release';
   await page.evaluate(async () => {
-    const taken = new Promise((resolve) => navigator.serviceWorker.addEventListener('controllerchange', resolve, { once: true }));
+    const taken = new Promise((resolve) =>
+      navigator.serviceWorker.addEventListener('controllerchange', resolve, { once: true }),
+    );
     await (await navigator.serviceWorker.getRegistration())!.update();
     await taken;
   });

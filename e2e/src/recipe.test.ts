@@ -18,13 +18,18 @@ const list = () => page.getByRole('list', { name: 'Steps' });
 const titles = (): Promise<string[]> =>
   list()
     .getByRole('button', { name: /^Step \d+, / })
-    .evaluateAll((all) => all.map((row) => (row.getAttribute('aria-label') ?? '').replace(/^Step \d+, /, '').replace(/: .*/, '')));
+    .evaluateAll((all) =>
+      all.map((row) => (row.getAttribute('aria-label') ?? '').replace(/^Step \d+, /, '').replace(/: .*/, '')),
+    );
 const open = async (title: RegExp): Promise<void> => {
   const row = list().getByRole('button', { name: title }).first();
   if ((await row.getAttribute('aria-expanded')) !== 'true') await row.click();
 };
 const kept = (): Promise<Chart> =>
-  page.evaluate(async (path) => ((await (await fetch(path)).json()) as { chart: Chart }).chart, `/api${new URL(page.url()).pathname}`);
+  page.evaluate(
+    async (path) => ((await (await fetch(path)).json()) as { chart: Chart }).chart,
+    `/api${new URL(page.url()).pathname}`,
+  );
 
 test('a step is dragged two places down and brought back by keys', async () => {
   await openClient(page, 'Renske Halloran');
@@ -87,7 +92,9 @@ test('a variant does one step otherwise; the plan keeps its own, and the chair w
   const plan = await titles();
   await button('Do it otherwise in Dance floor').click();
   await page.getByLabel('Name of the step').fill('Blush, twice as strong');
-  expect(await titles()).toEqual(plan.map((title) => (/^Blush/.test(title) ? 'Blush, twice as strong' : title)));
+  expect(await titles()).toEqual(
+    plan.map((title) => (/^Blush/.test(title) ? 'Blush, twice as strong' : title)),
+  );
   await page.getByRole('radio', { name: 'as planned' }).click();
   expect(await titles()).toEqual(plan);
   await button('Save version 1').click();
@@ -126,7 +133,8 @@ test('minutes learned at the chair are taken into the plan', async () => {
   await button('Show the times').click();
   const learned = page.getByRole('group', { name: 'Minutes learned at the chair' });
   await learned.getByText(/eyes 1\.4 × the plan/).waitFor();
-  const minutes = async (): Promise<number[]> => (await kept()).steps.filter((s) => s.phase === 'eyes' && !s.variant).map((s) => s.handsOnMinutes);
+  const minutes = async (): Promise<number[]> =>
+    (await kept()).steps.filter((s) => s.phase === 'eyes' && !s.variant).map((s) => s.handsOnMinutes);
   const planned = await minutes();
   await learned.getByRole('button', { name: /^Plan with these minutes/ }).click();
   await button('Save version 2').click();

@@ -60,7 +60,8 @@ test('the shorter order is shown on a strip, taken and saved', async () => {
   await time.getByText(/\d+ min as it stands; \d+ with the waits filled, the shortest there is\./).waitFor();
   await button('Show the times').click();
   await page.getByRole('img', { name: /^Waits filled: \d+ minutes/ }).waitFor();
-  const minutes = async (): Promise<number> => parseInt(await time.getByText(/^\d+ min( as it stands|; no )/).innerText(), 10);
+  const minutes = async (): Promise<number> =>
+    parseInt(await time.getByText(/^\d+ min( as it stands|; no )/).innerText(), 10);
   const before = await minutes();
   const take = button(/^Take [\d.]+ min for \d+ moves?$/).last();
   const saved = parseFloat((await take.innerText()).replace('Take ', ''));
@@ -108,7 +109,11 @@ test('at the chair without a connection: kept through two reloads, sent once eac
   await button('3 recorded at the chair not sent, send now').waitFor();
   await page.unroute('**/api/charts/*/events');
   await button('3 recorded at the chair not sent, send now').click();
-  await page.waitForFunction(async (id) => ((await (await fetch(`/api/charts/${id}`)).json()) as { events: unknown[] }).events.length >= 3, chartId);
+  await page.waitForFunction(
+    async (id) =>
+      ((await (await fetch(`/api/charts/${id}`)).json()) as { events: unknown[] }).events.length >= 3,
+    chartId,
+  );
   await button(/recorded at the chair not sent/).waitFor({ state: 'detached' });
   const { events } = (await (await page.request.get(`${baseUrl()}/api/charts/${chartId}`)).json()) as {
     events: { id: string; stepId: string; kind: string }[];
@@ -117,4 +122,5 @@ test('at the chair without a connection: kept through two reloads, sent once eac
   expect(new Set(events.map((e) => e.stepId)).size).toBe(3);
 });
 
-test('nothing was complained of on the way', () => expect(opened.complaints.filter((c) => !c.includes('net::ERR_FAILED'))).toEqual([]));
+test('nothing was complained of on the way', () =>
+  expect(opened.complaints.filter((c) => !c.includes('net::ERR_FAILED'))).toEqual([]));

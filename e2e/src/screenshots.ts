@@ -80,7 +80,10 @@ const PHONE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.getByRole('link', { name: /^Harbour Morning/ }).click();
     await page.getByText('18 steps').waitFor();
     const id = page.url().split('/').pop()!;
-    const svg = await page.evaluate(async (address) => (await fetch(address)).text(), `/api/charts/${id}/print?as=svg&colour=no`);
+    const svg = await page.evaluate(
+      async (address) => (await fetch(address)).text(),
+      `/api/charts/${id}/print?as=svg&colour=no`,
+    );
     await page.setViewportSize({ width: 794, height: 1123 });
     await page.setContent(`<body style="margin:0">${svg}</body>`);
   },

@@ -19,7 +19,12 @@ const button = (name: string | RegExp) => page.getByRole('button', { name });
 test('a file without the needed columns is refused with where and why; a good one fills the zones', async () => {
   await openClient(page, CLIENT);
   await button('Read skin').click();
-  await chooseFile(page, 'From a file', 'wrong.txt', 'CGATS.17\nBEGIN_DATA_FORMAT\nSAMPLE_ID CMYK_C\nEND_DATA_FORMAT\nBEGIN_DATA\n1 2\nEND_DATA\n');
+  await chooseFile(
+    page,
+    'From a file',
+    'wrong.txt',
+    'CGATS.17\nBEGIN_DATA_FORMAT\nSAMPLE_ID CMYK_C\nEND_DATA_FORMAT\nBEGIN_DATA\n1 2\nEND_DATA\n',
+  );
   await page.getByText(/line 3: The needed columns are missing: LAB_L LAB_A LAB_B/).waitFor();
   const rows = [
     'Forehead 61.9 12.1 18.4',
@@ -62,7 +67,9 @@ test('an outlier is struck through, a spot is read and named', async () => {
     ['52', '19', '24'],
   ]);
   await page.getByLabel('sample 4, set aside').waitFor();
-  expect(await page.getByLabel('sample 4, set aside').evaluate((e) => getComputedStyle(e).textDecorationLine)).toBe('line-through');
+  expect(
+    await page.getByLabel('sample 4, set aside').evaluate((e) => getComputedStyle(e).textDecorationLine),
+  ).toBe('line-through');
   await button('Add a spot or place').click();
   await button('Add the place').click();
   await page.getByText('Name the place').waitFor();
@@ -87,14 +94,20 @@ test('a mix is matched, what is asked can be changed, any product is answered fo
   expect(await first()).toMatch(/, \d : \d, \d\.\d off$/);
   await page.getByText(/mixes of \d+ products compared/).waitFor();
   await button('Change what is asked').click();
-  await page.getByRole('group', { name: 'Only these finishes' }).getByRole('checkbox', { name: 'matte' }).click();
+  await page
+    .getByRole('group', { name: 'Only these finishes' })
+    .getByRole('checkbox', { name: 'matte' })
+    .click();
   await page.getByText(/only matte/).waitFor();
   await page.waitForFunction(() =>
     [...document.querySelectorAll('[role=radiogroup][aria-label="One product"] [role=radio]')].every((r) =>
       /Long Hours|Stage Cream/.test(r.getAttribute('aria-label')!),
     ),
   );
-  await page.getByRole('group', { name: 'Only these finishes' }).getByRole('checkbox', { name: 'matte' }).click();
+  await page
+    .getByRole('group', { name: 'Only these finishes' })
+    .getByRole('checkbox', { name: 'matte' })
+    .click();
   await button('Change what is asked').click();
   await page.getByLabel('A product').fill('V8');
   await page.getByRole('link', { name: /^Why not .* V8/ }).click();
@@ -125,7 +138,9 @@ test('the spot has correctors with doses and predicted layers, doing without amo
   await page.getByText(/redness: redder than the skin round it/).waitFor();
   await page.getByText(/ways predicted by a layer model/).waitFor();
   await page.getByRole('group', { name: 'Nothing: leave it to the base' }).waitFor();
-  const names = await page.getByRole('group', { name: /Quiet/ }).evaluateAll((all) => all.map((g) => g.getAttribute('aria-label')!));
+  const names = await page
+    .getByRole('group', { name: /Quiet/ })
+    .evaluateAll((all) => all.map((g) => g.getAttribute('aria-label')!));
   for (const name of names) expect(name).toMatch(/green|lemon/);
   await page.getByRole('radio', { name: 'Sculpt' }).click();
   await page.getByText(/steps deeper than her skin, for a/).waitFor();
@@ -151,7 +166,10 @@ test('the chart’s face under light: layers, before and after, flash', async ()
   const changes = async (act: () => Promise<void>): Promise<void> => {
     const before = await href();
     await act();
-    await page.waitForFunction((old) => document.querySelector('svg image')?.getAttribute('href') !== old, before);
+    await page.waitForFunction(
+      (old) => document.querySelector('svg image')?.getAttribute('href') !== old,
+      before,
+    );
   };
   await page.locator('svg image').waitFor();
   await changes(() => page.getByRole('radio', { name: 'flash' }).click());

@@ -51,7 +51,10 @@ test('a new client: errors beside the fields, then her face from a few measureme
   await button(/Save, then trace/).click();
 
   await page.getByLabel('Face length, mm').waitFor();
-  const outline = () => page.locator('svg[aria-label^="The face as traced"] path').evaluateAll((paths) => paths.map((p) => p.getAttribute('d')).join());
+  const outline = () =>
+    page
+      .locator('svg[aria-label^="The face as traced"] path')
+      .evaluateAll((paths) => paths.map((p) => p.getAttribute('d')).join());
   const before = await outline();
   await button('All in a list').click();
   await page.getByLabel('Nose length, mm').fill('3');
@@ -63,10 +66,16 @@ test('a new client: errors beside the fields, then her face from a few measureme
   await page.getByText('3 measured, the rest inferred').waitFor();
   // The drawing follows a moment after the fields.
   await page.waitForFunction(
-    (old) => [...document.querySelectorAll('svg[aria-label^="The face as traced"] path')].map((p) => p.getAttribute('d')).join() !== old,
+    (old) =>
+      [...document.querySelectorAll('svg[aria-label^="The face as traced"] path')]
+        .map((p) => p.getAttribute('d'))
+        .join() !== old,
     before,
   );
-  await page.getByRole('radiogroup', { name: 'Lids, client’s left' }).getByRole('radio', { name: 'hooded', exact: true }).click();
+  await page
+    .getByRole('radiogroup', { name: 'Lids, client’s left' })
+    .getByRole('radio', { name: 'hooded', exact: true })
+    .click();
   await button('Save the face').click();
 });
 
@@ -176,10 +185,14 @@ test('a change becomes the next version, the old one stays to be read', async ()
 test('the chair: step by step, every target within the thumb’s reach, a deviation recorded', async () => {
   await button('To the chair').click();
   await page.getByText('Step 1 of 18').waitFor();
-  const targets = await page
-    .getByRole('button')
-    .evaluateAll((all) => all.map((b) => ({ name: b.textContent || b.getAttribute('aria-label'), box: b.getBoundingClientRect() })));
-  for (const { name, box } of targets) expect({ name, big: box.width >= 44 && box.height >= 44 }).toEqual({ name, big: true });
+  const targets = await page.getByRole('button').evaluateAll((all) =>
+    all.map((b) => ({
+      name: b.textContent || b.getAttribute('aria-label'),
+      box: b.getBoundingClientRect(),
+    })),
+  );
+  for (const { name, box } of targets)
+    expect({ name, big: box.width >= 44 && box.height >= 44 }).toEqual({ name, big: true });
   const done = (await button('Done').boundingBox())!;
   expect(done.y + done.height).toBeLessThanOrEqual(844);
   await button('Dark for a dim room').click();
@@ -235,11 +248,19 @@ test('repeated for a new day from what was worn; a drifted reading is matched ag
   const changes = page.getByRole('checkbox', { name: /^Take the change to/ });
   const dose = page.getByRole('checkbox', { name: 'Take the change to Base, as worn' });
   await button('Keep all as it was').click();
-  expect(await changes.evaluateAll((all) => all.filter((box) => box.getAttribute('aria-checked') === 'true').length)).toBe(0);
+  expect(
+    await changes.evaluateAll(
+      (all) => all.filter((box) => box.getAttribute('aria-checked') === 'true').length,
+    ),
+  ).toBe(0);
   await button(/^Take all \d+$/).click();
   await dose.click();
   expect(await dose.getAttribute('aria-checked')).toBe('false');
-  expect(await changes.evaluateAll((all) => all.filter((box) => box.getAttribute('aria-checked') === 'false').length)).toBe(1);
+  expect(
+    await changes.evaluateAll(
+      (all) => all.filter((box) => box.getAttribute('aria-checked') === 'false').length,
+    ),
+  ).toBe(1);
   await dose.click();
   await button(/^Save version 2 for/).click();
   await page
@@ -255,7 +276,11 @@ test('exported as its open JSON', async () => {
   const read = readChart(text);
   if (!read.ok) throw new Error(JSON.stringify(read.problems));
   exported = { chart: read.document, text };
-  expect(exported.chart).toMatchObject({ format: 'toile.chart/1', version: 2, client: { name: 'Thandeka Moor' } });
+  expect(exported.chart).toMatchObject({
+    format: 'toile.chart/1',
+    version: 2,
+    client: { name: 'Thandeka Moor' },
+  });
 });
 
 test('imported into another studio; a broken file is refused with where and why, and nothing changes', async () => {
@@ -263,12 +288,18 @@ test('imported into another studio; a broken file is refused with where and why,
   const there = other.page;
   await there.goto(`${process.env.TOILE_URL}/import`);
   const choose = async (name: string, text: string): Promise<void> => {
-    const [chooser] = await Promise.all([there.waitForEvent('filechooser'), there.getByRole('button', { name: 'Choose a file' }).click()]);
+    const [chooser] = await Promise.all([
+      there.waitForEvent('filechooser'),
+      there.getByRole('button', { name: 'Choose a file' }).click(),
+    ]);
     await chooser.setFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
   };
   await choose('cut.json', exported.text.slice(0, 2000));
   await there.getByText(/Line \d+, column \d+/).waitFor();
-  await choose('wrong.json', exported.text.replace('"phase": "base"', '"phase": "fundament"').replace(/"hash": "[^"]*"/, '"at2": 1'));
+  await choose(
+    'wrong.json',
+    exported.text.replace('"phase": "base"', '"phase": "fundament"').replace(/"hash": "[^"]*"/, '"at2": 1'),
+  );
   await there.getByText(/at \/steps\/\d+\/phase/).waitFor();
   await there.getByText('Nothing in the studio has changed.').waitFor();
   await there.getByRole('link', { name: 'Clients', exact: true }).click();

@@ -5,7 +5,8 @@ let browser: Browser;
 beforeAll(async () => void (browser = await openBrowser()));
 afterAll(() => browser.close());
 
-const overflow = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+const overflow = (page: Page) =>
+  page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
 const PLACES = ['Today', 'Clients', 'Looks', 'Kit', 'Parties'] as const;
 
 test('a wide window shows rail, list and detail side by side, and keys work', async () => {
@@ -174,7 +175,8 @@ test('a change of theme takes nothing that was typed', async () => {
   await page.getByLabel('Name').evaluate((field) => field.setAttribute('data-same', 'yes'));
   await page.emulateMedia({ colorScheme: 'dark' });
   await page.waitForFunction(() => {
-    const light = (e: Element | null): boolean => e !== null && (getComputedStyle(e).backgroundColor === 'rgb(22, 22, 22)' || light(e.parentElement));
+    const light = (e: Element | null): boolean =>
+      e !== null && (getComputedStyle(e).backgroundColor === 'rgb(22, 22, 22)' || light(e.parentElement));
     return light(document.querySelector('[data-same]'));
   });
   expect(await page.getByLabel('Name').inputValue()).toBe('Ottoline Brask');

@@ -4,77 +4,205 @@ const LEDGER = ['server', 'kit.test', 'manyHands'];
 const SESSIONS = ['server', 'api.test', 'permissions', 'studioFile'];
 const ROWS = ['server', 'isolation', 'api.test', 'shares', 'settings'];
 
-const outbox = (about, from, to, file = 'app/data/outbox.ts') => ({ topic: 'outbox', about, file, from, to, tests: OUTBOX });
-const idempotency = (about, from, to) => ({ topic: 'idempotency', about, file: 'server/src/http/register.ts', from, to, tests: REQUESTS });
-const ledger = (about, from, to, file = 'server/src/kit/ledger.ts') => ({ topic: 'ledger', about, file, from, to, tests: LEDGER });
-const sessions = (about, from, to, file = 'server/src/session/routes.ts') => ({ topic: 'sessions', about, file, from, to, tests: SESSIONS });
+const outbox = (about, from, to, file = 'app/data/outbox.ts') => ({
+  topic: 'outbox',
+  about,
+  file,
+  from,
+  to,
+  tests: OUTBOX,
+});
+const idempotency = (about, from, to) => ({
+  topic: 'idempotency',
+  about,
+  file: 'server/src/http/register.ts',
+  from,
+  to,
+  tests: REQUESTS,
+});
+const ledger = (about, from, to, file = 'server/src/kit/ledger.ts') => ({
+  topic: 'ledger',
+  about,
+  file,
+  from,
+  to,
+  tests: LEDGER,
+});
+const sessions = (about, from, to, file = 'server/src/session/routes.ts') => ({
+  topic: 'sessions',
+  about,
+  file,
+  from,
+  to,
+  tests: SESSIONS,
+});
 const rows = (about, from, to, file) => ({ topic: 'row security', about, file, from, to, tests: ROWS });
 
-/** Each: what is broken in words, where, what stands there (once), what is put in its place, and the tests that must notice. */
+/**
+ * Each: what is broken in words, where, what stands there (once), what is put in its place, and the tests
+ * that must notice.
+ */
 export const BREAKAGES = [
   outbox('sent under whoever is signed in', '.find((item) => item.account === account)', '.find(() => true)'),
   outbox('what has arrived before is refused', "if (problem?.code === 'already-there') return null;", ''),
   outbox('nothing is ever refused for good', 'const final = problem !== null &&', 'const final = false &&'),
-  outbox('signed out is refused for good', "['bad-input', 'not-found'", "['signed-out', 'bad-input', 'not-found'"),
+  outbox(
+    'signed out is refused for good',
+    "['bad-input', 'not-found'",
+    "['signed-out', 'bad-input', 'not-found'",
+  ),
   outbox('a used key is tried for ever', ", 'key-reused'].includes", '].includes'),
   outbox('what the device did not keep is not said', 'if (!kept) change(', 'if (kept) change('),
   outbox('what the device did not keep is never tried again', '      await store.add(item);\n', ''),
   outbox('each try has a key of its own', ', idempotencyKey: `event-${input.id}` });', ' });'),
-  outbox('what has arrived stays on the device', '(why === null ? store.remove(id) : store.refuse', '(why === null ? Promise.resolve() : store.refuse'),
-  outbox('what was refused is forgotten by the device', ': store.refuse({ item, why }))', ': store.remove(id))'),
-  outbox('nothing is kept before it is sent', 'const kept = await onDevice((store) => store.add(item));', 'const kept = true;'),
+  outbox(
+    'what has arrived stays on the device',
+    '(why === null ? store.remove(id) : store.refuse',
+    '(why === null ? Promise.resolve() : store.refuse',
+  ),
+  outbox(
+    'what was refused is forgotten by the device',
+    ': store.refuse({ item, why }))',
+    ': store.remove(id))',
+  ),
+  outbox(
+    'nothing is kept before it is sent',
+    'const kept = await onDevice((store) => store.add(item));',
+    'const kept = true;',
+  ),
   outbox('kept and not sent', 'void keep(item).then(flush);', 'void keep(item);'),
-  outbox('the newest goes first', 'change({ waiting: [...state.waiting, item] });', 'change({ waiting: [item, ...state.waiting] });'),
-  outbox('never tried again by itself', 'timer = setTimeout(() => void flush(), RETRY_MS[Math.min(tries++, RETRY_MS.length - 1)]);', ''),
+  outbox(
+    'the newest goes first',
+    'change({ waiting: [...state.waiting, item] });',
+    'change({ waiting: [item, ...state.waiting] });',
+  ),
+  outbox(
+    'never tried again by itself',
+    'timer = setTimeout(() => void flush(), RETRY_MS[Math.min(tries++, RETRY_MS.length - 1)]);',
+    '',
+  ),
   outbox('tried ever as soon', 'RETRY_MS[Math.min(tries++, RETRY_MS.length - 1)]', 'RETRY_MS[0]'),
   outbox('the page is closed without a word', 'if (state.onPageOnly.size > 0) event.preventDefault();', ''),
-  outbox('the page always asks', 'if (state.onPageOnly.size > 0) event.preventDefault();', 'event.preventDefault();'),
+  outbox(
+    'the page always asks',
+    'if (state.onPageOnly.size > 0) event.preventDefault();',
+    'event.preventDefault();',
+  ),
   outbox('what was posted while others go is left', '} while (again);', '} while (false);'),
-  outbox('arrived ones are let go of too early', 'filter((a) => !eventIds.includes(a.input.id))', 'filter(() => false)'),
-  outbox('arrived ones are never let go of', 'if (left.length < state.arrived.length) change', 'if (left.length > state.arrived.length) change'),
+  outbox(
+    'arrived ones are let go of too early',
+    'filter((a) => !eventIds.includes(a.input.id))',
+    'filter(() => false)',
+  ),
+  outbox(
+    'arrived ones are never let go of',
+    'if (left.length < state.arrived.length) change',
+    'if (left.length > state.arrived.length) change',
+  ),
   outbox('the failure stays when all goes well', 'change({ failure: null });\n  } catch', '} catch'),
-  outbox('a broken store ends the sending', '    opened = null;\n    return false;', '    throw new Error("no store");'),
+  outbox(
+    'a broken store ends the sending',
+    '    opened = null;\n    return false;',
+    '    throw new Error("no store");',
+  ),
   outbox(
     'what an earlier version kept is lost',
     'const waiting = readDraft<readonly Outgoing[]>(OLD_KEYS.waiting) ?? [];',
     'const waiting: readonly Outgoing[] = [];',
     'app/data/outboxStore.ts',
   ),
-  outbox('what an earlier version kept is taken over each time', '  dropDraft(OLD_KEYS.waiting);\n', '', 'app/data/outboxStore.ts'),
+  outbox(
+    'what an earlier version kept is taken over each time',
+    '  dropDraft(OLD_KEYS.waiting);\n',
+    '',
+    'app/data/outboxStore.ts',
+  ),
 
   idempotency('another body under a used key gets the first answer', 'earlier.request_hash !== hash || ', ''),
-  idempotency('another account gets the first one’s answer', ' || earlier.account_id !== caller.accountId', ''),
-  idempotency('a write without a key is taken', "if (!key || key.length > 100) throw new ProblemError('key-missing');", ''),
+  idempotency(
+    'another account gets the first one’s answer',
+    ' || earlier.account_id !== caller.accountId',
+    '',
+  ),
+  idempotency(
+    'a write without a key is taken',
+    "if (!key || key.length > 100) throw new ProblemError('key-missing');",
+    '',
+  ),
   idempotency('a repeat is done again', 'if (earlier) return earlier;', ''),
   idempotency('the answer is not kept', 'body: JSON.stringify(made.body) })', 'body: null })'),
   idempotency('the status is not kept', '.set({ status: made.status ?? 200,', '.set({ status: 200,'),
   idempotency('keys are let go of while they may come again', 'KEY_DAYS * 86_400_000', '1'),
   idempotency('keys are never let go of', '      await pruneKeys(tx, now);\n', ''),
   idempotency('an unknown field is dropped', 'stripUnknown: false', 'stripUnknown: true'),
-  idempotency('a write leaves no trace', "        .insertInto('audit')", "        .insertInto('audit' as never)"),
-  idempotency('an edit needs no revision', "if (!match) throw new ProblemError('revision-missing');", 'if (!match) return 1;'),
-  idempotency('another revision is the same write', 'body: req.body as unknown, revision }', 'body: req.body as unknown }'),
+  idempotency(
+    'a write leaves no trace',
+    "        .insertInto('audit')",
+    "        .insertInto('audit' as never)",
+  ),
+  idempotency(
+    'an edit needs no revision',
+    "if (!match) throw new ProblemError('revision-missing');",
+    'if (!match) return 1;',
+  ),
+  idempotency(
+    'another revision is the same write',
+    'body: req.body as unknown, revision }',
+    'body: req.body as unknown }',
+  ),
 
   ledger('less than nothing is left', 'to_jsonb(greatest(0, (document', 'to_jsonb(greatest(-1e9, (document'),
   ledger('taken is put in', 'mg: -mg,', 'mg,'),
-  ledger('taken again at each event', 'const mg = (should.get(id) ?? 0) - (already.get(id) ?? 0);', 'const mg = should.get(id) ?? 0;'),
-  ledger('what was undone is not given back', 'new Set([...should.keys(), ...already.keys()])', 'new Set([...should.keys()])'),
+  ledger(
+    'taken again at each event',
+    'const mg = (should.get(id) ?? 0) - (already.get(id) ?? 0);',
+    'const mg = should.get(id) ?? 0;',
+  ),
+  ledger(
+    'what was undone is not given back',
+    'new Set([...should.keys(), ...already.keys()])',
+    'new Set([...should.keys()])',
+  ),
   ledger(
     'the other versions of a chart are counted too',
     "    .where('version', '=', chart.version)\n    .where('step_id', '=', stepId)\n    .groupBy",
     "    .where('step_id', '=', stepId)\n    .groupBy",
   ),
-  ledger('the other steps of a chart are counted too', "    .where('step_id', '=', stepId)\n    .groupBy", '    .groupBy'),
-  ledger('two phones take the same twice', '    await oneAtATime(tx, `${params.id} ${body.stepId}`);\n', '', 'server/src/charts/routes.ts'),
-  ledger('an event is not taken from the kit', '    await settleStep(tx, caller, version.document, body.stepId);\n', '', 'server/src/charts/routes.ts'),
+  ledger(
+    'the other steps of a chart are counted too',
+    "    .where('step_id', '=', stepId)\n    .groupBy",
+    '    .groupBy',
+  ),
+  ledger(
+    'two phones take the same twice',
+    '    await oneAtATime(tx, `${params.id} ${body.stepId}`);\n',
+    '',
+    'server/src/charts/routes.ts',
+  ),
+  ledger(
+    'an event is not taken from the kit',
+    '    await settleStep(tx, caller, version.document, body.stepId);\n',
+    '',
+    'server/src/charts/routes.ts',
+  ),
   ledger(
     'an event twice is two',
     "if (!inserted) throw new ProblemError('already-there');\n    await settleStep",
     'await settleStep',
     'server/src/charts/routes.ts',
   ),
-  ledger('a count adds instead of setting', 'mg: body.remainingMg - unit.remainingMg', 'mg: body.remainingMg', 'server/src/kit/routes.ts'),
-  ledger('an edit of a unit sets what is left', '{ ...body, remainingMg: current.document.remainingMg }', 'body', 'server/src/kit/routes.ts'),
+  ledger(
+    'a count adds instead of setting',
+    'mg: body.remainingMg - unit.remainingMg',
+    'mg: body.remainingMg',
+    'server/src/kit/routes.ts',
+  ),
+  ledger(
+    'an edit of a unit sets what is left',
+    '{ ...body, remainingMg: current.document.remainingMg }',
+    'body',
+    'server/src/kit/routes.ts',
+  ),
   ledger('a bought unit is not written down', 'mg: unit.remainingMg,', 'mg: 0,'),
 
   sessions(
@@ -87,19 +215,48 @@ export const BREAKAGES = [
     'await new Promise<void>((resolve, reject) => req.session.destroy((error: unknown) => (error ? reject(toError(error)) : resolve())));',
     '',
   ),
-  sessions('any password fits', 'if (!(await passwordFits(account?.password_hash, password)) || !account)', 'if (!account)'),
+  sessions(
+    'any password fits',
+    'if (!(await passwordFits(account?.password_hash, password)) || !account)',
+    'if (!account)',
+  ),
   sessions('guessing is free', 'app.post(ROUTES.signIn.path, limiter,', 'app.post(ROUTES.signIn.path,'),
-  sessions('whoever has no password needs none', 'return set && fits;', 'return stored !== undefined && (fits || !set);', 'server/src/session/passwords.ts'),
-  sessions('passwords are kept as they are typed', 'return hash(password, OPTIONS);', 'return Promise.resolve(password);', 'server/src/session/passwords.ts'),
-  sessions('the role is not asked', "if (needs && !may(caller.role, needs)) throw new ProblemError('not-allowed');", '', 'server/src/http/register.ts'),
+  sessions(
+    'whoever has no password needs none',
+    'return set && fits;',
+    'return stored !== undefined && (fits || !set);',
+    'server/src/session/passwords.ts',
+  ),
+  sessions(
+    'passwords are kept as they are typed',
+    'return hash(password, OPTIONS);',
+    'return Promise.resolve(password);',
+    'server/src/session/passwords.ts',
+  ),
+  sessions(
+    'the role is not asked',
+    "if (needs && !may(caller.role, needs)) throw new ProblemError('not-allowed');",
+    '',
+    'server/src/http/register.ts',
+  ),
   sessions(
     'nobody needs to sign in',
     "if (!caller) throw new ProblemError('signed-out');",
     "if (!caller) return { accountId: '', studioId: '', name: '', email: '', role: 'owner' };",
     'server/src/http/register.ts',
   ),
-  sessions('an assistant sees contact data', "contact: may(role, 'seeContact') ? row.contact : null,", 'contact: row.contact,', 'server/src/clients/routes.ts'),
-  sessions('a write from another site is taken', "hostOf(origin) !== req.get('host')", 'false', 'server/src/app.ts'),
+  sessions(
+    'an assistant sees contact data',
+    "contact: may(role, 'seeContact') ? row.contact : null,",
+    'contact: row.contact,',
+    'server/src/clients/routes.ts',
+  ),
+  sessions(
+    'a write from another site is taken',
+    "hostOf(origin) !== req.get('host')",
+    'false',
+    'server/src/app.ts',
+  ),
 
   rows(
     'the studio stays set on the connection',
@@ -125,7 +282,12 @@ export const BREAKAGES = [
     'using (true) with check (true)',
     'server/src/db/migrations/2026_11_23_03_settings.ts',
   ),
-  rows('links may be made for another studio', 'with check (studio_id = ${OWN})', 'with check (true)', 'server/src/db/migrations/2026_11_23_05_shares.ts'),
+  rows(
+    'links may be made for another studio',
+    'with check (studio_id = ${OWN})',
+    'with check (true)',
+    'server/src/db/migrations/2026_11_23_05_shares.ts',
+  ),
   rows(
     'history may be rewritten',
     "const changeable = [...GUARDED.filter((t) => !NEVER_CHANGED.includes(t)), 'sessions'];",

@@ -1,5 +1,14 @@
 import { randomBytes } from 'node:crypto';
-import { chmodSync, chownSync, existsSync, mkdirSync, readFileSync, readlinkSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  chownSync,
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  readlinkSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
 import path from 'node:path';
 import { clusterDir } from './paths.mjs';
@@ -28,7 +37,18 @@ export async function ensureCluster(name, settings = {}) {
       writeOwned(secretFile, randomBytes(24).toString('hex'), owner);
       asOwner(
         path.join(bin, 'initdb'),
-        ['-D', data, '-U', 'postgres', '-A', 'scram-sha-256', `--pwfile=${secretFile}`, '-E', 'UTF8', '--locale=C.UTF-8'],
+        [
+          '-D',
+          data,
+          '-U',
+          'postgres',
+          '-A',
+          'scram-sha-256',
+          `--pwfile=${secretFile}`,
+          '-E',
+          'UTF8',
+          '--locale=C.UTF-8',
+        ],
         home,
       );
     }
@@ -40,7 +60,11 @@ export async function ensureCluster(name, settings = {}) {
     const flags = Object.entries(options)
       .map(([key, value]) => `-c ${key}=${value}`)
       .join(' ');
-    asOwner(path.join(bin, 'pg_ctl'), ['start', '-w', '-t', '60', '-D', data, '-l', path.join(home, 'log'), '-o', flags], home);
+    asOwner(
+      path.join(bin, 'pg_ctl'),
+      ['start', '-w', '-t', '60', '-D', data, '-l', path.join(home, 'log'), '-o', flags],
+      home,
+    );
   });
   const port = Number(readFileSync(path.join(home, 'port'), 'utf8'));
   const password = readFileSync(path.join(home, 'superuser'), 'utf8');
@@ -53,7 +77,21 @@ export async function ensureCluster(name, settings = {}) {
       const env = { ...process.env, PGPASSWORD: password };
       const result = output(
         path.join(bin, 'psql'),
-        ['-h', '127.0.0.1', '-p', String(port), '-U', 'postgres', '-d', database, '-v', 'ON_ERROR_STOP=1', '-Atq', '-c', sql],
+        [
+          '-h',
+          '127.0.0.1',
+          '-p',
+          String(port),
+          '-U',
+          'postgres',
+          '-d',
+          database,
+          '-v',
+          'ON_ERROR_STOP=1',
+          '-Atq',
+          '-c',
+          sql,
+        ],
         { env },
       );
       if (result === null) throw new Error(`SQL failed: ${sql.slice(0, 80)}`);
@@ -71,7 +109,11 @@ export function ensureDatabase(cluster, database) {
   if (!existsSync(secretFile)) {
     writeFileSync(
       secretFile,
-      JSON.stringify({ owner: randomBytes(18).toString('hex'), app: randomBytes(18).toString('hex'), session: randomBytes(32).toString('hex') }),
+      JSON.stringify({
+        owner: randomBytes(18).toString('hex'),
+        app: randomBytes(18).toString('hex'),
+        session: randomBytes(32).toString('hex'),
+      }),
       { mode: 0o600 },
     );
   }
@@ -84,7 +126,8 @@ export function ensureDatabase(cluster, database) {
       cluster.psql(`create role ${role} login nosuperuser nobypassrls nocreatedb nocreaterole`);
     cluster.psql(`alter role ${role} password '${secret}'`);
   }
-  if (cluster.psql(`select 1 from pg_database where datname = '${database}'`) === '') cluster.psql(`create database ${database} owner toile_owner`);
+  if (cluster.psql(`select 1 from pg_database where datname = '${database}'`) === '')
+    cluster.psql(`create database ${database} owner toile_owner`);
   return {
     ownerUrl: cluster.url('toile_owner', secrets.owner, database),
     appUrl: cluster.url('toile_app', secrets.app, database),
@@ -102,7 +145,9 @@ function ownerIds() {
 
 /** As root the server's programs run as the postgres user, from a folder it can reach. */
 function asOwner(command, args, cwd) {
-  const [program, ...rest] = asRoot ? ['runuser', '-u', 'postgres', '--', command, ...args] : [command, ...args];
+  const [program, ...rest] = asRoot
+    ? ['runuser', '-u', 'postgres', '--', command, ...args]
+    : [command, ...args];
   run(program, rest, { cwd, stdio: ['ignore', 'ignore', 'inherit'] });
 }
 
@@ -112,7 +157,9 @@ function writeOwned(file, text, owner) {
   if (owner) chownSync(file, owner.uid, owner.gid);
 }
 
-/** Whether the process of postmaster.pid lives and is this cluster's server, not a zombie or another program. */
+/**
+ * Whether the process of postmaster.pid lives and is this cluster's server, not a zombie or another program.
+ */
 function isRunning(data) {
   const pid = pidOf(data);
   if (pid === null) return false;
@@ -138,7 +185,8 @@ function clearStale(home, data) {
   rmSync(path.join(data, 'postmaster.pid'), { force: true });
   if (!existsSync(path.join(home, 'port'))) return;
   const port = readFileSync(path.join(home, 'port'), 'utf8');
-  for (const file of [`.s.PGSQL.${port}`, `.s.PGSQL.${port}.lock`]) rmSync(path.join(home, file), { force: true });
+  for (const file of [`.s.PGSQL.${port}`, `.s.PGSQL.${port}.lock`])
+    rmSync(path.join(home, file), { force: true });
 }
 
 async function freePort(first) {

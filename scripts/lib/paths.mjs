@@ -9,7 +9,10 @@ export const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '
 export const stateDir = path.join(root, '.toile');
 mkdirSync(stateDir, { recursive: true });
 
-/** PostgreSQL refuses to run as root, and its own user may not reach the checkout: then data lives under /var/tmp. */
+/**
+ * PostgreSQL refuses to run as root, and its own user may not reach the checkout: then data lives under
+ * /var/tmp.
+ */
 export function clusterDir(name) {
   if (process.getuid?.() !== 0) return path.join(stateDir, 'pg', name);
   const checkout = createHash('sha256').update(root).digest('hex').slice(0, 10);

@@ -4,7 +4,10 @@ import { root } from './paths.mjs';
 /** Runs a command to its end, its output shown. Throws when it fails. */
 export function run(command, args, options = {}) {
   const result = spawnSync(command, args, { cwd: root, stdio: 'inherit', ...options });
-  if (result.status !== 0) throw new Error(`${command} ${args.join(' ')} ended with ${result.status ?? result.signal ?? result.error?.message}`);
+  if (result.status !== 0)
+    throw new Error(
+      `${command} ${args.join(' ')} ended with ${result.status ?? result.signal ?? result.error?.message}`,
+    );
 }
 
 /** Runs a command quietly and gives its output; null when it fails. */

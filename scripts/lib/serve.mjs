@@ -15,7 +15,15 @@ export function writeDemo() {
 }
 
 /** Starts the built server and resolves once it listens. */
-export async function startServer({ ownerUrl, appUrl, sessionSecret, port, studios, log = 'warn', webRoot = path.join(root, 'app/dist') }) {
+export async function startServer({
+  ownerUrl,
+  appUrl,
+  sessionSecret,
+  port,
+  studios,
+  log = 'warn',
+  webRoot = path.join(root, 'app/dist'),
+}) {
   const env = {
     ...process.env,
     NODE_ENV: 'production',
@@ -30,7 +38,11 @@ export async function startServer({ ownerUrl, appUrl, sessionSecret, port, studi
     TOILE_LOG: log,
   };
   // In a process group of its own: Ctrl-C reaches this script first, which stops it in order.
-  const child = start('node', ['.toile/server.mjs'], { env, stdio: ['ignore', 'inherit', 'inherit', 'ipc'], detached: true });
+  const child = start('node', ['.toile/server.mjs'], {
+    env,
+    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+    detached: true,
+  });
   await new Promise((resolve, reject) => {
     child.once('message', resolve);
     child.once('exit', (code) => reject(new Error(`the server ended with ${code} before it listened`)));

@@ -8,7 +8,12 @@ export async function withServedDemo(database, work) {
   const { ensureCluster, ensureDatabase, freePort } = await import('./cluster.mjs');
   const { startServer, writeDemo } = await import('./serve.mjs');
   await ensureBuilt();
-  const cluster = await ensureCluster('test', { fsync: 'off', synchronous_commit: 'off', full_page_writes: 'off', max_connections: 200 });
+  const cluster = await ensureCluster('test', {
+    fsync: 'off',
+    synchronous_commit: 'off',
+    full_page_writes: 'off',
+    max_connections: 200,
+  });
   cluster.psql(`drop database if exists ${database} with (force)`);
   const urls = ensureDatabase(cluster, database);
   const { studios } = writeDemo();

@@ -5,16 +5,21 @@ import { root, stateDir } from './paths.mjs';
 import { output, run } from './run.mjs';
 
 const stampFile = (name) => path.join(stateDir, `${name}.stamp`);
-const isFresh = (name, stamp) => existsSync(stampFile(name)) && readFileSync(stampFile(name), 'utf8') === stamp;
+const isFresh = (name, stamp) =>
+  existsSync(stampFile(name)) && readFileSync(stampFile(name), 'utf8') === stamp;
 const mark = (name, stamp) => writeFileSync(stampFile(name), stamp);
 
-/** Installs packages when the lock file has changed: `npm ci` where the registry has all it lists, else `npm install`. */
+/**
+ * Installs packages when the lock file has changed: `npm ci` where the registry has all it lists, else `npm
+ * install`.
+ */
 export function ensurePackages() {
   const stamp = hashOf([path.join(root, 'package-lock.json'), path.join(root, 'package.json')]);
   if (existsSync(path.join(root, 'node_modules/expo')) && isFresh('packages', stamp)) return;
   if (!existsSync(path.join(root, 'node_modules/expo'))) {
     console.log('Installing packages');
-    if (output('npm', ['ci', '--no-audit', '--no-fund']) === null) run('npm', ['install', '--no-audit', '--no-fund', '--no-save']);
+    if (output('npm', ['ci', '--no-audit', '--no-fund']) === null)
+      run('npm', ['install', '--no-audit', '--no-fund', '--no-save']);
   } else {
     console.log('Updating packages');
     run('npm', ['install', '--no-audit', '--no-fund', '--no-save']);
@@ -30,13 +35,19 @@ export function ensureDebian(wanted) {
   const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
   const apt = (args) => {
     const [command, ...rest] = [...sudo, 'apt-get', ...args];
-    run(command, rest, { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }, stdio: ['ignore', 'ignore', 'inherit'] });
+    run(command, rest, {
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+      stdio: ['ignore', 'ignore', 'inherit'],
+    });
   };
   try {
     apt(['update', '-qq']);
     apt(['install', '-y', '-qq', '--no-install-recommends', ...missing]);
   } catch (error) {
-    throw new Error(`${missing.join(' and ')} could not be installed. Install by hand: apt-get install ${missing.join(' ')}`, { cause: error });
+    throw new Error(
+      `${missing.join(' and ')} could not be installed. Install by hand: apt-get install ${missing.join(' ')}`,
+      { cause: error },
+    );
   }
 }
 
@@ -51,7 +62,10 @@ export function postgresBin() {
 
 const contrib = () => {
   const base = '/usr/share/postgresql';
-  return existsSync(base) && readdirSync(base).some((v) => existsSync(path.join(base, v, 'extension/pg_trgm.control')));
+  return (
+    existsSync(base) &&
+    readdirSync(base).some((v) => existsSync(path.join(base, v, 'extension/pg_trgm.control')))
+  );
 };
 export const POSTGRES = [
   { name: 'postgresql', present: () => postgresBin() !== null },
@@ -66,8 +80,18 @@ export async function ensureBuilt() {
   if (!isFresh('app', app) || !existsSync(path.join(root, 'app/dist/index.html'))) {
     console.log('Building the app (some minutes the first time)');
     await (await import('./workers.mjs')).buildWorkers();
-    const env = { ...process.env, CI: '1', EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', NODE_ENV: 'production' };
-    run('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], { cwd: path.join(root, 'app'), env, stdio: ['ignore', 'ignore', 'inherit'] });
+    const env = {
+      ...process.env,
+      CI: '1',
+      EXPO_OFFLINE: '1',
+      EXPO_NO_TELEMETRY: '1',
+      NODE_ENV: 'production',
+    };
+    run('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], {
+      cwd: path.join(root, 'app'),
+      env,
+      stdio: ['ignore', 'ignore', 'inherit'],
+    });
     bundleServiceWorker();
     mark('app', app);
   }
@@ -86,7 +110,10 @@ function bundleServiceWorker() {
     .filter((entry) => entry.isFile())
     .map((entry) => path.join(entry.parentPath ?? entry.path, entry.name))
     .filter((file) => !/\/(sw\.js|metadata\.json)$|\.map$/.test(file))
-    .map((file) => ({ url: `/${path.relative(dist, file)}`, revision: createHash('sha256').update(readFileSync(file)).digest('hex').slice(0, 16) }));
+    .map((file) => ({
+      url: `/${path.relative(dist, file)}`,
+      revision: createHash('sha256').update(readFileSync(file)).digest('hex').slice(0, 16),
+    }));
   run('npx', [
     'esbuild',
     'app/offline/sw.ts',

@@ -12,14 +12,33 @@ const NEVER_CALLED = /^\.\/(RectClip|Minkowski|Triangulation)\.js$/;
 const small = {
   name: 'small',
   setup(made) {
-    made.onResolve({ filter: NEVER_CALLED }, ({ importer }) => (importer.includes('/clipper2-ts/') ? { path: importer, namespace: 'nothing' } : undefined));
+    made.onResolve({ filter: NEVER_CALLED }, ({ importer }) =>
+      importer.includes('/clipper2-ts/') ? { path: importer, namespace: 'nothing' } : undefined,
+    );
     made.onLoad({ filter: /.*/, namespace: 'nothing' }, () => ({ contents: 'module.exports = {}' }));
-    made.onResolve({ filter: /^@sinclair\/typebox$/ }, () => ({ path: path.join(root, 'app/workers/noSchemas.ts') }));
-    // What checks documents would find nothing to check them by: dropped with what nobody uses, and the build fails when somebody does.
-    made.onResolve({ filter: /^@sinclair\/typebox\// }, ({ path: wanted }) => ({ path: wanted, external: true, sideEffects: false }));
+    made.onResolve({ filter: /^@sinclair\/typebox$/ }, () => ({
+      path: path.join(root, 'app/workers/noSchemas.ts'),
+    }));
+    // What checks documents would find nothing to check them by: dropped with what nobody uses, and the build
+    // fails when somebody does.
+    made.onResolve({ filter: /^@sinclair\/typebox\// }, ({ path: wanted }) => ({
+      path: wanted,
+      external: true,
+      sideEffects: false,
+    }));
     made.onEnd(({ metafile }) => {
-      const left = Object.values(metafile?.outputs ?? {}).flatMap(({ imports }) => imports.filter(({ external }) => external).map((one) => one.path));
-      return left.length === 0 ? {} : { errors: [{ text: `workers are built without schemas (app/workers/noSchemas.ts), but use ${left.join(', ')}` }] };
+      const left = Object.values(metafile?.outputs ?? {}).flatMap(({ imports }) =>
+        imports.filter(({ external }) => external).map((one) => one.path),
+      );
+      return left.length === 0
+        ? {}
+        : {
+            errors: [
+              {
+                text: `workers are built without schemas (app/workers/noSchemas.ts), but use ${left.join(', ')}`,
+              },
+            ],
+          };
     });
   },
 };

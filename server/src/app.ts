@@ -48,7 +48,12 @@ const SESSION_DAYS = 30;
 /** The whole server as an Express app; it keeps no state of its own. */
 export function buildApp(options: AppOptions): Express {
   const app = express();
-  const services: Services = { app, db: openDb(options.pool), clock: options.clock ?? (() => new Date()), random: options.random ?? Math.random };
+  const services: Services = {
+    app,
+    db: openDb(options.pool),
+    clock: options.clock ?? (() => new Date()),
+    random: options.random ?? Math.random,
+  };
   app.disable('x-powered-by');
   app.set('trust proxy', 'loopback');
   app.use(quietLog(options.logger));
@@ -84,7 +89,8 @@ export function buildApp(options: AppOptions): Express {
   app.use('/api', (req, res, next) => {
     res.set('cache-control', 'no-store');
     const origin = req.get('origin');
-    if (origin !== undefined && req.method !== 'GET' && hostOf(origin) !== req.get('host')) throw new ProblemError('wrong-origin');
+    if (origin !== undefined && req.method !== 'GET' && hostOf(origin) !== req.get('host'))
+      throw new ProblemError('wrong-origin');
     next();
   });
   app.use('/api/kit/import', express.json({ limit: FILE_LIMIT }));
@@ -97,7 +103,12 @@ export function buildApp(options: AppOptions): Express {
       secret: options.sessionSecret,
       resave: false,
       saveUninitialized: false,
-      store: new Store({ pool: options.pool, tableName: 'sessions', createTableIfMissing: false, pruneSessionInterval: false }),
+      store: new Store({
+        pool: options.pool,
+        tableName: 'sessions',
+        createTableIfMissing: false,
+        pruneSessionInterval: false,
+      }),
       cookie: { httpOnly: true, sameSite: 'lax', secure: 'auto', maxAge: SESSION_DAYS * 86_400_000 },
     }),
   );
@@ -124,7 +135,9 @@ export function buildApp(options: AppOptions): Express {
   return app;
 }
 
-/** The host an Origin header names; null for an opaque one, which a sandboxed page or a file sends as `null`. */
+/**
+ * The host an Origin header names; null for an opaque one, which a sandboxed page or a file sends as `null`.
+ */
 function hostOf(origin: string): string | null {
   return URL.canParse(origin) ? new URL(origin).host : null;
 }
@@ -147,7 +160,8 @@ function serveApp(app: Express, root: string): void {
   app.use(
     express.static(root, {
       index: false,
-      setHeaders: (res, file) => void (file.includes('_expo') && res.set('cache-control', 'public, max-age=31536000, immutable')),
+      setHeaders: (res, file) =>
+        void (file.includes('_expo') && res.set('cache-control', 'public, max-age=31536000, immutable')),
     }),
   );
   app.get('/{*path}', (req, res) => {
@@ -180,12 +194,15 @@ function problemFrom(error: unknown): Problem {
   if (error instanceof ProblemError) return error.problem;
   const { type, status } = (error ?? {}) as BodyError;
   if (type === 'entity.too.large') return problemOf('too-large');
-  if (type === 'entity.parse.failed' || type === 'encoding.unsupported' || type === 'charset.unsupported') return problemOf('bad-json');
+  if (type === 'entity.parse.failed' || type === 'encoding.unsupported' || type === 'charset.unsupported')
+    return problemOf('bad-json');
   if (status === 400) return problemOf('bad-json');
   if (codeOf(error) === '23505') return problemOf('already-there');
   return problemOf(isDatabaseAway(error) ? 'busy' : 'unexpected');
 }
 
 function codeOf(error: unknown): string | undefined {
-  return error !== null && typeof error === 'object' && 'code' in error && typeof error.code === 'string' ? error.code : undefined;
+  return error !== null && typeof error === 'object' && 'code' in error && typeof error.code === 'string'
+    ? error.code
+    : undefined;
 }

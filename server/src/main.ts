@@ -24,11 +24,19 @@ function passwordsFrom(file: string | undefined): ReadonlyMap<string, string> {
 async function main(): Promise<void> {
   const logger = pino({ level: process.env.TOILE_LOG ?? 'info' });
   await migrate(setting('TOILE_OWNER_URL'));
-  const pool = openPool(setting('TOILE_APP_URL'), (error) => logger.error({ code: error.name }, 'idle connection lost'));
+  const pool = openPool(setting('TOILE_APP_URL'), (error) =>
+    logger.error({ code: error.name }, 'idle connection lost'),
+  );
   const passwords = passwordsFrom(process.env.TOILE_SIGN_INS);
   for (const file of (process.env.TOILE_STUDIOS ?? '').split(':').filter(Boolean)) await loadOnce(file);
   const live = openLive(pool);
-  const app = buildApp({ pool, logger, live, sessionSecret: setting('TOILE_SESSION_SECRET'), webRoot: process.env.TOILE_WEB_ROOT ?? null });
+  const app = buildApp({
+    pool,
+    logger,
+    live,
+    sessionSecret: setting('TOILE_SESSION_SECRET'),
+    webRoot: process.env.TOILE_WEB_ROOT ?? null,
+  });
   const server = createServer(app);
   const port = Number(setting('TOILE_PORT'));
   server.listen(port, '127.0.0.1', () => {
@@ -42,7 +50,10 @@ async function main(): Promise<void> {
     const { studio } = JSON.parse(text) as { studio: { id: string } };
     if (await hasStudio(db, studio.id)) return;
     const result = await importStudio(db, text, passwords);
-    if (!result.ok) throw new Error(`${file}: ${result.problems.map((p) => `line ${p.line}, column ${p.column}: ${p.path} ${p.message}`).join('\n')}`);
+    if (!result.ok)
+      throw new Error(
+        `${file}: ${result.problems.map((p) => `line ${p.line}, column ${p.column}: ${p.path} ${p.message}`).join('\n')}`,
+      );
   }
 
   let stopping = false;
@@ -60,6 +71,8 @@ async function main(): Promise<void> {
 }
 
 main().catch((error: unknown) => {
-  process.stderr.write(`${error instanceof Error ? `${error.message}${error.cause ? `\n${String(error.cause)}` : ''}` : String(error)}\n`);
+  process.stderr.write(
+    `${error instanceof Error ? `${error.message}${error.cause ? `\n${String(error.cause)}` : ''}` : String(error)}\n`,
+  );
   process.exit(1);
 });

@@ -37,8 +37,16 @@ const countRows = (table: 'clients' | 'audit' | 'chart_versions' | 'charts' | 'i
 
 describe('the door', () => {
   test('wrong password and unknown account get the same answer', async () => {
-    const wrong = await server.agent().post('/api/session').send({ email: 'runa@quayside.example', password: 'no' }).expect(401);
-    const unknown = await server.agent().post('/api/session').send({ email: 'nobody@quayside.example', password: 'no' }).expect(401);
+    const wrong = await server
+      .agent()
+      .post('/api/session')
+      .send({ email: 'runa@quayside.example', password: 'no' })
+      .expect(401);
+    const unknown = await server
+      .agent()
+      .post('/api/session')
+      .send({ email: 'nobody@quayside.example', password: 'no' })
+      .expect(401);
     expect(wrong.body).toEqual(unknown.body);
     expect(wrong.headers['content-type']).toContain('application/problem+json');
   });
@@ -56,7 +64,10 @@ describe('the door', () => {
   test('nothing is shown to the signed-out, and signing out is signing out', async () => {
     await server.agent().get('/api/clients').expect(401);
     const agent = await server.signedIn('artist');
-    expect((await agent.get('/api/session').expect(200)).body).toMatchObject({ role: 'artist', studio: { name: demo.studio.name } });
+    expect((await agent.get('/api/session').expect(200)).body).toMatchObject({
+      role: 'artist',
+      studio: { name: demo.studio.name },
+    });
     await agent.delete('/api/session').expect(204);
     await agent.get('/api/clients').expect(401);
   });
@@ -97,7 +108,11 @@ describe('roles', () => {
       .expect(403);
     await mina.post('/api/clients').set(keyed()).send(newClient()).expect(403);
     const chart = chartOf('Ignace Dovrel');
-    await mina.post(`/api/charts/${chart.id}/versions`).set(keyed()).send({ parent: 1, reason: '', chart }).expect(403);
+    await mina
+      .post(`/api/charts/${chart.id}/versions`)
+      .set(keyed())
+      .send({ parent: 1, reason: '', chart })
+      .expect(403);
     await mina
       .post(`/api/charts/${chart.id}/events`)
       .set(keyed())
@@ -122,7 +137,9 @@ describe('clients', () => {
   test('signs of a pattern are letters, not patterns', async () => {
     const agent = await server.signedIn('artist');
     expect((await agent.get('/api/clients').query({ query: '%' }).expect(200)).body).toEqual([]);
-    expect((await agent.get('/api/clients').query({ query: "'; drop table clients" }).expect(200)).body).toEqual([]);
+    expect(
+      (await agent.get('/api/clients').query({ query: "'; drop table clients" }).expect(200)).body,
+    ).toEqual([]);
   });
 
   test('what is wrong is said by field, and nothing is written', async () => {
@@ -143,7 +160,10 @@ describe('clients', () => {
     const key = keyed();
     const body = newClient();
     const audits = await countRows('audit');
-    const [first, second] = await Promise.all([agent.post('/api/clients').set(key).send(body), agent.post('/api/clients').set(key).send(body)]);
+    const [first, second] = await Promise.all([
+      agent.post('/api/clients').set(key).send(body),
+      agent.post('/api/clients').set(key).send(body),
+    ]);
     expect([first.status, second.status]).toEqual([201, 201]);
     expect(second.body).toEqual(first.body);
     expect(await countRows('audit')).toBe(audits + 1);
@@ -185,7 +205,11 @@ describe('clients', () => {
     const saved = await put('"1"', 'Ilse Moor-Tull').expect(200);
     expect(saved.headers.etag).toBe('"2"');
     const stale = (await put('"1"', 'Ilse Tull').expect(409)).body as Problem;
-    expect(stale).toMatchObject({ code: 'stale', current: { name: 'Ilse Moor-Tull', revision: 2 }, yours: { name: 'Ilse Tull' } });
+    expect(stale).toMatchObject({
+      code: 'stale',
+      current: { name: 'Ilse Moor-Tull', revision: 2 },
+      yours: { name: 'Ilse Tull' },
+    });
     await agent.put(`/api/clients/${body.id}`).set(keyed()).send(body).expect(428);
   });
 });
@@ -210,16 +234,25 @@ describe('readings', () => {
 
   test('the stand-in reader gives the simulated skin and says that it is simulated', async () => {
     const agent = await server.signedIn('artist');
-    const { body } = await agent.post('/api/reader/samples').send({ clientId: bride.id, zone: 'cheek' }).expect(200);
+    const { body } = await agent
+      .post('/api/reader/samples')
+      .send({ clientId: bride.id, zone: 'cheek' })
+      .expect(200);
     expect(body).toMatchObject({ simulated: true, illuminant: 'D65' });
-    expect(Math.abs(body.lab[0] - demo.simulatedSkins.find((s) => s.clientId === bride.id)!.skin.cheek![0])).toBeLessThan(3);
+    expect(
+      Math.abs(body.lab[0] - demo.simulatedSkins.find((s) => s.clientId === bride.id)!.skin.cheek![0]),
+    ).toBeLessThan(3);
     await agent.post('/api/reader/samples').send({ clientId: bride.id, zone: 'elbow' }).expect(422);
   });
 });
 
 describe('charts', () => {
-  const save = async (agent: Awaited<ReturnType<TestServer['signedIn']>>, chart: Chart, parent: number, reason = '') =>
-    agent.post(`/api/charts/${chart.id}/versions`).set(keyed()).send({ parent, reason, chart });
+  const save = async (
+    agent: Awaited<ReturnType<TestServer['signedIn']>>,
+    chart: Chart,
+    parent: number,
+    reason = '',
+  ) => agent.post(`/api/charts/${chart.id}/versions`).set(keyed()).send({ parent, reason, chart });
 
   test('a new version keeps author, time, reason, parent and hash; the old one stays as it was', async () => {
     const agent = await server.signedIn('artist');
@@ -231,7 +264,13 @@ describe('charts', () => {
       at: '2001-01-01T00:00:00Z',
     };
     const answer = (await save(agent, changed, 1, 'warmer')).body as ChartAnswer;
-    expect(answer.chart).toMatchObject({ version: 2, parent: 1, author: 'Teodor Marsh', reason: 'warmer', at: `${TODAY}T08:00:00.000Z` });
+    expect(answer.chart).toMatchObject({
+      version: 2,
+      parent: 1,
+      author: 'Teodor Marsh',
+      reason: 'warmer',
+      at: `${TODAY}T08:00:00.000Z`,
+    });
     expect(answer.chart.hash).toBe(documentHash(answer.chart));
     expect(answer.versions.map((v) => v.version)).toEqual([2, 1]);
     const old = (await agent.get(`/api/charts/${chart.id}?version=1`).expect(200)).body as ChartAnswer;
@@ -286,12 +325,22 @@ describe('charts', () => {
     expect(file.headers['content-disposition']).toContain('attachment');
     expect(readChart(file.text).ok).toBe(true);
     const stranger = await server.signedIn('stranger');
-    const { chart: there } = (await stranger.post('/api/charts/import').set(keyed()).send({ text: file.text }).expect(201)).body as ChartAnswer;
+    const { chart: there } = (
+      await stranger.post('/api/charts/import').set(keyed()).send({ text: file.text }).expect(201)
+    ).body as ChartAnswer;
     expect(there.steps).toEqual(chart.steps);
-    expect(there).toMatchObject({ version: 1, parent: null, author: 'Odile Vantongeren', client: { name: 'Ignace Dovrel' } });
+    expect(there).toMatchObject({
+      version: 1,
+      parent: null,
+      author: 'Odile Vantongeren',
+      client: { name: 'Ignace Dovrel' },
+    });
     const client = (await stranger.get(`/api/clients/${chart.client.id}`).expect(200)).body as ClientAnswer;
     expect(client).toMatchObject({ name: 'Ignace Dovrel', contact: { phone: '', email: '' } });
-    expect((await stranger.post('/api/charts/import').set(keyed()).send({ text: file.text }).expect(409)).body.code).toBe('already-there');
+    expect(
+      (await stranger.post('/api/charts/import').set(keyed()).send({ text: file.text }).expect(409)).body
+        .code,
+    ).toBe('already-there');
   });
 
   test('a broken file is refused with where and why, and nothing changes', async () => {
@@ -307,7 +356,13 @@ describe('charts', () => {
     ).body as Problem;
     expect(cut).toMatchObject({
       code: 'bad-file',
-      fields: [{ line: expect.any(Number), column: expect.any(Number), message: expect.stringContaining('Not JSON') }],
+      fields: [
+        {
+          line: expect.any(Number),
+          column: expect.any(Number),
+          message: expect.stringContaining('Not JSON'),
+        },
+      ],
     });
     const wrong = (
       await stranger
@@ -316,22 +371,33 @@ describe('charts', () => {
         .send({ text: text.replace('"role": "base"', '"role": "paint"') })
         .expect(422)
     ).body as Problem;
-    expect(wrong.fields![0]).toMatchObject({ path: expect.stringMatching(/^\/steps\/\d+\/role$/), message: expect.stringContaining('found "paint"') });
+    expect(wrong.fields![0]).toMatchObject({
+      path: expect.stringMatching(/^\/steps\/\d+\/role$/),
+      message: expect.stringContaining('found "paint"'),
+    });
     expect((await stranger.get('/api/clients').expect(200)).body).toEqual(before);
   });
 
   test('a first version is bound to a visit of the same client', async () => {
     const agent = await server.signedIn('artist');
-    const reading = demo.readings.find((r) => r.clientId === demo.clients.find((c) => c.name === 'Philippa Renn')!.id)!;
+    const reading = demo.readings.find(
+      (r) => r.clientId === demo.clients.find((c) => c.name === 'Philippa Renn')!.id,
+    )!;
     const visit = demo.visits.find((v) => v.clientId === reading.clientId)!;
     const source = chartOf('Ignace Dovrel');
     const snapshot = { ...source.client, id: reading.clientId, name: 'Philippa Renn' };
-    const { chart } = fitLook(demo.looks[2]!, snapshot, { products: demo.products, units: demo.units }, source.occasion, {
-      id: newId(),
-      author: '',
-      at: `${TODAY}T08:00:00Z`,
-      reason: '',
-    });
+    const { chart } = fitLook(
+      demo.looks[2]!,
+      snapshot,
+      { products: demo.products, units: demo.units },
+      source.occasion,
+      {
+        id: newId(),
+        author: '',
+        at: `${TODAY}T08:00:00Z`,
+        reason: '',
+      },
+    );
     const body = { chart: { ...chart, author: 'x' }, visitId: visit.id };
     await agent
       .post('/api/charts')
@@ -365,8 +431,16 @@ describe('bad requests', () => {
       413,
     ],
     ['an id that is none', (a: Awaited<ReturnType<TestServer['signedIn']>>) => a.get('/api/clients/42'), 404],
-    ['an unknown id', (a: Awaited<ReturnType<TestServer['signedIn']>>) => a.get(`/api/charts/${newId()}`), 404],
-    ['an address that is none', (a: Awaited<ReturnType<TestServer['signedIn']>>) => a.get('/api/lipstick'), 404],
+    [
+      'an unknown id',
+      (a: Awaited<ReturnType<TestServer['signedIn']>>) => a.get(`/api/charts/${newId()}`),
+      404,
+    ],
+    [
+      'an address that is none',
+      (a: Awaited<ReturnType<TestServer['signedIn']>>) => a.get('/api/lipstick'),
+      404,
+    ],
   ])('%s gets a problem, never a stack trace', async (_, ask, status) => {
     const answer = await ask(await server.signedIn('owner'));
     expect(answer.status).toBe(status);
@@ -390,7 +464,10 @@ describe('looks, visits, parties, today', () => {
       .set(keyed())
       .send({ look: { ...look, version: 2, parent: 1, name: 'Lamplight, softer' } })
       .expect(201);
-    expect((await agent.get(`/api/looks/${look.id}`).expect(200)).body.look).toMatchObject({ version: 2, name: 'Lamplight, softer' });
+    expect((await agent.get(`/api/looks/${look.id}`).expect(200)).body.look).toMatchObject({
+      version: 2,
+      name: 'Lamplight, softer',
+    });
     const same = look.steps.map((s) => ({ ...s, id: look.steps[0]!.id }));
     await agent
       .post('/api/looks')
@@ -401,7 +478,14 @@ describe('looks, visits, parties, today', () => {
 
   test('a booked visit is on today’s list and what is due is told', async () => {
     const agent = await server.signedIn('artist');
-    const visit = { id: newId(), clientId: bride.id, kind: 'trial', date: TODAY, startsAt: '15:00', place: 'Quayside Room' };
+    const visit = {
+      id: newId(),
+      clientId: bride.id,
+      kind: 'trial',
+      date: TODAY,
+      startsAt: '15:00',
+      place: 'Quayside Room',
+    };
     await agent.post('/api/visits').set(keyed()).send(visit).expect(201);
     await agent
       .post('/api/visits')
@@ -410,7 +494,9 @@ describe('looks, visits, parties, today', () => {
       .expect(422);
     const { body } = await agent.get('/api/today').expect(200);
     expect(body.visits[0]).toMatchObject({ id: visit.id, clientName: 'Isaura Penhallow' });
-    expect(body.due.map((d: { words: string }) => d.words).join()).toContain('Søla Vestergård: ask for the patch test result (fragrance, latex)');
+    expect(body.due.map((d: { words: string }) => d.words).join()).toContain(
+      'Søla Vestergård: ask for the patch test result (fragrance, latex)',
+    );
   });
 
   test('a party holds its visits', async () => {

@@ -24,20 +24,34 @@ const mine = {
 /** What a stranger could try on each route that names something of ours. */
 const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }>>> = {
   client: { id: mine.client.id },
-  updateClient: { id: mine.client.id, body: { id: mine.client.id, name: 'Taken', features: mine.client.features, measurements: {} } },
+  updateClient: {
+    id: mine.client.id,
+    body: { id: mine.client.id, name: 'Taken', features: mine.client.features, measurements: {} },
+  },
   createReading: {
     id: mine.client.id,
-    body: { id: demo.readings[0]!.id.replace(/^0190/, '0191'), at: '2031-05-14T09:00:00Z', source: 'typed', zones: { cheek: [[60, 12, 18]] } },
+    body: {
+      id: demo.readings[0]!.id.replace(/^0190/, '0191'),
+      at: '2031-05-14T09:00:00Z',
+      source: 'typed',
+      zones: { cheek: [[60, 12, 18]] },
+    },
   },
   exportReading: { id: demo.readings[0]!.id },
   updateProduct: { id: mine.product.id, body: mine.product },
   productUses: { id: mine.product.id },
   substituteProduct: {
     id: mine.product.id,
-    body: { chartIds: [mine.chart.id], parts: [{ productId: demo.units[1]!.productId, unitId: demo.units[1]!.id, pumps: 1 }] },
+    body: {
+      chartIds: [mine.chart.id],
+      parts: [{ productId: demo.units[1]!.productId, unitId: demo.units[1]!.id, pumps: 1 }],
+    },
   },
   updateUnit: { id: mine.unit.id, body: mine.unit },
-  countUnit: { id: mine.unit.id, body: { id: demo.readings[0]!.id.replace(/^0190/, '0191'), remainingMg: 5 } },
+  countUnit: {
+    id: mine.unit.id,
+    body: { id: demo.readings[0]!.id.replace(/^0190/, '0191'), remainingMg: 5 },
+  },
   unitLedger: { id: mine.unit.id },
   updatePalette: { id: mine.palette.id, body: { palette: { ...mine.palette, pans: [] } } },
   paletteLabels: { id: mine.palette.id },
@@ -49,12 +63,24 @@ const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }
   createVersion: { id: mine.chart.id, body: { parent: 2, reason: '', chart: mine.chart } },
   createEvent: {
     id: mine.chart.id,
-    body: { id: demo.events[0]!.event.id.replace(/^0190/, '0191'), version: 1, stepId: mine.chart.steps[0]!.id, kind: 'done', at: '2031-05-14T09:00:00Z' },
+    body: {
+      id: demo.events[0]!.event.id.replace(/^0190/, '0191'),
+      version: 1,
+      stepId: mine.chart.steps[0]!.id,
+      kind: 'done',
+      at: '2031-05-14T09:00:00Z',
+    },
   },
   listShares: { id: mine.chart.id },
   createShare: {
     id: mine.chart.id,
-    body: { id: demo.readings[0]!.id.replace(/^0190/, '0191'), version: 1, secret: 'a'.repeat(32), days: 7, cautions: false },
+    body: {
+      id: demo.readings[0]!.id.replace(/^0190/, '0191'),
+      version: 1,
+      secret: 'a'.repeat(32),
+      days: 7,
+      cautions: false,
+    },
   },
   revokeShare: { id: demo.readings[0]!.id, body: {} },
   party: { id: mine.party.id },
@@ -65,22 +91,25 @@ test('every route that takes an id is tried', () => {
   expect(Object.keys(ATTEMPTS).sort()).toEqual(withId.sort());
 });
 
-test.each(Object.entries(ATTEMPTS))('%s answers a stranger with the 404 of an unknown id', async (name, { id, body }) => {
-  const { method, path } = ROUTES[name as RouteName];
-  const stranger = await server.signedIn('stranger');
-  const ask = (target: string) => {
-    const url = path.replace(':id', target);
-    const sent = body === undefined ? undefined : JSON.parse(JSON.stringify(body).replaceAll(id, target));
-    if (method === 'GET') return stranger.get(url);
-    return stranger[method === 'PUT' ? 'put' : 'post'](url)
-      .set({ ...keyed(), 'if-match': '1' })
-      .send(sent);
-  };
-  const theirs = await ask(id);
-  const unknown = await ask('01900000-0000-7000-8000-000000000000');
-  expect(theirs.status).toBe(404);
-  expect(theirs.body).toEqual(unknown.body);
-});
+test.each(Object.entries(ATTEMPTS))(
+  '%s answers a stranger with the 404 of an unknown id',
+  async (name, { id, body }) => {
+    const { method, path } = ROUTES[name as RouteName];
+    const stranger = await server.signedIn('stranger');
+    const ask = (target: string) => {
+      const url = path.replace(':id', target);
+      const sent = body === undefined ? undefined : JSON.parse(JSON.stringify(body).replaceAll(id, target));
+      if (method === 'GET') return stranger.get(url);
+      return stranger[method === 'PUT' ? 'put' : 'post'](url)
+        .set({ ...keyed(), 'if-match': '1' })
+        .send(sent);
+    };
+    const theirs = await ask(id);
+    const unknown = await ask('01900000-0000-7000-8000-000000000000');
+    expect(theirs.status).toBe(404);
+    expect(theirs.body).toEqual(unknown.body);
+  },
+);
 
 test('routes that name ours in their body answer 404 and write nothing', async () => {
   const stranger = await server.signedIn('stranger');
@@ -96,7 +125,13 @@ test('routes that name ours in their body answer 404 and write nothing', async (
   await stranger
     .post('/api/visits')
     .set(keyed())
-    .send({ id: demo.visits[0]!.id.replace(/^0190/, '0191'), clientId: mine.client.id, kind: 'trial', date: '2031-06-01', startsAt: '09:00' })
+    .send({
+      id: demo.visits[0]!.id.replace(/^0190/, '0191'),
+      clientId: mine.client.id,
+      kind: 'trial',
+      date: '2031-06-01',
+      startsAt: '09:00',
+    })
     .expect(404);
   const written = await inStudio(server.db, SECOND_STUDIO, async (tx) => [
     ...(await tx.selectFrom('charts').select('id').execute()),
@@ -108,8 +143,13 @@ test('routes that name ours in their body answer 404 and write nothing', async (
 
 test('lists of a stranger hold nothing of ours', async () => {
   const stranger = await server.signedIn('stranger');
-  for (const url of ['/api/clients', '/api/clients?query=Isaura', '/api/looks', '/api/parties']) expect((await stranger.get(url).expect(200)).body).toEqual([]);
-  expect((await stranger.get('/api/kit').expect(200)).body).toEqual({ products: [], units: [], revisions: {} });
+  for (const url of ['/api/clients', '/api/clients?query=Isaura', '/api/looks', '/api/parties'])
+    expect((await stranger.get(url).expect(200)).body).toEqual([]);
+  expect((await stranger.get('/api/kit').expect(200)).body).toEqual({
+    products: [],
+    units: [],
+    revisions: {},
+  });
   expect((await stranger.get('/api/palettes').expect(200)).body).toEqual([]);
   expect((await stranger.get('/api/kit/export?as=csv').expect(200)).text.trim().split('\n')).toHaveLength(1);
   expect((await stranger.get('/api/today').expect(200)).body).toMatchObject({ visits: [], due: [] });
@@ -128,7 +168,9 @@ test('with another studio set, a query without any WHERE still shows only that s
     const rows = await inStudio(server.db, other, (tx) => tx.selectFrom(table).selectAll().execute());
     expect(rows).toEqual([]);
   }
-  expect(await inStudio(server.db, demo.studio.id, (tx) => tx.selectFrom('clients').select('id').execute())).toHaveLength(demo.clients.length);
+  expect(
+    await inStudio(server.db, demo.studio.id, (tx) => tx.selectFrom('clients').select('id').execute()),
+  ).toHaveLength(demo.clients.length);
 });
 
 describe('a row of one studio cannot be written while another is set', () => {
@@ -140,11 +182,17 @@ describe('a row of one studio cannot be written while another is set', () => {
     await owner.put('/api/settings').set(put(0)).send({ ruleGrades: {} });
     const share = { id: newId(), version: 1, secret: 'b'.repeat(32), days: 7, cautions: false };
     await owner.post(`/api/charts/${demo.charts[0]!.id}/shares`).set(put(0)).send(share).expect(201);
-    await owner.post(`/api/units/${demo.units[0]!.id}/counts`).set(put(0)).send({ id: newId(), remainingMg: 5, note: '' }).expect(201);
+    await owner
+      .post(`/api/units/${demo.units[0]!.id}/counts`)
+      .set(put(0))
+      .send({ id: newId(), remainingMg: 5, note: '' })
+      .expect(201);
     for (const table of STUDIO_TABLES) {
       const [row] = (
         await inStudio(server.db, demo.studio.id, (tx) =>
-          sql<{ row: string }>`select row_to_json(t)::text as row from ${sql.table(table)} t limit 1`.execute(tx),
+          sql<{ row: string }>`select row_to_json(t)::text as row from ${sql.table(table)} t limit 1`.execute(
+            tx,
+          ),
         )
       ).rows;
       if (row) rows.set(table, row.row);
@@ -182,7 +230,9 @@ test('every studio table is guarded and forced, and the app’s role owns nothin
 test.each(APPEND_ONLY)('%s can be added to but never changed or taken from', async (table) => {
   const client = new pg.Client({ connectionString: server.appUrl });
   await client.connect();
-  await expect(client.query(`update ${table} set studio_id = studio_id`)).rejects.toThrow('permission denied');
+  await expect(client.query(`update ${table} set studio_id = studio_id`)).rejects.toThrow(
+    'permission denied',
+  );
   await expect(client.query(`delete from ${table}`)).rejects.toThrow('permission denied');
   await client.end();
 });

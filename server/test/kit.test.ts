@@ -18,7 +18,12 @@ const put = (path: string, revision: number, body: object) =>
     .put(path)
     .set({ ...keyed(), 'if-match': `"${revision}"` })
     .send(body);
-const fresh = (more: Partial<Product> = {}): Product => ({ ...demo.products[0]!, id: newId(), shade: `New ${newId().slice(-6)}`, ...more });
+const fresh = (more: Partial<Product> = {}): Product => ({
+  ...demo.products[0]!,
+  id: newId(),
+  shade: `New ${newId().slice(-6)}`,
+  ...more,
+});
 
 describe('products and units', () => {
   test('a product is added, changed from its revision, and a stale change shows both', async () => {
@@ -32,8 +37,13 @@ describe('products and units', () => {
   });
 
   test('bad fields are named; a product twice is refused', async () => {
-    const { body } = await post('/api/products', fresh({ maker: ' ', lab: [120, 0, 0], mgPerMeasure: -3 })).expect(422);
-    expect(Object.fromEntries(body.fields.map((f: { path: string; message: string }) => [f.path, f.message]))).toEqual({
+    const { body } = await post(
+      '/api/products',
+      fresh({ maker: ' ', lab: [120, 0, 0], mgPerMeasure: -3 }),
+    ).expect(422);
+    expect(
+      Object.fromEntries(body.fields.map((f: { path: string; message: string }) => [f.path, f.message])),
+    ).toEqual({
       maker: 'Write the maker',
       lab: '120 / 0 / 0 is no colour of a base: one has L* 8 to 97 and a chroma of at most 60. Read the swatch again.',
       mgPerMeasure: 'More than 0 mg',
@@ -46,7 +56,11 @@ describe('products and units', () => {
   test('a colour its kind cannot have is refused with what is possible; what a day asks of a product is kept', async () => {
     const { body } = await post('/api/products', fresh({ kind: 'base', lab: [60, 70, 0] })).expect(422);
     expect(body.fields).toEqual([
-      { path: 'lab', message: '60 / 70 / 0 is no colour of a base: one has L* 8 to 97 and a chroma of at most 60. Read the swatch again.' },
+      {
+        path: 'lab',
+        message:
+          '60 / 70 / 0 is no colour of a base: one has L* 8 to 97 and a chroma of at most 60. Read the swatch again.',
+      },
     ]);
     const worn = { wearHours: 14, waterproof: true, transferProof: false, smallestShare: 0.5 } as const;
     const product = fresh({ kind: 'base', lab: [60, 12, 18], ...worn });
@@ -58,15 +72,28 @@ describe('products and units', () => {
     const assistant = await server.signedIn('assistant');
     await assistant.post('/api/products').set(keyed()).send(fresh()).expect(403);
     const unit = demo.units[3]!;
-    await assistant.post(`/api/units/${unit.id}/counts`).set(keyed()).send({ id: newId(), remainingMg: 12, note: 'weighed' }).expect(201);
+    await assistant
+      .post(`/api/units/${unit.id}/counts`)
+      .set(keyed())
+      .send({ id: newId(), remainingMg: 12, note: 'weighed' })
+      .expect(201);
     const { body } = await assistant.get(`/api/units/${unit.id}/ledger`).expect(200);
-    expect(body).toMatchObject({ remainingMg: 12, entries: [{ reason: 'count', note: 'weighed', by: 'Wilhelmina Fry', mg: 12 - unit.remainingMg }] });
+    expect(body).toMatchObject({
+      remainingMg: 12,
+      entries: [{ reason: 'count', note: 'weighed', by: 'Wilhelmina Fry', mg: 12 - unit.remainingMg }],
+    });
   });
 
   test('a unit’s amount moves by the ledger alone', async () => {
     const product = fresh();
     await post('/api/products', product).expect(201);
-    const unit: Unit = { id: newId(), productId: product.id, openedOn: null, remainingMg: 5000, place: 'case 2' };
+    const unit: Unit = {
+      id: newId(),
+      productId: product.id,
+      openedOn: null,
+      remainingMg: 5000,
+      place: 'case 2',
+    };
     await post('/api/units', unit).expect(201);
     await put(`/api/units/${unit.id}`, 1, { ...unit, openedOn: '2031-05-01', remainingMg: 1 }).expect(200);
     const kept = (await kitNow()).units.find((u) => u.id === unit.id)!;
@@ -85,8 +112,16 @@ describe('the ledger follows the chair', () => {
   const used = step.use.find((u) => u.unitId !== null)!;
   const planned = used.parts * used.product.mgPerMeasure;
   const event = (kind: string, more: object = {}) =>
-    post(`/api/charts/${chart.id}/events`, { id: newId(), version: chart.version, stepId: step.id, kind, at: '2031-05-14T10:00:00Z', ...more });
-  const left = async (): Promise<number> => (await kitNow()).units.find((u) => u.id === used.unitId)!.remainingMg;
+    post(`/api/charts/${chart.id}/events`, {
+      id: newId(),
+      version: chart.version,
+      stepId: step.id,
+      kind,
+      at: '2031-05-14T10:00:00Z',
+      ...more,
+    });
+  const left = async (): Promise<number> =>
+    (await kitNow()).units.find((u) => u.id === used.unitId)!.remainingMg;
 
   test('done takes, a larger amount takes the rest, undone gives back, once each', async () => {
     const before = await left();
@@ -105,8 +140,15 @@ describe('the ledger follows the chair', () => {
   test('a repeated send takes nothing twice', async () => {
     const before = await left();
     const key = keyed();
-    const body = { id: newId(), version: chart.version, stepId: step.id, kind: 'done', at: '2031-05-14T11:00:00Z' };
-    for (let i = 0; i < 3; i++) await artist.post(`/api/charts/${chart.id}/events`).set(key).send(body).expect(201);
+    const body = {
+      id: newId(),
+      version: chart.version,
+      stepId: step.id,
+      kind: 'done',
+      at: '2031-05-14T11:00:00Z',
+    };
+    for (let i = 0; i < 3; i++)
+      await artist.post(`/api/charts/${chart.id}/events`).set(key).send(body).expect(201);
     // The larger amount noted before still stands.
     expect(await left()).toBeCloseTo(before - 3 * planned, 6);
   });
@@ -148,7 +190,10 @@ describe('files', () => {
   });
 
   test('ten thousand rows land', async () => {
-    const text = [head, ...Array.from({ length: 10_000 }, (_, i) => `Ordway,Many,M${i},base,60,12,18,,100,store`)].join('\n');
+    const text = [
+      head,
+      ...Array.from({ length: 10_000 }, (_, i) => `Ordway,Many,M${i},base,60,12,18,,100,store`),
+    ].join('\n');
     const stranger = await server.signedIn('stranger');
     const { body } = await stranger.post('/api/kit/import').set(keyed()).send({ text, mapping }).expect(201);
     expect(body).toEqual({ products: 10_000, units: 10_000, leftOut: 0 });
@@ -160,7 +205,9 @@ describe('files', () => {
     expect(headers['content-disposition']).toContain('kit.csv');
     const { rows } = readKitCsv(text);
     const names = (k: Pick<Kit, 'products'>) => k.products.map((p) => `${p.line} ${p.shade}`).sort();
-    expect([...new Set(rows.map((r) => `${r.product!.line} ${r.product!.shade}`))].sort()).toEqual([...new Set(names(kit))].sort());
+    expect([...new Set(rows.map((r) => `${r.product!.line} ${r.product!.shade}`))].sort()).toEqual(
+      [...new Set(names(kit))].sort(),
+    );
     expect(rows.filter((r) => r.unit)).toHaveLength(kit.units.length);
     const gpl = (await artist.get('/api/kit/export?as=gpl').expect(200)).text.split('\n');
     expect(gpl[0]).toBe('GIMP Palette');
@@ -178,12 +225,26 @@ describe('palettes', () => {
   const palettes = async (): Promise<PaletteAnswer[]> => (await artist.get('/api/palettes').expect(200)).body;
 
   test('a palette is added, rearranged from its revision, and never with two pans in a place', async () => {
-    const palette: Palette = { id: newId(), name: 'Mine', rows: 2, columns: 2, pans: [{ row: 0, column: 0, productId: demo.products[0]!.id }] };
+    const palette: Palette = {
+      id: newId(),
+      name: 'Mine',
+      rows: 2,
+      columns: 2,
+      pans: [{ row: 0, column: 0, productId: demo.products[0]!.id }],
+    };
     await post('/api/palettes', { palette }).expect(201);
-    await put(`/api/palettes/${palette.id}`, 1, { palette: { ...palette, pans: [{ ...palette.pans[0]!, row: 1 }] } }).expect(200);
-    expect((await palettes()).find((p) => p.palette.id === palette.id)).toMatchObject({ revision: 2, palette: { pans: [{ row: 1 }] } });
+    await put(`/api/palettes/${palette.id}`, 1, {
+      palette: { ...palette, pans: [{ ...palette.pans[0]!, row: 1 }] },
+    }).expect(200);
+    expect((await palettes()).find((p) => p.palette.id === palette.id)).toMatchObject({
+      revision: 2,
+      palette: { pans: [{ row: 1 }] },
+    });
     await put(`/api/palettes/${palette.id}`, 1, { palette }).expect(409);
-    const doubled = { ...palette, pans: [palette.pans[0]!, { ...palette.pans[0]!, productId: demo.products[1]!.id }] };
+    const doubled = {
+      ...palette,
+      pans: [palette.pans[0]!, { ...palette.pans[0]!, productId: demo.products[1]!.id }],
+    };
     const { body } = await put(`/api/palettes/${palette.id}`, 2, { palette: doubled }).expect(422);
     expect(body.fields[0].message).toMatch(/A1 holds two pans/);
     const foreign = { ...palette, id: newId(), pans: [{ row: 0, column: 0, productId: newId() }] };
@@ -192,7 +253,10 @@ describe('palettes', () => {
   });
 
   test('labels are a PDF with embedded fonts', async () => {
-    const { body, headers } = await artist.get(`/api/palettes/${demo.palettes![0]!.id}/labels`).buffer(true).expect(200);
+    const { body, headers } = await artist
+      .get(`/api/palettes/${demo.palettes![0]!.id}/labels`)
+      .buffer(true)
+      .expect(200);
     expect(headers['content-type']).toContain('application/pdf');
     const text = Buffer.from(body).toString('latin1');
     expect(text.startsWith('%PDF')).toBe(true);
@@ -218,17 +282,30 @@ describe('palettes', () => {
 
 describe('substitutes', () => {
   test('uses are found in newest versions; a substitute makes a new version of each chart, all or none', async () => {
-    const chart = demo.charts.find((c) => c.version === 1 && !demo.charts.some((d) => d.id === c.id && d.version > 1))!;
+    const chart = demo.charts.find(
+      (c) => c.version === 1 && !demo.charts.some((d) => d.id === c.id && d.version > 1),
+    )!;
     const step = chart.steps.find((s) => s.role === 'lip' && s.use.length === 1)!;
     const gone = step.use[0]!.product;
-    const uses = (await artist.get(`/api/products/${gone.id}/uses`).expect(200)).body.charts as { id: string; version: number }[];
+    const uses = (await artist.get(`/api/products/${gone.id}/uses`).expect(200)).body.charts as {
+      id: string;
+      version: number;
+    }[];
     expect(uses.map((c) => c.id)).toContain(chart.id);
-    const unit = demo.units.find((u) => demo.products.find((p) => p.id === u.productId)!.kind === gone.kind && u.productId !== gone.id)!;
+    const unit = demo.units.find(
+      (u) => demo.products.find((p) => p.id === u.productId)!.kind === gone.kind && u.productId !== gone.id,
+    )!;
     const parts = [{ productId: unit.productId, unitId: unit.id, pumps: 1 }];
-    const unknown = await post(`/api/products/${gone.id}/substitutions`, { chartIds: [chart.id, newId()], parts }).expect(404);
+    const unknown = await post(`/api/products/${gone.id}/substitutions`, {
+      chartIds: [chart.id, newId()],
+      parts,
+    }).expect(404);
     expect(unknown.body.code).toBe('not-found');
     expect((await artist.get(`/api/charts/${chart.id}`)).body.chart.version).toBe(1);
-    const { body } = await post(`/api/products/${gone.id}/substitutions`, { chartIds: uses.map((c) => c.id), parts }).expect(201);
+    const { body } = await post(`/api/products/${gone.id}/substitutions`, {
+      chartIds: uses.map((c) => c.id),
+      parts,
+    }).expect(201);
     expect(body.changed).toHaveLength(uses.length);
     const after = (await artist.get(`/api/charts/${chart.id}`)).body.chart;
     expect(after).toMatchObject({ version: 2, parent: 1 });
@@ -237,7 +314,10 @@ describe('substitutes', () => {
     expect((await artist.get(`/api/products/${gone.id}/uses`)).body.charts).toEqual([]);
     await post(`/api/products/${gone.id}/substitutions`, { chartIds: [chart.id], parts }).expect(422);
     const wrongUnit = [{ productId: demo.products[0]!.id, unitId: unit.id, pumps: 1 }];
-    await post(`/api/products/${unit.productId}/substitutions`, { chartIds: [chart.id], parts: wrongUnit }).expect(422);
+    await post(`/api/products/${unit.productId}/substitutions`, {
+      chartIds: [chart.id],
+      parts: wrongUnit,
+    }).expect(422);
   });
 });
 
@@ -267,7 +347,9 @@ describe('readings in full', () => {
 
   test('a spot is read as another colour than the skin round it', async () => {
     const clientId = demo.clients[0]!.id;
-    const sample = async (spot: boolean) => (await artist.post('/api/reader/samples').send({ clientId, zone: 'cheek', spot }).expect(200)).body.lab as number[];
+    const sample = async (spot: boolean) =>
+      (await artist.post('/api/reader/samples').send({ clientId, zone: 'cheek', spot }).expect(200)).body
+        .lab as number[];
     const [skin, spot] = [await sample(false), await sample(true)];
     expect(spot[1]! - skin[1]!).toBeGreaterThan(4);
   });

@@ -11,7 +11,12 @@ import { demo, keyed, testServer, TODAY, type TestServer } from './testServer';
 
 // Two servers over one database, each with its own connections: what is recorded at one is told by the other.
 let first: TestServer;
-let second: { readonly server: Server; readonly live: Live; readonly pool: ReturnType<typeof openPool>; readonly port: number };
+let second: {
+  readonly server: Server;
+  readonly live: Live;
+  readonly pool: ReturnType<typeof openPool>;
+  readonly port: number;
+};
 
 beforeAll(async () => {
   first = await testServer();
@@ -44,22 +49,28 @@ const chart = demo.charts.find((c) => c.client.name === 'Isaura Penhallow')!;
 /** Follows a chart at the second server: what it says. */
 async function follow(): Promise<{ readonly said: { text: string }[]; readonly close: () => void }> {
   const [{ email, password }] = SIGN_INS;
-  const signedIn = await request(`http://127.0.0.1:${second.port}`).post('/api/session').send({ email, password }).expect(200);
+  const signedIn = await request(`http://127.0.0.1:${second.port}`)
+    .post('/api/session')
+    .send({ email, password })
+    .expect(200);
   const cookie = ([] as string[])
     .concat(signedIn.headers['set-cookie'] ?? [])
     .map((c) => c.split(';')[0])
     .join('; ');
   const said: { text: string }[] = [];
   return new Promise((resolve, reject) => {
-    const asked = get({ host: '127.0.0.1', port: second.port, path: `/api/charts/${chart.id}/live`, headers: { cookie } }, (res) => {
-      expect(res.headers['content-type']).toContain('text/event-stream');
-      res.setEncoding('utf8');
-      res.on('data', (text: string) => {
-        said.push({ text });
-        if (text.includes(': open')) resolve({ said, close: () => asked.destroy() });
-      });
-      res.on('error', () => undefined);
-    });
+    const asked = get(
+      { host: '127.0.0.1', port: second.port, path: `/api/charts/${chart.id}/live`, headers: { cookie } },
+      (res) => {
+        expect(res.headers['content-type']).toContain('text/event-stream');
+        res.setEncoding('utf8');
+        res.on('data', (text: string) => {
+          said.push({ text });
+          if (text.includes(': open')) resolve({ said, close: () => asked.destroy() });
+        });
+        res.on('error', () => undefined);
+      },
+    );
     asked.on('error', reject);
   });
 }
@@ -74,7 +85,13 @@ test('a step ticked at one server is told by the other, once', async () => {
   await new Promise((resolve) => setTimeout(resolve, 300));
   const artist = await first.signedIn('artist');
   const version = demo.charts.filter((c) => c.id === chart.id).at(-1)!;
-  const event = { id: newId(), version: version.version, stepId: version.steps[0]!.id, kind: 'done', at: `${TODAY}T08:00:00Z` };
+  const event = {
+    id: newId(),
+    version: version.version,
+    stepId: version.steps[0]!.id,
+    kind: 'done',
+    at: `${TODAY}T08:00:00Z`,
+  };
   await artist.post(`/api/charts/${chart.id}/events`).set(keyed()).send(event).expect(201);
   await until(() => line.said.some(({ text }) => text.includes('event: changed')));
   const told = line.said.filter(({ text }) => text.includes('event: changed'));

@@ -3,7 +3,8 @@ import type { Problem } from '@toile/contract';
 import { isDatabaseAway } from '../src/db/connection';
 import { keyed, testServer, type TestServer } from './testServer';
 
-// What a restart of PostgreSQL does to every connection: cut off with 57P01, idle or in the middle of a query.
+// What a restart of PostgreSQL does to every connection: cut off with 57P01, idle or in the middle of a
+// query.
 let server: TestServer;
 let superClient: pg.Client;
 beforeAll(async () => {
@@ -17,10 +18,10 @@ afterAll(async () => {
 });
 
 const cutOff = async (): Promise<number> => {
-  const { rowCount } = await superClient.query('select pg_terminate_backend(pid) from pg_stat_activity where datname = $1 and usename = $2', [
-    new URL(server.appUrl).pathname.slice(1),
-    'toile_app',
-  ]);
+  const { rowCount } = await superClient.query(
+    'select pg_terminate_backend(pid) from pg_stat_activity where datname = $1 and usename = $2',
+    [new URL(server.appUrl).pathname.slice(1), 'toile_app'],
+  );
   return rowCount ?? 0;
 };
 const running = async (): Promise<number> => {
@@ -65,7 +66,10 @@ test('what is asked meanwhile is served or told to try again, and served afterwa
     }
   })();
   const answers: { status: number; body: unknown }[] = [];
-  for (let i = 0; i < 40; i++) answers.push(...(await Promise.all([agent.get('/api/clients'), agent.get('/api/kit'), agent.get('/api/today')])));
+  for (let i = 0; i < 40; i++)
+    answers.push(
+      ...(await Promise.all([agent.get('/api/clients'), agent.get('/api/kit'), agent.get('/api/today')])),
+    );
   cutting = false;
   await cutter;
   expect(new Set(answers.map((a) => a.status).filter((s) => s !== 200 && s !== 503))).toEqual(new Set());

@@ -10,7 +10,11 @@ let server: TestServer;
 let phones: Agent[];
 beforeAll(async () => {
   server = await testServer();
-  phones = [await server.signedIn('artist'), await server.signedIn('owner'), await server.signedIn('assistant')];
+  phones = [
+    await server.signedIn('artist'),
+    await server.signedIn('owner'),
+    await server.signedIn('assistant'),
+  ];
 });
 afterAll(() => server.stop());
 
@@ -41,10 +45,14 @@ const tell = (phone: number, stepId: string, more: object) =>
 
 test('one step ticked on three phones at once is taken from the kit once', async () => {
   const step = steps[0]!;
-  const answers = await Promise.all([0, 1, 2, 0, 1, 2].map((phone) => tell(phone, step.id, { kind: 'done' })));
+  const answers = await Promise.all(
+    [0, 1, 2, 0, 1, 2].map((phone) => tell(phone, step.id, { kind: 'done' })),
+  );
   expect(answers.map((a) => a.status)).toEqual(Array(6).fill(201));
   for (const [unit, mg] of await written(step.id)) {
-    const planned = step.use.filter((u) => u.unitId === unit).reduce((sum, u) => sum + u.parts * u.product.mgPerMeasure, 0);
+    const planned = step.use
+      .filter((u) => u.unitId === unit)
+      .reduce((sum, u) => sum + u.parts * u.product.mgPerMeasure, 0);
     expect(mg).toBeCloseTo(planned, 6);
   }
   expect((await written(step.id)).size).toBeGreaterThan(0);
@@ -54,22 +62,31 @@ test('whatever many hands record of one step at once, the ledger says what the e
   const deed = fc.oneof(
     fc.constant({ kind: 'done' }),
     fc.constant({ kind: 'undone' }),
-    fc.integer({ min: 1, max: 6 }).map((measures) => ({ kind: 'deviation', deviation: { kind: 'amount', measures, note: '' } })),
+    fc
+      .integer({ min: 1, max: 6 })
+      .map((measures) => ({ kind: 'deviation', deviation: { kind: 'amount', measures, note: '' } })),
   );
   await fc.assert(
-    fc.asyncProperty(fc.integer({ min: 0, max: steps.length - 1 }), fc.array(fc.tuple(fc.nat(2), deed), { minLength: 2, maxLength: 8 }), async (n, deeds) => {
-      const step = steps[n]!;
-      const answers = await Promise.all(deeds.map(([phone, more]) => tell(phone, step.id, more)));
-      expect(answers.map((a) => a.status)).toEqual(deeds.map(() => 201));
-      const should = takenFromUnits(chart, step.id, await eventsOf(step.id));
-      const is = await written(step.id);
-      for (const unit of new Set([...should.keys(), ...is.keys()])) expect(is.get(unit) ?? 0).toBeCloseTo(should.get(unit) ?? 0, 5);
-    }),
+    fc.asyncProperty(
+      fc.integer({ min: 0, max: steps.length - 1 }),
+      fc.array(fc.tuple(fc.nat(2), deed), { minLength: 2, maxLength: 8 }),
+      async (n, deeds) => {
+        const step = steps[n]!;
+        const answers = await Promise.all(deeds.map(([phone, more]) => tell(phone, step.id, more)));
+        expect(answers.map((a) => a.status)).toEqual(deeds.map(() => 201));
+        const should = takenFromUnits(chart, step.id, await eventsOf(step.id));
+        const is = await written(step.id);
+        for (const unit of new Set([...should.keys(), ...is.keys()]))
+          expect(is.get(unit) ?? 0).toBeCloseTo(should.get(unit) ?? 0, 5);
+      },
+    ),
     { numRuns: 25, endOnFailure: true },
   );
 });
 
 test('steps of one chart ticked at once all land, and wait for no other in a ring', async () => {
-  const answers = await Promise.all(steps.flatMap((step) => [0, 1, 2].map((phone) => tell(phone, step.id, { kind: 'done' }))));
+  const answers = await Promise.all(
+    steps.flatMap((step) => [0, 1, 2].map((phone) => tell(phone, step.id, { kind: 'done' }))),
+  );
   expect(answers.every((a) => a.status === 201)).toBe(true);
 });

@@ -2,7 +2,8 @@ import { newId, pathTo, ROUTES, type Problem, type RouteName } from '@toile/cont
 import type { Agent, Response } from 'supertest';
 import { demo, testServer, type TestServer } from './testServer';
 
-// Who may do what, written out: o(wner), a(rtist), s (assistant); * is anyone at all. A route that is not here fails the first test.
+// Who may do what, written out: o(wner), a(rtist), s (assistant); * is anyone at all. A route that is not
+// here fails the first test.
 const TABLE: Readonly<Record<RouteName, string>> = {
   signIn: '*',
   session: 'oas',
@@ -58,7 +59,11 @@ let server: TestServer;
 let agents: Readonly<Record<'o' | 'a' | 's', Agent>>;
 beforeAll(async () => {
   server = await testServer();
-  agents = { o: await server.signedIn('owner'), a: await server.signedIn('artist'), s: await server.signedIn('assistant') };
+  agents = {
+    o: await server.signedIn('owner'),
+    a: await server.signedIn('artist'),
+    s: await server.signedIn('assistant'),
+  };
 });
 afterAll(() => server.stop());
 
@@ -80,10 +85,12 @@ async function ask(agent: Agent, name: RouteName): Promise<Response> {
 }
 const codeOf = (answer: Response): string | undefined => (answer.body as Partial<Problem>).code;
 
-test('every route is in the table, and the table has no other', () => expect(Object.keys(TABLE).sort()).toEqual([...NAMES].sort()));
+test('every route is in the table, and the table has no other', () =>
+  expect(Object.keys(TABLE).sort()).toEqual([...NAMES].sort()));
 
 test('every route is answered by a handler of its own', async () => {
-  for (const name of NAMES.filter((n) => n !== 'signOut')) expect([name, codeOf(await ask(agents.o, name))]).not.toEqual([name, 'no-such-route']);
+  for (const name of NAMES.filter((n) => n !== 'signOut'))
+    expect([name, codeOf(await ask(agents.o, name))]).not.toEqual([name, 'no-such-route']);
 });
 
 test.each(NAMES.filter((name) => name !== 'signOut'))('%s is for whom the table says', async (name) => {
@@ -113,5 +120,6 @@ test('contact data is for owner and artist', async () => {
 test('no role is let in by a session that has ended', async () => {
   const agent = await server.signedIn('owner');
   await agent.delete('/api/session').expect(204);
-  for (const name of ['kit', 'client', 'createClient', 'updateStudioSettings'] as const) expect((await ask(agent, name)).status).toBe(401);
+  for (const name of ['kit', 'client', 'createClient', 'updateStudioSettings'] as const)
+    expect((await ask(agent, name)).status).toBe(401);
 });

@@ -17,9 +17,18 @@ beforeAll(async () => {
 afterAll(() => server.stop());
 afterEach(() => void (now = new Date(`${TODAY}T08:00:00Z`)));
 
-const newClient = (more: object = {}) => ({ id: newId(), name: 'Ilse Moor', notes: 'Left eye waters', features: PLAIN_FEATURES, measurements: {}, ...more });
+const newClient = (more: object = {}) => ({
+  id: newId(),
+  name: 'Ilse Moor',
+  notes: 'Left eye waters',
+  features: PLAIN_FEATURES,
+  measurements: {},
+  ...more,
+});
 const keys = (): Promise<string[]> =>
-  inStudio(server.db, demo.studio.id, async (tx) => (await tx.selectFrom('idempotency').select('key').orderBy('key').execute()).map((r) => r.key));
+  inStudio(server.db, demo.studio.id, async (tx) =>
+    (await tx.selectFrom('idempotency').select('key').orderBy('key').execute()).map((r) => r.key),
+  );
 
 describe('unknown fields', () => {
   test('a misspelt field in an edit is named, and what it meant to leave alone is still there', async () => {
@@ -31,41 +40,83 @@ describe('unknown fields', () => {
       .set({ ...keyed(), 'if-match': '1' })
       .send({ ...others, note: notes })
       .expect(422);
-    expect((refused.body as Problem).fields?.map((f) => f.message).join()).toContain('note is not known here');
+    expect((refused.body as Problem).fields?.map((f) => f.message).join()).toContain(
+      'note is not known here',
+    );
     const kept: ClientAnswer = (await artist.get(`/api/clients/${body.id}`).expect(200)).body;
     expect(kept).toMatchObject({ notes: 'Left eye waters', revision: 1 });
   });
 
   test.each([
-    ['POST', '/api/visits', { id: newId(), clientId: demo.clients[0]!.id, kind: 'trial', date: TODAY, startsAt: '09:00', ready: '11:00' }, 'ready'],
-    ['POST', '/api/units', { id: newId(), productId: demo.products[0]!.id, remainingMg: 3, openend: TODAY }, 'openend'],
+    [
+      'POST',
+      '/api/visits',
+      {
+        id: newId(),
+        clientId: demo.clients[0]!.id,
+        kind: 'trial',
+        date: TODAY,
+        startsAt: '09:00',
+        ready: '11:00',
+      },
+      'ready',
+    ],
+    [
+      'POST',
+      '/api/units',
+      { id: newId(), productId: demo.products[0]!.id, remainingMg: 3, openend: TODAY },
+      'openend',
+    ],
     ['POST', '/api/clients', newClient({ measurements: { faceLenght: 180 } }), 'faceLenght'],
     ['PUT', '/api/settings', { ruleGrades: {}, school: {} }, 'school'],
     [
       'POST',
       `/api/clients/${demo.clients[0]!.id}/readings`,
-      { id: newId(), at: `${TODAY}T08:00:00Z`, source: 'typed', zones: { cheek: [[50, 12, 18]], elbow: [[50, 12, 18]] } },
+      {
+        id: newId(),
+        at: `${TODAY}T08:00:00Z`,
+        source: 'typed',
+        zones: { cheek: [[50, 12, 18]], elbow: [[50, 12, 18]] },
+      },
       'elbow',
     ],
   ] as const)('%s %s refuses what it does not know', async (method, path, body, field) => {
-    const asked = method === 'POST' ? owner.post(path).set(keyed()) : owner.put(path).set({ ...keyed(), 'if-match': '0' });
+    const asked =
+      method === 'POST'
+        ? owner.post(path).set(keyed())
+        : owner.put(path).set({ ...keyed(), 'if-match': '0' });
     const answer = await asked.send(body).expect(422);
     expect(JSON.stringify((answer.body as Problem).fields)).toContain(field);
   });
 });
 
 describe('where a request comes from', () => {
-  test.each(['null', 'https://elsewhere.example', 'not an address', 'file://', ''])('a write from %p is refused', async (origin) => {
-    const answer = await artist.post('/api/clients').set(keyed()).set('origin', origin).send(newClient()).expect(403);
-    expect((answer.body as Problem).code).toBe('wrong-origin');
-  });
+  test.each(['null', 'https://elsewhere.example', 'not an address', 'file://', ''])(
+    'a write from %p is refused',
+    async (origin) => {
+      const answer = await artist
+        .post('/api/clients')
+        .set(keyed())
+        .set('origin', origin)
+        .send(newClient())
+        .expect(403);
+      expect((answer.body as Problem).code).toBe('wrong-origin');
+    },
+  );
 
   test('from our own page, and from what sends none, it is taken', async () => {
-    await artist.post('/api/clients').set(keyed()).set('host', 'studio.example').set('origin', 'http://studio.example').send(newClient()).expect(201);
+    await artist
+      .post('/api/clients')
+      .set(keyed())
+      .set('host', 'studio.example')
+      .set('origin', 'http://studio.example')
+      .send(newClient())
+      .expect(201);
     await artist.post('/api/clients').set(keyed()).send(newClient()).expect(201);
   });
 
-  test('reading is not writing', async () => void (await artist.get('/api/clients').set('origin', 'null').expect(200)));
+  test('reading is not writing', async () =>
+    void (await artist.get('/api/clients').set('origin', 'null').expect(200)));
 });
 
 describe('one key, one write', () => {
@@ -102,7 +153,9 @@ describe('one key, one write', () => {
     await artist.post('/api/clients').set(keyed()).send(newClient()).expect(201);
     expect(await keys()).not.toContain(key['idempotency-key']);
     // Told again after all that time it is not the same write, and what it made is still there.
-    expect((await artist.post('/api/clients').set(key).send(body).expect(409)).body.code).toBe('already-there');
+    expect((await artist.post('/api/clients').set(key).send(body).expect(409)).body.code).toBe(
+      'already-there',
+    );
   });
 
   test('many writes at once let go of old keys together without waiting for each other', async () => {
@@ -113,14 +166,17 @@ describe('one key, one write', () => {
       old.add(key['idempotency-key']);
     }
     now = new Date(now.getTime() + (KEY_DAYS + 1) * 86_400_000);
-    const answers = await Promise.all(Array.from({ length: 12 }, () => artist.post('/api/clients').set(keyed()).send(newClient())));
+    const answers = await Promise.all(
+      Array.from({ length: 12 }, () => artist.post('/api/clients').set(keyed()).send(newClient())),
+    );
     expect(answers.map((a) => a.status)).toEqual(Array(12).fill(201));
     expect((await keys()).filter((k) => old.has(k))).toEqual([]);
   });
 });
 
 describe('days', () => {
-  const todayFor = async (agent: Agent, zone?: string): Promise<string> => (await agent.get(`/api/today${zone ? `?zone=${zone}` : ''}`).expect(200)).body.date;
+  const todayFor = async (agent: Agent, zone?: string): Promise<string> =>
+    (await agent.get(`/api/today${zone ? `?zone=${zone}` : ''}`).expect(200)).body.date;
 
   test('today is the day of whoever asks, until the studio keeps to a zone', async () => {
     now = new Date('2031-05-14T22:30:00Z');
@@ -142,7 +198,13 @@ describe('days', () => {
   });
 
   test('a day that is none is refused by its field', async () => {
-    const visit = { id: newId(), clientId: demo.clients[0]!.id, kind: 'trial', date: '2031-02-31', startsAt: '09:00' };
+    const visit = {
+      id: newId(),
+      clientId: demo.clients[0]!.id,
+      kind: 'trial',
+      date: '2031-02-31',
+      startsAt: '09:00',
+    };
     const answer = await artist.post('/api/visits').set(keyed()).send(visit).expect(422);
     expect((answer.body as Problem).fields).toEqual([{ path: 'date', message: 'A date, as 2031-05-14' }]);
   });

@@ -6,7 +6,10 @@ afterAll(() => server.stop());
 
 test('a studio grades the rules its own way; only its owner, from the revision shown', async () => {
   const owner = await server.signedIn('owner');
-  expect((await owner.get('/api/settings').expect(200)).body).toEqual({ settings: { ruleGrades: {} }, revision: 0 });
+  expect((await owner.get('/api/settings').expect(200)).body).toEqual({
+    settings: { ruleGrades: {} },
+    revision: 0,
+  });
   const put = (revision: number, ruleGrades: object) =>
     owner
       .put('/api/settings')
@@ -15,7 +18,10 @@ test('a studio grades the rules its own way; only its owner, from the revision s
   await put(0, { 'heavy-base': 'off' }).expect(200);
   await put(0, {}).expect(409);
   await put(1, { 'heavy-base': 'note', allergen: 'stop' }).expect(200);
-  expect((await owner.get('/api/settings')).body).toEqual({ settings: { ruleGrades: { 'heavy-base': 'note', allergen: 'stop' } }, revision: 2 });
+  expect((await owner.get('/api/settings')).body).toEqual({
+    settings: { ruleGrades: { 'heavy-base': 'note', allergen: 'stop' } },
+    revision: 2,
+  });
   await put(2, { 'no-such-rule': 'off' }).expect(422);
   await put(2, { allergen: 'loud' }).expect(422);
   const artist = await server.signedIn('artist');
@@ -37,7 +43,10 @@ test('a studio has its way in questions schools answer differently, and only ans
       .set({ ...keyed(), 'if-match': String(at) })
       .send({ ruleGrades: {}, schools });
   await put(revision, { mist: 'powder, then spray', eyesOrFace: 'eyes first' }).expect(200);
-  expect((await owner.get('/api/settings')).body.settings.schools).toEqual({ mist: 'powder, then spray', eyesOrFace: 'eyes first' });
+  expect((await owner.get('/api/settings')).body.settings.schools).toEqual({
+    mist: 'powder, then spray',
+    eyesOrFace: 'eyes first',
+  });
   const refused = await put(revision + 1, { eyesOrFace: 'lips first' }).expect(422);
   expect(refused.body.fields[0].path).toBe('schools');
   await put(revision + 1, { moon: 'full' }).expect(422);

@@ -13,7 +13,8 @@ const share = async (more: { days?: ShareDays; cautions?: boolean } = {}) => {
   const artist = await server.signedIn('artist');
   const secret = newSecret();
   const body = { id: newId(), version: chart.version, secret, days: 7, cautions: false, ...more };
-  const made = (await artist.post(`/api/charts/${chart.id}/shares`).set(keyed()).send(body).expect(201)).body as ShareAnswer;
+  const made = (await artist.post(`/api/charts/${chart.id}/shares`).set(keyed()).send(body).expect(201))
+    .body as ShareAnswer;
   return { artist, made, path: sharePath(demo.studio.id, secret), secret };
 };
 
@@ -25,7 +26,8 @@ test('whoever has the link sees the chart, without an account, contact or health
   expect(headers['content-security-policy']).toContain("default-src 'none'");
   expect(headers['cache-control']).toBe('no-store');
   expect(made).toMatchObject({ cautions: false, revokedAt: null });
-  for (const hidden of [person.phone, person.email, 'Mind:'].filter(Boolean)) expect(text).not.toContain(hidden);
+  for (const hidden of [person.phone, person.email, 'Mind:'].filter(Boolean))
+    expect(text).not.toContain(hidden);
 });
 
 test('cautions are shown only when it was chosen', async () => {
@@ -52,7 +54,10 @@ test('it ends by itself, and at once when it is taken back; both look like a lin
 test('the secret is in no record, and a link of another studio’s id opens nothing', async () => {
   const { secret } = await share();
   const stored = await inStudio(server.db, demo.studio.id, async (tx) =>
-    JSON.stringify([await tx.selectFrom('shares').selectAll().execute(), await tx.selectFrom('idempotency').selectAll().execute()]),
+    JSON.stringify([
+      await tx.selectFrom('shares').selectAll().execute(),
+      await tx.selectFrom('idempotency').selectAll().execute(),
+    ]),
   );
   expect(stored).toContain('"version"');
   expect(stored).not.toContain(secret);
@@ -64,7 +69,8 @@ test('the secret is in no record, and a link of another studio’s id opens noth
 test('what cannot be is said by field, and an assistant shares nothing', async () => {
   const artist = await server.signedIn('artist');
   const body = { id: newId(), version: chart.version, secret: 'short', days: 365, cautions: false };
-  const problem = (await artist.post(`/api/charts/${chart.id}/shares`).set(keyed()).send(body).expect(422)).body as Problem;
+  const problem = (await artist.post(`/api/charts/${chart.id}/shares`).set(keyed()).send(body).expect(422))
+    .body as Problem;
   expect(problem.fields!.map((f) => f.path).sort()).toEqual(['days', 'secret']);
   await artist
     .post(`/api/charts/${chart.id}/shares`)

@@ -19,23 +19,41 @@ afterAll(async () => {
   await elsewhere.stop();
 });
 
-const file = (from: TestServer, studioId = demo.studio.id): Promise<StudioBundle> => inStudio(from.db, studioId, exportStudio);
+const file = (from: TestServer, studioId = demo.studio.id): Promise<StudioBundle> =>
+  inStudio(from.db, studioId, exportStudio);
 /** Every id of a studio made another's, so that a copy can stand beside it. */
 const renamed = (bundle: StudioBundle): StudioBundle => {
   const ids = new Map<string, string>();
-  const text = JSON.stringify(bundle).replace(/[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/g, (id) => {
-    if (!ids.has(id)) ids.set(id, newId());
-    return ids.get(id)!;
-  });
-  return JSON.parse(text.replaceAll('@quayside.example', '@copied.example').replace(/"hash":"sha256:[0-9a-f]{64}",?/g, '')) as StudioBundle;
+  const text = JSON.stringify(bundle).replace(
+    /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/g,
+    (id) => {
+      if (!ids.has(id)) ids.set(id, newId());
+      return ids.get(id)!;
+    },
+  );
+  return JSON.parse(
+    text.replaceAll('@quayside.example', '@copied.example').replace(/"hash":"sha256:[0-9a-f]{64}",?/g, ''),
+  ) as StudioBundle;
 };
-const unsealed = (bundle: StudioBundle): unknown => JSON.parse(JSON.stringify(bundle).replace(/,?"hash":"sha256:[0-9a-f]{64}"/g, ''));
-const byId = <T>(rows: readonly T[]): T[] => [...rows].sort((a, b) => (canonicalJson(a) < canonicalJson(b) ? -1 : 1));
+const unsealed = (bundle: StudioBundle): unknown =>
+  JSON.parse(JSON.stringify(bundle).replace(/,?"hash":"sha256:[0-9a-f]{64}"/g, ''));
+const byId = <T>(rows: readonly T[]): T[] =>
+  [...rows].sort((a, b) => (canonicalJson(a) < canonicalJson(b) ? -1 : 1));
 
 test('what the demo was written as is what comes out again', async () => {
   const out = await file(server);
   const plain = (rows: readonly unknown[]): unknown[] => byId(JSON.parse(JSON.stringify(rows)) as unknown[]);
-  for (const table of ['people', 'simulatedSkins', 'products', 'units', 'palettes', 'looks', 'parties', 'visits', 'events'] as const)
+  for (const table of [
+    'people',
+    'simulatedSkins',
+    'products',
+    'units',
+    'palettes',
+    'looks',
+    'parties',
+    'visits',
+    'events',
+  ] as const)
     expect([table, plain(out[table])]).toEqual([table, plain(demo[table])]);
   expect(out.clients.map((c) => c.name).sort()).toEqual(demo.clients.map((c) => c.name).sort());
   expect(out.charts).toHaveLength(demo.charts.length);
@@ -54,17 +72,40 @@ test('events keep the device, what it had been told of and what they settle', as
       .expect(201);
   await tell(one, { kind: 'done', device: 'phone a', seen: null });
   await tell(two, { kind: 'undone', device: 'phone b', seen: null });
-  await tell(three, { kind: 'deviation', deviation: { kind: 'skipped', note: 'sore' }, device: 'phone b', seen: two, settles: [one, two] });
+  await tell(three, {
+    kind: 'deviation',
+    deviation: { kind: 'skipped', note: 'sore' },
+    device: 'phone b',
+    seen: two,
+    settles: [one, two],
+  });
   const { events } = await file(server);
   const told = (id: string): RecordedEvent => events.map((e) => e.event).find((e) => e.id === id)!;
-  expect(told(one)).toEqual({ id: one, stepId, at: '2031-05-14T10:00:00Z', by: 'Teodor Marsh', kind: 'done', device: 'phone a', seen: null });
-  expect(told(three)).toMatchObject({ device: 'phone b', seen: two, settles: [one, two], deviation: { kind: 'skipped', note: 'sore' } });
+  expect(told(one)).toEqual({
+    id: one,
+    stepId,
+    at: '2031-05-14T10:00:00Z',
+    by: 'Teodor Marsh',
+    kind: 'done',
+    device: 'phone a',
+    seen: null,
+  });
+  expect(told(three)).toMatchObject({
+    device: 'phone b',
+    seen: two,
+    settles: [one, two],
+    deviation: { kind: 'skipped', note: 'sore' },
+  });
 });
 
 test('out, in elsewhere, and out again is the same file, ledger and settings too', async () => {
   const owner = await server.signedIn('owner');
   const unit = demo.units[0]!;
-  await owner.post(`/api/units/${unit.id}/counts`).set(keyed()).send({ id: newId(), remainingMg: 1234, note: 'weighed' }).expect(201);
+  await owner
+    .post(`/api/units/${unit.id}/counts`)
+    .set(keyed())
+    .send({ id: newId(), remainingMg: 1234, note: 'weighed' })
+    .expect(201);
   await owner
     .put('/api/settings')
     .set({ ...keyed(), 'if-match': '0' })
@@ -72,16 +113,30 @@ test('out, in elsewhere, and out again is the same file, ledger and settings too
     .expect(200);
   const copy = renamed(await file(server));
   for (const table of BUNDLE_TABLES) expect([table, copy[table].length > 0]).toEqual([table, true]);
-  expect(await importStudio(elsewhere.db, JSON.stringify(copy))).toEqual({ ok: true, name: demo.studio.name });
+  expect(await importStudio(elsewhere.db, JSON.stringify(copy))).toEqual({
+    ok: true,
+    name: demo.studio.name,
+  });
   const again = await file(elsewhere, copy.studio.id);
   for (const table of BUNDLE_TABLES)
-    expect([table, byId(again[table].map((r) => unsealed(r as never)))]).toEqual([table, byId(copy[table].map((r) => unsealed(r as never)))]);
+    expect([table, byId(again[table].map((r) => unsealed(r as never)))]).toEqual([
+      table,
+      byId(copy[table].map((r) => unsealed(r as never))),
+    ]);
 });
 
 test('whoever came in by a file without passwords cannot sign in by any', async () => {
   const copy = renamed(demo);
   expect(
-    (await importStudio(elsewhere.db, JSON.stringify({ ...copy, people: copy.people.map((p) => ({ ...p, email: p.email.replace('copied', 'unset') })) }))).ok,
+    (
+      await importStudio(
+        elsewhere.db,
+        JSON.stringify({
+          ...copy,
+          people: copy.people.map((p) => ({ ...p, email: p.email.replace('copied', 'unset') })),
+        }),
+      )
+    ).ok,
   ).toBe(true);
   for (const password of ['none', '', 'lantern-quay'])
     await elsewhere
@@ -94,21 +149,29 @@ test('whoever came in by a file without passwords cannot sign in by any', async 
 test('no password, hash, session, link or key is in the file, and only its owner gets it', async () => {
   const owner = await server.signedIn('owner');
   const answer = await owner.get('/api/studio/export').expect(200);
-  expect(answer.headers['content-disposition']).toMatch(/filename="quayside-room-ostermouth-2031-05-14\.json"/);
-  for (const secret of ['argon2', 'password', 'secret', 'idempotency', ...SIGN_INS.map((p) => p.password)]) expect(answer.text).not.toContain(secret);
+  expect(answer.headers['content-disposition']).toMatch(
+    /filename="quayside-room-ostermouth-2031-05-14\.json"/,
+  );
+  for (const secret of ['argon2', 'password', 'secret', 'idempotency', ...SIGN_INS.map((p) => p.password)])
+    expect(answer.text).not.toContain(secret);
   expect(readDocument(answer.text, StudioBundleSchema).ok).toBe(true);
 });
 
 test('a file that is broken anywhere comes in nowhere', async () => {
   const copy = renamed(demo);
-  const wrong = { ...copy, visits: [...copy.visits.slice(0, -1), { ...copy.visits.at(-1)!, kind: 'picnic' }] };
+  const wrong = {
+    ...copy,
+    visits: [...copy.visits.slice(0, -1), { ...copy.visits.at(-1)!, kind: 'picnic' }],
+  };
   const refused = await importStudio(elsewhere.db, JSON.stringify(wrong));
   expect(refused.ok).toBe(false);
   // Sound by its schema, but a visit of someone who is not in it.
   const dangling = { ...copy, visits: [{ ...copy.visits[0]!, clientId: newId() }] };
   await expect(importStudio(elsewhere.db, JSON.stringify(dangling))).rejects.toThrow();
   const pool = openPool(elsewhere.appUrl, () => undefined);
-  const rows = await inStudio(openDb(pool), copy.studio.id, (tx) => tx.selectFrom('clients').select('id').execute());
+  const rows = await inStudio(openDb(pool), copy.studio.id, (tx) =>
+    tx.selectFrom('clients').select('id').execute(),
+  );
   await pool.end();
   expect(rows).toEqual([]);
 });

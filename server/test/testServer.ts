@@ -46,7 +46,9 @@ export type TestServer = {
   readonly appUrl: string;
   readonly ownerUrl: string;
   readonly agent: () => Agent;
-  /** Signed in as one of the demo people: 'owner', 'artist', 'assistant', or 'stranger' of the other studio. */
+  /**
+   * Signed in as one of the demo people: 'owner', 'artist', 'assistant', or 'stranger' of the other studio.
+   */
   readonly signedIn: (who: 'owner' | 'artist' | 'assistant' | 'stranger') => Promise<Agent>;
   readonly stop: () => Promise<void>;
 };
@@ -77,7 +79,12 @@ export async function testServer(options: Partial<AppOptions> = {}): Promise<Tes
     random: () => 0.5,
     ...options,
   });
-  const people = { owner: SIGN_INS[0], artist: SIGN_INS[1], assistant: SIGN_INS[2], stranger: SECOND_SIGN_IN };
+  const people = {
+    owner: SIGN_INS[0],
+    artist: SIGN_INS[1],
+    assistant: SIGN_INS[2],
+    stranger: SECOND_SIGN_IN,
+  };
   return {
     db,
     pool,

@@ -23,14 +23,24 @@ test('another studio learns nothing from it', async () => {
 
 test('what is ticked at the chair is learned from for whoever ticked it, once there is enough of it', async () => {
   const owner = await server.signedIn('owner');
-  const chart = demo.charts.find((c) => c.steps.filter((s) => s.phase === 'eyes' && !s.variant).length >= 3 && !demo.events.some((e) => e.chartId === c.id))!;
+  const chart = demo.charts.find(
+    (c) =>
+      c.steps.filter((s) => s.phase === 'eyes' && !s.variant).length >= 3 &&
+      !demo.events.some((e) => e.chartId === c.id),
+  )!;
   const eyes = chart.steps.filter((s) => s.phase === 'eyes' && !s.variant);
   let minute = 0;
   const tick = (stepId: string) =>
     owner
       .post(`/api/charts/${chart.id}/events`)
       .set(keyed())
-      .send({ id: newId(), version: chart.version, stepId, kind: 'done', at: new Date(Date.UTC(2031, 4, 14, 6) + minute * 60_000).toISOString() })
+      .send({
+        id: newId(),
+        version: chart.version,
+        stepId,
+        kind: 'done',
+        at: new Date(Date.UTC(2031, 4, 14, 6) + minute * 60_000).toISOString(),
+      })
       .expect(201);
   await tick(chart.steps[0]!.id);
   // Every step is worked in half its plan, once all before it has long dried.
@@ -39,7 +49,10 @@ test('what is ticked at the chair is learned from for whoever ticked it, once th
   for (const [i, step] of eyes.entries()) {
     minute += step.handsOnMinutes / 2;
     await tick(step.id);
-    const now = (await owner.get('/api/timings').expect(200)).body as { by: string; timings: { work: string; factor: number; times: number }[] }[];
+    const now = (await owner.get('/api/timings').expect(200)).body as {
+      by: string;
+      timings: { work: string; factor: number; times: number }[];
+    }[];
     const own = now.find((p) => p.by === 'Runa Castellane')?.timings.find((t) => t.work === 'eyes');
     if (i < 2) expect(own).toBeUndefined();
     else expect(own).toMatchObject({ times: i + 1, factor: expect.closeTo(0.5, 1) });

@@ -26,20 +26,33 @@ const person = (id: string, more: Partial<ClientCare> = {}): ClientCare => ({
 const product: Product = { ...demo.products[0]!, monthsAfterOpening: 12 };
 const kit = (...openedOn: (string | null)[]): Kit => ({
   products: [product],
-  units: openedOn.map((on, i) => ({ id: String(i), productId: product.id, openedOn: on, remainingMg: 1, place: '' })),
+  units: openedOn.map((on, i) => ({
+    id: String(i),
+    productId: product.id,
+    openedOn: on,
+    remainingMg: 1,
+    place: '',
+  })),
 });
 
-test('nothing is due when all is fresh', () => expect(whatIsDue(TODAY, [visit('ada')], [person('ada')], kit('2031-01-01', null))).toEqual([]));
+test('nothing is due when all is fresh', () =>
+  expect(whatIsDue(TODAY, [visit('ada')], [person('ada')], kit('2031-01-01', null))).toEqual([]));
 
 test('only people with a visit coming are minded', () => {
-  expect(whatIsDue(TODAY, [], [person('ada', { sensitivities: ['latex'], lastRead: null })], kit())).toEqual([]);
+  expect(whatIsDue(TODAY, [], [person('ada', { sensitivities: ['latex'], lastRead: null })], kit())).toEqual(
+    [],
+  );
 });
 
 test('patch tests, old and missing readings, with whom they concern', () => {
   const due = whatIsDue(
     TODAY,
     [visit('ada'), visit('bo'), visit('cy')],
-    [person('ada', { sensitivities: ['latex'] }), person('bo', { lastRead: new Date('2031-04-20T12:00:00Z') }), person('cy', { lastRead: null })],
+    [
+      person('ada', { sensitivities: ['latex'] }),
+      person('bo', { lastRead: new Date('2031-04-20T12:00:00Z') }),
+      person('cy', { lastRead: null }),
+    ],
     kit(),
   );
   expect(due).toEqual([
@@ -53,12 +66,18 @@ test.each([
   ['2031-04-30', false],
   ['2031-04-29', true],
 ])('a reading of %s is old: %s', (date, old) => {
-  const due = whatIsDue(TODAY, [visit('ada')], [person('ada', { lastRead: new Date(`${date}T12:00:00Z`) })], kit());
+  const due = whatIsDue(
+    TODAY,
+    [visit('ada')],
+    [person('ada', { lastRead: new Date(`${date}T12:00:00Z`) })],
+    kit(),
+  );
   expect(due.length === 1).toBe(old);
 });
 
 test('units past their date and near it are counted, one and many', () => {
-  const words = (...opened: (string | null)[]): string[] => whatIsDue(TODAY, [], [], kit(...opened)).map((d) => d.words);
+  const words = (...opened: (string | null)[]): string[] =>
+    whatIsDue(TODAY, [], [], kit(...opened)).map((d) => d.words);
   expect(words('2029-01-01')).toEqual(['1 unit is past the shelf life after opening']);
   expect(words('2029-01-01', '2029-02-01', '2030-06-01')).toEqual([
     '2 units are past the shelf life after opening',

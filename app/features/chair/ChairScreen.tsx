@@ -1,9 +1,32 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView } from 'react-native';
-import { isSettled, lastDryAt, nextAfter, progressOf, stepsOfVariant, waitsAt, withSensitivities, type Chart } from '@toile/core';
+import {
+  isSettled,
+  lastDryAt,
+  nextAfter,
+  progressOf,
+  stepsOfVariant,
+  waitsAt,
+  withSensitivities,
+  type Chart,
+} from '@toile/core';
 import { useClient, useKit } from '../../data/hooks';
-import { BackIcon, Body, Button, Choice, Column, Figure, Label, Line, Loading, Ready, Screen, useColours, View } from '../../ui';
+import {
+  BackIcon,
+  Body,
+  Button,
+  Choice,
+  Column,
+  Figure,
+  Label,
+  Line,
+  Loading,
+  Ready,
+  Screen,
+  useColours,
+  View,
+} from '../../ui';
 import { useThemeChoice } from '../settings/theme';
 import { clockOf, indexOfPlace, placeInSteps, type PlaceInSteps } from './chairView';
 import { ConflictPanel } from './ConflictPanel';
@@ -21,7 +44,15 @@ export function ChairScreen({ id }: { readonly id: string }) {
     const { chart } = chair.answer.data;
     const chosen = chart.variants.find((v) => v.id === variant)?.id ?? null;
     const worked: Chart = { ...chart, steps: stepsOfVariant(chart.steps, chosen) };
-    return <Work key={chosen} chair={chair} chart={worked} variant={chosen} onLeave={() => router.navigate(`/charts/${id}`)} />;
+    return (
+      <Work
+        key={chosen}
+        chair={chair}
+        chart={worked}
+        variant={chosen}
+        onLeave={() => router.navigate(`/charts/${id}`)}
+      />
+    );
   }
   return (
     <Screen title="The chair" onBack={() => router.navigate(`/charts/${id}`)}>
@@ -30,19 +61,28 @@ export function ChairScreen({ id }: { readonly id: string }) {
   );
 }
 
-type WorkProps = { readonly chair: ChairWork; readonly chart: Chart; readonly variant: string | null; readonly onLeave: () => void };
+type WorkProps = {
+  readonly chair: ChairWork;
+  readonly chart: Chart;
+  readonly variant: string | null;
+  readonly onLeave: () => void;
+};
 
 function Work({ chair, chart, variant, onLeave }: WorkProps) {
   const kit = useKit();
   const client = useClient(chart.client.id);
   const { worn, doneCount, nextIndex, minutesLeft } = progressOf(chart, chair.events);
-  const [at, setAt] = useState<PlaceInSteps>(() => placeInSteps(worn.steps, nextAfter(worn, null, Date.now())?.index ?? chart.steps.length - 1));
+  const [at, setAt] = useState<PlaceInSteps>(() =>
+    placeInSteps(worn.steps, nextAfter(worn, null, Date.now())?.index ?? chart.steps.length - 1),
+  );
   const index = indexOfPlace(worn.steps, at);
   const [openedVersion] = useState(chart.version);
   const [open, setOpen] = useState(false);
   const now = useTimeUntil(lastDryAt(worn.steps));
   const step = worn.steps[index]!;
-  const minutesIn = worn.steps.filter(isSettled).reduce((sum, s) => sum + s.handsOnMinutes + s.waitMinutes, 0);
+  const minutesIn = worn.steps
+    .filter(isSettled)
+    .reduce((sum, s) => sum + s.handsOnMinutes + s.waitMinutes, 0);
   const finished = doneCount === worn.steps.length;
   const running = waitsAt(worn.steps, now);
   const next = nextAfter(worn, null, now);
@@ -79,7 +119,11 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
       {running.length > 0 ? (
         <Line paddingHorizontal="$4" gap="$4" role="timer">
           {running.map((w) => (
-            <Figure key={w.stepId} fontSize="$4" color="$weld">{`◷ ${w.title} ${clockOf(w.untilMinutes * 60 - now / 1000)}`}</Figure>
+            <Figure
+              key={w.stepId}
+              fontSize="$4"
+              color="$weld"
+            >{`◷ ${w.title} ${clockOf(w.untilMinutes * 60 - now / 1000)}`}</Figure>
           ))}
         </Line>
       ) : null}
@@ -110,10 +154,18 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
           <StepFace chart={worn} step={step} />
         )}
         {next?.whileDrying && next.index === index ? (
-          <Body paddingHorizontal="$4" paddingTop="$3" color="$weld">{`◷ Worked now, while ${next.whileDrying.title.toLowerCase()} dries.`}</Body>
+          <Body
+            paddingHorizontal="$4"
+            paddingTop="$3"
+            color="$weld"
+          >{`◷ Worked now, while ${next.whileDrying.title.toLowerCase()} dries.`}</Body>
         ) : null}
         {next && next.waitMinutes > 0 && next.index === index ? (
-          <Body paddingHorizontal="$4" paddingTop="$3" color="$weld">{`◷ Still wet under this one: wait ${clockOf(next.waitMinutes * 60)}.`}</Body>
+          <Body
+            paddingHorizontal="$4"
+            paddingTop="$3"
+            color="$weld"
+          >{`◷ Still wet under this one: wait ${clockOf(next.waitMinutes * 60)}.`}</Body>
         ) : null}
         <StepWords step={step} kit={kit.data} />
         <Comfort step={step} minutesIn={minutesIn} />
@@ -177,7 +229,10 @@ function DimRoom() {
   const { theme, choose } = useThemeChoice();
   const dim = theme === 'dark';
   return (
-    <Button label={dim ? 'Light for a bright room' : 'Dark for a dim room'} onPress={() => choose(dim ? 'light' : 'dark')}>
+    <Button
+      label={dim ? 'Light for a bright room' : 'Dark for a dim room'}
+      onPress={() => choose(dim ? 'light' : 'dark')}
+    >
       {dim ? '☀' : '☾'}
     </Button>
   );
@@ -189,7 +244,10 @@ function BackMark() {
 }
 
 function SendState({ chair }: { readonly chair: ChairWork }) {
-  if (chair.refused.length > 0) return <Label role="alert" color="$madder">{`▲ ${chair.refused.length} not taken: ${chair.refused[0]}`}</Label>;
+  if (chair.refused.length > 0)
+    return (
+      <Label role="alert" color="$madder">{`▲ ${chair.refused.length} not taken: ${chair.refused[0]}`}</Label>
+    );
   if (chair.failure && chair.onPageOnlyCount > 0)
     return (
       <Column gap={0} alignItems="flex-end" flexShrink={1}>

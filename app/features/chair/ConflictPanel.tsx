@@ -12,7 +12,15 @@ type ConflictPanelProps = {
 /** Two phones have recorded what cannot both be so: both versions, and which is kept. */
 export function ConflictPanel({ conflict: { one, other }, step, onKeep }: ConflictPanelProps) {
   return (
-    <Column margin="$3" padding="$3" gap="$2" borderWidth={2} borderColor="$madder" backgroundColor="$surface" role="alert">
+    <Column
+      margin="$3"
+      padding="$3"
+      gap="$2"
+      borderWidth={2}
+      borderColor="$madder"
+      backgroundColor="$surface"
+      role="alert"
+    >
       <Subheading>{`▲ Two versions of ${step.title.toLowerCase()}`}</Subheading>
       <Body>Recorded on two devices, neither of which knew of the other. Which one is so?</Body>
       {[one, other].map((event) => (

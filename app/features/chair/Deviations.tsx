@@ -1,5 +1,13 @@
 import { useState } from 'react';
-import { NEXT_TIME, productsInWords, type Chart, type Deviation, type Kit, type NextTime, type Step } from '@toile/core';
+import {
+  NEXT_TIME,
+  productsInWords,
+  type Chart,
+  type Deviation,
+  type Kit,
+  type NextTime,
+  type Step,
+} from '@toile/core';
 import { Body, Button, Choice, Column, Field, Label, Line, Rule, Stepper } from '../../ui';
 import { useProposals } from '../chart/useProposals';
 import { FaultFinder } from '../faults/FaultFinder';
@@ -31,7 +39,11 @@ export function Deviations({ chart, step, kit, onDeviate }: DeviationsProps) {
             step={measures < 1 ? 0.5 : 1}
             onChange={setMeasures}
           />
-          <Button kind="main" disabled={measures === planned} onPress={() => onDeviate({ kind: 'amount', measures, note })}>
+          <Button
+            kind="main"
+            disabled={measures === planned}
+            onPress={() => onDeviate({ kind: 'amount', measures, note })}
+          >
             Record the amount
           </Button>
         </Line>
@@ -40,16 +52,27 @@ export function Deviations({ chart, step, kit, onDeviate }: DeviationsProps) {
         {step.use.length > 0 ? <Button onPress={() => setOther((o) => !o)}>Other product</Button> : null}
         <Button onPress={() => onDeviate({ kind: 'skipped', note })}>Skipped</Button>
       </Line>
-      {other ? <Others chart={chart} step={step} kit={kit} onPick={(use) => onDeviate({ kind: 'other product', use: [...use], note })} /> : null}
+      {other ? (
+        <Others
+          chart={chart}
+          step={step}
+          kit={kit}
+          onPick={(use) => onDeviate({ kind: 'other product', use: [...use], note })}
+        />
+      ) : null}
       <Rule />
-      <NextTimeChoice onChoose={(nextTime, sentence) => onDeviate({ kind: 'next time', nextTime, note: sentence })} />
+      <NextTimeChoice
+        onChoose={(nextTime, sentence) => onDeviate({ kind: 'next time', nextTime, note: sentence })}
+      />
       <Rule />
       <FaultFinder
         chart={chart}
         kit={kit}
         seenAt={step.id}
         action="Change it next time"
-        onTake={(seen, { cause, step: at }) => onDeviate({ kind: 'fault', fault: { seen, cause: cause.id }, note }, at?.id)}
+        onTake={(seen, { cause, step: at }) =>
+          onDeviate({ kind: 'fault', fault: { seen, cause: cause.id }, note }, at?.id)
+        }
       />
       <Rule />
       <Field label="Note" value={note} onChange={setNote} lines={2} placeholder="What was seen or said" />
@@ -66,7 +89,12 @@ function NextTimeChoice({ onChoose }: { readonly onChoose: (nextTime: NextTime, 
   const [sentence, setSentence] = useState('');
   return (
     <Column gap="$2">
-      <Choice label="Next time" options={NEXT_TIME} chosen={chosen ? [chosen] : []} onChange={([wish]) => setChosen(wish ?? null)} />
+      <Choice
+        label="Next time"
+        options={NEXT_TIME}
+        chosen={chosen ? [chosen] : []}
+        onChange={([wish]) => setChosen(wish ?? null)}
+      />
       {chosen ? (
         <Line alignItems="flex-end">
           <Field

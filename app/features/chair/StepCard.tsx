@@ -1,5 +1,16 @@
 import { useMemo } from 'react';
-import { AFTER_AIRBRUSH, airbrushInWords, cautionsOf, colourOfUse, howInWords, isSettled, productsInWords, type Chart, type Kit, type Step } from '@toile/core';
+import {
+  AFTER_AIRBRUSH,
+  airbrushInWords,
+  cautionsOf,
+  colourOfUse,
+  howInWords,
+  isSettled,
+  productsInWords,
+  type Chart,
+  type Kit,
+  type Step,
+} from '@toile/core';
 import { Body, Column, Figure, Heading, Judged, Label, Line, Swatch } from '../../ui';
 import { amountInWords } from '../chart/chartView';
 import { layersOf } from '../chart/layers';
@@ -14,7 +25,14 @@ export function StepFace({ chart, step }: { readonly chart: Chart; readonly step
   const layers = layersOf(chart.client, [step], step.id);
   return (
     <Judged padding={0}>
-      <FaceStage landmarks={landmarks} features={features} layers={layers} height={290} framing={zoomFor(step, chart.client)} label={`Where: ${step.title}`} />
+      <FaceStage
+        landmarks={landmarks}
+        features={features}
+        layers={layers}
+        height={290}
+        framing={zoomFor(step, chart.client)}
+        label={`Where: ${step.title}`}
+      />
     </Judged>
   );
 }
@@ -27,7 +45,11 @@ export function StepWords({ step, kit }: { readonly step: Step; readonly kit: Ki
     <Column padding="$4" gap="$3">
       <Line flexWrap="nowrap" alignItems="flex-start">
         <Notch kind={step.role} size={26} />
-        <Heading flex={1} fontSize="$6" lineHeight="$6">{`${isSettled(step) ? '✓ ' : ''}${step.title}`}</Heading>
+        <Heading
+          flex={1}
+          fontSize="$6"
+          lineHeight="$6"
+        >{`${isSettled(step) ? '✓ ' : ''}${step.title}`}</Heading>
       </Line>
       {step.use.length > 0 ? (
         <Line flexWrap="nowrap" alignItems="flex-start" gap="$3">
@@ -61,14 +83,31 @@ export function StepWords({ step, kit }: { readonly step: Step; readonly kit: Ki
   );
 }
 
-/** What has to be minded before this step: ingredients, tools, dates. Shown whether it was accepted before or not. */
-export function StepCautions({ chart, step, kit }: { readonly chart: Chart; readonly step: Step; readonly kit: Kit | undefined }) {
+/**
+ * What has to be minded before this step: ingredients, tools, dates. Shown whether it was accepted before or
+ * not.
+ */
+export function StepCautions({
+  chart,
+  step,
+  kit,
+}: {
+  readonly chart: Chart;
+  readonly step: Step;
+  readonly kit: Kit | undefined;
+}) {
   const cautions = useMemo(() => cautionsOf(chart, kit ?? null, step.id), [chart, kit, step.id]);
   if (cautions.length === 0) return null;
   return (
     <Column paddingHorizontal="$4" paddingTop="$3" gap="$1" role="alert" aria-label="Before this step">
       {cautions.map(({ rule, severity, message }) => (
-        <Body key={`${rule} ${message}`} fontSize="$4" lineHeight="$4" fontWeight="700" color={severity === 'stop' ? '$madder' : '$weld'}>
+        <Body
+          key={`${rule} ${message}`}
+          fontSize="$4"
+          lineHeight="$4"
+          fontWeight="700"
+          color={severity === 'stop' ? '$madder' : '$weld'}
+        >
           {`${severity === 'stop' ? '■' : '▲'} ${message}`}
         </Body>
       ))}

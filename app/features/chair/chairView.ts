@@ -4,9 +4,15 @@ import { causeNamed, productsInWords, type Deviation, type Kit, type Step } from
 export type PlaceInSteps = { readonly stepId: string | undefined; readonly index: number };
 
 /** The place of a step in a list. */
-export const placeInSteps = (steps: readonly Step[], index: number): PlaceInSteps => ({ stepId: steps[index]?.id, index });
+export const placeInSteps = (steps: readonly Step[], index: number): PlaceInSteps => ({
+  stepId: steps[index]?.id,
+  index,
+});
 
-/** Where that place is now: at the same step wherever a newer version has it, else as far down as there are steps. */
+/**
+ * Where that place is now: at the same step wherever a newer version has it, else as far down as there are
+ * steps.
+ */
 export function indexOfPlace(steps: readonly Step[], { stepId, index }: PlaceInSteps): number {
   const same = steps.findIndex((s) => s.id === stepId);
   return same >= 0 ? same : Math.max(0, Math.min(steps.length - 1, index));
@@ -30,14 +36,21 @@ const BREAK_AFTER = 60;
 /** What is said to the client at a step: where to look, what to keep still, when to rest. */
 export function comfortCues(step: Step, minutesIn: number): string[] {
   const guides = step.placements.flatMap((p) => ('guide' in p ? [p.guide as string] : []));
-  const touches = (...names: string[]): boolean => guides.some((guide) => names.some((name) => guide.toLowerCase().includes(name)));
+  const touches = (...names: string[]): boolean =>
+    guides.some((guide) => names.some((name) => guide.toLowerCase().includes(name)));
   return [
-    ...(step.tool === 'airbrush' ? ['Eyes and mouth closed, ear-rings off, a cape on; keep air moving.'] : []),
+    ...(step.tool === 'airbrush'
+      ? ['Eyes and mouth closed, ear-rings off, a cape on; keep air moving.']
+      : []),
     ...(step.role === 'lash' ? ['Look down; the lid is lifted, never tugged.'] : []),
-    ...(step.role !== 'lash' && touches('undereye', 'lowerline', 'comma') ? ['Look up and away from the brush.'] : []),
+    ...(step.role !== 'lash' && touches('undereye', 'lowerline', 'comma')
+      ? ['Look up and away from the brush.']
+      : []),
     ...(touches('innercorner') ? ['Look away from the brush.'] : []),
     ...(step.role === 'liner' ? ['Look straight ahead, then rest the lid; stop at stinging.'] : []),
-    ...(step.role === 'eye' && touches('socket', 'outerlid') ? ['Eyes open and straight ahead while it is placed.'] : []),
+    ...(step.role === 'eye' && touches('socket', 'outerlid')
+      ? ['Eyes open and straight ahead while it is placed.']
+      : []),
     ...(step.role === 'lip' || step.role === 'lip line' ? ['Lips relaxed and a little apart.'] : []),
     ...(minutesIn >= BREAK_AFTER && step.role === 'care'
       ? ['A break is due: water, and a stretch.']
@@ -63,7 +76,9 @@ export function deviationInWords(d: Deviation): string {
       return `Next time: ${d.nextTime ?? 'keep'}${note}`;
     case 'fault': {
       const known = d.fault ? causeNamed(d.fault.seen, d.fault.cause) : null;
-      return known ? `Seen: ${known.fault.seen}, likely ${known.cause.words}. Next time ${known.cause.next}${note}` : `Seen${note}`;
+      return known
+        ? `Seen: ${known.fault.seen}, likely ${known.cause.words}. Next time ${known.cause.next}${note}`
+        : `Seen${note}`;
     }
   }
 }

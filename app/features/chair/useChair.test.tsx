@@ -22,13 +22,17 @@ beforeEach(async () => {
       posts.push({ body, key: (init.headers as Record<string, string>)['idempotency-key']! });
       if (!events.some((e) => (e as { id: string }).id === body.id)) events.push({ ...body, by: 'Ada' });
     }
-    const data = url.includes('/session') ? { name: 'Ada', role: 'artist' } : { chart: { version: 3, steps: [] }, events: [...events], versions: [] };
+    const data = url.includes('/session')
+      ? { name: 'Ada', role: 'artist' }
+      : { chart: { version: 3, steps: [] }, events: [...events], versions: [] };
     return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve(data) } as Response);
   }) as unknown as typeof fetch;
 });
 
 const wrapper = ({ children }: { children: ReactNode }) => (
-  <SWRConfig value={{ provider: () => new Map(), dedupingInterval: 0, shouldRetryOnError: false }}>{children}</SWRConfig>
+  <SWRConfig value={{ provider: () => new Map(), dedupingInterval: 0, shouldRetryOnError: false }}>
+    {children}
+  </SWRConfig>
 );
 const opened = async () => {
   const hook = renderHook(() => useChair(CHART), { wrapper });
@@ -59,7 +63,15 @@ test('two versions of one step are told, and the one kept is sent with what it s
   });
   const { result } = await opened();
   // Recorded here before the other's was known.
-  events.push({ id: 'own', stepId: STEP, kind: 'done', at: '2031-05-14T09:01:00Z', by: 'Ada', device: 'a', seen: null });
+  events.push({
+    id: 'own',
+    stepId: STEP,
+    kind: 'done',
+    at: '2031-05-14T09:01:00Z',
+    by: 'Ada',
+    device: 'a',
+    seen: null,
+  });
   act(() => result.current.tick('0190a000-0000-7000-8000-000000000003', true));
   await waitFor(() => expect(result.current.conflicts).toHaveLength(1));
   const [conflict] = result.current.conflicts;
@@ -67,7 +79,13 @@ test('two versions of one step are told, and the one kept is sent with what it s
   act(() => result.current.settle(conflict!, conflict!.one));
   await waitFor(() => expect(result.current.conflicts).toEqual([]));
   await waitFor(() => expect(posts).toHaveLength(2));
-  expect(posts[1]!.body).toMatchObject({ kind: 'deviation', stepId: STEP, deviation: { kind: 'skipped' }, settles: ['other', 'own'], seen: 'own' });
+  expect(posts[1]!.body).toMatchObject({
+    kind: 'deviation',
+    stepId: STEP,
+    deviation: { kind: 'skipped' },
+    settles: ['other', 'own'],
+    seen: 'own',
+  });
 });
 
 test('what is recorded says which device it was and what it had been told of', async () => {

@@ -27,7 +27,9 @@ export type ChairWork = {
   readonly sendAgain: () => void;
 };
 
-/** Records what is done at the chair: shown at once, kept on the device, sent in order until it has arrived. */
+/**
+ * Records what is done at the chair: shown at once, kept on the device, sent in order until it has arrived.
+ */
 export function useChair(chartId: string): ChairWork {
   const answer = useChart(chartId);
   const session = useSession();
@@ -64,7 +66,12 @@ export function useChair(chartId: string): ChairWork {
     });
   };
 
-  const events = [...(known ?? []), ...shown.filter((p) => !known?.some((e) => e.id === p.input.id)).map(({ input, by }) => recordedBy(by, input))];
+  const events = [
+    ...(known ?? []),
+    ...shown
+      .filter((p) => !known?.some((e) => e.id === p.input.id))
+      .map(({ input, by }) => recordedBy(by, input)),
+  ];
   return {
     answer,
     ready: outbox.ready,
@@ -77,7 +84,12 @@ export function useChair(chartId: string): ChairWork {
     tick: (stepId, done) => record({ stepId, kind: done ? 'done' : 'undone' }),
     deviate: (stepId, deviation) => record({ stepId, kind: 'deviation', deviation }),
     settle: ({ stepId, one, other }, kept) =>
-      record({ stepId, kind: kept.kind, ...(kept.kind === 'deviation' && { deviation: kept.deviation }), settles: [one.id, other.id] }),
+      record({
+        stepId,
+        kind: kept.kind,
+        ...(kept.kind === 'deviation' && { deviation: kept.deviation }),
+        settles: [one.id, other.id],
+      }),
     sendAgain: () => void flush(),
   };
 }

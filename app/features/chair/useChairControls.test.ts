@@ -9,7 +9,9 @@ describe('the clock of waits', () => {
   const shown = (untilMs: number, now: number): string => clockOf((untilMs - now) / 1000);
 
   test('a wait that starts long after the chair was opened begins with its own length', () => {
-    const { result, rerender } = renderHook(({ until }) => useTimeUntil(until), { initialProps: { until: 0 } });
+    const { result, rerender } = renderHook(({ until }) => useTimeUntil(until), {
+      initialProps: { until: 0 },
+    });
     act(() => void jest.advanceTimersByTime(10 * 60_000));
     const until = Date.now() + 2 * 60_000;
     rerender({ until });
@@ -32,7 +34,9 @@ describe('the clock of waits', () => {
   });
 
   test('a longer wait that joins keeps it going', () => {
-    const { result, rerender } = renderHook(({ until }) => useTimeUntil(until), { initialProps: { until: START + 1000 } });
+    const { result, rerender } = renderHook(({ until }) => useTimeUntil(until), {
+      initialProps: { until: START + 1000 },
+    });
     rerender({ until: START + 5000 });
     act(() => void jest.advanceTimersByTime(3000));
     expect(shown(START + 5000, result.current)).toBe('0:02');

@@ -6,8 +6,8 @@ const BEAT_MS = 500;
 const beat = (): number => Math.ceil(Date.now() / BEAT_MS) * BEAT_MS;
 
 /**
- * The time, ms, going by twice a second until `untilMs` is over. Read anew whenever it is asked for: a clock that stood still must not
- * give an old time to the wait that starts now.
+ * The time, ms, going by twice a second until `untilMs` is over. Read anew whenever it is asked for: a clock
+ * that stood still must not give an old time to the wait that starts now.
  */
 export function useTimeUntil(untilMs: number): number {
   const subscribe = useCallback(
@@ -41,10 +41,15 @@ export function useWakeLock(): void {
 }
 
 /** Space or a pedal's page-down is done; arrows look about. */
-export function useChairKeys(keys: { readonly done: () => void; readonly back: () => void; readonly on: () => void }): void {
+export function useChairKeys(keys: {
+  readonly done: () => void;
+  readonly back: () => void;
+  readonly on: () => void;
+}): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      if (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|BUTTON)$/.test(event.target.tagName)) return;
+      if (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|BUTTON)$/.test(event.target.tagName))
+        return;
       if (event.key === ' ' || event.key === 'PageDown') keys.done();
       else if (event.key === 'ArrowLeft' || event.key === 'PageUp') keys.back();
       else if (event.key === 'ArrowRight') keys.on();
@@ -69,7 +74,10 @@ type Place = { readonly pageX: number; readonly pageY: number };
 type Touched = { readonly nativeEvent: { readonly changedTouches: { readonly [index: number]: Place } } };
 
 /** Listeners for a swipe from step to step by one finger; a touch that scrolls is none. */
-export function useSwipe(onSwipe: (by: -1 | 1) => void): { readonly onTouchStart: (event: Touched) => void; readonly onTouchEnd: (event: Touched) => void } {
+export function useSwipe(onSwipe: (by: -1 | 1) => void): {
+  readonly onTouchStart: (event: Touched) => void;
+  readonly onTouchEnd: (event: Touched) => void;
+} {
   const from = useRef<Place | null>(null);
   return {
     onTouchStart: ({ nativeEvent: { changedTouches } }) => {

@@ -2,9 +2,16 @@ import { useState } from 'react';
 import { refuseAdaptation, type Adaptation, type Chart } from '@toile/core';
 import { Body, Button, Column, Label, Line } from '../../ui';
 
-type AdaptationsPanelProps = { readonly chart: Chart; readonly editable: boolean; readonly onChange: (chart: Chart) => void };
+type AdaptationsPanelProps = {
+  readonly chart: Chart;
+  readonly editable: boolean;
+  readonly onChange: (chart: Chart) => void;
+};
 
-/** What was changed of the look for this client and this day, each with its reason, and each refused by one touch. */
+/**
+ * What was changed of the look for this client and this day, each with its reason, and each refused by one
+ * touch.
+ */
 export function AdaptationsPanel({ chart, editable, onChange }: AdaptationsPanelProps) {
   const [open, setOpen] = useState(false);
   const adaptations = chart.adaptations ?? [];
@@ -13,8 +20,13 @@ export function AdaptationsPanel({ chart, editable, onChange }: AdaptationsPanel
   return (
     <Column gap="$2" role="group" aria-label="Fitted to her and to the day">
       <Line justifyContent="space-between" flexWrap="nowrap">
-        <Body flex={1}>{`Fitted to this client and day: ${kept} ${kept === 1 ? 'change' : 'changes'} of the look.`}</Body>
-        <Button label={open ? 'Close what was fitted' : 'Show what was fitted'} onPress={() => setOpen((o) => !o)}>
+        <Body
+          flex={1}
+        >{`Fitted to this client and day: ${kept} ${kept === 1 ? 'change' : 'changes'} of the look.`}</Body>
+        <Button
+          label={open ? 'Close what was fitted' : 'Show what was fitted'}
+          onPress={() => setOpen((o) => !o)}
+        >
           {open ? 'Close' : 'Show'}
         </Button>
       </Line>
@@ -32,13 +44,23 @@ export function AdaptationsPanel({ chart, editable, onChange }: AdaptationsPanel
   );
 }
 
-type AdaptationRowProps = { readonly adaptation: Adaptation; readonly title: string | undefined; readonly onRefuse: (() => void) | null };
+type AdaptationRowProps = {
+  readonly adaptation: Adaptation;
+  readonly title: string | undefined;
+  readonly onRefuse: (() => void) | null;
+};
 
 /** One change of the look with its reason, and one touch to have it back as it was. */
 export function AdaptationRow({ adaptation, title, onRefuse }: AdaptationRowProps) {
   const { words, why, refused } = adaptation;
   return (
-    <Line flexWrap="nowrap" alignItems="flex-start" borderBottomWidth={1} borderBottomColor="$line" paddingBottom="$2">
+    <Line
+      flexWrap="nowrap"
+      alignItems="flex-start"
+      borderBottomWidth={1}
+      borderBottomColor="$line"
+      paddingBottom="$2"
+    >
       <Column gap={0} flex={1}>
         <Body color={refused ? '$inkSoft' : '$ink'}>{refused ? `${words}: refused` : words}</Body>
         <Label>{[title, why].filter(Boolean).join(' · ')}</Label>

@@ -15,7 +15,13 @@ import { newId } from '@toile/contract';
 import { Button, Choice, Column } from '../../ui';
 
 /** Adds a layer of a kind where its phase comes in the chart's order, placed as that kind usually is. */
-export function AddLayer({ chart, onAdd }: { readonly chart: Chart; readonly onAdd: (chart: Chart, stepId: string) => void }) {
+export function AddLayer({
+  chart,
+  onAdd,
+}: {
+  readonly chart: Chart;
+  readonly onAdd: (chart: Chart, stepId: string) => void;
+}) {
   const [open, setOpen] = useState(false);
   const add = (kind: LayerKind): void => {
     const id = newId();
@@ -25,7 +31,10 @@ export function AddLayer({ chart, onAdd }: { readonly chart: Chart; readonly onA
       (kind === 'base' ? [{ guide: 'zone.wholeFace' as const, side: 'both' as const }] : []);
     setOpen(false);
     const step = newStep(kind, id, placements);
-    const allowed = withinProhibitions({ role: kind, placements, kinds: step.wants.kinds }, forbidsOf(chart)).placements;
+    const allowed = withinProhibitions(
+      { role: kind, placements, kinds: step.wants.kinds },
+      forbidsOf(chart),
+    ).placements;
     onAdd(withStep(chart, { ...step, placements: [...allowed] }), id);
   };
   return (

@@ -9,10 +9,19 @@ export function AmountsInAll({ steps }: { readonly steps: readonly Step[] }) {
   if (amounts.length === 0) return null;
   return (
     <Column gap="$2" role="group" aria-label="Amounts in all">
-      <Button onPress={() => setOpen((o) => !o)}>{open ? 'Close the amounts' : `What it takes in all, ${amounts.length} products`}</Button>
+      <Button onPress={() => setOpen((o) => !o)}>
+        {open ? 'Close the amounts' : `What it takes in all, ${amounts.length} products`}
+      </Button>
       {open
         ? amounts.map(({ product, measure, parts, mg, stepIds }) => (
-            <Line key={`${product.id} ${measure}`} flexWrap="nowrap" alignItems="flex-start" borderBottomWidth={1} borderBottomColor="$line" paddingBottom="$2">
+            <Line
+              key={`${product.id} ${measure}`}
+              flexWrap="nowrap"
+              alignItems="flex-start"
+              borderBottomWidth={1}
+              borderBottomColor="$line"
+              paddingBottom="$2"
+            >
               {product.lab ? <Swatch lab={product.lab} size={28} /> : null}
               <Column gap={0} flex={1}>
                 <Body>{`${product.maker} ${product.line} ${product.shade}`}</Body>
@@ -20,7 +29,9 @@ export function AmountsInAll({ steps }: { readonly steps: readonly Step[] }) {
               </Column>
               <Column gap={0} alignItems="flex-end">
                 <Figure fontWeight="700">{measuresInWords(parts, measure)}</Figure>
-                <Label>{mg >= 1000 ? `${(mg / 1000).toFixed(2)} g` : `${mg.toFixed(mg < 10 ? 1 : 0)} mg`}</Label>
+                <Label>
+                  {mg >= 1000 ? `${(mg / 1000).toFixed(2)} g` : `${mg.toFixed(mg < 10 ? 1 : 0)} mg`}
+                </Label>
               </Column>
             </Line>
           ))

@@ -1,5 +1,13 @@
 import { useCallback, useDeferredValue, useEffect, useMemo, useState, type ReactNode } from 'react';
-import { LAYER_KINDS, LAYER_LOOKS, movedStep, reviewPlaces, stepsOfVariant, type Chart, type Kit } from '@toile/core';
+import {
+  LAYER_KINDS,
+  LAYER_LOOKS,
+  movedStep,
+  reviewPlaces,
+  stepsOfVariant,
+  type Chart,
+  type Kit,
+} from '@toile/core';
 import { useStudioSettings } from '../../data/hooks';
 import { Button, Column, Judged, Label, Line, Subheading, useWide, View } from '../../ui';
 import { Notch } from '../face/Notch';
@@ -60,7 +68,11 @@ export function ChartEditor({ chart, kit, editable, onChange: onEdit, above }: C
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      if (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA)$|slider/.test(event.target.tagName + (event.target.getAttribute('role') ?? ''))) return;
+      if (
+        event.target instanceof HTMLElement &&
+        /^(INPUT|TEXTAREA)$|slider/.test(event.target.tagName + (event.target.getAttribute('role') ?? ''))
+      )
+        return;
       const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
       if (by === 0) return;
       event.preventDefault();
@@ -105,7 +117,14 @@ export function ChartEditor({ chart, kit, editable, onChange: onEdit, above }: C
     </Judged>
   );
   const tools = (
-    <DrawTools state={draw} view={draw.drawing?.view ?? frameOf(chart, step, true)} canUndo={canUndo} canRedo={canRedo} onUndo={undo} onRedo={redo} />
+    <DrawTools
+      state={draw}
+      view={draw.drawing?.view ?? frameOf(chart, step, true)}
+      canUndo={canUndo}
+      canRedo={canRedo}
+      onUndo={undo}
+      onRedo={redo}
+    />
   );
   const under = (
     <>
@@ -126,7 +145,13 @@ export function ChartEditor({ chart, kit, editable, onChange: onEdit, above }: C
         ) : null}
       </Line>
       <Insets client={chart.client} steps={steps} step={step} />
-      <FaceFindings chart={chart} findings={findings} editable={editable} onChange={onChange} onSelect={setSelected} />
+      <FaceFindings
+        chart={chart}
+        findings={findings}
+        editable={editable}
+        onChange={onChange}
+        onSelect={setSelected}
+      />
       <ReviewPanel chart={chart} kit={kit} editable={editable} onChange={onChange} onSelect={setSelected} />
       <TimeStrip chart={chart} editable={editable} onChange={onChange} />
     </>
@@ -135,7 +160,13 @@ export function ChartEditor({ chart, kit, editable, onChange: onEdit, above }: C
     <>
       {above}
       <AdaptationsPanel chart={chart} editable={editable} onChange={onChange} />
-      <VariantBar chart={chart} chosen={variant} onChoose={setVariant} editable={editable} onChange={onChange} />
+      <VariantBar
+        chart={chart}
+        chosen={variant}
+        onChoose={setVariant}
+        editable={editable}
+        onChange={onChange}
+      />
       <Line justifyContent="space-between">
         <Subheading>{`${steps.length} steps`}</Subheading>
         <Label>{`${time.handsOn} min at work, ${time.waiting} min waiting`}</Label>

@@ -1,5 +1,15 @@
 import { useMemo, useRef, useState } from 'react';
-import { colourOfUse, drawnPlacement, guides, isWipedAway, labToHex, wipe, type Chart, type ReviewFinding, type Step } from '@toile/core';
+import {
+  colourOfUse,
+  drawnPlacement,
+  guides,
+  isWipedAway,
+  labToHex,
+  wipe,
+  type Chart,
+  type ReviewFinding,
+  type Step,
+} from '@toile/core';
 import { useColours } from '../../ui';
 import { faceBox, FaceStage } from '../face/FaceStage';
 import { withPlacements, withPlacement } from './chartView';
@@ -29,37 +39,70 @@ type ChartFaceProps = {
   readonly onChange: (chart: Chart) => void;
 };
 
-/** The box a chart's face is framed by: near an open step on a phone or while drawing, else the whole face. */
+/**
+ * The box a chart's face is framed by: near an open step on a phone or while drawing, else the whole face.
+ */
 export function frameOf(chart: Chart, step: Step | null, near: boolean): Box {
   const zone = step && near ? zoomFor(step, chart.client) : 'face';
   return zone === 'face' ? faceBox(chart.client.landmarks) : zone;
 }
 
-/** The face of the chart: layers in ink, guides in chalk, handles of one placement, findings where they are, and room to draw. */
-export function ChartFace({ chart, steps, step, placement, bare, editable, wide, findings, drawing, onView, onChange }: ChartFaceProps) {
+/**
+ * The face of the chart: layers in ink, guides in chalk, handles of one placement, findings where they are,
+ * and room to draw.
+ */
+export function ChartFace({
+  chart,
+  steps,
+  step,
+  placement,
+  bare,
+  editable,
+  wide,
+  findings,
+  drawing,
+  onView,
+  onChange,
+}: ChartFaceProps) {
   const { client } = chart;
   const { landmarks, features } = client;
   // While a handle is held only this step is drawn anew; the chart changes when it is let go.
   const [held, setHeld] = useState<Step | null>(null);
   const live = useRef<Live>(null);
   const moving = held !== null && held === step;
-  const still = useMemo(() => (bare ? [] : layersOf(client, steps, step?.id ?? null)), [client, steps, step, bare]);
+  const still = useMemo(
+    () => (bare ? [] : layersOf(client, steps, step?.id ?? null)),
+    [client, steps, step, bare],
+  );
   const layers = useMemo(() => {
     if (!moving || !step) return still;
-    const rest = layerOfStep({ ...step, placements: step.placements.filter((_, i) => i !== placement) }, client, 'lit');
+    const rest = layerOfStep(
+      { ...step, placements: step.placements.filter((_, i) => i !== placement) },
+      client,
+      'lit',
+    );
     return still.flatMap((layer) => (layer.id === step.id ? (rest ?? []) : layer));
   }, [still, moving, step, placement, client]);
-  const chalk = useMemo(() => (step && step.role !== 'care' && step.role !== 'base' ? guides(landmarks, features) : null), [step, landmarks, features]);
+  const chalk = useMemo(
+    () => (step && step.role !== 'care' && step.role !== 'base' ? guides(landmarks, features) : null),
+    [step, landmarks, features],
+  );
   const near = step !== null && (!wide || drawing !== null);
   const frame = drawing?.view ?? frameOf(chart, step, near);
 
   const stroke = (drawn: DrawnStroke): void => {
     if (!step || !drawing) return;
     if (drawing.tool === 'erase') {
-      const left = wipe(step.placements, drawn.outline, drawing.mirrored, landmarks, features).filter((p) => !isWipedAway(p, landmarks, features));
+      const left = wipe(step.placements, drawn.outline, drawing.mirrored, landmarks, features).filter(
+        (p) => !isWipedAway(p, landmarks, features),
+      );
       return onChange(withPlacements(chart, step.id, left));
     }
-    const made = drawnPlacement({ ...drawn, featherMm: Math.max(0.3, BREADTHS[drawing.breadth] * 0.7), mirrored: drawing.mirrored }, landmarks, features);
+    const made = drawnPlacement(
+      { ...drawn, featherMm: Math.max(0.3, BREADTHS[drawing.breadth] * 0.7), mirrored: drawing.mirrored },
+      landmarks,
+      features,
+    );
     onChange(withPlacements(chart, step.id, [...step.placements, made].slice(-MOST_PLACEMENTS)));
   };
 
@@ -97,7 +140,15 @@ export function ChartFace({ chart, steps, step, placement, bare, editable, wide,
             {bare ? null : <FindingMarks findings={findings} toPixels={toPixels} />}
             {step && editable && !bare && shown && 'guide' in shown ? (
               <>
-                {moving ? <LiveLayer ref={live} client={client} frame={frame} colour={lab ? labToHex(lab) : '#8a6a52'} toPixels={toPixels} /> : null}
+                {moving ? (
+                  <LiveLayer
+                    ref={live}
+                    client={client}
+                    frame={frame}
+                    colour={lab ? labToHex(lab) : '#8a6a52'}
+                    toPixels={toPixels}
+                  />
+                ) : null}
                 <Handles
                   placement={shown}
                   client={client}
@@ -131,14 +182,31 @@ function FindingMarks({
 }) {
   const c = useColours();
   return (
-    <svg width="100%" height="100%" aria-hidden style={{ position: 'absolute', inset: 0, pointerEvents: 'none' }}>
+    <svg
+      width="100%"
+      height="100%"
+      aria-hidden
+      style={{ position: 'absolute', inset: 0, pointerEvents: 'none' }}
+    >
       {findings.map(({ at, severity }, i) => {
         if (!at) return null;
         const [x, y] = toPixels(at);
         return (
           <g key={i} transform={`translate(${x.toFixed(1)} ${y.toFixed(1)})`}>
-            <path d="M0 -2L8 -17H-8Z" fill={severity === 'stop' ? c.madder : c.weld} stroke={c.surface} strokeWidth={1} />
-            <text y={-9} textAnchor="middle" fontSize={9} fontWeight={700} fontFamily="Atkinson, sans-serif" fill={c.surface}>
+            <path
+              d="M0 -2L8 -17H-8Z"
+              fill={severity === 'stop' ? c.madder : c.weld}
+              stroke={c.surface}
+              strokeWidth={1}
+            />
+            <text
+              y={-9}
+              textAnchor="middle"
+              fontSize={9}
+              fontWeight={700}
+              fontFamily="Atkinson, sans-serif"
+              fill={c.surface}
+            >
               {i + 1}
             </text>
           </g>

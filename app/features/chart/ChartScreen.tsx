@@ -6,7 +6,13 @@ import { call, CallError, currentOf } from '../../data/call';
 import { useChart, useKit, useRefresh, useSession } from '../../data/hooks';
 import { Body, Button, Column, Field, Label, Line, Ready, Screen, Subheading } from '../../ui';
 import { dayInWords } from '../words/dates';
-import { dropChartDraft, newChartDraft, readChartDraft, writeChartDraft, type ChartDraft } from './chartDraft';
+import {
+  dropChartDraft,
+  newChartDraft,
+  readChartDraft,
+  writeChartDraft,
+  type ChartDraft,
+} from './chartDraft';
 import { PrintDialog } from '../print/PrintDialog';
 import { ShareDialog } from '../share/ShareDialog';
 import { ChartEditor } from './ChartEditor';
@@ -47,12 +53,19 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
     try {
       const body = { parent: saved.version, reason: draft.reason, chart: draft.chart };
       // The same words sent twice land once; other words are another write.
-      const kept = await call('createVersion', { params: { id: saved.id }, body, idempotencyKey: documentHash({ key: draft.key, body }) });
+      const kept = await call('createVersion', {
+        params: { id: saved.id },
+        body,
+        idempotencyKey: documentHash({ key: draft.key, body }),
+      });
       dropChartDraft(saved);
       await refresh({ name: 'chart', params: { id: saved.id }, answer: kept });
     } catch (error) {
       setFailure({
-        words: error instanceof CallError ? error.message : 'Something went wrong. Your changes are kept here; try again.',
+        words:
+          error instanceof CallError
+            ? error.message
+            : 'Something went wrong. Your changes are kept here; try again.',
         newest: currentOf('createVersion', error),
       });
       setBusy(false);
@@ -77,7 +90,9 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
                 <Button grow onPress={() => (discard(), void refresh())}>
                   {`Take version ${failure.newest.version}`}
                 </Button>
-                <Label flex={1}>{`By ${failure.newest.author}: ${failure.newest.reason || 'no reason given'}. Yours stays here until you choose.`}</Label>
+                <Label
+                  flex={1}
+                >{`By ${failure.newest.author}: ${failure.newest.reason || 'no reason given'}. Yours stays here until you choose.`}</Label>
               </Line>
             ) : (
               <>
@@ -105,7 +120,13 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
                 Repeat
               </Button>
             ) : null}
-            <Button kind="main" large grow disabled={!newest} onPress={() => router.navigate(`/charts/${saved.id}/chair`)}>
+            <Button
+              kind="main"
+              large
+              grow
+              disabled={!newest}
+              onPress={() => router.navigate(`/charts/${saved.id}/chair`)}
+            >
               To the chair
             </Button>
           </Line>
@@ -130,7 +151,12 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
   );
 }
 
-type VersionsProps = { readonly id: string; readonly versions: ChartAnswer['versions']; readonly shown: number; readonly editable: boolean };
+type VersionsProps = {
+  readonly id: string;
+  readonly versions: ChartAnswer['versions'];
+  readonly shown: number;
+  readonly editable: boolean;
+};
 
 function Versions({ id, versions, shown, editable }: VersionsProps) {
   const router = useRouter();
@@ -143,7 +169,9 @@ function Versions({ id, versions, shown, editable }: VersionsProps) {
   return (
     <Column gap="$2">
       <Line>
-        <Button onPress={() => setOpen((o) => !o)}>{`${versions.length} ${versions.length === 1 ? 'version' : 'versions'}`}</Button>
+        <Button
+          onPress={() => setOpen((o) => !o)}
+        >{`${versions.length} ${versions.length === 1 ? 'version' : 'versions'}`}</Button>
         <Button onPress={() => router.navigate(`/charts/${id}/light`)}>Under light</Button>
         <Button onPress={() => setPrinting(true)}>Print</Button>
         {editable ? <Button onPress={() => setSharing(true)}>Share</Button> : null}
@@ -160,7 +188,11 @@ function Versions({ id, versions, shown, editable }: VersionsProps) {
             <Button
               key={v.version}
               label={`Version ${v.version}`}
-              onPress={() => router.setParams({ version: v.version === versions[0]?.version ? undefined : String(v.version) })}
+              onPress={() =>
+                router.setParams({
+                  version: v.version === versions[0]?.version ? undefined : String(v.version),
+                })
+              }
             >
               <Label
                 color={v.version === shown ? '$woad' : '$ink'}

@@ -4,7 +4,9 @@ import { Column, Label, Subheading } from '../../ui';
 
 /** Whether a step contours the cheek by its guide or by hand: where the edge and the hollow matter. */
 export function isCheekContour(step: Step): boolean {
-  return step.role === 'contour' && step.placements.some((p) => ('guide' in p ? p.guide === 'cheekContour' : true));
+  return (
+    step.role === 'contour' && step.placements.some((p) => ('guide' in p ? p.guide === 'cheekContour' : true))
+  );
 }
 
 /** Says what the two lines on the cheek are and how far apart they lie on this face. */

@@ -31,13 +31,31 @@ export function zoomed([x, y, w, h]: Box, about: Point, factor: number): Box {
 }
 
 const outlineFor = (samples: readonly Sample[], size: number, pen: boolean): Point[] =>
-  getStroke([...samples], { size, thinning: pen ? 0.6 : 0, smoothing: 0.5, streamline: 0.35, simulatePressure: false, last: true }).map(([x, y]): Point => [
-    x!,
-    y!,
-  ]);
+  getStroke([...samples], {
+    size,
+    thinning: pen ? 0.6 : 0,
+    smoothing: 0.5,
+    streamline: 0.35,
+    simulatePressure: false,
+    last: true,
+  }).map(([x, y]): Point => [x!, y!]);
 
-/** The face as something to draw on: one finger, pen or mouse draws or wipes, two fingers or the wheel zoom and move. */
-export function DrawSurface({ client, step, tool, radiusMm, snap, view, toMm, mmPerPixel, onStroke, onView }: DrawSurfaceProps) {
+/**
+ * The face as something to draw on: one finger, pen or mouse draws or wipes, two fingers or the wheel zoom
+ * and move.
+ */
+export function DrawSurface({
+  client,
+  step,
+  tool,
+  radiusMm,
+  snap,
+  view,
+  toMm,
+  mmPerPixel,
+  onStroke,
+  onView,
+}: DrawSurfaceProps) {
   const c = useColours();
   const fingers = useRef(new Map<number, Finger>());
   const samples = useRef<Sample[]>([]);
@@ -52,7 +70,10 @@ export function DrawSurface({ client, step, tool, radiusMm, snap, view, toMm, mm
   };
   const show = (pen: boolean): void => {
     const outline = samples.current.length === 0 ? [] : outlineFor(samples.current, size, pen);
-    preview.current?.setAttribute('d', outline.length < 3 ? '' : `M${outline.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join('L')}Z`);
+    preview.current?.setAttribute(
+      'd',
+      outline.length < 3 ? '' : `M${outline.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join('L')}Z`,
+    );
   };
   const give = (): void => {
     samples.current = [];
@@ -80,7 +101,12 @@ export function DrawSurface({ client, step, tool, radiusMm, snap, view, toMm, mm
       const now = spread([...fingers.current.values()]);
       const about = toMm(now.middle);
       const [vx, vy, vw, vh] = zoomed(view, about, pinch.current.gap / Math.max(1, now.gap));
-      onView([vx - (now.middle[0] - pinch.current.middle[0]) * mmPerPixel, vy - (now.middle[1] - pinch.current.middle[1]) * mmPerPixel, vw, vh]);
+      onView([
+        vx - (now.middle[0] - pinch.current.middle[0]) * mmPerPixel,
+        vy - (now.middle[1] - pinch.current.middle[1]) * mmPerPixel,
+        vw,
+        vh,
+      ]);
       pinch.current = now;
       return;
     }
@@ -97,9 +123,15 @@ export function DrawSurface({ client, step, tool, radiusMm, snap, view, toMm, mm
     const drawn = samples.current;
     if (drawn.length < 2 || fingers.current.size > 0) return give();
     const pen = event.pointerType === 'pen';
-    const stroke = drawn.map(([x, y, pressure]): StrokePoint => [...toMm([x, y]), radiusMm * (pen ? 0.4 + 1.2 * pressure : 1)]);
+    const stroke = drawn.map(([x, y, pressure]): StrokePoint => [
+      ...toMm([x, y]),
+      radiusMm * (pen ? 0.4 + 1.2 * pressure : 1),
+    ]);
     const { role } = step;
-    const followed = snap && tool === 'draw' && role !== 'care' ? snapToGuide(stroke, role, client.landmarks, client.features) : stroke;
+    const followed =
+      snap && tool === 'draw' && role !== 'care'
+        ? snapToGuide(stroke, role, client.landmarks, client.features)
+        : stroke;
     const outline =
       followed === stroke
         ? outlineFor(drawn, size, pen).map(toMm)
@@ -113,7 +145,13 @@ export function DrawSurface({ client, step, tool, radiusMm, snap, view, toMm, mm
   };
   const wheel = (event: WheelEvent<HTMLDivElement>): void => {
     const box = event.currentTarget.getBoundingClientRect();
-    onView(zoomed(view, toMm([event.clientX - box.left, event.clientY - box.top]), Math.exp(event.deltaY * 0.0015)));
+    onView(
+      zoomed(
+        view,
+        toMm([event.clientX - box.left, event.clientY - box.top]),
+        Math.exp(event.deltaY * 0.0015),
+      ),
+    );
   };
 
   return (
@@ -131,7 +169,12 @@ export function DrawSurface({ client, step, tool, radiusMm, snap, view, toMm, mm
       style={{ position: 'absolute', inset: 0, touchAction: 'none', cursor: 'crosshair', userSelect: 'none' }}
     >
       <svg width="100%" height="100%" aria-hidden style={{ pointerEvents: 'none' }}>
-        <path ref={preview} fill={tool === 'draw' ? c.woad : c.surface} stroke={tool === 'draw' ? 'none' : c.madder} opacity={0.55} />
+        <path
+          ref={preview}
+          fill={tool === 'draw' ? c.woad : c.surface}
+          stroke={tool === 'draw' ? 'none' : c.madder}
+          opacity={0.55}
+        />
       </svg>
     </div>
   );

@@ -16,7 +16,10 @@ type DrawToolsProps = {
 
 const NAMES = Object.keys(BREADTHS) as Breadth[];
 
-/** What is chosen while drawing, in two rows under the face: brush or eraser, breadth, both sides, following the guide, zoom, undo. */
+/**
+ * What is chosen while drawing, in two rows under the face: brush or eraser, breadth, both sides, following
+ * the guide, zoom, undo.
+ */
 export function DrawTools({ state, view, canUndo, canRedo, onUndo, onRedo }: DrawToolsProps) {
   const { drawing, set, stop } = state;
   if (!drawing) return null;
@@ -26,17 +29,32 @@ export function DrawTools({ state, view, canUndo, canRedo, onUndo, onRedo }: Dra
   };
   const next = NAMES[(NAMES.indexOf(drawing.breadth) + 1) % NAMES.length]!;
   return (
-    <Column gap="$1" role="group" aria-label="Drawing by hand" backgroundColor="$background" paddingVertical="$1">
+    <Column
+      gap="$1"
+      role="group"
+      aria-label="Drawing by hand"
+      backgroundColor="$background"
+      paddingVertical="$1"
+    >
       <Line flexWrap="nowrap" gap="$1">
         <Tool label="Brush" on={drawing.tool === 'draw'} onPress={() => set({ tool: 'draw' })} />
         <Tool label="Eraser" on={drawing.tool === 'erase'} onPress={() => set({ tool: 'erase' })} />
-        <Tool label={`Breadth ${drawing.breadth}`} words={drawing.breadth} onPress={() => set({ breadth: next })} />
+        <Tool
+          label={`Breadth ${drawing.breadth}`}
+          words={drawing.breadth}
+          onPress={() => set({ breadth: next })}
+        />
         <Tool label="Undo" words="↶" disabled={!canUndo} onPress={onUndo} />
         <Tool label="Redo" words="↷" disabled={!canRedo} onPress={onRedo} />
       </Line>
       <Line flexWrap="nowrap" gap="$1">
         <Tool label="Both sides" on={drawing.mirrored} onPress={() => set({ mirrored: !drawing.mirrored })} />
-        <Tool label="Follow the guide" words="Follow" on={drawing.snap} onPress={() => set({ snap: !drawing.snap })} />
+        <Tool
+          label="Follow the guide"
+          words="Follow"
+          on={drawing.snap}
+          onPress={() => set({ snap: !drawing.snap })}
+        />
         <Tool label="Nearer" words="+" onPress={() => zoom(0.7)} />
         <Tool label="Further" words="−" onPress={() => zoom(1.4)} />
         <Tool label="Done drawing" words="Done" main onPress={stop} />

@@ -16,7 +16,9 @@ export function FaultPanel({ chart, kit, onChange, onSelect }: FaultPanelProps) 
   const [open, setOpen] = useState(false);
   return (
     <Column gap="$2">
-      <Button onPress={() => setOpen((o) => !o)}>{open ? 'Close the fault finder' : 'Something looks wrong?'}</Button>
+      <Button onPress={() => setOpen((o) => !o)}>
+        {open ? 'Close the fault finder' : 'Something looks wrong?'}
+      </Button>
       {open ? (
         <FaultFinder
           chart={chart}

@@ -94,21 +94,29 @@ export function Handles({ placement, client, toPixels, mmPerPixel, onMove, onCha
   );
 }
 
-type HandleProps = Omit<HandlesProps, 'toPixels'> & { readonly name: GuideParameter; readonly at: Point; readonly params: GuideParams };
+type HandleProps = Omit<HandlesProps, 'toPixels'> & {
+  readonly name: GuideParameter;
+  readonly at: Point;
+  readonly params: GuideParams;
+};
 
 function Handle({ name, at, params, placement, client, mmPerPixel, onMove, onChange }: HandleProps) {
   const start = useRef<{ params: GuideParams; way: Point } | null>(null);
   const asked = useRef<Placement | null>(null);
   const frame = useRef(0);
   const spec = GUIDE_PARAMETERS[name];
-  const withValue = (value: number): Placement => ({ ...placement, params: { ...placement.params, [name]: clamp(value, spec.minimum, spec.maximum) } });
+  const withValue = (value: number): Placement => ({
+    ...placement,
+    params: { ...placement.params, [name]: clamp(value, spec.minimum, spec.maximum) },
+  });
   // A screen draws sixty times a second; a finger reports more often than that.
   const move = (value: number): void => {
     asked.current = withValue(value);
     if (frame.current !== 0) return;
     frame.current = requestAnimationFrame(() => {
       frame.current = 0;
-      if (asked.current && 'guide' in asked.current) onMove(asked.current, { ...INITIAL_PARAMS, ...asked.current.params });
+      if (asked.current && 'guide' in asked.current)
+        onMove(asked.current, { ...INITIAL_PARAMS, ...asked.current.params });
     });
   };
   return (
@@ -124,7 +132,8 @@ function Handle({ name, at, params, placement, client, mmPerPixel, onMove, onCha
       unit={spec.unit}
       onStart={() => (start.current = { params, way: wayOf(placement, params, client, name) })}
       onDrag={(dx, dy) => {
-        if (start.current) move(along(start.current.params, start.current.way, name, [dx * mmPerPixel, dy * mmPerPixel]));
+        if (start.current)
+          move(along(start.current.params, start.current.way, name, [dx * mmPerPixel, dy * mmPerPixel]));
       }}
       onEnd={() => {
         cancelAnimationFrame(frame.current);
@@ -142,7 +151,10 @@ function Handle({ name, at, params, placement, client, mmPerPixel, onMove, onCha
 function wayOf(placement: Guided, from: GuideParams, client: ClientSnapshot, name: GuideParameter): Point {
   const spec = GUIDE_PARAMETERS[name];
   const small = (spec.maximum - spec.minimum) / 40;
-  const [low, high] = [Math.max(spec.minimum, from[name] - small), Math.min(spec.maximum, from[name] + small)];
+  const [low, high] = [
+    Math.max(spec.minimum, from[name] - small),
+    Math.min(spec.maximum, from[name] + small),
+  ];
   const before = handlesAt({ ...placement, params: { ...from, [name]: low } }, client)[name];
   const after = handlesAt({ ...placement, params: { ...from, [name]: high } }, client)[name];
   if (!before || !after) return [0, 0];
@@ -158,6 +170,12 @@ function along(from: GuideParams, way: Point, name: GuideParameter, dragMm: Poin
 }
 
 /** The value of a parameter after a drag in mm from where its handle is. */
-export function dragged(placement: Guided, from: GuideParams, client: ClientSnapshot, name: GuideParameter, dragMm: Point): number {
+export function dragged(
+  placement: Guided,
+  from: GuideParams,
+  client: ClientSnapshot,
+  name: GuideParameter,
+  dragMm: Point,
+): number {
   return along(from, wayOf(placement, from, client, name), name, dragMm);
 }

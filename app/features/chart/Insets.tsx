@@ -15,12 +15,30 @@ export function insetsFor(step: Step | null): Inset[] {
   return [];
 }
 
-/** Small work up close: each eye, open or closed, and the lips. The client's right stands on the left, as on her face. */
-export function Insets({ client, steps, step }: { readonly client: ClientSnapshot; readonly steps: readonly Step[]; readonly step: Step | null }) {
+/**
+ * Small work up close: each eye, open or closed, and the lips. The client's right stands on the left, as on
+ * her face.
+ */
+export function Insets({
+  client,
+  steps,
+  step,
+}: {
+  readonly client: ClientSnapshot;
+  readonly steps: readonly Step[];
+  readonly step: Step | null;
+}) {
   const [closed, setClosed] = useState(false);
   const insets = insetsFor(step);
   const eyes = closed ? 'closed' : 'open';
-  const small = useMemo(() => steps.filter((s) => EYES.includes(s.role) || LIPS.includes(s.role) || s.role === 'highlight' || s.role === 'adornment'), [steps]);
+  const small = useMemo(
+    () =>
+      steps.filter(
+        (s) =>
+          EYES.includes(s.role) || LIPS.includes(s.role) || s.role === 'highlight' || s.role === 'adornment',
+      ),
+    [steps],
+  );
   const layers = useMemo(() => layersOf(client, small, step?.id ?? null, eyes), [client, small, step, eyes]);
   if (insets.length === 0) return null;
   return (
@@ -48,7 +66,9 @@ export function Insets({ client, steps, step }: { readonly client: ClientSnapsho
           );
         })}
       </Line>
-      {insets.includes('left eye') ? <Switch label="Eyes closed" on={closed} onToggle={() => setClosed((now) => !now)} /> : null}
+      {insets.includes('left eye') ? (
+        <Switch label="Eyes closed" on={closed} onToggle={() => setClosed((now) => !now)} />
+      ) : null}
     </Column>
   );
 }

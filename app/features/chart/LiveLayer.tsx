@@ -1,9 +1,18 @@
 import { useImperativeHandle, useRef, type Ref } from 'react';
-import { outlineOf, pathOf, type ClientSnapshot, type GuideParameter, type Placement, type Point } from '@toile/core';
+import {
+  outlineOf,
+  pathOf,
+  type ClientSnapshot,
+  type GuideParameter,
+  type Placement,
+  type Point,
+} from '@toile/core';
 import type { Box } from './DrawSurface';
 
 /** Draws a placement while its handle is held, and moves the handles with it. */
-export type Live = { readonly show: (placement: Placement, values: Readonly<Partial<Record<GuideParameter, number>>>) => void };
+export type Live = {
+  readonly show: (placement: Placement, values: Readonly<Partial<Record<GuideParameter, number>>>) => void;
+};
 
 type LiveLayerProps = {
   readonly ref: Ref<Live>;
@@ -14,8 +23,8 @@ type LiveLayerProps = {
 };
 
 /**
- * The one layer that is being moved, over the drawing and past React: at each frame only its outline and its handles change, so that it
- * follows the finger on a slow phone too.
+ * The one layer that is being moved, over the drawing and past React: at each frame only its outline and its
+ * handles change, so that it follows the finger on a slow phone too.
  */
 export function LiveLayer({ ref, client, frame, colour, toPixels }: LiveLayerProps) {
   const svg = useRef<SVGSVGElement>(null);

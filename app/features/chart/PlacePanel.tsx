@@ -36,10 +36,21 @@ type PlacePanelProps = {
 
 const NUDGE_MM = 0.5;
 
-/** Where a step goes: what it is to reach in a word, its guides with what can be adjusted, drawing by hand. */
-export function PlacePanel({ chart, step, editable, placement, onPlacement, onChange, onDraw }: PlacePanelProps) {
+/**
+ * Where a step goes: what it is to reach in a word, its guides with what can be adjusted, drawing by hand.
+ */
+export function PlacePanel({
+  chart,
+  step,
+  editable,
+  placement,
+  onPlacement,
+  onChange,
+  onDraw,
+}: PlacePanelProps) {
   const { landmarks, features } = chart.client;
-  const place = (placements: readonly Placement[]): void => onChange(withPlacements(chart, step.id, placements));
+  const place = (placements: readonly Placement[]): void =>
+    onChange(withPlacements(chart, step.id, placements));
   const said = step.placements.map((p) => capital(speakPlacement(p, landmarks, features)));
   if (!editable || step.role === 'care')
     return (
@@ -72,12 +83,21 @@ export function PlacePanel({ chart, step, editable, placement, onPlacement, onCh
       ) : null}
       <ContourLines client={chart.client} step={step} />
       {step.placements.map((p, i) => (
-        <Column key={i} gap="$2" borderLeftWidth={3} borderLeftColor={i === placement ? '$woad' : '$line'} paddingLeft="$3">
+        <Column
+          key={i}
+          gap="$2"
+          borderLeftWidth={3}
+          borderLeftColor={i === placement ? '$woad' : '$line'}
+          paddingLeft="$3"
+        >
           <Subheading fontSize="$2" lineHeight="$2">
             {said[i]!}
           </Subheading>
           {i === placement || step.placements.length === 1 ? (
-            <Controls placement={p} onChange={(next) => place(step.placements.map((q, k) => (k === i ? next : q)))} />
+            <Controls
+              placement={p}
+              onChange={(next) => place(step.placements.map((q, k) => (k === i ? next : q)))}
+            />
           ) : (
             <Line>
               <Button onPress={() => onPlacement(i)}>Adjust</Button>
@@ -103,18 +123,34 @@ export function PlacePanel({ chart, step, editable, placement, onPlacement, onCh
               </Button>
             ) : null}
             {p.side !== 'both' ? (
-              <Button onPress={() => place(step.placements.map((q, k) => (k === i ? { ...q, side: 'both' } : q)))}>Both sides</Button>
+              <Button
+                onPress={() => place(step.placements.map((q, k) => (k === i ? { ...q, side: 'both' } : q)))}
+              >
+                Both sides
+              </Button>
             ) : null}
             {p.without?.length ? (
-              <Button onPress={() => place(step.placements.map((q, k) => (k === i ? restored(q) : q)))}>Put back what was wiped</Button>
+              <Button onPress={() => place(step.placements.map((q, k) => (k === i ? restored(q) : q)))}>
+                Put back what was wiped
+              </Button>
             ) : null}
-            <Button label={`Take off ${said[i]!.split(',')[0]!}`} onPress={() => (place(step.placements.filter((_, k) => k !== i)), onPlacement(0))}>
+            <Button
+              label={`Take off ${said[i]!.split(',')[0]!}`}
+              onPress={() => (place(step.placements.filter((_, k) => k !== i)), onPlacement(0))}
+            >
               Take off
             </Button>
           </Line>
         </Column>
       ))}
-      <AddPlacement chart={chart} step={step} onAdd={(guide) => (place([...step.placements, { guide, side: 'both' }]), onPlacement(step.placements.length))} />
+      <AddPlacement
+        chart={chart}
+        step={step}
+        onAdd={(guide) => (
+          place([...step.placements, { guide, side: 'both' }]),
+          onPlacement(step.placements.length)
+        )}
+      />
       <Button onPress={onDraw}>Draw by hand</Button>
     </Column>
   );
@@ -124,9 +160,16 @@ function restored({ without: _wiped, ...placement }: Placement): Placement {
   return placement;
 }
 
-function Controls({ placement, onChange }: { readonly placement: Placement; readonly onChange: (placement: Placement) => void }) {
+function Controls({
+  placement,
+  onChange,
+}: {
+  readonly placement: Placement;
+  readonly onChange: (placement: Placement) => void;
+}) {
   if (!('guide' in placement)) {
-    const by = (out: number, down: number) => (): void => onChange({ ...nudged(placement, out * NUDGE_MM, down * NUDGE_MM) });
+    const by = (out: number, down: number) => (): void =>
+      onChange({ ...nudged(placement, out * NUDGE_MM, down * NUDGE_MM) });
     return (
       <Line role="group" aria-label="Move by half a millimetre">
         <Button label="Move up" onPress={by(0, -1)}>
@@ -176,23 +219,53 @@ function Controls({ placement, onChange }: { readonly placement: Placement; read
 }
 
 /** Guides of the kind and zones that are not placed yet and that the look does not forbid. */
-function AddPlacement({ chart, step, onAdd }: { readonly chart: Chart; readonly step: Step; readonly onAdd: (guide: GuideName) => void }) {
+function AddPlacement({
+  chart,
+  step,
+  onAdd,
+}: {
+  readonly chart: Chart;
+  readonly step: Step;
+  readonly onAdd: (guide: GuideName) => void;
+}) {
   const [open, setOpen] = useState(false);
   if (step.role === 'care') return null;
   const placed = new Set(step.placements.flatMap((p) => ('guide' in p ? [p.guide] : [])));
   const free = (guide: GuideName): boolean =>
     !placed.has(guide) &&
-    withinProhibitions({ role: step.role, placements: [{ guide, side: 'both' }], kinds: step.wants.kinds }, forbidsOf(chart)).placements.length > 0;
+    withinProhibitions(
+      { role: step.role, placements: [{ guide, side: 'both' }], kinds: step.wants.kinds },
+      forbidsOf(chart),
+    ).placements.length > 0;
   const own: readonly GuideName[] = guidesFor(step.role).filter(free);
   const zones: readonly GuideName[] = ZONE_NAMES.map((zone) => `zone.${zone}` as const).filter(free);
-  const words = Object.fromEntries([...own.map((name) => [name, guideNamed(name).label]), ...ZONE_NAMES.map((zone) => [`zone.${zone}`, ZONES[zone].label])]);
+  const words = Object.fromEntries([
+    ...own.map((name) => [name, guideNamed(name).label]),
+    ...ZONE_NAMES.map((zone) => [`zone.${zone}`, ZONES[zone].label]),
+  ]);
   return (
     <Column gap="$2">
-      {own.length > 0 ? <Choice label="Add a guide" options={own} words={words} chosen={[]} onChange={([name]) => name && onAdd(name)} /> : null}
+      {own.length > 0 ? (
+        <Choice
+          label="Add a guide"
+          options={own}
+          words={words}
+          chosen={[]}
+          onChange={([name]) => name && onAdd(name)}
+        />
+      ) : null}
       <Line>
         <Button onPress={() => setOpen((o) => !o)}>{open ? 'Hide the zones' : 'Add a whole zone'}</Button>
       </Line>
-      {open ? <Choice label="Zones" options={zones} words={words} chosen={[]} onChange={([name]) => name && onAdd(name)} /> : null}
+      {open ? (
+        <Choice
+          label="Zones"
+          options={zones}
+          words={words}
+          chosen={[]}
+          onChange={([name]) => name && onAdd(name)}
+        />
+      ) : null}
     </Column>
   );
 }

@@ -45,7 +45,14 @@ export function RecipePanel({ chart, step, variant, onChange, onSelect }: Recipe
         options={TOOLS}
         words={{ none: 'straight from the product' }}
         chosen={[step.tool]}
-        onChange={([tool]) => tool && change(tool === 'airbrush' ? { tool, technique: 'spray', passes: Math.max(3, step.passes) } : { tool, flow: undefined })}
+        onChange={([tool]) =>
+          tool &&
+          change(
+            tool === 'airbrush'
+              ? { tool, technique: 'spray', passes: Math.max(3, step.passes) }
+              : { tool, flow: undefined },
+          )
+        }
       />
       {step.tool === 'airbrush' ? (
         <Choice
@@ -55,7 +62,12 @@ export function RecipePanel({ chart, step, variant, onChange, onSelect }: Recipe
           onChange={([flow]) => flow && change({ flow, doseMgPerCm2: FLOW_DOSE[flow] })}
         />
       ) : null}
-      <Choice label="Technique" options={TECHNIQUES} chosen={[step.technique]} onChange={([technique]) => technique && change({ technique })} />
+      <Choice
+        label="Technique"
+        options={TECHNIQUES}
+        chosen={[step.technique]}
+        onChange={([technique]) => technique && change({ technique })}
+      />
       <Line gap="$4">
         <Stepper
           label={step.tool === 'airbrush' ? 'Dose a pass' : 'Dose'}
@@ -95,13 +107,31 @@ export function RecipePanel({ chart, step, variant, onChange, onSelect }: Recipe
         />
       </Line>
       <DoseOnFace chart={chart} step={step} onTake={(use) => change({ use })} />
-      <OtherwiseInVariant chart={chart} step={step} variant={variant} onChange={onChange} onSelect={onSelect} />
-      <Switch label="Only if wanted" on={step.optional === true} onToggle={() => change({ optional: !step.optional })} />
+      <OtherwiseInVariant
+        chart={chart}
+        step={step}
+        variant={variant}
+        onChange={onChange}
+        onSelect={onSelect}
+      />
+      <Switch
+        label="Only if wanted"
+        on={step.optional === true}
+        onToggle={() => change({ optional: !step.optional })}
+      />
       <Line role="group" aria-label="Its place among the steps">
-        <Button label="Earlier" disabled={at <= 0} onPress={() => onChange(movedStep(chart, step.id, at - 1))}>
+        <Button
+          label="Earlier"
+          disabled={at <= 0}
+          onPress={() => onChange(movedStep(chart, step.id, at - 1))}
+        >
           ↑ earlier
         </Button>
-        <Button label="Later" disabled={at >= chart.steps.length - 1} onPress={() => onChange(movedStep(chart, step.id, at + 1))}>
+        <Button
+          label="Later"
+          disabled={at >= chart.steps.length - 1}
+          onPress={() => onChange(movedStep(chart, step.id, at + 1))}
+        >
           ↓ later
         </Button>
         <Button onPress={() => onChange(duplicatedStep(chart, step.id, newId()))}>Once more</Button>
@@ -132,7 +162,15 @@ export function RecipePanel({ chart, step, variant, onChange, onSelect }: Recipe
 }
 
 /** What the dose asks for on this client's face, beside what is planned. */
-function DoseOnFace({ chart, step, onTake }: { readonly chart: Chart; readonly step: Step; readonly onTake: (use: Step['use']) => void }) {
+function DoseOnFace({
+  chart,
+  step,
+  onTake,
+}: {
+  readonly chart: Chart;
+  readonly step: Step;
+  readonly onTake: (use: Step['use']) => void;
+}) {
   const asked = amountAsked(step, chart.client);
   if (!asked) return null;
   const [planned, wanted] = [amountInWords(step.use), amountInWords(asked.use)];

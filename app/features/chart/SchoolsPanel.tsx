@@ -1,11 +1,26 @@
 import { useState } from 'react';
-import { adviseSchools, SCHOOL_NAMES, schoolsInWords, withSchool, type Answer, type Chart, type School } from '@toile/core';
+import {
+  adviseSchools,
+  SCHOOL_NAMES,
+  schoolsInWords,
+  withSchool,
+  type Answer,
+  type Chart,
+  type School,
+} from '@toile/core';
 import { Body, Button, Column, Label, Line } from '../../ui';
 import { SchoolQuestion } from './SchoolQuestion';
 
-type SchoolsPanelProps = { readonly chart: Chart; readonly editable: boolean; readonly onChange: (chart: Chart) => void };
+type SchoolsPanelProps = {
+  readonly chart: Chart;
+  readonly editable: boolean;
+  readonly onChange: (chart: Chart) => void;
+};
 
-/** The ways of doing a chart follows: each can be changed, which puts the steps in its order and says what else changes. */
+/**
+ * The ways of doing a chart follows: each can be changed, which puts the steps in its order and says what
+ * else changes.
+ */
 export function SchoolsPanel({ chart, editable, onChange }: SchoolsPanelProps) {
   const [open, setOpen] = useState(false);
   const [says, setSays] = useState<readonly string[]>([]);
@@ -38,7 +53,11 @@ export function SchoolsPanel({ chart, editable, onChange }: SchoolsPanelProps) {
       {says.map((words) => (
         <Body key={words} color="$weld" role="status">{`▲ ${words}`}</Body>
       ))}
-      {open ? SCHOOL_NAMES.map((school) => <SchoolQuestion key={school} school={school} answer={chart.schools[school]} onAnswer={change} />) : null}
+      {open
+        ? SCHOOL_NAMES.map((school) => (
+            <SchoolQuestion key={school} school={school} answer={chart.schools[school]} onAnswer={change} />
+          ))
+        : null}
     </Column>
   );
 }

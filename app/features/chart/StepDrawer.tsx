@@ -43,28 +43,75 @@ export type StepTab = (typeof TABS)[number];
 const TAB_WORDS: Readonly<Record<StepTab, string>> = { what: 'With what', where: 'Where', how: 'How' };
 
 /** What is decided in one step: product, place, dose, note. */
-export function StepDrawer({ chart, step, kit, editable, placement, onPlacement, onChange, onDraw, onSelect, variant, tab, onTab }: StepDrawerProps) {
+export function StepDrawer({
+  chart,
+  step,
+  kit,
+  editable,
+  placement,
+  onPlacement,
+  onChange,
+  onDraw,
+  onSelect,
+  variant,
+  tab,
+  onTab,
+}: StepDrawerProps) {
   return (
     <Column gap="$4" paddingVertical="$2">
       <Column gap="$1">
         <Body>{productsInWords(step.use)}</Body>
-        <Label>{[step.use.length > 0 ? amountInWords(step.use) : null, howInWords(step)].filter(Boolean).join(' · ')}</Label>
+        <Label>
+          {[step.use.length > 0 ? amountInWords(step.use) : null, howInWords(step)]
+            .filter(Boolean)
+            .join(' · ')}
+        </Label>
         {step.tool === 'airbrush' ? <Label>{airbrushInWords(step)}</Label> : null}
         {step.tool === 'airbrush' ? <Label>{AFTER_AIRBRUSH}</Label> : null}
       </Column>
       {(chart.adaptations ?? [])
         .filter((a) => a.stepId === step.id)
         .map((a) => (
-          <AdaptationRow key={a.id} adaptation={a} title={undefined} onRefuse={editable ? () => onChange(refuseAdaptation(chart, a)) : null} />
+          <AdaptationRow
+            key={a.id}
+            adaptation={a}
+            title={undefined}
+            onRefuse={editable ? () => onChange(refuseAdaptation(chart, a)) : null}
+          />
         ))}
-      {editable ? <Choice label="Decide" options={TABS} words={TAB_WORDS} chosen={[tab]} onChange={([next]) => next && onTab(next)} /> : null}
-      {editable && tab === 'what' ? <WhatPanel chart={chart} step={step} kit={kit} onChange={onChange} /> : null}
-      {!editable || tab === 'where' ? (
-        <PlacePanel chart={chart} step={step} editable={editable} placement={placement} onPlacement={onPlacement} onChange={onChange} onDraw={onDraw} />
-      ) : null}
-      {editable && tab === 'how' ? <RecipePanel chart={chart} step={step} variant={variant} onChange={onChange} onSelect={onSelect} /> : null}
       {editable ? (
-        <Field label="Note" value={step.note} lines={2} onChange={(note) => onChange(withNote(chart, step.id, note))} />
+        <Choice
+          label="Decide"
+          options={TABS}
+          words={TAB_WORDS}
+          chosen={[tab]}
+          onChange={([next]) => next && onTab(next)}
+        />
+      ) : null}
+      {editable && tab === 'what' ? (
+        <WhatPanel chart={chart} step={step} kit={kit} onChange={onChange} />
+      ) : null}
+      {!editable || tab === 'where' ? (
+        <PlacePanel
+          chart={chart}
+          step={step}
+          editable={editable}
+          placement={placement}
+          onPlacement={onPlacement}
+          onChange={onChange}
+          onDraw={onDraw}
+        />
+      ) : null}
+      {editable && tab === 'how' ? (
+        <RecipePanel chart={chart} step={step} variant={variant} onChange={onChange} onSelect={onSelect} />
+      ) : null}
+      {editable ? (
+        <Field
+          label="Note"
+          value={step.note}
+          lines={2}
+          onChange={(note) => onChange(withNote(chart, step.id, note))}
+        />
       ) : step.note ? (
         <Body>{step.note}</Body>
       ) : null}
@@ -73,20 +120,40 @@ export function StepDrawer({ chart, step, kit, editable, placement, onPlacement,
 }
 
 /** The product or mix of a step: proposed, matched in full, or replaced. */
-function WhatPanel({ chart, step, kit, onChange }: Pick<StepDrawerProps, 'chart' | 'step' | 'kit' | 'onChange'>) {
+function WhatPanel({
+  chart,
+  step,
+  kit,
+  onChange,
+}: Pick<StepDrawerProps, 'chart' | 'step' | 'kit' | 'onChange'>) {
   const router = useRouter();
   return (
     <>
       {step.wants.kinds.length > 0 ? (
-        <ProposalList key={step.id} chart={chart} step={step} kit={kit} onPick={(proposal) => onChange(withUse(chart, step.id, proposal.use))} />
+        <ProposalList
+          key={step.id}
+          chart={chart}
+          step={step}
+          kit={kit}
+          onPick={(proposal) => onChange(withUse(chart, step.id, proposal.use))}
+        />
       ) : (
         <Label>No product is needed here.</Label>
       )}
       {step.role === 'base' ? (
-        <Button onPress={() => router.navigate(`/clients/${chart.client.id}/shades?chart=${chart.id}&step=${step.id}`)}>Match and mix in full</Button>
+        <Button
+          onPress={() =>
+            router.navigate(`/clients/${chart.client.id}/shades?chart=${chart.id}&step=${step.id}`)
+          }
+        >
+          Match and mix in full
+        </Button>
       ) : null}
       {step.use.map(({ product }) => (
-        <Button key={product.id} onPress={() => router.navigate(`/kit/products/${product.id}/substitute?chart=${chart.id}`)}>
+        <Button
+          key={product.id}
+          onPress={() => router.navigate(`/kit/products/${product.id}/substitute?chart=${chart.id}`)}
+        >
           {`Find a substitute for ${product.line} ${product.shade}`}
         </Button>
       ))}
@@ -116,7 +183,11 @@ function ProposalList({
   return (
     <Column gap={0} role="radiogroup" aria-label="Products proposed">
       {found.gap ? <Gap gap={found.gap} onTake={onPick} /> : null}
-      <Label>{wanted ? 'Proposed, each beside the colour asked for; how far off in daylight, by a model' : 'Proposed'}</Label>
+      <Label>
+        {wanted
+          ? 'Proposed, each beside the colour asked for; how far off in daylight, by a model'
+          : 'Proposed'}
+      </Label>
       <Judged padding="$1" gap="$1">
         {list.map((proposal) => {
           const key = proposal.use.map((u) => `${u.product.id} ${u.parts}`).join();
@@ -139,9 +210,19 @@ function ProposalList({
                 borderLeftColor: on ? c.woad : c.surface,
               }}
             >
-              {proposal.lab ? <Swatch lab={proposal.lab} beside={wanted} label="proposed colour beside the colour asked for" /> : null}
+              {proposal.lab ? (
+                <Swatch
+                  lab={proposal.lab}
+                  beside={wanted}
+                  label="proposed colour beside the colour asked for"
+                />
+              ) : null}
               <Column gap={0} flex={1}>
-                <Body fontSize="$2" lineHeight="$2" fontWeight={on ? '700' : '400'}>{`${on ? '✓ ' : ''}${productsInWords(proposal.use)}`}</Body>
+                <Body
+                  fontSize="$2"
+                  lineHeight="$2"
+                  fontWeight={on ? '700' : '400'}
+                >{`${on ? '✓ ' : ''}${productsInWords(proposal.use)}`}</Body>
                 <Label fontSize="$1" lineHeight="$1">
                   {[amountInWords(proposal.use), ...proposal.reasons].join(' · ')}
                 </Label>
@@ -154,15 +235,33 @@ function ProposalList({
   );
 }
 
-/** What to do where nothing at hand does it: how far the nearest is, what would do it stirred, what to buy, and the nearest all the same. */
-function Gap({ gap, onTake }: { readonly gap: NonNullable<MatchedStep['gap']>; readonly onTake: (proposal: Proposal) => void }) {
+/**
+ * What to do where nothing at hand does it: how far the nearest is, what would do it stirred, what to buy,
+ * and the nearest all the same.
+ */
+function Gap({
+  gap,
+  onTake,
+}: {
+  readonly gap: NonNullable<MatchedStep['gap']>;
+  readonly onTake: (proposal: Proposal) => void;
+}) {
   const { nearest } = gap;
   return (
-    <Column gap="$2" role="note" aria-label="Nothing in the kit does this" borderLeftWidth={3} borderLeftColor="$weld" paddingLeft="$3">
+    <Column
+      gap="$2"
+      role="note"
+      aria-label="Nothing in the kit does this"
+      borderLeftWidth={3}
+      borderLeftColor="$weld"
+      paddingLeft="$3"
+    >
       <Body color="$weld">{`▲ ${gap.words}`}</Body>
       {gap.mixNeeds ? <Label>{`Stirred, ${gap.mixNeeds} would do it.`}</Label> : null}
       {gap.buy ? <Label>{`To buy: ${gap.buy}.`}</Label> : null}
-      {nearest ? <Button onPress={() => onTake(nearest)}>{`Take ${productsInWords(nearest.use)} all the same`}</Button> : null}
+      {nearest ? (
+        <Button onPress={() => onTake(nearest)}>{`Take ${productsInWords(nearest.use)} all the same`}</Button>
+      ) : null}
     </Column>
   );
 }

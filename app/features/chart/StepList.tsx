@@ -21,7 +21,10 @@ export function rowAt(y: number, rows: readonly { readonly top: number; readonly
 
 type Held = { readonly id: string; readonly over: number };
 
-/** Steps in order, each under its notch; the selected one opens where it stands; each can be dragged to another place. */
+/**
+ * Steps in order, each under its notch; the selected one opens where it stands; each can be dragged to
+ * another place.
+ */
 export function StepList({ steps, selected, onSelect, onMove, renderDrawer }: StepListProps) {
   const list = useRef<HTMLDivElement>(null);
   const [held, setHeld] = useState<Held | null>(null);
@@ -30,14 +33,17 @@ export function StepList({ steps, selected, onSelect, onMove, renderDrawer }: St
     <Grip
       label={`Move step ${i + 1}, ${step.title}`}
       onStart={() => {
-        const rows = [...(list.current?.querySelectorAll('[data-step]') ?? [])].map((row) => row.getBoundingClientRect());
+        const rows = [...(list.current?.querySelectorAll('[data-step]') ?? [])].map((row) =>
+          row.getBoundingClientRect(),
+        );
         const own = rows[i];
         if (!own) return;
         grabbed.current = { y: own.top + 26, rows };
         setHeld({ id: step.id, over: i });
       }}
       onDrag={(dy) => {
-        if (grabbed.current) setHeld({ id: step.id, over: rowAt(grabbed.current.y + dy, grabbed.current.rows) });
+        if (grabbed.current)
+          setHeld({ id: step.id, over: rowAt(grabbed.current.y + dy, grabbed.current.rows) });
       }}
       onEnd={() => {
         const target = held ? steps[held.over] : undefined;
@@ -84,7 +90,17 @@ export function StepList({ steps, selected, onSelect, onMove, renderDrawer }: St
   );
 }
 
-function StepRow({ step, number, on, onPress }: { readonly step: Step; readonly number: number; readonly on: boolean; readonly onPress: () => void }) {
+function StepRow({
+  step,
+  number,
+  on,
+  onPress,
+}: {
+  readonly step: Step;
+  readonly number: number;
+  readonly on: boolean;
+  readonly onPress: () => void;
+}) {
   const c = useColours();
   const lab = colourOfUse(step.use);
   return (
@@ -108,11 +124,18 @@ function StepRow({ step, number, on, onPress }: { readonly step: Step; readonly 
         <Body textAlign="left" fontWeight={on ? '700' : '400'}>
           {step.title}
         </Body>
-        <Label textAlign="left">{[step.optional ? 'if wanted' : null, productsInWords(step.use)].filter(Boolean).join(' · ')}</Label>
+        <Label textAlign="left">
+          {[step.optional ? 'if wanted' : null, productsInWords(step.use)].filter(Boolean).join(' · ')}
+        </Label>
       </Column>
       <Column gap={0} alignItems="flex-end" paddingTop="$2" flexDirection="row">
         {lab ? <Swatch lab={lab} size={28} /> : null}
-        <Figure width={52} textAlign="right" fontSize="$2" color="$inkSoft">{`${step.handsOnMinutes} min`}</Figure>
+        <Figure
+          width={52}
+          textAlign="right"
+          fontSize="$2"
+          color="$inkSoft"
+        >{`${step.handsOnMinutes} min`}</Figure>
       </Column>
     </Pressable>
   );

@@ -38,7 +38,9 @@ export function VariantBar({ chart, chosen, onChoose, editable, onChange }: Vari
           onChange={([v]) => onChoose(v === undefined || v === PLAN ? null : v)}
         />
       ) : null}
-      {variant && editable ? <Label>{`Open a step, then How, to do it otherwise in ${variant.name}. Everything else stays as planned.`}</Label> : null}
+      {variant && editable ? (
+        <Label>{`Open a step, then How, to do it otherwise in ${variant.name}. Everything else stays as planned.`}</Label>
+      ) : null}
       {editable ? (
         name === null ? (
           <Line>

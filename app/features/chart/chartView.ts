@@ -1,21 +1,38 @@
-import { GUIDE_PARAMETERS, measuresInWords, type Chart, type GuideParameter, type Placement, type Step, type Use } from '@toile/core';
+import {
+  GUIDE_PARAMETERS,
+  measuresInWords,
+  type Chart,
+  type GuideParameter,
+  type Placement,
+  type Step,
+  type Use,
+} from '@toile/core';
 
 const changed = (chart: Chart, stepId: string, change: (step: Step) => Step): Chart => ({
   ...chart,
   steps: chart.steps.map((s) => (s.id === stepId ? change(s) : s)),
 });
 
-export const withUse = (chart: Chart, stepId: string, use: readonly Use[]): Chart => changed(chart, stepId, (s) => ({ ...s, use: [...use] }));
-export const withStepChange = (chart: Chart, stepId: string, part: Partial<Step>): Chart => changed(chart, stepId, (s) => ({ ...s, ...part }));
-export const withNote = (chart: Chart, stepId: string, note: string): Chart => changed(chart, stepId, (s) => ({ ...s, note }));
+export const withUse = (chart: Chart, stepId: string, use: readonly Use[]): Chart =>
+  changed(chart, stepId, (s) => ({ ...s, use: [...use] }));
+export const withStepChange = (chart: Chart, stepId: string, part: Partial<Step>): Chart =>
+  changed(chart, stepId, (s) => ({ ...s, ...part }));
+export const withNote = (chart: Chart, stepId: string, note: string): Chart =>
+  changed(chart, stepId, (s) => ({ ...s, note }));
 export const withPlacement = (chart: Chart, stepId: string, index: number, placement: Placement): Chart =>
-  changed(chart, stepId, (s) => ({ ...s, placements: s.placements.map((p, i) => (i === index ? placementForChart(placement) : p)) }));
+  changed(chart, stepId, (s) => ({
+    ...s,
+    placements: s.placements.map((p, i) => (i === index ? placementForChart(placement) : p)),
+  }));
 
 /** The step with other placements. */
 export const withPlacements = (chart: Chart, stepId: string, placements: readonly Placement[]): Chart =>
   changed(chart, stepId, (s) => ({ ...s, placements: placements.map(placementForChart) }));
 
-/** Placements as charts hold them: parameters rounded to what a hand can do, those of the guide itself left out. */
+/**
+ * Placements as charts hold them: parameters rounded to what a hand can do, those of the guide itself left
+ * out.
+ */
 function placementForChart(placement: Placement): Placement {
   if (!('guide' in placement)) return placement;
   const { params, ...rest } = placement;
@@ -37,5 +54,8 @@ export function amountInWords(use: readonly Use[]): string {
 
 /** Minutes of a whole chart: hands on, and waiting. */
 export function minutesOf(steps: readonly Step[]): { readonly handsOn: number; readonly waiting: number } {
-  return { handsOn: steps.reduce((sum, s) => sum + s.handsOnMinutes, 0), waiting: steps.reduce((sum, s) => sum + s.waitMinutes, 0) };
+  return {
+    handsOn: steps.reduce((sum, s) => sum + s.handsOnMinutes, 0),
+    waiting: steps.reduce((sum, s) => sum + s.waitMinutes, 0),
+  };
 }

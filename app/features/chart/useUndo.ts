@@ -8,7 +8,10 @@ export type Undo<T> = {
   readonly canRedo: boolean;
 };
 
-/** Every change of a value can be taken back and done again, without limit, by button and by Ctrl+Z and Ctrl+Y. Values are shared, not copied. */
+/**
+ * Every change of a value can be taken back and done again, without limit, by button and by Ctrl+Z and
+ * Ctrl+Y. Values are shared, not copied.
+ */
 export function useUndo<T>(value: T, onChange: (value: T) => void): Undo<T> {
   const [past, setPast] = useState<readonly T[]>([]);
   const [future, setFuture] = useState<readonly T[]>([]);

@@ -1,7 +1,10 @@
 import { outlineOf, type ClientSnapshot, type Step } from '@toile/core';
 
 /** A box in mm round what a step touches, with room about it; the whole face for wide steps. */
-export function zoomFor(step: Step, client: ClientSnapshot): readonly [number, number, number, number] | 'face' {
+export function zoomFor(
+  step: Step,
+  client: ClientSnapshot,
+): readonly [number, number, number, number] | 'face' {
   // Without what has been adjusted, so that the frame keeps still while a handle is moved.
   const points = step.placements
     .map((p) => ('guide' in p ? { guide: p.guide, side: p.side } : p))

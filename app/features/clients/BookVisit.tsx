@@ -8,20 +8,42 @@ import { useRefresh } from '../../data/hooks';
 import { Body, Button, Choice, Column, Field, Line, View } from '../../ui';
 
 /** Books a visit: what for, when, where. */
-export function BookVisit({ clientId, onBooked }: { readonly clientId: string; readonly onBooked: () => void }) {
+export function BookVisit({
+  clientId,
+  onBooked,
+}: {
+  readonly clientId: string;
+  readonly onBooked: () => void;
+}) {
   const refresh = useRefresh();
-  const [form, setForm] = useState({ id: newId(), clientId, kind: 'trial', date: '', startsAt: '', readyBy: '', place: '' });
+  const [form, setForm] = useState({
+    id: newId(),
+    clientId,
+    kind: 'trial',
+    date: '',
+    startsAt: '',
+    readyBy: '',
+    place: '',
+  });
   const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
-  const set = (field: 'date' | 'startsAt' | 'readyBy' | 'place') => (value: string) => setForm((f) => ({ ...f, [field]: value }));
+  const set = (field: 'date' | 'startsAt' | 'readyBy' | 'place') => (value: string) =>
+    setForm((f) => ({ ...f, [field]: value }));
   const book = async (): Promise<void> => {
     try {
-      const body = await visitInputSchema.validate({ ...form, readyBy: form.readyBy === '' ? null : form.readyBy }, { abortEarly: false });
+      const body = await visitInputSchema.validate(
+        { ...form, readyBy: form.readyBy === '' ? null : form.readyBy },
+        { abortEarly: false },
+      );
       await call('createVisit', { body });
       await refresh();
       onBooked();
     } catch (error) {
       if (error instanceof ValidationError) setErrors(errorsByField(error));
-      else setErrors({ ...fieldErrors(error), form: error instanceof CallError ? error.message : 'Something went wrong. Try again.' });
+      else
+        setErrors({
+          ...fieldErrors(error),
+          form: error instanceof CallError ? error.message : 'Something went wrong. Try again.',
+        });
     }
   };
   return (
@@ -32,13 +54,31 @@ export function BookVisit({ clientId, onBooked }: { readonly clientId: string; r
         chosen={OCCASIONS.filter((o) => o === form.kind)}
         onChange={([kind]) => kind && setForm((f) => ({ ...f, kind }))}
       />
-      <Field label="Date" value={form.date} onChange={set('date')} placeholder="2031-05-14" error={errors.date} />
+      <Field
+        label="Date"
+        value={form.date}
+        onChange={set('date')}
+        placeholder="2031-05-14"
+        error={errors.date}
+      />
       <Line flexWrap="nowrap" alignItems="flex-start">
         <View flex={1}>
-          <Field label="Starts at" value={form.startsAt} onChange={set('startsAt')} placeholder="09:20" error={errors.startsAt} />
+          <Field
+            label="Starts at"
+            value={form.startsAt}
+            onChange={set('startsAt')}
+            placeholder="09:20"
+            error={errors.startsAt}
+          />
         </View>
         <View flex={1}>
-          <Field label="Ready by" value={form.readyBy} onChange={set('readyBy')} placeholder="11:30" error={errors.readyBy} />
+          <Field
+            label="Ready by"
+            value={form.readyBy}
+            onChange={set('readyBy')}
+            placeholder="11:30"
+            error={errors.readyBy}
+          />
         </View>
       </Line>
       <Field label="Place" value={form.place} onChange={set('place')} error={errors.place} />

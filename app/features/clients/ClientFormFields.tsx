@@ -12,7 +12,14 @@ export function ClientFormFields({ control }: { readonly control: Control<Client
       control={control}
       name={name}
       render={({ field, fieldState }) => (
-        <Field label={label} value={String(field.value ?? '')} onChange={field.onChange} onBlur={field.onBlur} error={fieldState.error?.message} {...more} />
+        <Field
+          label={label}
+          value={String(field.value ?? '')}
+          onChange={field.onChange}
+          onBlur={field.onBlur}
+          error={fieldState.error?.message}
+          {...more}
+        />
       )}
     />
   );
@@ -26,7 +33,13 @@ export function ClientFormFields({ control }: { readonly control: Control<Client
       <Controller
         control={control}
         name="sensitivities"
-        render={({ field, fieldState }) => <SensitivitiesField value={field.value} onChange={field.onChange} error={fieldState.error?.message} />}
+        render={({ field, fieldState }) => (
+          <SensitivitiesField
+            value={field.value}
+            onChange={field.onChange}
+            error={fieldState.error?.message}
+          />
+        )}
       />
       {text('notes', 'Notes', { lines: 3 })}
       <Label>We never diagnose: for skin under treatment, ask whoever treats it.</Label>

@@ -3,7 +3,21 @@ import { useState } from 'react';
 import { faceShape, SKIN_ZONE_NAMES, SKIN_ZONES, type Skin } from '@toile/core';
 import { may, type ClientAnswer } from '@toile/contract';
 import { useClient, useSession } from '../../data/hooks';
-import { Body, Button, Column, Judged, Label, Line, Ready, Row, Screen, Subheading, Swatch, useWide, View } from '../../ui';
+import {
+  Body,
+  Button,
+  Column,
+  Judged,
+  Label,
+  Line,
+  Ready,
+  Row,
+  Screen,
+  Subheading,
+  Swatch,
+  useWide,
+  View,
+} from '../../ui';
 import { FaceView } from '../face/FaceView';
 import { skinInWords } from '../words/colours';
 import { dayAndDistance, dayInWords, howFar } from '../words/dates';
@@ -48,11 +62,19 @@ function ClientView({ client, mayEdit }: { readonly client: ClientAnswer; readon
     <View flexDirection={wide ? 'row' : 'column'} gap="$5">
       <Column width={wide ? 340 : undefined} gap="$3">
         <Judged alignItems="center" padding="$2">
-          <FaceView landmarks={landmarks} features={client.features} width="100%" height={wide ? 420 : 320} label={`${client.name}, ${shape.words} face`} />
+          <FaceView
+            landmarks={landmarks}
+            features={client.features}
+            width="100%"
+            height={wide ? 420 : 320}
+            label={`${client.name}, ${shape.words} face`}
+          />
         </Judged>
         <Body>{`Face ${shape.words}: ${shape.reasons.join('; ')}.`}</Body>
         <Label>{featuresInWords(client.features)}</Label>
-        {mayEdit ? <Button onPress={() => router.navigate(`/clients/${client.id}/trace`)}>Trace the face</Button> : null}
+        {mayEdit ? (
+          <Button onPress={() => router.navigate(`/clients/${client.id}/trace`)}>Trace the face</Button>
+        ) : null}
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$4">
         <SkinStrip client={client} />
@@ -62,11 +84,15 @@ function ClientView({ client, mayEdit }: { readonly client: ClientAnswer; readon
         <Column gap="$1">
           <Line justifyContent="space-between">
             <Subheading>Notes</Subheading>
-            {mayEdit ? <Button onPress={() => router.navigate(`/clients/${client.id}/edit`)}>Change details</Button> : null}
+            {mayEdit ? (
+              <Button onPress={() => router.navigate(`/clients/${client.id}/edit`)}>Change details</Button>
+            ) : null}
           </Line>
           <Body>{client.notes || 'Nothing noted.'}</Body>
           {client.contact ? (
-            <Label>{[client.contact.phone, client.contact.email].filter(Boolean).join(' · ') || 'No contact kept.'}</Label>
+            <Label>
+              {[client.contact.phone, client.contact.email].filter(Boolean).join(' · ') || 'No contact kept.'}
+            </Label>
           ) : (
             <Label>Contact is kept by the owner and the artists.</Label>
           )}
@@ -99,12 +125,16 @@ function SkinStrip({ client }: { readonly client: ClientAnswer }) {
             ))}
           </Judged>
           <Line>
-            <Button onPress={() => router.navigate(`/clients/${client.id}/shades`)}>Match, correct, sculpt</Button>
+            <Button onPress={() => router.navigate(`/clients/${client.id}/shades`)}>
+              Match, correct, sculpt
+            </Button>
             <Button onPress={() => router.navigate(`/clients/${client.id}/skin`)}>Over time</Button>
           </Line>
         </>
       ) : (
-        <Body color="$inkSoft">Not read yet. Seven zones, five touches each; shades can be chosen after that.</Body>
+        <Body color="$inkSoft">
+          Not read yet. Seven zones, five touches each; shades can be chosen after that.
+        </Body>
       )}
     </Column>
   );
@@ -113,9 +143,13 @@ function SkinStrip({ client }: { readonly client: ClientAnswer }) {
 function Cautions({ client }: { readonly client: ClientAnswer }) {
   const cautions = [
     ...(client.sensitivities.length > 0
-      ? [`Sensitive to ${client.sensitivities.join(', ')}. Check every list, patch test 24 to 48 hours before; the maker’s directions decide.`]
+      ? [
+          `Sensitive to ${client.sensitivities.join(', ')}. Check every list, patch test 24 to 48 hours before; the maker’s directions decide.`,
+        ]
       : []),
-    ...(client.features.lenses ? ['Wears contact lenses: no fibres, no loose glitter, stop at any stinging.'] : []),
+    ...(client.features.lenses
+      ? ['Wears contact lenses: no fibres, no loose glitter, stop at any stinging.']
+      : []),
     ...(client.features.headTremor ? ['Head tremor: rest the hand, short strokes, breaks.'] : []),
     ...(client.guardianConsent
       ? [`A minor. Consent: ${client.guardianConsent}.`]
@@ -160,12 +194,16 @@ function Visits({ client, mayEdit }: { readonly client: ClientAnswer; readonly m
     <Column gap="$2">
       <Line justifyContent="space-between">
         <Subheading>Visits</Subheading>
-        {mayEdit ? <Button onPress={() => setBooking((b) => !b)}>{booking ? 'Not now' : 'Book a visit'}</Button> : null}
+        {mayEdit ? (
+          <Button onPress={() => setBooking((b) => !b)}>{booking ? 'Not now' : 'Book a visit'}</Button>
+        ) : null}
       </Line>
       {booking ? <BookVisit clientId={client.id} onBooked={() => setBooking(false)} /> : null}
       {client.visits.length === 0 ? <Body color="$inkSoft">None booked.</Body> : null}
       {client.visits.map((visit) => (
-        <Body key={visit.id}>{`${dayAndDistance(visit.date)}: ${visit.kind} at ${visit.startsAt}${visit.place ? `, ${visit.place}` : ''}`}</Body>
+        <Body
+          key={visit.id}
+        >{`${dayAndDistance(visit.date)}: ${visit.kind} at ${visit.startsAt}${visit.place ? `, ${visit.place}` : ''}`}</Body>
       ))}
     </Column>
   );

@@ -27,13 +27,24 @@ export function ClientsList() {
       }
     >
       <Column>
-        <Field key={find} label="Find" value={typed} onChange={setTyped} placeholder="Part of a name" autoFocus={find !== undefined} />
+        <Field
+          key={find}
+          label="Find"
+          value={typed}
+          onChange={setTyped}
+          placeholder="Part of a name"
+          autoFocus={find !== undefined}
+        />
         <Ready remote={clients}>
           {(list) =>
             list.length === 0 ? (
               <Empty
                 title="Nobody by that name"
-                words={query === '' ? 'The studio has no clients yet.' : `Nothing sounds like “${query}”. Try fewer letters.`}
+                words={
+                  query === ''
+                    ? 'The studio has no clients yet.'
+                    : `Nothing sounds like “${query}”. Try fewer letters.`
+                }
               />
             ) : (
               <Column gap={0}>
@@ -49,13 +60,17 @@ export function ClientsList() {
                           : 'No chart yet'
                     }
                     fact={client.lastRead ? `read ${howFar(client.lastRead)}` : 'not read'}
-                    before={<Swatch lab={client.skin} label={client.skin ? 'skin colour' : 'skin not read'} />}
+                    before={
+                      <Swatch lab={client.skin} label={client.skin ? 'skin colour' : 'skin not read'} />
+                    }
                     chosen={path.startsWith(`/clients/${client.id}`)}
                     label={client.name}
                     onPress={() => router.navigate(`/clients/${client.id}`)}
                   />
                 ))}
-                {list.length >= 200 ? <Body color="$inkSoft">The first 200 are shown. Type part of a name.</Body> : null}
+                {list.length >= 200 ? (
+                  <Body color="$inkSoft">The first 200 are shown. Type part of a name.</Body>
+                ) : null}
               </Column>
             )
           }

@@ -33,7 +33,8 @@ function Edit({ client }: { readonly client: ClientAnswer }) {
     handleSubmit(async (form) => {
       const { saved, refused } = await saving.save(form, over);
       if (saved) return router.navigate(`/clients/${client.id}`);
-      for (const [path, message] of Object.entries(refused.fields)) setError(path as keyof ClientForm, { message });
+      for (const [path, message] of Object.entries(refused.fields))
+        setError(path as keyof ClientForm, { message });
     })();
   return (
     <Screen

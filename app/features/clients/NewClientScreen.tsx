@@ -9,7 +9,15 @@ import { useRefresh } from '../../data/hooks';
 import { Body, Button, Column, Screen } from '../../ui';
 import { ClientFormFields } from './ClientFormFields';
 
-const EMPTY: ClientForm = { name: '', phone: '', email: '', birthYear: null, guardianConsent: '', sensitivities: [], notes: '' };
+const EMPTY: ClientForm = {
+  name: '',
+  phone: '',
+  email: '',
+  birthYear: null,
+  guardianConsent: '',
+  sensitivities: [],
+  notes: '',
+};
 
 /** A short form; the face and the skin come after. */
 export function NewClientScreen() {
@@ -17,17 +25,23 @@ export function NewClientScreen() {
   const refresh = useRefresh();
   const [id] = useState(newId);
   const [failure, setFailure] = useState<string | null>(null);
-  const { control, handleSubmit, setError, formState } = useForm({ resolver: yupResolver(clientFormSchema), defaultValues: EMPTY });
+  const { control, handleSubmit, setError, formState } = useForm({
+    resolver: yupResolver(clientFormSchema),
+    defaultValues: EMPTY,
+  });
 
   const save = handleSubmit(async (form) => {
     setFailure(null);
     try {
       // The id makes a second sending harmless, whatever was changed in between.
-      const answer = await call('createClient', { body: { ...form, id, features: PLAIN_FEATURES, measurements: {}, taps: {}, likeness: null } });
+      const answer = await call('createClient', {
+        body: { ...form, id, features: PLAIN_FEATURES, measurements: {}, taps: {}, likeness: null },
+      });
       await refresh({ name: 'client', params: { id }, answer });
       router.replace(`/clients/${id}/trace`);
     } catch (error) {
-      for (const [path, message] of Object.entries(fieldErrors(error))) setError(path as keyof ClientForm, { message });
+      for (const [path, message] of Object.entries(fieldErrors(error)))
+        setError(path as keyof ClientForm, { message });
       setFailure(error instanceof CallError ? error.message : 'Something went wrong. Try again.');
     }
   });

@@ -2,7 +2,12 @@ import type { ClientAnswer } from '@toile/contract';
 import { Body, Button, Column, Line } from '../../ui';
 import type { ClientSaving } from './useSaveClient';
 
-type SaveFootProps = { readonly saving: ClientSaving; readonly words: string; readonly blocked?: boolean; readonly onSave: (over?: ClientAnswer) => void };
+type SaveFootProps = {
+  readonly saving: ClientSaving;
+  readonly words: string;
+  readonly blocked?: boolean;
+  readonly onSave: (over?: ClientAnswer) => void;
+};
 
 /** The main button of a client's edits; when someone else saved in between, both ways on. */
 export function SaveFoot({ saving, words, blocked = false, onSave }: SaveFootProps) {

@@ -9,7 +9,10 @@ type SensitivitiesFieldProps = {
   readonly onChange: (sensitivities: string[]) => void;
 };
 
-/** Sensitivities known by name, and whatever else she names. The words stay as they are typed: 'latex glue' is not 'latex' on the way. */
+/**
+ * Sensitivities known by name, and whatever else she names. The words stay as they are typed: 'latex glue' is
+ * not 'latex' on the way.
+ */
 export function SensitivitiesField({ value, error, onChange }: SensitivitiesFieldProps) {
   const [known, setKnown] = useState(() => knownByName(value));
   const [words, setWords] = useState(() => inOwnWords(value));

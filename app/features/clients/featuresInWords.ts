@@ -4,7 +4,12 @@ import { capital } from '../words/capital';
 /** What is noted of a face, in one line; plain things are not said. */
 export function featuresInWords(f: Features): string {
   const { left, right } = f.lids;
-  const lids = left === right ? (left === 'open' ? null : `${left} lids`) : `lids: client’s left ${left}, right ${right}`;
+  const lids =
+    left === right
+      ? left === 'open'
+        ? null
+        : `${left} lids`
+      : `lids: client’s left ${left}, right ${right}`;
   const parts = [
     `${f.eyes} eyes`,
     lids,

@@ -3,7 +3,8 @@ import { SENSITIVITIES } from '@toile/core';
 type Known = (typeof SENSITIVITIES)[number];
 
 /** Of what is noted, the sensitivities known by name. */
-export const knownByName = (sensitivities: readonly string[]): readonly Known[] => SENSITIVITIES.filter((known) => sensitivities.includes(known));
+export const knownByName = (sensitivities: readonly string[]): readonly Known[] =>
+  SENSITIVITIES.filter((known) => sensitivities.includes(known));
 
 /** Of what is noted, the rest as one line: 'almonds, tea tree'. */
 export const inOwnWords = (sensitivities: readonly string[]): string =>

@@ -18,7 +18,10 @@ export type ClientSaving = {
   readonly save: (
     changes: Partial<ClientInput>,
     over?: ClientAnswer,
-  ) => Promise<{ readonly saved: ClientAnswer; readonly refused?: undefined } | { readonly saved?: undefined; readonly refused: SaveFailure }>;
+  ) => Promise<
+    | { readonly saved: ClientAnswer; readonly refused?: undefined }
+    | { readonly saved?: undefined; readonly refused: SaveFailure }
+  >;
   /** Gives up one's own changes for what someone else saved. */
   readonly takeTheirs: () => void;
 };
@@ -28,7 +31,8 @@ export function useSaveClient(client: ClientAnswer): ClientSaving {
   const refresh = useRefresh();
   const [busy, setBusy] = useState(false);
   const [failure, setFailure] = useState<SaveFailure | null>(null);
-  const show = (answer: ClientAnswer): Promise<void> => refresh({ name: 'client', params: { id: client.id }, answer });
+  const show = (answer: ClientAnswer): Promise<void> =>
+    refresh({ name: 'client', params: { id: client.id }, answer });
   return {
     busy,
     failure,

@@ -3,7 +3,20 @@ import { useMemo, useState } from 'react';
 import { diffCharts, stepsOfVariant, type Chart } from '@toile/core';
 import type { ChartAnswer } from '@toile/contract';
 import { useChart, useClient, useClients } from '../../data/hooks';
-import { Body, Choice, Column, Field, Judged, Label, Ready, Row, Screen, Subheading, useWide, View } from '../../ui';
+import {
+  Body,
+  Choice,
+  Column,
+  Field,
+  Judged,
+  Label,
+  Ready,
+  Row,
+  Screen,
+  Subheading,
+  useWide,
+  View,
+} from '../../ui';
 import { layersOf } from '../chart/layers';
 import { FaceStage } from '../face/FaceStage';
 import { dayInWords } from '../words/dates';
@@ -13,7 +26,11 @@ export function CompareScreen({ id }: { readonly id: string }) {
   const answer = useChart(id);
   const router = useRouter();
   return (
-    <Screen title="Compare" above={answer.data?.chart.client.name} onBack={() => router.navigate(`/charts/${id}`)}>
+    <Screen
+      title="Compare"
+      above={answer.data?.chart.client.name}
+      onBack={() => router.navigate(`/charts/${id}`)}
+    >
       <Ready remote={answer}>{(data) => <Compare answer={data} />}</Ready>
     </Screen>
   );
@@ -23,7 +40,9 @@ type Other = { readonly id: string; readonly version: string | undefined };
 
 function Compare({ answer: { chart, versions } }: { readonly answer: ChartAnswer }) {
   const before = versions.find((v) => v.version === chart.version - 1);
-  const [other, setOther] = useState<Other | null>(before ? { id: chart.id, version: String(before.version) } : null);
+  const [other, setOther] = useState<Other | null>(
+    before ? { id: chart.id, version: String(before.version) } : null,
+  );
   const found = useChart(other?.id ?? '', other?.version);
   const older = versions.filter((v) => v.version !== chart.version);
   return (
@@ -32,27 +51,50 @@ function Compare({ answer: { chart, versions } }: { readonly answer: ChartAnswer
         <Choice
           label="With another version"
           options={older.map((v) => String(v.version))}
-          words={Object.fromEntries(older.map((v) => [String(v.version), `${v.version} · ${dayInWords(v.at)}`]))}
+          words={Object.fromEntries(
+            older.map((v) => [String(v.version), `${v.version} · ${dayInWords(v.at)}`]),
+          )}
           chosen={other?.id === chart.id && other.version ? [other.version] : []}
           onChange={([version]) => setOther({ id: chart.id, version })}
         />
       ) : null}
       <AnotherChart chartId={chart.id} onChoose={(chosen) => setOther({ id: chosen, version: undefined })} />
-      {other ? <Ready remote={found}>{(data) => <Both a={data.chart} b={chart} />}</Ready> : <Body>Choose what to compare it with.</Body>}
+      {other ? (
+        <Ready remote={found}>{(data) => <Both a={data.chart} b={chart} />}</Ready>
+      ) : (
+        <Body>Choose what to compare it with.</Body>
+      )}
     </Column>
   );
 }
 
-function AnotherChart({ chartId, onChoose }: { readonly chartId: string; readonly onChoose: (chartId: string) => void }) {
+function AnotherChart({
+  chartId,
+  onChoose,
+}: {
+  readonly chartId: string;
+  readonly onChoose: (chartId: string) => void;
+}) {
   const [query, setQuery] = useState('');
   const [clientId, setClientId] = useState<string | null>(null);
   const clients = useClients(query);
   const client = useClient(clientId ?? '');
   return (
     <Column gap="$1">
-      <Field label="With another client’s chart" value={query} onChange={(text) => (setQuery(text), setClientId(null))} placeholder="A name" />
+      <Field
+        label="With another client’s chart"
+        value={query}
+        onChange={(text) => (setQuery(text), setClientId(null))}
+        placeholder="A name"
+      />
       {query.trim() !== '' && clientId === null ? (
-        <Ready remote={clients}>{(list) => list.slice(0, 5).map((c) => <Row key={c.id} title={c.name} detail="" onPress={() => setClientId(c.id)} />)}</Ready>
+        <Ready remote={clients}>
+          {(list) =>
+            list
+              .slice(0, 5)
+              .map((c) => <Row key={c.id} title={c.name} detail="" onPress={() => setClientId(c.id)} />)
+          }
+        </Ready>
       ) : null}
       {clientId !== null ? (
         <Ready remote={client}>
@@ -62,7 +104,14 @@ function AnotherChart({ chartId, onChoose }: { readonly chartId: string; readonl
             ) : (
               charts
                 .filter((c) => c.id !== chartId)
-                .map((c) => <Row key={c.id} title={`${c.lookName}, ${c.occasion}`} detail={`${name} · ${dayInWords(c.date)}`} onPress={() => onChoose(c.id)} />)
+                .map((c) => (
+                  <Row
+                    key={c.id}
+                    title={`${c.lookName}, ${c.occasion}`}
+                    detail={`${name} · ${dayInWords(c.date)}`}
+                    onPress={() => onChoose(c.id)}
+                  />
+                ))
             )
           }
         </Ready>
@@ -71,13 +120,17 @@ function AnotherChart({ chartId, onChoose }: { readonly chartId: string; readonl
   );
 }
 
-const nameOf = (chart: Chart): string => `${chart.client.name} · ${chart.look.name} · version ${chart.version}`;
+const nameOf = (chart: Chart): string =>
+  `${chart.client.name} · ${chart.look.name} · version ${chart.version}`;
 
 function Both({ a, b }: { readonly a: Chart; readonly b: Chart }) {
   const wide = useWide();
   const [over, setOver] = useState<'side by side' | 'one over the other'>('side by side');
   const differences = useMemo(() => diffCharts(a, b), [a, b]);
-  const layers = useMemo(() => [a, b].map((chart) => layersOf(chart.client, stepsOfVariant(chart.steps, null), null)), [a, b]);
+  const layers = useMemo(
+    () => [a, b].map((chart) => layersOf(chart.client, stepsOfVariant(chart.steps, null), null)),
+    [a, b],
+  );
   const laid = useMemo(() => {
     // The first chart's places on the second's face: what differs in placement, not in the faces.
     const outlines = layersOf(b.client, stepsOfVariant(a.steps, null), null)
@@ -88,13 +141,24 @@ function Both({ a, b }: { readonly a: Chart; readonly b: Chart }) {
   const height = wide ? 430 : 250;
   return (
     <Column gap="$3">
-      <Choice label="Shown" options={['side by side', 'one over the other'] as const} chosen={[over]} onChange={([o]) => o && setOver(o)} />
+      <Choice
+        label="Shown"
+        options={['side by side', 'one over the other'] as const}
+        chosen={[over]}
+        onChange={([o]) => o && setOver(o)}
+      />
       {over === 'side by side' ? (
         <View flexDirection="row" gap="$2">
           {[a, b].map((chart, i) => (
             <Column key={i} flex={1} gap="$1">
               <Judged padding={0}>
-                <FaceStage landmarks={chart.client.landmarks} features={chart.client.features} layers={layers[i]} height={height} label={nameOf(chart)} />
+                <FaceStage
+                  landmarks={chart.client.landmarks}
+                  features={chart.client.features}
+                  layers={layers[i]}
+                  height={height}
+                  label={nameOf(chart)}
+                />
               </Judged>
               <Label>{nameOf(chart)}</Label>
             </Column>
@@ -115,7 +179,9 @@ function Both({ a, b }: { readonly a: Chart; readonly b: Chart }) {
         </Column>
       )}
       <Subheading>
-        {differences.length === 0 ? 'Nothing differs' : `${differences.length} ${differences.length === 1 ? 'difference' : 'differences'}`}
+        {differences.length === 0
+          ? 'Nothing differs'
+          : `${differences.length} ${differences.length === 1 ? 'difference' : 'differences'}`}
       </Subheading>
       <Column gap="$1" role="list" aria-label="Differences">
         {differences.map((d, i) => (

@@ -15,7 +15,11 @@ type FaceStageProps = {
   /** 'bust' shows head and shoulders, 'face' hairline to chin; or a box in mm. */
   readonly framing?: 'bust' | 'face' | readonly [number, number, number, number];
   /** Things to touch over the drawing, placed through mm to pixels; `mmPerPixel` turns a drag back. */
-  readonly children?: (toPixels: (p: Point) => Point, mmPerPixel: number, toMm: (p: Point) => Point) => ReactNode;
+  readonly children?: (
+    toPixels: (p: Point) => Point,
+    mmPerPixel: number,
+    toMm: (p: Point) => Point,
+  ) => ReactNode;
 };
 
 /** The box of a face in mm: a little above the hairline to a little under the chin. */
@@ -26,14 +30,41 @@ export function faceBox(landmarks: Landmarks): readonly [number, number, number,
 }
 
 /** The drawing with room for handles over it: knows where each mm falls on screen. */
-export function FaceStage({ landmarks, features, height, label, layers, guides, finder, framing = 'face', children }: FaceStageProps) {
+export function FaceStage({
+  landmarks,
+  features,
+  height,
+  label,
+  layers,
+  guides,
+  finder,
+  framing = 'face',
+  children,
+}: FaceStageProps) {
   const [width, setWidth] = useState(0);
-  const view = framing === 'face' ? faceBox(landmarks) : framing === 'bust' ? lineArt(landmarks, features).viewBox : framing;
+  const view =
+    framing === 'face'
+      ? faceBox(landmarks)
+      : framing === 'bust'
+        ? lineArt(landmarks, features).viewBox
+        : framing;
   const scale = Math.min(width / view[2], height / view[3]);
-  const toPixels = ([x, y]: Point): Point => [(width - view[2] * scale) / 2 + (x - view[0]) * scale, (height - view[3] * scale) / 2 + (y - view[1]) * scale];
-  const toMm = ([x, y]: Point): Point => [view[0] + (x - (width - view[2] * scale) / 2) / scale, view[1] + (y - (height - view[3] * scale) / 2) / scale];
+  const toPixels = ([x, y]: Point): Point => [
+    (width - view[2] * scale) / 2 + (x - view[0]) * scale,
+    (height - view[3] * scale) / 2 + (y - view[1]) * scale,
+  ];
+  const toMm = ([x, y]: Point): Point => [
+    view[0] + (x - (width - view[2] * scale) / 2) / scale,
+    view[1] + (y - (height - view[3] * scale) / 2) / scale,
+  ];
   return (
-    <View width="100%" height={height} position="relative" overflow="hidden" onLayout={(event) => setWidth(event.nativeEvent.layout.width)}>
+    <View
+      width="100%"
+      height={height}
+      position="relative"
+      overflow="hidden"
+      onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
+    >
       <FaceView
         landmarks={landmarks}
         features={features}

@@ -1,5 +1,16 @@
 import { memo, useId, useMemo } from 'react';
-import Svg, { Circle, Defs, G, Image as SvgImage, Line as SvgLine, LinearGradient, Path, Pattern, Rect, Stop } from 'react-native-svg';
+import Svg, {
+  Circle,
+  Defs,
+  G,
+  Image as SvgImage,
+  Line as SvgLine,
+  LinearGradient,
+  Path,
+  Pattern,
+  Rect,
+  Stop,
+} from 'react-native-svg';
 import {
   lineArt,
   pathOf,
@@ -39,7 +50,10 @@ type FaceViewProps = {
   /** Shows the edge a smile makes and the hollow under it beside the guides. */
   readonly finder?: boolean;
   /** A painted skin and where it lies, in mm: laid over the bare ground and under the fine lines. */
-  readonly picture?: { readonly href: string; readonly box: readonly [number, number, number, number] } | null;
+  readonly picture?: {
+    readonly href: string;
+    readonly box: readonly [number, number, number, number];
+  } | null;
   /** x, y, width, height in mm; the whole head when left out. */
   readonly view?: readonly [number, number, number, number];
   readonly width: number | string;
@@ -58,11 +72,18 @@ const AWAY = /hair|strand|knot|coil|crop|scarf|fold$|neck|ear|collar|beard|crown
 function drawingOf(landmarks: Landmarks, features: Features, eyes: Eyes, near: boolean): LineArt {
   const art = lineArt(landmarks, features, eyes);
   if (!near) return art;
-  const kept = (inks: readonly Ink[]): Ink[] => inks.filter(({ part }) => part === 'brow hairs' || part === 'lid fold' || !AWAY.test(part));
+  const kept = (inks: readonly Ink[]): Ink[] =>
+    inks.filter(({ part }) => part === 'brow hairs' || part === 'lid fold' || !AWAY.test(part));
   return { ...art, ground: kept(art.ground), lines: kept(art.lines) };
 }
 
-const HAIR_TONES = { fair: '#c9c3b6', red: '#b79a8c', brown: '#8f857d', black: '#55524f', grey: '#c4c4c4' } as const;
+const HAIR_TONES = {
+  fair: '#c9c3b6',
+  red: '#b79a8c',
+  brown: '#8f857d',
+  black: '#55524f',
+  grey: '#c4c4c4',
+} as const;
 
 /** A client's face in ink on paper, with placed layers under the fine lines and guides in chalk. */
 export const FaceView = memo(function FaceView({
@@ -100,11 +121,25 @@ export const FaceView = memo(function FaceView({
     [c, features.hairTone],
   );
   return (
-    <Svg width={width} height={height} viewBox={(view ?? art.viewBox).join(' ')} preserveAspectRatio={`xMidYMid ${fitting}`} role="img" aria-label={label}>
+    <Svg
+      width={width}
+      height={height}
+      viewBox={(view ?? art.viewBox).join(' ')}
+      preserveAspectRatio={`xMidYMid ${fitting}`}
+      role="img"
+      aria-label={label}
+    >
       <Patterns kinds={layers.map((l) => l.kind)} />
       <Inks inks={art.ground} fills={fills} />
       {picture ? (
-        <SvgImage href={picture.href} x={picture.box[0]} y={picture.box[1]} width={picture.box[2]} height={picture.box[3]} preserveAspectRatio="none" />
+        <SvgImage
+          href={picture.href}
+          x={picture.box[0]}
+          y={picture.box[1]}
+          width={picture.box[2]}
+          height={picture.box[3]}
+          preserveAspectRatio="none"
+        />
       ) : null}
       {layers.map((layer) => (
         <Layer key={layer.id} layer={layer} face={id} />
@@ -115,7 +150,13 @@ export const FaceView = memo(function FaceView({
   );
 });
 
-const Inks = memo(function Inks({ inks, fills }: { readonly inks: readonly Ink[]; readonly fills: Readonly<Record<InkFill, string>> }) {
+const Inks = memo(function Inks({
+  inks,
+  fills,
+}: {
+  readonly inks: readonly Ink[];
+  readonly fills: Readonly<Record<InkFill, string>>;
+}) {
   return (
     <G>
       {inks.map((ink, i) => (
@@ -129,19 +170,32 @@ const Layer = memo(function Layer({ layer, face }: { readonly layer: PaintedLaye
   const look = LAYER_LOOKS[layer.kind];
   const { emphasis = 'plain' } = layer;
   const wide = layer.kind === 'base' || layer.kind === 'powder';
-  const strength = { lit: wide ? 0.6 : 0.85, plain: wide ? 0.18 : 0.62, faint: wide ? 0.06 : 0.18, outline: 1 }[emphasis];
+  const strength = {
+    lit: wide ? 0.6 : 0.85,
+    plain: wide ? 0.18 : 0.62,
+    faint: wide ? 0.06 : 0.18,
+    outline: 1,
+  }[emphasis];
   const fill = layer.colour ?? look.fallback;
   return (
     <G opacity={strength}>
       {layer.shapes.map((shape, i) => {
         const d = pathOf(shape.region, 2);
-        if (emphasis === 'outline') return <Path key={i} d={d} fill="none" stroke="#1f4e79" strokeWidth={0.9} strokeDasharray="2.4 1.4" />;
+        if (emphasis === 'outline')
+          return (
+            <Path key={i} d={d} fill="none" stroke="#1f4e79" strokeWidth={0.9} strokeDasharray="2.4 1.4" />
+          );
         const fade = `${face}${layer.id}${i}`;
         const fades = shape.line !== null && shape.line.length > 1 && shape.fade[0] !== shape.fade[1];
         return (
           <G key={i}>
             {fades ? <FadeAlong id={fade} shape={shape} fill={fill} /> : null}
-            <Path d={d} fill={fades ? `url(#${fade})` : fill} stroke={emphasis === 'lit' ? '#161616' : 'none'} strokeWidth={0.4} />
+            <Path
+              d={d}
+              fill={fades ? `url(#${fade})` : fill}
+              stroke={emphasis === 'lit' ? '#161616' : 'none'}
+              strokeWidth={0.4}
+            />
             {look.pattern.form === 'plain' ? null : <Path d={d} fill={`url(#pattern-${layer.kind})`} />}
           </G>
         );
@@ -151,7 +205,15 @@ const Layer = memo(function Layer({ layer, face }: { readonly layer: PaintedLaye
 });
 
 /** A layer's strength along its line, as a gradient between its two ends. */
-function FadeAlong({ id, shape, fill }: { readonly id: string; readonly shape: PlacedShape; readonly fill: string }) {
+function FadeAlong({
+  id,
+  shape,
+  fill,
+}: {
+  readonly id: string;
+  readonly shape: PlacedShape;
+  readonly fill: string;
+}) {
   const line = shape.line ?? [];
   const [from, to] = [line[0], line[line.length - 1]];
   if (!from || !to) return null;
@@ -175,7 +237,14 @@ function Patterns({ kinds }: { readonly kinds: readonly LayerKind[] }) {
         if (pattern.form === 'plain') return null;
         const turned = 'angle' in pattern ? `rotate(${pattern.angle})` : undefined;
         return (
-          <Pattern key={kind} id={`pattern-${kind}`} patternUnits="userSpaceOnUse" width={pattern.gap} height={pattern.gap} patternTransform={turned}>
+          <Pattern
+            key={kind}
+            id={`pattern-${kind}`}
+            patternUnits="userSpaceOnUse"
+            width={pattern.gap}
+            height={pattern.gap}
+            patternTransform={turned}
+          >
             <PatternTile pattern={pattern} />
           </Pattern>
         );
@@ -202,8 +271,24 @@ export function PatternTile({ pattern }: { readonly pattern: PatternForm }) {
     case 'plus':
       return (
         <>
-          <SvgLine x1={half - 0.8} x2={half + 0.8} y1={half} y2={half} stroke={ink} strokeWidth={0.3} opacity={0.6} />
-          <SvgLine y1={half - 0.8} y2={half + 0.8} x1={half} x2={half} stroke={ink} strokeWidth={0.3} opacity={0.6} />
+          <SvgLine
+            x1={half - 0.8}
+            x2={half + 0.8}
+            y1={half}
+            y2={half}
+            stroke={ink}
+            strokeWidth={0.3}
+            opacity={0.6}
+          />
+          <SvgLine
+            y1={half - 0.8}
+            y2={half + 0.8}
+            x1={half}
+            x2={half}
+            stroke={ink}
+            strokeWidth={0.3}
+            opacity={0.6}
+          />
         </>
       );
     case 'plain':
@@ -211,11 +296,24 @@ export function PatternTile({ pattern }: { readonly pattern: PatternForm }) {
   }
 }
 
-const openPath = (line: readonly Point[]): string => `M${line.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join('L')}`;
+const openPath = (line: readonly Point[]): string =>
+  `M${line.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join('L')}`;
 
 /** Limits and guide lines, dashed and light. */
-const Chalk = memo(function Chalk({ guides, finder, colour }: { readonly guides: FaceGuides; readonly finder: boolean; readonly colour: string }) {
-  const lines = (['left', 'right'] as const).flatMap((side) => [guides.cheekLine[side], guides.smileLine[side], guides.pupilLine[side]]);
+const Chalk = memo(function Chalk({
+  guides,
+  finder,
+  colour,
+}: {
+  readonly guides: FaceGuides;
+  readonly finder: boolean;
+  readonly colour: string;
+}) {
+  const lines = (['left', 'right'] as const).flatMap((side) => [
+    guides.cheekLine[side],
+    guides.smileLine[side],
+    guides.pupilLine[side],
+  ]);
   const closed = [guides.eyeArea.left, guides.eyeArea.right, guides.freeTriangle];
   return (
     <G fill="none" stroke={colour} strokeWidth={0.55} strokeDasharray="2.2 1.6">
@@ -229,7 +327,12 @@ const Chalk = memo(function Chalk({ guides, finder, colour }: { readonly guides:
         ? [guides.finder.left, guides.finder.right].map(({ gap, hollowLine }, i) => (
             <G key={`f${i}`}>
               <Path d={`${openPath(gap)}Z`} fill={colour} fillOpacity={0.13} stroke="none" />
-              <Path d={openPath(hollowLine)} strokeWidth={0.8} strokeDasharray="0.2 2" strokeLinecap="round" />
+              <Path
+                d={openPath(hollowLine)}
+                strokeWidth={0.8}
+                strokeDasharray="0.2 2"
+                strokeLinecap="round"
+              />
             </G>
           ))
         : null}

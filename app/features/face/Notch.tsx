@@ -3,7 +3,15 @@ import Svg, { Path, Text as SvgText } from 'react-native-svg';
 import { useColours } from '../../ui';
 
 /** The notch of a layer kind, cut into the edge above it, with its step's number under it. */
-export function Notch({ kind, number, size = 22 }: { readonly kind: LayerKind | 'care'; readonly number?: number; readonly size?: number }) {
+export function Notch({
+  kind,
+  number,
+  size = 22,
+}: {
+  readonly kind: LayerKind | 'care';
+  readonly number?: number;
+  readonly size?: number;
+}) {
   const c = useColours();
   const name = kind === 'care' ? 'Care' : LAYER_LOOKS[kind].name;
   return (
@@ -14,9 +22,20 @@ export function Notch({ kind, number, size = 22 }: { readonly kind: LayerKind | 
       role="img"
       aria-label={number === undefined ? name : `step ${number}, ${name}`}
     >
-      {kind === 'care' ? <Path d="M0 0H16V1.6H0Z" fill={c.ink} /> : <Path d={LAYER_LOOKS[kind].notch} fill={c.ink} />}
+      {kind === 'care' ? (
+        <Path d="M0 0H16V1.6H0Z" fill={c.ink} />
+      ) : (
+        <Path d={LAYER_LOOKS[kind].notch} fill={c.ink} />
+      )}
       {number === undefined ? null : (
-        <SvgText x={8} y={22} fontSize={9.5} fontFamily="Atkinson, sans-serif" textAnchor="middle" fill={c.ink}>
+        <SvgText
+          x={8}
+          y={22}
+          fontSize={9.5}
+          fontFamily="Atkinson, sans-serif"
+          textAnchor="middle"
+          fill={c.ink}
+        >
           {String(number)}
         </SvgText>
       )}

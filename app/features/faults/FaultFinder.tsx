@@ -15,7 +15,10 @@ type FaultFinderProps = {
 /** What do you see? The likely causes for this chart, what to do now, and what to change next time. */
 export function FaultFinder({ chart, kit, seenAt, action, onTake }: FaultFinderProps) {
   const [seen, setSeen] = useState<string | null>(null);
-  const causes = useMemo(() => (seen === null ? [] : findCauses(chart, kit ?? null, seen, seenAt)), [chart, kit, seen, seenAt]);
+  const causes = useMemo(
+    () => (seen === null ? [] : findCauses(chart, kit ?? null, seen, seenAt)),
+    [chart, kit, seen, seenAt],
+  );
   return (
     <Column gap="$3" role="group" aria-label="What do you see?">
       <Choice
@@ -26,7 +29,13 @@ export function FaultFinder({ chart, kit, seenAt, action, onTake }: FaultFinderP
         onChange={([id]) => setSeen(id === seen ? null : (id ?? null))}
       />
       {causes.map((likely, i) => (
-        <Column key={likely.cause.id} gap="$1" borderLeftWidth={3} borderLeftColor={i === 0 ? '$ink' : '$line'} paddingLeft="$3">
+        <Column
+          key={likely.cause.id}
+          gap="$1"
+          borderLeftWidth={3}
+          borderLeftColor={i === 0 ? '$ink' : '$line'}
+          paddingLeft="$3"
+        >
           <Body
             fontWeight={i === 0 ? '700' : '400'}
           >{`${likely.cause.words}${likely.step ? `, in ${likely.step.title.toLowerCase()}` : ''} · ${Math.round(likely.share * 100)} %`}</Body>
@@ -40,7 +49,9 @@ export function FaultFinder({ chart, kit, seenAt, action, onTake }: FaultFinderP
           ) : null}
         </Column>
       ))}
-      {seen ? <Label>Shares weigh the trade’s experience by what this chart shows; they are not measured.</Label> : null}
+      {seen ? (
+        <Label>Shares weigh the trade’s experience by what this chart shows; they are not measured.</Label>
+      ) : null}
     </Column>
   );
 }

@@ -4,8 +4,30 @@ import { adaptationInWords, isDay, OCCASIONS, type Chart, type FittedLook, type 
 import { newId, type ClientAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
-import { useClient, useKit, useLook, useLooks, useRefresh, useSession, useStudioSettings } from '../../data/hooks';
-import { Body, Button, Choice, Column, Empty, Field, Label, Line, Loading, Ready, Row, Screen, Subheading } from '../../ui';
+import {
+  useClient,
+  useKit,
+  useLook,
+  useLooks,
+  useRefresh,
+  useSession,
+  useStudioSettings,
+} from '../../data/hooks';
+import {
+  Body,
+  Button,
+  Choice,
+  Column,
+  Empty,
+  Field,
+  Label,
+  Line,
+  Loading,
+  Ready,
+  Row,
+  Screen,
+  Subheading,
+} from '../../ui';
 import { askFitting } from '../../workers';
 import { ChartEditor } from '../chart/ChartEditor';
 import { newestSkin, snapshotOfClient } from '../clients/snapshot';
@@ -18,7 +40,10 @@ export function FitScreen({ id }: { readonly id: string }) {
   if (client.data && Object.keys(newestSkin(client.data)).length === 0) {
     return (
       <Screen title="Fit a look" above={client.data.name} onBack={() => router.navigate(`/clients/${id}`)}>
-        <Empty title="Read the skin first" words="Shades are chosen from a reading: seven zones, five touches each.">
+        <Empty
+          title="Read the skin first"
+          words="Shades are chosen from a reading: seven zones, five touches each."
+        >
           <Button kind="main" onPress={() => router.navigate(`/clients/${id}/read`)}>
             Read the skin
           </Button>
@@ -34,7 +59,12 @@ export function FitScreen({ id }: { readonly id: string }) {
   );
 }
 
-type Draft = { readonly chart: Chart; readonly notes: readonly string[]; readonly visitId: string | null; readonly reason: string };
+type Draft = {
+  readonly chart: Chart;
+  readonly notes: readonly string[];
+  readonly visitId: string | null;
+  readonly reason: string;
+};
 
 function Fit({ client }: { readonly client: ClientAnswer }) {
   const router = useRouter();
@@ -43,21 +73,38 @@ function Fit({ client }: { readonly client: ClientAnswer }) {
   useEffect(() => (draft ? writeDraft(name, draft) : dropDraft(name)), [name, draft]);
   if (draft) return <Fitted client={client} draft={draft} onChange={setDraft} />;
   return (
-    <Screen title="Fit a look" above={client.name} onBack={() => router.navigate(`/clients/${client.id}`)} widest={720}>
+    <Screen
+      title="Fit a look"
+      above={client.name}
+      onBack={() => router.navigate(`/clients/${client.id}`)}
+      widest={720}
+    >
       <Choose client={client} onFitted={setDraft} />
     </Screen>
   );
 }
 
-/** What stands above a fitted chart: gaps of the kit and places that were moved. What was fitted to her is shown with the chart. */
+/**
+ * What stands above a fitted chart: gaps of the kit and places that were moved. What was fitted to her is
+ * shown with the chart.
+ */
 function notesBeside({ notes, adaptations, chart }: FittedLook): readonly string[] {
   const told = new Set(
-    adaptations.flatMap((a) => [adaptationInWords(a, chart.steps.find((s) => s.id === a.stepId)?.title ?? a.was?.title), adaptationInWords(a, undefined)]),
+    adaptations.flatMap((a) => [
+      adaptationInWords(a, chart.steps.find((s) => s.id === a.stepId)?.title ?? a.was?.title),
+      adaptationInWords(a, undefined),
+    ]),
   );
   return notes.filter((note) => !told.has(note));
 }
 
-function Choose({ client, onFitted }: { readonly client: ClientAnswer; readonly onFitted: (draft: Draft) => void }) {
+function Choose({
+  client,
+  onFitted,
+}: {
+  readonly client: ClientAnswer;
+  readonly onFitted: (draft: Draft) => void;
+}) {
   const looks = useLooks();
   const kit = useKit();
   const session = useSession();
@@ -75,11 +122,30 @@ function Choose({ client, onFitted }: { readonly client: ClientAnswer; readonly 
   useEffect(() => {
     if (!chosen || !kit.data || !session.data || (!settings.data && !settings.error)) return;
     let current = true;
-    const occasion: Occasion = { kind, date, lights: ['daylight', 'flash'], hoursToLast: kind === 'trial' ? 5 : 10, camera: kind !== 'trial' };
+    const occasion: Occasion = {
+      kind,
+      date,
+      lights: ['daylight', 'flash'],
+      hoursToLast: kind === 'trial' ? 5 : 10,
+      camera: kind !== 'trial',
+    };
     const stamp = { id: newId(), author: session.data.name, at: new Date().toISOString(), reason: '' };
-    askFitting('fit', { look: chosen, client: snapshot, kit: kit.data, occasion, stamp, schools: settings.data?.settings.schools ?? {} }).then(
+    askFitting('fit', {
+      look: chosen,
+      client: snapshot,
+      kit: kit.data,
+      occasion,
+      stamp,
+      schools: settings.data?.settings.schools ?? {},
+    }).then(
       (fitted: FittedLook) =>
-        current && onFitted({ chart: fitted.chart, notes: notesBeside(fitted), visitId: coming?.date === date ? coming.id : null, reason: '' }),
+        current &&
+        onFitted({
+          chart: fitted.chart,
+          notes: notesBeside(fitted),
+          visitId: coming?.date === date ? coming.id : null,
+          reason: '',
+        }),
       (error: unknown) => {
         if (!current) return;
         setFailure(error instanceof Error ? error.message : String(error));
@@ -93,11 +159,22 @@ function Choose({ client, onFitted }: { readonly client: ClientAnswer; readonly 
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [chosen, kit.data, session.data, settings.data, settings.error]);
 
-  if (lookId) return look.error ? <Ready remote={look}>{() => null}</Ready> : <Loading words="Matching the kit and placing the look on this face" />;
+  if (lookId)
+    return look.error ? (
+      <Ready remote={look}>{() => null}</Ready>
+    ) : (
+      <Loading words="Matching the kit and placing the look on this face" />
+    );
   return (
     <Column gap="$4">
       <Choice label="Occasion" options={OCCASIONS} chosen={[kind]} onChange={([k]) => k && setKind(k)} />
-      <Field label="Date" value={date} onChange={setDate} error={dateError} hint={coming ? `Next visit ${dayInWords(coming.date)}` : undefined} />
+      <Field
+        label="Date"
+        value={date}
+        onChange={setDate}
+        error={dateError}
+        hint={coming ? `Next visit ${dayInWords(coming.date)}` : undefined}
+      />
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       <Column gap="$1">
         <Subheading>Which look</Subheading>
@@ -107,7 +184,13 @@ function Choose({ client, onFitted }: { readonly client: ClientAnswer; readonly 
               <Empty title="No looks yet" words="Import a look or keep one from a chart." />
             ) : (
               list.map((l) => (
-                <Row key={l.id} title={l.name} detail={l.description} fact={`${l.minutes} min`} onPress={() => (dateError ? undefined : setLookId(l.id))} />
+                <Row
+                  key={l.id}
+                  title={l.name}
+                  detail={l.description}
+                  fact={`${l.minutes} min`}
+                  onPress={() => (dateError ? undefined : setLookId(l.id))}
+                />
               ))
             )
           }
@@ -117,7 +200,15 @@ function Choose({ client, onFitted }: { readonly client: ClientAnswer; readonly 
   );
 }
 
-function Fitted({ client, draft, onChange }: { readonly client: ClientAnswer; readonly draft: Draft; readonly onChange: (draft: Draft | null) => void }) {
+function Fitted({
+  client,
+  draft,
+  onChange,
+}: {
+  readonly client: ClientAnswer;
+  readonly draft: Draft;
+  readonly onChange: (draft: Draft | null) => void;
+}) {
   const router = useRouter();
   const refresh = useRefresh();
   const kit = useKit();
@@ -136,7 +227,11 @@ function Fitted({ client, draft, onChange }: { readonly client: ClientAnswer; re
       await refresh({ name: 'chart', params: { id: chart.id }, answer });
       router.replace(`/charts/${chart.id}`);
     } catch (error) {
-      setFailure(error instanceof CallError ? error.message : 'Something went wrong. The chart is kept here; try again.');
+      setFailure(
+        error instanceof CallError
+          ? error.message
+          : 'Something went wrong. The chart is kept here; try again.',
+      );
       setBusy(false);
     }
   };
@@ -169,7 +264,12 @@ function Fitted({ client, draft, onChange }: { readonly client: ClientAnswer; re
             {draft.notes.map((note) => (
               <Body key={note} color="$weld">{`▲ ${note}`}</Body>
             ))}
-            <Field label="Why this version" value={draft.reason} onChange={(reason) => onChange({ ...draft, reason })} placeholder="Trial" />
+            <Field
+              label="Why this version"
+              value={draft.reason}
+              onChange={(reason) => onChange({ ...draft, reason })}
+              placeholder="Trial"
+            />
             <Label>Colours are predicted by a model from single readings: judge on the skin.</Label>
           </Column>
         }

@@ -26,7 +26,15 @@ export function Frame({ children, bare }: { readonly children: ReactNode; readon
   );
 }
 
-function Place({ path, current, rail }: { readonly path: (typeof PLACES)[number]; readonly current: string; readonly rail: boolean }) {
+function Place({
+  path,
+  current,
+  rail,
+}: {
+  readonly path: (typeof PLACES)[number];
+  readonly current: string;
+  readonly rail: boolean;
+}) {
   const c = useColours();
   const router = useRouter();
   const on = placeOf(current) === path.path && !/^\/(settings|rules|import)/.test(current);
@@ -62,7 +70,13 @@ function Place({ path, current, rail }: { readonly path: (typeof PLACES)[number]
 
 function Bar({ path }: { readonly path: string }) {
   return (
-    <View role="navigation" flexDirection="row" borderTopWidth={1} borderTopColor="$line" backgroundColor="$surface">
+    <View
+      role="navigation"
+      flexDirection="row"
+      borderTopWidth={1}
+      borderTopColor="$line"
+      backgroundColor="$surface"
+    >
       {PLACES.map((place) => (
         <Place key={place.path} path={place} current={path} rail={false} />
       ))}
@@ -74,7 +88,15 @@ function Rail({ path }: { readonly path: string }) {
   const c = useColours();
   const router = useRouter();
   return (
-    <Column role="navigation" width={88} gap="$1" borderRightWidth={1} borderRightColor="$line" backgroundColor="$surface" paddingVertical="$3">
+    <Column
+      role="navigation"
+      width={88}
+      gap="$1"
+      borderRightWidth={1}
+      borderRightColor="$line"
+      backgroundColor="$surface"
+      paddingVertical="$3"
+    >
       <Heading fontSize="$4" textAlign="center" marginBottom="$3">
         Toile
       </Heading>
@@ -105,7 +127,9 @@ function NoNetwork() {
   if (online) return null;
   return (
     <View role="status" padding="$2" backgroundColor="$raised">
-      <Label color="$weld">▲ No network. What was opened before can be read; what is recorded is kept here and sent later.</Label>
+      <Label color="$weld">
+        ▲ No network. What was opened before can be read; what is recorded is kept here and sent later.
+      </Label>
     </View>
   );
 }
@@ -116,7 +140,10 @@ function Unsent() {
   if (waiting.length === 0 || failure === null) return null;
   return (
     <View role="status" padding="$2" backgroundColor="$raised">
-      <Button label={`${waiting.length} recorded at the chair not sent, send now`} onPress={() => void flush()}>
+      <Button
+        label={`${waiting.length} recorded at the chair not sent, send now`}
+        onPress={() => void flush()}
+      >
         {`▲ ${waiting.length} unsent${onPageOnly.size > 0 ? ', this device is full: keep the page open' : ''}`}
       </Button>
     </View>
@@ -129,7 +156,8 @@ function useKeys(): { shown: boolean; close: () => void } {
   const [shown, setShown] = useState(false);
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      const typing = event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
+      const typing =
+        event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
       if (event.key === 'Escape') setShown(false);
       if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
       const place = PLACES[Number(event.key) - 1];
@@ -156,8 +184,19 @@ function KeyHelp({ onClose }: { readonly onClose: () => void }) {
     ['Escape', 'close'],
   ] as const;
   return (
-    <Pressable onPress={onClose} aria-label="Close the list of keys" style={{ position: 'absolute', inset: 0, alignItems: 'center', justifyContent: 'center' }}>
-      <Column role="dialog" aria-label="Keys" backgroundColor="$surface" borderWidth={1} borderColor="$ink" padding="$5">
+    <Pressable
+      onPress={onClose}
+      aria-label="Close the list of keys"
+      style={{ position: 'absolute', inset: 0, alignItems: 'center', justifyContent: 'center' }}
+    >
+      <Column
+        role="dialog"
+        aria-label="Keys"
+        backgroundColor="$surface"
+        borderWidth={1}
+        borderColor="$ink"
+        padding="$5"
+      >
         <Heading>Keys</Heading>
         {keys.map(([key, does]) => (
           <Body key={key}>{`${key}  ·  ${does}`}</Body>

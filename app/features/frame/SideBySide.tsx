@@ -2,7 +2,9 @@ import { Slot } from 'expo-router';
 import type { ReactNode } from 'react';
 import { Empty, useWide, View } from '../../ui';
 
-/** On a wide screen a place's list stays beside what was opened from it; on a phone one replaces the other. */
+/**
+ * On a wide screen a place's list stays beside what was opened from it; on a phone one replaces the other.
+ */
 export function SideBySide({ list }: { readonly list: ReactNode }) {
   const wide = useWide();
   return (
@@ -20,6 +22,14 @@ export function SideBySide({ list }: { readonly list: ReactNode }) {
 }
 
 /** What a place's own address shows: its list on a phone, and beside the list a word on what opens here. */
-export function PlaceIndex({ list, title, words }: { readonly list: ReactNode; readonly title: string; readonly words: string }) {
+export function PlaceIndex({
+  list,
+  title,
+  words,
+}: {
+  readonly list: ReactNode;
+  readonly title: string;
+  readonly words: string;
+}) {
   return useWide() ? <Empty title={title} words={words} /> : <>{list}</>;
 }

@@ -1,13 +1,28 @@
 import { useState } from 'react';
-import { calibrateTinting, isColoured, type Kit, type Lab, type Product, type TintingCalibration } from '@toile/core';
+import {
+  calibrateTinting,
+  isColoured,
+  type Kit,
+  type Lab,
+  type Product,
+  type TintingCalibration,
+} from '@toile/core';
 import { Body, Button, Choice, Column, Label, LabField, Subheading } from '../../ui';
 import { formOf } from './productForm';
 import { useSaveProduct } from './useSaveProduct';
 
 /** One 1:1 test mix tells how strongly a product tints. */
-export function Calibrate({ product, kit }: { readonly product: Product; readonly kit: Kit & { readonly revisions: Readonly<Record<string, number>> } }) {
+export function Calibrate({
+  product,
+  kit,
+}: {
+  readonly product: Product;
+  readonly kit: Kit & { readonly revisions: Readonly<Record<string, number>> };
+}) {
   const [open, setOpen] = useState(false);
-  const bases = kit.products.filter(isColoured).filter((p) => p.id !== product.id && p.kind === 'base' && p.family === product.family);
+  const bases = kit.products
+    .filter(isColoured)
+    .filter((p) => p.id !== product.id && p.kind === 'base' && p.family === product.family);
   const [withId, setWithId] = useState<string | null>(null);
   const [found, setFound] = useState<TintingCalibration | null>(null);
   const saving = useSaveProduct();
@@ -18,7 +33,12 @@ export function Calibrate({ product, kit }: { readonly product: Product; readonl
   };
   const keep = async (): Promise<void> => {
     const strength = Math.min(20, Math.max(0.05, found!.strength));
-    if (await saving.save({ ...formOf(product), tintingStrength: strength.toFixed(3) }, kit.revisions[product.id] ?? 1)) {
+    if (
+      await saving.save(
+        { ...formOf(product), tintingStrength: strength.toFixed(3) },
+        kit.revisions[product.id] ?? 1,
+      )
+    ) {
       setOpen(false);
       setFound(null);
     }
@@ -44,7 +64,11 @@ export function Calibrate({ product, kit }: { readonly product: Product; readonl
           {found ? (
             <Column gap="$1" aria-live="polite">
               <Body>{`It tints ${found.strength.toFixed(2)} times as strongly. The mix is then predicted ${found.deltaE.toFixed(1)} off, before ${found.before.toFixed(1)}.`}</Body>
-              {found.deltaE > 2 ? <Label>Still visibly off: the model does not hold well for this pair. Read the mix again.</Label> : null}
+              {found.deltaE > 2 ? (
+                <Label>
+                  Still visibly off: the model does not hold well for this pair. Read the mix again.
+                </Label>
+              ) : null}
               <Button kind="main" disabled={saving.busy} onPress={() => void keep()}>
                 Keep this strength
               </Button>

@@ -43,8 +43,15 @@ function Edit({ product, revision }: { readonly product: Product; readonly revis
       foot={
         <Column gap="$2">
           {saving.failure ? <Body role="alert" color="$madder">{`▲ ${saving.failure}`}</Body> : null}
-          {behind ? <Body color="$weld">▲ Someone else changed it meanwhile. Saving puts yours over theirs.</Body> : null}
-          <Button kind="main" large disabled={saving.busy} onPress={() => void save(behind ? revision : base)}>
+          {behind ? (
+            <Body color="$weld">▲ Someone else changed it meanwhile. Saving puts yours over theirs.</Body>
+          ) : null}
+          <Button
+            kind="main"
+            large
+            disabled={saving.busy}
+            onPress={() => void save(behind ? revision : base)}
+          >
             Save the product
           </Button>
         </Column>

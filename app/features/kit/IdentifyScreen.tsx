@@ -4,7 +4,20 @@ import { cellName, identifyPan, PRODUCT_KINDS, type Kit, type Lab, type ProductK
 import type { PaletteAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useKit, usePalettes } from '../../data/hooks';
-import { Body, Button, Choice, Column, Label, LabField, Line, Ready, Row, Screen, Subheading, Swatch } from '../../ui';
+import {
+  Body,
+  Button,
+  Choice,
+  Column,
+  Label,
+  LabField,
+  Line,
+  Ready,
+  Row,
+  Screen,
+  Subheading,
+  Swatch,
+} from '../../ui';
 import { verdictInWords } from './identifyView';
 
 /** One reading of an unlabelled pan, and what it most likely is. */
@@ -14,7 +27,9 @@ export function IdentifyScreen() {
   const router = useRouter();
   return (
     <Screen title="Which pan is this?" onBack={() => router.navigate('/kit')} widest={760}>
-      <Ready remote={kit}>{(data) => <Ready remote={palettes}>{(list) => <Identify kit={data} palettes={list} />}</Ready>}</Ready>
+      <Ready remote={kit}>
+        {(data) => <Ready remote={palettes}>{(list) => <Identify kit={data} palettes={list} />}</Ready>}
+      </Ready>
     </Screen>
   );
 }
@@ -26,7 +41,10 @@ function Identify({ kit, palettes }: { readonly kit: Kit; readonly palettes: rea
   const [lab, setLab] = useState<Lab | null>(null);
   const [kind, setKind] = useState<ProductKind | typeof ANY>(ANY);
   const [failure, setFailure] = useState<string | null>(null);
-  const found = useMemo(() => (lab ? identifyPan(lab, kit.products, kind === ANY ? [] : [kind]) : null), [lab, kit, kind]);
+  const found = useMemo(
+    () => (lab ? identifyPan(lab, kit.products, kind === ANY ? [] : [kind]) : null),
+    [lab, kit, kind],
+  );
   const kinds = PRODUCT_KINDS.filter((k) => kit.products.some((p) => p.kind === k && p.lab !== null));
   const touch = async (paletteId: string, row: number, column: number): Promise<void> => {
     setFailure(null);
@@ -72,7 +90,11 @@ function Identify({ kit, palettes }: { readonly kit: Kit; readonly palettes: rea
               <Label>{palette.name}</Label>
               <Line>
                 {palette.pans.map((pan) => (
-                  <Button key={cellName(pan)} label={`Read ${cellName(pan)} of ${palette.name}`} onPress={() => void touch(palette.id, pan.row, pan.column)}>
+                  <Button
+                    key={cellName(pan)}
+                    label={`Read ${cellName(pan)} of ${palette.name}`}
+                    onPress={() => void touch(palette.id, pan.row, pan.column)}
+                  >
                     {cellName(pan)}
                   </Button>
                 ))}

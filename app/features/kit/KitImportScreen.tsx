@@ -1,21 +1,46 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { KIT_COLUMN_NAMES, NEEDED_COLUMNS, productName, type ColumnMapping, type KitColumn, type KitCsv } from '@toile/core';
+import {
+  KIT_COLUMN_NAMES,
+  NEEDED_COLUMNS,
+  productName,
+  type ColumnMapping,
+  type KitColumn,
+  type KitCsv,
+} from '@toile/core';
 import { newId, type ImportKitAnswer, type KitAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useKit, useRefresh } from '../../data/hooks';
-import { Body, Button, Choice, Column, Figure, FileButton, Label, Line, Loading, Ready, Screen, Subheading, Swatch } from '../../ui';
+import {
+  Body,
+  Button,
+  Choice,
+  Column,
+  Figure,
+  FileButton,
+  Label,
+  Line,
+  Loading,
+  Ready,
+  Screen,
+  Subheading,
+  Swatch,
+} from '../../ui';
 import { askShades, useWork } from '../../workers';
 import { decoded, importSummary, mapped } from './importView';
 
 type Chosen = { readonly name: string; readonly text: string; readonly key: string };
 
-/** A kit from a CSV file: columns matched, every row shown or said what is wrong, and nothing written until it is accepted. */
+/**
+ * A kit from a CSV file: columns matched, every row shown or said what is wrong, and nothing written until it
+ * is accepted.
+ */
 export function KitImportScreen() {
   const kit = useKit();
   const router = useRouter();
   const [file, setFile] = useState<Chosen | null>(null);
-  const take = async (chosen: File): Promise<void> => setFile({ name: chosen.name, text: decoded(await chosen.arrayBuffer()), key: newId() });
+  const take = async (chosen: File): Promise<void> =>
+    setFile({ name: chosen.name, text: decoded(await chosen.arrayBuffer()), key: newId() });
   return (
     <Ready remote={kit}>
       {(data) =>
@@ -27,15 +52,27 @@ export function KitImportScreen() {
             widest={760}
             onBack={() => router.navigate('/kit')}
             foot={
-              <FileButton kind="main" large label="Kit file" accept=".csv,.txt,text/csv" onFile={(chosen) => void take(chosen)}>
+              <FileButton
+                kind="main"
+                large
+                label="Kit file"
+                accept=".csv,.txt,text/csv"
+                onFile={(chosen) => void take(chosen)}
+              >
                 Choose a CSV file
               </FileButton>
             }
           >
             <Column>
-              <Body>One row for each bottle, pan or stick. Needed: maker, line, shade, kind. Taken too, where they are there:</Body>
+              <Body>
+                One row for each bottle, pan or stick. Needed: maker, line, shade, kind. Taken too, where they
+                are there:
+              </Body>
               <Label>{KIT_COLUMN_NAMES.filter((c) => !NEEDED_COLUMNS.includes(c)).join(', ')}.</Label>
-              <Body>Commas, semicolons or tabs, decimal points or commas. You see everything before anything is written.</Body>
+              <Body>
+                Commas, semicolons or tabs, decimal points or commas. You see everything before anything is
+                written.
+              </Body>
             </Column>
           </Screen>
         )
@@ -44,7 +81,11 @@ export function KitImportScreen() {
   );
 }
 
-type PreviewProps = { readonly file: Chosen; readonly kit: KitAnswer; readonly onOther: (file: File) => void };
+type PreviewProps = {
+  readonly file: Chosen;
+  readonly kit: KitAnswer;
+  readonly onOther: (file: File) => void;
+};
 
 function Preview({ file, kit, onOther }: PreviewProps) {
   const router = useRouter();
@@ -65,7 +106,11 @@ function Preview({ file, kit, onOther }: PreviewProps) {
       setTaken(await call('importKit', { body, idempotencyKey: file.key }));
       await refresh();
     } catch (refused) {
-      setFailure(refused instanceof CallError ? refused.message : 'Something went wrong; nothing was written. Try again.');
+      setFailure(
+        refused instanceof CallError
+          ? refused.message
+          : 'Something went wrong; nothing was written. Try again.',
+      );
     } finally {
       setBusy(false);
     }
@@ -87,8 +132,16 @@ function Preview({ file, kit, onOther }: PreviewProps) {
               <FileButton large label="Kit file" accept=".csv,.txt,text/csv" onFile={onOther}>
                 Another file
               </FileButton>
-              <Button kind="main" large grow disabled={busy || !summary || summary.good === 0} onPress={() => void accept()}>
-                {summary && summary.good > 0 ? `Take in ${summary.good} ${summary.good === 1 ? 'row' : 'rows'}` : 'Nothing to take in'}
+              <Button
+                kind="main"
+                large
+                grow
+                disabled={busy || !summary || summary.good === 0}
+                onPress={() => void accept()}
+              >
+                {summary && summary.good > 0
+                  ? `Take in ${summary.good} ${summary.good === 1 ? 'row' : 'rows'}`
+                  : 'Nothing to take in'}
               </Button>
             </Line>
           </Column>
@@ -119,7 +172,10 @@ function Preview({ file, kit, onOther }: PreviewProps) {
           {read.rows.length > 0 ? <Body fontWeight="700">{summary.words}</Body> : null}
           {summary.amounts ? <Body>{summary.amounts}</Body> : null}
           <Wrong read={read} />
-          <Columns read={read} onChange={(column, header) => setMapping((m) => mapped(m ?? read.mapping, column, header))} />
+          <Columns
+            read={read}
+            onChange={(column, header) => setMapping((m) => mapped(m ?? read.mapping, column, header))}
+          />
           <Good read={read} />
         </Column>
       ) : (
@@ -146,13 +202,21 @@ function Wrong({ read }: { readonly read: KitCsv }) {
           </Line>
         )),
       )}
-      {wrong.length > SHOWN ? <Label>{`and ${wrong.length - SHOWN} more. Mend the file and choose it again, or go on without them.`}</Label> : null}
+      {wrong.length > SHOWN ? (
+        <Label>{`and ${wrong.length - SHOWN} more. Mend the file and choose it again, or go on without them.`}</Label>
+      ) : null}
     </Column>
   );
 }
 
 /** Which header holds which column; wrong guesses are put right here. */
-function Columns({ read, onChange }: { readonly read: KitCsv; readonly onChange: (column: KitColumn, header: string | null) => void }) {
+function Columns({
+  read,
+  onChange,
+}: {
+  readonly read: KitCsv;
+  readonly onChange: (column: KitColumn, header: string | null) => void;
+}) {
   const [open, setOpen] = useState<KitColumn | null>(null);
   const missing = NEEDED_COLUMNS.filter((c) => read.mapping[c] === undefined);
   const [all, setAll] = useState(false);
@@ -167,7 +231,10 @@ function Columns({ read, onChange }: { readonly read: KitCsv; readonly onChange:
       </Line>
       {shown.map((column) => (
         <Column key={column} gap="$1">
-          <Button label={`Column for ${column}`} onPress={() => setOpen((o) => (o === column ? null : column))}>
+          <Button
+            label={`Column for ${column}`}
+            onPress={() => setOpen((o) => (o === column ? null : column))}
+          >
             {`${column}: ${read.mapping[column] ?? 'not in the file'}`}
           </Button>
           {open === column ? (
@@ -195,7 +262,14 @@ function Good({ read }: { readonly read: KitCsv }) {
     <Column gap={0}>
       <Subheading>As it would stand in the kit</Subheading>
       {good.slice(0, 12).map(({ line, product, unit, known, takenAsFull }) => (
-        <Line key={line} flexWrap="nowrap" gap="$3" paddingVertical="$1" borderBottomWidth={1} borderBottomColor="$line">
+        <Line
+          key={line}
+          flexWrap="nowrap"
+          gap="$3"
+          paddingVertical="$1"
+          borderBottomWidth={1}
+          borderBottomColor="$line"
+        >
           <Swatch lab={product!.lab} size={28} label="colour" />
           <Column gap={0} flex={1}>
             <Body>{productName(product!)}</Body>

@@ -3,7 +3,20 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { COVERAGE_WORDS, FAMILIES, FINISHES, PRODUCT_KINDS, TEXTURES, type Kit } from '@toile/core';
 import { may, pathTo } from '@toile/contract';
 import { useKit, useSession } from '../../data/hooks';
-import { Button, Choice, Column, Empty, Field, Label, Line, Ready, Row, Screen, Subheading, Swatch } from '../../ui';
+import {
+  Button,
+  Choice,
+  Column,
+  Empty,
+  Field,
+  Label,
+  Line,
+  Ready,
+  Row,
+  Screen,
+  Subheading,
+  Swatch,
+} from '../../ui';
 import { todayText } from '../words/dates';
 import { kitRows, NO_FILTER, STATES, wishesIn, type KitFilter } from './kitView';
 
@@ -50,7 +63,9 @@ function KitView({ kit, mayEdit }: { readonly kit: Kit; readonly mayEdit: boolea
       <Button onPress={() => router.navigate('/kit/map')}>Shade map</Button>
       <Button onPress={() => router.navigate('/kit/palettes')}>Palettes</Button>
       <Button onPress={() => setFiles((f) => !f)}>Files</Button>
-      <Button onPress={() => setFiltering((f) => !f)}>{wishes > 0 ? `Filter, ${wishes} set` : 'Filter'}</Button>
+      <Button onPress={() => setFiltering((f) => !f)}>
+        {wishes > 0 ? `Filter, ${wishes} set` : 'Filter'}
+      </Button>
     </Line>
   );
   if (kit.products.length === 0)
@@ -63,30 +78,81 @@ function KitView({ kit, mayEdit }: { readonly kit: Kit; readonly mayEdit: boolea
     );
   return (
     <Column gap="$4">
-      <Field label="Find" value={typed} onChange={setTyped} placeholder="Maker, line, shade or kind" hint={`${total} of ${kit.products.length} products`} />
+      <Field
+        label="Find"
+        value={typed}
+        onChange={setTyped}
+        placeholder="Maker, line, shade or kind"
+        hint={`${total} of ${kit.products.length} products`}
+      />
       {ways}
       {files ? (
         <Column gap="$2" borderWidth={1} borderColor="$line" padding="$3">
           <Line>
             {mayEdit ? <Button onPress={() => router.navigate('/kit/import')}>Bring in CSV</Button> : null}
-            <Button onPress={() => window.location.assign(pathTo('exportKit', {}, { as: 'csv' }))}>Save as CSV</Button>
-            <Button onPress={() => window.location.assign(pathTo('exportKit', {}, { as: 'gpl' }))}>Save colours as GIMP palette</Button>
+            <Button onPress={() => window.location.assign(pathTo('exportKit', {}, { as: 'csv' }))}>
+              Save as CSV
+            </Button>
+            <Button onPress={() => window.location.assign(pathTo('exportKit', {}, { as: 'gpl' }))}>
+              Save colours as GIMP palette
+            </Button>
           </Line>
-          <Label>CSV holds the whole kit and comes back in as it went out. The palette holds colours and names only.</Label>
+          <Label>
+            CSV holds the whole kit and comes back in as it went out. The palette holds colours and names
+            only.
+          </Label>
         </Column>
       ) : null}
       {filtering ? (
         <Column gap="$3" borderWidth={1} borderColor="$line" padding="$3">
-          <Choice label="State" several options={STATES} chosen={filter.states} onChange={(states) => set({ states })} />
-          <Choice label="Kind" several options={PRODUCT_KINDS} chosen={filter.kinds} onChange={(kinds) => set({ kinds })} />
-          <Choice label="Finish" several options={FINISHES} chosen={filter.finishes} onChange={(finishes) => set({ finishes })} />
-          <Choice label="Texture" several options={TEXTURES} chosen={filter.textures} onChange={(textures) => set({ textures })} />
-          <Choice label="Coverage" several options={COVERAGE_WORDS} chosen={filter.coverages} onChange={(coverages) => set({ coverages })} />
-          <Choice label="Family" several options={FAMILIES} chosen={filter.families} onChange={(families) => set({ families })} />
+          <Choice
+            label="State"
+            several
+            options={STATES}
+            chosen={filter.states}
+            onChange={(states) => set({ states })}
+          />
+          <Choice
+            label="Kind"
+            several
+            options={PRODUCT_KINDS}
+            chosen={filter.kinds}
+            onChange={(kinds) => set({ kinds })}
+          />
+          <Choice
+            label="Finish"
+            several
+            options={FINISHES}
+            chosen={filter.finishes}
+            onChange={(finishes) => set({ finishes })}
+          />
+          <Choice
+            label="Texture"
+            several
+            options={TEXTURES}
+            chosen={filter.textures}
+            onChange={(textures) => set({ textures })}
+          />
+          <Choice
+            label="Coverage"
+            several
+            options={COVERAGE_WORDS}
+            chosen={filter.coverages}
+            onChange={(coverages) => set({ coverages })}
+          />
+          <Choice
+            label="Family"
+            several
+            options={FAMILIES}
+            chosen={filter.families}
+            onChange={(families) => set({ families })}
+          />
           <Button onPress={() => setFilter(NO_FILTER)}>Clear the filter</Button>
         </Column>
       ) : null}
-      {groups.length === 0 ? <Empty title="Nothing by that name" words="Try fewer letters, or clear the filter." /> : null}
+      {groups.length === 0 ? (
+        <Empty title="Nothing by that name" words="Try fewer letters, or clear the filter." />
+      ) : null}
       {groups.map(({ kind, rows }) => (
         <Column key={kind} gap={0}>
           <Subheading>{`${kind.charAt(0).toUpperCase()}${kind.slice(1)} · ${rows.length}`}</Subheading>
@@ -103,7 +169,9 @@ function KitView({ kit, mayEdit }: { readonly kit: Kit; readonly mayEdit: boolea
                 units.map((u) => u.place).join('; ') || 'in no case',
               ].join(' · ')}
               fact={fact}
-              before={<Swatch lab={product.lab} label={product.lab ? 'product colour' : 'no colour of its own'} />}
+              before={
+                <Swatch lab={product.lab} label={product.lab ? 'product colour' : 'no colour of its own'} />
+              }
               onPress={() => router.navigate(`/kit/products/${product.id}`)}
             />
           ))}

@@ -11,7 +11,11 @@ export function NewProductScreen() {
   const kit = useKit();
   const { like } = useLocalSearchParams<{ like?: string }>();
   if (!like) return <NewProduct start={emptyForm()} />;
-  return <Ready remote={kit}>{(data) => <NewProduct start={emptyForm(data.products.find((p) => p.id === like) ?? null)} />}</Ready>;
+  return (
+    <Ready remote={kit}>
+      {(data) => <NewProduct start={emptyForm(data.products.find((p) => p.id === like) ?? null)} />}
+    </Ready>
+  );
 }
 
 function NewProduct({ start }: { readonly start: ProductForm }) {

@@ -1,8 +1,21 @@
-import { COVERAGE_WORDS, FAMILIES, FINISHES, MEASURES, PRODUCT_KINDS, proposedProperties, TEXTURES, type Lab } from '@toile/core';
+import {
+  COVERAGE_WORDS,
+  FAMILIES,
+  FINISHES,
+  MEASURES,
+  PRODUCT_KINDS,
+  proposedProperties,
+  TEXTURES,
+  type Lab,
+} from '@toile/core';
 import { Body, Button, Choice, Column, Field, Label, Line, Swatch, Switch, useWide, View } from '../../ui';
 import type { ProductForm, Stated } from './productForm';
 
-type ProductFieldsProps = { readonly form: ProductForm; readonly errors: Readonly<Record<string, string>>; readonly onChange: (form: ProductForm) => void };
+type ProductFieldsProps = {
+  readonly form: ProductForm;
+  readonly errors: Readonly<Record<string, string>>;
+  readonly onChange: (form: ProductForm) => void;
+};
 
 const GRADES = ['', '0', '1', '2', '3'] as const;
 
@@ -16,12 +29,20 @@ const withValue = ([L, a, b]: ProductForm['lab'], at: number, value: string): Pr
 export function ProductFields({ form, errors, onChange }: ProductFieldsProps) {
   const wide = useWide();
   const set = (more: Partial<ProductForm>): void => onChange({ ...form, ...more });
-  const text = (name: 'maker' | 'line' | 'shade' | 'mgPerMeasure' | 'tintingStrength' | 'monthsAfterOpening', label: string, unit?: string) => (
+  const text = (
+    name: 'maker' | 'line' | 'shade' | 'mgPerMeasure' | 'tintingStrength' | 'monthsAfterOpening',
+    label: string,
+    unit?: string,
+  ) => (
     <View flex={1} flexBasis={wide ? 0 : '100%'} minWidth={140}>
       <Field
         label={label}
         unit={unit}
-        keyboard={name === 'mgPerMeasure' || name === 'tintingStrength' || name === 'monthsAfterOpening' ? 'decimal' : 'text'}
+        keyboard={
+          name === 'mgPerMeasure' || name === 'tintingStrength' || name === 'monthsAfterOpening'
+            ? 'decimal'
+            : 'text'
+        }
         value={form[name]}
         onChange={(value) => set({ [name]: value })}
         error={errors[name]}
@@ -29,7 +50,8 @@ export function ProductFields({ form, errors, onChange }: ProductFieldsProps) {
     </View>
   );
   const lab = form.lab.map((v) => Number(v.replace(',', '.')));
-  const shown: Lab | null = form.lab.every((v) => v.trim() !== '') && lab.every(Number.isFinite) ? [lab[0]!, lab[1]!, lab[2]!] : null;
+  const shown: Lab | null =
+    form.lab.every((v) => v.trim() !== '') && lab.every(Number.isFinite) ? [lab[0]!, lab[1]!, lab[2]!] : null;
   return (
     <Column gap="$4">
       <Line alignItems="flex-start">
@@ -37,23 +59,53 @@ export function ProductFields({ form, errors, onChange }: ProductFieldsProps) {
         {text('line', 'Line')}
         {text('shade', 'Shade')}
       </Line>
-      <Choice label="Kind" options={PRODUCT_KINDS} chosen={[form.kind]} onChange={([kind]) => kind && set({ kind })} />
+      <Choice
+        label="Kind"
+        options={PRODUCT_KINDS}
+        chosen={[form.kind]}
+        onChange={([kind]) => kind && set({ kind })}
+      />
       <Column gap="$2">
         <Label>Colour of a thick layer, read or typed; leave it empty for what has none</Label>
         <Line alignItems="flex-start" flexWrap="nowrap">
           <Swatch lab={shown} size={52} label="colour as typed" />
           {(['L*', 'a*', 'b*'] as const).map((name, i) => (
             <View key={name} flex={1} flexBasis={0} minWidth={0}>
-              <Field label={name} keyboard="decimal" value={form.lab[i]!} onChange={(value) => set({ lab: withValue(form.lab, i, value) })} />
+              <Field
+                label={name}
+                keyboard="decimal"
+                value={form.lab[i]!}
+                onChange={(value) => set({ lab: withValue(form.lab, i, value) })}
+              />
             </View>
           ))}
         </Line>
         {errors.lab ? <Body role="alert" color="$madder">{`▲ ${errors.lab}`}</Body> : null}
       </Column>
-      <Choice label="Coverage" options={COVERAGE_WORDS} chosen={[form.coverage]} onChange={([coverage]) => coverage && set({ coverage })} />
-      <Choice label="Finish" options={FINISHES} chosen={[form.finish]} onChange={([finish]) => finish && set({ finish })} />
-      <Choice label="Texture" options={TEXTURES} chosen={[form.texture]} onChange={([texture]) => texture && set({ texture })} />
-      <Choice label="Family" options={FAMILIES} chosen={[form.family]} onChange={([family]) => family && set({ family })} />
+      <Choice
+        label="Coverage"
+        options={COVERAGE_WORDS}
+        chosen={[form.coverage]}
+        onChange={([coverage]) => coverage && set({ coverage })}
+      />
+      <Choice
+        label="Finish"
+        options={FINISHES}
+        chosen={[form.finish]}
+        onChange={([finish]) => finish && set({ finish })}
+      />
+      <Choice
+        label="Texture"
+        options={TEXTURES}
+        chosen={[form.texture]}
+        onChange={([texture]) => texture && set({ texture })}
+      />
+      <Choice
+        label="Family"
+        options={FAMILIES}
+        chosen={[form.family]}
+        onChange={([family]) => family && set({ family })}
+      />
       <Field
         label="Ingredients, by commas, as the maker lists them"
         lines={2}
@@ -62,7 +114,12 @@ export function ProductFields({ form, errors, onChange }: ProductFieldsProps) {
         error={Object.entries(errors).find(([path]) => path.startsWith('ingredients'))?.[1]}
         hint="Clients’ sensitivities are looked up in it; the maker’s own list decides."
       />
-      <Choice label="Taken by" options={MEASURES} chosen={[form.measure]} onChange={([measure]) => measure && set({ measure })} />
+      <Choice
+        label="Taken by"
+        options={MEASURES}
+        chosen={[form.measure]}
+        onChange={([measure]) => measure && set({ measure })}
+      />
       <Line alignItems="flex-start">
         {text('mgPerMeasure', `One ${form.measure} holds`, 'mg')}
         {text('monthsAfterOpening', 'Good for, once opened', 'months')}
@@ -77,7 +134,11 @@ export function ProductFields({ form, errors, onChange }: ProductFieldsProps) {
         onChange={([flashGrade]) => flashGrade !== undefined && set({ flashGrade })}
       />
       <Column gap={0}>
-        <Switch label="Meant for the eye area" on={form.eyeSafe} onToggle={() => set({ eyeSafe: !form.eyeSafe })} />
+        <Switch
+          label="Meant for the eye area"
+          on={form.eyeSafe}
+          onToggle={() => set({ eyeSafe: !form.eyeSafe })}
+        />
         <Switch label="Single use" on={form.singleUse} onToggle={() => set({ singleUse: !form.singleUse })} />
       </Column>
     </Column>
@@ -87,7 +148,10 @@ export function ProductFields({ form, errors, onChange }: ProductFieldsProps) {
 const STATED = ['', 'yes', 'no'] as const;
 const SHARES = ['', '1', '0.5', '0.25'] as const;
 
-/** How it wears and how little of it can be taken; what nobody has stated is proposed from its make and name, to be confirmed. */
+/**
+ * How it wears and how little of it can be taken; what nobody has stated is proposed from its make and name,
+ * to be confirmed.
+ */
 function WearFields({
   form,
   errors,
@@ -100,7 +164,8 @@ function WearFields({
   const { kind, line, shade, finish, coverage, texture, family, measure } = form;
   const proposed = proposedProperties({ kind, line, shade, finish, coverage, texture, family, measure });
   const said = (value: boolean): Stated => (value ? 'yes' : 'no');
-  const open = form.wearHours === '' || form.waterproof === '' || form.transferProof === '' || form.smallestShare === '';
+  const open =
+    form.wearHours === '' || form.waterproof === '' || form.transferProof === '' || form.smallestShare === '';
   const share = SHARES.find((s) => Number(s) === proposed.smallestShare) ?? '1';
   const confirm = (): void =>
     set({
@@ -120,7 +185,14 @@ function WearFields({
   );
   return (
     <Column gap="$3" role="group" aria-label="How it wears">
-      <Field label="Holds for" unit="hours" keyboard="decimal" value={form.wearHours} onChange={(wearHours) => set({ wearHours })} error={errors.wearHours} />
+      <Field
+        label="Holds for"
+        unit="hours"
+        keyboard="decimal"
+        value={form.wearHours}
+        onChange={(wearHours) => set({ wearHours })}
+        error={errors.wearHours}
+      />
       {yesNo('Waterproof', 'waterproof')}
       {yesNo('Transfer-proof', 'transferProof')}
       <Choice

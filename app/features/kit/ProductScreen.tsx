@@ -1,9 +1,33 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { depthInWords, depthOf, flashGradeOf, productName, shelfLife, undertoneOf, type Product, type Unit } from '@toile/core';
+import {
+  depthInWords,
+  depthOf,
+  flashGradeOf,
+  productName,
+  shelfLife,
+  undertoneOf,
+  type Product,
+  type Unit,
+} from '@toile/core';
 import { may, newId, type KitAnswer } from '@toile/contract';
 import { useKit, useProductUses, useSession } from '../../data/hooks';
-import { Body, Button, Column, Empty, Figure, Label, Line, Ready, Row, Screen, Subheading, Swatch, useWide, View } from '../../ui';
+import {
+  Body,
+  Button,
+  Column,
+  Empty,
+  Figure,
+  Label,
+  Line,
+  Ready,
+  Row,
+  Screen,
+  Subheading,
+  Swatch,
+  useWide,
+  View,
+} from '../../ui';
 import { labInWords } from '../words/colours';
 import { dayInWords, todayText } from '../words/dates';
 import { Calibrate } from './Calibrate';
@@ -18,7 +42,11 @@ export function ProductScreen({ id }: { readonly id: string }) {
   const router = useRouter();
   const product = kit.data?.products.find((p) => p.id === id);
   return (
-    <Screen title={product ? `${product.line} ${product.shade}` : 'Product'} above={product?.maker} onBack={() => router.navigate('/kit')}>
+    <Screen
+      title={product ? `${product.line} ${product.shade}` : 'Product'}
+      above={product?.maker}
+      onBack={() => router.navigate('/kit')}
+    >
       <Ready remote={kit}>
         {(data) =>
           product ? (
@@ -49,10 +77,21 @@ function ProductView({ kit, product }: { readonly kit: KitAnswer; readonly produ
         <Column gap="$2">
           <Line justifyContent="space-between">
             <Subheading>{units.length === 1 ? 'One unit' : `${units.length} units`}</Subheading>
-            {mayEdit ? <Button onPress={() => setAdding((a) => !a)}>{adding ? 'Not now' : 'Add a unit'}</Button> : null}
+            {mayEdit ? (
+              <Button onPress={() => setAdding((a) => !a)}>{adding ? 'Not now' : 'Add a unit'}</Button>
+            ) : null}
           </Line>
-          {adding ? <UnitForm start={newUnit(product)} product={product} revision={null} onDone={() => setAdding(false)} /> : null}
-          {units.length === 0 && !adding ? <Body color="$inkSoft">None owned: it is proposed last, as something to buy.</Body> : null}
+          {adding ? (
+            <UnitForm
+              start={newUnit(product)}
+              product={product}
+              revision={null}
+              onDone={() => setAdding(false)}
+            />
+          ) : null}
+          {units.length === 0 && !adding ? (
+            <Body color="$inkSoft">None owned: it is proposed last, as something to buy.</Body>
+          ) : null}
           {units.map((unit) => (
             <UnitCard
               key={unit.id}
@@ -83,24 +122,39 @@ function Facts({ product }: { readonly product: Product }) {
   const grade = flashGradeOf(product);
   return (
     <Column gap="$2">
-      {product.withdrawn ? <Body color="$weld">▲ Withdrawn: proposed no more. Find a substitute where it is used.</Body> : null}
+      {product.withdrawn ? (
+        <Body color="$weld">▲ Withdrawn: proposed no more. Find a substitute where it is used.</Body>
+      ) : null}
       <Line gap="$3" flexWrap="nowrap" alignItems="flex-start">
         <Swatch lab={lab} size={72} label={lab ? 'colour of a thick layer' : 'no colour of its own'} />
         <Column gap={0} flex={1}>
           {lab ? <Figure>{labInWords(lab)}</Figure> : <Body>No colour of its own</Body>}
-          {lab ? <Label>{`depth ${depthOf(lab).toFixed(1)}, ${depthInWords(depthOf(lab))}; ${undertoneOf(lab).undertone}`}</Label> : null}
-          <Body>{[product.kind, `${product.coverage} coverage`, product.finish, product.texture].join(', ')}</Body>
+          {lab ? (
+            <Label>{`depth ${depthOf(lab).toFixed(1)}, ${depthInWords(depthOf(lab))}; ${undertoneOf(lab).undertone}`}</Label>
+          ) : null}
+          <Body>
+            {[product.kind, `${product.coverage} coverage`, product.finish, product.texture].join(', ')}
+          </Body>
           <Label>{`${product.family} family · ${product.mgPerMeasure} mg a ${product.measure} · ${product.monthsAfterOpening} months once opened`}</Label>
         </Column>
       </Line>
-      {product.tintingStrength === 1 ? null : <Label>{`Tints ${product.tintingStrength.toFixed(2)} times as strongly as a base, by a test mix.`}</Label>}
+      {product.tintingStrength === 1 ? null : (
+        <Label>{`Tints ${product.tintingStrength.toFixed(2)} times as strongly as a base, by a test mix.`}</Label>
+      )}
       {grade > 0 ? (
         <Label>{`In a flash: ${['nothing', 'a little', 'shows', 'plainly white'][grade]}, ${product.flashGrade === undefined ? 'guessed from its ingredients' : 'by your own photos'}.`}</Label>
       ) : null}
       <Label>
-        {product.ingredients.length > 0 ? `Contains ${product.ingredients.join(', ')}.` : 'No ingredients noted: sensitivities cannot be looked up.'}
+        {product.ingredients.length > 0
+          ? `Contains ${product.ingredients.join(', ')}.`
+          : 'No ingredients noted: sensitivities cannot be looked up.'}
       </Label>
-      <Label>{[product.eyeSafe ? 'Meant for the eye area.' : 'Not meant for the eye area.', product.singleUse ? 'Single use.' : ''].join(' ')}</Label>
+      <Label>
+        {[
+          product.eyeSafe ? 'Meant for the eye area.' : 'Not meant for the eye area.',
+          product.singleUse ? 'Single use.' : '',
+        ].join(' ')}
+      </Label>
     </Column>
   );
 }
@@ -108,7 +162,8 @@ function Facts({ product }: { readonly product: Product }) {
 function Actions({ product, revision }: { readonly product: Product; readonly revision: number }) {
   const router = useRouter();
   const saving = useSaveProduct();
-  const withdraw = (): void => void saving.save({ ...formOf(product), withdrawn: !product.withdrawn }, revision);
+  const withdraw = (): void =>
+    void saving.save({ ...formOf(product), withdrawn: !product.withdrawn }, revision);
   return (
     <Column gap="$2">
       {saving.failure ? <Body role="alert" color="$madder">{`▲ ${saving.failure}`}</Body> : null}
@@ -118,7 +173,9 @@ function Actions({ product, revision }: { readonly product: Product; readonly re
         <Button disabled={saving.busy} onPress={withdraw}>
           {product.withdrawn ? 'Back in use' : 'Withdraw'}
         </Button>
-        <Button onPress={() => router.navigate(`/kit/products/${product.id}/substitute`)}>Find a substitute</Button>
+        <Button onPress={() => router.navigate(`/kit/products/${product.id}/substitute`)}>
+          Find a substitute
+        </Button>
       </Line>
     </Column>
   );

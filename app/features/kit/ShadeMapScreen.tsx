@@ -3,7 +3,21 @@ import { useMemo, useState } from 'react';
 import Svg, { Circle, Line as SvgLine, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { labToHex, type Kit, type ShadeMap } from '@toile/core';
 import { useKit } from '../../data/hooks';
-import { Body, Column, Empty, Figure, Judged, Label, Line, Loading, Ready, Screen, Subheading, Swatch, useColours } from '../../ui';
+import {
+  Body,
+  Column,
+  Empty,
+  Figure,
+  Judged,
+  Label,
+  Line,
+  Loading,
+  Ready,
+  Screen,
+  Subheading,
+  Swatch,
+  useColours,
+} from '../../ui';
 import { askShades, useWork } from '../../workers';
 
 /** All bases by depth and hue, and the skins they leave out. */
@@ -22,7 +36,13 @@ function MapOf({ kit }: { readonly kit: Kit }) {
   const { answer, error } = useWork(askShades, 'shadeMap', asked);
   if (error) return <Body color="$madder">{`▲ ${error}`}</Body>;
   if (!answer) return <Loading words="Placing the bases" />;
-  if (answer.points.length === 0) return <Empty title="No bases yet" words="Bases with a colour stand here by depth and hue, once the kit has some." />;
+  if (answer.points.length === 0)
+    return (
+      <Empty
+        title="No bases yet"
+        words="Bases with a colour stand here by depth and hue, once the kit has some."
+      />
+    );
   return (
     <Column gap="$4">
       <Body>
@@ -31,12 +51,22 @@ function MapOf({ kit }: { readonly kit: Kit }) {
           : `${answer.gaps.length} of 48 skins looked at are not served: neither a base nor a mix of two comes within 1.5.`}
       </Body>
       <Plot map={answer} />
-      <Label>Deeper further down, pinker left, yellower right of neutral skin of that depth. Dots are bases; crosses are skins with nothing near.</Label>
+      <Label>
+        Deeper further down, pinker left, yellower right of neutral skin of that depth. Dots are bases;
+        crosses are skins with nothing near.
+      </Label>
       {answer.gaps.length > 0 ? (
         <Column gap={0}>
           <Subheading>To fill</Subheading>
           {answer.gaps.map((gap) => (
-            <Line key={`${gap.depth} ${gap.undertone}`} flexWrap="nowrap" gap="$3" paddingVertical="$1" borderBottomWidth={1} borderBottomColor="$line">
+            <Line
+              key={`${gap.depth} ${gap.undertone}`}
+              flexWrap="nowrap"
+              gap="$3"
+              paddingVertical="$1"
+              borderBottomWidth={1}
+              borderBottomColor="$line"
+            >
               <Swatch lab={gap.lab} size={32} label="this skin" />
               <Body flex={1}>{`depth ${gap.depth}, ${gap.undertone}`}</Body>
               <Figure color="$inkSoft">{`${gap.nearestMix.toFixed(1)} off at best`}</Figure>
@@ -60,11 +90,17 @@ function Plot({ map }: { readonly map: ShadeMap }) {
   const [width, setWidth] = useState(340);
   const router = useRouter();
   const height = Math.min(640, Math.max(420, width));
-  const x = (hue: number): number => LEFT + ((Math.max(-HUE, Math.min(HUE, hue)) + HUE) / (2 * HUE)) * (width - LEFT - 12);
+  const x = (hue: number): number =>
+    LEFT + ((Math.max(-HUE, Math.min(HUE, hue)) + HUE) / (2 * HUE)) * (width - LEFT - 12);
   const y = (depth: number): number => TOP + ((depth - LIGHT) / (DEEP - LIGHT)) * (height - TOP - 10);
   return (
     <Judged padding={0} onLayout={(event) => setWidth(event.nativeEvent.layout.width)}>
-      <Svg width={width} height={height} role="img" aria-label={`${map.points.length} bases by depth and hue, ${map.gaps.length} gaps`}>
+      <Svg
+        width={width}
+        height={height}
+        role="img"
+        aria-label={`${map.points.length} bases by depth and hue, ${map.gaps.length} gaps`}
+      >
         <Rect x={0} y={0} width={width} height={height} fill={c.judged} />
         {[4, 7, 10, 13, 16, 19, 22].map((depth) => (
           <SvgText key={depth} x={8} y={y(depth) + 4} fontSize={13} fill={c.ink}>
@@ -72,7 +108,14 @@ function Plot({ map }: { readonly map: ShadeMap }) {
           </SvgText>
         ))}
         {(['cool', 'neutral', 'warm', 'olive'] as const).map((undertone) => (
-          <SvgText key={undertone} x={x(UNDERTONE_HUE[undertone])} y={15} fontSize={13} textAnchor="middle" fill={c.ink}>
+          <SvgText
+            key={undertone}
+            x={x(UNDERTONE_HUE[undertone])}
+            y={15}
+            fontSize={13}
+            textAnchor="middle"
+            fill={c.ink}
+          >
             {undertone}
           </SvgText>
         ))}

@@ -8,9 +8,20 @@ import { dayInWords } from '../words/dates';
 import { leftInWords } from './kitView';
 import { UnitForm } from './UnitForm';
 
-type UnitCardProps = { readonly unit: Unit; readonly product: Product; readonly revision: number; readonly mayEdit: boolean; readonly life: ShelfLife };
+type UnitCardProps = {
+  readonly unit: Unit;
+  readonly product: Product;
+  readonly revision: number;
+  readonly mayEdit: boolean;
+  readonly life: ShelfLife;
+};
 
-const LIFE: Readonly<Record<ShelfLife['state'], string>> = { unopened: 'sealed', good: 'good', soon: '▲ ends soon', past: '▲ past its shelf life' };
+const LIFE: Readonly<Record<ShelfLife['state'], string>> = {
+  unopened: 'sealed',
+  good: 'good',
+  soon: '▲ ends soon',
+  past: '▲ past its shelf life',
+};
 
 /** One unit: where it is, how long it is good, how much is left and where that went. */
 export function UnitCard({ unit, product, revision, mayEdit, life }: UnitCardProps) {
@@ -22,7 +33,11 @@ export function UnitCard({ unit, product, revision, mayEdit, life }: UnitCardPro
         <Column gap={0} flex={1}>
           <Body>{unit.place || 'no place noted'}</Body>
           <Label color={life.state === 'past' || life.state === 'soon' ? '$weld' : '$inkSoft'}>
-            {[unit.openedOn ? `opened ${dayInWords(unit.openedOn)}` : null, LIFE[life.state], life.until ? `until ${life.until}` : null]
+            {[
+              unit.openedOn ? `opened ${dayInWords(unit.openedOn)}` : null,
+              LIFE[life.state],
+              life.until ? `until ${life.until}` : null,
+            ]
               .filter(Boolean)
               .join(', ')}
           </Label>
@@ -36,7 +51,9 @@ export function UnitCard({ unit, product, revision, mayEdit, life }: UnitCardPro
         <Button onPress={() => toggle('ledger')}>Where it went</Button>
       </Line>
       {open === 'count' ? <Count unit={unit} product={product} onDone={() => setOpen(null)} /> : null}
-      {open === 'change' ? <UnitForm start={unit} product={product} revision={revision} onDone={() => setOpen(null)} /> : null}
+      {open === 'change' ? (
+        <UnitForm start={unit} product={product} revision={revision} onDone={() => setOpen(null)} />
+      ) : null}
       {open === 'ledger' ? <Ledger unitId={unit.id} /> : null}
     </Column>
   );
@@ -48,7 +65,10 @@ function ThrowAway({ unit }: { readonly unit: Unit }) {
   const [failure, setFailure] = useState<string | null>(null);
   const retire = async (): Promise<void> => {
     try {
-      await call('countUnit', { params: { id: unit.id }, body: { id: newId(), remainingMg: 0, note: 'used up or thrown away' } });
+      await call('countUnit', {
+        params: { id: unit.id },
+        body: { id: newId(), remainingMg: 0, note: 'used up or thrown away' },
+      });
       await refresh();
     } catch (failed) {
       setFailure(failed instanceof CallError ? failed.message : 'Something went wrong. Try again.');
@@ -63,7 +83,15 @@ function ThrowAway({ unit }: { readonly unit: Unit }) {
 }
 
 /** How much is really left, weighed or guessed. */
-function Count({ unit, product, onDone }: { readonly unit: Unit; readonly product: Product; readonly onDone: () => void }) {
+function Count({
+  unit,
+  product,
+  onDone,
+}: {
+  readonly unit: Unit;
+  readonly product: Product;
+  readonly onDone: () => void;
+}) {
   const refresh = useRefresh();
   const [text, setText] = useState(String(Number((unit.remainingMg / 1000).toFixed(2))));
   const [error, setError] = useState<string | undefined>();
@@ -72,7 +100,10 @@ function Count({ unit, product, onDone }: { readonly unit: Unit; readonly produc
     if (!Number.isFinite(grams)) return setError('A number of grams');
     if (grams < 0) return setError('Not less than nothing');
     try {
-      await call('countUnit', { params: { id: unit.id }, body: { id: newId(), remainingMg: Math.round(1000 * grams), note: '' } });
+      await call('countUnit', {
+        params: { id: unit.id },
+        body: { id: newId(), remainingMg: Math.round(1000 * grams), note: '' },
+      });
       await refresh();
       onDone();
     } catch (failed) {
@@ -98,7 +129,11 @@ function Count({ unit, product, onDone }: { readonly unit: Unit; readonly produc
   );
 }
 
-const REASONS: Readonly<Record<LedgerEntry['reason'], string>> = { bought: 'came into the kit', chart: 'used', count: 'counted' };
+const REASONS: Readonly<Record<LedgerEntry['reason'], string>> = {
+  bought: 'came into the kit',
+  chart: 'used',
+  count: 'counted',
+};
 
 function Ledger({ unitId }: { readonly unitId: string }) {
   const ledger = useLedger(unitId);
@@ -111,7 +146,9 @@ function Ledger({ unitId }: { readonly unitId: string }) {
           <Column gap={0}>
             {entries.map((e) => (
               <Line key={e.id} justifyContent="space-between" flexWrap="nowrap">
-                <Label flex={1}>{[dayInWords(e.at), REASONS[e.reason], e.note, e.by].filter(Boolean).join(' · ')}</Label>
+                <Label flex={1}>
+                  {[dayInWords(e.at), REASONS[e.reason], e.note, e.by].filter(Boolean).join(' · ')}
+                </Label>
                 <Figure>{`${e.mg > 0 ? '+' : '−'}${Math.abs(Math.round(e.mg))} mg`}</Figure>
               </Line>
             ))}

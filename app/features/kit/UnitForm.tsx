@@ -29,7 +29,12 @@ export function UnitForm({ start, product, revision, onDone }: UnitFormProps) {
     setFailure(null);
     try {
       const mg = grams.trim() === '' ? Number.NaN : Math.round(1000 * Number(grams.replace(',', '.')));
-      const body = { ...start, openedOn: opened.trim() === '' ? null : opened.trim(), place, remainingMg: mg };
+      const body = {
+        ...start,
+        openedOn: opened.trim() === '' ? null : opened.trim(),
+        place,
+        remainingMg: mg,
+      };
       await unitInputSchema.validate(body, { abortEarly: false });
       if (revision === null) await call('createUnit', { body });
       else await call('updateUnit', { params: { id: start.id }, body, revision });
@@ -37,7 +42,13 @@ export function UnitForm({ start, product, revision, onDone }: UnitFormProps) {
       onDone();
     } catch (error) {
       setErrors(error instanceof ValidationError ? errorsByField(error) : fieldErrors(error));
-      setFailure(error instanceof CallError ? error.message : error instanceof ValidationError ? null : 'Something went wrong. Try again.');
+      setFailure(
+        error instanceof CallError
+          ? error.message
+          : error instanceof ValidationError
+            ? null
+            : 'Something went wrong. Try again.',
+      );
     }
   };
   return (
@@ -49,10 +60,32 @@ export function UnitForm({ start, product, revision, onDone }: UnitFormProps) {
       role="group"
       aria-label={revision === null ? `A new unit of ${product.shade}` : 'Change the unit'}
     >
-      <Field label="Opened on" value={opened} onChange={setOpened} error={errors.openedOn} placeholder="2031-05-14" hint="Leave empty while it is sealed." />
+      <Field
+        label="Opened on"
+        value={opened}
+        onChange={setOpened}
+        error={errors.openedOn}
+        placeholder="2031-05-14"
+        hint="Leave empty while it is sealed."
+      />
       <Button onPress={() => setOpened(todayText())}>Opened today</Button>
-      <Field label="Where it is" value={place} onChange={setPlace} error={errors.place} placeholder="case 2, C4" />
-      {revision === null ? <Field label="How much is in it" unit="g" keyboard="decimal" value={grams} onChange={setGrams} error={errors.remainingMg} /> : null}
+      <Field
+        label="Where it is"
+        value={place}
+        onChange={setPlace}
+        error={errors.place}
+        placeholder="case 2, C4"
+      />
+      {revision === null ? (
+        <Field
+          label="How much is in it"
+          unit="g"
+          keyboard="decimal"
+          value={grams}
+          onChange={setGrams}
+          error={errors.remainingMg}
+        />
+      ) : null}
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       <Line flexWrap="nowrap">
         <Button onPress={onDone}>Not now</Button>

@@ -9,16 +9,27 @@ export function decoded(bytes: ArrayBuffer): string {
   }
 }
 
-export type ImportSummary = { readonly good: number; readonly wrong: number; readonly words: string; readonly amounts: string | null };
+export type ImportSummary = {
+  readonly good: number;
+  readonly wrong: number;
+  readonly words: string;
+  readonly amounts: string | null;
+};
 
 /** What taking the file in would do, in words. */
 export function importSummary(read: KitCsv): ImportSummary {
   const good = read.rows.filter((r) => r.product !== null);
   const wrong = read.rows.length - good.length;
-  const fresh = new Set(good.filter((r) => !r.known).map((r) => `${r.product!.maker} ${r.product!.line} ${r.product!.shade} ${r.product!.kind}`.toLowerCase()))
-    .size;
+  const fresh = new Set(
+    good
+      .filter((r) => !r.known)
+      .map((r) =>
+        `${r.product!.maker} ${r.product!.line} ${r.product!.shade} ${r.product!.kind}`.toLowerCase(),
+      ),
+  ).size;
   const units = good.filter((r) => r.unit !== null).length;
-  const count = (n: number, what: string): string => `${n.toLocaleString('en-GB')} ${what}${n === 1 ? '' : 's'}`;
+  const count = (n: number, what: string): string =>
+    `${n.toLocaleString('en-GB')} ${what}${n === 1 ? '' : 's'}`;
   const words = `${count(read.rows.length, 'row')}: ${count(fresh, 'new product')}, ${count(units, 'unit')}${wrong > 0 ? `, ${wrong.toLocaleString('en-GB')} wrong` : ''}. Nothing is written yet.`;
   const full = good.filter((r) => r.takenAsFull).length;
   const amounts =

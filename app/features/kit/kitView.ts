@@ -12,7 +12,12 @@ import {
   type Unit,
 } from '@toile/core';
 
-export type KitRow = { readonly product: Product; readonly units: readonly Unit[]; readonly fact: string; readonly past: boolean };
+export type KitRow = {
+  readonly product: Product;
+  readonly units: readonly Unit[];
+  readonly fact: string;
+  readonly past: boolean;
+};
 
 export const STATES = ['owned', 'to use up', 'past or withdrawn', 'not owned'] as const;
 export type KitState = (typeof STATES)[number];
@@ -26,10 +31,18 @@ export type KitFilter = {
   readonly families: readonly Family[];
   readonly states: readonly KitState[];
 };
-export const NO_FILTER: KitFilter = { kinds: [], finishes: [], textures: [], coverages: [], families: [], states: [] };
+export const NO_FILTER: KitFilter = {
+  kinds: [],
+  finishes: [],
+  textures: [],
+  coverages: [],
+  families: [],
+  states: [],
+};
 
 /** How many wishes are set. */
-export const wishesIn = (filter: KitFilter): number => Object.values(filter).reduce((sum, list) => sum + list.length, 0);
+export const wishesIn = (filter: KitFilter): number =>
+  Object.values(filter).reduce((sum, list) => sum + list.length, 0);
 
 const lets = <T>(wanted: readonly T[], has: T): boolean => wanted.length === 0 || wanted.includes(has);
 
@@ -48,7 +61,12 @@ export function kitRows(
   for (const unit of kit.units) unitsOf.set(unit.productId, [...(unitsOf.get(unit.productId) ?? []), unit]);
   const groups = new Map<ProductKind, KitRow[]>();
   for (const product of [...kit.products].sort(inOrderOfUse)) {
-    if (!lets(filter.kinds, product.kind) || !lets(filter.finishes, product.finish) || !lets(filter.textures, product.texture)) continue;
+    if (
+      !lets(filter.kinds, product.kind) ||
+      !lets(filter.finishes, product.finish) ||
+      !lets(filter.textures, product.texture)
+    )
+      continue;
     if (!lets(filter.coverages, product.coverage) || !lets(filter.families, product.family)) continue;
     const name = [product.maker, product.line, product.shade, product.kind].join(' ').toLowerCase();
     if (!words.every((w) => name.includes(w))) continue;
@@ -59,7 +77,11 @@ export function kitRows(
   return [...groups].map(([kind, rows]) => ({ kind, rows }));
 }
 
-function rowOf(product: Product, units: readonly Unit[], today: string): KitRow & { readonly state: KitState } {
+function rowOf(
+  product: Product,
+  units: readonly Unit[],
+  today: string,
+): KitRow & { readonly state: KitState } {
   const lives = units.map((u) => shelfLife(u, product, today));
   const past = units.length > 0 && lives.every((s) => s.state === 'past');
   const left = units.reduce((sum, u) => sum + u.remainingMg, 0);
@@ -79,18 +101,34 @@ function rowOf(product: Product, units: readonly Unit[], today: string): KitRow 
             : until
               ? `until ${until.slice(0, 7)}`
               : 'unopened';
-  const state: KitState = product.withdrawn || past ? 'past or withdrawn' : units.length === 0 ? 'not owned' : few || soon ? 'to use up' : 'owned';
+  const state: KitState =
+    product.withdrawn || past
+      ? 'past or withdrawn'
+      : units.length === 0
+        ? 'not owned'
+        : few || soon
+          ? 'to use up'
+          : 'owned';
   return { product, units, fact, past: past || product.withdrawn || few, state };
 }
 
 /** Kinds as they come at the chair, then maker, line and shade. */
 function inOrderOfUse(a: Product, b: Product): number {
-  return PRODUCT_KINDS.indexOf(a.kind) - PRODUCT_KINDS.indexOf(b.kind) || productName(a).localeCompare(productName(b), 'en', { numeric: true });
+  return (
+    PRODUCT_KINDS.indexOf(a.kind) - PRODUCT_KINDS.indexOf(b.kind) ||
+    productName(a).localeCompare(productName(b), 'en', { numeric: true })
+  );
 }
 
 /** '12 pumps, 2.1 g' */
-export function leftInWords(unit: Pick<Unit, 'remainingMg'>, product: Pick<Product, 'measure' | 'mgPerMeasure'>): string {
+export function leftInWords(
+  unit: Pick<Unit, 'remainingMg'>,
+  product: Pick<Product, 'measure' | 'mgPerMeasure'>,
+): string {
   const measures = Math.floor(unit.remainingMg / product.mgPerMeasure);
-  const weight = unit.remainingMg >= 1000 ? `${(unit.remainingMg / 1000).toFixed(1)} g` : `${Math.round(unit.remainingMg)} mg`;
+  const weight =
+    unit.remainingMg >= 1000
+      ? `${(unit.remainingMg / 1000).toFixed(1)} g`
+      : `${Math.round(unit.remainingMg)} mg`;
   return `${measures} ${product.measure}${measures === 1 ? '' : 's'}, ${weight}`;
 }

@@ -80,7 +80,10 @@ export function formOf(product: Product): ProductForm {
   };
 }
 
-/** What is sent: the numbers as numbers (NaN where there is none, which the schema refuses with words), no colour when all three are empty. */
+/**
+ * What is sent: the numbers as numbers (NaN where there is none, which the schema refuses with words), no
+ * colour when all three are empty.
+ */
 export function productOf(form: ProductForm): Product {
   const { flashGrade, wearHours, waterproof, transferProof, smallestShare, tool, ...rest } = form;
   const empty = form.lab.every((v) => v.trim() === '');
@@ -97,7 +100,9 @@ export function productOf(form: ProductForm): Product {
     ...(wearHours.trim() === '' ? {} : { wearHours: numberOf(wearHours) }),
     ...(waterproof === '' ? {} : { waterproof: waterproof === 'yes' }),
     ...(transferProof === '' ? {} : { transferProof: transferProof === 'yes' }),
-    ...(smallestShare === '' ? {} : { smallestShare: Number(smallestShare) as NonNullable<Product['smallestShare']> }),
+    ...(smallestShare === ''
+      ? {}
+      : { smallestShare: Number(smallestShare) as NonNullable<Product['smallestShare']> }),
     ...(tool === '' ? {} : { tool }),
     ...(flashGrade === '' ? {} : { flashGrade: Number(flashGrade) as NonNullable<Product['flashGrade']> }),
   };

@@ -29,7 +29,9 @@ export function useSaveProduct(): ProductSaving {
       const body = productOf(form);
       await productInputSchema.validate(body, { abortEarly: false });
       const { product } =
-        over === null ? await call('createProduct', { body }) : await call('updateProduct', { params: { id: form.id }, body, revision: over });
+        over === null
+          ? await call('createProduct', { body })
+          : await call('updateProduct', { params: { id: form.id }, body, revision: over });
       await refresh();
       return product;
     } catch (error) {

@@ -1,9 +1,34 @@
 import { useRouter } from 'expo-router';
 import { memo, useCallback, useEffect, useMemo, useState } from 'react';
-import { colourOfUse, LIGHTS, paintedSteps, skinTarget, type Chart, type LightName, type Step } from '@toile/core';
+import {
+  colourOfUse,
+  LIGHTS,
+  paintedSteps,
+  skinTarget,
+  type Chart,
+  type LightName,
+  type Step,
+} from '@toile/core';
 import type { ChartAnswer } from '@toile/contract';
 import { useChart } from '../../data/hooks';
-import { Body, Button, Choice, Column, Empty, Judged, Label, Line, Loading, Ready, Screen, Subheading, Swatch, Switch, useWide, View } from '../../ui';
+import {
+  Body,
+  Button,
+  Choice,
+  Column,
+  Empty,
+  Judged,
+  Label,
+  Line,
+  Loading,
+  Ready,
+  Screen,
+  Subheading,
+  Swatch,
+  Switch,
+  useWide,
+  View,
+} from '../../ui';
 import { askPaint, useWork } from '../../workers';
 import { FaceView } from '../face/FaceView';
 import { faceBox } from '../face/FaceStage';
@@ -29,7 +54,12 @@ export function LightScreen({ id }: { readonly id: string }) {
 function UnderLight({ answer }: { readonly answer: ChartAnswer }) {
   const chart = useMemo(() => readChartDraft(answer.chart)?.chart ?? answer.chart, [answer.chart]);
   if (!skinTarget(chart.client.skin))
-    return <Empty title="Nothing to paint on" words="This chart was made without a skin reading. Read her skin and repeat it." />;
+    return (
+      <Empty
+        title="Nothing to paint on"
+        words="This chart was made without a skin reading. Read her skin and repeat it."
+      />
+    );
   return <Painted chart={chart} />;
 }
 
@@ -44,17 +74,31 @@ function Painted({ chart }: { readonly chart: Chart }) {
   const [variant, setVariant] = useState<string | null>(null);
   const { client } = chart;
   const steps = useMemo(() => paintedSteps(chart, variant), [chart, variant]);
-  const shown = useMemo(() => (before ? [] : steps.filter((s) => !hidden.includes(s.id))), [steps, hidden, before]);
+  const shown = useMemo(
+    () => (before ? [] : steps.filter((s) => !hidden.includes(s.id))),
+    [steps, hidden, before],
+  );
   const view = useMemo(() => faceBox(client.landmarks), [client.landmarks]);
-  const request = useMemo(() => ({ client, steps: shown, view, width: WIDTH_PX, light, eaten: CAMERAS[camera].eaten }), [client, shown, view, light, camera]);
+  const request = useMemo(
+    () => ({ client, steps: shown, view, width: WIDTH_PX, light, eaten: CAMERAS[camera].eaten }),
+    [client, shown, view, light, camera],
+  );
   const { answer, busy, error } = useWork(askPaint, 'paint', request);
   const picture = usePictureUrl(answer);
   const warnings = useMemo(() => flashWarnings(chart, shown), [chart, shown]);
   useKeys(setLight);
-  const toggle = useCallback((id: string) => setHidden((list) => (list.includes(id) ? list.filter((x) => x !== id) : [...list, id])), []);
+  const toggle = useCallback(
+    (id: string) => setHidden((list) => (list.includes(id) ? list.filter((x) => x !== id) : [...list, id])),
+    [],
+  );
   return (
     <View flexDirection={wide ? 'row' : 'column'} gap="$4" alignItems="flex-start">
-      <Column flex={wide ? 1 : undefined} width={wide ? undefined : '100%'} gap="$2" style={wide ? { position: 'sticky', top: -16 } : undefined}>
+      <Column
+        flex={wide ? 1 : undefined}
+        width={wide ? undefined : '100%'}
+        gap="$2"
+        style={wide ? { position: 'sticky', top: -16 } : undefined}
+      >
         <Judged padding={0} position="relative">
           <FaceView
             landmarks={client.landmarks}
@@ -73,8 +117,17 @@ function Painted({ chart }: { readonly chart: Chart }) {
         </Judged>
         {error ? <Body role="alert" color="$madder">{`▲ ${error}`}</Body> : null}
         <Line justifyContent="space-between" alignItems="flex-end">
-          <Choice label="Light" options={LIGHTS} words={LIGHT_WORDS} chosen={[light]} onChange={([l]) => l && setLight(l)} />
-          <Button label={before ? 'Show the make-up' : 'Show the face before'} onPress={() => setBefore((b) => !b)}>
+          <Choice
+            label="Light"
+            options={LIGHTS}
+            words={LIGHT_WORDS}
+            chosen={[light]}
+            onChange={([l]) => l && setLight(l)}
+          />
+          <Button
+            label={before ? 'Show the make-up' : 'Show the face before'}
+            onPress={() => setBefore((b) => !b)}
+          >
             {before ? 'After' : 'Before'}
           </Button>
         </Line>
@@ -102,22 +155,33 @@ function Painted({ chart }: { readonly chart: Chart }) {
         <Column gap={0}>
           <Line justifyContent="space-between">
             <Subheading>Layers</Subheading>
-            <Button onPress={() => setHidden(hidden.length > 0 ? [] : steps.map((s) => s.id))}>{hidden.length > 0 ? 'All on' : 'All off'}</Button>
+            <Button onPress={() => setHidden(hidden.length > 0 ? [] : steps.map((s) => s.id))}>
+              {hidden.length > 0 ? 'All on' : 'All off'}
+            </Button>
           </Line>
           {steps.map((step) => (
             <LayerSwitch key={step.id} step={step} on={!hidden.includes(step.id)} onToggle={toggle} />
           ))}
         </Column>
         <Label>
-          A model: flat diffuse layers from one colour reading each, seen by an eye that has settled to the light. No gloss, pores, shimmer or dry-down. Lamp,
-          LED and flash are of low confidence; a flash photo in a dark room is the test.
+          A model: flat diffuse layers from one colour reading each, seen by an eye that has settled to the
+          light. No gloss, pores, shimmer or dry-down. Lamp, LED and flash are of low confidence; a flash
+          photo in a dark room is the test.
         </Label>
       </Column>
     </View>
   );
 }
 
-const LayerSwitch = memo(function LayerSwitch({ step, on, onToggle }: { readonly step: Step; readonly on: boolean; readonly onToggle: (id: string) => void }) {
+const LayerSwitch = memo(function LayerSwitch({
+  step,
+  on,
+  onToggle,
+}: {
+  readonly step: Step;
+  readonly on: boolean;
+  readonly onToggle: (id: string) => void;
+}) {
   return (
     <Switch label={step.title} on={on} onToggle={() => onToggle(step.id)}>
       {step.role === 'care' ? null : <Notch kind={step.role} size={16} />}

@@ -1,12 +1,30 @@
-import { flashback, FLASHBACK_WARNING, flashGradeOf, productName, reconstructSpectrum, skinTarget, type Chart, type LightName, type Step } from '@toile/core';
+import {
+  flashback,
+  FLASHBACK_WARNING,
+  flashGradeOf,
+  productName,
+  reconstructSpectrum,
+  skinTarget,
+  type Chart,
+  type LightName,
+  type Step,
+} from '@toile/core';
 
-export const LIGHT_WORDS: Readonly<Record<LightName, string>> = { daylight: 'daylight', indoor: 'lamp', led: 'LED', flash: 'flash' };
+export const LIGHT_WORDS: Readonly<Record<LightName, string>> = {
+  daylight: 'daylight',
+  indoor: 'lamp',
+  led: 'LED',
+  flash: 'flash',
+};
 
 /** How much of the colour camera and distance eat. */
 export const CAMERAS = { eye: { eaten: 0 }, near: { eaten: 0.18 }, far: { eaten: 0.35 } } as const;
 export type CameraName = keyof typeof CAMERAS;
 
-/** Products that throw a flash back, each with how much lighter they would turn her skin; and all of them together. */
+/**
+ * Products that throw a flash back, each with how much lighter they would turn her skin; and all of them
+ * together.
+ */
 export function flashWarnings(chart: Chart, steps: readonly Step[]): string[] {
   const skin = skinTarget(chart.client.skin);
   if (!skin) return [];
@@ -14,16 +32,22 @@ export function flashWarnings(chart: Chart, steps: readonly Step[]): string[] {
   const layers = steps.flatMap((step) =>
     step.use.flatMap(({ product }) => {
       const grade = flashGradeOf(product);
-      return grade === 0 ? [] : [{ step, product, grade, doseMgPerCm2: (step.doseMgPerCm2 * step.passes) / step.use.length }];
+      return grade === 0
+        ? []
+        : [{ step, product, grade, doseMgPerCm2: (step.doseMgPerCm2 * step.passes) / step.use.length }];
     }),
   );
   const single = layers.flatMap(({ step, product, ...layer }) => {
     const { deltaL, cast } = flashback(surface, [layer]);
     return cast
-      ? [`${step.title}: ${productName(product)} may throw the flash back, ${deltaL.toFixed(1)} lighter. Swap it, or cover it with a tinted powder.`]
+      ? [
+          `${step.title}: ${productName(product)} may throw the flash back, ${deltaL.toFixed(1)} lighter. Swap it, or cover it with a tinted powder.`,
+        ]
       : [];
   });
   const together = flashback(surface, layers);
   if (single.length > 0 || !together.cast) return single;
-  return [`Together these layers may throw the flash back, ${together.deltaL.toFixed(1)} lighter; from ${FLASHBACK_WARNING} it shows.`];
+  return [
+    `Together these layers may throw the flash back, ${together.deltaL.toFixed(1)} lighter; from ${FLASHBACK_WARNING} it shows.`,
+  ];
 }

@@ -23,7 +23,9 @@ function Edit({ look }: { readonly look: Look }) {
   const router = useRouter();
   const refresh = useRefresh();
   const [form, setForm] = useState<LookForm>(() => formOf(look));
-  const [optional, setOptional] = useState<readonly string[]>(() => look.steps.flatMap((s) => (s.optional ? [s.id] : [])));
+  const [optional, setOptional] = useState<readonly string[]>(() =>
+    look.steps.flatMap((s) => (s.optional ? [s.id] : [])),
+  );
   const [reason, setReason] = useState('');
   const [tried, setTried] = useState(false);
   const [failure, setFailure] = useState<string | null>(null);
@@ -44,10 +46,15 @@ function Edit({ look }: { readonly look: Look }) {
       description: form.description.trim(),
       tags: tagsOf(form),
       forbids: forbidsOfForm(form),
-      steps: look.steps.map(({ optional: _was, ...step }) => (optional.includes(step.id) ? { ...step, optional: true } : step)),
+      steps: look.steps.map(({ optional: _was, ...step }) =>
+        optional.includes(step.id) ? { ...step, optional: true } : step,
+      ),
     };
     try {
-      const kept = await call('createLook', { body: { look: next }, idempotencyKey: `look-${look.id}-${next.version}-${reason}` });
+      const kept = await call('createLook', {
+        body: { look: next },
+        idempotencyKey: `look-${look.id}-${next.version}-${reason}`,
+      });
       await refresh({ name: 'look', params: { id: look.id }, answer: kept });
       router.navigate(`/looks/${look.id}`);
     } catch (error) {
@@ -87,7 +94,11 @@ function Edit({ look }: { readonly look: Look }) {
               key={step.id}
               label={step.title}
               on={optional.includes(step.id)}
-              onToggle={() => setOptional((all) => (all.includes(step.id) ? all.filter((s) => s !== step.id) : [...all, step.id]))}
+              onToggle={() =>
+                setOptional((all) =>
+                  all.includes(step.id) ? all.filter((s) => s !== step.id) : [...all, step.id],
+                )
+              }
             />
           ))}
         </Column>

@@ -1,10 +1,36 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { isDay, OCCASIONS, productsInWords, type Chart, type FittedLook, type Kit, type Look, type Occasion, type SchoolAnswers } from '@toile/core';
+import {
+  isDay,
+  OCCASIONS,
+  productsInWords,
+  type Chart,
+  type FittedLook,
+  type Kit,
+  type Look,
+  type Occasion,
+  type SchoolAnswers,
+} from '@toile/core';
 import { newId, type ClientAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useClients, useKit, useLook, useRefresh, useSession, useStudioSettings } from '../../data/hooks';
-import { Body, Button, Choice, Column, Field, Judged, Label, Line, Progress, Ready, Screen, Subheading, Switch, useWide, View } from '../../ui';
+import {
+  Body,
+  Button,
+  Choice,
+  Column,
+  Field,
+  Judged,
+  Label,
+  Line,
+  Progress,
+  Ready,
+  Screen,
+  Subheading,
+  Switch,
+  useWide,
+  View,
+} from '../../ui';
 import { askFitting } from '../../workers';
 import { layersOf } from '../chart/layers';
 import { snapshotOfClient } from '../clients/snapshot';
@@ -34,10 +60,18 @@ type FittedClient = {
 };
 
 /** The look fitted to one client, or what stops it, in a sentence. */
-async function fitOne(look: Look, client: ClientAnswer, kit: Kit, occasion: Occasion, author: string, schools: Partial<SchoolAnswers>): Promise<FittedClient> {
+async function fitOne(
+  look: Look,
+  client: ClientAnswer,
+  kit: Kit,
+  occasion: Occasion,
+  author: string,
+  schools: Partial<SchoolAnswers>,
+): Promise<FittedClient> {
   const own = { clientId: client.id, name: client.name, savedAs: null };
   const snapshot = snapshotOfClient(client);
-  if (Object.keys(snapshot.skin).length === 0) return { ...own, fitted: null, stops: 'Her skin has not been read: read it, then shades can be chosen.' };
+  if (Object.keys(snapshot.skin).length === 0)
+    return { ...own, fitted: null, stops: 'Her skin has not been read: read it, then shades can be chosen.' };
   try {
     const stamp = { id: newId(), author, at: new Date().toISOString(), reason: `${look.name} for several.` };
     const fitted = await askFitting('fit', { look, client: snapshot, kit, occasion, stamp, schools });
@@ -73,7 +107,14 @@ function FitSeveral({ look, kit }: { readonly look: Look; readonly kit: Kit }) {
       setShare(i / chosen.length);
       try {
         const client = await call('client', { params: { id } });
-        const one = await fitOne(look, client, kit, occasion, session.data?.name ?? '', settings.data?.settings.schools ?? {});
+        const one = await fitOne(
+          look,
+          client,
+          kit,
+          occasion,
+          session.data?.name ?? '',
+          settings.data?.settings.schools ?? {},
+        );
         setFitted((all) => [...all, one]);
       } catch (error) {
         const stops = error instanceof CallError ? error.message : 'She could not be fetched. Try again.';
@@ -116,7 +157,12 @@ function FitSeveral({ look, kit }: { readonly look: Look; readonly kit: Kit }) {
               </Button>
             </Line>
           ) : (
-            <Button kind="main" large disabled={chosen.length === 0 || share !== null} onPress={() => void fit()}>
+            <Button
+              kind="main"
+              large
+              disabled={chosen.length === 0 || share !== null}
+              onPress={() => void fit()}
+            >
               {chosen.length === 0 ? 'Choose who' : `Fit to ${chosen.length}`}
             </Button>
           )}
@@ -129,7 +175,9 @@ function FitSeveral({ look, kit }: { readonly look: Look; readonly kit: Kit }) {
           <Field label="Date" value={date} onChange={setDate} error={dateError} />
         </Line>
         <Column gap="$1">
-          <Subheading>{chosen.length === 0 ? 'For whom' : `For ${chosen.map((c) => c.name).join(', ')}`}</Subheading>
+          <Subheading>
+            {chosen.length === 0 ? 'For whom' : `For ${chosen.map((c) => c.name).join(', ')}`}
+          </Subheading>
           <Field label="Find a client" value={query} onChange={setQuery} />
           <Ready remote={clients}>
             {(list) => (
@@ -137,7 +185,14 @@ function FitSeveral({ look, kit }: { readonly look: Look; readonly kit: Kit }) {
                 {list.slice(0, wide ? 12 : 7).map(({ id, name }) => {
                   const on = chosen.some((c) => c.id === id);
                   return (
-                    <Switch key={id} label={name} on={on} onToggle={() => setChosen((all) => (on ? all.filter((c) => c.id !== id) : [...all, { id, name }]))} />
+                    <Switch
+                      key={id}
+                      label={name}
+                      on={on}
+                      onToggle={() =>
+                        setChosen((all) => (on ? all.filter((c) => c.id !== id) : [...all, { id, name }]))
+                      }
+                    />
                   );
                 })}
               </Column>
@@ -157,7 +212,13 @@ function FitSeveral({ look, kit }: { readonly look: Look; readonly kit: Kit }) {
   );
 }
 
-function FittedFace({ one, onOpen }: { readonly one: FittedClient; readonly onOpen: (path: string) => void }) {
+function FittedFace({
+  one,
+  onOpen,
+}: {
+  readonly one: FittedClient;
+  readonly onOpen: (path: string) => void;
+}) {
   const chart: Chart | null = one.fitted?.chart ?? null;
   const base = chart?.steps.find((s) => s.role === 'base');
   return (
@@ -189,7 +250,11 @@ function FittedFace({ one, onOpen }: { readonly one: FittedClient; readonly onOp
         <Label key={note}>{`· ${note}`}</Label>
       ))}
       {chart && one.fitted?.notes.length === 0 ? <Label>Nothing had to be moved.</Label> : null}
-      {one.savedAs ? <Button onPress={() => onOpen(`/charts/${one.savedAs}`)}>{`✓ Saved: open ${one.name}’s chart`}</Button> : null}
+      {one.savedAs ? (
+        <Button
+          onPress={() => onOpen(`/charts/${one.savedAs}`)}
+        >{`✓ Saved: open ${one.name}’s chart`}</Button>
+      ) : null}
     </Column>
   );
 }

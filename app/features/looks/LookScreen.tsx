@@ -15,7 +15,22 @@ import {
 } from '@toile/core';
 import { may, type LookAnswer } from '@toile/contract';
 import { useClient, useClients, useLook, useSession } from '../../data/hooks';
-import { Body, Button, Choice, Column, Field, Judged, Label, Line, Ready, Row, Screen, Subheading, useWide, View } from '../../ui';
+import {
+  Body,
+  Button,
+  Choice,
+  Column,
+  Field,
+  Judged,
+  Label,
+  Line,
+  Ready,
+  Row,
+  Screen,
+  Subheading,
+  useWide,
+  View,
+} from '../../ui';
 import { landmarksFor } from '../clients/snapshot';
 import { FaceStage } from '../face/FaceStage';
 import type { PaintedLayer } from '../face/FaceView';
@@ -37,7 +52,11 @@ export function LookScreen({ id }: { readonly id: string }) {
       above={look.data ? `Version ${look.data.look.version} by ${look.data.look.author}` : undefined}
       onBack={() => router.navigate('/looks')}
     >
-      <Ready remote={look}>{(data) => <LookView answer={data} edits={edits && data.versions[0]?.version === data.look.version} />}</Ready>
+      <Ready remote={look}>
+        {(data) => (
+          <LookView answer={data} edits={edits && data.versions[0]?.version === data.look.version} />
+        )}
+      </Ready>
     </Screen>
   );
 }
@@ -54,14 +73,23 @@ export function shadeInWords(shade: Shade): string {
   return undertone ? `${steps}, ${undertone}` : steps;
 }
 
-function LookView({ answer: { look, versions }, edits }: { readonly answer: LookAnswer; readonly edits: boolean }) {
+function LookView({
+  answer: { look, versions },
+  edits,
+}: {
+  readonly answer: LookAnswer;
+  readonly edits: boolean;
+}) {
   const wide = useWide();
   const router = useRouter();
   const [variant, setVariant] = useState<string | null>(null);
   const [on, setOn] = useState<{ readonly id: string; readonly name: string } | null>(null);
   const client = useClient(on?.id ?? '');
   const face = useMemo(
-    () => (client.data ? { landmarks: landmarksFor(client.data), features: client.data.features } : { landmarks: TEMPLATE, features: PLAIN_FEATURES }),
+    () =>
+      client.data
+        ? { landmarks: landmarksFor(client.data), features: client.data.features }
+        : { landmarks: TEMPLATE, features: PLAIN_FEATURES },
     [client.data],
   );
   const steps = useMemo(() => stepsOfVariant(look.steps, variant), [look, variant]);
@@ -97,18 +125,35 @@ function LookView({ answer: { look, versions }, edits }: { readonly answer: Look
         <Body>{look.description}</Body>
         {look.tags.length > 0 ? <Label>{look.tags.join(' · ')}</Label> : null}
         <Label>{capital(schoolsInWords(look.schools))}</Label>
-        {forbidsInWords(look.forbids) !== '' ? <Body color="$weld">{`▲ ${capital(forbidsInWords(look.forbids))}.`}</Body> : null}
+        {forbidsInWords(look.forbids) !== '' ? (
+          <Body color="$weld">{`▲ ${capital(forbidsInWords(look.forbids))}.`}</Body>
+        ) : null}
         <Versions look={look} versions={versions} />
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$2">
         <Subheading>{`${look.steps.length} steps`}</Subheading>
         {look.steps.map((step, i) => (
-          <Line key={step.id} flexWrap="nowrap" alignItems="flex-start" borderTopWidth={1} borderTopColor="$line">
+          <Line
+            key={step.id}
+            flexWrap="nowrap"
+            alignItems="flex-start"
+            borderTopWidth={1}
+            borderTopColor="$line"
+          >
             <Notch kind={step.role} number={i + 1} />
             <Column gap={0} flex={1} paddingVertical="$2">
-              <Body>{[step.title, step.variant ? '(variant)' : null, step.optional ? '(if wanted)' : null].filter(Boolean).join(' ')}</Body>
+              <Body>
+                {[step.title, step.variant ? '(variant)' : null, step.optional ? '(if wanted)' : null]
+                  .filter(Boolean)
+                  .join(' ')}
+              </Body>
               <Label>
-                {[step.wants.kinds.join(' or '), shadeInWords(step.shade), step.tool === 'none' ? null : step.tool, `${step.handsOnMinutes} min`]
+                {[
+                  step.wants.kinds.join(' or '),
+                  shadeInWords(step.shade),
+                  step.tool === 'none' ? null : step.tool,
+                  `${step.handsOnMinutes} min`,
+                ]
                   .filter(Boolean)
                   .join(' · ')}
               </Label>
@@ -124,14 +169,22 @@ type Face = { readonly landmarks: Landmarks; readonly features: Features };
 
 function layerOn(step: LookStep, { landmarks, features }: Face): PaintedLayer[] {
   if (step.role === 'care') return [];
-  const shapes = step.placements.flatMap((p) => outlineOf(withinLimits(p, landmarks, features, step.role), landmarks, features));
+  const shapes = step.placements.flatMap((p) =>
+    outlineOf(withinLimits(p, landmarks, features, step.role), landmarks, features),
+  );
   return [{ id: step.id, kind: step.role, shapes, colour: null }];
 }
 
 type Chosen = { readonly id: string; readonly name: string };
 
 /** Shows the look on a client instead of the pattern face. */
-function OnClient({ on, onChoose }: { readonly on: Chosen | null; readonly onChoose: (client: Chosen | null) => void }) {
+function OnClient({
+  on,
+  onChoose,
+}: {
+  readonly on: Chosen | null;
+  readonly onChoose: (client: Chosen | null) => void;
+}) {
   const [query, setQuery] = useState('');
   const clients = useClients(query);
   return (
@@ -146,7 +199,13 @@ function OnClient({ on, onChoose }: { readonly on: Chosen | null; readonly onCho
       )}
       {query.trim() !== '' && !on ? (
         <Ready remote={clients}>
-          {(list) => list.slice(0, 5).map(({ id, name }) => <Row key={id} title={name} detail="" onPress={() => (onChoose({ id, name }), setQuery(''))} />)}
+          {(list) =>
+            list
+              .slice(0, 5)
+              .map(({ id, name }) => (
+                <Row key={id} title={name} detail="" onPress={() => (onChoose({ id, name }), setQuery(''))} />
+              ))
+          }
         </Ready>
       ) : null}
     </Column>
@@ -163,7 +222,9 @@ function Versions({ look, versions }: { readonly look: Look; readonly versions: 
         <Button
           key={v.version}
           label={`Version ${v.version}`}
-          onPress={() => router.setParams({ version: v.version === versions[0]?.version ? undefined : String(v.version) })}
+          onPress={() =>
+            router.setParams({ version: v.version === versions[0]?.version ? undefined : String(v.version) })
+          }
         >
           <Label
             color={v.version === look.version ? '$woad' : '$ink'}

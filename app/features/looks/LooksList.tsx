@@ -12,7 +12,10 @@ export function LooksList() {
       <Ready remote={looks}>
         {(list) =>
           list.length === 0 ? (
-            <Empty title="No looks yet" words="A look is cut once and fitted to any face. They come with the studio’s file." />
+            <Empty
+              title="No looks yet"
+              words="A look is cut once and fitted to any face. They come with the studio’s file."
+            />
           ) : (
             <Column gap={0}>
               {list.map((look) => (

@@ -46,7 +46,12 @@ function Make({ chart }: { readonly chart: Chart }) {
     setBusy(true);
     setFailure(null);
     try {
-      const stamp = { id: lookId, author: session.data?.name ?? '', at: new Date().toISOString(), reason: `Cut from a chart for a ${chart.occasion.kind}.` };
+      const stamp = {
+        id: lookId,
+        author: session.data?.name ?? '',
+        at: new Date().toISOString(),
+        reason: `Cut from a chart for a ${chart.occasion.kind}.`,
+      };
       const choices = {
         name: form.name.trim(),
         description: form.description.trim(),
@@ -54,11 +59,18 @@ function Make({ chart }: { readonly chart: Chart }) {
         parts,
         forbids: forbidsOfForm(form),
       };
-      const kept = await call('createLook', { body: { look: lookFromChart(chart, choices, stamp) }, idempotencyKey: `look-${lookId}` });
+      const kept = await call('createLook', {
+        body: { look: lookFromChart(chart, choices, stamp) },
+        idempotencyKey: `look-${lookId}`,
+      });
       await refresh({ name: 'look', params: { id: lookId }, answer: kept });
       router.replace(`/looks/${lookId}`);
     } catch (error) {
-      setFailure(error instanceof CallError || error instanceof RangeError ? error.message : 'Something went wrong. Nothing is lost; try again.');
+      setFailure(
+        error instanceof CallError || error instanceof RangeError
+          ? error.message
+          : 'Something went wrong. Nothing is lost; try again.',
+      );
       setBusy(false);
     }
   };
@@ -82,7 +94,10 @@ function Make({ chart }: { readonly chart: Chart }) {
         <LookFormFields form={form} onChange={setForm} errors={tried ? errors : {}} />
         <Column gap="$1">
           <Subheading>What makes it this look</Subheading>
-          <Label>Essential steps keep texture and finish. Free ones may be left out. What is forbidden is never proposed.</Label>
+          <Label>
+            Essential steps keep texture and finish. Free ones may be left out. What is forbidden is never
+            proposed.
+          </Label>
         </Column>
         {chart.steps.map((step, i) => (
           <Column key={step.id} gap="$1" borderTopWidth={1} borderTopColor="$line">

@@ -1,4 +1,14 @@
-import { FINISHES, FORBIDDEN_PLACES, PRODUCT_KINDS, SHAPES, type Finish, type ForbiddenPlace, type Look, type ProductKind, type Shape } from '@toile/core';
+import {
+  FINISHES,
+  FORBIDDEN_PLACES,
+  PRODUCT_KINDS,
+  SHAPES,
+  type Finish,
+  type ForbiddenPlace,
+  type Look,
+  type ProductKind,
+  type Shape,
+} from '@toile/core';
 
 /** A look's name and rules as they are typed. */
 export type LookForm = {
@@ -14,14 +24,32 @@ export type LookForm = {
   readonly shapes: readonly Shape[];
 };
 
-export const EMPTY_LOOK_FORM: LookForm = { name: '', description: '', tags: '', finishes: [], kinds: [], places: [], shapes: [] };
+export const EMPTY_LOOK_FORM: LookForm = {
+  name: '',
+  description: '',
+  tags: '',
+  finishes: [],
+  kinds: [],
+  places: [],
+  shapes: [],
+};
 export const FORBIDDABLE_FINISHES = FINISHES;
 /** What a look can do without; prep and base are always there. */
-export const FORBIDDABLE_KINDS = PRODUCT_KINDS.filter((kind) => !['prep', 'primer', 'base', 'adjuster'].includes(kind));
+export const FORBIDDABLE_KINDS = PRODUCT_KINDS.filter(
+  (kind) => !['prep', 'primer', 'base', 'adjuster'].includes(kind),
+);
 
 export function formOf(look: Look): LookForm {
   const { finishes, kinds, places = [], shapes = [] } = look.forbids;
-  return { name: look.name, description: look.description, tags: look.tags.join(', '), finishes, kinds, places, shapes };
+  return {
+    name: look.name,
+    description: look.description,
+    tags: look.tags.join(', '),
+    finishes,
+    kinds,
+    places,
+    shapes,
+  };
 }
 
 /** The prohibitions of the form as the look keeps them. */

@@ -11,12 +11,20 @@ type PaletteGridProps = {
   readonly onMove: (from: Cell, to: Cell) => void;
 };
 
-const STEPS: Readonly<Record<string, readonly [row: number, column: number]>> = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] };
+const STEPS: Readonly<Record<string, readonly [row: number, column: number]>> = {
+  ArrowUp: [-1, 0],
+  ArrowDown: [1, 0],
+  ArrowLeft: [0, -1],
+  ArrowRight: [0, 1],
+};
 const same = (a: Cell, b: Cell): boolean => a.row === b.row && a.column === b.column;
 /** Further than this a touch is a drag, px. */
 const DRAG_FROM = 6;
 
-/** The compact as a grid: arrows choose a place, Shift with an arrow moves its pan, a finger or mouse drags it. An element of the web. */
+/**
+ * The compact as a grid: arrows choose a place, Shift with an arrow moves its pan, a finger or mouse drags
+ * it. An element of the web.
+ */
 export function PaletteGrid({ palette, products, chosen, editable, onChoose, onMove }: PaletteGridProps) {
   const c = useColours();
   const cells = useRef(new Map<string, HTMLElement>());
@@ -43,7 +51,12 @@ export function PaletteGrid({ palette, products, chosen, editable, onChoose, onM
   const cellUnder = (event: PointerEvent): Cell | null => {
     for (const [name, element] of cells.current) {
       const box = element.getBoundingClientRect();
-      if (event.clientX >= box.left && event.clientX < box.right && event.clientY >= box.top && event.clientY < box.bottom)
+      if (
+        event.clientX >= box.left &&
+        event.clientX < box.right &&
+        event.clientY >= box.top &&
+        event.clientY < box.bottom
+      )
         return { row: name.charCodeAt(0) - 65, column: Number(name.slice(1)) - 1 };
     }
     return null;
@@ -56,7 +69,8 @@ export function PaletteGrid({ palette, products, chosen, editable, onChoose, onM
   };
   const move = (event: PointerEvent): void => {
     if (!drag.current) return;
-    if (!held && Math.hypot(event.clientX - drag.current.x, event.clientY - drag.current.y) < DRAG_FROM) return;
+    if (!held && Math.hypot(event.clientX - drag.current.x, event.clientY - drag.current.y) < DRAG_FROM)
+      return;
     setHeld(true);
     setOver(cellUnder(event));
   };
@@ -121,8 +135,16 @@ export function PaletteGrid({ palette, products, chosen, editable, onChoose, onM
                   overflow: 'hidden',
                 }}
               >
-                <div style={{ flex: 1, minHeight: 34, background: product?.lab ? labToHex(product.lab) : undefined }} />
-                <div style={{ padding: '2px 4px', overflowWrap: 'anywhere' }}>{product ? `${name} ${product.shade}` : name}</div>
+                <div
+                  style={{
+                    flex: 1,
+                    minHeight: 34,
+                    background: product?.lab ? labToHex(product.lab) : undefined,
+                  }}
+                />
+                <div style={{ padding: '2px 4px', overflowWrap: 'anywhere' }}>
+                  {product ? `${name} ${product.shade}` : name}
+                </div>
               </div>
             );
           })}

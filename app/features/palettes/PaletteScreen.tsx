@@ -1,10 +1,36 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { ARRANGEMENTS, arrangePalette, cellName, movePan, panAt, productName, type Arrangement, type Cell, type Palette, type Product } from '@toile/core';
+import {
+  ARRANGEMENTS,
+  arrangePalette,
+  cellName,
+  movePan,
+  panAt,
+  productName,
+  type Arrangement,
+  type Cell,
+  type Palette,
+  type Product,
+} from '@toile/core';
 import { may, pathTo, type PaletteAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useKit, usePalettes, useRefresh, useSession } from '../../data/hooks';
-import { Body, Button, Column, Empty, Field, Label, Line, Ready, Row, Screen, Subheading, Swatch, useWide, View } from '../../ui';
+import {
+  Body,
+  Button,
+  Column,
+  Empty,
+  Field,
+  Label,
+  Line,
+  Ready,
+  Row,
+  Screen,
+  Subheading,
+  Swatch,
+  useWide,
+  View,
+} from '../../ui';
 import { PaletteGrid } from './PaletteGrid';
 
 /** One compact: which pan is which, moved by finger or keys, arranged, labelled. */
@@ -13,10 +39,13 @@ export function PaletteScreen({ id }: { readonly id: string }) {
   const kit = useKit();
   const router = useRouter();
   const found = palettes.data?.find((p) => p.palette.id === id);
-  if (found && kit.data) return <Open key={`${id} ${found.revision}`} answer={found} products={kit.data.products} />;
+  if (found && kit.data)
+    return <Open key={`${id} ${found.revision}`} answer={found} products={kit.data.products} />;
   return (
     <Screen title="Palette" onBack={() => router.navigate('/kit/palettes')}>
-      <Ready remote={palettes}>{() => (found ? null : <Empty title="No such palette" words="It may belong to another studio." />)}</Ready>
+      <Ready remote={palettes}>
+        {() => (found ? null : <Empty title="No such palette" words="It may belong to another studio." />)}
+      </Ready>
     </Screen>
   );
 }
@@ -27,7 +56,13 @@ function cellNamed(name: string | undefined, palette: Palette): Cell | null {
   return pan ? { row: pan.row, column: pan.column } : null;
 }
 
-function Open({ answer, products }: { readonly answer: PaletteAnswer; readonly products: readonly Product[] }) {
+function Open({
+  answer,
+  products,
+}: {
+  readonly answer: PaletteAnswer;
+  readonly products: readonly Product[];
+}) {
   const router = useRouter();
   const refresh = useRefresh();
   const wide = useWide();
@@ -55,7 +90,11 @@ function Open({ answer, products }: { readonly answer: PaletteAnswer; readonly p
     setBusy(true);
     setFailure(null);
     try {
-      await call('updatePalette', { params: { id: palette.id }, body: { palette }, revision: answer.revision });
+      await call('updatePalette', {
+        params: { id: palette.id },
+        body: { palette },
+        revision: answer.revision,
+      });
       await refresh();
     } catch (error) {
       const stale = error instanceof CallError && error.problem?.code === 'stale';
@@ -98,7 +137,11 @@ function Open({ answer, products }: { readonly answer: PaletteAnswer; readonly p
             </Line>
           </Column>
         ) : (
-          <Button large kind="main" onPress={() => window.location.assign(pathTo('paletteLabels', { id: palette.id }))}>
+          <Button
+            large
+            kind="main"
+            onPress={() => window.location.assign(pathTo('paletteLabels', { id: palette.id }))}
+          >
             Print labels
           </Button>
         )
@@ -123,7 +166,10 @@ function Open({ answer, products }: { readonly answer: PaletteAnswer; readonly p
               ))}
             </Line>
           ) : null}
-          <Label>Drag a pan to its place. By keys: arrows choose, Shift with an arrow moves the pan; two pans change places.</Label>
+          <Label>
+            Drag a pan to its place. By keys: arrows choose, Shift with an arrow moves the pan; two pans
+            change places.
+          </Label>
         </Column>
         <Column width={wide ? 380 : '100%'}>
           <PanPanel palette={palette} products={products} cell={cell} editable={mayEdit} onChange={change} />
@@ -152,7 +198,12 @@ function PanPanel({ palette, products, cell, editable, onChange }: PanPanelProps
   const found =
     words.length === 0
       ? []
-      : products.filter((p) => !held.has(p.id) && words.every((w) => `${productName(p)} ${p.kind}`.toLowerCase().includes(w))).slice(0, 6);
+      : products
+          .filter(
+            (p) =>
+              !held.has(p.id) && words.every((w) => `${productName(p)} ${p.kind}`.toLowerCase().includes(w)),
+          )
+          .slice(0, 6);
   const put = (productId: string): void => {
     onChange({ ...palette, pans: [...palette.pans.filter((p) => p !== pan), { ...cell, productId }] });
     setTyped('');
@@ -171,7 +222,11 @@ function PanPanel({ palette, products, cell, editable, onChange }: PanPanelProps
           </Line>
           <Line>
             <Button onPress={() => router.navigate(`/kit/products/${product.id}`)}>Open it</Button>
-            {editable ? <Button onPress={() => onChange({ ...palette, pans: palette.pans.filter((p) => p !== pan) })}>Take it out</Button> : null}
+            {editable ? (
+              <Button onPress={() => onChange({ ...palette, pans: palette.pans.filter((p) => p !== pan) })}>
+                Take it out
+              </Button>
+            ) : null}
           </Line>
         </>
       ) : (
@@ -179,7 +234,12 @@ function PanPanel({ palette, products, cell, editable, onChange }: PanPanelProps
       )}
       {editable ? (
         <>
-          <Field label={product ? 'Put another here' : 'Put a product here'} value={typed} onChange={setTyped} placeholder="Line, shade or kind" />
+          <Field
+            label={product ? 'Put another here' : 'Put a product here'}
+            value={typed}
+            onChange={setTyped}
+            placeholder="Line, shade or kind"
+          />
           {found.map((p) => (
             <Row
               key={p.id}
@@ -190,7 +250,9 @@ function PanPanel({ palette, products, cell, editable, onChange }: PanPanelProps
               onPress={() => put(p.id)}
             />
           ))}
-          {words.length > 0 && found.length === 0 ? <Label>Nothing by that name that is not in the palette already.</Label> : null}
+          {words.length > 0 && found.length === 0 ? (
+            <Label>Nothing by that name that is not in the palette already.</Label>
+          ) : null}
         </>
       ) : null}
     </Column>

@@ -31,7 +31,10 @@ export function PalettesScreen() {
       <Ready remote={palettes}>
         {(list) =>
           list.length === 0 ? (
-            <Empty title="No palettes yet" words="Pans lose their names inside a compact. Give each compact a grid, and every pan its place." />
+            <Empty
+              title="No palettes yet"
+              words="Pans lose their names inside a compact. Give each compact a grid, and every pan its place."
+            />
           ) : (
             <Column gap={0}>
               {list.map(({ palette }) => (
@@ -61,7 +64,14 @@ function Small({ palette, kit }: { readonly palette: Palette; readonly kit: Kit 
           {Array.from({ length: palette.columns }, (_unused, column) => {
             const lab = kit?.products.find((p) => p.id === panAt(palette, { row, column })?.productId)?.lab;
             return (
-              <View key={column} width={size} height={size} backgroundColor={lab ? labToHex(lab) : undefined} borderWidth={lab ? 0 : 1} borderColor="$line" />
+              <View
+                key={column}
+                width={size}
+                height={size}
+                backgroundColor={lab ? labToHex(lab) : undefined}
+                borderWidth={lab ? 0 : 1}
+                borderColor="$line"
+              />
             );
           })}
         </View>
@@ -91,10 +101,25 @@ function NewPalette({ onClose }: { readonly onClose: () => void }) {
   };
   return (
     <Column gap="$3" borderWidth={1} borderColor="$line" padding="$3" marginBottom="$4">
-      <Field label="Name" value={name} onChange={setName} error={error} placeholder="Eyes, everyday" onSubmit={() => void add()} />
+      <Field
+        label="Name"
+        value={name}
+        onChange={setName}
+        error={error}
+        placeholder="Eyes, everyday"
+        onSubmit={() => void add()}
+      />
       <Line gap="$4">
         <Stepper label="Rows" value={rows} unit="" minimum={1} maximum={12} step={1} onChange={setRows} />
-        <Stepper label="Columns" value={columns} unit="" minimum={1} maximum={12} step={1} onChange={setColumns} />
+        <Stepper
+          label="Columns"
+          value={columns}
+          unit=""
+          minimum={1}
+          maximum={12}
+          step={1}
+          onChange={setColumns}
+        />
       </Line>
       <Line flexWrap="nowrap">
         <Button onPress={onClose}>Not now</Button>
@@ -102,7 +127,9 @@ function NewPalette({ onClose }: { readonly onClose: () => void }) {
           Add it
         </Button>
       </Line>
-      <Body color="$inkSoft">Rows are lettered from the top, columns numbered from the left: A1 is the upper left.</Body>
+      <Body color="$inkSoft">
+        Rows are lettered from the top, columns numbered from the left: A1 is the upper left.
+      </Body>
     </Column>
   );
 }

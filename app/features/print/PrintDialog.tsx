@@ -16,7 +16,17 @@ export function PrintDialog({ chartId, version, onClose }: PrintDialogProps) {
   const [failure, setFailure] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const address = (as: 'pdf' | 'svg', on: PrintPaper | 'phone'): string =>
-    pathTo('printChart', { id: chartId }, { as, paper: on, colour: colour ? 'yes' : 'no', cautions: cautions ? 'yes' : 'no', version: String(version) });
+    pathTo(
+      'printChart',
+      { id: chartId },
+      {
+        as,
+        paper: on,
+        colour: colour ? 'yes' : 'no',
+        cautions: cautions ? 'yes' : 'no',
+        version: String(version),
+      },
+    );
   const picture = async (): Promise<void> => {
     setBusy(true);
     setFailure(null);
@@ -34,7 +44,13 @@ export function PrintDialog({ chartId, version, onClose }: PrintDialogProps) {
   return (
     <Dialog title="Print the chart" onClose={onClose}>
       <Column gap="$3">
-        <Choice label="Paper" options={['a4', 'letter'] as const} words={PAPER_WORDS} chosen={[paper]} onChange={([p]) => p && setPaper(p)} />
+        <Choice
+          label="Paper"
+          options={['a4', 'letter'] as const}
+          words={PAPER_WORDS}
+          chosen={[paper]}
+          onChange={([p]) => p && setPaper(p)}
+        />
         <Switch label="In colour" on={colour} onToggle={() => setColour((c) => !c)} />
         <Switch label="With the client’s cautions" on={cautions} onToggle={() => setCautions((c) => !c)} />
         <Label>Without colour every kind of layer is told by its pattern, notch and number.</Label>

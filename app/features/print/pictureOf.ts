@@ -1,7 +1,10 @@
 /** How many pixels a point of the sheet gets: a phone shows three for one. */
 const PIXELS_PER_POINT = 3;
 
-/** A sheet at an address as a PNG, made here so that no other program is needed; its fonts travel within the sheet. */
+/**
+ * A sheet at an address as a PNG, made here so that no other program is needed; its fonts travel within the
+ * sheet.
+ */
 export async function pictureOf(address: string): Promise<string> {
   const answer = await fetch(address, { credentials: 'same-origin' });
   if (!answer.ok) throw new Error('The sheet could not be fetched. Is the network there?');

@@ -2,7 +2,11 @@ import { useState } from 'react';
 import { SKIN_ZONE_NAMES, SKIN_ZONES, type SkinZone } from '@toile/core';
 import { Button, Choice, Column, Field, Line } from '../../ui';
 
-type AddPlaceProps = { readonly beside: SkinZone; readonly onAdd: (name: string, beside: SkinZone) => void; readonly onClose: () => void };
+type AddPlaceProps = {
+  readonly beside: SkinZone;
+  readonly onAdd: (name: string, beside: SkinZone) => void;
+  readonly onClose: () => void;
+};
 
 const USUAL = ['Shadow', 'Redness', 'Mark', 'Scar'] as const;
 
@@ -19,7 +23,14 @@ export function AddPlace({ beside, onAdd, onClose }: AddPlaceProps) {
   };
   return (
     <Column gap="$2" borderWidth={1} borderColor="$line" padding="$3" role="group" aria-label="Add a place">
-      <Field label="What it is called" value={name} onChange={setName} error={error} onSubmit={add} placeholder="Old scar, ear, jaw" />
+      <Field
+        label="What it is called"
+        value={name}
+        onChange={setName}
+        error={error}
+        onSubmit={add}
+        placeholder="Old scar, ear, jaw"
+      />
       <Line>
         {USUAL.map((usual) => (
           <Button key={usual} onPress={() => setName(usual)}>
@@ -27,7 +38,13 @@ export function AddPlace({ beside, onAdd, onClose }: AddPlaceProps) {
           </Button>
         ))}
       </Line>
-      <Choice label="Lies in" options={SKIN_ZONES} words={SKIN_ZONE_NAMES} chosen={[zone]} onChange={([z]) => z && setZone(z)} />
+      <Choice
+        label="Lies in"
+        options={SKIN_ZONES}
+        words={SKIN_ZONE_NAMES}
+        chosen={[zone]}
+        onChange={([z]) => z && setZone(z)}
+      />
       <Line flexWrap="nowrap">
         <Button onPress={onClose}>Not now</Button>
         <Button grow kind="main" onPress={add}>

@@ -5,7 +5,20 @@ import { newId, type ClientAnswer, type SampleRequest } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
 import { useClient, useRefresh } from '../../data/hooks';
-import { Body, Button, Choice, Column, FileButton, Label, LabField, Line, Ready, Screen, useWide, View } from '../../ui';
+import {
+  Body,
+  Button,
+  Choice,
+  Column,
+  FileButton,
+  Label,
+  LabField,
+  Line,
+  Ready,
+  Screen,
+  useWide,
+  View,
+} from '../../ui';
 import { newestSkin } from '../clients/snapshot';
 import { AddPlace } from './AddPlace';
 import { ReaderDialog } from './ReaderDialog';
@@ -39,7 +52,8 @@ export function ReadScreen({ id }: { readonly id: string }) {
   );
 }
 
-const skinOnly = (lab: Lab): string | null => (isPlausibleSkin(lab) ? null : 'No skin has this colour. L* is 12 to 90, a* and b* mostly 3 to 30');
+const skinOnly = (lab: Lab): string | null =>
+  isPlausibleSkin(lab) ? null : 'No skin has this colour. L* is 12 to 90, a* and b* mostly 3 to 30';
 
 function Reading({ client }: { readonly client: ClientAnswer }) {
   const router = useRouter();
@@ -71,7 +85,10 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
   const add = (lab: Lab, from: typeof source): void => {
     setSaid(null);
     setSource(from);
-    const next = withSamples(now.current.session, now.current.held, [...samplesOf(now.current.session, now.current.held), lab]);
+    const next = withSamples(now.current.session, now.current.held, [
+      ...samplesOf(now.current.session, now.current.held),
+      lab,
+    ]);
     now.current = { ...now.current, session: next };
     setSession(next);
   };
@@ -84,7 +101,11 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
     setHeld(at);
     now.current = { session, held: at };
     reader.start(
-      () => ((summaryIn(now.current.session, samplesOf(now.current.session, at))?.moreNeeded ?? 1) > 0 && now.current.held === at ? request(at) : null),
+      () =>
+        (summaryIn(now.current.session, samplesOf(now.current.session, at))?.moreNeeded ?? 1) > 0 &&
+        now.current.held === at
+          ? request(at)
+          : null,
       (lab) => add(lab, 'reader'),
     );
   };
@@ -93,13 +114,26 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
     setSaid(null);
     try {
       const extras = session.extras.filter((e) => e.samples.length > 0);
-      const body = { id: readingId, at: new Date().toISOString(), source, zones: keptZones(session.zones), extras };
-      await call('createReading', { params: { id: client.id }, body, idempotencyKey: `reading-${readingId}` });
+      const body = {
+        id: readingId,
+        at: new Date().toISOString(),
+        source,
+        zones: keptZones(session.zones),
+        extras,
+      };
+      await call('createReading', {
+        params: { id: client.id },
+        body,
+        idempotencyKey: `reading-${readingId}`,
+      });
       dropDraft(draft);
       await refresh();
       router.navigate(`/clients/${client.id}`);
     } catch (error) {
-      setSaid({ words: error instanceof CallError ? error.message : 'Something went wrong. Try again.', wrong: true });
+      setSaid({
+        words: error instanceof CallError ? error.message : 'Something went wrong. Try again.',
+        wrong: true,
+      });
     } finally {
       setBusy(false);
     }
@@ -150,7 +184,13 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
               {`Start: ${startName}`}
             </Button>
           )}
-          <Button large grow kind={finished || open === 'typing' ? 'main' : 'quiet'} disabled={busy || readCount === 0} onPress={() => void keep()}>
+          <Button
+            large
+            grow
+            kind={finished || open === 'typing' ? 'main' : 'quiet'}
+            disabled={busy || readCount === 0}
+            onPress={() => void keep()}
+          >
             {`Keep ${readCount} of 7 zones`}
           </Button>
         </Line>
@@ -162,7 +202,10 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
         </View>
         <Column flex={wide ? 1 : undefined}>
           {failure ? (
-            <Body role={failure.wrong ? 'alert' : 'status'} color={failure.wrong ? '$madder' : '$moss'}>{`${failure.wrong ? '▲' : '✓'} ${failure.words}`}</Body>
+            <Body
+              role={failure.wrong ? 'alert' : 'status'}
+              color={failure.wrong ? '$madder' : '$moss'}
+            >{`${failure.wrong ? '▲' : '✓'} ${failure.words}`}</Body>
           ) : null}
           <ZonePanel
             name={heldName(session, held)}
@@ -180,11 +223,20 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
                 : undefined
             }
           />
-          {next && next !== held && steady ? <Button onPress={() => setHeld(next)}>{`Next: ${SKIN_ZONE_NAMES[next]}`}</Button> : null}
-          {open === 'typing' ? (
-            <LabField label="Typed from another instrument, under D65" button="Add these values" check={skinOnly} onLab={(lab) => add(lab, 'typed')} />
+          {next && next !== held && steady ? (
+            <Button onPress={() => setHeld(next)}>{`Next: ${SKIN_ZONE_NAMES[next]}`}</Button>
           ) : null}
-          {open === 'place' ? <AddPlace beside={place} onAdd={addPlace} onClose={() => setOpen(null)} /> : null}
+          {open === 'typing' ? (
+            <LabField
+              label="Typed from another instrument, under D65"
+              button="Add these values"
+              check={skinOnly}
+              onLab={(lab) => add(lab, 'typed')}
+            />
+          ) : null}
+          {open === 'place' ? (
+            <AddPlace beside={place} onAdd={addPlace} onClose={() => setOpen(null)} />
+          ) : null}
           <Line>
             {reader.connected && open !== 'typing' ? (
               <Button disabled={reader.busy || reader.running} onPress={() => void touch()}>
@@ -192,8 +244,14 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
               </Button>
             ) : null}
             <Button onPress={() => setOpen(open === 'place' ? null : 'place')}>Add a spot or place</Button>
-            <Button onPress={() => setOpen(open === 'typing' ? null : 'typing')}>{open === 'typing' ? 'Use the shade reader' : 'Type CIELAB values'}</Button>
-            <FileButton label="Reading file" accept=".txt,.cgats,.cgt,text/plain" onFile={(file) => void takeFile(file)}>
+            <Button onPress={() => setOpen(open === 'typing' ? null : 'typing')}>
+              {open === 'typing' ? 'Use the shade reader' : 'Type CIELAB values'}
+            </Button>
+            <FileButton
+              label="Reading file"
+              accept=".txt,.cgats,.cgt,text/plain"
+              onFile={(file) => void takeFile(file)}
+            >
               From a file
             </FileButton>
             {reader.connected ? <Button onPress={() => setOpen('reader')}>Reader</Button> : null}
@@ -205,7 +263,10 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
             chosen={[session.certainty]}
             onChange={([certainty]) => certainty && setSession((s) => ({ ...s, certainty }))}
           />
-          <Label>The shade reader is a stand-in that ships with the app. Files: CGATS.17 text with CIELAB, XYZ or spectra.</Label>
+          <Label>
+            The shade reader is a stand-in that ships with the app. Files: CGATS.17 text with CIELAB, XYZ or
+            spectra.
+          </Label>
         </Column>
       </View>
       {open === 'reader' ? <ReaderDialog reader={reader} onClose={() => setOpen(null)} /> : null}

@@ -37,7 +37,10 @@ export function ReaderDialog({ reader, onClose }: { readonly reader: Reader; rea
       ) : (
         <Loading words="Looking for readers nearby" />
       )}
-      <Label>The stand-in ships with the app: its numbers are made up, with a real reader’s noise and an occasional bad sample.</Label>
+      <Label>
+        The stand-in ships with the app: its numbers are made up, with a real reader’s noise and an occasional
+        bad sample.
+      </Label>
     </Dialog>
   );
 }

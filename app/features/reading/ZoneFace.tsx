@@ -4,9 +4,22 @@ import type { ClientAnswer } from '@toile/contract';
 import { Figure, Judged, useColours, useWide, View } from '../../ui';
 import { landmarksFor } from '../clients/snapshot';
 import { FaceStage } from '../face/FaceStage';
-import { extraSpot, READING_BOX, summaryIn, ZONE_SPOTS, type Certainty, type Held, type Session } from './readingView';
+import {
+  extraSpot,
+  READING_BOX,
+  summaryIn,
+  ZONE_SPOTS,
+  type Certainty,
+  type Held,
+  type Session,
+} from './readingView';
 
-type ZoneFaceProps = { readonly client: ClientAnswer; readonly session: Session; readonly held: Held; readonly onHold: (held: Held) => void };
+type ZoneFaceProps = {
+  readonly client: ClientAnswer;
+  readonly session: Session;
+  readonly held: Held;
+  readonly onHold: (held: Held) => void;
+};
 
 /** Her face with a mark for every zone and added place: how many samples it has, ticked when steady. */
 export function ZoneFace({ client, session, held, onHold }: ZoneFaceProps) {
@@ -14,7 +27,13 @@ export function ZoneFace({ client, session, held, onHold }: ZoneFaceProps) {
   const landmarks = landmarksFor(client);
   return (
     <Judged padding={0}>
-      <FaceStage landmarks={landmarks} features={client.features} height={wide ? 560 : 350} label="Zones to read" framing={READING_BOX}>
+      <FaceStage
+        landmarks={landmarks}
+        features={client.features}
+        height={wide ? 560 : 350}
+        label="Zones to read"
+        framing={READING_BOX}
+      >
         {(toPixels) => (
           <>
             {SKIN_ZONES.map((zone) => (
@@ -67,7 +86,15 @@ function Mark({ name, at: [x, y], samples, certainty, on, square = false, onPres
       aria-checked={on}
       aria-label={`${name}: ${steady ? 'steady' : summary ? `${summary.keptCount} kept` : 'not read'}`}
       onPress={onPress}
-      style={{ position: 'absolute', left: x - 22, top: y - 22, width: 44, height: 44, alignItems: 'center', justifyContent: 'center' }}
+      style={{
+        position: 'absolute',
+        left: x - 22,
+        top: y - 22,
+        width: 44,
+        height: 44,
+        alignItems: 'center',
+        justifyContent: 'center',
+      }}
     >
       <View
         width={on ? 34 : 24}

@@ -13,7 +13,10 @@ type ZonePanelProps = {
   readonly onDrop?: () => void;
 };
 
-/** What has been read in one place: mean, how sure, what it means, and every sample with outliers struck through. */
+/**
+ * What has been read in one place: mean, how sure, what it means, and every sample with outliers struck
+ * through.
+ */
 export function ZonePanel({ name, held, session, samples, before, onClear, onDrop }: ZonePanelProps) {
   const summary = summaryIn(session, samples);
   const drift = before && summary ? driftBetween(before, summary.lab) : null;
@@ -23,13 +26,26 @@ export function ZonePanel({ name, held, session, samples, before, onClear, onDro
     <Column gap="$2" aria-live="polite">
       <Line justifyContent="space-between">
         <Subheading fontSize="$4">{name}</Subheading>
-        <Swatch lab={summary?.lab ?? null} beside={before} size={44} label={before ? 'now, beside the last reading' : 'now'} />
+        <Swatch
+          lab={summary?.lab ?? null}
+          beside={before}
+          size={44}
+          label={before ? 'now, beside the last reading' : 'now'}
+        />
       </Line>
       <Body fontWeight="700">{adviceFor(summary)}</Body>
-      {summary ? <Figure>{`${labInWords(summary.lab)}, ± ${summary.uncertainty.toFixed(2)} from ${summary.keptCount}, ${sureness(summary)}`}</Figure> : null}
-      {drift ? <Body>{`Since the last reading: ${drift.deltaE.toFixed(1)} different, ${stepsInWords(drift.stepsDeeper)}.`}</Body> : null}
+      {summary ? (
+        <Figure>{`${labInWords(summary.lab)}, ± ${summary.uncertainty.toFixed(2)} from ${summary.keptCount}, ${sureness(summary)}`}</Figure>
+      ) : null}
+      {drift ? (
+        <Body>{`Since the last reading: ${drift.deltaE.toFixed(1)} different, ${stepsInWords(drift.stepsDeeper)}.`}</Body>
+      ) : null}
       {extra ? (
-        <Body>{spot ? `${spot.deltaE.toFixed(1)} from the skin round it: ${spot.words}.` : 'Read the zone it lies in too, and it can be compared.'}</Body>
+        <Body>
+          {spot
+            ? `${spot.deltaE.toFixed(1)} from the skin round it: ${spot.words}.`
+            : 'Read the zone it lies in too, and it can be compared.'}
+        </Body>
       ) : null}
       {samples.map((lab, i) => {
         const dropped = summary?.dropped[i] ?? false;

@@ -14,7 +14,11 @@ import type { ExtraReading } from '@toile/contract';
 
 export type Samples = { readonly [zone in SkinZone]?: readonly Lab[] };
 /** A reading being taken: the seven zones, and places added to them. */
-export type Session = { readonly zones: Samples; readonly extras: readonly ExtraReading[]; readonly certainty: Certainty };
+export type Session = {
+  readonly zones: Samples;
+  readonly extras: readonly ExtraReading[];
+  readonly certainty: Certainty;
+};
 
 /** How sure a mean has to be, in CIELAB units: the usual is under what an eye sees side by side. */
 export const CERTAINTIES = { usual: 0.5, strict: 0.35 } as const;
@@ -25,8 +29,10 @@ export type Held = SkinZone | number;
 export const EMPTY_SESSION: Session = { zones: {}, extras: [], certainty: 'usual' };
 
 /** The mean of some samples, judged by the certainty wanted. */
-export const summaryIn = ({ certainty }: Pick<Session, 'certainty'>, samples: readonly Lab[]): SampleSummary | null =>
-  summariseReadings(samples, { wanted: CERTAINTIES[certainty] });
+export const summaryIn = (
+  { certainty }: Pick<Session, 'certainty'>,
+  samples: readonly Lab[],
+): SampleSummary | null => summariseReadings(samples, { wanted: CERTAINTIES[certainty] });
 
 /** Where each zone is touched on the canonical face, in mm; sides alternate so that no two targets meet. */
 export const ZONE_SPOTS: Readonly<Record<SkinZone, readonly [number, number]>> = {
@@ -52,12 +58,18 @@ export function adviceFor(summary: SampleSummary | null): string {
 /** How sure a mean is, in words. */
 export function sureness(summary: SampleSummary): string {
   if (summary.moreNeeded > 0) return 'not yet sure';
-  return summary.uncertainty < 0.3 ? 'very sure' : summary.uncertainty < 0.5 ? 'sure' : 'as sure as this skin allows';
+  return summary.uncertainty < 0.3
+    ? 'very sure'
+    : summary.uncertainty < 0.5
+      ? 'sure'
+      : 'as sure as this skin allows';
 }
 
 /** The zone to read next: the first not yet steady. */
 export function nextZone(session: Session): SkinZone | null {
-  return SKIN_ZONES.find((zone) => (summaryIn(session, session.zones[zone] ?? [])?.moreNeeded ?? 1) > 0) ?? null;
+  return (
+    SKIN_ZONES.find((zone) => (summaryIn(session, session.zones[zone] ?? [])?.moreNeeded ?? 1) > 0) ?? null
+  );
 }
 
 /** Zones with anything in them, as a reading is kept. */
@@ -71,19 +83,30 @@ export const samplesOf = (session: Session, held: Held): readonly Lab[] =>
 /** The session with other samples where the reader is held. */
 export function withSamples(session: Session, held: Held, samples: readonly Lab[]): Session {
   if (typeof held !== 'number') return { ...session, zones: { ...session.zones, [held]: samples } };
-  return { ...session, extras: session.extras.map((extra, i) => (i === held ? { ...extra, samples } : extra)) };
+  return {
+    ...session,
+    extras: session.extras.map((extra, i) => (i === held ? { ...extra, samples } : extra)),
+  };
 }
 
-export const heldName = (session: Session, held: Held): string => (typeof held === 'number' ? (session.extras[held]?.name ?? '') : SKIN_ZONE_NAMES[held]);
+export const heldName = (session: Session, held: Held): string =>
+  typeof held === 'number' ? (session.extras[held]?.name ?? '') : SKIN_ZONE_NAMES[held];
 
 /** How an added place differs from the skin round it; null until both are read. */
 export function spotIn(session: Session, extra: ExtraReading): SpotReading | null {
-  const [spot, skin] = [summariseReadings(extra.samples), summariseReadings(session.zones[extra.beside] ?? [])];
+  const [spot, skin] = [
+    summariseReadings(extra.samples),
+    summariseReadings(session.zones[extra.beside] ?? []),
+  ];
   return spot && skin ? readSpot(skin.lab, spot.lab) : null;
 }
 
 /** Samples of a file put to their zones; those of no known zone go where the reader is held. */
-export function withFile(session: Session, samples: readonly CgatsSample[], held: Held): { readonly session: Session; readonly words: string } {
+export function withFile(
+  session: Session,
+  samples: readonly CgatsSample[],
+  held: Held,
+): { readonly session: Session; readonly words: string } {
   let next = session;
   const counts = new Map<string, number>();
   for (const { zone, lab } of samples) {

@@ -3,7 +3,11 @@ import type { RefitChange } from '@toile/core';
 import { Body, Column, Label, Line, Rule, Swatch, useColours, View } from '../../ui';
 import { isChoice, KIND_WORDS } from './repeatView';
 
-type ChangeRowProps = { readonly change: RefitChange; readonly taken: boolean; readonly onToggle: () => void };
+type ChangeRowProps = {
+  readonly change: RefitChange;
+  readonly taken: boolean;
+  readonly onToggle: () => void;
+};
 
 /** One change of a repeat: what, why, what it makes different, old beside new, and whether it is taken. */
 export function ChangeRow({ change, taken, onToggle }: ChangeRowProps) {

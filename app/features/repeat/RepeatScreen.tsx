@@ -1,10 +1,34 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
-import { acceptedRefit, asWorn, documentHash, isDay, notAsked, stepsOfVariant, type Chart, type Occasion, type Refit } from '@toile/core';
+import {
+  acceptedRefit,
+  asWorn,
+  documentHash,
+  isDay,
+  notAsked,
+  stepsOfVariant,
+  type Chart,
+  type Occasion,
+  type Refit,
+} from '@toile/core';
 import { newId, type ChartAnswer, type ClientAnswer, type KitAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useChart, useClient, useKit, useRefresh, useSession } from '../../data/hooks';
-import { Body, Button, Column, Empty, Field, Judged, Label, Line, Loading, Ready, Screen, Subheading, useWide } from '../../ui';
+import {
+  Body,
+  Button,
+  Column,
+  Empty,
+  Field,
+  Judged,
+  Label,
+  Line,
+  Loading,
+  Ready,
+  Screen,
+  Subheading,
+  useWide,
+} from '../../ui';
 import { askFitting } from '../../workers';
 import { layersOf } from '../chart/layers';
 import { snapshotOfClient } from '../clients/snapshot';
@@ -19,13 +43,18 @@ import { isChoice, reasonFor, summaryOf } from './repeatView';
 export function RepeatScreen({ id }: { readonly id: string }) {
   const answer = useChart(id);
   const router = useRouter();
-  return <Ready remote={answer}>{(data) => <WithClient answer={data} onBack={() => router.navigate(`/charts/${id}`)} />}</Ready>;
+  return (
+    <Ready remote={answer}>
+      {(data) => <WithClient answer={data} onBack={() => router.navigate(`/charts/${id}`)} />}
+    </Ready>
+  );
 }
 
 function WithClient({ answer, onBack }: { readonly answer: ChartAnswer; readonly onBack: () => void }) {
   const client = useClient(answer.chart.client.id);
   const kit = useKit();
-  if (client.data && kit.data) return <Repeat answer={answer} client={client.data} kit={kit.data} onBack={onBack} />;
+  if (client.data && kit.data)
+    return <Repeat answer={answer} client={client.data} kit={kit.data} onBack={onBack} />;
   return (
     <Screen title="Repeat" onBack={onBack}>
       <Ready remote={client}>{() => <Ready remote={kit}>{() => null}</Ready>}</Ready>
@@ -33,7 +62,12 @@ function WithClient({ answer, onBack }: { readonly answer: ChartAnswer; readonly
   );
 }
 
-type RepeatProps = { readonly answer: ChartAnswer; readonly client: ClientAnswer; readonly kit: KitAnswer; readonly onBack: () => void };
+type RepeatProps = {
+  readonly answer: ChartAnswer;
+  readonly client: ClientAnswer;
+  readonly kit: KitAnswer;
+  readonly onBack: () => void;
+};
 
 function Repeat({ answer, client, kit, onBack }: RepeatProps) {
   const router = useRouter();
@@ -49,7 +83,14 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
   const worn = useMemo(() => asWorn(answer.chart, answer.events), [answer]);
   const validDate = isDay(date);
   const kind = coming && coming.date === date ? coming.kind : answer.chart.occasion.kind;
-  const { refit, error } = useRefit(worn, client, kit, kind, validDate ? date : null, session.data?.name ?? '');
+  const { refit, error } = useRefit(
+    worn,
+    client,
+    kit,
+    kind,
+    validDate ? date : null,
+    session.data?.name ?? '',
+  );
   // An order waits for a yes; the rest is taken until it is refused.
   const refused = useMemo(() => touched ?? notAsked(refit?.changes ?? []), [touched, refit]);
 
@@ -72,7 +113,8 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
       setBusy(false);
     }
   };
-  const toggle = (id: string): void => setRefused(new Set(refused.has(id) ? [...refused].filter((other) => other !== id) : [...refused, id]));
+  const toggle = (id: string): void =>
+    setRefused(new Set(refused.has(id) ? [...refused].filter((other) => other !== id) : [...refused, id]));
 
   return (
     <Screen
@@ -96,7 +138,9 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
           value={date}
           onChange={setDate}
           error={validDate ? undefined : 'A date, as 2031-05-14'}
-          hint={coming ? `Next visit ${dayInWords(coming.date)}, ${howFar(coming.date)}` : 'No visit is booked'}
+          hint={
+            coming ? `Next visit ${dayInWords(coming.date)}, ${howFar(coming.date)}` : 'No visit is booked'
+          }
         />
         <LastRead client={client} />
         {error ? <Body role="alert" color="$madder">{`▲ ${error}`}</Body> : null}
@@ -107,7 +151,9 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
               refit={refit}
               refused={refused}
               onToggle={toggle}
-              onAll={(take) => setRefused(new Set(take ? [] : refit.changes.filter(isChoice).map((c) => c.id)))}
+              onAll={(take) =>
+                setRefused(new Set(take ? [] : refit.changes.filter(isChoice).map((c) => c.id)))
+              }
             />
             <Field label="Why this version" value={reason ?? reasonFor(refit, date)} onChange={setReason} />
           </>
@@ -127,15 +173,25 @@ function useRefit(
   date: string | null,
   author: string,
 ): { refit: Refit | null; error: string | null } {
-  const [state, setState] = useState<{ refit: Refit | null; error: string | null }>({ refit: null, error: null });
+  const [state, setState] = useState<{ refit: Refit | null; error: string | null }>({
+    refit: null,
+    error: null,
+  });
   useEffect(() => {
     if (date === null) return;
     let current = true;
     const occasion: Occasion = { ...worn.occasion, kind, date };
-    const stamp = { id: worn.id, version: worn.version + 1, author, at: new Date().toISOString(), reason: '' };
+    const stamp = {
+      id: worn.id,
+      version: worn.version + 1,
+      author,
+      at: new Date().toISOString(),
+      reason: '',
+    };
     askFitting('refit', { worn, client: snapshotOfClient(client), kit, occasion, stamp }).then(
       (refit) => current && setState({ refit, error: null }),
-      (error: unknown) => current && setState({ refit: null, error: error instanceof Error ? error.message : String(error) }),
+      (error: unknown) =>
+        current && setState({ refit: null, error: error instanceof Error ? error.message : String(error) }),
     );
     return () => {
       current = false;
@@ -155,7 +211,15 @@ function LastRead({ client }: { readonly client: ClientAnswer }) {
   );
 }
 
-function Compared({ worn, refit, refused }: { readonly worn: Chart; readonly refit: Refit; readonly refused: ReadonlySet<string> }) {
+function Compared({
+  worn,
+  refit,
+  refused,
+}: {
+  readonly worn: Chart;
+  readonly refit: Refit;
+  readonly refused: ReadonlySet<string>;
+}) {
   const wide = useWide();
   const next = acceptedRefit(refit.base, refit.changes, refused);
   const face = (chart: Chart, label: string) => (
@@ -214,9 +278,19 @@ function Changes({ refit, refused, onToggle, onAll }: ChangesProps) {
           </Button>
         </Line>
       ) : null}
-      {shown.length === 0 ? <Empty title="Nothing has to change" words="Skin, face, kit and products still agree with what was worn." /> : null}
+      {shown.length === 0 ? (
+        <Empty
+          title="Nothing has to change"
+          words="Skin, face, kit and products still agree with what was worn."
+        />
+      ) : null}
       {shown.map((change) => (
-        <ChangeRow key={change.id} change={change} taken={!refused.has(change.id)} onToggle={() => onToggle(change.id)} />
+        <ChangeRow
+          key={change.id}
+          change={change}
+          taken={!refused.has(change.id)}
+          onToggle={() => onToggle(change.id)}
+        />
       ))}
     </Column>
   );

@@ -31,7 +31,9 @@ export function FindingRow({ line, editable, onFix, onAccept, onSelect, number }
       <Line>
         {line.fix && editable ? <Button onPress={onFix}>{line.fix}</Button> : null}
         {line.stepIds.length > 0 ? <Button onPress={onSelect}>Show the step</Button> : null}
-        {editable ? <Button onPress={() => setAsking((a) => !a)}>{asking ? 'Not now' : 'It stays'}</Button> : null}
+        {editable ? (
+          <Button onPress={() => setAsking((a) => !a)}>{asking ? 'Not now' : 'It stays'}</Button>
+        ) : null}
       </Line>
       {asking ? (
         <Line flexWrap="nowrap" alignItems="flex-start">

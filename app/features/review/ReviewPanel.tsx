@@ -17,7 +17,10 @@ type ReviewPanelProps = {
 
 const NO_GRADES: RuleGrades = {};
 
-/** What a second pair of eyes would ask before it is on the skin: each with its reason, a fix where there is one, or accepted for a reason. */
+/**
+ * What a second pair of eyes would ask before it is on the skin: each with its reason, a fix where there is
+ * one, or accepted for a reason.
+ */
 export function ReviewPanel({ chart, kit, editable, onChange, onSelect }: ReviewPanelProps) {
   const settings = useStudioSettings();
   const grades = settings.data?.settings.ruleGrades ?? NO_GRADES;
@@ -34,7 +37,10 @@ export function ReviewPanel({ chart, kit, editable, onChange, onSelect }: Review
   return (
     <Column gap="$2" role="group" aria-label="Review">
       <Line justifyContent="space-between" flexWrap="nowrap">
-        <Body flex={1} color={grave.length > 0 ? '$madder' : '$ink'}>{`Looked over: ${reviewInWords(lines)}.`}</Body>
+        <Body
+          flex={1}
+          color={grave.length > 0 ? '$madder' : '$ink'}
+        >{`Looked over: ${reviewInWords(lines)}.`}</Body>
         {lines.length + accepted.length > 0 ? (
           <Button label={open ? 'Close the review' : 'Show the review'} onPress={() => setOpen((o) => !o)}>
             {open ? 'Close' : 'Show'}

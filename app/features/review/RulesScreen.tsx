@@ -14,7 +14,11 @@ export function RulesScreen() {
   const router = useRouter();
   return (
     <Screen title="Rules of the review" widest={760} onBack={() => router.navigate('/settings')}>
-      <Ready remote={settings}>{(answer) => <Rules answer={answer} mayGrade={session.data ? may(session.data.role, 'manage') : false} />}</Ready>
+      <Ready remote={settings}>
+        {(answer) => (
+          <Rules answer={answer} mayGrade={session.data ? may(session.data.role, 'manage') : false} />
+        )}
+      </Ready>
     </Screen>
   );
 }
@@ -29,7 +33,10 @@ function Rules({ answer, mayGrade }: { readonly answer: StudioSettingsAnswer; re
     const { [rule.id]: _old, ...others } = ruleGrades;
     const next: RuleGrades = to === rule.severity ? others : { ...others, [rule.id]: to };
     try {
-      const saved = await call('updateStudioSettings', { body: { ...answer.settings, ruleGrades: next }, revision: answer.revision });
+      const saved = await call('updateStudioSettings', {
+        body: { ...answer.settings, ruleGrades: next },
+        revision: answer.revision,
+      });
       await refresh({ name: 'studioSettings', params: {}, answer: saved });
     } catch (error) {
       setFailure(error instanceof CallError ? error.message : 'Something went wrong. Try again.');
@@ -46,14 +53,25 @@ function Rules({ answer, mayGrade }: { readonly answer: StudioSettingsAnswer; re
           {rules.map((rule) => {
             const now = ruleGrades[rule.id] ?? rule.severity;
             return (
-              <Column key={rule.id} gap="$1" paddingVertical="$2" borderBottomWidth={1} borderBottomColor="$line" role="group" aria-label={rule.name}>
+              <Column
+                key={rule.id}
+                gap="$1"
+                paddingVertical="$2"
+                borderBottomWidth={1}
+                borderBottomColor="$line"
+                role="group"
+                aria-label={rule.name}
+              >
                 <Line justifyContent="space-between" flexWrap="nowrap" alignItems="flex-start">
                   <Column gap={0} flex={1}>
                     <Body>{`${now === 'off' ? '○' : SEVERITY_MARKS[now]} ${rule.name}`}</Body>
                     <Label>{rule.why}</Label>
                   </Column>
                   {mayGrade ? (
-                    <Button label={`Grade ${rule.name}`} onPress={() => setOpen((o) => (o === rule.id ? null : rule.id))}>
+                    <Button
+                      label={`Grade ${rule.name}`}
+                      onPress={() => setOpen((o) => (o === rule.id ? null : rule.id))}
+                    >
                       {now}
                     </Button>
                   ) : (
@@ -61,7 +79,12 @@ function Rules({ answer, mayGrade }: { readonly answer: StudioSettingsAnswer; re
                   )}
                 </Line>
                 {open === rule.id ? (
-                  <Choice label="Graded" options={[...SEVERITIES, 'off'] as const} chosen={[now]} onChange={([to]) => to && void grade(rule, to)} />
+                  <Choice
+                    label="Graded"
+                    options={[...SEVERITIES, 'off'] as const}
+                    chosen={[now]}
+                    onChange={([to]) => to && void grade(rule, to)}
+                  />
                 ) : null}
               </Column>
             );

@@ -7,9 +7,16 @@ import { OwnTimings } from './OwnTimings';
 import { withoutWords } from './reviewView';
 import { choiceInWords, saversInWords, timeInWords } from './timeView';
 
-type TimeStripProps = { readonly chart: Chart; readonly editable: boolean; readonly onChange: (chart: Chart) => void };
+type TimeStripProps = {
+  readonly chart: Chart;
+  readonly editable: boolean;
+  readonly onChange: (chart: Chart) => void;
+};
 
-/** How long the chart takes as it stands and with its waits filled: hands and waits on a strip, and what would save the most. */
+/**
+ * How long the chart takes as it stands and with its waits filled: hands and waits on a strip, and what would
+ * save the most.
+ */
 export function TimeStrip({ chart, editable, onChange }: TimeStripProps) {
   const drawn = useSame(useDeferredValue(useMemo(() => withoutWords(chart), [chart])));
   const asked = useMemo(() => ({ chart: drawn }), [drawn]);
@@ -28,7 +35,9 @@ export function TimeStrip({ chart, editable, onChange }: TimeStripProps) {
       {open ? (
         <>
           <Strip name="As it stands" order={given} chart={chart} whole={given.totalMinutes} />
-          {choices.length > 0 ? <Strip name="Waits filled" order={woven} chart={chart} whole={given.totalMinutes} /> : null}
+          {choices.length > 0 ? (
+            <Strip name="Waits filled" order={woven} chart={chart} whole={given.totalMinutes} />
+          ) : null}
           <Label>{`Filled: hands at work. Hatched below: drying. ${saversInWords(savers, chart)}`}</Label>
           <OwnTimings chart={chart} editable={editable} onChange={onChange} />
           {editable
@@ -56,7 +65,17 @@ export function TimeStrip({ chart, editable, onChange }: TimeStripProps) {
   );
 }
 
-function Strip({ name, order, chart, whole }: { readonly name: string; readonly order: StepOrder; readonly chart: Chart; readonly whole: number }) {
+function Strip({
+  name,
+  order,
+  chart,
+  whole,
+}: {
+  readonly name: string;
+  readonly order: StepOrder;
+  readonly chart: Chart;
+  readonly whole: number;
+}) {
   const at = (minutes: number): `${number}%` => `${(100 * minutes) / Math.max(1, whole)}%`;
   return (
     <Column

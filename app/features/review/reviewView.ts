@@ -2,11 +2,17 @@ import { isAboutPlace, reviewChart, type Chart, type Kit, type RuleGrades, type 
 import type { ReviewLine } from '../../workers/fittingJobs';
 
 export const SEVERITY_MARKS: Readonly<Record<Severity, string>> = { stop: '■', caution: '▲', note: '·' };
-export const SEVERITY_WORDS: Readonly<Record<Severity, string>> = { stop: 'stop', caution: 'caution', note: 'note' };
+export const SEVERITY_WORDS: Readonly<Record<Severity, string>> = {
+  stop: 'stop',
+  caution: 'caution',
+  note: 'note',
+};
 
 /** What is about a place is told at the face itself. */
-export const openLines = (lines: readonly ReviewLine[]): ReviewLine[] => lines.filter((l) => l.accepted === null && !isAboutPlace(l.rule));
-export const acceptedLines = (lines: readonly ReviewLine[]): ReviewLine[] => lines.filter((l) => l.accepted !== null);
+export const openLines = (lines: readonly ReviewLine[]): ReviewLine[] =>
+  lines.filter((l) => l.accepted === null && !isAboutPlace(l.rule));
+export const acceptedLines = (lines: readonly ReviewLine[]): ReviewLine[] =>
+  lines.filter((l) => l.accepted !== null);
 
 /** '1 to stop at, 2 cautions, 3 notes' */
 export function reviewInWords(lines: readonly ReviewLine[]): string {
@@ -21,12 +27,23 @@ export function reviewInWords(lines: readonly ReviewLine[]): string {
 }
 
 /** The chart with a finding's fix applied; unchanged when the finding is gone. */
-export function fixed(chart: Chart, kit: Kit | null, grades: RuleGrades, line: Pick<ReviewLine, 'rule' | 'stepIds'>): Chart {
-  const finding = reviewChart(chart, kit, grades).find((f) => f.rule === line.rule && f.stepIds.join() === line.stepIds.join());
+export function fixed(
+  chart: Chart,
+  kit: Kit | null,
+  grades: RuleGrades,
+  line: Pick<ReviewLine, 'rule' | 'stepIds'>,
+): Chart {
+  const finding = reviewChart(chart, kit, grades).find(
+    (f) => f.rule === line.rule && f.stepIds.join() === line.stepIds.join(),
+  );
   return finding?.fix?.apply(chart) ?? chart;
 }
 
 /** A chart as far as it is looked over and timed: without the words that are written to it. */
 export function withoutWords(chart: Chart): Chart {
-  return { ...chart, reason: '', steps: chart.steps.map((step) => (step.note === '' ? step : { ...step, note: '' })) };
+  return {
+    ...chart,
+    reason: '',
+    steps: chart.steps.map((step) => (step.note === '' ? step : { ...step, note: '' })),
+  };
 }

@@ -3,8 +3,11 @@ import type { Chart, OwnTiming, StepChoice, WovenSteps } from '@toile/core';
 /** '62 min as it stands; 55 with the waits filled, the shortest there is.' */
 export function timeInWords({ given, woven }: Pick<WovenSteps, 'given' | 'woven'>): string {
   const [now, best] = [given.totalMinutes, woven.totalMinutes];
-  if (now - best < 0.05) return `${now.toFixed(0)} min; ${woven.proven ? 'no order is shorter' : 'no other order is worth its moves'}.`;
-  const proof = woven.proven ? 'the shortest there is' : `at most ${(best - woven.boundMinutes).toFixed(1)} above the shortest`;
+  if (now - best < 0.05)
+    return `${now.toFixed(0)} min; ${woven.proven ? 'no order is shorter' : 'no other order is worth its moves'}.`;
+  const proof = woven.proven
+    ? 'the shortest there is'
+    : `at most ${(best - woven.boundMinutes).toFixed(1)} above the shortest`;
   return `${now.toFixed(0)} min as it stands; ${best.toFixed(0)} with the waits filled, ${proof}.`;
 }
 

@@ -21,23 +21,52 @@ export function SignInScreen({ onSignedIn }: { readonly onSignedIn: (session: Se
       onSignedIn(await call('signIn', { body }));
     } catch (error) {
       if (error instanceof ValidationError) setErrors(errorsByField(error));
-      else setErrors({ form: error instanceof CallError ? error.message : 'Something went wrong. Try again.' });
+      else
+        setErrors({ form: error instanceof CallError ? error.message : 'Something went wrong. Try again.' });
       setBusy(false);
     }
   };
 
   return (
-    <View flex={1} backgroundColor="$background" alignItems="center" justifyContent="center" padding="$4" role="main">
+    <View
+      flex={1}
+      backgroundColor="$background"
+      alignItems="center"
+      justifyContent="center"
+      padding="$4"
+      role="main"
+    >
       <Column width="100%" maxWidth={380} gap="$4">
         <Column gap="$1" alignItems="center">
-          <FaceView landmarks={TEMPLATE} features={PLAIN_FEATURES} width={120} height={150} view={[-84, -140, 168, 258]} label="A face drawn in ink" />
+          <FaceView
+            landmarks={TEMPLATE}
+            features={PLAIN_FEATURES}
+            width={120}
+            height={150}
+            view={[-84, -140, 168, 258]}
+            label="A face drawn in ink"
+          />
           <Heading fontSize="$8" lineHeight="$8" aria-level={1}>
             Toile
           </Heading>
           <Label textAlign="center">Cut a look once. Fit it to any face. Repeat it as worn.</Label>
         </Column>
-        <Field label="Email" value={email} onChange={setEmail} keyboard="email" error={errors.email} onSubmit={() => void submit()} />
-        <Field label="Password" value={password} onChange={setPassword} secret error={errors.password} onSubmit={() => void submit()} />
+        <Field
+          label="Email"
+          value={email}
+          onChange={setEmail}
+          keyboard="email"
+          error={errors.email}
+          onSubmit={() => void submit()}
+        />
+        <Field
+          label="Password"
+          value={password}
+          onChange={setPassword}
+          secret
+          error={errors.password}
+          onSubmit={() => void submit()}
+        />
         {errors.form ? <Body role="alert" color="$madder">{`▲ ${errors.form}`}</Body> : null}
         <Button kind="main" large onPress={() => void submit()} disabled={busy}>
           {busy ? 'Signing in' : 'Sign in'}

@@ -32,7 +32,12 @@ export function SettingsScreen() {
               <Body color="$inkSoft">{who.email}</Body>
             </Column>
             <Rule />
-            <Choice label="Light or dark" options={THEME_CHOICES} chosen={[choice]} onChange={([c]) => c && choose(c)} />
+            <Choice
+              label="Light or dark"
+              options={THEME_CHOICES}
+              chosen={[choice]}
+              onChange={([c]) => c && choose(c)}
+            />
             <Rule />
             <Column alignItems="flex-start">
               <Subheading>Rules of the review</Subheading>
@@ -43,13 +48,18 @@ export function SettingsScreen() {
             <Column>
               <Subheading>The studio’s way</Subheading>
               <Body color="$inkSoft">Where schools differ, looks are fitted this way.</Body>
-              <Ready remote={settings}>{(answer) => <StudioSchools answer={answer} mayChange={may(who.role, 'manage')} />}</Ready>
+              <Ready remote={settings}>
+                {(answer) => <StudioSchools answer={answer} mayChange={may(who.role, 'manage')} />}
+              </Ready>
             </Column>
             <Rule />
             {may(who.role, 'edit') ? (
               <Column alignItems="flex-start">
                 <Subheading>Charts from elsewhere</Subheading>
-                <Body color="$inkSoft">A chart file from another studio comes in whole, with the face it was made for, or not at all.</Body>
+                <Body color="$inkSoft">
+                  A chart file from another studio comes in whole, with the face it was made for, or not at
+                  all.
+                </Body>
                 <Button onPress={() => router.navigate('/import')}>Import a chart</Button>
               </Column>
             ) : null}
@@ -58,10 +68,12 @@ export function SettingsScreen() {
               <Column alignItems="flex-start">
                 <Subheading>The whole studio as a file</Subheading>
                 <Body color="$inkSoft">
-                  Clients with their contact data, kit, looks, charts, visits and what happened at the chair, in one open file. Keep it as you keep the people’s
-                  papers. It holds no passwords.
+                  Clients with their contact data, kit, looks, charts, visits and what happened at the chair,
+                  in one open file. Keep it as you keep the people’s papers. It holds no passwords.
                 </Body>
-                <Button onPress={() => window.location.assign(pathTo('exportStudio'))}>Save the studio</Button>
+                <Button onPress={() => window.location.assign(pathTo('exportStudio'))}>
+                  Save the studio
+                </Button>
               </Column>
             ) : null}
             <Rule />

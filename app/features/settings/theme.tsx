@@ -4,8 +4,16 @@ import { useColorScheme } from 'react-native';
 export const THEME_CHOICES = ['as the device', 'light', 'dark'] as const;
 export type ThemeChoice = (typeof THEME_CHOICES)[number];
 
-type ThemeState = { readonly choice: ThemeChoice; readonly theme: 'light' | 'dark'; readonly choose: (choice: ThemeChoice) => void };
-const Context = createContext<ThemeState>({ choice: 'as the device', theme: 'light', choose: () => undefined });
+type ThemeState = {
+  readonly choice: ThemeChoice;
+  readonly theme: 'light' | 'dark';
+  readonly choose: (choice: ThemeChoice) => void;
+};
+const Context = createContext<ThemeState>({
+  choice: 'as the device',
+  theme: 'light',
+  choose: () => undefined,
+});
 const KEY = 'toile.theme';
 
 export function ThemeProvider({ children }: { readonly children: (theme: 'light' | 'dark') => ReactNode }) {

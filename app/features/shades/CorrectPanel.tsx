@@ -1,5 +1,12 @@
 import { useMemo, useState } from 'react';
-import { faceColour, readSpot, summariseReadings, type Correction, type Lab, type ShadeContext } from '@toile/core';
+import {
+  faceColour,
+  readSpot,
+  summariseReadings,
+  type Correction,
+  type Lab,
+  type ShadeContext,
+} from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 import { Body, Choice, Column, Figure, Judged, Label, LabField, Line, Loading, Swatch } from '../../ui';
 import { askShades, useWork } from '../../workers';
@@ -12,7 +19,9 @@ function spotsOf(client: ClientAnswer): Spot[] {
   const reading = client.readings[0];
   const face = reading ? faceColour(reading.skin) : null;
   if (!reading || !face) return [];
-  const underEye = reading.skin.underEye ? [{ name: 'Under eye', skin: reading.skin.cheek ?? face, lab: reading.skin.underEye }] : [];
+  const underEye = reading.skin.underEye
+    ? [{ name: 'Under eye', skin: reading.skin.cheek ?? face, lab: reading.skin.underEye }]
+    : [];
   const extras = reading.extras.flatMap(({ name, beside, samples }) => {
     const mean = summariseReadings(samples);
     return mean ? [{ name, skin: reading.skin[beside] ?? face, lab: mean.lab }] : [];
@@ -21,7 +30,13 @@ function spotsOf(client: ClientAnswer): Spot[] {
 }
 
 /** Corrector, dose and cover for a spot, layer by layer. */
-export function CorrectPanel({ client, context }: { readonly client: ClientAnswer; readonly context: ShadeContext }) {
+export function CorrectPanel({
+  client,
+  context,
+}: {
+  readonly client: ClientAnswer;
+  readonly context: ShadeContext;
+}) {
   const spots = useMemo(() => spotsOf(client), [client]);
   const [name, setName] = useState(spots[0]?.name ?? 'typed');
   const [typed, setTyped] = useState<Lab | null>(null);
@@ -45,7 +60,10 @@ export function CorrectPanel({ client, context }: { readonly client: ClientAnswe
           <Swatch lab={lab} beside={skin} size={52} label="the spot beside the skin round it" />
           <Column gap={0} flex={1}>
             <Body>{`${readSpot(skin, lab).deltaE.toFixed(1)} from the skin round it: ${readSpot(skin, lab).words}.`}</Body>
-            <Label>A description of colour, no finding. Anything sore, open or new is for whoever treats it, not for cover.</Label>
+            <Label>
+              A description of colour, no finding. Anything sore, open or new is for whoever treats it, not
+              for cover.
+            </Label>
           </Column>
         </Line>
       ) : null}
@@ -77,9 +95,20 @@ function CorrectionRow({
   readonly skin: Lab;
   readonly first: boolean;
 }) {
-  const stages = [{ name: 'bare', lab: spot }, ...correction.layers.map((l) => ({ name: l.product.shade, lab: l.lab })), { name: 'her skin', lab: skin }];
+  const stages = [
+    { name: 'bare', lab: spot },
+    ...correction.layers.map((l) => ({ name: l.product.shade, lab: l.lab })),
+    { name: 'her skin', lab: skin },
+  ];
   return (
-    <Column gap="$1" paddingVertical="$2" borderBottomWidth={1} borderBottomColor="$line" role="group" aria-label={layersInWords(correction)}>
+    <Column
+      gap="$1"
+      paddingVertical="$2"
+      borderBottomWidth={1}
+      borderBottomColor="$line"
+      role="group"
+      aria-label={layersInWords(correction)}
+    >
       <Line justifyContent="space-between" flexWrap="nowrap" alignItems="flex-start">
         <Body flex={1} fontWeight={first ? '700' : '400'}>
           {layersInWords(correction)}

@@ -14,7 +14,13 @@ import { WishesForm } from './WishesForm';
 const START: MatchWishes = { zones: ['wholeFace', 'neck'], coverage: null };
 
 /** The base for this skin: one product, two mixed, three when it gains enough. */
-export function MatchPanel({ client, context }: { readonly client: ClientAnswer; readonly context: ShadeContext }) {
+export function MatchPanel({
+  client,
+  context,
+}: {
+  readonly client: ClientAnswer;
+  readonly context: ShadeContext;
+}) {
   const wide = useWide();
   const { chart, step } = useLocalSearchParams<{ chart?: string; step?: string }>();
   const [wishes, setWishes] = useState<MatchWishes>(START);
@@ -22,7 +28,10 @@ export function MatchPanel({ client, context }: { readonly client: ClientAnswer;
   const asked = useMemo(() => ({ context, wishes }), [context, wishes]);
   const { answer, error, busy, share, stopped, stop, again } = useWork(askShades, 'match', asked);
   const target = useMemo(() => skinTarget(context.client.skin, wishes.weights), [context, wishes.weights]);
-  const all = useMemo(() => (answer ? [...answer.singles, ...answer.pairs, ...answer.triples] : []), [answer]);
+  const all = useMemo(
+    () => (answer ? [...answer.singles, ...answer.pairs, ...answer.triples] : []),
+    [answer],
+  );
   const lights = useMemo(() => bestUnderLights(all), [all]);
   const pin = useCallback((productId: string) => setWishes((w) => ({ ...w, pin: productId })), []);
   // The one answer, as fitting gives it: by the whole cost; three in a bowl only where they are chosen.
@@ -73,16 +82,24 @@ export function MatchPanel({ client, context }: { readonly client: ClientAnswer;
             <Body key={limit} color="$weld">{`▲ ${limit}`}</Body>
           ))}
           <View flexDirection={wide ? 'row' : 'column'} gap="$4" aria-live="polite">
-            <Column flex={wide ? 1 : undefined}>{rows('One product', answer.singles, 'No single product meets these wishes.')}</Column>
+            <Column flex={wide ? 1 : undefined}>
+              {rows('One product', answer.singles, 'No single product meets these wishes.')}
+            </Column>
             <Column flex={wide ? 1 : undefined} gap="$3">
               {rows('Two, mixed', answer.pairs, 'Nothing here may be stirred together.')}
-              {rows('Three, mixed', answer.triples, 'No third product brings it closer by 0.3: two are enough.')}
+              {rows(
+                'Three, mixed',
+                answer.triples,
+                'No third product brings it closer by 0.3: two are enough.',
+              )}
             </Column>
           </View>
           <Label>
             {`${answer.mixes.toLocaleString('en-GB')} mixes of ${answer.compared} products compared. How far off is a model’s figure, by day. Lamp and flash are only held against each other: one reading cannot tell more.`}
           </Label>
-          {picked ? <UseInChart client={client} match={picked} chartId={chart ?? null} stepId={step ?? null} /> : null}
+          {picked ? (
+            <UseInChart client={client} match={picked} chartId={chart ?? null} stepId={step ?? null} />
+          ) : null}
           <WhyNot context={context} wishes={wishes} />
         </>
       ) : null}

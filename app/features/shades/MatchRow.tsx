@@ -14,11 +14,24 @@ type MatchRowProps = {
 };
 
 /** One answer: swatch beside the skin, how far off, how to mix it, how much to take. */
-export const MatchRow = memo(function MatchRow({ match, target, lights, chosen, onChoose, onPin }: MatchRowProps) {
+export const MatchRow = memo(function MatchRow({
+  match,
+  target,
+  lights,
+  chosen,
+  onChoose,
+  onPin,
+}: MatchRowProps) {
   const c = useColours();
   const ratio = ratioOf(match);
   return (
-    <View borderLeftWidth={4} borderLeftColor={chosen ? '$woad' : 'transparent'} borderBottomWidth={1} borderBottomColor="$line" paddingLeft="$2">
+    <View
+      borderLeftWidth={4}
+      borderLeftColor={chosen ? '$woad' : 'transparent'}
+      borderBottomWidth={1}
+      borderBottomColor="$line"
+      paddingLeft="$2"
+    >
       <Pressable
         role="radio"
         aria-checked={chosen}
@@ -36,7 +49,10 @@ export const MatchRow = memo(function MatchRow({ match, target, lights, chosen, 
         <Swatch lab={match.lab} beside={target} size={44} label="predicted colour beside her skin" />
         <Column gap={2} flex={1}>
           <Line flexWrap="nowrap" alignItems="flex-start" justifyContent="space-between">
-            <Body flex={1} fontWeight={chosen ? '700' : '400'}>{`${chosen ? '✓ ' : ''}${ratio ? `${ratio}  ` : ''}${namesOf(match)}`}</Body>
+            <Body
+              flex={1}
+              fontWeight={chosen ? '700' : '400'}
+            >{`${chosen ? '✓ ' : ''}${ratio ? `${ratio}  ` : ''}${namesOf(match)}`}</Body>
             <Figure fontWeight="700">{match.deltaE.toFixed(1)}</Figure>
           </Line>
           <Label fontSize="$1" lineHeight="$1">
@@ -46,7 +62,12 @@ export const MatchRow = memo(function MatchRow({ match, target, lights, chosen, 
             {`${lightsInWords(match, lights)} (low confidence)`}
           </Label>
           {match.notes.map((note) => (
-            <Label key={note} fontSize="$1" lineHeight="$1" color={/not enough|nearly out|heavy|not in/.test(note) ? '$weld' : '$inkSoft'}>
+            <Label
+              key={note}
+              fontSize="$1"
+              lineHeight="$1"
+              color={/not enough|nearly out|heavy|not in/.test(note) ? '$weld' : '$inkSoft'}
+            >
               {/not enough|nearly out|heavy|not in/.test(note) ? `▲ ${note}` : note}
             </Label>
           ))}
@@ -60,7 +81,11 @@ export const MatchRow = memo(function MatchRow({ match, target, lights, chosen, 
           </Line>
           <Line>
             {match.parts.map(({ product }) => (
-              <Button key={product.id} label={`Pin ${product.line} ${product.shade}`} onPress={() => onPin(product.id)}>
+              <Button
+                key={product.id}
+                label={`Pin ${product.line} ${product.shade}`}
+                onPress={() => onPin(product.id)}
+              >
                 {`Keep ${product.shade}, vary the rest`}
               </Button>
             ))}

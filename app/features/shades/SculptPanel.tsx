@@ -26,32 +26,65 @@ export function SculptPanel({ context }: { readonly context: ShadeContext }) {
       {answer ? (
         <Column gap="$2" aria-live="polite">
           <Line flexWrap="nowrap">
-            {answer.wanted ? <Swatch lab={answer.wanted} beside={skin} size={44} label="the shade asked for, beside her skin" /> : null}
+            {answer.wanted ? (
+              <Swatch
+                lab={answer.wanted}
+                beside={skin}
+                size={44}
+                label="the shade asked for, beside her skin"
+              />
+            ) : null}
             <Body flex={1}>{answer.words}</Body>
           </Line>
           {answer.candidates.length === 0 ? (
-            <Body color="$weld">{answer.mix ? `▲ No single ${kind} does it. Stirred together: ${answer.mix}.` : `▲ The kit has no ${kind} she can wear.`}</Body>
+            <Body color="$weld">
+              {answer.mix
+                ? `▲ No single ${kind} does it. Stirred together: ${answer.mix}.`
+                : `▲ The kit has no ${kind} she can wear.`}
+            </Body>
           ) : null}
           {answer.candidates.slice(0, SHOWN).map(({ product, unit, onSkin, steps, reasons, cost }, i) => (
-            <Line key={product.id} flexWrap="nowrap" alignItems="flex-start" gap="$3" paddingVertical="$2" borderBottomWidth={1} borderBottomColor="$line">
-              <Swatch lab={onSkin} beside={skin} size={44} label={`${product.shade} on her skin, beside it`} />
+            <Line
+              key={product.id}
+              flexWrap="nowrap"
+              alignItems="flex-start"
+              gap="$3"
+              paddingVertical="$2"
+              borderBottomWidth={1}
+              borderBottomColor="$line"
+            >
+              <Swatch
+                lab={onSkin}
+                beside={skin}
+                size={44}
+                label={`${product.shade} on her skin, beside it`}
+              />
               <Column gap={2} flex={1}>
                 <Body fontWeight={i === 0 ? '700' : '400'}>{`${product.line} ${product.shade}`}</Body>
                 <Label fontSize="$1" lineHeight="$1">
                   {[product.finish, product.texture, unit.place].filter(Boolean).join(' · ')}
                 </Label>
                 {reasons.map((r) => (
-                  <Label key={r.words} fontSize="$1" lineHeight="$1" color={r.cost >= 1.4 && !r.words.includes('off what is asked') ? '$weld' : '$inkSoft'}>
+                  <Label
+                    key={r.words}
+                    fontSize="$1"
+                    lineHeight="$1"
+                    color={r.cost >= 1.4 && !r.words.includes('off what is asked') ? '$weld' : '$inkSoft'}
+                  >
                     {`${r.cost < 0 ? '+ ' : r.cost >= 1.4 && !r.words.includes('off what is asked') ? '▲ ' : ''}${r.words}`}
                   </Label>
                 ))}
               </Column>
-              <Figure aria-label={`${Math.abs(steps).toFixed(1)} steps ${steps > 0 ? 'deeper' : 'lighter'}, cost ${cost.toFixed(1)}`}>
+              <Figure
+                aria-label={`${Math.abs(steps).toFixed(1)} steps ${steps > 0 ? 'deeper' : 'lighter'}, cost ${cost.toFixed(1)}`}
+              >
                 {`${steps > 0 ? '+' : '−'}${Math.abs(steps).toFixed(1)}`}
               </Figure>
             </Line>
           ))}
-          <Label>Figures at the right: shade steps from her skin. Swatches: predicted on her skin at a usual dose.</Label>
+          <Label>
+            Figures at the right: shade steps from her skin. Swatches: predicted on her skin at a usual dose.
+          </Label>
           {answer.ruledOut.length > 0 ? (
             <Column gap={0}>
               <Subheading>Left out</Subheading>

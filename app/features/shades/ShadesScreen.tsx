@@ -19,20 +19,37 @@ export function ShadesScreen({ id }: { readonly id: string }) {
   const shown = PANELS.find((p) => p === panel) ?? 'match';
   return (
     <Screen title="Shades" above={client.data?.name} onBack={() => router.navigate(`/clients/${id}`)}>
-      <Ready remote={client}>{(data) => <Shades client={data} panel={shown} onPanel={(p) => router.setParams({ panel: p })} />}</Ready>
+      <Ready remote={client}>
+        {(data) => <Shades client={data} panel={shown} onPanel={(p) => router.setParams({ panel: p })} />}
+      </Ready>
     </Screen>
   );
 }
 
-function Shades({ client, panel, onPanel }: { readonly client: ClientAnswer; readonly panel: Panel; readonly onPanel: (panel: Panel) => void }) {
+function Shades({
+  client,
+  panel,
+  onPanel,
+}: {
+  readonly client: ClientAnswer;
+  readonly panel: Panel;
+  readonly onPanel: (panel: Panel) => void;
+}) {
   const router = useRouter();
   const kit = useKit();
   const { chart: chartId } = useLocalSearchParams<{ chart?: string }>();
   const chart = useChart(chartId ?? '');
-  const context = useShadeContext(client, chartId && !chart.data && !chart.error ? undefined : kit.data, chart.data?.chart ?? null);
+  const context = useShadeContext(
+    client,
+    chartId && !chart.data && !chart.error ? undefined : kit.data,
+    chart.data?.chart ?? null,
+  );
   if (Object.keys(newestSkin(client)).length === 0)
     return (
-      <Empty title="Read the skin first" words="Shades are worked out from a reading: seven zones, a few touches each.">
+      <Empty
+        title="Read the skin first"
+        words="Shades are worked out from a reading: seven zones, a few touches each."
+      >
         <Button kind="main" onPress={() => router.navigate(`/clients/${client.id}/read`)}>
           Read the skin
         </Button>

@@ -8,7 +8,12 @@ import { newChartDraft, readChartDraft, writeChartDraft } from '../chart/chartDr
 import { dayInWords } from '../words/dates';
 import { matchReason, namesOf, ratioOf, withMatch } from './shadesView';
 
-type UseInChartProps = { readonly client: ClientAnswer; readonly match: ShadeMatch; readonly chartId: string | null; readonly stepId: string | null };
+type UseInChartProps = {
+  readonly client: ClientAnswer;
+  readonly match: ShadeMatch;
+  readonly chartId: string | null;
+  readonly stepId: string | null;
+};
 
 /** Puts a match into the base of one of her charts, as a change to be saved there. */
 export function UseInChart({ client, match, chartId, stepId }: UseInChartProps) {
@@ -29,14 +34,22 @@ export function UseInChart({ client, match, chartId, stepId }: UseInChartProps) 
       const started = readChartDraft(saved);
       const changed = withMatch(started?.chart ?? saved, match, stepId);
       if (!changed) return setFailure('That chart has no base step to put it in.');
-      writeChartDraft(saved, newChartDraft(changed, [started?.reason, matchReason(match)].filter(Boolean).join('. ')));
+      writeChartDraft(
+        saved,
+        newChartDraft(changed, [started?.reason, matchReason(match)].filter(Boolean).join('. ')),
+      );
       router.navigate(`/charts/${saved.id}`);
     } catch (error) {
       setFailure(error instanceof CallError ? error.message : 'Something went wrong. Try again.');
     }
   };
   return (
-    <Column gap="$2" backgroundColor="$background" paddingVertical="$2" style={{ position: 'sticky', bottom: 0 }}>
+    <Column
+      gap="$2"
+      backgroundColor="$background"
+      paddingVertical="$2"
+      style={{ position: 'sticky', bottom: 0 }}
+    >
       {client.charts.length > 1 ? (
         <Choice
           label="Into which chart"

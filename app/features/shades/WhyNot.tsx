@@ -6,14 +6,27 @@ import { askShades, useWork } from '../../workers';
 const SHOWN = 6;
 
 /** "Why not this one?" for any product of the kit. */
-export function WhyNot({ context, wishes }: { readonly context: ShadeContext; readonly wishes: MatchWishes }) {
+export function WhyNot({
+  context,
+  wishes,
+}: {
+  readonly context: ShadeContext;
+  readonly wishes: MatchWishes;
+}) {
   const [typed, setTyped] = useState('');
   const [productId, setProductId] = useState<string | null>(null);
-  const asked = useMemo(() => (productId ? { context, wishes, productId } : null), [context, wishes, productId]);
+  const asked = useMemo(
+    () => (productId ? { context, wishes, productId } : null),
+    [context, wishes, productId],
+  );
   const { answer, busy, error } = useWork(askShades, 'whyNot', asked);
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
   const found =
-    words.length === 0 ? [] : context.kit.products.filter((p) => words.every((w) => `${productName(p)} ${p.kind}`.toLowerCase().includes(w))).slice(0, SHOWN);
+    words.length === 0
+      ? []
+      : context.kit.products
+          .filter((p) => words.every((w) => `${productName(p)} ${p.kind}`.toLowerCase().includes(w)))
+          .slice(0, SHOWN);
   return (
     <Column gap="$2">
       <Subheading>Why not another?</Subheading>

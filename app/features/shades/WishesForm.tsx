@@ -1,5 +1,13 @@
 import { useState } from 'react';
-import { COVERAGE_WORDS, DEFAULT_WEIGHTS, FAMILIES, FINISHES, TEXTURES, type MatchWishes, type TargetWeights } from '@toile/core';
+import {
+  COVERAGE_WORDS,
+  DEFAULT_WEIGHTS,
+  FAMILIES,
+  FINISHES,
+  TEXTURES,
+  type MatchWishes,
+  type TargetWeights,
+} from '@toile/core';
 import { Button, Choice, Column, Label, Line, Stepper, useWide, View } from '../../ui';
 
 const COVERAGE = ['usual layer', 'sheer', 'light', 'medium', 'full'] as const;
@@ -16,8 +24,14 @@ export function WishesForm({ wishes, onChange }: WishesFormProps) {
   const { weights = DEFAULT_WEIGHTS, filter = {}, zones = [], coverage = null } = wishes;
   const total = weights.face + weights.neck + weights.decollete;
   const set = (more: Partial<MatchWishes>): void => onChange({ ...wishes, ...more });
-  const setWeight = (part: keyof TargetWeights, value: number): void => set({ weights: { ...weights, [part]: value } });
-  const limits = [...(filter.textures ?? []), ...(filter.finishes ?? []), ...(filter.coverages ?? []), ...(filter.families ?? [])];
+  const setWeight = (part: keyof TargetWeights, value: number): void =>
+    set({ weights: { ...weights, [part]: value } });
+  const limits = [
+    ...(filter.textures ?? []),
+    ...(filter.finishes ?? []),
+    ...(filter.coverages ?? []),
+    ...(filter.families ?? []),
+  ];
   return (
     <Column gap="$2">
       <Line justifyContent="space-between" flexWrap="nowrap">

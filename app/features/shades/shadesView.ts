@@ -1,4 +1,13 @@
-import { measuresInWords, productName, snapshotOf, type Chart, type CorrectorChoice, type ShadeMatch, type Step, type Use } from '@toile/core';
+import {
+  measuresInWords,
+  productName,
+  snapshotOf,
+  type Chart,
+  type CorrectorChoice,
+  type ShadeMatch,
+  type Step,
+  type Use,
+} from '@toile/core';
 
 /** '2 : 1', or nothing for a single product. */
 export function ratioOf(match: ShadeMatch): string {
@@ -6,7 +15,8 @@ export function ratioOf(match: ShadeMatch): string {
 }
 
 /** 'Veil V3 with Adjust yellow' */
-export const namesOf = (match: ShadeMatch): string => match.parts.map(({ product }) => `${product.line} ${product.shade}`).join(' with ');
+export const namesOf = (match: ShadeMatch): string =>
+  match.parts.map(({ product }) => `${product.line} ${product.shade}`).join(' with ');
 
 /** '4 pumps + 2 drops, 0.75 ml' */
 export function takenInWords({ parts, amount }: ShadeMatch): string {
@@ -17,17 +27,23 @@ export function takenInWords({ parts, amount }: ShadeMatch): string {
 /** The least difference of any match under lamp and flash: what the others are held against. */
 export type LightBest = { readonly indoor: number; readonly flash: number };
 export function bestUnderLights(matches: readonly ShadeMatch[]): LightBest {
-  return { indoor: Math.min(...matches.map((m) => m.under.indoor)), flash: Math.min(...matches.map((m) => m.under.flash)) };
+  return {
+    indoor: Math.min(...matches.map((m) => m.under.indoor)),
+    flash: Math.min(...matches.map((m) => m.under.flash)),
+  };
 }
 
-/** How it stands under lamp and flash against the best there: one reading tells no more than which is nearer. */
+/**
+ * How it stands under lamp and flash against the best there: one reading tells no more than which is nearer.
+ */
 export function lightsInWords({ under }: ShadeMatch, best: LightBest): string {
   const [lamp, flash] = [under.indoor - best.indoor, under.flash - best.flash];
   const behind = (more: number): string => (more < 0.15 ? 'as the best' : `${more.toFixed(1)} behind`);
   return `lamp ${behind(lamp)} · flash ${behind(flash)}`;
 }
 
-export const keyOf = (match: ShadeMatch): string => match.parts.map((p) => `${p.product.id} ${p.pumps}`).join();
+export const keyOf = (match: ShadeMatch): string =>
+  match.parts.map((p) => `${p.product.id} ${p.pumps}`).join();
 
 /** What a step would use of a match. */
 export function useOf(match: ShadeMatch): Use[] {
@@ -39,9 +55,14 @@ export function useOf(match: ShadeMatch): Use[] {
   }));
 }
 
-/** The chart with a match in its base: in the step asked for, else in its first base step. Null when it has none. */
+/**
+ * The chart with a match in its base: in the step asked for, else in its first base step. Null when it has
+ * none.
+ */
 export function withMatch(chart: Chart, match: ShadeMatch, stepId: string | null): Chart | null {
-  const step: Step | undefined = chart.steps.find((s) => s.id === stepId) ?? chart.steps.find((s) => s.role === 'base' && s.variant === undefined);
+  const step: Step | undefined =
+    chart.steps.find((s) => s.id === stepId) ??
+    chart.steps.find((s) => s.role === 'base' && s.variant === undefined);
   if (!step) return null;
   return { ...chart, steps: chart.steps.map((s) => (s.id === step.id ? { ...s, use: useOf(match) } : s)) };
 }
@@ -53,7 +74,9 @@ export const matchReason = (match: ShadeMatch): string =>
 /** '0.25 mg/cm² Quiet peach, then 0.5 mg/cm² Under U4' */
 export function layersInWords(correction: CorrectorChoice['corrections'][number]): string {
   if (correction.layers.length === 0) return 'Nothing: leave it to the base';
-  return correction.layers.map(({ product, doseMgPerCm2 }) => `${doseInWords(doseMgPerCm2)} ${productName(product)}`).join(', then ');
+  return correction.layers
+    .map(({ product, doseMgPerCm2 }) => `${doseInWords(doseMgPerCm2)} ${productName(product)}`)
+    .join(', then ');
 }
 
 /** Doses as a hand knows them. */

@@ -34,7 +34,10 @@ export function ShareDialog({ chartId, version, onClose }: ShareDialogProps) {
       const studioId = session.data?.studio.id;
       if (!studioId) return;
       const secret = newSecret();
-      await call('createShare', { params: { id: chartId }, body: { id: newId(), version, secret, days, cautions } });
+      await call('createShare', {
+        params: { id: chartId },
+        body: { id: newId(), version, secret, days, cautions },
+      });
       setLink(`${window.location.origin}${sharePath(studioId, secret)}`);
       setCopied(false);
     });
@@ -77,7 +80,15 @@ export function ShareDialog({ chartId, version, onClose }: ShareDialogProps) {
                     <Label
                       flex={1}
                     >{`Version ${share.version} by ${share.madeBy}, ${ended ? (share.revokedAt ? 'taken back' : 'ended') : `until ${dayInWords(share.expiresAt)}`}${share.cautions ? ', with cautions' : ''}`}</Label>
-                    {ended ? null : <Button onPress={() => void tried(() => call('revokeShare', { params: { id: share.id }, body: {} }))}>Take back</Button>}
+                    {ended ? null : (
+                      <Button
+                        onPress={() =>
+                          void tried(() => call('revokeShare', { params: { id: share.id }, body: {} }))
+                        }
+                      >
+                        Take back
+                      </Button>
+                    )}
                   </Line>
                 );
               })}

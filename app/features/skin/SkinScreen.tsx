@@ -4,7 +4,24 @@ import { LineChart } from 'react-native-gifted-charts';
 import { depthInWords, depthOf, skinTarget, SKIN_ZONE_NAMES, SKIN_ZONES, undertoneOf } from '@toile/core';
 import { pathTo, type ChartAnswer, type ClientAnswer } from '@toile/contract';
 import { useChart, useClient } from '../../data/hooks';
-import { Body, Button, Choice, Column, Empty, Figure, Judged, Label, Line, Ready, Screen, Subheading, Swatch, useColours, useWide, View } from '../../ui';
+import {
+  Body,
+  Button,
+  Choice,
+  Column,
+  Empty,
+  Figure,
+  Judged,
+  Label,
+  Line,
+  Ready,
+  Screen,
+  Subheading,
+  Swatch,
+  useColours,
+  useWide,
+  View,
+} from '../../ui';
 import { labInWords } from '../words/colours';
 import { dayInWords, howFar } from '../words/dates';
 import { driftInWords, historyOf, type HistoryOf, type HistoryPoint } from './historyView';
@@ -36,7 +53,12 @@ function History({ client }: { readonly client: ClientAnswer }) {
   const points = historyOf(client.readings, of);
   const last = points.at(-1);
   if (client.readings.length === 0 || !last)
-    return <Empty title="Not read yet" words="Read her skin: seven zones, a few touches each. The line starts with the first." />;
+    return (
+      <Empty
+        title="Not read yet"
+        words="Read her skin: seven zones, a few touches each. The line starts with the first."
+      />
+    );
   const before = points.at(-2);
   return (
     <Column gap="$4">
@@ -60,7 +82,14 @@ function History({ client }: { readonly client: ClientAnswer }) {
       <Column gap={0}>
         <Subheading>Readings</Subheading>
         {[...points].reverse().map((p) => (
-          <Line key={p.at} gap="$3" flexWrap="nowrap" paddingVertical="$1" borderBottomWidth={1} borderBottomColor="$line">
+          <Line
+            key={p.at}
+            gap="$3"
+            flexWrap="nowrap"
+            paddingVertical="$1"
+            borderBottomWidth={1}
+            borderBottomColor="$line"
+          >
             <Swatch lab={p.lab} size={32} label="as read" />
             <Column gap={0} flex={1}>
               <Body>{`${dayInWords(p.at)}, ${howFar(p.at)}`}</Body>
@@ -73,7 +102,11 @@ function History({ client }: { readonly client: ClientAnswer }) {
         ))}
       </Column>
       {client.readings[0] ? (
-        <Button onPress={() => window.location.assign(pathTo('exportReading', { id: client.readings[0]!.id }))}>Export the newest as CGATS.17</Button>
+        <Button
+          onPress={() => window.location.assign(pathTo('exportReading', { id: client.readings[0]!.id }))}
+        >
+          Export the newest as CGATS.17
+        </Button>
       ) : null}
     </Column>
   );
@@ -100,11 +133,23 @@ function Summary({ client }: { readonly client: ClientAnswer }) {
 }
 
 /** Drift since her newest chart was made. */
-function SinceChart({ chart, of, now }: { readonly chart: ChartAnswer | undefined; readonly of: HistoryOf; readonly now: HistoryPoint }) {
+function SinceChart({
+  chart,
+  of,
+  now,
+}: {
+  readonly chart: ChartAnswer | undefined;
+  readonly of: HistoryOf;
+  readonly now: HistoryPoint;
+}) {
   const skin = chart?.chart.client.skin;
   const then = skin ? (of === 'whole' ? skinTarget(skin) : (skin[of] ?? null)) : null;
   if (!chart || !then) return null;
-  return <Body>{driftInWords(then, now.lab, `the chart ${chart.chart.look.name} of ${dayInWords(chart.chart.at)}`)}</Body>;
+  return (
+    <Body>
+      {driftInWords(then, now.lab, `the chart ${chart.chart.look.name} of ${dayInWords(chart.chart.at)}`)}
+    </Body>
+  );
 }
 
 const day = 86_400_000;
@@ -148,7 +193,9 @@ function DepthChart({ points }: { readonly points: readonly HistoryPoint[] }) {
               endSpacing={20}
               maxValue={high - low}
               noOfSections={sections}
-              yAxisLabelTexts={Array.from({ length: sections + 1 }, (_, i) => (high - ((high - low) * i) / sections).toFixed(1))}
+              yAxisLabelTexts={Array.from({ length: sections + 1 }, (_, i) =>
+                (high - ((high - low) * i) / sections).toFixed(1),
+              )}
               color={c.ink}
               thickness={2}
               dataPointsColor={c.woad}

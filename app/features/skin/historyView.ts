@@ -6,7 +6,8 @@ export type HistoryPoint = { readonly at: string; readonly lab: Lab; readonly de
 /** Whole face, neck and decollete together, or one zone. */
 export type HistoryOf = SkinZone | 'whole';
 
-const labOf = (skin: Skin, of: HistoryOf): Lab | null => (of === 'whole' ? skinTarget(skin) : (skin[of] ?? null));
+const labOf = (skin: Skin, of: HistoryOf): Lab | null =>
+  of === 'whole' ? skinTarget(skin) : (skin[of] ?? null);
 
 /** A zone over time, oldest first; readings without it are left out. */
 export function historyOf(readings: readonly ReadingAnswer[], of: HistoryOf): HistoryPoint[] {
@@ -26,7 +27,10 @@ export function driftInWords(before: Lab, now: Lab, since: string): string {
   const { deltaE, stepsDeeper } = driftBetween(before, now);
   if (deltaE < SEEN) return `Since ${since}: no change that would be seen. Her shades still hold.`;
   const steps = Math.abs(stepsDeeper);
-  const depth = steps < 0.15 ? 'no deeper or lighter' : `${steps.toFixed(1)} shade steps ${stepsDeeper > 0 ? 'deeper' : 'lighter'}`;
+  const depth =
+    steps < 0.15
+      ? 'no deeper or lighter'
+      : `${steps.toFixed(1)} shade steps ${stepsDeeper > 0 ? 'deeper' : 'lighter'}`;
   const meaning =
     steps >= 0.8
       ? 'Take the next shade, or mix towards it.'

@@ -16,23 +16,49 @@ import {
 import { newId, type ChartSummary } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useKit, useProductUses, useRefresh } from '../../data/hooks';
-import { Body, Button, Choice, Column, Empty, Figure, Judged, Label, Line, Loading, Ready, Screen, Subheading, Swatch, useColours } from '../../ui';
+import {
+  Body,
+  Button,
+  Choice,
+  Column,
+  Empty,
+  Figure,
+  Judged,
+  Label,
+  Line,
+  Loading,
+  Ready,
+  Screen,
+  Subheading,
+  Swatch,
+  useColours,
+} from '../../ui';
 import { askShades, useWork } from '../../workers';
 import { dayInWords, todayText } from '../words/dates';
 import { substituteKey, substituteName } from './substituteView';
 
-/** What stands in for a product: nearest first, seen on a client's skin, put into one chart or all that use it. */
+/**
+ * What stands in for a product: nearest first, seen on a client's skin, put into one chart or all that use
+ * it.
+ */
 export function SubstituteScreen({ id }: { readonly id: string }) {
   const kit = useKit();
   const uses = useProductUses(id);
   const router = useRouter();
   const product = kit.data?.products.find((p) => p.id === id);
   const title = 'Find a substitute';
-  if (kit.data && product && uses.data) return <Find kit={kit.data} product={product} charts={uses.data.charts} />;
+  if (kit.data && product && uses.data)
+    return <Find kit={kit.data} product={product} charts={uses.data.charts} />;
   return (
     <Screen title={title} onBack={() => router.navigate(`/kit/products/${id}`)}>
       <Ready remote={kit}>
-        {() => (product ? <Ready remote={uses}>{() => null}</Ready> : <Empty title="Not in this kit" words="It may have been taken out." />)}
+        {() =>
+          product ? (
+            <Ready remote={uses}>{() => null}</Ready>
+          ) : (
+            <Empty title="Not in this kit" words="It may have been taken out." />
+          )
+        }
       </Ready>
     </Screen>
   );
@@ -47,12 +73,18 @@ function Find({ kit, product, charts }: FindProps) {
   const router = useRouter();
   const refresh = useRefresh();
   const { chart: asked } = useLocalSearchParams<{ chart?: string }>();
-  const [chartId, setChartId] = useState<string | null>(() => (charts.some((c) => c.id === asked) ? asked! : (charts[0]?.id ?? null)));
+  const [chartId, setChartId] = useState<string | null>(() =>
+    charts.some((c) => c.id === asked) ? asked! : (charts[0]?.id ?? null),
+  );
   const [where, setWhere] = useState<string>(() => (asked ? 'one' : EVERYWHERE));
   const chart = useChartOnce(chartId);
   const [packed, setPacked] = useState(true);
   const request = useMemo(() => requestFor(kit, product, chart, packed), [kit, product, chart, packed]);
-  const { answer, error } = useWork(askShades, 'substitute', chartId !== null && chart === null ? null : request);
+  const { answer, error } = useWork(
+    askShades,
+    'substitute',
+    chartId !== null && chart === null ? null : request,
+  );
   const [chosen, setChosen] = useState<string | null>(null);
   const [key] = useState(newId);
   const [busy, setBusy] = useState(false);
@@ -64,7 +96,11 @@ function Find({ kit, product, charts }: FindProps) {
     setBusy(true);
     setSaid(null);
     try {
-      const parts = picked!.parts.map((p) => ({ productId: p.product.id, unitId: p.unit.id, pumps: p.pumps }));
+      const parts = picked!.parts.map((p) => ({
+        productId: p.product.id,
+        unitId: p.unit.id,
+        pumps: p.pumps,
+      }));
       const body = { chartIds: targets, parts, doseFactor: picked!.doseFactor, reason: why ?? '' };
       const { changed } = await call('substituteProduct', {
         params: { id: product.id },
@@ -78,7 +114,10 @@ function Find({ kit, product, charts }: FindProps) {
       });
       if (changed.length === 1) router.navigate(`/charts/${changed[0]!.chartId}`);
     } catch (failed) {
-      setSaid({ words: failed instanceof CallError ? failed.message : 'Something went wrong. Try again.', wrong: true });
+      setSaid({
+        words: failed instanceof CallError ? failed.message : 'Something went wrong. Try again.',
+        wrong: true,
+      });
     } finally {
       setBusy(false);
     }
@@ -88,15 +127,27 @@ function Find({ kit, product, charts }: FindProps) {
       title="Find a substitute"
       above={productName(product)}
       widest={760}
-      onBack={() => (asked ? router.navigate(`/charts/${asked}`) : router.navigate(`/kit/products/${product.id}`))}
+      onBack={() =>
+        asked ? router.navigate(`/charts/${asked}`) : router.navigate(`/kit/products/${product.id}`)
+      }
       foot={
         charts.length > 0 ? (
           <Column gap="$2">
             {said ? (
-              <Body role={said.wrong ? 'alert' : 'status'} color={said.wrong ? '$madder' : '$moss'}>{`${said.wrong ? '▲' : '✓'} ${said.words}`}</Body>
+              <Body
+                role={said.wrong ? 'alert' : 'status'}
+                color={said.wrong ? '$madder' : '$moss'}
+              >{`${said.wrong ? '▲' : '✓'} ${said.words}`}</Body>
             ) : null}
-            <Button kind="main" large disabled={busy || !picked || targets.length === 0} onPress={() => void apply()}>
-              {picked ? `Use it in ${targets.length === 1 ? 'this chart' : `all ${targets.length} charts`}` : 'Nothing to use'}
+            <Button
+              kind="main"
+              large
+              disabled={busy || !picked || targets.length === 0}
+              onPress={() => void apply()}
+            >
+              {picked
+                ? `Use it in ${targets.length === 1 ? 'this chart' : `all ${targets.length} charts`}`
+                : 'Nothing to use'}
             </Button>
           </Column>
         ) : undefined
@@ -126,10 +177,20 @@ function Find({ kit, product, charts }: FindProps) {
             ) : null}
           </>
         )}
-        <Choice label="That day it is" options={['here', 'not packed']} chosen={[packed ? 'here' : 'not packed']} onChange={([p]) => setPacked(p === 'here')} />
+        <Choice
+          label="That day it is"
+          options={['here', 'not packed']}
+          chosen={[packed ? 'here' : 'not packed']}
+          onChange={([p]) => setPacked(p === 'here')}
+        />
         {error ? <Body color="$madder">{`▲ ${error}`}</Body> : null}
         {answer ? (
-          <Answers list={answer} product={product} picked={picked} onPick={(s) => setChosen(substituteKey(s))} />
+          <Answers
+            list={answer}
+            product={product}
+            picked={picked}
+            onPick={(s) => setChosen(substituteKey(s))}
+          />
         ) : (
           <Loading words="Comparing the kit" />
         )}
@@ -174,7 +235,12 @@ type AnswersProps = {
 
 function Answers({ list, product, picked, onPick }: AnswersProps) {
   const c = useColours();
-  if (list.length === 0) return <Body color="$weld">▲ The kit has nothing of its kind that can be used. It has to be bought, or the step left out.</Body>;
+  if (list.length === 0)
+    return (
+      <Body color="$weld">
+        ▲ The kit has nothing of its kind that can be used. It has to be bought, or the step left out.
+      </Body>
+    );
   return (
     <Column gap={0} role="radiogroup" aria-label="Substitutes">
       <Subheading>Nearest first</Subheading>
@@ -200,10 +266,15 @@ function Answers({ list, product, picked, onPick }: AnswersProps) {
               paddingLeft: 8,
             }}
           >
-            {s.lab ? <Swatch lab={s.lab} beside={product.lab} size={40} label="substitute beside the old product" /> : null}
+            {s.lab ? (
+              <Swatch lab={s.lab} beside={product.lab} size={40} label="substitute beside the old product" />
+            ) : null}
             <Column gap={2} flex={1}>
               <Line flexWrap="nowrap" justifyContent="space-between" alignItems="flex-start">
-                <Body flex={1} fontWeight={on ? '700' : '400'}>{`${on ? '✓ ' : ''}${substituteName(s)}`}</Body>
+                <Body
+                  flex={1}
+                  fontWeight={on ? '700' : '400'}
+                >{`${on ? '✓ ' : ''}${substituteName(s)}`}</Body>
                 {s.deltaE === null ? null : <Figure fontWeight="700">{s.deltaE.toFixed(1)}</Figure>}
               </Line>
               {s.reasons.map((r) => (
@@ -214,9 +285,17 @@ function Answers({ list, product, picked, onPick }: AnswersProps) {
               {s.onSkin ? (
                 <Line>
                   <Judged padding="$1">
-                    <Swatch lab={s.onSkin.after} beside={s.onSkin.before} size={28} label="on her skin now, beside before" />
+                    <Swatch
+                      lab={s.onSkin.after}
+                      beside={s.onSkin.before}
+                      size={28}
+                      label="on her skin now, beside before"
+                    />
                   </Judged>
-                  <Label fontSize="$1" lineHeight="$1">{`on her skin ${s.onSkin.deltaE.toFixed(1)} from before`}</Label>
+                  <Label
+                    fontSize="$1"
+                    lineHeight="$1"
+                  >{`on her skin ${s.onSkin.deltaE.toFixed(1)} from before`}</Label>
                 </Line>
               ) : null}
             </Column>

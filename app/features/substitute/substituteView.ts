@@ -6,4 +6,5 @@ export function substituteName({ parts }: Substitute): string {
   return parts.length === 1 ? names : `${parts.map((p) => p.pumps).join(' : ')} ${names}`;
 }
 
-export const substituteKey = ({ parts }: Substitute): string => parts.map((p) => `${p.product.id.slice(-12)} ${p.pumps}`).join();
+export const substituteKey = ({ parts }: Substitute): string =>
+  parts.map((p) => `${p.product.id.slice(-12)} ${p.pumps}`).join();

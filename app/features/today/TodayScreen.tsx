@@ -2,7 +2,20 @@ import { useRouter } from 'expo-router';
 import type { TodayAnswer, VisitAnswer } from '@toile/contract';
 import { useSession, useToday } from '../../data/hooks';
 import { useDayOnHand } from '../../data/offline';
-import { Body, Button, Column, Empty, Label, Ready, Row, Rule, Screen, Subheading, useWide, View } from '../../ui';
+import {
+  Body,
+  Button,
+  Column,
+  Empty,
+  Label,
+  Ready,
+  Row,
+  Rule,
+  Screen,
+  Subheading,
+  useWide,
+  View,
+} from '../../ui';
 import { dayAndDistance, dayInWords, howFar } from '../words/dates';
 import { byDay, visitDetail } from '../words/visits';
 import { SettingsAside } from '../settings/SettingsAside';
@@ -15,7 +28,11 @@ export function TodayScreen() {
   const session = useSession();
   useDayOnHand(today.data);
   return (
-    <Screen title="Today" above={session.data ? `${session.data.studio.name} · ${session.data.name}` : undefined} aside={<SettingsAside />}>
+    <Screen
+      title="Today"
+      above={session.data ? `${session.data.studio.name} · ${session.data.name}` : undefined}
+      aside={<SettingsAside />}
+    >
       <Ready remote={today}>{(data) => <TodayView today={data} />}</Ready>
     </Screen>
   );
@@ -46,7 +63,13 @@ function TodayView({ today }: { readonly today: TodayAnswer }) {
               key={item.words}
               title={`${DUE_MARKS[item.kind]}  ${item.words}`}
               onPress={() =>
-                router.navigate(item.clientId === null ? '/kit' : item.kind === 're-read' ? `/clients/${item.clientId}/read` : `/clients/${item.clientId}`)
+                router.navigate(
+                  item.clientId === null
+                    ? '/kit'
+                    : item.kind === 're-read'
+                      ? `/clients/${item.clientId}/read`
+                      : `/clients/${item.clientId}`,
+                )
               }
             />
           ))}
@@ -80,7 +103,9 @@ function NextVisit({ visit }: { readonly visit: VisitAnswer }) {
       <Label>{`Next, ${howFar(visit.date)}`}</Label>
       <Subheading fontSize="$5" lineHeight="$5">{`${visit.startsAt}  ${visit.clientName}`}</Subheading>
       <Body color="$inkSoft">
-        {[dayInWords(visit.date), visit.kind, visit.place, visit.readyBy ? `ready by ${visit.readyBy}` : null].filter(Boolean).join(' · ')}
+        {[dayInWords(visit.date), visit.kind, visit.place, visit.readyBy ? `ready by ${visit.readyBy}` : null]
+          .filter(Boolean)
+          .join(' · ')}
       </Body>
       <Rule />
       {visit.chartId ? (

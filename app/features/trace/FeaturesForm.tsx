@@ -25,12 +25,27 @@ const NOTED = {
   beard: 'beard',
   cannotRecline: 'cannot lie back',
 } as const satisfies Partial<Record<keyof Features, string>>;
-const NOTES = ['dry', 'lenses', 'headTremor', 'beard', 'cannotRecline'] as const satisfies readonly (keyof typeof NOTED)[];
+const NOTES = [
+  'dry',
+  'lenses',
+  'headTremor',
+  'beard',
+  'cannotRecline',
+] as const satisfies readonly (keyof typeof NOTED)[];
 
 /** What is noted of a face beside its measurements; what may differ from side to side can be said of each. */
 export function FeaturesForm({ features, onChange }: FeaturesFormProps) {
-  const one = <K extends 'nose' | 'hair' | 'hairTone' | 'age'>(key: K, label: string, options: readonly Features[K][]) => (
-    <Choice label={label} options={options} chosen={[features[key]]} onChange={([value]) => value && onChange({ ...features, [key]: value })} />
+  const one = <K extends 'nose' | 'hair' | 'hairTone' | 'age'>(
+    key: K,
+    label: string,
+    options: readonly Features[K][],
+  ) => (
+    <Choice
+      label={label}
+      options={options}
+      chosen={[features[key]]}
+      onChange={([value]) => value && onChange({ ...features, [key]: value })}
+    />
   );
   const lids = (side: 'left' | 'right') => (
     <Choice
@@ -45,7 +60,11 @@ export function FeaturesForm({ features, onChange }: FeaturesFormProps) {
       <Subheading>Features</Subheading>
       {lids('left')}
       {lids('right')}
-      <SidedChoices of={features.right ? 'client’s left' : null} features={features} onChange={(said) => onChange({ ...features, ...said })} />
+      <SidedChoices
+        of={features.right ? 'client’s left' : null}
+        features={features}
+        onChange={(said) => onChange({ ...features, ...said })}
+      />
       <Switch
         label="The client’s right differs"
         on={features.right !== undefined}
@@ -68,14 +87,22 @@ export function FeaturesForm({ features, onChange }: FeaturesFormProps) {
         chosen={features.lashes ? [features.lashes] : []}
         onChange={([lashes]) => lashes && onChange({ ...features, lashes })}
       />
-      <Choice label="Oily" several options={OILY_ZONES} chosen={features.oily} onChange={(oily) => onChange({ ...features, oily })} />
+      <Choice
+        label="Oily"
+        several
+        options={OILY_ZONES}
+        chosen={features.oily}
+        onChange={(oily) => onChange({ ...features, oily })}
+      />
       <Choice
         label="Also"
         several
         options={NOTES}
         words={NOTED}
         chosen={NOTES.filter((note) => features[note] === true)}
-        onChange={(chosen) => onChange({ ...features, ...Object.fromEntries(NOTES.map((note) => [note, chosen.includes(note)])) })}
+        onChange={(chosen) =>
+          onChange({ ...features, ...Object.fromEntries(NOTES.map((note) => [note, chosen.includes(note)])) })
+        }
       />
     </Column>
   );
@@ -95,12 +122,40 @@ type SidedChoicesProps = {
 function SidedChoices({ of, features, onChange }: SidedChoicesProps) {
   const named = (label: string): string => (of ? `${label}, ${of}` : label);
   return (
-    <Column gap="$3" borderLeftWidth={of ? 3 : 0} borderLeftColor="$woad" paddingLeft={of ? '$3' : 0} role="group" aria-label={of ?? 'Both sides'}>
+    <Column
+      gap="$3"
+      borderLeftWidth={of ? 3 : 0}
+      borderLeftColor="$woad"
+      paddingLeft={of ? '$3' : 0}
+      role="group"
+      aria-label={of ?? 'Both sides'}
+    >
       {of ? <Label>{`On the ${of}`}</Label> : null}
-      <Choice label={named('Eyes')} options={EYE_SHAPES} chosen={[features.eyes]} onChange={([eyes]) => eyes && onChange({ eyes })} />
-      <Choice label={named('Brows')} options={BROWS} chosen={[features.brows]} onChange={([brows]) => brows && onChange({ brows })} />
-      <Choice label={named('Lip edge')} options={LIP_EDGES} chosen={[features.lipEdge ?? 'clear']} onChange={([lipEdge]) => lipEdge && onChange({ lipEdge })} />
-      <Choice label={named('Lines')} several options={LINES} chosen={features.lines} onChange={(lines) => onChange({ lines })} />
+      <Choice
+        label={named('Eyes')}
+        options={EYE_SHAPES}
+        chosen={[features.eyes]}
+        onChange={([eyes]) => eyes && onChange({ eyes })}
+      />
+      <Choice
+        label={named('Brows')}
+        options={BROWS}
+        chosen={[features.brows]}
+        onChange={([brows]) => brows && onChange({ brows })}
+      />
+      <Choice
+        label={named('Lip edge')}
+        options={LIP_EDGES}
+        chosen={[features.lipEdge ?? 'clear']}
+        onChange={([lipEdge]) => lipEdge && onChange({ lipEdge })}
+      />
+      <Choice
+        label={named('Lines')}
+        several
+        options={LINES}
+        chosen={features.lines}
+        onChange={(lines) => onChange({ lines })}
+      />
       <Choice
         label={named('Temples')}
         options={['even', 'narrow']}

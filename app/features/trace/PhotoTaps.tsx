@@ -1,6 +1,28 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { otherSide, questionTaps, TAP_WORDS, TAPPED_LANDMARKS, tapsInMm, type PictureTaps, type Point, type TappedLandmark, type Taps } from '@toile/core';
-import { Body, Button, Choice, Column, Field, FileButton, Label, Line, Subheading, Switch, useColours } from '../../ui';
+import {
+  otherSide,
+  questionTaps,
+  TAP_WORDS,
+  TAPPED_LANDMARKS,
+  tapsInMm,
+  type PictureTaps,
+  type Point,
+  type TappedLandmark,
+  type Taps,
+} from '@toile/core';
+import {
+  Body,
+  Button,
+  Choice,
+  Column,
+  Field,
+  FileButton,
+  Label,
+  Line,
+  Subheading,
+  Switch,
+  useColours,
+} from '../../ui';
 import { usePhoto } from './usePhoto';
 
 /** Lengths that set the scale: two tapped places and what is between them. */
@@ -8,7 +30,10 @@ const SCALES = {
   pupils: { from: 'pupil_right', to: 'pupil_left', words: 'between the pupils', usual: '63' },
   face: { from: 'hairline_c', to: 'gnathion', words: 'hairline to chin', usual: '180' },
   cheekbones: { from: 'zygion_right', to: 'zygion_left', words: 'across the cheekbones', usual: '132' },
-} as const satisfies Record<string, { from: TappedLandmark; to: TappedLandmark; words: string; usual: string }>;
+} as const satisfies Record<
+  string,
+  { from: TappedLandmark; to: TappedLandmark; words: string; usual: string }
+>;
 type ScaleName = keyof typeof SCALES;
 
 const LOUPE_PX = 112;
@@ -16,24 +41,38 @@ const LOUPE_ZOOM = 3;
 
 type PhotoTapsProps = { readonly clientId: string; readonly onTraced: (taps: Taps) => void };
 
-/** A face traced by taps on a photo: one place after another, each to be moved or skipped, a loupe over the finger, one length for the scale. */
+/**
+ * A face traced by taps on a photo: one place after another, each to be moved or skipped, a loupe over the
+ * finger, one length for the scale.
+ */
 export function PhotoTaps({ clientId, onTraced }: PhotoTapsProps) {
   const photo = usePhoto(clientId);
   const [consent, setConsent] = useState(false);
   return (
     <Column gap="$3">
       <Subheading>Taps on a photo</Subheading>
-      <Body>From the front, hair back, the camera level with the eyes. The photo stays in this page: it is never sent, and is dropped when you leave.</Body>
+      <Body>
+        From the front, hair back, the camera level with the eyes. The photo stays in this page: it is never
+        sent, and is dropped when you leave.
+      </Body>
       <Line>
         <FileButton label="Choose a photo" accept="image/*" onFile={photo.open}>
           {photo.href ? 'Another photo' : 'Choose a photo'}
         </FileButton>
-        {photo.href ? <Button onPress={() => void photo.drop()}>{photo.kept ? 'Forget the kept photo' : 'Drop the photo'}</Button> : null}
+        {photo.href ? (
+          <Button onPress={() => void photo.drop()}>
+            {photo.kept ? 'Forget the kept photo' : 'Drop the photo'}
+          </Button>
+        ) : null}
       </Line>
       {photo.href ? <Tapping key={photo.href} href={photo.href} onTraced={onTraced} /> : null}
       {photo.href && !photo.kept ? (
         <Column gap="$1">
-          <Switch label="The client agrees that the photo is kept on this device" on={consent} onToggle={() => setConsent((c) => !c)} />
+          <Switch
+            label="The client agrees that the photo is kept on this device"
+            on={consent}
+            onToggle={() => setConsent((c) => !c)}
+          />
           {consent ? <Button onPress={() => void photo.keep()}>Keep it on this device</Button> : null}
         </Column>
       ) : null}
@@ -64,9 +103,14 @@ function Tapping({ href, onTraced }: { readonly href: string; readonly onTraced:
     const box = picture.current?.getBoundingClientRect();
     if (!box || !natural) return null;
     const [x, y] = [event.clientX - box.left, event.clientY - box.top];
-    return { at: [(x / box.width) * natural[0], (y / box.height) * natural[1]], shown: [x, y], width: box.width };
+    return {
+      at: [(x / box.width) * natural[0], (y / box.height) * natural[1]],
+      shown: [x, y],
+      width: box.width,
+    };
   };
-  const shown = ([x, y]: Point): Point => (natural ? [(x / natural[0]) * 100, (y / natural[1]) * 100] : [0, 0]);
+  const shown = ([x, y]: Point): Point =>
+    natural ? [(x / natural[0]) * 100, (y / natural[1]) * 100] : [0, 0];
   const down = (event: PointerEvent<HTMLDivElement>): void => {
     event.currentTarget.setPointerCapture(event.pointerId);
     setLoupe(inPicture(event));
@@ -88,9 +132,14 @@ function Tapping({ href, onTraced }: { readonly href: string; readonly onTraced:
 
   const finish = (): void => {
     const value = Number((length || SCALES[scale].usual).replace(',', '.'));
-    if (length.trim() === '') return setFailure(`Measure ${SCALES[scale].words} with the tape and write it down: it sets the scale.`);
+    if (length.trim() === '')
+      return setFailure(`Measure ${SCALES[scale].words} with the tape and write it down: it sets the scale.`);
     const { from, to } = SCALES[scale];
-    const named = mirrored ? Object.fromEntries(Object.entries(taps).map(([name, [x, y]]) => [otherSide(name as TappedLandmark), [-x, y] as const])) : taps;
+    const named = mirrored
+      ? Object.fromEntries(
+          Object.entries(taps).map(([name, [x, y]]) => [otherSide(name as TappedLandmark), [-x, y] as const]),
+        )
+      : taps;
     try {
       const mm = tapsInMm(named, { from, to, mm: value });
       const swapped = questionTaps(mm);
@@ -99,7 +148,9 @@ function Tapping({ href, onTraced }: { readonly href: string; readonly onTraced:
         setChosen(grave[0]!.name);
         return setFailure(`${capital(TAP_WORDS[grave[0]!.name])}: ${grave[0]!.message}`);
       }
-      setFailure(swapped.length > 0 ? `${capital(TAP_WORDS[swapped[0]!.name])}: ${swapped[0]!.message}` : null);
+      setFailure(
+        swapped.length > 0 ? `${capital(TAP_WORDS[swapped[0]!.name])}: ${swapped[0]!.message}` : null,
+      );
       onTraced(mm);
     } catch (error) {
       setFailure(error instanceof Error ? error.message : String(error));
@@ -119,7 +170,13 @@ function Tapping({ href, onTraced }: { readonly href: string; readonly onTraced:
         onPointerMove={(event) => loupe && setLoupe(inPicture(event))}
         onPointerUp={up}
         onPointerCancel={() => setLoupe(null)}
-        style={{ position: 'relative', width: '100%', touchAction: 'none', userSelect: 'none', cursor: 'crosshair' }}
+        style={{
+          position: 'relative',
+          width: '100%',
+          touchAction: 'none',
+          userSelect: 'none',
+          cursor: 'crosshair',
+        }}
       >
         <img
           ref={picture}
@@ -127,7 +184,9 @@ function Tapping({ href, onTraced }: { readonly href: string; readonly onTraced:
           alt="Chosen for tracing"
           draggable={false}
           style={{ display: 'block', width: '100%' }}
-          onLoad={(event) => setNatural([event.currentTarget.naturalWidth, event.currentTarget.naturalHeight])}
+          onLoad={(event) =>
+            setNatural([event.currentTarget.naturalWidth, event.currentTarget.naturalHeight])
+          }
         />
         {(Object.entries(taps) as [TappedLandmark, Point][]).map(([name, at]) => {
           const [x, y] = shown(at);
@@ -176,16 +235,24 @@ function Tapping({ href, onTraced }: { readonly href: string; readonly onTraced:
         <Button
           disabled={tapped + skipped.length === 0}
           onPress={() => {
-            const last = [...TAPPED_LANDMARKS].reverse().find((name) => name in taps || skipped.includes(name));
+            const last = [...TAPPED_LANDMARKS]
+              .reverse()
+              .find((name) => name in taps || skipped.includes(name));
             setSkipped((s) => s.filter((name) => name !== last));
-            setTaps(({ ...all }) => (last ? Object.fromEntries(Object.entries(all).filter(([name]) => name !== last)) : all));
+            setTaps(({ ...all }) =>
+              last ? Object.fromEntries(Object.entries(all).filter(([name]) => name !== last)) : all,
+            );
             setChosen(null);
           }}
         >
           Take the last back
         </Button>
       </Line>
-      <Switch label="The photo is mirrored, as selfies are" on={mirrored} onToggle={() => setMirrored((m) => !m)} />
+      <Switch
+        label="The photo is mirrored, as selfies are"
+        on={mirrored}
+        onToggle={() => setMirrored((m) => !m)}
+      />
       <Choice
         label="One length you know sets the scale"
         options={Object.keys(SCALES) as ScaleName[]}
@@ -238,8 +305,26 @@ function Loupe({ href, shown: [x, y], width }: LoupeAt & { readonly href: string
         pointerEvents: 'none',
       }}
     >
-      <span style={{ position: 'absolute', left: LOUPE_PX / 2 - 10, top: LOUPE_PX / 2 - 1, width: 20, height: 1, background: c.madder }} />
-      <span style={{ position: 'absolute', left: LOUPE_PX / 2 - 1, top: LOUPE_PX / 2 - 10, width: 1, height: 20, background: c.madder }} />
+      <span
+        style={{
+          position: 'absolute',
+          left: LOUPE_PX / 2 - 10,
+          top: LOUPE_PX / 2 - 1,
+          width: 20,
+          height: 1,
+          background: c.madder,
+        }}
+      />
+      <span
+        style={{
+          position: 'absolute',
+          left: LOUPE_PX / 2 - 1,
+          top: LOUPE_PX / 2 - 10,
+          width: 1,
+          height: 20,
+          background: c.madder,
+        }}
+      />
     </div>
   );
 }

@@ -11,7 +11,10 @@ type StartFromFaceProps = {
   readonly onStart: (likeness: Landmarks | null) => void;
 };
 
-/** Takes another client's face as a start: a sister's, or one much like this. What is measured or tapped here counts more. */
+/**
+ * Takes another client's face as a start: a sister's, or one much like this. What is measured or tapped here
+ * counts more.
+ */
 export function StartFromFace({ clientId, likeness, onStart }: StartFromFaceProps) {
   const [query, setQuery] = useState('');
   const [failure, setFailure] = useState<string | null>(null);
@@ -27,7 +30,9 @@ export function StartFromFace({ clientId, likeness, onStart }: StartFromFaceProp
   return (
     <Column gap="$2">
       <Subheading>From another face</Subheading>
-      <Body>A start only: anything measured or tapped here counts more than the face it was started from.</Body>
+      <Body>
+        A start only: anything measured or tapped here counts more than the face it was started from.
+      </Body>
       {likeness ? (
         <Line>
           <Label flex={1}>Started from another face.</Label>
@@ -43,7 +48,12 @@ export function StartFromFace({ clientId, likeness, onStart }: StartFromFaceProp
               .filter((other) => other.id !== clientId)
               .slice(0, 8)
               .map((other) => (
-                <Row key={other.id} title={other.name} detail="Take her face as a start" onPress={() => void take(other.id)} />
+                <Row
+                  key={other.id}
+                  title={other.name}
+                  detail="Take her face as a start"
+                  onPress={() => void take(other.id)}
+                />
               ))}
           </Column>
         )}

@@ -3,7 +3,14 @@ import { ASKED_MEASUREMENTS, measure, MEASUREMENTS, type Landmarks, type Measure
 import { Body, Button, Column, Field, Label, Line, Subheading, useWide, View } from '../../ui';
 import type { TypedMeasurements } from './traceView';
 
-const SMALL = ['lidShowLeft', 'lidShowRight', 'upperLip', 'lowerLip', 'eyeWidth', 'eyeOpening'] as const satisfies readonly MeasurementName[];
+const SMALL = [
+  'lidShowLeft',
+  'lidShowRight',
+  'upperLip',
+  'lowerLip',
+  'eyeWidth',
+  'eyeOpening',
+] as const satisfies readonly MeasurementName[];
 const SIDES_DIFFER = ['eyeTilt', 'mouthTilt', 'jawDifference'] as const satisfies readonly MeasurementName[];
 
 type TapeGuideProps = {
@@ -41,12 +48,15 @@ export function TapeGuide({ typed, errors, landmarks, onType, current, onCurrent
     ASKED_MEASUREMENTS.findIndex((name) => name === current),
   );
   const name = ASKED_MEASUREMENTS[at]!;
-  const step = (by: 1 | -1): void => onCurrent(ASKED_MEASUREMENTS[Math.max(0, Math.min(ASKED_MEASUREMENTS.length - 1, at + by))]!);
+  const step = (by: 1 | -1): void =>
+    onCurrent(ASKED_MEASUREMENTS[Math.max(0, Math.min(ASKED_MEASUREMENTS.length - 1, at + by))]!);
   return (
     <Column gap="$3">
       <Line justifyContent="space-between">
         <Subheading>Twelve measurements</Subheading>
-        <Button onPress={() => (setAll((a) => !a), onCurrent(null))}>{all ? 'One by one' : 'All in a list'}</Button>
+        <Button onPress={() => (setAll((a) => !a), onCurrent(null))}>
+          {all ? 'One by one' : 'All in a list'}
+        </Button>
       </Line>
       {all ? (
         <View flexDirection="row" flexWrap="wrap" gap="$3">

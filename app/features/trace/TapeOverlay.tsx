@@ -1,5 +1,13 @@
 import Svg, { Circle, Line as SvgLine, Rect } from 'react-native-svg';
-import { LANDMARKS, tapeLine, type LandmarkName, type Landmarks, type MeasurementName, type Point, type Source } from '@toile/core';
+import {
+  LANDMARKS,
+  tapeLine,
+  type LandmarkName,
+  type Landmarks,
+  type MeasurementName,
+  type Point,
+  type Source,
+} from '@toile/core';
 import { useColours } from '../../ui';
 
 const WHOLE = { position: 'absolute', left: 0, top: 0, right: 0, bottom: 0, pointerEvents: 'none' } as const;
@@ -27,7 +35,10 @@ export function TapeOverlay({
   );
 }
 
-/** Where each landmark comes from: a filled square measured, a filled circle tapped, a ring from another face, a dot inferred. */
+/**
+ * Where each landmark comes from: a filled square measured, a filled circle tapped, a ring from another face,
+ * a dot inferred.
+ */
 export function SourceMarks({
   sources,
   landmarks,
@@ -52,7 +63,13 @@ export function SourceMarks({
     }
   };
   return (
-    <Svg width="100%" height="100%" style={WHOLE} role="img" aria-label="Where each place of the face comes from">
+    <Svg
+      width="100%"
+      height="100%"
+      style={WHOLE}
+      role="img"
+      aria-label="Where each place of the face comes from"
+    >
       {LANDMARKS.filter((name) => landmarks[name][1] < landmarks.gnathion[1] + 4).map(mark)}
     </Svg>
   );

@@ -14,7 +14,21 @@ import {
 } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 import { useClient } from '../../data/hooks';
-import { Body, Button, Choice, Column, Judged, Label, Ready, Rule, Screen, Subheading, Switch, useWide, View } from '../../ui';
+import {
+  Body,
+  Button,
+  Choice,
+  Column,
+  Judged,
+  Label,
+  Ready,
+  Rule,
+  Screen,
+  Subheading,
+  Switch,
+  useWide,
+  View,
+} from '../../ui';
 import { SaveFoot } from '../clients/SaveFoot';
 import { landmarksFor } from '../clients/snapshot';
 import { useSaveClient } from '../clients/useSaveClient';
@@ -36,7 +50,9 @@ const SOURCE_WORDS: Readonly<Record<Source, string>> = {
   inferred: '· inferred',
 };
 
-/** Traces a face by tape, by taps on a photo or from another face: the drawing follows as the numbers change. */
+/**
+ * Traces a face by tape, by taps on a photo or from another face: the drawing follows as the numbers change.
+ */
 export function TraceScreen({ id }: { readonly id: string }) {
   const client = useClient(id);
   const router = useRouter();
@@ -71,7 +87,8 @@ function Trace({ client }: { readonly client: ClientAnswer }) {
 
   const save = async (over?: ClientAnswer): Promise<void> => {
     const { saved } = await saving.save({ measurements, taps, likeness, features }, over);
-    if (saved) router.navigate(saved.readings.length === 0 ? `/clients/${client.id}/read` : `/clients/${client.id}`);
+    if (saved)
+      router.navigate(saved.readings.length === 0 ? `/clients/${client.id}/read` : `/clients/${client.id}`);
   };
 
   return (
@@ -89,9 +106,18 @@ function Trace({ client }: { readonly client: ClientAnswer }) {
       }
     >
       <View flexDirection={wide ? 'row' : 'column'} gap="$4">
-        <View width={wide ? 360 : '100%'} style={wide || way !== 'photo' ? { position: 'sticky', top: 0, zIndex: 10 } : undefined} alignSelf="flex-start">
+        <View
+          width={wide ? 360 : '100%'}
+          style={wide || way !== 'photo' ? { position: 'sticky', top: 0, zIndex: 10 } : undefined}
+          alignSelf="flex-start"
+        >
           <Judged padding="$2" gap="$1">
-            <FaceStage landmarks={landmarks} features={features} height={wide ? 440 : 230} label={`The face as traced, ${shape.words}`}>
+            <FaceStage
+              landmarks={landmarks}
+              features={features}
+              height={wide ? 440 : 230}
+              label={`The face as traced, ${shape.words}`}
+            >
               {(toPixels) =>
                 marked ? (
                   <SourceMarks sources={sources} landmarks={landmarks} toPixels={toPixels} />
@@ -125,8 +151,12 @@ function Trace({ client }: { readonly client: ClientAnswer }) {
             />
           ) : null}
           {way === 'photo' ? <PhotoTaps clientId={client.id} onTraced={setTaps} /> : null}
-          {way === 'photo' && tapCount > 0 ? <Button onPress={() => setTaps({})}>{`Take away all ${tapCount} taps`}</Button> : null}
-          {way === 'another face' ? <StartFromFace clientId={client.id} likeness={likeness} onStart={setLikeness} /> : null}
+          {way === 'photo' && tapCount > 0 ? (
+            <Button onPress={() => setTaps({})}>{`Take away all ${tapCount} taps`}</Button>
+          ) : null}
+          {way === 'another face' ? (
+            <StartFromFace clientId={client.id} likeness={likeness} onStart={setLikeness} />
+          ) : null}
           <Rule />
           <Column gap="$1">
             <Subheading>What the face says</Subheading>
@@ -136,8 +166,16 @@ function Trace({ client }: { readonly client: ClientAnswer }) {
               .map(({ words }) => (
                 <Label key={words}>{words}</Label>
               ))}
-            <Switch label="Show where each place comes from" on={marked} onToggle={() => setMarked((m) => !m)} />
-            {marked ? <Label>{[...new Set(Object.values(sources))].map((source) => SOURCE_WORDS[source]).join('   ')}</Label> : null}
+            <Switch
+              label="Show where each place comes from"
+              on={marked}
+              onToggle={() => setMarked((m) => !m)}
+            />
+            {marked ? (
+              <Label>
+                {[...new Set(Object.values(sources))].map((source) => SOURCE_WORDS[source]).join('   ')}
+              </Label>
+            ) : null}
           </Column>
           <Rule />
           <FeaturesForm features={features} onChange={setFeatures} />

@@ -13,7 +13,10 @@ export type Photo = {
 
 const nameOf = (clientId: string): string => `toile.photo.${clientId}`;
 
-/** A photo for tracing: in memory, never sent, dropped when the screen is left unless it is kept on the device. */
+/**
+ * A photo for tracing: in memory, never sent, dropped when the screen is left unless it is kept on the
+ * device.
+ */
 export function usePhoto(clientId: string): Photo {
   const [photo, setPhoto] = useState<{ readonly blob: Blob; readonly href: string } | null>(null);
   const [kept, setKept] = useState(false);

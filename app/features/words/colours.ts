@@ -9,7 +9,8 @@ export function skinInWords(skin: Skin): string | null {
 }
 
 /** 'L* 62.1  a* 11.8  b* 18.0' */
-export const labInWords = (lab: Lab): string => `L* ${lab[0].toFixed(1)}  a* ${lab[1].toFixed(1)}  b* ${lab[2].toFixed(1)}`;
+export const labInWords = (lab: Lab): string =>
+  `L* ${lab[0].toFixed(1)}  a* ${lab[1].toFixed(1)}  b* ${lab[2].toFixed(1)}`;
 
 /** '0.8 steps deeper', or that it has not moved. */
 export function stepsInWords(steps: number): string {

@@ -23,7 +23,9 @@ export function dayInWords(when: string, now: Date = new Date()): string {
   const day = dayOf(when);
   const year = day.slice(0, 4) === todayText(now).slice(0, 4) ? undefined : 'numeric';
   const noon = new Date(`${day}T12:00:00Z`);
-  return noon.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', year, timeZone: 'UTC' }).replace(',', '');
+  return noon
+    .toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', year, timeZone: 'UTC' })
+    .replace(',', '');
 }
 
 /** 'today', 'tomorrow', 'in 9 days', '3 weeks ago', '8 months ago'. */
@@ -33,7 +35,12 @@ export function howFar(when: string, now: Date = new Date()): string {
   if (days === 1) return 'tomorrow';
   if (days === -1) return 'yesterday';
   const size = Math.abs(days);
-  const span = size < 21 ? `${size} days` : size < 60 ? `${Math.round(size / 7)} weeks` : `${Math.round(size / 30.4)} months`;
+  const span =
+    size < 21
+      ? `${size} days`
+      : size < 60
+        ? `${Math.round(size / 7)} weeks`
+        : `${Math.round(size / 30.4)} months`;
   return days > 0 ? `in ${span}` : `${span} ago`;
 }
 

@@ -7,7 +7,9 @@ export function visitDetail(visit: VisitAnswer): string {
 }
 
 /** Visits grouped by date, in order. */
-export function byDay(visits: readonly VisitAnswer[]): { readonly date: string; readonly visits: readonly VisitAnswer[] }[] {
+export function byDay(
+  visits: readonly VisitAnswer[],
+): { readonly date: string; readonly visits: readonly VisitAnswer[] }[] {
   const days = new Map<string, VisitAnswer[]>();
   for (const visit of visits) days.set(visit.date, [...(days.get(visit.date) ?? []), visit]);
   return [...days].map(([date, list]) => ({ date, visits: list }));

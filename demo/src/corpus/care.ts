@@ -2,8 +2,10 @@ import { broken, sound, type Case } from './case';
 import { all, asIs, onChart, stepOf, withClient, withFeatures, withProduct, withStep } from './ground';
 
 const HARBOUR = 'Harbour Morning';
-const noted = (...sensitivities: readonly string[]) => withClient(() => ({ sensitivities: [...sensitivities] }));
-const contains = (which: string, ...ingredients: readonly string[]) => withProduct(which, () => ({ ingredients: [...ingredients] }));
+const noted = (...sensitivities: readonly string[]) =>
+  withClient(() => ({ sensitivities: [...sensitivities] }));
+const contains = (which: string, ...ingredients: readonly string[]) =>
+  withProduct(which, () => ({ ingredients: [...ingredients] }));
 /** What stands for a list nobody doubts, so that only the case speaks. */
 const plainLists = onChart((chart) => ({
   ...chart,
@@ -17,13 +19,41 @@ const meets = (sensitivity: string, which: string, ...ingredients: readonly stri
   all(plainLists, contains(which, 'water', ...ingredients), noted(sensitivity));
 
 export const CARE: readonly Case[] = [
-  broken('allergens', 'carmine by its colour index number', { skin: 'rose', look: HARBOUR }, meets('carmine', 'Lip', 'CI 75470'), ['allergen']),
-  broken('allergens', 'carmine as E 120', { skin: 'jet', look: HARBOUR }, meets('carmine', 'Blush, lifted', 'E 120'), ['allergen']),
-  broken('allergens', 'lanolin as adeps lanae', { skin: 'oat', look: HARBOUR }, meets('lanolin', 'Lip', 'Adeps Lanae'), ['allergen']),
-  broken('allergens', 'fragrance by one of its usual parts', { skin: 'shell', look: 'Choir Loft' }, meets('fragrance', 'Base', 'Citronellol'), ['allergen']),
-  broken('allergens', 'a nut oil by its Latin name', { skin: 'honey', look: HARBOUR }, meets('nut oils', 'Clean and calm', 'Corylus Avellana Seed Oil'), [
-    'allergen',
-  ]),
+  broken(
+    'allergens',
+    'carmine by its colour index number',
+    { skin: 'rose', look: HARBOUR },
+    meets('carmine', 'Lip', 'CI 75470'),
+    ['allergen'],
+  ),
+  broken(
+    'allergens',
+    'carmine as E 120',
+    { skin: 'jet', look: HARBOUR },
+    meets('carmine', 'Blush, lifted', 'E 120'),
+    ['allergen'],
+  ),
+  broken(
+    'allergens',
+    'lanolin as adeps lanae',
+    { skin: 'oat', look: HARBOUR },
+    meets('lanolin', 'Lip', 'Adeps Lanae'),
+    ['allergen'],
+  ),
+  broken(
+    'allergens',
+    'fragrance by one of its usual parts',
+    { skin: 'shell', look: 'Choir Loft' },
+    meets('fragrance', 'Base', 'Citronellol'),
+    ['allergen'],
+  ),
+  broken(
+    'allergens',
+    'a nut oil by its Latin name',
+    { skin: 'honey', look: HARBOUR },
+    meets('nut oils', 'Clean and calm', 'Corylus Avellana Seed Oil'),
+    ['allergen'],
+  ),
   broken(
     'allergens',
     'said in her own words: allergic to almonds',
@@ -31,10 +61,20 @@ export const CARE: readonly Case[] = [
     meets('Allergic to almonds', 'Clean and calm', 'Prunus Amygdalus Dulcis Oil'),
     ['allergen'],
   ),
-  broken('allergens', 'said in her own words: wool', { skin: 'walnut', look: HARBOUR }, meets('reacts to wool', 'Lip', 'Lanolin Alcohol'), ['allergen']),
-  broken('allergens', 'a preservative that gives off formaldehyde', { skin: 'moss', look: HARBOUR }, meets('formaldehyde', 'Base', 'DMDM Hydantoin'), [
-    'allergen',
-  ]),
+  broken(
+    'allergens',
+    'said in her own words: wool',
+    { skin: 'walnut', look: HARBOUR },
+    meets('reacts to wool', 'Lip', 'Lanolin Alcohol'),
+    ['allergen'],
+  ),
+  broken(
+    'allergens',
+    'a preservative that gives off formaldehyde',
+    { skin: 'moss', look: HARBOUR },
+    meets('formaldehyde', 'Base', 'DMDM Hydantoin'),
+    ['allergen'],
+  ),
   broken(
     'allergens',
     'latex in the lash glue',
@@ -51,7 +91,13 @@ export const CARE: readonly Case[] = [
     ['allergen', 'lenses'],
     ['allergen', 'lenses'],
   ),
-  broken('allergens', 'the lip of the evening variant has it too', { skin: 'rose', look: HARBOUR }, meets('lanolin', 'Evening lip', 'lanolin'), ['allergen']),
+  broken(
+    'allergens',
+    'the lip of the evening variant has it too',
+    { skin: 'rose', look: HARBOUR },
+    meets('lanolin', 'Evening lip', 'lanolin'),
+    ['allergen'],
+  ),
   broken(
     'allergens',
     'one half of a mix has it',
@@ -60,7 +106,14 @@ export const CARE: readonly Case[] = [
     ['allergen'],
     ['base-off-skin', 'more-than-needed', 'family-conflict'],
   ),
-  broken('allergens', 'a sponge for someone who cannot have latex', { skin: 'honey', look: HARBOUR }, all(noted('latex')), ['tool-allergen'], ['allergen']),
+  broken(
+    'allergens',
+    'a sponge for someone who cannot have latex',
+    { skin: 'honey', look: HARBOUR },
+    all(noted('latex')),
+    ['tool-allergen'],
+    ['allergen'],
+  ),
   broken(
     'allergens',
     'a list nobody has noted is unknown, not safe',
@@ -83,21 +136,66 @@ export const CARE: readonly Case[] = [
     ),
     ['patch-test'],
   ),
-  sound('allergens', 'latex-free is not latex', { skin: 'sand', look: HARBOUR }, meets('latex', 'Base', 'latex-free adhesive')),
-  sound('allergens', 'without fragrance is no fragrance', { skin: 'shell', look: HARBOUR }, meets('fragrance', 'Base', 'free from parfum')),
-  sound('allergens', 'contains no lanolin', { skin: 'walnut', look: HARBOUR }, meets('lanolin', 'Lip', 'contains no lanolin')),
-  sound('allergens', 'coconut is no nut oil', { skin: 'honey', look: HARBOUR }, meets('nut oils', 'Clean and calm', 'Cocos Nucifera Oil')),
-  sound('allergens', 'cellulose gum is no fibre', { skin: 'amber', look: HARBOUR }, meets('fibres', 'Curl and mascara', 'cellulose gum')),
-  sound('allergens', 'allantoin is no lanolin', { skin: 'oat', look: HARBOUR }, meets('lanolin', 'Lip', 'allantoin')),
-  sound('allergens', 'nothing noted, nothing found', { skin: 'jet', look: 'Lamplight' }, contains('Lip', 'Parfum', 'Carmine')),
+  sound(
+    'allergens',
+    'latex-free is not latex',
+    { skin: 'sand', look: HARBOUR },
+    meets('latex', 'Base', 'latex-free adhesive'),
+  ),
+  sound(
+    'allergens',
+    'without fragrance is no fragrance',
+    { skin: 'shell', look: HARBOUR },
+    meets('fragrance', 'Base', 'free from parfum'),
+  ),
+  sound(
+    'allergens',
+    'contains no lanolin',
+    { skin: 'walnut', look: HARBOUR },
+    meets('lanolin', 'Lip', 'contains no lanolin'),
+  ),
+  sound(
+    'allergens',
+    'coconut is no nut oil',
+    { skin: 'honey', look: HARBOUR },
+    meets('nut oils', 'Clean and calm', 'Cocos Nucifera Oil'),
+  ),
+  sound(
+    'allergens',
+    'cellulose gum is no fibre',
+    { skin: 'amber', look: HARBOUR },
+    meets('fibres', 'Curl and mascara', 'cellulose gum'),
+  ),
+  sound(
+    'allergens',
+    'allantoin is no lanolin',
+    { skin: 'oat', look: HARBOUR },
+    meets('lanolin', 'Lip', 'allantoin'),
+  ),
+  sound(
+    'allergens',
+    'nothing noted, nothing found',
+    { skin: 'jet', look: 'Lamplight' },
+    contains('Lip', 'Parfum', 'Carmine'),
+  ),
   sound(
     'allergens',
     'the fit keeps clear of latex and notes a latex-free sponge',
     { skin: 'shell', look: HARBOUR, sensitivities: ['latex', 'fragrance'] },
     asIs,
   ),
-  sound('allergens', 'the fit keeps clear of wool in her own words', { skin: 'walnut', look: 'Lamplight', sensitivities: ['wool wax'] }, asIs),
-  sound('allergens', 'the fit keeps clear of carmine', { skin: 'moss', look: 'Glasshouse', sensitivities: ['carmine'] }, asIs),
+  sound(
+    'allergens',
+    'the fit keeps clear of wool in her own words',
+    { skin: 'walnut', look: 'Lamplight', sensitivities: ['wool wax'] },
+    asIs,
+  ),
+  sound(
+    'allergens',
+    'the fit keeps clear of carmine',
+    { skin: 'moss', look: 'Glasshouse', sensitivities: ['carmine'] },
+    asIs,
+  ),
   broken(
     'allergens',
     'craft glitter at the eye',

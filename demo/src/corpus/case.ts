@@ -1,6 +1,17 @@
 import type { Break, Setting } from './ground';
 
-export const TOPICS = ['direction', 'ash and warmth', 'client', 'day', 'amounts', 'allergens', 'layers', 'places', 'order', 'kit'] as const;
+export const TOPICS = [
+  'direction',
+  'ash and warmth',
+  'client',
+  'day',
+  'amounts',
+  'allergens',
+  'layers',
+  'places',
+  'order',
+  'kit',
+] as const;
 export type Topic = (typeof TOPICS)[number];
 
 /** A chart and what a practitioner says of it. */
@@ -17,8 +28,21 @@ export type Case = {
   readonly also?: readonly string[];
 };
 
-export const sound = (topic: Topic, says: string, setting: Setting, by: Break): Case => ({ topic, says, setting, by, finds: [] });
-export const broken = (topic: Topic, says: string, setting: Setting, by: Break, finds: readonly string[], also: readonly string[] = []): Case => ({
+export const sound = (topic: Topic, says: string, setting: Setting, by: Break): Case => ({
+  topic,
+  says,
+  setting,
+  by,
+  finds: [],
+});
+export const broken = (
+  topic: Topic,
+  says: string,
+  setting: Setting,
+  by: Break,
+  finds: readonly string[],
+  also: readonly string[] = [],
+): Case => ({
   topic,
   says,
   setting,

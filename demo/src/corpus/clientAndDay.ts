@@ -1,16 +1,40 @@
 import type { Features, Occasion } from '@toile/core';
 import { broken, sound, type Case } from './case';
-import { all, asIs, at, DAY, onChart, PORTRAIT, SKIN_NAMES, withFeatures, withOccasion, withProduct, withStep, without } from './ground';
+import {
+  all,
+  asIs,
+  at,
+  DAY,
+  onChart,
+  PORTRAIT,
+  SKIN_NAMES,
+  withFeatures,
+  withOccasion,
+  withProduct,
+  withStep,
+  without,
+} from './ground';
 
 const HARBOUR = 'Harbour Morning';
-const finish = (which: string, to: 'matte' | 'natural' | 'satin' | 'dewy' | 'shimmer') => withProduct(which, () => ({ finish: to }));
-const HOT: Occasion = { kind: 'party', date: DAY, lights: ['daylight', 'led'], hoursToLast: 7, camera: false, conditions: ['heat', 'humidity', 'dancing'] };
+const finish = (which: string, to: 'matte' | 'natural' | 'satin' | 'dewy' | 'shimmer') =>
+  withProduct(which, () => ({ finish: to }));
+const HOT: Occasion = {
+  kind: 'party',
+  date: DAY,
+  lights: ['daylight', 'led'],
+  hoursToLast: 7,
+  camera: false,
+  conditions: ['heat', 'humidity', 'dancing'],
+};
 
 /** People as they come: the fit looks at each and leaves nothing to find. */
 const PEOPLE: readonly (readonly [string, Partial<Features>])[] = [
   ['oily forehead, nose and chin', { oily: ['forehead', 'nose', 'chin'] }],
   ['oily everywhere', { oily: ['forehead', 'nose', 'chin', 'cheeks', 'lids'] }],
-  ['dry and lined skin', { dry: true, age: 'mature', lines: ['forehead', 'crow’s feet', 'under eye', 'smile'] }],
+  [
+    'dry and lined skin',
+    { dry: true, age: 'mature', lines: ['forehead', 'crow’s feet', 'under eye', 'smile'] },
+  ],
   ['hooded lids, one more than the other', { lids: { left: 'hooded', right: 'partly hooded' } }],
   ['sparse brows', { brows: 'sparse' }],
   ['tattooed brows and black hair', { brows: 'tattooed', hairTone: 'black' }],
@@ -32,13 +56,21 @@ export const CLIENT: readonly Case[] = [
     sound(
       'client',
       `the fit looks at ${who}`,
-      { skin: SKIN_NAMES[(i * 3) % SKIN_NAMES.length]!, look: ['Harbour Morning', 'Lamplight', 'Choir Loft'][i % 3]!, features },
+      {
+        skin: SKIN_NAMES[(i * 3) % SKIN_NAMES.length]!,
+        look: ['Harbour Morning', 'Lamplight', 'Choir Loft'][i % 3]!,
+        features,
+      },
       asIs,
     ),
   ),
-  broken('client', 'no mattifier where she is oily', { skin: 'honey', look: HARBOUR, features: { oily: ['forehead'] } }, without('Primer where it needs it'), [
-    'no-primer-on-oily',
-  ]),
+  broken(
+    'client',
+    'no mattifier where she is oily',
+    { skin: 'honey', look: HARBOUR, features: { oily: ['forehead'] } },
+    without('Primer where it needs it'),
+    ['no-primer-on-oily'],
+  ),
   broken(
     'client',
     'a dewy primer where she is oily',
@@ -72,8 +104,19 @@ export const CLIENT: readonly Case[] = [
     ['dewy-base-on-oily'],
     ['base-for-long'],
   ),
-  broken('client', 'a matte base on dry skin', { skin: 'shell', look: HARBOUR, features: { dry: true } }, finish('Base', 'matte'), ['matte-on-dry']),
-  sound('client', 'a satin base on dry skin', { skin: 'shell', look: HARBOUR, features: { dry: true } }, finish('Base', 'satin')),
+  broken(
+    'client',
+    'a matte base on dry skin',
+    { skin: 'shell', look: HARBOUR, features: { dry: true } },
+    finish('Base', 'matte'),
+    ['matte-on-dry'],
+  ),
+  sound(
+    'client',
+    'a satin base on dry skin',
+    { skin: 'shell', look: HARBOUR, features: { dry: true } },
+    finish('Base', 'satin'),
+  ),
   broken(
     'client',
     'shimmer on textured cheeks',
@@ -89,8 +132,19 @@ export const CLIENT: readonly Case[] = [
     ['shimmer-on-mature'],
     ['eyes-first'],
   ),
-  broken('client', 'a contour that shines', { skin: 'honey', look: HARBOUR }, finish('Contour the cheek', 'shimmer'), ['shine-in-contour']),
-  sound('client', 'a bronzed lid that shimmers on a young one', { skin: 'honey', look: 'Lamplight', features: { age: 'young' } }, finish('Lid', 'shimmer')),
+  broken(
+    'client',
+    'a contour that shines',
+    { skin: 'honey', look: HARBOUR },
+    finish('Contour the cheek', 'shimmer'),
+    ['shine-in-contour'],
+  ),
+  sound(
+    'client',
+    'a bronzed lid that shimmers on a young one',
+    { skin: 'honey', look: 'Lamplight', features: { age: 'young' } },
+    finish('Lid', 'shimmer'),
+  ),
   broken(
     'client',
     'lip lines and no liner',
@@ -106,8 +160,20 @@ export const CLIENT: readonly Case[] = [
     ['light-touch-for-children'],
     ['light-touch-for-children'],
   ),
-  broken('client', 'a fine line with a tremor', { skin: 'milk', look: HARBOUR }, withFeatures({ headTremor: true }), ['steady-hand']),
-  broken('client', 'forehead contour on narrow temples', { skin: 'cedar', look: HARBOUR }, withFeatures({ narrowTemples: true }), ['narrow-temples']),
+  broken(
+    'client',
+    'a fine line with a tremor',
+    { skin: 'milk', look: HARBOUR },
+    withFeatures({ headTremor: true }),
+    ['steady-hand'],
+  ),
+  broken(
+    'client',
+    'forehead contour on narrow temples',
+    { skin: 'cedar', look: HARBOUR },
+    withFeatures({ narrowTemples: true }),
+    ['narrow-temples'],
+  ),
   broken(
     'client',
     'the outer wedge on crow’s feet',
@@ -121,7 +187,9 @@ export const CLIENT: readonly Case[] = [
     { skin: 'honey', look: HARBOUR, features: { lines: ['crow’s feet'] } },
     all(
       finish('Light on the high points', 'dewy'),
-      withStep('Light on the high points', () => ({ placements: at('zone.temple', 'cheekboneLight', 'zone.foreheadSide') })),
+      withStep('Light on the high points', () => ({
+        placements: at('zone.temple', 'cheekboneLight', 'zone.foreheadSide'),
+      })),
     ),
     ['light-on-lines'],
     ['contrast-of-light-on-lined', 'blush-on-contour'],
@@ -140,7 +208,12 @@ export const DAY_CASES: readonly Case[] = [
     sound('day', `a hot and humid party on ${skin} skin`, { skin, look: 'Lamplight', occasion: HOT }, asIs),
   ),
   ...(['shell', 'amber', 'jet'] as const).map((skin) =>
-    sound('day', `a one-hour portrait of ${skin} skin`, { skin, look: 'Choir Loft', occasion: PORTRAIT }, asIs),
+    sound(
+      'day',
+      `a one-hour portrait of ${skin} skin`,
+      { skin, look: 'Choir Loft', occasion: PORTRAIT },
+      asIs,
+    ),
   ),
   broken(
     'day',
@@ -162,7 +235,14 @@ export const DAY_CASES: readonly Case[] = [
     withProduct('Curl and mascara', () => ({ line: 'Waterproof look', waterproof: false })),
     ['mascara-for-tears'],
   ),
-  broken('day', 'nine hours and nothing fixes it', { skin: 'sand', look: HARBOUR }, without('spray'), ['no-spray-for-long'], ['no-last-look']),
+  broken(
+    'day',
+    'nine hours and nothing fixes it',
+    { skin: 'sand', look: HARBOUR },
+    without('spray'),
+    ['no-spray-for-long'],
+    ['no-last-look'],
+  ),
   sound(
     'day',
     'an hour and nothing fixes it',
@@ -226,10 +306,17 @@ export const DAY_CASES: readonly Case[] = [
     'the light everywhere',
     { skin: 'honey', look: HARBOUR },
     all(
-      ...(['Base', 'Blush, lifted', 'Light on the high points', 'Set where it moves'] as const).map((which) => withProduct(which, () => ({ finish: 'dewy' }))),
+      ...(['Base', 'Blush, lifted', 'Light on the high points', 'Set where it moves'] as const).map((which) =>
+        withProduct(which, () => ({ finish: 'dewy' })),
+      ),
     ),
     ['shine-everywhere'],
     ['base-for-long'],
   ),
-  sound('day', 'harmony without a word of metal', { skin: 'jet', look: 'Lamplight' }, withOccasion({ metal: 'gold' })),
+  sound(
+    'day',
+    'harmony without a word of metal',
+    { skin: 'jet', look: 'Lamplight' },
+    withOccasion({ metal: 'gold' }),
+  ),
 ];

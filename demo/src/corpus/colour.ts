@@ -19,15 +19,47 @@ const RED_BROWN_ON: readonly SkinName[] = ['cedar', 'russet', 'walnut', 'ebony',
 /** Ash, warmth and undertone by what will show, never by a name. */
 export const COLOUR: readonly Case[] = [
   ...GREY_ON.map((skin) =>
-    broken('ash and warmth', `a truly grey contour on ${skin} skin is ash`, { skin, look: HARBOUR }, shadow(2.6, 0.1), ['cool-contour-on-deep']),
+    broken(
+      'ash and warmth',
+      `a truly grey contour on ${skin} skin is ash`,
+      { skin, look: HARBOUR },
+      shadow(2.6, 0.1),
+      ['cool-contour-on-deep'],
+    ),
   ),
-  ...RED_BROWN_ON.map((skin) => sound('ash and warmth', `a red-brown contour on ${skin} skin is right`, { skin, look: HARBOUR }, shadow(2.4, 1.1, -14))),
-  sound('ash and warmth', 'a greyed taupe is right on very fair skin', { skin: 'milk', look: HARBOUR }, shadow(3, 0.55, -4)),
-  sound('ash and warmth', 'a contour of the skin’s own hue', { skin: 'olive', look: HARBOUR }, shadow(2.6, 1)),
-  sound('ash and warmth', 'a contour a little cooler than the skin', { skin: 'amber', look: HARBOUR }, shadow(2.6, 0.85, -4)),
-  broken('ash and warmth', 'a golden-orange contour on very fair skin turns orange', { skin: 'milk', look: HARBOUR }, coloured(contour, [70, 8, 30]), [
-    'orange-on-fair',
-  ]),
+  ...RED_BROWN_ON.map((skin) =>
+    sound(
+      'ash and warmth',
+      `a red-brown contour on ${skin} skin is right`,
+      { skin, look: HARBOUR },
+      shadow(2.4, 1.1, -14),
+    ),
+  ),
+  sound(
+    'ash and warmth',
+    'a greyed taupe is right on very fair skin',
+    { skin: 'milk', look: HARBOUR },
+    shadow(3, 0.55, -4),
+  ),
+  sound(
+    'ash and warmth',
+    'a contour of the skin’s own hue',
+    { skin: 'olive', look: HARBOUR },
+    shadow(2.6, 1),
+  ),
+  sound(
+    'ash and warmth',
+    'a contour a little cooler than the skin',
+    { skin: 'amber', look: HARBOUR },
+    shadow(2.6, 0.85, -4),
+  ),
+  broken(
+    'ash and warmth',
+    'a golden-orange contour on very fair skin turns orange',
+    { skin: 'milk', look: HARBOUR },
+    coloured(contour, [70, 8, 30]),
+    ['orange-on-fair'],
+  ),
   broken(
     'ash and warmth',
     'a grey-blue concealer on medium skin',
@@ -64,18 +96,34 @@ export const COLOUR: readonly Case[] = [
     { skin: 'jet', look: HARBOUR },
     withProduct('Set where it moves', (_, chart) => ({ lab: [...skinTarget(chart.client.skin)!] })),
   ),
-  broken('ash and warmth', 'an icy pearl on very deep skin is ash', { skin: 'ebony', look: HARBOUR }, coloured('Light on the high points', [90, 2, 6]), [
-    'icy-light',
-  ]),
+  broken(
+    'ash and warmth',
+    'an icy pearl on very deep skin is ash',
+    { skin: 'ebony', look: HARBOUR },
+    coloured('Light on the high points', [90, 2, 6]),
+    ['icy-light'],
+  ),
   broken(
     'ash and warmth',
     'a silver light on deep skin is ash though of the right depth',
     { skin: 'russet', look: HARBOUR },
-    withProduct('Light on the high points', (_, chart) => ({ lab: [...grey(shiftDepth(skinTarget(chart.client.skin)!, -2.5))] })),
+    withProduct('Light on the high points', (_, chart) => ({
+      lab: [...grey(shiftDepth(skinTarget(chart.client.skin)!, -2.5))],
+    })),
     ['icy-light'],
   ),
-  sound('ash and warmth', 'rose gold on very deep skin', { skin: 'jet', look: HARBOUR }, coloured('Light on the high points', [37, 18, 20])),
-  sound('ash and warmth', 'pearl on very fair skin', { skin: 'milk', look: HARBOUR }, coloured('Light on the high points', [91, 2, 7])),
+  sound(
+    'ash and warmth',
+    'rose gold on very deep skin',
+    { skin: 'jet', look: HARBOUR },
+    coloured('Light on the high points', [37, 18, 20]),
+  ),
+  sound(
+    'ash and warmth',
+    'pearl on very fair skin',
+    { skin: 'milk', look: HARBOUR },
+    coloured('Light on the high points', [91, 2, 7]),
+  ),
   broken(
     'ash and warmth',
     'a golden bronzer on a pink undertone looks orange',
@@ -114,7 +162,11 @@ export const COLOUR: readonly Case[] = [
     'a scattering powder thrown back by the flash on deep skin',
     { skin: 'ebony', look: HARBOUR },
     all(
-      withProduct('Set where it moves', () => ({ texture: 'loose', ingredients: ['silica'], finish: 'matte' })),
+      withProduct('Set where it moves', () => ({
+        texture: 'loose',
+        ingredients: ['silica'],
+        finish: 'matte',
+      })),
       withStep('Set where it moves', () => ({ doseMgPerCm2: 0.9 })),
     ),
     ['white-cast'],
@@ -124,7 +176,12 @@ export const COLOUR: readonly Case[] = [
     'ash and warmth',
     'the studio’s own flash photo clears a powder the model would suspect',
     { skin: 'ebony', look: HARBOUR },
-    withProduct('Set where it moves', () => ({ texture: 'loose', ingredients: ['silica'], finish: 'matte', flashGrade: 0 })),
+    withProduct('Set where it moves', () => ({
+      texture: 'loose',
+      ingredients: ['silica'],
+      finish: 'matte',
+      flashGrade: 0,
+    })),
   ),
   broken(
     'ash and warmth',
@@ -139,7 +196,11 @@ export const COLOUR: readonly Case[] = [
   sound(
     'ash and warmth',
     'without a camera nothing is thrown back',
-    { skin: 'ebony', look: HARBOUR, occasion: { kind: 'other', date: '2031-05-14', lights: ['daylight'], hoursToLast: 5, camera: false } },
+    {
+      skin: 'ebony',
+      look: HARBOUR,
+      occasion: { kind: 'other', date: '2031-05-14', lights: ['daylight'], hoursToLast: 5, camera: false },
+    },
     withProduct('Set where it moves', () => ({ texture: 'loose', ingredients: ['silica'] })),
   ),
   broken(
@@ -183,7 +244,13 @@ function bronze(of: (skin: Lab) => Lab) {
     doseMgPerCm2: 0.4,
     use: step.use.map((u) => ({
       ...u,
-      product: { ...u.product, kind: 'bronzer', lab: [...of(skinTarget(chart.client.skin)!)], coverage: 'medium', finish: 'natural' },
+      product: {
+        ...u.product,
+        kind: 'bronzer',
+        lab: [...of(skinTarget(chart.client.skin)!)],
+        coverage: 'medium',
+        finish: 'natural',
+      },
     })),
   }));
 }

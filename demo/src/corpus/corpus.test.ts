@@ -13,14 +13,22 @@ test('at least 160 named cases, half of them sound, over twelve skins, five kits
   expect(new Set(CORPUS.map((c) => c.setting.look)).size).toBe(6);
 });
 
-test.each(verdicts.filter((v) => v.case.finds.length > 0))('found: $case.says', ({ found }) => expect(found).toBe(true));
-test.each(verdicts.filter((v) => v.case.finds.length === 0))('quiet: $case.says', ({ stray }) => expect(stray).toEqual([]));
+test.each(verdicts.filter((v) => v.case.finds.length > 0))('found: $case.says', ({ found }) =>
+  expect(found).toBe(true),
+);
+test.each(verdicts.filter((v) => v.case.finds.length === 0))('quiet: $case.says', ({ stray }) =>
+  expect(stray).toEqual([]),
+);
 
 test('precision and recall are at least 0.97 in every topic', () => {
   const scores = score(verdicts);
   expect(scores.map((s) => s.topic)).toEqual([...TOPICS, 'all']);
   for (const { topic, precision, recall } of scores)
-    expect({ topic, precise: precision >= 0.97, recalled: recall >= 0.97 }).toEqual({ topic, precise: true, recalled: true });
+    expect({ topic, precise: precision >= 0.97, recalled: recall >= 0.97 }).toEqual({
+      topic,
+      precise: true,
+      recalled: true,
+    });
 });
 
 test('the score tells a review that is blind, or that cries at everything', () => {

@@ -1,6 +1,17 @@
 import { shiftDepth, skinTarget, type Lab } from '@toile/core';
 import { broken, sound, type Case } from './case';
-import { all, asIs, coloured, copied, shaded, SKIN_NAMES, skinNamed, withProduct, withStep, at } from './ground';
+import {
+  all,
+  asIs,
+  coloured,
+  copied,
+  shaded,
+  SKIN_NAMES,
+  skinNamed,
+  withProduct,
+  withStep,
+  at,
+} from './ground';
 
 const HARBOUR = 'Harbour Morning';
 const LOOK_OF = [HARBOUR, 'Lamplight', 'Choir Loft', 'Glasshouse', 'Plain Cloth', 'First Ferry'] as const;
@@ -9,7 +20,12 @@ const contour = 'Contour the cheek';
 /** Every role goes the right way and keeps its range; what shows is judged, not the bottle. */
 export const DIRECTION: readonly Case[] = [
   ...SKIN_NAMES.map((skin, i) =>
-    sound('direction', `${LOOK_OF[i % 6]} fitted to ${skin} skin from a full kit raises nothing`, { skin, look: LOOK_OF[i % 6]! }, asIs),
+    sound(
+      'direction',
+      `${LOOK_OF[i % 6]} fitted to ${skin} skin from a full kit raises nothing`,
+      { skin, look: LOOK_OF[i % 6]! },
+      asIs,
+    ),
   ),
   ...(['milk', 'olive', 'cedar', 'jet'] as const).map((skin) =>
     broken(
@@ -30,7 +46,13 @@ export const DIRECTION: readonly Case[] = [
     ['cool-contour-on-deep'],
   ),
   ...(['shell', 'honey', 'ebony'] as const).map((skin) =>
-    broken('direction', `a contour half a step deeper than ${skin} skin does nothing`, { skin, look: HARBOUR }, shaded(contour, 0.4), ['contour-does-nothing']),
+    broken(
+      'direction',
+      `a contour half a step deeper than ${skin} skin does nothing`,
+      { skin, look: HARBOUR },
+      shaded(contour, 0.4),
+      ['contour-does-nothing'],
+    ),
   ),
   ...(['sand', 'moss', 'russet'] as const).map((skin) =>
     broken(
@@ -43,9 +65,19 @@ export const DIRECTION: readonly Case[] = [
     ),
   ),
   ...(['rose', 'amber', 'ebony'] as const).map((skin) =>
-    sound('direction', `two and a half steps deeper on ${skin} skin are the soft school`, { skin, look: HARBOUR }, shaded(contour, 2.5)),
+    sound(
+      'direction',
+      `two and a half steps deeper on ${skin} skin are the soft school`,
+      { skin, look: HARBOUR },
+      shaded(contour, 2.5),
+    ),
   ),
-  sound('direction', 'three steps deeper are the bold school', { skin: 'honey', look: 'Lamplight' }, shaded(contour, 3.2)),
+  sound(
+    'direction',
+    'three steps deeper are the bold school',
+    { skin: 'honey', look: 'Lamplight' },
+    shaded(contour, 3.2),
+  ),
   broken(
     'direction',
     'four and a half steps on lined skin are too much for anybody',
@@ -62,9 +94,13 @@ export const DIRECTION: readonly Case[] = [
       ['light-deeper'],
     ),
   ),
-  broken('direction', 'a light as deep as the skin does not show', { skin: 'cedar', look: HARBOUR }, shaded('Light on the high points', -0.1), [
-    'light-does-nothing',
-  ]),
+  broken(
+    'direction',
+    'a light as deep as the skin does not show',
+    { skin: 'cedar', look: HARBOUR },
+    shaded('Light on the high points', -0.1),
+    ['light-does-nothing'],
+  ),
   sound(
     'direction',
     'a light two and a half steps lighter, gold on deep skin',
@@ -97,17 +133,57 @@ export const DIRECTION: readonly Case[] = [
     shaded('Conceal under the eye', 2, { coverage: 'full' }),
     ['concealer-halo'],
   ),
-  sound('direction', 'a concealer one step lighter brightens', { skin: 'olive', look: HARBOUR }, shaded('Conceal under the eye', -1.1)),
+  sound(
+    'direction',
+    'a concealer one step lighter brightens',
+    { skin: 'olive', look: HARBOUR },
+    shaded('Conceal under the eye', -1.1),
+  ),
   ...(['cedar', 'walnut', 'jet'] as const).map((skin) =>
-    broken('direction', `a pale nude on ${skin} skin is chalk`, { skin, look: HARBOUR }, coloured('Lip', [78, 9, 9]), ['chalky-lip'], ['lip-for-long']),
+    broken(
+      'direction',
+      `a pale nude on ${skin} skin is chalk`,
+      { skin, look: HARBOUR },
+      coloured('Lip', [78, 9, 9]),
+      ['chalky-lip'],
+      ['lip-for-long'],
+    ),
   ),
-  broken('direction', 'a lip the colour of concealer on light skin is chalk', { skin: 'rose', look: HARBOUR }, coloured('Lip', [88, 4, 10]), ['chalky-lip']),
-  sound('direction', 'a nude a little deeper than her own lip', { skin: 'walnut', look: HARBOUR }, coloured('Lip', [32, 24, 14])),
-  sound('direction', 'a bright red on deep skin is right, lighter than the skin or not', { skin: 'ebony', look: HARBOUR }, coloured('Lip', [38, 52, 32])),
+  broken(
+    'direction',
+    'a lip the colour of concealer on light skin is chalk',
+    { skin: 'rose', look: HARBOUR },
+    coloured('Lip', [88, 4, 10]),
+    ['chalky-lip'],
+  ),
+  sound(
+    'direction',
+    'a nude a little deeper than her own lip',
+    { skin: 'walnut', look: HARBOUR },
+    coloured('Lip', [32, 24, 14]),
+  ),
+  sound(
+    'direction',
+    'a bright red on deep skin is right, lighter than the skin or not',
+    { skin: 'ebony', look: HARBOUR },
+    coloured('Lip', [38, 52, 32]),
+  ),
   ...(['cedar', 'ebony'] as const).map((skin) =>
-    broken('direction', `a pale pink blush turns to chalk on ${skin} skin`, { skin, look: HARBOUR }, coloured('Blush, lifted', [80, 18, 6]), ['chalky-blush']),
+    broken(
+      'direction',
+      `a pale pink blush turns to chalk on ${skin} skin`,
+      { skin, look: HARBOUR },
+      coloured('Blush, lifted', [80, 18, 6]),
+      ['chalky-blush'],
+    ),
   ),
-  broken('direction', 'a blush of the skin’s own colour does not show', { skin: 'olive', look: HARBOUR }, shaded('Blush, lifted', 0), ['blush-hardly-shows']),
+  broken(
+    'direction',
+    'a blush of the skin’s own colour does not show',
+    { skin: 'olive', look: HARBOUR },
+    shaded('Blush, lifted', 0),
+    ['blush-hardly-shows'],
+  ),
   broken(
     'direction',
     'a plum blush laid thick on very fair skin is a painted cheek',
@@ -118,8 +194,18 @@ export const DIRECTION: readonly Case[] = [
     ),
     ['heavy-blush'],
   ),
-  sound('direction', 'plum on deep skin', { skin: 'jet', look: HARBOUR }, coloured('Blush, lifted', [30, 38, 2])),
-  sound('direction', 'cool pink on very fair skin', { skin: 'milk', look: HARBOUR }, coloured('Blush, lifted', [72, 26, 6])),
+  sound(
+    'direction',
+    'plum on deep skin',
+    { skin: 'jet', look: HARBOUR },
+    coloured('Blush, lifted', [30, 38, 2]),
+  ),
+  sound(
+    'direction',
+    'cool pink on very fair skin',
+    { skin: 'milk', look: HARBOUR },
+    coloured('Blush, lifted', [72, 26, 6]),
+  ),
   broken(
     'direction',
     'black brows on fair hair are borrowed',
@@ -134,11 +220,26 @@ export const DIRECTION: readonly Case[] = [
     coloured('Brows', [56, 6, 18]),
     ['brow-off-hair'],
   ),
-  sound('direction', 'grey brows drawn in flint', { skin: 'russet', look: HARBOUR, features: { hairTone: 'grey' } }, coloured('Brows', [48, 1, 3])),
-  broken('direction', 'a socket shade lighter than the lid is no shadow', { skin: 'walnut', look: HARBOUR }, shaded('Socket and outer third', -3), ['lid-off']),
-  broken('direction', 'black in the socket of very fair skin is a patch', { skin: 'milk', look: HARBOUR }, coloured('Socket and outer third', [14, 0, 0]), [
-    'lid-off',
-  ]),
+  sound(
+    'direction',
+    'grey brows drawn in flint',
+    { skin: 'russet', look: HARBOUR, features: { hairTone: 'grey' } },
+    coloured('Brows', [48, 1, 3]),
+  ),
+  broken(
+    'direction',
+    'a socket shade lighter than the lid is no shadow',
+    { skin: 'walnut', look: HARBOUR },
+    shaded('Socket and outer third', -3),
+    ['lid-off'],
+  ),
+  broken(
+    'direction',
+    'black in the socket of very fair skin is a patch',
+    { skin: 'milk', look: HARBOUR },
+    coloured('Socket and outer third', [14, 0, 0]),
+    ['lid-off'],
+  ),
   broken(
     'direction',
     'a base two and a half steps too light is a mask',
@@ -151,13 +252,32 @@ export const DIRECTION: readonly Case[] = [
     'direction',
     'a base of the right depth and the wrong undertone',
     { skin: 'olive', look: 'Choir Loft' },
-    withProduct('Base', (_, chart) => ({ lab: [...pinker(skinTarget(chart.client.skin)!)], coverage: 'full' })),
+    withProduct('Base', (_, chart) => ({
+      lab: [...pinker(skinTarget(chart.client.skin)!)],
+      coverage: 'full',
+    })),
     ['base-off-skin'],
     ['base-off-neck'],
   ),
-  sound('direction', 'a base within a difference of one', { skin: 'moss', look: HARBOUR }, shaded('Base', 0.2)),
-  sound('direction', 'two bases by design: a deeper edge beside the base', { skin: 'honey', look: HARBOUR }, edge(1.6)),
-  broken('direction', 'an edge four steps deeper than the base is a stripe', { skin: 'honey', look: HARBOUR }, edge(4.2), ['base-joint']),
+  sound(
+    'direction',
+    'a base within a difference of one',
+    { skin: 'moss', look: HARBOUR },
+    shaded('Base', 0.2),
+  ),
+  sound(
+    'direction',
+    'two bases by design: a deeper edge beside the base',
+    { skin: 'honey', look: HARBOUR },
+    edge(1.6),
+  ),
+  broken(
+    'direction',
+    'an edge four steps deeper than the base is a stripe',
+    { skin: 'honey', look: HARBOUR },
+    edge(4.2),
+    ['base-joint'],
+  ),
   broken(
     'direction',
     'a liner three steps lighter than its lip leaves a ring',
@@ -172,7 +292,13 @@ export const DIRECTION: readonly Case[] = [
     all(coloured('Lip', [44, 36, -6]), coloured('Line the lips', [42, 34, 34])),
     ['liner-off-lip'],
   ),
-  broken('direction', 'a bronzer lighter than the skin', { skin: 'cedar', look: HARBOUR }, bronzed(shiftDepth(skinNamed('cedar'), -1.5)), ['bronzer-off']),
+  broken(
+    'direction',
+    'a bronzer lighter than the skin',
+    { skin: 'cedar', look: HARBOUR },
+    bronzed(shiftDepth(skinNamed('cedar'), -1.5)),
+    ['bronzer-off'],
+  ),
   sound(
     'direction',
     'a bronzer a step and a half deeper and a little warmer',
@@ -190,7 +316,11 @@ function edge(steps: number) {
     title: 'Deeper edge',
     shade: { relative: { to: 'skin', depthSteps: 1.5 } },
     placements: at('zone.jawline', 'zone.temple'),
-    use: step.use.slice(0, 1).map((u) => ({ ...u, parts: 0.5, product: { ...u.product, lab: [...shiftDepth(skinTarget(chart.client.skin)!, steps)] } })),
+    use: step.use.slice(0, 1).map((u) => ({
+      ...u,
+      parts: 0.5,
+      product: { ...u.product, lab: [...shiftDepth(skinTarget(chart.client.skin)!, steps)] },
+    })),
   }));
 }
 
@@ -203,7 +333,10 @@ function bronzed(lab: Lab) {
       wants: { kinds: ['bronzer'] },
       placements: at('bronzeHairline'),
       doseMgPerCm2: 0.4,
-      use: step.use.map((u) => ({ ...u, product: { ...u.product, kind: 'bronzer', lab: [...lab], coverage: 'medium', finish: 'natural' } })),
+      use: step.use.map((u) => ({
+        ...u,
+        product: { ...u.product, kind: 'bronzer', lab: [...lab], coverage: 'medium', finish: 'natural' },
+      })),
     })),
   );
 }

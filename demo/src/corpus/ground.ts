@@ -63,7 +63,12 @@ export type Wearing = {
   readonly sensitivities?: readonly string[];
 };
 
-export function clientOf({ skin, features = {}, measurements = {}, sensitivities = [] }: Wearing): ClientSnapshot {
+export function clientOf({
+  skin,
+  features = {},
+  measurements = {},
+  sensitivities = [],
+}: Wearing): ClientSnapshot {
   return {
     id: idFor(`corpus ${skin}`),
     name: `Someone of ${skin} skin`,
@@ -101,9 +106,16 @@ Reedmark;Stand;old;mascara;12;0;0;opaque;matte;cream;wax;nylon fibers;swipe;10;y
 Maren Oake;Lustre;glow;highlight;76;8;20;sheer;satin;cream;wax;CI 75470;swipe;14;no`;
 
 function messyKit(): Kit {
-  const rows = readKitCsv(messy).rows.flatMap(({ product }, i) => (product ? [{ ...product, id: idFor(`messy ${i}`) }] : []));
+  const rows = readKitCsv(messy).rows.flatMap(({ product }, i) =>
+    product ? [{ ...product, id: idFor(`messy ${i}`) }] : [],
+  );
   // What came in before colours were checked at the door.
-  const impossible: Product = { ...PRODUCTS[0]!, id: idFor('messy impossible'), shade: 'misread', lab: [90, 70, -40] };
+  const impossible: Product = {
+    ...PRODUCTS[0]!,
+    id: idFor('messy impossible'),
+    shade: 'misread',
+    lab: [90, 70, -40],
+  };
   return owned([...PRODUCTS.filter(every(2)), ...rows, impossible]);
 }
 
@@ -117,13 +129,35 @@ export const KITS = {
 } as const satisfies Record<string, Kit>;
 export type KitName = keyof typeof KITS;
 
-export const WEDDING: Occasion = { kind: 'wedding', date: DAY, lights: ['daylight', 'flash'], hoursToLast: 9, camera: true };
-export const PORTRAIT: Occasion = { kind: 'portrait', date: DAY, lights: ['daylight'], hoursToLast: 1, camera: true };
+export const WEDDING: Occasion = {
+  kind: 'wedding',
+  date: DAY,
+  lights: ['daylight', 'flash'],
+  hoursToLast: 9,
+  camera: true,
+};
+export const PORTRAIT: Occasion = {
+  kind: 'portrait',
+  date: DAY,
+  lights: ['daylight'],
+  hoursToLast: 1,
+  camera: true,
+};
 
-export type Setting = Wearing & { readonly look: string; readonly kit?: KitName; readonly occasion?: Occasion; readonly forbids?: Look['forbids'] };
+export type Setting = Wearing & {
+  readonly look: string;
+  readonly kit?: KitName;
+  readonly occasion?: Occasion;
+  readonly forbids?: Look['forbids'];
+};
 export type Scene = { readonly chart: Chart; readonly kit: Kit };
 
-const STAMP = { id: idFor('corpus chart'), author: 'Runa Castellane', at: '2031-05-01T09:00:00Z', reason: 'Corpus' };
+const STAMP = {
+  id: idFor('corpus chart'),
+  author: 'Runa Castellane',
+  at: '2031-05-01T09:00:00Z',
+  reason: 'Corpus',
+};
 
 /** A look fitted as the app fits it: sound until something is broken in it. */
 export function fitted({ look, kit = 'full', occasion = WEDDING, forbids, ...wearing }: Setting): Scene {
@@ -142,7 +176,10 @@ export const stepOf = (chart: Chart, which: string): Step => {
     chart.steps.find((s) => s.title === which) ??
     chart.steps.find((s) => s.role === which) ??
     chart.steps.find((s) => s.use.some((u) => u.product.kind === which));
-  if (!step) throw new Error(`the corpus looks for a step called ${which} in ${chart.steps.map((s) => s.title).join(', ')}`);
+  if (!step)
+    throw new Error(
+      `the corpus looks for a step called ${which} in ${chart.steps.map((s) => s.title).join(', ')}`,
+    );
   return step;
 };
 export const withStep = (which: string, change: (step: Step, chart: Chart) => Partial<Step>): Break =>
@@ -163,8 +200,20 @@ export const withProduct =
     const [use] = step.use;
     const old = scene.kit.products.find((p) => p.id === use?.product.id);
     if (!use || !old) throw new Error(`the corpus finds no product in ${which}`);
-    const product: Product = { ...old, id: idFor(`corpus product ${which} ${old.id}`), shade: 'of the case', lab: colourOf(step), ...change(old, scene.chart) };
-    const unit = { id: idFor(`corpus unit of ${product.id}`), productId: product.id, openedOn: '2031-04-01', remainingMg: 1e5, place: 'case 1' };
+    const product: Product = {
+      ...old,
+      id: idFor(`corpus product ${which} ${old.id}`),
+      shade: 'of the case',
+      lab: colourOf(step),
+      ...change(old, scene.chart),
+    };
+    const unit = {
+      id: idFor(`corpus unit of ${product.id}`),
+      productId: product.id,
+      openedOn: '2031-04-01',
+      remainingMg: 1e5,
+      place: 'case 1',
+    };
     const put = { ...use, unitId: unit.id, product: snapshotOf(product), measure: product.measure };
     return {
       kit: { products: [...scene.kit.products, product], units: [...scene.kit.units, unit] },
@@ -173,13 +222,20 @@ export const withProduct =
   };
 /** The colour of a step's product some steps from her skin; positive is deeper. */
 export const shaded = (which: string, steps: number, more: Partial<Product> = {}): Break =>
-  withProduct(which, (_, chart) => ({ lab: [...shiftDepth(skinTarget(chart.client.skin)!, steps)], ...more }));
-export const coloured = (which: string, lab: Lab, more: Partial<Product> = {}): Break => withProduct(which, () => ({ lab: [...lab], ...more }));
-export const without = (which: string): Break => onChart((chart) => ({ ...chart, steps: chart.steps.filter((s) => s !== stepOf(chart, which)) }));
+  withProduct(which, (_, chart) => ({
+    lab: [...shiftDepth(skinTarget(chart.client.skin)!, steps)],
+    ...more,
+  }));
+export const coloured = (which: string, lab: Lab, more: Partial<Product> = {}): Break =>
+  withProduct(which, () => ({ lab: [...lab], ...more }));
+export const without = (which: string): Break =>
+  onChart((chart) => ({ ...chart, steps: chart.steps.filter((s) => s !== stepOf(chart, which)) }));
 export const withClient = (change: (client: ClientSnapshot) => Partial<ClientSnapshot>): Break =>
   onChart((chart) => ({ ...chart, client: { ...chart.client, ...change(chart.client) } }));
-export const withFeatures = (features: Partial<Features>): Break => withClient(({ features: own }) => ({ features: { ...own, ...features } }));
-export const withOccasion = (change: Partial<Occasion>): Break => onChart((chart) => ({ ...chart, occasion: { ...chart.occasion, ...change } }));
+export const withFeatures = (features: Partial<Features>): Break =>
+  withClient(({ features: own }) => ({ features: { ...own, ...features } }));
+export const withOccasion = (change: Partial<Occasion>): Break =>
+  onChart((chart) => ({ ...chart, occasion: { ...chart.occasion, ...change } }));
 export const movedTo = (which: string, where: 'before' | 'after', other: string): Break =>
   onChart((chart) => {
     const [step, beside] = [stepOf(chart, which), stepOf(chart, other)];

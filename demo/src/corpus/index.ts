@@ -7,7 +7,18 @@ import { LAYERS } from './layers';
 import { AMOUNTS, KIT_CASES, ORDER, PLACES } from './placeAndKit';
 
 /** Sound charts that must stay quiet and charts broken in one stated way: what the review is held against. */
-export const CORPUS: readonly Case[] = [...DIRECTION, ...COLOUR, ...CLIENT, ...DAY_CASES, ...AMOUNTS, ...CARE, ...LAYERS, ...PLACES, ...ORDER, ...KIT_CASES];
+export const CORPUS: readonly Case[] = [
+  ...DIRECTION,
+  ...COLOUR,
+  ...CLIENT,
+  ...DAY_CASES,
+  ...AMOUNTS,
+  ...CARE,
+  ...LAYERS,
+  ...PLACES,
+  ...ORDER,
+  ...KIT_CASES,
+];
 
 export { TOPICS, type Case, type Topic } from './case';
 export { judge, score, type Score, type Verdict } from './judge';

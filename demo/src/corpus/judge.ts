@@ -9,7 +9,12 @@ export type Verdict = {
   readonly stray: readonly string[];
 };
 
-export type Score = { readonly topic: Topic | 'all'; readonly cases: number; readonly precision: number; readonly recall: number };
+export type Score = {
+  readonly topic: Topic | 'all';
+  readonly cases: number;
+  readonly precision: number;
+  readonly recall: number;
+};
 
 /** A gap the kit has on purpose is told by the fit: a step without a product is no false alarm. */
 const ALWAYS_ALLOWED: readonly string[] = ['no-product'];
@@ -25,7 +30,9 @@ export function judge(one: Case): Verdict {
   };
 }
 
-/** Precision: of all that was said, how much was asked for. Recall: of all that is broken, how much was found. */
+/**
+ * Precision: of all that was said, how much was asked for. Recall: of all that is broken, how much was found.
+ */
 export function score(verdicts: readonly Verdict[]): Score[] {
   const of = (topic: Score['topic'], some: readonly Verdict[]): Score => {
     const brokenOnes = some.filter((v) => v.case.finds.length > 0);

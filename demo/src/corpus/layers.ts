@@ -10,8 +10,14 @@ const taught = all(
     const eyes = chart.steps.filter((s) => ['brows', 'eyes'].includes(s.phase));
     const rest = chart.steps.filter((s) => !eyes.includes(s));
     const base = rest.findIndex((s) => s.role === 'base');
-    const tapped = rest.map((s) => (s.technique === 'buff' || s.technique === 'sweep' ? { ...s, technique: 'press' as const } : s));
-    return { ...chart, schools: { ...chart.schools, eyesOrFace: 'eyes first' as const }, steps: [...tapped.slice(0, base), ...eyes, ...tapped.slice(base)] };
+    const tapped = rest.map((s) =>
+      s.technique === 'buff' || s.technique === 'sweep' ? { ...s, technique: 'press' as const } : s,
+    );
+    return {
+      ...chart,
+      schools: { ...chart.schools, eyesOrFace: 'eyes first' as const },
+      steps: [...tapped.slice(0, base), ...eyes, ...tapped.slice(base)],
+    };
   }),
 );
 
@@ -23,7 +29,11 @@ export const LAYERS: readonly Case[] = [
     { skin: 'rose', look: HARBOUR },
     all(
       copied('Conceal under the eye', () => ({ title: 'Again', placements: underEye })),
-      copied('Set where it moves', () => ({ title: 'Set under the eye', placements: underEye, doseMgPerCm2: 0.2 })),
+      copied('Set where it moves', () => ({
+        title: 'Set under the eye',
+        placements: underEye,
+        doseMgPerCm2: 0.2,
+      })),
     ),
     ['too-many-layers-under-eye'],
     ['concealer-halo', 'grey-cast'],
@@ -53,20 +63,31 @@ export const LAYERS: readonly Case[] = [
     'layers',
     'base, concealer and powder are three',
     { skin: 'honey', look: HARBOUR },
-    copied('Set where it moves', () => ({ title: 'Set under the eye', placements: underEye, doseMgPerCm2: 0.2 })),
+    copied('Set where it moves', () => ({
+      title: 'Set under the eye',
+      placements: underEye,
+      doseMgPerCm2: 0.2,
+    })),
   ),
   broken(
     'layers',
     'cream blush over the powder of the cheek',
     { skin: 'olive', look: HARBOUR },
     all(
-      withStep('Set where it moves', (s) => ({ placements: [...s.placements, ...at('zone.apple', 'zone.cheekboneTop', 'zone.hollow')] })),
+      withStep('Set where it moves', (s) => ({
+        placements: [...s.placements, ...at('zone.apple', 'zone.cheekboneTop', 'zone.hollow')],
+      })),
       movedTo('Blush, lifted', 'after', 'Set where it moves'),
     ),
     ['cream-over-powder'],
     ['set-too-late'],
   ),
-  sound('layers', 'cream blush after powder that lies elsewhere', { skin: 'olive', look: HARBOUR }, movedTo('Blush, lifted', 'after', 'Set where it moves')),
+  sound(
+    'layers',
+    'cream blush after powder that lies elsewhere',
+    { skin: 'olive', look: HARBOUR },
+    movedTo('Blush, lifted', 'after', 'Set where it moves'),
+  ),
   broken(
     'layers',
     'cream contour over an all-over powder',
@@ -150,7 +171,12 @@ export const LAYERS: readonly Case[] = [
     'layers',
     'settled powder under the one eye that is lined',
     { skin: 'sand', look: HARBOUR, features: { right: { lines: ['under eye'] } } },
-    copied('Set where it moves', () => ({ title: 'Settle under the eye', placements: underEye, waitMinutes: 3, doseMgPerCm2: 0.3 })),
+    copied('Set where it moves', () => ({
+      title: 'Settle under the eye',
+      placements: underEye,
+      waitMinutes: 3,
+      doseMgPerCm2: 0.3,
+    })),
     ['thick-powder-on-lines'],
   ),
   sound(
@@ -177,7 +203,13 @@ export const LAYERS: readonly Case[] = [
     withStep('Contour the cheek', () => ({ handsOnMinutes: 28 })),
     ['set-too-late'],
   ),
-  broken('layers', 'a concealer that is never set', { skin: 'russet', look: HARBOUR }, without('Set where it moves'), ['set-too-late']),
+  broken(
+    'layers',
+    'a concealer that is never set',
+    { skin: 'russet', look: HARBOUR },
+    without('Set where it moves'),
+    ['set-too-late'],
+  ),
   broken(
     'layers',
     'buffing over an airbrushed base',
@@ -196,7 +228,11 @@ export const LAYERS: readonly Case[] = [
     { skin: 'sand', look: HARBOUR },
     all(
       taught,
-      withStep('Shade under the jaw', () => ({ technique: 'buff', tool: 'dense brush', placements: at('zone.decollete') })),
+      withStep('Shade under the jaw', () => ({
+        technique: 'buff',
+        tool: 'dense brush',
+        placements: at('zone.decollete'),
+      })),
     ),
   ),
   broken(
@@ -228,7 +264,11 @@ export const LAYERS: readonly Case[] = [
     'layers',
     'nine layers on one place',
     { skin: 'sand', look: HARBOUR },
-    all(...Array.from({ length: 6 }, (_, i) => copied('Base', () => ({ title: `Base ${i + 2}`, doseMgPerCm2: 0.2, handsOnMinutes: 2 })))),
+    all(
+      ...Array.from({ length: 6 }, (_, i) =>
+        copied('Base', () => ({ title: `Base ${i + 2}`, doseMgPerCm2: 0.2, handsOnMinutes: 2 })),
+      ),
+    ),
     ['too-many-layers'],
     ['too-many-layers-under-eye', 'more-than-needed'],
   ),
@@ -246,7 +286,11 @@ export const LAYERS: readonly Case[] = [
   sound(
     'layers',
     'dry on all sides: light touch for a tremor',
-    { skin: 'shell', look: HARBOUR, features: { headTremor: true, dry: true, age: 'mature', lines: ['forehead', 'smile'] } },
+    {
+      skin: 'shell',
+      look: HARBOUR,
+      features: { headTremor: true, dry: true, age: 'mature', lines: ['forehead', 'smile'] },
+    },
     withFeatures({}),
   ),
 ];

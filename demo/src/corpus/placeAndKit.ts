@@ -1,10 +1,24 @@
 import { idFor } from '../ids';
 import { broken, sound, type Case } from './case';
-import { all, asIs, at, copied, KITS, movedTo, onChart, SKIN_NAMES, withProduct, withStep, type KitName } from './ground';
+import {
+  all,
+  asIs,
+  at,
+  copied,
+  KITS,
+  movedTo,
+  onChart,
+  SKIN_NAMES,
+  withProduct,
+  withStep,
+  type KitName,
+} from './ground';
 
 const HARBOUR = 'Harbour Morning';
 const params = (which: string, change: object) =>
-  withStep(which, (s) => ({ placements: s.placements.map((p) => ('guide' in p ? { ...p, params: { ...p.params, ...change } } : p)) }));
+  withStep(which, (s) => ({
+    placements: s.placements.map((p) => ('guide' in p ? { ...p, params: { ...p.params, ...change } } : p)),
+  }));
 const OTHER_KITS = (Object.keys(KITS) as KitName[]).filter((name) => name !== 'full');
 
 export const PLACES: readonly Case[] = [
@@ -24,8 +38,19 @@ export const PLACES: readonly Case[] = [
     ['in-the-hollow', 'out-of-limits'],
     ['in-the-hollow', 'out-of-limits'],
   ),
-  sound('places', 'a contour a millimetre higher', { skin: 'sand', look: HARBOUR }, params('Contour the cheek', { liftMm: 1 })),
-  broken('places', 'blush on the contour', { skin: 'rose', look: HARBOUR }, params('Blush, lifted', { liftMm: -8 }), ['blush-on-contour']),
+  sound(
+    'places',
+    'a contour a millimetre higher',
+    { skin: 'sand', look: HARBOUR },
+    params('Contour the cheek', { liftMm: 1 }),
+  ),
+  broken(
+    'places',
+    'blush on the contour',
+    { skin: 'rose', look: HARBOUR },
+    params('Blush, lifted', { liftMm: -8 }),
+    ['blush-on-contour'],
+  ),
   broken(
     'places',
     'light on the contour',
@@ -79,7 +104,16 @@ export const PLACES: readonly Case[] = [
   sound(
     'places',
     'the fit points the brows, bares the lower lashes and stops the flick',
-    { skin: 'olive', look: 'Glasshouse', forbids: { finishes: [], kinds: [], places: ['lower lash line', 'liner flick'], shapes: ['brow pointed'] } },
+    {
+      skin: 'olive',
+      look: 'Glasshouse',
+      forbids: {
+        finishes: [],
+        kinds: [],
+        places: ['lower lash line', 'liner flick'],
+        shapes: ['brow pointed'],
+      },
+    },
     asIs,
   ),
   broken(
@@ -113,7 +147,9 @@ export const AMOUNTS: readonly Case[] = [
     'amounts',
     'half a pump more than is needed',
     { skin: 'cedar', look: HARBOUR },
-    withStep('base', (s) => ({ use: s.use.length === 1 ? s.use.map((u) => ({ ...u, parts: u.parts + 0.5 })) : s.use })),
+    withStep('base', (s) => ({
+      use: s.use.length === 1 ? s.use.map((u) => ({ ...u, parts: u.parts + 0.5 })) : s.use,
+    })),
   ),
   broken(
     'amounts',
@@ -130,7 +166,11 @@ export const AMOUNTS: readonly Case[] = [
       chart,
       kit: {
         ...kit,
-        units: kit.units.map((u) => (chart.steps.some((s) => s.role === 'base' && s.use.some((x) => x.unitId === u.id)) ? { ...u, remainingMg: 20 } : u)),
+        units: kit.units.map((u) =>
+          chart.steps.some((s) => s.role === 'base' && s.use.some((x) => x.unitId === u.id))
+            ? { ...u, remainingMg: 20 }
+            : u,
+        ),
       },
     }),
     ['not-enough'],
@@ -174,7 +214,12 @@ export const ORDER: readonly Case[] = [
     ['long-in-the-chair'],
   ),
   sound('order', 'brows before the base', { skin: 'jet', look: HARBOUR }, movedTo('Brows', 'before', 'Base')),
-  sound('order', 'the lip while the powder settles', { skin: 'shell', look: HARBOUR }, movedTo('Lip', 'after', 'Set where it moves')),
+  sound(
+    'order',
+    'the lip while the powder settles',
+    { skin: 'shell', look: HARBOUR },
+    movedTo('Lip', 'after', 'Set where it moves'),
+  ),
   broken(
     'order',
     'a wand that goes back into the tube',
@@ -186,7 +231,10 @@ export const ORDER: readonly Case[] = [
     'order',
     'the chart ends without a last look',
     { skin: 'cedar', look: HARBOUR },
-    onChart((chart) => ({ ...chart, steps: chart.steps.map((s) => (s.phase === 'finish' ? { ...s, phase: 'set' as const } : s)) })),
+    onChart((chart) => ({
+      ...chart,
+      steps: chart.steps.map((s) => (s.phase === 'finish' ? { ...s, phase: 'set' as const } : s)),
+    })),
     ['no-last-look'],
   ),
 ];
@@ -198,7 +246,11 @@ export const KIT_CASES: readonly Case[] = [
         sound(
           'kit',
           `${SKIN_NAMES[(n + k) % SKIN_NAMES.length]} skin from the ${kit} kit: in range, or the gap is said`,
-          { skin: SKIN_NAMES[(n + k) % SKIN_NAMES.length]!, look: [HARBOUR, 'Lamplight', 'Choir Loft', 'Glasshouse'][i]!, kit },
+          {
+            skin: SKIN_NAMES[(n + k) % SKIN_NAMES.length]!,
+            look: [HARBOUR, 'Lamplight', 'Choir Loft', 'Glasshouse'][i]!,
+            kit,
+          },
           asIs,
         ),
       )
@@ -215,7 +267,11 @@ export const KIT_CASES: readonly Case[] = [
       chart,
       kit: {
         ...kit,
-        products: kit.products.map((p) => (chart.steps.some((s) => s.role === 'lip' && s.use[0]?.product.id === p.id) ? { ...p, withdrawn: true } : p)),
+        products: kit.products.map((p) =>
+          chart.steps.some((s) => s.role === 'lip' && s.use[0]?.product.id === p.id)
+            ? { ...p, withdrawn: true }
+            : p,
+        ),
       },
     }),
     ['withdrawn'],
@@ -229,7 +285,9 @@ export const KIT_CASES: readonly Case[] = [
       kit: {
         ...kit,
         units: kit.units.map((u) =>
-          chart.steps.some((s) => s.title === 'Curl and mascara' && s.use[0]?.unitId === u.id) ? { ...u, openedOn: '2029-01-01' } : u,
+          chart.steps.some((s) => s.title === 'Curl and mascara' && s.use[0]?.unitId === u.id)
+            ? { ...u, openedOn: '2029-01-01' }
+            : u,
         ),
       },
     }),
@@ -241,7 +299,12 @@ export const KIT_CASES: readonly Case[] = [
     { skin: 'cedar', look: HARBOUR },
     ({ chart, kit }) => ({
       chart,
-      kit: { ...kit, units: kit.units.filter((u) => !chart.steps.some((s) => s.title === 'Lip' && s.use[0]?.product.id === u.productId)) },
+      kit: {
+        ...kit,
+        units: kit.units.filter(
+          (u) => !chart.steps.some((s) => s.title === 'Lip' && s.use[0]?.product.id === u.productId),
+        ),
+      },
     }),
     ['gone-from-kit'],
   ),
@@ -252,9 +315,26 @@ export const KIT_CASES: readonly Case[] = [
     withProduct('Blush, lifted', () => ({ lab: [90, 70, -40] })),
     ['set-aside'],
   ),
-  broken('kit', 'a step nobody has chosen a product for', { skin: 'jet', look: HARBOUR }, all(withStep('Lip', () => ({ use: [] }))), ['no-product']),
-  sound('kit', 'an impossible product beside the good ones changes nothing', { skin: 'amber', look: HARBOUR }, ({ chart, kit }) => ({
-    chart,
-    kit: { ...kit, products: [...kit.products, { ...kit.products[0]!, id: idFor('impossible beside'), lab: [100, 50, 50] }] },
-  })),
+  broken(
+    'kit',
+    'a step nobody has chosen a product for',
+    { skin: 'jet', look: HARBOUR },
+    all(withStep('Lip', () => ({ use: [] }))),
+    ['no-product'],
+  ),
+  sound(
+    'kit',
+    'an impossible product beside the good ones changes nothing',
+    { skin: 'amber', look: HARBOUR },
+    ({ chart, kit }) => ({
+      chart,
+      kit: {
+        ...kit,
+        products: [
+          ...kit.products,
+          { ...kit.products[0]!, id: idFor('impossible beside'), lab: [100, 50, 50] },
+        ],
+      },
+    }),
+  ),
 ];

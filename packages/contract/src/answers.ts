@@ -115,11 +115,25 @@ export type VisitAnswer = {
 };
 
 /** What is due, each with where it leads. */
-export type DueItem = { readonly kind: 'patch test' | 're-read' | 'expiring' | 'expired'; readonly words: string; readonly clientId: string | null };
+export type DueItem = {
+  readonly kind: 'patch test' | 're-read' | 'expiring' | 'expired';
+  readonly words: string;
+  readonly clientId: string | null;
+};
 
-export type TodayAnswer = { readonly date: string; readonly visits: readonly VisitAnswer[]; readonly due: readonly DueItem[] };
+export type TodayAnswer = {
+  readonly date: string;
+  readonly visits: readonly VisitAnswer[];
+  readonly due: readonly DueItem[];
+};
 
-export type PartySummary = { readonly id: string; readonly name: string; readonly date: string; readonly place: string; readonly peopleCount: number };
+export type PartySummary = {
+  readonly id: string;
+  readonly name: string;
+  readonly date: string;
+  readonly place: string;
+  readonly peopleCount: number;
+};
 export type PartyAnswer = PartySummary & { readonly notes: string; readonly visits: readonly VisitAnswer[] };
 
 export type LookSummary = {
@@ -133,7 +147,12 @@ export type LookSummary = {
 };
 export type LookAnswer = { readonly look: Look; readonly versions: readonly VersionLine[] };
 /** One version of a chart or look, newest first in lists. */
-export type VersionLine = { readonly version: number; readonly author: string; readonly at: string; readonly reason: string };
+export type VersionLine = {
+  readonly version: number;
+  readonly author: string;
+  readonly at: string;
+  readonly reason: string;
+};
 export type KitAnswer = Kit & {
   /** Revision of each product and unit by id: what an edit starts from. */
   readonly revisions: Readonly<Record<string, number>>;
@@ -154,10 +173,16 @@ export type LedgerEntry = {
   readonly note: string;
   readonly chartId: string | null;
 };
-export type LedgerAnswer = { readonly unitId: string; readonly remainingMg: number; readonly entries: readonly LedgerEntry[] };
+export type LedgerAnswer = {
+  readonly unitId: string;
+  readonly remainingMg: number;
+  readonly entries: readonly LedgerEntry[];
+};
 export type ImportKitAnswer = { readonly products: number; readonly units: number; readonly leftOut: number };
 export type ProductUsesAnswer = { readonly charts: readonly ChartSummary[] };
-export type SubstitutionAnswer = { readonly changed: readonly { readonly chartId: string; readonly version: number }[] };
+export type SubstitutionAnswer = {
+  readonly changed: readonly { readonly chartId: string; readonly version: number }[];
+};
 export type SampleAnswer = { readonly lab: Lab; readonly illuminant: 'D65'; readonly simulated: true };
 
 /** A link to one version of a chart; its secret is known to whoever made it only. */

@@ -15,25 +15,38 @@ import {
 } from '@toile/core';
 import { documentPart, isUuid } from './shapes';
 
-const uuid = () => string().test('uuid', 'must be a UUID', (value: string | null | undefined) => value === undefined || value === null || isUuid(value));
+const uuid = () =>
+  string().test(
+    'uuid',
+    'must be a UUID',
+    (value: string | null | undefined) => value === undefined || value === null || isUuid(value),
+  );
 
 /** One measurement of a form: an empty field means it was not taken. */
 function measurement(name: MeasurementName) {
   const { label } = MEASUREMENTS[name];
   return number()
-    .transform((value: number, original: unknown) => (original === '' || original === null ? undefined : value))
+    .transform((value: number, original: unknown) =>
+      original === '' || original === null ? undefined : value,
+    )
     .typeError(`${label} is a number in millimetres`);
 }
 
 /** Face measurements in mm, all optional: what is missing is inferred. */
-export const measurementsSchema = object(Object.fromEntries(MEASUREMENT_NAMES.map((name) => [name, measurement(name)])))
+export const measurementsSchema = object(
+  Object.fromEntries(MEASUREMENT_NAMES.map((name) => [name, measurement(name)])),
+)
   .noUnknown('${unknown} is not a measurement')
   .test('plausible', 'unlikely', function (value) {
-    const given = Object.fromEntries(Object.entries(value).filter(([, v]) => v !== undefined && !Number.isNaN(v)));
+    const given = Object.fromEntries(
+      Object.entries(value).filter(([, v]) => v !== undefined && !Number.isNaN(v)),
+    );
     const questions = questionMeasurements(given);
     if (questions.length === 0) return true;
     const at = (name: string): string => (this.path ? `${this.path}.${name}` : name);
-    return new ValidationError(questions.map((q) => this.createError({ path: at(q.name), message: q.message })));
+    return new ValidationError(
+      questions.map((q) => this.createError({ path: at(q.name), message: q.message })),
+    );
   });
 
 const phone = /^[+()\d\s./-]{5,40}$/;
@@ -55,7 +68,10 @@ export const clientFormSchema = object({
     .min(1900, 'A year after 1900')
     .max(2100, 'A year before 2100'),
   guardianConsent: string().trim().default('').max(200, 'At most 200 letters'),
-  sensitivities: array().of(string().trim().required('Say what it is').max(120, 'At most 120 letters each')).max(40, 'At most 40').default([]),
+  sensitivities: array()
+    .of(string().trim().required('Say what it is').max(120, 'At most 120 letters each'))
+    .max(40, 'At most 40')
+    .default([]),
   notes: string().default('').max(4000, 'At most 4000 letters'),
 }).noUnknown('${unknown} is not known here');
 export type ClientForm = InferType<typeof clientFormSchema>;

@@ -17,7 +17,10 @@ export const ERRORS = {
   'too-large': { status: 413, title: 'That is more than can be taken at once. Send less.' },
   'key-missing': { status: 400, title: 'A write needs an Idempotency-Key header.' },
   'key-reused': { status: 422, title: 'This Idempotency-Key was used for another request.' },
-  'revision-missing': { status: 428, title: 'An edit needs an If-Match header with the revision it starts from.' },
+  'revision-missing': {
+    status: 428,
+    title: 'An edit needs an If-Match header with the revision it starts from.',
+  },
   stale: { status: 409, title: 'Someone else saved in between. Compare both and save again.' },
   'already-there': { status: 409, title: 'Something with this id is already here.' },
   busy: { status: 503, title: 'The studio’s records cannot be reached just now. Try again in a moment.' },
@@ -27,9 +30,17 @@ export const ERRORS = {
 export type ErrorCode = keyof typeof ERRORS;
 
 /** One field that is wrong: its path and what to do. */
-export type FieldProblem = { readonly path: string; readonly message: string; readonly line?: number; readonly column?: number };
+export type FieldProblem = {
+  readonly path: string;
+  readonly message: string;
+  readonly line?: number;
+  readonly column?: number;
+};
 
-/** application/problem+json (RFC 9457), with our code and, where they help, fields and both versions of a conflict. */
+/**
+ * application/problem+json (RFC 9457), with our code and, where they help, fields and both versions of a
+ * conflict.
+ */
 export type Problem = {
   readonly type: string;
   readonly code: ErrorCode;
@@ -42,7 +53,10 @@ export type Problem = {
 };
 
 /** A problem document for a code. */
-export function problemOf(code: ErrorCode, more: Omit<Partial<Problem>, 'type' | 'code' | 'status' | 'title'> = {}): Problem {
+export function problemOf(
+  code: ErrorCode,
+  more: Omit<Partial<Problem>, 'type' | 'code' | 'status' | 'title'> = {},
+): Problem {
   const { status, title } = ERRORS[code];
   return { type: `urn:toile:problem:${code}`, code, status, title, ...more };
 }

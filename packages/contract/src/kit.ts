@@ -31,7 +31,10 @@ const oneOf = <T extends string>(words: readonly T[], what: string) =>
 
 /** A surface colour typed or read: what CIELAB can hold at all. */
 const surfaceLab = mixed<Lab>(
-  (value): value is Lab => Array.isArray(value) && value.length === 3 && value.every((v) => typeof v === 'number' && Number.isFinite(v)),
+  (value): value is Lab =>
+    Array.isArray(value) &&
+    value.length === 3 &&
+    value.every((v) => typeof v === 'number' && Number.isFinite(v)),
 )
   .typeError('Three numbers: L*, a* and b*')
   .test('surface', 'No surface has this colour: L* is 0 to 100, a* and b* within 128 of 0', (value) => {
@@ -51,7 +54,10 @@ export const productInputSchema = object({
   finish: oneOf(FINISHES, 'finish'),
   texture: oneOf(TEXTURES, 'texture'),
   family: oneOf(FAMILIES, 'family'),
-  ingredients: array().of(string().trim().required().max(200, 'At most 200 letters each')).max(200, 'At most 200').default([]),
+  ingredients: array()
+    .of(string().trim().required().max(200, 'At most 200 letters each'))
+    .max(200, 'At most 200')
+    .default([]),
   measure: oneOf(MEASURES, 'measure'),
   mgPerMeasure: number()
     .typeError('A number of milligrams')
@@ -69,7 +75,11 @@ export const productInputSchema = object({
   singleUse: boolean().default(false),
   eyeSafe: boolean().default(false),
   flashGrade: number().oneOf([0, 1, 2, 3], 'From 0, nothing, to 3, plainly').optional(),
-  wearHours: number().typeError('A number of hours').min(0, 'Not less than nothing').max(48, 'At most 48 hours').optional(),
+  wearHours: number()
+    .typeError('A number of hours')
+    .min(0, 'Not less than nothing')
+    .max(48, 'At most 48 hours')
+    .optional(),
   waterproof: boolean().optional(),
   transferProof: boolean().optional(),
   smallestShare: number()
@@ -92,7 +102,11 @@ export const unitInputSchema = object({
   id: uuid().required(),
   productId: uuid().required('Choose the product'),
   openedOn: day().min(1, 'A date, as 2031-05-14').nullable().default(null),
-  remainingMg: number().typeError('A number of milligrams').min(0, 'Not less than nothing').max(1e7, 'At most 10 kg').required('How much is in it, in mg'),
+  remainingMg: number()
+    .typeError('A number of milligrams')
+    .min(0, 'Not less than nothing')
+    .max(1e7, 'At most 10 kg')
+    .required('How much is in it, in mg'),
   place: string().trim().default('').max(120, 'At most 120 letters'),
 }).noUnknown(unknown);
 export type UnitInput = Unit;
@@ -100,7 +114,11 @@ export type UnitInput = Unit;
 /** A correction by hand: how much is really left. */
 export const countInputSchema = object({
   id: uuid().required(),
-  remainingMg: number().typeError('A number of milligrams').min(0, 'Not less than nothing').max(1e7, 'At most 10 kg').required('How much is left, in mg'),
+  remainingMg: number()
+    .typeError('A number of milligrams')
+    .min(0, 'Not less than nothing')
+    .max(1e7, 'At most 10 kg')
+    .required('How much is left, in mg'),
   note: string().trim().default('').max(200, 'At most 200 letters'),
 }).noUnknown(unknown);
 export type CountInput = InferType<typeof countInputSchema>;
@@ -116,14 +134,19 @@ export const paletteInputSchema = object({
 }).noUnknown(unknown);
 export type PaletteInput = { palette: Palette };
 
-/** A kit file: its text, which header holds what, and whether rows that are wrong are left out or stop everything. */
+/**
+ * A kit file: its text, which header holds what, and whether rows that are wrong are left out or stop
+ * everything.
+ */
 export const importKitSchema = object({
   text: string().required('Choose a file').max(6_000_000, 'The file is larger than 6 MB. Split it.'),
   mapping: mixed<ColumnMapping>(
     (value): value is ColumnMapping =>
       value !== null &&
       typeof value === 'object' &&
-      Object.entries(value).every(([key, header]) => KIT_COLUMN_NAMES.some((c) => c === key) && typeof header === 'string'),
+      Object.entries(value).every(
+        ([key, header]) => KIT_COLUMN_NAMES.some((c) => c === key) && typeof header === 'string',
+      ),
   )
     .typeError('A header for each column')
     .required(),
@@ -140,7 +163,11 @@ export type ImportKit = {
 
 /** A substitute put in place of a product: in one chart, or in each of these. */
 export const substitutionSchema = object({
-  chartIds: array().of(uuid().required()).min(1, 'Choose at least one chart').max(500, 'At most 500 charts at once').required(),
+  chartIds: array()
+    .of(uuid().required())
+    .min(1, 'Choose at least one chart')
+    .max(500, 'At most 500 charts at once')
+    .required(),
   parts: array()
     .of(
       object({

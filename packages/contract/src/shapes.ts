@@ -5,11 +5,17 @@ import { isDay } from '@toile/core';
 
 /** A Yup field that holds a document part described by core's schema: the rule stays written once. */
 export function documentPart<T extends object>(schema: TSchema, what: string): MixedSchema<T | undefined> {
-  return mixed<T>((value): value is T => value !== null && typeof value === 'object').test('shape', `${what} is not complete`, function (value) {
-    if (value === undefined || value === null) return true;
-    const first = Value.Errors(schema, value).First();
-    return first ? this.createError({ path: `${this.path}${first.path.replace(/\//g, '.')}`, message: first.message }) : true;
-  });
+  return mixed<T>((value): value is T => value !== null && typeof value === 'object').test(
+    'shape',
+    `${what} is not complete`,
+    function (value) {
+      if (value === undefined || value === null) return true;
+      const first = Value.Errors(schema, value).First();
+      return first
+        ? this.createError({ path: `${this.path}${first.path.replace(/\//g, '.')}`, message: first.message })
+        : true;
+    },
+  );
 }
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
@@ -17,4 +23,9 @@ export const isUuid = (text: string): boolean => UUID.test(text);
 
 /** A Yup field for a day of the calendar as YYYY-MM-DD. */
 export const day = () =>
-  string().test('day', 'A date, as 2031-05-14', (value: string | null | undefined) => value === undefined || value === null || value === '' || isDay(value));
+  string().test(
+    'day',
+    'A date, as 2031-05-14',
+    (value: string | null | undefined) =>
+      value === undefined || value === null || value === '' || isDay(value),
+  );

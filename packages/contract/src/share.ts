@@ -4,7 +4,10 @@ import { uuid } from './client';
 /** How long a link may last, days. */
 export const SHARE_DAYS = [1, 7, 30] as const;
 export type ShareDays = (typeof SHARE_DAYS)[number];
-/** Letters of a link's secret: 24 random bytes, made by whoever shares, so that the studio's records never hold it. */
+/**
+ * Letters of a link's secret: 24 random bytes, made by whoever shares, so that the studio's records never
+ * hold it.
+ */
 const SECRET = /^[A-Za-z0-9_-]{32}$/;
 
 export const shareInputSchema = object({

@@ -24,11 +24,20 @@ const text = Type.String({ maxLength: 4000 });
 const orNull = <T extends TSchema>(schema: T) => Type.Union([schema, Type.Null()]);
 const words = <T extends string>(values: readonly T[]) => Type.Union(values.map((v) => Type.Literal(v)));
 const lab = Type.Tuple([Type.Number(), Type.Number(), Type.Number()]);
-const byZone = Type.Object(Object.fromEntries(SKIN_ZONES.map((zone) => [zone, Type.Optional(Type.Array(lab, { minItems: 1 }))])), closed);
-const skinByZone = Type.Object(Object.fromEntries(SKIN_ZONES.map((zone) => [zone, Type.Optional(lab)])), closed);
+const byZone = Type.Object(
+  Object.fromEntries(SKIN_ZONES.map((zone) => [zone, Type.Optional(Type.Array(lab, { minItems: 1 }))])),
+  closed,
+);
+const skinByZone = Type.Object(
+  Object.fromEntries(SKIN_ZONES.map((zone) => [zone, Type.Optional(lab)])),
+  closed,
+);
 const version = Type.Integer({ minimum: 1 });
 
-/** What a studio keeps, one entry a table: each table's rows travel by the schema that stands here and by no other. */
+/**
+ * What a studio keeps, one entry a table: each table's rows travel by the schema that stands here and by no
+ * other.
+ */
 const TABLES = {
   people: Type.Object({ id, name: text, email: text, role: words(ROLES) }, closed),
   clients: Type.Object(
@@ -49,7 +58,10 @@ const TABLES = {
     closed,
   ),
   /** What the stand-in reader sees on made-up people. */
-  simulatedSkins: Type.Object({ clientId: id, skin: Type.Unsafe<{ readonly [zone in SkinZone]?: Lab }>(skinByZone) }, closed),
+  simulatedSkins: Type.Object(
+    { clientId: id, skin: Type.Unsafe<{ readonly [zone in SkinZone]?: Lab }>(skinByZone) },
+    closed,
+  ),
   readings: Type.Object(
     {
       id,
@@ -59,7 +71,16 @@ const TABLES = {
       source: words(['reader', 'typed', 'import'] as const),
       zones: Type.Unsafe<{ readonly [zone in SkinZone]?: readonly Lab[] }>(byZone),
       extras: Type.Optional(
-        Type.Array(Type.Object({ name: text, beside: words(SKIN_ZONES), samples: Type.Unsafe<readonly Lab[]>(Type.Array(lab, { minItems: 1 })) }, closed)),
+        Type.Array(
+          Type.Object(
+            {
+              name: text,
+              beside: words(SKIN_ZONES),
+              samples: Type.Unsafe<readonly Lab[]>(Type.Array(lab, { minItems: 1 })),
+            },
+            closed,
+          ),
+        ),
       ),
     },
     closed,
@@ -113,7 +134,10 @@ export type BundleTable = keyof typeof TABLES;
 /** One row of a table as it travels. */
 export type BundleRow<T extends BundleTable> = Static<(typeof TABLES)[T]>;
 
-/** A whole studio as one document, `toile.studio/2`: what is saved and taken in again. It holds no password and no session. */
+/**
+ * A whole studio as one document, `toile.studio/2`: what is saved and taken in again. It holds no password
+ * and no session.
+ */
 export type StudioBundle = {
   readonly format: 'toile.studio/2';
   readonly studio: { readonly id: string; readonly name: string };

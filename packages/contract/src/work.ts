@@ -25,10 +25,17 @@ export type SignIn = InferType<typeof signInSchema>;
 
 /** CIELAB typed by hand: within what skin can be. */
 export const labSchema = mixed<Lab>(
-  (value): value is Lab => Array.isArray(value) && value.length === 3 && value.every((v) => typeof v === 'number' && Number.isFinite(v)),
+  (value): value is Lab =>
+    Array.isArray(value) &&
+    value.length === 3 &&
+    value.every((v) => typeof v === 'number' && Number.isFinite(v)),
 )
   .typeError('Three numbers: L*, a* and b*')
-  .test('skin', 'No skin has this colour. L* is 12 to 90, a* and b* mostly 3 to 30', (value) => value === undefined || isPlausibleSkin(value));
+  .test(
+    'skin',
+    'No skin has this colour. L* is 12 to 90, a* and b* mostly 3 to 30',
+    (value) => value === undefined || isPlausibleSkin(value),
+  );
 
 const samples = array().of(labSchema.required()).min(1, 'At least one sample').max(40, 'At most 40 samples');
 
@@ -43,7 +50,9 @@ export const readingInputSchema = object({
     .required(),
   zones: object(Object.fromEntries(SKIN_ZONES.map((zone) => [zone, samples.default(undefined)])))
     .noUnknown('${unknown} is not a zone')
-    .test('some', 'Read at least one zone', (value) => Object.values(value ?? {}).some((v) => v !== undefined)),
+    .test('some', 'Read at least one zone', (value) =>
+      Object.values(value ?? {}).some((v) => v !== undefined),
+    ),
   extras: array()
     .of(
       object({
@@ -68,18 +77,32 @@ export const sampleRequestSchema = object({
   clientId: uuid(),
   zone: string()
     .oneOf([...SKIN_ZONES])
-    .when('clientId', ([clientId], schema) => (clientId === undefined ? schema : schema.required('Choose a zone'))),
+    .when('clientId', ([clientId], schema) =>
+      clientId === undefined ? schema : schema.required('Choose a zone'),
+    ),
   spot: boolean().default(false),
-  pan: object({ paletteId: uuid().required(), row: place.required(), column: place.required() }).default(undefined).noUnknown(),
+  pan: object({ paletteId: uuid().required(), row: place.required(), column: place.required() })
+    .default(undefined)
+    .noUnknown(),
 })
   .noUnknown()
-  .test('one', 'Hold the reader to skin or to a pan', (value) => (value.clientId === undefined) !== (value.pan === undefined));
+  .test(
+    'one',
+    'Hold the reader to skin or to a pan',
+    (value) => (value.clientId === undefined) !== (value.pan === undefined),
+  );
 export type SampleRequest =
   | { readonly clientId: string; readonly zone: SkinZone; readonly spot?: boolean; readonly pan?: undefined }
-  | { readonly clientId?: undefined; readonly pan: { readonly paletteId: string; readonly row: number; readonly column: number } };
+  | {
+      readonly clientId?: undefined;
+      readonly pan: { readonly paletteId: string; readonly row: number; readonly column: number };
+    };
 
 const chartPart = documentPart<Chart>(ChartSchema, 'The chart');
-export const newChartSchema = object({ chart: chartPart.required(), visitId: uuid().nullable().default(null) }).noUnknown('${unknown} is not known here');
+export const newChartSchema = object({
+  chart: chartPart.required(),
+  visitId: uuid().nullable().default(null),
+}).noUnknown('${unknown} is not known here');
 export type NewChart = { chart: Chart; visitId: string | null };
 
 export const newVersionSchema = object({
@@ -109,10 +132,14 @@ export const chairEventSchema = object({
 /** What a device tells of a step, with the version of the chart it was worked by. */
 export type ChairEventInput = Told & { readonly version: number };
 
-export const newLookSchema = object({ look: documentPart<Look>(LookSchema, 'The look').required() }).noUnknown('${unknown} is not known here');
+export const newLookSchema = object({
+  look: documentPart<Look>(LookSchema, 'The look').required(),
+}).noUnknown('${unknown} is not known here');
 export type NewLook = { look: Look };
 
-export const importChartSchema = object({ text: string().required('Choose a file').max(2_000_000, 'The file is too large to be a chart') }).noUnknown();
+export const importChartSchema = object({
+  text: string().required('Choose a file').max(2_000_000, 'The file is too large to be a chart'),
+}).noUnknown();
 export type ImportChart = { text: string };
 
 export const visitInputSchema = object({

@@ -24,7 +24,10 @@ export async function announce(tx: Tx, chartId: string): Promise<void> {
   await sql`select pg_notify(${CHANNEL}, ${chartId})`.execute(tx);
 }
 
-/** Listens on one connection of the pool from the first follower on; comes back by itself when the connection is lost. */
+/**
+ * Listens on one connection of the pool from the first follower on; comes back by itself when the connection
+ * is lost.
+ */
 export function openLive(pool: pg.Pool): Live {
   const heard = new EventEmitter().setMaxListeners(0);
   const open = new Set<Response>();
@@ -81,9 +84,15 @@ export function registerLive(services: Services, live: Live): void {
   services.app.get(ROUTES.liveChart.path, async (req, res) => {
     const caller = allowed(req, 'liveChart');
     const { id } = checkedParams(req, 'liveChart');
-    await inStudio(services.db, caller.studioId, async (tx) => found(await tx.selectFrom('charts').select('id').where('id', '=', id!).executeTakeFirst()));
+    await inStudio(services.db, caller.studioId, async (tx) =>
+      found(await tx.selectFrom('charts').select('id').where('id', '=', id!).executeTakeFirst()),
+    );
     // no-transform: a compressed line would be held back until it is full.
-    res.set({ 'content-type': 'text/event-stream', 'cache-control': 'no-cache, no-transform', 'x-accel-buffering': 'no' });
+    res.set({
+      'content-type': 'text/event-stream',
+      'cache-control': 'no-cache, no-transform',
+      'x-accel-buffering': 'no',
+    });
     res.flushHeaders();
     res.write(': open\n\n');
     live.follow(id!, res);

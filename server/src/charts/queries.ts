@@ -16,22 +16,42 @@ export async function chartSummaries(tx: Tx, clientId: string): Promise<ChartSum
     .orderBy('c.id')
     .orderBy('v.version', 'desc')
     .execute();
-  return rows.map((r) => ({ ...summaryOf(r.document), clientName: r.name })).sort((a, b) => b.date.localeCompare(a.date) || b.at.localeCompare(a.at));
+  return rows
+    .map((r) => ({ ...summaryOf(r.document), clientName: r.name }))
+    .sort((a, b) => b.date.localeCompare(a.date) || b.at.localeCompare(a.at));
 }
 
 /** A chart's line in a list. */
 export function summaryOf(chart: Chart): ChartSummary {
   const { id, client, look, version, occasion, at, author } = chart;
-  return { id, clientId: client.id, clientName: client.name, lookName: look.name, version, date: occasion.date, occasion: occasion.kind, at, author };
+  return {
+    id,
+    clientId: client.id,
+    clientName: client.name,
+    lookName: look.name,
+    version,
+    date: occasion.date,
+    occasion: occasion.kind,
+    at,
+    author,
+  };
 }
 
 /** The newest version's document, or null when there is no such chart. */
 export async function newestVersion(tx: Tx, chartId: string): Promise<Chart | null> {
-  const row = await tx.selectFrom('chart_versions').select('document').where('chart_id', '=', chartId).orderBy('version', 'desc').limit(1).executeTakeFirst();
+  const row = await tx
+    .selectFrom('chart_versions')
+    .select('document')
+    .where('chart_id', '=', chartId)
+    .orderBy('version', 'desc')
+    .limit(1)
+    .executeTakeFirst();
   return row?.document ?? null;
 }
 
-/** A chart with its history and what happened at the chair with the version asked for (the newest by default). */
+/**
+ * A chart with its history and what happened at the chair with the version asked for (the newest by default).
+ */
 export async function chartAnswer(tx: Tx, chartId: string, version?: number): Promise<ChartAnswer> {
   const versions = await tx
     .selectFrom('chart_versions')
@@ -43,7 +63,12 @@ export async function chartAnswer(tx: Tx, chartId: string, version?: number): Pr
   const row = found(
     wanted === undefined
       ? null
-      : await tx.selectFrom('chart_versions').select('document').where('chart_id', '=', chartId).where('version', '=', wanted).executeTakeFirst(),
+      : await tx
+          .selectFrom('chart_versions')
+          .select('document')
+          .where('chart_id', '=', chartId)
+          .where('version', '=', wanted)
+          .executeTakeFirst(),
   );
   const events = await tx
     .selectFrom('chair_events')

@@ -1,4 +1,16 @@
-import { chartSheet, MEASUREMENT_NAMES, measure, nextVersion, PAPERS, readChart, recordedBy, sheetSvg, writeChart, type Chart, type Paper } from '@toile/core';
+import {
+  chartSheet,
+  MEASUREMENT_NAMES,
+  measure,
+  nextVersion,
+  PAPERS,
+  readChart,
+  recordedBy,
+  sheetSvg,
+  writeChart,
+  type Chart,
+  type Paper,
+} from '@toile/core';
 import { newId } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { oneAtATime } from '../db/locks';
@@ -13,7 +25,9 @@ import { chartAnswer, insertVersion, newestVersion } from './queries';
 
 /** Face charts: fitted, saved as versions, worked at the chair, carried to other studios. */
 export function registerCharts(services: Services): void {
-  read(services, 'chart', async ({ tx, params, query }) => ({ body: await chartAnswer(tx, params.id, versionAsked(query.version)) }));
+  read(services, 'chart', async ({ tx, params, query }) => ({
+    body: await chartAnswer(tx, params.id, versionAsked(query.version)),
+  }));
 
   read(services, 'exportChart', async ({ tx, params, query }) => {
     const { chart } = await chartAnswer(tx, params.id, versionAsked(query.version));
@@ -23,7 +37,12 @@ export function registerCharts(services: Services): void {
   read(services, 'printChart', async ({ tx, params, query }) => {
     const asked = printAsked(query);
     const { chart } = await chartAnswer(tx, params.id, versionAsked(query.version));
-    const sheet = chartSheet(chart, { paper: asked.paper, colour: asked.colour, cautions: asked.cautions, measure: measureText });
+    const sheet = chartSheet(chart, {
+      paper: asked.paper,
+      colour: asked.colour,
+      cautions: asked.cautions,
+      measure: measureText,
+    });
     const file = `chart-${chart.id}-v${chart.version}.${asked.as}`;
     return asked.as === 'pdf'
       ? { body: await sheetPdf(sheet), file, type: 'application/pdf' }
@@ -31,8 +50,16 @@ export function registerCharts(services: Services): void {
   });
 
   write(services, 'createChart', async ({ tx, caller, body, now }) => {
-    found(await tx.selectFrom('clients').select('id').where('id', '=', body.chart.client.id).executeTakeFirst());
-    const chart: Chart = { ...body.chart, version: 1, parent: null, author: caller.name, at: now.toISOString() };
+    found(
+      await tx.selectFrom('clients').select('id').where('id', '=', body.chart.client.id).executeTakeFirst(),
+    );
+    const chart: Chart = {
+      ...body.chart,
+      version: 1,
+      parent: null,
+      author: caller.name,
+      at: now.toISOString(),
+    };
     await claimChart(tx, caller, chart);
     await insertVersion(tx, caller.studioId, chart);
     if (body.visitId) {
@@ -54,8 +81,14 @@ export function registerCharts(services: Services): void {
     const newest = found(await newestVersion(tx, params.id));
     if (newest.version !== body.parent) throw stale(newest, body.chart);
     if (body.chart.client.id !== newest.client.id)
-      throw new ProblemError('bad-input', { fields: [{ path: 'chart.client.id', message: 'A chart stays with its client' }] });
-    const chart = nextVersion(body.chart, newest, { author: caller.name, at: now.toISOString(), reason: body.reason });
+      throw new ProblemError('bad-input', {
+        fields: [{ path: 'chart.client.id', message: 'A chart stays with its client' }],
+      });
+    const chart = nextVersion(body.chart, newest, {
+      author: caller.name,
+      at: now.toISOString(),
+      reason: body.reason,
+    });
     await insertVersion(tx, caller.studioId, chart);
     await announce(tx, chart.id);
     return { status: 201, body: await chartAnswer(tx, chart.id), subject: chart.id };
@@ -63,13 +96,22 @@ export function registerCharts(services: Services): void {
 
   write(services, 'createEvent', async ({ tx, caller, body, params }) => {
     const version = found(
-      await tx.selectFrom('chart_versions').select('document').where('chart_id', '=', params.id).where('version', '=', body.version).executeTakeFirst(),
+      await tx
+        .selectFrom('chart_versions')
+        .select('document')
+        .where('chart_id', '=', params.id)
+        .where('version', '=', body.version)
+        .executeTakeFirst(),
     );
     if (!version.document.steps.some((step) => step.id === body.stepId))
-      throw new ProblemError('bad-input', { fields: [{ path: 'stepId', message: 'is not a step of this version' }] });
-    // What two phones record of one step at once is counted one after the other: the second sees what the first took.
+      throw new ProblemError('bad-input', {
+        fields: [{ path: 'stepId', message: 'is not a step of this version' }],
+      });
+    // What two phones record of one step at once is counted one after the other: the second sees what the
+    // first took.
     await oneAtATime(tx, `${params.id} ${body.stepId}`);
-    if (body.settles && body.settles.length > 0) await mustBeOfStep(tx, params.id, body.version, body.stepId, body.settles);
+    if (body.settles && body.settles.length > 0)
+      await mustBeOfStep(tx, params.id, body.version, body.stepId, body.settles);
     const event = recordedBy(caller.name, body);
     const inserted = await tx
       .insertInto('chair_events')
@@ -92,7 +134,13 @@ export function registerCharts(services: Services): void {
 }
 
 /** What is settled must have been recorded of this very step; it is told by its field otherwise. */
-async function mustBeOfStep(tx: Tx, chartId: string, version: number, stepId: string, eventIds: readonly string[]): Promise<void> {
+async function mustBeOfStep(
+  tx: Tx,
+  chartId: string,
+  version: number,
+  stepId: string,
+  eventIds: readonly string[],
+): Promise<void> {
   const rows = await tx
     .selectFrom('chair_events')
     .select('id')
@@ -102,7 +150,10 @@ async function mustBeOfStep(tx: Tx, chartId: string, version: number, stepId: st
     .where('id', 'in', eventIds)
     .execute();
   const strange = eventIds.find((id) => !rows.some((row) => row.id === id));
-  if (strange) throw new ProblemError('bad-input', { fields: [{ path: 'settles', message: `${strange} was not recorded of this step` }] });
+  if (strange)
+    throw new ProblemError('bad-input', {
+      fields: [{ path: 'settles', message: `${strange} was not recorded of this step` }],
+    });
 }
 
 function versionAsked(text: string | undefined): number | undefined {
@@ -161,22 +212,46 @@ async function adopt(tx: Tx, caller: Caller, foreign: Chart, now: Date): Promise
         .execute();
     }
   }
-  const reason = [`Imported from version ${foreign.version} by ${foreign.author}.`, foreign.reason].filter(Boolean).join(' ');
-  const chart: Chart = { ...foreign, version: 1, parent: null, author: caller.name, at: now.toISOString(), reason: reason.slice(0, 4000) };
+  const reason = [`Imported from version ${foreign.version} by ${foreign.author}.`, foreign.reason]
+    .filter(Boolean)
+    .join(' ');
+  const chart: Chart = {
+    ...foreign,
+    version: 1,
+    parent: null,
+    author: caller.name,
+    at: now.toISOString(),
+    reason: reason.slice(0, 4000),
+  };
   await claimChart(tx, caller, chart);
   await insertVersion(tx, caller.studioId, chart);
   return chart;
 }
 
-/** Every measurement, taken from the landmarks the file carries: the face comes along to within the tape's error. */
+/**
+ * Every measurement, taken from the landmarks the file carries: the face comes along to within the tape's
+ * error.
+ */
 function measuredOn({ client }: Chart): Record<string, number> {
-  return Object.fromEntries(MEASUREMENT_NAMES.map((name) => [name, Math.round(measure(name, client.landmarks) * 10) / 10]));
+  return Object.fromEntries(
+    MEASUREMENT_NAMES.map((name) => [name, Math.round(measure(name, client.landmarks) * 10) / 10]),
+  );
 }
 
-type PrintAsked = { readonly as: 'pdf' | 'svg'; readonly paper: Paper; readonly colour: boolean; readonly cautions: boolean };
+type PrintAsked = {
+  readonly as: 'pdf' | 'svg';
+  readonly paper: Paper;
+  readonly colour: boolean;
+  readonly cautions: boolean;
+};
 
 /** How a print was asked for; anything unknown is told by its field. */
-function printAsked({ as = 'pdf', paper = 'a4', colour = 'yes', cautions = 'no' }: Readonly<Record<string, string | undefined>>): PrintAsked {
+function printAsked({
+  as = 'pdf',
+  paper = 'a4',
+  colour = 'yes',
+  cautions = 'no',
+}: Readonly<Record<string, string | undefined>>): PrintAsked {
   const wrong = (path: string, message: string): never => {
     throw new ProblemError('bad-input', { fields: [{ path, message }] });
   };

@@ -34,7 +34,10 @@ export function registerClients(services: Services): void {
   });
 
   write(services, 'updateClient', async ({ tx, caller, body, params, revision, now, stale }) => {
-    if (body.id !== params.id) throw new ProblemError('bad-input', { fields: [{ path: 'id', message: 'must be the id of the address' }] });
+    if (body.id !== params.id)
+      throw new ProblemError('bad-input', {
+        fields: [{ path: 'id', message: 'must be the id of the address' }],
+      });
     const updated = await tx
       .updateTable('clients')
       .set({ ...columns(body), updated_at: now, revision: sql<number>`revision + 1` })
@@ -66,7 +69,13 @@ function columns(body: ClientInput) {
 /** Everything kept of a client; 404 when this studio has none by that id. */
 export async function clientAnswer(tx: Tx, id: string, role: Role): Promise<ClientAnswer> {
   const row = found(await tx.selectFrom('clients').selectAll().where('id', '=', id).executeTakeFirst());
-  const readings = await tx.selectFrom('readings').selectAll().where('client_id', '=', id).orderBy('at', 'desc').limit(100).execute();
+  const readings = await tx
+    .selectFrom('readings')
+    .selectAll()
+    .where('client_id', '=', id)
+    .orderBy('at', 'desc')
+    .limit(100)
+    .execute();
   return {
     id: row.id,
     revision: row.revision,
@@ -91,7 +100,14 @@ async function summaries(tx: Tx, typed: string, today: string): Promise<ClientSu
   let query = tx
     .selectFrom('clients as c')
     .leftJoinLateral(
-      (eb) => eb.selectFrom('readings as r').select(['r.zones', 'r.at']).whereRef('r.client_id', '=', 'c.id').orderBy('r.at', 'desc').limit(1).as('last'),
+      (eb) =>
+        eb
+          .selectFrom('readings as r')
+          .select(['r.zones', 'r.at'])
+          .whereRef('r.client_id', '=', 'c.id')
+          .orderBy('r.at', 'desc')
+          .limit(1)
+          .as('last'),
       (join) => join.onTrue(),
     )
     .select((eb) => [
@@ -99,7 +115,11 @@ async function summaries(tx: Tx, typed: string, today: string): Promise<ClientSu
       'c.name',
       'last.zones',
       'last.at',
-      eb.selectFrom('charts').select(eb.fn.countAll<string>().as('n')).whereRef('client_id', '=', 'c.id').as('charts'),
+      eb
+        .selectFrom('charts')
+        .select(eb.fn.countAll<string>().as('n'))
+        .whereRef('client_id', '=', 'c.id')
+        .as('charts'),
       eb
         .selectFrom('visits')
         .select((v) => v.fn.min('visits.date').as('d'))
@@ -113,7 +133,12 @@ async function summaries(tx: Tx, typed: string, today: string): Promise<ClientSu
     const folded = sql<string>`fold(${typed})`;
     const pattern = `%${typed.replace(/[\\%_]/g, '\\$&')}%`;
     query = query
-      .where((eb) => eb.or([eb('c.folded', 'like', sql<string>`fold(${pattern})`), sql<boolean>`word_similarity(${folded}, c.folded) >= 0.35`]))
+      .where((eb) =>
+        eb.or([
+          eb('c.folded', 'like', sql<string>`fold(${pattern})`),
+          sql<boolean>`word_similarity(${folded}, c.folded) >= 0.35`,
+        ]),
+      )
       .orderBy(sql`c.folded like fold(${pattern})`, 'desc')
       .orderBy(sql`word_similarity(${folded}, c.folded)`, 'desc')
       .orderBy('c.folded');
@@ -121,6 +146,13 @@ async function summaries(tx: Tx, typed: string, today: string): Promise<ClientSu
   const rows = await query.execute();
   return rows.map((row) => {
     const skin: Lab | null = row.zones ? skinTarget(skinOf(row.zones)) : null;
-    return { id: row.id, name: row.name, skin, lastRead: row.at?.toISOString() ?? null, nextVisit: row.next, chartCount: Number(row.charts ?? 0) };
+    return {
+      id: row.id,
+      name: row.name,
+      skin,
+      lastRead: row.at?.toISOString() ?? null,
+      nextVisit: row.next,
+      chartCount: Number(row.charts ?? 0),
+    };
   });
 }

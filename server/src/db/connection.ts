@@ -9,8 +9,8 @@ export type Tx = Transaction<Database>;
 pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text);
 
 /**
- * A pool as the app's role. A lost connection is handed on, not thrown, whether it lay idle or was in use: the pool listens to idle
- * ones only, and an error nobody listens to ends the process.
+ * A pool as the app's role. A lost connection is handed on, not thrown, whether it lay idle or was in use:
+ * the pool listens to idle ones only, and an error nobody listens to ends the process.
  */
 export function openPool(url: string, onError: (error: Error) => void): pg.Pool {
   const pool = new pg.Pool({ connectionString: url, max: 10, connectionTimeoutMillis: CONNECT_MS });
@@ -21,11 +21,18 @@ export function openPool(url: string, onError: (error: Error) => void): pg.Pool 
 
 /** Longer than this nobody waits for a connection, ms: an answer that says to try again is of more use. */
 const CONNECT_MS = 5000;
-/** What the driver says, without a code, when a connection ends in the middle of a query or cannot be had in time. */
-const LOST = /^(Connection terminated|Client has encountered a connection error|timeout exceeded when trying to connect)/;
+/**
+ * What the driver says, without a code, when a connection ends in the middle of a query or cannot be had in
+ * time.
+ */
+const LOST =
+  /^(Connection terminated|Client has encountered a connection error|timeout exceeded when trying to connect)/;
 const AWAY = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', '53300']);
 
-/** Whether an error says that the database is away for the moment: stopping, starting, out of connections, or cut off. */
+/**
+ * Whether an error says that the database is away for the moment: stopping, starting, out of connections, or
+ * cut off.
+ */
 export function isDatabaseAway(error: unknown): boolean {
   if (error === null || typeof error !== 'object') return false;
   const code = 'code' in error && typeof error.code === 'string' ? error.code : '';

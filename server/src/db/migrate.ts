@@ -17,11 +17,18 @@ export const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '2026_11_26_06_old_keys': oldKeys,
 };
 
-/** Brings a database, reached as its owner, to the newest schema. Throws with the failing migration's name. */
+/**
+ * Brings a database, reached as its owner, to the newest schema. Throws with the failing migration's name.
+ */
 export async function migrate(ownerUrl: string): Promise<string[]> {
-  const db = new Kysely<unknown>({ dialect: new PostgresDialect({ pool: new Pool({ connectionString: ownerUrl, max: 1 }) }) });
+  const db = new Kysely<unknown>({
+    dialect: new PostgresDialect({ pool: new Pool({ connectionString: ownerUrl, max: 1 }) }),
+  });
   try {
-    const migrator = new Migrator({ db, provider: { getMigrations: () => Promise.resolve({ ...MIGRATIONS }) } });
+    const migrator = new Migrator({
+      db,
+      provider: { getMigrations: () => Promise.resolve({ ...MIGRATIONS }) },
+    });
     const { error, results } = await migrator.migrateToLatest();
     if (error) {
       const failed = results?.find((r) => r.status === 'Error')?.migrationName ?? 'unknown';

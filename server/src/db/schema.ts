@@ -1,5 +1,19 @@
 import type { ColumnType, Generated } from 'kysely';
-import type { ChairEvent, Chart, Features, Lab, Landmarks, Look, Measurements, Occasion, Palette, Product, SkinZone, Taps, Unit } from '@toile/core';
+import type {
+  ChairEvent,
+  Chart,
+  Features,
+  Lab,
+  Landmarks,
+  Look,
+  Measurements,
+  Occasion,
+  Palette,
+  Product,
+  SkinZone,
+  Taps,
+  Unit,
+} from '@toile/core';
 import type { ExtraReading, LedgerEntry, Role, StudioSettings } from '@toile/contract';
 
 /** A jsonb column: read as a value, written as JSON text. */
@@ -53,9 +67,19 @@ export type Database = {
     expires_at: Instant;
     revoked_at: ColumnType<Date | null, Date | null | undefined, Date>;
   };
-  simulated_skins: { studio_id: string; client_id: string; skin: Json<{ readonly [zone in SkinZone]?: Lab }> };
+  simulated_skins: {
+    studio_id: string;
+    client_id: string;
+    skin: Json<{ readonly [zone in SkinZone]?: Lab }>;
+  };
   products: { studio_id: string; id: string; revision: Generated<number>; document: Json<Product> };
-  units: { studio_id: string; id: string; product_id: string; revision: Generated<number>; document: Json<Unit> };
+  units: {
+    studio_id: string;
+    id: string;
+    product_id: string;
+    revision: Generated<number>;
+    document: Json<Unit>;
+  };
   unit_ledger: {
     studio_id: string;
     id: string;
@@ -72,8 +96,23 @@ export type Database = {
   };
   studio_settings: { studio_id: string; revision: Generated<number>; document: Json<StudioSettings> };
   palettes: { studio_id: string; id: string; revision: Generated<number>; document: Json<Palette> };
-  look_versions: { studio_id: string; look_id: string; version: number; name: string; document: Json<Look>; created_at: Created };
-  parties: { studio_id: string; id: string; revision: Generated<number>; name: string; date: Day; place: string; notes: string };
+  look_versions: {
+    studio_id: string;
+    look_id: string;
+    version: number;
+    name: string;
+    document: Json<Look>;
+    created_at: Created;
+  };
+  parties: {
+    studio_id: string;
+    id: string;
+    revision: Generated<number>;
+    name: string;
+    date: Day;
+    place: string;
+    notes: string;
+  };
   visits: {
     studio_id: string;
     id: string;
@@ -87,7 +126,16 @@ export type Database = {
     chart_id: string | null;
   };
   charts: { studio_id: string; id: string; client_id: string };
-  chart_versions: { studio_id: string; chart_id: string; version: number; document: Json<Chart>; hash: string; author: string; reason: string; at: Instant };
+  chart_versions: {
+    studio_id: string;
+    chart_id: string;
+    version: number;
+    document: Json<Chart>;
+    hash: string;
+    author: string;
+    reason: string;
+    at: Instant;
+  };
   chair_events: {
     studio_id: string;
     id: string;
@@ -98,8 +146,23 @@ export type Database = {
     at: Instant;
     seq: Generated<string>;
   };
-  audit: { studio_id: string; id: string; account_id: string | null; route: string; subject: string | null; at: Created };
-  idempotency: { studio_id: string; key: string; account_id: string; request_hash: string; status: number | null; body: Json<unknown> | null; at: Created };
+  audit: {
+    studio_id: string;
+    id: string;
+    account_id: string | null;
+    route: string;
+    subject: string | null;
+    at: Created;
+  };
+  idempotency: {
+    studio_id: string;
+    key: string;
+    account_id: string;
+    request_hash: string;
+    status: number | null;
+    body: Json<unknown> | null;
+    at: Created;
+  };
 };
 
 /** Tables every row of which belongs to one studio: all under row level security. */

@@ -27,7 +27,13 @@ import { inStudio, type Db, type Tx } from '../db/connection';
 import { ProblemError } from './problem';
 
 /** Who asks: kept in the session at sign-in. */
-export type Caller = { readonly accountId: string; readonly studioId: string; readonly name: string; readonly email: string; readonly role: Role };
+export type Caller = {
+  readonly accountId: string;
+  readonly studioId: string;
+  readonly name: string;
+  readonly email: string;
+  readonly role: Role;
+};
 
 declare module 'express-session' {
   interface SessionData {
@@ -62,11 +68,21 @@ type FileOut = {
   /** What the file is; JSON when nothing is said. */
   readonly type?: 'text/csv' | 'text/plain' | 'application/pdf' | 'image/svg+xml';
 };
-type JsonOut<Body> = { readonly status?: number; readonly body: Body; readonly subject?: string; readonly revision?: number };
+type JsonOut<Body> = {
+  readonly status?: number;
+  readonly body: Body;
+  readonly subject?: string;
+  readonly revision?: number;
+};
 /** What a handler answers. */
 export type Answer<N extends RouteName> = AnswerOf<N> extends FileAnswer ? FileOut : JsonOut<AnswerOf<N>>;
 
-export type Services = { readonly app: Express; readonly db: Db; readonly clock: () => Date; readonly random: () => number };
+export type Services = {
+  readonly app: Express;
+  readonly db: Db;
+  readonly clock: () => Date;
+  readonly random: () => number;
+};
 
 /** Who is signed in; 401 when nobody is. */
 export function callerOf(req: Request): Caller {
@@ -76,7 +92,11 @@ export function callerOf(req: Request): Caller {
 }
 
 /** Registers a route that only reads. */
-export function read<N extends ReadName>(services: Services, name: N, handle: (context: ReadContext<N>) => Promise<Answer<N>>): void {
+export function read<N extends ReadName>(
+  services: Services,
+  name: N,
+  handle: (context: ReadContext<N>) => Promise<Answer<N>>,
+): void {
   services.app.get(ROUTES[name].path, async (req, res) => {
     const caller = allowed(req, name);
     const params = checkedParams(req, name);
@@ -91,7 +111,11 @@ export function read<N extends ReadName>(services: Services, name: N, handle: (c
  * Registers a route that writes: body checked, studio's transaction, answered once per idempotency key,
  * and a row of audit, all or nothing.
  */
-export function write<N extends WriteName>(services: Services, name: N, handle: (context: WriteContext<N>) => Promise<JsonOut<AnswerOf<N>>>): void {
+export function write<N extends WriteName>(
+  services: Services,
+  name: N,
+  handle: (context: WriteContext<N>) => Promise<JsonOut<AnswerOf<N>>>,
+): void {
   const { method, path } = ROUTES[name];
   services.app[method === 'PUT' ? 'put' : 'post'](path, async (req, res) => {
     const caller = allowed(req, name);
@@ -108,11 +132,27 @@ export function write<N extends WriteName>(services: Services, name: N, handle: 
       await pruneKeys(tx, now);
       const earlier = await claimKey(tx, caller, key, hash, now);
       if (earlier) return earlier;
-      const context = { tx, caller, body, params, query: queryOf(req, name), revision, now, origin: originOf(req), stale };
+      const context = {
+        tx,
+        caller,
+        body,
+        params,
+        query: queryOf(req, name),
+        revision,
+        now,
+        origin: originOf(req),
+        stale,
+      };
       const made = await handle(context as WriteContext<N>);
       await tx
         .insertInto('audit')
-        .values({ studio_id: caller.studioId, id: newId(), account_id: caller.accountId, route: name, subject: made.subject ?? null })
+        .values({
+          studio_id: caller.studioId,
+          id: newId(),
+          account_id: caller.accountId,
+          route: name,
+          subject: made.subject ?? null,
+        })
         .execute();
       await tx
         .updateTable('idempotency')
@@ -125,9 +165,13 @@ export function write<N extends WriteName>(services: Services, name: N, handle: 
   });
 }
 
-const stale = (current: unknown, yours: unknown): ProblemError => new ProblemError('stale', { current, yours });
+const stale = (current: unknown, yours: unknown): ProblemError =>
+  new ProblemError('stale', { current, yours });
 
-/** How long a write may be told again and be the same write, days: longer than any chair stays without a network. */
+/**
+ * How long a write may be told again and be the same write, days: longer than any chair stays without a
+ * network.
+ */
 export const KEY_DAYS = 60;
 /** Old keys let go of with each new one: more than come in, so that none pile up. */
 const PRUNED_AT_ONCE = 20;
@@ -150,16 +194,35 @@ async function pruneKeys(tx: Tx, now: Date): Promise<void> {
 }
 
 /** Claims an idempotency key; a repeat by the same account waits for the first and gets its answer. */
-async function claimKey(tx: Tx, caller: Caller, key: string, hash: string, now: Date): Promise<JsonOut<unknown> | null> {
+async function claimKey(
+  tx: Tx,
+  caller: Caller,
+  key: string,
+  hash: string,
+  now: Date,
+): Promise<JsonOut<unknown> | null> {
   const claimed = await tx
     .insertInto('idempotency')
-    .values({ studio_id: caller.studioId, key, account_id: caller.accountId, request_hash: hash, status: null, body: null, at: now })
+    .values({
+      studio_id: caller.studioId,
+      key,
+      account_id: caller.accountId,
+      request_hash: hash,
+      status: null,
+      body: null,
+      at: now,
+    })
     .onConflict((c) => c.columns(['studio_id', 'key']).doNothing())
     .returning('key')
     .executeTakeFirst();
   if (claimed) return null;
-  const earlier = await tx.selectFrom('idempotency').selectAll().where('key', '=', key).executeTakeFirstOrThrow();
-  if (earlier.request_hash !== hash || earlier.account_id !== caller.accountId) throw new ProblemError('key-reused');
+  const earlier = await tx
+    .selectFrom('idempotency')
+    .selectAll()
+    .where('key', '=', key)
+    .executeTakeFirstOrThrow();
+  if (earlier.request_hash !== hash || earlier.account_id !== caller.accountId)
+    throw new ProblemError('key-reused');
   return { status: earlier.status ?? 200, body: earlier.body };
 }
 
@@ -205,8 +268,12 @@ function revisionOf(req: Request): number {
 /** The body as its schema has it; otherwise every wrong field with its path. */
 export async function checkedBody<N extends WriteName>(name: N, body: unknown): Promise<BodyOf<N>> {
   try {
-    // Not stripped: an unknown field is a misspelt one, and dropping it would take what it meant to say for left out.
-    const value: BodyOf<N> = await BODIES[name].validate(body ?? {}, { abortEarly: false, stripUnknown: false });
+    // Not stripped: an unknown field is a misspelt one, and dropping it would take what it meant to say for
+    // left out.
+    const value: BodyOf<N> = await BODIES[name].validate(body ?? {}, {
+      abortEarly: false,
+      stripUnknown: false,
+    });
     return value;
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;

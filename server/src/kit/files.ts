@@ -1,4 +1,13 @@
-import { nameKey, productName, readKitCsv, writeGimpPalette, writeKitCsv, type Kit, type Product, type Unit } from '@toile/core';
+import {
+  nameKey,
+  productName,
+  readKitCsv,
+  writeGimpPalette,
+  writeKitCsv,
+  type Kit,
+  type Product,
+  type Unit,
+} from '@toile/core';
 import { newId, type ImportKitAnswer } from '@toile/contract';
 import { ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
@@ -9,19 +18,29 @@ import { insertUnits } from './ledger';
 export function registerKitFiles(services: Services): void {
   read(services, 'exportKit', async ({ tx, query }) => {
     const kit = await wholeKit(tx);
-    return query.as === 'gpl' ? { body: paletteOf(kit), file: 'kit.gpl', type: 'text/plain' } : { body: writeKitCsv(kit), file: 'kit.csv', type: 'text/csv' };
+    return query.as === 'gpl'
+      ? { body: paletteOf(kit), file: 'kit.gpl', type: 'text/plain' }
+      : { body: writeKitCsv(kit), file: 'kit.csv', type: 'text/csv' };
   });
 
-  // The file is read here again by the same rule as in the preview: nothing is taken on trust, and all of it lands or none.
+  // The file is read here again by the same rule as in the preview: nothing is taken on trust, and all of it
+  // lands or none.
   write(services, 'importKit', async ({ tx, caller, body }) => {
     const kit = await wholeKit(tx);
     const file = readKitCsv(body.text, { mapping: body.mapping, kit, owned: body.owned });
-    if (file.problems.length > 0) throw new ProblemError('bad-file', { fields: file.problems.map((message) => ({ path: 'text', message })) });
+    if (file.problems.length > 0)
+      throw new ProblemError('bad-file', {
+        fields: file.problems.map((message) => ({ path: 'text', message })),
+      });
     const wrong = file.rows.filter((row) => row.product === null);
     const good = file.rows.filter((row) => row.product !== null);
     if (good.length === 0 || (wrong.length > 0 && !body.leaveOutWrong))
       throw new ProblemError('bad-file', {
-        fields: wrong.slice(0, 200).flatMap(({ line, problems }) => problems.map(({ column, message }) => ({ path: column, message, line }))),
+        fields: wrong
+          .slice(0, 200)
+          .flatMap(({ line, problems }) =>
+            problems.map(({ column, message }) => ({ path: column, message, line })),
+          ),
       });
     const idOf = new Map(kit.products.map((p) => [nameKey(p), p.id]));
     const products: Product[] = [];
@@ -37,7 +56,9 @@ export function registerKitFiles(services: Services): void {
       if (unit) units.push({ ...unit, id: newId(), productId: id });
     }
     for (let i = 0; i < products.length; i += 1000) {
-      const rows = products.slice(i, i + 1000).map((p) => ({ studio_id: caller.studioId, id: p.id, document: JSON.stringify(p) }));
+      const rows = products
+        .slice(i, i + 1000)
+        .map((p) => ({ studio_id: caller.studioId, id: p.id, document: JSON.stringify(p) }));
       await tx.insertInto('products').values(rows).execute();
     }
     await insertUnits(tx, caller, units);

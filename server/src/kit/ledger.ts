@@ -14,8 +14,15 @@ type Movement = {
   readonly step?: { readonly chartId: string; readonly version: number; readonly stepId: string };
 };
 
-/** Writes a movement and moves what is left, never below nothing: what was taken was there, the count was wrong. */
-export async function addToLedger(tx: Tx, caller: { studioId: string; name: string }, movement: Movement): Promise<void> {
+/**
+ * Writes a movement and moves what is left, never below nothing: what was taken was there, the count was
+ * wrong.
+ */
+export async function addToLedger(
+  tx: Tx,
+  caller: { studioId: string; name: string },
+  movement: Movement,
+): Promise<void> {
   const { unitId, mg, reason, note, step } = movement;
   await tx
     .insertInto('unit_ledger')
@@ -45,12 +52,23 @@ export async function addToLedger(tx: Tx, caller: { studioId: string; name: stri
 const AT_ONCE = 1000;
 
 /** Adds units; what is in each stands first in its ledger. */
-export async function insertUnits(tx: Tx, caller: { studioId: string; name: string }, units: readonly Unit[]): Promise<void> {
+export async function insertUnits(
+  tx: Tx,
+  caller: { studioId: string; name: string },
+  units: readonly Unit[],
+): Promise<void> {
   for (let i = 0; i < units.length; i += AT_ONCE) {
     const some = units.slice(i, i + AT_ONCE);
     await tx
       .insertInto('units')
-      .values(some.map((unit) => ({ studio_id: caller.studioId, id: unit.id, product_id: unit.productId, document: JSON.stringify(unit) })))
+      .values(
+        some.map((unit) => ({
+          studio_id: caller.studioId,
+          id: unit.id,
+          product_id: unit.productId,
+          document: JSON.stringify(unit),
+        })),
+      )
       .execute();
     await tx
       .insertInto('unit_ledger')
@@ -73,10 +91,15 @@ export async function insertUnits(tx: Tx, caller: { studioId: string; name: stri
 const NOTHING = 1e-6;
 
 /**
- * Brings the ledger in line with what happened at the chair to one step: what it should have taken of each unit by all events so far,
- * less what is written already. Told twice it writes nothing the second time.
+ * Brings the ledger in line with what happened at the chair to one step: what it should have taken of each
+ * unit by all events so far, less what is written already. Told twice it writes nothing the second time.
  */
-export async function settleStep(tx: Tx, caller: { studioId: string; name: string }, chart: Chart, stepId: string): Promise<void> {
+export async function settleStep(
+  tx: Tx,
+  caller: { studioId: string; name: string },
+  chart: Chart,
+  stepId: string,
+): Promise<void> {
   const rows = await tx
     .selectFrom('chair_events')
     .select(['id', 'event'])
@@ -97,8 +120,15 @@ export async function settleStep(tx: Tx, caller: { studioId: string; name: strin
   const already = new Map(written.map((r) => [r.unit_id, -r.mg]));
   const unitIds = [...new Set([...should.keys(), ...already.keys()])].sort();
   if (unitIds.length === 0) return;
-  // In order of id, so that two chairs never wait for each other in a ring; a unit gone from the kit is left out.
-  const owned = await tx.selectFrom('units').select('id').where('id', 'in', unitIds).orderBy('id').forUpdate().execute();
+  // In order of id, so that two chairs never wait for each other in a ring; a unit gone from the kit is left
+  // out.
+  const owned = await tx
+    .selectFrom('units')
+    .select('id')
+    .where('id', 'in', unitIds)
+    .orderBy('id')
+    .forUpdate()
+    .execute();
   const title = chart.steps.find((s) => s.id === stepId)?.title ?? '';
   for (const { id } of owned) {
     const mg = (should.get(id) ?? 0) - (already.get(id) ?? 0);

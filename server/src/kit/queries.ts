@@ -8,6 +8,8 @@ export async function wholeKit(tx: Tx): Promise<KitAnswer> {
   return {
     products: products.map((p) => p.document),
     units: units.map((u) => u.document),
-    revisions: Object.fromEntries([...products, ...units].map(({ document, revision }) => [document.id, revision])),
+    revisions: Object.fromEntries(
+      [...products, ...units].map(({ document, revision }) => [document.id, revision]),
+    ),
   };
 }

@@ -23,7 +23,9 @@ export function registerKit(services: Services): void {
 
   write(services, 'updateProduct', async ({ tx, body, params, revision, stale }) => {
     sameId(body.id, params.id);
-    const current = found(await tx.selectFrom('products').selectAll().where('id', '=', params.id).executeTakeFirst());
+    const current = found(
+      await tx.selectFrom('products').selectAll().where('id', '=', params.id).executeTakeFirst(),
+    );
     const updated = await tx
       .updateTable('products')
       .set({ document: JSON.stringify(body), revision: sql<number>`revision + 1` })
@@ -32,7 +34,11 @@ export function registerKit(services: Services): void {
       .returning('revision')
       .executeTakeFirst();
     if (!updated) throw stale(current.document, body);
-    return { body: { product: body, revision: updated.revision }, subject: body.id, revision: updated.revision };
+    return {
+      body: { product: body, revision: updated.revision },
+      subject: body.id,
+      revision: updated.revision,
+    };
   });
 
   write(services, 'createUnit', async ({ tx, caller, body }) => {
@@ -43,10 +49,14 @@ export function registerKit(services: Services): void {
 
   write(services, 'updateUnit', async ({ tx, body, params, revision, stale }) => {
     sameId(body.id, params.id);
-    const current = found(await tx.selectFrom('units').selectAll().where('id', '=', params.id).forUpdate().executeTakeFirst());
+    const current = found(
+      await tx.selectFrom('units').selectAll().where('id', '=', params.id).forUpdate().executeTakeFirst(),
+    );
     if (current.revision !== revision) throw stale(current.document, body);
     if (body.productId !== current.product_id)
-      throw new ProblemError('bad-input', { fields: [{ path: 'productId', message: 'A unit stays a unit of its product' }] });
+      throw new ProblemError('bad-input', {
+        fields: [{ path: 'productId', message: 'A unit stays a unit of its product' }],
+      });
     // How much is left moves by the ledger alone.
     const unit: Unit = { ...body, remainingMg: current.document.remainingMg };
     await tx
@@ -58,8 +68,21 @@ export function registerKit(services: Services): void {
   });
 
   write(services, 'countUnit', async ({ tx, caller, body, params }) => {
-    const unit = found(await tx.selectFrom('units').select('document').where('id', '=', params.id).forUpdate().executeTakeFirst()).document;
-    await addToLedger(tx, caller, { id: body.id, unitId: unit.id, mg: body.remainingMg - unit.remainingMg, reason: 'count', note: body.note });
+    const unit = found(
+      await tx
+        .selectFrom('units')
+        .select('document')
+        .where('id', '=', params.id)
+        .forUpdate()
+        .executeTakeFirst(),
+    ).document;
+    await addToLedger(tx, caller, {
+      id: body.id,
+      unitId: unit.id,
+      mg: body.remainingMg - unit.remainingMg,
+      reason: 'count',
+      note: body.note,
+    });
     return { status: 201, body: await ledgerAnswer(tx, unit.id), subject: unit.id };
   });
 
@@ -70,15 +93,34 @@ export function registerKit(services: Services): void {
 }
 
 function sameId(inBody: string, inAddress: string): void {
-  if (inBody !== inAddress) throw new ProblemError('bad-input', { fields: [{ path: 'id', message: 'must be the id of the address' }] });
+  if (inBody !== inAddress)
+    throw new ProblemError('bad-input', {
+      fields: [{ path: 'id', message: 'must be the id of the address' }],
+    });
 }
 
 async function ledgerAnswer(tx: Tx, unitId: string): Promise<LedgerAnswer> {
-  const unit = found(await tx.selectFrom('units').select('document').where('id', '=', unitId).executeTakeFirst()).document;
-  const rows = await tx.selectFrom('unit_ledger').selectAll().where('unit_id', '=', unitId).orderBy('seq', 'desc').limit(200).execute();
+  const unit = found(
+    await tx.selectFrom('units').select('document').where('id', '=', unitId).executeTakeFirst(),
+  ).document;
+  const rows = await tx
+    .selectFrom('unit_ledger')
+    .selectAll()
+    .where('unit_id', '=', unitId)
+    .orderBy('seq', 'desc')
+    .limit(200)
+    .execute();
   return {
     unitId,
     remainingMg: unit.remainingMg,
-    entries: rows.map((r) => ({ id: r.id, at: r.at.toISOString(), by: r.by_name, mg: r.mg, reason: r.reason, note: r.note, chartId: r.chart_id })),
+    entries: rows.map((r) => ({
+      id: r.id,
+      at: r.at.toISOString(),
+      by: r.by_name,
+      mg: r.mg,
+      reason: r.reason,
+      note: r.note,
+      chartId: r.chart_id,
+    })),
   };
 }

@@ -12,22 +12,33 @@ export function registerSubstitutions(services: Services): void {
   read(services, 'productUses', async ({ tx, params }) => {
     found(await tx.selectFrom('products').select('id').where('id', '=', params.id).executeTakeFirst());
     const charts = await chartsUsing(tx, params.id);
-    const answer: ProductUsesAnswer = { charts: charts.map(summaryOf).sort((a, b) => b.date.localeCompare(a.date)) };
+    const answer: ProductUsesAnswer = {
+      charts: charts.map(summaryOf).sort((a, b) => b.date.localeCompare(a.date)),
+    };
     return { body: answer };
   });
 
   write(services, 'substituteProduct', async ({ tx, caller, body, params, now }) => {
-    const product = found(await tx.selectFrom('products').select('document').where('id', '=', params.id).executeTakeFirst()).document;
+    const product = found(
+      await tx.selectFrom('products').select('document').where('id', '=', params.id).executeTakeFirst(),
+    ).document;
     const substitute = await fromKit(tx, body);
     const changed: { chartId: string; version: number }[] = [];
     for (const chartId of [...new Set(body.chartIds)].sort()) {
       await oneAtATime(tx, chartId);
       const newest = found(await newestVersion(tx, chartId));
       const next = substituteInChart(newest, product.id, substitute);
-      if (!next) throw new ProblemError('bad-input', { fields: [{ path: 'chartIds', message: `The chart of ${newest.client.name} no longer uses it` }] });
+      if (!next)
+        throw new ProblemError('bad-input', {
+          fields: [{ path: 'chartIds', message: `The chart of ${newest.client.name} no longer uses it` }],
+        });
       const names = substitute.parts.map((p) => `${p.product.line} ${p.product.shade}`).join(' with ');
       const reason = body.reason || `${product.line} ${product.shade} replaced by ${names}`;
-      const kept = await insertVersion(tx, caller.studioId, nextVersion(next, newest, { author: caller.name, at: now.toISOString(), reason }));
+      const kept = await insertVersion(
+        tx,
+        caller.studioId,
+        nextVersion(next, newest, { author: caller.name, at: now.toISOString(), reason }),
+      );
       changed.push({ chartId, version: kept.version });
     }
     const answer: SubstitutionAnswer = { changed };
@@ -57,9 +68,21 @@ async function chartsUsing(tx: Tx, productId: string): Promise<Chart[]> {
 async function fromKit(tx: Tx, { parts, doseFactor }: SubstitutionInput): Promise<Substitute> {
   const members = await Promise.all(
     parts.map(async ({ productId, unitId, pumps }) => {
-      const product = await tx.selectFrom('products').select('document').where('id', '=', productId).executeTakeFirst();
-      const unit = await tx.selectFrom('units').select('document').where('id', '=', unitId).where('product_id', '=', productId).executeTakeFirst();
-      if (!product || !unit) throw new ProblemError('bad-input', { fields: [{ path: 'parts', message: 'A product or unit is not in this kit' }] });
+      const product = await tx
+        .selectFrom('products')
+        .select('document')
+        .where('id', '=', productId)
+        .executeTakeFirst();
+      const unit = await tx
+        .selectFrom('units')
+        .select('document')
+        .where('id', '=', unitId)
+        .where('product_id', '=', productId)
+        .executeTakeFirst();
+      if (!product || !unit)
+        throw new ProblemError('bad-input', {
+          fields: [{ path: 'parts', message: 'A product or unit is not in this kit' }],
+        });
       return { product: product.document, unit: unit.document, pumps };
     }),
   );

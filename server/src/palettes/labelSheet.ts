@@ -2,18 +2,39 @@ import QRCode from 'qrcode';
 import { documentWithFonts, finished } from '../print/fonts';
 import { cellName, labToHex, type Palette, type Product } from '@toile/core';
 
-/** A4 in points, and labels of 38 x 21 mm in five columns: a common sheet, and small enough for the back of a pan. */
+/**
+ * A4 in points, and labels of 38 x 21 mm in five columns: a common sheet, and small enough for the back of a
+ * pan.
+ */
 const MM = 72 / 25.4;
-const SHEET = { width: 210 * MM, height: 297 * MM, left: 10 * MM, top: 16 * MM, columns: 5, rows: 12, labelWidth: 38 * MM, labelHeight: 22 * MM } as const;
+const SHEET = {
+  width: 210 * MM,
+  height: 297 * MM,
+  left: 10 * MM,
+  top: 16 * MM,
+  columns: 5,
+  rows: 12,
+  labelWidth: 38 * MM,
+  labelHeight: 22 * MM,
+} as const;
 
 /**
- * Labels of a palette as PDF, in the order of its places: place, shade, line and maker, a swatch, and a code that opens the pan in the
- * app at `origin`. Fonts are embedded.
+ * Labels of a palette as PDF, in the order of its places: place, shade, line and maker, a swatch, and a code
+ * that opens the pan in the app at `origin`. Fonts are embedded.
  */
-export async function labelSheet(palette: Palette, products: readonly Product[], origin: string): Promise<Buffer> {
+export async function labelSheet(
+  palette: Palette,
+  products: readonly Product[],
+  origin: string,
+): Promise<Buffer> {
   const byId = new Map(products.map((p) => [p.id, p]));
   const pans = [...palette.pans].sort((a, b) => a.row - b.row || a.column - b.column);
-  const doc = documentWithFonts({ size: 'A4', margin: 0, info: { Title: `Labels: ${palette.name}` }, autoFirstPage: false });
+  const doc = documentWithFonts({
+    size: 'A4',
+    margin: 0,
+    info: { Title: `Labels: ${palette.name}` },
+    autoFirstPage: false,
+  });
   const perPage = SHEET.columns * SHEET.rows;
   if (pans.length === 0) {
     doc.addPage();
@@ -39,7 +60,12 @@ export async function labelSheet(palette: Palette, products: readonly Product[],
         .font(font)
         .fontSize(size)
         .fillColor('#000')
-        .text(text, x + 18 * MM, y + top * MM, { width: 18 * MM, height: size + 2, ellipsis: true, lineBreak: false });
+        .text(text, x + 18 * MM, y + top * MM, {
+          width: 18 * MM,
+          height: size + 2,
+          ellipsis: true,
+          lineBreak: false,
+        });
     };
     line(cellName(pan), 'bold', 9, 2);
     line(product?.shade ?? 'unknown', 'bold', 7, 5.8);
@@ -60,6 +86,7 @@ function drawQr(doc: PDFKit.PDFDocument, text: string, x: number, y: number, siz
   const { modules } = QRCode.create(text, { errorCorrectionLevel: 'M' });
   const unit = size / modules.size;
   for (let row = 0; row < modules.size; row++)
-    for (let col = 0; col < modules.size; col++) if (modules.get(row, col)) doc.rect(x + col * unit, y + row * unit, unit, unit);
+    for (let col = 0; col < modules.size; col++)
+      if (modules.get(row, col)) doc.rect(x + col * unit, y + row * unit, unit, unit);
   doc.fill('#000');
 }

@@ -22,12 +22,22 @@ export function registerPalettes(services: Services): void {
       .insertInto('palettes')
       .values({ studio_id: caller.studioId, id: palette.id, document: JSON.stringify(palette) })
       .execute();
-    return { status: 201, body: { palette, revision: 1 } satisfies PaletteAnswer, subject: palette.id, revision: 1 };
+    return {
+      status: 201,
+      body: { palette, revision: 1 } satisfies PaletteAnswer,
+      subject: palette.id,
+      revision: 1,
+    };
   });
 
   write(services, 'updatePalette', async ({ tx, body: { palette }, params, revision, stale }) => {
-    const current = found(await tx.selectFrom('palettes').selectAll().where('id', '=', params.id).executeTakeFirst());
-    if (palette.id !== params.id) throw new ProblemError('bad-input', { fields: [{ path: 'palette.id', message: 'must be the id of the address' }] });
+    const current = found(
+      await tx.selectFrom('palettes').selectAll().where('id', '=', params.id).executeTakeFirst(),
+    );
+    if (palette.id !== params.id)
+      throw new ProblemError('bad-input', {
+        fields: [{ path: 'palette.id', message: 'must be the id of the address' }],
+      });
     await checkProducts(
       tx,
       palette.pans.map((p) => p.productId),
@@ -40,13 +50,22 @@ export function registerPalettes(services: Services): void {
       .returning('revision')
       .executeTakeFirst();
     if (!updated) throw stale(current.document, palette);
-    return { body: { palette, revision: updated.revision } satisfies PaletteAnswer, subject: palette.id, revision: updated.revision };
+    return {
+      body: { palette, revision: updated.revision } satisfies PaletteAnswer,
+      subject: palette.id,
+      revision: updated.revision,
+    };
   });
 
   read(services, 'paletteLabels', async ({ tx, params, origin }) => {
-    const palette = found(await tx.selectFrom('palettes').select('document').where('id', '=', params.id).executeTakeFirst()).document;
+    const palette = found(
+      await tx.selectFrom('palettes').select('document').where('id', '=', params.id).executeTakeFirst(),
+    ).document;
     const ids = palette.pans.map((p) => p.productId);
-    const products = ids.length === 0 ? [] : await tx.selectFrom('products').select('document').where('id', 'in', ids).execute();
+    const products =
+      ids.length === 0
+        ? []
+        : await tx.selectFrom('products').select('document').where('id', 'in', ids).execute();
     const sheet = await labelSheet(
       palette,
       products.map((p) => p.document),
@@ -61,5 +80,7 @@ async function checkProducts(tx: Tx, ids: readonly string[]): Promise<void> {
   if (ids.length === 0) return;
   const known = await tx.selectFrom('products').select('id').where('id', 'in', ids).execute();
   if (known.length < new Set(ids).size)
-    throw new ProblemError('bad-input', { fields: [{ path: 'palette.pans', message: 'A pan holds a product that is not in this kit' }] });
+    throw new ProblemError('bad-input', {
+      fields: [{ path: 'palette.pans', message: 'A pan holds a product that is not in this kit' }],
+    });
 }

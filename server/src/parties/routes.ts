@@ -13,18 +13,40 @@ export function registerParties(services: Services): void {
         'p.name',
         'p.date',
         'p.place',
-        eb.selectFrom('visits').select(eb.fn.countAll<string>().as('n')).whereRef('party_id', '=', 'p.id').as('people'),
+        eb
+          .selectFrom('visits')
+          .select(eb.fn.countAll<string>().as('n'))
+          .whereRef('party_id', '=', 'p.id')
+          .as('people'),
       ])
       .orderBy('p.date')
       .limit(200)
       .execute();
-    return { body: rows.map((p): PartySummary => ({ id: p.id, name: p.name, date: p.date, place: p.place, peopleCount: Number(p.people ?? 0) })) };
+    return {
+      body: rows.map((p): PartySummary => ({
+        id: p.id,
+        name: p.name,
+        date: p.date,
+        place: p.place,
+        peopleCount: Number(p.people ?? 0),
+      })),
+    };
   });
 
   read(services, 'party', async ({ tx, params }) => {
-    const row = found(await tx.selectFrom('parties').selectAll().where('id', '=', params.id).executeTakeFirst());
+    const row = found(
+      await tx.selectFrom('parties').selectAll().where('id', '=', params.id).executeTakeFirst(),
+    );
     const visits = await visitsWhere(tx, { partyId: row.id });
-    const answer: PartyAnswer = { id: row.id, name: row.name, date: row.date, place: row.place, notes: row.notes, peopleCount: visits.length, visits };
+    const answer: PartyAnswer = {
+      id: row.id,
+      name: row.name,
+      date: row.date,
+      place: row.place,
+      notes: row.notes,
+      peopleCount: visits.length,
+      visits,
+    };
     return { body: answer };
   });
 }

@@ -8,7 +8,9 @@ export type Weight = '400Regular' | '700Bold';
 /** The file of the font sheets are set in. */
 export function fontFile(weight: Weight): string {
   const file = `AtkinsonHyperlegibleNext_${weight}.ttf`;
-  return createRequire(import.meta.url).resolve(`@expo-google-fonts/atkinson-hyperlegible-next/${weight}/${file}`);
+  return createRequire(import.meta.url).resolve(
+    `@expo-google-fonts/atkinson-hyperlegible-next/${weight}/${file}`,
+  );
 }
 
 /** A document with the fonts at hand as 'plain' and 'bold'. */
@@ -34,7 +36,8 @@ let urls: SheetFonts | null = null;
 
 /** The fonts as data URLs, for documents that carry them. */
 export function fontUrls(): SheetFonts {
-  const url = (weight: Weight): string => `data:font/ttf;base64,${readFileSync(fontFile(weight)).toString('base64')}`;
+  const url = (weight: Weight): string =>
+    `data:font/ttf;base64,${readFileSync(fontFile(weight)).toString('base64')}`;
   return (urls ??= { plain: url('400Regular'), bold: url('700Bold') });
 }
 

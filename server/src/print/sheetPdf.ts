@@ -1,9 +1,15 @@
 import type { Sheet, SheetOp } from '@toile/core';
 import { documentWithFonts, finished, measureText } from './fonts';
 
-/** A sheet as a PDF of one page, drawn with the same shapes as its SVG; only the letters used are embedded. */
+/**
+ * A sheet as a PDF of one page, drawn with the same shapes as its SVG; only the letters used are embedded.
+ */
 export function sheetPdf(sheet: Sheet): Promise<Buffer> {
-  const doc = documentWithFonts({ size: [sheet.width, sheet.height], margin: 0, info: { Title: sheet.title } });
+  const doc = documentWithFonts({
+    size: [sheet.width, sheet.height],
+    margin: 0,
+    info: { Title: sheet.title },
+  });
   for (const op of sheet.ops) draw(doc, op);
   return finished(doc);
 }

@@ -1,5 +1,14 @@
 import { ROUTES, type SampleAnswer } from '@toile/contract';
-import { panAt, seededRandom, seedFromText, simulateSample, skinByZone, writeCgats, type Lab, type SkinZone } from '@toile/core';
+import {
+  panAt,
+  seededRandom,
+  seedFromText,
+  simulateSample,
+  skinByZone,
+  writeCgats,
+  type Lab,
+  type SkinZone,
+} from '@toile/core';
 import { inStudio, type Tx } from '../db/connection';
 import { found } from '../http/problem';
 import { allowed, checkedBody, read, write, type Services } from '../http/register';
@@ -27,8 +36,14 @@ export function registerReadings(services: Services): void {
   });
 
   read(services, 'exportReading', async ({ tx, params }) => {
-    const row = found(await tx.selectFrom('readings').selectAll().where('id', '=', params.id).executeTakeFirst());
-    return { body: writeCgats(row.zones, { at: row.at.toISOString() }), file: `reading-${row.at.toISOString().slice(0, 10)}.txt`, type: 'text/plain' };
+    const row = found(
+      await tx.selectFrom('readings').selectAll().where('id', '=', params.id).executeTakeFirst(),
+    );
+    return {
+      body: writeCgats(row.zones, { at: row.at.toISOString() }),
+      file: `reading-${row.at.toISOString().slice(0, 10)}.txt`,
+      type: 'text/plain',
+    };
   });
 
   // A sample is the device's, not a write: nothing is kept until the reading is.
@@ -36,14 +51,23 @@ export function registerReadings(services: Services): void {
     const caller = allowed(req, 'sample');
     const asked = await checkedBody('sample', req.body);
     const truth = await inStudio(services.db, caller.studioId, (tx) =>
-      asked.clientId === undefined ? colourOfPan(tx, asked.pan) : skinOrSpot(tx, asked.clientId, asked.zone, asked.spot ?? false),
+      asked.clientId === undefined
+        ? colourOfPan(tx, asked.pan)
+        : skinOrSpot(tx, asked.clientId, asked.zone, asked.spot ?? false),
     );
-    const answer: SampleAnswer = { lab: simulateSample(truth, services.random), illuminant: 'D65', simulated: true };
+    const answer: SampleAnswer = {
+      lab: simulateSample(truth, services.random),
+      illuminant: 'D65',
+      simulated: true,
+    };
     res.json(answer);
   });
 }
 
-/** What a spot of each zone differs by on made-up skin: shadows under the eyes, redness in the middle, sun marks above and below. */
+/**
+ * What a spot of each zone differs by on made-up skin: shadows under the eyes, redness in the middle, sun
+ * marks above and below.
+ */
 const SPOT_OFFSETS: Readonly<Record<SkinZone, Lab>> = {
   forehead: [-7, 1, 1.5],
   cheek: [-6, 9, 0],
@@ -63,17 +87,31 @@ async function skinOrSpot(tx: Tx, clientId: string, zone: SkinZone, spot: boolea
 }
 
 /** The colour of the product that really lies in a place of a palette; 404 for an empty place. */
-async function colourOfPan(tx: Tx, { paletteId, row, column }: { paletteId: string; row: number; column: number }): Promise<Lab> {
-  const palette = found(await tx.selectFrom('palettes').select('document').where('id', '=', paletteId).executeTakeFirst()).document;
+async function colourOfPan(
+  tx: Tx,
+  { paletteId, row, column }: { paletteId: string; row: number; column: number },
+): Promise<Lab> {
+  const palette = found(
+    await tx.selectFrom('palettes').select('document').where('id', '=', paletteId).executeTakeFirst(),
+  ).document;
   const pan = found(panAt(palette, { row, column }));
-  const product = found(await tx.selectFrom('products').select('document').where('id', '=', pan.productId).executeTakeFirst()).document;
+  const product = found(
+    await tx.selectFrom('products').select('document').where('id', '=', pan.productId).executeTakeFirst(),
+  ).document;
   return found(product.lab);
 }
 
-/** The colour the stand-in sees: set for demo clients, otherwise made up once and for all from the client's id. */
+/**
+ * The colour the stand-in sees: set for demo clients, otherwise made up once and for all from the client's
+ * id.
+ */
 async function simulatedTruth(tx: Tx, clientId: string, zone: SkinZone): Promise<Lab> {
   found(await tx.selectFrom('clients').select('id').where('id', '=', clientId).executeTakeFirst());
-  const row = await tx.selectFrom('simulated_skins').select('skin').where('client_id', '=', clientId).executeTakeFirst();
+  const row = await tx
+    .selectFrom('simulated_skins')
+    .select('skin')
+    .where('client_id', '=', clientId)
+    .executeTakeFirst();
   const known = row?.skin[zone];
   if (known) return known;
   const random = seededRandom(seedFromText(clientId));

@@ -14,5 +14,13 @@ export function skinOf(zones: { readonly [zone in SkinZone]?: readonly Lab[] }):
 }
 
 export function readingAnswer(row: Selectable<Database['readings']>): ReadingAnswer {
-  return { id: row.id, at: row.at.toISOString(), by: row.by_name, source: row.source, zones: row.zones, skin: skinOf(row.zones), extras: row.extras };
+  return {
+    id: row.id,
+    at: row.at.toISOString(),
+    by: row.by_name,
+    source: row.source,
+    zones: row.zones,
+    skin: skinOf(row.zones),
+    extras: row.extras,
+  };
 }

@@ -10,7 +10,10 @@ export function hashPassword(password: string): Promise<string> {
   return hash(password, OPTIONS);
 }
 
-/** True when the password is the account's; an unknown account, and one without a password, cost the same time as a wrong password. */
+/**
+ * True when the password is the account's; an unknown account, and one without a password, cost the same time
+ * as a wrong password.
+ */
 export async function passwordFits(stored: string | undefined, password: string): Promise<boolean> {
   const set = stored !== undefined && stored !== NO_PASSWORD;
   const fits = await verify(set ? stored : await decoy(), password);

@@ -23,13 +23,27 @@ export function registerSession({ app, db }: Services, limit: SignInLimit): void
   app.post(ROUTES.signIn.path, limiter, async (req, res) => {
     const { email, password } = await checkedBody('signIn', req.body);
     const account = await db.selectFrom('accounts').selectAll().where('email', '=', email).executeTakeFirst();
-    if (!(await passwordFits(account?.password_hash, password)) || !account) throw new ProblemError('wrong-sign-in');
+    if (!(await passwordFits(account?.password_hash, password)) || !account)
+      throw new ProblemError('wrong-sign-in');
     const membership = await asAccount(db, account.id, (tx) =>
-      tx.selectFrom('memberships').selectAll().where('account_id', '=', account.id).orderBy('studio_id').executeTakeFirst(),
+      tx
+        .selectFrom('memberships')
+        .selectAll()
+        .where('account_id', '=', account.id)
+        .orderBy('studio_id')
+        .executeTakeFirst(),
     );
     if (!membership) throw new ProblemError('wrong-sign-in');
-    const caller: Caller = { accountId: account.id, studioId: membership.studio_id, name: membership.name, email: account.email, role: membership.role };
-    await new Promise<void>((resolve, reject) => req.session.regenerate((error: unknown) => (error ? reject(toError(error)) : resolve())));
+    const caller: Caller = {
+      accountId: account.id,
+      studioId: membership.studio_id,
+      name: membership.name,
+      email: account.email,
+      role: membership.role,
+    };
+    await new Promise<void>((resolve, reject) =>
+      req.session.regenerate((error: unknown) => (error ? reject(toError(error)) : resolve())),
+    );
     req.session.caller = caller;
     res.json(await sessionAnswer(db, caller));
   });
@@ -39,7 +53,9 @@ export function registerSession({ app, db }: Services, limit: SignInLimit): void
   });
 
   app.delete(ROUTES.signOut.path, async (req, res) => {
-    await new Promise<void>((resolve, reject) => req.session.destroy((error: unknown) => (error ? reject(toError(error)) : resolve())));
+    await new Promise<void>((resolve, reject) =>
+      req.session.destroy((error: unknown) => (error ? reject(toError(error)) : resolve())),
+    );
     res.clearCookie('toile').status(204).end();
   });
 }
@@ -47,6 +63,13 @@ export function registerSession({ app, db }: Services, limit: SignInLimit): void
 const toError = (error: unknown): Error => (error instanceof Error ? error : new Error(String(error)));
 
 async function sessionAnswer(db: Db, caller: Caller): Promise<SessionAnswer> {
-  const studio = await inStudio(db, caller.studioId, (tx) => tx.selectFrom('studios').selectAll().executeTakeFirstOrThrow());
-  return { name: caller.name, email: caller.email, role: caller.role, studio: { id: studio.id, name: studio.name } };
+  const studio = await inStudio(db, caller.studioId, (tx) =>
+    tx.selectFrom('studios').selectAll().executeTakeFirstOrThrow(),
+  );
+  return {
+    name: caller.name,
+    email: caller.email,
+    role: caller.role,
+    studio: { id: studio.id, name: studio.name },
+  };
 }

@@ -1,4 +1,5 @@
-const escaped = (text: string): string => text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
+const escaped = (text: string): string =>
+  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
 
 function page(title: string, body: string): string {
   return (
@@ -10,10 +11,16 @@ function page(title: string, body: string): string {
 
 /** One version of a chart to look at, with when the link ends. */
 export function sharedPage(title: string, svg: string, expiresAt: Date): string {
-  return page(title, `${svg}<p>To look at only. This link ends on ${escaped(expiresAt.toISOString().slice(0, 10))}.</p>`);
+  return page(
+    title,
+    `${svg}<p>To look at only. This link ends on ${escaped(expiresAt.toISOString().slice(0, 10))}.</p>`,
+  );
 }
 
 /** What an unknown or ended link shows. */
 export function endedPage(): string {
-  return page('Nothing to see here', '<h1>This link shows nothing</h1><p>It may have ended or been taken back. Ask the studio for a new one.</p>');
+  return page(
+    'Nothing to see here',
+    '<h1>This link shows nothing</h1><p>It may have ended or been taken back. Ask the studio for a new one.</p>',
+  );
 }

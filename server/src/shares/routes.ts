@@ -16,12 +16,24 @@ const TRIES_A_MINUTE = 60;
 export function registerShares(services: Services): void {
   read(services, 'listShares', async ({ tx, params }) => {
     found(await tx.selectFrom('charts').select('id').where('id', '=', params.id).executeTakeFirst());
-    const rows = await tx.selectFrom('shares').selectAll().where('chart_id', '=', params.id).orderBy('made_at', 'desc').execute();
+    const rows = await tx
+      .selectFrom('shares')
+      .selectAll()
+      .where('chart_id', '=', params.id)
+      .orderBy('made_at', 'desc')
+      .execute();
     return { body: rows.map(shareAnswer) };
   });
 
   write(services, 'createShare', async ({ tx, caller, body, params, now }) => {
-    found(await tx.selectFrom('chart_versions').select('version').where('chart_id', '=', params.id).where('version', '=', body.version).executeTakeFirst());
+    found(
+      await tx
+        .selectFrom('chart_versions')
+        .select('version')
+        .where('chart_id', '=', params.id)
+        .where('version', '=', body.version)
+        .executeTakeFirst(),
+    );
     const row = await tx
       .insertInto('shares')
       .values({
@@ -42,11 +54,23 @@ export function registerShares(services: Services): void {
   });
 
   write(services, 'revokeShare', async ({ tx, params, now }) => {
-    const row = found(await tx.updateTable('shares').set({ revoked_at: now }).where('id', '=', params.id).returningAll().executeTakeFirst());
+    const row = found(
+      await tx
+        .updateTable('shares')
+        .set({ revoked_at: now })
+        .where('id', '=', params.id)
+        .returningAll()
+        .executeTakeFirst(),
+    );
     return { body: shareAnswer(row), subject: row.id };
   });
 
-  const limit = rateLimit({ windowMs: 60_000, limit: TRIES_A_MINUTE, standardHeaders: true, legacyHeaders: false });
+  const limit = rateLimit({
+    windowMs: 60_000,
+    limit: TRIES_A_MINUTE,
+    standardHeaders: true,
+    legacyHeaders: false,
+  });
   services.app.get('/s/:token', limit, async (req, res) => {
     const shown = await sharedChart(services, String(req.params.token));
     res.set({
@@ -54,10 +78,16 @@ export function registerShares(services: Services): void {
       'referrer-policy': 'no-referrer',
       'x-robots-tag': 'noindex',
       // The page is one drawing with its fonts in it, and nothing else.
-      'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; font-src data:; base-uri 'none'; form-action 'none'; frame-ancestors 'none'",
+      'content-security-policy':
+        "default-src 'none'; style-src 'unsafe-inline'; font-src data:; base-uri 'none'; form-action 'none'; frame-ancestors 'none'",
     });
     if (!shown) return void res.status(404).type('html').send(endedPage());
-    const sheet = chartSheet(shown.chart, { paper: 'phone', colour: true, cautions: shown.cautions, measure: measureText });
+    const sheet = chartSheet(shown.chart, {
+      paper: 'phone',
+      colour: true,
+      cautions: shown.cautions,
+      measure: measureText,
+    });
     res.type('html').send(sharedPage(sheet.title, sheetSvg(sheet, fontUrls()), shown.expiresAt));
   });
 }
@@ -69,10 +99,19 @@ async function sharedChart(services: Services, token: string): Promise<Shown | n
   const [studioId = '', secret = ''] = token.split('.');
   if (!isUuid(studioId) || secret === '') return null;
   return inStudio(services.db, studioId, async (tx: Tx) => {
-    const share = await tx.selectFrom('shares').selectAll().where('secret_hash', '=', hashOf(secret)).executeTakeFirst();
+    const share = await tx
+      .selectFrom('shares')
+      .selectAll()
+      .where('secret_hash', '=', hashOf(secret))
+      .executeTakeFirst();
     if (!share || share.revoked_at !== null || share.expires_at <= services.clock()) return null;
     const { document } = found(
-      await tx.selectFrom('chart_versions').select('document').where('chart_id', '=', share.chart_id).where('version', '=', share.version).executeTakeFirst(),
+      await tx
+        .selectFrom('chart_versions')
+        .select('document')
+        .where('chart_id', '=', share.chart_id)
+        .where('version', '=', share.version)
+        .executeTakeFirst(),
     );
     return { chart: document, cautions: share.cautions, expiresAt: share.expires_at };
   });

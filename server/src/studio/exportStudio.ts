@@ -11,7 +11,11 @@ export async function exportStudio(tx: Tx): Promise<StudioBundle> {
   return bundle;
 }
 
-const withTable = async <T extends BundleTable>(tx: Tx, table: T, bundle: StudioBundle): Promise<StudioBundle> => ({
+const withTable = async <T extends BundleTable>(
+  tx: Tx,
+  table: T,
+  bundle: StudioBundle,
+): Promise<StudioBundle> => ({
   ...bundle,
   [table]: await CARRIED[table].giveOut(tx),
 });

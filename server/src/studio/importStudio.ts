@@ -4,18 +4,29 @@ import { inStudio, type Db, type Tx } from '../db/connection';
 import { hashPassword } from '../session/passwords';
 import { CARRIED, type TakingIn } from './tables';
 
-export type ImportResult = { readonly ok: true; readonly name: string } | { readonly ok: false; readonly problems: readonly DocumentProblem[] };
+export type ImportResult =
+  | { readonly ok: true; readonly name: string }
+  | { readonly ok: false; readonly problems: readonly DocumentProblem[] };
 
 /**
- * Takes in a whole studio from its open JSON, all or nothing. Problems say line, column and what was expected. Passwords are no part of
- * the file: `passwords` has those that are known, by email; whoever has none cannot sign in until one is set.
+ * Takes in a whole studio from its open JSON, all or nothing. Problems say line, column and what was
+ * expected. Passwords are no part of the file: `passwords` has those that are known, by email; whoever has
+ * none cannot sign in until one is set.
  */
-export async function importStudio(db: Db, text: string, passwords: ReadonlyMap<string, string> = new Map()): Promise<ImportResult> {
+export async function importStudio(
+  db: Db,
+  text: string,
+  passwords: ReadonlyMap<string, string> = new Map(),
+): Promise<ImportResult> {
   const read = readDocument(text, StudioBundleSchema);
   if (!read.ok) return read;
   const bundle = read.document;
-  const known = bundle.people.flatMap(({ email }) => (passwords.has(email) ? [[email, passwords.get(email)!] as const] : []));
-  const passwordHashes = new Map(await Promise.all(known.map(async ([email, password]) => [email, await hashPassword(password)] as const)));
+  const known = bundle.people.flatMap(({ email }) =>
+    passwords.has(email) ? [[email, passwords.get(email)!] as const] : [],
+  );
+  const passwordHashes = new Map(
+    await Promise.all(known.map(async ([email, password]) => [email, await hashPassword(password)] as const)),
+  );
   const into: TakingIn = { studioId: bundle.studio.id, passwordHashes };
   await inStudio(db, bundle.studio.id, async (tx) => {
     await tx.insertInto('studios').values(bundle.studio).execute();
@@ -24,9 +35,18 @@ export async function importStudio(db: Db, text: string, passwords: ReadonlyMap<
   return { ok: true, name: bundle.studio.name };
 }
 
-const takeIn = <T extends BundleTable>(tx: Tx, table: T, bundle: StudioBundle, into: TakingIn): Promise<void> => CARRIED[table].takeIn(tx, bundle[table], into);
+const takeIn = <T extends BundleTable>(
+  tx: Tx,
+  table: T,
+  bundle: StudioBundle,
+  into: TakingIn,
+): Promise<void> => CARRIED[table].takeIn(tx, bundle[table], into);
 
 /** Whether a studio is already here. */
 export async function hasStudio(db: Db, studioId: string): Promise<boolean> {
-  return inStudio(db, studioId, async (tx) => (await tx.selectFrom('studios').select('id').executeTakeFirst()) !== undefined);
+  return inStudio(
+    db,
+    studioId,
+    async (tx) => (await tx.selectFrom('studios').select('id').executeTakeFirst()) !== undefined,
+  );
 }

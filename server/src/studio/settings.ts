@@ -27,12 +27,17 @@ export function registerSettings(services: Services): void {
             .returning('revision')
             .executeTakeFirst();
     if (!saved) throw stale((await settingsNow(tx)).settings, body);
-    return { body: { settings: body, revision: saved.revision } satisfies StudioSettingsAnswer, revision: saved.revision };
+    return {
+      body: { settings: body, revision: saved.revision } satisfies StudioSettingsAnswer,
+      revision: saved.revision,
+    };
   });
 }
 
 /** A studio's settings; those of one that has changed nothing are at revision 0. */
 export async function settingsNow(tx: Tx): Promise<StudioSettingsAnswer> {
   const row = await tx.selectFrom('studio_settings').select(['document', 'revision']).executeTakeFirst();
-  return row ? { settings: row.document, revision: row.revision } : { settings: { ruleGrades: {} }, revision: 0 };
+  return row
+    ? { settings: row.document, revision: row.revision }
+    : { settings: { ruleGrades: {} }, revision: 0 };
 }

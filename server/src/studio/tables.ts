@@ -23,7 +23,11 @@ const json = JSON.stringify;
 /** Rows of one insert: PostgreSQL takes 65,535 values in all. */
 const AT_ONCE = 1000;
 
-async function insert<T extends keyof Database>(tx: Tx, table: T, rows: readonly Insertable<Database[T]>[]): Promise<void> {
+async function insert<T extends keyof Database>(
+  tx: Tx,
+  table: T,
+  rows: readonly Insertable<Database[T]>[],
+): Promise<void> {
   for (let i = 0; i < rows.length; i += AT_ONCE)
     await tx
       .insertInto(table)
@@ -35,7 +39,11 @@ async function insert<T extends keyof Database>(tx: Tx, table: T, rows: readonly
 export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
   people: {
     takeIn: async (tx, rows, { studioId, passwordHashes }) => {
-      const accounts = rows.map((p) => ({ id: p.id, email: p.email, password_hash: passwordHashes.get(p.email) ?? NO_PASSWORD }));
+      const accounts = rows.map((p) => ({
+        id: p.id,
+        email: p.email,
+        password_hash: passwordHashes.get(p.email) ?? NO_PASSWORD,
+      }));
       await insert(tx, 'accounts', accounts);
       await insert(
         tx,
@@ -95,7 +103,10 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
         rows.map((s) => ({ studio_id: studioId, client_id: s.clientId, skin: json(s.skin) })),
       ),
     giveOut: async (tx) =>
-      (await tx.selectFrom('simulated_skins').selectAll().orderBy('client_id').execute()).map((s) => ({ clientId: s.client_id, skin: s.skin })),
+      (await tx.selectFrom('simulated_skins').selectAll().orderBy('client_id').execute()).map((s) => ({
+        clientId: s.client_id,
+        skin: s.skin,
+      })),
   },
   readings: {
     takeIn: (tx, rows, { studioId }) =>
@@ -131,7 +142,8 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
         'products',
         rows.map((p) => ({ studio_id: studioId, id: p.id, document: json(p) })),
       ),
-    giveOut: async (tx) => (await tx.selectFrom('products').select('document').orderBy('id').execute()).map((p) => p.document),
+    giveOut: async (tx) =>
+      (await tx.selectFrom('products').select('document').orderBy('id').execute()).map((p) => p.document),
   },
   units: {
     takeIn: (tx, rows, { studioId }) =>
@@ -140,7 +152,8 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
         'units',
         rows.map((u) => ({ studio_id: studioId, id: u.id, product_id: u.productId, document: json(u) })),
       ),
-    giveOut: async (tx) => (await tx.selectFrom('units').select('document').orderBy('id').execute()).map((u) => u.document),
+    giveOut: async (tx) =>
+      (await tx.selectFrom('units').select('document').orderBy('id').execute()).map((u) => u.document),
   },
   ledger: {
     takeIn: (tx, rows, { studioId }) =>
@@ -182,7 +195,8 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
         'palettes',
         rows.map((p) => ({ studio_id: studioId, id: p.id, document: json(p) })),
       ),
-    giveOut: async (tx) => (await tx.selectFrom('palettes').select('document').orderBy('id').execute()).map((p) => p.document),
+    giveOut: async (tx) =>
+      (await tx.selectFrom('palettes').select('document').orderBy('id').execute()).map((p) => p.document),
   },
   settings: {
     takeIn: (tx, rows, { studioId }) =>
@@ -191,16 +205,31 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
         'studio_settings',
         rows.slice(0, 1).map((document) => ({ studio_id: studioId, document: json(document) })),
       ),
-    giveOut: async (tx) => (await tx.selectFrom('studio_settings').select('document').execute()).map((s) => s.document),
+    giveOut: async (tx) =>
+      (await tx.selectFrom('studio_settings').select('document').execute()).map((s) => s.document),
   },
   looks: {
     takeIn: (tx, rows, { studioId }) =>
       insert(
         tx,
         'look_versions',
-        rows.map((l) => ({ studio_id: studioId, look_id: l.id, version: l.version, name: l.name, document: json(l) })),
+        rows.map((l) => ({
+          studio_id: studioId,
+          look_id: l.id,
+          version: l.version,
+          name: l.name,
+          document: json(l),
+        })),
       ),
-    giveOut: async (tx) => (await tx.selectFrom('look_versions').select('document').orderBy('look_id').orderBy('version').execute()).map((l) => l.document),
+    giveOut: async (tx) =>
+      (
+        await tx
+          .selectFrom('look_versions')
+          .select('document')
+          .orderBy('look_id')
+          .orderBy('version')
+          .execute()
+      ).map((l) => l.document),
   },
   parties: {
     takeIn: (tx, rows, { studioId }) =>
@@ -209,7 +238,8 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
         'parties',
         rows.map((p) => ({ studio_id: studioId, ...p })),
       ),
-    giveOut: (tx) => tx.selectFrom('parties').select(['id', 'name', 'date', 'place', 'notes']).orderBy('id').execute(),
+    giveOut: (tx) =>
+      tx.selectFrom('parties').select(['id', 'name', 'date', 'place', 'notes']).orderBy('id').execute(),
   },
   charts: {
     takeIn: async (tx, rows, { studioId }) => {
@@ -225,7 +255,15 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
         rows.map((chart) => versionRow(studioId, chart)),
       );
     },
-    giveOut: async (tx) => (await tx.selectFrom('chart_versions').select('document').orderBy('chart_id').orderBy('version').execute()).map((v) => v.document),
+    giveOut: async (tx) =>
+      (
+        await tx
+          .selectFrom('chart_versions')
+          .select('document')
+          .orderBy('chart_id')
+          .orderBy('version')
+          .execute()
+      ).map((v) => v.document),
   },
   visits: {
     takeIn: (tx, rows, { studioId }) =>

@@ -16,12 +16,23 @@ export function registerTimings(services: Services): void {
       .limit(MOST_CHARTS)
       .execute();
     if (worked.length === 0) return { body: [] satisfies TimingsAnswer };
-    const of = <T extends { chart_id: string; version: number }>(rows: readonly T[], one: { chart_id: string; version: number }): T[] =>
-      rows.filter((r) => r.chart_id === one.chart_id && r.version === one.version);
+    const of = <T extends { chart_id: string; version: number }>(
+      rows: readonly T[],
+      one: { chart_id: string; version: number },
+    ): T[] => rows.filter((r) => r.chart_id === one.chart_id && r.version === one.version);
     const ids = worked.map((w) => w.chart_id);
     const [versions, events] = [
-      await tx.selectFrom('chart_versions').select(['chart_id', 'version', 'document']).where('chart_id', 'in', ids).execute(),
-      await tx.selectFrom('chair_events').select(['chart_id', 'version', 'event']).where('chart_id', 'in', ids).orderBy('seq').execute(),
+      await tx
+        .selectFrom('chart_versions')
+        .select(['chart_id', 'version', 'document'])
+        .where('chart_id', 'in', ids)
+        .execute(),
+      await tx
+        .selectFrom('chair_events')
+        .select(['chart_id', 'version', 'event'])
+        .where('chart_id', 'in', ids)
+        .orderBy('seq')
+        .execute(),
     ];
     const samples = worked.flatMap((one): WorkSample[] => {
       const chart: Chart | undefined = of(versions, one)[0]?.document;

@@ -1,31 +1,49 @@
 import { shelfLife, type Kit } from '@toile/core';
 import type { DueItem, VisitAnswer } from '@toile/contract';
 
-export type ClientCare = { readonly id: string; readonly name: string; readonly sensitivities: readonly string[]; readonly lastRead: Date | null };
+export type ClientCare = {
+  readonly id: string;
+  readonly name: string;
+  readonly sensitivities: readonly string[];
+  readonly lastRead: Date | null;
+};
 
 const REREAD_DAYS = 14;
 
 /** What is due before the next visits: pure, from what was gathered. */
-export function whatIsDue(today: string, visits: readonly VisitAnswer[], clients: readonly ClientCare[], kit: Kit): DueItem[] {
+export function whatIsDue(
+  today: string,
+  visits: readonly VisitAnswer[],
+  clients: readonly ClientCare[],
+  kit: Kit,
+): DueItem[] {
   const coming = new Set(visits.map((v) => v.clientId));
   const people = clients.filter((c) => coming.has(c.id));
   return [
     ...people
       .filter((c) => c.sensitivities.length > 0)
-      .map((c): DueItem => ({ kind: 'patch test', words: `${c.name}: ask for the patch test result (${c.sensitivities.join(', ')})`, clientId: c.id })),
+      .map((c): DueItem => ({
+        kind: 'patch test',
+        words: `${c.name}: ask for the patch test result (${c.sensitivities.join(', ')})`,
+        clientId: c.id,
+      })),
     ...people
       .filter((c) => isOld(c.lastRead, today))
       .map((c): DueItem => ({
         kind: 're-read',
-        words: c.lastRead ? `${c.name}: skin last read ${daysBetween(c.lastRead, today)} days ago` : `${c.name}: skin not read yet`,
+        words: c.lastRead
+          ? `${c.name}: skin last read ${daysBetween(c.lastRead, today)} days ago`
+          : `${c.name}: skin not read yet`,
         clientId: c.id,
       })),
     ...shelf(kit, today),
   ];
 }
 
-const isOld = (read: Date | null, today: string): boolean => read === null || daysBetween(read, today) > REREAD_DAYS;
-const daysBetween = (from: Date, today: string): number => Math.floor((Date.parse(`${today}T12:00:00Z`) - from.getTime()) / 86_400_000);
+const isOld = (read: Date | null, today: string): boolean =>
+  read === null || daysBetween(read, today) > REREAD_DAYS;
+const daysBetween = (from: Date, today: string): number =>
+  Math.floor((Date.parse(`${today}T12:00:00Z`) - from.getTime()) / 86_400_000);
 
 function shelf(kit: Kit, today: string): DueItem[] {
   const states = kit.units.flatMap((unit) => {

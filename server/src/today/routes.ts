@@ -33,7 +33,12 @@ export function registerToday(services: Services): void {
             .where('c.id', 'in', ids)
             .orderBy('c.folded')
             .execute();
-    const clients = rows.map((r) => ({ id: r.id, name: r.name, sensitivities: r.sensitivities, lastRead: r.last_read }));
+    const clients = rows.map((r) => ({
+      id: r.id,
+      name: r.name,
+      sensitivities: r.sensitivities,
+      lastRead: r.last_read,
+    }));
     const answer: TodayAnswer = { date, visits, due: whatIsDue(date, visits, clients, await wholeKit(tx)) };
     return { body: answer };
   });

@@ -1,20 +1,35 @@
 import type { VisitAnswer } from '@toile/contract';
 import type { Tx } from '../db/connection';
 
-export type VisitFilter = { readonly id?: string; readonly clientId?: string; readonly partyId?: string; readonly from?: string; readonly to?: string };
+export type VisitFilter = {
+  readonly id?: string;
+  readonly clientId?: string;
+  readonly partyId?: string;
+  readonly from?: string;
+  readonly to?: string;
+};
 
 /** The most visits of one answer: more than a client of many years or a party has. */
 const MOST_VISITS = 2000;
 
 /** Visits by date and time. */
 export async function visitsWhere(tx: Tx, filter: VisitFilter): Promise<VisitAnswer[]> {
-  let query = tx.selectFrom('visits as v').innerJoin('clients as c', 'c.id', 'v.client_id').selectAll('v').select('c.name as client_name');
+  let query = tx
+    .selectFrom('visits as v')
+    .innerJoin('clients as c', 'c.id', 'v.client_id')
+    .selectAll('v')
+    .select('c.name as client_name');
   if (filter.id) query = query.where('v.id', '=', filter.id);
   if (filter.clientId) query = query.where('v.client_id', '=', filter.clientId);
   if (filter.partyId) query = query.where('v.party_id', '=', filter.partyId);
   if (filter.from) query = query.where('v.date', '>=', filter.from);
   if (filter.to) query = query.where('v.date', '<=', filter.to);
-  const rows = await query.orderBy('v.date').orderBy('v.starts_at').orderBy('v.id').limit(MOST_VISITS).execute();
+  const rows = await query
+    .orderBy('v.date')
+    .orderBy('v.starts_at')
+    .orderBy('v.id')
+    .limit(MOST_VISITS)
+    .execute();
   return rows.map((v) => ({
     id: v.id,
     clientId: v.client_id,

@@ -6,7 +6,8 @@ import { visitsWhere } from './queries';
 export function registerVisits(services: Services): void {
   write(services, 'createVisit', async ({ tx, caller, body }) => {
     found(await tx.selectFrom('clients').select('id').where('id', '=', body.clientId).executeTakeFirst());
-    if (body.partyId) found(await tx.selectFrom('parties').select('id').where('id', '=', body.partyId).executeTakeFirst());
+    if (body.partyId)
+      found(await tx.selectFrom('parties').select('id').where('id', '=', body.partyId).executeTakeFirst());
     const inserted = await tx
       .insertInto('visits')
       .values({

@@ -1,6 +1,13 @@
 import { object, type Schema } from 'yup';
 import { clientInputSchema } from '../client';
-import { countInputSchema, importKitSchema, paletteInputSchema, productInputSchema, substitutionSchema, unitInputSchema } from '../kit';
+import {
+  countInputSchema,
+  importKitSchema,
+  paletteInputSchema,
+  productInputSchema,
+  substitutionSchema,
+  unitInputSchema,
+} from '../kit';
 import { studioSettingsSchema } from '../settings';
 import { shareInputSchema } from '../share';
 import {

@@ -11,7 +11,9 @@ export type Route = {
   readonly asks?: readonly string[];
 };
 
-/** Every address the server answers: the app calls by these, the server registers these, the docs list these. */
+/**
+ * Every address the server answers: the app calls by these, the server registers these, the docs list these.
+ */
 export const ROUTES = {
   signIn: { method: 'POST', path: '/api/session', needs: null, does: 'Signs in with email and password.' },
   session: { method: 'GET', path: '/api/session', needs: null, does: 'Says who is signed in.' },
@@ -23,23 +25,86 @@ export const ROUTES = {
     does: 'Next visits and what is due; ?zone= says whose day it is where the studio has none.',
     asks: ['zone'],
   },
-  timings: { method: 'GET', path: '/api/timings', needs: 'see', does: 'How quick each pair of hands is against the plan, learned from the chair.' },
-  listClients: { method: 'GET', path: '/api/clients', needs: 'see', does: 'Clients by name; ?query= forgives accents and slips.', asks: ['query', 'zone'] },
+  timings: {
+    method: 'GET',
+    path: '/api/timings',
+    needs: 'see',
+    does: 'How quick each pair of hands is against the plan, learned from the chair.',
+  },
+  listClients: {
+    method: 'GET',
+    path: '/api/clients',
+    needs: 'see',
+    does: 'Clients by name; ?query= forgives accents and slips.',
+    asks: ['query', 'zone'],
+  },
   createClient: { method: 'POST', path: '/api/clients', needs: 'edit', does: 'Adds a client.' },
-  client: { method: 'GET', path: '/api/clients/:id', needs: 'see', does: 'One client with readings, charts and visits.' },
-  updateClient: { method: 'PUT', path: '/api/clients/:id', needs: 'edit', does: 'Changes a client; needs If-Match.' },
-  createReading: { method: 'POST', path: '/api/clients/:id/readings', needs: 'edit', does: 'Keeps a skin reading.' },
-  sample: { method: 'POST', path: '/api/reader/samples', needs: 'see', does: 'One sample of the simulated shade reader, of skin, a spot on it, or a pan.' },
-  exportReading: { method: 'GET', path: '/api/readings/:id/export', needs: 'see', does: 'A reading as CGATS.17 text.' },
+  client: {
+    method: 'GET',
+    path: '/api/clients/:id',
+    needs: 'see',
+    does: 'One client with readings, charts and visits.',
+  },
+  updateClient: {
+    method: 'PUT',
+    path: '/api/clients/:id',
+    needs: 'edit',
+    does: 'Changes a client; needs If-Match.',
+  },
+  createReading: {
+    method: 'POST',
+    path: '/api/clients/:id/readings',
+    needs: 'edit',
+    does: 'Keeps a skin reading.',
+  },
+  sample: {
+    method: 'POST',
+    path: '/api/reader/samples',
+    needs: 'see',
+    does: 'One sample of the simulated shade reader, of skin, a spot on it, or a pan.',
+  },
+  exportReading: {
+    method: 'GET',
+    path: '/api/readings/:id/export',
+    needs: 'see',
+    does: 'A reading as CGATS.17 text.',
+  },
   listLooks: { method: 'GET', path: '/api/looks', needs: 'see', does: 'The library of looks.' },
-  look: { method: 'GET', path: '/api/looks/:id', needs: 'see', does: 'One look, newest version or ?version=, with its versions.', asks: ['version'] },
+  look: {
+    method: 'GET',
+    path: '/api/looks/:id',
+    needs: 'see',
+    does: 'One look, newest version or ?version=, with its versions.',
+    asks: ['version'],
+  },
   createLook: { method: 'POST', path: '/api/looks', needs: 'edit', does: 'Adds a look or its next version.' },
   kit: { method: 'GET', path: '/api/kit', needs: 'see', does: 'Products and units of the kit.' },
-  importKit: { method: 'POST', path: '/api/kit/import', needs: 'edit', does: 'Takes in products and units from CSV text, all that was accepted or nothing.' },
-  exportKit: { method: 'GET', path: '/api/kit/export', needs: 'see', does: 'The kit as a file; ?as=csv or ?as=gpl.', asks: ['as'] },
+  importKit: {
+    method: 'POST',
+    path: '/api/kit/import',
+    needs: 'edit',
+    does: 'Takes in products and units from CSV text, all that was accepted or nothing.',
+  },
+  exportKit: {
+    method: 'GET',
+    path: '/api/kit/export',
+    needs: 'see',
+    does: 'The kit as a file; ?as=csv or ?as=gpl.',
+    asks: ['as'],
+  },
   createProduct: { method: 'POST', path: '/api/products', needs: 'edit', does: 'Adds a product.' },
-  updateProduct: { method: 'PUT', path: '/api/products/:id', needs: 'edit', does: 'Changes a product; needs If-Match.' },
-  productUses: { method: 'GET', path: '/api/products/:id/uses', needs: 'see', does: 'Charts whose newest version uses a product.' },
+  updateProduct: {
+    method: 'PUT',
+    path: '/api/products/:id',
+    needs: 'edit',
+    does: 'Changes a product; needs If-Match.',
+  },
+  productUses: {
+    method: 'GET',
+    path: '/api/products/:id/uses',
+    needs: 'see',
+    does: 'Charts whose newest version uses a product.',
+  },
   substituteProduct: {
     method: 'POST',
     path: '/api/products/:id/substitutions',
@@ -47,17 +112,64 @@ export const ROUTES = {
     does: 'Puts a substitute in its place in some charts, each as a new version.',
   },
   createUnit: { method: 'POST', path: '/api/units', needs: 'edit', does: 'Adds a unit of a product.' },
-  updateUnit: { method: 'PUT', path: '/api/units/:id', needs: 'edit', does: 'Changes when a unit was opened and where it is; needs If-Match.' },
-  countUnit: { method: 'POST', path: '/api/units/:id/counts', needs: 'work', does: 'Corrects by hand how much of a unit is left.' },
-  unitLedger: { method: 'GET', path: '/api/units/:id/ledger', needs: 'see', does: 'What was taken from a unit and put right, newest first.' },
+  updateUnit: {
+    method: 'PUT',
+    path: '/api/units/:id',
+    needs: 'edit',
+    does: 'Changes when a unit was opened and where it is; needs If-Match.',
+  },
+  countUnit: {
+    method: 'POST',
+    path: '/api/units/:id/counts',
+    needs: 'work',
+    does: 'Corrects by hand how much of a unit is left.',
+  },
+  unitLedger: {
+    method: 'GET',
+    path: '/api/units/:id/ledger',
+    needs: 'see',
+    does: 'What was taken from a unit and put right, newest first.',
+  },
   listPalettes: { method: 'GET', path: '/api/palettes', needs: 'see', does: 'Palettes with their pans.' },
   createPalette: { method: 'POST', path: '/api/palettes', needs: 'edit', does: 'Adds a palette.' },
-  updatePalette: { method: 'PUT', path: '/api/palettes/:id', needs: 'edit', does: 'Changes a palette; needs If-Match.' },
-  paletteLabels: { method: 'GET', path: '/api/palettes/:id/labels', needs: 'see', does: 'A printable sheet of labels, each with a code that opens its pan.' },
-  createChart: { method: 'POST', path: '/api/charts', needs: 'edit', does: 'Keeps the first version of a chart.' },
-  importChart: { method: 'POST', path: '/api/charts/import', needs: 'edit', does: 'Takes in a chart file, whole or not at all.' },
-  chart: { method: 'GET', path: '/api/charts/:id', needs: 'see', does: 'A chart; ?version= for an older one.', asks: ['version'] },
-  exportChart: { method: 'GET', path: '/api/charts/:id/export', needs: 'see', does: 'The chart as its open JSON file.', asks: ['version'] },
+  updatePalette: {
+    method: 'PUT',
+    path: '/api/palettes/:id',
+    needs: 'edit',
+    does: 'Changes a palette; needs If-Match.',
+  },
+  paletteLabels: {
+    method: 'GET',
+    path: '/api/palettes/:id/labels',
+    needs: 'see',
+    does: 'A printable sheet of labels, each with a code that opens its pan.',
+  },
+  createChart: {
+    method: 'POST',
+    path: '/api/charts',
+    needs: 'edit',
+    does: 'Keeps the first version of a chart.',
+  },
+  importChart: {
+    method: 'POST',
+    path: '/api/charts/import',
+    needs: 'edit',
+    does: 'Takes in a chart file, whole or not at all.',
+  },
+  chart: {
+    method: 'GET',
+    path: '/api/charts/:id',
+    needs: 'see',
+    does: 'A chart; ?version= for an older one.',
+    asks: ['version'],
+  },
+  exportChart: {
+    method: 'GET',
+    path: '/api/charts/:id/export',
+    needs: 'see',
+    does: 'The chart as its open JSON file.',
+    asks: ['version'],
+  },
   printChart: {
     method: 'GET',
     path: '/api/charts/:id/print',
@@ -65,16 +177,61 @@ export const ROUTES = {
     does: 'A chart on one page; ?as=pdf or svg, ?paper=a4, letter or phone, ?colour=no, ?cautions=yes, ?version=.',
     asks: ['as', 'paper', 'colour', 'cautions', 'version'],
   },
-  liveChart: { method: 'GET', path: '/api/charts/:id/live', needs: 'see', does: 'Server-sent events: says `changed` whenever something is recorded or saved.' },
-  createVersion: { method: 'POST', path: '/api/charts/:id/versions', needs: 'edit', does: 'Keeps the next version of a chart.' },
-  listShares: { method: 'GET', path: '/api/charts/:id/shares', needs: 'edit', does: 'Links to a chart, newest first.' },
-  createShare: { method: 'POST', path: '/api/charts/:id/shares', needs: 'edit', does: 'Makes a link that shows one version to whoever has it, for some days.' },
-  revokeShare: { method: 'POST', path: '/api/shares/:id/revocations', needs: 'edit', does: 'Takes a link back at once.' },
-  createEvent: { method: 'POST', path: '/api/charts/:id/events', needs: 'work', does: 'Records what was done at the chair.' },
+  liveChart: {
+    method: 'GET',
+    path: '/api/charts/:id/live',
+    needs: 'see',
+    does: 'Server-sent events: says `changed` whenever something is recorded or saved.',
+  },
+  createVersion: {
+    method: 'POST',
+    path: '/api/charts/:id/versions',
+    needs: 'edit',
+    does: 'Keeps the next version of a chart.',
+  },
+  listShares: {
+    method: 'GET',
+    path: '/api/charts/:id/shares',
+    needs: 'edit',
+    does: 'Links to a chart, newest first.',
+  },
+  createShare: {
+    method: 'POST',
+    path: '/api/charts/:id/shares',
+    needs: 'edit',
+    does: 'Makes a link that shows one version to whoever has it, for some days.',
+  },
+  revokeShare: {
+    method: 'POST',
+    path: '/api/shares/:id/revocations',
+    needs: 'edit',
+    does: 'Takes a link back at once.',
+  },
+  createEvent: {
+    method: 'POST',
+    path: '/api/charts/:id/events',
+    needs: 'work',
+    does: 'Records what was done at the chair.',
+  },
   createVisit: { method: 'POST', path: '/api/visits', needs: 'edit', does: 'Books a visit.' },
-  studioSettings: { method: 'GET', path: '/api/settings', needs: 'see', does: 'How the studio does things: its grading of the rules.' },
-  updateStudioSettings: { method: 'PUT', path: '/api/settings', needs: 'manage', does: 'Changes how the studio does things; needs If-Match.' },
-  exportStudio: { method: 'GET', path: '/api/studio/export', needs: 'manage', does: 'The whole studio as its open JSON file, without passwords.' },
+  studioSettings: {
+    method: 'GET',
+    path: '/api/settings',
+    needs: 'see',
+    does: 'How the studio does things: its grading of the rules.',
+  },
+  updateStudioSettings: {
+    method: 'PUT',
+    path: '/api/settings',
+    needs: 'manage',
+    does: 'Changes how the studio does things; needs If-Match.',
+  },
+  exportStudio: {
+    method: 'GET',
+    path: '/api/studio/export',
+    needs: 'manage',
+    does: 'The whole studio as its open JSON file, without passwords.',
+  },
   listParties: { method: 'GET', path: '/api/parties', needs: 'see', does: 'Parties by date.' },
   party: { method: 'GET', path: '/api/parties/:id', needs: 'see', does: 'One party with its visits.' },
 } as const satisfies Record<string, Route>;
@@ -83,35 +240,56 @@ export type RouteName = keyof typeof ROUTES;
 type RouteOf<N extends RouteName> = (typeof ROUTES)[N];
 
 /** Routes that take a body, each checked by its schema. */
-export type WriteName = { [N in RouteName]: RouteOf<N>['method'] extends 'POST' | 'PUT' ? N : never }[RouteName];
+export type WriteName = {
+  [N in RouteName]: RouteOf<N>['method'] extends 'POST' | 'PUT' ? N : never;
+}[RouteName];
 /** Routes that only read. */
 export type ReadName = { [N in RouteName]: RouteOf<N>['method'] extends 'GET' ? N : never }[RouteName];
 /** Routes that change what is there: each starts from a revision, in If-Match. */
 export type EditName = { [N in RouteName]: RouteOf<N>['method'] extends 'PUT' ? N : never }[RouteName];
 
-type NamesIn<Path extends string> = Path extends `${string}:${infer Rest}` ? (Rest extends `${infer Name}/${infer More}` ? Name | NamesIn<More> : Rest) : never;
+type NamesIn<Path extends string> = Path extends `${string}:${infer Rest}`
+  ? Rest extends `${infer Name}/${infer More}`
+    ? Name | NamesIn<More>
+    : Rest
+  : never;
 /** The ids in a route's address. */
 export type ParamsOf<N extends RouteName> = Readonly<Record<NamesIn<RouteOf<N>['path']>, string>>;
 /** What a route may be asked behind the ?. */
 export type QueryOf<N extends RouteName> =
-  RouteOf<N> extends { readonly asks: readonly (infer Q extends string)[] } ? { readonly [K in Q]?: string | undefined } : Readonly<Record<never, never>>;
+  RouteOf<N> extends { readonly asks: readonly (infer Q extends string)[] }
+    ? { readonly [K in Q]?: string | undefined }
+    : Readonly<Record<never, never>>;
 
 /** The address of a route with its ids filled in. */
 export function pathTo<N extends RouteName>(
   name: N,
-  ...[params, query]: keyof ParamsOf<N> extends never ? [params?: ParamsOf<N>, query?: QueryOf<N>] : [params: ParamsOf<N>, query?: QueryOf<N>]
+  ...[params, query]: keyof ParamsOf<N> extends never
+    ? [params?: ParamsOf<N>, query?: QueryOf<N>]
+    : [params: ParamsOf<N>, query?: QueryOf<N>]
 ): string {
   return addressOf(ROUTES[name].path, params, query);
 }
 
-/** A path with its ids filled in and what is asked behind it; what is undefined or empty is not asked. Throws a RangeError for an id that is missing. */
-export function addressOf(path: string, params: Readonly<Record<string, string>> = {}, query: Readonly<Record<string, string | undefined>> = {}): string {
+/**
+ * A path with its ids filled in and what is asked behind it; what is undefined or empty is not asked. Throws
+ * a RangeError for an id that is missing.
+ */
+export function addressOf(
+  path: string,
+  params: Readonly<Record<string, string>> = {},
+  query: Readonly<Record<string, string | undefined>> = {},
+): string {
   const filled = path.replace(/:(\w+)/g, (_, key: string) => {
     const value = params[key];
     if (value === undefined) throw new RangeError(`${path}: ${key} is missing`);
     return encodeURIComponent(value);
   });
-  const search = new URLSearchParams(Object.entries(query).filter((entry): entry is [string, string] => entry[1] !== undefined && entry[1] !== ''));
+  const search = new URLSearchParams(
+    Object.entries(query).filter(
+      (entry): entry is [string, string] => entry[1] !== undefined && entry[1] !== '',
+    ),
+  );
   // Not search.size: older browsers do not have it.
   const text = search.toString();
   return text === '' ? filled : `${filled}?${text}`;

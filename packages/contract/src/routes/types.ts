@@ -29,7 +29,17 @@ import type { ClientInput } from '../client';
 import type { CountInput, ImportKit, PaletteInput, ProductInput, SubstitutionInput, UnitInput } from '../kit';
 import type { StudioSettings } from '../settings';
 import type { ShareInput } from '../share';
-import type { ChairEventInput, ImportChart, NewChart, NewLook, NewVersion, ReadingInput, SampleRequest, SignIn, VisitInput } from '../work';
+import type {
+  ChairEventInput,
+  ImportChart,
+  NewChart,
+  NewLook,
+  NewVersion,
+  ReadingInput,
+  SampleRequest,
+  SignIn,
+  VisitInput,
+} from '../work';
 import type { RouteName, WriteName } from './list';
 
 /** An answer that is a file, not JSON. */
@@ -95,6 +105,8 @@ export type BodyOf<N extends WriteName> = RouteTypes[N]['takes'];
 /** What a route answers when all goes well. */
 export type AnswerOf<N extends RouteName> = RouteTypes[N]['answers'];
 /** Writes that are refused with what is there when someone else was first. */
-export type StaleName = { [N in WriteName]: RouteTypes[N] extends { current: unknown } ? N : never }[WriteName];
+export type StaleName = {
+  [N in WriteName]: RouteTypes[N] extends { current: unknown } ? N : never;
+}[WriteName];
 /** What is there, for a write that came second. */
 export type CurrentOf<N extends StaleName> = RouteTypes[N]['current'];

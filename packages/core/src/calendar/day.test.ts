@@ -3,7 +3,9 @@ import { Value } from '@sinclair/typebox/value';
 import { DateSchema } from '../schema';
 import { addDays, addMonths, dayIn, daysBetween, isDay, isZone } from '.';
 
-const days = fc.date({ min: new Date('1950-01-01'), max: new Date('2150-01-01'), noInvalidDate: true }).map((d) => d.toISOString().slice(0, 10));
+const days = fc
+  .date({ min: new Date('1950-01-01'), max: new Date('2150-01-01'), noInvalidDate: true })
+  .map((d) => d.toISOString().slice(0, 10));
 
 test.each([
   ['2028-02-29', true],
@@ -90,5 +92,6 @@ test('the schema of documents takes the same days', () => {
     }),
     { numRuns: 3000 },
   );
-  for (let year = 1600; year < 2500; year++) expect(Value.Check(DateSchema, `${year}-02-29`)).toBe(isDay(`${year}-02-29`));
+  for (let year = 1600; year < 2500; year++)
+    expect(Value.Check(DateSchema, `${year}-02-29`)).toBe(isDay(`${year}-02-29`));
 });

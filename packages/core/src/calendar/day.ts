@@ -4,7 +4,9 @@ const DAY = /^(\d{4})-(\d{2})-(\d{2})$/;
 /** Whether a text is a day of the calendar as YYYY-MM-DD: 31 February is none. */
 export function isDay(text: string): boolean {
   const match = DAY.exec(text);
-  return match !== null && dayText(Date.UTC(Number(match[1]), Number(match[2]) - 1, Number(match[3]))) === text;
+  return (
+    match !== null && dayText(Date.UTC(Number(match[1]), Number(match[2]) - 1, Number(match[3]))) === text
+  );
 }
 
 /** Year, month (1 to 12) and day of a date as YYYY-MM-DD. Throws a RangeError for any other text. */
@@ -20,7 +22,10 @@ export function addDays(day: string, days: number): string {
   return dayText(Date.UTC(year, month - 1, of + days));
 }
 
-/** A date some months on; a day the month does not have becomes its last (31 January + 1 month is 28 or 29 February). */
+/**
+ * A date some months on; a day the month does not have becomes its last (31 January + 1 month is 28 or 29
+ * February).
+ */
 export function addMonths(day: string, months: number): string {
   const [year, month, of] = partsOfDay(day);
   const last = new Date(Date.UTC(year, month + months, 0)).getUTCDate();
@@ -45,7 +50,12 @@ export function isZone(zone: string): boolean {
 
 /** The day an instant falls on in a time zone: one instant is two days, seen from Auckland and from Lima. */
 export function dayIn(zone: string, instant: Date): string {
-  const parts = new Intl.DateTimeFormat('en-GB', { timeZone: zone, year: 'numeric', month: '2-digit', day: '2-digit' }).formatToParts(instant);
+  const parts = new Intl.DateTimeFormat('en-GB', {
+    timeZone: zone,
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+  }).formatToParts(instant);
   const part = (type: Intl.DateTimeFormatPartTypes): string => parts.find((p) => p.type === type)!.value;
   return `${part('year').padStart(4, '0')}-${part('month')}-${part('day')}`;
 }

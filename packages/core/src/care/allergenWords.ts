@@ -1,6 +1,7 @@
 /**
- * What clients are usually sensitive to, and how ingredient lists write it: INCI and common names, colour index and E numbers, families. Patterns are
- * met with text in lower case, accents and dots taken off. Starting points: the maker's own list decides.
+ * What clients are usually sensitive to, and how ingredient lists write it: INCI and common names, colour
+ * index and E numbers, families. Patterns are met with text in lower case, accents and dots taken off.
+ * Starting points: the maker's own list decides.
  */
 const FRAGRANCE = [
   /\b(fragrance|parfum|perfume|aroma|flavou?r)\b/,
@@ -20,10 +21,25 @@ export const FAMILIES_OF_ALLERGENS = {
   latex: [/\blatex\b/, /\brubber\b/, /\bhevea\b/, /\bcaoutchouc\b/],
   cyanoacrylate: [/cyano-?acrylate/],
   fragrance: FRAGRANCE,
-  lanolin: [/lanolin/, /\badeps lanae\b/, /\bwool (wax|fat|alcohols?|grease)\b/, /\blaneth\b/, /lanolate/, /\blanae cera\b/],
+  lanolin: [
+    /lanolin/,
+    /\badeps lanae\b/,
+    /\bwool (wax|fat|alcohols?|grease)\b/,
+    /\blaneth\b/,
+    /lanolate/,
+    /\blanae cera\b/,
+  ],
   nickel: [/\bnickel\b/, /\bchrom(ium|ic) (oxide|hydroxide)/, /\b(ci )?7728[89]\b/],
   chromium: [/\bchrom(ium|ic)\b/, /\bchromates?\b/, /\b(ci )?7728[89]\b/],
-  carmine: [/\bcarmine?s?\b/, /\bcarminic\b/, /\bcochineal\b/, /\bcoccus cacti\b/, /\b(ci )?75470\b/, /\bnatural red 4\b/, /\be ?120\b/],
+  carmine: [
+    /\bcarmine?s?\b/,
+    /\bcarminic\b/,
+    /\bcochineal\b/,
+    /\bcoccus cacti\b/,
+    /\b(ci )?75470\b/,
+    /\bnatural red 4\b/,
+    /\be ?120\b/,
+  ],
   'nut oils': [
     /\b(almonds?|hazelnuts?|walnuts?|macadamia|argan|peanuts?|groundnuts?|pistachios?|pecans?|cashews?|brazil nuts?)\b/,
     /\b(prunus (amygdalus|dulcis)|amygdalus|arachis|corylus|juglans|anacardium|argania|pistacia vera|bertholletia|carya)\b/,

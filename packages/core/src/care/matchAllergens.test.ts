@@ -4,22 +4,53 @@ const meets = (list: string | readonly string[], sensitivity: string): boolean =
   matchAllergens(typeof list === 'string' ? [list] : list, [sensitivity]).length > 0;
 
 test.each([
-  ['carmine', ['Carmine', 'CI 75470', 'ci75470', 'C.I. 75470', '75470', 'Cochineal extract', 'Natural Red 4', 'E120', 'carminic acid (E 120)']],
+  [
+    'carmine',
+    [
+      'Carmine',
+      'CI 75470',
+      'ci75470',
+      'C.I. 75470',
+      '75470',
+      'Cochineal extract',
+      'Natural Red 4',
+      'E120',
+      'carminic acid (E 120)',
+    ],
+  ],
   ['latex', ['natural latex', 'Natural Rubber', 'Hevea Brasiliensis', 'rubber latex']],
   [
     'fragrance',
-    ['Parfum', 'PERFUME', 'Aroma', 'Linalool', 'Benzyl Salicylate', 'Lavandula Angustifolia Oil', 'Citrus Limon Peel Oil', 'Rosa Damascena Flower Water'],
+    [
+      'Parfum',
+      'PERFUME',
+      'Aroma',
+      'Linalool',
+      'Benzyl Salicylate',
+      'Lavandula Angustifolia Oil',
+      'Citrus Limon Peel Oil',
+      'Rosa Damascena Flower Water',
+    ],
   ],
   ['lanolin', ['Adeps Lanae', 'PEG-75 Lanolin', 'wool wax', 'Wool alcohols', 'Isopropyl Lanolate']],
   [
     'nut oils',
-    ['Prunus Amygdalus Dulcis (Sweet Almond) Oil', 'Arachis Hypogaea Oil', 'Corylus Avellana Seed Oil', 'Macadamia Ternifolia', 'Argania Spinosa Kernel Oil'],
+    [
+      'Prunus Amygdalus Dulcis (Sweet Almond) Oil',
+      'Arachis Hypogaea Oil',
+      'Corylus Avellana Seed Oil',
+      'Macadamia Ternifolia',
+      'Argania Spinosa Kernel Oil',
+    ],
   ],
   ['cyanoacrylate', ['Ethyl Cyanoacrylate', 'octyl-cyanoacrylate', 'methoxyethyl cyanoacrylate']],
   ['nickel', ['nickel', 'Chromium Oxide Greens', 'CI 77288']],
   ['bismuth', ['Bismuth Oxychloride', 'CI 77163']],
   ['fibres', ['nylon fibers', 'Rayon', 'Nylon-66', 'cellulose fibre']],
-  ['formaldehyde', ['DMDM Hydantoin', 'Quaternium-15', 'Imidazolidinyl Urea', 'Sodium Hydroxymethylglycinate']],
+  [
+    'formaldehyde',
+    ['DMDM Hydantoin', 'Quaternium-15', 'Imidazolidinyl Urea', 'Sodium Hydroxymethylglycinate'],
+  ],
   ['isothiazolinones', ['Methylisothiazolinone', 'Methylchloroisothiazolinone']],
   ['preservatives', ['Methylparaben', 'Phenoxyethanol', 'Methylisothiazolinone']],
   ['beeswax', ['Cera Alba', 'beeswax', 'bees wax']],
@@ -28,7 +59,8 @@ test.each([
   ['p-phenylenediamine', ['p-Phenylenediamine', 'PPD']],
   ['cocamidopropyl betaine', ['Cocamidopropyl Betaine']],
 ])('%s is met by every name lists have for it', (sensitivity, names) => {
-  for (const name of names) expect([name, meets(['water', name, 'glycerin'], sensitivity)]).toEqual([name, true]);
+  for (const name of names)
+    expect([name, meets(['water', name, 'glycerin'], sensitivity)]).toEqual([name, true]);
 });
 
 test.each([
@@ -47,7 +79,16 @@ test.each([
       'Free from parabens, latex and fragrance',
     ],
   ],
-  ['fragrance', ['no fragrance', 'fragrance-free', 'without any perfume', 'does not contain parfum', 'latex- and fragrance-free']],
+  [
+    'fragrance',
+    [
+      'no fragrance',
+      'fragrance-free',
+      'without any perfume',
+      'does not contain parfum',
+      'latex- and fragrance-free',
+    ],
+  ],
   ['nut oils', ['coconut oil', 'nutmeg', 'nut-free', 'butternut', 'Butyrospermum Parkii']],
   ['fibres', ['cellulose gum', 'nylon-12', 'fibre-free']],
   ['carmine', ['carmine free', 'no carmine']],
@@ -83,7 +124,9 @@ test.each([
 });
 
 test('what is noted is said back as it was noted, with the word of the list', () => {
-  expect(matchAllergens(['Water', 'Adeps Lanae'], ['wool wax'])).toEqual([{ sensitivity: 'wool wax', ingredient: 'Adeps Lanae' }]);
+  expect(matchAllergens(['Water', 'Adeps Lanae'], ['wool wax'])).toEqual([
+    { sensitivity: 'wool wax', ingredient: 'Adeps Lanae' },
+  ]);
 });
 
 test('an empty list is unknown, never safe', () => {
@@ -97,7 +140,10 @@ test('every sensitivity that can be chosen means itself', () => {
 
 test('what is noted after a chart was written is minded when it is worked; what was minded stays, and nothing new changes nothing', () => {
   const chart = { client: { sensitivities: ['latex'], name: 'Someone' }, steps: [] };
-  expect(withSensitivities(chart, ['mica', 'latex']).client).toEqual({ sensitivities: ['latex', 'mica'], name: 'Someone' });
+  expect(withSensitivities(chart, ['mica', 'latex']).client).toEqual({
+    sensitivities: ['latex', 'mica'],
+    name: 'Someone',
+  });
   expect(withSensitivities(chart, []).client.sensitivities).toEqual(['latex']);
   expect(withSensitivities(chart, ['latex'])).toBe(chart);
 });

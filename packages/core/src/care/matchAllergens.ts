@@ -1,4 +1,10 @@
-import { ALSO_CALLED, FAMILIES_OF_ALLERGENS, SAID_AS, SENSITIVITIES, type Sensitivity } from './allergenWords';
+import {
+  ALSO_CALLED,
+  FAMILIES_OF_ALLERGENS,
+  SAID_AS,
+  SENSITIVITIES,
+  type Sensitivity,
+} from './allergenWords';
 
 export type AllergenMatch = {
   /** As it is noted of the client. */
@@ -8,19 +14,28 @@ export type AllergenMatch = {
 };
 
 /**
- * Ingredients that speak against a product for someone with these sensitivities, known ones or in her own words. Names, numbers and families are
- * met; 'latex-free', 'without', 'contains no' turn a word round. A list of words, not a finding: an empty answer is no promise, and an empty list is unknown.
+ * Ingredients that speak against a product for someone with these sensitivities, known ones or in her own
+ * words. Names, numbers and families are met; 'latex-free', 'without', 'contains no' turn a word round. A
+ * list of words, not a finding: an empty answer is no promise, and an empty list is unknown.
  */
-export function matchAllergens(ingredients: readonly string[], sensitivities: readonly string[]): AllergenMatch[] {
+export function matchAllergens(
+  ingredients: readonly string[],
+  sensitivities: readonly string[],
+): AllergenMatch[] {
   return sensitivities.flatMap((sensitivity) => {
     const words = wordsFor(sensitivity);
-    return ingredients.filter((ingredient) => says(ingredient, words)).map((ingredient) => ({ sensitivity, ingredient }));
+    return ingredients
+      .filter((ingredient) => says(ingredient, words))
+      .map((ingredient) => ({ sensitivity, ingredient }));
   });
 }
 
 /** Whether a product's ingredients are known at all. */
 export function ingredientsKnown(ingredients: readonly string[]): boolean {
-  return ingredients.some((ingredient) => plain(ingredient) !== '' && !/^(unknown|not known|n\/?a|\?|-|tbc)$/.test(plain(ingredient)));
+  return ingredients.some(
+    (ingredient) =>
+      plain(ingredient) !== '' && !/^(unknown|not known|n\/?a|\?|-|tbc)$/.test(plain(ingredient)),
+  );
 }
 
 /** What is known by name: the families a sensitivity means, whether chosen or said in words of one's own. */
@@ -44,8 +59,12 @@ function wordsFor(sensitivity: string): readonly RegExp[] {
   let words = kept.get(sensitivity);
   if (words) return words;
   const text = plain(sensitivity);
-  const families = familiesMeant(sensitivity).flatMap((name): readonly RegExp[] => FAMILIES_OF_ALLERGENS[name]);
-  const things = Object.entries(ALSO_CALLED).flatMap(([name, called]) => (new RegExp(`\\b${name}s?\\b`).test(text) ? called : []));
+  const families = familiesMeant(sensitivity).flatMap(
+    (name): readonly RegExp[] => FAMILIES_OF_ALLERGENS[name],
+  );
+  const things = Object.entries(ALSO_CALLED).flatMap(([name, called]) =>
+    new RegExp(`\\b${name}s?\\b`).test(text) ? called : [],
+  );
   const own =
     families.length + things.length > 0
       ? []
@@ -74,21 +93,29 @@ function plain(text: string): string {
 }
 
 /** A clause that only lists what is not in it. */
-const LISTS_WHAT_IS_NOT = /^\s*(is |are |made |formulated )?(free (from|of)|contains? no|does not contain|without( any)?|no)\b/;
+const LISTS_WHAT_IS_NOT =
+  /^\s*(is |are |made |formulated )?(free (from|of)|contains? no|does not contain|without( any)?|no)\b/;
 /** Said right before a word, with at most two words between. */
-const TURNED_BEFORE = /\b(no|non|not|without|zero|free (from|of)|contains? no|does not contain|0 ?%( of)?)[ -]+(?:(?!and\b|or\b|with\b)[\w-]+ ){0,2}$/;
+const TURNED_BEFORE =
+  /\b(no|non|not|without|zero|free (from|of)|contains? no|does not contain|0 ?%( of)?)[ -]+(?:(?!and\b|or\b|with\b)[\w-]+ ){0,2}$/;
 /** Said right after it: 'latex-free', 'latex free', 'latex- and fragrance-free'. */
 const TURNED_AFTER = /^( oil| wax)?([ -]*free\b|- ?(and|or|,|\/) ?[\w-]+[ -]free\b)/;
 
 function says(ingredient: string, words: readonly RegExp[]): boolean {
   // Brackets hold the other name of the same thing; a positive word starts anew.
-  const clauses = plain(ingredient).split(/[;.•|\n()[\]]+|\bbut\b|(?=\bmay contain\b)|(?=(?<!not )\bcontains?\b(?! no))/);
+  const clauses = plain(ingredient).split(
+    /[;.•|\n()[\]]+|\bbut\b|(?=\bmay contain\b)|(?=(?<!not )\bcontains?\b(?! no))/,
+  );
   return clauses.some((clause) => {
     if (LISTS_WHAT_IS_NOT.test(clause)) return false;
     return clause.split(',').some((part) =>
       words.some((word) => {
         const all = part.matchAll(new RegExp(word.source, 'g'));
-        return [...all].some((m) => !TURNED_AFTER.test(part.slice(m.index + m[0].length)) && !TURNED_BEFORE.test(part.slice(0, m.index)));
+        return [...all].some(
+          (m) =>
+            !TURNED_AFTER.test(part.slice(m.index + m[0].length)) &&
+            !TURNED_BEFORE.test(part.slice(0, m.index)),
+        );
       }),
     );
   });

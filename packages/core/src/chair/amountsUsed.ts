@@ -2,7 +2,9 @@ import type { Chart, Step, Use } from '../look';
 import { asWorn } from './asWorn';
 import type { ChairEvent } from './event';
 
-/** What a step really used as recorded at the chair: nothing before it is ticked, nothing when it was skipped. */
+/**
+ * What a step really used as recorded at the chair: nothing before it is ticked, nothing when it was skipped.
+ */
 export function usedInStep(step: Step): readonly Use[] {
   if (!step.done?.ticked) return [];
   let use: readonly Use[] = step.use;
@@ -17,9 +19,14 @@ export function usedInStep(step: Step): readonly Use[] {
 }
 
 /** Mg taken from each unit by one step of a chart, by what happened at the chair so far. */
-export function takenFromUnits(chart: Chart, stepId: string, events: readonly ChairEvent[]): ReadonlyMap<string, number> {
+export function takenFromUnits(
+  chart: Chart,
+  stepId: string,
+  events: readonly ChairEvent[],
+): ReadonlyMap<string, number> {
   const step = asWorn(chart, events).steps.find((s) => s.id === stepId);
   const taken = new Map<string, number>();
-  for (const { unitId, parts, product } of step ? usedInStep(step) : []) if (unitId) taken.set(unitId, (taken.get(unitId) ?? 0) + parts * product.mgPerMeasure);
+  for (const { unitId, parts, product } of step ? usedInStep(step) : [])
+    if (unitId) taken.set(unitId, (taken.get(unitId) ?? 0) + parts * product.mgPerMeasure);
   return taken;
 }

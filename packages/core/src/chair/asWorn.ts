@@ -6,7 +6,10 @@ import type { ChairEvent } from './event';
 export function asWorn(chart: Chart, events: readonly ChairEvent[]): Chart {
   const settled = new Set(events.flatMap((e) => e.settles ?? []));
   const valid = events.filter((e) => e.id === undefined || !settled.has(e.id));
-  return { ...chart, steps: chart.steps.map((step) => valid.filter((e) => e.stepId === step.id).reduce(applied, step)) };
+  return {
+    ...chart,
+    steps: chart.steps.map((step) => valid.filter((e) => e.stepId === step.id).reduce(applied, step)),
+  };
 }
 
 function applied(step: Step, event: ChairEvent): Step {

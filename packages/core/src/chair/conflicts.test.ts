@@ -8,7 +8,15 @@ const step = chart.steps[0]!;
 const AT = '2031-05-14T09:00:00Z';
 const id = (n: number): string => `0190a000-0000-7000-8000-${String(n).padStart(12, '0')}`;
 type More = Partial<Omit<RecordedEvent, 'kind'>>;
-const done = (n: number, device: string, more: More = {}): RecordedEvent => ({ id: id(n), stepId: step.id, at: AT, by: device, device, kind: 'done', ...more });
+const done = (n: number, device: string, more: More = {}): RecordedEvent => ({
+  id: id(n),
+  stepId: step.id,
+  at: AT,
+  by: device,
+  device,
+  kind: 'done',
+  ...more,
+});
 const said = (n: number, device: string, deviation: Deviation, more: More = {}): RecordedEvent => ({
   id: id(n),
   stepId: step.id,
@@ -29,17 +37,22 @@ test('done on one phone and skipped on another that knew nothing of it cannot bo
 
 test('what was recorded in the knowledge of the other is a change of mind', () => {
   expect(conflictsOf([done(1, 'a', { seen: null }), said(2, 'b', SKIPPED, { seen: id(1) })])).toEqual([]);
-  expect(conflictsOf([said(1, 'a', amount(1), { seen: null }), said(2, 'a', amount(2), { seen: null })])).toEqual([]);
+  expect(
+    conflictsOf([said(1, 'a', amount(1), { seen: null }), said(2, 'a', amount(2), { seen: null })]),
+  ).toEqual([]);
   // Older apps do not say what they knew.
   expect(conflictsOf([done(1, 'a'), said(2, 'b', SKIPPED)])).toEqual([]);
 });
 
 test('only what denies the other is a conflict', () => {
-  const pair = (one: Deviation, other: Deviation): number => conflictsOf([said(1, 'a', one, { seen: null }), said(2, 'b', other, { seen: null })]).length;
+  const pair = (one: Deviation, other: Deviation): number =>
+    conflictsOf([said(1, 'a', one, { seen: null }), said(2, 'b', other, { seen: null })]).length;
   expect(pair(amount(2), amount(3))).toBe(1);
   expect(pair(amount(2), amount(2))).toBe(0);
   expect(pair(amount(2), { kind: 'note', note: 'dry' })).toBe(0);
-  expect(pair({ kind: 'other product', use: step.use, note: '' }, { kind: 'other product', use: [], note: '' })).toBe(1);
+  expect(
+    pair({ kind: 'other product', use: step.use, note: '' }, { kind: 'other product', use: [], note: '' }),
+  ).toBe(1);
   expect(conflictsOf([done(1, 'a', { seen: null }), done(2, 'b', { seen: null })])).toEqual([]);
 });
 
@@ -54,7 +67,11 @@ test('settling keeps one version, leaves the other out of what was worn, and end
 });
 
 test('a device never conflicts with itself, and settling everything that conflicts leaves nothing', () => {
-  const event = fc.record({ device: fc.constantFrom('a', 'b', 'c'), skip: fc.boolean(), seen: fc.option(fc.nat(8)) });
+  const event = fc.record({
+    device: fc.constantFrom('a', 'b', 'c'),
+    skip: fc.boolean(),
+    seen: fc.option(fc.nat(8)),
+  });
   fc.assert(
     fc.property(fc.array(event, { maxLength: 9 }), (list) => {
       const events = list.map(({ device, skip, seen }, n) => {
@@ -63,7 +80,10 @@ test('a device never conflicts with itself, and settling everything that conflic
       });
       const conflicts = conflictsOf(events);
       for (const { one, other } of conflicts) expect(one.device).not.toBe(other.device);
-      const last = done(99, 'a', { seen: events.at(-1)?.id ?? null, settles: conflicts.flatMap(({ one, other }) => [one.id, other.id]) });
+      const last = done(99, 'a', {
+        seen: events.at(-1)?.id ?? null,
+        settles: conflicts.flatMap(({ one, other }) => [one.id, other.id]),
+      });
       expect(conflictsOf([...events, last])).toEqual([]);
     }),
     { numRuns: 200, seed: 5 },

@@ -7,14 +7,20 @@ const common = {
   stepId: UuidSchema,
   at: InstantSchema,
   by: TextSchema,
-  device: Type.Optional(Type.String({ maxLength: 60, description: 'the device it was recorded on, by a name of its own' })),
+  device: Type.Optional(
+    Type.String({ maxLength: 60, description: 'the device it was recorded on, by a name of its own' }),
+  ),
   seen: Type.Optional(
     Type.Union([UuidSchema, Type.Null()], {
-      description: 'the last event of this step the device had been told of; null when it knew of none, left out when it did not say',
+      description:
+        'the last event of this step the device had been told of; null when it knew of none, left out when it did not say',
     }),
   ),
   settles: Type.Optional(
-    Type.Array(UuidSchema, { maxItems: 20, description: 'events that contradict each other and that this one puts in order: they count no longer' }),
+    Type.Array(UuidSchema, {
+      maxItems: 20,
+      description: 'events that contradict each other and that this one puts in order: they count no longer',
+    }),
   ),
 };
 
@@ -31,14 +37,23 @@ type WithoutId<E> = E extends unknown ? Omit<E, 'id'> & { readonly id?: string }
 /** An event that may not be recorded yet. */
 export type ChairEvent = WithoutId<RecordedEvent>;
 
-/** What a device tells: an event before it is known whose hands it was; the kind and its deviation beside each other, as forms have them. */
+/**
+ * What a device tells: an event before it is known whose hands it was; the kind and its deviation beside each
+ * other, as forms have them.
+ */
 export type Told = Pick<RecordedEvent, 'id' | 'stepId' | 'at' | 'device' | 'seen' | 'settles'> & {
   readonly kind: EventKind;
   readonly deviation?: Extract<RecordedEvent, { kind: 'deviation' }>['deviation'];
 };
 
-/** What was told, as somebody's event: what was not said stays unsaid. Throws a RangeError for a deviation that says nothing. */
-export function recordedBy(by: string, { id, stepId, at, kind, deviation, device, seen, settles }: Told): RecordedEvent {
+/**
+ * What was told, as somebody's event: what was not said stays unsaid. Throws a RangeError for a deviation
+ * that says nothing.
+ */
+export function recordedBy(
+  by: string,
+  { id, stepId, at, kind, deviation, device, seen, settles }: Told,
+): RecordedEvent {
   const common = {
     id,
     stepId,

@@ -1,7 +1,31 @@
 export { asWorn } from './asWorn';
 export { takenFromUnits, usedInStep } from './amountsUsed';
 export { conflictsOf, type Conflict } from './conflicts';
-export { EVENT_KINDS, recordedBy, RecordedEventSchema, type ChairEvent, type EventKind, type RecordedEvent, type Told } from './event';
+export {
+  EVENT_KINDS,
+  recordedBy,
+  RecordedEventSchema,
+  type ChairEvent,
+  type EventKind,
+  type RecordedEvent,
+  type Told,
+} from './event';
 export { nextStep, type NextStep, type RunningWait } from './nextStep';
-export { isSettled, lastDryAt, nextAfter, progressOf, waitsAt, type DryingStep, type Progress } from './progress';
-export { ownTimings, withOwnTimings, workOf, workSamples, type OwnTiming, type Work, type WorkSample } from './timings';
+export {
+  isSettled,
+  lastDryAt,
+  nextAfter,
+  progressOf,
+  waitsAt,
+  type DryingStep,
+  type Progress,
+} from './progress';
+export {
+  ownTimings,
+  withOwnTimings,
+  workOf,
+  workSamples,
+  type OwnTiming,
+  type Work,
+  type WorkSample,
+} from './timings';

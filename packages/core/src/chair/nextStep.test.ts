@@ -20,24 +20,39 @@ const ask = (settled: readonly Step[], waits: readonly { step: Step; left: numbe
 
 test('while the primer dries the brows are worked; when it is dry, the base', () => {
   expect(ask([], [])).toEqual({ index: 0, whileDrying: null, waitMinutes: 0 });
-  expect(ask([primer], [{ step: primer, left: 3 }])).toEqual({ index: 2, whileDrying: primer, waitMinutes: 0 });
+  expect(ask([primer], [{ step: primer, left: 3 }])).toEqual({
+    index: 2,
+    whileDrying: primer,
+    waitMinutes: 0,
+  });
   expect(ask([primer], [{ step: primer, left: 0 }])).toEqual({ index: 1, whileDrying: null, waitMinutes: 0 });
   expect(ask([primer], [])).toEqual({ index: 1, whileDrying: null, waitMinutes: 0 });
 });
 
 test('when nothing else is left the wait is told; when all is settled there is nothing', () => {
-  expect(ask([primer, brows], [{ step: primer, left: 2 }])).toEqual({ index: 1, whileDrying: null, waitMinutes: 2 });
+  expect(ask([primer, brows], [{ step: primer, left: 2 }])).toEqual({
+    index: 1,
+    whileDrying: null,
+    waitMinutes: 2,
+  });
   expect(ask(STEPS, [])).toBeNull();
 });
 
 test('followed to the end it works every step once and never one whose ground is undone or wet', () => {
-  const arbitrary = fc.array(fc.record({ hands: fc.integer({ min: 1, max: 6 }), wait: fc.integer({ min: 0, max: 6 }) }), {
-    minLength: chart.steps.length,
-    maxLength: chart.steps.length,
-  });
+  const arbitrary = fc.array(
+    fc.record({ hands: fc.integer({ min: 1, max: 6 }), wait: fc.integer({ min: 0, max: 6 }) }),
+    {
+      minLength: chart.steps.length,
+      maxLength: chart.steps.length,
+    },
+  );
   fc.assert(
     fc.property(arbitrary, (minutes) => {
-      const steps = chart.steps.map((s, i): Step => ({ ...s, handsOnMinutes: minutes[i]!.hands, waitMinutes: minutes[i]!.wait }));
+      const steps = chart.steps.map((s, i): Step => ({
+        ...s,
+        handsOnMinutes: minutes[i]!.hands,
+        waitMinutes: minutes[i]!.wait,
+      }));
       const links = linksOf(steps, who, chart.schools);
       const dry = new Map<string, number>();
       const done = new Set<string>();

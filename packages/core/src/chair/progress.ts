@@ -27,7 +27,9 @@ export function progressOf(chart: Chart, events: readonly ChairEvent[]): Progres
 
 /** Ticked, or skipped on purpose. */
 export function isSettled(step: Step): boolean {
-  return step.done !== undefined && (step.done.ticked || step.done.deviations.some((d) => d.kind === 'skipped'));
+  return (
+    step.done !== undefined && (step.done.ticked || step.done.deviations.some((d) => d.kind === 'skipped'))
+  );
 }
 
 /** A wait that runs, with the step's title. */

@@ -37,10 +37,21 @@ test('two pairs of hands are timed apart', () => {
 });
 
 test('the middle of three or more is kept, so that one bad day does not count', () => {
-  const sample = (work: WorkSample['work'], real: number): WorkSample => ({ by: 'Ada', work, plannedMinutes: 4, minutes: real });
-  expect(ownTimings([sample('eyes', 6), sample('eyes', 5), sample('eyes', 30), sample('lips', 2), sample('lips', 2)])).toEqual([
-    { work: 'eyes', factor: 1.5, times: 3 },
-  ]);
+  const sample = (work: WorkSample['work'], real: number): WorkSample => ({
+    by: 'Ada',
+    work,
+    plannedMinutes: 4,
+    minutes: real,
+  });
+  expect(
+    ownTimings([
+      sample('eyes', 6),
+      sample('eyes', 5),
+      sample('eyes', 30),
+      sample('lips', 2),
+      sample('lips', 2),
+    ]),
+  ).toEqual([{ work: 'eyes', factor: 1.5, times: 3 }]);
   expect(ownTimings([])).toEqual([]);
 });
 

@@ -45,11 +45,13 @@ const BREAK_MINUTES = 12;
 const LEAST_TIMES = 3;
 
 /** The kind of work a step is, by which timings are kept. */
-export const workOf = ({ phase }: Pick<Step, 'phase'>): Work => WORK_NAMES.find((work) => WORKS[work].some((p) => p === phase)) ?? 'finish';
+export const workOf = ({ phase }: Pick<Step, 'phase'>): Work =>
+  WORK_NAMES.find((work) => WORKS[work].some((p) => p === phase)) ?? 'finish';
 
 /**
- * Minutes really worked, from when steps were ticked: each from the tick before it by the same hands, or from when what lies under it was dry,
- * to its own. The first of a sitting has no start and is left out; so are ticks given together and those with a break in them.
+ * Minutes really worked, from when steps were ticked: each from the tick before it by the same hands, or from
+ * when what lies under it was dry, to its own. The first of a sitting has no start and is left out; so are
+ * ticks given together and those with a break in them.
  */
 export function workSamples(chart: Chart, events: readonly ChairEvent[]): WorkSample[] {
   const ticked = new Map<string, ChairEvent>();
@@ -78,14 +80,20 @@ export function workSamples(chart: Chart, events: readonly ChairEvent[]): WorkSa
     const start = Math.max(at(before), ...dry.filter((time) => time < at(event)));
     const minutes = at(event) - start;
     const most = Math.max(BREAK_FACTOR * step.handsOnMinutes, step.handsOnMinutes + BREAK_MINUTES);
-    return minutes < TOGETHER || minutes > most ? [] : [{ by: event.by, work: workOf(step), plannedMinutes: step.handsOnMinutes, minutes }];
+    return minutes < TOGETHER || minutes > most
+      ? []
+      : [{ by: event.by, work: workOf(step), plannedMinutes: step.handsOnMinutes, minutes }];
   });
 }
 
-/** The middle of what was timed for each kind of work that was timed at least three times, most often timed first. */
+/**
+ * The middle of what was timed for each kind of work that was timed at least three times, most often timed
+ * first.
+ */
 export function ownTimings(samples: readonly WorkSample[]): OwnTiming[] {
   const byWork = new Map<Work, number[]>();
-  for (const { work, minutes, plannedMinutes } of samples) byWork.set(work, [...(byWork.get(work) ?? []), minutes / plannedMinutes]);
+  for (const { work, minutes, plannedMinutes } of samples)
+    byWork.set(work, [...(byWork.get(work) ?? []), minutes / plannedMinutes]);
   return [...byWork]
     .filter(([, factors]) => factors.length >= LEAST_TIMES)
     .map(([work, factors]) => ({ work, factor: median(factors), times: factors.length }))

@@ -48,16 +48,21 @@ const lab = fc.tuple(
   fc.double({ min: -100, max: 100, noNaN: true }),
 );
 const culori = differenceCiede2000();
-const oracle = (a: Lab, b: Lab): number => culori({ mode: 'lab65', l: a[0], a: a[1], b: a[2] }, { mode: 'lab65', l: b[0], a: b[1], b: b[2] });
+const oracle = (a: Lab, b: Lab): number =>
+  culori({ mode: 'lab65', l: a[0], a: a[1], b: a[2] }, { mode: 'lab65', l: b[0], a: b[1], b: b[2] });
 
 test('the table holds all 34 published pairs', () => expect(SHARMA).toHaveLength(34));
 
-test.each(SHARMA)('%d %d %d / %d %d %d differ by the published figure', (L1, a1, b1, L2, a2, b2, expected) => {
-  expect(Math.abs(deltaE2000([L1!, a1!, b1!], [L2!, a2!, b2!]) - expected!)).toBeLessThan(1e-4);
-});
+test.each(SHARMA)(
+  '%d %d %d / %d %d %d differ by the published figure',
+  (L1, a1, b1, L2, a2, b2, expected) => {
+    expect(Math.abs(deltaE2000([L1!, a1!, b1!], [L2!, a2!, b2!]) - expected!)).toBeLessThan(1e-4);
+  },
+);
 
 test('agrees with an independent implementation between the published pairs', () => {
-  // Near-opposite hues are left to the published pairs: there the formula jumps and rounding decides the side.
+  // Near-opposite hues are left to the published pairs: there the formula jumps and rounding decides the
+  // side.
   fc.assert(
     fc.property(lab, lab, (a, b) => {
       const turn = Math.abs(Math.atan2(a[1] * b[2] - a[2] * b[1], a[1] * b[1] + a[2] * b[2]));
@@ -92,7 +97,8 @@ test('one against many gives the same figures as one by one', () => {
 test('one against many holds in the blues, at the axes and for greys', () => {
   const others: Lab[] = [];
   for (let hue = 0; hue < 360; hue += 0.5)
-    for (const chroma of [0, 1e-9, 3, 40, 110]) others.push([50, chroma * Math.cos((hue * Math.PI) / 180), chroma * Math.sin((hue * Math.PI) / 180)]);
+    for (const chroma of [0, 1e-9, 3, 40, 110])
+      others.push([50, chroma * Math.cos((hue * Math.PI) / 180), chroma * Math.sin((hue * Math.PI) / 180)]);
   for (const target of [
     [40, 3, -60],
     [55, 30, 0],
@@ -100,7 +106,9 @@ test('one against many holds in the blues, at the axes and for greys', () => {
     [50, 0, 0],
   ] as const) {
     const out = deltaE2000Many(target, Float64Array.from(others.flat()), new Float64Array(others.length));
-    expect(Math.max(...others.map((other, i) => Math.abs(out[i]! - deltaE2000(target, other))))).toBeLessThan(1e-9);
+    expect(Math.max(...others.map((other, i) => Math.abs(out[i]! - deltaE2000(target, other))))).toBeLessThan(
+      1e-9,
+    );
   }
 });
 

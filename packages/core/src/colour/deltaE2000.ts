@@ -18,7 +18,14 @@ export function deltaE2000(first: Lab, second: Lab): number {
 }
 
 /** {@link deltaE2000} on plain numbers, for inner loops. */
-export function deltaE2000Raw(L1: number, a1: number, b1: number, L2: number, a2: number, b2: number): number {
+export function deltaE2000Raw(
+  L1: number,
+  a1: number,
+  b1: number,
+  L2: number,
+  a2: number,
+  b2: number,
+): number {
   const CMean = (sqrt(a1 * a1 + b1 * b1) + sqrt(a2 * a2 + b2 * b2)) / 2;
   const G = chromaStretch(CMean);
   const a1p = a1 * (1 + G);
@@ -82,7 +89,13 @@ function hueWeight(c: number, s: number): number {
   const s3 = s * c2 + c * s2;
   const c4 = c2 * c2 - s2 * s2;
   const s4 = 2 * s2 * c2;
-  return 1 - 0.17 * (c * COS30 + s * SIN30) + 0.24 * c2 + 0.32 * (c3 * COS6 - s3 * SIN6) - 0.2 * (c4 * COS63 + s4 * SIN63);
+  return (
+    1 -
+    0.17 * (c * COS30 + s * SIN30) +
+    0.24 * c2 +
+    0.32 * (c3 * COS6 - s3 * SIN6) -
+    0.2 * (c4 * COS63 + s4 * SIN63)
+  );
 }
 
 const COS30 = cos(30 * RAD);
@@ -97,7 +110,8 @@ const SIN63 = sin(63 * RAD);
 
 /**
  * R_T of the paper: a bell around mean hue 275 degrees. Within 56 degrees of the opposite hue it is
- * under 5e-11, which moves no difference by a billionth, so the angle is not worked out; most skin lies there.
+ * under 5e-11, which moves no difference by a billionth, so the angle is not worked out; most skin lies
+ * there.
  */
 function rotation(C: number, ux: number, uy: number): number {
   if (ux * COS95 + uy * SIN95 > COS56) return 0;
@@ -116,8 +130,8 @@ function angle(x: number, y: number): number {
 const PIECES = 1024;
 
 /**
- * sin(2 dTheta) of the paper over the whole turn as cubics, four numbers a piece, along s / (|c| + |s|) in each
- * quarter: within 1e-11 of the formula and free of its arctangent, exponential and sine.
+ * sin(2 dTheta) of the paper over the whole turn as cubics, four numbers a piece, along s / (|c| + |s|) in
+ * each quarter: within 1e-11 of the formula and free of its arctangent, exponential and sine.
  */
 const TURN = ((): Float64Array => {
   const table = new Float64Array(4 * PIECES * 4);
@@ -131,7 +145,12 @@ const TURN = ((): Float64Array => {
     };
     for (let piece = 0; piece < PIECES; piece++) {
       // Newton's cubic through the ends and thirds of the piece, in u = 0 to 1.
-      const [f0, f1, f2, f3] = [0, 1, 2, 3].map((k) => at((piece + k / 3) / PIECES)) as [number, number, number, number];
+      const [f0, f1, f2, f3] = [0, 1, 2, 3].map((k) => at((piece + k / 3) / PIECES)) as [
+        number,
+        number,
+        number,
+        number,
+      ];
       const [d1, d2, d3] = [f1 - f0, (f2 - 2 * f1 + f0) / 2, (f3 - 3 * f2 + 3 * f1 - f0) / 6];
       table.set([f0, 3 * (d1 - d2 + 2 * d3), 9 * (d2 - 3 * d3), 27 * d3], 4 * (quarter * PIECES + piece));
     }
@@ -150,8 +169,8 @@ function sineOfTurn(c: number, s: number): number {
 
 /**
  * One colour against many. `labs` holds n colours as L, a, b triples; the n differences are
- * written to `out` (length at least n) which is returned. Written out in one loop: what belongs to the target is
- * worked out once, and a root is taken only where the result needs it.
+ * written to `out` (length at least n) which is returned. Written out in one loop: what belongs to the target
+ * is worked out once, and a root is taken only where the result needs it.
  */
 export function deltaE2000Many(target: Lab, labs: Float64Array, out: Float64Array): Float64Array {
   const n = floor(labs.length / 3);

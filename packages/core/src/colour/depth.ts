@@ -49,7 +49,9 @@ export type UndertoneReading = {
   readonly undertone: Undertone;
   /** Degrees of hue away from neutral skin of this depth: above zero is yellower. */
   readonly hueOffset: number;
-  /** How far from the nearest border between two names: 'sure' over 2 degrees, otherwise 'near the border'. */
+  /**
+   * How far from the nearest border between two names: 'sure' over 2 degrees, otherwise 'near the border'.
+   */
   readonly confidence: 'sure' | 'near the border';
 };
 
@@ -61,8 +63,9 @@ const OLIVE_FROM = 6;
 const SURE = 2;
 
 /**
- * Undertone of a skin colour relative to its depth; read on the neck where it can be. A proposal. Deep skin that is redder than its depth asks is
- * 'red', never 'cool'; olive is yellow with less red and less colour than its depth asks, and is said of very fair skin only when it is sure.
+ * Undertone of a skin colour relative to its depth; read on the neck where it can be. A proposal. Deep skin
+ * that is redder than its depth asks is 'red', never 'cool'; olive is yellow with less red and less colour
+ * than its depth asks, and is said of very fair skin only when it is sure.
  */
 export function undertoneOf(lab: Lab): UndertoneReading {
   const neutral = neutralSkinAt(lab[0]);
@@ -70,9 +73,26 @@ export function undertoneOf(lab: Lab): UndertoneReading {
   const dull = neutral.chroma - chromaOf(lab);
   const needs = lab[0] > VERY_FAIR_SKIN_L ? SURE : 0;
   const olive = hueOffset > OLIVE_FROM + needs && dull > 1 + needs / 4;
-  const undertone: Undertone = hueOffset < COOL_FROM ? (lab[0] < DEEP_SKIN_L ? 'red' : 'cool') : hueOffset <= WARM_FROM ? 'neutral' : olive ? 'olive' : 'warm';
-  const borders = [hueOffset - COOL_FROM, hueOffset - WARM_FROM, ...(hueOffset > WARM_FROM && dull > 0.5 ? [hueOffset - OLIVE_FROM] : [])];
-  return { undertone, hueOffset, confidence: Math.min(...borders.map(Math.abs)) > SURE ? 'sure' : 'near the border' };
+  const undertone: Undertone =
+    hueOffset < COOL_FROM
+      ? lab[0] < DEEP_SKIN_L
+        ? 'red'
+        : 'cool'
+      : hueOffset <= WARM_FROM
+        ? 'neutral'
+        : olive
+          ? 'olive'
+          : 'warm';
+  const borders = [
+    hueOffset - COOL_FROM,
+    hueOffset - WARM_FROM,
+    ...(hueOffset > WARM_FROM && dull > 0.5 ? [hueOffset - OLIVE_FROM] : []),
+  ];
+  return {
+    undertone,
+    hueOffset,
+    confidence: Math.min(...borders.map(Math.abs)) > SURE ? 'sure' : 'near the border',
+  };
 }
 
 export type ShiftOptions = {
@@ -97,7 +117,9 @@ export function shiftDepth(lab: Lab, steps: number, options: ShiftOptions = {}):
   const L = Math.min(Math.max(lab[0], LIGHTEST_SKIN), lightnessAtDepth(depthOf(lab) + steps));
   const from = neutralSkinAt(lab[0]);
   const to = neutralSkinAt(L);
-  const offset = options.undertone ? UNDERTONE_HUE[options.undertone] : { hue: hueOf(lab) - from.hue, chroma: chromaOf(lab) - from.chroma };
+  const offset = options.undertone
+    ? UNDERTONE_HUE[options.undertone]
+    : { hue: hueOf(lab) - from.hue, chroma: chromaOf(lab) - from.chroma };
   const hue = ((to.hue + offset.hue) * Math.PI) / 180;
   const chroma = Math.max(0, to.chroma + offset.chroma);
   return [L, chroma * Math.cos(hue), chroma * Math.sin(hue)];
@@ -118,8 +140,8 @@ export function depthInWords(depth: number): string {
 }
 
 /**
- * The chroma healthy skin of this person's undertone would have at another lightness: the curve of neutral skin, moved by how far her own colour lies
- * off it. Ash is what falls well under it.
+ * The chroma healthy skin of this person's undertone would have at another lightness: the curve of neutral
+ * skin, moved by how far her own colour lies off it. Ash is what falls well under it.
  */
 export function healthyChromaAt(L: number, skin: Lab): number {
   const own = chromaOf(skin) - neutralSkinAt(skin[0]).chroma;

@@ -1,19 +1,40 @@
 import { xyzToLab, type Lab, type Xyz } from './lab';
-import { BANDS, CMF_X, CMF_Y, CMF_Z, DAYLIGHT_S0, DAYLIGHT_S1, DAYLIGHT_S2, F11_BY_5, wavelengthNm } from './spectralTables';
+import {
+  BANDS,
+  CMF_X,
+  CMF_Y,
+  CMF_Z,
+  DAYLIGHT_S0,
+  DAYLIGHT_S1,
+  DAYLIGHT_S2,
+  F11_BY_5,
+  wavelengthNm,
+} from './spectralTables';
 
-/** Lights by name: daylight D65, D50 (print booth), D55 (flash), A (incandescent), F11 (tube), LED about 4100 K. */
+/**
+ * Lights by name: daylight D65, D50 (print booth), D55 (flash), A (incandescent), F11 (tube), LED about 4100
+ * K.
+ */
 export const ILLUMINANTS = ['D65', 'D50', 'D55', 'A', 'F11', 'LED'] as const;
 export type Illuminant = (typeof ILLUMINANTS)[number];
 
 /** Reflectances in 36 bands, 380 to 730 nm by 10, each 0 to 1. */
 export type Spectrum = Float64Array;
 
-type Weights = { readonly x: Float64Array; readonly y: Float64Array; readonly z: Float64Array; readonly white: Xyz };
+type Weights = {
+  readonly x: Float64Array;
+  readonly y: Float64Array;
+  readonly z: Float64Array;
+  readonly white: Xyz;
+};
 
 const SAMPLES = CMF_Y.length;
 const cache = new Map<Illuminant, Weights>();
 
-/** Band weights light x observer so that a reflectance's Y is between 0 and 1; 740 to 780 nm are lumped into 730. */
+/**
+ * Band weights light x observer so that a reflectance's Y is between 0 and 1; 740 to 780 nm are lumped into
+ * 730.
+ */
 export function illuminantWeights(illuminant: Illuminant): Weights {
   const held = cache.get(illuminant);
   if (held) return held;
@@ -65,7 +86,13 @@ function daylightFactors(kelvin: number): [number, number] {
  * observer interpolated by a cubic, is shared between its two neighbouring bands by distance,
  * which is exact for reflectances linear between bands.
  */
-function foldFine(power: readonly number[], stepNm: number, x: Float64Array, y: Float64Array, z: Float64Array): void {
+function foldFine(
+  power: readonly number[],
+  stepNm: number,
+  x: Float64Array,
+  y: Float64Array,
+  z: Float64Array,
+): void {
   for (let i = 0; i < power.length; i++) {
     const at = (i * stepNm) / 10;
     const low = Math.min(SAMPLES - 2, Math.floor(at));
@@ -98,8 +125,12 @@ function cubicAt(table: readonly number[], at: number): number {
 
 /** A fit to a common phosphor lamp of about 4100 K (blue peak and broad phosphor); not a CIE curve. */
 function ledByOne(): number[] {
-  const bump = (nm: number, mean: number, left: number, right: number): number => Math.exp(-0.5 * ((nm - mean) / (nm < mean ? left : right)) ** 2);
-  return Array.from({ length: 401 }, (_, i) => 1.06277 * bump(380 + i, 448, 9, 12) + bump(380 + i, 575, 42, 46.3647));
+  const bump = (nm: number, mean: number, left: number, right: number): number =>
+    Math.exp(-0.5 * ((nm - mean) / (nm < mean ? left : right)) ** 2);
+  return Array.from(
+    { length: 401 },
+    (_, i) => 1.06277 * bump(380 + i, 448, 9, 12) + bump(380 + i, 575, 42, 46.3647),
+  );
 }
 
 /** XYZ (Y of white = 1) of a reflectance under a light. */

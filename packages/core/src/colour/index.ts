@@ -1,6 +1,25 @@
-export { chromaOf, hueOf, labToHex, labToSrgb, labToXyz, meanLab, WHITE_D65, xyzToLab, type Lab, type Rgb, type Xyz } from './lab';
+export {
+  chromaOf,
+  hueOf,
+  labToHex,
+  labToSrgb,
+  labToXyz,
+  meanLab,
+  WHITE_D65,
+  xyzToLab,
+  type Lab,
+  type Rgb,
+  type Xyz,
+} from './lab';
 export { deltaE2000, deltaE2000Many } from './deltaE2000';
-export { ILLUMINANTS, illuminantWeights, labUnder, xyzUnder, type Illuminant, type Spectrum } from './illuminants';
+export {
+  ILLUMINANTS,
+  illuminantWeights,
+  labUnder,
+  xyzUnder,
+  type Illuminant,
+  type Spectrum,
+} from './illuminants';
 export { BANDS as BANDS_36 } from './spectralTables';
 export { reconstructSpectrum, type Reconstruction, type SpectrumMethod } from './reconstructSpectrum';
 export {
@@ -32,7 +51,21 @@ export {
   type UndertoneReading,
 } from './depth';
 export { driftBetween, summariseReadings, type Drift, type SampleSummary } from './readings';
-export { buildMixTable, pumpRatios, searchMixTable, type Mix, type MixTable, type MixTableOptions } from './mixTable';
+export {
+  buildMixTable,
+  pumpRatios,
+  searchMixTable,
+  type Mix,
+  type MixTable,
+  type MixTableOptions,
+} from './mixTable';
 export type { Mixable } from './predictMixes';
 export { differenceInWords, matchBase, TRIPLE_GAIN, type BaseMatches, type MatchOptions } from './matchBase';
-export { isPlausibleSkin, simulateSample, SKIN_ZONE_NAMES, SKIN_ZONES, skinByZone, type SkinZone } from './simulatedReader';
+export {
+  isPlausibleSkin,
+  simulateSample,
+  SKIN_ZONE_NAMES,
+  SKIN_ZONES,
+  skinByZone,
+  type SkinZone,
+} from './simulatedReader';

@@ -49,10 +49,15 @@ export type Film = { readonly masstone: Spectrum; readonly sx: number };
 export function filmOver(background: number, masstone: number, sx: number): number {
   const e = exp(-(1 / masstone - masstone) * sx);
   const inverse = 1 / masstone;
-  return ((e * inverse - masstone) * background + (1 - e)) / ((e - 1) * background + (inverse - masstone * e));
+  return (
+    ((e * inverse - masstone) * background + (1 - e)) / ((e - 1) * background + (inverse - masstone * e))
+  );
 }
 
-/** The same film as a Moebius map of what lies beneath, R -> (al R + be) / (ga R + 1): films over films multiply as 2x2 matrices. */
+/**
+ * The same film as a Moebius map of what lies beneath, R -> (al R + be) / (ga R + 1): films over films
+ * multiply as 2x2 matrices.
+ */
 export function filmMap(masstone: number, sx: number): readonly [al: number, be: number, ga: number] {
   const e = exp(-(1 / masstone - masstone) * sx);
   const d = 1 / masstone - masstone * e;
@@ -71,7 +76,8 @@ export type Coverage = keyof typeof COVERAGES;
 /** The scattering power per mg/cm2 at which a product shows its coverage class, by bisection. */
 export function scatteringFor(masstone: Spectrum, coverage: Coverage): number {
   const wanted = COVERAGES[coverage];
-  const over = (ground: number, sx: number): number => xyzUnder(layerOver(new Float64Array(BANDS).fill(ground), { masstone, sx }), 'D65')[1];
+  const over = (ground: number, sx: number): number =>
+    xyzUnder(layerOver(new Float64Array(BANDS).fill(ground), { masstone, sx }), 'D65')[1];
   let low = 0;
   let high = 1;
   while (over(0.005, high) / over(0.8, high) < wanted && high < 1e4) high *= 2;

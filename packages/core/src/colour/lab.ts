@@ -1,4 +1,6 @@
-/** CIELAB: lightness 0 to 100, a* towards red, b* towards yellow. In core always under D65, 2-degree observer. */
+/**
+ * CIELAB: lightness 0 to 100, a* towards red, b* towards yellow. In core always under D65, 2-degree observer.
+ */
 export type Lab = readonly [L: number, a: number, b: number];
 /** CIE XYZ scaled so that the white has Y = 1. */
 export type Xyz = readonly [X: number, Y: number, Z: number];
@@ -23,7 +25,11 @@ function fInverse(t: number): number {
 /** CIELAB to XYZ (CIE 15:2004, eq. 8.3 reversed) relative to the given white. */
 export function labToXyz(lab: Lab, white: Xyz = WHITE_D65): Xyz {
   const fy = (lab[0] + 16) / 116;
-  return [white[0] * fInverse(fy + lab[1] / 500), white[1] * fInverse(fy), white[2] * fInverse(fy - lab[2] / 200)];
+  return [
+    white[0] * fInverse(fy + lab[1] / 500),
+    white[1] * fInverse(fy),
+    white[2] * fInverse(fy - lab[2] / 200),
+  ];
 }
 
 /** XYZ to CIELAB (CIE 15:2004, eq. 8.3) relative to the given white. */

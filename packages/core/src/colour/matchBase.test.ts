@@ -32,7 +32,8 @@ function bruteForcePairs(target: Lab, kit: readonly Mixable[]): number {
   return best;
 }
 
-const kitOf = (labs: readonly Lab[]): Mixable[] => labs.map((lab, i) => ({ id: `p${i}`, lab, tintingStrength: i % 3 === 0 ? 1.3 : 1 }));
+const kitOf = (labs: readonly Lab[]): Mixable[] =>
+  labs.map((lab, i) => ({ id: `p${i}`, lab, tintingStrength: i % 3 === 0 ? 1.3 : 1 }));
 
 test('ratios in lowest terms: 11 for pairs, 19 for triples at six pumps', () => {
   expect(pumpRatios(2, 6)).toHaveLength(11);
@@ -112,7 +113,9 @@ test('with triples, measures of different weight and an uneven strength: the sam
       const table = buildMixTable(kit, { maxProducts: 3 });
       const best = bruteForceAll(target, kit);
       expect(table.length).toBe(best.length);
-      searchMixTable(table, target, { count: 10 }).forEach((mix, i) => expect(mix.deltaE).toBeCloseTo(best[i]!, 9));
+      searchMixTable(table, target, { count: 10 }).forEach((mix, i) =>
+        expect(mix.deltaE).toBeCloseTo(best[i]!, 9),
+      );
     }),
     { numRuns: 12, seed: 5 },
   );
@@ -134,7 +137,8 @@ test('a triple is offered only when it gains 0.3', () => {
   fc.assert(
     fc.property(skinLab, fc.array(skinLab, { minLength: 3, maxLength: 7 }), (target, labs) => {
       const { singles, pairs, triples } = matchBase(target, kitOf(labs), { maxProducts: 3 });
-      for (const triple of triples) expect(Math.min(singles[0]!.deltaE, pairs[0]!.deltaE) - triple.deltaE).toBeGreaterThanOrEqual(0.3);
+      for (const triple of triples)
+        expect(Math.min(singles[0]!.deltaE, pairs[0]!.deltaE) - triple.deltaE).toBeGreaterThanOrEqual(0.3);
     }),
     { numRuns: 20, seed: 6 },
   );
@@ -154,8 +158,15 @@ test('progress goes up to one', () => {
   expect(shares.at(-1)).toBe(1);
 });
 
-test('an empty kit has no match', () => expect(matchBase([60, 12, 18], [])).toEqual({ singles: [], pairs: [], triples: [] }));
+test('an empty kit has no match', () =>
+  expect(matchBase([60, 12, 18], [])).toEqual({ singles: [], pairs: [], triples: [] }));
 
 test('differences in words', () => {
-  expect([0.2, 0.7, 1.5, 3, 6].map(differenceInWords)).toEqual(['not visible', 'barely visible', 'visible side by side', 'visible', 'plainly off']);
+  expect([0.2, 0.7, 1.5, 3, 6].map(differenceInWords)).toEqual([
+    'not visible',
+    'barely visible',
+    'visible side by side',
+    'visible',
+    'plainly off',
+  ]);
 });

@@ -7,7 +7,10 @@ export type BaseMatches = {
   readonly singles: readonly Mix[];
   /** Best two-product mixes in whole pumps, nearest first. */
   readonly pairs: readonly Mix[];
-  /** Best three-product mixes that gain enough over the best of the others; none when the table holds no triples. */
+  /**
+   * Best three-product mixes that gain enough over the best of the others; none when the table holds no
+   * triples.
+   */
   readonly triples: readonly Mix[];
 };
 
@@ -19,7 +22,10 @@ export type MatchOptions = MixTableOptions & {
   readonly must?: number;
 };
 
-/** A third product in the bowl must bring the match closer by this; less is not seen and one more ratio to keep. */
+/**
+ * A third product in the bowl must bring the match closer by this; less is not seen and one more ratio to
+ * keep.
+ */
 export const TRIPLE_GAIN = 0.3;
 
 /** The best singles, pairs and triples of a kit for a target colour. Empty lists for an empty kit. */

@@ -21,7 +21,10 @@ export type MixTableOptions = {
   readonly onProgress?: (share: number) => void;
 };
 
-/** Every mix of a kit with its predicted colour, in buckets of a quarter L*. Built once for a kit, searched often. */
+/**
+ * Every mix of a kit with its predicted colour, in buckets of a quarter L*. Built once for a kit, searched
+ * often.
+ */
 export type MixTable = {
   readonly kit: readonly Mixable[];
   readonly spectra: readonly Spectrum[];
@@ -52,7 +55,10 @@ const SPARE = 6;
 
 const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
 
-/** Whole-pump ratios of n products in lowest terms, their sum at most maxPumps: 11 for pairs and 19 for triples at 6. */
+/**
+ * Whole-pump ratios of n products in lowest terms, their sum at most maxPumps: 11 for pairs and 19 for
+ * triples at 6.
+ */
 export function pumpRatios(n: 1 | 2 | 3, maxPumps: number): readonly (readonly number[])[] {
   if (n === 1) return [[1]];
   const ratios: number[][] = [];
@@ -61,7 +67,8 @@ export function pumpRatios(n: 1 | 2 | 3, maxPumps: number): readonly (readonly n
       if (head.reduce(gcd) === 1) ratios.push(head);
       return;
     }
-    for (let pumps = 1; pumps <= left - (n - head.length - 1); pumps++) extend([...head, pumps], left - pumps);
+    for (let pumps = 1; pumps <= left - (n - head.length - 1); pumps++)
+      extend([...head, pumps], left - pumps);
   };
   extend([], maxPumps);
   return ratios;
@@ -72,10 +79,13 @@ export function pumpRatios(n: 1 | 2 | 3, maxPumps: number): readonly (readonly n
  * on reconstructed spectra. At most 254 products; throws beyond.
  */
 export function buildMixTable(kit: readonly Mixable[], options: MixTableOptions = {}): MixTable {
-  if (kit.length >= EMPTY) throw new RangeError(`buildMixTable: ${kit.length} products, at most ${EMPTY - 1} fit one table`);
+  if (kit.length >= EMPTY)
+    throw new RangeError(`buildMixTable: ${kit.length} products, at most ${EMPTY - 1} fit one table`);
   const { maxProducts = 2, maxPumps = 6, mayMix = () => true, mayLead = () => true, onProgress } = options;
   const n = kit.length;
-  const meets = Array.from({ length: n }, (_, i) => Uint8Array.from({ length: n }, (_unused, j) => (mayMix(min(i, j), max(i, j)) ? 1 : 0)));
+  const meets = Array.from({ length: n }, (_, i) =>
+    Uint8Array.from({ length: n }, (_unused, j) => (mayMix(min(i, j), max(i, j)) ? 1 : 0)),
+  );
   const leads = Uint8Array.from({ length: n }, (_, i) => (mayLead(i) ? 1 : 0));
   const pairs = maxProducts > 1 ? pumpRatios(2, maxPumps) : [];
   const triples = maxProducts > 2 ? pumpRatios(3, maxPumps) : [];
@@ -88,7 +98,8 @@ export function buildMixTable(kit: readonly Mixable[], options: MixTableOptions 
         if (!meets[a]![b]) continue;
         const led = leads[a]! | leads[b]!;
         if (led) visit(a, b, EMPTY);
-        for (let c = b + 1; c < n && maxProducts > 2; c++) if ((led || leads[c]) && meets[a]![c] && meets[b]![c]) visit(a, b, c);
+        for (let c = b + 1; c < n && maxProducts > 2; c++)
+          if ((led || leads[c]) && meets[a]![c] && meets[b]![c]) visit(a, b, c);
       }
       done?.(a);
     }
@@ -204,7 +215,11 @@ function describe(table: MixTable, code: number, target: Lab): Mix {
   const ratio = table.ratios[code >>> 24]!;
   const members = ratio.map((pumps, k) => ({ index: (code >>> (8 * k)) & 255, pumps }));
   const mixed = mixSpectra(
-    members.map(({ index, pumps }) => ({ spectrum: table.spectra[index]!, parts: pumps, tintingStrength: strengthOf(table.kit[index]!) })),
+    members.map(({ index, pumps }) => ({
+      spectrum: table.spectra[index]!,
+      parts: pumps,
+      tintingStrength: strengthOf(table.kit[index]!),
+    })),
   );
   const lab = labUnder(mixed, 'D65');
   const deltaE = deltaE2000Raw(target[0], target[1], target[2], lab[0], lab[1], lab[2]);

@@ -12,7 +12,9 @@ export type Mixable = {
   readonly lab: Lab;
   /** How strongly it tints in a mix; 1 unless calibrated by a test mix. */
   readonly tintingStrength?: number;
-  /** What one measure holds: a drop of adjuster is lighter than a pump of base. Any one unit; 1 by default. */
+  /**
+   * What one measure holds: a drop of adjuster is lighter than a pump of base. Any one unit; 1 by default.
+   */
   readonly mgPerMeasure?: number;
 };
 
@@ -27,10 +29,15 @@ const root = (t: number): number => (t > 216 / 24389 ? cbrt(t) : (t * (24389 / 2
 export const LANES = 4;
 
 /**
- * A function that writes the predicted L, a, b of up to four ratios of the same products, one after the other: the work of `mixSpectra` and
- * `labUnder` without their arrays. Written out for speed: the first table of a kit is what a search waits for.
+ * A function that writes the predicted L, a, b of up to four ratios of the same products, one after the
+ * other: the work of `mixSpectra` and `labUnder` without their arrays. Written out for speed: the first table
+ * of a kit is what a search waits for.
  */
-export function predictor(kit: readonly Mixable[], spectra: readonly Spectrum[], ratios: readonly (readonly number[])[]) {
+export function predictor(
+  kit: readonly Mixable[],
+  spectra: readonly Spectrum[],
+  ratios: readonly (readonly number[])[],
+) {
   const weights = illuminantWeights('D65');
   const [whiteX, whiteY, whiteZ] = weights.white;
   // The observer's three weights of a band side by side, the white taken out.
@@ -48,7 +55,15 @@ export function predictor(kit: readonly Mixable[], spectra: readonly Spectrum[],
     out[at + 1] = 500 * (root(X) - fy);
     out[at + 2] = 200 * (fy - root(Z));
   };
-  return (a: number, b: number, c: number, firstRatio: number, count: number, out: Float32Array, at: number): void => {
+  return (
+    a: number,
+    b: number,
+    c: number,
+    firstRatio: number,
+    count: number,
+    out: Float32Array,
+    at: number,
+  ): void => {
     for (let lane = 0; lane < LANES; lane++) {
       const ratio = ratios[firstRatio + min(lane, count - 1)]!;
       const wa = ratio[0]! * strength[a]!;

@@ -36,11 +36,18 @@ const MOST_SAMPLES_STRICT = 12;
  * Summarises repeated readings of one zone: a sample further from the channel-wise median than
  * max(1.5, 2.5 times the median distance) is dropped, the rest are averaged. `null` without samples.
  */
-export function summariseReadings(samples: readonly Lab[], options: SummaryOptions = {}): SampleSummary | null {
+export function summariseReadings(
+  samples: readonly Lab[],
+  options: SummaryOptions = {},
+): SampleSummary | null {
   if (samples.length === 0) return null;
   const wanted = options.wanted ?? 0.5;
   const minimum = options.minimum ?? 3;
-  const centre: Lab = [median(samples.map((s) => s[0])), median(samples.map((s) => s[1])), median(samples.map((s) => s[2]))];
+  const centre: Lab = [
+    median(samples.map((s) => s[0])),
+    median(samples.map((s) => s[1])),
+    median(samples.map((s) => s[2])),
+  ];
   const distances = samples.map((s) => euclidean(s, centre));
   const limit = Math.max(OUTLIER_FLOOR, 2.5 * median(distances));
   const dropped = distances.map((d) => samples.length >= 3 && d > limit);
@@ -49,8 +56,18 @@ export function summariseReadings(samples: readonly Lab[], options: SummaryOptio
   const sumSquares = kept.reduce((sum, s) => sum + euclidean(s, lab) ** 2, 0);
   const spread = kept.length > 1 ? Math.sqrt(sumSquares / (kept.length - 1)) : TYPICAL_SPREAD;
   const uncertainty = spread / Math.sqrt(kept.length);
-  const needed = Math.min(wanted < 0.5 ? MOST_SAMPLES_STRICT : MOST_SAMPLES, Math.max(minimum, Math.ceil((spread / wanted) ** 2)));
-  return { lab, keptCount: kept.length, dropped, spread, uncertainty, moreNeeded: Math.max(0, needed - kept.length) };
+  const needed = Math.min(
+    wanted < 0.5 ? MOST_SAMPLES_STRICT : MOST_SAMPLES,
+    Math.max(minimum, Math.ceil((spread / wanted) ** 2)),
+  );
+  return {
+    lab,
+    keptCount: kept.length,
+    dropped,
+    spread,
+    uncertainty,
+    moreNeeded: Math.max(0, needed - kept.length),
+  };
 }
 
 function mean(labs: readonly Lab[], channel: 0 | 1 | 2): number {

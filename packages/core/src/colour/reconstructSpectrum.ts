@@ -3,7 +3,10 @@ import { illuminantWeights, type Illuminant, type Spectrum } from './illuminants
 import { labToXyz, type Lab, type Xyz } from './lab';
 import { BANDS, SKIN_FIXED, SKIN_HAEMOGLOBIN, wavelengthNm } from './spectralTables';
 
-/** How a spectrum was guessed from three numbers: by skin pigments, by cosmetic oxides, or as the smoothest curve. */
+/**
+ * How a spectrum was guessed from three numbers: by skin pigments, by cosmetic oxides, or as the smoothest
+ * curve.
+ */
 export type SpectrumMethod = 'skin' | 'oxide' | 'smooth';
 export type Reconstruction = { readonly spectrum: Spectrum; readonly method: SpectrumMethod };
 
@@ -13,7 +16,11 @@ export type Reconstruction = { readonly spectrum: Spectrum; readonly method: Spe
  * Tries the three-pigment basis first and falls back to the smoothest curve (LHTSS).
  * Throws a RangeError for colours no reflectance can have.
  */
-export function reconstructSpectrum(lab: Lab, illuminant: Illuminant = 'D65', as: SpectrumMethod = 'smooth'): Reconstruction {
+export function reconstructSpectrum(
+  lab: Lab,
+  illuminant: Illuminant = 'D65',
+  as: SpectrumMethod = 'smooth',
+): Reconstruction {
   const xyz = labToXyz(lab, illuminantWeights(illuminant).white);
   if (as !== 'smooth') {
     const spectrum = solveBasis(as === 'skin' ? SKIN_BASIS : OXIDE_BASIS, xyz, illuminant);
@@ -21,7 +28,9 @@ export function reconstructSpectrum(lab: Lab, illuminant: Illuminant = 'D65', as
   }
   const spectrum = smoothest(xyz, illuminant);
   if (!spectrum) {
-    throw new RangeError(`reconstructSpectrum: CIELAB ${lab.map((v) => v.toFixed(2)).join(' ')} under ${illuminant} is outside what a surface can reflect`);
+    throw new RangeError(
+      `reconstructSpectrum: CIELAB ${lab.map((v) => v.toFixed(2)).join(' ')} under ${illuminant} is outside what a surface can reflect`,
+    );
   }
   return { spectrum, method: 'smooth' };
 }
@@ -52,16 +61,27 @@ const SKIN_BASIS: Basis = {
   },
 };
 
-/** K/S of white, yellow, red and black oxide over the scattering of white (invented curves of the usual shapes). */
+/**
+ * K/S of white, yellow, red and black oxide over the scattering of white (invented curves of the usual
+ * shapes).
+ */
 const OXIDES = ((): { white: Float64Array; pigments: readonly Float64Array[] } => {
   const rise = (nm: number, mid: number, width: number): number => 1 / (1 + Math.exp((nm - mid) / width));
   const bump = (nm: number, mid: number, s: number): number => Math.exp(-0.5 * ((nm - mid) / s) ** 2);
-  const over = (k: (nm: number) => number): Float64Array => Float64Array.from({ length: BANDS }, (_, i) => k(wavelengthNm(i)) / (550 / wavelengthNm(i)) ** 1.1);
+  const over = (k: (nm: number) => number): Float64Array =>
+    Float64Array.from({ length: BANDS }, (_, i) => k(wavelengthNm(i)) / (550 / wavelengthNm(i)) ** 1.1);
   return {
     white: over((nm) => 0.0008 + 1.5 * Math.exp(-(nm - 380) / 9)),
     pigments: [
-      over((nm) => 1.1 * rise(nm, 516, 17) * (1 + 0.35 * bump(nm, 435, 40)) + 0.045 * bump(nm, 655, 45) + 0.012),
-      over((nm) => 1.9 * rise(nm, 578, 9.5) * (1 + 0.25 * bump(nm, 530, 25)) + 0.13 * (nm < 655 ? bump(nm, 655, 35) : bump(nm, 655, 45)) + 0.05),
+      over(
+        (nm) => 1.1 * rise(nm, 516, 17) * (1 + 0.35 * bump(nm, 435, 40)) + 0.045 * bump(nm, 655, 45) + 0.012,
+      ),
+      over(
+        (nm) =>
+          1.9 * rise(nm, 578, 9.5) * (1 + 0.25 * bump(nm, 530, 25)) +
+          0.13 * (nm < 655 ? bump(nm, 655, 35) : bump(nm, 655, 45)) +
+          0.05,
+      ),
       over(() => 3.2),
     ],
   };
@@ -72,7 +92,11 @@ const OXIDE_BASIS: Basis = {
   evaluate: (p, spectrum, derivative) => {
     const e = [Math.exp(p[0]!), Math.exp(p[1]!), Math.exp(p[2]!)] as const;
     for (let i = 0; i < BANDS; i++) {
-      const parts = [e[0] * OXIDES.pigments[0]![i]!, e[1] * OXIDES.pigments[1]![i]!, e[2] * OXIDES.pigments[2]![i]!];
+      const parts = [
+        e[0] * OXIDES.pigments[0]![i]!,
+        e[1] * OXIDES.pigments[1]![i]!,
+        e[2] * OXIDES.pigments[2]![i]!,
+      ];
       const q = OXIDES.white[i]! + parts[0]! + parts[1]! + parts[2]!;
       const root = Math.sqrt(q * q + 2 * q);
       spectrum[i] = 1 + q - root;
@@ -82,7 +106,9 @@ const OXIDE_BASIS: Basis = {
   },
 };
 
-/** Newton on three parameters until the colour is met; null when it leaves (.001, .98) or does not converge. */
+/**
+ * Newton on three parameters until the colour is met; null when it leaves (.001, .98) or does not converge.
+ */
 function solveBasis(basis: Basis, xyz: Xyz, illuminant: Illuminant): Spectrum | null {
   const w = illuminantWeights(illuminant);
   const spectrum = new Float64Array(BANDS);

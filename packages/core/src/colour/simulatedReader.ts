@@ -2,7 +2,15 @@ import { standardNormal, type Random } from '../math';
 import { hueOf, chromaOf, type Lab } from './lab';
 
 /** Zones the reader asks for, in the order of a session. */
-export const SKIN_ZONES = ['forehead', 'cheek', 'underEye', 'mouthSide', 'chin', 'neck', 'decollete'] as const;
+export const SKIN_ZONES = [
+  'forehead',
+  'cheek',
+  'underEye',
+  'mouthSide',
+  'chin',
+  'neck',
+  'decollete',
+] as const;
 export type SkinZone = (typeof SKIN_ZONES)[number];
 
 /** Zone names as said aloud. */
@@ -65,5 +73,10 @@ export function simulateSample(truth: Lab, random: Random): Lab {
 
 /** True when a colour could be skin or a cosmetic on it: guards typed values. */
 export function isPlausibleSkin(lab: Lab): boolean {
-  return lab[0] >= 12 && lab[0] <= 90 && chromaOf(lab) <= 45 && (chromaOf(lab) < 4 || hueOf(lab) <= 110 || hueOf(lab) >= 350);
+  return (
+    lab[0] >= 12 &&
+    lab[0] <= 90 &&
+    chromaOf(lab) <= 45 &&
+    (chromaOf(lab) < 4 || hueOf(lab) <= 110 || hueOf(lab) >= 350)
+  );
 }

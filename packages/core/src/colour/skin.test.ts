@@ -28,7 +28,9 @@ test.each([
   [42, 16.23],
   [35, 18.743],
   [28, 21.255],
-])('skin of L* %d has depth %d', (L, depth) => expect(Math.abs(depthOf([L, 10, 15]) - depth)).toBeLessThan(0.002));
+])('skin of L* %d has depth %d', (L, depth) =>
+  expect(Math.abs(depthOf([L, 10, 15]) - depth)).toBeLessThan(0.002),
+);
 
 test.each([
   [75, 2.5, -9.1],
@@ -54,7 +56,8 @@ test('no steps leave a skin as it is; steps keep its undertone', () => {
     fc.property(skinLab, fc.integer({ min: -3, max: 3 }), (lab, steps) => {
       shiftDepth(lab, 0).forEach((v, k) => expect(v).toBeCloseTo(lab[k]!, 6));
       const shifted = shiftDepth(lab, steps);
-      if (chromaOf(shifted) > 4) expect(undertoneOf(shifted).hueOffset).toBeCloseTo(undertoneOf(lab).hueOffset, 4);
+      if (chromaOf(shifted) > 4)
+        expect(undertoneOf(shifted).hueOffset).toBeCloseTo(undertoneOf(lab).hueOffset, 4);
     }),
     { seed: 2 },
   );
@@ -64,7 +67,8 @@ test('a highlight is capped where skin ends', () => expect(shiftDepth([86, 5, 10
 
 test('undertones relative to depth', () => {
   const of = (L: number, hue: number, chroma: number): string =>
-    undertoneOf([L, chroma * Math.cos((hue * Math.PI) / 180), chroma * Math.sin((hue * Math.PI) / 180)]).undertone;
+    undertoneOf([L, chroma * Math.cos((hue * Math.PI) / 180), chroma * Math.sin((hue * Math.PI) / 180)])
+      .undertone;
   expect(of(60, 50, 23)).toBe('cool');
   expect(of(60, 58, 23)).toBe('neutral');
   expect(of(60, 64, 26)).toBe('warm');
@@ -87,7 +91,9 @@ test('an outlier is set aside, the rest averaged, and one more sample asked for'
   const summary = summariseReadings([...good, [52, 14, 22]])!;
   expect(summary.dropped).toEqual([false, false, false, true]);
   expect(summary.keptCount).toBe(3);
-  summary.lab.forEach((v, k) => expect(v).toBeCloseTo(meanLab(good.map((lab) => ({ lab, weight: 1 })))[k]!, 9));
+  summary.lab.forEach((v, k) =>
+    expect(v).toBeCloseTo(meanLab(good.map((lab) => ({ lab, weight: 1 })))[k]!, 9),
+  );
   expect(summary.moreNeeded).toBe(0);
   expect(summariseReadings(good.slice(0, 2))!.moreNeeded).toBe(1);
 });

@@ -18,7 +18,8 @@ import {
 import { skinLab } from './skinLab.testing';
 
 const SKIN: Lab = [66, 12, 20];
-const at = (spectrum: Float64Array): number[] => [380, 430, 480, 530, 580, 630, 680, 730].map((nm) => spectrum[(nm - 380) / 10]!);
+const at = (spectrum: Float64Array): number[] =>
+  [380, 430, 480, 530, 580, 630, 680, 730].map((nm) => spectrum[(nm - 380) / 10]!);
 const expectNear = (actual: readonly number[], expected: readonly number[], tolerance: number): void => {
   expect(actual).toHaveLength(expected.length);
   actual.forEach((value, i) => expect(Math.abs(value - expected[i]!)).toBeLessThan(tolerance));
@@ -35,7 +36,8 @@ test.each([
   expectNear(illuminantWeights(name).white, [X, 1, Z], 1.5e-4);
 });
 
-test('the D65 white of CIELAB is the white of the spectra', () => expectNear(WHITE_D65, illuminantWeights('D65').white, 1e-12));
+test('the D65 white of CIELAB is the white of the spectra', () =>
+  expectNear(WHITE_D65, illuminantWeights('D65').white, 1e-12));
 
 test('CIELAB to XYZ under D65', () => expectNear(labToXyz(SKIN), [0.370999, 0.353238, 0.243133], 1e-5));
 
@@ -47,9 +49,21 @@ test('CIELAB round-trips through XYZ', () => {
 });
 
 test('reconstructions match the known curves', () => {
-  expectNear(at(reconstructSpectrum(SKIN).spectrum), [0.21586, 0.21633, 0.23103, 0.2848, 0.40913, 0.49921, 0.51119, 0.51159], 1e-4);
-  expectNear(at(reconstructSpectrum(SKIN, 'D65', 'oxide').spectrum), [0.16801, 0.22202, 0.2264, 0.28695, 0.41517, 0.47915, 0.46531, 0.48073], 5e-4);
-  expectNear(at(reconstructSpectrum(SKIN, 'D65', 'skin').spectrum), [0.10111, 0.17351, 0.28201, 0.30291, 0.32175, 0.56787, 0.62865, 0.66363], 5e-4);
+  expectNear(
+    at(reconstructSpectrum(SKIN).spectrum),
+    [0.21586, 0.21633, 0.23103, 0.2848, 0.40913, 0.49921, 0.51119, 0.51159],
+    1e-4,
+  );
+  expectNear(
+    at(reconstructSpectrum(SKIN, 'D65', 'oxide').spectrum),
+    [0.16801, 0.22202, 0.2264, 0.28695, 0.41517, 0.47915, 0.46531, 0.48073],
+    5e-4,
+  );
+  expectNear(
+    at(reconstructSpectrum(SKIN, 'D65', 'skin').spectrum),
+    [0.10111, 0.17351, 0.28201, 0.30291, 0.32175, 0.56787, 0.62865, 0.66363],
+    5e-4,
+  );
 });
 
 test.each([
@@ -62,11 +76,16 @@ test.each([
 
 test('every reconstruction has exactly the colour it was asked for, under the reading’s own light', () => {
   fc.assert(
-    fc.property(skinLab, fc.constantFrom(...ILLUMINANTS), fc.constantFrom('skin', 'oxide', 'smooth'), (lab, light, method) => {
-      const { spectrum } = reconstructSpectrum(lab, light, method);
-      expect(spectrum.every((r) => r > 0 && r < 1)).toBe(true);
-      expectNear(labUnder(spectrum, light), lab, 1e-6);
-    }),
+    fc.property(
+      skinLab,
+      fc.constantFrom(...ILLUMINANTS),
+      fc.constantFrom('skin', 'oxide', 'smooth'),
+      (lab, light, method) => {
+        const { spectrum } = reconstructSpectrum(lab, light, method);
+        expect(spectrum.every((r) => r > 0 && r < 1)).toBe(true);
+        expectNear(labUnder(spectrum, light), lab, 1e-6);
+      },
+    ),
     { numRuns: 150, seed: 2 },
   );
 });
@@ -98,7 +117,10 @@ test('two films of one product are one film of their summed strength', () => {
   const sx = fc.double({ min: 0, max: 4, noNaN: true });
   fc.assert(
     fc.property(unit, unit, sx, sx, (ground, masstone, s, t) => {
-      expect(filmOver(filmOver(ground, masstone, s), masstone, t)).toBeCloseTo(filmOver(ground, masstone, s + t), 9);
+      expect(filmOver(filmOver(ground, masstone, s), masstone, t)).toBeCloseTo(
+        filmOver(ground, masstone, s + t),
+        9,
+      );
     }),
     { seed: 3 },
   );

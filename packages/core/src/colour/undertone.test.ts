@@ -1,7 +1,8 @@
 import { healthyChromaAt, lightnessAtDepth, neutralSkinAt, shiftDepth, undertoneOf, type Lab } from '.';
 
 const DEPTHS = Array.from({ length: 36 }, (_, i) => 3.5 + i / 2);
-const skin = (depth: number, undertone: 'cool' | 'neutral' | 'warm' | 'olive' | 'red'): Lab => shiftDepth([lightnessAtDepth(depth), 12, 18], 0, { undertone });
+const skin = (depth: number, undertone: 'cool' | 'neutral' | 'warm' | 'olive' | 'red'): Lab =>
+  shiftDepth([lightnessAtDepth(depth), 12, 18], 0, { undertone });
 
 test('deep skin is never called cool: redder than its depth asks is red, a warm undertone in the trade', () => {
   for (const depth of DEPTHS) {
@@ -13,7 +14,8 @@ test('deep skin is never called cool: redder than its depth asks is red, a warm 
 });
 
 test('olive is yellow with less red and less colour than its depth asks, said of very fair skin only when sure', () => {
-  for (const depth of DEPTHS) expect(['olive', 'warm']).toContain(undertoneOf(skin(depth, 'olive')).undertone);
+  for (const depth of DEPTHS)
+    expect(['olive', 'warm']).toContain(undertoneOf(skin(depth, 'olive')).undertone);
   expect(undertoneOf(skin(10, 'olive')).undertone).toBe('olive');
   const [L] = skin(4, 'olive');
   const { hue, chroma } = neutralSkinAt(L);
@@ -29,6 +31,9 @@ test('neutral stays neutral, warm stays warm, over all depths', () => {
   for (const depth of DEPTHS) {
     expect(undertoneOf(skin(depth, 'neutral')).undertone).toBe('neutral');
     expect(undertoneOf(skin(depth, 'warm')).undertone).toBe('warm');
-    expect(healthyChromaAt(skin(depth, 'neutral')[0], skin(depth, 'neutral'))).toBeCloseTo(neutralSkinAt(skin(depth, 'neutral')[0]).chroma, 6);
+    expect(healthyChromaAt(skin(depth, 'neutral')[0], skin(depth, 'neutral'))).toBeCloseTo(
+      neutralSkinAt(skin(depth, 'neutral')[0]).chroma,
+      6,
+    );
   }
 });

@@ -21,6 +21,9 @@ const GRAZE_MM = 2;
 /** Whether any of some boxes lies over any of others by more than a graze. */
 export function boxesTouch(some: readonly Box[], others: readonly Box[]): boolean {
   return some.some(([l, t, r, b]) =>
-    others.some(([l2, t2, r2, b2]) => Math.min(r, r2) - Math.max(l, l2) > GRAZE_MM && Math.min(b, b2) - Math.max(t, t2) > GRAZE_MM),
+    others.some(
+      ([l2, t2, r2, b2]) =>
+        Math.min(r, r2) - Math.max(l, l2) > GRAZE_MM && Math.min(b, b2) - Math.max(t, t2) > GRAZE_MM,
+    ),
   );
 }

@@ -7,7 +7,15 @@ import type { Landmarks } from './landmarks';
 import { centreOf, distanceToLine, isInside, rounded, signedArea, type Point, type Polygon } from './point';
 import { areaOf, grown, intersectRegions, subtractRegion, uniteOutlines } from './region';
 
-export const LIMITS = ['pupil line', 'smile line', 'mouth height', 'eye area', 'free triangle', 'bridge', 'face edge'] as const;
+export const LIMITS = [
+  'pupil line',
+  'smile line',
+  'mouth height',
+  'eye area',
+  'free triangle',
+  'bridge',
+  'face edge',
+] as const;
 export type Limit = (typeof LIMITS)[number];
 
 export type LimitBreach = {
@@ -27,16 +35,27 @@ const SMILE_CLEARANCE = 3;
 const MOUTH_CLEARANCE = 5;
 
 /**
- * Which limits of the trade a placement breaks on this face; empty when it keeps them all. A drawn outline is checked as the kind of
- * layer it belongs to, which its step knows.
+ * Which limits of the trade a placement breaks on this face; empty when it keeps them all. A drawn outline is
+ * checked as the kind of layer it belongs to, which its step knows.
  */
-export function checkLimits(placement: Placement, landmarks: Landmarks, features: Features = PLAIN_FEATURES, role?: LayerKind | 'care'): LimitBreach[] {
+export function checkLimits(
+  placement: Placement,
+  landmarks: Landmarks,
+  features: Features = PLAIN_FEATURES,
+  role?: LayerKind | 'care',
+): LimitBreach[] {
   const face = faceModel(landmarks, features);
   const kind = placementKind(placement) ?? role ?? null;
   if (kind !== 'contour' && kind !== 'bronze' && kind !== 'blush') return [];
   return outlineOf(placement, landmarks, features).flatMap((shape) => {
     if (shape.region.length === 0) return [];
-    if (kind === 'blush') return areaBreach(shape, eyeAreas(shape, face), 'eye area', 'colour in the eye area drags the eye down');
+    if (kind === 'blush')
+      return areaBreach(
+        shape,
+        eyeAreas(shape, face),
+        'eye area',
+        'colour in the eye area drags the eye down',
+      );
     if (kind === 'bronze') return [];
     switch (contourPlace(placement, shape, face)) {
       case 'cheek':
@@ -55,13 +74,25 @@ export function checkLimits(placement: Placement, landmarks: Landmarks, features
 }
 
 /** Guides say where they are; what is drawn by hand is where its middle lies. */
-function contourPlace(placement: Placement, shape: PlacedShape, face: FaceModel): 'cheek' | 'nose' | 'elsewhere' {
-  if ('guide' in placement) return placement.guide === 'cheekContour' ? 'cheek' : placement.guide === 'noseContour' ? 'nose' : 'elsewhere';
+function contourPlace(
+  placement: Placement,
+  shape: PlacedShape,
+  face: FaceModel,
+): 'cheek' | 'nose' | 'elsewhere' {
+  if ('guide' in placement)
+    return placement.guide === 'cheekContour'
+      ? 'cheek'
+      : placement.guide === 'noseContour'
+        ? 'nose'
+        : 'elsewhere';
   const points = shape.region.flat();
   const half = face[shape.side === 'right' ? 'right' : 'left'];
   const [x, y] = half.fromFace(centreOf(points));
-  if (x > half.at('eye_inner')[0] && y > half.at('eye_outer')[1] && y < half.at('gonion')[1] - 8) return 'cheek';
-  return Math.abs(x) <= half.at('ala')[0] && y > face.landmarks.nasion[1] && y < face.landmarks.subnasale[1] ? 'nose' : 'elsewhere';
+  if (x > half.at('eye_inner')[0] && y > half.at('eye_outer')[1] && y < half.at('gonion')[1] - 8)
+    return 'cheek';
+  return Math.abs(x) <= half.at('ala')[0] && y > face.landmarks.nasion[1] && y < face.landmarks.subnasale[1]
+    ? 'nose'
+    : 'elsewhere';
 }
 
 /** Nose contour lies on top of the bridge: further out it widens the nose. */
@@ -93,15 +124,37 @@ function cheekBreaches(shape: PlacedShape, face: FaceModel): LimitBreach[] {
     }
     if (worst <= TOLERANCE_MM) return [];
     return [
-      { limit, side: shape.side, overMm: worst, at: half.toFace(at), message: `${capital(sideWords(shape.side))}: ${why} (${worst.toFixed(1)} mm over).` },
+      {
+        limit,
+        side: shape.side,
+        overMm: worst,
+        at: half.toFace(at),
+        message: `${capital(sideWords(shape.side))}: ${why} (${worst.toFixed(1)} mm over).`,
+      },
     ];
   };
   const edge = [...face.outline, face.outline[0]!];
   return [
-    ...breach('pupil line', (p) => half.irisRim - p[0], 'it passes the line under the outer rim of the iris, which pulls the face narrow'),
-    ...breach('smile line', (p) => SMILE_CLEARANCE - distanceToLine(p, half.smileLine), 'it runs into the smile line and will move with every smile'),
-    ...breach('mouth height', (p) => p[1] - lowest, 'it sinks to the height of the mouth corner and drags the cheek down'),
-    ...breach('face edge', (p) => (isInside(half.toFace(p), face.outline) ? 0 : distanceToLine(half.toFace(p), edge)), 'it leaves the face'),
+    ...breach(
+      'pupil line',
+      (p) => half.irisRim - p[0],
+      'it passes the line under the outer rim of the iris, which pulls the face narrow',
+    ),
+    ...breach(
+      'smile line',
+      (p) => SMILE_CLEARANCE - distanceToLine(p, half.smileLine),
+      'it runs into the smile line and will move with every smile',
+    ),
+    ...breach(
+      'mouth height',
+      (p) => p[1] - lowest,
+      'it sinks to the height of the mouth corner and drags the cheek down',
+    ),
+    ...breach(
+      'face edge',
+      (p) => (isInside(half.toFace(p), face.outline) ? 0 : distanceToLine(half.toFace(p), edge)),
+      'it leaves the face',
+    ),
   ];
 }
 
@@ -110,7 +163,12 @@ function eyeAreas(shape: PlacedShape, face: FaceModel): Point[][] {
   return [face[shape.side].orbit.map(face[shape.side].toFace)];
 }
 
-function areaBreach(shape: PlacedShape, forbidden: readonly (readonly Point[])[], limit: Limit, why: string): LimitBreach[] {
+function areaBreach(
+  shape: PlacedShape,
+  forbidden: readonly (readonly Point[])[],
+  limit: Limit,
+  why: string,
+): LimitBreach[] {
   const overlap = intersectRegions(shape.region, forbidden);
   const over = Math.sqrt(areaOf(overlap));
   if (over <= 1) return [];
@@ -125,10 +183,15 @@ function sideWords(side: PlacedShape['side']): string {
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /**
- * Brings a placement back inside its limits: a guided one by easing reach, then lift, then width towards the guide; a drawn one by
- * wiping off what lies outside.
+ * Brings a placement back inside its limits: a guided one by easing reach, then lift, then width towards the
+ * guide; a drawn one by wiping off what lies outside.
  */
-export function withinLimits(placement: Placement, landmarks: Landmarks, features: Features = PLAIN_FEATURES, role?: LayerKind | 'care'): Placement {
+export function withinLimits(
+  placement: Placement,
+  landmarks: Landmarks,
+  features: Features = PLAIN_FEATURES,
+  role?: LayerKind | 'care',
+): Placement {
   if (checkLimits(placement, landmarks, features, role).length === 0) return placement;
   if (!('guide' in placement)) return wipedToLimits(placement, landmarks, features, role);
   const given = { ...INITIAL_PARAMS, ...placement.params };
@@ -149,7 +212,11 @@ export function withinLimits(placement: Placement, landmarks: Landmarks, feature
 }
 
 /** What a drawn placement may not cover on one half, as outlines of that half. */
-function forbiddenOn(half: HalfFace, role: LayerKind | 'care' | undefined, place: ReturnType<typeof contourPlace>): Polygon[] {
+function forbiddenOn(
+  half: HalfFace,
+  role: LayerKind | 'care' | undefined,
+  place: ReturnType<typeof contourPlace>,
+): Polygon[] {
   const box = (left: number, top: number, right: number, bottom: number): Polygon => [
     [left, top],
     [right, top],
@@ -178,7 +245,8 @@ function wipedToLimits(
   const shapes = outlineOf(placement, landmarks, features);
   const wiped = shapes.flatMap((shape): Polygon[] => {
     const place = role === 'contour' ? contourPlace(placement, shape, face) : 'elsewhere';
-    const halves = place === 'nose' ? [face.left, face.right] : [face[shape.side === 'right' ? 'right' : 'left']];
+    const halves =
+      place === 'nose' ? [face.left, face.right] : [face[shape.side === 'right' ? 'right' : 'left']];
     const outside = [
       ...halves.flatMap((half) => forbiddenOn(half, role, place).map((outline) => outline.map(half.toFace))),
       ...(role === 'contour' && place === 'elsewhere' ? [freeTriangle(face)] : []),

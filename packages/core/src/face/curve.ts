@@ -64,7 +64,12 @@ export function ribbon(line: Polyline, halfWidth: (t: number) => number): Polygo
   };
   const one = line.map((_, i) => edge(i, 1));
   const other = line.map((_, i) => edge(i, -1)).reverse();
-  return [...one, ...cap(line[last]!, one[last]!, other[0]!), ...other, ...cap(line[0]!, other[last]!, one[0]!)];
+  return [
+    ...one,
+    ...cap(line[last]!, one[last]!, other[0]!),
+    ...other,
+    ...cap(line[0]!, other[last]!, one[0]!),
+  ];
 }
 
 /** A half circle's points from one edge of a stroke to the other, round its end. */

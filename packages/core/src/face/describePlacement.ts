@@ -6,7 +6,9 @@ import { outlineOf, placementArea, type Placement } from './outlineOf';
 import { areaOf, intersectRegions } from './region';
 import { ZONE_NAMES, zoneOutline, ZONES, type ZoneName } from './zones';
 
-/** A placement in words for any face: "cheek contour, client's left, from the ear towards the mouth corner". */
+/**
+ * A placement in words for any face: "cheek contour, client's left, from the ear towards the mouth corner".
+ */
 export function describePlacement(placement: Placement): string {
   const side = placement.side === 'both' ? 'both sides' : `client’s ${placement.side}`;
   const wiped = placement.without?.length ? ['partly wiped off'] : [];
@@ -16,17 +18,28 @@ export function describePlacement(placement: Placement): string {
 }
 
 /**
- * A placement said aloud for one face, so that it can be repeated without seeing the drawing: where it lies, where it ends, what is
- * adjusted and how much skin it covers.
+ * A placement said aloud for one face, so that it can be repeated without seeing the drawing: where it lies,
+ * where it ends, what is adjusted and how much skin it covers.
  */
-export function speakPlacement(placement: Placement, landmarks: Landmarks, features: Features = PLAIN_FEATURES): string {
+export function speakPlacement(
+  placement: Placement,
+  landmarks: Landmarks,
+  features: Features = PLAIN_FEATURES,
+): string {
   const area = `${placementArea(placement, landmarks, features).toFixed(1)} cm²`;
-  const facts = 'outline' in placement ? [mostlyOn(placement, landmarks, features)] : [endOf(placement, landmarks, features), ...adjusted(placement)];
+  const facts =
+    'outline' in placement
+      ? [mostlyOn(placement, landmarks, features)]
+      : [endOf(placement, landmarks, features), ...adjusted(placement)];
   return [describePlacement(placement), ...facts.filter((fact) => fact !== null), area].join(', ');
 }
 
 /** Where a cheek stroke ends against the pupil line: what a hand can find again. */
-function endOf(placement: Extract<Placement, { guide: unknown }>, landmarks: Landmarks, features: Features): string | null {
+function endOf(
+  placement: Extract<Placement, { guide: unknown }>,
+  landmarks: Landmarks,
+  features: Features,
+): string | null {
   if (placement.guide !== 'cheekContour' && placement.guide !== 'blushLifted') return null;
   const face = faceModel(landmarks, features);
   const gaps = outlineOf(placement, landmarks, features).map((shape) => {

@@ -14,8 +14,10 @@ export type Effect = {
 };
 
 const fine = (): null => null;
-const both = (guide: Extract<Placement, { guide: unknown }>['guide'], params?: Extract<Placement, { guide: unknown }>['params']): Placement =>
-  params ? { guide, params, side: 'both' } : { guide, side: 'both' };
+const both = (
+  guide: Extract<Placement, { guide: unknown }>['guide'],
+  params?: Extract<Placement, { guide: unknown }>['params'],
+): Placement => (params ? { guide, params, side: 'both' } : { guide, side: 'both' });
 
 /** The words a make-up artist uses for what a placement is to do, each as guides with their parameters. */
 export const EFFECTS: readonly Effect[] = [
@@ -54,19 +56,56 @@ export const EFFECTS: readonly Effect[] = [
     placements: [both('jawEdgeContour')],
     mind: fine,
   },
-  { name: 'slim the nose', kind: 'contour', does: 'Two thin lines on top of the bridge.', placements: [both('noseContour', { width: 90 })], mind: fine },
-  { name: 'shorten the nose', kind: 'contour', does: 'A soft bar under the tip.', placements: [both('tipContour')], mind: fine },
+  {
+    name: 'slim the nose',
+    kind: 'contour',
+    does: 'Two thin lines on top of the bridge.',
+    placements: [both('noseContour', { width: 90 })],
+    mind: fine,
+  },
+  {
+    name: 'shorten the nose',
+    kind: 'contour',
+    does: 'A soft bar under the tip.',
+    placements: [both('tipContour')],
+    mind: fine,
+  },
   {
     name: 'smaller forehead',
     kind: 'contour',
     does: 'Along the hairline, the triangle in the middle left free.',
     placements: [both('foreheadContour')],
-    mind: ({ narrowTemples }) => (narrowTemples ? 'The temples are narrow already: it narrows them further.' : null),
+    mind: ({ narrowTemples }) =>
+      narrowTemples ? 'The temples are narrow already: it narrows them further.' : null,
   },
-  { name: 'fuller lower lip', kind: 'contour', does: 'A touch of shadow under the lower lip.', placements: [both('underLipContour')], mind: fine },
-  { name: 'sun-warmed', kind: 'bronze', does: 'Where the sun meets the face.', placements: [both('bronzeSweep'), both('bronzeHairline')], mind: fine },
-  { name: 'widen', kind: 'bronze', does: 'Across the nose and out over the cheeks.', placements: [both('bronzeBridge', { reach: 115 })], mind: fine },
-  { name: 'slim', kind: 'bronze', does: 'Down the side of the face only.', placements: [both('bronzeSweep', { reach: 60, width: 90 })], mind: fine },
+  {
+    name: 'fuller lower lip',
+    kind: 'contour',
+    does: 'A touch of shadow under the lower lip.',
+    placements: [both('underLipContour')],
+    mind: fine,
+  },
+  {
+    name: 'sun-warmed',
+    kind: 'bronze',
+    does: 'Where the sun meets the face.',
+    placements: [both('bronzeSweep'), both('bronzeHairline')],
+    mind: fine,
+  },
+  {
+    name: 'widen',
+    kind: 'bronze',
+    does: 'Across the nose and out over the cheeks.',
+    placements: [both('bronzeBridge', { reach: 115 })],
+    mind: fine,
+  },
+  {
+    name: 'slim',
+    kind: 'bronze',
+    does: 'Down the side of the face only.',
+    placements: [both('bronzeSweep', { reach: 60, width: 90 })],
+    mind: fine,
+  },
   {
     name: 'lift',
     kind: 'blush',
@@ -79,10 +118,23 @@ export const EFFECTS: readonly Effect[] = [
     kind: 'blush',
     does: 'On the apples.',
     placements: [both('blushFull')],
-    mind: ({ age }) => (age === 'mature' ? 'The apple drops when the smile ends: lift it on mature cheeks.' : null),
+    mind: ({ age }) =>
+      age === 'mature' ? 'The apple drops when the smile ends: lift it on mature cheeks.' : null,
   },
-  { name: 'natural', kind: 'blush', does: 'Where the client flushes anyway.', placements: [both('blushNatural', { width: 90 })], mind: fine },
-  { name: 'widen', kind: 'blush', does: 'Apples carried outwards.', placements: [both('blushFull', { reach: 140, width: 110 })], mind: fine },
+  {
+    name: 'natural',
+    kind: 'blush',
+    does: 'Where the client flushes anyway.',
+    placements: [both('blushNatural', { width: 90 })],
+    mind: fine,
+  },
+  {
+    name: 'widen',
+    kind: 'blush',
+    does: 'Apples carried outwards.',
+    placements: [both('blushFull', { reach: 140, width: 110 })],
+    mind: fine,
+  },
   {
     name: 'slim',
     kind: 'blush',
@@ -95,23 +147,48 @@ export const EFFECTS: readonly Effect[] = [
     kind: 'highlight',
     does: 'A bar above the brows, a line down the nose, the chin.',
     placements: [both('foreheadLight'), both('chinLight')],
-    mind: ({ oily }) => (oily.includes('forehead') || oily.includes('nose') ? 'Forehead or nose shine by themselves: satin, and little.' : null),
+    mind: ({ oily }) =>
+      oily.includes('forehead') || oily.includes('nose')
+        ? 'Forehead or nose shine by themselves: satin, and little.'
+        : null,
   },
   {
     name: 'high points',
     kind: 'highlight',
     does: 'Top of the cheekbone, bridge, bow, inner corner, brow bone.',
-    placements: [both('cheekboneLight'), both('bridgeLight'), both('bowLight'), both('innerCornerLight'), both('browBoneLight')],
-    mind: ({ texture, lines }) => (texture === 'textured' || lines.includes('crow’s feet') ? 'Not on lines or texture: satin instead of shimmer.' : null),
+    placements: [
+      both('cheekboneLight'),
+      both('bridgeLight'),
+      both('bowLight'),
+      both('innerCornerLight'),
+      both('browBoneLight'),
+    ],
+    mind: ({ texture, lines }) =>
+      texture === 'textured' || lines.includes('crow’s feet')
+        ? 'Not on lines or texture: satin instead of shimmer.'
+        : null,
   },
-  { name: 'lift', kind: 'highlight', does: 'High on the cheekbone, back up the bone.', placements: [both('cheekboneLight', { liftMm: 2 })], mind: fine },
-  { name: 'brighter under the eye', kind: 'conceal', does: 'A lobe down to beside the nose.', placements: [both('underEyeLight')], mind: fine },
+  {
+    name: 'lift',
+    kind: 'highlight',
+    does: 'High on the cheekbone, back up the bone.',
+    placements: [both('cheekboneLight', { liftMm: 2 })],
+    mind: fine,
+  },
+  {
+    name: 'brighter under the eye',
+    kind: 'conceal',
+    does: 'A lobe down to beside the nose.',
+    placements: [both('underEyeLight')],
+    mind: fine,
+  },
   {
     name: 'lift',
     kind: 'conceal',
     does: 'The inner comma and a wedge towards the temple; the middle stays free.',
     placements: [both('innerComma'), both('outerWedge')],
-    mind: ({ lines }) => (lines.includes('crow’s feet') ? 'Lines at the outer corner: the inner comma alone.' : null),
+    mind: ({ lines }) =>
+      lines.includes('crow’s feet') ? 'Lines at the outer corner: the inner comma alone.' : null,
   },
   {
     name: 'even out',
@@ -127,8 +204,20 @@ export const EFFECTS: readonly Effect[] = [
     placements: [both('tZonePowder')],
     mind: ({ dry }) => (dry ? 'The skin is dry: as little as will hold.' : null),
   },
-  { name: 'natural', kind: 'brow', does: 'The brow itself, lightest at the front.', placements: [both('brow', { width: 90 })], mind: fine },
-  { name: 'lift', kind: 'brow', does: 'Arch raised, tail a little longer.', placements: [both('brow', { archMm: 1.5, tailMm: 1.5 })], mind: fine },
+  {
+    name: 'natural',
+    kind: 'brow',
+    does: 'The brow itself, lightest at the front.',
+    placements: [both('brow', { width: 90 })],
+    mind: fine,
+  },
+  {
+    name: 'lift',
+    kind: 'brow',
+    does: 'Arch raised, tail a little longer.',
+    placements: [both('brow', { archMm: 1.5, tailMm: 1.5 })],
+    mind: fine,
+  },
   {
     name: 'nearer together',
     kind: 'brow',
@@ -136,8 +225,20 @@ export const EFFECTS: readonly Effect[] = [
     placements: [both('brow', { frontMm: -2 })],
     mind: fine,
   },
-  { name: 'further apart', kind: 'brow', does: 'Fronts two millimetres further apart.', placements: [both('brow', { frontMm: 2 })], mind: fine },
-  { name: 'pointed', kind: 'brow', does: 'A pointed arch, for period looks.', placements: [both('brow', { archMm: 3, tailMm: 2, width: 80 })], mind: fine },
+  {
+    name: 'further apart',
+    kind: 'brow',
+    does: 'Fronts two millimetres further apart.',
+    placements: [both('brow', { frontMm: 2 })],
+    mind: fine,
+  },
+  {
+    name: 'pointed',
+    kind: 'brow',
+    does: 'A pointed arch, for period looks.',
+    placements: [both('brow', { archMm: 3, tailMm: 2, width: 80 })],
+    mind: fine,
+  },
   {
     name: 'depth and light',
     kind: 'eye',
@@ -150,9 +251,18 @@ export const EFFECTS: readonly Effect[] = [
     kind: 'eye',
     does: 'Light over the pupil, depth in the socket.',
     placements: [both('lidCentre'), both('socket')],
-    mind: ({ lids }) => (lids.left === 'hooded' || lids.right === 'hooded' ? 'Hooded: place it with the eye open, above the fold.' : null),
+    mind: ({ lids }) =>
+      lids.left === 'hooded' || lids.right === 'hooded'
+        ? 'Hooded: place it with the eye open, above the fold.'
+        : null,
   },
-  { name: 'lift', kind: 'liner', does: 'From the middle outwards, lifted at the end.', placements: [both('liner', { reach: 120, liftMm: 1.5 })], mind: fine },
+  {
+    name: 'lift',
+    kind: 'liner',
+    does: 'From the middle outwards, lifted at the end.',
+    placements: [both('liner', { reach: 120, liftMm: 1.5 })],
+    mind: fine,
+  },
   {
     name: 'natural',
     kind: 'liner',
@@ -172,11 +282,30 @@ export const EFFECTS: readonly Effect[] = [
     kind: 'lash',
     does: 'Longest at the outer corner.',
     placements: [both('lashes', { innerMm: 7, middleMm: 9, outerMm: 12 })],
-    mind: ({ eyes }) => (eyes === 'down-turned' ? 'Trim the strip before the corner, or it drags down.' : null),
+    mind: ({ eyes }) =>
+      eyes === 'down-turned' ? 'Trim the strip before the corner, or it drags down.' : null,
   },
-  { name: 'open', kind: 'lash', does: 'Longest over the pupil.', placements: [both('lashes', { innerMm: 8, middleMm: 12, outerMm: 9 })], mind: fine },
-  { name: 'natural', kind: 'lash', does: 'Short and even.', placements: [both('lashes', { innerMm: 7, middleMm: 8, outerMm: 9 })], mind: fine },
-  { name: 'natural', kind: 'lip line', does: 'On the line itself.', placements: [both('lipLine')], mind: fine },
+  {
+    name: 'open',
+    kind: 'lash',
+    does: 'Longest over the pupil.',
+    placements: [both('lashes', { innerMm: 8, middleMm: 12, outerMm: 9 })],
+    mind: fine,
+  },
+  {
+    name: 'natural',
+    kind: 'lash',
+    does: 'Short and even.',
+    placements: [both('lashes', { innerMm: 7, middleMm: 8, outerMm: 9 })],
+    mind: fine,
+  },
+  {
+    name: 'natural',
+    kind: 'lip line',
+    does: 'On the line itself.',
+    placements: [both('lipLine')],
+    mind: fine,
+  },
   {
     name: 'fuller',
     kind: 'lip line',
@@ -209,19 +338,35 @@ export function effectsFor(kind: LayerKind): Effect[] {
 /** A guided placement by what it says, whatever order it says it in; null for one drawn by hand or wiped. */
 function saying(placement: Placement): string | null {
   if (!('guide' in placement) || placement.without?.length) return null;
-  const adjusted = GUIDE_PARAMETER_NAMES.filter((name) => (placement.params?.[name] ?? INITIAL_PARAMS[name]) !== INITIAL_PARAMS[name]);
-  return [placement.guide, placement.side, ...adjusted.map((name) => `${name} ${placement.params?.[name]}`)].join();
+  const adjusted = GUIDE_PARAMETER_NAMES.filter(
+    (name) => (placement.params?.[name] ?? INITIAL_PARAMS[name]) !== INITIAL_PARAMS[name],
+  );
+  return [
+    placement.guide,
+    placement.side,
+    ...adjusted.map((name) => `${name} ${placement.params?.[name]}`),
+  ].join();
 }
 
 /** The effect a step's placements are, exactly; null when they are adjusted or something else. */
 export function effectOf(kind: LayerKind, placements: readonly Placement[]): Effect | null {
   const said = placements.map(saying);
-  return effectsFor(kind).find((effect) => effect.placements.length === said.length && effect.placements.every((p, i) => saying(p) === said[i])) ?? null;
+  return (
+    effectsFor(kind).find(
+      (effect) =>
+        effect.placements.length === said.length && effect.placements.every((p, i) => saying(p) === said[i]),
+    ) ?? null
+  );
 }
 
-/** What speaks against an effect on this face, or null; where it holds of one side only, that side is named. */
+/**
+ * What speaks against an effect on this face, or null; where it holds of one side only, that side is named.
+ */
 export function cautionOf(effect: Effect, features: Features): string | null {
-  const [left, right] = [effect.mind(featuresOn('left', features)), effect.mind(featuresOn('right', features))];
+  const [left, right] = [
+    effect.mind(featuresOn('left', features)),
+    effect.mind(featuresOn('right', features)),
+  ];
   if (left === right) return left;
   return [left && `Client’s left: ${left}`, right && `Client’s right: ${right}`].filter(Boolean).join(' ');
 }

@@ -14,7 +14,11 @@ export const EIGHT_FACES: Readonly<Record<string, Measurements>> = {
 };
 
 const near = (name: keyof Measurements, spread: number) =>
-  fc.double({ min: canonicalMeasure(name) * (1 - spread), max: canonicalMeasure(name) * (1 + spread), noNaN: true });
+  fc.double({
+    min: canonicalMeasure(name) * (1 - spread),
+    max: canonicalMeasure(name) * (1 + spread),
+    noNaN: true,
+  });
 
 /** Faces as different as people are: about two standard deviations each way. */
 export const anyFace = fc.record({

@@ -71,8 +71,26 @@ export function faceModel(landmarks: Landmarks, features: Features = PLAIN_FEATU
 }
 
 /** Midline names that pair midpoints and centre points are fitted on: no ears, hair or neck. */
-const MIDLINE_FIT: readonly LandmarkName[] = ['glabella', 'nasion', 'bridge_mid', 'nose_tip', 'subnasale', 'lip_dip', 'stomion', 'chin_c', 'gnathion'];
-const MIDLINE_PAIRS: readonly PairedName[] = ['pupil', 'eye_inner', 'eye_outer', 'ala', 'mouth_corner', 'zygion', 'gonion'];
+const MIDLINE_FIT: readonly LandmarkName[] = [
+  'glabella',
+  'nasion',
+  'bridge_mid',
+  'nose_tip',
+  'subnasale',
+  'lip_dip',
+  'stomion',
+  'chin_c',
+  'gnathion',
+];
+const MIDLINE_PAIRS: readonly PairedName[] = [
+  'pupil',
+  'eye_inner',
+  'eye_outer',
+  'ala',
+  'mouth_corner',
+  'zygion',
+  'gonion',
+];
 
 /** Least-squares line x = m0 + m1 y through centre points and pair midpoints. */
 function fitMidline(l: Landmarks): (y: number) => number {
@@ -86,7 +104,9 @@ function fitMidline(l: Landmarks): (y: number) => number {
   const n = points.length;
   const meanX = points.reduce((s, p) => s + p[0], 0) / n;
   const meanY = points.reduce((s, p) => s + p[1], 0) / n;
-  const slope = points.reduce((s, p) => s + (p[0] - meanX) * (p[1] - meanY), 0) / points.reduce((s, p) => s + (p[1] - meanY) ** 2, 0);
+  const slope =
+    points.reduce((s, p) => s + (p[0] - meanX) * (p[1] - meanY), 0) /
+    points.reduce((s, p) => s + (p[1] - meanY) ** 2, 0);
   return (y) => meanX + slope * (y - meanY);
 }
 
@@ -95,7 +115,9 @@ function build(landmarks: Landmarks, features: Features): FaceModel {
   const midline = fitMidline(landmarks);
   const warped = (line: Polyline, stepMm = 1.5): Point[] => throughPoints(line, stepMm).map(warp.toFace);
   const half = (side: Side): HalfFace => halfFace(side, landmarks, features, warp, midline);
-  const outline = mirrored([...throughPoints(HAIRLINE, 2), ...throughPoints(OUTLINE, 2).slice(9)]).map(warp.toFace);
+  const outline = mirrored([...throughPoints(HAIRLINE, 2), ...throughPoints(OUTLINE, 2).slice(9)]).map(
+    warp.toFace,
+  );
   // Skin goes on below the shoulders' line, past the edge of the drawing.
   const neck = [
     ...warped(NECK),
@@ -120,7 +142,13 @@ function build(landmarks: Landmarks, features: Features): FaceModel {
   };
 }
 
-function halfFace(side: Side, landmarks: Landmarks, features: Features, warp: FaceWarp, midline: (y: number) => number): HalfFace {
+function halfFace(
+  side: Side,
+  landmarks: Landmarks,
+  features: Features,
+  warp: FaceWarp,
+  midline: (y: number) => number,
+): HalfFace {
   const sign = side === 'left' ? 1 : -1;
   const fromFace = ([x, y]: Point): Point => [sign * (x - midline(y)), y];
   const toFace = ([x, y]: Point): Point => [midline(y) + sign * x, y];
@@ -151,10 +179,16 @@ function halfFace(side: Side, landmarks: Landmarks, features: Features, warp: Fa
 
 const closedCache = new WeakMap<FaceModel, FaceModel>();
 
-/** The same face with its eyes closed: lashes lie on the lower line and the whole lid shows up to its crease. */
+/**
+ * The same face with its eyes closed: lashes lie on the lower line and the whole lid shows up to its crease.
+ */
 export function withEyesClosed(face: FaceModel): FaceModel {
   let closed = closedCache.get(face);
-  if (!closed) closedCache.set(face, (closed = { ...face, left: closedHalf(face.left, face), right: closedHalf(face.right, face) }));
+  if (!closed)
+    closedCache.set(
+      face,
+      (closed = { ...face, left: closedHalf(face.left, face), right: closedHalf(face.right, face) }),
+    );
   return closed;
 }
 
@@ -166,7 +200,10 @@ function closedHalf(half: HalfFace, face: FaceModel): HalfFace {
   const show = face.landmarks[`lid_up_mid_${half.side}`][1] - face.landmarks[`crease_mid_${half.side}`][1];
   const raise = clamp(show - (TEMPLATE.lid_up_mid_left[1] - TEMPLATE.crease_mid_left[1]), -2.5, 3.5);
   const crease = throughPoints(CLOSED_CREASE, 0.8).map(carry);
-  const raised = crease.map(([x, y], i): Point => [x, y - raise * Math.sin((Math.PI * i) / (crease.length - 1))]);
+  const raised = crease.map(([x, y], i): Point => [
+    x,
+    y - raise * Math.sin((Math.PI * i) / (crease.length - 1)),
+  ]);
   return { ...half, upperLid: lashes, lowerLid: [...lashes].reverse(), crease: raised };
 }
 
@@ -181,7 +218,13 @@ const HOODING = { open: 1, 'partly hooded': 0.6, hooded: 0.3 } as const;
  * A crease point rides on the lid: its height above the lash line is the canonical one scaled by how
  * much lid this eye shows.
  */
-function creasePoint(p: Point, carry: (p: Point) => Point, landmarks: Landmarks, features: Features, side: Side): Point {
+function creasePoint(
+  p: Point,
+  carry: (p: Point) => Point,
+  landmarks: Landmarks,
+  features: Features,
+  side: Side,
+): Point {
   const lidY = lidHeightAt(p[0]);
   const onLid = carry([p[0], lidY]);
   const show = landmarks[`lid_up_mid_${side}`][1] - landmarks[`crease_mid_${side}`][1];

@@ -51,7 +51,8 @@ export function faceShape(landmarks: Landmarks): FaceShape {
 }
 
 function ratiosOf(l: Landmarks): Ratios {
-  const span = (name: 'zygion' | 'hairline_corner' | 'temple' | 'gonion' | 'mentolateral'): number => l[`${name}_left`][0] - l[`${name}_right`][0];
+  const span = (name: 'zygion' | 'hairline_corner' | 'temple' | 'gonion' | 'mentolateral'): number =>
+    l[`${name}_left`][0] - l[`${name}_right`][0];
   const cheek = span('zygion');
   return [
     (l.gnathion[1] - l.hairline_c[1]) / cheek,

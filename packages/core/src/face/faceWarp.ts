@@ -26,7 +26,9 @@ type Spline = { readonly weights: Float64Array; readonly affine: Float64Array; r
 
 const cache = new WeakMap<Landmarks, FaceWarp>();
 
-/** The smooth map from the canonical face to this one: a thin-plate spline (Bookstein, 1989) on 97 landmarks. */
+/**
+ * The smooth map from the canonical face to this one: a thin-plate spline (Bookstein, 1989) on 97 landmarks.
+ */
 export function faceWarp(landmarks: Landmarks): FaceWarp {
   let warp = cache.get(landmarks);
   if (!warp) cache.set(landmarks, (warp = buildWarp(landmarks)));
@@ -64,7 +66,8 @@ function fit(landmarks: Landmarks, lambda: number): Spline {
   const rhs = new Float64Array(size * 2);
   let largest = 0;
   for (let i = 0; i < N; i++) {
-    for (let j = 0; j < N; j++) matrix[i * size + j] = kernel((DX[i]! - DX[j]!) ** 2 + (DY[i]! - DY[j]!) ** 2);
+    for (let j = 0; j < N; j++)
+      matrix[i * size + j] = kernel((DX[i]! - DX[j]!) ** 2 + (DY[i]! - DY[j]!) ** 2);
     matrix[i * size + i]! += lambda;
     for (const [k, value] of [1, DX[i]!, DY[i]!].entries()) {
       matrix[i * size + N + k] = value;
@@ -138,7 +141,9 @@ function invert(spline: Spline, target: Point): Point {
   }
   const [fx, fy] = evaluate(spline, p);
   if (hypot(target[0] - fx, target[1] - fy) < 1e-6) return p;
-  throw new RangeError(`toCanonical: no place on the canonical face maps to ${target[0].toFixed(1)}, ${target[1].toFixed(1)} mm; is it far outside the head?`);
+  throw new RangeError(
+    `toCanonical: no place on the canonical face maps to ${target[0].toFixed(1)}, ${target[1].toFixed(1)} mm; is it far outside the head?`,
+  );
 }
 
 function smallestJacobian(spline: Spline): number {

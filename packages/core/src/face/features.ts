@@ -6,7 +6,16 @@ const one = <T extends string>(...values: readonly T[]) => Type.Union(values.map
 export const LIDS = ['open', 'partly hooded', 'hooded'] as const;
 export const EYE_SHAPES = ['almond', 'round', 'deep-set', 'down-turned'] as const;
 export const BROWS = ['full', 'fine', 'sparse', 'tattooed'] as const;
-export const HAIR_STYLES = ['tied back', 'long', 'bob', 'short waves', 'braids', 'curls', 'cropped', 'covered'] as const;
+export const HAIR_STYLES = [
+  'tied back',
+  'long',
+  'bob',
+  'short waves',
+  'braids',
+  'curls',
+  'cropped',
+  'covered',
+] as const;
 export const HAIR_TONES = ['fair', 'red', 'brown', 'black', 'grey'] as const;
 export const NOSES = ['straight', 'rounded', 'fine', 'broad', 'arched', 'turned up'] as const;
 export const LIP_EDGES = ['clear', 'blurred'] as const;
@@ -77,7 +86,9 @@ export type SidedFeatures = NonNullable<Features['right']>;
 
 const merged = new WeakMap<Features, Features>();
 
-/** What is noted of one side of a face. The same object for the same features, as drawings are cached by it. */
+/**
+ * What is noted of one side of a face. The same object for the same features, as drawings are cached by it.
+ */
 export function featuresOn(side: Side, features: Features): Features {
   if (side === 'left' || !features.right) return features;
   let right = merged.get(features);

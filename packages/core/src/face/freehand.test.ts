@@ -21,7 +21,11 @@ import { ribbon } from './curve';
 import { anyFace, EIGHT_FACES } from './face.testing';
 
 const line = (from: Point, to: Point, radius = 3): StrokePoint[] =>
-  Array.from({ length: 25 }, (_, i) => [from[0] + ((to[0] - from[0]) * i) / 24, from[1] + ((to[1] - from[1]) * i) / 24, radius]);
+  Array.from({ length: 25 }, (_, i) => [
+    from[0] + ((to[0] - from[0]) * i) / 24,
+    from[1] + ((to[1] - from[1]) * i) / 24,
+    radius,
+  ]);
 const outlined = (stroke: readonly StrokePoint[]): Point[] => [
   ...ribbon(
     stroke.map(([x, y]): Point => [x, y]),
@@ -33,15 +37,22 @@ const drawn = (stroke: readonly StrokePoint[], landmarks = TEMPLATE, mirrored = 
 
 test('a stroke comes back where it was drawn, to two hundredths of a mm, on any face', () => {
   fc.assert(
-    fc.property(anyFace, fc.double({ min: 30, max: 55, noNaN: true }), fc.double({ min: 0, max: 45, noNaN: true }), (measurements, x, y) => {
-      const landmarks = inferLandmarks(measurements);
-      const stroke = line([x, y], [x - 14, y + 9]);
-      const outline = outlined(stroke);
-      const back = outlineOf(drawn(stroke, landmarks), landmarks)[0]!;
-      const lost = areaOf([outline]) - areaOf(intersectRegions([outline], back.region));
-      expect(Math.abs(lost)).toBeLessThan(areaOf([outline]) * 0.02);
-      expect(Math.abs(back.line![0]![0] - stroke[0]![0]) + Math.abs(back.line![0]![1] - stroke[0]![1])).toBeLessThan(0.04);
-    }),
+    fc.property(
+      anyFace,
+      fc.double({ min: 30, max: 55, noNaN: true }),
+      fc.double({ min: 0, max: 45, noNaN: true }),
+      (measurements, x, y) => {
+        const landmarks = inferLandmarks(measurements);
+        const stroke = line([x, y], [x - 14, y + 9]);
+        const outline = outlined(stroke);
+        const back = outlineOf(drawn(stroke, landmarks), landmarks)[0]!;
+        const lost = areaOf([outline]) - areaOf(intersectRegions([outline], back.region));
+        expect(Math.abs(lost)).toBeLessThan(areaOf([outline]) * 0.02);
+        expect(
+          Math.abs(back.line![0]![0] - stroke[0]![0]) + Math.abs(back.line![0]![1] - stroke[0]![1]),
+        ).toBeLessThan(0.04);
+      },
+    ),
     { numRuns: 40, seed: 6 },
   );
 });
@@ -80,7 +91,12 @@ test('the eraser wipes what it touches and nothing else, on one side or both', (
   expect(areas(wiped!)[1]!).toBeCloseTo(areas(cheek)[1]!, 6);
   const [both] = wipe([cheek], rubber, true, TEMPLATE);
   expect(areas(both!)[1]!).toBeLessThan(areas(cheek)[1]! - 60);
-  const all = wipe([{ guide: 'mouthSpot', side: 'left' }], outlined(line([18, 57], [30, 57], 6)), false, TEMPLATE);
+  const all = wipe(
+    [{ guide: 'mouthSpot', side: 'left' }],
+    outlined(line([18, 57], [30, 57], 6)),
+    false,
+    TEMPLATE,
+  );
   expect(isWipedAway(all[0]!, TEMPLATE)).toBe(true);
   expect(isWipedAway(cheek, TEMPLATE)).toBe(false);
 });
@@ -103,4 +119,6 @@ test('a stroke near a guide follows it, one far away stays', () => {
 });
 
 test('a touch is not a stroke', () =>
-  expect(() => drawnPlacement({ outline: [[1, 1]], stroke: [[1, 1, 1]], featherMm: 1, mirrored: false }, TEMPLATE)).toThrow('draw a little further'));
+  expect(() =>
+    drawnPlacement({ outline: [[1, 1]], stroke: [[1, 1, 1]], featherMm: 1, mirrored: false }, TEMPLATE),
+  ).toThrow('draw a little further'));

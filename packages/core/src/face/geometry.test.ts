@@ -1,6 +1,17 @@
 import fc from 'fast-check';
 import { ribbon, throughPoints } from './curve';
-import { distanceToLine, ellipse, isInside, measureLine, normalsOf, pointAt, portion, resample, signedArea, type Point } from './point';
+import {
+  distanceToLine,
+  ellipse,
+  isInside,
+  measureLine,
+  normalsOf,
+  pointAt,
+  portion,
+  resample,
+  signedArea,
+  type Point,
+} from './point';
 import { pathOf } from './lineArt';
 import { zoneOutline, ZONE_NAMES, ZONES } from './zones';
 import { inferLandmarks } from './inferLandmarks';
@@ -17,11 +28,16 @@ const line: readonly Point[] = [
 test('a curve goes through its points, open and closed', () => {
   fc.assert(
     fc.property(
-      fc.uniqueArray(place, { minLength: 4, maxLength: 8, selector: ([x, y]) => `${Math.round(x / 5)} ${Math.round(y / 5)}` }),
+      fc.uniqueArray(place, {
+        minLength: 4,
+        maxLength: 8,
+        selector: ([x, y]) => `${Math.round(x / 5)} ${Math.round(y / 5)}`,
+      }),
       fc.boolean(),
       (points, closed) => {
         const curve = throughPoints(points, 0.5, closed);
-        for (const p of points) expect(Math.min(...curve.map((q) => Math.hypot(p[0] - q[0], p[1] - q[1])))).toBeLessThan(1e-6);
+        for (const p of points)
+          expect(Math.min(...curve.map((q) => Math.hypot(p[0] - q[0], p[1] - q[1])))).toBeLessThan(1e-6);
       },
     ),
     { numRuns: 60, seed: 1 },
@@ -85,15 +101,21 @@ function pointsOf(d: string): Point[] {
 
 test('path data read back is the outline, to half its last digit, however long', () => {
   fc.assert(
-    fc.property(fc.array(place, { minLength: 3, maxLength: 60 }), fc.constantFrom(1, 2), (polygon, decimals) => {
-      const d = pathOf([polygon], decimals);
-      fc.pre(d !== '');
-      const back = pointsOf(d);
-      for (const p of back) {
-        const nearest = Math.min(...polygon.map((q) => Math.max(Math.abs(p[0] - q[0]), Math.abs(p[1] - q[1]))));
-        expect(nearest).toBeLessThan(0.5 * 10 ** -decimals + 1e-6);
-      }
-    }),
+    fc.property(
+      fc.array(place, { minLength: 3, maxLength: 60 }),
+      fc.constantFrom(1, 2),
+      (polygon, decimals) => {
+        const d = pathOf([polygon], decimals);
+        fc.pre(d !== '');
+        const back = pointsOf(d);
+        for (const p of back) {
+          const nearest = Math.min(
+            ...polygon.map((q) => Math.max(Math.abs(p[0] - q[0]), Math.abs(p[1] - q[1]))),
+          );
+          expect(nearest).toBeLessThan(0.5 * 10 ** -decimals + 1e-6);
+        }
+      },
+    ),
     { numRuns: 200, seed: 2 },
   );
 });

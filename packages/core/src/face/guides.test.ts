@@ -28,7 +28,14 @@ import { HAIR_STYLES } from './features';
 import { EIGHT_FACES } from './face.testing';
 import { isInside, mirror } from './point';
 
-const LIMITED = ['cheekContour', 'foreheadContour', 'jawContour', 'noseContour', 'blushLifted', 'blushFull'] as const;
+const LIMITED = [
+  'cheekContour',
+  'foreheadContour',
+  'jawContour',
+  'noseContour',
+  'blushLifted',
+  'blushFull',
+] as const;
 
 /** Area by counting cells, independent of the polygon arithmetic. */
 function countedArea(region: Region, stepMm: number): number {
@@ -102,7 +109,9 @@ test('areas agree with counting cells to two per cent', () => {
   for (const zone of ['foreheadCentre', 'underEye', 'apple', 'chin', 'neck'] as const) {
     const counted = countedArea([zoneOutline(zone, landmarks)], 0.5) / 100;
     const sides = ZONES[zone].paired ? 2 : 1;
-    expect(Math.abs(zoneArea(zone, landmarks) / ZONES[zone].curvature / sides / counted - 1)).toBeLessThan(0.02);
+    expect(Math.abs(zoneArea(zone, landmarks) / ZONES[zone].curvature / sides / counted - 1)).toBeLessThan(
+      0.02,
+    );
   }
   const contour = outlineOf({ guide: 'cheekContour', side: 'left' }, landmarks)[0]!.region;
   expect(Math.abs(areaOf(contour) / countedArea(contour, 0.25) - 1)).toBeLessThan(0.02);
@@ -160,14 +169,18 @@ test('face shapes are named with reasons, and doubt is said', () => {
   expect([name('heart'), name('long'), name('triangle')]).toEqual(['heart', 'oblong', 'triangle']);
   const average = faceShape(TEMPLATE);
   expect(average.reasons).toHaveLength(2);
-  expect(average.words).toBe(average.certainty >= 0.6 ? average.shape : `between ${average.shape} and ${average.second}`);
+  expect(average.words).toBe(
+    average.certainty >= 0.6 ? average.shape : `between ${average.shape} and ${average.second}`,
+  );
 });
 
 test('placements are said aloud by the client’s side', () => {
   expect(describePlacement({ guide: 'cheekContour', side: 'left' })).toBe(
     'cheek contour, client’s left, from the ear towards the mouth corner, under the cheekbone',
   );
-  expect(describePlacement({ guide: 'noseContour', side: 'both' })).toBe('nose contour, two thin lines on top of the bridge, meeting under the tip');
+  expect(describePlacement({ guide: 'noseContour', side: 'both' })).toBe(
+    'nose contour, two thin lines on top of the bridge, meeting under the tip',
+  );
   expect(
     describePlacement({
       outline: [

@@ -50,7 +50,17 @@ export {
   type Taps,
   type Trace,
 } from './trace';
-export { canonicalOutline, drawnPlacement, isWipedAway, nudged, sideOfStroke, SNAP_MM, snapToGuide, wipe, type StrokePoint } from './freehand';
+export {
+  canonicalOutline,
+  drawnPlacement,
+  isWipedAway,
+  nudged,
+  sideOfStroke,
+  SNAP_MM,
+  snapToGuide,
+  wipe,
+  type StrokePoint,
+} from './freehand';
 export { tapeLine } from './tapeLine';
 export { cautionOf, EFFECTS, effectOf, effectsFor, type Effect } from './effects';
 export { faceWarp, type FaceWarp } from './faceWarp';
@@ -73,13 +83,29 @@ export {
   type GuideParams,
   type LayerKind,
 } from './guides';
-export { outlineOf, placementArea, placementKind, type Eyes, type PlacedShape, type Placement } from './outlineOf';
+export {
+  outlineOf,
+  placementArea,
+  placementKind,
+  type Eyes,
+  type PlacedShape,
+  type Placement,
+} from './outlineOf';
 export { describePlacement, speakPlacement } from './describePlacement';
 export { contourFinder, isInHollow, type ContourFinder } from './guides';
 export { offSides } from './offSides';
 export { distanceToGuide } from './distanceToGuide';
 export { EVEN_MM, mirroredOutline, symmetryOf, type Symmetry } from './symmetry';
 export { checkLimits, LIMITS, withinLimits, type Limit, type LimitBreach } from './checkLimits';
-export { insetBox, INSETS, lineArt, pathOf, type Inset, type Ink, type InkFill, type LineArt } from './lineArt';
+export {
+  insetBox,
+  INSETS,
+  lineArt,
+  pathOf,
+  type Inset,
+  type Ink,
+  type InkFill,
+  type LineArt,
+} from './lineArt';
 export { guides, type FaceGuides } from './faceGuides';
 export { LAYER_LOOKS, type LayerLook, type PatternForm } from './layerLooks';

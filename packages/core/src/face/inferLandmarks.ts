@@ -29,7 +29,9 @@ export function inferLandmarks(measurements: Measurements): Landmarks {
 export function observationsOf(measurements: Measurements): Observation[] {
   return MEASUREMENT_NAMES.flatMap((name): Observation[] => {
     const value = measurements[name];
-    return value === undefined ? [] : [{ terms: termsOf(name), difference: value - canonicalMeasure(name), sd: TAPE_SD }];
+    return value === undefined
+      ? []
+      : [{ terms: termsOf(name), difference: value - canonicalMeasure(name), sd: TAPE_SD }];
   });
 }
 
@@ -46,13 +48,15 @@ export function conditionLandmarks(given: readonly Observation[]): Landmarks {
   observations.forEach(({ terms }, column) => {
     for (const [name, axis, weight] of terms) {
       const source = coordinate(name, axis);
-      for (let row = 0; row < COORDINATES; row++) spread[row * m + column]! += weight * k[row * COORDINATES + source]!;
+      for (let row = 0; row < COORDINATES; row++)
+        spread[row * m + column]! += weight * k[row * COORDINATES + source]!;
     }
   });
   const gram = new Float64Array(m * m);
   observations.forEach(({ terms, sd }, row) => {
     for (let column = 0; column < m; column++) {
-      for (const [name, axis, weight] of terms) gram[row * m + column]! += weight * spread[coordinate(name, axis) * m + column]!;
+      for (const [name, axis, weight] of terms)
+        gram[row * m + column]! += weight * spread[coordinate(name, axis) * m + column]!;
     }
     gram[row * m + row]! += sd * sd;
   });
@@ -66,7 +70,10 @@ export function conditionLandmarks(given: readonly Observation[]): Landmarks {
     for (let column = 0; column < m; column++) sum += spread[row * m + column]! * y[column]!;
     return sum;
   };
-  return landmarksFrom((name) => [TEMPLATE[name][0] + moved(coordinate(name, 0)), TEMPLATE[name][1] + moved(coordinate(name, 1))]);
+  return landmarksFrom((name) => [
+    TEMPLATE[name][0] + moved(coordinate(name, 0)),
+    TEMPLATE[name][1] + moved(coordinate(name, 1)),
+  ]);
 }
 
 function coordinate(name: LandmarkName, axis: 0 | 1): number {

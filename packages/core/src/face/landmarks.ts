@@ -79,7 +79,10 @@ const midlineNames = Object.keys(MIDLINE) as MidlineName[];
 const pairedNames = Object.keys(PAIRED) as PairedName[];
 
 /** All 103 landmark names: the midline first, then each pair left and right. */
-export const LANDMARKS: readonly LandmarkName[] = [...midlineNames, ...pairedNames.flatMap((name) => [`${name}_left`, `${name}_right`] as const)];
+export const LANDMARKS: readonly LandmarkName[] = [
+  ...midlineNames,
+  ...pairedNames.flatMap((name) => [`${name}_left`, `${name}_right`] as const),
+];
 export const PAIRED_LANDMARKS: readonly PairedName[] = pairedNames;
 export const MIDLINE_LANDMARKS: readonly MidlineName[] = midlineNames;
 
@@ -97,7 +100,8 @@ export const TEMPLATE: Landmarks = landmarksFrom((name) => {
   return side === 'left' ? place : mirror(place);
 });
 
-type SplitName = { readonly base: MidlineName; readonly side: null } | { readonly base: PairedName; readonly side: Side };
+type SplitName =
+  { readonly base: MidlineName; readonly side: null } | { readonly base: PairedName; readonly side: Side };
 
 /** Takes a landmark's name apart into what it is and whose side it is on. */
 export function splitName(name: LandmarkName): SplitName {

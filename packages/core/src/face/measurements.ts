@@ -10,7 +10,10 @@ type Definition = {
   readonly range: readonly [number, number];
 };
 
-const width = (name: 'hairline_corner' | 'temple' | 'zygion' | 'gonion' | 'mentolateral' | 'pupil' | 'ala' | 'mouth_corner'): Definition['terms'] => [
+const width = (
+  name:
+    'hairline_corner' | 'temple' | 'zygion' | 'gonion' | 'mentolateral' | 'pupil' | 'ala' | 'mouth_corner',
+): Definition['terms'] => [
   [`${name}_left`, 0, 1],
   [`${name}_right`, 0, -1],
 ];
@@ -38,13 +41,48 @@ export const MEASUREMENTS = {
     terms: height('nasion', 'subnasale'),
     range: [30, 70],
   },
-  cheekboneWidth: { label: 'Cheekbone width', how: 'across the face at the widest point of the cheekbones', terms: width('zygion'), range: [95, 170] },
-  templeWidth: { label: 'Temple width', how: 'across the forehead at the temples', terms: width('temple'), range: [85, 160] },
-  jawWidth: { label: 'Jaw width', how: 'from jaw corner to jaw corner', terms: width('gonion'), range: [70, 150] },
-  chinWidth: { label: 'Chin width', how: 'across the flat of the chin', terms: width('mentolateral'), range: [12, 60] },
-  pupilDistance: { label: 'Between the pupils', how: 'from pupil to pupil, looking straight ahead', terms: width('pupil'), range: [44, 80] },
-  mouthWidth: { label: 'Mouth width', how: 'from corner to corner, lips at rest', terms: width('mouth_corner'), range: [30, 75] },
-  noseWidth: { label: 'Nose width', how: 'across the wings of the nose', terms: width('ala'), range: [20, 55] },
+  cheekboneWidth: {
+    label: 'Cheekbone width',
+    how: 'across the face at the widest point of the cheekbones',
+    terms: width('zygion'),
+    range: [95, 170],
+  },
+  templeWidth: {
+    label: 'Temple width',
+    how: 'across the forehead at the temples',
+    terms: width('temple'),
+    range: [85, 160],
+  },
+  jawWidth: {
+    label: 'Jaw width',
+    how: 'from jaw corner to jaw corner',
+    terms: width('gonion'),
+    range: [70, 150],
+  },
+  chinWidth: {
+    label: 'Chin width',
+    how: 'across the flat of the chin',
+    terms: width('mentolateral'),
+    range: [12, 60],
+  },
+  pupilDistance: {
+    label: 'Between the pupils',
+    how: 'from pupil to pupil, looking straight ahead',
+    terms: width('pupil'),
+    range: [44, 80],
+  },
+  mouthWidth: {
+    label: 'Mouth width',
+    how: 'from corner to corner, lips at rest',
+    terms: width('mouth_corner'),
+    range: [30, 75],
+  },
+  noseWidth: {
+    label: 'Nose width',
+    how: 'across the wings of the nose',
+    terms: width('ala'),
+    range: [20, 55],
+  },
   browGapLeft: {
     label: 'Brow gap, client’s left',
     how: 'from the lash line up to the brow’s highest point',
@@ -69,7 +107,12 @@ export const MEASUREMENTS = {
     terms: height('crease_mid_right', 'lid_up_mid_right'),
     range: [0.3, 10],
   },
-  foreheadWidth: { label: 'Forehead width', how: 'between the corners of the hairline', terms: width('hairline_corner'), range: [60, 140] },
+  foreheadWidth: {
+    label: 'Forehead width',
+    how: 'between the corners of the hairline',
+    terms: width('hairline_corner'),
+    range: [60, 140],
+  },
   eyeWidth: {
     label: 'Eye width',
     how: 'from inner to outer corner',
@@ -92,7 +135,12 @@ export const MEASUREMENTS = {
     ],
     range: [5, 16],
   },
-  lowerThird: { label: 'Lower third', how: 'from under the nose to the underside of the chin', terms: height('subnasale', 'gnathion'), range: [40, 95] },
+  lowerThird: {
+    label: 'Lower third',
+    how: 'from under the nose to the underside of the chin',
+    terms: height('subnasale', 'gnathion'),
+    range: [40, 95],
+  },
   upperLip: {
     label: 'Upper lip',
     how: 'from the peak of the bow to where the lips meet',
@@ -103,7 +151,12 @@ export const MEASUREMENTS = {
     ],
     range: [2, 18],
   },
-  lowerLip: { label: 'Lower lip', how: 'from where the lips meet to the lower edge', terms: height('stomion', 'lip_low_c'), range: [3, 20] },
+  lowerLip: {
+    label: 'Lower lip',
+    how: 'from where the lips meet to the lower edge',
+    terms: height('stomion', 'lip_low_c'),
+    range: [3, 20],
+  },
   lipToChin: {
     label: 'Lip to chin',
     how: 'from the lower edge of the lip to the underside of the chin',
@@ -185,14 +238,25 @@ export function questionMeasurements(measurements: Measurements): MeasurementQue
     if (value === undefined) continue;
     const { label, range } = MEASUREMENTS[name];
     if (!(value >= range[0] && value <= range[1])) {
-      questions.push({ name, message: `${label} of ${value} mm is outside ${range[0]} to ${range[1]} mm. Measure again, in millimetres.` });
+      questions.push({
+        name,
+        message: `${label} of ${value} mm is outside ${range[0]} to ${range[1]} mm. Measure again, in millimetres.`,
+      });
     }
   }
   const { jawWidth, cheekboneWidth, faceLength, foreheadHeight, noseLength } = measurements;
   if (jawWidth !== undefined && cheekboneWidth !== undefined && jawWidth > cheekboneWidth * 1.12) {
-    questions.push({ name: 'jawWidth', message: `A jaw of ${jawWidth} mm under cheekbones of ${cheekboneWidth} mm is unlikely. Were the two swapped?` });
+    questions.push({
+      name: 'jawWidth',
+      message: `A jaw of ${jawWidth} mm under cheekbones of ${cheekboneWidth} mm is unlikely. Were the two swapped?`,
+    });
   }
-  if (faceLength !== undefined && foreheadHeight !== undefined && noseLength !== undefined && foreheadHeight + noseLength > faceLength * 0.8) {
+  if (
+    faceLength !== undefined &&
+    foreheadHeight !== undefined &&
+    noseLength !== undefined &&
+    foreheadHeight + noseLength > faceLength * 0.8
+  ) {
     questions.push({
       name: 'faceLength',
       message: `Forehead and nose leave only ${Math.round(faceLength - foreheadHeight - noseLength)} mm of the face. Check the face length.`,

@@ -1,4 +1,11 @@
-import { guideNamed, INITIAL_PARAMS, type GuideName, type GuideParams, type GuideParameter, type LayerKind } from './guides';
+import {
+  guideNamed,
+  INITIAL_PARAMS,
+  type GuideName,
+  type GuideParams,
+  type GuideParameter,
+  type LayerKind,
+} from './guides';
 import { faceModel, withEyesClosed, type FaceModel, type HalfFace } from './faceModel';
 import { PLAIN_FEATURES, type Features } from './features';
 import type { Landmarks, Side } from './landmarks';
@@ -6,12 +13,22 @@ import { mirror, type Point, type Polyline } from './point';
 import { areaOf, subtractRegion, uniteOutlines, type Region } from './region';
 import { ZONES, type ZoneName } from './zones';
 
-/** Places in canonical mm wiped off a placement: each an outline where it lies on the canonical face, not mirrored. */
+/**
+ * Places in canonical mm wiped off a placement: each an outline where it lies on the canonical face, not
+ * mirrored.
+ */
 type Wiped = { readonly without?: readonly (readonly Point[])[] };
 
-/** Where a step's product goes: by a guide that is redrawn on every face, or by an outline kept in canonical mm. */
+/**
+ * Where a step's product goes: by a guide that is redrawn on every face, or by an outline kept in canonical
+ * mm.
+ */
 export type Placement =
-  | ({ readonly guide: GuideName; readonly params?: Partial<GuideParams>; readonly side: Side | 'both' } & Wiped)
+  | ({
+      readonly guide: GuideName;
+      readonly params?: Partial<GuideParams>;
+      readonly side: Side | 'both';
+    } & Wiped)
   | ({
       readonly outline: readonly Point[];
       readonly featherMm: number;
@@ -34,16 +51,30 @@ export type PlacedShape = {
 /** Eyes open, as the face is drawn, or closed, as lids are worked. */
 export type Eyes = 'open' | 'closed';
 
-/** A placement as outlines on a face, one shape a side; with the eyes closed, lid and lash guides follow the closed lid. */
-export function outlineOf(placement: Placement, landmarks: Landmarks, features: Features = PLAIN_FEATURES, eyes: Eyes = 'open'): readonly PlacedShape[] {
+/**
+ * A placement as outlines on a face, one shape a side; with the eyes closed, lid and lash guides follow the
+ * closed lid.
+ */
+export function outlineOf(
+  placement: Placement,
+  landmarks: Landmarks,
+  features: Features = PLAIN_FEATURES,
+  eyes: Eyes = 'open',
+): readonly PlacedShape[] {
   const held = kept.get(placement);
-  if (held && held.landmarks === landmarks && held.features === features && held.eyes === eyes) return held.shapes;
+  if (held && held.landmarks === landmarks && held.features === features && held.eyes === eyes)
+    return held.shapes;
   const shapes = placed(placement, landmarks, features, eyes);
   kept.set(placement, { landmarks, features, eyes, shapes });
   return shapes;
 }
 
-type Kept = { readonly landmarks: Landmarks; readonly features: Features; readonly eyes: Eyes; readonly shapes: readonly PlacedShape[] };
+type Kept = {
+  readonly landmarks: Landmarks;
+  readonly features: Features;
+  readonly eyes: Eyes;
+  readonly shapes: readonly PlacedShape[];
+};
 // Placements never change once made; drawing, review, areas and words ask for the same one again and again.
 const kept = new WeakMap<Placement, Kept>();
 
@@ -61,8 +92,12 @@ function drawnShapes(placement: Extract<Placement, { outline: unknown }>, face: 
 function guidedShapes(placement: Extract<Placement, { guide: unknown }>, face: FaceModel): PlacedShape[] {
   const guide = guideNamed(placement.guide);
   const params = { ...INITIAL_PARAMS, ...placement.params };
-  if (!guide.central) return sidesOf(placement).map((side) => guidedShape(guide.build(face[side], face, params), face[side], side));
-  if (placement.guide.startsWith('zone.')) return [{ ...guidedShape(guide.build(face.left, face, params), face.left, 'left'), side: 'centre' }];
+  if (!guide.central)
+    return sidesOf(placement).map((side) =>
+      guidedShape(guide.build(face[side], face, params), face[side], side),
+    );
+  if (placement.guide.startsWith('zone.'))
+    return [{ ...guidedShape(guide.build(face.left, face, params), face.left, 'left'), side: 'centre' }];
   const [left, right] = [guide.build(face.left, face, params), guide.build(face.right, face, params)];
   const [onLeft, onRight] = [guidedShape(left, face.left, 'left'), guidedShape(right, face.right, 'right')];
   return [{ ...onLeft, side: 'centre', region: uniteOutlines([...onLeft.region, ...onRight.region]) }];
@@ -70,7 +105,11 @@ function guidedShapes(placement: Extract<Placement, { guide: unknown }>, face: F
 
 const sidesOf = ({ side }: Placement): readonly Side[] => (side === 'both' ? ['left', 'right'] : [side]);
 
-function wipedOff(shapes: readonly PlacedShape[], without: readonly (readonly Point[])[], face: FaceModel): PlacedShape[] {
+function wipedOff(
+  shapes: readonly PlacedShape[],
+  without: readonly (readonly Point[])[],
+  face: FaceModel,
+): PlacedShape[] {
   const wiped = uniteOutlines(without.map((outline) => outline.map(face.warp.toFace)));
   return shapes.map((shape) => ({ ...shape, region: subtractRegion(shape.region, wiped) }));
 }
@@ -78,13 +117,33 @@ function wipedOff(shapes: readonly PlacedShape[], without: readonly (readonly Po
 type LocalShape = Omit<PlacedShape, 'side'>;
 
 function guidedShape(shape: LocalShape, half: HalfFace, side: Side): PlacedShape {
-  const handles = Object.fromEntries(Object.entries(shape.handles).map(([name, p]) => [name, half.toFace(p)]));
-  return { ...shape, side, region: shape.region.map((polygon) => polygon.map(half.toFace)), line: shape.line?.map(half.toFace) ?? null, handles };
+  const handles = Object.fromEntries(
+    Object.entries(shape.handles).map(([name, p]) => [name, half.toFace(p)]),
+  );
+  return {
+    ...shape,
+    side,
+    region: shape.region.map((polygon) => polygon.map(half.toFace)),
+    line: shape.line?.map(half.toFace) ?? null,
+    handles,
+  };
 }
 
-function drawnShape({ outline, featherMm, stroke }: Extract<Placement, { outline: unknown }>, face: FaceModel, side: Side): PlacedShape {
-  const carry = ([x, y]: readonly [number, number, ...number[]]): Point => face.warp.toFace(side === 'right' ? mirror([x, y]) : [x, y]);
-  return { side, region: uniteOutlines([outline.map(carry)]), line: stroke?.map(carry) ?? null, handles: {}, featherMm, fade: [1, 1] };
+function drawnShape(
+  { outline, featherMm, stroke }: Extract<Placement, { outline: unknown }>,
+  face: FaceModel,
+  side: Side,
+): PlacedShape {
+  const carry = ([x, y]: readonly [number, number, ...number[]]): Point =>
+    face.warp.toFace(side === 'right' ? mirror([x, y]) : [x, y]);
+  return {
+    side,
+    region: uniteOutlines([outline.map(carry)]),
+    line: stroke?.map(carry) ?? null,
+    handles: {},
+    featherMm,
+    fade: [1, 1],
+  };
 }
 
 /** What a placement is for and what it is called. */
@@ -96,8 +155,15 @@ export function placementKind(placement: Placement): LayerKind | null {
 const DRAWN_CURVATURE = 1.5;
 
 /** Skin area of a placement on this face in cm2, both sides together. */
-export function placementArea(placement: Placement, landmarks: Landmarks, features: Features = PLAIN_FEATURES): number {
+export function placementArea(
+  placement: Placement,
+  landmarks: Landmarks,
+  features: Features = PLAIN_FEATURES,
+): number {
   const mm2 = outlineOf(placement, landmarks, features).reduce((sum, shape) => sum + areaOf(shape.region), 0);
-  const zone = 'guide' in placement && placement.guide.startsWith('zone.') ? (placement.guide.slice(5) as ZoneName) : null;
+  const zone =
+    'guide' in placement && placement.guide.startsWith('zone.')
+      ? (placement.guide.slice(5) as ZoneName)
+      : null;
   return (mm2 / 100) * (zone ? ZONES[zone].curvature : DRAWN_CURVATURE);
 }

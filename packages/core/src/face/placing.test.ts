@@ -36,18 +36,27 @@ const square = (x: number, y: number, half: number): Point[] => [
   [x + half, y + half],
   [x - half, y + half],
 ];
-const drawn = (outline: readonly Point[], side: 'left' | 'right' | 'both' = 'both'): Placement => ({ outline, featherMm: 2, side });
-const total = (placement: Placement, landmarks = TEMPLATE): number => outlineOf(placement, landmarks).reduce((sum, s) => sum + areaOf(s.region), 0);
+const drawn = (outline: readonly Point[], side: 'left' | 'right' | 'both' = 'both'): Placement => ({
+  outline,
+  featherMm: 2,
+  side,
+});
+const total = (placement: Placement, landmarks = TEMPLATE): number =>
+  outlineOf(placement, landmarks).reduce((sum, s) => sum + areaOf(s.region), 0);
 
 test.each(Object.keys(GUIDES) as (keyof typeof GUIDES)[])(
   'every parameter of %s does something, and has a handle that moves with it or a place of its own',
   (guide) => {
     for (const name of guideNamed(guide).adjustable as readonly GuideParameter[]) {
       const spec = GUIDE_PARAMETERS[name];
-      const at = (value: number) => outlineOf({ guide, side: 'left', params: { [name]: value } }, TEMPLATE)[0]!;
+      const at = (value: number) =>
+        outlineOf({ guide, side: 'left', params: { [name]: value } }, TEMPLATE)[0]!;
       const [low, high] = [at(spec.initial - 4 * spec.step), at(spec.initial + 4 * spec.step)];
       expect(JSON.stringify([low.region, low.fade])).not.toBe(JSON.stringify([high.region, high.fade]));
-      expect({ name, handle: high.handles[name] }).toEqual({ name, handle: [expect.any(Number), expect.any(Number)] });
+      expect({ name, handle: high.handles[name] }).toEqual({
+        name,
+        handle: [expect.any(Number), expect.any(Number)],
+      });
     }
   },
 );
@@ -61,12 +70,16 @@ test('a fade of nothing is even, a full one the guide’s own, a double one lose
 
 test('every kind can be placed, and every effect keeps the limits of every face', () => {
   for (const kind of LAYER_KINDS) {
-    if (kind !== 'base') expect(effectsFor(kind).length + Object.values(GUIDES).filter((g) => g.kind === kind).length).toBeGreaterThan(0);
+    if (kind !== 'base')
+      expect(
+        effectsFor(kind).length + Object.values(GUIDES).filter((g) => g.kind === kind).length,
+      ).toBeGreaterThan(0);
   }
   for (const measurements of Object.values(EIGHT_FACES)) {
     const landmarks = inferLandmarks(measurements);
     for (const { name, placements } of EFFECTS)
-      for (const placement of placements) expect({ name, breaches: checkLimits(placement, landmarks) }).toEqual({ name, breaches: [] });
+      for (const placement of placements)
+        expect({ name, breaches: checkLimits(placement, landmarks) }).toEqual({ name, breaches: [] });
   }
 });
 
@@ -80,14 +93,20 @@ test('effects warn where the face speaks against them', () => {
   expect(mind('conceal', 'lift', { lines: ['crow’s feet'] })).toContain('comma');
   expect(effectOf('lip', [{ guide: 'lips', side: 'both' }])?.name).toBe('natural');
   expect(effectOf('lip', [{ guide: 'lips', side: 'left' }])).toBeNull();
-  expect(effectOf('blush', [{ side: 'both', guide: 'blushLifted', params: { width: 100, liftMm: 1 } }])?.name).toBe('lift');
+  expect(
+    effectOf('blush', [{ side: 'both', guide: 'blushLifted', params: { width: 100, liftMm: 1 } }])?.name,
+  ).toBe('lift');
   for (const effect of EFFECTS) expect(effectOf(effect.kind, effect.placements)).toBe(effect);
 });
 
 test('lips go over the line in the middle and stay on it at the corners', () => {
   const box = (params: object) => {
     const points = outlineOf({ guide: 'lips', side: 'both', params }, TEMPLATE)[0]!.region.flat();
-    return { top: Math.min(...points.map(([, y]) => y)), left: Math.min(...points.map(([x]) => x)), bottom: Math.max(...points.map(([, y]) => y)) };
+    return {
+      top: Math.min(...points.map(([, y]) => y)),
+      left: Math.min(...points.map(([x]) => x)),
+      bottom: Math.max(...points.map(([, y]) => y)),
+    };
   };
   const [plain, over] = [box({}), box({ upperMm: 1, lowerMm: 1 })];
   expect(plain.top - over.top).toBeGreaterThan(0.7);
@@ -104,19 +123,32 @@ test('the liner starts nearer the nose when asked and never falls at its end', (
 
 test('hooded lids get their socket above the fold', () => {
   const top = (lids: 'open' | 'hooded') =>
-    Math.min(...outlineOf({ guide: 'socket', side: 'left' }, TEMPLATE, { ...PLAIN_FEATURES, lids: { left: lids, right: 'open' } })[0]!.line!.map(([, y]) => y));
-  const fold = Math.min(...faceModel(TEMPLATE, { ...PLAIN_FEATURES, lids: { left: 'hooded', right: 'open' } }).left.crease.map(([, y]) => y));
+    Math.min(
+      ...outlineOf({ guide: 'socket', side: 'left' }, TEMPLATE, {
+        ...PLAIN_FEATURES,
+        lids: { left: lids, right: 'open' },
+      })[0]!.line!.map(([, y]) => y),
+    );
+  const fold = Math.min(
+    ...faceModel(TEMPLATE, { ...PLAIN_FEATURES, lids: { left: 'hooded', right: 'open' } }).left.crease.map(
+      ([, y]) => y,
+    ),
+  );
   expect(top('hooded')).toBeLessThan(fold - 3);
 });
 
 test('with the eyes closed the lid is larger and its lashes lie lower; the rest stays', () => {
-  const area = (eyes: 'open' | 'closed') => outlineOf({ guide: 'lid', side: 'left' }, TEMPLATE, PLAIN_FEATURES, eyes)[0]!;
+  const area = (eyes: 'open' | 'closed') =>
+    outlineOf({ guide: 'lid', side: 'left' }, TEMPLATE, PLAIN_FEATURES, eyes)[0]!;
   expect(areaOf(area('closed').region)).toBeGreaterThan(areaOf(area('open').region) * 1.5);
-  expect(withEyesClosed(faceModel(TEMPLATE)).left.upperLid[10]![1]).toBeGreaterThan(faceModel(TEMPLATE).left.upperLid[10]![1]);
+  expect(withEyesClosed(faceModel(TEMPLATE)).left.upperLid[10]![1]).toBeGreaterThan(
+    faceModel(TEMPLATE).left.upperLid[10]![1],
+  );
   expect(outlineOf({ guide: 'blushFull', side: 'left' }, TEMPLATE, PLAIN_FEATURES, 'closed')).toEqual(
     outlineOf({ guide: 'blushFull', side: 'left' }, TEMPLATE),
   );
-  const parts = (eyes: 'open' | 'closed') => lineArt(TEMPLATE, PLAIN_FEATURES, eyes).lines.map((ink) => ink.part);
+  const parts = (eyes: 'open' | 'closed') =>
+    lineArt(TEMPLATE, PLAIN_FEATURES, eyes).lines.map((ink) => ink.part);
   expect(parts('closed')).not.toContain('iris');
   expect(parts('open')).toContain('iris');
 });
@@ -134,7 +166,12 @@ test('insets hold what they show', () => {
 });
 
 test.each(HAIR_STYLES)('with %s hair and every line the drawing stays under 60 kB of path data', (hair) => {
-  const features = { ...PLAIN_FEATURES, hair, beard: true, lines: ['forehead', 'between brows', 'crow’s feet', 'under eye', 'smile', 'lip'] as const };
+  const features = {
+    ...PLAIN_FEATURES,
+    hair,
+    beard: true,
+    lines: ['forehead', 'between brows', 'crow’s feet', 'under eye', 'smile', 'lip'] as const,
+  };
   for (const measurements of Object.values(EIGHT_FACES)) {
     const art = lineArt(inferLandmarks(measurements), { ...features, lines: [...features.lines] });
     expect([...art.ground, ...art.lines].reduce((sum, ink) => sum + ink.d.length, 0)).toBeLessThan(60_000);
@@ -167,18 +204,22 @@ test('two touching mirrored shapes across the midline stay one region', () => {
 });
 
 test('a hand-drawn contour is held to the limits of where it lies', () => {
-  const breach = (outline: readonly Point[]) => checkLimits(drawn(outline, 'left'), TEMPLATE, PLAIN_FEATURES, 'contour').map((b) => b.limit);
+  const breach = (outline: readonly Point[]) =>
+    checkLimits(drawn(outline, 'left'), TEMPLATE, PLAIN_FEATURES, 'contour').map((b) => b.limit);
   expect(breach(square(36, 40, 6))).toContain('pupil line');
   expect(breach(square(52, 62, 4))).toContain('mouth height');
   expect(breach(square(8, 14, 4))).toEqual(['bridge']);
   expect(breach(square(0, -50, 8))).toEqual(['free triangle']);
   expect(breach(square(52, 30, 4))).toEqual([]);
-  expect(checkLimits(drawn(square(8, 14, 4)), TEMPLATE, PLAIN_FEATURES, 'blush').map((b) => b.limit)).toEqual([]);
+  expect(checkLimits(drawn(square(8, 14, 4)), TEMPLATE, PLAIN_FEATURES, 'blush').map((b) => b.limit)).toEqual(
+    [],
+  );
 });
 
 test('left against right: nothing on a symmetric face, the shift when one side is moved', () => {
   const face = faceModel(TEMPLATE);
-  const region = (params: object, side: 'left' | 'right') => outlineOf({ guide: 'blushLifted', side, params }, TEMPLATE)[0]!.region;
+  const region = (params: object, side: 'left' | 'right') =>
+    outlineOf({ guide: 'blushLifted', side, params }, TEMPLATE)[0]!.region;
   expect(symmetryOf(region({}, 'left'), region({}, 'right'), face)!.meanMm).toBeLessThan(0.05);
   const moved = symmetryOf(region({}, 'left'), region({ liftMm: 5 }, 'right'), face)!;
   expect(moved.meanMm).toBeGreaterThan(1.5);
@@ -202,6 +243,10 @@ test('a placement is said so that it can be repeated unseen', () => {
   expect(contour).toMatch(
     /^cheek contour, client’s left, from the ear towards the mouth corner, under the cheekbone, ends \d+ mm before the pupil line, lift 2 mm, \d+\.\d cm²$/,
   );
-  expect(speakPlacement(drawn(square(37, 34, 6), 'right'), TEMPLATE)).toMatch(/^drawn by hand, client’s right, mostly on the apple of the cheek, \d/);
-  expect(speakPlacement({ guide: 'lips', side: 'both', without: [square(0, 60, 1)] }, TEMPLATE)).toContain('partly wiped off');
+  expect(speakPlacement(drawn(square(37, 34, 6), 'right'), TEMPLATE)).toMatch(
+    /^drawn by hand, client’s right, mostly on the apple of the cheek, \d/,
+  );
+  expect(speakPlacement({ guide: 'lips', side: 'both', without: [square(0, 60, 1)] }, TEMPLATE)).toContain(
+    'partly wiped off',
+  );
 });

@@ -7,12 +7,18 @@ export type Polygon = readonly Point[];
 export const add = (p: Point, q: Point): Point => [p[0] + q[0], p[1] + q[1]];
 export const subtract = (p: Point, q: Point): Point => [p[0] - q[0], p[1] - q[1]];
 export const scale = (p: Point, k: number): Point => [p[0] * k, p[1] * k];
-export const mix = (p: Point, q: Point, t: number): Point => [p[0] + (q[0] - p[0]) * t, p[1] + (q[1] - p[1]) * t];
+export const mix = (p: Point, q: Point, t: number): Point => [
+  p[0] + (q[0] - p[0]) * t,
+  p[1] + (q[1] - p[1]) * t,
+];
 export const distance = (p: Point, q: Point): number => Math.hypot(p[0] - q[0], p[1] - q[1]);
 export const mirror = (p: Point): Point => [-p[0], p[1]];
 
 /** To a hundredth of a mm, as documents keep places. */
-export const rounded = (p: Point): [number, number] => [Math.round(p[0] * 100) / 100, Math.round(p[1] * 100) / 100];
+export const rounded = (p: Point): [number, number] => [
+  Math.round(p[0] * 100) / 100,
+  Math.round(p[1] * 100) / 100,
+];
 
 /** A polyline with its lengths added up, for many look-ups along it. */
 export type MeasuredLine = { readonly lengthMm: number; readonly at: (t: number) => Point };
@@ -75,7 +81,8 @@ export function distanceToLine(p: Point, line: Polyline): number {
 function distanceToSegment(p: Point, a: Point, b: Point): number {
   const ab = subtract(b, a);
   const length2 = ab[0] * ab[0] + ab[1] * ab[1];
-  const t = length2 === 0 ? 0 : Math.max(0, Math.min(1, ((p[0] - a[0]) * ab[0] + (p[1] - a[1]) * ab[1]) / length2));
+  const t =
+    length2 === 0 ? 0 : Math.max(0, Math.min(1, ((p[0] - a[0]) * ab[0] + (p[1] - a[1]) * ab[1]) / length2));
   return distance(p, add(a, scale(ab, t)));
 }
 
@@ -85,7 +92,8 @@ export function isInside(p: Point, polygon: Polygon): boolean {
   for (let i = 0, j = polygon.length - 1; i < polygon.length; j = i++) {
     const a = polygon[i]!;
     const b = polygon[j]!;
-    if (a[1] > p[1] !== b[1] > p[1] && p[0] < ((b[0] - a[0]) * (p[1] - a[1])) / (b[1] - a[1]) + a[0]) inside = !inside;
+    if (a[1] > p[1] !== b[1] > p[1] && p[0] < ((b[0] - a[0]) * (p[1] - a[1])) / (b[1] - a[1]) + a[0])
+      inside = !inside;
   }
   return inside;
 }
@@ -113,6 +121,9 @@ export function ellipse(centre: Point, rx: number, ry: number, degrees = 0, step
   return Array.from({ length: steps }, (_, i) => {
     const a = (2 * Math.PI * i) / steps;
     const [x, y] = [rx * Math.cos(a), ry * Math.sin(a)];
-    return [centre[0] + x * Math.cos(turn) - y * Math.sin(turn), centre[1] + x * Math.sin(turn) + y * Math.cos(turn)];
+    return [
+      centre[0] + x * Math.cos(turn) - y * Math.sin(turn),
+      centre[1] + x * Math.sin(turn) + y * Math.cos(turn),
+    ];
   });
 }

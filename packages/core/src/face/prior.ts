@@ -96,7 +96,9 @@ function offsetFromCentre(name: LandmarkName, group: Group, axis: 0 | 1): number
   const key = `${group.names.source}|${side}`;
   let centre = centres.get(key);
   if (!centre) {
-    const members = LANDMARKS.filter((n) => group.names.test(n) && (side === 0 || sign(TEMPLATE[n][0]) === side));
+    const members = LANDMARKS.filter(
+      (n) => group.names.test(n) && (side === 0 || sign(TEMPLATE[n][0]) === side),
+    );
     const mean = (k: 0 | 1): number => members.reduce((s, n) => s + TEMPLATE[n][k], 0) / members.length;
     centre = [side === 0 ? 0 : mean(0), mean(1)];
     centres.set(key, centre);

@@ -1,4 +1,14 @@
-import { differenceD, EndType, FillRule, inflatePathsD, intersectD, JoinType, simplifyPathsD, unionD, type PathsD } from 'clipper2-ts';
+import {
+  differenceD,
+  EndType,
+  FillRule,
+  inflatePathsD,
+  intersectD,
+  JoinType,
+  simplifyPathsD,
+  unionD,
+  type PathsD,
+} from 'clipper2-ts';
 import { signedArea, type Polygon } from './point';
 
 /** A region of the face: outer outlines and, running the other way, holes. */
@@ -37,8 +47,13 @@ export function areaOf(region: Region): number {
 /** An outline made larger all round by mm; of the largest piece should it fall apart. */
 export function grown(outline: Polygon, mm: number): Polygon {
   const turned = signedArea(outline) < 0 ? [...outline].reverse() : outline;
-  const pieces = fromPaths(inflatePathsD(toPaths([turned]), mm, JoinType.Round, EndType.Polygon, 2, DECIMALS));
-  return pieces.reduce((best, piece) => (Math.abs(signedArea(piece)) > Math.abs(signedArea(best)) ? piece : best), pieces[0] ?? outline);
+  const pieces = fromPaths(
+    inflatePathsD(toPaths([turned]), mm, JoinType.Round, EndType.Polygon, 2, DECIMALS),
+  );
+  return pieces.reduce(
+    (best, piece) => (Math.abs(signedArea(piece)) > Math.abs(signedArea(best)) ? piece : best),
+    pieces[0] ?? outline,
+  );
 }
 
 /** The same outlines with points left out that lie within `mm` of where the line runs without them. */

@@ -22,23 +22,38 @@ import {
 } from '.';
 import { anyFace, EIGHT_FACES } from './face.testing';
 
-const UNEVEN: Features = { ...PLAIN_FEATURES, brows: 'full', right: { brows: 'sparse', lines: ['crow’s feet'], narrowTemples: true, lipEdge: 'blurred' } };
+const UNEVEN: Features = {
+  ...PLAIN_FEATURES,
+  brows: 'full',
+  right: { brows: 'sparse', lines: ['crow’s feet'], narrowTemples: true, lipEdge: 'blurred' },
+};
 
 test('what is said once holds for both sides; the client’s right may differ', () => {
   expect(featuresOn('left', UNEVEN).brows).toBe('full');
-  expect(featuresOn('right', UNEVEN)).toMatchObject({ brows: 'sparse', lines: ['crow’s feet'], hair: PLAIN_FEATURES.hair });
+  expect(featuresOn('right', UNEVEN)).toMatchObject({
+    brows: 'sparse',
+    lines: ['crow’s feet'],
+    hair: PLAIN_FEATURES.hair,
+  });
   expect(featuresOn('right', UNEVEN)).toBe(featuresOn('right', UNEVEN));
   expect(featuresOn('right', PLAIN_FEATURES)).toBe(PLAIN_FEATURES);
   expect(sidesWhere(UNEVEN, ({ narrowTemples }) => narrowTemples)).toEqual(['right']);
-  expect(sidesWhere({ ...PLAIN_FEATURES, narrowTemples: true }, ({ narrowTemples }) => narrowTemples)).toEqual(['left', 'right']);
+  expect(
+    sidesWhere({ ...PLAIN_FEATURES, narrowTemples: true }, ({ narrowTemples }) => narrowTemples),
+  ).toEqual(['left', 'right']);
 });
 
 test('a guide is taken off one side and stays on the other', () => {
   const forehead: Placement = { guide: 'foreheadContour', side: 'both' };
   const cheek: Placement = { guide: 'cheekContour', side: 'both' };
-  expect(offSides([forehead, cheek], 'foreheadContour', ['right'])).toEqual([{ guide: 'foreheadContour', side: 'left' }, cheek]);
+  expect(offSides([forehead, cheek], 'foreheadContour', ['right'])).toEqual([
+    { guide: 'foreheadContour', side: 'left' },
+    cheek,
+  ]);
   expect(offSides([forehead], 'foreheadContour', ['left', 'right'])).toEqual([]);
-  expect(offSides([{ ...forehead, side: 'left' }], 'foreheadContour', ['right'])).toEqual([{ ...forehead, side: 'left' }]);
+  expect(offSides([{ ...forehead, side: 'left' }], 'foreheadContour', ['right'])).toEqual([
+    { ...forehead, side: 'left' },
+  ]);
   expect(offSides([{ ...forehead, side: 'right' }], 'foreheadContour', ['right'])).toEqual([]);
   expect(offSides([forehead], 'foreheadContour', [])).toEqual([forehead]);
 });
@@ -77,7 +92,11 @@ test('no hair hangs into the face under the brows', () => {
       let [x, y] = [0, 0];
       for (const [, command, dx, dy] of d.matchAll(/([Ml]?)\s*(-?\d*\.?\d+)\s*(-?\d*\.?\d+)/g)) {
         [x, y] = command === 'M' ? [Number(dx), Number(dy)] : [x + Number(dx), y + Number(dy)];
-        expect({ hair, part, inside: Math.abs(x) < 50 && y > -27 && y < 100 }).toEqual({ hair, part, inside: false });
+        expect({ hair, part, inside: Math.abs(x) < 50 && y > -27 && y < 100 }).toEqual({
+          hair,
+          part,
+          inside: false,
+        });
       }
     }
   }
@@ -102,7 +121,10 @@ test('on 200 random faces the guide’s contour keeps to the smile edge, and one
   const share = (liftMm: number, measurements: object): number => {
     const landmarks = inferLandmarks(measurements);
     const face = faceModel(landmarks);
-    const line = outlineOf({ guide: 'cheekContour', side: 'left', params: { liftMm } }, landmarks)[0]!.line!.map(face.left.fromFace);
+    const line = outlineOf(
+      { guide: 'cheekContour', side: 'left', params: { liftMm } },
+      landmarks,
+    )[0]!.line!.map(face.left.fromFace);
     return line.filter((p) => isInHollow(p, contourFinder(face.left, face))).length / line.length;
   };
   fc.assert(

@@ -16,9 +16,13 @@ export type Symmetry = {
 /** A mean distance up to this is as even as hands are; up to twice this is fair. */
 export const EVEN_MM = 1;
 
-const closed = (region: Region): Polyline[] => region.map((polygon) => resample([...polygon, polygon[0]!], 1));
+const closed = (region: Region): Polyline[] =>
+  region.map((polygon) => resample([...polygon, polygon[0]!], 1));
 
-/** Compares a left with a right region over the face's own midline, outlines sampled every mm; null when one is empty. */
+/**
+ * Compares a left with a right region over the face's own midline, outlines sampled every mm; null when one
+ * is empty.
+ */
 export function symmetryOf(left: Region, right: Region, face: FaceModel): Symmetry | null {
   const here = closed(left.map((polygon) => polygon.map(face.left.fromFace)));
   const there = closed(right.map((polygon) => polygon.map(face.right.fromFace)));
@@ -36,7 +40,12 @@ export function symmetryOf(left: Region, right: Region, face: FaceModel): Symmet
   measure(here, there);
   measure(there, here);
   const [a, b] = [areaOf(left), areaOf(right)];
-  return { meanMm: sum / count, largestMm: largest, areaRatio: Math.min(a, b) / Math.max(a, b), at: face.left.toFace(at) };
+  return {
+    meanMm: sum / count,
+    largestMm: largest,
+    areaRatio: Math.min(a, b) / Math.max(a, b),
+    at: face.left.toFace(at),
+  };
 }
 
 /** A region moved to the other side of the canonical face. */

@@ -6,7 +6,10 @@ import { faceWarp } from './faceWarp';
 import { MEASUREMENT_NAMES, questionMeasurements, termsOf, type Measurements } from './measurements';
 import type { Point } from './point';
 
-/** The landmarks worth tapping on a photo, in an order the eye finds them: 25 taps make a better face than the tape. */
+/**
+ * The landmarks worth tapping on a photo, in an order the eye finds them: 25 taps make a better face than the
+ * tape.
+ */
 export const TAPPED_LANDMARKS = [
   'pupil_right',
   'pupil_left',
@@ -68,7 +71,9 @@ export const TAP_WORDS: Readonly<Record<TappedLandmark, string>> = {
 /** Taps in face mm: origin between the pupils, x to the client's left. */
 export type Taps = { readonly [name in TappedLandmark]?: Point };
 /** Taps as documents hold them. */
-export const TapsSchema = Type.Unsafe<Taps>(Type.Partial(Type.Object(Object.fromEntries(TAPPED_LANDMARKS.map((name) => [name, PointSchema]))), closed));
+export const TapsSchema = Type.Unsafe<Taps>(
+  Type.Partial(Type.Object(Object.fromEntries(TAPPED_LANDMARKS.map((name) => [name, PointSchema]))), closed),
+);
 /** Taps as they fall on a picture, in its pixels. */
 export type PictureTaps = Taps;
 
@@ -92,18 +97,35 @@ export function landmarksOf({ measurements, taps = {}, likeness = null }: Trace)
     const p: Point | undefined = taps[name];
     return p ? pointObservation(name, p, TAP_SD) : [];
   });
-  const like = likeness ? LANDMARKS.flatMap((name) => pointObservation(name, likeness[name], LIKENESS_SD)) : [];
+  const like = likeness
+    ? LANDMARKS.flatMap((name) => pointObservation(name, likeness[name], LIKENESS_SD))
+    : [];
   const given = [...observationsOf(measurements), ...tapped, ...like];
   return given.length === 0 ? TEMPLATE : attachEars(conditionLandmarks(given));
 }
 
 function pointObservation(name: LandmarkName, at: Point, sd: number): Observation[] {
-  return ([0, 1] as const).map((axis) => ({ terms: [[name, axis, 1]], difference: at[axis] - TEMPLATE[name][axis], sd }));
+  return ([0, 1] as const).map((axis) => ({
+    terms: [[name, axis, 1]],
+    difference: at[axis] - TEMPLATE[name][axis],
+    sd,
+  }));
 }
 
-/** Where each landmark of a face comes from: what was tapped, what a measurement touches, what another face gave, or the prior. */
-export function sourcesOf({ measurements, taps = {}, likeness = null }: Trace): Readonly<Record<LandmarkName, Source>> {
-  const measured = new Set(MEASUREMENT_NAMES.filter((name) => measurements[name] !== undefined).flatMap((name) => termsOf(name).map(([landmark]) => landmark)));
+/**
+ * Where each landmark of a face comes from: what was tapped, what a measurement touches, what another face
+ * gave, or the prior.
+ */
+export function sourcesOf({
+  measurements,
+  taps = {},
+  likeness = null,
+}: Trace): Readonly<Record<LandmarkName, Source>> {
+  const measured = new Set(
+    MEASUREMENT_NAMES.filter((name) => measurements[name] !== undefined).flatMap((name) =>
+      termsOf(name).map(([landmark]) => landmark),
+    ),
+  );
   const sourceOf = (name: LandmarkName): Source => {
     if (name in taps) return 'tapped';
     if (measured.has(name)) return 'measured';
@@ -113,16 +135,25 @@ export function sourcesOf({ measurements, taps = {}, likeness = null }: Trace): 
 }
 
 /**
- * Taps on a picture as mm: turned so that the pupils are level, moved so that their midpoint is the origin, and scaled by one length
- * known in mm between two tapped places. Throws a RangeError that says which tap is missing.
+ * Taps on a picture as mm: turned so that the pupils are level, moved so that their midpoint is the origin,
+ * and scaled by one length known in mm between two tapped places. Throws a RangeError that says which tap is
+ * missing.
  */
-export function tapsInMm(taps: PictureTaps, scale: { readonly from: TappedLandmark; readonly to: TappedLandmark; readonly mm: number }): Taps {
+export function tapsInMm(
+  taps: PictureTaps,
+  scale: { readonly from: TappedLandmark; readonly to: TappedLandmark; readonly mm: number },
+): Taps {
   const { pupil_left: left, pupil_right: right } = taps;
-  if (!left || !right) throw new RangeError('Tap both pupils: they say where the middle is and how the head is held.');
+  if (!left || !right)
+    throw new RangeError('Tap both pupils: they say where the middle is and how the head is held.');
   const [from, to] = [taps[scale.from], taps[scale.to]];
-  if (!from || !to) throw new RangeError(`Tap both ends of the length you know: ${TAP_WORDS[scale.from]} and ${TAP_WORDS[scale.to]}.`);
+  if (!from || !to)
+    throw new RangeError(
+      `Tap both ends of the length you know: ${TAP_WORDS[scale.from]} and ${TAP_WORDS[scale.to]}.`,
+    );
   const pixels = Math.hypot(to[0] - from[0], to[1] - from[1]);
-  if (!(pixels > 0) || !(scale.mm > 0)) throw new RangeError('The length that sets the scale must be more than nothing.');
+  if (!(pixels > 0) || !(scale.mm > 0))
+    throw new RangeError('The length that sets the scale must be more than nothing.');
   const mmPerPixel = scale.mm / pixels;
   const turn = Math.atan2(left[1] - right[1], left[0] - right[0]);
   const [cos, sin] = [Math.cos(-turn), Math.sin(-turn)];
@@ -140,7 +171,18 @@ const round = (value: number): number => Math.round(value * 100) / 100;
 export type TapQuestion = { readonly name: TappedLandmark; readonly message: string };
 
 /** Pairs whose client's left must lie to the viewer's right of the client's right. */
-const PAIRS = ['pupil', 'eye_inner', 'eye_outer', 'brow_arch', 'temple', 'zygion', 'ala', 'mouth_corner', 'gonion', 'mentolateral'] as const;
+const PAIRS = [
+  'pupil',
+  'eye_inner',
+  'eye_outer',
+  'brow_arch',
+  'temple',
+  'zygion',
+  'ala',
+  'mouth_corner',
+  'gonion',
+  'mentolateral',
+] as const;
 /** From top to bottom of a face. */
 const DOWNWARDS = [
   'hairline_c',
@@ -156,7 +198,10 @@ const DOWNWARDS = [
 /** A tap further than this from where the other taps expect it is questioned, in mm. */
 const UNLIKELY_MM = 9;
 
-/** Taps no face is likely to have, each with what to check: sides swapped, order wrong, far from where the others expect it. */
+/**
+ * Taps no face is likely to have, each with what to check: sides swapped, order wrong, far from where the
+ * others expect it.
+ */
 export function questionTaps(taps: Taps): TapQuestion[] {
   const questions: TapQuestion[] = [];
   for (const pair of PAIRS) {
@@ -164,14 +209,16 @@ export function questionTaps(taps: Taps): TapQuestion[] {
     if (left && right && left[0] <= right[0]) {
       questions.push({
         name: `${pair}_left`,
-        message: 'Left and right look swapped: the client’s left is on the right of the picture, unless it is mirrored.',
+        message:
+          'Left and right look swapped: the client’s left is on the right of the picture, unless it is mirrored.',
       });
     }
   }
   const placed = DOWNWARDS.filter((name) => taps[name]);
   placed.slice(1).forEach((name, i) => {
     const above = placed[i]!;
-    if (taps[name]![1] <= taps[above]![1]) questions.push({ name, message: `This should lie below ${TAP_WORDS[above]}. Were two taps swapped?` });
+    if (taps[name]![1] <= taps[above]![1])
+      questions.push({ name, message: `This should lie below ${TAP_WORDS[above]}. Were two taps swapped?` });
   });
   if (questions.length > 0) return questions;
   const names = Object.keys(taps) as TappedLandmark[];
@@ -180,7 +227,10 @@ export function questionTaps(taps: Taps): TapQuestion[] {
     const expected = landmarksOf({ measurements: {}, taps: others })[name];
     const off = Math.hypot(taps[name]![0] - expected[0], taps[name]![1] - expected[1]);
     if (off > UNLIKELY_MM && names.length > 6) {
-      questions.push({ name, message: `This lies ${Math.round(off)} mm from where the other taps expect it. Look again; keep it if the face is so.` });
+      questions.push({
+        name,
+        message: `This lies ${Math.round(off)} mm from where the other taps expect it. Look again; keep it if the face is so.`,
+      });
     }
   }
   return questions;
@@ -192,12 +242,18 @@ export function questionTrace(trace: Trace): string[] {
   const landmarks = landmarksOf(trace);
   const swapped = PAIRS.some((pair) => landmarks[`${pair}_left`][0] <= landmarks[`${pair}_right`][0]);
   if (swapped) questions.push('Left and right are crossed: check the taps on both sides.');
-  else if (faceWarp(landmarks).smallestJacobian() < 0.1) questions.push('These numbers together fold the face: check the last one changed.');
+  else if (faceWarp(landmarks).smallestJacobian() < 0.1)
+    questions.push('These numbers together fold the face: check the last one changed.');
   return questions;
 }
 
-/** How much each pair differs between the client's sides, in mm: height and distance from the middle; the largest first. */
-export function sideDifferences(landmarks: Landmarks): readonly { readonly part: string; readonly words: string; readonly mm: number }[] {
+/**
+ * How much each pair differs between the client's sides, in mm: height and distance from the middle; the
+ * largest first.
+ */
+export function sideDifferences(
+  landmarks: Landmarks,
+): readonly { readonly part: string; readonly words: string; readonly mm: number }[] {
   const parts: readonly (readonly [(typeof PAIRS)[number], string])[] = [
     ['brow_arch', 'brow'],
     ['eye_outer', 'outer eye corner'],
@@ -211,8 +267,16 @@ export function sideDifferences(landmarks: Landmarks): readonly { readonly part:
       const higher = right[1] - left[1];
       const wider = left[0] + right[0];
       return [
-        { part, mm: Math.abs(higher), words: `The client’s ${higher > 0 ? 'left' : 'right'} ${part} sits ${Math.abs(higher).toFixed(1)} mm higher.` },
-        { part, mm: Math.abs(wider), words: `The client’s ${wider > 0 ? 'left' : 'right'} ${part} stands ${Math.abs(wider).toFixed(1)} mm further out.` },
+        {
+          part,
+          mm: Math.abs(higher),
+          words: `The client’s ${higher > 0 ? 'left' : 'right'} ${part} sits ${Math.abs(higher).toFixed(1)} mm higher.`,
+        },
+        {
+          part,
+          mm: Math.abs(wider),
+          words: `The client’s ${wider > 0 ? 'left' : 'right'} ${part} stands ${Math.abs(wider).toFixed(1)} mm further out.`,
+        },
       ];
     })
     .filter(({ mm }) => mm >= 1)

@@ -1,5 +1,15 @@
 import fc from 'fast-check';
-import { ASKED_MEASUREMENTS, canonicalMeasure, faceWarp, inferLandmarks, LANDMARKS, measure, questionMeasurements, TEMPLATE, type Point } from '.';
+import {
+  ASKED_MEASUREMENTS,
+  canonicalMeasure,
+  faceWarp,
+  inferLandmarks,
+  LANDMARKS,
+  measure,
+  questionMeasurements,
+  TEMPLATE,
+  type Point,
+} from '.';
 import { anyFace, EIGHT_FACES } from './face.testing';
 
 const gap = (p: Point, q: Point): number => Math.hypot(p[0] - q[0], p[1] - q[1]);
@@ -27,15 +37,24 @@ test('inferred faces have the measurements they were given, to the tape’s erro
   fc.assert(
     fc.property(anyFace, (measurements) => {
       const face = inferLandmarks(measurements);
-      for (const name of ASKED_MEASUREMENTS) expect(Math.abs(measure(name, face) - measurements[name])).toBeLessThan(0.6);
-      expect(gap([0, 0], [(face.pupil_left[0] + face.pupil_right[0]) / 2, (face.pupil_left[1] + face.pupil_right[1]) / 2])).toBeLessThan(0.01);
+      for (const name of ASKED_MEASUREMENTS)
+        expect(Math.abs(measure(name, face) - measurements[name])).toBeLessThan(0.6);
+      expect(
+        gap(
+          [0, 0],
+          [(face.pupil_left[0] + face.pupil_right[0]) / 2, (face.pupil_left[1] + face.pupil_right[1]) / 2],
+        ),
+      ).toBeLessThan(0.01);
     }),
     { numRuns: 60, seed: 1 },
   );
 });
 
 test('a lower brow on one side moves that brow and hardly the other', () => {
-  const face = inferLandmarks({ browGapLeft: canonicalMeasure('browGapLeft') - 4, browGapRight: canonicalMeasure('browGapRight') });
+  const face = inferLandmarks({
+    browGapLeft: canonicalMeasure('browGapLeft') - 4,
+    browGapRight: canonicalMeasure('browGapRight'),
+  });
   expect(face.brow_arch_left[1] - TEMPLATE.brow_arch_left[1]).toBeGreaterThan(2.5);
   expect(Math.abs(face.brow_arch_right[1] - TEMPLATE.brow_arch_right[1])).toBeLessThan(1.5);
 });
@@ -48,24 +67,38 @@ test('symmetric measurements keep the face symmetric', () => {
   }
 });
 
-test.each(Object.entries(EIGHT_FACES))('the %s face does not fold, and carries every driving landmark exactly', (_, measurements) => {
-  const landmarks = inferLandmarks(measurements);
-  const warp = faceWarp(landmarks);
-  expect(warp.smallestJacobian()).toBeGreaterThan(0.3);
-  expect(warp.isFoldFree()).toBe(true);
-  for (const name of ['gonion_left', 'eye_outer_right', 'nose_tip', 'cupid_peak_left', 'ear_top_right'] as const) {
-    expect(gap(warp.toFace(TEMPLATE[name]), landmarks[name])).toBeLessThan(1e-8);
-  }
-});
+test.each(Object.entries(EIGHT_FACES))(
+  'the %s face does not fold, and carries every driving landmark exactly',
+  (_, measurements) => {
+    const landmarks = inferLandmarks(measurements);
+    const warp = faceWarp(landmarks);
+    expect(warp.smallestJacobian()).toBeGreaterThan(0.3);
+    expect(warp.isFoldFree()).toBe(true);
+    for (const name of [
+      'gonion_left',
+      'eye_outer_right',
+      'nose_tip',
+      'cupid_peak_left',
+      'ear_top_right',
+    ] as const) {
+      expect(gap(warp.toFace(TEMPLATE[name]), landmarks[name])).toBeLessThan(1e-8);
+    }
+  },
+);
 
 test('numbers no face has are questioned by name', () => {
-  expect(questionMeasurements({ noseLength: 3 })[0]).toMatchObject({ name: 'noseLength', message: expect.stringContaining('30 to 70 mm') });
+  expect(questionMeasurements({ noseLength: 3 })[0]).toMatchObject({
+    name: 'noseLength',
+    message: expect.stringContaining('30 to 70 mm'),
+  });
   expect(
     questionMeasurements({ jawWidth: 140, cheekboneWidth: 110 })
       .map((q) => q.message)
       .join(),
   ).toContain('swapped');
-  expect(questionMeasurements({ faceLength: 140, foreheadHeight: 70, noseLength: 60 }).map((q) => q.name)).toContain('faceLength');
+  expect(
+    questionMeasurements({ faceLength: 140, foreheadHeight: 70, noseLength: 60 }).map((q) => q.name),
+  ).toContain('faceLength');
   expect(questionMeasurements({ faceLength: 180, jawWidth: 105 })).toEqual([]);
   expect(questionMeasurements({ faceLength: Number.NaN })).toHaveLength(1);
 });

@@ -1,4 +1,16 @@
-import { EAR_FOLD, HAIRLINE, LOWER_LIP, MOUTH_LINE, NECK, OUTLINE, SMILE_LINE, UPPER_LID, LOWER_LID, CREASE, UPPER_LIP } from './canonicalLines';
+import {
+  EAR_FOLD,
+  HAIRLINE,
+  LOWER_LIP,
+  MOUTH_LINE,
+  NECK,
+  OUTLINE,
+  SMILE_LINE,
+  UPPER_LID,
+  LOWER_LID,
+  CREASE,
+  UPPER_LIP,
+} from './canonicalLines';
 import { mirrored, ribbon, throughPoints } from './curve';
 import { faceWarp } from './faceWarp';
 import type { Landmarks, Side } from './landmarks';
@@ -24,13 +36,21 @@ const below = (line: Polyline, from: number, to: number): Polygon => {
   const xs = throughPoints(line, 1);
   return [
     ...xs.map(([x, y]): Point => [x, y + from]),
-    ...[...xs].reverse().map(([x, y]): Point => [x, y + to * Math.sin(Math.PI * (0.15 + 0.7 * ((x - 15.7) / 29.1)))]),
+    ...[...xs]
+      .reverse()
+      .map(([x, y]): Point => [x, y + to * Math.sin(Math.PI * (0.15 + 0.7 * ((x - 15.7) / 29.1)))]),
   ];
 };
 
-const FACE_OUTLINE: Polygon = mirrored([...throughPoints(HAIRLINE, 2), ...throughPoints(OUTLINE, 2).slice(9)]);
+const FACE_OUTLINE: Polygon = mirrored([
+  ...throughPoints(HAIRLINE, 2),
+  ...throughPoints(OUTLINE, 2).slice(9),
+]);
 
-/** Zones of face and neck: outlines on the canonical face, and how much more skin there is than a front view shows. */
+/**
+ * Zones of face and neck: outlines on the canonical face, and how much more skin there is than a front view
+ * shows.
+ */
 export const ZONES = {
   wholeFace: { label: 'Whole face', outline: FACE_OUTLINE, paired: false, curvature: 1.41 },
   foreheadCentre: {
@@ -45,31 +65,83 @@ export const ZONES = {
     paired: true,
     curvature: 1.51,
   },
-  temple: { label: 'Temple', outline: smooth('55.5,-37 60.5,-33 63,-26 64.4,-14 62,-6 58,-8 56.5,-18'), paired: true, curvature: 2.47 },
+  temple: {
+    label: 'Temple',
+    outline: smooth('55.5,-37 60.5,-33 63,-26 64.4,-14 62,-6 58,-8 56.5,-18'),
+    paired: true,
+    curvature: 2.47,
+  },
   browBone: {
     label: 'Brow bone',
     outline: smooth('14,-16.5 26,-19.5 42,-22 54,-17.5 48,-10.5 43,-10.5 37.4,-12.6 31,-13 24.6,-12 18,-9.5'),
     paired: true,
     curvature: 1.4,
   },
-  mobileLid: { label: 'Lid', outline: [...throughPoints(UPPER_LID, 1), ...throughPoints([...CREASE].reverse(), 1)], paired: true, curvature: 1.2 },
-  crease: { label: 'Crease', outline: ribbon(throughPoints(CREASE, 1), (t) => 0.4 + 1.5 * Math.sin(Math.PI * t)), paired: true, curvature: 1.2 },
-  innerCorner: { label: 'Inner corner', outline: ellipse([14.6, 1.6], 3, 5.8, 12), paired: true, curvature: 1.3 },
-  underEye: { label: 'Under eye', outline: below([...LOWER_LID].reverse(), 1.2, 14), paired: true, curvature: 1.17 },
-  noseBridge: { label: 'Bridge of the nose', outline: whole('0,-8 5.4,-7 6.2,8 7,20 7.4,30 0,31'), paired: false, curvature: 1.3 },
-  noseSide: { label: 'Side of the nose', outline: smooth('6.4,-5 10,-2 13,8 17,22 16.4,30 11,31.6 7.8,28 7,12'), paired: true, curvature: 1.5 },
+  mobileLid: {
+    label: 'Lid',
+    outline: [...throughPoints(UPPER_LID, 1), ...throughPoints([...CREASE].reverse(), 1)],
+    paired: true,
+    curvature: 1.2,
+  },
+  crease: {
+    label: 'Crease',
+    outline: ribbon(throughPoints(CREASE, 1), (t) => 0.4 + 1.5 * Math.sin(Math.PI * t)),
+    paired: true,
+    curvature: 1.2,
+  },
+  innerCorner: {
+    label: 'Inner corner',
+    outline: ellipse([14.6, 1.6], 3, 5.8, 12),
+    paired: true,
+    curvature: 1.3,
+  },
+  underEye: {
+    label: 'Under eye',
+    outline: below([...LOWER_LID].reverse(), 1.2, 14),
+    paired: true,
+    curvature: 1.17,
+  },
+  noseBridge: {
+    label: 'Bridge of the nose',
+    outline: whole('0,-8 5.4,-7 6.2,8 7,20 7.4,30 0,31'),
+    paired: false,
+    curvature: 1.3,
+  },
+  noseSide: {
+    label: 'Side of the nose',
+    outline: smooth('6.4,-5 10,-2 13,8 17,22 16.4,30 11,31.6 7.8,28 7,12'),
+    paired: true,
+    curvature: 1.5,
+  },
   noseTip: { label: 'Tip of the nose', outline: ellipse([0, 37.6], 7.4, 7.4), paired: false, curvature: 1.9 },
   ala: { label: 'Wing of the nose', outline: ellipse([12, 36.6], 4.3, 5.6), paired: true, curvature: 1.7 },
   apple: { label: 'Apple of the cheek', outline: ellipse([37, 34], 15, 12.5), paired: true, curvature: 1.3 },
-  cheekboneTop: { label: 'Top of the cheekbone', outline: smooth('45,17.5 53,10 60,2.5 64.4,3 64.4,12 56,20.5 48,25'), paired: true, curvature: 2 },
-  hollow: { label: 'Hollow of the cheek', outline: smooth('64,14 62.6,28 57,43 48.5,53.5 40,57 43,45 50,32 56,20'), paired: true, curvature: 2.1 },
+  cheekboneTop: {
+    label: 'Top of the cheekbone',
+    outline: smooth('45,17.5 53,10 60,2.5 64.4,3 64.4,12 56,20.5 48,25'),
+    paired: true,
+    curvature: 2,
+  },
+  hollow: {
+    label: 'Hollow of the cheek',
+    outline: smooth('64,14 62.6,28 57,43 48.5,53.5 40,57 43,45 50,32 56,20'),
+    paired: true,
+    curvature: 2.1,
+  },
   jawline: {
     label: 'Jawline',
-    outline: smooth('61.8,43.5 57.5,58.5 52,71.5 45,82.5 36.5,91.8 27,99.4 16.5,105 16,93 26,86.5 34,77 40.5,66 45.5,55 50,43'),
+    outline: smooth(
+      '61.8,43.5 57.5,58.5 52,71.5 45,82.5 36.5,91.8 27,99.4 16.5,105 16,93 26,86.5 34,77 40.5,66 45.5,55 50,43',
+    ),
     paired: true,
     curvature: 1.76,
   },
-  chin: { label: 'Chin', outline: whole('0,83 8,84 14,89 17,96 15,103.5 8,107 0,108'), paired: false, curvature: 1.12 },
+  chin: {
+    label: 'Chin',
+    outline: whole('0,83 8,84 14,89 17,96 15,103.5 8,107 0,108'),
+    paired: false,
+    curvature: 1.12,
+  },
   upperLipSkin: {
     label: 'Skin above the lip',
     outline: [
@@ -81,13 +153,19 @@ export const ZONES = {
   },
   bow: {
     label: 'Cupid’s bow',
-    outline: ribbon(throughPoints(mirrored(pts('9,54.2 5.3,53 2.6,54.2 0,55.2')), 1), (t) => 0.3 + 1.2 * Math.sin(Math.PI * t)),
+    outline: ribbon(
+      throughPoints(mirrored(pts('9,54.2 5.3,53 2.6,54.2 0,55.2')), 1),
+      (t) => 0.3 + 1.2 * Math.sin(Math.PI * t),
+    ),
     paired: false,
     curvature: 1.05,
   },
   upperLip: {
     label: 'Upper lip',
-    outline: [...mirrored([...throughPoints(UPPER_LIP, 1)].reverse()), ...mirrored([...throughPoints(MOUTH_LINE, 1)]).reverse()],
+    outline: [
+      ...mirrored([...throughPoints(UPPER_LIP, 1)].reverse()),
+      ...mirrored([...throughPoints(MOUTH_LINE, 1)]).reverse(),
+    ],
     paired: false,
     curvature: 1.05,
   },
@@ -97,7 +175,12 @@ export const ZONES = {
     paired: false,
     curvature: 1.05,
   },
-  smileLine: { label: 'Smile line', outline: ribbon(throughPoints(SMILE_LINE, 1), () => 3), paired: true, curvature: 1.2 },
+  smileLine: {
+    label: 'Smile line',
+    outline: ribbon(throughPoints(SMILE_LINE, 1), () => 3),
+    paired: true,
+    curvature: 1.2,
+  },
   ear: { label: 'Ear', outline: ribbon(throughPoints(EAR_FOLD, 1), () => 4), paired: true, curvature: 1.4 },
   neck: {
     label: 'Neck',
@@ -110,7 +193,12 @@ export const ZONES = {
     paired: false,
     curvature: 1.45,
   },
-  decollete: { label: 'Decollete', outline: mirrored(pts('0,250 46,248 76,232 88,200 84,178 70,172 48,174 20,179 0,182')), paired: false, curvature: 1.12 },
+  decollete: {
+    label: 'Decollete',
+    outline: mirrored(pts('0,250 46,248 76,232 88,200 84,178 70,172 48,174 20,179 0,182')),
+    paired: false,
+    curvature: 1.12,
+  },
 } as const satisfies Record<string, ZoneDefinition>;
 
 export type ZoneName = keyof typeof ZONES;
@@ -123,7 +211,9 @@ export function zoneOutline(zone: ZoneName, landmarks: Landmarks, side: Side = '
   return outline.map((p: Point) => toFace(paired && side === 'right' ? mirror(p) : p));
 }
 
-/** Skin area of a zone in cm2, both sides together for a pair: area seen from the front times its curvature. */
+/**
+ * Skin area of a zone in cm2, both sides together for a pair: area seen from the front times its curvature.
+ */
 export function zoneArea(zone: ZoneName, landmarks: Landmarks): number {
   const { paired, curvature } = ZONES[zone];
   const sides: readonly Side[] = paired ? ['left', 'right'] : ['left'];

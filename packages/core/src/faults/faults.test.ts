@@ -35,7 +35,9 @@ test('without anything in the chart the order of experience holds, and shares ad
 });
 
 test('what the chart shows comes first, with the reason and its step', () => {
-  const forward = withStep('Contour', { placements: [{ guide: 'cheekContour', side: 'both', params: { reach: 155 } }] });
+  const forward = withStep('Contour', {
+    placements: [{ guide: 'cheekContour', side: 'both', params: { reach: 155 } }],
+  });
   const [first] = findCauses(forward, KIT, 'muddy');
   expect(first!.cause.id).toBe('forward');
   expect(first!.because).toContain('pupil line');
@@ -60,7 +62,13 @@ test('a fault recorded at the chair changes the next version, and says why', () 
   expect(base).toMatchObject({ passes: 1, note: 'At noon' });
   expect(base.doseMgPerCm2).toBeCloseTo(0.7, 9);
   expect(carried[0]!.what).toBe('Base: cakey, heavy last time, so one thin layer less');
-  const refit = refitChart(worn, client(), KIT, { ...OCCASION, date: '2031-06-01' }, { ...STAMP, version: 2 });
+  const refit = refitChart(
+    worn,
+    client(),
+    KIT,
+    { ...OCCASION, date: '2031-06-01' },
+    { ...STAMP, version: 2 },
+  );
   expect(refit.changes.map((c) => c.why).join()).toContain('cakey, heavy last time');
   expect(causeNamed('cakey', 'nothing')).toBeNull();
 });

@@ -33,18 +33,29 @@ const tool =
   (step: Step): Step => ({ ...step, tool: name, technique });
 const noted =
   (words: string) =>
-  (step: Step): Step => ({ ...step, note: step.note.includes(words) ? step.note : [step.note, words].filter(Boolean).join(' ') });
+  (step: Step): Step => ({
+    ...step,
+    note: step.note.includes(words) ? step.note : [step.note, words].filter(Boolean).join(' '),
+  });
 const shadeBy =
   (depthSteps: number) =>
   (step: Step): Step =>
     step.shade && 'relative' in step.shade
       ? {
           ...step,
-          shade: { relative: { ...step.shade.relative, depthSteps: Math.max(-6, Math.min(6, step.shade.relative.depthSteps + depthSteps)) } },
+          shade: {
+            relative: {
+              ...step.shade.relative,
+              depthSteps: Math.max(-6, Math.min(6, step.shade.relative.depthSteps + depthSteps)),
+            },
+          },
           use: [],
         }
       : { ...step, use: [] };
-const onGuide = (step: Step): Step => ({ ...step, placements: step.placements.map((p) => ('guide' in p ? { guide: p.guide, side: 'both' as const } : p)) });
+const onGuide = (step: Step): Step => ({
+  ...step,
+  placements: step.placements.map((p) => ('guide' in p ? { guide: p.guide, side: 'both' as const } : p)),
+});
 const bothSides = (step: Step): Step => ({
   ...step,
   placements: step.placements.filter((p) => p.side !== 'right').map((p) => ({ ...p, side: 'both' as const })),
@@ -451,7 +462,10 @@ export const FAULTS: readonly Fault[] = [
 ];
 
 /** A cause by the fault and its own name; null when there is none. */
-export function causeNamed(faultId: string, causeId: string): { readonly fault: Fault; readonly cause: Cause } | null {
+export function causeNamed(
+  faultId: string,
+  causeId: string,
+): { readonly fault: Fault; readonly cause: Cause } | null {
   const fault = FAULTS.find((f) => f.id === faultId);
   const cause = fault?.causes.find((c) => c.id === causeId);
   return fault && cause ? { fault, cause } : null;

@@ -13,15 +13,23 @@ export type LikelyCause = {
   readonly step: Step | null;
 };
 
-/** How much a cause gains when the chart shows it, and keeps when it could be seen in the chart and is not. */
+/**
+ * How much a cause gains when the chart shows it, and keeps when it could be seen in the chart and is not.
+ */
 const SHOWN = 4;
 const NOT_SHOWN = 0.4;
 
 /**
- * The causes of what is seen, likeliest first, for this chart: the order of experience, weighed by what the review finds in the layers.
- * Seen at a step, causes in that step come first. Throws a RangeError for a fault it does not know.
+ * The causes of what is seen, likeliest first, for this chart: the order of experience, weighed by what the
+ * review finds in the layers. Seen at a step, causes in that step come first. Throws a RangeError for a fault
+ * it does not know.
  */
-export function findCauses(chart: Chart, kit: Kit | null, faultId: string, seenAt: string | null = null): LikelyCause[] {
+export function findCauses(
+  chart: Chart,
+  kit: Kit | null,
+  faultId: string,
+  seenAt: string | null = null,
+): LikelyCause[] {
   const fault = FAULTS.find((f) => f.id === faultId);
   if (!fault) throw new RangeError(`findCauses: nothing is known of “${faultId}”`);
   const findings = reviewChart(chart, kit);
@@ -32,13 +40,25 @@ export function findCauses(chart: Chart, kit: Kit | null, faultId: string, seenA
     const step = stepOf(chart, cause, found, seenAt);
     const shown = found ? SHOWN : cause.rules.length > 0 ? NOT_SHOWN : 1;
     const here = seenAt !== null && step?.id === seenAt ? 1.6 : 1;
-    return { cause, weight: ((step ? 1 : 0.2) * (shown * here)) / (rank + 1), because: found?.message ?? null, step };
+    return {
+      cause,
+      weight: ((step ? 1 : 0.2) * (shown * here)) / (rank + 1),
+      because: found?.message ?? null,
+      step,
+    };
   });
   const total = weighed.reduce((sum, { weight }) => sum + weight, 0);
-  return weighed.map(({ weight, ...rest }) => ({ ...rest, share: weight / total })).sort((a, b) => b.share - a.share);
+  return weighed
+    .map(({ weight, ...rest }) => ({ ...rest, share: weight / total }))
+    .sort((a, b) => b.share - a.share);
 }
 
-function stepOf(chart: Chart, cause: Cause, found: ReviewFinding | undefined, seenAt: string | null): Step | null {
+function stepOf(
+  chart: Chart,
+  cause: Cause,
+  found: ReviewFinding | undefined,
+  seenAt: string | null,
+): Step | null {
   const own = chart.steps.filter((s) => s.variant === undefined);
   const byId = (id: string | undefined): Step | undefined => own.find((s) => s.id === id);
   const seen = byId(seenAt ?? undefined);

@@ -3,7 +3,8 @@ import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils';
 
 /** JSON with keys sorted at every level and no white space, so that equal documents have equal text. */
 export function canonicalJson(value: unknown): string {
-  if (Array.isArray(value)) return `[${value.map((v) => canonicalJson(v === undefined ? null : v)).join(',')}]`;
+  if (Array.isArray(value))
+    return `[${value.map((v) => canonicalJson(v === undefined ? null : v)).join(',')}]`;
   if (value !== null && typeof value === 'object') {
     const entries = Object.entries(value)
       .filter(([, v]) => v !== undefined)

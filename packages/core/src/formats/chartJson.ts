@@ -7,11 +7,18 @@ export function writeChart(chart: Chart): string {
   return `${JSON.stringify({ ...chart, hash: documentHash(chart) }, null, 2)}\n`;
 }
 
-/** Reads a chart's JSON. Refuses anything the schema does not know, ids used twice, and a hash that does not fit. */
+/**
+ * Reads a chart's JSON. Refuses anything the schema does not know, ids used twice, and a hash that does not
+ * fit.
+ */
 export function readChart(text: string): ReadResult<Chart> {
   const read = readDocument(text, ChartSchema);
   if (!read.ok) return read;
-  const problems = [...repeatedSteps(read.document.steps), ...wrongHash(read.document), ...strangeVersion(read.document)];
+  const problems = [
+    ...repeatedSteps(read.document.steps),
+    ...wrongHash(read.document),
+    ...strangeVersion(read.document),
+  ];
   return problems.length > 0 ? { ok: false, problems } : read;
 }
 
@@ -35,7 +42,9 @@ function repeatedSteps(steps: readonly { readonly id: string }[]): DocumentProbl
   return steps.flatMap(({ id }, i) => {
     const first = seen.get(id);
     if (first === undefined) seen.set(id, i);
-    return first === undefined ? [] : [problem(`/steps/${i}/id`, `Step ${i + 1} has the same id as step ${first + 1}.`)];
+    return first === undefined
+      ? []
+      : [problem(`/steps/${i}/id`, `Step ${i + 1} has the same id as step ${first + 1}.`)];
   });
 }
 
@@ -49,7 +58,10 @@ function wrongHash(chart: { readonly hash?: string | undefined }): DocumentProbl
   ];
 }
 
-function strangeVersion(document: { readonly version: number; readonly parent: number | null }): DocumentProblem[] {
+function strangeVersion(document: {
+  readonly version: number;
+  readonly parent: number | null;
+}): DocumentProblem[] {
   const { version, parent } = document;
   return (version === 1) === (parent === null) && (parent === null || parent < version)
     ? []

@@ -18,7 +18,10 @@ import {
 } from '../kit';
 import { impossibleBecause } from '../shade';
 
-/** The columns of a kit file in the order they are written, with what else they may be called in files from elsewhere. */
+/**
+ * The columns of a kit file in the order they are written, with what else they may be called in files from
+ * elsewhere.
+ */
 export const KIT_COLUMNS = {
   maker: ['brand', 'manufacturer', 'house'],
   line: ['range', 'product', 'name', 'product name'],
@@ -106,41 +109,82 @@ export function guessMapping(headers: readonly string[]): ColumnMapping {
 }
 
 /**
- * Reads a kit from comma-, semicolon- or tab-separated text, with or without byte-order mark, decimal points or commas. Each row becomes
- * a product and perhaps a unit, or says what is wrong with it and in which column. Nothing is decided here: the caller takes what it wants.
- * A row has a unit when it says anything of one; where no column does, every row has one if `owned` says that these are hers. An
- * amount that is not said is that of a full one.
+ * Reads a kit from comma-, semicolon- or tab-separated text, with or without byte-order mark, decimal points
+ * or commas. Each row becomes a product and perhaps a unit, or says what is wrong with it and in which
+ * column. Nothing is decided here: the caller takes what it wants. A row has a unit when it says anything of
+ * one; where no column does, every row has one if `owned` says that these are hers. An amount that is not
+ * said is that of a full one.
  */
-export function readKitCsv(text: string, options: { readonly mapping?: ColumnMapping; readonly kit?: Kit; readonly owned?: boolean } = {}): KitCsv {
+export function readKitCsv(
+  text: string,
+  options: { readonly mapping?: ColumnMapping; readonly kit?: Kit; readonly owned?: boolean } = {},
+): KitCsv {
   const nothing = { headers: [], mapping: {}, rows: [], saysUnits: false };
-  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy', delimitersToGuess: [',', ';', '\t', '|'] });
+  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
+    skipEmptyLines: 'greedy',
+    delimitersToGuess: [',', ';', '\t', '|'],
+  });
   const [first, ...body] = parsed.data;
-  if (!first || first.every((cell) => cell.trim() === '')) return { ...nothing, problems: ['The file is empty. Choose a CSV file with a header line.'] };
+  if (!first || first.every((cell) => cell.trim() === ''))
+    return { ...nothing, problems: ['The file is empty. Choose a CSV file with a header line.'] };
   const headers = first.map((cell) => cell.trim());
   const quotes = parsed.errors.find((e) => e.type === 'Quotes');
-  if (quotes) return { ...nothing, headers, problems: [`A quotation mark that opens in row ${(quotes.row ?? 0) + 1} never closes. Close it and try again.`] };
+  if (quotes)
+    return {
+      ...nothing,
+      headers,
+      problems: [
+        `A quotation mark that opens in row ${(quotes.row ?? 0) + 1} never closes. Close it and try again.`,
+      ],
+    };
   const mapping = options.mapping ?? guessMapping(headers);
-  if (body.length === 0) return { ...nothing, headers, mapping, problems: ['The file has a header and no rows.'] };
+  if (body.length === 0)
+    return { ...nothing, headers, mapping, problems: ['The file has a header and no rows.'] };
   if (body.length > MOST_ROWS)
-    return { ...nothing, headers, mapping, problems: [`The file has ${body.length} rows; at most ${MOST_ROWS} are taken at once. Split it.`] };
-  const missing = NEEDED_COLUMNS.filter((column) => mapping[column] === undefined || !headers.includes(mapping[column]));
-  const saysUnits = UNIT_COLUMNS.some((column) => mapping[column] !== undefined && headers.includes(mapping[column]));
-  if (missing.length > 0) return { headers, mapping, rows: [], saysUnits, problems: [`Say which column holds ${missing.join(', ')}.`] };
-  const at = Object.fromEntries(KIT_COLUMN_NAMES.map((column) => [column, mapping[column] === undefined ? -1 : headers.indexOf(mapping[column])])) as Record<
-    KitColumn,
-    number
-  >;
+    return {
+      ...nothing,
+      headers,
+      mapping,
+      problems: [`The file has ${body.length} rows; at most ${MOST_ROWS} are taken at once. Split it.`],
+    };
+  const missing = NEEDED_COLUMNS.filter(
+    (column) => mapping[column] === undefined || !headers.includes(mapping[column]),
+  );
+  const saysUnits = UNIT_COLUMNS.some(
+    (column) => mapping[column] !== undefined && headers.includes(mapping[column]),
+  );
+  if (missing.length > 0)
+    return {
+      headers,
+      mapping,
+      rows: [],
+      saysUnits,
+      problems: [`Say which column holds ${missing.join(', ')}.`],
+    };
+  const at = Object.fromEntries(
+    KIT_COLUMN_NAMES.map((column) => [
+      column,
+      mapping[column] === undefined ? -1 : headers.indexOf(mapping[column]),
+    ]),
+  ) as Record<KitColumn, number>;
   const known = new Set((options.kit?.products ?? []).map(nameKey));
   const firstAt = new Map<string, { line: number; colour: string }>();
   const rows = body.map((cells, i): KitCsvRow => {
     const line = i + 2;
-    const row = readRow((column) => (at[column] < 0 ? '' : unarmed((cells[at[column]] ?? '').trim())), line, !saysUnits && options.owned === true);
+    const row = readRow(
+      (column) => (at[column] < 0 ? '' : unarmed((cells[at[column]] ?? '').trim())),
+      line,
+      !saysUnits && options.owned === true,
+    );
     if (cells.length !== headers.length && cells.length > headers.length)
       return {
         ...row,
         product: null,
         unit: null,
-        problems: [...row.problems, { column: headers[0]!, message: `${cells.length} cells, the header has ${headers.length}` }],
+        problems: [
+          ...row.problems,
+          { column: headers[0]!, message: `${cells.length} cells, the header has ${headers.length}` },
+        ],
       };
     if (!row.product) return row;
     const key = nameKey(row.product);
@@ -148,7 +192,14 @@ export function readKitCsv(text: string, options: { readonly mapping?: ColumnMap
     const earlier = firstAt.get(key);
     if (!earlier) firstAt.set(key, { line, colour });
     else if (earlier.colour !== colour)
-      return { ...row, product: null, unit: null, problems: [{ column: 'L*', message: `another colour than the same product has in line ${earlier.line}` }] };
+      return {
+        ...row,
+        product: null,
+        unit: null,
+        problems: [
+          { column: 'L*', message: `another colour than the same product has in line ${earlier.line}` },
+        ],
+      };
     return { ...row, known: known.has(key) };
   });
   return { headers, mapping, rows, saysUnits, problems: [] };
@@ -191,27 +242,38 @@ function readRow(cell: (column: KitColumn) => string, line: number, ownedAll: bo
   const yes = (column: KitColumn): boolean => {
     const value = cell(column).toLowerCase();
     if (['yes', 'true', '1', 'x', 'y'].includes(value)) return true;
-    if (!['', 'no', 'false', '0', 'n'].includes(value)) wrong(column, `“${cell(column)}” is neither yes nor no`);
+    if (!['', 'no', 'false', '0', 'n'].includes(value))
+      wrong(column, `“${cell(column)}” is neither yes nor no`);
     return false;
   };
   /** Yes, no, or not said. */
   const maybe = (column: KitColumn): boolean | null => (cell(column) === '' ? null : yes(column));
-  const [L, a, b] = [number('L*', 0, 100, null), number('a*', -128, 128, null), number('b*', -128, 128, null)];
+  const [L, a, b] = [
+    number('L*', 0, 100, null),
+    number('a*', -128, 128, null),
+    number('b*', -128, 128, null),
+  ];
   const given = [L, a, b].filter((v) => v !== null).length;
-  if (given !== 0 && given !== 3) wrong(L === null ? 'L*' : a === null ? 'a*' : 'b*', 'is missing: a colour has all three of L*, a*, b*, or none');
+  if (given !== 0 && given !== 3)
+    wrong(
+      L === null ? 'L*' : a === null ? 'a*' : 'b*',
+      'is missing: a colour has all three of L*, a*, b*, or none',
+    );
   const lab: Lab | null = given === 3 ? [L!, a!, b!] : null;
   const ingredients = cell('ingredients')
     .split(LIST_SEPARATOR)
     .map((i) => i.trim())
     .filter(Boolean);
-  if (ingredients.some((i) => i.length > 200)) wrong('ingredients', 'has one longer than 200 letters: separate them by |');
+  if (ingredients.some((i) => i.length > 200))
+    wrong('ingredients', 'has one longer than 200 letters: separate them by |');
   if (ingredients.length > 200) wrong('ingredients', 'are more than 200');
   const grade = number('flash grade', 0, 3, null);
   const wearHours = number('wear hours', 0, 48, null);
   const [waterproof, transferProof] = [maybe('waterproof'), maybe('transfer proof')];
   const share = number('smallest share', 0.25, 1, null);
   const smallestShare = SMALLEST_SHARES.find((s) => s === share);
-  if (share !== null && smallestShare === undefined) wrong('smallest share', `${share} is not one of ${SMALLEST_SHARES.join(', ')}`);
+  if (share !== null && smallestShare === undefined)
+    wrong('smallest share', `${share} is not one of ${SMALLEST_SHARES.join(', ')}`);
   const toolWord = cell('tool').toLowerCase();
   const tool = TOOLS.find((t) => t === toolWord);
   if (toolWord !== '' && !tool) wrong('tool', `“${cell('tool')}” is not one of ${TOOLS.join(', ')}`);
@@ -248,12 +310,24 @@ function readRow(cell: (column: KitColumn) => string, line: number, ownedAll: bo
   const place = cell('place');
   if (place.length > 120) wrong('place', 'is longer than 120 letters');
   const owned = ownedAll || opened !== '' || remaining !== null || place !== '';
-  const unit: NewUnit | null = owned ? { openedOn: opened === '' ? null : opened, remainingMg: remaining ?? fullMg(product), place } : null;
+  const unit: NewUnit | null = owned
+    ? { openedOn: opened === '' ? null : opened, remainingMg: remaining ?? fullMg(product), place }
+    : null;
   const sound = problems.length === 0;
-  return { line, product: sound ? product : null, unit: sound ? unit : null, problems, known: false, takenAsFull: sound && owned && remaining === null };
+  return {
+    line,
+    product: sound ? product : null,
+    unit: sound ? unit : null,
+    problems,
+    known: false,
+    takenAsFull: sound && owned && remaining === null,
+  };
 }
 
-/** The kit as CSV, a line for each unit and one for each product without; read back it gives the same kit. Formulas are disarmed. */
+/**
+ * The kit as CSV, a line for each unit and one for each product without; read back it gives the same kit.
+ * Formulas are disarmed.
+ */
 export function writeKitCsv(kit: Kit): string {
   const yes = (value: boolean): string => (value ? 'yes' : 'no');
   const lines = kit.products.flatMap((p) => {
@@ -287,5 +361,10 @@ export function writeKitCsv(kit: Kit): string {
       u?.place ?? '',
     ]);
   });
-  return Papa.unparse({ fields: [...KIT_COLUMN_NAMES], data: lines }, { newline: '\n', escapeFormulae: /^[=+@\t\r]/ }) + '\n';
+  return (
+    Papa.unparse(
+      { fields: [...KIT_COLUMN_NAMES], data: lines },
+      { newline: '\n', escapeFormulae: /^[=+@\t\r]/ },
+    ) + '\n'
+  );
 }

@@ -1,8 +1,25 @@
 import fc from 'fast-check';
-import { COVERAGE_WORDS, FAMILIES, FINISHES, MEASURES, PRODUCT_KINDS, TEXTURES, type Kit, type Product } from '../kit';
+import {
+  COVERAGE_WORDS,
+  FAMILIES,
+  FINISHES,
+  MEASURES,
+  PRODUCT_KINDS,
+  TEXTURES,
+  type Kit,
+  type Product,
+} from '../kit';
 import { deltaE2000, labUnder, reconstructSpectrum, xyzToLab, type Lab } from '../colour';
 import { id, KIT, product } from '../look/look.testing';
-import { guessMapping, KIT_COLUMN_NAMES, readCgats, readKitCsv, writeCgats, writeGimpPalette, writeKitCsv } from '.';
+import {
+  guessMapping,
+  KIT_COLUMN_NAMES,
+  readCgats,
+  readKitCsv,
+  writeCgats,
+  writeGimpPalette,
+  writeKitCsv,
+} from '.';
 
 const HEAD = 'maker,line,shade,kind,L*,a*,b*';
 
@@ -11,7 +28,8 @@ describe('kit CSV', () => {
     .string({ minLength: 1, maxLength: 12 })
     .map((s) => s.replace(/[\r\n\uFEFF]/g, ' ').trim())
     .filter((s) => s !== '' && !s.startsWith("'"));
-  const number = (min: number, max: number) => fc.double({ min, max, noNaN: true }).map((v) => Math.round(v * 100) / 100 + 0);
+  const number = (min: number, max: number) =>
+    fc.double({ min, max, noNaN: true }).map((v) => Math.round(v * 100) / 100 + 0);
   const anyProduct = fc.record({
     maker: text,
     line: text,
@@ -30,20 +48,34 @@ describe('kit CSV', () => {
   test('what is written is read back, whatever the names hold', () => {
     fc.assert(
       fc.property(
-        fc.uniqueArray(anyProduct, { maxLength: 5, minLength: 1, selector: (p) => `${p.maker} ${p.line} ${p.shade} ${p.kind}`.toLowerCase() }),
+        fc.uniqueArray(anyProduct, {
+          maxLength: 5,
+          minLength: 1,
+          selector: (p) => `${p.maker} ${p.line} ${p.shade} ${p.kind}`.toLowerCase(),
+        }),
         (list) => {
-          const products = list.map((p, i): Product => ({ ...product(i, p.kind, null), ...p, ingredients: ['water', 'mica'] }));
+          const products = list.map((p, i): Product => ({
+            ...product(i, p.kind, null),
+            ...p,
+            ingredients: ['water', 'mica'],
+          }));
           const kit: Kit = {
             products,
-            units: products
-              .slice(0, 2)
-              .map((p, i) => ({ id: id(700 + i), productId: p.id, openedOn: i ? null : '2031-02-03', remainingMg: 120.5, place: 'case 1' })),
+            units: products.slice(0, 2).map((p, i) => ({
+              id: id(700 + i),
+              productId: p.id,
+              openedOn: i ? null : '2031-02-03',
+              remainingMg: 120.5,
+              place: 'case 1',
+            })),
           };
           const read = readKitCsv(writeKitCsv(kit));
           expect(read.problems).toEqual([]);
           expect(read.rows.flatMap((r) => r.problems)).toEqual([]);
           expect(read.rows.map((r) => r.product)).toEqual(products.map(({ id: _, ...p }) => p));
-          expect(read.rows.flatMap((r) => r.unit ?? [])).toEqual(kit.units.map(({ id: _, productId: _p, ...u }) => u));
+          expect(read.rows.flatMap((r) => r.unit ?? [])).toEqual(
+            kit.units.map(({ id: _, productId: _p, ...u }) => u),
+          );
         },
       ),
       { numRuns: 60, seed: 2 },
@@ -51,7 +83,9 @@ describe('kit CSV', () => {
   });
 
   test('byte-order mark, semicolons and decimal commas', () => {
-    const { rows, problems } = readKitCsv('\uFEFFMaker;Line;Shade;Kind;L*;a*;b*;mg per measure\r\nOrdway;Veil;V1;base;64,5;12,1;18;170,5\r\n\r\n');
+    const { rows, problems } = readKitCsv(
+      '\uFEFFMaker;Line;Shade;Kind;L*;a*;b*;mg per measure\r\nOrdway;Veil;V1;base;64,5;12,1;18;170,5\r\n\r\n',
+    );
     expect(problems).toEqual([]);
     expect(rows[0]!.product).toMatchObject({ maker: 'Ordway', lab: [64.5, 12.1, 18], mgPerMeasure: 170.5 });
   });
@@ -68,7 +102,9 @@ describe('kit CSV', () => {
         'Ordway,Veil,V6,base,a,b,c',
       ].join('\n'),
     );
-    expect(rows.map((r) => [r.line, r.product !== null, r.problems.map((p) => `${p.column} ${p.message}`)])).toEqual([
+    expect(
+      rows.map((r) => [r.line, r.product !== null, r.problems.map((p) => `${p.column} ${p.message}`)]),
+    ).toEqual([
       [2, true, []],
       [3, false, [expect.stringMatching(/^kind “bass” is not one of prep, primer/)]],
       [4, false, ['L* 640 is outside 0 to 100']],
@@ -90,7 +126,8 @@ describe('kit CSV', () => {
   });
 
   test('ten thousand rows are read; twenty thousand and one are not', () => {
-    const rows = (n: number) => [HEAD, ...Array.from({ length: n }, (_, i) => `Ordway,Veil,V${i},base,64,12,18`)].join('\n');
+    const rows = (n: number) =>
+      [HEAD, ...Array.from({ length: n }, (_, i) => `Ordway,Veil,V${i},base,64,12,18`)].join('\n');
     expect(readKitCsv(rows(10_000)).rows.filter((r) => r.product)).toHaveLength(10_000);
     expect(readKitCsv(rows(20_001)).problems[0]).toMatch(/at most 20000/);
   });
@@ -104,7 +141,10 @@ describe('kit CSV', () => {
       'months after opening': 'PAO',
     });
     const odd = 'who,what,which,sort\nOrdway,Veil,V1,base';
-    expect(readKitCsv(odd, { mapping: { maker: 'who', line: 'what', shade: 'which', kind: 'sort' } }).rows[0]!.product).toMatchObject({ shade: 'V1' });
+    expect(
+      readKitCsv(odd, { mapping: { maker: 'who', line: 'what', shade: 'which', kind: 'sort' } }).rows[0]!
+        .product,
+    ).toMatchObject({ shade: 'V1' });
     expect(new Set(KIT_COLUMN_NAMES).size).toBe(KIT_COLUMN_NAMES.length);
   });
 
@@ -121,7 +161,9 @@ describe('kit CSV', () => {
       expect(of('no,,,')).toMatchObject({ unit: null, takenAsFull: false });
     }
     // Never less than one dose.
-    expect(readKitCsv(`${head}\nOrdway,Veil,V1,liner,swipe,900,no,,,case 2`).rows[0]!.unit!.remainingMg).toBe(900);
+    expect(readKitCsv(`${head}\nOrdway,Veil,V1,liner,swipe,900,no,,,case 2`).rows[0]!.unit!.remainingMg).toBe(
+      900,
+    );
   });
 
   test('where no column says anything of units, rows are a list, or one of each if they are owned', () => {
@@ -129,9 +171,13 @@ describe('kit CSV', () => {
     const list = readKitCsv(text);
     expect(list.saysUnits).toBe(false);
     expect(list.rows.map((r) => r.unit)).toEqual([null, null]);
-    expect(readKitCsv(text, { owned: true }).rows.map((r) => r.unit)).toEqual(Array(2).fill({ openedOn: null, remainingMg: 30_000, place: '' }));
+    expect(readKitCsv(text, { owned: true }).rows.map((r) => r.unit)).toEqual(
+      Array(2).fill({ openedOn: null, remainingMg: 30_000, place: '' }),
+    );
     // A file that says where things are means an empty place.
-    const some = readKitCsv('maker,line,shade,kind,place\nOrdway,Veil,V1,base,\nOrdway,Veil,V2,base,case 1', { owned: true });
+    const some = readKitCsv('maker,line,shade,kind,place\nOrdway,Veil,V1,base,\nOrdway,Veil,V2,base,case 1', {
+      owned: true,
+    });
     expect(some.saysUnits).toBe(true);
     expect(some.rows.map((r) => r.unit?.place)).toEqual([undefined, 'case 1']);
   });
@@ -140,8 +186,12 @@ describe('kit CSV', () => {
     const known = KIT.products[0]!;
     const line = `${known.maker},${known.line},${known.shade},${known.kind},54,12,18`;
     expect(readKitCsv(`${HEAD}\n${line}`, { kit: KIT }).rows[0]!.known).toBe(true);
-    expect(readKitCsv(`${HEAD}\nA,B,C,base,60,12,18\nA,B,C,base,60,12,19`).rows[1]!.problems[0]!.message).toMatch(/in line 2/);
-    expect(readKitCsv(`${HEAD},opened on\nA,B,C,base,60,12,18,2031-02-30`).rows[0]!.problems[0]!.message).toMatch(/not a date/);
+    expect(
+      readKitCsv(`${HEAD}\nA,B,C,base,60,12,18\nA,B,C,base,60,12,19`).rows[1]!.problems[0]!.message,
+    ).toMatch(/in line 2/);
+    expect(
+      readKitCsv(`${HEAD},opened on\nA,B,C,base,60,12,18,2031-02-30`).rows[0]!.problems[0]!.message,
+    ).toMatch(/not a date/);
   });
 
   test('a cell that would run as a formula is written disarmed', () => {
@@ -164,7 +214,11 @@ test('a GIMP palette, a line a colour, names on one line', () => {
 });
 
 describe('CGATS.17', () => {
-  const file = (rows: string[], head = ['CGATS.17', 'ILLUMINATION_NAME "D65"'], format = 'SAMPLE_ID SAMPLE_NAME LAB_L LAB_A LAB_B') =>
+  const file = (
+    rows: string[],
+    head = ['CGATS.17', 'ILLUMINATION_NAME "D65"'],
+    format = 'SAMPLE_ID SAMPLE_NAME LAB_L LAB_A LAB_B',
+  ) =>
     [...head, 'BEGIN_DATA_FORMAT', format, 'END_DATA_FORMAT', 'BEGIN_DATA', ...rows, 'END_DATA'].join('\r\n');
 
   test('what is written is read back by zone', () => {
@@ -185,7 +239,9 @@ describe('CGATS.17', () => {
   test('a D50 reading is not taken for D65', () => {
     const truth = reconstructSpectrum([62, 12, 18], 'D65', 'skin').spectrum;
     const underD50 = labUnder(truth, 'D50');
-    const read = readCgats(file([`1 "Cheek" ${underD50.join(' ')}`], ['CGATS.17', 'ILLUMINATION_NAME "D50"']));
+    const read = readCgats(
+      file([`1 "Cheek" ${underD50.join(' ')}`], ['CGATS.17', 'ILLUMINATION_NAME "D50"']),
+    );
     if (!read.ok) throw new Error(read.problems[0]!.message);
     expect(deltaE2000(read.samples[0]!.lab, [62, 12, 18])).toBeLessThan(0.05);
     expect(deltaE2000(underD50, [62, 12, 18])).toBeGreaterThan(0.5);
@@ -194,12 +250,24 @@ describe('CGATS.17', () => {
   test('XYZ and spectra are understood', () => {
     const spectrum = reconstructSpectrum([62, 12, 18], 'D65', 'skin').spectrum;
     const fields = Array.from(spectrum, (_, i) => `SPECTRAL_NM_${380 + 10 * i}`).join(' ');
-    const read = readCgats(file([`1 Neck ${Array.from(spectrum, (r) => r.toFixed(6)).join(' ')}`], ['CGATS.17'], `SAMPLE_ID SAMPLE_NAME ${fields}`));
+    const read = readCgats(
+      file(
+        [`1 Neck ${Array.from(spectrum, (r) => r.toFixed(6)).join(' ')}`],
+        ['CGATS.17'],
+        `SAMPLE_ID SAMPLE_NAME ${fields}`,
+      ),
+    );
     if (!read.ok) throw new Error(read.problems[0]!.message);
     expect(deltaE2000(read.samples[0]!.lab, [62, 12, 18])).toBeLessThan(0.01);
     const xyz = [35, 32, 22];
     const lab = xyzToLab([0.35, 0.32, 0.22], [0.95018, 1, 1.08769]);
-    const other = readCgats(file([`1 Neck ${xyz.join(' ')}`], ['CGATS.17', 'ILLUMINATION_NAME D65'], 'SAMPLE_ID SAMPLE_NAME XYZ_X XYZ_Y XYZ_Z'));
+    const other = readCgats(
+      file(
+        [`1 Neck ${xyz.join(' ')}`],
+        ['CGATS.17', 'ILLUMINATION_NAME D65'],
+        'SAMPLE_ID SAMPLE_NAME XYZ_X XYZ_Y XYZ_Z',
+      ),
+    );
     if (!other.ok) throw new Error(other.problems[0]!.message);
     expect(deltaE2000(other.samples[0]!.lab, lab)).toBeLessThan(0.01);
   });
@@ -207,7 +275,11 @@ describe('CGATS.17', () => {
   test.each([
     ['', 1, /empty/],
     ['hello', 1, /no BEGIN_DATA_FORMAT/],
-    [file(['1 a 2 3'], ['CGATS.17'], 'SAMPLE_ID CMYK_C CMYK_M CMYK_Y'), 3, /needed columns are missing: LAB_L/],
+    [
+      file(['1 a 2 3'], ['CGATS.17'], 'SAMPLE_ID CMYK_C CMYK_M CMYK_Y'),
+      3,
+      /needed columns are missing: LAB_L/,
+    ],
     [file(['1 a 62 12']), 7, /4 values, 5 expected/],
     [file(['1 a 62 12 x']), 7, /“x” is not a number/],
     [file(['1 a 62 -40 10']), 7, /is no skin/],

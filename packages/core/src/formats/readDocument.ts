@@ -11,20 +11,35 @@ export type DocumentProblem = {
   readonly message: string;
 };
 
-export type ReadResult<T> = { readonly ok: true; readonly document: T } | { readonly ok: false; readonly problems: readonly DocumentProblem[] };
+export type ReadResult<T> =
+  | { readonly ok: true; readonly document: T }
+  | { readonly ok: false; readonly problems: readonly DocumentProblem[] };
 
 /** At most this many problems are told at once. */
 const MOST = 20;
 
-/** Reads JSON text against a schema. Every problem carries its line and column in the text; nothing is guessed or repaired. */
+/**
+ * Reads JSON text against a schema. Every problem carries its line and column in the text; nothing is guessed
+ * or repaired.
+ */
 export function readDocument<S extends TSchema>(text: string, schema: S): ReadResult<Static<S>> {
-  if (text.trim() === '') return { ok: false, problems: [{ path: '', line: 1, column: 1, message: 'The file is empty.' }] };
+  if (text.trim() === '')
+    return { ok: false, problems: [{ path: '', line: 1, column: 1, message: 'The file is empty.' }] };
   const errors: ParseError[] = [];
   const tree = parseTree(text, errors, { disallowComments: true, allowTrailingComma: false });
   if (errors.length > 0 || !tree) {
     const first = errors[0];
     const at = placeOf(text, first?.offset ?? 0);
-    return { ok: false, problems: [{ path: '', ...at, message: `Not JSON${first ? `: ${spaced(printParseErrorCode(first.error))}` : ''}.` }] };
+    return {
+      ok: false,
+      problems: [
+        {
+          path: '',
+          ...at,
+          message: `Not JSON${first ? `: ${spaced(printParseErrorCode(first.error))}` : ''}.`,
+        },
+      ],
+    };
   }
   const value: unknown = JSON.parse(text);
   if (Value.Check(schema, value)) return { ok: true, document: value };
@@ -34,11 +49,18 @@ export function readDocument<S extends TSchema>(text: string, schema: S): ReadRe
       .split('/')
       .slice(1)
       .map((s) => s.replace(/~1/g, '/').replace(/~0/g, '~'));
-    problems.push({ path: error.path, ...placeOf(text, offsetOf(tree, segments)), message: expectation(error) });
+    problems.push({
+      path: error.path,
+      ...placeOf(text, offsetOf(tree, segments)),
+      message: expectation(error),
+    });
     if (problems.length >= MOST) break;
   }
   // A file of another format has everything wrong: say that first.
-  return { ok: false, problems: problems.sort((a, b) => Number(b.path === '/format') - Number(a.path === '/format')) };
+  return {
+    ok: false,
+    problems: problems.sort((a, b) => Number(b.path === '/format') - Number(a.path === '/format')),
+  };
 }
 
 /** A union's own error only says that no form fits: tell what is wrong with the form that comes nearest. */
@@ -69,7 +91,8 @@ function expectation(error: ValueError): string {
   const got = value === undefined ? 'nothing' : clip(JSON.stringify(value) ?? 'nothing');
   if (words) return `Expected one of ${words}; found ${got}.`;
   if (error.type === ValueErrorType.ObjectRequiredProperty) return `${lastOf(error.path)} is missing.`;
-  if (error.type === ValueErrorType.ObjectAdditionalProperties) return `${lastOf(error.path)} is not known here.`;
+  if (error.type === ValueErrorType.ObjectAdditionalProperties)
+    return `${lastOf(error.path)} is not known here.`;
   const described = typeof schema.description === 'string' ? ` (${schema.description})` : '';
   return `${error.message}${described}; found ${got}.`;
 }
@@ -82,7 +105,8 @@ function allowedWords(schema: TSchema): string | null {
 }
 
 const lastOf = (path: string): string => path.slice(path.lastIndexOf('/') + 1) || 'the document';
-const clip = (text: string, length = 60): string => (text.length > length ? `${text.slice(0, length)}...` : text);
+const clip = (text: string, length = 60): string =>
+  text.length > length ? `${text.slice(0, length)}...` : text;
 const spaced = (code: string): string => code.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();
 
 /** Where a path stands in the text; for something missing, where its parent starts. */

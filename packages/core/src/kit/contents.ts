@@ -1,8 +1,9 @@
 import type { Product, ProductKind } from './product';
 
 /**
- * What a new one usually holds, mg, by kind: taken when nothing is said of how much is left, since an owned bottle nobody counted is
- * far more often nearly full than empty. Raising a number lets uncounted ones last longer before they are called nearly out.
+ * What a new one usually holds, mg, by kind: taken when nothing is said of how much is left, since an owned
+ * bottle nobody counted is far more often nearly full than empty. Raising a number lets uncounted ones last
+ * longer before they are called nearly out.
  */
 const FULL_MG: Readonly<Record<ProductKind, number>> = {
   prep: 30_000,
@@ -28,7 +29,13 @@ const FULL_MG: Readonly<Record<ProductKind, number>> = {
 /** A case of single ones holds about this many. */
 const SINGLES = 10;
 
-/** How much a full unit of a product holds, mg: what is usual for its kind, never less than one dose of it. */
-export function fullMg({ kind, mgPerMeasure, singleUse }: Pick<Product, 'kind' | 'mgPerMeasure' | 'singleUse'>): number {
+/**
+ * How much a full unit of a product holds, mg: what is usual for its kind, never less than one dose of it.
+ */
+export function fullMg({
+  kind,
+  mgPerMeasure,
+  singleUse,
+}: Pick<Product, 'kind' | 'mgPerMeasure' | 'singleUse'>): number {
   return Math.max(singleUse ? SINGLES * mgPerMeasure : FULL_MG[kind], mgPerMeasure);
 }

@@ -38,9 +38,14 @@ export type Dose = {
 };
 
 /** How much product a step needs on an area of skin. Throws for areas or doses below zero. */
-export function doseFor(step: { readonly doseMgPerCm2: number; readonly passes: number; readonly tool: Tool }, areaCm2: number): Dose {
+export function doseFor(
+  step: { readonly doseMgPerCm2: number; readonly passes: number; readonly tool: Tool },
+  areaCm2: number,
+): Dose {
   if (!(areaCm2 >= 0) || !(step.doseMgPerCm2 >= 0)) {
-    throw new RangeError(`doseFor: area ${areaCm2} cm2 and dose ${step.doseMgPerCm2} mg/cm2 must not be negative`);
+    throw new RangeError(
+      `doseFor: area ${areaCm2} cm2 and dose ${step.doseMgPerCm2} mg/cm2 must not be negative`,
+    );
   }
   const onFaceMg = step.doseMgPerCm2 * areaCm2 * step.passes;
   return { onFaceMg, takenMg: onFaceMg / (1 - TOOL_LOSS[step.tool]) };

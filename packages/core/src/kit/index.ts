@@ -22,7 +22,14 @@ export {
   type Texture,
   type Unit,
 } from './product';
-export { propertiesOf, proposedProperties, smallestMg, unstated, type WearProperties, type WearProperty } from './properties';
+export {
+  propertiesOf,
+  proposedProperties,
+  smallestMg,
+  unstated,
+  type WearProperties,
+  type WearProperty,
+} from './properties';
 export { fullMg } from './contents';
 export { shelfLife, type ShelfLife } from './shelfLife';
 export { doseFor, measuresFor, TOOL_LOSS, TOOLS, type Dose, type Tool } from './doseFor';

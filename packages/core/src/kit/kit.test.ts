@@ -4,16 +4,28 @@ import { matchAllergens } from '../care';
 const opened = (on: string | null) => ({ openedOn: on });
 
 test('shelf life runs from opening in whole months, month ends held', () => {
-  expect(shelfLife(opened('2031-01-31'), { monthsAfterOpening: 1 }, '2031-02-28')).toEqual({ state: 'soon', until: '2031-02-28' });
+  expect(shelfLife(opened('2031-01-31'), { monthsAfterOpening: 1 }, '2031-02-28')).toEqual({
+    state: 'soon',
+    until: '2031-02-28',
+  });
   expect(shelfLife(opened('2031-01-31'), { monthsAfterOpening: 1 }, '2031-03-01').state).toBe('past');
-  expect(shelfLife(opened('2031-01-15'), { monthsAfterOpening: 12 }, '2031-06-01')).toEqual({ state: 'good', until: '2032-01-15' });
+  expect(shelfLife(opened('2031-01-15'), { monthsAfterOpening: 12 }, '2031-06-01')).toEqual({
+    state: 'good',
+    until: '2032-01-15',
+  });
   expect(shelfLife(opened('2027-08-29'), { monthsAfterOpening: 6 }, '2027-09-01').until).toBe('2028-02-29');
-  expect(shelfLife(opened(null), { monthsAfterOpening: 6 }, '2031-01-01')).toEqual({ state: 'unopened', until: null });
+  expect(shelfLife(opened(null), { monthsAfterOpening: 6 }, '2031-01-01')).toEqual({
+    state: 'unopened',
+    until: null,
+  });
   expect(() => shelfLife(opened('last May'), { monthsAfterOpening: 6 }, '2031-01-01')).toThrow('YYYY-MM-DD');
 });
 
 test('the tool keeps its share', () => {
-  expect(doseFor({ doseMgPerCm2: 0.5, passes: 2, tool: 'damp sponge' }, 100)).toEqual({ onFaceMg: 100, takenMg: 100 / 0.75 });
+  expect(doseFor({ doseMgPerCm2: 0.5, passes: 2, tool: 'damp sponge' }, 100)).toEqual({
+    onFaceMg: 100,
+    takenMg: 100 / 0.75,
+  });
   expect(doseFor({ doseMgPerCm2: 0.5, passes: 1, tool: 'airbrush' }, 70).takenMg).toBeCloseTo(50, 9);
   expect(() => doseFor({ doseMgPerCm2: -1, passes: 1, tool: 'finger' }, 1)).toThrow('negative');
   for (const tool of TOOLS) expect(TOOL_LOSS[tool]).toBeLessThan(1);
@@ -44,6 +56,11 @@ test.each([
 });
 
 test('words that only look alike are left alone', () => {
-  expect(matchAllergens(['parfumery grade water', 'chestnut brown', 'nickelodeon'], ['fragrance', 'nut oils', 'nickel'])).toEqual([]);
+  expect(
+    matchAllergens(
+      ['parfumery grade water', 'chestnut brown', 'nickelodeon'],
+      ['fragrance', 'nut oils', 'nickel'],
+    ),
+  ).toEqual([]);
   expect(matchAllergens(['latex'], [])).toEqual([]);
 });

@@ -2,7 +2,13 @@ import fc from 'fast-check';
 import { id, product } from '../look/look.testing';
 import { arrangePalette, cellName, movePan, panAt, paletteProblems, type Palette } from '.';
 
-const palette = (pans: Palette['pans'], rows = 2, columns = 3): Palette => ({ id: id(1), name: 'Eyes', rows, columns, pans });
+const palette = (pans: Palette['pans'], rows = 2, columns = 3): Palette => ({
+  id: id(1),
+  name: 'Eyes',
+  rows,
+  columns,
+  pans,
+});
 const pan = (n: number, row: number, column: number) => ({ productId: id(n), row, column });
 const PRODUCTS = [
   product(10, 'shadow', [40, 10, 10]),
@@ -11,11 +17,14 @@ const PRODUCTS = [
   product(13, 'base', [70, 10, 18]),
 ];
 
-test('places are named by row and column', () => expect([cellName({ row: 0, column: 0 }), cellName({ row: 2, column: 11 })]).toEqual(['A1', 'C12']));
+test('places are named by row and column', () =>
+  expect([cellName({ row: 0, column: 0 }), cellName({ row: 2, column: 11 })]).toEqual(['A1', 'C12']));
 
 test('a pan moves to an empty place, two change places, nothing leaves the grid', () => {
   const start = palette([pan(10, 0, 0), pan(11, 0, 1)]);
-  expect(panAt(movePan(start, { row: 0, column: 0 }, { row: 1, column: 2 }), { row: 1, column: 2 })!.productId).toBe(id(10));
+  expect(
+    panAt(movePan(start, { row: 0, column: 0 }, { row: 1, column: 2 }), { row: 1, column: 2 })!.productId,
+  ).toBe(id(10));
   const swapped = movePan(start, { row: 0, column: 0 }, { row: 0, column: 1 });
   expect(panAt(swapped, { row: 0, column: 0 })!.productId).toBe(id(11));
   expect(panAt(swapped, { row: 0, column: 1 })!.productId).toBe(id(10));
@@ -27,7 +36,10 @@ test('any run of moves keeps every pan once, each in a place of its own', () => 
   const cell = fc.record({ row: fc.integer({ min: -1, max: 3 }), column: fc.integer({ min: -1, max: 4 }) });
   fc.assert(
     fc.property(fc.array(fc.tuple(cell, cell), { maxLength: 12 }), (moves) => {
-      const end = moves.reduce((p, [from, to]) => movePan(p, from, to), palette([pan(10, 0, 0), pan(11, 0, 1), pan(12, 1, 2)]));
+      const end = moves.reduce(
+        (p, [from, to]) => movePan(p, from, to),
+        palette([pan(10, 0, 0), pan(11, 0, 1), pan(12, 1, 2)]),
+      );
       expect(paletteProblems(end)).toEqual([]);
       expect(end.pans.map((p) => p.productId).sort()).toEqual([id(10), id(11), id(12)]);
     }),
@@ -37,7 +49,10 @@ test('any run of moves keeps every pan once, each in a place of its own', () => 
 
 test('arranged by use and light to dark', () => {
   const start = palette([pan(10, 1, 2), pan(11, 0, 0), pan(12, 0, 2), pan(13, 1, 0)]);
-  const order = (p: Palette) => [...p.pans].sort((a, b) => a.row - b.row || a.column - b.column).map((x) => Number(x.productId.slice(-2)));
+  const order = (p: Palette) =>
+    [...p.pans]
+      .sort((a, b) => a.row - b.row || a.column - b.column)
+      .map((x) => Number(x.productId.slice(-2)));
   expect(order(arrangePalette(start, PRODUCTS, 'order of use'))).toEqual([13, 12, 11, 10]);
   expect(order(arrangePalette(start, PRODUCTS, 'light to dark'))).toEqual([11, 13, 12, 10]);
   expect(paletteProblems(arrangePalette(start, PRODUCTS, 'light to dark'))).toEqual([]);

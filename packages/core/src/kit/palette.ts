@@ -34,12 +34,20 @@ export function cellName({ row, column }: Cell): string {
   return `${String.fromCharCode(65 + row)}${column + 1}`;
 }
 
-/** The palette with the pan of one place in another; two pans change places. Unchanged when there is none or no such place. */
+/**
+ * The palette with the pan of one place in another; two pans change places. Unchanged when there is none or
+ * no such place.
+ */
 export function movePan(palette: Palette, from: Cell, to: Cell): Palette {
   const moved = panAt(palette, from);
-  if (!moved || to.row < 0 || to.column < 0 || to.row >= palette.rows || to.column >= palette.columns) return palette;
+  if (!moved || to.row < 0 || to.column < 0 || to.row >= palette.rows || to.column >= palette.columns)
+    return palette;
   const pans = palette.pans.map((pan) =>
-    pan === moved ? { ...pan, row: to.row, column: to.column } : isAt(pan, to) ? { ...pan, row: from.row, column: from.column } : pan,
+    pan === moved
+      ? { ...pan, row: to.row, column: to.column }
+      : isAt(pan, to)
+        ? { ...pan, row: from.row, column: from.column }
+        : pan,
   );
   return { ...palette, pans };
 }
@@ -49,18 +57,24 @@ export function paletteProblems(palette: Palette): { readonly cell: Cell; readon
   return palette.pans.flatMap((pan, i) => {
     const { row, column } = pan;
     const cell = { row, column };
-    if (row >= palette.rows || column >= palette.columns) return [{ cell, message: `${cellName(pan)} is outside ${palette.rows} rows of ${palette.columns}` }];
+    if (row >= palette.rows || column >= palette.columns)
+      return [{ cell, message: `${cellName(pan)} is outside ${palette.rows} rows of ${palette.columns}` }];
     const twice = palette.pans.findIndex((other) => isAt(other, pan)) < i;
     if (twice) return [{ cell, message: `${cellName(pan)} holds two pans; a place holds one` }];
     const same = palette.pans.findIndex((other) => other.productId === pan.productId);
-    return same < i ? [{ cell, message: `The product in ${cellName(pan)} is already in ${cellName(palette.pans[same]!)}` }] : [];
+    return same < i
+      ? [{ cell, message: `The product in ${cellName(pan)} is already in ${cellName(palette.pans[same]!)}` }]
+      : [];
   });
 }
 
 export const ARRANGEMENTS = ['order of use', 'light to dark'] as const;
 export type Arrangement = (typeof ARRANGEMENTS)[number];
 
-/** The pans laid out anew from the upper left, row by row: as they come at the chair, or light to dark. Equal ones keep their order. */
+/**
+ * The pans laid out anew from the upper left, row by row: as they come at the chair, or light to dark. Equal
+ * ones keep their order.
+ */
 export function arrangePalette(palette: Palette, products: readonly Product[], by: Arrangement): Palette {
   const byId = new Map(products.map((p) => [p.id, p]));
   const inReadingOrder = [...palette.pans].sort((a, b) => a.row - b.row || a.column - b.column);
@@ -74,6 +88,8 @@ export function arrangePalette(palette: Palette, products: readonly Product[], b
     const differs = ka.findIndex((v, i) => v !== kb[i]);
     return differs < 0 ? 0 : ka[differs]! - kb[differs]!;
   };
-  const pans = inReadingOrder.sort(compare).map((pan, i) => ({ ...pan, row: Math.floor(i / palette.columns), column: i % palette.columns }));
+  const pans = inReadingOrder
+    .sort(compare)
+    .map((pan, i) => ({ ...pan, row: Math.floor(i / palette.columns), column: i % palette.columns }));
   return { ...palette, pans };
 }

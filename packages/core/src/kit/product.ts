@@ -40,7 +40,9 @@ const description = {
   line: TextSchema,
   shade: TextSchema,
   kind: oneOf(PRODUCT_KINDS),
-  lab: Type.Union([LabSchema, Type.Null()], { description: 'colour of a thick layer; null for what has none' }),
+  lab: Type.Union([LabSchema, Type.Null()], {
+    description: 'colour of a thick layer; null for what has none',
+  }),
   coverage: oneOf(COVERAGE_WORDS),
   finish: oneOf(FINISHES),
   texture: oneOf(TEXTURES),
@@ -50,26 +52,45 @@ const description = {
   mgPerMeasure: Type.Number({ exclusiveMinimum: 0, maximum: 5000 }),
 };
 
-const tintingStrength = Type.Number({ exclusiveMinimum: 0, maximum: 20, description: 'how strongly it tints in a mix; 1 until a test mix says otherwise' });
+const tintingStrength = Type.Number({
+  exclusiveMinimum: 0,
+  maximum: 20,
+  description: 'how strongly it tints in a mix; 1 until a test mix says otherwise',
+});
 
 /** The parts of a measure that can be taken: a whole one, half a pump, a quarter. */
 export const SMALLEST_SHARES = [1, 0.5, 0.25] as const;
 
 /** How a product wears and is taken; what is not stated is unknown, never 'no'. */
 const properties = {
-  wearHours: Type.Optional(Type.Number({ minimum: 0, maximum: 48, description: 'hours it is known to hold' })),
+  wearHours: Type.Optional(
+    Type.Number({ minimum: 0, maximum: 48, description: 'hours it is known to hold' }),
+  ),
   waterproof: Type.Optional(Type.Boolean({ description: 'holds in tears, sweat and rain; tubing counts' })),
-  transferProof: Type.Optional(Type.Boolean({ description: 'stays when it is kissed, eaten with or rubbed' })),
+  transferProof: Type.Optional(
+    Type.Boolean({ description: 'stays when it is kissed, eaten with or rubbed' }),
+  ),
   tool: Type.Optional(oneOf(TOOLS, 'what it is laid with when the step says nothing else')),
-  smallestShare: Type.Optional(oneOfNumbers(SMALLEST_SHARES, 'the smallest share of a measure that can be taken')),
+  smallestShare: Type.Optional(
+    oneOfNumbers(SMALLEST_SHARES, 'the smallest share of a measure that can be taken'),
+  ),
 };
 
-const flashGrade = Type.Optional(oneOfNumbers([0, 1, 2, 3], 'how strongly it throws a flash back, by the studio’s own photos'));
+const flashGrade = Type.Optional(
+  oneOfNumbers([0, 1, 2, 3], 'how strongly it throws a flash back, by the studio’s own photos'),
+);
 const eyeSafe = Type.Boolean({ description: 'meant for the eye area' });
 
 /** A product as a chart remembers it: enough to repeat or replace it when the kit has moved on. */
 export const ProductSnapshotSchema = Type.Object(
-  { id: UuidSchema, ...description, ...properties, tintingStrength: Type.Optional(tintingStrength), eyeSafe: Type.Optional(eyeSafe), flashGrade },
+  {
+    id: UuidSchema,
+    ...description,
+    ...properties,
+    tintingStrength: Type.Optional(tintingStrength),
+    eyeSafe: Type.Optional(eyeSafe),
+    flashGrade,
+  },
   closed,
 );
 export type ProductSnapshot = Static<typeof ProductSnapshotSchema>;
@@ -108,8 +129,16 @@ export type Kit = { readonly products: readonly Product[]; readonly units: reado
 
 /** What a chart keeps of a product; what is as usual or unknown is not written. */
 export function snapshotOf(product: Product): ProductSnapshot {
-  const { monthsAfterOpening: _months, withdrawn: _withdrawn, singleUse: _single, tintingStrength, ...kept } = product;
-  const stated = Object.fromEntries(Object.entries(kept).filter(([, value]) => value !== undefined)) as typeof kept;
+  const {
+    monthsAfterOpening: _months,
+    withdrawn: _withdrawn,
+    singleUse: _single,
+    tintingStrength,
+    ...kept
+  } = product;
+  const stated = Object.fromEntries(
+    Object.entries(kept).filter(([, value]) => value !== undefined),
+  ) as typeof kept;
   return tintingStrength === 1 ? stated : { ...stated, tintingStrength };
 }
 
@@ -118,7 +147,9 @@ export function productName(product: Pick<Product, 'maker' | 'line' | 'shade'>):
   return `${product.maker} ${product.line} ${product.shade}`;
 }
 
-/** Whether two families may be stirred together or laid over each other wet: like meets like, oil meets wax. */
+/**
+ * Whether two families may be stirred together or laid over each other wet: like meets like, oil meets wax.
+ */
 export function familiesAgree(a: Family, b: Family): boolean {
   if (a === b || a === 'powder' || b === 'powder') return true;
   const fatty: readonly Family[] = ['oil', 'wax'];

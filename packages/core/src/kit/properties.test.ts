@@ -1,7 +1,8 @@
 import { propertiesOf, proposedProperties, smallestMg, unstated } from '.';
 import { product } from '../look/look.testing';
 
-const mascara = (line: string, more = {}) => product(1, 'mascara', [12, 0, 0], { line, shade: 'black', texture: 'cream', measure: 'swipe', ...more });
+const mascara = (line: string, more = {}) =>
+  product(1, 'mascara', [12, 0, 0], { line, shade: 'black', texture: 'cream', measure: 'swipe', ...more });
 
 test.each([
   ['Waterproof', true],
@@ -24,7 +25,9 @@ test('what is stated stands before what a name proposes', () => {
 test('a pump can be halved, a swipe cannot, unless it is said otherwise', () => {
   expect(smallestMg(product(2, 'base', [60, 12, 18], { measure: 'pump', mgPerMeasure: 170 }))).toBe(85);
   expect(smallestMg(product(2, 'blush', [60, 32, 18], { measure: 'swipe', mgPerMeasure: 18 }))).toBe(18);
-  expect(smallestMg(product(2, 'base', [60, 12, 18], { measure: 'pump', mgPerMeasure: 170, smallestShare: 1 }))).toBe(170);
+  expect(
+    smallestMg(product(2, 'base', [60, 12, 18], { measure: 'pump', mgPerMeasure: 170, smallestShare: 1 })),
+  ).toBe(170);
 });
 
 test('full mattes are expected to hold longest, gloss shortest', () => {

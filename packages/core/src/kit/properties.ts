@@ -11,7 +11,11 @@ export type WearProperties = {
 };
 export type WearProperty = keyof WearProperties;
 
-type Described = Pick<ProductSnapshot, 'kind' | 'line' | 'shade' | 'finish' | 'coverage' | 'texture' | 'family' | 'measure'> & Partial<WearProperties>;
+type Described = Pick<
+  ProductSnapshot,
+  'kind' | 'line' | 'shade' | 'finish' | 'coverage' | 'texture' | 'family' | 'measure'
+> &
+  Partial<WearProperties>;
 
 /** Words makers use for what lasts, turned round by 'not' and 'non'. */
 const WATERPROOF = /\b(waterproof|water-proof|water ?resist\w*|tubing|tear-?proof)\b/i;
@@ -21,17 +25,22 @@ const TURNED = /\b(not|non|no)\b[ -]*(waterproof|water|tubing|long|transfer|kiss
 
 /** Usual hours by what a product is made of: full mattes and waxes hold longest, gloss and water shortest. */
 function usualHours({ kind, finish, coverage, texture }: Described): number {
-  if (kind === 'lip colour') return finish === 'dewy' || coverage === 'sheer' || coverage === 'light' ? 2 : finish === 'matte' ? 6 : 4;
+  if (kind === 'lip colour')
+    return finish === 'dewy' || coverage === 'sheer' || coverage === 'light' ? 2 : finish === 'matte' ? 6 : 4;
   if (kind === 'spray') return finish === 'dewy' ? 4 : 8;
   if (kind === 'primer') return finish === 'matte' ? 10 : 6;
   if (texture === 'pressed' || texture === 'loose' || texture === 'pencil') return 8;
   if (finish === 'dewy') return 5;
-  return finish === 'matte' && (coverage === 'full' || coverage === 'opaque') ? 10 : coverage === 'sheer' ? 6 : 8;
+  return finish === 'matte' && (coverage === 'full' || coverage === 'opaque')
+    ? 10
+    : coverage === 'sheer'
+      ? 6
+      : 8;
 }
 
 /**
- * What a product's kind, make and name let expect where nothing is stated. A proposal to confirm in the kit: a name is not a property, and only what is
- * stated can be relied on.
+ * What a product's kind, make and name let expect where nothing is stated. A proposal to confirm in the kit:
+ * a name is not a property, and only what is stated can be relied on.
  */
 export function proposedProperties(product: Described): WearProperties {
   const name = `${product.line} ${product.shade}`;
@@ -41,7 +50,9 @@ export function proposedProperties(product: Described): WearProperties {
   return {
     wearHours: long ? Math.max(10, usualHours(product)) : usualHours(product),
     waterproof,
-    transferProof: (TRANSFER.test(name) && !turned) || (product.kind === 'lip colour' && product.finish === 'matte' && long),
+    transferProof:
+      (TRANSFER.test(name) && !turned) ||
+      (product.kind === 'lip colour' && product.finish === 'matte' && long),
     smallestShare: product.measure === 'pump' ? 0.5 : 1,
   };
 }

@@ -10,7 +10,11 @@ export type ShelfLife = {
 const SOON_DAYS = 30;
 
 /** Whether an opened unit is still within its maker's months after opening, on a day given as YYYY-MM-DD. */
-export function shelfLife(unit: Pick<Unit, 'openedOn'>, product: Pick<Product, 'monthsAfterOpening'>, today: string): ShelfLife {
+export function shelfLife(
+  unit: Pick<Unit, 'openedOn'>,
+  product: Pick<Product, 'monthsAfterOpening'>,
+  today: string,
+): ShelfLife {
   if (unit.openedOn === null) return { state: 'unopened', until: null };
   const until = addMonths(unit.openedOn, product.monthsAfterOpening);
   if (today > until) return { state: 'past', until };

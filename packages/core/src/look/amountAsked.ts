@@ -16,11 +16,17 @@ export type AmountAsked = {
 };
 
 /** How much a step's dose asks for on this client's face; null for a step without product or place. */
-export function amountAsked(step: Pick<Step, 'placements' | 'use' | 'doseMgPerCm2' | 'passes' | 'tool'>, client: ClientSnapshot): AmountAsked | null {
+export function amountAsked(
+  step: Pick<Step, 'placements' | 'use' | 'doseMgPerCm2' | 'passes' | 'tool'>,
+  client: ClientSnapshot,
+): AmountAsked | null {
   const [first, ...more] = step.use;
   const { areaCm2, takenMg } = needOf(step, client);
   if (!first || areaCm2 === 0) return null;
-  const use = more.length === 0 ? [{ ...first, parts: measuresToCover(first.product, takenMg) }] : inRounds(step.use, takenMg);
+  const use =
+    more.length === 0
+      ? [{ ...first, parts: measuresToCover(first.product, takenMg) }]
+      : inRounds(step.use, takenMg);
   const madeMg = use.reduce((sum, u) => sum + u.parts * u.product.mgPerMeasure, 0);
   const why =
     madeMg <= MOST_TAKEN * takenMg || takenMg === 0
@@ -37,7 +43,10 @@ function inRounds(use: readonly Use[], takenMg: number): readonly Use[] {
   const divisor = commonShare(shares);
   const perRound = use.reduce((sum, u, i) => sum + (shares[i]! / divisor) * smallestMg(u.product), 0);
   const rounds = roundsToCover(perRound, takenMg);
-  return use.map((u, i) => ({ ...u, parts: (shares[i]! / divisor) * rounds * propertiesOf(u.product).smallestShare }));
+  return use.map((u, i) => ({
+    ...u,
+    parts: (shares[i]! / divisor) * rounds * propertiesOf(u.product).smallestShare,
+  }));
 }
 
 /** What all of some shares are whole multiples of; the smallest of them where they are no whole numbers. */

@@ -20,8 +20,8 @@ export type ToolInAll = {
 const SINGLE_USE: readonly Step['tool'][] = ['spoolie', 'spatula'];
 
 /**
- * The tools one face takes, to be packed clean: steps of one kind of layer share a tool, another kind takes another; wands and spatulas are single-use, one a
- * step. Fingers and bare pencils count for nothing.
+ * The tools one face takes, to be packed clean: steps of one kind of layer share a tool, another kind takes
+ * another; wands and spatulas are single-use, one a step. Fingers and bare pencils count for nothing.
  */
 export function toolsForFace(steps: readonly Pick<Step, 'id' | 'tool' | 'role' | 'variant'>[]): ToolInAll[] {
   const all = new Map<Step['tool'], { keys: Set<string>; stepIds: string[] }>();
@@ -35,7 +35,10 @@ export function toolsForFace(steps: readonly Pick<Step, 'id' | 'tool' | 'role' |
   return [...all].map(([tool, { keys, stepIds }]) => ({ tool, count: keys.size, stepIds }));
 }
 
-/** What some steps take of each product together, in the order they are first used; one product in two measures is told twice. */
+/**
+ * What some steps take of each product together, in the order they are first used; one product in two
+ * measures is told twice.
+ */
 export function amountsInAll(steps: readonly Pick<Step, 'id' | 'use'>[]): AmountInAll[] {
   const all = new Map<string, AmountInAll>();
   for (const { id, use } of steps) {

@@ -14,9 +14,34 @@ import {
 import { FORBIDDEN_PLACE_NAMES, SHAPE_NAMES } from './prohibitions';
 import { FINISHES, MEASURES, PRODUCT_KINDS, ProductSnapshotSchema, TEXTURES, TOOLS } from '../kit';
 import { CONDITIONS, METALS, OCCASION_LIGHTS, OCCASIONS, type Skin } from '../shade';
-import { closed, DateSchema, InstantSchema, LabSchema, NoteSchema, oneOf, PointSchema, TextSchema, UuidSchema } from '../schema';
+import {
+  closed,
+  DateSchema,
+  InstantSchema,
+  LabSchema,
+  NoteSchema,
+  oneOf,
+  PointSchema,
+  TextSchema,
+  UuidSchema,
+} from '../schema';
 
-export const PHASES = ['clean', 'prep', 'prime', 'correct', 'base', 'conceal', 'sculpt', 'set', 'powder', 'brows', 'eyes', 'lashes', 'lips', 'finish'] as const;
+export const PHASES = [
+  'clean',
+  'prep',
+  'prime',
+  'correct',
+  'base',
+  'conceal',
+  'sculpt',
+  'set',
+  'powder',
+  'brows',
+  'eyes',
+  'lashes',
+  'lips',
+  'finish',
+] as const;
 export type Phase = (typeof PHASES)[number];
 
 /** The ways of doing that differ between schools; a look takes one of each. */
@@ -34,7 +59,17 @@ export const SCHOOLS = {
 
 /** How far an airbrush is opened. */
 export const FLOWS = ['turned down', 'half open', 'fully open'] as const;
-export const TECHNIQUES = ['press', 'stipple', 'sweep', 'buff', 'flick', 'draw', 'spray', 'dot and melt', 'line'] as const;
+export const TECHNIQUES = [
+  'press',
+  'stipple',
+  'sweep',
+  'buff',
+  'flick',
+  'draw',
+  'spray',
+  'dot and melt',
+  'line',
+] as const;
 
 export const ShadeSchema = Type.Union(
   [
@@ -60,7 +95,9 @@ export type Shade = Static<typeof ShadeSchema>;
 
 const side = oneOf(['left', 'right', 'both'], 'the client’s side');
 const outline = Type.Array(PointSchema, { minItems: 3, maxItems: 2000 });
-const without = Type.Optional(Type.Array(outline, { maxItems: 200, description: 'wiped off: outlines on the canonical face, mm' }));
+const without = Type.Optional(
+  Type.Array(outline, { maxItems: 200, description: 'wiped off: outlines on the canonical face, mm' }),
+);
 const params = Type.Unsafe<Partial<GuideParams>>(
   Type.Partial(
     Type.Object(
@@ -103,13 +140,18 @@ const stepPlan = {
   title: TextSchema,
   variant: Type.Optional(TextSchema),
   instead: Type.Optional(
-    Type.String({ pattern: UuidSchema.pattern, description: 'the common step this one stands for in its variant; every one of its kind when left out' }),
+    Type.String({
+      pattern: UuidSchema.pattern,
+      description: 'the common step this one stands for in its variant; every one of its kind when left out',
+    }),
   ),
   optional: Type.Optional(Type.Boolean({ description: 'may be left out without changing what the look is' })),
   shade: ShadeSchema,
   wants: Type.Object(
     {
-      kinds: Type.Array(oneOf(PRODUCT_KINDS), { description: 'kinds of product that can do this; none when no product is used' }),
+      kinds: Type.Array(oneOf(PRODUCT_KINDS), {
+        description: 'kinds of product that can do this; none when no product is used',
+      }),
       textures: Type.Optional(Type.Array(oneOf(TEXTURES))),
       finishes: Type.Optional(Type.Array(oneOf(FINISHES))),
       mix: Type.Optional(Type.Boolean({ description: 'two products may be mixed' })),
@@ -162,11 +204,16 @@ export type NextTime = (typeof NEXT_TIME)[number];
 export const DeviationSchema = Type.Object(
   {
     kind: oneOf(DEVIATIONS),
-    measures: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 60, description: 'measures really used in all' })),
+    measures: Type.Optional(
+      Type.Number({ exclusiveMinimum: 0, maximum: 60, description: 'measures really used in all' }),
+    ),
     use: Type.Optional(Type.Array(UseSchema, { maxItems: 6 })),
     nextTime: Type.Optional(oneOf(NEXT_TIME)),
     fault: Type.Optional(
-      Type.Object({ seen: TextSchema, cause: TextSchema }, { ...closed, description: 'what was seen and the cause held likeliest, by name' }),
+      Type.Object(
+        { seen: TextSchema, cause: TextSchema },
+        { ...closed, description: 'what was seen and the cause held likeliest, by name' },
+      ),
     ),
     note: NoteSchema,
   },
@@ -180,7 +227,15 @@ export const StepSchema = Type.Object(
     ...stepPlan,
     use: Type.Array(UseSchema, { maxItems: 6 }),
     done: Type.Optional(
-      Type.Object({ ticked: Type.Boolean(), at: InstantSchema, by: TextSchema, deviations: Type.Array(DeviationSchema, { maxItems: 40 }) }, closed),
+      Type.Object(
+        {
+          ticked: Type.Boolean(),
+          at: InstantSchema,
+          by: TextSchema,
+          deviations: Type.Array(DeviationSchema, { maxItems: 40 }),
+        },
+        closed,
+      ),
     ),
   },
   closed,
@@ -195,7 +250,9 @@ const schools = Type.Object(
     concealer: oneOf(SCHOOLS.concealer),
     applicator: Type.Optional(oneOf(SCHOOLS.applicator)),
     powders: Type.Optional(oneOf(SCHOOLS.powders, 'which of two powders comes first')),
-    settledPowder: Type.Optional(oneOf(SCHOOLS.settledPowder, 'powder laid thick and swept off when it has settled')),
+    settledPowder: Type.Optional(
+      oneOf(SCHOOLS.settledPowder, 'powder laid thick and swept off when it has settled'),
+    ),
     mist: Type.Optional(oneOf(SCHOOLS.mist)),
     contrast: oneOf(SCHOOLS.contrast),
   },
@@ -207,7 +264,9 @@ const forbids = Type.Object(
     finishes: Type.Array(oneOf(FINISHES)),
     kinds: Type.Array(oneOf(PRODUCT_KINDS)),
     places: Type.Optional(Type.Array(oneOf(FORBIDDEN_PLACE_NAMES), { description: 'where nothing may lie' })),
-    shapes: Type.Optional(Type.Array(oneOf(SHAPE_NAMES), { description: 'what a look’s period or theme asks of a shape' })),
+    shapes: Type.Optional(
+      Type.Array(oneOf(SHAPE_NAMES), { description: 'what a look’s period or theme asks of a shape' }),
+    ),
   },
   closed,
 );
@@ -236,10 +295,16 @@ export const LookSchema = Type.Object(
 );
 export type Look = Static<typeof LookSchema>;
 
-/** Every landmark by name; stated as core's own type since a schema built from a list cannot name its keys. */
-export const LandmarksSchema = Type.Unsafe<Landmarks>(Type.Object(Object.fromEntries(LANDMARKS.map((name) => [name, PointSchema])), closed));
+/**
+ * Every landmark by name; stated as core's own type since a schema built from a list cannot name its keys.
+ */
+export const LandmarksSchema = Type.Unsafe<Landmarks>(
+  Type.Object(Object.fromEntries(LANDMARKS.map((name) => [name, PointSchema])), closed),
+);
 /** CIELAB by zone, for the zones that were read. */
-export const SkinSchema = Type.Unsafe<Skin>(Type.Partial(Type.Object(Object.fromEntries(SKIN_ZONES.map((zone) => [zone, LabSchema])), closed), closed));
+export const SkinSchema = Type.Unsafe<Skin>(
+  Type.Partial(Type.Object(Object.fromEntries(SKIN_ZONES.map((zone) => [zone, LabSchema])), closed), closed),
+);
 
 /** The client as she was when the chart was made. */
 export const ClientSnapshotSchema = Type.Object(
@@ -262,14 +327,21 @@ export const OccasionSchema = Type.Object(
     lights: Type.Array(oneOf(OCCASION_LIGHTS)),
     hoursToLast: Type.Number({ minimum: 0, maximum: 24 }),
     camera: Type.Boolean(),
-    conditions: Type.Optional(Type.Array(oneOf(CONDITIONS), { description: 'what the day brings; where it is left out what is usual for its kind is taken' })),
+    conditions: Type.Optional(
+      Type.Array(oneOf(CONDITIONS), {
+        description: 'what the day brings; where it is left out what is usual for its kind is taken',
+      }),
+    ),
     metal: Type.Optional(oneOf(METALS, 'of the jewellery, which the light and the eyes follow')),
   },
   closed,
 );
 export type Occasion = Static<typeof OccasionSchema>;
 
-/** One thing that was changed of a look for this client or this day, why, and what was before it, so that it can be refused. */
+/**
+ * One thing that was changed of a look for this client or this day, why, and what was before it, so that it
+ * can be refused.
+ */
 export const AdaptationSchema = Type.Object(
   {
     id: TextSchema,
@@ -280,10 +352,23 @@ export const AdaptationSchema = Type.Object(
     refused: Type.Optional(Type.Boolean()),
     /** The step as it was, where it was changed or left out. */
     was: Type.Optional(
-      Type.Unsafe<Partial<Step>>(Type.Object({}, { description: 'what was before, to bring it back: the parts of the step that changed, or all of it' })),
+      Type.Unsafe<Partial<Step>>(
+        Type.Object(
+          {},
+          {
+            description:
+              'what was before, to bring it back: the parts of the step that changed, or all of it',
+          },
+        ),
+      ),
     ),
     now: Type.Optional(
-      Type.Unsafe<Partial<Step>>(Type.Object({}, { description: 'what those parts were changed to: what was changed by hand since is left alone' })),
+      Type.Unsafe<Partial<Step>>(
+        Type.Object(
+          {},
+          { description: 'what those parts were changed to: what was changed by hand since is left alone' },
+        ),
+      ),
     ),
   },
   closed,
@@ -291,7 +376,13 @@ export const AdaptationSchema = Type.Object(
 export type Adaptation = Static<typeof AdaptationSchema>;
 
 export const FindingSchema = Type.Object(
-  { rule: TextSchema, severity: oneOf(['note', 'caution', 'stop']), stepIds: Type.Array(UuidSchema), answer: oneOf(['fixed', 'accepted']), why: NoteSchema },
+  {
+    rule: TextSchema,
+    severity: oneOf(['note', 'caution', 'stop']),
+    stepIds: Type.Array(UuidSchema),
+    answer: oneOf(['fixed', 'accepted']),
+    why: NoteSchema,
+  },
   closed,
 );
 
@@ -309,7 +400,10 @@ export const ChartSchema = Type.Object(
     findings: Type.Array(FindingSchema, { maxItems: 200 }),
     adaptations: Type.Optional(Type.Array(AdaptationSchema, { maxItems: 120 })),
     hash: Type.Optional(
-      Type.String({ pattern: '^sha256:[0-9a-f]{64}$', description: 'of the document without this field, keys sorted; checked when present' }),
+      Type.String({
+        pattern: '^sha256:[0-9a-f]{64}$',
+        description: 'of the document without this field, keys sorted; checked when present',
+      }),
     ),
   },
   closed,

@@ -1,7 +1,19 @@
 import { LAYER_KINDS } from '../face';
 import { readChart, writeChart } from '../formats';
 import { shadeRoleOf } from '../shade';
-import { airbrushInWords, fitLook, newStep, withDeeperEdge, withStep, withoutStep, movedStep, duplicatedStep, splitStep, mergedStep, type Chart } from '.';
+import {
+  airbrushInWords,
+  fitLook,
+  newStep,
+  withDeeperEdge,
+  withStep,
+  withoutStep,
+  movedStep,
+  duplicatedStep,
+  splitStep,
+  mergedStep,
+  type Chart,
+} from '.';
 import { client, id, KIT, LOOK, OCCASION, STAMP } from './look.testing';
 
 const chart: Chart = fitLook(LOOK, client(), KIT, OCCASION, STAMP).chart;
@@ -13,14 +25,18 @@ test.each(LAYER_KINDS)('a new %s goes where its phase comes, and the chart stays
   expect(next.steps).toHaveLength(chart.steps.length + 1);
   const read = readChart(writeChart(next));
   expect(read.ok).toBe(true);
-  const before = (a: string, b: string): boolean => next.steps.findIndex((s) => s.title === a) < next.steps.findIndex((s) => s.title === b);
+  const before = (a: string, b: string): boolean =>
+    next.steps.findIndex((s) => s.title === a) < next.steps.findIndex((s) => s.title === b);
   if (kind === 'blush') expect(before('Light', 'Blush') && before('Blush', 'Lid')).toBe(true);
   if (kind === 'lip') expect(titles(next).at(-1)).toBe('Lip');
 });
 
 test('eyes first puts a new liner before the base', () => {
   const eyesFirst = { ...chart, schools: { ...chart.schools, eyesOrFace: 'eyes first' as const } };
-  const sorted = { ...eyesFirst, steps: [...eyesFirst.steps].sort((a, b) => Number(b.phase === 'eyes') - Number(a.phase === 'eyes')) };
+  const sorted = {
+    ...eyesFirst,
+    steps: [...eyesFirst.steps].sort((a, b) => Number(b.phase === 'eyes') - Number(a.phase === 'eyes')),
+  };
   expect(titles(withStep(sorted, newStep('liner', id(902)))).indexOf('Liner')).toBe(1);
 });
 
@@ -41,14 +57,26 @@ test('a deeper edge follows the base, at temples and jaw, worked as the base is'
   const bare = { ...chart, steps: chart.steps.filter((s) => s.role !== 'base') };
   expect(withDeeperEdge(bare, id(904))).toBe(bare);
   expect(
-    withDeeperEdge({ ...chart, steps: chart.steps.map((s) => ({ ...s, done: { by: 'Ada', at: STAMP.at, ticked: true, deviations: [] } })) }, id(904)).steps[1]!
-      .done,
+    withDeeperEdge(
+      {
+        ...chart,
+        steps: chart.steps.map((s) => ({
+          ...s,
+          done: { by: 'Ada', at: STAMP.at, ticked: true, deviations: [] },
+        })),
+      },
+      id(904),
+    ).steps[1]!.done,
   ).toBeUndefined();
 });
 
 test('a spray goes one side, the other, the centre, the neck, in as many coats as passes', () => {
-  expect(airbrushInWords({ passes: 1, waitMinutes: 0 })).toBe('One side, the other side, the centre, then down the neck, one thin coat.');
-  expect(airbrushInWords({ passes: 4, waitMinutes: 2 })).toContain('4 thin coats, each dry before the next (about 2 min)');
+  expect(airbrushInWords({ passes: 1, waitMinutes: 0 })).toBe(
+    'One side, the other side, the centre, then down the neck, one thin coat.',
+  );
+  expect(airbrushInWords({ passes: 4, waitMinutes: 2 })).toContain(
+    '4 thin coats, each dry before the next (about 2 min)',
+  );
   expect(newStep('conceal', id(905)).note).toBe('Edges first, middle last.');
 });
 
@@ -75,7 +103,9 @@ test('stirred into the step before, nothing used is lost', () => {
   const merged = mergedStep(chart, idOf('Contour'));
   const into = merged.steps[0]!;
   expect(into.title).toBe('Base with contour');
-  expect(into.use.map((u) => u.product.kind)).toEqual([...chart.steps[0]!.use, ...chart.steps[1]!.use].map((u) => u.product.kind));
+  expect(into.use.map((u) => u.product.kind)).toEqual(
+    [...chart.steps[0]!.use, ...chart.steps[1]!.use].map((u) => u.product.kind),
+  );
   expect(into.placements).toEqual([...chart.steps[0]!.placements, ...chart.steps[1]!.placements]);
   expect(into.handsOnMinutes).toBe(chart.steps[0]!.handsOnMinutes + chart.steps[1]!.handsOnMinutes);
   expect(mergedStep(chart, chart.steps[0]!.id)).toBe(chart);

@@ -2,7 +2,18 @@ import type { LayerKind, Placement } from '../face';
 import type { Chart, Phase, Step } from './document';
 import { phaseOrder } from './fitLook';
 
-type Plan = Pick<Step, 'phase' | 'title' | 'wants' | 'shade' | 'doseMgPerCm2' | 'tool' | 'technique' | 'handsOnMinutes' | 'waitMinutes'>;
+type Plan = Pick<
+  Step,
+  | 'phase'
+  | 'title'
+  | 'wants'
+  | 'shade'
+  | 'doseMgPerCm2'
+  | 'tool'
+  | 'technique'
+  | 'handsOnMinutes'
+  | 'waitMinutes'
+>;
 
 /** What a new layer of a kind starts as: the usual phase, product, dose, tool and minutes. */
 const PLANS: Readonly<Record<LayerKind, Plan>> = {
@@ -49,18 +60,29 @@ function plan(
 
 /** A new layer of a kind, without a product yet. */
 export function newStep(kind: LayerKind, id: string, placements: readonly Placement[] = []): Step {
-  return { ...PLANS[kind], id, role: kind, placements: [...placements], passes: 1, note: kind === 'conceal' ? EDGES_FIRST : '', use: [] };
+  return {
+    ...PLANS[kind],
+    id,
+    role: kind,
+    placements: [...placements],
+    passes: 1,
+    note: kind === 'conceal' ? EDGES_FIRST : '',
+    use: [],
+  };
 }
 
 /** The order in which a spot of concealer is melted: the middle keeps its cover. */
 export const EDGES_FIRST = 'Edges first, middle last.';
 
-/** A deeper edge is this much deeper than the skin, in shade steps: in the middle of what still joins the base without a stripe. */
+/**
+ * A deeper edge is this much deeper than the skin, in shade steps: in the middle of what still joins the base
+ * without a stripe.
+ */
 const DEEPER_EDGE_STEPS = 1.5;
 
 /**
- * The chart with a second, deeper base at its edges (temples and jawline) right after its base, which keeps the look's way of working
- * half its dose and half its minutes; the same chart when it has no base.
+ * The chart with a second, deeper base at its edges (temples and jawline) right after its base, which keeps
+ * the look's way of working half its dose and half its minutes; the same chart when it has no base.
  */
 export function withDeeperEdge(chart: Chart, id: string): Chart {
   const base = chart.steps.find((s) => s.role === 'base');
@@ -80,7 +102,10 @@ export function withDeeperEdge(chart: Chart, id: string): Chart {
   return { ...chart, steps: chart.steps.flatMap((s) => (s === base ? [s, edge] : [s])) };
 }
 
-/** The chart with a step put where its phase comes in the chart's school: after the last step of its phase or of an earlier one. */
+/**
+ * The chart with a step put where its phase comes in the chart's school: after the last step of its phase or
+ * of an earlier one.
+ */
 export function withStep(chart: Chart, step: Step): Chart {
   const order = phaseOrder(chart.schools);
   const rank = (s: Step): number => order.indexOf(s.phase);
@@ -103,7 +128,10 @@ export function movedStep(chart: Chart, stepId: string, to: number): Chart {
   return { ...chart, steps: [...rest.slice(0, at), step, ...rest.slice(at)] };
 }
 
-/** The chart with its steps in another order; steps it does not name, those of variants, follow the step they followed. */
+/**
+ * The chart with its steps in another order; steps it does not name, those of variants, follow the step they
+ * followed.
+ */
 export function orderedSteps(chart: Chart, stepIds: readonly string[]): Chart {
   const place = new Map(stepIds.map((id, i) => [id, i]));
   let last = -1;
@@ -133,7 +161,11 @@ export function splitStep(chart: Chart, stepId: string, id: string): Chart {
     ...chart,
     steps: chart.steps.flatMap((step) => {
       if (step.id !== stepId) return [step];
-      const half = { doseMgPerCm2: step.doseMgPerCm2 / 2, handsOnMinutes: step.handsOnMinutes / 2, use: step.use.map((u) => ({ ...u, parts: u.parts / 2 })) };
+      const half = {
+        doseMgPerCm2: step.doseMgPerCm2 / 2,
+        handsOnMinutes: step.handsOnMinutes / 2,
+        use: step.use.map((u) => ({ ...u, parts: u.parts / 2 })),
+      };
       const { done: _done, ...plain } = step;
       return [
         { ...plain, ...half, waitMinutes: 0 },
@@ -143,7 +175,10 @@ export function splitStep(chart: Chart, stepId: string, id: string): Chart {
   };
 }
 
-/** A step stirred into the one before it: products together, places of both, doses and minutes added. Unchanged for the first step. */
+/**
+ * A step stirred into the one before it: products together, places of both, doses and minutes added.
+ * Unchanged for the first step.
+ */
 export function mergedStep(chart: Chart, stepId: string): Chart {
   const at = chart.steps.findIndex((s) => s.id === stepId);
   if (at < 1) return chart;
@@ -155,7 +190,10 @@ export function mergedStep(chart: Chart, stepId: string): Chart {
     title: `${into.title} with ${step.title.toLowerCase()}`,
     use: [...into.use, ...step.use].slice(0, 6),
     wants: { ...into.wants, kinds: [...new Set([...into.wants.kinds, ...step.wants.kinds])], mix: true },
-    placements: [...into.placements, ...step.placements.filter((p) => !known.has(JSON.stringify(p)))].slice(0, 40),
+    placements: [...into.placements, ...step.placements.filter((p) => !known.has(JSON.stringify(p)))].slice(
+      0,
+      40,
+    ),
     doseMgPerCm2: Math.min(50, into.doseMgPerCm2 + step.doseMgPerCm2),
     handsOnMinutes: into.handsOnMinutes + step.handsOnMinutes,
     waitMinutes: Math.max(into.waitMinutes, step.waitMinutes),

@@ -1,4 +1,12 @@
-import { deltaE2000, depthOf, labUnder, lightnessAtDepth, reconstructSpectrum, shiftDepth, type Lab } from '../colour';
+import {
+  deltaE2000,
+  depthOf,
+  labUnder,
+  lightnessAtDepth,
+  reconstructSpectrum,
+  shiftDepth,
+  type Lab,
+} from '../colour';
 import { layOver, opticsOf, skinTarget } from '../shade';
 import { fitLook, newStep, type Look } from '.';
 import { client, id, KIT, kitOf, LOOK, OCCASION, product, STAMP } from './look.testing';
@@ -6,7 +14,10 @@ import { client, id, KIT, kitOf, LOOK, OCCASION, product, STAMP } from './look.t
 const { use: _use, ...set } = newStep('powder', id(190), [{ guide: 'tZonePowder', side: 'both' }]);
 const powdered: Look = {
   ...LOOK,
-  steps: [...LOOK.steps.map((s) => (s.role === 'base' ? { ...s, wants: { kinds: ['base' as const] } } : s)), set],
+  steps: [
+    ...LOOK.steps.map((s) => (s.role === 'base' ? { ...s, wants: { kinds: ['base' as const] } } : s)),
+    set,
+  ],
 };
 const others = KIT.products.filter((p) => p.kind !== 'base');
 const POWDER = { finish: 'natural' as const, texture: 'loose' as const, coverage: 'medium' as const };
@@ -14,7 +25,11 @@ const fitOn = (skin: Lab, baseOff: number, powderOff: number) =>
   fitLook(
     powdered,
     client(skin),
-    kitOf(...others, product(60, 'base', shiftDepth(skin, baseOff)), product(61, 'powder', shiftDepth(skin, powderOff), POWDER)),
+    kitOf(
+      ...others,
+      product(60, 'base', shiftDepth(skin, baseOff)),
+      product(61, 'powder', shiftDepth(skin, powderOff), POWDER),
+    ),
     OCCASION,
     STAMP,
   );

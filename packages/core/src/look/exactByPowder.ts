@@ -1,6 +1,17 @@
 import { deltaE2000, depthOf, labUnder, reconstructSpectrum, type Lab } from '../colour';
 import { snapshotOf, type Product } from '../kit';
-import { BASE_WITHIN, excludedBecause, isColoured, layOver, measuresToCover, needOf, opticsOf, skinTarget, unitToTake, type StepGap } from '../shade';
+import {
+  BASE_WITHIN,
+  excludedBecause,
+  isColoured,
+  layOver,
+  measuresToCover,
+  needOf,
+  opticsOf,
+  skinTarget,
+  unitToTake,
+  type StepGap,
+} from '../shade';
 import type { Adaptation, LookStep, Step } from './document';
 import { proposalOf, type FitContext } from './propose';
 
@@ -13,21 +24,52 @@ const DOSES = [0.3, 0.45, 0.6] as const;
 
 type Made = { readonly steps: Step[]; readonly adaptations: Adaptation[] };
 
-/** An inexact base made exact by powder: where the kit has no base in range but one near it that a powder over it brings there, both are taken. */
-export function madeExactByPowder(steps: readonly Step[], gaps: Readonly<Record<string, StepGap>>, context: FitContext): Made {
+/**
+ * An inexact base made exact by powder: where the kit has no base in range but one near it that a powder over
+ * it brings there, both are taken.
+ */
+export function madeExactByPowder(
+  steps: readonly Step[],
+  gaps: Readonly<Record<string, StepGap>>,
+  context: FitContext,
+): Made {
   const target = skinTarget(context.client.skin);
-  const base = steps.find((s) => s.role === 'base' && s.variant === undefined && s.use.length === 0 && gaps[s.id]?.nearest?.deltaE != null);
+  const base = steps.find(
+    (s) =>
+      s.role === 'base' &&
+      s.variant === undefined &&
+      s.use.length === 0 &&
+      gaps[s.id]?.nearest?.deltaE != null,
+  );
   const nearest = base ? gaps[base.id]!.nearest! : null;
   const powder = steps.find((s) => s.role === 'powder' && s.variant === undefined);
-  if (!target || !base || !nearest?.lab || !powder || nearest.deltaE === null || nearest.deltaE > MOST_OFF) return { steps: [...steps], adaptations: [] };
+  if (!target || !base || !nearest?.lab || !powder || nearest.deltaE === null || nearest.deltaE > MOST_OFF)
+    return { steps: [...steps], adaptations: [] };
   const found = bestPowder(nearest.lab, target, powder, context);
   if (!found) return { steps: [...steps], adaptations: [] };
   const { product, dose, deltaE } = found;
-  const placed: Step = { ...powder, doseMgPerCm2: dose, passes: 1, placements: [{ guide: 'zone.wholeFace', side: 'both' }] };
+  const placed: Step = {
+    ...powder,
+    doseMgPerCm2: dose,
+    passes: 1,
+    placements: [{ guide: 'zone.wholeFace', side: 'both' }],
+  };
   const parts = measuresToCover(product, needOf(placed, context.client).takenMg);
-  const exact: Step = { ...placed, use: [{ unitId: unitToTake(product, context)?.id ?? null, product: snapshotOf(product), parts, measure: product.measure }] };
+  const exact: Step = {
+    ...placed,
+    use: [
+      {
+        unitId: unitToTake(product, context)?.id ?? null,
+        product: snapshotOf(product),
+        parts,
+        measure: product.measure,
+      },
+    ],
+  };
   return {
-    steps: steps.map((s) => (s.id === base.id ? { ...s, use: [...proposalOf(nearest).use] } : s.id === powder.id ? exact : s)),
+    steps: steps.map((s) =>
+      s.id === base.id ? { ...s, use: [...proposalOf(nearest).use] } : s.id === powder.id ? exact : s,
+    ),
     adaptations: [
       {
         id: 'base made exact by powder',
@@ -35,7 +77,12 @@ export function madeExactByPowder(steps: readonly Step[], gaps: Readonly<Record<
         change: 'changed',
         words: `${powder.title} over the whole face with ${product.line} ${product.shade}`.slice(0, 200),
         why: `no base is in range; the nearest is ${nearest.deltaE.toFixed(1)} off, and with this powder over it ${deltaE.toFixed(1)}`,
-        was: { placements: powder.placements, doseMgPerCm2: powder.doseMgPerCm2, passes: powder.passes, use: powder.use },
+        was: {
+          placements: powder.placements,
+          doseMgPerCm2: powder.doseMgPerCm2,
+          passes: powder.passes,
+          use: powder.use,
+        },
       },
     ],
   };
@@ -50,8 +97,19 @@ function bestPowder(
   const ground = reconstructSpectrum(base, 'D65', 'oxide').spectrum;
   const tried = context.kit.products
     .filter(isColoured)
-    .filter((p) => depthOf(p.lab) - depthOf(target) <= MOST_DEEPER && excludedBecause(p, step, context) === null && unitToTake(p, context) !== null)
-    .flatMap((product) => DOSES.map((dose) => ({ product, dose, deltaE: deltaE2000(labUnder(layOver(ground, opticsOf(product), dose), 'D65'), target) })))
+    .filter(
+      (p) =>
+        depthOf(p.lab) - depthOf(target) <= MOST_DEEPER &&
+        excludedBecause(p, step, context) === null &&
+        unitToTake(p, context) !== null,
+    )
+    .flatMap((product) =>
+      DOSES.map((dose) => ({
+        product,
+        dose,
+        deltaE: deltaE2000(labUnder(layOver(ground, opticsOf(product), dose), 'D65'), target),
+      })),
+    )
     .filter(({ deltaE }) => deltaE <= BASE_WITHIN)
     .sort((a, b) => a.dose - b.dose || a.deltaE - b.deltaE);
   return tried[0] ?? null;

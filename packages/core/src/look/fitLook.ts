@@ -8,13 +8,21 @@ import { madeExactByPowder } from './exactByPowder';
 import { matchAndPropose, type FitContext, type Proposal } from './propose';
 
 /** Who makes a version, when and why; ids are made outside. */
-export type Stamp = { readonly id: string; readonly author: string; readonly at: string; readonly reason: string };
+export type Stamp = {
+  readonly id: string;
+  readonly author: string;
+  readonly at: string;
+  readonly reason: string;
+};
 
 export type FittedLook = {
   readonly chart: Chart;
   /** For each step, products of the kit ranked, the first of which the chart uses. */
   readonly proposals: Readonly<Record<string, readonly Proposal[]>>;
-  /** Steps for which nothing in the kit is in range, by id: the nearest, how far it is, what to stir or to buy. */
+  /**
+   * Steps for which nothing in the kit is in range, by id: the nearest, how far it is, what to stir or to
+   * buy.
+   */
   readonly gaps: Readonly<Record<string, StepGap>>;
   /** What was changed for this client and this day, each with its reason. */
   readonly adaptations: readonly Adaptation[];
@@ -28,10 +36,18 @@ export type FitOptions = {
 };
 
 /**
- * Fits a look to one client for one occasion: changes what her face, her skin and the day ask for, places it on her face by the guides, keeps it inside the
- * limits, and binds every step to the kit's best answer, or says that the kit has none. Deterministic; throws when nothing of her skin is read.
+ * Fits a look to one client for one occasion: changes what her face, her skin and the day ask for, places it
+ * on her face by the guides, keeps it inside the limits, and binds every step to the kit's best answer, or
+ * says that the kit has none. Deterministic; throws when nothing of her skin is read.
  */
-export function fitLook(look: Look, client: ClientSnapshot, kit: Kit, occasion: Occasion, stamp: Stamp, options: FitOptions = {}): FittedLook {
+export function fitLook(
+  look: Look,
+  client: ClientSnapshot,
+  kit: Kit,
+  occasion: Occasion,
+  stamp: Stamp,
+  options: FitOptions = {},
+): FittedLook {
   if (Object.keys(client.skin).length === 0) {
     throw new RangeError('fitLook: read the skin first; without a reading no shade can be chosen');
   }
@@ -50,11 +66,15 @@ export function fitLook(look: Look, client: ClientSnapshot, kit: Kit, occasion: 
   const proposals: Record<string, readonly Proposal[]> = {};
   const gaps: Record<string, StepGap> = {};
   const steps = adapted.steps.map((plan): Step => {
-    const placements = plan.placements.map((placement) => withinLimits(placement, client.landmarks, client.features, plan.role));
+    const placements = plan.placements.map((placement) =>
+      withinLimits(placement, client.landmarks, client.features, plan.role),
+    );
     plan.placements.forEach((placement, i) => {
       if (placements[i] === placement) return;
       const broken = checkLimits(placement, client.landmarks, client.features, plan.role)[0];
-      notes.push(`${plan.title} was moved to keep its limits on this face${broken ? `. ${broken.message}` : '.'}`);
+      notes.push(
+        `${plan.title} was moved to keep its limits on this face${broken ? `. ${broken.message}` : '.'}`,
+      );
     });
     const placed: LookStep = { ...plan, placements };
     if (plan.wants.kinds.length === 0) {
@@ -71,7 +91,8 @@ export function fitLook(look: Look, client: ClientSnapshot, kit: Kit, occasion: 
   });
   const exact = madeExactByPowder(steps, gaps, context);
   const used = new Set(adapted.steps.flatMap((s) => s.wants.kinds));
-  for (const { product, why } of aside) if (used.has(product.kind)) notes.push(`${productName(product)} is set aside. ${why}`);
+  for (const { product, why } of aside)
+    if (used.has(product.kind)) notes.push(`${productName(product)} is set aside. ${why}`);
   const adaptations = [...adapted.adaptations, ...exact.adaptations];
   const chart: Chart = {
     format: 'toile.chart/1',
@@ -91,7 +112,13 @@ export function fitLook(look: Look, client: ClientSnapshot, kit: Kit, occasion: 
     findings: [],
     ...(adaptations.length > 0 ? { adaptations } : {}),
   };
-  return { chart, proposals, gaps, adaptations, notes: [...notes, ...exact.adaptations.map((a) => adaptationInWords(a, undefined))] };
+  return {
+    chart,
+    proposals,
+    gaps,
+    adaptations,
+    notes: [...notes, ...exact.adaptations.map((a) => adaptationInWords(a, undefined))],
+  };
 }
 
 const forbidsAnything = ({ finishes, kinds, places = [], shapes = [] }: Look['forbids']): boolean =>
@@ -99,10 +126,13 @@ const forbidsAnything = ({ finishes, kinds, places = [], shapes = [] }: Look['fo
 
 /** What the kit has nothing for, how far the nearest is and what would do it. */
 export function gapInWords({ words, mixNeeds, buy }: StepGap): string {
-  return [words, mixNeeds ? `Stirred, ${mixNeeds} would do it.` : null, buy ? `Buy ${buy}.` : null].filter(Boolean).join(' ');
+  return [words, mixNeeds ? `Stirred, ${mixNeeds} would do it.` : null, buy ? `Buy ${buy}.` : null]
+    .filter(Boolean)
+    .join(' ');
 }
 
-const isPowder = (step: Step): boolean => step.use.some(({ product }) => product.texture === 'pressed' || product.texture === 'loose');
+const isPowder = (step: Step): boolean =>
+  step.use.some(({ product }) => product.texture === 'pressed' || product.texture === 'loose');
 
 /** Within the sculpting before setting, cream before powder: cream drags on what is powdered. */
 function creamsFirst(steps: readonly Step[]): Step[] {
@@ -113,7 +143,10 @@ function creamsFirst(steps: readonly Step[]): Step[] {
 }
 
 /** Phases in the order of the school; within a phase the look's own order holds. */
-export function inOrder<T extends { readonly phase: LookStep['phase'] }>(steps: readonly T[], look: Pick<Look, 'schools'>): T[] {
+export function inOrder<T extends { readonly phase: LookStep['phase'] }>(
+  steps: readonly T[],
+  look: Pick<Look, 'schools'>,
+): T[] {
   const order = phaseOrder(look.schools);
   return steps
     .map((step, i) => ({ step, i }))

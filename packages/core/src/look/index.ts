@@ -48,8 +48,23 @@ export {
   type Shape,
 } from './prohibitions';
 export { contextOf } from './studioContext';
-export { adaptationInWords, ADAPTERS, adaptLook, refuseAdaptation, withoutAdaptations, type AdaptedLook } from './adapt';
-export { fitLook, gapInWords, inOrder, phaseOrder, type FitOptions, type FittedLook, type Stamp } from './fitLook';
+export {
+  adaptationInWords,
+  ADAPTERS,
+  adaptLook,
+  refuseAdaptation,
+  withoutAdaptations,
+  type AdaptedLook,
+} from './adapt';
+export {
+  fitLook,
+  gapInWords,
+  inOrder,
+  phaseOrder,
+  type FitOptions,
+  type FittedLook,
+  type Stamp,
+} from './fitLook';
 export { diffCharts, type ChartDifference } from './diffCharts';
 export { nextVersion } from './nextVersion';
 export { AFTER_AIRBRUSH, airbrushInWords, FLOW_DOSE, howInWords } from './howInWords';
@@ -58,7 +73,17 @@ export { amountsInAll, toolsForFace, type AmountInAll, type ToolInAll } from './
 export { stepsOfVariant, variedStep, withoutVariant, withVariant } from './variants';
 export { substituteInChart } from './substituteInChart';
 export { lookFromChart, PARTS, type LookChoices, type PartOfLook } from './lookFromChart';
-export { duplicatedStep, mergedStep, movedStep, newStep, orderedSteps, splitStep, withDeeperEdge, withoutStep, withStep } from './editSteps';
+export {
+  duplicatedStep,
+  mergedStep,
+  movedStep,
+  newStep,
+  orderedSteps,
+  splitStep,
+  withDeeperEdge,
+  withoutStep,
+  withStep,
+} from './editSteps';
 export {
   adviseSchools,
   fitInStudio,

@@ -2,7 +2,18 @@ import fc from 'fast-check';
 import { deltaE2000, depthOf, matchBase, type Lab } from '../colour';
 import { checkLimits } from '../face';
 import { areaOfStep, excludedBecause, measuresInWords, skinTarget, wantedColour } from '../shade';
-import { colourOfUse, diffCharts, fitLook, inOrder, nextVersion, phaseOrder, productsInWords, proposeProducts, type Chart, type FitContext } from '.';
+import {
+  colourOfUse,
+  diffCharts,
+  fitLook,
+  inOrder,
+  nextVersion,
+  phaseOrder,
+  productsInWords,
+  proposeProducts,
+  type Chart,
+  type FitContext,
+} from '.';
 import { asWorn, type ChairEvent } from '../chair';
 import { planFromWorn } from '../repeat';
 import { BASES, client, id, KIT, kitOf, LOOK, OCCASION, product, SKIN, STAMP } from './look.testing';
@@ -24,7 +35,9 @@ test('the target weighs face, neck and decollete, and leaves out what is not rea
   expect(target[0]).toBeGreaterThan(Math.min(skin.chin![0], skin.decollete![0]) - 0.01);
   expect(skinTarget({ neck: [60, 10, 18] })).toEqual([60, 10, 18]);
   expect(skinTarget({})).toBeNull();
-  expect(skinTarget({ cheek: [60, 12, 18], neck: [70, 8, 18] }, { face: 0, neck: 1, decollete: 0 })).toEqual([70, 8, 18]);
+  expect(skinTarget({ cheek: [60, 12, 18], neck: [70, 8, 18] }, { face: 0, neck: 1, decollete: 0 })).toEqual([
+    70, 8, 18,
+  ]);
 });
 
 test('a relative shade moves with the skin and is eased on mature skin', () => {
@@ -58,20 +71,30 @@ test('the base proposed is as close as the nearest single or pair of the kit', (
 
 test('the best singles and the best mixes are both among the proposals, in order of cost', () => {
   const proposals = proposeProducts(base!, context());
-  expect(proposals.filter((p) => p.use.length === 1).map((p) => p.use[0]!.product.id)).toEqual([BASES[1]!.id]);
+  expect(proposals.filter((p) => p.use.length === 1).map((p) => p.use[0]!.product.id)).toEqual([
+    BASES[1]!.id,
+  ]);
   expect(proposals.filter((p) => p.use.length === 2)).toHaveLength(3);
   for (const p of proposals) expect(p.deltaE!).toBeLessThanOrEqual(2);
   expect(proposals.map((p) => p.cost)).toEqual([...proposals.map((p) => p.cost)].sort((a, b) => a - b));
 });
 
 test('a mix says its ratio and its colour is the mix’s', () => {
-  const pair = proposeProducts(base!, context({ kit: kitOf(BASES[0]!, BASES[2]!) })).find((p) => p.use.length === 2)!;
+  const pair = proposeProducts(base!, context({ kit: kitOf(BASES[0]!, BASES[2]!) })).find(
+    (p) => p.use.length === 2,
+  )!;
   expect(pair.reasons.join()).toMatch(/mix \d : \d/);
   expect(deltaE2000(colourOfUse(pair.use)!, pair.lab!)).toBeLessThan(0.01);
 });
 
 test.each([
-  ['shine in contour', product(50, 'contour', SKIN, { finish: 'shimmer' }), contour!, {}, 'shine undoes a shadow'],
+  [
+    'shine in contour',
+    product(50, 'contour', SKIN, { finish: 'shimmer' }),
+    contour!,
+    {},
+    'shine undoes a shadow',
+  ],
   ['another kind', product(50, 'blush', SKIN), contour!, {}, 'not what this step asks for'],
   ['a withdrawn product', product(50, 'contour', SKIN, { withdrawn: true }), contour!, {}, 'withdrawn'],
   [
@@ -81,8 +104,20 @@ test.each([
     { client: client(SKIN, { sensitivities: ['lanolin'] }) },
     'Lanolin alcohol (lanolin)',
   ],
-  ['fibres with lenses', KIT.products.find((p) => p.id === id(40))!, LOOK.steps[5]!, { client: client(SKIN, { features: { lenses: true } }) }, 'fibres'],
-  ['what the look forbids', product(50, 'contour', SKIN), contour!, { forbids: { finishes: ['natural' as const], kinds: [] } }, 'allows nothing natural'],
+  [
+    'fibres with lenses',
+    KIT.products.find((p) => p.id === id(40))!,
+    LOOK.steps[5]!,
+    { client: client(SKIN, { features: { lenses: true } }) },
+    'fibres',
+  ],
+  [
+    'what the look forbids',
+    product(50, 'contour', SKIN),
+    contour!,
+    { forbids: { finishes: ['natural' as const], kinds: [] } },
+    'allows nothing natural',
+  ],
   ['not for the eye', product(50, 'mascara', SKIN), LOOK.steps[5]!, {}, 'eye area'],
 ])('%s is left out, with the reason', (_, candidate, step, more, reason) => {
   expect(excludedBecause(candidate, step, context(more))).toContain(reason);
@@ -99,7 +134,8 @@ test('a fitted look binds every step, keeps every limit, and leaves the look alo
   expect(chart.steps.map((s) => s.title)).toEqual(['Base', 'Contour', 'Forehead', 'Light', 'Lid', 'Mascara']);
   for (const step of chart.steps) {
     expect(step.use).toEqual(proposals[step.id]![0]?.use ?? []);
-    for (const placement of step.placements) expect(checkLimits(placement, chart.client.landmarks, chart.client.features)).toEqual([]);
+    for (const placement of step.placements)
+      expect(checkLimits(placement, chart.client.landmarks, chart.client.features)).toEqual([]);
   }
   expect(notes).toEqual(['Base: carried down the neck: the neck is 3.3 from the face, lighter.']);
   expect(stepOf(chart, 'Contour').use[0]!.product.finish).toBe('matte');
@@ -107,13 +143,25 @@ test('a fitted look binds every step, keeps every limit, and leaves the look alo
 });
 
 test('narrow temples leave the forehead contour out and say why', () => {
-  const { chart, notes } = fitLook(LOOK, client(SKIN, { features: { narrowTemples: true } }), KIT, OCCASION, STAMP);
+  const { chart, notes } = fitLook(
+    LOOK,
+    client(SKIN, { features: { narrowTemples: true } }),
+    KIT,
+    OCCASION,
+    STAMP,
+  );
   expect(stepOf(chart, 'Forehead')).toBeUndefined();
   expect(notes.join()).toContain('temples are narrow');
 });
 
 test('one narrow temple loses the forehead contour on its side only', () => {
-  const { chart, notes } = fitLook(LOOK, client(SKIN, { features: { right: { narrowTemples: true } } }), KIT, OCCASION, STAMP);
+  const { chart, notes } = fitLook(
+    LOOK,
+    client(SKIN, { features: { right: { narrowTemples: true } } }),
+    KIT,
+    OCCASION,
+    STAMP,
+  );
   expect(stepOf(chart, 'Forehead').placements).toEqual([{ guide: 'foreheadContour', side: 'left' }]);
   expect(notes.join()).toContain('Forehead left out in part: the client’s right temple is narrow');
 });
@@ -127,7 +175,15 @@ test('an empty kit is told step by step; an unread skin is refused', () => {
 });
 
 test('a reach over the limits is eased when a look is fitted, and said', () => {
-  const wide = { ...LOOK, steps: [{ ...contour!, placements: [{ guide: 'cheekContour' as const, side: 'both' as const, params: { reach: 150 } }] }] };
+  const wide = {
+    ...LOOK,
+    steps: [
+      {
+        ...contour!,
+        placements: [{ guide: 'cheekContour' as const, side: 'both' as const, params: { reach: 150 } }],
+      },
+    ],
+  };
   const { chart, notes } = fitLook(wide, client(), KIT, OCCASION, STAMP);
   expect(notes.join()).toContain('moved to keep its limits');
   expect(checkLimits(chart.steps[0]!.placements[0]!, chart.client.landmarks)).toEqual([]);
@@ -154,7 +210,9 @@ test('schools order the phases', () => {
 
 const event = (
   stepId: string,
-  more: { kind: 'done' | 'undone' } | { kind: 'deviation'; deviation: Extract<ChairEvent, { kind: 'deviation' }>['deviation'] },
+  more:
+    | { kind: 'done' | 'undone' }
+    | { kind: 'deviation'; deviation: Extract<ChairEvent, { kind: 'deviation' }>['deviation'] },
 ): ChairEvent => ({ stepId, at: '2031-05-14T10:00:00Z', by: 'Teodor', ...more });
 
 test('as worn: ticks, takes ticks back, keeps deviations', () => {
@@ -166,7 +224,10 @@ test('as worn: ticks, takes ticks back, keeps deviations', () => {
     event(baseId, { kind: 'undone' }),
     event(id(999), { kind: 'done' }),
   ]);
-  expect(stepOf(worn, 'Base').done).toMatchObject({ ticked: false, deviations: [{ kind: 'amount', measures: 2 }] });
+  expect(stepOf(worn, 'Base').done).toMatchObject({
+    ticked: false,
+    deviations: [{ kind: 'amount', measures: 2 }],
+  });
   expect(asWorn(chart, [event(baseId, { kind: 'done' }), event(baseId, { kind: 'undone' })])).toEqual(chart);
 });
 
@@ -175,7 +236,10 @@ test('two pumps instead of one become the recipe; what was skipped goes', () => 
   const planned = stepOf(chart, 'Base').use.reduce((n, u) => n + u.parts, 0);
   const { steps, carried } = planFromWorn(
     asWorn(chart, [
-      event(stepOf(chart, 'Base').id, { kind: 'deviation', deviation: { kind: 'amount', measures: planned * 2, note: 'fuller' } }),
+      event(stepOf(chart, 'Base').id, {
+        kind: 'deviation',
+        deviation: { kind: 'amount', measures: planned * 2, note: 'fuller' },
+      }),
       event(stepOf(chart, 'Light').id, { kind: 'deviation', deviation: { kind: 'skipped', note: '' } }),
     ]),
   );
@@ -185,7 +249,10 @@ test('two pumps instead of one become the recipe; what was skipped goes', () => 
   expect(next.note).toContain('fuller');
   expect(next.done).toBeUndefined();
   expect(steps.some((s) => s.title === 'Light')).toBe(false);
-  expect(carried.map((c) => c.what)).toEqual([`Base: ${measuresInWords(planned * 2, 'pump')} instead of ${planned}, as worn`, 'Light was skipped last time']);
+  expect(carried.map((c) => c.what)).toEqual([
+    `Base: ${measuresInWords(planned * 2, 'pump')} instead of ${planned}, as worn`,
+    'Light was skipped last time',
+  ]);
 });
 
 test('differences are told in words: product, place, amount, note, order, removal', () => {
@@ -196,7 +263,13 @@ test('differences are told in words: product, place, amount, note, order, remova
     steps: [...a.steps.slice(1), a.steps[0]!]
       .filter((s) => s.title !== 'Lid')
       .map((s) =>
-        s.title === 'Contour' ? { ...s, note: 'softer', placements: [{ guide: 'cheekContour' as const, side: 'both' as const, params: { reach: 80 } }] } : s,
+        s.title === 'Contour'
+          ? {
+              ...s,
+              note: 'softer',
+              placements: [{ guide: 'cheekContour' as const, side: 'both' as const, params: { reach: 80 } }],
+            }
+          : s,
       )
       .map((s) => (s.title === 'Light' ? { ...s, use: s.use.map((u) => ({ ...u, parts: 3 })) } : s)),
   };
@@ -208,7 +281,12 @@ test('differences are told in words: product, place, amount, note, order, remova
 
 test('a next version counts on from its parent and drops the old seal', () => {
   const chart = { ...fit(), hash: `sha256:${'0'.repeat(64)}` };
-  expect(nextVersion(chart, chart, { author: 'Bo', at: STAMP.at, reason: 'calmer' })).toMatchObject({ id: chart.id, version: 2, parent: 1, author: 'Bo' });
+  expect(nextVersion(chart, chart, { author: 'Bo', at: STAMP.at, reason: 'calmer' })).toMatchObject({
+    id: chart.id,
+    version: 2,
+    parent: 1,
+    author: 'Bo',
+  });
   expect(nextVersion(chart, chart, { author: 'Bo', at: STAMP.at, reason: '' }).hash).toBeUndefined();
 });
 

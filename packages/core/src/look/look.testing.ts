@@ -7,10 +7,19 @@ import type { ClientSnapshot, Look, LookStep, Occasion } from './document';
 export const id = (n: number): string => `0190a000-0000-7000-8000-${String(n).padStart(12, '0')}`;
 
 export const STAMP = { id: id(900), author: 'Ada', at: '2031-05-14T09:20:00Z', reason: 'Trial' };
-export const OCCASION: Occasion = { kind: 'trial', date: '2031-05-14', lights: ['daylight'], hoursToLast: 6, camera: false };
+export const OCCASION: Occasion = {
+  kind: 'trial',
+  date: '2031-05-14',
+  lights: ['daylight'],
+  hoursToLast: 6,
+  camera: false,
+};
 export const SKIN: Lab = [64, 12, 19];
 
-export function client(skin: Lab = SKIN, more: { features?: Partial<Features>; sensitivities?: string[] } = {}): ClientSnapshot {
+export function client(
+  skin: Lab = SKIN,
+  more: { features?: Partial<Features>; sensitivities?: string[] } = {},
+): ClientSnapshot {
   return {
     id: id(1),
     name: 'Ilse Moor',
@@ -49,7 +58,13 @@ export function product(n: number, kind: ProductKind, lab: Lab | null, more: Par
 export function kitOf(...products: Product[]): Kit {
   return {
     products,
-    units: products.map((p, i) => ({ id: id(500 + i), productId: p.id, openedOn: '2031-03-01', remainingMg: 9000, place: `case 1, A${i + 1}` })),
+    units: products.map((p, i) => ({
+      id: id(500 + i),
+      productId: p.id,
+      openedOn: '2031-03-01',
+      remainingMg: 9000,
+      place: `case 1, A${i + 1}`,
+    })),
   };
 }
 
@@ -71,7 +86,10 @@ export const KIT = kitOf(
   product(41, 'mascara', [12, 0, 0], { eyeSafe: true, shade: 'tubing' }),
 );
 
-const step = (n: number, more: Partial<LookStep> & Pick<LookStep, 'phase' | 'role' | 'title' | 'wants'>): LookStep => ({
+const step = (
+  n: number,
+  more: Partial<LookStep> & Pick<LookStep, 'phase' | 'role' | 'title' | 'wants'>,
+): LookStep => ({
   id: id(n),
   shade: null,
   placements: [],
@@ -132,7 +150,19 @@ export const LOOK: Look = {
       wants: { kinds: ['highlight'] },
       placements: [{ guide: 'cheekboneLight', side: 'both' }],
     }),
-    step(105, { phase: 'eyes', role: 'eye', title: 'Lid', wants: { kinds: [] }, placements: [{ guide: 'lid', side: 'both' }] }),
-    step(106, { phase: 'lashes', role: 'lash', title: 'Mascara', wants: { kinds: ['mascara'] }, placements: [{ guide: 'lashes', side: 'both' }] }),
+    step(105, {
+      phase: 'eyes',
+      role: 'eye',
+      title: 'Lid',
+      wants: { kinds: [] },
+      placements: [{ guide: 'lid', side: 'both' }],
+    }),
+    step(106, {
+      phase: 'lashes',
+      role: 'lash',
+      title: 'Mascara',
+      wants: { kinds: ['mascara'] },
+      placements: [{ guide: 'lashes', side: 'both' }],
+    }),
   ],
 };

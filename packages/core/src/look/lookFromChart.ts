@@ -7,8 +7,8 @@ import { colourOfUse, shownOfStep } from './propose';
 
 export const PARTS = ['essential', 'free', 'left out', 'forbidden'] as const;
 /**
- * What a step of a chart is to the look made from it: essential steps keep texture and finish of what was used, free ones may be left
- * out or done otherwise, forbidden ones say what the look never has.
+ * What a step of a chart is to the look made from it: essential steps keep texture and finish of what was
+ * used, free ones may be left out or done otherwise, forbidden ones say what the look never has.
  */
 export type PartOfLook = (typeof PARTS)[number];
 
@@ -21,12 +21,19 @@ export type LookChoices = {
   readonly forbids: Look['forbids'];
 };
 
-/** A kit's nearest shade is this near to what was asked, in shade steps; further off, another was chosen on purpose. */
+/**
+ * A kit's nearest shade is this near to what was asked, in shade steps; further off, another was chosen on
+ * purpose.
+ */
 const CHOSEN_OTHERWISE = 0.75;
 
-const nearer = (a: number, b: number): number => (Math.sign(a) !== Math.sign(b) ? 0 : Math.abs(a) < Math.abs(b) ? a : b);
+const nearer = (a: number, b: number): number =>
+  Math.sign(a) !== Math.sign(b) ? 0 : Math.abs(a) < Math.abs(b) ? a : b;
 
-/** A step's shade as the look keeps it: as planned, or, where another was chosen, what was really used, said as the plan said it. */
+/**
+ * A step's shade as the look keeps it: as planned, or, where another was chosen, what was really used, said
+ * as the plan said it.
+ */
 function shadeOf(step: Step, chart: Chart): Shade {
   const used = colourOfUse(step.use);
   const wanted = wantedColour(step, chart.client);
@@ -36,8 +43,11 @@ function shadeOf(step: Step, chart: Chart): Shade {
   if (wanted === null || step.role === 'base') return step.shade;
   const skin = skinTarget(chart.client.skin);
   const shown = skin && (step.role === 'contour' || step.role === 'bronze') ? shownOfStep(step, skin) : null;
-  // A film shows less than the pan: a shadow is chosen by what shows, so what shows says whether another was chosen.
-  const deeper = shown ? nearer(depthOf(shown) - depthOf(wanted), depthOf(used) - depthOf(wanted)) : depthOf(used) - depthOf(wanted);
+  // A film shows less than the pan: a shadow is chosen by what shows, so what shows says whether another was
+  // chosen.
+  const deeper = shown
+    ? nearer(depthOf(shown) - depthOf(wanted), depthOf(used) - depthOf(wanted))
+    : depthOf(used) - depthOf(wanted);
   if (Math.abs(deeper) <= CHOSEN_OTHERWISE) return step.shade;
   const depthSteps = Math.max(-6, Math.min(6, Math.round((step.shade.relative.depthSteps + deeper) * 2) / 2));
   return { relative: { ...step.shade.relative, depthSteps } };
@@ -48,13 +58,16 @@ function stepOf(step: Step, chart: Chart, part: PartOfLook): LookStep {
   const textures = [...new Set(use.map((u) => u.product.texture))];
   const finishes = [...new Set(use.map((u) => u.product.finish))];
   const wants =
-    part === 'essential' && use.length > 0 ? { ...plan.wants, textures, finishes } : { kinds: plan.wants.kinds, ...(plan.wants.mix ? { mix: true } : {}) };
+    part === 'essential' && use.length > 0
+      ? { ...plan.wants, textures, finishes }
+      : { kinds: plan.wants.kinds, ...(plan.wants.mix ? { mix: true } : {}) };
   return { ...plan, wants, shade: shadeOf(step, chart), ...(part === 'free' ? { optional: true } : {}) };
 }
 
 /**
- * A look cut from a chart, free of any face and any product: placements by their guides, shades against the skin. Kinds of product of
- * forbidden steps are forbidden unless another step keeps them. Throws a RangeError when no step is left.
+ * A look cut from a chart, free of any face and any product: placements by their guides, shades against the
+ * skin. Kinds of product of forbidden steps are forbidden unless another step keeps them. Throws a RangeError
+ * when no step is left.
  */
 export function lookFromChart(chart: Chart, choices: LookChoices, stamp: Stamp): Look {
   const partOf = (step: Step): PartOfLook => choices.parts[step.id] ?? 'essential';
@@ -84,7 +97,11 @@ export function lookFromChart(chart: Chart, choices: LookChoices, stamp: Stamp):
     description: choices.description,
     tags: [...choices.tags],
     schools: chart.schools,
-    forbids: { ...choices.forbids, finishes: [...choices.forbids.finishes], kinds: [...new Set([...choices.forbids.kinds, ...forbidden])] },
+    forbids: {
+      ...choices.forbids,
+      finishes: [...choices.forbids.finishes],
+      kinds: [...new Set([...choices.forbids.kinds, ...forbidden])],
+    },
     variants: chart.variants.filter((variant) => variantsUsed.has(variant.id)),
     steps: kept.map((step) => stepOf(step, chart, partOf(step))),
   };

@@ -38,13 +38,19 @@ export type Proposal = {
   readonly reasons: readonly string[];
 };
 
-/** Products of the kit for a step, best first; mixes too where the step allows them. Empty when nothing is in range. */
+/**
+ * Products of the kit for a step, best first; mixes too where the step allows them. Empty when nothing is in
+ * range.
+ */
 export function proposeProducts(step: ShadeAsk, context: FitContext): Proposal[] {
   return matchStep(step, context).answers.map(proposalOf);
 }
 
 /** The one matcher's answer to a step, with the proposals for it. */
-export function matchAndPropose(step: ShadeAsk, context: FitContext): { readonly match: StepMatch; readonly proposals: readonly Proposal[] } {
+export function matchAndPropose(
+  step: ShadeAsk,
+  context: FitContext,
+): { readonly match: StepMatch; readonly proposals: readonly Proposal[] } {
   const match = matchStep(step, context);
   return { match, proposals: match.answers.map(proposalOf) };
 }
@@ -53,7 +59,12 @@ export function matchAndPropose(step: ShadeAsk, context: FitContext): { readonly
 export function proposalOf(answer: ShadeAnswer): Proposal {
   const { parts, lab, shown, deltaE, steps, cost, costs, need, madeMg } = answer;
   return {
-    use: parts.map(({ product, unit, measures }) => ({ unitId: unit?.id ?? null, product: snapshotOf(product), parts: measures, measure: product.measure })),
+    use: parts.map(({ product, unit, measures }) => ({
+      unitId: unit?.id ?? null,
+      product: snapshotOf(product),
+      parts: measures,
+      measure: product.measure,
+    })),
     lab,
     shown,
     deltaE,
@@ -65,7 +76,10 @@ export function proposalOf(answer: ShadeAnswer): Proposal {
   };
 }
 
-/** The predicted colour of what a step uses, mixed if there are several; null for colourless products, and for one no surface can have. */
+/**
+ * The predicted colour of what a step uses, mixed if there are several; null for colourless products, and for
+ * one no surface can have.
+ */
 export function colourOfUse(use: readonly Use[]): Lab | null {
   const coloured = use.filter((u): u is Use & { product: { lab: Lab } } => u.product.lab !== null);
   if (coloured.length === 0) return null;
@@ -81,16 +95,35 @@ export function colourOfUse(use: readonly Use[]): Lab | null {
 /** What a step lays down, as the layer model takes it: coloured products with their mg. */
 export function colouredParts(step: Pick<Step, 'use'>): { product: Coloured; mg: number }[] {
   return step.use.flatMap((u) => {
-    const product = { tintingStrength: 1, monthsAfterOpening: 12, withdrawn: false, singleUse: false, eyeSafe: false, ...u.product };
+    const product = {
+      tintingStrength: 1,
+      monthsAfterOpening: 12,
+      withdrawn: false,
+      singleUse: false,
+      eyeSafe: false,
+      ...u.product,
+    };
     return isColoured(product) ? [{ product, mg: u.parts * product.mgPerMeasure }] : [];
   });
 }
 
-/** The colour of a step's product or mix laid on a ground at the step's dose; null for what has none, or no dose. */
+/**
+ * The colour of a step's product or mix laid on a ground at the step's dose; null for what has none, or no
+ * dose.
+ */
 export function shownOfStep(step: Pick<Step, 'use' | 'doseMgPerCm2' | 'passes'>, ground: Lab): Lab | null {
-  const parts = colouredParts(step).filter(({ product }) => impossibleBecause(product.kind, product.lab) === null);
+  const parts = colouredParts(step).filter(
+    ({ product }) => impossibleBecause(product.kind, product.lab) === null,
+  );
   if (parts.length === 0 || step.doseMgPerCm2 === 0) return null;
-  return labUnder(layOver(reconstructSpectrum(ground, 'D65', 'skin').spectrum, mixedOptics(parts), step.doseMgPerCm2 * step.passes), 'D65');
+  return labUnder(
+    layOver(
+      reconstructSpectrum(ground, 'D65', 'skin').spectrum,
+      mixedOptics(parts),
+      step.doseMgPerCm2 * step.passes,
+    ),
+    'D65',
+  );
 }
 
 /** 'Maker Line 3 : Maker Line 5, 2 : 1' or a single name. */

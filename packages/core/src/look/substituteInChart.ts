@@ -24,5 +24,8 @@ function substituted(step: Step, productId: string, { parts, doseFactor }: Subst
 export function substituteInChart(chart: Chart, productId: string, substitute: Substitute): Chart | null {
   const uses = (step: Step): boolean => step.use.some((u) => u.product.id === productId);
   if (!chart.steps.some(uses)) return null;
-  return { ...chart, steps: chart.steps.map((step) => (uses(step) ? substituted(step, productId, substitute) : step)) };
+  return {
+    ...chart,
+    steps: chart.steps.map((step) => (uses(step) ? substituted(step, productId, substitute) : step)),
+  };
 }

@@ -3,29 +3,44 @@ import type { Chart, LookStep, Step } from './document';
 type Varied = Pick<LookStep, 'id' | 'role' | 'variant' | 'instead'>;
 
 /**
- * The steps worked in one variant: the common ones, without those it does otherwise. A step of a variant stands for the step it names; one
- * that names none stands for every common step of its kind. Null is the plan itself.
+ * The steps worked in one variant: the common ones, without those it does otherwise. A step of a variant
+ * stands for the step it names; one that names none stands for every common step of its kind. Null is the
+ * plan itself.
  */
 export function stepsOfVariant<S extends Varied>(steps: readonly S[], variant: string | null): S[] {
   if (variant === null) return steps.filter((s) => s.variant === undefined);
   const own = steps.filter((s) => s.variant === variant);
   const replaced = new Set(own.flatMap((s) => s.instead ?? []));
   const roles = new Set(own.filter((s) => s.instead === undefined).map((s) => s.role));
-  return steps.filter((s) => s.variant === variant || (s.variant === undefined && !replaced.has(s.id) && !roles.has(s.role)));
+  return steps.filter(
+    (s) => s.variant === variant || (s.variant === undefined && !replaced.has(s.id) && !roles.has(s.role)),
+  );
 }
 
-/** The chart with a variant added under a name of its own; unchanged when it has one so called or as many as it can hold. */
+/**
+ * The chart with a variant added under a name of its own; unchanged when it has one so called or as many as
+ * it can hold.
+ */
 export function withVariant(chart: Chart, id: string, name: string): Chart {
   const taken = chart.variants.some((v) => v.id === id || v.name.toLowerCase() === name.trim().toLowerCase());
-  return taken || name.trim() === '' || chart.variants.length >= 12 ? chart : { ...chart, variants: [...chart.variants, { id, name: name.trim() }] };
+  return taken || name.trim() === '' || chart.variants.length >= 12
+    ? chart
+    : { ...chart, variants: [...chart.variants, { id, name: name.trim() }] };
 }
 
 /** The chart without a variant and its steps. */
 export function withoutVariant(chart: Chart, id: string): Chart {
-  return { ...chart, variants: chart.variants.filter((v) => v.id !== id), steps: chart.steps.filter((s) => s.variant !== id) };
+  return {
+    ...chart,
+    variants: chart.variants.filter((v) => v.id !== id),
+    steps: chart.steps.filter((s) => s.variant !== id),
+  };
 }
 
-/** The chart with one step of the plan done otherwise in a variant: a copy right after it, under a new id, to be changed. */
+/**
+ * The chart with one step of the plan done otherwise in a variant: a copy right after it, under a new id, to
+ * be changed.
+ */
 export function variedStep(chart: Chart, stepId: string, variant: string, id: string): Chart {
   const steps = chart.steps.flatMap((step): Step[] => {
     if (step.id !== stepId || step.variant !== undefined) return [step];

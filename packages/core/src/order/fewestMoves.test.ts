@@ -9,7 +9,10 @@ const problem = fc.integer({ min: 3, max: 9 }).chain((n) =>
     links: fc.array(fc.tuple(fc.nat(n - 1), fc.nat(n - 1), fc.integer({ min: 0, max: 6 })), { maxLength: n }),
   }),
 );
-/** The fewest single moves from one order to another: tasks outside the longest run that kept its order, by trying every subset. */
+/**
+ * The fewest single moves from one order to another: tasks outside the longest run that kept its order, by
+ * trying every subset.
+ */
 function movesByHand(order: readonly number[]): number {
   let longest = 0;
   for (let mask = 0; mask < 1 << order.length; mask++) {
@@ -29,7 +32,9 @@ test('moves are counted as a hand would', () => {
     ].map(movesBetween),
   ).toEqual([0, 1, 1, 2]);
   fc.assert(
-    fc.property(fc.shuffledSubarray([0, 1, 2, 3, 4, 5, 6], { minLength: 7 }), (order) => expect(movesBetween(order)).toBe(movesByHand(order))),
+    fc.property(fc.shuffledSubarray([0, 1, 2, 3, 4, 5, 6], { minLength: 7 }), (order) =>
+      expect(movesBetween(order)).toBe(movesByHand(order)),
+    ),
     { numRuns: 80, seed: 3 },
   );
 });
@@ -38,7 +43,9 @@ test('every choice keeps every link, saves what it says, and a move more saves a
   fc.assert(
     fc.property(problem, ({ minutes, links: raw }) => {
       const tasks = tasksOf(minutes);
-      const links = raw.filter(([a, b]) => a < b).map(([from, to, lagMinutes]): Link => ({ from, to, lagMinutes }));
+      const links = raw
+        .filter(([a, b]) => a < b)
+        .map(([from, to, lagMinutes]): Link => ({ from, to, lagMinutes }));
       const chain = tasks.slice(1).map((_, i): Link => ({ from: i, to: i + 1, lagMinutes: 0 }));
       const given = asGiven(tasks, [...links, ...chain]).totalMinutes;
       const shortest = weave(tasks, links).totalMinutes;
@@ -46,8 +53,11 @@ test('every choice keeps every link, saves what it says, and a move more saves a
       let moves = 0;
       for (const choice of fewestMoves(tasks, links)) {
         expect([...choice.order].sort((a, b) => a - b)).toEqual(tasks.map((_, i) => i));
-        for (const { from, to } of links) expect(choice.order.indexOf(from)).toBeLessThan(choice.order.indexOf(to));
-        const asChosen = choice.order.slice(1).map((to, i): Link => ({ from: choice.order[i]!, to, lagMinutes: 0 }));
+        for (const { from, to } of links)
+          expect(choice.order.indexOf(from)).toBeLessThan(choice.order.indexOf(to));
+        const asChosen = choice.order
+          .slice(1)
+          .map((to, i): Link => ({ from: choice.order[i]!, to, lagMinutes: 0 }));
         expect(asGiven(tasks, [...links, ...asChosen]).totalMinutes).toBeCloseTo(choice.totalMinutes, 9);
         expect(choice.savedMinutes).toBeCloseTo(given - choice.totalMinutes, 9);
         expect(choice.totalMinutes).toBeGreaterThanOrEqual(shortest - 1e-9);

@@ -16,18 +16,25 @@ const MOST_MOVES = 6;
 export const WORTH_A_MOVE = 1;
 
 /**
- * The orders worth a choice, fewest moves first: each saves at least a minute more for every move more. Beam search over single moves that keep every link;
- * `accepts` may refuse an order for reasons of its own.
+ * The orders worth a choice, fewest moves first: each saves at least a minute more for every move more. Beam
+ * search over single moves that keep every link; `accepts` may refuse an order for reasons of its own.
  */
-export function fewestMoves(tasks: readonly Task[], links: readonly Link[], accepts: (order: readonly number[]) => boolean = () => true): OrderChoice[] {
+export function fewestMoves(
+  tasks: readonly Task[],
+  links: readonly Link[],
+  accepts: (order: readonly number[]) => boolean = () => true,
+): OrderChoice[] {
   const n = tasks.length;
   const given = tasks.map((_, i) => i);
   const before = new Set(links.map((l) => l.from * n + l.to));
-  const keepsLinks = (order: readonly number[]): boolean => order.every((a, i) => order.slice(i + 1).every((b) => !before.has(b * n + a)));
+  const keepsLinks = (order: readonly number[]): boolean =>
+    order.every((a, i) => order.slice(i + 1).every((b) => !before.has(b * n + a)));
   const timeOf = (order: readonly number[]): number => timed(tasks, links, order);
   const start = timeOf(given);
   const choices: OrderChoice[] = [];
-  let beam: { readonly order: readonly number[]; readonly total: number }[] = [{ order: given, total: start }];
+  let beam: { readonly order: readonly number[]; readonly total: number }[] = [
+    { order: given, total: start },
+  ];
   const seen = new Set([given.join()]);
   let best = start;
   for (let moves = 1; moves <= MOST_MOVES; moves++) {
@@ -43,13 +50,20 @@ export function fewestMoves(tasks: readonly Task[], links: readonly Link[], acce
       .sort((a, b) => a.total - b.total);
     if (next.length === 0) break;
     beam = next.slice(0, BEAM);
-    const found = next.filter(({ total }) => total <= best - WORTH_A_MOVE + 1e-9).find(({ order }) => accepts(order));
+    const found = next
+      .filter(({ total }) => total <= best - WORTH_A_MOVE + 1e-9)
+      .find(({ order }) => accepts(order));
     if (!found) {
       if (moves >= 3 && beam[0]!.total >= best - 1e-9) break;
       continue;
     }
     best = found.total;
-    choices.push({ order: found.order, totalMinutes: found.total, savedMinutes: start - found.total, moves: movesBetween(found.order) });
+    choices.push({
+      order: found.order,
+      totalMinutes: found.total,
+      savedMinutes: start - found.total,
+      moves: movesBetween(found.order),
+    });
   }
   return choices;
 }

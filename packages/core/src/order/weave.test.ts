@@ -35,10 +35,20 @@ const problem = (most: number) =>
     fc.record({
       minutes: fc.array(fc.integer({ min: 0, max: 6 }), { minLength: n, maxLength: n }),
       tails: fc.array(fc.integer({ min: 0, max: 4 }), { minLength: n, maxLength: n }),
-      links: fc.array(fc.tuple(fc.nat(n - 1), fc.nat(n - 1), fc.integer({ min: 0, max: 8 })), { maxLength: 2 * n }),
+      links: fc.array(fc.tuple(fc.nat(n - 1), fc.nat(n - 1), fc.integer({ min: 0, max: 8 })), {
+        maxLength: 2 * n,
+      }),
     }),
   );
-const build = ({ minutes, tails, links }: { minutes: number[]; tails: number[]; links: [number, number, number][] }) => ({
+const build = ({
+  minutes,
+  tails,
+  links,
+}: {
+  minutes: number[];
+  tails: number[];
+  links: [number, number, number][];
+}) => ({
   tasks: tasksOf(minutes, tails),
   links: links.filter(([a, b]) => a < b).map(([from, to, lagMinutes]): Link => ({ from, to, lagMinutes })),
 });
@@ -50,8 +60,12 @@ function keepsAll(result: Weave, tasks: readonly Task[], links: readonly Link[])
     expect(p.endMinutes - p.startMinutes).toBeCloseTo(tasks[p.task]!.minutes, 9);
     if (i > 0) expect(p.startMinutes).toBeGreaterThanOrEqual(result.order[i - 1]!.endMinutes - 1e-9);
   });
-  for (const { from, to, lagMinutes } of links) expect(at.get(to)!.startMinutes).toBeGreaterThanOrEqual(at.get(from)!.endMinutes + lagMinutes - 1e-9);
-  expect(result.totalMinutes).toBeCloseTo(Math.max(...result.order.map((p) => p.endMinutes + tasks[p.task]!.tailMinutes)), 9);
+  for (const { from, to, lagMinutes } of links)
+    expect(at.get(to)!.startMinutes).toBeGreaterThanOrEqual(at.get(from)!.endMinutes + lagMinutes - 1e-9);
+  expect(result.totalMinutes).toBeCloseTo(
+    Math.max(...result.order.map((p) => p.endMinutes + tasks[p.task]!.tailMinutes)),
+    9,
+  );
 }
 
 test('as short as the shortest of all orders', () => {
@@ -97,7 +111,9 @@ test('a proof that was given up says so, and its bound holds', () => {
     Array.from({ length: 14 }, (_, i) => 1 + (i % 4)),
     Array.from({ length: 14 }, (_, i) => (i * 7) % 11),
   );
-  const links = tasks.slice(0, 10).map((_, i): Link => ({ from: i, to: i + 4, lagMinutes: 3 + ((i * 5) % 7) }));
+  const links = tasks
+    .slice(0, 10)
+    .map((_, i): Link => ({ from: i, to: i + 4, lagMinutes: 3 + ((i * 5) % 7) }));
   const short = weave(tasks, links, 1);
   const full = weave(tasks, links);
   expect(short.boundMinutes).toBeLessThanOrEqual(full.totalMinutes + 1e-9);
@@ -113,4 +129,5 @@ test('links in a circle are refused', () => {
   ).toThrow('circle');
 });
 
-test('nothing to do takes no time', () => expect(weave([], [])).toMatchObject({ order: [], totalMinutes: 0, proven: true }));
+test('nothing to do takes no time', () =>
+  expect(weave([], [])).toMatchObject({ order: [], totalMinutes: 0, proven: true }));

@@ -21,14 +21,18 @@ export type Weave = {
   readonly proven: boolean;
 };
 
-/** Search gives up its proof, never its answer, after this many states: under a tenth of a second for thirty steps. */
+/**
+ * Search gives up its proof, never its answer, after this many states: under a tenth of a second for thirty
+ * steps.
+ */
 const MOST_NODES = 6_000;
 const EPSILON = 1e-9;
 
 /**
- * The shortest order of tasks for one pair of hands under links with waits (single machine, minimum delays, makespan with tails): depth-first
- * branch and bound over active schedules, bounded by Jackson's preemptive schedule of heads and tails (Carlier, 1982), with dominated states
- * of the same done set cut off. Among equally short orders the one nearest to the given order is found first. Throws on a circle of links.
+ * The shortest order of tasks for one pair of hands under links with waits (single machine, minimum delays,
+ * makespan with tails): depth-first branch and bound over active schedules, bounded by Jackson's preemptive
+ * schedule of heads and tails (Carlier, 1982), with dominated states of the same done set cut off. Among
+ * equally short orders the one nearest to the given order is found first. Throws on a circle of links.
  */
 export function weave(tasks: readonly Task[], links: readonly Link[], mostNodes: number = MOST_NODES): Weave {
   const n = tasks.length;
@@ -58,7 +62,9 @@ export function weave(tasks: readonly Task[], links: readonly Link[], mostNodes:
     if (dominated(seen, done, heads, time, tail)) return;
     // Active schedules only: nothing waits while something else could be finished first.
     let soonestEnd = Infinity;
-    for (let j = 0; j < n; j++) if (!done[j] && problem.open(j, done)) soonestEnd = Math.min(soonestEnd, heads[j]! + problem.minutes[j]!);
+    for (let j = 0; j < n; j++)
+      if (!done[j] && problem.open(j, done))
+        soonestEnd = Math.min(soonestEnd, heads[j]! + problem.minutes[j]!);
     for (let j = 0; j < n && complete; j++) {
       if (done[j] || !problem.open(j, done) || heads[j]! >= soonestEnd + EPSILON) continue;
       const end = heads[j]! + problem.minutes[j]!;
@@ -72,7 +78,12 @@ export function weave(tasks: readonly Task[], links: readonly Link[], mostNodes:
   };
   if (best.total > root + EPSILON) visit(0, 0);
   const proven = complete || best.total <= root + EPSILON;
-  return { order: placed(problem, best.sequence), totalMinutes: best.total, boundMinutes: proven ? best.total : root, proven };
+  return {
+    order: placed(problem, best.sequence),
+    totalMinutes: best.total,
+    boundMinutes: proven ? best.total : root,
+    proven,
+  };
 }
 
 /** The given order as it stands, each task as soon as the hands and its waits allow. */
@@ -80,10 +91,18 @@ export function asGiven(tasks: readonly Task[], links: readonly Link[]): Weave {
   const problem = prepare(tasks, links);
   const given = inGivenOrder(problem);
   const root = bound(problem, new Uint8Array(tasks.length), 0, new Float64Array(tasks.length));
-  return { order: placed(problem, given.sequence), totalMinutes: given.total, boundMinutes: root, proven: given.total <= root + EPSILON };
+  return {
+    order: placed(problem, given.sequence),
+    totalMinutes: given.total,
+    boundMinutes: root,
+    proven: given.total <= root + EPSILON,
+  };
 }
 
-/** What is free soonest, always; among those, what the most still hangs on. The usual way without looking ahead. */
+/**
+ * What is free soonest, always; among those, what the most still hangs on. The usual way without looking
+ * ahead.
+ */
 export function greedyWeave(tasks: readonly Task[], links: readonly Link[]): Weave {
   const problem = prepare(tasks, links);
   const { sequence, total } = greedy(problem);
@@ -104,7 +123,9 @@ type Problem = {
 
 function prepare(tasks: readonly Task[], links: readonly Link[]): Problem {
   const n = tasks.length;
-  const before = tasks.map((_, j) => links.filter((l) => l.to === j).map((l) => ({ task: l.from, lag: l.lagMinutes })));
+  const before = tasks.map((_, j) =>
+    links.filter((l) => l.to === j).map((l) => ({ task: l.from, lag: l.lagMinutes })),
+  );
   const after = tasks.map((_, i) => links.filter((l) => l.from === i));
   const minutes = Float64Array.from(tasks, (t) => t.minutes);
   const tails = Float64Array.from(tasks, (t) => t.tailMinutes);
@@ -118,29 +139,40 @@ function prepare(tasks: readonly Task[], links: readonly Link[]): Problem {
     topological.push(next);
     for (const { to } of after[next]!) if (--left[to]! === 0) free.add(to);
   }
-  if (topological.length < n) throw new RangeError('weave: the links run in a circle; no order can keep them all');
+  if (topological.length < n)
+    throw new RangeError('weave: the links run in a circle; no order can keep them all');
   const afters = new Float64Array(n);
   for (const i of [...topological].reverse()) {
     afters[i] = tails[i]!;
-    for (const { to, lagMinutes } of after[i]!) afters[i] = Math.max(afters[i]!, lagMinutes + minutes[to]! + afters[to]!);
+    for (const { to, lagMinutes } of after[i]!)
+      afters[i] = Math.max(afters[i]!, lagMinutes + minutes[to]! + afters[to]!);
   }
   const open = (task: number, done: Uint8Array): boolean => before[task]!.every((b) => done[b.task]);
   return { n, minutes, afters, tails, before, topological, open };
 }
 
 /** The soonest start of each task not done, by what is done and by the shortest way through what is not. */
-function headsOf({ n, before, topological, minutes }: Problem, done: Uint8Array, ends: Float64Array, time: number): Float64Array {
+function headsOf(
+  { n, before, topological, minutes }: Problem,
+  done: Uint8Array,
+  ends: Float64Array,
+  time: number,
+): Float64Array {
   const heads = new Float64Array(n);
   for (const j of topological) {
     if (done[j]) continue;
     let head = time;
-    for (const { task, lag } of before[j]!) head = Math.max(head, (done[task] ? ends[task]! : heads[task]! + minutes[task]!) + lag);
+    for (const { task, lag } of before[j]!)
+      head = Math.max(head, (done[task] ? ends[task]! : heads[task]! + minutes[task]!) + lag);
     heads[j] = head;
   }
   return heads;
 }
 
-/** Jackson's preemptive schedule: the longest tail first among what may start; its end is a bound for every order. */
+/**
+ * Jackson's preemptive schedule: the longest tail first among what may start; its end is a bound for every
+ * order.
+ */
 function bound({ n, minutes, afters }: Problem, done: Uint8Array, time: number, heads: Float64Array): number {
   const left = Float64Array.from(minutes);
   const waiting: number[] = [];
@@ -151,7 +183,8 @@ function bound({ n, minutes, afters }: Problem, done: Uint8Array, time: number, 
   let arrived = 0;
   const ready: number[] = [];
   for (;;) {
-    while (arrived < waiting.length && heads[waiting[arrived]!]! <= now + EPSILON) ready.push(waiting[arrived++]!);
+    while (arrived < waiting.length && heads[waiting[arrived]!]! <= now + EPSILON)
+      ready.push(waiting[arrived++]!);
     if (ready.length === 0) {
       if (arrived === waiting.length) return worst;
       now = heads[waiting[arrived]!]!;
@@ -170,8 +203,17 @@ function bound({ n, minutes, afters }: Problem, done: Uint8Array, time: number, 
   }
 }
 
-/** Whether the same tasks were done before with every soonest start, the clock and the tail no later; remembers this state if not. */
-function dominated(seen: Map<string, Float64Array[]>, done: Uint8Array, heads: Float64Array, time: number, tail: number): boolean {
+/**
+ * Whether the same tasks were done before with every soonest start, the clock and the tail no later;
+ * remembers this state if not.
+ */
+function dominated(
+  seen: Map<string, Float64Array[]>,
+  done: Uint8Array,
+  heads: Float64Array,
+  time: number,
+  tail: number,
+): boolean {
   const key = String.fromCharCode(...done.map((d) => 48 + d));
   const state = Float64Array.of(time, tail, ...heads);
   const others = seen.get(key) ?? [];
@@ -198,7 +240,8 @@ function greedy(problem: Problem): Sequence {
     for (let j = 0; j < n; j++) {
       if (done[j] || !problem.open(j, done)) continue;
       const sooner = pick < 0 ? -1 : heads[j]! - heads[pick]!;
-      if (sooner < -EPSILON || (Math.abs(sooner) <= EPSILON && afters[j]! > afters[pick]! + EPSILON)) pick = j;
+      if (sooner < -EPSILON || (Math.abs(sooner) <= EPSILON && afters[j]! > afters[pick]! + EPSILON))
+        pick = j;
     }
     done[pick] = 1;
     time = heads[pick]! + minutes[pick]!;
@@ -212,7 +255,10 @@ function placed({ minutes, before }: Problem, sequence: readonly number[]): Plac
   const ends = new Map<number, number>();
   let time = 0;
   return sequence.map((task) => {
-    const startMinutes = before[task]!.reduce((soonest, b) => Math.max(soonest, (ends.get(b.task) ?? 0) + b.lag), time);
+    const startMinutes = before[task]!.reduce(
+      (soonest, b) => Math.max(soonest, (ends.get(b.task) ?? 0) + b.lag),
+      time,
+    );
     time = startMinutes + minutes[task]!;
     ends.set(task, time);
     return { task, startMinutes, endMinutes: time };
@@ -220,5 +266,8 @@ function placed({ minutes, before }: Problem, sequence: readonly number[]): Plac
 }
 
 function totalOf(problem: Problem, sequence: readonly number[]): number {
-  return placed(problem, sequence).reduce((total, p) => Math.max(total, p.endMinutes + problem.tails[p.task]!), 0);
+  return placed(problem, sequence).reduce(
+    (total, p) => Math.max(total, p.endMinutes + problem.tails[p.task]!),
+    0,
+  );
 }

@@ -20,7 +20,9 @@ export type StepOrder = {
 export type WovenSteps = {
   /** As the chart has them. */
   readonly given: StepOrder;
-  /** The one worth its moves: as short as the choices make it, in the fewest moves; as given where none pays. */
+  /**
+   * The one worth its moves: as short as the choices make it, in the fewest moves; as given where none pays.
+   */
   readonly woven: StepOrder;
   /** What there is to choose, fewest moves first: each saves at least a minute more for a move more. */
   readonly choices: readonly StepChoice[];
@@ -39,12 +41,22 @@ export type StepChoice = StepOrder & {
 type Client = { readonly landmarks: Landmarks; readonly features: Features };
 
 /** Phases worked on the skin of the face, one over the other: their order is the look's own. */
-const ON_FACE: readonly Step['phase'][] = ['prep', 'prime', 'correct', 'base', 'conceal', 'sculpt', 'set', 'powder'];
+const ON_FACE: readonly Step['phase'][] = [
+  'prep',
+  'prime',
+  'correct',
+  'base',
+  'conceal',
+  'sculpt',
+  'set',
+  'powder',
+];
 const ON_EYES: readonly Step['phase'][] = ['eyes', 'lashes'];
 
 /**
- * The steps of a chart with their waits filled by as few moves as save the most, for one pair of hands: what lies over each other keeps its order and waits
- * until it is dry; brows, eyes, lips and places that do not touch are worked meanwhile, as far as the school lets them. `accepts` may refuse an order.
+ * The steps of a chart with their waits filled by as few moves as save the most, for one pair of hands: what
+ * lies over each other keeps its order and waits until it is dry; brows, eyes, lips and places that do not
+ * touch are worked meanwhile, as far as the school lets them. `accepts` may refuse an order.
  */
 export function weaveSteps(
   steps: readonly Step[],
@@ -52,7 +64,11 @@ export function weaveSteps(
   schools: Look['schools'],
   accepts: (stepIds: readonly string[]) => boolean = () => true,
 ): WovenSteps {
-  const tasks = steps.map((step): Task => ({ id: step.id, minutes: step.handsOnMinutes, tailMinutes: step.waitMinutes }));
+  const tasks = steps.map((step): Task => ({
+    id: step.id,
+    minutes: step.handsOnMinutes,
+    tailMinutes: step.waitMinutes,
+  }));
   const links = linksOf(steps, client, schools);
   const shortest = weave(tasks, links);
   const idsOf = (order: readonly number[]): string[] => order.map((i) => steps[i]!.id);
@@ -75,19 +91,40 @@ export function weaveSteps(
       return minutes > 0.01 ? [{ stepId: step.id, minutes }] : [];
     })
     .sort((a, b) => b.minutes - a.minutes);
-  const asItStands = { ...given, boundMinutes: shortest.boundMinutes, proven: shortest.proven && given.totalMinutes <= shortest.totalMinutes + 1e-9 };
+  const asItStands = {
+    ...given,
+    boundMinutes: shortest.boundMinutes,
+    proven: shortest.proven && given.totalMinutes <= shortest.totalMinutes + 1e-9,
+  };
   return { given, woven: choices.at(-1) ?? asItStands, choices, savers };
 }
 
-function orderOf({ order, totalMinutes }: OrderChoice, tasks: readonly Task[], links: readonly Link[], steps: readonly Step[], shortest: Weave): StepOrder {
-  const chained = [...links, ...order.slice(1).map((to, i): Link => ({ from: order[i]!, to, lagMinutes: 0 }))];
+function orderOf(
+  { order, totalMinutes }: OrderChoice,
+  tasks: readonly Task[],
+  links: readonly Link[],
+  steps: readonly Step[],
+  shortest: Weave,
+): StepOrder {
+  const chained = [
+    ...links,
+    ...order.slice(1).map((to, i): Link => ({ from: order[i]!, to, lagMinutes: 0 })),
+  ];
   const placed = timed(asGiven(tasks, chained), steps);
-  return { ...placed, totalMinutes, boundMinutes: shortest.boundMinutes, proven: shortest.proven && totalMinutes <= shortest.totalMinutes + 1e-9 };
+  return {
+    ...placed,
+    totalMinutes,
+    boundMinutes: shortest.boundMinutes,
+    proven: shortest.proven && totalMinutes <= shortest.totalMinutes + 1e-9,
+  };
 }
 
 /** The given order with every step after the one before it: nothing is woven. */
 function inOrder(links: readonly Link[], n: number): Link[] {
-  return [...links, ...Array.from({ length: Math.max(0, n - 1) }, (_, i): Link => ({ from: i, to: i + 1, lagMinutes: 0 }))];
+  return [
+    ...links,
+    ...Array.from({ length: Math.max(0, n - 1) }, (_, i): Link => ({ from: i, to: i + 1, lagMinutes: 0 })),
+  ];
 }
 
 function timed(weaveOf: Weave, steps: readonly Step[]): StepOrder {
@@ -104,37 +141,54 @@ function timed(weaveOf: Weave, steps: readonly Step[]): StepOrder {
   };
 }
 
-/** Which step must wait for which: cleaning before all, finishing after all, the face in its order, eyes by the school, and drying where they touch. */
+/**
+ * Which step must wait for which: cleaning before all, finishing after all, the face in its order, eyes by
+ * the school, and drying where they touch.
+ */
 export function linksOf(steps: readonly Step[], client: Client, schools: Look['schools']): Link[] {
   const boxes = steps.map((step) => boxesOf(step, client));
   const links: Link[] = [];
   for (let j = 1; j < steps.length; j++) {
     for (let i = 0; i < j; i++) {
       const [first, then] = [steps[i]!, steps[j]!];
-      const touch = then.phase === 'finish' || (boxesTouch(boxes[i]!, boxes[j]!) && !passesBy(first, then) && !passesBy(then, first));
-      if (touch || first.phase === 'clean' || keepsOrder(first, then, schools)) links.push({ from: i, to: j, lagMinutes: touch ? first.waitMinutes : 0 });
+      const touch =
+        then.phase === 'finish' ||
+        (boxesTouch(boxes[i]!, boxes[j]!) && !passesBy(first, then) && !passesBy(then, first));
+      if (touch || first.phase === 'clean' || keepsOrder(first, then, schools))
+        links.push({ from: i, to: j, lagMinutes: touch ? first.waitMinutes : 0 });
     }
   }
   return links;
 }
 
-/** Brows, eyes, lashes and lips: what is laid over the face leaves them out, so they need not wait for it to dry. */
+/**
+ * Brows, eyes, lashes and lips: what is laid over the face leaves them out, so they need not wait for it to
+ * dry.
+ */
 const FEATURES: readonly Step['role'][] = ['brow', 'eye', 'liner', 'lash', 'lip'];
-const passesBy = (face: Step, feature: Step): boolean => FEATURES.includes(feature.role) && (face.phase === 'clean' || ON_FACE.includes(face.phase));
+const passesBy = (face: Step, feature: Step): boolean =>
+  FEATURES.includes(feature.role) && (face.phase === 'clean' || ON_FACE.includes(face.phase));
 
 function keepsOrder({ phase: first }: Step, { phase: then }: Step, schools: Look['schools']): boolean {
   const both = (group: readonly Step['phase'][]): boolean => group.includes(first) && group.includes(then);
   // Lips come when the base is on: what is pressed round the mouth afterwards would smear them.
   if (['correct', 'base', 'conceal'].includes(first) && then === 'lips') return true;
   if (both(ON_FACE) || both(ON_EYES) || first === then) return true;
-  // Eyes first: nothing of the base is laid before shadow has fallen. Face first: no shadow before the base is there to catch it.
-  if (schools.eyesOrFace === 'eyes first') return (ON_EYES.includes(first) || first === 'brows') && ['correct', 'base', 'conceal', 'sculpt'].includes(then);
+  // Eyes first: nothing of the base is laid before shadow has fallen. Face first: no shadow before the base
+  // is there to catch it.
+  if (schools.eyesOrFace === 'eyes first')
+    return (
+      (ON_EYES.includes(first) || first === 'brows') &&
+      ['correct', 'base', 'conceal', 'sculpt'].includes(then)
+    );
   return ['prep', 'prime', 'correct', 'base', 'conceal'].includes(first) && ON_EYES.includes(then);
 }
 
 /** Boxes round what a step covers, a side each; a step without a place touches nothing. */
 function boxesOf(step: Step, { landmarks, features }: Client): Box[] {
   return step.placements.flatMap((placement) =>
-    outlineOf(placement, landmarks, features).flatMap((shape) => shape.region.filter((polygon) => polygon.length > 0).map(boxOf)),
+    outlineOf(placement, landmarks, features).flatMap((shape) =>
+      shape.region.filter((polygon) => polygon.length > 0).map(boxOf),
+    ),
   );
 }

@@ -14,12 +14,30 @@ import {
   type PlacedShape,
   type Point,
 } from '../face';
-import { AFTER_AIRBRUSH, airbrushInWords, colourOfUse, howInWords, productsInWords, type Chart, type Step } from '../look';
+import {
+  AFTER_AIRBRUSH,
+  airbrushInWords,
+  colourOfUse,
+  howInWords,
+  productsInWords,
+  type Chart,
+  type Step,
+} from '../look';
 import { patternIn } from './patternIn';
 
-/** One thing on a sheet, in points from its upper left corner; groups scale from mm and hide what leaves their frame. */
+/**
+ * One thing on a sheet, in points from its upper left corner; groups scale from mm and hide what leaves their
+ * frame.
+ */
 export type SheetOp =
-  | { readonly op: 'path'; readonly d: string; readonly fill: string | null; readonly opacity: number; readonly stroke?: string; readonly strokeWidth?: number }
+  | {
+      readonly op: 'path';
+      readonly d: string;
+      readonly fill: string | null;
+      readonly opacity: number;
+      readonly stroke?: string;
+      readonly strokeWidth?: number;
+    }
   | {
       readonly op: 'text';
       readonly x: number;
@@ -38,7 +56,12 @@ export type SheetOp =
       readonly ops: readonly SheetOp[];
     };
 
-export type Sheet = { readonly title: string; readonly width: number; readonly height: number; readonly ops: readonly SheetOp[] };
+export type Sheet = {
+  readonly title: string;
+  readonly width: number;
+  readonly height: number;
+  readonly ops: readonly SheetOp[];
+};
 
 /** Papers in points, and a phone's screen, which grows downwards with the steps. */
 export const PAPERS = { a4: [595.28, 841.89], letter: [612, 792], phone: [390, 844] } as const;
@@ -56,7 +79,13 @@ export type SheetOptions = {
 
 const INK = '#161616';
 const SOFT = '#555555';
-const HAIR = { fair: '#d8d3c8', red: '#c9aea0', brown: '#a89f97', black: '#6a6764', grey: '#d4d4d4' } as const;
+const HAIR = {
+  fair: '#d8d3c8',
+  red: '#c9aea0',
+  brown: '#a89f97',
+  black: '#6a6764',
+  grey: '#d4d4d4',
+} as const;
 const MARGIN = 34;
 /** Letters on a phone, points. */
 const PHONE_LETTERS = 11;
@@ -75,7 +104,13 @@ const inkFills = (hair: string): Readonly<Record<InkFill, string>> => ({
   catchlight: '#ffffff',
 });
 
-type Placed = { readonly number: number; readonly step: Step; readonly kind: LayerKind; readonly shapes: readonly PlacedShape[]; readonly colour: string };
+type Placed = {
+  readonly number: number;
+  readonly step: Step;
+  readonly kind: LayerKind;
+  readonly shapes: readonly PlacedShape[];
+  readonly colour: string;
+};
 
 function placedSteps(chart: Chart, steps: readonly Step[], eyes: Eyes): Placed[] {
   const { landmarks, features } = chart.client;
@@ -83,7 +118,15 @@ function placedSteps(chart: Chart, steps: readonly Step[], eyes: Eyes): Placed[]
     if (step.role === 'care') return [];
     const lab = colourOfUse(step.use);
     const shapes = step.placements.flatMap((p) => outlineOf(p, landmarks, features, eyes));
-    return [{ number: i + 1, step, kind: step.role, shapes, colour: lab ? labToHex(lab) : LAYER_LOOKS[step.role].fallback }];
+    return [
+      {
+        number: i + 1,
+        step,
+        kind: step.role,
+        shapes,
+        colour: lab ? labToHex(lab) : LAYER_LOOKS[step.role].fallback,
+      },
+    ];
   });
 }
 
@@ -99,7 +142,9 @@ function layerOps({ kind, shapes, colour }: Placed, inColour: boolean): SheetOp[
       ? { op: 'path', d, fill: colour, opacity: wide ? 0.16 : 0.6 }
       : { op: 'path', d, fill: solid ? INK : null, opacity: 1, stroke: INK, strokeWidth: wide ? 0.12 : 0.25 };
     const marks = wide && inColour ? '' : pathOf(patternIn(shape.region, pattern), 2);
-    return marks === '' ? [fill] : [fill, { op: 'path', d: marks, fill: INK, opacity: inColour ? 0.55 : 0.9 }];
+    return marks === ''
+      ? [fill]
+      : [fill, { op: 'path', d: marks, fill: INK, opacity: inColour ? 0.55 : 0.9 }];
   });
 }
 
@@ -140,7 +185,9 @@ function numberOps(
     });
   const ops: SheetOp[] = [];
   for (const side of ['left', 'right'] as const) {
-    const own = named.filter(({ at }) => (side === 'left' ? at[0] < middle : at[0] >= middle)).sort((a, b) => a.at[1] - b.at[1]);
+    const own = named
+      .filter(({ at }) => (side === 'left' ? at[0] < middle : at[0] >= middle))
+      .sort((a, b) => a.at[1] - b.at[1]);
     const edge = side === 'left' ? frame[0] + 6 : frame[0] + frame[2] - 6;
     let last = -Infinity;
     for (const { number, at } of own) {
@@ -154,7 +201,16 @@ function numberOps(
         stroke: SOFT,
         strokeWidth: 0.35,
       });
-      ops.push({ op: 'text', x: edge, y: py + 3, size: 8.5, bold: true, fill: INK, text: String(number), middle: true });
+      ops.push({
+        op: 'text',
+        x: edge,
+        y: py + 3,
+        size: 8.5,
+        bold: true,
+        fill: INK,
+        text: String(number),
+        middle: true,
+      });
     }
   }
   return ops;
@@ -171,17 +227,44 @@ function faceGroup(
   const { landmarks, features } = chart.client;
   const art = lineArt(landmarks, features, eyes);
   const fills = inkFills(HAIR[features.hairTone]);
-  const inks = (list: typeof art.ground): SheetOp[] => list.map((ink): SheetOp => ({ op: 'path', d: ink.d, fill: fills[ink.fill], opacity: ink.opacity }));
+  const inks = (list: typeof art.ground): SheetOp[] =>
+    list.map((ink): SheetOp => ({ op: 'path', d: ink.d, fill: fills[ink.fill], opacity: ink.opacity }));
   const scale = Math.min(frame[2] / box[2], frame[3] / box[3]);
   // Centred in its frame.
   const origin: Point = [box[0] - (frame[2] / scale - box[2]) / 2, box[1] - (frame[3] / scale - box[3]) / 2];
-  return { op: 'group', frame, scale, origin, ops: [...inks(art.ground), ...placed.flatMap((p) => layerOps(p, inColour)), ...inks(art.lines)] };
+  return {
+    op: 'group',
+    frame,
+    scale,
+    origin,
+    ops: [...inks(art.ground), ...placed.flatMap((p) => layerOps(p, inColour)), ...inks(art.lines)],
+  };
 }
 
-const INSET_KINDS: readonly LayerKind[] = ['brow', 'eye', 'liner', 'lash', 'lip', 'lip line', 'highlight', 'adornment', 'conceal'];
+const INSET_KINDS: readonly LayerKind[] = [
+  'brow',
+  'eye',
+  'liner',
+  'lash',
+  'lip',
+  'lip line',
+  'highlight',
+  'adornment',
+  'conceal',
+];
 
-/** A text broken into lines no wider than `width`; the last is cut with an ellipsis where `most` lines are not enough. */
-export function wrapped(text: string, width: number, size: number, bold: boolean, measure: SheetOptions['measure'], most = 3): string[] {
+/**
+ * A text broken into lines no wider than `width`; the last is cut with an ellipsis where `most` lines are not
+ * enough.
+ */
+export function wrapped(
+  text: string,
+  width: number,
+  size: number,
+  bold: boolean,
+  measure: SheetOptions['measure'],
+  most = 3,
+): string[] {
   const lines: string[] = [];
   for (const word of text.split(/\s+/).filter(Boolean)) {
     const last = lines[lines.length - 1];
@@ -195,13 +278,25 @@ export function wrapped(text: string, width: number, size: number, bold: boolean
   return [...lines.slice(0, most - 1), `${end.trimEnd()}…`];
 }
 
-const amounts = (step: Step): string => step.use.map((u) => `${Number(u.parts.toFixed(1))} ${u.measure}${u.parts === 1 ? '' : 's'}`).join(' + ');
+const amounts = (step: Step): string =>
+  step.use.map((u) => `${Number(u.parts.toFixed(1))} ${u.measure}${u.parts === 1 ? '' : 's'}`).join(' + ');
 
 function stepLines(step: Step): { readonly head: string; readonly product: string; readonly how: string } {
   return {
     head: step.optional ? `${step.title} (if wanted)` : step.title,
-    product: step.use.length === 0 ? (step.wants.kinds.length > 0 ? 'no product chosen' : '') : `${productsInWords(step.use)}: ${amounts(step)}`,
-    how: [howInWords(step), step.tool === 'airbrush' ? `${airbrushInWords(step)} ${AFTER_AIRBRUSH}` : null, step.note || null].filter(Boolean).join(' · '),
+    product:
+      step.use.length === 0
+        ? step.wants.kinds.length > 0
+          ? 'no product chosen'
+          : ''
+        : `${productsInWords(step.use)}: ${amounts(step)}`,
+    how: [
+      howInWords(step),
+      step.tool === 'airbrush' ? `${airbrushInWords(step)} ${AFTER_AIRBRUSH}` : null,
+      step.note || null,
+    ]
+      .filter(Boolean)
+      .join(' · '),
   };
 }
 
@@ -210,11 +305,24 @@ type StepsBox = { readonly x: number; readonly y: number; readonly width: number
 type Laid = { readonly ops: SheetOp[]; readonly height: number };
 
 /** The numbered steps at one size of letters; terse cuts each text to a line. */
-function stepsAt(size: number, terse: boolean, steps: readonly Step[], box: Omit<StepsBox, 'height'>, { measure, colour }: SheetOptions): Laid {
+function stepsAt(
+  size: number,
+  terse: boolean,
+  steps: readonly Step[],
+  box: Omit<StepsBox, 'height'>,
+  { measure, colour }: SheetOptions,
+): Laid {
   const indent = 30;
   const ops: SheetOp[] = [];
   let y = box.y;
-  const put = (text: string, at: number, bold: boolean, fill: string, lineSize: number, most: number): void => {
+  const put = (
+    text: string,
+    at: number,
+    bold: boolean,
+    fill: string,
+    lineSize: number,
+    most: number,
+  ): void => {
     for (const line of wrapped(text, box.width - indent, lineSize, bold, measure, most)) {
       y += lineSize * 1.22;
       ops.push({ op: 'text', x: at, y, size: lineSize, bold, fill, text: line });
@@ -242,7 +350,15 @@ function stepsAt(size: number, terse: boolean, steps: readonly Step[], box: Omit
           strokeWidth: 0.3,
         });
     }
-    ops.push({ op: 'text', x: box.x + 17, y: top + size * 1.22, size, bold: true, fill: INK, text: String(i + 1) });
+    ops.push({
+      op: 'text',
+      x: box.x + 17,
+      y: top + size * 1.22,
+      size,
+      bold: true,
+      fill: INK,
+      text: String(i + 1),
+    });
     put(head, box.x + indent, true, INK, size, 1);
     if (product) put(product, box.x + indent, false, INK, size * 0.92, terse ? 1 : 2);
     put(how, box.x + indent, false, SOFT, size * 0.86, terse ? 1 : 2);
@@ -264,7 +380,13 @@ function stepsFitted(steps: readonly Step[], box: StepsBox, options: SheetOption
 }
 
 /** Notch, pattern and word of every kind in use: read without colour too. */
-function legendOps(kinds: readonly LayerKind[], x: number, y: number, width: number, options: SheetOptions): SheetOp[] {
+function legendOps(
+  kinds: readonly LayerKind[],
+  x: number,
+  y: number,
+  width: number,
+  options: SheetOptions,
+): SheetOp[] {
   const columns = Math.max(1, Math.floor(width / 92));
   return kinds.flatMap((kind, i): SheetOp[] => {
     const [cx, cy] = [x + (i % columns) * (width / columns), y + Math.floor(i / columns) * 15];
@@ -294,17 +416,28 @@ function legendOps(kinds: readonly LayerKind[], x: number, y: number, width: num
           { op: 'path', d: pathOf(patternIn([box], look.pattern), 2), fill: INK, opacity: 0.8 },
         ],
       },
-      { op: 'group', frame: [cx + 24, cy + 1, 11, 9], scale: 11 / 16, origin: [0, 0], ops: [{ op: 'path', d: look.notch, fill: INK, opacity: 1 }] },
+      {
+        op: 'group',
+        frame: [cx + 24, cy + 1, 11, 9],
+        scale: 11 / 16,
+        origin: [0, 0],
+        ops: [{ op: 'path', d: look.notch, fill: INK, opacity: 1 }],
+      },
       { op: 'text', x: cx + 38, y: cy + 8.5, size: 7.5, bold: false, fill: INK, text: look.name },
     ];
   });
 }
 
-const INSET_WORDS: Readonly<Record<Inset, string>> = { 'right eye': 'client’s right eye', 'left eye': 'client’s left eye', lips: 'lips' };
+const INSET_WORDS: Readonly<Record<Inset, string>> = {
+  'right eye': 'client’s right eye',
+  'left eye': 'client’s left eye',
+  lips: 'lips',
+};
 
 /**
- * A chart on one page: the client's own face with its layers numbered, eyes open and closed and lips up close, the steps with products,
- * ratios and amounts, and a legend. Steps of variants are left out. In points; nothing of contact or health unless asked for.
+ * A chart on one page: the client's own face with its layers numbered, eyes open and closed and lips up
+ * close, the steps with products, ratios and amounts, and a legend. Steps of variants are left out. In
+ * points; nothing of contact or health unless asked for.
  */
 export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
   const [width, paperHeight] = PAPERS[options.paper];
@@ -320,9 +453,16 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
   const ops: SheetOp[] = [];
   const text = (x: number, y: number, size: number, bold: boolean, words: string, fill = INK): void =>
     void ops.push({ op: 'text', x, y, size, bold, fill, text: words });
-  const fitted = (words: string, size: number, bold: boolean, room: number): string => wrapped(words, room, size, bold, options.measure, 1)[0] ?? '';
+  const fitted = (words: string, size: number, bold: boolean, room: number): string =>
+    wrapped(words, room, size, bold, options.measure, 1)[0] ?? '';
 
-  text(margin, margin + 10, phone ? 17 : 19, true, fitted(client.name, phone ? 17 : 19, true, width - 2 * margin));
+  text(
+    margin,
+    margin + 10,
+    phone ? 17 : 19,
+    true,
+    fitted(client.name, phone ? 17 : 19, true, width - 2 * margin),
+  );
   text(
     margin,
     margin + 24,
@@ -343,21 +483,43 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
   }
 
   const { landmarks } = client;
-  const box = [-88, landmarks.hairline_c[1] - 26, 176, landmarks.gnathion[1] + 14 - landmarks.hairline_c[1] + 26] as const;
+  const box = [
+    -88,
+    landmarks.hairline_c[1] - 26,
+    176,
+    landmarks.gnathion[1] + 14 - landmarks.hairline_c[1] + 26,
+  ] as const;
   const faceWidth = phone ? width - 2 * margin : (width - 2 * margin) * 0.53;
   const faceHeight = phone ? 300 : Math.min(340, (faceWidth / box[2]) * box[3]);
   const frame = [margin, top, faceWidth, faceHeight] as const;
   const group = faceGroup(chart, open, box, frame, 'open', options.colour);
   ops.push(group);
-  if (group.op === 'group') ops.push(...numberOps(open, [group.origin[0], group.origin[1], 0, 0], group.scale, frame));
+  if (group.op === 'group')
+    ops.push(...numberOps(open, [group.origin[0], group.origin[1], 0, 0], group.scale, frame));
 
   let y = top + faceHeight + 8;
   const insetHeight = phone ? 58 : 74;
   const insetRow = (insets: readonly Inset[], eyes: Eyes, x0: number, each: number): void => {
     insets.forEach((inset, i) => {
       const x = x0 + i * (each + 6);
-      ops.push(faceGroup(chart, small(eyes === 'open' ? open : closed), insetBox(inset, landmarks), [x, y, each, insetHeight], eyes, options.colour));
-      text(x, y + insetHeight + 8, 7, false, `${INSET_WORDS[inset]}${eyes === 'closed' ? ', closed' : ''}`, SOFT);
+      ops.push(
+        faceGroup(
+          chart,
+          small(eyes === 'open' ? open : closed),
+          insetBox(inset, landmarks),
+          [x, y, each, insetHeight],
+          eyes,
+          options.colour,
+        ),
+      );
+      text(
+        x,
+        y + insetHeight + 8,
+        7,
+        false,
+        `${INSET_WORDS[inset]}${eyes === 'closed' ? ', closed' : ''}`,
+        SOFT,
+      );
     });
   };
   if (phone) {
@@ -378,9 +540,28 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
     height = Math.max(paperHeight, Math.ceil(y + laid.height + margin));
   } else {
     const x = margin + faceWidth + 18;
-    ops.push(...stepsFitted(steps, { x, y: top, width: width - margin - x, height: height - top - margin - 12 }, options));
+    ops.push(
+      ...stepsFitted(
+        steps,
+        { x, y: top, width: width - margin - x, height: height - top - margin - 12 },
+        options,
+      ),
+    );
   }
-  if (!phone) text(margin, height - margin + 8, 7, false, 'Left and right are the client’s own. Colours on paper are a guide: judge on the skin.', SOFT);
+  if (!phone)
+    text(
+      margin,
+      height - margin + 8,
+      7,
+      false,
+      'Left and right are the client’s own. Colours on paper are a guide: judge on the skin.',
+      SOFT,
+    );
   const ground: SheetOp = { op: 'path', d: `M0 0H${width}V${height}H0Z`, fill: '#ffffff', opacity: 1 };
-  return { title: `${client.name}, ${look.name}, version ${chart.version}`, width, height, ops: [ground, ...ops] };
+  return {
+    title: `${client.name}, ${look.name}, version ${chart.version}`,
+    width,
+    height,
+    ops: [ground, ...ops],
+  };
 }

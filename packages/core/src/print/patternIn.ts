@@ -1,4 +1,12 @@
-import { boxOf, intersectRegions, type Box, type PatternForm, type Point, type Polygon, type Region } from '../face';
+import {
+  boxOf,
+  intersectRegions,
+  type Box,
+  type PatternForm,
+  type Point,
+  type Polygon,
+  type Region,
+} from '../face';
 
 const turned = ([x, y]: Point, degrees: number): Point => {
   const a = (degrees * Math.PI) / 180;
@@ -27,7 +35,11 @@ function bars([left, top, right, bottom]: Box, angle: number, gap: number, width
 }
 
 /** Small outlines on a staggered grid over a box. */
-function scattered([left, top, right, bottom]: Box, gap: number, make: (x: number, y: number) => Polygon[]): Polygon[] {
+function scattered(
+  [left, top, right, bottom]: Box,
+  gap: number,
+  make: (x: number, y: number) => Polygon[],
+): Polygon[] {
   const marks: Polygon[] = [];
   for (let row = 0, y = top + gap / 3; y < bottom; y += gap, row++)
     for (let x = left + (row % 2 ? gap / 2 : gap / 4); x < right; x += gap) marks.push(...make(x, y));
@@ -35,7 +47,10 @@ function scattered([left, top, right, bottom]: Box, gap: number, make: (x: numbe
 }
 
 const dot = (x: number, y: number, r: number): Polygon =>
-  Array.from({ length: 8 }, (_, i): Point => [x + r * Math.cos((i * Math.PI) / 4), y + r * Math.sin((i * Math.PI) / 4)]);
+  Array.from({ length: 8 }, (_, i): Point => [
+    x + r * Math.cos((i * Math.PI) / 4),
+    y + r * Math.sin((i * Math.PI) / 4),
+  ]);
 const bar = (x: number, y: number, rx: number, ry: number): Polygon => [
   [x - rx, y - ry],
   [x + rx, y - ry],
@@ -43,7 +58,10 @@ const bar = (x: number, y: number, rx: number, ry: number): Polygon => [
   [x - rx, y + ry],
 ];
 
-/** A layer kind's pattern cut to a region, as outlines in its mm: drawn alike on any paper, without fill patterns of the medium. */
+/**
+ * A layer kind's pattern cut to a region, as outlines in its mm: drawn alike on any paper, without fill
+ * patterns of the medium.
+ */
 export function patternIn(region: Region, pattern: PatternForm): Region {
   const filled = region.filter((polygon) => polygon.length > 2);
   if (filled.length === 0 || pattern.form === 'plain') return [];
@@ -53,7 +71,10 @@ export function patternIn(region: Region, pattern: PatternForm): Region {
       case 'lines':
         return bars(box, pattern.angle, pattern.gap, pattern.width);
       case 'cross':
-        return [...bars(box, pattern.angle, pattern.gap, pattern.width), ...bars(box, pattern.angle + 90, pattern.gap, pattern.width)];
+        return [
+          ...bars(box, pattern.angle, pattern.gap, pattern.width),
+          ...bars(box, pattern.angle + 90, pattern.gap, pattern.width),
+        ];
       case 'dots':
         return scattered(box, pattern.gap, (x, y) => [dot(x, y, pattern.radius)]);
       case 'plus':

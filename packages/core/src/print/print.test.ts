@@ -5,7 +5,12 @@ import { chartSheet, PAPERS, patternIn, sheetSvg, wrapped, type SheetOp, type Sh
 
 const measure: SheetOptions['measure'] = (text, size) => text.length * size * 0.5;
 const chart: Chart = fitLook(LOOK, client(), KIT, OCCASION, STAMP).chart;
-const options = (more: Partial<SheetOptions> = {}): SheetOptions => ({ paper: 'a4', colour: true, measure, ...more });
+const options = (more: Partial<SheetOptions> = {}): SheetOptions => ({
+  paper: 'a4',
+  colour: true,
+  measure,
+  ...more,
+});
 const texts = (ops: readonly SheetOp[]): Extract<SheetOp, { op: 'text' }>[] =>
   ops.flatMap((op) => (op.op === 'text' ? [op] : op.op === 'group' ? texts(op.ops) : []));
 const square: Point[] = [
@@ -15,14 +20,17 @@ const square: Point[] = [
   [0, 20],
 ];
 
-test.each(LAYER_KINDS)('the pattern of %s stays inside what it fills and leaves the colour to be seen', (kind) => {
-  const marks = patternIn([square], LAYER_LOOKS[kind].pattern);
-  const covered = areaOf(marks);
-  if (LAYER_LOOKS[kind].pattern.form === 'plain') return expect(marks).toEqual([]);
-  expect(covered).toBeGreaterThan(4);
-  expect(covered).toBeLessThan(200);
-  expect(areaOf(subtractRegion(marks, [square]))).toBeLessThan(0.01);
-});
+test.each(LAYER_KINDS)(
+  'the pattern of %s stays inside what it fills and leaves the colour to be seen',
+  (kind) => {
+    const marks = patternIn([square], LAYER_LOOKS[kind].pattern);
+    const covered = areaOf(marks);
+    if (LAYER_LOOKS[kind].pattern.form === 'plain') return expect(marks).toEqual([]);
+    expect(covered).toBeGreaterThan(4);
+    expect(covered).toBeLessThan(200);
+    expect(areaOf(subtractRegion(marks, [square]))).toBeLessThan(0.01);
+  },
+);
 
 test('no two kinds look alike in black and white', () => {
   const looks = LAYER_KINDS.map((kind) => JSON.stringify(LAYER_LOOKS[kind].pattern));
@@ -32,18 +40,21 @@ test('no two kinds look alike in black and white', () => {
   expect(new Set(looks).size).toBe(LAYER_KINDS.length - 1);
 });
 
-test.each(Object.keys(PAPERS) as (keyof typeof PAPERS)[])('everything of a chart is on one page of %s', (paper) => {
-  const sheet = chartSheet(chart, options({ paper }));
-  const words = texts(sheet.ops);
-  for (const { x, y, text, size } of words) {
-    expect(x).toBeGreaterThanOrEqual(0);
-    expect(x + (text.length > 3 ? measure(text, size, false) : 0)).toBeLessThanOrEqual(sheet.width + 1);
-    expect(y).toBeLessThanOrEqual(sheet.height);
-  }
-  const all = words.map((w) => w.text).join(' ');
-  for (const step of chart.steps) expect(all).toContain(step.title);
-  expect(all).toContain(chart.client.name);
-});
+test.each(Object.keys(PAPERS) as (keyof typeof PAPERS)[])(
+  'everything of a chart is on one page of %s',
+  (paper) => {
+    const sheet = chartSheet(chart, options({ paper }));
+    const words = texts(sheet.ops);
+    for (const { x, y, text, size } of words) {
+      expect(x).toBeGreaterThanOrEqual(0);
+      expect(x + (text.length > 3 ? measure(text, size, false) : 0)).toBeLessThanOrEqual(sheet.width + 1);
+      expect(y).toBeLessThanOrEqual(sheet.height);
+    }
+    const all = words.map((w) => w.text).join(' ');
+    for (const step of chart.steps) expect(all).toContain(step.title);
+    expect(all).toContain(chart.client.name);
+  },
+);
 
 test('eighty long steps still fit on the page', () => {
   const long: Chart = {
@@ -62,7 +73,9 @@ test('steps are numbered on the face as in the list, beside it and not on it', (
   const sheet = chartSheet(chart, options());
   const numbers = texts(sheet.ops).filter((t) => t.middle);
   const placed = chart.steps.flatMap((s, i) =>
-    s.role !== 'care' && s.role !== 'base' && s.role !== 'powder' && s.placements.length > 0 ? [String(i + 1)] : [],
+    s.role !== 'care' && s.role !== 'base' && s.role !== 'powder' && s.placements.length > 0
+      ? [String(i + 1)]
+      : [],
   );
   expect(numbers.map((n) => n.text).sort()).toEqual(placed.sort());
 });
@@ -78,9 +91,17 @@ test('health is left out unless it is asked for', () => {
 });
 
 test('without colour nothing is filled but ink, paper and greys', () => {
-  const fills = (ops: readonly SheetOp[]): string[] => ops.flatMap((op) => (op.op === 'path' && op.fill ? [op.fill] : op.op === 'group' ? fills(op.ops) : []));
+  const fills = (ops: readonly SheetOp[]): string[] =>
+    ops.flatMap((op) => (op.op === 'path' && op.fill ? [op.fill] : op.op === 'group' ? fills(op.ops) : []));
   const grey = /^#([0-9a-f]{2})\1\1$/;
-  const plain = { ...chart, client: { ...chart.client, landmarks: inferLandmarks({}), features: { ...chart.client.features, hairTone: 'grey' as const } } };
+  const plain = {
+    ...chart,
+    client: {
+      ...chart.client,
+      landmarks: inferLandmarks({}),
+      features: { ...chart.client.features, hairTone: 'grey' as const },
+    },
+  };
   for (const fill of fills(chartSheet(plain, options({ colour: false })).ops)) expect(fill).toMatch(grey);
 });
 
@@ -92,7 +113,12 @@ test('a text is broken at words and cut with an ellipsis when there is no room',
 
 test('the SVG says what it is, escapes what it is told, and carries its fonts', () => {
   const svg = sheetSvg(
-    { title: 'A & "B"', width: 10, height: 10, ops: [{ op: 'text', x: 1, y: 2, size: 3, bold: true, fill: '#000000', text: '<b>' }] },
+    {
+      title: 'A & "B"',
+      width: 10,
+      height: 10,
+      ops: [{ op: 'text', x: 1, y: 2, size: 3, bold: true, fill: '#000000', text: '<b>' }],
+    },
     { plain: 'data:p', bold: 'data:b' },
   );
   expect(svg).toContain('<title>A &amp; &quot;B&quot;</title>');

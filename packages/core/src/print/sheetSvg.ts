@@ -1,6 +1,7 @@
 import type { Sheet, SheetOp } from './chartSheet';
 
-const escaped = (text: string): string => text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
+const escaped = (text: string): string =>
+  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
 const n = (value: number): string => String(Number(value.toFixed(2)));
 
 /** Fonts as data URLs, so that a sheet looks the same where they are not installed. */

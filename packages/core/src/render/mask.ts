@@ -1,20 +1,40 @@
 import type { PlacedShape, Point, Region } from '../face';
 
 /** How a picture lies on the face: its size in pixels and the mm of its upper left corner. */
-export type Frame = { readonly width: number; readonly height: number; readonly leftMm: number; readonly topMm: number; readonly pixelsPerMm: number };
+export type Frame = {
+  readonly width: number;
+  readonly height: number;
+  readonly leftMm: number;
+  readonly topMm: number;
+  readonly pixelsPerMm: number;
+};
 
 /** Coverage from 0 to 1 over a rectangle of the picture. */
-export type Mask = { readonly x: number; readonly y: number; readonly width: number; readonly height: number; readonly cover: Float32Array };
+export type Mask = {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  readonly cover: Float32Array;
+};
 
 /** A frame for a box in mm, its width in pixels given. */
-export function frameOf([left, top, widthMm, heightMm]: readonly [number, number, number, number], width: number): Frame {
+export function frameOf(
+  [left, top, widthMm, heightMm]: readonly [number, number, number, number],
+  width: number,
+): Frame {
   const pixelsPerMm = width / widthMm;
   return { width, height: Math.round(heightMm * pixelsPerMm), leftMm: left, topMm: top, pixelsPerMm };
 }
 
 /** A region in mm with soft edges as coverage; null when nothing of it is in the picture. */
 export function maskOf(region: Region, featherMm: number, frame: Frame): Mask | null {
-  const pixels = region.map((polygon) => polygon.map(([x, y]): Point => [(x - frame.leftMm) * frame.pixelsPerMm, (y - frame.topMm) * frame.pixelsPerMm]));
+  const pixels = region.map((polygon) =>
+    polygon.map(([x, y]): Point => [
+      (x - frame.leftMm) * frame.pixelsPerMm,
+      (y - frame.topMm) * frame.pixelsPerMm,
+    ]),
+  );
   const radius = Math.round((featherMm * frame.pixelsPerMm) / 3);
   const box = boxOf(pixels, 3 * radius + 1, frame);
   if (!box) return null;
@@ -42,10 +62,13 @@ function boxOf(polygons: readonly (readonly Point[])[], margin: number, frame: F
 }
 
 /**
- * Exact coverage of polygons by signed area: each edge adds what lies to its right to an accumulator, a running sum along the rows
- * gives coverage. Holes run the other way and take away.
+ * Exact coverage of polygons by signed area: each edge adds what lies to its right to an accumulator, a
+ * running sum along the rows gives coverage. Holes run the other way and take away.
  */
-function filled(polygons: readonly (readonly Point[])[], { x: left, y: top, width, height }: Box): Float32Array {
+function filled(
+  polygons: readonly (readonly Point[])[],
+  { x: left, y: top, width, height }: Box,
+): Float32Array {
   const stride = width + 2;
   const sums = new Float32Array(stride * height);
   for (const polygon of polygons) {
@@ -66,7 +89,16 @@ function filled(polygons: readonly (readonly Point[])[], { x: left, y: top, widt
   return cover;
 }
 
-function addEdge(sums: Float32Array, stride: number, width: number, height: number, x1: number, y1: number, x2: number, y2: number): void {
+function addEdge(
+  sums: Float32Array,
+  stride: number,
+  width: number,
+  height: number,
+  x1: number,
+  y1: number,
+  x2: number,
+  y2: number,
+): void {
   if (y1 === y2) return;
   const direction = y1 < y2 ? 1 : -1;
   const [startX, startY, endX, endY] = y1 < y2 ? [x1, y1, x2, y2] : [x2, y2, x1, y1];
@@ -128,7 +160,10 @@ export function maskOfShape({ region, featherMm, line, fade }: PlacedShape, fram
     for (let col = 0; col < width; col++) {
       const at = width * row + col;
       if (cover[at]! < 1 / 512) continue;
-      const p: Point = [(x + col + 0.5) / frame.pixelsPerMm + frame.leftMm, (y + row + 0.5) / frame.pixelsPerMm + frame.topMm];
+      const p: Point = [
+        (x + col + 0.5) / frame.pixelsPerMm + frame.leftMm,
+        (y + row + 0.5) / frame.pixelsPerMm + frame.topMm,
+      ];
       const t = along(p) / total;
       cover[at]! *= fade[0] + (fade[1] - fade[0]) * t;
     }

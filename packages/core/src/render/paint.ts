@@ -5,7 +5,9 @@ import { rgbRows, SIX, toSixBands } from './sixBands';
 
 const LEVELS = 256;
 
-/** A film's Moebius map R -> (al R + be) / (ga R + 1) for each of 256 doses and six bands, three numbers each. */
+/**
+ * A film's Moebius map R -> (al R + be) / (ga R + 1) for each of 256 doses and six bands, three numbers each.
+ */
 export type FilmTable = { readonly maps: Float32Array; readonly flash: Float32Array };
 
 /** A product's film from no dose to a full one. */
@@ -16,7 +18,8 @@ export function filmTable(optics: Optics, fullDoseMgPerCm2: number, grade: Flash
   for (let level = 0; level < LEVELS; level++) {
     const dose = (fullDoseMgPerCm2 * level) / (LEVELS - 1);
     flash[level] = scatteredBack(grade, dose);
-    for (let i = 0; i < SIX; i++) maps.set(filmMap(masstone[i]!, optics.scattering * dose), 3 * (SIX * level + i));
+    for (let i = 0; i < SIX; i++)
+      maps.set(filmMap(masstone[i]!, optics.scattering * dose), 3 * (SIX * level + i));
   }
   return { maps, flash };
 }
@@ -25,10 +28,20 @@ export type PaintLayer = { readonly masks: readonly Mask[]; readonly film: FilmT
 
 /** A picture being painted: six reflectances a pixel, and where there is skin. */
 export type Surface = { readonly width: number; readonly height: number; readonly bands: Float32Array };
-export type Rectangle = { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
+export type Rectangle = {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+};
 
 /** Lays one film over a surface in place, within a rectangle. `inFlash` adds what the film throws back. */
-export function layFilm(surface: Surface, { masks, film }: PaintLayer, within: Rectangle, inFlash = false): void {
+export function layFilm(
+  surface: Surface,
+  { masks, film }: PaintLayer,
+  within: Rectangle,
+  inFlash = false,
+): void {
   const { bands, width } = surface;
   const { maps, flash } = film;
   for (const mask of masks) {
@@ -67,18 +80,24 @@ const GAMMA = Uint8ClampedArray.from({ length: GAMMA_STEPS + 1 }, (_, i) => {
   const x = i / GAMMA_STEPS;
   return Math.round(255 * (x <= 0.0031308 ? 12.92 * x : 1.055 * x ** (1 / 2.4) - 0.055));
 });
-const encoded = (linear: number): number => GAMMA[linear <= 0 ? 0 : linear >= 1 ? GAMMA_STEPS : (linear * GAMMA_STEPS + 0.5) | 0]!;
+const encoded = (linear: number): number =>
+  GAMMA[linear <= 0 ? 0 : linear >= 1 ? GAMMA_STEPS : (linear * GAMMA_STEPS + 0.5) | 0]!;
 
 /**
- * Six bands as display colours under a light, within a rectangle. `skin` is where there is any (the alpha), `shading` multiplies;
- * `before` and `eaten` bring colours back towards the bare face, as a camera does.
+ * Six bands as display colours under a light, within a rectangle. `skin` is where there is any (the alpha),
+ * `shading` multiplies; `before` and `eaten` bring colours back towards the bare face, as a camera does.
  */
 export function develop(
   surface: Surface,
   light: Illuminant,
   within: Rectangle,
   out: Uint8ClampedArray,
-  options: { readonly skin: Float32Array; readonly shading: Float32Array; readonly before?: Float32Array; readonly eaten?: number },
+  options: {
+    readonly skin: Float32Array;
+    readonly shading: Float32Array;
+    readonly before?: Float32Array;
+    readonly eaten?: number;
+  },
 ): void {
   const { bands, width } = surface;
   const { skin, shading, before, eaten = 0 } = options;
@@ -106,9 +125,15 @@ export function develop(
         r5 += eaten * (before[at + 5]! - r5);
       }
       const s = shading[pixel]!;
-      out[4 * pixel] = encoded(s * (m[0]! * r0 + m[1]! * r1 + m[2]! * r2 + m[3]! * r3 + m[4]! * r4 + m[5]! * r5));
-      out[4 * pixel + 1] = encoded(s * (m[6]! * r0 + m[7]! * r1 + m[8]! * r2 + m[9]! * r3 + m[10]! * r4 + m[11]! * r5));
-      out[4 * pixel + 2] = encoded(s * (m[12]! * r0 + m[13]! * r1 + m[14]! * r2 + m[15]! * r3 + m[16]! * r4 + m[17]! * r5));
+      out[4 * pixel] = encoded(
+        s * (m[0]! * r0 + m[1]! * r1 + m[2]! * r2 + m[3]! * r3 + m[4]! * r4 + m[5]! * r5),
+      );
+      out[4 * pixel + 1] = encoded(
+        s * (m[6]! * r0 + m[7]! * r1 + m[8]! * r2 + m[9]! * r3 + m[10]! * r4 + m[11]! * r5),
+      );
+      out[4 * pixel + 2] = encoded(
+        s * (m[12]! * r0 + m[13]! * r1 + m[14]! * r2 + m[15]! * r3 + m[16]! * r4 + m[17]! * r5),
+      );
       out[4 * pixel + 3] = Math.round(255 * skin[pixel]!);
     }
   }

@@ -1,5 +1,16 @@
 import fc from 'fast-check';
-import { deltaE2000, filmMap, filmOver, labUnder, layerOver, reconstructSpectrum, xyzToLab, illuminantWeights, type Illuminant, type Lab } from '../colour';
+import {
+  deltaE2000,
+  filmMap,
+  filmOver,
+  labUnder,
+  layerOver,
+  reconstructSpectrum,
+  xyzToLab,
+  illuminantWeights,
+  type Illuminant,
+  type Lab,
+} from '../colour';
 import { skinLab } from '../colour/skinLab.testing';
 import { areaOf, inferLandmarks, PLAIN_FEATURES, uniteOutlines, type Point } from '../face';
 import { client, LOOK, KIT, OCCASION, product, STAMP } from '../look/look.testing';
@@ -21,9 +32,14 @@ import {
   type Surface,
 } from '.';
 
-const six = (spectrum: Float64Array): Surface => ({ width: 1, height: 1, bands: Float32Array.from(toSixBands(spectrum)) });
+const six = (spectrum: Float64Array): Surface => ({
+  width: 1,
+  height: 1,
+  bands: Float32Array.from(toSixBands(spectrum)),
+});
 /** Far quicker than comparing element by element. */
-const same = (a: Uint8ClampedArray, b: Uint8ClampedArray) => Buffer.from(a.buffer).equals(Buffer.from(b.buffer));
+const same = (a: Uint8ClampedArray, b: Uint8ClampedArray) =>
+  Buffer.from(a.buffer).equals(Buffer.from(b.buffer));
 const whole = { x: 0, y: 0, width: 1, height: 1 };
 const full: Mask = { ...whole, cover: Float32Array.of(1) };
 const labOfSix = (bands: Float32Array, light: Illuminant): Lab => {
@@ -57,10 +73,17 @@ test('six bands are within 0.3 of 36 for 95 of 100 painted colours, under every 
   const scene = fc.sample(
     fc.tuple(
       skinLab,
-      fc.array(fc.tuple(productLab, fc.constantFrom('sheer', 'light', 'medium', 'full'), fc.double({ min: 0.05, max: 1.2, noNaN: true })), {
-        minLength: 1,
-        maxLength: 4,
-      }),
+      fc.array(
+        fc.tuple(
+          productLab,
+          fc.constantFrom('sheer', 'light', 'medium', 'full'),
+          fc.double({ min: 0.05, max: 1.2, noNaN: true }),
+        ),
+        {
+          minLength: 1,
+          maxLength: 4,
+        },
+      ),
     ),
     {
       numRuns: 400,
@@ -75,7 +98,8 @@ test('six bands are within 0.3 of 36 for 95 of 100 painted colours, under every 
       spectrum = layerOver(spectrum, { masstone: optics.masstone, sx: optics.scattering * dose });
       layFilm(surface, { masks: [full], film: filmTable(optics, dose) }, whole);
     }
-    for (const light of ['D65', 'A', 'D55', 'LED'] as const) errors[light]!.push(deltaE2000(labOfSix(surface.bands, light), labUnder(spectrum, light)));
+    for (const light of ['D65', 'A', 'D55', 'LED'] as const)
+      errors[light]!.push(deltaE2000(labOfSix(surface.bands, light), labUnder(spectrum, light)));
   }
   for (const list of Object.values(errors)) {
     list.sort((a, b) => a - b);
@@ -125,7 +149,10 @@ describe('a painted face', () => {
     return rgba;
   };
   const at = (rgba: Uint8ClampedArray, [x, y]: Point) => {
-    const p = 4 * (frame.width * Math.round((y - frame.topMm) * frame.pixelsPerMm) + Math.round((x - frame.leftMm) * frame.pixelsPerMm));
+    const p =
+      4 *
+      (frame.width * Math.round((y - frame.topMm) * frame.pixelsPerMm) +
+        Math.round((x - frame.leftMm) * frame.pixelsPerMm));
     return Array.from(rgba.slice(p, p + 4));
   };
 
@@ -141,7 +168,11 @@ describe('a painted face', () => {
     const [bare, made] = [painted([]), painted()];
     expect(layers.length).toBeGreaterThan(1);
     expect(at(made, [0, -40])).not.toEqual(at(bare, [0, -40]));
-    const contoured = painted(paintedSteps(chart).flatMap((step) => (step.title === 'Contour' ? [paintLayerOf(step, who, frame)!] : [])));
+    const contoured = painted(
+      paintedSteps(chart).flatMap((step) =>
+        step.title === 'Contour' ? [paintLayerOf(step, who, frame)!] : [],
+      ),
+    );
     expect(same(contoured, bare)).toBe(false);
     expect(at(contoured, [0, -40])).toEqual(at(bare, [0, -40]));
   });
@@ -149,22 +180,41 @@ describe('a painted face', () => {
   test('a rectangle painted again equals the whole painted again', () => {
     const once = painted();
     const again = painted(layers.slice(0, 1));
-    paintFace(ground, layers, { light: 'daylight', eaten: 0 }, again, { x: 0, y: 0, width: frame.width, height: frame.height });
+    paintFace(ground, layers, { light: 'daylight', eaten: 0 }, again, {
+      x: 0,
+      y: 0,
+      width: frame.width,
+      height: frame.height,
+    });
     expect(same(again, once)).toBe(true);
     const part = { x: 40, y: 60, width: 50, height: 40 };
     const local = painted(layers.slice(0, 1));
     paintFace(ground, layers, { light: 'daylight', eaten: 0 }, local, part);
     for (let y = part.y; y < part.y + part.height; y += 7)
-      for (let x = part.x; x < part.x + part.width; x += 7) expect(local[4 * (frame.width * y + x)]).toBe(once[4 * (frame.width * y + x)]);
+      for (let x = part.x; x < part.x + part.width; x += 7)
+        expect(local[4 * (frame.width * y + x)]).toBe(once[4 * (frame.width * y + x)]);
   });
 
-  test('a camera that eats everything shows the bare face', () => expect(same(painted(layers, 'daylight', 1), painted([]))).toBe(true));
+  test('a camera that eats everything shows the bare face', () =>
+    expect(same(painted(layers, 'daylight', 1), painted([]))).toBe(true));
 
   test('a scattering powder whitens the flash, not the day', () => {
-    const powder = product(77, 'powder', [64, 12, 19], { texture: 'loose', finish: 'shimmer', ingredients: ['silica'], coverage: 'sheer' });
+    const powder = product(77, 'powder', [64, 12, 19], {
+      texture: 'loose',
+      finish: 'shimmer',
+      ingredients: ['silica'],
+      coverage: 'sheer',
+    });
     const step = {
       ...chart.steps[0]!,
-      use: [{ unitId: null, product: { ...powder, lab: [64, 12, 19] as [number, number, number] }, parts: 1, measure: powder.measure }],
+      use: [
+        {
+          unitId: null,
+          product: { ...powder, lab: [64, 12, 19] as [number, number, number] },
+          parts: 1,
+          measure: powder.measure,
+        },
+      ],
       doseMgPerCm2: 1,
     };
     const dusted = paintLayerOf(step, who, frame)!;
@@ -177,13 +227,18 @@ describe('a painted face', () => {
   });
 
   test('nothing read, nothing painted', () =>
-    expect(() => faceGround({ landmarks: inferLandmarks({}), features: PLAIN_FEATURES, skin: {} }, frame)).toThrow('nothing of this skin'));
+    expect(() =>
+      faceGround({ landmarks: inferLandmarks({}), features: PLAIN_FEATURES, skin: {} }, frame),
+    ).toThrow('nothing of this skin'));
 });
 
 test('developing leaves alone what is outside its rectangle', () => {
   const surface: Surface = { width: 2, height: 1, bands: new Float32Array(12).fill(0.5) };
   const out = new Uint8ClampedArray(8);
-  develop(surface, 'D65', { x: 1, y: 0, width: 1, height: 1 }, out, { skin: Float32Array.of(1, 1), shading: Float32Array.of(1, 1) });
+  develop(surface, 'D65', { x: 1, y: 0, width: 1, height: 1 }, out, {
+    skin: Float32Array.of(1, 1),
+    shading: Float32Array.of(1, 1),
+  });
   expect(Array.from(out.slice(0, 4))).toEqual([0, 0, 0, 0]);
   expect(out[7]).toBe(255);
   expect(Math.abs(out[4]! - out[5]!)).toBeLessThan(4);

@@ -1,9 +1,18 @@
-import { illuminantWeights, labToXyz, layerOver, reconstructSpectrum, type Illuminant, type Lab, type Spectrum } from '../colour';
+import {
+  illuminantWeights,
+  labToXyz,
+  layerOver,
+  reconstructSpectrum,
+  type Illuminant,
+  type Lab,
+  type Spectrum,
+} from '../colour';
 import { solveInPlace } from '../math';
 
 /**
- * Reflectances in six bands, 400-440, 450-500, 510-540, 550-580, 590-610 and 620-690 nm: enough to paint with. The cuts were searched
- * for the smallest error under daylight, lamp, flash and LED alike (docs/decisions/0005).
+ * Reflectances in six bands, 400-440, 450-500, 510-540, 550-580, 590-610 and 620-690 nm: enough to paint
+ * with. The cuts were searched for the smallest error under daylight, lamp, flash and LED alike
+ * (docs/decisions/0005).
  */
 export const SIX = 6;
 const RANGES: readonly (readonly [first: number, last: number])[] = [
@@ -15,7 +24,10 @@ const RANGES: readonly (readonly [first: number, last: number])[] = [
   [24, 31],
 ];
 
-/** A spectrum's mean in each of the six bands, weighed by how much the eye makes of each wavelength in daylight. */
+/**
+ * A spectrum's mean in each of the six bands, weighed by how much the eye makes of each wavelength in
+ * daylight.
+ */
 export function toSixBands(spectrum: Spectrum): Float64Array {
   const { x, y, z } = illuminantWeights('D65');
   return Float64Array.from(RANGES, ([first, last]) => {
@@ -29,10 +41,14 @@ export function toSixBands(spectrum: Spectrum): Float64Array {
   });
 }
 
-/** Skins and products the six-band weights are fitted on: light to deep, pink to yellow, and the strong colours of lips and cheeks. */
+/**
+ * Skins and products the six-band weights are fitted on: light to deep, pink to yellow, and the strong
+ * colours of lips and cheeks.
+ */
 function teachingSpectra(): Spectrum[] {
   const spectra: Spectrum[] = [];
-  const add = (lab: Lab, as: 'skin' | 'oxide'): void => void spectra.push(reconstructSpectrum(lab, 'D65', as).spectrum);
+  const add = (lab: Lab, as: 'skin' | 'oxide'): void =>
+    void spectra.push(reconstructSpectrum(lab, 'D65', as).spectrum);
   for (let L = 28; L <= 80; L += 6.5)
     for (const [a, b] of [
       [8, 12],
@@ -52,13 +68,18 @@ function teachingSpectra(): Spectrum[] {
       add([L, a, b], 'oxide');
   // And what is really painted: thin films of the products over the skins.
   const bare = spectra.slice();
-  for (let i = 0; i < bare.length; i++) for (const sx of [0.15, 0.5]) spectra.push(layerOver(bare[i]!, { masstone: bare[(7 * i + 11) % bare.length]!, sx }));
+  for (let i = 0; i < bare.length; i++)
+    for (const sx of [0.15, 0.5])
+      spectra.push(layerOver(bare[i]!, { masstone: bare[(7 * i + 11) % bare.length]!, sx }));
   return spectra;
 }
 
 const rows = new Map<Illuminant, Float64Array>();
 
-/** Three rows of six weights that turn six bands into XYZ under a light: least squares on known spectra, each weighed by 1/Y. */
+/**
+ * Three rows of six weights that turn six bands into XYZ under a light: least squares on known spectra, each
+ * weighed by 1/Y.
+ */
 export function xyzRows(illuminant: Illuminant): Float64Array {
   const held = rows.get(illuminant);
   if (held) return held;
@@ -87,7 +108,9 @@ export function xyzRows(illuminant: Illuminant): Float64Array {
 
 /** XYZ of display white and XYZ to linear sRGB, IEC 61966-2-1. */
 const DISPLAY_WHITE = labToXyz([100, 0, 0], [0.9504559, 1, 1.0890578]);
-const TO_RGB = [3.2404542, -1.5371385, -0.4985314, -0.969266, 1.8760108, 0.041556, 0.0556434, -0.2040259, 1.0572252] as const;
+const TO_RGB = [
+  3.2404542, -1.5371385, -0.4985314, -0.969266, 1.8760108, 0.041556, 0.0556434, -0.2040259, 1.0572252,
+] as const;
 
 /** Three rows of six: six bands under a light, seen by an eye that has settled to it, as linear sRGB. */
 export function rgbRows(illuminant: Illuminant): Float64Array {
@@ -95,6 +118,8 @@ export function rgbRows(illuminant: Illuminant): Float64Array {
   const { white } = illuminantWeights(illuminant);
   const made = new Float64Array(3 * SIX);
   for (let c = 0; c < 3; c++)
-    for (let i = 0; i < SIX; i++) for (let k = 0; k < 3; k++) made[SIX * c + i]! += (TO_RGB[3 * c + k]! * xyz[SIX * k + i]! * DISPLAY_WHITE[k]!) / white[k]!;
+    for (let i = 0; i < SIX; i++)
+      for (let k = 0; k < 3; k++)
+        made[SIX * c + i]! += (TO_RGB[3 * c + k]! * xyz[SIX * k + i]! * DISPLAY_WHITE[k]!) / white[k]!;
   return made;
 }

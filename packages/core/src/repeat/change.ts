@@ -1,5 +1,14 @@
 import type { Lab } from '../colour';
-import { colourOfUse, orderedSteps, productsInWords, withSchool, type Answer, type Chart, type School, type Step } from '../look';
+import {
+  colourOfUse,
+  orderedSteps,
+  productsInWords,
+  withSchool,
+  type Answer,
+  type Chart,
+  type School,
+  type Step,
+} from '../look';
 
 /** What a change does to the chart it is taken into. */
 export type RefitPart =
@@ -8,10 +17,20 @@ export type RefitPart =
   | { readonly of: 'school'; readonly school: School; readonly answer: Answer<School> }
   | { readonly of: 'order'; readonly stepIds: readonly string[] };
 
-/** How a step looks before or after: its products, their colour, how far that is from the colour asked for. */
+/**
+ * How a step looks before or after: its products, their colour, how far that is from the colour asked for.
+ */
 export type RefitSide = { readonly words: string; readonly lab: Lab | null; readonly deltaE: number | null };
 
-export const REFIT_KINDS = ['keep', 'carried', 'learned', 'remix', 'substitute', 're-place', 're-order'] as const;
+export const REFIT_KINDS = [
+  'keep',
+  'carried',
+  'learned',
+  'remix',
+  'substitute',
+  're-place',
+  're-order',
+] as const;
 
 /** One thing a repeat keeps or proposes, with its reason and what it will make different. */
 export type RefitChange = {
@@ -46,7 +65,9 @@ export function taken(chart: Chart, part: RefitPart): Chart {
     case 'step':
       return { ...chart, steps: chart.steps.map((s) => (s.id === part.stepId ? { ...s, ...part.set } : s)) };
     case 'left out':
-      return chart.steps.length === 1 ? chart : { ...chart, steps: chart.steps.filter((s) => s.id !== part.stepId) };
+      return chart.steps.length === 1
+        ? chart
+        : { ...chart, steps: chart.steps.filter((s) => s.id !== part.stepId) };
     case 'school':
       return withSchool(chart, part.school, part.answer).chart;
     case 'order':
@@ -55,8 +76,15 @@ export function taken(chart: Chart, part: RefitPart): Chart {
 }
 
 /** A repeat with every change taken but those refused, in their order. */
-export function acceptedRefit(base: Chart, changes: readonly RefitChange[], refused: ReadonlySet<string> = new Set()): Chart {
-  return changes.reduce((chart, { id, part }) => (part && !refused.has(id) ? taken(chart, part) : chart), base);
+export function acceptedRefit(
+  base: Chart,
+  changes: readonly RefitChange[],
+  refused: ReadonlySet<string> = new Set(),
+): Chart {
+  return changes.reduce(
+    (chart, { id, part }) => (part && !refused.has(id) ? taken(chart, part) : chart),
+    base,
+  );
 }
 
 /** The ids of the changes that wait for a yes. */

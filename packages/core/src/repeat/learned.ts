@@ -29,19 +29,41 @@ const TOWARDS: Readonly<Record<ColourWish, (lab: Lab) => Lab>> = {
 export const DOSE_BY = { more: 1.3, less: 0.75 } as const;
 
 const isColourWish = (wish: NextTime): wish is ColourWish => wish in TOWARDS;
-const COLOURED: readonly Step['role'][] = ['lip', 'lip line', 'blush', 'bronze', 'eye', 'contour', 'highlight', 'base', 'conceal', 'powder', 'brow', 'liner'];
+const COLOURED: readonly Step['role'][] = [
+  'lip',
+  'lip line',
+  'blush',
+  'bronze',
+  'eye',
+  'contour',
+  'highlight',
+  'base',
+  'conceal',
+  'powder',
+  'brow',
+  'liner',
+];
 /** A product that goes less than this share of the way is no answer. */
 const LEAST_SHARE = 0.35;
 
-export type Chosen = { readonly wish: NextTime; /** The sentence that was added: shown, never acted on. */ readonly sentence: string };
+export type Chosen = {
+  readonly wish: NextTime;
+  /** The sentence that was added: shown, never acted on. */ readonly sentence: string;
+};
 
 /** What was chosen to be different next time, the last choice first; nothing is read out of any sentence. */
 export function chosenNextTime(deviations: readonly Deviation[]): Chosen[] {
-  return deviations.flatMap((d) => (d.kind === 'next time' && d.nextTime ? [{ wish: d.nextTime, sentence: d.note }] : [])).reverse();
+  return deviations
+    .flatMap((d) => (d.kind === 'next time' && d.nextTime ? [{ wish: d.nextTime, sentence: d.note }] : []))
+    .reverse();
 }
 
 /** The colour a chosen wish asks for; null when it is about no colour, or there is none. */
-export function wishedColour(step: Pick<Step, 'role'>, lab: Lab | null, chosen: readonly Chosen[]): { readonly lab: Lab; readonly chosen: Chosen } | null {
+export function wishedColour(
+  step: Pick<Step, 'role'>,
+  lab: Lab | null,
+  chosen: readonly Chosen[],
+): { readonly lab: Lab; readonly chosen: Chosen } | null {
   if (!lab || !COLOURED.includes(step.role)) return null;
   const asked = chosen.find(({ wish }) => isColourWish(wish));
   return asked && isColourWish(asked.wish) ? { lab: TOWARDS[asked.wish](lab), chosen: asked } : null;
@@ -53,7 +75,8 @@ const turn = (from: number, to: number): number => ((to - from + 540) % 360) - 1
 export function goesTowards(was: Lab, wished: Lab, next: Lab): boolean {
   const share = (from: number, wanted: number, to: number): number => (to - from) / (wanted - from);
   if (Math.abs(wished[0] - was[0]) > 1) return share(was[0], wished[0], next[0]) >= LEAST_SHARE;
-  if (Math.abs(chromaOf(wished) - chromaOf(was)) > 0.5) return share(chromaOf(was), chromaOf(wished), chromaOf(next)) >= LEAST_SHARE;
+  if (Math.abs(chromaOf(wished) - chromaOf(was)) > 0.5)
+    return share(chromaOf(was), chromaOf(wished), chromaOf(next)) >= LEAST_SHARE;
   const wanted = turn(hueOf(was), hueOf(wished));
   return wanted !== 0 && turn(hueOf(was), hueOf(next)) / wanted >= LEAST_SHARE;
 }

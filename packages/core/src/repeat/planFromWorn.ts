@@ -2,8 +2,13 @@ import { causeNamed } from '../faults';
 import type { Chart, Deviation, Step } from '../look';
 import { measuresInWords } from '../shade';
 
-/** A worn chart turned into a plan again: deviations become the recipe, skipped steps go, ticks are cleared. */
-export function planFromWorn(worn: Chart): { readonly steps: Step[]; readonly carried: readonly { stepId: string; what: string }[] } {
+/**
+ * A worn chart turned into a plan again: deviations become the recipe, skipped steps go, ticks are cleared.
+ */
+export function planFromWorn(worn: Chart): {
+  readonly steps: Step[];
+  readonly carried: readonly { stepId: string; what: string }[];
+} {
   const carried: { stepId: string; what: string }[] = [];
   const steps = worn.steps.flatMap((step): Step[] => {
     const { done, ...plan } = step;
@@ -26,8 +31,16 @@ function withDeviation(step: Step, deviation: Deviation, carried: { stepId: stri
   if (deviation.kind === 'amount' && deviation.measures !== undefined && planned > 0) {
     const factor = deviation.measures / planned;
     const { measure } = step.use[0]!;
-    carried.push({ stepId: step.id, what: `${step.title}: ${measuresInWords(deviation.measures, measure)} instead of ${Number(planned.toFixed(2))}, as worn` });
-    return { ...step, note, doseMgPerCm2: Math.min(50, step.doseMgPerCm2 * factor), use: step.use.map((u) => ({ ...u, parts: u.parts * factor })) };
+    carried.push({
+      stepId: step.id,
+      what: `${step.title}: ${measuresInWords(deviation.measures, measure)} instead of ${Number(planned.toFixed(2))}, as worn`,
+    });
+    return {
+      ...step,
+      note,
+      doseMgPerCm2: Math.min(50, step.doseMgPerCm2 * factor),
+      use: step.use.map((u) => ({ ...u, parts: u.parts * factor })),
+    };
   }
   if (deviation.kind === 'other product' && deviation.use && deviation.use.length > 0) {
     carried.push({ stepId: step.id, what: `${step.title}: the product really used` });
@@ -35,11 +48,15 @@ function withDeviation(step: Step, deviation: Deviation, carried: { stepId: stri
   }
   const known = deviation.fault ? causeNamed(deviation.fault.seen, deviation.fault.cause) : null;
   if (deviation.kind === 'fault' && known) {
-    carried.push({ stepId: step.id, what: `${step.title}: ${known.fault.seen} last time, so ${known.cause.next}` });
+    carried.push({
+      stepId: step.id,
+      what: `${step.title}: ${known.fault.seen} last time, so ${known.cause.next}`,
+    });
     return { ...known.cause.remedy(step), note };
   }
   // What was chosen for next time is a wish of its own: its sentence is shown with it.
   if (deviation.kind === 'next time') return step;
-  if (deviation.note !== '') carried.push({ stepId: step.id, what: `${step.title}: noted “${deviation.note}”` });
+  if (deviation.note !== '')
+    carried.push({ stepId: step.id, what: `${step.title}: noted “${deviation.note}”` });
   return { ...step, note };
 }

@@ -7,13 +7,22 @@ import { NO_SIDE, type RefitChange } from './change';
 const ORDERING: readonly School[] = ['eyesOrFace', 'contour', 'concealer'];
 
 /**
- * Other ways of ordering, all of them only proposed: the schools that speak for themselves now and did not for the chart as it was worn, or else the
- * cheapest order with its waits filled, in the fewest moves, that raises no finding.
+ * Other ways of ordering, all of them only proposed: the schools that speak for themselves now and did not
+ * for the chart as it was worn, or else the cheapest order with its waits filled, in the fewest moves, that
+ * raises no finding.
  */
 export function reOrdered(next: Chart, worn: Chart, kit: Kit | null): RefitChange[] {
-  const whole = { stepId: null, kind: 're-order' as const, before: NO_SIDE, after: NO_SIDE, onlyIfAsked: true as const };
+  const whole = {
+    stepId: null,
+    kind: 're-order' as const,
+    before: NO_SIDE,
+    after: NO_SIDE,
+    onlyIfAsked: true as const,
+  };
   const old = adviseSchools(worn).map((a) => `${a.school} ${a.answer}`);
-  const advice = adviseSchools(next).filter((a) => ORDERING.includes(a.school) && !old.includes(`${a.school} ${a.answer}`));
+  const advice = adviseSchools(next).filter(
+    (a) => ORDERING.includes(a.school) && !old.includes(`${a.school} ${a.answer}`),
+  );
   if (advice.length > 0)
     return advice.map(({ school, answer, why }) => ({
       ...whole,

@@ -1,8 +1,22 @@
-import { areaOf, checkLimits, offSides, outlineOf, sidesWhere, subtractRegion, uniteOutlines, withinLimits, type Placement, type Region } from '../face';
+import {
+  areaOf,
+  checkLimits,
+  offSides,
+  outlineOf,
+  sidesWhere,
+  subtractRegion,
+  uniteOutlines,
+  withinLimits,
+  type Placement,
+  type Region,
+} from '../face';
 import type { ClientSnapshot, Step } from '../look';
 import { NO_SIDE, type RefitChange } from './change';
 
-/** A step placed anew where its places leave the limits of this face as it is now, or lie where nothing should; null when all may stay. */
+/**
+ * A step placed anew where its places leave the limits of this face as it is now, or lie where nothing
+ * should; null when all may stay.
+ */
 export function rePlaced(step: Step, client: ClientSnapshot): RefitChange | null {
   const { landmarks, features } = client;
   if (step.role === 'care') return null;
@@ -33,4 +47,6 @@ export function rePlaced(step: Step, client: ClientSnapshot): RefitChange | null
 }
 
 const skinUnder = (placements: readonly Placement[], { landmarks, features }: ClientSnapshot): Region =>
-  uniteOutlines(placements.flatMap((p) => outlineOf(p, landmarks, features).flatMap((shape) => shape.region)));
+  uniteOutlines(
+    placements.flatMap((p) => outlineOf(p, landmarks, features).flatMap((shape) => shape.region)),
+  );

@@ -22,25 +22,38 @@ import { reOrdered } from './reOrder';
 import { rePlaced } from './rePlace';
 
 export type Refit = {
-  /** The next version with nothing taken yet: the plan as it was, for the new day and the client as she is. */
+  /**
+   * The next version with nothing taken yet: the plan as it was, for the new day and the client as she is.
+   */
   readonly base: Chart;
   /** What is kept and proposed, in the order it is taken. */
   readonly changes: readonly RefitChange[];
-  /** The next version with everything taken that needs no asking: an order is proposed and waits for a yes. */
+  /**
+   * The next version with everything taken that needs no asking: an order is proposed and waits for a yes.
+   */
   readonly chart: Chart;
   /** How her skin has moved since the chart was made; null when either was never read. */
   readonly drift: { readonly deltaE: number; readonly stepsDeeper: number } | null;
 };
 
-/** A step is matched again only when that brings it closer by more than this: smaller is within reading noise. */
+/**
+ * A step is matched again only when that brings it closer by more than this: smaller is within reading noise.
+ */
 const WORTH_CHANGING = 0.5;
 
 /**
- * The next version of a chart for a new date, from what was really worn. What the chair taught is carried; steps whose colour no longer agrees
- * with the newest reading are matched again; products that cannot be used are replaced; places that leave the limits of the face as it is now
- * are moved; the order follows what now speaks for another. Each is a change of its own that can be refused.
+ * The next version of a chart for a new date, from what was really worn. What the chair taught is carried;
+ * steps whose colour no longer agrees with the newest reading are matched again; products that cannot be used
+ * are replaced; places that leave the limits of the face as it is now are moved; the order follows what now
+ * speaks for another. Each is a change of its own that can be refused.
  */
-export function refitChart(worn: Chart, client: ClientSnapshot, kit: Kit, occasion: Occasion, stamp: Stamp & { readonly version: number }): Refit {
+export function refitChart(
+  worn: Chart,
+  client: ClientSnapshot,
+  kit: Kit,
+  occasion: Occasion,
+  stamp: Stamp & { readonly version: number },
+): Refit {
   const base: Chart = {
     ...worn,
     id: stamp.id,
@@ -75,7 +88,8 @@ export function refitChart(worn: Chart, client: ClientSnapshot, kit: Kit, occasi
     base,
     changes: all,
     chart: acceptedRefit(base, all, notAsked(all)),
-    drift: before && now ? { deltaE: deltaE2000(before, now), stepsDeeper: depthOf(now) - depthOf(before) } : null,
+    drift:
+      before && now ? { deltaE: deltaE2000(before, now), stepsDeeper: depthOf(now) - depthOf(before) } : null,
   };
 }
 
@@ -97,7 +111,9 @@ function carriedChanges(worn: Chart): RefitChange[] {
         difference: next ? differenceOf(plan, next) : 'the step falls away',
         before: sideOf(plan),
         after: sideOf(next),
-        part: next ? { of: 'step', stepId: step.id, set: changedKeys(plan, next) } : { of: 'left out', stepId: step.id },
+        part: next
+          ? { of: 'step', stepId: step.id, set: changedKeys(plan, next) }
+          : { of: 'left out', stepId: step.id },
       },
     ];
   });
@@ -106,13 +122,17 @@ function carriedChanges(worn: Chart): RefitChange[] {
 /** Only what differs, so that taking one change never takes back another. */
 function changedKeys(before: Step, after: Step): Partial<Step> {
   const differs = (key: keyof Step): boolean => JSON.stringify(before[key]) !== JSON.stringify(after[key]);
-  return Object.fromEntries((Object.keys(after) as (keyof Step)[]).filter(differs).map((key) => [key, after[key]]));
+  return Object.fromEntries(
+    (Object.keys(after) as (keyof Step)[]).filter(differs).map((key) => [key, after[key]]),
+  );
 }
 
 const same = (step: Step): string => step.use.map((u) => u.product.id).join();
 
 function differenceOf(before: Step, after: Step): string {
-  const [was, is] = [before.use, after.use].map((use) => use.reduce((sum, u) => sum + u.parts * u.product.mgPerMeasure, 0));
+  const [was, is] = [before.use, after.use].map((use) =>
+    use.reduce((sum, u) => sum + u.parts * u.product.mgPerMeasure, 0),
+  );
   const more = was && is !== undefined ? Math.round((is / was - 1) * 100) : 0;
   const minutes = after.handsOnMinutes + after.waitMinutes - before.handsOnMinutes - before.waitMinutes;
   return [
@@ -124,13 +144,21 @@ function differenceOf(before: Step, after: Step): string {
     .join(', ');
 }
 
-/** What becomes of a step's product: kept, matched again, replaced, or exchanged for what was wished for at the chair. */
+/**
+ * What becomes of a step's product: kept, matched again, replaced, or exchanged for what was wished for at
+ * the chair.
+ */
 function matched(step: Step, worn: Chart, context: FitContext): RefitChange[] {
   if (step.wants.kinds.length === 0 || step.use.length === 0) return [];
   const lab = colourOfUse(step.use);
   const wanted = wantedColour(step, context.client, context.contrast);
   const off = lab && wanted ? deltaE2000(lab, wanted) : null;
-  const told = (kind: RefitChange['kind'], why: string, proposal: Proposal | null, difference = ''): RefitChange => ({
+  const told = (
+    kind: RefitChange['kind'],
+    why: string,
+    proposal: Proposal | null,
+    difference = '',
+  ): RefitChange => ({
     id: `${step.id} product`,
     stepId: step.id,
     title: step.title,
@@ -138,14 +166,22 @@ function matched(step: Step, worn: Chart, context: FitContext): RefitChange[] {
     why,
     difference,
     before: sideOf(step, off),
-    after: proposal ? { words: productsInWords(proposal.use), lab: proposal.lab, deltaE: proposal.deltaE } : sideOf(step, off),
+    after: proposal
+      ? { words: productsInWords(proposal.use), lab: proposal.lab, deltaE: proposal.deltaE }
+      : sideOf(step, off),
     part: proposal ? { of: 'step', stepId: step.id, set: { use: [...proposal.use] } } : null,
   });
   const ranked = proposeProducts(step, context);
   const best = ranked[0] ?? null;
-  const blocked = step.use.map((u) => blockedBecause(u.product.id, step, context)).find((reason) => reason !== null);
-  const closer = (to: Proposal): string => (off !== null && to.deltaE !== null ? `${off.toFixed(1)} off becomes ${to.deltaE.toFixed(1)}` : 'another product');
-  if (blocked && !best) return [told('keep', `${blocked}, and the kit has nothing else for it. Decide at the chair.`, null)];
+  const blocked = step.use
+    .map((u) => blockedBecause(u.product.id, step, context))
+    .find((reason) => reason !== null);
+  const closer = (to: Proposal): string =>
+    off !== null && to.deltaE !== null
+      ? `${off.toFixed(1)} off becomes ${to.deltaE.toFixed(1)}`
+      : 'another product';
+  if (blocked && !best)
+    return [told('keep', `${blocked}, and the kit has nothing else for it. Decide at the chair.`, null)];
   if (blocked && best) return [told('substitute', `${blocked}.`, best, closer(best))];
   const kept = saidOf(step, worn).find(({ wish }) => wish === 'keep');
   if (kept) return [told('keep', quoted(kept), null)];
@@ -153,7 +189,10 @@ function matched(step: Step, worn: Chart, context: FitContext): RefitChange[] {
   if (learned) return [told('learned', learned.why, learned.proposal, learned.difference)];
   const gain = best && off !== null && best.deltaE !== null ? off - best.deltaE : 0;
   if (!best || off === null || gain <= WORTH_CHANGING) {
-    const why = off === null ? 'Nothing speaks against it.' : `Still ${off.toFixed(1)} off; nothing in the kit is closer by more than ${WORTH_CHANGING}.`;
+    const why =
+      off === null
+        ? 'Nothing speaks against it.'
+        : `Still ${off.toFixed(1)} off; nothing in the kit is closer by more than ${WORTH_CHANGING}.`;
     return [told('keep', why, null)];
   }
   const oldWanted = wantedColour(step, worn.client);
@@ -162,14 +201,30 @@ function matched(step: Step, worn: Chart, context: FitContext): RefitChange[] {
     Math.abs(moved) < 0.05
       ? 'The kit now has something closer'
       : `The skin is ${Math.abs(moved).toFixed(1)} steps ${moved > 0 ? 'deeper' : 'lighter'} than when this was chosen`;
-  return [told(best.use.length > 1 || step.use.length > 1 ? 'remix' : 'substitute', `${skin}: ${closer(best)}.`, best, `${gain.toFixed(1)} closer`)];
+  return [
+    told(
+      best.use.length > 1 || step.use.length > 1 ? 'remix' : 'substitute',
+      `${skin}: ${closer(best)}.`,
+      best,
+      `${gain.toFixed(1)} closer`,
+    ),
+  ];
 }
 
-const saidOf = (step: Step, worn: Chart): Chosen[] => chosenNextTime(worn.steps.find((s) => s.id === step.id)?.done?.deviations ?? []);
-const quoted = ({ wish, sentence }: Chosen): string => `Chosen for next time: ${wish}.${sentence === '' ? '' : ` “${sentence}”`}`;
+const saidOf = (step: Step, worn: Chart): Chosen[] =>
+  chosenNextTime(worn.steps.find((s) => s.id === step.id)?.done?.deviations ?? []);
+const quoted = ({ wish, sentence }: Chosen): string =>
+  `Chosen for next time: ${wish}.${sentence === '' ? '' : ` “${sentence}”`}`;
 
-/** The kit's nearest to the colour that was chosen for next time, when it goes that way far enough; another product where that was chosen. */
-function wished(step: Step, worn: Chart, context: FitContext): { readonly proposal: Proposal; readonly why: string; readonly difference: string } | null {
+/**
+ * The kit's nearest to the colour that was chosen for next time, when it goes that way far enough; another
+ * product where that was chosen.
+ */
+function wished(
+  step: Step,
+  worn: Chart,
+  context: FitContext,
+): { readonly proposal: Proposal; readonly why: string; readonly difference: string } | null {
   const chosen = saidOf(step, worn);
   const lab = colourOfUse(step.use);
   const own = new Set(step.use.map((u) => u.product.id));
@@ -180,7 +235,9 @@ function wished(step: Step, worn: Chart, context: FitContext): { readonly propos
   }
   const wish = wishedColour(step, lab, chosen);
   if (!lab || !wish) return null;
-  const next = proposeProducts({ ...step, shade: { lab: [...wish.lab] } }, context).find((p) => p.lab && goesTowards(lab, wish.lab, p.lab));
+  const next = proposeProducts({ ...step, shade: { lab: [...wish.lab] } }, context).find(
+    (p) => p.lab && goesTowards(lab, wish.lab, p.lab),
+  );
   if (!next?.lab) return null;
   return {
     proposal: next,
@@ -193,11 +250,21 @@ function wished(step: Step, worn: Chart, context: FitContext): { readonly propos
 function chosenChanges(worn: Step, client: ClientSnapshot): RefitChange[] {
   const { done, ...step } = worn;
   return chosenNextTime(done?.deviations ?? []).flatMap((chosen): RefitChange[] => {
-    const told = { stepId: step.id, title: step.title, kind: 'learned' as const, why: quoted(chosen), before: NO_SIDE, after: NO_SIDE };
+    const told = {
+      stepId: step.id,
+      title: step.title,
+      kind: 'learned' as const,
+      why: quoted(chosen),
+      before: NO_SIDE,
+      after: NO_SIDE,
+    };
     switch (chosen.wish) {
       case 'more':
       case 'less': {
-        const changed = { ...step, doseMgPerCm2: Number((step.doseMgPerCm2 * DOSE_BY[chosen.wish]).toFixed(3)) };
+        const changed = {
+          ...step,
+          doseMgPerCm2: Number((step.doseMgPerCm2 * DOSE_BY[chosen.wish]).toFixed(3)),
+        };
         const use = amountAsked(changed, client)?.use;
         const set = { doseMgPerCm2: changed.doseMgPerCm2, ...(use ? { use: [...use] } : {}) };
         return [
@@ -210,9 +277,19 @@ function chosenChanges(worn: Step, client: ClientSnapshot): RefitChange[] {
         ];
       }
       case 'leave out':
-        return [{ ...told, id: `${step.id} left out`, difference: 'the step falls away', after: sideOf(undefined), part: { of: 'left out', stepId: step.id } }];
+        return [
+          {
+            ...told,
+            id: `${step.id} left out`,
+            difference: 'the step falls away',
+            after: sideOf(undefined),
+            part: { of: 'left out', stepId: step.id },
+          },
+        ];
       case 'other place':
-        return [{ ...told, id: `${step.id} other place`, difference: 'place it on the face anew', part: null }];
+        return [
+          { ...told, id: `${step.id} other place`, difference: 'place it on the face anew', part: null },
+        ];
       default:
         return [];
     }

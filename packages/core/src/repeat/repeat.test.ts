@@ -8,7 +8,8 @@ import { acceptedRefit, notAsked, refitChart, type Refit } from '.';
 const fit = (who = client(), kit = KIT, look = LOOK): Chart => fitLook(look, who, kit, OCCASION, STAMP).chart;
 const stepOf = (chart: Chart, title: string) => chart.steps.find((s) => s.title === title)!;
 
-const again = (worn: Chart, who = client(), kit = KIT) => refitChart(worn, who, kit, { ...OCCASION, date: '2031-11-20' }, { ...STAMP, version: 2 });
+const again = (worn: Chart, who = client(), kit = KIT) =>
+  refitChart(worn, who, kit, { ...OCCASION, date: '2031-11-20' }, { ...STAMP, version: 2 });
 
 test('repeating with the same skin and kit changes nothing', () => {
   const chart = fit();
@@ -35,7 +36,10 @@ test('a product gone from the kit is replaced; with nothing left it is kept and 
   const chart = fit();
   const used = new Set(stepOf(chart, 'Contour').use.map((u) => u.product.id));
   const without = { ...KIT, products: KIT.products.filter((p) => !used.has(p.id)) };
-  expect(again(chart, client(), without).changes.find((c) => c.title === 'Contour')).toMatchObject({ kind: 'substitute', why: 'It is no longer in the kit.' });
+  expect(again(chart, client(), without).changes.find((c) => c.title === 'Contour')).toMatchObject({
+    kind: 'substitute',
+    why: 'It is no longer in the kit.',
+  });
   const none = { ...KIT, products: KIT.products.filter((p) => p.kind !== 'contour') };
   const kept = again(chart, client(), none).changes.find((c) => c.title === 'Contour')!;
   expect(kept.kind).toBe('keep');
@@ -57,7 +61,10 @@ test('a new sensitivity replaces what contains it', () => {
     product(41, 'mascara', [12, 0, 0], { eyeSafe: true }),
   );
   const { changes } = again(chart, client(SKIN, { sensitivities: ['latex'] }), kit);
-  expect(changes.find((c) => c.title === 'Mascara')).toMatchObject({ kind: 'substitute', why: expect.stringContaining('natural latex') });
+  expect(changes.find((c) => c.title === 'Mascara')).toMatchObject({
+    kind: 'substitute',
+    why: expect.stringContaining('natural latex'),
+  });
 });
 
 const saidAt = (chart: Chart, title: string, deviation: Deviation): ChairEvent => ({
@@ -67,7 +74,8 @@ const saidAt = (chart: Chart, title: string, deviation: Deviation): ChairEvent =
   by: 'Ada',
   deviation,
 });
-const changeOf = (refit: Refit, title: string, kind: string) => refit.changes.find((c) => c.title === title && c.kind === kind);
+const changeOf = (refit: Refit, title: string, kind: string) =>
+  refit.changes.find((c) => c.title === title && c.kind === kind);
 
 test('what the chair taught is carried, each as a change of its own that can be refused', () => {
   const chart = fit();
@@ -79,7 +87,10 @@ test('what the chair taught is carried, each as a change of its own that can be 
   ]);
   const refit = again(worn);
   expect(changeOf(refit, 'Base', 'carried')).toMatchObject({ difference: '50 % more product' });
-  expect(changeOf(refit, 'Light', 'carried')).toMatchObject({ difference: 'the step falls away', after: { words: 'left out' } });
+  expect(changeOf(refit, 'Light', 'carried')).toMatchObject({
+    difference: 'the step falls away',
+    after: { words: 'left out' },
+  });
   expect(refit.chart.steps.some((s) => s.title === 'Light')).toBe(false);
   expect(stepOf(refit.chart, 'Mascara').note).toBe('Tubing held well.');
   expect(refit.base.steps.every((s) => s.done === undefined)).toBe(true);
@@ -128,19 +139,26 @@ test.each([
   ['deeper', '', PLUM],
   ['warmer', 'With the gold.', CORAL],
   ['cooler', '', PINK],
-] as const)('%s, chosen, proposes the kit’s nearest that way and shows the sentence', (nextTime, note, expected) => {
-  const kit = kitOf(...KIT.products, RED, ROSE, PLUM, CORAL, PINK);
-  const chart = fit(client(), kit, LIPS);
-  expect(stepOf(chart, 'Lip').use[0]!.product.id).toBe(RED.id);
-  const refit = again(asWorn(chart, [saidAt(chart, 'Lip', { kind: 'next time', nextTime, note })]), client(), kit);
-  const learned = changeOf(refit, 'Lip', 'learned')!;
-  expect(stepOf(refit.chart, 'Lip').use[0]!.product.id).toBe(expected.id);
-  expect(learned.why).toContain(note);
-  const words: string = nextTime;
-  expect(learned.difference).toMatch(new RegExp(`^${words} by \\d`));
-  const refused = acceptedRefit(refit.base, refit.changes, new Set([learned.id]));
-  expect(stepOf(refused, 'Lip').use[0]!.product.id).toBe(RED.id);
-});
+] as const)(
+  '%s, chosen, proposes the kit’s nearest that way and shows the sentence',
+  (nextTime, note, expected) => {
+    const kit = kitOf(...KIT.products, RED, ROSE, PLUM, CORAL, PINK);
+    const chart = fit(client(), kit, LIPS);
+    expect(stepOf(chart, 'Lip').use[0]!.product.id).toBe(RED.id);
+    const refit = again(
+      asWorn(chart, [saidAt(chart, 'Lip', { kind: 'next time', nextTime, note })]),
+      client(),
+      kit,
+    );
+    const learned = changeOf(refit, 'Lip', 'learned')!;
+    expect(stepOf(refit.chart, 'Lip').use[0]!.product.id).toBe(expected.id);
+    expect(learned.why).toContain(note);
+    const words: string = nextTime;
+    expect(learned.difference).toMatch(new RegExp(`^${words} by \\d`));
+    const refused = acceptedRefit(refit.base, refit.changes, new Set([learned.id]));
+    expect(stepOf(refused, 'Lip').use[0]!.product.id).toBe(RED.id);
+  },
+);
 
 test('a wish the kit cannot answer proposes nothing', () => {
   const kit = kitOf(...KIT.products, RED, product(63, 'lip colour', [43, 48, 24], { texture: 'cream' }));
@@ -150,19 +168,27 @@ test('a wish the kit cannot answer proposes nothing', () => {
   expect(chromaOf(RED.lab!)).toBeLessThan(chromaOf([43, 48, 24]));
 });
 
-test.each(['Not too strong, perfect.', 'She asked for a calmer lip.', 'too dark? no, just right', 'deeper next time', 'Held through dinner.', 'lighter hand'])(
-  'nothing is read out of “%s”',
-  (note) => {
-    const kit = kitOf(...KIT.products, RED, ROSE, PLUM);
-    const chart = fit(client(), kit, LIPS);
-    const refit = again(asWorn(chart, [saidAt(chart, 'Lip', { kind: 'note', note })]), client(), kit);
-    expect(changeOf(refit, 'Lip', 'learned')).toBeUndefined();
-    expect(stepOf(refit.chart, 'Lip').use[0]!.product.id).toBe(RED.id);
-    const kept = again(asWorn(chart, [saidAt(chart, 'Lip', { kind: 'next time', nextTime: 'keep', note })]), client(), kit);
-    expect(changeOf(kept, 'Lip', 'keep')!.why).toContain(note);
-    expect(stepOf(kept.chart, 'Lip').use).toEqual(stepOf(chart, 'Lip').use);
-  },
-);
+test.each([
+  'Not too strong, perfect.',
+  'She asked for a calmer lip.',
+  'too dark? no, just right',
+  'deeper next time',
+  'Held through dinner.',
+  'lighter hand',
+])('nothing is read out of “%s”', (note) => {
+  const kit = kitOf(...KIT.products, RED, ROSE, PLUM);
+  const chart = fit(client(), kit, LIPS);
+  const refit = again(asWorn(chart, [saidAt(chart, 'Lip', { kind: 'note', note })]), client(), kit);
+  expect(changeOf(refit, 'Lip', 'learned')).toBeUndefined();
+  expect(stepOf(refit.chart, 'Lip').use[0]!.product.id).toBe(RED.id);
+  const kept = again(
+    asWorn(chart, [saidAt(chart, 'Lip', { kind: 'next time', nextTime: 'keep', note })]),
+    client(),
+    kit,
+  );
+  expect(changeOf(kept, 'Lip', 'keep')!.why).toContain(note);
+  expect(stepOf(kept.chart, 'Lip').use).toEqual(stepOf(chart, 'Lip').use);
+});
 
 test('more, less, leave out, other place and other product are done as chosen, each refusable', () => {
   const kit = kitOf(...KIT.products, RED, ROSE);
@@ -174,8 +200,13 @@ test('more, less, leave out, other place and other product are done as chosen, e
   expect(dose(after('Base', 'less').chart, 'Base')).toBeCloseTo(0.75 * dose(chart, 'Base'), 2);
   const out = after('Light', 'leave out');
   expect(stepOf(out.chart, 'Light')).toBeUndefined();
-  expect(stepOf(acceptedRefit(out.base, out.changes, new Set([changeOf(out, 'Light', 'learned')!.id])), 'Light')).toBeDefined();
-  expect(changeOf(after('Contour', 'other place'), 'Contour', 'learned')).toMatchObject({ part: null, difference: 'place it on the face anew' });
+  expect(
+    stepOf(acceptedRefit(out.base, out.changes, new Set([changeOf(out, 'Light', 'learned')!.id])), 'Light'),
+  ).toBeDefined();
+  expect(changeOf(after('Contour', 'other place'), 'Contour', 'learned')).toMatchObject({
+    part: null,
+    difference: 'place it on the face anew',
+  });
   expect(stepOf(after('Lip', 'other product').chart, 'Lip').use[0]!.product.id).toBe(ROSE.id);
 });
 
@@ -183,16 +214,27 @@ test('a face traced anew has its places brought back inside its limits, and said
   const drawn: Chart = {
     ...fit(),
     steps: fit().steps.map((s) =>
-      s.title === 'Contour' ? { ...s, placements: [{ guide: 'cheekContour' as const, side: 'both' as const, params: { reach: 112 } }] } : s,
+      s.title === 'Contour'
+        ? {
+            ...s,
+            placements: [{ guide: 'cheekContour' as const, side: 'both' as const, params: { reach: 112 } }],
+          }
+        : s,
     ),
   };
-  const wide = { ...client(), landmarks: inferLandmarks({ cheekboneWidth: 140, faceLength: 165, mouthWidth: 58 }) };
-  expect(checkLimits({ guide: 'cheekContour', side: 'both', params: { reach: 112 } }, wide.landmarks).length).toBeGreaterThan(0);
+  const wide = {
+    ...client(),
+    landmarks: inferLandmarks({ cheekboneWidth: 140, faceLength: 165, mouthWidth: 58 }),
+  };
+  expect(
+    checkLimits({ guide: 'cheekContour', side: 'both', params: { reach: 112 } }, wide.landmarks).length,
+  ).toBeGreaterThan(0);
   const refit = again(drawn, wide);
   const moved = changeOf(refit, 'Contour', 're-place')!;
   expect(moved.why).toMatch(/^It leaves its limits on the face as it is now\. [A-Z].*[^.]\.$/);
   expect(moved.difference).toMatch(/^\d+\.\d cm² placed otherwise$/);
-  for (const p of stepOf(refit.chart, 'Contour').placements) expect(checkLimits(p, wide.landmarks)).toEqual([]);
+  for (const p of stepOf(refit.chart, 'Contour').placements)
+    expect(checkLimits(p, wide.landmarks)).toEqual([]);
   const narrow = again(fit(), client(SKIN, { features: { right: { narrowTemples: true } } }));
   expect(stepOf(narrow.chart, 'Forehead').placements).toEqual([{ guide: 'foreheadContour', side: 'left' }]);
   expect(changeOf(narrow, 'Forehead', 're-place')!.why).toContain('narrow');
@@ -201,23 +243,36 @@ test('a face traced anew has its places brought back inside its limits, and said
 test('an order is proposed when something new speaks for it, and only then', () => {
   const sparse = again(fit(), client(SKIN, { features: { brows: 'sparse' } }));
   const order = sparse.changes.find((c) => c.kind === 're-order')!;
-  expect(order).toMatchObject({ stepId: null, title: 'Eyes or face first: eyes first', part: { of: 'school', school: 'eyesOrFace' } });
+  expect(order).toMatchObject({
+    stepId: null,
+    title: 'Eyes or face first: eyes first',
+    part: { of: 'school', school: 'eyesOrFace' },
+  });
   // Proposed, and not taken by itself.
   expect(sparse.chart.schools.eyesOrFace).toBe('face first');
   expect(acceptedRefit(sparse.base, sparse.changes).schools.eyesOrFace).toBe('eyes first');
   const before = fit(client(SKIN, { features: { brows: 'sparse' } }));
-  expect(again(before, client(SKIN, { features: { brows: 'sparse' } })).changes.filter((c) => c.kind === 're-order')).toEqual([]);
+  expect(
+    again(before, client(SKIN, { features: { brows: 'sparse' } })).changes.filter(
+      (c) => c.kind === 're-order',
+    ),
+  ).toEqual([]);
 });
 
 test('a softer contrast is advised on the chart, not called an order', () => {
   const bold: Chart = { ...fit(), schools: { ...fit().schools, contrast: 'bold' } };
   const refit = again(bold, client(SKIN, { features: { age: 'mature' } }));
-  expect(refit.changes.map((c) => c.part).filter((part) => part?.of === 'school' && part.school === 'contrast')).toEqual([]);
+  expect(
+    refit.changes.map((c) => c.part).filter((part) => part?.of === 'school' && part.school === 'contrast'),
+  ).toEqual([]);
 });
 
 test('waits that can be filled are filled by proposal, with the minutes it saves', () => {
   const chart = fit();
-  const waiting: Chart = { ...chart, steps: chart.steps.map((s) => (s.title === 'Base' ? { ...s, waitMinutes: 6 } : s)) };
+  const waiting: Chart = {
+    ...chart,
+    steps: chart.steps.map((s) => (s.title === 'Base' ? { ...s, waitMinutes: 6 } : s)),
+  };
   const refit = again(waiting);
   const order = refit.changes.find((c) => c.kind === 're-order')!;
   expect(order.difference).toMatch(/^\d min shorter for \d moves?$/);

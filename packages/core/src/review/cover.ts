@@ -1,6 +1,9 @@
 import { outlineOf, type Features, type Landmarks, type Placement, type Region } from '../face';
 
-/** Cells of the grid that places are compared on, mm; and what it spans, from the hairline to the decollete, in the client's mm. */
+/**
+ * Cells of the grid that places are compared on, mm; and what it spans, from the hairline to the decollete,
+ * in the client's mm.
+ */
 export const CELL_MM = 2.5;
 const LEFT = -105;
 const TOP = -105;
@@ -15,7 +18,10 @@ export type Cover = { readonly bits: Uint32Array; readonly count: number };
 
 export const NO_COVER: Cover = { bits: new Uint32Array(WORDS), count: 0 };
 
-/** Outlines, holes left out, as cells: scan lines through the middle of each row, by the winding rule, each region for itself. */
+/**
+ * Outlines, holes left out, as cells: scan lines through the middle of each row, by the winding rule, each
+ * region for itself.
+ */
 export function coverOf(regions: readonly Region[]): Cover {
   const bits = new Uint32Array(WORDS);
   for (const region of regions) scan(region, bits);
@@ -48,7 +54,8 @@ function scan(region: Region, bits: Uint32Array): void {
       if (winding === 0) continue;
       const from = Math.max(0, Math.ceil((own[k]!.x - LEFT) / CELL_MM - 0.5));
       const to = Math.min(COLUMNS - 1, Math.floor((own[k + 1]!.x - LEFT) / CELL_MM - 0.5));
-      for (let cell = row * COLUMNS + from; cell <= row * COLUMNS + to; cell++) bits[cell >> 5]! |= 1 << (cell & 31);
+      for (let cell = row * COLUMNS + from; cell <= row * COLUMNS + to; cell++)
+        bits[cell >> 5]! |= 1 << (cell & 31);
     }
   }
 }
@@ -85,18 +92,30 @@ export function shared(a: Cover, b: Cover): number {
 }
 
 /** The most that weighted covers add up to in one cell, and which of them lie there. */
-export function deepest(covers: readonly { readonly cover: Cover; readonly weight: number }[]): { readonly total: number; readonly there: readonly number[] } {
+export function deepest(covers: readonly { readonly cover: Cover; readonly weight: number }[]): {
+  readonly total: number;
+  readonly there: readonly number[];
+} {
   let best = { total: 0, cell: -1 };
   for (let word = 0; word < WORDS; word++) {
     const here = covers.filter(({ cover }) => cover.bits[word] !== 0);
     if (here.reduce((sum, { weight }) => sum + weight, 0) <= best.total) continue;
     for (let bit = 0; bit < 32; bit++) {
-      const total = here.reduce((sum, { cover, weight }) => sum + ((cover.bits[word]! >>> bit) & 1 ? weight : 0), 0);
+      const total = here.reduce(
+        (sum, { cover, weight }) => sum + ((cover.bits[word]! >>> bit) & 1 ? weight : 0),
+        0,
+      );
       if (total > best.total) best = { total, cell: word * 32 + bit };
     }
   }
   const { cell } = best;
-  return { total: best.total, there: cell < 0 ? [] : covers.flatMap(({ cover }, i) => ((cover.bits[cell >> 5]! >>> (cell & 31)) & 1 ? [i] : [])) };
+  return {
+    total: best.total,
+    there:
+      cell < 0
+        ? []
+        : covers.flatMap(({ cover }, i) => ((cover.bits[cell >> 5]! >>> (cell & 31)) & 1 ? [i] : [])),
+  };
 }
 
 /** The share of the smaller of two places that the other covers too, 0 to 1. */

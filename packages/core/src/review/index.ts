@@ -1,3 +1,13 @@
-export { acceptFinding, cautionsOf, isAboutPlace, reviewChart, reviewPlaces, RULE_GROUPS, RULES, type ReviewFinding, type RuleGrades } from './reviewChart';
+export {
+  acceptFinding,
+  cautionsOf,
+  isAboutPlace,
+  reviewChart,
+  reviewPlaces,
+  RULE_GROUPS,
+  RULES,
+  type ReviewFinding,
+  type RuleGrades,
+} from './reviewChart';
 export { SEVERITIES, type Fix, type Found, type Rule, type Severity } from './rule';
 export { acceptsOrder, orderChoices, type ChartOrderChoice } from './orderChoices';

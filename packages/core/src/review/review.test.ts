@@ -22,18 +22,35 @@ const PRODUCTS = {
   shadow: make('shadow', [60, 10, 14], { texture: 'pressed', family: 'powder' }),
   mascara: make('mascara', [12, 0, 0], { shade: 'tubing' }),
   liner: make('lip liner', [50, 24, 16], { texture: 'pencil', family: 'wax' }),
-  lip: make('lip colour', [52, 26, 16], { texture: 'cream', family: 'wax', finish: 'satin', coverage: 'full' }),
+  lip: make('lip colour', [52, 26, 16], {
+    texture: 'cream',
+    family: 'wax',
+    finish: 'satin',
+    coverage: 'full',
+  }),
   spray: make('spray', null, { finish: 'matte', family: 'alcohol' }),
   bronzer: make('bronzer', [58, 13, 22], { texture: 'pressed', family: 'powder' }),
   lashes: make('lashes', null),
 };
 const KIT: Kit = kitOf(...Object.values(PRODUCTS));
 const use = (p: Product): Step['use'] => [
-  { unitId: KIT.units.find((u) => u.productId === p.id)?.id ?? null, product: snapshotOf(p), parts: 1, measure: p.measure },
+  {
+    unitId: KIT.units.find((u) => u.productId === p.id)?.id ?? null,
+    product: snapshotOf(p),
+    parts: 1,
+    measure: p.measure,
+  },
 ];
 type Guide = Extract<Step['placements'][number], { guide: unknown }>['guide'];
 let s = 300;
-const step = (title: string, phase: Step['phase'], role: Step['role'], p: Product | null, guides: Guide[], more: Partial<Step> = {}): Step => ({
+const step = (
+  title: string,
+  phase: Step['phase'],
+  role: Step['role'],
+  p: Product | null,
+  guides: Guide[],
+  more: Partial<Step> = {},
+): Step => ({
   id: id(s++),
   title,
   phase,
@@ -55,7 +72,9 @@ const STEPS = {
   clean: step('Clean', 'clean', 'care', null, []),
   primer: step('Primer', 'prime', 'care', PRODUCTS.primer, ['zone.wholeFace'], { waitMinutes: 2 }),
   base: step('Base', 'base', 'base', PRODUCTS.base, ['zone.wholeFace', 'zone.neck']),
-  conceal: step('Conceal', 'conceal', 'conceal', PRODUCTS.concealer, ['zone.underEye'], { doseMgPerCm2: 0.3 }),
+  conceal: step('Conceal', 'conceal', 'conceal', PRODUCTS.concealer, ['zone.underEye'], {
+    doseMgPerCm2: 0.3,
+  }),
   contour: step('Contour', 'sculpt', 'contour', PRODUCTS.contour, ['cheekContour']),
   blush: step('Blush', 'sculpt', 'blush', PRODUCTS.blush, ['blushLifted']),
   highlight: step('Light', 'sculpt', 'highlight', PRODUCTS.highlight, ['cheekboneLight']),
@@ -77,8 +96,22 @@ const QUIET: Chart = {
   at: '2031-05-14T09:00:00Z',
   reason: '',
   look: { id: id(2), version: 1, name: 'Quiet' },
-  client: { id: id(3), name: 'Ilse Moor', landmarks: inferLandmarks({}), features: PLAIN_FEATURES, skin, readingId: null, sensitivities: [] },
-  occasion: { kind: 'wedding', date: '2031-05-14', lights: ['daylight', 'flash'], hoursToLast: 9, camera: true },
+  client: {
+    id: id(3),
+    name: 'Ilse Moor',
+    landmarks: inferLandmarks({}),
+    features: PLAIN_FEATURES,
+    skin,
+    readingId: null,
+    sensitivities: [],
+  },
+  occasion: {
+    kind: 'wedding',
+    date: '2031-05-14',
+    lights: ['daylight', 'flash'],
+    hoursToLast: 9,
+    camera: true,
+  },
   schools: { eyesOrFace: 'face first', contour: 'over base', concealer: 'over base', contrast: 'soft' },
   variants: [],
   steps: Object.values(STEPS),
@@ -91,19 +124,27 @@ const withStep = (name: Name, more: Partial<Step>, from = QUIET): Chart => ({
   ...from,
   steps: from.steps.map((x) => (x.id === STEPS[name].id ? { ...x, ...more } : x)),
 });
-const without = (...names: Name[]): Chart => ({ ...QUIET, steps: QUIET.steps.filter((x) => !names.some((name) => STEPS[name].id === x.id)) });
+const without = (...names: Name[]): Chart => ({
+  ...QUIET,
+  steps: QUIET.steps.filter((x) => !names.some((name) => STEPS[name].id === x.id)),
+});
 const withFeatures = (features: Partial<Features>, from = QUIET): Chart => ({
   ...from,
   client: { ...from.client, features: { ...PLAIN_FEATURES, ...features } },
 });
-const onSkin = (general: Lab, from = QUIET): Chart => ({ ...from, client: { ...from.client, skin: skinByZone(general) } });
+const onSkin = (general: Lab, from = QUIET): Chart => ({
+  ...from,
+  client: { ...from.client, skin: skinByZone(general) },
+});
 /** The same step with another product, which the kit then has too. */
 const other = (name: Name, more: Partial<Product>, step: Partial<Step> = {}, from = QUIET): Scene => {
   const old =
     PRODUCTS[
       STEPS[name].use[0]!.product.id === PRODUCTS.powder.id
         ? 'powder'
-        : (Object.keys(PRODUCTS) as (keyof typeof PRODUCTS)[]).find((k) => PRODUCTS[k].id === STEPS[name].use[0]!.product.id)!
+        : (Object.keys(PRODUCTS) as (keyof typeof PRODUCTS)[]).find(
+            (k) => PRODUCTS[k].id === STEPS[name].use[0]!.product.id,
+          )!
     ];
   const changed: Product = { ...old, ...more };
   const kit = { ...KIT, products: KIT.products.map((p) => (p.id === old.id ? changed : p)) };
@@ -113,13 +154,25 @@ const added = (extra: Step, at: Name, from = QUIET): Chart => {
   const i = from.steps.findIndex((x) => x.id === STEPS[at].id);
   return { ...from, steps: [...from.steps.slice(0, i), extra, ...from.steps.slice(i)] };
 };
-const extra = (title: string, phase: Step['phase'], role: Step['role'], p: Product | null, guides: Guide[], more: Partial<Step> = {}) =>
-  step(title, phase, role, p, guides, more);
+const extra = (
+  title: string,
+  phase: Step['phase'],
+  role: Step['role'],
+  p: Product | null,
+  guides: Guide[],
+  more: Partial<Step> = {},
+) => step(title, phase, role, p, guides, more);
 const DEEP: Lab = [36, 12, 13];
 const FAIR: Lab = [78, 9, 15];
 
 const relative = (depthSteps: number): Step['shade'] => ({ relative: { to: 'skin', depthSteps } });
-const bronzed = (lab: Lab): Scene => scene(added(extra('Bronze', 'sculpt', 'bronze', { ...PRODUCTS.bronzer, lab: [...lab] }, ['zone.temple']), 'powder'));
+const bronzed = (lab: Lab): Scene =>
+  scene(
+    added(
+      extra('Bronze', 'sculpt', 'bronze', { ...PRODUCTS.bronzer, lab: [...lab] }, ['zone.temple']),
+      'powder',
+    ),
+  );
 
 /** One scene in which each rule speaks. */
 const SPEAKS: Readonly<Record<string, () => Scene>> = {
@@ -134,21 +187,39 @@ const SPEAKS: Readonly<Record<string, () => Scene>> = {
   },
   'past-its-date': () => scene({ ...QUIET, occasion: { ...QUIET.occasion, date: '2033-05-14' } }),
   'ends-soon': () => scene({ ...QUIET, occasion: { ...QUIET.occasion, date: '2032-02-20' } }),
-  withdrawn: () => scene(QUIET, { ...KIT, products: KIT.products.map((p) => (p.kind === 'lip colour' ? { ...p, withdrawn: true } : p)) }),
-  'gone-from-kit': () => scene(QUIET, { ...KIT, units: KIT.units.filter((u) => u.productId !== PRODUCTS.lip.id) }),
-  'not-enough': () => scene(QUIET, { ...KIT, units: KIT.units.map((u) => (u.productId === PRODUCTS.base.id ? { ...u, remainingMg: 10 } : u)) }),
+  withdrawn: () =>
+    scene(QUIET, {
+      ...KIT,
+      products: KIT.products.map((p) => (p.kind === 'lip colour' ? { ...p, withdrawn: true } : p)),
+    }),
+  'gone-from-kit': () =>
+    scene(QUIET, { ...KIT, units: KIT.units.filter((u) => u.productId !== PRODUCTS.lip.id) }),
+  'not-enough': () =>
+    scene(QUIET, {
+      ...KIT,
+      units: KIT.units.map((u) => (u.productId === PRODUCTS.base.id ? { ...u, remainingMg: 10 } : u)),
+    }),
   'patch-test': () =>
     scene({
-      ...added(extra('Lash band', 'lashes', 'lash', PRODUCTS.lashes, ['lashes'], { waitMinutes: 0.75 }), 'liner'),
+      ...added(
+        extra('Lash band', 'lashes', 'lash', PRODUCTS.lashes, ['lashes'], { waitMinutes: 0.75 }),
+        'liner',
+      ),
       client: { ...QUIET.client, sensitivities: ['nickel'] },
     }),
   'shared-tools': () => scene(withStep('mascara', { tool: 'small brush' })),
   'clean-first': () => scene(without('clean')),
   'light-touch-for-children': () => scene(withFeatures({ age: 'child' })),
   'steady-hand': () =>
-    scene(withFeatures({ headTremor: true }, added(extra('Liner', 'eyes', 'liner', PRODUCTS.shadow, ['liner'], { technique: 'line' }), 'mascara'))),
+    scene(
+      withFeatures(
+        { headTremor: true },
+        added(extra('Liner', 'eyes', 'liner', PRODUCTS.shadow, ['liner'], { technique: 'line' }), 'mascara'),
+      ),
+    ),
   'family-conflict': () => other('base', { family: 'water' }, {}, withStep('primer', { waitMinutes: 1 })),
-  'cream-over-powder': () => scene(added(extra('Cream later', 'sculpt', 'blush', PRODUCTS.blush, ['zone.noseSide']), 'brow')),
+  'cream-over-powder': () =>
+    scene(added(extra('Cream later', 'sculpt', 'blush', PRODUCTS.blush, ['zone.noseSide']), 'brow')),
   'wet-on-wet': () => scene(withStep('primer', { waitMinutes: 0 })),
   'too-many-layers-under-eye': () =>
     scene(
@@ -161,16 +232,36 @@ const SPEAKS: Readonly<Record<string, () => Scene>> = {
   'too-many-layers': () =>
     scene({
       ...QUIET,
-      steps: [...QUIET.steps.slice(0, 3), ...Array.from({ length: 8 }, (_, i) => ({ ...STEPS.base, id: id(950 + i) })), ...QUIET.steps.slice(3)],
+      steps: [
+        ...QUIET.steps.slice(0, 3),
+        ...Array.from({ length: 8 }, (_, i) => ({ ...STEPS.base, id: id(950 + i) })),
+        ...QUIET.steps.slice(3),
+      ],
     }),
   'heavy-base': () => scene(withStep('base', { doseMgPerCm2: 2 })),
   'thick-powder-on-lines': () => scene(withFeatures({ dry: true }, withStep('powder', { waitMinutes: 3 }))),
   'set-too-late': () => scene(withStep('contour', { handsOnMinutes: 30 })),
-  'blush-on-contour': () => scene(withStep('blush', { placements: [{ guide: 'blushLifted', side: 'both', params: { liftMm: -8 } }] })),
-  'in-the-hollow': () => scene(withStep('contour', { placements: [{ guide: 'cheekContour', side: 'both', params: { liftMm: -6 } }] })),
-  'rub-after-airbrush': () => scene(withStep('conceal', { technique: 'buff' }, withStep('base', { tool: 'airbrush', passes: 3, doseMgPerCm2: 0.2 }))),
+  'blush-on-contour': () =>
+    scene(
+      withStep('blush', { placements: [{ guide: 'blushLifted', side: 'both', params: { liftMm: -8 } }] }),
+    ),
+  'in-the-hollow': () =>
+    scene(
+      withStep('contour', { placements: [{ guide: 'cheekContour', side: 'both', params: { liftMm: -6 } }] }),
+    ),
+  'rub-after-airbrush': () =>
+    scene(
+      withStep(
+        'conceal',
+        { technique: 'buff' },
+        withStep('base', { tool: 'airbrush', passes: 3, doseMgPerCm2: 0.2 }),
+      ),
+    ),
   'airbrush-passes': () => scene(withStep('base', { tool: 'airbrush', passes: 1 })),
-  'airbrush-contour-flow': () => scene(withStep('contour', { tool: 'airbrush', technique: 'spray', flow: 'fully open', doseMgPerCm2: 0.1 })),
+  'airbrush-contour-flow': () =>
+    scene(
+      withStep('contour', { tool: 'airbrush', technique: 'spray', flow: 'fully open', doseMgPerCm2: 0.1 }),
+    ),
   'eyes-after-airbrush': () => scene(withStep('base', { tool: 'airbrush', passes: 3, doseMgPerCm2: 0.2 })),
   'shine-in-contour': () => other('contour', { finish: 'shimmer' }),
   'shine-on-texture': () => {
@@ -189,7 +280,13 @@ const SPEAKS: Readonly<Record<string, () => Scene>> = {
     const { chart, kit } = other('powder', { lab: [92, 0, 3], coverage: 'light' }, { doseMgPerCm2: 0.6 });
     return scene(onSkin(DEEP, chart), kit);
   },
-  'white-cast': () => other('powder', { texture: 'loose', finish: 'shimmer', ingredients: ['silica'] }, { doseMgPerCm2: 1 }, onSkin(DEEP)),
+  'white-cast': () =>
+    other(
+      'powder',
+      { texture: 'loose', finish: 'shimmer', ingredients: ['silica'] },
+      { doseMgPerCm2: 1 },
+      onSkin(DEEP),
+    ),
   'contrast-on-mature': () => {
     const { chart, kit } = other('contour', { lab: [...shiftDepth(SKIN, 6)] });
     return scene(withFeatures({ age: 'mature' }, chart), kit);
@@ -204,7 +301,10 @@ const SPEAKS: Readonly<Record<string, () => Scene>> = {
   },
   'bronzer-undertone': () => {
     const cool = shiftDepth(SKIN, 0, { undertone: 'cool' });
-    const chart = added(extra('Bronze', 'sculpt', 'bronze', { ...PRODUCTS.bronzer, lab: [58, 9, 26] }, ['zone.temple']), 'powder');
+    const chart = added(
+      extra('Bronze', 'sculpt', 'bronze', { ...PRODUCTS.bronzer, lab: [58, 9, 26] }, ['zone.temple']),
+      'powder',
+    );
     return scene({ ...chart, client: { ...chart.client, skin: { ...skin, neck: cool } } });
   },
   'base-off-neck': () =>
@@ -235,25 +335,46 @@ const SPEAKS: Readonly<Record<string, () => Scene>> = {
   'lip-for-long': () => other('lip', { coverage: 'sheer' }),
   'lip-bleeds': () => scene(withFeatures({ lines: ['lip'] }, without('liner'))),
   'matte-lip-unprepared': () => other('lip', { finish: 'matte' }),
-  'glue-not-tacky': () => scene(added(extra('Lash band', 'lashes', 'lash', PRODUCTS.lashes, ['lashes']), 'liner')),
+  'glue-not-tacky': () =>
+    scene(added(extra('Lash band', 'lashes', 'lash', PRODUCTS.lashes, ['lashes']), 'liner')),
   'no-last-look': () => scene(without('spray')),
   'shine-everywhere': () =>
-    scene({ ...QUIET, steps: QUIET.steps.map((x) => ({ ...x, use: x.use.map((u) => ({ ...u, product: { ...u.product, finish: 'dewy' as const } })) })) }),
-  'out-of-limits': () => scene(withStep('contour', { placements: [{ guide: 'cheekContour', side: 'both', params: { reach: 160 } }] })),
+    scene({
+      ...QUIET,
+      steps: QUIET.steps.map((x) => ({
+        ...x,
+        use: x.use.map((u) => ({ ...u, product: { ...u.product, finish: 'dewy' as const } })),
+      })),
+    }),
+  'out-of-limits': () =>
+    scene(
+      withStep('contour', { placements: [{ guide: 'cheekContour', side: 'both', params: { reach: 160 } }] }),
+    ),
   'forbidden-finish': () => scene({ ...QUIET, forbids: { finishes: ['satin'], kinds: [] } }),
   'forbidden-kind': () => scene({ ...QUIET, forbids: { finishes: [], kinds: ['mascara'] } }),
   'no-product': () => scene(withStep('lip', { use: [] })),
   'no-place': () => scene(withStep('lip', { placements: [] })),
   'no-dose': () => scene(withStep('lip', { doseMgPerCm2: 0 })),
-  'narrow-temples': () => scene(withFeatures({ narrowTemples: true }, withStep('contour', { placements: [{ guide: 'foreheadContour', side: 'both' }] }))),
+  'narrow-temples': () =>
+    scene(
+      withFeatures(
+        { narrowTemples: true },
+        withStep('contour', { placements: [{ guide: 'foreheadContour', side: 'both' }] }),
+      ),
+    ),
   'eyes-first': () => other('eye', { texture: 'loose' }),
   'under-school-coverage': () => {
     const { chart, kit } = other('base', { coverage: 'full' });
     return scene({ ...chart, schools: { ...chart.schools, contour: 'under base' } }, kit);
   },
-  'light-in-shadow': () => scene(withStep('highlight', { placements: [{ guide: 'cheekContour', side: 'both' }] })),
+  'light-in-shadow': () =>
+    scene(withStep('highlight', { placements: [{ guide: 'cheekContour', side: 'both' }] })),
   'light-on-lines': () => {
-    const { chart, kit } = other('highlight', { finish: 'shimmer' }, { placements: [{ guide: 'zone.underEye', side: 'both' }] });
+    const { chart, kit } = other(
+      'highlight',
+      { finish: 'shimmer' },
+      { placements: [{ guide: 'zone.underEye', side: 'both' }] },
+    );
     return scene(withFeatures({ lines: ['under eye'] }, chart), kit);
   },
   'wedge-on-crows-feet': () =>
@@ -309,14 +430,28 @@ const SPEAKS: Readonly<Record<string, () => Scene>> = {
     return scene({ ...chart, client: { ...chart.client, sensitivities: ['rubber latex'] } });
   },
   'set-aside': () => other('blush', { lab: [90, 60, 0] }),
-  'concealer-mask': () => other('conceal', { lab: [...shiftDepth(SKIN, -4)], coverage: 'full' }, { doseMgPerCm2: 1.4, shade: relative(-1) }),
-  'concealer-halo': () => other('conceal', { lab: [...shiftDepth(SKIN, 2)], coverage: 'full' }, { doseMgPerCm2: 1 }),
-  'powder-patch': () => other('powder', { lab: [...shiftDepth(SKIN, 3)], coverage: 'medium' }, { doseMgPerCm2: 0.5 }),
+  'concealer-mask': () =>
+    other(
+      'conceal',
+      { lab: [...shiftDepth(SKIN, -4)], coverage: 'full' },
+      { doseMgPerCm2: 1.4, shade: relative(-1) },
+    ),
+  'concealer-halo': () =>
+    other('conceal', { lab: [...shiftDepth(SKIN, 2)], coverage: 'full' }, { doseMgPerCm2: 1 }),
+  'powder-patch': () =>
+    other('powder', { lab: [...shiftDepth(SKIN, 3)], coverage: 'medium' }, { doseMgPerCm2: 0.5 }),
   'contour-too-light': () => other('contour', { lab: [...shiftDepth(SKIN, -2)] }),
   'contour-does-nothing': () => other('contour', { lab: [...shiftDepth(SKIN, 0.4)] }),
   'bronzer-off': () => bronzed([...shiftDepth(SKIN, -1)]),
   'base-joint': () =>
-    scene(added(extra('Edge', 'base', 'base', { ...PRODUCTS.base, lab: [...shiftDepth(SKIN, 4)] }, ['zone.jawline'], { shade: relative(1.5) }), 'conceal')),
+    scene(
+      added(
+        extra('Edge', 'base', 'base', { ...PRODUCTS.base, lab: [...shiftDepth(SKIN, 4)] }, ['zone.jawline'], {
+          shade: relative(1.5),
+        }),
+        'conceal',
+      ),
+    ),
   'heavy-blush': () => other('blush', { lab: [24, 34, 12], coverage: 'medium' }, { doseMgPerCm2: 1 }),
   'light-deeper': () => other('highlight', { lab: [...shiftDepth(SKIN, 1.5)] }),
   'light-does-nothing': () => other('highlight', { lab: [...shiftDepth(SKIN, -0.2)] }),
@@ -324,7 +459,13 @@ const SPEAKS: Readonly<Record<string, () => Scene>> = {
     const { chart, kit } = other('highlight', { lab: [90, 1, 3] });
     return scene(onSkin(DEEP, chart), kit);
   },
-  'brow-off-hair': () => scene(withFeatures({ hairTone: 'fair' }, withStep('brow', { use: use({ ...PRODUCTS.brow, lab: [16, 1, 1] }) }))),
+  'brow-off-hair': () =>
+    scene(
+      withFeatures(
+        { hairTone: 'fair' },
+        withStep('brow', { use: use({ ...PRODUCTS.brow, lab: [16, 1, 1] }) }),
+      ),
+    ),
   'lid-off': () => other('eye', { lab: [80, 6, 14] }, { placements: [{ guide: 'socket', side: 'both' }] }),
   'chalky-lip': () => {
     const { chart, kit } = other('lip', { lab: [76, 8, 8] });
@@ -345,7 +486,12 @@ const SPEAKS: Readonly<Record<string, () => Scene>> = {
     return scene({ ...chart, occasion: { ...chart.occasion, conditions: ['heat'] } }, kit);
   },
   'oily-zone-left-out': () =>
-    scene(withFeatures({ oily: ['forehead', 'nose', 'cheeks'] }, withStep('primer', { placements: [{ guide: 'zone.foreheadCentre', side: 'both' }] }))),
+    scene(
+      withFeatures(
+        { oily: ['forehead', 'nose', 'cheeks'] },
+        withStep('primer', { placements: [{ guide: 'zone.foreheadCentre', side: 'both' }] }),
+      ),
+    ),
   'forbidden-place': () =>
     scene({
       ...added(extra('Lower line', 'eyes', 'eye', PRODUCTS.shadow, ['lowerLine']), 'mascara'),
@@ -374,9 +520,12 @@ test('at least 80 rules, each with a name of its own, a reason, and a scene', ()
   expect(RULE_GROUPS.flatMap((g) => g.rules)).toHaveLength(RULES.length);
 });
 
-test('the quiet chart is quiet', () => expect(reviewChart(QUIET, KIT).map((f) => `${f.rule}: ${f.message}`)).toEqual([]));
+test('the quiet chart is quiet', () =>
+  expect(reviewChart(QUIET, KIT).map((f) => `${f.rule}: ${f.message}`)).toEqual([]));
 
-test.each(Object.keys(SPEAKS))('%s speaks', (rule) => expect(sceneOf(rule).found.map((f) => f.rule)).toContain(rule));
+test.each(Object.keys(SPEAKS))('%s speaks', (rule) =>
+  expect(sceneOf(rule).found.map((f) => f.rule)).toContain(rule),
+);
 
 test('every fix mends what it is for', () => {
   let fixes = 0;
@@ -386,13 +535,19 @@ test('every fix mends what it is for', () => {
     if (fixable.length === 0) continue;
     fixes++;
     const mended = reviewChart(fixable[0]!.fix!.apply(chart), kit);
-    expect({ rule, left: mended.filter((f) => f.rule === rule).length }).toEqual({ rule, left: found.filter((f) => f.rule === rule).length - 1 });
+    expect({ rule, left: mended.filter((f) => f.rule === rule).length }).toEqual({
+      rule,
+      left: found.filter((f) => f.rule === rule).length - 1,
+    });
   }
   expect(fixes).toBeGreaterThan(12);
 });
 
 test('a base goes round the eyes: what lies on them does not disagree with it', () => {
-  const brow = { ...STEPS.brow, use: [{ ...STEPS.brow.use[0]!, product: { ...STEPS.brow.use[0]!.product, family: 'wax' as const } }] };
+  const brow = {
+    ...STEPS.brow,
+    use: [{ ...STEPS.brow.use[0]!, product: { ...STEPS.brow.use[0]!.product, family: 'wax' as const } }],
+  };
   const rest = QUIET.steps.filter((s) => s.id !== brow.id);
   const at = rest.findIndex((s) => s.role === 'base');
   const eyesFirst: Chart = { ...QUIET, steps: [...rest.slice(0, at), brow, ...rest.slice(at)] };
@@ -401,11 +556,17 @@ test('a base goes round the eyes: what lies on them does not disagree with it', 
 
 test('what is noted of one side only is found, and mended, on that side only', () => {
   const uneven = { right: { narrowTemples: true, lines: ['crow’s feet' as const] } };
-  const forehead = withFeatures(uneven, withStep('contour', { placements: [{ guide: 'foreheadContour', side: 'both' }] }));
+  const forehead = withFeatures(
+    uneven,
+    withStep('contour', { placements: [{ guide: 'foreheadContour', side: 'both' }] }),
+  );
   const [temples] = reviewChart(forehead, KIT).filter((f) => f.rule === 'narrow-temples');
   expect(temples!.message).toContain('client’s right temple');
-  expect(temples!.fix!.apply(forehead).steps.find((s) => s.role === 'contour')!.placements).toEqual([{ guide: 'foreheadContour', side: 'left' }]);
-  const wedge = (side: 'left' | 'right') => withFeatures(uneven, withStep('conceal', { placements: [{ guide: 'outerWedge', side }] }));
+  expect(temples!.fix!.apply(forehead).steps.find((s) => s.role === 'contour')!.placements).toEqual([
+    { guide: 'foreheadContour', side: 'left' },
+  ]);
+  const wedge = (side: 'left' | 'right') =>
+    withFeatures(uneven, withStep('conceal', { placements: [{ guide: 'outerWedge', side }] }));
   const rules = (chart: Chart) => reviewChart(chart, KIT).map((f) => f.rule);
   expect(rules(wedge('right'))).toContain('wedge-on-crows-feet');
   expect(rules(wedge('left'))).not.toContain('wedge-on-crows-feet');

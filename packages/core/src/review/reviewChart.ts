@@ -10,7 +10,14 @@ import { WEAR_RULES } from './rules/wear';
 import { reviewed, SEVERITIES, type Fix, type Reviewed, type Rule, type Severity } from './rule';
 
 /** Every practice that is checked, by what it is about. */
-export const RULES: readonly Rule[] = [...CARE_RULES, ...LAYER_RULES, ...COLOUR_RULES, ...WEAR_RULES, ...PLACE_RULES, ...RECIPE_RULES];
+export const RULES: readonly Rule[] = [
+  ...CARE_RULES,
+  ...LAYER_RULES,
+  ...COLOUR_RULES,
+  ...WEAR_RULES,
+  ...PLACE_RULES,
+  ...RECIPE_RULES,
+];
 export const RULE_GROUPS: readonly { readonly name: string; readonly rules: readonly Rule[] }[] = [
   { name: 'Care', rules: CARE_RULES },
   { name: 'Layers and order', rules: LAYER_RULES },
@@ -37,8 +44,9 @@ export type ReviewFinding = {
 };
 
 /**
- * What a practitioner would look at again in this chart, gravest first: every rule that is on, with reason, steps and, where there is one, a fix. An
- * accepted finding keeps its reason as long as it concerns the same steps.
+ * What a practitioner would look at again in this chart, gravest first: every rule that is on, with reason,
+ * steps and, where there is one, a fix. An accepted finding keeps its reason as long as it concerns the same
+ * steps.
  */
 export function reviewChart(chart: Chart, kit: Kit | null, grades: RuleGrades = {}): ReviewFinding[] {
   return findWith(RULES, chart, kit, grades);
@@ -50,7 +58,15 @@ export function reviewPlaces(chart: Chart, grades: RuleGrades = {}): ReviewFindi
 }
 
 /** Cautions of care that are said again at the chair before the step. */
-const SAID_AT_THE_CHAIR: readonly string[] = ['allergen', 'unknown-ingredients', 'tool-allergen', 'not-for-eyes', 'lenses', 'patch-test', 'past-its-date'];
+const SAID_AT_THE_CHAIR: readonly string[] = [
+  'allergen',
+  'unknown-ingredients',
+  'tool-allergen',
+  'not-for-eyes',
+  'lenses',
+  'patch-test',
+  'past-its-date',
+];
 
 /** What has to be minded before a step, whether it was accepted or not: the chair says it once more. */
 export function cautionsOf(chart: Chart, kit: Kit | null, stepId: string): ReviewFinding[] {
@@ -67,7 +83,12 @@ export function isAboutPlace(ruleId: string): boolean {
   return PLACE_RULES.some((rule) => rule.id === ruleId);
 }
 
-function findWith(rules: readonly Rule[], chart: Chart, kit: Kit | null, grades: RuleGrades): ReviewFinding[] {
+function findWith(
+  rules: readonly Rule[],
+  chart: Chart,
+  kit: Kit | null,
+  grades: RuleGrades,
+): ReviewFinding[] {
   const plan = findOn(rules, reviewed(chart, kit), grades);
   // Each variant is worked as a chart of its own: what its steps raise counts as much as what the plan does.
   const varied = chart.variants.flatMap(({ id }) => {
@@ -82,7 +103,8 @@ function findWith(rules: readonly Rule[], chart: Chart, kit: Kit | null, grades:
   return [...plan, ...varied].sort((a, b) => grave(a) - grave(b));
 }
 
-const keyOf = ({ rule, stepIds }: Pick<ReviewFinding, 'rule' | 'stepIds'>): string => `${rule} ${[...stepIds].sort().join()}`;
+const keyOf = ({ rule, stepIds }: Pick<ReviewFinding, 'rule' | 'stepIds'>): string =>
+  `${rule} ${[...stepIds].sort().join()}`;
 
 function findOn(rules: readonly Rule[], on: Reviewed, grades: RuleGrades): ReviewFinding[] {
   return rules.flatMap((rule): ReviewFinding[] => {
@@ -104,7 +126,10 @@ function findOn(rules: readonly Rule[], on: Reviewed, grades: RuleGrades): Revie
   });
 }
 
-/** A fix that mends and raises no finding of its own: the first of its ways that does so, or the one that raises the fewest. */
+/**
+ * A fix that mends and raises no finding of its own: the first of its ways that does so, or the one that
+ * raises the fewest.
+ */
 function calm(fix: Fix, key: string, kit: Kit | null, grades: RuleGrades): Fix {
   return {
     label: fix.label,
@@ -129,7 +154,11 @@ const MOST_WAYS = 6;
 
 function acceptedWhy(chart: Chart, rule: string, stepIds: readonly string[]): string | null {
   const same = chart.findings.find(
-    (f) => f.rule === rule && f.answer === 'accepted' && f.stepIds.length === stepIds.length && f.stepIds.every((id) => stepIds.includes(id)),
+    (f) =>
+      f.rule === rule &&
+      f.answer === 'accepted' &&
+      f.stepIds.length === stepIds.length &&
+      f.stepIds.every((id) => stepIds.includes(id)),
   );
   return same?.why ?? null;
 }
@@ -137,5 +166,10 @@ function acceptedWhy(chart: Chart, rule: string, stepIds: readonly string[]): st
 /** The chart with a finding accepted as it is, for a reason. */
 export function acceptFinding(chart: Chart, { rule, severity, stepIds }: ReviewFinding, why: string): Chart {
   const others = chart.findings.filter((f) => !(f.rule === rule && f.stepIds.join() === stepIds.join()));
-  return { ...chart, findings: [...others, { rule, severity, stepIds: [...stepIds], answer: 'accepted' as const, why }].slice(-200) };
+  return {
+    ...chart,
+    findings: [...others, { rule, severity, stepIds: [...stepIds], answer: 'accepted' as const, why }].slice(
+      -200,
+    ),
+  };
 }

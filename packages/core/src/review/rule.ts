@@ -13,7 +13,16 @@ import {
   type Side,
 } from '../face';
 import type { Kit, ProductSnapshot } from '../kit';
-import { colourOfUse, forbidsOf, proposeProducts, shownOfStep, type Chart, type FitContext, type Proposal, type Step } from '../look';
+import {
+  colourOfUse,
+  forbidsOf,
+  proposeProducts,
+  shownOfStep,
+  type Chart,
+  type FitContext,
+  type Proposal,
+  type Step,
+} from '../look';
 import {
   askedSteps,
   dayOf,
@@ -104,10 +113,19 @@ type Places = {
 };
 const placesKept = new WeakMap<Placement, Places>();
 
-/** Where a placement lies on this client and which limits it breaks: kept, since a change of one step leaves the others as they are. */
+/**
+ * Where a placement lies on this client and which limits it breaks: kept, since a change of one step leaves
+ * the others as they are.
+ */
 export function placeOf(placement: Placement, client: Chart['client'], role: Step['role']): Places {
   const held = placesKept.get(placement);
-  if (held && held.role === role && held.client.landmarks === client.landmarks && held.client.features === client.features) return held;
+  if (
+    held &&
+    held.role === role &&
+    held.client.landmarks === client.landmarks &&
+    held.client.features === client.features
+  )
+    return held;
   const made: Places = {
     client,
     role,
@@ -128,28 +146,50 @@ export const groupOf = (step: Pick<Step, 'role'>): 'eyes' | 'lips' | 'face' =>
 const SAME_SPOT = 0.15;
 
 /** Gets a chart, or one of its variants, ready for the rules. */
-export function reviewed(chart: Chart, kit: Kit | null, steps: readonly Step[] = chart.steps.filter((s) => s.variant === undefined)): Reviewed {
+export function reviewed(
+  chart: Chart,
+  kit: Kit | null,
+  steps: readonly Step[] = chart.steps.filter((s) => s.variant === undefined),
+): Reviewed {
   const { skin, features, landmarks } = chart.client;
-  const shapes = remembered((step: Step) => step.placements.flatMap((p) => placeOf(p, chart.client, step.role).shapes));
-  const boxes = remembered((step: Step): readonly Box[] => shapes(step).flatMap((shape) => shape.region.filter((r) => r.length > 0).map(boxOf)));
+  const shapes = remembered((step: Step) =>
+    step.placements.flatMap((p) => placeOf(p, chart.client, step.role).shapes),
+  );
+  const boxes = remembered((step: Step): readonly Box[] =>
+    shapes(step).flatMap((shape) => shape.region.filter((r) => r.length > 0).map(boxOf)),
+  );
   const touch = (one: Step, other: Step): boolean => boxesTouch(boxes(one), boxes(other));
   const cover = remembered((step: Step): Cover =>
-    step.placements.length === 0 ? NO_COVER : united(step.placements.map((p) => placementCover(p, landmarks, features))),
+    step.placements.length === 0
+      ? NO_COVER
+      : united(step.placements.map((p) => placementCover(p, landmarks, features))),
   );
   const face = faceColour(skin);
   const target = skinTarget(skin);
   const { contrast } = chart.schools;
-  const wearer: Wearer | null = target ? { skin: target, undertone: undertoneOf(skin.neck ?? target).undertone, features, contrast } : null;
+  const wearer: Wearer | null = target
+    ? { skin: target, undertone: undertoneOf(skin.neck ?? target).undertone, features, contrast }
+    : null;
   const colour = remembered((step: Step): { lab: Lab | null } => ({
-    lab: step.use.every((u) => impossibleBecause(u.product.kind, u.product.lab) === null) ? colourOfUse(step.use) : null,
+    lab: step.use.every((u) => impossibleBecause(u.product.kind, u.product.lab) === null)
+      ? colourOfUse(step.use)
+      : null,
   }));
   const over = (ground: Lab, step: Step): Lab | null => shownOfStep(step, ground);
   const misses = remembered((step: Step): readonly { role: ShadeRole; miss: Miss }[] => {
     const role = shadeRoleOf(step);
     const own = colour(step).lab;
     if (!role || !wearer || !own || step.use.length === 0) return [];
-    const lead = step.use.reduce((a, b) => (b.parts * b.product.mgPerMeasure > a.parts * a.product.mgPerMeasure ? b : a)).product;
-    return missesOf(role, { own, shown: over(wearer.skin, step) ?? own, finish: lead.finish }, wearer, 'find', askedSteps(step)).map((miss) => ({
+    const lead = step.use.reduce((a, b) =>
+      b.parts * b.product.mgPerMeasure > a.parts * a.product.mgPerMeasure ? b : a,
+    ).product;
+    return missesOf(
+      role,
+      { own, shown: over(wearer.skin, step) ?? own, finish: lead.finish },
+      wearer,
+      'find',
+      askedSteps(step),
+    ).map((miss) => ({
       role,
       miss,
     }));
@@ -175,7 +215,14 @@ export function reviewed(chart: Chart, kit: Kit | null, steps: readonly Step[] =
     cover,
     reaches: (step, place) => shared(cover(step), placementCover(place, landmarks, features)) > 0,
     below: (step) =>
-      steps.slice(0, steps.indexOf(step)).filter((s) => s.role !== 'care' && groupOf(s) === groupOf(step) && shareOfSmaller(cover(s), cover(step)) > SAME_SPOT),
+      steps
+        .slice(0, steps.indexOf(step))
+        .filter(
+          (s) =>
+            s.role !== 'care' &&
+            groupOf(s) === groupOf(step) &&
+            shareOfSmaller(cover(s), cover(step)) > SAME_SPOT,
+        ),
     under: (step) => steps.slice(0, steps.indexOf(step)).filter((s) => s.role !== 'care' && touch(s, step)),
     over,
     colour: (step) => colour(step).lab,
@@ -185,7 +232,12 @@ export function reviewed(chart: Chart, kit: Kit | null, steps: readonly Step[] =
       if (!kit) return undefined;
       const own = step.use.map((u) => u.product.id).join();
       const offered = remembered((s: Step) =>
-        proposeProducts(s, context).filter((p) => p.use.map((u) => u.product.id).join() !== own && keeps(p) && p.use.every((u) => u.unitId !== null)),
+        proposeProducts(s, context).filter(
+          (p) =>
+            p.use.map((u) => u.product.id).join() !== own &&
+            keeps(p) &&
+            p.use.every((u) => u.unitId !== null),
+        ),
       );
       const [first, ...rest] = offered(step);
       if (!first) return undefined;
@@ -206,7 +258,11 @@ export function shareOn(on: Reviewed, step: Step, other: Step): number {
 }
 
 /** What a guide covers on one side of this face. */
-export function guideCover(on: Reviewed, guide: Extract<Placement, { guide: unknown }>['guide'], side: Side): Cover {
+export function guideCover(
+  on: Reviewed,
+  guide: Extract<Placement, { guide: unknown }>['guide'],
+  side: Side,
+): Cover {
   return placementCover(guidePlacement(guide, side), on.chart.client.landmarks, on.chart.client.features);
 }
 const guidePlacements = new Map<string, Placement>();
@@ -250,11 +306,15 @@ export const finishIs =
   (...finishes: readonly string[]) =>
   ({ use }: Pick<Proposal, 'use'>): boolean =>
     use.every((u) => finishes.includes(u.product.finish));
-export const isShiny = ({ finish }: Pick<ProductSnapshot, 'finish'>): boolean => finish === 'shimmer' || finish === 'dewy';
-export const isPowder = ({ texture }: Pick<ProductSnapshot, 'texture'>): boolean => texture === 'pressed' || texture === 'loose';
+export const isShiny = ({ finish }: Pick<ProductSnapshot, 'finish'>): boolean =>
+  finish === 'shimmer' || finish === 'dewy';
+export const isPowder = ({ texture }: Pick<ProductSnapshot, 'texture'>): boolean =>
+  texture === 'pressed' || texture === 'loose';
 export const isWet = ({ texture, kind }: Pick<ProductSnapshot, 'texture' | 'kind'>): boolean =>
-  (texture === 'liquid' || texture === 'cream' || texture === 'stick' || texture === 'gel') && kind !== 'spray';
-export const nameOf = ({ line, shade }: Pick<ProductSnapshot, 'line' | 'shade'>): string => `${line} ${shade}`;
+  (texture === 'liquid' || texture === 'cream' || texture === 'stick' || texture === 'gel') &&
+  kind !== 'spray';
+export const nameOf = ({ line, shade }: Pick<ProductSnapshot, 'line' | 'shade'>): string =>
+  `${line} ${shade}`;
 export const chromaAt = (lab: Lab): number => Math.hypot(lab[1], lab[2]);
 
 export const found = (steps: readonly Step[], message: string, fix?: Fix, at?: Point): Found => ({

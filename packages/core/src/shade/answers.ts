@@ -5,11 +5,30 @@ import type { Miss } from './ranges';
 import type { ShadeRole } from './skinRole';
 
 /** The parts of the one cost, in units of colour difference. */
-export const COST_PARTS = ['colour', 'depth', 'texture', 'finish', 'skin', 'day', 'face', 'stock', 'mix', 'waste'] as const;
+export const COST_PARTS = [
+  'colour',
+  'depth',
+  'texture',
+  'finish',
+  'skin',
+  'day',
+  'face',
+  'stock',
+  'mix',
+  'waste',
+] as const;
 
-export type CostPart = { readonly part: (typeof COST_PARTS)[number]; readonly units: number; readonly words: string };
+export type CostPart = {
+  readonly part: (typeof COST_PARTS)[number];
+  readonly units: number;
+  readonly words: string;
+};
 
-export type AnswerPart = { readonly product: Product; readonly unit: Unit | null; /** Measures, in its smallest shares. */ readonly measures: number };
+export type AnswerPart = {
+  readonly product: Product;
+  readonly unit: Unit | null;
+  /** Measures, in its smallest shares. */ readonly measures: number;
+};
 
 /** A product or a mix as the answer to a step. */
 export type ShadeAnswer = {

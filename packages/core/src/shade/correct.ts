@@ -19,13 +19,28 @@ export type SpotReading = {
   readonly words: string;
 };
 
-/** What makes a spot differ from the skin round it: darker and bluer, redder, or browner. A description of colour, never a finding. */
+/**
+ * What makes a spot differ from the skin round it: darker and bluer, redder, or browner. A description of
+ * colour, never a finding.
+ */
 export function readSpot(skin: Lab, spot: Lab): SpotReading {
   const offset: Lab = [spot[0] - skin[0], spot[1] - skin[1], spot[2] - skin[2]];
   const [dL, da, db] = offset;
   const deltaE = deltaE2000(skin, spot);
   const kind: Discolouration =
-    deltaE < 1.5 ? 'none' : da > 4 ? 'redness' : dL > 1.5 ? 'pale patch' : db < -1.8 && dL < 0 ? 'shadow' : dL < -1.5 ? 'brown' : da > 2 ? 'redness' : 'none';
+    deltaE < 1.5
+      ? 'none'
+      : da > 4
+        ? 'redness'
+        : dL > 1.5
+          ? 'pale patch'
+          : db < -1.8 && dL < 0
+            ? 'shadow'
+            : dL < -1.5
+              ? 'brown'
+              : da > 2
+                ? 'redness'
+                : 'none';
   const words: Record<Discolouration, string> = {
     shadow: 'a blue-brown shadow: darker and less yellow than the skin round it',
     redness: 'redness: redder than the skin round it',
@@ -48,7 +63,8 @@ export function correctorHue(lab: Lab): CorrectorHue {
 
 /** Hues that answer a discolouration on skin of this lightness; light skin takes peach, deep skin orange. */
 export function huesAgainst(kind: Discolouration, skinL: number): readonly CorrectorHue[] {
-  const warm: readonly CorrectorHue[] = skinL > 64 ? ['peach', 'salmon'] : skinL > 48 ? ['peach', 'salmon', 'orange'] : ['salmon', 'orange'];
+  const warm: readonly CorrectorHue[] =
+    skinL > 64 ? ['peach', 'salmon'] : skinL > 48 ? ['peach', 'salmon', 'orange'] : ['salmon', 'orange'];
   switch (kind) {
     case 'shadow':
       return warm;
@@ -62,7 +78,12 @@ export function huesAgainst(kind: Discolouration, skinL: number): readonly Corre
   }
 }
 
-export type CorrectionLayer = { readonly product: Product; readonly unit: Unit | null; readonly doseMgPerCm2: number; readonly lab: Lab };
+export type CorrectionLayer = {
+  readonly product: Product;
+  readonly unit: Unit | null;
+  readonly doseMgPerCm2: number;
+  readonly lab: Lab;
+};
 
 export type Correction = {
   /** What goes on in order, each with the colour seen after it; empty when nothing is laid. */
@@ -77,7 +98,12 @@ export type Correction = {
   readonly warnings: readonly string[];
 };
 
-export type CorrectorChoice = { readonly spot: SpotReading; readonly corrections: readonly Correction[]; readonly tried: number; readonly words: string };
+export type CorrectorChoice = {
+  readonly spot: SpotReading;
+  readonly corrections: readonly Correction[];
+  readonly tried: number;
+  readonly words: string;
+};
 
 const CORRECTOR_DOSES = [0.1, 0.25, 0.5] as const;
 const COVER_DOSES = [0.25, 0.5, 0.75] as const;
@@ -85,27 +111,46 @@ const TIE = 0.3;
 /** Covers looked at: the nearest to the skin and the nearest two steps lighter. */
 const COVERS = 12;
 
-export type CorrectOptions = { readonly count?: number; /** What goes over it; the nearest concealers and bases by default. */ readonly over?: string };
+export type CorrectOptions = {
+  readonly count?: number;
+  /** What goes over it; the nearest concealers and bases by default. */ readonly over?: string;
+};
 
 /**
- * Corrector, dose and what goes over it for a spot, by the layer model: what is left to see plus a price for every
- * mg laid. Doing without is always among the answers. Constants are a model's; nothing was checked on people.
+ * Corrector, dose and what goes over it for a spot, by the layer model: what is left to see plus a price for
+ * every mg laid. Doing without is always among the answers. Constants are a model's; nothing was checked on
+ * people.
  */
-export function chooseCorrector(skin: Lab, spotLab: Lab, context: ShadeContext, options: CorrectOptions = {}): CorrectorChoice {
+export function chooseCorrector(
+  skin: Lab,
+  spotLab: Lab,
+  context: ShadeContext,
+  options: CorrectOptions = {},
+): CorrectorChoice {
   const { count = 6, over } = options;
   const spot = readSpot(skin, spotLab);
-  const usable = context.kit.products.filter(isColoured).filter((p) => unusableBecause(p, context) === null && unitToTake(p, context) !== null);
+  const usable = context.kit.products
+    .filter(isColoured)
+    .filter((p) => unusableBecause(p, context) === null && unitToTake(p, context) !== null);
   const hues = huesAgainst(spot.kind, skin[0]);
   const correctors = usable.filter((p) => p.kind === 'corrector' && hues.includes(correctorHue(p.lab)));
   const lighter: Lab = [skin[0] + 6, skin[1], skin[2]];
   const nearest = (list: readonly Coloured[]): readonly Coloured[] =>
     [...list]
-      .sort((a, b) => Math.min(deltaE2000(a.lab, skin), deltaE2000(a.lab, lighter) + 1) - Math.min(deltaE2000(b.lab, skin), deltaE2000(b.lab, lighter) + 1))
+      .sort(
+        (a, b) =>
+          Math.min(deltaE2000(a.lab, skin), deltaE2000(a.lab, lighter) + 1) -
+          Math.min(deltaE2000(b.lab, skin), deltaE2000(b.lab, lighter) + 1),
+      )
       .slice(0, COVERS);
-  const covers = over ? usable.filter((p) => p.id === over) : nearest(usable.filter((p) => p.kind === 'concealer' || p.kind === 'base'));
+  const covers = over
+    ? usable.filter((p) => p.id === over)
+    : nearest(usable.filter((p) => p.kind === 'concealer' || p.kind === 'base'));
   const bare = reconstructSpectrum(spotLab, 'D65', 'skin').spectrum;
   const tried: Correction[] = [];
-  const consider = (laid: readonly { readonly product: Coloured; readonly dose: number; readonly spectrum: Spectrum }[]): void => {
+  const consider = (
+    laid: readonly { readonly product: Coloured; readonly dose: number; readonly spectrum: Spectrum }[],
+  ): void => {
     const layers = laid.map(({ product, dose, spectrum }) => ({
       product,
       unit: unitToTake(product, context),
@@ -120,21 +165,31 @@ export function chooseCorrector(skin: Lab, spotLab: Lab, context: ShadeContext, 
   consider([]);
   const laidOver = (ground: Spectrum, product: Coloured, optics: Optics, doses: readonly number[]) =>
     doses.map((dose) => ({ product, dose, spectrum: layOver(ground, optics, dose) }));
-  for (const cover of covers) for (const layer of laidOver(bare, cover, opticsOf(cover), COVER_DOSES)) consider([layer]);
+  for (const cover of covers)
+    for (const layer of laidOver(bare, cover, opticsOf(cover), COVER_DOSES)) consider([layer]);
   for (const corrector of correctors) {
     for (const under of laidOver(bare, corrector, opticsOf(corrector), CORRECTOR_DOSES)) {
       consider([under]);
       for (const cover of covers) {
         if (!familiesAgree(corrector.family, cover.family)) continue;
-        for (const layer of laidOver(under.spectrum, cover, opticsOf(cover), COVER_DOSES)) consider([under, layer]);
+        for (const layer of laidOver(under.spectrum, cover, opticsOf(cover), COVER_DOSES))
+          consider([under, layer]);
       }
     }
   }
   const corrections = bestOfEach(tried, count);
-  return { spot, corrections, tried: tried.length, words: verdict(spot, corrections, correctors.length, skin) };
+  return {
+    spot,
+    corrections,
+    tried: tried.length,
+    words: verdict(spot, corrections, correctors.length, skin),
+  };
 }
 
-/** The best way for each set of products, doing without always among them, those within reach of the best marked as ties. */
+/**
+ * The best way for each set of products, doing without always among them, those within reach of the best
+ * marked as ties.
+ */
 function bestOfEach(tried: readonly Correction[], count: number): Correction[] {
   const sorted = [...tried].sort((a, b) => a.cost - b.cost);
   const seen = new Set<string>();
@@ -160,14 +215,23 @@ function warningsOf(lab: Lab, skin: Lab, layers: Correction['layers'], { client 
   ];
 }
 
-function verdict(spot: SpotReading, corrections: readonly Correction[], correctors: number, skin: Lab): string {
+function verdict(
+  spot: SpotReading,
+  corrections: readonly Correction[],
+  correctors: number,
+  skin: Lab,
+): string {
   const best = corrections[0]!;
-  if (best.layers.length === 0) return spot.kind === 'none' ? 'The spot hardly differs: nothing is needed.' : 'Doing without is as good as anything here.';
+  if (best.layers.length === 0)
+    return spot.kind === 'none'
+      ? 'The spot hardly differs: nothing is needed.'
+      : 'Doing without is as good as anything here.';
   const name = best.layers.map((l) => productName(l.product)).join(', then ');
   const doubt =
     (spot.kind === 'brown' && skin[0] < 45) || (spot.kind === 'shadow' && Math.abs(spot.offset[2]) < 3)
       ? ' The model is not convincing here: try two on her.'
       : '';
-  const none = correctors === 0 && spot.kind !== 'pale patch' ? ' The kit has no corrector of the right colour.' : '';
+  const none =
+    correctors === 0 && spot.kind !== 'pale patch' ? ' The kit has no corrector of the right colour.' : '';
   return `${name} leaves ${best.deltaE.toFixed(1)} of ${spot.deltaE.toFixed(1)}.${none}${doubt}`;
 }

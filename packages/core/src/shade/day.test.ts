@@ -1,7 +1,13 @@
 import fc from 'fast-check';
 import { CONDITIONS, dayOf, LONG_HOURS, OCCASION_LIGHTS, OCCASIONS, type DayAsked } from './day';
 
-const asked = (more: Partial<DayAsked> = {}): DayAsked => ({ kind: 'other', lights: ['daylight'], hoursToLast: 4, camera: false, ...more });
+const asked = (more: Partial<DayAsked> = {}): DayAsked => ({
+  kind: 'other',
+  lights: ['daylight'],
+  hoursToLast: 4,
+  camera: false,
+  ...more,
+});
 
 test.each([
   ['wedding', { tears: true, dancing: true, meals: true }],
@@ -12,14 +18,27 @@ test.each([
   ['other', { tears: false, dancing: false, meals: false }],
 ] as const)('a %s is what is usual for it, until something is noted', (kind, usual) => {
   expect(dayOf(asked({ kind }))).toMatchObject({ ...usual, heat: false, humidity: false });
-  expect(dayOf(asked({ kind, conditions: ['heat'] }))).toMatchObject({ heat: true, tears: false, dancing: false, meals: false });
+  expect(dayOf(asked({ kind, conditions: ['heat'] }))).toMatchObject({
+    heat: true,
+    tears: false,
+    dancing: false,
+    meals: false,
+  });
   expect(dayOf(asked({ kind, conditions: [] })).words).toBe('');
 });
 
 test('long from eight hours, a meal counted from four', () => {
-  expect([LONG_HOURS - 0.5, LONG_HOURS].map((hoursToLast) => dayOf(asked({ hoursToLast })).long)).toEqual([false, true]);
-  expect([3.5, 4].map((hoursToLast) => dayOf(asked({ hoursToLast, conditions: ['meals'] })).meals)).toEqual([false, true]);
-  expect(dayOf(asked({ hoursToLast: 9, conditions: ['tears', 'humidity'] })).words).toBe('9 hours, tears, humid air');
+  expect([LONG_HOURS - 0.5, LONG_HOURS].map((hoursToLast) => dayOf(asked({ hoursToLast })).long)).toEqual([
+    false,
+    true,
+  ]);
+  expect([3.5, 4].map((hoursToLast) => dayOf(asked({ hoursToLast, conditions: ['meals'] })).meals)).toEqual([
+    false,
+    true,
+  ]);
+  expect(dayOf(asked({ hoursToLast: 9, conditions: ['tears', 'humidity'] })).words).toBe(
+    '9 hours, tears, humid air',
+  );
 });
 
 test('a flash is a camera; only warm light without daylight is dim', () => {
@@ -32,7 +51,9 @@ test('a flash is a camera; only warm light without daylight is dim', () => {
       (kind, lights, camera, conditions) => {
         const day = dayOf(asked({ kind, lights, camera, conditions }));
         expect(day.camera).toBe(camera || lights.includes('flash'));
-        expect(day.dim).toBe(!lights.includes('daylight') && (lights.includes('candle') || lights.includes('indoor')));
+        expect(day.dim).toBe(
+          !lights.includes('daylight') && (lights.includes('candle') || lights.includes('indoor')),
+        );
         expect(conditions.filter((c) => c !== 'meals').every((c) => day[c])).toBe(true);
       },
     ),

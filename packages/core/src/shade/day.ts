@@ -72,7 +72,10 @@ export function dayOf(occasion: DayAsked): Day {
     meals,
     flash: occasion.lights.includes('flash'),
     camera: occasion.camera || occasion.lights.includes('flash'),
-    dim: occasion.lights.length > 0 && !occasion.lights.includes('daylight') && occasion.lights.some((l) => l === 'candle' || l === 'indoor'),
+    dim:
+      occasion.lights.length > 0 &&
+      !occasion.lights.includes('daylight') &&
+      occasion.lights.some((l) => l === 'candle' || l === 'indoor'),
     metal: occasion.metal ?? null,
     words: words.filter((w) => w !== null).join(', '),
   };

@@ -5,13 +5,21 @@ import type { Product } from '../kit';
 /** How strongly a product throws a flash back: 0 not at all, 3 plainly. */
 export type FlashGrade = 0 | 1 | 2 | 3;
 
-/** Constants of the model, invented and to be set by a studio's own flash photos: reflectance added by a thick layer. */
+/**
+ * Constants of the model, invented and to be set by a studio's own flash photos: reflectance added by a thick
+ * layer.
+ */
 const BY_GRADE: Readonly<Record<FlashGrade, number>> = { 0: 0, 1: 0.012, 2: 0.03, 3: 0.06 };
 /** A white cast is warned of from this lightness gained. */
 export const FLASHBACK_WARNING = 2;
 
-/** What a product is expected to do in a flash: the studio's own result, else a guess from texture and ingredients. */
-export function flashGradeOf(product: Pick<Product, 'flashGrade' | 'ingredients' | 'texture' | 'finish'>): FlashGrade {
+/**
+ * What a product is expected to do in a flash: the studio's own result, else a guess from texture and
+ * ingredients.
+ */
+export function flashGradeOf(
+  product: Pick<Product, 'flashGrade' | 'ingredients' | 'texture' | 'finish'>,
+): FlashGrade {
   if (product.flashGrade !== undefined) return product.flashGrade;
   const has = (word: RegExp): boolean => product.ingredients.some((i) => word.test(i.toLowerCase()));
   if (has(/zinc oxide/) && has(/titanium dioxide/)) return 2;
@@ -35,8 +43,8 @@ export type Flashback = {
 };
 
 /**
- * The white cast of layers over a surface in a flash photo: R' = R + k (1 - R)^2 for each, in order. A model with invented
- * constants: a flash photo in a dark room is the test.
+ * The white cast of layers over a surface in a flash photo: R' = R + k (1 - R)^2 for each, in order. A model
+ * with invented constants: a flash photo in a dark room is the test.
  */
 export function flashback(surface: Spectrum, layers: readonly FlashLayer[]): Flashback {
   const spectrum = Float64Array.from(surface);

@@ -4,7 +4,16 @@ import type { ShadeAnswer, StepGap, StepMatch } from './answers';
 import type { ShadeAsk, ShadeRole } from './skinRole';
 
 /** Kinds that may be stirred together where no single does it. */
-const MIXABLE: readonly ProductKind[] = ['base', 'concealer', 'contour', 'bronzer', 'blush', 'powder', 'lip colour', 'highlight'];
+const MIXABLE: readonly ProductKind[] = [
+  'base',
+  'concealer',
+  'contour',
+  'bronzer',
+  'blush',
+  'powder',
+  'lip colour',
+  'highlight',
+];
 
 /** Whether a step's kinds can be stirred together at all. */
 export const isMixable = (ask: ShadeAsk): boolean => ask.wants.kinds.some((k) => MIXABLE.includes(k));
@@ -13,7 +22,8 @@ export const isMixable = (ask: ShadeAsk): boolean => ask.wants.kinds.some((k) =>
 export function colourToBuy([L, a, b]: Lab): string {
   const lab: Lab = [L, a, b];
   const turn = hueOf(lab) - neutralSkinAt(L).hue;
-  const tone = L < DEEP_SKIN_L && turn < 0 ? ', red-brown' : turn < -6 ? ', rosy' : turn > 6 ? ', golden' : '';
+  const tone =
+    L < DEEP_SKIN_L && turn < 0 ? ', red-brown' : turn < -6 ? ', rosy' : turn > 6 ? ', golden' : '';
   return `about depth ${depthOf(lab).toFixed(1)} (${depthInWords(depthOf(lab))}), L* ${Math.round(L)}, a* ${Math.round(a)}, b* ${Math.round(b)}${tone}`;
 }
 
@@ -45,12 +55,18 @@ function reasonsInWords(ruledOut: StepMatch['ruledOut']): string {
 export function gapOf({ ask, role, target, notOwned, outside, ruledOut, sensitivities }: GapAsked): StepGap {
   const [nearest] = outside;
   const kind = ask.wants.kinds.join(' or ');
-  const finish = ask.wants.finishes ? `${ask.wants.finishes.join(' or ')} ` : role === 'contour' ? 'matte ' : '';
+  const finish = ask.wants.finishes
+    ? `${ask.wants.finishes.join(' or ')} `
+    : role === 'contour'
+      ? 'matte '
+      : '';
   const free = sensitivities.length > 0 ? `, free of ${sensitivities.join(', ')}` : '';
   const what = ask.title ? ask.title.toLowerCase() : `this ${kind}`;
   if (notOwned) {
     const wanted = notOwned.parts.map((p) => productName(p.product)).join(' with ');
-    const instead = nearest ? ` The nearest at hand, ${nearest.parts.map((p) => productName(p.product)).join(' with ')}, ${nearest.misses[0]!.words}.` : '';
+    const instead = nearest
+      ? ` The nearest at hand, ${nearest.parts.map((p) => productName(p.product)).join(' with ')}, ${nearest.misses[0]!.words}.`
+      : '';
     return {
       words: `Nothing at hand does this: ${what} wants ${wanted}, which is in no case.${instead}`,
       nearest: nearest ?? null,
@@ -78,7 +94,10 @@ export function gapOf({ ask, role, target, notOwned, outside, ruledOut, sensitiv
   };
 }
 
-/** The colour that half and half with another lands on the target, to first order; null where no surface could. */
+/**
+ * The colour that half and half with another lands on the target, to first order; null where no surface
+ * could.
+ */
 function opposite(target: Lab, lab: Lab): Lab | null {
   const other: Lab = [2 * target[0] - lab[0], 2 * target[1] - lab[1], 2 * target[2] - lab[2]];
   return other[0] > 5 && other[0] < 96 ? other : null;

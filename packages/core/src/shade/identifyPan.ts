@@ -15,17 +15,25 @@ export type PanIdentification = {
   readonly verdict: 'sure' | 'likely' | 'between' | 'none';
 };
 
-/** One reading scatters by this much round the true colour: repeatability and placing of the reader, and a worn surface. */
+/**
+ * One reading scatters by this much round the true colour: repeatability and placing of the reader, and a
+ * worn surface.
+ */
 const SIGMA = 1.3;
 /** A stranger is as likely as a product read this far off. */
 const STRANGER = 3.6;
 const LIKELIHOOD_OF_STRANGER = Math.exp(-(STRANGER * STRANGER) / (2 * SIGMA * SIGMA));
 
 /**
- * Which product an unlabelled pan most likely is, from one reading: a normal spread of readings round each product's
- * colour against a flat chance of something unknown. Shades closer together than the reader can tell stay a choice.
+ * Which product an unlabelled pan most likely is, from one reading: a normal spread of readings round each
+ * product's colour against a flat chance of something unknown. Shades closer together than the reader can
+ * tell stay a choice.
  */
-export function identifyPan(reading: Lab, products: readonly Product[], kinds: readonly ProductKind[] = []): PanIdentification {
+export function identifyPan(
+  reading: Lab,
+  products: readonly Product[],
+  kinds: readonly ProductKind[] = [],
+): PanIdentification {
   const weighed = products
     .filter(isColoured)
     .filter((p) => kinds.length === 0 || kinds.includes(p.kind))

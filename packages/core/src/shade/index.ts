@@ -13,7 +13,17 @@ export {
 } from './usable';
 export { besideInWords, doseForCoverage, layOver, mixedOptics, opticsOf, type Optics } from './optics';
 export { differenceUnder, ILLUMINANT_OF, LIGHTS, type LightName } from './lights';
-export { areaOfZones, BASE_KINDS, matchable, matchShades, whyNot, type MatchWishes, type ShadeMatch, type ShadeMatches, type ShadePart } from './matchShades';
+export {
+  areaOfZones,
+  BASE_KINDS,
+  matchable,
+  matchShades,
+  whyNot,
+  type MatchWishes,
+  type ShadeMatch,
+  type ShadeMatches,
+  type ShadePart,
+} from './matchShades';
 export { calibrateTinting, type TintingCalibration } from './tintingStrength';
 export {
   chooseCorrector,
@@ -27,7 +37,16 @@ export {
   type Discolouration,
   type SpotReading,
 } from './correct';
-export { CONDITIONS, dayOf, LONG_HOURS, METALS, OCCASION_LIGHTS, OCCASIONS, type Day, type DayAsked } from './day';
+export {
+  CONDITIONS,
+  dayOf,
+  LONG_HOURS,
+  METALS,
+  OCCASION_LIGHTS,
+  OCCASIONS,
+  type Day,
+  type DayAsked,
+} from './day';
 export { impossibleBecause, setAside } from './possibleColour';
 export {
   BASE_WITHIN,
@@ -48,12 +67,44 @@ export {
 export { askedSteps, isUnderEye, SHADE_ROLES, shadeRoleOf, type ShadeAsk, type ShadeRole } from './skinRole';
 export { wantedColour } from './target';
 export { needsMissed, type NeedMissed } from './needs';
-export { areaOfStep, COVERS, measuresInWords, measuresToCover, MOST_TAKEN, needOf, ratioOfMeasures, roundsToCover, type Need } from './portions';
-export { COST_PARTS, type AnswerPart, type CostPart, type ShadeAnswer, type StepGap, type StepMatch } from './answers';
+export {
+  areaOfStep,
+  COVERS,
+  measuresInWords,
+  measuresToCover,
+  MOST_TAKEN,
+  needOf,
+  ratioOfMeasures,
+  roundsToCover,
+  type Need,
+} from './portions';
+export {
+  COST_PARTS,
+  type AnswerPart,
+  type CostPart,
+  type ShadeAnswer,
+  type StepGap,
+  type StepMatch,
+} from './answers';
 export { colourToBuy } from './gap';
 export { isOwned, matchStep, type MatchStepOptions } from './matchStep';
-export { SCULPT_KINDS, sculptAsk, sculptShades, type SculptCandidate, type SculptKind, type SculptRanking } from './sculptShades';
-export { flashback, FLASHBACK_WARNING, flashGradeOf, scatteredBack, type FlashGrade, type FlashLayer, type Flashback } from './flashback';
+export {
+  SCULPT_KINDS,
+  sculptAsk,
+  sculptShades,
+  type SculptCandidate,
+  type SculptKind,
+  type SculptRanking,
+} from './sculptShades';
+export {
+  flashback,
+  FLASHBACK_WARNING,
+  flashGradeOf,
+  scatteredBack,
+  type FlashGrade,
+  type FlashLayer,
+  type Flashback,
+} from './flashback';
 export { needsSubstitute, substitute, type Substitute, type SubstituteOptions } from './substitute';
 export { identifyPan, type PanGuess, type PanIdentification } from './identifyPan';
 export { GAP_FROM, shadeMap, type ShadeGap, type ShadeMap, type ShadePoint } from './shadeMap';

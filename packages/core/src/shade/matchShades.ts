@@ -1,4 +1,13 @@
-import { deltaE2000, differenceInWords, labUnder, matchBase, reconstructSpectrum, type Coverage, type Lab, type Mix } from '../colour';
+import {
+  deltaE2000,
+  differenceInWords,
+  labUnder,
+  matchBase,
+  reconstructSpectrum,
+  type Coverage,
+  type Lab,
+  type Mix,
+} from '../colour';
 import { zoneArea, type ZoneName } from '../face';
 import { productName, smallestMg, type Product, type ProductKind, type Unit } from '../kit';
 import { differenceUnder, type LightName } from './lights';
@@ -11,7 +20,14 @@ import { setAside } from './possibleColour';
 import { BASE_WITHIN } from './ranges';
 import type { ShadeAsk } from './skinRole';
 import { DEFAULT_WEIGHTS, skinTarget, type TargetWeights } from './skinTarget';
-import { excludedBecause, filteredBecause, unitToTake, unusableBecause, type ShadeContext, type ShadeFilter } from './usable';
+import {
+  excludedBecause,
+  filteredBecause,
+  unitToTake,
+  unusableBecause,
+  type ShadeContext,
+  type ShadeFilter,
+} from './usable';
 
 export type MatchWishes = {
   readonly weights?: TargetWeights;
@@ -74,7 +90,9 @@ export const MATCH_ZONES: readonly ZoneName[] = ['wholeFace', 'neck'];
 const USUAL_DOSE = 0.55;
 /** Bases weigh a little more than water. */
 const MG_PER_ML = 1050;
-/** Beyond this many products triples are searched among the nearest only: their number grows with the cube. */
+/**
+ * Beyond this many products triples are searched among the nearest only: their number grows with the cube.
+ */
 const MOST_FOR_TRIPLES = 72;
 const RUNNING_OUT = 1.5;
 
@@ -82,7 +100,11 @@ const RUNNING_OUT = 1.5;
 export function matchable(context: ShadeContext, wishes: MatchWishes): Coloured[] {
   const { filter = {}, kinds = BASE_KINDS } = wishes;
   return context.kit.products.filter(isColoured).filter((product) => {
-    if (!kinds.includes(product.kind) || excludedBecause(product, askFor(wishes, USUAL_DOSE), context) !== null) return false;
+    if (
+      !kinds.includes(product.kind) ||
+      excludedBecause(product, askFor(wishes, USUAL_DOSE), context) !== null
+    )
+      return false;
     // Wishes of texture and finish are for what is worn, not for the drop stirred into it.
     if (product.kind !== 'adjuster' && filteredBecause(product, filter) !== null) return false;
     return filter.unowned === true || unitToTake(product, context) !== null;
@@ -104,10 +126,15 @@ function askFor({ zones = MATCH_ZONES, kinds = BASE_KINDS }: MatchWishes, doseMg
 }
 
 /**
- * Best single, pairs and triples in whole measures for face, neck and decollete by weight, by the one cost that fitting asks too: exhaustive over all mixes
- * the families allow. A triple is shown only where it brings the colour nearer.
+ * Best single, pairs and triples in whole measures for face, neck and decollete by weight, by the one cost
+ * that fitting asks too: exhaustive over all mixes the families allow. A triple is shown only where it brings
+ * the colour nearer.
  */
-export function matchShades(context: ShadeContext, wishes: MatchWishes = {}, onProgress?: (share: number) => void): ShadeMatches {
+export function matchShades(
+  context: ShadeContext,
+  wishes: MatchWishes = {},
+  onProgress?: (share: number) => void,
+): ShadeMatches {
   const target = skinTarget(context.client.skin, wishes.weights ?? DEFAULT_WEIGHTS);
   const { sound, aside } = setAside(context.kit.products);
   const told = aside
@@ -116,11 +143,14 @@ export function matchShades(context: ShadeContext, wishes: MatchWishes = {}, onP
   const products = matchable({ ...context, kit: { ...context.kit, products: sound } }, wishes);
   const nothing = { target, singles: [], pairs: [], triples: [], compared: products.length, mixes: 0 };
   if (!target) return { ...nothing, limits: ['Nothing of her skin has been read yet.', ...told] };
-  if (products.length === 0) return { ...nothing, limits: ['No product of the kit meets these wishes.', ...told] };
+  if (products.length === 0)
+    return { ...nothing, limits: ['No product of the kit meets these wishes.', ...told] };
   const limits: string[] = [...told];
   let searched = products;
   if (products.length > MOST_FOR_TRIPLES) {
-    searched = [...products].sort((a, b) => deltaE2000(target, a.lab) - deltaE2000(target, b.lab)).slice(0, MOST_FOR_TRIPLES);
+    searched = [...products]
+      .sort((a, b) => deltaE2000(target, a.lab) - deltaE2000(target, b.lab))
+      .slice(0, MOST_FOR_TRIPLES);
     limits.push(`Mixes were searched among the ${MOST_FOR_TRIPLES} nearest of ${products.length} products.`);
   }
   const table = mixTableOf(bySmallestShare(searched), 3, onProgress);
@@ -134,7 +164,11 @@ export function matchShades(context: ShadeContext, wishes: MatchWishes = {}, onP
       .map(judge)
       .sort((a, b) => a.cost - b.cost)
       .slice(0, count);
-  const answer = { singles: ranked(found.singles), pairs: ranked(found.pairs), triples: ranked(found.triples) };
+  const answer = {
+    singles: ranked(found.singles),
+    pairs: ranked(found.pairs),
+    triples: ranked(found.triples),
+  };
   const nearest = [...answer.singles, ...answer.pairs].sort((a, b) => a.cost - b.cost)[0];
   if (nearest && nearest.deltaE > BASE_WITHIN)
     limits.push(
@@ -144,11 +178,19 @@ export function matchShades(context: ShadeContext, wishes: MatchWishes = {}, onP
 }
 
 /** Skin area of some zones on this client, cm2. */
-export function areaOfZones(zones: readonly ZoneName[], client: Pick<ShadeContext['client'], 'landmarks'>): number {
+export function areaOfZones(
+  zones: readonly ZoneName[],
+  client: Pick<ShadeContext['client'], 'landmarks'>,
+): number {
   return zones.reduce((sum, zone) => sum + zoneArea(zone, client.landmarks), 0);
 }
 
-function judgeMatches(context: ShadeContext, wishes: MatchWishes, target: Lab, products: readonly Coloured[]): (mix: Mix) => ShadeMatch {
+function judgeMatches(
+  context: ShadeContext,
+  wishes: MatchWishes,
+  target: Lab,
+  products: readonly Coloured[],
+): (mix: Mix) => ShadeMatch {
   const byId = new Map(products.map((p) => [p.id, p]));
   const skin = reconstructSpectrum(target, 'D65', 'skin').spectrum;
   const judges = new Map<number, StepJudge>();
@@ -161,11 +203,17 @@ function judgeMatches(context: ShadeContext, wishes: MatchWishes, target: Lab, p
     const members = mix.parts
       .map(({ id, pumps }) => ({ product: byId.get(id)!, pumps }))
       .sort((a, b) => b.pumps * smallestMg(b.product) - a.pumps * smallestMg(a.product));
-    const optics = mixedOptics(members.map(({ product, pumps }) => ({ product, mg: pumps * smallestMg(product) })));
+    const optics = mixedOptics(
+      members.map(({ product, pumps }) => ({ product, mg: pumps * smallestMg(product) })),
+    );
     const dose = wishes.coverage ? Number(doseForCoverage(optics, wishes.coverage).toFixed(2)) : USUAL_DOSE;
     const { need, judge } = judgeAt(dose);
     const answer = judge(membersOf(mix, byId, need), mix.lab, mix.deltaE);
-    const parts = answer.parts.map(({ product, unit }) => ({ product, unit, pumps: members.find((m) => m.product.id === product.id)!.pumps }));
+    const parts = answer.parts.map(({ product, unit }) => ({
+      product,
+      unit,
+      pumps: members.find((m) => m.product.id === product.id)!.pumps,
+    }));
     const measures = answer.parts.map((p) => p.measures);
     return {
       parts,
@@ -175,10 +223,18 @@ function judgeMatches(context: ShadeContext, wishes: MatchWishes, target: Lab, p
       cost: answer.cost,
       costs: answer.costs,
       under: differenceUnder(skin, optics.masstone),
-      amount: { onFaceMg: need.onFaceMg, takenMg: answer.madeMg, neededMg: need.takenMg, ml: answer.madeMg / MG_PER_ML, measures },
+      amount: {
+        onFaceMg: need.onFaceMg,
+        takenMg: answer.madeMg,
+        neededMg: need.takenMg,
+        ml: answer.madeMg / MG_PER_ML,
+        measures,
+      },
       notes: [
         `${differenceInWords(mix.deltaE)} by daylight${mix.deltaE > BASE_WITHIN ? ': a mask on her' : ''}`,
-        ...answer.costs.filter((c) => !['colour', 'stock', 'mix', 'waste'].includes(c.part)).map((c) => c.words),
+        ...answer.costs
+          .filter((c) => !['colour', 'stock', 'mix', 'waste'].includes(c.part))
+          .map((c) => c.words),
         ...stockNotes(parts, measures),
         ...heavy(dose),
       ],
@@ -193,24 +249,36 @@ function stockNotes(parts: readonly ShadePart[], measures: readonly number[]): s
     const needs = measures[i]! * product.mgPerMeasure;
     return [
       ...(unit.openedOn === null ? [`${name} would be opened`] : []),
-      ...(unit.remainingMg < needs ? [`not enough ${name} left`] : unit.remainingMg < RUNNING_OUT * needs ? [`${name} is nearly out`] : []),
+      ...(unit.remainingMg < needs
+        ? [`not enough ${name} left`]
+        : unit.remainingMg < RUNNING_OUT * needs
+          ? [`${name} is nearly out`]
+          : []),
     ];
   });
 }
 
-const heavy = (dose: number): string[] => (dose > 1.5 ? [`needs a heavy layer, ${dose.toFixed(1)} mg/cm²`] : []);
+const heavy = (dose: number): string[] =>
+  dose > 1.5 ? [`needs a heavy layer, ${dose.toFixed(1)} mg/cm²`] : [];
 
-/** Why a product is not the answer: what rules it out, or how far off it is alone and at its best in a mix. */
+/**
+ * Why a product is not the answer: what rules it out, or how far off it is alone and at its best in a mix.
+ */
 export function whyNot(productId: string, context: ShadeContext, wishes: MatchWishes = {}): string {
   const product = context.kit.products.find((p) => p.id === productId);
   if (!product) return 'It is not in this studio’s kit.';
   const name = productName(product);
   const { kinds = BASE_KINDS, filter = {} } = wishes;
-  if (!kinds.includes(product.kind)) return `${name} is a ${product.kind}; looked for: ${kinds.join(' or ')}.`;
-  if (!isColoured(product)) return `${name} has no colour noted. Read one swatch of it and it can be matched.`;
-  const ruledOut = unusableBecause(product, context) ?? (product.kind === 'adjuster' ? null : filteredBecause(product, filter));
+  if (!kinds.includes(product.kind))
+    return `${name} is a ${product.kind}; looked for: ${kinds.join(' or ')}.`;
+  if (!isColoured(product))
+    return `${name} has no colour noted. Read one swatch of it and it can be matched.`;
+  const ruledOut =
+    unusableBecause(product, context) ??
+    (product.kind === 'adjuster' ? null : filteredBecause(product, filter));
   if (ruledOut) return `${name}: ${ruledOut}.`;
-  if (!filter.unowned && !unitToTake(product, context)) return `${name} is not in any case: no unit of it can be used.`;
+  if (!filter.unowned && !unitToTake(product, context))
+    return `${name} is not in any case: no unit of it can be used.`;
   const all = matchShades(context, { ...wishes, pin: undefined, count: 1 });
   const own = matchShades(context, { ...wishes, pin: productId, count: 1 });
   if (!all.target) return all.limits[0]!;

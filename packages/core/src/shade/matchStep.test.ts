@@ -16,7 +16,11 @@ const kitRound = (skin: Lab, offs: readonly number[]): Product[] =>
   ]);
 const anyKit = fc.array(fc.double({ min: -4, max: 6, noNaN: true }), { minLength: 1, maxLength: 7 });
 const anyDepth = fc.double({ min: 4, max: 20.5, noNaN: true });
-const contextFor = (skin: Lab, products: readonly Product[], more: Partial<ShadeContext> = {}): ShadeContext => ({
+const contextFor = (
+  skin: Lab,
+  products: readonly Product[],
+  more: Partial<ShadeContext> = {},
+): ShadeContext => ({
   client: client(skin),
   kit: kitOf(...products),
   date: DATE,
@@ -27,7 +31,9 @@ test('whatever the kit and skin: what is proposed keeps its range, costs what it
   fc.assert(
     fc.property(anyDepth, anyKit, fc.constantFrom(BASE, CONTOUR), (depth, offs, step) => {
       const skin = skinAt(depth);
-      const { answers, outside, gap } = matchStep(step, contextFor(skin, kitRound(skin, offs)), { outside: true });
+      const { answers, outside, gap } = matchStep(step, contextFor(skin, kitRound(skin, offs)), {
+        outside: true,
+      });
       for (const answer of answers) {
         expect(answer.misses).toEqual([]);
         expect(answer.costs.reduce((sum, c) => sum + c.units, 0)).toBeCloseTo(answer.cost, 9);
@@ -35,7 +41,9 @@ test('whatever the kit and skin: what is proposed keeps its range, costs what it
         if (step === CONTOUR) expect(answer.steps!.own).toBeGreaterThan(0.5);
       }
       expect(outside.every((answer) => answer.misses.length > 0)).toBe(true);
-      expect([...answers].sort((a, b) => a.cost - b.cost).map((a) => a.cost)).toEqual(answers.map((a) => a.cost));
+      expect([...answers].sort((a, b) => a.cost - b.cost).map((a) => a.cost)).toEqual(
+        answers.map((a) => a.cost),
+      );
       expect(gap === null).toBe(answers.some(isOwned));
       if (gap) expect([gap.words.startsWith('Nothing'), gap.buy!.length > 0]).toEqual([true, true]);
     }),
@@ -48,8 +56,11 @@ test('the order in which a kit lies in the case does not matter', () => {
     fc.property(anyDepth, anyKit, fc.infiniteStream(fc.nat()), (depth, offs, noise) => {
       const skin = skinAt(depth);
       const products = kitRound(skin, offs);
-      const shuffled = products.map((p) => ({ p, at: noise.next().value as number })).sort((a, b) => a.at - b.at);
-      const costs = (list: readonly Product[]) => matchStep(CONTOUR, contextFor(skin, list)).answers.map((a) => Number(a.cost.toFixed(6)));
+      const shuffled = products
+        .map((p) => ({ p, at: noise.next().value as number }))
+        .sort((a, b) => a.at - b.at);
+      const costs = (list: readonly Product[]) =>
+        matchStep(CONTOUR, contextFor(skin, list)).answers.map((a) => Number(a.cost.toFixed(6)));
       expect(costs(shuffled.map(({ p }) => p))).toEqual(costs(products));
     }),
     { numRuns: 30 },
@@ -61,7 +72,9 @@ test('the shade asked for itself is taken before one that is half a step off, on
     const skin = skinAt(depth);
     const wanted = wantedColour(BASE, client(skin))!;
     const [near, far] = [product(1, 'base', wanted), product(2, 'base', shiftDepth(wanted, 0.5))];
-    expect(matchStep(BASE, contextFor(skin, [far, near])).answers[0]!.parts.map((p) => p.product.id)).toEqual([near.id]);
+    expect(matchStep(BASE, contextFor(skin, [far, near])).answers[0]!.parts.map((p) => p.product.id)).toEqual(
+      [near.id],
+    );
   }
 });
 
@@ -88,10 +101,17 @@ test('a gap out of range says how far, what stirred in would do it, and what to 
 
 test('where nothing can be used at all the commonest reasons are told, with how many', () => {
   const skin = skinAt(9);
-  const withMica = [1, 2, 3].map((n) => product(n, 'contour', shiftDepth(skin, 2), { finish: 'matte', ingredients: ['mica'] }));
+  const withMica = [1, 2, 3].map((n) =>
+    product(n, 'contour', shiftDepth(skin, 2), { finish: 'matte', ingredients: ['mica'] }),
+  );
   const context = {
-    ...contextFor(skin, [...withMica, product(4, 'contour', shiftDepth(skin, 2), { finish: 'matte', withdrawn: true })]),
+    ...contextFor(skin, [
+      ...withMica,
+      product(4, 'contour', shiftDepth(skin, 2), { finish: 'matte', withdrawn: true }),
+    ]),
     client: { ...client(skin), sensitivities: ['mica'] },
   };
-  expect(matchStep(CONTOUR, context).gap!.words).toMatch(/no contour can be used: contains mica \(mica\) \(3 of 4\), withdrawn \(1 of 4\)\./);
+  expect(matchStep(CONTOUR, context).gap!.words).toMatch(
+    /no contour can be used: contains mica \(mica\) \(3 of 4\), withdrawn \(1 of 4\)\./,
+  );
 });

@@ -1,4 +1,15 @@
-import { deltaE2000, depthOf, labUnder, matchBase, reconstructSpectrum, shiftDepth, undertoneOf, type Lab, type Mix, type Spectrum } from '../colour';
+import {
+  deltaE2000,
+  depthOf,
+  labUnder,
+  matchBase,
+  reconstructSpectrum,
+  shiftDepth,
+  undertoneOf,
+  type Lab,
+  type Mix,
+  type Spectrum,
+} from '../colour';
 import { propertiesOf, smallestMg, type Product } from '../kit';
 import type { AnswerPart, CostPart, ShadeAnswer, StepMatch } from './answers';
 import { dayOf } from './day';
@@ -9,7 +20,17 @@ import { measuresToCover, needOf, roundsToCover, type Need } from './portions';
 import { missesOf, type Miss, type Wearer } from './ranges';
 import { shadeRoleOf, type ShadeAsk, type ShadeRole } from './skinRole';
 import { skinTarget } from './skinTarget';
-import { amountCosts, BY_DEPTH, colourCosts, flashCosts, mixCosts, productCosts, stockCosts, TOO_SMALL_TO_CAST, worstOf } from './stepCosts';
+import {
+  amountCosts,
+  BY_DEPTH,
+  colourCosts,
+  flashCosts,
+  mixCosts,
+  productCosts,
+  stockCosts,
+  TOO_SMALL_TO_CAST,
+  worstOf,
+} from './stepCosts';
 import { wantedColour } from './target';
 import { excludedBecause, sensitivitiesOf, unitToTake, type ShadeContext } from './usable';
 
@@ -39,8 +60,19 @@ export type StepJudge = {
   readonly seen: (answer: ShadeAnswer) => ShadeAnswer;
 };
 
-/** Roles whose range, when something is proposed, is one of the pan's own colour: no film has to be worked out. */
-const BY_OWN: readonly ShadeRole[] = ['base', 'deeper edge', 'lighter centre', 'brow', 'lid', 'socket', 'light'];
+/**
+ * Roles whose range, when something is proposed, is one of the pan's own colour: no film has to be worked
+ * out.
+ */
+const BY_OWN: readonly ShadeRole[] = [
+  'base',
+  'deeper edge',
+  'lighter centre',
+  'brow',
+  'lid',
+  'socket',
+  'light',
+];
 
 type OnSkin = { readonly skin: Lab | null; readonly ground: Spectrum | null; readonly wearer: Wearer | null };
 const skins = new WeakMap<ShadeContext, OnSkin>();
@@ -51,13 +83,26 @@ function skinOf(context: ShadeContext): OnSkin {
   if (!held) {
     const { client, contrast = 'soft' } = context;
     const skin = skinTarget(client.skin);
-    const wearer = skin ? { skin, undertone: undertoneOf(client.skin.neck ?? skin).undertone, features: client.features, contrast } : null;
-    skins.set(context, (held = { skin, wearer, ground: skin ? reconstructSpectrum(skin, 'D65', 'skin').spectrum : null }));
+    const wearer = skin
+      ? {
+          skin,
+          undertone: undertoneOf(client.skin.neck ?? skin).undertone,
+          features: client.features,
+          contrast,
+        }
+      : null;
+    skins.set(
+      context,
+      (held = { skin, wearer, ground: skin ? reconstructSpectrum(skin, 'D65', 'skin').spectrum : null }),
+    );
   }
   return held;
 }
 
-/** The one cost: how near a product or mix comes to what the step asks on this client that day, by named parts. */
+/**
+ * The one cost: how near a product or mix comes to what the step asks on this client that day, by named
+ * parts.
+ */
 export function judgeFor(ask: ShadeAsk, context: ShadeContext): StepJudge {
   const { client } = context;
   const { skin, ground, wearer } = skinOf(context);
@@ -76,11 +121,24 @@ export function judgeFor(ask: ShadeAsk, context: ShadeContext): StepJudge {
   const byFilm = role !== null && !BY_OWN.includes(role);
   const shownOf = (members: Members, lab: Lab | null): Lab | null => {
     if (!ground || !lab || dose === 0) return lab;
-    const coloured = members.flatMap(({ product, measures }) => (isColoured(product) ? [{ product, mg: measures * product.mgPerMeasure }] : []));
-    return coloured.length === 0 ? lab : labUnder(layOver(ground, coloured.length === 1 ? opticsOf(coloured[0]!.product) : mixedOptics(coloured), dose), 'D65');
+    const coloured = members.flatMap(({ product, measures }) =>
+      isColoured(product) ? [{ product, mg: measures * product.mgPerMeasure }] : [],
+    );
+    return coloured.length === 0
+      ? lab
+      : labUnder(
+          layOver(
+            ground,
+            coloured.length === 1 ? opticsOf(coloured[0]!.product) : mixedOptics(coloured),
+            dose,
+          ),
+          'D65',
+        );
   };
   const missesIn = (members: Members, lab: Lab | null, shown: Lab | null): readonly Miss[] =>
-    role && wearer && lab && shown ? missesOf(role, { own: lab, shown, finish: leadOf(members).finish }, wearer, 'propose', asked) : [];
+    role && wearer && lab && shown
+      ? missesOf(role, { own: lab, shown, finish: leadOf(members).finish }, wearer, 'propose', asked)
+      : [];
   return {
     role,
     target,
@@ -93,15 +151,25 @@ export function judgeFor(ask: ShadeAsk, context: ShadeContext): StepJudge {
       return {
         ...answer,
         shown,
-        steps: skin && answer.lab && shown ? { own: depthOf(answer.lab) - depthOf(skin), shown: depthOf(shown) - depthOf(skin) } : null,
+        steps:
+          skin && answer.lab && shown
+            ? { own: depthOf(answer.lab) - depthOf(skin), shown: depthOf(shown) - depthOf(skin) }
+            : null,
       };
     },
     judge: (members, lab, given) => {
       const deltaE = given !== undefined ? given : target && lab ? deltaE2000(target, lab) : null;
       // Where the film decides nothing it is worked out for the answers alone, by `seen`.
       const shown = byFilm ? shownOf(members, lab) : lab;
-      const steps = skin && lab && shown ? { own: depthOf(lab) - depthOf(skin), shown: depthOf(shown) - depthOf(skin) } : null;
-      const parts = members.map(({ product, measures }): AnswerPart => ({ product, measures, unit: unitToTake(product, context) }));
+      const steps =
+        skin && lab && shown
+          ? { own: depthOf(lab) - depthOf(skin), shown: depthOf(shown) - depthOf(skin) }
+          : null;
+      const parts = members.map(({ product, measures }): AnswerPart => ({
+        product,
+        measures,
+        unit: unitToTake(product, context),
+      }));
       const madeMg = members.reduce((sum, { product, measures }) => sum + measures * product.mgPerMeasure, 0);
       const costs = [
         ...(TOO_SMALL_TO_CAST.includes(ask.role) ? [] : flashCosts(members, ground, dose, day)),
@@ -111,17 +179,31 @@ export function judgeFor(ask: ShadeAsk, context: ShadeContext): StepJudge {
         ...amountCosts(members, madeMg, need),
         ...stockCosts(parts),
       ];
-      return { parts, lab, shown, deltaE, steps, need, madeMg, cost: costs.reduce((sum, c) => sum + c.units, 0), costs, misses: missesIn(members, lab, shown) };
+      return {
+        parts,
+        lab,
+        shown,
+        deltaE,
+        steps,
+        need,
+        madeMg,
+        cost: costs.reduce((sum, c) => sum + c.units, 0),
+        costs,
+        misses: missesIn(members, lab, shown),
+      };
     },
   };
 }
 
 const leadOf = (members: readonly { readonly product: Product; readonly measures: number }[]): Product =>
-  members.reduce((a, b) => (b.measures * b.product.mgPerMeasure > a.measures * a.product.mgPerMeasure ? b : a)).product;
+  members.reduce((a, b) =>
+    b.measures * b.product.mgPerMeasure > a.measures * a.product.mgPerMeasure ? b : a,
+  ).product;
 
 /**
- * The kit's answer to a step on this client that day, the same for fitting, matching, sculpting and substituting: what cannot be used is ruled out with
- * why, what leaves the range of its role is not proposed, the rest is ranked by one cost. Where nothing is left the gap is told.
+ * The kit's answer to a step on this client that day, the same for fitting, matching, sculpting and
+ * substituting: what cannot be used is ruled out with why, what leaves the range of its role is not proposed,
+ * the rest is ranked by one cost. Where nothing is left the gap is told.
  */
 export function matchStep(ask: ShadeAsk, context: ShadeContext, options: MatchStepOptions = {}): StepMatch {
   const { count = 6, among = () => true } = options;
@@ -132,17 +214,26 @@ export function matchStep(ask: ShadeAsk, context: ShadeContext, options: MatchSt
   const stepJudge = judgeFor(ask, context);
   const { role, target, need, judge } = stepJudge;
   // A step that asks for a colour takes nothing without one while there is something with.
-  const seen = target !== null && usable.some((p) => p.lab !== null) ? usable.filter((p) => p.lab !== null) : usable;
-  const measured = seen.map((product) => ({ product, measures: need.takenMg > 0 ? measuresToCover(product, need.takenMg) : 1 }));
+  const seen =
+    target !== null && usable.some((p) => p.lab !== null) ? usable.filter((p) => p.lab !== null) : usable;
+  const measured = seen.map((product) => ({
+    product,
+    measures: need.takenMg > 0 ? measuresToCover(product, need.takenMg) : 1,
+  }));
   const kept = measured.filter((member) => stepJudge.misses([member], member.product.lab).length === 0);
   const inRange = kept.map((member) => judge([member], member.product.lab)).sort(byCost);
-  const wantsMixes = target !== null && (ask.wants.mix === true || (!inRange.some(isOwned) && role !== null && isMixable(ask)));
+  const wantsMixes =
+    target !== null &&
+    (ask.wants.mix === true || (!inRange.some(isOwned) && role !== null && isMixable(ask)));
   const mixes = wantsMixes ? mixesOf(ask, usable, context, stepJudge, target) : [];
   // The best of both kinds is always among them: a single bottle is quicker, a mix often nearer.
   const answers =
     mixes.length === 0
       ? inRange.slice(0, count)
-      : [...inRange.slice(0, Math.ceil(count / 2)), ...mixes.sort(byCost).slice(0, Math.ceil(count / 2))].sort(byCost);
+      : [
+          ...inRange.slice(0, Math.ceil(count / 2)),
+          ...mixes.sort(byCost).slice(0, Math.ceil(count / 2)),
+        ].sort(byCost);
   const isGap = !answers.some(isOwned) && ask.wants.kinds.length > 0;
   const outside =
     isGap || options.outside === true
@@ -172,18 +263,28 @@ export function matchStep(ask: ShadeAsk, context: ShadeContext, options: MatchSt
 }
 
 /** What has to be bought first comes after all that is at hand. */
-const byCost = (a: ShadeAnswer, b: ShadeAnswer): number => Number(!isOwned(a)) - Number(!isOwned(b)) || a.cost - b.cost;
+const byCost = (a: ShadeAnswer, b: ShadeAnswer): number =>
+  Number(!isOwned(a)) - Number(!isOwned(b)) || a.cost - b.cost;
 
 /** Whether every part of an answer is in a case. */
-export const isOwned = ({ parts }: Pick<ShadeAnswer, 'parts'>): boolean => parts.every(({ unit }) => unit !== null);
+export const isOwned = ({ parts }: Pick<ShadeAnswer, 'parts'>): boolean =>
+  parts.every(({ unit }) => unit !== null);
 
-const overall = ({ misses }: ShadeAnswer): number => misses.reduce((sum, m) => sum + (m.part === 'depth' ? m.over : 2 * m.over), 0);
+const overall = ({ misses }: ShadeAnswer): number =>
+  misses.reduce((sum, m) => sum + (m.part === 'depth' ? m.over : 2 * m.over), 0);
 
 /** Steps deeper in the pan that a film needs to show what is asked: mixes are searched there too. */
 const FILM_STEPS = [0.5, 1.2] as const;
 
-function mixesOf(ask: ShadeAsk, usable: readonly Product[], context: ShadeContext, judge: StepJudge, target: Lab): ShadeAnswer[] {
-  const adjusters = ask.wants.mix === true && ask.wants.kinds.includes('base') ? adjustersOf(ask, context) : [];
+function mixesOf(
+  ask: ShadeAsk,
+  usable: readonly Product[],
+  context: ShadeContext,
+  judge: StepJudge,
+  target: Lab,
+): ShadeAnswer[] {
+  const adjusters =
+    ask.wants.mix === true && ask.wants.kinds.includes('base') ? adjustersOf(ask, context) : [];
   const owned = [...usable, ...adjusters].filter(isColoured).filter((p) => unitToTake(p, context) !== null);
   if (owned.length < 2) return [];
   if (!BY_DEPTH.includes(judge.role)) return pairsOf(owned, target, judge);
@@ -196,12 +297,20 @@ function mixesOf(ask: ShadeAsk, usable: readonly Product[], context: ShadeContex
 /** What may be stirred into a base: white, yellow, blue, red. */
 function adjustersOf(ask: ShadeAsk, context: ShadeContext): Product[] {
   const stirred = { ...ask, wants: { kinds: ['adjuster' as const] } };
-  return context.kit.products.filter((p) => p.kind === 'adjuster' && excludedBecause(p, stirred, context) === null);
+  return context.kit.products.filter(
+    (p) => p.kind === 'adjuster' && excludedBecause(p, stirred, context) === null,
+  );
 }
 
-/** Pairs in whole smallest shares that cover the need and keep the range: ranked by colour first, judged by the whole cost after. */
+/**
+ * Pairs in whole smallest shares that cover the need and keep the range: ranked by colour first, judged by
+ * the whole cost after.
+ */
 function pairsOf(owned: readonly Coloured[], target: Lab, { need, judge, misses }: StepJudge): ShadeAnswer[] {
-  const { pairs } = matchBase(target, [], { table: mixTableOf(bySmallestShare(owned), 2), count: MIXES_JUDGED });
+  const { pairs } = matchBase(target, [], {
+    table: mixTableOf(bySmallestShare(owned), 2),
+    count: MIXES_JUDGED,
+  });
   const byId = new Map(owned.map((p) => [p.id, p]));
   return pairs.flatMap((mix) => {
     const members = membersOf(mix, byId, need);
@@ -210,14 +319,22 @@ function pairsOf(owned: readonly Coloured[], target: Lab, { need, judge, misses 
 }
 
 /** Products as the mix search takes them: a part is the smallest share that can be taken. */
-export const bySmallestShare = (products: readonly Coloured[]): Coloured[] => products.map((p) => ({ ...p, mgPerMeasure: smallestMg(p) }));
+export const bySmallestShare = (products: readonly Coloured[]): Coloured[] =>
+  products.map((p) => ({ ...p, mgPerMeasure: smallestMg(p) }));
 
 /** A mix of the table in as many rounds as cover the need, the most of it first. */
-export function membersOf(mix: Mix, byId: ReadonlyMap<string, Product>, need: Need): { readonly product: Product; readonly measures: number }[] {
+export function membersOf(
+  mix: Mix,
+  byId: ReadonlyMap<string, Product>,
+  need: Need,
+): { readonly product: Product; readonly measures: number }[] {
   const members = mix.parts.map(({ id, pumps }) => ({ product: byId.get(id)!, shares: pumps }));
   const perRound = members.reduce((sum, { product, shares }) => sum + shares * smallestMg(product), 0);
   const rounds = roundsToCover(perRound, need.takenMg);
   return members
     .sort((a, b) => b.shares * smallestMg(b.product) - a.shares * smallestMg(a.product))
-    .map(({ product, shares }) => ({ product, measures: shares * rounds * propertiesOf(product).smallestShare }));
+    .map(({ product, shares }) => ({
+      product,
+      measures: shares * rounds * propertiesOf(product).smallestShare,
+    }));
 }

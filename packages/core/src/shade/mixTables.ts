@@ -15,11 +15,19 @@ const KEPT = 4;
 const kept = new Map<string, MixTable>();
 
 /**
- * Every mix of these products that their families allow, adjusters never alone. The same products give the same
- * table again without work, however the list came here; a change of colour, strength or measure gives a new one.
+ * Every mix of these products that their families allow, adjusters never alone. The same products give the
+ * same table again without work, however the list came here; a change of colour, strength or measure gives a
+ * new one.
  */
-export function mixTableOf(products: readonly Coloured[], maxProducts: 2 | 3, onProgress?: (share: number) => void): MixTable {
-  const key = JSON.stringify([maxProducts, products.map((p) => [p.id, p.lab, p.tintingStrength, p.mgPerMeasure, p.family, p.kind])]);
+export function mixTableOf(
+  products: readonly Coloured[],
+  maxProducts: 2 | 3,
+  onProgress?: (share: number) => void,
+): MixTable {
+  const key = JSON.stringify([
+    maxProducts,
+    products.map((p) => [p.id, p.lab, p.tintingStrength, p.mgPerMeasure, p.family, p.kind]),
+  ]);
   let table = kept.get(key);
   kept.delete(key);
   table ??= buildMixTable(products.map(mixableOf), {

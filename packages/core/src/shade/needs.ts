@@ -9,7 +9,10 @@ export const NEED_OF = ['skin', 'day', 'face'] as const;
 
 type Asked = { readonly features: Features; readonly day: Day | null; readonly kind: ProductKind };
 
-/** Something this client or this day asks of a product: what missing it costs in units of colour difference, and how that is said. */
+/**
+ * Something this client or this day asks of a product: what missing it costs in units of colour difference,
+ * and how that is said.
+ */
 type Need = {
   readonly of: (typeof NEED_OF)[number];
   readonly kinds: readonly ProductKind[];
@@ -21,10 +24,13 @@ type Need = {
 };
 
 const shiny = ({ finish }: Pick<Product, 'finish'>): boolean => finish === 'shimmer' || finish === 'dewy';
-const textured = (features: Features): boolean => sidesWhere(features, ({ texture }) => texture === 'textured').length > 0;
-const has = (features: Features, line: Features['lines'][number]): boolean => sidesWhere(features, ({ lines }) => lines.includes(line)).length > 0;
+const textured = (features: Features): boolean =>
+  sidesWhere(features, ({ texture }) => texture === 'textured').length > 0;
+const has = (features: Features, line: Features['lines'][number]): boolean =>
+  sidesWhere(features, ({ lines }) => lines.includes(line)).length > 0;
 const thick = ({ coverage }: Product): boolean => coverage === 'full' || coverage === 'opaque';
-const lasting = (day: Day | null): string | null => (day !== null && (day.long || day.heat || day.humidity || day.tears || day.dancing) ? day.words : null);
+const lasting = (day: Day | null): string | null =>
+  day !== null && (day.long || day.heat || day.humidity || day.tears || day.dancing) ? day.words : null;
 const wears = (product: Product, hours: number): boolean => propertiesOf(product).wearHours >= hours;
 
 const NEEDS: readonly Need[] = [
@@ -97,7 +103,8 @@ const NEEDS: readonly Need[] = [
     of: 'day',
     kinds: ['highlight', 'shadow'],
     why: ({ day }) => (day?.metal ? `${day.metal} jewellery` : null),
-    met: (p, { day }) => p.lab === null || p.finish === 'matte' || (day?.metal === 'gold') === hueOf(p.lab) > 55,
+    met: (p, { day }) =>
+      p.lab === null || p.finish === 'matte' || (day?.metal === 'gold') === hueOf(p.lab) > 55,
     cost: 0.5,
     words: 'against the metal she wears',
   },
@@ -105,7 +112,8 @@ const NEEDS: readonly Need[] = [
   {
     of: 'skin',
     kinds: ['primer', 'spray'],
-    why: ({ features, day, kind }) => (features.dry && !(kind === 'spray' && lasting(day)) ? 'dry skin' : null),
+    why: ({ features, day, kind }) =>
+      features.dry && !(kind === 'spray' && lasting(day)) ? 'dry skin' : null,
     met: (p) => p.finish === 'dewy' || p.finish === 'natural',
     cost: 1.2,
     words: 'takes moisture from dry skin',
@@ -113,7 +121,10 @@ const NEEDS: readonly Need[] = [
   {
     of: 'skin',
     kinds: ['primer', 'spray'],
-    why: ({ features, kind }) => (features.oily.length > 0 && !(features.dry && kind === 'spray') ? `oily ${features.oily.join(', ')}` : null),
+    why: ({ features, kind }) =>
+      features.oily.length > 0 && !(features.dry && kind === 'spray')
+        ? `oily ${features.oily.join(', ')}`
+        : null,
     met: (p) => p.finish === 'matte',
     cost: 1.4,
     words: 'does not mattify where she is oily',
@@ -121,7 +132,8 @@ const NEEDS: readonly Need[] = [
   {
     of: 'skin',
     kinds: ['primer'],
-    why: ({ features }) => (textured(features) && features.oily.length === 0 && !features.dry ? 'textured skin' : null),
+    why: ({ features }) =>
+      textured(features) && features.oily.length === 0 && !features.dry ? 'textured skin' : null,
     met: (p) => p.finish === 'natural' || p.finish === 'satin' || p.finish === 'matte',
     cost: 0.6,
     words: 'does not smooth texture',
@@ -129,7 +141,8 @@ const NEEDS: readonly Need[] = [
   {
     of: 'skin',
     kinds: ['primer', 'spray'],
-    why: ({ features, day }) => (!features.dry && features.oily.length === 0 && !lasting(day) ? 'skin that needs neither' : null),
+    why: ({ features, day }) =>
+      !features.dry && features.oily.length === 0 && !lasting(day) ? 'skin that needs neither' : null,
     met: (p) => p.finish === 'natural' || p.finish === 'satin',
     cost: 0.3,
     words: 'more than this skin needs',
@@ -177,7 +190,8 @@ const NEEDS: readonly Need[] = [
   {
     of: 'skin',
     kinds: ['highlight', 'blush', 'bronzer', 'base'],
-    why: ({ features }) => (isLined(features) || textured(features) ? (textured(features) ? 'textured skin' : 'lined skin') : null),
+    why: ({ features }) =>
+      isLined(features) || textured(features) ? (textured(features) ? 'textured skin' : 'lined skin') : null,
     met: (p) => p.finish !== 'shimmer',
     cost: 4,
     words: 'shimmer settles in lines',
@@ -218,7 +232,10 @@ const NEEDS: readonly Need[] = [
   {
     of: 'face',
     kinds: ['lip colour'],
-    why: ({ features }) => (has(features, 'lip') || sidesWhere(features, ({ lipEdge }) => lipEdge === 'blurred').length > 0 ? 'lip lines' : null),
+    why: ({ features }) =>
+      has(features, 'lip') || sidesWhere(features, ({ lipEdge }) => lipEdge === 'blurred').length > 0
+        ? 'lip lines'
+        : null,
     met: (p) => p.finish !== 'dewy' && p.family !== 'oil',
     cost: 2,
     words: 'bleeds into lip lines',
@@ -226,7 +243,8 @@ const NEEDS: readonly Need[] = [
   {
     of: 'face',
     kinds: ['brow'],
-    why: ({ features }) => (sidesWhere(features, ({ brows }) => brows === 'sparse').length > 0 ? 'sparse brows' : null),
+    why: ({ features }) =>
+      sidesWhere(features, ({ brows }) => brows === 'sparse').length > 0 ? 'sparse brows' : null,
     met: (p) => p.texture === 'pencil' || p.texture === 'gel',
     cost: 0.5,
     words: 'does not draw hairs',
@@ -234,8 +252,10 @@ const NEEDS: readonly Need[] = [
   {
     of: 'face',
     kinds: ['brow'],
-    why: ({ features }) => (sidesWhere(features, ({ brows }) => brows === 'tattooed').length > 0 ? 'tattooed brows' : null),
-    met: (p) => p.texture === 'pressed' || p.texture === 'loose' || p.texture === 'gel' || p.texture === 'pencil',
+    why: ({ features }) =>
+      sidesWhere(features, ({ brows }) => brows === 'tattooed').length > 0 ? 'tattooed brows' : null,
+    met: (p) =>
+      p.texture === 'pressed' || p.texture === 'loose' || p.texture === 'gel' || p.texture === 'pencil',
     cost: 0.5,
     words: 'does not sit on a tattoo',
   },
@@ -244,15 +264,25 @@ const NEEDS: readonly Need[] = [
 export type NeedMissed = { readonly of: Need['of']; readonly cost: number; readonly words: string };
 
 type Active = { readonly need: Need; readonly why: string };
-const activeKept = new WeakMap<ShadeContext, Map<ProductKind, { readonly asked: Asked; readonly needs: readonly Active[] }>>();
+const activeKept = new WeakMap<
+  ShadeContext,
+  Map<ProductKind, { readonly asked: Asked; readonly needs: readonly Active[] }>
+>();
 
 /** What is asked of a kind in a context: the same for every product of it. */
-function activeFor(kind: ProductKind, context: ShadeContext): { readonly asked: Asked; readonly needs: readonly Active[] } {
+function activeFor(
+  kind: ProductKind,
+  context: ShadeContext,
+): { readonly asked: Asked; readonly needs: readonly Active[] } {
   let byKind = activeKept.get(context);
   if (!byKind) activeKept.set(context, (byKind = new Map()));
   let active = byKind.get(kind);
   if (!active) {
-    const asked: Asked = { features: context.client.features, day: context.occasion ? dayOf(context.occasion) : null, kind };
+    const asked: Asked = {
+      features: context.client.features,
+      day: context.occasion ? dayOf(context.occasion) : null,
+      kind,
+    };
     const needs = NEEDS.flatMap((need): Active[] => {
       const why = need.kinds.includes(kind) ? need.why(asked) : null;
       return why === null ? [] : [{ need, why }];
@@ -265,5 +295,7 @@ function activeFor(kind: ProductKind, context: ShadeContext): { readonly asked: 
 /** What this client and this day ask of a product that it does not have. */
 export function needsMissed(product: Product, context: ShadeContext): NeedMissed[] {
   const { asked, needs } = activeFor(product.kind, context);
-  return needs.flatMap(({ need, why }) => (need.met(product, asked) ? [] : [{ of: need.of, cost: need.cost, words: `${need.words} (${why})` }]));
+  return needs.flatMap(({ need, why }) =>
+    need.met(product, asked) ? [] : [{ of: need.of, cost: need.cost, words: `${need.words} (${why})` }],
+  );
 }

@@ -1,4 +1,14 @@
-import { depthOf, hueOf, layerOver, mixSpectra, reconstructSpectrum, scatteringFor, type Coverage, type Lab, type Spectrum } from '../colour';
+import {
+  depthOf,
+  hueOf,
+  layerOver,
+  mixSpectra,
+  reconstructSpectrum,
+  scatteringFor,
+  type Coverage,
+  type Lab,
+  type Spectrum,
+} from '../colour';
 import type { Coloured } from './mixTables';
 
 /** A product or mix as the layer model sees it: its masstone and its scattering per mg/cm2. */
@@ -24,7 +34,13 @@ export function mixedOptics(parts: readonly { readonly product: Coloured; readon
   const optics = parts.map(({ product }) => opticsOf(product));
   const total = parts.reduce((sum, part) => sum + part.mg, 0);
   return {
-    masstone: mixSpectra(parts.map(({ product, mg }, i) => ({ spectrum: optics[i]!.masstone, parts: mg, tintingStrength: product.tintingStrength }))),
+    masstone: mixSpectra(
+      parts.map(({ product, mg }, i) => ({
+        spectrum: optics[i]!.masstone,
+        parts: mg,
+        tintingStrength: product.tintingStrength,
+      })),
+    ),
     scattering: parts.reduce((sum, { mg }, i) => sum + (mg / total) * optics[i]!.scattering, 0),
   };
 }
@@ -42,13 +58,18 @@ export function doseForCoverage({ masstone, scattering }: Optics, coverage: Cove
   return Math.min(DOSES.most, Math.max(DOSES.least, scatteringFor(masstone, coverage) / scattering));
 }
 
-/** How one colour lies beside another, in words: '0.6 steps deeper, yellower'. 'the same' when nothing is to be said. */
+/**
+ * How one colour lies beside another, in words: '0.6 steps deeper, yellower'. 'the same' when nothing is to
+ * be said.
+ */
 export function besideInWords(wanted: Lab, lab: Lab): string {
   const steps = depthOf(lab) - depthOf(wanted);
   const hue = ((hueOf(lab) - hueOf(wanted) + 540) % 360) - 180;
   const chroma = Math.hypot(lab[1], lab[2]) - Math.hypot(wanted[1], wanted[2]);
   const words = [
-    ...(Math.abs(steps) >= 0.15 ? [`${Math.abs(steps).toFixed(1)} steps ${steps > 0 ? 'deeper' : 'lighter'}`] : []),
+    ...(Math.abs(steps) >= 0.15
+      ? [`${Math.abs(steps).toFixed(1)} steps ${steps > 0 ? 'deeper' : 'lighter'}`]
+      : []),
     ...(Math.abs(hue) >= 3 ? [hue > 0 ? 'yellower' : 'pinker'] : []),
     ...(Math.abs(chroma) >= 1.5 ? [chroma > 0 ? 'stronger' : 'duller'] : []),
   ];

@@ -4,7 +4,11 @@ import { product } from '../look/look.testing';
 import { COVERS, measuresInWords, measuresToCover, ratioOfMeasures, roundsToCover } from './portions';
 
 const anyProduct = fc
-  .record({ mgPerMeasure: fc.integer({ min: 4, max: 300 }), smallestShare: fc.constantFrom(1, 0.5, 0.25), measure: fc.constantFrom(...MEASURES) })
+  .record({
+    mgPerMeasure: fc.integer({ min: 4, max: 300 }),
+    smallestShare: fc.constantFrom(1, 0.5, 0.25),
+    measure: fc.constantFrom(...MEASURES),
+  })
   .map((more) => product(1, 'base', [60, 12, 18], more));
 const mg = fc.double({ min: 1, max: 900, noNaN: true });
 
@@ -40,7 +44,9 @@ test.each([
   [2.25, 'dot', '2¼ dots'],
   [3, 'rice-grain', '3 rice-grains'],
   [1.3, 'drop', '1.3 drops'],
-] as const)('%d of a %s is said “%s”', (parts, measure, words) => expect(measuresInWords(parts, measure)).toBe(words));
+] as const)('%d of a %s is said “%s”', (parts, measure, words) =>
+  expect(measuresInWords(parts, measure)).toBe(words),
+);
 
 test('a ratio is in lowest whole terms and does not change with the amount', () => {
   expect(
@@ -53,8 +59,13 @@ test('a ratio is in lowest whole terms and does not change with the amount', () 
     ].map(ratioOfMeasures),
   ).toEqual(['2 : 1', '3 : 1', '1 : 4', '3 : 1 : 2', '1.1 : 2']);
   fc.assert(
-    fc.property(fc.array(fc.integer({ min: 1, max: 24 }), { minLength: 2, maxLength: 3 }), fc.integer({ min: 1, max: 6 }), (quarters, times) =>
-      expect(ratioOfMeasures(quarters.map((q) => (q * times) / 4))).toBe(ratioOfMeasures(quarters.map((q) => q / 4))),
+    fc.property(
+      fc.array(fc.integer({ min: 1, max: 24 }), { minLength: 2, maxLength: 3 }),
+      fc.integer({ min: 1, max: 6 }),
+      (quarters, times) =>
+        expect(ratioOfMeasures(quarters.map((q) => (q * times) / 4))).toBe(
+          ratioOfMeasures(quarters.map((q) => q / 4)),
+        ),
     ),
   );
 });

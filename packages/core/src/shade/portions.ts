@@ -12,12 +12,21 @@ export type Need = {
 };
 
 /** Skin area of a step's placements on this client in cm2. */
-export function areaOfStep(step: Pick<ShadeAsk, 'placements'>, client: Pick<ShadeClient, 'landmarks' | 'features'>): number {
-  return step.placements.reduce((sum, placement) => sum + placementArea(placement, client.landmarks, client.features), 0);
+export function areaOfStep(
+  step: Pick<ShadeAsk, 'placements'>,
+  client: Pick<ShadeClient, 'landmarks' | 'features'>,
+): number {
+  return step.placements.reduce(
+    (sum, placement) => sum + placementArea(placement, client.landmarks, client.features),
+    0,
+  );
 }
 
 /** The amount a step needs, in mg: area, dose, passes and what the tool keeps. */
-export function needOf(step: Pick<ShadeAsk, 'placements' | 'doseMgPerCm2' | 'passes' | 'tool'>, client: Pick<ShadeClient, 'landmarks' | 'features'>): Need {
+export function needOf(
+  step: Pick<ShadeAsk, 'placements' | 'doseMgPerCm2' | 'passes' | 'tool'>,
+  client: Pick<ShadeClient, 'landmarks' | 'features'>,
+): Need {
   const areaCm2 = areaOfStep(step, client);
   return { areaCm2, ...doseFor(step, areaCm2) };
 }
@@ -38,7 +47,13 @@ export function roundsToCover(perRoundMg: number, takenMg: number): number {
   return Math.max(1, Math.ceil((COVERS * takenMg) / perRoundMg - 1e-9));
 }
 
-const PLURAL: Readonly<Record<Measure, string>> = { pump: 'pumps', drop: 'drops', dot: 'dots', swipe: 'swipes', 'rice-grain': 'rice-grains' };
+const PLURAL: Readonly<Record<Measure, string>> = {
+  pump: 'pumps',
+  drop: 'drops',
+  dot: 'dots',
+  swipe: 'swipes',
+  'rice-grain': 'rice-grains',
+};
 
 /** '1½ pumps', 'half a pump', '3 drops'. */
 export function measuresInWords(parts: number, measure: Measure): string {
@@ -46,8 +61,20 @@ export function measuresInWords(parts: number, measure: Measure): string {
   if (parts === 0.25) return `a quarter ${measure}`;
   const whole = Math.floor(parts + 1e-9);
   const rest = parts - whole;
-  const share = Math.abs(rest - 0.5) < 0.01 ? '½' : Math.abs(rest - 0.25) < 0.01 ? '¼' : Math.abs(rest - 0.75) < 0.01 ? '¾' : null;
-  const number = rest < 0.01 ? String(whole) : share ? `${whole === 0 ? '' : whole}${share}` : String(Number(parts.toFixed(2)));
+  const share =
+    Math.abs(rest - 0.5) < 0.01
+      ? '½'
+      : Math.abs(rest - 0.25) < 0.01
+        ? '¼'
+        : Math.abs(rest - 0.75) < 0.01
+          ? '¾'
+          : null;
+  const number =
+    rest < 0.01
+      ? String(whole)
+      : share
+        ? `${whole === 0 ? '' : whole}${share}`
+        : String(Number(parts.toFixed(2)));
   return `${number} ${parts <= 1 ? measure : PLURAL[measure]}`;
 }
 

@@ -25,12 +25,17 @@ test('one wrong product stops nothing: it is set aside by name, and the answer i
   const wrong = product(90, 'base', [63, 110, -90], { shade: 'misread' });
   const contour = product(91, 'contour', [100, 50, 50], { finish: 'matte', shade: 'nonsense' });
   const kit = kitOf(...KIT.products, wrong, contour);
-  const [fine, hurt] = [fitLook(LOOK, client(), KIT, OCCASION, STAMP), fitLook(LOOK, client(), kit, OCCASION, STAMP)];
+  const [fine, hurt] = [
+    fitLook(LOOK, client(), KIT, OCCASION, STAMP),
+    fitLook(LOOK, client(), kit, OCCASION, STAMP),
+  ];
   expect(hurt.chart.steps.map((s) => s.use)).toEqual(fine.chart.steps.map((s) => s.use));
   expect(hurt.notes.filter((n) => n.includes('set aside'))).toHaveLength(2);
   expect(hurt.notes.join()).toContain('misread');
   expect(setAside(kit.products).aside.map((a) => a.product.shade)).toEqual(['misread', 'nonsense']);
   const context = { client: client(), kit, date: OCCASION.date };
   expect(matchShades(context).limits.join()).toContain('misread is set aside');
-  expect(matchStep(LOOK.steps[0]!, context).ruledOut.find((r) => r.product.shade === 'misread')!.why).toContain('set aside');
+  expect(
+    matchStep(LOOK.steps[0]!, context).ruledOut.find((r) => r.product.shade === 'misread')!.why,
+  ).toContain('set aside');
 });

@@ -30,7 +30,10 @@ const POSSIBLE: Readonly<Record<ProductKind, Span>> = {
 
 const kept = new Map<string, boolean>();
 
-/** Whether any surface can have this colour at all: whether a reflectance between nothing and everything gives it. */
+/**
+ * Whether any surface can have this colour at all: whether a reflectance between nothing and everything gives
+ * it.
+ */
 function isSurface(lab: Lab): boolean {
   const key = lab.join();
   let possible = kept.get(key);
@@ -70,7 +73,10 @@ function impossibleColour(kind: ProductKind, lab: Lab): string | null {
     : `${given} is no colour of a ${kind}: one has ${words}. Read the swatch again.`;
 }
 
-/** A kit without the products whose colour cannot be, and those by name with why: one wrong product stops nothing. */
+/**
+ * A kit without the products whose colour cannot be, and those by name with why: one wrong product stops
+ * nothing.
+ */
 export function setAside(products: readonly Product[]): {
   readonly sound: readonly Product[];
   readonly aside: readonly { readonly product: Product; readonly why: string }[];

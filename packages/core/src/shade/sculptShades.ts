@@ -12,7 +12,10 @@ import type { ShadeContext } from './usable';
 export const SCULPT_KINDS = ['contour', 'bronzer', 'blush', 'highlight'] as const;
 export type SculptKind = (typeof SCULPT_KINDS)[number];
 
-export type SculptReason = { readonly words: string; /** Units of colour difference it costs; below zero speaks for it. */ readonly cost: number };
+export type SculptReason = {
+  readonly words: string;
+  /** Units of colour difference it costs; below zero speaks for it. */ readonly cost: number;
+};
 
 export type SculptCandidate = {
   readonly product: Product;
@@ -49,11 +52,16 @@ const flush = ([L, a, b]: Lab): Lab => [L - 2, a + 18, b];
 /** The step a kind of sculpting stands for where no chart says one. */
 export function sculptAsk(kind: SculptKind, skin: Lab, contrast: 'soft' | 'bold'): ShadeAsk {
   const { role, guide, dose } = ASKING[kind];
-  const steps = { contour: SCHOOL_STEPS[contrast].contour, bronzer: SCHOOL_STEPS[contrast].bronzer, highlight: SCHOOL_STEPS[contrast].light };
+  const steps = {
+    contour: SCHOOL_STEPS[contrast].contour,
+    bronzer: SCHOOL_STEPS[contrast].bronzer,
+    highlight: SCHOOL_STEPS[contrast].light,
+  };
   return {
     role,
     title: kind,
-    shade: kind === 'blush' ? { lab: [...flush(skin)] } : { relative: { to: 'skin', depthSteps: steps[kind] } },
+    shade:
+      kind === 'blush' ? { lab: [...flush(skin)] } : { relative: { to: 'skin', depthSteps: steps[kind] } },
     wants: { kinds: [kind], ...(kind === 'contour' ? { finishes: ['matte'] } : {}) },
     placements: [{ guide, side: 'both' }],
     doseMgPerCm2: dose,
@@ -63,18 +71,43 @@ export function sculptAsk(kind: SculptKind, skin: Lab, contrast: 'soft' | 'bold'
 }
 
 /** Products for a sculpting step on this client: the one matcher asked for a step of this kind. */
-export function sculptShades(kind: SculptKind, context: ShadeContext, options: { readonly contrast?: 'soft' | 'bold' } = {}): SculptRanking {
+export function sculptShades(
+  kind: SculptKind,
+  context: ShadeContext,
+  options: { readonly contrast?: 'soft' | 'bold' } = {},
+): SculptRanking {
   const skin = skinTarget(context.client.skin);
-  if (!skin) return { wanted: null, words: 'Nothing of her skin has been read yet.', candidates: [], mix: null, ruledOut: [] };
+  if (!skin)
+    return {
+      wanted: null,
+      words: 'Nothing of her skin has been read yet.',
+      candidates: [],
+      mix: null,
+      ruledOut: [],
+    };
   const contrast = options.contrast ?? context.contrast ?? 'soft';
-  const match = matchStep(sculptAsk(kind, skin, contrast), { ...context, contrast }, { count: 40, outside: true });
+  const match = matchStep(
+    sculptAsk(kind, skin, contrast),
+    { ...context, contrast },
+    { count: 40, outside: true },
+  );
   const single = match.answers.filter((a) => a.parts.length === 1);
-  const owned = single.flatMap((answer) => (answer.parts[0]!.unit ? [candidateOf(answer, answer.parts[0]!.unit)] : []));
-  const notOwned = single.filter((a) => a.parts[0]!.unit === null).map((a) => ({ product: a.parts[0]!.product, why: 'not in any case' }));
+  const owned = single.flatMap((answer) =>
+    answer.parts[0]!.unit ? [candidateOf(answer, answer.parts[0]!.unit)] : [],
+  );
+  const notOwned = single
+    .filter((a) => a.parts[0]!.unit === null)
+    .map((a) => ({ product: a.parts[0]!.product, why: 'not in any case' }));
   const outside = match.outside.map((a) => ({ product: a.parts[0]!.product, why: a.misses[0]!.words }));
   return {
     wanted: kind === 'blush' ? null : match.target,
-    words: [inWords(kind, skin, match.target, context), match.gap?.words, match.gap?.buy ? `Buy ${match.gap.buy}.` : null].filter(Boolean).join(' '),
+    words: [
+      inWords(kind, skin, match.target, context),
+      match.gap?.words,
+      match.gap?.buy ? `Buy ${match.gap.buy}.` : null,
+    ]
+      .filter(Boolean)
+      .join(' '),
     candidates: owned,
     mix: owned.length === 0 ? mixInWords(match.answers.find((a) => a.parts.length > 1)) : null,
     ruledOut: [...match.ruledOut, ...outside, ...notOwned],
@@ -83,7 +116,9 @@ export function sculptShades(kind: SculptKind, context: ShadeContext, options: {
 
 function mixInWords(answer: ShadeAnswer | undefined): string | null {
   if (!answer) return null;
-  const parts = answer.parts.map(({ product, measures }) => `${measuresInWords(measures, product.measure)} ${productName(product)}`);
+  const parts = answer.parts.map(
+    ({ product, measures }) => `${measuresInWords(measures, product.measure)} ${productName(product)}`,
+  );
   return `${parts.join(' with ')}, shows ${Math.abs(answer.steps?.shown ?? 0).toFixed(1)} steps ${(answer.steps?.shown ?? 0) > 0 ? 'deeper' : 'lighter'}`;
 }
 
@@ -102,8 +137,10 @@ function candidateOf({ parts, steps, shown, cost, costs }: ShadeAnswer, unit: Un
 
 function inWords(kind: SculptKind, skin: Lab, wanted: Lab | null, { client }: ShadeContext): string {
   const { undertone } = undertoneOf(client.skin.neck ?? skin);
-  const eased = isLined(client.features) && (kind === 'contour' || kind === 'highlight') ? ', eased for lined skin' : '';
-  if (kind === 'blush') return `A flush stronger than her ${undertone} skin, not chalkier${isDeep(skin) ? ': red, plum or bright orange' : ''}.`;
+  const eased =
+    isLined(client.features) && (kind === 'contour' || kind === 'highlight') ? ', eased for lined skin' : '';
+  if (kind === 'blush')
+    return `A flush stronger than her ${undertone} skin, not chalkier${isDeep(skin) ? ': red, plum or bright orange' : ''}.`;
   const steps = depthOf(wanted!) - depthOf(skin);
   return `${Math.abs(steps).toFixed(1)} steps ${steps > 0 ? 'deeper' : 'lighter'} than her skin, for a ${undertone} undertone${eased}.`;
 }

@@ -1,5 +1,13 @@
 import fc from 'fast-check';
-import { deltaE2000, depthOf, labUnder, mixSpectra, reconstructSpectrum, shiftDepth, type Lab } from '../colour';
+import {
+  deltaE2000,
+  depthOf,
+  labUnder,
+  mixSpectra,
+  reconstructSpectrum,
+  shiftDepth,
+  type Lab,
+} from '../colour';
 import { BASES, client, id, KIT, kitOf, product, SKIN } from '../look/look.testing';
 import type { Kit } from '../kit';
 import {
@@ -28,7 +36,9 @@ import {
   type ShadeContext,
 } from '.';
 
-const context = (more: { kit?: Kit; skin?: Lab; features?: object; sensitivities?: string[]; date?: string } = {}): ShadeContext => ({
+const context = (
+  more: { kit?: Kit; skin?: Lab; features?: object; sensitivities?: string[]; date?: string } = {},
+): ShadeContext => ({
   client: client(more.skin ?? SKIN, { features: more.features, sensitivities: more.sensitivities }),
   kit: more.kit ?? KIT,
   date: more.date ?? '2031-05-14',
@@ -73,13 +83,18 @@ describe('match', () => {
       product(63, 'base', [61, 12, 19]),
       product(64, 'adjuster', [94, 0, 2], { finish: 'matte', measure: 'drop', mgPerMeasure: 35 }),
     );
-    const ids = (wishes = {}, who = context({ kit })) => matchable(who, wishes).map((p) => Number(p.id.slice(-3)));
+    const ids = (wishes = {}, who = context({ kit })) =>
+      matchable(who, wishes).map((p) => Number(p.id.slice(-3)));
     expect(ids()).toEqual([60, 61, 63, 64]);
     expect(ids({}, context({ kit, sensitivities: ['lanolin'] }))).toEqual([60, 63, 64]);
     expect(ids({ filter: { finishes: ['natural'] } })).toEqual([61, 63, 64]);
     expect(ids({}, context({ kit, date: '2035-01-01' }))).toEqual([]);
-    expect(matchShades(context({ kit: { products: [], units: [] } })).limits).toEqual(['No product of the kit meets these wishes.']);
-    expect(matchShades({ ...context(), client: { ...context().client, skin: {} } }).limits[0]).toMatch(/Nothing of her skin/);
+    expect(matchShades(context({ kit: { products: [], units: [] } })).limits).toEqual([
+      'No product of the kit meets these wishes.',
+    ]);
+    expect(matchShades({ ...context(), client: { ...context().client, skin: {} } }).limits[0]).toMatch(
+      /Nothing of her skin/,
+    );
   });
 
   test('families that do not agree are never stirred together; an adjuster is never worn alone', () => {
@@ -90,30 +105,41 @@ describe('match', () => {
     );
     const found = matchShades(context({ kit }));
     expect(found.singles.map((m) => m.parts[0]!.product.kind)).toEqual(['base', 'base']);
-    for (const match of [...found.pairs, ...found.triples]) expect(new Set(match.parts.map((p) => p.product.family)).size).toBe(1);
+    for (const match of [...found.pairs, ...found.triples])
+      expect(new Set(match.parts.map((p) => p.product.family)).size).toBe(1);
     expect(found.pairs.length).toBeGreaterThan(0);
   });
 
   test('a pinned product is in every answer; why not answers for any product', () => {
     const pin = BASES[3]!.id;
     const found = matchShades(context(), { pin });
-    for (const match of [...found.singles, ...found.pairs, ...found.triples]) expect(match.parts.some((p) => p.product.id === pin)).toBe(true);
+    for (const match of [...found.singles, ...found.pairs, ...found.triples])
+      expect(match.parts.some((p) => p.product.id === pin)).toBe(true);
     expect(whyNot(pin, context())).toMatch(/Alone it is \d+\.\d off: .* deeper.*best of all is \d/);
     expect(whyNot(id(20), context())).toMatch(/is a contour/);
     expect(whyNot(id(999), context())).toMatch(/not in this studio/);
-    expect(whyNot(BASES[0]!.id, context(), { filter: { finishes: ['matte'] } })).toMatch(/its finish is natural/);
-    expect(whyNot(BASES[0]!.id, context({ sensitivities: [], kit: { ...KIT, units: [] } }))).toMatch(/not in any case/);
+    expect(whyNot(BASES[0]!.id, context(), { filter: { finishes: ['matte'] } })).toMatch(
+      /its finish is natural/,
+    );
+    expect(whyNot(BASES[0]!.id, context({ sensitivities: [], kit: { ...KIT, units: [] } }))).toMatch(
+      /not in any case/,
+    );
   });
 
   test('more is taken for more skin, and less for a sheer veil than for full cover', () => {
     const taken = (wishes: object) => matchShades(context(), wishes).singles[0]!.amount.onFaceMg;
-    expect(taken({ zones: ['wholeFace', 'neck', 'decollete'] })).toBeGreaterThan(taken({ zones: ['wholeFace'] }));
+    expect(taken({ zones: ['wholeFace', 'neck', 'decollete'] })).toBeGreaterThan(
+      taken({ zones: ['wholeFace'] }),
+    );
     expect(taken({ coverage: 'full' })).toBeGreaterThan(taken({ coverage: 'sheer' }));
   });
 
   test('says what would be opened and what does not suffice', () => {
     const [one] = BASES;
-    const kit: Kit = { products: [one!], units: [{ id: id(500), productId: one!.id, openedOn: null, remainingMg: 20, place: '' }] };
+    const kit: Kit = {
+      products: [one!],
+      units: [{ id: id(500), productId: one!.id, openedOn: null, remainingMg: 20, place: '' }],
+    };
     const notes = matchShades(context({ kit })).singles[0]!.notes.join('; ');
     expect(notes).toMatch(/would be opened/);
     expect(notes).toMatch(/not enough/);
@@ -133,29 +159,48 @@ test('a colour beside another in words', () => {
 
 test('the unit that ends first is taken first, opened before sealed, never an empty one', () => {
   const p = product(10, 'base', SKIN);
-  const unit = (n: number, openedOn: string | null, remainingMg = 100) => ({ id: id(n), productId: p.id, openedOn, remainingMg, place: '' });
-  const kit = { products: [p], units: [unit(1, null), unit(2, '2031-04-01'), unit(3, '2031-01-01'), unit(4, '2030-09-01', 0), unit(5, '2029-01-01')] };
+  const unit = (n: number, openedOn: string | null, remainingMg = 100) => ({
+    id: id(n),
+    productId: p.id,
+    openedOn,
+    remainingMg,
+    place: '',
+  });
+  const kit = {
+    products: [p],
+    units: [
+      unit(1, null),
+      unit(2, '2031-04-01'),
+      unit(3, '2031-01-01'),
+      unit(4, '2030-09-01', 0),
+      unit(5, '2029-01-01'),
+    ],
+  };
   expect(unitToTake(p, { kit, date: '2031-05-14' })!.id).toBe(id(3));
   expect(unusableBecause(p, context({ kit: { ...kit, units: [unit(4, '2031-01-01', 0)] } }))).toBe('used up');
 });
 
 test('one 1:1 test mix gives the tinting strength back', () => {
   fc.assert(
-    fc.property(fc.double({ min: 0.2, max: 6, noNaN: true }), fc.constantFrom<Lab>([42, -4, -28], [82, 6, 58], [45, 42, 24]), (strength, adjuster) => {
-      const base: Lab = [66, 12, 20];
-      const spectrum = (lab: Lab) => reconstructSpectrum(lab, 'D65', 'oxide').spectrum;
-      const read = labUnder(
-        mixSpectra([
-          { spectrum: spectrum(adjuster), parts: 1, tintingStrength: strength },
-          { spectrum: spectrum(base), parts: 1 },
-        ]),
-        'D65',
-      );
-      const found = calibrateTinting(adjuster, base, read);
-      expect(found.strength / strength).toBeCloseTo(1, 3);
-      expect(found.deltaE).toBeLessThan(0.01);
-      expect(found.before).toBeGreaterThanOrEqual(found.deltaE - 1e-9);
-    }),
+    fc.property(
+      fc.double({ min: 0.2, max: 6, noNaN: true }),
+      fc.constantFrom<Lab>([42, -4, -28], [82, 6, 58], [45, 42, 24]),
+      (strength, adjuster) => {
+        const base: Lab = [66, 12, 20];
+        const spectrum = (lab: Lab) => reconstructSpectrum(lab, 'D65', 'oxide').spectrum;
+        const read = labUnder(
+          mixSpectra([
+            { spectrum: spectrum(adjuster), parts: 1, tintingStrength: strength },
+            { spectrum: spectrum(base), parts: 1 },
+          ]),
+          'D65',
+        );
+        const found = calibrateTinting(adjuster, base, read);
+        expect(found.strength / strength).toBeCloseTo(1, 3);
+        expect(found.deltaE).toBeLessThan(0.01);
+        expect(found.before).toBeGreaterThanOrEqual(found.deltaE - 1e-9);
+      },
+    ),
     { numRuns: 25, seed: 4 },
   );
 });
@@ -207,14 +252,25 @@ describe('correct', () => {
   });
 
   test('a pale concealer over a shadow is warned of as a grey cast', () => {
-    const { corrections } = chooseCorrector([62, 12, 19], [54, 13, 15], context({ kit, skin: [62, 12, 19] }), { over: id(74), count: 40 });
+    const { corrections } = chooseCorrector(
+      [62, 12, 19],
+      [54, 13, 15],
+      context({ kit, skin: [62, 12, 19] }),
+      { over: id(74), count: 40 },
+    );
     expect(corrections.flatMap((c) => c.warnings).some((w) => w.includes('grey cast'))).toBe(true);
-    const deep = chooseCorrector([38, 12, 15], [31, 12, 11], context({ kit, skin: [38, 12, 15] }), { over: id(74), count: 40 });
+    const deep = chooseCorrector([38, 12, 15], [31, 12, 11], context({ kit, skin: [38, 12, 15] }), {
+      over: id(74),
+      count: 40,
+    });
     expect(deep.corrections.flatMap((c) => c.warnings).some((w) => w.includes('ashy'))).toBe(true);
   });
 
   test('answers that cost the same are shown as ties', () => {
-    const twins = kitOf(product(73, 'concealer', [70, 10, 18], { coverage: 'full' }), product(76, 'concealer', [70, 10.05, 18], { coverage: 'full' }));
+    const twins = kitOf(
+      product(73, 'concealer', [70, 10, 18], { coverage: 'full' }),
+      product(76, 'concealer', [70, 10.05, 18], { coverage: 'full' }),
+    );
     const { corrections } = chooseCorrector([70, 10, 18], [62, 11, 14], context({ kit: twins }));
     expect(corrections[1]!.tie).toBe(true);
     expect(corrections[0]!.tie).toBe(false);
@@ -237,20 +293,36 @@ describe('sculpt', () => {
     expect(mature.candidates[0]!.product.finish).toBe('satin');
     expect(mature.words).toMatch(/eased/);
     expect(depthOf(mature.wanted!)).toBeGreaterThan(depthOf(young.wanted!));
-    expect(mature.candidates.find((c) => c.product.finish === 'shimmer')!.reasons.some((r) => r.words.includes('shimmer settles in lines'))).toBe(true);
+    expect(
+      mature.candidates
+        .find((c) => c.product.finish === 'shimmer')!
+        .reasons.some((r) => r.words.includes('shimmer settles in lines')),
+    ).toBe(true);
   });
 
-  const blushes = kitOf(product(80, 'blush', [74, 24, 12], { shade: 'shell' }), product(81, 'blush', [36, 40, 20], { shade: 'clay' }));
+  const blushes = kitOf(
+    product(80, 'blush', [74, 24, 12], { shade: 'shell' }),
+    product(81, 'blush', [36, 40, 20], { shade: 'clay' }),
+  );
   test.each<[Lab, string]>([
     [[36, 13, 13], 'clay'],
     [[78, 9, 15], 'shell'],
-  ])('blush on skin %j is %s', (skin, shade) => expect(sculptShades('blush', context({ kit: blushes, skin })).candidates[0]!.product.shade).toBe(shade));
+  ])('blush on skin %j is %s', (skin, shade) =>
+    expect(sculptShades('blush', context({ kit: blushes, skin })).candidates[0]!.product.shade).toBe(shade),
+  );
 
-  const bronzers = kitOf(product(82, 'bronzer', [56, 15, 16], { shade: 'rose' }), product(83, 'bronzer', [56, 11, 26], { shade: 'gold' }));
+  const bronzers = kitOf(
+    product(82, 'bronzer', [56, 15, 16], { shade: 'rose' }),
+    product(83, 'bronzer', [56, 11, 26], { shade: 'gold' }),
+  );
   test('bronzer goes by undertone', () => {
     const cool: Lab = shiftDepth([66, 12, 18], 0, { undertone: 'cool' });
     const olive: Lab = shiftDepth([60, 12, 18], 0, { undertone: 'olive' });
-    const first = (neck: Lab) => sculptShades('bronzer', { ...context({ kit: bronzers }), client: { ...context().client, skin: { neck } } }).candidates[0]!;
+    const first = (neck: Lab) =>
+      sculptShades('bronzer', {
+        ...context({ kit: bronzers }),
+        client: { ...context().client, skin: { neck } },
+      }).candidates[0]!;
     expect(first(cool).product.shade).toBe('rose');
     expect(first(olive).product.shade).toBe('gold');
   });
@@ -260,7 +332,8 @@ describe('flash', () => {
   const skin = skinSpectrum([40, 12, 15]);
   test('no layer no cast, more and stronger layers a lighter photo, deep skin most', () => {
     expect(flashback(skin, []).deltaL).toBe(0);
-    const at = (grade: 0 | 1 | 2 | 3, dose: number, lab: Lab = [40, 12, 15]) => flashback(skinSpectrum(lab), [{ grade, doseMgPerCm2: dose }]).deltaL;
+    const at = (grade: 0 | 1 | 2 | 3, dose: number, lab: Lab = [40, 12, 15]) =>
+      flashback(skinSpectrum(lab), [{ grade, doseMgPerCm2: dose }]).deltaL;
     expect(at(0, 1)).toBe(0);
     expect(at(3, 1)).toBeGreaterThan(at(1, 1));
     expect(at(2, 1)).toBeGreaterThan(at(2, 0.2));
@@ -268,7 +341,11 @@ describe('flash', () => {
     expect(flashback(skin, [{ grade: 3, doseMgPerCm2: 1 }]).cast).toBe(true);
   });
   test('the studio’s own result goes before the guess', () => {
-    const powder = product(1, 'powder', [90, 0, 2], { texture: 'loose', finish: 'shimmer', ingredients: ['silica'] });
+    const powder = product(1, 'powder', [90, 0, 2], {
+      texture: 'loose',
+      finish: 'shimmer',
+      ingredients: ['silica'],
+    });
     expect(flashGradeOf(powder)).toBe(3);
     expect(flashGradeOf({ ...powder, flashGrade: 0 })).toBe(0);
     expect(flashGradeOf(product(2, 'base', SKIN))).toBe(0);
@@ -292,12 +369,16 @@ describe('substitute', () => {
     expect(found.every((s) => s.parts.every((p) => p.product.kind === 'base'))).toBe(true);
     const sheer = found.find((s) => s.parts.length === 1 && s.parts[0]!.product.id === id(91));
     expect(sheer!.doseFactor).toBeGreaterThan(1.5);
-    expect(sheer!.reasons.join('; ')).toMatch(/shimmer instead of natural.*sheer coverage instead of medium.*take .* times the dose/);
-    for (const s of found) expect(s.onSkin!.deltaE).toBeCloseTo(deltaE2000(s.onSkin!.before, s.onSkin!.after), 9);
+    expect(sheer!.reasons.join('; ')).toMatch(
+      /shimmer instead of natural.*sheer coverage instead of medium.*take .* times the dose/,
+    );
+    for (const s of found)
+      expect(s.onSkin!.deltaE).toBeCloseTo(deltaE2000(s.onSkin!.before, s.onSkin!.after), 9);
   });
 
   test('what is not packed, forbidden or unsafe is not offered', () => {
-    const ids = (options = {}, who = context({ kit })) => substitute(gone, who, options).flatMap((s) => s.parts.map((p) => p.product.id));
+    const ids = (options = {}, who = context({ kit })) =>
+      substitute(gone, who, options).flatMap((s) => s.parts.map((p) => p.product.id));
     expect(ids({ notPacked: [id(92)] })).not.toContain(id(92));
     expect(ids({ forbids: { finishes: ['shimmer'], kinds: [] } })).not.toContain(id(91));
     expect(substitute(gone, context({ kit, sensitivities: ['lanolin'], date: '2040-01-01' }))).toEqual([]);
@@ -305,7 +386,10 @@ describe('substitute', () => {
 
   test('a product without colour is replaced by its character', () => {
     const spray = product(96, 'spray', null, { finish: 'matte' });
-    const sprays = kitOf(product(97, 'spray', null, { finish: 'dewy' }), product(98, 'spray', null, { finish: 'natural' }));
+    const sprays = kitOf(
+      product(97, 'spray', null, { finish: 'dewy' }),
+      product(98, 'spray', null, { finish: 'natural' }),
+    );
     const found = substitute(spray, context({ kit: sprays }));
     expect(found[0]!.parts[0]!.product.id).toBe(id(98));
     expect(found[0]!.deltaE).toBeNull();
@@ -314,15 +398,26 @@ describe('substitute', () => {
   test('says why one is needed', () => {
     expect(needsSubstitute(gone, context({ kit }))).toMatch(/no longer in the kit/);
     expect(needsSubstitute(product(92, 'base', [61, 12, 19]), context({ kit }))).toBeNull();
-    expect(needsSubstitute(product(92, 'base', [61, 12, 19]), context({ kit }), [id(92)])).toMatch(/not packed/);
-    expect(needsSubstitute(product(92, 'base', [61, 12, 19]), context({ kit, date: '2035-05-14' }))).toMatch(/shelf life/);
+    expect(needsSubstitute(product(92, 'base', [61, 12, 19]), context({ kit }), [id(92)])).toMatch(
+      /not packed/,
+    );
+    expect(needsSubstitute(product(92, 'base', [61, 12, 19]), context({ kit, date: '2035-05-14' }))).toMatch(
+      /shelf life/,
+    );
   });
 });
 
 describe('which pan', () => {
-  const pans = [product(1, 'shadow', [60, 10, 10]), product(2, 'shadow', [60.6, 10, 10.4]), product(3, 'shadow', [30, 20, 5])];
+  const pans = [
+    product(1, 'shadow', [60, 10, 10]),
+    product(2, 'shadow', [60.6, 10, 10.4]),
+    product(3, 'shadow', [30, 20, 5]),
+  ];
   test('one far from all others is sure, two alike stay a choice, a stranger is none', () => {
-    expect(identifyPan([30.3, 20, 5.2], pans)).toMatchObject({ verdict: 'sure', guesses: [{ product: { id: id(3) } }] });
+    expect(identifyPan([30.3, 20, 5.2], pans)).toMatchObject({
+      verdict: 'sure',
+      guesses: [{ product: { id: id(3) } }],
+    });
     expect(identifyPan([60.3, 10, 10.2], pans).verdict).toBe('between');
     expect(identifyPan([80, -30, 40], pans)).toMatchObject({ verdict: 'none', guesses: [] });
     expect(identifyPan([50, 0, 0], [])).toMatchObject({ verdict: 'none', none: 1 });
@@ -337,7 +432,8 @@ describe('which pan', () => {
 test('the shade map names the skins nothing comes near', () => {
   const { points, gaps } = shadeMap(BASES);
   expect(points).toHaveLength(BASES.length);
-  for (const gap of gaps) expect(Math.min(...BASES.map((p) => deltaE2000(p.lab!, gap.lab)))).toBeCloseTo(gap.nearest, 9);
+  for (const gap of gaps)
+    expect(Math.min(...BASES.map((p) => deltaE2000(p.lab!, gap.lab)))).toBeCloseTo(gap.nearest, 9);
   expect(gaps.some((g) => g.depth > 18)).toBe(true);
   expect(shadeMap([]).gaps).toHaveLength(48);
 });

@@ -1,4 +1,13 @@
-import { deltaE2000, depthOf, lightnessAtDepth, matchBase, shiftDepth, undertoneOf, type Lab, type Undertone } from '../colour';
+import {
+  deltaE2000,
+  depthOf,
+  lightnessAtDepth,
+  matchBase,
+  shiftDepth,
+  undertoneOf,
+  type Lab,
+  type Undertone,
+} from '../colour';
 import type { Product, ProductKind } from '../kit';
 import { isColoured, mixTableOf } from './mixTables';
 
@@ -25,7 +34,11 @@ const UNDERTONES: readonly Undertone[] = ['cool', 'neutral', 'warm', 'olive'];
 /** Where each base lies by depth and hue, and which skins neither a product nor a mix of two comes near. */
 export function shadeMap(products: readonly Product[], kinds: readonly ProductKind[] = ['base']): ShadeMap {
   const bases = products.filter(isColoured).filter((p) => kinds.includes(p.kind) && !p.withdrawn);
-  const points = bases.map((product) => ({ product, depth: depthOf(product.lab), hueOffset: undertoneOf(product.lab).hueOffset }));
+  const points = bases.map((product) => ({
+    product,
+    depth: depthOf(product.lab),
+    hueOffset: undertoneOf(product.lab).hueOffset,
+  }));
   const table = bases.length === 0 ? null : mixTableOf(bases, 2);
   const gaps = DEPTHS.flatMap((depth) =>
     UNDERTONES.flatMap((undertone): ShadeGap[] => {

@@ -27,7 +27,13 @@ export type ShadeAsk = {
   readonly role: LayerKind | 'care';
   /** Steps from the skin, positive deeper; a fixed colour; or none. */
   readonly shade:
-    | { readonly relative: { readonly to: 'skin'; readonly depthSteps: number; readonly undertone?: Undertone } }
+    | {
+        readonly relative: {
+          readonly to: 'skin';
+          readonly depthSteps: number;
+          readonly undertone?: Undertone;
+        };
+      }
     | { readonly lab: readonly [number, number, number] }
     | null;
   readonly wants: {
@@ -44,14 +50,26 @@ export type ShadeAsk = {
   readonly phase?: string;
 };
 
-/** From these steps on a base is an edge or a centre by design (a base nearer than that is within BASE_WITHIN), and a concealer there to brighten. */
+/**
+ * From these steps on a base is an edge or a centre by design (a base nearer than that is within
+ * BASE_WITHIN), and a concealer there to brighten.
+ */
 const EDGE_FROM = 0.65;
 const CENTRE_FROM = -0.4;
 const BRIGHTEN_FROM = -0.6;
-const UNDER_EYE: readonly string[] = ['zone.underEye', 'zone.innerCorner', 'underEyeLight', 'innerComma', 'outerWedge', 'correctUnderEye', 'underEyeVeil'];
+const UNDER_EYE: readonly string[] = [
+  'zone.underEye',
+  'zone.innerCorner',
+  'underEyeLight',
+  'innerComma',
+  'outerWedge',
+  'correctUnderEye',
+  'underEyeVeil',
+];
 const SOCKET: readonly string[] = ['socket', 'outerLid', 'lowerLine', 'zone.crease', 'openLid'];
 
-const guidesOf = (step: Pick<ShadeAsk, 'placements'>): readonly string[] => step.placements.flatMap((p) => ('guide' in p ? [p.guide] : []));
+const guidesOf = (step: Pick<ShadeAsk, 'placements'>): readonly string[] =>
+  step.placements.flatMap((p) => ('guide' in p ? [p.guide] : []));
 /** Whether all a step's guided places lie under the eye. */
 export const isUnderEye = (step: Pick<ShadeAsk, 'placements'>): boolean => {
   const guides = guidesOf(step);
@@ -64,7 +82,9 @@ export function askedSteps({ shade }: Pick<ShadeAsk, 'shade'>): number | null {
 }
 
 /** The role a step's colour has on skin; null for what has none: liner, lashes, correctors, care. */
-export function shadeRoleOf(step: Pick<ShadeAsk, 'role' | 'shade' | 'placements' | 'wants'>): ShadeRole | null {
+export function shadeRoleOf(
+  step: Pick<ShadeAsk, 'role' | 'shade' | 'placements' | 'wants'>,
+): ShadeRole | null {
   const asked = askedSteps(step) ?? 0;
   switch (step.role) {
     case 'base':
@@ -86,7 +106,9 @@ export function shadeRoleOf(step: Pick<ShadeAsk, 'role' | 'shade' | 'placements'
     case 'eye':
       return guidesOf(step).some((guide) => SOCKET.includes(guide)) ? 'socket' : 'lid';
     case 'lip':
-      return step.wants.kinds.includes('lip liner') && !step.wants.kinds.includes('lip colour') ? null : 'lip';
+      return step.wants.kinds.includes('lip liner') && !step.wants.kinds.includes('lip colour')
+        ? null
+        : 'lip';
     default:
       return null;
   }

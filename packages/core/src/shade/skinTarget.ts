@@ -9,11 +9,16 @@ export const DEFAULT_WEIGHTS: TargetWeights = { face: 50, neck: 30, decollete: 2
 
 /** The face's own colour: forehead, cheek and chin, whichever are read. `null` before any reading. */
 export function faceColour(skin: Skin): Lab | null {
-  const read = [skin.forehead, skin.cheek, skin.chin, skin.mouthSide].filter((lab): lab is Lab => lab !== undefined);
+  const read = [skin.forehead, skin.cheek, skin.chin, skin.mouthSide].filter(
+    (lab): lab is Lab => lab !== undefined,
+  );
   return read.length === 0 ? null : meanLab(read.map((lab) => ({ lab, weight: 1 })));
 }
 
-/** The colour a base should have: face, neck and decollete by weight, unread ones left out. `null` before any reading. */
+/**
+ * The colour a base should have: face, neck and decollete by weight, unread ones left out. `null` before any
+ * reading.
+ */
 export function skinTarget(skin: Skin, weights: TargetWeights = DEFAULT_WEIGHTS): Lab | null {
   const face = faceColour(skin);
   const parts = [

@@ -1,4 +1,13 @@
-import { chromaOf, deltaE2000, depthOf, differenceInWords, hueOf, neutralSkinAt, type Lab, type Spectrum } from '../colour';
+import {
+  chromaOf,
+  deltaE2000,
+  depthOf,
+  differenceInWords,
+  hueOf,
+  neutralSkinAt,
+  type Lab,
+  type Spectrum,
+} from '../colour';
 import { propertiesOf, type Product } from '../kit';
 import type { AnswerPart, CostPart, ShadeAnswer } from './answers';
 import type { Day } from './day';
@@ -25,13 +34,23 @@ const COST = {
   flash: 3,
 } as const;
 
-/** Of the steps asked a film is to show this much: it is aimed a little short, since what is too deep cannot be taken back. */
+/**
+ * Of the steps asked a film is to show this much: it is aimed a little short, since what is too deep cannot
+ * be taken back.
+ */
 const SHOWN_SHARE = 0.95;
 /** Roles judged by how deep they show; the others by how near they come. */
 export const BY_DEPTH: readonly (ShadeRole | null)[] = ['contour', 'bronzer'];
 
 /** Lids and lips are too small to look cast in a flash. */
-export const TOO_SMALL_TO_CAST: readonly ShadeAsk['role'][] = ['brow', 'eye', 'liner', 'lash', 'lip', 'lip line'];
+export const TOO_SMALL_TO_CAST: readonly ShadeAsk['role'][] = [
+  'brow',
+  'eye',
+  'liner',
+  'lash',
+  'lip',
+  'lip line',
+];
 
 /** Of each part the member that costs most: a mix is as shiny as its shiniest. */
 export function worstOf(lists: readonly (readonly CostPart[])[]): CostPart[] {
@@ -43,7 +62,10 @@ export function worstOf(lists: readonly (readonly CostPart[])[]): CostPart[] {
   return [...worst.values()];
 }
 
-/** How far the colour is off: for a shadow by the depth that shows and apart from it by hue and strength; for the rest by CIEDE2000 of the pan. */
+/**
+ * How far the colour is off: for a shadow by the depth that shows and apart from it by hue and strength; for
+ * the rest by CIEDE2000 of the pan.
+ */
 export function colourCosts(
   role: ShadeRole | null,
   target: Lab | null,
@@ -83,37 +105,70 @@ export function productCosts(product: Product, ask: ShadeAsk, context: ShadeCont
   return [
     ...(!textures || textures.includes(product.texture)
       ? []
-      : [{ part: 'texture' as const, units: COST.texture, words: `${product.texture}, not ${textures.join(' or ')}` }]),
+      : [
+          {
+            part: 'texture' as const,
+            units: COST.texture,
+            words: `${product.texture}, not ${textures.join(' or ')}`,
+          },
+        ]),
     ...(!finishes || finishes.includes(product.finish)
       ? []
-      : [{ part: 'finish' as const, units: COST.finish, words: `${product.finish}, not ${finishes.join(' or ')}` }]),
+      : [
+          {
+            part: 'finish' as const,
+            units: COST.finish,
+            words: `${product.finish}, not ${finishes.join(' or ')}`,
+          },
+        ]),
     ...(ask.phase === 'sculpt' && !textures && (product.texture === 'pressed' || product.texture === 'loose')
       ? [{ part: 'texture' as const, units: COST.powderEarly, words: 'a powder, before anything is set' }]
       : []),
-    ...(product.kind === 'adjuster' ? [] : needsMissed(product, context).map(({ of, cost, words }) => ({ part: of, units: cost, words }))),
+    ...(product.kind === 'adjuster'
+      ? []
+      : needsMissed(product, context).map(({ of, cost, words }) => ({ part: of, units: cost, words }))),
   ];
 }
 
 /** What a camera's flash would throw back, by the studio's own photos or the model. */
-export function flashCosts(members: readonly { readonly product: Product }[], ground: Spectrum | null, dose: number, day: Day | null): CostPart[] {
+export function flashCosts(
+  members: readonly { readonly product: Product }[],
+  ground: Spectrum | null,
+  dose: number,
+  day: Day | null,
+): CostPart[] {
   const grade = members.map(({ product }) => flashGradeOf(product)).reduce((a, b) => (b > a ? b : a));
   if (!ground || !day?.camera || grade === 0 || dose === 0) return [];
   const { deltaL, cast } = flashback(ground, [{ grade, doseMgPerCm2: dose }]);
-  return cast ? [{ part: 'day', units: COST.flash, words: `may turn ${deltaL.toFixed(1)} lighter in a flash` }] : [];
+  return cast
+    ? [{ part: 'day', units: COST.flash, words: `may turn ${deltaL.toFixed(1)} lighter in a flash` }]
+    : [];
 }
 
 /** What stirring costs: each further bottle, and an adjuster whose strength is guessed. */
-export function mixCosts(members: readonly { readonly product: Product; readonly measures: number }[]): CostPart[] {
+export function mixCosts(
+  members: readonly { readonly product: Product; readonly measures: number }[],
+): CostPart[] {
   if (members.length === 1) return [];
   const guessed = members.some(({ product }) => product.kind === 'adjuster' && product.tintingStrength === 1);
   return [
-    { part: 'mix', units: COST.mix * (members.length - 1), words: `mix ${ratioOfMeasures(members.map((m) => m.measures))}` },
-    ...(guessed ? [{ part: 'mix' as const, units: COST.adjuster, words: 'an adjuster whose strength nobody has tried' }] : []),
+    {
+      part: 'mix',
+      units: COST.mix * (members.length - 1),
+      words: `mix ${ratioOfMeasures(members.map((m) => m.measures))}`,
+    },
+    ...(guessed
+      ? [{ part: 'mix' as const, units: COST.adjuster, words: 'an adjuster whose strength nobody has tried' }]
+      : []),
   ];
 }
 
 /** What is taken beyond the need, and why it cannot be less. */
-export function amountCosts(members: readonly { readonly product: Product; readonly measures: number }[], madeMg: number, { takenMg }: Need): CostPart[] {
+export function amountCosts(
+  members: readonly { readonly product: Product; readonly measures: number }[],
+  madeMg: number,
+  { takenMg }: Need,
+): CostPart[] {
   if (takenMg <= 0) return [];
   const times = madeMg / takenMg;
   if (times <= 1.1) return [];
@@ -131,7 +186,9 @@ export function amountCosts(members: readonly { readonly product: Product; reado
   return [
     {
       part: 'waste',
-      units: COST.waste * (Math.min(times, 4) - 1.1) + (times > MOST_TAKEN && members.length > 1 ? COST.tooMuch : 0),
+      units:
+        COST.waste * (Math.min(times, 4) - 1.1) +
+        (times > MOST_TAKEN && members.length > 1 ? COST.tooMuch : 0),
       words: `${made} ${members.length === 1 && only!.measures <= 1 ? 'holds' : 'hold'} ${Math.round(madeMg)} mg, ${Math.round(takenMg)} needed${why}`,
     },
   ];
@@ -141,9 +198,13 @@ export function amountCosts(members: readonly { readonly product: Product; reado
 export function stockCosts(parts: readonly AnswerPart[]): CostPart[] {
   const notOwned = parts.filter(({ unit }) => unit === null);
   if (notOwned.length > 0) return [{ part: 'stock', units: COST.notOwned, words: 'not in the kit' }];
-  const short = parts.some(({ unit, product, measures }) => unit !== null && unit.remainingMg < measures * product.mgPerMeasure);
+  const short = parts.some(
+    ({ unit, product, measures }) => unit !== null && unit.remainingMg < measures * product.mgPerMeasure,
+  );
   return [
     ...(short ? [{ part: 'stock' as const, units: COST.short, words: 'not enough left' }] : []),
-    ...(parts.some(({ unit }) => unit?.openedOn === null) ? [{ part: 'stock' as const, units: COST.unopened, words: 'would be opened' }] : []),
+    ...(parts.some(({ unit }) => unit?.openedOn === null)
+      ? [{ part: 'stock' as const, units: COST.unopened, words: 'would be opened' }]
+      : []),
   ];
 }

@@ -1,4 +1,13 @@
-import { COVERAGES, deltaE2000, labUnder, matchBase, reconstructSpectrum, undertoneOf, type Coverage, type Lab } from '../colour';
+import {
+  COVERAGES,
+  deltaE2000,
+  labUnder,
+  matchBase,
+  reconstructSpectrum,
+  undertoneOf,
+  type Coverage,
+  type Lab,
+} from '../colour';
 import { familiesAgree, FINISHES, productName, type Product, type ProductSnapshot, type Unit } from '../kit';
 import { isColoured, mixTableOf, type Coloured } from './mixTables';
 import { besideInWords, layOver, mixedOptics, opticsOf } from './optics';
@@ -24,7 +33,15 @@ export type Substitute = {
 };
 
 /** What being different from the product replaced costs, in units of colour difference. */
-const COST = { finishStep: 0.8, textureStep: 0.7, coverageStep: 0.6, family: 1, mix: 0.3, unopened: 0.15, outOfRange: 4 } as const;
+const COST = {
+  finishStep: 0.8,
+  textureStep: 0.7,
+  coverageStep: 0.6,
+  family: 1,
+  mix: 0.3,
+  unopened: 0.15,
+  outOfRange: 4,
+} as const;
 /** What a product of a kind is to the skin, where no step says it. */
 const ASK_OF: Readonly<Partial<Record<Product['kind'], Pick<ShadeAsk, 'role' | 'shade'>>>> = {
   base: { role: 'base', shade: null },
@@ -37,7 +54,15 @@ const ASK_OF: Readonly<Partial<Record<Product['kind'], Pick<ShadeAsk, 'role' | '
 };
 const COVERAGE_ORDER = Object.keys(COVERAGES) as readonly Coverage[];
 /** Textures in order from runny to dry: neighbours replace each other with ease. */
-const TEXTURE_ORDER: readonly Product['texture'][] = ['liquid', 'gel', 'cream', 'stick', 'pencil', 'pressed', 'loose'];
+const TEXTURE_ORDER: readonly Product['texture'][] = [
+  'liquid',
+  'gel',
+  'cream',
+  'stick',
+  'pencil',
+  'pressed',
+  'loose',
+];
 
 export type SubstituteOptions = {
   readonly count?: number;
@@ -49,17 +74,26 @@ export type SubstituteOptions = {
 };
 
 /**
- * The nearest of the kit to a product that cannot be used: by colour, finish, coverage, texture and family, singles and
- * for bases also mixes, with how far off each is, the dose that covers alike and the result on her skin.
+ * The nearest of the kit to a product that cannot be used: by colour, finish, coverage, texture and family,
+ * singles and for bases also mixes, with how far off each is, the dose that covers alike and the result on
+ * her skin.
  */
-export function substitute(product: ProductSnapshot, context: ShadeContext, options: SubstituteOptions = {}): Substitute[] {
+export function substitute(
+  product: ProductSnapshot,
+  context: ShadeContext,
+  options: SubstituteOptions = {},
+): Substitute[] {
   const { count = 5, notPacked = [] } = options;
   const forbids = options.forbids ?? context.forbids;
   const judged: ShadeContext = forbids ? { ...context, forbids } : context;
   const kinds: readonly Product['kind'][] = product.kind === 'base' ? ['base', 'adjuster'] : [product.kind];
   const ask = { role: ASK_OF[product.kind]?.role ?? ('care' as const), wants: { kinds: [...kinds] } };
   const usable = context.kit.products.filter(
-    (p) => p.id !== product.id && !notPacked.includes(p.id) && excludedBecause(p, ask, judged) === null && unitToTake(p, context) !== null,
+    (p) =>
+      p.id !== product.id &&
+      !notPacked.includes(p.id) &&
+      excludedBecause(p, ask, judged) === null &&
+      unitToTake(p, context) !== null,
   );
   const lookAt = scorer(product, context, options.doseMgPerCm2 ?? 1);
   if (product.lab === null)
@@ -69,7 +103,9 @@ export function substitute(product: ProductSnapshot, context: ShadeContext, opti
       .slice(0, count);
   const wanted = product.lab;
   const coloured = usable.filter(isColoured);
-  const singles = coloured.filter((p) => p.kind === product.kind).map((p) => lookAt([{ product: p, pumps: 1 }], p.lab));
+  const singles = coloured
+    .filter((p) => p.kind === product.kind)
+    .map((p) => lookAt([{ product: p, pumps: 1 }], p.lab));
   const byId = new Map(coloured.map((p) => [p.id, p]));
   const pairs =
     product.kind === 'base' && coloured.length > 1
@@ -86,18 +122,33 @@ export function substitute(product: ProductSnapshot, context: ShadeContext, opti
 function scorer(product: ProductSnapshot, context: ShadeContext, dose: number) {
   const skin = skinTarget(context.client.skin);
   const ground = skin ? reconstructSpectrum(skin, 'D65', 'skin').spectrum : null;
-  const role = ASK_OF[product.kind] ? shadeRoleOf({ ...ASK_OF[product.kind]!, placements: [], wants: { kinds: [product.kind] } }) : null;
+  const role = ASK_OF[product.kind]
+    ? shadeRoleOf({ ...ASK_OF[product.kind]!, placements: [], wants: { kinds: [product.kind] } })
+    : null;
   const wearer: Wearer | null = skin
-    ? { skin, undertone: undertoneOf(context.client.skin.neck ?? skin).undertone, features: context.client.features, contrast: context.contrast ?? 'soft' }
+    ? {
+        skin,
+        undertone: undertoneOf(context.client.skin.neck ?? skin).undertone,
+        features: context.client.features,
+        contrast: context.contrast ?? 'soft',
+      }
     : null;
   const colouredBefore = product.lab ? { lab: product.lab, coverage: product.coverage } : null;
   const opticsBefore = colouredBefore ? opticsOf(colouredBefore) : null;
-  return (members: readonly { readonly product: Product; readonly pumps: number }[], lab: Lab | null): Substitute => {
-    const lead = [...members].sort((a, b) => b.pumps * b.product.mgPerMeasure - a.pumps * a.product.mgPerMeasure)[0]!.product;
+  return (
+    members: readonly { readonly product: Product; readonly pumps: number }[],
+    lab: Lab | null,
+  ): Substitute => {
+    const lead = [...members].sort(
+      (a, b) => b.pumps * b.product.mgPerMeasure - a.pumps * a.product.mgPerMeasure,
+    )[0]!.product;
     const deltaE = product.lab && lab ? deltaE2000(product.lab, lab) : null;
-    const coloured = members.flatMap(({ product: p, pumps }) => (isColoured(p) ? [{ product: p as Coloured, mg: pumps * p.mgPerMeasure }] : []));
+    const coloured = members.flatMap(({ product: p, pumps }) =>
+      isColoured(p) ? [{ product: p as Coloured, mg: pumps * p.mgPerMeasure }] : [],
+    );
     const optics = lab && coloured.length > 0 ? mixedOptics(coloured) : null;
-    const doseFactor = optics && opticsBefore ? clamp(opticsBefore.scattering / optics.scattering, 0.25, 4) : 1;
+    const doseFactor =
+      optics && opticsBefore ? clamp(opticsBefore.scattering / optics.scattering, 0.25, 4) : 1;
     const reasons: string[] = [];
     let cost = deltaE ?? 0;
     const against = (amount: number, words: string): void => {
@@ -106,23 +157,59 @@ function scorer(product: ProductSnapshot, context: ShadeContext, dose: number) {
       reasons.push(words);
     };
     if (deltaE !== null) reasons.push(`${deltaE.toFixed(1)} off, ${besideInWords(product.lab!, lab!)}`);
-    against(COST.finishStep * stepsApart(FINISHES, product.finish, lead.finish), `${lead.finish} instead of ${product.finish}`);
-    against(COST.textureStep * Math.min(2, stepsApart(TEXTURE_ORDER, product.texture, lead.texture)), `${lead.texture} instead of ${product.texture}`);
-    against(COST.coverageStep * stepsApart(COVERAGE_ORDER, product.coverage, lead.coverage), `${lead.coverage} coverage instead of ${product.coverage}`);
-    against(familiesAgree(product.family, lead.family) ? 0 : COST.family, `${lead.family} instead of ${product.family}: look at what lies under and over it`);
+    against(
+      COST.finishStep * stepsApart(FINISHES, product.finish, lead.finish),
+      `${lead.finish} instead of ${product.finish}`,
+    );
+    against(
+      COST.textureStep * Math.min(2, stepsApart(TEXTURE_ORDER, product.texture, lead.texture)),
+      `${lead.texture} instead of ${product.texture}`,
+    );
+    against(
+      COST.coverageStep * stepsApart(COVERAGE_ORDER, product.coverage, lead.coverage),
+      `${lead.coverage} coverage instead of ${product.coverage}`,
+    );
+    against(
+      familiesAgree(product.family, lead.family) ? 0 : COST.family,
+      `${lead.family} instead of ${product.family}: look at what lies under and over it`,
+    );
     against(members.length > 1 ? COST.mix : 0, `mix ${members.map((m) => m.pumps).join(' : ')}`);
-    if (Math.abs(doseFactor - 1) > 0.15) reasons.push(`take ${doseFactor.toFixed(1)} times the dose to cover alike`);
+    if (Math.abs(doseFactor - 1) > 0.15)
+      reasons.push(`take ${doseFactor.toFixed(1)} times the dose to cover alike`);
     if (lab && wearer && role && product.lab && optics && ground) {
       const shown = labUnder(layOver(ground, optics, dose * doseFactor), 'D65');
-      const was = missesOf(role, { own: product.lab, shown: labUnder(layOver(ground, opticsBefore!, dose), 'D65'), finish: product.finish }, wearer, 'find');
+      const was = missesOf(
+        role,
+        {
+          own: product.lab,
+          shown: labUnder(layOver(ground, opticsBefore!, dose), 'D65'),
+          finish: product.finish,
+        },
+        wearer,
+        'find',
+      );
       const [miss] = missesOf(role, { own: lab, shown, finish: lead.finish }, wearer, 'find');
       if (miss && was.length === 0) against(COST.outOfRange + 2 * miss.over, `on her it ${miss.words}`);
     }
-    for (const miss of product.kind === 'base' ? [] : needsMissed(lead, context)) against(0.5 * miss.cost, miss.words);
-    if (lead.ingredients.length === 0 && context.client.sensitivities.length > 0) reasons.push('its ingredients are not known: look at the maker’s list');
-    const parts = members.map(({ product: p, pumps }) => ({ product: p, pumps, unit: unitToTake(p, context)! }));
+    for (const miss of product.kind === 'base' ? [] : needsMissed(lead, context))
+      against(0.5 * miss.cost, miss.words);
+    if (lead.ingredients.length === 0 && context.client.sensitivities.length > 0)
+      reasons.push('its ingredients are not known: look at the maker’s list');
+    const parts = members.map(({ product: p, pumps }) => ({
+      product: p,
+      pumps,
+      unit: unitToTake(p, context)!,
+    }));
     against(parts.some((p) => p.unit.openedOn === null) ? COST.unopened : 0, 'would be opened');
-    return { parts, lab, deltaE, onSkin: ground && optics && opticsBefore ? onSkin() : null, doseFactor, cost, reasons };
+    return {
+      parts,
+      lab,
+      deltaE,
+      onSkin: ground && optics && opticsBefore ? onSkin() : null,
+      doseFactor,
+      cost,
+      reasons,
+    };
 
     function onSkin(): Substitute['onSkin'] {
       const before = labUnder(layOver(ground!, opticsBefore!, dose), 'D65');
@@ -138,8 +225,14 @@ function stepsApart<T>(order: readonly T[], one: T, other: T): number {
   return Math.abs(order.indexOf(one) - order.indexOf(other));
 }
 
-/** Why a product has to be replaced for this client that day, in words; null when nothing speaks against it. */
-export function needsSubstitute(product: ProductSnapshot, context: ShadeContext, notPacked: readonly string[] = []): string | null {
+/**
+ * Why a product has to be replaced for this client that day, in words; null when nothing speaks against it.
+ */
+export function needsSubstitute(
+  product: ProductSnapshot,
+  context: ShadeContext,
+  notPacked: readonly string[] = [],
+): string | null {
   const current = context.kit.products.find((p) => p.id === product.id);
   if (!current) return `${productName(product)} is no longer in the kit`;
   const why = unusableBecause(current, context);

@@ -12,8 +12,8 @@ const withHue = (lab: Lab, chroma: number, hueDegrees: number): Lab => {
 };
 
 /**
- * The colour a step asks for on this skin, for every screen alike: steps from her own skin, or a look's colour taken to where her role of it lies. Null when a
- * step asks for none or nothing has been read.
+ * The colour a step asks for on this skin, for every screen alike: steps from her own skin, or a look's
+ * colour taken to where her role of it lies. Null when a step asks for none or nothing has been read.
  */
 export function wantedColour(
   step: Pick<ShadeAsk, 'shade' | 'role'> & Partial<ShadeAsk>,
@@ -26,21 +26,33 @@ export function wantedColour(
   if ('lab' in shade) return skin ? onThisSkin(step, shade.lab, skin, features, contrast) : shade.lab;
   if (!skin) return null;
   const { depthSteps, undertone } = shade.relative;
-  const eased = step.role === 'contour' || step.role === 'highlight' || (step.role === 'conceal' && depthSteps < 0);
+  const eased =
+    step.role === 'contour' || step.role === 'highlight' || (step.role === 'conceal' && depthSteps < 0);
   const wanted = depthSteps * (eased && isLined(features) ? LINED_EASE : 1);
   if (wanted === 0 && !undertone) return skin;
   const shifted = shiftDepth(skin, wanted, undertone ? { undertone } : {});
   return step.role === 'contour' && !undertone ? asShadow(shifted, skin) : shifted;
 }
 
-/** A shadow is a little cooler and quieter than skin, a greyed taupe on very fair skin, and keeps its red on deep skin. */
+/**
+ * A shadow is a little cooler and quieter than skin, a greyed taupe on very fair skin, and keeps its red on
+ * deep skin.
+ */
 function asShadow(lab: Lab, skin: Lab): Lab {
   if (isDeep(skin)) return withHue(lab, chromaOf(lab), hueOf(lab) - 3);
-  return isVeryFair(skin) ? withHue(lab, 0.75 * chromaOf(lab), hueOf(lab) - 3) : withHue(lab, 0.9 * chromaOf(lab), hueOf(lab) - 2);
+  return isVeryFair(skin)
+    ? withHue(lab, 0.75 * chromaOf(lab), hueOf(lab) - 3)
+    : withHue(lab, 0.9 * chromaOf(lab), hueOf(lab) - 2);
 }
 
 /** A look's own colour, taken to this skin: what is rosy on one is chalk or a stripe on another. */
-function onThisSkin(step: Pick<ShadeAsk, 'role'> & Partial<ShadeAsk>, lab: Lab, skin: Lab, features: Features, contrast: 'soft' | 'bold'): Lab {
+function onThisSkin(
+  step: Pick<ShadeAsk, 'role'> & Partial<ShadeAsk>,
+  lab: Lab,
+  skin: Lab,
+  features: Features,
+  contrast: 'soft' | 'bold',
+): Lab {
   switch (step.role) {
     case 'blush':
       return blushFor(lab, skin);
@@ -53,7 +65,12 @@ function onThisSkin(step: Pick<ShadeAsk, 'role'> & Partial<ShadeAsk>, lab: Lab, 
       return [lightnessAtDepth(depthOf(lip) + LINER_DEEPER), lip[1], lip[2]];
     }
     case 'eye': {
-      const role = shadeRoleOf({ role: 'eye', shade: null, placements: step.placements ?? [], wants: step.wants ?? { kinds: [] } });
+      const role = shadeRoleOf({
+        role: 'eye',
+        shade: null,
+        placements: step.placements ?? [],
+        wants: step.wants ?? { kinds: [] },
+      });
       const most = contrast === 'bold' ? 9 : 6;
       return role === 'socket' ? withinSteps(lab, skin, 1.5, most) : withinSteps(lab, skin, -4, most);
     }
@@ -72,7 +89,10 @@ function withinSteps(lab: Lab, skin: Lab, from: number, to: number): Lab {
 /** Steps a blush may lie under and over the skin in the pan before it turns to chalk, or shouts. */
 const BLUSH_STEPS = { most: 5, fair: -1.5, deep: -0.5 } as const;
 
-/** A pale blush turns to chalk on deep skin: there it goes deeper and redder with the skin; on very fair skin a deep one goes lighter. */
+/**
+ * A pale blush turns to chalk on deep skin: there it goes deeper and redder with the skin; on very fair skin
+ * a deep one goes lighter.
+ */
 function blushFor(lab: Lab, skin: Lab): Lab {
   const below = Math.max(0, 52 - skin[0]);
   const redder: Lab = [Math.min(lab[0], lab[0] - 0.6 * below), lab[1] + 0.25 * below, lab[2] + 0.15 * below];

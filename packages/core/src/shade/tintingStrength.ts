@@ -28,7 +28,8 @@ export function calibrateTinting(product: Lab, mixedWith: Lab, readMix: Lab): Ti
   // A coarse scan first: the difference can have more than one valley. Then golden sections.
   const steps = 60;
   let at = 0;
-  for (let i = 0; i <= steps; i++) if (off(-RANGE + (2 * RANGE * i) / steps) < off(-RANGE + (2 * RANGE * at) / steps)) at = i;
+  for (let i = 0; i <= steps; i++)
+    if (off(-RANGE + (2 * RANGE * i) / steps) < off(-RANGE + (2 * RANGE * at) / steps)) at = i;
   let low = -RANGE + (2 * RANGE * Math.max(0, at - 1)) / steps;
   let high = -RANGE + (2 * RANGE * Math.min(steps, at + 1)) / steps;
   const golden = (Math.sqrt(5) - 1) / 2;

@@ -1,7 +1,16 @@
 import { matchAllergens } from '../care';
 import type { Coverage } from '../colour';
 import type { Features, Landmarks } from '../face';
-import { shelfLife, type Family, type Finish, type Kit, type Product, type ProductKind, type Texture, type Unit } from '../kit';
+import {
+  shelfLife,
+  type Family,
+  type Finish,
+  type Kit,
+  type Product,
+  type ProductKind,
+  type Texture,
+  type Unit,
+} from '../kit';
 import { impossibleBecause } from './possibleColour';
 import type { DayAsked } from './day';
 import type { ShadeAsk } from './skinRole';
@@ -43,12 +52,24 @@ export type ShadeFilter = {
 };
 
 /** What is noted, in whatever words, and fibres for anyone in contact lenses. */
-export function sensitivitiesOf({ sensitivities, features }: Pick<ShadeClient, 'sensitivities' | 'features'>): string[] {
-  return features.lenses && !sensitivities.includes('fibres') ? [...sensitivities, 'fibres'] : [...sensitivities];
+export function sensitivitiesOf({
+  sensitivities,
+  features,
+}: Pick<ShadeClient, 'sensitivities' | 'features'>): string[] {
+  return features.lenses && !sensitivities.includes('fibres')
+    ? [...sensitivities, 'fibres']
+    : [...sensitivities];
 }
 
-/** What the cases hold on a day, whoever is made up: by product, the unit to take and whether every unit is past. */
-type Stock = { readonly taken: Map<string, Unit | null>; readonly byProduct: ReadonlyMap<string, readonly Unit[]>; readonly allPast: Map<string, boolean> };
+/**
+ * What the cases hold on a day, whoever is made up: by product, the unit to take and whether every unit is
+ * past.
+ */
+type Stock = {
+  readonly taken: Map<string, Unit | null>;
+  readonly byProduct: ReadonlyMap<string, readonly Unit[]>;
+  readonly allPast: Map<string, boolean>;
+};
 const stocks = new WeakMap<readonly Unit[], Map<string, Stock>>();
 
 function stockOf({ kit, date }: Pick<ShadeContext, 'kit' | 'date'>): Stock {
@@ -89,14 +110,16 @@ function ruledOutBecause(product: Product, context: ShadeContext): string | null
   if (units.length === 0) return null;
   const key = `${product.id} ${product.monthsAfterOpening}`;
   let past = allPast.get(key);
-  if (past === undefined) allPast.set(key, (past = units.every((unit) => shelfLife(unit, product, context.date).state === 'past')));
+  if (past === undefined)
+    allPast.set(key, (past = units.every((unit) => shelfLife(unit, product, context.date).state === 'past')));
   if (past) return 'every unit is past its shelf life';
   return units.every((unit) => unit.remainingMg <= 0) ? 'used up' : null;
 }
 
 /** Which wish a product does not meet, in words; null when it meets them all. */
 export function filteredBecause(product: Product, filter: ShadeFilter): string | null {
-  const misses = <T extends string>(wanted: readonly T[] | undefined, has: T): boolean => wanted !== undefined && wanted.length > 0 && !wanted.includes(has);
+  const misses = <T extends string>(wanted: readonly T[] | undefined, has: T): boolean =>
+    wanted !== undefined && wanted.length > 0 && !wanted.includes(has);
   if (misses(filter.textures, product.texture)) return `its texture is ${product.texture}`;
   if (misses(filter.finishes, product.finish)) return `its finish is ${product.finish}`;
   if (misses(filter.coverages, product.coverage)) return `its coverage is ${product.coverage}`;
@@ -110,8 +133,11 @@ export function unitToTake(product: Product, context: Pick<ShadeContext, 'kit' |
   const key = `${product.id} ${product.monthsAfterOpening}`;
   let taken = held.get(key);
   if (taken !== undefined) return taken;
-  const order = (u: Unit): string => `${u.openedOn === null ? 1 : 0} ${shelfLife(u, product, context.date).until ?? ''}`;
-  const usable = (byProduct.get(product.id) ?? []).filter((u) => u.remainingMg > 0 && shelfLife(u, product, context.date).state !== 'past');
+  const order = (u: Unit): string =>
+    `${u.openedOn === null ? 1 : 0} ${shelfLife(u, product, context.date).until ?? ''}`;
+  const usable = (byProduct.get(product.id) ?? []).filter(
+    (u) => u.remainingMg > 0 && shelfLife(u, product, context.date).state !== 'past',
+  );
   taken = (usable.length > 1 ? usable.sort((a, b) => order(a).localeCompare(order(b))) : usable)[0] ?? null;
   held.set(key, taken);
   return taken;
@@ -119,18 +145,27 @@ export function unitToTake(product: Product, context: Pick<ShadeContext, 'kit' |
 
 const AT_EYES: readonly string[] = ['eye', 'liner', 'lash'];
 
-/** Why a product cannot be used for a step at all, or null when it can: one rule for proposing, matching, substituting and repeating. */
-export function excludedBecause(product: Product, step: Pick<ShadeAsk, 'wants' | 'role'>, context: ShadeContext): string | null {
+/**
+ * Why a product cannot be used for a step at all, or null when it can: one rule for proposing, matching,
+ * substituting and repeating.
+ */
+export function excludedBecause(
+  product: Product,
+  step: Pick<ShadeAsk, 'wants' | 'role'>,
+  context: ShadeContext,
+): string | null {
   if (!step.wants.kinds.includes(product.kind)) return `a ${product.kind} is not what this step asks for`;
   const unusable = unusableBecause(product, context);
   if (unusable) return unusable;
   const { forbids } = context;
   if (forbids?.kinds.includes(product.kind)) return `the look allows no ${product.kind}`;
   if (forbids?.finishes.includes(product.finish)) return `the look allows nothing ${product.finish}`;
-  if (step.role === 'contour' && (product.finish === 'shimmer' || product.finish === 'dewy')) return `${product.finish}: shine undoes a shadow`;
+  if (step.role === 'contour' && (product.finish === 'shimmer' || product.finish === 'dewy'))
+    return `${product.finish}: shine undoes a shadow`;
   if (AT_EYES.includes(step.role) && !product.eyeSafe) return 'not meant for the eye area';
   const { lenses, age } = context.client.features;
-  if (lenses && AT_EYES.includes(step.role) && product.texture === 'loose' && product.finish === 'shimmer') return 'loose shimmer sheds into contact lenses';
+  if (lenses && AT_EYES.includes(step.role) && product.texture === 'loose' && product.finish === 'shimmer')
+    return 'loose shimmer sheds into contact lenses';
   if (age === 'child' && product.kind === 'lashes') return 'no lashes on a child';
   return null;
 }

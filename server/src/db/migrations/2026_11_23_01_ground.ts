@@ -87,19 +87,30 @@ const GUARDED = [
 ];
 const NEVER_CHANGED = ['readings', 'look_versions', 'charts', 'chart_versions', 'chair_events', 'audit'];
 
-/** The first ground: tables, row level security, and a role that owns nothing and may change only what is not history. */
+/**
+ * The first ground: tables, row level security, and a role that owns nothing and may change only what is not
+ * history.
+ */
 export const ground: Migration = {
   async up(db: Kysely<unknown>): Promise<void> {
     await sql.raw(STATEMENTS).execute(db);
     for (const table of [...GUARDED, 'memberships', 'studios']) {
-      await sql.raw(`alter table ${table} enable row level security; alter table ${table} force row level security`).execute(db);
+      await sql
+        .raw(`alter table ${table} enable row level security; alter table ${table} force row level security`)
+        .execute(db);
     }
     for (const table of GUARDED) {
       await sql
-        .raw(`create policy own_studio on ${table} using (studio_id = ${SETTING('studio_id')}) with check (studio_id = ${SETTING('studio_id')})`)
+        .raw(
+          `create policy own_studio on ${table} using (studio_id = ${SETTING('studio_id')}) with check (studio_id = ${SETTING('studio_id')})`,
+        )
         .execute(db);
     }
-    await sql.raw(`create policy own_studio on studios using (id = ${SETTING('studio_id')}) with check (id = ${SETTING('studio_id')})`).execute(db);
+    await sql
+      .raw(
+        `create policy own_studio on studios using (id = ${SETTING('studio_id')}) with check (id = ${SETTING('studio_id')})`,
+      )
+      .execute(db);
     // Signing in must find an account's studios before one is chosen.
     await sql
       .raw(
@@ -113,7 +124,9 @@ export const ground: Migration = {
       .execute(db);
     const changeable = [...GUARDED.filter((t) => !NEVER_CHANGED.includes(t)), 'sessions'];
     for (const table of changeable) await sql.raw(`grant update on ${table} to toile_app`).execute(db);
-    await sql.raw('grant delete on sessions to toile_app; grant delete on idempotency to toile_app').execute(db);
+    await sql
+      .raw('grant delete on sessions to toile_app; grant delete on idempotency to toile_app')
+      .execute(db);
     await sql.raw('revoke all on table kysely_migration, kysely_migration_lock from toile_app').execute(db);
   },
 };

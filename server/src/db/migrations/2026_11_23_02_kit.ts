@@ -18,15 +18,28 @@ create index chart_versions_by_product on chart_versions using gin (document jso
 
 const OWN = `(select nullif(current_setting('toile.studio_id', true), '')::uuid)`;
 
-/** The kit in full: a ledger of what is taken from each unit, palettes, and places read beside the usual zones. */
+/**
+ * The kit in full: a ledger of what is taken from each unit, palettes, and places read beside the usual
+ * zones.
+ */
 export const kit: Migration = {
   async up(db: Kysely<unknown>): Promise<void> {
     await sql.raw(STATEMENTS).execute(db);
     for (const table of ['unit_ledger', 'palettes']) {
-      await sql.raw(`alter table ${table} enable row level security; alter table ${table} force row level security`).execute(db);
-      await sql.raw(`create policy own_studio on ${table} using (studio_id = ${OWN}) with check (studio_id = ${OWN})`).execute(db);
+      await sql
+        .raw(`alter table ${table} enable row level security; alter table ${table} force row level security`)
+        .execute(db);
+      await sql
+        .raw(
+          `create policy own_studio on ${table} using (studio_id = ${OWN}) with check (studio_id = ${OWN})`,
+        )
+        .execute(db);
       await sql.raw(`grant select, insert on ${table} to toile_app`).execute(db);
     }
-    await sql.raw('grant update on palettes to toile_app; grant usage on all sequences in schema public to toile_app').execute(db);
+    await sql
+      .raw(
+        'grant update on palettes to toile_app; grant usage on all sequences in schema public to toile_app',
+      )
+      .execute(db);
   },
 };

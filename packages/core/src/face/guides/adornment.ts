@@ -13,9 +13,16 @@ function outerDots(half: HalfFace, _face: FaceModel, params: GuideParams): Guide
   const k = params.width / 100;
   const [corner, tail] = [half.at('eye_outer'), half.at('brow_tail')];
   const along = Array.from({ length: 4 }, (_, i) =>
-    mix([corner[0] + 4.5, corner[1] - 1], [tail[0] + 1.5, tail[1] + 5], (i / 3) * Math.min(1.2, params.reach / 100)),
+    mix(
+      [corner[0] + 4.5, corner[1] - 1],
+      [tail[0] + 1.5, tail[1] + 5],
+      (i / 3) * Math.min(1.2, params.reach / 100),
+    ),
   );
-  return { ...dots(along, 1.1 * k), handles: { reach: along[3]!, width: [along[0]![0] + 3 * k, along[0]![1] + 3] } };
+  return {
+    ...dots(along, 1.1 * k),
+    handles: { reach: along[3]!, width: [along[0]![0] + 3 * k, along[0]![1] + 3] },
+  };
 }
 
 /** Small dots under the lower lashes. */
@@ -45,14 +52,28 @@ function foreheadPoint(_half: HalfFace, face: FaceModel, params: GuideParams): G
 /** Dots that follow the brow just above it, largest at the arch. */
 function browPoints(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {
   const k = params.width / 100;
-  const line = portion(half.brow, 0.15, Math.min(0.98, 0.15 + 0.75 * (params.reach / 100)), 0.5).map(([x, y]): Point => [x, y - 5 - params.liftMm]);
+  const line = portion(half.brow, 0.15, Math.min(0.98, 0.15 + 0.75 * (params.reach / 100)), 0.5).map(
+    ([x, y]): Point => [x, y - 5 - params.liftMm],
+  );
   const row = Array.from({ length: 5 }, (_, i) => line[Math.round((i / 4) * (line.length - 1))]!);
   return {
     ...patch(
-      row.map((p, i) => ellipse(p, k * (0.7 + 0.35 * Math.sin((Math.PI * (i + 0.5)) / 5)), k * (0.7 + 0.35 * Math.sin((Math.PI * (i + 0.5)) / 5)), 0, 14)),
+      row.map((p, i) =>
+        ellipse(
+          p,
+          k * (0.7 + 0.35 * Math.sin((Math.PI * (i + 0.5)) / 5)),
+          k * (0.7 + 0.35 * Math.sin((Math.PI * (i + 0.5)) / 5)),
+          0,
+          14,
+        ),
+      ),
       0.1,
     ),
-    handles: { reach: row[4]!, liftMm: [row[2]![0], row[2]![1] - 4], width: [row[2]![0] + 3 * k, row[2]![1]] },
+    handles: {
+      reach: row[4]!,
+      liftMm: [row[2]![0], row[2]![1] - 4],
+      width: [row[2]![0] + 3 * k, row[2]![1]],
+    },
   };
 }
 

@@ -14,7 +14,15 @@ function shapedBrow(half: HalfFace, { frontMm, archMm, tailMm, liftMm }: GuidePa
   const last = kept[kept.length - 1]!;
   const before = at(0.9);
   const way = Math.hypot(last[0] - before[0], last[1] - before[1]) || 1;
-  const longer: Point[] = tailMm > 0 ? [[last[0] + ((last[0] - before[0]) / way) * tailMm, last[1] + ((last[1] - before[1]) / way) * tailMm * 0.8]] : [];
+  const longer: Point[] =
+    tailMm > 0
+      ? [
+          [
+            last[0] + ((last[0] - before[0]) / way) * tailMm,
+            last[1] + ((last[1] - before[1]) / way) * tailMm * 0.8,
+          ],
+        ]
+      : [];
   const nearer: Point[] = frontMm < 0 ? [[first[0] + frontMm, first[1] + 0.2]] : [];
   const arch = half.at('brow_arch')[0];
   const raised = (x: number): number => archMm * Math.exp(-(((x - arch) / 11) ** 2));
@@ -25,9 +33,24 @@ function shapedBrow(half: HalfFace, { frontMm, archMm, tailMm, liftMm }: GuidePa
 function browFill(half: HalfFace, face: FaceModel, params: GuideParams): GuideShape {
   const spine = portion(shapedBrow(half, params), 0, clamp(params.reach / 100, 0.3, 1), 1);
   const k = params.width / 100;
-  const shape = stroke(half, face, spine, (t) => k * Math.max(0.2, 2.7 * Math.sin(Math.PI * (0.28 + 0.7 * t)) ** 0.9), faded([0.4, 1], params.fade), 0.8);
+  const shape = stroke(
+    half,
+    face,
+    spine,
+    (t) => k * Math.max(0.2, 2.7 * Math.sin(Math.PI * (0.28 + 0.7 * t)) ** 0.9),
+    faded([0.4, 1], params.fade),
+    0.8,
+  );
   const arch = spine.reduce((best, p) => (p[1] < best[1] ? p : best));
-  return { ...shape, handles: { ...shape.handles, frontMm: spine[0]!, archMm: [arch[0], arch[1] - 4], tailMm: spine[spine.length - 1]! } };
+  return {
+    ...shape,
+    handles: {
+      ...shape.handles,
+      frontMm: spine[0]!,
+      archMm: [arch[0], arch[1] - 4],
+      tailMm: spine[spine.length - 1]!,
+    },
+  };
 }
 
 export const BROW_GUIDES = {

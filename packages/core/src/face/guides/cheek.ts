@@ -1,7 +1,17 @@
 import { clamp } from '../../math';
 import { ribbon } from '../curve';
 import type { FaceModel, HalfFace } from '../faceModel';
-import { distanceToLine, ellipse, measureLine, mix, normalsOf, portion, type Point, type Polygon, type Polyline } from '../point';
+import {
+  distanceToLine,
+  ellipse,
+  measureLine,
+  mix,
+  normalsOf,
+  portion,
+  type Point,
+  type Polygon,
+  type Polyline,
+} from '../point';
 import { intersectRegions, subtractRegion, type Region } from '../region';
 import { faded, type GuideDefinition, type GuideParams, type GuideShape } from './definition';
 
@@ -24,15 +34,25 @@ export function cheekLine(half: HalfFace, face: FaceModel): Polyline {
   return cheekOf(half, face).line;
 }
 
-type Cheek = { readonly line: Polyline; readonly lawful: readonly [start: number, end: number]; readonly outline: Polygon };
+type Cheek = {
+  readonly line: Polyline;
+  readonly lawful: readonly [start: number, end: number];
+  readonly outline: Polygon;
+};
 const cheeks = new WeakMap<HalfFace, Cheek>();
 
-/** What every cheek guide starts from, worked out once for a half: a handle that is moved asks for it at every frame. */
+/**
+ * What every cheek guide starts from, worked out once for a half: a handle that is moved asks for it at every
+ * frame.
+ */
 function cheekOf(half: HalfFace, face: FaceModel): Cheek {
   let cheek = cheeks.get(half);
   if (!cheek) {
     const line = aimedLine(half, face);
-    cheeks.set(half, (cheek = { line, lawful: lawfulSpan(half, line), outline: face.outline.map(half.fromFace) }));
+    cheeks.set(
+      half,
+      (cheek = { line, lawful: lawfulSpan(half, line), outline: face.outline.map(half.fromFace) }),
+    );
   }
   return cheek;
 }
@@ -63,13 +83,19 @@ export function lawfulSpan(half: HalfFace, line: Polyline): readonly [start: num
       start = (s + 0.5) / total;
       continue;
     }
-    const inside = p[0] - CONTOUR_BACK < half.irisRim - CLEAR_OF_RIM || p[1] > floor || distanceToLine(p, half.smileLine) < CLEAR_OF_SMILE;
+    const inside =
+      p[0] - CONTOUR_BACK < half.irisRim - CLEAR_OF_RIM ||
+      p[1] > floor ||
+      distanceToLine(p, half.smileLine) < CLEAR_OF_SMILE;
     if (inside) return [start, Math.max(start + 0.1, s / total)];
   }
   return [start, 1];
 }
 
-/** Where a stroke runs between two fractions of its line, with its start and reach adjusted; never shorter than a tenth. */
+/**
+ * Where a stroke runs between two fractions of its line, with its start and reach adjusted; never shorter
+ * than a tenth.
+ */
 function between(from: number, to: number, { start, reach }: GuideParams): [number, number] {
   const begin = from + (to - from) * (Math.max(0, start) / 100);
   return [begin, Math.max(begin + 0.1, Math.min(1, from + (to - from) * (reach / 100)))];
@@ -84,7 +110,8 @@ function contour(half: HalfFace, face: FaceModel, params: GuideParams): GuideSha
   const [start, lawful] = cheek.lawful;
   const spine = portion(line, ...between(start, lawful, params));
   const scale = params.width / 100;
-  const halfWidth = (t: number): number => scale * (CONTOUR_BACK + (CONTOUR_FRONT - CONTOUR_BACK) * t) * Math.min(1, 0.45 + 4 * t);
+  const halfWidth = (t: number): number =>
+    scale * (CONTOUR_BACK + (CONTOUR_FRONT - CONTOUR_BACK) * t) * Math.min(1, 0.45 + 4 * t);
   return stroke(half, face, spine, halfWidth, faded([1, 0.35], params.fade), 3);
 }
 
@@ -96,7 +123,8 @@ function blushLifted(half: HalfFace, face: FaceModel, params: GuideParams): Guid
   const [start, lawful] = cheek.lawful;
   const front = firstFraction(line, (p) => p[0] < half.at('pupil')[0] + 9);
   const spine = portion(line, ...between(start + 0.03, Math.min(lawful, front), params));
-  const bead = (t: number): number => scale * BLUSH_HALF * Math.max(0.3, Math.sin(Math.PI * clamp(0.12 + 0.8 * t, 0, 1)));
+  const bead = (t: number): number =>
+    scale * BLUSH_HALF * Math.max(0.3, Math.sin(Math.PI * clamp(0.12 + 0.8 * t, 0, 1)));
   const shape = stroke(half, face, spine, bead, faded([0.55, 1], params.fade), 5);
   const line0 = half.at('eye_outer')[1] + BLUSH_TOP;
   const above: Region = [
@@ -138,7 +166,10 @@ const belowLine = (y: number): Region => [
   ],
 ];
 
-/** Light on top of the bone, between eye corner and cheekbone, outside the eye area and clear of a lifted blush. */
+/**
+ * Light on top of the bone, between eye corner and cheekbone, outside the eye area and clear of a lifted
+ * blush.
+ */
 function cheekboneLight(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {
   const scale = params.width / 100;
   const bone = mix(half.at('eye_outer'), half.at('zygion'), 0.56);
@@ -150,7 +181,11 @@ function cheekboneLight(half: HalfFace, _face: FaceModel, params: GuideParams): 
   return {
     region,
     line: null,
-    handles: { liftMm: centre, reach: [centre[0] + long * 0.59, centre[1] - long * 0.81], width: [centre[0] + 2.3 * scale, centre[1] + 1.7 * scale] },
+    handles: {
+      liftMm: centre,
+      reach: [centre[0] + long * 0.59, centre[1] - long * 0.81],
+      width: [centre[0] + 2.3 * scale, centre[1] + 1.7 * scale],
+    },
     featherMm: 2.5,
     fade: [0.7, 1],
   };
@@ -232,7 +267,14 @@ export const CHEEK_GUIDES = {
     adjustable: ALL,
     build: blushLifted,
   },
-  blushFull: { kind: 'blush', label: 'Blush on the apple', where: 'on the apple of the cheek', central: false, adjustable: PATCH, build: blushFull },
+  blushFull: {
+    kind: 'blush',
+    label: 'Blush on the apple',
+    where: 'on the apple of the cheek',
+    central: false,
+    adjustable: PATCH,
+    build: blushFull,
+  },
   blushNatural: {
     kind: 'blush',
     label: 'Natural blush',

@@ -6,12 +6,15 @@ import { cheekLine } from './cheek';
 const UNDER_THE_EAR_MM = 18;
 /** Where it runs out: beside and under the mouth corner, mm. */
 const BESIDE_MOUTH: Point = [9, 4];
-/** The hollow lies under the bone: where it is only inferred and the line is steep, it is kept at least this far from the edge, mm. */
+/**
+ * The hollow lies under the bone: where it is only inferred and the line is steep, it is kept at least this
+ * far from the edge, mm.
+ */
 const LEAST_GAP_MM = 6;
 
 /**
- * The two lines contour is found by: the edge a smile shows along the cheekbone, where contour lies, and the hollow that sucking the
- * cheeks in shows, which is too low. All in the half's own frame, mm.
+ * The two lines contour is found by: the edge a smile shows along the cheekbone, where contour lies, and the
+ * hollow that sucking the cheeks in shows, which is too low. All in the half's own frame, mm.
  */
 export type ContourFinder = {
   readonly smileEdge: Polyline;
@@ -36,7 +39,12 @@ export function contourFinder(half: HalfFace, face: FaceModel): ContourFinder {
     const [u, v, w] = [(1 - t) * (1 - t), 2 * t * (1 - t), t * t];
     return [u * from[0] + v * control[0] + w * to[0], u * from[1] + v * control[1] + w * to[1]];
   });
-  return { smileEdge, hollowLine, gap: [...smileEdge, ...[...hollowLine].reverse()], gapMm: distanceToLine(hollow, smileEdge) };
+  return {
+    smileEdge,
+    hollowLine,
+    gap: [...smileEdge, ...[...hollowLine].reverse()],
+    gapMm: distanceToLine(hollow, smileEdge),
+  };
 }
 
 /** A point at least the least gap outwards of a line. */

@@ -6,7 +6,13 @@ import { patch, type GuideDefinition, type GuideParams, type GuideShape } from '
 
 /** A lobe from the inner corner along the lower lid, down to between pupil and wing of the nose. */
 function underEyeLight(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {
-  const [inner, lid, outer, pupil, ala] = [half.at('eye_inner'), half.at('lid_lo_mid'), half.at('eye_outer'), half.at('pupil'), half.at('ala')];
+  const [inner, lid, outer, pupil, ala] = [
+    half.at('eye_inner'),
+    half.at('lid_lo_mid'),
+    half.at('eye_outer'),
+    half.at('pupil'),
+    half.at('ala'),
+  ];
   const depth = params.width / 100;
   const foot: Point = [(pupil[0] + ala[0]) / 2, lid[1] + 0.62 * (ala[1] - lid[1]) * depth];
   const outline = throughPoints(
@@ -28,39 +34,65 @@ function underEyeLight(half: HalfFace, _face: FaceModel, params: GuideParams): G
 
 /** The hollow under the eye only, from the inner corner to under the pupil: where shadow sits. */
 function correctUnderEye(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {
-  const lid = [...portion(half.lowerLid, 0.3, 0.97, 1)].reverse().map(([x, y]): Point => [x, y + 4.2 - params.liftMm]);
+  const lid = [...portion(half.lowerLid, 0.3, 0.97, 1)]
+    .reverse()
+    .map(([x, y]): Point => [x, y + 4.2 - params.liftMm]);
   const k = params.width / 100;
-  return patch([ribbon(lid, (t) => k * (0.7 + 2.1 * Math.sin(Math.PI * Math.min(1, 0.18 + 0.8 * t))))], 2.5, [1, 1], {
-    width: [lid[Math.floor(lid.length / 2)]![0], lid[Math.floor(lid.length / 2)]![1] + 3 * k],
-    liftMm: lid[Math.floor(lid.length / 2)]!,
-  });
+  return patch(
+    [ribbon(lid, (t) => k * (0.7 + 2.1 * Math.sin(Math.PI * Math.min(1, 0.18 + 0.8 * t))))],
+    2.5,
+    [1, 1],
+    {
+      width: [lid[Math.floor(lid.length / 2)]![0], lid[Math.floor(lid.length / 2)]![1] + 3 * k],
+      liftMm: lid[Math.floor(lid.length / 2)]!,
+    },
+  );
 }
 
 /** Around the wing of the nose, where it reddens. */
 function correctNoseWing(half: HalfFace, face: FaceModel, params: GuideParams): GuideShape {
   const [x, y] = half.at('ala');
   const k = params.width / 100;
-  return patch(intersectRegions([ellipse([x + 1.2, y + 0.5], 3.6 * k, 6 * k, -14)], [face.outline.map(half.fromFace)]), 2, [1, 1], {
-    width: [x + 1.2 + 3.6 * k, y],
-  });
+  return patch(
+    intersectRegions([ellipse([x + 1.2, y + 0.5], 3.6 * k, 6 * k, -14)], [face.outline.map(half.fromFace)]),
+    2,
+    [1, 1],
+    {
+      width: [x + 1.2 + 3.6 * k, y],
+    },
+  );
 }
 
 /** Beside the mouth, under the corner, where it darkens. */
 function correctMouthCorner(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {
   const [x, y] = half.at('mouth_corner');
   const k = params.width / 100;
-  return patch([ellipse([x + 2.5, y + 4.5], 3.4 * k, 6.5 * k, -24)], 2.5, [1, 1], { width: [x + 2.5 + 3.4 * k, y + 4.5] });
+  return patch([ellipse([x + 2.5, y + 4.5], 3.4 * k, 6.5 * k, -24)], 2.5, [1, 1], {
+    width: [x + 2.5 + 3.4 * k, y + 4.5],
+  });
 }
 
 /** A comma beside the nose at the inner corner; the rest of the under-eye stays free. */
 function innerComma(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {
   const [inner, lid, ala] = [half.at('eye_inner'), half.at('lid_lo_mid'), half.at('ala')];
-  const spine = throughPoints([[inner[0] + 1, inner[1] + 4], [inner[0] + 2.5, inner[1] + 9], mix([lid[0], lid[1] + 12], ala, 0.3 * (params.reach / 100))], 1);
+  const spine = throughPoints(
+    [
+      [inner[0] + 1, inner[1] + 4],
+      [inner[0] + 2.5, inner[1] + 9],
+      mix([lid[0], lid[1] + 12], ala, 0.3 * (params.reach / 100)),
+    ],
+    1,
+  );
   const k = params.width / 100;
-  return patch([ribbon(spine, (t) => k * (2.6 - 1.9 * t))], 2.5, [1, 1], { reach: spine[spine.length - 1]!, width: [inner[0] + 1 + 2.6 * k, inner[1] + 5] });
+  return patch([ribbon(spine, (t) => k * (2.6 - 1.9 * t))], 2.5, [1, 1], {
+    reach: spine[spine.length - 1]!,
+    width: [inner[0] + 1 + 2.6 * k, inner[1] + 5],
+  });
 }
 
-/** A wedge from the outer corner back towards the temple, which lifts; left out where there are crow's feet. */
+/**
+ * A wedge from the outer corner back towards the temple, which lifts; left out where there are crow's feet.
+ */
 function outerWedge(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {
   const [x, y] = half.at('eye_outer');
   const reach = 11 * (params.reach / 100);
@@ -96,10 +128,15 @@ function tZonePowder(half: HalfFace, face: FaceModel, params: GuideParams): Guid
     [half.at('ala')[0] * 0.85, nose_tip[1] + 1],
     [0, nose_tip[1] + 7],
   ];
-  const half0 = (rx: number, ry: number, centre: Point): Point[] => ellipse(centre, rx, ry).filter(([x]) => x > -rx);
+  const half0 = (rx: number, ry: number, centre: Point): Point[] =>
+    ellipse(centre, rx, ry).filter(([x]) => x > -rx);
   return patch(
     intersectRegions(
-      uniteOutlines([half0(27 * k, 11 * k, [0, (forehead_c[1] + nasion[1]) / 2 - 6]), throughPoints(stem, 1.5, true), half0(11 * k, 8 * k, chin_c)]),
+      uniteOutlines([
+        half0(27 * k, 11 * k, [0, (forehead_c[1] + nasion[1]) / 2 - 6]),
+        throughPoints(stem, 1.5, true),
+        half0(11 * k, 8 * k, chin_c),
+      ]),
       [
         [
           [0, -200],
@@ -119,7 +156,9 @@ function tZonePowder(half: HalfFace, face: FaceModel, params: GuideParams): Guid
 function smilePowder(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {
   const k = params.width / 100;
   const spine = portion(half.smileLine, 0, Math.min(1, params.reach / 100), 1);
-  return patch([ribbon(spine, (t) => k * (1.2 + 1.8 * Math.sin(Math.PI * t)))], 2.5, [1, 1], { reach: spine[spine.length - 1]! });
+  return patch([ribbon(spine, (t) => k * (1.2 + 1.8 * Math.sin(Math.PI * t)))], 2.5, [1, 1], {
+    reach: spine[spine.length - 1]!,
+  });
 }
 
 export const COVER_GUIDES = {
@@ -171,6 +210,20 @@ export const COVER_GUIDES = {
     adjustable: ['reach', 'liftMm', 'width'],
     build: outerWedge,
   },
-  tZonePowder: { kind: 'powder', label: 'T-zone powder', where: 'on forehead, nose and chin', central: true, adjustable: ['width'], build: tZonePowder },
-  smilePowder: { kind: 'powder', label: 'Smile line powder', where: 'thinly along the smile line', central: false, adjustable: ['reach'], build: smilePowder },
+  tZonePowder: {
+    kind: 'powder',
+    label: 'T-zone powder',
+    where: 'on forehead, nose and chin',
+    central: true,
+    adjustable: ['width'],
+    build: tZonePowder,
+  },
+  smilePowder: {
+    kind: 'powder',
+    label: 'Smile line powder',
+    where: 'thinly along the smile line',
+    central: false,
+    adjustable: ['reach'],
+    build: smilePowder,
+  },
 } as const satisfies Record<string, GuideDefinition>;

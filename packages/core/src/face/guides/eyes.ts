@@ -20,7 +20,10 @@ const flat = (
 function lidBetween(half: HalfFace, from: number, to: number, above = 0): Polygon {
   const lashes = portion(half.upperLid, from, to, 0.8);
   // The drawn crease starts and ends outside the lid, so the inner and outer tenth are left off.
-  const crease = portion(half.crease, 0.06 + from * 0.84, 0.06 + to * 0.84, 0.8).map(([x, y]): Point => [x, y - above]);
+  const crease = portion(half.crease, 0.06 + from * 0.84, 0.06 + to * 0.84, 0.8).map(([x, y]): Point => [
+    x,
+    y - above,
+  ]);
   return [...lashes, ...[...crease].reverse()];
 }
 
@@ -30,15 +33,22 @@ const creaseAt = (half: HalfFace, t: number, above: number): Point => {
 };
 
 const lid = (half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape =>
-  flat([lidBetween(half, 0.06, 0.97, params.liftMm)], 1, null, [1, 1], { liftMm: creaseAt(half, 0.5, params.liftMm) });
+  flat([lidBetween(half, 0.06, 0.97, params.liftMm)], 1, null, [1, 1], {
+    liftMm: creaseAt(half, 0.5, params.liftMm),
+  });
 
 /** How far above the natural fold colour has to go to be seen with the eye open, mm. */
 export const ABOVE_FOLD = { open: 0.6, 'partly hooded': 2.6, hooded: 4.2 } as const;
 
-/** The lid and on over the fold, as far as it has to go to show with the eye open: the more hooded the eye, the further. */
+/**
+ * The lid and on over the fold, as far as it has to go to show with the eye open: the more hooded the eye,
+ * the further.
+ */
 function openLid(half: HalfFace, face: FaceModel, params: GuideParams): GuideShape {
   const above = ABOVE_FOLD[face.features.lids[half.side]] + params.liftMm;
-  return flat(uniteOutlines([lidBetween(half, 0.06, 0.97, above)]), 1.5, null, [1, 1], { liftMm: creaseAt(half, 0.5, above) });
+  return flat(uniteOutlines([lidBetween(half, 0.06, 0.97, above)]), 1.5, null, [1, 1], {
+    liftMm: creaseAt(half, 0.5, above),
+  });
 }
 
 /** The lower lashes, half as long as the upper and fewer. */
@@ -78,22 +88,38 @@ function innerLid(half: HalfFace, _face: FaceModel, params: GuideParams): GuideS
 /** The middle of the lid, above the pupil, where light rounds it. */
 function lidCentre(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {
   const half0 = 0.14 * (params.width / 100);
-  return flat([lidBetween(half, clamp(0.5 - half0, 0.06, 0.45), clamp(0.5 + half0, 0.55, 0.95))], 1.5, null, [1, 1], { width: creaseAt(half, 0.5 + half0, 0) });
+  return flat(
+    [lidBetween(half, clamp(0.5 - half0, 0.06, 0.45), clamp(0.5 + half0, 0.55, 0.95))],
+    1.5,
+    null,
+    [1, 1],
+    { width: creaseAt(half, 0.5 + half0, 0) },
+  );
 }
 
 /** The socket line; on hooded lids placed above the natural fold, where it shows with the eye open. */
 function socket(half: HalfFace, face: FaceModel, params: GuideParams): GuideShape {
-  const lift = { open: 0, 'partly hooded': 2.2, hooded: 3.6 }[face.features.lids[half.side]] + 1 + params.liftMm;
+  const lift =
+    { open: 0, 'partly hooded': 2.2, hooded: 3.6 }[face.features.lids[half.side]] + 1 + params.liftMm;
   const spine = portion(half.crease, 0.12, 0.97, 0.8).map(([x, y]): Point => [x, y - lift]);
   const k = params.width / 100;
   const middle = spine[Math.floor(spine.length / 2)]!;
-  return flat([ribbon(spine, (t) => k * (0.3 + 1.5 * Math.sin(Math.PI * Math.min(1, t * 0.9 + 0.1))))], 2, spine, [0.4, 1], {
-    liftMm: middle,
-    width: [middle[0] + 6, middle[1] - 2 * k],
-  });
+  return flat(
+    [ribbon(spine, (t) => k * (0.3 + 1.5 * Math.sin(Math.PI * Math.min(1, t * 0.9 + 0.1))))],
+    2,
+    spine,
+    [0.4, 1],
+    {
+      liftMm: middle,
+      width: [middle[0] + 6, middle[1] - 2 * k],
+    },
+  );
 }
 
-/** From the middle of the lash line outwards (from the inner corner when started earlier), thin, lifted at the end and never down. */
+/**
+ * From the middle of the lash line outwards (from the inner corner when started earlier), thin, lifted at the
+ * end and never down.
+ */
 function liner(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {
   const from = clamp(0.42 + (params.start / 100) * 0.85, 0.05, 0.85);
   const along = portion(half.upperLid, from, 1, 0.6);
@@ -102,14 +128,24 @@ function liner(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShap
   const flick = 4 * (params.reach / 100);
   const rise = Math.max(0.1, 0.62 + 0.12 * params.liftMm);
   const end: Point = [corner[0] + flick, corner[1] - flick * rise];
-  const spine = [...along.map(([x, y]): Point => [x, y - 0.5]), [corner[0] + flick * 0.5, corner[1] - flick * rise * 0.52] as Point, end];
+  const spine = [
+    ...along.map(([x, y]): Point => [x, y - 0.5]),
+    [corner[0] + flick * 0.5, corner[1] - flick * rise * 0.52] as Point,
+    end,
+  ];
   const k = params.width / 100;
-  return flat([ribbon(resample(spine, 0.5), (t) => k * (0.15 + 0.7 * Math.sin(Math.PI * Math.min(1, t * 0.8 + 0.1))))], 0.3, spine, [0.6, 1], {
-    start: spine[0]!,
-    reach: end,
-    liftMm: [end[0] + 5, end[1]],
-    width: [spine[Math.floor(spine.length / 2)]![0], spine[Math.floor(spine.length / 2)]![1] - 4 - k],
-  });
+  return flat(
+    [ribbon(resample(spine, 0.5), (t) => k * (0.15 + 0.7 * Math.sin(Math.PI * Math.min(1, t * 0.8 + 0.1))))],
+    0.3,
+    spine,
+    [0.6, 1],
+    {
+      start: spine[0]!,
+      reach: end,
+      liftMm: [end[0] + 5, end[1]],
+      width: [spine[Math.floor(spine.length / 2)]![0], spine[Math.floor(spine.length / 2)]![1] - 4 - k],
+    },
+  );
 }
 
 /** Between the lashes of the upper lid, so thin that only the lashes look fuller. */
@@ -120,7 +156,9 @@ const tightLine = (half: HalfFace): GuideShape => {
 
 /** The outer two thirds of the lower lash line; reach takes it further in. */
 function lowerLine(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {
-  const spine = portion(half.lowerLid, 0.02, clamp(0.02 + 0.64 * (params.reach / 100), 0.2, 0.97), 0.6).map(([x, y]): Point => [x, y + 0.7]);
+  const spine = portion(half.lowerLid, 0.02, clamp(0.02 + 0.64 * (params.reach / 100), 0.2, 0.97), 0.6).map(
+    ([x, y]): Point => [x, y + 0.7],
+  );
   const k = params.width / 100;
   return flat([ribbon(spine, (t) => k * (0.9 - 0.6 * t))], 0.8, spine, [1, 0.3], {
     reach: spine[spine.length - 1]!,
@@ -136,7 +174,10 @@ function mappedLength(t: number, { innerMm, middleMm, outerMm }: GuideParams): n
   return t < 0.5 ? innerMm + (middleMm - innerMm) * t * 2 : middleMm + (outerMm - middleMm) * (t - 0.5) * 2;
 }
 
-/** The upper lashes hair by hair: lengths at the inner corner, over the pupil and at the outer corner; start and reach trim the strip. */
+/**
+ * The upper lashes hair by hair: lengths at the inner corner, over the pupil and at the outer corner; start
+ * and reach trim the strip.
+ */
 function lashes(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {
   const from = clamp(0.08 + Math.max(0, params.start) / 100, 0.08, 0.7);
   const to = clamp(params.reach / 100, from + 0.2, 1);
@@ -149,7 +190,10 @@ function lashes(half: HalfFace, _face: FaceModel, params: GuideParams): GuideSha
     const [x, y] = roots[k]!;
     const lean = 2.6 * (t - 0.35);
     const tip: Point = [x + normals[k]![0] * length * 0.4 + lean, y - Math.abs(normals[k]![1]) * length];
-    return ribbon([[x, y], [(x + tip[0]) / 2 + 0.4, (y + tip[1]) / 2 + 0.5], tip], (s) => 0.34 * (1 - s) + 0.03);
+    return ribbon(
+      [[x, y], [(x + tip[0]) / 2 + 0.4, (y + tip[1]) / 2 + 0.5], tip],
+      (s) => 0.34 * (1 - s) + 0.03,
+    );
   });
   const band = ribbon(
     roots.map(([x, y]): Point => [x, y - 0.25]),
@@ -169,11 +213,46 @@ function lashes(half: HalfFace, _face: FaceModel, params: GuideParams): GuideSha
 }
 
 export const EYE_GUIDES = {
-  lid: { kind: 'eye', label: 'Lid', where: 'over the lid from lashes to crease', central: false, adjustable: ['liftMm'], build: lid },
-  innerLid: { kind: 'eye', label: 'Inner lid', where: 'on the inner two thirds of the lid', central: false, adjustable: ['reach'], build: innerLid },
-  outerLid: { kind: 'eye', label: 'Outer lid', where: 'on the outer third of the lid', central: false, adjustable: ['reach', 'liftMm'], build: outerLid },
-  lidCentre: { kind: 'eye', label: 'Middle of the lid', where: 'above the pupil', central: false, adjustable: ['width'], build: lidCentre },
-  socket: { kind: 'eye', label: 'Socket', where: 'in the crease, placed with the eye open', central: false, adjustable: ['liftMm', 'width'], build: socket },
+  lid: {
+    kind: 'eye',
+    label: 'Lid',
+    where: 'over the lid from lashes to crease',
+    central: false,
+    adjustable: ['liftMm'],
+    build: lid,
+  },
+  innerLid: {
+    kind: 'eye',
+    label: 'Inner lid',
+    where: 'on the inner two thirds of the lid',
+    central: false,
+    adjustable: ['reach'],
+    build: innerLid,
+  },
+  outerLid: {
+    kind: 'eye',
+    label: 'Outer lid',
+    where: 'on the outer third of the lid',
+    central: false,
+    adjustable: ['reach', 'liftMm'],
+    build: outerLid,
+  },
+  lidCentre: {
+    kind: 'eye',
+    label: 'Middle of the lid',
+    where: 'above the pupil',
+    central: false,
+    adjustable: ['width'],
+    build: lidCentre,
+  },
+  socket: {
+    kind: 'eye',
+    label: 'Socket',
+    where: 'in the crease, placed with the eye open',
+    central: false,
+    adjustable: ['liftMm', 'width'],
+    build: socket,
+  },
   openLid: {
     kind: 'eye',
     label: 'Lid, eye open',
@@ -182,7 +261,14 @@ export const EYE_GUIDES = {
     adjustable: ['liftMm'],
     build: openLid,
   },
-  lowerLashes: { kind: 'lash', label: 'Lower lashes', where: 'along the lower lashes', central: false, adjustable: ['reach'], build: lowerLashes },
+  lowerLashes: {
+    kind: 'lash',
+    label: 'Lower lashes',
+    where: 'along the lower lashes',
+    central: false,
+    adjustable: ['reach'],
+    build: lowerLashes,
+  },
   lowerLine: {
     kind: 'eye',
     label: 'Lower line',
@@ -199,7 +285,14 @@ export const EYE_GUIDES = {
     adjustable: ['start', 'reach', 'liftMm', 'width'],
     build: liner,
   },
-  tightLine: { kind: 'liner', label: 'Tight line', where: 'between the upper lashes', central: false, adjustable: [], build: tightLine },
+  tightLine: {
+    kind: 'liner',
+    label: 'Tight line',
+    where: 'between the upper lashes',
+    central: false,
+    adjustable: [],
+    build: tightLine,
+  },
   lashes: {
     kind: 'lash',
     label: 'Lashes',

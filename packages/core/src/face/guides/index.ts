@@ -36,7 +36,10 @@ export function guidesFor(kind: LayerKind): DrawnGuideName[] {
 
 /** A guide is drawn by rule, or is simply a zone of the face filled. */
 export type GuideName = DrawnGuideName | `zone.${ZoneName}`;
-export const GUIDE_NAMES: readonly GuideName[] = [...(Object.keys(GUIDES) as DrawnGuideName[]), ...ZONE_NAMES.map((zone) => `zone.${zone}` as const)];
+export const GUIDE_NAMES: readonly GuideName[] = [
+  ...(Object.keys(GUIDES) as DrawnGuideName[]),
+  ...ZONE_NAMES.map((zone) => `zone.${zone}` as const),
+];
 
 /** A guide by name; zones become guides with nothing to adjust. */
 export function guideNamed(name: GuideName): GuideDefinition {

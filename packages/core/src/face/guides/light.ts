@@ -47,22 +47,35 @@ function bowLight(half: HalfFace, face: FaceModel, params: GuideParams): GuideSh
     0.6,
   );
   const k = params.width / 100;
-  return patch([ribbon(spine, (t) => k * (0.25 + 0.8 * Math.cos((Math.PI / 2) * t)))], 1.2, [1, 1], { width: [peak[0], peak[1] - 2.3 - 2 * k] });
+  return patch([ribbon(spine, (t) => k * (0.25 + 0.8 * Math.cos((Math.PI / 2) * t)))], 1.2, [1, 1], {
+    width: [peak[0], peak[1] - 2.3 - 2 * k],
+  });
 }
 
 function chinLight(_half: HalfFace, face: FaceModel, params: GuideParams): GuideShape {
   const k = params.width / 100;
   const centre: Point = [0, face.landmarks.chin_c[1] - params.liftMm];
-  return patch([ellipse(centre, 8.5 * k, 5.5 * k)], 4, [1, 1], { width: [8.5 * k, centre[1]], liftMm: centre });
+  return patch([ellipse(centre, 8.5 * k, 5.5 * k)], 4, [1, 1], {
+    width: [8.5 * k, centre[1]],
+    liftMm: centre,
+  });
 }
 
 /** A thin line of light down the bridge, between the nose's two shadows. */
 function bridgeLight(half: HalfFace, face: FaceModel, params: GuideParams): GuideShape {
   const top: Point = [0, face.landmarks.nasion[1] + 3];
-  const bottom: Point = [0, face.landmarks.nasion[1] + 3 + (face.landmarks.nose_tip[1] - 4 - face.landmarks.nasion[1] - 3) * Math.min(1.1, params.reach / 100)];
+  const bottom: Point = [
+    0,
+    face.landmarks.nasion[1] +
+      3 +
+      (face.landmarks.nose_tip[1] - 4 - face.landmarks.nasion[1] - 3) * Math.min(1.1, params.reach / 100),
+  ];
   const spine = resample([top, bottom], 1);
   const w = (params.width / 100) * 0.26 * half.at('bridge_side')[0];
-  return patch([ribbon(spine, (t) => w * (0.55 + 0.45 * Math.sin(Math.PI * t)))], 1.5, [1, 1], { reach: bottom, width: [w, (top[1] + bottom[1]) / 2] });
+  return patch([ribbon(spine, (t) => w * (0.55 + 0.45 * Math.sin(Math.PI * t)))], 1.5, [1, 1], {
+    reach: bottom,
+    width: [w, (top[1] + bottom[1]) / 2],
+  });
 }
 
 /** Under the brow's arch and tail, where light falls on the bone. */
@@ -79,7 +92,9 @@ function browBoneLight(half: HalfFace, _face: FaceModel, params: GuideParams): G
 function innerCornerLight(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {
   const [x, y] = half.at('eye_inner');
   const k = params.width / 100;
-  return patch([ellipse([x - 1.2, y - 0.2], 2.1 * k, 3.2 * k, 18)], 1, [1, 1], { width: [x - 1.2 + 2.1 * k, y] });
+  return patch([ellipse([x - 1.2, y - 0.2], 2.1 * k, 3.2 * k, 18)], 1, [1, 1], {
+    width: [x - 1.2 + 2.1 * k, y],
+  });
 }
 
 export const LIGHT_GUIDES = {
@@ -91,8 +106,22 @@ export const LIGHT_GUIDES = {
     adjustable: ['reach', 'liftMm', 'width'],
     build: foreheadLight,
   },
-  bowLight: { kind: 'highlight', label: 'Bow light', where: 'just above the cupid’s bow', central: true, adjustable: ['width'], build: bowLight },
-  chinLight: { kind: 'highlight', label: 'Chin light', where: 'in the middle of the chin', central: true, adjustable: ['liftMm', 'width'], build: chinLight },
+  bowLight: {
+    kind: 'highlight',
+    label: 'Bow light',
+    where: 'just above the cupid’s bow',
+    central: true,
+    adjustable: ['width'],
+    build: bowLight,
+  },
+  chinLight: {
+    kind: 'highlight',
+    label: 'Chin light',
+    where: 'in the middle of the chin',
+    central: true,
+    adjustable: ['liftMm', 'width'],
+    build: chinLight,
+  },
   bridgeLight: {
     kind: 'highlight',
     label: 'Bridge light',

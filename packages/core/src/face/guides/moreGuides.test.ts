@@ -12,8 +12,12 @@ import {
   type Region,
 } from '..';
 
-const regionOf = (guide: GuideName, landmarks: Landmarks, features: Features = PLAIN_FEATURES, side: 'left' | 'both' = 'left'): Region =>
-  uniteOutlines(outlineOf({ guide, side }, landmarks, features).flatMap((s) => s.region));
+const regionOf = (
+  guide: GuideName,
+  landmarks: Landmarks,
+  features: Features = PLAIN_FEATURES,
+  side: 'left' | 'both' = 'left',
+): Region => uniteOutlines(outlineOf({ guide, side }, landmarks, features).flatMap((s) => s.region));
 const FACES = [
   {},
   { faceLength: 165, cheekboneWidth: 142 },

@@ -17,8 +17,11 @@ export const USUAL_FOREHEAD = 52 / 180.2;
 /** From the hairline inwards, widest at its corner, tapering to nothing at both ends. */
 function foreheadContour(half: HalfFace, face: FaceModel, params: GuideParams): GuideShape {
   const hairline = resample(half.hairline, 2).filter(([x, y]) => x > 20 && y < half.at('brow_tail')[1] + 4);
-  // A small forehead has no width to give, a high one takes more: the usual depth at the usual share of the face.
-  const share = (face.landmarks.glabella[1] - face.landmarks.hairline_c[1]) / (face.landmarks.gnathion[1] - face.landmarks.hairline_c[1]);
+  // A small forehead has no width to give, a high one takes more: the usual depth at the usual share of the
+  // face.
+  const share =
+    (face.landmarks.glabella[1] - face.landmarks.hairline_c[1]) /
+    (face.landmarks.gnathion[1] - face.landmarks.hairline_c[1]);
   const depth = 11.5 * (params.width / 100) * clamp(1 + 6 * (share - USUAL_FOREHEAD), 0.6, 1.35);
   const cut = Math.max(3, Math.round(hairline.length * clamp(params.reach / 100, 0.3, 1)));
   const line = hairline.slice(-cut);
@@ -30,7 +33,13 @@ function foreheadContour(half: HalfFace, face: FaceModel, params: GuideParams): 
   });
   const triangle = freeTriangle(face).map(half.fromFace);
   const region = subtractRegion([[...line, ...inner.reverse()]], [triangle]);
-  return { region, line, handles: { width: inner[Math.floor(inner.length / 2)]!, reach: line[0]! }, featherMm: 4, fade: [1, 1] };
+  return {
+    region,
+    line,
+    handles: { width: inner[Math.floor(inner.length / 2)]!, reach: line[0]! },
+    featherMm: 4,
+    fade: [1, 1],
+  };
 }
 
 /** Two thin lines on top of the bridge that meet in a small V under the tip. */
@@ -48,10 +57,20 @@ function noseContour(half: HalfFace, face: FaceModel, params: GuideParams): Guid
     1,
   );
   const w = params.width / 100;
-  return stroke(half, face, spine, (t) => w * (0.35 + 0.75 * Math.sin(Math.PI * clamp(t * 0.9 + 0.05, 0, 1))), faded([0.5, 1], params.fade), 1.2);
+  return stroke(
+    half,
+    face,
+    spine,
+    (t) => w * (0.35 + 0.75 * Math.sin(Math.PI * clamp(t * 0.9 + 0.05, 0, 1))),
+    faded([0.5, 1], params.fade),
+    1.2,
+  );
 }
 
-/** From the inner end of the brow down beside the bridge: the crease shade run on, so that the shadow looks grown there. */
+/**
+ * From the inner end of the brow down beside the bridge: the crease shade run on, so that the shadow looks
+ * grown there.
+ */
 function noseFromCrease(half: HalfFace, face: FaceModel, params: GuideParams): GuideShape {
   const { nasion, bridge_mid } = face.landmarks;
   const b = 0.62 * half.at('bridge_side')[0];
@@ -106,7 +125,10 @@ function tipContour(half: HalfFace, face: FaceModel, params: GuideParams): Guide
     ],
     0.6,
   );
-  return patch([ribbon(spine, (t) => w * (1.5 - 0.9 * t))], 1.5, [1, 1], { width: [side, height + 1.5 * w], liftMm: [0, height] });
+  return patch([ribbon(spine, (t) => w * (1.5 - 0.9 * t))], 1.5, [1, 1], {
+    width: [side, height + 1.5 * w],
+    liftMm: [0, height],
+  });
 }
 
 /** Over the corner of the jaw, which rounds it. */
@@ -130,7 +152,11 @@ function jawEdgeContour(half: HalfFace, face: FaceModel, params: GuideParams): G
   return {
     region: intersectRegions([body], faceAndNeck),
     line: spine,
-    handles: { reach: end, width: [corner[0] - 6 * w, corner[1] + 2], fade: mix(corner, end, 0.9 - 0.3 * (params.fade / 100)) },
+    handles: {
+      reach: end,
+      width: [corner[0] - 6 * w, corner[1] + 2],
+      fade: mix(corner, end, 0.9 - 0.3 * (params.fade / 100)),
+    },
     featherMm: 2,
     fade: faded([1, 0.7], params.fade),
   };
@@ -150,7 +176,10 @@ function underLipContour(half: HalfFace, face: FaceModel, params: GuideParams): 
     0.6,
   );
   const w = params.width / 100;
-  return patch([ribbon(spine, (t) => w * (1.4 - 1.1 * t))], 1.5, [1, 1], { reach: [reach, low + 0.6], width: [0, height + 1.4 * w] });
+  return patch([ribbon(spine, (t) => w * (1.4 - 1.1 * t))], 1.5, [1, 1], {
+    reach: [reach, low + 0.6],
+    width: [0, height + 1.4 * w],
+  });
 }
 
 export const SHADOW_GUIDES = {

@@ -22,8 +22,15 @@ export function neckInk(face: FaceModel): Ink[] {
   );
   return [
     filled('neck', [face.neck], 'skin'),
-    filled('neck shadow', intersectRegions([throughPoints(shadow, 2, true).map(face.warp.toFace)], [face.neck]), 'shade', 0.45),
-    ...both(NECK).map((line) => inked('neck', carry(line), [0.15, 0.5, 0.55, 0.5, 0.45, 0.4, 0.35, 0.3, 0.25])),
+    filled(
+      'neck shadow',
+      intersectRegions([throughPoints(shadow, 2, true).map(face.warp.toFace)], [face.neck]),
+      'shade',
+      0.45,
+    ),
+    ...both(NECK).map((line) =>
+      inked('neck', carry(line), [0.15, 0.5, 0.55, 0.5, 0.45, 0.4, 0.35, 0.3, 0.25]),
+    ),
     ...both(COLLARBONE).map((line) => inked('collarbone', carry(line), [0.05, 0.4, 0.3, 0.2, 0.02], 0.55)),
     ...both([
       [9, 184.5],
@@ -41,7 +48,8 @@ export function neckInk(face: FaceModel): Ink[] {
 
 export function earInk(face: FaceModel): Ink[] {
   return ([1, -1] as const).flatMap((sign): Ink[] => {
-    const carry = (line: Polyline): Point[] => throughPoints(line, 1).map(([x, y]) => face.warp.toFace([sign * x, y]));
+    const carry = (line: Polyline): Point[] =>
+      throughPoints(line, 1).map(([x, y]) => face.warp.toFace([sign * x, y]));
     const ear = face.ears[sign === 1 ? 0 : 1];
     return [
       filled('ear', [ear], 'skin'),
@@ -54,9 +62,13 @@ export function earInk(face: FaceModel): Ink[] {
 
 /** The face itself: skin, then its outline, finest at the temple and heaviest under the jaw. */
 export function faceInk(face: FaceModel): Ink[] {
-  const side = (sign: 1 | -1): Point[] => throughPoints(OUTLINE, 2).map(([x, y]) => face.warp.toFace([sign * x, y]));
+  const side = (sign: 1 | -1): Point[] =>
+    throughPoints(OUTLINE, 2).map(([x, y]) => face.warp.toFace([sign * x, y]));
   const [left, right] = [side(1), side(-1)];
   const whole = [...left, ...right.reverse().slice(1)];
   const half = [0.06, 0.22, 0.34, 0.4, 0.46, 0.52, 0.58, 0.62, 0.6, 0.52];
-  return [filled('face', [face.outline], 'skin'), inked('face', whole, [...half, ...half.slice(0, -1).reverse()])];
+  return [
+    filled('face', [face.outline], 'skin'),
+    inked('face', whole, [...half, ...half.slice(0, -1).reverse()]),
+  ];
 }

@@ -27,8 +27,15 @@ export type LineArt = {
 type Kept = { readonly [eyes in Eyes]?: LineArt };
 const cache = new WeakMap<Landmarks, WeakMap<Features, Kept>>();
 
-/** Draws a client's face from her landmarks and features, as filled paths in mm, her eyes open or closed. Kept per face. */
-export function lineArt(landmarks: Landmarks, features: Features = PLAIN_FEATURES, eyes: Eyes = 'open'): LineArt {
+/**
+ * Draws a client's face from her landmarks and features, as filled paths in mm, her eyes open or closed. Kept
+ * per face.
+ */
+export function lineArt(
+  landmarks: Landmarks,
+  features: Features = PLAIN_FEATURES,
+  eyes: Eyes = 'open',
+): LineArt {
   let byFeatures = cache.get(landmarks);
   if (!byFeatures) cache.set(landmarks, (byFeatures = new WeakMap()));
   const kept = byFeatures.get(features);
@@ -44,8 +51,22 @@ function draw(landmarks: Landmarks, features: Features, eyes: Eyes): LineArt {
   const bottom = landmarks.sternal_notch[1] + 9;
   const eyesDrawn = eyes === 'open' ? eyesInk(face) : closedEyesInk(withEyesClosed(face));
   return {
-    ground: [...hair.behind, ...neckInk(face), ...(features.hair === 'covered' ? [] : earInk(face)), ...faceInk(face), ...lipsInk(face)],
-    lines: [...eyesDrawn, ...noseInk(face), ...mouthInk(face), ...ageLinesInk(face), ...beardInk(face), ...browsInk(face), ...hair.front],
+    ground: [
+      ...hair.behind,
+      ...neckInk(face),
+      ...(features.hair === 'covered' ? [] : earInk(face)),
+      ...faceInk(face),
+      ...lipsInk(face),
+    ],
+    lines: [
+      ...eyesDrawn,
+      ...noseInk(face),
+      ...mouthInk(face),
+      ...ageLinesInk(face),
+      ...beardInk(face),
+      ...browsInk(face),
+      ...hair.front,
+    ],
     viewBox: [-104, top, 208, bottom - top],
   };
 }
@@ -61,7 +82,8 @@ export function insetBox(inset: Inset, landmarks: Landmarks): readonly [number, 
     const [left, top] = [Math.min(...xs) - margin, Math.min(...ys) - margin];
     return [left, top, Math.max(...xs) + margin - left, Math.max(...ys) + margin - top];
   };
-  if (inset === 'lips') return box(['mouth_corner_left', 'mouth_corner_right', 'cupid_peak_left', 'lip_low_c'], 8);
+  if (inset === 'lips')
+    return box(['mouth_corner_left', 'mouth_corner_right', 'cupid_peak_left', 'lip_low_c'], 8);
   const side = inset === 'left eye' ? 'left' : 'right';
   return box([`brow_inner_${side}`, `brow_tail_${side}`, `brow_arch_${side}`, `lid_lo_mid_${side}`], 7);
 }

@@ -3,7 +3,18 @@ import type { Polyline } from '../point';
 import { simplified, type Region } from '../region';
 
 /** What a shape is filled with; the app's themes and the printed page give each a colour. */
-export type InkFill = 'ink' | 'skin' | 'shade' | 'hair' | 'sheen' | 'cloth' | 'lip' | 'eyeWhite' | 'iris' | 'pupil' | 'catchlight';
+export type InkFill =
+  | 'ink'
+  | 'skin'
+  | 'shade'
+  | 'hair'
+  | 'sheen'
+  | 'cloth'
+  | 'lip'
+  | 'eyeWhite'
+  | 'iris'
+  | 'pupil'
+  | 'catchlight';
 
 /** One filled shape of the drawing, in this face's mm, painted in the order given. */
 export type Ink = {
@@ -29,7 +40,9 @@ export function pathOf(region: Region, decimals = 1): string {
         steps.push(short((ix - px) / unit, decimals) + joined(short((iy - py) / unit, decimals)));
         [px, py] = [ix, iy];
       }
-      return steps.length < 3 ? '' : `M${steps[0]}l${steps.slice(1).reduce((text, step) => text + joined(step))}z`;
+      return steps.length < 3
+        ? ''
+        : `M${steps[0]}l${steps.slice(1).reduce((text, step) => text + joined(step))}z`;
     })
     .join('');
 }
@@ -52,7 +65,14 @@ export function inkPath(region: Region, decimals = 1): string {
 }
 
 /** A line as a filled stroke whose half-width follows `widths` evenly spaced along it, in mm. */
-export function inked(part: string, line: Polyline, widths: readonly number[], opacity = 1, fill: InkFill = 'ink', decimals = 2): Ink {
+export function inked(
+  part: string,
+  line: Polyline,
+  widths: readonly number[],
+  opacity = 1,
+  fill: InkFill = 'ink',
+  decimals = 2,
+): Ink {
   return { part, d: inkPath([ribbon(line, (t) => between(widths, t))], decimals), fill, opacity };
 }
 

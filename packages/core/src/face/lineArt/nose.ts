@@ -103,9 +103,13 @@ export function noseInk(face: FaceModel): Ink[] {
   const flared = ([x, y]: Point): Point => [x + form.flare * Math.max(0, 1 - Math.abs(y - 37) / 5.5), y];
   // The tip is drawn through the middle, so that its two halves meet.
   const tip = NOSE_TIP.map(([x, y]): Point => [x * form.tip, y + form.drop * Math.max(0.25, 1 - x / 5.2)]);
-  const nostril = NOSTRIL.map(([x, y]): Point => [x * (1 + form.flare / 30), 42.1 + (y - 42.1) * form.nostril + form.drop * 0.2]);
+  const nostril = NOSTRIL.map(([x, y]): Point => [
+    x * (1 + form.flare / 30),
+    42.1 + (y - 42.1) * form.nostril + form.drop * 0.2,
+  ]);
   return ([1, -1] as const).flatMap((sign): Ink[] => {
-    const carry = (line: Polyline): Point[] => throughPoints(line, 0.7).map(([x, y]) => face.warp.toFace([sign * x, y]));
+    const carry = (line: Polyline): Point[] =>
+      throughPoints(line, 0.7).map(([x, y]) => face.warp.toFace([sign * x, y]));
     return [
       inked('nose wing', carry(ALA.map(flared)), [0.05, 0.2, 0.42 * form.wing, 0.5 * form.wing, 0.36, 0.1]),
       filled('nostril', [carry([...nostril, nostril[0]!])], 'ink', 0.8, 2),

@@ -1,10 +1,32 @@
 import fc from 'fast-check';
-import { AGES, BROWS, EYE_SHAPES, GUIDE_NAMES, HAIR_TONES, inferLandmarks, LIDS, LINES, OILY_ZONES, PLAIN_FEATURES, type Features } from '../../face';
-import { adaptLook, ADAPTERS, fitLook, lookFromChart, refuseAdaptation, type Look, type LookStep, type Occasion } from '..';
+import {
+  AGES,
+  BROWS,
+  EYE_SHAPES,
+  GUIDE_NAMES,
+  HAIR_TONES,
+  inferLandmarks,
+  LIDS,
+  LINES,
+  OILY_ZONES,
+  PLAIN_FEATURES,
+  type Features,
+} from '../../face';
+import {
+  adaptLook,
+  ADAPTERS,
+  fitLook,
+  lookFromChart,
+  refuseAdaptation,
+  type Look,
+  type LookStep,
+  type Occasion,
+} from '..';
 import { client, id, KIT, LOOK, OCCASION, STAMP } from '../look.testing';
 
-const at = (...guides: readonly Extract<LookStep['placements'][number], { guide: unknown }>['guide'][]): LookStep['placements'] =>
-  guides.map((guide) => ({ guide, side: 'both' as const }));
+const at = (
+  ...guides: readonly Extract<LookStep['placements'][number], { guide: unknown }>['guide'][]
+): LookStep['placements'] => guides.map((guide) => ({ guide, side: 'both' as const }));
 const step = (n: number, more: Partial<LookStep> & Pick<LookStep, 'phase' | 'role' | 'title'>): LookStep => ({
   ...LOOK.steps[0]!,
   id: id(n),
@@ -16,13 +38,50 @@ const step = (n: number, more: Partial<LookStep> & Pick<LookStep, 'phase' | 'rol
 const FULL: Look = {
   ...LOOK,
   steps: [
-    step(201, { phase: 'clean', role: 'care', title: 'Clean', wants: { kinds: ['prep'] }, placements: at('zone.wholeFace') }),
-    step(202, { phase: 'prime', role: 'care', title: 'Prime', wants: { kinds: ['primer'] }, placements: at('zone.noseBridge') }),
+    step(201, {
+      phase: 'clean',
+      role: 'care',
+      title: 'Clean',
+      wants: { kinds: ['prep'] },
+      placements: at('zone.wholeFace'),
+    }),
+    step(202, {
+      phase: 'prime',
+      role: 'care',
+      title: 'Prime',
+      wants: { kinds: ['primer'] },
+      placements: at('zone.noseBridge'),
+    }),
     { ...LOOK.steps[0]!, id: id(203) },
-    step(204, { phase: 'conceal', role: 'conceal', title: 'Conceal', wants: { kinds: ['concealer'] }, placements: at('underEyeLight', 'outerWedge') }),
-    step(205, { phase: 'sculpt', role: 'contour', title: 'Forehead', wants: { kinds: ['contour'] }, placements: at('foreheadContour') }),
-    step(206, { phase: 'sculpt', role: 'contour', title: 'Jaw', wants: { kinds: ['contour'] }, placements: at('jawContour') }),
-    step(207, { phase: 'sculpt', role: 'blush', title: 'Blush', wants: { kinds: ['blush'] }, placements: at('blushFull'), technique: 'buff' }),
+    step(204, {
+      phase: 'conceal',
+      role: 'conceal',
+      title: 'Conceal',
+      wants: { kinds: ['concealer'] },
+      placements: at('underEyeLight', 'outerWedge'),
+    }),
+    step(205, {
+      phase: 'sculpt',
+      role: 'contour',
+      title: 'Forehead',
+      wants: { kinds: ['contour'] },
+      placements: at('foreheadContour'),
+    }),
+    step(206, {
+      phase: 'sculpt',
+      role: 'contour',
+      title: 'Jaw',
+      wants: { kinds: ['contour'] },
+      placements: at('jawContour'),
+    }),
+    step(207, {
+      phase: 'sculpt',
+      role: 'blush',
+      title: 'Blush',
+      wants: { kinds: ['blush'] },
+      placements: at('blushFull'),
+      technique: 'buff',
+    }),
     step(208, {
       phase: 'sculpt',
       role: 'highlight',
@@ -30,20 +89,96 @@ const FULL: Look = {
       wants: { kinds: ['highlight'] },
       placements: at('cheekboneLight', 'foreheadLight', 'chinLight'),
     }),
-    step(209, { phase: 'set', role: 'powder', title: 'Powder', wants: { kinds: ['powder'] }, placements: at('zone.noseSide') }),
-    step(210, { phase: 'set', role: 'powder', title: 'Under eye', wants: { kinds: ['powder'] }, placements: at('zone.underEye'), waitMinutes: 3 }),
-    step(211, { phase: 'brows', role: 'brow', title: 'Brows', wants: { kinds: ['brow'] }, placements: at('brow'), technique: 'flick', doseMgPerCm2: 0.8 }),
-    step(212, { phase: 'eyes', role: 'eye', title: 'Lid', wants: { kinds: ['shadow'] }, placements: at('lid') }),
-    step(213, { phase: 'eyes', role: 'eye', title: 'Socket', wants: { kinds: ['shadow'] }, placements: at('socket') }),
-    step(214, { phase: 'eyes', role: 'liner', title: 'Liner', wants: { kinds: ['liner'] }, placements: at('liner', 'tightLine'), technique: 'line' }),
-    step(215, { phase: 'lashes', role: 'lash', title: 'Mascara', wants: { kinds: ['mascara'] }, placements: at('lashes') }),
-    step(216, { phase: 'lashes', role: 'lash', title: 'Band', wants: { kinds: ['lashes'] }, placements: at('lashes') }),
-    step(217, { phase: 'lips', role: 'lip', title: 'Lip', wants: { kinds: ['lip colour'] }, placements: at('lips') }),
-    step(218, { phase: 'finish', role: 'care', title: 'Spray', wants: { kinds: ['spray'] }, placements: at('zone.wholeFace') }),
+    step(209, {
+      phase: 'set',
+      role: 'powder',
+      title: 'Powder',
+      wants: { kinds: ['powder'] },
+      placements: at('zone.noseSide'),
+    }),
+    step(210, {
+      phase: 'set',
+      role: 'powder',
+      title: 'Under eye',
+      wants: { kinds: ['powder'] },
+      placements: at('zone.underEye'),
+      waitMinutes: 3,
+    }),
+    step(211, {
+      phase: 'brows',
+      role: 'brow',
+      title: 'Brows',
+      wants: { kinds: ['brow'] },
+      placements: at('brow'),
+      technique: 'flick',
+      doseMgPerCm2: 0.8,
+    }),
+    step(212, {
+      phase: 'eyes',
+      role: 'eye',
+      title: 'Lid',
+      wants: { kinds: ['shadow'] },
+      placements: at('lid'),
+    }),
+    step(213, {
+      phase: 'eyes',
+      role: 'eye',
+      title: 'Socket',
+      wants: { kinds: ['shadow'] },
+      placements: at('socket'),
+    }),
+    step(214, {
+      phase: 'eyes',
+      role: 'liner',
+      title: 'Liner',
+      wants: { kinds: ['liner'] },
+      placements: at('liner', 'tightLine'),
+      technique: 'line',
+    }),
+    step(215, {
+      phase: 'lashes',
+      role: 'lash',
+      title: 'Mascara',
+      wants: { kinds: ['mascara'] },
+      placements: at('lashes'),
+    }),
+    step(216, {
+      phase: 'lashes',
+      role: 'lash',
+      title: 'Band',
+      wants: { kinds: ['lashes'] },
+      placements: at('lashes'),
+    }),
+    step(217, {
+      phase: 'lips',
+      role: 'lip',
+      title: 'Lip',
+      wants: { kinds: ['lip colour'] },
+      placements: at('lips'),
+    }),
+    step(218, {
+      phase: 'finish',
+      role: 'care',
+      title: 'Spray',
+      wants: { kinds: ['spray'] },
+      placements: at('zone.wholeFace'),
+    }),
   ],
 };
-const WEDDING: Occasion = { kind: 'wedding', date: '2031-05-14', lights: ['daylight', 'flash'], hoursToLast: 9, camera: true };
-const PORTRAIT: Occasion = { kind: 'portrait', date: '2031-05-14', lights: ['daylight'], hoursToLast: 1, camera: true };
+const WEDDING: Occasion = {
+  kind: 'wedding',
+  date: '2031-05-14',
+  lights: ['daylight', 'flash'],
+  hoursToLast: 9,
+  camera: true,
+};
+const PORTRAIT: Occasion = {
+  kind: 'portrait',
+  date: '2031-05-14',
+  lights: ['daylight'],
+  hoursToLast: 1,
+  camera: true,
+};
 
 type Sees = { readonly steps: readonly LookStep[]; readonly ids: readonly string[] };
 const see = (
@@ -51,7 +186,10 @@ const see = (
   occasion = OCCASION,
   more: { landmarks?: ReturnType<typeof inferLandmarks>; sensitivities?: string[]; look?: Look } = {},
 ): Sees => {
-  const who = { ...client(undefined, { features, sensitivities: more.sensitivities }), ...(more.landmarks ? { landmarks: more.landmarks } : {}) };
+  const who = {
+    ...client(undefined, { features, sensitivities: more.sensitivities }),
+    ...(more.landmarks ? { landmarks: more.landmarks } : {}),
+  };
   const { steps, adaptations } = adaptLook(more.look ?? FULL, who, occasion);
   return { steps, ids: adaptations.map((a) => a.id) };
 };
@@ -60,25 +198,65 @@ const guides = (s: LookStep | undefined) => (s?.placements ?? []).map((p) => ('g
 const plain = see({});
 
 test.each<[string, Partial<Features>, (sees: Sees) => unknown, unknown]>([
-  ['primer where oily', { oily: ['forehead', 'nose'] }, (s) => guides(named(s, 'Prime')), ['zone.foreheadCentre', 'zone.noseSide', 'zone.noseBridge']],
+  [
+    'primer where oily',
+    { oily: ['forehead', 'nose'] },
+    (s) => guides(named(s, 'Prime')),
+    ['zone.foreheadCentre', 'zone.noseSide', 'zone.noseBridge'],
+  ],
   ['primer on dry skin', { dry: true }, (s) => named(s, 'Prime')!.wants.finishes, ['dewy', 'natural']],
-  ['primer over texture', { texture: 'textured' }, (s) => guides(named(s, 'Prime')), ['zone.apple', 'zone.noseSide']],
-  ['set where oily', { oily: ['forehead', 'nose', 'cheeks'] }, (s) => guides(named(s, 'Powder')), ['zone.wholeFace']],
+  [
+    'primer over texture',
+    { texture: 'textured' },
+    (s) => guides(named(s, 'Prime')),
+    ['zone.apple', 'zone.noseSide'],
+  ],
+  [
+    'set where oily',
+    { oily: ['forehead', 'nose', 'cheeks'] },
+    (s) => guides(named(s, 'Powder')),
+    ['zone.wholeFace'],
+  ],
   ['less powder', { dry: true }, (s) => named(s, 'Powder')!.doseMgPerCm2, 0.42],
   ['no settled powder on lines', { lines: ['under eye'] }, (s) => named(s, 'Under eye')!.waitMinutes, 0],
-  ['no wedge on crow’s feet', { lines: ['crow’s feet'] }, (s) => guides(named(s, 'Conceal')), ['underEyeLight']],
-  ['inner corner only', { lines: ['under eye'] }, (s) => guides(named(s, 'Conceal')), ['innerComma', 'outerWedge']],
+  [
+    'no wedge on crow’s feet',
+    { lines: ['crow’s feet'] },
+    (s) => guides(named(s, 'Conceal')),
+    ['underEyeLight'],
+  ],
+  [
+    'inner corner only',
+    { lines: ['under eye'] },
+    (s) => guides(named(s, 'Conceal')),
+    ['innerComma', 'outerWedge'],
+  ],
   ['beard', { beard: true }, (s) => named(s, 'Jaw'), undefined],
   ['stipple over texture', { texture: 'textured' }, (s) => named(s, 'Blush')!.technique, 'stipple'],
-  ['no light on an oily forehead or chin', { oily: ['forehead', 'chin'] }, (s) => guides(named(s, 'Light')), ['cheekboneLight']],
+  [
+    'no light on an oily forehead or chin',
+    { oily: ['forehead', 'chin'] },
+    (s) => guides(named(s, 'Light')),
+    ['cheekboneLight'],
+  ],
   ['narrow temples', { narrowTemples: true }, (s) => named(s, 'Forehead'), undefined],
   ['lifted on mature cheeks', { age: 'mature' }, (s) => guides(named(s, 'Blush')), ['blushLifted']],
-  ['open-eye placement', { lids: { left: 'hooded', right: 'hooded' } }, (s) => guides(named(s, 'Lid')), ['openLid']],
+  [
+    'open-eye placement',
+    { lids: { left: 'hooded', right: 'hooded' } },
+    (s) => guides(named(s, 'Lid')),
+    ['openLid'],
+  ],
   ['satin on lined lids', { age: 'mature' }, (s) => named(s, 'Lid')!.wants.finishes, ['satin', 'matte']],
   ['contact lenses', { lenses: true }, (s) => guides(named(s, 'Liner')), ['liner']],
   ['head tremor', { headTremor: true }, (s) => named(s, 'Liner')!.technique, 'stipple'],
   ['head tremor, lashes', { headTremor: true }, (s) => named(s, 'Band'), undefined],
-  ['a child', { age: 'child' }, (s) => [named(s, 'Liner'), named(s, 'Forehead'), named(s, 'Band')], [undefined, undefined, undefined]],
+  [
+    'a child',
+    { age: 'child' },
+    (s) => [named(s, 'Liner'), named(s, 'Forehead'), named(s, 'Band')],
+    [undefined, undefined, undefined],
+  ],
   ['deep-set eyes', { eyes: 'deep-set' }, (s) => named(s, 'Socket')!.doseMgPerCm2, 0.42],
   ['tattooed brows', { brows: 'tattooed' }, (s) => named(s, 'Brows')!.technique, 'press'],
   ['sparse brows', { brows: 'sparse' }, (s) => named(s, 'Brows')!.wants.textures, ['pencil', 'gel']],
@@ -103,13 +281,19 @@ test('a small forehead goes without contour, a high one gets it broader, an even
   const small = inferLandmarks({ faceLength: 190, foreheadHeight: 42 });
   const high = inferLandmarks({ faceLength: 184, foreheadHeight: 68 });
   expect(named(see({}, OCCASION, { landmarks: small }), 'Forehead')).toBeUndefined();
-  expect(named(see({}, OCCASION, { landmarks: high }), 'Forehead')!.placements).toEqual([{ guide: 'foreheadContour', side: 'both', params: { width: 120 } }]);
-  expect(named(see({}, OCCASION, { landmarks: inferLandmarks({}) }), 'Forehead')!.placements).toEqual(at('foreheadContour'));
+  expect(named(see({}, OCCASION, { landmarks: high }), 'Forehead')!.placements).toEqual([
+    { guide: 'foreheadContour', side: 'both', params: { width: 120 } },
+  ]);
+  expect(named(see({}, OCCASION, { landmarks: inferLandmarks({}) }), 'Forehead')!.placements).toEqual(
+    at('foreheadContour'),
+  );
 });
 
 test('nine hours of tears are not a one-hour portrait', () => {
   const [wedding, portrait] = [see({}, WEDDING), see({}, PORTRAIT)];
-  expect(wedding.ids).toEqual(expect.arrayContaining(['thin layers for long wear', 'waterproof', 'lip through a meal', 'strong hold']));
+  expect(wedding.ids).toEqual(
+    expect.arrayContaining(['thin layers for long wear', 'waterproof', 'lip through a meal', 'strong hold']),
+  );
   expect(portrait.ids).toContain('lighter for a short hour');
   expect(portrait.ids).not.toContain('strong hold');
   expect(named(wedding, 'Base')!.doseMgPerCm2).toBeGreaterThan(named(portrait, 'Base')!.doseMgPerCm2);
@@ -123,7 +307,13 @@ test('what a look lacks is added for this client and day: a spray, a primer, pow
     variants: [{ id: 'evening', name: 'Evening' }],
     steps: [
       ...FULL.steps.filter((s) => ['Base', 'Lip'].includes(s.title)),
-      step(230, { phase: 'lips', role: 'lip', title: 'Evening lip', variant: 'evening', wants: { kinds: ['lip colour'] } }),
+      step(230, {
+        phase: 'lips',
+        role: 'lip',
+        title: 'Evening lip',
+        variant: 'evening',
+        wants: { kinds: ['lip colour'] },
+      }),
     ],
   };
   const sees = see({ oily: ['nose'], lines: ['lip'] }, WEDDING, { look: bare });
@@ -138,14 +328,24 @@ test('what a look lacks is added for this client and day: a spray, a primer, pow
     'Spray to hold it',
   ]);
   expect(see({}, OCCASION, { look: bare }).steps.map((s) => s.title)).toEqual(['Base', 'Lip', 'Evening lip']);
-  const forbidding: Look = { ...bare, forbids: { finishes: [], kinds: ['spray', 'primer', 'powder', 'lip liner'] } };
-  expect(see({ oily: ['nose'], lines: ['lip'] }, WEDDING, { look: forbidding }).steps.map((s) => s.title)).toEqual(['Base', 'Lip', 'Evening lip']);
+  const forbidding: Look = {
+    ...bare,
+    forbids: { finishes: [], kinds: ['spray', 'primer', 'powder', 'lip liner'] },
+  };
+  expect(
+    see({ oily: ['nose'], lines: ['lip'] }, WEDDING, { look: forbidding }).steps.map((s) => s.title),
+  ).toEqual(['Base', 'Lip', 'Evening lip']);
 });
 
 test('what a look forbids of places comes last and nothing brings it back', () => {
   const strict: Look = {
     ...FULL,
-    forbids: { finishes: [], kinds: [], places: ['liner flick', 'nose contour', 'bridge light'], shapes: ['brow pointed', 'blush on the apples'] },
+    forbids: {
+      finishes: [],
+      kinds: [],
+      places: ['liner flick', 'nose contour', 'bridge light'],
+      shapes: ['brow pointed', 'blush on the apples'],
+    },
   };
   const sees = see({ age: 'mature' }, OCCASION, { look: strict });
   expect(named(sees, 'Liner')!.placements[0]).toMatchObject({ params: { reach: 90, liftMm: 0 } });
@@ -156,15 +356,26 @@ test('what a look forbids of places comes last and nothing brings it back', () =
 
 test('every adaptation can be refused before fitting and after, and a refused one is the look’s own step again', () => {
   const who = client(undefined, {
-    features: { oily: ['forehead'], lids: { left: 'hooded', right: 'hooded' }, age: 'mature', dry: false, lines: ['crow’s feet', 'lip'], beard: true },
+    features: {
+      oily: ['forehead'],
+      lids: { left: 'hooded', right: 'hooded' },
+      age: 'mature',
+      dry: false,
+      lines: ['crow’s feet', 'lip'],
+      beard: true,
+    },
   });
   const fitted = fitLook(FULL, who, KIT, WEDDING, STAMP);
   expect(fitted.adaptations.length).toBeGreaterThan(10);
   expect(fitted.chart.adaptations).toEqual(fitted.adaptations);
   for (const adaptation of fitted.adaptations) {
-    expect(adaptLook(FULL, who, WEDDING, [adaptation.id]).adaptations.some((a) => a.id === adaptation.id)).toBe(false);
+    expect(
+      adaptLook(FULL, who, WEDDING, [adaptation.id]).adaptations.some((a) => a.id === adaptation.id),
+    ).toBe(false);
     const chart = refuseAdaptation(fitted.chart, adaptation);
-    expect(chart.adaptations!.find((a) => a.id === adaptation.id && a.stepId === adaptation.stepId)!.refused).toBe(true);
+    expect(
+      chart.adaptations!.find((a) => a.id === adaptation.id && a.stepId === adaptation.stepId)!.refused,
+    ).toBe(true);
     const after = chart.steps.find((s) => s.id === adaptation.stepId);
     // The independent second way: the look fitted anew without it.
     const anew = adaptLook(FULL, who, WEDDING, [adaptation.id]).steps.find((s) => s.id === adaptation.stepId);
@@ -175,13 +386,25 @@ test('every adaptation can be refused before fitting and after, and a refused on
 });
 
 test('one refused takes nothing back of the others, in whatever order, and what was written by hand stays', () => {
-  const who = client(undefined, { features: { lenses: true, oily: ['lids', 'nose', 'forehead'], age: 'mature', lids: { left: 'hooded', right: 'open' } } });
+  const who = client(undefined, {
+    features: {
+      lenses: true,
+      oily: ['lids', 'nose', 'forehead'],
+      age: 'mature',
+      lids: { left: 'hooded', right: 'open' },
+    },
+  });
   const fitted = fitLook(FULL, who, KIT, WEDDING, STAMP);
-  const mine = fitted.adaptations.filter((a) => fitted.chart.steps.find((s) => s.id === a.stepId)?.title === 'Lid' && a.change === 'changed');
-  expect(mine.map((a) => a.id)).toEqual(expect.arrayContaining(['oily lids', 'contact lenses', 'open-eye placement']));
+  const mine = fitted.adaptations.filter(
+    (a) => fitted.chart.steps.find((s) => s.id === a.stepId)?.title === 'Lid' && a.change === 'changed',
+  );
+  expect(mine.map((a) => a.id)).toEqual(
+    expect.arrayContaining(['oily lids', 'contact lenses', 'open-eye placement']),
+  );
   fc.assert(
     fc.property(fc.shuffledSubarray(mine), (refused) => {
-      const current = (chart: typeof fitted.chart, id: string) => chart.adaptations!.find((a) => a.id === id && a.stepId === mine[0]!.stepId)!;
+      const current = (chart: typeof fitted.chart, id: string) =>
+        chart.adaptations!.find((a) => a.id === id && a.stepId === mine[0]!.stepId)!;
       const chart = refused.reduce((c, { id: name }) => refuseAdaptation(c, current(c, name)), fitted.chart);
       const anew = adaptLook(
         FULL,
@@ -195,7 +418,9 @@ test('one refused takes nothing back of the others, in whatever order, and what 
   const lid = fitted.chart.steps.find((s) => s.title === 'Lid')!;
   const written = {
     ...fitted.chart,
-    steps: fitted.chart.steps.map((s) => (s === lid ? { ...s, note: `${s.note} Hers: no grey.`, handsOnMinutes: 11, doseMgPerCm2: 0.9 } : s)),
+    steps: fitted.chart.steps.map((s) =>
+      s === lid ? { ...s, note: `${s.note} Hers: no grey.`, handsOnMinutes: 11, doseMgPerCm2: 0.9 } : s,
+    ),
   };
   const after = refuseAdaptation(
     written,
@@ -208,9 +433,15 @@ test('one refused takes nothing back of the others, in whatever order, and what 
 });
 
 test('a look cut from a chart is the look again: what one client asked for does not go into it', () => {
-  const who = client(undefined, { features: { dry: true, age: 'mature', lids: { left: 'hooded', right: 'open' } } });
+  const who = client(undefined, {
+    features: { dry: true, age: 'mature', lids: { left: 'hooded', right: 'open' } },
+  });
   const { chart } = fitLook(FULL, who, KIT, WEDDING, STAMP);
-  const cut = lookFromChart(chart, { name: 'Again', description: '', tags: [], parts: {}, forbids: { finishes: [], kinds: [] } }, STAMP);
+  const cut = lookFromChart(
+    chart,
+    { name: 'Again', description: '', tags: [], parts: {}, forbids: { finishes: [], kinds: [] } },
+    STAMP,
+  );
   for (const original of FULL.steps) {
     const again = cut.steps.find((s) => s.id === original.id);
     if (again)
@@ -257,7 +488,10 @@ test('whoever she is: no dose under nothing, no step twice, every reason said, a
 });
 
 test('a step that is all on the waterline is left out for contact lenses, not kept without a place', () => {
-  const waterline: Look = { ...FULL, steps: FULL.steps.map((s) => (s.title === 'Liner' ? { ...s, placements: at('tightLine') } : s)) };
+  const waterline: Look = {
+    ...FULL,
+    steps: FULL.steps.map((s) => (s.title === 'Liner' ? { ...s, placements: at('tightLine') } : s)),
+  };
   expect(named(see({ lenses: true }, OCCASION, { look: waterline }), 'Liner')).toBeUndefined();
   expect(guides(named(see({ lenses: true }), 'Liner'))).toEqual(['liner']);
   expect(guides(named(see({}, OCCASION, { look: waterline }), 'Liner'))).toEqual(['tightLine']);
@@ -272,13 +506,23 @@ test('whoever she is, no step that had a place is left without one', () => {
     lines: fc.subarray([...LINES]),
   });
   fc.assert(
-    fc.property(someone, fc.constantFrom(...FULL.steps), fc.constantFrom(...GUIDE_NAMES), (features, step, guide) => {
-      const look: Look = { ...FULL, steps: [{ ...step, placements: at(guide) }] };
-      const { steps } = adaptLook(look, client(undefined, { features: { ...PLAIN_FEATURES, ...features } }), WEDDING);
-      expect(steps.filter((s) => s.placements.length === 0).map((s) => s.title)).toEqual([]);
-    }),
+    fc.property(
+      someone,
+      fc.constantFrom(...FULL.steps),
+      fc.constantFrom(...GUIDE_NAMES),
+      (features, step, guide) => {
+        const look: Look = { ...FULL, steps: [{ ...step, placements: at(guide) }] };
+        const { steps } = adaptLook(
+          look,
+          client(undefined, { features: { ...PLAIN_FEATURES, ...features } }),
+          WEDDING,
+        );
+        expect(steps.filter((s) => s.placements.length === 0).map((s) => s.title)).toEqual([]);
+      },
+    ),
     { numRuns: 400 },
   );
 });
 
-test('every adapter has a name of its own', () => expect(new Set(ADAPTERS.map((a) => a.id)).size).toBe(ADAPTERS.length));
+test('every adapter has a name of its own', () =>
+  expect(new Set(ADAPTERS.map((a) => a.id)).size).toBe(ADAPTERS.length));

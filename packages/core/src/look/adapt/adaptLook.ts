@@ -12,7 +12,10 @@ import { SKIN_ADAPTERS } from './skin';
 const PROHIBITIONS: Adapter = {
   id: 'the look’s prohibitions',
   change: (step, { look }) => {
-    const { placements, broken } = withinProhibitions({ role: step.role, placements: step.placements, kinds: step.wants.kinds }, look.forbids);
+    const { placements, broken } = withinProhibitions(
+      { role: step.role, placements: step.placements, kinds: step.wants.kinds },
+      look.forbids,
+    );
     if (broken.length === 0) return null;
     const why = `${look.name}: ${broken.join(', ')}`;
     return placements.length === 0
@@ -20,7 +23,12 @@ const PROHIBITIONS: Adapter = {
       : { words: `${step.title} kept to the look`, why, set: { placements: [...placements] } };
   },
 };
-export const ADAPTERS: readonly Adapter[] = [...SKIN_ADAPTERS, ...FACE_ADAPTERS, ...DAY_ADAPTERS, PROHIBITIONS];
+export const ADAPTERS: readonly Adapter[] = [
+  ...SKIN_ADAPTERS,
+  ...FACE_ADAPTERS,
+  ...DAY_ADAPTERS,
+  PROHIBITIONS,
+];
 
 export type AdaptedLook = {
   readonly steps: readonly LookStep[];
@@ -28,10 +36,15 @@ export type AdaptedLook = {
 };
 
 /**
- * A look's steps as this client and this day ask for them: every change a named piece of data with its reason and what was before it. Those refused by id
- * ('primer where oily') are left alone.
+ * A look's steps as this client and this day ask for them: every change a named piece of data with its reason
+ * and what was before it. Those refused by id ('primer where oily') are left alone.
  */
-export function adaptLook(look: Look, client: ClientSnapshot, occasion: Occasion, refused: readonly string[] = []): AdaptedLook {
+export function adaptLook(
+  look: Look,
+  client: ClientSnapshot,
+  occasion: Occasion,
+  refused: readonly string[] = [],
+): AdaptedLook {
   const to = adaptedTo(look, client, occasion);
   const adaptations: Adaptation[] = [];
   const given = withAdded(look, to, refused, adaptations);
@@ -68,7 +81,12 @@ export function adaptedTo(look: AdaptTo['look'], client: ClientSnapshot, occasio
   };
 }
 
-function withAdded(look: Look, to: AdaptTo, refused: readonly string[], adaptations: Adaptation[]): LookStep[] {
+function withAdded(
+  look: Look,
+  to: AdaptTo,
+  refused: readonly string[],
+  adaptations: Adaptation[],
+): LookStep[] {
   let steps = [...look.steps];
   for (const adder of ADDERS) {
     if (refused.includes(adder.id)) continue;
@@ -98,8 +116,13 @@ function derivedId(id: string, salt: string): string {
 }
 
 /** An adaptation as it is told: 'Primer where it needs it: primer on forehead and nose: oily there.' */
-export function adaptationInWords({ words, why }: Pick<Adaptation, 'words' | 'why'>, title: string | undefined): string {
+export function adaptationInWords(
+  { words, why }: Pick<Adaptation, 'words' | 'why'>,
+  title: string | undefined,
+): string {
   const said =
-    title === undefined || words.toLowerCase().startsWith(title.toLowerCase()) ? words : `${title}: ${words.charAt(0).toLowerCase()}${words.slice(1)}`;
+    title === undefined || words.toLowerCase().startsWith(title.toLowerCase())
+      ? words
+      : `${title}: ${words.charAt(0).toLowerCase()}${words.slice(1)}`;
   return `${said}: ${why}.`;
 }

@@ -8,14 +8,17 @@ export type AdaptTo = {
   readonly client: ClientSnapshot;
   readonly features: Features;
   readonly day: Day;
-  readonly look: Pick<Look, 'name' | 'forbids' | 'schools'> & { readonly steps: readonly Pick<LookStep, 'wants'>[] };
+  readonly look: Pick<Look, 'name' | 'forbids' | 'schools'> & {
+    readonly steps: readonly Pick<LookStep, 'wants'>[];
+  };
   readonly skin: Lab | null;
   readonly undertone: Undertone | null;
 };
 
 /** One thing a client or a day changes of a step, with its reason. */
 export type Change =
-  { readonly words: string; readonly why: string; readonly set: Partial<LookStep> } | { readonly words: string; readonly why: string; readonly leftOut: true };
+  | { readonly words: string; readonly why: string; readonly set: Partial<LookStep> }
+  | { readonly words: string; readonly why: string; readonly leftOut: true };
 
 /** A practice that changes steps, as data: it can be named, shown and refused. */
 export type Adapter = {
@@ -26,18 +29,26 @@ export type Adapter = {
 /** A practice that adds a step a client or a day asks for and the look has not got. */
 export type Adder = {
   readonly id: string;
-  readonly add: (steps: readonly LookStep[], to: AdaptTo) => readonly { readonly step: Omit<LookStep, 'id'>; readonly words: string; readonly why: string }[];
+  readonly add: (
+    steps: readonly LookStep[],
+    to: AdaptTo,
+  ) => readonly { readonly step: Omit<LookStep, 'id'>; readonly words: string; readonly why: string }[];
 };
 
 export type Guided = Extract<LookStep['placements'][number], { guide: unknown }>;
 export type GuideName = Guided['guide'];
 
-export const guidesOf = (step: Pick<LookStep, 'placements'>): readonly GuideName[] => step.placements.flatMap((p) => ('guide' in p ? [p.guide] : []));
-export const has = (step: Pick<LookStep, 'placements'>, ...guides: readonly GuideName[]): boolean => guidesOf(step).some((g) => guides.includes(g));
+export const guidesOf = (step: Pick<LookStep, 'placements'>): readonly GuideName[] =>
+  step.placements.flatMap((p) => ('guide' in p ? [p.guide] : []));
+export const has = (step: Pick<LookStep, 'placements'>, ...guides: readonly GuideName[]): boolean =>
+  guidesOf(step).some((g) => guides.includes(g));
 const interned = new Map<string, LookStep['placements'][number]>();
 const MOST_INTERNED = 4000;
 
-/** One object for one guided placement: what is worked out of a place is remembered by it, from one fit to the next. */
+/**
+ * One object for one guided placement: what is worked out of a place is remembered by it, from one fit to the
+ * next.
+ */
 export function oneOfEach(placement: LookStep['placements'][number]): LookStep['placements'][number] {
   if (!('guide' in placement)) return placement;
   const key = JSON.stringify(placement);
@@ -58,7 +69,8 @@ export function noted(step: Pick<LookStep, 'note'>, sentence: string): string {
 
 export const rounded = (value: number): number => Math.round(value * 100) / 100;
 
-export const sidesInWords = (sides: readonly Side[]): string => (sides.length === 2 ? 'both sides' : `the client’s ${sides[0]}`);
+export const sidesInWords = (sides: readonly Side[]): string =>
+  sides.length === 2 ? 'both sides' : `the client’s ${sides[0]}`;
 
 /** A guide put in place of another on some sides, kept on the rest. */
 export function exchanged(
@@ -75,7 +87,10 @@ export function exchanged(
     if (here.length === 0) return [p];
     found = true;
     const put = here.length === 2 ? ('both' as const) : here[0]!;
-    const rest = p.side === 'both' && here.length === 1 ? [{ ...p, side: here[0] === 'left' ? ('right' as const) : ('left' as const) }] : [];
+    const rest =
+      p.side === 'both' && here.length === 1
+        ? [{ ...p, side: here[0] === 'left' ? ('right' as const) : ('left' as const) }]
+        : [];
     return [{ guide: into, side: put, ...(params ? { params } : {}) }, ...rest];
   });
   return found ? placements : null;

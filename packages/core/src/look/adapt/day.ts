@@ -11,29 +11,50 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
   {
     id: 'thin layers for long wear',
     change: (step, { day, features }) => {
-      if (step.role !== 'base' || features.age === 'child' || step.tool === 'airbrush' || !(day.long || day.heat || day.humidity)) return null;
+      if (
+        step.role !== 'base' ||
+        features.age === 'child' ||
+        step.tool === 'airbrush' ||
+        !(day.long || day.heat || day.humidity)
+      )
+        return null;
       const note = noted(step, 'Two thin layers, each pressed and left to settle: thin layers last.');
-      return note === step.note ? null : { words: 'Laid in two thin layers', why: lasts(day.words), set: { note, handsOnMinutes: step.handsOnMinutes + 2 } };
+      return note === step.note
+        ? null
+        : {
+            words: 'Laid in two thin layers',
+            why: lasts(day.words),
+            set: { note, handsOnMinutes: step.handsOnMinutes + 2 },
+          };
     },
   },
   {
     id: 'lighter for a short hour',
     change: (step, { day }) =>
       step.role === 'base' && day.hours <= 3 && !day.heat && !day.dancing
-        ? { words: 'A lighter base', why: 'a short hour asks for no hold', set: { doseMgPerCm2: rounded(0.85 * step.doseMgPerCm2) } }
+        ? {
+            words: 'A lighter base',
+            why: 'a short hour asks for no hold',
+            set: { doseMgPerCm2: rounded(0.85 * step.doseMgPerCm2) },
+          }
         : null,
   },
   {
     id: 'more powder for heat',
     change: (step, { day, features }) =>
       step.role === 'powder' && (day.heat || day.humidity) && !features.dry
-        ? { words: 'A little more powder', why: day.words, set: { doseMgPerCm2: rounded(Math.min(0.65, 1.2 * step.doseMgPerCm2)) } }
+        ? {
+            words: 'A little more powder',
+            why: day.words,
+            set: { doseMgPerCm2: rounded(Math.min(0.65, 1.2 * step.doseMgPerCm2)) },
+          }
         : null,
   },
   {
     id: 'waterproof',
     change: (step, { day }) => {
-      if (!step.wants.kinds.includes('mascara') || !(day.tears || day.dancing || day.heat || day.humidity)) return null;
+      if (!step.wants.kinds.includes('mascara') || !(day.tears || day.dancing || day.heat || day.humidity))
+        return null;
       const note = noted(step, 'Waterproof or tubing; lower lashes bare or once over.');
       return note === step.note ? null : { words: 'Waterproof mascara', why: day.words, set: { note } };
     },
@@ -41,15 +62,29 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
   {
     id: 'lip through a meal',
     change: (step, { day, features }) => {
-      if (step.role !== 'lip' || features.age === 'child' || !step.wants.kinds.includes('lip colour') || !(day.meals || day.long)) return null;
+      if (
+        step.role !== 'lip' ||
+        features.age === 'child' ||
+        !step.wants.kinds.includes('lip colour') ||
+        !(day.meals || day.long)
+      )
+        return null;
       const note = noted(step, 'Blot, powder through a tissue, a second thin coat; packed for touch-ups.');
-      return note === step.note ? null : { words: 'Lip in two blotted coats', why: lasts(day.words), set: { note, handsOnMinutes: step.handsOnMinutes + 1 } };
+      return note === step.note
+        ? null
+        : {
+            words: 'Lip in two blotted coats',
+            why: lasts(day.words),
+            set: { note, handsOnMinutes: step.handsOnMinutes + 1 },
+          };
     },
   },
   {
     id: 'strong hold',
     change: (step, { day, features }) =>
-      step.wants.kinds.includes('spray') && features.age !== 'child' && (day.long || day.heat || day.humidity || day.dancing)
+      step.wants.kinds.includes('spray') &&
+      features.age !== 'child' &&
+      (day.long || day.heat || day.humidity || day.dancing)
         ? {
             words: 'Sprayed twice, dried between',
             why: lasts(day.words),
@@ -60,22 +95,38 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
   {
     id: 'more for the camera',
     change: (step, { day, look, features }) =>
-      COLOURED.includes(step.role) && day.camera && look.schools.contrast === 'bold' && features.age !== 'child' && step.role === 'blush'
-        ? { words: 'A little more colour', why: 'camera and distance eat intensity', set: { doseMgPerCm2: rounded(1.15 * step.doseMgPerCm2) } }
+      COLOURED.includes(step.role) &&
+      day.camera &&
+      look.schools.contrast === 'bold' &&
+      features.age !== 'child' &&
+      step.role === 'blush'
+        ? {
+            words: 'A little more colour',
+            why: 'camera and distance eat intensity',
+            set: { doseMgPerCm2: rounded(1.15 * step.doseMgPerCm2) },
+          }
         : null,
   },
   {
     id: 'more in dim light',
     change: (step, { day, features }) =>
       step.role === 'blush' && day.dim && !day.camera && features.age !== 'child'
-        ? { words: 'A little more colour', why: 'weak warm light eats red', set: { doseMgPerCm2: rounded(1.15 * step.doseMgPerCm2) } }
+        ? {
+            words: 'A little more colour',
+            why: 'weak warm light eats red',
+            set: { doseMgPerCm2: rounded(1.15 * step.doseMgPerCm2) },
+          }
         : null,
   },
   {
     id: 'less by plain daylight',
     change: (step, { day, features }) =>
       step.role === 'blush' && !day.camera && !day.dim && !day.long && features.age !== 'child'
-        ? { words: 'A little less colour', why: 'daylight and no camera', set: { doseMgPerCm2: rounded(0.9 * step.doseMgPerCm2) } }
+        ? {
+            words: 'A little less colour',
+            why: 'daylight and no camera',
+            set: { doseMgPerCm2: rounded(0.9 * step.doseMgPerCm2) },
+          }
         : null,
   },
   {
@@ -88,12 +139,18 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
       step.wants.finishes?.includes('shimmer') === true &&
       !look.forbids.finishes.includes('shimmer') &&
       step.wants.finishes.length > 1
-        ? { words: 'Metal on the lid', why: 'olive skin carries metals', set: { wants: { ...step.wants, finishes: ['shimmer'] } } }
+        ? {
+            words: 'Metal on the lid',
+            why: 'olive skin carries metals',
+            set: { wants: { ...step.wants, finishes: ['shimmer'] } },
+          }
         : null,
   },
 ];
 
-const plan = (more: Partial<Omit<LookStep, 'id'>> & Pick<LookStep, 'phase' | 'role' | 'title' | 'wants'>): Omit<LookStep, 'id'> => ({
+const plan = (
+  more: Partial<Omit<LookStep, 'id'>> & Pick<LookStep, 'phase' | 'role' | 'title' | 'wants'>,
+): Omit<LookStep, 'id'> => ({
   shade: null,
   placements: [],
   doseMgPerCm2: 0.5,
@@ -113,7 +170,8 @@ export const ADDERS: readonly Adder[] = [
     add: (steps, { day, look, features }) => {
       const has = steps.some((s) => s.wants.kinds.includes('spray'));
       const base = steps.some((s) => s.role === 'base');
-      if (has || !base || !day.long || features.age === 'child' || look.forbids.kinds.includes('spray')) return [];
+      if (has || !base || !day.long || features.age === 'child' || look.forbids.kinds.includes('spray'))
+        return [];
       return [
         {
           step: plan({
@@ -137,7 +195,8 @@ export const ADDERS: readonly Adder[] = [
     id: 'a primer for oil',
     add: (steps, { features, look }) => {
       const oily = features.oily.filter((zone) => zone !== 'lids');
-      const missing = !steps.some((s) => s.wants.kinds.includes('primer')) && steps.some((s) => s.role === 'base');
+      const missing =
+        !steps.some((s) => s.wants.kinds.includes('primer')) && steps.some((s) => s.role === 'base');
       if (!missing || oily.length === 0 || look.forbids.kinds.includes('primer')) return [];
       return [
         {
@@ -187,7 +246,14 @@ export const ADDERS: readonly Adder[] = [
       const blurred = sidesWhere(features, ({ lipEdge }) => lipEdge === 'blurred').length > 0;
       const lips = steps.filter((s) => s.role === 'lip' && s.wants.kinds.includes('lip colour'));
       const missing = !steps.some((s) => s.wants.kinds.includes('lip liner'));
-      if (lips.length === 0 || !missing || !(lined || blurred) || features.age === 'child' || look.forbids.kinds.includes('lip liner')) return [];
+      if (
+        lips.length === 0 ||
+        !missing ||
+        !(lined || blurred) ||
+        features.age === 'child' ||
+        look.forbids.kinds.includes('lip liner')
+      )
+        return [];
       // A lip of a variant has its own liner: a ring of the day’s would show.
       return lips.map((lip) => ({
         step: plan({

@@ -8,14 +8,25 @@ const HIGH_FOREHEAD = 0.318;
 /** Lids that differ by this show unevenly, mm. */
 const UNEVEN_LIDS_MM = 1.2;
 
-const foreheadShare = (to: { readonly client: { readonly landmarks: Parameters<typeof measure>[1] } }): number =>
-  measure('foreheadHeight', to.client.landmarks) / measure('faceLength', to.client.landmarks);
-const hoodedSides = ({ lids }: Features): readonly Side[] => (['left', 'right'] as const).filter((side) => lids[side] !== 'open');
-const withBrows = (features: Features, brows: Features['brows']): readonly Side[] => sidesWhere(features, (side) => side.brows === brows);
-const withEyes = (features: Features, eyes: Features['eyes']): readonly Side[] => sidesWhere(features, (side) => side.eyes === eyes);
-const isFineWork = (step: LookStep): boolean => step.role === 'liner' || (step.role === 'brow' && step.technique === 'flick');
-const changedGuides = (step: LookStep, guides: readonly GuideName[], params: { readonly [name: string]: number }): LookStep['placements'] =>
-  step.placements.map((p) => ('guide' in p && guides.includes(p.guide) ? { ...p, params: { ...p.params, ...params } } : p));
+const foreheadShare = (to: {
+  readonly client: { readonly landmarks: Parameters<typeof measure>[1] };
+}): number => measure('foreheadHeight', to.client.landmarks) / measure('faceLength', to.client.landmarks);
+const hoodedSides = ({ lids }: Features): readonly Side[] =>
+  (['left', 'right'] as const).filter((side) => lids[side] !== 'open');
+const withBrows = (features: Features, brows: Features['brows']): readonly Side[] =>
+  sidesWhere(features, (side) => side.brows === brows);
+const withEyes = (features: Features, eyes: Features['eyes']): readonly Side[] =>
+  sidesWhere(features, (side) => side.eyes === eyes);
+const isFineWork = (step: LookStep): boolean =>
+  step.role === 'liner' || (step.role === 'brow' && step.technique === 'flick');
+const changedGuides = (
+  step: LookStep,
+  guides: readonly GuideName[],
+  params: { readonly [name: string]: number },
+): LookStep['placements'] =>
+  step.placements.map((p) =>
+    'guide' in p && guides.includes(p.guide) ? { ...p, params: { ...p.params, ...params } } : p,
+  );
 const NOT_ON_A_CHILD: readonly LookStep['role'][] = ['contour', 'liner'];
 
 /** What the shape of a face, its eyes, brows and age, and how she can sit, change. */
@@ -26,7 +37,11 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       const narrow = sidesWhere(features, ({ narrowTemples }) => narrowTemples);
       const placements = offSides(step.placements, 'foreheadContour', narrow);
       if (narrow.length === 0 || !has(step, 'foreheadContour')) return null;
-      if (placements.length === step.placements.length && placements.every((p, i) => p === step.placements[i])) return null;
+      if (
+        placements.length === step.placements.length &&
+        placements.every((p, i) => p === step.placements[i])
+      )
+        return null;
       const why =
         narrow.length === 2
           ? 'the temples are narrow; forehead contour would narrow them further'
@@ -65,15 +80,28 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     change: (step, { features }) => {
       if (features.hair !== 'covered' || !has(step, 'foreheadContour', 'bronzeHairline')) return null;
       const note = noted(step, 'Up to the cloth and not on it.');
-      return note === step.note ? null : { words: 'Up to the cloth', why: 'the hair is covered', set: { note } };
+      return note === step.note
+        ? null
+        : { words: 'Up to the cloth', why: 'the hair is covered', set: { note } };
     },
   },
   {
     id: 'lifted on mature cheeks',
     change: (step, { features, look }) => {
-      if (step.role !== 'blush' || features.age !== 'mature' || look.forbids.shapes?.includes('blush on the apples')) return null;
+      if (
+        step.role !== 'blush' ||
+        features.age !== 'mature' ||
+        look.forbids.shapes?.includes('blush on the apples')
+      )
+        return null;
       const placements = exchanged(step, ['blushFull', 'blushNatural'], 'blushLifted', ['left', 'right']);
-      return placements ? { words: 'Blush lifted along the bone', why: 'the apple drops when the smile ends', set: { placements } } : null;
+      return placements
+        ? {
+            words: 'Blush lifted along the bone',
+            why: 'the apple drops when the smile ends',
+            set: { placements },
+          }
+        : null;
     },
   },
   {
@@ -84,7 +112,10 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       const placements = exchanged(step, ['lid', 'zone.mobileLid'], 'openLid', sides);
       const worked = placements ?? (has(step, 'socket', 'outerLid', 'openLid') ? step.placements : null);
       if (!worked) return null;
-      const note = noted(step, 'Eye open, looking straight ahead: above the natural fold, with a smaller brush.');
+      const note = noted(
+        step,
+        'Eye open, looking straight ahead: above the natural fold, with a smaller brush.',
+      );
       return {
         words: `Placed with the eye open, ${sidesInWords(sides)}`,
         why: 'a hooded lid hides what lies under the fold',
@@ -95,8 +126,12 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
   {
     id: 'more depth on the lower lid',
     change: (step, to) => {
-      const [left, right] = [measure('lidShowLeft', to.client.landmarks), measure('lidShowRight', to.client.landmarks)];
-      const differs = Math.abs(left - right) >= UNEVEN_LIDS_MM || to.features.lids.left !== to.features.lids.right;
+      const [left, right] = [
+        measure('lidShowLeft', to.client.landmarks),
+        measure('lidShowRight', to.client.landmarks),
+      ];
+      const differs =
+        Math.abs(left - right) >= UNEVEN_LIDS_MM || to.features.lids.left !== to.features.lids.right;
       if (!differs || !(step.role === 'eye' && has(step, 'socket', 'outerLid'))) return null;
       const order = { open: 0, 'partly hooded': 1, hooded: 2 } as const;
       const lower =
@@ -110,26 +145,39 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       const note = noted(step, `More depth on the client’s ${lower} until both look alike.`);
       return note === step.note
         ? null
-        : { words: `More depth on the client’s ${lower} eye`, why: 'its lid shows less', set: { note, handsOnMinutes: step.handsOnMinutes + 1 } };
+        : {
+            words: `More depth on the client’s ${lower} eye`,
+            why: 'its lid shows less',
+            set: { note, handsOnMinutes: step.handsOnMinutes + 1 },
+          };
     },
   },
   {
     id: 'line on hooded lids',
     change: (step, { features }) =>
       step.role === 'liner' && hoodedSides(features).length > 0 && has(step, 'liner')
-        ? { words: 'A thinner line', why: 'on a hooded lid a broad one fills it', set: { placements: changedGuides(step, ['liner'], { width: 70 }) } }
+        ? {
+            words: 'A thinner line',
+            why: 'on a hooded lid a broad one fills it',
+            set: { placements: changedGuides(step, ['liner'], { width: 70 }) },
+          }
         : null,
   },
   {
     id: 'satin on lined lids',
     change: (step, { features, look }) => {
-      const lined = features.age === 'mature' || sidesWhere(features, ({ lines }) => lines.includes('crow’s feet')).length > 0;
+      const lined =
+        features.age === 'mature' ||
+        sidesWhere(features, ({ lines }) => lines.includes('crow’s feet')).length > 0;
       const shines = step.wants.finishes?.includes('shimmer') === true || step.wants.finishes === undefined;
       if (step.role !== 'eye' || !lined || !shines || look.forbids.finishes.includes('satin')) return null;
       return {
         words: 'Satin or matte on the lid',
         why: 'shimmer settles on lined lids',
-        set: { wants: { ...step.wants, finishes: ['satin', 'matte'] }, technique: step.tool === 'finger' ? 'press' : step.technique },
+        set: {
+          wants: { ...step.wants, finishes: ['satin', 'matte'] },
+          technique: step.tool === 'finger' ? 'press' : step.technique,
+        },
       };
     },
   },
@@ -137,7 +185,11 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     id: 'round eyes',
     change: (step, { features }) =>
       has(step, 'liner') && withEyes(features, 'round').length === 2
-        ? { words: 'Lined to the inner corner', why: 'round eyes look longer', set: { placements: changedGuides(step, ['liner'], { start: -40 }) } }
+        ? {
+            words: 'Lined to the inner corner',
+            why: 'round eyes look longer',
+            set: { placements: changedGuides(step, ['liner'], { start: -40 }) },
+          }
         : null,
   },
   {
@@ -158,7 +210,10 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
         ? {
             words: 'A lighter hand in the socket',
             why: 'deep-set eyes have their own shadow',
-            set: { doseMgPerCm2: rounded(0.7 * step.doseMgPerCm2), placements: changedGuides(step, ['socket'], { width: 80 }) },
+            set: {
+              doseMgPerCm2: rounded(0.7 * step.doseMgPerCm2),
+              placements: changedGuides(step, ['socket'], { width: 80 }),
+            },
           }
         : null,
   },
@@ -167,7 +222,9 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     change: (step, { features }) => {
       if (!features.oily.includes('lids') || step.role !== 'eye') return null;
       const note = noted(step, 'Lid primed and powdered first; the fold wiped before.');
-      return note === step.note ? null : { words: 'Lid primed first', why: 'oily lids crease and print', set: { note } };
+      return note === step.note
+        ? null
+        : { words: 'Lid primed first', why: 'oily lids crease and print', set: { note } };
     },
   },
   {
@@ -176,9 +233,15 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       if (!features.lenses || !['eye', 'liner', 'lash'].includes(step.role)) return null;
       const why = 'nothing may shed into them';
       const placements = step.placements.filter((p) => !('guide' in p) || p.guide !== 'tightLine');
-      if (placements.length === 0 && step.placements.length > 0) return { words: `${step.title} left out`, why, leftOut: true };
-      const note = noted(step, 'Contact lenses: nothing loose, nothing on the waterline; stop at any stinging.');
-      return note === step.note ? null : { words: 'Worked for contact lenses', why, set: { note, placements } };
+      if (placements.length === 0 && step.placements.length > 0)
+        return { words: `${step.title} left out`, why, leftOut: true };
+      const note = noted(
+        step,
+        'Contact lenses: nothing loose, nothing on the waterline; stop at any stinging.',
+      );
+      return note === step.note
+        ? null
+        : { words: 'Worked for contact lenses', why, set: { note, placements } };
     },
   },
   {
@@ -192,7 +255,12 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
         : {
             words: `Brows drawn hair by hair, ${sidesInWords(sides)}`,
             why: 'sparse brows',
-            set: { note, technique: 'flick', wants: { ...step.wants, textures: ['pencil', 'gel'] }, handsOnMinutes: step.handsOnMinutes + 3 },
+            set: {
+              note,
+              technique: 'flick',
+              wants: { ...step.wants, textures: ['pencil', 'gel'] },
+              handsOnMinutes: step.handsOnMinutes + 3,
+            },
           };
     },
   },
@@ -207,7 +275,12 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
         : {
             words: 'Brows softened, not redrawn',
             why: 'tattooed brows',
-            set: { note, technique: 'press', doseMgPerCm2: rounded(0.5 * step.doseMgPerCm2), handsOnMinutes: Math.max(2, step.handsOnMinutes - 2) },
+            set: {
+              note,
+              technique: 'press',
+              doseMgPerCm2: rounded(0.5 * step.doseMgPerCm2),
+              handsOnMinutes: Math.max(2, step.handsOnMinutes - 2),
+            },
           };
     },
   },
@@ -218,21 +291,38 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
         ? {
             words: 'Less in the brow, brushed and set',
             why: 'full brows',
-            set: { doseMgPerCm2: rounded(0.75 * step.doseMgPerCm2), handsOnMinutes: Math.max(2, step.handsOnMinutes - 1) },
+            set: {
+              doseMgPerCm2: rounded(0.75 * step.doseMgPerCm2),
+              handsOnMinutes: Math.max(2, step.handsOnMinutes - 1),
+            },
           }
         : null,
   },
   {
     id: 'sparse or straight lashes',
     change: (step, { features }) => {
-      if (step.role !== 'lash' || !step.wants.kinds.includes('mascara') || (features.lashes !== 'sparse' && features.lashes !== 'straight')) return null;
-      const note = noted(step, features.lashes === 'straight' ? 'Curl first, hold, and again at the middle.' : 'From the root, two thin coats.');
+      if (
+        step.role !== 'lash' ||
+        !step.wants.kinds.includes('mascara') ||
+        (features.lashes !== 'sparse' && features.lashes !== 'straight')
+      )
+        return null;
+      const note = noted(
+        step,
+        features.lashes === 'straight'
+          ? 'Curl first, hold, and again at the middle.'
+          : 'From the root, two thin coats.',
+      );
       return note === step.note
         ? null
         : {
             words: features.lashes === 'straight' ? 'Curled twice' : 'Two thin coats',
             why: `${features.lashes} lashes`,
-            set: { note, passes: features.lashes === 'sparse' ? 2 : step.passes, handsOnMinutes: step.handsOnMinutes + 1 },
+            set: {
+              note,
+              passes: features.lashes === 'sparse' ? 2 : step.passes,
+              handsOnMinutes: step.handsOnMinutes + 1,
+            },
           };
     },
   },
@@ -247,8 +337,17 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
         );
       // A band starts where the lashes do, a tenth of the lid from the inner corner.
       const [left, right] = [Math.round(0.88 * width('left')), Math.round(0.88 * width('right'))];
-      const note = noted(step, `Band about ${left} mm on her left, ${right} mm on her right: laid on to measure, trimmed at the outer end, kept as hers.`);
-      return note === step.note ? null : { words: `Band trimmed to ${left} mm left, ${right} mm right`, why: 'as wide as her lids', set: { note } };
+      const note = noted(
+        step,
+        `Band about ${left} mm on her left, ${right} mm on her right: laid on to measure, trimmed at the outer end, kept as hers.`,
+      );
+      return note === step.note
+        ? null
+        : {
+            words: `Band trimmed to ${left} mm left, ${right} mm right`,
+            why: 'as wide as her lids',
+            set: { note },
+          };
     },
   },
   {
@@ -260,7 +359,10 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
             why: 'a head tremor',
             set: {
               technique: step.role === 'liner' ? 'stipple' : step.technique,
-              note: noted(step, 'Rest the little finger on the cheekbone, short strokes, a break when she asks.'),
+              note: noted(
+                step,
+                'Rest the little finger on the cheekbone, short strokes, a break when she asks.',
+              ),
               handsOnMinutes: step.handsOnMinutes + 2,
             },
           }
@@ -270,9 +372,16 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     id: 'head tremor, lashes',
     change: (step, { features }) => {
       if (!features.headTremor || step.role !== 'lash') return null;
-      if (step.wants.kinds.includes('lashes')) return { words: 'No lash band', why: 'a band is not laid near a moving eye', leftOut: true };
+      if (step.wants.kinds.includes('lashes'))
+        return { words: 'No lash band', why: 'a band is not laid near a moving eye', leftOut: true };
       const note = noted(step, 'Wand held still, she blinks onto it; no curler.');
-      return note === step.note ? null : { words: 'No curler', why: 'a head tremor', set: { note, handsOnMinutes: step.handsOnMinutes + 1 } };
+      return note === step.note
+        ? null
+        : {
+            words: 'No curler',
+            why: 'a head tremor',
+            set: { note, handsOnMinutes: step.handsOnMinutes + 1 },
+          };
     },
   },
   {
@@ -280,15 +389,24 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     change: (step, { features }) => {
       if (!features.cannotRecline || !['eye', 'liner', 'lash', 'brow'].includes(step.role)) return null;
       const note = noted(step, 'She sits upright: work standing, chin level, neck supported.');
-      return note === step.note ? null : { words: 'Worked upright', why: 'she cannot lie back', set: { note, handsOnMinutes: step.handsOnMinutes + 1 } };
+      return note === step.note
+        ? null
+        : {
+            words: 'Worked upright',
+            why: 'she cannot lie back',
+            set: { note, handsOnMinutes: step.handsOnMinutes + 1 },
+          };
     },
   },
   {
     id: 'balm first',
     change: (step, { look }) => {
-      if (step.phase !== 'clean' || !look.steps.some((s) => s.wants.kinds.includes('lip colour'))) return null;
+      if (step.phase !== 'clean' || !look.steps.some((s) => s.wants.kinds.includes('lip colour')))
+        return null;
       const note = noted(step, 'Lip balm on now; wiped off before the lip.');
-      return /balm/i.test(step.note) ? null : { words: 'Lip balm on first', why: 'a lip laid on dry skin flakes', set: { note } };
+      return /balm/i.test(step.note)
+        ? null
+        : { words: 'Lip balm on first', why: 'a lip laid on dry skin flakes', set: { note } };
     },
   },
   {

@@ -3,25 +3,35 @@ import { adaptedTo, ADAPTERS, partOf } from './adaptLook';
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
-/** A step of a chart as the look had it: what was changed for this client or day taken back, last first, where nobody changed it by hand since. */
+/**
+ * A step of a chart as the look had it: what was changed for this client or day taken back, last first, where
+ * nobody changed it by hand since.
+ */
 export function withoutAdaptations(step: Step, adaptations: readonly Adaptation[]): Step {
   return adaptations
     .filter((a) => a.stepId === step.id && a.change === 'changed' && !a.refused)
     .reduceRight<Step>((so, { was = {}, now = {} }) => {
-      const untouched = Object.entries(was).filter(([key]) => key in so && JSON.stringify(Reflect.get(so, key)) === JSON.stringify(Reflect.get(now, key)));
+      const untouched = Object.entries(was).filter(
+        ([key]) =>
+          key in so && JSON.stringify(Reflect.get(so, key)) === JSON.stringify(Reflect.get(now, key)),
+      );
       return { ...so, ...Object.fromEntries(untouched) };
     }, step);
 }
 
 /**
- * The chart with one adaptation refused, and the refusal kept. What the others change of the same step stays changed: they are worked out again without
- * it, so that refusing a primer of the lid does not take back what was said for contact lenses. What was changed by hand since is left alone.
+ * The chart with one adaptation refused, and the refusal kept. What the others change of the same step stays
+ * changed: they are worked out again without it, so that refusing a primer of the lid does not take back what
+ * was said for contact lenses. What was changed by hand since is left alone.
  */
 export function refuseAdaptation(chart: Chart, adaptation: Adaptation): Chart {
   const { stepId, change, was } = adaptation;
   const isIt = (a: Adaptation): boolean => a.id === adaptation.id && a.stepId === stepId;
   const all = (chart.adaptations ?? []).map((a) => (isIt(a) ? { ...a, refused: true } : a));
-  if (change === 'added') return chart.steps.length === 1 ? chart : { ...chart, adaptations: all, steps: chart.steps.filter((s) => s.id !== stepId) };
+  if (change === 'added')
+    return chart.steps.length === 1
+      ? chart
+      : { ...chart, adaptations: all, steps: chart.steps.filter((s) => s.id !== stepId) };
   if (!was) return { ...chart, adaptations: all };
   if (change === 'left out') return withStepBack({ ...chart, adaptations: all }, was);
   const step = chart.steps.find((s) => s.id === stepId);
@@ -37,12 +47,22 @@ export function refuseAdaptation(chart: Chart, adaptation: Adaptation): Chart {
 }
 
 /** The step with every adaptation it had but one, each with what it changes now. */
-function adaptedAgain(chart: Chart, step: Step, without: Adaptation): { readonly step: Step; readonly others: ReadonlyMap<string, Adaptation> } {
+function adaptedAgain(
+  chart: Chart,
+  step: Step,
+  without: Adaptation,
+): { readonly step: Step; readonly others: ReadonlyMap<string, Adaptation> } {
   const adaptations = chart.adaptations ?? [];
   const mine = adaptations.filter((a) => a.stepId === step.id && a.change === 'changed' && !a.refused);
   const last: Partial<Step> = Object.assign({}, ...mine.map((a) => a.now ?? {}));
-  const touched = Object.keys(last).filter((key) => key !== 'note' && !same(Reflect.get(step, key), Reflect.get(last, key)));
-  const to = adaptedTo({ name: chart.look.name, forbids: forbidsOf(chart), schools: chart.schools, steps: chart.steps }, chart.client, chart.occasion);
+  const touched = Object.keys(last).filter(
+    (key) => key !== 'note' && !same(Reflect.get(step, key), Reflect.get(last, key)),
+  );
+  const to = adaptedTo(
+    { name: chart.look.name, forbids: forbidsOf(chart), schools: chart.schools, steps: chart.steps },
+    chart.client,
+    chart.occasion,
+  );
   const others = new Map<string, Adaptation>();
   let now = withoutAdaptations(step, adaptations);
   for (const { id, change } of ADAPTERS) {
@@ -72,4 +92,5 @@ function withStepBack(chart: Chart, was: Partial<Step>): Chart {
   return { ...chart, steps };
 }
 
-const isWhole = (step: Partial<Step>): step is Step => step.id !== undefined && step.phase !== undefined && step.use !== undefined;
+const isWhole = (step: Partial<Step>): step is Step =>
+  step.id !== undefined && step.phase !== undefined && step.use !== undefined;

@@ -3,7 +3,17 @@ import { deltaE2000 } from '../../colour';
 import { offSides, sidesWhere, type Features, type Side } from '../../face';
 import { faceColour, isLined, isUnderEye } from '../../shade';
 import type { LookStep } from '../document';
-import { both, exchanged, guidesOf, has, noted, rounded, sidesInWords, type Adapter, type GuideName } from './adapter';
+import {
+  both,
+  exchanged,
+  guidesOf,
+  has,
+  noted,
+  rounded,
+  sidesInWords,
+  type Adapter,
+  type GuideName,
+} from './adapter';
 
 /** Where an oily zone is primed and set. */
 const ZONES_OF: Readonly<Record<Features['oily'][number], readonly GuideName[]>> = {
@@ -13,10 +23,14 @@ const ZONES_OF: Readonly<Record<Features['oily'][number], readonly GuideName[]>>
   cheeks: ['zone.apple'],
   lids: [],
 };
-const inWords = (zones: readonly string[]): string => (zones.length > 1 ? `${zones.slice(0, -1).join(', ')} and ${zones.at(-1)!}` : (zones[0] ?? ''));
-const linedUnderEye = (features: Features): readonly Side[] => sidesWhere(features, ({ lines }) => lines.includes('under eye'));
-const textured = (features: Features): boolean => sidesWhere(features, ({ texture }) => texture === 'textured').length > 0;
-const isKind = (step: LookStep, kind: LookStep['wants']['kinds'][number]): boolean => step.wants.kinds.includes(kind);
+const inWords = (zones: readonly string[]): string =>
+  zones.length > 1 ? `${zones.slice(0, -1).join(', ')} and ${zones.at(-1)!}` : (zones[0] ?? '');
+const linedUnderEye = (features: Features): readonly Side[] =>
+  sidesWhere(features, ({ lines }) => lines.includes('under eye'));
+const textured = (features: Features): boolean =>
+  sidesWhere(features, ({ texture }) => texture === 'textured').length > 0;
+const isKind = (step: LookStep, kind: LookStep['wants']['kinds'][number]): boolean =>
+  step.wants.kinds.includes(kind);
 const places = (guides: readonly GuideName[]): LookStep['placements'] => [...new Set(guides)].map(both);
 /** Another colour difference of face and neck than this is seen at the jaw. */
 const NECK_DIFFERS = 3;
@@ -31,7 +45,10 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       return {
         words: `Primer on ${inWords(oily)}`,
         why: 'oily there; a mattifier goes there and only there',
-        set: { placements: places(oily.flatMap((zone) => ZONES_OF[zone])), wants: { ...step.wants, finishes: ['matte'] } },
+        set: {
+          placements: places(oily.flatMap((zone) => ZONES_OF[zone])),
+          wants: { ...step.wants, finishes: ['matte'] },
+        },
       };
     },
   },
@@ -42,7 +59,10 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
         ? {
             words: 'A hydrating primer, all over',
             why: 'dry skin',
-            set: { placements: [both('zone.wholeFace')], wants: { ...step.wants, finishes: ['dewy', 'natural'] } },
+            set: {
+              placements: [both('zone.wholeFace')],
+              wants: { ...step.wants, finishes: ['dewy', 'natural'] },
+            },
           }
         : null,
   },
@@ -53,7 +73,10 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
         ? {
             words: 'A smoothing primer over cheeks and nose',
             why: 'pores and texture',
-            set: { placements: places(['zone.apple', 'zone.noseSide']), wants: { ...step.wants, finishes: ['natural', 'matte'] } },
+            set: {
+              placements: places(['zone.apple', 'zone.noseSide']),
+              wants: { ...step.wants, finishes: ['natural', 'matte'] },
+            },
           }
         : null,
   },
@@ -74,7 +97,9 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       const oily = features.oily.filter((zone) => zone !== 'lids');
       if (step.role !== 'powder' || isUnderEye(step) || oily.length === 0) return null;
       const all = oily.includes('cheeks') && oily.length >= 3;
-      const guides = all ? (['zone.wholeFace'] as const) : [...guidesOf(step).filter((g) => g.startsWith('zone.')), ...oily.flatMap((zone) => ZONES_OF[zone])];
+      const guides = all
+        ? (['zone.wholeFace'] as const)
+        : [...guidesOf(step).filter((g) => g.startsWith('zone.')), ...oily.flatMap((zone) => ZONES_OF[zone])];
       return {
         words: all ? 'Powder everywhere' : `Powder on ${inWords(oily)} too`,
         why: all ? 'very oily skin is set everywhere' : 'oily there',
@@ -86,7 +111,11 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
     id: 'less powder',
     change: (step, { features }) =>
       step.role === 'powder' && features.oily.length === 0 && (features.dry || isLined(features))
-        ? { words: 'A third less powder', why: features.dry ? 'dry skin' : 'lined skin', set: { doseMgPerCm2: rounded(0.7 * step.doseMgPerCm2) } }
+        ? {
+            words: 'A third less powder',
+            why: features.dry ? 'dry skin' : 'lined skin',
+            set: { doseMgPerCm2: rounded(0.7 * step.doseMgPerCm2) },
+          }
         : null,
   },
   {
@@ -124,7 +153,11 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       const lined = sidesWhere(features, ({ lines }) => lines.includes('crow’s feet'));
       if (!has(step, 'outerWedge') || lined.length === 0) return null;
       const placements = offSides(step.placements, 'outerWedge', lined);
-      if (placements.length === step.placements.length && placements.every((p, i) => p === step.placements[i])) return null;
+      if (
+        placements.length === step.placements.length &&
+        placements.every((p, i) => p === step.placements[i])
+      )
+        return null;
       const why = 'it gathers in the lines beside the eye';
       return placements.length === 0
         ? { words: 'Outer wedge left out', why, leftOut: true }
@@ -157,17 +190,28 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
     id: 'light off texture and oil',
     change: (step, { features }) => {
       if (step.role !== 'highlight' || !isKind(step, 'highlight')) return null;
-      const why = textured(features) ? 'texture' : isLined(features) ? 'lined skin' : features.oily.includes('cheeks') ? 'skin that shines there' : null;
+      const why = textured(features)
+        ? 'texture'
+        : isLined(features)
+          ? 'lined skin'
+          : features.oily.includes('cheeks')
+            ? 'skin that shines there'
+            : null;
       return why === null || step.wants.finishes?.join() === 'satin,natural'
         ? null
-        : { words: 'Satin light, no shimmer', why, set: { wants: { ...step.wants, finishes: ['satin', 'natural'] } } };
+        : {
+            words: 'Satin light, no shimmer',
+            why,
+            set: { wants: { ...step.wants, finishes: ['satin', 'natural'] } },
+          };
     },
   },
   {
     id: 'no light on an oily forehead or chin',
     change: (step, { features }) => {
       const off: readonly GuideName[] = [
-        ...(features.oily.includes('forehead') || sidesWhere(features, ({ lines }) => lines.includes('forehead')).length > 0
+        ...(features.oily.includes('forehead') ||
+        sidesWhere(features, ({ lines }) => lines.includes('forehead')).length > 0
           ? (['foreheadLight'] as const)
           : []),
         ...(features.oily.includes('chin') ? (['chinLight'] as const) : []),
@@ -185,7 +229,13 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
     id: 'beard',
     change: (step, { features }) => {
       if (!features.beard) return null;
-      const hidden: readonly GuideName[] = ['jawContour', 'jawCornerContour', 'jawEdgeContour', 'chinLight', 'underLipContour'];
+      const hidden: readonly GuideName[] = [
+        'jawContour',
+        'jawCornerContour',
+        'jawEdgeContour',
+        'chinLight',
+        'underLipContour',
+      ];
       if (has(step, ...hidden)) {
         const placements = step.placements.filter((p) => !('guide' in p) || !hidden.includes(p.guide));
         const why = 'a beard hides it, and product sits on the hairs';
@@ -200,7 +250,11 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
         : {
             words: 'Thin and stippled, off the hairs',
             why: 'a beard',
-            set: { technique: step.tool === 'airbrush' ? step.technique : 'stipple', note, doseMgPerCm2: rounded(0.85 * step.doseMgPerCm2) },
+            set: {
+              technique: step.tool === 'airbrush' ? step.technique : 'stipple',
+              note,
+              doseMgPerCm2: rounded(0.85 * step.doseMgPerCm2),
+            },
           };
     },
   },
@@ -210,7 +264,13 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       const latex = client.sensitivities.some((noted) => familiesMeant(noted).includes('latex'));
       if (!latex || (step.tool !== 'damp sponge' && step.tool !== 'puff')) return null;
       const note = noted(step, `A latex-free ${step.tool === 'puff' ? 'puff' : 'sponge'}.`);
-      return note === step.note ? null : { words: `A latex-free ${step.tool === 'puff' ? 'puff' : 'sponge'}`, why: 'latex is noted', set: { note } };
+      return note === step.note
+        ? null
+        : {
+            words: `A latex-free ${step.tool === 'puff' ? 'puff' : 'sponge'}`,
+            why: 'latex is noted',
+            set: { note },
+          };
     },
   },
   {
@@ -218,14 +278,21 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
     change: (step, { client }) => {
       if (!step.wants.kinds.includes('lashes') || client.sensitivities.length === 0) return null;
       const note = noted(step, 'Patch test of the glue 24 to 48 hours before; without a result no band.');
-      return note === step.note ? null : { words: 'Glue only after a patch test', why: `${client.sensitivities.join(', ')} noted`, set: { note } };
+      return note === step.note
+        ? null
+        : {
+            words: 'Glue only after a patch test',
+            why: `${client.sensitivities.join(', ')} noted`,
+            set: { note },
+          };
     },
   },
   {
     id: 'carried down the neck',
     change: (step, { client }) => {
       const [face, neck] = [faceColour(client.skin), client.skin.neck];
-      if (step.role !== 'base' || !face || !neck || !has(step, 'zone.wholeFace') || has(step, 'zone.neck')) return null;
+      if (step.role !== 'base' || !face || !neck || !has(step, 'zone.wholeFace') || has(step, 'zone.neck'))
+        return null;
       const off = deltaE2000(face, neck);
       return off > NECK_DIFFERS
         ? {

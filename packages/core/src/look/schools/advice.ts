@@ -7,9 +7,14 @@ export type SchoolAdvice = { readonly school: School; readonly answer: Answer<Sc
 /** Where this client's features or this look's products argue for another way, with the reason. */
 export function adviseSchools(chart: Chart): SchoolAdvice[] {
   const { features } = chart.client;
-  const products = (role: Step['role']) => chart.steps.filter((s) => s.role === role).flatMap((s) => s.use.map((u) => u.product));
+  const products = (role: Step['role']) =>
+    chart.steps.filter((s) => s.role === role).flatMap((s) => s.use.map((u) => u.product));
   const advice: SchoolAdvice[] = [];
-  const falls = products('eye').some((p) => p.texture === 'loose' || (p.lab !== null && p.lab[0] < 35 && (p.texture === 'pressed' || p.finish === 'shimmer')));
+  const falls = products('eye').some(
+    (p) =>
+      p.texture === 'loose' ||
+      (p.lab !== null && p.lab[0] < 35 && (p.texture === 'pressed' || p.finish === 'shimmer')),
+  );
   const sparse = sidesWhere(features, ({ brows }) => brows === 'sparse').length > 0;
   const sprayed = chart.steps.some((s) => s.tool === 'airbrush');
   if (chart.schools.eyesOrFace === 'face first') {
@@ -19,21 +24,50 @@ export function adviseSchools(chart: Chart): SchoolAdvice[] {
         answer: 'eyes first',
         why: 'The base is sprayed: eyes and brows come before it, since nothing may rub it afterwards.',
       });
-    else if (falls) advice.push({ school: 'eyesOrFace', answer: 'eyes first', why: 'Dark or loose shadow falls: eyes first keeps the base clean.' });
-    else if (sparse) advice.push({ school: 'eyesOrFace', answer: 'eyes first', why: 'Sparse brows want shaping, which is cleaner before the base.' });
+    else if (falls)
+      advice.push({
+        school: 'eyesOrFace',
+        answer: 'eyes first',
+        why: 'Dark or loose shadow falls: eyes first keeps the base clean.',
+      });
+    else if (sparse)
+      advice.push({
+        school: 'eyesOrFace',
+        answer: 'eyes first',
+        why: 'Sparse brows want shaping, which is cleaner before the base.',
+      });
   } else if (!falls && !sprayed && !sparse) {
-    advice.push({ school: 'eyesOrFace', answer: 'face first', why: 'Soft eyes and clean brows: the face first shows how much eye it wants.' });
+    advice.push({
+      school: 'eyesOrFace',
+      answer: 'face first',
+      why: 'Soft eyes and clean brows: the face first shows how much eye it wants.',
+    });
   }
   if (chart.schools.concealer === 'over base' && sprayed)
-    advice.push({ school: 'concealer', answer: 'under base', why: 'Under a sprayed base concealer keeps it untouched.' });
+    advice.push({
+      school: 'concealer',
+      answer: 'under base',
+      why: 'Under a sprayed base concealer keeps it untouched.',
+    });
   if (
     chart.schools.concealer === 'under base' &&
     !sprayed &&
     (features.age === 'mature' || sidesWhere(features, ({ lines }) => lines.includes('under eye')).length > 0)
   )
-    advice.push({ school: 'concealer', answer: 'over base', why: 'On lined skin less is better: over the base less concealer is needed.' });
-  if (chart.schools.contour === 'under base' && products('base').some((p) => p.coverage === 'full' || p.coverage === 'opaque'))
-    advice.push({ school: 'contour', answer: 'over base', why: 'A base this full hides what is painted beneath it.' });
+    advice.push({
+      school: 'concealer',
+      answer: 'over base',
+      why: 'On lined skin less is better: over the base less concealer is needed.',
+    });
+  if (
+    chart.schools.contour === 'under base' &&
+    products('base').some((p) => p.coverage === 'full' || p.coverage === 'opaque')
+  )
+    advice.push({
+      school: 'contour',
+      answer: 'over base',
+      why: 'A base this full hides what is painted beneath it.',
+    });
   if (chart.schools.contrast === 'bold' && features.age === 'mature')
     advice.push({ school: 'contrast', answer: 'soft', why: 'Strong contrast ages mature skin.' });
   return advice;

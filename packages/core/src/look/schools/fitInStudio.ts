@@ -7,8 +7,9 @@ import { inSchoolsOf } from './withSchool';
 import type { SchoolAnswers } from './questions';
 
 /**
- * Fits a look to a client and does it the studio's way where the studio has one; what that changes stands among the notes, and a step that
- * loses its product by it, or asks for another shade, gets the kit's best for what it now wants. Throws as `fitLook` does.
+ * Fits a look to a client and does it the studio's way where the studio has one; what that changes stands
+ * among the notes, and a step that loses its product by it, or asks for another shade, gets the kit's best
+ * for what it now wants. Throws as `fitLook` does.
  */
 export function fitInStudio(
   look: Look,
@@ -21,7 +22,14 @@ export function fitInStudio(
 ): FittedLook {
   const fitted = fitLook(look, client, kit, occasion, stamp, options);
   const { chart, says } = inSchoolsOf(fitted.chart, studio);
-  const context: FitContext = { client, kit, date: occasion.date, occasion, forbids: look.forbids, contrast: chart.schools.contrast };
+  const context: FitContext = {
+    client,
+    kit,
+    date: occasion.date,
+    occasion,
+    forbids: look.forbids,
+    contrast: chart.schools.contrast,
+  };
   const before = new Map(fitted.chart.steps.map((s) => [s.id, s]));
   const proposals = { ...fitted.proposals };
   const gaps: Record<string, StepGap> = { ...fitted.gaps };
@@ -38,5 +46,11 @@ export function fitInStudio(
     }
     return { ...step, use: [...(match.gap ? [] : (ranked[0]?.use ?? []))] };
   });
-  return { ...fitted, chart: { ...chart, steps }, proposals, gaps, notes: [...fitted.notes, ...says.map((words) => `The studio’s way: ${words}`), ...told] };
+  return {
+    ...fitted,
+    chart: { ...chart, steps },
+    proposals,
+    gaps,
+    notes: [...fitted.notes, ...says.map((words) => `The studio’s way: ${words}`), ...told],
+  };
 }

@@ -23,8 +23,23 @@ export const SCHOOL_NAMES = Object.keys(SCHOOL_QUESTIONS) as readonly School[];
 
 /** A way of doing in a line; questions a look leaves open are not said. */
 export function schoolsInWords(schools: SchoolAnswers): string {
-  const { eyesOrFace, contour, contourTexture, concealer, applicator, powders, settledPowder, mist, contrast } = schools;
-  const contourWords = contour === 'none' ? 'no contour' : contour === 'bronzer only' ? 'bronzer instead of contour' : `contour ${contour}`;
+  const {
+    eyesOrFace,
+    contour,
+    contourTexture,
+    concealer,
+    applicator,
+    powders,
+    settledPowder,
+    mist,
+    contrast,
+  } = schools;
+  const contourWords =
+    contour === 'none'
+      ? 'no contour'
+      : contour === 'bronzer only'
+        ? 'bronzer instead of contour'
+        : `contour ${contour}`;
   return [
     eyesOrFace,
     contourTexture ? `${contourWords}, ${contourTexture}` : contourWords,

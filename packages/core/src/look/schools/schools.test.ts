@@ -31,15 +31,22 @@ test('eyes first puts the eyes before the base, face first puts them back', () =
 });
 
 test('every answer of every school leaves the phases in its order', () => {
-  for (const answer of SCHOOLS.eyesOrFace) expect(inPhase(withSchool(chart, 'eyesOrFace', answer).chart)).toBe(true);
-  for (const answer of SCHOOLS.contour) expect(inPhase(withSchool(chart, 'contour', answer).chart)).toBe(true);
-  for (const answer of SCHOOLS.concealer) expect(inPhase(withSchool(chart, 'concealer', answer).chart)).toBe(true);
+  for (const answer of SCHOOLS.eyesOrFace)
+    expect(inPhase(withSchool(chart, 'eyesOrFace', answer).chart)).toBe(true);
+  for (const answer of SCHOOLS.contour)
+    expect(inPhase(withSchool(chart, 'contour', answer).chart)).toBe(true);
+  for (const answer of SCHOOLS.concealer)
+    expect(inPhase(withSchool(chart, 'concealer', answer).chart)).toBe(true);
 });
 
 test('contour under the base comes before it, and a full base is warned of', () => {
   const full: Chart = {
     ...chart,
-    steps: chart.steps.map((s) => (s.role === 'base' ? { ...s, use: s.use.map((u) => ({ ...u, product: { ...u.product, coverage: 'full' as const } })) } : s)),
+    steps: chart.steps.map((s) =>
+      s.role === 'base'
+        ? { ...s, use: s.use.map((u) => ({ ...u, product: { ...u.product, coverage: 'full' as const } })) }
+        : s,
+    ),
   };
   const { chart: next, says } = withSchool(full, 'contour', 'under base');
   expect(titles(next).indexOf('Contour')).toBeLessThan(titles(next).indexOf('Base'));
@@ -56,7 +63,11 @@ test('no contour takes it out and says so; bronzer only asks for bronze', () => 
 
 test('bold contrast goes a step further from the skin both ways and soft comes back', () => {
   const steps = (c: Chart) =>
-    c.steps.flatMap((s) => (s.shade && 'relative' in s.shade && (s.role === 'contour' || s.role === 'highlight') ? [s.shade.relative.depthSteps] : []));
+    c.steps.flatMap((s) =>
+      s.shade && 'relative' in s.shade && (s.role === 'contour' || s.role === 'highlight')
+        ? [s.shade.relative.depthSteps]
+        : [],
+    );
   const bold = withSchool(chart, 'contrast', 'bold').chart;
   expect(steps(bold)).toEqual([3.5, 3, -3.5]);
   expect(steps(withSchool(bold, 'contrast', 'soft').chart)).toEqual(steps(chart));
@@ -71,18 +82,32 @@ test('advice follows the client and the look, with its reason', () => {
       client: { ...chart.client, features: { ...chart.client.features, ...features } },
     });
   expect(advised({})).toEqual([]);
-  expect(advised({ brows: 'sparse' })[0]).toMatchObject({ answer: 'eyes first', why: expect.stringContaining('brows') });
+  expect(advised({ brows: 'sparse' })[0]).toMatchObject({
+    answer: 'eyes first',
+    why: expect.stringContaining('brows'),
+  });
   const sprayed = chart.steps.map((s) => (s.role === 'base' ? { ...s, tool: 'airbrush' as const } : s));
   expect(advised({}, sprayed).map((a) => a.answer)).toEqual(['eyes first', 'under base']);
-  expect(advised({ age: 'mature' }, chart.steps, { contrast: 'bold', concealer: 'under base' }).map((a) => a.answer)).toEqual(['over base', 'soft']);
+  expect(
+    advised({ age: 'mature' }, chart.steps, { contrast: 'bold', concealer: 'under base' }).map(
+      (a) => a.answer,
+    ),
+  ).toEqual(['over base', 'soft']);
   expect(advised({}, chart.steps, { eyesOrFace: 'eyes first' })[0]!.answer).toBe('face first');
 });
 
 const withProducts = (role: string, texture: 'cream' | 'pressed' | 'loose', at = chart): Chart => ({
   ...at,
-  steps: at.steps.map((s) => (s.role === role ? { ...s, use: s.use.map((u) => ({ ...u, product: { ...u.product, texture } })) } : s)),
+  steps: at.steps.map((s) =>
+    s.role === role ? { ...s, use: s.use.map((u) => ({ ...u, product: { ...u.product, texture } })) } : s,
+  ),
 });
-const powder = (n: number, title: string, texture: 'pressed' | 'loose', more: object = {}): Chart['steps'][number] => ({
+const powder = (
+  n: number,
+  title: string,
+  texture: 'pressed' | 'loose',
+  more: object = {},
+): Chart['steps'][number] => ({
   ...chart.steps[0]!,
   id: `0190a000-0000-7000-8000-0000000007${String(n).padStart(2, '0')}`,
   title,
@@ -105,7 +130,9 @@ test('a sponge takes more product for the same face, a brush gives it back', () 
   expect(needed(sponged.chart) / needed(brushed)).toBeCloseTo(0.9 / 0.75, 9);
   expect(Number.isInteger(2 * base(sponged.chart).use[0]!.parts)).toBe(true);
   expect(sponged.says.join()).toContain('takes some product away');
-  expect(base(withSchool(sponged.chart, 'applicator', 'brush').chart).use[0]!.parts).toBe(base(brushed).use[0]!.parts);
+  expect(base(withSchool(sponged.chart, 'applicator', 'brush').chart).use[0]!.parts).toBe(
+    base(brushed).use[0]!.parts,
+  );
 });
 
 test('powder only puts contour after setting and asks for a powder where a cream was', () => {
@@ -120,27 +147,51 @@ test('powder only puts contour after setting and asks for a powder where a cream
 });
 
 test('loose and pressed change places by the school, and only they', () => {
-  const both: Chart = { ...chart, steps: [...chart.steps.slice(0, 2), powder(1, 'Loose', 'loose'), powder(2, 'Pressed', 'pressed'), ...chart.steps.slice(2)] };
+  const both: Chart = {
+    ...chart,
+    steps: [
+      ...chart.steps.slice(0, 2),
+      powder(1, 'Loose', 'loose'),
+      powder(2, 'Pressed', 'pressed'),
+      ...chart.steps.slice(2),
+    ],
+  };
   const order = (c: Chart) => titles(c).filter((t) => t === 'Loose' || t === 'Pressed');
   const pressedFirst = withSchool(both, 'powders', 'pressed, then loose').chart;
   expect(order(pressedFirst)).toEqual(['Pressed', 'Loose']);
-  expect(order(withSchool(pressedFirst, 'powders', 'loose, then pressed').chart)).toEqual(['Loose', 'Pressed']);
+  expect(order(withSchool(pressedFirst, 'powders', 'loose, then pressed').chart)).toEqual([
+    'Loose',
+    'Pressed',
+  ]);
   expect(withSchool(chart, 'powders', 'loose, then pressed').says.join()).toContain('nothing changes yet');
 });
 
 test('settled powder is left three minutes or pressed on thinly', () => {
-  const under: Chart = { ...chart, steps: [...chart.steps, powder(3, 'Under the eye', 'loose', { doseMgPerCm2: 0.4 })] };
+  const under: Chart = {
+    ...chart,
+    steps: [...chart.steps, powder(3, 'Under the eye', 'loose', { doseMgPerCm2: 0.4 })],
+  };
   const thick = withSchool(under, 'settledPowder', 'use');
-  expect(thick.chart.steps.find((s) => s.title === 'Under the eye')).toMatchObject({ waitMinutes: 3, doseMgPerCm2: 0.8 });
+  expect(thick.chart.steps.find((s) => s.title === 'Under the eye')).toMatchObject({
+    waitMinutes: 3,
+    doseMgPerCm2: 0.8,
+  });
   expect(thick.says.join()).toContain('Not on lined or dry skin');
-  expect(withSchool(thick.chart, 'settledPowder', 'never').chart.steps.find((s) => s.title === 'Under the eye')).toMatchObject({
+  expect(
+    withSchool(thick.chart, 'settledPowder', 'never').chart.steps.find((s) => s.title === 'Under the eye'),
+  ).toMatchObject({
     waitMinutes: 0,
     doseMgPerCm2: 0.4,
   });
 });
 
 test('spray comes before the first powder or at the very end', () => {
-  const spray = powder(4, 'Spray', 'loose', { role: 'care', phase: 'finish', wants: { kinds: ['spray'] }, placements: [] });
+  const spray = powder(4, 'Spray', 'loose', {
+    role: 'care',
+    phase: 'finish',
+    wants: { kinds: ['spray'] },
+    placements: [],
+  });
   const sprayed: Chart = { ...chart, steps: [...chart.steps, powder(5, 'Powder', 'loose'), spray] };
   const early = withSchool(sprayed, 'mist', 'spray, then powder');
   expect(titles(early.chart).indexOf('Spray')).toBeLessThan(titles(early.chart).indexOf('Powder'));
@@ -152,8 +203,15 @@ test('spray comes before the first powder or at the very end', () => {
 
 test('the studio’s way is taken over the look’s at fitting, said among the notes, and no step loses its product for good', () => {
   const plain = fitLook(LOOK, client(), KIT, OCCASION, STAMP);
-  const fitted = fitInStudio(LOOK, client(), KIT, OCCASION, STAMP, { eyesOrFace: 'eyes first', contrast: 'bold' });
-  expect(fitted.chart.schools).toMatchObject({ eyesOrFace: 'eyes first', contrast: 'bold', concealer: 'over base' });
+  const fitted = fitInStudio(LOOK, client(), KIT, OCCASION, STAMP, {
+    eyesOrFace: 'eyes first',
+    contrast: 'bold',
+  });
+  expect(fitted.chart.schools).toMatchObject({
+    eyesOrFace: 'eyes first',
+    contrast: 'bold',
+    concealer: 'over base',
+  });
   expect(titles(fitted.chart).indexOf('Lid')).toBeLessThan(titles(fitted.chart).indexOf('Base'));
   expect(fitted.notes.filter((n) => n.startsWith('The studio’s way: '))).toHaveLength(2);
   expect(fitInStudio(LOOK, client(), KIT, OCCASION, STAMP, {})).toEqual(plain);
@@ -162,19 +220,35 @@ test('the studio’s way is taken over the look’s at fitting, said among the n
 
 test('a studio of bold contrast is given the product for the bolder shade, not the one of the look', () => {
   const plan = LOOK.steps.find((s) => s.title === 'Contour')!;
-  const at = (depthSteps: number) => wantedColour({ ...plan, shade: { relative: { to: 'skin', depthSteps } } }, client())!;
+  const at = (depthSteps: number) =>
+    wantedColour({ ...plan, shade: { relative: { to: 'skin', depthSteps } } }, client())!;
   // So much of so dense a powder shows its pan: which shade is meant is not blurred by the film.
   const matte = { finish: 'matte' as const, coverage: 'full' as const };
-  const look = { ...LOOK, steps: LOOK.steps.map((s) => (s.title === 'Contour' ? { ...s, doseMgPerCm2: 3 } : s)) };
-  const kit = kitOf(...KIT.products.filter((p) => p.kind !== 'contour'), product(71, 'contour', at(2.5), matte), product(70, 'contour', at(3.5), matte));
-  const contourOf = (fitted: ReturnType<typeof fitLook>) => fitted.chart.steps.find((s) => s.title === 'Contour')!.use[0]!.product;
-  const [soft, bold] = [fitInStudio(look, client(), kit, OCCASION, STAMP, {}), fitInStudio(look, client(), kit, OCCASION, STAMP, { contrast: 'bold' })];
+  const look = {
+    ...LOOK,
+    steps: LOOK.steps.map((s) => (s.title === 'Contour' ? { ...s, doseMgPerCm2: 3 } : s)),
+  };
+  const kit = kitOf(
+    ...KIT.products.filter((p) => p.kind !== 'contour'),
+    product(71, 'contour', at(2.5), matte),
+    product(70, 'contour', at(3.5), matte),
+  );
+  const contourOf = (fitted: ReturnType<typeof fitLook>) =>
+    fitted.chart.steps.find((s) => s.title === 'Contour')!.use[0]!.product;
+  const [soft, bold] = [
+    fitInStudio(look, client(), kit, OCCASION, STAMP, {}),
+    fitInStudio(look, client(), kit, OCCASION, STAMP, { contrast: 'bold' }),
+  ];
   expect([contourOf(soft).shade, contourOf(bold).shade]).toEqual(['S71', 'S70']);
   const step = bold.chart.steps.find((s) => s.title === 'Contour')!;
   expect(step.use).toEqual(bold.proposals[step.id]![0]!.use);
 });
 
 test('a school is said in one line, what is left open is not', () => {
-  expect(schoolsInWords(chart.schools)).toBe('face first · contour over base · concealer over base · soft contrast');
-  expect(schoolsInWords({ ...chart.schools, contour: 'none', mist: 'powder, then spray' })).toContain('no contour · concealer over base · powder, then spray');
+  expect(schoolsInWords(chart.schools)).toBe(
+    'face first · contour over base · concealer over base · soft contrast',
+  );
+  expect(schoolsInWords({ ...chart.schools, contour: 'none', mist: 'powder, then spray' })).toContain(
+    'no contour · concealer over base · powder, then spray',
+  );
 });

@@ -6,16 +6,28 @@ import { SCHOOL_NAMES, type Answer, type School, type SchoolAnswers } from './qu
 
 type Changed = { readonly steps: readonly Step[]; readonly says: readonly string[] };
 
-/** A chart done the way of another school: its steps in that order, and what else changes, in sentences. Answers the school allows only. */
-export function withSchool<S extends School>(chart: Chart, school: S, answer: Answer<S>): { readonly chart: Chart; readonly says: readonly string[] } {
+/**
+ * A chart done the way of another school: its steps in that order, and what else changes, in sentences.
+ * Answers the school allows only.
+ */
+export function withSchool<S extends School>(
+  chart: Chart,
+  school: S,
+  answer: Answer<S>,
+): { readonly chart: Chart; readonly says: readonly string[] } {
   if (chart.schools[school] === answer) return { chart, says: [] };
   const schools = { ...chart.schools, [school]: answer };
   const { steps, says } = CHANGES[school]({ ...chart, schools });
   return { chart: { ...chart, schools, steps: inOrder(steps, { schools }) }, says };
 }
 
-/** A chart done the studio's way, question by question, where the studio has one; what that changes is said. */
-export function inSchoolsOf(chart: Chart, studio: Partial<SchoolAnswers>): { readonly chart: Chart; readonly says: readonly string[] } {
+/**
+ * A chart done the studio's way, question by question, where the studio has one; what that changes is said.
+ */
+export function inSchoolsOf(
+  chart: Chart,
+  studio: Partial<SchoolAnswers>,
+): { readonly chart: Chart; readonly says: readonly string[] } {
   return SCHOOL_NAMES.reduce<{ readonly chart: Chart; readonly says: readonly string[] }>(
     (so, school) => {
       const answer = studio[school];
@@ -29,7 +41,10 @@ export function inSchoolsOf(chart: Chart, studio: Partial<SchoolAnswers>): { rea
 
 const titles = (steps: readonly Step[]): string => steps.map((s) => s.title).join(', ');
 
-/** What each school leaves out, eases or exchanges, before the order is made; the chart already names the new school. */
+/**
+ * What each school leaves out, eases or exchanges, before the order is made; the chart already names the new
+ * school.
+ */
 const CHANGES: Readonly<Record<School, (chart: Chart) => Changed>> = {
   eyesOrFace: ({ schools, steps }) => ({
     steps,
@@ -43,7 +58,11 @@ const CHANGES: Readonly<Record<School, (chart: Chart) => Changed>> = {
   contourTexture,
   concealer: ({ schools, steps }) => ({
     steps,
-    says: [schools.concealer === 'under base' ? 'The base covers part of it: count on more concealer.' : 'Less concealer is needed once the base lies.'],
+    says: [
+      schools.concealer === 'under base'
+        ? 'The base covers part of it: count on more concealer.'
+        : 'Less concealer is needed once the base lies.',
+    ],
   }),
   applicator,
   powders,
@@ -54,7 +73,11 @@ const CHANGES: Readonly<Record<School, (chart: Chart) => Changed>> = {
     const sculpted = (s: Step): boolean => s.role === 'contour' || s.role === 'highlight';
     return {
       steps: steps.map((s) => (sculpted(s) ? { ...s, shade: eased(s, bold ? 1 : -1) } : s)),
-      says: [bold ? 'Contour a step deeper, light a step lighter.' : 'Contour a step lighter, light a step deeper.'],
+      says: [
+        bold
+          ? 'Contour a step deeper, light a step lighter.'
+          : 'Contour a step lighter, light a step deeper.',
+      ],
     };
   },
 };
@@ -64,11 +87,19 @@ function contour({ schools, steps }: Chart): Changed {
   if (schools.contour === 'none' || schools.contour === 'bronzer only') {
     const left = steps.filter((s) => s.role !== 'contour');
     if (left.length === steps.length || left.length === 0) return { steps, says: [] };
-    const bronze = schools.contour === 'bronzer only' && !has('bronze') ? ['There is no bronze yet: add a layer of it.'] : [];
-    return { steps: left, says: [`${titles(steps.filter((s) => s.role === 'contour'))} taken out.`, ...bronze] };
+    const bronze =
+      schools.contour === 'bronzer only' && !has('bronze')
+        ? ['There is no bronze yet: add a layer of it.']
+        : [];
+    return {
+      steps: left,
+      says: [`${titles(steps.filter((s) => s.role === 'contour'))} taken out.`, ...bronze],
+    };
   }
   if (schools.contour !== 'under base') return { steps, says: [] };
-  const [full] = steps.filter((s) => s.role === 'base' && s.use.some((u) => ['medium', 'full', 'opaque'].includes(u.product.coverage)));
+  const [full] = steps.filter(
+    (s) => s.role === 'base' && s.use.some((u) => ['medium', 'full', 'opaque'].includes(u.product.coverage)),
+  );
   return {
     steps,
     says: [
@@ -90,10 +121,19 @@ function contourTexture({ schools, steps }: Chart): Changed {
   const emptied = sculpted.filter(misfits);
   return {
     steps: steps.map((s) =>
-      s.role === 'contour' ? { ...s, phase: dry ? 'powder' : 'sculpt', wants: { ...s.wants, textures: [...textures] }, use: misfits(s) ? [] : s.use } : s,
+      s.role === 'contour'
+        ? {
+            ...s,
+            phase: dry ? 'powder' : 'sculpt',
+            wants: { ...s.wants, textures: [...textures] },
+            use: misfits(s) ? [] : s.use,
+          }
+        : s,
     ),
     says: [
-      ...(emptied.length > 0 ? [`${titles(emptied)}: choose a ${dry ? 'powder' : 'cream'}, what was there is not one.`] : []),
+      ...(emptied.length > 0
+        ? [`${titles(emptied)}: choose a ${dry ? 'powder' : 'cream'}, what was there is not one.`]
+        : []),
       ...(sculpted.length > 0 && !dry ? ['Powder goes over it, to hold it.'] : []),
     ],
   };
@@ -102,13 +142,20 @@ function contourTexture({ schools, steps }: Chart): Changed {
 /** The tool changes how much product reaches the skin: amounts follow. */
 function applicator({ schools, steps, client }: Chart): Changed {
   const sponge = schools.applicator === 'damp sponge';
-  const toolFor = (s: Step): Tool => (sponge ? 'damp sponge' : s.role === 'conceal' ? 'small brush' : 'dense brush');
-  const exchanged = steps.filter((s) => (s.role === 'base' || s.role === 'conceal') && s.tool !== 'airbrush' && s.tool !== toolFor(s));
+  const toolFor = (s: Step): Tool =>
+    sponge ? 'damp sponge' : s.role === 'conceal' ? 'small brush' : 'dense brush';
+  const exchanged = steps.filter(
+    (s) => (s.role === 'base' || s.role === 'conceal') && s.tool !== 'airbrush' && s.tool !== toolFor(s),
+  );
   return {
     steps: steps.map((s) => {
       if (!exchanged.includes(s)) return s;
       const tool = toolFor(s);
-      const next: Step = { ...s, tool, technique: sponge ? 'press' : s.role === 'base' ? 'buff' : s.technique };
+      const next: Step = {
+        ...s,
+        tool,
+        technique: sponge ? 'press' : s.role === 'base' ? 'buff' : s.technique,
+      };
       return { ...next, use: [...(amountAsked(next, client)?.use ?? s.use)] };
     }),
     says:
@@ -131,31 +178,45 @@ const textureOf = (s: Step): 'loose' | 'pressed' | null => {
 function powders({ schools, steps }: Chart): Changed {
   const first = schools.powders === 'loose, then pressed' ? 'loose' : 'pressed';
   const powdery = steps.filter((s) => s.role === 'powder' && textureOf(s) !== null);
-  const sorted = [...powdery.filter((s) => textureOf(s) === first), ...powdery.filter((s) => textureOf(s) !== first)];
-  if (new Set(powdery.map(textureOf)).size < 2) return { steps, says: ['There is one kind of powder only: nothing changes yet.'] };
+  const sorted = [
+    ...powdery.filter((s) => textureOf(s) === first),
+    ...powdery.filter((s) => textureOf(s) !== first),
+  ];
+  if (new Set(powdery.map(textureOf)).size < 2)
+    return { steps, says: ['There is one kind of powder only: nothing changes yet.'] };
   // Each takes the phase of the place it comes to, so that the order by phases keeps it there.
   const placed = new Map(powdery.map((s, i) => [s.id, { ...sorted[i]!, phase: s.phase }]));
-  return { steps: steps.map((s) => placed.get(s.id) ?? s), says: [`${sorted[0]!.title} comes before ${sorted.at(-1)!.title.toLowerCase()}.`] };
+  return {
+    steps: steps.map((s) => placed.get(s.id) ?? s),
+    says: [`${sorted[0]!.title} comes before ${sorted.at(-1)!.title.toLowerCase()}.`],
+  };
 }
 
 /** A powder left this long has settled thick, minutes. */
 const SETTLING = 3;
 
 function settledPowder({ schools, steps }: Chart): Changed {
-  const under = (s: Step): boolean => s.placements.some((p) => 'guide' in p && /underEye|comma/i.test(p.guide));
+  const under = (s: Step): boolean =>
+    s.placements.some((p) => 'guide' in p && /underEye|comma/i.test(p.guide));
   if (schools.settledPowder === 'never') {
     const thick = steps.filter((s) => s.role === 'powder' && s.waitMinutes >= SETTLING);
     return {
-      steps: steps.map((s) => (thick.includes(s) ? { ...s, waitMinutes: 0, doseMgPerCm2: s.doseMgPerCm2 / 2 } : s)),
+      steps: steps.map((s) =>
+        thick.includes(s) ? { ...s, waitMinutes: 0, doseMgPerCm2: s.doseMgPerCm2 / 2 } : s,
+      ),
       says: thick.length > 0 ? [`${titles(thick)}: pressed on thinly instead of left to settle.`] : [],
     };
   }
   const thin = steps.filter((s) => s.role === 'powder' && under(s) && s.waitMinutes < SETTLING);
   return {
-    steps: steps.map((s) => (thin.includes(s) ? { ...s, waitMinutes: SETTLING, doseMgPerCm2: s.doseMgPerCm2 * 2 } : s)),
+    steps: steps.map((s) =>
+      thin.includes(s) ? { ...s, waitMinutes: SETTLING, doseMgPerCm2: s.doseMgPerCm2 * 2 } : s,
+    ),
     says:
       thin.length > 0
-        ? [`${titles(thin)}: twice as thick, left ${SETTLING} minutes and swept off. Not on lined or dry skin.`]
+        ? [
+            `${titles(thin)}: twice as thick, left ${SETTLING} minutes and swept off. Not on lined or dry skin.`,
+          ]
         : ['No powder lies under the eye yet.'],
   };
 }
@@ -171,7 +232,11 @@ function mist({ schools, steps }: Chart): Changed {
   const cut = at < 0 ? others.length : at;
   return {
     steps: [...others.slice(0, cut), ...moved, ...others.slice(cut)],
-    says: [early ? 'Let the spray dry before powder comes on it, or it turns patchy.' : 'The spray melts the powders together; nothing is laid over it.'],
+    says: [
+      early
+        ? 'Let the spray dry before powder comes on it, or it turns patchy.'
+        : 'The spray melts the powders together; nothing is laid over it.',
+    ],
   };
 }
 
@@ -180,5 +245,7 @@ function eased(step: Step, by: 1 | -1): Step['shade'] {
   if (!step.shade || !('relative' in step.shade)) return step.shade;
   const { depthSteps } = step.shade.relative;
   const sign = Math.sign(depthSteps) || (step.role === 'contour' ? 1 : -1);
-  return { relative: { ...step.shade.relative, depthSteps: Math.max(-6, Math.min(6, depthSteps + sign * by)) } };
+  return {
+    relative: { ...step.shade.relative, depthSteps: Math.max(-6, Math.min(6, depthSteps + sign * by)) },
+  };
 }

@@ -5,13 +5,22 @@ import { impossibleBecause, sensitivitiesOf } from '../../shade';
 import { changed, found, nameOf, type Fix, type Reviewed, type Rule } from '../rule';
 
 const AT_EYES: readonly string[] = ['eye', 'liner', 'lash'];
-const noteAdded = (s: Step, sentence: string): Step => ({ ...s, note: s.note === '' ? sentence : `${s.note} ${sentence}` });
+const noteAdded = (s: Step, sentence: string): Step => ({
+  ...s,
+  note: s.note === '' ? sentence : `${s.note} ${sentence}`,
+});
 /** A step taken out of the chart: a fix where nothing may stand in its place. */
-const leftOut = (s: Step, label = 'Leave it out'): Fix => ({ label, apply: (chart) => withoutStep(chart, s.id) });
+const leftOut = (s: Step, label = 'Leave it out'): Fix => ({
+  label,
+  apply: (chart) => withoutStep(chart, s.id),
+});
 /** Another product, or the step left out where the kit has none. */
 const anotherOrOut = (on: Reviewed, s: Step): Fix => on.another(s) ?? leftOut(s);
 /** What sponges, puffs and curlers are usually made of. */
-const TOOL_OF: Readonly<Record<string, readonly Step['tool'][]>> = { latex: ['damp sponge', 'puff'], nickel: ['spatula'] };
+const TOOL_OF: Readonly<Record<string, readonly Step['tool'][]>> = {
+  latex: ['damp sponge', 'puff'],
+  nickel: ['spatula'],
+};
 const NOTED_SAFE = /latex-free|nickel-free|plastic spatula/i;
 const sensitiveTo = (on: Reviewed): readonly string[] => on.chart.client.sensitivities;
 
@@ -47,7 +56,15 @@ export const CARE_RULES: readonly Rule[] = [
       on.steps.flatMap((s) =>
         on.products(s).flatMap((p) => {
           const [match] = matchAllergens(p.ingredients, sensitivitiesOf(on.chart.client));
-          return match ? [found([s], `${nameOf(p)} contains ${match.ingredient}; ${match.sensitivity} is noted for this client.`, anotherOrOut(on, s))] : [];
+          return match
+            ? [
+                found(
+                  [s],
+                  `${nameOf(p)} contains ${match.ingredient}; ${match.sensitivity} is noted for this client.`,
+                  anotherOrOut(on, s),
+                ),
+              ]
+            : [];
         }),
       ),
   },
@@ -88,10 +105,19 @@ export const CARE_RULES: readonly Rule[] = [
           if (steps.length === 0) return [];
           const free = `${family}-free`;
           return [
-            found(steps, `${[...new Set(steps.map((s) => s.tool))].join(' and ')}: often ${family}, which is noted for this client.`, {
-              label: `Note it ${free}`,
-              apply: (chart) => ({ ...chart, steps: chart.steps.map((x) => (steps.some((s) => s.id === x.id) ? noteAdded(x, `The ${x.tool} ${free}.`) : x)) }),
-            }),
+            found(
+              steps,
+              `${[...new Set(steps.map((s) => s.tool))].join(' and ')}: often ${family}, which is noted for this client.`,
+              {
+                label: `Note it ${free}`,
+                apply: (chart) => ({
+                  ...chart,
+                  steps: chart.steps.map((x) =>
+                    steps.some((s) => s.id === x.id) ? noteAdded(x, `The ${x.tool} ${free}.`) : x,
+                  ),
+                }),
+              },
+            ),
           ];
         }),
   },
@@ -123,7 +149,13 @@ export const CARE_RULES: readonly Rule[] = [
                 .products(s)
                 .flatMap((p) =>
                   (on.kit!.products.find((k) => k.id === p.id)?.eyeSafe ?? p.eyeSafe) === false
-                    ? [found([s], `${nameOf(p)} is not noted as meant for the eye area.`, anotherOrOut(on, s))]
+                    ? [
+                        found(
+                          [s],
+                          `${nameOf(p)} is not noted as meant for the eye area.`,
+                          anotherOrOut(on, s),
+                        ),
+                      ]
                     : [],
                 ),
             ),
@@ -139,7 +171,13 @@ export const CARE_RULES: readonly Rule[] = [
             .filter(
               (s) =>
                 AT_EYES.includes(s.role) &&
-                on.products(s).some((p) => (p.texture === 'loose' && p.finish === 'shimmer') || p.ingredients.some((i) => /fib(re|er)/i.test(i))),
+                on
+                  .products(s)
+                  .some(
+                    (p) =>
+                      (p.texture === 'loose' && p.finish === 'shimmer') ||
+                      p.ingredients.some((i) => /fib(re|er)/i.test(i)),
+                  ),
             )
             .map((s) => found([s], `${s.title} may shed into contact lenses.`, anotherOrOut(on, s)))
         : [],
@@ -170,7 +208,10 @@ export const CARE_RULES: readonly Rule[] = [
         s.use.flatMap((u) => {
           const unit = on.kit?.units.find((x) => x.id === u.unitId);
           const product = on.kit?.products.find((x) => x.id === u.product.id);
-          return unit && product && product.kind === 'mascara' && shelfLife(unit, product, on.chart.occasion.date).state === 'soon'
+          return unit &&
+            product &&
+            product.kind === 'mascara' &&
+            shelfLife(unit, product, on.chart.occasion.date).state === 'soon'
             ? [found([s], `${nameOf(product)} ends within a month of the day.`, on.another(s))]
             : [];
         }),
@@ -186,7 +227,9 @@ export const CARE_RULES: readonly Rule[] = [
         on
           .products(s)
           .flatMap((p) =>
-            on.kit?.products.find((k) => k.id === p.id)?.withdrawn ? [found([s], `${nameOf(p)} is withdrawn. Find a substitute.`, on.another(s))] : [],
+            on.kit?.products.find((k) => k.id === p.id)?.withdrawn
+              ? [found([s], `${nameOf(p)} is withdrawn. Find a substitute.`, on.another(s))]
+              : [],
           ),
       ),
   },
@@ -200,7 +243,9 @@ export const CARE_RULES: readonly Rule[] = [
         ? []
         : on.steps.flatMap((s) =>
             s.use.flatMap((u) =>
-              on.kit!.units.some((x) => x.productId === u.product.id) ? [] : [found([s], `${nameOf(u.product)} is in no case.`, on.another(s))],
+              on.kit!.units.some((x) => x.productId === u.product.id)
+                ? []
+                : [found([s], `${nameOf(u.product)} is in no case.`, on.another(s))],
             ),
           ),
   },
@@ -220,7 +265,11 @@ export const CARE_RULES: readonly Rule[] = [
                   [s],
                   `${nameOf(u.product)} has ${Math.round(unit.remainingMg)} mg left; ${Math.round(needs)} are needed.`,
                   on.another(s, ({ use }) =>
-                    use.every((x) => (on.kit?.units.find((y) => y.id === x.unitId)?.remainingMg ?? 0) >= x.parts * x.product.mgPerMeasure),
+                    use.every(
+                      (x) =>
+                        (on.kit?.units.find((y) => y.id === x.unitId)?.remainingMg ?? 0) >=
+                        x.parts * x.product.mgPerMeasure,
+                    ),
                   ),
                 ),
               ]
@@ -240,10 +289,16 @@ export const CARE_RULES: readonly Rule[] = [
             .filter((s) => on.products(s).some((p) => p.kind === 'lashes'))
             .filter((s) => !/patch test/i.test(s.note))
             .map((s) =>
-              found([s], `${s.title} needs glue, and she is sensitive to ${on.chart.client.sensitivities.join(', ')}: ask for the patch test.`, {
-                label: 'Note the patch test',
-                apply: changed(s.id, (x) => noteAdded(x, 'Patch test of the glue 24 to 48 hours before; without a result no band.')),
-              }),
+              found(
+                [s],
+                `${s.title} needs glue, and she is sensitive to ${on.chart.client.sensitivities.join(', ')}: ask for the patch test.`,
+                {
+                  label: 'Note the patch test',
+                  apply: changed(s.id, (x) =>
+                    noteAdded(x, 'Patch test of the glue 24 to 48 hours before; without a result no band.'),
+                  ),
+                },
+              ),
             ),
   },
   {
@@ -253,11 +308,17 @@ export const CARE_RULES: readonly Rule[] = [
     why: 'Single-use for mascara wands and lip tools; product is scooped out, never dipped into twice.',
     find: (on) =>
       on.steps
-        .filter((s) => on.products(s).some((p) => p.kind === 'mascara') && s.tool !== 'spoolie' && s.tool !== 'none')
+        .filter(
+          (s) =>
+            on.products(s).some((p) => p.kind === 'mascara') && s.tool !== 'spoolie' && s.tool !== 'none',
+        )
         .map((s) =>
           found([s], `${s.title}: a ${s.tool} goes back into the tube. Take a single-use wand.`, {
             label: 'Single-use wand',
-            apply: (chart) => ({ ...chart, steps: chart.steps.map((x) => (x.id === s.id ? { ...x, tool: 'spoolie' } : x)) }),
+            apply: (chart) => ({
+              ...chart,
+              steps: chart.steps.map((x) => (x.id === s.id ? { ...x, tool: 'spoolie' } : x)),
+            }),
           }),
         ),
   },
@@ -269,14 +330,18 @@ export const CARE_RULES: readonly Rule[] = [
     find: (on) =>
       on.steps.length > 0 && on.steps[0]!.phase !== 'clean'
         ? [
-            found([on.steps[0]!], `The chart starts with ${on.steps[0]!.title.toLowerCase()}: clean comes first.`, {
-              label: 'Clean first',
-              apply: (chart) => {
-                const own = chart.steps.find((s) => s.phase === 'clean');
-                const rest = chart.steps.filter((s) => s !== own);
-                return { ...chart, steps: [own ?? cleaning(chart.steps[0]!), ...rest] };
+            found(
+              [on.steps[0]!],
+              `The chart starts with ${on.steps[0]!.title.toLowerCase()}: clean comes first.`,
+              {
+                label: 'Clean first',
+                apply: (chart) => {
+                  const own = chart.steps.find((s) => s.phase === 'clean');
+                  const rest = chart.steps.filter((s) => s !== own);
+                  return { ...chart, steps: [own ?? cleaning(chart.steps[0]!), ...rest] };
+                },
               },
-            }),
+            ),
           ]
         : [],
   },
@@ -289,12 +354,22 @@ export const CARE_RULES: readonly Rule[] = [
       on.chart.client.features.age !== 'child'
         ? []
         : on.steps
-            .filter((s) => s.role === 'contour' || on.products(s).some((p) => p.kind === 'lashes' || (p.kind === 'base' && p.coverage === 'full')))
+            .filter(
+              (s) =>
+                s.role === 'contour' ||
+                on
+                  .products(s)
+                  .some((p) => p.kind === 'lashes' || (p.kind === 'base' && p.coverage === 'full')),
+            )
             .map((s) =>
               found(
                 [s],
                 `${s.title} is more than a light touch.`,
-                s.role === 'base' ? on.another(s, ({ use }) => use.every((u) => u.product.coverage === 'sheer' || u.product.coverage === 'light')) : leftOut(s),
+                s.role === 'base'
+                  ? on.another(s, ({ use }) =>
+                      use.every((u) => u.product.coverage === 'sheer' || u.product.coverage === 'light'),
+                    )
+                  : leftOut(s),
               ),
             ),
   },
@@ -310,7 +385,10 @@ export const CARE_RULES: readonly Rule[] = [
             .map((s) =>
               found([s], `${s.title} is a fine line; with a tremor, stipple it softly.`, {
                 label: 'Stipple it',
-                apply: (chart) => ({ ...chart, steps: chart.steps.map((x) => (x.id === s.id ? { ...x, technique: 'stipple' } : x)) }),
+                apply: (chart) => ({
+                  ...chart,
+                  steps: chart.steps.map((x) => (x.id === s.id ? { ...x, technique: 'stipple' } : x)),
+                }),
               }),
             )
         : [],

@@ -2,7 +2,20 @@ import { deltaE2000, hueOf, reconstructSpectrum } from '../../colour';
 import { sidesWhere } from '../../face';
 import { shownOfStep, type Step } from '../../look';
 import { flashback, flashGradeOf, isLined, type Miss, type ShadeRole } from '../../shade';
-import { changed, chromaAt, finishIs, found, groupOf, isShiny, nameOf, shareOn, stepsFrom, type Found, type Reviewed, type Rule } from '../rule';
+import {
+  changed,
+  chromaAt,
+  finishIs,
+  found,
+  groupOf,
+  isShiny,
+  nameOf,
+  shareOn,
+  stepsFrom,
+  type Found,
+  type Reviewed,
+  type Rule,
+} from '../rule';
 
 const coloured = (on: Reviewed, ...roles: readonly Step['role'][]) =>
   on.steps.flatMap((step) => {
@@ -16,12 +29,20 @@ type RangeRule = Omit<Rule, 'find'> & {
   readonly parts?: readonly Miss['part'][];
 };
 
-/** A rule about a colour that leaves the range of its role on this skin: one judgement for what is proposed and what is found. */
+/**
+ * A rule about a colour that leaves the range of its role on this skin: one judgement for what is proposed
+ * and what is found.
+ */
 const ranged = ({ roles, names, parts, ...rule }: RangeRule): Rule => ({
   ...rule,
   find: (on) =>
     on.steps.flatMap((step): Found[] => {
-      const hit = on.misses(step).find(({ role, miss }) => roles.includes(role) && names.includes(miss.name) && (!parts || parts.includes(miss.part)));
+      const hit = on
+        .misses(step)
+        .find(
+          ({ role, miss }) =>
+            roles.includes(role) && names.includes(miss.name) && (!parts || parts.includes(miss.part)),
+        );
       return hit ? [found([step], `${step.title} ${hit.miss.words}.`, on.another(step))] : [];
     }),
 });
@@ -35,7 +56,13 @@ export const COLOUR_RULES: readonly Rule[] = [
     find: (on) =>
       on.steps
         .filter((s) => s.role === 'contour' && on.products(s).some(isShiny))
-        .map((s) => found([s], `${s.title} uses ${nameOf(on.products(s).find(isShiny)!)}, which shines.`, on.another(s, finishIs('matte', 'natural')))),
+        .map((s) =>
+          found(
+            [s],
+            `${s.title} uses ${nameOf(on.products(s).find(isShiny)!)}, which shines.`,
+            on.another(s, finishIs('matte', 'natural')),
+          ),
+        ),
   },
   {
     id: 'shine-on-texture',
@@ -46,8 +73,18 @@ export const COLOUR_RULES: readonly Rule[] = [
       sidesWhere(on.chart.client.features, ({ texture }) => texture === 'textured').length === 0
         ? []
         : on.steps
-            .filter((s) => ['highlight', 'bronze', 'blush', 'base'].includes(s.role) && on.products(s).some((p) => p.finish === 'shimmer'))
-            .map((s) => found([s], `${s.title} shimmers on textured skin.`, on.another(s, finishIs('satin', 'natural', 'matte')))),
+            .filter(
+              (s) =>
+                ['highlight', 'bronze', 'blush', 'base'].includes(s.role) &&
+                on.products(s).some((p) => p.finish === 'shimmer'),
+            )
+            .map((s) =>
+              found(
+                [s],
+                `${s.title} shimmers on textured skin.`,
+                on.another(s, finishIs('satin', 'natural', 'matte')),
+              ),
+            ),
   },
   {
     id: 'shimmer-on-mature',
@@ -57,8 +94,18 @@ export const COLOUR_RULES: readonly Rule[] = [
     find: (on) =>
       on.chart.client.features.age === 'mature'
         ? on.steps
-            .filter((s) => ['highlight', 'eye', 'blush'].includes(s.role) && on.products(s).some((p) => p.finish === 'shimmer'))
-            .map((s) => found([s], `${s.title} shimmers, and settles in lines.`, on.another(s, finishIs('satin', 'natural', 'matte'))))
+            .filter(
+              (s) =>
+                ['highlight', 'eye', 'blush'].includes(s.role) &&
+                on.products(s).some((p) => p.finish === 'shimmer'),
+            )
+            .map((s) =>
+              found(
+                [s],
+                `${s.title} shimmers, and settles in lines.`,
+                on.another(s, finishIs('satin', 'natural', 'matte')),
+              ),
+            )
         : [],
   },
   {
@@ -134,8 +181,14 @@ export const COLOUR_RULES: readonly Rule[] = [
       const surface = reconstructSpectrum(on.skin, 'D65', 'skin').spectrum;
       return on.steps.flatMap((s, i) => {
         // What a base is laid over is not what the flash meets, and a lid or a lip is too small to look cast.
-        if (groupOf(s) !== 'face' || on.steps.slice(i + 1).some((b) => b.role === 'base' && shareOn(on, s, b) > 0.5)) return [];
-        const grades = on.products(s).map((p) => flashGradeOf(on.kit?.products.find((k) => k.id === p.id) ?? p));
+        if (
+          groupOf(s) !== 'face' ||
+          on.steps.slice(i + 1).some((b) => b.role === 'base' && shareOn(on, s, b) > 0.5)
+        )
+          return [];
+        const grades = on
+          .products(s)
+          .map((p) => flashGradeOf(on.kit?.products.find((k) => k.id === p.id) ?? p));
         const grade = [...grades].sort((a, b) => b - a)[0] ?? 0;
         const { deltaL, cast } = flashback(surface, [{ grade, doseMgPerCm2: s.doseMgPerCm2 * s.passes }]);
         return cast
@@ -221,7 +274,10 @@ export const COLOUR_RULES: readonly Rule[] = [
           ? [
               found([step], `${step.title} is ${off.toFixed(1)} from her neck, and stops at the jaw.`, {
                 label: 'Carry it down the neck',
-                apply: changed(step.id, (s) => ({ ...s, placements: [...s.placements, { guide: 'zone.neck', side: 'both' }] })),
+                apply: changed(step.id, (s) => ({
+                  ...s,
+                  placements: [...s.placements, { guide: 'zone.neck', side: 'both' }],
+                })),
               }),
             ]
           : [];
@@ -237,7 +293,9 @@ export const COLOUR_RULES: readonly Rule[] = [
       on.steps.flatMap((step) => {
         const hit = on.misses(step).find(({ role }) => role === 'base');
         if (!hit || onesEdge(on, step) || madeExact(on, step)) return [];
-        return [found([step], `${step.title} ${hit.miss.words}. Mix it, or choose another.`, on.another(step))];
+        return [
+          found([step], `${step.title} ${hit.miss.words}. Mix it, or choose another.`, on.another(step)),
+        ];
       }),
   },
   ranged({
@@ -329,7 +387,11 @@ export const COLOUR_RULES: readonly Rule[] = [
       on.wearer?.undertone !== 'olive'
         ? []
         : coloured(on, 'eye')
-            .filter(({ step, lab }) => on.products(step).some((p) => p.finish === 'shimmer') && (chromaAt(lab) < 8 || (hueOf(lab) > 150 && hueOf(lab) < 350)))
+            .filter(
+              ({ step, lab }) =>
+                on.products(step).some((p) => p.finish === 'shimmer') &&
+                (chromaAt(lab) < 8 || (hueOf(lab) > 150 && hueOf(lab) < 350)),
+            )
             .map(({ step }) =>
               found(
                 [step],
@@ -346,13 +408,21 @@ export const COLOUR_RULES: readonly Rule[] = [
     find: (on) => {
       const lips = coloured(on, 'lip', 'lip line');
       const liner = lips.find(({ step }) => on.products(step).some((p) => p.kind === 'lip liner'));
-      const fill = lips.find(({ step }) => on.products(step).some((p) => p.kind === 'lip colour') && !on.products(step).some((p) => p.kind === 'lip liner'));
+      const fill = lips.find(
+        ({ step }) =>
+          on.products(step).some((p) => p.kind === 'lip colour') &&
+          !on.products(step).some((p) => p.kind === 'lip liner'),
+      );
       if (!liner || !fill) return [];
       const by = stepsFrom(liner.lab, fill.lab);
       const turn = Math.abs(((hueOf(liner.lab) - hueOf(fill.lab) + 540) % 360) - 180);
       const hue = turn > 38 && chromaAt(liner.lab) > 12 && chromaAt(fill.lab) > 12;
       if (by >= -1.2 && by <= 3 && !hue) return [];
-      const words = hue ? 'another hue than' : by < 0 ? `${(-by).toFixed(1)} steps lighter than` : `${by.toFixed(1)} steps deeper than`;
+      const words = hue
+        ? 'another hue than'
+        : by < 0
+          ? `${(-by).toFixed(1)} steps lighter than`
+          : `${by.toFixed(1)} steps deeper than`;
       return [
         found(
           [liner.step, fill.step],
@@ -360,7 +430,9 @@ export const COLOUR_RULES: readonly Rule[] = [
           on.another(liner.step, ({ lab }) => {
             if (!lab) return false;
             const next = stepsFrom(lab, fill.lab);
-            return next >= -0.8 && next <= 2.6 && Math.abs(((hueOf(lab) - hueOf(fill.lab) + 540) % 360) - 180) < 34;
+            return (
+              next >= -0.8 && next <= 2.6 && Math.abs(((hueOf(lab) - hueOf(fill.lab) + 540) % 360) - 180) < 34
+            );
           }),
         ),
       ];
@@ -376,7 +448,15 @@ export const COLOUR_RULES: readonly Rule[] = [
         ? []
         : coloured(on, 'highlight').flatMap(({ step, lab }) => {
             const lighter = -stepsFrom(lab, on.skin!);
-            return lighter > 4.8 ? [found([step], `${step.title} is ${lighter.toFixed(1)} steps lighter than lined skin.`, on.another(step))] : [];
+            return lighter > 4.8
+              ? [
+                  found(
+                    [step],
+                    `${step.title} is ${lighter.toFixed(1)} steps lighter than lined skin.`,
+                    on.another(step),
+                  ),
+                ]
+              : [];
           }),
   },
 ];
@@ -398,7 +478,8 @@ function madeExact(on: Reviewed, step: Step): boolean {
   const base = on.colour(step);
   if (!base || !on.skin) return false;
   return on.steps.some((s) => {
-    if (s.role !== 'powder' || !s.placements.some((p) => 'guide' in p && p.guide === 'zone.wholeFace')) return false;
+    if (s.role !== 'powder' || !s.placements.some((p) => 'guide' in p && p.guide === 'zone.wholeFace'))
+      return false;
     const seen = on.over(base, s);
     return seen !== null && deltaE2000(seen, on.skin!) <= 2.2;
   });

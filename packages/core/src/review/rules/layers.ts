@@ -3,12 +3,28 @@ import { FLOW_DOSE, type Chart, type Step } from '../../look';
 import { sidesWhere, SIDES } from '../../face';
 import { isUnderEye } from '../../shade';
 import { deepest, shared } from '../cover';
-import { changed, found, groupOf, guideCover, isPowder, isWet, moved, nameOf, shareOn, type Fix, type Reviewed, type Rule } from '../rule';
+import {
+  changed,
+  found,
+  groupOf,
+  guideCover,
+  isPowder,
+  isWet,
+  moved,
+  nameOf,
+  shareOn,
+  type Fix,
+  type Reviewed,
+  type Rule,
+} from '../rule';
 
 const onFace = (step: Step): boolean => groupOf(step) === 'face';
 const laid = (step: Step): boolean => step.use.length > 0;
 
-/** The nearest layer under a step at the same spot, of what is laid on the skin: primers count, cleaning does not. */
+/**
+ * The nearest layer under a step at the same spot, of what is laid on the skin: primers count, cleaning does
+ * not.
+ */
 const nearestBelow = (on: Reviewed, step: Step): Step | undefined =>
   on.steps
     .slice(0, on.steps.indexOf(step))
@@ -22,10 +38,12 @@ const COVERS_THERE = 0.25;
 /** Thin passes of an airbrush that make one layer. */
 const THIN_PASSES = 6;
 /** How many layers a step lays: its passes, an airbrush's thin ones taken together. */
-const layersOf = (step: Step): number => (step.tool === 'airbrush' ? Math.ceil(step.passes / THIN_PASSES) : step.passes);
+const layersOf = (step: Step): number =>
+  step.tool === 'airbrush' ? Math.ceil(step.passes / THIN_PASSES) : step.passes;
 
 /** Families that part even after a wait: oil does not dry under water or silicone. */
-const neverSettles = (under: Family, top: Family): boolean => under === 'oil' && (top === 'water' || top === 'silicone');
+const neverSettles = (under: Family, top: Family): boolean =>
+  under === 'oil' && (top === 'water' || top === 'silicone');
 
 export const LAYER_RULES: readonly Rule[] = [
   {
@@ -40,18 +58,29 @@ export const LAYER_RULES: readonly Rule[] = [
         if (!below) return [];
         const clash = on
           .products(step)
-          .flatMap((top) => on.products(below).flatMap((under) => (familiesAgree(top.family, under.family) ? [] : [{ top, under }])))[0];
+          .flatMap((top) =>
+            on
+              .products(below)
+              .flatMap((under) => (familiesAgree(top.family, under.family) ? [] : [{ top, under }])),
+          )[0];
         if (!clash) return [];
         const never = neverSettles(clash.under.family, clash.top.family);
         if (!never && below.waitMinutes >= 2) return [];
         const message = `${nameOf(clash.top)} (${clash.top.family}) goes on ${nameOf(clash.under)} (${clash.under.family}): it ${never ? 'slides and pills, also after a wait' : 'may slide or pill'}.`;
         const agrees = (other: Step) =>
-          on.another(step, ({ use }) => use.every((u) => on.products(other).every((p) => familiesAgree(u.product.family, p.family))));
+          on.another(step, ({ use }) =>
+            use.every((u) => on.products(other).every((p) => familiesAgree(u.product.family, p.family))),
+          );
         return [
           found(
             [below, step],
             message,
-            never ? agrees(below) : { label: 'Let it settle 2 minutes', apply: changed(below.id, (s) => ({ ...s, waitMinutes: 2 })) },
+            never
+              ? agrees(below)
+              : {
+                  label: 'Let it settle 2 minutes',
+                  apply: changed(below.id, (s) => ({ ...s, waitMinutes: 2 })),
+                },
           ),
         ];
       }),
@@ -67,13 +96,21 @@ export const LAYER_RULES: readonly Rule[] = [
         const powder = on.below(step).find((s) => on.products(s).some(isPowder));
         if (!powder) return [];
         return [
-          found([powder, step], `${step.title} is cream and goes over the powder of ${powder.title.toLowerCase()}.`, {
-            label: 'Do it before the powder',
-            apply: (chart) => ({
-              ...moved(step.id, 'before', powder.id)(chart),
-              steps: moved(step.id, 'before', powder.id)(chart).steps.map((s) => (s.id === step.id ? { ...s, phase: powder.phase } : s)),
-            }),
-          }),
+          found(
+            [powder, step],
+            `${step.title} is cream and goes over the powder of ${powder.title.toLowerCase()}.`,
+            {
+              label: 'Do it before the powder',
+              apply: (chart) => ({
+                ...moved(step.id, 'before', powder.id)(chart),
+                steps: moved(
+                  step.id,
+                  'before',
+                  powder.id,
+                )(chart).steps.map((s) => (s.id === step.id ? { ...s, phase: powder.phase } : s)),
+              }),
+            },
+          ),
         ];
       }),
   },
@@ -89,7 +126,10 @@ export const LAYER_RULES: readonly Rule[] = [
         if (wants === 0 || step.waitMinutes >= wants) return [];
         const rest = on.steps.slice(i + 1);
         const at = rest.findIndex(
-          (s) => (step.placements.length === 0 ? onFace(s) && s.phase !== 'clean' : shareOn(on, s, step) > 0.05 && onFace(s)) || s.phase === 'finish',
+          (s) =>
+            (step.placements.length === 0
+              ? onFace(s) && s.phase !== 'clean'
+              : shareOn(on, s, step) > 0.05 && onFace(s)) || s.phase === 'finish',
         );
         const next = rest[at];
         if (!next) return [];
@@ -97,10 +137,14 @@ export const LAYER_RULES: readonly Rule[] = [
         const meanwhile = rest.slice(0, at).reduce((sum, s) => sum + s.handsOnMinutes + s.waitMinutes, 0);
         if (step.waitMinutes + meanwhile >= wants) return [];
         return [
-          found([step, next], `${step.title} gets ${step.waitMinutes} min to dry before ${next.title.toLowerCase()}; it wants ${wants}.`, {
-            label: `Wait ${wants} min`,
-            apply: changed(step.id, (s) => ({ ...s, waitMinutes: wants })),
-          }),
+          found(
+            [step, next],
+            `${step.title} gets ${step.waitMinutes} min to dry before ${next.title.toLowerCase()}; it wants ${wants}.`,
+            {
+              label: `Wait ${wants} min`,
+              apply: changed(step.id, (s) => ({ ...s, waitMinutes: wants })),
+            },
+          ),
         ];
       }),
   },
@@ -112,7 +156,13 @@ export const LAYER_RULES: readonly Rule[] = [
     find: (on) => {
       const counted = SIDES.map((side) => {
         const place = guideCover(on, 'zone.underEye', side);
-        const layers = on.steps.filter((s) => s.role !== 'care' && laid(s) && onFace(s) && shared(on.cover(s), place) >= COVERS_THERE * place.count);
+        const layers = on.steps.filter(
+          (s) =>
+            s.role !== 'care' &&
+            laid(s) &&
+            onFace(s) &&
+            shared(on.cover(s), place) >= COVERS_THERE * place.count,
+        );
         return { side, layers, count: layers.reduce((sum, s) => sum + layersOf(s), 0) };
       });
       const worst = counted.reduce((a, b) => (b.count > a.count ? b : a));
@@ -133,9 +183,13 @@ export const LAYER_RULES: readonly Rule[] = [
     severity: 'note',
     why: 'Thin layers last; stacked layers crack and look heavy. Passes count.',
     find: (on) => {
-      const layers = on.steps.filter((s) => onFace(s) && s.role !== 'care' && laid(s) && on.cover(s).count > 0);
+      const layers = on.steps.filter(
+        (s) => onFace(s) && s.role !== 'care' && laid(s) && on.cover(s).count > 0,
+      );
       if (layers.reduce((sum, s) => sum + layersOf(s), 0) <= AFFORDS.elsewhere) return [];
-      const { total: worst, there: at } = deepest(layers.map((s) => ({ cover: on.cover(s), weight: layersOf(s) })));
+      const { total: worst, there: at } = deepest(
+        layers.map((s) => ({ cover: on.cover(s), weight: layersOf(s) })),
+      );
       if (worst <= AFFORDS.elsewhere) return [];
       const there = at.map((i) => layers[i]!);
       const most = there.reduce((a, b) => (layersOf(b) > layersOf(a) ? b : a));
@@ -143,7 +197,9 @@ export const LAYER_RULES: readonly Rule[] = [
         found(
           there,
           `${worst} layers meet at ${there.at(-1)!.title.toLowerCase()}; a place affords ${AFFORDS.elsewhere}.`,
-          layersOf(most) > 1 ? { label: `${most.title} in one pass`, apply: changed(most.id, (s) => ({ ...s, passes: 1 })) } : undefined,
+          layersOf(most) > 1
+            ? { label: `${most.title} in one pass`, apply: changed(most.id, (s) => ({ ...s, passes: 1 })) }
+            : undefined,
         ),
       ];
     },
@@ -159,7 +215,11 @@ export const LAYER_RULES: readonly Rule[] = [
         .map((s) =>
           found([s], `${s.title} lays ${(s.doseMgPerCm2 * s.passes).toFixed(1)} mg/cm² over the face.`, {
             label: 'Halve it',
-            apply: changed(s.id, (x) => ({ ...x, passes: 1, doseMgPerCm2: Math.min(0.75, (x.doseMgPerCm2 * x.passes) / 2) })),
+            apply: changed(s.id, (x) => ({
+              ...x,
+              passes: 1,
+              doseMgPerCm2: Math.min(0.75, (x.doseMgPerCm2 * x.passes) / 2),
+            })),
           }),
         ),
   },
@@ -182,7 +242,12 @@ export const LAYER_RULES: readonly Rule[] = [
           return [
             found([s], `${s.title} leaves powder to sit${where}, which ages lined or dry skin.`, {
               label: 'A thin veil instead',
-              apply: changed(s.id, (x) => ({ ...x, doseMgPerCm2: Math.min(0.3, x.doseMgPerCm2), passes: 1, waitMinutes: 0 })),
+              apply: changed(s.id, (x) => ({
+                ...x,
+                doseMgPerCm2: Math.min(0.3, x.doseMgPerCm2),
+                passes: 1,
+                waitMinutes: 0,
+              })),
             }),
           ];
         });
@@ -196,17 +261,27 @@ export const LAYER_RULES: readonly Rule[] = [
     find: (on) =>
       on.steps.flatMap((step, i) => {
         if (step.role !== 'conceal' || !isUnderEye(step) || !on.products(step).some(isWet)) return [];
-        const at = on.steps.findIndex((s, k) => k > i && s.role === 'powder' && (s.use.length === 0 || on.products(s).some(isPowder)));
+        const at = on.steps.findIndex(
+          (s, k) => k > i && s.role === 'powder' && (s.use.length === 0 || on.products(s).some(isPowder)),
+        );
         const last = on.steps.filter((s) => s.phase === 'set' || s.role === 'powder').at(-1);
-        if (at < 0) return [found([step], `${step.title} is never set with powder.`, settingPowder(on, step, last))];
-        const minutes = on.steps.slice(i + 1, at).reduce((sum, s) => sum + s.handsOnMinutes + s.waitMinutes, 0);
+        if (at < 0)
+          return [found([step], `${step.title} is never set with powder.`, settingPowder(on, step, last))];
+        const minutes = on.steps
+          .slice(i + 1, at)
+          .reduce((sum, s) => sum + s.handsOnMinutes + s.waitMinutes, 0);
         return minutes > 25
           ? [
-              found([step, on.steps[at]!], `${Math.round(minutes)} min go by before ${step.title.toLowerCase()} is set.`, {
-                label: 'Set it sooner',
-                apply: moved(on.steps[at]!.id, 'after', step.id),
-                others: (chart) => on.steps.slice(i + 1, at).map((s) => moved(on.steps[at]!.id, 'after', s.id)(chart)),
-              }),
+              found(
+                [step, on.steps[at]!],
+                `${Math.round(minutes)} min go by before ${step.title.toLowerCase()} is set.`,
+                {
+                  label: 'Set it sooner',
+                  apply: moved(on.steps[at]!.id, 'after', step.id),
+                  others: (chart) =>
+                    on.steps.slice(i + 1, at).map((s) => moved(on.steps[at]!.id, 'after', s.id)(chart)),
+                },
+              ),
             ]
           : [];
       }),
@@ -220,10 +295,17 @@ export const LAYER_RULES: readonly Rule[] = [
       const sprayed = on.steps.filter((s) => s.tool === 'airbrush' && onFace(s));
       return on.steps.flatMap((s, i) => {
         const under = sprayed.find((a) => on.steps.indexOf(a) < i && shareOn(on, s, a) > 0.15);
-        const rubs = (s.technique === 'buff' || s.technique === 'sweep') && s.tool !== 'loose brush' && s.tool !== 'fan brush' && s.tool !== 'airbrush';
+        const rubs =
+          (s.technique === 'buff' || s.technique === 'sweep') &&
+          s.tool !== 'loose brush' &&
+          s.tool !== 'fan brush' &&
+          s.tool !== 'airbrush';
         if (!under || !rubs || !laid(s) || !onFace(s)) return [];
         return [
-          found([under, s], `${s.title} would rub the airbrushed base.`, { label: 'Press it in', apply: changed(s.id, (x) => ({ ...x, technique: 'press' })) }),
+          found([under, s], `${s.title} would rub the airbrushed base.`, {
+            label: 'Press it in',
+            apply: changed(s.id, (x) => ({ ...x, technique: 'press' })),
+          }),
         ];
       });
     },
@@ -237,10 +319,18 @@ export const LAYER_RULES: readonly Rule[] = [
       on.steps
         .filter((s) => s.tool === 'airbrush' && s.role === 'base' && (s.passes < 3 || s.passes > 6))
         .map((s) =>
-          found([s], `${s.title} has ${s.passes} ${s.passes === 1 ? 'pass' : 'passes'}; three to six thin ones build evenly.`, {
-            label: 'Three thin passes',
-            apply: changed(s.id, (x) => ({ ...x, passes: 3, doseMgPerCm2: (x.doseMgPerCm2 * x.passes) / 3 })),
-          }),
+          found(
+            [s],
+            `${s.title} has ${s.passes} ${s.passes === 1 ? 'pass' : 'passes'}; three to six thin ones build evenly.`,
+            {
+              label: 'Three thin passes',
+              apply: changed(s.id, (x) => ({
+                ...x,
+                passes: 3,
+                doseMgPerCm2: (x.doseMgPerCm2 * x.passes) / 3,
+              })),
+            },
+          ),
         ),
   },
   {
@@ -250,11 +340,19 @@ export const LAYER_RULES: readonly Rule[] = [
     why: 'Contour is sprayed in a deeper shade with the flow turned down: open, it spreads past the bone.',
     find: (on) =>
       on.steps
-        .filter((s) => s.tool === 'airbrush' && s.role === 'contour' && s.flow !== undefined && s.flow !== 'turned down')
+        .filter(
+          (s) =>
+            s.tool === 'airbrush' && s.role === 'contour' && s.flow !== undefined && s.flow !== 'turned down',
+        )
         .map((s) =>
           found([s], `${s.title} is sprayed ${s.flow}.`, {
             label: 'Turn the flow down',
-            apply: changed(s.id, (x) => ({ ...x, flow: 'turned down', passes: passesFor(x.doseMgPerCm2 * x.passes), doseMgPerCm2: FLOW_DOSE['turned down'] })),
+            apply: changed(s.id, (x) => ({
+              ...x,
+              flow: 'turned down',
+              passes: passesFor(x.doseMgPerCm2 * x.passes),
+              doseMgPerCm2: FLOW_DOSE['turned down'],
+            })),
           }),
         ),
   },
@@ -266,14 +364,23 @@ export const LAYER_RULES: readonly Rule[] = [
     find: (on) => {
       const base = on.steps.find((s) => s.tool === 'airbrush' && s.role === 'base');
       if (!base) return [];
-      const late = on.steps.slice(on.steps.indexOf(base) + 1).filter((s) => s.phase === 'eyes' || s.phase === 'brows');
+      const late = on.steps
+        .slice(on.steps.indexOf(base) + 1)
+        .filter((s) => s.phase === 'eyes' || s.phase === 'brows');
       return late.length > 0
         ? [
-            found([base, ...late], `${late.length} ${late.length === 1 ? 'step' : 'steps'} at eyes or brows come after the airbrushed base.`, {
-              label: 'Eyes first',
-              apply: (chart) =>
-                late.reduce<Chart>((next, s) => moved(s.id, 'before', base.id)(next), { ...chart, schools: { ...chart.schools, eyesOrFace: 'eyes first' } }),
-            }),
+            found(
+              [base, ...late],
+              `${late.length} ${late.length === 1 ? 'step' : 'steps'} at eyes or brows come after the airbrushed base.`,
+              {
+                label: 'Eyes first',
+                apply: (chart) =>
+                  late.reduce<Chart>((next, s) => moved(s.id, 'before', base.id)(next), {
+                    ...chart,
+                    schools: { ...chart.schools, eyesOrFace: 'eyes first' },
+                  }),
+              },
+            ),
           ]
         : [];
     },
@@ -281,24 +388,40 @@ export const LAYER_RULES: readonly Rule[] = [
 ];
 
 /** Passes with the flow turned down that leave an amount, as many as a step can hold at most. */
-const passesFor = (mgPerCm2: number): number => Math.min(12, Math.max(1, Math.ceil(mgPerCm2 / FLOW_DOSE['turned down'])));
+const passesFor = (mgPerCm2: number): number =>
+  Math.min(12, Math.max(1, Math.ceil(mgPerCm2 / FLOW_DOSE['turned down'])));
 
-/** A layer fewer under the eye: what covers the face is led round it, or the last that lies there alone is left out there. */
+/**
+ * A layer fewer under the eye: what covers the face is led round it, or the last that lies there alone is
+ * left out there.
+ */
 function fewerUnderEye(layers: readonly Step[]): Fix | undefined {
   const many = layers.find((s) => layersOf(s) > 1 && s.tool !== 'airbrush');
-  if (many) return { label: `${many.title} in one pass`, apply: changed(many.id, (s) => ({ ...s, passes: 1 })) };
+  if (many)
+    return { label: `${many.title} in one pass`, apply: changed(many.id, (s) => ({ ...s, passes: 1 })) };
   const powder = [...layers]
     .reverse()
-    .find((s) => s.role === 'powder' && s.placements.length > 1 && s.placements.some((p) => 'guide' in p && p.guide === 'zone.underEye'));
+    .find(
+      (s) =>
+        s.role === 'powder' &&
+        s.placements.length > 1 &&
+        s.placements.some((p) => 'guide' in p && p.guide === 'zone.underEye'),
+    );
   const corrector = layers.find((s) => s.role === 'correct');
   const out = powder ?? corrector;
   if (!out) return undefined;
   return powder
     ? {
         label: `Leave ${out.title.toLowerCase()} out there`,
-        apply: changed(out.id, (s) => ({ ...s, placements: s.placements.filter((p) => !('guide' in p) || p.guide !== 'zone.underEye') })),
+        apply: changed(out.id, (s) => ({
+          ...s,
+          placements: s.placements.filter((p) => !('guide' in p) || p.guide !== 'zone.underEye'),
+        })),
       }
-    : { label: `Leave ${out.title.toLowerCase()} out`, apply: (chart) => ({ ...chart, steps: chart.steps.filter((s) => s.id !== out.id) }) };
+    : {
+        label: `Leave ${out.title.toLowerCase()} out`,
+        apply: (chart) => ({ ...chart, steps: chart.steps.filter((s) => s.id !== out.id) }),
+      };
 }
 
 /** The powder that is there already, laid over the concealer too: undefined where the chart has none. */

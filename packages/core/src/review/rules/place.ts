@@ -31,7 +31,8 @@ const MOST_IN_HOLLOW = 0.5;
 const FAR_FROM_GUIDE_MM = 7;
 const SCULPTED: readonly Step['role'][] = ['contour', 'bronze', 'blush', 'highlight'];
 
-const whole = (shapes: readonly PlacedShape[]): Region => uniteOutlines(shapes.flatMap((shape) => shape.region));
+const whole = (shapes: readonly PlacedShape[]): Region =>
+  uniteOutlines(shapes.flatMap((shape) => shape.region));
 const middleOf = (region: Region): Point => {
   const points = region.flat();
   const sum = points.reduce<Point>((s, p) => [s[0] + p[0], s[1] + p[1]], [0, 0]);
@@ -54,7 +55,8 @@ function linedPlaces(on: Reviewed): readonly { readonly words: string; readonly 
   const zone = (name: 'underEye' | 'foreheadCentre', side: Side | 'both'): Region =>
     outlineOf({ guide: `zone.${name}`, side }, landmarks, features).flatMap((s) => s.region);
   const face = faceModel(landmarks, features);
-  const sidesWith = (line: Features['lines'][number]): readonly Side[] => sidesWhere(features, ({ lines }) => lines.includes(line));
+  const sidesWith = (line: Features['lines'][number]): readonly Side[] =>
+    sidesWhere(features, ({ lines }) => lines.includes(line));
   const besideEyes = sidesWith('crow’s feet').map((side) => {
     const half = face[side];
     const [x, y] = half.at('eye_outer');
@@ -67,25 +69,39 @@ function linedPlaces(on: Reviewed): readonly { readonly words: string; readonly 
   });
   return [
     { words: 'the lines beside the eyes', region: besideEyes },
-    { words: 'the lines under the eyes', region: sidesWith('under eye').flatMap((side) => zone('underEye', side)) },
+    {
+      words: 'the lines under the eyes',
+      region: sidesWith('under eye').flatMap((side) => zone('underEye', side)),
+    },
     // The forehead is one zone: lines on either half are met by light on it.
-    { words: 'the lines of the forehead', region: sidesWith('forehead').length > 0 ? zone('foreheadCentre', 'both') : [] },
+    {
+      words: 'the lines of the forehead',
+      region: sidesWith('forehead').length > 0 ? zone('foreheadCentre', 'both') : [],
+    },
   ].filter(({ region }) => region.length > 0);
 }
 
 /** Steps that place a guide on one of some sides. */
 const stepsAt = (on: Reviewed, guide: GuideName, sides: readonly Side[]): readonly Step[] =>
-  on.steps.filter((s) => s.placements.some((p) => 'guide' in p && p.guide === guide && (p.side === 'both' ? sides.length > 0 : sides.includes(p.side))));
+  on.steps.filter((s) =>
+    s.placements.some(
+      (p) =>
+        'guide' in p && p.guide === guide && (p.side === 'both' ? sides.length > 0 : sides.includes(p.side)),
+    ),
+  );
 
 /** A guide taken off some sides of a step; the step goes where nothing of it is left. */
 const offTheSides =
   (step: Step, guide: GuideName, sides: readonly Side[]) =>
   (chart: Chart): Chart => {
     const placements = offSides(step.placements, guide, sides);
-    return placements.length === 0 ? withoutStep(chart, step.id) : changed(step.id, (s) => ({ ...s, placements }))(chart);
+    return placements.length === 0
+      ? withoutStep(chart, step.id)
+      : changed(step.id, (s) => ({ ...s, placements }))(chart);
   };
 
-const ofSides = (sides: readonly Side[]): string => (sides.length === 1 ? ` of the client’s ${sides[0]} eye` : '');
+const ofSides = (sides: readonly Side[]): string =>
+  sides.length === 1 ? ` of the client’s ${sides[0]} eye` : '';
 
 /** What is about where things lie: told at the face, while it is being placed. */
 export const PLACE_RULES: readonly Rule[] = [
@@ -106,7 +122,12 @@ export const PLACE_RULES: readonly Rule[] = [
                 `${s.title}, ${breach.limit}. ${breach.message}`,
                 {
                   label: 'Bring it back',
-                  apply: changed(s.id, (x) => ({ ...x, placements: x.placements.map((q, k) => (k === i ? withinLimits(q, landmarks, features, x.role) : q)) })),
+                  apply: changed(s.id, (x) => ({
+                    ...x,
+                    placements: x.placements.map((q, k) =>
+                      k === i ? withinLimits(q, landmarks, features, x.role) : q,
+                    ),
+                  })),
                 },
                 breach.at,
               ),
@@ -137,7 +158,9 @@ export const PLACE_RULES: readonly Rule[] = [
                       label: 'Lift it back',
                       apply: changed(blush.id, (s) => ({
                         ...s,
-                        placements: s.placements.map((p) => ('guide' in p && p.params ? { ...p, params: { ...p.params, liftMm: 0 } } : p)),
+                        placements: s.placements.map((p) =>
+                          'guide' in p && p.params ? { ...p, params: { ...p.params, liftMm: 0 } } : p,
+                        ),
                       })),
                     }
                   : undefined,
@@ -162,9 +185,13 @@ export const PLACE_RULES: readonly Rule[] = [
           const cheek = own.filter(([x, y]) => x >= half.irisRim && y < half.at('mouth_corner')[1]);
           const finder = contourFinder(half, face);
           const under = cheek.filter((p) => isInHollow(p, finder));
-          return own.length > 0 && under.length > own.length * MOST_IN_HOLLOW ? [half.toFace(under[Math.floor(under.length / 2)]!)] : [];
+          return own.length > 0 && under.length > own.length * MOST_IN_HOLLOW
+            ? [half.toFace(under[Math.floor(under.length / 2)]!)]
+            : [];
         });
-        const lowered = s.placements.some((p) => 'guide' in p && p.guide === 'cheekContour' && (p.params?.liftMm ?? 0) < 0);
+        const lowered = s.placements.some(
+          (p) => 'guide' in p && p.guide === 'cheekContour' && (p.params?.liftMm ?? 0) < 0,
+        );
         return low.length > 0
           ? [
               found(
@@ -176,7 +203,9 @@ export const PLACE_RULES: readonly Rule[] = [
                       apply: changed(s.id, (x) => ({
                         ...x,
                         placements: x.placements.map((p) =>
-                          'guide' in p && p.guide === 'cheekContour' && p.params ? { ...p, params: { ...p.params, liftMm: 0 } } : p,
+                          'guide' in p && p.guide === 'cheekContour' && p.params
+                            ? { ...p, params: { ...p.params, liftMm: 0 } }
+                            : p,
                         ),
                       })),
                     }
@@ -200,7 +229,14 @@ export const PLACE_RULES: readonly Rule[] = [
           cheekContours(on).flatMap((contour) => {
             const { share, at } = overlap(on, light, contour);
             return share > MOST_LIGHT_IN_SHADOW
-              ? [found([contour, light], `${Math.round(share * 100)} % of ${light.title.toLowerCase()} lies on ${contour.title.toLowerCase()}.`, undefined, at)]
+              ? [
+                  found(
+                    [contour, light],
+                    `${Math.round(share * 100)} % of ${light.title.toLowerCase()} lies on ${contour.title.toLowerCase()}.`,
+                    undefined,
+                    at,
+                  ),
+                ]
               : [];
           }),
         ),
@@ -216,7 +252,9 @@ export const PLACE_RULES: readonly Rule[] = [
         .flatMap((light) =>
           linedPlaces(on).flatMap(({ words, region }) => {
             const shared = intersectRegions(whole(on.shapes(light)), uniteOutlines(region));
-            return areaOf(shared) > 12 ? [found([light], `${light.title} shines on ${words}.`, undefined, middleOf(shared))] : [];
+            return areaOf(shared) > 12
+              ? [found([light], `${light.title} shines on ${words}.`, undefined, middleOf(shared))]
+              : [];
           }),
         ),
   },
@@ -247,7 +285,8 @@ export const PLACE_RULES: readonly Rule[] = [
       return on.steps
         .filter((s) => SCULPTED.includes(s.role) && s.placements.some((p) => p.side !== 'both'))
         .flatMap((s) => {
-          const of = (side: 'left' | 'right'): Region => whole(on.shapes(s).filter((shape) => shape.side === side));
+          const of = (side: 'left' | 'right'): Region =>
+            whole(on.shapes(s).filter((shape) => shape.side === side));
           const compared = symmetryOf(of('left'), of('right'), face);
           if (!compared || compared.meanMm <= 2 * EVEN_MM) return [];
           const { meanMm, largestMm, areaRatio, at } = compared;
@@ -255,7 +294,10 @@ export const PLACE_RULES: readonly Rule[] = [
           const kept = s.placements.filter((p) => p.side !== 'right');
           const fix = {
             label: 'Repeat the client’s left on the right',
-            apply: changed(s.id, (x) => ({ ...x, placements: kept.map((p) => ({ ...p, side: 'both' as const })) })),
+            apply: changed(s.id, (x) => ({
+              ...x,
+              placements: kept.map((p) => ({ ...p, side: 'both' as const })),
+            })),
           };
           return [found([s], message, fix, at)];
         });
@@ -329,13 +371,21 @@ export const PLACE_RULES: readonly Rule[] = [
               (o) =>
                 o !== s &&
                 o.role === s.role &&
-                o.placements.some((p) => 'guide' in p && p.side !== 'both' && p.guide === (s.placements[0] as { guide?: string }).guide),
+                o.placements.some(
+                  (p) =>
+                    'guide' in p &&
+                    p.side !== 'both' &&
+                    p.guide === (s.placements[0] as { guide?: string }).guide,
+                ),
             ),
         )
         .map((s) =>
           found([s], `${s.title} is on one side only.`, {
             label: 'Both sides',
-            apply: changed(s.id, (x) => ({ ...x, placements: x.placements.map((p) => ({ ...p, side: 'both' })) })),
+            apply: changed(s.id, (x) => ({
+              ...x,
+              placements: x.placements.map((p) => ({ ...p, side: 'both' })),
+            })),
           }),
         ),
   },

@@ -31,7 +31,13 @@ export const RECIPE_RULES: readonly Rule[] = [
           .products(s)
           .filter((p) => forbidsOf(on.chart).finishes.includes(p.finish))
           .slice(0, 1)
-          .map((p) => found([s], `${nameOf(p)} is ${p.finish}; ${on.chart.look.name} allows none.`, on.another(s) ?? leftOut(s))),
+          .map((p) =>
+            found(
+              [s],
+              `${nameOf(p)} is ${p.finish}; ${on.chart.look.name} allows none.`,
+              on.another(s) ?? leftOut(s),
+            ),
+          ),
       ),
   },
   {
@@ -45,7 +51,13 @@ export const RECIPE_RULES: readonly Rule[] = [
           .products(s)
           .filter((p) => forbidsOf(on.chart).kinds.includes(p.kind))
           .slice(0, 1)
-          .map((p) => found([s], `${nameOf(p)} is a ${p.kind}; ${on.chart.look.name} allows none.`, on.another(s) ?? leftOut(s))),
+          .map((p) =>
+            found(
+              [s],
+              `${nameOf(p)} is a ${p.kind}; ${on.chart.look.name} allows none.`,
+              on.another(s) ?? leftOut(s),
+            ),
+          ),
       ),
   },
   {
@@ -55,9 +67,18 @@ export const RECIPE_RULES: readonly Rule[] = [
     why: 'Period and theme looks forbid places and ask for shapes: nothing on the lower lashes, no liner flick, brows pointed.',
     find: (on) =>
       on.steps.flatMap((s) => {
-        const { placements, broken } = withinProhibitions({ role: s.role, placements: s.placements, kinds: s.wants.kinds }, forbidsOf(on.chart));
+        const { placements, broken } = withinProhibitions(
+          { role: s.role, placements: s.placements, kinds: s.wants.kinds },
+          forbidsOf(on.chart),
+        );
         if (broken.length === 0) return [];
-        const fix = placements.length === 0 ? leftOut(s) : { label: 'Keep to the look', apply: changed(s.id, (x) => ({ ...x, placements: [...placements] })) };
+        const fix =
+          placements.length === 0
+            ? leftOut(s)
+            : {
+                label: 'Keep to the look',
+                apply: changed(s.id, (x) => ({ ...x, placements: [...placements] })),
+              };
         return [found([s], `${s.title}: ${on.chart.look.name} asks for ${broken.join(', ')}.`, fix)];
       }),
   },
@@ -67,7 +88,9 @@ export const RECIPE_RULES: readonly Rule[] = [
     severity: 'caution',
     why: 'A step that lays something down says with what.',
     find: (on) =>
-      on.steps.filter((s) => s.wants.kinds.length > 0 && s.use.length === 0).map((s) => found([s], `${s.title} has no product yet.`, on.another(s))),
+      on.steps
+        .filter((s) => s.wants.kinds.length > 0 && s.use.length === 0)
+        .map((s) => found([s], `${s.title} has no product yet.`, on.another(s))),
   },
   {
     id: 'no-dose',
@@ -91,16 +114,24 @@ export const RECIPE_RULES: readonly Rule[] = [
     why: 'What is left on the palette is thrown away: the least whole measures that cover the need.',
     find: (on) =>
       on.steps.flatMap((s) => {
-        // Of what is swiped or dotted the rest is simply left in the pan: it is the pumps that are thrown away.
+        // Of what is swiped or dotted the rest is simply left in the pan: it is the pumps that are thrown
+        // away.
         const asked = s.role === 'base' ? amountAsked(s, on.chart.client) : null;
         if (!asked || asked.takenMg === 0) return [];
         const planned = s.use.reduce((sum, u) => sum + u.parts * u.product.mgPerMeasure, 0);
         return planned > MOST_TAKEN * asked.takenMg && planned > 1.4 * asked.madeMg
           ? [
-              found([s], `${s.title} takes ${Math.round(planned)} mg, ${Math.round(asked.takenMg)} are needed.`, {
-                label: 'Take what is needed',
-                apply: changed(s.id, (x) => ({ ...x, use: [...(amountAsked(x, on.chart.client)?.use ?? x.use)] })),
-              }),
+              found(
+                [s],
+                `${s.title} takes ${Math.round(planned)} mg, ${Math.round(asked.takenMg)} are needed.`,
+                {
+                  label: 'Take what is needed',
+                  apply: changed(s.id, (x) => ({
+                    ...x,
+                    use: [...(amountAsked(x, on.chart.client)?.use ?? x.use)],
+                  })),
+                },
+              ),
             ]
           : [];
       }),
@@ -117,18 +148,28 @@ export const RECIPE_RULES: readonly Rule[] = [
           s.role === 'eye' &&
           i > base &&
           base >= 0 &&
-          on.products(s).some((p) => isPowder(p) && (p.texture === 'loose' || (p.finish === 'shimmer' && p.lab !== null && p.lab[0] < 35))),
+          on
+            .products(s)
+            .some(
+              (p) =>
+                isPowder(p) &&
+                (p.texture === 'loose' || (p.finish === 'shimmer' && p.lab !== null && p.lab[0] < 35)),
+            ),
       );
       return risky
         ? [
-            found([risky], `${risky.title} may fall onto the base: do the eyes first, or shield with powder.`, {
-              label: 'Eyes first',
-              apply: (chart) => ({
-                ...chart,
-                schools: { ...chart.schools, eyesOrFace: 'eyes first' },
-                steps: inOrder(chart.steps, { schools: { ...chart.schools, eyesOrFace: 'eyes first' } }),
-              }),
-            }),
+            found(
+              [risky],
+              `${risky.title} may fall onto the base: do the eyes first, or shield with powder.`,
+              {
+                label: 'Eyes first',
+                apply: (chart) => ({
+                  ...chart,
+                  schools: { ...chart.schools, eyesOrFace: 'eyes first' },
+                  steps: inOrder(chart.steps, { schools: { ...chart.schools, eyesOrFace: 'eyes first' } }),
+                }),
+              },
+            ),
           ]
         : [];
     },
@@ -142,12 +183,18 @@ export const RECIPE_RULES: readonly Rule[] = [
       on.chart.schools.contour !== 'under base'
         ? []
         : on.steps
-            .filter((s) => s.role === 'base' && on.products(s).some((p) => ['medium', 'full', 'opaque'].includes(p.coverage)))
+            .filter(
+              (s) =>
+                s.role === 'base' &&
+                on.products(s).some((p) => ['medium', 'full', 'opaque'].includes(p.coverage)),
+            )
             .map((s) =>
               found(
                 [s],
                 `${s.title} covers what is painted beneath it.`,
-                on.another(s, ({ use }) => use.every((u) => u.product.coverage === 'sheer' || u.product.coverage === 'light')),
+                on.another(s, ({ use }) =>
+                  use.every((u) => u.product.coverage === 'sheer' || u.product.coverage === 'light'),
+                ),
               ),
             ),
   },
@@ -158,7 +205,14 @@ export const RECIPE_RULES: readonly Rule[] = [
     why: 'Over ninety minutes without a break is long for anyone; a trial may take it, with one.',
     find: (on) => {
       const minutes = on.steps.reduce((sum, s) => sum + s.handsOnMinutes + s.waitMinutes, 0);
-      return minutes > 120 ? [found(on.steps.slice(0, 1), `${Math.round(minutes)} min as it stands: plan a break, or weave the waits.`)] : [];
+      return minutes > 120
+        ? [
+            found(
+              on.steps.slice(0, 1),
+              `${Math.round(minutes)} min as it stands: plan a break, or weave the waits.`,
+            ),
+          ]
+        : [];
     },
   },
 ];

@@ -6,19 +6,27 @@ import { changed, finishIs, found, isShiny, nameOf, type Fix, type Reviewed, typ
 /** An id made from another, for a step a fix adds. */
 const idBeside = (id: string, salt: string): string => `${id.slice(0, 34)}${salt}`;
 /** Where an oily zone is primed and set. */
-const ZONES_OF: Readonly<Record<Features['oily'][number], readonly Extract<Placement, { guide: unknown }>['guide'][]>> = {
+const ZONES_OF: Readonly<
+  Record<Features['oily'][number], readonly Extract<Placement, { guide: unknown }>['guide'][]>
+> = {
   forehead: ['zone.foreheadCentre'],
   nose: ['zone.noseSide'],
   chin: ['zone.chin'],
   cheeks: ['zone.apple'],
   lids: [],
 };
-const oilyOf = (on: Reviewed): readonly Features['oily'][number][] => on.chart.client.features.oily.filter((zone) => zone !== 'lids');
+const oilyOf = (on: Reviewed): readonly Features['oily'][number][] =>
+  on.chart.client.features.oily.filter((zone) => zone !== 'lids');
 const placesOf = (zones: readonly Features['oily'][number][]): Placement[] =>
   zones.flatMap((zone) => ZONES_OF[zone]).map((guide) => ({ guide, side: 'both' as const }));
 
 /** A step added with the kit's best product for it; undefined where the kit has none. */
-function added(on: Reviewed, step: Step, label: string, put: (chart: Chart, step: Step) => Chart = withStep): Fix | undefined {
+function added(
+  on: Reviewed,
+  step: Step,
+  label: string,
+  put: (chart: Chart, step: Step) => Chart = withStep,
+): Fix | undefined {
   const fix = on.another(step);
   if (!fix) return undefined;
   const withUse = (chart: Chart, bound: Chart): Chart =>
@@ -33,7 +41,10 @@ function added(on: Reviewed, step: Step, label: string, put: (chart: Chart, step
     others: (chart) => (fix.others?.(alone(chart)) ?? []).map((bound) => withUse(chart, bound)),
   };
 }
-/** A fine liner before every lip of the chart, those of its variants too, each of its lip's own colour: a ring of another would show. */
+/**
+ * A fine liner before every lip of the chart, those of its variants too, each of its lip's own colour: a ring
+ * of another would show.
+ */
 function linersFor(on: Reviewed): Fix | undefined {
   const lips = on.chart.steps.filter((s) => s.role === 'lip' && s.wants.kinds.includes('lip colour'));
   const fixes = lips.flatMap((lip) => {
@@ -47,11 +58,16 @@ function linersFor(on: Reviewed): Fix | undefined {
     };
     const put = (chart: Chart, liner: Step): Chart => {
       const at = chart.steps.findIndex((s) => s.id === lip.id);
-      return { ...chart, steps: [...chart.steps.slice(0, at), { ...liner, phase: lip.phase }, ...chart.steps.slice(at)] };
+      return {
+        ...chart,
+        steps: [...chart.steps.slice(0, at), { ...liner, phase: lip.phase }, ...chart.steps.slice(at)],
+      };
     };
     return added(on, step, 'Add a fine liner', put) ?? [];
   });
-  return fixes.length < lips.length ? undefined : { label: 'Add a fine liner', apply: (chart) => fixes.reduce((so, fix) => fix.apply(so), chart) };
+  return fixes.length < lips.length
+    ? undefined
+    : { label: 'Add a fine liner', apply: (chart) => fixes.reduce((so, fix) => fix.apply(so), chart) };
 }
 const last = (chart: Chart, step: Step): Chart => ({ ...chart, steps: [...chart.steps, step] });
 
@@ -65,12 +81,18 @@ export const WEAR_RULES: readonly Rule[] = [
       !on.day.long && !on.day.heat && !on.day.humidity
         ? []
         : on.steps
-            .filter((s) => s.role === 'base' && on.products(s).some((p) => propertiesOf(p).wearHours < Math.min(6, on.day.hours)))
+            .filter(
+              (s) =>
+                s.role === 'base' &&
+                on.products(s).some((p) => propertiesOf(p).wearHours < Math.min(6, on.day.hours)),
+            )
             .map((s) =>
               found(
                 [s],
                 `${s.title} holds fewer hours than the day has (${on.day.words}).`,
-                on.another(s, ({ use }) => use.every((u) => propertiesOf(u.product).wearHours >= Math.min(6, on.day.hours))),
+                on.another(s, ({ use }) =>
+                  use.every((u) => propertiesOf(u.product).wearHours >= Math.min(6, on.day.hours)),
+                ),
               ),
             ),
   },
@@ -84,7 +106,13 @@ export const WEAR_RULES: readonly Rule[] = [
         ? []
         : on.steps
             .filter((s) => s.role === 'base' && on.products(s).some((p) => p.finish === 'dewy'))
-            .map((s) => found([s], `${s.title} is dewy, and the day is hot or humid.`, on.another(s, finishIs('matte', 'natural', 'satin')))),
+            .map((s) =>
+              found(
+                [s],
+                `${s.title} is dewy, and the day is hot or humid.`,
+                on.another(s, finishIs('matte', 'natural', 'satin')),
+              ),
+            ),
   },
   {
     id: 'mascara-for-tears',
@@ -113,7 +141,9 @@ export const WEAR_RULES: readonly Rule[] = [
     find: (on) => {
       const oily = oilyOf(on);
       const primer = on.steps.find((s) => on.products(s).some((p) => p.kind === 'primer'));
-      const mattified = on.steps.some((s) => on.products(s).some((p) => p.kind === 'primer' && p.finish !== 'dewy'));
+      const mattified = on.steps.some((s) =>
+        on.products(s).some((p) => p.kind === 'primer' && p.finish !== 'dewy'),
+      );
       const base = on.steps.find((s) => s.role === 'base');
       if (oily.length === 0 || !base || mattified) return [];
       const isMatte = finishIs('matte');
@@ -144,10 +174,14 @@ export const WEAR_RULES: readonly Rule[] = [
     severity: 'note',
     why: 'Each zone that gets oily is primed or set: what is done on the forehead does not hold the nose.',
     find: (on) => {
-      const held = on.steps.filter((s) => s.role === 'powder' || on.products(s).some((p) => p.kind === 'primer' && p.finish !== 'dewy'));
+      const held = on.steps.filter(
+        (s) => s.role === 'powder' || on.products(s).some((p) => p.kind === 'primer' && p.finish !== 'dewy'),
+      );
       const base = on.steps.find((s) => s.role === 'base');
       if (!base || held.length === 0) return [];
-      const left = oilyOf(on).filter((zone) => !held.some((s) => placesOf([zone]).some((p) => on.reaches(s, p))));
+      const left = oilyOf(on).filter(
+        (zone) => !held.some((s) => placesOf([zone]).some((p) => on.reaches(s, p))),
+      );
       const powder = held.find((s) => s.role === 'powder');
       return left.length === 0
         ? []
@@ -156,7 +190,13 @@ export const WEAR_RULES: readonly Rule[] = [
               [held[0]!],
               `Oily at ${left.join(', ')} too, and nothing is primed or set there.`,
               powder
-                ? { label: 'Powder there too', apply: changed(powder.id, (s) => ({ ...s, placements: [...s.placements, ...placesOf(left)] })) }
+                ? {
+                    label: 'Powder there too',
+                    apply: changed(powder.id, (s) => ({
+                      ...s,
+                      placements: [...s.placements, ...placesOf(left)],
+                    })),
+                  }
                 : undefined,
             ),
           ];
@@ -171,8 +211,18 @@ export const WEAR_RULES: readonly Rule[] = [
       const oily = oilyOf(on);
       const base = on.steps.find((s) => s.role === 'base');
       if (oily.length === 0 || !base || on.steps.some((s) => s.role === 'powder')) return [];
-      const step: Step = { ...newStep('powder', idBeside(base.id, 'a2'), placesOf(oily)), title: 'Set where she shines', doseMgPerCm2: 0.35 };
-      return [found([base], `Oily at ${oily.join(', ')}, and no powder sets it.`, added(on, step, 'Add powder there'))];
+      const step: Step = {
+        ...newStep('powder', idBeside(base.id, 'a2'), placesOf(oily)),
+        title: 'Set where she shines',
+        doseMgPerCm2: 0.35,
+      };
+      return [
+        found(
+          [base],
+          `Oily at ${oily.join(', ')}, and no powder sets it.`,
+          added(on, step, 'Add powder there'),
+        ),
+      ];
     },
   },
   {
@@ -185,7 +235,13 @@ export const WEAR_RULES: readonly Rule[] = [
         ? []
         : on.steps
             .filter((s) => s.role === 'base' && on.products(s).some((p) => p.finish === 'dewy'))
-            .map((s) => found([s], `${s.title} is dewy on skin that shines by itself.`, on.another(s, finishIs('matte', 'natural', 'satin')))),
+            .map((s) =>
+              found(
+                [s],
+                `${s.title} is dewy on skin that shines by itself.`,
+                on.another(s, finishIs('matte', 'natural', 'satin')),
+              ),
+            ),
   },
   {
     id: 'matte-on-dry',
@@ -196,7 +252,13 @@ export const WEAR_RULES: readonly Rule[] = [
       on.chart.client.features.dry
         ? on.steps
             .filter((s) => s.role === 'base' && on.products(s).some((p) => p.finish === 'matte'))
-            .map((s) => found([s], `${s.title} is matte on dry skin: patches will show.`, on.another(s, finishIs('natural', 'satin', 'dewy'))))
+            .map((s) =>
+              found(
+                [s],
+                `${s.title} is matte on dry skin: patches will show.`,
+                on.another(s, finishIs('natural', 'satin', 'dewy')),
+              ),
+            )
         : [],
   },
   {
@@ -210,7 +272,9 @@ export const WEAR_RULES: readonly Rule[] = [
       if (
         !on.day.long ||
         !end ||
-        on.steps.some((s) => s.wants.kinds.includes('spray') || on.products(s).some((p) => p.kind === 'spray')) ||
+        on.steps.some(
+          (s) => s.wants.kinds.includes('spray') || on.products(s).some((p) => p.kind === 'spray'),
+        ) ||
         !on.steps.some((s) => s.role === 'base')
       )
         return [];
@@ -227,7 +291,13 @@ export const WEAR_RULES: readonly Rule[] = [
         waitMinutes: 1,
       };
       const base = on.steps.find((s) => s.role === 'base')!;
-      return [found([base], `It has to last ${hoursToLast} hours and nothing fixes it.`, added(on, step, 'Add a holding spray', last))];
+      return [
+        found(
+          [base],
+          `It has to last ${hoursToLast} hours and nothing fixes it.`,
+          added(on, step, 'Add a holding spray', last),
+        ),
+      ];
     },
   },
   {
@@ -238,7 +308,8 @@ export const WEAR_RULES: readonly Rule[] = [
     find: (on) => {
       if (on.chart.occasion.hoursToLast < 10) return [];
       const sprays = on.steps.filter((s) => on.products(s).some((p) => p.kind === 'spray'));
-      return sprays.length > 0 && sprays.every((s) => on.products(s).every((p) => p.kind !== 'spray' || p.finish === 'dewy'))
+      return sprays.length > 0 &&
+        sprays.every((s) => on.products(s).every((p) => p.kind !== 'spray' || p.finish === 'dewy'))
         ? [
             found(
               sprays,
@@ -262,13 +333,27 @@ export const WEAR_RULES: readonly Rule[] = [
               (s) =>
                 s.role === 'lip' &&
                 !/touch-up/i.test(s.note) &&
-                on.products(s).some((p) => p.kind === 'lip colour' && !propertiesOf(p).transferProof && propertiesOf(p).wearHours < 4),
+                on
+                  .products(s)
+                  .some(
+                    (p) =>
+                      p.kind === 'lip colour' &&
+                      !propertiesOf(p).transferProof &&
+                      propertiesOf(p).wearHours < 4,
+                  ),
             )
             .map((s) =>
-              found([s], `${s.title} will be gone before ${on.chart.occasion.hoursToLast} hours${on.day.meals ? ' and a meal' : ''}: pack it for touch-ups.`, {
-                label: 'Pack it for touch-ups',
-                apply: changed(s.id, (x) => ({ ...x, note: `${x.note}${x.note === '' ? '' : ' '}Packed for touch-ups.` })),
-              }),
+              found(
+                [s],
+                `${s.title} will be gone before ${on.chart.occasion.hoursToLast} hours${on.day.meals ? ' and a meal' : ''}: pack it for touch-ups.`,
+                {
+                  label: 'Pack it for touch-ups',
+                  apply: changed(s.id, (x) => ({
+                    ...x,
+                    note: `${x.note}${x.note === '' ? '' : ' '}Packed for touch-ups.`,
+                  })),
+                },
+              ),
             ),
   },
   {
@@ -277,13 +362,23 @@ export const WEAR_RULES: readonly Rule[] = [
     severity: 'caution',
     why: 'On lip lines a creamy or glossy edge runs: a fine liner and powder hold it.',
     find: (on) => {
-      const has = (holds: (side: Features) => boolean): boolean => sidesWhere(on.chart.client.features, holds).length > 0;
+      const has = (holds: (side: Features) => boolean): boolean =>
+        sidesWhere(on.chart.client.features, holds).length > 0;
       const lined = has(({ lines }) => lines.includes('lip'));
       if (!lined && !has(({ lipEdge }) => lipEdge === 'blurred')) return [];
       const lips = on.steps.filter((s) => s.role === 'lip');
-      const held = on.steps.some((s) => (s.role === 'lip' || s.role === 'lip line') && on.products(s).some((p) => p.kind === 'lip liner'));
+      const held = on.steps.some(
+        (s) =>
+          (s.role === 'lip' || s.role === 'lip line') && on.products(s).some((p) => p.kind === 'lip liner'),
+      );
       if (lips.length === 0 || held) return [];
-      return [found(lips, `${lined ? 'Lip lines' : 'A blurred lip edge'}, and no liner holds ${lined ? 'the edge' : 'it'}.`, linersFor(on))];
+      return [
+        found(
+          lips,
+          `${lined ? 'Lip lines' : 'A blurred lip edge'}, and no liner holds ${lined ? 'the edge' : 'it'}.`,
+          linersFor(on),
+        ),
+      ];
     },
   },
   {
@@ -292,9 +387,14 @@ export const WEAR_RULES: readonly Rule[] = [
     severity: 'note',
     why: 'Balm goes on first, and off again, so that a matte lip does not flake.',
     find: (on) => {
-      const matte = on.steps.find((s) => s.role === 'lip' && on.products(s).some((p) => p.finish === 'matte' && p.kind === 'lip colour'));
+      const matte = on.steps.find(
+        (s) =>
+          s.role === 'lip' && on.products(s).some((p) => p.finish === 'matte' && p.kind === 'lip colour'),
+      );
       const balm = on.steps.some(
-        (s) => ['clean', 'prep', 'prime'].includes(s.phase) && (/balm/i.test(s.title + s.note) || s.placements.some((p) => 'guide' in p && p.guide === 'lips')),
+        (s) =>
+          ['clean', 'prep', 'prime'].includes(s.phase) &&
+          (/balm/i.test(s.title + s.note) || s.placements.some((p) => 'guide' in p && p.guide === 'lips')),
       );
       if (!matte || balm) return [];
       const step: Step = {
@@ -310,9 +410,17 @@ export const WEAR_RULES: readonly Rule[] = [
         note: 'Wiped off before the lip.',
       };
       const early = on.steps.find((s) => ['clean', 'prep', 'prime'].includes(s.phase));
-      const noted = early ? changed(early.id, (s) => ({ ...s, note: `${s.note}${s.note === '' ? '' : ' '}Lip balm on now; wiped off before the lip.` })) : null;
+      const noted = early
+        ? changed(early.id, (s) => ({
+            ...s,
+            note: `${s.note}${s.note === '' ? '' : ' '}Lip balm on now; wiped off before the lip.`,
+          }))
+        : null;
       return [
-        found([matte], `${matte.title} is matte, and no balm is laid before.`, { label: 'Add balm first', apply: noted ?? ((chart) => withStep(chart, step)) }),
+        found([matte], `${matte.title} is matte, and no balm is laid before.`, {
+          label: 'Add balm first',
+          apply: noted ?? ((chart) => withStep(chart, step)),
+        }),
       ];
     },
   },
@@ -323,7 +431,10 @@ export const WEAR_RULES: readonly Rule[] = [
     why: 'A band is laid when its glue is tacky, about 45 seconds; wet it slides.',
     find: (on) =>
       on.steps
-        .filter((s) => s.phase === 'lashes' && on.products(s).some((p) => p.kind === 'lashes') && s.waitMinutes < 0.5)
+        .filter(
+          (s) =>
+            s.phase === 'lashes' && on.products(s).some((p) => p.kind === 'lashes') && s.waitMinutes < 0.5,
+        )
         .map((s) =>
           found([s], `${s.title} leaves the glue no time to get tacky.`, {
             label: 'Wait 45 seconds',
@@ -360,7 +471,10 @@ export const WEAR_RULES: readonly Rule[] = [
     severity: 'note',
     why: 'Little is more: none of the light shows when all of the face shines.',
     find: (on) => {
-      const shiny = on.steps.filter((s) => ['base', 'bronze', 'blush', 'highlight', 'powder'].includes(s.role) && on.products(s).some(isShiny));
+      const shiny = on.steps.filter(
+        (s) =>
+          ['base', 'bronze', 'blush', 'highlight', 'powder'].includes(s.role) && on.products(s).some(isShiny),
+      );
       if (shiny.length <= 3) return [];
       const dimmed = [...shiny]
         .reverse()

@@ -13,7 +13,10 @@ export const brighten: Judge = (seen, wearer, how) => {
       part: 'depth',
       name: shown > 0 ? 'deeper than the skin' : 'does nothing',
       over: shown + 0.25,
-      words: shown > 0 ? `shows ${steps(shown)} deeper than the skin round it` : `shows only ${steps(shown)} lighter`,
+      words:
+        shown > 0
+          ? `shows ${steps(shown)} deeper than the skin round it`
+          : `shows only ${steps(shown)} lighter`,
     }),
     ...when(shown < most - slack, {
       part: 'depth',
@@ -31,8 +34,18 @@ export const cover: Judge = (seen, wearer, how) => {
   const shown = depth(seen.shown, skin);
   const [low, high] = how === 'propose' ? [-0.6, 0.4] : [-2.2, 0.85];
   return [
-    ...when(shown < low, { part: 'depth', name: 'halo', over: low - shown, words: `shows ${steps(shown)} lighter than the skin round it: a halo` }),
-    ...when(shown > high, { part: 'depth', name: 'deeper than the skin', over: shown - high, words: `shows ${steps(shown)} deeper than the skin round it` }),
+    ...when(shown < low, {
+      part: 'depth',
+      name: 'halo',
+      over: low - shown,
+      words: `shows ${steps(shown)} lighter than the skin round it: a halo`,
+    }),
+    ...when(shown > high, {
+      part: 'depth',
+      name: 'deeper than the skin',
+      over: shown - high,
+      words: `shows ${steps(shown)} deeper than the skin round it`,
+    }),
     ...ashOf(seen, wearer, how === 'propose' ? 0.7 : 0.6, how === 'propose' ? 0.6 : 0.45, 'reads grey'),
   ];
 };
@@ -43,7 +56,8 @@ export const baseWithin =
   (seen, { skin }, how, asked) => {
     const slack = how === 'propose' ? 0.1 : 0.5;
     const own = depth(seen.own, skin);
-    // What a step asks for itself is never refused on the side of her skin: between the two the joint shows least.
+    // What a step asks for itself is never refused on the side of her skin: between the two the joint shows
+    // least.
     const least = asked !== null && asked > 0 ? Math.min(low, asked) : low;
     const most = asked !== null && asked < 0 ? Math.max(high, asked) : high;
     return [
@@ -67,7 +81,10 @@ export const BASE_WITHIN = 2;
 
 export const base: Judge = ({ own, shown }, { skin }, how) => {
   const [inPan, onSkin] = [deltaE2000(own, skin), deltaE2000(shown, skin)];
-  const off = how === 'propose' ? inPan > BASE_WITHIN : (inPan > BASE_WITHIN && onSkin > BASE_WITHIN + 0.2) || inPan > 3.6;
+  const off =
+    how === 'propose'
+      ? inPan > BASE_WITHIN
+      : (inPan > BASE_WITHIN && onSkin > BASE_WITHIN + 0.2) || inPan > 3.6;
   const by = depth(own, skin);
   const way =
     Math.abs(by) >= 0.3
@@ -93,7 +110,8 @@ export const powderOf =
     const strict = how === 'propose';
     const [own, shown] = [depth(seen.own, skin), depth(seen.shown, skin)];
     const [least, most] = strict ? [low - 0.05, high] : [low - 0.4, 1];
-    // A sheer powder shows little on light skin whatever it is; far deeper in the pan it still catches in every pore.
+    // A sheer powder shows little on light skin whatever it is; far deeper in the pan it still catches in
+    // every pore.
     const tooDeep = shown > most || own > (strict ? 1.3 : 2.2);
     return [
       ...when(shown < least || own < (strict ? -7.5 : -14), {

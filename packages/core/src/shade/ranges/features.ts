@@ -65,7 +65,12 @@ export const lid: Judge = ({ own }, { skin, contrast }, how) => {
       over: -4.2 - off,
       words: `is ${steps(off)} lighter than the lid: chalky`,
     }),
-    ...when(off > most + 2, { part: 'depth', name: 'patch', over: off - most, words: `is ${steps(off)} deeper than the lid: a patch` }),
+    ...when(off > most + 2, {
+      part: 'depth',
+      name: 'patch',
+      over: off - most,
+      words: `is ${steps(off)} deeper than the lid: a patch`,
+    }),
   ];
 };
 
@@ -80,9 +85,17 @@ export const socket: Judge = ({ own, finish }, { skin, contrast }, how) => {
       part: 'depth',
       name: 'does nothing',
       over: 0.8 - off,
-      words: off < 0 ? `is ${steps(off)} lighter than the lid: no shadow` : `is only ${steps(off)} deeper than the lid`,
+      words:
+        off < 0
+          ? `is ${steps(off)} lighter than the lid: no shadow`
+          : `is only ${steps(off)} deeper than the lid`,
     }),
-    ...when(off > most, { part: 'depth', name: 'patch', over: off - most, words: `is ${steps(off)} deeper than the lid: a patch` }),
+    ...when(off > most, {
+      part: 'depth',
+      name: 'patch',
+      over: off - most,
+      words: `is ${steps(off)} deeper than the lid: a patch`,
+    }),
   ];
 };
 
@@ -96,7 +109,12 @@ export const lip: Judge = ({ own, shown }, { skin }, how) => {
   const dull = chromaOf(own) < (strict ? 0.85 : 0.65) * chromaOf(bare);
   const turn = Math.abs(hueTurn(hueOf(bare), hueOf(own)));
   return [
-    ...when(lighter > most && pale, { part: 'depth', name: 'chalk', over: lighter - most, words: `shows ${steps(lighter)} lighter than her skin: chalk` }),
+    ...when(lighter > most && pale, {
+      part: 'depth',
+      name: 'chalk',
+      over: lighter - most,
+      words: `shows ${steps(lighter)} lighter than her skin: chalk`,
+    }),
     ...when(lighter > most + 6 && !pale && isDeep(skin), {
       part: 'depth',
       name: 'chalk',

@@ -4,16 +4,32 @@ import { brow, lid, lip, socket } from './features';
 import type { Judge, Miss, SeenColour, Strictness, Wearer } from './judge';
 import { blush, bronzer, contour, light } from './sculpt';
 
-export { chromaShare, isDeep, isLined, isVeryFair, type Miss, type SeenColour, type Strictness, type Wearer } from './judge';
+export {
+  chromaShare,
+  isDeep,
+  isLined,
+  isVeryFair,
+  type Miss,
+  type SeenColour,
+  type Strictness,
+  type Wearer,
+} from './judge';
 export { BASE_WITHIN } from './complexion';
 export { bareLip, BROW_HAIR, browHair } from './features';
 export { LINED_EASE, SCHOOL_STEPS } from './sculpt';
 
 /**
- * How a colour leaves the range of its role on this skin; empty when it keeps it. Depth in shade steps against the skin, strength against the chroma that
- * healthy skin of this undertone has at the lightness that shows. Thresholds: the trade's ranges by role (docs/decisions/0010).
+ * How a colour leaves the range of its role on this skin; empty when it keeps it. Depth in shade steps
+ * against the skin, strength against the chroma that healthy skin of this undertone has at the lightness that
+ * shows. Thresholds: the trade's ranges by role (docs/decisions/0010).
  */
-export function missesOf(role: ShadeRole, seen: SeenColour, wearer: Wearer, how: Strictness, asked: number | null = null): Miss[] {
+export function missesOf(
+  role: ShadeRole,
+  seen: SeenColour,
+  wearer: Wearer,
+  how: Strictness,
+  asked: number | null = null,
+): Miss[] {
   return JUDGES[role](seen, wearer, how, asked);
 }
 

@@ -1,4 +1,12 @@
-import { chromaOf, DEEP_SKIN_L, depthOf, healthyChromaAt, VERY_FAIR_SKIN_L, type Lab, type Undertone } from '../../colour';
+import {
+  chromaOf,
+  DEEP_SKIN_L,
+  depthOf,
+  healthyChromaAt,
+  VERY_FAIR_SKIN_L,
+  type Lab,
+  type Undertone,
+} from '../../colour';
 import { sidesWhere, type Features } from '../../face';
 import type { Finish } from '../../kit';
 
@@ -39,15 +47,19 @@ export type Miss = {
   readonly words: string;
 };
 
-/** How strict a judgement is: what is proposed keeps the trade's range, what is found has left it for certain. */
+/**
+ * How strict a judgement is: what is proposed keeps the trade's range, what is found has left it for certain.
+ */
 export type Strictness = 'propose' | 'find';
 
-export const isLined = (features: Features): boolean => features.age === 'mature' || sidesWhere(features, ({ lines }) => lines.length > 1).length > 0;
+export const isLined = (features: Features): boolean =>
+  features.age === 'mature' || sidesWhere(features, ({ lines }) => lines.length > 1).length > 0;
 export const isDeep = (skin: Lab): boolean => skin[0] < DEEP_SKIN_L;
 export const isVeryFair = (skin: Lab): boolean => skin[0] > VERY_FAIR_SKIN_L;
 
 /** '1.5 steps'. */
-export const steps = (n: number): string => `${Math.abs(n).toFixed(1)} step${Math.abs(n).toFixed(1) === '1.0' ? '' : 's'}`;
+export const steps = (n: number): string =>
+  `${Math.abs(n).toFixed(1)} step${Math.abs(n).toFixed(1) === '1.0' ? '' : 's'}`;
 /** From one hue to another the short way, degrees. */
 export const hueTurn = (from: number, to: number): number => ((to - from + 540) % 360) - 180;
 
@@ -64,8 +76,17 @@ export function chromaShare(lab: Lab, skin: Lab): number {
   return chromaOf(lab) / healthyChromaAt(lab[0], skin);
 }
 
-/** Grey, by what shows and by what is in the pan: a film takes colour from the skin under it, a pan without colour cannot give any. */
-export function ashOf({ own, shown }: SeenColour, { skin }: Wearer, least: number, leastOwn: number, words: string): Miss[] {
+/**
+ * Grey, by what shows and by what is in the pan: a film takes colour from the skin under it, a pan without
+ * colour cannot give any.
+ */
+export function ashOf(
+  { own, shown }: SeenColour,
+  { skin }: Wearer,
+  least: number,
+  leastOwn: number,
+  words: string,
+): Miss[] {
   const share = chromaShare(shown, skin);
   const ownShare = chromaShare(own, skin);
   const lacking = Math.max(least - share, leastOwn - ownShare);

@@ -15,7 +15,8 @@ const wearer = (skin: Lab, more: Partial<Wearer> = {}, features: Partial<Feature
   ...more,
   features: { ...PLAIN_FEATURES, ...features },
 });
-const found = (role: ShadeRole, own: Lab, by: Wearer, shown: Lab = own) => missesOf(role, { own, shown, finish: 'matte' }, by, 'find').map((m) => m.name);
+const found = (role: ShadeRole, own: Lab, by: Wearer, shown: Lab = own) =>
+  missesOf(role, { own, shown, finish: 'matte' }, by, 'find').map((m) => m.name);
 const with2 = ([L]: Lab, share: number, from: Lab): Lab => {
   const scale = share * (chromaOf(from) / Math.max(1e-9, chromaOf(from)));
   return [L, from[1] * scale, from[2] * scale];
@@ -24,7 +25,8 @@ const with2 = ([L]: Lab, share: number, from: Lab): Lab => {
 test('contour, on every skin: a step deeper is left alone, lighter and nothing and six steps are found', () => {
   for (const skin of SKINS) {
     const by = wearer(skin);
-    for (const steps of [1.2, 2, 2.5, 3]) expect([skin, steps, found('contour', shiftDepth(skin, steps), by)]).toEqual([skin, steps, []]);
+    for (const steps of [1.2, 2, 2.5, 3])
+      expect([skin, steps, found('contour', shiftDepth(skin, steps), by)]).toEqual([skin, steps, []]);
     expect(found('contour', shiftDepth(skin, -1), by)).toContain('lighter than the skin');
     expect(found('contour', shiftDepth(skin, 0.3), by)).toContain('does nothing');
     expect(found('contour', shiftDepth(skin, 6), by)).toContain('stripe');
@@ -38,7 +40,8 @@ test('ash, on every skin: its own colour and half of it on fair skin are right, 
     expect(found('contour', shadow, by)).not.toContain('ash');
     expect(found('contour', with2(shadow, 0.1, shadow), by)).toContain('ash');
     expect(found('contour', with2(shadow, 0.8, shadow), by)).not.toContain('ash');
-    if (skin[0] < 46) expect(found('contour', [shadow[0], shadow[1] + 4, shadow[2] - 2], by)).not.toContain('ash');
+    if (skin[0] < 46)
+      expect(found('contour', [shadow[0], shadow[1] + 4, shadow[2] - 2], by)).not.toContain('ash');
     if (skin[0] > 73) expect(found('contour', with2(shadow, 0.55, shadow), by)).not.toContain('ash');
     expect(chromaShare(skin, skin)).toBeCloseTo(1, 1);
   }
@@ -53,7 +56,8 @@ test('light, powder and base, on every skin, on both sides of their borders', ()
     expect(found('powder', shiftDepth(skin, 2.6), by)).toContain('patch');
     expect(found('base', shiftDepth(skin, 0.2), by)).toEqual([]);
     expect(found('base', shiftDepth(skin, 2.5), by)).toContain('mask');
-    if (depthOf(skin) > 6) expect(found('powder', shiftDepth(skin, -2), by).some((n) => n === 'ash' || n === 'cast')).toBe(true);
+    if (depthOf(skin) > 6)
+      expect(found('powder', shiftDepth(skin, -2), by).some((n) => n === 'ash' || n === 'cast')).toBe(true);
   }
 });
 
@@ -74,7 +78,9 @@ test('brows follow the hair, and dark hair is never lighter than the skin it gro
       expect(found('brow', hair, wearer(skin, {}, { hairTone: tone }))).toEqual([]);
       if (tone === 'brown' || tone === 'black') expect(depthOf(hair)).toBeGreaterThan(depthOf(skin));
     }
-  expect(found('brow', BROW_HAIR.black, wearer([70, 10, 18], {}, { hairTone: 'fair' }))).toContain('borrowed brows');
+  expect(found('brow', BROW_HAIR.black, wearer([70, 10, 18], {}, { hairTone: 'fair' }))).toContain(
+    'borrowed brows',
+  );
 });
 
 const STEPS = (from: number, to: number): number[] =>
@@ -84,19 +90,33 @@ test.each([
   ['base', STEPS(-1.4, 2.4)],
   ['conceal', STEPS(-1.4, 0.3)],
   ['contour', STEPS(1, 3.5)],
-] as const)('what a %s asks for is always in its own range: no step between two roles wants what it may not have', (role, asks) => {
-  const refused: unknown[] = [];
-  for (const skin of SKINS.filter(([L]) => role !== 'contour' || L <= 72))
-    for (const depthSteps of asks) {
-      const who = client(skin);
-      const ask = { role, shade: { relative: { to: 'skin' as const, depthSteps } }, wants: { kinds: [] }, placements: [] };
-      const own = wantedColour(ask, who)!;
-      const wearing = wearer(skinTarget(who.skin)!);
-      const misses = missesOf(shadeRoleOf(ask)!, { own, shown: own, finish: 'matte' }, wearing, 'propose', depthSteps);
-      if (misses.length > 0) refused.push([skin, depthSteps, ...misses.map((m) => m.words)]);
-    }
-  expect(refused).toEqual([]);
-});
+] as const)(
+  'what a %s asks for is always in its own range: no step between two roles wants what it may not have',
+  (role, asks) => {
+    const refused: unknown[] = [];
+    for (const skin of SKINS.filter(([L]) => role !== 'contour' || L <= 72))
+      for (const depthSteps of asks) {
+        const who = client(skin);
+        const ask = {
+          role,
+          shade: { relative: { to: 'skin' as const, depthSteps } },
+          wants: { kinds: [] },
+          placements: [],
+        };
+        const own = wantedColour(ask, who)!;
+        const wearing = wearer(skinTarget(who.skin)!);
+        const misses = missesOf(
+          shadeRoleOf(ask)!,
+          { own, shown: own, finish: 'matte' },
+          wearing,
+          'propose',
+          depthSteps,
+        );
+        if (misses.length > 0) refused.push([skin, depthSteps, ...misses.map((m) => m.words)]);
+      }
+    expect(refused).toEqual([]);
+  },
+);
 
 test('lined skin and soft schools narrow, bold ones widen', () => {
   const skin: Lab = [60, 13, 20];
@@ -112,8 +132,10 @@ test('what a step asks for moves with the skin: never a contour lighter, a light
   for (const skin of SKINS) {
     const who = client(skin);
     const target = skinTarget(who.skin)!;
-    const asks = (role: 'contour' | 'highlight' | 'blush', shade: Parameters<typeof wantedColour>[0]['shade']) =>
-      depthOf(wantedColour({ role, shade }, who)!) - depthOf(target);
+    const asks = (
+      role: 'contour' | 'highlight' | 'blush',
+      shade: Parameters<typeof wantedColour>[0]['shade'],
+    ) => depthOf(wantedColour({ role, shade }, who)!) - depthOf(target);
     expect(asks('contour', { relative: { to: 'skin', depthSteps: 2 } })).toBeCloseTo(2, 5);
     expect(asks('highlight', { relative: { to: 'skin', depthSteps: -2 } })).toBeLessThan(0);
     const blush = asks('blush', { lab: [74, 24, 12] });

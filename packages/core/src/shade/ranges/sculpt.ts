@@ -1,10 +1,24 @@
 import { chromaOf, deltaE2000, depthOf, hueOf, neutralSkinAt, type Lab } from '../../colour';
-import { ashOf, chromaShare, depth, hueTurn, isDeep, isLined, isVeryFair, steps, when, type Judge } from './judge';
+import {
+  ashOf,
+  chromaShare,
+  depth,
+  hueTurn,
+  isDeep,
+  isLined,
+  isVeryFair,
+  steps,
+  when,
+  type Judge,
+} from './judge';
 
 /** Steps on lined skin are eased to this share. */
 export const LINED_EASE = 0.8;
 /** Steps the schools ask of a contour, a bronzer and a light where a step says nothing itself. */
-export const SCHOOL_STEPS = { soft: { contour: 2, bronzer: 1.3, light: -2 }, bold: { contour: 3, bronzer: 1.8, light: -3 } } as const;
+export const SCHOOL_STEPS = {
+  soft: { contour: 2, bronzer: 1.3, light: -2 },
+  bold: { contour: 3, bronzer: 1.8, light: -3 },
+} as const;
 
 /** A shadow: deeper by what was asked, never grey, on very fair skin never warm. */
 export const contour: Judge = (seen, wearer, how, asked) => {
@@ -12,15 +26,28 @@ export const contour: Judge = (seen, wearer, how, asked) => {
   const lined = isLined(features);
   const [own, shown] = [depth(seen.own, skin), depth(seen.shown, skin)];
   const want = Math.max(0.8, asked ?? SCHOOL_STEPS[contrast].contour) * (lined ? LINED_EASE : 1);
-  // In the pan it is what was asked; how much of it a film shows is a matter of dose, down to where nothing is seen.
+  // In the pan it is what was asked; how much of it a film shows is a matter of dose, down to where nothing
+  // is seen.
   const low = how === 'propose' ? Math.max(0.6, 0.4 * want) : 0.45;
   const lowOwn = how === 'propose' ? Math.max(0.8, 0.8 * want) : 0.8;
-  const high = how === 'propose' ? Math.max(lined ? 2 : contrast === 'bold' ? 3.5 : 2.5, want) + 0.35 : lined ? 3 : contrast === 'bold' ? 4.3 : 3.7;
+  const high =
+    how === 'propose'
+      ? Math.max(lined ? 2 : contrast === 'bold' ? 3.5 : 2.5, want) + 0.35
+      : lined
+        ? 3
+        : contrast === 'bold'
+          ? 4.3
+          : 3.7;
   const highOwn = how === 'propose' ? (lined ? 3.6 : 4.2) : 5;
   const fair = isVeryFair(skin);
   const warm = hueOf(seen.own) > 67 && chromaShare(seen.own, skin) > (how === 'propose' ? 1.15 : 1.25);
   return [
-    ...when(own < -0.2, { part: 'depth', name: 'lighter than the skin', over: -own, words: `is ${steps(own)} lighter than her skin: a shadow is deeper` }),
+    ...when(own < -0.2, {
+      part: 'depth',
+      name: 'lighter than the skin',
+      over: -own,
+      words: `is ${steps(own)} lighter than her skin: a shadow is deeper`,
+    }),
     ...when(own >= -0.2 && (own < lowOwn || shown < low), {
       part: 'depth',
       name: 'does nothing',
@@ -36,7 +63,15 @@ export const contour: Judge = (seen, wearer, how, asked) => {
       over: Math.max(shown - high, own - highOwn),
       words: `shows ${steps(shown)} deeper than her skin, ${steps(own)} in the pan: a stripe${lined ? ' on lined skin' : ''}`,
     }),
-    ...(own > 0 ? ashOf(seen, wearer, fair ? 0.4 : how === 'propose' ? 0.62 : 0.55, fair ? 0.2 : how === 'propose' ? 0.5 : 0.4, 'reads grey') : []),
+    ...(own > 0
+      ? ashOf(
+          seen,
+          wearer,
+          fair ? 0.4 : how === 'propose' ? 0.62 : 0.55,
+          fair ? 0.2 : how === 'propose' ? 0.5 : 0.4,
+          'reads grey',
+        )
+      : []),
     ...when(fair && own > 0 && warm, {
       part: 'hue',
       name: 'orange',
@@ -55,7 +90,12 @@ export const bronzer: Judge = (seen, wearer, how) => {
   const pink = turn < -4;
   const strict = how === 'propose';
   return [
-    ...when(own < -0.2, { part: 'depth', name: 'lighter than the skin', over: -own, words: `is ${steps(own)} lighter than her skin` }),
+    ...when(own < -0.2, {
+      part: 'depth',
+      name: 'lighter than the skin',
+      over: -own,
+      words: `is ${steps(own)} lighter than her skin`,
+    }),
     ...when(own >= -0.2 && (own < (strict ? 0.8 : 0.4) || shown < (strict ? 0.3 : 0.12)), {
       part: 'depth',
       name: 'does nothing',
@@ -68,14 +108,21 @@ export const bronzer: Judge = (seen, wearer, how) => {
       over: Math.max(shown - 2.1, own - 4.2),
       words: `shows ${steps(shown)} deeper than her skin, ${steps(own)} in the pan: mud`,
     }),
-    ...(own > 0 ? ashOf(seen, wearer, strict ? 0.75 : 0.65, strict ? 0.7 : 0.5, 'reads grey where warmth is wanted') : []),
+    ...(own > 0
+      ? ashOf(seen, wearer, strict ? 0.75 : 0.65, strict ? 0.7 : 0.5, 'reads grey where warmth is wanted')
+      : []),
     ...when(undertone === 'cool' && golden && turn > (strict ? 5 : 6), {
       part: 'hue',
       name: 'orange',
       over: turn,
       words: 'is golden on a pink undertone: it looks orange',
     }),
-    ...when(undertone === 'olive' && pink, { part: 'hue', name: 'ash', over: -turn, words: 'is pink on an olive undertone: it looks grey' }),
+    ...when(undertone === 'olive' && pink, {
+      part: 'hue',
+      name: 'ash',
+      over: -turn,
+      words: 'is pink on an olive undertone: it looks grey',
+    }),
     ...when(isVeryFair(skin) && own > 0 && hueOf(seen.own) > 68 && chromaShare(seen.own, skin) > 1.3, {
       part: 'hue',
       name: 'orange',
@@ -101,8 +148,18 @@ export const blush: Judge = (seen, { skin }, how) => {
       over: Math.max(low - shown, 0.1),
       words: `shows ${steps(shown)} lighter than her skin: chalky`,
     }),
-    ...when(shown > (strict ? 3 : 3.5), { part: 'depth', name: 'heavy', over: shown - 3, words: `shows ${steps(shown)} deeper than her skin: heavy` }),
-    ...when(faint, { part: 'chroma', name: 'hardly shows', over: Math.max(0.01, 8 - strength), words: 'is near her own colour and hardly shows' }),
+    ...when(shown > (strict ? 3 : 3.5), {
+      part: 'depth',
+      name: 'heavy',
+      over: shown - 3,
+      words: `shows ${steps(shown)} deeper than her skin: heavy`,
+    }),
+    ...when(faint, {
+      part: 'chroma',
+      name: 'hardly shows',
+      over: Math.max(0.01, 8 - strength),
+      words: 'is near her own colour and hardly shows',
+    }),
   ];
 };
 

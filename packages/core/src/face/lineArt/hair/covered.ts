@@ -9,7 +9,11 @@ import { line, type HairInk } from './parts';
 export function covered(face: FaceModel): HairInk {
   const carry = face.warp.toFace;
   const outer = throughPoints(
-    mirrored(line('0,-129 26,-126 50,-114 68,-92 77,-62 79,-26 76,14 70,52 62,84 60,108 66,132 78,156 60,176 30,188 0,192')),
+    mirrored(
+      line(
+        '0,-129 26,-126 50,-114 68,-92 77,-62 79,-26 76,14 70,52 62,84 60,108 66,132 78,156 60,176 30,188 0,192',
+      ),
+    ),
     3,
     true,
   );
@@ -21,7 +25,9 @@ export function covered(face: FaceModel): HairInk {
   ]);
   const scarf = subtractRegion([outer], [opening]);
   const fold = (points: Polyline, w = 0.28): Ink[] =>
-    [points, points.map(mirror)].map((p) => inked('fold', throughPoints(p, 3).map(carry), [0.03, w, w, 0.03], 0.55));
+    [points, points.map(mirror)].map((p) =>
+      inked('fold', throughPoints(p, 3).map(carry), [0.03, w, w, 0.03], 0.55),
+    );
   return {
     behind: [],
     front: [

@@ -17,12 +17,18 @@ export function cropped(face: FaceModel): HairInk {
         const root: Point = [sign * p[0] * (1 + row * 0.02), p[1] * k - row * 4];
         if (root[1] < -116) continue;
         const tip: Point = [root[0] + sign * (1 + p[0] * 0.03), root[1] - 4.2];
-        parts.push(inkPath([ribbon([root, mix(root, tip, 0.5), tip].map(carry), (t) => 0.24 * (1 - t) + 0.03)]));
+        parts.push(
+          inkPath([ribbon([root, mix(root, tip, 0.5), tip].map(carry), (t) => 0.24 * (1 - t) + 0.03)]),
+        );
       }
     }
   }
   return {
     behind: [],
-    front: [filled('hair', [cap(-1).map(carry)], 'hair', 0.95), { part: 'crop', d: parts.join(''), fill: 'ink', opacity: 0.55 }, crownLine(face, -1)],
+    front: [
+      filled('hair', [cap(-1).map(carry)], 'hair', 0.95),
+      { part: 'crop', d: parts.join(''), fill: 'ink', opacity: 0.55 },
+      crownLine(face, -1),
+    ],
   };
 }

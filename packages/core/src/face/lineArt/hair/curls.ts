@@ -9,7 +9,11 @@ export function curls(face: FaceModel): HairInk {
   const carry = face.warp.toFace;
   const spine = throughPoints(line('0,-130 26,-127 49,-117 68,-99 80,-76 86,-50 87,-24 84,0 78,20'), 2);
   const lobes = [...Array(15).keys()].map((i) => ellipse(pointAt(spine, i / 14), 13.5, 12.5, 0, 22));
-  const volume = uniteOutlines([...lobes, ...lobes.map((l) => l.map(mirror)), mirrored([...spine].reverse())]);
+  const volume = uniteOutlines([
+    ...lobes,
+    ...lobes.map((l) => l.map(mirror)),
+    mirrored([...spine].reverse()),
+  ]);
   const coils = [1, -1].flatMap((s) =>
     [
       [18, -118],
@@ -26,7 +30,9 @@ export function curls(face: FaceModel): HairInk {
       [0, -112],
       [22, -84],
       [44, -66],
-    ].map(([x, y], i) => inked('coil', coil([s * x!, y!], 4.2 + (i % 3)).map(carry), [0.04, 0.24, 0.05], 0.5, 'ink', 1)),
+    ].map(([x, y], i) =>
+      inked('coil', coil([s * x!, y!], 4.2 + (i % 3)).map(carry), [0.04, 0.24, 0.05], 0.5, 'ink', 1),
+    ),
   );
   return {
     behind: [
@@ -35,7 +41,9 @@ export function curls(face: FaceModel): HairInk {
         volume.map((p) => p.map(carry)),
         'hair',
       ),
-      ...volume.slice(0, 1).map((p) => inked('hair outline', [...p, p[0]!].map(carry), [0.4, 0.5, 0.4], 0.9, 'ink', 1)),
+      ...volume
+        .slice(0, 1)
+        .map((p) => inked('hair outline', [...p, p[0]!].map(carry), [0.4, 0.5, 0.4], 0.9, 'ink', 1)),
     ],
     front: [filled('hair', [cap(1).map(carry)], 'hair'), ...coils, downyEdge(face, 16)],
   };

@@ -10,7 +10,9 @@ const PARTING = -12;
 
 export function long(face: FaceModel): HairInk {
   const carry = face.warp.toFace;
-  const fall = mirrored(line('0,-130 24,-127 48,-114 66,-92 77,-62 82,-28 84,10 86,48 91,86 94,120 90,150 82,172 66,178 52,170'));
+  const fall = mirrored(
+    line('0,-130 24,-127 48,-114 66,-92 77,-62 82,-28 84,10 86,48 91,86 94,120 90,150 82,172 66,178 52,170'),
+  );
   // Parted a little to one side; each curtain is an outer and an inner edge that meet in a point.
   const edges = (sign: 1 | -1): { outer: Polyline; inner: Polyline } => ({
     outer: throughPoints(
@@ -41,7 +43,8 @@ export function long(face: FaceModel): HairInk {
     ),
   });
   const curtains = ([1, -1] as const).map(edges);
-  const flow = (points: Polyline, w: number, opacity: number): Ink => inked('strand', throughPoints(points, 3).map(carry), [0.03, w, w, 0.03], opacity);
+  const flow = (points: Polyline, w: number, opacity: number): Ink =>
+    inked('strand', throughPoints(points, 3).map(carry), [0.03, w, w, 0.03], opacity);
   const sides = [1, -1] as const;
   return {
     behind: [
@@ -83,7 +86,9 @@ export function long(face: FaceModel): HairInk {
     front: [
       filled(
         'hair',
-        uniteOutlines(curtains.map(({ outer, inner }) => [...outer, ...[...inner].reverse()])).map((p) => p.map(carry)),
+        uniteOutlines(curtains.map(({ outer, inner }) => [...outer, ...[...inner].reverse()])).map((p) =>
+          p.map(carry),
+        ),
         'hair',
       ),
       ...curtains.flatMap(({ outer, inner }) => [

@@ -15,12 +15,23 @@ export const line = (text: string): Polyline =>
 
 /** The head of hair between hairline and crown, raised by `liftMm` all round. */
 export function cap(liftMm: number): Polygon {
-  const crown = throughPoints(CROWN, 3).map(([x, y]): Point => [x * (1 + liftMm / 74), y - liftMm * Math.max(0, -y / 123)]);
-  return [...mirrored([...crown].reverse()), ...mirrored([...throughPoints(HAIRLINE, 3)].reverse()).reverse()];
+  const crown = throughPoints(CROWN, 3).map(([x, y]): Point => [
+    x * (1 + liftMm / 74),
+    y - liftMm * Math.max(0, -y / 123),
+  ]);
+  return [
+    ...mirrored([...crown].reverse()),
+    ...mirrored([...throughPoints(HAIRLINE, 3)].reverse()).reverse(),
+  ];
 }
 
 /** Strands between the hairline and a place on the crown, with a band of sheen left empty. */
-export function strands(face: FaceModel, count: number, target: (t: number, sign: 1 | -1) => Point, sheen: readonly [number, number] = [0.36, 0.62]): Ink {
+export function strands(
+  face: FaceModel,
+  count: number,
+  target: (t: number, sign: 1 | -1) => Point,
+  sheen: readonly [number, number] = [0.36, 0.62],
+): Ink {
   const hairline = throughPoints(HAIRLINE, 2);
   const parts: string[] = [];
   for (const sign of [1, -1] as const) {
@@ -36,7 +47,9 @@ export function strands(face: FaceModel, count: number, target: (t: number, sign
       for (const stroke of [near, far]) {
         if (stroke.length < 3) continue;
         const reversed = stroke === far;
-        parts.push(inkPath([ribbon(stroke.map(face.warp.toFace), (s) => 0.03 + 0.2 * (reversed ? s : 1 - s))]));
+        parts.push(
+          inkPath([ribbon(stroke.map(face.warp.toFace), (s) => 0.03 + 0.2 * (reversed ? s : 1 - s))]),
+        );
       }
     }
   }
@@ -44,8 +57,16 @@ export function strands(face: FaceModel, count: number, target: (t: number, sign
 }
 
 export function crownLine(face: FaceModel, liftMm: number, opacity = 0.9): Ink {
-  const crown = throughPoints(CROWN, 3).map(([x, y]): Point => [x * (1 + liftMm / 74), y - liftMm * Math.max(0, -y / 123)]);
-  return inked('hair outline', mirrored([...crown].reverse()).map(face.warp.toFace), [0.1, 0.4, 0.5, 0.45, 0.4, 0.45, 0.5, 0.4, 0.1], opacity);
+  const crown = throughPoints(CROWN, 3).map(([x, y]): Point => [
+    x * (1 + liftMm / 74),
+    y - liftMm * Math.max(0, -y / 123),
+  ]);
+  return inked(
+    'hair outline',
+    mirrored([...crown].reverse()).map(face.warp.toFace),
+    [0.1, 0.4, 0.5, 0.45, 0.4, 0.45, 0.5, 0.4, 0.1],
+    opacity,
+  );
 }
 
 /** Fine broken hairs along the hairline, so that no edge shows. */
@@ -58,7 +79,9 @@ export function downyEdge(face: FaceModel, count: number): Ink {
       const out: Point = [p[0] * 0.02, -1];
       const root: Point = [sign * (p[0] - 0.4), p[1] + 0.9];
       const tip: Point = [sign * (p[0] + 1.4 + out[0]), p[1] - 3.2];
-      parts.push(inkPath([ribbon([root, mix(root, tip, 0.5), tip].map(face.warp.toFace), (t) => 0.05 + 0.1 * t)]));
+      parts.push(
+        inkPath([ribbon([root, mix(root, tip, 0.5), tip].map(face.warp.toFace), (t) => 0.05 + 0.1 * t)]),
+      );
     }
   }
   return { part: 'hairline', d: parts.join(''), fill: 'ink', opacity: 0.45 };

@@ -8,12 +8,22 @@ import { line, type HairInk } from './parts';
 /** Short hair with a side parting, swept over the forehead's edge in waves. */
 export function shortWaves(face: FaceModel): HairInk {
   const carry = face.warp.toFace;
-  const crown = throughPoints(line('-70,-12 -74,-36 -73,-62 -66,-88 -54,-109 -38,-123 -20,-130 2,-133 24,-131 44,-121 60,-104 70,-82 75,-56 75,-32 70,-12'), 3);
+  const crown = throughPoints(
+    line(
+      '-70,-12 -74,-36 -73,-62 -66,-88 -54,-109 -38,-123 -20,-130 2,-133 24,-131 44,-121 60,-104 70,-82 75,-56 75,-32 70,-12',
+    ),
+    3,
+  );
   const side = throughPoints(HAIRLINE, 3).filter(([x]) => x > 50);
-  // From the temple on the client's left, a wave over the corner of the forehead, up to the parting and down the other side.
-  const front = throughPoints(line('52,-47 46,-57 34,-62 20,-61 6,-65 -8,-71 -20,-74 -30,-68 -38,-62 -46,-55 -52,-46'), 2);
+  // From the temple on the client's left, a wave over the corner of the forehead, up to the parting and down
+  // the other side.
+  const front = throughPoints(
+    line('52,-47 46,-57 34,-62 20,-61 6,-65 -8,-71 -20,-74 -30,-68 -38,-62 -46,-55 -52,-46'),
+    2,
+  );
   const outline: Point[] = [...crown, ...[...side].reverse(), ...front, ...side.map(mirror)];
-  const wave = (points: Polyline, opacity = 0.5): Ink => inked('strand', throughPoints(points, 2.5).map(carry), [0.03, 0.28, 0.2, 0.03], opacity);
+  const wave = (points: Polyline, opacity = 0.5): Ink =>
+    inked('strand', throughPoints(points, 2.5).map(carry), [0.03, 0.28, 0.2, 0.03], opacity);
   return {
     behind: [],
     front: [
