@@ -11,6 +11,7 @@ import { ensureDebian, ensurePackages, POSTGRES } from './lib/setup.mjs';
 const wanted = process.argv.slice(2).find((arg) => !arg.startsWith('--')) ?? '';
 ensurePackages();
 ensureDebian(POSTGRES);
+const { transformSync } = await import('esbuild');
 const files = [...new Set(BREAKAGES.map((b) => b.file))];
 if (output('git', ['status', '--porcelain', '--', ...files], { cwd: root }) !== '')
   throw new Error('Commit or put aside your changes first: the sources are changed and put back.');
@@ -51,6 +52,11 @@ async function noticed({ file, from, to, tests }) {
     throw new Error(
       `${file}: “${from}” stands there ${places} times, not once. Mend scripts/lib/breakageList.mjs.`,
     );
+  // What does not even parse would be noticed by anything.
+  transformSync(
+    before.replace(from, () => to),
+    { loader: 'ts' },
+  );
   broken = { put: () => writeFileSync(full, before) };
   writeFileSync(
     full,

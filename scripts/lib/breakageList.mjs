@@ -45,7 +45,11 @@ const rows = (about, from, to, file) => ({ topic: 'row security', about, file, f
 export const BREAKAGES = [
   outbox('sent under whoever is signed in', '.find((item) => item.account === account)', '.find(() => true)'),
   outbox('what has arrived before is refused', "if (problem?.code === 'already-there') return null;", ''),
-  outbox('nothing is ever refused for good', 'const final = problem !== null &&', 'const final = false &&'),
+  outbox(
+    'nothing is ever refused for good',
+    'if (final && error instanceof CallError) return error.message;',
+    '',
+  ),
   outbox(
     'signed out is refused for good',
     "['bad-input', 'not-found'",
@@ -207,13 +211,13 @@ export const BREAKAGES = [
 
   sessions(
     'an old session lives on after signing in',
-    'await new Promise<void>((resolve, reject) => req.session.regenerate((error: unknown) => (error ? reject(toError(error)) : resolve())));',
-    '',
+    'req.session.regenerate((error: unknown) => (error ? reject(toError(error)) : resolve())),',
+    'resolve(),',
   ),
   sessions(
     'signing out changes nothing',
-    'await new Promise<void>((resolve, reject) => req.session.destroy((error: unknown) => (error ? reject(toError(error)) : resolve())));',
-    '',
+    'req.session.destroy((error: unknown) => (error ? reject(toError(error)) : resolve())),',
+    'resolve(),',
   ),
   sessions(
     'any password fits',
