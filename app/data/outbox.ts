@@ -36,7 +36,7 @@ let account: string | null = null;
 let opened: Promise<OutboxStore> | null = null;
 /** Events on their way to the device's store. */
 let keeping: ReadonlySet<string> = new Set();
-let sending = false;
+let sending: Promise<void> | null = null;
 let again = false;
 let tries = 0;
 let timer: ReturnType<typeof setTimeout> | null = null;
@@ -107,30 +107,31 @@ async function keep(item: Outgoing): Promise<void> {
 
 /**
  * Sends what waits, in order and one at a time, under keys that make a second arrival the same as the first.
+ * Asked while it is at it, it looks once more for what has come; done when nothing that can go is left, or
+ * nothing goes.
  */
-export async function flush(): Promise<void> {
-  if (sending) {
-    again = true;
-    return;
-  }
-  sending = true;
+export function flush(): Promise<void> {
+  again = true;
+  sending ??= sendAll().finally(() => (sending = null));
+  return sending;
+}
+
+async function sendAll(): Promise<void> {
   if (timer) clearTimeout(timer);
   timer = null;
   try {
-    do {
+    while (again) {
       again = false;
       await gather();
       for (let item = nextOwn(); item; item = nextOwn()) {
         await settle(item, await send(item));
         tries = 0;
       }
-    } while (again);
+    }
     change({ failure: null });
   } catch (error) {
     change({ failure: error instanceof CallError ? error.message : 'Not sent. It is kept here.' });
     timer = setTimeout(() => void flush(), RETRY_MS[Math.min(tries++, RETRY_MS.length - 1)]);
-  } finally {
-    sending = false;
   }
 }
 

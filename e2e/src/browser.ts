@@ -76,6 +76,18 @@ export async function openAs(
   return { context, page, complaints };
 }
 
+/**
+ * Waits until something is so, asked again and again; fails when it is not in time. Playwright's own waiting takes a promise
+ * for an answer that is so.
+ */
+export async function eventually(isSo: () => Promise<boolean>, patienceMs = 20_000): Promise<void> {
+  const end = Date.now() + patienceMs;
+  while (!(await isSo())) {
+    if (Date.now() > end) throw new Error(`not so within ${patienceMs} ms: ${isSo.toString()}`);
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+}
+
 /** Connects the stand-in reader, once a window. */
 export async function connectReader(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Connect the reader' }).click();

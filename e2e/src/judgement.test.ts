@@ -1,6 +1,6 @@
 import type { Look } from '@toile/core';
 import type { Browser, Page } from 'playwright-core';
-import { baseUrl, openAs, openBrowser, openClient } from './browser';
+import { baseUrl, eventually, openAs, openBrowser, openClient } from './browser';
 
 // What is known of a client, a day, a product and a look is minded on every screen, in order.
 let browser: Browser;
@@ -114,12 +114,16 @@ test('what is to be different next time is chosen at the chair with a sentence, 
     .getByText(/Next time: less/)
     .first()
     .waitFor();
-  await page.waitForFunction(
+  await page.getByText('✓ all saved').waitFor();
+  const { events } = await page.evaluate(
     async (path) =>
-      ((await (await fetch(path)).json()) as { events: { kind: string }[] }).events.some(
-        (e) => e.kind === 'next time',
-      ),
+      (await (await fetch(path)).json()) as {
+        events: { kind: string; deviation?: { kind: string; nextTime?: string } }[];
+      },
     `/api${new URL(chartUrl).pathname}`,
+  );
+  expect(events.map((e) => e.deviation)).toContainEqual(
+    expect.objectContaining({ kind: 'next time', nextTime: 'less' }),
   );
   await page.goto(`${chartUrl}/repeat`);
   await page
@@ -155,10 +159,12 @@ test('a place a look never goes to is not offered in its charts', async () => {
     .getByRole('checkbox', { name: 'no light on the brow bone' })
     .click();
   await button(/^Save/).click();
-  await page.waitForFunction(
-    async (path) =>
-      ((await (await fetch(path)).json()) as { look: Look }).look.forbids.places?.includes('brow bone light'),
-    `/api${new URL(page.url()).pathname.replace(/\/edit$/, '')}`,
+  const address = `/api${new URL(page.url()).pathname.replace(/\/edit$/, '')}`;
+  await eventually(() =>
+    page.evaluate(async (path) => {
+      const { look } = (await (await fetch(path)).json()) as { look: Look };
+      return look.forbids.places?.includes('brow bone light') ?? false;
+    }, address),
   );
   await fitPlainCloth('2027-03-20');
   await button('Add a layer').click();

@@ -92,7 +92,11 @@ export const BREAKAGES = [
     'if (state.onPageOnly.size > 0) event.preventDefault();',
     'event.preventDefault();',
   ),
-  outbox('what was posted while others go is left', '} while (again);', '} while (false);'),
+  outbox(
+    'what was posted while others go is left',
+    '    while (again) {',
+    '    for (let once = true; once; once = false) {',
+  ),
   outbox(
     'arrived ones are let go of too early',
     'filter((a) => !eventIds.includes(a.input.id))',
