@@ -10,16 +10,30 @@ const quick = process.argv.includes('--quick');
 let passed = 0;
 let failed = 0;
 
-async function stage(name, command, args, env = {}) {
-  console.log(`\n== ${name}`);
-  const code = await ended(start(command, args, { env: { ...process.env, ...env } }));
-  if (code === 0) passed++;
-  else failed++;
-  return code === 0;
+/** Stages that do not wait for each other, two at a time; what each printed comes when it has ended, in one piece. */
+async function stages(list) {
+  const waiting = [...list];
+  const next = async () => {
+    for (let one = waiting.shift(); one; one = waiting.shift()) {
+      const { code, printed } = await heard(start('npx', one.command, { stdio: ['ignore', 'pipe', 'pipe'] }));
+      console.log(`\n== ${one.name}${printed === '' ? '' : `\n${printed}`}`);
+      if (code === 0) passed++;
+      else failed++;
+    }
+  };
+  await Promise.all([next(), next()]);
+}
+
+/** A process's exit code with all it printed. */
+async function heard(child) {
+  let printed = '';
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => (printed += String(data)));
+  const code = await ended(child);
+  return { code, printed: printed.replace(/^npm warn .*\n?/gm, '').trim() };
 }
 
 /** Jest, its counts taken from its own report; a run that breaks before reporting counts as one failure. */
-async function jest(name, projects, env = {}) {
+async function jest(name, projects, env = {}, workers = 2) {
   console.log(`\n== ${name}`);
   const report = path.join(stateDir, 'jest.json');
   rmSync(report, { force: true });
@@ -33,6 +47,7 @@ async function jest(name, projects, env = {}) {
         '--json',
         `--outputFile=${report}`,
         '--silent',
+        `--maxWorkers=${workers}`,
         '--reporters=default',
         '--testTimeout=180000',
       ],
@@ -54,32 +69,34 @@ async function jest(name, projects, env = {}) {
 }
 
 ensurePackages();
-await stage('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
-await stage('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
-for (const project of [
-  'packages/core',
-  'packages/contract',
-  'server',
-  'demo',
-  'app',
-  'app/offline',
-  'e2e',
-  'bench',
-])
-  await stage(`types: ${project}`, 'npx', ['tsc', '-p', project, '--noEmit']);
-await stage('import directions', 'npx', [
-  'depcruise',
-  'packages',
-  'server',
-  'app',
-  'demo',
-  '--config',
-  '.dependency-cruiser.cjs',
-  '--output-type',
-  'err',
+// The longest first.
+await stages([
+  { name: 'lint', command: ['eslint', '.', '--max-warnings', '0'] },
+  ...['app', 'server', 'packages/core', 'packages/contract', 'demo', 'app/offline', 'e2e', 'bench'].map(
+    (project) => ({
+      name: `types: ${project}`,
+      command: ['tsc', '-p', project, '--noEmit'],
+    }),
+  ),
+  { name: 'format', command: ['prettier', '--check', '--log-level', 'warn', '.'] },
+  {
+    name: 'import directions',
+    command: [
+      'depcruise',
+      'packages',
+      'server',
+      'app',
+      'demo',
+      '--config',
+      '.dependency-cruiser.cjs',
+      '--output-type',
+      'err',
+    ],
+  },
+  { name: 'published schemas', command: ['tsx', 'scripts/writeSchemas.ts', '--check'] },
 ]);
-await stage('published schemas', 'npx', ['tsx', 'scripts/writeSchemas.ts', '--check']);
-await jest('unit', ['core', 'contract', 'demo', 'app']);
+// The sweeps over all demo people, looks and kits take minutes: the inner loop goes without.
+await jest('unit', quick ? ['core', 'contract', 'app'] : ['core', 'contract', 'demo', 'app']);
 
 if (!quick) {
   ensureDebian([...POSTGRES, ...CHROMIUM]);
@@ -116,7 +133,8 @@ if (!quick) {
       TOILE_SESSION_SECRET: sessionSecret,
       TOILE_STUDIOS: studios.join(':'),
     };
-    await jest('interface', ['e2e'], { TOILE_URL: `http://127.0.0.1:${port}`, ...own });
+    // One after the other: they share the demo's studio and its people.
+    await jest('interface', ['e2e'], { TOILE_URL: `http://127.0.0.1:${port}`, ...own }, 1);
   } catch (error) {
     console.error(error.message);
     failed++;

@@ -90,3 +90,51 @@ test('steps of one chart ticked at once all land, and wait for no other in a rin
   );
   expect(answers.every((a) => a.status === 201)).toBe(true);
 });
+
+test('an event told again under another key is one event, and takes nothing more', async () => {
+  const step = steps.at(-1)!;
+  const body = {
+    id: newId(),
+    version: chart.version,
+    stepId: step.id,
+    at: '2031-05-14T10:00:00Z',
+    kind: 'done',
+  };
+  const send = () => phones[0]!.post(`/api/charts/${chart.id}/events`).set(keyed()).send(body);
+  await send().expect(201);
+  const before = await written(step.id);
+  const again = await send().expect(409);
+  expect((again.body as { code: string }).code).toBe('already-there');
+  expect(await written(step.id)).toEqual(before);
+  expect((await eventsOf(step.id)).filter((e) => e.id === body.id)).toHaveLength(1);
+});
+
+test('the same step worked by the next version is taken from the kit again', async () => {
+  const step = steps[0]!;
+  const { body } = await phones[0]!.get(`/api/charts/${chart.id}`).expect(200);
+  const newest = (body as ChartAnswer).chart;
+  const saved = await phones[0]!
+    .post(`/api/charts/${chart.id}/versions`)
+    .set(keyed())
+    .send({ parent: newest.version, reason: 'Again', chart: newest })
+    .expect(201);
+  const { version } = (saved.body as ChartAnswer).chart;
+  await tell(0, step.id, { kind: 'done', version }).expect(201);
+  const rows = await inStudio(server.db, demo.studio.id, (tx) =>
+    tx
+      .selectFrom('unit_ledger')
+      .select((eb) => ['unit_id', eb.fn.sum<number>('mg').as('mg')])
+      .where('chart_id', '=', chart.id)
+      .where('version', '=', version)
+      .where('step_id', '=', step.id)
+      .groupBy('unit_id')
+      .execute(),
+  );
+  const worn = (saved.body as ChartAnswer).chart;
+  const should = takenFromUnits(worn, step.id, [
+    { id: newId(), stepId: step.id, at: '2031-05-14T10:00:00Z', by: 'Teodor Marsh', kind: 'done' },
+  ]);
+  expect(should.size).toBeGreaterThan(0);
+  for (const { unit_id, mg } of rows) expect(-mg).toBeCloseTo(should.get(unit_id)!, 6);
+  expect(rows.map((r) => r.unit_id).sort()).toEqual([...should.keys()].sort());
+});

@@ -1,5 +1,6 @@
 import { newId, pathTo, ROUTES, type Problem, type RouteName } from '@toile/contract';
 import type { Agent, Response } from 'supertest';
+import { SIGN_INS } from '@toile/demo';
 import { demo, testServer, type TestServer } from './testServer';
 
 // Who may do what, written out: o(wner), a(rtist), s (assistant); * is anyone at all. A route that is not
@@ -122,4 +123,36 @@ test('no role is let in by a session that has ended', async () => {
   await agent.delete('/api/session').expect(204);
   for (const name of ['kit', 'client', 'createClient', 'updateStudioSettings'] as const)
     expect((await ask(agent, name)).status).toBe(401);
+});
+
+describe('a session’s cookie', () => {
+  const signIn = async (cookie?: string): Promise<string> => {
+    const { email, password } = SIGN_INS[0];
+    const asked = server.agent().post('/api/session');
+    const answer = await (cookie ? asked.set('cookie', cookie) : asked).send({ email, password }).expect(200);
+    return answer.headers['set-cookie']![0]!.split(';')[0]!;
+  };
+  const status = async (cookie: string): Promise<number> =>
+    (await server.agent().get('/api/session').set('cookie', cookie)).status;
+
+  test('is new at each signing in, and the one before is worth nothing: none can be planted', async () => {
+    const first = await signIn();
+    expect(await status(first)).toBe(200);
+    const second = await signIn(first);
+    expect(second).not.toBe(first);
+    expect([await status(first), await status(second)]).toEqual([401, 200]);
+  });
+
+  test('is worth nothing after signing out, whoever still has it', async () => {
+    const cookie = await signIn();
+    await server.agent().delete('/api/session').set('cookie', cookie).expect(204);
+    expect(await status(cookie)).toBe(401);
+  });
+
+  test('is kept from scripts and from other sites', async () => {
+    const { email, password } = SIGN_INS[0];
+    const { headers } = await server.agent().post('/api/session').send({ email, password }).expect(200);
+    expect(headers['set-cookie']![0]).toMatch(/HttpOnly/);
+    expect(headers['set-cookie']![0]).toMatch(/SameSite=Lax/);
+  });
 });

@@ -1,10 +1,9 @@
 import { useState } from 'react';
-import { ValidationError } from 'yup';
 import { OCCASIONS } from '@toile/core';
 import { newId, visitInputSchema } from '@toile/contract';
-import { errorsByField } from '../../data/errorsByField';
-import { call, CallError, fieldErrors } from '../../data/call';
+import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
 import { Body, Button, Choice, Column, Field, Line, View } from '../../ui';
 
 /** Books a visit: what for, when, where. */
@@ -25,11 +24,11 @@ export function BookVisit({
     readyBy: '',
     place: '',
   });
-  const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
+  const { busy, failure, errors, save } = useSaving();
   const set = (field: 'date' | 'startsAt' | 'readyBy' | 'place') => (value: string) =>
     setForm((f) => ({ ...f, [field]: value }));
   const book = async (): Promise<void> => {
-    try {
+    await save(async () => {
       const body = await visitInputSchema.validate(
         { ...form, readyBy: form.readyBy === '' ? null : form.readyBy },
         { abortEarly: false },
@@ -37,14 +36,7 @@ export function BookVisit({
       await call('createVisit', { body });
       await refresh();
       onBooked();
-    } catch (error) {
-      if (error instanceof ValidationError) setErrors(errorsByField(error));
-      else
-        setErrors({
-          ...fieldErrors(error),
-          form: error instanceof CallError ? error.message : 'Something went wrong. Try again.',
-        });
-    }
+    });
   };
   return (
     <Column gap="$3" backgroundColor="$surface" padding="$3" borderTopWidth={2} borderTopColor="$ink">
@@ -82,8 +74,8 @@ export function BookVisit({
         </View>
       </Line>
       <Field label="Place" value={form.place} onChange={set('place')} error={errors.place} />
-      {errors.form ? <Body role="alert" color="$madder">{`▲ ${errors.form}`}</Body> : null}
-      <Button kind="main" onPress={() => void book()}>
+      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+      <Button kind="main" disabled={busy} onPress={() => void book()}>
         Book
       </Button>
     </Column>

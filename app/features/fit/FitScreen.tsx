@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { adaptationInWords, isDay, OCCASIONS, type Chart, type FittedLook, type Occasion } from '@toile/core';
 import { newId, type ClientAnswer } from '@toile/contract';
-import { call, CallError } from '../../data/call';
+import { call } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
 import {
   useClient,
@@ -13,6 +13,7 @@ import {
   useSession,
   useStudioSettings,
 } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
 import {
   Body,
   Button,
@@ -212,13 +213,10 @@ function Fitted({
   const router = useRouter();
   const refresh = useRefresh();
   const kit = useKit();
-  const [failure, setFailure] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
+  const { busy, failure, save: keep } = useSaving('Something went wrong. The chart is kept here; try again.');
   const { chart } = draft;
   const save = async (): Promise<void> => {
-    setBusy(true);
-    setFailure(null);
-    try {
+    await keep(async () => {
       const answer = await call('createChart', {
         body: { chart: { ...chart, reason: draft.reason }, visitId: draft.visitId },
         idempotencyKey: `chart-${chart.id}`,
@@ -226,14 +224,7 @@ function Fitted({
       dropDraft(`fit.${client.id}`);
       await refresh({ name: 'chart', params: { id: chart.id }, answer });
       router.replace(`/charts/${chart.id}`);
-    } catch (error) {
-      setFailure(
-        error instanceof CallError
-          ? error.message
-          : 'Something went wrong. The chart is kept here; try again.',
-      );
-      setBusy(false);
-    }
+    });
   };
   return (
     <Screen

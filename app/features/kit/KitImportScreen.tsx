@@ -9,8 +9,9 @@ import {
   type KitCsv,
 } from '@toile/core';
 import { newId, type ImportKitAnswer, type KitAnswer } from '@toile/contract';
-import { call, CallError } from '../../data/call';
+import { call } from '../../data/call';
 import { useKit, useRefresh } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
 import {
   Body,
   Button,
@@ -91,29 +92,18 @@ function Preview({ file, kit, onOther }: PreviewProps) {
   const router = useRouter();
   const refresh = useRefresh();
   const [mapping, setMapping] = useState<ColumnMapping | null>(null);
-  const [failure, setFailure] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
+  const { busy, failure, save: keep } = useSaving('Something went wrong; nothing was written. Try again.');
   const [taken, setTaken] = useState<ImportKitAnswer | null>(null);
   const [owned, setOwned] = useState(true);
   const asked = useMemo(() => ({ text: file.text, mapping, kit, owned }), [file, mapping, kit, owned]);
   const { answer: read, error } = useWork(askShades, 'readKit', taken ? null : asked);
   const summary = read ? importSummary(read) : null;
   const accept = async (): Promise<void> => {
-    setBusy(true);
-    setFailure(null);
-    try {
+    await keep(async () => {
       const body = { text: file.text, mapping: read!.mapping, leaveOutWrong: true, owned };
       setTaken(await call('importKit', { body, idempotencyKey: file.key }));
       await refresh();
-    } catch (refused) {
-      setFailure(
-        refused instanceof CallError
-          ? refused.message
-          : 'Something went wrong; nothing was written. Try again.',
-      );
-    } finally {
-      setBusy(false);
-    }
+    });
   };
   return (
     <Screen

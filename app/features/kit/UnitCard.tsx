@@ -3,6 +3,7 @@ import type { Product, ShelfLife, Unit } from '@toile/core';
 import { newId, type LedgerEntry } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useLedger, useRefresh } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Field, Figure, Label, Line, Ready } from '../../ui';
 import { dayInWords } from '../words/dates';
 import { leftInWords } from './kitView';
@@ -62,17 +63,15 @@ export function UnitCard({ unit, product, revision, mayEdit, life }: UnitCardPro
 /** Empty, or past its time: counted as nothing, and no longer proposed. Counting it again brings it back. */
 function ThrowAway({ unit }: { readonly unit: Unit }) {
   const refresh = useRefresh();
-  const [failure, setFailure] = useState<string | null>(null);
+  const { failure, save: keep } = useSaving();
   const retire = async (): Promise<void> => {
-    try {
+    await keep(async () => {
       await call('countUnit', {
         params: { id: unit.id },
         body: { id: newId(), remainingMg: 0, note: 'used up or thrown away' },
       });
       await refresh();
-    } catch (failed) {
-      setFailure(failed instanceof CallError ? failed.message : 'Something went wrong. Try again.');
-    }
+    });
   };
   return (
     <>

@@ -1,10 +1,9 @@
 import { useState } from 'react';
-import { ValidationError } from 'yup';
 import type { Product, Unit } from '@toile/core';
 import { unitInputSchema } from '@toile/contract';
-import { call, CallError, fieldErrors } from '../../data/call';
-import { errorsByField } from '../../data/errorsByField';
+import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Field, Line, View } from '../../ui';
 import { todayText } from '../words/dates';
 
@@ -22,12 +21,9 @@ export function UnitForm({ start, product, revision, onDone }: UnitFormProps) {
   const [opened, setOpened] = useState(start.openedOn ?? '');
   const [place, setPlace] = useState(start.place);
   const [grams, setGrams] = useState(String(start.remainingMg / 1000));
-  const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
-  const [failure, setFailure] = useState<string | null>(null);
+  const { failure, errors, save: keep } = useSaving();
   const save = async (): Promise<void> => {
-    setErrors({});
-    setFailure(null);
-    try {
+    await keep(async () => {
       const mg = grams.trim() === '' ? Number.NaN : Math.round(1000 * Number(grams.replace(',', '.')));
       const body = {
         ...start,
@@ -40,16 +36,7 @@ export function UnitForm({ start, product, revision, onDone }: UnitFormProps) {
       else await call('updateUnit', { params: { id: start.id }, body, revision });
       await refresh();
       onDone();
-    } catch (error) {
-      setErrors(error instanceof ValidationError ? errorsByField(error) : fieldErrors(error));
-      setFailure(
-        error instanceof CallError
-          ? error.message
-          : error instanceof ValidationError
-            ? null
-            : 'Something went wrong. Try again.',
-      );
-    }
+    });
   };
   return (
     <Column

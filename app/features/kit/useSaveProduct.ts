@@ -1,16 +1,11 @@
-import { useState } from 'react';
-import { ValidationError } from 'yup';
 import type { Product } from '@toile/core';
 import { productInputSchema } from '@toile/contract';
-import { call, CallError, fieldErrors } from '../../data/call';
-import { errorsByField } from '../../data/errorsByField';
+import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
+import { useSaving, type Saving } from '../../data/useSaving';
 import { productOf, type ProductForm } from './productForm';
 
-export type ProductSaving = {
-  readonly busy: boolean;
-  readonly failure: string | null;
-  readonly errors: Readonly<Record<string, string>>;
+export type ProductSaving = Pick<Saving, 'busy' | 'failure' | 'errors'> & {
   /** Saves; the product as saved, or null when something was wrong and is shown. */
   readonly save: (form: ProductForm, over: number | null) => Promise<Product | null>;
 };
@@ -18,34 +13,22 @@ export type ProductSaving = {
 /** Saves a product: a new one without a revision, a known one over the revision it was opened at. */
 export function useSaveProduct(): ProductSaving {
   const refresh = useRefresh();
-  const [busy, setBusy] = useState(false);
-  const [failure, setFailure] = useState<string | null>(null);
-  const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
-  const save = async (form: ProductForm, over: number | null): Promise<Product | null> => {
-    setBusy(true);
-    setFailure(null);
-    setErrors({});
-    try {
-      const body = productOf(form);
-      await productInputSchema.validate(body, { abortEarly: false });
-      const { product } =
-        over === null
-          ? await call('createProduct', { body })
-          : await call('updateProduct', { params: { id: form.id }, body, revision: over });
-      await refresh();
-      return product;
-    } catch (error) {
-      if (error instanceof ValidationError) {
-        setErrors(errorsByField(error));
-        setFailure('Some fields need another look.');
-      } else {
-        setErrors(fieldErrors(error));
-        setFailure(error instanceof CallError ? error.message : 'Something went wrong. Try again.');
-      }
-      return null;
-    } finally {
-      setBusy(false);
-    }
+  const { busy, failure, errors, save } = useSaving();
+  return {
+    busy,
+    // The form is long: that something is wrong is said at its foot too.
+    failure: failure ?? (Object.keys(errors).length > 0 ? 'Some fields need another look.' : null),
+    errors,
+    save: (form, over) =>
+      save(async () => {
+        const body = productOf(form);
+        await productInputSchema.validate(body, { abortEarly: false });
+        const { product } =
+          over === null
+            ? await call('createProduct', { body })
+            : await call('updateProduct', { params: { id: form.id }, body, revision: over });
+        await refresh();
+        return product;
+      }),
   };
-  return { busy, failure, errors, save };
 }

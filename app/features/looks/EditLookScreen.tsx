@@ -1,8 +1,9 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import type { Look } from '@toile/core';
-import { call, CallError } from '../../data/call';
+import { call } from '../../data/call';
 import { useLook, useRefresh } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Field, Ready, Screen, Subheading, Switch } from '../../ui';
 import { errorsOf, forbidsOfForm, formOf, tagsOf, type LookForm } from './lookForm';
 import { LookFormFields } from './LookFormFields';
@@ -28,15 +29,12 @@ function Edit({ look }: { readonly look: Look }) {
   );
   const [reason, setReason] = useState('');
   const [tried, setTried] = useState(false);
-  const [failure, setFailure] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
+  const { busy, failure, save: keep } = useSaving('Something went wrong. What you typed is kept; try again.');
   const errors = errorsOf(form);
 
   const save = async (): Promise<void> => {
     setTried(true);
     if (Object.keys(errors).length > 0) return;
-    setBusy(true);
-    setFailure(null);
     const next: Look = {
       ...look,
       version: look.version + 1,
@@ -50,23 +48,14 @@ function Edit({ look }: { readonly look: Look }) {
         optional.includes(step.id) ? { ...step, optional: true } : step,
       ),
     };
-    try {
+    await keep(async () => {
       const kept = await call('createLook', {
         body: { look: next },
         idempotencyKey: `look-${look.id}-${next.version}-${reason}`,
       });
       await refresh({ name: 'look', params: { id: look.id }, answer: kept });
       router.navigate(`/looks/${look.id}`);
-    } catch (error) {
-      setFailure(
-        error instanceof CallError
-          ? error.problem?.code === 'stale'
-            ? 'Someone else has saved a newer version of this look. Go back, look at it, and change it again.'
-            : error.message
-          : 'Something went wrong. What you typed is kept; try again.',
-      );
-      setBusy(false);
-    }
+    });
   };
 
   return (

@@ -2,8 +2,9 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { lookFromChart, PARTS, type Chart, type PartOfLook } from '@toile/core';
 import { newId } from '@toile/contract';
-import { call, CallError } from '../../data/call';
+import { call } from '../../data/call';
 import { useChart, useRefresh, useSession } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
 import { Body, Button, Choice, Column, Label, Ready, Screen, Subheading } from '../../ui';
 import { Notch } from '../face/Notch';
 import { EMPTY_LOOK_FORM, errorsOf, forbidsOfForm, type LookForm, tagsOf } from './lookForm';
@@ -36,16 +37,13 @@ function Make({ chart }: { readonly chart: Chart }) {
   const [parts, setParts] = useState<Readonly<Record<string, PartOfLook>>>({});
   const [lookId] = useState(newId);
   const [tried, setTried] = useState(false);
-  const [failure, setFailure] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
+  const { busy, failure, save: keep } = useSaving('Something went wrong. Nothing is lost; try again.');
   const errors = errorsOf(form);
 
   const save = async (): Promise<void> => {
     setTried(true);
     if (Object.keys(errors).length > 0) return;
-    setBusy(true);
-    setFailure(null);
-    try {
+    await keep(async () => {
       const stamp = {
         id: lookId,
         author: session.data?.name ?? '',
@@ -65,14 +63,7 @@ function Make({ chart }: { readonly chart: Chart }) {
       });
       await refresh({ name: 'look', params: { id: lookId }, answer: kept });
       router.replace(`/looks/${lookId}`);
-    } catch (error) {
-      setFailure(
-        error instanceof CallError || error instanceof RangeError
-          ? error.message
-          : 'Something went wrong. Nothing is lost; try again.',
-      );
-      setBusy(false);
-    }
+    });
   };
 
   return (

@@ -12,8 +12,9 @@ import {
   type Refit,
 } from '@toile/core';
 import { newId, type ChartAnswer, type ClientAnswer, type KitAnswer } from '@toile/contract';
-import { call, CallError } from '../../data/call';
+import { call } from '../../data/call';
 import { useChart, useClient, useKit, useRefresh, useSession } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
 import {
   Body,
   Button,
@@ -77,8 +78,7 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
   const [date, setDate] = useState(coming?.date ?? todayText());
   const [reason, setReason] = useState<string | null>(null);
   const [touched, setRefused] = useState<ReadonlySet<string> | null>(null);
-  const [failure, setFailure] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
+  const { busy, failure, save: keep } = useSaving();
   const [key] = useState(newId);
   const worn = useMemo(() => asWorn(answer.chart, answer.events), [answer]);
   const validDate = isDay(date);
@@ -96,9 +96,7 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
 
   const save = async (): Promise<void> => {
     if (!refit) return;
-    setBusy(true);
-    setFailure(null);
-    try {
+    await keep(async () => {
       const chart = acceptedRefit(refit.base, refit.changes, refused);
       const body = { parent: answer.chart.version, reason: reason ?? reasonFor(refit, date), chart };
       const kept = await call('createVersion', {
@@ -108,10 +106,7 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
       });
       await refresh({ name: 'chart', params: { id: chart.id }, answer: kept });
       router.replace(`/charts/${chart.id}`);
-    } catch (caught) {
-      setFailure(caught instanceof CallError ? caught.message : 'Something went wrong. Try again.');
-      setBusy(false);
-    }
+    });
   };
   const toggle = (id: string): void =>
     setRefused(new Set(refused.has(id) ? [...refused].filter((other) => other !== id) : [...refused, id]));

@@ -2,8 +2,9 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { RULE_GROUPS, RULES, SEVERITIES, type Rule, type RuleGrades, type Severity } from '@toile/core';
 import { may, type StudioSettingsAnswer } from '@toile/contract';
-import { call, CallError } from '../../data/call';
+import { call } from '../../data/call';
 import { useRefresh, useSession, useStudioSettings } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
 import { Body, Button, Choice, Column, Label, Line, Ready, Screen, Subheading } from '../../ui';
 import { SEVERITY_MARKS } from './reviewView';
 
@@ -25,22 +26,19 @@ export function RulesScreen() {
 
 function Rules({ answer, mayGrade }: { readonly answer: StudioSettingsAnswer; readonly mayGrade: boolean }) {
   const refresh = useRefresh();
-  const [failure, setFailure] = useState<string | null>(null);
+  const { failure, save: keep } = useSaving();
   const [open, setOpen] = useState<string | null>(null);
   const { ruleGrades } = answer.settings;
   const grade = async (rule: Rule, to: Severity | 'off'): Promise<void> => {
-    setFailure(null);
     const { [rule.id]: _old, ...others } = ruleGrades;
     const next: RuleGrades = to === rule.severity ? others : { ...others, [rule.id]: to };
-    try {
+    await keep(async () => {
       const saved = await call('updateStudioSettings', {
         body: { ...answer.settings, ruleGrades: next },
         revision: answer.revision,
       });
       await refresh({ name: 'studioSettings', params: {}, answer: saved });
-    } catch (error) {
-      setFailure(error instanceof CallError ? error.message : 'Something went wrong. Try again.');
-    }
+    });
   };
   return (
     <Column gap="$4">

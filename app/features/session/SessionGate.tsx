@@ -6,10 +6,13 @@ import { CallError } from '../../data/call';
 import { useSession, useStudioSettings } from '../../data/hooks';
 import { forgetWhatWasRead, keepAppOnHand } from '../../data/offline';
 import { watchNetwork } from '../../data/outbox';
-import { Failed, Loading, View } from '../../ui';
+import { Failed, Loading, Mishap, View } from '../../ui';
 import { Frame } from '../frame/Frame';
 import { tellDaysIn } from '../words/dates';
 import { SignInScreen } from './SignInScreen';
+
+const KEPT =
+  'Charts being changed, readings being taken and what was recorded at the chair are on this device. Nothing of them is lost.';
 
 /** Nothing of a studio is shown before someone of it has signed in. */
 export function SessionGate({ children }: { readonly children: ReactNode }) {
@@ -30,7 +33,14 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
     };
     return <SignInScreen onSignedIn={enter} />;
   }
-  if (session.data) return <Frame bare={path.endsWith('/chair')}>{children}</Frame>;
+  if (session.data)
+    return (
+      <Frame bare={path.endsWith('/chair')}>
+        <Mishap place={path} kept={KEPT}>
+          {children}
+        </Mishap>
+      </Frame>
+    );
   return (
     <View flex={1} backgroundColor="$background" justifyContent="center">
       {session.error ? <Failed words={session.error.message} onRetry={session.retry} /> : <Loading />}

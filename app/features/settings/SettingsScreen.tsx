@@ -6,6 +6,7 @@ import { useSession, useStudioSettings } from '../../data/hooks';
 import { forgetWhatWasRead } from '../../data/offline';
 import { Body, Button, Choice, Column, Ready, Rule, Screen, Subheading } from '../../ui';
 import { StudioSchools } from './StudioSchools';
+import { StudioZone } from './StudioZone';
 import { THEME_CHOICES, useThemeChoice } from './theme';
 
 /** Who is signed in, how the app looks, charts from elsewhere, signing out. */
@@ -50,6 +51,13 @@ export function SettingsScreen() {
               <Body color="$inkSoft">Where schools differ, looks are fitted this way.</Body>
               <Ready remote={settings}>
                 {(answer) => <StudioSchools answer={answer} mayChange={may(who.role, 'manage')} />}
+              </Ready>
+            </Column>
+            <Rule />
+            <Column>
+              <Subheading>The studio’s days</Subheading>
+              <Ready remote={settings}>
+                {(answer) => <StudioZone answer={answer} mayChange={may(who.role, 'manage')} />}
               </Ready>
             </Column>
             <Rule />

@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { SCHOOL_NAMES, SCHOOL_QUESTIONS, type Answer, type School, type SchoolAnswers } from '@toile/core';
 import type { StudioSettingsAnswer } from '@toile/contract';
-import { call, CallError } from '../../data/call';
+import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Label, Line } from '../../ui';
 import { SchoolQuestion } from '../chart/SchoolQuestion';
 
@@ -19,27 +20,20 @@ export function StudioSchools({
 }) {
   const refresh = useRefresh();
   const [open, setOpen] = useState(false);
-  const [failure, setFailure] = useState<string | null>(null);
+  const { failure, save } = useSaving();
   const schools = answer.settings.schools ?? {};
   const decided = SCHOOL_NAMES.filter((school) => schools[school] !== undefined);
 
-  const save = async (next: Partial<SchoolAnswers>): Promise<void> => {
-    setFailure(null);
-    try {
-      const saved = await call('updateStudioSettings', {
-        body: { ...answer.settings, schools: next },
-        revision: answer.revision,
-      });
-      await refresh({ name: 'studioSettings', params: {}, answer: saved });
-    } catch (error) {
-      setFailure(error instanceof CallError ? error.message : 'Something went wrong. Try again.');
-    }
+  const keep = async (next: Partial<SchoolAnswers>): Promise<void> => {
+    const body = { ...answer.settings, schools: next };
+    const saved = await save(() => call('updateStudioSettings', { body, revision: answer.revision }));
+    if (saved) await refresh({ name: 'studioSettings', params: {}, answer: saved });
   };
   const decide = <S extends School>(school: S, chosen: Answer<S>): void =>
-    void save({ ...schools, [school]: chosen });
+    void keep({ ...schools, [school]: chosen });
   const leave = (school: School): void => {
     const { [school]: _left, ...others } = schools;
-    void save(others);
+    void keep(others);
   };
 
   return (

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { newId, newSecret, SHARE_DAYS, sharePath, type ShareDays } from '@toile/contract';
-import { call, CallError } from '../../data/call';
+import { call } from '../../data/call';
 import { useRefresh, useSession, useShares } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
 import { Body, Button, Choice, Column, Dialog, Field, Label, Line, Ready, Switch } from '../../ui';
 import { dayInWords } from '../words/dates';
 
@@ -18,16 +19,14 @@ export function ShareDialog({ chartId, version, onClose }: ShareDialogProps) {
   const [cautions, setCautions] = useState(false);
   const [link, setLink] = useState<string | null>(null);
   const [copied, setCopied] = useState(false);
-  const [failure, setFailure] = useState<string | null>(null);
+  const { failure, save } = useSaving();
+  const [uncopied, setUncopied] = useState(false);
 
   const tried = async (work: () => Promise<unknown>): Promise<void> => {
-    setFailure(null);
-    try {
+    await save(async () => {
       await work();
       await refresh();
-    } catch (error) {
-      setFailure(error instanceof CallError ? error.message : 'Something went wrong. Try again.');
-    }
+    });
   };
   const make = (): Promise<void> =>
     tried(async () => {
@@ -44,7 +43,7 @@ export function ShareDialog({ chartId, version, onClose }: ShareDialogProps) {
   const copy = (text: string): void => {
     navigator.clipboard?.writeText(text).then(
       () => setCopied(true),
-      () => setFailure('It could not be copied: mark the link and copy it by hand.'),
+      () => setUncopied(true),
     );
   };
   const [now] = useState(() => Date.now());
@@ -64,6 +63,11 @@ export function ShareDialog({ chartId, version, onClose }: ShareDialogProps) {
           Make a link
         </Button>
         {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+        {uncopied ? (
+          <Body role="alert" color="$madder">
+            ▲ It could not be copied: mark the link and copy it by hand.
+          </Body>
+        ) : null}
         {link ? (
           <Column gap="$1">
             <Field label="The link, shown this once" value={link} onChange={() => undefined} />
