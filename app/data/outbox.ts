@@ -112,7 +112,11 @@ async function keep(item: Outgoing): Promise<void> {
  */
 export function flush(): Promise<void> {
   again = true;
-  sending ??= sendAll().finally(() => (sending = null));
+  sending ??= sendAll().finally(() => {
+    sending = null;
+    // Asked for in the moment between the last look and this one.
+    if (again) void flush();
+  });
   return sending;
 }
 
@@ -130,6 +134,8 @@ async function sendAll(): Promise<void> {
     }
     change({ failure: null });
   } catch (error) {
+    // The next try is the clock's.
+    again = false;
     change({ failure: error instanceof CallError ? error.message : 'Not sent. It is kept here.' });
     timer = setTimeout(() => void flush(), RETRY_MS[Math.min(tries++, RETRY_MS.length - 1)]);
   }

@@ -93,11 +93,6 @@ export const BREAKAGES = [
     'event.preventDefault();',
   ),
   outbox(
-    'what was posted while others go is left',
-    '    while (again) {',
-    '    for (let once = true; once; once = false) {',
-  ),
-  outbox(
     'arrived ones are let go of too early',
     'filter((a) => !eventIds.includes(a.input.id))',
     'filter(() => false)',
@@ -143,10 +138,11 @@ export const BREAKAGES = [
   idempotency('keys are let go of while they may come again', 'KEY_DAYS * 86_400_000', '1'),
   idempotency('keys are never let go of', '      await pruneKeys(tx, now);\n', ''),
   idempotency('an unknown field is dropped', 'stripUnknown: false', 'stripUnknown: true'),
+  idempotency('what was written is not said in the trace', 'route: name,', "route: '',"),
   idempotency(
-    'a write leaves no trace',
-    "        .insertInto('audit')",
-    "        .insertInto('audit' as never)",
+    'who wrote is not said in the trace',
+    'account_id: caller.accountId,\n          route',
+    'account_id: null,\n          route',
   ),
   idempotency(
     'an edit needs no revision',

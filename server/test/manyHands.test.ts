@@ -138,3 +138,20 @@ test('the same step worked by the next version is taken from the kit again', asy
   for (const { unit_id, mg } of rows) expect(-mg).toBeCloseTo(should.get(unit_id)!, 6);
   expect(rows.map((r) => r.unit_id).sort()).toEqual([...should.keys()].sort());
 });
+
+test('more taken than was counted leaves nothing, not less', async () => {
+  const step = steps.find((s) => s.id !== steps[0]!.id)!;
+  const unitId = step.use.find((u) => u.unitId !== null)!.unitId!;
+  const count = { id: newId(), remainingMg: 0.5, note: 'nearly out' };
+  await phones[0]!.post(`/api/units/${unitId}/counts`).set(keyed()).send(count).expect(201);
+  await tell(0, step.id, { kind: 'undone' }).expect(201);
+  await phones[0]!
+    .post(`/api/units/${unitId}/counts`)
+    .set(keyed())
+    .send({ ...count, id: newId() })
+    .expect(201);
+  await tell(0, step.id, { kind: 'done' }).expect(201);
+  const { body } = await phones[0]!.get(`/api/units/${unitId}/ledger`).expect(200);
+  expect((body as { remainingMg: number }).remainingMg).toBe(0);
+  expect((body as { entries: { mg: number }[] }).entries[0]!.mg).toBeLessThan(-0.5);
+});

@@ -130,6 +130,37 @@ describe('one key, one write', () => {
     expect((await artist.post('/api/clients').set(key).send(body).expect(201)).body).toEqual(mine.body);
   });
 
+  test('the same edit from another revision is another write', async () => {
+    const body = newClient();
+    await artist.post('/api/clients').set(keyed()).send(body).expect(201);
+    const key = keyed();
+    const put = (revision: number) =>
+      artist
+        .put(`/api/clients/${body.id}`)
+        .set({ ...key, 'if-match': String(revision) })
+        .send(body);
+    await put(1).expect(200);
+    expect((await put(2).expect(422)).body.code).toBe('key-reused');
+  });
+
+  test('every write leaves a trace of who wrote what; a refused one and a repeat leave none', async () => {
+    const traces = (subject: string) =>
+      inStudio(server.db, demo.studio.id, (tx) =>
+        tx.selectFrom('audit').select(['route', 'account_id']).where('subject', '=', subject).execute(),
+      );
+    const key = keyed();
+    const body = newClient();
+    await artist
+      .post('/api/clients')
+      .set(keyed())
+      .send({ ...body, name: '' })
+      .expect(422);
+    expect(await traces(body.id)).toEqual([]);
+    for (let i = 0; i < 2; i++) await artist.post('/api/clients').set(key).send(body).expect(201);
+    const account = demo.people.find((p) => p.role === 'artist')!.id;
+    expect(await traces(body.id)).toEqual([{ route: 'createClient', account_id: account }]);
+  });
+
   test('the same key in another studio is another write', async () => {
     const stranger = await server.signedIn('stranger');
     const key = keyed();
