@@ -70,10 +70,19 @@ function KitView({ kit, mayEdit }: { readonly kit: Kit; readonly mayEdit: boolea
   );
   if (kit.products.length === 0)
     return (
-      <Empty title="The kit is empty" words="Bring it in from a CSV file, or add the first product by hand.">
-        <Button kind="main" onPress={() => router.navigate('/kit/import')}>
-          Bring in a file
-        </Button>
+      <Empty
+        title="The kit is empty"
+        words={
+          mayEdit
+            ? 'Bring it in from a CSV file, or add the first product by hand.'
+            : 'An artist of the studio brings it in.'
+        }
+      >
+        {mayEdit ? (
+          <Button kind="main" onPress={() => router.navigate('/kit/import')}>
+            Bring in a file
+          </Button>
+        ) : null}
       </Empty>
     );
   return (
