@@ -260,6 +260,8 @@ test.each(rights)(
     answers = around(role, one, body);
     open(one.element);
     await screen.findAllByText(says);
+    // Who is asking is known by now: what is missing is not merely late.
+    await act(() => new Promise((resolve) => setTimeout(resolve, 30)));
     await waitFor(() =>
       expect(screen.queryAllByRole('button', { name: one.may!.button }).length > 0).toBe(offered),
     );
