@@ -1,9 +1,8 @@
-import { TamaguiProvider } from '@tamagui/core';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { SWRConfig } from 'swr';
 import type { Role } from '@toile/contract';
-import { config } from '../ui/tamagui.config';
+import { Themed } from '../ui/Themed.testing';
 import { ClientScreen } from './clients/ClientScreen';
 import { ClientsList } from './clients/ClientsList';
 import { KitScreen } from './kit/KitScreen';
@@ -54,11 +53,11 @@ beforeEach(() => {
 
 const open = (element: ReactElement) =>
   render(
-    <TamaguiProvider config={config} defaultTheme="light">
+    <Themed>
       <SWRConfig value={{ provider: () => new Map(), dedupingInterval: 0, shouldRetryOnError: false }}>
         {element}
       </SWRConfig>
-    </TamaguiProvider>,
+    </Themed>,
   );
 
 const DAY = '2031-05-14';

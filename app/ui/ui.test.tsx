@@ -1,24 +1,18 @@
-import { TamaguiProvider } from '@tamagui/core';
 import { fireEvent, render, screen } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { Button, Choice, Field, Mishap, Ready, Stepper, Swatch } from '.';
-import { config } from './tamagui.config';
+import { Themed } from './Themed.testing';
 
-const draw = (element: ReactElement) =>
-  render(
-    <TamaguiProvider config={config} defaultTheme="light">
-      {element}
-    </TamaguiProvider>,
-  );
+const draw = (element: ReactElement) => render(<Themed>{element}</Themed>);
 
 test('a remote value is drawn waiting, failed with a way to retry, and ready', () => {
   const retry = jest.fn();
   const view = (remote: { data?: string; error?: Error }) => (
-    <TamaguiProvider config={config} defaultTheme="light">
+    <Themed>
       <Ready remote={{ data: remote.data, error: remote.error, retry }}>
         {(data) => <span>{data}</span>}
       </Ready>
-    </TamaguiProvider>
+    </Themed>
   );
   const { rerender } = render(view({}));
   expect(screen.getByRole('status').textContent).toContain('One moment');
@@ -126,12 +120,12 @@ describe('a place that stumbles', () => {
     return <span>the chart</span>;
   };
   const view = (place: string) => (
-    <TamaguiProvider config={config} defaultTheme="light">
+    <Themed>
       <span>the rest</span>
       <Mishap place={place} kept="Your chart is on this device.">
         <Place />
       </Mishap>
-    </TamaguiProvider>
+    </Themed>
   );
   beforeEach(() => {
     broken = true;
