@@ -1,6 +1,7 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { Button, Choice, Field, Mishap, Ready, Stepper, Swatch } from '.';
+import { config } from './tamagui.config';
 import { Themed } from './Themed.testing';
 
 const draw = (element: ReactElement) => render(<Themed>{element}</Themed>);
