@@ -1,11 +1,11 @@
 import { useDeferredValue, useMemo, useState } from 'react';
-import { acceptFinding, type Chart, type Kit, type RuleGrades } from '@toile/core';
+import { acceptFinding, chartAsReviewed, type Chart, type Kit, type RuleGrades } from '@toile/core';
 import { useStudioSettings } from '../../data/hooks';
 import { useSame } from '../../data/useSame';
 import { Body, Button, Column, Label, Line, Subheading } from '../../ui';
 import { askFitting, useWork } from '../../workers';
 import { FindingRow } from './FindingRow';
-import { acceptedLines, fixed, openLines, reviewInWords, withoutWords } from './reviewView';
+import { acceptedLines, fixed, openLines, reviewInWords } from './reviewView';
 
 type ReviewPanelProps = {
   readonly chart: Chart;
@@ -24,8 +24,8 @@ const NO_GRADES: RuleGrades = {};
 export function ReviewPanel({ chart, kit, editable, onChange, onSelect }: ReviewPanelProps) {
   const settings = useStudioSettings();
   const grades = settings.data?.settings.ruleGrades ?? NO_GRADES;
-  // A note changes nothing that is looked over.
-  const drawn = useSame(useDeferredValue(useMemo(() => withoutWords(chart), [chart])));
+  // Of a note only what rules look for: the rest changes nothing here.
+  const drawn = useSame(useDeferredValue(useMemo(() => chartAsReviewed(chart), [chart])));
   const asked = useMemo(() => (kit ? { chart: drawn, kit, grades } : null), [drawn, kit, grades]);
   const { answer } = useWork(askFitting, 'review', asked);
   const [open, setOpen] = useState(false);

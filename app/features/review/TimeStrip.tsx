@@ -1,10 +1,9 @@
 import { useDeferredValue, useMemo, useState } from 'react';
-import { orderedSteps, type Chart, type StepOrder } from '@toile/core';
+import { chartAsReviewed, orderedSteps, type Chart, type StepOrder } from '@toile/core';
 import { Body, Button, Column, Label, Line, View } from '../../ui';
 import { askFitting, useWork } from '../../workers';
 import { useSame } from '../../data/useSame';
 import { OwnTimings } from './OwnTimings';
-import { withoutWords } from './reviewView';
 import { choiceInWords, saversInWords, timeInWords } from './timeView';
 
 type TimeStripProps = {
@@ -18,7 +17,7 @@ type TimeStripProps = {
  * save the most.
  */
 export function TimeStrip({ chart, editable, onChange }: TimeStripProps) {
-  const drawn = useSame(useDeferredValue(useMemo(() => withoutWords(chart), [chart])));
+  const drawn = useSame(useDeferredValue(useMemo(() => chartAsReviewed(chart), [chart])));
   const asked = useMemo(() => ({ chart: drawn }), [drawn]);
   const { answer } = useWork(askFitting, 'order', asked);
   const [open, setOpen] = useState(false);

@@ -38,12 +38,3 @@ export function fixed(
   );
   return finding?.fix?.apply(chart) ?? chart;
 }
-
-/** A chart as far as it is looked over and timed: without the words that are written to it. */
-export function withoutWords(chart: Chart): Chart {
-  return {
-    ...chart,
-    reason: '',
-    steps: chart.steps.map((step) => (step.note === '' ? step : { ...step, note: '' })),
-  };
-}

@@ -9,5 +9,6 @@ export {
   type ReviewFinding,
   type RuleGrades,
 } from './reviewChart';
+export { chartAsReviewed } from './notes';
 export { SEVERITIES, type Fix, type Found, type Rule, type Severity } from './rule';
 export { acceptsOrder, orderChoices, type ChartOrderChoice } from './orderChoices';

@@ -2,6 +2,7 @@ import { familiesMeant, ingredientsKnown, matchAllergens } from '../../care';
 import { shelfLife } from '../../kit';
 import { withoutStep, type Step } from '../../look';
 import { impossibleBecause, sensitivitiesOf } from '../../shade';
+import { says } from '../notes';
 import { changed, found, nameOf, type Fix, type Reviewed, type Rule } from '../rule';
 
 const AT_EYES: readonly string[] = ['eye', 'liner', 'lash'];
@@ -21,7 +22,6 @@ const TOOL_OF: Readonly<Record<string, readonly Step['tool'][]>> = {
   latex: ['damp sponge', 'puff'],
   nickel: ['spatula'],
 };
-const NOTED_SAFE = /latex-free|nickel-free|plastic spatula/i;
 const sensitiveTo = (on: Reviewed): readonly string[] => on.chart.client.sensitivities;
 
 /** A first step that cleans, under an id made from the step it comes before. */
@@ -101,7 +101,7 @@ export const CARE_RULES: readonly Rule[] = [
         .filter((family, i, all) => all.indexOf(family) === i)
         .flatMap((family) => {
           const tools = TOOL_OF[family] ?? [];
-          const steps = on.steps.filter((s) => tools.includes(s.tool) && !NOTED_SAFE.test(s.note));
+          const steps = on.steps.filter((s) => tools.includes(s.tool) && !says(s.note, 'latex-free'));
           if (steps.length === 0) return [];
           const free = `${family}-free`;
           return [
@@ -287,7 +287,7 @@ export const CARE_RULES: readonly Rule[] = [
         ? []
         : on.steps
             .filter((s) => on.products(s).some((p) => p.kind === 'lashes'))
-            .filter((s) => !/patch test/i.test(s.note))
+            .filter((s) => !says(s.note, 'patch test'))
             .map((s) =>
               found(
                 [s],

@@ -1,6 +1,7 @@
 import { sidesWhere, type Features, type Placement } from '../../face';
 import { propertiesOf } from '../../kit';
 import { newStep, withStep, type Chart, type Step } from '../../look';
+import { says } from '../notes';
 import { changed, finishIs, found, isShiny, nameOf, type Fix, type Reviewed, type Rule } from '../rule';
 
 /** An id made from another, for a step a fix adds. */
@@ -332,7 +333,7 @@ export const WEAR_RULES: readonly Rule[] = [
             .filter(
               (s) =>
                 s.role === 'lip' &&
-                !/touch-up/i.test(s.note) &&
+                !says(s.note, 'touch-up') &&
                 on
                   .products(s)
                   .some(
@@ -394,7 +395,7 @@ export const WEAR_RULES: readonly Rule[] = [
       const balm = on.steps.some(
         (s) =>
           ['clean', 'prep', 'prime'].includes(s.phase) &&
-          (/balm/i.test(s.title + s.note) || s.placements.some((p) => 'guide' in p && p.guide === 'lips')),
+          (says(s.title + s.note, 'balm') || s.placements.some((p) => 'guide' in p && p.guide === 'lips')),
       );
       if (!matte || balm) return [];
       const step: Step = {
