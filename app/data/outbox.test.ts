@@ -242,6 +242,16 @@ describe('a device that is full', () => {
   });
 });
 
+test('a store that never opens holds nobody up: it is sent, and the chair opens', async () => {
+  const result = box();
+  const hangs = jest.spyOn(indexedDB, 'open').mockImplementation(() => new EventTarget() as IDBOpenDBRequest);
+  act(() => post(item(1)));
+  await waitFor(() => expect(sent).toEqual(['01']), { timeout: 20_000 });
+  await waitFor(() => expect(result.current.ready).toBe(true), { timeout: 20_000 });
+  hangs.mockRestore();
+  await waitFor(() => expect(result.current.waiting).toEqual([]), { timeout: 20_000 });
+}, 60_000);
+
 test('posted one after the other while others are being sent, each goes once and in order', async () => {
   const result = box();
   let release = (): void => undefined;

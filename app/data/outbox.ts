@@ -51,12 +51,28 @@ function change(more: Partial<OutboxState>): void {
 async function onDevice(work: (store: OutboxStore) => Promise<void>): Promise<boolean> {
   try {
     opened ??= openOutboxStore();
-    await work(await opened);
+    await work(await inTime(opened));
     return true;
   } catch {
     // Opened anew next time: storage comes back when something else is thrown away.
     opened = null;
     return false;
+  }
+}
+
+/** Longer than this nobody waits for the device's store, ms: some browsers let opening it hang for good. */
+const OPEN_MS = 3000;
+
+/** What comes in time; rejects when it does not. */
+async function inTime<T>(coming: Promise<T>): Promise<T> {
+  let tooLate: ReturnType<typeof setTimeout> | undefined;
+  const late = new Promise<never>((_, reject) => {
+    tooLate = setTimeout(() => reject(new Error('the store does not open')), OPEN_MS);
+  });
+  try {
+    return await Promise.race([coming, late]);
+  } finally {
+    clearTimeout(tooLate);
   }
 }
 
