@@ -1,4 +1,5 @@
 import {
+  addDays,
   lightnessAtDepth,
   shiftDepth,
   type Family,
@@ -905,13 +906,8 @@ export function unitsOn(today: string): Unit[] {
     id: idFor(`unit ${product.id}`),
     productId: product.id,
     openedOn:
-      i % 9 === 4 ? null : daysFrom(today, -((i * 23) % 150) - 5 - (i % 31 === 30 && i < GROWN ? 700 : 0)),
+      i % 9 === 4 ? null : addDays(today, -((i * 23) % 150) - 5 - (i % 31 === 30 && i < GROWN ? 700 : 0)),
     remainingMg: Math.round(product.mgPerMeasure * (12 + ((i * 37) % 90))),
     place: `case ${1 + (i % 3)}, ${'ABCDEF'[Math.floor(i / 3) % 6]}${1 + (i % 8)}`,
   }));
-}
-
-/** A date some days from another. */
-export function daysFrom(date: string, days: number): string {
-  return new Date(Date.parse(`${date}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
 }

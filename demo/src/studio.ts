@@ -1,4 +1,5 @@
 import {
+  addDays,
   fitLook,
   inferLandmarks,
   nextVersion,
@@ -22,7 +23,7 @@ import { CLIENTS, clientNamed, type DemoClient } from './clients';
 import { idFor } from './ids';
 import { lookNamed, LOOKS } from './looks';
 import { PALETTES } from './palettes';
-import { daysFrom, PRODUCTS, unitsOn } from './products';
+import { PRODUCTS, unitsOn } from './products';
 
 /** Demo sign-ins, printed by the start command. They are no secret and open nothing but the demo. */
 export const SIGN_INS = [
@@ -105,7 +106,7 @@ function earlierReading(client: DemoClient, newest: Reading, days: number, steps
   const then = Object.fromEntries(
     SKIN_ZONES.map((zone) => [zone, shiftDepth(client.skin[zone], steps)]),
   ) as Record<SkinZone, Lab>;
-  const date = daysFrom(newest.at.slice(0, 10), -days);
+  const date = addDays(newest.at.slice(0, 10), -days);
   return {
     id: idFor(`reading ${client.name} ${days}`),
     clientId: client.id,
@@ -166,15 +167,15 @@ function fitted(
  */
 export function demoStudio(today: string): StudioBundle {
   const kit: Kit = { products: PRODUCTS, units: unitsOn(today) };
-  const wedding = daysFrom(today, 9);
-  const gala = daysFrom(today, 4);
-  const portraits = daysFrom(today, 2);
-  const eightMonthsAgo = daysFrom(today, -243);
+  const wedding = addDays(today, 9);
+  const gala = addDays(today, 4);
+  const portraits = addDays(today, 2);
+  const eightMonthsAgo = addDays(today, -243);
 
   const taken = (c: DemoClient, date: string): Reading =>
     c.name === 'Isaura Penhallow' ? withSpots(reading(c, date), c.skin) : reading(c, date);
   const readings = CLIENTS.filter((c) => c.name !== 'Beatrix Lindqvist').map((c) =>
-    taken(c, c.driftSteps !== 0 ? eightMonthsAgo : daysFrom(today, -6 - (c.birthYear % 19))),
+    taken(c, c.driftSteps !== 0 ? eightMonthsAgo : addDays(today, -6 - (c.birthYear % 19))),
   );
   readings.push(
     ...HISTORY.flatMap(({ name, before }) =>
@@ -203,8 +204,8 @@ export function demoStudio(today: string): StudioBundle {
     'Harbour Morning',
     readingOf(bride.name),
     kit,
-    occasion('trial', daysFrom(today, -21), 5),
-    `${daysFrom(today, -21)}T10:30:00Z`,
+    occasion('trial', addDays(today, -21), 5),
+    `${addDays(today, -21)}T10:30:00Z`,
     'Trial',
   );
   const calmer = nextVersion(
@@ -218,7 +219,7 @@ export function demoStudio(today: string): StudioBundle {
     trial,
     {
       author: 'Runa Castellane',
-      at: `${daysFrom(today, -20)}T17:00:00Z`,
+      at: `${addDays(today, -20)}T17:00:00Z`,
       reason: 'After the trial: a calmer lip, the rest stays',
     },
   );
@@ -228,7 +229,7 @@ export function demoStudio(today: string): StudioBundle {
     readingOf('Morwenna Penhallow'),
     kit,
     occasion('wedding', wedding, 10),
-    `${daysFrom(today, -20)}T12:00:00Z`,
+    `${addDays(today, -20)}T12:00:00Z`,
     'Soft, with the eyes placed open',
   );
   const gmaster = fitted(
@@ -237,7 +238,7 @@ export function demoStudio(today: string): StudioBundle {
     readingOf('Ignace Dovrel'),
     kit,
     occasion('gala', gala, 6),
-    `${daysFrom(today, -3)}T09:00:00Z`,
+    `${addDays(today, -3)}T09:00:00Z`,
     'For the lamps',
   );
   const attendant = fitted(
@@ -246,7 +247,7 @@ export function demoStudio(today: string): StudioBundle {
     readingOf('Leocadia Brandt'),
     kit,
     occasion('wedding', wedding, 12),
-    `${daysFrom(today, -12)}T15:00:00Z`,
+    `${addDays(today, -12)}T15:00:00Z`,
     'Fitted from the bride’s look',
   );
   const singer = clientNamed('Thandeka Moor');
@@ -255,7 +256,7 @@ export function demoStudio(today: string): StudioBundle {
     'Lamplight',
     readingOf(singer.name),
     kit,
-    occasion('gala', daysFrom(eightMonthsAgo, 1), 6),
+    occasion('gala', addDays(eightMonthsAgo, 1), 6),
     `${eightMonthsAgo}T11:00:00Z`,
     'Spring gala',
   );
@@ -273,7 +274,7 @@ export function demoStudio(today: string): StudioBundle {
     event: recordedBy('Teodor Marsh', {
       id: idFor(`event ${chart.id} ${stepId} ${n}`),
       stepId,
-      at: new Date(Date.parse(`${daysFrom(eightMonthsAgo, 1)}T16:10:00Z`) + n * 60_000).toISOString(),
+      at: new Date(Date.parse(`${addDays(eightMonthsAgo, 1)}T16:10:00Z`) + n * 60_000).toISOString(),
       ...what,
     }),
   });
@@ -379,7 +380,7 @@ export function demoStudio(today: string): StudioBundle {
         ...choir,
         readyBy: '11:20',
       }),
-      visit('Renske Halloran', 'trial', daysFrom(today, 1), '14:00', 'Quayside Room'),
+      visit('Renske Halloran', 'trial', addDays(today, 1), '14:00', 'Quayside Room'),
       visit('Ignace Dovrel', 'gala', gala, '17:00', 'Furnace Hall', {
         ...guild,
         readyBy: '18:00',
