@@ -5,10 +5,14 @@ import { TamaguiProvider, Theme } from '@tamagui/core';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
 import { SWRConfig } from 'swr';
+import { Mishap } from '../features/frame/Mishap';
 import { SessionGate } from '../features/session/SessionGate';
 import { ThemeProvider } from '../features/settings/theme';
 import { config } from '../ui/tamagui.config';
 import { View } from '../ui';
+
+/** A screen that stumbles is shut in where it stands. */
+export const unstable_settings = { screenErrorBoundary: Mishap };
 
 export default function Layout() {
   useFonts({

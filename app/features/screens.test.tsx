@@ -5,6 +5,7 @@ import type { Role } from '@toile/contract';
 import { Themed } from '../ui/Themed.testing';
 import { ClientScreen } from './clients/ClientScreen';
 import { ClientsList } from './clients/ClientsList';
+import { Mishap } from './frame/Mishap';
 import { KitScreen } from './kit/KitScreen';
 import { LooksList } from './looks/LooksList';
 import { LookScreen } from './looks/LookScreen';
@@ -292,4 +293,14 @@ describe('what may not be there', () => {
     open(element);
     expect((await screen.findAllByText(/There is nothing here by that id/)).length).toBeGreaterThan(0);
   });
+});
+
+test('a place that stumbles says what it said and what is kept, and opens again', async () => {
+  const retry = jest.fn(() => Promise.resolve());
+  open(<Mishap error={new Error('steps is not iterable')} retry={retry} />);
+  const alert = screen.getByRole('alert').textContent;
+  expect(alert).toContain('steps is not iterable');
+  expect(alert).toContain('kept on this device');
+  fireEvent.click(screen.getByRole('button', { name: 'Open it again' }));
+  await waitFor(() => expect(retry).toHaveBeenCalledTimes(1));
 });

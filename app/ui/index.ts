@@ -8,7 +8,6 @@ export { FileButton } from './FileButton';
 export * from './icons';
 export { Column, Judged, Line, Rule, View } from './layout';
 export { LabField } from './LabField';
-export { Mishap } from './Mishap';
 export { Progress } from './Progress';
 export { Row } from './Row';
 export { Screen } from './Screen';

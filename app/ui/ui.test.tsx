@@ -1,6 +1,6 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import type { ReactElement } from 'react';
-import { Button, Choice, Field, Mishap, Ready, Stepper, Swatch } from '.';
+import { Button, Choice, Field, Ready, Stepper, Swatch } from '.';
 import { config } from './tamagui.config';
 import { Themed } from './Themed.testing';
 
@@ -113,46 +113,3 @@ test.each(['light', 'dark'] as const)(
       expect(theme[surface]).toMatch(/^#(..)\1\1$/);
   },
 );
-
-describe('a place that stumbles', () => {
-  let broken = true;
-  const Place = () => {
-    if (broken) throw new Error('steps is not iterable');
-    return <span>the chart</span>;
-  };
-  const view = (place: string) => (
-    <Themed>
-      <span>the rest</span>
-      <Mishap place={place} kept="Your chart is on this device.">
-        <Place />
-      </Mishap>
-    </Themed>
-  );
-  beforeEach(() => {
-    broken = true;
-    jest.spyOn(console, 'error').mockImplementation(() => undefined);
-  });
-  afterEach(() => jest.restoreAllMocks());
-
-  test('is told with what is kept, the rest goes on, and it opens again', () => {
-    render(view('/charts/1'));
-    expect(screen.getByText('the rest')).toBeTruthy();
-    const alert = screen.getByRole('alert').textContent;
-    expect(alert).toContain('Your chart is on this device.');
-    expect(alert).toContain('steps is not iterable');
-    fireEvent.click(screen.getByRole('button', { name: 'Open it again' }));
-    expect(screen.getByRole('alert')).toBeTruthy();
-    broken = false;
-    fireEvent.click(screen.getByRole('button', { name: 'Open it again' }));
-    expect(screen.getByText('the chart')).toBeTruthy();
-  });
-
-  test('is left behind at another place', () => {
-    const { rerender } = render(view('/charts/1'));
-    broken = false;
-    rerender(view('/charts/1'));
-    expect(screen.queryByText('the chart')).toBeNull();
-    rerender(view('/clients'));
-    expect(screen.getByText('the chart')).toBeTruthy();
-  });
-});

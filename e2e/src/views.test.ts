@@ -184,3 +184,28 @@ test('a change of theme takes nothing that was typed', async () => {
   expect(complaints).toEqual([]);
   await context.close();
 });
+
+test.each([
+  ['phone', PHONE],
+  ['wide', WIDE],
+])('a place that stumbles leaves the others standing and opens again: %s', async (_size, viewport) => {
+  const { context, page } = await openAs(browser, 'owner', viewport);
+  // Looks that are none: the list cannot be drawn.
+  await page.route('**/api/looks', (route) => route.fulfill({ json: [null] }));
+  await page.getByRole('link', { name: 'Looks', exact: true }).click();
+  const alert = page.getByRole('alert');
+  await alert.getByText('This place has stumbled').waitFor();
+  expect(new URL(page.url()).pathname).toBe('/looks');
+  await page.getByRole('link', { name: 'Clients', exact: true }).click();
+  await page.getByRole('link', { name: 'Isaura Penhallow' }).waitFor();
+  await page.getByRole('link', { name: 'Looks', exact: true }).click();
+  await page.unroute('**/api/looks');
+  // Whoever comes by keys finds the button too.
+  for (let i = 0; i < 20 && (await alert.count()) > 0; i++) {
+    await page.keyboard.press('Tab');
+    const on = await page.evaluate(() => document.activeElement?.textContent);
+    if (on === 'Open it again') await page.keyboard.press('Enter');
+  }
+  await page.getByText('Harbour Morning').first().waitFor();
+  await context.close();
+});

@@ -116,6 +116,7 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
         <SendState chair={chair} />
         <DimRoom />
       </Line>
+      <SendTrouble chair={chair} />
       {running.length > 0 ? (
         <Line paddingHorizontal="$4" gap="$4" role="timer">
           {running.map((w) => (
@@ -243,20 +244,22 @@ function BackMark() {
   return <BackIcon color={c.ink} size={24} />;
 }
 
+/** How the sending goes, in a word or a button beside the step. */
 function SendState({ chair }: { readonly chair: ChairWork }) {
-  if (chair.refused.length > 0)
-    return (
-      <Label role="alert" color="$madder">{`▲ ${chair.refused.length} not taken: ${chair.refused[0]}`}</Label>
-    );
-  if (chair.failure && chair.onPageOnlyCount > 0)
-    return (
-      <Column gap={0} alignItems="flex-end" flexShrink={1}>
-        <Label role="alert" color="$madder">
-          {`▲ This device is full: ${chair.onPageOnlyCount} only on this page. Keep it open.`}
-        </Label>
-        <Button onPress={chair.sendAgain}>{`${chair.unsentCount} unsent, send`}</Button>
-      </Column>
-    );
   if (chair.failure) return <Button onPress={chair.sendAgain}>{`${chair.unsentCount} unsent, send`}</Button>;
+  if (chair.refused.length > 0) return <Label color="$madder">{`▲ ${chair.refused.length} not taken`}</Label>;
   return <Label aria-live="polite">{chair.unsentCount > 0 ? 'sending' : '✓ all saved'}</Label>;
+}
+
+/** What is wrong with the sending, in a sentence over the whole width: beside the step there is no room for one. */
+function SendTrouble({ chair }: { readonly chair: ChairWork }) {
+  const words = [
+    ...(chair.failure && chair.onPageOnlyCount > 0
+      ? [`This device is full: ${chair.onPageOnlyCount} only on this page. Keep it open.`]
+      : []),
+    ...(chair.refused.length > 0 ? [`${chair.refused.length} not taken: ${chair.refused[0]}`] : []),
+  ];
+  return words.map((sentence) => (
+    <Body key={sentence} role="alert" paddingHorizontal="$4" color="$madder">{`▲ ${sentence}`}</Body>
+  ));
 }

@@ -104,7 +104,7 @@ function Rail({ path }: { readonly path: string }) {
         <Place key={place.path} path={place} current={path} rail />
       ))}
       <View flex={1} />
-      <NoNetwork />
+      <NoNetwork rail />
       <Unsent />
       <Pressable
         role="link"
@@ -121,14 +121,17 @@ function Rail({ path }: { readonly path: string }) {
   );
 }
 
-/** Said wherever one is while the device has no network. */
-function NoNetwork() {
+/** Said wherever one is while the device has no network; in the rail there is room for a few words only. */
+function NoNetwork({ rail = false }: { readonly rail?: boolean }) {
   const online = useOnline();
+  const { onPageOnly } = useOutbox();
   if (online) return null;
+  const recorded =
+    onPageOnly.size > 0 ? 'what is recorded is sent later.' : 'what is recorded is kept here and sent later.';
   return (
     <View role="status" padding="$2" backgroundColor="$raised">
       <Label color="$weld">
-        ▲ No network. What was opened before can be read; what is recorded is kept here and sent later.
+        {rail ? '▲ No network' : `▲ No network. What was opened before can be read; ${recorded}`}
       </Label>
     </View>
   );
@@ -139,12 +142,13 @@ function Unsent() {
   const { waiting, failure, onPageOnly } = useOutbox();
   if (waiting.length === 0 || failure === null) return null;
   return (
-    <View role="status" padding="$2" backgroundColor="$raised">
+    <View role="status" padding="$2" gap="$2" backgroundColor="$raised">
+      {onPageOnly.size > 0 ? <Label color="$madder">▲ Device full: keep this page open.</Label> : null}
       <Button
         label={`${waiting.length} recorded at the chair not sent, send now`}
         onPress={() => void flush()}
       >
-        {`▲ ${waiting.length} unsent${onPageOnly.size > 0 ? ', this device is full: keep the page open' : ''}`}
+        {`▲ ${waiting.length} unsent`}
       </Button>
     </View>
   );

@@ -6,13 +6,10 @@ import { CallError } from '../../data/call';
 import { useSession, useStudioSettings } from '../../data/hooks';
 import { forgetWhatWasRead, keepAppOnHand } from '../../data/offline';
 import { watchNetwork } from '../../data/outbox';
-import { Failed, Loading, Mishap, View } from '../../ui';
+import { Failed, Loading, View } from '../../ui';
 import { Frame } from '../frame/Frame';
 import { tellDaysIn } from '../words/dates';
 import { SignInScreen } from './SignInScreen';
-
-const KEPT =
-  'Charts being changed, readings being taken and what was recorded at the chair are on this device. Nothing of them is lost.';
 
 /** Nothing of a studio is shown before someone of it has signed in. */
 export function SessionGate({ children }: { readonly children: ReactNode }) {
@@ -22,6 +19,7 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
   const email = session.data?.email;
   useEffect(keepAppOnHand, []);
   const zone = useStudioSettings(email !== undefined).data?.settings.zone ?? null;
+  // Before anything below is drawn: every day it tells is told in this zone.
   tellDaysIn(zone);
   useEffect(() => (email === undefined ? undefined : watchNetwork(email)), [email]);
   const signedOut = session.error instanceof CallError && session.error.problem?.code === 'signed-out';
@@ -33,14 +31,7 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
     };
     return <SignInScreen onSignedIn={enter} />;
   }
-  if (session.data)
-    return (
-      <Frame bare={path.endsWith('/chair')}>
-        <Mishap place={path} kept={KEPT}>
-          {children}
-        </Mishap>
-      </Frame>
-    );
+  if (session.data) return <Frame bare={path.endsWith('/chair')}>{children}</Frame>;
   return (
     <View flex={1} backgroundColor="$background" justifyContent="center">
       {session.error ? <Failed words={session.error.message} onRetry={session.retry} /> : <Loading />}

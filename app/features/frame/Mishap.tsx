@@ -1,0 +1,29 @@
+import type { ErrorBoundaryProps } from 'expo-router';
+import { useSWRConfig } from 'swr';
+import { pathTo } from '@toile/contract';
+import { Body, Button, Column, Heading } from '../../ui';
+
+/**
+ * What stands in the place of a screen that has stumbled: the rest of the app goes on, and it can be opened again.
+ * The router shuts the fault in, inside its own navigation: a boundary around that would take the address away.
+ */
+export function Mishap({ error, retry }: ErrorBoundaryProps) {
+  const { mutate } = useSWRConfig();
+  const again = async (): Promise<void> => {
+    // Read anew: what was read may be what it stumbled over.
+    await mutate((key) => key !== pathTo('session'), undefined);
+    await retry();
+  };
+  return (
+    <Column role="alert" padding="$4" gap="$3" alignItems="flex-start" maxWidth={640}>
+      <Heading>This place has stumbled</Heading>
+      <Body>
+        Charts being changed, readings being taken and what was recorded at the chair are kept on this device.
+      </Body>
+      <Body color="$inkSoft">{`What it said: ${error.message}`}</Body>
+      <Button kind="main" onPress={() => void again()}>
+        Open it again
+      </Button>
+    </Column>
+  );
+}
