@@ -4,6 +4,7 @@ module.exports = {
   preset: 'jest-expo/web',
   testMatch: ['<rootDir>/**/*.test.ts', '<rootDir>/**/*.test.tsx'],
   testEnvironmentOptions: { customExportConditions: ['require', 'default'] },
+  moduleNameMapper: { '^expo-router$': '<rootDir>/router.testing.tsx' },
   setupFiles: ['<rootDir>/jest.setup.js'],
   transformIgnorePatterns: [
     '/node_modules/(?!((jest-)?react-native|@react-native|expo|@expo|@expo-google-fonts|react-native-svg|lucide-react-native|@tamagui|tamagui|uuid|clipper2-ts|@noble|@toile)/?)',

@@ -12,3 +12,10 @@ Object.assign(globalThis, { TextDecoder, TextEncoder });
 globalThis.structuredClone ??= (value) => deserialize(serialize(value));
 globalThis.setImmediate ??= require('node:timers').setImmediate;
 require('fake-indexeddb/auto');
+// jsdom has no modal dialogs: here one is open or not, as its attribute says.
+HTMLDialogElement.prototype.showModal ??= function () {
+  this.open = true;
+};
+HTMLDialogElement.prototype.close ??= function () {
+  this.open = false;
+};

@@ -2,6 +2,7 @@ import { act, fireEvent, render, screen, waitFor } from '@testing-library/react'
 import type { ReactElement } from 'react';
 import { SWRConfig } from 'swr';
 import type { Role } from '@toile/contract';
+import { navigate } from '../router.testing';
 import { Themed } from '../ui/Themed.testing';
 import { ClientScreen } from './clients/ClientScreen';
 import { ClientsList } from './clients/ClientsList';
@@ -16,18 +17,6 @@ import { RulesScreen } from './review/RulesScreen';
 import { SettingsScreen } from './settings/SettingsScreen';
 import { TodayScreen } from './today/TodayScreen';
 
-const mockNavigate = jest.fn();
-jest.mock('expo-router', () => ({
-  useRouter: () => ({
-    navigate: mockNavigate,
-    replace: mockNavigate,
-    back: mockNavigate,
-    setParams: mockNavigate,
-  }),
-  usePathname: () => '/',
-  useLocalSearchParams: () => ({}),
-}));
-
 // What each address answers; an address that is not here never answers.
 type Answers = Readonly<Record<string, unknown>>;
 const session = (role: Role) => ({
@@ -40,7 +29,7 @@ let answers: Answers;
 let failing: boolean;
 let asked: string[];
 beforeEach(() => {
-  mockNavigate.mockReset();
+  navigate.mockReset();
   failing = false;
   asked = [];
   globalThis.fetch = jest.fn((url: string) => {

@@ -1,9 +1,13 @@
-import { useEffect, type ReactNode } from 'react';
+import { useLayoutEffect, useRef, type ReactNode } from 'react';
 import { Button } from './Button';
 import { Column } from './layout';
 import { Heading } from './Text';
+import { useColours } from './theme';
 
-/** A question in front of everything else; Escape or the ground behind it closes. */
+/**
+ * A question in front of everything else, by the browser's own modal dialog: drawn above any scroller, the focus is
+ * kept in it and goes back to what opened it. Escape or the ground behind it closes.
+ */
 export function Dialog({
   title,
   onClose,
@@ -13,46 +17,41 @@ export function Dialog({
   readonly onClose: () => void;
   readonly children: ReactNode;
 }) {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (event.key === 'Escape') onClose();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [onClose]);
+  const box = useRef<HTMLDialogElement>(null);
+  const c = useColours();
+  useLayoutEffect(() => {
+    const dialog = box.current;
+    dialog?.showModal();
+    return () => dialog?.close();
+  }, []);
   return (
-    <>
-      <div
-        aria-hidden
-        onClick={onClose}
-        style={{ position: 'fixed', inset: 0, backgroundColor: '#000000aa', zIndex: 100 }}
-      />
-      <Column
-        role="dialog"
-        aria-label={title}
-        style={{
-          position: 'fixed',
-          left: 16,
-          right: 16,
-          bottom: 16,
-          marginLeft: 'auto',
-          marginRight: 'auto',
-          maxWidth: 480,
-          maxHeight: '80%',
-          overflow: 'auto',
-          zIndex: 101,
-        }}
-        backgroundColor="$surface"
-        borderWidth={1}
-        borderColor="$ink"
-        padding="$4"
-      >
+    <dialog
+      ref={box}
+      aria-label={title}
+      onCancel={(event) => {
+        event.preventDefault();
+        onClose();
+      }}
+      // The box itself is filled by its content: what is touched outside of that is the ground behind.
+      onClick={(event) => event.target === box.current && onClose()}
+      style={{
+        width: 'min(480px, calc(100vw - 32px))',
+        maxHeight: '85dvh',
+        margin: 'auto auto 16px',
+        padding: 0,
+        overflow: 'auto',
+        backgroundColor: c.surface,
+        color: c.ink,
+        border: `1px solid ${c.ink}`,
+      }}
+    >
+      <Column padding="$4">
         <Heading fontSize="$5" lineHeight="$5">
           {title}
         </Heading>
         {children}
         <Button onPress={onClose}>Close</Button>
       </Column>
-    </>
+    </dialog>
   );
 }

@@ -13,7 +13,12 @@ export type FieldProps = {
   readonly unit?: string;
   readonly secret?: boolean;
   readonly lines?: number;
-  readonly keyboard?: 'text' | 'decimal' | 'email' | 'tel';
+  /** A date or a time is picked by the browser's own picker, which gives YYYY-MM-DD or HH:MM or nothing. */
+  readonly keyboard?: 'text' | 'decimal' | 'email' | 'tel' | 'date' | 'time';
+  /** The first and the last date that may be picked. */
+  readonly from?: string;
+  readonly to?: string;
+  readonly autoComplete?: 'username' | 'current-password' | 'name' | 'email' | 'tel' | 'off';
   readonly placeholder?: string;
   readonly onFocus?: () => void;
   readonly onBlur?: () => void;
@@ -27,46 +32,73 @@ export function Field(props: FieldProps) {
   const c = useColours();
   const id = useId();
   const [focused, setFocused] = useState(false);
+  const described = {
+    id,
+    'aria-label': unit ? `${label}, ${unit}` : label,
+    'aria-invalid': error !== undefined,
+    'aria-errormessage': error ? `${id}-error` : undefined,
+    autoFocus: props.autoFocus,
+  } as const;
+  const style = {
+    minHeight: lines > 1 ? 22 * lines + 22 : 46,
+    paddingHorizontal: 12,
+    paddingVertical: 10,
+    borderWidth: focused ? 2 : 1,
+    borderColor: error ? c.madder : focused ? c.woad : c.inkSoft,
+    borderRadius: 2,
+    backgroundColor: c.surface,
+    color: c.ink,
+    fontFamily: 'Atkinson, sans-serif',
+    fontSize: 16,
+  } as const;
+  const focus = {
+    onFocus: () => {
+      setFocused(true);
+      props.onFocus?.();
+    },
+    onBlur: () => {
+      setFocused(false);
+      props.onBlur?.();
+    },
+  };
   return (
     <Column gap="$1" flexGrow={1}>
       <Label render={<label htmlFor={id} />}>{unit ? `${label}, ${unit}` : label}</Label>
-      <TextInput
-        id={id}
-        aria-label={unit ? `${label}, ${unit}` : label}
-        aria-invalid={error !== undefined}
-        aria-errormessage={error ? `${id}-error` : undefined}
-        value={value}
-        onChangeText={onChange}
-        onFocus={() => {
-          setFocused(true);
-          props.onFocus?.();
-        }}
-        onBlur={() => {
-          setFocused(false);
-          props.onBlur?.();
-        }}
-        onSubmitEditing={props.onSubmit}
-        autoFocus={props.autoFocus}
-        placeholder={props.placeholder}
-        placeholderTextColor={c.inkSoft}
-        secureTextEntry={secret}
-        multiline={lines > 1}
-        numberOfLines={lines}
-        inputMode={keyboard}
-        autoCapitalize={keyboard === 'email' || secret ? 'none' : 'sentences'}
-        style={{
-          minHeight: lines > 1 ? 22 * lines + 22 : 46,
-          paddingHorizontal: 12,
-          paddingVertical: 10,
-          borderWidth: focused ? 2 : 1,
-          borderColor: error ? c.madder : focused ? c.woad : c.inkSoft,
-          borderRadius: 2,
-          backgroundColor: c.surface,
-          color: c.ink,
-          fontFamily: 'Atkinson, sans-serif',
-          fontSize: 16,
-        }}
-      />
+      {keyboard === 'date' || keyboard === 'time' ? (
+        <input
+          {...described}
+          {...focus}
+          type={keyboard}
+          value={value}
+          min={props.from}
+          max={props.to}
+          onChange={(event) => onChange(event.target.value)}
+          style={{
+            ...style,
+            padding: '10px 12px',
+            borderStyle: 'solid',
+            boxSizing: 'border-box',
+            width: '100%',
+          }}
+        />
+      ) : (
+        <TextInput
+          {...described}
+          {...focus}
+          value={value}
+          onChangeText={onChange}
+          onSubmitEditing={props.onSubmit}
+          placeholder={props.placeholder}
+          placeholderTextColor={c.inkSoft}
+          secureTextEntry={secret}
+          multiline={lines > 1}
+          numberOfLines={lines}
+          inputMode={keyboard}
+          autoComplete={props.autoComplete}
+          autoCapitalize={keyboard === 'email' || secret ? 'none' : 'sentences'}
+          style={style}
+        />
+      )}
       {error ? (
         <Body id={`${id}-error`} role="alert" color="$madder" fontSize="$2" lineHeight="$2">
           {`▲ ${error}`}

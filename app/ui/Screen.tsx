@@ -4,6 +4,7 @@ import { BackIcon } from './icons';
 import { Column, Line, View } from './layout';
 import { Heading, Label } from './Text';
 import { useColours } from './theme';
+import { usePlace } from './usePlace';
 
 type ScreenProps = {
   readonly title: string;
@@ -20,6 +21,7 @@ type ScreenProps = {
 /** A place: its title, what is in it, and its main action at the bottom. */
 export function Screen({ title, above, onBack, aside, foot, children, widest = 1100 }: ScreenProps) {
   const c = useColours();
+  const heading = usePlace(title);
   return (
     <View flex={1} backgroundColor="$background" minHeight={0}>
       <ScrollView
@@ -52,6 +54,9 @@ export function Screen({ title, above, onBack, aside, foot, children, widest = 1
           <Column gap={0} flex={1} justifyContent="center" minHeight={44}>
             {above ? <Label>{above}</Label> : null}
             <Heading
+              ref={heading}
+              tabIndex={-1}
+              outlineStyle="none"
               aria-level={1}
               fontSize="$5"
               lineHeight="$5"

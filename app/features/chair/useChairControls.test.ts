@@ -1,6 +1,6 @@
 import { act, renderHook } from '@testing-library/react';
 import { clockOf } from './chairView';
-import { swipeOf, useTimeUntil } from './useChairControls';
+import { chairKeyOf, swipeOf, useTimeUntil } from './useChairControls';
 
 describe('the clock of waits', () => {
   const START = Date.parse('2031-05-14T10:00:00.120Z');
@@ -54,3 +54,42 @@ test.each([
   [100, -51, 0],
   [0, 200, 0],
 ])('a finger’s way of %d, %d is a swipe by %d', (dx, dy, by) => expect(swipeOf(dx, dy)).toBe(by));
+
+describe('what a key means at the chair', () => {
+  const on = (html: string): Element => {
+    document.body.innerHTML = html;
+    return document.querySelector('[data-on]')!;
+  };
+  const plain = () => on('<main data-on></main>');
+
+  test.each([
+    [' ', 'done'],
+    ['PageDown', 'done'],
+    ['PageUp', 'back'],
+    ['ArrowLeft', 'back'],
+    ['ArrowRight', 'on'],
+    ['Enter', null],
+    ['Home', null],
+  ])('%j with nothing touched: %s', (key, meant) => {
+    expect(chairKeyOf(key, plain())).toBe(meant);
+    expect(chairKeyOf(key, null)).toBe(meant);
+  });
+
+  test.each(['radio', 'checkbox', 'button', 'link', 'switch', 'slider', 'tab'])(
+    'a %s keeps Space and the arrows, and a page-turner goes on working',
+    (role) => {
+      const inside = () => on(`<div role="${role}"><span data-on>x</span></div>`);
+      for (const key of [' ', 'ArrowLeft', 'ArrowRight']) expect(chairKeyOf(key, inside())).toBeNull();
+      expect(chairKeyOf('PageDown', inside())).toBe('done');
+      expect(chairKeyOf('PageUp', inside())).toBe('back');
+    },
+  );
+
+  test.each(['<input data-on>', '<textarea data-on></textarea>', '<dialog><b data-on>x</b></dialog>'])(
+    'nothing while something is typed or asked: %s',
+    (html) => {
+      for (const key of [' ', 'PageDown', 'PageUp', 'ArrowLeft', 'ArrowRight'])
+        expect(chairKeyOf(key, on(html))).toBeNull();
+    },
+  );
+});

@@ -40,6 +40,24 @@ export function useWakeLock(): void {
   }, []);
 }
 
+/** What takes Space, Enter or the arrows for itself while it has the focus. */
+const OWN_KEYS =
+  'button,a,input,textarea,select,summary,[role=button],[role=link],[role=radio],[role=checkbox],[role=switch],[role=tab],[role=slider]';
+
+/**
+ * What a key means at the chair, or null. A page-turner or pedal sends page keys, which work whatever was touched last;
+ * Space and the arrows are left to what has the focus. While something is typed or a question is open, nothing is meant.
+ */
+export function chairKeyOf(key: string, on: Element | null): 'done' | 'back' | 'on' | null {
+  if (on?.closest('input,textarea,select,dialog')) return null;
+  if (key === 'PageDown') return 'done';
+  if (key === 'PageUp') return 'back';
+  if (on?.closest(OWN_KEYS)) return null;
+  if (key === ' ') return 'done';
+  if (key === 'ArrowLeft') return 'back';
+  return key === 'ArrowRight' ? 'on' : null;
+}
+
 /** Space or a pedal's page-down is done; arrows look about. */
 export function useChairKeys(keys: {
   readonly done: () => void;
@@ -48,12 +66,9 @@ export function useChairKeys(keys: {
 }): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      if (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|BUTTON)$/.test(event.target.tagName))
-        return;
-      if (event.key === ' ' || event.key === 'PageDown') keys.done();
-      else if (event.key === 'ArrowLeft' || event.key === 'PageUp') keys.back();
-      else if (event.key === 'ArrowRight') keys.on();
-      else return;
+      const meant = chairKeyOf(event.key, event.target instanceof Element ? event.target : null);
+      if (meant === null) return;
+      keys[meant]();
       event.preventDefault();
     };
     window.addEventListener('keydown', onKey);

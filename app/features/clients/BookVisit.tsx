@@ -46,20 +46,14 @@ export function BookVisit({
         chosen={OCCASIONS.filter((o) => o === form.kind)}
         onChange={([kind]) => kind && setForm((f) => ({ ...f, kind }))}
       />
-      <Field
-        label="Date"
-        value={form.date}
-        onChange={set('date')}
-        placeholder="2031-05-14"
-        error={errors.date}
-      />
+      <Field label="Date" value={form.date} onChange={set('date')} keyboard="date" error={errors.date} />
       <Line flexWrap="nowrap" alignItems="flex-start">
         <View flex={1}>
           <Field
             label="Starts at"
             value={form.startsAt}
             onChange={set('startsAt')}
-            placeholder="09:20"
+            keyboard="time"
             error={errors.startsAt}
           />
         </View>
@@ -68,7 +62,7 @@ export function BookVisit({
             label="Ready by"
             value={form.readyBy}
             onChange={set('readyBy')}
-            placeholder="11:30"
+            keyboard="time"
             error={errors.readyBy}
           />
         </View>

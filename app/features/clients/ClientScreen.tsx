@@ -169,7 +169,6 @@ function Cautions({ client }: { readonly client: ClientAnswer }) {
 }
 
 function Charts({ client }: { readonly client: ClientAnswer }) {
-  const router = useRouter();
   return (
     <Column gap="$1">
       <Subheading>Charts</Subheading>
@@ -180,7 +179,7 @@ function Charts({ client }: { readonly client: ClientAnswer }) {
           title={`${chart.lookName}, ${chart.occasion}`}
           detail={`Version ${chart.version} by ${chart.author}`}
           fact={dayInWords(chart.date)}
-          onPress={() => router.navigate(`/charts/${chart.id}`)}
+          href={`/charts/${chart.id}`}
         />
       ))}
     </Column>

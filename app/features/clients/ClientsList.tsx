@@ -65,7 +65,7 @@ export function ClientsList() {
                     }
                     chosen={path.startsWith(`/clients/${client.id}`)}
                     label={client.name}
-                    onPress={() => router.navigate(`/clients/${client.id}`)}
+                    href={`/clients/${client.id}`}
                   />
                 ))}
                 {list.length >= 200 ? (

@@ -116,7 +116,7 @@ function Choose({
   const [lookId, setLookId] = useState<string | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   const look = useLook(lookId);
-  const dateError = isDay(date) ? undefined : 'A date, as 2031-05-14';
+  const dateError = isDay(date) ? undefined : 'Pick a day.';
   const chosen = look.data?.look;
   const snapshot = useMemo(() => snapshotOfClient(client), [client]);
 
@@ -173,6 +173,7 @@ function Choose({
         label="Date"
         value={date}
         onChange={setDate}
+        keyboard="date"
         error={dateError}
         hint={coming ? `Next visit ${dayInWords(coming.date)}` : undefined}
       />

@@ -1,9 +1,20 @@
-import { usePathname, useRouter } from 'expo-router';
+import { Link, usePathname, useRouter } from 'expo-router';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Pressable } from 'react-native';
 import { useOnline } from '../../data/offline';
 import { flush, useOutbox } from '../../data/outbox';
-import { Body, Button, Column, Heading, Label, SettingsIcon, useColours, useWide, View } from '../../ui';
+import {
+  Body,
+  Button,
+  Column,
+  Dialog,
+  Heading,
+  Label,
+  SettingsIcon,
+  useColours,
+  useWide,
+  View,
+} from '../../ui';
 import { PLACES, placeOf } from './places';
 
 /** The places round every screen: a bar under the thumb on a phone, a rail on a wide screen. */
@@ -36,35 +47,40 @@ function Place({
   readonly rail: boolean;
 }) {
   const c = useColours();
-  const router = useRouter();
   const on = placeOf(current) === path.path && !/^\/(settings|rules|import)/.test(current);
   const ink = on ? c.woad : c.inkSoft;
   return (
-    <Pressable
-      role="link"
-      aria-label={path.label}
-      aria-current={on ? 'page' : undefined}
-      onPress={() => router.navigate(path.path)}
-      style={{
-        minHeight: 56,
-        minWidth: 64,
-        flexGrow: rail ? 0 : 1,
-        flexBasis: rail ? 'auto' : 0,
-        alignItems: 'center',
-        justifyContent: 'center',
-        gap: 2,
-        borderTopWidth: rail ? 0 : 3,
-        borderTopColor: on ? c.woad : 'transparent',
-        borderLeftWidth: rail ? 4 : 0,
-        borderLeftColor: on ? c.woad : 'transparent',
-        paddingVertical: 6,
-      }}
-    >
-      <path.Icon color={ink} size={22} strokeWidth={on ? 2.2 : 1.6} />
-      <Label fontSize="$1" lineHeight="$1" color={on ? '$woad' : '$inkSoft'} fontWeight={on ? '700' : '400'}>
-        {path.label}
-      </Label>
-    </Pressable>
+    <Link href={path.path} asChild>
+      <Pressable
+        role="link"
+        aria-label={path.label}
+        aria-current={on ? 'page' : undefined}
+        style={{
+          minHeight: 56,
+          minWidth: 64,
+          flexGrow: rail ? 0 : 1,
+          flexBasis: rail ? 'auto' : 0,
+          alignItems: 'center',
+          justifyContent: 'center',
+          gap: 2,
+          borderTopWidth: rail ? 0 : 3,
+          borderTopColor: on ? c.woad : 'transparent',
+          borderLeftWidth: rail ? 4 : 0,
+          borderLeftColor: on ? c.woad : 'transparent',
+          paddingVertical: 6,
+        }}
+      >
+        <path.Icon color={ink} size={22} strokeWidth={on ? 2.2 : 1.6} />
+        <Label
+          fontSize="$1"
+          lineHeight="$1"
+          color={on ? '$woad' : '$inkSoft'}
+          fontWeight={on ? '700' : '400'}
+        >
+          {path.label}
+        </Label>
+      </Pressable>
+    </Link>
   );
 }
 
@@ -86,7 +102,6 @@ function Bar({ path }: { readonly path: string }) {
 
 function Rail({ path }: { readonly path: string }) {
   const c = useColours();
-  const router = useRouter();
   return (
     <Column
       role="navigation"
@@ -106,17 +121,18 @@ function Rail({ path }: { readonly path: string }) {
       <View flex={1} />
       <NoNetwork rail />
       <Unsent />
-      <Pressable
-        role="link"
-        aria-label="Settings"
-        onPress={() => router.navigate('/settings')}
-        style={{ minHeight: 56, alignItems: 'center', justifyContent: 'center' }}
-      >
-        <SettingsIcon color={c.inkSoft} size={22} />
-        <Label fontSize="$1" lineHeight="$1">
-          Settings
-        </Label>
-      </Pressable>
+      <Link href="/settings" asChild>
+        <Pressable
+          role="link"
+          aria-label="Settings"
+          style={{ minHeight: 56, alignItems: 'center', justifyContent: 'center' }}
+        >
+          <SettingsIcon color={c.inkSoft} size={22} />
+          <Label fontSize="$1" lineHeight="$1">
+            Settings
+          </Label>
+        </Pressable>
+      </Link>
     </Column>
   );
 }
@@ -162,7 +178,6 @@ function useKeys(): { shown: boolean; close: () => void } {
     const onKey = (event: KeyboardEvent): void => {
       const typing =
         event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
-      if (event.key === 'Escape') setShown(false);
       if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
       const place = PLACES[Number(event.key) - 1];
       if (event.key === '?') setShown((on) => !on);
@@ -188,24 +203,10 @@ function KeyHelp({ onClose }: { readonly onClose: () => void }) {
     ['Escape', 'close'],
   ] as const;
   return (
-    <Pressable
-      onPress={onClose}
-      aria-label="Close the list of keys"
-      style={{ position: 'absolute', inset: 0, alignItems: 'center', justifyContent: 'center' }}
-    >
-      <Column
-        role="dialog"
-        aria-label="Keys"
-        backgroundColor="$surface"
-        borderWidth={1}
-        borderColor="$ink"
-        padding="$5"
-      >
-        <Heading>Keys</Heading>
-        {keys.map(([key, does]) => (
-          <Body key={key}>{`${key}  ·  ${does}`}</Body>
-        ))}
-      </Column>
-    </Pressable>
+    <Dialog title="Keys" onClose={onClose}>
+      {keys.map(([key, does]) => (
+        <Body key={key}>{`${key}  ·  ${does}`}</Body>
+      ))}
+    </Dialog>
   );
 }

@@ -37,7 +37,6 @@ export function IdentifyScreen() {
 const ANY = 'anything';
 
 function Identify({ kit, palettes }: { readonly kit: Kit; readonly palettes: readonly PaletteAnswer[] }) {
-  const router = useRouter();
   const [lab, setLab] = useState<Lab | null>(null);
   const [kind, setKind] = useState<ProductKind | typeof ANY>(ANY);
   const [failure, setFailure] = useState<string | null>(null);
@@ -71,7 +70,7 @@ function Identify({ kit, palettes }: { readonly kit: Kit; readonly palettes: rea
               detail={`${product.maker}, ${product.kind}, ${product.finish} · ${deltaE.toFixed(1)} from its colour`}
               fact={`${Math.round(100 * certainty)} %`}
               before={<Swatch lab={product.lab} beside={lab} label="its colour beside the reading" />}
-              onPress={() => router.navigate(`/kit/products/${product.id}`)}
+              href={`/kit/products/${product.id}`}
             />
           ))}
           <Label>{`Nothing of the kit: ${Math.round(100 * found.none)} %. Certainty is a model’s, from one reading; finish and label decide between near ones.`}</Label>

@@ -181,7 +181,7 @@ function KitView({ kit, mayEdit }: { readonly kit: Kit; readonly mayEdit: boolea
               before={
                 <Swatch lab={product.lab} label={product.lab ? 'product colour' : 'no colour of its own'} />
               }
-              onPress={() => router.navigate(`/kit/products/${product.id}`)}
+              href={`/kit/products/${product.id}`}
             />
           ))}
         </Column>

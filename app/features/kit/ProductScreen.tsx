@@ -183,7 +183,6 @@ function Actions({ product, revision }: { readonly product: Product; readonly re
 
 function Uses({ product }: { readonly product: Product }) {
   const uses = useProductUses(product.id);
-  const router = useRouter();
   return (
     <Column gap={0}>
       <Subheading>Used in</Subheading>
@@ -199,7 +198,7 @@ function Uses({ product }: { readonly product: Product }) {
                   title={chart.clientName}
                   detail={`${chart.lookName}, ${chart.occasion}`}
                   fact={dayInWords(chart.date)}
-                  onPress={() => router.navigate(`/charts/${chart.id}`)}
+                  href={`/charts/${chart.id}`}
                 />
               ))}
             </>

@@ -52,7 +52,7 @@ export function UnitForm({ start, product, revision, onDone }: UnitFormProps) {
         value={opened}
         onChange={setOpened}
         error={errors.openedOn}
-        placeholder="2031-05-14"
+        keyboard="date"
         hint="Leave empty while it is sealed."
       />
       <Button onPress={() => setOpened(todayText())}>Opened today</Button>

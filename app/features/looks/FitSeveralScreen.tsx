@@ -95,7 +95,7 @@ function FitSeveral({ look, kit }: { readonly look: Look; readonly kit: Kit }) {
   const [fitted, setFitted] = useState<readonly FittedClient[]>([]);
   const [share, setShare] = useState<number | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
-  const dateError = isDay(date) ? undefined : 'A date, as 2031-05-14';
+  const dateError = isDay(date) ? undefined : 'Pick a day.';
   const unsaved = fitted.filter((f) => f.fitted && !f.savedAs);
 
   const fit = async (): Promise<void> => {
@@ -172,7 +172,7 @@ function FitSeveral({ look, kit }: { readonly look: Look; readonly kit: Kit }) {
       <Column gap="$4">
         <Line alignItems="flex-start" gap="$4">
           <Choice label="Occasion" options={OCCASIONS} chosen={[kind]} onChange={([k]) => k && setKind(k)} />
-          <Field label="Date" value={date} onChange={setDate} error={dateError} />
+          <Field label="Date" value={date} onChange={setDate} keyboard="date" error={dateError} />
         </Line>
         <Column gap="$1">
           <Subheading>

@@ -1,11 +1,10 @@
-import { usePathname, useRouter } from 'expo-router';
+import { usePathname } from 'expo-router';
 import { useLooks } from '../../data/hooks';
 import { Column, Empty, Ready, Row, Screen } from '../../ui';
 
 /** The library of looks. */
 export function LooksList() {
   const looks = useLooks();
-  const router = useRouter();
   const path = usePathname();
   return (
     <Screen title="Looks">
@@ -25,7 +24,7 @@ export function LooksList() {
                   detail={look.description}
                   fact={`${look.minutes} min`}
                   chosen={path === `/looks/${look.id}`}
-                  onPress={() => router.navigate(`/looks/${look.id}`)}
+                  href={`/looks/${look.id}`}
                 />
               ))}
             </Column>

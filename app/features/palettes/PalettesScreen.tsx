@@ -44,7 +44,7 @@ export function PalettesScreen() {
                   detail={`${palette.rows} rows of ${palette.columns}`}
                   fact={`${palette.pans.length} pans`}
                   before={<Small palette={palette} kit={kit.data} />}
-                  onPress={() => router.navigate(`/kit/palettes/${palette.id}`)}
+                  href={`/kit/palettes/${palette.id}`}
                 />
               ))}
             </Column>

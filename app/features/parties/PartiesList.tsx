@@ -1,4 +1,4 @@
-import { usePathname, useRouter } from 'expo-router';
+import { usePathname } from 'expo-router';
 import { useParties } from '../../data/hooks';
 import { Column, Empty, Ready, Row, Screen } from '../../ui';
 import { dayAndDistance } from '../words/dates';
@@ -6,7 +6,6 @@ import { dayAndDistance } from '../words/dates';
 /** Parties by date. */
 export function PartiesList() {
   const parties = useParties();
-  const router = useRouter();
   const path = usePathname();
   return (
     <Screen title="Parties">
@@ -23,7 +22,7 @@ export function PartiesList() {
                   detail={`${dayAndDistance(party.date)} · ${party.place}`}
                   fact={`${party.peopleCount} people`}
                   chosen={path === `/parties/${party.id}`}
-                  onPress={() => router.navigate(`/parties/${party.id}`)}
+                  href={`/parties/${party.id}`}
                 />
               ))}
             </Column>

@@ -25,9 +25,7 @@ export function PartyScreen({ id }: { readonly id: string }) {
                   title={visit.clientName}
                   detail={visitDetail(visit)}
                   fact={visit.chartId ? 'chart ready' : 'no chart yet'}
-                  onPress={() =>
-                    router.navigate(visit.chartId ? `/charts/${visit.chartId}` : `/clients/${visit.clientId}`)
-                  }
+                  href={visit.chartId ? `/charts/${visit.chartId}` : `/clients/${visit.clientId}`}
                 />
               ))}
             </Column>

@@ -132,7 +132,8 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
           label="For which day"
           value={date}
           onChange={setDate}
-          error={validDate ? undefined : 'A date, as 2031-05-14'}
+          keyboard="date"
+          error={validDate ? undefined : 'Pick a day.'}
           hint={
             coming ? `Next visit ${dayInWords(coming.date)}, ${howFar(coming.date)}` : 'No visit is booked'
           }

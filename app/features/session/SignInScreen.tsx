@@ -51,26 +51,37 @@ export function SignInScreen({ onSignedIn }: { readonly onSignedIn: (session: Se
           </Heading>
           <Label textAlign="center">Cut a look once. Fit it to any face. Repeat it as worn.</Label>
         </Column>
-        <Field
-          label="Email"
-          value={email}
-          onChange={setEmail}
-          keyboard="email"
-          error={errors.email}
-          onSubmit={() => void submit()}
-        />
-        <Field
-          label="Password"
-          value={password}
-          onChange={setPassword}
-          secret
-          error={errors.password}
-          onSubmit={() => void submit()}
-        />
-        {errors.form ? <Body role="alert" color="$madder">{`▲ ${errors.form}`}</Body> : null}
-        <Button kind="main" large onPress={() => void submit()} disabled={busy}>
-          {busy ? 'Signing in' : 'Sign in'}
-        </Button>
+        <form
+          onSubmit={(event) => {
+            event.preventDefault();
+            void submit();
+          }}
+        >
+          <Column gap="$4">
+            <Field
+              label="Email"
+              value={email}
+              onChange={setEmail}
+              keyboard="email"
+              autoComplete="username"
+              error={errors.email}
+              onSubmit={() => void submit()}
+            />
+            <Field
+              label="Password"
+              value={password}
+              onChange={setPassword}
+              secret
+              autoComplete="current-password"
+              error={errors.password}
+              onSubmit={() => void submit()}
+            />
+            {errors.form ? <Body role="alert" color="$madder">{`▲ ${errors.form}`}</Body> : null}
+            <Button kind="main" large onPress={() => void submit()} disabled={busy}>
+              {busy ? 'Signing in' : 'Sign in'}
+            </Button>
+          </Column>
+        </form>
       </Column>
     </View>
   );

@@ -1,20 +1,20 @@
-import { useRouter } from 'expo-router';
+import { Link } from 'expo-router';
 import { Pressable } from 'react-native';
 import { SettingsIcon, useColours, useWide } from '../../ui';
 
 /** The way to the settings on a phone; a wide screen has it in the rail. */
 export function SettingsAside() {
-  const router = useRouter();
   const c = useColours();
   if (useWide()) return null;
   return (
-    <Pressable
-      role="link"
-      aria-label="Settings"
-      onPress={() => router.navigate('/settings')}
-      style={{ width: 44, height: 44, alignItems: 'center', justifyContent: 'center' }}
-    >
-      <SettingsIcon color={c.inkSoft} size={22} />
-    </Pressable>
+    <Link href="/settings" asChild>
+      <Pressable
+        role="link"
+        aria-label="Settings"
+        style={{ width: 44, height: 44, alignItems: 'center', justifyContent: 'center' }}
+      >
+        <SettingsIcon color={c.inkSoft} size={22} />
+      </Pressable>
+    </Link>
   );
 }

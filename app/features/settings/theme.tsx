@@ -24,6 +24,8 @@ export function ThemeProvider({ children }: { readonly children: (theme: 'light'
   });
   useEffect(() => globalThis.localStorage?.setItem(KEY, choice), [choice]);
   const theme = choice === 'as the device' ? (device === 'dark' ? 'dark' : 'light') : choice;
+  // What the browser draws itself, as pickers and scroll bars, goes with it.
+  useEffect(() => void (document.documentElement.style.colorScheme = theme), [theme]);
   const state = useMemo(() => ({ choice, theme, choose: setChoice }) as const, [choice, theme]);
   return <Context.Provider value={state}>{children(theme)}</Context.Provider>;
 }

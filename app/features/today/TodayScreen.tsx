@@ -62,14 +62,12 @@ function TodayView({ today }: { readonly today: TodayAnswer }) {
             <Row
               key={item.words}
               title={`${DUE_MARKS[item.kind]}  ${item.words}`}
-              onPress={() =>
-                router.navigate(
-                  item.clientId === null
-                    ? '/kit'
-                    : item.kind === 're-read'
-                      ? `/clients/${item.clientId}/read`
-                      : `/clients/${item.clientId}`,
-                )
+              href={
+                item.clientId === null
+                  ? '/kit'
+                  : item.kind === 're-read'
+                    ? `/clients/${item.clientId}/read`
+                    : `/clients/${item.clientId}`
               }
             />
           ))}
@@ -86,7 +84,7 @@ function TodayView({ today }: { readonly today: TodayAnswer }) {
                 title={visit.clientName}
                 detail={visitDetail(visit)}
                 fact={visit.chartId ? 'chart ready' : 'no chart yet'}
-                onPress={() => router.navigate(`/clients/${visit.clientId}`)}
+                href={`/clients/${visit.clientId}`}
               />
             ))}
           </Column>
