@@ -8,6 +8,7 @@ export const useRouter = () => ({
   push: navigate,
   replace: navigate,
   back: navigate,
+  canGoBack: () => false,
   setParams: navigate,
 });
 export const usePathname = (): string => '/';

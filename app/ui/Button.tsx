@@ -1,8 +1,7 @@
 import type { ReactNode } from 'react';
-import { Pressable } from 'react-native';
-import { Linked } from './Linked';
 import { Body } from './Text';
 import { useColours } from './theme';
+import { Touch } from './Touch';
 
 export type ButtonProps = {
   readonly children: ReactNode;
@@ -34,41 +33,40 @@ export function Button({
   const ink = { main: c.onWoad, quiet: c.ink, stop: c.madder }[kind];
   const edge = { main: c.woad, quiet: c.inkSoft, stop: c.madder }[kind];
   return (
-    <Linked href={disabled ? undefined : href}>
-      <Pressable
-        role={href === undefined || disabled ? 'button' : 'link'}
-        aria-label={label}
-        aria-disabled={disabled}
-        disabled={disabled}
-        onPress={onPress}
-        style={({ pressed }) => ({
-          minHeight: large ? 56 : 44,
-          minWidth: 44,
-          paddingHorizontal: 16,
-          paddingVertical: 8,
-          borderRadius: 2,
-          borderWidth: 1,
-          borderColor: edge,
-          backgroundColor: fill,
-          opacity: disabled ? 0.45 : pressed ? 0.75 : 1,
-          alignItems: 'center',
-          justifyContent: 'center',
-          ...(grow ? { flexGrow: 1, flexBasis: 0 } : {}),
-        })}
-      >
-        {typeof children === 'string' ? (
-          <Body
-            color={ink}
-            fontWeight={kind === 'main' ? '700' : '400'}
-            fontSize={large ? '$4' : '$3'}
-            textAlign="center"
-          >
-            {children}
-          </Body>
-        ) : (
-          children
-        )}
-      </Pressable>
-    </Linked>
+    <Touch
+      role={href === undefined || disabled ? 'button' : 'link'}
+      aria-label={label}
+      aria-disabled={disabled}
+      disabled={disabled}
+      href={disabled ? undefined : href}
+      onPress={onPress}
+      look={({ pressed }) => ({
+        minHeight: large ? 56 : 44,
+        minWidth: 44,
+        paddingHorizontal: 16,
+        paddingVertical: 8,
+        borderRadius: 2,
+        borderWidth: 1,
+        borderColor: edge,
+        backgroundColor: fill,
+        opacity: disabled ? 0.45 : pressed ? 0.75 : 1,
+        alignItems: 'center',
+        justifyContent: 'center',
+        ...(grow ? { flexGrow: 1, flexBasis: 0 } : {}),
+      })}
+    >
+      {typeof children === 'string' ? (
+        <Body
+          color={ink}
+          fontWeight={kind === 'main' ? '700' : '400'}
+          fontSize={large ? '$4' : '$3'}
+          textAlign="center"
+        >
+          {children}
+        </Body>
+      ) : (
+        children
+      )}
+    </Touch>
   );
 }

@@ -1,9 +1,8 @@
 import type { ReactNode } from 'react';
-import { Pressable } from 'react-native';
 import { Column, View } from './layout';
-import { Linked } from './Linked';
 import { Body, Figure, Label } from './Text';
 import { useColours } from './theme';
+import { Touch } from './Touch';
 
 type RowProps = {
   readonly title: string;
@@ -23,39 +22,38 @@ type RowProps = {
 export function Row({ title, detail, fact, before, chosen = false, label, href, onPress }: RowProps) {
   const c = useColours();
   return (
-    <Linked href={href}>
-      <Pressable
-        role={href === undefined ? 'button' : 'link'}
-        aria-label={label ?? [title, detail, fact].filter(Boolean).join(', ')}
-        aria-current={chosen ? 'page' : undefined}
-        onPress={onPress}
-        style={({ pressed }) => ({
-          minHeight: 56,
-          paddingVertical: 8,
-          paddingHorizontal: 4,
-          flexDirection: 'row',
-          alignItems: 'center',
-          gap: 12,
-          borderBottomWidth: 1,
-          borderBottomColor: c.line,
-          borderLeftWidth: chosen ? 4 : 0,
-          borderLeftColor: c.woad,
-          backgroundColor: pressed ? c.raised : 'transparent',
-        })}
-      >
-        {before}
-        <Column gap={2} flex={1} paddingLeft={chosen ? 8 : 0}>
-          <Body fontWeight={chosen ? '700' : '400'}>{title}</Body>
-          {detail ? <Label>{detail}</Label> : null}
-        </Column>
-        {fact ? (
-          <View maxWidth={130}>
-            <Figure color="$inkSoft" fontSize="$2" lineHeight="$2" textAlign="right">
-              {fact}
-            </Figure>
-          </View>
-        ) : null}
-      </Pressable>
-    </Linked>
+    <Touch
+      role={href === undefined ? 'button' : 'link'}
+      aria-label={label ?? [title, detail, fact].filter(Boolean).join(', ')}
+      aria-current={chosen ? 'page' : undefined}
+      href={href}
+      onPress={onPress}
+      look={({ pressed }) => ({
+        minHeight: 56,
+        paddingVertical: 8,
+        paddingHorizontal: 4,
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: 12,
+        borderBottomWidth: 1,
+        borderBottomColor: c.line,
+        borderLeftWidth: chosen ? 4 : 0,
+        borderLeftColor: c.woad,
+        backgroundColor: pressed ? c.raised : 'transparent',
+      })}
+    >
+      {before}
+      <Column gap={2} flex={1} paddingLeft={chosen ? 8 : 0}>
+        <Body fontWeight={chosen ? '700' : '400'}>{title}</Body>
+        {detail ? <Label>{detail}</Label> : null}
+      </Column>
+      {fact ? (
+        <View maxWidth={130}>
+          <Figure color="$inkSoft" fontSize="$2" lineHeight="$2" textAlign="right">
+            {fact}
+          </Figure>
+        </View>
+      ) : null}
+    </Touch>
   );
 }

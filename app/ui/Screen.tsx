@@ -16,59 +16,80 @@ type ScreenProps = {
   readonly foot?: ReactNode;
   readonly children: ReactNode;
   readonly widest?: number;
+  /** What is in it has scrollers of its own and takes the whole height. */
+  readonly fill?: boolean;
 };
 
 /** A place: its title, what is in it, and its main action at the bottom. */
-export function Screen({ title, above, onBack, aside, foot, children, widest = 1100 }: ScreenProps) {
+export function Screen({
+  title,
+  above,
+  onBack,
+  aside,
+  foot,
+  children,
+  widest = 1100,
+  fill = false,
+}: ScreenProps) {
   const c = useColours();
   const heading = usePlace(title);
+  const head = (
+    <Line marginBottom={fill ? '$1' : '$3'} flexWrap="nowrap" alignItems="flex-start">
+      {onBack ? (
+        <Pressable
+          role="button"
+          aria-label="Back"
+          onPress={onBack}
+          style={{
+            width: 44,
+            height: 44,
+            marginLeft: -12,
+            alignItems: 'center',
+            justifyContent: 'center',
+          }}
+        >
+          <BackIcon color={c.ink} size={24} />
+        </Pressable>
+      ) : null}
+      <Column gap={0} flex={1} justifyContent="center" minHeight={44}>
+        {above ? <Label>{above}</Label> : null}
+        <Heading
+          ref={heading}
+          tabIndex={-1}
+          outlineStyle="none"
+          aria-level={1}
+          fontSize="$5"
+          lineHeight="$5"
+          $wide={{ fontSize: '$6', lineHeight: '$6' }}
+        >
+          {title}
+        </Heading>
+      </Column>
+      {aside}
+    </Line>
+  );
   return (
     <View flex={1} backgroundColor="$background" minHeight={0}>
-      <ScrollView
-        style={{ flex: 1 }}
-        contentContainerStyle={{
-          padding: 16,
-          paddingBottom: 32,
-          width: '100%',
-          maxWidth: widest,
-          alignSelf: 'center',
-        }}
-      >
-        <Line marginBottom="$3" flexWrap="nowrap" alignItems="flex-start">
-          {onBack ? (
-            <Pressable
-              role="button"
-              aria-label="Back"
-              onPress={onBack}
-              style={{
-                width: 44,
-                height: 44,
-                marginLeft: -12,
-                alignItems: 'center',
-                justifyContent: 'center',
-              }}
-            >
-              <BackIcon color={c.ink} size={24} />
-            </Pressable>
-          ) : null}
-          <Column gap={0} flex={1} justifyContent="center" minHeight={44}>
-            {above ? <Label>{above}</Label> : null}
-            <Heading
-              ref={heading}
-              tabIndex={-1}
-              outlineStyle="none"
-              aria-level={1}
-              fontSize="$5"
-              lineHeight="$5"
-              $wide={{ fontSize: '$6', lineHeight: '$6' }}
-            >
-              {title}
-            </Heading>
-          </Column>
-          {aside}
-        </Line>
-        {children}
-      </ScrollView>
+      {fill ? (
+        <View flex={1} minHeight={0} paddingHorizontal="$4" paddingTop="$2">
+          {head}
+          {children}
+        </View>
+      ) : (
+        <ScrollView
+          style={{ flex: 1 }}
+          contentContainerStyle={{
+            padding: 16,
+            paddingBottom: 32,
+            width: '100%',
+            maxWidth: widest,
+            alignSelf: 'center',
+          }}
+        >
+          {head}
+          {children}
+        </ScrollView>
+      )}
       {foot ? (
         <View
           borderTopWidth={1}

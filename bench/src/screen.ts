@@ -160,8 +160,7 @@ async function longestTasks(page: Page, chartAddress: string): Promise<{ search:
       }).observe({ type: 'longtask', buffered: false });
     });
   const longest = (): Promise<number> => page.evaluate(() => window.toileLongest ?? 0);
-  await page.goto(chartAddress);
-  await page.getByRole('button', { name: 'Under light' }).click();
+  await page.goto(`${chartAddress}/light`);
   await page.locator('svg image').waitFor();
   await page.waitForTimeout(800);
   await watch();

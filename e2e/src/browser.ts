@@ -109,6 +109,21 @@ export async function chooseFile(
   await chooser.setFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
 }
 
+/** Goes to a part of an open chart: its steps, what is to be looked at, amounts and time, versions. */
+export async function openPart(
+  page: Page,
+  part: 'Steps' | 'Look over' | 'Amounts and time' | 'Versions',
+): Promise<void> {
+  await page.getByRole('tab', { name: part }).click();
+}
+
+/** Does what is rarely done with a whole chart. */
+export async function more(page: Page, words: string): Promise<void> {
+  await page.getByRole('button', { name: 'More of this chart' }).click();
+  const dialog = page.getByRole('dialog', { name: 'More of this chart' });
+  await dialog.getByText(words, { exact: true }).click();
+}
+
 /** Opens a client's page through the list. */
 export async function openClient(page: Page, name: string): Promise<void> {
   await page.getByRole('link', { name: 'Clients', exact: true }).click();

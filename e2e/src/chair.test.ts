@@ -1,6 +1,6 @@
 import type { Chart } from '@toile/core';
 import type { Browser, BrowserContext, Page } from 'playwright-core';
-import { baseUrl, openAs, openBrowser, openClient } from './browser';
+import { baseUrl, more, openAs, openBrowser, openClient, openPart } from './browser';
 
 // A whole chart worked in a basement, handed over to a colleague, and a fault carried into the next version,
 // in order.
@@ -32,7 +32,7 @@ test('without a network the whole chart is worked; two reloads later nothing is 
   await openClient(page, 'Renske Halloran');
   await button('Fit a look').click();
   await page.getByLabel('Date').fill('2027-05-08');
-  await page.getByRole('link', { name: /^Harbour Morning/ }).click();
+  await page.getByRole('button', { name: /^Harbour Morning/ }).click();
   await button('Save version 1').click();
   await page.waitForURL(/\/charts\//);
   await page.getByText(/· version 1$/).waitFor();
@@ -131,7 +131,7 @@ test('two phones that knew nothing of each other: both versions are shown, and t
   await openClient(page, 'Renske Halloran');
   await button('Fit a look').click();
   await page.getByLabel('Date').fill('2027-06-12');
-  await page.getByRole('link', { name: /^Harbour Morning/ }).click();
+  await page.getByRole('button', { name: /^Harbour Morning/ }).click();
   await button('Save version 1').click();
   await page.waitForURL(/\/charts\//);
   await page.getByText(/· version 1$/).waitFor();
@@ -200,6 +200,7 @@ test('handed over mid-way: a colleague on another phone sees each step as it is 
 test('what is seen is traced to its likely cause and changed in the chart, with a school taken by advice', async () => {
   await page.goto(address);
   await page.getByText(/· version 1$/).waitFor();
+  await openPart(page, 'Look over');
   await button('Something looks wrong?').click();
   await page.getByRole('radio', { name: 'cakey, heavy' }).click();
   const finder = page.getByRole('group', { name: 'What do you see?' });
@@ -215,9 +216,11 @@ test('what is seen is traced to its likely cause and changed in the chart, with 
     .getByRole('button', { name: /^Change it in this chart/ })
     .first()
     .click();
+  await openPart(page, 'Look over');
   await button('Change the school').click();
   await page.getByRole('radio', { name: 'eyes first' }).click();
   await page.getByText('▲ Fallout is cleaned before the base; brows and lids come before it.').waitFor();
+  await openPart(page, 'Steps');
   const steps = await page
     .getByRole('list', { name: 'Steps' })
     .getByRole('button', { name: /^Step \d+/ })
@@ -235,7 +238,7 @@ test('what is seen is traced to its likely cause and changed in the chart, with 
 test('a link shows the version to someone without an account until it is taken back', async () => {
   await page.goto(address);
   await page.getByText(/· version 2$/).waitFor();
-  await button('Share').click();
+  await more(page, 'Share');
   await button('Make a link').click();
   const link = await page.getByLabel('The link, shown this once').inputValue();
   const stranger = await browser.newContext();

@@ -24,7 +24,7 @@ const fitPlainCloth = async (date: string): Promise<void> => {
   await openClient(page, CLIENT);
   await button('Fit a look').click();
   await page.getByLabel('Date').fill(date);
-  await page.getByRole('link', { name: /^Plain Cloth/ }).click();
+  await page.getByRole('button', { name: /^Plain Cloth/ }).click();
   await button('Save version 1').waitFor();
 };
 const save = async (): Promise<void> => {

@@ -98,7 +98,7 @@ async function atTheChair(page: Page, date: string): Promise<string> {
   await openClient(page, 'Renske Halloran');
   await page.getByRole('button', { name: 'Fit a look' }).click();
   await page.getByLabel('Date').fill(date);
-  await page.getByRole('link', { name: /^Harbour Morning/ }).click();
+  await page.getByRole('button', { name: /^Harbour Morning/ }).click();
   await page.getByRole('button', { name: 'Save version 1' }).click();
   await page.waitForURL(/\/charts\//);
   await page.getByText(/· version 1$/).waitFor();

@@ -1,6 +1,6 @@
 import type { Chart } from '@toile/core';
 import type { Browser, Page } from 'playwright-core';
-import { openAs, openBrowser, openClient } from './browser';
+import { openAs, openBrowser, openClient, openPart } from './browser';
 
 // A recipe put in order by hand and by keys, with a variant of its own, sprayed, counted and timed.
 let browser: Browser;
@@ -35,11 +35,16 @@ test('a step is dragged two places down and brought back by keys', async () => {
   await openClient(page, 'Renske Halloran');
   await button('Fit a look').click();
   await page.getByLabel('Date').fill('2027-08-07');
-  await page.getByRole('link', { name: /^Harbour Morning/ }).click();
+  await page.getByRole('button', { name: /^Harbour Morning/ }).click();
   await button('Save version 1').waitFor();
   const before = await titles();
+  // Tucked away by keys: the list has the screen to itself.
+  await page.getByRole('button', { name: 'Size of the face: full' }).focus();
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('ArrowUp');
+  await page.getByRole('button', { name: 'Size of the face: tucked' }).waitFor();
   const grip = page.getByRole('button', { name: `Move step 5, ${before[4]!}` });
-  await grip.scrollIntoViewIfNeeded();
+  await grip.evaluate((element) => element.scrollIntoView({ block: 'center' }));
   const rows = list().locator('[data-step]');
   const target = (await rows.nth(6).boundingBox())!;
   const from = (await grip.boundingBox())!;
@@ -120,7 +125,8 @@ test('amounts in all add up what the steps take', async () => {
   const chart = await kept();
   const used = chart.steps.filter((s) => s.variant === undefined).flatMap((s) => s.use);
   const products = new Set(used.map((u) => `${u.product.id} ${u.measure}`)).size;
-  await button(`What it takes in all, ${products} products`).click();
+  await openPart(page, 'Amounts and time');
+  await page.getByText(`What it takes in all, ${products} products`).waitFor();
   const amounts = page.getByRole('group', { name: 'Amounts in all' });
   await amounts
     .getByText(/^step \d+(, \d+)*$/)
@@ -130,7 +136,7 @@ test('amounts in all add up what the steps take', async () => {
 });
 
 test('minutes learned at the chair are taken into the plan', async () => {
-  await button('Show the times').click();
+  await openPart(page, 'Amounts and time');
   const learned = page.getByRole('group', { name: 'Minutes learned at the chair' });
   await learned.getByText(/eyes 1\.4 × the plan/).waitFor();
   const minutes = async (): Promise<number[]> =>
@@ -144,6 +150,7 @@ test('minutes learned at the chair are taken into the plan', async () => {
 });
 
 test('a contour shows both ways to find it and how far they lie apart on this face', async () => {
+  await openPart(page, 'Steps');
   await open(/, Contour the cheek: /);
   await page.getByRole('radio', { name: 'Where' }).click();
   const note = page.getByRole('note', { name: 'Smile line and hollow line' });

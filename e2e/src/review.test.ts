@@ -1,5 +1,5 @@
 import type { Browser, Page } from 'playwright-core';
-import { baseUrl, openAs, openBrowser, openClient, type Opened } from './browser';
+import { baseUrl, openAs, openBrowser, openClient, openPart, type Opened } from './browser';
 
 // A chart looked over, mended, accepted and put in a shorter order, in order.
 let browser: Browser;
@@ -20,18 +20,19 @@ test('a chart is looked over, with reasons', async () => {
   // A chart of her own, so that no other test waits for one of its versions.
   await openClient(page, 'Ottoline Grieve');
   await button('Fit a look').click();
-  await page.getByRole('link', { name: /^Lamplight/ }).click();
+  await page.getByRole('button', { name: /^Lamplight/ }).click();
   // Fitted, her lined lips have a liner; refused, the review asks for it.
+  await openPart(page, 'Look over');
   await button('Show what was fitted').click();
   await button('Not here: A fine liner round the lips').first().click();
   await page.getByText('A fine liner round the lips: refused').first().waitFor();
   await button('Save version 1').click();
   await page.waitForURL(/\/charts\//);
   await page.getByText(/· version 1$/).waitFor();
+  await openPart(page, 'Look over');
   await review()
     .getByText(/^Looked over: /)
     .waitFor();
-  await button('Show the review').click();
   await review().getByText('▲ Lip lines, and no liner holds the edge.').waitFor();
   await review()
     .getByText(/a fine liner and powder hold it/)
@@ -49,16 +50,16 @@ test('a finding stays only with a reason, which is kept in the version', async (
   await page.getByText(/“Asked for by the client”/).waitFor();
   expect(await review().getByRole('button', { name: 'It stays' }).count()).toBe(before - 1);
   await button(/^Save version \d+$/).click();
-  await page.getByText(/^Saved by Runa Castellane/).waitFor();
+  await page.getByText(/· version 2$/).waitFor();
   await page.reload();
-  await button('Show the review').click();
+  await openPart(page, 'Look over');
   await page.getByText(/“Asked for by the client”/).waitFor();
 });
 
 test('the shorter order is shown on a strip, taken and saved', async () => {
+  await openPart(page, 'Amounts and time');
   const time = page.getByRole('group', { name: 'Time' });
   await time.getByText(/\d+ min as it stands; \d+ with the waits filled, the shortest there is\./).waitFor();
-  await button('Show the times').click();
   await page.getByRole('img', { name: /^Waits filled: \d+ minutes/ }).waitFor();
   const minutes = async (): Promise<number> =>
     parseInt(await time.getByText(/^\d+ min( as it stands|; no )/).innerText(), 10);
@@ -69,6 +70,8 @@ test('the shorter order is shown on a strip, taken and saved', async () => {
   await time.getByText(new RegExp(`^${before} min`)).waitFor({ state: 'detached' });
   expect(Math.abs(before - saved - (await minutes()))).toBeLessThanOrEqual(1);
   await button(/^Save version \d+$/).click();
+  await page.getByText(/· version 3$/).waitFor();
+  await openPart(page, 'Versions');
   await page.getByText(/^Saved by Runa Castellane/).waitFor();
 });
 
@@ -80,18 +83,19 @@ test('the owner switches a rule off, and it is quiet', async () => {
   await page.getByRole('group', { name: 'The lip may bleed' }).getByText('○ The lip may bleed').waitFor();
   await openClient(page, 'Ottoline Grieve');
   await page.getByRole('link', { name: /^Lamplight/ }).click();
+  await openPart(page, 'Look over');
   await review()
     .getByText(/^Looked over: /)
     .waitFor();
   // It was the only one: with the rule off there is nothing to show, not even what was accepted.
-  await button('Show the review').waitFor({ state: 'detached' });
+  await review().getByText('Looked over: nothing to look at again.').waitFor();
   expect(await page.getByText(/no liner holds the edge|“Asked for by the client”/).count()).toBe(0);
 });
 
 test('at the chair without a connection: kept through two reloads, sent once each when it is back', async () => {
   await openClient(page, 'Zenobia Achterberg');
   await button('Fit a look').click();
-  await page.getByRole('link', { name: /^Harbour Morning/ }).click();
+  await page.getByRole('button', { name: /^Harbour Morning/ }).click();
   await button('Save version 1').click();
   await page.waitForURL(/\/charts\//);
   await page.getByText(/· version 1$/).waitFor();

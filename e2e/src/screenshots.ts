@@ -1,6 +1,6 @@
 import path from 'node:path';
 import type { Page } from 'playwright-core';
-import { baseUrl, connectReader, openAs, openBrowser, openClient, PHONE, WIDE } from './browser';
+import { PHONE, WIDE, baseUrl, connectReader, more, openAs, openBrowser, openClient } from './browser';
 
 const folder = path.resolve(path.dirname(new URL(import.meta.url).pathname), '../../docs/screenshots');
 
@@ -41,7 +41,7 @@ const PHONE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   light: async (page) => {
     await openClient(page, 'Morwenna Penhallow');
     await page.getByRole('link', { name: /Choir Loft/ }).click();
-    await page.getByRole('button', { name: 'Under light' }).click();
+    await more(page, 'Under light');
     await page.locator('svg image').waitFor();
     await page.waitForTimeout(800);
   },
@@ -129,7 +129,7 @@ const WIDE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   'wide-compare': async (page) => {
     await openClient(page, 'Morwenna Penhallow');
     await page.getByRole('link', { name: /Choir Loft/ }).click();
-    await page.getByRole('button', { name: 'Compare' }).click();
+    await more(page, 'Compare');
     await page.getByLabel('With another client’s chart').fill('Isaura');
     await page
       .getByRole('link', { name: /^Isaura Penhallow/ })

@@ -1,5 +1,5 @@
 import type { Browser, Page } from 'playwright-core';
-import { chooseFile, openAs, openBrowser, openClient, type Opened } from './browser';
+import { chooseFile, more, openAs, openBrowser, openClient, openPart, type Opened } from './browser';
 
 // Colour from the reading to the saved chart, on a phone, in order.
 let browser: Browser;
@@ -110,7 +110,7 @@ test('a mix is matched, what is asked can be changed, any product is answered fo
     .click();
   await button('Change what is asked').click();
   await page.getByLabel('A product').fill('V8');
-  await page.getByRole('link', { name: /^Why not .* V8/ }).click();
+  await page.getByRole('button', { name: /^Why not .* V8/ }).click();
   await page.getByText(/Alone it is \d+\.\d off: .*deeper/).waitFor();
 });
 
@@ -122,6 +122,8 @@ test('the mix goes into her chart and is saved with its reason', async () => {
   await button(/^Save version \d+$/).waitFor();
   expect(await page.getByLabel('Why this version').inputValue()).toMatch(/^Base matched: .*, \d\.\d off$/);
   await button(/^Save version \d+$/).click();
+  await button(/^Save version \d+$/).waitFor({ state: 'detached' });
+  await openPart(page, 'Versions');
   await page.getByText(/^Saved by Runa Castellane/).waitFor();
   await page.reload();
   const base = page.getByRole('button', { name: /^Step \d+, Base/ });
@@ -161,7 +163,7 @@ test('her skin over time, with drift in shade steps', async () => {
 test('the chart’s face under light: layers, before and after, flash', async () => {
   await openClient(page, 'Isaura Penhallow');
   await page.getByRole('link', { name: /^Harbour Morning/ }).click();
-  await button('Under light').click();
+  await more(page, 'Under light');
   const href = () => page.locator('svg image').getAttribute('href');
   const changes = async (act: () => Promise<void>): Promise<void> => {
     const before = await href();

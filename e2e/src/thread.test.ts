@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Browser, Page } from 'playwright-core';
 import { readChart, type Chart } from '@toile/core';
-import { connectReader, openAs, openBrowser, openClient, type Opened } from './browser';
+import { connectReader, more, openAs, openBrowser, openClient, openPart, type Opened } from './browser';
 
 // The whole job on a phone, one test a stage, in order: each goes on where the last one stopped.
 let browser: Browser;
@@ -119,12 +119,14 @@ test('her skin is read: an outlier set aside, one more asked for, values typed, 
 
 test('a look is fitted: base matched with how far off, contour on her own face, limits kept', async () => {
   await button('Fit a look').click();
-  await page.getByLabel('Date').fill('someday');
-  await page.getByText('A date, as 2031-05-14').waitFor();
+  await page.getByLabel('Date').fill('');
+  await page.getByText('Pick a day.').waitFor();
   await page.getByLabel('Date').fill('2026-12-19');
-  await page.getByRole('link', { name: /^Harbour Morning/ }).click();
+  await page.getByRole('button', { name: /^Harbour Morning/ }).click();
   await button('Save version 1').waitFor();
+  await openPart(page, 'Look over');
   await page.getByText('✓ Every placement keeps its limits.').waitFor();
+  await openPart(page, 'Steps');
   await stepButton('Base').click();
   const proposals = page.getByRole('radiogroup', { name: 'Products proposed' }).getByRole('radio');
   await proposals.first().waitFor();
@@ -154,7 +156,7 @@ test('adjusted: another product, a placement by its handle out of its limits and
     .first()
     .waitFor();
   await button('Bring it back').first().click();
-  await page.getByText('✓ Every placement keeps its limits.').waitFor();
+  await button('Bring it back').waitFor({ state: 'detached' });
   await page.getByRole('radio', { name: 'Where', exact: true }).click();
   await button('Lift: more').first().click();
   await reach.focus();
@@ -164,7 +166,9 @@ test('adjusted: another product, a placement by its handle out of its limits and
   await page.getByLabel('Why this version').fill('Trial');
   await button('Save version 1').click();
   await page.getByText(/· version 1$/).waitFor();
+  await openPart(page, 'Versions');
   await page.getByText('Saved by Teodor Marsh', { exact: false }).waitFor();
+  await openPart(page, 'Steps');
 });
 
 test('a change becomes the next version, the old one stays to be read', async () => {
@@ -174,11 +178,13 @@ test('a change becomes the next version, the old one stays to be read', async ()
   await page.reload();
   await button('Save version 2').waitFor();
   await button('Save version 2').click();
-  await button('2 versions').click();
+  await openPart(page, 'Versions');
   await button('Version 1').click();
   await page.getByText('An older version, to read only.').waitFor();
-  await button('2 versions').click();
+  await openPart(page, 'Versions');
   await button('Version 2').click();
+  await page.getByText(/· version 2$/).waitFor();
+  await openPart(page, 'Versions');
   await page.getByText('Calmer lip', { exact: true }).waitFor();
 });
 
@@ -263,6 +269,7 @@ test('repeated for a new day from what was worn; a drifted reading is matched ag
   ).toBe(1);
   await dose.click();
   await button(/^Save version 2 for/).click();
+  await openPart(page, 'Versions');
   await page
     .getByText(/Repeated as worn for .*; skin \d\.\d steps deeper/)
     .first()
@@ -271,7 +278,7 @@ test('repeated for a new day from what was worn; a drifted reading is matched ag
 });
 
 test('exported as its open JSON', async () => {
-  const [download] = await Promise.all([page.waitForEvent('download'), button('Export as a file').click()]);
+  const [download] = await Promise.all([page.waitForEvent('download'), more(page, 'Export as a file')]);
   const text = readFileSync((await download.path())!, 'utf8');
   const read = readChart(text);
   if (!read.ok) throw new Error(JSON.stringify(read.problems));
@@ -307,6 +314,7 @@ test('imported into another studio; a broken file is refused with where and why,
   await there.goto(`${process.env.TOILE_URL}/import`);
   await choose('chart.json', exported.text);
   await there.getByRole('heading', { name: 'Thandeka Moor', level: 1 }).waitFor();
+  await openPart(there, 'Versions');
   await there.getByText(/Imported from version 2 by Teodor Marsh/).waitFor();
   expect(other.complaints).toEqual([]);
   await other.context.close();

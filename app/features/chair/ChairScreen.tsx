@@ -12,23 +12,10 @@ import {
   type Chart,
 } from '@toile/core';
 import { useClient, useKit } from '../../data/hooks';
-import {
-  BackIcon,
-  Body,
-  Button,
-  Choice,
-  Column,
-  Figure,
-  Label,
-  Line,
-  Loading,
-  Ready,
-  Screen,
-  useColours,
-  View,
-} from '../../ui';
-import { useThemeChoice } from '../settings/theme';
+import { Body, Button, Choice, Column, Line, Loading, Ready, Screen, useRoomy, View } from '../../ui';
 import { clockOf, indexOfPlace, placeInSteps, type PlaceInSteps } from './chairView';
+import { ChairHead } from './ChairHead';
+import { ChairSteps } from './ChairSteps';
 import { ConflictPanel } from './ConflictPanel';
 import { Deviations } from './Deviations';
 import { Comfort, StepCautions, StepFace, StepWords } from './StepCard';
@@ -39,23 +26,18 @@ import { useChairKeys, useTimeUntil, useSwipe, useWakeLock } from './useChairCon
 export function ChairScreen({ id }: { readonly id: string }) {
   const chair = useChair(id);
   const router = useRouter();
-  const { variant } = useLocalSearchParams<{ variant?: string }>();
+  const { variant, from } = useLocalSearchParams<{ variant?: string; from?: string }>();
+  // Back where one came from: leaving adds no page.
+  const leave = (): void =>
+    from === 'chart' && router.canGoBack() ? router.back() : router.replace(`/charts/${id}`);
   if (chair.answer.data && chair.ready) {
     const { chart } = chair.answer.data;
     const chosen = chart.variants.find((v) => v.id === variant)?.id ?? null;
     const worked: Chart = { ...chart, steps: stepsOfVariant(chart.steps, chosen) };
-    return (
-      <Work
-        key={chosen}
-        chair={chair}
-        chart={worked}
-        variant={chosen}
-        onLeave={() => router.navigate(`/charts/${id}`)}
-      />
-    );
+    return <Work key={chosen} chair={chair} chart={worked} variant={chosen} onLeave={leave} />;
   }
   return (
-    <Screen title="The chair" onBack={() => router.navigate(`/charts/${id}`)}>
+    <Screen title="The chair" onBack={leave}>
       <Ready remote={chair.answer}>{() => <Loading />}</Ready>
     </Screen>
   );
@@ -78,6 +60,8 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
   const index = indexOfPlace(worn.steps, at);
   const [openedVersion] = useState(chart.version);
   const [open, setOpen] = useState(false);
+  const [faceRoom, setFaceRoom] = useState(0);
+  const roomy = useRoomy();
   const now = useTimeUntil(lastDryAt(worn.steps));
   const step = worn.steps[index]!;
   const minutesIn = worn.steps
@@ -103,106 +87,127 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
   useChairKeys({ done, back: () => go(index - 1), on: () => go(index + 1) });
   const swipe = useSwipe((by) => go(index + by));
 
+  const told = (
+    <>
+      {chart.version !== openedVersion ? (
+        <Body role="status" paddingHorizontal="$4" paddingTop="$3" color="$weld">
+          {`▲ Version ${chart.version} was saved meanwhile and is the one worked now. What was ticked before stays with version ${openedVersion}.`}
+        </Body>
+      ) : null}
+      {conflicts.map((conflict) => (
+        <ConflictPanel
+          key={`${conflict.one.id} ${conflict.other.id}`}
+          conflict={conflict}
+          step={worn.steps.find((s) => s.id === conflict.stepId)!}
+          onKeep={(kept) => chair.settle(conflict, kept)}
+        />
+      ))}
+      <StepCautions chart={minded} step={step} kit={kit.data} />
+    </>
+  );
+  const deviations = open ? (
+    <Deviations
+      key={step.id}
+      chart={{ ...worn, client: minded.client }}
+      step={step}
+      kit={kit.data}
+      onDeviate={(d, at) => (chair.deviate(at ?? step.id, d), setOpen(false))}
+    />
+  ) : null;
+  const words = (
+    <>
+      {next?.whileDrying && next.index === index ? (
+        <Body
+          paddingHorizontal="$4"
+          paddingTop="$3"
+          color="$weld"
+        >{`◷ Worked now, while ${next.whileDrying.title.toLowerCase()} dries.`}</Body>
+      ) : null}
+      {next && next.waitMinutes > 0 && next.index === index ? (
+        <Body
+          paddingHorizontal="$4"
+          paddingTop="$3"
+          color="$weld"
+        >{`◷ Still wet under this one: wait ${clockOf(next.waitMinutes * 60)}.`}</Body>
+      ) : null}
+      <StepWords step={step} kit={kit.data} />
+      <Comfort step={step} minutesIn={minutesIn} />
+      <WorkedAs chair={chair} variant={variant} />
+    </>
+  );
+  const foot = (
+    <Column gap="$2" padding="$3" borderTopWidth={1} borderTopColor="$line">
+      <Line flexWrap="nowrap">
+        <Button label="Step before" onPress={() => go(index - 1)} disabled={index === 0}>
+          ‹
+        </Button>
+        <Button grow onPress={() => setOpen((o) => !o)}>
+          {open ? 'Close' : 'What I really did'}
+        </Button>
+        <Button label="Step after" onPress={() => go(index + 1)} disabled={index === worn.steps.length - 1}>
+          ›
+        </Button>
+      </Line>
+      {finished ? (
+        <Button kind="main" large onPress={onLeave}>
+          All done, close the chart
+        </Button>
+      ) : isSettled(step) ? (
+        <Line flexWrap="nowrap">
+          <Button large onPress={() => chair.tick(step.id, false)}>
+            Not done yet
+          </Button>
+          <Button kind="main" large grow onPress={() => go(next?.index ?? nextIndex)}>
+            To the open step
+          </Button>
+        </Line>
+      ) : (
+        <Button kind="main" large onPress={done}>
+          Done
+        </Button>
+      )}
+    </Column>
+  );
   return (
     <View flex={1} backgroundColor="$background" minHeight={0} role="main">
-      <Line paddingHorizontal="$2" flexWrap="nowrap" minHeight={52}>
-        <Button label="Leave the chair" onPress={onLeave}>
-          <BackMark />
-        </Button>
-        <Column gap={0} flex={1}>
-          <Body fontWeight="700">{`Step ${index + 1} of ${worn.steps.length}`}</Body>
-          <Label numberOfLines={1}>{`${minutesLeft} min left · ${chart.client.name}`}</Label>
-        </Column>
-        <SendState chair={chair} />
-        <DimRoom />
-      </Line>
-      <SendTrouble chair={chair} />
-      {running.length > 0 ? (
-        <Line paddingHorizontal="$4" gap="$4" role="timer">
-          {running.map((w) => (
-            <Figure
-              key={w.stepId}
-              fontSize="$4"
-              color="$weld"
-            >{`◷ ${w.title} ${clockOf(w.untilMinutes * 60 - now / 1000)}`}</Figure>
-          ))}
-        </Line>
-      ) : null}
-      <ScrollView style={{ flex: 1 }} {...swipe}>
-        {chart.version !== openedVersion ? (
-          <Body role="status" paddingHorizontal="$4" paddingTop="$3" color="$weld">
-            {`▲ Version ${chart.version} was saved meanwhile and is the one worked now. What was ticked before stays with version ${openedVersion}.`}
-          </Body>
-        ) : null}
-        {conflicts.map((conflict) => (
-          <ConflictPanel
-            key={`${conflict.one.id} ${conflict.other.id}`}
-            conflict={conflict}
-            step={worn.steps.find((s) => s.id === conflict.stepId)!}
-            onKeep={(kept) => chair.settle(conflict, kept)}
-          />
-        ))}
-        <StepCautions chart={minded} step={step} kit={kit.data} />
-        {open ? (
-          <Deviations
-            key={step.id}
-            chart={{ ...worn, client: minded.client }}
-            step={step}
-            kit={kit.data}
-            onDeviate={(d, at) => (chair.deviate(at ?? step.id, d), setOpen(false))}
-          />
-        ) : (
-          <StepFace chart={worn} step={step} />
-        )}
-        {next?.whileDrying && next.index === index ? (
-          <Body
-            paddingHorizontal="$4"
-            paddingTop="$3"
-            color="$weld"
-          >{`◷ Worked now, while ${next.whileDrying.title.toLowerCase()} dries.`}</Body>
-        ) : null}
-        {next && next.waitMinutes > 0 && next.index === index ? (
-          <Body
-            paddingHorizontal="$4"
-            paddingTop="$3"
-            color="$weld"
-          >{`◷ Still wet under this one: wait ${clockOf(next.waitMinutes * 60)}.`}</Body>
-        ) : null}
-        <StepWords step={step} kit={kit.data} />
-        <Comfort step={step} minutesIn={minutesIn} />
-        <WorkedAs chair={chair} variant={variant} />
-      </ScrollView>
-      <Column gap="$2" padding="$3" borderTopWidth={1} borderTopColor="$line">
-        <Line flexWrap="nowrap">
-          <Button label="Step before" onPress={() => go(index - 1)} disabled={index === 0}>
-            ‹
-          </Button>
-          <Button grow onPress={() => setOpen((o) => !o)}>
-            {open ? 'Close' : 'What I really did'}
-          </Button>
-          <Button label="Step after" onPress={() => go(index + 1)} disabled={index === worn.steps.length - 1}>
-            ›
-          </Button>
-        </Line>
-        {finished ? (
-          <Button kind="main" large onPress={onLeave}>
-            All done, close the chart
-          </Button>
-        ) : isSettled(step) ? (
-          <Line flexWrap="nowrap">
-            <Button large onPress={() => chair.tick(step.id, false)}>
-              Not done yet
-            </Button>
-            <Button kind="main" large grow onPress={() => go(next?.index ?? nextIndex)}>
-              To the open step
-            </Button>
-          </Line>
-        ) : (
-          <Button kind="main" large onPress={done}>
-            Done
-          </Button>
-        )}
-      </Column>
+      <ChairHead
+        chair={chair}
+        title={`Step ${index + 1} of ${worn.steps.length}`}
+        detail={`${minutesLeft} min left · ${chart.client.name}`}
+        running={running}
+        now={now}
+        onLeave={onLeave}
+      />
+      {roomy ? (
+        <View flex={1} minHeight={0} flexDirection="row" borderTopWidth={1} borderTopColor="$line">
+          <ScrollView style={{ width: 300, flexGrow: 0, flexShrink: 0 }}>
+            <ChairSteps steps={worn.steps} at={index} onGo={go} />
+          </ScrollView>
+          <View
+            flex={1}
+            minWidth={0}
+            onLayout={(event) => setFaceRoom(Math.round(event.nativeEvent.layout.height))}
+          >
+            {faceRoom > 0 ? <StepFace chart={worn} step={step} height={faceRoom} /> : null}
+          </View>
+          <View width={420} minHeight={0}>
+            <ScrollView style={{ flex: 1 }}>
+              {told}
+              {deviations ?? words}
+            </ScrollView>
+            {foot}
+          </View>
+        </View>
+      ) : (
+        <>
+          <ScrollView style={{ flex: 1 }} {...swipe}>
+            {told}
+            {deviations ?? <StepFace chart={worn} step={step} height={290} />}
+            {words}
+          </ScrollView>
+          {foot}
+        </>
+      )}
     </View>
   );
 }
@@ -223,43 +228,4 @@ function WorkedAs({ chair, variant }: { readonly chair: ChairWork; readonly vari
       />
     </Column>
   );
-}
-
-/** Dark for a dim room, and back. */
-function DimRoom() {
-  const { theme, choose } = useThemeChoice();
-  const dim = theme === 'dark';
-  return (
-    <Button
-      label={dim ? 'Light for a bright room' : 'Dark for a dim room'}
-      onPress={() => choose(dim ? 'light' : 'dark')}
-    >
-      {dim ? '☀' : '☾'}
-    </Button>
-  );
-}
-
-function BackMark() {
-  const c = useColours();
-  return <BackIcon color={c.ink} size={24} />;
-}
-
-/** How the sending goes, in a word or a button beside the step. */
-function SendState({ chair }: { readonly chair: ChairWork }) {
-  if (chair.failure) return <Button onPress={chair.sendAgain}>{`${chair.unsentCount} unsent, send`}</Button>;
-  if (chair.refused.length > 0) return <Label color="$madder">{`▲ ${chair.refused.length} not taken`}</Label>;
-  return <Label aria-live="polite">{chair.unsentCount > 0 ? 'sending' : '✓ all saved'}</Label>;
-}
-
-/** What is wrong with the sending, in a sentence over the whole width: beside the step there is no room for one. */
-function SendTrouble({ chair }: { readonly chair: ChairWork }) {
-  const words = [
-    ...(chair.failure && chair.onPageOnlyCount > 0
-      ? [`This device is full: ${chair.onPageOnlyCount} only on this page. Keep it open.`]
-      : []),
-    ...(chair.refused.length > 0 ? [`${chair.refused.length} not taken: ${chair.refused[0]}`] : []),
-  ];
-  return words.map((sentence) => (
-    <Body key={sentence} role="alert" paddingHorizontal="$4" color="$madder">{`▲ ${sentence}`}</Body>
-  ));
 }

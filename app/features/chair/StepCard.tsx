@@ -20,7 +20,16 @@ import { Notch } from '../face/Notch';
 import { comfortCues, deviationInWords, placeInKit } from './chairView';
 
 /** Where the step goes: the face, near, with its layer lit. */
-export function StepFace({ chart, step }: { readonly chart: Chart; readonly step: Step }) {
+export function StepFace({
+  chart,
+  step,
+  height,
+}: {
+  readonly chart: Chart;
+  readonly step: Step;
+  /** Of the drawing, px. */
+  readonly height: number;
+}) {
   const { landmarks, features } = chart.client;
   const layers = layersOf(chart.client, [step], step.id);
   return (
@@ -28,8 +37,9 @@ export function StepFace({ chart, step }: { readonly chart: Chart; readonly step
       <FaceStage
         landmarks={landmarks}
         features={features}
+        skin={chart.client.skin}
         layers={layers}
-        height={290}
+        height={height}
         framing={zoomFor(step, chart.client)}
         label={`Where: ${step.title}`}
       />

@@ -1,42 +1,34 @@
-import { useState } from 'react';
 import { amountsInAll, measuresInWords, toolsForFace, type Step } from '@toile/core';
-import { Body, Button, Column, Figure, Label, Line, Swatch } from '../../ui';
+import { Body, Column, Figure, Label, Line, Subheading, Swatch } from '../../ui';
 
 /** What the whole chart takes of each product, for the palette and the bag. */
 export function AmountsInAll({ steps }: { readonly steps: readonly Step[] }) {
-  const [open, setOpen] = useState(false);
   const amounts = amountsInAll(steps);
   if (amounts.length === 0) return null;
   return (
     <Column gap="$2" role="group" aria-label="Amounts in all">
-      <Button onPress={() => setOpen((o) => !o)}>
-        {open ? 'Close the amounts' : `What it takes in all, ${amounts.length} products`}
-      </Button>
-      {open
-        ? amounts.map(({ product, measure, parts, mg, stepIds }) => (
-            <Line
-              key={`${product.id} ${measure}`}
-              flexWrap="nowrap"
-              alignItems="flex-start"
-              borderBottomWidth={1}
-              borderBottomColor="$line"
-              paddingBottom="$2"
-            >
-              {product.lab ? <Swatch lab={product.lab} size={28} /> : null}
-              <Column gap={0} flex={1}>
-                <Body>{`${product.maker} ${product.line} ${product.shade}`}</Body>
-                <Label>{`step ${stepIds.map((id) => steps.findIndex((s) => s.id === id) + 1).join(', ')}`}</Label>
-              </Column>
-              <Column gap={0} alignItems="flex-end">
-                <Figure fontWeight="700">{measuresInWords(parts, measure)}</Figure>
-                <Label>
-                  {mg >= 1000 ? `${(mg / 1000).toFixed(2)} g` : `${mg.toFixed(mg < 10 ? 1 : 0)} mg`}
-                </Label>
-              </Column>
-            </Line>
-          ))
-        : null}
-      {open ? <Label>{`Clean tools for this face: ${toolsInWords(steps)}.`}</Label> : null}
+      <Subheading>{`What it takes in all, ${amounts.length} products`}</Subheading>
+      {amounts.map(({ product, measure, parts, mg, stepIds }) => (
+        <Line
+          key={`${product.id} ${measure}`}
+          flexWrap="nowrap"
+          alignItems="flex-start"
+          borderBottomWidth={1}
+          borderBottomColor="$line"
+          paddingBottom="$2"
+        >
+          {product.lab ? <Swatch lab={product.lab} size={28} /> : null}
+          <Column gap={0} flex={1}>
+            <Body>{`${product.maker} ${product.line} ${product.shade}`}</Body>
+            <Label>{`step ${stepIds.map((id) => steps.findIndex((s) => s.id === id) + 1).join(', ')}`}</Label>
+          </Column>
+          <Column gap={0} alignItems="flex-end">
+            <Figure fontWeight="700">{measuresInWords(parts, measure)}</Figure>
+            <Label>{mg >= 1000 ? `${(mg / 1000).toFixed(2)} g` : `${mg.toFixed(mg < 10 ? 1 : 0)} mg`}</Label>
+          </Column>
+        </Line>
+      ))}
+      <Label>{`Clean tools for this face: ${toolsInWords(steps)}.`}</Label>
     </Column>
   );
 }

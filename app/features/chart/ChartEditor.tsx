@@ -1,177 +1,157 @@
-import { useCallback, useDeferredValue, useEffect, useMemo, useState, type ReactNode } from 'react';
-import {
-  LAYER_KINDS,
-  LAYER_LOOKS,
-  movedStep,
-  reviewPlaces,
-  stepsOfVariant,
-  type Chart,
-  type Kit,
-} from '@toile/core';
-import { useStudioSettings } from '../../data/hooks';
-import { Button, Column, Judged, Label, Line, Subheading, useWide, View } from '../../ui';
-import { Notch } from '../face/Notch';
-import { ReviewPanel } from '../review/ReviewPanel';
+import { useCallback, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
+import { movedStep, reviewPlaces, stepsOfVariant, type Chart, type Kit } from '@toile/core';
+import { Button, Judged, Label, Line, Subheading, TabPanel, Tabs, useRoomy, type MenuItem } from '../../ui';
+import { chooseGround, useGround } from '../face/ground';
+import { useGrades, useReview } from '../review/useReview';
 import { TimeStrip } from '../review/TimeStrip';
-import { AdaptationsPanel } from './AdaptationsPanel';
 import { AddLayer } from './AddLayer';
 import { AmountsInAll } from './AmountsInAll';
 import { ChartFace, frameOf } from './ChartFace';
 import { minutesOf } from './chartView';
 import { DrawTools } from './DrawTools';
-import { FaceFindings } from './FaceFindings';
-import { FaultPanel } from './FaultPanel';
+import { FaceTools } from './FaceTools';
 import { Insets } from './Insets';
-import { SchoolsPanel } from './SchoolsPanel';
+import { KindStrip } from './KindStrip';
+import { LookOver, LookOverMark, StopsAbove } from './LookOver';
 import { StepDrawer, type StepTab } from './StepDrawer';
 import { StepList } from './StepList';
-import { VariantBar } from './VariantBar';
 import { useDrawing } from './useDrawing';
+import { useFaceSize } from './useFaceSize';
+import { useStepKeys } from './useStepKeys';
 import { useUndo } from './useUndo';
+import { VariantBar } from './VariantBar';
+import { PhonePlace, WidePlace } from './WorkPlace';
 
 type ChartEditorProps = {
   readonly chart: Chart;
   readonly kit: Kit | undefined;
   readonly editable: boolean;
   readonly onChange: (chart: Chart) => void;
-  /** What stands above the steps: notes of a fit, versions. */
+  /** Said before everything else: notes of a fit, that it is an older version. */
   readonly above?: ReactNode;
+  /** Its versions, for a chart that has some. */
+  readonly versions?: ReactNode;
+  /** What is done with the whole chart, rarely. */
+  readonly more?: readonly MenuItem[];
 };
 
-/** The heart: the face, what is to be looked at, and the steps in order with one of them open. */
-export function ChartEditor({ chart, kit, editable, onChange: onEdit, above }: ChartEditorProps) {
-  const wide = useWide();
-  const { change: onChange, undo, redo, canUndo, canRedo } = useUndo(chart, onEdit);
+/** The rows of tools and of places under the face. */
+const TOOLS_PX = 100;
+
+type Place = 'steps' | 'look over' | 'amounts' | 'versions';
+
+/**
+ * The heart: the face, under it the steps with one of them open, and, a touch away, what is to be looked at, amounts
+ * and times, versions. On a wide screen steps, face and what is open stand side by side.
+ */
+export function ChartEditor({
+  chart,
+  kit,
+  editable,
+  onChange: onEdit,
+  above,
+  versions,
+  more = [],
+}: ChartEditorProps) {
+  const roomy = useRoomy();
+  const { change: onChange, ...undo } = useUndo(chart, onEdit);
   const draw = useDrawing();
+  const [place, setPlace] = useState<Place>('steps');
   const [placement, setPlacement] = useState(0);
   const [tab, setTab] = useState<StepTab>('what');
   const [selected, setOpenStep] = useState<string | null>(null);
+  const sizing = useFaceSize(selected !== null);
   const { stop } = draw;
   const setSelected = useCallback(
     (id: string | null): void => {
       setOpenStep(id);
       setPlacement(0);
+      if (id !== null) setPlace('steps');
       stop();
     },
     [stop],
   );
   const [variant, setVariant] = useState<string | null>(null);
   const [bare, setBare] = useState(false);
+  const [legend, setLegend] = useState(false);
+  const ground = useGround();
   const steps = useMemo(() => stepsOfVariant(chart.steps, variant), [chart, variant]);
   const step = steps.find((s) => s.id === selected) ?? null;
+  const grades = useGrades();
   const drawn = useDeferredValue(chart);
-  const settings = useStudioSettings();
-  const grades = settings.data?.settings.ruleGrades;
-  const findings = useMemo(() => reviewPlaces(drawn, grades), [drawn, grades]);
-  const open = useMemo(() => findings.filter((f) => f.accepted === null), [findings]);
+  const places = useMemo(() => reviewPlaces(drawn, grades), [drawn, grades]);
+  const open = useMemo(() => places.filter((f) => f.accepted === null), [places]);
+  const lines = useReview(chart, kit);
   const time = minutesOf(steps);
+  useStepKeys(steps, selected, setSelected);
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (
-        event.target instanceof HTMLElement &&
-        /^(INPUT|TEXTAREA)$|slider/.test(event.target.tagName + (event.target.getAttribute('role') ?? ''))
-      )
-        return;
-      const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
-      if (by === 0) return;
-      event.preventDefault();
-      const at = steps.findIndex((s) => s.id === selected);
-      setSelected(steps[Math.max(0, Math.min(steps.length - 1, at + by))]?.id ?? null);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [steps, selected, setSelected]);
-
+  const both = { chart, editable, onChange };
   const drawer = step ? (
     <StepDrawer
-      chart={chart}
+      {...both}
       step={step}
       kit={kit}
-      editable={editable}
       placement={placement}
       onPlacement={setPlacement}
-      onChange={onChange}
       onDraw={draw.start}
       onSelect={setSelected}
       variant={chart.variants.find((v) => v.id === variant) ?? null}
       tab={tab}
       onTab={setTab}
+      findings={open
+        .map((finding, i) => ({ finding, number: i + 1 }))
+        .filter(({ finding }) => finding.stepIds.includes(step.id))}
     />
   ) : null;
-  const face = (
+  const faceOf = (height: number) => (
     <Judged padding={0}>
       <ChartFace
-        chart={chart}
+        {...both}
         steps={steps}
         step={step}
         placement={placement}
         bare={bare}
-        editable={editable}
-        wide={wide}
+        height={height}
+        near={step !== null && (!roomy || draw.drawing !== null)}
         findings={open}
         drawing={draw.drawing}
         onView={(view) => draw.set({ view })}
-        onChange={onChange}
       />
     </Judged>
   );
-  const tools = (
-    <DrawTools
-      state={draw}
-      view={draw.drawing?.view ?? frameOf(chart, step, true)}
-      canUndo={canUndo}
-      canRedo={canRedo}
-      onUndo={undo}
-      onRedo={redo}
+  const tools = draw.drawing ? (
+    <DrawTools undo={undo} state={draw} view={draw.drawing.view ?? frameOf(chart, step, true)} />
+  ) : (
+    <FaceTools
+      undo={undo}
+      editable={editable}
+      bare={bare}
+      onBare={setBare}
+      sizing={roomy ? undefined : sizing}
+      more={[
+        ...more,
+        ground === 'skin'
+          ? { words: 'Draw on paper', onPress: () => chooseGround('paper') }
+          : { words: 'Draw on the client’s skin', onPress: () => chooseGround('skin') },
+        ...(roomy
+          ? []
+          : [
+              {
+                words: legend ? 'Put away what the marks mean' : 'What the marks mean',
+                onPress: () => setLegend(!legend),
+              },
+            ]),
+      ]}
     />
   );
-  const under = (
+  const insets = <Insets client={chart.client} steps={steps} step={step} />;
+  const list = (
     <>
-      <KindStrip steps={steps} />
-      <Line>
-        <Button label={bare ? 'Show the layers' : 'Show the face before'} onPress={() => setBare((b) => !b)}>
-          {bare ? 'After' : 'Before'}
-        </Button>
-        {editable ? (
-          <>
-            <Button label="Undo" disabled={!canUndo} onPress={undo}>
-              ↶
-            </Button>
-            <Button label="Redo" disabled={!canRedo} onPress={redo}>
-              ↷
-            </Button>
-          </>
-        ) : null}
-      </Line>
-      <Insets client={chart.client} steps={steps} step={step} />
-      <FaceFindings
-        chart={chart}
-        findings={findings}
-        editable={editable}
-        onChange={onChange}
-        onSelect={setSelected}
-      />
-      <ReviewPanel chart={chart} kit={kit} editable={editable} onChange={onChange} onSelect={setSelected} />
-      <TimeStrip chart={chart} editable={editable} onChange={onChange} />
-    </>
-  );
-  const side = (
-    <>
-      {above}
-      <AdaptationsPanel chart={chart} editable={editable} onChange={onChange} />
-      <VariantBar
-        chart={chart}
-        chosen={variant}
-        onChoose={setVariant}
-        editable={editable}
-        onChange={onChange}
-      />
+      <StopsAbove places={places} lines={lines} onOpen={() => setPlace('look over')} />
       <Line justifyContent="space-between">
         <Subheading>{`${steps.length} steps`}</Subheading>
         <Label>{`${time.handsOn} min at work, ${time.waiting} min waiting`}</Label>
       </Line>
-      <SchoolsPanel chart={chart} editable={editable} onChange={onChange} />
       <StepList
         steps={steps}
         selected={selected}
@@ -188,53 +168,89 @@ export function ChartEditor({ chart, kit, editable, onChange: onEdit, above }: C
                 )
             : undefined
         }
-        renderDrawer={() => drawer}
+        renderDrawer={roomy ? undefined : () => drawer}
+        keptAbovePx={roomy ? undefined : sizing.height + TOOLS_PX}
       />
-      <AmountsInAll steps={steps} />
       {editable ? <AddLayer chart={chart} onAdd={(next, id) => (onChange(next), setSelected(id))} /> : null}
-      {editable ? <FaultPanel chart={chart} kit={kit} onChange={onChange} onSelect={setSelected} /> : null}
+      <VariantBar {...both} chosen={variant} onChoose={setVariant} />
     </>
   );
-  if (!wide) {
-    // The face stays at the top while a step is open: what is changed below is seen at once.
-    return (
-      <Column gap="$3">
-        <View style={step ? { position: 'sticky', top: -16, zIndex: 10 } : undefined}>
-          {face}
-          {tools}
-        </View>
-        {under}
-        {side}
-      </Column>
-    );
-  }
-  return (
-    <View flexDirection="row" gap="$4" alignItems="flex-start">
-      <Column flex={1} gap="$2" style={{ position: 'sticky', top: -16 }}>
-        {face}
-        {tools}
-        {under}
-      </Column>
-      <Column width={400} gap="$3">
-        {side}
-      </Column>
-    </View>
+  const shown: Place = roomy && place === 'steps' && !step ? 'look over' : place;
+  const tabs = (
+    <Tabs
+      label="Parts of the chart"
+      chosen={shown}
+      onChoose={setPlace}
+      tabs={[
+        ...(roomy && !step ? [] : [{ id: 'steps' as const, words: roomy ? 'This step' : 'Steps' }]),
+        {
+          id: 'look over' as const,
+          words: 'Look over',
+          mark: <LookOverMark places={places} lines={lines} />,
+        },
+        { id: 'amounts' as const, words: 'Amounts', label: 'Amounts and time' },
+        ...(versions ? [{ id: 'versions' as const, words: 'Versions' }] : []),
+      ]}
+    />
   );
-}
-
-/** Which kinds of layer the chart has: notch, word and count; the legend of the drawing. */
-function KindStrip({ steps }: { readonly steps: Chart['steps'] }) {
-  const kinds = LAYER_KINDS.filter((kind) => steps.some((s) => s.role === kind));
+  const parts: Readonly<Record<Place, ReactNode>> = {
+    steps: roomy ? drawer : list,
+    'look over': <LookOver {...both} kit={kit} places={places} lines={lines} onSelect={setSelected} />,
+    amounts: (
+      <>
+        <TimeStrip {...both} />
+        <AmountsInAll steps={steps} />
+      </>
+    ),
+    versions,
+  };
+  const panel = <TabPanel label={shown}>{parts[shown]}</TabPanel>;
+  if (roomy)
+    return (
+      <WidePlace
+        list={
+          <>
+            {above}
+            {list}
+          </>
+        }
+        face={faceOf}
+        under={
+          <>
+            {tools}
+            <KindStrip steps={steps} />
+            {insets}
+          </>
+        }
+        tabs={tabs}
+        panel={
+          <>
+            {step && place === 'steps' ? (
+              <Line justifyContent="space-between" flexWrap="nowrap">
+                <Subheading flex={1}>{step.title}</Subheading>
+                <Button label="Close the step" onPress={() => setSelected(null)}>
+                  ✕
+                </Button>
+              </Line>
+            ) : null}
+            {panel}
+          </>
+        }
+      />
+    );
   return (
-    <Line gap="$3">
-      {kinds.map((kind) => (
-        <Line key={kind} gap="$1">
-          <Notch kind={kind} size={16} />
-          <Label fontSize="$1" lineHeight="$1">
-            {LAYER_LOOKS[kind].name}
-          </Label>
-        </Line>
-      ))}
-    </Line>
+    <PhonePlace
+      above={above}
+      face={
+        draw.drawing ? faceOf(Math.max(sizing.height, 300)) : sizing.height > 0 ? faceOf(sizing.height) : null
+      }
+      tools={tools}
+      tabs={tabs}
+    >
+      {legend ? <KindStrip steps={steps} /> : null}
+      {step && shown === 'steps' ? insets : null}
+      {panel}
+      {step || shown !== 'steps' ? null : insets}
+    </PhonePlace>
   );
 }

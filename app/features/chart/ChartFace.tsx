@@ -32,7 +32,10 @@ type ChartFaceProps = {
   readonly placement: number;
   readonly bare: boolean;
   readonly editable: boolean;
-  readonly wide: boolean;
+  /** Of the drawing, px. */
+  readonly height: number;
+  /** Goes near the open step. */
+  readonly near: boolean;
   readonly findings: readonly ReviewFinding[];
   readonly drawing: Drawing | null;
   readonly onView: (view: Box) => void;
@@ -58,7 +61,8 @@ export function ChartFace({
   placement,
   bare,
   editable,
-  wide,
+  height,
+  near,
   findings,
   drawing,
   onView,
@@ -87,7 +91,6 @@ export function ChartFace({
     () => (step && step.role !== 'care' && step.role !== 'base' ? guides(landmarks, features) : null),
     [step, landmarks, features],
   );
-  const near = step !== null && (!wide || drawing !== null);
   const frame = drawing?.view ?? frameOf(chart, step, near);
 
   const stroke = (drawn: DrawnStroke): void => {
@@ -110,10 +113,11 @@ export function ChartFace({
     <FaceStage
       landmarks={landmarks}
       features={features}
+      skin={client.skin}
       layers={layers}
       guides={bare ? null : chalk}
       finder={step !== null && isCheekContour(step)}
-      height={wide ? 560 : drawing ? 420 : near ? 290 : 370}
+      height={height}
       framing={frame}
       label={`Face chart of ${client.name}${step ? `, ${step.title}` : ''}`}
     >

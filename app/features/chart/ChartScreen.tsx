@@ -4,7 +4,7 @@ import { documentHash, type Chart } from '@toile/core';
 import { may, pathTo, type ChartAnswer } from '@toile/contract';
 import { call, CallError, currentOf } from '../../data/call';
 import { useChart, useKit, useRefresh, useSession } from '../../data/hooks';
-import { Body, Button, Column, Field, Label, Line, Ready, Screen, Subheading } from '../../ui';
+import { Body, Button, Column, Field, Label, Line, Ready, Row, Screen, Subheading, useRoomy } from '../../ui';
 import { dayInWords } from '../words/dates';
 import {
   dropChartDraft,
@@ -39,6 +39,9 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
   const [draft, setDraft] = useState<ChartDraft>(() => readChartDraft(saved) ?? newChartDraft(saved));
   const [failure, setFailure] = useState<{ words: string; newest: Chart | null } | null>(null);
   const [busy, setBusy] = useState(false);
+  const [asking, setAsking] = useState<'print' | 'share' | null>(null);
+  const roomy = useRoomy();
+  const shown = { chartId: saved.id, version: saved.version };
   const newest = versions[0]?.version === saved.version;
   const editable = newest && session.data !== undefined && may(session.data.role, 'edit');
   const changed = draft.chart !== saved && JSON.stringify(draft.chart) !== JSON.stringify(saved);
@@ -78,6 +81,7 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
 
   return (
     <Screen
+      fill={roomy}
       title={saved.client.name}
       above={`${saved.look.name} · ${saved.occasion.kind}, ${dayInWords(saved.occasion.date)} · version ${saved.version}`}
       onBack={() => router.navigate(`/clients/${saved.client.id}`)}
@@ -125,7 +129,7 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
               large
               grow
               disabled={!newest}
-              onPress={() => router.navigate(`/charts/${saved.id}/chair`)}
+              onPress={() => router.navigate(`/charts/${saved.id}/chair?from=chart`)}
             >
               To the chair
             </Button>
@@ -138,69 +142,54 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
         kit={kit.data}
         editable={editable}
         onChange={(chart) => setDraft((d) => ({ ...d, chart }))}
-        above={
-          <Column gap="$1">
-            {newest ? null : <Body color="$weld">{`▲ An older version, to read only.`}</Body>}
-            {saved.reason ? <Body>{saved.reason}</Body> : null}
-            <Label>{`Saved by ${saved.author}, ${dayInWords(saved.at)}`}</Label>
-            <Versions id={saved.id} versions={versions} shown={saved.version} editable={editable} />
-          </Column>
-        }
+        above={newest ? undefined : <Body color="$weld">{`▲ An older version, to read only.`}</Body>}
+        versions={<Versions saved={saved} versions={versions} />}
+        more={[
+          { words: 'Under light', href: `/charts/${saved.id}/light` },
+          { words: 'Print', onPress: () => setAsking('print') },
+          ...(editable ? [{ words: 'Share', onPress: () => setAsking('share') }] : []),
+          { words: 'Compare', href: `/charts/${saved.id}/compare` },
+          { words: 'Make a look of it', href: `/charts/${saved.id}/look` },
+          { words: 'Export as a file', onPress: () => exportChart(saved) },
+        ]}
       />
+      {asking === 'share' ? <ShareDialog {...shown} onClose={() => setAsking(null)} /> : null}
+      {asking === 'print' ? <PrintDialog {...shown} onClose={() => setAsking(null)} /> : null}
     </Screen>
   );
 }
 
-type VersionsProps = {
-  readonly id: string;
-  readonly versions: ChartAnswer['versions'];
-  readonly shown: number;
-  readonly editable: boolean;
-};
+const exportChart = ({ id, version }: Chart): void =>
+  window.location.assign(pathTo('exportChart', { id }, { version: String(version) }));
 
-function Versions({ id, versions, shown, editable }: VersionsProps) {
+/** Why this version was made and by whom, and the others, each a touch away. */
+function Versions({
+  saved,
+  versions,
+}: {
+  readonly saved: Chart;
+  readonly versions: ChartAnswer['versions'];
+}) {
   const router = useRouter();
-  const [open, setOpen] = useState(false);
-  const [printing, setPrinting] = useState(false);
-  const [sharing, setSharing] = useState(false);
-  const download = (): void => {
-    window.location.assign(pathTo('exportChart', { id }, { version: String(shown) }));
-  };
   return (
-    <Column gap="$2">
-      <Line>
-        <Button
-          onPress={() => setOpen((o) => !o)}
-        >{`${versions.length} ${versions.length === 1 ? 'version' : 'versions'}`}</Button>
-        <Button onPress={() => router.navigate(`/charts/${id}/light`)}>Under light</Button>
-        <Button onPress={() => setPrinting(true)}>Print</Button>
-        {editable ? <Button onPress={() => setSharing(true)}>Share</Button> : null}
-        <Button onPress={() => router.navigate(`/charts/${id}/compare`)}>Compare</Button>
-        <Button onPress={() => router.navigate(`/charts/${id}/look`)}>Make a look of it</Button>
-        <Button onPress={download}>Export as a file</Button>
-      </Line>
-      {sharing ? <ShareDialog chartId={id} version={shown} onClose={() => setSharing(false)} /> : null}
-      {printing ? <PrintDialog chartId={id} version={shown} onClose={() => setPrinting(false)} /> : null}
-      {open ? (
-        <Column gap="$1">
-          <Subheading fontSize="$2">Versions</Subheading>
-          {versions.map((v) => (
-            <Button
-              key={v.version}
-              label={`Version ${v.version}`}
-              onPress={() =>
-                router.setParams({
-                  version: v.version === versions[0]?.version ? undefined : String(v.version),
-                })
-              }
-            >
-              <Label
-                color={v.version === shown ? '$woad' : '$ink'}
-              >{`${v.version === shown ? '✓ ' : ''}${v.version} · ${v.author} · ${dayInWords(v.at)} · ${v.reason || 'no reason given'}`}</Label>
-            </Button>
-          ))}
-        </Column>
-      ) : null}
+    <Column gap="$1">
+      {saved.reason ? <Body>{saved.reason}</Body> : null}
+      <Label>{`Saved by ${saved.author}, ${dayInWords(saved.at)}`}</Label>
+      <Subheading fontSize="$2">{`${versions.length} ${versions.length === 1 ? 'version' : 'versions'}`}</Subheading>
+      {versions.map((v) => (
+        <Row
+          key={v.version}
+          label={`Version ${v.version}`}
+          title={`${v.version} · ${v.reason || 'no reason given'}`}
+          detail={`${v.author}, ${dayInWords(v.at)}`}
+          chosen={v.version === saved.version}
+          onPress={() =>
+            router.setParams({
+              version: v.version === versions[0]?.version ? undefined : String(v.version),
+            })
+          }
+        />
+      ))}
     </Column>
   );
 }

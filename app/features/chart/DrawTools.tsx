@@ -4,14 +4,12 @@ import type { Point } from '@toile/core';
 import { Body, Column, Line, useColours } from '../../ui';
 import { zoomed, type Box } from './DrawSurface';
 import { BREADTHS, type Breadth, type DrawingState } from './useDrawing';
+import type { UndoSteps } from './useUndo';
 
 type DrawToolsProps = {
   readonly state: DrawingState;
   readonly view: Box;
-  readonly canUndo: boolean;
-  readonly canRedo: boolean;
-  readonly onUndo: () => void;
-  readonly onRedo: () => void;
+  readonly undo: UndoSteps;
 };
 
 const NAMES = Object.keys(BREADTHS) as Breadth[];
@@ -20,7 +18,7 @@ const NAMES = Object.keys(BREADTHS) as Breadth[];
  * What is chosen while drawing, in two rows under the face: brush or eraser, breadth, both sides, following
  * the guide, zoom, undo.
  */
-export function DrawTools({ state, view, canUndo, canRedo, onUndo, onRedo }: DrawToolsProps) {
+export function DrawTools({ state, view, undo }: DrawToolsProps) {
   const { drawing, set, stop } = state;
   if (!drawing) return null;
   const zoom = (factor: number): void => {
@@ -37,6 +35,8 @@ export function DrawTools({ state, view, canUndo, canRedo, onUndo, onRedo }: Dra
       paddingVertical="$1"
     >
       <Line flexWrap="nowrap" gap="$1">
+        <Tool label="Undo" words="↶" disabled={!undo.canUndo} onPress={undo.undo} />
+        <Tool label="Redo" words="↷" disabled={!undo.canRedo} onPress={undo.redo} />
         <Tool label="Brush" on={drawing.tool === 'draw'} onPress={() => set({ tool: 'draw' })} />
         <Tool label="Eraser" on={drawing.tool === 'erase'} onPress={() => set({ tool: 'erase' })} />
         <Tool
@@ -44,8 +44,6 @@ export function DrawTools({ state, view, canUndo, canRedo, onUndo, onRedo }: Dra
           words={drawing.breadth}
           onPress={() => set({ breadth: next })}
         />
-        <Tool label="Undo" words="↶" disabled={!canUndo} onPress={onUndo} />
-        <Tool label="Redo" words="↷" disabled={!canRedo} onPress={onRedo} />
       </Line>
       <Line flexWrap="nowrap" gap="$1">
         <Tool label="Both sides" on={drawing.mirrored} onPress={() => set({ mirrored: !drawing.mirrored })} />

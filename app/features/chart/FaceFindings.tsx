@@ -22,13 +22,13 @@ export function FaceFindings({ chart, findings, editable, onChange, onSelect }: 
         <Subheading>{`${open.length} ${open.length === 1 ? 'thing' : 'things'} to look at`}</Subheading>
       )}
       {open.map((finding, i) => (
-        <FindingRow
+        <PlaceFinding
           key={`${finding.rule} ${finding.stepIds.join()} ${i}`}
+          chart={chart}
+          finding={finding}
           number={i + 1}
-          line={{ ...finding, fix: finding.fix?.label ?? null }}
           editable={editable}
-          onFix={() => onChange(finding.fix?.apply(chart) ?? chart)}
-          onAccept={(why) => onChange(acceptFinding(chart, finding, why))}
+          onChange={onChange}
           onSelect={() => onSelect(finding.stepIds.at(-1) ?? '')}
         />
       ))}
@@ -36,5 +36,30 @@ export function FaceFindings({ chart, findings, editable, onChange, onSelect }: 
         <Label key={i}>{`Stays as it is: ${finding.message} “${finding.accepted}”`}</Label>
       ))}
     </Column>
+  );
+}
+
+type PlaceFindingProps = {
+  readonly chart: Chart;
+  readonly finding: ReviewFinding;
+  /** Its number on the face. */
+  readonly number: number;
+  readonly editable: boolean;
+  readonly onChange: (chart: Chart) => void;
+  /** Leads to its step; left out where the step is open. */
+  readonly onSelect?: () => void;
+};
+
+/** One thing to be looked at on the face, with what puts it right. */
+export function PlaceFinding({ chart, finding, number, editable, onChange, onSelect }: PlaceFindingProps) {
+  return (
+    <FindingRow
+      number={number}
+      line={{ ...finding, fix: finding.fix?.label ?? null }}
+      editable={editable}
+      onFix={() => onChange(finding.fix?.apply(chart) ?? chart)}
+      onAccept={(why) => onChange(acceptFinding(chart, finding, why))}
+      onSelect={onSelect}
+    />
   );
 }

@@ -51,6 +51,7 @@ export function Insets({
               <FaceView
                 landmarks={client.landmarks}
                 features={client.features}
+                skin={client.skin}
                 layers={layers}
                 eyes={eyes}
                 near

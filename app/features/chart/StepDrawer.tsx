@@ -10,11 +10,13 @@ import {
   type Chart,
   type Kit,
   type Proposal,
+  type ReviewFinding,
   type Step,
 } from '@toile/core';
 import { Body, Button, Choice, Column, Field, Judged, Label, Swatch, useColours } from '../../ui';
 import { amountInWords, withNote, withUse } from './chartView';
 import { AdaptationRow } from './AdaptationsPanel';
+import { PlaceFinding } from './FaceFindings';
 import { PlacePanel } from './PlacePanel';
 import { RecipePanel } from './RecipePanel';
 import type { MatchedStep } from '../../workers/fittingJobs';
@@ -35,6 +37,8 @@ type StepDrawerProps = {
   readonly variant: Chart['variants'][number] | null;
   readonly tab: StepTab;
   readonly onTab: (tab: StepTab) => void;
+  /** What is to be looked at in this step's places, with its number on the face. */
+  readonly findings: readonly { readonly finding: ReviewFinding; readonly number: number }[];
 };
 
 const TABS = ['what', 'where', 'how'] as const;
@@ -56,6 +60,7 @@ export function StepDrawer({
   variant,
   tab,
   onTab,
+  findings,
 }: StepDrawerProps) {
   return (
     <Column gap="$4" paddingVertical="$2">
@@ -69,6 +74,16 @@ export function StepDrawer({
         {step.tool === 'airbrush' ? <Label>{airbrushInWords(step)}</Label> : null}
         {step.tool === 'airbrush' ? <Label>{AFTER_AIRBRUSH}</Label> : null}
       </Column>
+      {findings.map(({ finding, number }) => (
+        <PlaceFinding
+          key={`${finding.rule} ${number}`}
+          chart={chart}
+          finding={finding}
+          number={number}
+          editable={editable}
+          onChange={onChange}
+        />
+      ))}
       {(chart.adaptations ?? [])
         .filter((a) => a.stepId === step.id)
         .map((a) => (

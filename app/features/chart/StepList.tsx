@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Pressable } from 'react-native';
 import { colourOfUse, productsInWords, type Step } from '@toile/core';
 import { Body, Column, Figure, Grip, Label, Line, Swatch, useColours, View } from '../../ui';
@@ -11,6 +11,8 @@ type StepListProps = {
   /** Puts a step where another one stands; without it the order cannot be changed here. */
   readonly onMove?: (id: string, toPlaceOf: string) => void;
   readonly renderDrawer?: (step: Step) => React.ReactNode;
+  /** Height of what stays at the top while the list goes by, px; without it nothing is scrolled. */
+  readonly keptAbovePx?: number;
 };
 
 /** Which row a point down the page lies on. */
@@ -19,13 +21,15 @@ export function rowAt(y: number, rows: readonly { readonly top: number; readonly
   return at < 0 ? rows.length - 1 : at;
 }
 
+const reducedMotion = (): boolean => window.matchMedia('(prefers-reduced-motion: reduce)').matches;
+
 type Held = { readonly id: string; readonly over: number };
 
 /**
  * Steps in order, each under its notch; the selected one opens where it stands; each can be dragged to
  * another place.
  */
-export function StepList({ steps, selected, onSelect, onMove, renderDrawer }: StepListProps) {
+export function StepList({ steps, selected, onSelect, onMove, renderDrawer, keptAbovePx }: StepListProps) {
   const list = useRef<HTMLDivElement>(null);
   const [held, setHeld] = useState<Held | null>(null);
   const grabbed = useRef<{ readonly y: number; readonly rows: readonly DOMRect[] } | null>(null);
@@ -57,6 +61,15 @@ export function StepList({ steps, selected, onSelect, onMove, renderDrawer }: St
       }}
     />
   );
+  // An opened step goes right under what stays at the top, so that face and step are seen together.
+  useEffect(() => {
+    if (selected === null || keptAbovePx === undefined) return;
+    list.current
+      ?.querySelector(`[data-step="${CSS.escape(selected)}"]`)
+      ?.scrollIntoView({ block: 'start', behavior: reducedMotion() ? 'auto' : 'smooth' });
+    // Only on opening: while a step is worked, nothing moves by itself.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [selected]);
   const heldAt = steps.findIndex((s) => s.id === held?.id);
   return (
     <div ref={list} role="list" aria-label="Steps">
@@ -74,7 +87,7 @@ export function StepList({ steps, selected, onSelect, onMove, renderDrawer }: St
             borderTopColor="$woad"
             opacity={held?.id === step.id ? 0.45 : 1}
           >
-            <div data-step={step.id}>
+            <div data-step={step.id} style={{ scrollMarginTop: keptAbovePx }}>
               <Line flexWrap="nowrap" gap={0} alignItems="flex-start">
                 <View flex={1} minWidth={0}>
                   <StepRow step={step} number={i + 1} on={on} onPress={() => onSelect(on ? null : step.id)} />

@@ -7,7 +7,7 @@ import {
   type PlacedShape,
   type Step,
 } from '@toile/core';
-import type { PaintedLayer } from '../face/FaceView';
+import type { PaintedLayer } from '../face/FaceLayers';
 
 export type Emphasis = NonNullable<PaintedLayer['emphasis']>;
 type Kept = {

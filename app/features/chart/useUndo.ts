@@ -1,12 +1,14 @@
 import { useCallback, useEffect, useState } from 'react';
 
-export type Undo<T> = {
-  readonly change: (next: T) => void;
+/** Back and forth through what was changed. */
+export type UndoSteps = {
   readonly undo: () => void;
   readonly redo: () => void;
   readonly canUndo: boolean;
   readonly canRedo: boolean;
 };
+
+export type Undo<T> = UndoSteps & { readonly change: (next: T) => void };
 
 /**
  * Every change of a value can be taken back and done again, without limit, by button and by Ctrl+Z and

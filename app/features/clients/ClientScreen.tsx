@@ -65,6 +65,7 @@ function ClientView({ client, mayEdit }: { readonly client: ClientAnswer; readon
           <FaceView
             landmarks={landmarks}
             features={client.features}
+            skin={newestSkin(client)}
             width="100%"
             height={wide ? 420 : 320}
             label={`${client.name}, ${shape.words} face`}

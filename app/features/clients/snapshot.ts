@@ -14,9 +14,11 @@ export function landmarksFor({ measurements, taps, likeness }: Trace): Landmarks
   return landmarks;
 }
 
+const NOT_READ: Skin = {};
+
 /** The newest reading's means, or an empty skin before any. */
 export function newestSkin(client: Pick<ClientAnswer, 'readings'>): Skin {
-  return client.readings[0]?.skin ?? {};
+  return client.readings[0]?.skin ?? NOT_READ;
 }
 
 /** The client as a chart remembers her: face, features and newest skin. */

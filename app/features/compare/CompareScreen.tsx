@@ -155,6 +155,7 @@ function Both({ a, b }: { readonly a: Chart; readonly b: Chart }) {
                 <FaceStage
                   landmarks={chart.client.landmarks}
                   features={chart.client.features}
+                  skin={chart.client.skin}
                   layers={layers[i]}
                   height={height}
                   label={nameOf(chart)}
@@ -170,6 +171,7 @@ function Both({ a, b }: { readonly a: Chart; readonly b: Chart }) {
             <FaceStage
               landmarks={b.client.landmarks}
               features={b.client.features}
+              skin={b.client.skin}
               layers={laid}
               height={wide ? 560 : 380}
               label={`${nameOf(b)}, with ${nameOf(a)} as outlines`}

@@ -1,11 +1,14 @@
 import { useState, type ReactNode } from 'react';
-import { lineArt, type FaceGuides, type Features, type Landmarks, type Point } from '@toile/core';
+import { lineArt, type FaceGuides, type Features, type Landmarks, type Point, type Skin } from '@toile/core';
 import { View } from '../../ui';
-import { FaceView, type PaintedLayer } from './FaceView';
+import type { PaintedLayer } from './FaceLayers';
+import { FaceView } from './FaceView';
 
 type FaceStageProps = {
   readonly landmarks: Landmarks;
   readonly features: Features;
+  /** Her skin as it was read, to be drawn on. */
+  readonly skin?: Skin;
   readonly height: number;
   readonly label: string;
   readonly layers?: readonly PaintedLayer[];
@@ -33,6 +36,7 @@ export function faceBox(landmarks: Landmarks): readonly [number, number, number,
 export function FaceStage({
   landmarks,
   features,
+  skin,
   height,
   label,
   layers,
@@ -68,6 +72,7 @@ export function FaceStage({
       <FaceView
         landmarks={landmarks}
         features={features}
+        skin={skin}
         layers={layers}
         guides={guides}
         finder={finder}

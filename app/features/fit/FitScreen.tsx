@@ -28,6 +28,7 @@ import {
   Row,
   Screen,
   Subheading,
+  useRoomy,
 } from '../../ui';
 import { askFitting } from '../../workers';
 import { ChartEditor } from '../chart/ChartEditor';
@@ -212,6 +213,7 @@ function Fitted({
   readonly onChange: (draft: Draft | null) => void;
 }) {
   const router = useRouter();
+  const roomy = useRoomy();
   const refresh = useRefresh();
   const kit = useKit();
   const { busy, failure, save: keep } = useSaving('Something went wrong. The chart is kept here; try again.');
@@ -229,6 +231,7 @@ function Fitted({
   };
   return (
     <Screen
+      fill={roomy}
       title={client.name}
       above={`${chart.look.name} · ${chart.occasion.kind}, ${dayInWords(chart.occasion.date)} · not saved yet`}
       onBack={() => onChange(null)}

@@ -229,6 +229,7 @@ function FittedFace({
           <FaceStage
             landmarks={chart.client.landmarks}
             features={chart.client.features}
+            skin={chart.client.skin}
             layers={layersOf(
               chart.client,
               chart.steps.filter((s) => s.variant === undefined),

@@ -33,7 +33,7 @@ import {
 } from '../../ui';
 import { landmarksFor } from '../clients/snapshot';
 import { FaceStage } from '../face/FaceStage';
-import type { PaintedLayer } from '../face/FaceView';
+import type { PaintedLayer } from '../face/FaceLayers';
 import { Notch } from '../face/Notch';
 import { dayInWords } from '../words/dates';
 import { capital } from '../words/capital';

@@ -223,6 +223,7 @@ function Compared({
       <FaceView
         landmarks={chart.client.landmarks}
         features={chart.client.features}
+        skin={chart.client.skin}
         layers={layersOf(chart.client, stepsOfVariant(chart.steps, null), null)}
         view={faceBox(chart.client.landmarks)}
         width="100%"

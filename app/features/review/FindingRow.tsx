@@ -8,7 +8,8 @@ type FindingRowProps = {
   readonly editable: boolean;
   readonly onFix: () => void;
   readonly onAccept: (why: string) => void;
-  readonly onSelect: () => void;
+  /** Leads to the step; left out where it is open. */
+  readonly onSelect?: () => void;
   /** Its number on the face, where it has one. */
   readonly number?: number;
 };
@@ -30,7 +31,7 @@ export function FindingRow({ line, editable, onFix, onAccept, onSelect, number }
       <Label>{line.why}</Label>
       <Line>
         {line.fix && editable ? <Button onPress={onFix}>{line.fix}</Button> : null}
-        {line.stepIds.length > 0 ? <Button onPress={onSelect}>Show the step</Button> : null}
+        {onSelect && line.stepIds.length > 0 ? <Button onPress={onSelect}>Show the step</Button> : null}
         {editable ? (
           <Button onPress={() => setAsking((a) => !a)}>{asking ? 'Not now' : 'It stays'}</Button>
         ) : null}

@@ -1,53 +1,34 @@
-import { useDeferredValue, useMemo, useState } from 'react';
-import { acceptFinding, chartAsReviewed, type Chart, type Kit, type RuleGrades } from '@toile/core';
-import { useStudioSettings } from '../../data/hooks';
-import { useSame } from '../../data/useSame';
-import { Body, Button, Column, Label, Line, Subheading } from '../../ui';
-import { askFitting, useWork } from '../../workers';
+import { acceptFinding, type Chart, type Kit } from '@toile/core';
+import { Body, Column, Label, Subheading } from '../../ui';
+import type { ReviewLine } from '../../workers/fittingJobs';
 import { FindingRow } from './FindingRow';
 import { acceptedLines, fixed, openLines, reviewInWords } from './reviewView';
+import { useGrades } from './useReview';
 
 type ReviewPanelProps = {
   readonly chart: Chart;
   readonly kit: Kit | undefined;
+  /** What was found; null while it is being looked for. */
+  readonly answer: readonly ReviewLine[] | null;
   readonly editable: boolean;
   readonly onChange: (chart: Chart) => void;
   readonly onSelect: (stepId: string) => void;
 };
 
-const NO_GRADES: RuleGrades = {};
-
 /**
  * What a second pair of eyes would ask before it is on the skin: each with its reason, a fix where there is
  * one, or accepted for a reason.
  */
-export function ReviewPanel({ chart, kit, editable, onChange, onSelect }: ReviewPanelProps) {
-  const settings = useStudioSettings();
-  const grades = settings.data?.settings.ruleGrades ?? NO_GRADES;
-  // Of a note only what rules look for: the rest changes nothing here.
-  const drawn = useSame(useDeferredValue(useMemo(() => chartAsReviewed(chart), [chart])));
-  const asked = useMemo(() => (kit ? { chart: drawn, kit, grades } : null), [drawn, kit, grades]);
-  const { answer } = useWork(askFitting, 'review', asked);
-  const [open, setOpen] = useState(false);
+export function ReviewPanel({ chart, kit, answer, editable, onChange, onSelect }: ReviewPanelProps) {
+  const grades = useGrades();
   if (!answer || !kit) return <Label>Looking the chart over</Label>;
   const lines = openLines(answer);
   const accepted = acceptedLines(answer);
-  const grave = lines.filter((l) => l.severity === 'stop');
-  const shown = open ? lines : grave;
+  const grave = lines.some((l) => l.severity === 'stop');
   return (
     <Column gap="$2" role="group" aria-label="Review">
-      <Line justifyContent="space-between" flexWrap="nowrap">
-        <Body
-          flex={1}
-          color={grave.length > 0 ? '$madder' : '$ink'}
-        >{`Looked over: ${reviewInWords(lines)}.`}</Body>
-        {lines.length + accepted.length > 0 ? (
-          <Button label={open ? 'Close the review' : 'Show the review'} onPress={() => setOpen((o) => !o)}>
-            {open ? 'Close' : 'Show'}
-          </Button>
-        ) : null}
-      </Line>
-      {shown.map((line) => (
+      <Body color={grave ? '$madder' : '$ink'}>{`Looked over: ${reviewInWords(lines)}.`}</Body>
+      {lines.map((line) => (
         <FindingRow
           key={`${line.rule} ${line.stepIds.join()}`}
           line={line}
@@ -57,7 +38,7 @@ export function ReviewPanel({ chart, kit, editable, onChange, onSelect }: Review
           onSelect={() => line.stepIds[0] && onSelect(line.stepIds.at(-1)!)}
         />
       ))}
-      {open && accepted.length > 0 ? (
+      {accepted.length > 0 ? (
         <Column gap="$1">
           <Subheading fontSize="$2">Accepted as they are</Subheading>
           {accepted.map((line) => (

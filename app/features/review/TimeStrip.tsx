@@ -1,6 +1,6 @@
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import { chartAsReviewed, orderedSteps, type Chart, type StepOrder } from '@toile/core';
-import { Body, Button, Column, Label, Line, View } from '../../ui';
+import { Body, Button, Column, Label, View } from '../../ui';
 import { askFitting, useWork } from '../../workers';
 import { useSame } from '../../data/useSame';
 import { OwnTimings } from './OwnTimings';
@@ -20,46 +20,36 @@ export function TimeStrip({ chart, editable, onChange }: TimeStripProps) {
   const drawn = useSame(useDeferredValue(useMemo(() => chartAsReviewed(chart), [chart])));
   const asked = useMemo(() => ({ chart: drawn }), [drawn]);
   const { answer } = useWork(askFitting, 'order', asked);
-  const [open, setOpen] = useState(false);
   if (!answer) return null;
   const { given, woven, choices, savers } = answer;
   return (
     <Column gap="$2" role="group" aria-label="Time">
-      <Line justifyContent="space-between" flexWrap="nowrap">
-        <Body flex={1}>{timeInWords(answer)}</Body>
-        <Button label={open ? 'Close the times' : 'Show the times'} onPress={() => setOpen((o) => !o)}>
-          {open ? 'Close' : 'Show'}
-        </Button>
-      </Line>
-      {open ? (
-        <>
-          <Strip name="As it stands" order={given} chart={chart} whole={given.totalMinutes} />
-          {choices.length > 0 ? (
-            <Strip name="Waits filled" order={woven} chart={chart} whole={given.totalMinutes} />
-          ) : null}
-          <Label>{`Filled: hands at work. Hatched below: drying. ${saversInWords(savers, chart)}`}</Label>
-          <OwnTimings chart={chart} editable={editable} onChange={onChange} />
-          {editable
-            ? choices.map((choice) => (
-                <Column key={choice.moves} gap="$1">
-                  <Button
-                    onPress={() =>
-                      onChange(
-                        orderedSteps(
-                          chart,
-                          choice.steps.map((s) => s.stepId),
-                        ),
-                      )
-                    }
-                  >
-                    {choiceInWords(choice)}
-                  </Button>
-                  <Label>{`Moves ${choice.movedIds.map((id) => chart.steps.find((s) => s.id === id)?.title.toLowerCase() ?? '').join(', ')}.`}</Label>
-                </Column>
-              ))
-            : null}
-        </>
+      <Body>{timeInWords(answer)}</Body>
+      <Strip name="As it stands" order={given} chart={chart} whole={given.totalMinutes} />
+      {choices.length > 0 ? (
+        <Strip name="Waits filled" order={woven} chart={chart} whole={given.totalMinutes} />
       ) : null}
+      <Label>{`Filled: hands at work. Hatched below: drying. ${saversInWords(savers, chart)}`}</Label>
+      <OwnTimings chart={chart} editable={editable} onChange={onChange} />
+      {editable
+        ? choices.map((choice) => (
+            <Column key={choice.moves} gap="$1">
+              <Button
+                onPress={() =>
+                  onChange(
+                    orderedSteps(
+                      chart,
+                      choice.steps.map((s) => s.stepId),
+                    ),
+                  )
+                }
+              >
+                {choiceInWords(choice)}
+              </Button>
+              <Label>{`Moves ${choice.movedIds.map((id) => chart.steps.find((s) => s.id === id)?.title.toLowerCase() ?? '').join(', ')}.`}</Label>
+            </Column>
+          ))
+        : null}
     </Column>
   );
 }

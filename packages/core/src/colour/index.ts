@@ -11,6 +11,7 @@ export {
   type Rgb,
   type Xyz,
 } from './lab';
+export { clearestInk, contrastRatio, hexToSrgb, over, relativeLuminance } from './contrast';
 export { deltaE2000, deltaE2000Many } from './deltaE2000';
 export {
   ILLUMINANTS,

@@ -109,3 +109,13 @@ export {
 } from './lineArt';
 export { guides, type FaceGuides } from './faceGuides';
 export { LAYER_LOOKS, type LayerLook, type PatternForm } from './layerLooks';
+export {
+  generalSkin,
+  PATTERN_INKS,
+  PATTERN_STRENGTH,
+  patternInk,
+  skinInks,
+  skinSpots,
+  type SkinInks,
+  type SkinSpot,
+} from './skinDrawing';

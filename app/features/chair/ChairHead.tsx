@@ -1,0 +1,89 @@
+import { Body, BackIcon, Button, Column, Figure, Label, Line, useColours } from '../../ui';
+import { useThemeChoice } from '../settings/theme';
+import { clockOf } from './chairView';
+import type { ChairWork } from './useChair';
+
+type ChairHeadProps = {
+  readonly chair: ChairWork;
+  /** 'Step 7 of 19', and what is left for whom. */
+  readonly title: string;
+  readonly detail: string;
+  /** What is drying, until which minute of the clock. */
+  readonly running: readonly {
+    readonly stepId: string;
+    readonly title: string;
+    readonly untilMinutes: number;
+  }[];
+  readonly now: number;
+  readonly onLeave: () => void;
+};
+
+/** Over the step: how far, how the sending goes, what dries. */
+export function ChairHead({ chair, title, detail, running, now, onLeave }: ChairHeadProps) {
+  return (
+    <>
+      <Line paddingHorizontal="$2" flexWrap="nowrap" minHeight={52}>
+        <Button label="Leave the chair" onPress={onLeave}>
+          <BackMark />
+        </Button>
+        <Column gap={0} flex={1}>
+          <Body fontWeight="700">{title}</Body>
+          <Label numberOfLines={1}>{detail}</Label>
+        </Column>
+        <SendState chair={chair} />
+        <DimRoom />
+      </Line>
+      <SendTrouble chair={chair} />
+      {running.length > 0 ? (
+        <Line paddingHorizontal="$4" gap="$4" role="timer">
+          {running.map((w) => (
+            <Figure
+              key={w.stepId}
+              fontSize="$4"
+              color="$weld"
+            >{`◷ ${w.title} ${clockOf(w.untilMinutes * 60 - now / 1000)}`}</Figure>
+          ))}
+        </Line>
+      ) : null}
+    </>
+  );
+}
+
+/** Dark for a dim room, and back. */
+function DimRoom() {
+  const { theme, choose } = useThemeChoice();
+  const dim = theme === 'dark';
+  return (
+    <Button
+      label={dim ? 'Light for a bright room' : 'Dark for a dim room'}
+      onPress={() => choose(dim ? 'light' : 'dark')}
+    >
+      {dim ? '☀' : '☾'}
+    </Button>
+  );
+}
+
+function BackMark() {
+  const c = useColours();
+  return <BackIcon color={c.ink} size={24} />;
+}
+
+/** How the sending goes, in a word or a button beside the step. */
+function SendState({ chair }: { readonly chair: ChairWork }) {
+  if (chair.failure) return <Button onPress={chair.sendAgain}>{`${chair.unsentCount} unsent, send`}</Button>;
+  if (chair.refused.length > 0) return <Label color="$madder">{`▲ ${chair.refused.length} not taken`}</Label>;
+  return <Label aria-live="polite">{chair.unsentCount > 0 ? 'sending' : '✓ all saved'}</Label>;
+}
+
+/** What is wrong with the sending, in a sentence over the whole width: beside the step there is no room for one. */
+function SendTrouble({ chair }: { readonly chair: ChairWork }) {
+  const words = [
+    ...(chair.failure && chair.onPageOnlyCount > 0
+      ? [`This device is full: ${chair.onPageOnlyCount} only on this page. Keep it open.`]
+      : []),
+    ...(chair.refused.length > 0 ? [`${chair.refused.length} not taken: ${chair.refused[0]}`] : []),
+  ];
+  return words.map((sentence) => (
+    <Body key={sentence} role="alert" paddingHorizontal="$4" color="$madder">{`▲ ${sentence}`}</Body>
+  ));
+}

@@ -1,0 +1,38 @@
+import { Button, Grip, Line, Menu, View, type MenuItem } from '../../ui';
+import type { FaceSizing } from './useFaceSize';
+import type { UndoSteps } from './useUndo';
+
+type FaceToolsProps = {
+  readonly undo: UndoSteps;
+  readonly editable: boolean;
+  readonly bare: boolean;
+  readonly onBare: (bare: boolean) => void;
+  /** Left out where the face keeps its size. */
+  readonly sizing?: FaceSizing;
+  readonly more: readonly MenuItem[];
+};
+
+/** One row under the face: back and forth, before and after, its size, and all that is rarely done. */
+export function FaceTools({ undo, editable, bare, onBare, sizing, more }: FaceToolsProps) {
+  return (
+    <Line flexWrap="nowrap" gap="$1" paddingVertical="$1">
+      {editable ? (
+        <>
+          <Button label="Undo" disabled={!undo.canUndo} onPress={undo.undo}>
+            ↶
+          </Button>
+          <Button label="Redo" disabled={!undo.canRedo} onPress={undo.redo}>
+            ↷
+          </Button>
+        </>
+      ) : null}
+      <Button label={bare ? 'Show the layers' : 'Show the face before'} onPress={() => onBare(!bare)}>
+        {bare ? 'After' : 'Before'}
+      </Button>
+      <View flex={1} alignItems="center">
+        {sizing ? <Grip label={`Size of the face: ${sizing.size}`} {...sizing} /> : null}
+      </View>
+      {more.length > 0 ? <Menu label="More of this chart" items={more} /> : null}
+    </Line>
+  );
+}
