@@ -19,3 +19,8 @@ HTMLDialogElement.prototype.showModal ??= function () {
 HTMLDialogElement.prototype.close ??= function () {
   this.open = false;
 };
+// It lays nothing out either: for lists that draw what is in view, what scrolls is as large as a phone.
+Object.defineProperties(HTMLDivElement.prototype, {
+  clientHeight: { configurable: true, get: () => 844 },
+  clientWidth: { configurable: true, get: () => 390 },
+});

@@ -1,6 +1,7 @@
 import { useEffect, useSyncExternalStore } from 'react';
 import type { TodayAnswer } from '@toile/contract';
 import { call } from './call';
+import { forgetKept } from './useKept';
 
 /** The cache of what was read, as the service worker names it. */
 const READ = 'toile-read';
@@ -18,6 +19,7 @@ export function keepAppOnHand(): void {
 
 /** Drops what was read: it belongs to whoever was signed in. */
 export async function forgetWhatWasRead(): Promise<void> {
+  forgetKept();
   if ('caches' in globalThis) await caches.delete(READ);
 }
 

@@ -22,3 +22,4 @@ export { useColours, type ColourName } from './theme';
 export { usePlace } from './usePlace';
 export { Touch } from './Touch';
 export { useRoomy, useWide } from './useWide';
+export { VirtualList } from './VirtualList';

@@ -249,6 +249,7 @@ test('a hand-drawn contour over the pupil line is told on the face, with its rea
   await page.getByText('Say why it stays').waitFor();
   await page.getByLabel('Why it stays').fill('Stage light from the side');
   await button('Accept').click();
+  await openPart(page, 'Look over');
   await page.getByText(/Stays as it is: .*“Stage light from the side”/).waitFor();
 });
 

@@ -185,7 +185,7 @@ test('a change becomes the next version, the old one stays to be read', async ()
   await button('Version 2').click();
   await page.getByText(/· version 2$/).waitFor();
   await openPart(page, 'Versions');
-  await page.getByText('Calmer lip', { exact: true }).waitFor();
+  await page.getByText('2 · Calmer lip').waitFor();
 });
 
 test('the chair: step by step, every target within the thumb’s reach, a deviation recorded', async () => {

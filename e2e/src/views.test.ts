@@ -1,5 +1,5 @@
 import type { Browser, Page } from 'playwright-core';
-import { openAs, openBrowser, openClient, PHONE, WIDE } from './browser';
+import { baseUrl, openAs, openBrowser, openClient, PHONE, WIDE } from './browser';
 
 let browser: Browser;
 beforeAll(async () => void (browser = await openBrowser()));
@@ -92,6 +92,89 @@ test('details are changed and a visit is booked, with what is wrong beside the f
   await page.getByRole('button', { name: 'Book', exact: true }).click();
   await page.getByText(/14 May 2031, .*: trial at 09:20, Quayside Room/).waitFor();
   expect(complaints).toEqual([]);
+  await context.close();
+});
+
+test('a wrong address says so with its status, each page has its name, and the app can be put on the home screen', async () => {
+  const { context, page, complaints } = await openAs(browser, 'owner', PHONE);
+  expect(await page.title()).toBe('Today · Toile');
+  for (const place of ['Clients', 'Looks', 'Kit', 'Parties']) {
+    await page.getByRole('link', { name: place, exact: true }).click();
+    await page.waitForFunction((name) => document.title === `${name} · Toile`, place);
+    const on = await page.evaluate(() => document.activeElement?.textContent);
+    expect(on).toBe(place);
+  }
+  for (const [path, status] of [
+    ['/clients/new', 200],
+    ['/kit/', 200],
+    ['/charts/0/chair', 200],
+    ['/no/such/page', 404],
+    ['/_sitemap', 404],
+    ['/clients/1/2/3', 404],
+  ] as const)
+    expect({ path, status: (await context.request.get(`${baseUrl()}${path}`)).status() }).toEqual({
+      path,
+      status,
+    });
+  await page.goto(`${baseUrl()}/no/such/page`);
+  await page.getByText('Nothing is at /no/such/page').waitFor();
+  await page.getByRole('link', { name: 'To Today' }).click();
+  await page.getByRole('heading', { name: 'Today', level: 1 }).waitFor();
+
+  const manifest = (await (await context.request.get(`${baseUrl()}/manifest.webmanifest`)).json()) as {
+    readonly start_url: string;
+    readonly icons: readonly { readonly src: string; readonly sizes: string }[];
+  };
+  expect(manifest.start_url).toBe('/');
+  for (const { src } of manifest.icons)
+    expect((await context.request.get(`${baseUrl()}${src}`)).headers()['content-type']).toMatch(/^image\//);
+  expect(complaints).toEqual([]);
+  await context.close();
+});
+
+test('rows are true links: they open by Enter, in a new tab, and Back leads back with the words still typed', async () => {
+  const { context, page } = await openAs(browser, 'owner', PHONE);
+  await page.getByRole('link', { name: 'Clients', exact: true }).click();
+  await page.getByLabel('Find').fill('Isaura');
+  const row = page.getByRole('link', { name: 'Isaura Penhallow' });
+  await page.getByRole('link', { name: 'Morwenna Penhallow' }).waitFor({ state: 'detached' });
+  expect(await row.getAttribute('href')).toMatch(/^\/clients\/[0-9a-f-]{36}$/);
+  const [tab] = await Promise.all([context.waitForEvent('page'), row.click({ modifiers: ['Control'] })]);
+  await tab.getByRole('heading', { name: 'Isaura Penhallow', level: 1 }).waitFor();
+  await tab.close();
+  await row.focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('heading', { name: 'Isaura Penhallow', level: 1 }).waitFor();
+  await page.goBack();
+  await page.getByRole('heading', { name: 'Clients', level: 1 }).waitFor();
+  expect(await page.getByLabel('Find').inputValue()).toBe('Isaura');
+  await context.close();
+});
+
+test('a question stands in view from far down the page, keeps the focus and gives it back', async () => {
+  const { context, page } = await openAs(browser, 'owner', PHONE);
+  await openClient(page, 'Isaura Penhallow');
+  await page.getByRole('link', { name: /^Harbour Morning/ }).click();
+  await page.getByText('18 steps').waitFor();
+  await page.getByRole('button', { name: 'Add a layer' }).scrollIntoViewIfNeeded();
+  const opener = page.getByRole('button', { name: 'More of this chart' });
+  await opener.click();
+  const dialog = page.getByRole('dialog', { name: 'More of this chart' });
+  const box = (await dialog.boundingBox())!;
+  expect(box.y).toBeGreaterThanOrEqual(0);
+  expect(box.y + box.height).toBeLessThanOrEqual(PHONE.height);
+  for (let i = 0; i < 12; i++) {
+    await page.keyboard.press('Tab');
+    // The browser's own bar may take its turn, nothing of the page behind does.
+    expect(
+      await page.evaluate(
+        () => document.activeElement === document.body || !!document.activeElement?.closest('dialog'),
+      ),
+    ).toBe(true);
+  }
+  await page.keyboard.press('Escape');
+  await dialog.waitFor({ state: 'detached' });
+  expect(await opener.evaluate((e) => e === document.activeElement)).toBe(true);
   await context.close();
 });
 

@@ -92,6 +92,7 @@ export async function ensureBuilt() {
       env,
       stdio: ['ignore', 'ignore', 'inherit'],
     });
+    writePages();
     bundleServiceWorker();
     mark('app', app);
   }
@@ -103,13 +104,22 @@ export async function ensureBuilt() {
   }
 }
 
+/** The addresses there are, as patterns, for the server: it answers any other with 404 and the app's own page for it. */
+function writePages() {
+  const pages = readdirSync(path.join(root, 'app/app'), { recursive: true })
+    .filter((file) => /\.tsx$/.test(file) && !/(^|\/)(_layout|\+.*)\.tsx$/.test(file))
+    .map((file) => `/${file.replace(/\.tsx$/, '')}`.replace(/\/index$/, '') || '/')
+    .map((address) => `^${address.replace(/\[\w+\]/g, '[^/]+')}/?$`);
+  writeFileSync(path.join(root, 'app/dist/pages.json'), JSON.stringify(pages.sort()));
+}
+
 /** The service worker, with every built file and its hash in it. */
 function bundleServiceWorker() {
   const dist = path.join(root, 'app/dist');
   const files = readdirSync(dist, { recursive: true, withFileTypes: true })
     .filter((entry) => entry.isFile())
     .map((entry) => path.join(entry.parentPath ?? entry.path, entry.name))
-    .filter((file) => !/\/(sw\.js|metadata\.json)$|\.map$/.test(file))
+    .filter((file) => !/\/(sw\.js|metadata\.json|pages\.json)$|\.map$/.test(file))
     .map((file) => ({
       url: `/${path.relative(dist, file)}`,
       revision: createHash('sha256').update(readFileSync(file)).digest('hex').slice(0, 16),

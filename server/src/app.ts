@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import compression from 'compression';
 import connectPgSimple from 'connect-pg-simple';
@@ -155,8 +156,12 @@ function quietLog(logger: Logger) {
   });
 }
 
-/** Built files with a hash in their name are kept for good; every other address is the app's one page. */
+/**
+ * Built files with a hash in their name are kept for good; every other address is the app's one page, with 404 where
+ * the app has nothing.
+ */
 function serveApp(app: Express, root: string): void {
+  const isPage = pagesOf(root);
   app.use(
     express.static(root, {
       index: false,
@@ -166,8 +171,18 @@ function serveApp(app: Express, root: string): void {
   );
   app.get('/{*path}', (req, res) => {
     if (path.extname(req.path) !== '') throw new ProblemError('no-such-route');
-    res.set('cache-control', 'no-cache').sendFile(path.join(root, 'index.html'));
+    res
+      .status(isPage(req.path) ? 200 : 404)
+      .set('cache-control', 'no-cache')
+      .sendFile(path.join(root, 'index.html'));
   });
+}
+
+/** Which addresses the built app has, as written beside it when it was built. */
+function pagesOf(root: string): (address: string) => boolean {
+  const listed: unknown = JSON.parse(readFileSync(path.join(root, 'pages.json'), 'utf8'));
+  const patterns = Array.isArray(listed) ? listed.map((pattern) => new RegExp(String(pattern))) : [];
+  return (address) => patterns.some((pattern) => pattern.test(address));
 }
 
 type BodyError = { readonly type?: string; readonly status?: number };

@@ -1,7 +1,10 @@
+import { usePathname } from 'expo-router';
 import { SideBySide } from '../../features/frame/SideBySide';
 import { LooksList } from '../../features/looks/LooksList';
 
 export { Mishap as ErrorBoundary } from '../../features/frame/Mishap';
 export default function LooksLayout() {
-  return <SideBySide list={<LooksList />} />;
+  // The library itself is a page of pictures; beside an open look it is a list.
+  const whole = usePathname() === '/looks';
+  return <SideBySide list={whole ? null : <LooksList />} />;
 }

@@ -1,6 +1,7 @@
-import { PlaceIndex } from '../../features/frame/SideBySide';
+import { LooksGrid } from '../../features/looks/LooksGrid';
 import { LooksList } from '../../features/looks/LooksList';
+import { useWide } from '../../ui';
 
 export default function LooksIndex() {
-  return <PlaceIndex list={<LooksList />} title="Choose a look" words="Its steps and places open here." />;
+  return useWide() ? <LooksGrid /> : <LooksList />;
 }

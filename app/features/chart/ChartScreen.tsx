@@ -173,7 +173,6 @@ function Versions({
   const router = useRouter();
   return (
     <Column gap="$1">
-      {saved.reason ? <Body>{saved.reason}</Body> : null}
       <Label>{`Saved by ${saved.author}, ${dayInWords(saved.at)}`}</Label>
       <Subheading fontSize="$2">{`${versions.length} ${versions.length === 1 ? 'version' : 'versions'}`}</Subheading>
       {versions.map((v) => (

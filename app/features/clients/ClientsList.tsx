@@ -1,13 +1,14 @@
 import { useLocalSearchParams, usePathname, useRouter } from 'expo-router';
-import { useDeferredValue, useState } from 'react';
+import { useDeferredValue } from 'react';
 import { may } from '@toile/contract';
 import { useClients, useSession } from '../../data/hooks';
+import { useKept } from '../../data/useKept';
 import { Body, Button, Column, Empty, Field, Ready, Row, Screen, Swatch } from '../../ui';
 import { howFar } from '../words/dates';
 
 /** Everyone, found by typing part of a name. */
 export function ClientsList() {
-  const [typed, setTyped] = useState('');
+  const [typed, setTyped] = useKept('clients words', '');
   const query = useDeferredValue(typed.trim());
   const clients = useClients(query);
   const session = useSession();

@@ -65,11 +65,17 @@ const HAIR_TONES = {
   grey: '#c4c4c4',
 } as const;
 
-/** Parts of the drawing that are not lines: skin of their own, and brows, which stay dark where lines are chalk. */
-const partsOn = ({ neck, brow }: SkinInks): Readonly<Record<string, string>> => ({
+/**
+ * Parts of the drawing that are not lines: skin of their own, and brows and lashes, which stay dark where lines are
+ * chalk.
+ */
+const partsOn = ({ neck, hair }: SkinInks): Readonly<Record<string, string>> => ({
   'neck skin': neck,
-  'brow ink': brow,
-  'brow hairs ink': brow,
+  'brow ink': hair,
+  'brow hairs ink': hair,
+  'lashes ink': hair,
+  'lash line ink': hair,
+  'upper lid ink': hair,
 });
 
 /** A client's face in ink on paper, with placed layers under the fine lines and guides in chalk. */

@@ -3,13 +3,14 @@ import type { ReactNode } from 'react';
 import { Empty, useWide, View } from '../../ui';
 
 /**
- * On a wide screen a place's list stays beside what was opened from it; on a phone one replaces the other.
+ * On a wide screen a place's list stays beside what was opened from it; on a phone one replaces the other. Without a
+ * list the whole width is given to what is open.
  */
-export function SideBySide({ list }: { readonly list: ReactNode }) {
+export function SideBySide({ list }: { readonly list: ReactNode | null }) {
   const wide = useWide();
   return (
     <View flex={1} flexDirection="row" minHeight={0}>
-      {wide ? (
+      {wide && list ? (
         <View width={340} borderRightWidth={1} borderRightColor="$line" minHeight={0}>
           {list}
         </View>

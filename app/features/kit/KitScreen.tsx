@@ -1,11 +1,11 @@
-import { useRouter } from 'expo-router';
-import { useDeferredValue, useMemo, useState } from 'react';
-import { COVERAGE_WORDS, FAMILIES, FINISHES, PRODUCT_KINDS, TEXTURES, type Kit } from '@toile/core';
-import { may, pathTo } from '@toile/contract';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
+import { may, pathTo, type KitAnswer } from '@toile/contract';
 import { useKit, useSession } from '../../data/hooks';
+import { useKept } from '../../data/useKept';
 import {
+  Body,
   Button,
-  Choice,
   Column,
   Empty,
   Field,
@@ -16,19 +16,30 @@ import {
   Screen,
   Subheading,
   Swatch,
+  useRoomy,
+  View,
+  VirtualList,
 } from '../../ui';
 import { todayText } from '../words/dates';
-import { kitRows, NO_FILTER, STATES, wishesIn, type KitFilter } from './kitView';
+import { KitFilters } from './KitFilters';
+import { KitTable } from './KitTable';
+import { kitRows, NO_FILTER, wishesIn, type KitFilter, type KitRow } from './kitView';
+import { ProductScreen } from './ProductScreen';
+import { sortedBy, sortRows, type Sorting } from './tableView';
+import { useWithdraw } from './useWithdraw';
 
 /** Everything in the cases: colour, what it is, where it is, until when. */
 export function KitScreen() {
   const kit = useKit();
   const session = useSession();
   const router = useRouter();
+  const roomy = useRoomy();
+  const { product } = useLocalSearchParams<{ product?: string }>();
   const mayEdit = session.data ? may(session.data.role, 'edit') : false;
-  return (
+  const place = (
     <Screen
       title="Kit"
+      fill
       foot={
         mayEdit ? (
           <Line flexWrap="nowrap">
@@ -42,60 +53,187 @@ export function KitScreen() {
         ) : undefined
       }
     >
-      <Ready remote={kit}>{(data) => <KitView kit={data} mayEdit={mayEdit} />}</Ready>
+      <Ready remote={kit}>
+        {(data) => <KitView kit={data} mayEdit={mayEdit} open={roomy ? (product ?? null) : null} />}
+      </Ready>
     </Screen>
+  );
+  if (!roomy || product === undefined) return place;
+  return (
+    <View flex={1} flexDirection="row" minHeight={0}>
+      {place}
+      <View width={400} minHeight={0} borderLeftWidth={1} borderLeftColor="$line">
+        <ProductScreen key={product} id={product} narrow />
+      </View>
+    </View>
   );
 }
 
-function KitView({ kit, mayEdit }: { readonly kit: Kit; readonly mayEdit: boolean }) {
-  const router = useRouter();
-  const [typed, setTyped] = useState('');
-  const [filter, setFilter] = useState<KitFilter>(NO_FILTER);
-  const [filtering, setFiltering] = useState(false);
-  const [files, setFiles] = useState(false);
+type KitViewProps = {
+  readonly kit: KitAnswer;
+  readonly mayEdit: boolean;
+  /** The product shown beside. */
+  readonly open: string | null;
+};
+
+function KitView({ kit, mayEdit, open }: KitViewProps) {
+  const roomy = useRoomy();
+  const [typed, setTyped] = useKept('kit words', '');
+  const [filter, setFilter] = useKept<KitFilter>('kit filter', NO_FILTER);
+  const [sorting, setSorting] = useKept<Sorting | null>('kit order', null);
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const query = useDeferredValue(typed);
   const groups = useMemo(() => kitRows(kit, query, todayText(), filter), [kit, query, filter]);
-  const total = groups.reduce((sum, g) => sum + g.rows.length, 0);
-  const wishes = wishesIn(filter);
-  const set = (more: Partial<KitFilter>): void => setFilter((f) => ({ ...f, ...more }));
-  const ways = (
-    <Line>
-      <Button onPress={() => router.navigate('/kit/map')}>Shade map</Button>
-      <Button onPress={() => router.navigate('/kit/palettes')}>Palettes</Button>
-      <Button onPress={() => setFiles((f) => !f)}>Files</Button>
-      <Button onPress={() => setFiltering((f) => !f)}>
-        {wishes > 0 ? `Filter, ${wishes} set` : 'Filter'}
-      </Button>
-    </Line>
+  const rows = useMemo(
+    () =>
+      sortRows(
+        groups.flatMap((g) => g.rows),
+        sorting,
+      ),
+    [groups, sorting],
   );
-  if (kit.products.length === 0)
-    return (
-      <Empty
-        title="The kit is empty"
-        words={
-          mayEdit
-            ? 'Bring it in from a CSV file, or add the first product by hand.'
-            : 'An artist of the studio brings it in.'
-        }
-      >
-        {mayEdit ? (
-          <Button kind="main" onPress={() => router.navigate('/kit/import')}>
-            Bring in a file
-          </Button>
-        ) : null}
-      </Empty>
-    );
-  return (
-    <Column gap="$4">
+  if (kit.products.length === 0) return <NoKit mayEdit={mayEdit} />;
+  const above = (
+    <Column gap="$3" paddingBottom="$2">
       <Field
         label="Find"
         value={typed}
         onChange={setTyped}
         placeholder="Maker, line, shade or kind"
-        hint={`${total} of ${kit.products.length} products`}
+        hint={`${rows.length} of ${kit.products.length} products`}
       />
-      {ways}
-      {files ? (
+      <Ways filter={filter} onFilter={setFilter} mayEdit={mayEdit} />
+      {rows.length === 0 ? (
+        <Empty title="Nothing by that name" words="Try fewer letters, or clear the filter." />
+      ) : null}
+    </Column>
+  );
+  if (!roomy) return <KitList groups={groups} header={above} />;
+  const choose = (ids: readonly string[], on: boolean): void =>
+    setChosen((now) => new Set(on ? [...now, ...ids] : [...now].filter((id) => !ids.includes(id))));
+  return (
+    <View flex={1} minHeight={0}>
+      {above}
+      {chosen.size > 0 ? <Chosen kit={kit} chosen={chosen} onLeave={() => setChosen(new Set())} /> : null}
+      <KitTable
+        rows={rows}
+        sorting={sorting}
+        onSort={(by) => setSorting((now) => sortedBy(now, by))}
+        chosen={chosen}
+        onChoose={mayEdit ? choose : undefined}
+        open={open}
+      />
+    </View>
+  );
+}
+
+type ListLine = { readonly kind: string; readonly count: number } | { readonly row: KitRow };
+
+/** The kit on a phone: kinds as they come at the chair, each product a row. */
+function KitList({
+  groups,
+  header,
+}: {
+  readonly groups: ReturnType<typeof kitRows>;
+  readonly header: ReactNode;
+}) {
+  const lines = useMemo<readonly ListLine[]>(
+    () => groups.flatMap(({ kind, rows }) => [{ kind, count: rows.length }, ...rows.map((row) => ({ row }))]),
+    [groups],
+  );
+  return (
+    <VirtualList
+      label="Products"
+      header={header}
+      count={lines.length}
+      rowPx={64}
+      render={(i) => {
+        const line = lines[i];
+        if (!line) return null;
+        if ('kind' in line)
+          return (
+            <Subheading paddingTop="$3">{`${line.kind.charAt(0).toUpperCase()}${line.kind.slice(1)} · ${line.count}`}</Subheading>
+          );
+        return <ProductRow row={line.row} />;
+      }}
+    />
+  );
+}
+
+function ProductRow({ row: { product, units, fact } }: { readonly row: KitRow }) {
+  return (
+    <Row
+      title={`${product.line} ${product.shade}`}
+      detail={[
+        product.maker,
+        product.coverage,
+        product.finish,
+        product.texture,
+        product.family,
+        units.map((u) => u.place).join('; ') || 'in no case',
+      ].join(' · ')}
+      fact={fact}
+      before={<Swatch lab={product.lab} label={product.lab ? 'product colour' : 'no colour of its own'} />}
+      href={`/kit/products/${product.id}`}
+    />
+  );
+}
+
+/** What can be done with several products at once. */
+function Chosen({
+  kit,
+  chosen,
+  onLeave,
+}: {
+  readonly kit: KitAnswer;
+  readonly chosen: ReadonlySet<string>;
+  readonly onLeave: () => void;
+}) {
+  const { busy, failure, withdraw } = useWithdraw(kit);
+  const products = kit.products.filter((p) => chosen.has(p.id));
+  const [inUse, away] = [products.filter((p) => !p.withdrawn), products.filter((p) => p.withdrawn)];
+  return (
+    <Column gap="$1" paddingBottom="$2" role="group" aria-label="Chosen products">
+      <Line>
+        <Label color="$ink">{`${products.length} chosen`}</Label>
+        {inUse.length > 0 ? (
+          <Button disabled={busy} onPress={() => void withdraw(inUse, true).then(onLeave)}>
+            {`Withdraw ${inUse.length}`}
+          </Button>
+        ) : null}
+        {away.length > 0 ? (
+          <Button disabled={busy} onPress={() => void withdraw(away, false).then(onLeave)}>
+            {`Back in use: ${away.length}`}
+          </Button>
+        ) : null}
+        <Button onPress={onLeave}>Choose none</Button>
+      </Line>
+      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+    </Column>
+  );
+}
+
+type WaysProps = {
+  readonly filter: KitFilter;
+  readonly onFilter: (filter: KitFilter) => void;
+  readonly mayEdit: boolean;
+};
+
+/** Other ways to look at the kit, its files and what of it is shown. */
+function Ways({ filter, onFilter, mayEdit }: WaysProps) {
+  const router = useRouter();
+  const [shown, setShown] = useState<'files' | 'filter' | null>(null);
+  const toggle = (what: 'files' | 'filter') => () => setShown((now) => (now === what ? null : what));
+  const wishes = wishesIn(filter);
+  return (
+    <>
+      <Line>
+        <Button onPress={() => router.navigate('/kit/map')}>Shade map</Button>
+        <Button onPress={() => router.navigate('/kit/palettes')}>Palettes</Button>
+        <Button onPress={toggle('files')}>Files</Button>
+        <Button onPress={toggle('filter')}>{wishes > 0 ? `Filter, ${wishes} set` : 'Filter'}</Button>
+      </Line>
+      {shown === 'files' ? (
         <Column gap="$2" borderWidth={1} borderColor="$line" padding="$3">
           <Line>
             {mayEdit ? <Button onPress={() => router.navigate('/kit/import')}>Bring in CSV</Button> : null}
@@ -112,80 +250,27 @@ function KitView({ kit, mayEdit }: { readonly kit: Kit; readonly mayEdit: boolea
           </Label>
         </Column>
       ) : null}
-      {filtering ? (
-        <Column gap="$3" borderWidth={1} borderColor="$line" padding="$3">
-          <Choice
-            label="State"
-            several
-            options={STATES}
-            chosen={filter.states}
-            onChange={(states) => set({ states })}
-          />
-          <Choice
-            label="Kind"
-            several
-            options={PRODUCT_KINDS}
-            chosen={filter.kinds}
-            onChange={(kinds) => set({ kinds })}
-          />
-          <Choice
-            label="Finish"
-            several
-            options={FINISHES}
-            chosen={filter.finishes}
-            onChange={(finishes) => set({ finishes })}
-          />
-          <Choice
-            label="Texture"
-            several
-            options={TEXTURES}
-            chosen={filter.textures}
-            onChange={(textures) => set({ textures })}
-          />
-          <Choice
-            label="Coverage"
-            several
-            options={COVERAGE_WORDS}
-            chosen={filter.coverages}
-            onChange={(coverages) => set({ coverages })}
-          />
-          <Choice
-            label="Family"
-            several
-            options={FAMILIES}
-            chosen={filter.families}
-            onChange={(families) => set({ families })}
-          />
-          <Button onPress={() => setFilter(NO_FILTER)}>Clear the filter</Button>
-        </Column>
+      {shown === 'filter' ? <KitFilters filter={filter} onChange={onFilter} /> : null}
+    </>
+  );
+}
+
+function NoKit({ mayEdit }: { readonly mayEdit: boolean }) {
+  const router = useRouter();
+  return (
+    <Empty
+      title="The kit is empty"
+      words={
+        mayEdit
+          ? 'Bring it in from a CSV file, or add the first product by hand.'
+          : 'An artist of the studio brings it in.'
+      }
+    >
+      {mayEdit ? (
+        <Button kind="main" onPress={() => router.navigate('/kit/import')}>
+          Bring in a file
+        </Button>
       ) : null}
-      {groups.length === 0 ? (
-        <Empty title="Nothing by that name" words="Try fewer letters, or clear the filter." />
-      ) : null}
-      {groups.map(({ kind, rows }) => (
-        <Column key={kind} gap={0}>
-          <Subheading>{`${kind.charAt(0).toUpperCase()}${kind.slice(1)} · ${rows.length}`}</Subheading>
-          {rows.map(({ product, units, fact }) => (
-            <Row
-              key={product.id}
-              title={`${product.line} ${product.shade}`}
-              detail={[
-                product.maker,
-                product.coverage,
-                product.finish,
-                product.texture,
-                product.family,
-                units.map((u) => u.place).join('; ') || 'in no case',
-              ].join(' · ')}
-              fact={fact}
-              before={
-                <Swatch lab={product.lab} label={product.lab ? 'product colour' : 'no colour of its own'} />
-              }
-              href={`/kit/products/${product.id}`}
-            />
-          ))}
-        </Column>
-      ))}
-    </Column>
+    </Empty>
   );
 }

@@ -36,8 +36,14 @@ import { UnitCard } from './UnitCard';
 import { UnitForm } from './UnitForm';
 import { useSaveProduct } from './useSaveProduct';
 
+type ProductScreenProps = {
+  readonly id: string;
+  /** Beside the kit, one thing under the other. */
+  readonly narrow?: boolean;
+};
+
 /** One product: what it is, the units owned, where it is used. */
-export function ProductScreen({ id }: { readonly id: string }) {
+export function ProductScreen({ id, narrow = false }: ProductScreenProps) {
   const kit = useKit();
   const router = useRouter();
   const product = kit.data?.products.find((p) => p.id === id);
@@ -50,7 +56,7 @@ export function ProductScreen({ id }: { readonly id: string }) {
       <Ready remote={kit}>
         {(data) =>
           product ? (
-            <ProductView kit={data} product={product} />
+            <ProductView kit={data} product={product} narrow={narrow} />
           ) : (
             <Empty title="Not in this kit" words="It may have been taken out, or belong to another studio." />
           )
@@ -60,8 +66,10 @@ export function ProductScreen({ id }: { readonly id: string }) {
   );
 }
 
-function ProductView({ kit, product }: { readonly kit: KitAnswer; readonly product: Product }) {
-  const wide = useWide();
+type ProductViewProps = { readonly kit: KitAnswer; readonly product: Product; readonly narrow: boolean };
+
+function ProductView({ kit, product, narrow }: ProductViewProps) {
+  const wide = useWide() && !narrow;
   const session = useSession();
   const mayEdit = session.data ? may(session.data.role, 'edit') : false;
   const units = kit.units.filter((u) => u.productId === product.id);

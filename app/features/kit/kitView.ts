@@ -58,7 +58,7 @@ export function kitRows(
 ): { readonly kind: ProductKind; readonly rows: readonly KitRow[] }[] {
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
   const unitsOf = new Map<string, Unit[]>();
-  for (const unit of kit.units) unitsOf.set(unit.productId, [...(unitsOf.get(unit.productId) ?? []), unit]);
+  for (const unit of kit.units) listIn(unitsOf, unit.productId).push(unit);
   const groups = new Map<ProductKind, KitRow[]>();
   for (const product of [...kit.products].sort(inOrderOfUse)) {
     if (
@@ -72,9 +72,16 @@ export function kitRows(
     if (!words.every((w) => name.includes(w))) continue;
     const row = rowOf(product, unitsOf.get(product.id) ?? [], today);
     if (!lets(filter.states, row.state)) continue;
-    groups.set(product.kind, [...(groups.get(product.kind) ?? []), row]);
+    listIn(groups, product.kind).push(row);
   }
   return [...groups].map(([kind, rows]) => ({ kind, rows }));
+}
+
+/** The list kept under a key, begun when there is none. */
+function listIn<K, T>(lists: Map<K, T[]>, key: K): T[] {
+  const list = lists.get(key) ?? [];
+  lists.set(key, list);
+  return list;
 }
 
 function rowOf(

@@ -1,18 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import {
-  outlineOf,
-  PLAIN_FEATURES,
-  schoolsInWords,
-  stepsOfVariant,
-  TEMPLATE,
-  withinLimits,
-  type Features,
-  type Landmarks,
-  type Look,
-  type LookStep,
-  type Shade,
-} from '@toile/core';
+import { PLAIN_FEATURES, schoolsInWords, stepsOfVariant, TEMPLATE, type Look, type Shade } from '@toile/core';
 import { may, type LookAnswer } from '@toile/contract';
 import { useClient, useClients, useLook, useSession } from '../../data/hooks';
 import {
@@ -33,11 +21,11 @@ import {
 } from '../../ui';
 import { landmarksFor } from '../clients/snapshot';
 import { FaceStage } from '../face/FaceStage';
-import type { PaintedLayer } from '../face/FaceLayers';
 import { Notch } from '../face/Notch';
 import { dayInWords } from '../words/dates';
 import { capital } from '../words/capital';
 import { forbidsInWords } from './lookForm';
+import { layerOn } from './lookLayers';
 
 /** One look on the pattern face, with its steps. */
 export function LookScreen({ id }: { readonly id: string }) {
@@ -163,16 +151,6 @@ function LookView({
       </Column>
     </View>
   );
-}
-
-type Face = { readonly landmarks: Landmarks; readonly features: Features };
-
-function layerOn(step: LookStep, { landmarks, features }: Face): PaintedLayer[] {
-  if (step.role === 'care') return [];
-  const shapes = step.placements.flatMap((p) =>
-    outlineOf(withinLimits(p, landmarks, features, step.role), landmarks, features),
-  );
-  return [{ id: step.id, kind: step.role, shapes, colour: null }];
 }
 
 type Chosen = { readonly id: string; readonly name: string };

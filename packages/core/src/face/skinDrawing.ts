@@ -25,8 +25,8 @@ export type SkinInks = {
   readonly ink: string;
   /** Guides. */
   readonly chalk: string;
-  /** Brows: hair, not lines, and dark on every skin. */
-  readonly brow: string;
+  /** Brows and lashes: hair, not lines, and dark on every skin. */
+  readonly hair: string;
 };
 
 /** Lines dark as ink or light as chalk, and guides blue in both: whichever stands out on a skin. */
@@ -68,7 +68,7 @@ export function skinInks(skin: ReadSkin): SkinInks | null {
     lip: labToHex(shifted(general, LIP)),
     ink: clearestInk(LINE_INKS, grounds),
     chalk: clearestInk(GUIDE_INKS, grounds),
-    brow: LINE_INKS[0],
+    hair: LINE_INKS[0],
   };
 }
 

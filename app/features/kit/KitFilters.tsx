@@ -1,0 +1,37 @@
+import { COVERAGE_WORDS, FAMILIES, FINISHES, PRODUCT_KINDS, TEXTURES } from '@toile/core';
+import { Button, Choice, Column } from '../../ui';
+import { NO_FILTER, STATES, type KitFilter } from './kitView';
+
+/** What of the kit is shown: several of each may be chosen. */
+export function KitFilters({
+  filter,
+  onChange,
+}: {
+  readonly filter: KitFilter;
+  readonly onChange: (filter: KitFilter) => void;
+}) {
+  const choice = <K extends keyof KitFilter>(
+    label: string,
+    key: K,
+    options: readonly KitFilter[K][number][],
+  ) => (
+    <Choice<KitFilter[K][number]>
+      label={label}
+      several
+      options={options}
+      chosen={filter[key]}
+      onChange={(chosen) => onChange({ ...filter, [key]: chosen })}
+    />
+  );
+  return (
+    <Column gap="$3" borderWidth={1} borderColor="$line" padding="$3">
+      {choice('State', 'states', STATES)}
+      {choice('Kind', 'kinds', PRODUCT_KINDS)}
+      {choice('Finish', 'finishes', FINISHES)}
+      {choice('Texture', 'textures', TEXTURES)}
+      {choice('Coverage', 'coverages', COVERAGE_WORDS)}
+      {choice('Family', 'families', FAMILIES)}
+      <Button onPress={() => onChange(NO_FILTER)}>Clear the filter</Button>
+    </Column>
+  );
+}
