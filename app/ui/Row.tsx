@@ -18,6 +18,9 @@ type RowProps = {
   readonly onPress?: () => void;
 };
 
+/** With a space behind: read in one go, what stands in columns is not run together. */
+const said = (words: string): string => `${words} `;
+
 /** One line of a list: 56 px or more, the deciding fact at its end. */
 export function Row({ title, detail, fact, before, chosen = false, label, href, onPress }: RowProps) {
   const c = useColours();
@@ -44,8 +47,8 @@ export function Row({ title, detail, fact, before, chosen = false, label, href, 
     >
       {before}
       <Column gap={2} flex={1} paddingLeft={chosen ? 8 : 0}>
-        <Body fontWeight={chosen ? '700' : '400'}>{title}</Body>
-        {detail ? <Label>{detail}</Label> : null}
+        <Body fontWeight={chosen ? '700' : '400'}>{said(title)}</Body>
+        {detail ? <Label>{said(detail)}</Label> : null}
       </Column>
       {fact ? (
         <View maxWidth={130}>

@@ -44,7 +44,7 @@ export function Tabs<T extends string>({ label, tabs, chosen, onChoose }: TabsPr
     all.current.get(next.id)?.focus();
   };
   return (
-    <div role="tablist" aria-label={label} onKeyDown={key} style={{ display: 'flex' }}>
+    <div role="tablist" aria-label={label} onKeyDown={key} style={{ display: 'flex', flexWrap: 'wrap' }}>
       {tabs.map(({ id, words, label: name, mark }) => {
         const on = id === chosen;
         return (

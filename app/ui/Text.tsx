@@ -1,5 +1,9 @@
 import { styled, Text as TamaguiText } from '@tamagui/core';
 
+// Levels of headings that say none themselves; spread, since the type of what is styled has no room for them.
+const SECOND = { 'aria-level': 2 } as const;
+const THIRD = { 'aria-level': 3 } as const;
+
 /** Running text. */
 export const Body = styled(TamaguiText, {
   name: 'Body',
@@ -24,6 +28,7 @@ export const Heading = styled(TamaguiText, {
   lineHeight: '$6',
   color: '$ink',
   role: 'heading',
+  ...SECOND,
 });
 export const Subheading = styled(TamaguiText, {
   name: 'Subheading',
@@ -33,6 +38,7 @@ export const Subheading = styled(TamaguiText, {
   lineHeight: '$3',
   color: '$ink',
   role: 'heading',
+  ...THIRD,
 });
 /** Figures with their units, aligned in columns. */
 export const Figure = styled(TamaguiText, {

@@ -134,7 +134,7 @@ export async function openClient(page: Page, name: string): Promise<void> {
     const below = [...document.querySelectorAll('[role="link"]')].filter(
       (row) => field && field.compareDocumentPosition(row) & Node.DOCUMENT_POSITION_FOLLOWING,
     );
-    return below[0]?.getAttribute('aria-label') === wanted;
+    return below[0]?.getAttribute('aria-label')?.startsWith(wanted) ?? false;
   }, name);
   await page.getByRole('link', { name }).click();
   await page.getByRole('heading', { name, level: 1 }).waitFor();

@@ -254,6 +254,7 @@ test('a hand-drawn contour over the pupil line is told on the face, with its rea
 });
 
 test('a new layer is added by its kind, with eyes shown closed', async () => {
+  await openPart(page, 'Steps');
   await button('Add a layer').click();
   await radio('Lip line').click();
   await step(/Lip line/).waitFor();

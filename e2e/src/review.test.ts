@@ -78,7 +78,7 @@ test('the shorter order is shown on a strip, taken and saved', async () => {
 test('the owner switches a rule off, and it is quiet', async () => {
   await page.goto(`${baseUrl()}/rules`);
   await page.getByText(/^\d+ practices are looked for in every chart/).waitFor();
-  await button('Grade The lip may bleed').click();
+  await button(/^Grade The lip may bleed/).click();
   await page.getByRole('radiogroup', { name: 'Graded' }).getByRole('radio', { name: 'off' }).click();
   await page.getByRole('group', { name: 'The lip may bleed' }).getByText('○ The lip may bleed').waitFor();
   await openClient(page, 'Ottoline Grieve');

@@ -178,11 +178,12 @@ test('a change becomes the next version, the old one stays to be read', async ()
   await page.reload();
   await button('Save version 2').waitFor();
   await button('Save version 2').click();
+  await page.getByText(/· version 2$/).waitFor();
   await openPart(page, 'Versions');
-  await button('Version 1').click();
+  await button(/^Version 1 /).click();
   await page.getByText('An older version, to read only.').waitFor();
   await openPart(page, 'Versions');
-  await button('Version 2').click();
+  await button(/^Version 2 /).click();
   await page.getByText(/· version 2$/).waitFor();
   await openPart(page, 'Versions');
   await page.getByText('2 · Calmer lip').waitFor();

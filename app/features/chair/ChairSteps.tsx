@@ -26,7 +26,7 @@ export function ChairSteps({ steps, at, onGo }: ChairStepsProps) {
             <Touch
               role="button"
               aria-current={on ? 'step' : undefined}
-              aria-label={`Step ${i + 1}, ${step.title}${done ? ', done' : ''}`}
+              aria-label={`Step ${i + 1}, ${step.title}, ${productsInWords(step.use)}${done ? ', done' : ''}`}
               onPress={() => onGo(i)}
               look={({ pressed }) => ({
                 minHeight: 52,
@@ -44,7 +44,7 @@ export function ChairSteps({ steps, at, onGo }: ChairStepsProps) {
               <Notch kind={step.role} number={i + 1} />
               <Column gap={0} flex={1} paddingTop="$2">
                 <Body textAlign="left" fontWeight={on ? '700' : '400'} color={done ? '$moss' : '$ink'}>
-                  {`${done ? '✓ ' : ''}${step.title}`}
+                  {`${done ? '✓ ' : ''}${step.title} `}
                 </Body>
                 <Label numberOfLines={1} textAlign="left">
                   {productsInWords(step.use)}

@@ -169,7 +169,7 @@ export function ChartEditor({
             : undefined
         }
         renderDrawer={roomy ? undefined : () => drawer}
-        keptAbovePx={roomy ? undefined : sizing.height + TOOLS_PX}
+        keptAbovePx={roomy ? undefined : sizing.kept ? sizing.height + TOOLS_PX : 0}
       />
       {editable ? <AddLayer chart={chart} onAdd={(next, id) => (onChange(next), setSelected(id))} /> : null}
       <VariantBar {...both} chosen={variant} onChoose={setVariant} />
@@ -246,6 +246,7 @@ export function ChartEditor({
       }
       tools={tools}
       tabs={tabs}
+      kept={sizing.kept}
     >
       {legend ? <KindStrip steps={steps} /> : null}
       {step && shown === 'steps' ? insets : null}

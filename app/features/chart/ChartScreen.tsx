@@ -178,8 +178,8 @@ function Versions({
       {versions.map((v) => (
         <Row
           key={v.version}
-          label={`Version ${v.version}`}
-          title={`${v.version} · ${v.reason || 'no reason given'}`}
+          label={`Version ${v.version} · ${v.reason || 'no reason given'}, ${v.author}, ${dayInWords(v.at)}`}
+          title={`Version ${v.version} · ${v.reason || 'no reason given'}`}
           detail={`${v.author}, ${dayInWords(v.at)}`}
           chosen={v.version === saved.version}
           onPress={() =>

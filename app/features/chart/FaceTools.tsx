@@ -15,7 +15,7 @@ type FaceToolsProps = {
 /** One row under the face: back and forth, before and after, its size, and all that is rarely done. */
 export function FaceTools({ undo, editable, bare, onBare, sizing, more }: FaceToolsProps) {
   return (
-    <Line flexWrap="nowrap" gap="$1" paddingVertical="$1">
+    <Line gap="$1" paddingVertical="$1">
       {editable ? (
         <>
           <Button label="Undo" disabled={!undo.canUndo} onPress={undo.undo}>
@@ -29,7 +29,7 @@ export function FaceTools({ undo, editable, bare, onBare, sizing, more }: FaceTo
       <Button label={bare ? 'Show the layers' : 'Show the face before'} onPress={() => onBare(!bare)}>
         {bare ? 'After' : 'Before'}
       </Button>
-      <View flex={1} alignItems="center">
+      <View flexGrow={1} flexShrink={1} alignItems="center">
         {sizing ? <Grip label={`Size of the face: ${sizing.size}`} {...sizing} /> : null}
       </View>
       {more.length > 0 ? <Menu label="More of this chart" items={more} /> : null}

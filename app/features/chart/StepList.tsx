@@ -120,7 +120,7 @@ function StepRow({
     <Pressable
       role="button"
       aria-expanded={on}
-      aria-label={`Step ${number}, ${step.title}: ${productsInWords(step.use)}`}
+      aria-label={`Step ${number}, ${step.title}: ${[step.optional ? 'if wanted' : null, productsInWords(step.use)].filter(Boolean).join(' · ')}, ${step.handsOnMinutes} min`}
       onPress={onPress}
       style={{
         minHeight: 60,
@@ -135,10 +135,10 @@ function StepRow({
       <Notch kind={step.role} number={number} />
       <Column gap={0} flex={1} paddingTop="$2">
         <Body textAlign="left" fontWeight={on ? '700' : '400'}>
-          {step.title}
+          {`${step.title} `}
         </Body>
         <Label textAlign="left">
-          {[step.optional ? 'if wanted' : null, productsInWords(step.use)].filter(Boolean).join(' · ')}
+          {`${[step.optional ? 'if wanted' : null, productsInWords(step.use)].filter(Boolean).join(' · ')} `}
         </Label>
       </Column>
       <Column gap={0} alignItems="flex-end" paddingTop="$2" flexDirection="row">

@@ -8,18 +8,20 @@ type PhonePlaceProps = {
   readonly face: ReactNode;
   readonly tools: ReactNode;
   readonly tabs: ReactNode;
+  /** Whether they stay while the rest goes by; a very short screen has no room for that. */
+  readonly kept: boolean;
   readonly children: ReactNode;
 };
 
 /** A phone: the face with its row of tools and the row of places stay at the top, what is chosen goes by under them. */
-export function PhonePlace({ above, face, tools, tabs, children }: PhonePlaceProps) {
+export function PhonePlace({ above, face, tools, tabs, kept, children }: PhonePlaceProps) {
   return (
     <Column gap="$3">
       {above}
       <View
         testID="face and places"
         backgroundColor="$background"
-        style={{ position: 'sticky', top: -16, zIndex: 10 }}
+        style={kept ? { position: 'sticky', top: -16, zIndex: 10 } : undefined}
       >
         {face}
         {tools}

@@ -14,9 +14,12 @@ export function faceHeights(windowHeight: number, stepOpen: boolean): Readonly<R
   return { tucked: 0, small: within(0.2, 120, 180), full: within(stepOpen ? 0.33 : 0.42, 200, 380) };
 }
 
+/** Screens lower than this, px, as a phone on its side, have room for a list and little else. */
+const SHORT_PX = 450;
+
 /** The size a screen of this height begins with: what lies under the face has to be reached on a short one too. */
 export const firstSize = (windowHeight: number): FaceSize =>
-  windowHeight < 450 ? 'tucked' : windowHeight < 620 ? 'small' : 'full';
+  windowHeight < SHORT_PX ? 'tucked' : windowHeight < 620 ? 'small' : 'full';
 
 /** The size nearest to a height, px. */
 export function nearestSize(height: number, heights: Readonly<Record<FaceSize, number>>): FaceSize {
@@ -27,6 +30,8 @@ export function nearestSize(height: number, heights: Readonly<Record<FaceSize, n
 export type FaceSizing = {
   readonly size: FaceSize;
   readonly height: number;
+  /** Whether there is room for it to stay at the top. */
+  readonly kept: boolean;
   readonly onStart: () => void;
   readonly onDrag: (dy: number) => void;
   readonly onEnd: () => void;
@@ -43,6 +48,7 @@ export function useFaceSize(stepOpen: boolean): FaceSizing {
   return {
     size,
     height: heights[size],
+    kept: windowHeight >= SHORT_PX,
     onStart: () => {
       from.current = { height: heights[size], moved: false };
     },

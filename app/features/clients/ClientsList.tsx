@@ -65,7 +65,6 @@ export function ClientsList() {
                       <Swatch lab={client.skin} label={client.skin ? 'skin colour' : 'skin not read'} />
                     }
                     chosen={path.startsWith(`/clients/${client.id}`)}
-                    label={client.name}
                     href={`/clients/${client.id}`}
                   />
                 ))}

@@ -36,7 +36,7 @@ export function Notch({
           textAnchor="middle"
           fill={c.ink}
         >
-          {String(number)}
+          {`${number} `}
         </SvgText>
       )}
     </Svg>

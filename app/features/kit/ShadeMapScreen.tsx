@@ -20,6 +20,9 @@ import {
 } from '../../ui';
 import { askShades, useWork } from '../../workers';
 
+// A name needs a role, which the drawing's types do not know.
+const NAMED = { role: 'img' } as const;
+
 /** All bases by depth and hue, and the skins they leave out. */
 export function ShadeMapScreen() {
   const kit = useKit();
@@ -133,6 +136,7 @@ function Plot({ map }: { readonly map: ShadeMap }) {
         })}
         {map.points.map(({ product, depth, hueOffset }) => (
           <Circle
+            {...NAMED}
             key={product.id}
             cx={x(hueOffset)}
             cy={y(depth)}

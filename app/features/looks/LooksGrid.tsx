@@ -27,7 +27,7 @@ export function LooksGrid() {
                   <Touch
                     role="link"
                     href={`/looks/${look.id}`}
-                    aria-label={`${look.name}, ${look.description}, ${look.minutes} min`}
+                    aria-label={`${look.name}, ${look.description}, ${look.minutes} min · ${look.stepCount} steps`}
                     look={({ pressed }) => ({
                       gap: 8,
                       paddingBottom: 12,
@@ -37,8 +37,8 @@ export function LooksGrid() {
                     })}
                   >
                     <LookPicture id={look.id} name={look.name} height={260} />
-                    <Body fontWeight="700">{look.name}</Body>
-                    <Label numberOfLines={2}>{look.description}</Label>
+                    <Body fontWeight="700">{`${look.name} `}</Body>
+                    <Label numberOfLines={2}>{`${look.description} `}</Label>
                     <Label>{`${look.minutes} min · ${look.stepCount} steps`}</Label>
                   </Touch>
                 </Column>

@@ -67,7 +67,7 @@ function Rules({ answer, mayGrade }: { readonly answer: StudioSettingsAnswer; re
                   </Column>
                   {mayGrade ? (
                     <Button
-                      label={`Grade ${rule.name}`}
+                      label={`Grade ${rule.name}: ${now}`}
                       onPress={() => setOpen((o) => (o === rule.id ? null : rule.id))}
                     >
                       {now}

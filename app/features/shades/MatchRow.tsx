@@ -83,7 +83,7 @@ export const MatchRow = memo(function MatchRow({
             {match.parts.map(({ product }) => (
               <Button
                 key={product.id}
-                label={`Pin ${product.line} ${product.shade}`}
+                label={`Keep ${product.shade}, vary the rest: ${product.line}`}
                 onPress={() => onPin(product.id)}
               >
                 {`Keep ${product.shade}, vary the rest`}
