@@ -1,6 +1,13 @@
 import expo from 'eslint-config-expo/flat.js';
 import tseslint from 'typescript-eslint';
 
+// People of every gender are made up: what is said of a client says so by name or by part, never by a guess.
+const GUESSED = '/\\b(she|her|hers|herself|he|him|his|himself)\\b/i';
+const noGuess = ['Literal[value=', 'TemplateElement[value.raw=', 'JSXText[value='].map((of) => ({
+  selector: `${of}${GUESSED}]`,
+  message: 'Say the client, the skin, the lip: nobody is taken for a she or a he.',
+}));
+
 export default [
   { ignores: ['**/node_modules/**', '**/dist/**', '.toile/**', 'app/.expo/**', 'app/public/**', 'docs/**'] },
   ...tseslint.configs.recommended,
@@ -31,6 +38,11 @@ export default [
         },
       ],
     },
+  },
+  {
+    files: ['{app,server,packages}/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.ts', '**/*.test.tsx', '**/*.testing.ts', 'server/test/**'],
+    rules: { 'no-restricted-syntax': ['error', ...noGuess] },
   },
   { files: ['app/app/_layout.tsx'], rules: { 'no-restricted-imports': 'off' } },
   {

@@ -91,24 +91,24 @@ test('a face is traced by taps on a picture; one is skipped, one moved, nonsense
       .waitFor();
   }
   await page.getByText('24 of 25 tapped, 1 skipped: inferred').waitFor();
-  await button('Draw her face from the taps').click();
+  await button('Draw the face from the taps').click();
   await page.getByText(/Measure between the pupils with the tape/).waitFor();
   await page
     .getByLabel('Length between the pupils, mm')
     .fill(String(Math.round(FACE.pupil_left[0] - FACE.pupil_right[0])));
-  await button('Draw her face from the taps').click();
+  await button('Draw the face from the taps').click();
   await page.getByText(/0 measured, 24 tapped, the rest inferred/).waitFor();
 
   const chin = button(/^the underside of the chin: move it/);
   await chin.focus();
   for (let i = 0; i < 400; i++) await page.keyboard.press('ArrowUp');
-  await button('Draw her face from the taps').click();
+  await button('Draw the face from the taps').click();
   await page
     .getByText(/should lie below|swapped/)
     .first()
     .waitFor();
   for (let i = 0; i < 400; i++) await chin.press('ArrowDown');
-  await button('Draw her face from the taps').click();
+  await button('Draw the face from the taps').click();
   await page.getByText(/0 measured, 24 tapped/).waitFor();
   await button('Save the face').click();
   await page.waitForURL(/\/read$/);
@@ -304,7 +304,7 @@ test('a look is cut from the chart and fitted to three clients, each with what w
   expect(await faces.count()).toBe(3);
   await faces
     .filter({ hasText: NAME })
-    .getByText(/Cannot be fitted\. Her skin has not been read/)
+    .getByText(/Cannot be fitted\. The skin has not been read/)
     .waitFor();
   const drawings = await faces
     .locator('svg[aria-label^="Slipway on"]')

@@ -145,12 +145,12 @@ test('the spot has correctors with doses and predicted layers, doing without amo
     .evaluateAll((all) => all.map((g) => g.getAttribute('aria-label')!));
   for (const name of names) expect(name).toMatch(/green|lemon/);
   await page.getByRole('radio', { name: 'Sculpt' }).click();
-  await page.getByText(/steps deeper than her skin, for a/).waitFor();
+  await page.getByText(/steps deeper than the skin, for a/).waitFor();
   await page.getByRole('radio', { name: 'highlight' }).click();
-  await page.getByText(/steps lighter than her skin, for a/).waitFor();
+  await page.getByText(/steps lighter than the skin, for a/).waitFor();
 });
 
-test('her skin over time, with drift in shade steps', async () => {
+test('the skin over time, with drift in shade steps', async () => {
   await openClient(page, 'Isaura Penhallow');
   await button('Over time').click();
   await page.getByRole('img', { name: /^Depth from \d+\.\d to \d+\.\d over 5 readings/ }).waitFor();

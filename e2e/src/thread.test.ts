@@ -79,7 +79,7 @@ test('a new client: errors beside the fields, then her face from a few measureme
   await button('Save the face').click();
 });
 
-test('her skin is read: an outlier set aside, one more asked for, values typed, a reload loses nothing', async () => {
+test('the skin is read: an outlier set aside, one more asked for, values typed, a reload loses nothing', async () => {
   await connectReader(page);
   await page.getByText('Touch the zone with the reader five times').waitFor();
   await button('Type CIELAB values').click();

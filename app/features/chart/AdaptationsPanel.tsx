@@ -18,7 +18,7 @@ export function AdaptationsPanel({ chart, editable, onChange }: AdaptationsPanel
   if (adaptations.length === 0) return null;
   const kept = adaptations.filter((a) => !a.refused).length;
   return (
-    <Column gap="$2" role="group" aria-label="Fitted to her and to the day">
+    <Column gap="$2" role="group" aria-label="Fitted to the client and the day">
       <Line justifyContent="space-between" flexWrap="nowrap">
         <Body
           flex={1}

@@ -57,7 +57,7 @@ function UnderLight({ answer }: { readonly answer: ChartAnswer }) {
     return (
       <Empty
         title="Nothing to paint on"
-        words="This chart was made without a skin reading. Read her skin and repeat it."
+        words="This chart was made without a skin reading. Read the skin and repeat it."
       />
     );
   return <Painted chart={chart} />;

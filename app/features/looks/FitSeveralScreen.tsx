@@ -71,7 +71,7 @@ async function fitOne(
   const own = { clientId: client.id, name: client.name, savedAs: null };
   const snapshot = snapshotOfClient(client);
   if (Object.keys(snapshot.skin).length === 0)
-    return { ...own, fitted: null, stops: 'Her skin has not been read: read it, then shades can be chosen.' };
+    return { ...own, fitted: null, stops: 'The skin has not been read: read it, then shades can be chosen.' };
   try {
     const stamp = { id: newId(), author, at: new Date().toISOString(), reason: `${look.name} for several.` };
     const fitted = await askFitting('fit', { look, client: snapshot, kit, occasion, stamp, schools });
@@ -117,7 +117,8 @@ function FitSeveral({ look, kit }: { readonly look: Look; readonly kit: Kit }) {
         );
         setFitted((all) => [...all, one]);
       } catch (error) {
-        const stops = error instanceof CallError ? error.message : 'She could not be fetched. Try again.';
+        const stops =
+          error instanceof CallError ? error.message : 'The client could not be fetched. Try again.';
         setFitted((all) => [...all, { clientId: id, name, fitted: null, stops, savedAs: null }]);
       }
     }

@@ -98,7 +98,7 @@ function CorrectionRow({
   const stages = [
     { name: 'bare', lab: spot },
     ...correction.layers.map((l) => ({ name: l.product.shade, lab: l.lab })),
-    { name: 'her skin', lab: skin },
+    { name: 'the skin', lab: skin },
   ];
   return (
     <Column

@@ -59,7 +59,7 @@ export function MatchPanel({
     <Column gap="$3">
       <Line flexWrap="nowrap">
         <Swatch lab={target} size={52} label="the colour to match" />
-        <Body flex={1}>{`Her skin: ${skinInWords(context.client.skin) ?? 'not read'}`}</Body>
+        <Body flex={1}>{`The skin: ${skinInWords(context.client.skin) ?? 'not read'}`}</Body>
       </Line>
       <WishesForm wishes={wishes} onChange={setWishes} />
       {pinned ? (

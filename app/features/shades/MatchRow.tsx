@@ -46,7 +46,7 @@ export const MatchRow = memo(function MatchRow({
           backgroundColor: pressed ? c.raised : 'transparent',
         })}
       >
-        <Swatch lab={match.lab} beside={target} size={44} label="predicted colour beside her skin" />
+        <Swatch lab={match.lab} beside={target} size={44} label="predicted colour beside the skin" />
         <Column gap={2} flex={1}>
           <Line flexWrap="nowrap" alignItems="flex-start" justifyContent="space-between">
             <Body
@@ -76,8 +76,8 @@ export const MatchRow = memo(function MatchRow({
       {chosen ? (
         <Column gap="$2" paddingBottom="$2">
           <Line>
-            <Swatch lab={match.onSkin} beside={target} size={32} label="predicted on her skin, beside it" />
-            <Label>on her skin, beside it</Label>
+            <Swatch lab={match.onSkin} beside={target} size={32} label="predicted on the skin, beside it" />
+            <Label>on the skin, beside it</Label>
           </Line>
           <Line>
             {match.parts.map(({ product }) => (

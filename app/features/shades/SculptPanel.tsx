@@ -31,7 +31,7 @@ export function SculptPanel({ context }: { readonly context: ShadeContext }) {
                 lab={answer.wanted}
                 beside={skin}
                 size={44}
-                label="the shade asked for, beside her skin"
+                label="the shade asked for, beside the skin"
               />
             ) : null}
             <Body flex={1}>{answer.words}</Body>
@@ -40,7 +40,7 @@ export function SculptPanel({ context }: { readonly context: ShadeContext }) {
             <Body color="$weld">
               {answer.mix
                 ? `▲ No single ${kind} does it. Stirred together: ${answer.mix}.`
-                : `▲ The kit has no ${kind} she can wear.`}
+                : `▲ The kit has no ${kind} for this skin.`}
             </Body>
           ) : null}
           {answer.candidates.slice(0, SHOWN).map(({ product, unit, onSkin, steps, reasons, cost }, i) => (
@@ -57,7 +57,7 @@ export function SculptPanel({ context }: { readonly context: ShadeContext }) {
                 lab={onSkin}
                 beside={skin}
                 size={44}
-                label={`${product.shade} on her skin, beside it`}
+                label={`${product.shade} on the skin, beside it`}
               />
               <Column gap={2} flex={1}>
                 <Body fontWeight={i === 0 ? '700' : '400'}>{`${product.line} ${product.shade}`}</Body>
@@ -83,7 +83,7 @@ export function SculptPanel({ context }: { readonly context: ShadeContext }) {
             </Line>
           ))}
           <Label>
-            Figures at the right: shade steps from her skin. Swatches: predicted on her skin at a usual dose.
+            Figures at the right: shade steps from the skin. Swatches: predicted on the skin at a usual dose.
           </Label>
           {answer.ruledOut.length > 0 ? (
             <Column gap={0}>

@@ -23,7 +23,7 @@ export function UseInChart({ client, match, chartId, stepId }: UseInChartProps) 
   if (client.charts.length === 0)
     return (
       <Column gap="$1" alignItems="flex-start">
-        <Label>She has no chart yet. Fit a look first; its base is matched the same way.</Label>
+        <Label>No chart yet. Fit a look first; its base is matched the same way.</Label>
         <Button onPress={() => router.navigate(`/clients/${client.id}/fit`)}>Fit a look</Button>
       </Column>
     );

@@ -56,7 +56,7 @@ function History({ client }: { readonly client: ClientAnswer }) {
     return (
       <Empty
         title="Not read yet"
-        words="Read her skin: seven zones, a few touches each. The line starts with the first."
+        words="Read the skin: seven zones, a few touches each. The line starts with the first."
       />
     );
   const before = points.at(-2);
@@ -121,7 +121,7 @@ function Summary({ client }: { readonly client: ClientAnswer }) {
   const undertone = undertoneOf(skin.neck ?? target);
   return (
     <Line gap="$3" flexWrap="nowrap">
-      <Swatch lab={target} size={52} label="her skin, face, neck and decollete" />
+      <Swatch lab={target} size={52} label="the skin, face, neck and decollete" />
       <Column gap={0} flex={1}>
         <Body>{`Depth ${depth.toFixed(1)}, ${depthInWords(depth)}. Undertone ${undertone.undertone}.`}</Body>
         <Label>

@@ -25,7 +25,7 @@ const SEEN = 0.5;
 /** What has changed between two colours and what that means for her shades, in sentences. */
 export function driftInWords(before: Lab, now: Lab, since: string): string {
   const { deltaE, stepsDeeper } = driftBetween(before, now);
-  if (deltaE < SEEN) return `Since ${since}: no change that would be seen. Her shades still hold.`;
+  if (deltaE < SEEN) return `Since ${since}: no change that would be seen. The shades still hold.`;
   const steps = Math.abs(stepsDeeper);
   const depth =
     steps < 0.15
@@ -38,6 +38,6 @@ export function driftInWords(before: Lab, now: Lab, since: string): string {
         ? 'Mix a little towards it; half a step is seen at the neck.'
         : deltaE >= 2
           ? 'Depth holds, the hue has moved: match again.'
-          : 'Her shades still hold.';
+          : 'The shades still hold.';
   return `Since ${since}: ${deltaE.toFixed(1)} different, ${depth}. ${meaning}`;
 }

@@ -289,13 +289,13 @@ function Answers({ list, product, picked, onPick }: AnswersProps) {
                       lab={s.onSkin.after}
                       beside={s.onSkin.before}
                       size={28}
-                      label="on her skin now, beside before"
+                      label="on the skin now, beside before"
                     />
                   </Judged>
                   <Label
                     fontSize="$1"
                     lineHeight="$1"
-                  >{`on her skin ${s.onSkin.deltaE.toFixed(1)} from before`}</Label>
+                  >{`on the skin ${s.onSkin.deltaE.toFixed(1)} from before`}</Label>
                 </Line>
               ) : null}
             </Column>

@@ -270,7 +270,7 @@ function Tapping({ href, onTraced }: { readonly href: string; readonly onTraced:
         error={failure ?? undefined}
       />
       <Button kind="main" disabled={tapped < 6} onPress={finish}>
-        {tapped < 6 ? 'Tap six places or more' : 'Draw her face from the taps'}
+        {tapped < 6 ? 'Tap six places or more' : 'Draw the face from the taps'}
       </Button>
     </Column>
   );

@@ -51,7 +51,7 @@ export function StartFromFace({ clientId, likeness, onStart }: StartFromFaceProp
                 <Row
                   key={other.id}
                   title={other.name}
-                  detail="Take her face as a start"
+                  detail="Take this face as a start"
                   onPress={() => void take(other.id)}
                 />
               ))}

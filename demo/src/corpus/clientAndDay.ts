@@ -66,14 +66,14 @@ export const CLIENT: readonly Case[] = [
   ),
   broken(
     'client',
-    'no mattifier where she is oily',
+    'no mattifier where the skin is oily',
     { skin: 'honey', look: HARBOUR, features: { oily: ['forehead'] } },
     without('Primer where it needs it'),
     ['no-primer-on-oily'],
   ),
   broken(
     'client',
-    'a dewy primer where she is oily',
+    'a dewy primer where the skin is oily',
     { skin: 'sand', look: HARBOUR, features: { oily: ['nose'] } },
     finish('Primer where it needs it', 'dewy'),
     ['no-primer-on-oily'],

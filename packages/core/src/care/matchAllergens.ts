@@ -47,6 +47,7 @@ export function familiesMeant(sensitivity: string): Sensitivity[] {
 
 /** Words that say nothing of what she is sensitive to. */
 const IDLE = new Set(
+  // eslint-disable-next-line no-restricted-syntax -- words people write about themselves, not words of ours
   (
     'allergic allergy allergies sensitive sensitivity reacts react reaction reactions bad badly skin makes make from with after when last some most sometimes any all the and her ' +
     'itchy itching rash hives swells swelling burns burning stings eyes face lips oil oils extract butter wax water seed powder product products anything containing contains ' +

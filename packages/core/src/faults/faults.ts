@@ -193,7 +193,7 @@ export const FAULTS: readonly Fault[] = [
         rules: [],
         roles: ['base'],
         now: 'Take off what sits on top, tap in the nearer shade.',
-        next: 'a shade nearer to her skin',
+        next: 'a shade nearer to the skin',
         remedy: otherProduct,
       },
       {

@@ -209,7 +209,7 @@ function warningsOf(lab: Lab, skin: Lab, layers: Correction['layers'], { client 
   const dC = Math.hypot(lab[1], lab[2]) - Math.hypot(skin[1], skin[2]);
   const top = layers.at(-1)!.product.lab!;
   return [
-    ...(dL > 1.5 && dC < -2 ? ['grey cast: lighter and duller than her skin'] : []),
+    ...(dL > 1.5 && dC < -2 ? ['grey cast: lighter and duller than the skin'] : []),
     ...(skin[0] < 48 && top[0] - skin[0] > 14 ? ['turns ashy on deep skin'] : []),
     ...(client.features.age === 'mature' && dL > 3 ? ['lighter than mature skin likes round lines'] : []),
   ];
@@ -229,7 +229,7 @@ function verdict(
   const name = best.layers.map((l) => productName(l.product)).join(', then ');
   const doubt =
     (spot.kind === 'brown' && skin[0] < 45) || (spot.kind === 'shadow' && Math.abs(spot.offset[2]) < 3)
-      ? ' The model is not convincing here: try two on her.'
+      ? ' The model is not convincing here: try two on the skin.'
       : '';
   const none =
     correctors === 0 && spot.kind !== 'pale patch' ? ' The kit has no corrector of the right colour.' : '';

@@ -142,7 +142,7 @@ export function matchShades(
     .map(({ product, why }) => `${productName(product)} is set aside. ${why}`);
   const products = matchable({ ...context, kit: { ...context.kit, products: sound } }, wishes);
   const nothing = { target, singles: [], pairs: [], triples: [], compared: products.length, mixes: 0 };
-  if (!target) return { ...nothing, limits: ['Nothing of her skin has been read yet.', ...told] };
+  if (!target) return { ...nothing, limits: ['Nothing of the skin has been read yet.', ...told] };
   if (products.length === 0)
     return { ...nothing, limits: ['No product of the kit meets these wishes.', ...told] };
   const limits: string[] = [...told];
@@ -172,7 +172,7 @@ export function matchShades(
   const nearest = [...answer.singles, ...answer.pairs].sort((a, b) => a.cost - b.cost)[0];
   if (nearest && nearest.deltaE > BASE_WITHIN)
     limits.push(
-      `Nothing here matches her: the nearest is ${nearest.deltaE.toFixed(1)} off, over ${BASE_WITHIN} is a mask. Buy a base, ${colourToBuy(target)}.`,
+      `Nothing here matches: the nearest is ${nearest.deltaE.toFixed(1)} off, over ${BASE_WITHIN} is a mask. Buy a base, ${colourToBuy(target)}.`,
     );
   return { target, ...answer, compared: products.length, mixes: table.length, limits };
 }
@@ -231,7 +231,7 @@ function judgeMatches(
         measures,
       },
       notes: [
-        `${differenceInWords(mix.deltaE)} by daylight${mix.deltaE > BASE_WITHIN ? ': a mask on her' : ''}`,
+        `${differenceInWords(mix.deltaE)} by daylight${mix.deltaE > BASE_WITHIN ? ': a mask' : ''}`,
         ...answer.costs
           .filter((c) => !['colour', 'stock', 'mix', 'waste'].includes(c.part))
           .map((c) => c.words),

@@ -93,7 +93,7 @@ test('a gap out of range says how far, what stirred in would do it, and what to 
   const context = { ...contextFor(skin, [far]), client: { ...client(skin), sensitivities: ['lanolin'] } };
   const { gap, answers } = matchStep(CONTOUR, context);
   expect(answers).toEqual([]);
-  expect(gap!.words).toContain('lighter than her skin');
+  expect(gap!.words).toContain('lighter than the skin');
   expect(gap!.nearest!.parts[0]!.product.id).toBe(far.id);
   expect(gap!.mixNeeds).toContain('half and half with one about depth');
   expect(gap!.buy).toMatch(/^a matte contour, about depth .*, free of lanolin$/);

@@ -127,7 +127,7 @@ const TABLE: readonly [string, ProductKind, Asked, Asked, Partial<Product>, Part
   ],
   ['takes moisture', 'primer', { features: { dry: true } }, {}, { finish: 'dewy' }, { finish: 'matte' }],
   [
-    'where she is oily',
+    'where the skin is oily',
     'primer',
     { features: { oily: ['nose'] } },
     {},

@@ -106,7 +106,7 @@ const NEEDS: readonly Need[] = [
     met: (p, { day }) =>
       p.lab === null || p.finish === 'matte' || (day?.metal === 'gold') === hueOf(p.lab) > 55,
     cost: 0.5,
-    words: 'against the metal she wears',
+    words: 'against the metal worn',
   },
   // What the skin asks.
   {
@@ -127,7 +127,7 @@ const NEEDS: readonly Need[] = [
         : null,
     met: (p) => p.finish === 'matte',
     cost: 1.4,
-    words: 'does not mattify where she is oily',
+    words: 'does not mattify where the skin is oily',
   },
   {
     of: 'skin',

@@ -80,7 +80,7 @@ export function sculptShades(
   if (!skin)
     return {
       wanted: null,
-      words: 'Nothing of her skin has been read yet.',
+      words: 'Nothing of the skin has been read yet.',
       candidates: [],
       mix: null,
       ruledOut: [],
@@ -140,7 +140,7 @@ function inWords(kind: SculptKind, skin: Lab, wanted: Lab | null, { client }: Sh
   const eased =
     isLined(client.features) && (kind === 'contour' || kind === 'highlight') ? ', eased for lined skin' : '';
   if (kind === 'blush')
-    return `A flush stronger than her ${undertone} skin, not chalkier${isDeep(skin) ? ': red, plum or bright orange' : ''}.`;
+    return `A flush stronger than this ${undertone} skin, not chalkier${isDeep(skin) ? ': red, plum or bright orange' : ''}.`;
   const steps = depthOf(wanted!) - depthOf(skin);
-  return `${Math.abs(steps).toFixed(1)} steps ${steps > 0 ? 'deeper' : 'lighter'} than her skin, for a ${undertone} undertone${eased}.`;
+  return `${Math.abs(steps).toFixed(1)} steps ${steps > 0 ? 'deeper' : 'lighter'} than the skin, for a ${undertone} undertone${eased}.`;
 }

@@ -93,7 +93,7 @@ describe('match', () => {
       'No product of the kit meets these wishes.',
     ]);
     expect(matchShades({ ...context(), client: { ...context().client, skin: {} } }).limits[0]).toMatch(
-      /Nothing of her skin/,
+      /Nothing of the skin/,
     );
   });
 

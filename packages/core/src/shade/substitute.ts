@@ -189,7 +189,7 @@ function scorer(product: ProductSnapshot, context: ShadeContext, dose: number) {
         'find',
       );
       const [miss] = missesOf(role, { own: lab, shown, finish: lead.finish }, wearer, 'find');
-      if (miss && was.length === 0) against(COST.outOfRange + 2 * miss.over, `on her it ${miss.words}`);
+      if (miss && was.length === 0) against(COST.outOfRange + 2 * miss.over, `here it ${miss.words}`);
     }
     for (const miss of product.kind === 'base' ? [] : needsMissed(lead, context))
       against(0.5 * miss.cost, miss.words);

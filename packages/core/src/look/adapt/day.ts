@@ -233,7 +233,7 @@ export const ADDERS: readonly Adder[] = [
             doseMgPerCm2: 0.35,
             tool: 'puff',
           }),
-          words: 'Powder where she shines',
+          words: 'Powder where it shines',
           why: `oily at ${oily.join(', ')}`,
         },
       ];

@@ -339,13 +339,13 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       const [left, right] = [Math.round(0.88 * width('left')), Math.round(0.88 * width('right'))];
       const note = noted(
         step,
-        `Band about ${left} mm on her left, ${right} mm on her right: laid on to measure, trimmed at the outer end, kept as hers.`,
+        `Band about ${left} mm on the client’s left, ${right} mm on the right: laid on to measure, trimmed at the outer end, kept as it is.`,
       );
       return note === step.note
         ? null
         : {
             words: `Band trimmed to ${left} mm left, ${right} mm right`,
-            why: 'as wide as her lids',
+            why: 'as wide as the lids',
             set: { note },
           };
     },
@@ -361,7 +361,7 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
               technique: step.role === 'liner' ? 'stipple' : step.technique,
               note: noted(
                 step,
-                'Rest the little finger on the cheekbone, short strokes, a break when she asks.',
+                'Rest the little finger on the cheekbone, short strokes, a break when asked.',
               ),
               handsOnMinutes: step.handsOnMinutes + 2,
             },
@@ -374,7 +374,7 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       if (!features.headTremor || step.role !== 'lash') return null;
       if (step.wants.kinds.includes('lashes'))
         return { words: 'No lash band', why: 'a band is not laid near a moving eye', leftOut: true };
-      const note = noted(step, 'Wand held still, she blinks onto it; no curler.');
+      const note = noted(step, 'Wand held still, the client blinks onto it; no curler.');
       return note === step.note
         ? null
         : {
@@ -388,12 +388,12 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     id: 'cannot recline',
     change: (step, { features }) => {
       if (!features.cannotRecline || !['eye', 'liner', 'lash', 'brow'].includes(step.role)) return null;
-      const note = noted(step, 'She sits upright: work standing, chin level, neck supported.');
+      const note = noted(step, 'The client sits upright: work standing, chin level, neck supported.');
       return note === step.note
         ? null
         : {
             words: 'Worked upright',
-            why: 'she cannot lie back',
+            why: 'cannot lie back',
             set: { note, handsOnMinutes: step.handsOnMinutes + 1 },
           };
     },

@@ -49,7 +49,7 @@ function cleaning(first: Step): Step {
 export const CARE_RULES: readonly Rule[] = [
   {
     id: 'allergen',
-    name: 'An ingredient she is sensitive to',
+    name: 'An ingredient the client is sensitive to',
     severity: 'stop',
     why: 'What is noted as a sensitivity is looked up in the ingredient list. A list of words, no finding: the maker’s own list decides, and a patch test 24 to 48 hours before.',
     find: (on) =>
@@ -92,7 +92,7 @@ export const CARE_RULES: readonly Rule[] = [
   },
   {
     id: 'tool-allergen',
-    name: 'A tool of what she is sensitive to',
+    name: 'A tool of what the client is sensitive to',
     severity: 'caution',
     why: 'Sponges and puffs are often latex, spatulas and curlers often nickel-plated: take one that says it is free of it.',
     find: (on) =>
@@ -291,7 +291,7 @@ export const CARE_RULES: readonly Rule[] = [
             .map((s) =>
               found(
                 [s],
-                `${s.title} needs glue, and she is sensitive to ${on.chart.client.sensitivities.join(', ')}: ask for the patch test.`,
+                `${s.title} needs glue, and the client is sensitive to ${on.chart.client.sensitivities.join(', ')}: ask for the patch test.`,
                 {
                   label: 'Note the patch test',
                   apply: changed(s.id, (x) =>

@@ -272,7 +272,7 @@ export const COLOUR_RULES: readonly Rule[] = [
         const off = deltaE2000(lab, neck);
         return off > 5 && !carried
           ? [
-              found([step], `${step.title} is ${off.toFixed(1)} from her neck, and stops at the jaw.`, {
+              found([step], `${step.title} is ${off.toFixed(1)} from the neck, and stops at the jaw.`, {
                 label: 'Carry it down the neck',
                 apply: changed(step.id, (s) => ({
                   ...s,
@@ -374,7 +374,7 @@ export const COLOUR_RULES: readonly Rule[] = [
     id: 'chalky-lip',
     name: 'The lip is chalk',
     severity: 'caution',
-    why: 'A nude is near her own lip and has its colour; on deep skin it is not lighter than the skin.',
+    why: 'A nude is near the client’s own lip and has its colour; on deep skin it is not lighter than the skin.',
     roles: ['lip'],
     names: ['chalk'],
   }),

@@ -214,7 +214,7 @@ export const WEAR_RULES: readonly Rule[] = [
       if (oily.length === 0 || !base || on.steps.some((s) => s.role === 'powder')) return [];
       const step: Step = {
         ...newStep('powder', idBeside(base.id, 'a2'), placesOf(oily)),
-        title: 'Set where she shines',
+        title: 'Set where it shines',
         doseMgPerCm2: 0.35,
       };
       return [

@@ -98,7 +98,7 @@ export const base: Judge = ({ own, shown }, { skin }, how) => {
     part: 'depth',
     name: 'mask',
     over: inPan - BASE_WITHIN,
-    words: `is ${inPan.toFixed(1)} from her face, neck and decollete${way}: a mask, and a tide line at the jaw`,
+    words: `is ${inPan.toFixed(1)} from face, neck and decollete${way}: a mask, and a tide line at the jaw`,
   });
 };
 
@@ -118,13 +118,13 @@ export const powderOf =
         part: 'depth',
         name: isDeep(skin) || skin[0] < 55 ? 'ash' : 'cast',
         over: Math.max(least - shown, 0.05),
-        words: `shows ${steps(shown)} lighter than her skin: ${isDeep(skin) || skin[0] < 55 ? 'ashy' : 'a cast'}`,
+        words: `shows ${steps(shown)} lighter than the skin: ${isDeep(skin) || skin[0] < 55 ? 'ashy' : 'a cast'}`,
       }),
       ...when(tooDeep, {
         part: 'depth',
         name: 'patch',
         over: Math.max(shown - most, own - 1.3),
-        words: `shows ${steps(shown)} deeper than her skin, ${steps(own)} in the pan: a patch`,
+        words: `shows ${steps(shown)} deeper than the skin, ${steps(own)} in the pan: a patch`,
       }),
       ...ashOf(seen, wearer, strict ? 0.72 : 0.6, 0, 'reads grey'),
     ];

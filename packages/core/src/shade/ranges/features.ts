@@ -42,7 +42,7 @@ export const brow: Judge = ({ own }, { skin, features }, how) => {
       part: 'depth',
       name: 'lighter than the skin',
       over: -depth(own, skin),
-      words: 'is lighter than her skin on dark hair',
+      words: 'is lighter than the skin on dark hair',
     }),
     ...when(features.hairTone === 'grey' && warmth > (how === 'propose' ? 10 : 14), {
       part: 'hue',
@@ -113,19 +113,19 @@ export const lip: Judge = ({ own, shown }, { skin }, how) => {
       part: 'depth',
       name: 'chalk',
       over: lighter - most,
-      words: `shows ${steps(lighter)} lighter than her skin: chalk`,
+      words: `shows ${steps(lighter)} lighter than the skin: chalk`,
     }),
     ...when(lighter > most + 6 && !pale && isDeep(skin), {
       part: 'depth',
       name: 'chalk',
       over: lighter - most,
-      words: `shows ${steps(lighter)} lighter than her skin: it stands off deep skin`,
+      words: `shows ${steps(lighter)} lighter than the skin: it stands off deep skin`,
     }),
     ...when(dull && turn < 60 && depth(own, bare) < 2, {
       part: 'chroma',
       name: 'chalk',
       over: 1 - chromaOf(own) / chromaOf(bare),
-      words: 'has less colour than her own lip: it looks pale',
+      words: 'has less colour than the lip itself: it looks pale',
     }),
   ];
 };

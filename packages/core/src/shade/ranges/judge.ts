@@ -94,6 +94,6 @@ export function ashOf(
     part: 'chroma',
     name: 'ash',
     over: lacking,
-    words: `${words} (${Math.round(Math.min(share, ownShare) * 100)} % of the colour her skin would have)`,
+    words: `${words} (${Math.round(Math.min(share, ownShare) * 100)} % of the colour the skin would have)`,
   });
 }

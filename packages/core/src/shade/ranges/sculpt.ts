@@ -46,7 +46,7 @@ export const contour: Judge = (seen, wearer, how, asked) => {
       part: 'depth',
       name: 'lighter than the skin',
       over: -own,
-      words: `is ${steps(own)} lighter than her skin: a shadow is deeper`,
+      words: `is ${steps(own)} lighter than the skin: a shadow is deeper`,
     }),
     ...when(own >= -0.2 && (own < lowOwn || shown < low), {
       part: 'depth',
@@ -54,14 +54,14 @@ export const contour: Judge = (seen, wearer, how, asked) => {
       over: Math.max(lowOwn - own, low - shown, 0.01),
       words:
         own < lowOwn
-          ? `is only ${steps(Math.max(0, own))} deeper than her skin, too little to set anything back`
+          ? `is only ${steps(Math.max(0, own))} deeper than the skin, too little to set anything back`
           : `shows only ${steps(Math.max(0, shown))} deeper at this dose`,
     }),
     ...when(shown > high || own > highOwn, {
       part: 'depth',
       name: 'stripe',
       over: Math.max(shown - high, own - highOwn),
-      words: `shows ${steps(shown)} deeper than her skin, ${steps(own)} in the pan: a stripe${lined ? ' on lined skin' : ''}`,
+      words: `shows ${steps(shown)} deeper than the skin, ${steps(own)} in the pan: a stripe${lined ? ' on lined skin' : ''}`,
     }),
     ...(own > 0
       ? ashOf(
@@ -94,19 +94,19 @@ export const bronzer: Judge = (seen, wearer, how) => {
       part: 'depth',
       name: 'lighter than the skin',
       over: -own,
-      words: `is ${steps(own)} lighter than her skin`,
+      words: `is ${steps(own)} lighter than the skin`,
     }),
     ...when(own >= -0.2 && (own < (strict ? 0.8 : 0.4) || shown < (strict ? 0.3 : 0.12)), {
       part: 'depth',
       name: 'does nothing',
       over: Math.max(0.8 - own, 0.3 - shown, 0.01),
-      words: `shows only ${steps(Math.max(0, shown))} deeper than her skin`,
+      words: `shows only ${steps(Math.max(0, shown))} deeper than the skin`,
     }),
     ...when(shown > (strict ? 2.1 : 2.7) || own > (strict ? 4.2 : 5.2), {
       part: 'depth',
       name: 'heavy',
       over: Math.max(shown - 2.1, own - 4.2),
-      words: `shows ${steps(shown)} deeper than her skin, ${steps(own)} in the pan: mud`,
+      words: `shows ${steps(shown)} deeper than the skin, ${steps(own)} in the pan: mud`,
     }),
     ...(own > 0
       ? ashOf(seen, wearer, strict ? 0.75 : 0.65, strict ? 0.7 : 0.5, 'reads grey where warmth is wanted')
@@ -146,19 +146,19 @@ export const blush: Judge = (seen, { skin }, how) => {
       part: 'depth',
       name: 'chalk',
       over: Math.max(low - shown, 0.1),
-      words: `shows ${steps(shown)} lighter than her skin: chalky`,
+      words: `shows ${steps(shown)} lighter than the skin: chalky`,
     }),
     ...when(shown > (strict ? 3 : 3.5), {
       part: 'depth',
       name: 'heavy',
       over: shown - 3,
-      words: `shows ${steps(shown)} deeper than her skin: heavy`,
+      words: `shows ${steps(shown)} deeper than the skin: heavy`,
     }),
     ...when(faint, {
       part: 'chroma',
       name: 'hardly shows',
       over: Math.max(0.01, 8 - strength),
-      words: 'is near her own colour and hardly shows',
+      words: 'is near the skin’s own colour and hardly shows',
     }),
   ];
 };
@@ -183,19 +183,19 @@ export const light: Judge = (seen, wearer, how) => {
       part: 'depth',
       name: 'deeper than the skin',
       over: own,
-      words: `is ${steps(own)} deeper than her skin: light deeper than skin looks like dirt`,
+      words: `is ${steps(own)} deeper than the skin: light deeper than skin looks like dirt`,
     }),
     ...when(own <= 0.2 && own > least, {
       part: 'depth',
       name: 'does nothing',
       over: own - least,
-      words: `is only ${steps(own)} lighter than her skin: it does not show`,
+      words: `is only ${steps(own)} lighter than the skin: it does not show`,
     }),
     ...when(own < most, {
       part: 'depth',
       name: isDeep(skin) ? 'ash' : 'mask',
       over: most - own,
-      words: `is ${steps(own)} lighter than her skin${isDeep(skin) ? ': icy, and ash on deep skin' : ''}`,
+      words: `is ${steps(own)} lighter than the skin${isDeep(skin) ? ': icy, and ash on deep skin' : ''}`,
     }),
     ...when(own < 0 && share < icy, {
       part: 'chroma',
