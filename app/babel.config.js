@@ -1,4 +1,6 @@
+const { directImports } = require('./directImports');
+
 module.exports = (api) => {
-  api.cache(true);
-  return { presets: ['babel-preset-expo'] };
+  const bundling = api.caller((caller) => caller?.name === 'metro');
+  return { presets: ['babel-preset-expo'], plugins: bundling ? [directImports] : [] };
 };

@@ -1,6 +1,9 @@
 const { getDefaultConfig } = require('expo/metro-config');
 
+const { directImportsVersion } = require('./directImports');
+
 const config = getDefaultConfig(__dirname);
+config.cacheVersion = `${config.cacheVersion} ${directImportsVersion()}`;
 // Not used on the web, and a quarter of the first load: motion here is done by style sheets.
 const LEFT_OUT = new Set(['react-native-reanimated', 'react-native-worklets']);
 const { resolveRequest } = config.resolver;

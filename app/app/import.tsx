@@ -1,1 +1,3 @@
-export { ImportScreen as default } from '../features/files/ImportScreen';
+import { fromWork } from '../features/frame/fromWork';
+
+export default fromWork((work) => work.ImportScreen);

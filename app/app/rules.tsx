@@ -1,1 +1,3 @@
-export { RulesScreen as default } from '../features/review/RulesScreen';
+import { fromWork } from '../features/frame/fromWork';
+
+export default fromWork((work) => work.RulesScreen);

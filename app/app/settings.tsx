@@ -1,1 +1,3 @@
-export { SettingsScreen as default } from '../features/settings/SettingsScreen';
+import { fromWork } from '../features/frame/fromWork';
+
+export default fromWork((work) => work.SettingsScreen);

@@ -1,1 +1,3 @@
-export { NewClientScreen as default } from '../../features/clients/NewClientScreen';
+import { fromWork } from '../../features/frame/fromWork';
+
+export default fromWork((work) => work.NewClientScreen);

@@ -1,1 +1,3 @@
-export { IdentifyScreen as default } from '../../features/kit/IdentifyScreen';
+import { fromWork } from '../../features/frame/fromWork';
+
+export default fromWork((work) => work.IdentifyScreen);

@@ -1,1 +1,3 @@
-export { KitImportScreen as default } from '../../features/kit/KitImportScreen';
+import { fromWork } from '../../features/frame/fromWork';
+
+export default fromWork((work) => work.KitImportScreen);

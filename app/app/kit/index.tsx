@@ -1,1 +1,3 @@
-export { KitScreen as default } from '../../features/kit/KitScreen';
+import { fromWork } from '../../features/frame/fromWork';
+
+export default fromWork((work) => work.KitScreen);

@@ -1,1 +1,3 @@
-export { ShadeMapScreen as default } from '../../features/kit/ShadeMapScreen';
+import { fromWork } from '../../features/frame/fromWork';
+
+export default fromWork((work) => work.ShadeMapScreen);

@@ -1,1 +1,3 @@
-export { NewProductScreen as default } from '../../features/kit/NewProductScreen';
+import { fromWork } from '../../features/frame/fromWork';
+
+export default fromWork((work) => work.NewProductScreen);

@@ -1,8 +1,10 @@
 import { usePathname } from 'expo-router';
 import { SideBySide } from '../../features/frame/SideBySide';
-import { LooksList } from '../../features/looks/LooksList';
+import { fromWork } from '../../features/frame/fromWork';
 
 export { Mishap as ErrorBoundary } from '../../features/frame/Mishap';
+const LooksList = fromWork((work) => work.LooksList);
+
 export default function LooksLayout() {
   // The library itself is a page of pictures; beside an open look it is a list.
   const whole = usePathname() === '/looks';

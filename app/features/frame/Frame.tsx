@@ -57,7 +57,7 @@ function Place({
         aria-current={on ? 'page' : undefined}
         style={{
           minHeight: 56,
-          minWidth: rail ? 64 : 44,
+          minWidth: rail ? 64 : 36,
           flexGrow: rail ? 0 : 1,
           flexBasis: rail ? 'auto' : 0,
           alignItems: 'center',

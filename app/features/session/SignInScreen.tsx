@@ -4,8 +4,6 @@ import { signInSchema, type SessionAnswer } from '@toile/contract';
 import { errorsByField } from '../../data/errorsByField';
 import { call, CallError } from '../../data/call';
 import { Body, Button, Column, Field, Heading, Label, View } from '../../ui';
-import { FaceView } from '../face/FaceView';
-import { PLAIN_FEATURES, TEMPLATE } from '@toile/core';
 
 /** The door: email, password, and what to do when they do not fit. */
 export function SignInScreen({ onSignedIn }: { readonly onSignedIn: (session: SessionAnswer) => void }) {
@@ -38,14 +36,7 @@ export function SignInScreen({ onSignedIn }: { readonly onSignedIn: (session: Se
     >
       <Column width="100%" maxWidth={380} gap="$4">
         <Column gap="$1" alignItems="center">
-          <FaceView
-            landmarks={TEMPLATE}
-            features={PLAIN_FEATURES}
-            width={120}
-            height={150}
-            view={[-84, -140, 168, 258]}
-            label="A face drawn in ink"
-          />
+          <img src="/icons/icon.svg" alt="" width={96} height={96} />
           <Heading fontSize="$8" lineHeight="$8" aria-level={1}>
             Toile
           </Heading>

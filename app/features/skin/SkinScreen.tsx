@@ -1,6 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
-import { LineChart } from 'react-native-gifted-charts';
+import { lazy, Suspense, useState } from 'react';
 import { depthInWords, depthOf, skinTarget, SKIN_ZONE_NAMES, SKIN_ZONES, undertoneOf } from '@toile/core';
 import { pathTo, type ChartAnswer, type ClientAnswer } from '@toile/contract';
 import { useChart, useClient } from '../../data/hooks';
@@ -25,6 +24,9 @@ import {
 import { labInWords } from '../words/colours';
 import { dayInWords, howFar } from '../words/dates';
 import { driftInWords, historyOf, type HistoryOf, type HistoryPoint } from './historyView';
+
+/** Charts weigh more than the rest of the page: fetched when one is drawn. */
+const LineChart = lazy(async () => ({ default: (await import('react-native-gifted-charts')).LineChart }));
 
 /** A client's skin over time: depth and undertone, drift and what it means. */
 export function SkinScreen({ id }: { readonly id: string }) {
@@ -185,28 +187,30 @@ function DepthChart({ points }: { readonly points: readonly HistoryPoint[] }) {
       >
         {width > 0 ? (
           <View overflow="hidden">
-            <LineChart
-              data={data}
-              height={wide ? 220 : 150}
-              width={room + 30}
-              initialSpacing={20}
-              endSpacing={20}
-              maxValue={high - low}
-              noOfSections={sections}
-              yAxisLabelTexts={Array.from({ length: sections + 1 }, (_, i) =>
-                (high - ((high - low) * i) / sections).toFixed(1),
-              )}
-              color={c.ink}
-              thickness={2}
-              dataPointsColor={c.woad}
-              dataPointsRadius={5}
-              rulesColor={c.line}
-              xAxisColor={c.inkSoft}
-              yAxisColor={c.inkSoft}
-              yAxisTextStyle={{ color: c.ink, fontSize: 13 }}
-              xAxisLabelsHeight={4}
-              disableScroll
-            />
+            <Suspense fallback={<View height={wide ? 220 : 150} />}>
+              <LineChart
+                data={data}
+                height={wide ? 220 : 150}
+                width={room + 30}
+                initialSpacing={20}
+                endSpacing={20}
+                maxValue={high - low}
+                noOfSections={sections}
+                yAxisLabelTexts={Array.from({ length: sections + 1 }, (_, i) =>
+                  (high - ((high - low) * i) / sections).toFixed(1),
+                )}
+                color={c.ink}
+                thickness={2}
+                dataPointsColor={c.woad}
+                dataPointsRadius={5}
+                rulesColor={c.line}
+                xAxisColor={c.inkSoft}
+                yAxisColor={c.inkSoft}
+                yAxisTextStyle={{ color: c.ink, fontSize: 13 }}
+                xAxisLabelsHeight={4}
+                disableScroll
+              />
+            </Suspense>
           </View>
         ) : null}
         <Line justifyContent="space-between" flexWrap="nowrap" paddingLeft="$6">

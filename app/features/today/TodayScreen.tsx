@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router';
+import { useEffect } from 'react';
 import type { TodayAnswer, VisitAnswer } from '@toile/contract';
 import { useSession, useToday } from '../../data/hooks';
 import { useDayOnHand } from '../../data/offline';
@@ -18,6 +19,7 @@ import {
 } from '../../ui';
 import { dayAndDistance, dayInWords, howFar } from '../words/dates';
 import { byDay, visitDetail } from '../words/visits';
+import { fetchWork } from '../frame/fromWork';
 import { SettingsAside } from '../settings/SettingsAside';
 
 const DUE_MARKS = { 'patch test': '▲', 're-read': '◐', expiring: '◔', expired: '▲' } as const;
@@ -27,6 +29,8 @@ export function TodayScreen() {
   const today = useToday();
   const session = useSession();
   useDayOnHand(today.data);
+  const read = today.data !== undefined;
+  useEffect(() => (read ? fetchWork() : undefined), [read]);
   return (
     <Screen
       title="Today"

@@ -8,5 +8,6 @@ export * from './roles';
 export * from './routes';
 export { documentPart, isUuid } from './shapes';
 export * from './studioBundle';
+export * from './signIn';
 export * from './work';
 export * from './share';

@@ -17,12 +17,6 @@ import {
 import { uuid } from './client';
 import { day, documentPart } from './shapes';
 
-export const signInSchema = object({
-  email: string().trim().required('Write your email').email('This is not an email address').max(200),
-  password: string().required('Write your password').max(200),
-}).noUnknown('${unknown} is not known here');
-export type SignIn = InferType<typeof signInSchema>;
-
 /** CIELAB typed by hand: within what skin can be. */
 export const labSchema = mixed<Lab>(
   (value): value is Lab =>

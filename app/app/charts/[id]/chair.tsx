@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { ChairScreen } from '../../../features/chair/ChairScreen';
+import { fromWork } from '../../../features/frame/fromWork';
+
+const ChairScreen = fromWork((work) => work.ChairScreen);
 
 export default function ChairScreenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

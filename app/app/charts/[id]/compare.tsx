@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { CompareScreen } from '../../../features/compare/CompareScreen';
+import { fromWork } from '../../../features/frame/fromWork';
+
+const CompareScreen = fromWork((work) => work.CompareScreen);
 
 export default function CompareScreenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

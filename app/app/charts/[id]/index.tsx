@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { ChartScreen } from '../../../features/chart/ChartScreen';
+import { fromWork } from '../../../features/frame/fromWork';
+
+const ChartScreen = fromWork((work) => work.ChartScreen);
 
 export default function ChartScreenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

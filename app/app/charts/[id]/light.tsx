@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { LightScreen } from '../../../features/light/LightScreen';
+import { fromWork } from '../../../features/frame/fromWork';
+
+const LightScreen = fromWork((work) => work.LightScreen);
 
 export default function LightScreenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { MakeLookScreen } from '../../../features/looks/MakeLookScreen';
+import { fromWork } from '../../../features/frame/fromWork';
+
+const MakeLookScreen = fromWork((work) => work.MakeLookScreen);
 
 export default function MakeLookScreenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

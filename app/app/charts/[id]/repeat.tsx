@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { RepeatScreen } from '../../../features/repeat/RepeatScreen';
+import { fromWork } from '../../../features/frame/fromWork';
+
+const RepeatScreen = fromWork((work) => work.RepeatScreen);
 
 export default function RepeatScreenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

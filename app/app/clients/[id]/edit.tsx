@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { EditClientScreen } from '../../../features/clients/EditClientScreen';
+import { fromWork } from '../../../features/frame/fromWork';
+
+const EditClientScreen = fromWork((work) => work.EditClientScreen);
 
 export default function EditClientRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

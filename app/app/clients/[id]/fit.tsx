@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { FitScreen } from '../../../features/fit/FitScreen';
+import { fromWork } from '../../../features/frame/fromWork';
+
+const FitScreen = fromWork((work) => work.FitScreen);
 
 export default function FitScreenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { ClientScreen } from '../../../features/clients/ClientScreen';
+import { fromWork } from '../../../features/frame/fromWork';
+
+const ClientScreen = fromWork((work) => work.ClientScreen);
 
 export default function ClientScreenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

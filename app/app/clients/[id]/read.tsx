@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { ReadScreen } from '../../../features/reading/ReadScreen';
+import { fromWork } from '../../../features/frame/fromWork';
+
+const ReadScreen = fromWork((work) => work.ReadScreen);
 
 export default function ReadScreenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { ShadesScreen } from '../../../features/shades/ShadesScreen';
+import { fromWork } from '../../../features/frame/fromWork';
+
+const ShadesScreen = fromWork((work) => work.ShadesScreen);
 
 export default function ShadesScreenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

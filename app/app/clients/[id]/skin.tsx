@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { SkinScreen } from '../../../features/skin/SkinScreen';
+import { fromWork } from '../../../features/frame/fromWork';
+
+const SkinScreen = fromWork((work) => work.SkinScreen);
 
 export default function SkinScreenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { TraceScreen } from '../../../features/trace/TraceScreen';
+import { fromWork } from '../../../features/frame/fromWork';
+
+const TraceScreen = fromWork((work) => work.TraceScreen);
 
 export default function TraceScreenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { PaletteScreen } from '../../../features/palettes/PaletteScreen';
+import { fromWork } from '../../../features/frame/fromWork';
+
+const PaletteScreen = fromWork((work) => work.PaletteScreen);
 
 export default function PaletteScreenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,1 +1,3 @@
-export { PalettesScreen as default } from '../../../features/palettes/PalettesScreen';
+import { fromWork } from '../../../features/frame/fromWork';
+
+export default fromWork((work) => work.PalettesScreen);

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { EditLookScreen } from '../../../features/looks/EditLookScreen';
+import { fromWork } from '../../../features/frame/fromWork';
+
+const EditLookScreen = fromWork((work) => work.EditLookScreen);
 
 export default function EditLookScreenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { FitSeveralScreen } from '../../../features/looks/FitSeveralScreen';
+import { fromWork } from '../../../features/frame/fromWork';
+
+const FitSeveralScreen = fromWork((work) => work.FitSeveralScreen);
 
 export default function FitSeveralScreenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { LookScreen } from '../../../features/looks/LookScreen';
+import { fromWork } from '../../../features/frame/fromWork';
+
+const LookScreen = fromWork((work) => work.LookScreen);
 
 export default function LookScreenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -18,9 +18,9 @@ import {
   newVersionSchema,
   readingInputSchema,
   sampleRequestSchema,
-  signInSchema,
   visitInputSchema,
 } from '../work';
+import { signInSchema } from '../signIn';
 import type { WriteName } from './list';
 
 /** What each body is checked by before a handler sees it. */

@@ -37,9 +37,9 @@ import type {
   NewVersion,
   ReadingInput,
   SampleRequest,
-  SignIn,
   VisitInput,
 } from '../work';
+import type { SignIn } from '../signIn';
 import type { RouteName, WriteName } from './list';
 
 /** An answer that is a file, not JSON. */

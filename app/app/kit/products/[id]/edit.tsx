@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { EditProductScreen } from '../../../../features/kit/EditProductScreen';
+import { fromWork } from '../../../../features/frame/fromWork';
+
+const EditProductScreen = fromWork((work) => work.EditProductScreen);
 
 export default function EditProductScreenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { ProductScreen } from '../../../../features/kit/ProductScreen';
+import { fromWork } from '../../../../features/frame/fromWork';
+
+const ProductScreen = fromWork((work) => work.ProductScreen);
 
 export default function ProductScreenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

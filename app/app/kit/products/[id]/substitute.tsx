@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { SubstituteScreen } from '../../../../features/substitute/SubstituteScreen';
+import { fromWork } from '../../../../features/frame/fromWork';
+
+const SubstituteScreen = fromWork((work) => work.SubstituteScreen);
 
 export default function SubstituteScreenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,0 +1,36 @@
+/**
+ * Every screen that draws a face, computes or fills in a form: fetched as one, while the day is being read. The door, Today
+ * and the lists of clients and parties do without.
+ */
+export { ChairScreen } from './chair/ChairScreen';
+export { ChartScreen } from './chart/ChartScreen';
+export { ClientScreen } from './clients/ClientScreen';
+export { EditClientScreen } from './clients/EditClientScreen';
+export { NewClientScreen } from './clients/NewClientScreen';
+export { CompareScreen } from './compare/CompareScreen';
+export { ImportScreen } from './files/ImportScreen';
+export { FitScreen } from './fit/FitScreen';
+export { EditProductScreen } from './kit/EditProductScreen';
+export { IdentifyScreen } from './kit/IdentifyScreen';
+export { KitImportScreen } from './kit/KitImportScreen';
+export { KitScreen } from './kit/KitScreen';
+export { NewProductScreen } from './kit/NewProductScreen';
+export { ProductScreen } from './kit/ProductScreen';
+export { ShadeMapScreen } from './kit/ShadeMapScreen';
+export { LightScreen } from './light/LightScreen';
+export { EditLookScreen } from './looks/EditLookScreen';
+export { FitSeveralScreen } from './looks/FitSeveralScreen';
+export { LookScreen } from './looks/LookScreen';
+export { LooksGrid } from './looks/LooksGrid';
+export { LooksList } from './looks/LooksList';
+export { MakeLookScreen } from './looks/MakeLookScreen';
+export { PaletteScreen } from './palettes/PaletteScreen';
+export { PalettesScreen } from './palettes/PalettesScreen';
+export { ReadScreen } from './reading/ReadScreen';
+export { RepeatScreen } from './repeat/RepeatScreen';
+export { RulesScreen } from './review/RulesScreen';
+export { SettingsScreen } from './settings/SettingsScreen';
+export { ShadesScreen } from './shades/ShadesScreen';
+export { SkinScreen } from './skin/SkinScreen';
+export { SubstituteScreen } from './substitute/SubstituteScreen';
+export { TraceScreen } from './trace/TraceScreen';
