@@ -21,3 +21,26 @@ export function writeDraft(name: string, value: unknown): void {
 export function dropDraft(name: string): void {
   globalThis.localStorage?.removeItem(key(name));
 }
+
+/** What is typed into forms is its writer's own: kept under their address, and gone when someone else comes. */
+const FORMS = 'toile.draft.form.';
+let writer = '';
+
+/** Says who types from now on; what others left in forms on this device is dropped. */
+export function draftsBelongTo(email: string): void {
+  if (email === writer) return;
+  writer = email;
+  dropForms((name) => !name.startsWith(`${FORMS}${email}.`));
+}
+
+/** Drops whatever is in a form on this device: its writer signs out. */
+export const dropAllForms = (): void => dropForms(() => true);
+
+function dropForms(which: (name: string) => boolean): void {
+  const store = globalThis.localStorage;
+  if (!store) return;
+  for (const name of Object.keys(store)) if (name.startsWith(FORMS) && which(name)) store.removeItem(name);
+}
+
+/** A form's draft, by the form and what it is about. */
+export const formDraft = (name: string): string => `form.${writer}.${name}`;

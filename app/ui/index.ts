@@ -1,6 +1,7 @@
 export { Button } from './Button';
 export { Choice } from './Choice';
 export { Dialog } from './Dialog';
+export { DraftNote } from './DraftNote';
 export { DragTarget } from './DragTarget';
 export { Grip } from './Grip';
 export { Field } from './Field';

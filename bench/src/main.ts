@@ -1,5 +1,6 @@
 import { colourRows } from './colour';
 import { faceRows } from './face';
+import { firstLoadRows } from './firstLoad';
 import { judgementRows } from './judgement';
 import { liveRows } from './live';
 import { print } from './measure';
@@ -18,5 +19,5 @@ const rows = [
   ...(await workerRows()),
 ];
 if (url && second) rows.push(...(await liveRows(url, second)));
-if (url) rows.push(...(await screenRows()));
+if (url) rows.push(...(await screenRows()), ...(await firstLoadRows()));
 print(rows);

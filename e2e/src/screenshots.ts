@@ -32,12 +32,6 @@ const PHONE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.getByRole('button', { name: 'Match, correct, sculpt' }).click();
     await page.getByRole('radiogroup', { name: 'Two, mixed' }).getByRole('radio').first().waitFor();
   },
-  correct: async (page) => {
-    await openClient(page, 'Isaura Penhallow');
-    await page.getByRole('button', { name: 'Match, correct, sculpt' }).click();
-    await page.getByRole('radio', { name: 'Correct' }).click();
-    await page.getByText(/ways predicted/).waitFor();
-  },
   light: async (page) => {
     await openClient(page, 'Morwenna Penhallow');
     await page.getByRole('link', { name: /Choir Loft/ }).click();
@@ -62,18 +56,6 @@ const PHONE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     ])
       await page.mouse.move(x + dx!, y + dy!, { steps: 4 });
     await page.mouse.up();
-  },
-  several: async (page) => {
-    await page.goto(`${baseUrl()}/looks`);
-    await page.getByRole('link', { name: /^Harbour Morning/ }).click();
-    await page.getByRole('button', { name: 'Fit to several' }).click();
-    for (const name of ['Morwenna', 'Thandeka', 'Ambrose']) {
-      await page.getByLabel('Find a client').fill(name);
-      await page.getByRole('switch', { name: new RegExp(name) }).click();
-    }
-    await page.getByRole('button', { name: 'Fit to 3' }).click();
-    await page.getByRole('button', { name: 'Save 3 charts' }).waitFor();
-    await page.getByRole('listitem').filter({ hasText: 'Thandeka' }).scrollIntoViewIfNeeded();
   },
   print: async (page) => {
     await openClient(page, 'Isaura Penhallow');
@@ -132,19 +114,33 @@ const WIDE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await more(page, 'Compare');
     await page.getByLabel('With another client’s chart').fill('Isaura');
     await page
-      .getByRole('link', { name: /^Isaura Penhallow/ })
+      .getByRole('button', { name: /^Isaura Penhallow/ })
       .first()
       .click();
     await page
-      .getByRole('link', { name: /^Harbour Morning/ })
+      .getByRole('button', { name: /^Harbour Morning/ })
       .first()
       .click();
     await page.getByText(/differences$/).waitFor();
   },
-  'wide-look': async (page) => {
+  'wide-looks': async (page) => {
     await page.goto(`${baseUrl()}/looks`);
-    await page.getByRole('link', { name: /^Lamplight/ }).click();
-    await page.getByText('20 steps').waitFor();
+    await page.getByRole('img', { name: 'Plain Cloth on the pattern face' }).waitFor();
+  },
+  'wide-kit': async (page) => {
+    await page.goto(`${baseUrl()}/kit`);
+    await page.getByRole('button', { name: 'Sort by depth' }).click();
+    await page.getByRole('row').nth(9).getByRole('link').click();
+    await page.getByText('Used in').waitFor();
+  },
+  'wide-chair': async (page) => {
+    await openClient(page, 'Thandeka Moor');
+    await page
+      .getByRole('link', { name: /^Lamplight/ })
+      .first()
+      .click();
+    await page.getByRole('button', { name: 'To the chair' }).click();
+    await page.getByRole('button', { name: /^Step 5, / }).click();
   },
 };
 
@@ -154,7 +150,7 @@ for (const [views, size] of [
   [WIDE_VIEWS, WIDE],
 ] as const) {
   for (const [name, go] of Object.entries(views)) {
-    const { page, context } = await openAs(browser, 'owner', size, name === 'chair' ? 'dark' : 'light');
+    const { page, context } = await openAs(browser, 'owner', size, name.endsWith('chair') ? 'dark' : 'light');
     await go(page);
     await page.waitForTimeout(600);
     await page.screenshot({ path: path.join(folder, `${name}.png`) });

@@ -178,6 +178,26 @@ test('a question stands in view from far down the page, keeps the focus and give
   await context.close();
 });
 
+test('what was typed into a form is there again after leaving it, until it is saved or not wanted, and for nobody else', async () => {
+  const { context, page } = await openAs(browser, 'owner');
+  await page.goto(`${baseUrl()}/clients/new`);
+  await page.getByLabel('Name').fill('Half a name');
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await page.getByRole('heading', { name: 'Clients', level: 1 }).waitFor();
+  await page.goto(`${baseUrl()}/clients/new`);
+  await page.getByText('Taken up where it was left on this device.').waitFor();
+  expect(await page.getByLabel('Name').inputValue()).toBe('Half a name');
+  await page.getByRole('button', { name: 'Begin anew' }).click();
+  expect(await page.getByLabel('Name').inputValue()).toBe('');
+  await page.goto(`${baseUrl()}/kit/new`);
+  await page.getByLabel('Maker').fill('Quoin');
+  await page.goto(`${baseUrl()}/settings`);
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.getByLabel('Email').waitFor();
+  expect(await page.evaluate(() => JSON.stringify(localStorage))).not.toContain('Quoin');
+  await context.close();
+});
+
 test('an unknown client, a wrong password and a lost connection are told, with a way on', async () => {
   const { context, page } = await openAs(browser, 'artist');
   await page.goto(`${process.env.TOILE_URL}/clients/01900000-0000-7000-8000-000000000000`);

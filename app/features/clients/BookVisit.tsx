@@ -1,10 +1,10 @@
-import { useState } from 'react';
 import { OCCASIONS } from '@toile/core';
 import { newId, visitInputSchema } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
-import { Body, Button, Choice, Column, Field, Line, View } from '../../ui';
+import { useDraft } from '../../data/useDraft';
+import { Body, Button, Choice, Column, DraftNote, Field, Line, View } from '../../ui';
 
 /** Books a visit: what for, when, where. */
 export function BookVisit({
@@ -15,7 +15,7 @@ export function BookVisit({
   readonly onBooked: () => void;
 }) {
   const refresh = useRefresh();
-  const [form, setForm] = useState({
+  const draft = useDraft(`visit of ${clientId}`, () => ({
     id: newId(),
     clientId,
     kind: 'trial',
@@ -23,7 +23,8 @@ export function BookVisit({
     startsAt: '',
     readyBy: '',
     place: '',
-  });
+  }));
+  const { value: form, set: setForm } = draft;
   const { busy, failure, errors, save } = useSaving();
   const set = (field: 'date' | 'startsAt' | 'readyBy' | 'place') => (value: string) =>
     setForm((f) => ({ ...f, [field]: value }));
@@ -34,12 +35,14 @@ export function BookVisit({
         { abortEarly: false },
       );
       await call('createVisit', { body });
+      draft.drop();
       await refresh();
       onBooked();
     });
   };
   return (
     <Column gap="$3" backgroundColor="$surface" padding="$3" borderTopWidth={2} borderTopColor="$ink">
+      <DraftNote {...draft} />
       <Choice
         label="What for"
         options={OCCASIONS}

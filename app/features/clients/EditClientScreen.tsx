@@ -3,7 +3,8 @@ import { useRouter } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import { clientFormSchema, type ClientAnswer, type ClientForm } from '@toile/contract';
 import { useClient } from '../../data/hooks';
-import { Ready, Screen } from '../../ui';
+import { useFormDraft } from '../../data/useDraft';
+import { DraftNote, Ready, Screen } from '../../ui';
 import { clientBody } from './clientBody';
 import { ClientFormFields } from './ClientFormFields';
 import { SaveFoot } from './SaveFoot';
@@ -25,14 +26,19 @@ function Edit({ client }: { readonly client: ClientAnswer }) {
   const router = useRouter();
   const saving = useSaveClient(client);
   const { name, phone, email, birthYear, guardianConsent, sensitivities, notes } = clientBody(client);
-  const { control, handleSubmit, setError } = useForm({
+  const details = useForm({
     resolver: yupResolver(clientFormSchema),
     defaultValues: { name, phone, email, birthYear, guardianConsent, sensitivities, notes },
   });
+  const { control, handleSubmit, setError } = details;
+  const draft = useFormDraft(`client ${client.id} ${client.revision}`, details);
   const save = (over?: ClientAnswer): Promise<void> =>
     handleSubmit(async (form) => {
       const { saved, refused } = await saving.save(form, over);
-      if (saved) return router.navigate(`/clients/${client.id}`);
+      if (saved) {
+        draft.drop();
+        return router.navigate(`/clients/${client.id}`);
+      }
       for (const [path, message] of Object.entries(refused.fields))
         setError(path as keyof ClientForm, { message });
     })();
@@ -44,6 +50,7 @@ function Edit({ client }: { readonly client: ClientAnswer }) {
       onBack={() => router.navigate(`/clients/${client.id}`)}
       foot={<SaveFoot saving={saving} words="Save the details" onSave={(over) => void save(over)} />}
     >
+      <DraftNote {...draft} />
       <ClientFormFields control={control} />
     </Screen>
   );

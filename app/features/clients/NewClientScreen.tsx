@@ -6,7 +6,8 @@ import { PLAIN_FEATURES } from '@toile/core';
 import { clientFormSchema, newId, type ClientForm } from '@toile/contract';
 import { call, CallError, fieldErrors } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
-import { Body, Button, Column, Screen } from '../../ui';
+import { useFormDraft } from '../../data/useDraft';
+import { Body, Button, Column, DraftNote, Screen } from '../../ui';
 import { ClientFormFields } from './ClientFormFields';
 
 const EMPTY: ClientForm = {
@@ -25,18 +26,18 @@ export function NewClientScreen() {
   const refresh = useRefresh();
   const [id] = useState(newId);
   const [failure, setFailure] = useState<string | null>(null);
-  const { control, handleSubmit, setError, formState } = useForm({
-    resolver: yupResolver(clientFormSchema),
-    defaultValues: EMPTY,
-  });
+  const form = useForm({ resolver: yupResolver(clientFormSchema), defaultValues: EMPTY });
+  const { control, handleSubmit, setError, formState } = form;
+  const draft = useFormDraft('new client', form);
 
-  const save = handleSubmit(async (form) => {
+  const save = handleSubmit(async (typed) => {
     setFailure(null);
     try {
       // The id makes a second sending harmless, whatever was changed in between.
       const answer = await call('createClient', {
-        body: { ...form, id, features: PLAIN_FEATURES, measurements: {}, taps: {}, likeness: null },
+        body: { ...typed, id, features: PLAIN_FEATURES, measurements: {}, taps: {}, likeness: null },
       });
+      draft.drop();
       await refresh({ name: 'client', params: { id }, answer });
       router.replace(`/clients/${id}/trace`);
     } catch (error) {
@@ -60,6 +61,7 @@ export function NewClientScreen() {
         </Column>
       }
     >
+      <DraftNote {...draft} />
       <ClientFormFields control={control} />
     </Screen>
   );

@@ -2,7 +2,8 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import type { Product } from '@toile/core';
 import { useKit } from '../../data/hooks';
-import { Body, Button, Column, Empty, Ready, Screen } from '../../ui';
+import { useDraft } from '../../data/useDraft';
+import { Body, Button, Column, DraftNote, Empty, Ready, Screen } from '../../ui';
 import { formOf } from './productForm';
 import { ProductFields } from './ProductFields';
 import { useSaveProduct } from './useSaveProduct';
@@ -26,12 +27,15 @@ export function EditProductScreen({ id }: { readonly id: string }) {
 
 function Edit({ product, revision }: { readonly product: Product; readonly revision: number }) {
   const router = useRouter();
-  const [form, setForm] = useState(() => formOf(product));
+  const draft = useDraft(`product ${product.id} ${revision}`, () => formOf(product));
+  const form = draft.value;
   const [base] = useState(revision);
   const saving = useSaveProduct();
   const back = `/kit/products/${product.id}` as const;
   const save = async (over: number): Promise<void> => {
-    if (await saving.save(form, over)) router.navigate(back);
+    if (!(await saving.save(form, over))) return;
+    draft.drop();
+    router.navigate(back);
   };
   const behind = revision !== base;
   return (
@@ -57,7 +61,8 @@ function Edit({ product, revision }: { readonly product: Product; readonly revis
         </Column>
       }
     >
-      <ProductFields form={form} errors={saving.errors} onChange={setForm} />
+      <DraftNote {...draft} />
+      <ProductFields form={form} errors={saving.errors} onChange={draft.set} />
     </Screen>
   );
 }

@@ -1,7 +1,7 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useState } from 'react';
 import { useKit } from '../../data/hooks';
-import { Body, Button, Column, Ready, Screen } from '../../ui';
+import { useDraft } from '../../data/useDraft';
+import { Body, Button, Column, DraftNote, Ready, Screen } from '../../ui';
 import { emptyForm, type ProductForm } from './productForm';
 import { ProductFields } from './ProductFields';
 import { useSaveProduct } from './useSaveProduct';
@@ -10,21 +10,26 @@ import { useSaveProduct } from './useSaveProduct';
 export function NewProductScreen() {
   const kit = useKit();
   const { like } = useLocalSearchParams<{ like?: string }>();
-  if (!like) return <NewProduct start={emptyForm()} />;
+  if (!like) return <NewProduct start={emptyForm()} like={null} />;
   return (
     <Ready remote={kit}>
-      {(data) => <NewProduct start={emptyForm(data.products.find((p) => p.id === like) ?? null)} />}
+      {(data) => (
+        <NewProduct start={emptyForm(data.products.find((p) => p.id === like) ?? null)} like={like} />
+      )}
     </Ready>
   );
 }
 
-function NewProduct({ start }: { readonly start: ProductForm }) {
+function NewProduct({ start, like }: { readonly start: ProductForm; readonly like: string | null }) {
   const router = useRouter();
-  const [form, setForm] = useState(start);
+  const draft = useDraft(like === null ? 'new product' : `new product like ${like}`, () => start);
+  const form = draft.value;
   const saving = useSaveProduct();
   const save = async (): Promise<void> => {
     const saved = await saving.save(form, null);
-    if (saved) router.replace(`/kit/products/${saved.id}`);
+    if (!saved) return;
+    draft.drop();
+    router.replace(`/kit/products/${saved.id}`);
   };
   return (
     <Screen
@@ -40,7 +45,8 @@ function NewProduct({ start }: { readonly start: ProductForm }) {
         </Column>
       }
     >
-      <ProductFields form={form} errors={saving.errors} onChange={setForm} />
+      <DraftNote {...draft} />
+      <ProductFields form={form} errors={saving.errors} onChange={draft.set} />
     </Screen>
   );
 }

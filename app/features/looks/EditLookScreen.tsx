@@ -3,8 +3,9 @@ import { useState } from 'react';
 import type { Look } from '@toile/core';
 import { call } from '../../data/call';
 import { useLook, useRefresh } from '../../data/hooks';
+import { useDraft } from '../../data/useDraft';
 import { useSaving } from '../../data/useSaving';
-import { Body, Button, Column, Field, Ready, Screen, Subheading, Switch } from '../../ui';
+import { Body, Button, Column, DraftNote, Field, Ready, Screen, Subheading, Switch } from '../../ui';
 import { errorsOf, forbidsOfForm, formOf, tagsOf, type LookForm } from './lookForm';
 import { LookFormFields } from './LookFormFields';
 
@@ -23,7 +24,8 @@ export function EditLookScreen({ id }: { readonly id: string }) {
 function Edit({ look }: { readonly look: Look }) {
   const router = useRouter();
   const refresh = useRefresh();
-  const [form, setForm] = useState<LookForm>(() => formOf(look));
+  const draft = useDraft<LookForm>(`look ${look.id} ${look.version}`, () => formOf(look));
+  const { value: form, set: setForm } = draft;
   const [optional, setOptional] = useState<readonly string[]>(() =>
     look.steps.flatMap((s) => (s.optional ? [s.id] : [])),
   );
@@ -53,6 +55,7 @@ function Edit({ look }: { readonly look: Look }) {
         body: { look: next },
         idempotencyKey: `look-${look.id}-${next.version}-${reason}`,
       });
+      draft.drop();
       await refresh({ name: 'look', params: { id: look.id }, answer: kept });
       router.navigate(`/looks/${look.id}`);
     });
@@ -74,6 +77,7 @@ function Edit({ look }: { readonly look: Look }) {
       }
     >
       <Column gap="$4">
+        <DraftNote {...draft} />
         <LookFormFields form={form} onChange={setForm} errors={tried ? errors : {}} />
         <Field label="Why this version" value={reason} onChange={setReason} />
         <Column gap={0}>

@@ -4,8 +4,9 @@ import { lookFromChart, PARTS, type Chart, type PartOfLook } from '@toile/core';
 import { newId } from '@toile/contract';
 import { call } from '../../data/call';
 import { useChart, useRefresh, useSession } from '../../data/hooks';
+import { useDraft } from '../../data/useDraft';
 import { useSaving } from '../../data/useSaving';
-import { Body, Button, Choice, Column, Label, Ready, Screen, Subheading } from '../../ui';
+import { Body, Button, Choice, Column, DraftNote, Label, Ready, Screen, Subheading } from '../../ui';
 import { Notch } from '../face/Notch';
 import { EMPTY_LOOK_FORM, errorsOf, forbidsOfForm, type LookForm, tagsOf } from './lookForm';
 import { LookFormFields } from './LookFormFields';
@@ -26,14 +27,15 @@ function Make({ chart }: { readonly chart: Chart }) {
   const router = useRouter();
   const refresh = useRefresh();
   const session = useSession();
-  const [form, setForm] = useState<LookForm>({
+  const draft = useDraft<LookForm>(`look of chart ${chart.id} ${chart.version}`, () => ({
     ...EMPTY_LOOK_FORM,
     description: `From ${chart.look.name}`,
     finishes: chart.forbids?.finishes ?? [],
     kinds: chart.forbids?.kinds ?? [],
     places: chart.forbids?.places ?? [],
     shapes: chart.forbids?.shapes ?? [],
-  });
+  }));
+  const { value: form, set: setForm } = draft;
   const [parts, setParts] = useState<Readonly<Record<string, PartOfLook>>>({});
   const [lookId] = useState(newId);
   const [tried, setTried] = useState(false);
@@ -61,6 +63,7 @@ function Make({ chart }: { readonly chart: Chart }) {
         body: { look: lookFromChart(chart, choices, stamp) },
         idempotencyKey: `look-${lookId}`,
       });
+      draft.drop();
       await refresh({ name: 'look', params: { id: lookId }, answer: kept });
       router.replace(`/looks/${lookId}`);
     });
@@ -82,6 +85,7 @@ function Make({ chart }: { readonly chart: Chart }) {
       }
     >
       <Column gap="$4">
+        <DraftNote {...draft} />
         <LookFormFields form={form} onChange={setForm} errors={tried ? errors : {}} />
         <Column gap="$1">
           <Subheading>What makes it this look</Subheading>

@@ -3,6 +3,7 @@ import { useEffect, type ReactNode } from 'react';
 import { useSWRConfig } from 'swr';
 import { pathTo, type SessionAnswer } from '@toile/contract';
 import { CallError } from '../../data/call';
+import { draftsBelongTo } from '../../data/drafts';
 import { useSession, useStudioSettings } from '../../data/hooks';
 import { forgetWhatWasRead, keepAppOnHand } from '../../data/offline';
 import { watchNetwork } from '../../data/outbox';
@@ -22,6 +23,8 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
   // Before anything below is drawn: every day it tells is told in this zone.
   tellDaysIn(zone);
   useEffect(() => (email === undefined ? undefined : watchNetwork(email)), [email]);
+  // Before a form below is opened: what others left in forms on this device is nobody's to read.
+  if (email !== undefined) draftsBelongTo(email);
   const signedOut = session.error instanceof CallError && session.error.problem?.code === 'signed-out';
   if (signedOut) {
     const enter = (answer: SessionAnswer): void => {

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useSWRConfig } from 'swr';
 import { may, pathTo } from '@toile/contract';
 import { call } from '../../data/call';
+import { dropAllForms } from '../../data/drafts';
 import { useSession, useStudioSettings } from '../../data/hooks';
 import { forgetWhatWasRead } from '../../data/offline';
 import { Body, Button, Choice, Column, Ready, Rule, Screen, Subheading } from '../../ui';
@@ -19,6 +20,7 @@ export function SettingsScreen() {
   const signOut = async (): Promise<void> => {
     await call('signOut');
     await forgetWhatWasRead();
+    dropAllForms();
     await mutate(() => true, undefined, { revalidate: true });
     router.replace('/');
   };
