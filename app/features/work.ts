@@ -33,4 +33,5 @@ export { SettingsScreen } from './settings/SettingsScreen';
 export { ShadesScreen } from './shades/ShadesScreen';
 export { SkinScreen } from './skin/SkinScreen';
 export { SubstituteScreen } from './substitute/SubstituteScreen';
+export { NextFace } from './today/NextFace';
 export { TraceScreen } from './trace/TraceScreen';

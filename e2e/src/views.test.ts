@@ -30,6 +30,11 @@ test('a wide window shows rail, list and detail side by side, and keys work', as
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('ArrowDown');
   await page.getByRole('button', { name: /^Step 2,/, expanded: true }).waitFor();
+  await page.keyboard.press('Control+k');
+  await page.getByRole('combobox', { name: 'People, looks, products, places' }).fill('lampl');
+  await page.getByRole('option', { name: /^Lamplight/, selected: true }).waitFor();
+  await page.keyboard.press('Enter');
+  await page.getByRole('heading', { name: 'Lamplight', level: 1 }).waitFor();
   await page.keyboard.press('?');
   await page.getByRole('dialog', { name: 'Keys' }).waitFor();
   await page.keyboard.press('Escape');

@@ -1,27 +1,16 @@
-import { Link, usePathname, useRouter } from 'expo-router';
-import { useEffect, useState, type ReactNode } from 'react';
+import { Link, usePathname } from 'expo-router';
+import type { ReactNode } from 'react';
 import { Pressable } from 'react-native';
 import { useOnline } from '../../data/offline';
 import { flush, useOutbox } from '../../data/outbox';
-import {
-  Body,
-  Button,
-  Column,
-  Dialog,
-  Heading,
-  Label,
-  SettingsIcon,
-  useColours,
-  useWide,
-  View,
-} from '../../ui';
+import { Button, Column, Heading, Label, SettingsIcon, useColours, useWide, View } from '../../ui';
 import { PLACES, placeOf } from './places';
+import { Shortcuts } from './Shortcuts';
 
 /** The places round every screen: a bar under the thumb on a phone, a rail on a wide screen. */
 export function Frame({ children, bare }: { readonly children: ReactNode; readonly bare: boolean }) {
   const wide = useWide();
   const path = usePathname();
-  const help = useKeys();
   if (bare) return <>{children}</>;
   return (
     <View flex={1} flexDirection={wide ? 'row' : 'column'} backgroundColor="$background" minHeight={0}>
@@ -32,7 +21,7 @@ export function Frame({ children, bare }: { readonly children: ReactNode; readon
       {wide ? null : <NoNetwork />}
       {wide ? null : <Unsent />}
       {wide ? null : <Bar path={path} />}
-      {help.shown ? <KeyHelp onClose={help.close} /> : null}
+      <Shortcuts />
     </View>
   );
 }
@@ -57,7 +46,8 @@ function Place({
         aria-current={on ? 'page' : undefined}
         style={{
           minHeight: 56,
-          minWidth: rail ? 64 : 36,
+          minWidth: rail ? 64 : 0,
+          overflow: 'hidden',
           flexGrow: rail ? 0 : 1,
           flexBasis: rail ? 'auto' : 0,
           alignItems: 'center',
@@ -167,46 +157,5 @@ function Unsent() {
         {`▲ ${waiting.length} unsent`}
       </Button>
     </View>
-  );
-}
-
-/** Keys of the wide layout: / finds, n adds, g and a digit goes to a place, ? shows them. */
-function useKeys(): { shown: boolean; close: () => void } {
-  const router = useRouter();
-  const [shown, setShown] = useState(false);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      const typing =
-        event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
-      if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
-      const place = PLACES[Number(event.key) - 1];
-      if (event.key === '?') setShown((on) => !on);
-      else if (event.key === '/') {
-        event.preventDefault();
-        router.navigate('/clients?find=1');
-      } else if (event.key === 'n') router.navigate('/clients/new');
-      else if (place) router.navigate(place.path);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [router]);
-  return { shown, close: () => setShown(false) };
-}
-
-function KeyHelp({ onClose }: { readonly onClose: () => void }) {
-  const keys = [
-    ['/', 'find a client'],
-    ['n', 'new client'],
-    ['1 to 5', 'go to a place'],
-    ['arrows', 'through steps'],
-    ['space', 'done, at the chair'],
-    ['Escape', 'close'],
-  ] as const;
-  return (
-    <Dialog title="Keys" onClose={onClose}>
-      {keys.map(([key, does]) => (
-        <Body key={key}>{`${key}  ·  ${does}`}</Body>
-      ))}
-    </Dialog>
   );
 }

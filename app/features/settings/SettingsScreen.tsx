@@ -6,6 +6,8 @@ import { dropAllForms } from '../../data/drafts';
 import { useSession, useStudioSettings } from '../../data/hooks';
 import { forgetWhatWasRead } from '../../data/offline';
 import { Body, Button, Choice, Column, Ready, Rule, Screen, Subheading } from '../../ui';
+import { chooseGround, useGround } from '../face/ground';
+import { chooseKeysOn, useKeysOn } from '../frame/keysOn';
 import { StudioSchools } from './StudioSchools';
 import { StudioZone } from './StudioZone';
 import { THEME_CHOICES, useThemeChoice } from './theme';
@@ -17,6 +19,8 @@ export function SettingsScreen() {
   const router = useRouter();
   const { mutate } = useSWRConfig();
   const { choice, choose } = useThemeChoice();
+  const keys = useKeysOn();
+  const ground = useGround();
   const signOut = async (): Promise<void> => {
     await call('signOut');
     await forgetWhatWasRead();
@@ -40,6 +44,19 @@ export function SettingsScreen() {
               options={THEME_CHOICES}
               chosen={[choice]}
               onChange={([c]) => c && choose(c)}
+            />
+            <Choice
+              label="Single keys as shortcuts (? shows them)"
+              options={['on', 'off']}
+              chosen={[keys]}
+              onChange={([on]) => on && chooseKeysOn(on)}
+            />
+            <Choice
+              label="Faces are drawn on"
+              options={['skin', 'paper']}
+              words={{ skin: 'the client’s skin' }}
+              chosen={[ground]}
+              onChange={([on]) => on && chooseGround(on)}
             />
             <Rule />
             <Column alignItems="flex-start">

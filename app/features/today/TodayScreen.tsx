@@ -8,7 +8,9 @@ import {
   Button,
   Column,
   Empty,
+  Judged,
   Label,
+  Line,
   Ready,
   Row,
   Rule,
@@ -19,7 +21,7 @@ import {
 } from '../../ui';
 import { dayAndDistance, dayInWords, howFar } from '../words/dates';
 import { byDay, visitDetail } from '../words/visits';
-import { fetchWork } from '../frame/fromWork';
+import { fetchWork, fromWork } from '../frame/fromWork';
 import { SettingsAside } from '../settings/SettingsAside';
 
 const DUE_MARKS = { 'patch test': '▲', 're-read': '◐', expiring: '◔', expired: '▲' } as const;
@@ -98,17 +100,30 @@ function TodayView({ today }: { readonly today: TodayAnswer }) {
   );
 }
 
+// The drawing comes after the words.
+const NextFace = fromWork((work) => work.NextFace, <Judged width={104} height={132} padding={0} />);
+
 function NextVisit({ visit }: { readonly visit: VisitAnswer }) {
   const router = useRouter();
   return (
     <Column gap="$2" backgroundColor="$surface" padding="$4" borderTopWidth={3} borderTopColor="$ink">
-      <Label>{`Next, ${howFar(visit.date)}`}</Label>
-      <Subheading fontSize="$5" lineHeight="$5">{`${visit.startsAt}  ${visit.clientName}`}</Subheading>
-      <Body color="$inkSoft">
-        {[dayInWords(visit.date), visit.kind, visit.place, visit.readyBy ? `ready by ${visit.readyBy}` : null]
-          .filter(Boolean)
-          .join(' · ')}
-      </Body>
+      <Line flexWrap="nowrap" alignItems="flex-start" gap="$3">
+        <NextFace id={visit.clientId} name={visit.clientName} />
+        <Column flex={1} gap="$1">
+          <Label>{`Next, ${howFar(visit.date)}`}</Label>
+          <Subheading fontSize="$5" lineHeight="$5">{`${visit.startsAt}  ${visit.clientName}`}</Subheading>
+          <Body color="$inkSoft">
+            {[
+              dayInWords(visit.date),
+              visit.kind,
+              visit.place,
+              visit.readyBy ? `ready by ${visit.readyBy}` : null,
+            ]
+              .filter(Boolean)
+              .join(' · ')}
+          </Body>
+        </Column>
+      </Line>
       <Rule />
       {visit.chartId ? (
         <Button kind="main" large onPress={() => router.navigate(`/charts/${visit.chartId}/chair`)}>

@@ -1,0 +1,28 @@
+import { useSyncExternalStore } from 'react';
+
+const listeners = new Set<() => void>();
+const subscribe = (listener: () => void): (() => void) => {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+};
+
+export type DeviceChoice<T extends string> = {
+  readonly use: () => T;
+  readonly choose: (option: T) => void;
+};
+
+/** Something chosen once for a device, the first option until then; whatever shows it follows at once. */
+export function deviceChoice<T extends string>(name: string, options: readonly [T, ...T[]]): DeviceChoice<T> {
+  const key = `toile.${name}`;
+  const read = (): T => {
+    const kept = globalThis.localStorage?.getItem(key);
+    return options.find((option) => option === kept) ?? options[0];
+  };
+  return {
+    use: () => useSyncExternalStore(subscribe, read, read),
+    choose: (option) => {
+      globalThis.localStorage?.setItem(key, option);
+      for (const listener of listeners) listener();
+    },
+  };
+}

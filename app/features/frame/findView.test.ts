@@ -1,0 +1,67 @@
+import { ACTIONS, findIn } from './findView';
+
+const SOURCES = {
+  clients: [{ id: '1', name: 'Søla Vestergård' }],
+  looks: [
+    { id: '2', name: 'Harbour Morning', description: 'Soft bridal: lifted cheek' },
+    { id: '3', name: 'Lamplight', description: 'A stronger eye than Harbour Morning' },
+  ],
+  products: Array.from({ length: 9 }, (_, i) => ({
+    id: `p${i}`,
+    maker: 'Fennel & Rook',
+    line: 'Veil',
+    shade: `V${i}`,
+    kind: 'base',
+  })),
+};
+const titles = (words: string): string[] => findIn(words, SOURCES).map((one) => one.title);
+
+test('nothing typed, nothing found', () => {
+  expect(findIn('', SOURCES)).toEqual([]);
+  expect(findIn('   ', SOURCES)).toEqual([]);
+});
+
+test('a place is found by what begins so, before what only holds the words', () => {
+  expect(titles('kit').slice(0, 3)).toEqual(['Kit', 'Bring in a kit file', 'Add a product']);
+  expect(titles('add')[0]).toBe('Add a product');
+});
+
+test('case and accents do not matter, all words have to be there', () => {
+  expect(titles('HARBOUR')).toContain('Harbour Morning');
+  expect(titles('märning harbour')).not.toContain('Harbour Morning');
+  expect(titles('mórning harbour')).toContain('Harbour Morning');
+  expect(titles('harbour zebra')).not.toContain('Harbour Morning');
+});
+
+test('what begins so comes first among looks, what mentions it after', () => {
+  expect(titles('harbour m').filter((t) => /Harbour|Lamp/.test(t))).toEqual(['Harbour Morning', 'Lamplight']);
+});
+
+test('clients stand as the studio found them, whatever was typed', () => {
+  expect(findIn('sola', SOURCES)).toContainEqual({
+    kind: 'client',
+    title: 'Søla Vestergård',
+    detail: 'client',
+    href: '/clients/1',
+  });
+});
+
+test('what begins so comes before what only holds it, of whatever kind', () => {
+  const found = titles('har');
+  expect(found.indexOf('Harbour Morning')).toBeLessThan(found.indexOf('Import a chart'));
+  expect(titles('morn')[0]).toBe('Harbour Morning');
+});
+
+test('at most six of a kind; products are found by maker, line, shade and kind', () => {
+  expect(titles('veil').filter((t) => t.startsWith('Veil'))).toHaveLength(6);
+  expect(titles('rook v7')).toEqual(expect.arrayContaining(['Veil V7']));
+  expect(titles('base v8')).toEqual(expect.arrayContaining(['Veil V8']));
+});
+
+test('every place has an address of its own and a word', () => {
+  expect(new Set(ACTIONS.map((a) => a.href)).size).toBe(ACTIONS.length);
+  for (const { title, href } of ACTIONS) {
+    expect(title).not.toBe('');
+    expect(href).toMatch(/^\//);
+  }
+});

@@ -1,0 +1,101 @@
+import type { LookSummary } from '@toile/contract';
+
+/** Something that can be gone to. */
+export type Found = {
+  readonly kind: 'place' | 'client' | 'look' | 'product';
+  readonly title: string;
+  readonly detail: string;
+  readonly href: string;
+};
+
+/** Places and first steps, by what people call them. */
+export const ACTIONS: readonly Found[] = [
+  { kind: 'place', title: 'Today', detail: 'What is next, what is due', href: '/' },
+  { kind: 'place', title: 'Clients', detail: 'Everyone', href: '/clients' },
+  { kind: 'place', title: 'New client', detail: 'Add someone', href: '/clients/new' },
+  { kind: 'place', title: 'Looks', detail: 'The library', href: '/looks' },
+  { kind: 'place', title: 'Kit', detail: 'Everything in the cases', href: '/kit' },
+  { kind: 'place', title: 'Add a product', detail: 'To the kit', href: '/kit/new' },
+  { kind: 'place', title: 'Which pan is this?', detail: 'Named by one reading', href: '/kit/identify' },
+  { kind: 'place', title: 'Shade map', detail: 'The kit by depth and undertone', href: '/kit/map' },
+  { kind: 'place', title: 'Palettes', detail: 'Which pan is which', href: '/kit/palettes' },
+  { kind: 'place', title: 'Bring in a kit file', detail: 'CSV', href: '/kit/import' },
+  { kind: 'place', title: 'Parties', detail: 'Who, where and by when', href: '/parties' },
+  { kind: 'place', title: 'Import a chart', detail: 'From another studio', href: '/import' },
+  { kind: 'place', title: 'Rules of the review', detail: 'What charts are looked over for', href: '/rules' },
+  { kind: 'place', title: 'Settings', detail: 'Theme, zone, signing out', href: '/settings' },
+];
+
+type Named = { readonly id: string; readonly name: string };
+type Product = {
+  readonly id: string;
+  readonly maker: string;
+  readonly line: string;
+  readonly shade: string;
+  readonly kind: string;
+};
+type Sources = {
+  /** As the studio found them by these words. */
+  readonly clients: readonly Named[];
+  readonly looks: readonly Pick<LookSummary, 'id' | 'name' | 'description'>[];
+  readonly products: readonly Product[];
+};
+
+/** At most so many of each kind: what is meant is near the top or wants another letter. */
+const MOST = 6;
+
+/** Without case and accents, as people type in a hurry. */
+const plain = (words: string): string => words.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
+
+/** How well a name fits: 3 when it begins so, 2 when a word of it does, 1 when all words are in it, 0 when not. */
+function fit(words: string, name: string, more: string): 0 | 1 | 2 | 3 {
+  const [wanted, title, text] = [plain(words.trim()), plain(name), plain(`${name} ${more}`)];
+  if (wanted === '') return 0;
+  if (title.startsWith(wanted)) return 3;
+  if (title.split(/[\s’-]+/).some((word) => word.startsWith(wanted))) return 2;
+  return wanted.split(/\s+/).every((word) => text.includes(word)) ? 1 : 0;
+}
+
+/** What these words may mean: places, clients, looks, products; what begins so comes first, whatever it is. */
+export function findIn(words: string, { clients, looks, products }: Sources): readonly Found[] {
+  if (words.trim() === '') return [];
+  const best = (all: readonly Found[], least: 0 | 1): { readonly one: Found; readonly how: number }[] =>
+    all
+      .map((one) => ({ one, how: fit(words, one.title, one.detail) }))
+      .filter(({ how }) => how >= least)
+      .sort((a, b) => b.how - a.how)
+      .slice(0, MOST);
+  return [
+    ...best(ACTIONS, 1),
+    // The studio forgives slips in a name: what it found stands, fitting or not.
+    ...best(
+      clients.map(({ id, name }) => ({
+        kind: 'client',
+        title: name,
+        detail: 'client',
+        href: `/clients/${id}`,
+      })),
+      0,
+    ),
+    ...best(
+      looks.map(({ id, name, description }) => ({
+        kind: 'look',
+        title: name,
+        detail: description,
+        href: `/looks/${id}`,
+      })),
+      1,
+    ),
+    ...best(
+      products.map(({ id, maker, line, shade, kind }) => ({
+        kind: 'product',
+        title: `${line} ${shade}`,
+        detail: `${maker}, ${kind}`,
+        href: `/kit/products/${id}`,
+      })),
+      1,
+    ),
+  ]
+    .sort((a, b) => b.how - a.how)
+    .map(({ one }) => one);
+}
