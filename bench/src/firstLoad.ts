@@ -9,11 +9,11 @@ import type { Browser, Page } from 'playwright-core';
 import { openAs, openBrowser, PHONE } from '@toile/e2e';
 import { ms, type Row } from './measure';
 
-const root = path.resolve(__dirname, '../..');
+const root = path.resolve(import.meta.dirname, '../..');
 const OURS = path.join(root, 'app/dist');
 const EMPTY = path.join(root, '.toile/empty-app');
 /** Loads of a page whose median is taken. */
-const ROUNDS = 7;
+const ROUNDS = 5;
 
 /** Builds the least page this platform has, and serves it as the app is served; gives its address and an end to it. */
 async function serveEmpty(): Promise<{ readonly url: string; readonly stop: () => void }> {
@@ -185,7 +185,7 @@ async function searchRows(browser: Browser): Promise<Row[]> {
     const mapping = { maker: 'maker', line: 'line', shade: 'shade', kind: 'kind', L: 'L', a: 'a', b: 'b' };
     const answer = await fetch('/api/kit/import', {
       method: 'POST',
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', 'idempotency-key': crypto.randomUUID() },
       body: JSON.stringify({ text: csv, mapping, leaveOutWrong: true, owned: true }),
     });
     return `${answer.status} ${(await answer.text()).slice(0, 300)}`;
