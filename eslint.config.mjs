@@ -57,7 +57,7 @@ export default [
     },
   },
   {
-    files: ['**/*.cjs', 'app/*.js'],
+    files: ['**/*.cjs', 'app/*.js', 'bench/empty-app/*.js'],
     languageOptions: {
       sourceType: 'commonjs',
       globals: {
