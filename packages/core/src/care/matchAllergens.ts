@@ -45,15 +45,16 @@ export function familiesMeant(sensitivity: string): Sensitivity[] {
   return exact ? [exact] : SENSITIVITIES.filter((name) => SAID_AS[name]?.test(text) === true);
 }
 
+/* eslint-disable no-restricted-syntax -- words people write about themselves, not words of ours */
 /** Words that say nothing of what she is sensitive to. */
 const IDLE = new Set(
-  // eslint-disable-next-line no-restricted-syntax -- words people write about themselves, not words of ours
   (
     'allergic allergy allergies sensitive sensitivity reacts react reaction reactions bad badly skin makes make from with after when last some most sometimes any all the and her ' +
     'itchy itching rash hives swells swelling burns burning stings eyes face lips oil oils extract butter wax water seed powder product products anything containing contains ' +
     'free avoid avoids please summer winter year years mild severe strong only very'
   ).split(' '),
 );
+/* eslint-enable no-restricted-syntax */
 
 const kept = new Map<string, readonly RegExp[]>();
 function wordsFor(sensitivity: string): readonly RegExp[] {
