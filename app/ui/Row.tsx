@@ -47,8 +47,10 @@ export function Row({ title, detail, fact, before, chosen = false, label, href, 
     >
       {before}
       <Column gap={2} flex={1} paddingLeft={chosen ? 8 : 0}>
-        <Body fontWeight={chosen ? '700' : '400'}>{said(title)}</Body>
-        {detail ? <Label>{said(detail)}</Label> : null}
+        <Body textAlign="left" fontWeight={chosen ? '700' : '400'}>
+          {said(title)}
+        </Body>
+        {detail ? <Label textAlign="left">{said(detail)}</Label> : null}
       </Column>
       {fact ? (
         <View maxWidth={130}>

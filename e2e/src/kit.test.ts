@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Browser, Page } from 'playwright-core';
-import { baseUrl, chooseFile, openAs, openBrowser, openClient, WIDE, type Opened } from './browser';
+import { WIDE, baseUrl, chooseFile, openAs, openBrowser, openClient, type Opened } from './browser';
 
 // The kit as its owner keeps it, in order.
 let browser: Browser;
@@ -237,3 +237,42 @@ test('the shade map shows every base and names the gaps', async () => {
 });
 
 test('nothing was complained of on the way', () => expect(opened.complaints).toEqual([]));
+
+test('on a wide screen the kit is a table: sorted, a product opened beside, several withdrawn and brought back', async () => {
+  const wide = await openAs(browser, 'owner', WIDE);
+  const there = wide.page;
+  await there.getByRole('link', { name: 'Kit', exact: true }).click();
+  await there.getByLabel('Find').fill('fennel veil');
+  await there.getByText(/^\d+ of \d+ products$/).waitFor();
+  const table = there.getByRole('table', { name: 'Products' });
+  const depths = async (): Promise<number[]> =>
+    (await table.locator('[role=row]').locator('[role=cell]:nth-child(6)').allInnerTexts())
+      .filter((text) => text !== '')
+      .map(Number);
+  const header = there.getByRole('columnheader', { name: 'Sort by depth' });
+  await header.getByRole('button').click();
+  expect(await header.getAttribute('aria-sort')).toBe('ascending');
+  const up = await depths();
+  expect(up.length).toBeGreaterThan(4);
+  expect(up).toEqual([...up].sort((a, b) => a - b));
+  await header.getByRole('button').click();
+  expect(await header.getAttribute('aria-sort')).toBe('descending');
+  expect((await depths())[0]).toBeGreaterThan(up[0]!);
+
+  const rows = table.getByRole('row');
+  await rows.nth(1).getByRole('link').click();
+  await there.getByText('Used in').waitFor();
+  expect(new URL(there.url()).search).toMatch(/^\?product=/);
+  expect(await table.isVisible()).toBe(true);
+
+  for (const i of [2, 3]) await rows.nth(i).getByRole('checkbox').check();
+  const chosen = there.getByRole('group', { name: 'Chosen products' });
+  await chosen.getByRole('button', { name: 'Withdraw 2' }).click();
+  await chosen.waitFor({ state: 'detached' });
+  await rows.nth(3).getByText('▲ withdrawn').waitFor();
+  for (const i of [2, 3]) await rows.nth(i).getByRole('checkbox').check();
+  await chosen.getByRole('button', { name: 'Back in use: 2' }).click();
+  await rows.nth(3).getByText('▲ withdrawn').waitFor({ state: 'detached' });
+  expect(wide.complaints).toEqual([]);
+  await wide.context.close();
+});

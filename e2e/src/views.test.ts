@@ -1,5 +1,5 @@
 import type { Browser, Page } from 'playwright-core';
-import { baseUrl, openAs, openBrowser, openClient, PHONE, WIDE } from './browser';
+import { baseUrl, eventually, openAs, openBrowser, openClient, PEOPLE, PHONE, WIDE } from './browser';
 
 let browser: Browser;
 beforeAll(async () => void (browser = await openBrowser()));
@@ -195,11 +195,31 @@ test('what was typed into a form is there again after leaving it, until it is sa
   await page.getByRole('button', { name: 'Begin anew' }).click();
   expect(await page.getByLabel('Name').inputValue()).toBe('');
   await page.goto(`${baseUrl()}/kit/new`);
-  await page.getByLabel('Maker').fill('Quoin');
+  await page.getByLabel('Maker', { exact: true }).fill('Quoin');
   await page.goto(`${baseUrl()}/settings`);
   await page.getByRole('button', { name: 'Sign out' }).click();
   await page.getByLabel('Email').waitFor();
   expect(await page.evaluate(() => JSON.stringify(localStorage))).not.toContain('Quoin');
+  await context.close();
+});
+
+test('what draws faces is not fetched for the door, and is there before it is asked for', async () => {
+  const context = await browser.newContext({ viewport: PHONE, serviceWorkers: 'block' });
+  const page = await context.newPage();
+  const scripts: string[] = [];
+  page.on('request', (request) => {
+    if (request.resourceType() === 'script') scripts.push(new URL(request.url()).pathname);
+  });
+  const work = (): string[] => scripts.filter((path) => /\/work-[0-9a-f]+\.js$/.test(path));
+  await page.goto(baseUrl());
+  await page.getByLabel('Email').waitFor();
+  expect(scripts.length).toBeGreaterThan(1);
+  expect(work()).toEqual([]);
+  await page.getByLabel('Email').fill(PEOPLE.owner.email);
+  await page.getByLabel('Password').fill(PEOPLE.owner.password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.getByRole('heading', { name: 'Today' }).waitFor();
+  await eventually(() => Promise.resolve(work().length === 1));
   await context.close();
 });
 
