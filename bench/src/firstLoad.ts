@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { readdirSync, readFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import path from 'node:path';
 import { gzipSync } from 'node:zlib';
@@ -32,18 +32,23 @@ async function serveEmpty(): Promise<{ readonly url: string; readonly stop: () =
   return { url: `http://127.0.0.1:${port}`, stop: () => server.close() };
 }
 
-/** Bytes of script a page of a built app fetches before it is drawn, gzipped: what its HTML names. */
-function scriptBytes(dist: string, pages: readonly RegExp[] = []): number {
-  const html = readFileSync(path.join(dist, 'index.html'), 'utf8');
-  const named = [...html.matchAll(/<script src="([^"]+)"/g)].map((m) => m[1]!);
-  const folder = path.join(dist, '_expo/static/js/web');
-  const own = readdirSync(folder)
-    .filter((file) => pages.some((page) => page.test(file)))
-    .map((file) => `/_expo/static/js/web/${file}`);
-  return [...named, ...own].reduce(
-    (sum, file) => sum + gzipSync(readFileSync(path.join(dist, file))).length,
-    0,
-  );
+/** Bytes of script, gzipped, that a browser fetches for a page of a built app until it is `ready`. */
+async function scriptBytes(
+  browser: Browser,
+  url: string,
+  dist: string,
+  ready: (page: Page) => Promise<unknown>,
+): Promise<number> {
+  const context = await browser.newContext({ viewport: PHONE, serviceWorkers: 'block' });
+  const page = await context.newPage();
+  const fetched = new Set<string>();
+  page.on('request', (request) => {
+    if (request.resourceType() === 'script') fetched.add(decodeURIComponent(new URL(request.url()).pathname));
+  });
+  await page.goto(url);
+  await ready(page);
+  await context.close();
+  return [...fetched].reduce((sum, file) => sum + gzipSync(readFileSync(path.join(dist, file))).length, 0);
 }
 
 type Load = { readonly cold: number; readonly warm: number };
@@ -87,14 +92,15 @@ const row = (what: string, ours: string, peer: string, ratio: number, limit: num
 });
 
 /** What the first load weighs and how long it takes, beside the least page of the platform in the same run. */
-export async function firstLoadRows(): Promise<Row[]> {
+export async function firstLoadRows(doorUrl: string): Promise<Row[]> {
   const empty = await serveEmpty();
   const browser = await openBrowser();
   try {
-    const [ours, least] = [scriptBytes(OURS, [/^index-/]), scriptBytes(EMPTY, [/^index-/])];
+    const ours = await scriptBytes(browser, doorUrl, OURS, (p) => p.getByLabel('Email').waitFor());
+    const least = await scriptBytes(browser, empty.url, EMPTY, (p) => p.getByRole('heading').waitFor());
     const rows = [
       row(
-        'script before the door or Today is drawn, gzipped',
+        'script until the door is drawn, gzipped',
         `${Math.round(ours / 1000)} kB`,
         `${Math.round(least / 1000)} kB`,
         ours / least,

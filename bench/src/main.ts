@@ -19,5 +19,5 @@ const rows = [
   ...(await workerRows()),
 ];
 if (url && second) rows.push(...(await liveRows(url, second)));
-if (url) rows.push(...(await screenRows()), ...(await firstLoadRows()));
+if (url) rows.push(...(await screenRows()), ...(await firstLoadRows(url)));
 print(rows);
