@@ -22,11 +22,11 @@ type ChairHeadProps = {
 export function ChairHead({ chair, title, detail, running, now, onLeave }: ChairHeadProps) {
   return (
     <>
-      <Line paddingHorizontal="$2" flexWrap="nowrap" minHeight={52}>
+      <Line paddingHorizontal="$2" minHeight={52}>
         <Button label="Leave the chair" onPress={onLeave}>
           <BackMark />
         </Button>
-        <Column gap={0} flex={1}>
+        <Column gap={0} flexGrow={1} flexShrink={1} flexBasis={120}>
           <Body fontWeight="700">{title}</Body>
           <Label numberOfLines={1}>{detail}</Label>
         </Column>
