@@ -57,9 +57,8 @@ export function useFormDraft<F extends FieldValues>(
     if (kept) reset({ ...getValues(), ...kept }, { keepDefaultValues: true });
     const { unsubscribe } = watch((values) => writeDraft(key, values));
     return unsubscribe;
-    // Once, when the form is opened: its functions stay the same.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key]);
+    // Once, when the form is opened: a form's functions stay the same.
+  }, [key, reset, watch, getValues]);
   return {
     taken,
     drop: () => dropDraft(key),

@@ -96,6 +96,8 @@ export function DragTarget({
           height: 24,
           boxSizing: 'border-box',
           border: `2px solid ${c.woad}`,
+          // Light and dark together stand out on any skin.
+          boxShadow: `0 0 0 1px ${c.ink}`,
           background: c.surface,
           color: c.woad,
           fontSize: 14,

@@ -15,9 +15,6 @@ export type FieldProps = {
   readonly lines?: number;
   /** A date or a time is picked by the browser's own picker, which gives YYYY-MM-DD or HH:MM or nothing. */
   readonly keyboard?: 'text' | 'decimal' | 'email' | 'tel' | 'date' | 'time';
-  /** The first and the last date that may be picked. */
-  readonly from?: string;
-  readonly to?: string;
   readonly autoComplete?: 'username' | 'current-password' | 'name' | 'email' | 'tel' | 'off';
   readonly placeholder?: string;
   readonly onFocus?: () => void;
@@ -70,8 +67,6 @@ export function Field(props: FieldProps) {
           {...focus}
           type={keyboard}
           value={value}
-          min={props.from}
-          max={props.to}
           onChange={(event) => onChange(event.target.value)}
           style={{
             ...style,

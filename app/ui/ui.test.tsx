@@ -1,5 +1,6 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import type { ReactElement } from 'react';
+import { contrastRatio, hexToSrgb } from '@toile/core';
 import { Button, Choice, Field, Ready, Stepper, Swatch } from '.';
 import { config } from './tamagui.config';
 import { Themed } from './Themed.testing';
@@ -81,17 +82,7 @@ test('a disabled button does nothing, and a swatch names what it shows', () => {
   expect(screen.getByRole('img', { name: 'proposed beside the skin' })).toBeTruthy();
 });
 
-/** WCAG relative contrast of two '#rrggbb'. */
-function contrast(a: string, b: string): number {
-  const luminance = (hex: string): number => {
-    const [r, g, bl] = [1, 3, 5]
-      .map((i) => parseInt(hex.slice(i, i + 2), 16) / 255)
-      .map((c) => (c <= 0.03928 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4));
-    return 0.2126 * r! + 0.7152 * g! + 0.0722 * bl!;
-  };
-  const [high, low] = [luminance(a), luminance(b)].sort((x, y) => y - x);
-  return (high! + 0.05) / (low! + 0.05);
-}
+const contrast = (a: string, b: string): number => contrastRatio(hexToSrgb(a), hexToSrgb(b));
 
 test.each(['light', 'dark'] as const)(
   'in the %s theme every text and dye has a contrast of 4.5 on every surface, and surfaces are neutral',
@@ -113,3 +104,12 @@ test.each(['light', 'dark'] as const)(
       expect(theme[surface]).toMatch(/^#(..)\1\1$/);
   },
 );
+
+test.each(['light', 'dark'] as const)('in the %s theme a handle stands out at 3:1 on anything', (name) => {
+  const { surface, ink } = config.themes[name];
+  for (let level = 0; level < 256; level++) {
+    const grey = `#${level.toString(16).padStart(2, '0').repeat(3)}`;
+    const clearest = Math.max(contrast(String(surface.val), grey), contrast(String(ink.val), grey));
+    expect({ grey, enough: clearest >= 3 }).toEqual({ grey, enough: true });
+  }
+});

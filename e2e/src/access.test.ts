@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { AxeResults, RunOptions } from 'axe-core';
 import type { Browser, Page } from 'playwright-core';
-import { baseUrl, openAs, openBrowser, openClient, PHONE, WIDE } from './browser';
+import { baseUrl, openAs, openBrowser, openClient, PEOPLE, PHONE, WIDE } from './browser';
 
 // Every page looked over by axe, in both themes and both widths; the thread worked by keys alone.
 let browser: Browser;
@@ -193,7 +193,6 @@ describe('without a mouse', () => {
     page.setDefaultTimeout(20_000);
     await page.goto(baseUrl());
     await page.getByLabel('Email').waitFor();
-    const { PEOPLE } = await import('./browser');
     await tabTo(page, /^Email$/);
     await page.keyboard.type(PEOPLE.owner.email);
     await tabTo(page, /^Password$/);

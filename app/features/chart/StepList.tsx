@@ -61,15 +61,14 @@ export function StepList({ steps, selected, onSelect, onMove, renderDrawer, kept
       }}
     />
   );
+  const scrolls = keptAbovePx !== undefined;
   // An opened step goes right under what stays at the top, so that face and step are seen together.
   useEffect(() => {
-    if (selected === null || keptAbovePx === undefined) return;
+    if (selected === null || !scrolls) return;
     list.current
       ?.querySelector(`[data-step="${CSS.escape(selected)}"]`)
       ?.scrollIntoView({ block: 'start', behavior: reducedMotion() ? 'auto' : 'smooth' });
-    // Only on opening: while a step is worked, nothing moves by itself.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [selected]);
+  }, [selected, scrolls]);
   const heldAt = steps.findIndex((s) => s.id === held?.id);
   return (
     <div ref={list} role="list" aria-label="Steps">

@@ -1,5 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
+import type { Product } from '@toile/core';
 import { may, pathTo, type KitAnswer } from '@toile/contract';
 import { useKit, useSession } from '../../data/hooks';
 import { useKept } from '../../data/useKept';
@@ -191,18 +192,21 @@ function Chosen({
 }) {
   const { busy, failure, withdraw } = useWithdraw(kit);
   const products = kit.products.filter((p) => chosen.has(p.id));
+  const all = async (some: readonly Product[], withdrawn: boolean): Promise<void> => {
+    if (await withdraw(some, withdrawn)) onLeave();
+  };
   const [inUse, away] = [products.filter((p) => !p.withdrawn), products.filter((p) => p.withdrawn)];
   return (
     <Column gap="$1" paddingBottom="$2" role="group" aria-label="Chosen products">
       <Line>
         <Label color="$ink">{`${products.length} chosen`}</Label>
         {inUse.length > 0 ? (
-          <Button disabled={busy} onPress={() => void withdraw(inUse, true).then(onLeave)}>
+          <Button disabled={busy} onPress={() => void all(inUse, true)}>
             {`Withdraw ${inUse.length}`}
           </Button>
         ) : null}
         {away.length > 0 ? (
-          <Button disabled={busy} onPress={() => void withdraw(away, false).then(onLeave)}>
+          <Button disabled={busy} onPress={() => void all(away, false)}>
             {`Back in use: ${away.length}`}
           </Button>
         ) : null}

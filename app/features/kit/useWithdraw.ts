@@ -8,7 +8,8 @@ import { useSaving } from '../../data/useSaving';
 export function useWithdraw(kit: KitAnswer): {
   readonly busy: boolean;
   readonly failure: string | null;
-  readonly withdraw: (products: readonly Product[], withdrawn: boolean) => Promise<void>;
+  /** Whether all of them were. */
+  readonly withdraw: (products: readonly Product[], withdrawn: boolean) => Promise<boolean>;
 } {
   const refresh = useRefresh();
   const { busy, failure, save } = useSaving();
@@ -16,7 +17,7 @@ export function useWithdraw(kit: KitAnswer): {
     busy,
     failure,
     withdraw: async (products, withdrawn) => {
-      await save(async () => {
+      const done = await save(async () => {
         try {
           for (const product of products)
             await call('updateProduct', {
@@ -28,7 +29,9 @@ export function useWithdraw(kit: KitAnswer): {
           // What was written before one failed is shown as it is.
           await refresh();
         }
+        return true;
       });
+      return done === true;
     },
   };
 }
