@@ -1,1 +1,2 @@
+export { instantAt } from './instant';
 export { addDays, addMonths, dayIn, daysBetween, isDay, isZone } from './day';
