@@ -1,0 +1,47 @@
+export { chanceOfALeft, drawSides, type Draw } from './draw';
+export { TRIAL_MEASURES, TRIAL_ZONES, type Judge, type TrialMeasure, type TrialZone } from './measures';
+export {
+  compareHalves,
+  type Compared,
+  type Declared,
+  type SeenHalf,
+  type TouchedUp,
+  type ZoneCompared,
+} from './compareHalves';
+export { signTest, signFlipTest, signedRankTest, middleDifference, type Exact } from './exactTests';
+export { drawTest } from './drawTest';
+export { evidence, evidenceOf, trialsNeeded, type Outcome, type TrialsNeeded } from './evidence';
+export { shareOf, shrunkShares, type Counted, type Share } from './shares';
+export { verdictOf, type QuestionTrial, type Verdict, type VerdictWords } from './verdict';
+export { turnbull, holdBand, type Mass, type Wear } from './wear';
+export {
+  guessedCurve,
+  asPrior,
+  wearCurve,
+  holdChance,
+  holdsAt,
+  goodHours,
+  dueMinutes,
+  type Curve,
+  type Holds,
+} from './wearCurve';
+export {
+  touchUpTimes,
+  worthTouchUps,
+  type TouchUpOptions,
+  type TouchUps,
+  type WearEvent,
+  type WornZone,
+} from './touchUpTimes';
+export {
+  failureRate,
+  faded,
+  chanceGreater,
+  changeWorth,
+  speaksAgain,
+  amountProposal,
+  type FailureRate,
+  type Refused,
+  type Strength,
+  type Worn,
+} from './proposals';
