@@ -1,0 +1,77 @@
+import type { LineMiss } from './lineMiss';
+import type { Part, PartName } from './score';
+
+/** What was asked, in the words of the face. */
+export type LineTask = {
+  /** The client's side. */ readonly side: 'left' | 'right';
+  /** Where the guide begins and ends, as said: 'at the ear'. */ readonly startWords: string;
+  readonly endWords: string;
+  /** What lies on either side: positive `sideMm` and negative. */ readonly towards: readonly [
+    positive: string,
+    negative: string,
+  ];
+  /** One cure for a line beside its place. */ readonly cure: string;
+  /** A limit the stroke runs past, in words with its mm; null: none. */ readonly breach?: string | null;
+};
+
+/** Parts within this are not worth a word. */
+const FINE = 97;
+const mm = (value: number): string => `${Math.round(Math.abs(value))} mm`;
+
+/**
+ * The worst thing first, with one cure, and one thing that was right: never a bare number. The worst is the part
+ * that costs the most, by its weight and its score.
+ */
+export function feedback(
+  parts: readonly Part[],
+  miss: LineMiss,
+  task: LineTask,
+): { readonly first: string; readonly well: string | null } {
+  const costs = parts
+    .map((one) => ({ ...one, cost: one.weight * Math.log(100 / Math.max(1, one.score)) }))
+    .sort((a, b) => b.cost - a.cost);
+  const worst = costs[0];
+  const right = [...costs].reverse().find((one) => one.score >= 90 && one.part !== worst?.part);
+  const well = right ? WELL[right.part](miss) : null;
+  if (task.breach) return { first: task.breach, well };
+  if (miss.backwards && (!worst || worst.score > 60))
+    return {
+      first: `Drawn from the other end: begin ${task.startWords}, the brush leaves most where it lands.`,
+      well,
+    };
+  if (!worst || worst.score >= FINE) return { first: 'On the line, from end to end.', well: null };
+  return { first: WORST[worst.part](miss, task), well };
+}
+
+const WORST: Readonly<Record<PartName, (miss: LineMiss, task: LineTask) => string>> = {
+  line: ({ sideMm, meanMm }, task) =>
+    Math.abs(sideMm) > 0.6 * meanMm
+      ? `${mm(sideMm)} towards ${task.towards[sideMm > 0 ? 0 : 1]}: ${task.cure}`
+      : `${mm(meanMm)} off on average, to both sides: rest the hand and draw it in one go.`,
+  start: ({ startMm }, task) =>
+    startMm > 0
+      ? `The client's ${task.side} starts ${mm(startMm)} late: begin ${task.startWords}, where most product lies.`
+      : `The client's ${task.side} starts ${mm(startMm)} too early: begin ${task.startWords}.`,
+  end: ({ endMm }, task) =>
+    endMm > 0
+      ? `Ends ${mm(endMm)} short: it goes on ${task.endWords}.`
+      : `Runs on ${mm(endMm)} too far: it ends ${task.endWords}.`,
+  farthest: ({ farMm }) => `One place is ${mm(farMm)} off, the rest is nearer: slow down there.`,
+  turn: ({ turnDegrees }) =>
+    `Turned by ${Math.round(Math.abs(turnDegrees))} degrees: look where it ends before you begin.`,
+  evenness: () => 'The line wavers: rest the little finger, and draw from the wrist.',
+  softness: () => 'The edge is harder or softer than asked: press less towards the end.',
+  patch: () =>
+    'The patch lies beside its place or has another size: start from its middle and work outwards.',
+};
+
+const WELL: Readonly<Record<PartName, (miss: LineMiss) => string>> = {
+  line: ({ meanMm }) => `The line itself is within ${Math.max(1, Math.round(meanMm))} mm.`,
+  start: () => 'It begins where it should.',
+  end: () => 'It ends where it should.',
+  farthest: () => 'Nowhere is it far off.',
+  turn: () => 'The direction is right.',
+  evenness: () => 'It is steady.',
+  softness: () => 'The edge fades as it should.',
+  patch: () => 'It lies where it should.',
+};

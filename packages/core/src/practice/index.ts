@@ -1,0 +1,17 @@
+export { lineMiss, type LineMiss } from './lineMiss';
+export { softOverlap, type SoftPatch } from './softOverlap';
+export {
+  scoreOfMiss,
+  halfMissMm,
+  gradeOf,
+  joined,
+  LINE_PARTS,
+  type Grade,
+  type Part,
+  type PartName,
+} from './score';
+export { scoreOrder, scoreSteps, scoreRegret, spanOverlap, scorePicks, type StepLink } from './answers';
+export { practiceSchedule, type PracticeCard } from './schedule';
+export { feedback, type LineTask } from './feedback';
+export { practiceFace } from './practiceFace';
+export { scoreLine, type LineGuide, type LineScored } from './scoreLine';
