@@ -1,0 +1,51 @@
+export * from './instance';
+export { checkDay } from './checkDay';
+export { wholeDay, type OpenDay } from './wholeDay';
+export { clock } from './clock';
+export { judgeDay, type DayConflict, type Judged, type PersonDay, type DayRule } from './judgeDay';
+export { planDay, Planning, type PlanOptions, type PlanProgress } from './planDay';
+export { explainDay, type Explained, type ExplainOptions } from './explain';
+export { causesOf, drop, wordsFor, type DayCause } from './causes';
+export { changedDay, type DayChange } from './changes';
+export { waysOut, type WayOut } from './waysOut';
+export { keyOf as visitKey } from './laidOut';
+export { COME_BEFORE_MINUTES, simulateDay, wilson, STRAYS, type Certainty, type Simulated } from './simulate';
+export { calmDay, type CalmOptions } from './calmDay';
+export { placeSlack, type Slacked } from './placeSlack';
+export { replanDay, changesBetween, CHANGES, type Change, type Replan, type Replanned } from './replan';
+export { learnMinutes, type Learned, type Timed } from './learnMinutes';
+export {
+  packProducts,
+  sharedAtOnce,
+  toolSets,
+  disposablesFor,
+  type Disposable,
+  type PackedProduct,
+  type PackUnit,
+  type Shared,
+  type Take,
+} from './packParty';
+export { runUpTasks, workingDaysBefore, type RunUpKind, type RunUpTask } from './runUp';
+export {
+  dayOfPlan,
+  faceOf,
+  GUEST_ROLES,
+  hairOf,
+  PartyPlanSchema,
+  ROLE_WEIGHTS,
+  type Guest,
+  type GuestRole,
+  type Hands,
+  type PartyPlan,
+} from './party';
+export { partyCalendar } from './partyCalendar';
+export { guestsFromText, type PastedGuest, type PasteProblem } from './guestsFromText';
+export {
+  changedPlan,
+  DEFAULT_HANDS,
+  newPlan,
+  newGuest,
+  PARTY_TEMPLATES,
+  usualReadyBy,
+  type PartyTemplate,
+} from './newPlan';

@@ -1,0 +1,165 @@
+import { Value } from '@sinclair/typebox/value';
+import {
+  changedDay,
+  changedPlan,
+  checkDay,
+  dayOfPlan,
+  faceOf,
+  guestsFromText,
+  hairOf,
+  judgeDay,
+  newGuest,
+  newPlan,
+  PARTY_TEMPLATES,
+  PartyPlanSchema,
+  planDay,
+  usualReadyBy,
+  type DayChange,
+  type PartyPlan,
+} from '.';
+
+const party = { id: 'party', date: '2027-06-12' };
+const begin = { place: 'Quay House', zone: 'Europe/Lisbon', artist: 'Runa' };
+
+function planWith(text: string, template: (typeof PARTY_TEMPLATES)[number] = 'morning'): PartyPlan {
+  const plan = newPlan(template, begin);
+  const { guests, problems } = guestsFromText(text);
+  expect(problems).toEqual([]);
+  return { ...plan, guests: guests.map((one, i) => newGuest(`g${i}`, one, plan)) };
+}
+
+const FIVE =
+  'Ada Morrow, bride, 12:00, hair 50, face 60\nBe Lund, mother, 11:30, hair\nCy Orr\nDot Orr, child, 12:10, face 15\nEd Vane, attendant, 11:45, 30 min';
+
+test('a pasted list is read in any order of its parts', () => {
+  const { guests } = guestsFromText(
+    '1. Ada Morrow; ready by 12.30; Bride; hair 50 min; makeup 60\n\n- Be Lund\tmother\t9:05',
+  );
+  expect(guests).toEqual([
+    { name: 'Ada Morrow', role: 'star', readyBy: 750, faceMinutes: 60, hairMinutes: 50 },
+    { name: 'Be Lund', role: 'close', readyBy: 545, faceMinutes: null, hairMinutes: null },
+  ]);
+});
+
+test('two hundred lines with two bad ones: the two are named, the others are there', () => {
+  const lines = Array.from({ length: 200 }, (_, i) => `Person ${i}, guest, 1${i % 2}:00`);
+  lines[17] = 'Somebody, sometime';
+  lines[120] = '— , bride';
+  const { guests, problems } = guestsFromText(lines.join('\n'));
+  expect(guests.length).toBe(198);
+  expect(problems).toEqual([
+    {
+      line: 18,
+      text: 'Somebody, sometime',
+      message: '"sometime" is neither a role, a time as 11:30, nor minutes as "hair 40".',
+    },
+    { line: 121, text: '— , bride', message: 'Begin with a name.' },
+  ]);
+});
+
+test('who is there twice is told, whatever the letters', () =>
+  expect(guestsFromText('Ada\nBe\nADA').problems).toEqual([
+    { line: 3, text: 'ADA', message: 'ADA is there twice.' },
+  ]));
+
+test('who is on the list already is told, and not added again', () => {
+  const { guests, problems } = guestsFromText('Ada Morrow, bride\nBe', ['ada morrow']);
+  expect(guests.map((one) => one.name)).toEqual(['Be']);
+  expect(problems).toEqual([
+    { line: 1, text: 'Ada Morrow, bride', message: 'Ada Morrow is on the list already.' },
+  ]);
+});
+
+test('a further guest is to be ready with the last of the others, the first when such a day is usually done', () => {
+  const plan = newPlan('morning', begin);
+  expect(usualReadyBy(plan)).toBe(690);
+  expect(usualReadyBy({ ...plan, hands: [] })).toBeGreaterThan(0);
+  expect(usualReadyBy(planWith('Ada, 10:00\nBe, 11:05'))).toBe(665);
+});
+
+test('beginning earlier moves nobody who comes by a ferry, nor who comes with it', () => {
+  const plan = planWith('Ada\nBe');
+  const island = { ...plan.hands[0]!, id: 'late', at: 'island', arrives: 560 };
+  const guests = plan.guests.map((guest, i) => (i === 1 ? { ...guest, from: 560 } : guest));
+  const ferry = { from: 'home', to: 'island', minutes: 30, departures: [515] };
+  const places = [...plan.places, { id: 'island', name: 'Island' }];
+  const after = changedPlan(
+    { ...plan, places, travel: [ferry], hands: [...plan.hands, island], guests },
+    { kind: 'earlier', minutes: 30 },
+  );
+  expect(after.hands.map((hands) => hands.arrives)).toEqual([420, 420, 560]);
+  expect(after.guests.map((guest) => guest.from)).toEqual([420, 560]);
+});
+
+test.each(['25:00', '11:75', 'face hair', '12345'])('%s is not understood', (part) =>
+  expect(guestsFromText(`Ada, ${part}`).problems.length).toBe(1),
+);
+
+test.each(PARTY_TEMPLATES)('a plan begun as %s is a whole document and can be planned', (template) => {
+  const plan = planWith('Ada\nBe, attendant\nCy, child', template);
+  expect([...Value.Errors(PartyPlanSchema, plan)]).toEqual([]);
+  const day = dayOfPlan(party, plan);
+  expect(checkDay(day)).toEqual([]);
+  const answer = planDay(day, { work: 100 });
+  expect(answer.objective.late).toBe(0);
+  expect(judgeDay(day, answer).conflicts).toEqual([]);
+});
+
+test('ways out are there for who has them, and not for whose day it is', () => {
+  const day = dayOfPlan(party, planWith(FIVE));
+  const ways = Object.fromEntries(
+    day.people.map((person) => [person.name, person.ways.map((way) => way.id)]),
+  );
+  expect(ways).toEqual({
+    'Ada Morrow': ['full'],
+    'Be Lund': ['full', 'light', 'noHair'],
+    'Cy Orr': ['full', 'light'],
+    'Dot Orr': ['full', 'light'],
+    'Ed Vane': ['full', 'light'],
+  });
+  expect(day.star).toEqual({ person: 'g0', firstCost: 80, lastCost: 80 });
+});
+
+test('minutes go by the pace of each pair of hands; only who may is asked', () => {
+  const plan = planWith(FIVE);
+  const second = { ...plan.hands[0]!, id: 'teodor', name: 'Teodor' };
+  const guests = plan.guests.map((guest) => (guest.id === 'g2' ? { ...guest, only: 'teodor' } : guest));
+  const day = dayOfPlan(
+    party,
+    { ...plan, hands: [...plan.hands, second], guests },
+    { paceOf: (hands) => (hands.id === 'teodor' ? 1.2 : 1) },
+  );
+  const by = (id: string) => day.people.find((person) => person.id === id)!.ways[0]!.tasks.at(-1)!.by;
+  expect(by('g0')).toEqual({ 'hands-1': 60, teodor: 72 });
+  expect(by('g2')).toEqual({ teodor: 42 });
+  expect(day.people[0]!.ways[0]!.tasks.map((task) => task.id)).toEqual([
+    hairOf({ id: 'g0' }),
+    faceOf({ id: 'g0' }),
+  ]);
+});
+
+test('without anybody who may, who lacks them is named', () => {
+  const plan = { ...planWith(FIVE), hands: newPlan('evening', begin).hands };
+  expect(checkDay(dayOfPlan(party, plan)).map((one) => one.message)).toContain(
+    "Nobody can do Ada Morrow's hair.",
+  );
+});
+
+test('a change does to the plan what it does to the day', () => {
+  const plan = planWith(FIVE);
+  const changes: DayChange[] = [
+    { kind: 'earlier', minutes: 30 },
+    { kind: 'later', person: 'g1', minutes: 15 },
+    { kind: 'lighter', person: 'g2', way: 'light' },
+  ];
+  for (const change of changes)
+    expect(dayOfPlan(party, changedPlan(plan, change))).toEqual(changedDay(dayOfPlan(party, plan), change));
+  const more = changedPlan(changedPlan(plan, { kind: 'chair', place: 'home', chair: 'hair' }), {
+    kind: 'hands',
+    does: 'hair',
+  });
+  expect(more.chairs.filter((chair) => chair.kind === 'hair').length).toBe(3);
+  expect(more.hands.filter((hands) => hands.does === 'hair').length).toBe(2);
+  expect([...Value.Errors(PartyPlanSchema, more)]).toEqual([]);
+  expect(new Set(more.chairs.map((chair) => chair.id)).size).toBe(more.chairs.length);
+});

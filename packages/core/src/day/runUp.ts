@@ -1,0 +1,79 @@
+import { addDays } from '../calendar';
+
+/** A task before or after a party's day. */
+export type RunUpTask = {
+  readonly id: RunUpKind;
+  /** The first and the last day to do it, YYYY-MM-DD. */ readonly from: string;
+  readonly by: string;
+  /** Past already when it was asked: what can still be done is done, it is not overdue. */
+  readonly missed: boolean;
+};
+
+export type RunUpKind =
+  | 'trial'
+  | 'lastNew'
+  | 'reread'
+  | 'buy'
+  | 'agree'
+  | 'brows'
+  | 'patchTest'
+  | 'pack'
+  | 'callSheet'
+  | 'noTan'
+  | 'onTheDay'
+  | 'wearNotes'
+  | 'rebook';
+
+/** Days before the event (below none: after it), from and by. */
+const OFFSETS: Readonly<Record<Exclude<RunUpKind, 'buy'>, readonly [from: number, by: number]>> = {
+  trial: [56, 28],
+  lastNew: [42, 42],
+  reread: [14, 14],
+  agree: [10, 10],
+  // Laid two days before it is read, and read two before the event.
+  patchTest: [6, 4],
+  brows: [3, 2],
+  pack: [2, 2],
+  callSheet: [1, 1],
+  noTan: [1, 1],
+  onTheDay: [0, 0],
+  wearNotes: [-1, -1],
+  rebook: [-14, -14],
+};
+
+export type RunUpOptions = {
+  /** The day it was booked: what lies before is missed, not overdue. */ readonly bookedOn?: string;
+  /** When what is short is to be bought. */ readonly buyBy?: string | null;
+  /** Whether a product new to her is used. */ readonly patchTest?: boolean;
+};
+
+/** The run-up to an event as dated tasks, earliest first. Plain dates: they have no hour and no zone. */
+export function runUpTasks(
+  event: string,
+  { bookedOn, buyBy, patchTest = false }: RunUpOptions = {},
+): RunUpTask[] {
+  const task = (id: RunUpKind, from: string, by: string): RunUpTask => ({
+    id,
+    from,
+    by,
+    missed: bookedOn !== undefined && by < bookedOn,
+  });
+  const dated = Object.entries(OFFSETS).flatMap(([id, [from, by]]) =>
+    id === 'patchTest' && !patchTest
+      ? []
+      : [task(id as RunUpKind, addDays(event, -from), addDays(event, -by))],
+  );
+  if (buyBy) dated.push(task('buy', buyBy, buyBy));
+  return dated.sort((a, b) => (a.by === b.by ? (a.id < b.id ? -1 : 1) : a.by < b.by ? -1 : 1));
+}
+
+/** A date some working days before another: Saturdays and Sundays are none. */
+export function workingDaysBefore(day: string, days: number): string {
+  let at = day;
+  for (let left = days; left > 0;) {
+    at = addDays(at, -1);
+    const weekday = new Date(`${at}T00:00:00Z`).getUTCDay();
+    if (weekday !== 0 && weekday !== 6) left--;
+  }
+  return at;
+}
