@@ -9,6 +9,7 @@ import type {
   Occasion,
   OwnTiming,
   Palette,
+  PartyPlan,
   Product,
   RecordedEvent,
   Skin,
@@ -25,6 +26,9 @@ export type SessionAnswer = {
   readonly role: Role;
   readonly studio: { readonly id: string; readonly name: string };
 };
+
+/** Whether nobody has set this installation up yet. */
+export type SetUpAnswer = { readonly needed: boolean };
 
 export type ClientSummary = {
   readonly id: string;
@@ -134,7 +138,12 @@ export type PartySummary = {
   readonly place: string;
   readonly peopleCount: number;
 };
-export type PartyAnswer = PartySummary & { readonly notes: string; readonly visits: readonly VisitAnswer[] };
+export type PartyAnswer = PartySummary & {
+  readonly revision: number;
+  readonly notes: string;
+  readonly visits: readonly VisitAnswer[];
+  /** How its day is to go; null until somebody says. */ readonly plan: PartyPlan | null;
+};
 
 export type LookSummary = {
   readonly id: string;

@@ -11,6 +11,8 @@ export const ERRORS = {
   'no-such-route': { status: 404, title: 'There is no such address.' },
   'signed-out': { status: 401, title: 'Sign in to go on.' },
   'wrong-sign-in': { status: 401, title: 'Email and password do not fit together.' },
+  'set-up-already': { status: 409, title: 'This installation is set up already. Sign in.' },
+  'wrong-password': { status: 422, title: 'That is not the password you have now.' },
   'too-many-tries': { status: 429, title: 'Too many tries. Wait a few minutes and sign in again.' },
   'not-allowed': { status: 403, title: 'Your role in this studio does not include this.' },
   'wrong-origin': { status: 403, title: 'The request came from another site.' },

@@ -6,6 +6,7 @@ import {
   LookSchema,
   OCCASIONS,
   PaletteSchema,
+  PartyPlanSchema,
   ProductSchema,
   RecordedEventSchema,
   SKIN_ZONES,
@@ -107,7 +108,10 @@ const TABLES = {
   /** None where the studio has changed nothing. */
   settings: Type.Unsafe<StudioSettings>(Type.Object({}, { description: 'how the studio does things' })),
   looks: LookSchema,
-  parties: Type.Object({ id, name: text, date: text, place: text, notes: text }, closed),
+  parties: Type.Object(
+    { id, name: text, date: text, place: text, notes: text, plan: Type.Optional(orNull(PartyPlanSchema)) },
+    closed,
+  ),
   /** Every version of every chart; of one chart the first comes first. */
   charts: ChartSchema,
   visits: Type.Object(

@@ -8,6 +8,7 @@ import {
   substitutionSchema,
   unitInputSchema,
 } from '../kit';
+import { partyInputSchema } from '../party';
 import { studioSettingsSchema } from '../settings';
 import { shareInputSchema } from '../share';
 import {
@@ -20,12 +21,15 @@ import {
   sampleRequestSchema,
   visitInputSchema,
 } from '../work';
+import { newPasswordSchema, setUpSchema } from '../setUp';
 import { signInSchema } from '../signIn';
 import type { WriteName } from './list';
 
 /** What each body is checked by before a handler sees it. */
 export const BODIES: { readonly [N in WriteName]: Schema } = {
   signIn: signInSchema,
+  setUp: setUpSchema,
+  changePassword: newPasswordSchema,
   createClient: clientInputSchema,
   updateClient: clientInputSchema,
   createReading: readingInputSchema,
@@ -47,5 +51,7 @@ export const BODIES: { readonly [N in WriteName]: Schema } = {
   revokeShare: object({}).noUnknown('${unknown} is not known here'),
   createEvent: chairEventSchema,
   createVisit: visitInputSchema,
+  createParty: partyInputSchema,
+  updateParty: partyInputSchema,
   updateStudioSettings: studioSettingsSchema,
 };

@@ -16,6 +16,24 @@ export type Route = {
  */
 export const ROUTES = {
   signIn: { method: 'POST', path: '/api/session', needs: null, does: 'Signs in with email and password.' },
+  setUpState: {
+    method: 'GET',
+    path: '/api/setup',
+    needs: null,
+    does: 'Whether this installation waits to be set up.',
+  },
+  setUp: {
+    method: 'POST',
+    path: '/api/setup',
+    needs: null,
+    does: 'Sets up the studio and its owner, once.',
+  },
+  changePassword: {
+    method: 'POST',
+    path: '/api/session/password',
+    needs: 'see',
+    does: 'Changes one’s own password; everyone else signed in with it is signed out.',
+  },
   session: { method: 'GET', path: '/api/session', needs: null, does: 'Says who is signed in.' },
   signOut: { method: 'DELETE', path: '/api/session', needs: null, does: 'Signs out.' },
   today: {
@@ -233,7 +251,19 @@ export const ROUTES = {
     does: 'The whole studio as its open JSON file, without passwords.',
   },
   listParties: { method: 'GET', path: '/api/parties', needs: 'see', does: 'Parties by date.' },
-  party: { method: 'GET', path: '/api/parties/:id', needs: 'see', does: 'One party with its visits.' },
+  createParty: { method: 'POST', path: '/api/parties', needs: 'edit', does: 'Adds a party.' },
+  party: {
+    method: 'GET',
+    path: '/api/parties/:id',
+    needs: 'see',
+    does: 'One party with its visits and its plan.',
+  },
+  updateParty: {
+    method: 'PUT',
+    path: '/api/parties/:id',
+    needs: 'edit',
+    does: 'Changes a party and its plan; needs If-Match.',
+  },
 } as const satisfies Record<string, Route>;
 
 export type RouteName = keyof typeof ROUTES;

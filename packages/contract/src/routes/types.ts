@@ -17,6 +17,7 @@ import type {
   RecordedAnswer,
   SampleAnswer,
   SessionAnswer,
+  SetUpAnswer,
   ShareAnswer,
   StudioSettingsAnswer,
   SubstitutionAnswer,
@@ -27,6 +28,7 @@ import type {
 } from '../answers';
 import type { ClientInput } from '../client';
 import type { CountInput, ImportKit, PaletteInput, ProductInput, SubstitutionInput, UnitInput } from '../kit';
+import type { PartyInput } from '../party';
 import type { StudioSettings } from '../settings';
 import type { ShareInput } from '../share';
 import type {
@@ -39,6 +41,7 @@ import type {
   SampleRequest,
   VisitInput,
 } from '../work';
+import type { NewPassword, SetUp } from '../setUp';
 import type { SignIn } from '../signIn';
 import type { RouteName, WriteName } from './list';
 
@@ -52,6 +55,9 @@ export type EmptyBody = Readonly<Record<string, never>>;
 /** What each route takes and answers; `current` is what a refused edit shows beside the one that was sent. */
 type RouteTypes = {
   signIn: { takes: SignIn; answers: SessionAnswer };
+  setUpState: { answers: SetUpAnswer };
+  setUp: { takes: SetUp; answers: SessionAnswer };
+  changePassword: { takes: NewPassword; answers: SessionAnswer };
   session: { answers: SessionAnswer };
   signOut: { answers: Nothing };
   today: { answers: TodayAnswer };
@@ -97,7 +103,9 @@ type RouteTypes = {
   updateStudioSettings: { takes: StudioSettings; answers: StudioSettingsAnswer; current: StudioSettings };
   exportStudio: { answers: FileAnswer };
   listParties: { answers: PartySummary[] };
+  createParty: { takes: PartyInput; answers: PartyAnswer };
   party: { answers: PartyAnswer };
+  updateParty: { takes: PartyInput; answers: PartyAnswer; current: PartyAnswer };
 };
 
 /** The body a route takes. */
