@@ -20,7 +20,9 @@ import { registerLooks } from './looks/routes';
 import { registerPalettes } from './palettes/routes';
 import { registerParties } from './parties/routes';
 import { registerReadings } from './readings/routes';
-import { registerSession, type SignInLimit } from './session/routes';
+import type { TryLimit } from './http/tries';
+import { registerSession } from './session/routes';
+import { registerSetUp } from './setup/routes';
 import { registerExport } from './studio/exportStudio';
 import { registerSettings } from './studio/settings';
 import { registerShares } from './shares/routes';
@@ -36,7 +38,7 @@ export type AppOptions = {
   readonly webRoot: string | null;
   readonly clock?: () => Date;
   readonly random?: () => number;
-  readonly signInLimit?: SignInLimit;
+  readonly signInLimit?: TryLimit;
   /** Tells open charts of changes; stopped by whoever made it. */
   readonly live: Live;
 };
@@ -114,6 +116,7 @@ export function buildApp(options: AppOptions): Express {
     }),
   );
   registerSession(services, options.signInLimit ?? { windowMs: 15 * 60_000, tries: 10 });
+  registerSetUp(services);
   registerToday(services);
   registerTimings(services);
   registerSettings(services);

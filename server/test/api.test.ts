@@ -502,7 +502,8 @@ describe('looks, visits, parties, today', () => {
   test('a party holds its visits', async () => {
     const agent = await server.signedIn('artist');
     const { body } = await agent.get(`/api/parties/${demo.parties[0]!.id}`).expect(200);
-    expect(body.peopleCount).toBe(8);
+    expect(body.plan.guests).toHaveLength(14);
+    expect(body.peopleCount).toBe(14);
   });
 });
 

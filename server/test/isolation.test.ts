@@ -84,6 +84,7 @@ const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }
   },
   revokeShare: { id: demo.readings[0]!.id, body: {} },
   party: { id: mine.party.id },
+  updateParty: { id: mine.party.id, body: { ...mine.party, plan: mine.party.plan ?? undefined } },
 };
 
 test('every route that takes an id is tried', () => {

@@ -53,8 +53,11 @@ export type TestServer = {
   readonly stop: () => Promise<void>;
 };
 
-/** A server on a fresh database with both demo studios. */
-export async function testServer(options: Partial<AppOptions> = {}): Promise<TestServer> {
+/** A server on a fresh database with both demo studios, or with nobody at all. */
+export async function testServer(
+  options: Partial<AppOptions> = {},
+  studios: readonly StudioBundle[] = [demo, secondStudio()],
+): Promise<TestServer> {
   const superClient = new pg.Client({ connectionString: setting('TOILE_TEST_SUPER_URL') });
   await superClient.connect();
   await ensureTemplate(superClient);
@@ -64,7 +67,7 @@ export async function testServer(options: Partial<AppOptions> = {}): Promise<Tes
   const pool = openPool(appUrl, () => undefined);
   const db = openDb(pool);
   const passwords = new Map([...SIGN_INS, SECOND_SIGN_IN].map(({ email, password }) => [email, password]));
-  for (const bundle of [demo, secondStudio()]) {
+  for (const bundle of studios) {
     const result = await importStudio(db, JSON.stringify(bundle), passwords);
     if (!result.ok) throw new Error(JSON.stringify(result.problems.slice(0, 3)));
   }

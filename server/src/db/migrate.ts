@@ -6,6 +6,8 @@ import { settings } from './migrations/2026_11_23_03_settings';
 import { trace } from './migrations/2026_11_23_04_trace';
 import { shares } from './migrations/2026_11_23_05_shares';
 import { oldKeys } from './migrations/2026_11_26_06_old_keys';
+import { partyPlans } from './migrations/2026_11_27_07_party_plans';
+import { passwords } from './migrations/2026_11_27_08_passwords';
 
 /** In order of name; each runs once, in its own transaction. */
 export const MIGRATIONS: Readonly<Record<string, Migration>> = {
@@ -15,6 +17,8 @@ export const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '2026_11_23_04_trace': trace,
   '2026_11_23_05_shares': shares,
   '2026_11_26_06_old_keys': oldKeys,
+  '2026_11_27_07_party_plans': partyPlans,
+  '2026_11_27_08_passwords': passwords,
 };
 
 /**

@@ -9,6 +9,7 @@ import type {
   Measurements,
   Occasion,
   Palette,
+  PartyPlan,
   Product,
   SkinZone,
   Taps,
@@ -112,6 +113,7 @@ export type Database = {
     date: Day;
     place: string;
     notes: string;
+    plan: Json<PartyPlan> | null;
   };
   visits: {
     studio_id: string;

@@ -1,6 +1,9 @@
-import type { PartyAnswer, PartySummary } from '@toile/contract';
-import { found } from '../http/problem';
-import { read, type Services } from '../http/register';
+import { sql } from 'kysely';
+import type { PartyAnswer, PartyInput, PartySummary } from '@toile/contract';
+import type { PartyPlan } from '@toile/core';
+import type { Tx } from '../db/connection';
+import { found, ProblemError } from '../http/problem';
+import { read, write, type Services } from '../http/register';
 import { visitsWhere } from '../visits/queries';
 
 /** Parties and who is made up for them. */
@@ -13,6 +16,7 @@ export function registerParties(services: Services): void {
         'p.name',
         'p.date',
         'p.place',
+        sql<number | null>`jsonb_array_length(p.plan -> 'guests')`.as('guests'),
         eb
           .selectFrom('visits')
           .select(eb.fn.countAll<string>().as('n'))
@@ -28,25 +32,66 @@ export function registerParties(services: Services): void {
         name: p.name,
         date: p.date,
         place: p.place,
-        peopleCount: Number(p.people ?? 0),
+        peopleCount: p.guests ?? Number(p.people ?? 0),
       })),
     };
   });
 
   read(services, 'party', async ({ tx, params }) => {
-    const row = found(
-      await tx.selectFrom('parties').selectAll().where('id', '=', params.id).executeTakeFirst(),
-    );
-    const visits = await visitsWhere(tx, { partyId: row.id });
-    const answer: PartyAnswer = {
-      id: row.id,
-      name: row.name,
-      date: row.date,
-      place: row.place,
-      notes: row.notes,
-      peopleCount: visits.length,
-      visits,
-    };
-    return { body: answer };
+    const body = await partyAnswer(tx, params.id);
+    return { body, revision: body.revision };
   });
+
+  write(services, 'createParty', async ({ tx, caller, body }) => {
+    const inserted = await tx
+      .insertInto('parties')
+      .values({ studio_id: caller.studioId, ...columns(body), id: body.id })
+      .onConflict((c) => c.columns(['studio_id', 'id']).doNothing())
+      .returning('id')
+      .executeTakeFirst();
+    if (!inserted) throw new ProblemError('already-there');
+    return { status: 201, body: await partyAnswer(tx, body.id), subject: body.id, revision: 1 };
+  });
+
+  write(services, 'updateParty', async ({ tx, body, params, revision, stale }) => {
+    if (body.id !== params.id)
+      throw new ProblemError('bad-input', {
+        fields: [{ path: 'id', message: 'must be the id of the address' }],
+      });
+    const updated = await tx
+      .updateTable('parties')
+      .set({ ...columns(body), revision: sql<number>`revision + 1` })
+      .where('id', '=', params.id)
+      .where('revision', '=', revision)
+      .returning('revision')
+      .executeTakeFirst();
+    const current = await partyAnswer(tx, params.id);
+    if (!updated) throw stale(current, body);
+    return { body: current, subject: body.id, revision: updated.revision };
+  });
+}
+
+function columns({ name, date, place, notes, plan }: PartyInput) {
+  return { name, date, place, notes, plan: JSON.stringify(plan) };
+}
+
+async function partyAnswer(tx: Tx, id: string): Promise<PartyAnswer> {
+  const row = found(await tx.selectFrom('parties').selectAll().where('id', '=', id).executeTakeFirst());
+  const visits = await visitsWhere(tx, { partyId: row.id });
+  return {
+    id: row.id,
+    revision: row.revision,
+    name: row.name,
+    date: row.date,
+    place: row.place,
+    notes: row.notes,
+    peopleCount: peopleIn(row.plan, visits.length),
+    visits,
+    plan: row.plan,
+  };
+}
+
+/** Those of the plan where there is one; else those who have a visit. */
+function peopleIn(plan: PartyPlan | null, visits: number): number {
+  return plan ? plan.guests.length : visits;
 }

@@ -236,10 +236,14 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
       insert(
         tx,
         'parties',
-        rows.map((p) => ({ studio_id: studioId, ...p })),
+        rows.map(({ plan, ...p }) => ({ studio_id: studioId, ...p, plan: plan ? json(plan) : null })),
       ),
     giveOut: (tx) =>
-      tx.selectFrom('parties').select(['id', 'name', 'date', 'place', 'notes']).orderBy('id').execute(),
+      tx
+        .selectFrom('parties')
+        .select(['id', 'name', 'date', 'place', 'notes', 'plan'])
+        .orderBy('id')
+        .execute(),
   },
   charts: {
     takeIn: async (tx, rows, { studioId }) => {

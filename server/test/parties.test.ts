@@ -1,0 +1,101 @@
+import { newGuest, newPlan, type PartyPlan } from '@toile/core';
+import {
+  newId,
+  pathTo,
+  type PartyAnswer,
+  type PartyInput,
+  type PartySummary,
+  type Problem,
+} from '@toile/contract';
+import type { Agent, Response } from 'supertest';
+import { testServer, type TestServer } from './testServer';
+
+let server: TestServer;
+let owner: Agent;
+beforeAll(async () => {
+  server = await testServer();
+  owner = await server.signedIn('owner');
+});
+afterAll(() => server.stop());
+
+function planWith(names: readonly string[]): PartyPlan {
+  const plan = newPlan('morning', { place: 'Quay House', zone: 'Europe/Lisbon', artist: 'Runa' });
+  const pasted = { role: 'guest', readyBy: 700, faceMinutes: null, hairMinutes: null } as const;
+  return { ...plan, guests: names.map((name, i) => newGuest(`g${i}`, { name, ...pasted }, plan)) };
+}
+const inputWith = (change: Partial<PartyInput> = {}): PartyInput => ({
+  id: newId(),
+  name: 'Brack wedding',
+  date: '2027-06-12',
+  place: 'Quay House',
+  notes: '',
+  plan: planWith(['Ada', 'Be']),
+  ...change,
+});
+const create = (body: object): Promise<Response> =>
+  Promise.resolve(owner.post('/api/parties').set('idempotency-key', newId()).send(body));
+const update = (id: string, revision: number, body: object): Promise<Response> =>
+  Promise.resolve(
+    owner
+      .put(pathTo('party', { id }))
+      .set({ 'idempotency-key': newId(), 'if-match': `"${revision}"` })
+      .send(body),
+  );
+
+test('a party is kept with its plan and found by date with its people counted', async () => {
+  const input = inputWith();
+  const made = await create(input);
+  expect(made.status).toBe(201);
+  expect(made.body).toMatchObject({ revision: 1, peopleCount: 2, plan: input.plan });
+  const { body } = await owner.get(pathTo('party', { id: input.id })).expect(200);
+  expect((body as PartyAnswer).plan).toEqual(input.plan);
+  const list = (await owner.get('/api/parties').expect(200)).body as PartySummary[];
+  expect(list.find((one) => one.id === input.id)).toMatchObject({ peopleCount: 2, date: '2027-06-12' });
+  expect((await create(input)).status).toBe(409);
+});
+
+test('of two who change it at once one is kept, the other is shown what is there', async () => {
+  const input = inputWith();
+  await create(input);
+  const both = await Promise.all(
+    ['Cy', 'Dot'].map((name) => update(input.id, 1, { ...input, plan: planWith([name]) })),
+  );
+  expect(both.map((answer) => answer.status).sort()).toEqual([200, 409]);
+  const kept = both.find((answer) => answer.status === 200)!.body as PartyAnswer;
+  const refused = both.find((answer) => answer.status === 409)!.body as Problem;
+  expect(refused.code).toBe('stale');
+  expect(refused.current).toMatchObject({ revision: 2, plan: kept.plan });
+});
+
+test.each([
+  ['a zone that is none', { zone: 'Europe/Atlantis' }, 'plan'],
+  [
+    'a minute past two days',
+    { hands: [{ ...planWith([]).hands[0]!, arrives: 5000 }] },
+    'plan.hands.0.arrives',
+  ],
+  ['people twice', { guests: [...planWith(['Ada']).guests, ...planWith(['Ada']).guests] }, 'plan'],
+  ['something unknown', { nonsense: 1 }, 'plan.nonsense'],
+])('%s is refused beside its field and nothing is kept', async (_, change, path) => {
+  const input = inputWith();
+  const answer = await create({ ...input, plan: { ...input.plan, ...change } });
+  expect(answer.status).toBe(422);
+  expect((answer.body as Problem).fields?.map((field) => field.path)).toContain(path);
+  await owner.get(pathTo('party', { id: input.id })).expect(404);
+});
+
+test('another studio neither sees nor changes it', async () => {
+  const input = inputWith();
+  await create(input);
+  const stranger = await server.signedIn('stranger');
+  await stranger.get(pathTo('party', { id: input.id })).expect(404);
+  const { status } = await stranger
+    .put(pathTo('party', { id: input.id }))
+    .set({ 'idempotency-key': newId(), 'if-match': '"1"' })
+    .send({ ...input, name: 'Mine' });
+  expect(status).toBe(404);
+  expect((await owner.get(pathTo('party', { id: input.id }))).body).toMatchObject({
+    name: 'Brack wedding',
+    revision: 1,
+  });
+});
