@@ -23,6 +23,7 @@ import { CLIENTS, clientNamed, type DemoClient } from './clients';
 import { idFor } from './ids';
 import { lookNamed, LOOKS } from './looks';
 import { PALETTES } from './palettes';
+import { choirPlan, ferryPlan, galaPlan } from './parties';
 import { PRODUCTS, unitsOn } from './products';
 
 /** Demo sign-ins, printed by the start command. They are no secret and open nothing but the demo. */
@@ -351,6 +352,7 @@ export function demoStudio(today: string): StudioBundle {
         place: 'Pell Skerry lighthouse',
         notes:
           'The ferry leaves the river quay at 06:40 and cannot cross again before 15:10. Ceremony at 13:00 on the lamp gallery, wind likely. No shop on the island: pack spares.',
+        plan: ferryPlan(),
       },
       {
         id: idFor(`party ${guild.party}`),
@@ -358,6 +360,7 @@ export function demoStudio(today: string): StudioBundle {
         date: gala,
         place: 'Furnace Hall, Ostermouth',
         notes: 'Speeches from 19:30 under hot lamps, photographs before.',
+        plan: galaPlan(),
       },
       {
         id: idFor(`party ${choir.party}`),
@@ -365,6 +368,7 @@ export function demoStudio(today: string): StudioBundle {
         date: portraits,
         place: 'St Orrin’s loft',
         notes: 'Window light from the north; portraits every twenty minutes from 10:00.',
+        plan: choirPlan(),
       },
     ],
     visits: [
