@@ -26,6 +26,8 @@ function useRead<N extends ReadName>(
   return { data, error, retry: () => void mutate() };
 }
 
+/** Whether this installation waits to be set up. */
+export const useSetUpState = () => useRead('setUpState', {});
 export const useSession = () => useRead('session', {});
 /** Today, by the device's days unless the studio keeps to a zone. */
 export const useToday = () =>

@@ -26,6 +26,8 @@ export { LooksList } from './looks/LooksList';
 export { MakeLookScreen } from './looks/MakeLookScreen';
 export { PaletteScreen } from './palettes/PaletteScreen';
 export { PalettesScreen } from './palettes/PalettesScreen';
+export { NewPartyScreen } from './parties/NewPartyScreen';
+export { PartyScreen } from './parties/PartyScreen';
 export { ReadScreen } from './reading/ReadScreen';
 export { RepeatScreen } from './repeat/RepeatScreen';
 export { RulesScreen } from './review/RulesScreen';

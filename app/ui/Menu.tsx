@@ -11,28 +11,40 @@ export type MenuItem = {
 /** What is done rarely, behind one button. */
 export function Menu({ label, items }: { readonly label: string; readonly items: readonly MenuItem[] }) {
   const [open, setOpen] = useState(false);
-  const close = (): void => setOpen(false);
   return (
     <>
       <Button label={label} onPress={() => setOpen(true)}>
         ⋯
       </Button>
-      {open ? (
-        <Dialog title={label} onClose={close}>
-          {items.map(({ words, href, onPress }) => (
-            <Button
-              key={words}
-              href={href}
-              onPress={() => {
-                close();
-                onPress?.();
-              }}
-            >
-              {words}
-            </Button>
-          ))}
-        </Dialog>
-      ) : null}
+      {open ? <MenuDialog label={label} items={items} onClose={() => setOpen(false)} /> : null}
     </>
+  );
+}
+
+/** The same, opened by something else. */
+export function MenuDialog({
+  label,
+  items,
+  onClose,
+}: {
+  readonly label: string;
+  readonly items: readonly MenuItem[];
+  readonly onClose: () => void;
+}) {
+  return (
+    <Dialog title={label} onClose={onClose}>
+      {items.map(({ words, href, onPress }) => (
+        <Button
+          key={words}
+          href={href}
+          onPress={() => {
+            onClose();
+            onPress?.();
+          }}
+        >
+          {words}
+        </Button>
+      ))}
+    </Dialog>
   );
 }

@@ -9,7 +9,7 @@ export { FileButton } from './FileButton';
 export * from './icons';
 export { Column, Judged, Line, Rule, View } from './layout';
 export { LabField } from './LabField';
-export { Menu, type MenuItem } from './Menu';
+export { Menu, MenuDialog, type MenuItem } from './Menu';
 export { Progress } from './Progress';
 export { Row } from './Row';
 export { Screen } from './Screen';

@@ -1,16 +1,19 @@
 import type { fittingJobs } from './fittingJobs';
 import type { paintJobs } from './paintJobs';
+import type { planJobs } from './planJobs';
 import type { shadeJobs } from './shadeJobs';
 import { workerFor } from './rpc';
 
 /** Built by scripts/lib/workers.mjs: what they share is fetched once. */
-const started = (name: 'fit' | 'shade' | 'paint'): Worker =>
+const started = (name: 'fit' | 'shade' | 'paint' | 'plan'): Worker =>
   new Worker(`/workers/${name}.worker.js`, { type: 'module' });
 
 /** Fits looks, away from the page. */
 export const askFitting = workerFor<typeof fittingJobs>(() => started('fit'));
 /** Compares the kit with a skin. */
 export const askShades = workerFor<typeof shadeJobs>(() => started('shade'));
+/** Plans a party's day. */
+export const askPlan = workerFor<typeof planJobs>(() => started('plan'));
 /** Paints faces. */
 export const askPaint = workerFor<typeof paintJobs>(() => started('paint'));
 

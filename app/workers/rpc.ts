@@ -1,12 +1,13 @@
 import { interning } from './intern';
 
-/** Work a worker can be asked for, by name; the second argument is told how far it is, 0 to 1. */
+/** Work a worker can be asked for, by name; the second argument is told how far it is, 0 to 1, and the best so far. */
+type Progress = (share: number, soFar?: unknown) => void;
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- any job's own types; each caller sees them exactly
-export type Jobs = Readonly<Record<string, (request: any, progress: (share: number) => void) => unknown>>;
+export type Jobs = Readonly<Record<string, (request: any, progress: Progress) => unknown>>;
 
 type Asked = { readonly id: number; readonly kind: string; readonly request: unknown };
 type Said =
-  | { readonly id: number; readonly share: number }
+  | { readonly id: number; readonly share: number; readonly soFar?: unknown }
   | { readonly id: number; readonly answer: unknown }
   | { readonly id: number; readonly error: string };
 
@@ -22,10 +23,10 @@ export function serveJobs(jobs: Jobs): void {
   self.onmessage = async ({ data: { id, kind, request } }: MessageEvent<Asked>) => {
     const say = (said: Said): void => self.postMessage(said);
     let told = 0;
-    const progress = (share: number): void => {
-      if (share - told < TELL_EVERY) return;
+    const progress = (share: number, soFar?: unknown): void => {
+      if (share - told < TELL_EVERY && soFar === undefined) return;
       told = share;
-      say({ id, share });
+      say({ id, share, soFar });
     };
     try {
       say({ id, answer: await jobs[kind]!(known(request), progress) });
@@ -35,11 +36,15 @@ export function serveJobs(jobs: Jobs): void {
   };
 }
 
-export type AskOptions = { readonly onProgress?: (share: number) => void; readonly signal?: AbortSignal };
+export type AskOptions<Answer> = {
+  /** How far it is, and the best so far where the work tells it. */
+  readonly onProgress?: (share: number, soFar?: Answer) => void;
+  readonly signal?: AbortSignal;
+};
 export type Ask<J extends Jobs> = <K extends keyof J & string>(
   kind: K,
   request: Parameters<J[K]>[0],
-  options?: AskOptions,
+  options?: AskOptions<Awaited<ReturnType<J[K]>>>,
 ) => Promise<Awaited<ReturnType<J[K]>>>;
 
 /** Thrown when whoever asked has stopped the work. */
@@ -53,7 +58,7 @@ export function workerFor<J extends Jobs>(start: () => Worker): Ask<J> {
   type Waiting = {
     readonly resolve: (answer: never) => void;
     readonly reject: (error: Error) => void;
-    readonly onProgress?: (share: number) => void;
+    readonly onProgress?: (share: number, soFar?: never) => void;
   };
   let worker: Worker | null = null;
   let lastId = 0;
@@ -70,7 +75,8 @@ export function workerFor<J extends Jobs>(start: () => Worker): Ask<J> {
     worker.onmessage = ({ data }: MessageEvent<Said>) => {
       const job = waiting.get(data.id);
       if (!job) return;
-      if ('share' in data) return job.onProgress?.(data.share);
+      // Of the same type as what it answers in the end.
+      if ('share' in data) return job.onProgress?.(data.share, data.soFar as never);
       waiting.delete(data.id);
       if ('error' in data) job.reject(new Error(data.error));
       // What a job answers is what it was declared to answer: the message in between cannot say so.

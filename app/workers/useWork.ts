@@ -4,10 +4,13 @@ import { Stopped, type Ask, type Jobs } from './rpc';
 export type Work<T> = {
   /** The newest answer; the one before stays until the next is there. */
   readonly answer: T | null;
+  /** Whether it answers what is asked now, if only so far. */
+  readonly fresh: boolean;
   readonly error: string | null;
   readonly busy: boolean;
   /** How far it is, 0 to 1. */
   readonly share: number;
+  /** Given up by hand: the answer is the best until then, if the work told one. */
   readonly stopped: boolean;
   readonly stop: () => void;
   readonly again: () => void;
@@ -17,6 +20,8 @@ export type Work<T> = {
 const SETTLE_MS = 120;
 type State<T> = {
   readonly answer: T | null;
+  /** What it answers. */
+  readonly to: unknown;
   readonly error: string | null;
   readonly busy: boolean;
   readonly share: number;
@@ -35,6 +40,7 @@ export function useWork<J extends Jobs, K extends keyof J & string>(
   type Answer = Awaited<ReturnType<J[K]>>;
   const [state, setState] = useState<State<Answer>>({
     answer: null,
+    to: null,
     error: null,
     busy: false,
     share: 0,
@@ -49,12 +55,18 @@ export function useWork<J extends Jobs, K extends keyof J & string>(
     const timer = setTimeout(() => {
       setAbort(controller);
       setState((s) => ({ ...s, busy: true, share: 0, stopped: false, error: null }));
-      const onProgress = (share: number): void => void (current && setState((s) => ({ ...s, share })));
+      const onProgress = (share: number, soFar?: Answer): void =>
+        void (
+          current &&
+          setState((s) => ({ ...s, share, ...(soFar === undefined ? {} : { answer: soFar, to: request }) }))
+        );
       ask(kind, request, { onProgress, signal: controller.signal }).then(
         // Drawn when there is time for it: what is being done meanwhile is not held up.
         (answer) =>
           current &&
-          startTransition(() => setState({ answer, error: null, busy: false, share: 1, stopped: false })),
+          startTransition(() =>
+            setState({ answer, to: request, error: null, busy: false, share: 1, stopped: false }),
+          ),
         (error: unknown) => {
           if (!current) return;
           const stopped = error instanceof Stopped;
@@ -72,5 +84,11 @@ export function useWork<J extends Jobs, K extends keyof J & string>(
       clearTimeout(timer);
     };
   }, [ask, kind, request, round]);
-  return { ...state, stop: () => abort?.abort(), again: () => setRound((r) => r + 1) };
+  const { to, ...told } = state;
+  return {
+    ...told,
+    fresh: request !== null && to === request,
+    stop: () => abort?.abort(),
+    again: () => setRound((r) => r + 1),
+  };
 }

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { PartyScreen } from '../../features/parties/PartyScreen';
+import { fromWork } from '../../features/frame/fromWork';
+
+const PartyScreen = fromWork((work) => work.PartyScreen);
 
 export default function PartyScreenRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

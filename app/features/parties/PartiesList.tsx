@@ -1,6 +1,6 @@
 import { usePathname } from 'expo-router';
 import { useParties } from '../../data/hooks';
-import { Column, Empty, Ready, Row, Screen } from '../../ui';
+import { Button, Column, Empty, Ready, Row, Screen } from '../../ui';
 import { dayAndDistance } from '../words/dates';
 
 /** Parties by date. */
@@ -8,7 +8,14 @@ export function PartiesList() {
   const parties = useParties();
   const path = usePathname();
   return (
-    <Screen title="Parties">
+    <Screen
+      title="Parties"
+      foot={
+        <Button kind="main" href="/parties/new">
+          New party
+        </Button>
+      }
+    >
       <Ready remote={parties}>
         {(list) =>
           list.length === 0 ? (

@@ -10,7 +10,7 @@ import { watchNetwork } from '../../data/outbox';
 import { Failed, Loading, View } from '../../ui';
 import { Frame } from '../frame/Frame';
 import { tellDaysIn } from '../words/dates';
-import { SignInScreen } from './SignInScreen';
+import { Door } from './Door';
 
 /** Nothing of a studio is shown before someone of it has signed in. */
 export function SessionGate({ children }: { readonly children: ReactNode }) {
@@ -32,7 +32,7 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
         .then(() => mutate(() => true, undefined, { revalidate: false }))
         .then(() => mutate(pathTo('session'), answer, { revalidate: false }));
     };
-    return <SignInScreen onSignedIn={enter} />;
+    return <Door onSignedIn={enter} />;
   }
   if (session.data) return <Frame bare={path.endsWith('/chair')}>{children}</Frame>;
   return (

@@ -8,6 +8,7 @@ import { forgetWhatWasRead } from '../../data/offline';
 import { Body, Button, Choice, Column, Ready, Rule, Screen, Subheading } from '../../ui';
 import { chooseGround, useGround } from '../face/ground';
 import { chooseKeysOn, useKeysOn } from '../frame/keysOn';
+import { ChangePassword } from './ChangePassword';
 import { StudioSchools } from './StudioSchools';
 import { StudioZone } from './StudioZone';
 import { THEME_CHOICES, useThemeChoice } from './theme';
@@ -38,6 +39,7 @@ export function SettingsScreen() {
               <Body>{`${who.name}, ${who.role}`}</Body>
               <Body color="$inkSoft">{who.email}</Body>
             </Column>
+            <ChangePassword />
             <Rule />
             <Choice
               label="Light or dark"

@@ -1,0 +1,155 @@
+import { useState } from 'react';
+import {
+  Body,
+  Button,
+  Choice,
+  Column,
+  Empty,
+  Label,
+  Line,
+  Progress,
+  Subheading,
+  useRoomy,
+  View,
+} from '../../ui';
+import { DayBoard } from './DayBoard';
+import { groupsOf, proofWords, sureWords, VIEWS, type View as ViewOf } from './partyView';
+import { useDay } from './useDay';
+import { saveCalendar } from './saveCalendar';
+import type { PartyWork } from './usePartyPlan';
+import { VisitMenu } from './VisitMenu';
+import { WhyPanel } from './WhyPanel';
+
+const VIEW_WORDS: Readonly<Record<ViewOf, string>> = {
+  hands: 'by hands',
+  chair: 'by chair',
+  person: 'by person',
+};
+
+/** From so many mornings in time on, a calmer timetable is not offered. */
+const CALM_ENOUGH = 0.9;
+
+/** The timetable: found, judged, changed, held, kept. */
+export function DayPanel({ work }: { readonly work: PartyWork }) {
+  const day = useDay(work);
+  const roomy = useRoomy();
+  const [view, setView] = useState<ViewOf>('hands');
+  const { plan, shown, judged, planning, replanning, wrong } = day;
+  if (plan.guests.length === 0)
+    return (
+      <Empty
+        title="Nobody to plan for"
+        words="Add the people first: who, by when, and how long each takes."
+      />
+    );
+  const late = judged ? plan.guests.filter((guest) => (judged.people[guest.id]?.lateMinutes ?? 0) > 0) : [];
+  const busy = planning.busy || replanning.busy || day.calming.busy;
+  return (
+    <Column gap="$3">
+      {wrong.map((one) => (
+        <Body key={one} role="alert" color="$madder">{`▲ ${one}`}</Body>
+      ))}
+      {planning.busy ? (
+        <Progress words="Looking for the best timetable" share={planning.share} onStop={planning.stop} />
+      ) : day.calming.busy ? (
+        <Progress words="Looking for a calmer one" share={day.calming.share} onStop={day.calming.stop} />
+      ) : replanning.busy ? (
+        <Progress words="Planning the rest" share={replanning.share} onStop={replanning.stop} />
+      ) : (
+        <Line>
+          <Button kind={shown ? 'quiet' : 'main'} disabled={wrong.length > 0} onPress={day.find}>
+            {shown ? 'Plan the day again' : 'Plan the day'}
+          </Button>
+          {shown && day.changed ? (
+            <>
+              <Button kind="main" disabled={work.busy} onPress={() => void day.keep()}>
+                Keep this timetable
+              </Button>
+              <Button onPress={day.planAround}>Plan the rest around it</Button>
+              <Button onPress={day.discard}>As it was</Button>
+            </>
+          ) : null}
+        </Line>
+      )}
+      {[planning.error, replanning.error, day.calming.error, work.failure].map((words) =>
+        words ? <Body key={words} role="alert" color="$madder">{`▲ ${words}`}</Body> : null,
+      )}
+      {day.stuck ? (
+        <Body role="alert" color="$madder">
+          ▲ Around what is held there is no timetable. Let go of something, or move it.
+        </Body>
+      ) : null}
+      {day.unplaced.length > 0 ? (
+        <Body role="alert" color="$madder">
+          {`▲ There is no place at all for ${day.unplaced.map((id) => plan.guests.find((guest) => guest.id === id)?.name ?? id).join(', ')}: nobody who may has the time.`}
+        </Body>
+      ) : null}
+      {shown && judged ? (
+        <Column gap="$1" aria-live="polite">
+          {judged.conflicts.slice(0, 8).map((conflict) => (
+            <Body key={conflict.message + conflict.about.join()} color="$madder">
+              {`▲ ${conflict.message}`}
+            </Body>
+          ))}
+          {judged.conflicts.length === 0 ? <Body>{proofWords(judged.objective, shown)}</Body> : null}
+          {late.map((guest) => (
+            <Body
+              key={guest.id}
+              color="$madder"
+            >{`▲ ${guest.name} is ready ${judged.people[guest.id]!.lateMinutes} min late`}</Body>
+          ))}
+          {day.sure ? <Body>{sureWords(day.sure)}</Body> : null}
+        </Column>
+      ) : null}
+      {day.sure && late.length === 0 && !busy && !day.calmed && day.sure.all.share < CALM_ENOUGH ? (
+        <Line>
+          <Button onPress={day.askCalm}>Make it calmer</Button>
+        </Line>
+      ) : null}
+      {late.length > 0 && !busy && !day.why ? (
+        <Button onPress={day.askWhy}>Why, and what would help</Button>
+      ) : null}
+      {day.why ? <WhyPanel why={day.why} busy={work.busy} onTake={(way) => void day.take(way)} /> : null}
+      {shown ? (
+        <>
+          {roomy ? <DayBoard day={day} /> : null}
+          <Choice
+            label="Shown"
+            options={VIEWS}
+            words={VIEW_WORDS}
+            chosen={[view]}
+            onChange={([one]) => one && setView(one)}
+          />
+          {work.plan.timetable && !day.changed ? (
+            <Line>
+              <Button onPress={() => saveCalendar(work.party, work.plan)}>Calendar file</Button>
+            </Line>
+          ) : null}
+          {groupsOf(plan, shown, view).map((group) => (
+            <Column key={group.id} gap={0}>
+              <Subheading>{group.title}</Subheading>
+              <Label>{group.detail}</Label>
+              {group.rows.length === 0 ? <Label>Nothing to do.</Label> : null}
+              {group.rows.map((row) => (
+                <Line
+                  key={row.key}
+                  flexWrap="nowrap"
+                  gap="$3"
+                  minHeight={56}
+                  borderBottomWidth={1}
+                  borderBottomColor="$line"
+                >
+                  <View flex={1}>
+                    <Body>{`${row.late ? '▲ ' : ''}${row.held ? '■ ' : ''}${row.words}`}</Body>
+                    <Label>{`${row.time}${row.held ? ', held' : ''}${row.late ? ', ready too late' : ''}`}</Label>
+                  </View>
+                  <VisitMenu visit={row.visit} title={`${row.words}, ${row.time}`} day={day} />
+                </Line>
+              ))}
+            </Column>
+          ))}
+        </>
+      ) : null}
+    </Column>
+  );
+}

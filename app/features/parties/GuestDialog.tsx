@@ -1,0 +1,139 @@
+import { useState } from 'react';
+import { GUEST_ROLES, type Guest, type PartyPlan } from '@toile/core';
+import { Body, Button, Choice, Dialog, Field, Stepper, Switch } from '../../ui';
+import { minutesOf, timeOf } from './partyView';
+
+export const ROLE_WORDS: Readonly<Record<Guest['role'], string>> = {
+  star: 'whose day it is',
+  close: 'needed first',
+  attendant: 'attendant',
+  guest: 'guest',
+  child: 'child',
+};
+
+type GuestDialogProps = {
+  readonly guest: Guest;
+  readonly plan: PartyPlan;
+  readonly busy: boolean;
+  readonly failure: string | null;
+  readonly onKeep: (guest: Guest) => void;
+  readonly onRemove: () => void;
+  readonly onClose: () => void;
+};
+
+/** One person of a party: who, by when, how long, by whom. */
+export function GuestDialog({ guest, plan, busy, failure, onKeep, onRemove, onClose }: GuestDialogProps) {
+  const [value, setValue] = useState(guest);
+  const [times, setTimes] = useState({ from: timeOf(guest.from), readyBy: timeOf(guest.readyBy) });
+  const [tried, setTried] = useState(false);
+  const set = (change: Partial<Guest>): void => setValue((v) => ({ ...v, ...change }));
+  const from = minutesOf(times.from);
+  const readyBy = minutesOf(times.readyBy);
+  const wrong = {
+    name: value.name.trim() === '' ? 'Write a name' : undefined,
+    from: from === null ? 'A time, as 09:20' : undefined,
+    readyBy:
+      readyBy === null
+        ? 'A time, as 11:30'
+        : from !== null && readyBy <= from
+          ? `Later than ${times.from}, when ${value.name || 'this person'} comes`
+          : undefined,
+  };
+  const nothing = value.faceMinutes === 0 && value.hairMinutes === null;
+  const artists = plan.hands.filter((hands) => hands.does === 'makeup');
+  const keep = (): void => {
+    setTried(true);
+    if (from === null || readyBy === null || wrong.name || wrong.readyBy || nothing) return;
+    onKeep({ ...value, name: value.name.trim(), from, readyBy });
+  };
+  return (
+    <Dialog title={guest.name === '' ? 'Add a person' : guest.name} onClose={onClose}>
+      <Field
+        label="Name"
+        value={value.name}
+        onChange={(name) => set({ name })}
+        error={tried ? wrong.name : undefined}
+        autoFocus={guest.name === ''}
+      />
+      <Choice
+        label="Role"
+        options={GUEST_ROLES}
+        words={ROLE_WORDS}
+        chosen={[value.role]}
+        onChange={([role]) => role && set({ role })}
+      />
+      <Field
+        label="There from"
+        keyboard="time"
+        value={times.from}
+        onChange={(text) => setTimes((t) => ({ ...t, from: text }))}
+        error={tried ? wrong.from : undefined}
+      />
+      <Field
+        label="Ready by"
+        keyboard="time"
+        value={times.readyBy}
+        onChange={(text) => setTimes((t) => ({ ...t, readyBy: text }))}
+        error={tried ? wrong.readyBy : undefined}
+      />
+      <Stepper
+        label="Face"
+        unit="min"
+        value={value.faceMinutes}
+        minimum={0}
+        maximum={180}
+        step={5}
+        onChange={(faceMinutes) => set({ faceMinutes })}
+      />
+      <Switch
+        label="Hair too"
+        on={value.hairMinutes !== null}
+        onToggle={() => set({ hairMinutes: value.hairMinutes === null ? 40 : null })}
+      />
+      {value.hairMinutes === null ? null : (
+        <Stepper
+          label="Hair"
+          unit="min"
+          value={value.hairMinutes}
+          minimum={5}
+          maximum={180}
+          step={5}
+          onChange={(hairMinutes) => set({ hairMinutes })}
+        />
+      )}
+      {artists.length > 1 ? (
+        <Choice
+          label="Face by"
+          options={['any', ...artists.map((hands) => hands.id)]}
+          words={{ any: 'anyone', ...Object.fromEntries(artists.map((hands) => [hands.id, hands.name])) }}
+          chosen={[value.only ?? 'any']}
+          onChange={([only]) => only && set({ only: only === 'any' ? null : only })}
+        />
+      ) : null}
+      <Switch
+        label="A lighter look would do, if need be"
+        on={value.lighterMinutes !== null}
+        onToggle={() =>
+          set({
+            lighterMinutes:
+              value.lighterMinutes === null ? Math.max(10, Math.round(value.faceMinutes * 0.6)) : null,
+          })
+        }
+      />
+      {tried && nothing ? (
+        <Body role="alert" color="$madder">
+          ▲ Neither face nor hair: give one of them some minutes, or take this person off the list.
+        </Body>
+      ) : null}
+      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+      <Button kind="main" disabled={busy} onPress={keep}>
+        Keep
+      </Button>
+      {guest.name === '' ? null : (
+        <Button kind="stop" disabled={busy} onPress={onRemove}>
+          Take off the list
+        </Button>
+      )}
+    </Dialog>
+  );
+}

@@ -1,0 +1,54 @@
+import { useState } from 'react';
+import { guestsFromText, type PastedGuest } from '@toile/core';
+import { Body, Button, Dialog, Field, Label } from '../../ui';
+
+/** People out of a pasted list: those understood are added, the other lines stay to be put right. */
+export function PasteDialog({
+  onList,
+  busy,
+  failure,
+  onAdd,
+  onClose,
+}: {
+  /** Who is on the list already. */ readonly onList: readonly string[];
+  readonly busy: boolean;
+  readonly failure: string | null;
+  /** Whether they were kept. */ readonly onAdd: (guests: readonly PastedGuest[]) => Promise<boolean>;
+  readonly onClose: () => void;
+}) {
+  const [text, setText] = useState('');
+  const { guests, problems } = guestsFromText(text, onList);
+  const add = async (): Promise<void> => {
+    if (!(await onAdd(guests))) return;
+    if (problems.length === 0) onClose();
+    else setText(problems.map((problem) => problem.text).join('\n'));
+  };
+  return (
+    <Dialog title="Paste a list" onClose={onClose}>
+      <Field
+        label="People, one a line"
+        lines={8}
+        value={text}
+        onChange={setText}
+        hint="Ada Morrow, bride, 12:30, hair 50, face 60"
+        autoFocus
+      />
+      <Label aria-live="polite">
+        {text.trim() === ''
+          ? 'A name, then a role, a time to be ready by and minutes, in any order.'
+          : `${guests.length} understood${problems.length > 0 ? `, ${problems.length} not` : ''}.`}
+      </Label>
+      {problems.slice(0, 6).map((problem) => (
+        <Body
+          key={problem.line}
+          color="$madder"
+          role="alert"
+        >{`▲ Line ${problem.line}: ${problem.message}`}</Body>
+      ))}
+      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+      <Button kind="main" disabled={busy || guests.length === 0} onPress={() => void add()}>
+        {guests.length === 1 ? 'Add 1 person' : `Add ${guests.length} people`}
+      </Button>
+    </Dialog>
+  );
+}

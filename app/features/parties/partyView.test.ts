@@ -1,0 +1,99 @@
+import { newGuest, newPlan, planDay, dayOfPlan, type PartyPlan } from '@toile/core';
+import { groupsOf, minutesOf, moved, planOf, proofWords, tellWords, timeOf, timetableOf } from './partyView';
+
+const begin = { place: 'Quay House', zone: 'Europe/Lisbon', artist: 'Runa' };
+const blank = newPlan('morning', begin);
+const guest = (id: string, name: string, hairMinutes: number | null) =>
+  newGuest(id, { name, role: 'guest', readyBy: 690, faceMinutes: 35, hairMinutes }, blank);
+const plan: PartyPlan = { ...blank, guests: [guest('a', 'Ada Morrow', 40), guest('b', 'Be Lund', null)] };
+const answer = planDay(dayOfPlan({ id: 'p', date: '2031-06-14' }, plan), { work: 60 });
+const timetable = timetableOf(answer);
+
+test.each([
+  ['09:05', 545],
+  ['24:00', null],
+  ['', null],
+  ['9:05', null],
+])('a field gives %s as %s', (time, minutes) => {
+  expect(minutesOf(time)).toBe(minutes);
+  if (minutes !== null) expect(timeOf(minutes)).toBe(time);
+});
+
+test('every visit stands once under who works, once under whom, and chairs hold theirs', () => {
+  for (const view of ['hands', 'person', 'chair'] as const) {
+    const keys = groupsOf(plan, timetable, view).flatMap((group) => group.rows.map((row) => row.key));
+    expect([...keys].sort()).toEqual(timetable.visits.map((visit) => `${visit.of} ${visit.task}`).sort());
+  }
+});
+
+test('a guest is told when to come, five minutes before, where, and how', () => {
+  const first = timetable.visits.filter((visit) => visit.of === 'a').sort((x, y) => x.start - y.start)[0]!;
+  const words = tellWords(plan, plan.guests[0]!, timetable.visits);
+  expect(words).toContain(`Come at ${timeOf(first.start - 5)} at `);
+  expect(words).toContain('ready by 11:30');
+  expect(tellWords(plan, plan.guests[0]!, [])).toBe('nothing planned');
+});
+
+test('how good it is, is said no surer than it is known', () => {
+  const known = (boundLate: number, boundCost: number, proven: boolean) => ({ boundLate, boundCost, proven });
+  expect(proofWords({ late: 0, cost: 100 }, known(0, 100, true))).toBe(
+    'Proven: there is no better timetable.',
+  );
+  expect(proofWords({ late: 0, cost: 100 }, known(0, 95, false))).toContain('at most 5 %');
+  expect(proofWords({ late: 0, cost: 100 }, known(0, 0, false))).toBe('Everybody in time.');
+  expect(proofWords({ late: 12, cost: 0 }, known(12, 0, true))).toContain(
+    'proven: in all it cannot be less late',
+  );
+  expect(proofWords({ late: 12, cost: 0 }, known(12, 0, false))).toContain(
+    'proven: in all it cannot be less late',
+  );
+  expect(proofWords({ late: 12, cost: 0 }, known(5, 0, false))).toContain(
+    'a little less late may be possible',
+  );
+  expect(proofWords({ late: 12, cost: 0 }, known(0, 0, false))).toBe(
+    'Somebody is late in the best timetable found so far.',
+  );
+  expect(proofWords({ late: 0, cost: 1000 }, known(0, 998, false))).toContain('hardly a better timetable');
+});
+
+test('a visit moved by hand takes the proof with it', () => {
+  const visit = timetable.visits[0]!;
+  const after = moved({ ...timetable, proven: true }, `${visit.of} ${visit.task}`, {
+    start: visit.start + 5,
+  });
+  expect(after.proven).toBe(false);
+  expect(after.visits[0]!.start).toBe(visit.start + 5);
+  expect(after.visits.slice(1)).toEqual(timetable.visits.slice(1));
+});
+
+test('a party without a plan begins with those who have a visit', () => {
+  const made = planOf(
+    {
+      id: 'p',
+      revision: 1,
+      name: 'Gala',
+      date: '2031-06-14',
+      place: 'Hall',
+      notes: '',
+      peopleCount: 1,
+      plan: null,
+      visits: [
+        {
+          id: 'v',
+          clientId: 'c',
+          clientName: 'Cy Orr',
+          kind: 'gala',
+          date: '2031-06-14',
+          startsAt: '17:00',
+          readyBy: '18:30',
+          place: 'Hall',
+          partyId: 'p',
+          chartId: null,
+        },
+      ],
+    },
+    'Runa',
+    'UTC',
+  );
+  expect(made.guests.map((one) => [one.name, one.clientId, one.readyBy])).toEqual([['Cy Orr', 'c', 1110]]);
+});

@@ -1,0 +1,188 @@
+import {
+  clock,
+  COME_BEFORE_MINUTES,
+  newGuest,
+  newPlan,
+  visitKey,
+  type DayAnswer,
+  type Guest,
+  type Objective,
+  type PartyPlan,
+  type Simulated,
+  type Visit,
+} from '@toile/core';
+import type { PartyAnswer, PartyInput } from '@toile/contract';
+
+/** The timetable that is looked at: the kept one, one just found, or one being changed by hand. */
+export type Timetable = NonNullable<PartyPlan['timetable']>;
+
+export const timeOf = (minute: number): string => clock(minute);
+/** A time as a field gives it, in minutes of the day; null while it is none. */
+export function minutesOf(time: string): number | null {
+  const match = /^([01]\d|2[0-3]):([0-5]\d)$/.exec(time);
+  return match ? Number(match[1]) * 60 + Number(match[2]) : null;
+}
+
+/** The plan of a party; where nobody has said yet, one made of its visits. */
+export function planOf(party: PartyAnswer, artist: string, zone: string): PartyPlan {
+  if (party.plan) return party.plan;
+  const plan = newPlan('morning', { place: party.place, zone, artist });
+  const guests = party.visits.map((visit): Guest => {
+    const readyBy = minutesOf(visit.readyBy ?? '');
+    const said = {
+      name: visit.clientName,
+      role: 'guest',
+      readyBy,
+      faceMinutes: null,
+      hairMinutes: null,
+    } as const;
+    return { ...newGuest(visit.id, said, plan), clientId: visit.clientId, chartId: visit.chartId };
+  });
+  return { ...plan, guests };
+}
+
+export function bodyOf({ id, name, date, place, notes }: PartyAnswer, plan: PartyPlan): PartyInput {
+  return { id, name, date, place, notes, plan };
+}
+
+export function timetableOf({ ways, visits, proof }: DayAnswer): Timetable {
+  return {
+    ways: { ...ways },
+    visits: visits.map((visit) => ({ ...visit })),
+    boundLate: proof.bound.late,
+    boundCost: proof.bound.cost,
+    proven: proof.proven,
+  };
+}
+
+/** How good a timetable is known to be. Who is late, and by how much, is told beside it. */
+export function proofWords(
+  { late, cost }: Objective,
+  { boundLate, boundCost, proven }: Pick<Timetable, 'boundLate' | 'boundCost' | 'proven'>,
+): string {
+  if (late > 0) {
+    if (proven || boundLate >= late)
+      return 'Not everybody can be in time, and proven: in all it cannot be less late.';
+    return boundLate > 0
+      ? 'Not everybody can be in time; a little less late may be possible.'
+      : 'Somebody is late in the best timetable found so far.';
+  }
+  if (proven) return 'Proven: there is no better timetable.';
+  // Changed by hand, or made calmer: nobody has looked for what would be cheaper.
+  if (boundCost === 0) return cost === 0 ? 'There is no better timetable.' : 'Everybody in time.';
+  const share = Math.round((100 * Math.max(0, cost - boundCost)) / cost);
+  return share <= 0
+    ? 'Everybody in time, and there is hardly a better timetable.'
+    : `Everybody in time. A better timetable could save at most ${share} % of the waiting and haste.`;
+}
+
+/** How sure it is, in words: of a hundred such mornings. */
+export function sureWords(sure: Simulated): string {
+  const of100 = (share: number): number => Math.round(100 * share);
+  return `Of 100 such mornings ${of100(sure.all.share)} have everybody in time (${of100(sure.all.low)} to ${of100(sure.all.high)}).`;
+}
+
+export type Row = {
+  readonly key: string;
+  readonly visit: Visit;
+  readonly time: string;
+  readonly words: string;
+  readonly late: boolean;
+  readonly held: boolean;
+};
+export type Group = {
+  readonly id: string;
+  readonly title: string;
+  readonly detail: string;
+  readonly rows: readonly Row[];
+};
+export const VIEWS = ['hands', 'chair', 'person'] as const;
+export type View = (typeof VIEWS)[number];
+
+const nameIn = (list: readonly { readonly id: string; readonly name: string }[], id: string): string =>
+  list.find((one) => one.id === id)?.name ?? id;
+
+/** The visits of a timetable by who works, where, or on whom. */
+export function groupsOf(plan: PartyPlan, { visits }: Pick<Timetable, 'visits'>, view: View): Group[] {
+  const sorted = [...visits].sort((a, b) => a.start - b.start);
+  const guestOf = (visit: Visit): Guest | undefined => plan.guests.find((guest) => guest.id === visit.of);
+  const what = (visit: Visit): string =>
+    visit.task.endsWith('.hair') ? 'hair' : visit.task.endsWith('.face') ? 'face' : 'touch-ups';
+  const who = (visit: Visit): string => guestOf(visit)?.name ?? 'Everyone';
+  const by = (visit: Visit): string => nameIn(plan.hands, visit.worker);
+  const where = (visit: Visit): string => (visit.chair === null ? '' : nameIn(plan.chairs, visit.chair));
+  const readyOf = (guest: Guest): number =>
+    Math.max(
+      0,
+      ...sorted.filter((visit) => visit.of === guest.id).map((visit) => visit.start + visit.minutes),
+    );
+  const row = (visit: Visit, words: readonly string[]): Row => {
+    const guest = guestOf(visit);
+    return {
+      key: visitKey(visit.of, visit.task),
+      visit,
+      time: `${timeOf(visit.start)} to ${timeOf(visit.start + visit.minutes)}`,
+      words: words.filter((word) => word !== '').join(', '),
+      late: guest !== undefined && readyOf(guest) > guest.readyBy,
+      held: plan.held.some((pin) => pin.of === visit.of && pin.task === visit.task),
+    };
+  };
+  if (view === 'hands')
+    return plan.hands.map((hands) => ({
+      id: hands.id,
+      title: hands.name,
+      detail: `there at ${timeOf(hands.arrives)}, ready ${timeOf(hands.arrives + hands.setUp)}`,
+      rows: sorted
+        .filter((v) => v.worker === hands.id)
+        .map((v) => row(v, [`${who(v)}, ${what(v)}`, where(v)])),
+    }));
+  if (view === 'chair')
+    return plan.chairs.map((chair) => ({
+      id: chair.id,
+      title: chair.name,
+      detail: nameIn(plan.places, chair.place),
+      rows: sorted.filter((v) => v.chair === chair.id).map((v) => row(v, [`${who(v)}, ${what(v)}`, by(v)])),
+    }));
+  return plan.guests.map((guest) => ({
+    id: guest.id,
+    title: guest.name,
+    detail: tellWords(plan, guest, sorted),
+    rows: sorted.filter((v) => v.of === guest.id).map((v) => row(v, [what(v), by(v), where(v)])),
+  }));
+}
+
+/** What a guest is told: when and where to come, and how. */
+export function tellWords(plan: PartyPlan, guest: Guest, visits: readonly Visit[]): string {
+  const [first] = visits.filter((visit) => visit.of === guest.id).sort((a, b) => a.start - b.start);
+  if (!first) return 'nothing planned';
+  const chair = first.chair === null ? '' : ` at ${nameIn(plan.chairs, first.chair)}`;
+  return `Come at ${timeOf(first.start - COME_BEFORE_MINUTES)}${chair}, ready by ${timeOf(guest.readyBy)}. Clean face, no oil, a top that opens in front.`;
+}
+
+/** A timetable nobody has proven, to be shown. */
+export function unproven(
+  found: { readonly ways: Readonly<Record<string, string>>; readonly visits: readonly Visit[] } | null,
+): Timetable | null {
+  return (
+    found && {
+      ways: { ...found.ways },
+      visits: found.visits.map((visit) => ({ ...visit })),
+      boundLate: 0,
+      boundCost: 0,
+      proven: false,
+    }
+  );
+}
+
+/** A timetable with one visit elsewhere: no proof any more. */
+export function moved(timetable: Timetable, key: string, change: Partial<Visit>): Timetable {
+  return {
+    ...timetable,
+    proven: false,
+    boundLate: 0,
+    boundCost: 0,
+    visits: timetable.visits.map((visit) =>
+      visitKey(visit.of, visit.task) === key ? { ...visit, ...change } : visit,
+    ),
+  };
+}

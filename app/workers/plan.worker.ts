@@ -1,0 +1,4 @@
+import { planJobs } from './planJobs';
+import { serveJobs } from './rpc';
+
+serveJobs(planJobs);

@@ -1,0 +1,75 @@
+import {
+  calmDay,
+  explainDay,
+  Planning,
+  replanDay,
+  simulateDay,
+  waysOut,
+  type DayAnswer,
+  type DayChange,
+  type Explained,
+  type PartyDay,
+  type Replanned,
+  type Simulated,
+  type Slacked,
+} from '@toile/core';
+
+/** A way out as it may be sent: in words and as what is changed. */
+export type Offered = {
+  readonly words: string;
+  readonly changes: readonly DayChange[];
+  readonly price: number;
+};
+export type Reasons = { readonly explained: Explained; readonly ways: readonly Offered[] };
+
+type Timed = { readonly ways: Readonly<Record<string, string>>; readonly visits: DayAnswer['visits'] };
+type Progress<T> = (share: number, soFar?: T) => void;
+
+/** How long a timetable is looked for, ms: twelve people are mostly proven in two seconds. */
+const LIMIT_MS = { few: 4000, many: 12_000 } as const;
+const TELL_MS = 200;
+const MORNINGS = 2000;
+/** Points a weighted minute late to expect is worth where calm is asked for. */
+const CALM = 100;
+
+export const planJobs = {
+  /** Plans a day; what is best so far is told on the way. */
+  plan: ({ day }: { readonly day: PartyDay }, progress: Progress<DayAnswer>): DayAnswer => {
+    const limit = day.people.length <= 12 ? LIMIT_MS.few : LIMIT_MS.many;
+    const planning = new Planning(day, 1, false);
+    const begun = performance.now();
+    let told = begun;
+    for (const _ of planning.steps()) {
+      planning.work++;
+      const now = performance.now();
+      if (now - begun > limit) break;
+      if (now - told < TELL_MS) continue;
+      told = now;
+      progress((now - begun) / limit, planning.answer());
+    }
+    return planning.answer();
+  },
+  /** Why somebody would be late, and what would help. */
+  explain: ({ day }: { readonly day: PartyDay }, progress: Progress<Reasons>): Reasons => {
+    const explained = explainDay(day);
+    const ways: Offered[] = [];
+    progress(0.3, { explained, ways });
+    for (const { words, changes, price } of waysOut(day)) {
+      ways.push({ words, changes, price });
+      ways.sort((a, b) => a.price - b.price);
+      progress(0.3 + 0.7 * (ways.length / (ways.length + 3)), { explained, ways: [...ways] });
+    }
+    return { explained, ways };
+  },
+  /** The rest planned again around what is held, with few changes. */
+  replan: ({ day, timetable }: { readonly day: PartyDay; readonly timetable: Timed }): Replanned | null =>
+    replanDay(day, timetable).repair,
+  /** How sure a timetable is as it stands. */
+  sure: ({ day, timetable }: { readonly day: PartyDay; readonly timetable: Timed }): Simulated =>
+    simulateDay(day, timetable, { mornings: MORNINGS }),
+  /** A timetable that bears a slow morning. */
+  calm: (
+    { day, timetable }: { readonly day: PartyDay; readonly timetable: Timed },
+    progress: (share: number) => void,
+  ): Slacked => calmDay(day, timetable, { lateWorth: CALM, onProgress: progress }),
+};
