@@ -1,19 +1,20 @@
 // npm start: installs what is missing, starts the database, builds, loads the demo, serves, and stops
-// cleanly. npm run dev (--dev): the same with the app and the server reloading as files change.
+// cleanly. npm start -- --own: the same with an empty installation of one's own, in a database of its own. npm run dev (--dev): the same with the app and the server reloading as files change.
 import path from 'node:path';
 import { root } from './lib/paths.mjs';
 import { ensureBuilt, ensureDebian, ensurePackages, POSTGRES } from './lib/setup.mjs';
 import { ended, start } from './lib/run.mjs';
 
 const dev = process.argv.includes('--dev');
+const own = process.argv.includes('--own');
 ensurePackages();
 ensureDebian(POSTGRES);
 const { ensureCluster, ensureDatabase, freePort } = await import('./lib/cluster.mjs');
 const { startServer, writeDemo } = await import('./lib/serve.mjs');
 await ensureBuilt();
 const cluster = await ensureCluster('demo');
-const database = ensureDatabase(cluster, 'toile');
-const { studios, signIns } = writeDemo();
+const database = ensureDatabase(cluster, own ? 'toile_own' : 'toile');
+const { studios, signIns } = own ? { studios: [], signIns: [] } : writeDemo();
 const port = await freePort(Number(process.env.PORT ?? 4600));
 
 const children = [];
@@ -40,7 +41,8 @@ try {
 }
 for (const child of children) child.once('exit', (code) => void stop(code ?? 1));
 
-console.log(`\nToile is at http://127.0.0.1:${dev ? port + 1 : port}\n\nDemo sign-ins:`);
+console.log(`\nToile is at http://127.0.0.1:${dev ? port + 1 : port}\n`);
+console.log(own ? 'Your own studio: the first page sets it up, once.' : 'Demo sign-ins:');
 for (const { email, password, role, name } of signIns)
   console.log(`  ${email.padEnd(26)} ${password.padEnd(16)} ${name}, ${role}`);
 console.log('\nCtrl-C stops it, the database too.');

@@ -108,7 +108,7 @@ if (!quick) {
     full_page_writes: 'off',
     max_connections: 200,
   });
-  for (const name of ['toile_template', 'toile_template_making', 'toile_e2e']) {
+  for (const name of ['toile_template', 'toile_template_making', 'toile_e2e', 'toile_empty']) {
     cluster.psql(`update pg_database set datallowconn = true where datname = '${name}'`);
     cluster.psql(`drop database if exists ${name} with (force)`);
   }
@@ -120,11 +120,15 @@ if (!quick) {
   });
 
   let server = null;
+  let empty = null;
   try {
     await ensureBuilt();
     const { studios } = writeDemo();
     const port = await freePort(46100);
     server = await startServer({ ...database, port, studios });
+    // An installation nobody has set up yet, for its first start.
+    const emptyPort = await freePort(46180);
+    empty = await startServer({ ...ensureDatabase(cluster, 'toile_empty'), port: emptyPort, studios: [] });
     const { ownerUrl, appUrl, sessionSecret } = database;
     // One test starts, kills and restarts a server of its own over the same database.
     const own = {
@@ -134,14 +138,19 @@ if (!quick) {
       TOILE_STUDIOS: studios.join(':'),
     };
     // One after the other: they share the demo's studio and its people.
-    await jest('interface', ['e2e'], { TOILE_URL: `http://127.0.0.1:${port}`, ...own }, 1);
+    const urls = {
+      TOILE_URL: `http://127.0.0.1:${port}`,
+      TOILE_EMPTY_URL: `http://127.0.0.1:${emptyPort}`,
+    };
+    await jest('interface', ['e2e'], { ...urls, ...own }, 1);
   } catch (error) {
     console.error(error.message);
     failed++;
   } finally {
-    if (server) {
-      server.kill('SIGTERM');
-      await ended(server);
+    for (const child of [server, empty]) {
+      if (!child) continue;
+      child.kill('SIGTERM');
+      await ended(child);
     }
     cluster.stop();
   }

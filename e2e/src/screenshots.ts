@@ -108,20 +108,14 @@ const WIDE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.getByRole('button', { name: /^Step 5,/ }).click();
     await page.getByRole('radiogroup', { name: 'Products proposed' }).getByRole('radio').first().waitFor();
   },
-  'wide-compare': async (page) => {
-    await openClient(page, 'Morwenna Penhallow');
-    await page.getByRole('link', { name: /Choir Loft/ }).click();
-    await more(page, 'Compare');
-    await page.getByLabel('With another client’s chart').fill('Isaura');
-    await page
-      .getByRole('button', { name: /^Isaura Penhallow/ })
-      .first()
-      .click();
-    await page
-      .getByRole('button', { name: /^Harbour Morning/ })
-      .first()
-      .click();
-    await page.getByText(/differences$/).waitFor();
+  'wide-party': async (page) => {
+    await page.getByRole('link', { name: 'Parties', exact: true }).click();
+    await page.getByRole('link', { name: /Pell Skerry/ }).click();
+    await page.getByRole('tab', { name: 'The day' }).click();
+    await page.getByRole('button', { name: 'Plan the day', exact: true }).click();
+    await page.getByRole('button', { name: 'Make it calmer' }).click({ timeout: 60_000 });
+    await page.getByRole('button', { name: 'Keep this timetable' }).waitFor({ timeout: 60_000 });
+    await page.getByText(/Of 100 such mornings/).waitFor();
   },
   'wide-looks': async (page) => {
     await page.goto(`${baseUrl()}/looks`);

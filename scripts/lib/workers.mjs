@@ -3,7 +3,9 @@ import path from 'node:path';
 import { build, context } from 'esbuild';
 import { root } from './paths.mjs';
 
-const ENTRIES = ['fit', 'shade', 'paint'].map((name) => path.join(root, `app/workers/${name}.worker.ts`));
+const ENTRIES = ['fit', 'shade', 'paint', 'plan'].map((name) =>
+  path.join(root, `app/workers/${name}.worker.ts`),
+);
 /** Where Expo takes files from that are served as they are, in development and in the built app. */
 const OUT = path.join(root, 'app/public/workers');
 
