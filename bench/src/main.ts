@@ -4,6 +4,7 @@ import { firstLoadRows } from './firstLoad';
 import { judgementRows } from './judgement';
 import { liveRows } from './live';
 import { print } from './measure';
+import { dayRows } from './day';
 import { orderRows } from './order';
 import { renderRows } from './render';
 import { screenRows } from './screen';
@@ -14,6 +15,7 @@ const rows = [
   ...colourRows(),
   ...faceRows(),
   ...orderRows(),
+  ...dayRows(),
   ...judgementRows(),
   ...(await renderRows()),
   ...(await workerRows()),
