@@ -2,7 +2,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import type { TSchema } from '@sinclair/typebox';
 import { StudioBundleSchema } from '../packages/contract/src/index';
-import { ChartSchema, LookSchema, PartyPlanSchema } from '../packages/core/src/index';
+import { ChartV1Schema, ChartV2Schema, LookSchema, PartyPlanSchema } from '../packages/core/src/index';
 
 // Writes the published JSON Schemas from the types the code itself checks with; --check only compares.
 const folder = path.resolve(
@@ -10,7 +10,8 @@ const folder = path.resolve(
   '../docs/formats',
 );
 const schemas: readonly (readonly [string, string, TSchema])[] = [
-  ['toile.chart-1.schema.json', 'Toile face chart, version 1', ChartSchema],
+  ['toile.chart-1.schema.json', 'Toile face chart, version 1', ChartV1Schema],
+  ['toile.chart-2.schema.json', 'Toile face chart, version 2', ChartV2Schema],
   ['toile.look-1.schema.json', 'Toile look, version 1', LookSchema],
   ['toile.party-1.schema.json', 'Toile plan of a party, version 1', PartyPlanSchema],
   ['toile.studio-2.schema.json', 'Toile studio, version 2', StudioBundleSchema],

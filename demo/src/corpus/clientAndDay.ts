@@ -313,6 +313,27 @@ export const DAY_CASES: readonly Case[] = [
     ['shine-everywhere'],
     ['base-for-long'],
   ),
+  ...(['milk', 'moss', 'jet'] as const).flatMap((skin) => [
+    broken(
+      'day',
+      `a wet lip in the wind on ${skin} skin`,
+      { skin, look: HARBOUR },
+      all(
+        withOccasion({ conditions: ['wind'] }),
+        withProduct('Lip', () => ({ finish: 'dewy' })),
+      ),
+      ['gloss-in-wind'],
+    ),
+    sound(
+      'day',
+      `a wet lip on a still day on ${skin} skin`,
+      { skin, look: HARBOUR },
+      all(
+        withOccasion({ conditions: [] }),
+        withProduct('Lip', () => ({ finish: 'dewy' })),
+      ),
+    ),
+  ]),
   sound(
     'day',
     'harmony without a word of metal',

@@ -4,12 +4,16 @@ import { mixed, string, type MixedSchema } from 'yup';
 import { isDay } from '@toile/core';
 
 /** A Yup field that holds a document part described by core's schema: the rule stays written once. */
-export function documentPart<T extends object>(schema: TSchema, what: string): MixedSchema<T | undefined> {
+export function documentPart<T extends object>(
+  schemaOf: TSchema | ((value: unknown) => TSchema),
+  what: string,
+): MixedSchema<T | undefined> {
   return mixed<T>((value): value is T => value !== null && typeof value === 'object').test(
     'shape',
     `${what} is not complete`,
     function (value) {
       if (value === undefined || value === null) return true;
+      const schema = typeof schemaOf === 'function' ? schemaOf(value) : schemaOf;
       const first = Value.Errors(schema, value).First();
       return first
         ? this.createError({ path: `${this.path}${first.path.replace(/\//g, '.')}`, message: first.message })

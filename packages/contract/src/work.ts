@@ -1,6 +1,6 @@
 import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
 import {
-  ChartSchema,
+  chartSchemaOf,
   DeviationSchema,
   EVENT_KINDS,
   isPlausibleSkin,
@@ -92,7 +92,7 @@ export type SampleRequest =
       readonly pan: { readonly paletteId: string; readonly row: number; readonly column: number };
     };
 
-const chartPart = documentPart<Chart>(ChartSchema, 'The chart');
+const chartPart = documentPart<Chart>(chartSchemaOf, 'The chart');
 export const newChartSchema = object({
   chart: chartPart.required(),
   visitId: uuid().nullable().default(null),

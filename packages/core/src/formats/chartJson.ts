@@ -1,4 +1,4 @@
-import { ChartSchema, LookSchema, type Chart, type Look } from '../look';
+import { chartSchemaOf, LookSchema, type Chart, type Look } from '../look';
 import { documentHash } from './canonicalJson';
 import { readDocument, type DocumentProblem, type ReadResult } from './readDocument';
 
@@ -8,11 +8,11 @@ export function writeChart(chart: Chart): string {
 }
 
 /**
- * Reads a chart's JSON. Refuses anything the schema does not know, ids used twice, and a hash that does not
+ * Reads a chart's JSON, of the first form or the second. Refuses anything the schema does not know, ids used twice, and a hash that does not
  * fit.
  */
 export function readChart(text: string): ReadResult<Chart> {
-  const read = readDocument(text, ChartSchema);
+  const read = readDocument(text, chartSchemaOf);
   if (!read.ok) return read;
   const problems = [
     ...repeatedSteps(read.document.steps),

@@ -20,9 +20,12 @@ const MOST = 20;
 
 /**
  * Reads JSON text against a schema. Every problem carries its line and column in the text; nothing is guessed
- * or repaired.
+ * or repaired. Where a document has more than one form, `schemaOf` chooses by what the document says it is.
  */
-export function readDocument<S extends TSchema>(text: string, schema: S): ReadResult<Static<S>> {
+export function readDocument<S extends TSchema>(
+  text: string,
+  schemaOf: S | ((value: unknown) => S),
+): ReadResult<Static<S>> {
   if (text.trim() === '')
     return { ok: false, problems: [{ path: '', line: 1, column: 1, message: 'The file is empty.' }] };
   const errors: ParseError[] = [];
@@ -42,6 +45,7 @@ export function readDocument<S extends TSchema>(text: string, schema: S): ReadRe
     };
   }
   const value: unknown = JSON.parse(text);
+  const schema = typeof schemaOf === 'function' ? schemaOf(value) : schemaOf;
   if (Value.Check(schema, value)) return { ok: true, document: value };
   const problems: DocumentProblem[] = [];
   for (const error of deepest(schema, value)) {

@@ -320,19 +320,50 @@ export const ClientSnapshotSchema = Type.Object(
   closed,
 );
 
+const occasionFirst = {
+  kind: oneOf(OCCASIONS),
+  date: DateSchema,
+  lights: Type.Array(oneOf(OCCASION_LIGHTS)),
+  hoursToLast: Type.Number({ minimum: 0, maximum: 24 }),
+  camera: Type.Boolean(),
+};
+const conditions = {
+  description: 'what the day brings; where it is left out what is usual for its kind is taken',
+};
+const metal = Type.Optional(oneOf(METALS, 'of the jewellery, which the light and the eyes follow'));
+const clock = (description: string) =>
+  Type.Optional(Type.String({ pattern: '^([01][0-9]|2[0-3]):[0-5][0-9]$', description }));
+
+const OccasionV1Schema = Type.Object(
+  {
+    ...occasionFirst,
+    conditions: Type.Optional(
+      Type.Array(oneOf(['heat', 'humidity', 'tears', 'dancing', 'meals'] as const), conditions),
+    ),
+    metal,
+  },
+  closed,
+);
+
+/** What a chart is made for, as it was asked about; what is left out nobody said. */
 export const OccasionSchema = Type.Object(
   {
-    kind: oneOf(OCCASIONS),
-    date: DateSchema,
-    lights: Type.Array(oneOf(OCCASION_LIGHTS)),
-    hoursToLast: Type.Number({ minimum: 0, maximum: 24 }),
-    camera: Type.Boolean(),
-    conditions: Type.Optional(
-      Type.Array(oneOf(CONDITIONS), {
-        description: 'what the day brings; where it is left out what is usual for its kind is taken',
+    ...occasionFirst,
+    conditions: Type.Optional(Type.Array(oneOf(CONDITIONS), conditions)),
+    metal,
+    asked: Type.Optional(
+      Type.Boolean({ description: 'somebody was asked and confirmed it; otherwise it is what is usual' }),
+    ),
+    begins: clock('when the face has to be ready, where it is'),
+    ends: clock('when it may come off; before `begins` it is the day after'),
+    outfit: Type.Optional(
+      Type.Array(Type.Object({ name: TextSchema, lab: LabSchema }, closed), {
+        maxItems: 6,
+        description: 'colours worn, D50',
       }),
     ),
-    metal: Type.Optional(oneOf(METALS, 'of the jewellery, which the light and the eyes follow')),
+    theme: Type.Optional(TextSchema),
+    place: Type.Optional(TextSchema),
   },
   closed,
 );
@@ -386,30 +417,52 @@ export const FindingSchema = Type.Object(
   closed,
 );
 
-export const ChartSchema = Type.Object(
-  {
-    format: Type.Literal('toile.chart/1'),
-    ...version,
-    look: Type.Object({ id: UuidSchema, version: Type.Integer({ minimum: 1 }), name: TextSchema }, closed),
-    client: ClientSnapshotSchema,
-    occasion: OccasionSchema,
-    schools,
-    forbids: Type.Optional(forbids),
-    variants,
-    steps: Type.Array(StepSchema, { minItems: 1, maxItems: 80 }),
-    findings: Type.Array(FindingSchema, { maxItems: 200 }),
-    adaptations: Type.Optional(Type.Array(AdaptationSchema, { maxItems: 120 })),
-    hash: Type.Optional(
-      Type.String({
-        pattern: '^sha256:[0-9a-f]{64}$',
-        description: 'of the document without this field, keys sorted; checked when present',
-      }),
-    ),
-  },
+const chartParts = {
+  ...version,
+  look: Type.Object({ id: UuidSchema, version: Type.Integer({ minimum: 1 }), name: TextSchema }, closed),
+  client: ClientSnapshotSchema,
+};
+const chartRest = {
+  schools,
+  forbids: Type.Optional(forbids),
+  variants,
+  steps: Type.Array(StepSchema, { minItems: 1, maxItems: 80 }),
+  findings: Type.Array(FindingSchema, { maxItems: 200 }),
+  adaptations: Type.Optional(Type.Array(AdaptationSchema, { maxItems: 120 })),
+  hash: Type.Optional(
+    Type.String({
+      pattern: '^sha256:[0-9a-f]{64}$',
+      description: 'of the document without this field, keys sorted; checked when present',
+    }),
+  ),
+};
+/** The first form of a chart: its occasion knows less. Kept as it was written, hash and all. */
+export const ChartV1Schema = Type.Object(
+  { format: Type.Literal('toile.chart/1'), ...chartParts, occasion: OccasionV1Schema, ...chartRest },
   closed,
 );
+export const ChartV2Schema = Type.Object(
+  { format: Type.Literal('toile.chart/2'), ...chartParts, occasion: OccasionSchema, ...chartRest },
+  closed,
+);
+/**
+ * A chart of either form. The second only adds to the first, so whoever reads a chart reads both alike; what
+ * is made anew is of the second.
+ */
+export type Chart = Omit<Static<typeof ChartV2Schema>, 'format'> & {
+  format: 'toile.chart/1' | 'toile.chart/2';
+};
+export const ChartSchema = Type.Unsafe<Chart>(Type.Union([ChartV1Schema, ChartV2Schema]));
+/** The format of whatever is made anew. */
+export const CHART_FORMAT = 'toile.chart/2';
+
+/** The schema a value says it is written in; the newest where it does not say. */
+export function chartSchemaOf(value: unknown): typeof ChartV1Schema | typeof ChartV2Schema {
+  const format = typeof value === 'object' && value !== null && 'format' in value ? value.format : null;
+  return format === 'toile.chart/1' ? ChartV1Schema : ChartV2Schema;
+}
+
 export type ClientSnapshot = Static<typeof ClientSnapshotSchema>;
-export type Chart = Static<typeof ChartSchema>;
 
 /** What the chart's look does not allow; charts made before looks carried it allow everything. */
 export function forbidsOf(chart: Pick<Chart, 'forbids'>): Look['forbids'] {

@@ -3,7 +3,7 @@ import { productName, type Kit } from '../kit';
 import { setAside, type StepGap } from '../shade';
 import { adaptationInWords, adaptLook } from './adapt';
 import type { Adaptation, Chart, ClientSnapshot, Look, LookStep, Occasion, Step } from './document';
-import { PHASES } from './document';
+import { CHART_FORMAT, PHASES } from './document';
 import { madeExactByPowder } from './exactByPowder';
 import { matchAndPropose, type FitContext, type Proposal } from './propose';
 
@@ -95,7 +95,7 @@ export function fitLook(
     if (used.has(product.kind)) notes.push(`${productName(product)} is set aside. ${why}`);
   const adaptations = [...adapted.adaptations, ...exact.adaptations];
   const chart: Chart = {
-    format: 'toile.chart/1',
+    format: CHART_FORMAT,
     id: stamp.id,
     version: 1,
     parent: null,

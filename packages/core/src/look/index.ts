@@ -1,5 +1,9 @@
 export {
+  CHART_FORMAT,
   ChartSchema,
+  chartSchemaOf,
+  ChartV1Schema,
+  ChartV2Schema,
   DEVIATIONS,
   NEXT_TIME,
   FLOWS,
@@ -98,3 +102,12 @@ export {
   type SchoolAdvice,
   type SchoolAnswers,
 } from './schools';
+export {
+  ASKED_HOURS,
+  hoursToHold,
+  isAsked,
+  occasionDifference,
+  occasionInWords,
+  usualOccasion,
+  withOccasion,
+} from './occasion';

@@ -1,4 +1,4 @@
-import type { Chart } from './document';
+import { CHART_FORMAT, type Chart } from './document';
 import type { Stamp } from './fitLook';
 
 /** A draft sealed as the version after its parent: same chart, next number, new author, time and reason. */
@@ -8,5 +8,12 @@ export function nextVersion(
   stamp: Omit<Stamp, 'id'>,
 ): Chart {
   const { hash: _stale, ...rest } = draft;
-  return { ...rest, id: parent.id, version: parent.version + 1, parent: parent.version, ...stamp };
+  return {
+    ...rest,
+    format: CHART_FORMAT,
+    id: parent.id,
+    version: parent.version + 1,
+    parent: parent.version,
+    ...stamp,
+  };
 }

@@ -2,6 +2,7 @@ import { deltaE2000, depthOf } from '../colour';
 import type { Kit } from '../kit';
 import {
   amountAsked,
+  CHART_FORMAT,
   colourOfUse,
   forbidsOf,
   productsInWords,
@@ -56,6 +57,7 @@ export function refitChart(
 ): Refit {
   const base: Chart = {
     ...worn,
+    format: CHART_FORMAT,
     id: stamp.id,
     version: stamp.version,
     parent: stamp.version - 1,

@@ -333,6 +333,10 @@ const SPEAKS: Readonly<Record<string, () => Scene>> = {
     return scene({ ...chart, occasion: { ...chart.occasion, hoursToLast: 12 } }, kit);
   },
   'lip-for-long': () => other('lip', { coverage: 'sheer' }),
+  'gloss-in-wind': () => {
+    const { chart, kit } = other('lip', { finish: 'dewy' });
+    return scene({ ...chart, occasion: { ...chart.occasion, conditions: ['wind'] } }, kit);
+  },
   'lip-bleeds': () => scene(withFeatures({ lines: ['lip'] }, without('liner'))),
   'matte-lip-unprepared': () => other('lip', { finish: 'matte' }),
   'glue-not-tacky': () =>

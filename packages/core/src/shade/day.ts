@@ -1,7 +1,7 @@
 export const OCCASIONS = ['trial', 'wedding', 'gala', 'portrait', 'party', 'other'] as const;
 export const OCCASION_LIGHTS = ['daylight', 'indoor', 'led', 'flash', 'candle'] as const;
 /** What a day does to a face. */
-export const CONDITIONS = ['heat', 'humidity', 'tears', 'dancing', 'meals'] as const;
+export const CONDITIONS = ['heat', 'humidity', 'tears', 'dancing', 'meals', 'wind', 'rain'] as const;
 export const METALS = ['silver', 'gold'] as const;
 
 /** An occasion as far as products are judged by it. */
@@ -24,6 +24,10 @@ export type Day = {
   readonly tears: boolean;
   readonly dancing: boolean;
   readonly meals: boolean;
+  readonly wind: boolean;
+  readonly rain: boolean;
+  /** Water, sweat or streaming eyes: what is not waterproof prints. */
+  readonly wet: boolean;
   readonly flash: boolean;
   readonly camera: boolean;
   /** Warm or weak light, which eats colour. */
@@ -48,9 +52,14 @@ const USUAL: Readonly<Record<DayAsked['kind'], readonly (typeof CONDITIONS)[numb
   other: [],
 };
 
+/** What a day of this kind usually brings, for where nobody said. */
+export function usualConditions(kind: DayAsked['kind']): readonly (typeof CONDITIONS)[number][] {
+  return USUAL[kind];
+}
+
 /** What an occasion asks of what is worn; what is noted of it stands before what is usual. */
 export function dayOf(occasion: DayAsked): Day {
-  const conditions = occasion.conditions ?? USUAL[occasion.kind];
+  const conditions = occasion.conditions ?? usualConditions(occasion.kind);
   const has = (what: (typeof conditions)[number]): boolean => conditions.includes(what);
   const long = occasion.hoursToLast >= LONG_HOURS;
   const meals = has('meals') && occasion.hoursToLast >= MEAL_HOURS;
@@ -60,6 +69,8 @@ export function dayOf(occasion: DayAsked): Day {
     has('dancing') ? 'dancing' : null,
     has('heat') ? 'heat' : null,
     has('humidity') ? 'humid air' : null,
+    has('rain') ? 'rain' : null,
+    has('wind') ? 'wind' : null,
     meals ? 'a meal' : null,
   ];
   return {
@@ -70,6 +81,9 @@ export function dayOf(occasion: DayAsked): Day {
     tears: has('tears'),
     dancing: has('dancing'),
     meals,
+    wind: has('wind'),
+    rain: has('rain'),
+    wet: (['tears', 'dancing', 'heat', 'humidity', 'rain', 'wind'] as const).some(has),
     flash: occasion.lights.includes('flash'),
     camera: occasion.camera || occasion.lights.includes('flash'),
     dim:

@@ -44,6 +44,7 @@ export {
   METALS,
   OCCASION_LIGHTS,
   OCCASIONS,
+  usualConditions,
   type Day,
   type DayAsked,
 } from './day';

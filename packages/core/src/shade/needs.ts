@@ -30,7 +30,7 @@ const has = (features: Features, line: Features['lines'][number]): boolean =>
   sidesWhere(features, ({ lines }) => lines.includes(line)).length > 0;
 const thick = ({ coverage }: Product): boolean => coverage === 'full' || coverage === 'opaque';
 const lasting = (day: Day | null): string | null =>
-  day !== null && (day.long || day.heat || day.humidity || day.tears || day.dancing) ? day.words : null;
+  day !== null && (day.long || day.wet) ? day.words : null;
 const wears = (product: Product, hours: number): boolean => propertiesOf(product).wearHours >= hours;
 
 const NEEDS: readonly Need[] = [
@@ -38,7 +38,7 @@ const NEEDS: readonly Need[] = [
   {
     of: 'day',
     kinds: ['mascara', 'liner'],
-    why: ({ day }) => (day && (day.tears || day.heat || day.humidity || day.dancing) ? day.words : null),
+    why: ({ day }) => (day?.wet ? day.words : null),
     met: (p) => propertiesOf(p).waterproof,
     cost: 3,
     words: 'not noted as waterproof',

@@ -301,6 +301,20 @@ test('nine hours of tears are not a one-hour portrait', () => {
   expect(quiet.ids).not.toContain('waterproof');
 });
 
+test.each([
+  ['tears', true, false],
+  ['dancing', true, true],
+  ['heat', true, true],
+  ['humidity', true, true],
+  ['rain', true, true],
+  ['wind', true, false],
+  ['meals', false, false],
+] as const)('%s alone: waterproof %s, strong hold %s', (condition, waterproof, hold) => {
+  const { ids } = see({}, { ...PORTRAIT, hoursToLast: 5, conditions: [condition] });
+  expect(ids.includes('waterproof')).toBe(waterproof);
+  expect(ids.includes('strong hold')).toBe(hold);
+});
+
 test('what a look lacks is added for this client and day: a spray, a primer, powder, a liner for each lip', () => {
   const bare: Look = {
     ...FULL,

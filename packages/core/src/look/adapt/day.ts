@@ -53,8 +53,7 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
   {
     id: 'waterproof',
     change: (step, { day }) => {
-      if (!step.wants.kinds.includes('mascara') || !(day.tears || day.dancing || day.heat || day.humidity))
-        return null;
+      if (!step.wants.kinds.includes('mascara') || !day.wet) return null;
       const note = noted(step, 'Waterproof or tubing; lower lashes bare or once over.');
       return note === step.note ? null : { words: 'Waterproof mascara', why: day.words, set: { note } };
     },
@@ -84,7 +83,7 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
     change: (step, { day, features }) =>
       step.wants.kinds.includes('spray') &&
       features.age !== 'child' &&
-      (day.long || day.heat || day.humidity || day.dancing)
+      (day.long || day.heat || day.humidity || day.dancing || day.rain)
         ? {
             words: 'Sprayed twice, dried between',
             why: lasts(day.words),

@@ -121,8 +121,7 @@ export const WEAR_RULES: readonly Rule[] = [
     severity: 'note',
     why: 'Weddings and dancing want waterproof or tubing mascara; others print under the eye.',
     find: (on) => {
-      const { tears, dancing, heat, humidity } = on.day;
-      if (!tears && !dancing && !heat && !humidity) return [];
+      if (!on.day.wet) return [];
       return on.steps
         .filter((s) => on.products(s).some((p) => p.kind === 'mascara' && !propertiesOf(p).waterproof))
         .map((s) =>
@@ -354,6 +353,30 @@ export const WEAR_RULES: readonly Rule[] = [
                     note: `${x.note}${x.note === '' ? '' : ' '}Packed for touch-ups.`,
                   })),
                 },
+              ),
+            ),
+  },
+  {
+    id: 'gloss-in-wind',
+    name: 'Gloss in the wind',
+    severity: 'note',
+    why: 'Hair blown across the face sticks to a wet lip and draws it over the cheek: satin, matte or blotted.',
+    find: (on) =>
+      !on.day.wind
+        ? []
+        : on.steps
+            .filter(
+              (s) =>
+                s.role === 'lip' &&
+                on
+                  .products(s)
+                  .some((p) => p.kind === 'lip colour' && (p.finish === 'dewy' || p.finish === 'shimmer')),
+            )
+            .map((s) =>
+              found(
+                [s],
+                `${s.title} stays wet, and the day is windy: hair will stick to it.`,
+                on.another(s, finishIs('matte', 'satin', 'natural')),
               ),
             ),
   },
