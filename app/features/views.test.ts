@@ -494,6 +494,10 @@ describe('words', () => {
       place: '',
       partyId: null,
       chartId: null,
+      revision: 1,
+      state: 'booked' as const,
+      reason: '',
+      occasion: null,
     });
     expect(
       byDay([visit('2031-05-14', 1), visit('2031-05-14', 2), visit('2031-05-16', 3)]).map(

@@ -298,7 +298,7 @@ export function demoStudio(today: string): StudioBundle {
     date: string,
     startsAt: string,
     place: string,
-    more: { readyBy?: string; party?: string; chart?: Chart } = {},
+    more: { readyBy?: string; party?: string; chart?: Chart; occasion?: Occasion } = {},
   ): StudioBundle['visits'][number] => ({
     id: idFor(`visit ${name} ${kind} ${place}`),
     clientId: clientNamed(name).id,
@@ -309,6 +309,7 @@ export function demoStudio(today: string): StudioBundle {
     place,
     partyId: more.party ? idFor(`party ${more.party}`) : null,
     chartId: more.chart?.id ?? null,
+    ...(more.occasion ? { occasion: more.occasion } : {}),
   });
   const skerry = { party: 'Pell Skerry wedding' };
   const guild = { party: 'Glass-blowers’ guild gala' };
@@ -413,6 +414,16 @@ export function demoStudio(today: string): StudioBundle {
         ...skerry,
         readyBy: '12:20',
         chart: trial,
+        occasion: {
+          ...occasion('wedding', wedding, 12),
+          asked: true,
+          begins: '12:20',
+          ends: '00:20',
+          conditions: ['tears', 'dancing', 'meals', 'wind'],
+          outfit: [{ name: 'ivory silk', lab: [93, 0, 8] }],
+          metal: 'gold',
+          place: 'Pell Skerry',
+        },
       }),
       visit('Posy Penhallow', 'wedding', wedding, '12:00', 'Pell Skerry', { ...skerry, readyBy: '12:30' }),
     ],

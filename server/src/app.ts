@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import compression from 'compression';
-import connectPgSimple from 'connect-pg-simple';
 import express, { type ErrorRequestHandler, type Express } from 'express';
 import session from 'express-session';
 import helmet from 'helmet';
@@ -22,12 +21,16 @@ import { registerParties } from './parties/routes';
 import { registerReadings } from './readings/routes';
 import type { TryLimit } from './http/tries';
 import { registerSession } from './session/routes';
+import { sessionStore } from './session/store';
 import { registerSetUp } from './setup/routes';
 import { registerExport } from './studio/exportStudio';
 import { registerSettings } from './studio/settings';
 import { registerShares } from './shares/routes';
 import { registerTimings } from './timings/routes';
 import { registerToday } from './today/routes';
+import { registerAudit } from './team/audit';
+import { registerInvites } from './team/invites';
+import { registerTeam } from './team/routes';
 import { registerVisits } from './visits/routes';
 
 export type AppOptions = {
@@ -98,7 +101,6 @@ export function buildApp(options: AppOptions): Express {
   });
   app.use('/api/kit/import', express.json({ limit: FILE_LIMIT }));
   app.use('/api', express.json({ limit: BODY_LIMIT }));
-  const Store = connectPgSimple(session);
   app.use(
     '/api',
     session({
@@ -106,17 +108,15 @@ export function buildApp(options: AppOptions): Express {
       secret: options.sessionSecret,
       resave: false,
       saveUninitialized: false,
-      store: new Store({
-        pool: options.pool,
-        tableName: 'sessions',
-        createTableIfMissing: false,
-        pruneSessionInterval: false,
-      }),
+      store: sessionStore(options.pool, options.logger),
       cookie: { httpOnly: true, sameSite: 'lax', secure: 'auto', maxAge: SESSION_DAYS * 86_400_000 },
     }),
   );
   registerSession(services, options.signInLimit ?? { windowMs: 15 * 60_000, tries: 10 });
   registerSetUp(services);
+  registerTeam(services);
+  registerInvites(services);
+  registerAudit(services);
   registerToday(services);
   registerTimings(services);
   registerSettings(services);

@@ -16,6 +16,8 @@ const mine = {
   chart: demo.charts[0]!,
   look: demo.looks[0]!,
   party: demo.parties[0]!,
+  visit: demo.visits[0]!,
+  member: demo.people[0]!,
   product: demo.products[0]!,
   unit: demo.units[0]!,
   palette: demo.palettes![0]!,
@@ -83,6 +85,16 @@ const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }
     },
   },
   revokeShare: { id: demo.readings[0]!.id, body: {} },
+  updateVisit: {
+    id: mine.visit.id,
+    body: { ...mine.visit, chartId: undefined, partyId: null, place: 'Taken' },
+  },
+  updateMember: { id: mine.member.id, body: { name: 'Taken', role: 'assistant', active: false } },
+  createReset: {
+    id: mine.member.id,
+    body: { id: demo.readings[0]!.id.replace(/^0190/, '0191'), secret: 'c'.repeat(32) },
+  },
+  revokeInvite: { id: demo.readings[0]!.id, body: {} },
   party: { id: mine.party.id },
   updateParty: { id: mine.party.id, body: { ...mine.party, plan: mine.party.plan ?? undefined } },
 };
@@ -187,6 +199,11 @@ describe('a row of one studio cannot be written while another is set', () => {
       .post(`/api/units/${demo.units[0]!.id}/counts`)
       .set(put(0))
       .send({ id: newId(), remainingMg: 5, note: '' })
+      .expect(201);
+    await owner
+      .post('/api/team/invites')
+      .set(put(0))
+      .send({ id: newId(), email: 'new@studio.example', name: 'New', role: 'artist', secret: 'd'.repeat(32) })
       .expect(201);
     for (const table of STUDIO_TABLES) {
       const [row] = (

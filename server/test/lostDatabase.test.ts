@@ -79,6 +79,25 @@ test('what is asked meanwhile is served or told to try again, and served afterwa
   await agent.post('/api/clients').set(keyed()).send({}).expect(422);
 });
 
+test('an answer that is out stays whole when the session cannot be kept alive behind it', async () => {
+  const agent = await server.signedIn('owner');
+  const owner = new pg.Client({ connectionString: server.ownerUrl });
+  await owner.connect();
+  await owner.query('revoke update on sessions from toile_app');
+  try {
+    const whole = (await agent.get('/api/kit').expect(200)).body as { products: object[] };
+    expect(whole.products.length).toBeGreaterThan(100);
+    for (let i = 0; i < 30; i++) {
+      const answers = await Promise.all([agent.get('/api/kit'), agent.get('/api/clients')]);
+      expect(answers.map((a) => a.status)).toEqual([200, 200]);
+      expect(answers[0].body).toEqual(whole);
+    }
+  } finally {
+    await owner.query('grant update on sessions to toile_app');
+    await owner.end();
+  }
+});
+
 test.each([
   [Object.assign(new Error('terminating connection'), { code: '57P01' }), true],
   [Object.assign(new Error('the database system is starting up'), { code: '57P03' }), true],

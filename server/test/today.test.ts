@@ -15,6 +15,10 @@ const visit = (clientId: string): VisitAnswer => ({
   place: '',
   partyId: null,
   chartId: null,
+  revision: 1,
+  state: 'booked',
+  reason: '',
+  occasion: null,
 });
 const person = (id: string, more: Partial<ClientCare> = {}): ClientCare => ({
   id,

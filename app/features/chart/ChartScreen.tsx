@@ -13,6 +13,7 @@ import {
   writeChartDraft,
   type ChartDraft,
 } from './chartDraft';
+import { ChartOccasion } from '../occasion/ChartOccasion';
 import { PrintDialog } from '../print/PrintDialog';
 import { ShareDialog } from '../share/ShareDialog';
 import { ChartEditor } from './ChartEditor';
@@ -39,7 +40,7 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
   const [draft, setDraft] = useState<ChartDraft>(() => readChartDraft(saved) ?? newChartDraft(saved));
   const [failure, setFailure] = useState<{ words: string; newest: Chart | null } | null>(null);
   const [busy, setBusy] = useState(false);
-  const [asking, setAsking] = useState<'print' | 'share' | null>(null);
+  const [asking, setAsking] = useState<'print' | 'share' | 'occasion' | null>(null);
   const roomy = useRoomy();
   const shown = { chartId: saved.id, version: saved.version };
   const newest = versions[0]?.version === saved.version;
@@ -145,6 +146,7 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
         above={newest ? undefined : <Body color="$weld">{`▲ An older version, to read only.`}</Body>}
         versions={<Versions saved={saved} versions={versions} />}
         more={[
+          ...(editable ? [{ words: 'The occasion', onPress: () => setAsking('occasion') }] : []),
           { words: 'Under light', href: `/charts/${saved.id}/light` },
           { words: 'Print', onPress: () => setAsking('print') },
           ...(editable ? [{ words: 'Share', onPress: () => setAsking('share') }] : []),
@@ -153,6 +155,14 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
           { words: 'Export as a file', onPress: () => exportChart(saved) },
         ]}
       />
+      {asking === 'occasion' ? (
+        <ChartOccasion
+          chart={draft.chart}
+          kit={kit.data}
+          onKeep={(chart) => setDraft((d) => ({ ...d, chart }))}
+          onClose={() => setAsking(null)}
+        />
+      ) : null}
       {asking === 'share' ? <ShareDialog {...shown} onClose={() => setAsking(null)} /> : null}
       {asking === 'print' ? <PrintDialog {...shown} onClose={() => setAsking(null)} /> : null}
     </Screen>

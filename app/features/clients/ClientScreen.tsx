@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { faceShape, SKIN_ZONE_NAMES, SKIN_ZONES, type Skin } from '@toile/core';
-import { may, type ClientAnswer } from '@toile/contract';
+import { may, type ClientAnswer, type VisitAnswer } from '@toile/contract';
 import { useClient, useSession } from '../../data/hooks';
 import {
   Body,
@@ -21,9 +21,11 @@ import {
 import { FaceView } from '../face/FaceView';
 import { skinInWords } from '../words/colours';
 import { dayAndDistance, dayInWords, howFar } from '../words/dates';
+import { stateInWords } from '../words/visits';
 import { BookVisit } from './BookVisit';
 import { featuresInWords } from './featuresInWords';
 import { landmarksFor, newestSkin } from './snapshot';
+import { VisitDialog } from './VisitDialog';
 
 /** One client: face, skin, what is noted, charts and visits. */
 export function ClientScreen({ id }: { readonly id: string }) {
@@ -189,6 +191,7 @@ function Charts({ client }: { readonly client: ClientAnswer }) {
 
 function Visits({ client, mayEdit }: { readonly client: ClientAnswer; readonly mayEdit: boolean }) {
   const [booking, setBooking] = useState(false);
+  const [open, setOpen] = useState<VisitAnswer | null>(null);
   if (client.visits.length === 0 && !mayEdit) return null;
   return (
     <Column gap="$2">
@@ -201,10 +204,14 @@ function Visits({ client, mayEdit }: { readonly client: ClientAnswer; readonly m
       {booking ? <BookVisit clientId={client.id} onBooked={() => setBooking(false)} /> : null}
       {client.visits.length === 0 ? <Body color="$inkSoft">None booked.</Body> : null}
       {client.visits.map((visit) => (
-        <Body
+        <Row
           key={visit.id}
-        >{`${dayAndDistance(visit.date)}: ${visit.kind} at ${visit.startsAt}${visit.place ? `, ${visit.place}` : ''}`}</Body>
+          title={`${dayAndDistance(visit.date)}: ${visit.kind} at ${visit.startsAt}${visit.place ? `, ${visit.place}` : ''}`}
+          detail={stateInWords(visit)}
+          onPress={mayEdit ? () => setOpen(visit) : undefined}
+        />
       ))}
+      {open ? <VisitDialog visit={open} onClose={() => setOpen(null)} /> : null}
     </Column>
   );
 }

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
-import { adaptationInWords, isDay, OCCASIONS, type Chart, type FittedLook, type Occasion } from '@toile/core';
+import { adaptationInWords, type Chart, type FittedLook } from '@toile/core';
 import { newId, type ClientAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
@@ -17,7 +17,6 @@ import { useSaving } from '../../data/useSaving';
 import {
   Body,
   Button,
-  Choice,
   Column,
   Empty,
   Field,
@@ -33,6 +32,8 @@ import {
 import { askFitting } from '../../workers';
 import { ChartEditor } from '../chart/ChartEditor';
 import { newestSkin, snapshotOfClient } from '../clients/snapshot';
+import { OccasionCard } from '../occasion/OccasionCard';
+import { comingVisit, occasionErrors, occasionOfVisit } from '../occasion/occasionView';
 import { dayInWords, todayText } from '../words/dates';
 
 /** Chooses a look and a date, and fits it to the client. */
@@ -111,26 +112,17 @@ function Choose({
   const kit = useKit();
   const session = useSession();
   const settings = useStudioSettings();
-  const coming = client.visits.find((v) => v.date >= todayText());
-  const [kind, setKind] = useState<Occasion['kind']>(OCCASIONS.find((o) => o === coming?.kind) ?? 'trial');
-  const [date, setDate] = useState(coming?.date ?? todayText());
+  const coming = comingVisit(client.visits, todayText());
+  const [occasion, setOccasion] = useState(() => occasionOfVisit(coming, todayText()));
   const [lookId, setLookId] = useState<string | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   const look = useLook(lookId);
-  const dateError = isDay(date) ? undefined : 'Pick a day.';
   const chosen = look.data?.look;
   const snapshot = useMemo(() => snapshotOfClient(client), [client]);
 
   useEffect(() => {
     if (!chosen || !kit.data || !session.data || (!settings.data && !settings.error)) return;
     let current = true;
-    const occasion: Occasion = {
-      kind,
-      date,
-      lights: ['daylight', 'flash'],
-      hoursToLast: kind === 'trial' ? 5 : 10,
-      camera: kind !== 'trial',
-    };
     const stamp = { id: newId(), author: session.data.name, at: new Date().toISOString(), reason: '' };
     askFitting('fit', {
       look: chosen,
@@ -145,7 +137,7 @@ function Choose({
         onFitted({
           chart: fitted.chart,
           notes: notesBeside(fitted),
-          visitId: coming?.date === date ? coming.id : null,
+          visitId: coming?.date === occasion.date ? coming.id : null,
           reason: '',
         }),
       (error: unknown) => {
@@ -169,15 +161,7 @@ function Choose({
     );
   return (
     <Column gap="$4">
-      <Choice label="Occasion" options={OCCASIONS} chosen={[kind]} onChange={([k]) => k && setKind(k)} />
-      <Field
-        label="Date"
-        value={date}
-        onChange={setDate}
-        keyboard="date"
-        error={dateError}
-        hint={coming ? `Next visit ${dayInWords(coming.date)}` : undefined}
-      />
+      <OccasionCard value={occasion} onChange={setOccasion} />
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       <Column gap="$1">
         <Subheading>Which look</Subheading>
@@ -192,7 +176,7 @@ function Choose({
                   title={l.name}
                   detail={l.description}
                   fact={`${l.minutes} min`}
-                  onPress={() => (dateError ? undefined : setLookId(l.id))}
+                  onPress={() => (occasionErrors(occasion).date ? undefined : setLookId(l.id))}
                 />
               ))
             )

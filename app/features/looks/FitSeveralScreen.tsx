@@ -1,8 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import {
-  isDay,
-  OCCASIONS,
   productsInWords,
   type Chart,
   type FittedLook,
@@ -10,6 +8,7 @@ import {
   type Look,
   type Occasion,
   type SchoolAnswers,
+  usualOccasion,
 } from '@toile/core';
 import { newId, type ClientAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
@@ -17,7 +16,6 @@ import { useClients, useKit, useLook, useRefresh, useSession, useStudioSettings 
 import {
   Body,
   Button,
-  Choice,
   Column,
   Field,
   Judged,
@@ -35,6 +33,8 @@ import { askFitting } from '../../workers';
 import { layersOf } from '../chart/layers';
 import { snapshotOfClient } from '../clients/snapshot';
 import { FaceStage } from '../face/FaceStage';
+import { OccasionCard } from '../occasion/OccasionCard';
+import { occasionErrors } from '../occasion/occasionView';
 import { todayText } from '../words/dates';
 
 /** One look on several clients at once, their faces side by side, each with what was moved and why. */
@@ -90,17 +90,14 @@ function FitSeveral({ look, kit }: { readonly look: Look; readonly kit: Kit }) {
   const [query, setQuery] = useState('');
   const clients = useClients(query);
   const [chosen, setChosen] = useState<readonly { readonly id: string; readonly name: string }[]>([]);
-  const [kind, setKind] = useState<Occasion['kind']>('wedding');
-  const [date, setDate] = useState(todayText());
+  const [occasion, setOccasion] = useState(() => usualOccasion('wedding', todayText()));
   const [fitted, setFitted] = useState<readonly FittedClient[]>([]);
   const [share, setShare] = useState<number | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
-  const dateError = isDay(date) ? undefined : 'Pick a day.';
   const unsaved = fitted.filter((f) => f.fitted && !f.savedAs);
 
   const fit = async (): Promise<void> => {
-    if (dateError) return;
-    const occasion: Occasion = { kind, date, lights: ['daylight', 'flash'], hoursToLast: 10, camera: true };
+    if (occasionErrors(occasion).date) return;
     setFailure(null);
     setFitted([]);
     for (const [i, { id, name }] of chosen.entries()) {
@@ -171,10 +168,7 @@ function FitSeveral({ look, kit }: { readonly look: Look; readonly kit: Kit }) {
       }
     >
       <Column gap="$4">
-        <Line alignItems="flex-start" gap="$4">
-          <Choice label="Occasion" options={OCCASIONS} chosen={[kind]} onChange={([k]) => k && setKind(k)} />
-          <Field label="Date" value={date} onChange={setDate} keyboard="date" error={dateError} />
-        </Line>
+        <OccasionCard value={occasion} onChange={setOccasion} />
         <Column gap="$1">
           <Subheading>
             {chosen.length === 0 ? 'For whom' : `For ${chosen.map((c) => c.name).join(', ')}`}

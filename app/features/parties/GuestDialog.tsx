@@ -1,7 +1,6 @@
 import { useState } from 'react';
-import { GUEST_ROLES, type Guest, type PartyPlan } from '@toile/core';
+import { clock, minuteOfDay, GUEST_ROLES, type Guest, type PartyPlan } from '@toile/core';
 import { Body, Button, Choice, Dialog, Field, Stepper, Switch } from '../../ui';
-import { minutesOf, timeOf } from './partyView';
 
 export const ROLE_WORDS: Readonly<Record<Guest['role'], string>> = {
   star: 'whose day it is',
@@ -24,11 +23,11 @@ type GuestDialogProps = {
 /** One person of a party: who, by when, how long, by whom. */
 export function GuestDialog({ guest, plan, busy, failure, onKeep, onRemove, onClose }: GuestDialogProps) {
   const [value, setValue] = useState(guest);
-  const [times, setTimes] = useState({ from: timeOf(guest.from), readyBy: timeOf(guest.readyBy) });
+  const [times, setTimes] = useState({ from: clock(guest.from), readyBy: clock(guest.readyBy) });
   const [tried, setTried] = useState(false);
   const set = (change: Partial<Guest>): void => setValue((v) => ({ ...v, ...change }));
-  const from = minutesOf(times.from);
-  const readyBy = minutesOf(times.readyBy);
+  const from = minuteOfDay(times.from);
+  const readyBy = minuteOfDay(times.readyBy);
   const wrong = {
     name: value.name.trim() === '' ? 'Write a name' : undefined,
     from: from === null ? 'A time, as 09:20' : undefined,

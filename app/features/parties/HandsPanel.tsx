@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { DEFAULT_HANDS, type ChairKind, type Hands, type PartyPlan } from '@toile/core';
+import { clock, minuteOfDay, DEFAULT_HANDS, type ChairKind, type Hands, type PartyPlan } from '@toile/core';
 import { newId } from '@toile/contract';
 import {
   Body,
@@ -14,7 +14,7 @@ import {
   Subheading,
   Switch,
 } from '../../ui';
-import { minutesOf, timeOf } from './partyView';
+
 import type { PartyWork } from './usePartyPlan';
 
 /** Who works, from when, with what breaks; and the chairs there are. */
@@ -71,7 +71,7 @@ export function HandsPanel({ work }: { readonly work: PartyWork }) {
             ]
               .filter((word) => word !== '')
               .join(' · ')}
-            fact={`from ${timeOf(hands.arrives)}`}
+            fact={`from ${clock(hands.arrives)}`}
             onPress={() => setOpen(hands)}
           />
         ))}
@@ -133,12 +133,12 @@ type HandsDialogProps = {
 
 function HandsDialog({ hands, busy, failure, onKeep, onRemove, onClose }: HandsDialogProps) {
   const [value, setValue] = useState(hands);
-  const [arrives, setArrives] = useState(timeOf(hands.arrives));
-  const [leaves, setLeaves] = useState(hands.leaves === null ? '' : timeOf(hands.leaves));
+  const [arrives, setArrives] = useState(clock(hands.arrives));
+  const [leaves, setLeaves] = useState(hands.leaves === null ? '' : clock(hands.leaves));
   const [tried, setTried] = useState(false);
   const set = (change: Partial<Hands>): void => setValue((v) => ({ ...v, ...change }));
-  const from = minutesOf(arrives);
-  const until = leaves === '' ? null : minutesOf(leaves);
+  const from = minuteOfDay(arrives);
+  const until = leaves === '' ? null : minuteOfDay(leaves);
   const wrong = {
     name: value.name.trim() === '' ? 'Write a name' : undefined,
     arrives: from === null ? 'A time, as 07:30' : undefined,

@@ -1,10 +1,10 @@
 import { useState } from 'react';
-import { newGuest, type Guest, type PastedGuest } from '@toile/core';
+import { clock, newGuest, type Guest, type PastedGuest } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Body, Button, Column, Empty, Line, Row } from '../../ui';
 import { GuestDialog, ROLE_WORDS } from './GuestDialog';
 import { PasteDialog } from './PasteDialog';
-import { timeOf } from './partyView';
+
 import type { PartyWork } from './usePartyPlan';
 
 /** Who is made up: by when, how long, and who still lacks a chart. */
@@ -52,7 +52,7 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
                 ]
                   .filter((word) => word !== '')
                   .join(' · ')}
-                fact={`by ${timeOf(guest.readyBy)}`}
+                fact={`by ${clock(guest.readyBy)}`}
                 onPress={() => setOpen(guest)}
               />
             ))}

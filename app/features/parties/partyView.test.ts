@@ -1,5 +1,5 @@
-import { newGuest, newPlan, planDay, dayOfPlan, type PartyPlan } from '@toile/core';
-import { groupsOf, minutesOf, moved, planOf, proofWords, tellWords, timeOf, timetableOf } from './partyView';
+import { clock, minuteOfDay, newGuest, newPlan, planDay, dayOfPlan, type PartyPlan } from '@toile/core';
+import { groupsOf, moved, planOf, proofWords, tellWords, timetableOf } from './partyView';
 
 const begin = { place: 'Quay House', zone: 'Europe/Lisbon', artist: 'Runa' };
 const blank = newPlan('morning', begin);
@@ -15,8 +15,8 @@ test.each([
   ['', null],
   ['9:05', null],
 ])('a field gives %s as %s', (time, minutes) => {
-  expect(minutesOf(time)).toBe(minutes);
-  if (minutes !== null) expect(timeOf(minutes)).toBe(time);
+  expect(minuteOfDay(time)).toBe(minutes);
+  if (minutes !== null) expect(clock(minutes)).toBe(time);
 });
 
 test('every visit stands once under who works, once under whom, and chairs hold theirs', () => {
@@ -29,7 +29,7 @@ test('every visit stands once under who works, once under whom, and chairs hold 
 test('a guest is told when to come, five minutes before, where, and how', () => {
   const first = timetable.visits.filter((visit) => visit.of === 'a').sort((x, y) => x.start - y.start)[0]!;
   const words = tellWords(plan, plan.guests[0]!, timetable.visits);
-  expect(words).toContain(`Come at ${timeOf(first.start - 5)} at `);
+  expect(words).toContain(`Come at ${clock(first.start - 5)} at `);
   expect(words).toContain('ready by 11:30');
   expect(tellWords(plan, plan.guests[0]!, [])).toBe('nothing planned');
 });
@@ -89,6 +89,10 @@ test('a party without a plan begins with those who have a visit', () => {
           place: 'Hall',
           partyId: 'p',
           chartId: null,
+          revision: 1,
+          state: 'booked',
+          reason: '',
+          occasion: null,
         },
       ],
     },

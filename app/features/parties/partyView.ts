@@ -1,4 +1,5 @@
 import {
+  minuteOfDay,
   clock,
   COME_BEFORE_MINUTES,
   newGuest,
@@ -16,19 +17,12 @@ import type { PartyAnswer, PartyInput } from '@toile/contract';
 /** The timetable that is looked at: the kept one, one just found, or one being changed by hand. */
 export type Timetable = NonNullable<PartyPlan['timetable']>;
 
-export const timeOf = (minute: number): string => clock(minute);
-/** A time as a field gives it, in minutes of the day; null while it is none. */
-export function minutesOf(time: string): number | null {
-  const match = /^([01]\d|2[0-3]):([0-5]\d)$/.exec(time);
-  return match ? Number(match[1]) * 60 + Number(match[2]) : null;
-}
-
 /** The plan of a party; where nobody has said yet, one made of its visits. */
 export function planOf(party: PartyAnswer, artist: string, zone: string): PartyPlan {
   if (party.plan) return party.plan;
   const plan = newPlan('morning', { place: party.place, zone, artist });
   const guests = party.visits.map((visit): Guest => {
-    const readyBy = minutesOf(visit.readyBy ?? '');
+    const readyBy = minuteOfDay(visit.readyBy ?? '');
     const said = {
       name: visit.clientName,
       role: 'guest',
@@ -121,7 +115,7 @@ export function groupsOf(plan: PartyPlan, { visits }: Pick<Timetable, 'visits'>,
     return {
       key: visitKey(visit.of, visit.task),
       visit,
-      time: `${timeOf(visit.start)} to ${timeOf(visit.start + visit.minutes)}`,
+      time: `${clock(visit.start)} to ${clock(visit.start + visit.minutes)}`,
       words: words.filter((word) => word !== '').join(', '),
       late: guest !== undefined && readyOf(guest) > guest.readyBy,
       held: plan.held.some((pin) => pin.of === visit.of && pin.task === visit.task),
@@ -131,7 +125,7 @@ export function groupsOf(plan: PartyPlan, { visits }: Pick<Timetable, 'visits'>,
     return plan.hands.map((hands) => ({
       id: hands.id,
       title: hands.name,
-      detail: `there at ${timeOf(hands.arrives)}, ready ${timeOf(hands.arrives + hands.setUp)}`,
+      detail: `there at ${clock(hands.arrives)}, ready ${clock(hands.arrives + hands.setUp)}`,
       rows: sorted
         .filter((v) => v.worker === hands.id)
         .map((v) => row(v, [`${who(v)}, ${what(v)}`, where(v)])),
@@ -156,7 +150,7 @@ export function tellWords(plan: PartyPlan, guest: Guest, visits: readonly Visit[
   const [first] = visits.filter((visit) => visit.of === guest.id).sort((a, b) => a.start - b.start);
   if (!first) return 'nothing planned';
   const chair = first.chair === null ? '' : ` at ${nameIn(plan.chairs, first.chair)}`;
-  return `Come at ${timeOf(first.start - COME_BEFORE_MINUTES)}${chair}, ready by ${timeOf(guest.readyBy)}. Clean face, no oil, a top that opens in front.`;
+  return `Come at ${clock(first.start - COME_BEFORE_MINUTES)}${chair}, ready by ${clock(guest.readyBy)}. Clean face, no oil, a top that opens in front.`;
 }
 
 /** A timetable nobody has proven, to be shown. */

@@ -36,6 +36,8 @@ import { snapshotOfClient } from '../clients/snapshot';
 import { faceBox } from '../face/FaceStage';
 import { FaceView } from '../face/FaceView';
 import { stepsInWords } from '../words/colours';
+import { OccasionCard } from '../occasion/OccasionCard';
+import { comingVisit, occasionToRepeat } from '../occasion/occasionView';
 import { dayInWords, howFar, todayText } from '../words/dates';
 import { ChangeRow } from './ChangeRow';
 import { isChoice, reasonFor, summaryOf } from './repeatView';
@@ -74,23 +76,17 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
   const router = useRouter();
   const refresh = useRefresh();
   const session = useSession();
-  const coming = client.visits.find((v) => v.date >= todayText());
-  const [date, setDate] = useState(coming?.date ?? todayText());
+  const coming = comingVisit(client.visits, todayText());
+  const [occasion, setOccasion] = useState(() =>
+    occasionToRepeat(answer.chart.occasion, coming, todayText()),
+  );
+  const { date } = occasion;
   const [reason, setReason] = useState<string | null>(null);
   const [touched, setRefused] = useState<ReadonlySet<string> | null>(null);
   const { busy, failure, save: keep } = useSaving();
   const [key] = useState(newId);
   const worn = useMemo(() => asWorn(answer.chart, answer.events), [answer]);
-  const validDate = isDay(date);
-  const kind = coming && coming.date === date ? coming.kind : answer.chart.occasion.kind;
-  const { refit, error } = useRefit(
-    worn,
-    client,
-    kit,
-    kind,
-    validDate ? date : null,
-    session.data?.name ?? '',
-  );
+  const { refit, error } = useRefit(worn, client, kit, occasion, session.data?.name ?? '');
   // An order waits for a yes; the rest is taken until it is refused.
   const refused = useMemo(() => touched ?? notAsked(refit?.changes ?? []), [touched, refit]);
 
@@ -128,16 +124,7 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
       }
     >
       <Column gap="$4">
-        <Field
-          label="For which day"
-          value={date}
-          onChange={setDate}
-          keyboard="date"
-          error={validDate ? undefined : 'Pick a day.'}
-          hint={
-            coming ? `Next visit ${dayInWords(coming.date)}, ${howFar(coming.date)}` : 'No visit is booked'
-          }
-        />
+        <OccasionCard value={occasion} onChange={setOccasion} />
         <LastRead client={client} />
         {error ? <Body role="alert" color="$madder">{`▲ ${error}`}</Body> : null}
         {refit ? (
@@ -165,8 +152,7 @@ function useRefit(
   worn: Chart,
   client: ClientAnswer,
   kit: KitAnswer,
-  kind: Occasion['kind'],
-  date: string | null,
+  occasion: Occasion,
   author: string,
 ): { refit: Refit | null; error: string | null } {
   const [state, setState] = useState<{ refit: Refit | null; error: string | null }>({
@@ -174,9 +160,8 @@ function useRefit(
     error: null,
   });
   useEffect(() => {
-    if (date === null) return;
+    if (!isDay(occasion.date)) return;
     let current = true;
-    const occasion: Occasion = { ...worn.occasion, kind, date };
     const stamp = {
       id: worn.id,
       version: worn.version + 1,
@@ -192,7 +177,7 @@ function useRefit(
     return () => {
       current = false;
     };
-  }, [worn, client, kit, kind, date, author]);
+  }, [worn, client, kit, occasion, author]);
   return state;
 }
 

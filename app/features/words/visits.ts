@@ -6,6 +6,13 @@ export function visitDetail(visit: VisitAnswer): string {
   return [time, visit.kind, visit.place].filter(Boolean).join(' · ');
 }
 
+/** How far a visit has come and what is still to ask, beside it in a list: 'asked for · nobody was asked about the day' */
+export function stateInWords({ state, reason, occasion }: VisitAnswer): string {
+  if (state === 'cancelled') return `▲ cancelled: ${reason}`;
+  const words = state === 'asked' ? 'asked for, not booked yet' : state;
+  return state === 'done' || occasion ? words : `${words} · nobody was asked about the day yet`;
+}
+
 /** Visits grouped by date, in order. */
 export function byDay(
   visits: readonly VisitAnswer[],

@@ -19,6 +19,7 @@ import type {
 } from '@toile/core';
 import type { Role } from './roles';
 import type { StudioSettings } from './settings';
+import type { VisitState } from './visit';
 
 export type SessionAnswer = {
   readonly name: string;
@@ -116,6 +117,12 @@ export type VisitAnswer = {
   readonly place: string;
   readonly partyId: string | null;
   readonly chartId: string | null;
+  readonly revision: number;
+  readonly state: VisitState;
+  /** Why it was cancelled; empty otherwise. */
+  readonly reason: string;
+  /** What it asks, once somebody said. */
+  readonly occasion: Occasion | null;
 };
 
 /** What is due, each with where it leads. */

@@ -12,6 +12,15 @@ export const ERRORS = {
   'signed-out': { status: 401, title: 'Sign in to go on.' },
   'wrong-sign-in': { status: 401, title: 'Email and password do not fit together.' },
   'set-up-already': { status: 409, title: 'This installation is set up already. Sign in.' },
+  'link-ended': { status: 410, title: 'This link was used, taken back or has ended. Ask for a new one.' },
+  'last-owner': {
+    status: 409,
+    title: 'A studio keeps at least one owner. Make somebody else an owner first.',
+  },
+  'has-account': {
+    status: 409,
+    title: 'There is an account with this email already. Ask for an invitation to another address.',
+  },
   'wrong-password': { status: 422, title: 'That is not the password you have now.' },
   'too-many-tries': { status: 429, title: 'Too many tries. Wait a few minutes and sign in again.' },
   'not-allowed': { status: 403, title: 'Your role in this studio does not include this.' },

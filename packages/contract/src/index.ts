@@ -11,5 +11,7 @@ export { documentPart, isUuid } from './shapes';
 export * from './studioBundle';
 export * from './setUp';
 export * from './signIn';
+export * from './team';
+export * from './visit';
 export * from './work';
 export * from './share';

@@ -10,10 +10,12 @@ export type ShareDays = (typeof SHARE_DAYS)[number];
  */
 const SECRET = /^[A-Za-z0-9_-]{32}$/;
 
+export const secretField = () => string().required().matches(SECRET, 'is not a secret of 32 letters');
+
 export const shareInputSchema = object({
   id: uuid().required(),
   version: number().integer().min(1).required('Say which version is shown'),
-  secret: string().required().matches(SECRET, 'is not a secret of 32 letters'),
+  secret: secretField(),
   days: number()
     .oneOf([...SHARE_DAYS], `one of ${SHARE_DAYS.join(', ')}`)
     .required(),

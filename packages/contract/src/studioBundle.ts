@@ -1,6 +1,8 @@
+import { VISIT_STATES } from './visit';
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import {
   ChartSchema,
+  OccasionSchema,
   FeaturesSchema,
   LandmarksSchema,
   LookSchema,
@@ -40,7 +42,17 @@ const version = Type.Integer({ minimum: 1 });
  * other.
  */
 const TABLES = {
-  people: Type.Object({ id, name: text, email: text, role: words(ROLES) }, closed),
+  people: Type.Object(
+    {
+      id,
+      name: text,
+      email: text,
+      role: words(ROLES),
+      /** Let in no longer since. */
+      deactivatedAt: Type.Optional(text),
+    },
+    closed,
+  ),
   clients: Type.Object(
     {
       id,
@@ -125,6 +137,9 @@ const TABLES = {
       place: text,
       partyId: orNull(id),
       chartId: orNull(id),
+      state: Type.Optional(words(VISIT_STATES)),
+      reason: Type.Optional(text),
+      occasion: Type.Optional(orNull(OccasionSchema)),
     },
     closed,
   ),

@@ -5,7 +5,6 @@ import {
   EVENT_KINDS,
   isPlausibleSkin,
   LookSchema,
-  OCCASIONS,
   SKIN_ZONES,
   type Chart,
   type Deviation,
@@ -15,7 +14,7 @@ import {
   type Told,
 } from '@toile/core';
 import { uuid } from './client';
-import { day, documentPart } from './shapes';
+import { documentPart } from './shapes';
 
 /** CIELAB typed by hand: within what skin can be. */
 export const labSchema = mixed<Lab>(
@@ -135,22 +134,3 @@ export const importChartSchema = object({
   text: string().required('Choose a file').max(2_000_000, 'The file is too large to be a chart'),
 }).noUnknown();
 export type ImportChart = { text: string };
-
-export const visitInputSchema = object({
-  id: uuid().required(),
-  clientId: uuid().required(),
-  kind: string()
-    .oneOf([...OCCASIONS])
-    .required(),
-  date: day().required('Choose a date'),
-  startsAt: string()
-    .required('Choose a time')
-    .matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time, as 09:20'),
-  readyBy: string()
-    .nullable()
-    .default(null)
-    .matches(/^([01]\d|2[0-3]):[0-5]\d$/, { message: 'A time, as 11:30', excludeEmptyString: true }),
-  place: string().trim().default('').max(200),
-  partyId: uuid().nullable().default(null),
-}).noUnknown('${unknown} is not known here');
-export type VisitInput = InferType<typeof visitInputSchema>;

@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import {
   chartSheet,
   MEASUREMENT_NAMES,
@@ -10,6 +11,7 @@ import {
   writeChart,
   type Chart,
   type Paper,
+  isAsked,
 } from '@toile/core';
 import { newId } from '@toile/contract';
 import type { Tx } from '../db/connection';
@@ -65,7 +67,13 @@ export function registerCharts(services: Services): void {
     if (body.visitId) {
       const visit = await tx
         .updateTable('visits')
-        .set({ chart_id: chart.id })
+        // What was asked for the chart is what the visit asks.
+        .set({
+          chart_id: chart.id,
+          ...(isAsked(chart.occasion)
+            ? { occasion: JSON.stringify(chart.occasion), revision: sql<number>`revision + 1` }
+            : {}),
+        })
         .where('id', '=', body.visitId)
         .where('client_id', '=', chart.client.id)
         .returning('id')

@@ -125,6 +125,7 @@ async function summaries(tx: Tx, typed: string, today: string): Promise<ClientSu
         .select((v) => v.fn.min('visits.date').as('d'))
         .whereRef('client_id', '=', 'c.id')
         .where('date', '>=', today)
+        .where('state', '!=', 'cancelled')
         .as('next'),
     ])
     .limit(PAGE);

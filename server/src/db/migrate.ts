@@ -8,6 +8,8 @@ import { shares } from './migrations/2026_11_23_05_shares';
 import { oldKeys } from './migrations/2026_11_26_06_old_keys';
 import { partyPlans } from './migrations/2026_11_27_07_party_plans';
 import { passwords } from './migrations/2026_11_27_08_passwords';
+import { team } from './migrations/2026_11_27_10_team';
+import { visits } from './migrations/2026_11_27_09_visits';
 
 /** In order of name; each runs once, in its own transaction. */
 export const MIGRATIONS: Readonly<Record<string, Migration>> = {
@@ -19,6 +21,8 @@ export const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '2026_11_26_06_old_keys': oldKeys,
   '2026_11_27_07_party_plans': partyPlans,
   '2026_11_27_08_passwords': passwords,
+  '2026_11_27_09_visits': visits,
+  '2026_11_27_10_team': team,
 };
 
 /**

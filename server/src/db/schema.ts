@@ -15,7 +15,7 @@ import type {
   Taps,
   Unit,
 } from '@toile/core';
-import type { ExtraReading, LedgerEntry, Role, StudioSettings } from '@toile/contract';
+import type { ExtraReading, LedgerEntry, Role, StudioSettings, VisitState } from '@toile/contract';
 
 /** A jsonb column: read as a value, written as JSON text. */
 type Json<T> = ColumnType<T, string, string>;
@@ -27,7 +27,29 @@ type Created = ColumnType<Date, Date | string | undefined, never>;
 export type Database = {
   accounts: { id: string; email: string; password_hash: string };
   studios: { id: string; name: string };
-  memberships: { studio_id: string; account_id: string; role: Role; name: string };
+  memberships: {
+    studio_id: string;
+    account_id: string;
+    role: Role;
+    name: string;
+    revision: Generated<number>;
+    deactivated_at: Instant | null;
+  };
+  invites: {
+    studio_id: string;
+    id: string;
+    /** Whom a new password is for; null: somebody new. */
+    account_id: string | null;
+    email: string;
+    name: string;
+    role: Role;
+    secret_hash: string;
+    made_by: string;
+    made_at: Created;
+    expires_at: Instant;
+    used_at: Instant | null;
+    revoked_at: Instant | null;
+  };
   clients: {
     studio_id: string;
     id: string;
@@ -126,6 +148,10 @@ export type Database = {
     ready_by: string | null;
     place: string;
     chart_id: string | null;
+    revision: Generated<number>;
+    state: Generated<VisitState>;
+    reason: Generated<string>;
+    occasion: Json<Occasion> | null;
   };
   charts: { studio_id: string; id: string; client_id: string };
   chart_versions: {
@@ -170,6 +196,7 @@ export type Database = {
 /** Tables every row of which belongs to one studio: all under row level security. */
 export const STUDIO_TABLES = [
   'memberships',
+  'invites',
   'clients',
   'readings',
   'simulated_skins',

@@ -5,7 +5,6 @@ import {
   BODIES,
   isUuid,
   may,
-  newId,
   ROUTES,
   type AnswerOf,
   type BodyOf,
@@ -24,6 +23,7 @@ import {
 } from '@toile/contract';
 import { canonicalJson } from '@toile/core';
 import { inStudio, type Db, type Tx } from '../db/connection';
+import { tellAudit } from './audit';
 import { ProblemError } from './problem';
 
 /** Who asks: kept in the session at sign-in. */
@@ -144,16 +144,7 @@ export function write<N extends WriteName>(
         stale,
       };
       const made = await handle(context as WriteContext<N>);
-      await tx
-        .insertInto('audit')
-        .values({
-          studio_id: caller.studioId,
-          id: newId(),
-          account_id: caller.accountId,
-          route: name,
-          subject: made.subject ?? null,
-        })
-        .execute();
+      await tellAudit(tx, caller, name, made.subject ?? null);
       await tx
         .updateTable('idempotency')
         .set({ status: made.status ?? 200, body: JSON.stringify(made.body) })

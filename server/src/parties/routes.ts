@@ -21,6 +21,7 @@ export function registerParties(services: Services): void {
           .selectFrom('visits')
           .select(eb.fn.countAll<string>().as('n'))
           .whereRef('party_id', '=', 'p.id')
+          .where('state', '!=', 'cancelled')
           .as('people'),
       ])
       .orderBy('p.date')
@@ -85,7 +86,7 @@ async function partyAnswer(tx: Tx, id: string): Promise<PartyAnswer> {
     date: row.date,
     place: row.place,
     notes: row.notes,
-    peopleCount: peopleIn(row.plan, visits.length),
+    peopleCount: peopleIn(row.plan, visits.filter((visit) => visit.state !== 'cancelled').length),
     visits,
     plan: row.plan,
   };

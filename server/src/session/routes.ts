@@ -1,17 +1,16 @@
 import type { Request } from 'express';
-import { sql } from 'kysely';
-import { newId, ROUTES, type SessionAnswer } from '@toile/contract';
+import { ROUTES, type SessionAnswer } from '@toile/contract';
 import { asAccount, inStudio, type Db } from '../db/connection';
+import { tellAudit } from '../http/audit';
 import { ProblemError } from '../http/problem';
 import { allowed, callerOf, checkedBody, type Caller, type Services } from '../http/register';
 import { limitTries, type TryLimit } from '../http/tries';
 import { hashPassword, passwordFits } from './passwords';
+import { deviceInWords, devicesOf, endSessions, signOutEverywhere } from './sessions';
 
-/** Signing in and out, who is signed in, and one's own password. */
+/** Signing in and out, who is signed in and where, and one's own password. */
 export function registerSession({ app, db }: Services, limit: TryLimit): void {
-  const limiter = limitTries(limit);
-
-  app.post(ROUTES.signIn.path, limiter, async (req, res) => {
+  app.post(ROUTES.signIn.path, limitTries(limit), async (req, res) => {
     const { email, password } = await checkedBody('signIn', req.body);
     const account = await db.selectFrom('accounts').selectAll().where('email', '=', email).executeTakeFirst();
     if (!(await passwordFits(account?.password_hash, password)) || !account)
@@ -21,6 +20,7 @@ export function registerSession({ app, db }: Services, limit: TryLimit): void {
         .selectFrom('memberships')
         .selectAll()
         .where('account_id', '=', account.id)
+        .where('deactivated_at', 'is', null)
         .orderBy('studio_id')
         .executeTakeFirst(),
     );
@@ -39,7 +39,8 @@ export function registerSession({ app, db }: Services, limit: TryLimit): void {
     res.json(await sessionAnswer(db, callerOf(req)));
   });
 
-  app.post(ROUTES.changePassword.path, limiter, async (req, res) => {
+  // Its own count: wrong words here lock nobody out of signing in.
+  app.post(ROUTES.changePassword.path, limitTries(limit), async (req, res) => {
     const caller = allowed(req, 'changePassword');
     const { current, next } = await checkedBody('changePassword', req.body);
     const account = await db
@@ -58,22 +59,27 @@ export function registerSession({ app, db }: Services, limit: TryLimit): void {
         .set({ password_hash: hash })
         .where('id', '=', caller.accountId)
         .execute();
-      await tx
-        .insertInto('audit')
-        .values({
-          studio_id: caller.studioId,
-          id: newId(),
-          account_id: caller.accountId,
-          route: 'changePassword',
-          subject: caller.accountId,
-        })
-        .execute();
+      await tellAudit(tx, caller, 'changePassword', caller.accountId);
       // Whoever else is in by the old password is out.
-      await sql`delete from sessions where sess -> 'caller' ->> 'accountId' = ${caller.accountId}`.execute(
-        tx,
-      );
+      await signOutEverywhere(tx, caller.accountId);
     });
     res.json(await enter(req, db, caller));
+  });
+
+  app.get(ROUTES.devices.path, async (req, res) => {
+    res.json(await devicesOf(db, allowed(req, 'devices'), req));
+  });
+
+  app.post(ROUTES.endSessions.path, async (req, res) => {
+    const caller = allowed(req, 'endSessions');
+    const { id } = await checkedBody('endSessions', req.body);
+    const left = await inStudio(db, caller.studioId, async (tx) => {
+      const ended = await endSessions(tx, caller, req, id);
+      if (id !== null && ended === 0) throw new ProblemError('not-found');
+      await tellAudit(tx, caller, 'endSessions', caller.accountId);
+      return devicesOf(tx, caller, req);
+    });
+    res.json(left);
   });
 
   app.delete(ROUTES.signOut.path, async (req, res) => {
@@ -90,6 +96,12 @@ export async function enter(req: Request, db: Db, caller: Caller): Promise<Sessi
     req.session.regenerate((error: unknown) => (error ? reject(toError(error)) : resolve())),
   );
   req.session.caller = caller;
+  req.session.device = deviceInWords(req.get('user-agent'));
+  req.session.since = new Date().toISOString();
+  // Kept before it is answered: who is told to be in is in.
+  await new Promise<void>((resolve, reject) =>
+    req.session.save((error: unknown) => (error ? reject(toError(error)) : resolve())),
+  );
   return sessionAnswer(db, caller);
 }
 

@@ -1,14 +1,13 @@
-import { createHash } from 'node:crypto';
 import rateLimit from 'express-rate-limit';
 import { chartSheet, sheetSvg, type Chart } from '@toile/core';
 import { isUuid, type ShareAnswer } from '@toile/contract';
 import { inStudio, type Tx } from '../db/connection';
+import { hashOfSecret } from '../db/secrets';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 import { fontUrls, measureText } from '../print/fonts';
 import { endedPage, sharedPage } from './page';
 
-const hashOf = (secret: string): string => createHash('sha256').update(secret).digest('hex');
 /** A guess at a secret is hopeless; this keeps anyone from trying, per minute and address. */
 const TRIES_A_MINUTE = 60;
 
@@ -41,7 +40,7 @@ export function registerShares(services: Services): void {
         id: body.id,
         chart_id: params.id,
         version: body.version,
-        secret_hash: hashOf(body.secret),
+        secret_hash: hashOfSecret(body.secret),
         cautions: body.cautions,
         made_by: caller.name,
         expires_at: new Date(now.getTime() + body.days * 86_400_000),
@@ -102,7 +101,7 @@ async function sharedChart(services: Services, token: string): Promise<Shown | n
     const share = await tx
       .selectFrom('shares')
       .selectAll()
-      .where('secret_hash', '=', hashOf(secret))
+      .where('secret_hash', '=', hashOfSecret(secret))
       .executeTakeFirst();
     if (!share || share.revoked_at !== null || share.expires_at <= services.clock()) return null;
     const { document } = found(

@@ -48,16 +48,27 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
       await insert(
         tx,
         'memberships',
-        rows.map((p) => ({ studio_id: studioId, account_id: p.id, role: p.role, name: p.name })),
+        rows.map((p) => ({
+          studio_id: studioId,
+          account_id: p.id,
+          role: p.role,
+          name: p.name,
+          deactivated_at: p.deactivatedAt ?? null,
+        })),
       );
     },
-    giveOut: (tx) =>
-      tx
+    giveOut: async (tx) => {
+      const rows = await tx
         .selectFrom('memberships as m')
         .innerJoin('accounts as a', 'a.id', 'm.account_id')
-        .select(['a.id', 'm.name', 'a.email', 'm.role'])
+        .select(['a.id', 'm.name', 'a.email', 'm.role', 'm.deactivated_at'])
         .orderBy('a.id')
-        .execute(),
+        .execute();
+      return rows.map(({ deactivated_at: since, ...person }) => ({
+        ...person,
+        ...(since === null ? {} : { deactivatedAt: since.toISOString() }),
+      }));
+    },
   },
   clients: {
     takeIn: (tx, rows, { studioId }) =>
@@ -285,6 +296,9 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
           ready_by: v.readyBy,
           place: v.place,
           chart_id: v.chartId,
+          state: v.state ?? 'booked',
+          reason: v.reason ?? '',
+          occasion: v.occasion ? json(v.occasion) : null,
         })),
       ),
     giveOut: async (tx) =>
@@ -298,6 +312,10 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
         place: v.place,
         partyId: v.party_id,
         chartId: v.chart_id,
+        // What every visit has until somebody says otherwise is not said.
+        ...(v.state === 'booked' ? {} : { state: v.state }),
+        ...(v.reason === '' ? {} : { reason: v.reason }),
+        ...(v.occasion === null ? {} : { occasion: v.occasion }),
       })),
   },
   events: {

@@ -13,7 +13,7 @@ export function registerToday(services: Services): void {
   read(services, 'today', async ({ tx, now, query }) => {
     const date = await studioDay(tx, now, query.zone);
     const to = addDays(date, DAYS_AHEAD);
-    const visits = await visitsWhere(tx, { from: date, to });
+    const visits = await visitsWhere(tx, { from: date, to, standing: true });
     const ids = [...new Set(visits.map((v) => v.clientId))];
     const rows =
       ids.length === 0

@@ -7,6 +7,8 @@ export type VisitFilter = {
   readonly partyId?: string;
   readonly from?: string;
   readonly to?: string;
+  /** Without those that were cancelled. */
+  readonly standing?: true;
 };
 
 /** The most visits of one answer: more than a client of many years or a party has. */
@@ -23,6 +25,7 @@ export async function visitsWhere(tx: Tx, filter: VisitFilter): Promise<VisitAns
   if (filter.clientId) query = query.where('v.client_id', '=', filter.clientId);
   if (filter.partyId) query = query.where('v.party_id', '=', filter.partyId);
   if (filter.from) query = query.where('v.date', '>=', filter.from);
+  if (filter.standing) query = query.where('v.state', '!=', 'cancelled');
   if (filter.to) query = query.where('v.date', '<=', filter.to);
   const rows = await query
     .orderBy('v.date')
@@ -41,5 +44,9 @@ export async function visitsWhere(tx: Tx, filter: VisitFilter): Promise<VisitAns
     place: v.place,
     partyId: v.party_id,
     chartId: v.chart_id,
+    revision: v.revision,
+    state: v.state,
+    reason: v.reason,
+    occasion: v.occasion,
   }));
 }

@@ -19,10 +19,18 @@ import {
   newVersionSchema,
   readingInputSchema,
   sampleRequestSchema,
-  visitInputSchema,
 } from '../work';
+import { visitInputSchema } from '../visit';
 import { newPasswordSchema, setUpSchema } from '../setUp';
 import { signInSchema } from '../signIn';
+import {
+  endSessionsSchema,
+  inviteInputSchema,
+  memberInputSchema,
+  openInviteSchema,
+  resetInputSchema,
+  takeInviteSchema,
+} from '../team';
 import type { WriteName } from './list';
 
 /** What each body is checked by before a handler sees it. */
@@ -30,6 +38,13 @@ export const BODIES: { readonly [N in WriteName]: Schema } = {
   signIn: signInSchema,
   setUp: setUpSchema,
   changePassword: newPasswordSchema,
+  endSessions: endSessionsSchema,
+  openInvite: openInviteSchema,
+  takeInvite: takeInviteSchema,
+  createInvite: inviteInputSchema,
+  revokeInvite: object({}).noUnknown('${unknown} is not known here'),
+  updateMember: memberInputSchema,
+  createReset: resetInputSchema,
   createClient: clientInputSchema,
   updateClient: clientInputSchema,
   createReading: readingInputSchema,
@@ -51,6 +66,7 @@ export const BODIES: { readonly [N in WriteName]: Schema } = {
   revokeShare: object({}).noUnknown('${unknown} is not known here'),
   createEvent: chairEventSchema,
   createVisit: visitInputSchema,
+  updateVisit: visitInputSchema,
   createParty: partyInputSchema,
   updateParty: partyInputSchema,
   updateStudioSettings: studioSettingsSchema,

@@ -39,10 +39,24 @@ import type {
   NewVersion,
   ReadingInput,
   SampleRequest,
-  VisitInput,
 } from '../work';
+import type { VisitInput } from '../visit';
 import type { NewPassword, SetUp } from '../setUp';
 import type { SignIn } from '../signIn';
+import type {
+  AuditLine,
+  DeviceAnswer,
+  EndSessions,
+  InviteAnswer,
+  InviteInput,
+  MemberAnswer,
+  MemberInput,
+  OpenInvite,
+  OpenInviteAnswer,
+  ResetInput,
+  TakeInvite,
+  TeamAnswer,
+} from '../team';
 import type { RouteName, WriteName } from './list';
 
 /** An answer that is a file, not JSON. */
@@ -60,6 +74,16 @@ type RouteTypes = {
   changePassword: { takes: NewPassword; answers: SessionAnswer };
   session: { answers: SessionAnswer };
   signOut: { answers: Nothing };
+  devices: { answers: DeviceAnswer[] };
+  endSessions: { takes: EndSessions; answers: DeviceAnswer[] };
+  openInvite: { takes: OpenInvite; answers: OpenInviteAnswer };
+  takeInvite: { takes: TakeInvite; answers: SessionAnswer };
+  team: { answers: TeamAnswer };
+  createInvite: { takes: InviteInput; answers: InviteAnswer };
+  revokeInvite: { takes: EmptyBody; answers: InviteAnswer };
+  updateMember: { takes: MemberInput; answers: MemberAnswer; current: MemberAnswer };
+  createReset: { takes: ResetInput; answers: InviteAnswer };
+  audit: { answers: AuditLine[] };
   today: { answers: TodayAnswer };
   timings: { answers: TimingsAnswer };
   listClients: { answers: ClientSummary[] };
@@ -99,6 +123,7 @@ type RouteTypes = {
   revokeShare: { takes: EmptyBody; answers: ShareAnswer };
   createEvent: { takes: ChairEventInput; answers: RecordedAnswer };
   createVisit: { takes: VisitInput; answers: VisitAnswer };
+  updateVisit: { takes: VisitInput; answers: VisitAnswer; current: VisitAnswer };
   studioSettings: { answers: StudioSettingsAnswer };
   updateStudioSettings: { takes: StudioSettings; answers: StudioSettingsAnswer; current: StudioSettings };
   exportStudio: { answers: FileAnswer };

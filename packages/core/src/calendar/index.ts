@@ -1,2 +1,3 @@
 export { instantAt } from './instant';
 export { addDays, addMonths, dayIn, daysBetween, isDay, isZone } from './day';
+export { clock, minuteOfDay } from './clock';

@@ -3,6 +3,7 @@ export {
   hueOf,
   labToHex,
   labToSrgb,
+  srgbToLab,
   labToXyz,
   meanLab,
   WHITE_D65,

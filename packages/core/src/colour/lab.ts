@@ -13,6 +13,9 @@ const KAPPA = 24389 / 27;
 /** D65 white for the 2-degree observer, summed at 10 nm over 380 to 730 nm as the spectra here are. */
 export const WHITE_D65: Xyz = [0.9501817140528613, 1, 1.0876908200349413];
 
+/** White of the sRGB display, the sums of the rows of its matrix. */
+const SRGB_WHITE: Xyz = [0.9504559, 1, 1.0890578];
+
 function f(t: number): number {
   return t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) / 116;
 }
@@ -50,12 +53,28 @@ function encodeGamma(linear: number): number {
  * white so that L* = 100 is exactly display white. Matrix: IEC 61966-2-1.
  */
 export function labToSrgb(lab: Lab): Rgb {
-  const [x, y, z] = labToXyz(lab, [0.9504559, 1, 1.0890578]);
+  const [x, y, z] = labToXyz(lab, SRGB_WHITE);
   return [
     encodeGamma(3.2404542 * x - 1.5371385 * y - 0.4985314 * z),
     encodeGamma(-0.969266 * x + 1.8760108 * y + 0.041556 * z),
     encodeGamma(0.0556434 * x - 0.2040259 * y + 1.0572252 * z),
   ];
+}
+
+const decodeGamma = (encoded: number): number =>
+  encoded <= 0.04045 ? encoded / 12.92 : ((encoded + 0.055) / 1.055) ** 2.4;
+
+/** Display sRGB to CIELAB (D65) relative to the sRGB white: `labToSrgb` turned round. Matrix: IEC 61966-2-1. */
+export function srgbToLab(rgb: Rgb): Lab {
+  const [r, g, b] = [decodeGamma(rgb[0]), decodeGamma(rgb[1]), decodeGamma(rgb[2])];
+  return xyzToLab(
+    [
+      0.4124564 * r + 0.3575761 * g + 0.1804375 * b,
+      0.2126729 * r + 0.7151522 * g + 0.072175 * b,
+      0.0193339 * r + 0.119192 * g + 0.9503041 * b,
+    ],
+    SRGB_WHITE,
+  );
 }
 
 /** CIELAB to '#rrggbb' for a swatch on screen. */

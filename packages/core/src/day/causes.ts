@@ -1,4 +1,4 @@
-import { clock } from './clock';
+import { clock } from '../calendar';
 import type { ChairKind, DayTask, PartyDay, Person } from './instance';
 import { CHAIR_WORDS, nameOf, personOf, placeName, workerOf } from './named';
 

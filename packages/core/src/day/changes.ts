@@ -1,4 +1,4 @@
-import { clock } from './clock';
+import { clock } from '../calendar';
 import {
   chairKindOf,
   type ChairKind,

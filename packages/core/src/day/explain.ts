@@ -1,5 +1,5 @@
 import { causesOf, drop, wordsFor, type DayCause } from './causes';
-import { clock } from './clock';
+import { clock } from '../calendar';
 import { howLate, type HowLateOptions } from './howLate';
 import type { PartyDay, Person } from './instance';
 import { listed } from './named';

@@ -1,7 +1,6 @@
 export * from './instance';
 export { checkDay } from './checkDay';
 export { wholeDay, type OpenDay } from './wholeDay';
-export { clock } from './clock';
 export { judgeDay, type DayConflict, type Judged, type PersonDay, type DayRule } from './judgeDay';
 export { planDay, Planning, type PlanOptions, type PlanProgress } from './planDay';
 export { explainDay, type Explained, type ExplainOptions } from './explain';

@@ -1,5 +1,5 @@
 import { arrivalAt, stopBy } from './travel';
-import { clock } from './clock';
+import { clock } from '../calendar';
 import { endsOf, fits, keyOf, roundTask, wayOf, type Laid } from './laidOut';
 import {
   chairKindOf,

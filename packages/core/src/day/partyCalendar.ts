@@ -1,5 +1,4 @@
-import { instantAt } from '../calendar';
-import { clock } from './clock';
+import { clock, instantAt } from '../calendar';
 import type { PartyPlan } from './party';
 
 type Party = { readonly id: string; readonly name: string; readonly date: string; readonly revision: number };

@@ -1,3 +1,4 @@
+import { minuteOfDay } from '../calendar';
 import { usualConditions } from '../shade';
 import { CHART_FORMAT, type Chart, type Occasion } from './document';
 
@@ -36,15 +37,14 @@ export function usualOccasion(kind: Kind, date: string): Occasion {
 /** Whether somebody was asked; charts from before it could be said count as not. */
 export const isAsked = (occasion: Occasion): boolean => occasion.asked === true;
 
-const minutesOf = (clock: string): number => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3, 5));
-
 /**
  * Hours from `begins` to `ends` (HH:MM where it is), to the half hour upwards: what it must hold. An end before
  * the beginning is on the next day; both alike say nothing, null.
  */
 export function hoursToHold(begins: string | undefined, ends: string | undefined): number | null {
-  if (begins === undefined || ends === undefined) return null;
-  const minutes = (minutesOf(ends) - minutesOf(begins) + 24 * 60) % (24 * 60);
+  const [from, until] = [minuteOfDay(begins ?? ''), minuteOfDay(ends ?? '')];
+  if (from === null || until === null) return null;
+  const minutes = (until - from + 24 * 60) % (24 * 60);
   return minutes === 0 ? null : Math.ceil(minutes / 30) / 2;
 }
 

@@ -1,0 +1,67 @@
+import { OCCASIONS } from '@toile/core';
+import { VISIT_STATES, type VisitInput } from '@toile/contract';
+import { Choice, Field, Line, View } from '../../ui';
+
+type VisitFormProps = {
+  readonly form: VisitInput;
+  readonly onChange: (form: VisitInput) => void;
+  readonly errors: Readonly<Record<string, string>>;
+};
+
+/** What a visit is for, how far it has come, when and where. */
+export function VisitForm({ form, onChange, errors }: VisitFormProps) {
+  const set = (change: Partial<VisitInput>): void => onChange({ ...form, ...change });
+  return (
+    <>
+      <Choice
+        label="What for"
+        options={OCCASIONS}
+        chosen={OCCASIONS.filter((o) => o === form.kind)}
+        onChange={([kind]) => kind && set({ kind })}
+      />
+      <Field
+        label="Date"
+        value={form.date}
+        onChange={(date) => set({ date })}
+        keyboard="date"
+        error={errors.date}
+      />
+      <Line flexWrap="nowrap" alignItems="flex-start">
+        <View flex={1}>
+          <Field
+            label="Starts at"
+            value={form.startsAt}
+            onChange={(startsAt) => set({ startsAt })}
+            keyboard="time"
+            error={errors.startsAt}
+          />
+        </View>
+        <View flex={1}>
+          <Field
+            label="Ready by"
+            value={form.readyBy ?? ''}
+            onChange={(readyBy) => set({ readyBy: readyBy === '' ? null : readyBy })}
+            keyboard="time"
+            error={errors.readyBy}
+          />
+        </View>
+      </Line>
+      <Field label="Place" value={form.place} onChange={(place) => set({ place })} error={errors.place} />
+      <Choice
+        label="How far it is"
+        options={VISIT_STATES}
+        chosen={VISIT_STATES.filter((state) => state === form.state)}
+        onChange={([state]) => state && set({ state })}
+      />
+      {form.state === 'cancelled' ? (
+        <Field
+          label="Why"
+          value={form.reason}
+          onChange={(reason) => set({ reason })}
+          error={errors.reason}
+          placeholder="Put off to the autumn"
+        />
+      ) : null}
+    </>
+  );
+}

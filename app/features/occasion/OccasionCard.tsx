@@ -1,0 +1,48 @@
+import { useState } from 'react';
+import { isAsked, occasionInWords, type Occasion } from '@toile/core';
+import { Body, Button, Column, Field, Label, Line } from '../../ui';
+import { capital } from '../words/capital';
+import { OccasionDialog } from './OccasionDialog';
+import { occasionErrors } from './occasionView';
+
+type OccasionCardProps = {
+  readonly value: Occasion;
+  readonly onChange: (occasion: Occasion) => void;
+};
+
+/**
+ * The day a look is fitted for, in two lines: what is only usual says so, and is taken by one touch or
+ * changed.
+ */
+export function OccasionCard({ value, onChange }: OccasionCardProps) {
+  const [open, setOpen] = useState(false);
+  const asked = isAsked(value);
+  const dateError = occasionErrors(value).date;
+  return (
+    <Column gap="$2" backgroundColor="$surface" padding="$3" borderWidth={1} borderColor="$line">
+      <Field
+        label="Date"
+        keyboard="date"
+        value={value.date}
+        onChange={(date) => onChange({ ...value, date })}
+        error={dateError}
+      />
+      <Body fontWeight="700">{[capital(value.kind), value.place].filter(Boolean).join(', ')}</Body>
+      <Body>{`${occasionInWords(value)}.`}</Body>
+      <Label color={asked ? '$inkSoft' : '$weld'}>
+        {asked
+          ? '✓ Asked and noted.'
+          : '▲ Nobody was asked yet: this is what is usual. It decides what has to hold.'}
+      </Label>
+      <Line>
+        {asked || dateError ? null : (
+          <Button onPress={() => onChange({ ...value, asked: true })}>That is so</Button>
+        )}
+        <Button label="Change the occasion" onPress={() => setOpen(true)}>
+          Change
+        </Button>
+      </Line>
+      {open ? <OccasionDialog start={value} onClose={() => setOpen(false)} onKeep={onChange} /> : null}
+    </Column>
+  );
+}

@@ -1,0 +1,126 @@
+import {
+  CONDITIONS,
+  hoursToHold,
+  METALS,
+  OCCASION_LIGHTS,
+  OCCASIONS,
+  usualConditions,
+  type Occasion,
+} from '@toile/core';
+import { Body, Choice, Column, Field, Line, Stepper, Switch, View } from '../../ui';
+import { ofAnotherKind } from './occasionView';
+import { OutfitField } from './OutfitField';
+
+const LIGHT_WORDS = { led: 'LED' } as const;
+const CONDITION_WORDS = { humidity: 'humid air', meals: 'a meal' } as const;
+const METAL_CHOICES = ['none', ...METALS] as const;
+
+type OccasionFieldsProps = {
+  readonly value: Occasion;
+  readonly onChange: (occasion: Occasion) => void;
+  readonly errors?: Readonly<Record<string, string>>;
+  /** What it is and when are said elsewhere, as by a visit. */
+  readonly booked?: boolean;
+};
+
+/** Everything the computing asks of a day: what it is, how long it must hold, light, weather, what is worn. */
+export function OccasionFields({ value, onChange, errors = {}, booked = false }: OccasionFieldsProps) {
+  const set = (change: Partial<Occasion>): void => onChange({ ...value, ...change });
+  /** Hours follow the times; whoever then changes the hours by hand has the last word. */
+  const setTimes = (change: Pick<Occasion, 'begins' | 'ends'>): void => {
+    const next = { ...value, ...change };
+    set({ ...change, hoursToLast: hoursToHold(next.begins, next.ends) ?? value.hoursToLast });
+  };
+  const computed = hoursToHold(value.begins, value.ends);
+  return (
+    <Column gap="$3">
+      {booked ? null : (
+        <>
+          <Choice
+            label="Occasion"
+            options={OCCASIONS}
+            chosen={[value.kind]}
+            onChange={([kind]) => kind && onChange(ofAnotherKind(value, kind))}
+          />
+          <Field
+            label="Date"
+            keyboard="date"
+            value={value.date}
+            onChange={(date) => set({ date })}
+            error={errors.date}
+          />
+        </>
+      )}
+      <Line flexWrap="nowrap" alignItems="flex-start">
+        <View flex={1}>
+          <Field
+            label="Ready at"
+            keyboard="time"
+            value={value.begins ?? ''}
+            onChange={(begins) => setTimes({ begins: begins || undefined, ends: value.ends })}
+          />
+        </View>
+        <View flex={1}>
+          <Field
+            label="Comes off at"
+            keyboard="time"
+            value={value.ends ?? ''}
+            onChange={(ends) => setTimes({ begins: value.begins, ends: ends || undefined })}
+          />
+        </View>
+      </Line>
+      <Stepper
+        label="Has to hold"
+        value={value.hoursToLast}
+        unit="h"
+        minimum={0.5}
+        maximum={24}
+        step={0.5}
+        onChange={(hoursToLast) => set({ hoursToLast })}
+      />
+      {computed !== null && computed !== value.hoursToLast ? (
+        <Body color="$inkSoft">{`The times say ${computed} hours; ${value.hoursToLast} is what counts.`}</Body>
+      ) : null}
+      <Choice
+        label="Light"
+        several
+        options={OCCASION_LIGHTS}
+        words={LIGHT_WORDS}
+        chosen={value.lights}
+        onChange={(lights) => set({ lights })}
+      />
+      <Switch
+        label="Photographed or filmed"
+        on={value.camera}
+        onToggle={() => set({ camera: !value.camera })}
+      />
+      <Choice
+        label="The day brings"
+        several
+        options={CONDITIONS}
+        words={CONDITION_WORDS}
+        chosen={value.conditions ?? usualConditions(value.kind)}
+        onChange={(conditions) => set({ conditions })}
+      />
+      <OutfitField value={value.outfit ?? []} onChange={(outfit) => set({ outfit })} />
+      <Choice
+        label="Jewellery"
+        options={METAL_CHOICES}
+        chosen={[value.metal ?? 'none']}
+        onChange={([metal]) => set({ metal: metal === 'none' ? undefined : metal })}
+      />
+      <Field
+        label="Theme or period"
+        value={value.theme ?? ''}
+        onChange={(theme) => set({ theme: theme === '' ? undefined : theme })}
+        error={errors.theme}
+      />
+      <Field
+        label="Place"
+        value={value.place ?? ''}
+        onChange={(place) => set({ place: place === '' ? undefined : place })}
+        error={errors.place}
+      />
+    </Column>
+  );
+}

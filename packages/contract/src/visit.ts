@@ -1,0 +1,41 @@
+import { object, string, type InferType } from 'yup';
+import { OCCASIONS, OccasionSchema, type Occasion } from '@toile/core';
+import { uuid } from './client';
+import { day, documentPart } from './shapes';
+
+/** How far a visit has come; one that was cancelled is kept, with why. */
+export const VISIT_STATES = ['asked', 'booked', 'done', 'cancelled'] as const;
+export type VisitState = (typeof VISIT_STATES)[number];
+
+const clock = (example: string) =>
+  string().matches(/^([01]\d|2[0-3]):[0-5]\d$/, {
+    message: `A time, as ${example}`,
+    excludeEmptyString: true,
+  });
+
+export const visitInputSchema = object({
+  id: uuid().required(),
+  clientId: uuid().required(),
+  kind: string()
+    .oneOf([...OCCASIONS])
+    .required(),
+  date: day().required('Choose a date'),
+  startsAt: clock('09:20').required('Choose a time'),
+  readyBy: clock('11:30').nullable().default(null),
+  place: string().trim().default('').max(200, 'At most 200 letters'),
+  partyId: uuid().nullable().default(null),
+  state: string()
+    .oneOf([...VISIT_STATES])
+    .default('booked'),
+  reason: string()
+    .trim()
+    .default('')
+    .max(400, 'At most 400 letters')
+    .when('state', ([state], schema) =>
+      state === 'cancelled' ? schema.required('Say why it was cancelled') : schema,
+    ),
+  occasion: documentPart<Occasion>(OccasionSchema, 'The occasion').nullable().default(null),
+}).noUnknown('${unknown} is not known here');
+export type VisitInput = Omit<InferType<typeof visitInputSchema>, 'occasion'> & {
+  occasion: Occasion | null;
+};
