@@ -10,7 +10,7 @@ const plain = (name, root) => ({
   testEnvironment: 'node',
   transform: swc,
   transformIgnorePatterns: [
-    '/node_modules/(?!(@noble|ts-fsrs|ical\.js|clipper2-ts|culori|colorjs\\.io|uuid|fast-check|pure-rand)/)',
+    '/node_modules/(?!(@noble|postal-mime|ts-fsrs|ical\.js|clipper2-ts|culori|colorjs\\.io|uuid|fast-check|pure-rand)/)',
   ],
   testMatch: ['<rootDir>/**/*.test.ts'],
 });

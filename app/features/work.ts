@@ -35,5 +35,6 @@ export { SettingsScreen } from './settings/SettingsScreen';
 export { ShadesScreen } from './shades/ShadesScreen';
 export { SkinScreen } from './skin/SkinScreen';
 export { SubstituteScreen } from './substitute/SubstituteScreen';
+export { TeamScreen } from './team/TeamScreen';
 export { NextFace } from './today/NextFace';
 export { TraceScreen } from './trace/TraceScreen';

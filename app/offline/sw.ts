@@ -17,7 +17,7 @@ const READ = 'toile-read';
 /** After this long without an answer what was read before is shown, seconds. */
 const PATIENCE_SECONDS = 4;
 /** Files made for each asking, what is told as it happens, and whether there is a studio yet are never kept. */
-const NEVER_KEPT = /\/(export|print|labels|live|setup)(\?|$)/;
+const NEVER_KEPT = /\/(export|print|labels|live|setup|team|audit|devices)(\?|$)/;
 
 // A new version takes over at once: nothing that waits to be sent is kept here, it is in the page's own
 // storage.

@@ -1,4 +1,4 @@
-import { usePathname } from 'expo-router';
+import { usePathname, useRouter } from 'expo-router';
 import { useEffect, type ReactNode } from 'react';
 import { useSWRConfig } from 'swr';
 import { pathTo, type SessionAnswer } from '@toile/contract';
@@ -9,6 +9,7 @@ import { forgetWhatWasRead, keepAppOnHand } from '../../data/offline';
 import { watchNetwork } from '../../data/outbox';
 import { Failed, Loading, View } from '../../ui';
 import { Frame } from '../frame/Frame';
+import { JoinScreen } from '../team/JoinScreen';
 import { tellDaysIn } from '../words/dates';
 import { Door } from './Door';
 
@@ -17,6 +18,7 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
   const session = useSession();
   const { mutate } = useSWRConfig();
   const path = usePathname();
+  const router = useRouter();
   const email = session.data?.email;
   useEffect(keepAppOnHand, []);
   const zone = useStudioSettings(email !== undefined).data?.settings.zone ?? null;
@@ -26,14 +28,21 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
   // Before a form below is opened: what others left in forms on this device is nobody's to read.
   if (email !== undefined) draftsBelongTo(email);
   const signedOut = session.error instanceof CallError && session.error.problem?.code === 'signed-out';
-  if (signedOut) {
-    const enter = (answer: SessionAnswer): void => {
-      void forgetWhatWasRead()
-        .then(() => mutate(() => true, undefined, { revalidate: false }))
-        .then(() => mutate(pathTo('session'), answer, { revalidate: false }));
-    };
-    return <Door onSignedIn={enter} />;
-  }
+  const enter = (answer: SessionAnswer): void => {
+    void forgetWhatWasRead()
+      .then(() => mutate(() => true, undefined, { revalidate: false }))
+      .then(() => mutate(pathTo('session'), answer, { revalidate: false }));
+  };
+  if (path === '/join')
+    return (
+      <JoinScreen
+        onSignedIn={(answer) => {
+          router.replace('/');
+          enter(answer);
+        }}
+      />
+    );
+  if (signedOut) return <Door onSignedIn={enter} />;
   if (session.data) return <Frame bare={path.endsWith('/chair')}>{children}</Frame>;
   return (
     <View flex={1} backgroundColor="$background" justifyContent="center">

@@ -9,6 +9,7 @@ import { Body, Button, Choice, Column, Ready, Rule, Screen, Subheading } from '.
 import { chooseGround, useGround } from '../face/ground';
 import { chooseKeysOn, useKeysOn } from '../frame/keysOn';
 import { ChangePassword } from './ChangePassword';
+import { Devices } from './Devices';
 import { StudioSchools } from './StudioSchools';
 import { StudioZone } from './StudioZone';
 import { THEME_CHOICES, useThemeChoice } from './theme';
@@ -40,6 +41,14 @@ export function SettingsScreen() {
               <Body color="$inkSoft">{who.email}</Body>
             </Column>
             <ChangePassword />
+            <Devices />
+            {may(who.role, 'manage') ? (
+              <Column alignItems="flex-start">
+                <Subheading>The team</Subheading>
+                <Body color="$inkSoft">Who works here, who is asked to, and who did what.</Body>
+                <Button onPress={() => router.navigate('/team')}>See the team</Button>
+              </Column>
+            ) : null}
             <Rule />
             <Choice
               label="Light or dark"

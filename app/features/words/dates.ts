@@ -28,6 +28,16 @@ export function dayInWords(when: string, now: Date = new Date()): string {
     .replace(',', '');
 }
 
+/** 'Wed 25 Nov, 14:05', where the studio is. */
+export function instantInWords(when: string, now: Date = new Date()): string {
+  const time = new Date(when).toLocaleTimeString('en-GB', {
+    hour: '2-digit',
+    minute: '2-digit',
+    timeZone: zoneOfDays(),
+  });
+  return `${dayInWords(when, now)}, ${time}`;
+}
+
 /** 'today', 'tomorrow', 'in 9 days', '3 weeks ago', '8 months ago'. */
 export function howFar(when: string, now: Date = new Date()): string {
   const days = daysBetween(todayText(now), dayOf(when));

@@ -38,6 +38,9 @@ export type MemberInput = InferType<typeof memberInputSchema>;
 /** What stands in a link: which studio, and its secret. */
 export const tokenOf = (studioId: string, secret: string): string => `${studioId}.${secret}`;
 
+/** Where a link leads: its token stands behind the #, which no server and no log is sent. */
+export const joinPath = (token: string): string => `/join#${token}`;
+
 const tokenField = () => string().required('The link is not whole').max(200);
 export const openInviteSchema = object({ token: tokenField() }).noUnknown('${unknown} is not known here');
 export type OpenInvite = InferType<typeof openInviteSchema>;

@@ -18,3 +18,4 @@ export {
   type NewProduct,
   type NewUnit,
 } from './kitCsv';
+export { writeMail, type Mail, type MailPerson } from './mail';

@@ -1,0 +1,49 @@
+import { useState } from 'react';
+import type { AuditLine, MemberAnswer } from '@toile/contract';
+import { useAudit } from '../../data/hooks';
+import { Body, Button, Choice, Column, Label, Ready } from '../../ui';
+import { instantInWords } from '../words/dates';
+
+const EVERYBODY = '';
+
+/** Who did what, newest first, of everybody or of one; older lines are asked for. */
+export function AuditPart({ members }: { readonly members: readonly MemberAnswer[] }) {
+  const [by, setBy] = useState(EVERYBODY);
+  const [seen, setSeen] = useState<readonly AuditLine[]>([]);
+  const page = useAudit(by, seen.at(-1)?.id ?? '');
+  const names = Object.fromEntries([[EVERYBODY, 'everybody'], ...members.map((m) => [m.id, m.name])]);
+  return (
+    <Column gap="$3">
+      <Choice
+        label="Of whom"
+        options={Object.keys(names)}
+        words={names}
+        chosen={[by]}
+        onChange={([next]) => {
+          setSeen([]);
+          setBy(next ?? EVERYBODY);
+        }}
+      />
+      <Ready remote={page}>
+        {(lines) => (
+          <>
+            <Column gap="$2" role="list" aria-label="Who did what">
+              {[...seen, ...lines].map((line) => (
+                <Column key={line.id} gap={0} role="listitem">
+                  <Body>{line.does}</Body>
+                  <Label>{`${line.by ?? 'Nobody of the team'}, ${instantInWords(line.at)}`}</Label>
+                </Column>
+              ))}
+            </Column>
+            {seen.length + lines.length === 0 ? <Body color="$inkSoft">Nothing yet.</Body> : null}
+            {lines.length > 0 ? (
+              <Button onPress={() => setSeen([...seen, ...lines])}>Older lines</Button>
+            ) : seen.length > 0 ? (
+              <Label>That is all there is.</Label>
+            ) : null}
+          </>
+        )}
+      </Ready>
+    </Column>
+  );
+}

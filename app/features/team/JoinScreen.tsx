@@ -1,0 +1,85 @@
+import { useEffect, useState } from 'react';
+import { takeInviteSchema, type OpenInviteAnswer, type SessionAnswer } from '@toile/contract';
+import { call, CallError } from '../../data/call';
+import { useSaving } from '../../data/useSaving';
+import { Body, Button, Column, Field, Heading, Label, Loading, View } from '../../ui';
+
+/** What a link opens: an invitation to take up, or a new password to choose; once. */
+export function JoinScreen({ onSignedIn }: { readonly onSignedIn: (session: SessionAnswer) => void }) {
+  const [token] = useState(() => window.location.hash.slice(1));
+  const [invite, setInvite] = useState<OpenInviteAnswer | null>(null);
+  const [ended, setEnded] = useState<string | null>(null);
+  const [name, setName] = useState('');
+  const [password, setPassword] = useState('');
+  const { busy, failure, errors, save } = useSaving();
+  useEffect(() => {
+    let current = true;
+    call('openInvite', { body: { token } }).then(
+      (answer) => {
+        if (!current) return;
+        setInvite(answer);
+        setName(answer.name);
+      },
+      (error: unknown) =>
+        current &&
+        setEnded(error instanceof CallError ? error.message : 'The link could not be opened. Try again.'),
+    );
+    return () => {
+      current = false;
+    };
+  }, [token]);
+  const take = async (): Promise<void> => {
+    const session = await save(async () =>
+      call('takeInvite', {
+        body: await takeInviteSchema.validate({ token, name, password }, { abortEarly: false }),
+      }),
+    );
+    if (session) onSignedIn(session);
+  };
+  return (
+    <View flex={1} backgroundColor="$background" role="main" style={{ overflowY: 'auto' }}>
+      <Column width="100%" maxWidth={480} alignSelf="center" padding="$4" gap="$4">
+        <Heading fontSize="$7" lineHeight="$7" aria-level={1}>
+          {invite ? (invite.reset ? 'A new password' : `Work with ${invite.studio}`) : 'An invitation'}
+        </Heading>
+        {ended ? <Body role="alert" color="$madder">{`▲ ${ended}`}</Body> : null}
+        {!invite && !ended ? <Loading /> : null}
+        {invite ? (
+          <form
+            onSubmit={(event) => {
+              event.preventDefault();
+              void take();
+            }}
+          >
+            <Column gap="$3">
+              <Label>{`You sign in as ${invite.email}.`}</Label>
+              {invite.reset ? null : (
+                <Field
+                  label="Your name"
+                  value={name}
+                  onChange={setName}
+                  error={errors.name}
+                  autoComplete="name"
+                />
+              )}
+              <Field
+                label="Password"
+                value={password}
+                onChange={setPassword}
+                error={errors.password}
+                hint="At least 12 letters. A few words are easy to keep."
+                secret
+                autoComplete="off"
+                onSubmit={() => void take()}
+              />
+              {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+              <Button kind="main" large disabled={busy} onPress={() => void take()}>
+                {invite.reset ? 'Keep this password' : 'Come in'}
+              </Button>
+            </Column>
+          </form>
+        ) : null}
+      </Column>
+    </View>
+  );
+}

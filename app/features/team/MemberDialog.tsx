@@ -1,0 +1,103 @@
+import { useState } from 'react';
+import {
+  INVITE_DAYS,
+  joinPath,
+  memberInputSchema,
+  newId,
+  newSecret,
+  ROLES,
+  tokenOf,
+  type MemberAnswer,
+  type SessionAnswer,
+} from '@toile/contract';
+import { call } from '../../data/call';
+import { useRefresh } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
+import { Body, Button, Choice, Column, Dialog, Field, Label, Rule } from '../../ui';
+import { dayInWords } from '../words/dates';
+import type { Invited } from './inviteMail';
+import { LinkToGive } from './LinkToGive';
+import { ROLE_WORDS } from './teamWords';
+
+type MemberDialogProps = {
+  readonly member: MemberAnswer;
+  readonly session: SessionAnswer;
+  readonly onClose: () => void;
+};
+
+/** Somebody of the team: name, role, a new password by link, and whether they are let in. */
+export function MemberDialog({ member, session, onClose }: MemberDialogProps) {
+  const refresh = useRefresh();
+  const [name, setName] = useState(member.name);
+  const [role, setRole] = useState(member.role);
+  const [sure, setSure] = useState(false);
+  const [mail, setMail] = useState<Invited | null>(null);
+  const { busy, failure, errors, save } = useSaving();
+  const active = member.deactivatedAt === null;
+  const keep = async (letIn: boolean): Promise<void> => {
+    const kept = await save(async () => {
+      const body = await memberInputSchema.validate({ name, role, active: letIn }, { abortEarly: false });
+      return call('updateMember', { params: { id: member.id }, body, revision: member.revision });
+    });
+    await refresh();
+    if (kept) onClose();
+  };
+  const newPassword = async (): Promise<void> => {
+    await save(async () => {
+      const secret = newSecret();
+      await call('createReset', { params: { id: member.id }, body: { id: newId(), secret } });
+      setMail({
+        studio: session.studio.name,
+        from: session.email,
+        to: { name: member.name, email: member.email },
+        link: `${window.location.origin}${joinPath(tokenOf(session.studio.id, secret))}`,
+        days: INVITE_DAYS.reset,
+        reset: true,
+      });
+      await refresh();
+    });
+  };
+  return (
+    <Dialog title={member.name} onClose={onClose}>
+      <Label>{member.email}</Label>
+      {active ? null : (
+        <Body color="$weld">{`▲ Let in no longer since ${dayInWords(member.deactivatedAt ?? '')}; named still on what was done.`}</Body>
+      )}
+      <Field label="Name" value={name} onChange={setName} error={errors.name} />
+      <Choice label="Role" options={ROLES} chosen={[role]} onChange={([next]) => next && setRole(next)} />
+      <Label>{ROLE_WORDS[role]}</Label>
+      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+      <Button kind="main" disabled={busy} onPress={() => void keep(active)}>
+        Save
+      </Button>
+      {role !== member.role || name !== member.name ? (
+        <Label>Saving signs them out; they come in again with what is new.</Label>
+      ) : null}
+      <Rule />
+      {mail ? <LinkToGive mail={mail} /> : null}
+      {active && !mail ? (
+        <Button disabled={busy} onPress={() => void newPassword()}>
+          A link for a new password
+        </Button>
+      ) : null}
+      {active ? (
+        <Column gap="$2">
+          {sure ? (
+            <>
+              <Body>{`${member.name} is signed out everywhere at once and signs in no longer. What they did keeps their name.`}</Body>
+              <Button disabled={busy} onPress={() => void keep(false)}>
+                {`Let ${member.name} in no longer`}
+              </Button>
+            </>
+          ) : member.self ? null : (
+            <Button onPress={() => setSure(true)}>Let in no longer</Button>
+          )}
+        </Column>
+      ) : (
+        <Button disabled={busy} onPress={() => void keep(true)}>
+          Let in again
+        </Button>
+      )}
+    </Dialog>
+  );
+}

@@ -1,0 +1,31 @@
+import type { Mail } from '@toile/core';
+
+export type Invited = {
+  readonly studio: string;
+  readonly from: string;
+  readonly to: { readonly name: string; readonly email: string };
+  readonly link: string;
+  /** Days the link holds. */
+  readonly days: number;
+  readonly reset: boolean;
+};
+
+/** What would be sent to somebody who is asked in, or who is to choose a new password. */
+export function inviteMail({ studio, from, to, link, days, reset }: Invited): Mail {
+  return {
+    from: { name: studio, email: from },
+    to,
+    subject: reset ? `A new password at ${studio}` : `Come and work with ${studio}`,
+    text: [
+      `${to.name},`,
+      '',
+      reset
+        ? 'choose a new password by this link. It can be used once.'
+        : `${studio} asks you to work with them in Toile. Choose a password by this link; it can be used once.`,
+      '',
+      link,
+      '',
+      `It ends in ${days === 1 ? 'a day' : `${days} days`}. Whoever has it can use it: do not pass it on.`,
+    ].join('\n'),
+  };
+}
