@@ -155,7 +155,7 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
           { words: 'Export as a file', onPress: () => exportChart(saved) },
         ]}
       />
-      {asking === 'occasion' ? (
+      {asking === 'occasion' && kit.data ? (
         <ChartOccasion
           chart={draft.chart}
           kit={kit.data}

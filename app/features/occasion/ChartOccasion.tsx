@@ -1,5 +1,12 @@
 import { useMemo, useState } from 'react';
-import { occasionDifference, withOccasion, type Chart, type Kit } from '@toile/core';
+import {
+  adaptationInWords,
+  followDay,
+  occasionDifference,
+  type Adaptation,
+  type Chart,
+  type Kit,
+} from '@toile/core';
 import { Body, Button, Column, Dialog, Label, Subheading } from '../../ui';
 import { useReview } from '../review/useReview';
 import { findingsChanged, occasionErrors } from './occasionView';
@@ -7,24 +14,37 @@ import { OccasionFields } from './OccasionFields';
 
 type ChartOccasionProps = {
   readonly chart: Chart;
-  readonly kit: Kit | undefined;
+  readonly kit: Kit;
   readonly onKeep: (chart: Chart) => void;
   readonly onClose: () => void;
 };
 
-/** The occasion of a chart, changed: what the look-over then finds and no longer finds is told before it is taken. */
+/**
+ * The occasion of a chart, changed: what the day then asks of its steps, and what the look-over finds and no longer
+ * finds, is told before it is taken.
+ */
 export function ChartOccasion({ chart, kit, onKeep, onClose }: ChartOccasionProps) {
   const [value, setValue] = useState(chart.occasion);
   const [tried, setTried] = useState(false);
   const errors = occasionErrors(value);
-  const next = useMemo(() => withOccasion(chart, { ...value, asked: true }), [chart, value]);
+  const followed = useMemo(() => followDay(chart, { ...value, asked: true }, kit), [chart, value, kit]);
   const before = useReview(chart, kit);
-  const after = useReview(next, kit);
+  const after = useReview(followed.chart, kit);
   const difference = occasionDifference(chart.occasion, value);
+  const titleOf = ({ stepId }: Adaptation): string | undefined =>
+    [...followed.chart.steps, ...chart.steps].find((step) => step.id === stepId)?.title;
+  const findings = before && after ? findingsChanged(before, after) : { come: [], gone: [] };
+  const marks: readonly (readonly [string, readonly string[]])[] = [
+    ['+', followed.come.map((a) => adaptationInWords(a, titleOf(a)))],
+    ['−', followed.gone.map((a) => `No longer: ${adaptationInWords(a, titleOf(a))}`)],
+    ['▲', findings.come.map(({ message }) => message)],
+    ['✓', findings.gone.map(({ message }) => `No longer: ${message}`)],
+  ];
+  const told = marks.flatMap(([mark, lines]) => lines.map((line) => `${mark} ${line}`));
   const keep = (): void => {
     setTried(true);
     if (Object.keys(errors).length > 0) return;
-    onKeep(next);
+    onKeep(followed.chart);
     onClose();
   };
   return (
@@ -32,35 +52,19 @@ export function ChartOccasion({ chart, kit, onKeep, onClose }: ChartOccasionProp
       <OccasionFields value={value} onChange={setValue} errors={tried ? errors : {}} />
       <Column gap="$1" role="status" aria-label="What this changes">
         <Subheading fontSize="$3">What this changes</Subheading>
-        {difference.length === 0 ? <Label>Nothing yet.</Label> : <Label>{`${difference.join('; ')}.`}</Label>}
-        {difference.length > 0 && before && after ? <Findings {...findingsChanged(before, after)} /> : null}
+        <Label>{difference.length === 0 ? 'Nothing yet.' : `${difference.join('; ')}.`}</Label>
+        {told.map((line) => (
+          <Body key={line} color={line.startsWith('▲') ? '$weld' : '$ink'}>
+            {line}
+          </Body>
+        ))}
+        {difference.length > 0 && told.length === 0 && after ? (
+          <Body>Every step stands as it is.</Body>
+        ) : null}
       </Column>
       <Button kind="main" onPress={keep}>
         Take it
       </Button>
     </Dialog>
-  );
-}
-
-function Findings({
-  come,
-  gone,
-}: {
-  readonly come: readonly { readonly message: string }[];
-  readonly gone: readonly { readonly message: string }[];
-}) {
-  if (come.length + gone.length === 0)
-    return (
-      <Body>Every step stands as it is. Repeat fits the chart anew, where more should follow the day.</Body>
-    );
-  return (
-    <>
-      {come.map(({ message }) => (
-        <Body key={message} color="$weld">{`▲ ${message}`}</Body>
-      ))}
-      {gone.map(({ message }) => (
-        <Body key={message} color="$inkSoft">{`✓ No longer: ${message}`}</Body>
-      ))}
-    </>
   );
 }

@@ -59,6 +59,8 @@ export {
   refuseAdaptation,
   withoutAdaptations,
   type AdaptedLook,
+  followDay,
+  type FollowedDay,
 } from './adapt';
 export {
   fitLook,

@@ -109,7 +109,7 @@ export function partOf(step: LookStep, set: Partial<LookStep>): Partial<Step> {
 }
 
 /** An id that is always the same for one look and one added step. */
-function derivedId(id: string, salt: string): string {
+export function derivedId(id: string, salt: string): string {
   let hash = 2166136261;
   for (const char of salt) hash = Math.imul(hash ^ char.charCodeAt(0), 16777619) >>> 0;
   return `${id.slice(0, 28)}${hash.toString(16).padStart(8, '0')}`;

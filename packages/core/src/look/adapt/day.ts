@@ -162,8 +162,8 @@ const plan = (
   ...more,
 });
 
-/** Steps a client or a day asks for that the look has not got. */
-export const ADDERS: readonly Adder[] = [
+/** Steps a day asks for that the look has not got. */
+export const DAY_ADDERS: readonly Adder[] = [
   {
     id: 'a spray to hold it',
     add: (steps, { day, look, features }) => {
@@ -190,6 +190,11 @@ export const ADDERS: readonly Adder[] = [
       ];
     },
   },
+];
+
+/** Steps a client or a day asks for that the look has not got. */
+export const ADDERS: readonly Adder[] = [
+  ...DAY_ADDERS,
   {
     id: 'a primer for oil',
     add: (steps, { features, look }) => {

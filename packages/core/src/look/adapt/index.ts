@@ -1,2 +1,3 @@
 export { adaptationInWords, ADAPTERS, adaptLook, type AdaptedLook } from './adaptLook';
 export { refuseAdaptation, withoutAdaptations } from './refuse';
+export { followDay, type FollowedDay } from './followDay';
