@@ -3,6 +3,7 @@ import {
   fitLook,
   inferLandmarks,
   nextVersion,
+  productName,
   recordedBy,
   seededRandom,
   seedFromText,
@@ -311,6 +312,7 @@ export function demoStudio(today: string): StudioBundle {
     chartId: more.chart?.id ?? null,
     ...(more.occasion ? { occasion: more.occasion } : {}),
   });
+  const band = PRODUCTS.find((p) => p.kind === 'lashes')!;
   const skerry = { party: 'Pell Skerry wedding' };
   const guild = { party: 'Glass-blowers’ guild gala' };
   const choir = { party: 'Choir anniversary portraits' };
@@ -370,6 +372,20 @@ export function demoStudio(today: string): StudioBundle {
         place: 'St Orrin’s loft',
         notes: 'Window light from the north; portraits every twenty minutes from 10:00.',
         plan: choirPlan(),
+      },
+    ],
+    patchTests: [
+      {
+        id: idFor('patch test Leocadia lash band'),
+        clientId: clientNamed('Leocadia Brandt').id,
+        productId: band.id,
+        product: productName(band),
+        unitId: null,
+        place: 'behind the ear',
+        plannedFor: addDays(today, -2),
+        laidAt: `${addDays(today, -2)}T09:00:00Z`,
+        readings: [{ at: `${addDays(today, -1)}T09:30:00Z`, by: 'Teodor Marsh', result: 'clear', note: '' }],
+        note: '',
       },
     ],
     visits: [

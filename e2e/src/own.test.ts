@@ -46,7 +46,7 @@ test('an empty installation to a first face fitted with a look, on a phone, with
   await page.getByLabel('Next password').fill('four tall herons here');
   await page.getByRole('button', { name: 'Change', exact: true }).click();
   await page.getByText('✓ Changed. Your other devices are signed out.').waitFor();
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click();
   await page.getByLabel('Email').fill('ines@reed.example');
   await page.getByLabel('Password').fill('three small lanterns');
   await page.getByRole('button', { name: 'Sign in' }).click();

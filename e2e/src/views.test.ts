@@ -197,7 +197,7 @@ test('what was typed into a form is there again after leaving it, until it is sa
   await page.goto(`${baseUrl()}/kit/new`);
   await page.getByLabel('Maker', { exact: true }).fill('Quoin');
   await page.goto(`${baseUrl()}/settings`);
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click();
   await page.getByLabel('Email').waitFor();
   expect(await page.evaluate(() => JSON.stringify(localStorage))).not.toContain('Quoin');
   await context.close();
@@ -235,7 +235,7 @@ test('an unknown client, a wrong password and a lost connection are told, with a
   await page.getByRole('button', { name: 'Try again' }).click();
   await page.getByText(/^\d+ of \d+ products$/).waitFor();
   await page.goto(`${process.env.TOILE_URL}/settings`);
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click();
   await page.getByLabel('Email').fill('teodor@quayside.example');
   await page.getByLabel('Password').fill('not this');
   await page.getByRole('button', { name: 'Sign in' }).click();

@@ -18,6 +18,7 @@ import { registerKit } from './kit/routes';
 import { registerLooks } from './looks/routes';
 import { registerPalettes } from './palettes/routes';
 import { registerParties } from './parties/routes';
+import { registerPatchTests } from './patchTests/routes';
 import { registerReadings } from './readings/routes';
 import type { TryLimit } from './http/tries';
 import { registerSession } from './session/routes';
@@ -130,6 +131,7 @@ export function buildApp(options: AppOptions): Express {
   registerShares(services);
   registerExport(services);
   registerVisits(services);
+  registerPatchTests(services);
   registerParties(services);
   app.use('/api', () => {
     throw new ProblemError('no-such-route');

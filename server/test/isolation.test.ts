@@ -10,6 +10,11 @@ let server: TestServer;
 beforeAll(async () => void (server = await testServer()));
 afterAll(() => server.stop());
 
+/** A patch test as it is sent, without what the server says of it. */
+const sentBack = ({ clientId: _client, product: _product, ...test }: (typeof demo.patchTests)[number]) => ({
+  ...test,
+  readings: [],
+});
 const SECOND_STUDIO = secondStudio().studio.id;
 const mine = {
   client: demo.clients[0]!,
@@ -17,6 +22,7 @@ const mine = {
   look: demo.looks[0]!,
   party: demo.parties[0]!,
   visit: demo.visits[0]!,
+  patchTest: sentBack(demo.patchTests[0]!),
   member: demo.people[0]!,
   product: demo.products[0]!,
   unit: demo.units[0]!,
@@ -85,6 +91,8 @@ const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }
     },
   },
   revokeShare: { id: demo.readings[0]!.id, body: {} },
+  createPatchTest: { id: mine.client.id, body: { ...mine.patchTest, id: demo.readings[0]!.id } },
+  updatePatchTest: { id: mine.patchTest.id, body: mine.patchTest },
   updateVisit: {
     id: mine.visit.id,
     body: { ...mine.visit, chartId: undefined, partyId: null, place: 'Taken' },

@@ -29,6 +29,8 @@ const TABLE: Readonly<Record<RouteName, string>> = {
   client: 'oas',
   updateClient: 'oa',
   createReading: 'oa',
+  createPatchTest: 'oas',
+  updatePatchTest: 'oas',
   sample: 'oas',
   exportReading: 'oas',
   listLooks: 'oas',

@@ -181,6 +181,7 @@ test('every table of a studio travels, but for what is only of this place', () =
   const TRAVELS_AS: Readonly<Record<string, string>> = {
     memberships: 'people',
     simulated_skins: 'simulatedSkins',
+    patch_tests: 'patchTests',
     unit_ledger: 'ledger',
     studio_settings: 'settings',
     look_versions: 'looks',

@@ -1,9 +1,12 @@
-import type { Kit, Product } from '@toile/core';
+import type { Kit, PatchTest, Product } from '@toile/core';
 import type { VisitAnswer } from '@toile/contract';
 import { demo } from './testServer';
-import { whatIsDue, type ClientCare } from '../src/today/due';
+import { whatIsDue as dueAt, type ClientCare } from '../src/today/due';
 
 const TODAY = '2031-05-14';
+const NOW = new Date(`${TODAY}T12:00:00Z`);
+const whatIsDue = (...asked: [string, readonly VisitAnswer[], readonly ClientCare[], Kit]) =>
+  dueAt(...asked, NOW);
 const visit = (clientId: string): VisitAnswer => ({
   id: clientId,
   clientId,
@@ -25,6 +28,7 @@ const person = (id: string, more: Partial<ClientCare> = {}): ClientCare => ({
   name: id,
   sensitivities: [],
   lastRead: new Date(`${TODAY}T07:00:00Z`),
+  patchTests: [],
   ...more,
 });
 const product: Product = { ...demo.products[0]!, monthsAfterOpening: 12 };
@@ -88,3 +92,56 @@ test('units past their date and near it are counted, one and many', () => {
     '1 unit runs out of shelf life within 30 days',
   ]);
 });
+
+const DAY_MS = 86_400_000;
+const ago = (hours: number): string => new Date(NOW.getTime() - hours * (DAY_MS / 24)).toISOString();
+const tested = (more: Partial<PatchTest>): PatchTest => ({
+  id: 'test',
+  clientId: 'ada',
+  productId: product.id,
+  product: 'Quoin Band',
+  unitId: null,
+  place: 'inner arm',
+  plannedFor: TODAY,
+  laidAt: null,
+  readings: [],
+  note: '',
+  ...more,
+});
+const read = (hours: number, result: PatchTest['readings'][number]['result']) => [
+  { at: ago(hours), by: 'Runa', result, note: '' },
+];
+
+test.each<[string, Partial<PatchTest>, string | null]>([
+  ['planned for tomorrow', { plannedFor: '2031-05-15' }, null],
+  ['planned for today', {}, 'ada: lay the patch test of Quoin Band'],
+  [
+    'planned for yesterday',
+    { plannedFor: '2031-05-13' },
+    'ada: lay the patch test of Quoin Band, planned for 2031-05-13',
+  ],
+  ['laid this morning', { laidAt: ago(4) }, null],
+  ['laid a day ago', { laidAt: ago(24) }, 'ada: read the patch test of Quoin Band'],
+  ['read once', { laidAt: ago(30), readings: read(5, 'clear') }, null],
+  [
+    'not read again',
+    { laidAt: ago(49), readings: read(24, 'clear') },
+    'ada: read the patch test of Quoin Band',
+  ],
+  ['clear', { laidAt: ago(60), readings: read(10, 'clear') }, null],
+  ['bad', { laidAt: ago(60), readings: read(10, 'reacted') }, 'ada: the patch test of Quoin Band reacted'],
+  [
+    'unsure',
+    { laidAt: ago(60), readings: read(10, 'unsure') },
+    'ada: the patch test of Quoin Band was not clear',
+  ],
+])('a patch test %s', (_, more, words) =>
+  expect(
+    whatIsDue(
+      TODAY,
+      [visit('ada')],
+      [person('ada', { sensitivities: ['latex'], patchTests: [tested(more)] })],
+      kit(),
+    ),
+  ).toEqual(words === null ? [] : [{ kind: 'patch test', words, clientId: 'ada' }]),
+);

@@ -1,5 +1,5 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { ScrollView } from 'react-native';
 import {
   isSettled,
@@ -8,11 +8,11 @@ import {
   progressOf,
   stepsOfVariant,
   waitsAt,
-  withSensitivities,
   type Chart,
 } from '@toile/core';
-import { useClient, useKit } from '../../data/hooks';
+import { useKit } from '../../data/hooks';
 import { Body, Button, Choice, Column, Line, Loading, Ready, Screen, useRoomy, View } from '../../ui';
+import { useMinded } from '../clients/useMinded';
 import { clockOf, indexOfPlace, placeInSteps, type PlaceInSteps } from './chairView';
 import { ChairHead } from './ChairHead';
 import { ChairSteps } from './ChairSteps';
@@ -52,7 +52,6 @@ type WorkProps = {
 
 function Work({ chair, chart, variant, onLeave }: WorkProps) {
   const kit = useKit();
-  const client = useClient(chart.client.id);
   const { worn, doneCount, nextIndex, minutesLeft } = progressOf(chart, chair.events);
   const [at, setAt] = useState<PlaceInSteps>(() =>
     placeInSteps(worn.steps, nextAfter(worn, null, Date.now())?.index ?? chart.steps.length - 1),
@@ -71,8 +70,7 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
   const running = waitsAt(worn.steps, now);
   const next = nextAfter(worn, null, now);
   const conflicts = chair.conflicts.filter((c) => worn.steps.some((s) => s.id === c.stepId));
-  const noted = client.data?.sensitivities;
-  const minded = useMemo(() => withSensitivities(chart, noted ?? []), [chart, noted]);
+  const minded = useMinded(chart);
   useWakeLock();
 
   const go = (to: number): void => {

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { contextOf, type Chart, type Kit, type Step } from '@toile/core';
 import { askFitting, useWork } from '../../workers';
+import { useMinded } from '../clients/useMinded';
 import type { MatchedStep } from '../../workers/fittingJobs';
 
 export type Proposals = { readonly found: MatchedStep | null; readonly error: string | null };
@@ -13,7 +14,7 @@ export type Proposals = { readonly found: MatchedStep | null; readonly error: st
  */
 export function useProposals(step: Step, chart: Chart, kit: Kit | undefined): Proposals {
   const { role, phase, title, shade, wants, placements, doseMgPerCm2, passes, tool } = step;
-  const { client, occasion, forbids, schools } = chart;
+  const { client, occasion, forbids, schools } = useMinded(chart);
   const asked = useMemo(
     () =>
       kit

@@ -24,6 +24,7 @@ import { dayAndDistance, dayInWords, howFar } from '../words/dates';
 import { stateInWords } from '../words/visits';
 import { BookVisit } from './BookVisit';
 import { featuresInWords } from './featuresInWords';
+import { PatchTests } from './PatchTests';
 import { landmarksFor, newestSkin } from './snapshot';
 import { VisitDialog } from './VisitDialog';
 
@@ -33,6 +34,7 @@ export function ClientScreen({ id }: { readonly id: string }) {
   const session = useSession();
   const router = useRouter();
   const mayEdit = session.data ? may(session.data.role, 'edit') : false;
+  const mayWork = session.data ? may(session.data.role, 'work') : false;
   return (
     <Screen
       title={client.data?.name ?? 'Client'}
@@ -50,12 +52,22 @@ export function ClientScreen({ id }: { readonly id: string }) {
         ) : undefined
       }
     >
-      <Ready remote={client}>{(data) => <ClientView client={data} mayEdit={mayEdit} />}</Ready>
+      <Ready remote={client}>
+        {(data) => <ClientView client={data} mayEdit={mayEdit} mayWork={mayWork} />}
+      </Ready>
     </Screen>
   );
 }
 
-function ClientView({ client, mayEdit }: { readonly client: ClientAnswer; readonly mayEdit: boolean }) {
+function ClientView({
+  client,
+  mayEdit,
+  mayWork,
+}: {
+  readonly client: ClientAnswer;
+  readonly mayEdit: boolean;
+  readonly mayWork: boolean;
+}) {
   const wide = useWide();
   const router = useRouter();
   const landmarks = landmarksFor(client);
@@ -82,6 +94,7 @@ function ClientView({ client, mayEdit }: { readonly client: ClientAnswer; readon
       <Column flex={wide ? 1 : undefined} gap="$4">
         <SkinStrip client={client} />
         <Cautions client={client} />
+        <PatchTests client={client} mayWork={mayWork} />
         <Charts client={client} />
         <Visits client={client} mayEdit={mayEdit} />
         <Column gap="$1">

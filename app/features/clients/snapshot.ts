@@ -1,5 +1,14 @@
-import { landmarksOf, type ClientSnapshot, type Landmarks, type Skin, type Trace } from '@toile/core';
+import {
+  landmarksOf,
+  patchMinded,
+  type ClientSnapshot,
+  type Landmarks,
+  type NotedNow,
+  type Skin,
+  type Trace,
+} from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
+import { todayText } from '../words/dates';
 
 const landmarksByText = new Map<string, Landmarks>();
 
@@ -21,8 +30,14 @@ export function newestSkin(client: Pick<ClientAnswer, 'readings'>): Skin {
   return client.readings[0]?.skin ?? NOT_READ;
 }
 
+/** What is noted of a client by now: sensitivities, and what patch tests say. */
+export function notedNow({ sensitivities, patchTests }: ClientAnswer): NotedNow {
+  return { sensitivities, patchTests: patchMinded(patchTests, new Date(), todayText()) };
+}
+
 /** The client as a chart remembers her: face, features and newest skin. */
 export function snapshotOfClient(client: ClientAnswer): ClientSnapshot {
+  const { patchTests } = notedNow(client);
   return {
     id: client.id,
     name: client.name,
@@ -31,5 +46,6 @@ export function snapshotOfClient(client: ClientAnswer): ClientSnapshot {
     skin: newestSkin(client),
     readingId: client.readings[0]?.id ?? null,
     sensitivities: [...client.sensitivities],
+    ...(patchTests.length > 0 ? { patchTests: [...patchTests] } : {}),
   };
 }

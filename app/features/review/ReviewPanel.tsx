@@ -1,6 +1,7 @@
 import { acceptFinding, type Chart, type Kit } from '@toile/core';
 import { Body, Column, Label, Subheading } from '../../ui';
 import type { ReviewLine } from '../../workers/fittingJobs';
+import { useMinded } from '../clients/useMinded';
 import { FindingRow } from './FindingRow';
 import { acceptedLines, fixed, openLines, reviewInWords } from './reviewView';
 import { useGrades } from './useReview';
@@ -21,6 +22,7 @@ type ReviewPanelProps = {
  */
 export function ReviewPanel({ chart, kit, answer, editable, onChange, onSelect }: ReviewPanelProps) {
   const grades = useGrades();
+  const minded = useMinded(chart);
   if (!answer || !kit) return <Label>Looking the chart over</Label>;
   const lines = openLines(answer);
   const accepted = acceptedLines(answer);
@@ -33,7 +35,7 @@ export function ReviewPanel({ chart, kit, answer, editable, onChange, onSelect }
           key={`${line.rule} ${line.stepIds.join()}`}
           line={line}
           editable={editable}
-          onFix={() => onChange(fixed(chart, kit, grades, line))}
+          onFix={() => onChange(fixed(chart, kit, grades, line, minded))}
           onAccept={(why) => onChange(acceptFinding(chart, { ...line, fix: null }, why))}
           onSelect={() => line.stepIds[0] && onSelect(line.stepIds.at(-1)!)}
         />

@@ -26,15 +26,19 @@ export function reviewInWords(lines: readonly ReviewLine[]): string {
   return words.join(', ') || 'nothing to look at again';
 }
 
-/** The chart with a finding's fix applied; unchanged when the finding is gone. */
+/**
+ * The chart with a finding's fix applied; unchanged when the finding is gone. `minded` is the chart with what was noted
+ * of its client since: found and mended by that, and kept as it was written.
+ */
 export function fixed(
   chart: Chart,
   kit: Kit | null,
   grades: RuleGrades,
   line: Pick<ReviewLine, 'rule' | 'stepIds'>,
+  minded: Chart = chart,
 ): Chart {
-  const finding = reviewChart(chart, kit, grades).find(
+  const finding = reviewChart(minded, kit, grades).find(
     (f) => f.rule === line.rule && f.stepIds.join() === line.stepIds.join(),
   );
-  return finding?.fix?.apply(chart) ?? chart;
+  return finding?.fix ? { ...finding.fix.apply(minded), client: chart.client } : chart;
 }

@@ -3,6 +3,7 @@ import { chartAsReviewed, type Chart, type Kit, type RuleGrades } from '@toile/c
 import { useStudioSettings } from '../../data/hooks';
 import { useSame } from '../../data/useSame';
 import { askFitting, useWork } from '../../workers';
+import { useMinded } from '../clients/useMinded';
 import type { ReviewLine } from '../../workers/fittingJobs';
 
 const NO_GRADES: RuleGrades = {};
@@ -14,7 +15,8 @@ export const useGrades = (): RuleGrades => useStudioSettings().data?.settings.ru
 export function useReview(chart: Chart, kit: Kit | undefined): readonly ReviewLine[] | null {
   const grades = useGrades();
   // Of a note only what rules look for: the rest changes nothing here.
-  const drawn = useSame(useDeferredValue(useMemo(() => chartAsReviewed(chart), [chart])));
+  const minded = useMinded(chart);
+  const drawn = useSame(useDeferredValue(useMemo(() => chartAsReviewed(minded), [minded])));
   const asked = useMemo(() => (kit ? { chart: drawn, kit, grades } : null), [drawn, kit, grades]);
   return useWork(askFitting, 'review', asked).answer;
 }

@@ -10,6 +10,7 @@ import type {
   OwnTiming,
   Palette,
   PartyPlan,
+  PatchTest,
   Product,
   RecordedEvent,
   Skin,
@@ -79,7 +80,11 @@ export type ClientAnswer = {
   readonly readings: readonly ReadingAnswer[];
   readonly charts: readonly ChartSummary[];
   readonly visits: readonly VisitAnswer[];
+  readonly patchTests: readonly PatchTestAnswer[];
 };
+
+/** A patch test, and the revision an edit of it starts from. */
+export type PatchTestAnswer = PatchTest & { readonly revision: number };
 
 export type ChartSummary = {
   readonly id: string;

@@ -4,6 +4,7 @@ export * from './errors';
 export * from './kit';
 export * from './newId';
 export * from './party';
+export * from './patchTest';
 export * from './settings';
 export * from './roles';
 export * from './routes';

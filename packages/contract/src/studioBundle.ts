@@ -3,6 +3,7 @@ import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import {
   ChartSchema,
   OccasionSchema,
+  PatchTestSchema,
   FeaturesSchema,
   LandmarksSchema,
   LookSchema,
@@ -143,6 +144,7 @@ const TABLES = {
     },
     closed,
   ),
+  patchTests: PatchTestSchema,
   /** What happened at the chair, in the order it was recorded. */
   events: Type.Object({ chartId: id, version, event: RecordedEventSchema }, closed),
 } as const;
@@ -162,12 +164,22 @@ export type StudioBundle = {
   readonly studio: { readonly id: string; readonly name: string };
 } & { readonly [T in BundleTable]: readonly BundleRow<T>[] };
 
-export const StudioBundleSchema = Type.Unsafe<StudioBundle>(
+/** Tables that came later: a file from before them is whole without. */
+const LATER = ['patchTests'] as const satisfies readonly BundleTable[];
+type LaterTable = (typeof LATER)[number];
+/** A bundle as it stands in a file. */
+export type StudioFile = Omit<StudioBundle, LaterTable> & Partial<Pick<StudioBundle, LaterTable>>;
+
+const tableSchema = (table: BundleTable): TSchema => {
+  const rows = Type.Array(TABLES[table]);
+  return LATER.some((later) => later === table) ? Type.Optional(rows) : rows;
+};
+export const StudioBundleSchema = Type.Unsafe<StudioFile>(
   Type.Object(
     {
       format: Type.Literal('toile.studio/2'),
       studio: Type.Object({ id, name: text }, closed),
-      ...Object.fromEntries(BUNDLE_TABLES.map((table) => [table, Type.Array(TABLES[table])])),
+      ...Object.fromEntries(BUNDLE_TABLES.map((table) => [table, tableSchema(table)])),
     },
     closed,
   ),
@@ -191,6 +203,7 @@ export function emptyBundle(studio: StudioBundle['studio']): StudioBundle {
     parties: [],
     charts: [],
     visits: [],
+    patchTests: [],
     events: [],
   };
 }

@@ -7,6 +7,7 @@ import { read, write, type Services } from '../http/register';
 import { chartSummaries } from '../charts/queries';
 import { readingAnswer, skinOf } from '../readings/skin';
 import { studioDay } from '../studio/day';
+import { patchTestsOf } from '../patchTests/queries';
 import { visitsWhere } from '../visits/queries';
 
 const PAGE = 200;
@@ -92,6 +93,7 @@ export async function clientAnswer(tx: Tx, id: string, role: Role): Promise<Clie
     readings: readings.map(readingAnswer),
     charts: await chartSummaries(tx, id),
     visits: await visitsWhere(tx, { clientId: id }),
+    patchTests: await patchTestsOf(tx, { clientIds: [id] }),
   };
 }
 

@@ -10,6 +10,7 @@ import type {
   Occasion,
   Palette,
   PartyPlan,
+  PatchTest,
   Product,
   SkinZone,
   Taps,
@@ -153,6 +154,14 @@ export type Database = {
     reason: Generated<string>;
     occasion: Json<Occasion> | null;
   };
+  patch_tests: {
+    studio_id: string;
+    id: string;
+    client_id: string;
+    product_id: string;
+    revision: Generated<number>;
+    document: Json<PatchTest>;
+  };
   charts: { studio_id: string; id: string; client_id: string };
   chart_versions: {
     studio_id: string;
@@ -208,6 +217,7 @@ export const STUDIO_TABLES = [
   'look_versions',
   'parties',
   'visits',
+  'patch_tests',
   'charts',
   'chart_versions',
   'chair_events',

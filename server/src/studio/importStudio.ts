@@ -1,5 +1,11 @@
 import { readDocument, type DocumentProblem } from '@toile/core';
-import { BUNDLE_TABLES, StudioBundleSchema, type BundleTable, type StudioBundle } from '@toile/contract';
+import {
+  BUNDLE_TABLES,
+  emptyBundle,
+  StudioBundleSchema,
+  type BundleTable,
+  type StudioBundle,
+} from '@toile/contract';
 import { inStudio, type Db, type Tx } from '../db/connection';
 import { hashPassword } from '../session/passwords';
 import { CARRIED, type TakingIn } from './tables';
@@ -20,7 +26,7 @@ export async function importStudio(
 ): Promise<ImportResult> {
   const read = readDocument(text, StudioBundleSchema);
   if (!read.ok) return read;
-  const bundle = read.document;
+  const bundle: StudioBundle = { ...emptyBundle(read.document.studio), ...read.document };
   const known = bundle.people.flatMap(({ email }) =>
     passwords.has(email) ? [[email, passwords.get(email)!] as const] : [],
   );

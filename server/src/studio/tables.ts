@@ -318,6 +318,22 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
         ...(v.occasion === null ? {} : { occasion: v.occasion }),
       })),
   },
+  patchTests: {
+    takeIn: (tx, rows, { studioId }) =>
+      insert(
+        tx,
+        'patch_tests',
+        rows.map((p) => ({
+          studio_id: studioId,
+          id: p.id,
+          client_id: p.clientId,
+          product_id: p.productId,
+          document: json(p),
+        })),
+      ),
+    giveOut: async (tx) =>
+      (await tx.selectFrom('patch_tests').select('document').orderBy('id').execute()).map((p) => p.document),
+  },
   events: {
     takeIn: (tx, rows, { studioId }) =>
       insert(

@@ -1,4 +1,4 @@
-import { shelfLife, type Kit } from '@toile/core';
+import { patchState, shelfLife, type Kit, type PatchTest } from '@toile/core';
 import type { DueItem, VisitAnswer } from '@toile/contract';
 
 export type ClientCare = {
@@ -6,6 +6,7 @@ export type ClientCare = {
   readonly name: string;
   readonly sensitivities: readonly string[];
   readonly lastRead: Date | null;
+  readonly patchTests: readonly PatchTest[];
 };
 
 const REREAD_DAYS = 14;
@@ -16,17 +17,19 @@ export function whatIsDue(
   visits: readonly VisitAnswer[],
   clients: readonly ClientCare[],
   kit: Kit,
+  now: Date,
 ): DueItem[] {
   const coming = new Set(visits.map((v) => v.clientId));
   const people = clients.filter((c) => coming.has(c.id));
   return [
     ...people
-      .filter((c) => c.sensitivities.length > 0)
+      .filter((c) => c.sensitivities.length > 0 && c.patchTests.length === 0)
       .map((c): DueItem => ({
         kind: 'patch test',
         words: `${c.name}: ask for the patch test result (${c.sensitivities.join(', ')})`,
         clientId: c.id,
       })),
+    ...people.flatMap((c) => c.patchTests.flatMap((test) => patchTestDue(c, test, now, today))),
     ...people
       .filter((c) => isOld(c.lastRead, today))
       .map((c): DueItem => ({
@@ -38,6 +41,30 @@ export function whatIsDue(
       })),
     ...shelf(kit, today),
   ];
+}
+
+/** What is to be done of a patch test today, and what it forbids. */
+function patchTestDue(client: ClientCare, test: PatchTest, now: Date, today: string): DueItem[] {
+  const state = patchState(test, now, today);
+  const told = (words: string): DueItem[] => [
+    { kind: 'patch test', words: `${client.name}: ${words}`, clientId: client.id },
+  ];
+  switch (state.is) {
+    case 'planned':
+      return test.plannedFor <= today
+        ? told(`lay the patch test of ${test.product}${state.late ? `, planned for ${test.plannedFor}` : ''}`)
+        : [];
+    case 'laid':
+    case 'clear so far':
+      return state.late ? told(`read the patch test of ${test.product}`) : [];
+    case 'reacted':
+    case 'unsure':
+      return told(
+        `the patch test of ${test.product} ${state.is === 'reacted' ? 'reacted' : 'was not clear'}`,
+      );
+    case 'clear':
+      return [];
+  }
 }
 
 const isOld = (read: Date | null, today: string): boolean =>

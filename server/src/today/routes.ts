@@ -1,6 +1,7 @@
 import { addDays } from '@toile/core';
 import type { TodayAnswer } from '@toile/contract';
 import { wholeKit } from '../kit/queries';
+import { patchTestsOf } from '../patchTests/queries';
 import { read, type Services } from '../http/register';
 import { studioDay } from '../studio/day';
 import { visitsWhere } from '../visits/queries';
@@ -33,13 +34,19 @@ export function registerToday(services: Services): void {
             .where('c.id', 'in', ids)
             .orderBy('c.folded')
             .execute();
+    const tests = await patchTestsOf(tx, { clientIds: ids });
     const clients = rows.map((r) => ({
       id: r.id,
       name: r.name,
       sensitivities: r.sensitivities,
       lastRead: r.last_read,
+      patchTests: tests.filter((test) => test.clientId === r.id),
     }));
-    const answer: TodayAnswer = { date, visits, due: whatIsDue(date, visits, clients, await wholeKit(tx)) };
+    const answer: TodayAnswer = {
+      date,
+      visits,
+      due: whatIsDue(date, visits, clients, await wholeKit(tx), now),
+    };
     return { body: answer };
   });
 }

@@ -9,6 +9,7 @@ import {
   unitInputSchema,
 } from '../kit';
 import { partyInputSchema } from '../party';
+import { patchTestInputSchema } from '../patchTest';
 import { studioSettingsSchema } from '../settings';
 import { shareInputSchema } from '../share';
 import {
@@ -48,6 +49,8 @@ export const BODIES: { readonly [N in WriteName]: Schema } = {
   createClient: clientInputSchema,
   updateClient: clientInputSchema,
   createReading: readingInputSchema,
+  createPatchTest: patchTestInputSchema,
+  updatePatchTest: patchTestInputSchema,
   sample: sampleRequestSchema,
   createLook: newLookSchema,
   importKit: importKitSchema,

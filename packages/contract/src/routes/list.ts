@@ -131,6 +131,18 @@ export const ROUTES = {
     needs: 'edit',
     does: 'Keeps a skin reading.',
   },
+  createPatchTest: {
+    method: 'POST',
+    path: '/api/clients/:id/patch-tests',
+    needs: 'work',
+    does: 'Plans or lays a patch test of a product on a client.',
+  },
+  updatePatchTest: {
+    method: 'PUT',
+    path: '/api/patch-tests/:id',
+    needs: 'work',
+    does: 'Lays a patch test or notes how it is read; needs If-Match.',
+  },
   sample: {
     method: 'POST',
     path: '/api/reader/samples',

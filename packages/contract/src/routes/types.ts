@@ -11,6 +11,7 @@ import type {
   PaletteAnswer,
   PartyAnswer,
   PartySummary,
+  PatchTestAnswer,
   ProductAnswer,
   ProductUsesAnswer,
   ReadingAnswer,
@@ -29,6 +30,7 @@ import type {
 import type { ClientInput } from '../client';
 import type { CountInput, ImportKit, PaletteInput, ProductInput, SubstitutionInput, UnitInput } from '../kit';
 import type { PartyInput } from '../party';
+import type { PatchTestInput } from '../patchTest';
 import type { StudioSettings } from '../settings';
 import type { ShareInput } from '../share';
 import type {
@@ -90,6 +92,8 @@ type RouteTypes = {
   createClient: { takes: ClientInput; answers: ClientAnswer };
   client: { answers: ClientAnswer };
   updateClient: { takes: ClientInput; answers: ClientAnswer; current: ClientAnswer };
+  createPatchTest: { takes: PatchTestInput; answers: PatchTestAnswer };
+  updatePatchTest: { takes: PatchTestInput; answers: PatchTestAnswer; current: PatchTestAnswer };
   createReading: { takes: ReadingInput; answers: ReadingAnswer };
   sample: { takes: SampleRequest; answers: SampleAnswer };
   exportReading: { answers: FileAnswer };

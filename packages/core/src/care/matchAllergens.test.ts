@@ -1,4 +1,4 @@
-import { familiesMeant, ingredientsKnown, matchAllergens, SENSITIVITIES, withSensitivities } from '.';
+import { familiesMeant, ingredientsKnown, matchAllergens, SENSITIVITIES } from '.';
 
 const meets = (list: string | readonly string[], sensitivity: string): boolean =>
   matchAllergens(typeof list === 'string' ? [list] : list, [sensitivity]).length > 0;
@@ -136,14 +136,4 @@ test('an empty list is unknown, never safe', () => {
 
 test('every sensitivity that can be chosen means itself', () => {
   for (const name of SENSITIVITIES) expect(familiesMeant(name)).toEqual([name]);
-});
-
-test('what is noted after a chart was written is minded when it is worked; what was minded stays, and nothing new changes nothing', () => {
-  const chart = { client: { sensitivities: ['latex'], name: 'Someone' }, steps: [] };
-  expect(withSensitivities(chart, ['mica', 'latex']).client).toEqual({
-    sensitivities: ['latex', 'mica'],
-    name: 'Someone',
-  });
-  expect(withSensitivities(chart, []).client.sensitivities).toEqual(['latex']);
-  expect(withSensitivities(chart, ['latex'])).toBe(chart);
 });

@@ -1,4 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
+import { PatchMindedSchema } from '../care';
 import { SKIN_ZONES, UNDERTONES } from '../colour';
 import {
   FeaturesSchema,
@@ -306,16 +307,26 @@ export const SkinSchema = Type.Unsafe<Skin>(
   Type.Partial(Type.Object(Object.fromEntries(SKIN_ZONES.map((zone) => [zone, LabSchema])), closed), closed),
 );
 
-/** The client as she was when the chart was made. */
+const clientFirst = {
+  id: UuidSchema,
+  name: TextSchema,
+  landmarks: LandmarksSchema,
+  features: FeaturesSchema,
+  skin: SkinSchema,
+  readingId: Type.Union([UuidSchema, Type.Null()]),
+  sensitivities: Type.Array(TextSchema, { maxItems: 40 }),
+};
+const ClientSnapshotV1Schema = Type.Object(clientFirst, closed);
+/** The client when the chart was made. */
 export const ClientSnapshotSchema = Type.Object(
   {
-    id: UuidSchema,
-    name: TextSchema,
-    landmarks: LandmarksSchema,
-    features: FeaturesSchema,
-    skin: SkinSchema,
-    readingId: Type.Union([UuidSchema, Type.Null()]),
-    sensitivities: Type.Array(TextSchema, { maxItems: 40 }),
+    ...clientFirst,
+    patchTests: Type.Optional(
+      Type.Array(PatchMindedSchema, {
+        maxItems: 200,
+        description: 'what patch tests said of products by then',
+      }),
+    ),
   },
   closed,
 );
@@ -359,7 +370,7 @@ export const OccasionSchema = Type.Object(
     outfit: Type.Optional(
       Type.Array(Type.Object({ name: TextSchema, lab: LabSchema }, closed), {
         maxItems: 6,
-        description: 'colours worn, D50',
+        description: 'colours worn',
       }),
     ),
     theme: Type.Optional(TextSchema),
@@ -420,7 +431,6 @@ export const FindingSchema = Type.Object(
 const chartParts = {
   ...version,
   look: Type.Object({ id: UuidSchema, version: Type.Integer({ minimum: 1 }), name: TextSchema }, closed),
-  client: ClientSnapshotSchema,
 };
 const chartRest = {
   schools,
@@ -438,11 +448,23 @@ const chartRest = {
 };
 /** The first form of a chart: its occasion knows less. Kept as it was written, hash and all. */
 export const ChartV1Schema = Type.Object(
-  { format: Type.Literal('toile.chart/1'), ...chartParts, occasion: OccasionV1Schema, ...chartRest },
+  {
+    format: Type.Literal('toile.chart/1'),
+    ...chartParts,
+    client: ClientSnapshotV1Schema,
+    occasion: OccasionV1Schema,
+    ...chartRest,
+  },
   closed,
 );
 export const ChartV2Schema = Type.Object(
-  { format: Type.Literal('toile.chart/2'), ...chartParts, occasion: OccasionSchema, ...chartRest },
+  {
+    format: Type.Literal('toile.chart/2'),
+    ...chartParts,
+    client: ClientSnapshotSchema,
+    occasion: OccasionSchema,
+    ...chartRest,
+  },
   closed,
 );
 /**

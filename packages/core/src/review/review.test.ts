@@ -425,6 +425,14 @@ const SPEAKS: Readonly<Record<string, () => Scene>> = {
       }),
     ),
   'mirror-check': () => scene(withStep('blush', { placements: [{ guide: 'blushLifted', side: 'left' }] })),
+  'patch-test-result': () =>
+    scene({
+      ...QUIET,
+      client: {
+        ...QUIET.client,
+        patchTests: [{ productId: PRODUCTS.lip.id, product: 'Lip', verdict: 'reacted', on: '2031-05-01' }],
+      },
+    }),
   'unknown-ingredients': () => {
     const { chart, kit } = other('lip', { ingredients: [] });
     return scene({ ...chart, client: { ...chart.client, sensitivities: ['lanolin'] } }, kit);

@@ -60,6 +60,7 @@ export function reviewPlaces(chart: Chart, grades: RuleGrades = {}): ReviewFindi
 /** Cautions of care that are said again at the chair before the step. */
 const SAID_AT_THE_CHAIR: readonly string[] = [
   'allergen',
+  'patch-test-result',
   'unknown-ingredients',
   'tool-allergen',
   'not-for-eyes',

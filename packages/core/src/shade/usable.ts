@@ -1,4 +1,4 @@
-import { matchAllergens } from '../care';
+import { matchAllergens, patchSpeaksAgainst, type PatchMinded } from '../care';
 import type { Coverage } from '../colour';
 import type { Features, Landmarks } from '../face';
 import {
@@ -22,6 +22,8 @@ export type ShadeClient = {
   readonly features: Features;
   readonly landmarks: Landmarks;
   readonly sensitivities: readonly string[];
+  /** What patch tests said of products; nothing for those nobody tested. */
+  readonly patchTests?: readonly PatchMinded[];
 };
 
 /** Finishes and kinds a look does not allow. */
@@ -105,6 +107,8 @@ function ruledOutBecause(product: Product, context: ShadeContext): string | null
   if (impossible) return `set aside: ${impossible}`;
   const allergen = matchAllergens(product.ingredients, sensitivitiesOf(context.client))[0];
   if (allergen) return `contains ${allergen.ingredient} (${allergen.sensitivity})`;
+  const tested = patchSpeaksAgainst(context.client.patchTests, product.id);
+  if (tested) return tested;
   const { byProduct, allPast } = stockOf(context);
   const units = byProduct.get(product.id) ?? [];
   if (units.length === 0) return null;

@@ -1,4 +1,4 @@
-import { familiesMeant, ingredientsKnown, matchAllergens } from '../../care';
+import { familiesMeant, ingredientsKnown, matchAllergens, patchSpeaksAgainst } from '../../care';
 import { shelfLife } from '../../kit';
 import { withoutStep, type Step } from '../../look';
 import { impossibleBecause, sensitivitiesOf } from '../../shade';
@@ -65,6 +65,19 @@ export const CARE_RULES: readonly Rule[] = [
                 ),
               ]
             : [];
+        }),
+      ),
+  },
+  {
+    id: 'patch-test-result',
+    name: 'A patch test that speaks against it',
+    severity: 'stop',
+    why: 'A product that reacted, was not clear, or whose test has no result yet is not used. What was seen is for whoever treats the client to judge; the maker’s directions and local rules decide.',
+    find: (on) =>
+      on.steps.flatMap((s) =>
+        on.products(s).flatMap((p) => {
+          const against = patchSpeaksAgainst(on.chart.client.patchTests, p.id);
+          return against ? [found([s], `${nameOf(p)} ${against}.`, anotherOrOut(on, s))] : [];
         }),
       ),
   },
