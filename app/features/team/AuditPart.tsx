@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { AuditLine, MemberAnswer } from '@toile/contract';
+import { AUDIT_PAGE, type AuditLine, type MemberAnswer } from '@toile/contract';
 import { useAudit } from '../../data/hooks';
 import { Body, Button, Choice, Column, Label, Ready } from '../../ui';
 import { instantInWords } from '../words/dates';
@@ -36,7 +36,7 @@ export function AuditPart({ members }: { readonly members: readonly MemberAnswer
               ))}
             </Column>
             {seen.length + lines.length === 0 ? <Body color="$inkSoft">Nothing yet.</Body> : null}
-            {lines.length > 0 ? (
+            {lines.length === AUDIT_PAGE ? (
               <Button onPress={() => setSeen([...seen, ...lines])}>Older lines</Button>
             ) : seen.length > 0 ? (
               <Label>That is all there is.</Label>

@@ -98,6 +98,8 @@ export type DeviceAnswer = {
   readonly lastUse: string;
   readonly here: boolean;
 };
+/** Lines of one answer; older ones are asked for by the last that was seen. */
+export const AUDIT_PAGE = 100;
 /** Who did what: one line of the record nobody can change. */
 export type AuditLine = {
   readonly id: string;

@@ -1,8 +1,5 @@
-import { isUuid, ROUTES, type AuditLine } from '@toile/contract';
+import { AUDIT_PAGE, isUuid, ROUTES, type AuditLine } from '@toile/contract';
 import { read, type Services } from '../http/register';
-
-/** Lines of one answer; older ones are asked for by the last that was seen. */
-export const AUDIT_PAGE = 100;
 
 /** Who did what, for the owner: read, never changed. */
 export function registerAudit(services: Services): void {
