@@ -498,6 +498,8 @@ describe('words', () => {
       state: 'booked' as const,
       reason: '',
       occasion: null,
+      bookedOn: '2031-01-01',
+      runUp: [],
     });
     expect(
       byDay([visit('2031-05-14', 1), visit('2031-05-14', 2), visit('2031-05-16', 3)]).map(

@@ -311,6 +311,11 @@ export function demoStudio(today: string): StudioBundle {
     partyId: more.party ? idFor(`party ${more.party}`) : null,
     chartId: more.chart?.id ?? null,
     ...(more.occasion ? { occasion: more.occasion } : {}),
+    bookedOn: addDays(today, -12),
+    // Of two the hair plan is still to be agreed on.
+    ...(kind === 'wedding' && !['Nadira Quill', 'Zenobia Achterberg'].includes(name)
+      ? { runUp: ['agree'] }
+      : {}),
   });
   const band = PRODUCTS.find((p) => p.kind === 'lashes')!;
   const skerry = { party: 'Pell Skerry wedding' };

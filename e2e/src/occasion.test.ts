@@ -100,3 +100,16 @@ test('four hours become twelve in the heat: what that changes is told before it 
   await button('Save version 2').click();
   await page.getByText(/ · version 2$/).waitFor();
 });
+
+test('the run-up to a wedding is ticked on the client’s page, and Today tells it no longer', async () => {
+  await page.getByRole('link', { name: 'Today', exact: true }).click();
+  const due = page.getByText(/Nadira Quill: late: agree the hair plan with the stylist/);
+  await due.waitFor();
+  await openClient(page, 'Nadira Quill');
+  const task = page.getByRole('switch', { name: /Agree the hair plan with the stylist · ▲ late$/ });
+  await task.click();
+  await page.getByRole('switch', { name: /Agree the hair plan with the stylist · done$/ }).waitFor();
+  await page.getByRole('link', { name: 'Today', exact: true }).click();
+  await page.getByText(/Zenobia Achterberg: late: agree the hair plan/).waitFor();
+  expect(await due.count()).toBe(0);
+});

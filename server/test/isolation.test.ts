@@ -91,11 +91,19 @@ const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }
     },
   },
   revokeShare: { id: demo.readings[0]!.id, body: {} },
+  tickRunUp: { id: mine.visit.id, body: { task: 'brows', done: true } },
   createPatchTest: { id: mine.client.id, body: { ...mine.patchTest, id: demo.readings[0]!.id } },
   updatePatchTest: { id: mine.patchTest.id, body: mine.patchTest },
   updateVisit: {
     id: mine.visit.id,
-    body: { ...mine.visit, chartId: undefined, partyId: null, place: 'Taken' },
+    body: {
+      ...mine.visit,
+      chartId: undefined,
+      bookedOn: undefined,
+      runUp: undefined,
+      partyId: null,
+      place: 'Taken',
+    },
   },
   updateMember: { id: mine.member.id, body: { name: 'Taken', role: 'assistant', active: false } },
   createReset: {

@@ -64,6 +64,7 @@ const TABLE: Readonly<Record<RouteName, string>> = {
   createEvent: 'oas',
   createVisit: 'oa',
   updateVisit: 'oa',
+  tickRunUp: 'oas',
   studioSettings: 'oas',
   updateStudioSettings: 'o',
   exportStudio: 'o',

@@ -1,6 +1,7 @@
 import type { Kit, PatchTest, Product } from '@toile/core';
 import type { VisitAnswer } from '@toile/contract';
 import { demo } from './testServer';
+import { runUpDue } from '../src/today/runUpDue';
 import { whatIsDue as dueAt, type ClientCare } from '../src/today/due';
 
 const TODAY = '2031-05-14';
@@ -22,6 +23,8 @@ const visit = (clientId: string): VisitAnswer => ({
   state: 'booked',
   reason: '',
   occasion: null,
+  bookedOn: '2031-01-01',
+  runUp: [],
 });
 const person = (id: string, more: Partial<ClientCare> = {}): ClientCare => ({
   id,
@@ -145,3 +148,45 @@ test.each<[string, Partial<PatchTest>, string | null]>([
     ),
   ).toEqual(words === null ? [] : [{ kind: 'patch test', words, clientId: 'ada' }]),
 );
+
+describe('the run-up', () => {
+  const wedding = (date: string, more: Partial<VisitAnswer> = {}): VisitAnswer => ({
+    ...visit('ada'),
+    clientName: 'Ada',
+    kind: 'wedding',
+    date,
+    ...more,
+  });
+  const words = (date: string, more: Partial<VisitAnswer> = {}): string[] =>
+    runUpDue([wedding(date, more)], TODAY).map((item) => item.words);
+
+  // The 14th of May is the day: what is due by its distance to the wedding.
+  test.each<[string, RegExp | null]>([
+    ['2031-07-10', null],
+    ['2031-07-09', /^Ada: trial, in the season/],
+    ['2031-06-11', /^Ada: late: no new skin care.*; trial, in the season/],
+    ['2031-06-10', /^Ada: late: trial.*late: no new skin care|^Ada: late: no new skin care.*late: trial/],
+  ])('to the wedding of %s', (date, says) => {
+    const told = words(date);
+    if (says) expect(told[0]).toMatch(says);
+    else expect(told).toEqual([]);
+  });
+
+  test('what is done is not told, what was too late when it was booked is not held against anybody', () => {
+    const all = words('2031-06-10');
+    expect(all).toHaveLength(1);
+    expect(words('2031-06-10', { runUp: ['trial', 'lastNew'] })).toEqual([]);
+    expect(words('2031-06-10', { bookedOn: TODAY })).toEqual([]);
+    expect(words('2031-06-10', { bookedOn: '2031-05-13' })).toEqual([
+      'Ada: late: trial, in the season and with the tan planned for the day',
+    ]);
+  });
+
+  test('a trial has none, nor has what was cancelled; after the day it is asked how it wore', () => {
+    expect(words('2031-06-10', { kind: 'trial' })).toEqual([]);
+    expect(words('2031-06-10', { state: 'cancelled' })).toEqual([]);
+    expect(
+      words('2031-05-13', { runUp: ['trial', 'lastNew', 'agree', 'brows', 'noTan', 'onTheDay'] }),
+    ).toEqual(['Ada: ask how it wore']);
+  });
+});

@@ -34,7 +34,7 @@ const booked = async (more: object = {}): Promise<VisitAnswer> => {
 };
 /** A visit as it is sent back: without what the server alone says. */
 const sentBack = (
-  { chartId: _c, clientName: _n, revision: _r, ...visit }: VisitAnswer,
+  { chartId: _c, clientName: _n, revision: _r, bookedOn: _b, runUp: _u, ...visit }: VisitAnswer,
   more: object = {},
 ) => ({
   ...visit,
@@ -114,4 +114,29 @@ test('what was asked for a chart stays with the visit it is for; what is only us
   expect(await hers()).toMatchObject({ occasion: null, revision: 1 });
   await make(visit, rainy);
   expect(await hers()).toMatchObject({ occasion: rainy, revision: 2 });
+});
+
+describe('the run-up to a visit', () => {
+  const tick = (visit: VisitAnswer, task: string, done: boolean) =>
+    artist.post(`/api/visits/${visit.id}/run-up`).set(keyed()).send({ task, done });
+
+  test('is ticked and taken back; ticked twice it is ticked once, by ten at once too', async () => {
+    const visit = await booked();
+    expect(visit).toMatchObject({ bookedOn: TODAY, runUp: [] });
+    await Promise.all(Array.from({ length: 10 }, () => tick(visit, 'brows', true).expect(200)));
+    expect((await tick(visit, 'agree', true).expect(200)).body).toMatchObject({ runUp: ['brows', 'agree'] });
+    expect((await tick(visit, 'brows', false).expect(200)).body).toMatchObject({ runUp: ['agree'] });
+    // It stands in nobody's way who changes the visit.
+    expect((await put(visit, { place: 'Quay' }).expect(200)).body).toMatchObject({ runUp: ['agree'] });
+  });
+
+  test.each([
+    ['a task that is none', { task: 'dance', done: true }, 'task'],
+    ['one of the party', { task: 'callSheet', done: true }, 'task'],
+    ['nothing said', { task: 'brows' }, 'done'],
+  ])('%s is refused', async (_, body, path) => {
+    const visit = await booked();
+    const answer = await artist.post(`/api/visits/${visit.id}/run-up`).set(keyed()).send(body);
+    expect([answer.status, (answer.body as Problem).fields?.[0]?.path]).toEqual([422, path]);
+  });
 });

@@ -20,11 +20,13 @@ import {
 } from '../../ui';
 import { FaceView } from '../face/FaceView';
 import { skinInWords } from '../words/colours';
-import { dayAndDistance, dayInWords, howFar } from '../words/dates';
+import { comingVisit } from '../occasion/occasionView';
+import { dayAndDistance, dayInWords, howFar, todayText } from '../words/dates';
 import { stateInWords } from '../words/visits';
 import { BookVisit } from './BookVisit';
 import { featuresInWords } from './featuresInWords';
 import { PatchTests } from './PatchTests';
+import { RunUp } from './RunUp';
 import { landmarksFor, newestSkin } from './snapshot';
 import { VisitDialog } from './VisitDialog';
 
@@ -70,6 +72,7 @@ function ClientView({
 }) {
   const wide = useWide();
   const router = useRouter();
+  const coming = comingVisit(client.visits, todayText());
   const landmarks = landmarksFor(client);
   const shape = faceShape(landmarks);
   return (
@@ -97,6 +100,13 @@ function ClientView({
         <PatchTests client={client} mayWork={mayWork} />
         <Charts client={client} />
         <Visits client={client} mayEdit={mayEdit} />
+        {coming && coming.kind !== 'trial' ? (
+          <RunUp
+            visit={coming}
+            tested={client.sensitivities.length + client.patchTests.length > 0}
+            mayWork={mayWork}
+          />
+        ) : null}
         <Column gap="$1">
           <Line justifyContent="space-between">
             <Subheading>Notes</Subheading>

@@ -13,6 +13,8 @@ const inputOf = ({
   chartId: _chart,
   clientName: _name,
   revision: _revision,
+  bookedOn: _booked,
+  runUp: _runUp,
   ...visit
 }: VisitAnswer): VisitInput => visit;
 

@@ -24,7 +24,7 @@ import { byDay, visitDetail } from '../words/visits';
 import { fetchWork, fromWork } from '../frame/fromWork';
 import { SettingsAside } from '../settings/SettingsAside';
 
-const DUE_MARKS = { 'patch test': '▲', 're-read': '◐', expiring: '◔', expired: '▲' } as const;
+const DUE_MARKS = { 'patch test': '▲', 're-read': '◐', 'run-up': '◇', expiring: '◔', expired: '▲' } as const;
 
 /** What is next, what is due, then the days to come. */
 export function TodayScreen() {

@@ -13,6 +13,7 @@ import type {
   PatchTest,
   Product,
   RecordedEvent,
+  RunUpKind,
   Skin,
   SkinZone,
   Taps,
@@ -128,11 +129,15 @@ export type VisitAnswer = {
   readonly reason: string;
   /** What it asks, once somebody said. */
   readonly occasion: Occasion | null;
+  /** The day it was booked, where the studio is. */
+  readonly bookedOn: string;
+  /** Tasks of the run-up that are done. */
+  readonly runUp: readonly RunUpKind[];
 };
 
 /** What is due, each with where it leads. */
 export type DueItem = {
-  readonly kind: 'patch test' | 're-read' | 'expiring' | 'expired';
+  readonly kind: 'patch test' | 're-read' | 'run-up' | 'expiring' | 'expired';
   readonly words: string;
   readonly clientId: string | null;
 };

@@ -2,6 +2,7 @@ import { VISIT_STATES } from './visit';
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import {
   ChartSchema,
+  CLIENT_RUN_UP,
   OccasionSchema,
   PatchTestSchema,
   FeaturesSchema,
@@ -141,6 +142,8 @@ const TABLES = {
       state: Type.Optional(words(VISIT_STATES)),
       reason: Type.Optional(text),
       occasion: Type.Optional(orNull(OccasionSchema)),
+      bookedOn: Type.Optional(text),
+      runUp: Type.Optional(Type.Array(words(CLIENT_RUN_UP))),
     },
     closed,
   ),

@@ -1,5 +1,5 @@
-import { object, string, type InferType } from 'yup';
-import { OCCASIONS, OccasionSchema, type Occasion } from '@toile/core';
+import { boolean, object, string, type InferType } from 'yup';
+import { CLIENT_RUN_UP, OCCASIONS, OccasionSchema, type Occasion, type RunUpKind } from '@toile/core';
 import { uuid } from './client';
 import { day, documentPart } from './shapes';
 
@@ -39,3 +39,12 @@ export const visitInputSchema = object({
 export type VisitInput = Omit<InferType<typeof visitInputSchema>, 'occasion'> & {
   occasion: Occasion | null;
 };
+
+/** A task of the run-up to a visit, done or not after all. */
+export const runUpInputSchema = object({
+  task: string()
+    .oneOf([...CLIENT_RUN_UP])
+    .required('Say which task'),
+  done: boolean().required('Say whether it is done'),
+}).noUnknown('${unknown} is not known here');
+export type RunUpInput = { task: RunUpKind; done: boolean };

@@ -9,6 +9,7 @@ import { oldKeys } from './migrations/2026_11_26_06_old_keys';
 import { partyPlans } from './migrations/2026_11_27_07_party_plans';
 import { passwords } from './migrations/2026_11_27_08_passwords';
 import { patchTests } from './migrations/2026_11_27_11_patch_tests';
+import { runUp } from './migrations/2026_11_27_12_run_up';
 import { team } from './migrations/2026_11_27_10_team';
 import { visits } from './migrations/2026_11_27_09_visits';
 
@@ -25,6 +26,7 @@ export const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '2026_11_27_09_visits': visits,
   '2026_11_27_10_team': team,
   '2026_11_27_11_patch_tests': patchTests,
+  '2026_11_27_12_run_up': runUp,
 };
 
 /**

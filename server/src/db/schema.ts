@@ -12,6 +12,7 @@ import type {
   PartyPlan,
   PatchTest,
   Product,
+  RunUpKind,
   SkinZone,
   Taps,
   Unit,
@@ -153,6 +154,8 @@ export type Database = {
     state: Generated<VisitState>;
     reason: Generated<string>;
     occasion: Json<Occasion> | null;
+    booked_on: ColumnType<string, string | undefined, string>;
+    run_up: Generated<RunUpKind[]>;
   };
   patch_tests: {
     studio_id: string;

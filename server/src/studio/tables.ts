@@ -299,6 +299,8 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
           state: v.state ?? 'booked',
           reason: v.reason ?? '',
           occasion: v.occasion ? json(v.occasion) : null,
+          ...(v.bookedOn === undefined ? {} : { booked_on: v.bookedOn }),
+          run_up: v.runUp ? [...v.runUp] : [],
         })),
       ),
     giveOut: async (tx) =>
@@ -316,6 +318,8 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
         ...(v.state === 'booked' ? {} : { state: v.state }),
         ...(v.reason === '' ? {} : { reason: v.reason }),
         ...(v.occasion === null ? {} : { occasion: v.occasion }),
+        bookedOn: v.booked_on,
+        ...(v.run_up.length === 0 ? {} : { runUp: v.run_up }),
       })),
   },
   patchTests: {

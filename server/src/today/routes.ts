@@ -6,6 +6,7 @@ import { read, type Services } from '../http/register';
 import { studioDay } from '../studio/day';
 import { visitsWhere } from '../visits/queries';
 import { whatIsDue } from './due';
+import { RUN_UP_DAYS, runUpDue } from './runUpDue';
 
 const DAYS_AHEAD = 21;
 
@@ -15,6 +16,11 @@ export function registerToday(services: Services): void {
     const date = await studioDay(tx, now, query.zone);
     const to = addDays(date, DAYS_AHEAD);
     const visits = await visitsWhere(tx, { from: date, to, standing: true });
+    const around = await visitsWhere(tx, {
+      from: addDays(date, -RUN_UP_DAYS.after),
+      to: addDays(date, RUN_UP_DAYS.before),
+      standing: true,
+    });
     const ids = [...new Set(visits.map((v) => v.clientId))];
     const rows =
       ids.length === 0
@@ -45,7 +51,7 @@ export function registerToday(services: Services): void {
     const answer: TodayAnswer = {
       date,
       visits,
-      due: whatIsDue(date, visits, clients, await wholeKit(tx), now),
+      due: [...whatIsDue(date, visits, clients, await wholeKit(tx), now), ...runUpDue(around, date)],
     };
     return { body: answer };
   });

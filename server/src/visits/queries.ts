@@ -48,5 +48,7 @@ export async function visitsWhere(tx: Tx, filter: VisitFilter): Promise<VisitAns
     state: v.state,
     reason: v.reason,
     occasion: v.occasion,
+    bookedOn: v.booked_on,
+    runUp: v.run_up,
   }));
 }

@@ -1,22 +1,44 @@
 import { sql } from 'kysely';
 import type { VisitAnswer, VisitInput } from '@toile/contract';
+import type { RunUpKind } from '@toile/core';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { write, type Services } from '../http/register';
+import { studioDay } from '../studio/day';
 import { visitsWhere } from './queries';
 
 /** Visits: a trial, the day, a portrait; asked for, booked, moved, done, cancelled and brought back. */
 export function registerVisits(services: Services): void {
-  write(services, 'createVisit', async ({ tx, caller, body }) => {
+  write(services, 'createVisit', async ({ tx, caller, body, now }) => {
     await checkReferred(tx, body);
     const inserted = await tx
       .insertInto('visits')
-      .values({ studio_id: caller.studioId, id: body.id, chart_id: null, ...columns(body) })
+      .values({
+        studio_id: caller.studioId,
+        id: body.id,
+        chart_id: null,
+        booked_on: await studioDay(tx, now),
+        ...columns(body),
+      })
       .onConflict((c) => c.columns(['studio_id', 'id']).doNothing())
       .returning('id')
       .executeTakeFirst();
     if (!inserted) throw new ProblemError('already-there');
     return { status: 201, body: await visitAnswer(tx, body.id), subject: body.id, revision: 1 };
+  });
+
+  write(services, 'tickRunUp', async ({ tx, body, params }) => {
+    // Said again it is said: two phones that tick one task tick it once.
+    const without = sql<RunUpKind[]>`array_remove(run_up, ${body.task}::text)`;
+    const row = found(
+      await tx
+        .updateTable('visits')
+        .set({ run_up: body.done ? sql<RunUpKind[]>`array_append(${without}, ${body.task}::text)` : without })
+        .where('id', '=', params.id)
+        .returning('id')
+        .executeTakeFirst(),
+    );
+    return { body: await visitAnswer(tx, row.id), subject: row.id };
   });
 
   write(services, 'updateVisit', async ({ tx, body, params, revision, stale }) => {

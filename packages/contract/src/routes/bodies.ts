@@ -21,7 +21,7 @@ import {
   readingInputSchema,
   sampleRequestSchema,
 } from '../work';
-import { visitInputSchema } from '../visit';
+import { runUpInputSchema, visitInputSchema } from '../visit';
 import { newPasswordSchema, setUpSchema } from '../setUp';
 import { signInSchema } from '../signIn';
 import {
@@ -70,6 +70,7 @@ export const BODIES: { readonly [N in WriteName]: Schema } = {
   createEvent: chairEventSchema,
   createVisit: visitInputSchema,
   updateVisit: visitInputSchema,
+  tickRunUp: runUpInputSchema,
   createParty: partyInputSchema,
   updateParty: partyInputSchema,
   updateStudioSettings: studioSettingsSchema,

@@ -300,6 +300,12 @@ export const ROUTES = {
     does: 'Records what was done at the chair.',
   },
   createVisit: { method: 'POST', path: '/api/visits', needs: 'edit', does: 'Books a visit.' },
+  tickRunUp: {
+    method: 'POST',
+    path: '/api/visits/:id/run-up',
+    needs: 'work',
+    does: 'Says that a task of the run-up to a visit is done, or is not after all.',
+  },
   updateVisit: {
     method: 'PUT',
     path: '/api/visits/:id',

@@ -42,7 +42,7 @@ import type {
   ReadingInput,
   SampleRequest,
 } from '../work';
-import type { VisitInput } from '../visit';
+import type { RunUpInput, VisitInput } from '../visit';
 import type { NewPassword, SetUp } from '../setUp';
 import type { SignIn } from '../signIn';
 import type {
@@ -127,6 +127,7 @@ type RouteTypes = {
   revokeShare: { takes: EmptyBody; answers: ShareAnswer };
   createEvent: { takes: ChairEventInput; answers: RecordedAnswer };
   createVisit: { takes: VisitInput; answers: VisitAnswer };
+  tickRunUp: { takes: RunUpInput; answers: VisitAnswer };
   updateVisit: { takes: VisitInput; answers: VisitAnswer; current: VisitAnswer };
   studioSettings: { answers: StudioSettingsAnswer };
   updateStudioSettings: { takes: StudioSettings; answers: StudioSettingsAnswer; current: StudioSettings };

@@ -24,7 +24,16 @@ export {
   type Shared,
   type Take,
 } from './packParty';
-export { runUpTasks, workingDaysBefore, type RunUpKind, type RunUpTask } from './runUp';
+export {
+  CLIENT_RUN_UP,
+  RUN_UP_WORDS,
+  runUpState,
+  runUpTasks,
+  workingDaysBefore,
+  type RunUpKind,
+  type RunUpTask,
+  type RunUpState,
+} from './runUp';
 export {
   dayOfPlan,
   faceOf,

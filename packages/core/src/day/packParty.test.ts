@@ -1,6 +1,8 @@
 import {
   disposablesFor,
   packProducts,
+  RUN_UP_WORDS,
+  runUpState,
   runUpTasks,
   sharedAtOnce,
   toolSets,
@@ -159,6 +161,23 @@ describe('the run-up', () => {
     ]);
     expect(tasks.some((task) => task.id === 'patchTest' || task.id === 'buy')).toBe(false);
     expect(tasks.map((task) => task.by)).toEqual([...tasks.map((task) => task.by)].sort());
+  });
+
+  test('a task is to come, to be done by now, late, done, or too late from the beginning: both sides of each day', () => {
+    const brows = (bookedOn?: string) =>
+      runUpTasks('2027-06-12', bookedOn ? { bookedOn } : {}).find((task) => task.id === 'brows')!;
+    const state = (today: string, done = false) => runUpState(brows(), done, today);
+    expect(['2027-06-08', '2027-06-09', '2027-06-10', '2027-06-11'].map((day) => state(day))).toEqual([
+      'to come',
+      'now',
+      'now',
+      'late',
+    ]);
+    expect(state('2027-06-11', true)).toBe('done');
+    expect(runUpState(brows('2027-06-10'), false, '2027-06-11')).toBe('late');
+    expect(runUpState(brows('2027-06-11'), false, '2027-06-11')).toBe('missed');
+    for (const { id } of runUpTasks('2027-06-12', { buyBy: '2027-06-03', patchTest: true }))
+      expect(RUN_UP_WORDS[id].length).toBeGreaterThan(3);
   });
 
   test('working days leave out week-ends', () => {

@@ -24,6 +24,47 @@ export type RunUpKind =
   | 'wearNotes'
   | 'rebook';
 
+/** What each is, for whoever does it; in the words of the trade. */
+export const RUN_UP_WORDS: Readonly<Record<RunUpKind, string>> = {
+  trial: 'Trial, in the season and with the tan planned for the day',
+  lastNew: 'No new skin care or treatments from now on',
+  reread: 'Read the skin again; match anew if it moved by half a step',
+  buy: 'Buy what is short',
+  agree: 'Agree the hair plan with the stylist',
+  brows: 'Brows shaped',
+  patchTest: 'Patch test laid and read, if one is still due',
+  pack: 'Pack',
+  callSheet: 'Call sheets sent',
+  noTan: 'No self-tan any more; rest, water, nothing new',
+  onTheDay: 'Clean face, no oil under water-based bases, clothes that button in front',
+  wearNotes: 'Ask how it wore',
+  rebook: 'Ask about the next date',
+};
+
+/** Those that concern a client, not the party or the kit. */
+export const CLIENT_RUN_UP: readonly RunUpKind[] = [
+  'trial',
+  'lastNew',
+  'reread',
+  'agree',
+  'patchTest',
+  'brows',
+  'noTan',
+  'onTheDay',
+  'wearNotes',
+  'rebook',
+];
+
+export type RunUpState = 'done' | 'late' | 'now' | 'to come' | 'missed';
+
+/** Where a task stands on a day: done by hand, late, to be done by now, still to come, or too late when it was booked. */
+export function runUpState(task: RunUpTask, done: boolean, today: string): RunUpState {
+  if (done) return 'done';
+  if (task.missed) return 'missed';
+  if (task.by < today) return 'late';
+  return task.from <= today ? 'now' : 'to come';
+}
+
 /** Days before the event (below none: after it), from and by. */
 const OFFSETS: Readonly<Record<Exclude<RunUpKind, 'buy'>, readonly [from: number, by: number]>> = {
   trial: [56, 28],

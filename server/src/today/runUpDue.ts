@@ -1,0 +1,25 @@
+import { CLIENT_RUN_UP, RUN_UP_WORDS, runUpState, runUpTasks, type RunUpKind } from '@toile/core';
+import type { DueItem, VisitAnswer } from '@toile/contract';
+
+/** How far ahead of a visit its run-up begins, and how long after it it ends, days. */
+export const RUN_UP_DAYS = { before: 56, after: 21 } as const;
+/** Tasks that Today says in words of its own. */
+const TOLD_OTHERWISE: readonly RunUpKind[] = ['reread', 'patchTest'];
+
+/** What of the run-up to each visit is to be done by now, in one line a visit, the late first. A trial has none. */
+export function runUpDue(visits: readonly VisitAnswer[], today: string): DueItem[] {
+  return visits.flatMap((visit): DueItem[] => {
+    if (visit.kind === 'trial' || visit.state === 'cancelled') return [];
+    const tasks = runUpTasks(visit.date, { bookedOn: visit.bookedOn })
+      .filter(({ id }) => CLIENT_RUN_UP.includes(id) && !TOLD_OTHERWISE.includes(id))
+      .map((task) => ({ id: task.id, state: runUpState(task, visit.runUp.includes(task.id), today) }));
+    const words = [
+      ...tasks.filter(({ state }) => state === 'late').map(({ id }) => `late: ${lower(RUN_UP_WORDS[id])}`),
+      ...tasks.filter(({ state }) => state === 'now').map(({ id }) => lower(RUN_UP_WORDS[id])),
+    ];
+    if (words.length === 0) return [];
+    return [{ kind: 'run-up', words: `${visit.clientName}: ${words.join('; ')}`, clientId: visit.clientId }];
+  });
+}
+
+const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
