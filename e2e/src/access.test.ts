@@ -71,6 +71,8 @@ const PAGES: readonly [name: string, path: (ids: Ids) => string][] = [
   ['parties', () => '/parties'],
   ['party', ({ party }) => `/parties/${party}`],
   ['settings', () => '/settings'],
+  ['team', () => '/team'],
+  ['a link that has ended', () => '/join'],
   ['rules', () => '/rules'],
   ['import', () => '/import'],
   ['chart', ({ chart }) => `/charts/${chart}`],

@@ -1,21 +1,11 @@
 import { useState } from 'react';
-import {
-  INVITE_DAYS,
-  inviteInputSchema,
-  joinPath,
-  newId,
-  newSecret,
-  ROLES,
-  tokenOf,
-  type Role,
-  type SessionAnswer,
-} from '@toile/contract';
+import { inviteInputSchema, newId, newSecret, ROLES, type Role, type SessionAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Choice, Dialog, Field, Label } from '../../ui';
 import { LinkToGive } from './LinkToGive';
-import type { Invited } from './inviteMail';
+import { invitedBy, type Invited } from './inviteMail';
 import { ROLE_WORDS } from './teamWords';
 
 /** Asks somebody into the studio: who, as what; then the link, once. */
@@ -40,14 +30,7 @@ export function InviteDialog({
       const secret = newSecret();
       const body = await inviteInputSchema.validate({ id: newId(), secret, ...form }, { abortEarly: false });
       await call('createInvite', { body });
-      setMail({
-        studio: session.studio.name,
-        from: session.email,
-        to: { name: body.name, email: body.email },
-        link: `${window.location.origin}${joinPath(tokenOf(session.studio.id, secret))}`,
-        days: INVITE_DAYS.invite,
-        reset: false,
-      });
+      setMail(invitedBy(session, { name: body.name, email: body.email }, secret, false));
       await refresh();
     });
   };

@@ -1,12 +1,9 @@
 import { useState } from 'react';
 import {
-  INVITE_DAYS,
-  joinPath,
   memberInputSchema,
   newId,
   newSecret,
   ROLES,
-  tokenOf,
   type MemberAnswer,
   type SessionAnswer,
 } from '@toile/contract';
@@ -15,7 +12,7 @@ import { useRefresh } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Choice, Column, Dialog, Field, Label, Rule } from '../../ui';
 import { dayInWords } from '../words/dates';
-import type { Invited } from './inviteMail';
+import { invitedBy, type Invited } from './inviteMail';
 import { LinkToGive } from './LinkToGive';
 import { ROLE_WORDS } from './teamWords';
 
@@ -46,14 +43,7 @@ export function MemberDialog({ member, session, onClose }: MemberDialogProps) {
     await save(async () => {
       const secret = newSecret();
       await call('createReset', { params: { id: member.id }, body: { id: newId(), secret } });
-      setMail({
-        studio: session.studio.name,
-        from: session.email,
-        to: { name: member.name, email: member.email },
-        link: `${window.location.origin}${joinPath(tokenOf(session.studio.id, secret))}`,
-        days: INVITE_DAYS.reset,
-        reset: true,
-      });
+      setMail(invitedBy(session, { name: member.name, email: member.email }, secret, true));
       await refresh();
     });
   };

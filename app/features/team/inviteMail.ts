@@ -1,3 +1,4 @@
+import { INVITE_DAYS, joinPath, tokenOf, type SessionAnswer } from '@toile/contract';
 import type { Mail } from '@toile/core';
 
 export type Invited = {
@@ -9,6 +10,23 @@ export type Invited = {
   readonly days: number;
   readonly reset: boolean;
 };
+
+/** A link that was just made, with its secret, by whoever is signed in. */
+export function invitedBy(
+  { studio, email }: SessionAnswer,
+  to: Invited['to'],
+  secret: string,
+  reset: boolean,
+): Invited {
+  return {
+    studio: studio.name,
+    from: email,
+    to,
+    link: `${window.location.origin}${joinPath(tokenOf(studio.id, secret))}`,
+    days: INVITE_DAYS[reset ? 'reset' : 'invite'],
+    reset,
+  };
+}
 
 /** What would be sent to somebody who is asked in, or who is to choose a new password. */
 export function inviteMail({ studio, from, to, link, days, reset }: Invited): Mail {

@@ -38,7 +38,7 @@ export const RUN_UP_WORDS: Readonly<Record<RunUpKind, string>> = {
   noTan: 'No self-tan any more; rest, water, nothing new',
   onTheDay: 'Clean face, no oil under water-based bases, clothes that button in front',
   wearNotes: 'Ask how it wore',
-  rebook: 'Ask about the next date',
+  rebook: 'Ask whether and when again',
 };
 
 /** Those that concern a client, not the party or the kit. */
