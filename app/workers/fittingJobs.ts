@@ -1,4 +1,5 @@
 import {
+  colourSeries,
   fitInStudio,
   matchAndPropose,
   proposalOf,
@@ -58,6 +59,7 @@ export type MatchedStep = {
 export const fittingJobs = {
   fit: ({ look, client, kit, occasion, stamp, schools }: Fit) =>
     fitInStudio(look, client, kit, occasion, stamp, schools),
+  series: ({ chart, kit }: { readonly chart: Chart; readonly kit: Kit }) => colourSeries(chart, kit),
   refit: ({ worn, client, kit, occasion, stamp }: RefitRequest) =>
     refitChart(worn, client, kit, occasion, stamp),
   review: ({

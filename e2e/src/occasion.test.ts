@@ -113,3 +113,32 @@ test('the run-up to a wedding is ticked on the client’s page, and Today tells 
   await page.getByText(/Zenobia Achterberg: late: agree the hair plan/).waitFor();
   expect(await due.count()).toBe(0);
 });
+
+test('eye, cheek and lip are coloured for what is worn, and one way is kept as a variant', async () => {
+  await openClient(page, 'Philippa Renn');
+  await page.getByRole('link', { name: /^Harbour Morning, party/ }).click();
+  await page.getByText(/ · version 2$/).waitFor();
+  await more(page, 'Colours for what is worn');
+  await page.getByText(/Say first which colours are worn/).waitFor();
+  await button('Say what is worn').click();
+  const asked = dialog('The occasion');
+  await asked.getByRole('button', { name: 'Add a colour' }).click();
+  await asked.getByLabel('What is it').fill('Burgundy velvet');
+  await asked.getByLabel('Colour by eye').fill('#6a2432');
+  await asked.getByRole('button', { name: 'Add this colour' }).click();
+  await asked.getByText(/worn: Burgundy velvet/).waitFor();
+  await asked.getByRole('button', { name: 'Take it' }).click();
+  await more(page, 'Colours for what is worn');
+  const near = page.getByRole('group', { name: 'Near the Burgundy velvet' });
+  await near
+    .getByText(/, \d+\.\d off/)
+    .first()
+    .waitFor();
+  await page.getByRole('group', { name: 'Against the Burgundy velvet' }).waitFor();
+  await near.getByRole('button', { name: 'Keep as a variant' }).click();
+  await near.getByText('✓ Kept as a variant.').waitFor();
+  await page.getByRole('dialog').last().getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('radio', { name: 'Near the Burgundy velvet' }).click();
+  await button('Save version 3').click();
+  await page.getByText(/ · version 3$/).waitFor();
+});

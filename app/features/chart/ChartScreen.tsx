@@ -14,6 +14,7 @@ import {
   type ChartDraft,
 } from './chartDraft';
 import { ChartOccasion } from '../occasion/ChartOccasion';
+import { SeriesDialog } from '../occasion/SeriesDialog';
 import { PrintDialog } from '../print/PrintDialog';
 import { ShareDialog } from '../share/ShareDialog';
 import { ChartEditor } from './ChartEditor';
@@ -40,7 +41,7 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
   const [draft, setDraft] = useState<ChartDraft>(() => readChartDraft(saved) ?? newChartDraft(saved));
   const [failure, setFailure] = useState<{ words: string; newest: Chart | null } | null>(null);
   const [busy, setBusy] = useState(false);
-  const [asking, setAsking] = useState<'print' | 'share' | 'occasion' | null>(null);
+  const [asking, setAsking] = useState<'print' | 'share' | 'occasion' | 'series' | null>(null);
   const roomy = useRoomy();
   const shown = { chartId: saved.id, version: saved.version };
   const newest = versions[0]?.version === saved.version;
@@ -146,7 +147,12 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
         above={newest ? undefined : <Body color="$weld">{`▲ An older version, to read only.`}</Body>}
         versions={<Versions saved={saved} versions={versions} />}
         more={[
-          ...(editable ? [{ words: 'The occasion', onPress: () => setAsking('occasion') }] : []),
+          ...(editable
+            ? [
+                { words: 'The occasion', onPress: () => setAsking('occasion') },
+                { words: 'Colours for what is worn', onPress: () => setAsking('series') },
+              ]
+            : []),
           { words: 'Under light', href: `/charts/${saved.id}/light` },
           { words: 'Print', onPress: () => setAsking('print') },
           ...(editable ? [{ words: 'Share', onPress: () => setAsking('share') }] : []),
@@ -160,6 +166,15 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
           chart={draft.chart}
           kit={kit.data}
           onKeep={(chart) => setDraft((d) => ({ ...d, chart }))}
+          onClose={() => setAsking(null)}
+        />
+      ) : null}
+      {asking === 'series' && kit.data ? (
+        <SeriesDialog
+          chart={draft.chart}
+          kit={kit.data}
+          onKeep={(chart) => setDraft((d) => ({ ...d, chart }))}
+          onOccasion={() => setAsking('occasion')}
           onClose={() => setAsking(null)}
         />
       ) : null}

@@ -152,7 +152,7 @@ export type Setting = Wearing & {
 };
 export type Scene = { readonly chart: Chart; readonly kit: Kit };
 
-const STAMP = {
+export const STAMP = {
   id: idFor('corpus chart'),
   author: 'Runa Castellane',
   at: '2031-05-01T09:00:00Z',

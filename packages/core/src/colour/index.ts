@@ -1,6 +1,7 @@
 export {
   chromaOf,
   hueOf,
+  labOfHue,
   labToHex,
   labToSrgb,
   srgbToLab,

@@ -102,6 +102,12 @@ export function hueOf(lab: Lab): number {
   return degrees < 0 ? degrees + 360 : degrees;
 }
 
+/** A colour by lightness, chroma and hue in degrees. */
+export function labOfHue(lightness: number, chroma: number, hueDegrees: number): Lab {
+  const hue = (hueDegrees * Math.PI) / 180;
+  return [lightness, chroma * Math.cos(hue), chroma * Math.sin(hue)];
+}
+
 /** The weighted mean of colours in CIELAB. Weights need not sum to one. Throws when nothing has weight. */
 export function meanLab(parts: readonly { readonly lab: Lab; readonly weight: number }[]): Lab {
   let total = 0;

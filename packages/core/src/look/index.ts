@@ -113,3 +113,14 @@ export {
   usualOccasion,
   withOccasion,
 } from './occasion';
+export {
+  colourSeries,
+  FAR_OFF,
+  SERIES_PARTS,
+  SERIES_SCHEMES,
+  withColourSeries,
+  type ColourSeries,
+  type SeriesPart,
+  type SeriesScheme,
+  type SeriesStep,
+} from './colourSeries';

@@ -1,15 +1,10 @@
-import { chromaOf, depthOf, hueOf, lightnessAtDepth, shiftDepth, type Lab } from '../colour';
+import { chromaOf, depthOf, hueOf, labOfHue, lightnessAtDepth, shiftDepth, type Lab } from '../colour';
 import type { Features } from '../face';
 import { bareLip, browHair, isDeep, isLined, isVeryFair, LINED_EASE } from './ranges';
 import { shadeRoleOf, type ShadeAsk } from './skinRole';
 import { skinTarget, type Skin } from './skinTarget';
 
 type Who = { readonly skin: Skin; readonly features: Features };
-
-const withHue = (lab: Lab, chroma: number, hueDegrees: number): Lab => {
-  const hue = (hueDegrees * Math.PI) / 180;
-  return [lab[0], chroma * Math.cos(hue), chroma * Math.sin(hue)];
-};
 
 /**
  * The colour a step asks for on this skin, for every screen alike: steps from her own skin, or a look's
@@ -39,10 +34,10 @@ export function wantedColour(
  * deep skin.
  */
 function asShadow(lab: Lab, skin: Lab): Lab {
-  if (isDeep(skin)) return withHue(lab, chromaOf(lab), hueOf(lab) - 3);
+  if (isDeep(skin)) return labOfHue(lab[0], chromaOf(lab), hueOf(lab) - 3);
   return isVeryFair(skin)
-    ? withHue(lab, 0.75 * chromaOf(lab), hueOf(lab) - 3)
-    : withHue(lab, 0.9 * chromaOf(lab), hueOf(lab) - 2);
+    ? labOfHue(lab[0], 0.75 * chromaOf(lab), hueOf(lab) - 3)
+    : labOfHue(lab[0], 0.9 * chromaOf(lab), hueOf(lab) - 2);
 }
 
 /** A look's own colour, taken to this skin: what is rosy on one is chalk or a stripe on another. */
@@ -109,5 +104,5 @@ function lipFor(lab: Lab, skin: Lab): Lab {
   const lightest = depthOf(skin) - (isDeep(skin) ? 0.5 : 1.2);
   if (depthOf(lab) >= lightest) return lab;
   if (coloured) return lab;
-  return withHue([lightnessAtDepth(lightest), 0, 0], Math.max(chromaOf(lab), chromaOf(bare)), hueOf(lab));
+  return labOfHue(lightnessAtDepth(lightest), Math.max(chromaOf(lab), chromaOf(bare)), hueOf(lab));
 }
