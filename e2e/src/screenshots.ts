@@ -114,7 +114,10 @@ const WIDE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.getByRole('tab', { name: 'The day' }).click();
     await page.getByRole('button', { name: 'Plan the day', exact: true }).click();
     await page.getByRole('button', { name: 'Make it calmer' }).click({ timeout: 60_000 });
-    await page.getByRole('button', { name: 'Keep this timetable' }).waitFor({ timeout: 60_000 });
+    const searching = page.getByRole('progressbar').first();
+    await searching.waitFor();
+    await searching.waitFor({ state: 'detached', timeout: 60_000 });
+    await page.getByRole('button', { name: 'Keep this timetable' }).waitFor();
     await page.getByText(/Of 100 such mornings/).waitFor();
   },
   'wide-looks': async (page) => {
