@@ -285,7 +285,7 @@ test('exported as its open JSON', async () => {
   if (!read.ok) throw new Error(JSON.stringify(read.problems));
   exported = { chart: read.document, text };
   expect(exported.chart).toMatchObject({
-    format: 'toile.chart/1',
+    format: 'toile.chart/2',
     version: 2,
     client: { name: 'Thandeka Moor' },
   });

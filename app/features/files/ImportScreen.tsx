@@ -50,8 +50,8 @@ export function ImportScreen() {
     >
       <Column gap="$4">
         <Body>
-          A chart file (JSON, toile.chart/1) brings the chart and, if not here yet, the client it was made
-          for: face, features, skin and sensitivities, but no contact data.
+          A chart file (JSON, toile.chart/1 or 2) brings the chart and, if not here yet, the client it was
+          made for: face, features, skin and sensitivities, but no contact data.
         </Body>
         {failure ? (
           <Column role="alert" gap="$2">
