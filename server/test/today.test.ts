@@ -184,6 +184,8 @@ describe('the run-up', () => {
 
   test('a trial has none, nor has what was cancelled; after the day it is asked how it wore', () => {
     expect(words('2031-06-10', { kind: 'trial' })).toEqual([]);
+    expect(words('2031-06-10', { kind: 'gala' })).toEqual([]);
+    expect(words(TODAY, { kind: 'portrait' })[0]).toMatch(/^Ada: clean face/);
     expect(words('2031-06-10', { state: 'cancelled' })).toEqual([]);
     expect(
       words('2031-05-13', { runUp: ['trial', 'lastNew', 'agree', 'brows', 'noTan', 'onTheDay'] }),

@@ -1,4 +1,4 @@
-import { CLIENT_RUN_UP, RUN_UP_WORDS, runUpState, runUpTasks, type RunUpState } from '@toile/core';
+import { clientRunUp, RUN_UP_WORDS, runUpState, runUpTasks, type RunUpState } from '@toile/core';
 import type { VisitAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
@@ -29,7 +29,7 @@ export function RunUp({
   const { busy, failure, save } = useSaving();
   const today = todayText();
   const tasks = runUpTasks(visit.date, { bookedOn: visit.bookedOn, patchTest: tested }).filter(({ id }) =>
-    CLIENT_RUN_UP.includes(id),
+    clientRunUp(visit.kind).includes(id),
   );
   const tick = (task: (typeof tasks)[number]['id'], done: boolean): Promise<unknown> =>
     save(async () => {

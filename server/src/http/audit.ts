@@ -1,6 +1,6 @@
 import { newId, type RouteName } from '@toile/contract';
 import type { Tx } from '../db/connection';
-import type { Caller } from './register';
+import type { Caller } from './caller';
 
 /** A line of who did what, beside what it tells of and in the same transaction. */
 export async function tellAudit(

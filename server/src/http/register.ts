@@ -16,7 +16,6 @@ import {
   type QueryOf,
   type ReadName,
   type Route,
-  type Role,
   type RouteName,
   type StaleName,
   type WriteName,
@@ -24,22 +23,8 @@ import {
 import { canonicalJson } from '@toile/core';
 import { inStudio, type Db, type Tx } from '../db/connection';
 import { tellAudit } from './audit';
+import type { Caller } from './caller';
 import { ProblemError } from './problem';
-
-/** Who asks: kept in the session at sign-in. */
-export type Caller = {
-  readonly accountId: string;
-  readonly studioId: string;
-  readonly name: string;
-  readonly email: string;
-  readonly role: Role;
-};
-
-declare module 'express-session' {
-  interface SessionData {
-    caller?: Caller;
-  }
-}
 
 /** What a handler is given to read with. */
 export type ReadContext<N extends RouteName> = {

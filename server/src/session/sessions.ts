@@ -4,7 +4,7 @@ import type { Request } from 'express';
 import { sql } from 'kysely';
 import type { DeviceAnswer } from '@toile/contract';
 import type { Db, Tx } from '../db/connection';
-import type { Caller } from '../http/register';
+import type { Caller } from '../http/caller';
 
 declare module 'express-session' {
   interface SessionData {

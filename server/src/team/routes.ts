@@ -3,7 +3,8 @@ import type { MemberAnswer, Role } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { oneAtATime } from '../db/locks';
 import { found, ProblemError } from '../http/problem';
-import { read, write, type Caller, type Services } from '../http/register';
+import type { Caller } from '../http/caller';
+import { read, write, type Services } from '../http/register';
 import { signOutEverywhere } from '../session/sessions';
 import { invitesOf } from './invites';
 

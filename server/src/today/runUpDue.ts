@@ -1,4 +1,4 @@
-import { CLIENT_RUN_UP, RUN_UP_WORDS, runUpState, runUpTasks, type RunUpKind } from '@toile/core';
+import { clientRunUp, RUN_UP_WORDS, runUpState, runUpTasks, type RunUpKind } from '@toile/core';
 import type { DueItem, VisitAnswer } from '@toile/contract';
 
 /** How far ahead of a visit its run-up begins, and how long after it it ends, days. */
@@ -9,9 +9,10 @@ const TOLD_OTHERWISE: readonly RunUpKind[] = ['reread', 'patchTest'];
 /** What of the run-up to each visit is to be done by now, in one line a visit, the late first. A trial has none. */
 export function runUpDue(visits: readonly VisitAnswer[], today: string): DueItem[] {
   return visits.flatMap((visit): DueItem[] => {
-    if (visit.kind === 'trial' || visit.state === 'cancelled') return [];
+    if (visit.state === 'cancelled') return [];
+    const own = clientRunUp(visit.kind);
     const tasks = runUpTasks(visit.date, { bookedOn: visit.bookedOn })
-      .filter(({ id }) => CLIENT_RUN_UP.includes(id) && !TOLD_OTHERWISE.includes(id))
+      .filter(({ id }) => own.includes(id) && !TOLD_OTHERWISE.includes(id))
       .map((task) => ({ id: task.id, state: runUpState(task, visit.runUp.includes(task.id), today) }));
     const words = [
       ...tasks.filter(({ state }) => state === 'late').map(({ id }) => `late: ${lower(RUN_UP_WORDS[id])}`),

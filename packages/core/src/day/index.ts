@@ -26,6 +26,7 @@ export {
 } from './packParty';
 export {
   CLIENT_RUN_UP,
+  clientRunUp,
   RUN_UP_WORDS,
   runUpState,
   runUpTasks,
