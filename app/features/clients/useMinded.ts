@@ -3,8 +3,16 @@ import { mindedNow, type Chart } from '@toile/core';
 import { useClient } from '../../data/hooks';
 import { notedNow } from './snapshot';
 
-/** A chart as it is to be minded now: with what was noted of its client since it was written, once that is here. */
+/**
+ * A chart as it is to be minded now: with what was noted of its client since it was written, once that is here. Its
+ * client stays the same object while neither changes, however often the chart does.
+ */
 export function useMinded(chart: Chart): Chart {
-  const client = useClient(chart.client.id).data;
-  return useMemo(() => (client ? mindedNow(chart, notedNow(client)) : chart), [chart, client]);
+  const { client } = chart;
+  const noted = useClient(client.id).data;
+  const minded = useMemo(
+    () => (noted ? mindedNow({ client }, notedNow(noted)).client : client),
+    [client, noted],
+  );
+  return useMemo(() => (minded === client ? chart : { ...chart, client: minded }), [chart, client, minded]);
 }

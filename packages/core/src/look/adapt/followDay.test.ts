@@ -129,3 +129,25 @@ test('what was refused stays refused, and what was written by hand stays', () =>
   const quiet = followDay(byHand, QUIET, kit).chart.steps.find((s) => s.id === base.id)!;
   expect(quiet.note).toBe('Only where it is needed.');
 });
+
+test('refused on one lip it still holds on the other, on the same day and on another', () => {
+  const evening = {
+    ...FULL,
+    steps: [
+      ...FULL.steps,
+      { ...FULL.steps.find((s) => s.role === 'lip' && s.wants.kinds.includes('lip colour'))!, id: STAMP.id },
+    ],
+  };
+  const day: Occasion = { ...LONG, conditions: ['meals'] };
+  const chart = fit(day, client(), evening);
+  const lips = (chart.adaptations ?? []).filter((a) => a.id === 'lip through a meal');
+  expect(lips).toHaveLength(2);
+  const refused = refuseAdaptation(chart, lips[0]!);
+  for (const hoursToLast of [12, 11]) {
+    const next = followDay(refused, { ...day, hoursToLast }, kit);
+    expect([next.come, next.gone]).toEqual([[], []]);
+    const noteOf = (id: string) => next.chart.steps.find((s) => s.id === id)!.note;
+    expect(noteOf(lips[0]!.stepId)).not.toContain('Blot, powder');
+    expect(noteOf(lips[1]!.stepId)).toContain('Blot, powder');
+  }
+});

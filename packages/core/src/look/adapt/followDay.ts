@@ -37,7 +37,8 @@ const keyOf = ({ id, stepId }: Pick<Adaptation, 'id' | 'stepId'>): string => `${
 export function followDay(chart: Chart, occasion: Occasion, kit: Kit): FollowedDay {
   const next = withOccasion(chart, occasion);
   const before = chart.adaptations ?? [];
-  const refused = new Set(before.filter((a) => isOfDay(a) && a.refused).map(({ id }) => id));
+  // Refused on one step it may still be wanted on another.
+  const refused = new Set(before.filter((a) => isOfDay(a) && a.refused).map(keyOf));
   const to = adaptedTo(
     { name: chart.look.name, forbids: forbidsOf(chart), schools: chart.schools, steps: chart.steps },
     chart.client,
@@ -79,7 +80,7 @@ function inAmountAsked(before: Step, now: Step, client: ClientSnapshot): Step {
 function adaptedToDay(step: Step, to: AdaptTo, refused: ReadonlySet<string>, made: Adaptation[]): Step {
   let now = step;
   for (const { id, change } of DAY_ADAPTERS) {
-    const changed = refused.has(id) ? null : change(now, to);
+    const changed = refused.has(keyOf({ id, stepId: step.id })) ? null : change(now, to);
     if (changed === null || 'leftOut' in changed) continue;
     made.push({
       id,
@@ -106,9 +107,9 @@ function withDaySteps(
   const ofOldDay = new Map(added.map((a) => [a.stepId, a]));
   let steps: readonly Step[] = chart.steps.filter((step) => !ofOldDay.has(step.id));
   for (const adder of DAY_ADDERS) {
-    if (refused.has(adder.id)) continue;
     adder.add(steps, to).forEach((asked, n) => {
       const id = derivedId(chart.look.id, `${adder.id} ${n}`);
+      if (refused.has(keyOf({ id: adder.id, stepId: id }))) return;
       made.push({ id: adder.id, stepId: id, change: 'added', words: asked.words, why: asked.why });
       // One that was there already keeps its product and its place.
       const there = chart.steps.find((step) => step.id === id);
