@@ -1,4 +1,4 @@
-import { hoursToHold, isDay, OCCASIONS, usualOccasion, type Occasion, type ReviewFinding } from '@toile/core';
+import { hoursToHold, isDay, usualOccasion, type Occasion, type ReviewFinding } from '@toile/core';
 import type { VisitAnswer } from '@toile/contract';
 
 /** The next visit that stands, from a day on; visits come in order of their days. */
@@ -12,12 +12,25 @@ export function comingVisit(visits: readonly VisitAnswer[], today: string): Visi
  */
 export function occasionOfVisit(visit: VisitAnswer | undefined, today: string): Occasion {
   if (!visit) return usualOccasion('trial', today);
-  if (visit.occasion) return { ...visit.occasion, date: visit.date };
+  if (visit.occasion) return asMoved(visit.occasion, visit);
   return {
-    ...usualOccasion(OCCASIONS.find((kind) => kind === visit.kind) ?? 'trial', visit.date),
+    ...usualOccasion(visit.kind, visit.date),
     ...(visit.readyBy ? { begins: visit.readyBy } : {}),
     ...(visit.place ? { place: visit.place } : {}),
   };
+}
+
+/** What was asked of a visit that was since moved, or is for something else now, which has to be asked anew. */
+function asMoved(asked: Occasion, { kind, date, readyBy }: VisitAnswer): Occasion {
+  const begins = readyBy ?? asked.begins;
+  const moved: Occasion = {
+    ...asked,
+    date,
+    ...(begins && begins !== asked.begins
+      ? { begins, hoursToLast: hoursToHold(begins, asked.ends) ?? asked.hoursToLast }
+      : {}),
+  };
+  return kind === asked.kind ? moved : { ...ofAnotherKind(moved, kind), asked: false };
 }
 
 /**
