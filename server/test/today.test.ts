@@ -187,6 +187,8 @@ describe('the run-up', () => {
     expect(words('2031-06-10', { kind: 'gala' })).toEqual([]);
     expect(words(TODAY, { kind: 'portrait' })[0]).toMatch(/^Ada: clean face/);
     expect(words('2031-06-10', { state: 'cancelled' })).toEqual([]);
+    expect(words('2031-06-10', { state: 'asked' })).toEqual([]);
+    expect(words('2031-05-13', { state: 'done' })).toHaveLength(1);
     expect(
       words('2031-05-13', { runUp: ['trial', 'lastNew', 'agree', 'brows', 'noTan', 'onTheDay'] }),
     ).toEqual(['Ada: ask how it wore']);

@@ -100,7 +100,7 @@ function ClientView({
         <PatchTests client={client} mayWork={mayWork} />
         <Charts client={client} />
         <Visits client={client} mayEdit={mayEdit} />
-        {coming && coming.kind !== 'trial' ? (
+        {coming && coming.kind !== 'trial' && coming.state !== 'asked' ? (
           <RunUp
             visit={coming}
             tested={client.sensitivities.length + client.patchTests.length > 0}

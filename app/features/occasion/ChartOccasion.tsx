@@ -8,6 +8,7 @@ import {
   type Kit,
 } from '@toile/core';
 import { Body, Button, Column, Dialog, Label, Subheading } from '../../ui';
+import { useMinded } from '../clients/useMinded';
 import { useReview } from '../review/useReview';
 import { findingsChanged, occasionErrors } from './occasionView';
 import { OccasionFields } from './OccasionFields';
@@ -27,7 +28,12 @@ export function ChartOccasion({ chart, kit, onKeep, onClose }: ChartOccasionProp
   const [value, setValue] = useState(chart.occasion);
   const [tried, setTried] = useState(false);
   const errors = occasionErrors(value);
-  const followed = useMemo(() => followDay(chart, { ...value, asked: true }, kit), [chart, value, kit]);
+  const minded = useMinded(chart);
+  // A step the day adds takes nothing the client must not meet by now; the chart stays written as it was.
+  const followed = useMemo(() => {
+    const { chart: next, ...told } = followDay(minded, { ...value, asked: true }, kit);
+    return { ...told, chart: { ...next, client: chart.client } };
+  }, [minded, chart.client, value, kit]);
   const before = useReview(chart, kit);
   const after = useReview(followed.chart, kit);
   const difference = occasionDifference(chart.occasion, value);

@@ -3,6 +3,7 @@ import { productsInWords, withColourSeries, type Chart, type ColourSeries, type 
 import { newId } from '@toile/contract';
 import { Body, Button, Column, Dialog, Judged, Label, Line, Loading, Subheading, Swatch } from '../../ui';
 import { askFitting, useWork } from '../../workers';
+import { useMinded } from '../clients/useMinded';
 
 type SeriesDialogProps = {
   readonly chart: Chart;
@@ -15,7 +16,8 @@ type SeriesDialogProps = {
 
 /** Eye, cheek and lip coloured for what is worn, three ways, each from the kit with how far off it is; kept as a variant. */
 export function SeriesDialog({ chart, kit, onKeep, onOccasion, onClose }: SeriesDialogProps) {
-  const asked = useMemo(() => ({ chart, kit }), [chart, kit]);
+  const minded = useMinded(chart);
+  const asked = useMemo(() => ({ chart: minded, kit }), [minded, kit]);
   const { answer, error } = useWork(askFitting, 'series', asked);
   const names = new Set(chart.variants.map((v) => v.name));
   return (

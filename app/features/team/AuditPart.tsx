@@ -25,24 +25,28 @@ export function AuditPart({ members }: { readonly members: readonly MemberAnswer
         }}
       />
       <Ready remote={page}>
-        {(lines) => (
-          <>
-            <Column gap="$2" role="list" aria-label="Who did what">
-              {[...seen, ...lines].map((line) => (
-                <Column key={line.id} gap={0} role="listitem">
-                  <Body>{line.does}</Body>
-                  <Label>{`${line.by ?? 'Nobody of the team'}, ${instantInWords(line.at)}`}</Label>
-                </Column>
-              ))}
-            </Column>
-            {seen.length + lines.length === 0 ? <Body color="$inkSoft">Nothing yet.</Body> : null}
-            {lines.length === AUDIT_PAGE ? (
-              <Button onPress={() => setSeen([...seen, ...lines])}>Older lines</Button>
-            ) : seen.length > 0 ? (
-              <Label>That is all there is.</Label>
-            ) : null}
-          </>
-        )}
+        {(told) => {
+          // The page before is shown until the next has come: no line twice.
+          const lines = told.filter((line) => !seen.some(({ id }) => id === line.id));
+          return (
+            <>
+              <Column gap="$2" role="list" aria-label="Who did what">
+                {[...seen, ...lines].map((line) => (
+                  <Column key={line.id} gap={0} role="listitem">
+                    <Body>{line.does}</Body>
+                    <Label>{`${line.by ?? 'Nobody of the team'}, ${instantInWords(line.at)}`}</Label>
+                  </Column>
+                ))}
+              </Column>
+              {seen.length + lines.length === 0 ? <Body color="$inkSoft">Nothing yet.</Body> : null}
+              {lines.length === AUDIT_PAGE ? (
+                <Button onPress={() => setSeen([...seen, ...lines])}>Older lines</Button>
+              ) : seen.length > 0 ? (
+                <Label>That is all there is.</Label>
+              ) : null}
+            </>
+          );
+        }}
       </Ready>
     </Column>
   );

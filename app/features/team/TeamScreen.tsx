@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import type { MemberAnswer, SessionAnswer, TeamAnswer } from '@toile/contract';
+import type { SessionAnswer, TeamAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh, useSession, useTeam } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
@@ -55,7 +55,8 @@ export function TeamScreen() {
 function People({ team, session }: { readonly team: TeamAnswer; readonly session: SessionAnswer }) {
   const refresh = useRefresh();
   const [inviting, setInviting] = useState(false);
-  const [open, setOpen] = useState<MemberAnswer | null>(null);
+  const [openId, setOpenId] = useState<string | null>(null);
+  const open = team.members.find((member) => member.id === openId);
   const { failure, save } = useSaving();
   const takeBack = (id: string): Promise<unknown> =>
     save(async () => {
@@ -71,7 +72,7 @@ function People({ team, session }: { readonly team: TeamAnswer; readonly session
             title={member.self ? `${member.name} (you)` : member.name}
             detail={member.email}
             fact={member.deactivatedAt ? `▲ out since ${dayInWords(member.deactivatedAt)}` : member.role}
-            onPress={() => setOpen(member)}
+            onPress={() => setOpenId(member.id)}
           />
         ))}
       </Column>
@@ -103,7 +104,7 @@ function People({ team, session }: { readonly team: TeamAnswer; readonly session
         </Column>
       ) : null}
       {inviting ? <InviteDialog session={session} onClose={() => setInviting(false)} /> : null}
-      {open ? <MemberDialog member={open} session={session} onClose={() => setOpen(null)} /> : null}
+      {open ? <MemberDialog member={open} session={session} onClose={() => setOpenId(null)} /> : null}
     </Column>
   );
 }

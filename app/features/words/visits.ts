@@ -3,7 +3,8 @@ import type { VisitAnswer } from '@toile/contract';
 /** '09:20, ready by 11:30 · Pell Skerry' */
 export function visitDetail(visit: VisitAnswer): string {
   const time = visit.readyBy ? `${visit.startsAt}, ready by ${visit.readyBy}` : visit.startsAt;
-  return [time, visit.kind, visit.place].filter(Boolean).join(' · ');
+  const state = visit.state === 'asked' ? 'not booked yet' : null;
+  return [time, visit.kind, visit.place, state].filter(Boolean).join(' · ');
 }
 
 /** How far a visit has come and what is still to ask, beside it in a list: 'asked for · nobody was asked about the day' */

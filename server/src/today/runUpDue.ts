@@ -9,7 +9,8 @@ const TOLD_OTHERWISE: readonly RunUpKind[] = ['reread', 'patchTest'];
 /** What of the run-up to each visit is to be done by now, in one line a visit, the late first. A trial has none. */
 export function runUpDue(visits: readonly VisitAnswer[], today: string): DueItem[] {
   return visits.flatMap((visit): DueItem[] => {
-    if (visit.state === 'cancelled') return [];
+    // What is only asked for has no run-up yet, what was cancelled none any more.
+    if (visit.state !== 'booked' && visit.state !== 'done') return [];
     const own = clientRunUp(visit.kind);
     const tasks = runUpTasks(visit.date, { bookedOn: visit.bookedOn })
       .filter(({ id }) => own.includes(id) && !TOLD_OTHERWISE.includes(id))
