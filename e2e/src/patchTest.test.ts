@@ -57,6 +57,7 @@ test('without a result it is a stop in the review that names the test; read bad 
   await dialog().getByRole('radio', { name: 'it reacted' }).click();
   await dialog().getByLabel('Note on it').fill('A red patch, gone after two hours.');
   await dialog().getByRole('button', { name: 'Note what was seen' }).click();
+  await page.getByRole('dialog').waitFor({ state: 'detached' });
   await page.getByText('▲ reacted: not to be used · behind the ear').waitFor();
   await page.goto(chart);
   await openPart(page, 'Look over');
