@@ -18,4 +18,5 @@ export {
   type NewProduct,
   type NewUnit,
 } from './kitCsv';
+export { readZip, writeZip, zipText, type ReadZip, type ZipLimits } from './zip';
 export { writeMail, type Mail, type MailPerson } from './mail';

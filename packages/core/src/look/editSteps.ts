@@ -71,6 +71,28 @@ export function newStep(kind: LayerKind, id: string, placements: readonly Placem
   };
 }
 
+/** What leaves no layer: prepares, primes, or keeps what was laid. */
+export const CARE_STEPS = ['prep', 'primer', 'mist'] as const;
+export type CareStep = (typeof CARE_STEPS)[number];
+const CARE: Readonly<Record<CareStep, Plan>> = {
+  prep: plan('prep', 'Prepare the skin', ['prep'], 0.9, 'finger', 'press', 4, 2, null),
+  primer: plan('prime', 'Prime', ['primer'], 0.8, 'finger', 'press', 2, 2, null),
+  mist: plan('finish', 'Mist', ['spray'], 0.6, 'none', 'spray', 1, 1, null),
+};
+
+/** A new step of care over the whole face, without a product yet. */
+export function newCareStep(care: CareStep, id: string): Step {
+  return {
+    ...CARE[care],
+    id,
+    role: 'care',
+    placements: [{ guide: 'zone.wholeFace', side: 'both' }],
+    passes: 1,
+    note: '',
+    use: [],
+  };
+}
+
 /** The order in which a spot of concealer is melted: the middle keeps its cover. */
 export const EDGES_FIRST = 'Edges first, middle last.';
 

@@ -80,10 +80,24 @@ export { stepsOfVariant, variedStep, withoutVariant, withVariant } from './varia
 export { substituteInChart } from './substituteInChart';
 export { lookFromChart, PARTS, type LookChoices, type PartOfLook } from './lookFromChart';
 export {
+  blankChart,
+  blankLook,
+  FROM_NOTHING,
+  lookFromPattern,
+  lookOnPattern,
+  PATTERN_SKIN_NAMES,
+  PATTERN_SKINS,
+  patternClient,
+  type PatternSkin,
+} from './onPattern';
+export {
+  CARE_STEPS,
   duplicatedStep,
   mergedStep,
   movedStep,
+  newCareStep,
   newStep,
+  type CareStep,
   orderedSteps,
   splitStep,
   withDeeperEdge,
