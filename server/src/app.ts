@@ -100,7 +100,8 @@ export function buildApp(options: AppOptions): Express {
       throw new ProblemError('wrong-origin');
     next();
   });
-  app.use('/api/kit/import', express.json({ limit: FILE_LIMIT }));
+  for (const files of ['/api/kit/import', '/api/looks/import'])
+    app.use(files, express.json({ limit: FILE_LIMIT }));
   app.use('/api', express.json({ limit: BODY_LIMIT }));
   app.use(
     '/api',

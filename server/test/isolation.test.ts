@@ -64,6 +64,8 @@ const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }
   updatePalette: { id: mine.palette.id, body: { palette: { ...mine.palette, pans: [] } } },
   paletteLabels: { id: mine.palette.id },
   look: { id: mine.look.id },
+  exportLook: { id: mine.look.id },
+  retireLook: { id: mine.look.id, body: { retired: true } },
   chart: { id: mine.chart.id },
   exportChart: { id: mine.chart.id },
   printChart: { id: mine.chart.id },
@@ -216,6 +218,11 @@ describe('a row of one studio cannot be written while another is set', () => {
       .set(put(0))
       .send({ id: newId(), remainingMg: 5, note: '' })
       .expect(201);
+    await owner
+      .post(`/api/looks/${mine.look.id}/retirements`)
+      .set(put(0))
+      .send({ retired: true })
+      .expect(200);
     await owner
       .post('/api/team/invites')
       .set(put(0))

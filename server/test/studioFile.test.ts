@@ -111,6 +111,11 @@ test('out, in elsewhere, and out again is the same file, ledger and settings too
     .set({ ...keyed(), 'if-match': '0' })
     .send({ ruleGrades: {}, zone: 'Europe/Lisbon' })
     .expect(200);
+  await owner
+    .post(`/api/looks/${demo.looks[5]!.id}/retirements`)
+    .set(keyed())
+    .send({ retired: true })
+    .expect(200);
   const copy = renamed(await file(server));
   for (const table of BUNDLE_TABLES) expect([table, copy[table].length > 0]).toEqual([table, true]);
   expect(await importStudio(elsewhere.db, JSON.stringify(copy))).toEqual({
@@ -185,6 +190,7 @@ test('every table of a studio travels, but for what is only of this place', () =
     unit_ledger: 'ledger',
     studio_settings: 'settings',
     look_versions: 'looks',
+    retired_looks: 'retiredLooks',
     chart_versions: 'charts',
     chair_events: 'events',
   };

@@ -170,8 +170,19 @@ export type LookSummary = {
   readonly tags: readonly string[];
   readonly minutes: number;
   readonly stepCount: number;
+  /** No longer proposed. */
+  readonly retired: boolean;
 };
-export type LookAnswer = { readonly look: Look; readonly versions: readonly VersionLine[] };
+export type LookAnswer = {
+  readonly look: Look;
+  readonly versions: readonly VersionLine[];
+  readonly retired: boolean;
+};
+/** What came in of a library's files, and how many were here as they are. */
+export type ImportLooksAnswer = {
+  readonly taken: readonly { readonly id: string; readonly name: string; readonly version: number }[];
+  readonly same: number;
+};
 /** One version of a chart or look, newest first in lists. */
 export type VersionLine = {
   readonly version: number;

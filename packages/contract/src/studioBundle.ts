@@ -122,6 +122,8 @@ const TABLES = {
   /** None where the studio has changed nothing. */
   settings: Type.Unsafe<StudioSettings>(Type.Object({}, { description: 'how the studio does things' })),
   looks: LookSchema,
+  /** Looks that are no longer proposed. */
+  retiredLooks: Type.Object({ lookId: id }, closed),
   parties: Type.Object(
     { id, name: text, date: text, place: text, notes: text, plan: Type.Optional(orNull(PartyPlanSchema)) },
     closed,
@@ -168,7 +170,7 @@ export type StudioBundle = {
 } & { readonly [T in BundleTable]: readonly BundleRow<T>[] };
 
 /** Tables that came later: a file from before them is whole without. */
-const LATER = ['patchTests'] as const satisfies readonly BundleTable[];
+const LATER = ['patchTests', 'retiredLooks'] as const satisfies readonly BundleTable[];
 type LaterTable = (typeof LATER)[number];
 /** A bundle as it stands in a file. */
 export type StudioFile = Omit<StudioBundle, LaterTable> & Partial<Pick<StudioBundle, LaterTable>>;
@@ -203,6 +205,7 @@ export function emptyBundle(studio: StudioBundle['studio']): StudioBundle {
     palettes: [],
     settings: [],
     looks: [],
+    retiredLooks: [],
     parties: [],
     charts: [],
     visits: [],

@@ -130,6 +130,27 @@ export const newLookSchema = object({
 }).noUnknown('${unknown} is not known here');
 export type NewLook = { look: Look };
 
+/** The most look files taken in at once. */
+export const MOST_LOOK_FILES = 500;
+export const importLooksSchema = object({
+  files: array()
+    .of(
+      object({
+        name: string().required('Say which file it is').max(200, 'At most 200 letters'),
+        text: string().required('The file is empty').max(2_000_000, 'The file is too large to be a look'),
+      }).noUnknown('${unknown} is not known here'),
+    )
+    .min(1, 'Choose a file')
+    .max(MOST_LOOK_FILES, `At most ${MOST_LOOK_FILES} files at once`)
+    .required('Choose a file'),
+}).noUnknown('${unknown} is not known here');
+export type ImportLooks = { files: { name: string; text: string }[] };
+
+export const retireLookSchema = object({
+  retired: boolean().required('Say whether it is retired'),
+}).noUnknown('${unknown} is not known here');
+export type RetireLook = { retired: boolean };
+
 export const importChartSchema = object({
   text: string().required('Choose a file').max(2_000_000, 'The file is too large to be a chart'),
 }).noUnknown();

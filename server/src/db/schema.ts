@@ -129,6 +129,7 @@ export type Database = {
     document: Json<Look>;
     created_at: Created;
   };
+  retired_looks: { studio_id: string; look_id: string };
   parties: {
     studio_id: string;
     id: string;
@@ -218,6 +219,7 @@ export const STUDIO_TABLES = [
   'palettes',
   'studio_settings',
   'look_versions',
+  'retired_looks',
   'parties',
   'visits',
   'patch_tests',

@@ -51,7 +51,8 @@ type FileOut = {
   readonly body: string | Buffer;
   readonly file: string;
   /** What the file is; JSON when nothing is said. */
-  readonly type?: 'text/csv' | 'text/plain' | 'application/pdf' | 'image/svg+xml';
+  readonly type?:
+    'text/csv' | 'text/plain' | 'text/calendar' | 'application/zip' | 'application/pdf' | 'image/svg+xml';
 };
 type JsonOut<Body> = {
   readonly status?: number;

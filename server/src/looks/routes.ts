@@ -1,20 +1,17 @@
 import { type LookAnswer, type LookSummary } from '@toile/contract';
-import { readLook } from '@toile/core';
+import { readLook, writeLook } from '@toile/core';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
+import { insertLook, libraryZip, lookFile, newestLooks, takeInLooks } from './library';
 
 /** The library of looks; versions are only ever added. */
 export function registerLooks(services: Services): void {
   read(services, 'listLooks', async ({ tx }) => {
-    const rows = await tx
-      .selectFrom('look_versions')
-      .distinctOn('look_id')
-      .selectAll()
-      .orderBy('look_id')
-      .orderBy('version', 'desc')
-      .execute();
-    const looks = rows.map(({ document: look }): LookSummary => ({
+    const retired = new Set(
+      (await tx.selectFrom('retired_looks').select('look_id').execute()).map((row) => row.look_id),
+    );
+    const looks = (await newestLooks(tx)).map((look): LookSummary => ({
       id: look.id,
       name: look.name,
       description: look.description,
@@ -22,8 +19,38 @@ export function registerLooks(services: Services): void {
       tags: look.tags,
       minutes: look.steps.reduce((sum, s) => sum + s.handsOnMinutes, 0),
       stepCount: look.steps.length,
+      retired: retired.has(look.id),
     }));
-    return { body: looks.sort((a, b) => a.name.localeCompare(b.name)) };
+    return { body: looks };
+  });
+
+  // Before one look by its id: 'export' is none.
+  read(services, 'exportLooks', async ({ tx, now }) => ({
+    body: Buffer.from(libraryZip(await newestLooks(tx))),
+    file: `looks-${now.toISOString().slice(0, 10)}.zip`,
+    type: 'application/zip',
+  }));
+
+  read(services, 'exportLook', async ({ tx, params, query }) => {
+    const { look } = await lookAnswer(tx, params.id, query.version);
+    return { body: writeLook(look), file: lookFile(look) };
+  });
+
+  write(services, 'importLooks', async ({ tx, caller, body, now }) => ({
+    status: 201,
+    body: await takeInLooks(tx, caller, body, now),
+  }));
+
+  write(services, 'retireLook', async ({ tx, caller, body, params }) => {
+    await lookAnswer(tx, params.id);
+    if (body.retired)
+      await tx
+        .insertInto('retired_looks')
+        .values({ studio_id: caller.studioId, look_id: params.id })
+        .onConflict((c) => c.doNothing())
+        .execute();
+    else await tx.deleteFrom('retired_looks').where('look_id', '=', params.id).execute();
+    return { body: await lookAnswer(tx, params.id), subject: params.id };
   });
 
   read(services, 'look', async ({ tx, params, query }) => ({
@@ -46,16 +73,7 @@ export function registerLooks(services: Services): void {
       .executeTakeFirst();
     if (sent.version !== (newest?.version ?? 0) + 1) throw stale(newest?.document ?? null, sent);
     const look = { ...sent, author: caller.name, at: now.toISOString() };
-    await tx
-      .insertInto('look_versions')
-      .values({
-        studio_id: caller.studioId,
-        look_id: look.id,
-        version: look.version,
-        name: look.name,
-        document: JSON.stringify(look),
-      })
-      .execute();
+    await insertLook(tx, caller.studioId, look);
     return { status: 201, body: await lookAnswer(tx, look.id), subject: look.id };
   });
 }
@@ -69,8 +87,14 @@ async function lookAnswer(tx: Tx, id: string, version?: string): Promise<LookAns
     .orderBy('version', 'desc')
     .execute();
   const row = found(version === undefined ? rows[0] : rows.find((r) => String(r.version) === version));
+  const retired = await tx
+    .selectFrom('retired_looks')
+    .select('look_id')
+    .where('look_id', '=', id)
+    .executeTakeFirst();
   return {
     look: row.document,
+    retired: retired !== undefined,
     versions: rows.map(({ document: look }) => ({
       version: look.version,
       author: look.author,

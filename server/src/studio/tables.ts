@@ -242,6 +242,18 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
           .execute()
       ).map((l) => l.document),
   },
+  retiredLooks: {
+    takeIn: (tx, rows, { studioId }) =>
+      insert(
+        tx,
+        'retired_looks',
+        rows.map(({ lookId }) => ({ studio_id: studioId, look_id: lookId })),
+      ),
+    giveOut: async (tx) =>
+      (await tx.selectFrom('retired_looks').select('look_id').orderBy('look_id').execute()).map((row) => ({
+        lookId: row.look_id,
+      })),
+  },
   parties: {
     takeIn: (tx, rows, { studioId }) =>
       insert(

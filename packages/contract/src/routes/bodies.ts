@@ -15,10 +15,12 @@ import { shareInputSchema } from '../share';
 import {
   chairEventSchema,
   importChartSchema,
+  importLooksSchema,
   newChartSchema,
   newLookSchema,
   newVersionSchema,
   readingInputSchema,
+  retireLookSchema,
   sampleRequestSchema,
 } from '../work';
 import { runUpInputSchema, visitInputSchema } from '../visit';
@@ -53,6 +55,8 @@ export const BODIES: { readonly [N in WriteName]: Schema } = {
   updatePatchTest: patchTestInputSchema,
   sample: sampleRequestSchema,
   createLook: newLookSchema,
+  importLooks: importLooksSchema,
+  retireLook: retireLookSchema,
   importKit: importKitSchema,
   createProduct: productInputSchema,
   updateProduct: productInputSchema,

@@ -164,6 +164,31 @@ export const ROUTES = {
     asks: ['version'],
   },
   createLook: { method: 'POST', path: '/api/looks', needs: 'edit', does: 'Adds a look or its next version.' },
+  exportLooks: {
+    method: 'GET',
+    path: '/api/looks/export',
+    needs: 'see',
+    does: 'The library as a zip of look files, the newest version of each.',
+  },
+  importLooks: {
+    method: 'POST',
+    path: '/api/looks/import',
+    needs: 'edit',
+    does: 'Takes in look files, all of them or none; what is here already stays or gets its next version.',
+  },
+  exportLook: {
+    method: 'GET',
+    path: '/api/looks/:id/export',
+    needs: 'see',
+    does: 'A look as its open JSON file; ?version= for an older one.',
+    asks: ['version'],
+  },
+  retireLook: {
+    method: 'POST',
+    path: '/api/looks/:id/retirements',
+    needs: 'edit',
+    does: 'Says that a look is no longer proposed, or is again.',
+  },
   kit: { method: 'GET', path: '/api/kit', needs: 'see', does: 'Products and units of the kit.' },
   importKit: {
     method: 'POST',

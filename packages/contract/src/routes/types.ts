@@ -4,6 +4,7 @@ import type {
   ClientAnswer,
   ClientSummary,
   ImportKitAnswer,
+  ImportLooksAnswer,
   KitAnswer,
   LedgerAnswer,
   LookAnswer,
@@ -36,10 +37,12 @@ import type { ShareInput } from '../share';
 import type {
   ChairEventInput,
   ImportChart,
+  ImportLooks,
   NewChart,
   NewLook,
   NewVersion,
   ReadingInput,
+  RetireLook,
   SampleRequest,
 } from '../work';
 import type { RunUpInput, VisitInput } from '../visit';
@@ -100,6 +103,10 @@ type RouteTypes = {
   listLooks: { answers: LookSummary[] };
   look: { answers: LookAnswer };
   createLook: { takes: NewLook; answers: LookAnswer; current: Look | null };
+  exportLooks: { answers: FileAnswer };
+  importLooks: { takes: ImportLooks; answers: ImportLooksAnswer };
+  exportLook: { answers: FileAnswer };
+  retireLook: { takes: RetireLook; answers: LookAnswer };
   kit: { answers: KitAnswer };
   importKit: { takes: ImportKit; answers: ImportKitAnswer };
   exportKit: { answers: FileAnswer };
