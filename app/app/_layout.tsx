@@ -9,12 +9,13 @@ import { Mishap } from '../features/frame/Mishap';
 import { SessionGate } from '../features/session/SessionGate';
 import { ThemeProvider } from '../features/settings/theme';
 import { config } from '../ui/tamagui.config';
-import { View } from '../ui';
+import { useSpacePresses, View } from '../ui';
 
 /** A screen that stumbles is shut in where it stands. */
 export const unstable_settings = { screenErrorBoundary: Mishap };
 
 export default function Layout() {
+  useSpacePresses();
   useFonts({
     Atkinson: AtkinsonHyperlegibleNext_400Regular,
     AtkinsonBold: AtkinsonHyperlegibleNext_700Bold,

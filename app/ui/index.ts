@@ -1,5 +1,6 @@
 export { Button } from './Button';
 export { Choice } from './Choice';
+export { ColourField } from './ColourField';
 export { Dialog } from './Dialog';
 export { DraftNote } from './DraftNote';
 export { DragTarget } from './DragTarget';
@@ -20,6 +21,7 @@ export { Switch } from './Switch';
 export { TabPanel, Tabs, type TabOf } from './Tabs';
 export { Body, Figure, Heading, Label, Subheading } from './Text';
 export { useColours, type ColourName } from './theme';
+export { useSpacePresses } from './useSpacePresses';
 export { usePlace } from './usePlace';
 export { Touch } from './Touch';
 export { useRoomy, useWide } from './useWide';

@@ -1,16 +1,11 @@
-import { useId, useState } from 'react';
-import { hexToSrgb, labToHex, srgbToLab, type Lab, type Occasion } from '@toile/core';
-import { Button, Column, Field, Label, LabField, Line, Swatch, useColours, View } from '../../ui';
+import { useState } from 'react';
+import { hexToSrgb, srgbToLab, type Lab, type Occasion } from '@toile/core';
+import { Button, ColourField, Column, Field, Label, Line, Swatch } from '../../ui';
 
 type Worn = NonNullable<Occasion['outfit']>;
 /** As many as one outfit needs. */
 const MOST = 6;
-const START = '#7a8f7d';
-const rounded = (lab: Lab): [number, number, number] => [
-  Math.round(lab[0] * 10) / 10,
-  Math.round(lab[1] * 10) / 10,
-  Math.round(lab[2] * 10) / 10,
-];
+const START = srgbToLab(hexToSrgb('#7a8f7d'));
 
 /** Colours that are worn, each with a name: picked by eye, or typed as a reader gives them. */
 export function OutfitField({
@@ -22,14 +17,10 @@ export function OutfitField({
 }) {
   const [adding, setAdding] = useState(false);
   const [name, setName] = useState('');
-  const [hex, setHex] = useState(START);
-  const [typed, setTyped] = useState(false);
   const [wrong, setWrong] = useState<string | undefined>();
-  const c = useColours();
-  const id = useId();
   const add = (lab: Lab): void => {
     if (name.trim() === '') return setWrong('Name it, as sage silk');
-    onChange([...value, { name: name.trim(), lab: rounded(lab) }]);
+    onChange([...value, { name: name.trim(), lab: [...lab] }]);
     setName('');
     setWrong(undefined);
     setAdding(false);
@@ -53,44 +44,13 @@ export function OutfitField({
       {adding ? (
         <Column gap="$2" borderLeftWidth={2} borderLeftColor="$line" paddingLeft="$3">
           <Field label="What is it" value={name} onChange={setName} error={wrong} placeholder="Sage silk" />
-          {typed ? (
-            <LabField label="Colour as a reader gives it" button="Add this colour" onLab={add} />
-          ) : (
-            <Line flexWrap="nowrap" alignItems="flex-end">
-              <View flex={1}>
-                <Label render={<label htmlFor={id} />}>Colour by eye</Label>
-                <input
-                  id={id}
-                  type="color"
-                  value={hex}
-                  onChange={(event) => setHex(event.target.value)}
-                  style={{
-                    width: '100%',
-                    height: 46,
-                    padding: 4,
-                    border: `1px solid ${c.inkSoft}`,
-                    background: c.surface,
-                  }}
-                />
-              </View>
-              <Button onPress={() => add(srgbToLab(hexToSrgb(hex)))}>Add this colour</Button>
-            </Line>
-          )}
+          <ColourField start={value.at(-1)?.lab ?? START} button="Add this colour" onLab={add} />
           <Line>
-            <Button onPress={() => setTyped(!typed)}>{typed ? 'Pick by eye' : 'Type L*a*b*'}</Button>
             <Button onPress={() => setAdding(false)}>Not now</Button>
           </Line>
         </Column>
       ) : value.length < MOST ? (
-        <Button
-          onPress={() => {
-            setAdding(true);
-            const last = value.at(-1);
-            setHex(last ? labToHex(last.lab) : START);
-          }}
-        >
-          Add a colour
-        </Button>
+        <Button onPress={() => setAdding(true)}>Add a colour</Button>
       ) : null}
     </Column>
   );
