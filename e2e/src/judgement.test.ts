@@ -153,7 +153,8 @@ test('how a product wears is proposed from its make and confirmed in one touch',
 test('a place a look never goes to is not offered in its charts', async () => {
   await page.getByRole('link', { name: 'Looks', exact: true }).click();
   await page.getByRole('link', { name: /^Plain Cloth/ }).click();
-  await button('Edit').click();
+  await page.getByRole('link', { name: 'Edit', exact: true }).click();
+  await page.getByRole('tab', { name: 'About it' }).click();
   await page
     .getByRole('group', { name: 'Never there' })
     .getByRole('checkbox', { name: 'no light on the brow bone' })

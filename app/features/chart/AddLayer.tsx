@@ -1,18 +1,27 @@
 import { useState } from 'react';
 import {
+  CARE_STEPS,
   effectsFor,
   LAYER_KINDS,
+  newCareStep,
   newStep,
   withDeeperEdge,
   withinProhibitions,
   forbidsOf,
   withStep,
+  type CareStep,
   type Chart,
   type LayerKind,
   LAYER_LOOKS,
 } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Button, Choice, Column } from '../../ui';
+
+const CARE_WORDS: Readonly<Record<CareStep, string>> = {
+  prep: 'Prepare the skin',
+  primer: 'Prime',
+  mist: 'Mist',
+};
 
 /** Adds a layer of a kind where its phase comes in the chart's order, placed as that kind usually is. */
 export function AddLayer({
@@ -48,6 +57,18 @@ export function AddLayer({
             words={Object.fromEntries(LAYER_KINDS.map((kind) => [kind, LAYER_LOOKS[kind].name]))}
             chosen={[]}
             onChange={([kind]) => kind && add(kind)}
+          />
+          <Choice
+            label="Or care"
+            options={CARE_STEPS}
+            words={CARE_WORDS}
+            chosen={[]}
+            onChange={([care]) => {
+              if (!care) return;
+              const id = newId();
+              setOpen(false);
+              onAdd(withStep(chart, newCareStep(care, id)), id);
+            }}
           />
           {chart.steps.some((s) => s.role === 'base') ? (
             <Button

@@ -2,6 +2,7 @@ import { useCallback, useDeferredValue, useMemo, useState, type ReactNode } from
 import { movedStep, reviewPlaces, stepsOfVariant, type Chart, type Kit } from '@toile/core';
 import { Button, Judged, Label, Line, Subheading, TabPanel, Tabs, useRoomy, type MenuItem } from '../../ui';
 import { chooseGround, useGround } from '../face/ground';
+import { wishInWords } from '../looks/wishInWords';
 import { useGrades, useReview } from '../review/useReview';
 import { TimeStrip } from '../review/TimeStrip';
 import { AddLayer } from './AddLayer';
@@ -9,10 +10,12 @@ import { AmountsInAll } from './AmountsInAll';
 import { ChartFace, frameOf } from './ChartFace';
 import { minutesOf } from './chartView';
 import { DrawTools } from './DrawTools';
+import { FaceFindings } from './FaceFindings';
 import { FaceTools } from './FaceTools';
 import { Insets } from './Insets';
 import { KindStrip } from './KindStrip';
 import { LookOver, LookOverMark, StopsAbove } from './LookOver';
+import { SchoolsPanel } from './SchoolsPanel';
 import { StepDrawer, type StepTab } from './StepDrawer';
 import { StepList } from './StepList';
 import { useDrawing } from './useDrawing';
@@ -29,6 +32,11 @@ type ChartEditorProps = {
   readonly onChange: (chart: Chart) => void;
   /** Said before everything else: notes of a fit, that it is an older version. */
   readonly above?: ReactNode;
+  /**
+   * What is said of a look as a whole. With it the chart is a look laid on the pattern face: its steps ask for products
+   * and are bound to none, so that there is no kit, no review of products and no amounts.
+   */
+  readonly about?: ReactNode;
   /** Its versions, for a chart that has some. */
   readonly versions?: ReactNode;
   /** What is done with the whole chart, rarely. */
@@ -38,7 +46,7 @@ type ChartEditorProps = {
 /** The rows of tools and of places under the face. */
 const TOOLS_PX = 100;
 
-type Place = 'steps' | 'look over' | 'amounts' | 'versions';
+type Place = 'steps' | 'look over' | 'amounts' | 'versions' | 'about';
 
 /**
  * The heart: the face, under it the steps with one of them open, and, a touch away, what is to be looked at, amounts
@@ -50,9 +58,11 @@ export function ChartEditor({
   editable,
   onChange: onEdit,
   above,
+  about,
   versions,
   more = [],
 }: ChartEditorProps) {
+  const ofLook = about !== undefined;
   const roomy = useRoomy();
   const { change: onChange, ...undo } = useUndo(chart, onEdit);
   const draw = useDrawing();
@@ -96,6 +106,7 @@ export function ChartEditor({
       onDraw={draw.start}
       onSelect={setSelected}
       variant={chart.variants.find((v) => v.id === variant) ?? null}
+      ofLook={ofLook}
       tab={tab}
       onTab={setTab}
       findings={open
@@ -168,6 +179,7 @@ export function ChartEditor({
                 )
             : undefined
         }
+        wordsOf={ofLook ? wishInWords : undefined}
         renderDrawer={roomy ? undefined : () => drawer}
         keptAbovePx={roomy ? undefined : sizing.kept ? sizing.height + TOOLS_PX : 0}
       />
@@ -178,7 +190,7 @@ export function ChartEditor({
   const shown: Place = roomy && place === 'steps' && !step ? 'look over' : place;
   const tabs = (
     <Tabs
-      label="Parts of the chart"
+      label={ofLook ? 'Parts of the look' : 'Parts of the chart'}
       chosen={shown}
       onChoose={setPlace}
       tabs={[
@@ -188,14 +200,24 @@ export function ChartEditor({
           words: 'Look over',
           mark: <LookOverMark places={places} lines={lines} />,
         },
-        { id: 'amounts' as const, words: 'Amounts', label: 'Amounts and time' },
+        ...(ofLook
+          ? [{ id: 'about' as const, words: 'About it' }]
+          : [{ id: 'amounts' as const, words: 'Amounts', label: 'Amounts and time' }]),
         ...(versions ? [{ id: 'versions' as const, words: 'Versions' }] : []),
       ]}
     />
   );
   const parts: Readonly<Record<Place, ReactNode>> = {
     steps: roomy ? drawer : list,
-    'look over': <LookOver {...both} kit={kit} places={places} lines={lines} onSelect={setSelected} />,
+    'look over': ofLook ? (
+      <>
+        <FaceFindings {...both} findings={places} onSelect={setSelected} />
+        <SchoolsPanel {...both} />
+      </>
+    ) : (
+      <LookOver {...both} kit={kit} places={places} lines={lines} onSelect={setSelected} />
+    ),
+    about,
     amounts: (
       <>
         <TimeStrip {...both} />

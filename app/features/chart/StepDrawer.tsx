@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { Pressable } from 'react-native';
 import {
   AFTER_AIRBRUSH,
@@ -19,6 +20,8 @@ import { AdaptationRow } from './AdaptationsPanel';
 import { PlaceFinding } from './FaceFindings';
 import { PlacePanel } from './PlacePanel';
 import { RecipePanel } from './RecipePanel';
+import { WishPanel } from './WishPanel';
+import { wishInWords } from '../looks/wishInWords';
 import type { MatchedStep } from '../../workers/fittingJobs';
 import { useProposals } from './useProposals';
 
@@ -37,6 +40,8 @@ type StepDrawerProps = {
   readonly variant: Chart['variants'][number] | null;
   readonly tab: StepTab;
   readonly onTab: (tab: StepTab) => void;
+  /** A look's step: it asks for products and is bound to none. */
+  readonly ofLook?: boolean;
   /** What is to be looked at in this step's places, with its number on the face. */
   readonly findings: readonly { readonly finding: ReviewFinding; readonly number: number }[];
 };
@@ -61,11 +66,12 @@ export function StepDrawer({
   tab,
   onTab,
   findings,
+  ofLook = false,
 }: StepDrawerProps) {
   return (
     <Column gap="$4" paddingVertical="$2">
       <Column gap="$1">
-        <Body>{productsInWords(step.use)}</Body>
+        <Body>{ofLook ? wishInWords(step) : productsInWords(step.use)}</Body>
         <Label>
           {[step.use.length > 0 ? amountInWords(step.use) : null, howInWords(step)]
             .filter(Boolean)
@@ -104,7 +110,11 @@ export function StepDrawer({
         />
       ) : null}
       {editable && tab === 'what' ? (
-        <WhatPanel chart={chart} step={step} kit={kit} onChange={onChange} />
+        ofLook ? (
+          <WishPanel chart={chart} step={step} onChange={onChange} />
+        ) : (
+          <WhatPanel chart={chart} step={step} kit={kit} onChange={onChange} />
+        )
       ) : null}
       {!editable || tab === 'where' ? (
         <PlacePanel
@@ -142,6 +152,7 @@ function WhatPanel({
   onChange,
 }: Pick<StepDrawerProps, 'chart' | 'step' | 'kit' | 'onChange'>) {
   const router = useRouter();
+  const [asking, setAsking] = useState(false);
   return (
     <>
       {step.wants.kinds.length > 0 ? (
@@ -172,6 +183,10 @@ function WhatPanel({
           {`Find a substitute for ${product.line} ${product.shade}`}
         </Button>
       ))}
+      <Button onPress={() => setAsking(!asking)}>
+        {asking ? 'Put away what is asked for' : `Asked for: ${wishInWords(step)}`}
+      </Button>
+      {asking ? <WishPanel chart={chart} step={step} onChange={onChange} /> : null}
     </>
   );
 }

@@ -10,6 +10,8 @@ type StepListProps = {
   readonly onSelect: (id: string | null) => void;
   /** Puts a step where another one stands; without it the order cannot be changed here. */
   readonly onMove?: (id: string, toPlaceOf: string) => void;
+  /** What a step is done with, in words: its products unless something else is said. */
+  readonly wordsOf?: (step: Step) => string;
   readonly renderDrawer?: (step: Step) => React.ReactNode;
   /** Height of what stays at the top while the list goes by, px; without it nothing is scrolled. */
   readonly keptAbovePx?: number;
@@ -29,7 +31,15 @@ type Held = { readonly id: string; readonly over: number };
  * Steps in order, each under its notch; the selected one opens where it stands; each can be dragged to
  * another place.
  */
-export function StepList({ steps, selected, onSelect, onMove, renderDrawer, keptAbovePx }: StepListProps) {
+export function StepList({
+  steps,
+  selected,
+  onSelect,
+  onMove,
+  wordsOf = (step) => productsInWords(step.use),
+  renderDrawer,
+  keptAbovePx,
+}: StepListProps) {
   const list = useRef<HTMLDivElement>(null);
   const [held, setHeld] = useState<Held | null>(null);
   const grabbed = useRef<{ readonly y: number; readonly rows: readonly DOMRect[] } | null>(null);
@@ -89,7 +99,13 @@ export function StepList({ steps, selected, onSelect, onMove, renderDrawer, kept
             <div data-step={step.id} style={{ scrollMarginTop: keptAbovePx }}>
               <Line flexWrap="nowrap" gap={0} alignItems="flex-start">
                 <View flex={1} minWidth={0}>
-                  <StepRow step={step} number={i + 1} on={on} onPress={() => onSelect(on ? null : step.id)} />
+                  <StepRow
+                    step={step}
+                    words={wordsOf(step)}
+                    number={i + 1}
+                    on={on}
+                    onPress={() => onSelect(on ? null : step.id)}
+                  />
                 </View>
                 {onMove ? grip(step, i) : null}
               </Line>
@@ -104,11 +120,13 @@ export function StepList({ steps, selected, onSelect, onMove, renderDrawer, kept
 
 function StepRow({
   step,
+  words,
   number,
   on,
   onPress,
 }: {
   readonly step: Step;
+  readonly words: string;
   readonly number: number;
   readonly on: boolean;
   readonly onPress: () => void;
@@ -119,7 +137,7 @@ function StepRow({
     <Pressable
       role="button"
       aria-expanded={on}
-      aria-label={`Step ${number}, ${step.title}: ${[step.optional ? 'if wanted' : null, productsInWords(step.use)].filter(Boolean).join(' · ')}, ${step.handsOnMinutes} min`}
+      aria-label={`Step ${number}, ${step.title}: ${[step.optional ? 'if wanted' : null, words].filter(Boolean).join(' · ')}, ${step.handsOnMinutes} min`}
       onPress={onPress}
       style={{
         minHeight: 60,
@@ -137,7 +155,7 @@ function StepRow({
           {`${step.title} `}
         </Body>
         <Label textAlign="left">
-          {`${[step.optional ? 'if wanted' : null, productsInWords(step.use)].filter(Boolean).join(' · ')} `}
+          {`${[step.optional ? 'if wanted' : null, words].filter(Boolean).join(' · ')} `}
         </Label>
       </Column>
       <Column gap={0} alignItems="flex-end" paddingTop="$2" flexDirection="row">

@@ -25,6 +25,8 @@ type FaceViewProps = {
   readonly features: Features;
   /** Her skin as it was read: drawn on, unless paper was chosen or nothing was read. */
   readonly skin?: Skin;
+  /** Drawn on the skin even where paper was chosen: the skin is what is shown. */
+  readonly onSkin?: boolean;
   readonly layers?: readonly PaintedLayer[];
   readonly guides?: FaceGuides | null;
   /** Shows the edge a smile makes and the hollow under it beside the guides. */
@@ -83,6 +85,7 @@ export const FaceView = memo(function FaceView({
   landmarks,
   features,
   skin,
+  onSkin = false,
   layers = [],
   guides = null,
   finder = false,
@@ -98,7 +101,8 @@ export const FaceView = memo(function FaceView({
   const c = useColours();
   const art = useMemo(() => drawingOf(landmarks, features, eyes, near), [landmarks, features, eyes, near]);
   const id = useId();
-  const ground = useGround();
+  const chosen = useGround();
+  const ground = onSkin ? 'skin' : chosen;
   const own = useMemo(
     () => (skin && ground === 'skin' ? { inks: skinInks(skin), spots: skinSpots(skin, landmarks) } : null),
     [skin, ground, landmarks],

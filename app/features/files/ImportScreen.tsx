@@ -1,15 +1,16 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { newId, type FieldProblem } from '@toile/contract';
+import { newId } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
-import { Body, Column, FileButton, Figure, Label, Screen, Subheading } from '../../ui';
+import { Body, Column, FileButton, Screen } from '../../ui';
+import { FileProblems, type FileFailure } from './FileProblems';
 
 /** Takes in a chart file from elsewhere; a broken one is refused with where and why. */
 export function ImportScreen() {
   const router = useRouter();
   const refresh = useRefresh();
-  const [failure, setFailure] = useState<{ words: string; fields: readonly FieldProblem[] } | null>(null);
+  const [failure, setFailure] = useState<FileFailure | null>(null);
   const [file, setFile] = useState<string | null>(null);
 
   const take = async (chosen: File): Promise<void> => {
@@ -53,22 +54,7 @@ export function ImportScreen() {
           A chart file (JSON, toile.chart/1 or 2) brings the chart and, if not here yet, the client it was
           made for: face, features, skin and sensitivities, but no contact data.
         </Body>
-        {failure ? (
-          <Column role="alert" gap="$2">
-            <Subheading color="$madder">{`▲ ${file ?? 'The file'}: ${failure.words}`}</Subheading>
-            {failure.fields.map((f, i) => (
-              <Column key={i} gap={0}>
-                <Figure>
-                  {f.line === undefined
-                    ? f.path
-                    : `Line ${f.line}, column ${f.column}${f.path ? `, at ${f.path}` : ''}`}
-                </Figure>
-                <Body>{f.message}</Body>
-              </Column>
-            ))}
-            <Label>Nothing in the studio has changed.</Label>
-          </Column>
-        ) : null}
+        {failure ? <FileProblems file={file ?? 'The file'} failure={failure} /> : null}
       </Column>
     </Screen>
   );

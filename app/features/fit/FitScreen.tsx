@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
-import { adaptationInWords, type Chart, type FittedLook } from '@toile/core';
+import { adaptationInWords, blankChart, type Chart, type FittedLook } from '@toile/core';
 import { newId, type ClientAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
@@ -153,6 +153,17 @@ function Choose({
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [chosen, kit.data, session.data, settings.data, settings.error]);
 
+  const fromNothing = (): void => {
+    if (!session.data) return;
+    const stamp = { id: newId(), author: session.data.name, at: new Date().toISOString(), reason: '' };
+    onFitted({
+      chart: blankChart(snapshot, occasion, stamp, newId(), settings.data?.settings.schools),
+      notes: [],
+      visitId: coming?.date === occasion.date ? coming.id : null,
+      reason: '',
+    });
+  };
+
   if (lookId)
     return look.error ? (
       <Ready remote={look}>{() => null}</Ready>
@@ -167,10 +178,9 @@ function Choose({
         <Subheading>Which look</Subheading>
         <Ready remote={looks}>
           {(list) =>
-            list.length === 0 ? (
-              <Empty title="No looks yet" words="Import a look or keep one from a chart." />
-            ) : (
-              list.map((l) => (
+            list
+              .filter((l) => !l.retired)
+              .map((l) => (
                 <Row
                   key={l.id}
                   title={l.name}
@@ -179,9 +189,13 @@ function Choose({
                   onPress={() => (occasionErrors(occasion).date ? undefined : setLookId(l.id))}
                 />
               ))
-            )
           }
         </Ready>
+        <Row
+          title="From nothing"
+          detail="An empty chart: layers added one by one, placed and matched as you go."
+          onPress={() => (occasionErrors(occasion).date ? undefined : fromNothing())}
+        />
       </Column>
     </Column>
   );

@@ -1,8 +1,10 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { PLAIN_FEATURES, schoolsInWords, stepsOfVariant, TEMPLATE, type Look, type Shade } from '@toile/core';
-import { may, type LookAnswer } from '@toile/contract';
-import { useClient, useClients, useLook, useSession } from '../../data/hooks';
+import { PLAIN_FEATURES, schoolsInWords, stepsOfVariant, TEMPLATE, type Look } from '@toile/core';
+import { may, pathTo, type LookAnswer } from '@toile/contract';
+import { call } from '../../data/call';
+import { useClient, useClients, useLook, useRefresh, useSession } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
 import {
   Body,
   Button,
@@ -12,6 +14,7 @@ import {
   Judged,
   Label,
   Line,
+  Menu,
   Ready,
   Row,
   Screen,
@@ -25,7 +28,9 @@ import { Notch } from '../face/Notch';
 import { dayInWords } from '../words/dates';
 import { capital } from '../words/capital';
 import { forbidsInWords } from './lookForm';
+import { LookDepths } from './LookDepths';
 import { layerOn } from './lookLayers';
+import { wishInWords } from './wishInWords';
 
 /** One look on the pattern face, with its steps. */
 export function LookScreen({ id }: { readonly id: string }) {
@@ -49,20 +54,8 @@ export function LookScreen({ id }: { readonly id: string }) {
   );
 }
 
-/** A shade as it is said: '2.5 steps deeper than the skin'. */
-export function shadeInWords(shade: Shade): string {
-  if (shade === null) return 'no shade';
-  if ('lab' in shade) return `a fixed colour, L* ${shade.lab[0]}`;
-  const { depthSteps, undertone } = shade.relative;
-  const steps =
-    depthSteps === 0
-      ? 'the skin’s own depth'
-      : `${Math.abs(depthSteps)} ${Math.abs(depthSteps) === 1 ? 'step' : 'steps'} ${depthSteps > 0 ? 'deeper' : 'lighter'} than the skin`;
-  return undertone ? `${steps}, ${undertone}` : steps;
-}
-
 function LookView({
-  answer: { look, versions },
+  answer: { look, versions, retired },
   edits,
 }: {
   readonly answer: LookAnswer;
@@ -71,6 +64,14 @@ function LookView({
   const wide = useWide();
   const router = useRouter();
   const [variant, setVariant] = useState<string | null>(null);
+  const [depths, setDepths] = useState(false);
+  const refresh = useRefresh();
+  const { failure, save: keep } = useSaving();
+  const retire = (next: boolean): Promise<unknown> =>
+    keep(async () => {
+      const answer = await call('retireLook', { params: { id: look.id }, body: { retired: next } });
+      await refresh({ name: 'look', params: { id: look.id }, answer });
+    });
   const [on, setOn] = useState<{ readonly id: string; readonly name: string } | null>(null);
   const client = useClient(on?.id ?? '');
   const face = useMemo(
@@ -98,8 +99,37 @@ function LookView({
           <Button kind="main" onPress={() => router.navigate(`/looks/${look.id}/fit`)}>
             Fit to several
           </Button>
-          {edits ? <Button onPress={() => router.navigate(`/looks/${look.id}/edit`)}>Edit</Button> : null}
+          {edits ? <Button href={`/looks/${look.id}/edit`}>Edit</Button> : null}
+          <Button onPress={() => setDepths(!depths)}>
+            {retired ? (
+              <Body color="$weld">▲ No longer proposed. Charts made of it stay as they are.</Body>
+            ) : null}
+            {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+            {depths ? 'Put the three skins away' : 'On three skins'}
+          </Button>
+          <Menu
+            label="More of this look"
+            items={[
+              ...(edits ? [{ words: 'Begin another look from it', href: `/looks/new?from=${look.id}` }] : []),
+              {
+                words: 'Export as a file',
+                onPress: () =>
+                  window.location.assign(
+                    pathTo('exportLook', { id: look.id }, { version: String(look.version) }),
+                  ),
+              },
+              ...(edits
+                ? [
+                    {
+                      words: retired ? 'Propose it again' : 'Propose it no longer',
+                      onPress: () => void retire(!retired),
+                    },
+                  ]
+                : []),
+            ]}
+          />
         </Line>
+        {depths ? <LookDepths look={look} steps={steps} /> : null}
         {look.variants.length > 0 ? (
           <Choice
             label="Variant"
@@ -136,12 +166,7 @@ function LookView({
                   .join(' ')}
               </Body>
               <Label>
-                {[
-                  step.wants.kinds.join(' or '),
-                  shadeInWords(step.shade),
-                  step.tool === 'none' ? null : step.tool,
-                  `${step.handsOnMinutes} min`,
-                ]
+                {[wishInWords(step), step.tool === 'none' ? null : step.tool, `${step.handsOnMinutes} min`]
                   .filter(Boolean)
                   .join(' · ')}
               </Label>

@@ -1,14 +1,15 @@
 import { useLooks } from '../../data/hooks';
 import { Body, Column, Label, Ready, Screen, Touch, useColours } from '../../ui';
 import { LookPicture } from './LookPicture';
-import { NoLooks } from './LooksList';
+import { LooksFoot } from './LooksFoot';
+import { NoLooks, proposedFirst } from './LooksList';
 
 /** The library on a wide screen: looks as pictures. */
 export function LooksGrid() {
   const looks = useLooks();
   const c = useColours();
   return (
-    <Screen title="Looks" widest={1600}>
+    <Screen title="Looks" foot={<LooksFoot />} widest={1600}>
       <Ready remote={looks}>
         {(list) =>
           list.length === 0 ? (
@@ -22,7 +23,7 @@ export function LooksGrid() {
                 gridTemplateColumns: 'repeat(auto-fill, minmax(240px, 1fr))',
               }}
             >
-              {list.map((look) => (
+              {proposedFirst(list).map((look) => (
                 <Column key={look.id} role="listitem" gap={0}>
                   <Touch
                     role="link"
@@ -39,7 +40,9 @@ export function LooksGrid() {
                     <LookPicture id={look.id} name={look.name} height={260} />
                     <Body fontWeight="700">{`${look.name} `}</Body>
                     <Label numberOfLines={2}>{`${look.description} `}</Label>
-                    <Label>{`${look.minutes} min · ${look.stepCount} steps`}</Label>
+                    <Label>
+                      {`${look.retired ? 'no longer proposed · ' : ''}${look.minutes} min · ${look.stepCount} steps`}
+                    </Label>
                   </Touch>
                 </Column>
               ))}

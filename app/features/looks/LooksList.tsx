@@ -2,25 +2,26 @@ import { usePathname } from 'expo-router';
 import { useLooks } from '../../data/hooks';
 import { Column, Empty, Ready, Row, Screen } from '../../ui';
 import { LookPicture } from './LookPicture';
+import { LooksFoot } from './LooksFoot';
 
 /** The library of looks. */
 export function LooksList() {
   const looks = useLooks();
   const path = usePathname();
   return (
-    <Screen title="Looks">
+    <Screen title="Looks" foot={<LooksFoot />}>
       <Ready remote={looks}>
         {(list) =>
           list.length === 0 ? (
             <NoLooks />
           ) : (
             <Column gap={0}>
-              {list.map((look) => (
+              {proposedFirst(list).map((look) => (
                 <Row
                   key={look.id}
                   before={<LookPicture id={look.id} name={look.name} height={76} width={60} />}
                   title={look.name}
-                  detail={look.description}
+                  detail={look.retired ? `no longer proposed · ${look.description}` : look.description}
                   fact={`${look.minutes} min`}
                   chosen={path === `/looks/${look.id}`}
                   href={`/looks/${look.id}`}
@@ -34,12 +35,18 @@ export function LooksList() {
   );
 }
 
+/** Those that are proposed, then those that no longer are, each by name. */
+export const proposedFirst = <L extends { readonly retired: boolean }>(looks: readonly L[]): L[] => [
+  ...looks.filter((look) => !look.retired),
+  ...looks.filter((look) => look.retired),
+];
+
 /** What an empty library says. */
 export function NoLooks() {
   return (
     <Empty
       title="No looks yet"
-      words="A look is cut once and fitted to any face. They come with the studio’s file."
+      words="A look is cut once and fitted to any face. Put one together, cut one from a chart, or bring in a file."
     />
   );
 }

@@ -1,0 +1,70 @@
+import { useMemo } from 'react';
+import {
+  labToHex,
+  PATTERN_SKIN_NAMES,
+  patternClient,
+  wantedColour,
+  type Look,
+  type LookStep,
+  type PatternSkin,
+} from '@toile/core';
+import { Column, Judged, Label, Line } from '../../ui';
+import { faceBox } from '../face/FaceStage';
+import { FaceView } from '../face/FaceView';
+import { layerOn } from './lookLayers';
+
+/** A look on the pattern face in three depths of skin, each step in the colour it asks for there. */
+export function LookDepths({ look, steps }: { readonly look: Look; readonly steps: readonly LookStep[] }) {
+  return (
+    <Column gap="$1" role="group" aria-label="On three skins">
+      <Line flexWrap="nowrap" gap="$2" alignItems="stretch">
+        {PATTERN_SKIN_NAMES.map((skin) => (
+          <OnSkin key={skin} look={look} steps={steps} skin={skin} />
+        ))}
+      </Line>
+      <Label>
+        The colour each step asks for, by a model; what the kit has for it is known once it is fitted.
+      </Label>
+    </Column>
+  );
+}
+
+function OnSkin({
+  look,
+  steps,
+  skin,
+}: {
+  readonly look: Look;
+  readonly steps: readonly LookStep[];
+  readonly skin: PatternSkin;
+}) {
+  const client = useMemo(() => patternClient(skin), [skin]);
+  const layers = useMemo(
+    () =>
+      steps.flatMap((step) =>
+        layerOn(step, client).map((layer) => {
+          const lab = wantedColour(step, client, look.schools.contrast);
+          return { ...layer, colour: lab ? labToHex(lab) : layer.colour };
+        }),
+      ),
+    [steps, client, look.schools.contrast],
+  );
+  return (
+    <Judged padding="$1" flex={1} gap={0}>
+      <FaceView
+        landmarks={client.landmarks}
+        features={client.features}
+        skin={client.skin}
+        onSkin
+        layers={layers}
+        view={faceBox(client.landmarks)}
+        width="100%"
+        height={190}
+        label={`${look.name} on ${skin} skin`}
+      />
+      <Label fontSize="$1" lineHeight="$1" color="$ink" textAlign="center">
+        {skin}
+      </Label>
+    </Judged>
+  );
+}

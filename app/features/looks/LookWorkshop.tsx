@@ -1,0 +1,120 @@
+import { useRouter } from 'expo-router';
+import { useMemo } from 'react';
+import {
+  documentHash,
+  lookFromPattern,
+  lookOnPattern,
+  PATTERN_SKIN_NAMES,
+  patternClient,
+  type Chart,
+  type Look,
+} from '@toile/core';
+import { call } from '../../data/call';
+import { useRefresh } from '../../data/hooks';
+import { useDraft } from '../../data/useDraft';
+import { useSaving } from '../../data/useSaving';
+import { Body, Button, Column, DraftNote, Field, Screen, useRoomy } from '../../ui';
+import { ChartEditor } from '../chart/ChartEditor';
+import { errorsOf, forbidsOfForm, formOf, tagsOf, type LookForm } from './lookForm';
+import { LookFormFields } from './LookFormFields';
+
+type Work = {
+  readonly look: Look;
+  readonly form: LookForm;
+  readonly chart: Chart;
+  readonly reason: string;
+};
+
+type LookWorkshopProps = {
+  /** What it starts from: the newest version of a look, or one that is not kept yet. */
+  readonly start: () => Look;
+  /** Under which name its changes wait on the device. */
+  readonly draftName: string;
+  readonly isNew: boolean;
+  readonly onBack: () => void;
+};
+
+/** A look on the pattern face, all of it open: steps, places, what each asks of a kit, and what is said of the whole. */
+export function LookWorkshop({ start, draftName, isNew, onBack }: LookWorkshopProps) {
+  const router = useRouter();
+  const refresh = useRefresh();
+  const roomy = useRoomy();
+  const draft = useDraft<Work>(draftName, () => {
+    const look = start();
+    return { look, form: formOf(look), chart: lookOnPattern(look), reason: '' };
+  });
+  const { value: work, set } = draft;
+  const { look, form, reason } = work;
+  const change = (part: Partial<Work>): void => set((before) => ({ ...before, ...part }));
+  const { busy, failure, save: keep } = useSaving('Something went wrong. What you did is kept; try again.');
+  const errors = errorsOf(form);
+  const chart = useMemo(() => ({ ...work.chart, forbids: forbidsOfForm(form) }), [work.chart, form]);
+
+  const save = async (): Promise<void> => {
+    await keep(async () => {
+      const next: Look = {
+        ...lookFromPattern(chart, look),
+        ...(isNew ? {} : { version: look.version + 1, parent: look.version }),
+        reason: reason.trim(),
+        name: form.name.trim(),
+        description: form.description.trim(),
+        tags: tagsOf(form),
+        forbids: forbidsOfForm(form),
+      };
+      const kept = await call('createLook', {
+        body: { look: next },
+        idempotencyKey: documentHash(next),
+      });
+      draft.drop();
+      await refresh({ name: 'look', params: { id: look.id }, answer: kept });
+      router.replace(`/looks/${look.id}`);
+    });
+  };
+
+  return (
+    <Screen
+      fill={roomy}
+      title={isNew ? form.name.trim() || 'A new look' : look.name}
+      above={isNew ? 'not kept yet' : `from version ${look.version}`}
+      onBack={onBack}
+      foot={
+        <Column gap="$2">
+          {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+          {errors.name ? <Body role="alert" color="$weld">{`▲ ${errors.name}, under About it`}</Body> : null}
+          <Button
+            kind="main"
+            large
+            disabled={busy || errors.name !== undefined || chart.steps.some((s) => s.title.trim() === '')}
+            onPress={() => void save()}
+          >
+            {isNew ? 'Keep the look' : `Save version ${look.version + 1}`}
+          </Button>
+        </Column>
+      }
+    >
+      <ChartEditor
+        chart={chart}
+        kit={undefined}
+        editable
+        onChange={(next) => change({ chart: next })}
+        above={<DraftNote {...draft} />}
+        about={
+          <Column gap="$4">
+            <LookFormFields form={form} onChange={(next) => change({ form: next })} errors={errors} />
+            {isNew ? null : (
+              <Field
+                label="Why this version"
+                value={reason}
+                onChange={(words) => change({ reason: words.slice(0, 4000) })}
+              />
+            )}
+          </Column>
+        }
+        more={PATTERN_SKIN_NAMES.map((skin) => ({
+          words: `On ${skin} skin`,
+          onPress: () => change({ chart: { ...work.chart, client: patternClient(skin) } }),
+        }))}
+      />
+    </Screen>
+  );
+}

@@ -1,0 +1,26 @@
+import { may, pathTo } from '@toile/contract';
+import { useSession } from '../../data/hooks';
+import { Button, Line, Menu } from '../../ui';
+
+/** What is done with the library: a look from nothing; files in and out. */
+export function LooksFoot() {
+  const session = useSession();
+  if (!session.data || !may(session.data.role, 'edit')) return null;
+  return (
+    <Line flexWrap="nowrap">
+      <Button kind="main" large grow href="/looks/new">
+        New look
+      </Button>
+      <Menu
+        label="More of the looks"
+        items={[
+          { words: 'Bring in looks from a file', href: '/looks/import' },
+          {
+            words: 'Save the library as a file',
+            onPress: () => window.location.assign(pathTo('exportLooks')),
+          },
+        ]}
+      />
+    </Line>
+  );
+}
