@@ -1,3 +1,17 @@
+export {
+  ACCESS_NEEDS,
+  answerInWords,
+  CONSULT_QUESTIONS,
+  ConsultSchema,
+  PHOTO_CONSENTS,
+  takenOver,
+  withoutConsent,
+  type Consult,
+  type Consulted,
+  type ConsultKey,
+  type ConsultQuestion,
+} from './consult';
+export { IncidentSchema, type Incident } from './incident';
 export { SENSITIVITIES, type Sensitivity } from './allergenWords';
 export { mindedNow, type NotedNow } from './mindedNow';
 export {

@@ -140,3 +140,20 @@ describe('what is noted after a chart was written', () => {
     expect(minds([])).toBe(made);
   });
 });
+
+test('what is suspected after an incident is left alone, however clear its test was; a reaction says more', () => {
+  const own = laid();
+  const told = [{ productId: own.productId, product: 'Glue' }];
+  const incidents = [
+    { on: '2031-06-01', suspected: told },
+    { on: '2031-05-01', suspected: told },
+  ];
+  const minded = (...tests: PatchTest[]) => patchMinded(tests, after(50), TODAY, incidents);
+  expect(minded()).toEqual([{ ...told[0], verdict: 'suspected', on: '2031-06-01' }]);
+  expect(patchSpeaksAgainst(minded(), own.productId)).toBe('is left alone since the incident of 2031-06-01');
+  for (const test of [own, laid(read(48, 'clear')), laid(read(48, 'unsure')), planned('2031-05-11')])
+    expect(minded(test).map((one) => one.verdict)).toEqual(['suspected']);
+  expect(minded(laid(read(24, 'reacted'))).map((one) => one.verdict)).toEqual(['reacted']);
+  const other = { ...laid(read(48, 'clear')), productId: own.clientId };
+  expect(minded(other).map((one) => one.verdict)).toEqual(['clear', 'suspected']);
+});

@@ -1,4 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
+import type { Incident } from './incident';
 import { closed, DateSchema, InstantSchema, NoteSchema, oneOf, TextSchema, UuidSchema } from '../schema';
 
 export const PATCH_PLACES = ['inner arm', 'behind the ear', 'jaw', 'neck'] as const;
@@ -62,7 +63,7 @@ export function patchState(test: PatchTest, now: Date, today: string): PatchStat
   return { is: early ? 'laid' : 'clear so far', dueAt, late: dueAt <= now };
 }
 
-export const PATCH_VERDICTS = ['reacted', 'unsure', 'missing', 'clear so far', 'clear'] as const;
+export const PATCH_VERDICTS = ['reacted', 'suspected', 'unsure', 'missing', 'clear so far', 'clear'] as const;
 export type PatchVerdict = (typeof PATCH_VERDICTS)[number];
 
 /** What the tests of one product say together, as a chart minds it. */
@@ -82,10 +83,34 @@ const GRAVITY: Readonly<Record<PatchState['is'], PatchVerdict>> = {
 };
 
 /**
- * What is known of each product that was tested on a client: a reaction in any test stands; otherwise what the test
- * that was planned last says. Products nobody tested are not in it.
+ * What is known of each product that was tested on a client or suspected after an incident: a reaction in any test
+ * stands, then a suspicion, whatever tests say; otherwise what the test that was planned last says. Products nobody
+ * tested or suspected are not in it.
  */
-export function patchMinded(tests: readonly PatchTest[], now: Date, today: string): PatchMinded[] {
+export function patchMinded(
+  tests: readonly PatchTest[],
+  now: Date,
+  today: string,
+  incidents: readonly Pick<Incident, 'on' | 'suspected'>[] = [],
+): PatchMinded[] {
+  const suspected = new Map(
+    [...incidents]
+      .sort((a, b) => a.on.localeCompare(b.on))
+      .flatMap(({ on, suspected }) =>
+        suspected.map(({ productId, product }): [string, PatchMinded] => [
+          productId,
+          { productId, product, verdict: 'suspected', on },
+        ]),
+      ),
+  );
+  const tested = testsMinded(tests, now, today).filter(
+    ({ productId, verdict }) => verdict === 'reacted' || !suspected.has(productId),
+  );
+  const told = new Set(tested.map(({ productId }) => productId));
+  return [...tested, ...[...suspected.values()].filter(({ productId }) => !told.has(productId))];
+}
+
+function testsMinded(tests: readonly PatchTest[], now: Date, today: string): PatchMinded[] {
   const byProduct = new Map<string, PatchTest[]>();
   for (const test of tests) byProduct.set(test.productId, [...(byProduct.get(test.productId) ?? []), test]);
   return [...byProduct.values()].map((own) => {
@@ -108,6 +133,8 @@ export function patchSpeaksAgainst(
   switch (told?.verdict) {
     case 'reacted':
       return `reacted in the patch test of ${told.on}`;
+    case 'suspected':
+      return `is left alone since the incident of ${told.on}`;
     case 'unsure':
       return `was not clear in the patch test of ${told.on}`;
     case 'missing':

@@ -58,3 +58,4 @@ export {
   usualReadyBy,
   type PartyTemplate,
 } from './newPlan';
+export { studioCalendar, type CalendarTask, type CalendarVisit } from './studioCalendar';
