@@ -96,6 +96,17 @@ const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }
   tickRunUp: { id: mine.visit.id, body: { task: 'brows', done: true } },
   createPatchTest: { id: mine.client.id, body: { ...mine.patchTest, id: demo.readings[0]!.id } },
   updatePatchTest: { id: mine.patchTest.id, body: mine.patchTest },
+  createIncident: {
+    id: mine.client.id,
+    body: { id: demo.readings[0]!.id, on: '2031-05-14', seen: 'Red lids', done: '', suspected: [] },
+  },
+  listIntakes: { id: mine.client.id },
+  createIntake: { id: mine.client.id, body: { id: demo.readings[0]!.id, secret: 'e'.repeat(32) } },
+  revokeIntake: { id: demo.readings[0]!.id, body: {} },
+  settleIntake: { id: demo.readings[0]!.id, body: { key: 'usual', taken: true } },
+  clientData: { id: mine.client.id },
+  erasure: { id: mine.client.id },
+  eraseClient: { id: mine.client.id, body: { name: mine.client.name, charts: 'gone too' } },
   updateVisit: {
     id: mine.visit.id,
     body: {
@@ -223,6 +234,21 @@ describe('a row of one studio cannot be written while another is set', () => {
       .set(put(0))
       .send({ retired: true })
       .expect(200);
+    await owner
+      .post(`/api/clients/${mine.client.id}/intakes`)
+      .set(put(0))
+      .send({ id: newId(), secret: 'f'.repeat(32) })
+      .expect(201);
+    await owner
+      .post(`/api/clients/${mine.client.id}/incidents`)
+      .set(put(0))
+      .send({ id: newId(), on: '2031-05-14', seen: 'Red lids' })
+      .expect(201);
+    await owner
+      .post('/api/calendar')
+      .set(put(0))
+      .send({ secret: 'g'.repeat(32) })
+      .expect(201);
     await owner
       .post('/api/team/invites')
       .set(put(0))

@@ -116,6 +116,17 @@ test('out, in elsewhere, and out again is the same file, ledger and settings too
     .set(keyed())
     .send({ retired: true })
     .expect(200);
+  await owner
+    .post(`/api/clients/${demo.clients[0]!.id}/incidents`)
+    .set(keyed())
+    .send({
+      id: newId(),
+      on: '2031-05-14',
+      seen: 'Stinging lids',
+      chartId: demo.charts.find((c) => c.client.id === demo.clients[0]!.id)?.id ?? null,
+      suspected: [demo.products[0]!.id],
+    })
+    .expect(201);
   const copy = renamed(await file(server));
   for (const table of BUNDLE_TABLES) expect([table, copy[table].length > 0]).toEqual([table, true]);
   expect(await importStudio(elsewhere.db, JSON.stringify(copy))).toEqual({
@@ -182,7 +193,7 @@ test('a file that is broken anywhere comes in nowhere', async () => {
 });
 
 test('every table of a studio travels, but for what is only of this place', () => {
-  const HERE_ONLY = ['shares', 'invites', 'audit', 'idempotency'];
+  const HERE_ONLY = ['shares', 'invites', 'intakes', 'calendar_feeds', 'audit', 'idempotency'];
   const TRAVELS_AS: Readonly<Record<string, string>> = {
     memberships: 'people',
     simulated_skins: 'simulatedSkins',

@@ -1,6 +1,8 @@
 import type {
   Chart,
+  Consult,
   Features,
+  Incident,
   Kit,
   Lab,
   Landmarks,
@@ -82,6 +84,9 @@ export type ClientAnswer = {
   readonly charts: readonly ChartSummary[];
   readonly visits: readonly VisitAnswer[];
   readonly patchTests: readonly PatchTestAnswer[];
+  /** What was said in a first talk. */
+  readonly consult: Consult;
+  readonly incidents: readonly Incident[];
 };
 
 /** A patch test, and the revision an edit of it starts from. */

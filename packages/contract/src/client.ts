@@ -7,12 +7,14 @@ import {
   questionMeasurements,
   questionTrace,
   TapsSchema,
+  type Consult,
   type Features,
   type Landmarks,
   type MeasurementName,
   type Measurements,
   type Taps,
 } from '@toile/core';
+import { consultField } from './consult';
 import { documentPart, isUuid } from './shapes';
 
 const uuid = () =>
@@ -84,16 +86,22 @@ export const clientInputSchema = clientFormSchema
     measurements: measurementsSchema.required(),
     taps: documentPart<Taps>(TapsSchema, 'The taps').default({}),
     likeness: documentPart<Landmarks>(LandmarksSchema, 'The face started from').nullable().default(null),
+    /** Left out: what was said before stays. */
+    consult: consultField(),
   })
   .test('drawable', 'cannot be drawn', function ({ taps, likeness }) {
     const questions = questionTrace({ measurements: {}, taps, likeness });
     return questions.length === 0 || this.createError({ path: 'taps', message: questions.join(' ') });
   })
   .noUnknown('${unknown} is not known here');
-export type ClientInput = Omit<InferType<typeof clientInputSchema>, 'measurements' | 'taps' | 'likeness'> & {
+export type ClientInput = Omit<
+  InferType<typeof clientInputSchema>,
+  'measurements' | 'taps' | 'likeness' | 'consult'
+> & {
   measurements: Measurements;
   taps: Taps;
   likeness: Landmarks | null;
+  consult?: Consult | undefined;
 };
 
 export { uuid };

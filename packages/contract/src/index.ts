@@ -1,4 +1,5 @@
 export * from './answers';
+export * from './care';
 export * from './client';
 export * from './errors';
 export * from './kit';

@@ -3,6 +3,8 @@ import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import {
   ChartSchema,
   CLIENT_RUN_UP,
+  ConsultSchema,
+  IncidentSchema,
   OccasionSchema,
   PatchTestSchema,
   FeaturesSchema,
@@ -69,6 +71,7 @@ const TABLES = {
       measurements: Type.Record(Type.String(), Type.Number()),
       taps: Type.Optional(TapsSchema),
       likeness: Type.Optional(orNull(LandmarksSchema)),
+      consult: Type.Optional(ConsultSchema),
     },
     closed,
   ),
@@ -150,6 +153,7 @@ const TABLES = {
     closed,
   ),
   patchTests: PatchTestSchema,
+  incidents: IncidentSchema,
   /** What happened at the chair, in the order it was recorded. */
   events: Type.Object({ chartId: id, version, event: RecordedEventSchema }, closed),
 } as const;
@@ -170,7 +174,7 @@ export type StudioBundle = {
 } & { readonly [T in BundleTable]: readonly BundleRow<T>[] };
 
 /** Tables that came later: a file from before them is whole without. */
-const LATER = ['patchTests', 'retiredLooks'] as const satisfies readonly BundleTable[];
+const LATER = ['patchTests', 'retiredLooks', 'incidents'] as const satisfies readonly BundleTable[];
 type LaterTable = (typeof LATER)[number];
 /** A bundle as it stands in a file. */
 export type StudioFile = Omit<StudioBundle, LaterTable> & Partial<Pick<StudioBundle, LaterTable>>;
@@ -210,6 +214,7 @@ export function emptyBundle(studio: StudioBundle['studio']): StudioBundle {
     charts: [],
     visits: [],
     patchTests: [],
+    incidents: [],
     events: [],
   };
 }

@@ -7,6 +7,7 @@ import { read, write, type Services } from '../http/register';
 import { chartSummaries } from '../charts/queries';
 import { readingAnswer, skinOf } from '../readings/skin';
 import { studioDay } from '../studio/day';
+import { incidentsOf } from '../care/incidents';
 import { patchTestsOf } from '../patchTests/queries';
 import { visitsWhere } from '../visits/queries';
 
@@ -64,6 +65,8 @@ function columns(body: ClientInput) {
     measurements: JSON.stringify(body.measurements),
     taps: JSON.stringify(body.taps),
     likeness: body.likeness ? JSON.stringify(body.likeness) : null,
+    // Left out by whoever does not know of it yet: then what was said stays.
+    ...(body.consult ? { consult: JSON.stringify(body.consult) } : {}),
   };
 }
 
@@ -90,6 +93,8 @@ export async function clientAnswer(tx: Tx, id: string, role: Role): Promise<Clie
     measurements: row.measurements,
     taps: row.taps,
     likeness: row.likeness,
+    consult: row.consult,
+    incidents: await incidentsOf(tx, id),
     readings: readings.map(readingAnswer),
     charts: await chartSummaries(tx, id),
     visits: await visitsWhere(tx, { clientId: id }),

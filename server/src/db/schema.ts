@@ -2,7 +2,9 @@ import type { ColumnType, Generated } from 'kysely';
 import type {
   ChairEvent,
   Chart,
+  Consult,
   Features,
+  Incident,
   Lab,
   Landmarks,
   Look,
@@ -17,7 +19,14 @@ import type {
   Taps,
   Unit,
 } from '@toile/core';
-import type { ExtraReading, LedgerEntry, Role, StudioSettings, VisitState } from '@toile/contract';
+import type {
+  ExtraReading,
+  IntakeAnswer,
+  LedgerEntry,
+  Role,
+  StudioSettings,
+  VisitState,
+} from '@toile/contract';
 
 /** A jsonb column: read as a value, written as JSON text. */
 type Json<T> = ColumnType<T, string, string>;
@@ -67,6 +76,7 @@ export type Database = {
     measurements: Json<Measurements>;
     taps: ColumnType<Taps, string | undefined, string>;
     likeness: ColumnType<Landmarks | null, string | null | undefined, string | null>;
+    consult: ColumnType<Consult, string | undefined, string>;
     created_at: Created;
     updated_at: Instant;
   };
@@ -166,6 +176,21 @@ export type Database = {
     revision: Generated<number>;
     document: Json<PatchTest>;
   };
+  incidents: { studio_id: string; id: string; client_id: string; document: Json<Incident>; at: Created };
+  intakes: {
+    studio_id: string;
+    id: string;
+    client_id: string;
+    secret_hash: string;
+    made_by: string;
+    made_at: Created;
+    expires_at: Instant;
+    used_at: Instant | null;
+    revoked_at: Instant | null;
+    answers: Json<Consult> | null;
+    settled: ColumnType<IntakeAnswer['settled'], string | undefined, string>;
+  };
+  calendar_feeds: { studio_id: string; account_id: string; secret_hash: string; made_at: Instant };
   charts: { studio_id: string; id: string; client_id: string };
   chart_versions: {
     studio_id: string;
@@ -223,6 +248,9 @@ export const STUDIO_TABLES = [
   'parties',
   'visits',
   'patch_tests',
+  'incidents',
+  'intakes',
+  'calendar_feeds',
   'charts',
   'chart_versions',
   'chair_events',
@@ -235,6 +263,7 @@ export const STUDIO_TABLES = [
 export const APPEND_ONLY = [
   'readings',
   'unit_ledger',
+  'incidents',
   'look_versions',
   'charts',
   'chart_versions',

@@ -88,6 +88,7 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
           measurements: json(c.measurements),
           taps: json(c.taps ?? {}),
           likeness: c.likeness ? json(c.likeness) : null,
+          consult: json(c.consult ?? {}),
           updated_at: new Date(),
         })),
       ),
@@ -104,6 +105,7 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
         measurements: { ...c.measurements },
         taps: c.taps,
         likeness: c.likeness,
+        ...(Object.keys(c.consult).length > 0 ? { consult: c.consult } : {}),
       })),
   },
   simulatedSkins: {
@@ -349,6 +351,22 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
       ),
     giveOut: async (tx) =>
       (await tx.selectFrom('patch_tests').select('document').orderBy('id').execute()).map((p) => p.document),
+  },
+  incidents: {
+    takeIn: (tx, rows, { studioId }) =>
+      insert(
+        tx,
+        'incidents',
+        rows.map((i) => ({
+          studio_id: studioId,
+          id: i.id,
+          client_id: i.clientId,
+          document: json(i),
+          at: i.at,
+        })),
+      ),
+    giveOut: async (tx) =>
+      (await tx.selectFrom('incidents').select('document').orderBy('id').execute()).map((i) => i.document),
   },
   events: {
     takeIn: (tx, rows, { studioId }) =>

@@ -1,4 +1,13 @@
 import { object, type Schema } from 'yup';
+import {
+  eraseClientSchema,
+  feedInputSchema,
+  incidentInputSchema,
+  intakeInputSchema,
+  openIntakeSchema,
+  sendIntakeSchema,
+  settleIntakeSchema,
+} from '../care';
 import { clientInputSchema } from '../client';
 import {
   countInputSchema,
@@ -36,6 +45,8 @@ import {
 } from '../team';
 import type { WriteName } from './list';
 
+const nothing = object({}).noUnknown('${unknown} is not known here');
+
 /** What each body is checked by before a handler sees it. */
 export const BODIES: { readonly [N in WriteName]: Schema } = {
   signIn: signInSchema,
@@ -45,7 +56,7 @@ export const BODIES: { readonly [N in WriteName]: Schema } = {
   openInvite: openInviteSchema,
   takeInvite: takeInviteSchema,
   createInvite: inviteInputSchema,
-  revokeInvite: object({}).noUnknown('${unknown} is not known here'),
+  revokeInvite: nothing,
   updateMember: memberInputSchema,
   createReset: resetInputSchema,
   createClient: clientInputSchema,
@@ -53,6 +64,15 @@ export const BODIES: { readonly [N in WriteName]: Schema } = {
   createReading: readingInputSchema,
   createPatchTest: patchTestInputSchema,
   updatePatchTest: patchTestInputSchema,
+  createIncident: incidentInputSchema,
+  createIntake: intakeInputSchema,
+  revokeIntake: nothing,
+  settleIntake: settleIntakeSchema,
+  openIntake: openIntakeSchema,
+  sendIntake: sendIntakeSchema,
+  eraseClient: eraseClientSchema,
+  renewFeed: feedInputSchema,
+  endFeed: nothing,
   sample: sampleRequestSchema,
   createLook: newLookSchema,
   importLooks: importLooksSchema,
@@ -70,7 +90,7 @@ export const BODIES: { readonly [N in WriteName]: Schema } = {
   importChart: importChartSchema,
   createVersion: newVersionSchema,
   createShare: shareInputSchema,
-  revokeShare: object({}).noUnknown('${unknown} is not known here'),
+  revokeShare: nothing,
   createEvent: chairEventSchema,
   createVisit: visitInputSchema,
   updateVisit: visitInputSchema,

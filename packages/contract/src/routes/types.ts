@@ -1,4 +1,4 @@
-import type { Chart, Look, Palette, Product, Unit } from '@toile/core';
+import type { Chart, Incident, Look, Palette, Product, Unit } from '@toile/core';
 import type {
   ChartAnswer,
   ClientAnswer,
@@ -28,6 +28,20 @@ import type {
   UnitAnswer,
   VisitAnswer,
 } from '../answers';
+import type {
+  EraseClient,
+  ErasedAnswer,
+  ErasureAnswer,
+  FeedAnswer,
+  FeedInput,
+  IncidentInput,
+  IntakeAnswer,
+  IntakeInput,
+  OpenIntake,
+  OpenIntakeAnswer,
+  SendIntake,
+  SettleIntake,
+} from '../care';
 import type { ClientInput } from '../client';
 import type { CountInput, ImportKit, PaletteInput, ProductInput, SubstitutionInput, UnitInput } from '../kit';
 import type { PartyInput } from '../party';
@@ -98,6 +112,19 @@ type RouteTypes = {
   createPatchTest: { takes: PatchTestInput; answers: PatchTestAnswer };
   updatePatchTest: { takes: PatchTestInput; answers: PatchTestAnswer; current: PatchTestAnswer };
   createReading: { takes: ReadingInput; answers: ReadingAnswer };
+  createIncident: { takes: IncidentInput; answers: Incident };
+  listIntakes: { answers: IntakeAnswer[] };
+  createIntake: { takes: IntakeInput; answers: IntakeAnswer };
+  revokeIntake: { takes: EmptyBody; answers: IntakeAnswer };
+  settleIntake: { takes: SettleIntake; answers: IntakeAnswer };
+  openIntake: { takes: OpenIntake; answers: OpenIntakeAnswer };
+  sendIntake: { takes: SendIntake; answers: Nothing };
+  clientData: { answers: FileAnswer };
+  erasure: { answers: ErasureAnswer };
+  eraseClient: { takes: EraseClient; answers: ErasedAnswer };
+  calendarFeed: { answers: FeedAnswer };
+  renewFeed: { takes: FeedInput; answers: FeedAnswer };
+  endFeed: { takes: EmptyBody; answers: FeedAnswer };
   sample: { takes: SampleRequest; answers: SampleAnswer };
   exportReading: { answers: FileAnswer };
   listLooks: { answers: LookSummary[] };

@@ -10,6 +10,7 @@ export {
   type RecordedEvent,
   type Told,
 } from './event';
+export { eventWithoutWords, SOMEBODY, withoutName, withoutPerson } from './withoutPerson';
 export { nextStep, type NextStep, type RunningWait } from './nextStep';
 export {
   isSettled,
