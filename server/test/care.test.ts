@@ -315,6 +315,16 @@ describe('a client’s own data', () => {
     return rows.join('\n');
   };
 
+  /** Where a word stands, each with what is around it. */
+  const rowsWith = (rows: string, word: string): string[] =>
+    rows
+      .split('\n')
+      .filter((row) => row.includes(word))
+      .map(
+        (row) =>
+          `${row.split(' ')[0]}: ${row.slice(Math.max(0, row.indexOf(word) - 80), row.indexOf(word) + 80)}`,
+      );
+
   test.each([
     ['kept without the person', 'Isaura Penhallow'],
     ['gone too', WITH_CHARTS.find((name) => name !== 'Isaura Penhallow')!],
@@ -357,9 +367,13 @@ describe('a client’s own data', () => {
     await post(owner, `/api/clients/${id}/erasures`, { name, charts }).expect(200);
 
     const left = await everything();
-    for (const word of [name, 'Her mole by the eye', who.phone, who.email].filter((w) => w.length > 4))
-      expect(left).not.toContain(word);
-    for (const { id: reading } of before.readings) expect(left).not.toContain(reading);
+    // What another client's own record says is theirs, and was told of before.
+    const others = rowsWith(left, name).filter((row) => row.startsWith('clients: '));
+    expect(others).toHaveLength(take.elsewhere.length);
+    expect(rowsWith(left, name)).toHaveLength(others.length);
+    for (const word of ['Her mole by the eye', who.phone, who.email].filter((w) => w.length > 4))
+      expect(rowsWith(left, word)).toEqual([]);
+    for (const { id: reading } of before.readings) expect(rowsWith(left, reading)).toEqual([]);
     if (charts === 'gone too') {
       await artist.get(`/api/clients/${id}`).expect(404);
       for (const chart of own) await artist.get(`/api/charts/${chart.id}`).expect(404);

@@ -69,6 +69,7 @@ export function registerErase(services: Services): void {
       incidents: await count('incidents'),
       intakes: await count('intakes'),
       parties: (await partiesNaming(tx, params.id, name)).length,
+      elsewhere: await namedElsewhere(tx, params.id, name),
     };
     return { body: answer };
   });
@@ -172,6 +173,18 @@ async function partiesNaming(tx: Tx, clientId: string, name: string) {
       ]),
     )
     .execute();
+}
+
+/** Other clients whose record names this one. */
+async function namedElsewhere(tx: Tx, clientId: string, name: string): Promise<string[]> {
+  const rows = await tx
+    .selectFrom('clients')
+    .select('name')
+    .where('id', '!=', clientId)
+    .where(sql<boolean>`strpos(guardian_consent || ' ' || notes || ' ' || consult::text, ${name}) > 0`)
+    .orderBy('folded')
+    .execute();
+  return rows.map((row) => row.name);
 }
 
 async function outOfParties(tx: Tx, clientId: string, name: string): Promise<void> {
