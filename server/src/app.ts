@@ -14,6 +14,7 @@ import { registerCalendarFeed } from './care/calendarFeed';
 import { registerErase } from './care/erase';
 import { registerIncidents } from './care/incidents';
 import { registerIntakes } from './care/intakes';
+import { registerEnquiry } from './clients/enquiry';
 import { registerClients } from './clients/routes';
 import { isDatabaseAway, openDb } from './db/connection';
 import { ProblemError } from './http/problem';
@@ -127,6 +128,7 @@ export function buildApp(options: AppOptions): Express {
   registerTimings(services);
   registerSettings(services);
   registerClients(services);
+  registerEnquiry(services);
   registerIntakes(services);
   registerIncidents(services);
   registerErase(services);

@@ -29,6 +29,7 @@ const TABLE: Readonly<Record<RouteName, string>> = {
   client: 'oas',
   updateClient: 'oa',
   createReading: 'oa',
+  createEnquiry: 'oa',
   createPatchTest: 'oas',
   updatePatchTest: 'oas',
   createIncident: 'oas',

@@ -1,6 +1,7 @@
 export * from './answers';
 export * from './care';
 export * from './client';
+export * from './enquiry';
 export * from './errors';
 export * from './kit';
 export * from './newId';

@@ -17,6 +17,7 @@ import {
   substitutionSchema,
   unitInputSchema,
 } from '../kit';
+import { enquirySchema } from '../enquiry';
 import { partyInputSchema } from '../party';
 import { patchTestInputSchema } from '../patchTest';
 import { studioSettingsSchema } from '../settings';
@@ -61,6 +62,7 @@ export const BODIES: { readonly [N in WriteName]: Schema } = {
   createReset: resetInputSchema,
   createClient: clientInputSchema,
   updateClient: clientInputSchema,
+  createEnquiry: enquirySchema,
   createReading: readingInputSchema,
   createPatchTest: patchTestInputSchema,
   updatePatchTest: patchTestInputSchema,

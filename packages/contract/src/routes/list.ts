@@ -125,6 +125,12 @@ export const ROUTES = {
     needs: 'edit',
     does: 'Changes a client; needs If-Match.',
   },
+  createEnquiry: {
+    method: 'POST',
+    path: '/api/enquiries',
+    needs: 'edit',
+    does: 'Takes down an enquiry: a client, a visit that is asked for, a party where there are more people.',
+  },
   createReading: {
     method: 'POST',
     path: '/api/clients/:id/readings',

@@ -44,6 +44,7 @@ import type {
 } from '../care';
 import type { ClientInput } from '../client';
 import type { CountInput, ImportKit, PaletteInput, ProductInput, SubstitutionInput, UnitInput } from '../kit';
+import type { Enquiry, EnquiryAnswer } from '../enquiry';
 import type { PartyInput } from '../party';
 import type { PatchTestInput } from '../patchTest';
 import type { StudioSettings } from '../settings';
@@ -109,6 +110,7 @@ type RouteTypes = {
   createClient: { takes: ClientInput; answers: ClientAnswer };
   client: { answers: ClientAnswer };
   updateClient: { takes: ClientInput; answers: ClientAnswer; current: ClientAnswer };
+  createEnquiry: { takes: Enquiry; answers: EnquiryAnswer };
   createPatchTest: { takes: PatchTestInput; answers: PatchTestAnswer };
   updatePatchTest: { takes: PatchTestInput; answers: PatchTestAnswer; current: PatchTestAnswer };
   createReading: { takes: ReadingInput; answers: ReadingAnswer };
