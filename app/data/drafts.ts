@@ -44,3 +44,14 @@ function dropForms(which: (name: string) => boolean): void {
 
 /** A form's draft, by the form and what it is about. */
 export const formDraft = (name: string): string => `form.${writer}.${name}`;
+
+/** Drops whatever on this device is about something that was erased: by its name, or by what is in it. */
+export function dropDraftsOf(words: readonly string[]): void {
+  const store = globalThis.localStorage;
+  if (!store) return;
+  for (const name of Object.keys(store)) {
+    if (!name.startsWith('toile.draft.')) continue;
+    const text = `${name} ${store.getItem(name) ?? ''}`;
+    if (words.some((word) => word !== '' && text.includes(word))) store.removeItem(name);
+  }
+}

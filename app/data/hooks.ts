@@ -34,6 +34,11 @@ export const useToday = () =>
   useRead('today', {}, { zone: Intl.DateTimeFormat().resolvedOptions().timeZone });
 export const useClients = (query: string) => useRead('listClients', {}, { query }, true);
 export const useClient = (id: string) => useRead('client', id === '' ? null : { id });
+/** First talks by link; no id asks nothing. */
+export const useIntakes = (clientId: string) =>
+  useRead('listIntakes', clientId === '' ? null : { id: clientId });
+export const useErasure = (clientId: string) => useRead('erasure', { id: clientId });
+export const useCalendarFeed = () => useRead('calendarFeed', {});
 export const useLooks = () => useRead('listLooks', {});
 export const useLook = (id: string | null, version?: string) =>
   useRead('look', id === null ? null : { id }, { version });

@@ -23,8 +23,11 @@ import { skinInWords } from '../words/colours';
 import { comingVisit } from '../occasion/occasionView';
 import { dayAndDistance, dayInWords, howFar, todayText } from '../words/dates';
 import { stateInWords } from '../words/visits';
+import { FirstTalk } from '../consult/FirstTalk';
 import { BookVisit } from './BookVisit';
 import { featuresInWords } from './featuresInWords';
+import { Incidents } from './Incidents';
+import { OwnData } from './OwnData';
 import { PatchTests } from './PatchTests';
 import { RunUp } from './RunUp';
 import { landmarksFor, newestSkin } from './snapshot';
@@ -97,7 +100,9 @@ function ClientView({
       <Column flex={wide ? 1 : undefined} gap="$4">
         <SkinStrip client={client} />
         <Cautions client={client} />
+        <FirstTalk client={client} mayEdit={mayEdit} />
         <PatchTests client={client} mayWork={mayWork} />
+        <Incidents client={client} mayWork={mayWork} />
         <Charts client={client} />
         <Visits client={client} mayEdit={mayEdit} />
         {coming && coming.kind !== 'trial' && coming.state !== 'asked' ? (
@@ -122,6 +127,7 @@ function ClientView({
           ) : (
             <Label>Contact is kept by the owner and the artists.</Label>
           )}
+          {client.contact ? <OwnData client={client} /> : null}
         </Column>
       </Column>
     </View>

@@ -3,7 +3,7 @@ import { useDeferredValue } from 'react';
 import { may } from '@toile/contract';
 import { useClients, useSession } from '../../data/hooks';
 import { useKept } from '../../data/useKept';
-import { Body, Button, Column, Empty, Field, Ready, Row, Screen, Swatch } from '../../ui';
+import { Body, Button, Column, Empty, Field, Line, Ready, Row, Screen, Swatch } from '../../ui';
 import { howFar } from '../words/dates';
 
 /** Everyone, found by typing part of a name. */
@@ -21,9 +21,14 @@ export function ClientsList() {
       title="Clients"
       foot={
         mayEdit ? (
-          <Button kind="main" large onPress={() => router.navigate('/clients/new')}>
-            New client
-          </Button>
+          <Line flexWrap="nowrap">
+            <Button large grow href="/clients/enquiry">
+              An enquiry
+            </Button>
+            <Button kind="main" large grow onPress={() => router.navigate('/clients/new')}>
+              New client
+            </Button>
+          </Line>
         ) : undefined
       }
     >

@@ -15,5 +15,6 @@ export function clientBody(client: ClientAnswer): ClientInput {
     measurements: client.measurements,
     taps: client.taps,
     likeness: client.likeness,
+    consult: client.consult,
   };
 }

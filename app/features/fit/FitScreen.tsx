@@ -33,7 +33,7 @@ import { askFitting } from '../../workers';
 import { ChartEditor } from '../chart/ChartEditor';
 import { newestSkin, snapshotOfClient } from '../clients/snapshot';
 import { OccasionCard } from '../occasion/OccasionCard';
-import { comingVisit, occasionErrors, occasionOfVisit } from '../occasion/occasionView';
+import { comingVisit, occasionErrors, occasionOfVisit, withHoursSaid } from '../occasion/occasionView';
 import { dayInWords, todayText } from '../words/dates';
 
 /** Chooses a look and a date, and fits it to the client. */
@@ -113,7 +113,9 @@ function Choose({
   const session = useSession();
   const settings = useStudioSettings();
   const coming = comingVisit(client.visits, todayText());
-  const [occasion, setOccasion] = useState(() => occasionOfVisit(coming, todayText()));
+  const [occasion, setOccasion] = useState(() =>
+    withHoursSaid(occasionOfVisit(coming, todayText()), client.consult.hours),
+  );
   const [lookId, setLookId] = useState<string | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   const look = useLook(lookId);

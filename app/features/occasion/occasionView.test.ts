@@ -7,6 +7,7 @@ import {
   occasionOfVisit,
   occasionToRepeat,
   ofAnotherKind,
+  withHoursSaid,
 } from './occasionView';
 
 const TODAY = '2031-05-14';
@@ -100,4 +101,13 @@ test('of two look-overs what came and what went, whatever the order of their ste
   const line = (rule: string, ...stepIds: string[]) => ({ rule, stepIds, message: rule });
   const [a, b, c] = [line('a', '1', '2'), line('b', '1'), line('b', '2')];
   expect(findingsChanged([a, b], [line('a', '2', '1'), c])).toEqual({ come: [c], gone: [b] });
+});
+
+test('hours a client said hold for a day nobody was asked about, and never for a trial', () => {
+  const wedding = usualOccasion('wedding', '2031-06-01');
+  expect(withHoursSaid(wedding, 14).hoursToLast).toBe(14);
+  expect(withHoursSaid(wedding, undefined)).toBe(wedding);
+  expect(withHoursSaid({ ...wedding, asked: true }, 14).hoursToLast).toBe(wedding.hoursToLast);
+  const trial = usualOccasion('trial', '2031-06-01');
+  expect(withHoursSaid(trial, 14)).toBe(trial);
 });

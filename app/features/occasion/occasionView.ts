@@ -20,6 +20,12 @@ export function occasionOfVisit(visit: VisitAnswer | undefined, today: string): 
   };
 }
 
+/** The same with the hours a client said it must hold, where nobody was asked about this very day. */
+export function withHoursSaid(occasion: Occasion, hours: number | undefined): Occasion {
+  if (hours === undefined || occasion.asked || occasion.kind === 'trial') return occasion;
+  return { ...occasion, hoursToLast: hours };
+}
+
 /** What was asked of a visit that was since moved, or is for something else now, which has to be asked anew. */
 function asMoved(asked: Occasion, { kind, date, readyBy }: VisitAnswer): Occasion {
   const begins = readyBy ?? asked.begins;

@@ -9,6 +9,7 @@ import { forgetWhatWasRead, keepAppOnHand } from '../../data/offline';
 import { watchNetwork } from '../../data/outbox';
 import { Failed, Loading, View } from '../../ui';
 import { Frame } from '../frame/Frame';
+import { IntakeScreen } from '../consult/IntakeScreen';
 import { JoinScreen } from '../team/JoinScreen';
 import { tellDaysIn } from '../words/dates';
 import { Door } from './Door';
@@ -33,6 +34,7 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
       .then(() => mutate(() => true, undefined, { revalidate: false }))
       .then(() => mutate(pathTo('session'), answer, { revalidate: false }));
   };
+  if (path === '/intake') return <IntakeScreen />;
   if (path === '/join')
     return (
       <JoinScreen

@@ -8,6 +8,7 @@ import { forgetWhatWasRead } from '../../data/offline';
 import { Body, Button, Choice, Column, Ready, Rule, Screen, Subheading } from '../../ui';
 import { chooseGround, useGround } from '../face/ground';
 import { chooseKeysOn, useKeysOn } from '../frame/keysOn';
+import { CalendarFeed } from './CalendarFeed';
 import { ChangePassword } from './ChangePassword';
 import { Devices } from './Devices';
 import { StudioSchools } from './StudioSchools';
@@ -42,6 +43,7 @@ export function SettingsScreen() {
             </Column>
             <ChangePassword />
             <Devices />
+            <CalendarFeed />
             {may(who.role, 'manage') ? (
               <Column alignItems="flex-start">
                 <Subheading>The team</Subheading>

@@ -4,8 +4,8 @@ import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Choice, Dialog, Field, Label } from '../../ui';
-import { LinkToGive } from './LinkToGive';
-import { invitedBy, type Invited } from './inviteMail';
+import { LinkToGive } from '../share/LinkToGive';
+import { invitedBy, inviteMail, type Invited } from './inviteMail';
 import { ROLE_WORDS } from './teamWords';
 
 /** Asks somebody into the studio: who, as what; then the link, once. */
@@ -37,7 +37,7 @@ export function InviteDialog({
   return (
     <Dialog title="Invite somebody" onClose={onClose}>
       {mail ? (
-        <LinkToGive mail={mail} />
+        <LinkToGive {...mail} mail={inviteMail(mail)} />
       ) : (
         <>
           <Field

@@ -12,8 +12,8 @@ import { useRefresh } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Choice, Column, Dialog, Field, Label, Rule } from '../../ui';
 import { dayInWords } from '../words/dates';
-import { invitedBy, type Invited } from './inviteMail';
-import { LinkToGive } from './LinkToGive';
+import { invitedBy, inviteMail, type Invited } from './inviteMail';
+import { LinkToGive } from '../share/LinkToGive';
 import { ROLE_WORDS } from './teamWords';
 
 type MemberDialogProps = {
@@ -64,7 +64,7 @@ export function MemberDialog({ member, session, onClose }: MemberDialogProps) {
         <Label>Saving signs them out; they come in again with what is new.</Label>
       ) : null}
       <Rule />
-      {mail ? <LinkToGive mail={mail} /> : null}
+      {mail ? <LinkToGive {...mail} mail={inviteMail(mail)} /> : null}
       {active && !mail ? (
         <Button disabled={busy} onPress={() => void newPassword()}>
           A link for a new password

@@ -70,9 +70,9 @@ export const CARE_RULES: readonly Rule[] = [
   },
   {
     id: 'patch-test-result',
-    name: 'A patch test that speaks against it',
+    name: 'A patch test or an incident that speaks against it',
     severity: 'stop',
-    why: 'A product that reacted, was not clear, or whose test has no result yet is not used. What was seen is for whoever treats the client to judge; the maker’s directions and local rules decide.',
+    why: 'A product that reacted, was not clear, or whose test has no result yet is not used; nor one that is left alone since an incident. What was seen is for whoever treats the client to judge; the maker’s directions and local rules decide.',
     find: (on) =>
       on.steps.flatMap((s) =>
         on.products(s).flatMap((p) => {

@@ -1,25 +1,32 @@
 import { useState } from 'react';
-import { writeMail } from '@toile/core';
+import { writeMail, type Mail } from '@toile/core';
 import { Body, Button, Column, Field, Label, Line } from '../../ui';
 import { saveFile } from '../files/saveFile';
-import { inviteMail, type Invited } from './inviteMail';
+
+export type LinkGiven = {
+  readonly link: string;
+  /** Days the link holds. */
+  readonly days: number;
+  /** As it would be sent. */
+  readonly mail: Mail;
+};
 
 /** A link that was just made, shown this once: to copy, or as the mail that would be sent. */
-export function LinkToGive({ mail }: { readonly mail: Invited }) {
+export function LinkToGive({ link, days, mail }: LinkGiven) {
   const [told, setTold] = useState<'copied' | 'not copied' | 'saved' | null>(null);
   const copy = (): void => {
-    navigator.clipboard?.writeText(mail.link).then(
+    navigator.clipboard?.writeText(link).then(
       () => setTold('copied'),
       () => setTold('not copied'),
     );
   };
   const save = (): void => {
-    saveFile('invitation.eml', 'message/rfc822', writeMail(inviteMail(mail)));
+    saveFile('link.eml', 'message/rfc822', writeMail(mail));
     setTold('saved');
   };
   return (
     <Column gap="$2" borderLeftWidth={2} borderLeftColor="$moss" paddingLeft="$3">
-      <Field label="The link, shown this once" value={mail.link} onChange={() => undefined} />
+      <Field label="The link, shown this once" value={link} onChange={() => undefined} />
       <Line>
         <Button onPress={copy}>{told === 'copied' ? '✓ Copied' : 'Copy the link'}</Button>
         <Button onPress={save}>{told === 'saved' ? '✓ Saved' : 'Save as a mail'}</Button>
@@ -29,7 +36,7 @@ export function LinkToGive({ mail }: { readonly mail: Invited }) {
           ▲ It could not be copied: mark the link and copy it by hand.
         </Body>
       ) : null}
-      <Label>{`For ${mail.to.name} alone, once, within ${mail.days === 1 ? 'a day' : `${mail.days} days`}. No mail leaves from here: send it by your own.`}</Label>
+      <Label>{`For ${mail.to.name} alone, once, within ${days === 1 ? 'a day' : `${days} days`}. No mail leaves from here: send it by your own.`}</Label>
     </Column>
   );
 }

@@ -1,0 +1,80 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { CONSULT_QUESTIONS, takenOver, type Consult } from '@toile/core';
+import { type ClientAnswer } from '@toile/contract';
+import { useClient } from '../../data/hooks';
+import { useDraft } from '../../data/useDraft';
+import { Column, DraftNote, Ready, Screen } from '../../ui';
+import { SaveFoot } from '../clients/SaveFoot';
+import { useSaveClient } from '../clients/useSaveClient';
+import { Questions } from './Questions';
+
+/** The first talk at the table: the same questions as by link, with what is known already. */
+export function ConsultScreen({ id }: { readonly id: string }) {
+  const client = useClient(id);
+  const router = useRouter();
+  if (client.data) return <Talk key={client.data.revision} client={client.data} />;
+  return (
+    <Screen title="First talk" onBack={() => router.navigate(`/clients/${id}`)}>
+      <Ready remote={client}>{() => null}</Ready>
+    </Screen>
+  );
+}
+
+/** What is known of a client already, as answers. */
+function knownOf({ consult, features, guardianConsent, sensitivities }: ClientAnswer): Consult {
+  return {
+    ...consult,
+    ...(features.oily.length > 0 ? { oily: [...features.oily] } : {}),
+    ...(features.dry ? { dry: true } : {}),
+    ...(features.lenses ? { lenses: true } : {}),
+    ...(guardianConsent ? { guardian: guardianConsent.slice(0, 200) } : {}),
+    ...(consult.keepHealth && sensitivities.length > 0 ? { sensitivities: [...sensitivities] } : {}),
+  };
+}
+
+function Talk({ client }: { readonly client: ClientAnswer }) {
+  const router = useRouter();
+  const saving = useSaveClient(client);
+  const draft = useDraft<Consult>(`talk ${client.id} ${client.revision}`, () => knownOf(client));
+  const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
+  const { value: answers, set } = draft;
+  const save = async (over?: ClientAnswer): Promise<void> => {
+    const start = over ?? client;
+    // What was taken out again is out: everything else of the talk starts from nothing.
+    const { features, sensitivities, guardianConsent, consult } = CONSULT_QUESTIONS.reduce(
+      (record, { key }) => takenOver(record, answers, key),
+      { ...start, consult: {} as Consult },
+    );
+    const { saved, refused } = await saving.save(
+      { features, sensitivities: [...sensitivities], guardianConsent, consult },
+      over,
+    );
+    if (saved) {
+      draft.drop();
+      return router.navigate(`/clients/${client.id}`);
+    }
+    setErrors(
+      Object.fromEntries(
+        Object.entries(refused.fields).map(([path, message]) => [
+          path.replace(/^consult\./, '').split(/[.[]/)[0]!,
+          message,
+        ]),
+      ),
+    );
+  };
+  return (
+    <Screen
+      title="First talk"
+      above={client.name}
+      widest={640}
+      onBack={() => router.navigate(`/clients/${client.id}`)}
+      foot={<SaveFoot saving={saving} words="Keep what was said" onSave={(over) => void save(over)} />}
+    >
+      <Column gap="$4">
+        <DraftNote {...draft} />
+        <Questions answers={answers} onChange={set} errors={errors} />
+      </Column>
+    </Screen>
+  );
+}

@@ -1,0 +1,50 @@
+import { answerInWords, CONSULT_QUESTIONS, type ConsultKey } from '@toile/core';
+import type { ClientAnswer, IntakeAnswer } from '@toile/contract';
+import { call } from '../../data/call';
+import { useRefresh } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
+import { Body, Button, Column, Label, Line } from '../../ui';
+import { knownInWords } from './knownInWords';
+
+/** What a client answered by link, each answer to be taken over or set aside by hand. */
+export function IntakeAnswers({
+  client,
+  intake,
+}: {
+  readonly client: ClientAnswer;
+  readonly intake: IntakeAnswer;
+}) {
+  const refresh = useRefresh();
+  const { busy, failure, save } = useSaving();
+  const answers = intake.answers ?? {};
+  const settle = (key: ConsultKey, taken: boolean): Promise<unknown> =>
+    save(async () => {
+      await call('settleIntake', { params: { id: intake.id }, body: { key, taken } });
+      await refresh();
+    });
+  const open = CONSULT_QUESTIONS.filter(({ key }) => answers[key] !== undefined && !intake.settled[key]);
+  return (
+    <Column gap="$2" borderLeftWidth={3} borderLeftColor="$woad" paddingLeft="$3">
+      <Body fontWeight="700">{`${open.length} ${open.length === 1 ? 'answer waits' : 'answers wait'} to be read`}</Body>
+      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+      {open.map(({ key, label, health }) => {
+        const known = knownInWords(client, key);
+        return (
+          <Column key={key} gap="$1" borderTopWidth={1} borderTopColor="$line" paddingTop="$2">
+            <Label>{health ? `${label} · kept by consent` : label}</Label>
+            <Body>{answerInWords(answers, key)}</Body>
+            {known ? <Label>{`Noted so far: ${known}`}</Label> : null}
+            <Line>
+              <Button label={`Take over: ${label}`} disabled={busy} onPress={() => void settle(key, true)}>
+                Take over
+              </Button>
+              <Button label={`Set aside: ${label}`} disabled={busy} onPress={() => void settle(key, false)}>
+                Set aside
+              </Button>
+            </Line>
+          </Column>
+        );
+      })}
+    </Column>
+  );
+}

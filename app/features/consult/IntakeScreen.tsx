@@ -1,0 +1,79 @@
+import { useEffect, useState } from 'react';
+import type { Consult } from '@toile/core';
+import { sendIntakeSchema, type OpenIntakeAnswer } from '@toile/contract';
+import { call, CallError } from '../../data/call';
+import { useSaving } from '../../data/useSaving';
+import { Body, Button, Column, Heading, Loading, View } from '../../ui';
+import { dayInWords } from '../words/dates';
+import { Questions } from './Questions';
+
+/** What a client's own phone shows behind a link: who asks, what for, the questions; nothing that is kept. */
+export function IntakeScreen() {
+  const [token] = useState(() => window.location.hash.slice(1));
+  const [asks, setAsks] = useState<OpenIntakeAnswer | null>(null);
+  const [ended, setEnded] = useState<string | null>(null);
+  const [answers, setAnswers] = useState<Consult>({});
+  const [sent, setSent] = useState(false);
+  const { busy, failure, errors, save } = useSaving(
+    'It was not sent. What you wrote is still here; try again.',
+  );
+  useEffect(() => {
+    let current = true;
+    call('openIntake', { body: { token } }).then(
+      (answer) => current && setAsks(answer),
+      (error: unknown) =>
+        current &&
+        setEnded(error instanceof CallError ? error.message : 'The link could not be opened. Try again.'),
+    );
+    return () => {
+      current = false;
+    };
+  }, [token]);
+  const send = async (): Promise<void> => {
+    const done = await save(async () => {
+      const body = await sendIntakeSchema.validate({ token, answers }, { abortEarly: false });
+      await call('sendIntake', { body });
+      return true;
+    });
+    if (done) setSent(true);
+  };
+  const byKey = Object.fromEntries(
+    Object.entries(errors).map(([path, message]) => [
+      path.replace(/^answers\./, '').split(/[.[]/)[0]!,
+      message,
+    ]),
+  );
+  return (
+    <View flex={1} backgroundColor="$background" role="main" style={{ overflowY: 'auto' }}>
+      <Column width="100%" maxWidth={560} alignSelf="center" padding="$4" gap="$4">
+        <Heading fontSize="$7" lineHeight="$7" aria-level={1}>
+          {sent ? 'Thank you' : asks ? `Before you sit with ${asks.studio}` : 'Some questions'}
+        </Heading>
+        {ended ? <Body role="alert" color="$madder">{`▲ ${ended}`}</Body> : null}
+        {!asks && !ended ? <Loading /> : null}
+        {sent ? (
+          <Body role="status">
+            Your answers are with the studio. This page shows nothing any more, and the link has ended.
+          </Body>
+        ) : null}
+        {asks && !sent ? (
+          <>
+            <Body>
+              {`${asks.studio} asks, so that what is chosen for your face suits you. Every answer may be left out. Whoever works with you reads them and takes over what helps; the link ends when you send, or on ${dayInWords(asks.expiresAt)}.`}
+            </Body>
+            <Questions answers={answers} onChange={setAnswers} errors={byKey} />
+            {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+            <Button
+              kind="main"
+              large
+              disabled={busy || Object.keys(answers).length === 0}
+              onPress={() => void send()}
+            >
+              Send my answers
+            </Button>
+          </>
+        ) : null}
+      </Column>
+    </View>
+  );
+}

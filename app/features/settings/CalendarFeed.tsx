@@ -1,0 +1,68 @@
+import { useState } from 'react';
+import { feedPath, newSecret } from '@toile/contract';
+import { call } from '../../data/call';
+import { useCalendarFeed, useRefresh, useSession } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
+import { Body, Button, Column, Field, Label, Line, Ready, Subheading } from '../../ui';
+import { dayInWords } from '../words/dates';
+
+/** One's own calendar of the studio by a secret link, shown when it is made; renewed, the old one ends. */
+export function CalendarFeed() {
+  const feed = useCalendarFeed();
+  const session = useSession();
+  const refresh = useRefresh();
+  const { busy, failure, save } = useSaving();
+  const [link, setLink] = useState<string | null>(null);
+  const [copied, setCopied] = useState(false);
+  const renew = (): Promise<unknown> =>
+    save(async () => {
+      if (!session.data) return;
+      const secret = newSecret();
+      await call('renewFeed', { body: { secret } });
+      setCopied(false);
+      setLink(`${window.location.origin}${feedPath(session.data.studio.id, secret)}`);
+      await refresh();
+    });
+  const end = (): Promise<unknown> =>
+    save(async () => {
+      await call('endFeed', { body: {} });
+      setLink(null);
+      await refresh();
+    });
+  return (
+    <Column gap="$2" role="group" aria-label="Calendar">
+      <Subheading>Visits in your own calendar</Subheading>
+      <Label>
+        A link your calendar reads by itself: names, places, hours, and what is to be done by when. Whoever
+        has it can read that; nothing of skin, health or contact is in it.
+      </Label>
+      <Ready remote={feed}>
+        {({ madeAt }) => (
+          <>
+            {link ? (
+              <>
+                <Field label="The link, shown this once" value={link} onChange={() => undefined} />
+                <Button onPress={() => void navigator.clipboard?.writeText(link).then(() => setCopied(true))}>
+                  {copied ? '✓ Copied' : 'Copy the link'}
+                </Button>
+              </>
+            ) : madeAt ? (
+              <Body>{`A link is out since ${dayInWords(madeAt)}.`}</Body>
+            ) : null}
+            {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+            <Line>
+              <Button disabled={busy} onPress={() => void renew()}>
+                {madeAt ? 'A new link, the old one ends' : 'Make the link'}
+              </Button>
+              {madeAt ? (
+                <Button kind="stop" disabled={busy} onPress={() => void end()}>
+                  End the link
+                </Button>
+              ) : null}
+            </Line>
+          </>
+        )}
+      </Ready>
+    </Column>
+  );
+}
