@@ -1,7 +1,7 @@
 // npm start: installs what is missing, starts the database, builds, loads the demo, serves, and stops
 // cleanly. npm start -- --own: the same with an empty installation of one's own, in a database of its own. npm run dev (--dev): the same with the app and the server reloading as files change.
 import path from 'node:path';
-import { root } from './lib/paths.mjs';
+import { backupDir, root } from './lib/paths.mjs';
 import { ensureBuilt, ensureDebian, ensurePackages, POSTGRES } from './lib/setup.mjs';
 import { ended, start } from './lib/run.mjs';
 
@@ -34,7 +34,7 @@ process.on('SIGTERM', () => void stop(0));
 
 try {
   if (dev) await startDev();
-  else children.push(await startServer({ ...database, port, studios }));
+  else children.push(await startServer({ ...database, port, studios, backups: own ? backupDir : null }));
 } catch (error) {
   console.error(error.message);
   await stop(1);

@@ -9,6 +9,9 @@ export const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '
 export const stateDir = path.join(root, '.toile');
 mkdirSync(stateDir, { recursive: true });
 
+/** Where one's own studio is backed up every night, and by hand where nothing else is said. */
+export const backupDir = path.join(stateDir, 'backups');
+
 /**
  * PostgreSQL refuses to run as root, and its own user may not reach the checkout: then data lives under
  * /var/tmp.

@@ -23,6 +23,7 @@ export async function startServer({
   studios,
   log = 'warn',
   webRoot = path.join(root, 'app/dist'),
+  backups = null,
 }) {
   const env = {
     ...process.env,
@@ -36,6 +37,7 @@ export async function startServer({
     ...(studios.length > 0 ? { TOILE_SIGN_INS: path.join(path.dirname(studios[0]), 'sign-ins.json') } : {}),
     TOILE_WEB_ROOT: webRoot,
     TOILE_LOG: log,
+    ...(backups ? { TOILE_BACKUP_DIR: backups } : {}),
   };
   // In a process group of its own: Ctrl-C reaches this script first, which stops it in order.
   const child = start('node', ['.toile/server.mjs'], {

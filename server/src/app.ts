@@ -8,6 +8,7 @@ import type pg from 'pg';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { problemOf, type Problem } from '@toile/contract';
+import { registerBackup } from './backup/routes';
 import { registerLive, type Live } from './charts/live';
 import { registerCharts } from './charts/routes';
 import { registerCalendarFeed } from './care/calendarFeed';
@@ -141,6 +142,7 @@ export function buildApp(options: AppOptions): Express {
   registerLive(services, options.live);
   registerShares(services);
   registerExport(services);
+  registerBackup(services);
   registerVisits(services);
   registerPatchTests(services);
   registerParties(services);

@@ -3,6 +3,8 @@ import { createServer } from 'node:http';
 import { pino } from 'pino';
 import { buildApp } from './app';
 import { openLive } from './charts/live';
+import { backUpNightly } from './backup/nightly';
+import { backupSettings } from './backup/settings';
 import { openDb, openPool } from './db/connection';
 import { migrate } from './db/migrate';
 import { hasStudio, importStudio } from './studio/importStudio';
@@ -37,6 +39,8 @@ async function main(): Promise<void> {
     sessionSecret: setting('TOILE_SESSION_SECRET'),
     webRoot: process.env.TOILE_WEB_ROOT ?? null,
   });
+  const nightly = backupSettings(process.env);
+  const stopBackups = nightly ? backUpNightly(openDb(pool), nightly, logger) : null;
   const server = createServer(app);
   const port = Number(setting('TOILE_PORT'));
   server.listen(port, '127.0.0.1', () => {
@@ -61,6 +65,7 @@ async function main(): Promise<void> {
     if (stopping) return;
     stopping = true;
     live.stop();
+    stopBackups?.();
     server.close(() => void pool.end().then(() => process.exit(0)));
     server.closeIdleConnections();
     setTimeout(() => process.exit(1), 5000).unref();

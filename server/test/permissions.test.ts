@@ -86,6 +86,7 @@ const TABLE: Readonly<Record<RouteName, string>> = {
   studioSettings: 'oas',
   updateStudioSettings: 'o',
   exportStudio: 'o',
+  backupStudio: 'o',
   listParties: 'oas',
   createParty: 'oa',
   party: 'oas',

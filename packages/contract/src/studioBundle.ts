@@ -183,6 +183,9 @@ const tableSchema = (table: BundleTable): TSchema => {
   const rows = Type.Array(TABLES[table]);
   return LATER.some((later) => later === table) ? Type.Optional(rows) : rows;
 };
+/** The rows of one table as they stand in a file of their own. */
+export const rowsSchemaOf = (table: BundleTable): TSchema => Type.Array(TABLES[table]);
+
 export const StudioBundleSchema = Type.Unsafe<StudioFile>(
   Type.Object(
     {

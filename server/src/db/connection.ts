@@ -52,6 +52,18 @@ export async function inStudio<T>(db: Db, studioId: string, work: (tx: Tx) => Pr
   });
 }
 
+/** The same, on one and the same state of the rows however long it takes; for reading only. */
+export async function inStudioAsItIs<T>(db: Db, studioId: string, work: (tx: Tx) => Promise<T>): Promise<T> {
+  return db
+    .transaction()
+    .setIsolationLevel('repeatable read')
+    .setAccessMode('read only')
+    .execute(async (tx) => {
+      await sql`select set_config('toile.studio_id', ${studioId}, true)`.execute(tx);
+      return work(tx);
+    });
+}
+
 /** Runs work in a transaction that sees one account's own memberships, before a studio is chosen. */
 export async function asAccount<T>(db: Db, accountId: string, work: (tx: Tx) => Promise<T>): Promise<T> {
   return db.transaction().execute(async (tx) => {

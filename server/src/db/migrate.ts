@@ -11,6 +11,7 @@ import { passwords } from './migrations/2026_11_27_08_passwords';
 import { patchTests } from './migrations/2026_11_27_11_patch_tests';
 import { runUp } from './migrations/2026_11_27_12_run_up';
 import { team } from './migrations/2026_11_27_10_team';
+import { backup } from './migrations/2026_11_27_15_backup';
 import { care } from './migrations/2026_11_27_14_care';
 import { retiredLooks } from './migrations/2026_11_27_13_retired_looks';
 import { visits } from './migrations/2026_11_27_09_visits';
@@ -31,6 +32,7 @@ export const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '2026_11_27_12_run_up': runUp,
   '2026_11_27_13_retired_looks': retiredLooks,
   '2026_11_27_14_care': care,
+  '2026_11_27_15_backup': backup,
 };
 
 /**

@@ -26,7 +26,16 @@ export async function importStudio(
 ): Promise<ImportResult> {
   const read = readDocument(text, StudioBundleSchema);
   if (!read.ok) return read;
-  const bundle: StudioBundle = { ...emptyBundle(read.document.studio), ...read.document };
+  await importBundle(db, { ...emptyBundle(read.document.studio), ...read.document }, passwords);
+  return { ok: true, name: read.document.studio.name };
+}
+
+/** Takes in a studio that was read and is sound, all or nothing. */
+export async function importBundle(
+  db: Db,
+  bundle: StudioBundle,
+  passwords: ReadonlyMap<string, string> = new Map(),
+): Promise<void> {
   const known = bundle.people.flatMap(({ email }) =>
     passwords.has(email) ? [[email, passwords.get(email)!] as const] : [],
   );
@@ -38,7 +47,6 @@ export async function importStudio(
     await tx.insertInto('studios').values(bundle.studio).execute();
     for (const table of BUNDLE_TABLES) await takeIn(tx, table, bundle, into);
   });
-  return { ok: true, name: bundle.studio.name };
 }
 
 const takeIn = <T extends BundleTable>(

@@ -439,6 +439,12 @@ export const ROUTES = {
     needs: 'manage',
     does: 'The whole studio as its open JSON file, without passwords.',
   },
+  backupStudio: {
+    method: 'GET',
+    path: '/api/studio/backup',
+    needs: 'manage',
+    does: 'The whole studio as a zip of open documents, as it is at one moment, to be restored from.',
+  },
   listParties: { method: 'GET', path: '/api/parties', needs: 'see', does: 'Parties by date.' },
   createParty: { method: 'POST', path: '/api/parties', needs: 'edit', does: 'Adds a party.' },
   party: {

@@ -168,6 +168,7 @@ type RouteTypes = {
   studioSettings: { answers: StudioSettingsAnswer };
   updateStudioSettings: { takes: StudioSettings; answers: StudioSettingsAnswer; current: StudioSettings };
   exportStudio: { answers: FileAnswer };
+  backupStudio: { answers: FileAnswer };
   listParties: { answers: PartySummary[] };
   createParty: { takes: PartyInput; answers: PartyAnswer };
   party: { answers: PartyAnswer };

@@ -15,6 +15,20 @@ export type ReadResult<T> =
   | { readonly ok: true; readonly document: T }
   | { readonly ok: false; readonly problems: readonly DocumentProblem[] };
 
+function soundDocument<S extends TSchema>(
+  text: string,
+  schemaOf: S | ((value: unknown) => S),
+): { readonly document: Static<S> } | null {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    return null;
+  }
+  const schema = typeof schemaOf === 'function' ? schemaOf(value) : schemaOf;
+  return Value.Check(schema, value) ? { document: value } : null;
+}
+
 /** At most this many problems are told at once. */
 const MOST = 20;
 
@@ -28,6 +42,9 @@ export function readDocument<S extends TSchema>(
 ): ReadResult<Static<S>> {
   if (text.trim() === '')
     return { ok: false, problems: [{ path: '', line: 1, column: 1, message: 'The file is empty.' }] };
+  // Places are looked for only when something is wrong: a sound file is read once.
+  const sound = soundDocument(text, schemaOf);
+  if (sound) return { ok: true, document: sound.document };
   const errors: ParseError[] = [];
   const tree = parseTree(text, errors, { disallowComments: true, allowTrailingComma: false });
   if (errors.length > 0 || !tree) {
