@@ -29,5 +29,5 @@ try {
 } catch (error) {
   process.exitCode = error.code ?? 1;
 } finally {
-  cluster.stop();
+  if (cluster.started) cluster.stop();
 }

@@ -2,14 +2,26 @@
 import { ended, start } from './lib/run.mjs';
 import { withServedDemo } from './lib/served.mjs';
 
-const code = await withServedDemo('toile_bench', async (url, _cluster, urls) => {
-  const { freePort } = await import('./lib/cluster.mjs');
+const code = await withServedDemo('toile_bench', async (url, cluster, urls) => {
+  const { ensureDatabase, freePort } = await import('./lib/cluster.mjs');
   const { startServer } = await import('./lib/serve.mjs');
   // A second process over the same database: what is told from one to the other is measured between real
   // processes.
   const port = await freePort(46250);
   const second = await startServer({ ...urls, port, studios: [] });
-  const env = { ...process.env, TOILE_URL: url, TOILE_SECOND_URL: `http://127.0.0.1:${port}` };
+  const [whole, copy] = ['toile_bench_whole', 'toile_bench_copy'].map((name) => {
+    cluster.psql(`drop database if exists ${name} with (force)`);
+    return ensureDatabase(cluster, name);
+  });
+  const env = {
+    ...process.env,
+    TOILE_PG_BIN: cluster.bin,
+    TOILE_SUPER_URL: cluster.superUrl,
+    TOILE_WHOLE: JSON.stringify(whole),
+    TOILE_COPY: JSON.stringify(copy),
+    TOILE_URL: url,
+    TOILE_SECOND_URL: `http://127.0.0.1:${port}`,
+  };
   const ending = await ended(start('npx', ['tsx', 'bench/src/main.ts'], { env }));
   second.kill('SIGTERM');
   await ended(second);

@@ -1,3 +1,4 @@
+import { backupRows } from './backup';
 import { colourRows } from './colour';
 import { faceRows } from './face';
 import { firstLoadRows } from './firstLoad';
@@ -20,6 +21,7 @@ const rows = [
   ...(await renderRows()),
   ...(await workerRows()),
 ];
+if (process.env.TOILE_WHOLE) rows.push(...(await backupRows()));
 if (url && second) rows.push(...(await liveRows(url, second)));
 if (url) rows.push(...(await screenRows()), ...(await firstLoadRows(url)));
 print(rows);

@@ -47,7 +47,7 @@ test('the client answers on a phone of their own; what was said is taken over in
   await phone.getByRole('heading', { name: /^Before you sit with/ }).waitFor();
   expect(await phone.getByText('Perpetua').count()).toBe(0);
   await phone.getByLabel('What do you usually wear on your face?').fill('Mascara and nothing else');
-  await phone.getByLabel('How many hours must it hold?, hours').fill('14');
+  await phone.getByLabel('How many hours must it hold?').fill('14');
   await phone
     .getByRole('radiogroup', { name: 'Do you wear contact lenses?' })
     .getByRole('radio', { name: 'yes' })

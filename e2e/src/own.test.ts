@@ -7,7 +7,7 @@ beforeAll(async () => {
 });
 afterAll(() => browser.close());
 
-test('an empty installation to a first face fitted with a look, on a phone, without the demo', async () => {
+test('an empty installation to a first saved chart, on a phone, without the demo', async () => {
   const url = process.env.TOILE_EMPTY_URL;
   if (!url) throw new Error('TOILE_EMPTY_URL is not set: run the interface tests through npm test');
   const context = await browser.newContext({ viewport: PHONE, hasTouch: true, serviceWorkers: 'block' });
@@ -36,8 +36,44 @@ test('an empty installation to a first face fitted with a look, on a phone, with
   await page.getByRole('button', { name: 'New client' }).first().click();
   await page.getByLabel('Name', { exact: true }).fill('Perpetua Lisle');
   await page.getByRole('button', { name: 'Save, then trace the face' }).click();
-  await page.getByRole('button', { name: /^Save/ }).first().waitFor();
   await eventually(async () => page.url().includes('/trace'));
+  await page.getByLabel('Face length, mm').fill('186');
+  await page.getByRole('button', { name: 'Save the face' }).click();
+
+  // Her skin, typed as a reader gave it, in two zones.
+  await page.getByRole('button', { name: 'Type CIELAB values' }).click();
+  for (const zone of ['Cheek', 'Neck']) {
+    await page.getByRole('radio', { name: new RegExp(`^${zone}:`) }).click();
+    for (const L of ['58', '58.3', '57.8']) {
+      await page.getByLabel('L*').fill(L);
+      await page.getByLabel('a*').fill('12');
+      await page.getByLabel('b*').fill('19');
+      await page.getByRole('button', { name: 'Add these values' }).click();
+    }
+    await page.getByRole('radio', { name: `${zone}: steady` }).waitFor();
+  }
+  await page.getByRole('button', { name: /^Keep 2 of 7 zones/ }).click();
+
+  // The first product of the kit, and a look that came along, fitted and saved; what the kit has nothing for is said.
+  await page.getByRole('link', { name: 'Kit', exact: true }).click();
+  await page
+    .getByRole('link', { name: /New product|Add a product/ })
+    .or(page.getByRole('button', { name: /New product|Add a product/ }))
+    .first()
+    .click();
+  await page.getByLabel('Maker', { exact: true }).waitFor();
+  await page.getByRole('link', { name: 'Clients', exact: true }).click();
+  await page.getByRole('link', { name: /^Perpetua Lisle/ }).click();
+  await page.getByRole('button', { name: 'Fit a look' }).click();
+  await page.getByRole('button', { name: /^Quiet Linen/ }).click();
+  await page.getByRole('button', { name: 'Save version 1' }).click();
+  await page.waitForURL(/\/charts\/[0-9a-f-]{36}$/);
+  await page.getByText(/Quiet Linen · trial, .* · version 1$/).waitFor();
+  await page.getByRole('tab', { name: 'Look over' }).click();
+  await page
+    .getByText(/no product/i)
+    .first()
+    .waitFor();
 
   // The password changed; the old one opens nothing.
   await page.goto(`${url}/settings`);

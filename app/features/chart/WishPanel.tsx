@@ -36,14 +36,6 @@ export function WishPanel({ chart, step, onChange }: WishPanelProps) {
   return (
     <Column gap="$3" role="group" aria-label="What is asked for">
       <Choice
-        label="Products that can do it"
-        several
-        options={PRODUCT_KINDS}
-        chosen={wants.kinds}
-        onChange={(kinds) => want({ kinds })}
-      />
-      {wants.kinds.length === 0 ? <Label>No product: done with what is there, or by hand.</Label> : null}
-      <Choice
         label="Shade"
         options={SHADES}
         chosen={[kindOf(shade)]}
@@ -97,7 +89,9 @@ export function WishPanel({ chart, step, onChange }: WishPanelProps) {
       {shown ? (
         <Line flexWrap="nowrap">
           <Swatch lab={shown} size={36} label="The colour asked for" />
-          <Label flex={1}>{`So it is asked for on ${chart.client.name}`}</Label>
+          <Label
+            flex={1}
+          >{`So it is asked for on ${chart.client.id === '' ? 'the pattern face' : chart.client.name}`}</Label>
         </Line>
       ) : null}
       <Choice
@@ -119,6 +113,14 @@ export function WishPanel({ chart, step, onChange }: WishPanelProps) {
         on={wants.mix === true}
         onToggle={() => want({ mix: wants.mix ? undefined : true })}
       />
+      <Choice
+        label="Products that can do it"
+        several
+        options={PRODUCT_KINDS}
+        chosen={wants.kinds}
+        onChange={(kinds) => want({ kinds })}
+      />
+      {wants.kinds.length === 0 ? <Label>No product: done with what is there, or by hand.</Label> : null}
     </Column>
   );
 }

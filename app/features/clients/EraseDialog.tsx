@@ -63,7 +63,7 @@ export function EraseDialog({
             {take.versions > 0 ? (
               <>
                 <Choice
-                  label={`${counted(take.charts, 'chart')} in ${counted(take.versions, 'version')} are`}
+                  label={`What becomes of ${counted(take.charts, 'chart')} in ${counted(take.versions, 'version')}`}
                   options={CHARTS_OF_ERASED}
                   chosen={[charts]}
                   onChange={([one]) => one && setCharts(one)}

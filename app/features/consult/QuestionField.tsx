@@ -57,7 +57,6 @@ export function QuestionField({ question, answers, onChange, error }: QuestionFi
       return (
         <Field
           label={asks}
-          unit="hours"
           keyboard="decimal"
           value={typed}
           error={error}

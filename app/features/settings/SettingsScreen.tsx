@@ -5,7 +5,7 @@ import { call } from '../../data/call';
 import { dropAllForms } from '../../data/drafts';
 import { useSession, useStudioSettings } from '../../data/hooks';
 import { forgetWhatWasRead } from '../../data/offline';
-import { Body, Button, Choice, Column, Ready, Rule, Screen, Subheading } from '../../ui';
+import { Body, Button, Choice, Column, Line, Ready, Rule, Screen, Subheading } from '../../ui';
 import { chooseGround, useGround } from '../face/ground';
 import { chooseKeysOn, useKeysOn } from '../frame/keysOn';
 import { CalendarFeed } from './CalendarFeed';
@@ -111,9 +111,18 @@ export function SettingsScreen() {
                   Clients with their contact data, kit, looks, charts, visits and what happened at the chair,
                   in one open file. Keep it as you keep the people’s papers. It holds no passwords.
                 </Body>
-                <Button onPress={() => window.location.assign(pathTo('exportStudio'))}>
-                  Save the studio
-                </Button>
+                <Line>
+                  <Button onPress={() => window.location.assign(pathTo('backupStudio'))}>
+                    Back the studio up
+                  </Button>
+                  <Button onPress={() => window.location.assign(pathTo('exportStudio'))}>
+                    Save the studio
+                  </Button>
+                </Line>
+                <Body color="$inkSoft">
+                  A backup is a zip that an empty installation is restored from; your own installation writes
+                  one every night as well.
+                </Body>
               </Column>
             ) : null}
             <Rule />
