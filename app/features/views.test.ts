@@ -498,6 +498,7 @@ describe('words', () => {
       state: 'booked' as const,
       reason: '',
       occasion: null,
+      partyOccasion: null,
       bookedOn: '2031-01-01',
       runUp: [],
     });

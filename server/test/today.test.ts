@@ -1,7 +1,7 @@
-import type { Kit, PatchTest, Product } from '@toile/core';
+import type { Kit, PartyPlan, PatchTest, Product } from '@toile/core';
 import type { VisitAnswer } from '@toile/contract';
 import { demo } from './testServer';
-import { runUpDue } from '../src/today/runUpDue';
+import { partyRunUpDue, runUpDue } from '../src/today/runUpDue';
 import { whatIsDue as dueAt, type ClientCare } from '../src/today/due';
 
 const TODAY = '2031-05-14';
@@ -23,6 +23,7 @@ const visit = (clientId: string): VisitAnswer => ({
   state: 'booked',
   reason: '',
   occasion: null,
+  partyOccasion: null,
   bookedOn: '2031-01-01',
   runUp: [],
 });
@@ -193,4 +194,25 @@ describe('the run-up', () => {
       words('2031-05-13', { runUp: ['trial', 'lastNew', 'agree', 'brows', 'noTan', 'onTheDay'] }),
     ).toEqual(['Ada: ask how it wore']);
   });
+});
+
+test('a party’s own run-up: packing and call sheets when it is time, late when it was not done, gone when it was', () => {
+  const due = (date: string, runUp: PartyPlan['runUp'] = []) =>
+    partyRunUpDue(
+      [{ id: 'p', name: 'Mill wedding', date, plan: { ...demo.parties[0]!.plan!, runUp } }],
+      TODAY,
+    );
+  expect(due('2031-06-30')).toEqual([]);
+  expect(due('2031-05-16').map((item) => item.words)).toEqual([
+    'Mill wedding: late: buy what is short; pack',
+  ]);
+  expect(due('2031-05-15', ['buy', 'pack']).map((item) => item.words)).toEqual([
+    'Mill wedding: call sheets sent',
+  ]);
+  expect(due('2031-05-15', ['buy', 'pack', 'callSheet'])).toEqual([]);
+  expect(due('2031-05-13', ['buy', 'pack', 'callSheet']).map((item) => item.words)).toEqual([
+    'Mill wedding: ask how it wore',
+  ]);
+  expect(due('2031-05-16')[0]).toMatchObject({ partyId: 'p', clientId: null, kind: 'run-up' });
+  expect(partyRunUpDue([{ id: 'p', name: 'Old', date: '2031-05-16', plan: null }], TODAY)).toHaveLength(1);
 });

@@ -34,7 +34,15 @@ const booked = async (more: object = {}): Promise<VisitAnswer> => {
 };
 /** A visit as it is sent back: without what the server alone says. */
 const sentBack = (
-  { chartId: _c, clientName: _n, revision: _r, bookedOn: _b, runUp: _u, ...visit }: VisitAnswer,
+  {
+    chartId: _c,
+    clientName: _n,
+    revision: _r,
+    bookedOn: _b,
+    runUp: _u,
+    partyOccasion: _p,
+    ...visit
+  }: VisitAnswer,
   more: object = {},
 ) => ({
   ...visit,

@@ -1,18 +1,11 @@
-import { clientRunUp, RUN_UP_WORDS, runUpState, runUpTasks, type RunUpState } from '@toile/core';
+import { clientRunUp, RUN_UP_WORDS, runUpState, runUpTasks } from '@toile/core';
 import type { VisitAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
 import { Body, Column, Label, Subheading, Switch } from '../../ui';
 import { dayInWords, todayText } from '../words/dates';
-
-const STATE_WORDS: Readonly<Record<RunUpState, string>> = {
-  done: 'done',
-  late: '▲ late',
-  now: 'now',
-  'to come': '',
-  missed: 'too late when it was booked',
-};
+import { RUN_UP_STATE_WORDS } from './runUpWords';
 
 /** The run-up to a visit as dated tasks, each ticked when it is done. */
 export function RunUp({
@@ -43,7 +36,7 @@ export function RunUp({
       {tasks.map((task) => {
         const done = visit.runUp.includes(task.id);
         const state = runUpState(task, done, today);
-        const label = [`By ${dayInWords(task.by)}: ${RUN_UP_WORDS[task.id]}`, STATE_WORDS[state]]
+        const label = [`By ${dayInWords(task.by)}: ${RUN_UP_WORDS[task.id]}`, RUN_UP_STATE_WORDS[state]]
           .filter(Boolean)
           .join(' · ');
         return mayWork ? (

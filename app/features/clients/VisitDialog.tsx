@@ -15,6 +15,7 @@ const inputOf = ({
   revision: _revision,
   bookedOn: _booked,
   runUp: _runUp,
+  partyOccasion: _partys,
   ...visit
 }: VisitAnswer): VisitInput => visit;
 

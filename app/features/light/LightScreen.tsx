@@ -34,7 +34,7 @@ import { FaceView } from '../face/FaceView';
 import { faceBox } from '../face/FaceStage';
 import { Notch } from '../face/Notch';
 import { readChartDraft } from '../chart/chartDraft';
-import { CAMERAS, flashWarnings, LIGHT_WORDS, type CameraName } from './lightView';
+import { CAMERAS, flashWarnings, lightOf, LIGHT_WORDS, type CameraName } from './lightView';
 
 /** The chart's face painted by the layer model, under the light it will be seen in. */
 export function LightScreen({ id }: { readonly id: string }) {
@@ -67,7 +67,7 @@ const WIDTH_PX = 600;
 
 function Painted({ chart }: { readonly chart: Chart }) {
   const wide = useWide();
-  const [light, setLight] = useState<LightName>('daylight');
+  const [light, setLight] = useState<LightName>(() => lightOf(chart.occasion));
   const [camera, setCamera] = useState<CameraName>('eye');
   const [before, setBefore] = useState(false);
   const [hidden, setHidden] = useState<readonly string[]>([]);

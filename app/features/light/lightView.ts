@@ -17,6 +17,11 @@ export const LIGHT_WORDS: Readonly<Record<LightName, string>> = {
   flash: 'flash',
 };
 
+/** The light a chart is looked at first: the first its day names, daylight where it names none; a candle is a warm lamp. */
+export function lightOf({ lights: [first = 'daylight'] }: Pick<Chart['occasion'], 'lights'>): LightName {
+  return first === 'candle' ? 'indoor' : first;
+}
+
 /** How much of the colour camera and distance eat. */
 export const CAMERAS = { eye: { eaten: 0 }, near: { eaten: 0.18 }, far: { eaten: 0.35 } } as const;
 export type CameraName = keyof typeof CAMERAS;

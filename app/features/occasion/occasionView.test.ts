@@ -26,6 +26,7 @@ const visit = (more: Partial<VisitAnswer> = {}): VisitAnswer => ({
   state: 'booked',
   reason: '',
   occasion: null,
+  partyOccasion: null,
   bookedOn: TODAY,
   runUp: [],
   ...more,
@@ -101,6 +102,28 @@ test('of two look-overs what came and what went, whatever the order of their ste
   const line = (rule: string, ...stepIds: string[]) => ({ rule, stepIds, message: rule });
   const [a, b, c] = [line('a', '1', '2'), line('b', '1'), line('b', '2')];
   expect(findingsChanged([a, b], [line('a', '2', '1'), c])).toEqual({ come: [c], gone: [b] });
+});
+
+test('what was said of a party holds for its visits on their day, until a visit says otherwise', () => {
+  const said: Occasion = {
+    ...usualOccasion('wedding', '2031-05-20'),
+    hoursToLast: 13,
+    asked: true,
+    theme: 'sea',
+  };
+  const of = (more: Partial<VisitAnswer>) => occasionOfVisit(visit({ partyOccasion: said, ...more }), TODAY);
+  expect(of({})).toMatchObject({
+    hoursToLast: 13,
+    theme: 'sea',
+    asked: true,
+    date: '2031-05-20',
+    begins: '11:30',
+  });
+  expect(of({ date: '2031-05-21' }).date).toBe('2031-05-21');
+  // A trial of the same party is another kind of day, which has to be asked about.
+  expect(of({ kind: 'trial' })).toMatchObject({ asked: false, kind: 'trial' });
+  const own: Occasion = { ...said, hoursToLast: 6 };
+  expect(of({ occasion: own }).hoursToLast).toBe(6);
 });
 
 test('hours a client said hold for a day nobody was asked about, and never for a trial', () => {

@@ -7,12 +7,13 @@ export function comingVisit(visits: readonly VisitAnswer[], today: string): Visi
 }
 
 /**
- * What a visit asks: what was said of it, on its day; else what is usual for its kind, with the time and place it
+ * What a visit asks: what was said of it, on its day; else what was said of its party; else what is usual for its kind, with the time and place it
  * is booked for. Without a visit, a trial today.
  */
 export function occasionOfVisit(visit: VisitAnswer | undefined, today: string): Occasion {
   if (!visit) return usualOccasion('trial', today);
   if (visit.occasion) return asMoved(visit.occasion, visit);
+  if (visit.partyOccasion) return asMoved(visit.partyOccasion, visit);
   return {
     ...usualOccasion(visit.kind, visit.date),
     ...(visit.readyBy ? { begins: visit.readyBy } : {}),

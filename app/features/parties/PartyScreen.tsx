@@ -5,12 +5,13 @@ import { useParty } from '../../data/hooks';
 import { Body, Column, Label, Ready, Row, Screen, TabPanel, Tabs } from '../../ui';
 import { dayAndDistance } from '../words/dates';
 import { visitDetail } from '../words/visits';
+import { BeforePanel } from './BeforePanel';
 import { DayPanel } from './DayPanel';
 import { HandsPanel } from './HandsPanel';
 import { PeoplePanel } from './PeoplePanel';
 import { usePartyPlan } from './usePartyPlan';
 
-type Part = 'people' | 'hands' | 'day' | 'visits';
+type Part = 'people' | 'hands' | 'before' | 'day' | 'visits';
 
 /** One party: who, by whom, and how its day goes. */
 export function PartyScreen({ id }: { readonly id: string }) {
@@ -29,6 +30,7 @@ function PartyParts({ party }: { readonly party: PartyAnswer }) {
   const tabs = [
     { id: 'people', words: 'People', mark: <Label>{String(work.plan.guests.length)}</Label> },
     { id: 'hands', words: 'Hands', label: 'Hands and chairs' },
+    { id: 'before', words: 'Before', label: 'Before the day' },
     { id: 'day', words: 'Day', label: 'The day' },
     { id: 'visits', words: 'Visits' },
   ] as const;
@@ -42,6 +44,7 @@ function PartyParts({ party }: { readonly party: PartyAnswer }) {
       <TabPanel label={tabs.find((tab) => tab.id === part)!.words}>
         {part === 'people' ? <PeoplePanel work={work} /> : null}
         {part === 'hands' ? <HandsPanel work={work} /> : null}
+        {part === 'before' ? <BeforePanel work={work} /> : null}
         {part === 'day' ? <DayPanel work={work} /> : null}
         {part === 'visits' ? <VisitsPart party={party} /> : null}
       </TabPanel>

@@ -93,6 +93,7 @@ test('a party without a plan begins with those who have a visit', () => {
           state: 'booked',
           reason: '',
           occasion: null,
+          partyOccasion: null,
           bookedOn: '2031-01-01',
           runUp: [],
         },

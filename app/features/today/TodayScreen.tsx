@@ -69,11 +69,13 @@ function TodayView({ today }: { readonly today: TodayAnswer }) {
               key={item.words}
               title={`${DUE_MARKS[item.kind]}  ${item.words}`}
               href={
-                item.clientId === null
-                  ? '/kit'
-                  : item.kind === 're-read'
-                    ? `/clients/${item.clientId}/read`
-                    : `/clients/${item.clientId}`
+                item.partyId !== undefined
+                  ? `/parties/${item.partyId}`
+                  : item.clientId === null
+                    ? '/kit'
+                    : item.kind === 're-read'
+                      ? `/clients/${item.clientId}/read`
+                      : `/clients/${item.clientId}`
               }
             />
           ))}

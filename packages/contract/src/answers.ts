@@ -134,6 +134,8 @@ export type VisitAnswer = {
   readonly reason: string;
   /** What it asks, once somebody said. */
   readonly occasion: Occasion | null;
+  /** What the party it belongs to asks of everybody, once somebody said. */
+  readonly partyOccasion: Occasion | null;
   /** The day it was booked, where the studio is. */
   readonly bookedOn: string;
   /** Tasks of the run-up that are done. */
@@ -145,6 +147,8 @@ export type DueItem = {
   readonly kind: 'patch test' | 're-read' | 'run-up' | 'expiring' | 'expired';
   readonly words: string;
   readonly clientId: string | null;
+  /** Of a party, where it is about one. */
+  readonly partyId?: string;
 };
 
 export type TodayAnswer = {

@@ -2,11 +2,13 @@ import rateLimit from 'express-rate-limit';
 import {
   addDays,
   clientRunUp,
+  partyRunUp,
   RUN_UP_WORDS,
   runUpState,
   runUpTasks,
   studioCalendar,
   type CalendarTask,
+  type PartyPlan,
 } from '@toile/core';
 import { isUuid, type FeedAnswer, type VisitAnswer } from '@toile/contract';
 import { inStudio, type Tx } from '../db/connection';
@@ -88,13 +90,32 @@ async function calendarOf({ db, clock }: Services, token: string): Promise<strin
       to: addDays(today, AROUND.after),
       standing: true,
     });
+    const parties = await tx
+      .selectFrom('parties')
+      .select(['id', 'name', 'date', 'plan'])
+      .where('date', '>=', addDays(today, -AROUND.before))
+      .where('date', '<=', addDays(today, AROUND.after))
+      .execute();
     return studioCalendar(
       visits,
-      visits.flatMap((visit) => tasksOf(visit, today)),
+      [
+        ...visits.flatMap((visit) => tasksOf(visit, today)),
+        ...parties.flatMap((party) => tasksOfParty(party, today)),
+      ],
       settings.zone ?? null,
       now,
     );
   });
+}
+
+/** What is still to be done for a party, a day each. */
+function tasksOfParty(
+  { id, name, date, plan }: { id: string; name: string; date: string; plan: PartyPlan | null },
+  today: string,
+): CalendarTask[] {
+  return partyRunUp(date)
+    .filter((task) => runUpState(task, plan?.runUp?.includes(task.id) ?? false, today) !== 'done')
+    .map((task) => ({ uid: `${id}/${task.id}`, by: task.by, words: `${name}: ${RUN_UP_WORDS[task.id]}` }));
 }
 
 /** What is still to be done for a visit, a day each; a trial has none, nor what is only asked for. */

@@ -6,9 +6,11 @@ import { read, type Services } from '../http/register';
 import { studioDay } from '../studio/day';
 import { visitsWhere } from '../visits/queries';
 import { whatIsDue } from './due';
-import { RUN_UP_DAYS, runUpDue } from './runUpDue';
+import { partyRunUpDue, RUN_UP_DAYS, runUpDue } from './runUpDue';
 
 const DAYS_AHEAD = 21;
+/** More than anyone makes up within a run-up. */
+const MOST_PARTIES = 100;
 
 /** What is next and what is due. */
 export function registerToday(services: Services): void {
@@ -48,10 +50,23 @@ export function registerToday(services: Services): void {
       lastRead: r.last_read,
       patchTests: tests.filter((test) => test.clientId === r.id),
     }));
+    const parties = await tx
+      .selectFrom('parties')
+      .select(['id', 'name', 'date', 'plan'])
+      .where('date', '>=', addDays(date, -RUN_UP_DAYS.after))
+      .where('date', '<=', addDays(date, RUN_UP_DAYS.before))
+      .orderBy('date')
+      .orderBy('id')
+      .limit(MOST_PARTIES)
+      .execute();
     const answer: TodayAnswer = {
       date,
       visits,
-      due: [...whatIsDue(date, visits, clients, await wholeKit(tx), now), ...runUpDue(around, date)],
+      due: [
+        ...whatIsDue(date, visits, clients, await wholeKit(tx), now),
+        ...runUpDue(around, date),
+        ...partyRunUpDue(parties, date),
+      ],
     };
     return { body: answer };
   });

@@ -1,4 +1,12 @@
-import { clientRunUp, RUN_UP_WORDS, runUpState, runUpTasks, type RunUpKind } from '@toile/core';
+import {
+  clientRunUp,
+  partyRunUp,
+  RUN_UP_WORDS,
+  runUpState,
+  runUpTasks,
+  type PartyPlan,
+  type RunUpKind,
+} from '@toile/core';
 import type { DueItem, VisitAnswer } from '@toile/contract';
 
 /** How far ahead of a visit its run-up begins, and how long after it it ends, days. */
@@ -21,6 +29,30 @@ export function runUpDue(visits: readonly VisitAnswer[], today: string): DueItem
     ];
     if (words.length === 0) return [];
     return [{ kind: 'run-up', words: `${visit.clientName}: ${words.join('; ')}`, clientId: visit.clientId }];
+  });
+}
+
+type Party = {
+  readonly id: string;
+  readonly name: string;
+  readonly date: string;
+  readonly plan: PartyPlan | null;
+};
+
+/** What of the run-up to each party is to be done by now, in one line a party, the late first. */
+export function partyRunUpDue(parties: readonly Party[], today: string): DueItem[] {
+  return parties.flatMap(({ id, name, date, plan }): DueItem[] => {
+    const tasks = partyRunUp(date).map((task) => ({
+      id: task.id,
+      state: runUpState(task, plan?.runUp?.includes(task.id) ?? false, today),
+    }));
+    const words = [
+      ...tasks.filter(({ state }) => state === 'late').map((task) => `late: ${lower(RUN_UP_WORDS[task.id])}`),
+      ...tasks.filter(({ state }) => state === 'now').map((task) => lower(RUN_UP_WORDS[task.id])),
+    ];
+    return words.length === 0
+      ? []
+      : [{ kind: 'run-up', words: `${name}: ${words.join('; ')}`, clientId: null, partyId: id }];
   });
 }
 

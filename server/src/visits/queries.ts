@@ -1,3 +1,5 @@
+import { sql } from 'kysely';
+import type { Occasion } from '@toile/core';
 import type { VisitAnswer } from '@toile/contract';
 import type { Tx } from '../db/connection';
 
@@ -19,8 +21,9 @@ export async function visitsWhere(tx: Tx, filter: VisitFilter): Promise<VisitAns
   let query = tx
     .selectFrom('visits as v')
     .innerJoin('clients as c', 'c.id', 'v.client_id')
+    .leftJoin('parties as p', 'p.id', 'v.party_id')
     .selectAll('v')
-    .select('c.name as client_name');
+    .select(['c.name as client_name', sql<Occasion | null>`p.plan -> 'occasion'`.as('party_occasion')]);
   if (filter.id) query = query.where('v.id', '=', filter.id);
   if (filter.clientId) query = query.where('v.client_id', '=', filter.clientId);
   if (filter.partyId) query = query.where('v.party_id', '=', filter.partyId);
@@ -48,6 +51,7 @@ export async function visitsWhere(tx: Tx, filter: VisitFilter): Promise<VisitAns
     state: v.state,
     reason: v.reason,
     occasion: v.occasion,
+    partyOccasion: v.party_occasion,
     bookedOn: v.booked_on,
     runUp: v.run_up,
   }));

@@ -34,6 +34,9 @@ export {
   type RunUpKind,
   type RunUpTask,
   type RunUpState,
+  PARTY_RUN_UP,
+  partyRunUp,
+  RUN_UP_KINDS,
 } from './runUp';
 export {
   dayOfPlan,

@@ -1,7 +1,9 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { isZone } from '../calendar';
+import { OccasionSchema } from '../look';
 import { oneOf } from '../schema';
 import type { PartyDay, Person, Way, Weights } from './instance';
+import { RUN_UP_KINDS } from './runUp';
 
 const closed = { additionalProperties: false } as const;
 const id = Type.String({ minLength: 1, maxLength: 60 });
@@ -90,6 +92,10 @@ export const PartyPlanSchema = Type.Object(
       { maxItems: 400 },
     ),
     /** Ways out that were accepted, as 'guest/way'. */ relaxed: Type.Array(Type.String(), { maxItems: 400 }),
+    /** What the day asks of every face, once somebody said; each visit may say otherwise. */
+    occasion: Type.Optional(orNull(OccasionSchema)),
+    /** What of its run-up is done. */
+    runUp: Type.Optional(Type.Array(oneOf(RUN_UP_KINDS), { maxItems: 20 })),
     timetable: orNull(
       Type.Object(
         {

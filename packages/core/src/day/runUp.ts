@@ -9,20 +9,22 @@ export type RunUpTask = {
   readonly missed: boolean;
 };
 
-export type RunUpKind =
-  | 'trial'
-  | 'lastNew'
-  | 'reread'
-  | 'buy'
-  | 'agree'
-  | 'brows'
-  | 'patchTest'
-  | 'pack'
-  | 'callSheet'
-  | 'noTan'
-  | 'onTheDay'
-  | 'wearNotes'
-  | 'rebook';
+export const RUN_UP_KINDS = [
+  'trial',
+  'lastNew',
+  'reread',
+  'buy',
+  'agree',
+  'brows',
+  'patchTest',
+  'pack',
+  'callSheet',
+  'noTan',
+  'onTheDay',
+  'wearNotes',
+  'rebook',
+] as const;
+export type RunUpKind = (typeof RUN_UP_KINDS)[number];
 
 /** What each is, for whoever does it; in the words of the trade. */
 export const RUN_UP_WORDS: Readonly<Record<RunUpKind, string>> = {
@@ -54,6 +56,18 @@ export const CLIENT_RUN_UP: readonly RunUpKind[] = [
   'wearNotes',
   'rebook',
 ];
+
+/** Those that concern a party and the kit. */
+export const PARTY_RUN_UP: readonly RunUpKind[] = ['buy', 'pack', 'callSheet', 'wearNotes'];
+/** What is short is bought so many working days before a party: a delivery takes some of them. */
+const BUY_WORKING_DAYS = 5;
+
+/** What is to be done for a party as dated tasks, earliest first. */
+export function partyRunUp(date: string): RunUpTask[] {
+  return runUpTasks(date, { buyBy: workingDaysBefore(date, BUY_WORKING_DAYS) }).filter(({ id }) =>
+    PARTY_RUN_UP.includes(id),
+  );
+}
 
 /** Before a portrait or a gala nobody needs a trial or their brows shaped. */
 const SHORT_RUN_UP: readonly RunUpKind[] = ['reread', 'patchTest', 'onTheDay', 'wearNotes', 'rebook'];

@@ -1,0 +1,10 @@
+import type { RunUpState } from '@toile/core';
+
+/** Where a task of a run-up stands, behind its name. */
+export const RUN_UP_STATE_WORDS: Readonly<Record<RunUpState, string>> = {
+  done: 'done',
+  late: '▲ late',
+  now: 'now',
+  'to come': '',
+  missed: 'too late when it was booked',
+};

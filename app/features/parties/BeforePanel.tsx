@@ -1,0 +1,50 @@
+import { partyRunUp, RUN_UP_WORDS, runUpState, usualOccasion, type RunUpKind } from '@toile/core';
+import { Body, Column, Label, Subheading, Switch } from '../../ui';
+import { OccasionCard } from '../occasion/OccasionCard';
+import { RUN_UP_STATE_WORDS } from '../clients/runUpWords';
+import { dayInWords, todayText } from '../words/dates';
+import type { PartyWork } from './usePartyPlan';
+
+/** What a party's day asks of every face, and what is to be done before it. */
+export function BeforePanel({ work }: { readonly work: PartyWork }) {
+  const { party, plan, keep, busy, failure } = work;
+  const today = todayText();
+  const kind = party.visits[0]?.kind ?? 'party';
+  const place = party.place === '' ? {} : { place: party.place };
+  const occasion = plan.occasion ?? { ...usualOccasion(kind, party.date), ...place };
+  const done = plan.runUp ?? [];
+  const tick = (task: RunUpKind, on: boolean): Promise<boolean> =>
+    keep({ ...plan, runUp: on ? [...done, task] : done.filter((one) => one !== task) });
+  return (
+    <Column gap="$4">
+      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+      <Column gap="$2" role="group" aria-label="What the day asks">
+        <Subheading>What the day asks</Subheading>
+        <Label>Looks for everybody of this party are fitted for this, where a visit says nothing else.</Label>
+        <OccasionCard
+          value={{ ...occasion, date: party.date }}
+          onChange={(next) => void keep({ ...plan, occasion: next })}
+        />
+      </Column>
+      <Column gap="$1" role="group" aria-label="Run-up">
+        <Subheading>{`Run-up to ${dayInWords(party.date)}`}</Subheading>
+        {partyRunUp(party.date).map((task) => {
+          const on = done.includes(task.id);
+          return (
+            <Switch
+              key={task.id}
+              label={[
+                `By ${dayInWords(task.by)}: ${RUN_UP_WORDS[task.id]}`,
+                RUN_UP_STATE_WORDS[runUpState(task, on, today)],
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+              on={on}
+              onToggle={() => (busy ? undefined : void tick(task.id, !on))}
+            />
+          );
+        })}
+      </Column>
+    </Column>
+  );
+}
