@@ -19,6 +19,7 @@ export { KitScreen } from './kit/KitScreen';
 export { NewProductScreen } from './kit/NewProductScreen';
 export { ProductScreen } from './kit/ProductScreen';
 export { ShadeMapScreen } from './kit/ShadeMapScreen';
+export { LettersScreen } from './letters/LettersScreen';
 export { LightScreen } from './light/LightScreen';
 export { EditLookScreen } from './looks/EditLookScreen';
 export { FitSeveralScreen } from './looks/FitSeveralScreen';

@@ -76,6 +76,7 @@ const PAGES: readonly [name: string, path: (ids: Ids) => string][] = [
   ['party', ({ party }) => `/parties/${party}`],
   ['settings', () => '/settings'],
   ['team', () => '/team'],
+  ['letters', () => '/letters'],
   ['a link that has ended', () => '/join'],
   ['a link to answer by that has ended', () => '/intake'],
   ['rules', () => '/rules'],

@@ -40,6 +40,10 @@ test('the client answers on a phone of their own; what was said is taken over in
   const link = await dialog().getByLabel('The link, shown this once').inputValue();
   expect(link).toMatch(/\/intake#[0-9a-f-]{36}\.[A-Za-z0-9_-]{32}$/);
   await page.keyboard.press('Escape');
+  await page.goto(new URL('/letters', page.url()).toString());
+  await page.getByText('To Perpetua Lisle', { exact: false }).waitFor();
+  expect(await page.getByText(link, { exact: false }).count()).toBe(1);
+  await page.goBack();
 
   const theirs = await browser.newContext({ viewport: PHONE, hasTouch: true, serviceWorkers: 'block' });
   const phone = await theirs.newPage();

@@ -57,11 +57,17 @@ test('an empty installation to a first saved chart, on a phone, without the demo
   // The first product of the kit, and a look that came along, fitted and saved; what the kit has nothing for is said.
   await page.getByRole('link', { name: 'Kit', exact: true }).click();
   await page
-    .getByRole('link', { name: /New product|Add a product/ })
-    .or(page.getByRole('button', { name: /New product|Add a product/ }))
-    .first()
+    .getByRole('group', { name: 'Kinds to fill in' })
+    .getByRole('link', { name: 'base', exact: true })
     .click();
-  await page.getByLabel('Maker', { exact: true }).waitFor();
+  await page.getByLabel('Maker', { exact: true }).fill('Own Bench');
+  await page.getByLabel('Line', { exact: true }).fill('Veil');
+  await page.getByLabel('Shade', { exact: true }).fill('Four');
+  await page.getByRole('button', { name: 'Add to the kit' }).click();
+  await page
+    .getByRole('heading', { name: /Veil|Own Bench/ })
+    .first()
+    .waitFor();
   await page.getByRole('link', { name: 'Clients', exact: true }).click();
   await page.getByRole('link', { name: /^Perpetua Lisle/ }).click();
   await page.getByRole('button', { name: 'Fit a look' }).click();

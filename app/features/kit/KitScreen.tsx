@@ -22,6 +22,7 @@ import {
   VirtualList,
 } from '../../ui';
 import { todayText } from '../words/dates';
+import { KindsToFill } from './KindsToFill';
 import { KitFilters } from './KitFilters';
 import { KitTable } from './KitTable';
 import { kitRows, NO_FILTER, wishesIn, type KitFilter, type KitRow } from './kitView';
@@ -104,6 +105,7 @@ function KitView({ kit, mayEdit, open }: KitViewProps) {
         hint={`${rows.length} of ${kit.products.length} products`}
       />
       <Ways filter={filter} onFilter={setFilter} mayEdit={mayEdit} />
+      {mayEdit ? <KindsToFill kit={kit} /> : null}
       {rows.length === 0 ? (
         <Empty title="Nothing by that name" words="Try fewer letters, or clear the filter." />
       ) : null}
@@ -275,6 +277,7 @@ function NoKit({ mayEdit }: { readonly mayEdit: boolean }) {
           Bring in a file
         </Button>
       ) : null}
+      {mayEdit ? <KindsToFill kit={{ products: [] }} /> : null}
     </Empty>
   );
 }

@@ -1,4 +1,5 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
+import { PRODUCT_KINDS, type ProductKind } from '@toile/core';
 import { useKit } from '../../data/hooks';
 import { useDraft } from '../../data/useDraft';
 import { Body, Button, Column, DraftNote, Ready, Screen } from '../../ui';
@@ -9,20 +10,37 @@ import { useSaveProduct } from './useSaveProduct';
 /** A new product, empty or like another. */
 export function NewProductScreen() {
   const kit = useKit();
-  const { like } = useLocalSearchParams<{ like?: string }>();
-  if (!like) return <NewProduct start={emptyForm()} like={null} />;
+  const { like, kind } = useLocalSearchParams<{ like?: string; kind?: string }>();
+  const asked = PRODUCT_KINDS.find((one) => one === kind);
+  if (!like)
+    return <NewProduct key={asked} start={emptyForm(null, asked)} like={null} kind={asked ?? null} />;
   return (
     <Ready remote={kit}>
       {(data) => (
-        <NewProduct start={emptyForm(data.products.find((p) => p.id === like) ?? null)} like={like} />
+        <NewProduct
+          start={emptyForm(data.products.find((p) => p.id === like) ?? null)}
+          like={like}
+          kind={null}
+        />
       )}
     </Ready>
   );
 }
 
-function NewProduct({ start, like }: { readonly start: ProductForm; readonly like: string | null }) {
+function NewProduct({
+  start,
+  like,
+  kind,
+}: {
+  readonly start: ProductForm;
+  readonly like: string | null;
+  readonly kind: ProductKind | null;
+}) {
   const router = useRouter();
-  const draft = useDraft(like === null ? 'new product' : `new product like ${like}`, () => start);
+  const draft = useDraft(
+    like === null ? ['new product', kind].filter(Boolean).join(', ') : `new product like ${like}`,
+    () => start,
+  );
   const form = draft.value;
   const saving = useSaveProduct();
   const save = async (): Promise<void> => {

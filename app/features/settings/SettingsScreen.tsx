@@ -44,6 +44,13 @@ export function SettingsScreen() {
             <ChangePassword />
             <Devices />
             <CalendarFeed />
+            {may(who.role, 'edit') ? (
+              <Column alignItems="flex-start">
+                <Subheading>Letters</Subheading>
+                <Body color="$inkSoft">Links that were made here, as the mails that would be sent.</Body>
+                <Button href="/letters">See the letters</Button>
+              </Column>
+            ) : null}
             {may(who.role, 'manage') ? (
               <Column alignItems="flex-start">
                 <Subheading>The team</Subheading>

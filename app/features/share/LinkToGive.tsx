@@ -1,5 +1,7 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { writeMail, type Mail } from '@toile/core';
+import { newId } from '@toile/contract';
+import { keepLetter } from '../../data/letters';
 import { Body, Button, Column, Field, Label, Line } from '../../ui';
 import { saveFile } from '../files/saveFile';
 
@@ -13,6 +15,8 @@ export type LinkGiven = {
 
 /** A link that was just made, shown this once: to copy, or as the mail that would be sent. */
 export function LinkToGive({ link, days, mail }: LinkGiven) {
+  // Among the letters that would be sent, as soon as it is shown.
+  useEffect(() => keepLetter({ id: newId(), at: new Date().toISOString(), mail }), [mail]);
   const [told, setTold] = useState<'copied' | 'not copied' | 'saved' | null>(null);
   const copy = (): void => {
     navigator.clipboard?.writeText(link).then(

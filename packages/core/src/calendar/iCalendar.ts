@@ -50,7 +50,7 @@ function escaped(text: string): string {
     text
       .replace(/[\\;,]/g, (mark) => `\\${mark}`)
       .replace(/\r?\n|\r/g, '\\n')
-      // eslint-disable-next-line no-control-regex
+       
       .replace(/[\u0000-\u0008\u000b-\u001f\u007f]/g, '')
   );
 }
