@@ -16,8 +16,26 @@ declare const BUILT_FILES: PrecacheEntry[];
 const READ = 'toile-read';
 /** After this long without an answer what was read before is shown, seconds. */
 const PATIENCE_SECONDS = 4;
-/** Files made for each asking, what is told as it happens, and whether there is a studio yet are never kept. */
-const NEVER_KEPT = /\/(export|print|labels|live|setup|team|audit|devices)(\?|$)/;
+/**
+ * Files made for each asking, a whole studio or client among them, what is told as it happens, what waits for a hand, and
+ * whether there is a studio yet are never kept.
+ */
+const NEVER_KEPT =
+  /\/(export|backup|data|print|labels|live|setup|team|audit|devices|erasures|intakes|calendar)(\?|$)/;
+
+/** One client by the id: gone only when erased, and then lists and days that were read before name them too. */
+const ONE_CLIENT = /^\/api\/clients\/[0-9a-f-]{36}$/;
+
+/** What the studio no longer has is not shown from before either, when there is no network later. */
+const forgetsWhatIsGone = {
+  fetchDidSucceed: async ({ request, response }: { request: Request; response: Response }) => {
+    if (response.status === 404 || response.status === 410) {
+      if (ONE_CLIENT.test(new URL(request.url).pathname)) await caches.delete(READ);
+      else await (await caches.open(READ)).delete(request);
+    }
+    return response;
+  },
+};
 
 // A new version takes over at once: nothing that waits to be sent is kept here, it is in the page's own
 // storage.
@@ -31,5 +49,9 @@ registerRoute(
 registerRoute(
   ({ url, request }) =>
     request.method === 'GET' && url.pathname.startsWith('/api/') && !NEVER_KEPT.test(url.pathname),
-  new NetworkFirst({ cacheName: READ, networkTimeoutSeconds: PATIENCE_SECONDS }),
+  new NetworkFirst({
+    cacheName: READ,
+    networkTimeoutSeconds: PATIENCE_SECONDS,
+    plugins: [forgetsWhatIsGone],
+  }),
 );

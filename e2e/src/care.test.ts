@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
 import { readZip, zipText } from '@toile/core';
 import type { Browser, Page } from 'playwright-core';
-import { openAs, openBrowser, openClient, openPart, PHONE } from './browser';
+import { eventually, openAs, openBrowser, openClient, openPart, PHONE } from './browser';
 
 let browser: Browser;
 let page: Page;
@@ -192,6 +192,33 @@ test('everything of one client is a file, and erased the client is nowhere', asy
     return JSON.stringify([stores, kept]);
   });
   expect(left).not.toContain('Perpetua Lisle');
+});
+
+test('another phone that had read of somebody erased shows it no more once it has asked again', async () => {
+  const other = await openAs(browser, 'artist', PHONE, 'light', { serviceWorkers: 'allow' });
+  await other.page.evaluate(async () => void (await navigator.serviceWorker.ready));
+  await other.page.reload();
+  await openClient(other.page, 'Caspian Orrell');
+  const address = other.page.url();
+  const kept = () =>
+    other.page.evaluate(async () => {
+      const answers = await (await caches.open('toile-read')).matchAll();
+      return (await Promise.all(answers.map((one) => one.text()))).join();
+    });
+  await eventually(async () => (await kept()).includes('Caspian Orrell'));
+  const status = await page.evaluate(async (id) => {
+    const answer = await fetch(`/api/clients/${id}/erasures`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', 'idempotency-key': crypto.randomUUID() },
+      body: JSON.stringify({ name: 'Caspian Orrell', charts: 'gone too' }),
+    });
+    return answer.status;
+  }, new URL(address).pathname.split('/')[2]!);
+  expect(status).toBe(200);
+  await other.page.goto(address);
+  await other.page.getByText('There is nothing here by that id.').first().waitFor();
+  expect(await kept()).not.toContain('Caspian Orrell');
+  await other.context.close();
 });
 
 test('nothing was complained of on the way', () => expect(complaints).toEqual([]));

@@ -30,7 +30,7 @@ function PartyParts({ party }: { readonly party: PartyAnswer }) {
   const tabs = [
     { id: 'people', words: 'People', mark: <Label>{String(work.plan.guests.length)}</Label> },
     { id: 'hands', words: 'Hands', label: 'Hands and chairs' },
-    { id: 'before', words: 'Before', label: 'Before the day' },
+    { id: 'before', words: 'Before' },
     { id: 'day', words: 'Day', label: 'The day' },
     { id: 'visits', words: 'Visits' },
   ] as const;
