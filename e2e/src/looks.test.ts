@@ -88,6 +88,31 @@ test('it is shown on three skins, and its next version takes a step in by keys',
   ]);
 });
 
+test('somebody else saved meanwhile: both are told of, and one’s own goes on top', async () => {
+  await page.getByRole('link', { name: 'Edit', exact: true }).click();
+  await page.getByRole('button', { name: /^Step 4, Mist/ }).waitFor();
+  await page.evaluate(
+    async (path) => {
+      const { look } = (await (await fetch(path)).json()) as { look: Look };
+      const next = { ...look, version: 3, parent: 2, reason: 'A calmer cheek', description: 'Theirs' };
+      await fetch('/api/looks', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json', 'idempotency-key': crypto.randomUUID() },
+        body: JSON.stringify({ look: next }),
+      });
+    },
+    `/api${new URL(page.url()).pathname.replace(/\/edit$/, '')}`,
+  );
+  await page.getByRole('tab', { name: 'About it' }).click();
+  await page.getByLabel('What it is for').fill('Mine');
+  await button('Save version 3').click();
+  await page.getByText('Version 3 is by Teodor Marsh.').waitFor();
+  await button('Save mine as version 4').click();
+  await page.waitForURL(/\/looks\/[0-9a-f-]{36}$/);
+  await eventually(async () => (await kept()).version === 4);
+  expect(await kept()).toMatchObject({ parent: 3, description: 'Mine' });
+});
+
 test('fitted, it is bound to the kit; retired, it is no longer proposed; brought back, it is', async () => {
   const retire = async (words: string): Promise<void> => {
     await button('More of this look').click();
@@ -168,7 +193,7 @@ test('the library goes out as a zip, comes in again, and a spoilt file takes not
   const good = writeZip(new Map([['looks/a.json', writeLook({ ...own, name: 'Evening Tide' })]]));
   await chooseFile(page, 'Choose a file', 'library.zip', Buffer.from(good));
   await page.getByText('1 brought in').waitFor();
-  await page.getByRole('link', { name: /^Evening Tide, version 3/ }).click();
+  await page.getByRole('link', { name: /^Evening Tide, version 5/ }).click();
   await page.getByRole('heading', { name: 'Evening Tide', level: 1 }).waitFor();
 });
 

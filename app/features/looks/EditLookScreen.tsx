@@ -1,27 +1,34 @@
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import type { Look } from '@toile/core';
 import { useLook } from '../../data/hooks';
 import { Ready, Screen } from '../../ui';
 import { LookWorkshop } from './LookWorkshop';
 
 /** The next version of a look: its steps and places, its name, words, tags and prohibitions. */
 export function EditLookScreen({ id }: { readonly id: string }) {
-  const { data, ...answer } = useLook(id);
+  const answer = useLook(id);
   const router = useRouter();
-  const back = (): void => router.navigate(`/looks/${id}`);
-  if (!data)
-    return (
-      <Screen title="Edit the look" onBack={back}>
-        <Ready remote={{ data, ...answer }}>{() => null}</Ready>
-      </Screen>
-    );
-  const { look } = data;
+  if (answer.data) return <Edit look={answer.data.look} />;
+  return (
+    <Screen title="Edit the look" onBack={() => router.navigate(`/looks/${id}`)}>
+      <Ready remote={answer}>{() => null}</Ready>
+    </Screen>
+  );
+}
+
+/** Worked on from the version it was opened at, whatever is saved meanwhile, until somebody takes what is there now. */
+function Edit({ look }: { readonly look: Look }) {
+  const router = useRouter();
+  const [base, setBase] = useState(look);
   return (
     <LookWorkshop
-      key={look.version}
-      start={() => look}
-      draftName={`look ${look.id} ${look.version}`}
+      key={base.version}
+      start={() => base}
+      draftName={`look ${base.id} ${base.version}`}
       isNew={false}
-      onBack={back}
+      onTheirs={setBase}
+      onBack={() => router.navigate(`/looks/${look.id}`)}
     />
   );
 }

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import {
   documentHash,
   lookFromPattern,
@@ -9,11 +9,11 @@ import {
   type Chart,
   type Look,
 } from '@toile/core';
-import { call } from '../../data/call';
+import { call, currentOf } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
 import { useDraft } from '../../data/useDraft';
 import { useSaving } from '../../data/useSaving';
-import { Body, Button, Column, DraftNote, Field, Screen, useRoomy } from '../../ui';
+import { Body, Button, Column, DraftNote, Field, Label, Line, Screen, useRoomy } from '../../ui';
 import { ChartEditor } from '../chart/ChartEditor';
 import { errorsOf, forbidsOfForm, formOf, tagsOf, type LookForm } from './lookForm';
 import { LookFormFields } from './LookFormFields';
@@ -31,11 +31,13 @@ type LookWorkshopProps = {
   /** Under which name its changes wait on the device. */
   readonly draftName: string;
   readonly isNew: boolean;
+  /** Goes on from what somebody else saved meanwhile. */
+  readonly onTheirs?: (look: Look) => void;
   readonly onBack: () => void;
 };
 
 /** A look on the pattern face, all of it open: steps, places, what each asks of a kit, and what is said of the whole. */
-export function LookWorkshop({ start, draftName, isNew, onBack }: LookWorkshopProps) {
+export function LookWorkshop({ start, draftName, isNew, onTheirs, onBack }: LookWorkshopProps) {
   const router = useRouter();
   const refresh = useRefresh();
   const roomy = useRoomy();
@@ -50,11 +52,15 @@ export function LookWorkshop({ start, draftName, isNew, onBack }: LookWorkshopPr
   const errors = errorsOf(form);
   const chart = useMemo(() => ({ ...work.chart, forbids: forbidsOfForm(form) }), [work.chart, form]);
 
-  const save = async (): Promise<void> => {
+  const [theirs, setTheirs] = useState<Look | null>(null);
+
+  /** Saves it as the version after the one it began from, or knowingly after what somebody else saved meanwhile. */
+  const save = async (after: Look = look): Promise<void> => {
     await keep(async () => {
+      setTheirs(null);
       const next: Look = {
         ...lookFromPattern(chart, look),
-        ...(isNew ? {} : { version: look.version + 1, parent: look.version }),
+        ...(isNew ? {} : { version: after.version + 1, parent: after.version }),
         reason: reason.trim(),
         name: form.name.trim(),
         description: form.description.trim(),
@@ -64,6 +70,9 @@ export function LookWorkshop({ start, draftName, isNew, onBack }: LookWorkshopPr
       const kept = await call('createLook', {
         body: { look: next },
         idempotencyKey: documentHash(next),
+      }).catch((error: unknown) => {
+        setTheirs(currentOf('createLook', error));
+        throw error;
       });
       draft.drop();
       await refresh({ name: 'look', params: { id: look.id }, answer: kept });
@@ -80,6 +89,15 @@ export function LookWorkshop({ start, draftName, isNew, onBack }: LookWorkshopPr
       foot={
         <Column gap="$2">
           {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+          {theirs ? (
+            <Line>
+              <Label flex={1}>{`Version ${theirs.version} is by ${theirs.author}.`}</Label>
+              <Button onPress={() => (draft.drop(), onTheirs?.(theirs), void refresh())}>Take theirs</Button>
+              <Button
+                onPress={() => void save(theirs)}
+              >{`Save mine as version ${theirs.version + 1}`}</Button>
+            </Line>
+          ) : null}
           {errors.name ? <Body role="alert" color="$weld">{`▲ ${errors.name}, under About it`}</Body> : null}
           <Button
             kind="main"
