@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Browser, Page } from 'playwright-core';
-import { eventually, openAs, openBrowser, PHONE, WIDE } from './browser';
+import { PHONE, WIDE, eventually, openAs, openBrowser, openClient } from './browser';
 
 let browser: Browser;
 beforeAll(async () => {
@@ -130,6 +130,30 @@ test('on the wide board a visit is dragged, moved by keys, held, and the rest pl
   await page.reload();
   await openPart(page, 'The day');
   await board.getByRole('button', { name: /Ignace Dovrel.*held/ }).waitFor();
+  expect(complaints).toEqual([]);
+  await context.close();
+});
+
+test('what was said of a party is where a look for one of it begins; its run-up is ticked', async () => {
+  const { context, page, complaints } = await openAs(browser, 'artist', PHONE);
+  await page.getByRole('link', { name: 'Parties', exact: true }).click();
+  await page.getByRole('link', { name: /^Pell Skerry wedding/ }).click();
+  await openPart(page, 'Before');
+  const asks = page.getByRole('group', { name: 'What the day asks' });
+  await asks.getByText('▲ Nobody was asked yet').waitFor();
+  await asks.getByRole('button', { name: 'That is so' }).click();
+  await asks.getByText('✓ Asked and noted.').waitFor();
+  const pack = page.getByRole('switch', { name: /: Pack/ });
+  await pack.click();
+  await page.getByRole('switch', { name: /: Pack · done/ }).waitFor();
+  await page.reload();
+  await openPart(page, 'Before');
+  expect(await page.getByRole('switch', { name: /: Pack · done/ }).getAttribute('aria-checked')).toBe('true');
+  await asks.getByText('✓ Asked and noted.').waitFor();
+  // Ottoline’s next visit belongs to it, and says nothing of its own.
+  await openClient(page, 'Ottoline Grieve');
+  await page.getByRole('button', { name: 'Fit a look' }).click();
+  await page.getByText('✓ Asked and noted.').waitFor();
   expect(complaints).toEqual([]);
   await context.close();
 });

@@ -8,25 +8,29 @@ import { occasionErrors } from './occasionView';
 type OccasionCardProps = {
   readonly value: Occasion;
   readonly onChange: (occasion: Occasion) => void;
+  /** Its day is set elsewhere. */
+  readonly dayIsSet?: boolean;
 };
 
 /**
  * The day a look is fitted for, in two lines: what is only usual says so, and is taken by one touch or
  * changed.
  */
-export function OccasionCard({ value, onChange }: OccasionCardProps) {
+export function OccasionCard({ value, onChange, dayIsSet = false }: OccasionCardProps) {
   const [open, setOpen] = useState(false);
   const asked = isAsked(value);
   const dateError = occasionErrors(value).date;
   return (
     <Column gap="$2" backgroundColor="$surface" padding="$3" borderWidth={1} borderColor="$line">
-      <Field
-        label="Date"
-        keyboard="date"
-        value={value.date}
-        onChange={(date) => onChange({ ...value, date })}
-        error={dateError}
-      />
+      {dayIsSet ? null : (
+        <Field
+          label="Date"
+          keyboard="date"
+          value={value.date}
+          onChange={(date) => onChange({ ...value, date })}
+          error={dateError}
+        />
+      )}
       <Body fontWeight="700">{[capital(value.kind), value.place].filter(Boolean).join(', ')}</Body>
       <Body>{`${occasionInWords(value)}.`}</Body>
       <Label color={asked ? '$inkSoft' : '$weld'}>
@@ -42,7 +46,9 @@ export function OccasionCard({ value, onChange }: OccasionCardProps) {
           Change
         </Button>
       </Line>
-      {open ? <OccasionDialog start={value} onClose={() => setOpen(false)} onKeep={onChange} /> : null}
+      {open ? (
+        <OccasionDialog start={value} dayIsSet={dayIsSet} onClose={() => setOpen(false)} onKeep={onChange} />
+      ) : null}
     </Column>
   );
 }

@@ -7,12 +7,13 @@ import { occasionErrors } from './occasionView';
 type OccasionDialogProps = {
   readonly start: Occasion;
   readonly booked?: boolean;
+  readonly dayIsSet?: boolean;
   readonly onKeep: (occasion: Occasion) => void;
   readonly onClose: () => void;
 };
 
 /** The whole occasion, asked in one go; what comes out of it was asked. */
-export function OccasionDialog({ start, booked, onKeep, onClose }: OccasionDialogProps) {
+export function OccasionDialog({ start, booked, dayIsSet, onKeep, onClose }: OccasionDialogProps) {
   const [value, setValue] = useState(start);
   const [tried, setTried] = useState(false);
   const errors = occasionErrors(value);
@@ -24,7 +25,13 @@ export function OccasionDialog({ start, booked, onKeep, onClose }: OccasionDialo
   };
   return (
     <Dialog title="The occasion" onClose={onClose}>
-      <OccasionFields value={value} onChange={setValue} errors={tried ? errors : {}} booked={booked} />
+      <OccasionFields
+        value={value}
+        onChange={setValue}
+        errors={tried ? errors : {}}
+        booked={booked}
+        dayIsSet={dayIsSet}
+      />
       <Button kind="main" onPress={keep}>
         Take it
       </Button>

@@ -21,10 +21,18 @@ type OccasionFieldsProps = {
   readonly errors?: Readonly<Record<string, string>>;
   /** What it is and when are said elsewhere, as by a visit. */
   readonly booked?: boolean;
+  /** Only when is said elsewhere, as by a party. */
+  readonly dayIsSet?: boolean;
 };
 
 /** Everything the computing asks of a day: what it is, how long it must hold, light, weather, what is worn. */
-export function OccasionFields({ value, onChange, errors = {}, booked = false }: OccasionFieldsProps) {
+export function OccasionFields({
+  value,
+  onChange,
+  errors = {},
+  booked = false,
+  dayIsSet = false,
+}: OccasionFieldsProps) {
   const set = (change: Partial<Occasion>): void => onChange({ ...value, ...change });
   /** Hours follow the times; whoever then changes the hours by hand has the last word. */
   const setTimes = (change: Pick<Occasion, 'begins' | 'ends'>): void => {
@@ -42,13 +50,15 @@ export function OccasionFields({ value, onChange, errors = {}, booked = false }:
             chosen={[value.kind]}
             onChange={([kind]) => kind && onChange(ofAnotherKind(value, kind))}
           />
-          <Field
-            label="Date"
-            keyboard="date"
-            value={value.date}
-            onChange={(date) => set({ date })}
-            error={errors.date}
-          />
+          {dayIsSet ? null : (
+            <Field
+              label="Date"
+              keyboard="date"
+              value={value.date}
+              onChange={(date) => set({ date })}
+              error={errors.date}
+            />
+          )}
         </>
       )}
       <Line flexWrap="nowrap" alignItems="flex-start">

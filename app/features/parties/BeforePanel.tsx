@@ -22,6 +22,7 @@ export function BeforePanel({ work }: { readonly work: PartyWork }) {
         <Subheading>What the day asks</Subheading>
         <Label>Looks for everybody of this party are fitted for this, where a visit says nothing else.</Label>
         <OccasionCard
+          dayIsSet
           value={{ ...occasion, date: party.date }}
           onChange={(next) => void keep({ ...plan, occasion: next })}
         />
