@@ -56,6 +56,11 @@ export type AppOptions = {
 const BODY_LIMIT = '2mb';
 /** A kit of ten thousand rows, with room. */
 const FILE_LIMIT = '8mb';
+/** Where nobody is signed in yet. */
+const DOORS = ['/api/session', '/api/setup', '/api/invites'];
+const DOOR_LIMIT = '16kb';
+/** Every answer of a first talk at its longest, in any script. */
+const INTAKE_LIMIT = '64kb';
 const SESSION_DAYS = 30;
 
 /** The whole server as an Express app; it keeps no state of its own. */
@@ -106,6 +111,9 @@ export function buildApp(options: AppOptions): Express {
       throw new ProblemError('wrong-origin');
     next();
   });
+  // Whoever is not signed in has little to say: nobody fills the server's memory from outside.
+  app.use(DOORS, express.json({ limit: DOOR_LIMIT }));
+  app.use('/api/intake', express.json({ limit: INTAKE_LIMIT }));
   for (const files of ['/api/kit/import', '/api/looks/import'])
     app.use(files, express.json({ limit: FILE_LIMIT }));
   app.use('/api', express.json({ limit: BODY_LIMIT }));

@@ -262,3 +262,34 @@ test('a client of many years: the visit after the thousandth is booked and shown
   const shown: ClientAnswer = (await artist.get(`/api/clients/${clientId}`).expect(200)).body;
   expect(shown.visits.some((v) => v.id === visit.id)).toBe(true);
 });
+
+test.each([
+  ['/api/session', 17_000],
+  ['/api/setup', 17_000],
+  ['/api/invites/open', 17_000],
+  ['/api/invites/take', 17_000],
+  ['/api/intake/open', 66_000],
+  ['/api/intake/send', 66_000],
+])('nobody who is not signed in is listened to for long: %s', async (path, letters) => {
+  const answer = await server
+    .agent()
+    .post(path)
+    .send({ token: 'x'.repeat(letters) });
+  expect([answer.status, (answer.body as { code: string }).code]).toEqual([413, 'too-large']);
+});
+
+test('the longest answers of a first talk, in letters of four bytes, are still taken', async () => {
+  const words = '𝄞'.repeat(500);
+  const list = Array.from({ length: 40 }, () => '𝄞'.repeat(60));
+  const answers = {
+    usual: words,
+    disliked: words,
+    wished: words,
+    keepHealth: true,
+    conditions: words,
+    treatments: words,
+    sensitivities: list,
+  };
+  const answer = await server.agent().post('/api/intake/send').send({ token: 'none', answers });
+  expect((answer.body as { code: string }).code).toBe('link-ended');
+});
