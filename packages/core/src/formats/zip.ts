@@ -23,8 +23,12 @@ const SIGNATURES = ['PK\u0003\u0004', 'PK\u0005\u0006'];
 
 /** Files as one zip; the same files give the same bytes. Names are paths with forward slashes. */
 export function writeZip(files: ReadonlyMap<string, string | Uint8Array>): Uint8Array {
-  const entries = [...files].map(([name, body]) => [name, typeof body === 'string' ? strToU8(body) : body]);
-  return zipSync(Object.fromEntries(entries) as Record<string, Uint8Array>, { mtime: WRITTEN, level: 6 });
+  const entries = [...files].map(([name, body]): [string, Uint8Array] => [
+    name,
+    // Bytes of this very realm: others would be taken for a folder of numbers.
+    new Uint8Array(typeof body === 'string' ? strToU8(body) : body),
+  ]);
+  return zipSync(Object.fromEntries(entries), { mtime: WRITTEN, level: 6 });
 }
 
 /** Text of a file out of a zip, as UTF-8. */
