@@ -40,7 +40,7 @@ test('somebody is invited; what is missing is said beside its field, and the lin
   link = await page.getByLabel('The link, shown this once').inputValue();
   expect(link).toContain('/join#');
   const [file] = await Promise.all([page.waitForEvent('download'), button('Save as a mail').click()]);
-  expect(file.suggestedFilename()).toBe('invitation.eml');
+  expect(file.suggestedFilename()).toBe('link.eml');
   await button('Close').click();
   await page.getByText(/^Invitation by .*, until /).waitFor();
 });
