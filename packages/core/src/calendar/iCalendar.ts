@@ -46,13 +46,11 @@ function timeOf(time: CalendarTime): string {
 
 /** Text with what has a meaning of its own escaped; other control characters have none in a calendar. */
 function escaped(text: string): string {
-  return (
-    text
-      .replace(/[\\;,]/g, (mark) => `\\${mark}`)
-      .replace(/\r?\n|\r/g, '\\n')
-       
-      .replace(/[\u0000-\u0008\u000b-\u001f\u007f]/g, '')
-  );
+  return text
+    .replace(/[\\;,]/g, (mark) => `\\${mark}`)
+    .replace(/\r?\n|\r/g, '\\n')
+
+    .replace(/[\u0000-\u0008\u000b-\u001f\u007f]/g, '');
 }
 
 /** A line in pieces of at most 75 octets, the later ones behind a space; no letter is cut. */
