@@ -29,6 +29,8 @@ beforeAll(async () => {
 afterEach(() => void (now = new Date(`${TODAY}T08:00:00Z`)));
 afterAll(() => server.stop());
 
+/** Erased in the tests below. */
+const GONE: string[] = [];
 const WITH_CHARTS = [...new Set(demo.charts.map((chart) => chart.client.name))];
 const named = (name: string) => demo.clients.find((c) => c.name === name)!;
 const client = async (id: string): Promise<ClientAnswer> =>
@@ -365,6 +367,7 @@ describe('a client’s own data', () => {
         .execute(),
     );
     await post(owner, `/api/clients/${id}/erasures`, { name, charts }).expect(200);
+    GONE.push(name);
 
     const left = await everything();
     // What another client's own record says is theirs, and was told of before.
@@ -379,7 +382,10 @@ describe('a client’s own data', () => {
       for (const chart of own) await artist.get(`/api/charts/${chart.id}`).expect(404);
       return;
     }
-    const nobody = await client(id);
+    await artist.get(`/api/clients/${id}`).expect(404);
+    const first = (await artist.get(`/api/charts/${own[0]!.id}`).expect(200)).body as ChartAnswer;
+    const nobody = await client(first.chart.client.id);
+    expect(nobody.id).not.toBe(id);
     expect(nobody).toMatchObject({ name: SOMEBODY, sensitivities: [], readings: [], visits: [], notes: '' });
     for (const was of own) {
       const { chart } = (await artist.get(`/api/charts/${was.id}?version=${was.version}`).expect(200))
@@ -404,6 +410,35 @@ describe('a client’s own data', () => {
         .execute(),
     );
     expect(kept).toEqual(events);
+  });
+
+  test('versions that are being saved while somebody is erased are kept whole without the person, or refused', async () => {
+    const chart = demo.charts.find(
+      (c) => c.client.name !== 'Isaura Penhallow' && !GONE.includes(c.client.name),
+    )!;
+    const { id, name } = chart.client;
+    const newest = ((await artist.get(`/api/charts/${chart.id}`)).body as ChartAnswer).chart;
+    const [erased, ...saved] = await Promise.all([
+      post(owner, `/api/clients/${id}/erasures`, { name, charts: 'kept without the person' }),
+      ...Array.from({ length: 6 }, (_, i) =>
+        post(artist, `/api/charts/${chart.id}/versions`, {
+          parent: newest.version,
+          reason: `at once ${i}`,
+          chart: newest,
+        }),
+      ),
+    ]);
+    expect(erased.status).toBe(200);
+    const made = saved.filter(({ status }) => status === 201).length;
+    expect(saved.every(({ status }) => [201, 409, 422].includes(status))).toBe(true);
+    const { chart: left, versions } = (await artist.get(`/api/charts/${chart.id}`).expect(200))
+      .body as ChartAnswer;
+    expect(versions).toHaveLength(newest.version + made);
+    expect(left.client.name).toBe(SOMEBODY);
+    // Also by a phone that still has the chart open afterwards.
+    const late = { parent: left.version, reason: '', chart: { ...newest, reason: '' } };
+    await post(artist, `/api/charts/${chart.id}/versions`, late).expect(422);
+    expect(rowsWith(await everything(), name)).toEqual([]);
   });
 
   test('the erasing function reaches into no other studio', async () => {

@@ -50,7 +50,8 @@ export function QuestionField({ question, answers, onChange, error }: QuestionFi
           several
           options={question.options}
           chosen={Array.isArray(value) ? value : []}
-          onChange={(chosen) => set(chosen.length > 0 ? chosen : undefined)}
+          // Taken away again to the last it is an answer too: none of them, which clears what was noted.
+          onChange={set}
         />
       );
     case 'hours':

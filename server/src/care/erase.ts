@@ -11,12 +11,13 @@ import {
   type RecordedEvent,
 } from '@toile/core';
 import { sql } from 'kysely';
-import type { ErasureAnswer } from '@toile/contract';
+import { newId, type ErasureAnswer } from '@toile/contract';
 import { eventOfRow, eventRow } from '../charts/events';
 import { announce } from '../charts/live';
 import { insertVersion } from '../charts/queries';
 import { clientAnswer } from '../clients/routes';
 import type { Tx } from '../db/connection';
+import { oneAtATime } from '../db/locks';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 import { chartPdf } from '../print/chartPdf';
@@ -80,11 +81,15 @@ export function registerErase(services: Services): void {
       throw new ProblemError('bad-input', {
         fields: [{ path: 'name', message: `Write ${client.name}, as it stands above` }],
       });
-    const charts = body.charts === 'gone too' ? [] : await chartsOf(tx, params.id);
-    const events = body.charts === 'gone too' ? [] : await eventsOf(tx, params.id);
+    // Whoever is saving something of this client comes first or not at all: nothing falls in between.
+    await tx.selectFrom('clients').select('id').where('id', '=', params.id).forUpdate().execute();
     const ids = (await tx.selectFrom('charts').select('id').where('client_id', '=', params.id).execute()).map(
       ({ id }) => id,
     );
+    for (const id of ids) await oneAtATime(tx, id);
+    const keeps = body.charts === 'kept without the person';
+    const charts = keeps ? await chartsOf(tx, params.id) : [];
+    const events = keeps ? await eventsOf(tx, params.id) : [];
     await outOfParties(tx, params.id, client.name);
     await sql`select erase_client(${params.id})`.execute(tx);
     // An answer that is kept for a repeat may hold what was just erased.
@@ -98,11 +103,13 @@ export function registerErase(services: Services): void {
       )
       .execute();
     if (charts.length > 0) {
+      // Somebody of another id: a phone that still has the person open writes nothing of them back.
+      const nobody = newId();
       await tx
         .insertInto('clients')
         .values({
           studio_id: caller.studioId,
-          id: params.id,
+          id: nobody,
           name: SOMEBODY,
           contact: JSON.stringify({ phone: '', email: '' }),
           birth_year: null,
@@ -116,9 +123,9 @@ export function registerErase(services: Services): void {
         .execute();
       await tx
         .insertInto('charts')
-        .values(ids.map((id) => ({ studio_id: caller.studioId, id, client_id: params.id })))
+        .values(ids.map((id) => ({ studio_id: caller.studioId, id, client_id: nobody })))
         .execute();
-      for (const chart of charts) await insertVersion(tx, caller.studioId, withoutPerson(chart));
+      for (const chart of charts) await insertVersion(tx, caller.studioId, withoutPerson(chart, nobody));
       for (const { chartId, version, event } of events)
         await tx
           .insertInto('chair_events')

@@ -6,10 +6,10 @@ import type { RecordedEvent } from './event';
 export const SOMEBODY = 'Somebody';
 
 /**
- * A chart without the person it was made for: no name, face, features, sensitivities or tests, and none of the words
+ * A chart without the person it was made for, whose place `nobodyId` takes: no name, face, features, sensitivities or tests, and none of the words
  * that were written about them; what was used, where, how much and in which order stays, on a skin of that colour.
  */
-export function withoutPerson(chart: Chart): Chart {
+export function withoutPerson(chart: Chart, nobodyId: string): Chart {
   const nameless = withoutName(chart.client.name);
   const { hash: _hash, adaptations: _why, ...rest } = chart;
   const { place: _place, theme: _theme, ...occasion } = chart.occasion;
@@ -18,7 +18,7 @@ export function withoutPerson(chart: Chart): Chart {
     format: CHART_FORMAT,
     reason: '',
     client: {
-      id: chart.client.id,
+      id: nobodyId,
       name: SOMEBODY,
       landmarks: TEMPLATE,
       features: PLAIN_FEATURES,
