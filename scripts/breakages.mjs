@@ -1,6 +1,6 @@
 // npm run breakages [-- word]: puts small breakages into the code, one at a time, and says which the tests
 // notice. What must hold whatever happens (outbox, idempotency, ledger, sessions, row security) is tried here
-// by hand-made ones, where a mutation tool knows too little.
+// by hand-made ones, where a mutation tool knows too little. --check only looks whether each still has its place.
 import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { BREAKAGES } from './lib/breakageList.mjs';
@@ -8,27 +8,26 @@ import { root } from './lib/paths.mjs';
 import { ended, output, start } from './lib/run.mjs';
 import { ensureDebian, ensurePackages, POSTGRES } from './lib/setup.mjs';
 
+/** How often what a breakage takes out of a file stands there: once, or the list needs mending. */
+const placesOf = ({ file, from }) => readFileSync(path.join(root, file), 'utf8').split(from).length - 1;
+if (process.argv.includes('--check')) {
+  const lost = BREAKAGES.filter((b) => placesOf(b) !== 1);
+  for (const b of lost) console.error(`${b.file}: “${b.from}” stands there ${placesOf(b)} times, not once.`);
+  if (lost.length > 0) console.error('Mend scripts/lib/breakageList.mjs.');
+  process.exit(lost.length === 0 ? 0 : 1);
+}
+
 const wanted = process.argv.slice(2).find((arg) => !arg.startsWith('--')) ?? '';
 ensurePackages();
 ensureDebian(POSTGRES);
 const { transformSync } = await import('esbuild');
+if (BREAKAGES.some((b) => placesOf(b) !== 1)) throw new Error('Run it with --check: the list needs mending.');
 const files = [...new Set(BREAKAGES.map((b) => b.file))];
 if (output('git', ['status', '--porcelain', '--', ...files], { cwd: root }) !== '')
   throw new Error('Commit or put aside your changes first: the sources are changed and put back.');
 
-const { ensureCluster, ensureDatabase } = await import('./lib/cluster.mjs');
-const cluster = await ensureCluster('test', {
-  fsync: 'off',
-  synchronous_commit: 'off',
-  full_page_writes: 'off',
-  max_connections: 200,
-});
-const { ownerUrl, appUrl } = ensureDatabase(cluster, 'toile_e2e');
-const server = {
-  TOILE_TEST_SUPER_URL: cluster.superUrl,
-  TOILE_TEST_OWNER_URL: ownerUrl,
-  TOILE_TEST_APP_URL: appUrl,
-};
+const { testCluster } = await import('./lib/testCluster.mjs');
+const { cluster, env: server } = await testCluster();
 const NONE = { put: () => undefined };
 let broken = NONE;
 for (const signal of ['SIGINT', 'SIGTERM'])
@@ -47,11 +46,6 @@ const dropTemplate = () => {
 async function noticed({ file, from, to, tests }) {
   const full = path.join(root, file);
   const before = readFileSync(full, 'utf8');
-  const places = before.split(from).length - 1;
-  if (places !== 1)
-    throw new Error(
-      `${file}: “${from}” stands there ${places} times, not once. Mend scripts/lib/breakageList.mjs.`,
-    );
   // What does not even parse would be noticed by anything.
   transformSync(
     before.replace(from, () => to),

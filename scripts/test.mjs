@@ -93,6 +93,7 @@ await stages([
       'err',
     ],
   },
+  { name: 'breakages have their places', command: ['tsx', 'scripts/breakages.mjs', '--check'] },
   { name: 'published schemas', command: ['tsx', 'scripts/writeSchemas.ts', '--check'] },
 ]);
 // The sweeps over all demo people, looks and kits take minutes: the inner loop goes without.
@@ -100,24 +101,11 @@ await jest('unit', quick ? ['core', 'contract', 'app'] : ['core', 'contract', 'd
 
 if (!quick) {
   ensureDebian([...POSTGRES, ...CHROMIUM]);
-  const { ensureCluster, ensureDatabase, freePort } = await import('./lib/cluster.mjs');
+  const { ensureDatabase, freePort } = await import('./lib/cluster.mjs');
+  const { testCluster } = await import('./lib/testCluster.mjs');
   const { startServer, writeDemo } = await import('./lib/serve.mjs');
-  const cluster = await ensureCluster('test', {
-    fsync: 'off',
-    synchronous_commit: 'off',
-    full_page_writes: 'off',
-    max_connections: 200,
-  });
-  for (const name of ['toile_template', 'toile_template_making', 'toile_e2e', 'toile_empty']) {
-    cluster.psql(`update pg_database set datallowconn = true where datname = '${name}'`);
-    cluster.psql(`drop database if exists ${name} with (force)`);
-  }
-  const database = ensureDatabase(cluster, 'toile_e2e');
-  await jest('server', ['server'], {
-    TOILE_TEST_SUPER_URL: cluster.superUrl,
-    TOILE_TEST_OWNER_URL: database.ownerUrl,
-    TOILE_TEST_APP_URL: database.appUrl,
-  });
+  const { cluster, database, env } = await testCluster();
+  await jest('server', ['server'], env);
 
   let server = null;
   let empty = null;

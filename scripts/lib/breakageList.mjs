@@ -2,6 +2,7 @@ const OUTBOX = ['app', 'outbox'];
 const REQUESTS = ['server', 'requests', 'api.test'];
 const LEDGER = ['server', 'kit.test', 'manyHands'];
 const SESSIONS = ['server', 'api.test', 'permissions', 'studioFile'];
+const GUARD = ['server', 'fuzz'];
 const ROWS = ['server', 'isolation', 'api.test', 'shares', 'settings'];
 
 const outbox = (about, from, to, file = 'app/data/outbox.ts') => ({
@@ -12,10 +13,10 @@ const outbox = (about, from, to, file = 'app/data/outbox.ts') => ({
   to,
   tests: OUTBOX,
 });
-const idempotency = (about, from, to) => ({
+const idempotency = (about, from, to, file = 'server/src/http/register.ts') => ({
   topic: 'idempotency',
   about,
-  file: 'server/src/http/register.ts',
+  file,
   from,
   to,
   tests: REQUESTS,
@@ -35,6 +36,14 @@ const sessions = (about, from, to, file = 'server/src/session/routes.ts') => ({
   from,
   to,
   tests: SESSIONS,
+});
+const guard = (about, from, to, file = 'server/src/http/fitInput.ts') => ({
+  topic: 'input',
+  about,
+  file,
+  from,
+  to,
+  tests: GUARD,
 });
 const rows = (about, from, to, file) => ({ topic: 'row security', about, file, from, to, tests: ROWS });
 
@@ -138,11 +147,17 @@ export const BREAKAGES = [
   idempotency('keys are let go of while they may come again', 'KEY_DAYS * 86_400_000', '1'),
   idempotency('keys are never let go of', '      await pruneKeys(tx, now);\n', ''),
   idempotency('an unknown field is dropped', 'stripUnknown: false', 'stripUnknown: true'),
-  idempotency('what was written is not said in the trace', 'route: name,', "route: '',"),
+  idempotency(
+    'what was written is not said in the trace',
+    'account_id: accountId, route, subject',
+    "account_id: accountId, route: 'signIn', subject",
+    'server/src/http/audit.ts',
+  ),
   idempotency(
     'who wrote is not said in the trace',
-    'account_id: caller.accountId,\n          route',
-    'account_id: null,\n          route',
+    'account_id: accountId, route',
+    'account_id: null, route',
+    'server/src/http/audit.ts',
   ),
   idempotency(
     'an edit needs no revision',
@@ -224,7 +239,11 @@ export const BREAKAGES = [
     'if (!(await passwordFits(account?.password_hash, password)) || !account)',
     'if (!account)',
   ),
-  sessions('guessing is free', 'app.post(ROUTES.signIn.path, limiter,', 'app.post(ROUTES.signIn.path,'),
+  sessions(
+    'guessing is free',
+    'app.post(ROUTES.signIn.path, limitTries(limit),',
+    'app.post(ROUTES.signIn.path,',
+  ),
   sessions(
     'whoever has no password needs none',
     'return set && fits;',
@@ -260,6 +279,29 @@ export const BREAKAGES = [
     "hostOf(origin) !== req.get('host')",
     'false',
     'server/src/app.ts',
+  ),
+
+  guard('NUL is let through', '/\\0|\\p{Surrogate}/u', '/\\p{Surrogate}/u'),
+  guard('half a pair is let through', '/\\0|\\p{Surrogate}/u', '/\\0/u'),
+  guard('however deep', 'depth === DEEPEST', 'depth === DEEPEST * 1000'),
+  guard('numbers of any size', 'Math.abs(value) <= Number.MAX_SAFE_INTEGER', 'true'),
+  guard(
+    'what a schema stumbles over is our fault',
+    'if (!(error instanceof ValidationError))',
+    'if (!(error instanceof ValidationError)) throw error; else if (false)',
+    'server/src/http/register.ts',
+  ),
+  guard(
+    'data the database refuses is our fault',
+    "return typeof error.code === 'string' && isSqlState(error.code) && UNKEEPABLE.test(error.code);",
+    'return false;',
+    'server/src/db/connection.ts',
+  ),
+  guard(
+    'an answer as long as what was sent',
+    'text.length > LONGEST_WORDS',
+    'false',
+    'server/src/http/register.ts',
   ),
 
   rows(

@@ -17,7 +17,8 @@ import { registerIncidents } from './care/incidents';
 import { registerIntakes } from './care/intakes';
 import { registerEnquiry } from './clients/enquiry';
 import { registerClients } from './clients/routes';
-import { isDatabaseAway, openDb } from './db/connection';
+import { isDatabaseAway, isUnkeepable, openDb } from './db/connection';
+import { fitInput } from './http/fitInput';
 import { ProblemError } from './http/problem';
 import type { Services } from './http/register';
 import { registerKit } from './kit/routes';
@@ -62,6 +63,8 @@ const DOOR_LIMIT = '16kb';
 /** Every answer of a first talk at its longest, in any script. */
 const INTAKE_LIMIT = '64kb';
 const SESSION_DAYS = 30;
+/** When the database is away: how soon to ask again, seconds. */
+const RETRY_SECONDS = '1';
 
 /** The whole server as an Express app; it keeps no state of its own. */
 export function buildApp(options: AppOptions): Express {
@@ -99,7 +102,9 @@ export function buildApp(options: AppOptions): Express {
   );
   app.use(compression());
 
-  app.get('/healthz', async (_req, res) => {
+  // Alive: this process answers. Ready: it can serve, for whoever shares out the callers.
+  app.get('/healthz', (_req, res) => void res.json({ ok: true }));
+  app.get('/readyz', async (_req, res) => {
     await options.pool.query('select 1');
     res.json({ ok: true });
   });
@@ -117,6 +122,7 @@ export function buildApp(options: AppOptions): Express {
   for (const files of ['/api/kit/import', '/api/looks/import'])
     app.use(files, express.json({ limit: FILE_LIMIT }));
   app.use('/api', express.json({ limit: BODY_LIMIT }));
+  app.use('/api', fitInput);
   app.use(
     '/api',
     session({
@@ -218,7 +224,8 @@ function answerError(logger: Logger): ErrorRequestHandler {
   return (error: unknown, _req, res, next) => {
     if (res.headersSent) return next(error);
     const problem = problemFrom(error);
-    if (problem.status >= 500)
+    // What the database turned away a schema let through: the sender is told, and so is whoever looks after this.
+    if (problem.status >= 500 || isUnkeepable(error))
       logger.error(
         {
           type: error instanceof Error ? error.name : typeof error,
@@ -227,6 +234,7 @@ function answerError(logger: Logger): ErrorRequestHandler {
         },
         problem.code,
       );
+    if (problem.code === 'busy') res.set('retry-after', RETRY_SECONDS);
     res.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
   };
 }
@@ -239,6 +247,8 @@ function problemFrom(error: unknown): Problem {
     return problemOf('bad-json');
   if (status === 400) return problemOf('bad-json');
   if (codeOf(error) === '23505') return problemOf('already-there');
+  if (isUnkeepable(error))
+    return problemOf('bad-input', { detail: 'Something in it is out of range, or names what is not there.' });
   return problemOf(isDatabaseAway(error) ? 'busy' : 'unexpected');
 }
 

@@ -4,47 +4,49 @@ import { pino } from 'pino';
 import { buildApp } from './app';
 import { openLive } from './charts/live';
 import { backUpNightly } from './backup/nightly';
-import { backupSettings } from './backup/settings';
 import { openDb, openPool } from './db/connection';
 import { migrate } from './db/migrate';
+import { patiently } from './db/patiently';
+import { readEnvironment } from './environment';
 import { hasStudio, importStudio } from './studio/importStudio';
 
-function setting(name: string): string {
-  const value = process.env[name];
-  if (!value) throw new Error(`the environment variable ${name} is not set`);
-  return value;
-}
-
 /** Passwords by email out of a file of sign-ins, as the demo has them; none where no file is named. */
-function passwordsFrom(file: string | undefined): ReadonlyMap<string, string> {
+function passwordsFrom(file: string | null): ReadonlyMap<string, string> {
   if (!file) return new Map();
   const signIns = JSON.parse(readFileSync(file, 'utf8')) as { email: string; password: string }[];
   return new Map(signIns.map(({ email, password }) => [email, password]));
 }
 
-/** Migrates, loads the demo studio once if one is named, listens, and stops cleanly on a signal. */
+/** How long a start waits for its database, ms: longer than a failover takes. */
+const START_MS = 60_000;
+
+/** Migrates, loads the studios named once, listens, and stops cleanly on a signal. */
 async function main(): Promise<void> {
-  const logger = pino({ level: process.env.TOILE_LOG ?? 'info' });
-  await migrate(setting('TOILE_OWNER_URL'));
-  const pool = openPool(setting('TOILE_APP_URL'), (error) =>
-    logger.error({ code: error.name }, 'idle connection lost'),
+  const told = readEnvironment(process.env);
+  if (!told.ok) throw new Error(`The environment is not as it should be:\n  ${told.problems.join('\n  ')}`);
+  const settings = told.value;
+  const logger = pino({ level: settings.log });
+  const waiting = { withinMs: START_MS, onWait: () => logger.warn('waiting for the database') };
+  await patiently(() => migrate(settings.ownerUrl), waiting);
+  const pool = openPool(
+    settings.appUrl,
+    (error) => logger.error({ code: error.name }, 'idle connection lost'),
+    settings.connections,
   );
-  const passwords = passwordsFrom(process.env.TOILE_SIGN_INS);
-  for (const file of (process.env.TOILE_STUDIOS ?? '').split(':').filter(Boolean)) await loadOnce(file);
+  const passwords = passwordsFrom(settings.signIns);
+  for (const file of settings.studios) await patiently(() => loadOnce(file), waiting);
   const live = openLive(pool);
   const app = buildApp({
     pool,
     logger,
     live,
-    sessionSecret: setting('TOILE_SESSION_SECRET'),
-    webRoot: process.env.TOILE_WEB_ROOT ?? null,
+    sessionSecret: settings.sessionSecret,
+    webRoot: settings.webRoot,
   });
-  const nightly = backupSettings(process.env);
-  const stopBackups = nightly ? backUpNightly(openDb(pool), nightly, logger) : null;
+  const stopBackups = settings.backups ? backUpNightly(openDb(pool), settings.backups, logger) : null;
   const server = createServer(app);
-  const port = Number(setting('TOILE_PORT'));
-  server.listen(port, '127.0.0.1', () => {
-    logger.info({ port }, 'listening');
+  server.listen(settings.port, settings.host, () => {
+    logger.info({ port: settings.port }, 'listening');
     process.send?.('listening');
   });
 
@@ -53,7 +55,11 @@ async function main(): Promise<void> {
     const text = readFileSync(file, 'utf8');
     const { studio } = JSON.parse(text) as { studio: { id: string } };
     if (await hasStudio(db, studio.id)) return;
-    const result = await importStudio(db, text, passwords);
+    const result = await importStudio(db, text, passwords).catch(async (error: unknown) => {
+      // Another process that started with this one was first.
+      if (await hasStudio(db, studio.id)) return { ok: true } as const;
+      throw error;
+    });
     if (!result.ok)
       throw new Error(
         `${file}: ${result.problems.map((p) => `line ${p.line}, column ${p.column}: ${p.path} ${p.message}`).join('\n')}`,

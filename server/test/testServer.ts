@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import type { Express } from 'express';
 import pg from 'pg';
 import { pino } from 'pino';
 import request, { type Agent } from 'supertest';
@@ -45,6 +46,7 @@ export type TestServer = {
   readonly pool: pg.Pool;
   readonly appUrl: string;
   readonly ownerUrl: string;
+  readonly app: Express;
   readonly agent: () => Agent;
   /**
    * Signed in as one of the demo people: 'owner', 'artist', 'assistant', or 'stranger' of the other studio.
@@ -93,6 +95,7 @@ export async function testServer(
     pool,
     appUrl,
     ownerUrl: withDatabase(setting('TOILE_TEST_OWNER_URL'), database),
+    app,
     agent: () => request.agent(app),
     signedIn: async (who) => {
       const agent = request.agent(app);

@@ -242,6 +242,12 @@ function revisionOf(req: Request): number {
   return Number(match[1]);
 }
 
+/** More wrong fields than this nobody reads, and longer words either: an answer never grows with what was sent. */
+const MOST_FIELDS = 60;
+const LONGEST_WORDS = 400;
+const cut = (text: string): string =>
+  text.length > LONGEST_WORDS ? `${text.slice(0, LONGEST_WORDS)}…` : text;
+
 /** The body as its schema has it; otherwise every wrong field with its path. */
 export async function checkedBody<N extends WriteName>(name: N, body: unknown): Promise<BodyOf<N>> {
   try {
@@ -253,9 +259,15 @@ export async function checkedBody<N extends WriteName>(name: N, body: unknown): 
     });
     return value;
   } catch (error) {
-    if (!(error instanceof ValidationError)) throw error;
+    // What a schema stumbles over (text asked to be trimmed that is a list) is as wrong as what it finds wrong.
+    if (!(error instanceof ValidationError))
+      throw new ProblemError('bad-input', {
+        detail: 'Something in it is of another kind than it should be.',
+      });
     const inner = error.inner.length > 0 ? error.inner : [error];
-    const fields = inner.map((e): FieldProblem => ({ path: e.path ?? '', message: e.message }));
+    const fields = inner
+      .slice(0, MOST_FIELDS)
+      .map((e): FieldProblem => ({ path: cut(e.path ?? ''), message: cut(e.message) }));
     throw new ProblemError('bad-input', { fields });
   }
 }
