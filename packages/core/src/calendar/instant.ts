@@ -44,3 +44,12 @@ export function instantAt(zone: string, day: string, minute: number): Date {
   const found = offsets.map((offset) => wanted - offset).filter((at) => readingIn(zone, at) === wanted);
   return new Date(found.length > 0 ? Math.min(...found) : wanted - offsets[0]!);
 }
+
+/**
+ * What the clock of a zone reads at an instant, as whole minutes since the midnight a day began with: 550 is 09:10, 1450
+ * is 00:10 of the day after, and the day before is below none. Throws a RangeError for what is no date or zone.
+ */
+export function minuteAt(zone: string, day: string, instant: Date): number {
+  const [year, month, of] = partsOfDay(day);
+  return Math.floor((readingIn(zone, instant.getTime()) - Date.UTC(year, month - 1, of)) / MINUTE);
+}

@@ -11,7 +11,15 @@ export { keyOf as visitKey } from './laidOut';
 export { COME_BEFORE_MINUTES, simulateDay, wilson, STRAYS, type Certainty, type Simulated } from './simulate';
 export { calmDay, type CalmOptions } from './calmDay';
 export { placeSlack, type Slacked } from './placeSlack';
-export { replanDay, changesBetween, CHANGES, type Change, type Replan, type Replanned } from './replan';
+export {
+  replanDay,
+  pushDay,
+  changesBetween,
+  CHANGES,
+  type Change,
+  type Replan,
+  type Replanned,
+} from './replan';
 export { learnMinutes, type Learned, type Timed } from './learnMinutes';
 export {
   packProducts,
@@ -50,6 +58,25 @@ export {
   type Hands,
   type PartyPlan,
 } from './party';
+export {
+  PARTY_EVENT_KINDS,
+  packedThings,
+  PartyEventSchema,
+  visitTimes,
+  type Packed,
+  type PartyEvent,
+  type PartyEventKind,
+  type VisitTimes,
+} from './partyLog';
+export {
+  runningDay,
+  seenVisits,
+  type ChairTicks,
+  type RunningDay,
+  type RunningVisit,
+  type SeenVisit,
+  type VisitState,
+} from './onTheDay';
 export { partyCalendar } from './partyCalendar';
 export { guestsFromText, type PastedGuest, type PasteProblem } from './guestsFromText';
 export {

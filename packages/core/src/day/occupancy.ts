@@ -27,7 +27,23 @@ type Gap = {
   readonly after: Taken | null;
 };
 
-/** Who and what is taken when, while plans are put in and taken out. */
+/**
+ * What is pinned, each task once and as long as it may take: it is there from the start, whoever else is put in first.
+ */
+function pinnedOnce(model: Model): readonly Mode[] {
+  const longest = new Map<string, Mode>();
+  for (const mode of model.modes) {
+    if (!mode.pinned) continue;
+    const key = `${mode.unit} ${mode.task.id}`;
+    const known = longest.get(key);
+    if (!known || known.handsMinutes < mode.handsMinutes) longest.set(key, mode);
+  }
+  return [...longest.values()];
+}
+
+/**
+ * Who and what is taken when, while plans are put in and taken out. Pinned work is no plan's to put in or take out.
+ */
 export class Occupancy {
   private readonly lists: Taken[][];
   private readonly counts: Int16Array[];
@@ -47,14 +63,15 @@ export class Occupancy {
     this.poolRuns = model.pools.map(() => ({ version: 0, runs: new Int16Array(model.slots + 1) }));
     this.open = model.modes.map(() => ({ version: 0, starts: new Uint8Array(model.slots) }));
     this.gaps = model.workers.map(() => ({ version: 0, gaps: [] }));
+    for (const mode of pinnedOnce(model)) this.put(mode, mode.first);
   }
 
   add(plan: UnitPlan): void {
-    plan.modes.forEach((mode, i) => this.put(mode, plan.starts[i]!));
+    plan.modes.forEach((mode, i) => mode.pinned || this.put(mode, plan.starts[i]!));
   }
 
   remove(plan: UnitPlan): void {
-    plan.modes.forEach((mode, i) => this.take(mode, plan.starts[i]!));
+    plan.modes.forEach((mode, i) => mode.pinned || this.take(mode, plan.starts[i]!));
   }
 
   private put(mode: Mode, slot: number): void {
@@ -256,6 +273,7 @@ export class Occupancy {
       const seated = mode.pool < 0 || this.chairRuns(mode.pool)[slot]! >= mode.chairSlots;
       fits = mode.pinned || (seated && this.workerStarts(mode)[slot] === 1);
       if (!fits) break;
+      if (mode.pinned) continue;
       this.put(mode, slot);
       placed.push(i);
     }

@@ -58,7 +58,7 @@ export function replanDay(
 ): Replan {
   const day = wholeDay(given);
   const until = clock() + limitMs;
-  const pushed = push(day, previous);
+  const pushed = pushDay(day, previous);
   const judged = judgeDay(day, pushed);
   const fits = judged.conflicts.length === 0;
   const made = (answer: Pick<DayAnswer, 'ways' | 'visits'>, objective: Objective): Replanned => ({
@@ -80,8 +80,11 @@ export function replanDay(
   };
 }
 
-/** Every visit as late as those before it push it, in the planned order, by the same hands and chairs. */
-function push(
+/**
+ * Every visit as late as those before it push it, in the planned order, by the same hands and chairs; a visit nobody can
+ * come to any more, since the last ferry has left, begins at Infinity.
+ */
+export function pushDay(
   day: PartyDay,
   previous: Pick<DayAnswer, 'ways' | 'visits'>,
 ): Pick<DayAnswer, 'ways' | 'visits'> {
