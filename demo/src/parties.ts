@@ -1,10 +1,11 @@
 import { newGuest, newPlan, type Guest, type GuestRole, type Hands, type PartyPlan } from '@toile/core';
 import { CLIENTS } from './clients';
 
-const ZONE = 'Europe/Lisbon';
+export const ZONE = 'Europe/Lisbon';
 const at = (clock: string): number => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3));
 
-type Person = readonly [
+/** Somebody at a party, by what is said of them. */
+export type Person = readonly [
   name: string,
   role: GuestRole,
   readyBy: string,
@@ -14,7 +15,7 @@ type Person = readonly [
 ];
 
 /** Guests by what is said of them; those who are clients lead to their page. */
-function withGuests(plan: PartyPlan, people: readonly Person[]): PartyPlan {
+export function withGuests(plan: PartyPlan, people: readonly Person[]): PartyPlan {
   const guests = people.map(([name, role, readyBy, faceMinutes, hairMinutes, change], i): Guest => {
     const pasted = { name, role, readyBy: at(readyBy), faceMinutes, hairMinutes };
     const clientId = CLIENTS.find((client) => client.name === name)?.id ?? null;

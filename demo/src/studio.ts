@@ -24,6 +24,7 @@ import { CLIENTS, clientNamed, type DemoClient } from './clients';
 import { idFor } from './ids';
 import { lookNamed, LOOKS } from './looks';
 import { PALETTES } from './palettes';
+import { pastParties } from './pastParties';
 import { choirPlan, ferryPlan, galaPlan } from './parties';
 import { PRODUCTS, unitsOn } from './products';
 
@@ -317,6 +318,7 @@ export function demoStudio(today: string): StudioBundle {
       ? { runUp: ['agree'] }
       : {}),
   });
+  const past = pastParties(today);
   const band = PRODUCTS.find((p) => p.kind === 'lashes')!;
   const skerry = { party: 'Pell Skerry wedding' };
   const guild = { party: 'Glass-blowers’ guild gala' };
@@ -378,6 +380,7 @@ export function demoStudio(today: string): StudioBundle {
         notes: 'Window light from the north; portraits every twenty minutes from 10:00.',
         plan: choirPlan(),
       },
+      ...past.parties,
     ],
     patchTests: [
       {
@@ -448,6 +451,7 @@ export function demoStudio(today: string): StudioBundle {
       }),
       visit('Posy Penhallow', 'wedding', wedding, '12:00', 'Pell Skerry', { ...skerry, readyBy: '12:30' }),
     ],
+    partyEvents: past.partyEvents,
     charts: [trial, calmer, mother, gmaster, attendant, worn],
     events: [
       ...worn.steps.map((s, i) => event(worn, s.id, endOf(worn, i), { kind: 'done' })),

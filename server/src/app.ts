@@ -24,6 +24,7 @@ import type { Services } from './http/register';
 import { registerKit } from './kit/routes';
 import { registerLooks } from './looks/routes';
 import { registerPalettes } from './palettes/routes';
+import { registerPartyLog } from './parties/log';
 import { registerParties } from './parties/routes';
 import { registerPatchTests } from './patchTests/routes';
 import { registerReadings } from './readings/routes';
@@ -160,6 +161,7 @@ export function buildApp(options: AppOptions): Express {
   registerVisits(services);
   registerPatchTests(services);
   registerParties(services);
+  registerPartyLog(services, options.live);
   app.use('/api', () => {
     throw new ProblemError('no-such-route');
   });

@@ -126,6 +126,13 @@ const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }
   revokeInvite: { id: demo.readings[0]!.id, body: {} },
   party: { id: mine.party.id },
   updateParty: { id: mine.party.id, body: { ...mine.party, plan: mine.party.plan ?? undefined } },
+  partyLog: { id: mine.party.id },
+  createPartyEvent: {
+    id: mine.party.id,
+    body: { id: demo.readings[0]!.id, kind: 'packed', item: 'once:wands', at: '2031-05-14T09:00:00Z' },
+  },
+  liveParty: { id: mine.party.id },
+  partyPacking: { id: mine.party.id },
 };
 
 test('every route that takes an id is tried', () => {

@@ -46,8 +46,10 @@ afterAll(async () => {
 
 const chart = demo.charts.find((c) => c.client.name === 'Isaura Penhallow')!;
 
-/** Follows a chart at the second server: what it says. */
-async function follow(): Promise<{ readonly said: { text: string }[]; readonly close: () => void }> {
+/** Follows a chart, or whatever has a line, at the second server: what it says. */
+async function follow(
+  path = `/api/charts/${chart.id}/live`,
+): Promise<{ readonly said: { text: string }[]; readonly close: () => void }> {
   const [{ email, password }] = SIGN_INS;
   const signedIn = await request(`http://127.0.0.1:${second.port}`)
     .post('/api/session')
@@ -59,18 +61,15 @@ async function follow(): Promise<{ readonly said: { text: string }[]; readonly c
     .join('; ');
   const said: { text: string }[] = [];
   return new Promise((resolve, reject) => {
-    const asked = get(
-      { host: '127.0.0.1', port: second.port, path: `/api/charts/${chart.id}/live`, headers: { cookie } },
-      (res) => {
-        expect(res.headers['content-type']).toContain('text/event-stream');
-        res.setEncoding('utf8');
-        res.on('data', (text: string) => {
-          said.push({ text });
-          if (text.includes(': open')) resolve({ said, close: () => asked.destroy() });
-        });
-        res.on('error', () => undefined);
-      },
-    );
+    const asked = get({ host: '127.0.0.1', port: second.port, path, headers: { cookie } }, (res) => {
+      expect(res.headers['content-type']).toContain('text/event-stream');
+      res.setEncoding('utf8');
+      res.on('data', (text: string) => {
+        said.push({ text });
+        if (text.includes(': open')) resolve({ said, close: () => asked.destroy() });
+      });
+      res.on('error', () => undefined);
+    });
     asked.on('error', reject);
   });
 }
@@ -113,4 +112,48 @@ test('what is refused is not told, and a stranger gets no line', async () => {
   const stranger = await first.signedIn('stranger');
   await stranger.get(`/api/charts/${chart.id}/live`).expect(404);
   await first.agent().get(`/api/charts/${chart.id}/live`).expect(401);
+});
+
+test('an open party hears what is told of it and ticked at its chairs, and nothing of another', async () => {
+  const artist = await first.signedIn('artist');
+  const [party, other] = demo.parties;
+  const plan = party!.plan!;
+  const newest = demo.charts.filter((c) => c.id === chart.id).at(-1)!;
+  const guests = plan.guests.map((guest, i) => (i === 0 ? { ...guest, chartId: chart.id } : guest));
+  const { id, name, date, place, notes } = party!;
+  await artist
+    .put(`/api/parties/${id}`)
+    .set({ ...keyed(), 'if-match': '1' })
+    .send({ id, name, date, place, notes, plan: { ...plan, guests } })
+    .expect(200);
+  const line = await follow(`/api/parties/${id}/live`);
+  await new Promise((resolve) => setTimeout(resolve, 300));
+  const changes = (): number => line.said.filter(({ text }) => text.includes('event: changed')).length;
+  const tell = (partyId: string) =>
+    artist
+      .post(`/api/parties/${partyId}/log`)
+      .set(keyed())
+      .send({ id: newId(), kind: 'began', item: `${guests[0]!.id} face`, at: `${TODAY}T08:00:00Z` })
+      .expect(201);
+  await tell(id);
+  await until(() => changes() === 1);
+  expect(changes()).toBe(1);
+  await artist
+    .post(`/api/charts/${chart.id}/events`)
+    .set(keyed())
+    .send({
+      id: newId(),
+      version: newest.version,
+      stepId: newest.steps[1]!.id,
+      kind: 'done',
+      at: `${TODAY}T08:00:00Z`,
+    })
+    .expect(201);
+  await until(() => changes() === 2);
+  expect(changes()).toBe(2);
+  await tell(other!.id);
+  await new Promise((resolve) => setTimeout(resolve, 300));
+  expect(changes()).toBe(2);
+  line.close();
+  await (await first.signedIn('stranger')).get(`/api/parties/${id}/live`).expect(404);
 });

@@ -91,6 +91,10 @@ const TABLE: Readonly<Record<RouteName, string>> = {
   createParty: 'oa',
   party: 'oas',
   updateParty: 'oa',
+  partyLog: 'oas',
+  createPartyEvent: 'oas',
+  liveParty: 'oas',
+  partyPacking: 'oas',
 };
 const NAMES = Object.keys(ROUTES) as RouteName[];
 

@@ -204,6 +204,7 @@ test('every table of a studio travels, but for what is only of this place', () =
     retired_looks: 'retiredLooks',
     chart_versions: 'charts',
     chair_events: 'events',
+    party_events: 'partyEvents',
   };
   const travels = STUDIO_TABLES.filter((t) => !HERE_ONLY.includes(t)).map((t) => TRAVELS_AS[t] ?? t);
   expect([...new Set(travels)].sort()).toEqual([...BUNDLE_TABLES].sort());

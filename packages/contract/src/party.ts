@@ -1,5 +1,13 @@
 import { object, string } from 'yup';
-import { isZone, PartyPlanSchema, type PartyPlan } from '@toile/core';
+import {
+  isZone,
+  PARTY_EVENT_KINDS,
+  PartyPlanSchema,
+  type ChairTicks,
+  type PackingList,
+  type PartyEvent,
+  type PartyPlan,
+} from '@toile/core';
 import { uuid } from './client';
 import { day, documentPart } from './shapes';
 
@@ -26,3 +34,25 @@ export type PartyInput = {
   notes: string;
   plan: PartyPlan;
 };
+
+/** Something told of a party's day or its packing; whose hands it was is the server's to say. */
+export const partyEventInputSchema = object({
+  id: uuid().required(),
+  kind: string()
+    .oneOf([...PARTY_EVENT_KINDS])
+    .required('Say what happened'),
+  item: string().required('Say of what').max(160, 'At most 160 letters'),
+  at: string()
+    .required()
+    .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, 'an instant in UTC'),
+  into: string().min(1).max(60, 'At most 60 letters'),
+  device: string().max(60, 'At most 60 letters'),
+}).noUnknown('${unknown} is not known here');
+export type PartyEventInput = Omit<PartyEvent, 'by'>;
+
+/** A party's day as it goes: what was told, and how far each chart of its people has come on that day. */
+export type PartyLogAnswer = {
+  readonly events: readonly PartyEvent[];
+  readonly chairs: Readonly<Record<string, ChairTicks>>;
+};
+export type PackingAnswer = PackingList;

@@ -12,6 +12,7 @@ import {
   LookSchema,
   OCCASIONS,
   PaletteSchema,
+  PartyEventSchema,
   PartyPlanSchema,
   ProductSchema,
   RecordedEventSchema,
@@ -156,6 +157,8 @@ const TABLES = {
   incidents: IncidentSchema,
   /** What happened at the chair, in the order it was recorded. */
   events: Type.Object({ chartId: id, version, event: RecordedEventSchema }, closed),
+  /** What was told of parties’ days and of their packing, in the order it was recorded. */
+  partyEvents: Type.Object({ partyId: id, event: PartyEventSchema }, closed),
 } as const;
 
 /** Tables of a bundle, in an order in which each comes after what it points to. */
@@ -174,7 +177,12 @@ export type StudioBundle = {
 } & { readonly [T in BundleTable]: readonly BundleRow<T>[] };
 
 /** Tables that came later: a file from before them is whole without. */
-const LATER = ['patchTests', 'retiredLooks', 'incidents'] as const satisfies readonly BundleTable[];
+const LATER = [
+  'patchTests',
+  'retiredLooks',
+  'incidents',
+  'partyEvents',
+] as const satisfies readonly BundleTable[];
 type LaterTable = (typeof LATER)[number];
 /** A bundle as it stands in a file. */
 export type StudioFile = Omit<StudioBundle, LaterTable> & Partial<Pick<StudioBundle, LaterTable>>;
@@ -219,5 +227,6 @@ export function emptyBundle(studio: StudioBundle['studio']): StudioBundle {
     patchTests: [],
     incidents: [],
     events: [],
+    partyEvents: [],
   };
 }

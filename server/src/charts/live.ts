@@ -7,21 +7,22 @@ import { inStudio, type Tx } from '../db/connection';
 import { found } from '../http/problem';
 import { allowed, checkedParams, type Services } from '../http/register';
 
-/** Where the database tells every server process that a chart has changed. */
+/** Where the database tells every server process that a chart, or a party's day, has changed. */
 const CHANNEL = 'toile_chart';
 /** An open line is spoken on at least this often, or proxies close it, ms. */
 const HEARTBEAT_MS = 25_000;
 const RETRY_MS = 1000;
 
-/** Tells whoever has a chart open, on whichever server process, that something was recorded. */
+/** Tells whoever has a chart or a party open, on whichever server process, that something was recorded. */
 export type Live = {
-  readonly follow: (chartId: string, res: Response) => void;
+  /** Speaks on a line whenever one of these has changed. */
+  readonly follow: (ids: readonly string[], res: Response) => void;
   readonly stop: () => void;
 };
 
-/** Says within a transaction that a chart has changed: heard once it is committed. */
-export async function announce(tx: Tx, chartId: string): Promise<void> {
-  await sql`select pg_notify(${CHANNEL}, ${chartId})`.execute(tx);
+/** Says within a transaction that a chart or a party has changed: heard once it is committed. */
+export async function announce(tx: Tx, id: string): Promise<void> {
+  await sql`select pg_notify(${CHANNEL}, ${id})`.execute(tx);
 }
 
 /**
@@ -57,16 +58,16 @@ export function openLive(pool: pg.Pool): Live {
   };
 
   return {
-    follow: (chartId, res) => {
+    follow: (ids, res) => {
       void connect();
       open.add(res);
       const tell = (): void => void res.write('event: changed\ndata: {}\n\n');
-      heard.on(chartId, tell);
+      for (const id of ids) heard.on(id, tell);
       const beat = setInterval(() => res.write(': here\n\n'), HEARTBEAT_MS);
       beat.unref();
       res.on('close', () => {
         clearInterval(beat);
-        heard.off(chartId, tell);
+        for (const id of ids) heard.off(id, tell);
         open.delete(res);
       });
     },
@@ -87,14 +88,19 @@ export function registerLive(services: Services, live: Live): void {
     await inStudio(services.db, caller.studioId, async (tx) =>
       found(await tx.selectFrom('charts').select('id').where('id', '=', id!).executeTakeFirst()),
     );
-    // no-transform: a compressed line would be held back until it is full.
-    res.set({
-      'content-type': 'text/event-stream',
-      'cache-control': 'no-cache, no-transform',
-      'x-accel-buffering': 'no',
-    });
-    res.flushHeaders();
-    res.write(': open\n\n');
-    live.follow(id!, res);
+    openLine(live, [id!], res);
   });
+}
+
+/** Opens a line of server-sent events that says `changed` for any of these. */
+export function openLine(live: Live, ids: readonly string[], res: Response): void {
+  // no-transform: a compressed line would be held back until it is full.
+  res.set({
+    'content-type': 'text/event-stream',
+    'cache-control': 'no-cache, no-transform',
+    'x-accel-buffering': 'no',
+  });
+  res.flushHeaders();
+  res.write(': open\n\n');
+  live.follow(ids, res);
 }

@@ -7,6 +7,7 @@ import { trace } from './migrations/2026_11_23_04_trace';
 import { shares } from './migrations/2026_11_23_05_shares';
 import { oldKeys } from './migrations/2026_11_26_06_old_keys';
 import { partyPlans } from './migrations/2026_11_27_07_party_plans';
+import { partyLog } from './migrations/2026_11_27_16_party_log';
 import { passwords } from './migrations/2026_11_27_08_passwords';
 import { patchTests } from './migrations/2026_11_27_11_patch_tests';
 import { runUp } from './migrations/2026_11_27_12_run_up';
@@ -33,6 +34,7 @@ export const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '2026_11_27_13_retired_looks': retiredLooks,
   '2026_11_27_14_care': care,
   '2026_11_27_15_backup': backup,
+  '2026_11_27_16_party_log': partyLog,
 };
 
 /**

@@ -11,6 +11,7 @@ import type {
   Measurements,
   Occasion,
   Palette,
+  PartyEvent,
   PartyPlan,
   PatchTest,
   Product,
@@ -150,6 +151,14 @@ export type Database = {
     notes: string;
     plan: Json<PartyPlan> | null;
   };
+  party_events: {
+    studio_id: string;
+    id: string;
+    party_id: string;
+    event: Json<Omit<PartyEvent, 'id'>>;
+    at: Instant;
+    seq: Generated<string>;
+  };
   visits: {
     studio_id: string;
     id: string;
@@ -246,6 +255,7 @@ export const STUDIO_TABLES = [
   'look_versions',
   'retired_looks',
   'parties',
+  'party_events',
   'visits',
   'patch_tests',
   'incidents',
@@ -268,5 +278,6 @@ export const APPEND_ONLY = [
   'charts',
   'chart_versions',
   'chair_events',
+  'party_events',
   'audit',
 ] as const satisfies readonly (typeof STUDIO_TABLES)[number][];

@@ -4,6 +4,7 @@ import { eventOfRow, eventRow } from '../charts/events';
 import { versionRow } from '../charts/queries';
 import type { Tx } from '../db/connection';
 import type { Database } from '../db/schema';
+import { partyEventOf, partyEventRow } from '../parties/events';
 import { NO_PASSWORD } from '../session/passwords';
 
 /** What is known beside the bundle while it is taken in. */
@@ -380,6 +381,19 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
         chartId: row.chart_id,
         version: row.version,
         event: eventOfRow(row),
+      })),
+  },
+  partyEvents: {
+    takeIn: (tx, rows, { studioId }) =>
+      insert(
+        tx,
+        'party_events',
+        rows.map(({ partyId, event }) => partyEventRow(studioId, partyId, event)),
+      ),
+    giveOut: async (tx) =>
+      (await tx.selectFrom('party_events').selectAll().orderBy('seq').execute()).map((row) => ({
+        partyId: row.party_id,
+        event: partyEventOf(row),
       })),
   },
 };

@@ -182,6 +182,10 @@ export const SOUND: { readonly [N in WriteName]: () => Sound } = {
   tickRunUp: () => ({ id: visit.id, body: { task: 'brows', done: true } }),
   createParty: () => ({ body: { ...party, id: newId(), plan: party.plan ?? undefined } }),
   updateParty: () => ({ id: party.id, body: { ...party, plan: party.plan ?? undefined }, revision: 1 }),
+  createPartyEvent: () => ({
+    id: party.id,
+    body: { id: newId(), kind: 'packed', item: 'once:wands', at: '2031-05-14T07:30:00Z', into: 'Roll' },
+  }),
   updateStudioSettings: () => ({
     body: { ruleGrades: {}, schools: {}, zone: 'Europe/Lisbon' },
     revision: 0,

@@ -224,4 +224,7 @@ const READ_IDS: Readonly<Partial<Record<RouteName, string>>> = {
   liveChart: chart.id,
   listShares: chart.id,
   party: demo.parties[0]!.id,
+  partyLog: demo.parties[0]!.id,
+  liveParty: demo.parties[0]!.id,
+  partyPacking: demo.parties[0]!.id,
 };

@@ -18,7 +18,7 @@ import {
   unitInputSchema,
 } from '../kit';
 import { enquirySchema } from '../enquiry';
-import { partyInputSchema } from '../party';
+import { partyEventInputSchema, partyInputSchema } from '../party';
 import { patchTestInputSchema } from '../patchTest';
 import { studioSettingsSchema } from '../settings';
 import { shareInputSchema } from '../share';
@@ -99,5 +99,6 @@ export const BODIES: { readonly [N in WriteName]: Schema } = {
   tickRunUp: runUpInputSchema,
   createParty: partyInputSchema,
   updateParty: partyInputSchema,
+  createPartyEvent: partyEventInputSchema,
   updateStudioSettings: studioSettingsSchema,
 };

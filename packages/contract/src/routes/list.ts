@@ -459,6 +459,31 @@ export const ROUTES = {
     needs: 'edit',
     does: 'Changes a party and its plan; needs If-Match.',
   },
+  partyLog: {
+    method: 'GET',
+    path: '/api/parties/:id/log',
+    needs: 'see',
+    does: 'What was told of a party’s day and packing, and how far its charts have come.',
+  },
+  createPartyEvent: {
+    method: 'POST',
+    path: '/api/parties/:id/log',
+    needs: 'work',
+    does: 'Tells that a visit began or ended, or that something is packed.',
+  },
+  liveParty: {
+    method: 'GET',
+    path: '/api/parties/:id/live',
+    needs: 'see',
+    does: 'Server-sent events: says `changed` whenever something is told of the party or at its chairs.',
+  },
+  partyPacking: {
+    method: 'GET',
+    path: '/api/parties/:id/packing',
+    needs: 'see',
+    asks: ['today'],
+    does: 'What to pack for a party: products, tools, what is used once, bags; what is short.',
+  },
 } as const satisfies Record<string, Route>;
 
 export type RouteName = keyof typeof ROUTES;

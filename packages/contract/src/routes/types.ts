@@ -45,7 +45,8 @@ import type {
 import type { ClientInput } from '../client';
 import type { CountInput, ImportKit, PaletteInput, ProductInput, SubstitutionInput, UnitInput } from '../kit';
 import type { Enquiry, EnquiryAnswer } from '../enquiry';
-import type { PartyInput } from '../party';
+import type { PartyEvent } from '@toile/core';
+import type { PackingAnswer, PartyEventInput, PartyInput, PartyLogAnswer } from '../party';
 import type { PatchTestInput } from '../patchTest';
 import type { StudioSettings } from '../settings';
 import type { ShareInput } from '../share';
@@ -173,6 +174,10 @@ type RouteTypes = {
   createParty: { takes: PartyInput; answers: PartyAnswer };
   party: { answers: PartyAnswer };
   updateParty: { takes: PartyInput; answers: PartyAnswer; current: PartyAnswer };
+  partyLog: { answers: PartyLogAnswer };
+  createPartyEvent: { takes: PartyEventInput; answers: PartyEvent };
+  liveParty: { answers: FileAnswer };
+  partyPacking: { answers: PackingAnswer };
 };
 
 /** The body a route takes. */

@@ -32,6 +32,7 @@ export {
   type Shared,
   type Take,
 } from './packParty';
+export { packParty, type PackingList, type PackingOptions, type ShortOf, type Thing } from './packingList';
 export {
   CLIENT_RUN_UP,
   clientRunUp,

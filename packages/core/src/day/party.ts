@@ -1,7 +1,7 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { isZone } from '../calendar';
 import { OccasionSchema } from '../look';
-import { oneOf } from '../schema';
+import { DateSchema, oneOf } from '../schema';
 import type { PartyDay, Person, Way, Weights } from './instance';
 import { RUN_UP_KINDS } from './runUp';
 
@@ -94,6 +94,10 @@ export const PartyPlanSchema = Type.Object(
     /** Ways out that were accepted, as 'guest/way'. */ relaxed: Type.Array(Type.String(), { maxItems: 400 }),
     /** What the day asks of every face, once somebody said; each visit may say otherwise. */
     occasion: Type.Optional(orNull(OccasionSchema)),
+    /** Nothing can be bought where it is worn. */ noShop: Type.Optional(Type.Boolean()),
+    /** The last day with a shop before the place is out of reach. */ lastShop: Type.Optional(
+      orNull(DateSchema),
+    ),
     /** What of its run-up is done. */
     runUp: Type.Optional(Type.Array(oneOf(RUN_UP_KINDS), { maxItems: 20 })),
     timetable: orNull(

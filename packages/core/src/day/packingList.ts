@@ -1,0 +1,269 @@
+import {
+  fullMg,
+  productName,
+  shelfLife,
+  smallestMg,
+  type Kit,
+  type Product,
+  type Tool,
+  type Unit,
+} from '../kit';
+import type { Chart, Step, Use } from '../look';
+import {
+  disposablesFor,
+  packProducts,
+  sharedAtOnce,
+  toolSets,
+  type Disposable,
+  type PackOptions,
+  type Shared,
+  type Take,
+} from './packParty';
+import { faceOf, type Guest, type PartyPlan } from './party';
+
+/** Something to be put in a case, by a key that stays the same when the list is made anew. */
+export type Thing = { readonly key: string; readonly title: string; readonly detail: string };
+export type ShortOf = {
+  readonly productId: string;
+  readonly name: string;
+  readonly needMg: number;
+  readonly haveMg: number;
+  readonly buy: number;
+  readonly buyBy: string;
+  /** There is no time left to order it: it is swapped for something there is. */ readonly tooLate: boolean;
+  /** Units that are there and do not count, and why. */
+  readonly left: readonly ('past' | 'withdrawn')[];
+};
+export type PackingList = {
+  /** Units to take along, by product. */ readonly products: readonly Thing[];
+  readonly short: readonly ShortOf[];
+  /** Steps whose product is no longer in the kit, by its name. */ readonly gone: readonly string[];
+  readonly shared: readonly (Shared & { readonly name: string })[];
+  readonly tools: readonly Thing[];
+  readonly disposables: readonly Thing[];
+  /** What each person keeps for touching up. */ readonly bags: readonly Thing[];
+  /** Faces without a chart: nothing is packed for them. */ readonly without: readonly string[];
+};
+
+/** Laid with nothing that is packed, or with what is no set. */
+const NO_SETS: ReadonlySet<Tool> = new Set<Tool>(['none', 'finger', 'airbrush', 'spoolie', 'spatula']);
+/** Soft tools are used on one face and washed at home. */
+const ONE_A_FACE: ReadonlySet<Tool> = new Set<Tool>(['damp sponge', 'puff']);
+/** A brush used in powder alone is sprayed clean and dry again after so long, minutes. */
+const SPRAY_MINUTES = 30;
+/** Sponges and puffs: a tenth more than there are faces. */
+const SOFT_SPARE = 0.1;
+const DISPOSABLE_WORDS: Readonly<Record<Disposable, string>> = {
+  wands: 'Mascara wands',
+  lipTools: 'Lip tools',
+  spatulas: 'Spatulas',
+  capes: 'Cape covers',
+  cotton: 'Cotton, pieces',
+  gloves: 'Gloves, pairs',
+};
+/** Blotting sheets in a bag. */
+const BLOTTING = 3;
+
+export type PackingOptions = PackOptions & {
+  /** YYYY-MM-DD: what must be ordered before it cannot be ordered any more. */ readonly today: string;
+  /** Whether there is a shop where it is worn. */ readonly shop?: boolean;
+};
+
+type Face = {
+  readonly guest: Guest;
+  readonly chart: Chart;
+  readonly worker: string;
+  readonly start: number;
+  readonly end: number;
+};
+
+/**
+ * Everything a party's faces need, from the charts of its people, the kit as it stands and the timetable (which says who
+ * works beside whom): units by their key, what is short and by when to buy it, clean sets of tools, what is used once,
+ * and a bag for touching up for each. `charts` by the guest's id.
+ */
+export function packParty(
+  party: { readonly date: string },
+  plan: PartyPlan,
+  charts: ReadonlyMap<string, Chart>,
+  kit: Kit,
+  { today, shop = true, ...options }: PackingOptions,
+): PackingList {
+  const faces = plan.guests
+    .filter((guest) => guest.faceMinutes > 0)
+    .flatMap((guest): Face[] => {
+      const chart = charts.get(guest.id);
+      if (!chart) return [];
+      const visit = plan.timetable?.visits.find((one) => one.of === guest.id && one.task === faceOf(guest));
+      const start = visit?.start ?? guest.readyBy - guest.faceMinutes;
+      return [
+        {
+          guest,
+          chart,
+          worker: visit?.worker ?? guest.id,
+          start,
+          end: start + (visit?.minutes ?? guest.faceMinutes),
+        },
+      ];
+    });
+  const inKit = kitFinder(kit);
+  const uses = faces.flatMap((face) =>
+    face.chart.steps.flatMap((step) => step.use.map((use) => ({ face, step, use, product: inKit(use) }))),
+  );
+  const takes = uses.flatMap(({ face, use, product }): Take[] =>
+    product
+      ? [
+          {
+            productId: product.id,
+            person: face.guest.id,
+            worker: face.worker,
+            start: face.start,
+            end: face.end,
+            mg: use.parts * use.product.mgPerMeasure,
+            measureMg: smallestMg(product),
+          },
+        ]
+      : [],
+  );
+  const products = [...new Set(takes.map((take) => take.productId))].map((id) =>
+    kit.products.find((product) => product.id === id)!,
+  );
+  const packed = packProducts(
+    party.date,
+    takes,
+    products.map((product) => ({ id: product.id, powder: isPowder(product), unitMg: fullMg(product) })),
+    kit.units.map((unit) => packUnit(unit, kit, party.date)),
+    options,
+  );
+  const nameOf = (id: string): string => productName(products.find((product) => product.id === id)!);
+  const unitOf = (id: string): Unit => kit.units.find((unit) => unit.id === id)!;
+  const whom = (productId: string): string =>
+    [...new Set(takes.filter((take) => take.productId === productId).map((take) => take.person))]
+      .map((id) => plan.guests.find((guest) => guest.id === id)?.name ?? id)
+      .join(', ');
+  return {
+    products: packed
+      .flatMap((one) =>
+        one.units.map((id): Thing => ({
+          key: `unit:${id}`,
+          title: nameOf(one.productId),
+          detail: [unitOf(id).place, `for ${whom(one.productId)}`].filter((word) => word !== '').join(' · '),
+        })),
+      )
+      .sort(byTitle),
+    short: packed.flatMap((one): ShortOf[] =>
+      one.buyBy === null
+        ? []
+        : [
+            {
+              productId: one.productId,
+              name: nameOf(one.productId),
+              needMg: one.needMg,
+              haveMg: one.haveMg,
+              buy: one.buy,
+              buyBy: one.buyBy,
+              tooLate: one.buyBy < today,
+              left: one.left.map(({ because }) => because),
+            },
+          ],
+    ),
+    gone: [
+      ...new Set(uses.filter(({ product }) => !product).map(({ use }) => productName(use.product))),
+    ].sort(),
+    // Nobody knows who works beside whom before there is a timetable.
+    shared: plan.timetable
+      ? sharedAtOnce(takes, packed).map((one) => ({ ...one, name: nameOf(one.productId) }))
+      : [],
+    tools: toolsFor(faces),
+    disposables: faces.length === 0 ? [] : disposableThings(faces.length, shop),
+    bags: faces.map((face) => bagOf(face)),
+    without: plan.guests
+      .filter((guest) => guest.faceMinutes > 0 && !charts.has(guest.id))
+      .map((guest) => guest.name),
+  };
+}
+
+const byTitle = (a: Thing, b: Thing): number => (a.title < b.title ? -1 : a.title > b.title ? 1 : 0);
+const isPowder = ({ texture }: Pick<Product, 'texture'>): boolean =>
+  texture === 'loose' || texture === 'pressed';
+
+/** The kit's product of a use: by its unit, else by its name and kind. */
+function kitFinder(kit: Kit): (use: Use) => Product | null {
+  const byId = new Map(kit.products.map((product) => [product.id, product]));
+  const byUnit = new Map(kit.units.map((unit) => [unit.id, byId.get(unit.productId) ?? null]));
+  const byName = new Map(kit.products.map((product) => [`${product.kind} ${productName(product)}`, product]));
+  return ({ unitId, product }) =>
+    (unitId === null ? null : (byUnit.get(unitId) ?? null)) ??
+    byName.get(`${product.kind} ${productName(product)}`) ??
+    null;
+}
+
+function packUnit(unit: Unit, kit: Kit, date: string) {
+  const product = kit.products.find((one) => one.id === unit.productId);
+  return {
+    id: unit.id,
+    productId: unit.productId,
+    mg: unit.remainingMg,
+    opened: unit.openedOn !== null,
+    usableUntil: product ? shelfLife(unit, product, date).until : null,
+    withdrawn: product?.withdrawn ?? false,
+  };
+}
+
+/** Clean sets of each tool: by the faces it is on at once, or one a face. */
+function toolsFor(faces: readonly Face[]): Thing[] {
+  const tools = [...new Set(faces.flatMap(({ chart }) => chart.steps.map((step) => step.tool)))].filter(
+    (tool) => !NO_SETS.has(tool),
+  );
+  return tools
+    .map((tool): Thing => {
+      const mine = faces.filter(({ chart }) => chart.steps.some((step) => step.tool === tool));
+      const wet = mine.some(({ chart }) => chart.steps.some((step) => step.tool === tool && isWet(step)));
+      const soft = ONE_A_FACE.has(tool);
+      const { sets, spare } = toolSets(mine, wet || soft ? null : SPRAY_MINUTES);
+      const more = soft ? Math.max(1, Math.ceil(sets * SOFT_SPARE)) : spare;
+      return {
+        key: `tool:${tool}`,
+        title: `${tool[0]!.toUpperCase()}${tool.slice(1)}`,
+        detail: `${sets + more}: ${soft ? 'one a face' : wet ? 'one a face, washed at home' : 'sprayed clean between faces'}, and ${more} spare`,
+      };
+    })
+    .sort(byTitle);
+}
+
+const isWet = (step: Step): boolean => step.use.some(({ product }) => !isPowder(product));
+
+function disposableThings(faces: number, shop: boolean): Thing[] {
+  const counts = disposablesFor(faces, { shop });
+  const names = Object.keys(DISPOSABLE_WORDS) as readonly Disposable[];
+  return names.map((name) => ({
+    key: `once:${name}`,
+    title: DISPOSABLE_WORDS[name],
+    detail: `${counts[name]} for ${faces} ${faces === 1 ? 'face' : 'faces'}${shop ? '' : ', more since there is no shop'}`,
+  }));
+}
+
+/** What is kept at hand for one face: its lip, its powder, and glue where lashes are worn. */
+function bagOf({ guest, chart }: Face): Thing {
+  const of = (kinds: readonly string[]): string[] => [
+    ...new Set(
+      chart.steps.flatMap((step) =>
+        step.use
+          .filter(({ product }) => kinds.includes(product.kind))
+          .map(({ product }) => productName(product)),
+      ),
+    ),
+  ];
+  const powders = of(['powder']);
+  return {
+    key: `bag:${guest.id}`,
+    title: `Touch-up bag: ${guest.name}`,
+    detail: [
+      ...of(['lip liner', 'lip colour']),
+      ...powders.slice(0, 1),
+      `${BLOTTING} blotting sheets`,
+      ...(of(['lashes']).length > 0 ? ['lash glue'] : []),
+      'tissues',
+    ].join(', '),
+  };
+}

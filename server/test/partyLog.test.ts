@@ -1,0 +1,121 @@
+import type { Agent } from 'supertest';
+import { instantAt, type PartyEvent, type PartyPlan } from '@toile/core';
+import {
+  newId,
+  type PackingAnswer,
+  type PartyAnswer,
+  type PartyLogAnswer,
+  type Problem,
+} from '@toile/contract';
+import { demo, keyed, testServer, type TestServer } from './testServer';
+
+let server: TestServer;
+let artist: Agent;
+let owner: Agent;
+beforeAll(async () => {
+  server = await testServer();
+  [artist, owner] = [await server.signedIn('artist'), await server.signedIn('owner')];
+});
+afterAll(() => server.stop());
+
+const party = demo.parties[0]!;
+const plan = party.plan!;
+const log = async (agent: Agent = artist): Promise<PartyLogAnswer> =>
+  (await agent.get(`/api/parties/${party.id}/log`).expect(200)).body as PartyLogAnswer;
+const tell = (agent: Agent, event: Partial<PartyEvent>) =>
+  agent
+    .post(`/api/parties/${party.id}/log`)
+    .set(keyed())
+    .send({ id: newId(), kind: 'packed', item: 'once:wands', at: '2031-05-14T07:00:00Z', ...event });
+
+test('two phones pack at once: every tick arrives, once, by whom it was', async () => {
+  const items = Array.from({ length: 30 }, (_, i) => `unit:${i}`);
+  const answers = await Promise.all(
+    items.flatMap((item) => [tell(artist, { item, into: 'Roll' }), tell(owner, { item, kind: 'unpacked' })]),
+  );
+  expect(new Set(answers.map((a) => a.status))).toEqual(new Set([201]));
+  const { events } = await log();
+  for (const item of items)
+    expect(
+      events
+        .filter((e) => e.item === item)
+        .map((e) => [e.kind, e.by])
+        .sort(),
+    ).toEqual([
+      ['packed', 'Teodor Marsh'],
+      ['unpacked', 'Runa Castellane'],
+    ]);
+  const again = await tell(artist, { id: events[0]!.id }).expect(409);
+  expect((again.body as Problem).code).toBe('already-there');
+  expect((await log()).events).toHaveLength(events.length);
+});
+
+test.each([
+  ['a kind there is none of', { kind: 'lost' }, 'kind'],
+  ['nothing in particular', { item: '' }, 'item'],
+  ['no instant', { at: '09:20' }, 'at'],
+  ['whose hands it was, said by the sender', { by: 'Somebody' }, 'by'],
+  ['a case with a name as long as a song', { into: 'x'.repeat(61) }, 'into'],
+])('%s is refused by its field', async (_, event, path) => {
+  const answer = await tell(artist, event as Partial<PartyEvent>).expect(422);
+  expect(JSON.stringify((answer.body as Problem).fields)).toContain(path);
+});
+
+/** The party with a guest who has this chart, on this day. */
+async function withChart(
+  date: string,
+): Promise<{ chartId: string; steps: readonly { id: string }[]; version: number }> {
+  const chart = demo.charts.filter(({ id }) => id === demo.charts[0]!.id).at(-1)!;
+  const current = (await artist.get(`/api/parties/${party.id}`).expect(200)).body as PartyAnswer;
+  const guests: PartyPlan['guests'] = plan.guests.map((guest, i) =>
+    i === 0 ? { ...guest, chartId: chart.id } : guest,
+  );
+  const { name, place, notes } = current;
+  await artist
+    .put(`/api/parties/${party.id}`)
+    .set({ ...keyed(), 'if-match': String(current.revision) })
+    .send({ id: party.id, name, date, place, notes, plan: { ...plan, guests } })
+    .expect(200);
+  return { chartId: chart.id, steps: chart.steps, version: chart.version };
+}
+const tick = (chartId: string, version: number, stepId: string, at: string, kind = 'done') =>
+  artist
+    .post(`/api/charts/${chartId}/events`)
+    .set(keyed())
+    .send({ id: newId(), version, stepId, kind, at })
+    .expect(201);
+
+test('ticks at the chair on the day itself say how far a face has come; those of another day do not', async () => {
+  const { chartId, steps, version } = await withChart('2031-06-14');
+  const at = (minute: number): string => instantAt(plan.zone, '2031-06-14', minute).toISOString();
+  await tick(chartId, version, steps[0]!.id, '2031-05-10T09:00:00Z');
+  expect((await log()).chairs).toEqual({});
+  await tick(chartId, version, steps[0]!.id, at(540));
+  await tick(chartId, version, steps[1]!.id, at(547));
+  const { [chartId]: ticks } = (await log()).chairs;
+  expect(ticks).toMatchObject({ firstAt: at(540), lastAt: at(547), doneCount: 2, stepCount: steps.length });
+  expect(ticks!.minutesLeft).toBeGreaterThan(0);
+  await tick(chartId, version, steps[1]!.id, at(548), 'undone');
+  expect((await log()).chairs[chartId]).toMatchObject({ doneCount: 1, lastAt: at(540) });
+});
+
+test('what is packed is what the charts take, and the bag is by its guest', async () => {
+  const { chartId } = await withChart('2031-06-14');
+  const { body } = await artist.get(`/api/parties/${party.id}/packing?today=2031-05-14`).expect(200);
+  const list = body as PackingAnswer;
+  const used = demo.charts
+    .filter(({ id }) => id === chartId)
+    .at(-1)!
+    .steps.flatMap((step) => step.use);
+  const units = used.flatMap((use) => (use.unitId ? [`unit:${use.unitId}`] : []));
+  expect(units.length).toBeGreaterThan(3);
+  // Whoever has a visit booked with a chart has that one; the first guest the one that was named.
+  const { visits } = (await artist.get(`/api/parties/${party.id}`)).body as PartyAnswer;
+  const with_ = plan.guests.filter(
+    (guest, i) => i === 0 || visits.some((visit) => visit.clientId === guest.clientId && visit.chartId),
+  );
+  expect(list.bags.map((bag) => bag.key)).toEqual(with_.map((guest) => `bag:${guest.id}`));
+  expect(list.without).toEqual(plan.guests.filter((guest) => !with_.includes(guest)).map(({ name }) => name));
+  expect(list.products.length + list.short.length).toBeGreaterThan(0);
+  await artist.get(`/api/parties/${party.id}/packing?today=soon`).expect(422);
+});
