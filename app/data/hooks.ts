@@ -60,19 +60,38 @@ export const useShares = (chartId: string) => useRead('listShares', { id: chartI
 export const useChart = (id: string, version?: string) =>
   useRead('chart', id === '' ? null : { id }, { version });
 export const useParties = () => useRead('listParties', {});
-export const useParty = (id: string) => useRead('party', { id });
+/** A party; no id asks nothing. */
+export const useParty = (id: string) => useRead('party', id === '' ? null : { id });
+/** A party's day as it goes. */
+export const usePartyLog = (id: string) => useRead('partyLog', { id });
+/** Visits of past parties as planned and as they went. */
+export const useVisitMinutes = (today: string) => useRead('visitMinutes', {}, { today });
+export const usePacking = (id: string, today: string) => useRead('partyPacking', { id }, { today });
 
 /**
  * Asks for a chart again whenever the studio says that something was recorded or saved, on whichever device.
  */
-export function useFollowed(chartId: string): void {
+export const useFollowed = (chartId: string): void =>
+  useLine(pathTo('liveChart', { id: chartId }), [pathTo('chart', { id: chartId })]);
+
+/** The same of a party: what is told of its day, its packing, and at its chairs. */
+export const usePartyFollowed = (partyId: string): void =>
+  useLine(pathTo('liveParty', { id: partyId }), [
+    pathTo('party', { id: partyId }),
+    pathTo('partyLog', { id: partyId }),
+  ]);
+
+/** Asks for what it is about again whenever a line says that something has changed, and when it is open again. */
+function useLine(address: string, about: readonly string[]): void {
   const { mutate } = useSWRConfig();
+  const asked = about.join(' ');
   useEffect(() => {
     if (typeof EventSource === 'undefined') return;
-    const line = new EventSource(pathTo('liveChart', { id: chartId }));
-    line.addEventListener('changed', () => void mutate(pathTo('chart', { id: chartId })));
+    const line = new EventSource(address);
+    const askAgain = (): void => asked.split(' ').forEach((key) => void mutate(key));
+    line.addEventListener('changed', askAgain);
     return () => line.close();
-  }, [chartId, mutate]);
+  }, [address, asked, mutate]);
 }
 
 /** What a write answered, as the read it belongs to would have it. */

@@ -2,7 +2,7 @@ import { useSyncExternalStore } from 'react';
 import { call, CallError } from './call';
 import { openOutboxStore, type Outgoing, type OutboxStore, type Refused } from './outboxStore';
 
-export type { Outgoing, Refused } from './outboxStore';
+export type { ChairOutgoing, Outgoing, PartyOutgoing, Refused } from './outboxStore';
 
 export type OutboxState = {
   /** Whether what earlier visits left on the device has been read. */
@@ -174,9 +174,12 @@ async function settle(item: Outgoing, why: string | null): Promise<void> {
 }
 
 /** Null when it arrived, else why it never will; throws when it is worth another try. */
-async function send({ chartId, input }: Outgoing): Promise<string | null> {
+async function send(item: Outgoing): Promise<string | null> {
+  const idempotencyKey = `event-${item.input.id}`;
   try {
-    await call('createEvent', { params: { id: chartId }, body: input, idempotencyKey: `event-${input.id}` });
+    if (item.partyId === undefined)
+      await call('createEvent', { params: { id: item.chartId }, body: item.input, idempotencyKey });
+    else await call('createPartyEvent', { params: { id: item.partyId }, body: item.input, idempotencyKey });
     return null;
   } catch (error) {
     const problem = error instanceof CallError ? error.problem : null;
@@ -189,7 +192,7 @@ async function send({ chartId, input }: Outgoing): Promise<string | null> {
   }
 }
 
-/** Lets go of what a chart's answer holds by now. */
+/** Lets go of what the studio's own answer holds by now. */
 export function settleArrived(eventIds: readonly string[]): void {
   const left = state.arrived.filter((a) => !eventIds.includes(a.input.id));
   if (left.length < state.arrived.length) change({ arrived: left });

@@ -1,17 +1,24 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { ChairEventInput } from '@toile/contract';
+import type { ChairEventInput, PartyEventInput } from '@toile/contract';
 import { dropDraft, readDraft } from './drafts';
 
-/**
- * Something recorded at the chair on its way to the studio; `account` is the email it was recorded under, and
- * is sent under no other.
- */
-export type Outgoing = {
+type Recorded = { readonly by: string; readonly account: string };
+/** Something recorded at the chair. */
+export type ChairOutgoing = Recorded & {
   readonly chartId: string;
+  readonly partyId?: undefined;
   readonly input: ChairEventInput;
-  readonly by: string;
-  readonly account: string;
 };
+/** Something told of a party's day or its packing. */
+export type PartyOutgoing = Recorded & {
+  readonly partyId: string;
+  readonly chartId?: undefined;
+  readonly input: PartyEventInput;
+};
+/**
+ * Something on its way to the studio; `account` is the email it was recorded under, and is sent under no other.
+ */
+export type Outgoing = ChairOutgoing | PartyOutgoing;
 /** What the studio would never take, with why. */
 export type Refused = { readonly item: Outgoing; readonly why: string };
 

@@ -1,5 +1,6 @@
 export { Button } from './Button';
 export { Choice } from './Choice';
+export { CopyButton } from './CopyButton';
 export { ColourField } from './ColourField';
 export { Dialog } from './Dialog';
 export { DraftNote } from './DraftNote';

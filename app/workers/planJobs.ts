@@ -9,6 +9,7 @@ import {
   type DayChange,
   type Explained,
   type PartyDay,
+  type Replan,
   type Replanned,
   type Simulated,
   type Slacked,
@@ -28,6 +29,8 @@ type Progress<T> = (share: number, soFar?: T) => void;
 /** How long a timetable is looked for, ms: twelve people are mostly proven in two seconds. */
 const LIMIT_MS = { few: 4000, many: 12_000 } as const;
 const TELL_MS = 200;
+/** On the day itself nobody waits longer for a proposal, ms. */
+const GO_ON_MS = 180;
 const MORNINGS = 2000;
 /** Points a weighted minute late to expect is worth where calm is asked for. */
 const CALM = 100;
@@ -64,6 +67,9 @@ export const planJobs = {
   /** The rest planned again around what is held, with few changes. */
   replan: ({ day, timetable }: { readonly day: PartyDay; readonly timetable: Timed }): Replanned | null =>
     replanDay(day, timetable).repair,
+  /** A day under way: the same order only later, and the best with few changes. */
+  goOn: ({ day, timetable }: { readonly day: PartyDay; readonly timetable: Timed }): Replan =>
+    replanDay(day, timetable, { limitMs: GO_ON_MS }),
   /** How sure a timetable is as it stands. */
   sure: ({ day, timetable }: { readonly day: PartyDay; readonly timetable: Timed }): Simulated =>
     simulateDay(day, timetable, { mornings: MORNINGS }),

@@ -24,6 +24,7 @@ import type { Services } from './http/register';
 import { registerKit } from './kit/routes';
 import { registerLooks } from './looks/routes';
 import { registerPalettes } from './palettes/routes';
+import { registerSheets } from './parties/sheets';
 import { registerPartyLog } from './parties/log';
 import { registerParties } from './parties/routes';
 import { registerPatchTests } from './patchTests/routes';
@@ -162,6 +163,7 @@ export function buildApp(options: AppOptions): Express {
   registerPatchTests(services);
   registerParties(services);
   registerPartyLog(services, options.live);
+  registerSheets(services);
   app.use('/api', () => {
     throw new ProblemError('no-such-route');
   });

@@ -133,6 +133,13 @@ const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }
   },
   liveParty: { id: mine.party.id },
   partyPacking: { id: mine.party.id },
+  partySheet: { id: mine.party.id },
+  listSheetLinks: { id: mine.party.id },
+  createSheetLink: {
+    id: mine.party.id,
+    body: { id: demo.readings[0]!.id, whom: 'whole', secret: 'h'.repeat(32), days: 7 },
+  },
+  revokeSheetLink: { id: demo.readings[0]!.id, body: {} },
 };
 
 test('every route that takes an id is tried', () => {
@@ -231,6 +238,11 @@ describe('a row of one studio cannot be written while another is set', () => {
     await owner.put('/api/settings').set(put(0)).send({ ruleGrades: {} });
     const share = { id: newId(), version: 1, secret: 'b'.repeat(32), days: 7, cautions: false };
     await owner.post(`/api/charts/${demo.charts[0]!.id}/shares`).set(put(0)).send(share).expect(201);
+    await owner
+      .post(`/api/parties/${demo.parties.find(({ plan }) => plan?.timetable)!.id}/sheet-links`)
+      .set(put(0))
+      .send({ id: newId(), whom: 'whole', secret: 'h'.repeat(32), days: 7 })
+      .expect(201);
     await owner
       .post(`/api/units/${demo.units[0]!.id}/counts`)
       .set(put(0))

@@ -95,6 +95,11 @@ const TABLE: Readonly<Record<RouteName, string>> = {
   createPartyEvent: 'oas',
   liveParty: 'oas',
   partyPacking: 'oas',
+  visitMinutes: 'oas',
+  partySheet: 'oas',
+  listSheetLinks: 'oa',
+  createSheetLink: 'oa',
+  revokeSheetLink: 'oa',
 };
 const NAMES = Object.keys(ROUTES) as RouteName[];
 

@@ -193,7 +193,7 @@ test('a file that is broken anywhere comes in nowhere', async () => {
 });
 
 test('every table of a studio travels, but for what is only of this place', () => {
-  const HERE_ONLY = ['shares', 'invites', 'intakes', 'calendar_feeds', 'audit', 'idempotency'];
+  const HERE_ONLY = ['shares', 'sheet_links', 'invites', 'intakes', 'calendar_feeds', 'audit', 'idempotency'];
   const TRAVELS_AS: Readonly<Record<string, string>> = {
     memberships: 'people',
     simulated_skins: 'simulatedSkins',

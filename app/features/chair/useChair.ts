@@ -3,7 +3,7 @@ import { conflictsOf, recordedBy, type Conflict, type Deviation, type RecordedEv
 import { newId, type ChairEventInput, type ChartAnswer } from '@toile/contract';
 import { useChart, useFollowed, useRefresh, useSession } from '../../data/hooks';
 import { deviceName } from '../../data/device';
-import { flush, post, settleArrived, useOutbox, type Outgoing } from '../../data/outbox';
+import { flush, post, settleArrived, useOutbox, type ChairOutgoing, type Outgoing } from '../../data/outbox';
 import type { Remote } from '../../ui';
 
 export type ChairWork = {
@@ -35,7 +35,7 @@ export function useChair(chartId: string): ChairWork {
   const session = useSession();
   const refresh = useRefresh();
   const outbox = useOutbox();
-  const own = (item: Outgoing): boolean => item.chartId === chartId;
+  const own = (item: Outgoing): item is ChairOutgoing => item.chartId === chartId;
   const waiting = outbox.waiting.filter(own);
   const shown = [...outbox.arrived.filter(own), ...waiting];
   const arrivedCount = outbox.arrived.filter(own).length;

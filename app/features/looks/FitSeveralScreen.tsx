@@ -8,11 +8,18 @@ import {
   type Look,
   type Occasion,
   type SchoolAnswers,
-  usualOccasion,
 } from '@toile/core';
-import { newId, type ClientAnswer } from '@toile/contract';
+import { newId, type ClientAnswer, type PartyAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
-import { useClients, useKit, useLook, useRefresh, useSession, useStudioSettings } from '../../data/hooks';
+import {
+  useClients,
+  useKit,
+  useLook,
+  useParty,
+  useRefresh,
+  useSession,
+  useStudioSettings,
+} from '../../data/hooks';
 import {
   Body,
   Button,
@@ -35,14 +42,20 @@ import { snapshotOfClient } from '../clients/snapshot';
 import { FaceStage } from '../face/FaceStage';
 import { OccasionCard } from '../occasion/OccasionCard';
 import { occasionErrors } from '../occasion/occasionView';
-import { todayText } from '../words/dates';
+import { bodyOf } from '../parties/partyView';
+import { occasionOf, withoutChart, withSavedCharts } from '../parties/partyLooks';
 
-/** One look on several clients at once, their faces side by side, each with what was moved and why. */
-export function FitSeveralScreen({ id }: { readonly id: string }) {
+/**
+ * One look on several clients at once, their faces side by side, each with what was moved and why; of a party, on those
+ * of its people who have no chart yet, and for its day.
+ */
+export function FitSeveralScreen({ id, partyId }: { readonly id: string; readonly partyId: string }) {
   const look = useLook(id);
+  const party = useParty(partyId);
   const kit = useKit();
   const router = useRouter();
-  if (look.data && kit.data) return <FitSeveral look={look.data.look} kit={kit.data} />;
+  if (look.data && kit.data && (partyId === '' || party.data))
+    return <FitSeveral look={look.data.look} kit={kit.data} party={party.data ?? null} />;
   return (
     <Screen title="Fit to several" onBack={() => router.navigate(`/looks/${id}`)}>
       <Ready remote={look}>{() => <Ready remote={kit}>{() => null}</Ready>}</Ready>
@@ -81,7 +94,9 @@ async function fitOne(
   }
 }
 
-function FitSeveral({ look, kit }: { readonly look: Look; readonly kit: Kit }) {
+type FitSeveralProps = { readonly look: Look; readonly kit: Kit; readonly party: PartyAnswer | null };
+
+function FitSeveral({ look, kit, party }: FitSeveralProps) {
   const router = useRouter();
   const refresh = useRefresh();
   const session = useSession();
@@ -89,8 +104,10 @@ function FitSeveral({ look, kit }: { readonly look: Look; readonly kit: Kit }) {
   const wide = useWide();
   const [query, setQuery] = useState('');
   const clients = useClients(query);
-  const [chosen, setChosen] = useState<readonly { readonly id: string; readonly name: string }[]>([]);
-  const [occasion, setOccasion] = useState(() => usualOccasion('wedding', todayText()));
+  const [chosen, setChosen] = useState<readonly { readonly id: string; readonly name: string }[]>(() =>
+    party ? withoutChart(party) : [],
+  );
+  const [occasion, setOccasion] = useState(() => occasionOf(party));
   const [fitted, setFitted] = useState<readonly FittedClient[]>([]);
   const [share, setShare] = useState<number | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
@@ -123,25 +140,44 @@ function FitSeveral({ look, kit }: { readonly look: Look; readonly kit: Kit }) {
   };
   const save = async (): Promise<void> => {
     setFailure(null);
+    const saved = new Map<string, Chart>();
     for (const one of unsaved) {
       if (!one.fitted) continue;
       const { chart } = one.fitted;
       try {
-        await call('createChart', { body: { chart, visitId: null }, idempotencyKey: `chart-${chart.id}` });
+        const visitId =
+          party?.visits.find((visit) => visit.clientId === one.clientId && visit.state !== 'cancelled')?.id ??
+          null;
+        await call('createChart', { body: { chart, visitId }, idempotencyKey: `chart-${chart.id}` });
+        saved.set(one.clientId, chart);
         setFitted((all) => all.map((f) => (f.clientId === one.clientId ? { ...f, savedAs: chart.id } : f)));
       } catch (error) {
         setFailure(`${one.name}: ${error instanceof CallError ? error.message : 'not saved. Try again.'}`);
         break;
       }
     }
+    if (party && saved.size > 0) await giveToParty(saved);
     await refresh();
+  };
+  /** Their charts and minutes into the party's plan; a timetable of other minutes holds no longer. */
+  const giveToParty = async (saved: ReadonlyMap<string, Chart>): Promise<void> => {
+    if (!party) return;
+    try {
+      const now = await call('party', { params: { id: party.id } });
+      if (!now.plan) return;
+      const plan = withSavedCharts(now.plan, saved);
+      await call('updateParty', { params: { id: now.id }, revision: now.revision, body: bodyOf(now, plan) });
+    } catch (error) {
+      const why = error instanceof CallError ? error.message : 'Try again.';
+      setFailure(`The charts are saved, but the party does not know of them yet. ${why}`);
+    }
   };
 
   return (
     <Screen
       title="Fit to several"
-      above={look.name}
-      onBack={() => router.navigate(`/looks/${look.id}`)}
+      above={party ? `${look.name} · ${party.name}` : look.name}
+      onBack={() => router.navigate(party ? `/parties/${party.id}` : `/looks/${look.id}`)}
       foot={
         <Column gap="$2">
           {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}

@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { clock, minuteOfDay, GUEST_ROLES, type Guest, type PartyPlan } from '@toile/core';
-import { Body, Button, Choice, Dialog, Field, Stepper, Switch } from '../../ui';
+import type { PartyChart } from '@toile/contract';
+import { Body, Button, Choice, Column, Dialog, Field, Label, Line, Stepper, Switch } from '../../ui';
+import { BusyTimes } from './BusyTimes';
 
 export const ROLE_WORDS: Readonly<Record<Guest['role'], string>> = {
   star: 'whose day it is',
@@ -13,6 +15,8 @@ export const ROLE_WORDS: Readonly<Record<Guest['role'], string>> = {
 type GuestDialogProps = {
   readonly guest: Guest;
   readonly plan: PartyPlan;
+  /** The chart of this person, where there is one. */
+  readonly chart: PartyChart | null;
   readonly busy: boolean;
   readonly failure: string | null;
   readonly onKeep: (guest: Guest) => void;
@@ -21,7 +25,16 @@ type GuestDialogProps = {
 };
 
 /** One person of a party: who, by when, how long, by whom. */
-export function GuestDialog({ guest, plan, busy, failure, onKeep, onRemove, onClose }: GuestDialogProps) {
+export function GuestDialog({
+  guest,
+  plan,
+  chart,
+  busy,
+  failure,
+  onKeep,
+  onRemove,
+  onClose,
+}: GuestDialogProps) {
   const [value, setValue] = useState(guest);
   const [times, setTimes] = useState({ from: clock(guest.from), readyBy: clock(guest.readyBy) });
   const [tried, setTried] = useState(false);
@@ -43,6 +56,7 @@ export function GuestDialog({ guest, plan, busy, failure, onKeep, onRemove, onCl
   const keep = (): void => {
     setTried(true);
     if (from === null || readyBy === null || wrong.name || wrong.readyBy || nothing) return;
+    if (value.notes.length > 1000) return;
     onKeep({ ...value, name: value.name.trim(), from, readyBy });
   };
   return (
@@ -84,6 +98,30 @@ export function GuestDialog({ guest, plan, busy, failure, onKeep, onRemove, onCl
         step={5}
         onChange={(faceMinutes) => set({ faceMinutes })}
       />
+      {chart ? (
+        <Column gap="$1">
+          <Label>{`The chart, ${chart.look}, takes ${chart.minutes} min as it stands.`}</Label>
+          {chart.minutes === value.faceMinutes ? null : (
+            <Line>
+              <Button onPress={() => set({ faceMinutes: chart.minutes })}>Take its minutes</Button>
+            </Line>
+          )}
+        </Column>
+      ) : null}
+      {plan.places.length > 1 ? (
+        <Choice
+          label="Where"
+          options={plan.places.map((place) => place.id)}
+          words={Object.fromEntries(plan.places.map((place) => [place.id, place.name]))}
+          chosen={[value.place ?? plan.places[0]!.id]}
+          onChange={([place]) => place && set({ place })}
+        />
+      ) : null}
+      <Switch
+        label="Waiting is hard: as little as can be"
+        on={value.cannotWait === true}
+        onToggle={() => set({ cannotWait: value.cannotWait !== true })}
+      />
       <Switch
         label="Hair too"
         on={value.hairMinutes !== null}
@@ -118,6 +156,14 @@ export function GuestDialog({ guest, plan, busy, failure, onKeep, onRemove, onCl
               value.lighterMinutes === null ? Math.max(10, Math.round(value.faceMinutes * 0.6)) : null,
           })
         }
+      />
+      <BusyTimes busy={value.busy} onChange={(busyTimes) => set({ busy: busyTimes })} />
+      <Field
+        label="Notes"
+        lines={2}
+        value={value.notes}
+        onChange={(notes) => set({ notes })}
+        error={value.notes.length > 1000 ? 'At most 1,000 letters' : undefined}
       />
       {tried && nothing ? (
         <Body role="alert" color="$madder">

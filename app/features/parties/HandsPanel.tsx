@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { clock, minuteOfDay, DEFAULT_HANDS, type ChairKind, type Hands, type PartyPlan } from '@toile/core';
 import { newId } from '@toile/contract';
+import { useVisitMinutes } from '../../data/hooks';
 import {
   Body,
   Button,
@@ -8,6 +9,7 @@ import {
   Column,
   Dialog,
   Field,
+  Label,
   Line,
   Row,
   Stepper,
@@ -15,6 +17,9 @@ import {
   Switch,
 } from '../../ui';
 
+import { todayText } from '../words/dates';
+import { learnedPace, learnedWords, paceOf, paceWords } from './paceWords';
+import { PlacesPart } from './PlacesPart';
 import type { PartyWork } from './usePartyPlan';
 
 /** Who works, from when, with what breaks; and the chairs there are. */
@@ -46,13 +51,17 @@ export function HandsPanel({ work }: { readonly work: PartyWork }) {
     if (await changed({ hands: plan.hands.filter((one) => one.id !== hands.id), guests, rounds, held }))
       setOpen(null);
   };
-  const count = (kind: ChairKind): number => plan.chairs.filter((chair) => chair.kind === kind).length;
-  const setCount = (kind: 'makeup' | 'hair', wanted: number): void => {
-    const others = plan.chairs.filter((chair) => chair.kind !== kind);
-    const same = plan.chairs.filter((chair) => chair.kind === kind).slice(0, wanted);
+  const isThere = (chair: PartyPlan['chairs'][number], kind: ChairKind, place: string): boolean =>
+    chair.kind === kind && chair.place === place;
+  const count = (kind: ChairKind, place: string): number =>
+    plan.chairs.filter((chair) => isThere(chair, kind, place)).length;
+  const setCount = (kind: 'makeup' | 'hair', place: string, wanted: number): void => {
+    const others = plan.chairs.filter((chair) => !isThere(chair, kind, place));
+    const same = plan.chairs.filter((chair) => isThere(chair, kind, place)).slice(0, wanted);
+    const taken = others.filter((chair) => chair.kind === kind).length;
     const name = kind === 'hair' ? 'Hair chair' : 'Chair';
     while (same.length < wanted)
-      same.push({ id: newId(), name: `${name} ${same.length + 1}`, place: home, kind });
+      same.push({ id: newId(), name: `${name} ${taken + same.length + 1}`, place, kind });
     void changed({ chairs: [...others, ...same] });
   };
   return (
@@ -65,7 +74,9 @@ export function HandsPanel({ work }: { readonly work: PartyWork }) {
             title={hands.name}
             detail={[
               hands.does === 'hair' ? 'hair' : 'make-up',
+              plan.places.length > 1 ? (plan.places.find((one) => one.id === hands.at)?.name ?? '') : '',
               `sets up in ${hands.setUp} min`,
+              hands.pace === undefined || hands.pace === 1 ? '' : paceWords(hands.pace),
               hands.maxWork === null ? '' : `rests after ${hands.maxWork} min`,
               hands.lunch ? `lunch ${hands.lunch.minutes} min` : '',
             ]
@@ -82,35 +93,40 @@ export function HandsPanel({ work }: { readonly work: PartyWork }) {
       </Line>
       <Column gap="$2">
         <Subheading>Chairs</Subheading>
-        {count('any') > 0 ? (
-          <Body>{`${count('any')} for anything`}</Body>
-        ) : (
-          <Line gap="$4">
-            <Stepper
-              label="Make-up chairs"
-              unit=""
-              value={count('makeup')}
-              minimum={0}
-              maximum={12}
-              step={1}
-              onChange={(n) => setCount('makeup', n)}
-            />
-            <Stepper
-              label="Hair chairs"
-              unit=""
-              value={count('hair')}
-              minimum={0}
-              maximum={12}
-              step={1}
-              onChange={(n) => setCount('hair', n)}
-            />
-          </Line>
-        )}
+        {plan.places.map((place) => {
+          const at = plan.places.length > 1 ? ` at ${place.name}` : '';
+          return count('any', place.id) > 0 ? (
+            <Body key={place.id}>{`${count('any', place.id)} for anything${at}`}</Body>
+          ) : (
+            <Line key={place.id} gap="$4">
+              <Stepper
+                label={`Make-up chairs${at}`}
+                unit=""
+                value={count('makeup', place.id)}
+                minimum={0}
+                maximum={12}
+                step={1}
+                onChange={(n) => setCount('makeup', place.id, n)}
+              />
+              <Stepper
+                label={`Hair chairs${at}`}
+                unit=""
+                value={count('hair', place.id)}
+                minimum={0}
+                maximum={12}
+                step={1}
+                onChange={(n) => setCount('hair', place.id, n)}
+              />
+            </Line>
+          );
+        })}
       </Column>
+      <PlacesPart plan={plan} busy={busy} failure={failure} onChange={changed} />
       {failure && !open ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       {open ? (
         <HandsDialog
           hands={open}
+          places={plan.places}
           busy={busy}
           failure={failure}
           onKeep={(hands) => void keepOne(hands)}
@@ -124,6 +140,7 @@ export function HandsPanel({ work }: { readonly work: PartyWork }) {
 
 type HandsDialogProps = {
   readonly hands: Hands;
+  readonly places: PartyPlan['places'];
   readonly busy: boolean;
   readonly failure: string | null;
   readonly onKeep: (hands: Hands) => void;
@@ -131,11 +148,13 @@ type HandsDialogProps = {
   readonly onClose: () => void;
 };
 
-function HandsDialog({ hands, busy, failure, onKeep, onRemove, onClose }: HandsDialogProps) {
+function HandsDialog({ hands, places, busy, failure, onKeep, onRemove, onClose }: HandsDialogProps) {
   const [value, setValue] = useState(hands);
   const [arrives, setArrives] = useState(clock(hands.arrives));
   const [leaves, setLeaves] = useState(hands.leaves === null ? '' : clock(hands.leaves));
   const [tried, setTried] = useState(false);
+  const timed = useVisitMinutes(todayText());
+  const learned = learnedPace(timed.data ?? [], value.name.trim());
   const set = (change: Partial<Hands>): void => setValue((v) => ({ ...v, ...change }));
   const from = minuteOfDay(arrives);
   const until = leaves === '' ? null : minuteOfDay(leaves);
@@ -168,6 +187,34 @@ function HandsDialog({ hands, busy, failure, onKeep, onRemove, onClose }: HandsD
         chosen={[value.does]}
         onChange={([does]) => does && set({ does })}
       />
+      {places.length > 1 ? (
+        <Choice
+          label="Arrives at"
+          options={places.map((place) => place.id)}
+          words={Object.fromEntries(places.map((place) => [place.id, place.name]))}
+          chosen={[value.at]}
+          onChange={([at]) => at && set({ at })}
+        />
+      ) : null}
+      <Stepper
+        label="Needs of planned minutes"
+        unit="%"
+        value={Math.round((value.pace ?? 1) * 100)}
+        minimum={50}
+        maximum={200}
+        step={1}
+        onChange={(percent) => set({ pace: percent / 100 })}
+      />
+      {learned ? (
+        <Column gap="$1">
+          <Label>{learnedWords(learned)}</Label>
+          {paceOf(learned) === (value.pace ?? 1) ? null : (
+            <Line>
+              <Button onPress={() => set({ pace: paceOf(learned) })}>Plan with that</Button>
+            </Line>
+          )}
+        </Column>
+      ) : null}
       <Field
         label="There at"
         keyboard="time"

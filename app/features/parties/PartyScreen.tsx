@@ -2,16 +2,19 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import type { PartyAnswer } from '@toile/contract';
 import { useParty } from '../../data/hooks';
-import { Body, Column, Label, Ready, Row, Screen, TabPanel, Tabs } from '../../ui';
+import { Body, Column, Label, Ready, Row, Screen, Subheading, TabPanel, Tabs } from '../../ui';
 import { dayAndDistance } from '../words/dates';
 import { visitDetail } from '../words/visits';
 import { BeforePanel } from './BeforePanel';
 import { DayPanel } from './DayPanel';
 import { HandsPanel } from './HandsPanel';
+import { NowPanel } from './NowPanel';
+import { PackPanel } from './PackPanel';
+import { dayStands } from './nowView';
 import { PeoplePanel } from './PeoplePanel';
 import { usePartyPlan } from './usePartyPlan';
 
-type Part = 'people' | 'hands' | 'before' | 'day' | 'visits';
+type Part = 'people' | 'hands' | 'before' | 'day' | 'pack' | 'now';
 
 /** One party: who, by whom, and how its day goes. */
 export function PartyScreen({ id }: { readonly id: string }) {
@@ -26,13 +29,19 @@ export function PartyScreen({ id }: { readonly id: string }) {
 
 function PartyParts({ party }: { readonly party: PartyAnswer }) {
   const work = usePartyPlan(party);
-  const [part, setPart] = useState<Part>('people');
+  // On the day itself it opens where it goes on.
+  const [part, setPart] = useState<Part>(() =>
+    work.plan.timetable && dayStands(work.plan, party.date, new Date()).when === 'on the day'
+      ? 'now'
+      : 'people',
+  );
   const tabs = [
     { id: 'people', words: 'People', mark: <Label>{String(work.plan.guests.length)}</Label> },
     { id: 'hands', words: 'Hands', label: 'Hands and chairs' },
     { id: 'before', words: 'Before' },
     { id: 'day', words: 'Day', label: 'The day' },
-    { id: 'visits', words: 'Visits' },
+    { id: 'pack', words: 'Pack', label: 'Packing' },
+    { id: 'now', words: 'Now', label: 'Now, and how it went' },
   ] as const;
   return (
     <Column gap="$3">
@@ -44,9 +53,15 @@ function PartyParts({ party }: { readonly party: PartyAnswer }) {
       <TabPanel label={tabs.find((tab) => tab.id === part)!.words}>
         {part === 'people' ? <PeoplePanel work={work} /> : null}
         {part === 'hands' ? <HandsPanel work={work} /> : null}
-        {part === 'before' ? <BeforePanel work={work} /> : null}
+        {part === 'before' ? (
+          <>
+            <BeforePanel work={work} />
+            <VisitsPart party={party} />
+          </>
+        ) : null}
         {part === 'day' ? <DayPanel work={work} /> : null}
-        {part === 'visits' ? <VisitsPart party={party} /> : null}
+        {part === 'pack' ? <PackPanel work={work} /> : null}
+        {part === 'now' ? <NowPanel work={work} /> : null}
       </TabPanel>
     </Column>
   );
@@ -57,7 +72,8 @@ function VisitsPart({ party }: { readonly party: PartyAnswer }) {
   if (party.visits.length === 0)
     return <Body>No visits are booked for this party. Book one on a client’s page.</Body>;
   return (
-    <Column gap={0}>
+    <Column gap={0} role="group" aria-label="Visits booked">
+      <Subheading>Visits booked</Subheading>
       {party.visits.map((visit) => (
         <Row
           key={visit.id}

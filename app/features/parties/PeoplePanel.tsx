@@ -1,9 +1,13 @@
 import { useState } from 'react';
 import { clock, newGuest, type Guest, type PastedGuest } from '@toile/core';
-import { newId } from '@toile/contract';
-import { Body, Button, Column, Empty, Line, Row } from '../../ui';
+import { newId, type ClientSummary, type PartyChart } from '@toile/contract';
+import { Body, Button, Column, Empty, Label, Line, Row } from '../../ui';
+import { ClientsDialog } from './ClientsDialog';
 import { GuestDialog, ROLE_WORDS } from './GuestDialog';
+import { LooksDialog } from './LooksDialog';
+import { withCharts } from './nowView';
 import { PasteDialog } from './PasteDialog';
+import { RoundsPart } from './RoundsPart';
 
 import type { PartyWork } from './usePartyPlan';
 
@@ -12,6 +16,8 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
   const { plan, party, keep, busy, failure } = work;
   const [open, setOpen] = useState<Guest | null>(null);
   const [pasting, setPasting] = useState(false);
+  const [choosing, setChoosing] = useState(false);
+  const [picking, setPicking] = useState(false);
   const fresh = (): Guest =>
     newGuest(newId(), { name: '', role: 'guest', readyBy: null, faceMinutes: null, hairMinutes: null }, plan);
   /** The plan with these guests; what was held or accepted for others falls away with them. */
@@ -30,8 +36,25 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
   };
   const add = (pasted: readonly PastedGuest[]): Promise<boolean> =>
     withGuests([...plan.guests, ...pasted.map((one) => newGuest(newId(), one, plan))]);
-  const chartOf = (guest: Guest): string | null =>
-    guest.chartId ?? party.visits.find((visit) => visit.clientId === guest.clientId)?.chartId ?? null;
+  const charted = withCharts(party, plan);
+  const chartOf = (guest: Guest): PartyChart | null => {
+    const id = charted.guests.find((one) => one.id === guest.id)?.chartId;
+    return id ? (party.charts[id] ?? null) : null;
+  };
+  const addClients = (clients: readonly ClientSummary[]): Promise<boolean> =>
+    withGuests([
+      ...plan.guests,
+      ...clients.map(({ id, name }): Guest => ({ ...fresh(), name, clientId: id })),
+    ]);
+  const unlike = plan.guests.filter((guest) => {
+    const chart = chartOf(guest);
+    return chart !== null && chart.minutes !== guest.faceMinutes;
+  });
+  const takeMinutes = (): Promise<boolean> =>
+    withGuests(
+      plan.guests.map((guest) => ({ ...guest, faceMinutes: chartOf(guest)?.minutes ?? guest.faceMinutes })),
+    );
+  const unread = plan.guests.filter((guest) => guest.clientId !== null && chartOf(guest) === null);
   return (
     <Column gap="$3">
       {plan.guests.length === 0 ? (
@@ -48,7 +71,11 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
                   ROLE_WORDS[guest.role],
                   guest.faceMinutes > 0 ? `face ${guest.faceMinutes} min` : 'no face',
                   guest.hairMinutes === null ? '' : `hair ${guest.hairMinutes} min`,
-                  chartOf(guest) ? 'chart ready' : 'no chart yet',
+                  chartOf(guest)
+                    ? `${chartOf(guest)!.look}, ${chartOf(guest)!.minutes} min`
+                    : guest.clientId === null
+                      ? 'not a client yet'
+                      : 'no chart yet',
                 ]
                   .filter((word) => word !== '')
                   .join(' · ')}
@@ -58,15 +85,43 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
             ))}
         </Column>
       )}
-      {failure && !open && !pasting ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+      {failure && !open && !pasting && !picking ? (
+        <Body role="alert" color="$madder">{`▲ ${failure}`}</Body>
+      ) : null}
       <Line>
         <Button onPress={() => setOpen(fresh())}>Add a person</Button>
+        <Button onPress={() => setPicking(true)}>Add from clients</Button>
         <Button onPress={() => setPasting(true)}>Paste a list</Button>
       </Line>
+      {unlike.length > 0 ? (
+        <Column gap="$1">
+          <Label>{`${unlike.length === 1 ? 'One chart takes' : `${unlike.length} charts take`} other minutes than are planned here.`}</Label>
+          <Line>
+            <Button disabled={busy} onPress={() => void takeMinutes()}>
+              Take the minutes of the charts
+            </Button>
+          </Line>
+        </Column>
+      ) : null}
+      {unread.length > 0 ? (
+        <Column gap="$1">
+          <Label>{`No chart yet: ${unread.map((guest) => guest.name).join(', ')}. One look can be fitted to all of them, each to their own face.`}</Label>
+          <Line>
+            <Button onPress={() => setChoosing(true)}>Choose a look for them</Button>
+          </Line>
+        </Column>
+      ) : null}
+      <RoundsPart
+        plan={plan}
+        busy={busy}
+        failure={failure}
+        onChange={(rounds) => keep({ ...plan, rounds, timetable: null })}
+      />
       {open ? (
         <GuestDialog
           guest={open}
           plan={plan}
+          chart={chartOf(open)}
           busy={busy}
           failure={failure}
           onKeep={(guest) => void keepOne(guest)}
@@ -76,6 +131,16 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
             )
           }
           onClose={() => setOpen(null)}
+        />
+      ) : null}
+      {choosing ? <LooksDialog partyId={party.id} onClose={() => setChoosing(false)} /> : null}
+      {picking ? (
+        <ClientsDialog
+          onList={new Set(plan.guests.flatMap((guest) => guest.clientId ?? []))}
+          busy={busy}
+          failure={failure}
+          onAdd={(clients) => void addClients(clients).then((done) => done && setPicking(false))}
+          onClose={() => setPicking(false)}
         />
       ) : null}
       {pasting ? (

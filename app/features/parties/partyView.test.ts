@@ -77,6 +77,7 @@ test('a party without a plan begins with those who have a visit', () => {
       notes: '',
       peopleCount: 1,
       plan: null,
+      charts: {},
       visits: [
         {
           id: 'v',

@@ -3,7 +3,7 @@ import { feedPath, newSecret } from '@toile/contract';
 import { call } from '../../data/call';
 import { useCalendarFeed, useRefresh, useSession } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
-import { Body, Button, Column, Field, Label, Line, Ready, Subheading } from '../../ui';
+import { Body, Button, Column, CopyButton, Field, Label, Line, Ready, Subheading } from '../../ui';
 import { dayInWords } from '../words/dates';
 
 /** One's own calendar of the studio by a secret link, shown when it is made; renewed, the old one ends. */
@@ -13,13 +13,11 @@ export function CalendarFeed() {
   const refresh = useRefresh();
   const { busy, failure, save } = useSaving();
   const [link, setLink] = useState<string | null>(null);
-  const [copied, setCopied] = useState(false);
   const renew = (): Promise<unknown> =>
     save(async () => {
       if (!session.data) return;
       const secret = newSecret();
       await call('renewFeed', { body: { secret } });
-      setCopied(false);
       setLink(`${window.location.origin}${feedPath(session.data.studio.id, secret)}`);
       await refresh();
     });
@@ -42,9 +40,7 @@ export function CalendarFeed() {
             {link ? (
               <>
                 <Field label="The link, shown this once" value={link} onChange={() => undefined} />
-                <Button onPress={() => void navigator.clipboard?.writeText(link).then(() => setCopied(true))}>
-                  {copied ? '✓ Copied' : 'Copy the link'}
-                </Button>
+                <CopyButton text={link} words="Copy the link" />
               </>
             ) : madeAt ? (
               <Body>{`A link is out since ${dayInWords(madeAt)}.`}</Body>

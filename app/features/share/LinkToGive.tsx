@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { writeMail, type Mail } from '@toile/core';
 import { newId } from '@toile/contract';
 import { keepLetter } from '../../data/letters';
-import { Body, Button, Column, Field, Label, Line } from '../../ui';
+import { Button, Column, CopyButton, Field, Label, Line } from '../../ui';
 import { saveFile } from '../files/saveFile';
 
 export type LinkGiven = {
@@ -17,29 +17,18 @@ export type LinkGiven = {
 export function LinkToGive({ link, days, mail }: LinkGiven) {
   // Among the letters that would be sent, as soon as it is shown.
   useEffect(() => keepLetter({ id: newId(), at: new Date().toISOString(), mail }), [mail]);
-  const [told, setTold] = useState<'copied' | 'not copied' | 'saved' | null>(null);
-  const copy = (): void => {
-    navigator.clipboard?.writeText(link).then(
-      () => setTold('copied'),
-      () => setTold('not copied'),
-    );
-  };
+  const [saved, setSaved] = useState(false);
   const save = (): void => {
     saveFile('link.eml', 'message/rfc822', writeMail(mail));
-    setTold('saved');
+    setSaved(true);
   };
   return (
     <Column gap="$2" borderLeftWidth={2} borderLeftColor="$moss" paddingLeft="$3">
       <Field label="The link, shown this once" value={link} onChange={() => undefined} />
       <Line>
-        <Button onPress={copy}>{told === 'copied' ? '✓ Copied' : 'Copy the link'}</Button>
-        <Button onPress={save}>{told === 'saved' ? '✓ Saved' : 'Save as a mail'}</Button>
+        <CopyButton text={link} words="Copy the link" />
+        <Button onPress={save}>{saved ? '✓ Saved' : 'Save as a mail'}</Button>
       </Line>
-      {told === 'not copied' ? (
-        <Body role="alert" color="$madder">
-          ▲ It could not be copied: mark the link and copy it by hand.
-        </Body>
-      ) : null}
       <Label>{`For ${mail.to.name} alone, once, within ${days === 1 ? 'a day' : `${days} days`}. No mail leaves from here: send it by your own.`}</Label>
     </Column>
   );

@@ -3,7 +3,19 @@ import { newId, newSecret, SHARE_DAYS, sharePath, type ShareDays } from '@toile/
 import { call } from '../../data/call';
 import { useRefresh, useSession, useShares } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
-import { Body, Button, Choice, Column, Dialog, Field, Label, Line, Ready, Switch } from '../../ui';
+import {
+  Body,
+  Button,
+  Choice,
+  Column,
+  CopyButton,
+  Dialog,
+  Field,
+  Label,
+  Line,
+  Ready,
+  Switch,
+} from '../../ui';
 import { dayInWords } from '../words/dates';
 
 type ShareDialogProps = { readonly chartId: string; readonly version: number; readonly onClose: () => void };
@@ -18,9 +30,7 @@ export function ShareDialog({ chartId, version, onClose }: ShareDialogProps) {
   const [days, setDays] = useState<ShareDays>(7);
   const [cautions, setCautions] = useState(false);
   const [link, setLink] = useState<string | null>(null);
-  const [copied, setCopied] = useState(false);
   const { failure, save } = useSaving();
-  const [uncopied, setUncopied] = useState(false);
 
   const tried = async (work: () => Promise<unknown>): Promise<void> => {
     await save(async () => {
@@ -38,14 +48,7 @@ export function ShareDialog({ chartId, version, onClose }: ShareDialogProps) {
         body: { id: newId(), version, secret, days, cautions },
       });
       setLink(`${window.location.origin}${sharePath(studioId, secret)}`);
-      setCopied(false);
     });
-  const copy = (text: string): void => {
-    navigator.clipboard?.writeText(text).then(
-      () => setCopied(true),
-      () => setUncopied(true),
-    );
-  };
   const [now] = useState(() => Date.now());
   return (
     <Dialog title="Share the chart" onClose={onClose}>
@@ -63,15 +66,10 @@ export function ShareDialog({ chartId, version, onClose }: ShareDialogProps) {
           Make a link
         </Button>
         {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-        {uncopied ? (
-          <Body role="alert" color="$madder">
-            ▲ It could not be copied: mark the link and copy it by hand.
-          </Body>
-        ) : null}
         {link ? (
           <Column gap="$1">
             <Field label="The link, shown this once" value={link} onChange={() => undefined} />
-            <Button onPress={() => copy(link)}>{copied ? '✓ Copied' : 'Copy the link'}</Button>
+            <CopyButton text={link} words="Copy the link" />
           </Column>
         ) : null}
         <Ready remote={shares}>

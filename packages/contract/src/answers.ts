@@ -164,11 +164,14 @@ export type PartySummary = {
   readonly place: string;
   readonly peopleCount: number;
 };
+export type PartyChart = { readonly look: string; readonly minutes: number };
 export type PartyAnswer = PartySummary & {
   readonly revision: number;
   readonly notes: string;
   readonly visits: readonly VisitAnswer[];
   /** How its day is to go; null until somebody says. */ readonly plan: PartyPlan | null;
+  /** Its people’s charts: by whose look, and how long each takes as it stands. */
+  readonly charts: Readonly<Record<string, PartyChart>>;
 };
 
 export type LookSummary = {

@@ -6,6 +6,7 @@ export * from './errors';
 export * from './kit';
 export * from './newId';
 export * from './party';
+export * from './sheet';
 export * from './patchTest';
 export * from './settings';
 export * from './roles';

@@ -7,6 +7,7 @@ import {
   type PackingList,
   type PartyEvent,
   type PartyPlan,
+  type Timed,
 } from '@toile/core';
 import { uuid } from './client';
 import { day, documentPart } from './shapes';
@@ -55,4 +56,6 @@ export type PartyLogAnswer = {
   readonly events: readonly PartyEvent[];
   readonly chairs: Readonly<Record<string, ChairTicks>>;
 };
+/** Past visits as planned and as they went, the newest first. */
+export type VisitMinutesAnswer = readonly Timed[];
 export type PackingAnswer = PackingList;

@@ -11,6 +11,7 @@ import { partyLog } from './migrations/2026_11_27_16_party_log';
 import { passwords } from './migrations/2026_11_27_08_passwords';
 import { patchTests } from './migrations/2026_11_27_11_patch_tests';
 import { runUp } from './migrations/2026_11_27_12_run_up';
+import { sheetLinks } from './migrations/2026_11_27_17_sheet_links';
 import { team } from './migrations/2026_11_27_10_team';
 import { backup } from './migrations/2026_11_27_15_backup';
 import { care } from './migrations/2026_11_27_14_care';
@@ -35,6 +36,7 @@ export const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '2026_11_27_14_care': care,
   '2026_11_27_15_backup': backup,
   '2026_11_27_16_party_log': partyLog,
+  '2026_11_27_17_sheet_links': sheetLinks,
 };
 
 /**

@@ -159,6 +159,17 @@ export type Database = {
     at: Instant;
     seq: Generated<string>;
   };
+  sheet_links: {
+    studio_id: string;
+    id: string;
+    party_id: string;
+    whom: string;
+    secret_hash: string;
+    made_by: string;
+    made_at: Created;
+    expires_at: Instant;
+    revoked_at: ColumnType<Date | null, Date | null | undefined, Date>;
+  };
   visits: {
     studio_id: string;
     id: string;
@@ -256,6 +267,7 @@ export const STUDIO_TABLES = [
   'retired_looks',
   'parties',
   'party_events',
+  'sheet_links',
   'visits',
   'patch_tests',
   'incidents',

@@ -4,19 +4,23 @@ import {
   minuteAt,
   packParty,
   progressOf,
+  timedVisits,
   type ChairEvent,
   type ChairTicks,
   type Chart,
   type PartyEvent,
-  type PartyPlan,
+  type Timed,
 } from '@toile/core';
 import { ROUTES } from '@toile/contract';
 import { announce, openLine, type Live } from '../charts/live';
 import { inStudio, type Tx } from '../db/connection';
-import { found, ProblemError } from '../http/problem';
+import { ProblemError } from '../http/problem';
 import { allowed, checkedParams, read, write, type Services } from '../http/register';
+import { chartIdOf, newestCharts, partyRow, type PartyRow } from './charts';
 import { partyEventOf, partyEventRow } from './events';
 
+/** Minutes are learned from so many parties, the last ones: hands get quicker. */
+const MOST_PARTIES = 120;
 /** More than a long day and its packing ever tell. */
 const MOST_EVENTS = 5000;
 
@@ -50,8 +54,6 @@ export function registerPartyLog(services: Services, live: Live): void {
 
   read(services, 'partyPacking', async ({ tx, params, query, now }) => {
     const party = await partyRow(tx, params.id);
-    if (query.today !== undefined && !isDay(query.today))
-      throw new ProblemError('bad-input', { fields: [{ path: 'today', message: 'A date, as 2031-05-14' }] });
     const charts = await newestCharts(tx, party);
     const byGuest = new Map(
       (party.plan?.guests ?? []).flatMap((guest): [string, Chart][] => {
@@ -71,10 +73,51 @@ export function registerPartyLog(services: Services, live: Live): void {
         byGuest,
         { products, units },
         {
-          today: query.today ?? now.toISOString().slice(0, 10),
+          today: dayAsked(query.today, now),
           shop: party.plan.noShop !== true,
           lastShop: party.plan.lastShop ?? null,
         },
+      ),
+    };
+  });
+
+  read(services, 'visitMinutes', async ({ tx, query, now }) => {
+    const today = dayAsked(query.today, now);
+    const rows = await tx
+      .selectFrom('parties as p')
+      .select(['p.id', 'p.date', 'p.plan'])
+      .where('p.date', '<=', today)
+      .where((eb) =>
+        eb.exists(eb.selectFrom('party_events as e').select('e.id').whereRef('e.party_id', '=', 'p.id')),
+      )
+      .orderBy('p.date', 'desc')
+      .limit(MOST_PARTIES)
+      .execute();
+    if (rows.length === 0) return { body: [] };
+    const events = await tx
+      .selectFrom('party_events')
+      .select(['id', 'party_id', 'event'])
+      .where(
+        'party_id',
+        'in',
+        rows.map((row) => row.id),
+      )
+      .orderBy('seq')
+      .execute();
+    return {
+      body: rows.flatMap(({ id, date, plan }): Timed[] =>
+        plan
+          ? timedVisits({ date }, plan, events.filter((e) => e.party_id === id).map(partyEventOf), today).map(
+              ({ worker, look, kind, plannedMinutes, realMinutes, age }) => ({
+                worker,
+                look,
+                kind,
+                plannedMinutes,
+                realMinutes,
+                age: age ?? 0,
+              }),
+            )
+          : [],
       ),
     };
   });
@@ -90,6 +133,13 @@ export function registerPartyLog(services: Services, live: Live): void {
   });
 }
 
+/** The day whoever asks has; that of UTC where they say none. */
+function dayAsked(today: string | undefined, now: Date): string {
+  if (today !== undefined && !isDay(today))
+    throw new ProblemError('bad-input', { fields: [{ path: 'today', message: 'A date, as 2031-05-14' }] });
+  return today ?? now.toISOString().slice(0, 10);
+}
+
 const NOTHING = {
   products: [],
   short: [],
@@ -101,54 +151,12 @@ const NOTHING = {
   without: [],
 };
 
-type Party = {
-  readonly id: string;
-  readonly date: string;
-  readonly plan: PartyPlan | null;
-  /** Charts of visits booked for it, by client. */ readonly booked: ReadonlyMap<string, string>;
-};
-
-async function partyRow(tx: Tx, id: string): Promise<Party> {
-  const row = found(
-    await tx.selectFrom('parties').select(['id', 'date', 'plan']).where('id', '=', id).executeTakeFirst(),
-  );
-  const visits = await tx
-    .selectFrom('visits')
-    .select(['client_id', 'chart_id'])
-    .where('party_id', '=', id)
-    .where('state', '!=', 'cancelled')
-    .execute();
-  const booked = new Map(
-    visits.flatMap((v): [string, string][] => (v.chart_id ? [[v.client_id, v.chart_id]] : [])),
-  );
-  return { ...row, booked };
-}
-
-/** The chart of somebody at a party: the one named, or that of the visit booked. */
-function chartIdOf(party: Party, guest: PartyPlan['guests'][number]): string | null {
-  return guest.chartId ?? (guest.clientId === null ? null : (party.booked.get(guest.clientId) ?? null));
-}
-
-async function newestCharts(tx: Tx, party: Party): Promise<ReadonlyMap<string, Chart>> {
-  const ids = (party.plan?.guests ?? []).flatMap((guest) => chartIdOf(party, guest) ?? []);
-  if (ids.length === 0) return new Map();
-  const rows = await tx
-    .selectFrom('chart_versions')
-    .distinctOn('chart_id')
-    .select(['chart_id', 'document'])
-    .where('chart_id', 'in', ids)
-    .orderBy('chart_id')
-    .orderBy('version', 'desc')
-    .execute();
-  return new Map(rows.map((row) => [row.chart_id, row.document]));
-}
-
 /** A party's day goes on past midnight, until this minute of it. */
 const DAY_ENDS = 27 * 60;
 const isOfDay = (minute: number): boolean => minute >= 0 && minute < DAY_ENDS;
 
 /** How far the charts of a party have come on its own day: what was ticked at a trial counts for nothing here. */
-async function chairTicks(tx: Tx, party: Party): Promise<Record<string, ChairTicks>> {
+async function chairTicks(tx: Tx, party: PartyRow): Promise<Record<string, ChairTicks>> {
   const charts = await newestCharts(tx, party);
   if (charts.size === 0) return {};
   const zone = party.plan && isZone(party.plan.zone) ? party.plan.zone : 'UTC';

@@ -5,6 +5,7 @@ import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 import { visitsWhere } from '../visits/queries';
+import { chartLines, newestCharts, withBooked } from './charts';
 
 /** Parties and who is made up for them. */
 export function registerParties(services: Services): void {
@@ -89,6 +90,7 @@ async function partyAnswer(tx: Tx, id: string): Promise<PartyAnswer> {
     peopleCount: peopleIn(row.plan, visits.filter((visit) => visit.state !== 'cancelled').length),
     visits,
     plan: row.plan,
+    charts: chartLines(await newestCharts(tx, withBooked(row, visits))),
   };
 }
 

@@ -1,3 +1,5 @@
+import type { CallSheet } from '@toile/core';
+
 const escaped = (text: string): string =>
   text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
 
@@ -16,6 +18,33 @@ export function sharedPage(title: string, svg: string, expiresAt: Date): string 
     `${svg}<p>To look at only. This link ends on ${escaped(expiresAt.toISOString().slice(0, 10))}.</p>`,
   );
 }
+
+/** A call sheet as a page of a phone, times first. */
+export function sheetPage(sheet: CallSheet, day: string, expiresAt: Date): string {
+  const row = ({ time, what, detail }: CallSheet['parts'][number]['rows'][number]): string =>
+    `<li><b>${escaped(time)}</b><span>${escaped(what)}${detail === '' ? '' : `<small>${escaped(detail)}</small>`}</span></li>`;
+  return page(
+    `${sheet.title}: ${sheet.whom}`,
+    `<style>ul{list-style:none;margin:0;padding:0}li{display:flex;gap:12px;padding:10px 0;border-bottom:1px solid #bbb}li b{min-width:56px}small{display:block;font-size:14px}</style>` +
+      `<h1>${escaped(sheet.whom)}</h1><p>${escaped(sheet.title)}, ${escaped(day)}</p>` +
+      sheet.lead.map((line) => `<p><b>${escaped(line)}</b></p>`).join('') +
+      sheet.parts
+        .filter((part) => part.rows.length > 0)
+        .map((part) => `<h2>${escaped(part.title)}</h2><ul>${part.rows.map(row).join('')}</ul>`)
+        .join('') +
+      sheet.foot.map((line) => `<p>${escaped(line)}</p>`).join('') +
+      `<p>As it stands now: look again before you set out. This link ends on ${escaped(expiresAt.toISOString().slice(0, 10))}.</p>`,
+  );
+}
+
+/** A page with a link's secret in its address: nothing else is loaded, kept or told of it. */
+export const bareHeaders = (): Record<string, string> => ({
+  'cache-control': 'no-store',
+  'referrer-policy': 'no-referrer',
+  'x-robots-tag': 'noindex',
+  'content-security-policy':
+    "default-src 'none'; style-src 'unsafe-inline'; font-src data:; base-uri 'none'; form-action 'none'; frame-ancestors 'none'",
+});
 
 /** What an unknown or ended link shows. */
 export function endedPage(): string {

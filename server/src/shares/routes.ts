@@ -6,7 +6,7 @@ import { hashOfSecret } from '../db/secrets';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 import { fontUrls, measureText } from '../print/fonts';
-import { endedPage, sharedPage } from './page';
+import { bareHeaders, endedPage, sharedPage } from './page';
 
 /** A guess at a secret is hopeless; this keeps anyone from trying, per minute and address. */
 const TRIES_A_MINUTE = 60;
@@ -72,14 +72,7 @@ export function registerShares(services: Services): void {
   });
   services.app.get('/s/:token', limit, async (req, res) => {
     const shown = await sharedChart(services, String(req.params.token));
-    res.set({
-      'cache-control': 'no-store',
-      'referrer-policy': 'no-referrer',
-      'x-robots-tag': 'noindex',
-      // The page is one drawing with its fonts in it, and nothing else.
-      'content-security-policy':
-        "default-src 'none'; style-src 'unsafe-inline'; font-src data:; base-uri 'none'; form-action 'none'; frame-ancestors 'none'",
-    });
+    res.set(bareHeaders());
     if (!shown) return void res.status(404).type('html').send(endedPage());
     const sheet = chartSheet(shown.chart, {
       paper: 'phone',

@@ -13,6 +13,8 @@ const chart = demo.charts[0]!;
 const unit = demo.units[0]!;
 const visit = demo.visits[0]!;
 const party = demo.parties[0]!;
+/** One whose day has a timetable. */
+const pastParty = demo.parties.find(({ plan }) => plan?.timetable)!;
 const patchTest = demo.patchTests[0]!;
 /** Something the newest version of the chart uses. */
 const newest = demo.charts.filter(({ id }) => id === chart.id).at(-1)!;
@@ -186,6 +188,11 @@ export const SOUND: { readonly [N in WriteName]: () => Sound } = {
     id: party.id,
     body: { id: newId(), kind: 'packed', item: 'once:wands', at: '2031-05-14T07:30:00Z', into: 'Roll' },
   }),
+  createSheetLink: () => ({
+    id: pastParty.id,
+    body: { id: newId(), whom: 'whole', secret: secret(), days: 7 },
+  }),
+  revokeSheetLink: () => ({ id: newId(), body: {} }),
   updateStudioSettings: () => ({
     body: { ruleGrades: {}, schools: {}, zone: 'Europe/Lisbon' },
     revision: 0,

@@ -133,6 +133,7 @@ test('each sound body is taken, or turned away for what it names and not for its
     settleIntake: 'not-found',
     eraseClient: 'bad-input',
     revokeShare: 'not-found',
+    revokeSheetLink: 'not-found',
   });
 });
 
@@ -227,4 +228,6 @@ const READ_IDS: Readonly<Partial<Record<RouteName, string>>> = {
   partyLog: demo.parties[0]!.id,
   liveParty: demo.parties[0]!.id,
   partyPacking: demo.parties[0]!.id,
+  partySheet: demo.parties.at(-1)!.id,
+  listSheetLinks: demo.parties[0]!.id,
 };

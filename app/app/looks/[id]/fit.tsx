@@ -4,6 +4,6 @@ import { fromWork } from '../../../features/frame/fromWork';
 const FitSeveralScreen = fromWork((work) => work.FitSeveralScreen);
 
 export default function FitSeveralScreenRoute() {
-  const { id } = useLocalSearchParams<{ id: string }>();
-  return <FitSeveralScreen key={id} id={id} />;
+  const { id, party } = useLocalSearchParams<{ id: string; party?: string }>();
+  return <FitSeveralScreen key={id} id={id} partyId={party ?? ''} />;
 }

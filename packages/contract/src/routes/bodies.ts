@@ -21,6 +21,7 @@ import { enquirySchema } from '../enquiry';
 import { partyEventInputSchema, partyInputSchema } from '../party';
 import { patchTestInputSchema } from '../patchTest';
 import { studioSettingsSchema } from '../settings';
+import { sheetLinkInputSchema } from '../sheet';
 import { shareInputSchema } from '../share';
 import {
   chairEventSchema,
@@ -100,5 +101,7 @@ export const BODIES: { readonly [N in WriteName]: Schema } = {
   createParty: partyInputSchema,
   updateParty: partyInputSchema,
   createPartyEvent: partyEventInputSchema,
+  createSheetLink: sheetLinkInputSchema,
+  revokeSheetLink: nothing,
   updateStudioSettings: studioSettingsSchema,
 };

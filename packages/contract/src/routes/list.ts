@@ -477,6 +477,38 @@ export const ROUTES = {
     needs: 'see',
     does: 'Server-sent events: says `changed` whenever something is told of the party or at its chairs.',
   },
+  partySheet: {
+    method: 'GET',
+    path: '/api/parties/:id/sheets',
+    needs: 'see',
+    asks: ['for', 'paper'],
+    does: 'A call sheet as PDF: of the whole day, one pair of hands or one person; A4 or Letter.',
+  },
+  listSheetLinks: {
+    method: 'GET',
+    path: '/api/parties/:id/sheet-links',
+    needs: 'edit',
+    does: 'Links to a party’s call sheets, newest first.',
+  },
+  createSheetLink: {
+    method: 'POST',
+    path: '/api/parties/:id/sheet-links',
+    needs: 'edit',
+    does: 'Makes a link that shows one call sheet to whoever has it, for some days.',
+  },
+  revokeSheetLink: {
+    method: 'POST',
+    path: '/api/sheet-links/:id/revocations',
+    needs: 'edit',
+    does: 'Takes a link to a call sheet back at once.',
+  },
+  visitMinutes: {
+    method: 'GET',
+    path: '/api/timings/visits',
+    needs: 'see',
+    asks: ['today'],
+    does: 'Visits of past parties as planned and as they went, to learn minutes from.',
+  },
   partyPacking: {
     method: 'GET',
     path: '/api/parties/:id/packing',

@@ -46,9 +46,16 @@ import type { ClientInput } from '../client';
 import type { CountInput, ImportKit, PaletteInput, ProductInput, SubstitutionInput, UnitInput } from '../kit';
 import type { Enquiry, EnquiryAnswer } from '../enquiry';
 import type { PartyEvent } from '@toile/core';
-import type { PackingAnswer, PartyEventInput, PartyInput, PartyLogAnswer } from '../party';
+import type {
+  PackingAnswer,
+  PartyEventInput,
+  PartyInput,
+  PartyLogAnswer,
+  VisitMinutesAnswer,
+} from '../party';
 import type { PatchTestInput } from '../patchTest';
 import type { StudioSettings } from '../settings';
+import type { SheetLinkAnswer, SheetLinkInput } from '../sheet';
 import type { ShareInput } from '../share';
 import type {
   ChairEventInput,
@@ -177,6 +184,11 @@ type RouteTypes = {
   partyLog: { answers: PartyLogAnswer };
   createPartyEvent: { takes: PartyEventInput; answers: PartyEvent };
   liveParty: { answers: FileAnswer };
+  partySheet: { answers: FileAnswer };
+  listSheetLinks: { answers: SheetLinkAnswer[] };
+  createSheetLink: { takes: SheetLinkInput; answers: SheetLinkAnswer };
+  revokeSheetLink: { takes: EmptyBody; answers: SheetLinkAnswer };
+  visitMinutes: { answers: VisitMinutesAnswer };
   partyPacking: { answers: PackingAnswer };
 };
 

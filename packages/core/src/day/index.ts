@@ -78,9 +78,12 @@ export {
   type SeenVisit,
   type VisitState,
 } from './onTheDay';
+export { callSheet, type CallSheet, type SheetFor, type SheetPart, type SheetRow } from './callSheet';
+export { timedVisits, type WentVisit } from './timedVisits';
 export { partyCalendar } from './partyCalendar';
 export { guestsFromText, type PastedGuest, type PasteProblem } from './guestsFromText';
 export {
+  planAnew,
   changedPlan,
   DEFAULT_HANDS,
   newPlan,

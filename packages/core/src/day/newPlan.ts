@@ -122,6 +122,22 @@ export function usualReadyBy(plan: PartyPlan): number {
     : Math.min(...plan.hands.map((hands) => hands.arrives), 1200) + USUAL_DAY;
 }
 
+/**
+ * A plan begun again for another date: who, where and how long stay; charts, timetable, what was held, relaxed or done
+ * before it are of that day alone.
+ */
+export function planAnew(plan: PartyPlan, date: string): PartyPlan {
+  const { runUp: _done, lastShop: _shop, ...rest } = plan;
+  return {
+    ...rest,
+    guests: plan.guests.map((guest) => ({ ...guest, chartId: null })),
+    held: [],
+    relaxed: [],
+    timetable: null,
+    ...(plan.occasion ? { occasion: { ...plan.occasion, date } } : {}),
+  };
+}
+
 /** A plan after a change that a way out offers: as `changedDay` does it to the day. */
 export function changedPlan(plan: PartyPlan, change: DayChange): PartyPlan {
   switch (change.kind) {

@@ -30,6 +30,8 @@ export const HandsSchema = Type.Object(
     maxWork: orNull(minutes),
     rest: minutes,
     lunch: orNull(Type.Object({ minutes, from: minute, to: minute }, closed)),
+    /** What these hands take of planned minutes, once it was learned and taken over: 1 is as planned. */
+    pace: Type.Optional(Type.Number({ minimum: 0.5, maximum: 2 })),
   },
   closed,
 );
@@ -50,6 +52,8 @@ export const GuestSchema = Type.Object(
     mayGoWithoutHair: Type.Boolean(),
     busy: Type.Array(Type.Object({ from: minute, to: minute, title: name }, closed), { maxItems: 20 }),
     notes: Type.String({ maxLength: 1000 }),
+    /** Where it is done; left out: where the others are. */ place: Type.Optional(id),
+    /** Waiting is hard: it weighs more. */ cannotWait: Type.Optional(Type.Boolean()),
   },
   closed,
 );
@@ -144,13 +148,16 @@ export const ROLE_WEIGHTS: Readonly<Record<GuestRole, RoleWeights>> = {
   child: { slack: 5, weights: { late: 1, short: 3, early: 2, wait: 2 }, hairFirst: 25 },
 };
 
+/** Waiting weighs so much more for whom it is hard. */
+const CANNOT_WAIT = 3;
+
 /** Points for a lighter look and for going without hair: taken only when somebody accepts them. */
 const WAYS_OUT = { lighter: 200, noHair: 300 } as const;
 const STAR = { firstCost: 80, lastCost: 80 } as const;
 const DRYING_MINUTES = 2;
 
 export type DayOfOptions = {
-  /** What a pair of hands takes of a guest's planned minutes, learned: 1 is as planned. */
+  /** What a pair of hands takes of a guest's planned minutes: what was taken over for them, where nothing is said. */
   readonly paceOf?: (hands: Hands, guest: Guest) => number;
   readonly now?: number | null;
 };
@@ -159,7 +166,7 @@ export type DayOfOptions = {
 export function dayOfPlan(
   party: { readonly id: string; readonly date: string },
   plan: PartyPlan,
-  { paceOf = () => 1, now = null }: DayOfOptions = {},
+  { paceOf = (hands) => hands.pace ?? 1, now = null }: DayOfOptions = {},
 ): PartyDay {
   const home = plan.places[0]!.id;
   const star = plan.guests.find((guest) => guest.role === 'star');
@@ -200,7 +207,11 @@ function personOf(
   home: string,
   paceOf: NonNullable<DayOfOptions['paceOf']>,
 ): Person {
-  const { slack, weights, hairFirst } = ROLE_WEIGHTS[guest.role];
+  const { slack, weights: usual, hairFirst } = ROLE_WEIGHTS[guest.role];
+  const weights = guest.cannotWait
+    ? { ...usual, early: usual.early * CANNOT_WAIT, wait: usual.wait * CANNOT_WAIT }
+    : usual;
+  const place = plan.places.find((one) => one.id === guest.place)?.id ?? home;
   const by = (does: Hands['does'], planned: number): Record<string, number> =>
     Object.fromEntries(
       plan.hands
@@ -213,14 +224,14 @@ function personOf(
   const face = (planned: number): Way['tasks'][number] => ({
     id: faceOf(guest),
     kind: 'makeup',
-    place: home,
+    place,
     by: by('makeup', planned),
     tail: DRYING_MINUTES,
   });
   const hair: Way['tasks'] =
     guest.hairMinutes === null
       ? []
-      : [{ id: hairOf(guest), kind: 'hair', place: home, by: by('hair', guest.hairMinutes), tail: 0 }];
+      : [{ id: hairOf(guest), kind: 'hair', place, by: by('hair', guest.hairMinutes), tail: 0 }];
   const both = hair.length > 0 && guest.faceMinutes > 0;
   const prefer = both ? { prefer: [{ first: hairOf(guest), then: faceOf(guest), cost: hairFirst }] } : {};
   const faces = guest.faceMinutes > 0 ? [face(guest.faceMinutes)] : [];

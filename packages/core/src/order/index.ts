@@ -2,6 +2,7 @@ export { asGiven, greedyWeave, weave, type Link, type Task, type Weave } from '.
 export { fewestMoves, movesBetween, type OrderChoice } from './fewestMoves';
 export {
   linksOf,
+  minutesAsGiven,
   weaveSteps,
   type StepChoice,
   type StepOrder,

@@ -53,6 +53,16 @@ const ON_FACE: readonly Step['phase'][] = [
 ];
 const ON_EYES: readonly Step['phase'][] = ['eyes', 'lashes'];
 
+/** Minutes from the first touch to the last wait over, steps worked in the order they stand in: nothing is looked for. */
+export function minutesAsGiven(steps: readonly Step[], client: Client, schools: Look['schools']): number {
+  const tasks = steps.map((step): Task => ({
+    id: step.id,
+    minutes: step.handsOnMinutes,
+    tailMinutes: step.waitMinutes,
+  }));
+  return asGiven(tasks, inOrder(linksOf(steps, client, schools), steps.length)).totalMinutes;
+}
+
 /**
  * The steps of a chart with their waits filled by as few moves as save the most, for one pair of hands: what
  * lies over each other keeps its order and waits until it is dry; brows, eyes, lips and places that do not

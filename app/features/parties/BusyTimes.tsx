@@ -1,0 +1,84 @@
+import { useState } from 'react';
+import { clock, minuteOfDay, type Guest } from '@toile/core';
+import { Body, Button, Column, Field, Line, Subheading } from '../../ui';
+
+type Busy = Guest['busy'];
+
+/** When somebody is elsewhere: photographed, dressed, at a speech. */
+export function BusyTimes({
+  busy,
+  onChange,
+}: {
+  readonly busy: Busy;
+  readonly onChange: (busy: Busy) => void;
+}) {
+  const [adding, setAdding] = useState<{ title: string; from: string; to: string } | null>(null);
+  const [tried, setTried] = useState(false);
+  const [from, to] = [minuteOfDay(adding?.from ?? ''), minuteOfDay(adding?.to ?? '')];
+  const wrong = {
+    title: adding?.title.trim() === '' ? 'Say what it is' : undefined,
+    from: from === null ? 'A time, as 11:00' : undefined,
+    to:
+      to === null
+        ? 'A time, as 11:20'
+        : from !== null && to <= from
+          ? `Later than ${adding?.from ?? ''}`
+          : undefined,
+  };
+  const add = (): void => {
+    setTried(true);
+    if (!adding || from === null || to === null || wrong.title || wrong.to) return;
+    onChange([...busy, { title: adding.title.trim(), from, to }].sort((a, b) => a.from - b.from));
+    setAdding(null);
+    setTried(false);
+  };
+  return (
+    <Column gap="$2" role="group" aria-label="Not to be had">
+      <Subheading>Not to be had</Subheading>
+      {busy.map((one, i) => (
+        <Line key={`${one.from} ${one.title}`} flexWrap="nowrap" gap="$3">
+          <Body flex={1}>{`${clock(one.from)} to ${clock(one.to)}, ${one.title}`}</Body>
+          <Button
+            label={`No longer: ${one.title}`}
+            onPress={() => onChange(busy.filter((_, other) => other !== i))}
+          >
+            Take out
+          </Button>
+        </Line>
+      ))}
+      {adding ? (
+        <Column gap="$2">
+          <Field
+            label="What"
+            value={adding.title}
+            onChange={(title) => setAdding({ ...adding, title })}
+            error={tried ? wrong.title : undefined}
+            placeholder="photographs"
+          />
+          <Field
+            label="From"
+            keyboard="time"
+            value={adding.from}
+            onChange={(text) => setAdding({ ...adding, from: text })}
+            error={tried ? wrong.from : undefined}
+          />
+          <Field
+            label="Until"
+            keyboard="time"
+            value={adding.to}
+            onChange={(text) => setAdding({ ...adding, to: text })}
+            error={tried ? wrong.to : undefined}
+          />
+          <Line>
+            <Button onPress={add}>Add it</Button>
+            <Button onPress={() => setAdding(null)}>Leave it</Button>
+          </Line>
+        </Column>
+      ) : busy.length < 20 ? (
+        <Line>
+          <Button onPress={() => setAdding({ title: '', from: '', to: '' })}>Add an appointment</Button>
+        </Line>
+      ) : null}
+    </Column>
+  );
+}

@@ -1,0 +1,206 @@
+import { clock, visitKey, type Replanned, type RunningVisit } from '@toile/core';
+import { Body, Button, Column, CopyButton, Empty, Label, Line, Progress, Subheading } from '../../ui';
+import { dayAndDistance } from '../words/dates';
+import { WentTable } from './WentTable';
+import { LogState } from './LogState';
+import {
+  atHand,
+  changeWords,
+  lateWords,
+  standsWords,
+  tellTexts,
+  visitWords,
+  whenWords,
+  type AtHand,
+} from './nowView';
+import { usePartyLog, type PartyLog } from './usePartyLog';
+import type { PartyWork } from './usePartyPlan';
+import { useRunning, type Running } from './useRunning';
+
+/** From so many minutes behind on, another plan is offered though nobody will be late. */
+const WORTH_ASKING = 10;
+
+/** The day as it goes: who is at whom, what is next, what runs late and what could be done; afterwards, how it went. */
+export function NowPanel({ work }: { readonly work: PartyWork }) {
+  const log = usePartyLog(work.party.id);
+  const now = useRunning(work, log);
+  const { plan, party } = work;
+  if (!plan.timetable)
+    return <Empty title="No timetable yet" words="Plan the day and keep it: then it can be followed here." />;
+  if (now.when === 'before')
+    return (
+      <Empty
+        title={`The day is ${dayAndDistance(party.date)}`}
+        words="On the day this shows who is at whom, what runs late, and what could be done about it."
+      />
+    );
+  return (
+    <Column gap="$4">
+      <LogState log={log} />
+      {now.when === 'on the day' && now.running ? <OnTheDay work={work} log={log} now={now} /> : null}
+      <WentTable work={work} log={log} />
+    </Column>
+  );
+}
+
+type OnTheDayProps = { readonly work: PartyWork; readonly log: PartyLog; readonly now: Running };
+
+function OnTheDay({ work, log, now }: OnTheDayProps) {
+  const running = now.running!;
+  const { plan } = work;
+  const troubled =
+    running.late.length > 0 || running.lost.length > 0 || running.behindMinutes >= WORTH_ASKING;
+  return (
+    <>
+      <Column gap="$1" aria-live="polite" role="status">
+        <Label>{`${clock(now.minute)} there`}</Label>
+        <Body color={running.late.length + running.lost.length > 0 ? '$madder' : '$ink'}>
+          {`${running.late.length + running.lost.length > 0 ? '▲ ' : ''}${standsWords(plan, running)}`}
+        </Body>
+      </Column>
+      {troubled ? <Proposals work={work} now={now} /> : null}
+      <Column gap="$4" role="list" aria-label="Hands">
+        {atHand(plan, running).map((one) => (
+          <HandsCard key={one.hands} one={one} work={work} log={log} />
+        ))}
+      </Column>
+    </>
+  );
+}
+
+function HandsCard({
+  one,
+  work,
+  log,
+}: {
+  readonly one: AtHand;
+  readonly work: PartyWork;
+  readonly log: PartyLog;
+}) {
+  const { plan, party } = work;
+  const titleOf = (visit: RunningVisit): string => visitWords(plan, visit.visit);
+  const told = (kind: 'began' | 'ended' | 'undone', at: RunningVisit): void =>
+    log.tell(kind, visitKey(at.visit.of, at.visit.task));
+  const { now, then } = one;
+  const chair = plan.chairs.find((candidate) => candidate.id === now?.visit.chair)?.name;
+  const chart = now
+    ? (plan.guests.find((guest) => guest.id === now.visit.of)?.chartId ??
+      party.visits.find(
+        (visit) =>
+          visit.clientId === plan.guests.find((guest) => guest.id === now.visit.of)?.clientId &&
+          visit.chartId,
+      )?.chartId ??
+      null)
+    : null;
+  return (
+    <Column role="listitem" gap="$2" borderLeftWidth={2} borderLeftColor="$ink" paddingLeft="$3">
+      <Line gap="$2">
+        <Subheading>{one.name}</Subheading>
+        <Label>{`${one.doneCount} of ${one.count} done`}</Label>
+      </Line>
+      {now ? (
+        <>
+          <Body fontWeight="700">{titleOf(now)}</Body>
+          <Label>{[whenWords(now), chair].filter(Boolean).join(' · ')}</Label>
+          <Line>
+            {now.state === 'under way' ? (
+              <Button kind="main" label={`Done: ${titleOf(now)}`} onPress={() => told('ended', now)}>
+                Done
+              </Button>
+            ) : (
+              <Button kind="main" label={`Begun: ${titleOf(now)}`} onPress={() => told('began', now)}>
+                Begun
+              </Button>
+            )}
+            {now.state === 'under way' ? (
+              <Button label={`Not begun after all: ${titleOf(now)}`} onPress={() => told('undone', now)}>
+                Not yet after all
+              </Button>
+            ) : null}
+            {chart && now.visit.task.endsWith('.face') ? (
+              <Button href={`/charts/${chart}/chair`} label={`To the chair: ${titleOf(now)}`}>
+                To the chair
+              </Button>
+            ) : null}
+          </Line>
+          {then ? <Label>{`Then ${titleOf(then)}, about ${clock(then.start)}`}</Label> : null}
+        </>
+      ) : (
+        <Body>✓ All done</Body>
+      )}
+    </Column>
+  );
+}
+
+/** The day planned anew from where it stands: the same order only later, or few changes; what to tell whom. */
+function Proposals({ work, now }: { readonly work: PartyWork; readonly now: Running }) {
+  const { proposals, fresh } = now;
+  const answer = fresh ? proposals.answer : null;
+  if (proposals.busy)
+    return <Progress words="Planning the rest" share={proposals.share} onStop={proposals.stop} />;
+  if (!answer)
+    return (
+      <Column gap="$2">
+        {proposals.error ? <Body role="alert" color="$madder">{`▲ ${proposals.error}`}</Body> : null}
+        <Button onPress={now.ask}>What could be done</Button>
+      </Column>
+    );
+  const { push, repair } = answer;
+  const same = push && repair && JSON.stringify(push.visits) === JSON.stringify(repair.visits);
+  return (
+    <Column gap="$4" role="group" aria-label="What could be done">
+      {repair && !same ? <Proposal title="With few changes" proposal={repair} work={work} now={now} /> : null}
+      {push ? <Proposal title="The same order, only later" proposal={push} work={work} now={now} /> : null}
+      {!push && !repair ? (
+        <Body role="alert" color="$madder">
+          ▲ From here there is no timetable that keeps every rule. Take a face off the list, or give somebody
+          a lighter look.
+        </Body>
+      ) : null}
+      <Button onPress={now.forget}>Leave it as it is</Button>
+    </Column>
+  );
+}
+
+type ProposalProps = {
+  readonly title: string;
+  readonly proposal: Replanned;
+  readonly work: PartyWork;
+  readonly now: Running;
+};
+
+function Proposal({ title, proposal, work, now }: ProposalProps) {
+  const { plan, keep, busy, failure } = work;
+  const day = now.running!.day;
+  const changes = changeWords(plan, proposal);
+  const take = async (): Promise<void> => {
+    const timetable = {
+      ways: { ...proposal.ways },
+      visits: proposal.visits.map((visit) => ({ ...visit })),
+      boundLate: 0,
+      boundCost: 0,
+      proven: false,
+    };
+    if (await keep({ ...plan, held: [], timetable })) now.forget();
+  };
+  return (
+    <Column gap="$2" padding="$3" backgroundColor="$surface" borderTopWidth={2} borderTopColor="$ink">
+      <Subheading>{title}</Subheading>
+      <Body>{lateWords(plan, day, proposal)}</Body>
+      {changes.length === 0 ? <Label>Nothing else changes.</Label> : null}
+      {changes.map((line) => (
+        <Label key={line}>{line}</Label>
+      ))}
+      <Button kind="main" disabled={busy} onPress={() => void take()} label={`Do it this way: ${title}`}>
+        Do it this way
+      </Button>
+      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+      {tellTexts(plan, proposal).map(({ to, text }) => (
+        <Line key={to} flexWrap="nowrap" gap="$3">
+          <Label flex={1}>{text}</Label>
+          <CopyButton text={text} label={`Copy for ${to}`} />
+        </Line>
+      ))}
+    </Column>
+  );
+}

@@ -1,0 +1,187 @@
+import { useState } from 'react';
+import { packedThings, type PackingList, type Packed, type ShortOf, type Thing } from '@toile/core';
+import { usePacking } from '../../data/hooks';
+import {
+  Body,
+  Button,
+  Choice,
+  Column,
+  Dialog,
+  Empty,
+  Field,
+  Label,
+  Line,
+  Ready,
+  Subheading,
+  Switch,
+} from '../../ui';
+import { dayInWords, todayText } from '../words/dates';
+import { LogState } from './LogState';
+import { usePartyLog, type PartyLog } from './usePartyLog';
+import type { PartyWork } from './usePartyPlan';
+
+/** What stands for no case in particular. */
+const LOOSE = 'no case';
+const FIRST_CASES = ['Kit case', 'Brush roll', 'Bag'];
+
+/** What to pack: ticked by whoever packs, on as many phones as there are, with or without a network. */
+export function PackPanel({ work }: { readonly work: PartyWork }) {
+  const { party, plan } = work;
+  const log = usePartyLog(party.id);
+  const list = usePacking(party.id, todayText());
+  if (plan.guests.length === 0)
+    return <Empty title="Nobody to pack for" words="Add the people first, and give them charts." />;
+  return (
+    <Column gap="$4">
+      <LogState log={log} />
+      <Ready remote={list}>{(packing) => <Lists work={work} log={log} packing={packing} />}</Ready>
+    </Column>
+  );
+}
+
+type ListsProps = { readonly work: PartyWork; readonly log: PartyLog; readonly packing: PackingList };
+
+function Lists({ work, log, packing }: ListsProps) {
+  const { plan, keep, busy, failure } = work;
+  const packed = packedThings(log.events);
+  const used = [...new Set(log.events.flatMap((event) => event.into ?? []))];
+  const cases = [...new Set([...(used.length > 0 ? used : FIRST_CASES)])];
+  const [into, setInto] = useState<string>(cases[0]!);
+  const [naming, setNaming] = useState(false);
+  const things = [...packing.products, ...packing.tools, ...packing.disposables, ...packing.bags];
+  const doneCount = things.filter((thing) => packed.has(thing.key)).length;
+  const toggle = (thing: Thing): void =>
+    packed.has(thing.key)
+      ? log.tell('unpacked', thing.key)
+      : log.tell('packed', thing.key, into === LOOSE ? undefined : into);
+  const lists: readonly (readonly [title: string, things: readonly Thing[]])[] = [
+    ['Products', packing.products],
+    ['Tools', packing.tools],
+    ['Used once', packing.disposables],
+    ['Touch-up bags', packing.bags],
+  ];
+  return (
+    <>
+      <Column gap="$1" aria-live="polite">
+        <Body>{`${doneCount} of ${things.length} packed`}</Body>
+        {packing.without.length > 0 ? (
+          <Label>{`No chart yet, so nothing is packed for: ${packing.without.join(', ')}.`}</Label>
+        ) : null}
+        {packing.gone.length > 0 ? (
+          <Body color="$madder">{`▲ In a chart but no longer in the kit: ${packing.gone.join(', ')}.`}</Body>
+        ) : null}
+      </Column>
+      <Column gap="$2">
+        <Switch
+          label="Nothing can be bought there"
+          on={plan.noShop === true}
+          onToggle={() => (busy ? undefined : void keep({ ...plan, noShop: plan.noShop !== true }))}
+        />
+        {plan.noShop ? (
+          <Field
+            label="Last day with a shop before"
+            keyboard="date"
+            value={plan.lastShop ?? ''}
+            onChange={(day) => {
+              if (/^\d{4}-\d{2}-\d{2}$/.test(day) || day === '')
+                void keep({ ...plan, lastShop: day || null });
+            }}
+          />
+        ) : null}
+        {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+      </Column>
+      {packing.short.length > 0 ? <Shorts shorts={packing.short} /> : null}
+      {packing.shared.map((one) => (
+        <Body key={one.productId} color="$madder">
+          {`▲ ${one.name} is wanted at ${one.workers.length} chairs at once and there is one of it: decant it, bring a second, or plan those faces one after the other.`}
+        </Body>
+      ))}
+      {things.length === 0 ? null : (
+        <Line gap="$3" alignItems="flex-end">
+          <Choice
+            label="Packing into"
+            options={[...new Set([...cases, into, LOOSE])]}
+            chosen={[into]}
+            onChange={([one]) => one && setInto(one)}
+          />
+          <Button onPress={() => setNaming(true)}>Another case</Button>
+        </Line>
+      )}
+      {lists.map(([title, some]) =>
+        some.length === 0 ? null : (
+          <Column key={title} gap={0} role="group" aria-label={title}>
+            <Subheading>{title}</Subheading>
+            {some.map((thing) => (
+              <Switch
+                key={thing.key}
+                label={[thing.title, thing.detail, whereWords(packed.get(thing.key))]
+                  .filter((words) => words !== '')
+                  .join(' · ')}
+                on={packed.has(thing.key)}
+                onToggle={() => toggle(thing)}
+              />
+            ))}
+          </Column>
+        ),
+      )}
+      {naming ? (
+        <CaseDialog
+          onName={(name) => {
+            setInto(name);
+            setNaming(false);
+          }}
+          onClose={() => setNaming(false)}
+        />
+      ) : null}
+    </>
+  );
+}
+
+const whereWords = (packed: Packed | undefined): string =>
+  packed ? `in ${packed.into ?? 'no case'}, by ${packed.by}` : '';
+
+function Shorts({ shorts }: { readonly shorts: readonly ShortOf[] }) {
+  return (
+    <Column gap="$2" role="group" aria-label="Short">
+      <Subheading>Short</Subheading>
+      {shorts.map((one) => (
+        <Body key={one.productId} color="$madder">
+          {[
+            `▲ ${one.name}: ${grams(one.needMg)} wanted, ${grams(one.haveMg)} there`,
+            one.left.includes('past') ? 'what else there is is past its months that day' : '',
+            one.left.includes('withdrawn') ? 'it is withdrawn' : '',
+            one.tooLate
+              ? `too late to order (${dayInWords(one.buyBy)}): take another in its place`
+              : `buy ${one.buy} by ${dayInWords(one.buyBy)}`,
+          ]
+            .filter((words) => words !== '')
+            .join('; ')}
+        </Body>
+      ))}
+    </Column>
+  );
+}
+
+/** 0.4 g, 12 g. */
+const grams = (mg: number): string => `${mg < 10_000 ? (mg / 1000).toFixed(1) : Math.round(mg / 1000)} g`;
+
+function CaseDialog({
+  onName,
+  onClose,
+}: {
+  readonly onName: (name: string) => void;
+  readonly onClose: () => void;
+}) {
+  const [name, setName] = useState('');
+  const [tried, setTried] = useState(false);
+  const wrong =
+    name.trim() === '' ? 'Write a name' : name.trim().length > 60 ? 'At most 60 letters' : undefined;
+  return (
+    <Dialog title="Another case" onClose={onClose}>
+      <Field label="Name" value={name} onChange={setName} error={tried ? wrong : undefined} autoFocus />
+      <Button kind="main" onPress={() => (wrong ? setTried(true) : onName(name.trim()))}>
+        Pack into it
+      </Button>
+    </Dialog>
+  );
+}

@@ -1,0 +1,31 @@
+import { learnMinutes, type Learned, type Timed } from '@toile/core';
+
+/** Fewer visits are chance: nothing is proposed from them. */
+const LEAST_VISITS = 3;
+/** Under so many it is said to be rough. */
+const ROUGH = 10;
+
+/** What a studio's own visits say of one pair of hands; null where there are too few. */
+export function learnedPace(timed: readonly Timed[], name: string): Learned | null {
+  const learned = learnMinutes(timed)({ worker: name, look: '', kind: '' });
+  return learned.visits < LEAST_VISITS ? null : learned;
+}
+
+/** A pace as it is kept: to the hundredth, within what a plan takes. */
+export const paceOf = ({ factor }: Pick<Learned, 'factor'>): number =>
+  Math.min(2, Math.max(0.5, Math.round(factor * 100) / 100));
+
+/** 'as planned', '9 % more than planned'. */
+export function paceWords(pace: number): string {
+  const more = Math.round((pace - 1) * 100);
+  return more === 0
+    ? 'as planned'
+    : more > 0
+      ? `${more} % more than planned`
+      : `${-more} % less than planned`;
+}
+
+/** What was learned, and how much it rests on. */
+export function learnedWords(learned: Learned): string {
+  return `${learned.visits} visits were timed: ${learned.visits < ROUGH ? 'roughly ' : ''}${paceWords(paceOf(learned))}.`;
+}

@@ -1,0 +1,178 @@
+import { clock } from '../calendar';
+import type { Visit } from './instance';
+import { hairOf, type Guest, type Hands, type PartyPlan } from './party';
+import { COME_BEFORE_MINUTES } from './simulate';
+
+/** Whom a sheet is for: everybody's day for whoever plans it, one pair of hands, or one person. */
+export type SheetFor =
+  | { readonly kind: 'whole' }
+  | { readonly kind: 'hands'; readonly id: string }
+  | { readonly kind: 'person'; readonly id: string };
+
+export type SheetRow = { readonly time: string; readonly what: string; readonly detail: string };
+export type SheetPart = { readonly title: string; readonly rows: readonly SheetRow[] };
+/** What one sheet says: times first. Nothing of skin, health, contact or price is ever in it. */
+export type CallSheet = {
+  readonly title: string;
+  readonly whom: string;
+  readonly lead: readonly string[];
+  readonly parts: readonly SheetPart[];
+  readonly foot: readonly string[];
+};
+
+type Party = { readonly name: string; readonly date: string };
+/** What somebody who is made up is asked to mind. */
+const HOW_TO_COME = 'Clean face, no oil, a top that opens in front, nothing to eat once the lips are done.';
+/** A shorter pause is no wait worth saying. */
+const WAIT_MINUTES = 10;
+
+/**
+ * A party's call sheet from its kept timetable. `looks` names the look of each guest's chart; null where the person or the
+ * pair of hands is not there, or where there is no timetable.
+ */
+export function callSheet(
+  party: Party,
+  plan: PartyPlan,
+  whom: SheetFor,
+  looks: ReadonlyMap<string, string> = new Map(),
+): CallSheet | null {
+  if (!plan.timetable) return null;
+  const visits = [...plan.timetable.visits].sort((a, b) => a.start - b.start || (a.of < b.of ? -1 : 1));
+  const say = sayer(plan, looks);
+  if (whom.kind === 'whole')
+    return {
+      title: party.name,
+      whom: 'The whole day',
+      lead: [
+        `${plan.guests.length} people, ${plan.hands.length} pairs of hands, ${plan.chairs.length} chairs.`,
+      ],
+      parts: [
+        ...plan.hands.map((hands) => handsPart(hands, visits, say)),
+        ...plan.chairs.map((chair) => ({
+          title: chair.name,
+          rows: visits
+            .filter((visit) => visit.chair === chair.id)
+            .map((visit) => ({ ...say.row(visit), detail: say.hands(visit) })),
+        })),
+        {
+          title: 'Ready by',
+          rows: [...plan.guests]
+            .sort((a, b) => a.readyBy - b.readyBy)
+            .map((guest) => ({
+              time: clock(guest.readyBy),
+              what: guest.name,
+              detail: readyDetail(guest, visits),
+            })),
+        },
+      ],
+      foot: [],
+    };
+  if (whom.kind === 'hands') {
+    const hands = plan.hands.find((one) => one.id === whom.id);
+    if (!hands) return null;
+    return {
+      title: party.name,
+      whom: hands.name,
+      lead: [],
+      parts: [handsPart(hands, visits, say)],
+      foot: [],
+    };
+  }
+  const guest = plan.guests.find((one) => one.id === whom.id);
+  if (!guest) return null;
+  const mine = visits.filter((visit) => visit.of === guest.id);
+  const [first] = mine;
+  const rows = mine.flatMap((visit, i): SheetRow[] => {
+    const before = mine[i - 1];
+    const wait = before ? visit.start - before.start - before.minutes : 0;
+    const waits: SheetRow[] =
+      before && wait >= WAIT_MINUTES
+        ? [{ time: clock(before.start + before.minutes), what: `${wait} minutes free`, detail: '' }]
+        : [];
+    return [
+      ...waits,
+      {
+        time: clock(visit.start),
+        what: say.what(visit),
+        detail: `${say.hands(visit)}, ${visit.minutes} min`,
+      },
+    ];
+  });
+  return {
+    title: party.name,
+    whom: guest.name,
+    lead: first
+      ? [
+          `Be at ${say.where(first)} at ${clock(first.start - COME_BEFORE_MINUTES)}.`,
+          `Ready by ${clock(guest.readyBy)}.`,
+        ]
+      : ['Nothing is planned.'],
+    parts: [{ title: 'Your morning', rows: [...rows, ...appointments(guest)] }],
+    foot: first ? [HOW_TO_COME] : [],
+  };
+}
+
+const appointments = (guest: Guest): SheetRow[] =>
+  guest.busy.map((one) => ({ time: clock(one.from), what: one.title, detail: `until ${clock(one.to)}` }));
+
+function readyDetail(guest: Guest, visits: readonly Visit[]): string {
+  const last = visits.filter((visit) => visit.of === guest.id).at(-1);
+  return last ? `done ${clock(last.start + last.minutes)}` : 'nothing planned';
+}
+
+function handsPart(hands: Hands, visits: readonly Visit[], say: Sayer): SheetPart {
+  const mine = visits.filter((visit) => visit.worker === hands.id);
+  const last = mine.at(-1);
+  const rows = mine.flatMap((visit, i): SheetRow[] => {
+    const before = mine[i - 1];
+    const pause = before ? visit.start - before.start - before.minutes - hands.sanitise : 0;
+    const free: SheetRow[] =
+      before && pause >= Math.max(WAIT_MINUTES, hands.rest)
+        ? [{ time: clock(before.start + before.minutes), what: `${pause} minutes free`, detail: '' }]
+        : [];
+    return [...free, say.row(visit)];
+  });
+  return {
+    title: hands.name,
+    rows: [
+      { time: clock(hands.arrives), what: 'Arrives', detail: `sets up in ${hands.setUp} min` },
+      ...rows,
+      ...(last
+        ? [{ time: clock(last.start + last.minutes), what: 'Packs up', detail: `${hands.packUp} min` }]
+        : []),
+    ],
+  };
+}
+
+type Sayer = ReturnType<typeof sayer>;
+function sayer(plan: PartyPlan, looks: ReadonlyMap<string, string>) {
+  const guestOf = (visit: Visit): Guest | undefined => plan.guests.find((guest) => guest.id === visit.of);
+  const what = (visit: Visit): string => {
+    const guest = guestOf(visit);
+    return !guest ? 'Touch-ups' : visit.task === hairOf(guest) ? 'Hair' : 'Make-up';
+  };
+  const chairOf = (visit: Visit): PartyPlan['chairs'][number] | undefined =>
+    plan.chairs.find((chair) => chair.id === visit.chair);
+  const placeOf = (visit: Visit): string => {
+    const id = chairOf(visit)?.place ?? plan.rounds.find((round) => round.id === visit.of)?.place;
+    return plan.places.find((place) => place.id === id)?.name ?? plan.places[0]!.name;
+  };
+  const where = (visit: Visit): string =>
+    [chairOf(visit)?.name, placeOf(visit)].filter((word) => word !== undefined).join(', ');
+  return {
+    what,
+    where,
+    hands: (visit: Visit): string => plan.hands.find((hands) => hands.id === visit.worker)?.name ?? '',
+    row: (visit: Visit): SheetRow => {
+      const guest = guestOf(visit);
+      const look = guest && what(visit) === 'Make-up' ? looks.get(guest.id) : undefined;
+      return {
+        time: clock(visit.start),
+        what: `${guest?.name ?? 'Everyone'}, ${what(visit).toLowerCase()}`,
+        detail: [`until ${clock(visit.start + visit.minutes)}`, where(visit), look]
+          .filter((word) => word !== undefined && word !== '')
+          .join(' · '),
+      };
+    },
+  };
+}

@@ -1,0 +1,75 @@
+import { minutesAsGiven, type Chart, type PartyPlan } from '@toile/core';
+import type { PartyChart } from '@toile/contract';
+import type { Tx } from '../db/connection';
+import { found } from '../http/problem';
+
+export type PartyRow = {
+  readonly id: string;
+  readonly date: string;
+  readonly plan: PartyPlan | null;
+  /** Charts of visits booked for it, by client. */ readonly booked: ReadonlyMap<string, string>;
+};
+
+/** A party with the charts of its booked visits. Throws `not-found`. */
+export async function partyRow(tx: Tx, id: string): Promise<PartyRow> {
+  const row = found(
+    await tx.selectFrom('parties').select(['id', 'date', 'plan']).where('id', '=', id).executeTakeFirst(),
+  );
+  const visits = await tx
+    .selectFrom('visits')
+    .select(['client_id as clientId', 'chart_id as chartId'])
+    .where('party_id', '=', id)
+    .where('state', '!=', 'cancelled')
+    .execute();
+  return withBooked(row, visits);
+}
+
+/** A party's row with the charts of these visits. */
+export function withBooked(
+  { id, date, plan }: Omit<PartyRow, 'booked'>,
+  visits: readonly { readonly clientId: string; readonly chartId: string | null }[],
+): PartyRow {
+  const booked = new Map(
+    visits.flatMap((v): [string, string][] => (v.chartId ? [[v.clientId, v.chartId]] : [])),
+  );
+  return { id, date, plan, booked };
+}
+
+/** The chart of somebody at a party: the one named, or that of the visit booked. */
+export function chartIdOf(party: PartyRow, guest: PartyPlan['guests'][number]): string | null {
+  return guest.chartId ?? (guest.clientId === null ? null : (party.booked.get(guest.clientId) ?? null));
+}
+
+/** The newest version of each chart of a party's people, by the chart's id. */
+export async function newestCharts(tx: Tx, party: PartyRow): Promise<ReadonlyMap<string, Chart>> {
+  const ids = (party.plan?.guests ?? []).flatMap((guest) => chartIdOf(party, guest) ?? []);
+  if (ids.length === 0) return new Map();
+  const rows = await tx
+    .selectFrom('chart_versions')
+    .distinctOn('chart_id')
+    .select(['chart_id', 'document'])
+    .where('chart_id', 'in', ids)
+    .orderBy('chart_id')
+    .orderBy('version', 'desc')
+    .execute();
+  return new Map(rows.map((row) => [row.chart_id, row.document]));
+}
+
+/** By whose look each is, and how long it takes as it stands: whole minutes, up. */
+export function chartLines(charts: ReadonlyMap<string, Chart>): Record<string, PartyChart> {
+  return Object.fromEntries(
+    [...charts].map(([id, { look, steps, client, schools }]) => [
+      id,
+      {
+        look: look.name,
+        minutes: Math.ceil(
+          minutesAsGiven(
+            steps.filter((s) => s.variant === undefined),
+            client,
+            schools,
+          ),
+        ),
+      },
+    ]),
+  );
+}

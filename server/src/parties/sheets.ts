@@ -1,0 +1,156 @@
+import rateLimit from 'express-rate-limit';
+import { callSheet, type CallSheet } from '@toile/core';
+import { isUuid, readSheetFor, type SheetLinkAnswer } from '@toile/contract';
+import { inStudio, type Tx } from '../db/connection';
+import { hashOfSecret } from '../db/secrets';
+import { found, ProblemError } from '../http/problem';
+import { read, write, type Services } from '../http/register';
+import { callSheetPdf, type SheetPaper } from '../print/callSheetPdf';
+import { bareHeaders, endedPage, sheetPage } from '../shares/page';
+import { chartIdOf, newestCharts, partyRow } from './charts';
+
+/** A guess at a secret is hopeless; this keeps anyone from trying, per minute and address. */
+const TRIES_A_MINUTE = 60;
+/** Links of one party that are listed. */
+const MOST_LINKS = 200;
+
+/** Call sheets on paper, and by links that end. */
+export function registerSheets(services: Services): void {
+  read(services, 'partySheet', async ({ tx, params, query }) => {
+    const { sheet, date } = await sheetOf(tx, params.id, query.for ?? 'whole');
+    const paper: SheetPaper = query.paper === 'letter' ? 'letter' : 'a4';
+    return {
+      body: await callSheetPdf(sheet, date, paper),
+      file: `call-sheet-${date}.pdf`,
+      type: 'application/pdf',
+    };
+  });
+
+  read(services, 'listSheetLinks', async ({ tx, params }) => {
+    await partyRow(tx, params.id);
+    const rows = await tx
+      .selectFrom('sheet_links')
+      .selectAll()
+      .where('party_id', '=', params.id)
+      .orderBy('made_at', 'desc')
+      .limit(MOST_LINKS)
+      .execute();
+    return { body: rows.map(linkAnswer) };
+  });
+
+  write(services, 'createSheetLink', async ({ tx, caller, body, params, now }) => {
+    await sheetOf(tx, params.id, body.whom);
+    const row = await tx
+      .insertInto('sheet_links')
+      .values({
+        studio_id: caller.studioId,
+        id: body.id,
+        party_id: params.id,
+        whom: body.whom,
+        secret_hash: hashOfSecret(body.secret),
+        made_by: caller.name,
+        expires_at: new Date(now.getTime() + body.days * 86_400_000),
+      })
+      .onConflict((c) => c.doNothing())
+      .returningAll()
+      .executeTakeFirst();
+    if (!row) throw new ProblemError('already-there');
+    return { status: 201, body: linkAnswer(row), subject: row.id };
+  });
+
+  write(services, 'revokeSheetLink', async ({ tx, params, now }) => {
+    const row = found(
+      await tx
+        .updateTable('sheet_links')
+        .set({ revoked_at: now })
+        .where('id', '=', params.id)
+        .returningAll()
+        .executeTakeFirst(),
+    );
+    return { body: linkAnswer(row), subject: row.id };
+  });
+
+  const limit = rateLimit({
+    windowMs: 60_000,
+    limit: TRIES_A_MINUTE,
+    standardHeaders: true,
+    legacyHeaders: false,
+  });
+  services.app.get('/p/:token', limit, async (req, res) => {
+    const shown = await linkedSheet(services, String(req.params.token));
+    res.set(bareHeaders());
+    if (!shown) return void res.status(404).type('html').send(endedPage());
+    res.type('html').send(sheetPage(shown.sheet, shown.date, shown.expiresAt));
+  });
+}
+
+/** A party's sheet for somebody; told by its field when there is none. */
+async function sheetOf(
+  tx: Tx,
+  partyId: string,
+  whom: string,
+): Promise<{ readonly sheet: CallSheet; readonly date: string }> {
+  const party = await partyRow(tx, partyId);
+  const { name } = await tx
+    .selectFrom('parties')
+    .select('name')
+    .where('id', '=', partyId)
+    .executeTakeFirstOrThrow();
+  const asked = readSheetFor(whom);
+  const charts = await newestCharts(tx, party);
+  const looks = new Map(
+    (party.plan?.guests ?? []).flatMap((guest): [string, string][] => {
+      const chart = charts.get(chartIdOf(party, guest) ?? '');
+      return chart ? [[guest.id, chart.look.name]] : [];
+    }),
+  );
+  const sheet = asked && party.plan ? callSheet({ name, date: party.date }, party.plan, asked, looks) : null;
+  if (sheet) return { sheet, date: party.date };
+  const message = party.plan?.timetable
+    ? 'Nobody of this party by that name'
+    : 'Plan the day and keep its timetable first';
+  throw new ProblemError('bad-input', { fields: [{ path: 'whom', message }] });
+}
+
+/** What a link shows, as the party stands now; null when it is unknown, has ended or was taken back. */
+async function linkedSheet(
+  services: Services,
+  token: string,
+): Promise<{ readonly sheet: CallSheet; readonly date: string; readonly expiresAt: Date } | null> {
+  const [studioId = '', secret = ''] = token.split('.');
+  if (!isUuid(studioId) || secret === '') return null;
+  return inStudio(services.db, studioId, async (tx: Tx) => {
+    const link = await tx
+      .selectFrom('sheet_links')
+      .selectAll()
+      .where('secret_hash', '=', hashOfSecret(secret))
+      .executeTakeFirst();
+    if (!link || link.revoked_at !== null || link.expires_at <= services.clock()) return null;
+    try {
+      return { ...(await sheetOf(tx, link.party_id, link.whom)), expiresAt: link.expires_at };
+    } catch (error) {
+      // Whom it was for is no longer of the party.
+      if (error instanceof ProblemError) return null;
+      throw error;
+    }
+  });
+}
+
+type Row = {
+  readonly id: string;
+  readonly whom: string;
+  readonly made_by: string;
+  readonly made_at: Date;
+  readonly expires_at: Date;
+  readonly revoked_at: Date | null;
+};
+function linkAnswer(row: Row): SheetLinkAnswer {
+  return {
+    id: row.id,
+    whom: row.whom,
+    madeBy: row.made_by,
+    madeAt: row.made_at.toISOString(),
+    expiresAt: row.expires_at.toISOString(),
+    revokedAt: row.revoked_at?.toISOString() ?? null,
+  };
+}
