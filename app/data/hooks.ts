@@ -66,6 +66,7 @@ export const useParty = (id: string) => useRead('party', id === '' ? null : { id
 export const usePartyLog = (id: string) => useRead('partyLog', { id });
 /** Visits of past parties as planned and as they went. */
 export const useVisitMinutes = (today: string) => useRead('visitMinutes', {}, { today });
+export const useSheetLinks = (partyId: string) => useRead('listSheetLinks', { id: partyId });
 export const usePacking = (id: string, today: string) => useRead('partyPacking', { id }, { today });
 
 /**

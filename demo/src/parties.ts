@@ -53,7 +53,7 @@ export function ferryPlan(): PartyPlan {
   ];
   const late = { from: at('09:10') };
   const photographed = { busy: [{ from: at('11:00'), to: at('11:20'), title: 'letters photographed' }] };
-  return withGuests({ ...plan, chairs }, [
+  return withGuests({ ...plan, chairs, noShop: true }, [
     ['Isaura Penhallow', 'star', '12:20', 70, 60, photographed],
     ['Morwenna Penhallow', 'close', '11:45', 45, 40],
     ['Ottoline Grieve', 'close', '11:30', 40, 30],

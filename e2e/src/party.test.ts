@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
-import type { Browser, Page } from 'playwright-core';
+import type { Browser } from 'playwright-core';
 import { PHONE, WIDE, eventually, openAs, openBrowser, openClient } from './browser';
+import { newParty, openPartyPart } from './parties';
 
 let browser: Browser;
 beforeAll(async () => {
@@ -16,21 +17,6 @@ const LIST = [
   'no idea, what this is',
 ].join('\n');
 
-async function newParty(page: Page, name: string, list: string): Promise<void> {
-  await page.getByRole('link', { name: 'Parties', exact: true }).click();
-  await page.getByRole('link', { name: 'New party' }).click();
-  await page.getByLabel('Name', { exact: true }).fill(name);
-  await page.getByLabel('Date').fill('2031-06-14');
-  await page.getByLabel('Where people get ready').fill('Quay House');
-  await page.getByRole('button', { name: 'Save, then add the people' }).click();
-  await page.getByRole('button', { name: 'Paste a list' }).click();
-  await page.getByLabel('People, one a line').fill(list);
-  await page.getByRole('button', { name: /^Add \d/ }).click();
-}
-
-const openPart = (page: Page, name: string | RegExp): Promise<void> =>
-  page.getByRole('tab', { name }).click();
-
 test('a party from nothing to a proven plan on a phone', async () => {
   const { context, page, complaints } = await openAs(browser, 'artist', PHONE);
   await newParty(page, 'Brack wedding', LIST);
@@ -40,7 +26,7 @@ test('a party from nothing to a proven plan on a phone', async () => {
   await page.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('button', { name: /Ada Morrow/ }).waitFor();
 
-  await openPart(page, 'The day');
+  await openPartyPart(page, 'The day');
   await page.getByRole('button', { name: 'Plan the day', exact: true }).click();
   await page.getByText('Proven: there is no better timetable.').waitFor({ timeout: 60_000 });
   await page.getByText(/Of 100 such mornings/).waitFor();
@@ -61,7 +47,7 @@ test('a party from nothing to a proven plan on a phone', async () => {
   // What each is told, and the same after a reload.
   await page.getByRole('radio', { name: 'by person' }).click();
   await page.reload();
-  await openPart(page, 'The day');
+  await openPartyPart(page, 'The day');
   await page.getByRole('radio', { name: 'by person' }).click();
   await page.getByText(/Come at \d\d:\d\d at .*ready by 12:00\. Clean face, no oil/).waitFor();
   expect(complaints).toEqual([]);
@@ -76,7 +62,7 @@ test('an impossible one is explained in a sentence and made possible by an offer
     'Ada, bride, 09:00, face 60\nBe, mother, 09:00, face 45\nCy, guest, 09:40, face 40',
   );
   await eventually(async () => (await page.getByRole('dialog').count()) === 0);
-  await openPart(page, 'The day');
+  await openPartyPart(page, 'The day');
   await page.getByRole('button', { name: 'Plan the day', exact: true }).click();
   await page
     .getByText(/▲ \w+ is ready \d+ min late/)
@@ -95,7 +81,7 @@ test('on the wide board a visit is dragged, moved by keys, held, and the rest pl
   const { context, page, complaints } = await openAs(browser, 'owner', WIDE);
   await page.getByRole('link', { name: 'Parties', exact: true }).click();
   await page.getByRole('link', { name: /guild gala/ }).click();
-  await openPart(page, 'The day');
+  await openPartyPart(page, 'The day');
   await page.getByRole('button', { name: 'Plan the day', exact: true }).click();
   const board = page.getByRole('group', { name: 'The day by hands' });
   const ignace = board.getByRole('button', { name: /Ignace Dovrel/ });
@@ -128,7 +114,7 @@ test('on the wide board a visit is dragged, moved by keys, held, and the rest pl
     async () => !(await page.getByRole('button', { name: 'Keep this timetable' }).isVisible()),
   );
   await page.reload();
-  await openPart(page, 'The day');
+  await openPartyPart(page, 'The day');
   await board.getByRole('button', { name: /Ignace Dovrel.*held/ }).waitFor();
   expect(complaints).toEqual([]);
   await context.close();
@@ -138,7 +124,7 @@ test('what was said of a party is where a look for one of it begins; its run-up 
   const { context, page, complaints } = await openAs(browser, 'artist', PHONE);
   await page.getByRole('link', { name: 'Parties', exact: true }).click();
   await page.getByRole('link', { name: /^Pell Skerry wedding/ }).click();
-  await openPart(page, 'Before');
+  await openPartyPart(page, 'Before');
   const asks = page.getByRole('group', { name: 'What the day asks' });
   await asks.getByText('▲ Nobody was asked yet').waitFor();
   await asks.getByRole('button', { name: 'That is so' }).click();
@@ -147,7 +133,7 @@ test('what was said of a party is where a look for one of it begins; its run-up 
   await pack.click();
   await page.getByRole('switch', { name: /: Pack · done/ }).waitFor();
   await page.reload();
-  await openPart(page, 'Before');
+  await openPartyPart(page, 'Before');
   expect(await page.getByRole('switch', { name: /: Pack · done/ }).getAttribute('aria-checked')).toBe('true');
   await asks.getByText('✓ Asked and noted.').waitFor();
   // Ottoline’s next visit belongs to it, and says nothing of its own.

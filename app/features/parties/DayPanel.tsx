@@ -4,6 +4,7 @@ import {
   Button,
   Choice,
   Column,
+  CopyButton,
   Empty,
   Label,
   Line,
@@ -17,6 +18,7 @@ import { groupsOf, proofWords, sureWords, VIEWS, type View as ViewOf } from './p
 import { useDay } from './useDay';
 import { saveCalendar } from './saveCalendar';
 import type { PartyWork } from './usePartyPlan';
+import { SheetsDialog } from './SheetsDialog';
 import { VisitMenu } from './VisitMenu';
 import { WhyPanel } from './WhyPanel';
 
@@ -34,6 +36,7 @@ export function DayPanel({ work }: { readonly work: PartyWork }) {
   const day = useDay(work);
   const roomy = useRoomy();
   const [view, setView] = useState<ViewOf>('hands');
+  const [telling, setTelling] = useState(false);
   const { plan, shown, judged, planning, replanning, wrong } = day;
   if (plan.guests.length === 0)
     return (
@@ -110,6 +113,9 @@ export function DayPanel({ work }: { readonly work: PartyWork }) {
         <Button onPress={day.askWhy}>Why, and what would help</Button>
       ) : null}
       {day.why ? <WhyPanel why={day.why} busy={work.busy} onTake={(way) => void day.take(way)} /> : null}
+      {telling ? (
+        <SheetsDialog partyId={work.party.id} plan={work.plan} onClose={() => setTelling(false)} />
+      ) : null}
       {shown ? (
         <>
           {roomy ? <DayBoard day={day} /> : null}
@@ -122,13 +128,21 @@ export function DayPanel({ work }: { readonly work: PartyWork }) {
           />
           {work.plan.timetable && !day.changed ? (
             <Line>
+              <Button onPress={() => setTelling(true)}>Call sheets</Button>
               <Button onPress={() => saveCalendar(work.party, work.plan)}>Calendar file</Button>
             </Line>
           ) : null}
           {groupsOf(plan, shown, view).map((group) => (
             <Column key={group.id} gap={0}>
               <Subheading>{group.title}</Subheading>
-              <Label>{group.detail}</Label>
+              {group.tell === null ? (
+                <Label>{group.detail}</Label>
+              ) : (
+                <Line flexWrap="nowrap" gap="$3">
+                  <Label flex={1}>{group.detail}</Label>
+                  <CopyButton text={group.tell} label={`Copy for ${group.title}`} />
+                </Line>
+              )}
               {group.rows.length === 0 ? <Label>Nothing to do.</Label> : null}
               {group.rows.map((row) => (
                 <Line

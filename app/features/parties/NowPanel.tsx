@@ -1,4 +1,4 @@
-import { clock, visitKey, type Replanned, type RunningVisit } from '@toile/core';
+import { clock, instantAt, visitKey, type Replanned, type RunningVisit } from '@toile/core';
 import { Body, Button, Column, CopyButton, Empty, Label, Line, Progress, Subheading } from '../../ui';
 import { dayAndDistance } from '../words/dates';
 import { WentTable } from './WentTable';
@@ -17,6 +17,8 @@ import { usePartyLog, type PartyLog } from './usePartyLog';
 import type { PartyWork } from './usePartyPlan';
 import { useRunning, type Running } from './useRunning';
 
+/** So late, a visit may have begun in time and nobody told. */
+const MISSED_MINUTES = 5;
 /** From so many minutes behind on, another plan is offered though nobody will be late. */
 const WORTH_ASKING = 10;
 
@@ -48,6 +50,7 @@ type OnTheDayProps = { readonly work: PartyWork; readonly log: PartyLog; readonl
 function OnTheDay({ work, log, now }: OnTheDayProps) {
   const running = now.running!;
   const { plan } = work;
+  const untold = running.visits.every((one) => one.state === 'to come' || one.state === 'due');
   const troubled =
     running.late.length > 0 || running.lost.length > 0 || running.behindMinutes >= WORTH_ASKING;
   return (
@@ -57,6 +60,12 @@ function OnTheDay({ work, log, now }: OnTheDayProps) {
         <Body color={running.late.length + running.lost.length > 0 ? '$madder' : '$ink'}>
           {`${running.late.length + running.lost.length > 0 ? '▲ ' : ''}${standsWords(plan, running)}`}
         </Body>
+        {untold ? (
+          <Label>
+            Nobody has told that anything began. Tap Begun when a visit begins, Done when it is over; ticks at
+            the chair count too.
+          </Label>
+        ) : null}
       </Column>
       {troubled ? <Proposals work={work} now={now} /> : null}
       <Column gap="$4" role="list" aria-label="Hands">
@@ -79,8 +88,8 @@ function HandsCard({
 }) {
   const { plan, party } = work;
   const titleOf = (visit: RunningVisit): string => visitWords(plan, visit.visit);
-  const told = (kind: 'began' | 'ended' | 'undone', at: RunningVisit): void =>
-    log.tell(kind, visitKey(at.visit.of, at.visit.task));
+  const told = (kind: 'began' | 'ended' | 'undone', at: RunningVisit, when?: Date): void =>
+    log.tell(kind, visitKey(at.visit.of, at.visit.task), when ? { at: when } : {});
   const { now, then } = one;
   const chair = plan.chairs.find((candidate) => candidate.id === now?.visit.chair)?.name;
   const chart = now
@@ -112,6 +121,14 @@ function HandsCard({
                 Begun
               </Button>
             )}
+            {now.state === 'due' && now.behindMinutes >= MISSED_MINUTES ? (
+              <Button
+                label={`Begun as planned, at ${clock(now.visit.start)}: ${titleOf(now)}`}
+                onPress={() => told('began', now, instantAt(plan.zone, party.date, now.visit.start))}
+              >
+                {`It began at ${clock(now.visit.start)}`}
+              </Button>
+            ) : null}
             {now.state === 'under way' ? (
               <Button label={`Not begun after all: ${titleOf(now)}`} onPress={() => told('undone', now)}>
                 Not yet after all

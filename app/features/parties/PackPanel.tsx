@@ -53,7 +53,7 @@ function Lists({ work, log, packing }: ListsProps) {
   const toggle = (thing: Thing): void =>
     packed.has(thing.key)
       ? log.tell('unpacked', thing.key)
-      : log.tell('packed', thing.key, into === LOOSE ? undefined : into);
+      : log.tell('packed', thing.key, into === LOOSE ? {} : { into });
   const lists: readonly (readonly [title: string, things: readonly Thing[]])[] = [
     ['Products', packing.products],
     ['Tools', packing.tools],

@@ -1,12 +1,13 @@
 import { usePathname } from 'expo-router';
 import { useParties } from '../../data/hooks';
-import { Button, Column, Empty, Ready, Row, Screen } from '../../ui';
-import { dayAndDistance } from '../words/dates';
+import { Button, Column, Empty, Ready, Row, Screen, Subheading } from '../../ui';
+import { dayAndDistance, todayText } from '../words/dates';
 
-/** Parties by date. */
+/** Parties to come by date, then those that were, the last first. */
 export function PartiesList() {
   const parties = useParties();
   const path = usePathname();
+  const today = todayText();
   return (
     <Screen
       title="Parties"
@@ -21,17 +22,27 @@ export function PartiesList() {
           list.length === 0 ? (
             <Empty title="No parties yet" words="A party gathers everyone made up for one occasion." />
           ) : (
-            <Column gap={0}>
-              {list.map((party) => (
-                <Row
-                  key={party.id}
-                  title={party.name}
-                  detail={`${dayAndDistance(party.date)} · ${party.place}`}
-                  fact={`${party.peopleCount} people`}
-                  chosen={path === `/parties/${party.id}`}
-                  href={`/parties/${party.id}`}
-                />
-              ))}
+            <Column gap="$4">
+              {[
+                { title: null, some: list.filter(({ date }) => date >= today).reverse() },
+                { title: 'Past', some: list.filter(({ date }) => date < today) },
+              ]
+                .filter(({ some }) => some.length > 0)
+                .map(({ title, some }) => (
+                  <Column key={title ?? 'coming'} gap={0}>
+                    {title === null ? null : <Subheading>{title}</Subheading>}
+                    {some.map((party) => (
+                      <Row
+                        key={party.id}
+                        title={party.name}
+                        detail={`${dayAndDistance(party.date)} · ${party.place}`}
+                        fact={`${party.peopleCount} people`}
+                        chosen={path === `/parties/${party.id}`}
+                        href={`/parties/${party.id}`}
+                      />
+                    ))}
+                  </Column>
+                ))}
             </Column>
           )
         }

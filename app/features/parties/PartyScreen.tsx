@@ -2,9 +2,10 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import type { PartyAnswer } from '@toile/contract';
 import { useParty } from '../../data/hooks';
-import { Body, Column, Label, Ready, Row, Screen, Subheading, TabPanel, Tabs } from '../../ui';
+import { Body, Button, Column, Label, Line, Ready, Row, Screen, Subheading, TabPanel, Tabs } from '../../ui';
 import { dayAndDistance } from '../words/dates';
 import { visitDetail } from '../words/visits';
+import { AgainDialog } from './AgainDialog';
 import { BeforePanel } from './BeforePanel';
 import { DayPanel } from './DayPanel';
 import { HandsPanel } from './HandsPanel';
@@ -29,6 +30,7 @@ export function PartyScreen({ id }: { readonly id: string }) {
 
 function PartyParts({ party }: { readonly party: PartyAnswer }) {
   const work = usePartyPlan(party);
+  const [again, setAgain] = useState(false);
   // On the day itself it opens where it goes on.
   const [part, setPart] = useState<Part>(() =>
     work.plan.timetable && dayStands(work.plan, party.date, new Date()).when === 'on the day'
@@ -57,6 +59,10 @@ function PartyParts({ party }: { readonly party: PartyAnswer }) {
           <>
             <BeforePanel work={work} />
             <VisitsPart party={party} />
+            <Line>
+              <Button onPress={() => setAgain(true)}>The same for another date</Button>
+            </Line>
+            {again ? <AgainDialog work={work} onClose={() => setAgain(false)} /> : null}
           </>
         ) : null}
         {part === 'day' ? <DayPanel work={work} /> : null}

@@ -88,6 +88,8 @@ export type Group = {
   readonly id: string;
   readonly title: string;
   readonly detail: string;
+  /** To be sent to whom it is about, by hand; null where nobody is told. */
+  readonly tell: string | null;
   readonly rows: readonly Row[];
 };
 export const VIEWS = ['hands', 'chair', 'person'] as const;
@@ -126,6 +128,7 @@ export function groupsOf(plan: PartyPlan, { visits }: Pick<Timetable, 'visits'>,
       id: hands.id,
       title: hands.name,
       detail: `there at ${clock(hands.arrives)}, ready ${clock(hands.arrives + hands.setUp)}`,
+      tell: null,
       rows: sorted
         .filter((v) => v.worker === hands.id)
         .map((v) => row(v, [`${who(v)}, ${what(v)}`, where(v)])),
@@ -135,12 +138,14 @@ export function groupsOf(plan: PartyPlan, { visits }: Pick<Timetable, 'visits'>,
       id: chair.id,
       title: chair.name,
       detail: nameIn(plan.places, chair.place),
+      tell: null,
       rows: sorted.filter((v) => v.chair === chair.id).map((v) => row(v, [`${who(v)}, ${what(v)}`, by(v)])),
     }));
   return plan.guests.map((guest) => ({
     id: guest.id,
     title: guest.name,
     detail: tellWords(plan, guest, sorted),
+    tell: sorted.some((v) => v.of === guest.id) ? `${guest.name}: ${tellWords(plan, guest, sorted)}` : null,
     rows: sorted.filter((v) => v.of === guest.id).map((v) => row(v, [what(v), by(v), where(v)])),
   }));
 }

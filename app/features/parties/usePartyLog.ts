@@ -13,7 +13,8 @@ export type PartyLog = {
   readonly unsentCount: number;
   readonly failure: string | null;
   readonly refused: readonly string[];
-  readonly tell: (kind: PartyEventKind, item: string, into?: string) => void;
+  /** Tells something: as of now, or of an instant that was missed. */
+  readonly tell: (kind: PartyEventKind, item: string, more?: { into?: string; at?: Date }) => void;
   readonly sendAgain: () => void;
 };
 
@@ -53,14 +54,14 @@ export function usePartyLog(partyId: string): PartyLog {
     unsentCount: waiting.length,
     failure: waiting.length > 0 ? outbox.failure : null,
     refused: outbox.refused.filter(({ item }) => own(item)).map(({ why }) => why),
-    tell: (kind, item, into) =>
+    tell: (kind, item, { into, at = new Date() } = {}) =>
       post({
         partyId,
         input: {
           id: newId(),
           kind,
           item,
-          at: new Date().toISOString(),
+          at: at.toISOString(),
           device: deviceName(),
           ...(into === undefined ? {} : { into }),
         },

@@ -1,11 +1,15 @@
 import { sql } from 'kysely';
 import type { PartyAnswer, PartyInput, PartySummary } from '@toile/contract';
 import type { PartyPlan } from '@toile/core';
+import { announce } from '../charts/live';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 import { visitsWhere } from '../visits/queries';
 import { chartLines, newestCharts, withBooked } from './charts';
+
+/** The newest parties that are listed: more than a studio has in many years. */
+const MOST_LISTED = 2000;
 
 /** Parties and who is made up for them. */
 export function registerParties(services: Services): void {
@@ -25,8 +29,8 @@ export function registerParties(services: Services): void {
           .where('state', '!=', 'cancelled')
           .as('people'),
       ])
-      .orderBy('p.date')
-      .limit(200)
+      .orderBy('p.date', 'desc')
+      .limit(MOST_LISTED)
       .execute();
     return {
       body: rows.map((p): PartySummary => ({
@@ -69,6 +73,7 @@ export function registerParties(services: Services): void {
       .executeTakeFirst();
     const current = await partyAnswer(tx, params.id);
     if (!updated) throw stale(current, body);
+    await announce(tx, body.id);
     return { body: current, subject: body.id, revision: updated.revision };
   });
 }
