@@ -67,6 +67,32 @@ test('sent in order, one at a time, shown as arrived until the chart holds them'
   await waitFor(async () => expect(await onDevice()).toEqual([]));
 });
 
+test('what is told of a party goes to the party, what is told at the chair to its chart, in one order', async () => {
+  const addresses: string[] = [];
+  globalThis.fetch = jest.fn(async (url: string) => {
+    addresses.push(url);
+    return { ok: true, status: 201, json: () => Promise.resolve({}) } as Response;
+  }) as unknown as typeof fetch;
+  const { by, account, input } = item(2);
+  box();
+  await act(async () => {
+    post(item(1));
+    post({
+      partyId: CHART,
+      by,
+      account,
+      input: { id: input.id, kind: 'packed', item: 'once:wands', at: input.at },
+    });
+    post(item(3));
+    await flush();
+  });
+  expect(addresses).toEqual([
+    `/api/charts/${CHART}/events`,
+    `/api/parties/${CHART}/log`,
+    `/api/charts/${CHART}/events`,
+  ]);
+});
+
 test('what cannot be sent is on the device, and what another window left is sent too, oldest first', async () => {
   const result = box();
   answers = [noNetwork()];

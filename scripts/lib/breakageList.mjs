@@ -67,7 +67,12 @@ export const BREAKAGES = [
   outbox('a used key is tried for ever', ", 'key-reused'].includes", '].includes'),
   outbox('what the device did not keep is not said', 'if (!kept) change(', 'if (kept) change('),
   outbox('what the device did not keep is never tried again', '      await store.add(item);\n', ''),
-  outbox('each try has a key of its own', ', idempotencyKey: `event-${input.id}` });', ' });'),
+  outbox('each try has a key of its own', '`event-${item.input.id}`', '`event-${Math.random()}`'),
+  outbox(
+    'what is told of a party goes to a chart',
+    'if (item.partyId === undefined)',
+    'if (item.partyId === undefined || item.chartId === undefined)',
+  ),
   outbox(
     'what has arrived stays on the device',
     '(why === null ? store.remove(id) : store.refuse',

@@ -1,0 +1,187 @@
+import fc from 'fast-check';
+import {
+  addDays,
+  packParty,
+  productName,
+  type Chart,
+  type Guest,
+  type Kit,
+  type PartyPlan,
+  newGuest,
+  newPlan,
+} from '@toile/core';
+import { demoStudio } from '.';
+
+const TODAY = '2031-05-14';
+const DATE = '2031-06-14';
+const studio = demoStudio(TODAY);
+const kit: Kit = { products: studio.products, units: studio.units };
+const newest = [...new Map(studio.charts.map((chart) => [chart.id, chart])).values()];
+const start = newPlan('morning', { place: 'Quay House', zone: 'Europe/Lisbon', artist: 'Runa' });
+
+/** A party of so many, each with one of the demo's charts, and a timetable in which they follow each other or not. */
+function partyOf(charts: readonly Chart[], atOnce = false): { plan: PartyPlan; charts: Map<string, Chart> } {
+  const guests = charts.map((_, i): Guest => ({
+    ...newGuest(
+      `g${i}`,
+      { name: `Guest ${i}`, role: 'guest', readyBy: 780, faceMinutes: 40, hairMinutes: null },
+      start,
+    ),
+  }));
+  const visits = guests.map((guest, i) => ({
+    of: guest.id,
+    task: `${guest.id}.face`,
+    worker: atOnce ? `hands-${i}` : 'hands-1',
+    chair: 'chair-1',
+    start: atOnce ? 500 : 500 + 45 * i,
+    minutes: 40,
+  }));
+  return {
+    plan: {
+      ...start,
+      guests,
+      timetable: { ways: {}, visits, boundLate: 0, boundCost: 0, proven: false },
+    },
+    charts: new Map(charts.map((chart, i) => [`g${i}`, chart])),
+  };
+}
+const some = fc.array(fc.constantFrom(...newest), { minLength: 1, maxLength: 8 });
+const options = { today: TODAY };
+
+test('every product of every chart is packed, short or told to be gone, and nothing else is', () => {
+  fc.assert(
+    fc.property(some, (charts) => {
+      const { plan, charts: byGuest } = partyOf(charts);
+      const list = packParty({ date: DATE }, plan, byGuest, kit, options);
+      const used = new Set(
+        charts.flatMap((chart) => chart.steps.flatMap((s) => s.use.map((u) => productName(u.product)))),
+      );
+      const told = new Set([
+        ...list.products.map(({ title }) => title),
+        ...list.short.map(({ name }) => name),
+        ...list.gone,
+      ]);
+      expect(told).toEqual(used);
+      const keys = [...list.products, ...list.tools, ...list.disposables, ...list.bags].map(({ key }) => key);
+      expect(new Set(keys).size).toBe(keys.length);
+      expect(list.bags).toHaveLength(charts.length);
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('what is needed is at least what the charts take and a fifth more, by another sum; short is what is not there', () => {
+  fc.assert(
+    fc.property(some, fc.double({ min: 0, max: 1, noNaN: true }), (charts, left) => {
+      const poor: Kit = {
+        ...kit,
+        units: kit.units.map((unit) => ({ ...unit, remainingMg: unit.remainingMg * left * 0.02 })),
+      };
+      const { plan, charts: byGuest } = partyOf(charts);
+      const { short } = packParty({ date: DATE }, plan, byGuest, poor, options);
+      for (const one of short) {
+        let taken = 0;
+        for (const chart of charts)
+          for (const step of chart.steps)
+            for (const use of step.use)
+              if (productName(use.product) === one.name) taken += use.parts * use.product.mgPerMeasure;
+        expect(one.needMg).toBeGreaterThanOrEqual(1.15 * taken - 1e-6);
+        expect(one.haveMg).toBeLessThan(one.needMg);
+        expect(one.buy).toBeGreaterThanOrEqual(1);
+      }
+    }),
+    { numRuns: 40 },
+  );
+});
+
+describe('what is not there', () => {
+  const { plan, charts } = partyOf(newest.slice(0, 3));
+  const emptied: Kit = { ...kit, units: kit.units.map((unit) => ({ ...unit, remainingMg: 0 })) };
+  const shortOn = (date: string, today: string, more: { lastShop?: string | null } = {}) =>
+    packParty({ date }, plan, charts, emptied, { today, ...more }).short;
+
+  test('is bought by a day that leaves time to check its shade, and before the last shop', () => {
+    const usual = shortOn(DATE, TODAY);
+    expect(usual.length).toBeGreaterThan(5);
+    for (const one of usual) {
+      expect(one.buyBy < addDays(DATE, -6)).toBe(true);
+      expect(one.tooLate).toBe(false);
+    }
+    for (const one of shortOn(DATE, TODAY, { lastShop: '2031-05-20' })) expect(one.buyBy).toBe('2031-05-20');
+    for (const one of shortOn(DATE, TODAY, { lastShop: '2031-06-13' }))
+      expect(one.buyBy).toBe(usual[0]!.buyBy);
+  });
+
+  test('on the last day it can still be bought it is not too late, the day after it is', () => {
+    const { buyBy } = shortOn(DATE, TODAY)[0]!;
+    expect(shortOn(DATE, buyBy).every((one) => !one.tooLate)).toBe(true);
+    expect(shortOn(DATE, addDays(buyBy, 1)).every((one) => one.tooLate)).toBe(true);
+  });
+
+  test('past its months on the day it does not count, though today it is good', () => {
+    const opened = '2030-06-20';
+    const units = kit.units.map((unit) => ({ ...unit, openedOn: opened }));
+    const products = kit.products.map((product) => ({ ...product, monthsAfterOpening: 12 }));
+    const list = (date: string) => packParty({ date }, plan, charts, { products, units }, options);
+    expect(list('2031-06-20').short.filter((one) => one.left.includes('past'))).toEqual([]);
+    const after = list('2031-06-21');
+    expect(after.products).toEqual([]);
+    expect(after.short.every((one) => one.left.includes('past'))).toBe(true);
+  });
+
+  test('withdrawn it is not packed, and that is why', () => {
+    const products = kit.products.map((product) => ({ ...product, withdrawn: true }));
+    const list = packParty({ date: DATE }, plan, charts, { ...kit, products }, options);
+    expect(list.products).toEqual([]);
+    expect(list.short.every((one) => one.left.includes('withdrawn'))).toBe(true);
+  });
+
+  test('out of the kit altogether it is named', () => {
+    const list = packParty({ date: DATE }, plan, charts, { products: [], units: [] }, options);
+    expect(list.gone.length).toBeGreaterThan(5);
+    expect(list.products).toEqual([]);
+  });
+});
+
+test('one unit wanted at two chairs at once is said; one after the other it is not, nor before there is a timetable', () => {
+  const twice = [newest[0]!, newest[0]!];
+  const single: Kit = {
+    ...kit,
+    units: [...new Map(kit.units.map((unit) => [unit.productId, unit])).values()],
+  };
+  const at = partyOf(twice, true);
+  const after = partyOf(twice, false);
+  expect(packParty({ date: DATE }, at.plan, at.charts, single, options).shared.length).toBeGreaterThan(3);
+  expect(packParty({ date: DATE }, after.plan, after.charts, single, options).shared).toEqual([]);
+  expect(
+    packParty({ date: DATE }, { ...at.plan, timetable: null }, at.charts, single, options).shared,
+  ).toEqual([]);
+});
+
+test('soft tools are one a face and a tenth more; brushes in cream too; what is used once is more where there is no shop', () => {
+  const list = (n: number, shop: boolean) => {
+    const { plan, charts } = partyOf(Array.from({ length: n }, () => newest[0]!));
+    return packParty({ date: DATE }, plan, charts, kit, { ...options, shop });
+  };
+  const count = (n: number, key: string, shop = true): number => {
+    const { tools, disposables } = list(n, shop);
+    return parseInt([...tools, ...disposables].find((one) => one.key === key)?.detail ?? '0', 10);
+  };
+  const sponge = newest[0]!.steps.some((step) => step.tool === 'damp sponge')
+    ? 'tool:damp sponge'
+    : 'tool:puff';
+  expect([count(1, sponge), count(8, sponge)]).toEqual([2, 9]);
+  expect([count(1, 'once:capes'), count(10, 'once:capes')]).toEqual([3, 12]);
+  expect(count(10, 'once:capes', false)).toBe(15);
+  expect(count(10, 'once:wands', false)).toBeGreaterThan(count(10, 'once:wands'));
+});
+
+test('who has no chart is named and packed nothing for; who has only hair is neither', () => {
+  const { plan, charts } = partyOf(newest.slice(0, 2));
+  const guests = [
+    ...plan.guests,
+    { ...plan.guests[0]!, id: 'x', name: 'Uncharted' },
+    { ...plan.guests[0]!, id: 'y', name: 'Only hair', faceMinutes: 0, hairMinutes: 30 },
+  ];
+  expect(packParty({ date: DATE }, { ...plan, guests }, charts, kit, options).without).toEqual(['Uncharted']);
+});

@@ -1,0 +1,122 @@
+import fc from 'fast-check';
+import { callSheet, type SheetFor } from './callSheet';
+import { faceOf, hairOf, type Guest, type PartyPlan } from './party';
+import { newGuest, newPlan, planAnew } from './newPlan';
+
+const start = newPlan('morning', { place: 'Quay House', zone: 'Europe/Lisbon', artist: 'Runa' });
+const guest = (id: string, change: Partial<Guest> = {}): Guest => ({
+  ...newGuest(
+    id,
+    { name: `Guest ${id}`, role: 'guest', readyBy: 720, faceMinutes: 40, hairMinutes: 30 },
+    start,
+  ),
+  notes: `SECRET health of ${id}`,
+  ...change,
+});
+const a = guest('a', { busy: [{ from: 660, to: 680, title: 'photographs' }] });
+const b = guest('b');
+const visit = (of: Guest, hair: boolean, at: number) => ({
+  of: of.id,
+  task: hair ? hairOf(of) : faceOf(of),
+  worker: hair ? 'hair-1' : 'hands-1',
+  chair: hair ? 'hair-chair-1' : 'chair-1',
+  start: at,
+  minutes: hair ? 30 : 40,
+});
+const plan: PartyPlan = {
+  ...start,
+  guests: [a, b],
+  timetable: {
+    ways: { a: 'full', b: 'full' },
+    visits: [visit(a, true, 480), visit(a, false, 540), visit(b, false, 600), visit(b, true, 645)],
+    boundLate: 0,
+    boundCost: 0,
+    proven: true,
+  },
+};
+const party = { name: 'Quay wedding', date: '2031-06-14' };
+
+test('a person is told where to be five minutes before, every visit, the waits and what else there is, times first', () => {
+  const sheet = callSheet(party, plan, { kind: 'person', id: 'a' })!;
+  expect(sheet.lead).toEqual(['Be at Hair chair 1, Quay House at 07:55.', 'Ready by 12:00.']);
+  expect(sheet.parts[0]!.rows.map(({ time, what }) => [time, what])).toEqual([
+    ['08:00', 'Hair'],
+    ['08:30', '30 minutes free'],
+    ['09:00', 'Make-up'],
+    ['11:00', 'photographs'],
+  ]);
+  expect(sheet.foot.join()).toContain('no oil');
+});
+
+test('a pair of hands is told when to be there, each face with its look, and when to pack', () => {
+  const sheet = callSheet(
+    party,
+    plan,
+    { kind: 'hands', id: 'hands-1' },
+    new Map([['a', 'Harbour Morning']]),
+  )!;
+  expect(sheet.parts[0]!.rows.map(({ time, what }) => [time, what])).toEqual([
+    ['07:30', 'Arrives'],
+    ['09:00', 'Guest a, make-up'],
+    ['09:40', '15 minutes free'],
+    ['10:00', 'Guest b, make-up'],
+    ['10:40', 'Packs up'],
+  ]);
+  expect(sheet.parts[0]!.rows[1]!.detail).toBe('until 09:40 · Chair 1, Quay House · Harbour Morning');
+});
+
+test('the whole has every visit under its hands and under its chair, and when each is ready', () => {
+  const sheet = callSheet(party, plan, { kind: 'whole' })!;
+  const of = (title: string) =>
+    sheet.parts.find((part) => part.title === title)!.rows.map(({ what }) => what);
+  expect(of('Chair 1')).toEqual(['Guest a, make-up', 'Guest b, make-up']);
+  expect(of('Hair chair 1')).toEqual(['Guest a, hair', 'Guest b, hair']);
+  expect(of('Chair 2')).toEqual([]);
+  expect(sheet.parts.at(-1)!.rows).toEqual([
+    { time: '12:00', what: 'Guest a', detail: 'done 09:40' },
+    { time: '12:00', what: 'Guest b', detail: 'done 11:15' },
+  ]);
+});
+
+test('nobody who is not there has one, and nobody before there is a timetable', () => {
+  expect(callSheet(party, plan, { kind: 'person', id: 'c' })).toBeNull();
+  expect(callSheet(party, plan, { kind: 'hands', id: 'c' })).toBeNull();
+  expect(callSheet(party, { ...plan, timetable: null }, { kind: 'whole' })).toBeNull();
+});
+
+test('no sheet ever says a note, whoever it is for; a person’s names nobody else', () => {
+  const whom = fc.constantFrom<SheetFor>(
+    { kind: 'whole' },
+    ...plan.hands.map(({ id }): SheetFor => ({ kind: 'hands', id })),
+    ...plan.guests.map(({ id }): SheetFor => ({ kind: 'person', id })),
+  );
+  fc.assert(
+    fc.property(whom, (one) => {
+      const text = JSON.stringify(callSheet(party, plan, one));
+      expect(text).not.toContain('SECRET');
+      if (one.kind === 'person')
+        for (const other of plan.guests.filter(({ id }) => id !== one.id))
+          expect(text).not.toContain(other.name);
+    }),
+  );
+});
+
+test('made again for another date: who and how long stay, the day’s own goes', () => {
+  const old: PartyPlan = {
+    ...plan,
+    guests: [{ ...a, chartId: 'chart' }, b],
+    held: [{ of: 'a', task: faceOf(a), worker: 'hands-1', start: 540 }],
+    relaxed: ['b/light'],
+    runUp: ['pack'],
+    lastShop: '2031-06-13',
+    noShop: true,
+  };
+  const anew = planAnew(old, '2032-06-12');
+  expect(anew).toMatchObject({ held: [], relaxed: [], timetable: null, noShop: true, hands: plan.hands });
+  expect(anew.guests.map(({ name, chartId }) => [name, chartId])).toEqual([
+    ['Guest a', null],
+    ['Guest b', null],
+  ]);
+  expect(anew).not.toHaveProperty('runUp');
+  expect(anew).not.toHaveProperty('lastShop');
+});
