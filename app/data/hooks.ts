@@ -64,6 +64,10 @@ export const useParties = () => useRead('listParties', {});
 export const useParty = (id: string) => useRead('party', id === '' ? null : { id });
 /** A party's day as it goes. */
 export const usePartyLog = (id: string) => useRead('partyLog', { id });
+/** How a chart wore, and the studio's wears to judge it by. */
+export const useChartWear = (id: string) => useRead('chartWear', { id });
+/** Every first wear of the studio. */
+export const useStudioWear = () => useRead('studioWear', {});
 /** Visits of past parties as planned and as they went. */
 export const useVisitMinutes = (today: string) => useRead('visitMinutes', {}, { today });
 export const useSheetLinks = (partyId: string) => useRead('listSheetLinks', { id: partyId });

@@ -8,6 +8,8 @@ export { ClientScreen } from './clients/ClientScreen';
 export { EditClientScreen } from './clients/EditClientScreen';
 export { NewClientScreen } from './clients/NewClientScreen';
 export { EnquiryScreen } from './clients/EnquiryScreen';
+export { WearScreen } from './wear/WearScreen';
+export { HeldScreen } from './wear/HeldScreen';
 export { CompareScreen } from './compare/CompareScreen';
 export { ConsultScreen } from './consult/ConsultScreen';
 export { ImportScreen } from './files/ImportScreen';

@@ -44,7 +44,9 @@ clientsClaim();
 cleanupOutdatedCaches();
 precacheAndRoute(BUILT_FILES);
 registerRoute(
-  new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/api\//, /^\/s\//, /\.\w+$/] }),
+  new NavigationRoute(createHandlerBoundToURL('/index.html'), {
+    denylist: [/^\/api\//, /^\/[sp]\//, /\.\w+$/],
+  }),
 );
 registerRoute(
   ({ url, request }) =>

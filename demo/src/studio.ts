@@ -24,6 +24,7 @@ import { CLIENTS, clientNamed, type DemoClient } from './clients';
 import { idFor } from './ids';
 import { lookNamed, LOOKS } from './looks';
 import { PALETTES } from './palettes';
+import { wearsOfAYear } from './wears';
 import { pastParties } from './pastParties';
 import { choirPlan, ferryPlan, galaPlan } from './parties';
 import { PRODUCTS, unitsOn } from './products';
@@ -452,6 +453,7 @@ export function demoStudio(today: string): StudioBundle {
       visit('Posy Penhallow', 'wedding', wedding, '12:00', 'Pell Skerry', { ...skerry, readyBy: '12:30' }),
     ],
     partyEvents: past.partyEvents,
+    wearChecks: wearsOfAYear([trial, mother, gmaster, attendant, worn], today),
     charts: [trial, calmer, mother, gmaster, attendant, worn],
     events: [
       ...worn.steps.map((s, i) => event(worn, s.id, endOf(worn, i), { kind: 'done' })),

@@ -15,6 +15,7 @@ import { registerCalendarFeed } from './care/calendarFeed';
 import { registerErase } from './care/erase';
 import { registerIncidents } from './care/incidents';
 import { registerIntakes } from './care/intakes';
+import { registerWear } from './care/wear';
 import { registerEnquiry } from './clients/enquiry';
 import { registerClients } from './clients/routes';
 import { isDatabaseAway, isUnkeepable, openDb } from './db/connection';
@@ -60,7 +61,7 @@ const BODY_LIMIT = '2mb';
 /** A kit of ten thousand rows, with room. */
 const FILE_LIMIT = '8mb';
 /** Where nobody is signed in yet. */
-const DOORS = ['/api/session', '/api/setup', '/api/invites'];
+const DOORS = ['/api/session', '/api/setup', '/api/invites', '/api/wear/open', '/api/wear/send'];
 const DOOR_LIMIT = '16kb';
 /** Every answer of a first talk at its longest, in any script. */
 const INTAKE_LIMIT = '64kb';
@@ -148,6 +149,7 @@ export function buildApp(options: AppOptions): Express {
   registerEnquiry(services);
   registerIntakes(services);
   registerIncidents(services);
+  registerWear(services);
   registerErase(services);
   registerCalendarFeed(services);
   registerReadings(services);

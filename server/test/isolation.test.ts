@@ -94,6 +94,27 @@ const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }
   },
   revokeShare: { id: demo.readings[0]!.id, body: {} },
   tickRunUp: { id: mine.visit.id, body: { task: 'brows', done: true } },
+  chartWear: { id: mine.chart.id },
+  createWearCheck: {
+    id: mine.chart.id,
+    body: {
+      id: demo.readings[0]!.id,
+      version: 1,
+      appliedAt: '2031-05-14T05:00:00Z',
+      at: '2031-05-14T07:00:00Z',
+      zones: { nose: 'holds' },
+    },
+  },
+  createWearLink: {
+    id: mine.chart.id,
+    body: {
+      id: demo.readings[0]!.id,
+      version: 1,
+      appliedAt: '2031-05-14T05:00:00Z',
+      secret: 'i'.repeat(32),
+    },
+  },
+  revokeWearLink: { id: demo.readings[0]!.id, body: {} },
   createPatchTest: { id: mine.client.id, body: { ...mine.patchTest, id: demo.readings[0]!.id } },
   updatePatchTest: { id: mine.patchTest.id, body: mine.patchTest },
   createIncident: {
@@ -238,6 +259,22 @@ describe('a row of one studio cannot be written while another is set', () => {
     await owner.put('/api/settings').set(put(0)).send({ ruleGrades: {} });
     const share = { id: newId(), version: 1, secret: 'b'.repeat(32), days: 7, cautions: false };
     await owner.post(`/api/charts/${demo.charts[0]!.id}/shares`).set(put(0)).send(share).expect(201);
+    await owner
+      .post(`/api/charts/${demo.charts[0]!.id}/wear`)
+      .set(put(0))
+      .send({
+        id: newId(),
+        version: 1,
+        appliedAt: '2031-05-14T05:00:00Z',
+        at: '2031-05-14T07:00:00Z',
+        zones: { nose: 'holds' },
+      })
+      .expect(201);
+    await owner
+      .post(`/api/charts/${demo.charts[0]!.id}/wear-links`)
+      .set(put(0))
+      .send({ id: newId(), version: 1, appliedAt: '2031-05-14T05:00:00Z', secret: 'i'.repeat(32) })
+      .expect(201);
     await owner
       .post(`/api/parties/${demo.parties.find(({ plan }) => plan?.timetable)!.id}/sheet-links`)
       .set(put(0))

@@ -193,7 +193,16 @@ test('a file that is broken anywhere comes in nowhere', async () => {
 });
 
 test('every table of a studio travels, but for what is only of this place', () => {
-  const HERE_ONLY = ['shares', 'sheet_links', 'invites', 'intakes', 'calendar_feeds', 'audit', 'idempotency'];
+  const HERE_ONLY = [
+    'shares',
+    'sheet_links',
+    'wear_links',
+    'invites',
+    'intakes',
+    'calendar_feeds',
+    'audit',
+    'idempotency',
+  ];
   const TRAVELS_AS: Readonly<Record<string, string>> = {
     memberships: 'people',
     simulated_skins: 'simulatedSkins',
@@ -205,6 +214,7 @@ test('every table of a studio travels, but for what is only of this place', () =
     chart_versions: 'charts',
     chair_events: 'events',
     party_events: 'partyEvents',
+    wear_checks: 'wearChecks',
   };
   const travels = STUDIO_TABLES.filter((t) => !HERE_ONLY.includes(t)).map((t) => TRAVELS_AS[t] ?? t);
   expect([...new Set(travels)].sort()).toEqual([...BUNDLE_TABLES].sort());

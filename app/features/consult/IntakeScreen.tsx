@@ -1,7 +1,8 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import type { Consult } from '@toile/core';
 import { sendIntakeSchema, type OpenIntakeAnswer } from '@toile/contract';
-import { call, CallError } from '../../data/call';
+import { call } from '../../data/call';
+import { tokenOfAddress, useOpened } from '../../data/useOpened';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Heading, Loading, View } from '../../ui';
 import { dayInWords } from '../words/dates';
@@ -9,26 +10,15 @@ import { Questions } from './Questions';
 
 /** What a client's own phone shows behind a link: who asks, what for, the questions; nothing that is kept. */
 export function IntakeScreen() {
-  const [token] = useState(() => window.location.hash.slice(1));
-  const [asks, setAsks] = useState<OpenIntakeAnswer | null>(null);
-  const [ended, setEnded] = useState<string | null>(null);
+  const [token] = useState(tokenOfAddress);
+  const { shown: asks, ended } = useOpened<OpenIntakeAnswer>(token, () =>
+    call('openIntake', { body: { token } }),
+  );
   const [answers, setAnswers] = useState<Consult>({});
   const [sent, setSent] = useState(false);
   const { busy, failure, errors, save } = useSaving(
     'It was not sent. What you wrote is still here; try again.',
   );
-  useEffect(() => {
-    let current = true;
-    call('openIntake', { body: { token } }).then(
-      (answer) => current && setAsks(answer),
-      (error: unknown) =>
-        current &&
-        setEnded(error instanceof CallError ? error.message : 'The link could not be opened. Try again.'),
-    );
-    return () => {
-      current = false;
-    };
-  }, [token]);
   const send = async (): Promise<void> => {
     const done = await save(async () => {
       const body = await sendIntakeSchema.validate({ token, answers }, { abortEarly: false });

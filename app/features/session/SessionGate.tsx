@@ -10,6 +10,7 @@ import { watchNetwork } from '../../data/outbox';
 import { Failed, Loading, View } from '../../ui';
 import { Frame } from '../frame/Frame';
 import { IntakeScreen } from '../consult/IntakeScreen';
+import { WearLinkScreen } from '../wear/WearLinkScreen';
 import { JoinScreen } from '../team/JoinScreen';
 import { tellDaysIn } from '../words/dates';
 import { Door } from './Door';
@@ -35,6 +36,7 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
       .then(() => mutate(pathTo('session'), answer, { revalidate: false }));
   };
   if (path === '/intake') return <IntakeScreen />;
+  if (path === '/wear') return <WearLinkScreen />;
   if (path === '/join')
     return (
       <JoinScreen

@@ -44,6 +44,11 @@ export function SettingsScreen() {
             <ChangePassword />
             <Devices />
             <CalendarFeed />
+            <Column alignItems="flex-start">
+              <Subheading>How things hold</Subheading>
+              <Body color="$inkSoft">What lasted, where and how long, from looks at worn faces.</Body>
+              <Button href="/holds">See what holds</Button>
+            </Column>
             {may(who.role, 'edit') ? (
               <Column alignItems="flex-start">
                 <Subheading>Letters</Subheading>

@@ -1,33 +1,21 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { takeInviteSchema, type OpenInviteAnswer, type SessionAnswer } from '@toile/contract';
-import { call, CallError } from '../../data/call';
+import { call } from '../../data/call';
+import { tokenOfAddress, useOpened } from '../../data/useOpened';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Field, Heading, Label, Loading, View } from '../../ui';
 
 /** What a link opens: an invitation to take up, or a new password to choose; once. */
 export function JoinScreen({ onSignedIn }: { readonly onSignedIn: (session: SessionAnswer) => void }) {
-  const [token] = useState(() => window.location.hash.slice(1));
-  const [invite, setInvite] = useState<OpenInviteAnswer | null>(null);
-  const [ended, setEnded] = useState<string | null>(null);
+  const [token] = useState(tokenOfAddress);
   const [name, setName] = useState('');
+  const { shown: invite, ended } = useOpened<OpenInviteAnswer>(
+    token,
+    () => call('openInvite', { body: { token } }),
+    (answer) => setName(answer.name),
+  );
   const [password, setPassword] = useState('');
   const { busy, failure, errors, save } = useSaving();
-  useEffect(() => {
-    let current = true;
-    call('openInvite', { body: { token } }).then(
-      (answer) => {
-        if (!current) return;
-        setInvite(answer);
-        setName(answer.name);
-      },
-      (error: unknown) =>
-        current &&
-        setEnded(error instanceof CallError ? error.message : 'The link could not be opened. Try again.'),
-    );
-    return () => {
-      current = false;
-    };
-  }, [token]);
   const take = async (): Promise<void> => {
     const session = await save(async () =>
       call('takeInvite', {

@@ -7,6 +7,7 @@ export * from './kit';
 export * from './newId';
 export * from './party';
 export * from './sheet';
+export * from './wear';
 export * from './patchTest';
 export * from './settings';
 export * from './roles';

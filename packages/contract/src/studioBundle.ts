@@ -19,6 +19,7 @@ import {
   SKIN_ZONES,
   TapsSchema,
   UnitSchema,
+  WearCheckSchema,
   type Lab,
   type SkinZone,
 } from '@toile/core';
@@ -157,6 +158,8 @@ const TABLES = {
   incidents: IncidentSchema,
   /** What happened at the chair, in the order it was recorded. */
   events: Type.Object({ chartId: id, version, event: RecordedEventSchema }, closed),
+  /** How it wore: each look at a face, in the order it was told. */
+  wearChecks: WearCheckSchema,
   /** What was told of parties’ days and of their packing, in the order it was recorded. */
   partyEvents: Type.Object({ partyId: id, event: PartyEventSchema }, closed),
 } as const;
@@ -182,6 +185,7 @@ const LATER = [
   'retiredLooks',
   'incidents',
   'partyEvents',
+  'wearChecks',
 ] as const satisfies readonly BundleTable[];
 type LaterTable = (typeof LATER)[number];
 /** A bundle as it stands in a file. */
@@ -228,5 +232,6 @@ export function emptyBundle(studio: StudioBundle['studio']): StudioBundle {
     incidents: [],
     events: [],
     partyEvents: [],
+    wearChecks: [],
   };
 }

@@ -6,6 +6,7 @@ import {
   withoutName,
   withoutPerson,
   writeChart,
+  writeWearCsv,
   writeZip,
   type Chart,
   type RecordedEvent,
@@ -34,12 +35,21 @@ export function registerErase(services: Services): void {
       .select(['made_at', 'used_at', 'answers', 'settled'])
       .where('client_id', '=', params.id)
       .execute();
+    const wear = (
+      await tx
+        .selectFrom('wear_checks')
+        .select('document')
+        .where('client_id', '=', params.id)
+        .orderBy('seq')
+        .execute()
+    ).map((row) => row.document);
     const newest = new Map(charts.map((chart) => [chart.id, chart]));
     const files = new Map<string, string | Uint8Array>([
       [
         'client.json',
-        `${JSON.stringify({ ...client, readings: readings.map(readingAnswer), intakes }, null, 2)}\n`,
+        `${JSON.stringify({ ...client, readings: readings.map(readingAnswer), intakes, wear }, null, 2)}\n`,
       ],
+      ['wear.csv', writeWearCsv(wear)],
       ...charts.map((chart): [string, string] => [
         `charts/${chart.id}-v${chart.version}.json`,
         writeChart(chart),
@@ -52,7 +62,7 @@ export function registerErase(services: Services): void {
   read(services, 'erasure', async ({ tx, params }) => {
     const { name } = await clientNamed(tx, params.id);
     const count = async (
-      table: 'readings' | 'visits' | 'charts' | 'patch_tests' | 'incidents' | 'intakes',
+      table: 'readings' | 'visits' | 'charts' | 'patch_tests' | 'incidents' | 'intakes' | 'wear_checks',
     ) => {
       const row = await tx
         .selectFrom(table)
@@ -68,6 +78,7 @@ export function registerErase(services: Services): void {
       versions: (await chartsOf(tx, params.id)).length,
       patchTests: await count('patch_tests'),
       incidents: await count('incidents'),
+      wearChecks: await count('wear_checks'),
       intakes: await count('intakes'),
       parties: (await partiesNaming(tx, params.id, name)).length,
       elsewhere: await namedElsewhere(tx, params.id, name),

@@ -16,6 +16,7 @@ import { team } from './migrations/2026_11_27_10_team';
 import { backup } from './migrations/2026_11_27_15_backup';
 import { care } from './migrations/2026_11_27_14_care';
 import { retiredLooks } from './migrations/2026_11_27_13_retired_looks';
+import { wear } from './migrations/2026_11_27_18_wear';
 import { visits } from './migrations/2026_11_27_09_visits';
 
 /** In order of name; each runs once, in its own transaction. */
@@ -37,6 +38,7 @@ export const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '2026_11_27_15_backup': backup,
   '2026_11_27_16_party_log': partyLog,
   '2026_11_27_17_sheet_links': sheetLinks,
+  '2026_11_27_18_wear': wear,
 };
 
 /**

@@ -19,6 +19,7 @@ import type {
   SkinZone,
   Taps,
   Unit,
+  WearCheck,
 } from '@toile/core';
 import type {
   ExtraReading,
@@ -210,6 +211,27 @@ export type Database = {
     answers: Json<Consult> | null;
     settled: ColumnType<IntakeAnswer['settled'], string | undefined, string>;
   };
+  wear_checks: {
+    studio_id: string;
+    id: string;
+    client_id: string;
+    chart_id: string;
+    document: Json<WearCheck>;
+    at: Instant;
+    seq: Generated<string>;
+  };
+  wear_links: {
+    studio_id: string;
+    id: string;
+    chart_id: string;
+    version: number;
+    applied_at: Instant;
+    secret_hash: string;
+    made_by: string;
+    made_at: Created;
+    expires_at: Instant;
+    revoked_at: ColumnType<Date | null, Date | null | undefined, Date>;
+  };
   calendar_feeds: { studio_id: string; account_id: string; secret_hash: string; made_at: Instant };
   charts: { studio_id: string; id: string; client_id: string };
   chart_versions: {
@@ -272,6 +294,8 @@ export const STUDIO_TABLES = [
   'patch_tests',
   'incidents',
   'intakes',
+  'wear_checks',
+  'wear_links',
   'calendar_feeds',
   'charts',
   'chart_versions',
@@ -291,5 +315,6 @@ export const APPEND_ONLY = [
   'chart_versions',
   'chair_events',
   'party_events',
+  'wear_checks',
   'audit',
 ] as const satisfies readonly (typeof STUDIO_TABLES)[number][];

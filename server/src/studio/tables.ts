@@ -383,6 +383,25 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
         event: eventOfRow(row),
       })),
   },
+  wearChecks: {
+    takeIn: (tx, rows, { studioId }) =>
+      insert(
+        tx,
+        'wear_checks',
+        rows.map((check) => ({
+          studio_id: studioId,
+          id: check.id,
+          client_id: check.clientId,
+          chart_id: check.chartId,
+          document: json(check),
+          at: check.at,
+        })),
+      ),
+    giveOut: async (tx) =>
+      (await tx.selectFrom('wear_checks').select('document').orderBy('seq').execute()).map(
+        (row) => row.document,
+      ),
+  },
   partyEvents: {
     takeIn: (tx, rows, { studioId }) =>
       insert(

@@ -193,6 +193,33 @@ export const SOUND: { readonly [N in WriteName]: () => Sound } = {
     body: { id: newId(), whom: 'whole', secret: secret(), days: 7 },
   }),
   revokeSheetLink: () => ({ id: newId(), body: {} }),
+  createWearCheck: () => ({
+    id: chart.id,
+    body: {
+      id: newId(),
+      version: 1,
+      appliedAt: '2031-05-14T02:00:00Z',
+      at: '2031-05-14T06:30:00Z',
+      zones: { nose: 'starting', cheek: 'holds' },
+      touched: ['mouth'],
+      marks: ['meal'],
+      stings: false,
+    },
+  }),
+  createWearLink: () => ({
+    id: chart.id,
+    body: { id: newId(), version: 1, appliedAt: '2031-05-14T02:00:00Z', secret: secret() },
+  }),
+  revokeWearLink: () => ({ id: newId(), body: {} }),
+  openWear: () => ({ body: { token: tokenOf(demo.studio.id, secret()) } }),
+  sendWear: () => ({
+    body: {
+      token: tokenOf(demo.studio.id, secret()),
+      id: newId(),
+      at: '2031-05-14T06:30:00Z',
+      zones: { nose: 'holds' },
+    },
+  }),
   updateStudioSettings: () => ({
     body: { ruleGrades: {}, schools: {}, zone: 'Europe/Lisbon' },
     revision: 0,

@@ -35,6 +35,7 @@ import {
   sampleRequestSchema,
 } from '../work';
 import { runUpInputSchema, visitInputSchema } from '../visit';
+import { openWearSchema, sendWearSchema, wearCheckInputSchema, wearLinkInputSchema } from '../wear';
 import { newPasswordSchema, setUpSchema } from '../setUp';
 import { signInSchema } from '../signIn';
 import {
@@ -95,6 +96,11 @@ export const BODIES: { readonly [N in WriteName]: Schema } = {
   createShare: shareInputSchema,
   revokeShare: nothing,
   createEvent: chairEventSchema,
+  createWearCheck: wearCheckInputSchema,
+  createWearLink: wearLinkInputSchema,
+  revokeWearLink: nothing,
+  openWear: openWearSchema,
+  sendWear: sendWearSchema,
   createVisit: visitInputSchema,
   updateVisit: visitInputSchema,
   tickRunUp: runUpInputSchema,

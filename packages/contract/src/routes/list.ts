@@ -408,6 +408,48 @@ export const ROUTES = {
     needs: 'work',
     does: 'Records what was done at the chair.',
   },
+  chartWear: {
+    method: 'GET',
+    path: '/api/charts/:id/wear',
+    needs: 'see',
+    does: 'How a chart wore so far, the links to tell by, and the studio’s wears to judge it by.',
+  },
+  createWearCheck: {
+    method: 'POST',
+    path: '/api/charts/:id/wear',
+    needs: 'work',
+    does: 'Tells how a face that is worn looks.',
+  },
+  createWearLink: {
+    method: 'POST',
+    path: '/api/charts/:id/wear-links',
+    needs: 'work',
+    does: 'Makes a link by which the client tells how it wears.',
+  },
+  revokeWearLink: {
+    method: 'POST',
+    path: '/api/wear-links/:id/revocations',
+    needs: 'work',
+    does: 'Takes such a link back at once.',
+  },
+  studioWear: {
+    method: 'GET',
+    path: '/api/wear',
+    needs: 'see',
+    does: 'Every first wear of the studio that was looked at.',
+  },
+  openWear: {
+    method: 'POST',
+    path: '/api/wear/open',
+    needs: null,
+    does: 'Says who asks how it wears, and what was told; the token in the body, so that no log keeps it.',
+  },
+  sendWear: {
+    method: 'POST',
+    path: '/api/wear/send',
+    needs: null,
+    does: 'A client tells how it wears.',
+  },
   createVisit: { method: 'POST', path: '/api/visits', needs: 'edit', does: 'Books a visit.' },
   tickRunUp: {
     method: 'POST',

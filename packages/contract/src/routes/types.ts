@@ -70,6 +70,15 @@ import type {
 } from '../work';
 import type { RunUpInput, VisitInput } from '../visit';
 import type { NewPassword, SetUp } from '../setUp';
+import type {
+  ChartWearAnswer,
+  OpenWear,
+  OpenWearAnswer,
+  SendWear,
+  StudioWearAnswer,
+  WearCheckInput,
+  WearLinkInput,
+} from '../wear';
 import type { SignIn } from '../signIn';
 import type {
   AuditLine,
@@ -170,6 +179,13 @@ type RouteTypes = {
   createShare: { takes: ShareInput; answers: ShareAnswer };
   revokeShare: { takes: EmptyBody; answers: ShareAnswer };
   createEvent: { takes: ChairEventInput; answers: RecordedAnswer };
+  chartWear: { answers: ChartWearAnswer };
+  createWearCheck: { takes: WearCheckInput; answers: ChartWearAnswer };
+  createWearLink: { takes: WearLinkInput; answers: ChartWearAnswer };
+  revokeWearLink: { takes: EmptyBody; answers: ChartWearAnswer };
+  studioWear: { answers: StudioWearAnswer };
+  openWear: { takes: OpenWear; answers: OpenWearAnswer };
+  sendWear: { takes: SendWear; answers: OpenWearAnswer };
   createVisit: { takes: VisitInput; answers: VisitAnswer };
   tickRunUp: { takes: RunUpInput; answers: VisitAnswer };
   updateVisit: { takes: VisitInput; answers: VisitAnswer; current: VisitAnswer };

@@ -45,3 +45,20 @@ export {
   type Strength,
   type Worn,
 } from './proposals';
+export {
+  checkTimes,
+  hoursAt,
+  MOST_HOURS,
+  WEAR_JUDGES,
+  WEAR_MARKS,
+  WEAR_STATES,
+  WearCheckSchema,
+  wornByZone,
+  zoneWears,
+  type WearCheck,
+  type WearMark,
+  type WearState,
+  type ZoneWear,
+} from './wearCheck';
+export { outlookWords, trialZoneWords, wearOutlook, type WornNow, type ZoneOutlook } from './outlook';
+export { writeWearCsv } from './wearCsv';

@@ -1,0 +1,145 @@
+import { useRouter } from 'expo-router';
+import { lazy, Suspense, useState } from 'react';
+import { holdChance, outlookWords, type ZoneWear } from '@toile/core';
+import { useStudioWear } from '../../data/hooks';
+import {
+  Column,
+  Empty,
+  Judged,
+  Label,
+  Line,
+  Ready,
+  Row,
+  Screen,
+  Stepper,
+  Subheading,
+  useColours,
+  View,
+} from '../../ui';
+import { capital } from '../words/capital';
+import { heldRows, type HeldRow } from './wearView';
+
+/** Charts weigh more than the rest of the page: fetched when one is drawn. */
+const LineChart = lazy(async () => ({ default: (await import('react-native-gifted-charts')).LineChart }));
+/** Hours a curve is read at. */
+const HOURS = [0, 2, 4, 6, 8, 10, 12] as const;
+
+/** How long things hold, by what stands where: what the studio's own looks say, and how sure that is. */
+export function HeldScreen() {
+  const wear = useStudioWear();
+  const router = useRouter();
+  return (
+    <Screen title="How things hold" onBack={() => router.navigate('/settings')}>
+      <Ready remote={wear}>{({ wears }) => <Held wears={wears} />}</Ready>
+    </Screen>
+  );
+}
+
+function Held({ wears }: { readonly wears: readonly ZoneWear[] }) {
+  const [hours, setHours] = useState(8);
+  const [open, setOpen] = useState<string | null>(null);
+  const rows = heldRows(wears, hours);
+  if (rows.length === 0)
+    return (
+      <Empty
+        title="Nobody has looked yet"
+        words="Tell on a chart’s page how it wears, or let the client: from a few looks on, this says what holds."
+      />
+    );
+  return (
+    <Column gap="$4">
+      <Label>
+        Faces that were looked at while they were worn; on the days they were used, which is no random choice.
+        Each rests on the trade’s guess until there are wears of its own.
+      </Label>
+      <Stepper
+        label="To hold for"
+        unit="h"
+        value={hours}
+        minimum={1}
+        maximum={14}
+        step={1}
+        onChange={setHours}
+      />
+      <Column gap={0}>
+        {rows.map((row) => {
+          const key = `${row.zone} ${row.worn}`;
+          return (
+            <Column key={key} gap={0}>
+              <Row
+                title={`${capital(row.zone)}: ${row.worn}`}
+                detail={outlookWords(row.outlook)}
+                chosen={open === key}
+                onPress={() => setOpen(open === key ? null : key)}
+              />
+              {open === key ? <Curve row={row} /> : null}
+            </Column>
+          );
+        })}
+      </Column>
+    </Column>
+  );
+}
+
+/** The share that holds by the hour, with its band; the same numbers beside it. */
+function Curve({ row }: { readonly row: HeldRow }) {
+  const c = useColours();
+  const [width, setWidth] = useState(0);
+  const points = HOURS.map((hour) =>
+    hour === 0 ? { hour, mean: 1, low: 1, high: 1 } : { hour, ...holdChance(row.outlook.curve, hour) },
+  );
+  const line = (of: 'mean' | 'low' | 'high') => points.map((point) => ({ value: 10 * point[of] }));
+  return (
+    <Column gap="$2" paddingVertical="$3">
+      <Judged padding="$3">
+        <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
+          {width > 0 ? (
+            <View overflow="hidden" aria-hidden>
+              <Suspense fallback={<View height={150} />}>
+                <LineChart
+                  data={line('mean')}
+                  data2={line('low')}
+                  data3={line('high')}
+                  height={150}
+                  width={width - 50}
+                  spacing={(width - 90) / (HOURS.length - 1)}
+                  initialSpacing={10}
+                  endSpacing={10}
+                  maxValue={10}
+                  noOfSections={5}
+                  color={c.ink}
+                  color2={c.inkSoft}
+                  color3={c.inkSoft}
+                  strokeDashArray2={[4, 4]}
+                  strokeDashArray3={[4, 4]}
+                  thickness={2}
+                  thickness2={1}
+                  thickness3={1}
+                  dataPointsColor={c.woad}
+                  hideDataPoints2
+                  hideDataPoints3
+                  rulesColor={c.line}
+                  xAxisColor={c.inkSoft}
+                  yAxisColor={c.inkSoft}
+                  yAxisTextStyle={{ color: c.ink, fontSize: 13 }}
+                  xAxisLabelTexts={HOURS.map((hour) => `${hour} h`)}
+                  xAxisLabelTextStyle={{ color: c.ink, fontSize: 13 }}
+                  disableScroll
+                />
+              </Suspense>
+            </View>
+          ) : null}
+        </View>
+      </Judged>
+      <Column gap={0} role="table" aria-label={`${capital(row.zone)}: ${row.worn}, of ten`}>
+        <Subheading>Of ten, still holding</Subheading>
+        {points.slice(1).map(({ hour, mean, low, high }) => (
+          <Line key={hour} role="row" flexWrap="nowrap" gap="$3" minHeight={32}>
+            <Label role="cell" width={56}>{`${hour} h`}</Label>
+            <Label role="cell">{`${Math.round(10 * mean)} (${Math.round(10 * low)} to ${Math.round(10 * high)})`}</Label>
+          </Line>
+        ))}
+      </Column>
+    </Column>
+  );
+}

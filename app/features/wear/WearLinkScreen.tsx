@@ -1,0 +1,72 @@
+import { useState } from 'react';
+import { hoursAt } from '@toile/core';
+import { newId, sendWearSchema, type OpenWearAnswer } from '@toile/contract';
+import { call } from '../../data/call';
+import { tokenOfAddress, useOpened } from '../../data/useOpened';
+import { useSaving } from '../../data/useSaving';
+import { Body, Button, Column, Heading, Label, Loading, View } from '../../ui';
+import { instantInWords } from '../words/dates';
+import { LookFields, NO_LOOK, saysSomething } from './LookFields';
+
+/** What a client's own phone shows behind a link: how does it look now; what was told by it; nothing else that is kept. */
+export function WearLinkScreen() {
+  const [token] = useState(tokenOfAddress);
+  const {
+    shown: asks,
+    ended,
+    show,
+  } = useOpened<OpenWearAnswer>(token, () => call('openWear', { body: { token } }));
+  const [id, setId] = useState(newId);
+  const [look, setLook] = useState(NO_LOOK);
+  const [sent, setSent] = useState(false);
+  const { busy, failure, save } = useSaving('It was not sent. What you chose is still here; try again.');
+  const send = async (): Promise<void> => {
+    const answer = await save(async () => {
+      const body = { token, id, at: new Date().toISOString(), ...look };
+      await sendWearSchema.validate(body, { abortEarly: false });
+      return call('sendWear', { body });
+    });
+    if (!answer) return;
+    show(answer);
+    setLook(NO_LOOK);
+    // Sent again over a bad network a look is the same one; the next is another.
+    setId(newId());
+    setSent(true);
+  };
+  return (
+    <View flex={1} backgroundColor="$background" role="main" style={{ overflowY: 'auto' }}>
+      <Column width="100%" maxWidth={560} alignSelf="center" padding="$4" gap="$4">
+        <Heading fontSize="$7" lineHeight="$7" aria-level={1}>
+          {asks ? 'How does it look now?' : 'How it wears'}
+        </Heading>
+        {ended ? <Body role="alert" color="$madder">{`▲ ${ended}`}</Body> : null}
+        {!asks && !ended ? <Loading /> : null}
+        {asks ? (
+          <>
+            <Body>
+              {`${asks.studio} asks, to learn what lasts on you. Look in a mirror, once or as often as you like, until ${instantInWords(asks.expiresAt)}. If it stings or burns, take it off first.`}
+            </Body>
+            {sent ? <Body role="status">✓ Told. Thank you; tell again whenever you look.</Body> : null}
+            <LookFields
+              value={look}
+              onChange={(next) => {
+                setLook(next);
+                setSent(false);
+              }}
+              of="client"
+            />
+            {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+            <Button kind="main" large disabled={busy || !saysSomething(look)} onPress={() => void send()}>
+              Tell it
+            </Button>
+            {asks.told.length > 0 ? (
+              <Label>{`Told so far: after ${asks.told
+                .map(({ at }) => `${hoursAt({ appliedAt: asks.appliedAt, at }).toFixed(1)} h`)
+                .join(', ')}.`}</Label>
+            ) : null}
+          </>
+        ) : null}
+      </Column>
+    </View>
+  );
+}

@@ -1,0 +1,215 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { outlookWords, trialZoneWords, type Chart } from '@toile/core';
+import {
+  newId,
+  newSecret,
+  tokenOf,
+  WEAR_LINK_DAYS,
+  wearCheckInputSchema,
+  wearPath,
+  type ChartWearAnswer,
+} from '@toile/contract';
+import { call } from '../../data/call';
+import { useChart, useChartWear, useRefresh, useSession } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
+import { Body, Button, Column, CopyButton, Field, Label, Line, Ready, Screen, Subheading } from '../../ui';
+import { capital } from '../words/capital';
+import { instantInWords, todayText, zoneOfDays } from '../words/dates';
+import { LookFields, NO_LOOK, saysSomething } from './LookFields';
+import {
+  checkWords,
+  hoursOf,
+  hoursWords,
+  instantOf,
+  inZone,
+  outlookOf,
+  touchUpWords,
+  weakestOf,
+} from './wearView';
+
+/** How a chart wears: what is likely, what was seen, and a look told in a minute; by the client too, on their own phone. */
+export function WearScreen({ id }: { readonly id: string }) {
+  const chart = useChart(id);
+  const wear = useChartWear(id);
+  const router = useRouter();
+  return (
+    <Screen
+      title="How it wears"
+      above={chart.data ? `${chart.data.chart.client.name} · ${chart.data.chart.look.name}` : undefined}
+      onBack={() => router.navigate(`/charts/${id}`)}
+    >
+      <Ready remote={chart}>
+        {({ chart: newest }) => (
+          <Ready remote={wear}>{(answer) => <Wear chart={newest} wear={answer} />}</Ready>
+        )}
+      </Ready>
+    </Screen>
+  );
+}
+
+type WearProps = { readonly chart: Chart; readonly wear: ChartWearAnswer };
+
+function Wear({ chart, wear }: WearProps) {
+  return (
+    <Column gap="$5">
+      <Outlook chart={chart} wear={wear} />
+      <TellNow chart={chart} wear={wear} />
+      <Told wear={wear} />
+    </Column>
+  );
+}
+
+function Outlook({ chart, wear }: WearProps) {
+  const outlook = outlookOf(chart, wear.history);
+  const weakest = weakestOf(outlook);
+  return (
+    <Column gap="$2" role="group" aria-label="What is likely">
+      <Subheading>{`To the end of this day, ${hoursOf(chart)} h`}</Subheading>
+      {weakest ? (
+        <Body fontWeight="700">{`The weakest: ${trialZoneWords(weakest.zone)}, ${outlookWords(weakest)}.`}</Body>
+      ) : (
+        <Body>Nothing of this chart stands on the skin.</Body>
+      )}
+      {outlook
+        .filter((one) => one !== weakest)
+        .map((one) => (
+          <Label key={one.zone}>{`${capital(trialZoneWords(one.zone))} ${outlookWords(one)}.`}</Label>
+        ))}
+      <Body>{touchUpWords(chart, outlook)}</Body>
+    </Column>
+  );
+}
+
+function TellNow({ chart, wear }: WearProps) {
+  const refresh = useRefresh();
+  const session = useSession();
+  const { busy, failure, errors, save } = useSaving(
+    'It was not kept. What you chose is still here; try again.',
+  );
+  const zone = zoneOfDays();
+  const [now] = useState(() => new Date());
+  const applied = wear.checks.at(-1)?.appliedAt ?? wear.lastTickAt;
+  const [day, setDay] = useState(() => (applied ? applied.slice(0, 10) : todayText()));
+  const [put, setPut] = useState(() =>
+    applied ? inZone(zone, new Date(applied), applied.slice(0, 10)) : '',
+  );
+  const [at, setAt] = useState(() => inZone(zone, now, todayText(now)));
+  const [atDay, setAtDay] = useState(() => todayText(now));
+  const [look, setLook] = useState(NO_LOOK);
+  const [tried, setTried] = useState(false);
+  const [link, setLink] = useState<string | null>(null);
+  const appliedAt = instantOf(zone, day, put);
+  const lookedAt = instantOf(zone, atDay, at);
+  const params = { id: chart.id };
+  const tell = async (): Promise<void> => {
+    setTried(true);
+    if (!appliedAt || !lookedAt || !saysSomething(look)) return;
+    const told = await save(async () => {
+      const body = { id: newId(), version: chart.version, appliedAt, at: lookedAt, ...look };
+      await wearCheckInputSchema.validate(body, { abortEarly: false });
+      const answer = await call('createWearCheck', { params, body });
+      await refresh({ name: 'chartWear', params, answer });
+      return true;
+    });
+    if (!told) return;
+    setLook(NO_LOOK);
+    setTried(false);
+  };
+  const make = (): Promise<unknown> =>
+    save(async () => {
+      const studioId = session.data?.studio.id;
+      if (!studioId || !appliedAt) return;
+      const secret = newSecret();
+      const answer = await call('createWearLink', {
+        params,
+        body: { id: newId(), version: chart.version, appliedAt, secret },
+      });
+      setLink(`${window.location.origin}${wearPath(tokenOf(studioId, secret))}`);
+      await refresh({ name: 'chartWear', params, answer });
+    });
+  const revoke = (linkId: string): Promise<unknown> =>
+    save(async () => {
+      const answer = await call('revokeWearLink', { params: { id: linkId }, body: {} });
+      await refresh({ name: 'chartWear', params, answer });
+    });
+  const open = wear.links.filter(
+    (one) => one.revokedAt === null && Date.parse(one.expiresAt) > now.getTime(),
+  );
+  return (
+    <Column gap="$3" role="group" aria-label="Tell how it looks">
+      <Subheading>Tell how it looks</Subheading>
+      <Line gap="$3">
+        <Field label="Put on, day" keyboard="date" value={day} onChange={setDay} />
+        <Field
+          label="Put on at"
+          keyboard="time"
+          value={put}
+          onChange={setPut}
+          error={tried && !appliedAt ? 'Say when it was put on' : errors.appliedAt}
+        />
+      </Line>
+      <Line gap="$3">
+        <Field label="Looked at, day" keyboard="date" value={atDay} onChange={setAtDay} />
+        <Field
+          label="Looked at"
+          keyboard="time"
+          value={at}
+          onChange={setAt}
+          error={tried && !lookedAt ? 'Say when it was looked at' : errors.at}
+        />
+      </Line>
+      <LookFields value={look} onChange={setLook} of="artist" />
+      {tried && !saysSomething(look) ? (
+        <Body role="alert" color="$madder">
+          ▲ Say how at least one place looks.
+        </Body>
+      ) : null}
+      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+      <Button kind="main" large disabled={busy} onPress={() => void tell()}>
+        Keep this look
+      </Button>
+      <Subheading>Or let the client tell</Subheading>
+      <Label>{`By a link for ${WEAR_LINK_DAYS} days, on their own phone, as often as they like. It shows who asks and what was told by it, nothing else.`}</Label>
+      {appliedAt ? null : <Label>Say above when it was put on: hours are counted from there.</Label>}
+      <Line>
+        <Button disabled={busy || !appliedAt} onPress={() => void make()}>
+          Make a link
+        </Button>
+      </Line>
+      {link ? (
+        <Column gap="$1">
+          <Field label="The link, shown this once" value={link} onChange={() => undefined} />
+          <Line>
+            <CopyButton text={link} words="Copy the link" />
+          </Line>
+        </Column>
+      ) : null}
+      {open.map((one) => (
+        <Line key={one.id} flexWrap="nowrap" gap="$3">
+          <Label flex={1}>{`A link by ${one.madeBy}, until ${instantInWords(one.expiresAt)}`}</Label>
+          <Button disabled={busy} onPress={() => void revoke(one.id)}>
+            Take back
+          </Button>
+        </Line>
+      ))}
+    </Column>
+  );
+}
+
+function Told({ wear }: { readonly wear: ChartWearAnswer }) {
+  if (wear.checks.length === 0) return null;
+  return (
+    <Column gap="$2" role="group" aria-label="What was seen">
+      <Subheading>What was seen</Subheading>
+      {[...wear.checks]
+        .sort((a, b) => b.at.localeCompare(a.at))
+        .map((check) => (
+          <Column key={check.id} gap={0} paddingVertical="$2" borderBottomWidth={1} borderBottomColor="$line">
+            <Body>{`After ${hoursWords(check)}: ${checkWords(check)}`}</Body>
+            <Label>{`${instantInWords(check.at)}, by ${check.judge === 'client' ? 'the client' : check.by}`}</Label>
+          </Column>
+        ))}
+    </Column>
+  );
+}

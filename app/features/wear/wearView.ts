@@ -1,0 +1,105 @@
+import {
+  clock,
+  hoursAt,
+  instantAt,
+  minuteAt,
+  TRIAL_ZONES,
+  trialZoneWords,
+  wearOutlook,
+  wornByZone,
+  worthTouchUps,
+  type Chart,
+  type WearCheck,
+  type ZoneOutlook,
+  type ZoneWear,
+} from '@toile/core';
+
+/** What a touch-up costs of a day, minutes: fewer bad ones than that are not worth it. */
+const VISIT_MINUTES = 10;
+const MOST_VISITS = 3;
+const STEP_MINUTES = 15;
+
+/** Hours a chart's day lasts. */
+export const hoursOf = (chart: Pick<Chart, 'occasion'>): number => chart.occasion.hoursToLast;
+
+/** How a chart's zones are likely to hold to the end of its day. */
+export function outlookOf(chart: Chart, history: readonly ZoneWear[]): ZoneOutlook[] {
+  return wearOutlook(history, { clientId: chart.client.id, worn: wornByZone(chart) }, hoursOf(chart));
+}
+
+/** When touching up leaves the least bad time, by the clock where a beginning is known, else after so many hours. */
+export function touchUpWords(chart: Chart, outlook: readonly ZoneOutlook[]): string {
+  const until = Math.round(hoursOf(chart) * 60);
+  const allowed = Array.from({ length: Math.floor(until / STEP_MINUTES) }, (_, i) => (i + 1) * STEP_MINUTES);
+  const zones = outlook.map(({ zone, curve }) => ({ zone, curve, weight: 1 / Math.max(1, outlook.length) }));
+  if (zones.length === 0) return '';
+  const { atMinutes } = worthTouchUps(zones, until, allowed, {
+    costMinutes: VISIT_MINUTES,
+    most: MOST_VISITS,
+  });
+  if (atMinutes.length === 0) return 'No touch-up is worth its minutes.';
+  const { begins } = chart.occasion;
+  const start = begins ? Number(begins.slice(0, 2)) * 60 + Number(begins.slice(3)) : null;
+  const at = atMinutes.map((minute) =>
+    start === null ? `${(minute / 60).toFixed(1)} h on` : clock((start + minute) % 1440),
+  );
+  return `Touch up ${at.length === 1 ? 'once' : at.length === 2 ? 'twice' : `${at.length} times`}: ${at.join(', ')}.`;
+}
+
+/** The zone whose hold is least likely: faces fail together, so the weakest speaks. */
+export function weakestOf(outlook: readonly ZoneOutlook[]): ZoneOutlook | null {
+  return outlook.reduce<ZoneOutlook | null>(
+    (weakest, one) => (weakest === null || one.holds.mean < weakest.holds.mean ? one : weakest),
+    null,
+  );
+}
+
+/** One look in a line: '4.5 h: nose starting, mouth touch up; meal'. */
+export function checkWords(check: WearCheck): string {
+  const said = TRIAL_ZONES.flatMap((zone) => {
+    const state = check.zones[zone];
+    return state && state !== 'holds' ? [`${trialZoneWords(zone)} ${state}`] : [];
+  });
+  const held = TRIAL_ZONES.filter((zone) => check.zones[zone] === 'holds').length;
+  return [
+    said.length > 0 ? said.join(', ') : held > 0 ? 'holds' : '',
+    said.length > 0 && held > 0 ? 'the rest holds' : '',
+    check.touched.length > 0 ? `touched up: ${check.touched.map(trialZoneWords).join(', ')}` : '',
+    check.marks.join(', '),
+    check.stings ? '▲ stings' : '',
+  ]
+    .filter((words) => words !== '')
+    .join('; ');
+}
+export const hoursWords = (check: Pick<WearCheck, 'appliedAt' | 'at'>): string =>
+  `${hoursAt(check).toFixed(1)} h`;
+
+/** An instant as a day and a clock of a zone, and back; null for what is none. */
+export function inZone(zone: string, at: Date, day: string): string {
+  return clock(((minuteAt(zone, day, at) % 1440) + 1440) % 1440);
+}
+export function instantOf(zone: string, day: string, time: string): string | null {
+  const match = /^(\d{2}):(\d{2})$/.exec(time);
+  if (!match || !/^\d{4}-\d{2}-\d{2}$/.test(day)) return null;
+  return instantAt(zone, day, Number(match[1]) * 60 + Number(match[2])).toISOString();
+}
+
+export type HeldRow = {
+  readonly worn: string;
+  readonly zone: string;
+  readonly wears: number;
+  readonly outlook: ZoneOutlook;
+};
+
+/** Every product in every zone that was looked at, the most looked-at first: how it holds to an hour. */
+export function heldRows(history: readonly ZoneWear[], hours: number): HeldRow[] {
+  const pairs = new Map<string, ZoneWear>();
+  for (const one of history) if (one.worn !== null) pairs.set(`${one.zone} ${one.worn}`, one);
+  return [...pairs.values()]
+    .flatMap(({ zone, worn }): HeldRow[] => {
+      // Nobody in particular: of what stands here on anyone.
+      const [outlook] = wearOutlook(history, { clientId: '', worn: { [zone]: worn! } }, hours);
+      return outlook ? [{ worn: worn!, zone: trialZoneWords(zone), wears: outlook.product, outlook }] : [];
+    })
+    .sort((a, b) => b.wears - a.wears || (a.worn < b.worn ? -1 : 1));
+}

@@ -1,0 +1,119 @@
+import { array, boolean, mixed, number, object, string } from 'yup';
+import {
+  checkTimes,
+  TRIAL_ZONES,
+  WEAR_MARKS,
+  WEAR_STATES,
+  type TrialZone,
+  type WearCheck,
+  type WearMark,
+  type WearState,
+  type ZoneWear,
+} from '@toile/core';
+import { uuid } from './client';
+import { secretField } from './share';
+
+/** How long a client may tell by a link, days: the day itself and the night after it. */
+export const WEAR_LINK_DAYS = 2;
+
+const instant = () => string().matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, 'an instant in UTC');
+const zone = string().oneOf([...TRIAL_ZONES], 'not a zone of the face');
+
+const look = {
+  zones: mixed<Partial<Record<TrialZone, WearState>>>(
+    (value): value is Partial<Record<TrialZone, WearState>> =>
+      value !== null &&
+      typeof value === 'object' &&
+      Object.entries(value).every(
+        ([key, state]) => TRIAL_ZONES.some((z) => z === key) && WEAR_STATES.some((s) => s === state),
+      ),
+  )
+    .typeError('Each zone holds, is starting, or needs a touch-up')
+    .required('Say how it looks'),
+  touched: array().of(zone.required()).max(TRIAL_ZONES.length).default([]),
+  marks: array()
+    .of(
+      string()
+        .oneOf([...WEAR_MARKS])
+        .required(),
+    )
+    .max(WEAR_MARKS.length)
+    .default([]),
+  stings: boolean().default(false),
+};
+const somethingSeen = (value: { zones?: object; touched?: unknown[]; stings?: boolean }): boolean =>
+  Object.keys(value.zones ?? {}).length > 0 || (value.touched ?? []).length > 0 || value.stings === true;
+
+/** One look at a face that is worn, by whoever made it up. */
+export const wearCheckInputSchema = object({
+  id: uuid().required(),
+  version: number().integer().min(1).required(),
+  appliedAt: instant().required('Say when it was put on'),
+  at: instant().required('Say when it was looked at'),
+  ...look,
+})
+  .test('times', 'times', function (value) {
+    const wrong =
+      value.at && value.appliedAt ? checkTimes({ at: value.at, appliedAt: value.appliedAt }) : null;
+    return wrong === null || this.createError({ path: 'at', message: wrong });
+  })
+  .test('some', 'Say how at least one place looks', somethingSeen)
+  .noUnknown('${unknown} is not known here');
+export type Look = {
+  zones: Partial<Record<TrialZone, WearState>>;
+  touched: TrialZone[];
+  marks: WearMark[];
+  stings: boolean;
+};
+export type WearCheckInput = Look & { id: string; version: number; appliedAt: string; at: string };
+
+/** A link by which a client tells how it wears. */
+export const wearLinkInputSchema = object({
+  id: uuid().required(),
+  version: number().integer().min(1).required(),
+  appliedAt: instant().required('Say when it was put on'),
+  secret: secretField(),
+}).noUnknown('${unknown} is not known here');
+export type WearLinkInput = { id: string; version: number; appliedAt: string; secret: string };
+
+const tokenField = () => string().required('The link is not whole').max(200);
+export const openWearSchema = object({ token: tokenField() }).noUnknown('${unknown} is not known here');
+export type OpenWear = { token: string };
+/** A client's own look at the face. */
+export const sendWearSchema = object({
+  token: tokenField(),
+  id: uuid().required(),
+  at: instant().required(),
+  ...look,
+})
+  .test('some', 'Say how at least one place looks', somethingSeen)
+  .noUnknown('${unknown} is not known here');
+export type SendWear = Look & { token: string; id: string; at: string };
+
+/** Where a link leads: its token stands behind the #, which no server and no log is sent. */
+export const wearPath = (token: string): string => `/wear#${token}`;
+
+export type WearLinkAnswer = {
+  readonly id: string;
+  readonly madeBy: string;
+  readonly appliedAt: string;
+  readonly expiresAt: string;
+  readonly revokedAt: string | null;
+};
+/** A chart's wear: what was seen of it, and the studio's wears to judge by. */
+export type ChartWearAnswer = {
+  readonly checks: readonly WearCheck[];
+  readonly history: readonly ZoneWear[];
+  readonly links: readonly WearLinkAnswer[];
+  /** The last tick at the chair: when it was put on, as far as anybody knows. */
+  readonly lastTickAt: string | null;
+};
+/** What whoever holds a link is shown: who asks, since when it is worn, what was told so far. Nothing else that is kept. */
+export type OpenWearAnswer = {
+  readonly studio: string;
+  readonly appliedAt: string;
+  readonly expiresAt: string;
+  readonly told: readonly { readonly at: string; readonly zones: WearCheck['zones'] }[];
+};
+/** Every first wear of the studio that was looked at, newest first. */
+export type StudioWearAnswer = { readonly wears: readonly ZoneWear[] };

@@ -1,0 +1,132 @@
+import { Type, type Static } from '@sinclair/typebox';
+import type { Chart } from '../look';
+import { closed, InstantSchema, oneOf, TextSchema, UuidSchema } from '../schema';
+import { TRIAL_ZONES, type TrialZone } from './measures';
+import type { Wear } from './wear';
+
+/** How a zone looks, worst last; only the last is failing. */
+export const WEAR_STATES = ['holds', 'starting', 'needs a touch-up'] as const;
+export type WearState = (typeof WEAR_STATES)[number];
+/** What a day did to a face since it was looked at last. */
+export const WEAR_MARKS = ['meal', 'tears', 'heat', 'rain', 'dancing'] as const;
+export type WearMark = (typeof WEAR_MARKS)[number];
+export const WEAR_JUDGES = ['client', 'artist'] as const;
+
+const zoneWords = Type.Partial(
+  Type.Object(Object.fromEntries(TRIAL_ZONES.map((zone) => [zone, TextSchema])), closed),
+);
+
+/** One look at a face that is worn: `toile.wear/1`, a row of its own, added to and never changed. */
+export const WearCheckSchema = Type.Object(
+  {
+    id: UuidSchema,
+    chartId: UuidSchema,
+    version: Type.Integer({ minimum: 1 }),
+    clientId: UuidSchema,
+    appliedAt: InstantSchema,
+    at: InstantSchema,
+    judge: oneOf(WEAR_JUDGES),
+    by: TextSchema,
+    zones: Type.Unsafe<Readonly<Partial<Record<TrialZone, WearState>>>>(
+      Type.Object(
+        Object.fromEntries(TRIAL_ZONES.map((zone) => [zone, Type.Optional(oneOf(WEAR_STATES))])),
+        closed,
+      ),
+    ),
+    /** Zones that were touched up when this was seen. */
+    touched: Type.Array(oneOf(TRIAL_ZONES), { maxItems: TRIAL_ZONES.length }),
+    marks: Type.Array(oneOf(WEAR_MARKS), { maxItems: WEAR_MARKS.length }),
+    /** It stings or burns: it was asked to be taken off. */
+    stings: Type.Boolean(),
+    /** What stands for each zone, by name, so that a wear can be read without its chart. */
+    worn: Type.Unsafe<Readonly<Partial<Record<TrialZone, string>>>>(zoneWords),
+  },
+  closed,
+);
+export type WearCheck = Static<typeof WearCheckSchema>;
+
+/** Nobody wears a face longer, hours. */
+export const MOST_HOURS = 30;
+
+/** Hours since it was put on. */
+export const hoursAt = ({ appliedAt, at }: Pick<WearCheck, 'appliedAt' | 'at'>): number =>
+  (Date.parse(at) - Date.parse(appliedAt)) / 3_600_000;
+
+/** What is wrong with the times of a check, in words; null when nothing is. */
+export function checkTimes(check: Pick<WearCheck, 'appliedAt' | 'at'>): string | null {
+  const hours = hoursAt(check);
+  if (Number.isNaN(hours)) return 'This is no time';
+  if (hours < 0) return 'It was looked at before it was put on';
+  return hours > MOST_HOURS ? `Nobody wears it for more than ${MOST_HOURS} hours` : null;
+}
+
+/** What stands for each zone of a chart: its base on the skin, its lip on the mouth. */
+export function wornByZone(chart: Pick<Chart, 'steps'>): Partial<Record<TrialZone, string>> {
+  const nameOf = (role: Chart['steps'][number]['role']): string | undefined => {
+    const step = chart.steps.filter((one) => one.role === role && one.use.length > 0).at(-1);
+    return step && step.use.map(({ product }) => `${product.maker} ${product.line}`).join(' with ');
+  };
+  const [base, lip] = [nameOf('base'), nameOf('lip')];
+  return Object.fromEntries(
+    TRIAL_ZONES.flatMap((zone) => {
+      const name = zone === 'mouth' ? lip : base;
+      return name === undefined ? [] : [[zone, name.slice(0, 200)]];
+    }),
+  );
+}
+
+/** A zone of one wearing, from fresh to its first failing or the last look. */
+export type ZoneWear = {
+  readonly zone: TrialZone;
+  readonly clientId: string;
+  readonly chartId: string;
+  readonly appliedAt: string;
+  /** What stood for the zone; null where nothing did. */ readonly worn: string | null;
+  readonly wear: Wear;
+};
+
+/** Which wearing a check belongs to: the same chart, put on at the same time. */
+const wearingOf = ({ chartId, appliedAt }: Pick<WearCheck, 'chartId' | 'appliedAt'>): string =>
+  `${chartId} ${appliedAt}`;
+
+/**
+ * First wears of each zone from check-ins. Holding or starting is holding; the first look that asks for a touch-up is the
+ * failing, also when it seemed to recover without one. A touch-up of what still held ends the watch at that hour; what
+ * comes after a touch-up is another wear and no part of this. Of two looks in the same minute the later told counts; a
+ * missed one stays missing. What stings counts against every zone: missing because it was bad is not missing.
+ */
+export function zoneWears(checks: readonly WearCheck[]): ZoneWear[] {
+  const wearings = new Map<string, WearCheck[]>();
+  for (const check of checks) {
+    if (checkTimes(check) !== null) continue;
+    const key = wearingOf(check);
+    wearings.set(key, [...(wearings.get(key) ?? []), check]);
+  }
+  return [...wearings.values()].flatMap((mine) =>
+    TRIAL_ZONES.flatMap((zone): ZoneWear[] => {
+      const wear = firstWear(mine, zone);
+      const [first] = mine;
+      if (!wear || !first) return [];
+      const { clientId, chartId, appliedAt } = first;
+      return [{ zone, clientId, chartId, appliedAt, worn: first.worn[zone] ?? null, wear }];
+    }),
+  );
+}
+
+function firstWear(checks: readonly WearCheck[], zone: TrialZone): Wear | null {
+  const byMinute = new Map<number, WearCheck>();
+  for (const check of checks)
+    if (check.zones[zone] !== undefined || check.stings || check.touched.includes(zone))
+      byMinute.set(Math.round(hoursAt(check) * 60), check);
+  const looks = [...byMinute].sort(([a], [b]) => a - b);
+  let good = 0;
+  for (const [minute, check] of looks) {
+    const hour = minute / 60;
+    const failing = check.zones[zone] === 'needs a touch-up' || check.stings;
+    // Failing when it had just been put on: as if a minute had passed, since it never held.
+    if (failing) return { good, bad: Math.max(hour, good + 1 / 60) };
+    if (check.zones[zone] !== undefined) good = hour;
+    if (check.touched.includes(zone)) return { good: hour, bad: null };
+  }
+  return looks.length === 0 ? null : { good, bad: null };
+}

@@ -1,0 +1,274 @@
+import { checkTimes, wornByZone, zoneWears, type Chart, type WearCheck, type ZoneWear } from '@toile/core';
+import {
+  isUuid,
+  ROUTES,
+  WEAR_LINK_DAYS,
+  type ChartWearAnswer,
+  type Look,
+  type OpenWearAnswer,
+  type WearLinkAnswer,
+} from '@toile/contract';
+import { inStudio, type Tx } from '../db/connection';
+import { hashOfSecret } from '../db/secrets';
+import { found, ProblemError } from '../http/problem';
+import { checkedBody, read, write, type Services } from '../http/register';
+import { limitTries } from '../http/tries';
+
+/** Links that fail, from one address. */
+const TRIES = { windowMs: 15 * 60_000, tries: 30 } as const;
+/** Looks that are judged by: the newest of a studio. */
+const MOST_CHECKS = 20_000;
+/** Looks by one link at most: one every quarter of an hour for a whole day. */
+const MOST_BY_LINK = 96;
+/** A phone's clock may be ahead by so much, ms. */
+const AHEAD_MS = 10 * 60_000;
+
+/** How what was put on a client wore: told by whoever made it up, or by the client on a phone of their own. */
+export function registerWear(services: Services): void {
+  const { app, db, clock } = services;
+  const limiter = limitTries(TRIES);
+
+  read(services, 'chartWear', async ({ tx, params }) => {
+    await chartRow(tx, params.id);
+    return { body: await wearAnswer(tx, params.id) };
+  });
+
+  write(services, 'createWearCheck', async ({ tx, caller, body, params, now }) => {
+    const { id, version, appliedAt, at, ...look } = body;
+    const { clientId, chart } = await versionOf(tx, params.id, version);
+    await keep(tx, caller.studioId, now, {
+      id,
+      chartId: params.id,
+      version,
+      clientId,
+      appliedAt,
+      at,
+      judge: 'artist',
+      by: caller.name,
+      worn: wornByZone(chart),
+      ...look,
+    });
+    return { status: 201, body: await wearAnswer(tx, params.id), subject: id };
+  });
+
+  write(services, 'createWearLink', async ({ tx, caller, body, params, now }) => {
+    await versionOf(tx, params.id, body.version);
+    const wrong = checkTimes({
+      appliedAt: body.appliedAt,
+      at: new Date(now.getTime() + AHEAD_MS).toISOString(),
+    });
+    if (wrong) throw new ProblemError('bad-input', { fields: [{ path: 'appliedAt', message: wrong }] });
+    const row = await tx
+      .insertInto('wear_links')
+      .values({
+        studio_id: caller.studioId,
+        id: body.id,
+        chart_id: params.id,
+        version: body.version,
+        applied_at: body.appliedAt,
+        secret_hash: hashOfSecret(body.secret),
+        made_by: caller.name,
+        made_at: now,
+        expires_at: new Date(now.getTime() + WEAR_LINK_DAYS * 86_400_000),
+      })
+      .onConflict((c) => c.doNothing())
+      .returning('id')
+      .executeTakeFirst();
+    if (!row) throw new ProblemError('already-there');
+    return { status: 201, body: await wearAnswer(tx, params.id), subject: body.id };
+  });
+
+  write(services, 'revokeWearLink', async ({ tx, params, now }) => {
+    const row = found(
+      await tx
+        .updateTable('wear_links')
+        .set({ revoked_at: now })
+        .where('id', '=', params.id)
+        .returning('chart_id')
+        .executeTakeFirst(),
+    );
+    return { body: await wearAnswer(tx, row.chart_id), subject: params.id };
+  });
+
+  read(services, 'studioWear', async ({ tx }) => ({ body: { wears: await wearsOf(tx) } }));
+
+  app.post(ROUTES.openWear.path, limiter, async (req, res) => {
+    const { token } = await checkedBody('openWear', req.body);
+    res.json(await inStudioOf(token, openAnswer));
+  });
+
+  app.post(ROUTES.sendWear.path, limiter, async (req, res) => {
+    const { token, id, at, ...look } = await checkedBody('sendWear', req.body);
+    const answer = await inStudioOf(token, async (tx, link) => {
+      const appliedAt = link.applied_at.toISOString();
+      const wrong = checkTimes({ appliedAt, at });
+      if (wrong) throw new ProblemError('bad-input', { fields: [{ path: 'at', message: wrong }] });
+      const told = await byLink(tx, link);
+      if (told.length >= MOST_BY_LINK) throw new ProblemError('too-many-tries');
+      // Sent again over a bad network it is the same look.
+      if (told.some((one) => one.id === id)) return openAnswer(tx, link);
+      const { clientId, chart } = await versionOf(tx, link.chart_id, link.version);
+      await keep(tx, link.studio_id, clock(), {
+        id,
+        chartId: link.chart_id,
+        version: link.version,
+        clientId,
+        appliedAt,
+        at,
+        judge: 'client',
+        by: chart.client.name,
+        worn: wornByZone(chart),
+        ...look,
+      });
+      return openAnswer(tx, link);
+    });
+    res.status(201).json(answer);
+  });
+
+  /** Works with the open link a token stands for; unknown, taken back and over look alike. */
+  async function inStudioOf<T>(token: string, work: (tx: Tx, link: LinkRow) => Promise<T>): Promise<T> {
+    const [studioId = '', secret = ''] = token.split('.');
+    if (!isUuid(studioId) || secret === '') throw new ProblemError('link-ended');
+    return inStudio(db, studioId, async (tx) => {
+      const link = await tx
+        .selectFrom('wear_links')
+        .selectAll()
+        .where('secret_hash', '=', hashOfSecret(secret))
+        .executeTakeFirst();
+      if (!link || link.revoked_at !== null || link.expires_at <= clock())
+        throw new ProblemError('link-ended');
+      return work(tx, link);
+    });
+  }
+}
+
+type LinkRow = {
+  readonly studio_id: string;
+  readonly id: string;
+  readonly chart_id: string;
+  readonly version: number;
+  readonly applied_at: Date;
+  readonly made_by: string;
+  readonly expires_at: Date;
+  readonly revoked_at: Date | null;
+};
+
+async function chartRow(tx: Tx, id: string): Promise<{ readonly client_id: string }> {
+  return found(await tx.selectFrom('charts').select('client_id').where('id', '=', id).executeTakeFirst());
+}
+
+async function versionOf(
+  tx: Tx,
+  chartId: string,
+  version: number,
+): Promise<{ readonly clientId: string; readonly chart: Chart }> {
+  const { client_id } = await chartRow(tx, chartId);
+  const { document } = found(
+    await tx
+      .selectFrom('chart_versions')
+      .select('document')
+      .where('chart_id', '=', chartId)
+      .where('version', '=', version)
+      .executeTakeFirst(),
+  );
+  return { clientId: client_id, chart: document };
+}
+
+/** Keeps a look as it was told; what was looked at in the future is refused. */
+async function keep(
+  tx: Tx,
+  studioId: string,
+  now: Date,
+  check: Omit<WearCheck, keyof Look> & Look,
+): Promise<void> {
+  if (Date.parse(check.at) > now.getTime() + AHEAD_MS)
+    throw new ProblemError('bad-input', {
+      fields: [{ path: 'at', message: 'This is still to come: tell it when it was looked at' }],
+    });
+  const inserted = await tx
+    .insertInto('wear_checks')
+    .values({
+      studio_id: studioId,
+      id: check.id,
+      client_id: check.clientId,
+      chart_id: check.chartId,
+      document: JSON.stringify(check),
+      at: check.at,
+    })
+    .onConflict((c) => c.doNothing())
+    .returning('id')
+    .executeTakeFirst();
+  if (!inserted) throw new ProblemError('already-there');
+}
+
+/** Every first wear of the studio, by the newest looks. */
+async function wearsOf(tx: Tx): Promise<ZoneWear[]> {
+  const rows = await tx
+    .selectFrom('wear_checks')
+    .select('document')
+    .orderBy('at', 'desc')
+    .limit(MOST_CHECKS)
+    .execute();
+  return zoneWears(rows.map((row) => row.document).reverse());
+}
+
+async function wearAnswer(tx: Tx, chartId: string): Promise<ChartWearAnswer> {
+  const [checks, links, last] = [
+    await tx
+      .selectFrom('wear_checks')
+      .select('document')
+      .where('chart_id', '=', chartId)
+      .orderBy('seq')
+      .execute(),
+    await tx
+      .selectFrom('wear_links')
+      .selectAll()
+      .where('chart_id', '=', chartId)
+      .orderBy('made_at', 'desc')
+      .limit(50)
+      .execute(),
+    await tx
+      .selectFrom('chair_events')
+      .select((eb) => eb.fn.max('at').as('at'))
+      .where('chart_id', '=', chartId)
+      .executeTakeFirst(),
+  ];
+  return {
+    checks: checks.map((row) => row.document),
+    history: await wearsOf(tx),
+    links: links.map(linkAnswer),
+    lastTickAt: last?.at ? new Date(last.at).toISOString() : null,
+  };
+}
+
+const linkAnswer = (row: LinkRow): WearLinkAnswer => ({
+  id: row.id,
+  madeBy: row.made_by,
+  appliedAt: row.applied_at.toISOString(),
+  expiresAt: row.expires_at.toISOString(),
+  revokedAt: row.revoked_at?.toISOString() ?? null,
+});
+
+/** What was told of the wearing a link is for, by the client. */
+async function byLink(tx: Tx, link: LinkRow): Promise<WearCheck[]> {
+  const rows = await tx
+    .selectFrom('wear_checks')
+    .select('document')
+    .where('chart_id', '=', link.chart_id)
+    .orderBy('seq')
+    .execute();
+  const appliedAt = link.applied_at.toISOString();
+  return rows
+    .map((row) => row.document)
+    .filter((check) => check.judge === 'client' && check.appliedAt === appliedAt);
+}
+
+async function openAnswer(tx: Tx, link: LinkRow): Promise<OpenWearAnswer> {
+  const studio = await tx.selectFrom('studios').select('name').executeTakeFirstOrThrow();
+  return {
+    studio: studio.name,
+    appliedAt: link.applied_at.toISOString(),
+    expiresAt: link.expires_at.toISOString(),
+    told: (await byLink(tx, link)).map(({ at, zones }) => ({ at, zones })),
+  };
+}

@@ -1,0 +1,185 @@
+import type { Agent } from 'supertest';
+import { zoneWears } from '@toile/core';
+import {
+  newId,
+  newSecret,
+  tokenOf,
+  type ChartWearAnswer,
+  type OpenWearAnswer,
+  type Problem,
+  type StudioWearAnswer,
+} from '@toile/contract';
+import { inStudio } from '../src/db/connection';
+import { demo, keyed, testServer, type TestServer } from './testServer';
+
+let now = new Date('2031-05-14T18:00:00Z');
+let server: TestServer;
+let artist: Agent;
+beforeAll(async () => {
+  server = await testServer({ clock: () => now, signInLimit: { windowMs: 1000, tries: 1e6 } });
+  artist = await server.signedIn('artist');
+});
+afterAll(() => server.stop());
+afterEach(() => void (now = new Date('2031-05-14T18:00:00Z')));
+
+const chart = demo.charts.find(({ client }) => client.name === 'Morwenna Penhallow')!;
+const PUT_ON = '2031-05-14T08:00:00Z';
+const check = (more: object = {}) => ({
+  id: newId(),
+  version: 1,
+  appliedAt: PUT_ON,
+  at: '2031-05-14T12:30:00Z',
+  zones: { nose: 'starting', cheek: 'holds' },
+  ...more,
+});
+const tell = (body: object) => artist.post(`/api/charts/${chart.id}/wear`).set(keyed()).send(body);
+const wear = async (): Promise<ChartWearAnswer> =>
+  (await artist.get(`/api/charts/${chart.id}/wear`).expect(200)).body as ChartWearAnswer;
+
+test('a look is kept with who, when, and what stood there; the studio’s wears have it at once', async () => {
+  const before = await wear();
+  const body = check({
+    zones: { nose: 'needs a touch-up', cheek: 'holds' },
+    touched: ['nose'],
+    marks: ['meal'],
+  });
+  await tell(body).expect(201);
+  const after = await wear();
+  expect(after.checks).toHaveLength(before.checks.length + 1);
+  expect(after.checks.at(-1)).toMatchObject({
+    id: body.id,
+    judge: 'artist',
+    by: 'Teodor Marsh',
+    clientId: chart.client.id,
+    appliedAt: PUT_ON,
+  });
+  expect(after.checks.at(-1)!.worn.nose).toBeTruthy();
+  const { wears } = (await artist.get('/api/wear').expect(200)).body as StudioWearAnswer;
+  expect(wears.filter((one) => one.chartId === chart.id && one.appliedAt === PUT_ON)).toEqual(
+    zoneWears(after.checks).filter((one) => one.appliedAt === PUT_ON),
+  );
+  expect(
+    wears.find((one) => one.chartId === chart.id && one.appliedAt === PUT_ON && one.zone === 'nose')!.wear,
+  ).toEqual({
+    good: 0,
+    bad: 4.5,
+  });
+});
+
+test.each([
+  ['before it was put on', { at: '2031-05-14T07:59:59Z' }, 'at', 'before it was put on'],
+  ['longer than anybody wears it', { at: '2031-05-15T14:01:00Z' }, 'at', 'more than 30 hours'],
+  ['still to come', { at: '2031-05-14T18:11:00Z' }, 'at', 'still to come'],
+  ['nothing seen', { zones: {} }, '', 'at least one place'],
+  ['a zone there is none of', { zones: { elbow: 'holds' } }, 'zones', 'needs a touch-up'],
+  ['a state there is none of', { zones: { nose: 'melts' } }, 'zones', 'needs a touch-up'],
+  ['who looked, said by the sender', { by: 'Somebody' }, '', 'by is not known here'],
+])('%s is refused', async (_, more, path, message) => {
+  const length = (await wear()).checks.length;
+  const answer = await tell(check(more)).expect(422);
+  const { fields } = answer.body as Problem;
+  expect(fields).toEqual([{ path, message: expect.stringContaining(message) }]);
+  expect((await wear()).checks).toHaveLength(length);
+});
+
+test('of a version that never was there is nothing to tell', async () => {
+  await tell(check({ version: 99 })).expect(404);
+});
+
+describe('by a link', () => {
+  async function make(more: object = {}): Promise<{ id: string; token: string }> {
+    const secret = newSecret();
+    const id = newId();
+    await artist
+      .post(`/api/charts/${chart.id}/wear-links`)
+      .set(keyed())
+      .send({ id, version: 1, appliedAt: PUT_ON, secret, ...more })
+      .expect(201);
+    return { id, token: tokenOf(demo.studio.id, secret) };
+  }
+  const open = (token: string) => server.agent().post('/api/wear/open').send({ token });
+  const send = (token: string, more: object = {}) =>
+    server
+      .agent()
+      .post('/api/wear/send')
+      .send({
+        token,
+        id: newId(),
+        at: '2031-05-14T14:00:00Z',
+        zones: { mouth: 'needs a touch-up' },
+        ...more,
+      });
+
+  test('a client tells as often as wanted, is shown what was told by it and nothing else that is kept', async () => {
+    const { token } = await make();
+    const shown = (await open(token).expect(200)).body as OpenWearAnswer;
+    expect(Object.keys(shown).sort()).toEqual(['appliedAt', 'expiresAt', 'studio', 'told']);
+    expect(shown.told).toEqual([]);
+    await send(token, { at: '2031-05-14T11:00:00Z', zones: { mouth: 'holds' } }).expect(201);
+    const again = (await send(token).expect(201)).body as OpenWearAnswer;
+    expect(again.told.map(({ zones }) => zones)).toEqual([{ mouth: 'holds' }, { mouth: 'needs a touch-up' }]);
+    const kept = (await wear()).checks.filter(({ judge }) => judge === 'client').slice(-2);
+    expect(kept.map(({ by, appliedAt }) => [by, appliedAt])).toEqual([
+      [chart.client.name, '2031-05-14T08:00:00.000Z'],
+      [chart.client.name, '2031-05-14T08:00:00.000Z'],
+    ]);
+  });
+
+  test('the same look sent six times at once over a bad network is one', async () => {
+    const { token } = await make({ appliedAt: '2031-05-14T08:05:00Z' });
+    const id = newId();
+    const answers = await Promise.all(Array.from({ length: 6 }, () => send(token, { id })));
+    expect(answers.every(({ status }) => status === 201 || status === 409)).toBe(true);
+    expect(((await open(token)).body as OpenWearAnswer).told).toHaveLength(1);
+  });
+
+  test('it ends by itself, is taken back at once; forged, ended and taken back look alike', async () => {
+    const one = await make();
+    const other = await make();
+    await artist.post(`/api/wear-links/${other.id}/revocations`).set(keyed()).send({}).expect(200);
+    now = new Date('2031-05-16T18:00:01Z');
+    const answers = [
+      await open(one.token),
+      await open(other.token),
+      await open(tokenOf(demo.studio.id, newSecret())),
+      await open('nothing'),
+      await send(one.token),
+    ];
+    expect(answers.map(({ status }) => status)).toEqual([410, 410, 410, 410, 410]);
+    expect(new Set(answers.map(({ text }) => text)).size).toBe(1);
+  });
+
+  test('before it was put on, or of nothing, it is refused and nothing is lost', async () => {
+    const { token } = await make({ appliedAt: '2031-05-14T09:00:00Z' });
+    await send(token, { at: '2031-05-14T08:59:00Z' }).expect(422);
+    await send(token, { zones: {} }).expect(422);
+    await send(token, { at: '2031-05-14T18:30:00Z' }).expect(422);
+    expect(((await open(token)).body as OpenWearAnswer).told).toEqual([]);
+  });
+});
+
+test('all of it is in the client’s own data, and gone with the client', async () => {
+  const owner = await server.signedIn('owner');
+  const clientId = chart.client.id;
+  const zip = await owner
+    .get(`/api/clients/${clientId}/data`)
+    .buffer(true)
+    .parse((res, done) => {
+      const parts: Buffer[] = [];
+      res.on('data', (part: Buffer) => parts.push(part));
+      res.on('end', () => done(null, Buffer.concat(parts)));
+    })
+    .expect(200);
+  expect((zip.body as Buffer).includes('wear.csv')).toBe(true);
+  const name = chart.client.name;
+  await owner
+    .post(`/api/clients/${clientId}/erasures`)
+    .set(keyed())
+    .send({ name, charts: 'kept without the person' })
+    .expect(200);
+  const left = await inStudio(server.db, demo.studio.id, async (tx) => [
+    ...(await tx.selectFrom('wear_checks').select('id').where('client_id', '=', clientId).execute()),
+    ...(await tx.selectFrom('wear_links').select('id').where('chart_id', '=', chart.id).execute()),
+  ]);
+  expect(left).toEqual([]);
+});
