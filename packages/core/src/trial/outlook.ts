@@ -33,8 +33,8 @@ export type ZoneOutlook = {
 
 /**
  * How likely each zone holds to an hour: what the trade guesses, moved by the studio's wears of the zone, then by those of
- * what stands there, then by the client's own; each narrower group leans on the wider by three wears, and its own are left
- * out of the wider. Zones nothing stands on are left out.
+ * what stands there, then by the client's own where there are any; each narrower group leans on the wider by three wears, and
+ * its own are left out of the wider. Zones nothing stands on are left out.
  */
 export function wearOutlook(wears: readonly ZoneWear[], now: WornNow, hours: number): ZoneOutlook[] {
   return TRIAL_ZONES.flatMap((zone): ZoneOutlook[] => {
@@ -47,10 +47,14 @@ export function wearOutlook(wears: readonly ZoneWear[], now: WornNow, hours: num
       some.filter((one) => !without.includes(one)).map(({ wear }) => wear);
     const studio = wearCurve(guessedCurve(MEDIAN_HOURS[zone]), others(here, same));
     const product = wearCurve(asPrior(studio), others(same, own));
-    const curve = wearCurve(
-      asPrior(product),
-      own.map(({ wear }) => wear),
-    );
+    // A client nobody looked at yet is one more on whom it stands: what it does on others speaks, as surely as it is known.
+    const curve =
+      own.length === 0
+        ? product
+        : wearCurve(
+            asPrior(product),
+            own.map(({ wear }) => wear),
+          );
     return [
       {
         zone,
