@@ -96,6 +96,8 @@ const PAGES: readonly [name: string, path: (ids: Ids) => string][] = [
   ['look of a chart', ({ chart }) => `/charts/${chart}/look`],
   ['chart under light', ({ chart }) => `/charts/${chart}/light`],
   ['chart repeated', ({ chart }) => `/charts/${chart}/repeat`],
+  ['how a chart wears', ({ chart }) => `/charts/${chart}/wear`],
+  ['how things hold', () => '/holds'],
   ['no such page', () => '/nowhere'],
 ];
 

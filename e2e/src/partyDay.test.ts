@@ -97,7 +97,7 @@ test('packed on a phone without a network, and on another meanwhile: both are se
   for (const { page } of [without, other]) {
     await page.getByRole('link', { name: 'Parties', exact: true }).click();
     await page.getByRole('link', { name: /^Pell Skerry wedding/ }).click();
-    await openPartyPart(page, 'Packing');
+    await openPartyPart(page, 'Pack, and what is short');
     await page.getByRole('group', { name: 'Used once' }).waitFor();
   }
   const thing = (page: Page, name: RegExp) => page.getByRole('switch', { name });

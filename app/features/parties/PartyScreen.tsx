@@ -42,7 +42,7 @@ function PartyParts({ party }: { readonly party: PartyAnswer }) {
     { id: 'hands', words: 'Hands', label: 'Hands and chairs' },
     { id: 'before', words: 'Before' },
     { id: 'day', words: 'Day', label: 'The day' },
-    { id: 'pack', words: 'Pack', label: 'Packing' },
+    { id: 'pack', words: 'Pack', label: 'Pack, and what is short' },
     { id: 'now', words: 'Now', label: 'Now, and how it went' },
   ] as const;
   return (

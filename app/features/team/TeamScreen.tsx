@@ -83,24 +83,26 @@ function People({ team, session }: { readonly team: TeamAnswer; readonly session
       </Column>
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       {team.invites.length > 0 ? (
-        <Column gap="$1" role="list" aria-label="Links">
+        <Column gap="$1">
           <Subheading>Links</Subheading>
-          {team.invites.map((invite) => (
-            <Line key={invite.id} role="listitem" flexWrap="nowrap" justifyContent="space-between">
-              <Column flex={1} gap={0}>
-                <Body>{`${invite.name}, ${invite.role}`}</Body>
-                <Label>{inviteInWords(invite)}</Label>
-              </Column>
-              {invite.state === 'open' ? (
-                <Button
-                  label={`Take back the link for ${invite.name}`}
-                  onPress={() => void takeBack(invite.id)}
-                >
-                  Take back
-                </Button>
-              ) : null}
-            </Line>
-          ))}
+          <Column gap="$1" role="list" aria-label="Links">
+            {team.invites.map((invite) => (
+              <Line key={invite.id} role="listitem" flexWrap="nowrap" justifyContent="space-between">
+                <Column flex={1} gap={0}>
+                  <Body>{`${invite.name}, ${invite.role}`}</Body>
+                  <Label>{inviteInWords(invite)}</Label>
+                </Column>
+                {invite.state === 'open' ? (
+                  <Button
+                    label={`Take back the link for ${invite.name}`}
+                    onPress={() => void takeBack(invite.id)}
+                  >
+                    Take back
+                  </Button>
+                ) : null}
+              </Line>
+            ))}
+          </Column>
         </Column>
       ) : null}
       {inviting ? <InviteDialog session={session} onClose={() => setInviting(false)} /> : null}

@@ -131,8 +131,8 @@ function Curve({ row }: { readonly row: HeldRow }) {
           ) : null}
         </View>
       </Judged>
+      <Subheading>Of ten, still holding</Subheading>
       <Column gap={0} role="table" aria-label={`${capital(row.zone)}: ${row.worn}, of ten`}>
-        <Subheading>Of ten, still holding</Subheading>
         {points.slice(1).map(({ hour, mean, low, high }) => (
           <Line key={hour} role="row" flexWrap="nowrap" gap="$3" minHeight={32}>
             <Label role="cell" width={56}>{`${hour} h`}</Label>
