@@ -1,5 +1,5 @@
 import type { Browser, Page } from 'playwright-core';
-import { eventually, more, openAs, openBrowser, openClient, PHONE } from './browser';
+import { baseUrl, eventually, more, openAs, openBrowser, openClient, PHONE } from './browser';
 
 // How it wears: told by the artist, by the client on a phone of their own, once without a network; what it comes to.
 let browser: Browser;
@@ -82,7 +82,7 @@ test('the client tells on a phone of their own, once with the network gone in be
 });
 
 test('the studio sees what holds, the numbers beside the curve, and no more sureness than there is', async () => {
-  await page.getByRole('link', { name: 'Settings', exact: true }).click();
+  await page.goto(`${baseUrl()}/settings`);
   await page.getByRole('link', { name: 'See what holds' }).click();
   await page.getByRole('heading', { name: 'How things hold' }).waitFor();
   const first = page.getByRole('button', { name: /of 10 such days/ }).first();

@@ -6,6 +6,7 @@ import {
   type PartyAnswer,
   type PartyLogAnswer,
   type Problem,
+  type VisitMinutesAnswer,
 } from '@toile/contract';
 import { demo, keyed, testServer, type TestServer } from './testServer';
 
@@ -118,4 +119,21 @@ test('what is packed is what the charts take, and the bag is by its guest', asyn
   expect(list.without).toEqual(plan.guests.filter((guest) => !with_.includes(guest)).map(({ name }) => name));
   expect(list.products.length + list.short.length).toBeGreaterThan(0);
   await artist.get(`/api/parties/${party.id}/packing?today=soon`).expect(422);
+});
+
+test('past visits are told as planned and as they went; nobody’s name who was made up is in it', async () => {
+  const { body } = await artist.get('/api/timings/visits?today=2031-05-14').expect(200);
+  const timed = body as VisitMinutesAnswer;
+  const past = demo.parties.filter(({ plan }) => plan?.timetable);
+  expect(timed).toHaveLength(past.reduce((n, { plan }) => n + plan!.timetable!.visits.length, 0));
+  const mean = (worker: string): number => {
+    const mine = timed.filter((one) => one.worker === worker && one.look !== 'hair');
+    return mine.reduce((sum, one) => sum + one.realMinutes / one.plannedMinutes, 0) / mine.length;
+  };
+  expect(mean('Teodor Marsh')).toBeGreaterThan(mean('Runa Castellane') + 0.05);
+  for (const { plan } of past)
+    for (const { name } of plan!.guests) expect(JSON.stringify(timed)).not.toContain(name);
+  // Before those days there was nothing to learn from.
+  expect((await artist.get('/api/timings/visits?today=2030-01-01').expect(200)).body).toEqual([]);
+  await artist.get('/api/timings/visits?today=2031-02-30').expect(422);
 });

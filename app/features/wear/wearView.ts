@@ -28,7 +28,7 @@ export function outlookOf(chart: Chart, history: readonly ZoneWear[]): ZoneOutlo
 }
 
 /** When touching up leaves the least bad time, by the clock where a beginning is known, else after so many hours. */
-export function touchUpWords(chart: Chart, outlook: readonly ZoneOutlook[]): string {
+export function touchUpWords(chart: Pick<Chart, 'occasion'>, outlook: readonly ZoneOutlook[]): string {
   const until = Math.round(hoursOf(chart) * 60);
   const allowed = Array.from({ length: Math.floor(until / STEP_MINUTES) }, (_, i) => (i + 1) * STEP_MINUTES);
   const zones = outlook.map(({ zone, curve }) => ({ zone, curve, weight: 1 / Math.max(1, outlook.length) }));

@@ -1,0 +1,99 @@
+import {
+  guessedCurve,
+  holdChance,
+  usualOccasion,
+  type TrialZone,
+  type WearCheck,
+  type ZoneOutlook,
+  type ZoneWear,
+} from '@toile/core';
+import { checkWords, heldRows, hoursWords, inZone, instantOf, touchUpWords, weakestOf } from './wearView';
+
+const check = (more: Partial<WearCheck>): WearCheck => ({
+  id: '0190a000-0000-7000-8000-000000000001',
+  chartId: 'chart',
+  version: 1,
+  clientId: 'ada',
+  appliedAt: '2031-05-14T08:00:00Z',
+  at: '2031-05-14T12:30:00Z',
+  judge: 'artist',
+  by: 'Runa',
+  zones: {},
+  touched: [],
+  marks: [],
+  stings: false,
+  worn: {},
+  ...more,
+});
+
+test.each<[Partial<WearCheck>, string]>([
+  [{ zones: { nose: 'holds', cheek: 'holds' } }, 'holds'],
+  [{ zones: { nose: 'starting', cheek: 'holds' } }, 'nose starting; the rest holds'],
+  [{ zones: { nose: 'needs a touch-up', mouth: 'starting' } }, 'nose needs a touch-up, mouth starting'],
+  [{ touched: ['mouth', 'nose'] }, 'touched up: mouth, nose'],
+  [{ zones: { chin: 'holds' }, marks: ['meal', 'tears'] }, 'holds; meal, tears'],
+  [{ stings: true }, '▲ stings'],
+])('%j reads %s', (more, words) => expect(checkWords(check(more))).toBe(words));
+test('hours are since it was put on', () => expect(hoursWords(check({}))).toBe('4.5 h'));
+
+const outlook = (zone: TrialZone, median: number, hours: number): ZoneOutlook => {
+  const curve = guessedCurve(median, 20);
+  return { zone, curve, holds: holdChance(curve, hours), own: 0, product: 12, all: 12 };
+};
+const day = (hoursToLast: number, begins?: string) => ({
+  occasion: { ...usualOccasion('wedding', '2031-05-14'), hoursToLast, ...(begins ? { begins } : {}) },
+});
+
+test('the weakest zone speaks; of nothing nothing does', () => {
+  expect(weakestOf([outlook('cheek', 12, 8), outlook('nose', 5, 8), outlook('chin', 9, 8)])?.zone).toBe(
+    'nose',
+  );
+  expect(weakestOf([])).toBeNull();
+});
+
+test('what holds anyway is not touched up; what does not is, by the clock where the day has a beginning', () => {
+  expect(touchUpWords(day(3), [outlook('cheek', 30, 3)])).toBe('No touch-up is worth its minutes.');
+  const weak = [outlook('nose', 5, 12), outlook('mouth', 5, 12)];
+  expect(touchUpWords(day(12), weak)).toMatch(/^Touch up (once|twice|3 times): \d+\.\d h on/);
+  expect(touchUpWords(day(12, '09:00'), weak)).toMatch(/^Touch up (once|twice|3 times): 1\d:\d\d/);
+  // Past midnight the clock goes on.
+  expect(touchUpWords(day(12, '21:00'), weak)).toMatch(/: 0[0-9]:\d\d|: 2[0-3]:\d\d/);
+  expect(touchUpWords(day(12), [])).toBe('');
+});
+
+test('a time of a day is of the studio’s zone, there and back, on the night the clocks change too', () => {
+  for (const date of ['2031-05-14', '2031-03-30', '2031-10-26'])
+    for (const time of ['00:30', '09:05', '13:59', '23:59']) {
+      const instant = instantOf('Europe/Lisbon', date, time);
+      expect(inZone('Europe/Lisbon', new Date(instant!), date)).toBe(time);
+    }
+  expect(instantOf('Europe/Lisbon', '2031-05-14', '')).toBeNull();
+  expect(instantOf('Europe/Lisbon', 'soon', '09:00')).toBeNull();
+});
+
+test('every product in every place it was looked at is a row, the most looked-at first', () => {
+  const wear = (zone: TrialZone, worn: string | null, clientId: string, bad: number | null): ZoneWear => ({
+    zone,
+    clientId,
+    chartId: 'c',
+    appliedAt: '2031-05-14T08:00:00Z',
+    worn,
+    wear: { good: 4, bad },
+  });
+  const rows = heldRows(
+    [
+      wear('nose', 'Veil', 'a', 6),
+      wear('nose', 'Veil', 'b', 6),
+      wear('nose', 'Gauze', 'a', null),
+      wear('mouth', 'Kiss', 'a', null),
+      wear('chin', null, 'a', null),
+    ],
+    8,
+  );
+  expect(rows.map(({ zone, worn, wears }) => [zone, worn, wears])).toEqual([
+    ['nose', 'Veil', 2],
+    ['nose', 'Gauze', 1],
+    ['mouth', 'Kiss', 1],
+  ]);
+  expect(rows[0]!.outlook.holds.mean).toBeLessThan(rows[1]!.outlook.holds.mean);
+});
