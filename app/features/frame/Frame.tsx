@@ -36,7 +36,7 @@ function Place({
   readonly rail: boolean;
 }) {
   const c = useColours();
-  const on = placeOf(current) === path.path && !/^\/(settings|rules|import|team)/.test(current);
+  const on = placeOf(current) === path.path && !/^\/(settings|rules|import|team|letters|holds)/.test(current);
   const ink = on ? c.woad : c.inkSoft;
   return (
     <Link href={path.path} asChild>

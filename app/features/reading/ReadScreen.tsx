@@ -5,6 +5,7 @@ import { newId, type ClientAnswer, type SampleRequest } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
 import { useClient, useRefresh } from '../../data/hooks';
+import { useStillHere } from '../../data/useStillHere';
 import {
   Body,
   Button,
@@ -60,6 +61,7 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
   const refresh = useRefresh();
   const wide = useWide();
   const reader = useReader();
+  const stillHere = useStillHere();
   const draft = `reading.${client.id}`;
   const [session, setSession] = useState<Session>(() => ({ ...EMPTY_SESSION, ...readDraft<Session>(draft) }));
   const [held, setHeld] = useState<Held>(() => nextZone(session) ?? 'forehead');
@@ -128,7 +130,8 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
       });
       dropDraft(draft);
       await refresh();
-      router.navigate(`/clients/${client.id}`);
+      // Whoever went on meanwhile is not led away from there.
+      if (stillHere.current) router.navigate(`/clients/${client.id}`);
     } catch (error) {
       setSaid({
         words: error instanceof CallError ? error.message : 'Something went wrong. Try again.',

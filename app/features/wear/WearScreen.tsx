@@ -26,6 +26,7 @@ import {
   outlookOf,
   touchUpWords,
   weakestOf,
+  wornSince,
 } from './wearView';
 
 /** How a chart wears: what is likely, what was seen, and a look told in a minute; by the client too, on their own phone. */
@@ -89,11 +90,9 @@ function TellNow({ chart, wear }: WearProps) {
   );
   const zone = zoneOfDays();
   const [now] = useState(() => new Date());
-  const applied = wear.checks.at(-1)?.appliedAt ?? wear.lastTickAt;
-  const [day, setDay] = useState(() => (applied ? applied.slice(0, 10) : todayText()));
-  const [put, setPut] = useState(() =>
-    applied ? inZone(zone, new Date(applied), applied.slice(0, 10)) : '',
-  );
+  const [applied] = useState(() => wornSince(wear, now));
+  const [day, setDay] = useState(() => todayText(applied ? new Date(applied) : now));
+  const [put, setPut] = useState(() => (applied ? inZone(zone, new Date(applied), day) : ''));
   const [at, setAt] = useState(() => inZone(zone, now, todayText(now)));
   const [atDay, setAtDay] = useState(() => todayText(now));
   const [look, setLook] = useState(NO_LOOK);

@@ -7,7 +7,16 @@ import {
   type ZoneOutlook,
   type ZoneWear,
 } from '@toile/core';
-import { checkWords, heldRows, hoursWords, inZone, instantOf, touchUpWords, weakestOf } from './wearView';
+import {
+  checkWords,
+  heldRows,
+  hoursWords,
+  inZone,
+  instantOf,
+  touchUpWords,
+  weakestOf,
+  wornSince,
+} from './wearView';
 
 const check = (more: Partial<WearCheck>): WearCheck => ({
   id: '0190a000-0000-7000-8000-000000000001',
@@ -43,6 +52,32 @@ const outlook = (zone: TrialZone, median: number, hours: number): ZoneOutlook =>
 const day = (hoursToLast: number, begins?: string) => ({
   occasion: { ...usualOccasion('wedding', '2031-05-14'), hoursToLast, ...(begins ? { begins } : {}) },
 });
+
+test.each<[string, readonly string[], string | null, string | null]>([
+  ['nothing known', [], null, null],
+  ['ticked this morning', [], '2031-05-14T08:00:00Z', '2031-05-14T08:00:00Z'],
+  ['ticked last week', [], '2031-05-07T08:00:00Z', null],
+  [
+    'told of this day, ticked before',
+    ['2031-05-14T09:00:00Z'],
+    '2031-05-14T08:00:00Z',
+    '2031-05-14T09:00:00Z',
+  ],
+  [
+    'ticked anew after what was told',
+    ['2031-05-13T09:00:00Z'],
+    '2031-05-14T08:00:00Z',
+    '2031-05-14T08:00:00Z',
+  ],
+  ['still to come', ['2031-05-15T09:00:00Z'], null, null],
+])('worn since: %s', (_, told, tick, since) =>
+  expect(
+    wornSince(
+      { checks: told.map((appliedAt) => check({ appliedAt })), lastTickAt: tick },
+      new Date('2031-05-14T13:00:00Z'),
+    ),
+  ).toBe(since),
+);
 
 test('the weakest zone speaks; of nothing nothing does', () => {
   expect(weakestOf([outlook('cheek', 12, 8), outlook('nose', 5, 8), outlook('chin', 9, 8)])?.zone).toBe(

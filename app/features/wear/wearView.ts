@@ -1,4 +1,5 @@
 import {
+  checkTimes,
   clock,
   hoursAt,
   instantAt,
@@ -13,6 +14,7 @@ import {
   type ZoneOutlook,
   type ZoneWear,
 } from '@toile/core';
+import type { ChartWearAnswer } from '@toile/contract';
 
 /** What a touch-up costs of a day, minutes: fewer bad ones than that are not worth it. */
 const VISIT_MINUTES = 10;
@@ -73,6 +75,22 @@ export function checkWords(check: WearCheck): string {
 }
 export const hoursWords = (check: Pick<WearCheck, 'appliedAt' | 'at'>): string =>
   `${hoursAt(check).toFixed(1)} h`;
+
+/**
+ * When what is worn now was put on, as far as anybody knows: by the looks told or the last tick at the chair, whichever is
+ * later; null when that was on another day.
+ */
+export function wornSince(
+  { checks, lastTickAt }: Pick<ChartWearAnswer, 'checks' | 'lastTickAt'>,
+  now: Date,
+): string | null {
+  const known = [...checks.map((check) => check.appliedAt), ...(lastTickAt ? [lastTickAt] : [])];
+  const last = known.reduce<string | null>(
+    (latest, at) => (latest === null || Date.parse(at) > Date.parse(latest) ? at : latest),
+    null,
+  );
+  return last !== null && checkTimes({ appliedAt: last, at: now.toISOString() }) === null ? last : null;
+}
 
 /** An instant as a day and a clock of a zone, and back; null for what is none. */
 export function inZone(zone: string, at: Date, day: string): string {

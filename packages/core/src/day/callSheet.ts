@@ -107,7 +107,7 @@ export function callSheet(
           `Ready by ${clock(guest.readyBy)}.`,
         ]
       : ['Nothing is planned.'],
-    parts: [{ title: 'Your morning', rows: [...rows, ...appointments(guest)] }],
+    parts: [{ title: 'Your times', rows: [...rows, ...appointments(guest)] }],
     foot: first ? [HOW_TO_COME] : [],
   };
 }
