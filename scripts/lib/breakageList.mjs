@@ -2,7 +2,7 @@ const OUTBOX = ['app', 'outbox'];
 const REQUESTS = ['server', 'requests', 'api.test'];
 const LEDGER = ['server', 'kit.test', 'manyHands'];
 const SESSIONS = ['server', 'api.test', 'permissions', 'studioFile'];
-const GUARD = ['server', 'fuzz'];
+const GUARD = ['server', 'fitInput', 'requests'];
 const ROWS = ['server', 'isolation', 'api.test', 'shares', 'settings'];
 
 const outbox = (about, from, to, file = 'app/data/outbox.ts') => ({
