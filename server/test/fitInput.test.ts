@@ -3,7 +3,7 @@ import { newId, type Problem } from '@toile/contract';
 import type { Agent } from 'supertest';
 import { isUnkeepable } from '../src/db/connection';
 import { unfitPart } from '../src/http/fitInput';
-import { keyed, testServer, type TestServer } from './testServer';
+import { demo, keyed, testServer, type TestServer } from './testServer';
 
 // Each layer by itself: behind one that lets something through there is another, which would hide it.
 const nested = (levels: number): unknown => {
@@ -66,6 +66,12 @@ describe('at the door', () => {
   test('what cannot be kept is told beside its field', async () => {
     expect((await send({ notes: 'a\u0000b' })).fields?.map(({ path }) => path)).toEqual(['notes']);
     expect((await send({ birthYear: 2 ** 60 })).fields?.map(({ path }) => path)).toEqual(['birthYear']);
+  });
+
+  test('what a schema stumbles over is the sender’s to mend', async () => {
+    const product = { ...demo.products[0]!, id: newId(), maker: [[[[]]]] };
+    const answer = await artist.post('/api/products').set(keyed()).send(product).expect(422);
+    expect((answer.body as Problem).code).toBe('bad-input');
   });
 
   test('a question behind the ? too', async () => {
