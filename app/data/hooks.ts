@@ -95,6 +95,12 @@ function useLine(address: string, about: readonly string[]): void {
     const line = new EventSource(address);
     const askAgain = (): void => asked.split(' ').forEach((key) => void mutate(key));
     line.addEventListener('changed', askAgain);
+    // What was told while the line was down was told to nobody here.
+    let before = false;
+    line.addEventListener('open', () => {
+      if (before) askAgain();
+      before = true;
+    });
     return () => line.close();
   }, [address, asked, mutate]);
 }

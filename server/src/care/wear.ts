@@ -20,6 +20,8 @@ const TRIES = { windowMs: 15 * 60_000, tries: 30 } as const;
 const MOST_CHECKS = 20_000;
 /** Looks by one link at most: one every quarter of an hour for a whole day. */
 const MOST_BY_LINK = 96;
+/** Of a link for what nobody wears just now. */
+const NOT_WORN_NOW = 'This is still to come, or longer ago than anybody wears it';
 /** A phone's clock may be ahead by so much, ms. */
 const AHEAD_MS = 10 * 60_000;
 
@@ -57,7 +59,8 @@ export function registerWear(services: Services): void {
       appliedAt: body.appliedAt,
       at: new Date(now.getTime() + AHEAD_MS).toISOString(),
     });
-    if (wrong) throw new ProblemError('bad-input', { fields: [{ path: 'appliedAt', message: wrong }] });
+    if (wrong)
+      throw new ProblemError('bad-input', { fields: [{ path: 'appliedAt', message: NOT_WORN_NOW }] });
     const row = await tx
       .insertInto('wear_links')
       .values({

@@ -10,7 +10,7 @@ const NOT_NAMES: ReadonlySet<string> = new Set(['__proto__', 'constructor', 'pro
 const UNKEPT = /\0|\p{Surrogate}/u;
 
 /** Whether a text can be kept as it is. */
-export const isKeepable = (text: string): boolean => !UNKEPT.test(text);
+const isKeepable = (text: string): boolean => !UNKEPT.test(text);
 
 /**
  * The first thing in a parsed JSON body that no field of ours can hold, with its path; null when there is none.
