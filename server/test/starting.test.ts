@@ -9,6 +9,9 @@ import { openPool } from '../src/db/connection';
 import { migrate } from '../src/db/migrate';
 import { patiently } from '../src/db/patiently';
 
+/** Kysely's own key for PostgreSQL. */
+const MIGRATION_LOCK = '3853314791062309107';
+
 // A start beside a database that is not there yet, and two starts at once.
 let superClient: pg.Client;
 let database: string;
@@ -47,6 +50,26 @@ test('two first starters at once: one migrates, the other finds it done', async 
   expect(counts[0]).toBe(0);
   expect(counts[1]).toBe(0);
   expect(counts[2]).toBeGreaterThan(10);
+});
+
+test('a connection lost while it migrates fails the migration, and nothing else', async () => {
+  const holder = new pg.Client({ connectionString: ownerUrl });
+  await holder.connect();
+  // The migrator's own lock, taken before it can be.
+  await holder.query('begin');
+  await holder.query(`select pg_advisory_xact_lock(${MIGRATION_LOCK})`);
+  const failing = expect(migrate(ownerUrl)).rejects.toThrow();
+  const ended = async (): Promise<boolean> => {
+    const { rowCount } = await superClient.query(
+      `select pg_terminate_backend(pid) from pg_stat_activity where datname = $1 and wait_event = 'advisory'`,
+      [database],
+    );
+    return rowCount === 1;
+  };
+  while (!(await ended())) await new Promise((resolve) => setTimeout(resolve, 20));
+  await failing;
+  await holder.end();
+  expect((await migrate(ownerUrl)).length).toBeGreaterThan(10);
 });
 
 test('a start waits until the database can be reached, and says so meanwhile', async () => {

@@ -45,9 +45,11 @@ export const MIGRATIONS: Readonly<Record<string, Migration>> = {
  * Brings a database, reached as its owner, to the newest schema. Throws with the failing migration's name.
  */
 export async function migrate(ownerUrl: string): Promise<string[]> {
-  const db = new Kysely<unknown>({
-    dialect: new PostgresDialect({ pool: new Pool({ connectionString: ownerUrl, max: 1 }) }),
-  });
+  const pool = new Pool({ connectionString: ownerUrl, max: 1 });
+  // A connection lost under a query fails the query; nobody listening to its own event would end the process.
+  pool.on('error', () => undefined);
+  pool.on('connect', (client) => client.on('error', () => undefined));
+  const db = new Kysely<unknown>({ dialect: new PostgresDialect({ pool }) });
   try {
     const migrator = new Migrator({
       db,
