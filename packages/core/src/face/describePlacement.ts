@@ -1,6 +1,7 @@
 import { faceModel } from './faceModel';
 import { PLAIN_FEATURES, type Features } from './features';
 import { GUIDE_PARAMETERS, guideNamed, INITIAL_PARAMS, type GuideParameter } from './guides';
+import { halfCutTo } from './halfFace';
 import type { Landmarks } from './landmarks';
 import { outlineOf, placementArea, type Placement } from './outlineOf';
 import { areaOf, intersectRegions } from './region';
@@ -10,11 +11,17 @@ import { ZONE_NAMES, zoneOutline, ZONES, type ZoneName } from './zones';
  * A placement in words for any face: "cheek contour, client's left, from the ear towards the mouth corner".
  */
 export function describePlacement(placement: Placement): string {
-  const side = placement.side === 'both' ? 'both sides' : `client’s ${placement.side}`;
-  const wiped = placement.without?.length ? ['partly wiped off'] : [];
+  const half = halfCutTo(placement);
+  const side = half
+    ? `client’s ${half} half`
+    : placement.side === 'both'
+      ? 'both sides'
+      : `client’s ${placement.side}`;
+  const wiped = (placement.without?.length ?? 0) > (half ? 1 : 0) ? ['partly wiped off'] : [];
   if ('outline' in placement) return [`drawn by hand`, side, ...wiped].join(', ');
   const guide = guideNamed(placement.guide);
-  return [guide.label.toLowerCase(), ...(guide.central ? [] : [side]), guide.where, ...wiped].join(', ');
+  const sides = guide.central && !half ? [] : [side];
+  return [guide.label.toLowerCase(), ...sides, guide.where, ...wiped].join(', ');
 }
 
 /**

@@ -91,6 +91,7 @@ export {
   type PlacedShape,
   type Placement,
 } from './outlineOf';
+export { halfCutTo, halfOf } from './halfFace';
 export { describePlacement, speakPlacement } from './describePlacement';
 export { contourFinder, isInHollow, type ContourFinder } from './guides';
 export { offSides } from './offSides';

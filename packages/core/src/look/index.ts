@@ -28,6 +28,7 @@ export {
   type Shade,
   type Step,
   type Use,
+  StepSchema,
 } from './document';
 export {
   colouredParts,
@@ -77,7 +78,7 @@ export { AFTER_AIRBRUSH, airbrushInWords, FLOW_DOSE, howInWords } from './howInW
 export { amountAsked, type AmountAsked } from './amountAsked';
 export { amountsInAll, toolsForFace, type AmountInAll, type ToolInAll } from './amountsInAll';
 export { stepsOfVariant, variedStep, withoutVariant, withVariant } from './variants';
-export { substituteInChart } from './substituteInChart';
+export { substituted, substituteInChart } from './substituteInChart';
 export { lookFromChart, PARTS, type LookChoices, type PartOfLook } from './lookFromChart';
 export {
   blankChart,

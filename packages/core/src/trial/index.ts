@@ -1,5 +1,66 @@
 export { chanceOfALeft, drawSides, type Draw } from './draw';
-export { TRIAL_MEASURES, TRIAL_ZONES, type Judge, type TrialMeasure, type TrialZone } from './measures';
+export {
+  TRIAL_JUDGES,
+  TRIAL_MEASURE_NAMES,
+  TRIAL_MEASURES,
+  TRIAL_ZONES,
+  type Judge,
+  type TrialMeasure,
+  type TrialZone,
+} from './measures';
+export {
+  changedSteps,
+  differsBesides,
+  otherWay,
+  swapProduct,
+  swapSchool,
+  swapStep,
+  withHalves,
+  zonesCompared,
+  type ComparedStep,
+  type Swap,
+} from './halves';
+export { BETTER_WORDS, GRADE_WORDS, questionOf } from './question';
+export {
+  ANSWERS,
+  questionLook,
+  SKIN_GROUPS,
+  skinGroupOf,
+  TRIAL_ASPECTS,
+  TRIAL_CHOICES,
+  TRIAL_SCOPES,
+  TrialEventSchema,
+  TrialFileSchema,
+  trialNow,
+  TrialSchema,
+  type Decided,
+  type OpenNow,
+  type SkinGroup,
+  type Question,
+  type Trial,
+  type TrialAspect,
+  type TrialChoice,
+  type TrialEvent,
+  type TrialNow,
+  type TrialScope,
+} from './trial';
+export {
+  NOT_BLIND,
+  questionsSoFar,
+  type GroupShare,
+  type QuestionMark,
+  type QuestionSoFar,
+  type TrialRecord,
+} from './questions';
+export {
+  asCounted,
+  asksReason,
+  decisionWords,
+  followsCount,
+  trialWords,
+  verdictInWords,
+  wayAt,
+} from './trialWords';
 export {
   compareHalves,
   type Compared,

@@ -1,6 +1,15 @@
 /** What is judged of a half, low number first. */
-export type TrialMeasure =
-  'coverage' | 'comfort' | 'camera' | 'flash' | 'shine' | 'creasing' | 'transfer' | 'colour';
+export const TRIAL_MEASURE_NAMES = [
+  'shine',
+  'creasing',
+  'coverage',
+  'transfer',
+  'comfort',
+  'camera',
+  'flash',
+  'colour',
+] as const;
+export type TrialMeasure = (typeof TRIAL_MEASURE_NAMES)[number];
 
 export type TrialZone = 'forehead' | 'nose' | 'cheek' | 'underEye' | 'mouth' | 'chin' | 'neck';
 export const TRIAL_ZONES: readonly TrialZone[] = [
@@ -27,4 +36,5 @@ export const TRIAL_MEASURES: Readonly<
   colour: { most: 100, highIsGood: false, margin: 1 },
 };
 
-export type Judge = 'client' | 'artist' | 'other';
+export const TRIAL_JUDGES = ['client', 'artist', 'other'] as const;
+export type Judge = (typeof TRIAL_JUDGES)[number];

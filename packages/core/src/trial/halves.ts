@@ -1,0 +1,276 @@
+import { deltaE2000 } from '../colour';
+import {
+  areaOf,
+  halfOf,
+  intersectRegions,
+  outlineOf,
+  SIDES,
+  uniteOutlines,
+  zoneOutline,
+  ZONES,
+  type Side,
+  type ZoneName,
+} from '../face';
+import { inSchoolsOf, substituted, colourOfUse, type Chart, type SchoolAnswers, type Step } from '../look';
+import type { Substitute } from '../shade';
+import { TRIAL_ZONES, type TrialZone } from './measures';
+
+/** What one half is done otherwise than the chart says. */
+export type Swap =
+  | { readonly aspect: 'product' | 'tool' | 'technique' | 'step'; readonly steps: readonly SwappedStep[] }
+  | { readonly aspect: 'school'; readonly answers: Partial<SchoolAnswers> };
+/** A step of the chart and what stands for it; null where it is left out. */
+export type SwappedStep = { readonly stepId: string; readonly other: Step | null };
+
+const planOf = ({ steps }: Pick<Chart, 'steps'>): Step[] =>
+  steps.filter((step) => step.variant === undefined);
+
+/** What one step is laid down with, a mix too, replaced as a whole; null for a step that uses nothing, or is not in the plan. */
+export function swapProduct(
+  chart: Pick<Chart, 'steps'>,
+  stepId: string,
+  substitute: Pick<Substitute, 'parts' | 'doseFactor'>,
+): Swap | null {
+  const step = planOf(chart).find((one) => one.id === stepId);
+  if (!step || step.use.length === 0) return null;
+  return { aspect: 'product', steps: [{ stepId, other: substituted(step, () => true, substitute) }] };
+}
+
+/** One step with another tool or technique, or left out; null for what the plan has not, or does so already. */
+export function swapStep(
+  chart: Pick<Chart, 'steps'>,
+  stepId: string,
+  how: { readonly tool: Step['tool'] } | { readonly technique: Step['technique'] } | 'left out',
+): Swap | null {
+  const step = planOf(chart).find((one) => one.id === stepId);
+  if (!step) return null;
+  if (how === 'left out') return { aspect: 'step', steps: [{ stepId, other: null }] };
+  const same = 'tool' in how ? how.tool === step.tool : how.technique === step.technique;
+  if (same) return null;
+  return { aspect: 'tool' in how ? 'tool' : 'technique', steps: [{ stepId, other: { ...step, ...how } }] };
+}
+
+/** One question answered the other school's way; null where that changes no step of this chart. */
+export function swapSchool(chart: Chart, answers: Partial<SchoolAnswers>): Swap | null {
+  const swap: Swap = { aspect: 'school', answers };
+  return changedSteps(chart, swap).length === 0 ? null : swap;
+}
+
+/** The chart's plan done the other way all over: what a trial that was won by the other becomes. */
+export function otherWay(chart: Chart, swap: Swap): Chart {
+  if (swap.aspect === 'school') return inSchoolsOf(chart, swap.answers).chart;
+  const other = new Map(swap.steps.map((one) => [one.stepId, one.other]));
+  return {
+    ...chart,
+    steps: chart.steps.flatMap((step) => {
+      const to = other.get(step.id);
+      return to === undefined ? [step] : to === null ? [] : [to];
+    }),
+  };
+}
+
+/** A step as the chart has it and as the other way has it; null where one of them has none. */
+export type ComparedStep = { readonly here: Step | null; readonly other: Step | null };
+
+/** What really differs between a chart's plan and the other way: changed, left out, added, or worked at another time. */
+export function changedSteps(chart: Chart, swap: Swap): readonly ComparedStep[] {
+  return waysBeside(chart, swap).changed;
+}
+
+function waysBeside(chart: Chart, swap: Swap) {
+  const [plan, others] = [planOf(chart), planOf(otherWay(chart, swap))];
+  const stay = inSameOrder(
+    plan.map((step) => step.id),
+    others.map((step) => step.id),
+  );
+  const other = new Map(others.map((step) => [step.id, step]));
+  const here = new Set(plan.map((step) => step.id));
+  const changed = [
+    ...plan.flatMap((step): ComparedStep[] => {
+      const to = other.get(step.id) ?? null;
+      const same = to !== null && stay.has(step.id) && JSON.stringify(to) === JSON.stringify(step);
+      return same ? [] : [{ here: step, other: to }];
+    }),
+    ...others.filter((step) => !here.has(step.id)).map((step) => ({ here: null, other: step })),
+  ];
+  return { changed, others, stay };
+}
+
+/** The most that stands in the same order in both lists: what is not in it was moved. */
+function inSameOrder(one: readonly string[], other: readonly string[]): Set<string> {
+  const longest = Array.from({ length: one.length + 1 }, () => new Array<number>(other.length + 1).fill(0));
+  for (let i = one.length - 1; i >= 0; i--)
+    for (let j = other.length - 1; j >= 0; j--)
+      longest[i]![j] =
+        one[i] === other[j]
+          ? 1 + longest[i + 1]![j + 1]!
+          : Math.max(longest[i + 1]![j]!, longest[i]![j + 1]!);
+  const stay = new Set<string>();
+  for (let i = 0, j = 0; i < one.length && j < other.length;)
+    if (one[i] === other[j]) {
+      stay.add(one[i]!);
+      i++;
+      j++;
+    } else if (longest[i + 1]![j]! >= longest[i]![j + 1]!) i++;
+    else j++;
+  return stay;
+}
+
+export type HalfFaceOf = {
+  /** The variant's name in the chart, by which the chair leads through both halves. */ readonly variant: string;
+  /** The side that is worked as the chart says. */ readonly here: Side;
+  readonly newId: () => string;
+};
+
+/**
+ * The chart with both ways worked in a variant: each step that differs becomes two, one a half of the face, the side said in
+ * its title; all else is the same. Throws a RangeError where nothing differs or there is no room for a variant.
+ */
+export function withHalves(chart: Chart, swap: Swap, { variant, here, newId }: HalfFaceOf): Chart {
+  const { changed, others, stay } = waysBeside(chart, swap);
+  if (changed.length === 0) throw new RangeError('Both ways are the same');
+  if (chart.variants.length >= 12) throw new RangeError('A chart holds twelve variants: take one out');
+  const there: Side = here === 'left' ? 'right' : 'left';
+  const asOther = new Map(changed.flatMap(({ other }) => (other ? [[other.id, other] as const] : [])));
+  const asHere = new Map(changed.flatMap(({ here: step }) => (step ? [[step.id, step] as const] : [])));
+  const half = (step: Step, side: Side): Step => {
+    const id = newId();
+    // A step only the other way has stands for none of the plan's: for itself.
+    return halved(step, side, { variant, id, instead: asHere.has(step.id) ? step.id : id });
+  };
+  // What the other way works at another time comes after the nearest step before it that both work in the same order.
+  const moved = new Map<string | null, Step[]>();
+  let after: string | null = null;
+  for (const step of others)
+    if (stay.has(step.id)) after = step.id;
+    else moved.set(after, [...(moved.get(after) ?? []), half(step, there)]);
+  const steps = chart.steps.flatMap((step): Step[] => {
+    if (step.variant !== undefined) return [step];
+    const [first, second] = [asHere.get(step.id), stay.has(step.id) ? asOther.get(step.id) : undefined];
+    return [
+      step,
+      ...(first ? [half(first, here)] : []),
+      ...(second ? [half(second, there)] : []),
+      ...(moved.get(step.id) ?? []),
+    ];
+  });
+  return {
+    ...chart,
+    variants: [...chart.variants, { id: variant, name: nameFor(chart) }],
+    steps: [...(moved.get(null) ?? []), ...steps],
+  };
+}
+
+const HALF_FACE = 'Half-face trial';
+function nameFor({ variants }: Pick<Chart, 'variants'>): string {
+  const taken = new Set(variants.map((one) => one.name));
+  let name = HALF_FACE;
+  for (let n = 2; taken.has(name); n++) name = `${HALF_FACE} ${n}`;
+  return name;
+}
+
+/** Measures are halved to a quarter, and never to nothing. */
+const QUARTER = 0.25;
+const halfMeasure = (parts: number): number => Math.max(QUARTER, Math.round(parts / 2 / QUARTER) * QUARTER);
+
+function halved(
+  step: Step,
+  side: Side,
+  { variant, id, instead }: { readonly variant: string; readonly id: string; readonly instead: string },
+): Step {
+  const { done: _done, ...plan } = step;
+  return {
+    ...plan,
+    id,
+    variant,
+    instead,
+    title: `Client’s ${side}: ${plan.title}`.slice(0, 200),
+    placements: plan.placements.flatMap((placement) => halfOf(placement, side) ?? []),
+    use: plan.use.map((use) => ({ ...use, parts: halfMeasure(use.parts) })),
+    handsOnMinutes: Math.round(plan.handsOnMinutes * 5) / 10,
+  };
+}
+
+/** Zones of the face a zone of a trial is made of. */
+const MADE_OF: Readonly<Record<TrialZone, readonly ZoneName[]>> = {
+  forehead: ['foreheadCentre', 'foreheadSide'],
+  nose: ['noseBridge', 'noseSide', 'noseTip', 'ala'],
+  cheek: ['apple', 'cheekboneTop', 'hollow'],
+  underEye: ['underEye'],
+  mouth: ['upperLipSkin', 'smileLine', 'upperLip', 'lowerLip'],
+  chin: ['chin'],
+  neck: ['neck'],
+};
+/** What covers so much of a zone, or lies in it with so much of itself, can be judged there. */
+const ENOUGH = 0.2;
+
+/** Zones in which both ways can be judged: where what differs lies, or nearest. All of them for what is placed nowhere in particular. */
+export function zonesCompared(
+  chart: Pick<Chart, 'steps' | 'client'>,
+  changed: readonly ComparedStep[],
+): TrialZone[] {
+  const { landmarks, features } = chart.client;
+  const placements = changed.flatMap(({ here, other }) => [
+    ...(here?.placements ?? []),
+    ...(other?.placements ?? []),
+  ]);
+  const laid = uniteOutlines(
+    placements.flatMap((placement) =>
+      outlineOf(placement, landmarks, features).flatMap(({ region }) => region),
+    ),
+  );
+  const shares = TRIAL_ZONES.map((zone) => {
+    const whole = uniteOutlines(
+      MADE_OF[zone].flatMap((name) =>
+        (ZONES[name].paired ? SIDES : (['left'] as const)).map((side) => zoneOutline(name, landmarks, side)),
+      ),
+    );
+    const shared = areaOf(intersectRegions(laid, whole));
+    return { zone, share: Math.max(shared / areaOf(whole), shared / Math.max(1, areaOf(laid))) };
+  });
+  const most = Math.max(...shares.map(({ share }) => share));
+  if (most === 0) return [...TRIAL_ZONES];
+  return shares.filter(({ share }) => share >= Math.min(ENOUGH, most)).map(({ zone }) => zone);
+}
+
+/** From here on two colours are seen to differ, CIEDE2000. */
+const SEEN = 2;
+const MUCH_MORE = 1.25;
+
+/** What differs besides the thing that is asked, each a sentence: a difference may then be due to either. */
+export function differsBesides(changed: readonly ComparedStep[], aspect: Swap['aspect']): string[] {
+  const says = changed.flatMap(({ here, other }) => (here && other ? besides(here, other, aspect) : []));
+  const steps =
+    changed.length > 1 && aspect !== 'school' && aspect !== 'product' ? ['More than one step differs.'] : [];
+  return [...new Set([...says, ...steps])];
+}
+
+function besides(here: Step, other: Step, aspect: Swap['aspect']): string[] {
+  const [one, two] = [colourOfUse(here.use), colourOfUse(other.use)];
+  const apart = one && two ? deltaE2000(one, two) : 0;
+  const mg = (step: Step): number =>
+    step.use.reduce((sum, use) => sum + use.parts * use.product.mgPerMeasure, 0);
+  const [little, much] = [mg(here), mg(other)].sort((a, b) => a - b);
+  const amounts = little! > 0 && much! > MUCH_MORE * little! && here.use.length > 0 && other.use.length > 0;
+  const texture = (step: Step): string =>
+    [...new Set(step.use.map((use) => use.product.texture))].sort().join(' and ');
+  return [
+    apart > SEEN ? `${here.title}: the shades differ by ${apart.toFixed(1)}, which is seen.` : null,
+    amounts
+      ? `${here.title}: of one ${(much! / little!).toFixed(1)} times as much lies there as of the other.`
+      : null,
+    aspect === 'product' && texture(here) !== texture(other)
+      ? `${here.title}: one is ${texture(here)}, the other ${texture(other)}; both are worked with ${toolWords(here)}.`
+      : null,
+    aspect !== 'tool' && aspect !== 'school' && here.tool !== other.tool
+      ? `${here.title}: the tools differ too.`
+      : null,
+    aspect !== 'technique' && aspect !== 'school' && here.technique !== other.technique
+      ? `${here.title}: they are worked differently too.`
+      : null,
+    here.waitMinutes !== other.waitMinutes && aspect !== 'school'
+      ? `${here.title}: they dry for different times.`
+      : null,
+  ].filter((words) => words !== null);
+}
+const toolWords = ({ tool }: Step): string => (tool === 'none' ? 'no tool' : `the ${tool}`);

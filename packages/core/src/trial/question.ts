@@ -1,0 +1,138 @@
+import { SCHOOL_NAMES, SCHOOL_QUESTIONS, type Chart, type SchoolAnswers, type Step } from '../look';
+
+import { changedSteps, type Swap } from './halves';
+import type { TrialMeasure } from './measures';
+import type { Question } from './trial';
+
+/** How the better half is spoken of, by what was judged: 'stayed less shiny'. */
+export const BETTER_WORDS: Readonly<Record<TrialMeasure, string>> = {
+  coverage: 'covered longer',
+  comfort: 'felt better',
+  camera: 'looked better to the camera',
+  flash: 'stood the flash better',
+  shine: 'stayed less shiny',
+  creasing: 'creased less',
+  transfer: 'came off less',
+  colour: 'kept its colour better',
+};
+const ASKS: Readonly<Record<TrialMeasure, string>> = {
+  coverage: 'covers longer',
+  comfort: 'feels better',
+  camera: 'looks better to the camera',
+  flash: 'stands the flash better',
+  shine: 'stays less shiny',
+  creasing: 'creases less',
+  transfer: 'comes off less',
+  colour: 'keeps its colour better',
+};
+/** Grades of a measure in words, worst or none first as it is numbered. */
+export const GRADE_WORDS: Readonly<Record<Exclude<TrialMeasure, 'colour'>, readonly string[]>> = {
+  coverage: ['gone', 'mostly gone', 'half', 'nearly all', 'as fresh'],
+  comfort: ['not to be borne', 'bothers', 'felt', 'hardly felt', 'not felt'],
+  camera: ['poor', 'fair', 'good', 'very good', 'as fresh'],
+  flash: ['white mask', 'much cast', 'some cast', 'hardly any', 'none'],
+  shine: ['none', 'a little', 'clearly', 'wet'],
+  creasing: ['none', 'a first line', 'clearly', 'deep'],
+  transfer: ['none', 'a trace', 'clearly', 'much'],
+};
+
+type Way = Question['a'];
+
+/**
+ * The question two ways ask: the same key for all trials that may be counted together, whatever the shade, the client or which
+ * of both a chart had. Its ways are in the same order on every client; `chartHas` says which is the chart's.
+ */
+export function questionOf(
+  chart: Chart,
+  swap: Swap,
+  measure: TrialMeasure,
+): { readonly question: Question; readonly chartHas: 'a' | 'b' } {
+  const [here, other] = waysOf(chart, swap);
+  const what = swap.aspect === 'school' ? Object.keys(swap.answers).join(' ') : whereOf(chart, swap);
+  const chartHas = here.key <= other.key ? 'a' : 'b';
+  const [a, b] = chartHas === 'a' ? [here, other] : [other, here];
+  return {
+    question: {
+      key: [swap.aspect, what, a.key, b.key, measure].join(' | ').slice(0, 600),
+      text: `Which ${ASKS[measure]}: ${a.words} or ${b.words}?`.slice(0, 200),
+      aspect: swap.aspect,
+      a,
+      b,
+    },
+    chartHas,
+  };
+}
+
+/** What the differing steps are for: 'base', 'conceal and powder'; care is told by its phase. */
+function whereOf(chart: Chart, swap: Swap): string {
+  const what = ({ role, phase }: Step): string => (role === 'care' ? phase : role);
+  const steps = changedSteps(chart, swap).flatMap(({ here, other }) => here ?? other ?? []);
+  return [...new Set(steps.map(what))].sort().join(' and ');
+}
+
+function waysOf(chart: Chart, swap: Swap): [Way, Way] {
+  if (swap.aspect === 'school') return schoolWays(chart, swap.answers);
+  const changed = changedSteps(chart, swap);
+  const one = (pick: (step: Step) => string, steps: readonly (Step | null)[]): Way => {
+    const words = [...new Set(steps.flatMap((step) => (step ? [pick(step)] : [])))]
+      .filter((w) => w !== '')
+      .join(' and ');
+    return wayFrom(words === '' ? 'nothing' : words);
+  };
+  const [here, other] = [changed.map((c) => c.here), changed.map((c) => c.other)];
+  switch (swap.aspect) {
+    case 'product':
+      return linesApart(here, other);
+    case 'tool':
+      return [one((step) => step.tool, here), one((step) => step.tool, other)];
+    case 'technique':
+      return [one((step) => step.technique, here), one((step) => step.technique, other)];
+    case 'step': {
+      const title = here.flatMap((step) => (step ? [step.title] : [])).join(' and ');
+      const where = whereOf(chart, swap);
+      const way = (word: 'with' | 'without'): Way => ({
+        key: `${word} ${where}`.slice(0, 200),
+        words: `${word} ${title}`.slice(0, 200),
+      });
+      return [way('with'), way('without')];
+    }
+  }
+}
+
+/** The lines one way has that the other has not; shades of one line are the same line, where it is not the shade that is asked. */
+function linesApart(here: readonly (Step | null)[], other: readonly (Step | null)[]): [Way, Way] {
+  const names = (steps: readonly (Step | null)[], shades: boolean): string[] => [
+    ...new Set(
+      steps.flatMap(
+        (step) =>
+          step?.use.map(
+            ({ product }) => `${product.maker} ${product.line}${shades ? ` ${product.shade}` : ''}`,
+          ) ?? [],
+      ),
+    ),
+  ];
+  const onlyIn = (these: readonly string[], those: readonly string[]): string =>
+    these
+      .filter((name) => !those.includes(name))
+      .sort()
+      .join(' with ');
+  for (const shades of [false, true]) {
+    const [one, two] = [names(here, shades), names(other, shades)];
+    const [left, right] = [onlyIn(one, two), onlyIn(two, one)];
+    if (left !== '' || right !== '')
+      return [wayFrom(left || 'nothing more'), wayFrom(right || 'nothing more')];
+  }
+  return [wayFrom('as it is'), wayFrom('otherwise')];
+}
+
+function schoolWays(chart: Chart, answers: Partial<SchoolAnswers>): [Way, Way] {
+  const names = SCHOOL_NAMES.filter((name) => answers[name] !== undefined);
+  const say = (from: Partial<SchoolAnswers>): string =>
+    names.map((name) => `${SCHOOL_QUESTIONS[name].toLowerCase()}: ${from[name] ?? 'not said'}`).join(', ');
+  return [wayFrom(say(chart.schools)), wayFrom(say(answers))];
+}
+
+const wayFrom = (words: string): Way => ({
+  key: words.toLowerCase().slice(0, 200),
+  words: words.slice(0, 200),
+});
