@@ -256,18 +256,21 @@ const PEOPLE: readonly Person[] = [
   },
 ];
 
-export const CLIENTS: readonly DemoClient[] = PEOPLE.map((p) => ({
-  id: idFor(`client ${p.name}`),
-  name: p.name,
-  birthYear: p.born,
-  guardianConsent: p.consent ?? '',
-  sensitivities: p.sensitive ?? [],
-  notes: p.notes ?? '',
-  features: { ...PLAIN_FEATURES, ...p.looks },
-  measurements: p.face ?? {},
-  skin: skinByZone(faceFor(skinAt(p.depth, p.undertone))),
-  driftSteps: p.drift ?? 0,
-}));
+export const peopleFrom = (people: readonly Person[]): DemoClient[] =>
+  people.map((p) => ({
+    id: idFor(`client ${p.name}`),
+    name: p.name,
+    birthYear: p.born,
+    guardianConsent: p.consent ?? '',
+    sensitivities: p.sensitive ?? [],
+    notes: p.notes ?? '',
+    features: { ...PLAIN_FEATURES, ...p.looks },
+    measurements: p.face ?? {},
+    skin: skinByZone(faceFor(skinAt(p.depth, p.undertone))),
+    driftSteps: p.drift ?? 0,
+  }));
+
+export const CLIENTS: readonly DemoClient[] = peopleFrom(PEOPLE);
 
 /** Undertone is read on the neck; faces are redder and a little less yellow than the neck below them. */
 function faceFor([L, a, b]: Lab): Lab {

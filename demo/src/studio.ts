@@ -25,6 +25,8 @@ import { idFor } from './ids';
 import { lookNamed, LOOKS } from './looks';
 import { PALETTES } from './palettes';
 import { wearsOfAYear } from './wears';
+import { TROUPE } from './troupe';
+import { trialsOfAYear } from './trials';
 import { pastParties } from './pastParties';
 import { choirPlan, ferryPlan, galaPlan } from './parties';
 import { PRODUCTS, unitsOn } from './products';
@@ -193,6 +195,7 @@ export function demoStudio(today: string): StudioBundle {
       ),
     ),
   );
+  const players = TROUPE.map((member) => reading(member, addDays(today, -200)));
   const readingOf = (name: string): Reading => readings.find((r) => r.clientId === clientNamed(name).id)!;
 
   const bride = clientNamed('Isaura Penhallow');
@@ -319,6 +322,22 @@ export function demoStudio(today: string): StudioBundle {
       ? { runUp: ['agree'] }
       : {}),
   });
+  const tried = trialsOfAYear(
+    idFor('studio Quayside'),
+    TROUPE.map((member, i) =>
+      fitted(
+        member,
+        'Choir Loft',
+        players[i]!,
+        kit,
+        occasion('other', addDays(today, -190 + 28 * i), 9),
+        `${addDays(today, -195 + 28 * i)}T10:00:00Z`,
+        'For the boards',
+      ),
+    ),
+    kit,
+    today,
+  );
   const past = pastParties(today);
   const band = PRODUCTS.find((p) => p.kind === 'lashes')!;
   const skerry = { party: 'Pell Skerry wedding' };
@@ -328,7 +347,7 @@ export function demoStudio(today: string): StudioBundle {
   return {
     ...emptyBundle({ id: idFor('studio Quayside'), name: 'Quayside Room, Ostermouth' }),
     people: SIGN_INS.map(personOf),
-    clients: CLIENTS.map((c, i) => ({
+    clients: [...CLIENTS, ...TROUPE].map((c, i) => ({
       id: c.id,
       name: c.name,
       phone: `+00 555 01${String(10 + i)}`,
@@ -344,13 +363,13 @@ export function demoStudio(today: string): StudioBundle {
       features: c.features,
       measurements: { ...c.measurements },
     })),
-    simulatedSkins: CLIENTS.map((c) => ({
+    simulatedSkins: [...CLIENTS, ...TROUPE].map((c) => ({
       clientId: c.id,
       skin: Object.fromEntries(
         SKIN_ZONES.map((zone) => [zone, roundLab(shiftDepth(c.skin[zone], c.driftSteps))]),
       ),
     })),
-    readings,
+    readings: [...readings, ...players],
     products: [...PRODUCTS],
     units: [...kit.units],
     palettes: [...PALETTES],
@@ -454,7 +473,9 @@ export function demoStudio(today: string): StudioBundle {
     ],
     partyEvents: past.partyEvents,
     wearChecks: wearsOfAYear([trial, mother, gmaster, attendant, worn], today),
-    charts: [trial, calmer, mother, gmaster, attendant, worn],
+    charts: [trial, calmer, mother, gmaster, attendant, worn, ...tried.charts],
+    trials: tried.trials,
+    trialEvents: tried.trialEvents,
     events: [
       ...worn.steps.map((s, i) => event(worn, s.id, endOf(worn, i), { kind: 'done' })),
       event(worn, step(worn, 'base'), 140, {

@@ -15,6 +15,7 @@ import { registerCalendarFeed } from './care/calendarFeed';
 import { registerErase } from './care/erase';
 import { registerIncidents } from './care/incidents';
 import { registerIntakes } from './care/intakes';
+import { registerTrials } from './care/trials';
 import { registerWear } from './care/wear';
 import { registerEnquiry } from './clients/enquiry';
 import { registerClients } from './clients/routes';
@@ -150,6 +151,7 @@ export function buildApp(options: AppOptions): Express {
   registerIntakes(services);
   registerIncidents(services);
   registerWear(services);
+  registerTrials(services);
   registerErase(services);
   registerCalendarFeed(services);
   registerReadings(services);

@@ -161,6 +161,26 @@ const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }
     body: { id: demo.readings[0]!.id, whom: 'whole', secret: 'h'.repeat(32), days: 7 },
   },
   revokeSheetLink: { id: demo.readings[0]!.id, body: {} },
+  chartTrials: { id: mine.chart.id },
+  createTrial: {
+    id: mine.chart.id,
+    body: {
+      id: demo.readings[0]!.id,
+      version: 1,
+      date: '2031-05-14',
+      ask: { aspect: 'step', stepId: mine.chart.steps[0]!.id },
+      measure: 'shine',
+      by: 'client',
+      zones: ['nose'],
+      hours: [4],
+    },
+  },
+  trial: { id: demo.trials[0]!.id },
+  createTrialEvent: {
+    id: demo.trials[0]!.id,
+    body: { event: { id: demo.readings[0]!.id, at: '2031-05-14T09:00:00Z', kind: 'opened' } },
+  },
+  exportTrial: { id: demo.trials[0]!.id },
 };
 
 test('every route that takes an id is tried', () => {

@@ -215,6 +215,7 @@ test('every table of a studio travels, but for what is only of this place', () =
     chair_events: 'events',
     party_events: 'partyEvents',
     wear_checks: 'wearChecks',
+    trial_events: 'trialEvents',
   };
   const travels = STUDIO_TABLES.filter((t) => !HERE_ONLY.includes(t)).map((t) => TRAVELS_AS[t] ?? t);
   expect([...new Set(travels)].sort()).toEqual([...BUNDLE_TABLES].sort());

@@ -113,7 +113,7 @@ describe('by a link', () => {
   test('a client tells as often as wanted, is shown what was told by it and nothing else that is kept', async () => {
     const { token } = await make();
     const shown = (await open(token).expect(200)).body as OpenWearAnswer;
-    expect(Object.keys(shown).sort()).toEqual(['appliedAt', 'expiresAt', 'studio', 'told']);
+    expect(Object.keys(shown).sort()).toEqual(['appliedAt', 'expiresAt', 'halves', 'studio', 'told']);
     expect(shown.told).toEqual([]);
     await send(token, { at: '2031-05-14T11:00:00Z', zones: { mouth: 'holds' } }).expect(201);
     const again = (await send(token).expect(201)).body as OpenWearAnswer;

@@ -34,6 +34,8 @@ export const ERRORS = {
   },
   stale: { status: 409, title: 'Someone else saved in between. Compare both and save again.' },
   'already-there': { status: 409, title: 'Something with this id is already here.' },
+  'judged-already': { status: 409, title: 'It was judged already; what was said then stays.' },
+  sealed: { status: 409, title: 'Which side is which is sealed until it is judged.' },
   busy: { status: 503, title: 'The studio’s records cannot be reached just now. Try again in a moment.' },
   unexpected: { status: 500, title: 'Something went wrong on our side. Nothing was saved; try again.' },
 } as const satisfies Record<string, { status: number; title: string }>;

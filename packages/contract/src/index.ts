@@ -8,6 +8,7 @@ export * from './newId';
 export * from './party';
 export * from './sheet';
 export * from './wear';
+export * from './trial';
 export * from './patchTest';
 export * from './settings';
 export * from './roles';

@@ -19,6 +19,8 @@ import {
   SKIN_ZONES,
   TapsSchema,
   UnitSchema,
+  TrialEventSchema,
+  TrialSchema,
   WearCheckSchema,
   type Lab,
   type SkinZone,
@@ -160,6 +162,10 @@ const TABLES = {
   events: Type.Object({ chartId: id, version, event: RecordedEventSchema }, closed),
   /** How it wore: each look at a face, in the order it was told. */
   wearChecks: WearCheckSchema,
+  /** Half-face trials, in the order they were drawn. */
+  trials: TrialSchema,
+  /** What was told of them, in the order it was recorded. */
+  trialEvents: Type.Object({ trialId: id, event: TrialEventSchema }, closed),
   /** What was told of parties’ days and of their packing, in the order it was recorded. */
   partyEvents: Type.Object({ partyId: id, event: PartyEventSchema }, closed),
 } as const;
@@ -186,6 +192,8 @@ const LATER = [
   'incidents',
   'partyEvents',
   'wearChecks',
+  'trials',
+  'trialEvents',
 ] as const satisfies readonly BundleTable[];
 type LaterTable = (typeof LATER)[number];
 /** A bundle as it stands in a file. */
@@ -233,5 +241,7 @@ export function emptyBundle(studio: StudioBundle['studio']): StudioBundle {
     events: [],
     partyEvents: [],
     wearChecks: [],
+    trials: [],
+    trialEvents: [],
   };
 }

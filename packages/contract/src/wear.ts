@@ -12,6 +12,7 @@ import {
 } from '@toile/core';
 import { uuid } from './client';
 import { secretField } from './share';
+import type { AskedOfHalves } from './trial';
 
 /** How long a client may tell by a link, days: the day itself and the night after it. */
 export const WEAR_LINK_DAYS = 2;
@@ -73,8 +74,15 @@ export const wearLinkInputSchema = object({
   version: number().integer().min(1).required(),
   appliedAt: instant().required('Say when it was put on'),
   secret: secretField(),
+  trialId: uuid(),
 }).noUnknown('${unknown} is not known here');
-export type WearLinkInput = { id: string; version: number; appliedAt: string; secret: string };
+export type WearLinkInput = {
+  id: string;
+  version: number;
+  appliedAt: string;
+  secret: string;
+  /** Both halves of this trial are asked about. */ trialId?: string;
+};
 
 const tokenField = () => string().required('The link is not whole').max(200);
 export const openWearSchema = object({ token: tokenField() }).noUnknown('${unknown} is not known here');
@@ -114,6 +122,7 @@ export type OpenWearAnswer = {
   readonly appliedAt: string;
   readonly expiresAt: string;
   readonly told: readonly { readonly at: string; readonly zones: WearCheck['zones'] }[];
+  /** Where both halves are asked about. */ readonly halves: AskedOfHalves | null;
 };
 /** Every first wear of the studio that was looked at, newest first. */
 export type StudioWearAnswer = { readonly wears: readonly ZoneWear[] };

@@ -22,6 +22,7 @@ import { oneAtATime } from '../db/locks';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 import { chartPdf } from '../print/chartPdf';
+import { trialRecords } from './trialRows';
 import { readingAnswer } from '../readings/skin';
 
 /** Everything of one client as a file, and the way out of the studio's records. */
@@ -43,11 +44,12 @@ export function registerErase(services: Services): void {
         .orderBy('seq')
         .execute()
     ).map((row) => row.document);
+    const trials = await trialRecords(tx, { clientId: params.id });
     const newest = new Map(charts.map((chart) => [chart.id, chart]));
     const files = new Map<string, string | Uint8Array>([
       [
         'client.json',
-        `${JSON.stringify({ ...client, readings: readings.map(readingAnswer), intakes, wear }, null, 2)}\n`,
+        `${JSON.stringify({ ...client, readings: readings.map(readingAnswer), intakes, wear, trials }, null, 2)}\n`,
       ],
       ['wear.csv', writeWearCsv(wear)],
       ...charts.map((chart): [string, string] => [
@@ -62,7 +64,8 @@ export function registerErase(services: Services): void {
   read(services, 'erasure', async ({ tx, params }) => {
     const { name } = await clientNamed(tx, params.id);
     const count = async (
-      table: 'readings' | 'visits' | 'charts' | 'patch_tests' | 'incidents' | 'intakes' | 'wear_checks',
+      table:
+        'readings' | 'visits' | 'charts' | 'patch_tests' | 'incidents' | 'intakes' | 'wear_checks' | 'trials',
     ) => {
       const row = await tx
         .selectFrom(table)
@@ -79,6 +82,7 @@ export function registerErase(services: Services): void {
       patchTests: await count('patch_tests'),
       incidents: await count('incidents'),
       wearChecks: await count('wear_checks'),
+      trials: await count('trials'),
       intakes: await count('intakes'),
       parties: (await partiesNaming(tx, params.id, name)).length,
       elsewhere: await namedElsewhere(tx, params.id, name),

@@ -1,25 +1,27 @@
 import { checkTimes, wornByZone, zoneWears, type Chart, type WearCheck, type ZoneWear } from '@toile/core';
 import {
-  isUuid,
   ROUTES,
   WEAR_LINK_DAYS,
   type ChartWearAnswer,
   type Look,
-  type OpenWearAnswer,
   type WearLinkAnswer,
 } from '@toile/contract';
-import { inStudio, type Tx } from '../db/connection';
+import type { Tx } from '../db/connection';
 import { hashOfSecret } from '../db/secrets';
 import { found, ProblemError } from '../http/problem';
 import { checkedBody, read, write, type Services } from '../http/register';
 import { limitTries } from '../http/tries';
+import {
+  LINK_TRIES,
+  MOST_BY_LINK,
+  openWearAnswer,
+  toldByLink,
+  withWearLink,
+  type WearLinkRow,
+} from './wearLink';
 
-/** Links that fail, from one address. */
-const TRIES = { windowMs: 15 * 60_000, tries: 30 } as const;
 /** Looks that are judged by: the newest of a studio. */
 const MOST_CHECKS = 20_000;
-/** Looks by one link at most: one every quarter of an hour for a whole day. */
-const MOST_BY_LINK = 96;
 /** Of a link for what nobody wears just now. */
 const NOT_WORN_NOW = 'This is still to come, or longer ago than anybody wears it';
 /** A phone's clock may be ahead by so much, ms. */
@@ -27,8 +29,8 @@ const AHEAD_MS = 10 * 60_000;
 
 /** How what was put on a client wore: told by whoever made it up, or by the client on a phone of their own. */
 export function registerWear(services: Services): void {
-  const { app, db, clock } = services;
-  const limiter = limitTries(TRIES);
+  const { app, clock } = services;
+  const limiter = limitTries(LINK_TRIES);
 
   read(services, 'chartWear', async ({ tx, params }) => {
     await chartRow(tx, params.id);
@@ -61,6 +63,15 @@ export function registerWear(services: Services): void {
     });
     if (wrong)
       throw new ProblemError('bad-input', { fields: [{ path: 'appliedAt', message: NOT_WORN_NOW }] });
+    if (body.trialId !== undefined)
+      found(
+        await tx
+          .selectFrom('trials')
+          .select('id')
+          .where('id', '=', body.trialId)
+          .where('chart_id', '=', params.id)
+          .executeTakeFirst(),
+      );
     const row = await tx
       .insertInto('wear_links')
       .values({
@@ -69,6 +80,7 @@ export function registerWear(services: Services): void {
         chart_id: params.id,
         version: body.version,
         applied_at: body.appliedAt,
+        trial_id: body.trialId ?? null,
         secret_hash: hashOfSecret(body.secret),
         made_by: caller.name,
         made_at: now,
@@ -97,19 +109,19 @@ export function registerWear(services: Services): void {
 
   app.post(ROUTES.openWear.path, limiter, async (req, res) => {
     const { token } = await checkedBody('openWear', req.body);
-    res.json(await inStudioOf(token, openAnswer));
+    res.json(await withWearLink(services, token, openWearAnswer));
   });
 
   app.post(ROUTES.sendWear.path, limiter, async (req, res) => {
     const { token, id, at, ...look } = await checkedBody('sendWear', req.body);
-    const answer = await inStudioOf(token, async (tx, link) => {
+    const answer = await withWearLink(services, token, async (tx, link) => {
       const appliedAt = link.applied_at.toISOString();
       const wrong = checkTimes({ appliedAt, at });
       if (wrong) throw new ProblemError('bad-input', { fields: [{ path: 'at', message: wrong }] });
-      const told = await byLink(tx, link);
+      const told = await toldByLink(tx, link);
       if (told.length >= MOST_BY_LINK) throw new ProblemError('too-many-tries');
       // Sent again over a bad network it is the same look.
-      if (told.some((one) => one.id === id)) return openAnswer(tx, link);
+      if (told.some((one) => one.id === id)) return openWearAnswer(tx, link);
       const { clientId, chart } = await versionOf(tx, link.chart_id, link.version);
       await keep(tx, link.studio_id, clock(), {
         id,
@@ -123,38 +135,11 @@ export function registerWear(services: Services): void {
         worn: wornByZone(chart),
         ...look,
       });
-      return openAnswer(tx, link);
+      return openWearAnswer(tx, link);
     });
     res.status(201).json(answer);
   });
-
-  /** Works with the open link a token stands for; unknown, taken back and over look alike. */
-  async function inStudioOf<T>(token: string, work: (tx: Tx, link: LinkRow) => Promise<T>): Promise<T> {
-    const [studioId = '', secret = ''] = token.split('.');
-    if (!isUuid(studioId) || secret === '') throw new ProblemError('link-ended');
-    return inStudio(db, studioId, async (tx) => {
-      const link = await tx
-        .selectFrom('wear_links')
-        .selectAll()
-        .where('secret_hash', '=', hashOfSecret(secret))
-        .executeTakeFirst();
-      if (!link || link.revoked_at !== null || link.expires_at <= clock())
-        throw new ProblemError('link-ended');
-      return work(tx, link);
-    });
-  }
 }
-
-type LinkRow = {
-  readonly studio_id: string;
-  readonly id: string;
-  readonly chart_id: string;
-  readonly version: number;
-  readonly applied_at: Date;
-  readonly made_by: string;
-  readonly expires_at: Date;
-  readonly revoked_at: Date | null;
-};
 
 async function chartRow(tx: Tx, id: string): Promise<{ readonly client_id: string }> {
   return found(await tx.selectFrom('charts').select('client_id').where('id', '=', id).executeTakeFirst());
@@ -244,34 +229,10 @@ async function wearAnswer(tx: Tx, chartId: string): Promise<ChartWearAnswer> {
   };
 }
 
-const linkAnswer = (row: LinkRow): WearLinkAnswer => ({
+const linkAnswer = (row: WearLinkRow): WearLinkAnswer => ({
   id: row.id,
   madeBy: row.made_by,
   appliedAt: row.applied_at.toISOString(),
   expiresAt: row.expires_at.toISOString(),
   revokedAt: row.revoked_at?.toISOString() ?? null,
 });
-
-/** What was told of the wearing a link is for, by the client. */
-async function byLink(tx: Tx, link: LinkRow): Promise<WearCheck[]> {
-  const rows = await tx
-    .selectFrom('wear_checks')
-    .select('document')
-    .where('chart_id', '=', link.chart_id)
-    .orderBy('seq')
-    .execute();
-  const appliedAt = link.applied_at.toISOString();
-  return rows
-    .map((row) => row.document)
-    .filter((check) => check.judge === 'client' && check.appliedAt === appliedAt);
-}
-
-async function openAnswer(tx: Tx, link: LinkRow): Promise<OpenWearAnswer> {
-  const studio = await tx.selectFrom('studios').select('name').executeTakeFirstOrThrow();
-  return {
-    studio: studio.name,
-    appliedAt: link.applied_at.toISOString(),
-    expiresAt: link.expires_at.toISOString(),
-    told: (await byLink(tx, link)).map(({ at, zones }) => ({ at, zones })),
-  };
-}

@@ -19,6 +19,8 @@ import type {
   SkinZone,
   Taps,
   Unit,
+  Trial,
+  TrialEvent,
   WearCheck,
 } from '@toile/core';
 import type {
@@ -220,12 +222,33 @@ export type Database = {
     at: Instant;
     seq: Generated<string>;
   };
+  trials: {
+    studio_id: string;
+    id: string;
+    client_id: string;
+    chart_id: string;
+    question_key: string;
+    document: Json<Trial>;
+    at: Instant;
+    seq: Generated<string>;
+  };
+  trial_events: {
+    studio_id: string;
+    id: string;
+    trial_id: string;
+    client_id: string;
+    kind: TrialEvent['kind'];
+    event: Json<TrialEvent>;
+    at: Instant;
+    seq: Generated<string>;
+  };
   wear_links: {
     studio_id: string;
     id: string;
     chart_id: string;
     version: number;
     applied_at: Instant;
+    trial_id: ColumnType<string | null, string | null | undefined, never>;
     secret_hash: string;
     made_by: string;
     made_at: Created;
@@ -295,6 +318,8 @@ export const STUDIO_TABLES = [
   'incidents',
   'intakes',
   'wear_checks',
+  'trials',
+  'trial_events',
   'wear_links',
   'calendar_feeds',
   'charts',
@@ -316,5 +341,7 @@ export const APPEND_ONLY = [
   'chair_events',
   'party_events',
   'wear_checks',
+  'trials',
+  'trial_events',
   'audit',
 ] as const satisfies readonly (typeof STUDIO_TABLES)[number][];

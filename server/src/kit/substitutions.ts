@@ -65,7 +65,10 @@ async function chartsUsing(tx: Tx, productId: string): Promise<Chart[]> {
 }
 
 /** The substitute as the studio's own kit has it: a product or unit from elsewhere is refused. */
-async function fromKit(tx: Tx, { parts, doseFactor }: SubstitutionInput): Promise<Substitute> {
+export async function fromKit(
+  tx: Tx,
+  { parts, doseFactor }: Pick<SubstitutionInput, 'parts' | 'doseFactor'>,
+): Promise<Substitute> {
   const members = await Promise.all(
     parts.map(async ({ productId, unitId, pumps }) => {
       const product = await tx

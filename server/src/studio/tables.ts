@@ -1,5 +1,6 @@
 import type { Insertable } from 'kysely';
 import type { BundleRow, BundleTable } from '@toile/contract';
+import { trialEventRow, trialRow } from '../care/trialRows';
 import { eventOfRow, eventRow } from '../charts/events';
 import { versionRow } from '../charts/queries';
 import type { Tx } from '../db/connection';
@@ -400,6 +401,40 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
     giveOut: async (tx) =>
       (await tx.selectFrom('wear_checks').select('document').orderBy('seq').execute()).map(
         (row) => row.document,
+      ),
+  },
+  trials: {
+    takeIn: (tx, rows, { studioId }) =>
+      insert(
+        tx,
+        'trials',
+        rows.map((trial) => trialRow(studioId, trial)),
+      ),
+    giveOut: async (tx) =>
+      (await tx.selectFrom('trials').select('document').orderBy('seq').execute()).map((row) => row.document),
+  },
+  trialEvents: {
+    takeIn: async (tx, rows, { studioId }) => {
+      const clients = new Map(
+        (await tx.selectFrom('trials').select(['id', 'client_id']).execute()).map((row) => [
+          row.id,
+          row.client_id,
+        ]),
+      );
+      await insert(
+        tx,
+        'trial_events',
+        rows.map(({ trialId, event }) =>
+          trialEventRow(studioId, { id: trialId, clientId: clients.get(trialId) ?? '' }, event),
+        ),
+      );
+    },
+    giveOut: async (tx) =>
+      (await tx.selectFrom('trial_events').select(['trial_id', 'event']).orderBy('seq').execute()).map(
+        (row) => ({
+          trialId: row.trial_id,
+          event: row.event,
+        }),
       ),
   },
   partyEvents: {

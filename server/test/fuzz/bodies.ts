@@ -11,6 +11,9 @@ const secret = (): string => createHash('sha256').update(newId()).digest('hex').
 const client = demo.clients[0]!;
 const chart = demo.charts[0]!;
 const unit = demo.units[0]!;
+/** One that is worn and not judged yet, and its chart. */
+const trial = demo.trials.at(-1)!;
+const tried = demo.charts.find(({ id }) => id === trial.chartId)!;
 const visit = demo.visits[0]!;
 const party = demo.parties[0]!;
 /** One whose day has a timetable. */
@@ -211,6 +214,33 @@ export const SOUND: { readonly [N in WriteName]: () => Sound } = {
     body: { id: newId(), version: 1, appliedAt: '2031-05-14T02:00:00Z', secret: secret() },
   }),
   revokeWearLink: () => ({ id: newId(), body: {} }),
+  createTrial: () => ({
+    id: tried.id,
+    body: {
+      id: newId(),
+      version: demo.charts.filter(({ id }) => id === tried.id).at(-1)!.version,
+      date: '2031-06-02',
+      ask: { aspect: 'tool', stepId: tried.steps.find(({ role }) => role === 'base')!.id, tool: 'fan brush' },
+      measure: 'shine',
+      by: 'client',
+      zones: ['nose'],
+      hours: [2, 4],
+    },
+  }),
+  createTrialEvent: () => ({
+    id: trial.id,
+    body: { event: { id: newId(), at: '2031-05-14T06:30:00Z', kind: 'opened' }, intoChart: false },
+  }),
+  sendTrial: () => ({
+    body: {
+      token: tokenOf(demo.studio.id, secret()),
+      id: newId(),
+      at: '2031-05-14T06:30:00Z',
+      seen: [{ zone: 'nose', side: 'left', value: 1 }],
+      marks: ['meal'],
+      stings: 'left',
+    },
+  }),
   openWear: () => ({ body: { token: tokenOf(demo.studio.id, secret()) } }),
   sendWear: () => ({
     body: {

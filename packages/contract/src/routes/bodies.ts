@@ -35,6 +35,7 @@ import {
   sampleRequestSchema,
 } from '../work';
 import { runUpInputSchema, visitInputSchema } from '../visit';
+import { sendTrialSchema, trialEventInputSchema, trialInputSchema } from '../trial';
 import { openWearSchema, sendWearSchema, wearCheckInputSchema, wearLinkInputSchema } from '../wear';
 import { newPasswordSchema, setUpSchema } from '../setUp';
 import { signInSchema } from '../signIn';
@@ -101,6 +102,9 @@ export const BODIES: { readonly [N in WriteName]: Schema } = {
   revokeWearLink: nothing,
   openWear: openWearSchema,
   sendWear: sendWearSchema,
+  createTrial: trialInputSchema,
+  createTrialEvent: trialEventInputSchema,
+  sendTrial: sendTrialSchema,
   createVisit: visitInputSchema,
   updateVisit: visitInputSchema,
   tickRunUp: runUpInputSchema,

@@ -450,6 +450,48 @@ export const ROUTES = {
     needs: null,
     does: 'A client tells how it wears.',
   },
+  chartTrials: {
+    method: 'GET',
+    path: '/api/charts/:id/trials',
+    needs: 'see',
+    does: 'The half-face trials of a chart, the newest first.',
+  },
+  createTrial: {
+    method: 'POST',
+    path: '/api/charts/:id/trials',
+    needs: 'edit',
+    does: 'Declares a half-face trial, draws its sides, and puts both halves into the chart’s next version.',
+  },
+  trial: {
+    method: 'GET',
+    path: '/api/trials/:id',
+    needs: 'see',
+    does: 'A trial and all that was told of it; which side is which only once it was judged.',
+  },
+  createTrialEvent: {
+    method: 'POST',
+    path: '/api/trials/:id/events',
+    needs: 'work',
+    does: 'Tells something of a trial: put on, looked at, opened, ended, judged, decided.',
+  },
+  exportTrial: {
+    method: 'GET',
+    path: '/api/trials/:id/export',
+    needs: 'see',
+    does: 'A judged trial as an open file.',
+  },
+  trialQuestions: {
+    method: 'GET',
+    path: '/api/trials',
+    needs: 'see',
+    does: 'The studio’s questions, with what their trials say so far.',
+  },
+  sendTrial: {
+    method: 'POST',
+    path: '/api/trials/send',
+    needs: null,
+    does: 'A client tells how both halves look.',
+  },
   createVisit: { method: 'POST', path: '/api/visits', needs: 'edit', does: 'Books a visit.' },
   tickRunUp: {
     method: 'POST',

@@ -71,6 +71,14 @@ import type {
 import type { RunUpInput, VisitInput } from '../visit';
 import type { NewPassword, SetUp } from '../setUp';
 import type {
+  QuestionsAnswer,
+  SendTrial,
+  TrialAnswer,
+  TrialEventInput,
+  TrialInput,
+  TrialToldAnswer,
+} from '../trial';
+import type {
   ChartWearAnswer,
   OpenWear,
   OpenWearAnswer,
@@ -186,6 +194,13 @@ type RouteTypes = {
   studioWear: { answers: StudioWearAnswer };
   openWear: { takes: OpenWear; answers: OpenWearAnswer };
   sendWear: { takes: SendWear; answers: OpenWearAnswer };
+  chartTrials: { answers: TrialAnswer[] };
+  createTrial: { takes: TrialInput; answers: TrialAnswer; current: Chart };
+  trial: { answers: TrialAnswer };
+  createTrialEvent: { takes: TrialEventInput; answers: TrialToldAnswer };
+  exportTrial: { answers: FileAnswer };
+  trialQuestions: { answers: QuestionsAnswer };
+  sendTrial: { takes: SendTrial; answers: OpenWearAnswer };
   createVisit: { takes: VisitInput; answers: VisitAnswer };
   tickRunUp: { takes: RunUpInput; answers: VisitAnswer };
   updateVisit: { takes: VisitInput; answers: VisitAnswer; current: VisitAnswer };

@@ -187,7 +187,7 @@ describe('one question', () => {
   });
   test('with and without a step, and another order, have names a newcomer reads', () => {
     expect(questionOf(CHART, swapStep(CHART, id(102), 'left out')!, 'camera').question.text).toBe(
-      'Which looks better to the camera: with Contour or without Contour?',
+      'Which looks better to the camera: with “Contour” or without “Contour”?',
     );
     expect(questionOf(CHART, swapSchool(CHART, { contour: 'under base' })!, 'shine').question.text).toBe(
       'Which stays less shiny: contour: over base or contour: under base?',

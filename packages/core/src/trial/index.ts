@@ -33,6 +33,7 @@ export {
   TrialFileSchema,
   trialNow,
   TrialSchema,
+  TrialToldSchema,
   type Decided,
   type OpenNow,
   type SkinGroup,
@@ -43,6 +44,7 @@ export {
   type TrialEvent,
   type TrialNow,
   type TrialScope,
+  type TrialTold,
 } from './trial';
 export {
   NOT_BLIND,

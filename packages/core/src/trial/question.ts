@@ -92,7 +92,7 @@ function waysOf(chart: Chart, swap: Swap): [Way, Way] {
       const where = whereOf(chart, swap);
       const way = (word: 'with' | 'without'): Way => ({
         key: `${word} ${where}`.slice(0, 200),
-        words: `${word} ${title}`.slice(0, 200),
+        words: `${word} “${title}”`.slice(0, 200),
       });
       return [way('with'), way('without')];
     }

@@ -1,4 +1,4 @@
-import { Type, type Static } from '@sinclair/typebox';
+import { Type, type Static, type TProperties } from '@sinclair/typebox';
 import { SIDES, type Features, type Side } from '../face';
 import { LookSchema, StepSchema } from '../look';
 import { closed, DateSchema, InstantSchema, NoteSchema, oneOf, TextSchema, UuidSchema } from '../schema';
@@ -129,55 +129,63 @@ export const TRIAL_SCOPES = ['client', 'skinType', 'studio'] as const;
 export type TrialScope = (typeof TRIAL_SCOPES)[number];
 export const ANSWERS = ['yes', 'no', 'not looked at'] as const;
 
-const told = { id: UuidSchema, at: InstantSchema, by: TextSchema };
 const seenHalf = Type.Object(
   { zone, side, measure, value: Type.Number({ minimum: 0, maximum: 100 }) },
   closed,
 );
+/** What may happen of a trial, with what goes with each telling. */
+const eventsWith = <T extends TProperties, D extends TProperties>(told: T, decided: D) =>
+  Type.Union([
+    Type.Object({ ...told, kind: Type.Literal('applied'), appliedAt: InstantSchema }, closed),
+    Type.Object(
+      { ...told, kind: Type.Literal('opened') },
+      { ...closed, description: 'somebody saw which side is which' },
+    ),
+    Type.Object(
+      {
+        ...told,
+        kind: Type.Literal('looked'),
+        judge,
+        lookedAt: InstantSchema,
+        seen: Type.Array(seenHalf, { maxItems: 120 }),
+        touched: Type.Array(zone, { maxItems: TRIAL_ZONES.length }),
+        marks: Type.Array(oneOf(WEAR_MARKS), { maxItems: WEAR_MARKS.length }),
+        stings: Type.Optional(oneOf([...SIDES, 'both'] as const, 'it was taken off there')),
+      },
+      closed,
+    ),
+    Type.Object({ ...told, kind: Type.Literal('ended'), why: NoteSchema }, closed),
+    Type.Object(
+      {
+        ...told,
+        kind: Type.Literal('judged'),
+        guess: Type.Optional(oneOf(SIDES, 'where whoever judged thinks A was, asked before it was opened')),
+      },
+      closed,
+    ),
+    Type.Object(
+      {
+        ...told,
+        kind: Type.Literal('decided'),
+        choice: oneOf(TRIAL_CHOICES),
+        scope: oneOf(TRIAL_SCOPES),
+        ...decided,
+        reason: NoteSchema,
+        neck: oneOf(ANSWERS, 'whether it agreed with the neck'),
+        camera: oneOf(ANSWERS, 'whether it stood the camera'),
+      },
+      closed,
+    ),
+  ]);
 
 /** What happened of a trial: added to and never changed. */
-export const TrialEventSchema = Type.Union([
-  Type.Object({ ...told, kind: Type.Literal('applied'), appliedAt: InstantSchema }, closed),
-  Type.Object(
-    { ...told, kind: Type.Literal('opened') },
-    { ...closed, description: 'somebody saw which side is which' },
-  ),
-  Type.Object(
-    {
-      ...told,
-      kind: Type.Literal('looked'),
-      judge,
-      lookedAt: InstantSchema,
-      seen: Type.Array(seenHalf, { maxItems: 120 }),
-      touched: Type.Array(zone, { maxItems: TRIAL_ZONES.length }),
-      marks: Type.Array(oneOf(WEAR_MARKS), { maxItems: WEAR_MARKS.length }),
-      stings: Type.Optional(oneOf([...SIDES, 'both'] as const, 'it was taken off there')),
-    },
-    closed,
-  ),
-  Type.Object({ ...told, kind: Type.Literal('ended'), why: NoteSchema }, closed),
-  Type.Object(
-    {
-      ...told,
-      kind: Type.Literal('judged'),
-      guess: Type.Optional(oneOf(SIDES, 'where whoever judged thinks A was, asked before it was opened')),
-    },
-    closed,
-  ),
-  Type.Object(
-    {
-      ...told,
-      kind: Type.Literal('decided'),
-      choice: oneOf(TRIAL_CHOICES),
-      scope: oneOf(TRIAL_SCOPES),
-      follows: Type.Boolean({ description: 'computed: whether it goes with the count' }),
-      reason: NoteSchema,
-      neck: oneOf(ANSWERS, 'whether it agreed with the neck'),
-      camera: oneOf(ANSWERS, 'whether it stood the camera'),
-    },
-    closed,
-  ),
-]);
+export const TrialEventSchema = eventsWith(
+  { id: UuidSchema, at: InstantSchema, by: TextSchema },
+  { follows: Type.Boolean({ description: 'computed: whether it goes with the count' }) },
+);
+/** The same as a device tells it: whose hands it was, and what is counted, is not the device's to say. */
+export const TrialToldSchema = eventsWith({ id: UuidSchema, at: InstantSchema }, {});
+export type TrialTold = Static<typeof TrialToldSchema>;
 export type TrialEvent = Static<typeof TrialEventSchema>;
 export type Decided = Extract<TrialEvent, { kind: 'decided' }>;
 

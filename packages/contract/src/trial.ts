@@ -1,0 +1,218 @@
+import { array, boolean, mixed, number, object, string } from 'yup';
+import {
+  isDay,
+  SCHOOL_ANSWERS,
+  SCHOOL_NAMES,
+  TECHNIQUES,
+  TOOLS,
+  TRIAL_JUDGES,
+  TRIAL_MEASURE_NAMES,
+  TRIAL_MEASURES,
+  TRIAL_ZONES,
+  TrialToldSchema,
+  WEAR_MARKS,
+  SIDES,
+  type Judge,
+  type QuestionSoFar,
+  type School,
+  type SchoolAnswers,
+  type Side,
+  type Step,
+  type Trial,
+  type TrialEvent,
+  type TrialMeasure,
+  type TrialTold,
+  type TrialZone,
+  type WearMark,
+} from '@toile/core';
+import { uuid } from './client';
+import { substitutionSchema } from './kit';
+import { documentPart } from './shapes';
+
+const unknown = '${unknown} is not known here';
+
+/** What the other half does otherwise; of a product what stands for it comes out of the kit. */
+export type TrialAsk =
+  | {
+      readonly aspect: 'product';
+      readonly stepId: string;
+      readonly parts: readonly {
+        readonly productId: string;
+        readonly unitId: string;
+        readonly pumps: number;
+      }[];
+      readonly doseFactor: number;
+    }
+  | { readonly aspect: 'tool'; readonly stepId: string; readonly tool: Step['tool'] }
+  | { readonly aspect: 'technique'; readonly stepId: string; readonly technique: Step['technique'] }
+  | { readonly aspect: 'step'; readonly stepId: string }
+  | { readonly aspect: 'school'; readonly answers: Partial<SchoolAnswers> };
+
+const stepId = uuid().required('Choose a step');
+const { parts, doseFactor } = substitutionSchema.fields;
+const ASKS = {
+  product: object({ aspect: string().required(), stepId, parts, doseFactor }).noUnknown(unknown),
+  tool: object({
+    aspect: string().required(),
+    stepId,
+    tool: string()
+      .oneOf([...TOOLS], 'Choose a tool')
+      .required('Choose a tool'),
+  }).noUnknown(unknown),
+  technique: object({
+    aspect: string().required(),
+    stepId,
+    technique: string()
+      .oneOf([...TECHNIQUES], 'Choose how it is worked')
+      .required('Choose how it is worked'),
+  }).noUnknown(unknown),
+  step: object({ aspect: string().required(), stepId }).noUnknown(unknown),
+  school: object({
+    aspect: string().required(),
+    answers: mixed<Partial<SchoolAnswers>>(
+      (value): value is Partial<SchoolAnswers> => value !== null && typeof value === 'object',
+    )
+      .required('Choose the other way')
+      .test('one', 'Choose one question, answered the other way', (value) => {
+        const answered = Object.entries(value ?? {});
+        return (
+          answered.length === 1 &&
+          answered.every(([name, answer]) => {
+            const school = SCHOOL_NAMES.find((known): known is School => known === name);
+            return school !== undefined && SCHOOL_ANSWERS[school].some((one) => one === answer);
+          })
+        );
+      }),
+  }).noUnknown(unknown),
+} as const;
+const isAspect = (value: unknown): value is keyof typeof ASKS =>
+  typeof value === 'string' && Object.hasOwn(ASKS, value);
+
+/** A trial as it is declared: what is compared, and by what it will be judged, before the sides are drawn. */
+export const trialInputSchema = object({
+  id: uuid().required(),
+  version: number().integer().min(1).required(),
+  date: string()
+    .required('Say on which day')
+    .test('day', 'A date, as 2031-05-14', (value: string | undefined) => value === undefined || isDay(value)),
+  ask: mixed<TrialAsk>((value): value is TrialAsk => value !== null && typeof value === 'object')
+    .required('Say what is compared')
+    .test('ask', 'Say what is compared', function (value) {
+      if (value === undefined) return true;
+      const aspect: unknown = value.aspect;
+      if (!isAspect(aspect)) return this.createError({ path: 'ask.aspect', message: 'Say what is compared' });
+      return ASKS[aspect].validate(value, { strict: true }).then(
+        () => true,
+        (wrong: { path?: string; message: string }) =>
+          this.createError({ path: `ask.${wrong.path ?? 'aspect'}`, message: wrong.message }),
+      );
+    }),
+  measure: string()
+    .oneOf([...TRIAL_MEASURE_NAMES])
+    .required('Say by what it is judged'),
+  by: string()
+    .oneOf([...TRIAL_JUDGES])
+    .required('Say who judges'),
+  zones: array()
+    .of(
+      string()
+        .oneOf([...TRIAL_ZONES], 'not a zone of the face')
+        .required(),
+    )
+    .min(1, 'Choose at least one place')
+    .max(TRIAL_ZONES.length)
+    .required('Choose at least one place'),
+  hours: array()
+    .of(number().min(0, 'At least 0').max(24, 'At most 24').required())
+    .min(1, 'Choose at least one hour')
+    .max(12, 'At most twelve looks')
+    .required('Choose at least one hour'),
+}).noUnknown(unknown);
+export type TrialInput = {
+  id: string;
+  version: number;
+  date: string;
+  ask: TrialAsk;
+  measure: TrialMeasure;
+  by: Judge;
+  zones: TrialZone[];
+  hours: number[];
+};
+
+/** Something told of a trial; a decision may go into the chart at once. */
+export const trialEventInputSchema = object({
+  event: documentPart<TrialTold>(TrialToldSchema, 'What was told').required('Say what happened'),
+  intoChart: boolean().default(false),
+}).noUnknown(unknown);
+export type TrialEventInput = { event: TrialTold; intoChart: boolean };
+
+/** A client's look at both halves, on a phone of their own. */
+export const sendTrialSchema = object({
+  token: string().required('The link is not whole').max(200),
+  id: uuid().required(),
+  at: string()
+    .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, 'an instant in UTC')
+    .required(),
+  seen: array()
+    .of(
+      object({
+        zone: string()
+          .oneOf([...TRIAL_ZONES], 'not a zone of the face')
+          .required(),
+        side: string()
+          .oneOf([...SIDES])
+          .required(),
+        value: number().min(0).max(100).required(),
+      }).noUnknown(unknown),
+    )
+    .max(2 * TRIAL_ZONES.length)
+    .default([]),
+  marks: array()
+    .of(
+      string()
+        .oneOf([...WEAR_MARKS])
+        .required(),
+    )
+    .max(WEAR_MARKS.length)
+    .default([]),
+  stings: string().oneOf([...SIDES, 'both']),
+}).noUnknown(unknown);
+export type SendTrial = {
+  token: string;
+  id: string;
+  at: string;
+  seen: { zone: TrialZone; side: Side; value: number }[];
+  marks: WearMark[];
+  stings?: Side | 'both';
+};
+
+/** What whoever holds a link to a trial is asked besides: nothing says which half is which. */
+export type AskedOfHalves = {
+  readonly measure: TrialMeasure;
+  readonly zones: readonly TrialZone[];
+  readonly hours: readonly number[];
+};
+
+/**
+ * A trial as it may be seen: which side is which stays sealed until it is judged, but for whoever opened it to work at the
+ * chair.
+ */
+export type TrialAnswer = Omit<Trial, 'draw' | 'chartHas' | 'swap'> & {
+  readonly clientName: string;
+  readonly lookName: string;
+  readonly drawn: Pick<Trial['draw'], 'at' | 'by'>;
+  readonly draw: Trial['draw'] | null;
+  readonly chartHas: Trial['chartHas'] | null;
+  readonly events: readonly TrialEvent[];
+  /** What the question's trials say, to decide by; null while this one is sealed. */
+  readonly soFar: QuestionSoFar | null;
+};
+/** What came of something told: the trial, and the chart's new version where the decision went into it. */
+export type TrialToldAnswer = { readonly trial: TrialAnswer; readonly version: number | null };
+/** The studio's questions, and whose their marks are. */
+export type QuestionsAnswer = {
+  readonly questions: readonly QuestionSoFar[];
+  readonly names: Readonly<Record<string, string>>;
+};
+/** By default two halves count as equal under this. */
+export const marginOf = (measure: TrialMeasure): number => TRIAL_MEASURES[measure].margin;
