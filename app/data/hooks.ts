@@ -66,6 +66,11 @@ export const useParty = (id: string) => useRead('party', id === '' ? null : { id
 export const usePartyLog = (id: string) => useRead('partyLog', { id });
 /** How a chart wore, and the studio's wears to judge it by. */
 export const useChartWear = (id: string) => useRead('chartWear', { id });
+/** The half-face trials of a chart; no id asks nothing. */
+export const useChartTrials = (id: string) => useRead('chartTrials', { id });
+export const useTrial = (id: string) => useRead('trial', { id });
+/** The studio’s questions, with what their trials say. */
+export const useQuestions = () => useRead('trialQuestions', {});
 /** Every first wear of the studio. */
 export const useStudioWear = () => useRead('studioWear', {});
 /** Visits of past parties as planned and as they went. */

@@ -2,7 +2,7 @@ import { useSyncExternalStore } from 'react';
 import { call, CallError } from './call';
 import { openOutboxStore, type Outgoing, type OutboxStore, type Refused } from './outboxStore';
 
-export type { ChairOutgoing, Outgoing, PartyOutgoing, Refused } from './outboxStore';
+export type { ChairOutgoing, Outgoing, PartyOutgoing, Refused, TrialOutgoing } from './outboxStore';
 
 export type OutboxState = {
   /** Whether what earlier visits left on the device has been read. */
@@ -177,16 +177,25 @@ async function settle(item: Outgoing, why: string | null): Promise<void> {
 async function send(item: Outgoing): Promise<string | null> {
   const idempotencyKey = `event-${item.input.id}`;
   try {
-    if (item.partyId === undefined)
+    if (item.chartId !== undefined)
       await call('createEvent', { params: { id: item.chartId }, body: item.input, idempotencyKey });
-    else await call('createPartyEvent', { params: { id: item.partyId }, body: item.input, idempotencyKey });
+    else if (item.partyId !== undefined)
+      await call('createPartyEvent', { params: { id: item.partyId }, body: item.input, idempotencyKey });
+    else
+      await call('createTrialEvent', {
+        params: { id: item.trialId },
+        body: { event: item.input, intoChart: false },
+        idempotencyKey,
+      });
     return null;
   } catch (error) {
     const problem = error instanceof CallError ? error.problem : null;
     if (problem?.code === 'already-there') return null;
     const final =
       problem !== null &&
-      ['bad-input', 'not-found', 'bad-id', 'not-allowed', 'key-reused'].includes(problem.code);
+      ['bad-input', 'not-found', 'bad-id', 'not-allowed', 'key-reused', 'judged-already'].includes(
+        problem.code,
+      );
     if (final && error instanceof CallError) return error.message;
     throw error;
   }

@@ -1,4 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { TrialTold } from '@toile/core';
 import type { ChairEventInput, PartyEventInput } from '@toile/contract';
 import { dropDraft, readDraft } from './drafts';
 
@@ -7,18 +8,27 @@ type Recorded = { readonly by: string; readonly account: string };
 export type ChairOutgoing = Recorded & {
   readonly chartId: string;
   readonly partyId?: undefined;
+  readonly trialId?: undefined;
   readonly input: ChairEventInput;
 };
 /** Something told of a party's day or its packing. */
 export type PartyOutgoing = Recorded & {
   readonly partyId: string;
   readonly chartId?: undefined;
+  readonly trialId?: undefined;
   readonly input: PartyEventInput;
+};
+/** Something told of a half-face trial. */
+export type TrialOutgoing = Recorded & {
+  readonly trialId: string;
+  readonly chartId?: undefined;
+  readonly partyId?: undefined;
+  readonly input: TrialTold;
 };
 /**
  * Something on its way to the studio; `account` is the email it was recorded under, and is sent under no other.
  */
-export type Outgoing = ChairOutgoing | PartyOutgoing;
+export type Outgoing = ChairOutgoing | PartyOutgoing | TrialOutgoing;
 /** What the studio would never take, with why. */
 export type Refused = { readonly item: Outgoing; readonly why: string };
 

@@ -49,6 +49,13 @@ export function SettingsScreen() {
               <Body color="$inkSoft">What lasted, where and how long, from looks at worn faces.</Body>
               <Button href="/holds">See what holds</Button>
             </Column>
+            <Column alignItems="flex-start">
+              <Subheading>Questions tried</Subheading>
+              <Body color="$inkSoft">
+                What half-face trials say so far, over all clients they were made on.
+              </Body>
+              <Button href="/trials">See the questions</Button>
+            </Column>
             {may(who.role, 'edit') ? (
               <Column alignItems="flex-start">
                 <Subheading>Letters</Subheading>

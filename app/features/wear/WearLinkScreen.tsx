@@ -1,11 +1,19 @@
 import { useState } from 'react';
 import { hoursAt } from '@toile/core';
-import { newId, sendWearSchema, type OpenWearAnswer } from '@toile/contract';
+import {
+  newId,
+  sendTrialSchema,
+  sendWearSchema,
+  type AskedOfHalves,
+  type OpenWearAnswer,
+} from '@toile/contract';
 import { call } from '../../data/call';
 import { tokenOfAddress, useOpened } from '../../data/useOpened';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Heading, Label, Loading, View } from '../../ui';
 import { instantInWords } from '../words/dates';
+import { HalvesFields, StingField, type Stings } from '../trials/HalvesFields';
+import { NO_HALVES, seenOf, type HalfLook } from '../trials/halfLook';
 import { LookFields, NO_LOOK, saysSomething } from './LookFields';
 
 /** What a client's own phone shows behind a link: how does it look now; what was told by it; nothing else that is kept. */
@@ -18,17 +26,31 @@ export function WearLinkScreen() {
   } = useOpened<OpenWearAnswer>(token, () => call('openWear', { body: { token } }));
   const [id, setId] = useState(newId);
   const [look, setLook] = useState(NO_LOOK);
+  const [halves, setHalves] = useState(NO_HALVES);
+  const [stings, setStings] = useState<Stings>('none');
   const [sent, setSent] = useState(false);
   const { busy, failure, save } = useSaving('It was not sent. What you chose is still here; try again.');
+  const says = asks?.halves
+    ? stings !== 'none' || seenOf(halves, asks.halves.zones).length > 0
+    : saysSomething(look);
   const send = async (): Promise<void> => {
     const answer = await save(async () => {
-      const body = { token, id, at: new Date().toISOString(), ...look };
+      const told = { token, id, at: new Date().toISOString() };
+      if (asks?.halves) {
+        const seen = seenOf(halves, asks.halves.zones);
+        const body = { ...told, seen, marks: look.marks, ...(stings !== 'none' && { stings }) };
+        await sendTrialSchema.validate(body, { abortEarly: false });
+        return call('sendTrial', { body });
+      }
+      const body = { ...told, ...look };
       await sendWearSchema.validate(body, { abortEarly: false });
       return call('sendWear', { body });
     });
     if (!answer) return;
     show(answer);
     setLook(NO_LOOK);
+    setHalves(NO_HALVES);
+    setStings('none');
     // Sent again over a bad network a look is the same one; the next is another.
     setId(newId());
     setSent(true);
@@ -47,16 +69,19 @@ export function WearLinkScreen() {
               {`${asks.studio} asks, to learn what lasts on you. Look in a mirror, once or as often as you like, until ${instantInWords(asks.expiresAt)}. If it stings or burns, take it off first.`}
             </Body>
             {sent ? <Body role="status">✓ Told. Thank you; tell again whenever you look.</Body> : null}
-            <LookFields
-              value={look}
-              onChange={(next) => {
-                setLook(next);
-                setSent(false);
-              }}
-              of="client"
-            />
+            {asks.halves ? (
+              <Halves
+                asked={asks.halves}
+                halves={halves}
+                onHalves={(next) => (setHalves(next), setSent(false))}
+                stings={stings}
+                onStings={(next) => (setStings(next), setSent(false))}
+              />
+            ) : (
+              <LookFields value={look} onChange={(next) => (setLook(next), setSent(false))} of="client" />
+            )}
             {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-            <Button kind="main" large disabled={busy || !saysSomething(look)} onPress={() => void send()}>
+            <Button kind="main" large disabled={busy || !says} onPress={() => void send()}>
               Tell it
             </Button>
             {asks.told.length > 0 ? (
@@ -68,5 +93,37 @@ export function WearLinkScreen() {
         ) : null}
       </Column>
     </View>
+  );
+}
+
+/** Left and right before the mirror; nothing here says what is on them. */
+function Halves({
+  asked,
+  halves,
+  onHalves,
+  stings,
+  onStings,
+}: {
+  readonly asked: AskedOfHalves;
+  readonly halves: HalfLook;
+  readonly onHalves: (halves: HalfLook) => void;
+  readonly stings: Stings;
+  readonly onStings: (stings: Stings) => void;
+}) {
+  return (
+    <Column gap="$4">
+      <Body>
+        The two halves of your face were done differently. Look at each by itself, and say what you see; left
+        is your left.
+      </Body>
+      <HalvesFields
+        measure={asked.measure}
+        zones={asked.zones}
+        value={halves}
+        onChange={onHalves}
+        of="client"
+      />
+      <StingField value={stings} onChange={onStings} />
+    </Column>
   );
 }

@@ -12,7 +12,10 @@ const fraction = (value: number): string => Math.abs(value).toFixed(1).replace(/
  * What one trial showed once it is opened: 'Here Veil stayed less shiny (nose 1.1, forehead .3 of a grade on average over 8 h)';
  * never more than one face and one draw can say.
  */
-export function trialWords(trial: Trial, { compared, stung }: Pick<OpenNow, 'compared' | 'stung'>): string {
+export function trialWords(
+  trial: Pick<Trial, 'question' | 'declared' | 'draw'>,
+  { compared, stung }: Pick<OpenNow, 'compared' | 'stung'>,
+): string {
   const { question, declared } = trial;
   if (stung === 'both') return 'Both halves stung and were taken off: nothing was compared.';
   if (stung !== null)

@@ -1,0 +1,169 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import {
+  ANSWERS,
+  decisionWords,
+  TRIAL_CHOICES,
+  TRIAL_SCOPES,
+  trialWords,
+  trialZoneWords,
+  TRIAL_ZONES,
+  type TrialChoice,
+  type TrialEvent,
+  type TrialNow,
+  type TrialScope,
+} from '@toile/core';
+import { newId, type TrialAnswer } from '@toile/contract';
+import { call } from '../../data/call';
+import { useRefresh } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
+import { Body, Button, Choice, Column, Field, Label, Line, Subheading, Switch } from '../../ui';
+import { capital } from '../words/capital';
+import { HalfBars } from './HalfBars';
+import { isOpen, openNow } from './trialView';
+
+type Props = { readonly trial: TrialAnswer; readonly now: TrialNow };
+type Answer = (typeof ANSWERS)[number];
+const SCOPE_WORDS: Readonly<Record<TrialScope, string>> = {
+  client: 'for this client',
+  skinType: 'for such skin',
+  studio: 'for everybody',
+};
+
+/** What the trial showed, what the question's trials say, and the decision, which is always a person's. */
+export function DecidePart({ trial, now }: Props) {
+  const open = isOpen(trial, now) ? trial : null;
+  const opened = openNow(now);
+  if (!open || !opened) return null;
+  const decisions = trial.events.flatMap((event) => (event.kind === 'decided' ? [event] : []));
+  return (
+    <Column gap="$4">
+      <Column gap="$2" role="group" aria-label="What it showed">
+        <Subheading>What it showed</Subheading>
+        <Body>{trialWords(open, opened)}</Body>
+        <HalfBars
+          marks={opened.compared.zones.flatMap(({ zone, difference }) =>
+            difference === null
+              ? []
+              : [
+                  {
+                    key: zone,
+                    words: capital(trialZoneWords(TRIAL_ZONES.find((z) => z === zone) ?? 'nose')),
+                    difference,
+                    soft: false,
+                  },
+                ],
+          )}
+          a={trial.question.a.words}
+          b={trial.question.b.words}
+        />
+        {now.guess ? (
+          <Label>{`Guessed before it was opened: ${trial.question.a.words} on the client’s ${now.guess}, which was ${now.guess === open.draw.aSide ? 'right' : 'wrong'}.`}</Label>
+        ) : null}
+      </Column>
+      {trial.soFar ? (
+        <Column gap="$1" role="group" aria-label="This question so far">
+          <Subheading>This question so far</Subheading>
+          {trial.soFar.says.map((says) => (
+            <Body key={says}>{says}</Body>
+          ))}
+        </Column>
+      ) : null}
+      {decisions.map((decision) => (
+        <Body key={decision.id} fontWeight="700">
+          {trial.soFar ? decisionWords(trial.question, decision, trial.soFar.verdict) : ''}
+        </Body>
+      ))}
+      <Decide key={decisions.length} trial={trial} again={decisions.length > 0} />
+    </Column>
+  );
+}
+
+function Decide({ trial, again }: { readonly trial: TrialAnswer; readonly again: boolean }) {
+  const router = useRouter();
+  const refresh = useRefresh();
+  const { busy, failure, errors, save } = useSaving(
+    'It was not kept. What you chose is still here; try again.',
+  );
+  const [open, setOpen] = useState(!again);
+  const [choice, setChoice] = useState<TrialChoice | null>(null);
+  const [scope, setScope] = useState<TrialScope>('client');
+  const [reason, setReason] = useState('');
+  const [neck, setNeck] = useState<Answer>('not looked at');
+  const [camera, setCamera] = useState<Answer>('not looked at');
+  const [into, setInto] = useState(true);
+  if (!open)
+    return (
+      <Line>
+        <Button onPress={() => setOpen(true)}>Decide otherwise</Button>
+      </Line>
+    );
+  const { a, b } = trial.question;
+  const decide = async (): Promise<void> => {
+    if (!choice) return;
+    const answer = await save(async () => {
+      const event = {
+        id: newId(),
+        at: new Date().toISOString(),
+        kind: 'decided' as const,
+        choice,
+        scope,
+        reason,
+        neck,
+        camera,
+      } satisfies Omit<Extract<TrialEvent, { kind: 'decided' }>, 'by' | 'follows'>;
+      const told = await call('createTrialEvent', {
+        params: { id: trial.id },
+        body: { event, intoChart: into && choice !== 'more' },
+      });
+      await refresh({ name: 'trial', params: { id: trial.id }, answer: told.trial });
+      return told;
+    });
+    if (answer?.version) router.navigate(`/charts/${trial.chartId}`);
+  };
+  return (
+    <Column gap="$3" role="group" aria-label="Decide">
+      <Subheading>Decide</Subheading>
+      <Choice
+        label="From now on"
+        options={TRIAL_CHOICES}
+        words={{ a: a.words, b: b.words, either: 'either will do', more: 'more trials first' }}
+        chosen={choice ? [choice] : []}
+        onChange={([c]) => c && setChoice(c)}
+      />
+      <Choice
+        label="For whom"
+        options={TRIAL_SCOPES}
+        words={SCOPE_WORDS}
+        chosen={[scope]}
+        onChange={([s]) => s && setScope(s)}
+      />
+      <Choice
+        label="It agreed with the neck"
+        options={ANSWERS}
+        chosen={[neck]}
+        onChange={([n]) => n && setNeck(n)}
+      />
+      <Choice
+        label="It stood the camera"
+        options={ANSWERS}
+        chosen={[camera]}
+        onChange={([n]) => n && setCamera(n)}
+      />
+      <Field
+        label="Why"
+        value={reason}
+        onChange={setReason}
+        error={errors['event.reason']}
+        placeholder="The client dislikes the feel of it"
+      />
+      {choice === 'more' ? null : (
+        <Switch label="Put it into the chart’s next version" on={into} onToggle={() => setInto(!into)} />
+      )}
+      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+      <Button kind="main" large disabled={busy || !choice} onPress={() => void decide()}>
+        Keep the decision
+      </Button>
+    </Column>
+  );
+}

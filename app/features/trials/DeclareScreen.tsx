@@ -1,0 +1,371 @@
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import {
+  changedSteps,
+  contextOf,
+  differsBesides,
+  questionOf,
+  SCHOOL_ANSWERS,
+  SCHOOL_NAMES,
+  SCHOOL_QUESTIONS,
+  swapSchool,
+  TECHNIQUES,
+  TOOLS,
+  TRIAL_ASPECTS,
+  TRIAL_JUDGES,
+  TRIAL_ZONES,
+  trialZoneWords,
+  zonesCompared,
+  type Chart,
+  type Judge,
+  type Kit,
+  type SchoolAnswers,
+  type Step,
+  type Substitute,
+  type TrialZone,
+} from '@toile/core';
+import { may, newId, trialInputSchema, type TrialAnswer } from '@toile/contract';
+import { call } from '../../data/call';
+import { useChart, useChartTrials, useKit, useRefresh, useSession } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
+import { Body, Button, Choice, Column, Label, Loading, Ready, Row, Screen, Subheading } from '../../ui';
+import { askShades, useWork } from '../../workers';
+import { SubstituteList } from '../substitute/SubstituteList';
+import { substituteKey } from '../substitute/substituteView';
+import { dayInWords, todayText } from '../words/dates';
+import { GRADED, type Graded } from './halfLook';
+import {
+  ASPECT_WORDS,
+  chosen,
+  HOURS,
+  hoursFor,
+  JUDGE_WORDS,
+  MEASURE_WORDS,
+  STATE_WORDS,
+  stepsFor,
+  type Choosing,
+} from './trialView';
+import { trialNow } from '@toile/core';
+
+/** The half-face trials of a chart, and a new one declared: what is compared, by what it is judged, then the draw. */
+export function DeclareScreen({ id }: { readonly id: string }) {
+  const chart = useChart(id);
+  const trials = useChartTrials(id);
+  const kit = useKit();
+  const session = useSession();
+  const router = useRouter();
+  const edits = session.data !== undefined && may(session.data.role, 'edit');
+  return (
+    <Screen
+      title="Half-face trial"
+      above={chart.data ? `${chart.data.chart.client.name} · ${chart.data.chart.look.name}` : undefined}
+      widest={760}
+      onBack={() => router.navigate(`/charts/${id}`)}
+    >
+      <Ready remote={chart}>
+        {({ chart: newest }) => (
+          <Column gap="$5">
+            <Ready remote={trials}>{(list) => <Earlier trials={list} />}</Ready>
+            {edits && kit.data ? <Declare key={newest.version} chart={newest} kit={kit.data} /> : null}
+          </Column>
+        )}
+      </Ready>
+    </Screen>
+  );
+}
+
+function Earlier({ trials }: { readonly trials: readonly TrialAnswer[] }) {
+  const router = useRouter();
+  if (trials.length === 0)
+    return (
+      <Label>
+        One side of the face the one way, the other side the other, worn for hours, then judged without
+        knowing which was which. The sides are drawn, so that nobody’s habit decides.
+      </Label>
+    );
+  return (
+    <Column gap={0} role="group" aria-label="Trials of this chart">
+      {trials.map((trial) => (
+        <Row
+          key={trial.id}
+          title={trial.question.text}
+          detail={`${dayInWords(trial.date)} · ${STATE_WORDS[trialNow(trial, trial.events).state]}`}
+          onPress={() => router.navigate(`/trials/${trial.id}`)}
+        />
+      ))}
+    </Column>
+  );
+}
+
+const NOTHING: Choosing = {
+  aspect: 'product',
+  stepId: null,
+  substitute: null,
+  tool: null,
+  technique: null,
+  answers: null,
+};
+
+function Declare({ chart, kit }: { readonly chart: Chart; readonly kit: Kit }) {
+  const router = useRouter();
+  const refresh = useRefresh();
+  const { busy, failure, errors, save } = useSaving(
+    'It was not drawn. What you chose is still here; try again.',
+  );
+  const [id] = useState(newId);
+  const [choosing, setChoosing] = useState<Choosing>(() => ({
+    ...NOTHING,
+    stepId: stepsFor(chart, 'product').find((step) => step.role === 'base')?.id ?? null,
+  }));
+  const [measure, setMeasure] = useState<Graded>('shine');
+  const [by, setBy] = useState<Judge>('client');
+  const [zones, setZones] = useState<readonly TrialZone[] | null>(null);
+  const [hours, setHours] = useState<readonly number[]>(() => hoursFor(chart.occasion.hoursToLast));
+  const what = useMemo(() => chosen(chart, choosing), [chart, choosing]);
+  const changed = useMemo(() => (what ? changedSteps(chart, what.swap) : []), [chart, what]);
+  const possible = useMemo(() => (what ? zonesCompared(chart, changed) : []), [chart, what, changed]);
+  const judgedIn = TRIAL_ZONES.filter(
+    (zone) => possible.includes(zone) && (zones === null || zones.includes(zone)),
+  );
+  const differs = what ? differsBesides(changed, what.swap.aspect) : [];
+  const choose = (change: Partial<Choosing>): void => setChoosing((c) => ({ ...c, ...change }));
+  const draw = async (): Promise<void> => {
+    if (!what) return;
+    const made = await save(async () => {
+      const body = {
+        id,
+        version: chart.version,
+        date: todayText(),
+        ask: what.ask,
+        measure,
+        by,
+        zones: judgedIn,
+        hours: [...hours],
+      };
+      await trialInputSchema.validate(body, { abortEarly: false });
+      await call('createTrial', { params: { id: chart.id }, body });
+      await refresh();
+      return true;
+    });
+    if (made) router.navigate(`/trials/${id}`);
+  };
+  return (
+    <Column gap="$4" role="group" aria-label="A new trial">
+      <Subheading>A new trial</Subheading>
+      <Choice
+        label="The halves differ in"
+        options={TRIAL_ASPECTS}
+        words={ASPECT_WORDS}
+        chosen={[choosing.aspect]}
+        onChange={([aspect]) => aspect && choose({ aspect, substitute: null })}
+      />
+      {choosing.aspect === 'school' ? (
+        <Schools chart={chart} value={choosing.answers} onChange={(answers) => choose({ answers })} />
+      ) : (
+        <StepChoice
+          steps={stepsFor(chart, choosing.aspect)}
+          value={choosing.stepId}
+          onChange={(stepId) => choose({ stepId, substitute: null, tool: null, technique: null })}
+        />
+      )}
+      <Otherwise chart={chart} kit={kit} choosing={choosing} onChange={choose} />
+      <Choice
+        label="Judged by its"
+        options={GRADED}
+        words={MEASURE_WORDS}
+        chosen={[measure]}
+        onChange={([m]) => m && setMeasure(m)}
+      />
+      <Choice
+        label="Who judges"
+        options={TRIAL_JUDGES}
+        words={JUDGE_WORDS}
+        chosen={[by]}
+        onChange={([judge]) => judge && setBy(judge)}
+      />
+      {possible.length > 0 ? (
+        <Choice
+          label="Where"
+          options={possible}
+          words={Object.fromEntries(possible.map((zone) => [zone, trialZoneWords(zone)]))}
+          chosen={judgedIn}
+          several
+          onChange={setZones}
+        />
+      ) : null}
+      <Choice
+        label="Looked at after, hours"
+        options={HOURS.map(String)}
+        chosen={hours.map(String)}
+        several
+        onChange={(chosenHours) => setHours(chosenHours.map(Number).sort((a, b) => a - b))}
+      />
+      {what ? (
+        <Column gap="$2" role="note" aria-label="What is asked">
+          <Body fontWeight="700">{questionOf(chart, what.swap, measure).question.text}</Body>
+          {differs.map((says) => (
+            <Body key={says} color="$weld">{`▲ ${says}`}</Body>
+          ))}
+          {differs.length > 0 ? (
+            <Label>A difference may then be due to either. It is drawn all the same if you like.</Label>
+          ) : null}
+        </Column>
+      ) : (
+        <Label>Choose above what the other half is done with.</Label>
+      )}
+      {Object.entries(errors).map(([path, message]) => (
+        <Body key={path} role="alert" color="$madder">{`▲ ${message}`}</Body>
+      ))}
+      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+      <Button
+        kind="main"
+        large
+        disabled={busy || !what || judgedIn.length === 0 || hours.length === 0}
+        onPress={() => void draw()}
+      >
+        Draw the sides
+      </Button>
+      <Label>
+        What is judged, by whom and where is locked with the draw. Both halves go into the chart as a variant,
+        and the chair leads through them.
+      </Label>
+    </Column>
+  );
+}
+
+function StepChoice({
+  steps,
+  value,
+  onChange,
+}: {
+  readonly steps: readonly Step[];
+  readonly value: string | null;
+  readonly onChange: (id: string) => void;
+}) {
+  return (
+    <Choice
+      label="In which step"
+      options={steps.map((step) => step.id)}
+      words={Object.fromEntries(steps.map((step) => [step.id, step.title]))}
+      chosen={value ? [value] : []}
+      onChange={([id]) => id && onChange(id)}
+    />
+  );
+}
+
+type OtherwiseProps = {
+  readonly chart: Chart;
+  readonly kit: Kit;
+  readonly choosing: Choosing;
+  readonly onChange: (change: Partial<Choosing>) => void;
+};
+
+/** How the other half is done. */
+function Otherwise({ chart, kit, choosing, onChange }: OtherwiseProps) {
+  const step = chart.steps.find((one) => one.id === choosing.stepId);
+  if (!step || choosing.aspect === 'school' || choosing.aspect === 'step') return null;
+  if (choosing.aspect === 'tool')
+    return (
+      <Choice
+        label={`The other half with, instead of ${step.tool}`}
+        options={TOOLS.filter((tool) => tool !== step.tool)}
+        chosen={choosing.tool ? [choosing.tool] : []}
+        onChange={([tool]) => tool && onChange({ tool })}
+      />
+    );
+  if (choosing.aspect === 'technique')
+    return (
+      <Choice
+        label={`The other half worked, instead of ${step.technique}`}
+        options={TECHNIQUES.filter((technique) => technique !== step.technique)}
+        chosen={choosing.technique ? [choosing.technique] : []}
+        onChange={([technique]) => technique && onChange({ technique })}
+      />
+    );
+  return (
+    <OtherProduct
+      key={step.id}
+      chart={chart}
+      kit={kit}
+      step={step}
+      value={choosing.substitute}
+      onChange={(substitute) => onChange({ substitute })}
+    />
+  );
+}
+
+/** The kit's own, nearest first: what covers alike in about the same shade makes the cleanest trial. */
+function OtherProduct({
+  chart,
+  kit,
+  step,
+  value,
+  onChange,
+}: {
+  readonly chart: Chart;
+  readonly kit: Kit;
+  readonly step: Step;
+  readonly value: Substitute | null;
+  readonly onChange: (substitute: Substitute) => void;
+}) {
+  const product = kit.products.find((one) => one.id === step.use[0]?.product.id);
+  const request = useMemo(
+    () =>
+      product
+        ? {
+            context: contextOf(chart, kit),
+            product,
+            options: {
+              count: 12,
+              notPacked: step.use.map((use) => use.product.id),
+              ...(step.doseMgPerCm2 > 0 ? { doseMgPerCm2: step.doseMgPerCm2 } : {}),
+            },
+          }
+        : null,
+    [chart, kit, product, step],
+  );
+  const { answer, error } = useWork(askShades, 'substitute', request);
+  if (!product) return <Label>What this step uses is no longer in the kit.</Label>;
+  if (error) return <Body color="$madder">{`▲ ${error}`}</Body>;
+  if (!answer) return <Loading words="Comparing the kit" />;
+  const picked = answer.find((one) => value !== null && substituteKey(one) === substituteKey(value)) ?? null;
+  return <SubstituteList list={answer} product={product} picked={picked} onPick={onChange} />;
+}
+
+/** Questions in which this chart would be done otherwise, each answered the other way. */
+function Schools({
+  chart,
+  value,
+  onChange,
+}: {
+  readonly chart: Chart;
+  readonly value: Partial<SchoolAnswers> | null;
+  readonly onChange: (answers: Partial<SchoolAnswers>) => void;
+}) {
+  const ways = useMemo(
+    () =>
+      SCHOOL_NAMES.flatMap((school) =>
+        SCHOOL_ANSWERS[school].flatMap((answer) => {
+          const answers: Partial<SchoolAnswers> = { [school]: answer };
+          return swapSchool(chart, answers)
+            ? [{ key: `${school} ${answer}`, answers, words: `${SCHOOL_QUESTIONS[school]}: ${answer}` }]
+            : [];
+        }),
+      ),
+    [chart],
+  );
+  return (
+    <Choice
+      label="The other half done"
+      options={ways.map(({ key }) => key)}
+      words={Object.fromEntries(ways.map(({ key, words }) => [key, words]))}
+      chosen={ways
+        .filter(({ answers }) => JSON.stringify(answers) === JSON.stringify(value))
+        .map(({ key }) => key)}
+      onChange={([key]) => {
+        const way = ways.find((one) => one.key === key);
+        if (way) onChange(way.answers);
+      }}
+    />
+  );
+}

@@ -1,0 +1,219 @@
+import { useState } from 'react';
+import {
+  questionLook,
+  trialZoneWords,
+  TRIAL_JUDGES,
+  TRIAL_ZONES,
+  WEAR_MARKS,
+  type Judge,
+  type TrialNow,
+  type WearMark,
+} from '@toile/core';
+import { newId, newSecret, tokenOf, WEAR_LINK_DAYS, wearPath, type TrialAnswer } from '@toile/contract';
+import { call } from '../../data/call';
+import { useSession } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
+import { Body, Button, Choice, Column, CopyButton, Field, Label, Line, Subheading } from '../../ui';
+import { todayText, zoneOfDays } from '../words/dates';
+import { inZone, instantOf } from '../wear/wearView';
+import { HalvesFields, StingField, type Stings } from './HalvesFields';
+import { NO_HALVES, seenOf } from './halfLook';
+import { JUDGE_WORDS, lookRows, MEASURE_WORDS } from './trialView';
+import type { ToldAway } from './useTrialLog';
+
+type LooksPartProps = {
+  readonly trial: TrialAnswer;
+  readonly now: TrialNow;
+  readonly tell: (event: ToldAway) => void;
+  readonly over: boolean;
+};
+
+/** When it was put on, what was seen of both halves, and another look. */
+export function LooksPart({ trial, now, tell, over }: LooksPartProps) {
+  return (
+    <Column gap="$5">
+      {over || now.appliedAt !== null ? null : <PutOn tell={tell} />}
+      <Seen trial={trial} now={now} />
+      {over || now.appliedAt === null ? null : <AnotherLook trial={trial} now={now} tell={tell} />}
+      {over || now.appliedAt === null ? null : <ByLink trial={trial} appliedAt={now.appliedAt} />}
+    </Column>
+  );
+}
+
+function PutOn({ tell }: Pick<LooksPartProps, 'tell'>) {
+  const zone = zoneOfDays();
+  const [day] = useState(todayText);
+  const [time, setTime] = useState(() => inZone(zone, new Date(), day));
+  const appliedAt = instantOf(zone, day, time);
+  return (
+    <Column gap="$3" role="group" aria-label="Put on">
+      <Subheading>Put on</Subheading>
+      <Line alignItems="flex-end">
+        <Field
+          label="Both halves were done at"
+          keyboard="time"
+          value={time}
+          onChange={setTime}
+          error={appliedAt ? undefined : 'A time, as 09:20'}
+        />
+        <Button
+          kind="main"
+          disabled={!appliedAt}
+          onPress={() =>
+            appliedAt && tell({ id: newId(), at: new Date().toISOString(), kind: 'applied', appliedAt })
+          }
+        >
+          Both halves are on
+        </Button>
+      </Line>
+    </Column>
+  );
+}
+
+function Seen({ trial, now }: Pick<LooksPartProps, 'trial' | 'now'>) {
+  const rows = lookRows(trial, now.seen);
+  if (rows.length === 0) return null;
+  const first = rows.findIndex((row) => !row.counts);
+  return (
+    <Column gap="$2">
+      <Subheading>What was seen</Subheading>
+      <Column gap={0} role="table" aria-label="What was seen of both halves">
+        <Line role="row" flexWrap="nowrap" gap="$2" minHeight={32}>
+          {['After', 'Client’s right', 'Client’s left'].map((head) => (
+            <Label key={head} role="columnheader" flex={1}>
+              {head}
+            </Label>
+          ))}
+        </Line>
+        {rows.map((row, i) => (
+          <Column
+            key={`${row.hour} ${row.zone} ${row.measure} ${row.by}`}
+            role="row"
+            gap={0}
+            borderTopWidth={i === first ? 2 : 1}
+            borderTopColor={i === first ? '$ink' : '$line'}
+            paddingVertical="$1"
+          >
+            <Label role="cell">{`${row.hour.toFixed(1)} h, ${trialZoneWords(TRIAL_ZONES.find((zone) => zone === row.zone) ?? 'nose')}${
+              row.counts ? '' : `: ${MEASURE_WORDS[row.measure]}, by ${JUDGE_WORDS[row.by]}`
+            }`}</Label>
+            <Line flexWrap="nowrap" gap="$2">
+              <Label flex={1}> </Label>
+              <Body role="cell" flex={1} color={row.counts ? '$ink' : '$inkSoft'}>
+                {row.right}
+              </Body>
+              <Body role="cell" flex={1} color={row.counts ? '$ink' : '$inkSoft'}>
+                {row.left}
+              </Body>
+            </Line>
+          </Column>
+        ))}
+      </Column>
+      {first >= 0 ? <Label>Below the strong line: also seen, and no part of what was declared.</Label> : null}
+    </Column>
+  );
+}
+
+function AnotherLook({ trial, now, tell }: Omit<LooksPartProps, 'over'>) {
+  const zone = zoneOfDays();
+  const [opened] = useState(() => new Date());
+  const [day, setDay] = useState(() => todayText(opened));
+  const [time, setTime] = useState(() => inZone(zone, opened, todayText(opened)));
+  const [judge, setJudge] = useState<Judge>(trial.declared.by);
+  const [look, setLook] = useState(NO_HALVES);
+  const [stings, setStings] = useState<Stings>('none');
+  const [marks, setMarks] = useState<readonly WearMark[]>([]);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const { measure, zones } = trial.declared;
+  const keep = (): void => {
+    const lookedAt = instantOf(zone, day, time);
+    if (!lookedAt) return setWrong('Say when it was looked at');
+    const event = {
+      id: newId(),
+      at: new Date().toISOString(),
+      kind: 'looked' as const,
+      judge,
+      lookedAt,
+      seen: seenOf(look, zones).map((one) => ({ ...one, measure })),
+      touched: [],
+      marks: [...marks],
+      ...(stings !== 'none' && { stings }),
+    };
+    const problem = questionLook(now.appliedAt, event);
+    if (problem) return setWrong(problem.message);
+    tell(event);
+    setWrong(null);
+    setLook(NO_HALVES);
+    setStings('none');
+    setMarks([]);
+  };
+  return (
+    <Column gap="$3" role="group" aria-label="A look at both halves">
+      <Subheading>A look at both halves</Subheading>
+      <Line gap="$3">
+        <Field label="Looked at, day" keyboard="date" value={day} onChange={setDay} />
+        <Field label="Looked at" keyboard="time" value={time} onChange={setTime} />
+      </Line>
+      <Choice
+        label="By"
+        options={TRIAL_JUDGES}
+        words={JUDGE_WORDS}
+        chosen={[judge]}
+        onChange={([by]) => by && setJudge(by)}
+      />
+      {judge === trial.declared.by ? null : (
+        <Label>{`Declared was ${JUDGE_WORDS[trial.declared.by]}: this is kept as also seen.`}</Label>
+      )}
+      <HalvesFields measure={measure} zones={zones} value={look} onChange={setLook} of="artist" />
+      <Choice
+        label="Since the last look there was"
+        options={WEAR_MARKS}
+        chosen={marks}
+        several
+        onChange={setMarks}
+      />
+      <StingField value={stings} onChange={setStings} />
+      {wrong ? <Body role="alert" color="$madder">{`▲ ${wrong}`}</Body> : null}
+      <Button kind="main" large onPress={keep}>
+        Keep this look
+      </Button>
+    </Column>
+  );
+}
+
+function ByLink({ trial, appliedAt }: { readonly trial: TrialAnswer; readonly appliedAt: string }) {
+  const session = useSession();
+  const { busy, failure, save } = useSaving('No link was made. Try again.');
+  const [link, setLink] = useState<string | null>(null);
+  const make = (): Promise<unknown> =>
+    save(async () => {
+      const studioId = session.data?.studio.id;
+      if (!studioId) return;
+      const secret = newSecret();
+      await call('createWearLink', {
+        params: { id: trial.chartId },
+        body: { id: newId(), version: trial.version, appliedAt, secret, trialId: trial.id },
+      });
+      setLink(`${window.location.origin}${wearPath(tokenOf(studioId, secret))}`);
+    });
+  return (
+    <Column gap="$2" role="group" aria-label="Or let the client tell">
+      <Subheading>Or let the client tell</Subheading>
+      <Label>{`By a link for ${WEAR_LINK_DAYS} days: it asks about the left and the right and says nothing of what is on them.`}</Label>
+      <Line>
+        <Button disabled={busy} onPress={() => void make()}>
+          Make a link
+        </Button>
+      </Line>
+      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+      {link ? (
+        <Column gap="$1">
+          <Field label="The link, shown this once" value={link} onChange={() => undefined} />
+          <Line>
+            <CopyButton text={link} words="Copy the link" />
+          </Line>
+        </Column>
+      ) : null}
+    </Column>
+  );
+}

@@ -1,0 +1,104 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { NOT_BLIND, type QuestionSoFar } from '@toile/core';
+import type { QuestionsAnswer } from '@toile/contract';
+import { useQuestions } from '../../data/hooks';
+import { Body, Button, Column, Empty, Label, Line, Ready, Row, Screen, Subheading } from '../../ui';
+import { dayInWords } from '../words/dates';
+import { HalfBars } from './HalfBars';
+import { STATE_WORDS } from './trialView';
+
+/** What the studio asks by half-face trials, over all clients, and what may be said of it so far. */
+export function QuestionsScreen() {
+  const answer = useQuestions();
+  const router = useRouter();
+  return (
+    <Screen title="Questions tried" widest={760} onBack={() => router.navigate('/settings')}>
+      <Ready remote={answer}>{(all) => <Questions answer={all} />}</Ready>
+    </Screen>
+  );
+}
+
+function Questions({ answer }: { readonly answer: QuestionsAnswer }) {
+  const [open, setOpen] = useState<string | null>(null);
+  if (answer.questions.length === 0)
+    return (
+      <Empty
+        title="Nothing was tried yet"
+        words="A half-face trial begins in a chart, under “Half-face trial”: one side the one way, the other the other."
+      />
+    );
+  return (
+    <Column gap="$4">
+      <Label>
+        One face proves nothing in general. Over several, this says how sure it may be said, however often one
+        looks; who was tried on was chosen by you, and is no random sample.
+      </Label>
+      <Column gap={0}>
+        {answer.questions.map((one) => {
+          const { key, text } = one.question;
+          return (
+            <Column key={key} gap={0}>
+              <Row
+                title={text}
+                detail={`${one.marks.length} ${one.marks.length === 1 ? 'trial' : 'trials'} · ${one.verdict.words}`}
+                chosen={open === key}
+                onPress={() => setOpen(open === key ? null : key)}
+              />
+              {open === key ? <Question one={one} names={answer.names} /> : null}
+            </Column>
+          );
+        })}
+      </Column>
+    </Column>
+  );
+}
+
+function Question({ one, names }: { readonly one: QuestionSoFar; readonly names: QuestionsAnswer['names'] }) {
+  const router = useRouter();
+  const { a, b } = one.question;
+  const { guesses } = one;
+  return (
+    <Column gap="$3" paddingVertical="$3" role="group" aria-label={one.question.text}>
+      {one.says.map((says) => (
+        <Body key={says}>{says}</Body>
+      ))}
+      <HalfBars
+        a={a.words}
+        b={b.words}
+        marks={one.marks.flatMap(({ trialId, clientId, difference, counts }) =>
+          difference === null
+            ? []
+            : [{ key: trialId, words: names[clientId] ?? 'somebody', difference, soft: !counts }],
+        )}
+      />
+      {one.groups.length > 0 ? (
+        <Column gap="$1">
+          <Subheading>By skin where it was judged</Subheading>
+          {one.groups.map(({ skin, better, ties, trials, share }) => (
+            <Label
+              key={skin}
+            >{`${skin}: ${a.words} better on ${better} of ${trials}${ties > 0 ? `, ${ties} alike` : ''}; leaning on all, about ${Math.round(10 * share.mean)} of 10 (${Math.round(10 * share.low)} to ${Math.round(10 * share.high)})`}</Label>
+          ))}
+        </Column>
+      ) : null}
+      {guesses.of >= NOT_BLIND.of && guesses.right >= (NOT_BLIND.right / NOT_BLIND.of) * guesses.of ? (
+        <Body color="$weld">{`▲ Where A was guessed right in ${guesses.right} of ${guesses.of}: it was not blind in effect.`}</Body>
+      ) : null}
+      <Subheading>Its trials</Subheading>
+      <Column gap={0}>
+        {one.marks.map(({ trialId, clientId, date, state, outcome, counts }) => (
+          <Row
+            key={trialId}
+            title={names[clientId] ?? 'somebody'}
+            detail={`${dayInWords(date)} · ${STATE_WORDS[state]}${outcome === null ? '' : outcome === 0 ? ' · alike' : ` · ${outcome > 0 ? a.words : b.words} better`}${outcome !== null && !counts ? ' · the client’s first trial counts' : ''}`}
+            onPress={() => router.navigate(`/trials/${trialId}`)}
+          />
+        ))}
+      </Column>
+      <Line>
+        <Button onPress={() => router.navigate('/clients')}>Try it on another client</Button>
+      </Line>
+    </Column>
+  );
+}

@@ -1,0 +1,208 @@
+import type { Browser, Page } from 'playwright-core';
+import { baseUrl, eventually, more, openAs, openBrowser, openClient, PHONE, WIDE } from './browser';
+
+// A half-face trial from the chart to a decision: sealed, worn, told of by the client too, once without a network.
+let browser: Browser;
+let page: Page;
+let complaints: readonly string[];
+beforeAll(async () => {
+  browser = await openBrowser();
+  ({ page, complaints } = await openAs(browser, 'artist', PHONE));
+});
+afterAll(() => browser.close());
+
+const button = (on: Page, name: string | RegExp) =>
+  on.getByRole('button', typeof name === 'string' ? { name, exact: true } : { name });
+const radio = (on: Page, group: string | RegExp, name: string) =>
+  on.getByRole('radiogroup', { name: group }).getByRole('radio', { name, exact: true });
+const half = (on: Page, zone: string, side: string, grade: string) =>
+  on
+    .getByRole('group', { name: zone, exact: true })
+    .getByRole('radiogroup', { name: side, exact: true })
+    .getByRole('radio', { name: grade, exact: true });
+const SHOT = process.env.TOILE_SHOTS;
+const shot = async (on: Page, name: string): Promise<void> => {
+  if (SHOT) await on.screenshot({ path: `${SHOT}/${name}.png` });
+};
+let trialUrl: string;
+
+test('declared with what is judged, by whom and where; the draw is sealed', async () => {
+  await openClient(page, 'Ignace Dovrel');
+  await page.getByRole('link', { name: /^Plain Cloth/ }).click();
+  await page.waitForURL(/\/charts\//);
+  await more(page, 'Half-face trial');
+  await radio(page, 'The halves differ in', 'a tool').click();
+  const step = page.getByRole('radiogroup', { name: 'In which step' });
+  await step
+    .getByRole('radio', { name: /base|skin|even/i })
+    .first()
+    .click();
+  await page
+    .getByRole('radiogroup', { name: /^The other half with, instead of/ })
+    .getByRole('radio', { name: 'fan brush' })
+    .click();
+  await page
+    .getByRole('note', { name: 'What is asked' })
+    .getByText(/^Which stays less shiny: .*fan brush/)
+    .waitFor();
+  // Only the nose and the forehead are to be judged.
+  const where = page.getByRole('group', { name: 'Where', exact: true });
+  for (const box of await where.getByRole('checkbox').all())
+    if (!/nose|forehead/.test((await box.getAttribute('aria-label')) ?? '')) await box.click();
+  await shot(page, 'declare');
+  await button(page, 'Draw the sides').click();
+  await page.waitForURL(/\/trials\//);
+  trialUrl = page.url();
+  const draw = page.getByRole('group', { name: 'The draw' });
+  await draw.getByText('Sealed').waitFor();
+  expect(await page.getByText(/Client’s (left|right): /).count()).toBe(0);
+  await shot(page, 'sealed');
+});
+
+test('opened to work both halves, the chair says the side of each', async () => {
+  await button(page, 'Open it and work both halves').click();
+  await page.waitForURL(/\/chair\?variant=trial-/);
+  const sides = new Set<string>();
+  for (let i = 0; i < 30 && sides.size < 2; i++) {
+    const heading = (await page.getByRole('heading', { level: 2 }).allInnerTexts()).join(' ');
+    const side = /Client’s (left|right): /.exec(heading)?.[1];
+    if (side) sides.add(side);
+    if (i === 2) await shot(page, 'chair');
+    await button(page, 'Step after').click();
+  }
+  expect([...sides].sort()).toEqual(['left', 'right']);
+  await page.goto(trialUrl);
+  await page.getByText(/^Client’s left: /).waitFor();
+});
+
+test('looked at by the client on a phone of their own, and by the artist without a network', async () => {
+  // Put on two hours ago, or as long as this day is old.
+  const two = new Date(Date.now() - 2 * 3_600_000);
+  const sameDay = two.toDateString() === new Date().toDateString();
+  const time = sameDay
+    ? `${String(two.getHours()).padStart(2, '0')}:${String(two.getMinutes()).padStart(2, '0')}`
+    : '00:00';
+  await page.getByLabel('Both halves were done at').fill(time);
+  await button(page, 'Both halves are on').click();
+  await button(page, 'Make a link').click();
+  const link = await page.getByLabel('The link, shown this once').inputValue();
+  const context = await browser.newContext({ viewport: PHONE });
+  const theirs = await context.newPage();
+  await theirs.goto(link);
+  await theirs.getByText(/two halves of your face were done differently/).waitFor();
+  expect(await theirs.getByText(/fan brush|Ordway/).count()).toBe(0);
+  for (const zone of ['Forehead', 'Nose']) {
+    await half(theirs, zone, 'Your left', 'none').click();
+    await half(theirs, zone, 'Your right', 'clearly').click();
+  }
+  await shot(theirs, 'client');
+  await button(theirs, 'Tell it').click();
+  await theirs.getByText(/^✓ Told/).waitFor();
+  await context.close();
+  await page.context().setOffline(true);
+  await radio(page, 'By', 'whoever made it up').click();
+  await half(page, 'Nose', 'Client’s left', 'none').click();
+  await half(page, 'Nose', 'Client’s right', 'a little').click();
+  await button(page, 'Keep this look').click();
+  await page.getByText(/^1 kept here, not sent yet/).waitFor();
+  await page
+    .getByRole('table', { name: 'What was seen of both halves' })
+    .getByText(/by whoever made it up/)
+    .waitFor();
+  await page.context().setOffline(false);
+  await page.getByText(/kept here, not sent yet/).waitFor({ state: 'detached' });
+  await page.reload();
+  const table = page.getByRole('table', { name: 'What was seen of both halves' });
+  await table.getByText(/by whoever made it up/).waitFor();
+  expect(await table.getByRole('row').count()).toBe(4);
+});
+
+test('nothing seen is told beside the button, and kept by nobody', async () => {
+  await button(page, 'Keep this look').click();
+  await page.getByText('▲ Say how at least one place looks, on both halves').waitFor();
+});
+
+test('judged, opened, decided against the count with a reason, and the chart has it', async () => {
+  await button(page, 'Client’s left, and open').click();
+  const showed = page.getByRole('group', { name: 'What it showed' });
+  await showed.getByText(/^Here .* stayed less shiny \(.*\)\. One face and one draw/).waitFor();
+  await showed.getByText(/^Guessed before it was opened/).waitFor();
+  await page.getByRole('group', { name: 'This question so far' }).getByText('Too few to tell.').waitFor();
+  await shot(page, 'showed');
+  // The half that did worse is chosen: a reason is asked for, and then it is kept.
+  const left = /^Client’s left: (.*)$/.exec(await page.getByText(/^Client’s left: /).innerText())![1]!;
+  const options = page.getByRole('radiogroup', { name: 'From now on' }).getByRole('radio');
+  const names = await Promise.all((await options.all()).map((one) => one.getAttribute('aria-label')));
+  const other = names.slice(0, 2).find((name) => name !== left)!;
+  await radio(page, 'From now on', other).click();
+  await radio(page, 'It agreed with the neck', 'yes').click();
+  await button(page, 'Keep the decision').click();
+  await page.getByText('This goes against the count: say why').waitFor();
+  await page.getByLabel('Why').fill('The feel of it');
+  await button(page, 'Keep the decision').click();
+  await page.waitForURL(/\/charts\/[^/]+$/);
+  await page.goto(trialUrl);
+  await page.getByText(`Decided for ${other} against what was seen: The feel of it. Teodor Marsh.`).waitFor();
+  // Neither half is left in the chart.
+  await page.goto(trialUrl);
+  await openClient(page, 'Ignace Dovrel');
+  await page.getByRole('link', { name: /^Plain Cloth/ }).click();
+  expect(await page.getByText('Half-face trial', { exact: true }).count()).toBe(0);
+});
+
+test('the studio’s question over six clients goes from too few to leaning, and never further than it may', async () => {
+  await page.goto(`${baseUrl()}/trials`);
+  await page
+    .getByText(/Long Hours/)
+    .first()
+    .click();
+  const question = page.getByRole('group', { name: /Long Hours/ });
+  await question.getByText('Ordway Long Hours did better on 3 of 3.').waitFor();
+  await question.getByText('Too few to tell.').waitFor();
+  await shot(page, 'question');
+  await question
+    .getByText(/being worn, sealed/)
+    .first()
+    .click();
+  await page.waitForURL(/\/trials\//);
+  await button(page, 'No guess, and open').click();
+  await page
+    .getByRole('group', { name: 'This question so far' })
+    .getByText(/^Leaning that way/)
+    .waitFor();
+  await page.goto(`${baseUrl()}/trials`);
+  await page
+    .getByText(/Long Hours/)
+    .first()
+    .click();
+  await page
+    .getByRole('group', { name: /Long Hours/ })
+    .getByText('Ordway Long Hours did better on 4 of 4.')
+    .waitFor();
+});
+
+test('by keys alone on a wide screen: declared, and the page complains of nothing', async () => {
+  const wide = await openAs(browser, 'owner', WIDE);
+  await wide.page.goto(`${baseUrl()}/trials`);
+  await wide.page
+    .getByText(/Long Hours/)
+    .first()
+    .waitFor();
+  await eventually(async () => {
+    await wide.page.keyboard.press('Tab');
+    return wide.page.evaluate(() => /Long Hours/.test(document.activeElement?.textContent ?? ''));
+  });
+  await wide.page.keyboard.press('Enter');
+  await wide.page
+    .getByRole('group', { name: /Long Hours/ })
+    .getByText(/did better on/)
+    .waitFor();
+  await shot(wide.page, 'question-wide');
+  expect(wide.complaints).toEqual([]);
+  expect(
+    complaints.filter(
+      (says) => !/Failed to load resource|ERR_INTERNET_DISCONNECTED|Failed to fetch/.test(says),
+    ),
+  ).toEqual([]);
+  await wide.context.close();
+});
