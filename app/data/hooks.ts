@@ -71,6 +71,9 @@ export const useChartTrials = (id: string) => useRead('chartTrials', { id });
 export const useTrial = (id: string) => useRead('trial', { id });
 /** The studio’s questions, with what their trials say. */
 export const useQuestions = () => useRead('trialQuestions', {});
+/** What the studio’s evidence says, a client’s own apart; no client asks of the studio. */
+export const useLearned = (client: string | null) =>
+  useRead('learned', {}, client === null ? {} : { client });
 /** Every first wear of the studio. */
 export const useStudioWear = () => useRead('studioWear', {});
 /** Visits of past parties as planned and as they went. */

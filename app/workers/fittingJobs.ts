@@ -19,6 +19,7 @@ import {
   type SchoolAnswers,
   type Stamp,
   type ShadeAsk,
+  type WearGroup,
 } from '@toile/core';
 
 type Fit = {
@@ -66,12 +67,14 @@ export const fittingJobs = {
     chart,
     kit,
     grades,
+    wears,
   }: {
     readonly chart: Chart;
     readonly kit: Kit | null;
     readonly grades: RuleGrades;
+    readonly wears?: readonly WearGroup[];
   }): ReviewLine[] =>
-    reviewChart(chart, kit, grades).map(({ fix, ...line }) => ({ ...line, fix: fix?.label ?? null })),
+    reviewChart(chart, kit, grades, wears).map(({ fix, ...line }) => ({ ...line, fix: fix?.label ?? null })),
   order: ({ chart }: { readonly chart: Chart }) =>
     weaveSteps(
       chart.steps.filter((s) => s.variant === undefined),

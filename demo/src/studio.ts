@@ -476,6 +476,20 @@ export function demoStudio(today: string): StudioBundle {
     charts: [trial, calmer, mother, gmaster, attendant, worn, ...tried.charts],
     trials: tried.trials,
     trialEvents: tried.trialEvents,
+    // Offered once, and not wanted: silent until there is more to say.
+    learnedAnswers: [
+      {
+        id: idFor('learned lip'),
+        key: 'mouth | Calder Mouth | Ordway Kept',
+        answer: 'never',
+        words: 'Ordway Kept for Calder Mouth (mouth)',
+        failed: 3,
+        worn: 4,
+        strength: 'hint',
+        at: `${addDays(today, -80)}T17:00:00Z`,
+        by: 'Runa Castellane',
+      },
+    ],
     events: [
       ...worn.steps.map((s, i) => event(worn, s.id, endOf(worn, i), { kind: 'done' })),
       event(worn, step(worn, 'base'), 140, {

@@ -15,6 +15,7 @@ import { registerCalendarFeed } from './care/calendarFeed';
 import { registerErase } from './care/erase';
 import { registerIncidents } from './care/incidents';
 import { registerIntakes } from './care/intakes';
+import { registerLearned } from './care/learned';
 import { registerTrials } from './care/trials';
 import { registerWear } from './care/wear';
 import { registerEnquiry } from './clients/enquiry';
@@ -152,6 +153,7 @@ export function buildApp(options: AppOptions): Express {
   registerIncidents(services);
   registerWear(services);
   registerTrials(services);
+  registerLearned(services);
   registerErase(services);
   registerCalendarFeed(services);
   registerReadings(services);

@@ -57,6 +57,8 @@ const TABLE: Readonly<Record<RouteName, string>> = {
   exportTrial: 'oas',
   trialQuestions: 'oas',
   sendTrial: '*',
+  learned: 'oas',
+  answerLearned: 'oa',
   openWear: '*',
   sendWear: '*',
   sample: 'oas',

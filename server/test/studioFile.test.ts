@@ -197,6 +197,7 @@ test('every table of a studio travels, but for what is only of this place', () =
     'shares',
     'sheet_links',
     'wear_links',
+    'zone_wears',
     'invites',
     'intakes',
     'calendar_feeds',
@@ -216,6 +217,7 @@ test('every table of a studio travels, but for what is only of this place', () =
     party_events: 'partyEvents',
     wear_checks: 'wearChecks',
     trial_events: 'trialEvents',
+    learned_answers: 'learnedAnswers',
   };
   const travels = STUDIO_TABLES.filter((t) => !HERE_ONLY.includes(t)).map((t) => TRAVELS_AS[t] ?? t);
   expect([...new Set(travels)].sort()).toEqual([...BUNDLE_TABLES].sort());

@@ -1,5 +1,5 @@
 import type { Agent } from 'supertest';
-import { zoneWears } from '@toile/core';
+import { groupWears, zoneWears, type WearGroup } from '@toile/core';
 import {
   newId,
   newSecret,
@@ -54,16 +54,40 @@ test('a look is kept with who, when, and what stood there; the studio’s wears 
     appliedAt: PUT_ON,
   });
   expect(after.checks.at(-1)!.worn.nose).toBeTruthy();
+  // Counted by the database as core counts them.
   const { wears } = (await artist.get('/api/wear').expect(200)).body as StudioWearAnswer;
-  expect(wears.filter((one) => one.chartId === chart.id && one.appliedAt === PUT_ON)).toEqual(
-    zoneWears(after.checks).filter((one) => one.appliedAt === PUT_ON),
+  expect(rounded(wears)).toEqual(rounded(groupWears(zoneWears(await allChecks()), null, now)));
+  expect(rounded(after.history)).toEqual(
+    rounded(groupWears(zoneWears(await allChecks()), chart.client.id, now)),
   );
   expect(
-    wears.find((one) => one.chartId === chart.id && one.appliedAt === PUT_ON && one.zone === 'nose')!.wear,
-  ).toEqual({
-    good: 0,
-    bad: 4.5,
-  });
+    after.history.some((one) => one.own && one.zone === 'nose' && one.good === 0 && one.bad === 4.5),
+  ).toBe(true);
+});
+const rounded = (groups: readonly WearGroup[]) =>
+  groups.map((group) => ({ ...group, weight: Math.round(group.weight * 1e6) / 1e6 }));
+const allChecks = () =>
+  inStudio(server.db, demo.studio.id, async (tx) =>
+    (await tx.selectFrom('wear_checks').select('document').orderBy('seq').execute()).map(
+      (row) => row.document,
+    ),
+  );
+
+test('told by many at once, in any order, what it comes to is what core makes of it', async () => {
+  const appliedAt = '2031-05-14T06:00:00Z';
+  await Promise.all(
+    ['needs a touch-up', 'holds', 'starting', 'holds', 'needs a touch-up', 'holds'].map((state, i) =>
+      tell(
+        check({
+          appliedAt,
+          at: `2031-05-14T${String(9 + i).padStart(2, '0')}:10:00Z`,
+          zones: { nose: state, chin: 'holds' },
+        }),
+      ).expect(201),
+    ),
+  );
+  const { wears } = (await artist.get('/api/wear').expect(200)).body as StudioWearAnswer;
+  expect(rounded(wears)).toEqual(rounded(groupWears(zoneWears(await allChecks()), null, now)));
 });
 
 test.each([

@@ -1,6 +1,6 @@
 import { useDeferredValue, useMemo } from 'react';
 import { chartAsReviewed, type Chart, type Kit, type RuleGrades } from '@toile/core';
-import { useStudioSettings } from '../../data/hooks';
+import { useLearned, useStudioSettings } from '../../data/hooks';
 import { useSame } from '../../data/useSame';
 import { askFitting, useWork } from '../../workers';
 import { useMinded } from '../clients/useMinded';
@@ -17,6 +17,10 @@ export function useReview(chart: Chart, kit: Kit | undefined): readonly ReviewLi
   // Of a note only what rules look for: the rest changes nothing here.
   const minded = useMinded(chart);
   const drawn = useSame(useDeferredValue(useMemo(() => chartAsReviewed(minded), [minded])));
-  const asked = useMemo(() => (kit ? { chart: drawn, kit, grades } : null), [drawn, kit, grades]);
+  const wears = useLearned(chart.client.id).data?.wears;
+  const asked = useMemo(
+    () => (kit ? { chart: drawn, kit, grades, ...(wears && { wears }) } : null),
+    [drawn, kit, grades, wears],
+  );
   return useWork(askFitting, 'review', asked).answer;
 }

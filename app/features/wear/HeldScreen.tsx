@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { lazy, Suspense, useState } from 'react';
-import { holdChance, outlookWords, type ZoneWear } from '@toile/core';
+import { holdChance, outlookWords, type WearGroup } from '@toile/core';
 import { useStudioWear } from '../../data/hooks';
 import {
   Column,
@@ -35,7 +35,7 @@ export function HeldScreen() {
   );
 }
 
-function Held({ wears }: { readonly wears: readonly ZoneWear[] }) {
+function Held({ wears }: { readonly wears: readonly WearGroup[] }) {
   const [hours, setHours] = useState(8);
   const [open, setOpen] = useState<string | null>(null);
   const rows = heldRows(wears, hours);

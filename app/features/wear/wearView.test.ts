@@ -5,7 +5,7 @@ import {
   type TrialZone,
   type WearCheck,
   type ZoneOutlook,
-  type ZoneWear,
+  type WearGroup,
 } from '@toile/core';
 import {
   checkWords,
@@ -107,21 +107,21 @@ test('a time of a day is of the studio’s zone, there and back, on the night th
 });
 
 test('every product in every place it was looked at is a row, the most looked-at first', () => {
-  const wear = (zone: TrialZone, worn: string | null, clientId: string, bad: number | null): ZoneWear => ({
+  const wear = (zone: TrialZone, worn: string | null, count: number, bad: number | null): WearGroup => ({
     zone,
-    clientId,
-    chartId: 'c',
-    appliedAt: '2031-05-14T08:00:00Z',
     worn,
-    wear: { good: 4, bad },
+    own: false,
+    good: 4,
+    bad,
+    count,
+    weight: count,
   });
   const rows = heldRows(
     [
-      wear('nose', 'Veil', 'a', 6),
-      wear('nose', 'Veil', 'b', 6),
-      wear('nose', 'Gauze', 'a', null),
-      wear('mouth', 'Kiss', 'a', null),
-      wear('chin', null, 'a', null),
+      wear('nose', 'Veil', 2, 6),
+      wear('nose', 'Gauze', 1, null),
+      wear('mouth', 'Kiss', 1, null),
+      wear('chin', null, 1, null),
     ],
     8,
   );

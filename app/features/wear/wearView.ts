@@ -12,7 +12,7 @@ import {
   type Chart,
   type WearCheck,
   type ZoneOutlook,
-  type ZoneWear,
+  type WearGroup,
 } from '@toile/core';
 import type { ChartWearAnswer } from '@toile/contract';
 
@@ -25,8 +25,8 @@ const STEP_MINUTES = 15;
 export const hoursOf = (chart: Pick<Chart, 'occasion'>): number => chart.occasion.hoursToLast;
 
 /** How a chart's zones are likely to hold to the end of its day. */
-export function outlookOf(chart: Chart, history: readonly ZoneWear[]): ZoneOutlook[] {
-  return wearOutlook(history, { clientId: chart.client.id, worn: wornByZone(chart) }, hoursOf(chart));
+export function outlookOf(chart: Chart, history: readonly WearGroup[]): ZoneOutlook[] {
+  return wearOutlook(history, { worn: wornByZone(chart) }, hoursOf(chart));
 }
 
 /** When touching up leaves the least bad time, by the clock where a beginning is known, else after so many hours. */
@@ -110,13 +110,13 @@ export type HeldRow = {
 };
 
 /** Every product in every zone that was looked at, the most looked-at first: how it holds to an hour. */
-export function heldRows(history: readonly ZoneWear[], hours: number): HeldRow[] {
-  const pairs = new Map<string, ZoneWear>();
+export function heldRows(history: readonly WearGroup[], hours: number): HeldRow[] {
+  const pairs = new Map<string, WearGroup>();
   for (const one of history) if (one.worn !== null) pairs.set(`${one.zone} ${one.worn}`, one);
   return [...pairs.values()]
     .flatMap(({ zone, worn }): HeldRow[] => {
       // Nobody in particular: of what stands here on anyone.
-      const [outlook] = wearOutlook(history, { clientId: '', worn: { [zone]: worn! } }, hours);
+      const [outlook] = wearOutlook(history, { worn: { [zone]: worn! } }, hours);
       return outlook ? [{ worn: worn!, zone: trialZoneWords(zone), wears: outlook.product, outlook }] : [];
     })
     .sort((a, b) => b.wears - a.wears || (a.worn < b.worn ? -1 : 1));

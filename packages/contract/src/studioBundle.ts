@@ -19,6 +19,7 @@ import {
   SKIN_ZONES,
   TapsSchema,
   UnitSchema,
+  LearnedAnswerSchema,
   TrialEventSchema,
   TrialSchema,
   WearCheckSchema,
@@ -166,6 +167,8 @@ const TABLES = {
   trials: TrialSchema,
   /** What was told of them, in the order it was recorded. */
   trialEvents: Type.Object({ trialId: id, event: TrialEventSchema }, closed),
+  /** What was answered to what was proposed, in the order it was recorded. */
+  learnedAnswers: LearnedAnswerSchema,
   /** What was told of parties’ days and of their packing, in the order it was recorded. */
   partyEvents: Type.Object({ partyId: id, event: PartyEventSchema }, closed),
 } as const;
@@ -194,6 +197,7 @@ const LATER = [
   'wearChecks',
   'trials',
   'trialEvents',
+  'learnedAnswers',
 ] as const satisfies readonly BundleTable[];
 type LaterTable = (typeof LATER)[number];
 /** A bundle as it stands in a file. */
@@ -243,5 +247,6 @@ export function emptyBundle(studio: StudioBundle['studio']): StudioBundle {
     wearChecks: [],
     trials: [],
     trialEvents: [],
+    learnedAnswers: [],
   };
 }

@@ -1,6 +1,8 @@
+import { Type } from '@sinclair/typebox';
 import { array, boolean, mixed, number, object, string } from 'yup';
 import {
   checkTimes,
+  LearnedAnswerSchema,
   TRIAL_ZONES,
   WEAR_MARKS,
   WEAR_STATES,
@@ -8,9 +10,12 @@ import {
   type WearCheck,
   type WearMark,
   type WearState,
-  type ZoneWear,
+  type LearnedAnswer,
+  type StudioDecision,
+  type WearGroup,
 } from '@toile/core';
 import { uuid } from './client';
+import { documentPart } from './shapes';
 import { secretField } from './share';
 import type { AskedOfHalves } from './trial';
 
@@ -68,6 +73,21 @@ export type Look = {
 };
 export type WearCheckInput = Look & { id: string; version: number; appliedAt: string; at: string };
 
+/** What was answered to something the studio's evidence proposes. */
+export const learnedAnswerInputSchema = object({
+  answer: documentPart<LearnedAnswerInput['answer']>(
+    Type.Omit(LearnedAnswerSchema, ['at', 'by']),
+    'The answer',
+  ).required('Say what was answered'),
+}).noUnknown('${unknown} is not known here');
+export type LearnedAnswerInput = { answer: Omit<LearnedAnswer, 'at' | 'by'> };
+/** What the studio's wears, decisions and answers come to, to propose from; a client's own wears apart. */
+export type LearnedEvidenceAnswer = {
+  readonly wears: readonly WearGroup[];
+  readonly decisions: readonly StudioDecision[];
+  readonly answers: readonly LearnedAnswer[];
+};
+
 /** A link by which a client tells how it wears. */
 export const wearLinkInputSchema = object({
   id: uuid().required(),
@@ -111,7 +131,7 @@ export type WearLinkAnswer = {
 /** A chart's wear: what was seen of it, and the studio's wears to judge by. */
 export type ChartWearAnswer = {
   readonly checks: readonly WearCheck[];
-  readonly history: readonly ZoneWear[];
+  readonly history: readonly WearGroup[];
   readonly links: readonly WearLinkAnswer[];
   /** The last tick at the chair: when it was put on, as far as anybody knows. */
   readonly lastTickAt: string | null;
@@ -125,4 +145,4 @@ export type OpenWearAnswer = {
   /** Where both halves are asked about. */ readonly halves: AskedOfHalves | null;
 };
 /** Every first wear of the studio that was looked at, newest first. */
-export type StudioWearAnswer = { readonly wears: readonly ZoneWear[] };
+export type StudioWearAnswer = { readonly wears: readonly WearGroup[] };

@@ -1,4 +1,4 @@
-import { checkTimes, wornByZone, zoneWears, type Chart, type WearCheck, type ZoneWear } from '@toile/core';
+import { checkTimes, wornByZone, type Chart, type WearCheck } from '@toile/core';
 import {
   ROUTES,
   WEAR_LINK_DAYS,
@@ -8,6 +8,7 @@ import {
 } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { hashOfSecret } from '../db/secrets';
+import { oneAtATime } from '../db/locks';
 import { found, ProblemError } from '../http/problem';
 import { checkedBody, read, write, type Services } from '../http/register';
 import { limitTries } from '../http/tries';
@@ -19,9 +20,8 @@ import {
   withWearLink,
   type WearLinkRow,
 } from './wearLink';
+import { recountWearing, wearGroups } from './zoneWears';
 
-/** Looks that are judged by: the newest of a studio. */
-const MOST_CHECKS = 20_000;
 /** Of a link for what nobody wears just now. */
 const NOT_WORN_NOW = 'This is still to come, or longer ago than anybody wears it';
 /** A phone's clock may be ahead by so much, ms. */
@@ -32,9 +32,9 @@ export function registerWear(services: Services): void {
   const { app, clock } = services;
   const limiter = limitTries(LINK_TRIES);
 
-  read(services, 'chartWear', async ({ tx, params }) => {
+  read(services, 'chartWear', async ({ tx, params, now }) => {
     await chartRow(tx, params.id);
-    return { body: await wearAnswer(tx, params.id) };
+    return { body: await wearAnswer(tx, params.id, now) };
   });
 
   write(services, 'createWearCheck', async ({ tx, caller, body, params, now }) => {
@@ -52,7 +52,7 @@ export function registerWear(services: Services): void {
       worn: wornByZone(chart),
       ...look,
     });
-    return { status: 201, body: await wearAnswer(tx, params.id), subject: id };
+    return { status: 201, body: await wearAnswer(tx, params.id, now), subject: id };
   });
 
   write(services, 'createWearLink', async ({ tx, caller, body, params, now }) => {
@@ -90,7 +90,7 @@ export function registerWear(services: Services): void {
       .returning('id')
       .executeTakeFirst();
     if (!row) throw new ProblemError('already-there');
-    return { status: 201, body: await wearAnswer(tx, params.id), subject: body.id };
+    return { status: 201, body: await wearAnswer(tx, params.id, now), subject: body.id };
   });
 
   write(services, 'revokeWearLink', async ({ tx, params, now }) => {
@@ -102,10 +102,10 @@ export function registerWear(services: Services): void {
         .returning('chart_id')
         .executeTakeFirst(),
     );
-    return { body: await wearAnswer(tx, row.chart_id), subject: params.id };
+    return { body: await wearAnswer(tx, row.chart_id, now), subject: params.id };
   });
 
-  read(services, 'studioWear', async ({ tx }) => ({ body: { wears: await wearsOf(tx) } }));
+  read(services, 'studioWear', async ({ tx, now }) => ({ body: { wears: await wearGroups(tx, null, now) } }));
 
   app.post(ROUTES.openWear.path, limiter, async (req, res) => {
     const { token } = await checkedBody('openWear', req.body);
@@ -173,6 +173,7 @@ async function keep(
     throw new ProblemError('bad-input', {
       fields: [{ path: 'at', message: 'This is still to come: tell it when it was looked at' }],
     });
+  await oneAtATime(tx, `wear ${check.chartId} ${check.appliedAt}`);
   const inserted = await tx
     .insertInto('wear_checks')
     .values({
@@ -187,20 +188,10 @@ async function keep(
     .returning('id')
     .executeTakeFirst();
   if (!inserted) throw new ProblemError('already-there');
+  await recountWearing(tx, studioId, check);
 }
 
-/** Every first wear of the studio, by the newest looks. */
-async function wearsOf(tx: Tx): Promise<ZoneWear[]> {
-  const rows = await tx
-    .selectFrom('wear_checks')
-    .select('document')
-    .orderBy('at', 'desc')
-    .limit(MOST_CHECKS)
-    .execute();
-  return zoneWears(rows.map((row) => row.document).reverse());
-}
-
-async function wearAnswer(tx: Tx, chartId: string): Promise<ChartWearAnswer> {
+async function wearAnswer(tx: Tx, chartId: string, now: Date): Promise<ChartWearAnswer> {
   const [checks, links, last] = [
     await tx
       .selectFrom('wear_checks')
@@ -223,7 +214,7 @@ async function wearAnswer(tx: Tx, chartId: string): Promise<ChartWearAnswer> {
   ];
   return {
     checks: checks.map((row) => row.document),
-    history: await wearsOf(tx),
+    history: await wearGroups(tx, (await chartRow(tx, chartId)).client_id, now),
     links: links.map(linkAnswer),
     lastTickAt: last?.at ? new Date(last.at).toISOString() : null,
   };

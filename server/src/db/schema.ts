@@ -21,6 +21,8 @@ import type {
   Unit,
   Trial,
   TrialEvent,
+  TrialZone,
+  LearnedAnswer,
   WearCheck,
 } from '@toile/core';
 import type {
@@ -242,6 +244,24 @@ export type Database = {
     at: Instant;
     seq: Generated<string>;
   };
+  zone_wears: {
+    studio_id: string;
+    chart_id: string;
+    applied_at: Instant;
+    zone: TrialZone;
+    client_id: string;
+    worn: string | null;
+    good: number;
+    bad: number | null;
+  };
+  learned_answers: {
+    studio_id: string;
+    id: string;
+    key: string;
+    document: Json<LearnedAnswer>;
+    at: Instant;
+    seq: Generated<string>;
+  };
   wear_links: {
     studio_id: string;
     id: string;
@@ -320,6 +340,8 @@ export const STUDIO_TABLES = [
   'wear_checks',
   'trials',
   'trial_events',
+  'zone_wears',
+  'learned_answers',
   'wear_links',
   'calendar_feeds',
   'charts',
@@ -343,5 +365,6 @@ export const APPEND_ONLY = [
   'wear_checks',
   'trials',
   'trial_events',
+  'learned_answers',
   'audit',
 ] as const satisfies readonly (typeof STUDIO_TABLES)[number][];

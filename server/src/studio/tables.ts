@@ -1,6 +1,9 @@
 import type { Insertable } from 'kysely';
+import { zoneWears } from '@toile/core';
 import type { BundleRow, BundleTable } from '@toile/contract';
 import { trialEventRow, trialRow } from '../care/trialRows';
+import { learnedRow } from '../care/learned';
+import { zoneWearRow } from '../care/zoneWears';
 import { eventOfRow, eventRow } from '../charts/events';
 import { versionRow } from '../charts/queries';
 import type { Tx } from '../db/connection';
@@ -385,8 +388,8 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
       })),
   },
   wearChecks: {
-    takeIn: (tx, rows, { studioId }) =>
-      insert(
+    takeIn: async (tx, rows, { studioId }) => {
+      await insert(
         tx,
         'wear_checks',
         rows.map((check) => ({
@@ -397,7 +400,14 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
           document: json(check),
           at: check.at,
         })),
-      ),
+      );
+      // What is read out of the looks does not travel: it is read out of them here.
+      await insert(
+        tx,
+        'zone_wears',
+        zoneWears(rows).map((wear) => zoneWearRow(studioId, wear)),
+      );
+    },
     giveOut: async (tx) =>
       (await tx.selectFrom('wear_checks').select('document').orderBy('seq').execute()).map(
         (row) => row.document,
@@ -412,6 +422,18 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
       ),
     giveOut: async (tx) =>
       (await tx.selectFrom('trials').select('document').orderBy('seq').execute()).map((row) => row.document),
+  },
+  learnedAnswers: {
+    takeIn: (tx, rows, { studioId }) =>
+      insert(
+        tx,
+        'learned_answers',
+        rows.map((answer) => learnedRow(studioId, answer)),
+      ),
+    giveOut: async (tx) =>
+      (await tx.selectFrom('learned_answers').select('document').orderBy('seq').execute()).map(
+        (row) => row.document,
+      ),
   },
   trialEvents: {
     takeIn: async (tx, rows, { studioId }) => {

@@ -241,6 +241,19 @@ export const SOUND: { readonly [N in WriteName]: () => Sound } = {
       stings: 'left',
     },
   }),
+  answerLearned: () => ({
+    body: {
+      answer: {
+        id: newId(),
+        key: 'nose | Veil | Hours',
+        answer: 'not now',
+        words: 'Hours for Veil',
+        failed: 3,
+        worn: 4,
+        strength: 'hint',
+      },
+    },
+  }),
   openWear: () => ({ body: { token: tokenOf(demo.studio.id, secret()) } }),
   sendWear: () => ({
     body: {

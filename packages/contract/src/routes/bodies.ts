@@ -36,7 +36,13 @@ import {
 } from '../work';
 import { runUpInputSchema, visitInputSchema } from '../visit';
 import { sendTrialSchema, trialEventInputSchema, trialInputSchema } from '../trial';
-import { openWearSchema, sendWearSchema, wearCheckInputSchema, wearLinkInputSchema } from '../wear';
+import {
+  learnedAnswerInputSchema,
+  openWearSchema,
+  sendWearSchema,
+  wearCheckInputSchema,
+  wearLinkInputSchema,
+} from '../wear';
 import { newPasswordSchema, setUpSchema } from '../setUp';
 import { signInSchema } from '../signIn';
 import {
@@ -98,6 +104,7 @@ export const BODIES: { readonly [N in WriteName]: Schema } = {
   revokeShare: nothing,
   createEvent: chairEventSchema,
   createWearCheck: wearCheckInputSchema,
+  answerLearned: learnedAnswerInputSchema,
   createWearLink: wearLinkInputSchema,
   revokeWearLink: nothing,
   openWear: openWearSchema,

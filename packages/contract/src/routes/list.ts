@@ -438,6 +438,19 @@ export const ROUTES = {
     needs: 'see',
     does: 'Every first wear of the studio that was looked at.',
   },
+  learned: {
+    method: 'GET',
+    path: '/api/learned',
+    needs: 'see',
+    asks: ['client'],
+    does: 'What the studio’s wears, decisions and refusals come to, to propose from at a fit.',
+  },
+  answerLearned: {
+    method: 'POST',
+    path: '/api/learned',
+    needs: 'edit',
+    does: 'Answers a proposal: not now, never, or let it speak again.',
+  },
   openWear: {
     method: 'POST',
     path: '/api/wear/open',

@@ -80,6 +80,8 @@ import type {
 } from '../trial';
 import type {
   ChartWearAnswer,
+  LearnedAnswerInput,
+  LearnedEvidenceAnswer,
   OpenWear,
   OpenWearAnswer,
   SendWear,
@@ -192,6 +194,8 @@ type RouteTypes = {
   createWearLink: { takes: WearLinkInput; answers: ChartWearAnswer };
   revokeWearLink: { takes: EmptyBody; answers: ChartWearAnswer };
   studioWear: { answers: StudioWearAnswer };
+  learned: { answers: LearnedEvidenceAnswer };
+  answerLearned: { takes: LearnedAnswerInput; answers: LearnedEvidenceAnswer };
   openWear: { takes: OpenWear; answers: OpenWearAnswer };
   sendWear: { takes: SendWear; answers: OpenWearAnswer };
   chartTrials: { answers: TrialAnswer[] };

@@ -4,6 +4,7 @@ import { snapshotOf, type Kit, type Product, type ProductKind } from '../kit';
 import type { Chart, Step } from '../look';
 import { acceptFinding, reviewChart, RULE_GROUPS, RULES } from '.';
 import { id, kitOf, product } from '../look/look.testing';
+import { wornByZone, type WearGroup } from '../trial';
 
 const SKIN: Lab = [64, 12, 19];
 const skin = skinByZone(SKIN);
@@ -118,7 +119,11 @@ const QUIET: Chart = {
   findings: [],
 };
 
-type Scene = { readonly chart: Chart; readonly kit: Kit };
+type Scene = { readonly chart: Chart; readonly kit: Kit; readonly wears?: readonly WearGroup[] };
+/** So many wears of the quiet chart’s base whose nose was gone by three hours. */
+const failing = (count: number, more: Partial<WearGroup> = {}): WearGroup[] => [
+  { zone: 'nose', worn: wornByZone(QUIET).nose!, own: false, good: 1, bad: 3, count, weight: count, ...more },
+];
 const scene = (chart: Chart, kit = KIT): Scene => ({ chart, kit });
 const withStep = (name: Name, more: Partial<Step>, from = QUIET): Chart => ({
   ...from,
@@ -510,6 +515,10 @@ const SPEAKS: Readonly<Record<string, () => Scene>> = {
       forbids: { finishes: [], kinds: [], places: ['lower lash line'] },
     }),
   'more-than-needed': () => scene(withStep('base', { use: STEPS.base.use.map((u) => ({ ...u, parts: 8 })) })),
+  'holds-the-hours': () => ({
+    ...scene({ ...QUIET, occasion: { ...QUIET.occasion, hoursToLast: 8 } }),
+    wears: failing(6),
+  }),
   'long-in-the-chair': () => scene(withStep('eye', { handsOnMinutes: 110 })),
 };
 
@@ -519,7 +528,7 @@ const sceneOf = (rule: string) => {
   let held = scenes.get(rule);
   if (!held) {
     const made = SPEAKS[rule]!();
-    scenes.set(rule, (held = { ...made, found: reviewChart(made.chart, made.kit) }));
+    scenes.set(rule, (held = { ...made, found: reviewChart(made.chart, made.kit, {}, made.wears) }));
   }
   return held;
 };
@@ -598,4 +607,54 @@ test('an accepted finding keeps its reason and steps back', () => {
   const accepted = acceptFinding(chart, finding!, 'Stage light');
   expect(reviewChart(accepted, kit)[0]).toMatchObject({ rule: 'heavy-base', accepted: 'Stage light' });
   expect(acceptFinding(accepted, finding!, 'Stage light, far away').findings).toHaveLength(1);
+});
+
+describe('hours judged by evidence', () => {
+  const day = (hoursToLast: number, chart = QUIET): Chart => ({
+    ...chart,
+    occasion: { ...chart.occasion, hoursToLast },
+  });
+  const found = (wears: readonly WearGroup[], chart = day(8), grades = {}) =>
+    reviewChart(chart, KIT, grades, wears).filter((f) => f.rule === 'holds-the-hours');
+
+  test.each([
+    [0, []],
+    [2, []],
+    [3, ['caution']],
+    [20, ['caution']],
+  ])('%i wears that failed say %j', (count, says) => {
+    expect(found(count === 0 ? [] : failing(count)).map((f) => f.severity)).toEqual(says);
+  });
+
+  test('where it may as well hold it whispers', () => {
+    const mixed = [...failing(3), ...failing(2, { good: 9, bad: null })];
+    expect(found(mixed).map((f) => f.severity)).toEqual(['note']);
+  });
+
+  test('what held is silent, however long it was watched; and so is another line, or another zone', () => {
+    expect(found(failing(20, { good: 10, bad: null }))).toEqual([]);
+    expect(found(failing(20, { worn: 'Something else' }))).toEqual([]);
+    // Failing late is no matter for a short day.
+    expect(found(failing(20, { good: 9, bad: 10 }), day(4))).toEqual([]);
+    expect(found(failing(20, { good: 5, bad: 6 }), day(10))).toHaveLength(1);
+  });
+
+  test('it says how many, how sure, and when to touch up; the studio’s own grade wins', () => {
+    const [one] = found(failing(12));
+    expect(one!.message).toMatch(
+      /nose, to 8 h: holds on about \d of 10 such days \(\d to \d\): 12 wears of it looked at\. Something longer-wearing, or a touch-up near \d h\.$/,
+    );
+    expect(found(failing(12), day(8), { 'holds-the-hours': 'stop' })[0]!.severity).toBe('stop');
+    expect(found(failing(12), day(8), { 'holds-the-hours': 'off' })).toEqual([]);
+  });
+
+  test('of one step evidence and the usual never both speak', () => {
+    const long = day(12, without('spray'));
+    const rules = (wears: readonly WearGroup[]) => reviewChart(long, KIT, {}, wears).map((f) => f.rule);
+    expect(rules([])).toContain('no-spray-for-long');
+    expect(rules(failing(2))).toContain('no-spray-for-long');
+    const spoken = rules(failing(12));
+    expect(spoken).toContain('holds-the-hours');
+    expect(spoken).not.toContain('no-spray-for-long');
+  });
 });

@@ -1,12 +1,13 @@
 import type { Point } from '../face';
 import type { Kit } from '../kit';
 import { stepsOfVariant, type Chart } from '../look';
+import type { WearGroup } from '../trial';
 import { CARE_RULES } from './rules/care';
 import { COLOUR_RULES } from './rules/colour';
 import { LAYER_RULES } from './rules/layers';
 import { PLACE_RULES } from './rules/place';
 import { RECIPE_RULES } from './rules/recipe';
-import { WEAR_RULES } from './rules/wear';
+import { HOLDS_THE_HOURS, USUAL_OF_HOURS, WEAR_RULES } from './rules/wear';
 import { reviewed, SEVERITIES, type Fix, type Reviewed, type Rule, type Severity } from './rule';
 
 /** Every practice that is checked, by what it is about. */
@@ -48,8 +49,13 @@ export type ReviewFinding = {
  * steps and, where there is one, a fix. An accepted finding keeps its reason as long as it concerns the same
  * steps.
  */
-export function reviewChart(chart: Chart, kit: Kit | null, grades: RuleGrades = {}): ReviewFinding[] {
-  return findWith(RULES, chart, kit, grades);
+export function reviewChart(
+  chart: Chart,
+  kit: Kit | null,
+  grades: RuleGrades = {},
+  wears: readonly WearGroup[] = [],
+): ReviewFinding[] {
+  return findWith(RULES, chart, kit, grades, wears);
 }
 
 /** The same for the rules about places alone: quick enough to follow a hand that is placing. */
@@ -89,19 +95,26 @@ function findWith(
   chart: Chart,
   kit: Kit | null,
   grades: RuleGrades,
+  wears: readonly WearGroup[] = [],
 ): ReviewFinding[] {
-  const plan = findOn(rules, reviewed(chart, kit), grades);
+  const plan = findOn(rules, reviewed(chart, kit, undefined, wears), grades);
   // Each variant is worked as a chart of its own: what its steps raise counts as much as what the plan does.
   const varied = chart.variants.flatMap(({ id }) => {
     const own = new Set(chart.steps.flatMap((s) => (s.variant === id ? [s.id] : [])));
     if (own.size === 0) return [];
     const known = new Set(plan.map(keyOf));
-    return findOn(rules, reviewed(chart, kit, stepsOfVariant(chart.steps, id)), grades).filter(
+    return findOn(rules, reviewed(chart, kit, stepsOfVariant(chart.steps, id), wears), grades).filter(
       (f) => !known.has(keyOf(f)) && f.stepIds.some((step) => own.has(step)),
     );
   });
   const grave = (f: ReviewFinding): number => (f.accepted === null ? 0 : 10) - SEVERITIES.indexOf(f.severity);
-  return [...plan, ...varied].sort((a, b) => grave(a) - grave(b));
+  return byEvidence([...plan, ...varied]).sort((a, b) => grave(a) - grave(b));
+}
+
+/** What is usual of long hours is not said of a step of which the studio's own wears speak. */
+function byEvidence(findings: readonly ReviewFinding[]): ReviewFinding[] {
+  const known = new Set(findings.flatMap((f) => (f.rule === HOLDS_THE_HOURS ? f.stepIds : [])));
+  return findings.filter((f) => !USUAL_OF_HOURS.includes(f.rule) || !f.stepIds.some((id) => known.has(id)));
 }
 
 const keyOf = ({ rule, stepIds }: Pick<ReviewFinding, 'rule' | 'stepIds'>): string =>
@@ -109,17 +122,17 @@ const keyOf = ({ rule, stepIds }: Pick<ReviewFinding, 'rule' | 'stepIds'>): stri
 
 function findOn(rules: readonly Rule[], on: Reviewed, grades: RuleGrades): ReviewFinding[] {
   return rules.flatMap((rule): ReviewFinding[] => {
-    const severity = grades[rule.id] ?? rule.severity;
-    if (severity === 'off') return [];
-    return rule.find(on).map(({ steps, message, fix, at }) => {
+    const graded = grades[rule.id];
+    if (graded === 'off') return [];
+    return rule.find(on).map(({ steps, message, fix, at, severity: own }) => {
       const stepIds = steps.map((s) => s.id);
       return {
         rule: rule.id,
-        severity,
+        severity: graded ?? own ?? rule.severity,
         stepIds,
         message,
         why: rule.why,
-        fix: fix ? calm(fix, keyOf({ rule: rule.id, stepIds }), on.kit, grades) : null,
+        fix: fix ? calm(fix, keyOf({ rule: rule.id, stepIds }), on.kit, grades, on.wears) : null,
         at: at ?? null,
         accepted: acceptedWhy(on.chart, rule.id, stepIds),
       };
@@ -131,15 +144,15 @@ function findOn(rules: readonly Rule[], on: Reviewed, grades: RuleGrades): Revie
  * A fix that mends and raises no finding of its own: the first of its ways that does so, or the one that
  * raises the fewest.
  */
-function calm(fix: Fix, key: string, kit: Kit | null, grades: RuleGrades): Fix {
+function calm(fix: Fix, key: string, kit: Kit | null, grades: RuleGrades, wears: readonly WearGroup[]): Fix {
   return {
     label: fix.label,
     apply: (chart) => {
-      const had = new Set(reviewChart(chart, kit, grades).map(keyOf));
+      const had = new Set(reviewChart(chart, kit, grades, wears).map(keyOf));
       const ways = [fix.apply(chart), ...(fix.others?.(chart) ?? [])].slice(0, MOST_WAYS);
       let best = { chart: ways[0]!, raised: Infinity };
       for (const way of ways) {
-        const after = reviewChart(way, kit, grades).map(keyOf);
+        const after = reviewChart(way, kit, grades, wears).map(keyOf);
         const raised = after.filter((k) => !had.has(k)).length + (after.includes(key) ? STILL_THERE : 0);
         if (raised < best.raised) best = { chart: way, raised };
         if (raised === 0) break;

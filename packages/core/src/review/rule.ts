@@ -37,6 +37,7 @@ import {
   type ShadeRole,
   type Wearer,
 } from '../shade';
+import type { WearGroup } from '../trial';
 import { NO_COVER, placementCover, shared, shareOfSmaller, united, type Cover } from './cover';
 
 export const SEVERITIES = ['note', 'caution', 'stop'] as const;
@@ -58,6 +59,8 @@ export type Found = {
   readonly fix?: Fix;
   /** Where on the face, in the client's mm. */
   readonly at?: Point;
+  /** How grave this one is, where it differs from its rule. */
+  readonly severity?: Severity;
 };
 
 /** A practice of the trade as data and a predicate. */
@@ -78,6 +81,8 @@ export type Reviewed = {
   readonly steps: readonly Step[];
   /** Null where the kit is not at hand: rules on stock are quiet then. */
   readonly kit: Kit | null;
+  /** The studio's looked-at wears; none where they are not at hand: rules by evidence are quiet then. */
+  readonly wears: readonly WearGroup[];
   readonly day: Day;
   readonly skin: Lab | null;
   readonly wearer: Wearer | null;
@@ -150,6 +155,7 @@ export function reviewed(
   chart: Chart,
   kit: Kit | null,
   steps: readonly Step[] = chart.steps.filter((s) => s.variant === undefined),
+  wears: readonly WearGroup[] = [],
 ): Reviewed {
   const { skin, features, landmarks } = chart.client;
   const shapes = remembered((step: Step) =>
@@ -206,6 +212,7 @@ export function reviewed(
     chart,
     steps,
     kit,
+    wears,
     day: dayOf(chart.occasion),
     skin: target,
     wearer,

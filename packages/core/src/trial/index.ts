@@ -124,4 +124,17 @@ export {
   type ZoneWear,
 } from './wearCheck';
 export { outlookWords, trialZoneWords, wearOutlook, type WornNow, type ZoneOutlook } from './outlook';
+export { byGroup, countOf, groupWears, quartersOf, type WearGroup } from './wearGroups';
+export {
+  LEARNED_ANSWERS,
+  LearnedAnswerSchema,
+  learnedProposals,
+  MOST_LEARNED,
+  refusedOf,
+  silenced,
+  type LearnedAnswer,
+  type LearnedFrom,
+  type LearnedProposal,
+  type StudioDecision,
+} from './learned';
 export { writeWearCsv } from './wearCsv';

@@ -1,6 +1,6 @@
 import { TRIAL_ZONES, type TrialZone } from './measures';
 import { asPrior, guessedCurve, holdChance, wearCurve, type Curve, type Holds } from './wearCurve';
-import type { ZoneWear } from './wearCheck';
+import { countOf, type WearGroup } from './wearGroups';
 
 /** Hours half of them hold, before anything is known: trade sense. */
 const MEDIAN_HOURS: Readonly<Record<TrialZone, number>> = {
@@ -15,11 +15,8 @@ const MEDIAN_HOURS: Readonly<Record<TrialZone, number>> = {
 /** Under so many looked-at wears it is said to be rough. */
 const ROUGH = 10;
 
-/** What a chart's day is asked of: by whom it is worn, and what stands for each zone. */
-export type WornNow = {
-  readonly clientId: string;
-  readonly worn: Readonly<Partial<Record<TrialZone, string>>>;
-};
+/** What stands for each zone of a chart whose day is asked about. */
+export type WornNow = { readonly worn: Readonly<Partial<Record<TrialZone, string>>> };
 
 export type ZoneOutlook = {
   readonly zone: TrialZone;
@@ -36,33 +33,31 @@ export type ZoneOutlook = {
  * what stands there, then by the client's own where there are any; each narrower group leans on the wider by three wears, and
  * its own are left out of the wider. Zones nothing stands on are left out.
  */
-export function wearOutlook(wears: readonly ZoneWear[], now: WornNow, hours: number): ZoneOutlook[] {
+export function wearOutlook(wears: readonly WearGroup[], now: WornNow, hours: number): ZoneOutlook[] {
   return TRIAL_ZONES.flatMap((zone): ZoneOutlook[] => {
     const worn = now.worn[zone];
     if (worn === undefined) return [];
     const here = wears.filter((one) => one.zone === zone);
     const same = here.filter((one) => one.worn === worn);
-    const own = same.filter((one) => one.clientId === now.clientId);
-    const others = (some: readonly ZoneWear[], without: readonly ZoneWear[]) =>
-      some.filter((one) => !without.includes(one)).map(({ wear }) => wear);
-    const studio = wearCurve(guessedCurve(MEDIAN_HOURS[zone]), others(here, same));
-    const product = wearCurve(asPrior(studio), others(same, own));
+    const own = same.filter((one) => one.own);
+    const studio = wearCurve(
+      guessedCurve(MEDIAN_HOURS[zone]),
+      here.filter((one) => one.worn !== worn),
+    );
+    const product = wearCurve(
+      asPrior(studio),
+      same.filter((one) => !one.own),
+    );
     // A client nobody looked at yet is one more on whom it stands: what it does on others speaks, as surely as it is known.
-    const curve =
-      own.length === 0
-        ? product
-        : wearCurve(
-            asPrior(product),
-            own.map(({ wear }) => wear),
-          );
+    const curve = own.length === 0 ? product : wearCurve(asPrior(product), own);
     return [
       {
         zone,
         curve,
         holds: holdChance(curve, hours),
-        own: own.length,
-        product: same.length,
-        all: here.length,
+        own: countOf(own),
+        product: countOf(same),
+        all: countOf(here),
       },
     ];
   });

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { TRIAL_ZONES, type TrialZone } from './measures';
 import { outlookWords, wearOutlook } from './outlook';
+import { countOf, groupWears } from './wearGroups';
 import { checkWears } from './wear';
 import { checkTimes, hoursAt, zoneWears, type WearCheck, type WearState, type ZoneWear } from './wearCheck';
 import { writeWearCsv } from './wearCsv';
@@ -141,8 +142,12 @@ const wearing = (clientId: string, worn: string, wear: ZoneWear['wear'], i = 0):
 });
 const many = (count: number, clientId: string, worn: string, wear: ZoneWear['wear']): ZoneWear[] =>
   Array.from({ length: count }, (_, i) => wearing(clientId, worn, wear, i));
+const NOW = new Date('2031-06-01T08:00:00Z');
+/** As if all were of today: what fades is tried by itself. */
+const fresh = (wears: readonly ZoneWear[]): ZoneWear[] =>
+  wears.map((one) => ({ ...one, appliedAt: NOW.toISOString() }));
 const at = (wears: readonly ZoneWear[], clientId = 'ada', hours = 8) =>
-  wearOutlook(wears, { clientId, worn: { nose: 'Veil' } }, hours)[0]!;
+  wearOutlook(groupWears(fresh(wears), clientId, NOW), { worn: { nose: 'Veil' } }, hours)[0]!;
 
 describe('what is likely', () => {
   test('without any looks it is the trade’s guess, and says so', () => {
@@ -193,10 +198,10 @@ describe('what is likely', () => {
       zone: 'cheek' as const,
     }));
     expect(at(cheeks).holds).toEqual(at([]).holds);
-    expect(wearOutlook([], { clientId: 'ada', worn: {} }, 8)).toEqual([]);
-    expect(
-      wearOutlook([], { clientId: 'ada', worn: Object.fromEntries(TRIAL_ZONES.map((z) => [z, 'x'])) }, 8),
-    ).toHaveLength(TRIAL_ZONES.length);
+    expect(wearOutlook([], { worn: {} }, 8)).toEqual([]);
+    expect(wearOutlook([], { worn: Object.fromEntries(TRIAL_ZONES.map((z) => [z, 'x'])) }, 8)).toHaveLength(
+      TRIAL_ZONES.length,
+    );
   });
 
   test('longer is never likelier, more that held never makes it less, the band holds the mean', () => {
@@ -227,6 +232,93 @@ describe('what is likely', () => {
     expect(words).toContain(`holds on ${word} `);
     expect(words).toContain(`${count} wears of it looked at`);
     expect(words).not.toContain('%');
+  });
+});
+
+describe('wears counted together', () => {
+  const aWear = fc.record({
+    good: fc.double({ min: 0, max: 14, noNaN: true }),
+    more: fc.option(fc.double({ min: 0.01, max: 6, noNaN: true })),
+    who: fc.constantFrom('ada', 'be', 'cy'),
+    what: fc.constantFrom('Veil', 'Gauze', null),
+    days: fc.integer({ min: 0, max: 900 }),
+  });
+  const made = (
+    { good, more, who, what, days }: typeof aWear extends fc.Arbitrary<infer T> ? T : never,
+    i: number,
+  ): ZoneWear => ({
+    zone: 'nose',
+    clientId: who,
+    chartId: `chart ${i}`,
+    appliedAt: new Date(NOW.getTime() - days * 86_400_000).toISOString(),
+    worn: what,
+    wear: { good, bad: more === null ? null : good + more },
+  });
+
+  test('none is lost, each is where it surely was, and the order they are told in is nothing to them', () => {
+    fc.assert(
+      fc.property(fc.array(aWear, { maxLength: 40 }), (told) => {
+        const wears = told.map(made);
+        const groups = groupWears(wears, 'ada', NOW);
+        expect(countOf(groups)).toBe(wears.length);
+        expect(countOf(groups.filter((one) => one.own))).toBe(
+          wears.filter((one) => one.clientId === 'ada').length,
+        );
+        const backwards = groupWears([...wears].reverse(), 'ada', NOW);
+        expect(backwards.map(({ weight: _weight, ...rest }) => rest)).toEqual(
+          groups.map(({ weight: _weight, ...rest }) => rest),
+        );
+        backwards.forEach(({ weight }, i) => expect(weight).toBeCloseTo(groups[i]!.weight, 9));
+        for (const { good, bad, weight, count } of groups) {
+          expect(bad === null || bad > good).toBe(true);
+          expect(weight).toBeGreaterThan(0);
+          expect(weight).toBeLessThanOrEqual(count + 1e-9);
+        }
+        wears.forEach(({ wear, worn, clientId }) =>
+          expect(
+            groups.some(
+              (one) =>
+                one.worn === worn &&
+                one.own === (clientId === 'ada') &&
+                one.good <= wear.good + 1e-9 &&
+                one.good > wear.good - 0.25 - 1e-6 &&
+                (wear.bad === null ? one.bad === null : one.bad !== null && one.bad >= wear.bad - 1e-6),
+            ),
+          ).toBe(true),
+        );
+      }),
+      { numRuns: 80 },
+    );
+  });
+
+  test('what is a year and a half old counts half', () => {
+    const old = {
+      ...wearing('be', 'Veil', { good: 2, bad: 4 }),
+      appliedAt: new Date(NOW.getTime() - 540 * 86_400_000).toISOString(),
+    };
+    expect(groupWears([old], null, NOW)[0]).toMatchObject({ count: 1, weight: 0.5, own: false });
+  });
+
+  test('to the quarter it says nearly what the very minutes say', () => {
+    fc.assert(
+      fc.property(fc.array(aWear, { minLength: 1, maxLength: 25 }), (told) => {
+        const wears = told
+          .map((one, i) => made({ ...one, days: 0 }, i))
+          .map((one) => ({ ...one, worn: 'Veil' }));
+        const exact = wears.map(({ wear }, i) => ({
+          zone: 'nose' as const,
+          worn: 'Veil',
+          own: wears[i]!.clientId === 'ada',
+          ...wear,
+          count: 1,
+          weight: 1,
+        }));
+        const [one] = wearOutlook(groupWears(wears, 'ada', NOW), { worn: { nose: 'Veil' } }, 8);
+        const [two] = wearOutlook(exact, { worn: { nose: 'Veil' } }, 8);
+        expect(Math.abs(one!.holds.mean - two!.holds.mean)).toBeLessThan(0.05);
+      }),
+      { numRuns: 60 },
+    );
   });
 });
 

@@ -1,6 +1,7 @@
 import { sidesWhere, type Features, type Placement } from '../../face';
 import { propertiesOf } from '../../kit';
 import { newStep, withStep, type Chart, type Step } from '../../look';
+import { dueMinutes, outlookWords, trialZoneWords, wearOutlook, wornByZone } from '../../trial';
 import { says } from '../notes';
 import { changed, finishIs, found, isShiny, nameOf, type Fix, type Reviewed, type Rule } from '../rule';
 
@@ -71,6 +72,19 @@ function linersFor(on: Reviewed): Fix | undefined {
     : { label: 'Add a fine liner', apply: (chart) => fixes.reduce((so, fix) => fix.apply(so), chart) };
 }
 const last = (chart: Chart, step: Step): Chart => ({ ...chart, steps: [...chart.steps, step] });
+
+/** The rule that judges hours by evidence, and those that say what is usual where there is none. */
+export const HOLDS_THE_HOURS = 'holds-the-hours';
+export const USUAL_OF_HOURS: readonly string[] = [
+  'no-spray-for-long',
+  'hydrating-spray-for-long',
+  'lip-for-long',
+];
+/** Under so many wears of what stands there evidence is silent. */
+const ENOUGH_WEARS = 3;
+const MUST_HOLD = 0.6;
+/** A touch-up is due when fewer than so many still hold. */
+const TOUCH_UP_AT = 0.7;
 
 export const WEAR_RULES: readonly Rule[] = [
   {
@@ -260,6 +274,40 @@ export const WEAR_RULES: readonly Rule[] = [
               ),
             )
         : [],
+  },
+  {
+    id: HOLDS_THE_HOURS,
+    name: 'It did not hold so long before',
+    severity: 'note',
+    why: 'The studio’s own looks at worn faces judge the hours, where there are three or more of what stands there; until then the trade’s usual rules do. The days it was worn on were no random choice.',
+    find: (on) => {
+      const hours = on.chart.occasion.hoursToLast;
+      const weak = wearOutlook(on.wears, { worn: wornByZone({ steps: [...on.steps] }) }, hours)
+        .filter((one) => one.product >= ENOUGH_WEARS && one.holds.mean < MUST_HOLD)
+        .sort((a, b) => a.holds.mean - b.holds.mean);
+      // Faces fail together: of one step the weakest place speaks.
+      const lips = weak.find(({ zone }) => zone === 'mouth');
+      const skin = weak.find(({ zone }) => zone !== 'mouth');
+      return [
+        { one: skin, role: 'base' as const },
+        { one: lips, role: 'lip' as const },
+      ].flatMap(({ one, role }) => {
+        const step = on.steps.filter((s) => s.role === role && s.use.length > 0).at(-1);
+        if (!one || !step) return [];
+        const due = dueMinutes(one.curve, TOUCH_UP_AT, hours * 60);
+        const near =
+          due === null
+            ? ''
+            : ` Something longer-wearing, or a touch-up near ${Math.max(1, Math.round(due / 60))} h.`;
+        return [
+          {
+            steps: [step],
+            severity: one.holds.high < MUST_HOLD ? ('caution' as const) : ('note' as const),
+            message: `${step.title}, ${trialZoneWords(one.zone)}, to ${hours} h: ${outlookWords(one)}.${near}`,
+          },
+        ];
+      });
+    },
   },
   {
     id: 'no-spray-for-long',

@@ -1,0 +1,136 @@
+import { Value } from '@sinclair/typebox/value';
+import {
+  learnedProposals,
+  LearnedAnswerSchema,
+  refusedOf,
+  silenced,
+  wornByZone,
+  type LearnedAnswer,
+  type LearnedFrom,
+  type WearGroup,
+} from '.';
+import { after, CHART, trialOf } from './halfTrial.testing';
+
+const NOW = wornByZone(CHART).nose!;
+const OFFER = 'Ordway Hours';
+const HOURS = CHART.occasion.hoursToLast;
+const wears = (worn: string, failed: number, held: number, more: Partial<WearGroup> = {}): WearGroup[] =>
+  [
+    { good: 1, bad: HOURS - 1, count: failed },
+    { good: HOURS + 2, bad: null, count: held },
+  ]
+    .filter(({ count }) => count > 0)
+    .map((one) => ({ zone: 'nose' as const, worn, own: false, ...one, weight: one.count, ...more }));
+const from = (groups: readonly WearGroup[], more: Partial<LearnedFrom> = {}): LearnedFrom => ({
+  wears: groups,
+  lines: new Set([NOW, OFFER]),
+  decisions: [],
+  answers: [],
+  ...more,
+});
+const keyed = (groups: readonly WearGroup[], more: Partial<LearnedFrom> = {}) =>
+  learnedProposals(CHART, from(groups, more));
+let n = 0;
+const answer = (
+  kind: LearnedAnswer['answer'],
+  key: string,
+  more: Partial<LearnedAnswer> = {},
+): LearnedAnswer => ({
+  id: `0190a000-0000-7000-8000-${String(n++).padStart(12, '0')}`,
+  key,
+  answer: kind,
+  words: 'x',
+  failed: 6,
+  worn: 7,
+  strength: 'strong',
+  at: after(n),
+  by: 'Ada',
+  ...more,
+});
+const BAD = [...wears(NOW, 6, 1), ...wears(OFFER, 1, 8)];
+
+test('what failed often is offered what surely fails less, with counts and what speaks against it', () => {
+  const [one, ...rest] = keyed(BAD);
+  expect(rest).toEqual([]);
+  expect(one).toMatchObject({ now: NOW, offer: OFFER, failed: 6, worn: 7, strength: 'strong' });
+  expect(one!.says).toBe(
+    `${NOW} did not hold ${HOURS} h on 6 of 7 looked-at wears (nose); ${OFFER} failed on 1 of 9. That is strong.`,
+  );
+  expect(one!.against).toBe('Against it: it held on 1 of them.');
+  expect(one!.says + one!.against).not.toContain('%');
+});
+
+test.each([
+  ['two failures are no law', [...wears(NOW, 2, 0), ...wears(OFFER, 0, 9)]],
+  ['nothing was looked at', []],
+  ['the other fails as often', [...wears(NOW, 5, 2), ...wears(OFFER, 5, 2)]],
+  ['it holds', [...wears(NOW, 0, 9), ...wears(OFFER, 0, 9)]],
+  ['the other was never looked at', wears(NOW, 6, 1)],
+  ['the other was watched for too short a time', [...wears(NOW, 6, 1), ...wears(OFFER, 0, 9, { good: 1 })]],
+  ['a lip says nothing of a nose', [...wears(NOW, 6, 1), ...wears(OFFER, 0, 9, { zone: 'mouth' })]],
+])('silent where %s', (_, groups) => expect(keyed(groups)).toEqual([]));
+
+test('silent where the kit has not the other', () =>
+  expect(keyed(BAD, { lines: new Set([NOW]) })).toEqual([]));
+
+test('several places ask for one line once, by the surest; never more than three', () => {
+  const zones = ['nose', 'forehead', 'chin', 'cheek'] as const;
+  const all = zones.flatMap((zone) => [...wears(NOW, 6, 1, { zone }), ...wears(OFFER, 1, 8, { zone })]);
+  expect(keyed(all)).toHaveLength(1);
+  const offers = [1, 2, 3, 4, 5].map((i) => `Ordway Hours ${i}`);
+  const many = [...wears(NOW, 9, 1), ...offers.flatMap((offer) => wears(offer, 0, 12))];
+  expect(keyed(many, { lines: new Set(offers) })).toHaveLength(3);
+});
+
+test('refused, it is silent until there is twice the news each time; for good, for good; and may be let speak again', () => {
+  const { key } = keyed(BAD)[0]!;
+  const once = answer('not now', key, { failed: 6 });
+  expect(keyed(BAD, { answers: [once] })).toEqual([]);
+  const news = (failed: number) => [...wears(NOW, failed, 1), ...wears(OFFER, 1, 8)];
+  expect(keyed(news(7), { answers: [once] })).toEqual([]);
+  expect(keyed(news(8), { answers: [once] })).toHaveLength(1);
+  const twice = [once, answer('not now', key, { failed: 8 })];
+  expect(keyed(news(11), { answers: twice })).toEqual([]);
+  expect(keyed(news(12), { answers: twice })).toHaveLength(1);
+  const never = [...twice, answer('never', key, { failed: 8 })];
+  expect(keyed(news(90), { answers: never })).toEqual([]);
+  expect(silenced(never).map((one) => one.key)).toEqual([key]);
+  const again = [...never, answer('again', key)];
+  expect(keyed(BAD, { answers: again })).toHaveLength(1);
+  expect(silenced(again)).toEqual([]);
+  expect(refusedOf(key, again)).toBeNull();
+  [...again].forEach((one) => expect(Value.Check(LearnedAnswerSchema, one)).toBe(true));
+});
+
+test('what was decided for everybody speaks where a chart still has the other, once, and says how it was decided', () => {
+  const { question } = trialOf('left');
+  const ways = CHART.steps[0]!.use.map(({ product }) => `${product.maker} ${product.line}`);
+  expect(ways).toContain(question.a.words);
+  const decision = (choice: 'a' | 'b' | 'either', follows = true) => ({
+    question,
+    decided: {
+      id: 'x',
+      at: after(0),
+      by: 'Mara Oduya',
+      kind: 'decided' as const,
+      choice,
+      scope: 'studio' as const,
+      follows,
+      reason: 'cheaper',
+      neck: 'yes' as const,
+      camera: 'yes' as const,
+    },
+  });
+  const lines = new Set([question.a.words, question.b.words]);
+  const [one] = keyed([], { lines, decisions: [decision('b', false)] });
+  expect(one).toMatchObject({ now: question.a.words, offer: question.b.words, strength: 'strong' });
+  expect(one!.says).toBe(
+    `${question.text} Decided by Mara Oduya for everybody: ${question.b.words}, cheaper.`,
+  );
+  expect(one!.against).toBe('It goes against what the trials counted.');
+  expect(keyed([], { lines, decisions: [decision('a')] })).toEqual([]);
+  expect(keyed([], { lines, decisions: [decision('either')] })).toEqual([]);
+  expect(
+    keyed([], { lines, decisions: [decision('b')], answers: [answer('not now', one!.key, { failed: 0 })] }),
+  ).toEqual([]);
+});

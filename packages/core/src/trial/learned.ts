@@ -1,0 +1,226 @@
+import { Type, type Static } from '@sinclair/typebox';
+import type { Chart, Step } from '../look';
+import { closed, InstantSchema, oneOf, TextSchema, UuidSchema } from '../schema';
+import { TRIAL_ZONES, type TrialZone } from './measures';
+import { trialZoneWords } from './outlook';
+import {
+  changeWorth,
+  failureRate,
+  speaksAgain,
+  type FailureRate,
+  type Refused,
+  type Strength,
+  type Worn,
+} from './proposals';
+import type { QuestionSoFar } from './questions';
+import type { Decided } from './trial';
+import { wornByZone } from './wearCheck';
+import type { WearGroup } from './wearGroups';
+
+export const LEARNED_ANSWERS = ['not now', 'never', 'again'] as const;
+const STRENGTHS = ['none', 'hint', 'strong'] as const satisfies readonly Strength[];
+
+/** What was answered to a proposal; the newest speaks. */
+export const LearnedAnswerSchema = Type.Object(
+  {
+    id: UuidSchema,
+    key: Type.String({
+      minLength: 1,
+      maxLength: 600,
+      description: 'place, what stands there, and what was offered',
+    }),
+    answer: oneOf(LEARNED_ANSWERS),
+    words: Type.String({ minLength: 1, maxLength: 600, description: 'what was proposed, as it was said' }),
+    failed: Type.Integer({ minimum: 0 }),
+    worn: Type.Integer({ minimum: 0 }),
+    strength: oneOf(STRENGTHS),
+    at: InstantSchema,
+    by: TextSchema,
+  },
+  closed,
+);
+export type LearnedAnswer = Static<typeof LearnedAnswerSchema>;
+
+/** Something a studio's wears or decisions say about a step of a chart. */
+export type LearnedProposal = {
+  readonly key: string;
+  readonly stepId: string;
+  /** The line that stands there, and the one that is offered for it. */ readonly now: string;
+  readonly offer: string;
+  readonly strength: Exclude<Strength, 'none'>;
+  readonly failed: number;
+  readonly worn: number;
+  readonly says: string;
+  /** What speaks against it; always said beside it. */ readonly against: string;
+};
+
+/** What proposals are made from. */
+export type LearnedFrom = {
+  readonly wears: readonly WearGroup[];
+  /** Lines the kit has, as they are named in wears. */ readonly lines: ReadonlySet<string>;
+  readonly decisions: readonly StudioDecision[];
+  readonly answers: readonly LearnedAnswer[];
+};
+/** A question of products decided for everybody, or for such skin. */
+export type StudioDecision = { readonly question: QuestionSoFar['question']; readonly decided: Decided };
+
+/** So many at most at one fit, and never at the chair. */
+export const MOST_LEARNED = 3;
+
+/**
+ * What a studio's evidence proposes for a chart, the most worth first: another line where what stands did not hold the hours on
+ * three looked-at wears or more and the other surely fails less; and what was decided for everybody after half-face trials.
+ * Refused, a proposal is silent until there is twice the news; refused for good, for good.
+ */
+export function learnedProposals(chart: Chart, from: LearnedFrom): LearnedProposal[] {
+  const worn = wornByZone(chart);
+  const byZone = TRIAL_ZONES.flatMap((zone) => {
+    const now = worn[zone];
+    const step = now === undefined ? undefined : stepWith(chart, zone === 'mouth' ? 'lip' : 'base');
+    return now === undefined || !step ? [] : fromWears(chart, zone, now, step, from);
+  });
+  // One offer a line: where several places ask for it the surest speaks.
+  const best = new Map<string, (typeof byZone)[number]>();
+  for (const one of byZone) {
+    const known = best.get(`${one.now} ${one.offer}`);
+    if (!known || one.worth > known.worth) best.set(`${one.now} ${one.offer}`, one);
+  }
+  const decided = from.decisions.flatMap((one) => fromDecision(chart, one));
+  return [...decided, ...best.values()]
+    .filter((one) => from.lines.has(one.offer))
+    .filter((one) => speaksAgain(one, one.strength, refusedOf(one.key, from.answers)))
+    .sort((a, b) => b.worth - a.worth || (a.key < b.key ? -1 : 1))
+    .slice(0, MOST_LEARNED)
+    .map(({ worth: _worth, ...one }) => one);
+}
+
+type Weighed = LearnedProposal & { readonly worth: number };
+
+const stepWith = ({ steps }: Pick<Chart, 'steps'>, role: Step['role']): Step | undefined =>
+  steps.filter((step) => step.role === role && step.variant === undefined && step.use.length > 0).at(-1);
+
+function fromWears(
+  chart: Chart,
+  zone: TrialZone,
+  now: string,
+  step: Step,
+  { wears, lines, answers }: LearnedFrom,
+): Weighed[] {
+  const hours = chart.occasion.hoursToLast;
+  const rows = exposures(wears, zone, hours);
+  const rate = failureRate(now, rows);
+  const others = [...new Set(rows.map((row) => row.productId))].filter(
+    (line) => line !== now && lines.has(line),
+  );
+  return others.flatMap((offer): Weighed[] => {
+    const key = `${zone} | ${now} | ${offer}`;
+    const other = failureRate(offer, rows);
+    if (other.worn === 0) return [];
+    const { strength, chance, gain } = changeWorth(
+      rate,
+      other,
+      answers.some((one) => one.key === key),
+    );
+    if (strength === 'none') return [];
+    const place = trialZoneWords(zone);
+    return [
+      {
+        key,
+        stepId: step.id,
+        now,
+        offer,
+        strength,
+        failed: rate.failed,
+        worn: rate.worn,
+        says: `${now} did not hold ${hours} h on ${rate.failed} of ${rate.worn} looked-at wears (${place}); ${offer} failed on ${other.failed} of ${other.worn}. ${strength === 'strong' ? 'That is strong.' : 'A hint.'}`,
+        against: againstOf(rate, other),
+        worth: gain * chance,
+      },
+    ];
+  });
+}
+
+function againstOf(now: FailureRate, other: FailureRate): string {
+  const held = now.worn - now.failed;
+  const few =
+    other.worn < 3 ? `; ${other.worn === 1 ? 'one wear' : `${other.worn} wears`} of the other is little` : '';
+  return held > 0
+    ? `Against it: it held on ${held} of them${few}.`
+    : `Against it: the days were no random choice${few}.`;
+}
+
+/** Whether each wear held the hours that are asked, as far as it was watched; a zone's own, and the same line elsewhere. */
+function exposures(wears: readonly WearGroup[], zone: TrialZone, hours: number): Worn[] {
+  const lips = zone === 'mouth';
+  return wears.flatMap(({ zone: where, worn, good, bad, count, weight }): Worn[] => {
+    if (worn === null || (where === 'mouth') !== lips) return [];
+    const failed = bad !== null && bad <= hours;
+    // Watched for less and never seen failing, it says nothing about these hours.
+    if (!failed && good < hours) return [];
+    const one: Worn = {
+      productId: worn,
+      failed,
+      daysAgo: 0,
+      matches: where === zone,
+      weight: weight / count,
+    };
+    return Array.from({ length: count }, () => one);
+  });
+}
+
+/** What was decided for everybody speaks where a chart still has the other. */
+function fromDecision(chart: Chart, { question, decided }: StudioDecision): Weighed[] {
+  if (question.aspect !== 'product' || (decided.choice !== 'a' && decided.choice !== 'b')) return [];
+  const [offer, loser] =
+    decided.choice === 'a' ? [question.a.words, question.b.words] : [question.b.words, question.a.words];
+  const step = chart.steps.find(
+    (one) =>
+      one.variant === undefined &&
+      one.use.some(({ product }) => `${product.maker} ${product.line}` === loser),
+  );
+  if (!step) return [];
+  return [
+    {
+      key: `decided | ${question.key} | ${offer}`.slice(0, 600),
+      stepId: step.id,
+      now: loser,
+      offer,
+      strength: 'strong',
+      // A decision does not grow: refused, it stays silent until it is decided anew.
+      failed: 0,
+      worn: 0,
+      says: `${question.text} Decided by ${decided.by} for everybody: ${offer}${decided.reason ? `, ${decided.reason}` : ''}.`,
+      against: decided.follows ? 'It goes with the trials.' : 'It goes against what the trials counted.',
+      worth: 1,
+    },
+  ];
+}
+
+/** What was refused of a proposal, if its newest answer is a refusal: how often since it was last let speak. */
+export function refusedOf(key: string, answers: readonly LearnedAnswer[]): Refused | null {
+  const mine = answers.filter((one) => one.key === key).sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+  const since = mine.slice(mine.map((one) => one.answer).lastIndexOf('again') + 1);
+  const last = since.at(-1);
+  if (!last) return null;
+  return {
+    failedThen: last.failed,
+    wornThen: last.worn,
+    strengthThen: last.strength,
+    times: since.length,
+    forGood: last.answer === 'never',
+  };
+}
+
+/** Answers of good that still stand, newest first: to be taken back. */
+export function silenced(answers: readonly LearnedAnswer[]): LearnedAnswer[] {
+  const keys = [...new Set(answers.map((one) => one.key))];
+  return keys
+    .flatMap((key) => {
+      const last = answers
+        .filter((one) => one.key === key)
+        .sort((a, b) => Date.parse(a.at) - Date.parse(b.at))
+        .at(-1);
+      return last?.answer === 'never' ? [last] : [];
+    })
+    .sort((a, b) => Date.parse(b.at) - Date.parse(a.at));
+}

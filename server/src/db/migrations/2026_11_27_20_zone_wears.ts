@@ -1,0 +1,51 @@
+import { zoneWears, type WearCheck } from '@toile/core';
+import { sql, type Kysely, type Migration } from 'kysely';
+import { zoneWearRow } from '../../care/zoneWears';
+import { eraseClientSql } from '../eraseClient';
+
+const OWN = `(select nullif(current_setting('toile.studio_id', true), '')::uuid)`;
+
+/**
+ * What looks at worn faces come to, a row for each place of each wearing: read out of the looks, so that a studio's wears are
+ * counted without reading them all. And what was answered to what they propose.
+ */
+export const zoneWearsTable: Migration = {
+  async up(db: Kysely<unknown>): Promise<void> {
+    await sql
+      .raw(
+        `create table zone_wears (
+          studio_id uuid not null, chart_id uuid not null, applied_at timestamptz not null, zone text not null, client_id uuid not null, worn text, good integer not null, bad integer,
+          primary key (studio_id, chart_id, applied_at, zone), foreign key (studio_id, client_id) references clients, foreign key (studio_id, chart_id) references charts);
+        create index zone_wears_by_client on zone_wears (studio_id, client_id);
+        create table learned_answers (
+          studio_id uuid not null, id uuid not null, key text not null, document jsonb not null, at timestamptz not null, seq bigint generated always as identity,
+          primary key (studio_id, id));
+        create index learned_answers_by_seq on learned_answers (studio_id, seq)`,
+      )
+      .execute(db);
+    for (const table of ['zone_wears', 'learned_answers'])
+      await sql
+        .raw(
+          `alter table ${table} enable row level security;
+          alter table ${table} force row level security;
+          create policy own_studio on ${table} using (studio_id = ${OWN}) with check (studio_id = ${OWN});
+          grant select, insert on ${table} to toile_app`,
+        )
+        .execute(db);
+    await sql.raw(`grant update, delete on zone_wears to toile_app`).execute(db);
+    await sql.raw(eraseClientSql(['trial_events', 'trials', 'zone_wears'])).execute(db);
+    // Looks that were told before: the owner sees no row behind row security but through each studio.
+    const studios = await sql<{ id: string }>`select id from studios`.execute(db);
+    for (const { id } of studios.rows) {
+      await sql`select set_config('toile.studio_id', ${id}, true)`.execute(db);
+      const told = await sql<{ document: WearCheck }>`select document from wear_checks order by seq`.execute(
+        db,
+      );
+      const rows = zoneWears(told.rows.map((row) => row.document)).map((wear) => zoneWearRow(id, wear));
+      for (const row of rows)
+        await sql`insert into zone_wears (studio_id, chart_id, applied_at, zone, client_id, worn, good, bad) values (${row.studio_id}, ${row.chart_id}, ${row.applied_at}, ${row.zone}, ${row.client_id}, ${row.worn}, ${row.good}, ${row.bad})`.execute(
+          db,
+        );
+    }
+  },
+};
