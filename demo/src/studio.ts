@@ -480,9 +480,9 @@ export function demoStudio(today: string): StudioBundle {
     learnedAnswers: [
       {
         id: idFor('learned lip'),
-        key: 'mouth | Calder Mouth | Ordway Kept',
+        key: 'mouth | Tamsin Vale Mouth | Tamsin Vale Kept',
         answer: 'never',
-        words: 'Ordway Kept for Calder Mouth (mouth)',
+        words: 'Tamsin Vale Kept for Tamsin Vale Mouth (mouth)',
         failed: 3,
         worn: 4,
         strength: 'hint',

@@ -32,6 +32,7 @@ import {
 import { askFitting } from '../../workers';
 import { ChartEditor } from '../chart/ChartEditor';
 import { newestSkin, snapshotOfClient } from '../clients/snapshot';
+import { LearnedPanel, useTaken } from '../learned/LearnedPanel';
 import { OccasionCard } from '../occasion/OccasionCard';
 import { comingVisit, occasionErrors, occasionOfVisit, withHoursSaid } from '../occasion/occasionView';
 import { dayInWords, todayText } from '../words/dates';
@@ -218,6 +219,7 @@ function Fitted({
   const kit = useKit();
   const { busy, failure, save: keep } = useSaving('Something went wrong. The chart is kept here; try again.');
   const { chart } = draft;
+  const { words, taken } = useTaken();
   const save = async (): Promise<void> => {
     await keep(async () => {
       const answer = await call('createChart', {
@@ -256,6 +258,17 @@ function Fitted({
         onChange={(next) => onChange({ ...draft, chart: next })}
         above={
           <Column gap="$2">
+            {kit.data ? (
+              <LearnedPanel
+                chart={chart}
+                kit={kit.data}
+                onTry={(next, offer) => {
+                  onChange({ ...draft, chart: next });
+                  taken(offer);
+                }}
+              />
+            ) : null}
+            {words ? <Body role="status">{`✓ ${words}`}</Body> : null}
             {draft.notes.map((note) => (
               <Body key={note} color="$weld">{`▲ ${note}`}</Body>
             ))}

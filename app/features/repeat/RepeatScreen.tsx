@@ -13,7 +13,7 @@ import {
 } from '@toile/core';
 import { newId, type ChartAnswer, type ClientAnswer, type KitAnswer } from '@toile/contract';
 import { call } from '../../data/call';
-import { useChart, useClient, useKit, useRefresh, useSession } from '../../data/hooks';
+import { useChart, useChartWear, useClient, useKit, useRefresh, useSession } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
 import {
   Body,
@@ -36,6 +36,8 @@ import { snapshotOfClient } from '../clients/snapshot';
 import { faceBox } from '../face/FaceStage';
 import { FaceView } from '../face/FaceView';
 import { stepsInWords } from '../words/colours';
+import { LearnedPanel, useTaken } from '../learned/LearnedPanel';
+import { lastTimeWords } from '../learned/learnedView';
 import { OccasionCard } from '../occasion/OccasionCard';
 import { comingVisit, occasionToRepeat } from '../occasion/occasionView';
 import { dayInWords, howFar, todayText } from '../words/dates';
@@ -90,10 +92,21 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
   // An order waits for a yes; the rest is taken until it is refused.
   const refused = useMemo(() => touched ?? notAsked(refit?.changes ?? []), [touched, refit]);
 
+  // With what was tried of the evidence; every other choice begins it anew.
+  const [triedOf, setTriedOf] = useState<{ readonly refit: Refit; readonly chart: Chart } | null>(null);
+  const tried = triedOf && triedOf.refit === refit ? triedOf.chart : null;
+  const { words, taken } = useTaken();
+  const wear = useChartWear(answer.chart.id);
+  const last = wear.data ? lastTimeWords(wear.data.checks) : null;
+  const next = useMemo(
+    () => tried ?? (refit ? acceptedRefit(refit.base, refit.changes, refused) : null),
+    [tried, refit, refused],
+  );
+
   const save = async (): Promise<void> => {
     if (!refit) return;
     await keep(async () => {
-      const chart = acceptedRefit(refit.base, refit.changes, refused);
+      const chart = tried ?? acceptedRefit(refit.base, refit.changes, refused);
       const body = { parent: answer.chart.version, reason: reason ?? reasonFor(refit, date), chart };
       const kept = await call('createVersion', {
         params: { id: chart.id },
@@ -104,8 +117,10 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
       router.replace(`/charts/${chart.id}`);
     });
   };
-  const toggle = (id: string): void =>
+  const toggle = (id: string): void => {
+    setTriedOf(null);
     setRefused(new Set(refused.has(id) ? [...refused].filter((other) => other !== id) : [...refused, id]));
+  };
 
   return (
     <Screen
@@ -129,14 +144,27 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
         {error ? <Body role="alert" color="$madder">{`▲ ${error}`}</Body> : null}
         {refit ? (
           <>
+            {last ? <Body color="$weld">{`▲ ${last}`}</Body> : null}
+            {next ? (
+              <LearnedPanel
+                chart={next}
+                kit={kit}
+                onTry={(chart, offer) => {
+                  setTriedOf({ refit, chart });
+                  taken(offer);
+                }}
+              />
+            ) : null}
+            {tried && words ? <Body role="status">{`✓ ${words}`}</Body> : null}
             <Compared worn={worn} refit={refit} refused={refused} />
             <Changes
               refit={refit}
               refused={refused}
               onToggle={toggle}
-              onAll={(take) =>
-                setRefused(new Set(take ? [] : refit.changes.filter(isChoice).map((c) => c.id)))
-              }
+              onAll={(take) => {
+                setTriedOf(null);
+                setRefused(new Set(take ? [] : refit.changes.filter(isChoice).map((c) => c.id)));
+              }}
             />
             <Field label="Why this version" value={reason ?? reasonFor(refit, date)} onChange={setReason} />
           </>

@@ -11,6 +11,7 @@ import { chooseKeysOn, useKeysOn } from '../frame/keysOn';
 import { CalendarFeed } from './CalendarFeed';
 import { ChangePassword } from './ChangePassword';
 import { Devices } from './Devices';
+import { Silenced } from './Silenced';
 import { StudioSchools } from './StudioSchools';
 import { StudioZone } from './StudioZone';
 import { THEME_CHOICES, useThemeChoice } from './theme';
@@ -56,6 +57,7 @@ export function SettingsScreen() {
               </Body>
               <Button href="/trials">See the questions</Button>
             </Column>
+            <Silenced />
             {may(who.role, 'edit') ? (
               <Column alignItems="flex-start">
                 <Subheading>Letters</Subheading>

@@ -60,11 +60,17 @@ export function checkTimes(check: Pick<WearCheck, 'appliedAt' | 'at'>): string |
   return hours > MOST_HOURS ? `Nobody wears it for more than ${MOST_HOURS} hours` : null;
 }
 
-/** What stands for each zone of a chart: its base on the skin, its lip on the mouth. */
+/**
+ * What stands for each zone of a chart, by its lines: its base on the skin, its lip on the mouth. Shades of one line, and a drop that
+ * only adjusts one, wear as that line.
+ */
 export function wornByZone(chart: Pick<Chart, 'steps'>): Partial<Record<TrialZone, string>> {
   const nameOf = (role: Chart['steps'][number]['role']): string | undefined => {
     const step = chart.steps.filter((one) => one.role === role && one.use.length > 0).at(-1);
-    return step && step.use.map(({ product }) => `${product.maker} ${product.line}`).join(' with ');
+    if (!step) return undefined;
+    const own = step.use.filter(({ product }) => product.kind !== 'adjuster');
+    const lines = (own.length > 0 ? own : step.use).map(({ product }) => `${product.maker} ${product.line}`);
+    return [...new Set(lines)].join(' with ');
   };
   const [base, lip] = [nameOf('base'), nameOf('lip')];
   return Object.fromEntries(

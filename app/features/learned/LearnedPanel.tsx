@@ -1,0 +1,108 @@
+import { useMemo, useState } from 'react';
+import {
+  contextOf,
+  learnedProposals,
+  otherWay,
+  swapProduct,
+  type Chart,
+  type Kit,
+  type LearnedAnswer,
+  type LearnedProposal,
+} from '@toile/core';
+import { newId } from '@toile/contract';
+import { call } from '../../data/call';
+import { useLearned, useRefresh } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
+import { Body, Button, Column, Label, Line, Subheading } from '../../ui';
+import { askShades } from '../../workers';
+import { kitOfLine, linesOf } from './learnedView';
+
+type LearnedPanelProps = {
+  readonly chart: Chart;
+  readonly kit: Kit;
+  /** The chart with what was offered taken. */ readonly onTry: (
+    chart: Chart,
+    offer: LearnedProposal,
+  ) => void;
+};
+
+/** What the studio's own evidence proposes for a chart: never more than three, each to be tried, left, or silenced. */
+export function LearnedPanel({ chart, kit, onTry }: LearnedPanelProps) {
+  const evidence = useLearned(chart.client.id);
+  const refresh = useRefresh();
+  const { busy, failure, save } = useSaving('It was not kept. Try again.');
+  const lines = useMemo(() => linesOf(kit), [kit]);
+  const proposals = useMemo(
+    () => (evidence.data ? learnedProposals(chart, { ...evidence.data, lines }) : []),
+    [chart, evidence.data, lines],
+  );
+  if (proposals.length === 0) return null;
+  const answer = (one: LearnedProposal, said: LearnedAnswer['answer']): Promise<unknown> =>
+    save(async () => {
+      const { key, failed, worn, strength, now, offer } = one;
+      const body = {
+        answer: { id: newId(), key, answer: said, words: `${offer} for ${now}`, failed, worn, strength },
+      };
+      await call('answerLearned', { body });
+      await refresh();
+    });
+  const take = (one: LearnedProposal): Promise<unknown> =>
+    save(async () => {
+      const next = await withOffer(chart, kit, one);
+      if (next) onTry(next, one);
+    });
+  return (
+    <Column gap="$3" role="group" aria-label="From your own evidence">
+      <Subheading>From your own evidence</Subheading>
+      {proposals.map((one) => (
+        <Column key={one.key} gap="$2" borderLeftWidth={3} borderLeftColor="$weld" paddingLeft="$3">
+          <Body>{one.says}</Body>
+          <Label>{one.against}</Label>
+          <Line>
+            <Button kind="main" disabled={busy} onPress={() => void take(one)}>
+              {`Try ${one.offer}`}
+            </Button>
+            <Button
+              disabled={busy}
+              label={`Not now: ${one.offer}`}
+              onPress={() => void answer(one, 'not now')}
+            >
+              Not now
+            </Button>
+            <Button disabled={busy} label={`Never: ${one.offer}`} onPress={() => void answer(one, 'never')}>
+              Never
+            </Button>
+          </Line>
+        </Column>
+      ))}
+      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+    </Column>
+  );
+}
+
+/** The chart with the offered line in its step, in the shade of the kit that stands in best; null when none can. */
+async function withOffer(chart: Chart, kit: Kit, { stepId, offer }: LearnedProposal): Promise<Chart | null> {
+  const step = chart.steps.find((one) => one.id === stepId);
+  const product = kit.products.find((one) => one.id === step?.use[0]?.product.id);
+  if (!step || !product) return null;
+  const [best] = await askShades('substitute', {
+    context: contextOf(chart, kitOfLine(kit, offer)),
+    product,
+    options: {
+      count: 1,
+      notPacked: [product.id],
+      ...(step.doseMgPerCm2 > 0 ? { doseMgPerCm2: step.doseMgPerCm2 } : {}),
+    },
+  });
+  const swap = best && swapProduct(chart, stepId, best);
+  return swap ? otherWay(chart, swap) : null;
+}
+
+/** What was taken of it, said once it is in the chart. */
+export function useTaken(): {
+  readonly words: string | null;
+  readonly taken: (offer: LearnedProposal) => void;
+} {
+  const [words, setWords] = useState<string | null>(null);
+  return { words, taken: ({ offer, now }) => setWords(`${offer} is in the chart instead of ${now}.`) };
+}

@@ -1,0 +1,53 @@
+import { silenced } from '@toile/core';
+import { may, newId } from '@toile/contract';
+import { call } from '../../data/call';
+import { useLearned, useRefresh, useSession } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
+import { Body, Button, Column, Label, Line, Subheading } from '../../ui';
+import { dayInWords } from '../words/dates';
+
+/** Proposals that were silenced for good, each to be let speak again. */
+export function Silenced() {
+  const evidence = useLearned(null);
+  const refresh = useRefresh();
+  const session = useSession();
+  const { busy, failure, save } = useSaving('It was not kept. Try again.');
+  const all = evidence.data ? silenced(evidence.data.answers) : [];
+  if (all.length === 0) return null;
+  const edits = session.data !== undefined && may(session.data.role, 'edit');
+  return (
+    <Column gap="$2" role="group" aria-label="Silenced proposals">
+      <Subheading>Silenced proposals</Subheading>
+      {all.map((one) => (
+        <Line key={one.key} flexWrap="nowrap" gap="$3">
+          <Label flex={1}>{`${one.words}: never, ${one.by}, ${dayInWords(one.at)}`}</Label>
+          {edits ? (
+            <Button
+              disabled={busy}
+              label={`Let it speak again: ${one.words}`}
+              onPress={() =>
+                void save(async () => {
+                  const { key, words, failed, worn, strength } = one;
+                  const answer = {
+                    id: newId(),
+                    key,
+                    answer: 'again' as const,
+                    words,
+                    failed,
+                    worn,
+                    strength,
+                  };
+                  await call('answerLearned', { body: { answer } });
+                  await refresh();
+                })
+              }
+            >
+              Let it speak again
+            </Button>
+          ) : null}
+        </Line>
+      ))}
+      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+    </Column>
+  );
+}
