@@ -25,6 +25,7 @@ import { idFor } from './ids';
 import { lookNamed, LOOKS } from './looks';
 import { PALETTES } from './palettes';
 import { wearsOfAYear } from './wears';
+import { practised } from './practised';
 import { TROUPE } from './troupe';
 import { trialsOfAYear } from './trials';
 import { pastParties } from './pastParties';
@@ -476,6 +477,7 @@ export function demoStudio(today: string): StudioBundle {
     charts: [trial, calmer, mother, gmaster, attendant, worn, ...tried.charts],
     trials: tried.trials,
     trialEvents: tried.trialEvents,
+    practiceEvents: practised(today),
     // Offered once, and not wanted: silent until there is more to say.
     learnedAnswers: [
       {

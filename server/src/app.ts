@@ -31,6 +31,7 @@ import { registerSheets } from './parties/sheets';
 import { registerPartyLog } from './parties/log';
 import { registerParties } from './parties/routes';
 import { registerPatchTests } from './patchTests/routes';
+import { registerPractice } from './practice/routes';
 import { registerReadings } from './readings/routes';
 import type { TryLimit } from './http/tries';
 import { registerSession } from './session/routes';
@@ -154,6 +155,7 @@ export function buildApp(options: AppOptions): Express {
   registerWear(services);
   registerTrials(services);
   registerLearned(services);
+  registerPractice(services);
   registerErase(services);
   registerCalendarFeed(services);
   registerReadings(services);

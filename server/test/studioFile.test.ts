@@ -218,6 +218,7 @@ test('every table of a studio travels, but for what is only of this place', () =
     wear_checks: 'wearChecks',
     trial_events: 'trialEvents',
     learned_answers: 'learnedAnswers',
+    practice_events: 'practiceEvents',
   };
   const travels = STUDIO_TABLES.filter((t) => !HERE_ONLY.includes(t)).map((t) => TRAVELS_AS[t] ?? t);
   expect([...new Set(travels)].sort()).toEqual([...BUNDLE_TABLES].sort());

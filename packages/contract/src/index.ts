@@ -9,6 +9,7 @@ export * from './party';
 export * from './sheet';
 export * from './wear';
 export * from './trial';
+export * from './practice';
 export * from './patchTest';
 export * from './settings';
 export * from './roles';

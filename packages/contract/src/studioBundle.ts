@@ -20,6 +20,7 @@ import {
   TapsSchema,
   UnitSchema,
   LearnedAnswerSchema,
+  PracticeEventSchema,
   TrialEventSchema,
   TrialSchema,
   WearCheckSchema,
@@ -169,6 +170,8 @@ const TABLES = {
   trialEvents: Type.Object({ trialId: id, event: TrialEventSchema }, closed),
   /** What was answered to what was proposed, in the order it was recorded. */
   learnedAnswers: LearnedAnswerSchema,
+  /** What was practised, and whose hands it was, in the order it was recorded. */
+  practiceEvents: Type.Object({ accountId: id, event: PracticeEventSchema }, closed),
   /** What was told of parties’ days and of their packing, in the order it was recorded. */
   partyEvents: Type.Object({ partyId: id, event: PartyEventSchema }, closed),
 } as const;
@@ -198,6 +201,7 @@ const LATER = [
   'trials',
   'trialEvents',
   'learnedAnswers',
+  'practiceEvents',
 ] as const satisfies readonly BundleTable[];
 type LaterTable = (typeof LATER)[number];
 /** A bundle as it stands in a file. */
@@ -248,5 +252,6 @@ export function emptyBundle(studio: StudioBundle['studio']): StudioBundle {
     trials: [],
     trialEvents: [],
     learnedAnswers: [],
+    practiceEvents: [],
   };
 }

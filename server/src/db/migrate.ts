@@ -18,6 +18,7 @@ import { care } from './migrations/2026_11_27_14_care';
 import { retiredLooks } from './migrations/2026_11_27_13_retired_looks';
 import { wear } from './migrations/2026_11_27_18_wear';
 import { zoneWearsTable } from './migrations/2026_11_27_20_zone_wears';
+import { practice } from './migrations/2026_11_27_21_practice';
 import { trials } from './migrations/2026_11_27_19_trials';
 import { visits } from './migrations/2026_11_27_09_visits';
 
@@ -43,6 +44,7 @@ export const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '2026_11_27_18_wear': wear,
   '2026_11_27_19_trials': trials,
   '2026_11_27_20_zone_wears': zoneWearsTable,
+  '2026_11_27_21_practice': practice,
 };
 
 /**

@@ -23,6 +23,7 @@ import type {
   TrialEvent,
   TrialZone,
   LearnedAnswer,
+  PracticeEvent,
   WearCheck,
 } from '@toile/core';
 import type {
@@ -262,6 +263,16 @@ export type Database = {
     at: Instant;
     seq: Generated<string>;
   };
+  practice_events: {
+    studio_id: string;
+    id: string;
+    account_id: string;
+    kind: PracticeEvent['kind'];
+    skill: string | null;
+    event: Json<PracticeEvent>;
+    at: Instant;
+    seq: Generated<string>;
+  };
   wear_links: {
     studio_id: string;
     id: string;
@@ -342,6 +353,7 @@ export const STUDIO_TABLES = [
   'trial_events',
   'zone_wears',
   'learned_answers',
+  'practice_events',
   'wear_links',
   'calendar_feeds',
   'charts',

@@ -8,6 +8,7 @@ import { eventOfRow, eventRow } from '../charts/events';
 import { versionRow } from '../charts/queries';
 import type { Tx } from '../db/connection';
 import type { Database } from '../db/schema';
+import { practiceRow } from '../practice/rows';
 import { partyEventOf, partyEventRow } from '../parties/events';
 import { NO_PASSWORD } from '../session/passwords';
 
@@ -433,6 +434,21 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
     giveOut: async (tx) =>
       (await tx.selectFrom('learned_answers').select('document').orderBy('seq').execute()).map(
         (row) => row.document,
+      ),
+  },
+  practiceEvents: {
+    takeIn: (tx, rows, { studioId }) =>
+      insert(
+        tx,
+        'practice_events',
+        rows.map(({ accountId, event }) => practiceRow(studioId, accountId, event)),
+      ),
+    giveOut: async (tx) =>
+      (await tx.selectFrom('practice_events').select(['account_id', 'event']).orderBy('seq').execute()).map(
+        (row) => ({
+          accountId: row.account_id,
+          event: row.event,
+        }),
       ),
   },
   trialEvents: {

@@ -241,6 +241,23 @@ export const SOUND: { readonly [N in WriteName]: () => Sound } = {
       stings: 'left',
     },
   }),
+  tellPractice: () => ({
+    body: {
+      event: {
+        id: newId(),
+        at: '2031-05-14T06:30:00Z',
+        kind: 'attempt',
+        skill: 'contour',
+        seed: 3,
+        level: 0,
+        score: 71,
+        grade: 'near',
+        miss: 2.4,
+        first: '2 mm towards the hollow.',
+      },
+    },
+  }),
+  forgetPractice: () => ({ body: { skill: 'contour', sure: true } }),
   answerLearned: () => ({
     body: {
       answer: {

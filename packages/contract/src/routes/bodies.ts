@@ -35,6 +35,7 @@ import {
   sampleRequestSchema,
 } from '../work';
 import { runUpInputSchema, visitInputSchema } from '../visit';
+import { forgetPracticeSchema, practiceInputSchema } from '../practice';
 import { sendTrialSchema, trialEventInputSchema, trialInputSchema } from '../trial';
 import {
   learnedAnswerInputSchema,
@@ -105,6 +106,8 @@ export const BODIES: { readonly [N in WriteName]: Schema } = {
   createEvent: chairEventSchema,
   createWearCheck: wearCheckInputSchema,
   answerLearned: learnedAnswerInputSchema,
+  tellPractice: practiceInputSchema,
+  forgetPractice: forgetPracticeSchema,
   createWearLink: wearLinkInputSchema,
   revokeWearLink: nothing,
   openWear: openWearSchema,

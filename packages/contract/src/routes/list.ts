@@ -438,6 +438,25 @@ export const ROUTES = {
     needs: 'see',
     does: 'Every first wear of the studio that was looked at.',
   },
+  practice: {
+    method: 'GET',
+    path: '/api/practice',
+    needs: 'see',
+    asks: ['today'],
+    does: 'One’s own practice, the team’s skill of the week, and what others share.',
+  },
+  tellPractice: {
+    method: 'POST',
+    path: '/api/practice',
+    needs: 'see',
+    does: 'An attempt, a skill shared or no longer, or, by whoever manages, the skill of the week.',
+  },
+  forgetPractice: {
+    method: 'POST',
+    path: '/api/practice/forgettings',
+    needs: 'see',
+    does: 'Lets go of one’s own attempts for good.',
+  },
   learned: {
     method: 'GET',
     path: '/api/learned',

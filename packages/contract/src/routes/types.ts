@@ -70,6 +70,7 @@ import type {
 } from '../work';
 import type { RunUpInput, VisitInput } from '../visit';
 import type { NewPassword, SetUp } from '../setUp';
+import type { ForgetPractice, PracticeAnswer, PracticeInput } from '../practice';
 import type {
   QuestionsAnswer,
   SendTrial,
@@ -194,6 +195,9 @@ type RouteTypes = {
   createWearLink: { takes: WearLinkInput; answers: ChartWearAnswer };
   revokeWearLink: { takes: EmptyBody; answers: ChartWearAnswer };
   studioWear: { answers: StudioWearAnswer };
+  practice: { answers: PracticeAnswer };
+  tellPractice: { takes: PracticeInput; answers: PracticeAnswer };
+  forgetPractice: { takes: ForgetPractice; answers: PracticeAnswer };
   learned: { answers: LearnedEvidenceAnswer };
   answerLearned: { takes: LearnedAnswerInput; answers: LearnedEvidenceAnswer };
   openWear: { takes: OpenWear; answers: OpenWearAnswer };

@@ -15,3 +15,29 @@ export { practiceSchedule, type PracticeCard } from './schedule';
 export { feedback, type LineTask } from './feedback';
 export { practiceFace } from './practiceFace';
 export { scoreLine, type LineGuide, type LineScored } from './scoreLine';
+export { SKILLS, skillForGuide, skillNamed, type LineSkill, type Skill } from './skills';
+export {
+  corrected,
+  exercise,
+  judge,
+  LEVELS,
+  type CorrectorExercise,
+  type Exercise,
+  type Given,
+  type AttemptJudged,
+  type Level,
+  type LineExercise,
+  type PanExercise,
+  type StepsExercise,
+} from './task';
+export {
+  dueFirst,
+  practiceNow,
+  PracticeEventSchema,
+  PracticeToldSchema,
+  weekSkill,
+  type Attempt,
+  type PracticeEvent,
+  type PracticeTold,
+  type SkillNow,
+} from './log';

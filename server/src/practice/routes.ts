@@ -1,0 +1,137 @@
+import {
+  isDay,
+  practiceNow,
+  skillNamed,
+  weekSkill,
+  type PracticeEvent,
+  type PracticeTold,
+} from '@toile/core';
+import { may, type PracticeAnswer, type SharedSkill } from '@toile/contract';
+import type { Tx } from '../db/connection';
+import type { Caller } from '../http/caller';
+import { ProblemError } from '../http/problem';
+import { read, write, type Services } from '../http/register';
+import { practiceRow } from './rows';
+
+/** Progress and what is due are told from so many of one's own attempts, the newest. */
+const MOST_OWN = 2000;
+/** A phone's clock may be ahead by so much, ms. */
+const AHEAD_MS = 10 * 60_000;
+
+/** Practice: private to whoever practises, but for what they share. */
+export function registerPractice(services: Services): void {
+  read(services, 'practice', async ({ tx, caller, query, now }) => ({
+    body: await practiceAnswer(tx, caller, dayAsked(query.today, now)),
+  }));
+
+  write(services, 'tellPractice', async ({ tx, caller, body, now }) => {
+    const { event } = body;
+    if (event.skill !== null && !skillNamed(event.skill))
+      throw new ProblemError('bad-input', {
+        fields: [{ path: 'event.skill', message: 'There is no such skill' }],
+      });
+    if (Date.parse(event.at) > now.getTime() + AHEAD_MS)
+      throw new ProblemError('bad-input', {
+        fields: [{ path: 'event.at', message: 'This is still to come' }],
+      });
+    if (event.kind === 'week' && !may(caller.role, 'manage')) throw new ProblemError('not-allowed');
+    const inserted = await tx
+      .insertInto('practice_events')
+      .values(practiceRow(caller.studioId, caller.accountId, { ...event, by: caller.name }))
+      .onConflict((c) => c.doNothing())
+      .returning('id')
+      .executeTakeFirst();
+    if (!inserted) throw new ProblemError('already-there');
+    return {
+      status: 201,
+      body: await practiceAnswer(tx, caller, dayAsked(undefined, now)),
+      subject: event.id,
+    };
+  });
+
+  write(services, 'forgetPractice', async ({ tx, caller, body, now }) => {
+    let gone = tx
+      .deleteFrom('practice_events')
+      .where('account_id', '=', caller.accountId)
+      .where('kind', '=', 'attempt');
+    if (body.skill !== null) gone = gone.where('skill', '=', body.skill);
+    await gone.execute();
+    return { body: await practiceAnswer(tx, caller, dayAsked(undefined, now)) };
+  });
+}
+
+const dayAsked = (today: string | undefined, now: Date): string =>
+  today !== undefined && isDay(today) ? today : now.toISOString().slice(0, 10);
+
+async function practiceAnswer(tx: Tx, caller: Caller, today: string): Promise<PracticeAnswer> {
+  const own = await tx
+    .selectFrom('practice_events')
+    .select('event')
+    .where('account_id', '=', caller.accountId)
+    .where('kind', '!=', 'week')
+    .orderBy('seq', 'desc')
+    .limit(MOST_OWN)
+    .execute();
+  const weeks = await tx
+    .selectFrom('practice_events')
+    .select('event')
+    .where('kind', '=', 'week')
+    .orderBy('seq', 'desc')
+    .limit(20)
+    .execute();
+  return {
+    events: own.reverse().map(({ event }) => withoutName(event)),
+    week: weekSkill(
+      weeks.map(({ event }) => event),
+      today,
+    ),
+    team: await shared(tx, caller.accountId),
+  };
+}
+
+function withoutName({ by: _by, ...event }: PracticeEvent): PracticeTold {
+  return event;
+}
+
+/** What the others share, by name: for everybody alike, since nobody is ranked by it. */
+async function shared(tx: Tx, own: string): Promise<SharedSkill[]> {
+  const sharing = await tx
+    .selectFrom('practice_events')
+    .select('account_id')
+    .distinct()
+    .where('kind', '=', 'shared')
+    .where('account_id', '!=', own)
+    .execute();
+  if (sharing.length === 0) return [];
+  const rows = await tx
+    .selectFrom('practice_events as e')
+    .innerJoin('memberships as m', 'm.account_id', 'e.account_id')
+    .select(['e.account_id', 'e.event', 'm.name'])
+    .where(
+      'e.account_id',
+      'in',
+      sharing.map((row) => row.account_id),
+    )
+    .where('e.kind', '!=', 'week')
+    .where('m.deactivated_at', 'is', null)
+    .orderBy('e.seq')
+    .execute();
+  const people = new Map<string, { name: string; events: PracticeTold[] }>();
+  for (const { account_id, event, name } of rows) {
+    const known = people.get(account_id) ?? { name, events: [] };
+    known.events.push(event);
+    people.set(account_id, known);
+  }
+  return [...people.values()].flatMap(({ name, events }) =>
+    practiceNow(events)
+      .filter((one) => one.shared)
+      .map(({ skill, last, attempts, due }): SharedSkill => ({
+        name,
+        skill,
+        last,
+        attempts,
+        due,
+        at: events.filter((e) => e.kind === 'attempt' && e.skill === skill).at(-1)?.at ?? null,
+      })),
+  );
+}
