@@ -3,7 +3,13 @@ import path from 'node:path';
 import type { TSchema } from '@sinclair/typebox';
 import { StudioBundleSchema } from '../packages/contract/src/index';
 import { STARTER_LOOKS } from '../demo/src/index';
-import { ChartV1Schema, ChartV2Schema, LookSchema, PartyPlanSchema } from '../packages/core/src/index';
+import {
+  ChartV1Schema,
+  ChartV2Schema,
+  LookSchema,
+  PartyPlanSchema,
+  TrialFileSchema,
+} from '../packages/core/src/index';
 
 // Writes what is made from code and kept as files: the published JSON Schemas, from the types the code itself checks
 // with, and the looks that ship with an own studio. --check only compares.
@@ -13,6 +19,7 @@ const schemas: readonly (readonly [string, string, TSchema])[] = [
   ['toile.chart-2.schema.json', 'Toile face chart, version 2', ChartV2Schema],
   ['toile.look-1.schema.json', 'Toile look, version 1', LookSchema],
   ['toile.party-1.schema.json', 'Toile plan of a party, version 1', PartyPlanSchema],
+  ['toile.trial-1.schema.json', 'Toile half-face trial, version 1', TrialFileSchema],
   ['toile.studio-2.schema.json', 'Toile studio, version 2', StudioBundleSchema],
 ];
 const files: readonly (readonly [string, string])[] = [

@@ -2,7 +2,14 @@ import { useSyncExternalStore } from 'react';
 import { call, CallError } from './call';
 import { openOutboxStore, type Outgoing, type OutboxStore, type Refused } from './outboxStore';
 
-export type { ChairOutgoing, Outgoing, PartyOutgoing, Refused, TrialOutgoing } from './outboxStore';
+export type {
+  ChairOutgoing,
+  Outgoing,
+  PartyOutgoing,
+  PracticeOutgoing,
+  Refused,
+  TrialOutgoing,
+} from './outboxStore';
 
 export type OutboxState = {
   /** Whether what earlier visits left on the device has been read. */
@@ -181,6 +188,7 @@ async function send(item: Outgoing): Promise<string | null> {
       await call('createEvent', { params: { id: item.chartId }, body: item.input, idempotencyKey });
     else if (item.partyId !== undefined)
       await call('createPartyEvent', { params: { id: item.partyId }, body: item.input, idempotencyKey });
+    else if (item.practice) await call('tellPractice', { body: { event: item.input }, idempotencyKey });
     else
       await call('createTrialEvent', {
         params: { id: item.trialId },

@@ -1,5 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { TrialTold } from '@toile/core';
+import type { PracticeTold, TrialTold } from '@toile/core';
 import type { ChairEventInput, PartyEventInput } from '@toile/contract';
 import { dropDraft, readDraft } from './drafts';
 
@@ -9,6 +9,7 @@ export type ChairOutgoing = Recorded & {
   readonly chartId: string;
   readonly partyId?: undefined;
   readonly trialId?: undefined;
+  readonly practice?: undefined;
   readonly input: ChairEventInput;
 };
 /** Something told of a party's day or its packing. */
@@ -16,6 +17,7 @@ export type PartyOutgoing = Recorded & {
   readonly partyId: string;
   readonly chartId?: undefined;
   readonly trialId?: undefined;
+  readonly practice?: undefined;
   readonly input: PartyEventInput;
 };
 /** Something told of a half-face trial. */
@@ -23,12 +25,21 @@ export type TrialOutgoing = Recorded & {
   readonly trialId: string;
   readonly chartId?: undefined;
   readonly partyId?: undefined;
+  readonly practice?: undefined;
   readonly input: TrialTold;
+};
+/** Something practised. */
+export type PracticeOutgoing = Recorded & {
+  readonly practice: true;
+  readonly chartId?: undefined;
+  readonly partyId?: undefined;
+  readonly trialId?: undefined;
+  readonly input: PracticeTold;
 };
 /**
  * Something on its way to the studio; `account` is the email it was recorded under, and is sent under no other.
  */
-export type Outgoing = ChairOutgoing | PartyOutgoing | TrialOutgoing;
+export type Outgoing = ChairOutgoing | PartyOutgoing | TrialOutgoing | PracticeOutgoing;
 /** What the studio would never take, with why. */
 export type Refused = { readonly item: Outgoing; readonly why: string };
 

@@ -9,6 +9,8 @@ export { EditClientScreen } from './clients/EditClientScreen';
 export { NewClientScreen } from './clients/NewClientScreen';
 export { EnquiryScreen } from './clients/EnquiryScreen';
 export { WearScreen } from './wear/WearScreen';
+export { ExerciseScreen } from './practice/ExerciseScreen';
+export { PracticeScreen } from './practice/PracticeScreen';
 export { DeclareScreen } from './trials/DeclareScreen';
 export { QuestionsScreen } from './trials/QuestionsScreen';
 export { TrialScreen } from './trials/TrialScreen';

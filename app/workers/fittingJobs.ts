@@ -1,5 +1,6 @@
 import {
   colourSeries,
+  exercise,
   fitInStudio,
   matchAndPropose,
   proposalOf,
@@ -11,6 +12,7 @@ import {
   type ClientSnapshot,
   type FitContext,
   type Kit,
+  type Level,
   type Look,
   type Occasion,
   type Proposal,
@@ -60,6 +62,15 @@ export type MatchedStep = {
 export const fittingJobs = {
   fit: ({ look, client, kit, occasion, stamp, schools }: Fit) =>
     fitInStudio(look, client, kit, occasion, stamp, schools),
+  exercise: ({
+    skill,
+    seed,
+    level,
+  }: {
+    readonly skill: string;
+    readonly seed: number;
+    readonly level: Level;
+  }) => exercise(skill, seed, level),
   series: ({ chart, kit }: { readonly chart: Chart; readonly kit: Kit }) => colourSeries(chart, kit),
   refit: ({ worn, client, kit, occasion, stamp }: RefitRequest) =>
     refitChart(worn, client, kit, occasion, stamp),

@@ -51,6 +51,8 @@ type Ids = {
   readonly product: string;
   readonly palette: string;
   readonly party: string;
+  readonly sealed: string;
+  readonly decided: string;
 };
 
 const PAGES: readonly [name: string, path: (ids: Ids) => string][] = [
@@ -98,6 +100,14 @@ const PAGES: readonly [name: string, path: (ids: Ids) => string][] = [
   ['chart repeated', ({ chart }) => `/charts/${chart}/repeat`],
   ['how a chart wears', ({ chart }) => `/charts/${chart}/wear`],
   ['how things hold', () => '/holds'],
+  ['half-face trial declared', ({ chart }) => `/charts/${chart}/trial`],
+  ['half-face trial sealed', ({ sealed }) => `/trials/${sealed}`],
+  ['half-face trial decided', ({ decided }) => `/trials/${decided}`],
+  ['questions tried', () => '/trials'],
+  ['practice', () => '/practice'],
+  ['a line practised', () => '/practice/contour'],
+  ['pans practised', () => '/practice/pans-depth'],
+  ['correctors practised', () => '/practice/corrector'],
   ['no such page', () => '/nowhere'],
 ];
 
@@ -120,6 +130,13 @@ describe('axe finds nothing to complain of', () => {
         },
         [path, key],
       );
+    const trialIn = (state: string): Promise<string> =>
+      page.evaluate(async (wanted) => {
+        const { questions } = (await (await fetch('/api/trials')).json()) as {
+          questions: { marks: { trialId: string; state: string }[] }[];
+        };
+        return questions.flatMap(({ marks }) => marks).find((mark) => mark.state === wanted)!.trialId;
+      }, state);
     ids = {
       client,
       chart,
@@ -127,6 +144,8 @@ describe('axe finds nothing to complain of', () => {
       product: await first('/kit', 'products'),
       palette: await first('/palettes'),
       party: await first('/parties'),
+      sealed: await trialIn('worn'),
+      decided: await trialIn('decided'),
     };
   });
 

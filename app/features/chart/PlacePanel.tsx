@@ -9,6 +9,7 @@ import {
   guidesFor,
   INITIAL_PARAMS,
   nudged,
+  skillForGuide,
   speakPlacement,
   withinProhibitions,
   ZONE_NAMES,
@@ -133,6 +134,9 @@ export function PlacePanel({
               <Button onPress={() => place(step.placements.map((q, k) => (k === i ? restored(q) : q)))}>
                 Put back what was wiped
               </Button>
+            ) : null}
+            {'guide' in p && skillForGuide(p.guide) ? (
+              <Button href={`/practice/${skillForGuide(p.guide)!.id}`}>Practise this</Button>
             ) : null}
             <Button
               label={`Take off ${said[i]!.split(',')[0]!}`}

@@ -57,6 +57,13 @@ export function SettingsScreen() {
               </Body>
               <Button href="/trials">See the questions</Button>
             </Column>
+            <Column alignItems="flex-start">
+              <Subheading>Practice</Subheading>
+              <Body color="$inkSoft">
+                Placement, shades and order, on invented faces; yours alone unless you share it.
+              </Body>
+              <Button href="/practice">Practise</Button>
+            </Column>
             <Silenced />
             {may(who.role, 'edit') ? (
               <Column alignItems="flex-start">

@@ -14,6 +14,8 @@ export type LineTask = {
   /** A limit the stroke runs past, in words with its mm; null: none. */ readonly breach?: string | null;
 };
 
+/** A line under this lies beside its guide. */
+const NEAR_ENOUGH = 60;
 /** Parts within this are not worth a word. */
 const FINE = 97;
 const mm = (value: number): string => `${Math.round(Math.abs(value))} mm`;
@@ -31,7 +33,16 @@ export function feedback(
     .map((one) => ({ ...one, cost: one.weight * Math.log(100 / Math.max(1, one.score)) }))
     .sort((a, b) => b.cost - a.cost);
   const worst = costs[0];
-  const right = [...costs].reverse().find((one) => one.score >= 90 && one.part !== worst?.part);
+  // Where it begins and ends is told along the guide: of a line that lies elsewhere that is no praise.
+  const beside = (costs.find((one) => one.part === 'line')?.score ?? 100) < NEAR_ENOUGH;
+  const right = [...costs]
+    .reverse()
+    .find(
+      (one) =>
+        one.score >= 90 &&
+        one.part !== worst?.part &&
+        !(beside && (one.part === 'start' || one.part === 'end')),
+    );
   const well = right ? WELL[right.part](miss) : null;
   if (task.breach) return { first: task.breach, well };
   if (miss.backwards && (!worst || worst.score > 60))

@@ -303,3 +303,10 @@ describe('what was practised', () => {
     expect(skillForGuide('lipLine')).toBeNull();
   });
 });
+
+test('a line that lies elsewhere is not praised for where it begins', () => {
+  for (const seed of SEEDS) {
+    const task = lineOf('contour', seed);
+    expect(judge(task, drawn(moved(task, -14, -6))).well ?? '').not.toMatch(/begins|ends/);
+  }
+});

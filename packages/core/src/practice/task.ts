@@ -3,7 +3,6 @@ import {
   areaOf,
   checkLimits,
   faceModel,
-  HAIR_STYLES,
   HAIR_TONES,
   outlineOf,
   PLAIN_FEATURES,
@@ -63,6 +62,8 @@ export type StepsExercise = Common & {
 };
 export type Exercise = LineExercise | PanExercise | CorrectorExercise | StepsExercise;
 
+/** Hair that leaves the ears to be seen: much begins there. */
+const CLEAR_OF_EARS = ['tied back', 'cropped'] as const satisfies readonly Features['hair'][];
 /** A skin from very light to very deep. */
 const aSkin = (random: Random): Lab => shiftDepth([64, 12, 19], -5 + 17 * random());
 const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
@@ -86,10 +87,7 @@ export function exercise(skillId: string, seed: number, level: Level): Exercise 
 function lineExercise(skill: LineSkill, seed: number, level: Level, random: Random): LineExercise | null {
   const features: Features = {
     ...PLAIN_FEATURES,
-    hair: pick(
-      random,
-      HAIR_STYLES.filter((style) => style !== 'covered'),
-    ),
+    hair: pick(random, CLEAR_OF_EARS),
     hairTone: pick(random, HAIR_TONES),
     ...skill.features,
   };

@@ -1,0 +1,255 @@
+import { useRouter } from 'expo-router';
+import { lazy, Suspense, useState } from 'react';
+import { dueFirst, practiceNow, SKILLS, skillNamed, type Attempt, type SkillNow } from '@toile/core';
+import { may, newId, type PracticeAnswer } from '@toile/contract';
+import { call } from '../../data/call';
+import { useRefresh, useSession } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
+import {
+  Body,
+  Button,
+  Choice,
+  Column,
+  Judged,
+  Label,
+  Line,
+  Ready,
+  Row,
+  Screen,
+  Subheading,
+  Switch,
+  useColours,
+  View,
+} from '../../ui';
+import { dayInWords, todayText } from '../words/dates';
+import { lastWords, missWords, standsWords } from './practiceView';
+import { usePracticeLog } from './usePracticeLog';
+
+const LineChart = lazy(async () => ({ default: (await import('react-native-gifted-charts')).LineChart }));
+
+/** What to practise today, how the hand is getting on, and what the team shares. */
+export function PracticeScreen() {
+  const log = usePracticeLog();
+  const router = useRouter();
+  return (
+    <Screen title="Practice" widest={760} onBack={() => router.navigate('/settings')}>
+      <Ready remote={log.answer}>{(answer) => <Practice answer={answer} log={log} />}</Ready>
+    </Screen>
+  );
+}
+
+type Log = ReturnType<typeof usePracticeLog>;
+
+function Practice({ answer, log }: { readonly answer: PracticeAnswer; readonly log: Log }) {
+  const router = useRouter();
+  const session = useSession();
+  const [now] = useState(() => new Date());
+  const [open, setOpen] = useState<string | null>(null);
+  const all = dueFirst(practiceNow(log.events), now);
+  const { week } = answer;
+  return (
+    <Column gap="$5">
+      <Label>
+        A fresh invented face each time. What goes well comes back later, what does not, soon. It is yours
+        alone, unless you share a skill.
+      </Label>
+      {week ? (
+        <Column gap="$2" role="group" aria-label="This week">
+          <Body fontWeight="700">{`This week: ${skillNamed(week.skill)?.name ?? week.skill}, set by ${week.by}.`}</Body>
+          <Line>
+            <Button kind="main" onPress={() => router.navigate(`/practice/${week.skill}`)}>
+              Practise it
+            </Button>
+          </Line>
+        </Column>
+      ) : null}
+      {log.unsentCount > 0 ? (
+        <Label role="status">{`${log.unsentCount} kept here, not sent yet.`}</Label>
+      ) : null}
+      <Column gap={0} role="group" aria-label="Skills">
+        {all.map((one) => (
+          <Column key={one.skill} gap={0}>
+            <Row
+              title={skillNamed(one.skill)?.name ?? one.skill}
+              detail={standsWords(one, now)}
+              chosen={open === one.skill}
+              onPress={() => setOpen(open === one.skill ? null : one.skill)}
+            />
+            {open === one.skill ? <SkillPart one={one} log={log} /> : null}
+          </Column>
+        ))}
+      </Column>
+      <Team answer={answer} />
+      {session.data && may(session.data.role, 'manage') ? <SetWeek /> : null}
+    </Column>
+  );
+}
+
+function SkillPart({ one, log }: { readonly one: SkillNow; readonly log: Log }) {
+  const router = useRouter();
+  const refresh = useRefresh();
+  const { busy, failure, save } = useSaving('It was not done. Try again.');
+  const [sure, setSure] = useState(false);
+  const skill = skillNamed(one.skill);
+  const attempts = log.events.filter(
+    (event): event is Attempt => event.kind === 'attempt' && event.skill === one.skill,
+  );
+  const forget = (): Promise<unknown> =>
+    save(async () => {
+      await call('forgetPractice', { body: { skill: one.skill, sure: true } });
+      await refresh();
+      setSure(false);
+    });
+  return (
+    <Column gap="$3" paddingVertical="$3">
+      <Body>{skill?.why}</Body>
+      <Line>
+        <Button kind="main" large onPress={() => router.navigate(`/practice/${one.skill}`)}>
+          Practise
+        </Button>
+      </Line>
+      {attempts.length >= 5 ? <Progress one={one} attempts={attempts} /> : null}
+      <Switch
+        label="Share this skill with the team"
+        on={one.shared}
+        onToggle={() =>
+          log.tell({
+            id: newId(),
+            at: new Date().toISOString(),
+            kind: 'shared',
+            skill: one.skill,
+            shared: !one.shared,
+          })
+        }
+      />
+      {attempts.length > 0 ? (
+        <Line>
+          {sure ? (
+            <>
+              <Label flex={1}>{`All ${attempts.length} attempts of this skill, for good?`}</Label>
+              <Button kind="main" disabled={busy} onPress={() => void forget()}>
+                Let them go
+              </Button>
+              <Button onPress={() => setSure(false)}>Keep them</Button>
+            </>
+          ) : (
+            <Button onPress={() => setSure(true)}>Let go of my attempts</Button>
+          )}
+        </Line>
+      ) : null}
+      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+    </Column>
+  );
+}
+
+/** The misses in order, lower is nearer; the same in words and in a table. */
+function Progress({ one, attempts }: { readonly one: SkillNow; readonly attempts: readonly Attempt[] }) {
+  const c = useColours();
+  const [width, setWidth] = useState(0);
+  const shown = attempts.slice(-20);
+  const most = Math.max(1, ...shown.map(({ miss }) => miss));
+  return (
+    <Column gap="$2">
+      <Body>{lastWords(one)}</Body>
+      <Judged padding="$3">
+        <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
+          {width > 0 ? (
+            <View overflow="hidden" aria-hidden>
+              <Suspense fallback={<View height={120} />}>
+                <LineChart
+                  data={shown.map(({ miss }) => ({ value: miss }))}
+                  height={120}
+                  width={width - 50}
+                  spacing={(width - 80) / Math.max(1, shown.length - 1)}
+                  initialSpacing={10}
+                  endSpacing={10}
+                  maxValue={Math.ceil(most)}
+                  noOfSections={3}
+                  color={c.ink}
+                  thickness={2}
+                  dataPointsColor={c.woad}
+                  rulesColor={c.line}
+                  xAxisColor={c.inkSoft}
+                  yAxisColor={c.inkSoft}
+                  yAxisTextStyle={{ color: c.ink, fontSize: 13 }}
+                  disableScroll
+                />
+              </Suspense>
+            </View>
+          ) : null}
+        </View>
+      </Judged>
+      <Column gap={0} role="table" aria-label="The last five, newest first">
+        {[...attempts]
+          .reverse()
+          .slice(0, 5)
+          .map((attempt) => (
+            <Line key={attempt.id} role="row" flexWrap="nowrap" gap="$3" minHeight={32}>
+              <Label role="cell" width={96}>
+                {dayInWords(attempt.at)}
+              </Label>
+              <Label role="cell">{missWords(attempt.skill, attempt.miss)}</Label>
+            </Line>
+          ))}
+      </Column>
+    </Column>
+  );
+}
+
+/** What others share: by name, no ranking. */
+function Team({ answer }: { readonly answer: PracticeAnswer }) {
+  if (answer.team.length === 0) return null;
+  return (
+    <Column gap="$2" role="group" aria-label="Shared by the team">
+      <Subheading>Shared by the team</Subheading>
+      {answer.team.map((one) => (
+        <Label key={`${one.name} ${one.skill}`}>
+          {[
+            `${one.name}, ${skillNamed(one.skill)?.name ?? one.skill}`,
+            `${one.attempts} ${one.attempts === 1 ? 'attempt' : 'attempts'}`,
+            lastWords(one),
+            one.at ? `last on ${dayInWords(one.at)}` : null,
+          ]
+            .filter((words) => words !== null)
+            .join(' · ')}
+        </Label>
+      ))}
+    </Column>
+  );
+}
+
+function SetWeek() {
+  const refresh = useRefresh();
+  const { busy, failure, save } = useSaving('It was not set. Try again.');
+  const [skill, setSkill] = useState<string | null>(null);
+  const set = (): Promise<unknown> =>
+    save(async () => {
+      const event = {
+        id: newId(),
+        at: new Date().toISOString(),
+        kind: 'week' as const,
+        skill,
+        from: todayText(),
+      };
+      await call('tellPractice', { body: { event } });
+      await refresh();
+    });
+  return (
+    <Column gap="$2" role="group" aria-label="A skill for the week">
+      <Subheading>A skill for the week</Subheading>
+      <Choice
+        label="For everybody, from today"
+        options={SKILLS.map(({ id }) => id)}
+        words={Object.fromEntries(SKILLS.map(({ id, name }) => [id, name]))}
+        chosen={skill ? [skill] : []}
+        onChange={([one]) => one && setSkill(one)}
+      />
+      <Line>
+        <Button disabled={busy || !skill} onPress={() => void set()}>
+          Set it
+        </Button>
+      </Line>
+      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+    </Column>
+  );
+}

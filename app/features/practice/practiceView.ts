@@ -1,0 +1,68 @@
+import { skillNamed, type Grade, type LineExercise, type Point, type SkillNow } from '@toile/core';
+
+export const GRADE_WORDS: Readonly<Record<Grade, string>> = {
+  sure: '● sure',
+  good: '◐ good',
+  near: '○ near',
+  again: '· once more',
+};
+
+/** What a miss is told in: millimetres of a line, steps of a shade, pairs that stood wrong. */
+export function missWords(skill: string, miss: number): string {
+  const kind = skillNamed(skill)?.kind;
+  if (kind === 'line') return `${miss.toFixed(1)} mm`;
+  if (kind === 'depth') return `${miss.toFixed(1)} of a step`;
+  if (kind === 'undertone') return `${miss.toFixed(0)} degrees`;
+  if (kind === 'corrector') return `${miss.toFixed(1)} off the best`;
+  return `${miss.toFixed(0)} ${miss === 1 ? 'pair' : 'pairs'}`;
+}
+
+/** Where a hand stands in a line: 'due today · last five 2.4 mm (1.9 to 3.1)'. */
+export function standsWords(one: SkillNow, now: Date): string {
+  return [dueWords(one.due, now), lastWords(one), one.better ? 'better than at first' : null]
+    .filter((words) => words !== null)
+    .join(' · ');
+}
+
+export function dueWords(due: string | null, now: Date): string {
+  if (due === null) return 'new';
+  const days = Math.ceil((Date.parse(due) - now.getTime()) / 86_400_000);
+  return days <= 0 ? 'due today' : days === 1 ? 'tomorrow' : `in ${days} days`;
+}
+
+export function lastWords({ skill, last }: Pick<SkillNow, 'skill' | 'last'>): string | null {
+  if (!last) return null;
+  const { misses, median, least, most } = last;
+  const value = missWords(skill, median);
+  return misses.length === 1
+    ? `last ${value}`
+    : `last ${misses.length}: ${value} (${missWords(skill, least)} to ${missWords(skill, most)})`;
+}
+
+/** Round what is to be drawn so much of the face is shown, mm. */
+const ROUND_MM = 26;
+
+/** The part of the face an exercise is drawn on: near enough that a millimetre can be drawn. */
+export function frameOf(
+  task: Pick<LineExercise, 'guide' | 'shown' | 'model'>,
+): readonly [number, number, number, number] {
+  const { line } = task.guide;
+  // Both sides are seen where one is to match the other.
+  const points: readonly Point[] = task.shown ? [...line, ...line.map(([x, y]): Point => [-x, y])] : line;
+  const xs = points.map(([x]) => x);
+  const ys = points.map(([, y]) => y);
+  const [left, top] = [Math.min(...xs) - ROUND_MM, Math.min(...ys) - ROUND_MM];
+  return [left, top, Math.max(...xs) + ROUND_MM - left, Math.max(...ys) + ROUND_MM - top];
+}
+
+/** A seed for a fresh exercise: any will do. */
+export const freshSeed = (random: () => number = Math.random): number => Math.floor(random() * 1_000_000);
+
+/** The same list with one thing moved by a place; unchanged at its ends. */
+export function movedBy<T>(list: readonly T[], index: number, by: -1 | 1): T[] {
+  const to = index + by;
+  if (to < 0 || to >= list.length) return [...list];
+  const next = [...list];
+  [next[index], next[to]] = [next[to]!, next[index]!];
+  return next;
+}
