@@ -9,6 +9,7 @@ export { EditClientScreen } from './clients/EditClientScreen';
 export { NewClientScreen } from './clients/NewClientScreen';
 export { EnquiryScreen } from './clients/EnquiryScreen';
 export { WearScreen } from './wear/WearScreen';
+export { LessonScreen } from './lesson/LessonScreen';
 export { ExerciseScreen } from './practice/ExerciseScreen';
 export { PracticeScreen } from './practice/PracticeScreen';
 export { DeclareScreen } from './trials/DeclareScreen';

@@ -100,6 +100,7 @@ const PAGES: readonly [name: string, path: (ids: Ids) => string][] = [
   ['chart repeated', ({ chart }) => `/charts/${chart}/repeat`],
   ['how a chart wears', ({ chart }) => `/charts/${chart}/wear`],
   ['how things hold', () => '/holds'],
+  ['lesson', ({ chart }) => `/charts/${chart}/lesson`],
   ['half-face trial declared', ({ chart }) => `/charts/${chart}/trial`],
   ['half-face trial sealed', ({ sealed }) => `/trials/${sealed}`],
   ['half-face trial decided', ({ decided }) => `/trials/${decided}`],

@@ -31,6 +31,7 @@ import { registerSheets } from './parties/sheets';
 import { registerPartyLog } from './parties/log';
 import { registerParties } from './parties/routes';
 import { registerPatchTests } from './patchTests/routes';
+import { registerLessons } from './lessons/routes';
 import { registerPractice } from './practice/routes';
 import { registerReadings } from './readings/routes';
 import type { TryLimit } from './http/tries';
@@ -156,6 +157,7 @@ export function buildApp(options: AppOptions): Express {
   registerTrials(services);
   registerLearned(services);
   registerPractice(services);
+  registerLessons(services);
   registerErase(services);
   registerCalendarFeed(services);
   registerReadings(services);

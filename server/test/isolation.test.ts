@@ -161,6 +161,20 @@ const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }
     body: { id: demo.readings[0]!.id, whom: 'whole', secret: 'h'.repeat(32), days: 7 },
   },
   revokeSheetLink: { id: demo.readings[0]!.id, body: {} },
+  printLesson: { id: mine.chart.id },
+  listLessonLinks: { id: mine.chart.id },
+  createLessonLink: {
+    id: mine.chart.id,
+    body: {
+      id: demo.readings[0]!.id,
+      version: 1,
+      minutes: 20,
+      keep: [mine.chart.steps[0]!.id],
+      secret: 'j'.repeat(32),
+      days: 30,
+    },
+  },
+  revokeLessonLink: { id: demo.readings[0]!.id, body: {} },
   chartTrials: { id: mine.chart.id },
   createTrial: {
     id: mine.chart.id,
@@ -288,6 +302,18 @@ describe('a row of one studio cannot be written while another is set', () => {
         appliedAt: '2031-05-14T05:00:00Z',
         at: '2031-05-14T07:00:00Z',
         zones: { nose: 'holds' },
+      })
+      .expect(201);
+    await owner
+      .post(`/api/charts/${demo.charts[0]!.id}/lesson-links`)
+      .set(put(0))
+      .send({
+        id: newId(),
+        version: 1,
+        minutes: 20,
+        keep: [demo.charts[0]!.steps[0]!.id],
+        secret: 'k'.repeat(32),
+        days: 0,
       })
       .expect(201);
     await owner

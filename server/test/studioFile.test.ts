@@ -198,6 +198,7 @@ test('every table of a studio travels, but for what is only of this place', () =
     'sheet_links',
     'wear_links',
     'zone_wears',
+    'lesson_links',
     'invites',
     'intakes',
     'calendar_feeds',

@@ -7,6 +7,7 @@ export * from './face';
 export * from './faults';
 export * from './formats';
 export * from './kit';
+export * from './lesson';
 export * from './look';
 export * from './order';
 export * from './practice';

@@ -19,6 +19,7 @@ import { retiredLooks } from './migrations/2026_11_27_13_retired_looks';
 import { wear } from './migrations/2026_11_27_18_wear';
 import { zoneWearsTable } from './migrations/2026_11_27_20_zone_wears';
 import { practice } from './migrations/2026_11_27_21_practice';
+import { lessonLinks } from './migrations/2026_11_27_22_lesson_links';
 import { trials } from './migrations/2026_11_27_19_trials';
 import { visits } from './migrations/2026_11_27_09_visits';
 
@@ -45,6 +46,7 @@ export const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '2026_11_27_19_trials': trials,
   '2026_11_27_20_zone_wears': zoneWearsTable,
   '2026_11_27_21_practice': practice,
+  '2026_11_27_22_lesson_links': lessonLinks,
 };
 
 /**

@@ -273,6 +273,20 @@ export type Database = {
     at: Instant;
     seq: Generated<string>;
   };
+  lesson_links: {
+    studio_id: string;
+    id: string;
+    chart_id: string;
+    client_id: string;
+    version: number;
+    minutes: number;
+    keep: Json<string[]>;
+    secret_hash: string;
+    made_by: string;
+    made_at: Created;
+    expires_at: ColumnType<Date | null, Date | null, never>;
+    revoked_at: ColumnType<Date | null, Date | null | undefined, Date>;
+  };
   wear_links: {
     studio_id: string;
     id: string;
@@ -354,6 +368,7 @@ export const STUDIO_TABLES = [
   'zone_wears',
   'learned_answers',
   'practice_events',
+  'lesson_links',
   'wear_links',
   'calendar_feeds',
   'charts',

@@ -1,9 +1,11 @@
 import type { CallSheet } from '@toile/core';
 
-const escaped = (text: string): string =>
+/** Text as it may stand in a page. */
+export const escaped = (text: string): string =>
   text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
 
-function page(title: string, body: string): string {
+/** A page of a phone with nothing but its own words in it. */
+export function page(title: string, body: string): string {
   return (
     `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><meta name="robots" content="noindex">` +
     `<title>${escaped(title)}</title><style>body{margin:0;background:#f2f2f2;color:#161616;font:16px/1.5 sans-serif}main{max-width:640px;margin:0 auto;padding:12px}svg{width:100%;height:auto;display:block}</style></head>` +

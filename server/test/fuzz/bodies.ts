@@ -241,6 +241,18 @@ export const SOUND: { readonly [N in WriteName]: () => Sound } = {
       stings: 'left',
     },
   }),
+  createLessonLink: () => ({
+    id: chart.id,
+    body: {
+      id: newId(),
+      version: 1,
+      minutes: 20,
+      keep: [chart.steps[0]!.id],
+      secret: secret(),
+      days: 30,
+    },
+  }),
+  revokeLessonLink: () => ({ id: newId(), body: {} }),
   tellPractice: () => ({
     body: {
       event: {

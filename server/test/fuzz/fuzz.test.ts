@@ -232,6 +232,8 @@ const READ_IDS: Readonly<Partial<Record<RouteName, string>>> = {
   exportChart: chart.id,
   liveChart: chart.id,
   chartWear: chart.id,
+  printLesson: chart.id,
+  listLessonLinks: chart.id,
   chartTrials: demo.trials[0]!.chartId,
   trial: demo.trials[0]!.id,
   exportTrial: demo.trials[0]!.id,

@@ -35,6 +35,7 @@ import {
   sampleRequestSchema,
 } from '../work';
 import { runUpInputSchema, visitInputSchema } from '../visit';
+import { lessonLinkInputSchema } from '../lesson';
 import { forgetPracticeSchema, practiceInputSchema } from '../practice';
 import { sendTrialSchema, trialEventInputSchema, trialInputSchema } from '../trial';
 import {
@@ -105,6 +106,8 @@ export const BODIES: { readonly [N in WriteName]: Schema } = {
   revokeShare: nothing,
   createEvent: chairEventSchema,
   createWearCheck: wearCheckInputSchema,
+  createLessonLink: lessonLinkInputSchema,
+  revokeLessonLink: nothing,
   answerLearned: learnedAnswerInputSchema,
   tellPractice: practiceInputSchema,
   forgetPractice: forgetPracticeSchema,

@@ -438,6 +438,31 @@ export const ROUTES = {
     needs: 'see',
     does: 'Every first wear of the studio that was looked at.',
   },
+  printLesson: {
+    method: 'GET',
+    path: '/api/charts/:id/lesson',
+    needs: 'see',
+    asks: ['steps', 'minutes', 'paper'],
+    does: 'A lesson for the client’s own hands as a PDF.',
+  },
+  listLessonLinks: {
+    method: 'GET',
+    path: '/api/charts/:id/lesson-links',
+    needs: 'see',
+    does: 'Links to lessons of a chart.',
+  },
+  createLessonLink: {
+    method: 'POST',
+    path: '/api/charts/:id/lesson-links',
+    needs: 'edit',
+    does: 'Makes a link to a lesson, for some days or until it is taken back.',
+  },
+  revokeLessonLink: {
+    method: 'POST',
+    path: '/api/lesson-links/:id/revocations',
+    needs: 'edit',
+    does: 'Takes such a link back at once.',
+  },
   practice: {
     method: 'GET',
     path: '/api/practice',

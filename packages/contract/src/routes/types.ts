@@ -70,6 +70,7 @@ import type {
 } from '../work';
 import type { RunUpInput, VisitInput } from '../visit';
 import type { NewPassword, SetUp } from '../setUp';
+import type { LessonLinkAnswer, LessonLinkInput } from '../lesson';
 import type { ForgetPractice, PracticeAnswer, PracticeInput } from '../practice';
 import type {
   QuestionsAnswer,
@@ -195,6 +196,10 @@ type RouteTypes = {
   createWearLink: { takes: WearLinkInput; answers: ChartWearAnswer };
   revokeWearLink: { takes: EmptyBody; answers: ChartWearAnswer };
   studioWear: { answers: StudioWearAnswer };
+  printLesson: { answers: FileAnswer };
+  listLessonLinks: { answers: LessonLinkAnswer[] };
+  createLessonLink: { takes: LessonLinkInput; answers: LessonLinkAnswer };
+  revokeLessonLink: { takes: EmptyBody; answers: LessonLinkAnswer };
   practice: { answers: PracticeAnswer };
   tellPractice: { takes: PracticeInput; answers: PracticeAnswer };
   forgetPractice: { takes: ForgetPractice; answers: PracticeAnswer };

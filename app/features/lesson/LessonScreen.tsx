@@ -1,0 +1,269 @@
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { lessonFrom, type Chart, type Lesson, type LessonStep } from '@toile/core';
+import {
+  LESSON_DAYS,
+  lessonPath,
+  may,
+  newId,
+  newSecret,
+  pathTo,
+  type LessonDays,
+  type LessonLinkAnswer,
+} from '@toile/contract';
+import { call } from '../../data/call';
+import { useChart, useLessonLinks, useRefresh, useSession } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
+import {
+  Body,
+  Button,
+  Choice,
+  Column,
+  CopyButton,
+  Field,
+  Label,
+  Line,
+  Ready,
+  Screen,
+  Stepper,
+  Subheading,
+  Switch,
+  View,
+} from '../../ui';
+import { dayInWords } from '../words/dates';
+
+/** A lesson from a chart for the client's own hands: what to keep, seen as the client will see it, on paper or by a link. */
+export function LessonScreen({ id }: { readonly id: string }) {
+  const chart = useChart(id);
+  const router = useRouter();
+  return (
+    <Screen
+      title="Lesson"
+      above={chart.data ? `${chart.data.chart.client.name} · ${chart.data.chart.look.name}` : undefined}
+      widest={760}
+      onBack={() => router.navigate(`/charts/${id}`)}
+    >
+      <Ready remote={chart}>{({ chart: newest }) => <Compose key={newest.version} chart={newest} />}</Ready>
+    </Screen>
+  );
+}
+
+function Compose({ chart }: { readonly chart: Chart }) {
+  const session = useSession();
+  const [minutes, setMinutes] = useState(20);
+  const [keep, setKeep] = useState<readonly string[] | null>(null);
+  const lesson = useMemo(
+    () => lessonFrom(chart, keep ? { minutes, keep } : { minutes }),
+    [chart, minutes, keep],
+  );
+  const kept = lesson.steps.map(({ stepId }) => stepId);
+  const toggle = (stepId: string): void =>
+    setKeep(kept.includes(stepId) ? kept.filter((one) => one !== stepId) : [...kept, stepId]);
+  const edits = session.data !== undefined && may(session.data.role, 'edit');
+  return (
+    <Column gap="$5">
+      <Column gap="$3" role="group" aria-label="What is kept">
+        <Label>
+          For the client’s own hands, at a mirror: fewer steps, in words anybody knows. Notes, health and
+          contact are never in it.
+        </Label>
+        <Stepper
+          label="Minutes there are"
+          unit="min"
+          value={minutes}
+          minimum={5}
+          maximum={60}
+          step={5}
+          onChange={(value) => {
+            setMinutes(value);
+            setKeep(null);
+          }}
+        />
+        <Body>{`${lesson.steps.length} steps, about ${lesson.minutes} minutes for hands that do it twice a week${keep ? '' : ', as proposed'}.`}</Body>
+        {keep && lesson.minutes > minutes ? (
+          <Body color="$weld">{`▲ That is more than the ${minutes} minutes there are.`}</Body>
+        ) : null}
+        {lesson.steps.map((step) => (
+          <Switch
+            key={step.stepId}
+            label={`${step.title}, ${step.minutes} min`}
+            on
+            onToggle={() => toggle(step.stepId)}
+          />
+        ))}
+        {lesson.left.map((step) => (
+          <Switch
+            key={step.stepId}
+            label={`${step.title}: ${step.why}`}
+            on={false}
+            onToggle={() => toggle(step.stepId)}
+          />
+        ))}
+      </Column>
+      <Seen lesson={lesson} />
+      <OnPaper chart={chart} minutes={minutes} kept={kept} />
+      {edits ? <ByLink chart={chart} minutes={minutes} kept={kept} /> : null}
+    </Column>
+  );
+}
+
+/** As the client will read it. */
+function Seen({ lesson }: { readonly lesson: Lesson }) {
+  return (
+    <Column gap="$3" role="group" aria-label="As the client reads it">
+      <Subheading>As the client reads it</Subheading>
+      <Column gap="$1">
+        {lesson.things.map(({ number, name }) => (
+          <Label key={number}>{`${number} · ${name}`}</Label>
+        ))}
+      </Column>
+      {lesson.steps.map((step, i) => (
+        <OneStep key={step.stepId} step={step} number={i + 1} />
+      ))}
+      {lesson.minds.map((line) => (
+        <Label key={line}>{line}</Label>
+      ))}
+    </Column>
+  );
+}
+
+/** On most screens a millimetre is about so many px: near enough for a pea and a lentil to be told apart. */
+const PX_PER_MM = 3.78;
+
+function OneStep({ step, number }: { readonly step: LessonStep; readonly number: number }) {
+  const px = step.sizeMm === null ? null : step.sizeMm * PX_PER_MM;
+  return (
+    <Column gap="$1" borderBottomWidth={1} borderBottomColor="$line" paddingBottom="$3">
+      <Body fontWeight="700">{`${number}. ${step.title}`}</Body>
+      {step.things.length > 0 ? (
+        <Line flexWrap="nowrap" gap="$3">
+          <Body>{`${step.things.join(' and ')}: ${step.amount ?? 'as it is'}`}</Body>
+          {px ? (
+            <View width={px} height={px} borderRadius={px / 2} backgroundColor="$ink" aria-hidden />
+          ) : null}
+        </Line>
+      ) : null}
+      {step.where.map((place) => (
+        <Body key={place}>{place}</Body>
+      ))}
+      <Label>{step.how}</Label>
+      <Label>{`✓ ${step.check}`}</Label>
+      {step.fault ? <Label>{`${step.fault.seen}? ${step.fault.cure}`}</Label> : null}
+    </Column>
+  );
+}
+
+type Given = { readonly chart: Chart; readonly minutes: number; readonly kept: readonly string[] };
+
+function OnPaper({ chart, minutes, kept }: Given) {
+  const print = (paper: 'a4' | 'letter'): void =>
+    window.location.assign(
+      pathTo('printLesson', { id: chart.id }, { steps: kept.join(','), minutes: String(minutes), paper }),
+    );
+  return (
+    <Column gap="$2" role="group" aria-label="On paper">
+      <Subheading>On paper</Subheading>
+      <Line>
+        <Button disabled={kept.length === 0} onPress={() => print('a4')}>
+          PDF, A4
+        </Button>
+        <Button disabled={kept.length === 0} onPress={() => print('letter')}>
+          PDF, Letter
+        </Button>
+      </Line>
+    </Column>
+  );
+}
+
+const DAY_WORDS: Readonly<Record<string, string>> = {
+  '30': 'a month',
+  '180': 'half a year',
+  '0': 'until it is taken back',
+};
+
+function ByLink({ chart, minutes, kept }: Given) {
+  const session = useSession();
+  const refresh = useRefresh();
+  const links = useLessonLinks(chart.id);
+  const { busy, failure, save } = useSaving();
+  const [days, setDays] = useState<LessonDays>(180);
+  const [link, setLink] = useState<string | null>(null);
+  const [now] = useState(() => Date.now());
+  const make = (): Promise<unknown> =>
+    save(async () => {
+      const studioId = session.data?.studio.id;
+      if (!studioId) return;
+      const secret = newSecret();
+      await call('createLessonLink', {
+        params: { id: chart.id },
+        body: { id: newId(), version: chart.version, minutes, keep: [...kept], secret, days },
+      });
+      setLink(`${window.location.origin}${lessonPath(studioId, secret)}`);
+      await refresh();
+    });
+  const revoke = (one: LessonLinkAnswer): Promise<unknown> =>
+    save(async () => {
+      await call('revokeLessonLink', { params: { id: one.id }, body: {} });
+      await refresh();
+    });
+  return (
+    <Column gap="$3" role="group" aria-label="By a link">
+      <Subheading>By a link</Subheading>
+      <Choice
+        label="It lasts"
+        options={LESSON_DAYS.map(String)}
+        words={DAY_WORDS}
+        chosen={[String(days)]}
+        onChange={([d]) => setDays(LESSON_DAYS.find((known) => String(known) === d) ?? 180)}
+      />
+      <Line>
+        <Button kind="main" disabled={busy || kept.length === 0} onPress={() => void make()}>
+          Make a link
+        </Button>
+      </Line>
+      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+      {link ? (
+        <Column gap="$1">
+          <Field label="The link, shown this once" value={link} onChange={() => undefined} />
+          <Line>
+            <CopyButton text={link} words="Copy the link" />
+          </Line>
+        </Column>
+      ) : null}
+      <Ready remote={links}>
+        {(list) => (
+          <Column gap="$1" role="list" aria-label="Links to this lesson">
+            {list.map((one) => {
+              const ended =
+                one.revokedAt !== null || (one.expiresAt !== null && Date.parse(one.expiresAt) <= now);
+              return (
+                <Line key={one.id} role="listitem" flexWrap="nowrap">
+                  <Label flex={1}>
+                    {`${one.steps} steps of version ${one.version}, by ${one.madeBy}, ${dayInWords(one.madeAt)}, ${
+                      ended
+                        ? one.revokedAt
+                          ? 'taken back'
+                          : 'ended'
+                        : one.expiresAt
+                          ? `until ${dayInWords(one.expiresAt)}`
+                          : 'stays'
+                    }`}
+                  </Label>
+                  {ended ? null : (
+                    <Button
+                      disabled={busy}
+                      label={`Take back the link of ${dayInWords(one.madeAt)}`}
+                      onPress={() => void revoke(one)}
+                    >
+                      Take back
+                    </Button>
+                  )}
+                </Line>
+              );
+            })}
+          </Column>
+        )}
+      </Ready>
+    </Column>
+  );
+}

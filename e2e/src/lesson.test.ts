@@ -1,0 +1,86 @@
+import type { Browser, Page } from 'playwright-core';
+import { more, openAs, openBrowser, openClient, PHONE } from './browser';
+
+// A lesson for the client's own hands: proposed, changed, read on another phone, printed, taken back.
+let browser: Browser;
+let page: Page;
+let complaints: readonly string[];
+beforeAll(async () => {
+  browser = await openBrowser();
+  ({ page, complaints } = await openAs(browser, 'artist', PHONE));
+});
+afterAll(() => browser.close());
+
+const SHOT = process.env.TOILE_SHOTS;
+const shot = async (on: Page, name: string): Promise<void> => {
+  if (SHOT) await on.screenshot({ path: `${SHOT}/${name}.png` });
+};
+const kept = () => page.getByRole('group', { name: 'What is kept' });
+const stepsKept = async (): Promise<number> =>
+  Number(
+    /^(\d+) steps/.exec(
+      await kept()
+        .getByText(/^\d+ steps, about/)
+        .innerText(),
+    )![1],
+  );
+
+test('fewer minutes keep fewer steps; one more by hand is more than there is time for, and says so', async () => {
+  await openClient(page, 'Morwenna Penhallow');
+  await page.getByRole('link', { name: /Choir Loft/ }).click();
+  await page.waitForURL(/\/charts\//);
+  await more(page, 'Lesson for at home');
+  const twenty = await stepsKept();
+  for (let i = 0; i < 3; i++)
+    await page
+      .getByRole('button', { name: /^Minutes there are.*less|less.*Minutes|−|-/i })
+      .first()
+      .click();
+  expect(await stepsKept()).toBeLessThan(twenty);
+  await shot(page, 'lesson');
+  const before = await stepsKept();
+  await kept()
+    .getByText(/: For days with more time\.$/)
+    .first()
+    .click();
+  expect(await stepsKept()).toBe(before + 1);
+  await kept()
+    .getByText(/^▲ That is more than the 5 minutes/)
+    .waitFor();
+  await page
+    .getByRole('group', { name: 'As the client reads it' })
+    .getByText(/see a doctor/)
+    .waitFor();
+});
+
+test('by a link it is read on another phone, and no more once it is taken back; on paper it is a PDF', async () => {
+  await page.getByRole('button', { name: 'Make a link', exact: true }).click();
+  const link = await page.getByLabel('The link, shown this once').inputValue();
+  const context = await browser.newContext({ viewport: PHONE });
+  const theirs = await context.newPage();
+  await theirs.goto(link);
+  await theirs.getByRole('heading', { name: 'Choir Loft, at home' }).waitFor();
+  await theirs.getByText(/your left is on the left/).waitFor();
+  expect(await theirs.getByText(/client/i).count()).toBe(0);
+  await shot(theirs, 'lesson-page');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'PDF, A4' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toMatch(/^lesson-.*\.pdf$/);
+  if (SHOT) await download.saveAs(`${SHOT}/lesson.pdf`);
+  await page
+    .getByRole('list', { name: 'Links to this lesson' })
+    .getByRole('button', { name: /^Take back the link of/ })
+    .first()
+    .click();
+  await page
+    .getByRole('list', { name: 'Links to this lesson' })
+    .getByText(/taken back$/)
+    .first()
+    .waitFor();
+  await theirs.reload();
+  await theirs.getByRole('heading', { name: 'This link shows nothing' }).waitFor();
+  await context.close();
+  expect(complaints).toEqual([]);
+});

@@ -1,0 +1,40 @@
+import { array, number, object } from 'yup';
+import { uuid } from './client';
+import { secretField } from './share';
+
+/** How long a link to a lesson shows it, days; 0: until it is taken back. */
+export const LESSON_DAYS = [30, 180, 0] as const;
+export type LessonDays = (typeof LESSON_DAYS)[number];
+
+/** A link to a lesson: a version of a chart, which of its steps, in how many minutes. */
+export const lessonLinkInputSchema = object({
+  id: uuid().required(),
+  version: number().integer().min(1).required(),
+  minutes: number().integer().min(1, 'At least a minute').max(180, 'At most three hours').required(),
+  keep: array().of(uuid().required()).min(1, 'Keep at least one step').max(80).required(),
+  secret: secretField(),
+  days: number()
+    .oneOf([...LESSON_DAYS], `one of ${LESSON_DAYS.join(', ')}`)
+    .required(),
+}).noUnknown('${unknown} is not known here');
+export type LessonLinkInput = {
+  id: string;
+  version: number;
+  minutes: number;
+  keep: string[];
+  secret: string;
+  days: LessonDays;
+};
+
+export type LessonLinkAnswer = {
+  readonly id: string;
+  readonly version: number;
+  readonly steps: number;
+  readonly madeBy: string;
+  readonly madeAt: string;
+  /** null: until it is taken back. */ readonly expiresAt: string | null;
+  readonly revokedAt: string | null;
+};
+
+/** Where a link to a lesson leads, under the app's own address. */
+export const lessonPath = (studioId: string, secret: string): string => `/l/${studioId}.${secret}`;

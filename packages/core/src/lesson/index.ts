@@ -1,0 +1,1 @@
+export { lessonFrom, type Lesson, type LessonAsk, type LessonStep } from './lesson';

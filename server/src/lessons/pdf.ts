@@ -1,0 +1,72 @@
+import type { Lesson } from '@toile/core';
+import type { SheetPaper } from '../print/callSheetPdf';
+import { documentWithFonts, finished } from '../print/fonts';
+
+/** Papers in points. */
+const PAPERS = { a4: [595.28, 841.89], letter: [612, 792] } as const;
+const MARGIN = 44;
+const SIZE = 11;
+const SMALL = 9.5;
+/** Points a millimetre. */
+const PT_PER_MM = 72 / 25.4;
+
+/** A lesson on paper: what is needed by number, step by step with the size of each drop as wide as it is, what to mind. */
+export function lessonPdf(lesson: Lesson, paper: SheetPaper): Promise<Buffer> {
+  const [width, height] = PAPERS[paper];
+  const doc = documentWithFonts({
+    size: [width, height],
+    margin: 0,
+    lang: 'en-GB',
+    displayTitle: true,
+    info: { Title: `${lesson.look}, at home: ${lesson.name}` },
+  });
+  const inner = width - 2 * MARGIN;
+  let y = MARGIN;
+  const say = (words: string, size: number, bold = false, x = MARGIN): void => {
+    const wide = inner - (x - MARGIN);
+    doc.font(bold ? 'bold' : 'plain').fontSize(size);
+    const tall = doc.heightOfString(words, { width: wide });
+    if (y + tall > height - MARGIN) {
+      doc.addPage({ size: [width, height], margin: 0 });
+      y = MARGIN;
+    }
+    doc.fillColor('black').text(words, x, y, { width: wide });
+    y += tall + 2;
+  };
+  const room = (needed: number): void => {
+    if (y + needed <= height - MARGIN) return;
+    doc.addPage({ size: [width, height], margin: 0 });
+    y = MARGIN;
+  };
+  say(`${lesson.look}, at home`, 18, true);
+  say(
+    `For ${lesson.name}: ${lesson.steps.length} steps, about ${lesson.minutes} minutes. Stand before a mirror: your left is on the left.`,
+    SIZE,
+  );
+  y += 6;
+  say('What you need', SIZE + 1, true);
+  for (const { number, name } of lesson.things) say(`${number}  ${name}`, SIZE);
+  lesson.steps.forEach((step, i) => {
+    y += 6;
+    room(60);
+    say(`${i + 1}. ${step.title}`, SIZE + 1, true);
+    if (step.things.length > 0) {
+      const mm = step.sizeMm;
+      if (mm !== null) {
+        const r = (mm * PT_PER_MM) / 2;
+        doc
+          .circle(width - MARGIN - r, y + 6, r)
+          .fillColor('#8c5a3c')
+          .fill();
+      }
+      say(`${step.things.map((n) => `(${n})`).join(' ')} ${step.amount ?? ''}`, SIZE);
+    }
+    for (const place of step.where) say(place, SMALL, false, MARGIN + 10);
+    say(step.how, SMALL, false, MARGIN + 10);
+    say(`Look: ${step.check}`, SMALL, false, MARGIN + 10);
+    if (step.fault) say(`${step.fault.seen}? ${step.fault.cure}`, SMALL, false, MARGIN + 10);
+  });
+  y += 8;
+  for (const line of lesson.minds) say(line, SMALL);
+  return finished(doc);
+}

@@ -1,0 +1,153 @@
+import rateLimit from 'express-rate-limit';
+import { lessonFrom, stepsOfVariant, type Chart, type Lesson } from '@toile/core';
+import { isUuid, type LessonLinkAnswer } from '@toile/contract';
+import { newestVersion } from '../charts/queries';
+import { inStudio, type Tx } from '../db/connection';
+import { hashOfSecret } from '../db/secrets';
+import { found, ProblemError } from '../http/problem';
+import { read, write, type Services } from '../http/register';
+import type { SheetPaper } from '../print/callSheetPdf';
+import { bareHeaders, endedPage } from '../shares/page';
+import { lessonPage } from './page';
+import { lessonPdf } from './pdf';
+
+/** A guess at a secret is hopeless; this keeps anyone from trying, per minute and address. */
+const TRIES_A_MINUTE = 60;
+const MOST_LINKS = 200;
+const USUAL_MINUTES = 20;
+
+/** Lessons for a client's own hands: on paper, and by links. */
+export function registerLessons(services: Services): void {
+  read(services, 'printLesson', async ({ tx, params, query }) => {
+    const chart = found(await newestVersion(tx, params.id));
+    const keep = (query.steps ?? '').split(',').filter((id) => id !== '');
+    const minutes = Number(query.minutes ?? USUAL_MINUTES);
+    if (!Number.isInteger(minutes) || minutes < 1 || minutes > 180)
+      throw new ProblemError('bad-input', {
+        fields: [{ path: 'minutes', message: 'Whole minutes, 1 to 180' }],
+      });
+    const lesson = lessonFrom(chart, keep.length > 0 ? { minutes, keep } : { minutes });
+    const paper: SheetPaper = query.paper === 'letter' ? 'letter' : 'a4';
+    return { body: await lessonPdf(lesson, paper), file: `lesson-${chart.id}.pdf`, type: 'application/pdf' };
+  });
+
+  read(services, 'listLessonLinks', async ({ tx, params }) => {
+    found(await tx.selectFrom('charts').select('id').where('id', '=', params.id).executeTakeFirst());
+    const rows = await tx
+      .selectFrom('lesson_links')
+      .selectAll()
+      .where('chart_id', '=', params.id)
+      .orderBy('made_at', 'desc')
+      .limit(MOST_LINKS)
+      .execute();
+    return { body: rows.map(linkAnswer) };
+  });
+
+  write(services, 'createLessonLink', async ({ tx, caller, body, params, now }) => {
+    const chart = await versionOf(tx, params.id, body.version);
+    const plan = new Set(stepsOfVariant(chart.steps, null).map(({ id }) => id));
+    const strange = body.keep.findIndex((id) => !plan.has(id));
+    if (strange >= 0)
+      throw new ProblemError('bad-input', {
+        fields: [{ path: `keep[${strange}]`, message: 'is not a step of this version' }],
+      });
+    const row = await tx
+      .insertInto('lesson_links')
+      .values({
+        studio_id: caller.studioId,
+        id: body.id,
+        chart_id: params.id,
+        client_id: chart.client.id,
+        version: body.version,
+        minutes: body.minutes,
+        keep: JSON.stringify(body.keep),
+        secret_hash: hashOfSecret(body.secret),
+        made_by: caller.name,
+        expires_at: body.days === 0 ? null : new Date(now.getTime() + body.days * 86_400_000),
+      })
+      .onConflict((c) => c.doNothing())
+      .returningAll()
+      .executeTakeFirst();
+    if (!row) throw new ProblemError('already-there');
+    return { status: 201, body: linkAnswer(row), subject: row.id };
+  });
+
+  write(services, 'revokeLessonLink', async ({ tx, params, now }) => {
+    const row = found(
+      await tx
+        .updateTable('lesson_links')
+        .set({ revoked_at: now })
+        .where('id', '=', params.id)
+        .returningAll()
+        .executeTakeFirst(),
+    );
+    return { body: linkAnswer(row), subject: row.id };
+  });
+
+  const limit = rateLimit({
+    windowMs: 60_000,
+    limit: TRIES_A_MINUTE,
+    standardHeaders: true,
+    legacyHeaders: false,
+  });
+  services.app.get('/l/:token', limit, async (req, res) => {
+    const shown = await linkedLesson(services, String(req.params.token));
+    res.set(bareHeaders());
+    if (!shown) return void res.status(404).type('html').send(endedPage());
+    res.type('html').send(lessonPage(shown.lesson, shown.expiresAt));
+  });
+}
+
+async function versionOf(tx: Tx, chartId: string, version: number): Promise<Chart> {
+  const row = await tx
+    .selectFrom('chart_versions')
+    .select('document')
+    .where('chart_id', '=', chartId)
+    .where('version', '=', version)
+    .executeTakeFirst();
+  return found(row).document;
+}
+
+/** What a link shows; null when it is unknown, has ended or was taken back. */
+async function linkedLesson(
+  services: Services,
+  token: string,
+): Promise<{ readonly lesson: Lesson; readonly expiresAt: Date | null } | null> {
+  const [studioId = '', secret = ''] = token.split('.');
+  if (!isUuid(studioId) || secret === '') return null;
+  return inStudio(services.db, studioId, async (tx) => {
+    const link = await tx
+      .selectFrom('lesson_links')
+      .selectAll()
+      .where('secret_hash', '=', hashOfSecret(secret))
+      .executeTakeFirst();
+    const over = link?.expires_at != null && link.expires_at <= services.clock();
+    if (!link || link.revoked_at !== null || over) return null;
+    const chart = await versionOf(tx, link.chart_id, link.version);
+    return {
+      lesson: lessonFrom(chart, { minutes: link.minutes, keep: link.keep }),
+      expiresAt: link.expires_at,
+    };
+  });
+}
+
+type Row = {
+  readonly id: string;
+  readonly version: number;
+  readonly keep: readonly string[];
+  readonly made_by: string;
+  readonly made_at: Date;
+  readonly expires_at: Date | null;
+  readonly revoked_at: Date | null;
+};
+function linkAnswer(row: Row): LessonLinkAnswer {
+  return {
+    id: row.id,
+    version: row.version,
+    steps: row.keep.length,
+    madeBy: row.made_by,
+    madeAt: row.made_at.toISOString(),
+    expiresAt: row.expires_at?.toISOString() ?? null,
+    revokedAt: row.revoked_at?.toISOString() ?? null,
+  };
+}

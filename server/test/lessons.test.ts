@@ -1,0 +1,112 @@
+import type { Agent } from 'supertest';
+import { stepsOfVariant } from '@toile/core';
+import { lessonPath, newId, newSecret, type LessonLinkAnswer, type Problem } from '@toile/contract';
+import { demo, keyed, testServer, type TestServer } from './testServer';
+
+let now = new Date('2031-05-14T18:00:00Z');
+let server: TestServer;
+let artist: Agent;
+beforeAll(async () => {
+  server = await testServer({ clock: () => now, signInLimit: { windowMs: 1000, tries: 1e6 } });
+  artist = await server.signedIn('artist');
+});
+afterAll(() => server.stop());
+afterEach(() => void (now = new Date('2031-05-14T18:00:00Z')));
+
+const chart = demo.charts.find(({ client }) => client.name === 'Morwenna Penhallow')!;
+const client = demo.clients.find(({ id }) => id === chart.client.id)!;
+const keep = stepsOfVariant(chart.steps, null)
+  .filter(({ role }) => ['base', 'brow', 'lip'].includes(role))
+  .map(({ id }) => id);
+const body = (more: object = {}) => ({
+  id: newId(),
+  version: 1,
+  minutes: 20,
+  keep,
+  secret: newSecret(),
+  days: 30,
+  ...more,
+});
+const make = (sent: object) => artist.post(`/api/charts/${chart.id}/lesson-links`).set(keyed()).send(sent);
+const open = (secret: string) => server.agent().get(lessonPath(demo.studio.id, secret));
+
+test('a link shows the lesson to whoever has it, and nothing that is not of it', async () => {
+  const sent = body();
+  const link = (await make(sent).expect(201)).body as LessonLinkAnswer;
+  expect(link).toMatchObject({
+    steps: keep.length,
+    madeBy: 'Teodor Marsh',
+    expiresAt: '2031-06-13T18:00:00.000Z',
+  });
+  const page = await open(sent.secret).expect(200);
+  expect(page.get('cache-control')).toBe('no-store');
+  expect(page.get('content-security-policy')).toContain("default-src 'none'");
+  for (const id of keep) {
+    const { title } = chart.steps.find((step) => step.id === id)!;
+    expect(page.text).toContain(title);
+  }
+  expect(page.text).toContain('your left is on the left');
+  const left = chart.steps.find(({ id, variant }) => !variant && !keep.includes(id))!;
+  expect(page.text).not.toContain(`${left.title}</h2>`);
+  for (const secret of [client.phone, client.email, client.notes, ...client.sensitivities])
+    if (secret !== '') expect(page.text).not.toContain(secret);
+  // What a studio writes is text, wherever it comes to stand.
+  expect(page.text).not.toMatch(/<script/i);
+});
+
+test('it ends by its day, stays where it was to stay, and is gone when it is taken back', async () => {
+  const [month, always] = [body(), body({ days: 0 })];
+  await make(month).expect(201);
+  const kept = (await make(always).expect(201)).body as LessonLinkAnswer;
+  expect(kept.expiresAt).toBeNull();
+  now = new Date('2031-06-14T18:00:00Z');
+  await open(month.secret).expect(404);
+  now = new Date('2039-06-14T18:00:00Z');
+  await open(always.secret).expect(200);
+  await artist.post(`/api/lesson-links/${kept.id}/revocations`).set(keyed()).send({}).expect(200);
+  const ended = await open(always.secret).expect(404);
+  expect(ended.text).toContain('This link shows nothing');
+  await open('x'.repeat(32)).expect(404);
+});
+
+test.each([
+  ['no step', { keep: [] }, 'keep'],
+  ['a step of another chart', { keep: [newId()] }, 'keep[0]'],
+  ['no minutes', { minutes: 0 }, 'minutes'],
+  ['days there are none of', { days: 7 }, 'days'],
+])('%s is told by its field', async (_, more, path) => {
+  const answer = await make(body(more)).expect(422);
+  expect((answer.body as Problem).fields![0]!.path).toBe(path);
+});
+
+test('on paper it is a PDF of one or two pages, of what was chosen or of what is proposed', async () => {
+  for (const query of [`steps=${keep.join(',')}&minutes=20`, 'minutes=60&paper=letter', '']) {
+    const pdf = await artist
+      .get(`/api/charts/${chart.id}/lesson?${query}`)
+      .buffer()
+      .parse((res, done) => {
+        const parts: Buffer[] = [];
+        res.on('data', (part: Buffer) => parts.push(part));
+        res.on('end', () => done(null, Buffer.concat(parts)));
+      })
+      .expect(200);
+    const bytes = pdf.body as Buffer;
+    expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
+    const pages = (bytes.toString('latin1').match(/\/Type \/Page\b/g) ?? []).length;
+    expect(pages).toBeGreaterThanOrEqual(1);
+    expect(pages).toBeLessThanOrEqual(3);
+  }
+  await artist.get(`/api/charts/${chart.id}/lesson?minutes=none`).expect(422);
+});
+
+test('erased, a client’s lessons show nothing', async () => {
+  const sent = body();
+  await make(sent).expect(201);
+  const owner = await server.signedIn('owner');
+  await owner
+    .post(`/api/clients/${client.id}/erasures`)
+    .set(keyed())
+    .send({ name: client.name, charts: 'kept without the person' })
+    .expect(200);
+  await open(sent.secret).expect(404);
+});
