@@ -67,13 +67,17 @@ test('sent in order, one at a time, shown as arrived until the chart holds them'
   await waitFor(async () => expect(await onDevice()).toEqual([]));
 });
 
-test('what is told of a party goes to the party, what is told at the chair to its chart, in one order', async () => {
+test('what is told of a chart, a party, a trial and of practice goes where it belongs, in one order', async () => {
   const addresses: string[] = [];
-  globalThis.fetch = jest.fn(async (url: string) => {
+  const bodies: unknown[] = [];
+  globalThis.fetch = jest.fn(async (url: string, init: RequestInit) => {
     addresses.push(url);
+    bodies.push(JSON.parse(String(init.body)));
     return { ok: true, status: 201, json: () => Promise.resolve({}) } as Response;
   }) as unknown as typeof fetch;
   const { by, account, input } = item(2);
+  const look = { id: idOf(4), at: input.at, kind: 'applied' as const, appliedAt: input.at };
+  const shared = { id: idOf(5), at: input.at, kind: 'shared' as const, skill: 'jaw', shared: true };
   box();
   await act(async () => {
     post(item(1));
@@ -84,12 +88,17 @@ test('what is told of a party goes to the party, what is told at the chair to it
       input: { id: input.id, kind: 'packed', item: 'once:wands', at: input.at },
     });
     post(item(3));
+    post({ trialId: CHART, by, account, input: look });
+    post({ practice: true, by, account, input: shared });
     await flush();
   });
+  expect(bodies.slice(3)).toEqual([{ event: look, intoChart: false }, { event: shared }]);
   expect(addresses).toEqual([
     `/api/charts/${CHART}/events`,
     `/api/parties/${CHART}/log`,
     `/api/charts/${CHART}/events`,
+    `/api/trials/${CHART}/events`,
+    '/api/practice',
   ]);
 });
 
@@ -140,6 +149,7 @@ test.each([
   [404, 'not-found', false],
   [404, 'bad-id', false],
   [422, 'bad-input', false],
+  [409, 'judged-already', false],
   [422, 'key-reused', false],
   [429, 'too-many-tries', true],
   [500, 'unexpected', true],

@@ -64,14 +64,24 @@ export const BREAKAGES = [
     "['bad-input', 'not-found'",
     "['signed-out', 'bad-input', 'not-found'",
   ),
-  outbox('a used key is tried for ever', ", 'key-reused'].includes", '].includes'),
+  outbox(
+    'a used key is tried for ever',
+    "'not-allowed', 'key-reused', 'judged-already'",
+    "'not-allowed', 'judged-already'",
+  ),
+  outbox('a look at a judged trial is tried for ever', "'key-reused', 'judged-already'", "'key-reused'"),
   outbox('what the device did not keep is not said', 'if (!kept) change(', 'if (kept) change('),
   outbox('what the device did not keep is never tried again', '      await store.add(item);\n', ''),
   outbox('each try has a key of its own', '`event-${item.input.id}`', '`event-${Math.random()}`'),
   outbox(
     'what is told of a party goes to a chart',
-    'if (item.partyId === undefined)',
-    'if (item.partyId === undefined || item.chartId === undefined)',
+    'if (item.chartId !== undefined)',
+    'if (item.chartId !== undefined || item.partyId !== undefined)',
+  ),
+  outbox(
+    'what is practised goes to a trial',
+    'else if (item.practice) await',
+    'else if (item.trialId) await',
   ),
   outbox(
     'what has arrived stays on the device',

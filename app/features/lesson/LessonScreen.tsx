@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { lessonFrom, type Chart, type Lesson, type LessonStep } from '@toile/core';
+import { lessonFrom, stepsCounted, type Chart, type Lesson, type LessonStep } from '@toile/core';
 import {
   LESSON_DAYS,
   lessonPath,
@@ -79,7 +79,7 @@ function Compose({ chart }: { readonly chart: Chart }) {
             setKeep(null);
           }}
         />
-        <Body>{`${lesson.steps.length} steps, about ${lesson.minutes} minutes for hands that do it twice a week${keep ? '' : ', as proposed'}.`}</Body>
+        <Body>{`${stepsCounted(lesson)}, about ${lesson.minutes} minutes for hands that do it twice a week${keep ? '' : ', as proposed'}.`}</Body>
         {keep && lesson.minutes > minutes ? (
           <Body color="$weld">{`▲ That is more than the ${minutes} minutes there are.`}</Body>
         ) : null}
@@ -239,7 +239,7 @@ function ByLink({ chart, minutes, kept }: Given) {
               return (
                 <Line key={one.id} role="listitem" flexWrap="nowrap">
                   <Label flex={1}>
-                    {`${one.steps} steps of version ${one.version}, by ${one.madeBy}, ${dayInWords(one.madeAt)}, ${
+                    {`${one.steps} of its steps, version ${one.version}, by ${one.madeBy}, ${dayInWords(one.madeAt)}, ${
                       ended
                         ? one.revokedAt
                           ? 'taken back'

@@ -1,4 +1,4 @@
-import type { Lesson, LessonStep } from '@toile/core';
+import { stepsCounted, type Lesson, type LessonStep } from '@toile/core';
 import { escaped, page } from '../shares/page';
 
 const STYLE =
@@ -27,7 +27,7 @@ function step(one: LessonStep, i: number): string {
 export function lessonPage(lesson: Lesson, expiresAt: Date | null): string {
   return page(
     `${lesson.look}, at home`,
-    `${STYLE}<h1>${escaped(lesson.look)}, at home</h1><p>For ${escaped(lesson.name)}: ${lesson.steps.length} steps, about ${lesson.minutes} minutes. Stand before a mirror: your left is on the left.</p>` +
+    `${STYLE}<h1>${escaped(lesson.look)}, at home</h1><p>For ${escaped(lesson.name)}: ${stepsCounted(lesson)}, about ${lesson.minutes} minutes. Stand before a mirror: your left is on the left.</p>` +
       `<h2>What you need</h2><p>${lesson.things.map(({ number, name }) => `<span class="n">${number}</span>${escaped(name)}`).join('<br>')}</p>` +
       `<ol>${lesson.steps.map(step).join('')}</ol>` +
       lesson.minds.map((line) => `<p>${escaped(line)}</p>`).join('') +

@@ -1,4 +1,4 @@
-import type { Lesson } from '@toile/core';
+import { stepsCounted, type Lesson } from '@toile/core';
 import type { SheetPaper } from '../print/callSheetPdf';
 import { documentWithFonts, finished } from '../print/fonts';
 
@@ -40,7 +40,7 @@ export function lessonPdf(lesson: Lesson, paper: SheetPaper): Promise<Buffer> {
   };
   say(`${lesson.look}, at home`, 18, true);
   say(
-    `For ${lesson.name}: ${lesson.steps.length} steps, about ${lesson.minutes} minutes. Stand before a mirror: your left is on the left.`,
+    `For ${lesson.name}: ${stepsCounted(lesson)}, about ${lesson.minutes} minutes. Stand before a mirror: your left is on the left.`,
     SIZE,
   );
   y += 6;

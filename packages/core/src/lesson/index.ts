@@ -1,1 +1,1 @@
-export { lessonFrom, type Lesson, type LessonAsk, type LessonStep } from './lesson';
+export { lessonFrom, stepsCounted, type Lesson, type LessonAsk, type LessonStep } from './lesson';

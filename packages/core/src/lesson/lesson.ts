@@ -37,6 +37,10 @@ export type Lesson = {
   /** What a skin needs to get used to, what to stop at, when to come back. */ readonly minds: readonly string[];
 };
 
+/** 'one step', '7 steps'. */
+export const stepsCounted = ({ steps }: Pick<Lesson, 'steps'>): string =>
+  steps.length === 1 ? 'one step' : `${steps.length} steps`;
+
 /** Hands that do it twice a week need so many times as long. */
 const UNPRACTISED = 1.6;
 /** What each kind of step is worth to a face at home: trade sense. */
@@ -148,7 +152,9 @@ function lessonStep(chart: Chart, step: Step, names: readonly string[]): LessonS
     things: [...new Set(step.use.map(nameOf))].map((name) => names.indexOf(name) + 1),
     amount: size?.words ?? null,
     sizeMm: size?.mm ?? null,
-    where: [...new Set(step.placements.map((placement) => inMirror(said(placement, landmarks, features))))],
+    where: [
+      ...new Set(step.placements.map((placement) => capital(inMirror(said(placement, landmarks, features))))),
+    ],
     how: howAtHome(step),
     check: CHECKS[step.role],
     fault: FAULTS[step.role] ?? null,
@@ -161,8 +167,13 @@ function lessonStep(chart: Chart, step: Step, names: readonly string[]): LessonS
 function said(...[placement, landmarks, features]: Parameters<typeof speakPlacement>): string {
   const words =
     'guide' in placement ? speakPlacement(placement, landmarks, features) : describePlacement(placement);
-  return words.replace(/, [\d.]+ cm²$/, '');
+  const plain = words.replace(/, [\d.]+ cm²$/, '');
+  // A zone is named twice: what it is, and over what.
+  const [first = '', then = '', ...rest] = plain.split(', ');
+  return then === `over the ${first}` ? [then, ...rest].join(', ') : plain;
 }
+
+const capital = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1);
 
 /** The client's sides are the reader's own; in a mirror one's left is on the left. */
 function inMirror(words: string): string {
