@@ -1,9 +1,9 @@
-import { useEffect, useRef } from 'react';
 import { conflictsOf, recordedBy, type Conflict, type Deviation, type RecordedEvent } from '@toile/core';
 import { newId, type ChairEventInput, type ChartAnswer } from '@toile/contract';
-import { useChart, useFollowed, useRefresh, useSession } from '../../data/hooks';
+import { useChart, useFollowed } from '../../data/hooks';
 import { deviceName } from '../../data/device';
-import { flush, post, settleArrived, useOutbox, type ChairOutgoing, type Outgoing } from '../../data/outbox';
+import { post, type ChairOutgoing } from '../../data/outbox';
+import { useSending } from '../../data/useSending';
 import type { Remote } from '../../ui';
 
 export type ChairWork = {
@@ -32,27 +32,9 @@ export type ChairWork = {
  */
 export function useChair(chartId: string): ChairWork {
   const answer = useChart(chartId);
-  const session = useSession();
-  const refresh = useRefresh();
-  const outbox = useOutbox();
-  const own = (item: Outgoing): item is ChairOutgoing => item.chartId === chartId;
-  const waiting = outbox.waiting.filter(own);
-  const shown = [...outbox.arrived.filter(own), ...waiting];
-  const arrivedCount = outbox.arrived.filter(own).length;
-
-  // Once all has arrived the chart is asked for again; what arrived is shown until its answer holds it.
-  const refreshing = useRef(refresh);
-  useEffect(() => {
-    refreshing.current = refresh;
-  });
-  useEffect(() => {
-    if (arrivedCount > 0 && waiting.length === 0) void refreshing.current();
-  }, [arrivedCount, waiting.length]);
-  useFollowed(chartId);
   const known = answer.data?.events;
-  useEffect(() => {
-    if (known) settleArrived(known.map((e) => e.id));
-  }, [known]);
+  const sending = useSending((item): item is ChairOutgoing => item.chartId === chartId, known);
+  useFollowed(chartId);
 
   const record = (what: Pick<ChairEventInput, 'stepId' | 'kind' | 'deviation' | 'settles'>): void => {
     const version = answer.data?.chart.version;
@@ -61,26 +43,20 @@ export function useChair(chartId: string): ChairWork {
     post({
       chartId,
       input: { id: newId(), version, at: new Date().toISOString(), device: deviceName(), seen, ...what },
-      by: session.data?.name ?? '',
-      account: session.data?.email ?? '',
+      ...sending.who,
     });
   };
 
-  const events = [
-    ...(known ?? []),
-    ...shown
-      .filter((p) => !known?.some((e) => e.id === p.input.id))
-      .map(({ input, by }) => recordedBy(by, input)),
-  ];
+  const events = [...(known ?? []), ...sending.onTheWay.map(({ input, by }) => recordedBy(by, input))];
   return {
     answer,
-    ready: outbox.ready,
+    ready: sending.ready,
     events,
     conflicts: conflictsOf(events),
-    unsentCount: waiting.length,
-    onPageOnlyCount: waiting.filter((item) => outbox.onPageOnly.has(item.input.id)).length,
-    failure: waiting.length > 0 ? outbox.failure : null,
-    refused: outbox.refused.filter(({ item }) => own(item)).map(({ why }) => why),
+    unsentCount: sending.waiting.length,
+    onPageOnlyCount: sending.waiting.filter((item) => sending.onPageOnly.has(item.input.id)).length,
+    failure: sending.failure,
+    refused: sending.refused,
     tick: (stepId, done) => record({ stepId, kind: done ? 'done' : 'undone' }),
     deviate: (stepId, deviation) => record({ stepId, kind: 'deviation', deviation }),
     settle: ({ stepId, one, other }, kept) =>
@@ -90,6 +66,6 @@ export function useChair(chartId: string): ChairWork {
         ...(kept.kind === 'deviation' && { deviation: kept.deviation }),
         settles: [one.id, other.id],
       }),
-    sendAgain: () => void flush(),
+    sendAgain: sending.sendAgain,
   };
 }

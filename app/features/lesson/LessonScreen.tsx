@@ -19,8 +19,6 @@ import {
   Button,
   Choice,
   Column,
-  CopyButton,
-  Field,
   Label,
   Line,
   Ready,
@@ -30,6 +28,8 @@ import {
   Switch,
   View,
 } from '../../ui';
+import { LinkShown } from '../share/LinkShown';
+import { LinksGiven } from '../share/LinksGiven';
 import { dayInWords } from '../words/dates';
 
 /** A lesson from a chart for the client's own hands: what to keep, seen as the client will see it, on paper or by a link. */
@@ -222,46 +222,20 @@ function ByLink({ chart, minutes, kept }: Given) {
         </Button>
       </Line>
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-      {link ? (
-        <Column gap="$1">
-          <Field label="The link, shown this once" value={link} onChange={() => undefined} />
-          <Line>
-            <CopyButton text={link} words="Copy the link" />
-          </Line>
-        </Column>
-      ) : null}
+      {link ? <LinkShown link={link} /> : null}
       <Ready remote={links}>
         {(list) => (
-          <Column gap="$1" role="list" aria-label="Links to this lesson">
-            {list.map((one) => {
-              const ended =
-                one.revokedAt !== null || (one.expiresAt !== null && Date.parse(one.expiresAt) <= now);
-              return (
-                <Line key={one.id} role="listitem" flexWrap="nowrap">
-                  <Label flex={1}>
-                    {`${one.steps} of its steps, version ${one.version}, by ${one.madeBy}, ${dayInWords(one.madeAt)}, ${
-                      ended
-                        ? one.revokedAt
-                          ? 'taken back'
-                          : 'ended'
-                        : one.expiresAt
-                          ? `until ${dayInWords(one.expiresAt)}`
-                          : 'stays'
-                    }`}
-                  </Label>
-                  {ended ? null : (
-                    <Button
-                      disabled={busy}
-                      label={`Take back the link of ${dayInWords(one.madeAt)}`}
-                      onPress={() => void revoke(one)}
-                    >
-                      Take back
-                    </Button>
-                  )}
-                </Line>
-              );
-            })}
-          </Column>
+          <LinksGiven
+            label="Links to this lesson"
+            links={list}
+            wordsOf={(one) =>
+              `${one.steps} of its steps, version ${one.version}, by ${one.madeBy}, ${dayInWords(one.madeAt)}`
+            }
+            takes={(one) => `Take back the link of ${dayInWords(one.madeAt)}`}
+            busy={busy}
+            now={now}
+            onRevoke={(one) => void revoke(one)}
+          />
         )}
       </Ready>
     </Column>

@@ -14,20 +14,9 @@ import type { PartyPlan, SheetFor } from '@toile/core';
 import { call } from '../../data/call';
 import { useRefresh, useSession, useSheetLinks } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
-import {
-  Body,
-  Button,
-  Choice,
-  Column,
-  CopyButton,
-  Dialog,
-  Field,
-  Label,
-  Line,
-  Ready,
-  Subheading,
-} from '../../ui';
-import { dayInWords } from '../words/dates';
+import { Body, Button, Choice, Column, Dialog, Label, Line, Ready, Subheading } from '../../ui';
+import { LinkShown } from '../share/LinkShown';
+import { LinksGiven } from '../share/LinksGiven';
 
 const PAPER_WORDS = { a4: 'A4', letter: 'Letter' } as const;
 const KINDS = ['whole', 'hands', 'person'] as const satisfies readonly SheetFor['kind'][];
@@ -133,40 +122,21 @@ export function SheetsDialog({ partyId, plan, onClose }: SheetsDialogProps) {
         {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
         {link ? (
           <Column gap="$1">
-            <Field
-              label={`The link for ${nameOf(link.whom)}, shown this once`}
-              value={link.address}
-              onChange={() => undefined}
-            />
-            <Line>
-              <CopyButton text={link.address} words="Copy the link" />
-            </Line>
+            <LinkShown link={link.address} label={`The link for ${nameOf(link.whom)}, shown this once`} />
             <Label>It shows the day as it stands whenever it is opened.</Label>
           </Column>
         ) : null}
         <Ready remote={links}>
           {(list) => (
-            <Column gap="$1" role="list" aria-label="Links to call sheets">
-              {list.map((one) => {
-                const ended = one.revokedAt !== null || Date.parse(one.expiresAt) <= now;
-                return (
-                  <Line key={one.id} role="listitem" flexWrap="nowrap">
-                    <Label
-                      flex={1}
-                    >{`${nameOf(one.whom)}, by ${one.madeBy}, ${ended ? (one.revokedAt ? 'taken back' : 'ended') : `until ${dayInWords(one.expiresAt)}`}`}</Label>
-                    {ended ? null : (
-                      <Button
-                        disabled={busy}
-                        label={`Take back the link for ${nameOf(one.whom)}`}
-                        onPress={() => void revoke(one)}
-                      >
-                        Take back
-                      </Button>
-                    )}
-                  </Line>
-                );
-              })}
-            </Column>
+            <LinksGiven
+              label="Links to call sheets"
+              links={list}
+              wordsOf={(one) => `${nameOf(one.whom)}, by ${one.madeBy}`}
+              takes={(one) => `Take back the link for ${nameOf(one.whom)}`}
+              busy={busy}
+              now={now}
+              onRevoke={(one) => void revoke(one)}
+            />
           )}
         </Ready>
       </Column>

@@ -1,9 +1,9 @@
-import { useEffect, useRef } from 'react';
 import type { ChairTicks, PartyEvent, PartyEventKind } from '@toile/core';
 import { newId } from '@toile/contract';
 import { deviceName } from '../../data/device';
-import { usePartyFollowed, usePartyLog as useLogOf, useRefresh, useSession } from '../../data/hooks';
-import { flush, post, settleArrived, useOutbox, type Outgoing, type PartyOutgoing } from '../../data/outbox';
+import { usePartyFollowed, usePartyLog as useLogOf } from '../../data/hooks';
+import { post, type PartyOutgoing } from '../../data/outbox';
+import { useSending } from '../../data/useSending';
 
 export type PartyLog = {
   /** Everything told so far, with what is on its way. */ readonly events: readonly PartyEvent[];
@@ -21,39 +21,18 @@ export type PartyLog = {
 /** What is told of a party: shown at once, kept on the device, sent until it has arrived; and what others tell. */
 export function usePartyLog(partyId: string): PartyLog {
   const answer = useLogOf(partyId);
-  const session = useSession();
-  const refresh = useRefresh();
-  const outbox = useOutbox();
-  usePartyFollowed(partyId);
-  const own = (item: Outgoing): item is PartyOutgoing => item.partyId === partyId;
-  const waiting = outbox.waiting.filter(own);
-  const arrived = outbox.arrived.filter(own);
-
-  const refreshing = useRef(refresh);
-  useEffect(() => {
-    refreshing.current = refresh;
-  });
-  useEffect(() => {
-    if (arrived.length > 0 && waiting.length === 0) void refreshing.current();
-  }, [arrived.length, waiting.length]);
   const known = answer.data?.events;
-  useEffect(() => {
-    if (known) settleArrived(known.map((event) => event.id));
-  }, [known]);
+  const sending = useSending((item): item is PartyOutgoing => item.partyId === partyId, known);
+  usePartyFollowed(partyId);
 
   return {
-    events: [
-      ...(known ?? []),
-      ...[...arrived, ...waiting]
-        .filter((item) => !known?.some((event) => event.id === item.input.id))
-        .map(({ input, by }): PartyEvent => ({ ...input, by })),
-    ],
+    events: [...(known ?? []), ...sending.onTheWay.map(({ input, by }): PartyEvent => ({ ...input, by }))],
     chairs: answer.data?.chairs ?? {},
-    ready: answer.data !== undefined && outbox.ready,
+    ready: answer.data !== undefined && sending.ready,
     error: answer.data ? undefined : answer.error,
-    unsentCount: waiting.length,
-    failure: waiting.length > 0 ? outbox.failure : null,
-    refused: outbox.refused.filter(({ item }) => own(item)).map(({ why }) => why),
+    unsentCount: sending.waiting.length,
+    failure: sending.failure,
+    refused: sending.refused,
     tell: (kind, item, { into, at = new Date() } = {}) =>
       post({
         partyId,
@@ -65,9 +44,8 @@ export function usePartyLog(partyId: string): PartyLog {
           device: deviceName(),
           ...(into === undefined ? {} : { into }),
         },
-        by: session.data?.name ?? '',
-        account: session.data?.email ?? '',
+        ...sending.who,
       }),
-    sendAgain: () => void flush(),
+    sendAgain: sending.sendAgain,
   };
 }

@@ -3,20 +3,9 @@ import { newId, newSecret, SHARE_DAYS, sharePath, type ShareDays } from '@toile/
 import { call } from '../../data/call';
 import { useRefresh, useSession, useShares } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
-import {
-  Body,
-  Button,
-  Choice,
-  Column,
-  CopyButton,
-  Dialog,
-  Field,
-  Label,
-  Line,
-  Ready,
-  Switch,
-} from '../../ui';
-import { dayInWords } from '../words/dates';
+import { Body, Button, Choice, Column, Dialog, Ready, Switch } from '../../ui';
+import { LinkShown } from './LinkShown';
+import { LinksGiven } from './LinksGiven';
 
 type ShareDialogProps = { readonly chartId: string; readonly version: number; readonly onClose: () => void };
 
@@ -66,35 +55,20 @@ export function ShareDialog({ chartId, version, onClose }: ShareDialogProps) {
           Make a link
         </Button>
         {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-        {link ? (
-          <Column gap="$1">
-            <Field label="The link, shown this once" value={link} onChange={() => undefined} />
-            <CopyButton text={link} words="Copy the link" />
-          </Column>
-        ) : null}
+        {link ? <LinkShown link={link} /> : null}
         <Ready remote={shares}>
           {(list) => (
-            <Column gap="$1" role="list" aria-label="Links">
-              {list.map((share) => {
-                const ended = share.revokedAt !== null || Date.parse(share.expiresAt) <= now;
-                return (
-                  <Line key={share.id} role="listitem" flexWrap="nowrap">
-                    <Label
-                      flex={1}
-                    >{`Version ${share.version} by ${share.madeBy}, ${ended ? (share.revokedAt ? 'taken back' : 'ended') : `until ${dayInWords(share.expiresAt)}`}${share.cautions ? ', with cautions' : ''}`}</Label>
-                    {ended ? null : (
-                      <Button
-                        onPress={() =>
-                          void tried(() => call('revokeShare', { params: { id: share.id }, body: {} }))
-                        }
-                      >
-                        Take back
-                      </Button>
-                    )}
-                  </Line>
-                );
-              })}
-            </Column>
+            <LinksGiven
+              label="Links"
+              links={list}
+              wordsOf={(one) =>
+                `Version ${one.version} by ${one.madeBy}${one.cautions ? ', with cautions' : ''}`
+              }
+              takes={(one) => `Take back the link to version ${one.version}`}
+              busy={false}
+              now={now}
+              onRevoke={(one) => void tried(() => call('revokeShare', { params: { id: one.id }, body: {} }))}
+            />
           )}
         </Ready>
       </Column>

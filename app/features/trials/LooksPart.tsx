@@ -13,7 +13,8 @@ import { newId, newSecret, tokenOf, WEAR_LINK_DAYS, wearPath, type TrialAnswer }
 import { call } from '../../data/call';
 import { useSession } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
-import { Body, Button, Choice, Column, CopyButton, Field, Label, Line, Subheading } from '../../ui';
+import { Body, Button, Choice, Column, Field, Label, Line, Subheading } from '../../ui';
+import { LinkShown } from '../share/LinkShown';
 import { todayText, zoneOfDays } from '../words/dates';
 import { inZone, instantOf } from '../wear/wearView';
 import { HalvesFields, StingField, type Stings } from './HalvesFields';
@@ -206,14 +207,7 @@ function ByLink({ trial, appliedAt }: { readonly trial: TrialAnswer; readonly ap
         </Button>
       </Line>
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-      {link ? (
-        <Column gap="$1">
-          <Field label="The link, shown this once" value={link} onChange={() => undefined} />
-          <Line>
-            <CopyButton text={link} words="Copy the link" />
-          </Line>
-        </Column>
-      ) : null}
+      {link ? <LinkShown link={link} /> : null}
     </Column>
   );
 }

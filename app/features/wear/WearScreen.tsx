@@ -13,7 +13,8 @@ import {
 import { call } from '../../data/call';
 import { useChart, useChartWear, useRefresh, useSession } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
-import { Body, Button, Column, CopyButton, Field, Label, Line, Ready, Screen, Subheading } from '../../ui';
+import { Body, Button, Column, Field, Label, Line, Ready, Screen, Subheading } from '../../ui';
+import { LinkShown } from '../share/LinkShown';
 import { capital } from '../words/capital';
 import { instantInWords, todayText, zoneOfDays } from '../words/dates';
 import { LookFields, NO_LOOK, saysSomething } from './LookFields';
@@ -176,14 +177,7 @@ function TellNow({ chart, wear }: WearProps) {
           Make a link
         </Button>
       </Line>
-      {link ? (
-        <Column gap="$1">
-          <Field label="The link, shown this once" value={link} onChange={() => undefined} />
-          <Line>
-            <CopyButton text={link} words="Copy the link" />
-          </Line>
-        </Column>
-      ) : null}
+      {link ? <LinkShown link={link} /> : null}
       {open.map((one) => (
         <Line key={one.id} flexWrap="nowrap" gap="$3">
           <Label flex={1}>{`A link by ${one.madeBy}, until ${instantInWords(one.expiresAt)}`}</Label>

@@ -1,7 +1,6 @@
 import { sql, type Kysely, type Migration } from 'kysely';
 import { eraseClientSql } from '../eraseClient';
-
-const OWN = `(select nullif(current_setting('toile.studio_id', true), '')::uuid)`;
+import { ownStudioSql } from '../ownStudio';
 
 /** Half-face trials: each as it was declared and drawn, and what was told of it, added to and never changed. */
 export const trials: Migration = {
@@ -24,14 +23,7 @@ export const trials: Migration = {
       )
       .execute(db);
     for (const table of ['trials', 'trial_events'])
-      await sql
-        .raw(
-          `alter table ${table} enable row level security;
-          alter table ${table} force row level security;
-          create policy own_studio on ${table} using (studio_id = ${OWN}) with check (studio_id = ${OWN});
-          grant select, insert on ${table} to toile_app`,
-        )
-        .execute(db);
+      await sql.raw(ownStudioSql(table, 'select, insert')).execute(db);
     await sql.raw(eraseClientSql(['trial_events', 'trials'])).execute(db);
   },
 };

@@ -2,8 +2,7 @@ import { zoneWears, type WearCheck } from '@toile/core';
 import { sql, type Kysely, type Migration } from 'kysely';
 import { zoneWearRow } from '../../care/zoneWears';
 import { eraseClientSql } from '../eraseClient';
-
-const OWN = `(select nullif(current_setting('toile.studio_id', true), '')::uuid)`;
+import { ownStudioSql } from '../ownStudio';
 
 /**
  * What looks at worn faces come to, a row for each place of each wearing: read out of the looks, so that a studio's wears are
@@ -24,14 +23,7 @@ export const zoneWearsTable: Migration = {
       )
       .execute(db);
     for (const table of ['zone_wears', 'learned_answers'])
-      await sql
-        .raw(
-          `alter table ${table} enable row level security;
-          alter table ${table} force row level security;
-          create policy own_studio on ${table} using (studio_id = ${OWN}) with check (studio_id = ${OWN});
-          grant select, insert on ${table} to toile_app`,
-        )
-        .execute(db);
+      await sql.raw(ownStudioSql(table, 'select, insert')).execute(db);
     await sql.raw(`grant update, delete on zone_wears to toile_app`).execute(db);
     await sql.raw(eraseClientSql(['trial_events', 'trials', 'zone_wears'])).execute(db);
     // Looks that were told before: the owner sees no row behind row security but through each studio.

@@ -1,7 +1,6 @@
 import { sql, type Kysely, type Migration } from 'kysely';
 import { eraseClientSql } from '../eraseClient';
-
-const OWN = `(select nullif(current_setting('toile.studio_id', true), '')::uuid)`;
+import { ownStudioSql } from '../ownStudio';
 
 /** Links that show a client a lesson of their own: which version, which of its steps, in how many minutes. */
 export const lessonLinks: Migration = {
@@ -15,10 +14,7 @@ export const lessonLinks: Migration = {
         create unique index lesson_links_by_secret on lesson_links (studio_id, secret_hash);
         create index lesson_links_by_chart on lesson_links (studio_id, chart_id, made_at desc);
         create index lesson_links_by_client on lesson_links (studio_id, client_id);
-        alter table lesson_links enable row level security;
-        alter table lesson_links force row level security;
-        create policy own_studio on lesson_links using (studio_id = ${OWN}) with check (studio_id = ${OWN});
-        grant select, insert, update on lesson_links to toile_app`,
+        ${ownStudioSql('lesson_links', 'select, insert, update')}`,
       )
       .execute(db);
     await sql.raw(eraseClientSql(['trial_events', 'trials', 'zone_wears', 'lesson_links'])).execute(db);
