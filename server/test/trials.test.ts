@@ -309,6 +309,21 @@ test('the decision is hers: against the count with a reason, and into the chart 
   expect(readChart(file.text).ok).toBe(true);
 });
 
+test('an assistant looks and judges, and decides nothing', async () => {
+  const assistant = await server.signedIn('assistant');
+  const { id } = await drawn();
+  await told(id, applied, false, assistant).expect(201);
+  await told(id, shine(4, 1, 2), false, assistant).expect(201);
+  await told(id, { kind: 'judged' }, false, assistant).expect(201);
+  for (const into of [false, true]) await told(id, decided(), into, assistant).expect(403);
+  await declare(await newest(chart.id)).expect(201);
+  await assistant
+    .post(`/api/charts/${chart.id}/trials`)
+    .set(keyed())
+    .send(bodyFor(await newest(chart.id)))
+    .expect(403);
+});
+
 test('for everybody on too few it asks for a reason, and is never refused for what it decides', async () => {
   const { id } = await drawn();
   await told(id, applied).expect(201);

@@ -13,9 +13,9 @@ import {
   type TrialNow,
   type TrialScope,
 } from '@toile/core';
-import { newId, type TrialAnswer } from '@toile/contract';
+import { may, newId, type TrialAnswer } from '@toile/contract';
 import { call } from '../../data/call';
-import { useRefresh } from '../../data/hooks';
+import { useRefresh, useSession } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Choice, Column, Field, Label, Line, Subheading, Switch } from '../../ui';
 import { capital } from '../words/capital';
@@ -34,6 +34,8 @@ const SCOPE_WORDS: Readonly<Record<TrialScope, string>> = {
 export function DecidePart({ trial, now }: Props) {
   const open = isOpen(trial, now) ? trial : null;
   const opened = openNow(now);
+  const session = useSession();
+  const edits = session.data !== undefined && may(session.data.role, 'edit');
   if (!open || !opened) return null;
   const decisions = trial.events.flatMap((event) => (event.kind === 'decided' ? [event] : []));
   return (
@@ -74,7 +76,7 @@ export function DecidePart({ trial, now }: Props) {
           {trial.soFar ? decisionWords(trial.question, decision, trial.soFar.verdict) : ''}
         </Body>
       ))}
-      <Decide key={decisions.length} trial={trial} again={decisions.length > 0} />
+      {edits ? <Decide key={decisions.length} trial={trial} again={decisions.length > 0} /> : null}
     </Column>
   );
 }

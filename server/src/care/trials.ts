@@ -30,6 +30,7 @@ import {
 } from '@toile/core';
 import {
   marginOf,
+  may,
   ROUTES,
   type FieldProblem,
   type QuestionsAnswer,
@@ -166,6 +167,8 @@ export function registerTrials(services: Services): void {
     await oneAtATime(tx, params.id);
     const { trial, events } = await recordOf(tx, before.trial.id);
     const told = body.event;
+    // Whoever works at the chair looks and judges; what becomes of the chart is for whoever may change it.
+    if (told.kind === 'decided' && !may(caller.role, 'edit')) throw new ProblemError('not-allowed');
     const soFar = questionsSoFar(await trialRecords(tx, { question: trial.question.key }))[0]!;
     questionTold({ trial, events }, told, now);
     const event = byCaller({ trial, events }, told, caller.name, soFar.verdict);

@@ -50,9 +50,10 @@ export const MIGRATIONS: Readonly<Record<string, Migration>> = {
 };
 
 /**
- * Brings a database, reached as its owner, to the newest schema. Throws with the failing migration's name.
+ * Brings a database, reached as its owner, to the newest schema, or to an earlier one by its migration's name. Throws with the
+ * failing migration's name.
  */
-export async function migrate(ownerUrl: string): Promise<string[]> {
+export async function migrate(ownerUrl: string, to?: string): Promise<string[]> {
   const pool = new Pool({ connectionString: ownerUrl, max: 1 });
   // A connection lost under a query fails the query; nobody listening to its own event would end the process.
   pool.on('error', () => undefined);
@@ -63,7 +64,8 @@ export async function migrate(ownerUrl: string): Promise<string[]> {
       db,
       provider: { getMigrations: () => Promise.resolve({ ...MIGRATIONS }) },
     });
-    const { error, results } = await migrator.migrateToLatest();
+    const { error, results } =
+      to === undefined ? await migrator.migrateToLatest() : await migrator.migrateTo(to);
     if (error) {
       const failed = results?.find((r) => r.status === 'Error')?.migrationName ?? 'unknown';
       throw new Error(`migration ${failed} failed`, { cause: error });
