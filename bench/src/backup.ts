@@ -44,6 +44,10 @@ function large(): StudioBundle {
     patchTests: [],
     events: [],
     parties: [],
+    partyEvents: [],
+    wearChecks: [],
+    trials: [],
+    trialEvents: [],
   };
 }
 

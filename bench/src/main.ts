@@ -7,8 +7,10 @@ import { liveRows } from './live';
 import { print } from './measure';
 import { dayRows } from './day';
 import { orderRows } from './order';
+import { practiceRows } from './practice';
 import { renderRows } from './render';
 import { screenRows } from './screen';
+import { wearRows } from './wear';
 import { workerRows } from './workers';
 
 const { TOILE_URL: url, TOILE_SECOND_URL: second } = process.env;
@@ -18,10 +20,11 @@ const rows = [
   ...orderRows(),
   ...dayRows(),
   ...judgementRows(),
+  ...practiceRows(),
   ...(await renderRows()),
   ...(await workerRows()),
 ];
-if (process.env.TOILE_WHOLE) rows.push(...(await backupRows()));
+if (process.env.TOILE_WHOLE) rows.push(...(await backupRows()), ...(await wearRows()));
 if (url && second) rows.push(...(await liveRows(url, second)));
 if (url) rows.push(...(await screenRows()), ...(await firstLoadRows(url)));
 print(rows);

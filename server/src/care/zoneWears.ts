@@ -50,7 +50,7 @@ export async function wearGroups(tx: Tx, clientId: string | null, now: Date): Pr
     count: number;
     weight: number;
   }>`select zone, worn, client_id is not distinct from ${clientId}::uuid as own, good, bad, count(*)::int as count,
-      sum(power(2, -greatest(0, extract(epoch from (${now}::timestamptz - applied_at)) / 86400) / 540))::float8 as weight
+      sum(power(2::float8, -greatest(0, extract(epoch from (${now}::timestamptz - applied_at))::float8 / 86400) / 540)) as weight
     from zone_wears group by 1, 2, 3, 4, 5`.execute(tx);
   return rows
     .map((row): WearGroup => ({ ...row, good: row.good / 4, bad: row.bad === null ? null : row.bad / 4 }))
