@@ -253,8 +253,8 @@ export type AttemptJudged = {
   /** Where it was farthest off, in the face's mm. */ readonly at: Point | null;
 };
 
-/** A millimetre narrower than this on the screen is drawn by luck, px. */
-const LEAST_PX_PER_MM = 3;
+/** A millimetre narrower than this on the screen is drawn by luck, px; where both sides are to be seen there is less room. */
+const LEAST_PX_PER_MM = { one: 3, both: 1.8 } as const;
 const SAME = { depth: 0.3, undertone: 1 } as const;
 
 /** Judges what was given to an exercise. Throws a RangeError for what is no answer to it. */
@@ -287,7 +287,8 @@ function judgeLine(task: LineExercise, given: Extract<Given, { kind: 'line' }>):
     { breachMm: breach?.mm ?? 0, coarse: given.coarse },
   );
   const words: LineTask = { ...skill.words, side: task.side, breach: breach?.words ?? null };
-  const small = given.mmPerPixel !== null && given.mmPerPixel > 1 / LEAST_PX_PER_MM;
+  const small =
+    given.mmPerPixel !== null && given.mmPerPixel > 1 / LEAST_PX_PER_MM[task.shown ? 'both' : 'one'];
   const told = feedback(scored.parts, scored.miss, words);
   return {
     score: scored.score,

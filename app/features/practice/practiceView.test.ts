@@ -1,0 +1,62 @@
+import { exercise, practiceNow, SKILLS, type LineExercise } from '@toile/core';
+import { dueWords, frameOf, freshSeed, lastWords, missWords, movedBy, standsWords } from './practiceView';
+
+const NOW = new Date('2031-05-14T12:00:00Z');
+
+test.each([
+  [null, 'new'],
+  ['2031-05-14T11:00:00Z', 'due today'],
+  ['2031-05-01T11:00:00Z', 'due today'],
+  ['2031-05-15T11:00:00Z', 'tomorrow'],
+  ['2031-05-17T12:00:00Z', 'in 3 days'],
+])('due %s is %s', (due, words) => expect(dueWords(due, NOW)).toBe(words));
+
+test('a miss is told in what it is measured in, never in marks', () => {
+  const said = SKILLS.map(({ id }) => missWords(id, 1.5));
+  expect(said.join(' ')).not.toMatch(/%|points|of 100/);
+  expect(missWords('contour', 2.44)).toBe('2.4 mm');
+  expect(missWords('pans-depth', 0.8)).toBe('0.8 of a step');
+  expect(missWords('pans-undertone', 5)).toBe('5 degrees');
+  expect(missWords('corrector', 0.3)).toBe('0.3 off the best');
+  expect([missWords('steps', 1), missWords('steps', 2)]).toEqual(['1 pair', '2 pairs']);
+});
+
+test('where a hand stands is one line: when, how far off, and better only when it is so', () => {
+  const [none] = practiceNow([]);
+  expect(standsWords(none!, NOW)).toBe('new');
+  expect(lastWords(none!)).toBeNull();
+  const one = { ...none!, last: { misses: [2], median: 2, least: 2, most: 2 } };
+  expect(lastWords(one)).toBe('last 2.0 mm');
+  const five = {
+    ...none!,
+    due: '2031-05-15T11:00:00Z',
+    better: true,
+    last: { misses: [1, 2, 3, 2, 2], median: 2, least: 1, most: 3 },
+  };
+  expect(standsWords(five, NOW)).toBe('tomorrow · last 5: 2.0 mm (1.0 mm to 3.0 mm) · better than at first');
+});
+
+test('a millimetre is drawn large enough on a phone, whatever is drawn; both sides are seen where one matches the other', () => {
+  for (const skill of SKILLS.filter(({ kind }) => kind === 'line'))
+    for (const seed of [1, 2, 3]) {
+      const task = exercise(skill.id, seed, 0) as LineExercise;
+      const [x, y, width, height] = frameOf(task);
+      const pxPerMm = Math.min(358 / width, 420 / height);
+      expect(pxPerMm).toBeGreaterThan(task.shown ? 1.9 : 3);
+      for (const [px, py] of task.guide.line) {
+        expect(px).toBeGreaterThan(x);
+        expect(px).toBeLessThan(x + width);
+        expect(py).toBeGreaterThan(y);
+        expect(py).toBeLessThan(y + height);
+      }
+      if (task.shown) expect(Math.abs(x + width / 2)).toBeLessThan(0.01);
+    }
+});
+
+test('a thing moves by a place and never out of its list; seeds are whole', () => {
+  expect(movedBy(['a', 'b', 'c'], 0, 1)).toEqual(['b', 'a', 'c']);
+  expect(movedBy(['a', 'b', 'c'], 2, -1)).toEqual(['a', 'c', 'b']);
+  expect(movedBy(['a', 'b'], 0, -1)).toEqual(['a', 'b']);
+  expect(movedBy(['a', 'b'], 1, 1)).toEqual(['a', 'b']);
+  expect([freshSeed(() => 0), freshSeed(() => 0.9999999)]).toEqual([0, 999_999]);
+});
