@@ -1,9 +1,18 @@
 import fc from 'fast-check';
 import { TRIAL_ZONES, type TrialZone } from './measures';
 import { outlookWords, wearOutlook } from './outlook';
+import { CHART, halvesOf, otherBase } from './halfTrial.testing';
 import { countOf, groupWears } from './wearGroups';
 import { checkWears } from './wear';
-import { checkTimes, hoursAt, zoneWears, type WearCheck, type WearState, type ZoneWear } from './wearCheck';
+import {
+  checkTimes,
+  hoursAt,
+  zoneWears,
+  type WearCheck,
+  type WearState,
+  type ZoneWear,
+  wornByZone,
+} from './wearCheck';
 import { writeWearCsv } from './wearCsv';
 
 const START = Date.parse('2031-05-14T08:00:00Z');
@@ -335,4 +344,20 @@ test('as CSV it has a row a look, and no cell that would run as a formula', () =
   );
   expect(two).toContain(',nose mouth,,yes');
   expect(rest).toEqual(['']);
+});
+
+test('what is worn is what is planned: halves of a trial and other variants stand for nothing', () => {
+  const plain = wornByZone(CHART);
+  expect(plain.nose).toBe('Ordway Line');
+  expect(wornByZone(halvesOf(otherBase()))).toEqual(plain);
+  // Two shades of one line, and a drop that adjusts it, are that line.
+  const mixed = CHART.steps[0]!.use;
+  expect(mixed.length).toBeGreaterThan(1);
+  const [use] = mixed;
+  const drop = { ...use!, product: { ...use!.product, kind: 'adjuster' as const, line: 'Drops' } };
+  const adjusted = {
+    ...CHART,
+    steps: CHART.steps.map((step, i) => (i === 0 ? { ...step, use: [use!, drop] } : step)),
+  };
+  expect(wornByZone(adjusted).nose).toBe('Ordway Line');
 });

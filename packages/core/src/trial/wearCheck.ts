@@ -61,12 +61,14 @@ export function checkTimes(check: Pick<WearCheck, 'appliedAt' | 'at'>): string |
 }
 
 /**
- * What stands for each zone of a chart, by its lines: its base on the skin, its lip on the mouth. Shades of one line, and a drop that
+ * What stands for each zone of a chart as it is planned, without its variants, by its lines: its base on the skin, its lip on the mouth. Shades of one line, and a drop that
  * only adjusts one, wear as that line.
  */
 export function wornByZone(chart: Pick<Chart, 'steps'>): Partial<Record<TrialZone, string>> {
   const nameOf = (role: Chart['steps'][number]['role']): string | undefined => {
-    const step = chart.steps.filter((one) => one.role === role && one.use.length > 0).at(-1);
+    const step = chart.steps
+      .filter((one) => one.variant === undefined && one.role === role && one.use.length > 0)
+      .at(-1);
     if (!step) return undefined;
     const own = step.use.filter(({ product }) => product.kind !== 'adjuster');
     const lines = (own.length > 0 ? own : step.use).map(({ product }) => `${product.maker} ${product.line}`);

@@ -282,7 +282,11 @@ export const WEAR_RULES: readonly Rule[] = [
     why: 'The studio’s own looks at worn faces judge the hours, where there are three or more of what stands there; until then the trade’s usual rules do. The days it was worn on were no random choice.',
     find: (on) => {
       const hours = on.chart.occasion.hoursToLast;
-      const weak = wearOutlook(on.wears, { worn: wornByZone({ steps: [...on.steps] }) }, hours)
+      const weak = wearOutlook(
+        on.wears,
+        { worn: wornByZone({ steps: on.steps.map(({ variant: _worked, ...step }) => step) }) },
+        hours,
+      )
         .filter((one) => one.product >= ENOUGH_WEARS && one.holds.mean < MUST_HOLD)
         .sort((a, b) => a.holds.mean - b.holds.mean);
       // Faces fail together: of one step the weakest place speaks.
