@@ -130,6 +130,8 @@ test('each sound body is taken, or turned away for what it names and not for its
     openIntake: 'link-ended',
     openWear: 'link-ended',
     sendWear: 'link-ended',
+    sendTrial: 'link-ended',
+    revokeLessonLink: 'not-found',
     revokeWearLink: 'not-found',
     sendIntake: 'link-ended',
     revokeIntake: 'not-found',
