@@ -15,8 +15,8 @@ afterAll(() => browser.close());
 const panel = () => page.getByRole('group', { name: 'From your own evidence' });
 const repeat = async (): Promise<void> => {
   await page.goto(`${baseUrl()}/`);
-  await openClient(page, 'Ilario Fenn');
-  await page.getByRole('link', { name: /^Choir Loft/ }).click();
+  await openClient(page, 'Ignace Dovrel');
+  await page.getByRole('link', { name: /^Plain Cloth/ }).click();
   await page.getByRole('button', { name: 'Repeat', exact: true }).click();
   await page.getByRole('button', { name: /^Save version/ }).waitFor();
 };
@@ -35,7 +35,7 @@ async function worn(daysAgo: number): Promise<void> {
       version: chart.version,
       appliedAt: at('08'),
       at: at('11'),
-      zones: { forehead: 'needs a touch-up' },
+      zones: { nose: 'needs a touch-up' },
     },
   });
   expect(answer.status()).toBe(201);
@@ -45,7 +45,7 @@ test('a line that left early is offered another, with counts and what speaks aga
   await repeat();
   await panel()
     .getByText(
-      /^Fennel & Rook Veil did not hold \d+ h on \d+ of \d+ looked-at wears \(forehead\); .* failed on \d+ of \d+/,
+      /^Fennel & Rook Veil did not hold \d+ h on \d+ of \d+ looked-at wears \(nose\); .* failed on \d+ of \d+/,
     )
     .waitFor();
   await panel()
@@ -75,7 +75,7 @@ test('refused it is silent, and speaks again after as much news as it asks for',
   await panel()
     .getByText(/^Fennel & Rook Veil did not hold/)
     .waitFor();
-  await page.getByText(/^▲ Last time this needed a touch-up: forehead at 3\.0 h\.$/).waitFor();
+  await page.getByText(/^▲ Last time this needed a touch-up: nose at 3\.0 h\.$/).waitFor();
 });
 
 test('tried, it is in the chart that is saved', async () => {
