@@ -8,6 +8,7 @@ export type {
   PartyOutgoing,
   PracticeOutgoing,
   Refused,
+  ToldAway,
   TrialOutgoing,
 } from './outboxStore';
 

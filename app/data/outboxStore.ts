@@ -20,13 +20,15 @@ export type PartyOutgoing = Recorded & {
   readonly practice?: undefined;
   readonly input: PartyEventInput;
 };
+/** What of a half-face trial may be told without a network: when it was put on, what somebody saw. */
+export type ToldAway = Extract<TrialTold, { kind: 'applied' | 'looked' }>;
 /** Something told of a half-face trial. */
 export type TrialOutgoing = Recorded & {
   readonly trialId: string;
   readonly chartId?: undefined;
   readonly partyId?: undefined;
   readonly practice?: undefined;
-  readonly input: TrialTold;
+  readonly input: ToldAway;
 };
 /** Something practised. */
 export type PracticeOutgoing = Recorded & {

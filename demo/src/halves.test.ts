@@ -1,5 +1,6 @@
 import {
   changedSteps,
+  hereWay,
   otherWay,
   placementArea,
   reviewChart,
@@ -66,6 +67,28 @@ test('each half is worked wholly and in the order of its own way; what is alike 
       JSON.stringify(asOf('left')) !== JSON.stringify(titles(otherWay(chart, swap).steps)) ||
       alike.some((step) => changed.has(step.id));
     return bad ? [`${chart.look.name} of ${chart.client.name}: ${JSON.stringify(swap).slice(0, 120)}`] : [];
+  });
+  expect(wrong).toEqual([]);
+});
+
+test('done the other way and back again it is the chart it was; what was changed by hand since is left as it is', () => {
+  const plan = (chart: Chart): string => JSON.stringify(stepsOfVariant(chart.steps, null));
+  const wrong = trials.flatMap(({ chart, swap }) => {
+    const other = otherWay(chart, swap);
+    const back = hereWay(other, chart, swap);
+    const says = `${chart.look.name} of ${chart.client.name}: ${JSON.stringify(swap).slice(0, 120)}`;
+    // Never gone the other way: nothing is put back over what somebody changed.
+    const [changed] = changedSteps(chart, swap);
+    const byHand = {
+      ...chart,
+      steps: chart.steps.map((step) =>
+        step.id === changed?.here?.id ? { ...step, passes: step.passes + 1 } : step,
+      ),
+    };
+    return [
+      ...(plan(back) === plan(chart) ? [] : [says]),
+      ...(plan(hereWay(byHand, chart, swap)) === plan(byHand) ? [] : [`by hand: ${says}`]),
+    ];
   });
   expect(wrong).toEqual([]);
 });

@@ -93,6 +93,8 @@ test('decided for everybody, a question is told; decided otherwise since, the ne
   expect((await learned()).decisions.map(({ question, decided }) => [question.key, decided.choice])).toEqual([
     [trial.question.key, 'b'],
   ]);
+  await decide('b', 'skinType');
+  expect((await learned()).decisions).toMatchObject([{ skin: trial.skin, zones: trial.declared.zones }]);
   await decide('b', 'client');
   expect((await learned()).decisions).toEqual([]);
 });

@@ -97,6 +97,7 @@ test('on paper it is a PDF of one or two pages, of what was chosen or of what is
     expect(pages).toBeLessThanOrEqual(3);
   }
   await artist.get(`/api/charts/${chart.id}/lesson?minutes=none`).expect(422);
+  await artist.get(`/api/charts/${chart.id}/lesson?steps=${newId()}`).expect(422);
 });
 
 test('erased, a client’s lessons show nothing', async () => {

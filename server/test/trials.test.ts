@@ -324,6 +324,54 @@ test('an assistant looks and judges, and decides nothing', async () => {
     .expect(403);
 });
 
+test('decided otherwise later, the chart goes back; what was changed by hand since is left alone', async () => {
+  const { id, chartId } = await drawn();
+  const { chartHas } = await rowOf(id);
+  const before = base(await newest(chartId));
+  await told(id, applied).expect(201);
+  await told(id, shine(4, 1, 1)).expect(201);
+  await told(id, { kind: 'judged' }).expect(201);
+  const [own, other] = chartHas === 'a' ? (['a', 'b'] as const) : (['b', 'a'] as const);
+  await told(id, decided({ choice: other }), true).expect(201);
+  expect(base(await newest(chartId)).tool).not.toBe(before.tool);
+  await told(id, decided({ choice: own }), true).expect(201);
+  expect(base(await newest(chartId))).toEqual(before);
+});
+
+test('a touch-up told by the client ends what is compared there', async () => {
+  const trial = await drawn();
+  const secret = newSecret();
+  await artist
+    .post(`/api/charts/${trial.chartId}/wear-links`)
+    .set(keyed())
+    .send({ id: newId(), version: trial.version, appliedAt: PUT_ON, secret, trialId: trial.id })
+    .expect(201);
+  const token = tokenOf(demo.studio.id, secret);
+  const send = (at: string, left: number, right: number, touched: string[]) =>
+    server
+      .agent()
+      .post('/api/trials/send')
+      .send({
+        token,
+        id: newId(),
+        at,
+        seen: [
+          { zone: 'nose', side: 'left', value: left },
+          { zone: 'nose', side: 'right', value: right },
+        ],
+        touched,
+      });
+  await send('2031-05-14T10:00:00Z', 0, 1, ['nose']).expect(201);
+  await send('2031-05-14T14:00:00Z', 3, 0, []).expect(201);
+  await send('2031-05-14T14:30:00Z', 0, 0, ['elbow']).expect(422);
+  const { events } = (await artist.get(`/api/trials/${trial.id}`).expect(200)).body as TrialAnswer;
+  const row = await rowOf(trial.id);
+  expect(trialNow(row, events).compared.zones.find(({ zone }) => zone === 'nose')).toMatchObject({
+    pairs: 1,
+    untilHour: 2,
+  });
+});
+
 test('for everybody on too few it asks for a reason, and is never refused for what it decides', async () => {
   const { id } = await drawn();
   await told(id, applied).expect(201);

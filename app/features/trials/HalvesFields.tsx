@@ -76,3 +76,28 @@ export function StingField({
     </Column>
   );
 }
+
+/** A touch-up of either half ends what is compared there: from then on it is another wear. */
+export function TouchedField({
+  zones,
+  value,
+  onChange,
+}: {
+  readonly zones: readonly TrialZone[];
+  readonly value: readonly TrialZone[];
+  readonly onChange: (zones: readonly TrialZone[]) => void;
+}) {
+  return (
+    <Column gap="$1">
+      <Choice
+        label="Touched up just now"
+        options={zones}
+        words={Object.fromEntries(zones.map((zone) => [zone, trialZoneWords(zone)]))}
+        chosen={value}
+        several
+        onChange={onChange}
+      />
+      {value.length > 0 ? <Label>What is seen there later is no longer compared.</Label> : null}
+    </Column>
+  );
+}

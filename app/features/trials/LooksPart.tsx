@@ -7,20 +7,21 @@ import {
   WEAR_MARKS,
   type Judge,
   type TrialNow,
+  type TrialZone,
   type WearMark,
 } from '@toile/core';
 import { newId, newSecret, tokenOf, WEAR_LINK_DAYS, wearPath, type TrialAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useSession } from '../../data/hooks';
+import type { ToldAway } from '../../data/outbox';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Choice, Column, Field, Label, Line, Subheading } from '../../ui';
 import { LinkShown } from '../share/LinkShown';
 import { todayText, zoneOfDays } from '../words/dates';
 import { inZone, instantOf } from '../wear/wearView';
-import { HalvesFields, StingField, type Stings } from './HalvesFields';
+import { HalvesFields, StingField, TouchedField, type Stings } from './HalvesFields';
 import { NO_HALVES, seenOf } from './halfLook';
 import { JUDGE_WORDS, lookRows, MEASURE_WORDS } from './trialView';
-import type { ToldAway } from './useTrialLog';
 
 type LooksPartProps = {
   readonly trial: TrialAnswer;
@@ -124,6 +125,7 @@ function AnotherLook({ trial, now, tell }: Omit<LooksPartProps, 'over'>) {
   const [look, setLook] = useState(NO_HALVES);
   const [stings, setStings] = useState<Stings>('none');
   const [marks, setMarks] = useState<readonly WearMark[]>([]);
+  const [touched, setTouched] = useState<readonly TrialZone[]>([]);
   const [wrong, setWrong] = useState<string | null>(null);
   const { measure, zones } = trial.declared;
   const keep = (): void => {
@@ -136,7 +138,7 @@ function AnotherLook({ trial, now, tell }: Omit<LooksPartProps, 'over'>) {
       judge,
       lookedAt,
       seen: seenOf(look, zones).map((one) => ({ ...one, measure })),
-      touched: [],
+      touched: [...touched],
       marks: [...marks],
       ...(stings !== 'none' && { stings }),
     };
@@ -147,6 +149,7 @@ function AnotherLook({ trial, now, tell }: Omit<LooksPartProps, 'over'>) {
     setLook(NO_HALVES);
     setStings('none');
     setMarks([]);
+    setTouched([]);
   };
   return (
     <Column gap="$3" role="group" aria-label="A look at both halves">
@@ -166,6 +169,7 @@ function AnotherLook({ trial, now, tell }: Omit<LooksPartProps, 'over'>) {
         <Label>{`Declared was ${JUDGE_WORDS[trial.declared.by]}: this is kept as also seen.`}</Label>
       )}
       <HalvesFields measure={measure} zones={zones} value={look} onChange={setLook} of="artist" />
+      <TouchedField zones={zones} value={touched} onChange={setTouched} />
       <Choice
         label="Since the last look there was"
         options={WEAR_MARKS}

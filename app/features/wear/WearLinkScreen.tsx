@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { hoursAt } from '@toile/core';
+import { hoursAt, type TrialZone } from '@toile/core';
 import {
   newId,
   sendTrialSchema,
@@ -12,7 +12,7 @@ import { tokenOfAddress, useOpened } from '../../data/useOpened';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Heading, Label, Loading, View } from '../../ui';
 import { instantInWords } from '../words/dates';
-import { HalvesFields, StingField, type Stings } from '../trials/HalvesFields';
+import { HalvesFields, StingField, TouchedField, type Stings } from '../trials/HalvesFields';
 import { NO_HALVES, seenOf, type HalfLook } from '../trials/halfLook';
 import { LookFields, NO_LOOK, saysSomething } from './LookFields';
 
@@ -31,14 +31,15 @@ export function WearLinkScreen() {
   const [sent, setSent] = useState(false);
   const { busy, failure, save } = useSaving('It was not sent. What you chose is still here; try again.');
   const says = asks?.halves
-    ? stings !== 'none' || seenOf(halves, asks.halves.zones).length > 0
+    ? stings !== 'none' || look.touched.length > 0 || seenOf(halves, asks.halves.zones).length > 0
     : saysSomething(look);
   const send = async (): Promise<void> => {
     const answer = await save(async () => {
       const told = { token, id, at: new Date().toISOString() };
       if (asks?.halves) {
         const seen = seenOf(halves, asks.halves.zones);
-        const body = { ...told, seen, marks: look.marks, ...(stings !== 'none' && { stings }) };
+        const { touched, marks } = look;
+        const body = { ...told, seen, touched, marks, ...(stings !== 'none' && { stings }) };
         await sendTrialSchema.validate(body, { abortEarly: false });
         return call('sendTrial', { body });
       }
@@ -74,6 +75,8 @@ export function WearLinkScreen() {
                 asked={asks.halves}
                 halves={halves}
                 onHalves={(next) => (setHalves(next), setSent(false))}
+                touched={look.touched}
+                onTouched={(touched) => (setLook({ ...look, touched: [...touched] }), setSent(false))}
                 stings={stings}
                 onStings={(next) => (setStings(next), setSent(false))}
               />
@@ -101,12 +104,16 @@ function Halves({
   asked,
   halves,
   onHalves,
+  touched,
+  onTouched,
   stings,
   onStings,
 }: {
   readonly asked: AskedOfHalves;
   readonly halves: HalfLook;
   readonly onHalves: (halves: HalfLook) => void;
+  readonly touched: readonly TrialZone[];
+  readonly onTouched: (zones: readonly TrialZone[]) => void;
   readonly stings: Stings;
   readonly onStings: (stings: Stings) => void;
 }) {
@@ -123,6 +130,7 @@ function Halves({
         onChange={onHalves}
         of="client"
       />
+      <TouchedField zones={asked.zones} value={touched} onChange={onTouched} />
       <StingField value={stings} onChange={onStings} />
     </Column>
   );

@@ -167,6 +167,14 @@ export const sendTrialSchema = object({
     )
     .max(2 * TRIAL_ZONES.length)
     .default([]),
+  touched: array()
+    .of(
+      string()
+        .oneOf([...TRIAL_ZONES], 'not a zone of the face')
+        .required(),
+    )
+    .max(TRIAL_ZONES.length)
+    .default([]),
   marks: array()
     .of(
       string()
@@ -182,6 +190,7 @@ export type SendTrial = {
   id: string;
   at: string;
   seen: { zone: TrialZone; side: Side; value: number }[];
+  /** Touched up just now: what is compared there ends. */ touched: TrialZone[];
   marks: WearMark[];
   stings?: Side | 'both';
 };
@@ -199,7 +208,6 @@ export type AskedOfHalves = {
  */
 export type TrialAnswer = Omit<Trial, 'draw' | 'chartHas' | 'swap'> & {
   readonly clientName: string;
-  readonly lookName: string;
   readonly drawn: Pick<Trial['draw'], 'at' | 'by'>;
   readonly draw: Trial['draw'] | null;
   readonly chartHas: Trial['chartHas'] | null;

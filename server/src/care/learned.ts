@@ -1,15 +1,14 @@
-import { questionsSoFar, trialNow, type LearnedAnswer, type StudioDecision } from '@toile/core';
+import type { LearnedAnswer, StudioDecision } from '@toile/core';
 import { isUuid, type LearnedEvidenceAnswer } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
-import { trialRecords } from './trialRows';
 import { wearGroups } from './zoneWears';
 
 /** More answers than a studio gives; the newest speak. */
 const MOST_ANSWERS = 2000;
-/** Decisions are looked for in so many trials, the newest. */
-const MOST_TRIALS = 500;
+/** More questions than a studio asks. */
+const MOST_QUESTIONS = 500;
 
 /** What was answered to a proposal as its row. */
 export function learnedRow(studioId: string, answer: LearnedAnswer) {
@@ -60,15 +59,21 @@ async function evidence(tx: Tx, clientId: string | null, now: Date): Promise<Lea
   };
 }
 
-/** Of each question the newest decision, where it was for everybody. */
+/** Of each question the newest decision, where it was for more than one client. */
 async function decisions(tx: Tx): Promise<StudioDecision[]> {
-  const records = await trialRecords(tx, { newest: MOST_TRIALS });
-  return questionsSoFar(records).flatMap(({ question }): StudioDecision[] => {
-    const last = records
-      .filter(({ trial }) => trial.question.key === question.key)
-      .flatMap(({ trial, events }) => trialNow(trial, events).decided ?? [])
-      .sort((a, b) => Date.parse(a.at) - Date.parse(b.at))
-      .at(-1);
-    return last?.scope === 'studio' ? [{ question, decided: last }] : [];
-  });
+  const rows = await tx
+    .selectFrom('trial_events as e')
+    .innerJoin('trials as t', 't.id', 'e.trial_id')
+    .distinctOn('t.question_key')
+    .select(['t.document', 'e.event'])
+    .where('e.kind', '=', 'decided')
+    .orderBy('t.question_key')
+    .orderBy('e.at', 'desc')
+    .limit(MOST_QUESTIONS)
+    .execute();
+  return rows.flatMap(({ document: { question, skin, declared }, event }): StudioDecision[] =>
+    event.kind === 'decided' && event.scope !== 'client'
+      ? [{ question, decided: event, skin, zones: declared.zones }]
+      : [],
+  );
 }

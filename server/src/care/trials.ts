@@ -1,59 +1,42 @@
 import { randomUUID } from 'node:crypto';
 import {
-  asksReason,
   changedSteps,
-  checkTimes,
   differsBesides,
   documentHash,
   drawSides,
-  followsCount,
-  nextVersion,
-  otherWay,
-  questionLook,
   questionOf,
   questionsSoFar,
   skinGroupOf,
-  swapProduct,
-  swapSchool,
-  swapStep,
   TRIAL_ZONES,
   trialNow,
   withHalves,
   withoutVariant,
   zonesCompared,
-  type Chart,
-  type Swap,
   type Trial,
   type TrialEvent,
   type TrialRecord,
-  type TrialTold,
 } from '@toile/core';
 import {
   marginOf,
   may,
   ROUTES,
-  type FieldProblem,
   type QuestionsAnswer,
   type SendTrial,
   type TrialAnswer,
-  type TrialInput,
 } from '@toile/contract';
-import { announce } from '../charts/live';
-import { insertVersion, newestVersion } from '../charts/queries';
+import { newestVersion } from '../charts/queries';
 import type { Tx } from '../db/connection';
 import { oneAtATime } from '../db/locks';
-import type { Caller } from '../http/caller';
-import { found, ProblemError } from '../http/problem';
+import { found, ProblemError, wrong } from '../http/problem';
 import { checkedBody, read, write, type Services } from '../http/register';
 import { limitTries } from '../http/tries';
-import { fromKit } from '../kit/substitutions';
-import { LINK_TRIES, MOST_BY_LINK, openWearAnswer, withWearLink, type WearLinkRow } from './wearLink';
+import { keepVersion, intoChart, swapAsked } from './trialChart';
 import { isOpenTo, trialEventRow, trialRecords, trialRow } from './trialRows';
+import { byCaller, questionTold } from './trialTold';
+import { LINK_TRIES, MOST_BY_LINK, openWearAnswer, withWearLink, type WearLinkRow } from './wearLink';
 
 /** Questions are answered from so many trials, the newest. */
 const MOST_TRIALS = 2000;
-/** A phone's clock may be ahead by so much, ms. */
-const AHEAD_MS = 10 * 60_000;
 
 /** Half-face trials: declared, drawn once, worn, judged while sealed, decided. */
 export function registerTrials(services: Services): void {
@@ -163,24 +146,23 @@ export function registerTrials(services: Services): void {
   });
 
   write(services, 'createTrialEvent', async ({ tx, caller, body, params, now }) => {
-    const before = await recordOf(tx, params.id);
     await oneAtATime(tx, params.id);
-    const { trial, events } = await recordOf(tx, before.trial.id);
+    const record = await recordOf(tx, params.id);
+    const { trial } = record;
     const told = body.event;
     // Whoever works at the chair looks and judges; what becomes of the chart is for whoever may change it.
     if (told.kind === 'decided' && !may(caller.role, 'edit')) throw new ProblemError('not-allowed');
-    const soFar = questionsSoFar(await trialRecords(tx, { question: trial.question.key }))[0]!;
-    questionTold({ trial, events }, told, now);
-    const event = byCaller({ trial, events }, told, caller.name, soFar.verdict);
+    questionTold(record, told, now);
+    const event = await byCaller(tx, record, told, caller.name);
     await keepTrialEvent(tx, caller.studioId, trial, event);
     const version =
       event.kind === 'decided' && body.intoChart
         ? await intoChart(tx, caller, now, trial, event.choice)
         : null;
-    const record = await recordOf(tx, trial.id);
+    const after = { trial, events: [...record.events, event] };
     return {
       status: 201,
-      body: { trial: await trialAnswer(tx, record, caller.name), version },
+      body: { trial: await trialAnswer(tx, after, caller.name), version },
       subject: event.id,
     };
   });
@@ -205,7 +187,7 @@ async function keepLook(
   tx: Tx,
   link: WearLinkRow,
   record: TrialRecord,
-  { id, at, seen, marks, stings }: Omit<SendTrial, 'token'>,
+  { id, at, seen, touched, marks, stings }: Omit<SendTrial, 'token'>,
   now: Date,
 ): Promise<void> {
   const { trial, events } = record;
@@ -218,7 +200,7 @@ async function keepLook(
     judge: 'client' as const,
     lookedAt: at,
     seen: seen.map((one) => ({ ...one, measure: trial.declared.measure })),
-    touched: [],
+    touched,
     marks,
     ...(stings && { stings }),
   };
@@ -238,9 +220,6 @@ async function keepLook(
   await keepTrialEvent(tx, link.studio_id, trial, { ...look, by: client.name });
 }
 
-const wrong = (path: string, message: string): ProblemError =>
-  new ProblemError('bad-input', { fields: [{ path, message }] });
-
 async function recordOf(tx: Tx, id: string): Promise<TrialRecord> {
   return found((await trialRecords(tx, { id }))[0]);
 }
@@ -256,137 +235,19 @@ async function keepTrialEvent(tx: Tx, studioId: string, trial: Trial, event: Tri
   if (!inserted) throw new ProblemError('already-there');
 }
 
-async function swapAsked(tx: Tx, chart: Chart, ask: TrialInput['ask']): Promise<Swap | null> {
-  switch (ask.aspect) {
-    case 'product':
-      return swapProduct(chart, ask.stepId, await fromKit(tx, { ...ask, parts: [...ask.parts] }));
-    case 'tool':
-      return swapStep(chart, ask.stepId, { tool: ask.tool });
-    case 'technique':
-      return swapStep(chart, ask.stepId, { technique: ask.technique });
-    case 'step':
-      return swapStep(chart, ask.stepId, 'left out');
-    case 'school':
-      return swapSchool(chart, ask.answers);
-  }
-}
-
-/** Saves what is made of the newest version as the next; what core refuses is the caller's to mend. */
-async function keepVersion(
-  tx: Tx,
-  caller: Caller,
-  now: Date,
-  newest: Chart,
-  reason: string,
-  made: () => Chart,
-): Promise<Chart> {
-  let next: Chart;
-  try {
-    next = made();
-  } catch (refused) {
-    if (refused instanceof RangeError) throw wrong('ask', refused.message);
-    throw refused;
-  }
-  const kept = await insertVersion(
-    tx,
-    caller.studioId,
-    nextVersion(next, newest, { author: caller.name, at: now.toISOString(), reason: reason.slice(0, 4000) }),
-  );
-  await announce(tx, newest.id);
-  return kept;
-}
-
-/** What cannot be told now, by field. */
-function questionTold(
-  { trial, events }: TrialRecord,
-  told: TrialTold,
-  now: Date,
-  pathOf: (path: string) => string = (path) => `event.${path}`,
-): void {
-  const { appliedAt, looks, state, stung, judgedAt } = trialNow(trial, events);
-  const at = (problem: FieldProblem): ProblemError => wrong(pathOf(problem.path), problem.message);
-  const ahead = (instant: string): boolean => Date.parse(instant) > now.getTime() + AHEAD_MS;
-  if (judgedAt !== null && told.kind !== 'decided' && told.kind !== 'opened')
-    throw new ProblemError('judged-already');
-  switch (told.kind) {
-    case 'opened':
-      return;
-    case 'applied': {
-      if (ahead(told.appliedAt)) throw at({ path: 'appliedAt', message: 'This is still to come' });
-      const [first] = looks;
-      const late = first && checkTimes({ appliedAt: told.appliedAt, at: first.lookedAt });
-      if (late) throw at({ path: 'appliedAt', message: 'It was looked at before that already' });
-      return;
-    }
-    case 'looked': {
-      if (ahead(told.lookedAt)) throw at({ path: 'lookedAt', message: 'This is still to come' });
-      const problem = questionLook(appliedAt, told);
-      if (problem) throw at(problem);
-      return;
-    }
-    case 'ended':
-      if (told.why.trim() === '') throw at({ path: 'why', message: 'Say why it was ended' });
-      return;
-    case 'judged':
-      if (looks.length === 0 && stung === null)
-        throw at({ path: 'kind', message: 'Nobody has looked at it yet: there is nothing to judge' });
-      return;
-    case 'decided':
-      if (state === 'drawn' || state === 'worn') throw new ProblemError('sealed');
-  }
-}
-
-/** What was told, as the caller's; a decision is set beside the count, and asked for its reason where it goes against it. */
-function byCaller(
-  { trial, events }: TrialRecord,
-  told: TrialTold,
-  by: string,
-  verdict: ReturnType<typeof questionsSoFar>[number]['verdict'],
-): TrialEvent {
-  if (told.kind !== 'decided') return { ...told, by };
-  const count = { outcome: trialNow(trial, events).compared.outcome, verdict };
-  const asked = asksReason(told.choice, told.scope, count);
-  if (asked !== null && told.reason.trim() === '') throw wrong('event.reason', asked);
-  return { ...told, by, follows: followsCount(told.choice, told.scope, count) };
-}
-
-/** The chart as it was decided: done the other way where that was chosen, and in any case without its two halves. */
-async function intoChart(
-  tx: Tx,
-  caller: Caller,
-  now: Date,
-  trial: Trial,
-  choice: Extract<TrialEvent, { kind: 'decided' }>['choice'],
-): Promise<number> {
-  await oneAtATime(tx, trial.chartId);
-  const newest = found(await newestVersion(tx, trial.chartId));
-  const other = (choice === 'a' || choice === 'b') && choice !== trial.chartHas;
-  const said = choice === 'a' || choice === 'b' ? trial.question[choice].words : choice;
-  const kept = await keepVersion(tx, caller, now, newest, `Decided after a half-face trial: ${said}`, () => {
-    const plain = withoutVariant(newest, trial.variant);
-    return other ? otherWay(plain, trial.swap) : plain;
-  });
-  return kept.version;
-}
-
 /** A trial as its caller may see it. */
 async function trialAnswer(tx: Tx, { trial, events }: TrialRecord, name: string): Promise<TrialAnswer> {
   const { draw, chartHas, swap: _swap, ...rest } = trial;
   const open = isOpenTo({ trial, events }, name);
   const over = isOpenTo({ trial, events }, null);
-  const [client, version] = [
-    await tx.selectFrom('clients').select('name').where('id', '=', trial.clientId).executeTakeFirstOrThrow(),
-    await tx
-      .selectFrom('chart_versions')
-      .select('document')
-      .where('chart_id', '=', trial.chartId)
-      .where('version', '=', trial.version)
-      .executeTakeFirst(),
-  ];
+  const client = await tx
+    .selectFrom('clients')
+    .select('name')
+    .where('id', '=', trial.clientId)
+    .executeTakeFirstOrThrow();
   return {
     ...rest,
     clientName: client.name,
-    lookName: version?.document.look.name ?? '',
     drawn: { at: draw.at, by: draw.by },
     draw: open ? draw : null,
     chartHas: open ? chartHas : null,

@@ -9,6 +9,10 @@ export class ProblemError extends Error {
   }
 }
 
+/** One field that cannot be so, and what to do about it. */
+export const wrong = (path: string, message: string): ProblemError =>
+  new ProblemError('bad-input', { fields: [{ path, message }] });
+
 /** The value, or 404 when there is none: another studio's row looks exactly like no row. */
 export function found<T>(value: T | undefined | null): T {
   if (value === undefined || value === null) throw new ProblemError('not-found');

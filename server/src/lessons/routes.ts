@@ -1,18 +1,15 @@
-import rateLimit from 'express-rate-limit';
-import { lessonFrom, stepsOfVariant, type Chart, type Lesson } from '@toile/core';
-import { isUuid, type LessonLinkAnswer } from '@toile/contract';
+import { lessonFrom, stepsOfVariant, type Chart } from '@toile/core';
+import { type LessonLinkAnswer } from '@toile/contract';
 import { newestVersion } from '../charts/queries';
-import { inStudio, type Tx } from '../db/connection';
+import { type Tx } from '../db/connection';
 import { hashOfSecret } from '../db/secrets';
-import { found, ProblemError } from '../http/problem';
+import { registerLinkedPage } from '../shares/linkedPage';
+import { found, ProblemError, wrong } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 import type { SheetPaper } from '../print/callSheetPdf';
-import { bareHeaders, endedPage } from '../shares/page';
 import { lessonPage } from './page';
 import { lessonPdf } from './pdf';
 
-/** A guess at a secret is hopeless; this keeps anyone from trying, per minute and address. */
-const TRIES_A_MINUTE = 60;
 const MOST_LINKS = 200;
 const USUAL_MINUTES = 20;
 
@@ -23,10 +20,9 @@ export function registerLessons(services: Services): void {
     const keep = (query.steps ?? '').split(',').filter((id) => id !== '');
     const minutes = Number(query.minutes ?? USUAL_MINUTES);
     if (!Number.isInteger(minutes) || minutes < 1 || minutes > 180)
-      throw new ProblemError('bad-input', {
-        fields: [{ path: 'minutes', message: 'Whole minutes, 1 to 180' }],
-      });
+      throw wrong('minutes', 'Whole minutes, 1 to 180');
     const lesson = lessonFrom(chart, keep.length > 0 ? { minutes, keep } : { minutes });
+    if (lesson.steps.length === 0) throw wrong('steps', 'None of these is a step of this chart');
     const paper: SheetPaper = query.paper === 'letter' ? 'letter' : 'a4';
     return { body: await lessonPdf(lesson, paper), file: `lesson-${chart.id}.pdf`, type: 'application/pdf' };
   });
@@ -47,10 +43,7 @@ export function registerLessons(services: Services): void {
     const chart = await versionOf(tx, params.id, body.version);
     const plan = new Set(stepsOfVariant(chart.steps, null).map(({ id }) => id));
     const strange = body.keep.findIndex((id) => !plan.has(id));
-    if (strange >= 0)
-      throw new ProblemError('bad-input', {
-        fields: [{ path: `keep[${strange}]`, message: 'is not a step of this version' }],
-      });
+    if (strange >= 0) throw wrong(`keep[${strange}]`, 'is not a step of this version');
     const row = await tx
       .insertInto('lesson_links')
       .values({
@@ -84,18 +77,14 @@ export function registerLessons(services: Services): void {
     return { body: linkAnswer(row), subject: row.id };
   });
 
-  const limit = rateLimit({
-    windowMs: 60_000,
-    limit: TRIES_A_MINUTE,
-    standardHeaders: true,
-    legacyHeaders: false,
-  });
-  services.app.get('/l/:token', limit, async (req, res) => {
-    const shown = await linkedLesson(services, String(req.params.token));
-    res.set(bareHeaders());
-    if (!shown) return void res.status(404).type('html').send(endedPage());
-    res.type('html').send(lessonPage(shown.lesson, shown.expiresAt));
-  });
+  registerLinkedPage(
+    services,
+    '/l',
+    (tx, hash) =>
+      tx.selectFrom('lesson_links').selectAll().where('secret_hash', '=', hash).executeTakeFirst(),
+    async (tx, { chart_id, version, minutes, keep, expires_at }) =>
+      lessonPage(lessonFrom(await versionOf(tx, chart_id, version), { minutes, keep }), expires_at),
+  );
 }
 
 async function versionOf(tx: Tx, chartId: string, version: number): Promise<Chart> {
@@ -106,29 +95,6 @@ async function versionOf(tx: Tx, chartId: string, version: number): Promise<Char
     .where('version', '=', version)
     .executeTakeFirst();
   return found(row).document;
-}
-
-/** What a link shows; null when it is unknown, has ended or was taken back. */
-async function linkedLesson(
-  services: Services,
-  token: string,
-): Promise<{ readonly lesson: Lesson; readonly expiresAt: Date | null } | null> {
-  const [studioId = '', secret = ''] = token.split('.');
-  if (!isUuid(studioId) || secret === '') return null;
-  return inStudio(services.db, studioId, async (tx) => {
-    const link = await tx
-      .selectFrom('lesson_links')
-      .selectAll()
-      .where('secret_hash', '=', hashOfSecret(secret))
-      .executeTakeFirst();
-    const over = link?.expires_at != null && link.expires_at <= services.clock();
-    if (!link || link.revoked_at !== null || over) return null;
-    const chart = await versionOf(tx, link.chart_id, link.version);
-    return {
-      lesson: lessonFrom(chart, { minutes: link.minutes, keep: link.keep }),
-      expiresAt: link.expires_at,
-    };
-  });
 }
 
 type Row = {

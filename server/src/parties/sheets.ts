@@ -1,16 +1,14 @@
-import rateLimit from 'express-rate-limit';
 import { callSheet, type CallSheet } from '@toile/core';
-import { isUuid, readSheetFor, type SheetLinkAnswer } from '@toile/contract';
-import { inStudio, type Tx } from '../db/connection';
+import { readSheetFor, type SheetLinkAnswer } from '@toile/contract';
+import { type Tx } from '../db/connection';
 import { hashOfSecret } from '../db/secrets';
+import { registerLinkedPage } from '../shares/linkedPage';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 import { callSheetPdf, type SheetPaper } from '../print/callSheetPdf';
-import { bareHeaders, endedPage, sheetPage } from '../shares/page';
+import { sheetPage } from '../shares/page';
 import { chartIdOf, newestCharts, partyRow } from './charts';
 
-/** A guess at a secret is hopeless; this keeps anyone from trying, per minute and address. */
-const TRIES_A_MINUTE = 60;
 /** Links of one party that are listed. */
 const MOST_LINKS = 200;
 
@@ -70,18 +68,21 @@ export function registerSheets(services: Services): void {
     return { body: linkAnswer(row), subject: row.id };
   });
 
-  const limit = rateLimit({
-    windowMs: 60_000,
-    limit: TRIES_A_MINUTE,
-    standardHeaders: true,
-    legacyHeaders: false,
-  });
-  services.app.get('/p/:token', limit, async (req, res) => {
-    const shown = await linkedSheet(services, String(req.params.token));
-    res.set(bareHeaders());
-    if (!shown) return void res.status(404).type('html').send(endedPage());
-    res.type('html').send(sheetPage(shown.sheet, shown.date, shown.expiresAt));
-  });
+  registerLinkedPage(
+    services,
+    '/p',
+    (tx, hash) => tx.selectFrom('sheet_links').selectAll().where('secret_hash', '=', hash).executeTakeFirst(),
+    async (tx, link) => {
+      try {
+        const { sheet, date } = await sheetOf(tx, link.party_id, link.whom);
+        return sheetPage(sheet, date, link.expires_at);
+      } catch (error) {
+        // Whom it was for is no longer of the party.
+        if (error instanceof ProblemError) return null;
+        throw error;
+      }
+    },
+  );
 }
 
 /** A party's sheet for somebody; told by its field when there is none. */
@@ -110,30 +111,6 @@ async function sheetOf(
     ? 'Nobody of this party by that name'
     : 'Plan the day and keep its timetable first';
   throw new ProblemError('bad-input', { fields: [{ path: 'whom', message }] });
-}
-
-/** What a link shows, as the party stands now; null when it is unknown, has ended or was taken back. */
-async function linkedSheet(
-  services: Services,
-  token: string,
-): Promise<{ readonly sheet: CallSheet; readonly date: string; readonly expiresAt: Date } | null> {
-  const [studioId = '', secret = ''] = token.split('.');
-  if (!isUuid(studioId) || secret === '') return null;
-  return inStudio(services.db, studioId, async (tx: Tx) => {
-    const link = await tx
-      .selectFrom('sheet_links')
-      .selectAll()
-      .where('secret_hash', '=', hashOfSecret(secret))
-      .executeTakeFirst();
-    if (!link || link.revoked_at !== null || link.expires_at <= services.clock()) return null;
-    try {
-      return { ...(await sheetOf(tx, link.party_id, link.whom)), expiresAt: link.expires_at };
-    } catch (error) {
-      // Whom it was for is no longer of the party.
-      if (error instanceof ProblemError) return null;
-      throw error;
-    }
-  });
 }
 
 type Row = {

@@ -1,15 +1,11 @@
-import rateLimit from 'express-rate-limit';
-import { chartSheet, sheetSvg, type Chart } from '@toile/core';
-import { isUuid, type ShareAnswer } from '@toile/contract';
-import { inStudio, type Tx } from '../db/connection';
+import { chartSheet, sheetSvg } from '@toile/core';
+import { type ShareAnswer } from '@toile/contract';
 import { hashOfSecret } from '../db/secrets';
+import { registerLinkedPage } from './linkedPage';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 import { fontUrls, measureText } from '../print/fonts';
-import { bareHeaders, endedPage, sharedPage } from './page';
-
-/** A guess at a secret is hopeless; this keeps anyone from trying, per minute and address. */
-const TRIES_A_MINUTE = 60;
+import { sharedPage } from './page';
 
 /** Links that show a chart to someone without an account, and the page they lead to. */
 export function registerShares(services: Services): void {
@@ -64,49 +60,28 @@ export function registerShares(services: Services): void {
     return { body: shareAnswer(row), subject: row.id };
   });
 
-  const limit = rateLimit({
-    windowMs: 60_000,
-    limit: TRIES_A_MINUTE,
-    standardHeaders: true,
-    legacyHeaders: false,
-  });
-  services.app.get('/s/:token', limit, async (req, res) => {
-    const shown = await sharedChart(services, String(req.params.token));
-    res.set(bareHeaders());
-    if (!shown) return void res.status(404).type('html').send(endedPage());
-    const sheet = chartSheet(shown.chart, {
-      paper: 'phone',
-      colour: true,
-      cautions: shown.cautions,
-      measure: measureText,
-    });
-    res.type('html').send(sharedPage(sheet.title, sheetSvg(sheet, fontUrls()), shown.expiresAt));
-  });
-}
-
-type Shown = { readonly chart: Chart; readonly cautions: boolean; readonly expiresAt: Date };
-
-/** What a link shows; null when it is unknown, has ended or was taken back, which look alike. */
-async function sharedChart(services: Services, token: string): Promise<Shown | null> {
-  const [studioId = '', secret = ''] = token.split('.');
-  if (!isUuid(studioId) || secret === '') return null;
-  return inStudio(services.db, studioId, async (tx: Tx) => {
-    const share = await tx
-      .selectFrom('shares')
-      .selectAll()
-      .where('secret_hash', '=', hashOfSecret(secret))
-      .executeTakeFirst();
-    if (!share || share.revoked_at !== null || share.expires_at <= services.clock()) return null;
-    const { document } = found(
-      await tx
-        .selectFrom('chart_versions')
-        .select('document')
-        .where('chart_id', '=', share.chart_id)
-        .where('version', '=', share.version)
-        .executeTakeFirst(),
-    );
-    return { chart: document, cautions: share.cautions, expiresAt: share.expires_at };
-  });
+  registerLinkedPage(
+    services,
+    '/s',
+    (tx, hash) => tx.selectFrom('shares').selectAll().where('secret_hash', '=', hash).executeTakeFirst(),
+    async (tx, share) => {
+      const { document } = found(
+        await tx
+          .selectFrom('chart_versions')
+          .select('document')
+          .where('chart_id', '=', share.chart_id)
+          .where('version', '=', share.version)
+          .executeTakeFirst(),
+      );
+      const sheet = chartSheet(document, {
+        paper: 'phone',
+        colour: true,
+        cautions: share.cautions,
+        measure: measureText,
+      });
+      return sharedPage(sheet.title, sheetSvg(sheet, fontUrls()), share.expires_at);
+    },
+  );
 }
 
 type Row = {

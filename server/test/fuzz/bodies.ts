@@ -237,6 +237,7 @@ export const SOUND: { readonly [N in WriteName]: () => Sound } = {
       id: newId(),
       at: '2031-05-14T06:30:00Z',
       seen: [{ zone: 'nose', side: 'left', value: 1 }],
+      touched: ['chin'],
       marks: ['meal'],
       stings: 'left',
     },

@@ -69,6 +69,62 @@ export function otherWay(chart: Chart, swap: Swap): Chart {
   };
 }
 
+/**
+ * The chart done the way it was when it was tried, where it was done the other way since; what was changed by hand meanwhile stays.
+ * `tried` is the version both ways were worked from.
+ */
+export function hereWay(chart: Chart, tried: Chart, swap: Swap): Chart {
+  const ways = waysBeside(tried, swap);
+  const other = new Map(ways.others.map((step) => [step.id, step]));
+  const now = new Map(planOf(chart).map((step) => [step.id, step]));
+  const isOther = ({ here }: ComparedStep): boolean =>
+    here !== null && sameStep(now.get(here.id) ?? null, other.get(here.id) ?? null);
+  const back = ways.changed.filter(isOther).flatMap(({ here }) => here ?? []);
+  if (back.length === 0) return chart;
+  const restored = new Map(back.map((step) => [step.id, step]));
+  const as = (step: Step): Step => restored.get(step.id) ?? step;
+  const plan = planOf(tried).filter(({ id }) => now.has(id) || restored.has(id));
+  if (swap.aspect !== 'school') {
+    const missing = plan.filter(({ id }) => !now.has(id));
+    return { ...chart, steps: amid(chart.steps.map(as), missing, plan) };
+  }
+  // The order itself was what was tried: it is as it was, and what came since follows what it followed.
+  const known = new Set(plan.map(({ id }) => id));
+  const came = chart.steps.filter(({ id }) => !known.has(id));
+  const order = plan.map((step) => as(now.get(step.id) ?? step));
+  const { answers } = swap;
+  const kept = Object.entries(chart.schools).filter(([name]) => !(name in answers));
+  const before = Object.entries(tried.schools).filter(([name]) => name in answers);
+  const schools = { ...tried.schools, ...Object.fromEntries([...kept, ...before]) };
+  return { ...chart, schools, steps: amid(order, came, chart.steps) };
+}
+
+/** Steps put among others, each after the nearest that comes before it in an order. */
+function amid(steps: readonly Step[], put: readonly Step[], order: readonly Step[]): Step[] {
+  return put.reduce<Step[]>(
+    (soFar, step) => {
+      const at = order.findIndex(({ id }) => id === step.id);
+      const after = order
+        .slice(0, at)
+        .reverse()
+        .find(({ id }) => soFar.some((one) => one.id === id));
+      const place = after ? soFar.findIndex(({ id }) => id === after.id) + 1 : 0;
+      return [...soFar.slice(0, place), step, ...soFar.slice(place)];
+    },
+    [...steps],
+  );
+}
+
+/** What was done of a step at the chair is no part of how it is planned. */
+function sameStep(one: Step | null, other: Step | null): boolean {
+  const plan = (step: Step | null): string => {
+    if (step === null) return '';
+    const { done: _done, ...rest } = step;
+    return JSON.stringify(rest);
+  };
+  return plan(one) === plan(other);
+}
+
 /** A step as the chart has it and as the other way has it; null where one of them has none. */
 export type ComparedStep = { readonly here: Step | null; readonly other: Step | null };
 

@@ -11,6 +11,7 @@ export {
 export {
   changedSteps,
   differsBesides,
+  hereWay,
   otherWay,
   swapProduct,
   swapSchool,

@@ -7,6 +7,8 @@ import {
   wornByZone,
   type LearnedAnswer,
   type LearnedFrom,
+  type StudioDecision,
+  type TrialChoice,
   type WearGroup,
 } from '.';
 import { after, CHART, trialOf } from './halfTrial.testing';
@@ -102,35 +104,60 @@ test('refused, it is silent until there is twice the news each time; for good, f
   [...again].forEach((one) => expect(Value.Check(LearnedAnswerSchema, one)).toBe(true));
 });
 
-test('what was decided for everybody speaks where a chart still has the other, once, and says how it was decided', () => {
+describe('what was decided for more than one client', () => {
   const { question } = trialOf('left');
-  const ways = CHART.steps[0]!.use.map(({ product }) => `${product.maker} ${product.line}`);
-  expect(ways).toContain(question.a.words);
-  const decision = (choice: 'a' | 'b' | 'either', follows = true) => ({
+  const lines = new Set([question.a.words, question.b.words]);
+  const decision = (choice: TrialChoice, more: Partial<StudioDecision['decided']> = {}): StudioDecision => ({
     question,
     decided: {
-      id: 'x',
+      id: 'first',
       at: after(0),
       by: 'Mara Oduya',
-      kind: 'decided' as const,
+      kind: 'decided',
       choice,
-      scope: 'studio' as const,
-      follows,
+      scope: 'studio',
+      follows: true,
       reason: 'cheaper',
-      neck: 'yes' as const,
-      camera: 'yes' as const,
+      neck: 'yes',
+      camera: 'yes',
+      ...more,
     },
+    skin: 'oily',
+    zones: ['nose'],
   });
-  const lines = new Set([question.a.words, question.b.words]);
-  const [one] = keyed([], { lines, decisions: [decision('b', false)] });
-  expect(one).toMatchObject({ now: question.a.words, offer: question.b.words, strength: 'strong' });
-  expect(one!.says).toBe(
-    `${question.text} Decided by Mara Oduya for everybody: ${question.b.words}, cheaper.`,
-  );
-  expect(one!.against).toBe('It goes against what the trials counted.');
-  expect(keyed([], { lines, decisions: [decision('a')] })).toEqual([]);
-  expect(keyed([], { lines, decisions: [decision('either')] })).toEqual([]);
-  expect(
-    keyed([], { lines, decisions: [decision('b')], answers: [answer('not now', one!.key, { failed: 0 })] }),
-  ).toEqual([]);
+  const said = (one: StudioDecision, more: Partial<LearnedFrom> = {}) =>
+    keyed([], { lines, decisions: [one], ...more });
+
+  test('it speaks where a chart still has the other, and says how it was decided', () => {
+    const ways = CHART.steps[0]!.use.map(({ product }) => `${product.maker} ${product.line}`);
+    expect(ways).toContain(question.a.words);
+    const [one] = said(decision('b', { follows: false }));
+    expect(one).toMatchObject({ now: question.a.words, offer: question.b.words, strength: 'strong' });
+    expect(one!.says).toBe(
+      `${question.text} Decided by Mara Oduya for everybody: ${question.b.words}, cheaper.`,
+    );
+    expect(one!.against).toBe('It goes against what the trials counted.');
+    for (const choice of ['a', 'either', 'more'] as const) expect(said(decision(choice))).toEqual([]);
+    expect(said(decision('b', { scope: 'client' }))).toEqual([]);
+  });
+
+  test.each([
+    [['nose'], false, true],
+    [['nose'], true, false],
+    [['chin'], false, false],
+    [[], false, false],
+  ] as const)('for oily noses it speaks of skin that shines at %j, dry %j: %j', (oily, dry, speaks) => {
+    const features = { ...CHART.client.features, oily: [...oily], dry };
+    const chart = { ...CHART, client: { ...CHART.client, features } };
+    const one = decision('b', { scope: 'skinType' });
+    const proposals = learnedProposals(chart, from([], { lines, decisions: [one] }));
+    expect(proposals.map(({ says }) => says.includes('for oily skin'))).toEqual(speaks ? [true] : []);
+  });
+
+  test('refused it is silent, until it is decided anew', () => {
+    const [one] = said(decision('b'));
+    const answers = [answer('not now', one!.key, { failed: 0, worn: 0 })];
+    expect(said(decision('b'), { answers })).toEqual([]);
+    expect(said(decision('b', { id: 'second' }), { answers })).toHaveLength(1);
+  });
 });

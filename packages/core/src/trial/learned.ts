@@ -12,8 +12,7 @@ import {
   type Strength,
   type Worn,
 } from './proposals';
-import type { QuestionSoFar } from './questions';
-import type { Decided } from './trial';
+import { skinGroupOf, type Decided, type Question, type SkinGroup } from './trial';
 import { wornByZone } from './wearCheck';
 import type { WearGroup } from './wearGroups';
 
@@ -61,8 +60,13 @@ export type LearnedFrom = {
   readonly decisions: readonly StudioDecision[];
   readonly answers: readonly LearnedAnswer[];
 };
-/** A question of products decided for everybody, or for such skin. */
-export type StudioDecision = { readonly question: QuestionSoFar['question']; readonly decided: Decided };
+/** A question of products decided for everybody, or for skin like that of the client it was tried on, where it was judged. */
+export type StudioDecision = {
+  readonly question: Question;
+  readonly decided: Decided;
+  readonly skin: SkinGroup;
+  readonly zones: readonly TrialZone[];
+};
 
 /** So many at most at one fit, and never at the chair. */
 export const MOST_LEARNED = 3;
@@ -168,9 +172,11 @@ function exposures(wears: readonly WearGroup[], zone: TrialZone, hours: number):
   });
 }
 
-/** What was decided for everybody speaks where a chart still has the other. */
-function fromDecision(chart: Chart, { question, decided }: StudioDecision): Weighed[] {
+/** What was decided for everybody, or for such skin, speaks where a chart still has the other. */
+function fromDecision(chart: Chart, { question, decided, skin, zones }: StudioDecision): Weighed[] {
   if (question.aspect !== 'product' || (decided.choice !== 'a' && decided.choice !== 'b')) return [];
+  if (decided.scope === 'client') return [];
+  if (decided.scope === 'skinType' && skinGroupOf(chart.client.features, zones) !== skin) return [];
   const [offer, loser] =
     decided.choice === 'a' ? [question.a.words, question.b.words] : [question.b.words, question.a.words];
   const step = chart.steps.find(
@@ -181,7 +187,7 @@ function fromDecision(chart: Chart, { question, decided }: StudioDecision): Weig
   if (!step) return [];
   return [
     {
-      key: `decided | ${question.key} | ${offer}`.slice(0, 600),
+      key: `decided | ${decided.id}`,
       stepId: step.id,
       now: loser,
       offer,
@@ -189,7 +195,7 @@ function fromDecision(chart: Chart, { question, decided }: StudioDecision): Weig
       // A decision does not grow: refused, it stays silent until it is decided anew.
       failed: 0,
       worn: 0,
-      says: `${question.text} Decided by ${decided.by} for everybody: ${offer}${decided.reason ? `, ${decided.reason}` : ''}.`,
+      says: `${question.text} Decided by ${decided.by} ${decided.scope === 'studio' ? 'for everybody' : `for ${skin} skin`}: ${offer}${decided.reason ? `, ${decided.reason}` : ''}.`,
       against: decided.follows ? 'It goes with the trials.' : 'It goes against what the trials counted.',
       worth: 1,
     },

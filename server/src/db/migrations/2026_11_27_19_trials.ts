@@ -18,6 +18,7 @@ export const trials: Migration = {
           primary key (studio_id, id), foreign key (studio_id, trial_id) references trials, foreign key (studio_id, client_id) references clients);
         create index trial_events_by_trial on trial_events (studio_id, trial_id, seq);
         create index trial_events_by_client on trial_events (studio_id, client_id);
+        create index trial_events_decided on trial_events (studio_id, trial_id, at) where kind = 'decided';
         create unique index trial_judged_once on trial_events (studio_id, trial_id) where kind = 'judged';
         alter table wear_links add column trial_id uuid`,
       )
