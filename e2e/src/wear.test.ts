@@ -49,6 +49,10 @@ test('what is likely is said before anyone looked closely; a look told by the ar
 });
 
 test('the client tells on a phone of their own, once with the network gone in between', async () => {
+  // A link is for what is worn now: put on two hours ago, at whatever hour this runs.
+  const putOn = new Date(Date.now() - 2 * 3_600_000).toISOString();
+  await page.getByLabel('Put on, day').fill(putOn.slice(0, 10));
+  await page.getByLabel('Put on at', { exact: true }).fill(putOn.slice(11, 16));
   await button(page, 'Make a link').click();
   const link = await page.getByLabel('The link, shown this once').inputValue();
   const context = await browser.newContext({ viewport: PHONE });
