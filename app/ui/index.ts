@@ -27,3 +27,4 @@ export { usePlace } from './usePlace';
 export { Touch } from './Touch';
 export { useRoomy, useWide } from './useWide';
 export { VirtualList } from './VirtualList';
+export { LineGraph } from './LineGraph';

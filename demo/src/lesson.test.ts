@@ -51,6 +51,8 @@ test('what is chosen is what is taught; nothing with glue or an airbrush is sent
         step.tool === 'airbrush' ||
         step.use.some(({ product }) => product.kind === 'lashes');
       expect({ step: step.title, home }).toEqual({ step: step.title, home: !never });
+      const left = lesson.left.find(({ stepId }) => stepId === step.id);
+      expect(left?.atHome ?? true).toBe(!never);
     }
     expect(lessonFrom(chart, { minutes: 90, keep: [keep[0]!] }).steps.length).toBeLessThanOrEqual(1);
   }

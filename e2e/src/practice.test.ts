@@ -60,6 +60,7 @@ test('the same face again, then a new one; it is watched as a hand draws it', as
     [0.3, 0.8],
   ]);
   await was(page).waitFor();
+  await page.getByText('Not counted: the answer had been seen.').waitFor();
   await button(page, 'A new face').click();
   await pad(page).waitFor();
   await button(page, 'Watch it drawn').click();
@@ -93,9 +94,9 @@ test('without a network it goes on, and what was done arrives when it is back', 
   await was(page).waitFor();
   await page.context().setOffline(false);
   await page.goto(`${baseUrl()}/practice`);
-  // Tried by its first attempt of the day: due another day, whatever followed.
+  // Due another day by the first attempt of the day. Two were on faces whose guide had not been seen.
   await eventually(async () =>
-    /(tomorrow|in \d+ days) · last 4: /.test(
+    /(tomorrow|in \d+ days) · last 2: /.test(
       await page
         .getByRole('button', { name: /^Cheek contour, / })
         .first()
@@ -144,7 +145,7 @@ test('pans are put in order by one touch a place; shared, a skill is seen by the
   await owner.context.close();
 });
 
-test('the day after, practised first thing again, the chosen skill comes back by its day', async () => {
+test('weeks later what was put off is due again, and stands first', async () => {
   await page.clock.setFixedTime(new Date(Date.now() + 40 * 86_400_000));
   await page.goto(`${baseUrl()}/practice`);
   const first = page.getByRole('group', { name: 'Skills' }).getByRole('button').first();

@@ -31,6 +31,7 @@ export function LearnedPanel({ chart, kit, onTry }: LearnedPanelProps) {
   const evidence = useLearned(chart.client.id);
   const refresh = useRefresh();
   const { busy, failure, save } = useSaving('It was not kept. Try again.');
+  const [none, setNone] = useState<string | null>(null);
   const lines = useMemo(() => linesOf(kit), [kit]);
   const proposals = useMemo(
     () => (evidence.data ? learnedProposals(chart, { ...evidence.data, lines }) : []),
@@ -50,6 +51,7 @@ export function LearnedPanel({ chart, kit, onTry }: LearnedPanelProps) {
     save(async () => {
       const next = await withOffer(chart, kit, one);
       if (next) onTry(next, one);
+      setNone(next ? null : one.offer);
     });
   return (
     <Column gap="$3" role="group" aria-label="From your own evidence">
@@ -75,6 +77,9 @@ export function LearnedPanel({ chart, kit, onTry }: LearnedPanelProps) {
           </Line>
         </Column>
       ))}
+      {none ? (
+        <Body role="alert" color="$weld">{`▲ Of ${none} the kit has no shade that can stand in here.`}</Body>
+      ) : null}
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
     </Column>
   );

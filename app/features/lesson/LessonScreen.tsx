@@ -91,14 +91,18 @@ function Compose({ chart }: { readonly chart: Chart }) {
             onToggle={() => toggle(step.stepId)}
           />
         ))}
-        {lesson.left.map((step) => (
-          <Switch
-            key={step.stepId}
-            label={`${step.title}: ${step.why}`}
-            on={false}
-            onToggle={() => toggle(step.stepId)}
-          />
-        ))}
+        {lesson.left.map((step) =>
+          step.atHome ? (
+            <Switch
+              key={step.stepId}
+              label={`${step.title}: ${step.why}`}
+              on={false}
+              onToggle={() => toggle(step.stepId)}
+            />
+          ) : (
+            <Label key={step.stepId}>{`${step.title}: ${step.why}`}</Label>
+          ),
+        )}
       </Column>
       <Seen lesson={lesson} />
       <OnPaper chart={chart} minutes={minutes} kept={kept} />

@@ -112,13 +112,17 @@ function Attempt({ task, why, onJudged, onNew }: AttemptProps) {
   const [result, setResult] = useState<{
     readonly judged: AttemptJudged;
     readonly line: Drawn['line'];
+    readonly counted: boolean;
   } | null>(null);
   const [watching, setWatching] = useState(false);
+  // Where the guide was seen, what is drawn after is tracing: it is told, and counted nowhere.
+  const [seen, setSeen] = useState(false);
   const [again, setAgain] = useState(0);
   const give = (given: Given, line: Drawn['line'] = []): void => {
     const judged = judge(task, given);
-    setResult({ judged, line });
-    onJudged(judged);
+    setResult({ judged, line, counted: !seen });
+    if (!seen) onJudged(judged);
+    setSeen(true);
   };
   return (
     <Column gap="$3">
@@ -133,6 +137,7 @@ function Attempt({ task, why, onJudged, onNew }: AttemptProps) {
         <Column gap="$2" role="status" aria-label="What it was">
           <Body fontWeight="700">{`${GRADE_WORDS[result.judged.grade]}. ${result.judged.first}`}</Body>
           {result.judged.well ? <Body>{`✓ ${result.judged.well}`}</Body> : null}
+          {result.counted ? null : <Label>Not counted: the answer had been seen.</Label>}
           {task.kind === 'line' ? (
             <Label>
               Dashed and filled: the guide on this face. The line: yours. The ring: where it is farthest.
@@ -159,7 +164,13 @@ function Attempt({ task, why, onJudged, onNew }: AttemptProps) {
           </>
         ) : null}
         {task.kind === 'line' ? (
-          <Button large onPress={() => setWatching(!watching)}>
+          <Button
+            large
+            onPress={() => {
+              setWatching(!watching);
+              setSeen(true);
+            }}
+          >
             {watching ? 'Draw it yourself' : 'Watch it drawn'}
           </Button>
         ) : null}

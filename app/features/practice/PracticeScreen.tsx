@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { dueFirst, practiceNow, SKILLS, skillNamed, type Attempt, type SkillNow } from '@toile/core';
 import { may, newId, type PracticeAnswer } from '@toile/contract';
 import { call } from '../../data/call';
@@ -10,22 +10,18 @@ import {
   Button,
   Choice,
   Column,
-  Judged,
   Label,
+  LineGraph,
   Line,
   Ready,
   Row,
   Screen,
   Subheading,
   Switch,
-  useColours,
-  View,
 } from '../../ui';
 import { dayInWords, todayText } from '../words/dates';
 import { lastWords, missWords, standsWords } from './practiceView';
 import { usePracticeLog } from './usePracticeLog';
-
-const LineChart = lazy(async () => ({ default: (await import('react-native-gifted-charts')).LineChart }));
 
 /** What to practise today, how the hand is getting on, and what the team shares. */
 export function PracticeScreen() {
@@ -144,41 +140,12 @@ function SkillPart({ one, log }: { readonly one: SkillNow; readonly log: Log }) 
 
 /** The misses in order, lower is nearer; the same in words and in a table. */
 function Progress({ one, attempts }: { readonly one: SkillNow; readonly attempts: readonly Attempt[] }) {
-  const c = useColours();
-  const [width, setWidth] = useState(0);
   const shown = attempts.slice(-20);
   const most = Math.max(1, ...shown.map(({ miss }) => miss));
   return (
     <Column gap="$2">
       <Body>{lastWords(one)}</Body>
-      <Judged padding="$3">
-        <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
-          {width > 0 ? (
-            <View overflow="hidden" aria-hidden>
-              <Suspense fallback={<View height={120} />}>
-                <LineChart
-                  data={shown.map(({ miss }) => ({ value: miss }))}
-                  height={120}
-                  width={width - 50}
-                  spacing={(width - 80) / Math.max(1, shown.length - 1)}
-                  initialSpacing={10}
-                  endSpacing={10}
-                  maxValue={Math.ceil(most)}
-                  noOfSections={3}
-                  color={c.ink}
-                  thickness={2}
-                  dataPointsColor={c.woad}
-                  rulesColor={c.line}
-                  xAxisColor={c.inkSoft}
-                  yAxisColor={c.inkSoft}
-                  yAxisTextStyle={{ color: c.ink, fontSize: 13 }}
-                  disableScroll
-                />
-              </Suspense>
-            </View>
-          ) : null}
-        </View>
-      </Judged>
+      <LineGraph values={shown.map(({ miss }) => miss)} most={Math.ceil(most)} sections={3} height={120} />
       <Column gap={0} role="table" aria-label="The last five, newest first">
         {[...attempts]
           .reverse()

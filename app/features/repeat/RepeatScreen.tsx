@@ -6,7 +6,6 @@ import {
   documentHash,
   isDay,
   notAsked,
-  stepsOfVariant,
   type Chart,
   type Occasion,
   type Refit,
@@ -15,34 +14,17 @@ import { newId, type ChartAnswer, type ClientAnswer, type KitAnswer } from '@toi
 import { call } from '../../data/call';
 import { useChart, useChartWear, useClient, useKit, useRefresh, useSession } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
-import {
-  Body,
-  Button,
-  Column,
-  Empty,
-  Field,
-  Judged,
-  Label,
-  Line,
-  Loading,
-  Ready,
-  Screen,
-  Subheading,
-  useWide,
-} from '../../ui';
+import { Body, Button, Column, Field, Line, Loading, Ready, Screen } from '../../ui';
 import { askFitting } from '../../workers';
-import { layersOf } from '../chart/layers';
 import { snapshotOfClient } from '../clients/snapshot';
-import { faceBox } from '../face/FaceStage';
-import { FaceView } from '../face/FaceView';
-import { stepsInWords } from '../words/colours';
 import { LearnedPanel, useTaken } from '../learned/LearnedPanel';
 import { lastTimeWords } from '../learned/learnedView';
 import { OccasionCard } from '../occasion/OccasionCard';
 import { comingVisit, occasionToRepeat } from '../occasion/occasionView';
 import { dayInWords, howFar, todayText } from '../words/dates';
-import { ChangeRow } from './ChangeRow';
-import { isChoice, reasonFor, summaryOf } from './repeatView';
+import { Changes } from './Changes';
+import { Compared } from './Compared';
+import { isChoice, reasonFor } from './repeatView';
 
 /** A chart repeated for a new date: what was worn, what must change, and why. */
 export function RepeatScreen({ id }: { readonly id: string }) {
@@ -104,9 +86,9 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
   );
 
   const save = async (): Promise<void> => {
-    if (!refit) return;
+    if (!refit || !next) return;
     await keep(async () => {
-      const chart = tried ?? acceptedRefit(refit.base, refit.changes, refused);
+      const chart = next;
       const body = { parent: answer.chart.version, reason: reason ?? reasonFor(refit, date), chart };
       const kept = await call('createVersion', {
         params: { id: chart.id },
@@ -156,7 +138,7 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
               />
             ) : null}
             {tried && words ? <Body role="status">{`✓ ${words}`}</Body> : null}
-            <Compared worn={worn} refit={refit} refused={refused} />
+            {next ? <Compared worn={worn} next={next} drift={refit.drift} /> : null}
             <Changes
               refit={refit}
               refused={refused}
@@ -217,91 +199,5 @@ function LastRead({ client }: { readonly client: ClientAnswer }) {
       <Body>{read ? `Skin last read ${howFar(read.at)}.` : 'The skin has not been read.'}</Body>
       <Button onPress={() => router.navigate(`/clients/${client.id}/read`)}>Read again</Button>
     </Line>
-  );
-}
-
-function Compared({
-  worn,
-  refit,
-  refused,
-}: {
-  readonly worn: Chart;
-  readonly refit: Refit;
-  readonly refused: ReadonlySet<string>;
-}) {
-  const wide = useWide();
-  const next = acceptedRefit(refit.base, refit.changes, refused);
-  const face = (chart: Chart, label: string) => (
-    <Column flex={1} gap="$1" alignItems="center">
-      <FaceView
-        landmarks={chart.client.landmarks}
-        features={chart.client.features}
-        skin={chart.client.skin}
-        layers={layersOf(chart.client, stepsOfVariant(chart.steps, null), null)}
-        view={faceBox(chart.client.landmarks)}
-        width="100%"
-        height={wide ? 340 : 200}
-        label={label}
-      />
-      <Label color="$ink">{label}</Label>
-    </Column>
-  );
-  return (
-    <Column gap="$2">
-      <Judged flexDirection="row" padding="$2" gap="$2">
-        {face(worn, `As worn, ${dayInWords(worn.occasion.date)}`)}
-        {face(next, `For ${dayInWords(next.occasion.date)}`)}
-      </Judged>
-      {refit.drift ? (
-        <Body fontWeight="700">{`The skin has moved ${refit.drift.deltaE.toFixed(1)} since: ${stepsInWords(refit.drift.stepsDeeper)}.`}</Body>
-      ) : null}
-    </Column>
-  );
-}
-
-type ChangesProps = {
-  readonly refit: Refit;
-  readonly refused: ReadonlySet<string>;
-  readonly onToggle: (id: string) => void;
-  /** Takes every change, or none. */
-  readonly onAll: (take: boolean) => void;
-};
-
-function Changes({ refit, refused, onToggle, onAll }: ChangesProps) {
-  const told = refit.changes.filter((c) => c.kind !== 'keep');
-  const [all, setAll] = useState(false);
-  const shown = all ? refit.changes : told;
-  const choices = refit.changes.filter(isChoice).length;
-  return (
-    <Column gap="$2">
-      <Line justifyContent="space-between">
-        <Subheading>{summaryOf(refit.changes)}</Subheading>
-        <Button onPress={() => setAll((a) => !a)}>{all ? 'Only changes' : 'Show all'}</Button>
-      </Line>
-      {choices > 1 ? (
-        <Line>
-          <Button disabled={refused.size === 0} onPress={() => onAll(true)}>
-            {`Take all ${choices}`}
-          </Button>
-          <Button disabled={refused.size === choices} onPress={() => onAll(false)}>
-            Keep all as it was
-          </Button>
-        </Line>
-      ) : null}
-      {shown.length === 0 ? (
-        <Empty
-          title="Nothing has to change"
-          words="Skin, face, kit and products still agree with what was worn."
-        />
-      ) : null}
-      {shown.map((change) => (
-        <ChangeRow
-          key={change.id}
-          change={change}
-          taken={!refused.has(change.id)}
-          onToggle={() => onToggle(change.id)}
-        />
-      ))}
-    </Column>
   );
 }

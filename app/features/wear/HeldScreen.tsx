@@ -1,26 +1,11 @@
 import { useRouter } from 'expo-router';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { holdChance, outlookWords, type WearGroup } from '@toile/core';
 import { useStudioWear } from '../../data/hooks';
-import {
-  Column,
-  Empty,
-  Judged,
-  Label,
-  Line,
-  Ready,
-  Row,
-  Screen,
-  Stepper,
-  Subheading,
-  useColours,
-  View,
-} from '../../ui';
+import { Column, Empty, Label, LineGraph, Line, Ready, Row, Screen, Stepper, Subheading } from '../../ui';
 import { capital } from '../words/capital';
 import { heldRows, type HeldRow } from './wearView';
 
-/** Charts weigh more than the rest of the page: fetched when one is drawn. */
-const LineChart = lazy(async () => ({ default: (await import('react-native-gifted-charts')).LineChart }));
 /** Hours a curve is read at. */
 const HOURS = [0, 2, 4, 6, 8, 10, 12] as const;
 
@@ -83,54 +68,20 @@ function Held({ wears }: { readonly wears: readonly WearGroup[] }) {
 
 /** The share that holds by the hour, with its band; the same numbers beside it. */
 function Curve({ row }: { readonly row: HeldRow }) {
-  const c = useColours();
-  const [width, setWidth] = useState(0);
   const points = HOURS.map((hour) =>
     hour === 0 ? { hour, mean: 1, low: 1, high: 1 } : { hour, ...holdChance(row.outlook.curve, hour) },
   );
-  const line = (of: 'mean' | 'low' | 'high') => points.map((point) => ({ value: 10 * point[of] }));
+  const line = (of: 'mean' | 'low' | 'high') => points.map((point) => 10 * point[of]);
   return (
     <Column gap="$2" paddingVertical="$3">
-      <Judged padding="$3">
-        <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
-          {width > 0 ? (
-            <View overflow="hidden" aria-hidden>
-              <Suspense fallback={<View height={150} />}>
-                <LineChart
-                  data={line('mean')}
-                  data2={line('low')}
-                  data3={line('high')}
-                  height={150}
-                  width={width - 50}
-                  spacing={(width - 90) / (HOURS.length - 1)}
-                  initialSpacing={10}
-                  endSpacing={10}
-                  maxValue={10}
-                  noOfSections={5}
-                  color={c.ink}
-                  color2={c.inkSoft}
-                  color3={c.inkSoft}
-                  strokeDashArray2={[4, 4]}
-                  strokeDashArray3={[4, 4]}
-                  thickness={2}
-                  thickness2={1}
-                  thickness3={1}
-                  dataPointsColor={c.woad}
-                  hideDataPoints2
-                  hideDataPoints3
-                  rulesColor={c.line}
-                  xAxisColor={c.inkSoft}
-                  yAxisColor={c.inkSoft}
-                  yAxisTextStyle={{ color: c.ink, fontSize: 13 }}
-                  xAxisLabelTexts={HOURS.map((hour) => `${hour} h`)}
-                  xAxisLabelTextStyle={{ color: c.ink, fontSize: 13 }}
-                  disableScroll
-                />
-              </Suspense>
-            </View>
-          ) : null}
-        </View>
-      </Judged>
+      <LineGraph
+        values={line('mean')}
+        band={{ low: line('low'), high: line('high') }}
+        most={10}
+        sections={5}
+        height={150}
+        labels={HOURS.map((hour) => `${hour} h`)}
+      />
       <Subheading>Of ten, still holding</Subheading>
       <Column gap={0} role="table" aria-label={`${capital(row.zone)}: ${row.worn}, of ten`}>
         {points.slice(1).map(({ hour, mean, low, high }) => (

@@ -33,6 +33,7 @@ export type Lesson = {
     readonly stepId: string;
     readonly title: string;
     readonly why: string;
+    /** Whether it may be taken in by choice. */ readonly atHome: boolean;
   }[];
   /** What a skin needs to get used to, what to stop at, when to come back. */ readonly minds: readonly string[];
 };
@@ -102,6 +103,7 @@ export function lessonFrom(chart: Chart, ask: LessonAsk): Lesson {
         stepId: step.id,
         title: step.title,
         why: never.get(step.id) ?? (ask.keep ? LEFT_OUT.chosen : LEFT_OUT.minutes),
+        atHome: !never.has(step.id),
       })),
     minds: mindsOf(chart, ordered),
   };

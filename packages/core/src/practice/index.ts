@@ -17,19 +17,16 @@ export { practiceFace } from './practiceFace';
 export { scoreLine, type LineGuide, type LineScored } from './scoreLine';
 export { SKILLS, skillForGuide, skillNamed, type LineSkill, type Skill } from './skills';
 export {
-  corrected,
   exercise,
-  judge,
   LEVELS,
   type CorrectorExercise,
   type Exercise,
-  type Given,
-  type AttemptJudged,
   type Level,
   type LineExercise,
   type PanExercise,
   type StepsExercise,
-} from './task';
+} from './exercise';
+export { corrected, judge, type AttemptJudged, type Given } from './judge';
 export {
   dueFirst,
   practiceNow,

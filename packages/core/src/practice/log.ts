@@ -4,7 +4,7 @@ import { closed, DateSchema, InstantSchema, oneOf, TextSchema, UuidSchema } from
 import { practiceSchedule, type PracticeCard } from './schedule';
 import type { Grade } from './score';
 import { SKILLS } from './skills';
-import type { Level } from './task';
+import type { Level } from './exercise';
 
 const GRADES = ['again', 'near', 'good', 'sure'] as const satisfies readonly Grade[];
 const skill = Type.String({ minLength: 1, maxLength: 40 });

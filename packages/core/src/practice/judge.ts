@@ -1,181 +1,21 @@
-import { deltaE2000, depthOf, shiftDepth, skinByZone, undertoneOf, type Lab } from '../colour';
-import {
-  areaOf,
-  checkLimits,
-  faceModel,
-  HAIR_TONES,
-  outlineOf,
-  PLAIN_FEATURES,
-  SIDES,
-  type Features,
-  type LimitBreach,
-  type Landmarks,
-  type Measurements,
-  type Placement,
-  type Point,
-  type Polyline,
-  type Side,
-} from '../face';
+import { deltaE2000, depthOf, undertoneOf, type Lab } from '../colour';
+import { checkLimits, faceModel, type LimitBreach, type Point, type Polyline } from '../face';
 import { ribbon } from '../face/curve';
-import { measureLine, resample } from '../face/point';
+import { resample } from '../face/point';
 import { shownOfStep, type Use } from '../look';
-import { seededRandom, seedFromText, type Random } from '../math';
 import { scoreOrder, scoreRegret, scoreSteps, type StepLink } from './answers';
+import {
+  STEPS,
+  type CorrectorExercise,
+  type Exercise,
+  type LineExercise,
+  type PanExercise,
+} from './exercise';
 import { feedback, type LineTask } from './feedback';
-import { practiceFace } from './practiceFace';
 import { gradeOf, type Grade } from './score';
-import { scoreLine, type LineGuide } from './scoreLine';
-import { skillNamed, type AnswerSkill, type LineSkill } from './skills';
+import { scoreLine } from './scoreLine';
+import { skillNamed, type LineSkill } from './skills';
 
-/** How far a hand has come in a skill: pans lie closer, faces are less usual. */
-export const LEVELS = [0, 1, 2] as const;
-export type Level = (typeof LEVELS)[number];
-
-/** An invented face, nobody's, of any depth of skin. */
-export type PracticeModel = {
-  readonly landmarks: Landmarks;
-  readonly features: Features;
-  readonly skin: ReturnType<typeof skinByZone>;
-};
-type Common = { readonly skill: string; readonly seed: number; readonly level: Level; readonly asks: string };
-export type LineExercise = Common & {
-  readonly kind: 'line';
-  readonly model: PracticeModel;
-  readonly side: Side;
-  readonly guide: LineGuide;
-  readonly placement: Placement;
-  /** The other half, done, where it is to be matched. */ readonly shown: Placement | null;
-};
-export type PanExercise = Common & {
-  readonly kind: 'depth' | 'undertone';
-  readonly pans: readonly { readonly id: string; readonly lab: Lab }[];
-};
-export type CorrectorExercise = Common & {
-  readonly kind: 'corrector';
-  readonly under: Lab;
-  readonly cheek: Lab;
-  readonly pans: readonly { readonly id: string; readonly words: string; readonly lab: Lab }[];
-};
-export type StepsExercise = Common & {
-  readonly kind: 'steps';
-  readonly steps: readonly { readonly id: string; readonly words: string }[];
-};
-export type Exercise = LineExercise | PanExercise | CorrectorExercise | StepsExercise;
-
-/** Hair that leaves the ears to be seen: much begins there. */
-const CLEAR_OF_EARS = ['tied back', 'cropped'] as const satisfies readonly Features['hair'][];
-/** A skin from very light to very deep. */
-const aSkin = (random: Random): Lab => shiftDepth([64, 12, 19], -5 + 17 * random());
-const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
-function shuffled<T>(random: Random, list: readonly T[]): T[] {
-  const left = [...list];
-  return Array.from({ length: left.length }, () => left.splice(Math.floor(random() * left.length), 1)[0]!);
-}
-
-/**
- * One exercise of a skill, the same for the same seed on every machine; null for a skill there is none of, or where no likely
- * face was found.
- */
-export function exercise(skillId: string, seed: number, level: Level): Exercise | null {
-  const skill = skillNamed(skillId);
-  if (!skill) return null;
-  const random = seededRandom(seedFromText(`${skillId} ${seed} ${level}`));
-  if (skill.kind === 'line') return lineExercise(skill, seed, level, random);
-  return answerExercise(skill, seed, level, random);
-}
-
-function lineExercise(skill: LineSkill, seed: number, level: Level, random: Random): LineExercise | null {
-  const features: Features = {
-    ...PLAIN_FEATURES,
-    hair: pick(random, CLEAR_OF_EARS),
-    hairTone: pick(random, HAIR_TONES),
-    ...skill.features,
-  };
-  const side = pick(random, SIDES);
-  const placement = { guide: skill.guide, side } as const;
-  const facts: Measurements = Object.fromEntries(
-    Object.entries(skill.facts ?? {}).map(([name, [from, to]]) => [name, from + (to - from) * random()]),
-  );
-  const landmarks = practiceFace(
-    random,
-    facts,
-    (face) =>
-      outlineOf(placement, face, features)[0]?.line !== null &&
-      checkLimits(placement, face, features, skill.role).length === 0,
-  );
-  if (!landmarks) return null;
-  const [shape] = outlineOf(placement, landmarks, features);
-  if (!shape?.line) return null;
-  return {
-    kind: 'line',
-    skill: skill.id,
-    seed,
-    level,
-    asks: skill.asks,
-    model: { landmarks, features, skin: skinByZone(aSkin(random)) },
-    side,
-    guide: { line: shape.line, widthMm: areaOf(shape.region) / Math.max(1, lengthOf(shape.line)) },
-    placement,
-    shown: skill.match ? { guide: skill.guide, side: side === 'left' ? 'right' : 'left' } : null,
-  };
-}
-
-const lengthOf = (line: Polyline): number => measureLine(line).lengthMm;
-
-/** Between two pans at each level: shade steps, or degrees of undertone. */
-const SPACING = { depth: [1.5, 0.8, 0.4], undertone: [9, 5, 2.5] } as const;
-const PANS = 5;
-
-function answerExercise(skill: AnswerSkill, seed: number, level: Level, random: Random): Exercise {
-  const common = { skill: skill.id, seed, level, asks: skill.asks };
-  switch (skill.kind) {
-    case 'depth': {
-      const gap = SPACING.depth[level];
-      const first = shiftDepth([64, 12, 19], -4 + 9 * random());
-      const labs = Array.from({ length: PANS }, (_, i): Lab => {
-        const [L, a, b] = shiftDepth(first, i * gap + 0.1 * gap * random());
-        // Undertone pulls the eye away from depth.
-        return [L, a + 3 * (random() - 0.5), b + 4 * (random() - 0.5)];
-      });
-      return { ...common, kind: 'depth', pans: pansOf(shuffled(random, labs)) };
-    }
-    case 'undertone': {
-      const gap = SPACING.undertone[level];
-      const base = shiftDepth([64, 12, 19], -3 + 8 * random());
-      const labs = Array.from({ length: PANS }, (_, i): Lab => {
-        const turned = turn(base, (i - (PANS - 1) / 2) * gap + 0.1 * gap * random());
-        return [turned[0] + 2 * (random() - 0.5), turned[1], turned[2]];
-      });
-      return { ...common, kind: 'undertone', pans: pansOf(shuffled(random, labs)) };
-    }
-    case 'corrector': {
-      const cheek = aSkin(random);
-      const [L, a, b] = cheek;
-      const under: Lab = [L - 5 - 5 * random(), a - 3 * random(), b - 5 - 6 * random()];
-      return { ...common, kind: 'corrector', under, cheek, pans: shuffled(random, CORRECTORS) };
-    }
-    case 'steps':
-      return { ...common, kind: 'steps', steps: shuffled(random, shuffled(random, STEPS).slice(0, 6)) };
-  }
-}
-
-const pansOf = (labs: readonly Lab[]) => labs.map((lab, i) => ({ id: String.fromCharCode(97 + i), lab }));
-
-/** The same lightness and chroma, its hue turned by degrees. */
-function turn([L, a, b]: Lab, degrees: number): Lab {
-  const angle = Math.atan2(b, a) + (degrees * Math.PI) / 180;
-  const chroma = Math.hypot(a, b);
-  return [L, chroma * Math.cos(angle), chroma * Math.sin(angle)];
-}
-
-const CORRECTORS: CorrectorExercise['pans'] = [
-  { id: 'peach', words: 'peach', lab: [76, 18, 26] },
-  { id: 'orange', words: 'orange', lab: [62, 32, 42] },
-  { id: 'red', words: 'brick red', lab: [44, 36, 28] },
-  { id: 'yellow', words: 'yellow', lab: [84, 4, 40] },
-  { id: 'green', words: 'green', lab: [76, -16, 18] },
-  { id: 'lilac', words: 'lilac', lab: [74, 14, -14] },
-];
 /** A thin film, mg a cm2. */
 const FILM = 0.3;
 
@@ -205,19 +45,6 @@ export function corrected({ under, cheek }: Pick<CorrectorExercise, 'under' | 'c
   return shown === null ? Infinity : deltaE2000(shown, cheek);
 }
 
-const STEPS: StepsExercise['steps'] = [
-  { id: 'clean', words: 'Clean hands, tools and skin' },
-  { id: 'prep', words: 'Moisturise, and let it settle' },
-  { id: 'prime', words: 'Primer where it shines' },
-  { id: 'correct', words: 'Corrector under the eye' },
-  { id: 'base', words: 'Base, thin, from the centre' },
-  { id: 'conceal', words: 'Concealer where it still shows' },
-  { id: 'cream', words: 'Cream contour' },
-  { id: 'set', words: 'Powder to set' },
-  { id: 'powder', words: 'Powder blush' },
-  { id: 'spray', words: 'Setting spray, let it dry' },
-  { id: 'check', words: 'Check in daylight and with the flash' },
-];
 /** What comes before what, and how much it matters: a broken order is seen on the skin, or is only untidy. */
 const LINKS: readonly StepLink[] = STEPS.flatMap((one, i) =>
   STEPS.slice(i + 1).map(({ id }) => ({ before: one.id, after: id, weight: weightOf(one.id, id) })),

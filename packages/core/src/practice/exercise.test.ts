@@ -1,12 +1,22 @@
 import fc from 'fast-check';
 import { deltaE2000 } from '../colour';
-import { checkLimits, faceModel, measure, outlineOf, type Point, type Polyline } from '../face';
+import {
+  checkLimits,
+  faceModel,
+  inferLandmarks,
+  measure,
+  outlineOf,
+  type Landmarks,
+  type Point,
+  type Polyline,
+} from '../face';
 import {
   corrected,
   dueFirst,
   exercise,
   judge,
   LEVELS,
+  lineMiss,
   practiceNow,
   SKILLS,
   skillForGuide,
@@ -119,6 +129,27 @@ test.each([
     expect(said.some((first) => first.includes(towards) || /passes the line/.test(first))).toBe(true);
   },
 );
+
+test('the higher the level, the further the line a hand is used to lies from the guide of this face', () => {
+  const average = inferLandmarks({});
+  const habit = (task: LineExercise): number => {
+    const own = (landmarks: Landmarks): Polyline => {
+      const half = faceModel(landmarks, task.model.features)[task.side];
+      const [shape] = outlineOf(task.placement, landmarks, task.model.features);
+      return shape!.line!.map(half.fromFace);
+    };
+    return lineMiss(own(average), own(task.model.landmarks)).meanMm;
+  };
+  for (const skill of ['contour', 'nose']) {
+    const misses = LEVELS.map((level) => {
+      const all = Array.from({ length: 15 }, (_, seed) => exercise(skill, seed, level) as LineExercise);
+      return all.reduce((sum, task) => sum + habit(task), 0) / all.length;
+    });
+    expect([...misses].sort((a, b) => a - b)).toEqual(misses);
+    // Not by a hair: the face at the top is plainly the harder one.
+    expect(misses[2]).toBeGreaterThan(1.15 * misses[0]!);
+  }
+});
 
 test('a stroke of one point is refused in words; drawn small it says so', () => {
   const task = lineOf('contour', 1);
