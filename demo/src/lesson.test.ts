@@ -1,4 +1,4 @@
-import { lessonFrom, stepsOfVariant, type Chart, type Lesson } from '@toile/core';
+import { lessonFrom, stepsOfVariant, type Lesson } from '@toile/core';
 import { demoStudio } from './studio';
 
 const demo = demoStudio('2031-05-14');
@@ -59,16 +59,15 @@ test('what is chosen is what is taught; nothing with glue or an airbrush is sent
 });
 
 test('never a word of health, of a note, of contact, or of anybody else', () => {
-  const notes = (chart: Chart): string[] =>
-    chart.steps
-      .flatMap(({ note }) => note.split(/[.,;:]/).map((part) => part.trim()))
-      .filter((part) => part.length > 12);
   for (const chart of charts) {
     const client = demo.clients.find(({ id }) => id === chart.client.id)!;
     const said = words(lessonFrom(chart, { minutes: 60 }));
     const others = demo.clients.filter(({ id }) => id !== client.id).map(({ name }) => name);
-    for (const secret of [client.phone, client.email, ...client.sensitivities, ...others, ...notes(chart)])
+    for (const secret of [client.phone, client.email, ...client.sensitivities, ...others])
       if (secret !== '') expect(said).not.toContain(secret);
+    // Not a letter of a note: with all of them rubbed out the lesson is the same.
+    const noteless = { ...chart, steps: chart.steps.map((step) => ({ ...step, note: '' })) };
+    expect(words(lessonFrom(noteless, { minutes: 60 }))).toBe(said);
     expect(said.toLowerCase()).not.toMatch(/allerg|sensitiv|tremor|patch test of|diagnos/);
   }
 });
@@ -84,7 +83,7 @@ test('it speaks to whoever stands before the mirror: your side, sizes anybody kn
       if (step.sizeMm !== null) expect(step.sizeMm).toBeLessThan(16);
     }
     expect(lesson.minds.join(' ')).toContain('see a doctor');
-    expect(lesson.minds.join(' ')).toContain(chart.occasion.date.slice(0, 7));
+    expect(lesson.minds.join(' ')).toMatch(/The shades are of [A-Z][a-z]+ 20\d\d\./);
     expect(lesson.steps.length === 0 || lesson.minutes >= Math.floor(handsOn(lesson))).toBe(true);
   }
 });

@@ -83,6 +83,9 @@ function Compose({ chart }: { readonly chart: Chart }) {
         {keep && lesson.minutes > minutes ? (
           <Body color="$weld">{`▲ That is more than the ${minutes} minutes there are.`}</Body>
         ) : null}
+        {lesson.alone.map((says) => (
+          <Body key={says} color="$weld">{`▲ ${says}`}</Body>
+        ))}
         {lesson.steps.map((step) => (
           <Switch
             key={step.stepId}
@@ -121,6 +124,7 @@ function Seen({ lesson }: { readonly lesson: Lesson }) {
           <Label key={number}>{`${number} · ${name}`}</Label>
         ))}
       </Column>
+      <Body>{lesson.before}</Body>
       {lesson.steps.map((step, i) => (
         <OneStep key={step.stepId} step={step} number={i + 1} />
       ))}

@@ -29,7 +29,7 @@ export function lessonPage(lesson: Lesson, expiresAt: Date | null): string {
     `${lesson.look}, at home`,
     `${STYLE}<h1>${escaped(lesson.look)}, at home</h1><p>For ${escaped(lesson.name)}: ${stepsCounted(lesson)}, about ${lesson.minutes} minutes. Stand before a mirror: your left is on the left.</p>` +
       `<h2>What you need</h2><p>${lesson.things.map(({ number, name }) => `<span class="n">${number}</span>${escaped(name)}`).join('<br>')}</p>` +
-      `<ol>${lesson.steps.map(step).join('')}</ol>` +
+      `<p>${escaped(lesson.before)}</p><ol>${lesson.steps.map(step).join('')}</ol>` +
       lesson.minds.map((line) => `<p>${escaped(line)}</p>`).join('') +
       `<p><small>${expiresAt ? `This link ends on ${escaped(expiresAt.toISOString().slice(0, 10))}.` : 'This link stays until your studio takes it back.'}</small></p>`,
   );

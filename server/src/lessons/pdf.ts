@@ -46,6 +46,8 @@ export function lessonPdf(lesson: Lesson, paper: SheetPaper): Promise<Buffer> {
   y += 6;
   say('What you need', SIZE + 1, true);
   for (const { number, name } of lesson.things) say(`${number}  ${name}`, SIZE);
+  y += 4;
+  say(lesson.before, SIZE);
   lesson.steps.forEach((step, i) => {
     y += 6;
     room(60);

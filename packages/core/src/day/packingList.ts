@@ -1,5 +1,6 @@
 import {
   fullMg,
+  isPowder,
   productName,
   shelfLife,
   smallestMg,
@@ -184,8 +185,6 @@ export function packParty(
 }
 
 const byTitle = (a: Thing, b: Thing): number => (a.title < b.title ? -1 : a.title > b.title ? 1 : 0);
-const isPowder = ({ texture }: Pick<Product, 'texture'>): boolean =>
-  texture === 'loose' || texture === 'pressed';
 
 /** The kit's product of a use: by its unit, else by its name and kind. */
 function kitFinder(kit: Kit): (use: Use) => Product | null {

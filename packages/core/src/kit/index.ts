@@ -3,6 +3,8 @@ export {
   FAMILIES,
   familiesAgree,
   FINISHES,
+  isPowder,
+  isWet,
   MEASURES,
   PRODUCT_KINDS,
   productName,

@@ -30,6 +30,9 @@ export const FINISHES = ['matte', 'natural', 'satin', 'dewy', 'shimmer'] as cons
 export type Finish = (typeof FINISHES)[number];
 export const TEXTURES = ['liquid', 'cream', 'stick', 'loose', 'pressed', 'gel', 'pencil'] as const;
 export type Texture = (typeof TEXTURES)[number];
+/** Pressed or loose: what cream and liquid are set with, and drag on. */
+export const isPowder = ({ texture }: { readonly texture: Texture }): boolean =>
+  texture === 'pressed' || texture === 'loose';
 export const FAMILIES = ['silicone', 'water', 'oil', 'wax', 'alcohol', 'powder'] as const;
 export type Family = (typeof FAMILIES)[number];
 export const MEASURES = ['pump', 'drop', 'dot', 'swipe', 'rice-grain'] as const;
@@ -141,6 +144,11 @@ export function snapshotOf(product: Product): ProductSnapshot {
   ) as typeof kept;
   return tintingStrength === 1 ? stated : { ...stated, tintingStrength };
 }
+
+/** What stays wet until it is set or dries. A spray is not laid as a layer. */
+export const isWet = ({ texture, kind }: Pick<ProductSnapshot, 'texture' | 'kind'>): boolean =>
+  (texture === 'liquid' || texture === 'cream' || texture === 'stick' || texture === 'gel') &&
+  kind !== 'spray';
 
 /** 'Maker Line Shade', as it is said at the chair. */
 export function productName(product: Pick<Product, 'maker' | 'line' | 'shade'>): string {

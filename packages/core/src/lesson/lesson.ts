@@ -1,7 +1,9 @@
 import { describePlacement, speakPlacement } from '../face';
-import type { Tool } from '../kit';
+import { productName, type Tool } from '../kit';
 import { stepsOfVariant, type Chart, type Step } from '../look';
 import { weaveSteps } from '../order';
+import { minutesAtHome, standAlone, worthMost } from './keep';
+import { CHECKS, FAULTS, HOW } from './words';
 
 /** What a client can do at home, and with what. */
 export type LessonAsk = {
@@ -35,6 +37,9 @@ export type Lesson = {
     readonly why: string;
     /** Whether it may be taken in by choice. */ readonly atHome: boolean;
   }[];
+  /** What is so before the first step. */ readonly before: string;
+  /** What was kept by choice and looks wrong alone, for whoever puts the lesson together. */
+  readonly alone: readonly string[];
   /** What a skin needs to get used to, what to stop at, when to come back. */ readonly minds: readonly string[];
 };
 
@@ -42,27 +47,6 @@ export type Lesson = {
 export const stepsCounted = ({ steps }: Pick<Lesson, 'steps'>): string =>
   steps.length === 1 ? 'one step' : `${steps.length} steps`;
 
-/** Hands that do it twice a week need so many times as long. */
-const UNPRACTISED = 1.6;
-/** What each kind of step is worth to a face at home: trade sense. */
-const WORTH: Readonly<Record<Step['role'], number>> = {
-  base: 10,
-  conceal: 9,
-  brow: 9,
-  lip: 8,
-  blush: 8,
-  lash: 7,
-  powder: 6,
-  care: 5,
-  correct: 5,
-  eye: 5,
-  contour: 3,
-  bronze: 3,
-  highlight: 3,
-  liner: 3,
-  'lip line': 2,
-  adornment: 0,
-};
 const AT_HOME_NOT: Readonly<Partial<Record<Tool, string>>> = {
   airbrush: 'An airbrush is nothing for at home.',
 };
@@ -71,7 +55,11 @@ const LEFT_OUT = {
   minutes: 'For days with more time.',
   adornment: 'For the day itself.',
   lashes: 'A band with glue is put on by the studio, after a patch test.',
+  nothing: 'The chart has nothing chosen for it.',
+  clean: 'Said before the first step.',
 } as const;
+
+const BEFORE = 'Begin with clean hands, clean tools, and a clean face that has settled.';
 
 /**
  * A lesson for the client's own hands: fewer steps, as many as the minutes allow and worth the most, in an order that fills the
@@ -86,7 +74,10 @@ export function lessonFrom(chart: Chart, ask: LessonAsk): Lesson {
   const possible = plan.filter((step) => !never.has(step.id));
   const kept = ask.keep
     ? possible.filter((step) => ask.keep!.includes(step.id))
-    : worthMost(possible, ask.minutes);
+    : worthMost(
+        possible.filter((step) => !cleans(step)),
+        ask.minutes,
+      );
   const own = kept.map(slower);
   const { woven } = weaveSteps(own, chart.client, chart.schools);
   const ordered = woven.steps.map(({ stepId }) => kept.find((step) => step.id === stepId)!);
@@ -102,48 +93,30 @@ export function lessonFrom(chart: Chart, ask: LessonAsk): Lesson {
       .map((step) => ({
         stepId: step.id,
         title: step.title,
-        why: never.get(step.id) ?? (ask.keep ? LEFT_OUT.chosen : LEFT_OUT.minutes),
+        why: never.get(step.id) ?? whyLeft(step, ask),
         atHome: !never.has(step.id),
       })),
+    before: BEFORE,
+    alone: standAlone(plan, kept),
     minds: mindsOf(chart, ordered),
   };
 }
 
+/** A face is clean before a lesson begins: it takes none of its minutes, and is the first thing said. */
+const cleans = ({ phase }: Step): boolean => phase === 'clean';
+const whyLeft = (step: Step, { keep }: LessonAsk): string =>
+  keep ? LEFT_OUT.chosen : cleans(step) ? LEFT_OUT.clean : LEFT_OUT.minutes;
+
 function notAtHome(step: Step): string | null {
   if (step.role === 'adornment') return LEFT_OUT.adornment;
   if (step.use.some(({ product }) => product.kind === 'lashes')) return LEFT_OUT.lashes;
+  if (step.wants.kinds.length > 0 && step.use.length === 0) return LEFT_OUT.nothing;
   return AT_HOME_NOT[step.tool] ?? null;
 }
 
 const slower = (step: Step): Step => ({ ...step, handsOnMinutes: minutesAtHome(step) });
-const minutesAtHome = ({ handsOnMinutes }: Step): number =>
-  Math.max(0.5, Math.round(2 * UNPRACTISED * handsOnMinutes) / 2);
 
-/** The steps worth the most within the minutes, waits left aside: exact, by half minutes. Always at least one. */
-function worthMost(steps: readonly Step[], minutes: number): Step[] {
-  const halves = Math.max(0, Math.floor(2 * minutes));
-  type Best = { readonly worth: number; readonly kept: readonly Step[] };
-  let best: Best[] = Array.from({ length: halves + 1 }, () => ({ worth: 0, kept: [] }));
-  for (const step of steps) {
-    const takes = Math.round(2 * minutesAtHome(step));
-    best = best.map((without, room) => {
-      const before = room >= takes ? best[room - takes]! : null;
-      const withIt = before && before.worth + WORTH[step.role];
-      return withIt !== null && before && withIt > without.worth
-        ? { worth: withIt, kept: [...before.kept, step] }
-        : without;
-    });
-  }
-  const { kept } = best.at(-1)!;
-  if (kept.length > 0) return [...kept];
-  const first = [...steps].sort(
-    (a, b) => WORTH[b.role] / minutesAtHome(b) - WORTH[a.role] / minutesAtHome(a),
-  )[0];
-  return first ? [first] : [];
-}
-
-const nameOf = ({ product }: Step['use'][number]): string =>
-  `${product.maker} ${product.line} ${product.shade}`;
+const nameOf = ({ product }: Step['use'][number]): string => productName(product);
 
 function lessonStep(chart: Chart, step: Step, names: readonly string[]): LessonStep {
   const { landmarks, features } = chart.client;
@@ -208,50 +181,8 @@ function sizeOf(step: Step): { readonly words: string; readonly mm: number | nul
   return { words: `as much as ${SIZES.find(([under]) => mg < under)![1]}`, mm: widthOf(mg) };
 }
 
-const HOW: Readonly<Record<Step['technique'], string>> = {
-  press: 'press it on, do not rub',
-  stipple: 'dab it on lightly, over and over',
-  sweep: 'sweep it on',
-  buff: 'work it in with small circles',
-  flick: 'short strokes, the way the hair grows',
-  draw: 'draw it on',
-  spray: 'spray from an arm’s length, eyes and mouth closed',
-  'dot and melt': 'set dots, wait a little, and press their edges away',
-  line: 'draw a thin line, the hand at rest',
-};
 const howAtHome = ({ tool, technique }: Step): string =>
   `${tool === 'none' ? '' : tool === 'finger' ? 'With a finger: ' : `With the ${tool}: `}${HOW[technique]}.`;
-
-const CHECKS: Readonly<Record<Step['role'], string>> = {
-  base: 'By the window: no edge at the jaw, and it agrees with the neck.',
-  conceal: 'Look up: nothing lies in a line.',
-  correct: 'The shadow is gone, not the skin.',
-  brow: 'Both begin alike; brush them through.',
-  lip: 'The middle and both corners are covered.',
-  'lip line': 'It follows the edge, and meets in the middle.',
-  blush: 'Both sides alike, from an arm’s length.',
-  lash: 'Nothing on the lid; look down until it is dry.',
-  powder: 'The skin is soft to the back of the hand, not dusty.',
-  care: 'It has settled before the next.',
-  eye: 'Eyes open and straight ahead: both sides alike.',
-  contour: 'Turn the head: a shadow, no stripe.',
-  bronze: 'As if the sun had been there.',
-  highlight: 'It shows when you turn, and not straight on.',
-  liner: 'No gap between lashes and line.',
-  adornment: 'It holds.',
-};
-const FAULTS: Readonly<Partial<Record<Step['role'], { readonly seen: string; readonly cure: string }>>> = {
-  base: { seen: 'It looks like a mask', cure: 'Take half of it, and press a clean damp sponge over it.' },
-  conceal: { seen: 'It creases', cure: 'Less of it, at the inner corner only, pressed.' },
-  brow: { seen: 'Too hard', cure: 'Brush it through; next time begin further out.' },
-  blush: { seen: 'Too much', cure: 'Press what is left in the base sponge over it.' },
-  lash: { seen: 'It smudges', cure: 'Let it dry with the eyes down, and powder below.' },
-  powder: { seen: 'It looks dusty', cure: 'Press a damp sponge over it, once.' },
-  contour: { seen: 'A stripe', cure: 'Blend its lower edge upwards with nothing on the brush.' },
-  eye: { seen: 'It falls on the cheek', cure: 'Tap the brush off first, and sweep the cheek clean.' },
-  liner: { seen: 'It wobbles', cure: 'Rest the elbow, and join three short strokes.' },
-  lip: { seen: 'It bleeds', cure: 'Blot it, and press a little powder over a tissue.' },
-};
 
 function mindsOf(chart: Chart, steps: readonly Step[]): string[] {
   const base = steps.some((step) => step.role === 'base');
@@ -263,6 +194,9 @@ function mindsOf(chart: Chart, steps: readonly Step[]): string[] {
       : []),
     'If anything stings, burns, swells or reddens, take it off with plenty of water and do not put it on again. If it does not pass, or an eye is hurt, see a doctor. The maker’s directions come first.',
     'What is used at the eyes is yours alone, and thrown away when the maker says.',
-    `The shades are of ${chart.occasion.date.slice(0, 7)}. When your skin has more or less sun on it than then, come by for another shade.`,
+    `The shades are of ${monthOf(chart.occasion.date)}. When your skin has more or less sun on it than then, come by for another shade.`,
   ];
 }
+
+const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' });
+const monthOf = (day: string): string => MONTH.format(new Date(`${day}T00:00:00Z`));

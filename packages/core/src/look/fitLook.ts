@@ -1,5 +1,5 @@
 import { checkLimits, withinLimits } from '../face';
-import { productName, type Kit } from '../kit';
+import { isPowder, productName, type Kit } from '../kit';
 import { setAside, type StepGap } from '../shade';
 import { adaptationInWords, adaptLook } from './adapt';
 import type { Adaptation, Chart, ClientSnapshot, Look, LookStep, Occasion, Step } from './document';
@@ -131,13 +131,12 @@ export function gapInWords({ words, mixNeeds, buy }: StepGap): string {
     .join(' ');
 }
 
-const isPowder = (step: Step): boolean =>
-  step.use.some(({ product }) => product.texture === 'pressed' || product.texture === 'loose');
+const usesPowder = (step: Step): boolean => step.use.some(({ product }) => isPowder(product));
 
 /** Within the sculpting before setting, cream before powder: cream drags on what is powdered. */
 function creamsFirst(steps: readonly Step[]): Step[] {
   const sculpting = steps.filter((s) => s.phase === 'sculpt');
-  const sorted = [...sculpting.filter((s) => !isPowder(s)), ...sculpting.filter(isPowder)];
+  const sorted = [...sculpting.filter((s) => !usesPowder(s)), ...sculpting.filter(usesPowder)];
   let next = 0;
   return steps.map((s) => (s.phase === 'sculpt' ? sorted[next++]! : s));
 }

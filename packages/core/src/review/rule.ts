@@ -315,11 +315,6 @@ export const finishIs =
     use.every((u) => finishes.includes(u.product.finish));
 export const isShiny = ({ finish }: Pick<ProductSnapshot, 'finish'>): boolean =>
   finish === 'shimmer' || finish === 'dewy';
-export const isPowder = ({ texture }: Pick<ProductSnapshot, 'texture'>): boolean =>
-  texture === 'pressed' || texture === 'loose';
-export const isWet = ({ texture, kind }: Pick<ProductSnapshot, 'texture' | 'kind'>): boolean =>
-  (texture === 'liquid' || texture === 'cream' || texture === 'stick' || texture === 'gel') &&
-  kind !== 'spray';
 export const nameOf = ({ line, shade }: Pick<ProductSnapshot, 'line' | 'shade'>): string =>
   `${line} ${shade}`;
 export const chromaAt = (lab: Lab): number => Math.hypot(lab[1], lab[2]);

@@ -1,4 +1,4 @@
-import { familiesAgree, type Family } from '../../kit';
+import { familiesAgree, isPowder, isWet, type Family } from '../../kit';
 import { FLOW_DOSE, type Chart, type Step } from '../../look';
 import { sidesWhere, SIDES } from '../../face';
 import { isUnderEye } from '../../shade';
@@ -8,8 +8,6 @@ import {
   found,
   groupOf,
   guideCover,
-  isPowder,
-  isWet,
   moved,
   nameOf,
   shareOn,

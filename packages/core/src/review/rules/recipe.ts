@@ -1,6 +1,7 @@
+import { isPowder } from '../../kit';
 import { amountAsked, forbidsOf, inOrder, withinProhibitions, withoutStep, type Step } from '../../look';
 import { MOST_TAKEN } from '../../shade';
-import { changed, found, isPowder, nameOf, type Fix, type Rule } from '../rule';
+import { changed, found, nameOf, type Fix, type Rule } from '../rule';
 
 const leftOut = (s: Step): Fix => ({ label: 'Leave it out', apply: (chart) => withoutStep(chart, s.id) });
 

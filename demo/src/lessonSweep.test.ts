@@ -1,0 +1,140 @@
+import {
+  fitLook,
+  isWet,
+  lessonFrom,
+  reviewChart,
+  type Chart,
+  type Features,
+  type Kit,
+  type Lesson,
+  type Occasion,
+  type Step,
+} from '@toile/core';
+import { clientOf, DAY, KITS, SKIN_NAMES } from './corpus/ground';
+import { idFor } from './ids';
+import { LOOKS } from './looks';
+import { STARTER_LOOKS } from './starterLooks';
+
+const STAMP = { id: idFor('lesson sweep'), author: '', at: '2031-05-01T09:00:00Z', reason: '' };
+/** A day as the client has it: by the window, a few hours, no camera. */
+const AT_HOME: Occasion = { kind: 'other', date: DAY, lights: ['daylight'], hoursToLast: 4, camera: false };
+const FACES: readonly Partial<Features>[] = [
+  {},
+  { lids: { left: 'hooded', right: 'partly hooded' } },
+  { age: 'mature', lids: { left: 'hooded', right: 'hooded' } },
+];
+const MINUTES = [1, 2, 4, 6, 8, 10, 14, 20, 30, 60];
+
+type Found = ReturnType<typeof reviewChart>;
+type Taught = {
+  readonly says: string;
+  readonly chart: Chart;
+  readonly minutes: number;
+  readonly lesson: Lesson;
+};
+const lessonsWith = (kit: Kit): Taught[] =>
+  SKIN_NAMES.filter((_, i) => i % 5 === 0).flatMap((skin, i) =>
+    [...LOOKS, ...STARTER_LOOKS].flatMap((look) => {
+      const features = FACES[i % FACES.length]!;
+      const { chart } = fitLook(look, clientOf({ skin, features }), kit, AT_HOME, STAMP);
+      return MINUTES.map((minutes) => ({
+        says: `${look.name} on ${skin} in ${minutes} min`,
+        chart,
+        minutes,
+        lesson: lessonFrom(chart, { minutes }),
+      }));
+    }),
+  );
+const taught = ({ chart, lesson }: Taught): Step[] =>
+  lesson.steps.map(({ stepId }) => chart.steps.find(({ id }) => id === stepId)!);
+const saidOf = ({ chart, lesson }: Taught, ids: readonly string[]): boolean =>
+  chart.steps.some(
+    ({ id, title }) => ids.includes(id) && lesson.alone.some((says) => says.startsWith(title)),
+  );
+/** Rules of how layers lie and stand by each other: what leaving steps out can break. */
+const OF_LAYERS: readonly string[] = [
+  'cream-over-powder',
+  'wet-on-wet',
+  'set-too-late',
+  'family-conflict',
+  'corrector-uncovered',
+  'lip-line-first',
+];
+
+describe.each(['demo', 'tiny', 'messy'] as const)('every look on many skins, %s kit', (name) => {
+  const kit = KITS[name];
+  const all = lessonsWith(kit);
+
+  test('fewer steps raise nothing about layers that the whole did not, or it is said to whoever teaches', () => {
+    const reviewed = new Map<string, Found>();
+    const reviewOf = (chart: Chart, steps: readonly Step[]): Found => {
+      const key = [chart.id, chart.look.name, chart.client.id, ...steps.map(({ id }) => id)].join(' ');
+      const known = reviewed.get(key) ?? reviewChart({ ...chart, steps: [...steps] }, kit);
+      reviewed.set(key, known);
+      return known;
+    };
+    const wrong = all.flatMap((one) => {
+      const before = new Set(reviewOf(one.chart, one.chart.steps).map(({ rule }) => rule));
+      return reviewOf(one.chart, taught(one)).flatMap(({ rule, message, stepIds }) =>
+        OF_LAYERS.includes(rule) && !before.has(rule) && !saidOf(one, stepIds)
+          ? [`${one.says}: ${message}`]
+          : [],
+      );
+    });
+    expect(wrong).toEqual([]);
+  });
+
+  test('no corrector bare, no powder on nothing, no rim without a lip, nothing without a product', () => {
+    const wrong = all.flatMap((one) => {
+      const steps = taught(one);
+      const has = (...roles: readonly Step['role'][]): boolean =>
+        steps.some(({ role }) => roles.includes(role));
+      const wet = steps.some(
+        ({ role, use }) => ['base', 'conceal'].includes(role) && use.some((u) => isWet(u.product)),
+      );
+      const wetInPlan = one.chart.steps.some(
+        ({ role, use }) => ['base', 'conceal'].includes(role) && use.some((u) => isWet(u.product)),
+      );
+      const gap = one.chart.steps.some(({ role, use }) => role === 'powder' && use.length === 0);
+      const bad = [
+        has('correct') && !has('base', 'conceal') ? 'a corrector is bare' : null,
+        has('powder') && wetInPlan && !wet && !has('base') ? 'powder on nothing' : null,
+        has('lip line') && !has('lip') ? 'a rim' : null,
+        steps.some(({ use, wants }) => use.length === 0 && wants.kinds.length > 0) ? 'no product' : null,
+        one.lesson.alone.length > 0 && !gap ? one.lesson.alone.join(' ') : null,
+      ];
+      return bad.flatMap((says) => (says ? [`${one.says}: ${says}`] : []));
+    });
+    expect(wrong).toEqual([]);
+  });
+
+  test('it keeps within its minutes, more of them are never worth less, and words are whole', () => {
+    const wrong = all.flatMap((one) => {
+      const { steps } = one.lesson;
+      const hands = steps.reduce((sum, step) => sum + step.minutes, 0);
+      const said = steps.flatMap(({ where, how, amount, title }) => [...where, how, amount ?? '', title]);
+      const placed = steps.filter(
+        ({ stepId, where }) =>
+          where.length === 0 && one.chart.steps.find(({ id }) => id === stepId)!.placements.length > 0,
+      );
+      return [
+        ...(steps.length > 1 && hands > one.minutes ? [`${one.says}: ${hands} min`] : []),
+        ...said
+          .filter((words) => /client|undefined|NaN|cm²|null/.test(words))
+          .map((w) => `${one.says}: ${w}`),
+        ...placed.map(({ title }) => `${one.says}: ${title} is nowhere`),
+      ];
+    });
+    expect(wrong).toEqual([]);
+  });
+});
+
+test('what is chosen by hand is taught, and what looks wrong alone is said to whoever chose', () => {
+  const [one] = lessonsWith(KITS.demo).filter(({ chart }) =>
+    chart.steps.some(({ role }) => role === 'powder'),
+  );
+  const powder = one!.chart.steps.find(({ role }) => role === 'powder')!;
+  const { steps, alone } = lessonFrom(one!.chart, { minutes: 10, keep: [powder.id] });
+  expect(steps.map(({ stepId }) => stepId)).toEqual([powder.id]);
+  expect(alone).toEqual([`${powder.title} has nothing to go with: no base, no concealer.`]);
+});

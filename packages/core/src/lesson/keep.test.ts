@@ -1,0 +1,88 @@
+import fc from 'fast-check';
+import { snapshotOf } from '../kit';
+import { newStep, type Step } from '../look';
+import { minutesAtHome, standAlone, worthMost } from './keep';
+import { product } from '../look/look.testing';
+
+const ROLES = ['base', 'conceal', 'correct', 'powder', 'lip', 'lip line', 'brow', 'blush', 'liner'] as const;
+/** What each is worth, written once more here: the sum is what the best set is compared by. */
+const WORTH = {
+  base: 10,
+  conceal: 9,
+  correct: 5,
+  powder: 6,
+  lip: 8,
+  'lip line': 2,
+  brow: 9,
+  blush: 8,
+  liner: 3,
+};
+const WET = snapshotOf(product(1, 'base', [60, 12, 18], { texture: 'liquid' }));
+const id = (n: number): string => `0190a000-0000-7000-8000-${String(n).padStart(12, '0')}`;
+const stepOf = (role: (typeof ROLES)[number], handsOnMinutes: number, n: number): Step => ({
+  ...newStep('base', id(n), [{ guide: 'zone.underEye', side: 'both' }]),
+  role,
+  title: `${role} ${n}`,
+  handsOnMinutes,
+  use:
+    role === 'base' || role === 'conceal' ? [{ unitId: null, parts: 1, measure: 'pump', product: WET }] : [],
+});
+const plans = fc
+  .array(fc.tuple(fc.constantFrom(...ROLES), fc.integer({ min: 1, max: 12 })), { minLength: 1, maxLength: 9 })
+  .map((list) => list.map(([role, half], n) => stepOf(role, half / 2, n)));
+const worthOf = (steps: readonly Step[]): number =>
+  steps.reduce((sum, { role }) => sum + WORTH[role as keyof typeof WORTH], 0);
+const minutesOf = (steps: readonly Step[]): number =>
+  steps.reduce((sum, step) => sum + minutesAtHome(step), 0);
+/** Whether each has what it looks wrong without, told by the roles alone. */
+const stands = (plan: readonly Step[], kept: readonly Step[]): boolean => {
+  const has = (steps: readonly Step[], ...roles: string[]): boolean =>
+    steps.some(({ role }) => roles.includes(role));
+  const covered = has(kept, 'base', 'conceal');
+  return (
+    (!has(kept, 'correct') || covered) &&
+    (!has(kept, 'lip line') || has(kept, 'lip')) &&
+    (!has(kept, 'powder') || covered || !has(plan, 'base', 'conceal')) &&
+    (!has(kept, 'conceal') || has(kept, 'powder') || !has(plan, 'powder'))
+  );
+};
+
+test('no set of steps within the minutes is worth more, by every set there is', () => {
+  fc.assert(
+    fc.property(plans, fc.integer({ min: 0, max: 40 }), (plan, minutes) => {
+      const sets = Array.from({ length: 2 ** plan.length }, (_, bits) =>
+        plan.filter((_step, i) => (bits >> i) & 1),
+      );
+      const possible = sets.filter((set) => minutesOf(set) <= minutes && stands(plan, set));
+      const most = Math.max(...possible.map(worthOf));
+      const kept = worthMost(plan, minutes);
+      expect(stands(plan, kept)).toBe(true);
+      if (most > 0) {
+        expect(minutesOf(kept)).toBeLessThanOrEqual(minutes);
+        expect(worthOf(kept)).toBe(most);
+      } else expect(kept.length).toBeLessThanOrEqual(1);
+      expect(standAlone(plan, kept)).toEqual([]);
+    }),
+    { numRuns: 300 },
+  );
+});
+
+test('what stands alone is said exactly where it does', () => {
+  fc.assert(
+    fc.property(plans, fc.nat(), (plan, bits) => {
+      const kept = plan.filter((_step, i) => (bits >> i) & 1);
+      expect(standAlone(plan, kept).length === 0).toBe(stands(plan, kept));
+    }),
+  );
+});
+
+test('where nothing fits the minutes the one that gives the most a minute is taught, never one that cannot stand', () => {
+  const plan = [
+    stepOf('correct', 1, 0),
+    stepOf('lip line', 0.5, 1),
+    stepOf('brow', 4, 2),
+    stepOf('lip', 3, 3),
+  ];
+  expect(worthMost(plan, 1).map(({ role }) => role)).toEqual(['lip']);
+  expect(worthMost([stepOf('correct', 1, 0)], 30)).toEqual([]);
+});

@@ -1,0 +1,108 @@
+import { isWet } from '../kit';
+import type { Step } from '../look';
+import { isUnderEye } from '../shade';
+
+/** Hands that do it twice a week need so many times as long. */
+const UNPRACTISED = 1.6;
+/** What each kind of step is worth to a face at home: trade sense. */
+const WORTH: Readonly<Record<Step['role'], number>> = {
+  base: 10,
+  conceal: 9,
+  brow: 9,
+  lip: 8,
+  blush: 8,
+  lash: 7,
+  powder: 6,
+  care: 5,
+  correct: 5,
+  eye: 5,
+  contour: 3,
+  bronze: 3,
+  highlight: 3,
+  liner: 3,
+  'lip line': 2,
+  adornment: 0,
+};
+
+/** Minutes a step takes an unpractised hand, by halves. */
+export const minutesAtHome = ({ handsOnMinutes }: Pick<Step, 'handsOnMinutes'>): number =>
+  Math.max(0.5, Math.round(2 * UNPRACTISED * handsOnMinutes) / 2);
+
+/** What some steps are for others: each a bit of a state. */
+const COVER = 1;
+const SETTING = 2;
+const LIP = 4;
+type Bits = number;
+
+/** What a step gives the others. */
+function gives(step: Step): Bits {
+  if (step.role === 'lip') return LIP;
+  if (step.role === 'powder') return SETTING;
+  const covers =
+    (step.role === 'base' && step.use.length > 0) ||
+    (step.role === 'conceal' && step.use.some(({ product }) => isWet(product)));
+  return covers ? COVER : 0;
+}
+
+/**
+ * What a step looks wrong without, of what the plan has at all: a corrector is seen where nothing covers it, powder sets nothing on
+ * bare skin, cream under the eye creases unset, a lip line is a rim.
+ */
+function needs(step: Step, inPlan: Bits): Bits {
+  if (step.role === 'correct') return COVER;
+  if (step.role === 'lip line') return LIP;
+  if (step.role === 'powder') return COVER & inPlan;
+  const creases =
+    step.role === 'conceal' && isUnderEye(step) && step.use.some(({ product }) => isWet(product));
+  return creases ? SETTING & inPlan : 0;
+}
+
+const given = (steps: readonly Step[]): Bits => steps.reduce((all, step) => all | gives(step), 0);
+
+/** What was kept of a plan and looks wrong without what was not, each a sentence. */
+export function standAlone(plan: readonly Step[], kept: readonly Step[]): string[] {
+  const [inPlan, here] = [given(plan), given(kept)];
+  return kept.flatMap((step) => {
+    const missing = needs(step, inPlan) & ~here;
+    return [
+      ...(missing & COVER ? [`${step.title} has nothing to go with: no base, no concealer.`] : []),
+      ...(missing & SETTING ? [`${step.title} creases where no powder sets it.`] : []),
+      ...(missing & LIP ? [`${step.title} is a rim where no lip colour fills it.`] : []),
+    ];
+  });
+}
+
+type Best = { readonly worth: number; readonly kept: readonly Step[] };
+
+/**
+ * The steps worth the most within the minutes, waits left aside, none without what it needs: exact, by half minutes and by what is
+ * given and still needed. Always at least one, where one can stand by itself.
+ */
+export function worthMost(steps: readonly Step[], minutes: number): Step[] {
+  const inPlan = given(steps);
+  const halves = Math.max(0, Math.floor(2 * minutes));
+  // For each room, the best set for each pair of what is given (low bits) and what is needed (high bits).
+  const empty = (): Map<number, Best> => new Map([[0, { worth: 0, kept: [] }]]);
+  let best = Array.from({ length: halves + 1 }, empty);
+  for (const step of steps) {
+    const takes = Math.round(2 * minutesAtHome(step));
+    const adds = gives(step) | (needs(step, inPlan) << 3);
+    best = best.map((without, room) => {
+      const before = room >= takes ? best[room - takes]! : null;
+      if (!before) return without;
+      const all = new Map(without);
+      for (const [state, { worth, kept }] of before) {
+        const [to, worthNow] = [state | adds, worth + WORTH[step.role]];
+        if (worthNow > (all.get(to)?.worth ?? -1)) all.set(to, { worth: worthNow, kept: [...kept, step] });
+      }
+      return all;
+    });
+  }
+  const whole = [...best.at(-1)!].flatMap(([state, one]) => ((state >> 3) & ~state ? [] : [one]));
+  const { kept } = whole.reduce((most, one) => (one.worth > most.worth ? one : most));
+  if (kept.length > 0) return [...kept];
+  const alone = steps.filter((step) => standAlone(steps, [step]).length === 0);
+  const density = (step: Step): number => WORTH[step.role] / minutesAtHome(step);
+  const [first] = [...alone].sort((a, b) => density(b) - density(a));
+  return first ? [first] : [];
+}
