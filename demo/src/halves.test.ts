@@ -11,15 +11,43 @@ import {
   swapStep,
   withHalves,
   zonesCompared,
+  fitLook,
   type Chart,
+  type Kit,
   type Step,
   type Swap,
 } from '@toile/core';
+import { clientOf, KITS, WEDDING, type KitName, type Wearing } from './corpus/ground';
+import { idFor } from './ids';
+import { STARTER_LOOKS } from './starterLooks';
 import { demoStudio } from './studio';
 
 const { charts, products, units } = demoStudio('2031-05-14');
-const newest = [...new Map(charts.map((chart) => [chart.id, chart])).values()];
-const kit = { products, units };
+const ofDemo = [...new Map(charts.map((chart) => [chart.id, chart])).values()];
+/** Nobody of the demo: other skins, faces and kits, other looks. */
+const ELSEWHERE: readonly (Wearing & { readonly kit: KitName })[] = [
+  { skin: 'milk', kit: 'tiny', features: { lids: { left: 'hooded', right: 'open' } } },
+  { skin: 'moss', kit: 'one maker', measurements: { faceLength: 205 } },
+  {
+    skin: 'jet',
+    kit: 'messy',
+    features: { age: 'mature' },
+    measurements: { cheekboneWidth: 150, jawWidth: 128 },
+  },
+];
+const elsewhere = ELSEWHERE.flatMap(({ kit, ...wearing }, i) =>
+  STARTER_LOOKS.filter((_, n) => n % 5 === i).map((look, n) => ({
+    chart: fitLook(look, clientOf(wearing), KITS[kit], WEDDING, {
+      id: idFor(`halves ${kit} ${n}`),
+      author: '',
+      at: '2031-05-01T09:00:00Z',
+      reason: '',
+    }).chart,
+    kit: KITS[kit],
+  })),
+);
+const newest = [...ofDemo, ...elsewhere.map(({ chart }) => chart)];
+const kitOf = (chart: Chart): Kit => elsewhere.find((one) => one.chart === chart)?.kit ?? { products, units };
 
 /** Every way there is to do one thing of a chart otherwise. */
 function swapsOf(chart: Chart): Swap[] {
@@ -42,7 +70,8 @@ const ids = () => {
 const halves = ({ chart, swap }: (typeof trials)[number], here: 'left' | 'right'): Chart =>
   withHalves(chart, swap, { variant: 'trial', here, newId: ids() });
 
-test('there is much to try in every chart of the demo', () => {
+test('there is much to try in every chart, of the demo and of others', () => {
+  expect(elsewhere.length).toBeGreaterThanOrEqual(8);
   expect(newest.length).toBeGreaterThan(4);
   expect(trials.length).toBeGreaterThan(30 * newest.length);
 });
@@ -115,12 +144,15 @@ test('both halves together cover what the whole covered, and no half lies on the
 });
 
 test('a trial in a chart gives its plan nothing new to look over', () => {
-  const found = (chart: Chart): string[] =>
-    reviewChart(chart, kit).map(({ rule, message }) => `${rule}: ${message}`);
+  const found = (chart: Chart, kit: Kit): string[] =>
+    reviewChart(chart, kit).map(
+      ({ rule, message }) => `${rule}: ${message.replace(/Client’s (left|right): /g, '')}`,
+    );
   const news = newest.flatMap((chart) => {
     const [swap] = swapsOf(chart);
-    const before = new Set(found(chart));
-    return found(halves({ chart, swap: swap! }, 'left')).filter((says) => !before.has(says));
+    const kit = kitOf(chart);
+    const before = new Set(found(chart, kit));
+    return found(halves({ chart, swap: swap! }, 'left'), kit).filter((says) => !before.has(says));
   });
   expect(news).toEqual([]);
 });
