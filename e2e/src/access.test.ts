@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { AxeResults, RunOptions } from 'axe-core';
 import type { Browser, Page } from 'playwright-core';
-import { baseUrl, openAs, openBrowser, openClient, PEOPLE, PHONE, WIDE } from './browser';
+import { baseUrl, openAs, openBrowser, openClient, PEOPLE, PHONE, tabTo, WIDE } from './browser';
 
 // Every page looked over by axe, in both themes and both widths; the thread worked by keys alone.
 let browser: Browser;
@@ -214,18 +214,6 @@ describe('axe finds nothing to complain of', () => {
 });
 
 /** Goes on by Tab until what has the focus is called so; fails when it is not reached. */
-async function tabTo(page: Page, name: RegExp, most = 80): Promise<void> {
-  for (let i = 0; i < most; i++) {
-    await page.keyboard.press('Tab');
-    const on = await page.evaluate(() => {
-      const e = document.activeElement;
-      return e?.getAttribute('aria-label') ?? e?.textContent ?? '';
-    });
-    if (name.test(on)) return;
-  }
-  throw new Error(`nothing called ${String(name)} within ${most} tabs`);
-}
-
 describe('without a mouse', () => {
   test('from the door to the last step at the chair, by keys alone', async () => {
     const context = await browser.newContext({ viewport: WIDE });

@@ -139,3 +139,16 @@ export async function openClient(page: Page, name: string): Promise<void> {
   await page.getByRole('link', { name }).click();
   await page.getByRole('heading', { name, level: 1 }).waitFor();
 }
+
+/** Goes on by the Tab key until what has the focus is called so. */
+export async function tabTo(page: Page, name: RegExp, most = 80): Promise<void> {
+  for (let i = 0; i < most; i++) {
+    await page.keyboard.press('Tab');
+    const on = await page.evaluate(() => {
+      const e = document.activeElement;
+      return e?.getAttribute('aria-label') ?? e?.textContent ?? '';
+    });
+    if (name.test(on)) return;
+  }
+  throw new Error(`nothing called ${String(name)} within ${most} tabs`);
+}

@@ -39,23 +39,16 @@ const PHONE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.locator('svg image').waitFor();
     await page.waitForTimeout(800);
   },
-  draw: async (page) => {
-    await openClient(page, 'Isaura Penhallow');
-    await page.getByRole('link', { name: /^Harbour Morning/ }).click();
-    await page.getByRole('button', { name: /^Step \d+, Blush/ }).click();
-    await page.getByRole('radio', { name: 'Where', exact: true }).click();
-    await page.getByRole('button', { name: 'Draw by hand' }).click();
-    const box = (await page.getByRole('application').boundingBox())!;
-    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-    await page.mouse.move(x + 72, y - 12);
+  practice: async (page) => {
+    await page.goto(`${baseUrl()}/practice/contour`);
+    const pad = page.getByRole('application', { name: /^Draw here/ });
+    await pad.waitFor();
+    const box = (await pad.boundingBox())!;
+    await page.mouse.move(box.x + 0.75 * box.width, box.y + 0.3 * box.height);
     await page.mouse.down();
-    for (const [dx, dy] of [
-      [84, -26],
-      [94, -44],
-      [100, -62],
-    ])
-      await page.mouse.move(x + dx!, y + dy!, { steps: 4 });
+    await page.mouse.move(box.x + 0.3 * box.width, box.y + 0.62 * box.height, { steps: 12 });
     await page.mouse.up();
+    await page.getByRole('status', { name: 'What it was' }).waitFor();
   },
   print: async (page) => {
     await openClient(page, 'Isaura Penhallow');
@@ -124,11 +117,16 @@ const WIDE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.goto(`${baseUrl()}/looks`);
     await page.getByRole('img', { name: 'Plain Cloth on the pattern face' }).waitFor();
   },
-  'wide-kit': async (page) => {
-    await page.goto(`${baseUrl()}/kit`);
-    await page.getByRole('button', { name: 'Sort by depth' }).click();
-    await page.getByRole('row').nth(9).getByRole('link').click();
-    await page.getByText('Used in').waitFor();
+  'wide-question': async (page) => {
+    await page.goto(`${baseUrl()}/trials`);
+    await page
+      .getByText(/Long Hours/)
+      .first()
+      .click();
+    await page
+      .getByText(/did better on/)
+      .first()
+      .waitFor();
   },
   'wide-chair': async (page) => {
     await openClient(page, 'Thandeka Moor');

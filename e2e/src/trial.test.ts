@@ -1,5 +1,5 @@
 import type { Browser, Page } from 'playwright-core';
-import { baseUrl, eventually, more, openAs, openBrowser, openClient, PHONE, WIDE } from './browser';
+import { baseUrl, more, openAs, openBrowser, openClient, PHONE, tabTo, WIDE } from './browser';
 
 // A half-face trial from the chart to a decision: sealed, worn, told of by the client too, once without a network.
 let browser: Browser;
@@ -25,11 +25,13 @@ const shot = async (on: Page, name: string): Promise<void> => {
   if (SHOT) await on.screenshot({ path: `${SHOT}/${name}.png` });
 };
 let trialUrl: string;
+let chartUrl: string;
 
 test('declared with what is judged, by whom and where; the draw is sealed', async () => {
   await openClient(page, 'Ignace Dovrel');
   await page.getByRole('link', { name: /^Plain Cloth/ }).click();
   await page.waitForURL(/\/charts\//);
+  chartUrl = page.url().split('?')[0]!;
   await more(page, 'Half-face trial');
   await radio(page, 'The halves differ in', 'a tool').click();
   const step = page.getByRole('radiogroup', { name: 'In which step' });
@@ -181,17 +183,28 @@ test('the studio’s question over six clients goes from too few to leaning, and
     .waitFor();
 });
 
-test('by keys alone on a wide screen: declared, and the page complains of nothing', async () => {
+test('by keys alone on a wide screen: declared, drawn, and a question opened', async () => {
   const wide = await openAs(browser, 'owner', WIDE);
+  await wide.page.goto(`${chartUrl}/trial`);
+  await wide.page.getByRole('group', { name: 'A new trial' }).waitFor();
+  const choose = async (name: RegExp): Promise<void> => {
+    await tabTo(wide.page, name);
+    await wide.page.keyboard.press('Space');
+  };
+  await choose(/^how it is worked$/);
+  await choose(/base|skin|even/i);
+  await choose(/^stipple$|^press$/);
+  await wide.page.getByRole('note', { name: 'What is asked' }).waitFor();
+  await tabTo(wide.page, /^Draw the sides$/);
+  await wide.page.keyboard.press('Enter');
+  await wide.page.waitForURL(/\/trials\//);
+  await wide.page.getByRole('group', { name: 'The draw' }).getByText('Sealed').waitFor();
   await wide.page.goto(`${baseUrl()}/trials`);
   await wide.page
     .getByText(/Long Hours/)
     .first()
     .waitFor();
-  await eventually(async () => {
-    await wide.page.keyboard.press('Tab');
-    return wide.page.evaluate(() => /Long Hours/.test(document.activeElement?.textContent ?? ''));
-  });
+  await tabTo(wide.page, /Long Hours/);
   await wide.page.keyboard.press('Enter');
   await wide.page
     .getByRole('group', { name: /Long Hours/ })

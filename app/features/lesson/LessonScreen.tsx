@@ -26,6 +26,7 @@ import {
   Stepper,
   Subheading,
   Switch,
+  useWide,
   View,
 } from '../../ui';
 import { LinkShown } from '../share/LinkShown';
@@ -40,7 +41,7 @@ export function LessonScreen({ id }: { readonly id: string }) {
     <Screen
       title="Lesson"
       above={chart.data ? `${chart.data.chart.client.name} · ${chart.data.chart.look.name}` : undefined}
-      widest={760}
+      widest={1100}
       onBack={() => router.navigate(`/charts/${id}`)}
     >
       <Ready remote={chart}>{({ chart: newest }) => <Compose key={newest.version} chart={newest} />}</Ready>
@@ -50,6 +51,7 @@ export function LessonScreen({ id }: { readonly id: string }) {
 
 function Compose({ chart }: { readonly chart: Chart }) {
   const session = useSession();
+  const wide = useWide();
   const [minutes, setMinutes] = useState(20);
   const [keep, setKeep] = useState<readonly string[] | null>(null);
   const lesson = useMemo(
@@ -61,8 +63,8 @@ function Compose({ chart }: { readonly chart: Chart }) {
     setKeep(kept.includes(stepId) ? kept.filter((one) => one !== stepId) : [...kept, stepId]);
   const edits = session.data !== undefined && may(session.data.role, 'edit');
   return (
-    <Column gap="$5">
-      <Column gap="$3" role="group" aria-label="What is kept">
+    <View flexDirection={wide ? 'row' : 'column'} gap="$5">
+      <Column flex={wide ? 1 : undefined} gap="$3" role="group" aria-label="What is kept">
         <Label>
           For the client’s own hands, at a mirror: fewer steps, in words anybody knows. Notes, health and
           contact are never in it.
@@ -107,10 +109,12 @@ function Compose({ chart }: { readonly chart: Chart }) {
           ),
         )}
       </Column>
-      <Seen lesson={lesson} />
-      <OnPaper chart={chart} minutes={minutes} kept={kept} />
-      {edits ? <ByLink chart={chart} minutes={minutes} kept={kept} /> : null}
-    </Column>
+      <Column flex={wide ? 1 : undefined} gap="$5">
+        <Seen lesson={lesson} />
+        <OnPaper chart={chart} minutes={minutes} kept={kept} />
+        {edits ? <ByLink chart={chart} minutes={minutes} kept={kept} /> : null}
+      </Column>
+    </View>
   );
 }
 

@@ -101,10 +101,6 @@ function LookView({
           </Button>
           {edits ? <Button href={`/looks/${look.id}/edit`}>Edit</Button> : null}
           <Button onPress={() => setDepths(!depths)}>
-            {retired ? (
-              <Body color="$weld">▲ No longer proposed. Charts made of it stay as they are.</Body>
-            ) : null}
-            {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
             {depths ? 'Put the three skins away' : 'On three skins'}
           </Button>
           <Menu
@@ -129,6 +125,10 @@ function LookView({
             ]}
           />
         </Line>
+        {retired ? (
+          <Body color="$weld">▲ No longer proposed. Charts made of it stay as they are.</Body>
+        ) : null}
+        {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
         {depths ? <LookDepths look={look} steps={steps} /> : null}
         {look.variants.length > 0 ? (
           <Choice

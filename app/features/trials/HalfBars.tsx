@@ -40,7 +40,7 @@ export function HalfBars({
             <Label width={44} textAlign="right">
               {difference === 0
                 ? 'alike'
-                : `${difference < 0 ? 'B' : 'A'} ${Math.abs(difference).toFixed(1)}`}
+                : `${difference < 0 ? '◂ ' : ''}${Math.abs(difference).toFixed(1)}${difference > 0 ? ' ▸' : ''}`}
             </Label>
           </Line>
         );

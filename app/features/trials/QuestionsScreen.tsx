@@ -41,7 +41,7 @@ function Questions({ answer }: { readonly answer: QuestionsAnswer }) {
             <Column key={key} gap={0}>
               <Row
                 title={text}
-                detail={`${one.marks.length} ${one.marks.length === 1 ? 'trial' : 'trials'} · ${one.verdict.words}`}
+                detail={`${countedWords(one)} · ${one.verdict.words}`}
                 chosen={open === key}
                 onPress={() => setOpen(open === key ? null : key)}
               />
@@ -52,6 +52,28 @@ function Questions({ answer }: { readonly answer: QuestionsAnswer }) {
       </Column>
     </Column>
   );
+}
+
+/** How many trials there are, and of how many the outcome counts. */
+function countedWords({ marks }: QuestionSoFar): string {
+  const judged = marks.filter(({ outcome, counts }) => outcome !== null && counts).length;
+  const all = `${marks.length} ${marks.length === 1 ? 'trial' : 'trials'}`;
+  return judged === marks.length ? all : `${all}, ${judged} ${judged === 1 ? 'counts' : 'count'}`;
+}
+
+/** A share in tenths, and what is told of the other way where that one leads. */
+const tenths = (share: number): number => Math.round(10 * share);
+function groupWords(
+  { skin, better, ties, trials, share }: QuestionSoFar['groups'][number],
+  { a, b }: QuestionSoFar['question'],
+): string {
+  const aLeads = share.mean >= 0.5;
+  const count = aLeads ? better : trials - better - ties;
+  const [mean, low, high] = aLeads
+    ? [share.mean, share.low, share.high]
+    : [1 - share.mean, 1 - share.high, 1 - share.low];
+  const alike = ties > 0 ? `, ${ties} alike` : '';
+  return `${skin}: ${(aLeads ? a : b).words} better on ${count} of ${trials}${alike}; leaning on all, about ${tenths(mean)} of 10 (${tenths(low)} to ${tenths(high)})`;
 }
 
 function Question({ one, names }: { readonly one: QuestionSoFar; readonly names: QuestionsAnswer['names'] }) {
@@ -75,15 +97,13 @@ function Question({ one, names }: { readonly one: QuestionSoFar; readonly names:
       {one.groups.length > 0 ? (
         <Column gap="$1">
           <Subheading>By skin where it was judged</Subheading>
-          {one.groups.map(({ skin, better, ties, trials, share }) => (
-            <Label
-              key={skin}
-            >{`${skin}: ${a.words} better on ${better} of ${trials}${ties > 0 ? `, ${ties} alike` : ''}; leaning on all, about ${Math.round(10 * share.mean)} of 10 (${Math.round(10 * share.low)} to ${Math.round(10 * share.high)})`}</Label>
+          {one.groups.map((group) => (
+            <Label key={group.skin}>{groupWords(group, one.question)}</Label>
           ))}
         </Column>
       ) : null}
       {guesses.of >= NOT_BLIND.of && guesses.right >= (NOT_BLIND.right / NOT_BLIND.of) * guesses.of ? (
-        <Body color="$weld">{`▲ Where A was guessed right in ${guesses.right} of ${guesses.of}: it was not blind in effect.`}</Body>
+        <Body color="$weld">{`▲ Which half was which was guessed right in ${guesses.right} of ${guesses.of}: it was not blind in effect.`}</Body>
       ) : null}
       <Subheading>Its trials</Subheading>
       <Column gap={0}>

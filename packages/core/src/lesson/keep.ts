@@ -2,27 +2,41 @@ import { isWet } from '../kit';
 import type { Step } from '../look';
 import { isUnderEye } from '../shade';
 
-/** Hands that do it twice a week need so many times as long. */
-const UNPRACTISED = 1.6;
-/** What each kind of step is worth to a face at home: trade sense. */
+/** A slower hand, on a day that asks less of it: so many times the studio's minutes. Trade sense. */
+const UNPRACTISED = 1.3;
+/**
+ * What the first step of each kind is worth to a face at home: trade sense. A face is skin, brows, lashes, cheeks and lips before any
+ * of them is done twice.
+ */
 const WORTH: Readonly<Record<Step['role'], number>> = {
-  base: 10,
-  conceal: 9,
-  brow: 9,
-  lip: 8,
-  blush: 8,
-  lash: 7,
-  powder: 6,
-  care: 5,
-  correct: 5,
-  eye: 5,
-  contour: 3,
-  bronze: 3,
-  highlight: 3,
-  liner: 3,
-  'lip line': 2,
+  base: 20,
+  conceal: 18,
+  lip: 18,
+  brow: 16,
+  blush: 16,
+  lash: 16,
+  powder: 10,
+  eye: 8,
+  correct: 8,
+  care: 6,
+  liner: 6,
+  bronze: 5,
+  contour: 4,
+  highlight: 4,
+  'lip line': 3,
   adornment: 0,
 };
+/** A second step of a kind is worth half the first, a third a third. */
+function worthOf(steps: readonly Step[]): Map<Step, number> {
+  const before = new Map<Step['role'], number>();
+  return new Map(
+    steps.map((step) => {
+      const nth = (before.get(step.role) ?? 0) + 1;
+      before.set(step.role, nth);
+      return [step, WORTH[step.role] / nth];
+    }),
+  );
+}
 
 /** Minutes a step takes an unpractised hand, by halves. */
 export const minutesAtHome = ({ handsOnMinutes }: Pick<Step, 'handsOnMinutes'>): number =>
@@ -80,6 +94,7 @@ type Best = { readonly worth: number; readonly kept: readonly Step[] };
  */
 export function worthMost(steps: readonly Step[], minutes: number): Step[] {
   const inPlan = given(steps);
+  const worths = worthOf(steps);
   const halves = Math.max(0, Math.floor(2 * minutes));
   // For each room, the best set for each pair of what is given (low bits) and what is needed (high bits).
   const empty = (): Map<number, Best> => new Map([[0, { worth: 0, kept: [] }]]);
@@ -92,7 +107,7 @@ export function worthMost(steps: readonly Step[], minutes: number): Step[] {
       if (!before) return without;
       const all = new Map(without);
       for (const [state, { worth, kept }] of before) {
-        const [to, worthNow] = [state | adds, worth + WORTH[step.role]];
+        const [to, worthNow] = [state | adds, worth + worths.get(step)!];
         if (worthNow > (all.get(to)?.worth ?? -1)) all.set(to, { worth: worthNow, kept: [...kept, step] });
       }
       return all;
@@ -102,7 +117,7 @@ export function worthMost(steps: readonly Step[], minutes: number): Step[] {
   const { kept } = whole.reduce((most, one) => (one.worth > most.worth ? one : most));
   if (kept.length > 0) return [...kept];
   const alone = steps.filter((step) => standAlone(steps, [step]).length === 0);
-  const density = (step: Step): number => WORTH[step.role] / minutesAtHome(step);
+  const density = (step: Step): number => worths.get(step)! / minutesAtHome(step);
   const [first] = [...alone].sort((a, b) => density(b) - density(a));
   return first ? [first] : [];
 }
