@@ -117,7 +117,12 @@ describe.each(['demo', 'tiny', 'messy'] as const)('every look on many skins, %s 
         ({ stepId, where }) =>
           where.length === 0 && one.chart.steps.find(({ id }) => id === stepId)!.placements.length > 0,
       );
+      // A place is named once.
+      const twice = steps.flatMap(({ where }) =>
+        where.filter((place) => /\b(.{6,}), .*\b(over|across) the \1/i.test(place)),
+      );
       return [
+        ...twice.map((place) => `${one.says}: ${place}`),
         ...(steps.length > 1 && hands > one.minutes ? [`${one.says}: ${hands} min`] : []),
         ...said
           .filter((words) => /client|undefined|NaN|cm²|null/.test(words))

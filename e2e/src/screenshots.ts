@@ -44,9 +44,9 @@ const PHONE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     const pad = page.getByRole('application', { name: /^Draw here/ });
     await pad.waitFor();
     const box = (await pad.boundingBox())!;
-    await page.mouse.move(box.x + 0.75 * box.width, box.y + 0.3 * box.height);
+    await page.mouse.move(box.x + 0.31 * box.width, box.y + 0.28 * box.height);
     await page.mouse.down();
-    await page.mouse.move(box.x + 0.3 * box.width, box.y + 0.62 * box.height, { steps: 12 });
+    await page.mouse.move(box.x + 0.64 * box.width, box.y + 0.7 * box.height, { steps: 12 });
     await page.mouse.up();
     await page.getByRole('status', { name: 'What it was' }).waitFor();
   },

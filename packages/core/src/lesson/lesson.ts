@@ -144,8 +144,8 @@ function said(...[placement, landmarks, features]: Parameters<typeof speakPlacem
     'guide' in placement ? speakPlacement(placement, landmarks, features) : describePlacement(placement);
   const plain = words.replace(/, [\d.]+ cm²$/, '');
   // A zone is named twice: what it is, and over what.
-  const twice = /^(.+), over the \1(.*)$/.exec(plain);
-  return twice ? `over the ${twice[1]}${twice[2]}` : plain;
+  const twice = /^(.+?)((?:, both sides)?), over the \1(.*)$/i.exec(plain);
+  return twice ? `over the ${twice[1]!.toLowerCase()}${twice[2]}${twice[3]}` : plain;
 }
 
 const capital = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1);

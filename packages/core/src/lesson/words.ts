@@ -38,7 +38,7 @@ export const FAULTS: Readonly<
   base: { seen: 'It looks like a mask', cure: 'Take half of it, and press a clean damp sponge over it.' },
   conceal: { seen: 'It creases', cure: 'Less of it, at the inner corner only, pressed.' },
   brow: { seen: 'Too hard', cure: 'Brush it through; next time begin further out.' },
-  blush: { seen: 'Too much', cure: 'Press what is left in the base sponge over it.' },
+  blush: { seen: 'Too much', cure: 'Press a clean damp sponge over it.' },
   lash: { seen: 'It smudges', cure: 'Let it dry with the eyes down, and powder below.' },
   powder: { seen: 'It looks dusty', cure: 'Press a damp sponge over it, once.' },
   contour: { seen: 'A stripe', cure: 'Blend its lower edge upwards with nothing on the brush.' },
