@@ -99,6 +99,7 @@ export async function ensureBuilt() {
   const server = hashOf([...shared, ...sources('server'), ...sources('demo')]);
   if (!isFresh('server', server)) {
     bundle('server/src/main.ts', 'server.mjs');
+    bundle('server/src/print/pressWorker.ts', 'press.mjs');
     bundle('server/src/backup/cli.ts', 'backup.mjs');
     bundle('demo/src/write.ts', 'writeDemo.mjs');
     mark('server', server);
@@ -153,6 +154,8 @@ function bundle(entry, to) {
     'express-rate-limit',
     'kysely',
     'pdfkit',
+    'piscina',
+    'prom-client',
     'qrcode',
   ];
   run('npx', [

@@ -6,7 +6,6 @@ import session from 'express-session';
 import helmet from 'helmet';
 import type pg from 'pg';
 import type { Logger } from 'pino';
-import { pinoHttp } from 'pino-http';
 import { problemOf, type Problem } from '@toile/contract';
 import { registerBackup } from './backup/routes';
 import { registerLive, type Live } from './charts/live';
@@ -22,6 +21,8 @@ import { registerEnquiry } from './clients/enquiry';
 import { registerClients } from './clients/routes';
 import { isDatabaseAway, isUnkeepable, openDb } from './db/connection';
 import { fitInput } from './http/fitInput';
+import { quietLog } from './http/log';
+import type { Metrics } from './http/metrics';
 import { ProblemError } from './http/problem';
 import type { Services } from './http/register';
 import { registerKit } from './kit/routes';
@@ -33,6 +34,7 @@ import { registerParties } from './parties/routes';
 import { registerPatchTests } from './patchTests/routes';
 import { registerLessons } from './lessons/routes';
 import { registerPractice } from './practice/routes';
+import { PRESS_HERE, type Press } from './print/press';
 import { registerReadings } from './readings/routes';
 import type { TryLimit } from './http/tries';
 import { registerSession } from './session/routes';
@@ -59,6 +61,10 @@ export type AppOptions = {
   readonly signInLimit?: TryLimit;
   /** Tells open charts of changes; stopped by whoever made it. */
   readonly live: Live;
+  /** Where requests are counted; nowhere when left out. */
+  readonly metrics?: Metrics;
+  /** Where paper and files are made; in the server's own thread when left out. */
+  readonly press?: Press;
 };
 
 const BODY_LIMIT = '2mb';
@@ -76,15 +82,19 @@ const RETRY_SECONDS = '1';
 /** The whole server as an Express app; it keeps no state of its own. */
 export function buildApp(options: AppOptions): Express {
   const app = express();
+  const press = options.press ?? PRESS_HERE;
+  const timed: Metrics['timeJob'] = (kind, work) => options.metrics?.timeJob(kind, work) ?? work();
   const services: Services = {
     app,
     db: openDb(options.pool),
     clock: options.clock ?? (() => new Date()),
     random: options.random ?? Math.random,
+    print: (job) => timed(job.kind, () => press.print(job)),
   };
   app.disable('x-powered-by');
   app.set('trust proxy', 'loopback');
   app.use(quietLog(options.logger));
+  if (options.metrics) app.use(options.metrics.time);
   app.use(
     helmet({
       hsts: false,
@@ -123,13 +133,7 @@ export function buildApp(options: AppOptions): Express {
       throw new ProblemError('wrong-origin');
     next();
   });
-  // Whoever is not signed in has little to say: nobody fills the server's memory from outside.
-  app.use(DOORS, express.json({ limit: DOOR_LIMIT }));
-  app.use('/api/intake', express.json({ limit: INTAKE_LIMIT }));
-  for (const files of ['/api/kit/import', '/api/looks/import'])
-    app.use(files, express.json({ limit: FILE_LIMIT }));
-  app.use('/api', express.json({ limit: BODY_LIMIT }));
-  app.use('/api', fitInput);
+  // Who asks comes before what is sent: of whoever is not signed in little is read.
   app.use(
     '/api',
     session({
@@ -141,6 +145,14 @@ export function buildApp(options: AppOptions): Express {
       cookie: { httpOnly: true, sameSite: 'lax', secure: 'auto', maxAge: SESSION_DAYS * 86_400_000 },
     }),
   );
+  app.use('/api/intake', express.json({ limit: INTAKE_LIMIT }));
+  app.use(DOORS, express.json({ limit: DOOR_LIMIT }));
+  const small = express.json({ limit: DOOR_LIMIT });
+  app.use('/api', (req, res, next) => (req.session.caller ? next() : small(req, res, next)));
+  for (const files of ['/api/kit/import', '/api/looks/import'])
+    app.use(files, express.json({ limit: FILE_LIMIT }));
+  app.use('/api', express.json({ limit: BODY_LIMIT }));
+  app.use('/api', fitInput);
   registerSession(services, options.signInLimit ?? { windowMs: 15 * 60_000, tries: 10 });
   registerSetUp(services);
   registerTeam(services);
@@ -187,19 +199,6 @@ export function buildApp(options: AppOptions): Express {
  */
 function hostOf(origin: string): string | null {
   return URL.canParse(origin) ? new URL(origin).host : null;
-}
-
-/** One line a request: method, route, status, time. No query, body, cookie or name is ever written. */
-function quietLog(logger: Logger) {
-  return pinoHttp({
-    logger,
-    serializers: {
-      req: (req: { method: string; url: string }) => ({ method: req.method, path: req.url.split('?')[0] }),
-      res: (res: { statusCode: number }) => ({ status: res.statusCode }),
-      err: (err: { type: string; code?: unknown }) => ({ type: err.type, code: err.code }),
-    },
-    autoLogging: { ignore: (req) => !(req.url ?? '').startsWith('/api') },
-  });
 }
 
 /**

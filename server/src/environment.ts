@@ -20,6 +20,10 @@ export type Environment = {
   /** Connections a process holds to the database at most. */
   readonly connections: number;
   readonly backups: BackupSettings | null;
+  /** Where changes are listened for, past a pooler that shares connections out by transaction; else the app's own address. */
+  readonly listenUrl: string | null;
+  /** Where this process tells of itself, on loopback. */
+  readonly metricsPort: number | null;
 };
 
 /**
@@ -37,8 +41,8 @@ export function readEnvironment(
     if (value === '') problems.push(`${name} is not set`);
     return value;
   };
-  const database = (name: string): string => {
-    const value = text(name);
+  const database = (name: string, needed = true): string => {
+    const value = needed ? text(name) : (env[name] ?? '');
     const url = URL.canParse(value) ? new URL(value) : null;
     const sound =
       url && /^postgres(ql)?:$/.test(url.protocol) && url.username !== '' && url.pathname.length > 1;
@@ -68,6 +72,8 @@ export function readEnvironment(
       `TOILE_SESSION_SECRET has at least ${LEAST_SECRET} letters: openssl rand -hex 32 makes one`,
     );
   const port = whole('TOILE_PORT', null, 1, 65535);
+  const listenUrl = database('TOILE_LISTEN_URL', false) || null;
+  const metricsPort = env.TOILE_METRICS_PORT ? whole('TOILE_METRICS_PORT', null, 1, 65535) : null;
   const connections = whole('TOILE_DB_CONNECTIONS', 10, 2, 200);
   const asked = env.TOILE_LOG || 'info';
   const log = LOG_LEVELS.find((level) => level === asked);
@@ -93,6 +99,8 @@ export function readEnvironment(
       signIns: env.TOILE_SIGN_INS || null,
       connections,
       backups,
+      listenUrl,
+      metricsPort,
     },
   };
 }

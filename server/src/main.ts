@@ -1,13 +1,17 @@
 import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
+import { fileURLToPath } from 'node:url';
 import { pino } from 'pino';
 import { buildApp } from './app';
 import { openLive } from './charts/live';
 import { backUpNightly } from './backup/nightly';
 import { openDb, openPool } from './db/connection';
 import { migrate } from './db/migrate';
+import { keepTidy } from './db/tidy';
 import { patiently } from './db/patiently';
 import { readEnvironment } from './environment';
+import { openMetrics, serveMetrics } from './http/metrics';
+import { openPress } from './print/press';
 import { hasStudio, importStudio } from './studio/importStudio';
 
 /** Passwords by email out of a file of sign-ins, as the demo has them; none where no file is named. */
@@ -28,22 +32,26 @@ async function main(): Promise<void> {
   const logger = pino({ level: settings.log });
   const waiting = { withinMs: START_MS, onWait: () => logger.warn('waiting for the database') };
   await patiently(() => migrate(settings.ownerUrl), waiting);
-  const pool = openPool(
-    settings.appUrl,
-    (error) => logger.error({ code: error.name }, 'idle connection lost'),
-    settings.connections,
-  );
+  const lost = (error: Error): void => logger.error({ code: error.name }, 'idle connection lost');
+  const pool = openPool(settings.appUrl, lost, settings.connections);
+  const listening = settings.listenUrl ? openPool(settings.listenUrl, lost, 1) : pool;
   const passwords = passwordsFrom(settings.signIns);
   for (const file of settings.studios) await patiently(() => loadOnce(file), waiting);
-  const live = openLive(pool);
+  const live = openLive(listening);
+  const press = openPress(fileURLToPath(new URL('./press.mjs', import.meta.url)));
+  const metrics = openMetrics({ pool, listeners: live.lines, waiting: press.waiting });
   const app = buildApp({
     pool,
     logger,
     live,
+    press,
+    metrics,
     sessionSecret: settings.sessionSecret,
     webRoot: settings.webRoot,
   });
   const stopBackups = settings.backups ? backUpNightly(openDb(pool), settings.backups, logger) : null;
+  const stopTidying = keepTidy(openDb(pool), logger);
+  const measures = settings.metricsPort === null ? null : serveMetrics(metrics, settings.metricsPort);
   const server = createServer(app);
   server.listen(settings.port, settings.host, () => {
     logger.info({ port: settings.port }, 'listening');
@@ -66,13 +74,20 @@ async function main(): Promise<void> {
       );
   }
 
+  const ended = async (): Promise<void> => {
+    await press.stop();
+    if (listening !== pool) await listening.end();
+    await pool.end();
+  };
   let stopping = false;
   const stop = (): void => {
     if (stopping) return;
     stopping = true;
     live.stop();
     stopBackups?.();
-    server.close(() => void pool.end().then(() => process.exit(0)));
+    stopTidying();
+    measures?.close();
+    server.close(() => void ended().then(() => process.exit(0)));
     server.closeIdleConnections();
     setTimeout(() => process.exit(1), 5000).unref();
   };

@@ -26,6 +26,8 @@ test('what is needed is enough, and the rest is as usual', () =>
       signIns: null,
       connections: 10,
       backups: null,
+      listenUrl: null,
+      metricsPort: null,
     },
   }));
 
@@ -58,6 +60,10 @@ test.each([
   ['TOILE_PORT', '65535', true],
   ['TOILE_PORT', '65536', false],
   ['TOILE_PORT', '80 80', false],
+  ['TOILE_METRICS_PORT', '0', false],
+  ['TOILE_METRICS_PORT', '9464', true],
+  ['TOILE_LISTEN_URL', 'postgres://toile_app@db.example/toile', true],
+  ['TOILE_LISTEN_URL', 'db.example', false],
   ['TOILE_PORT', '1e3', false],
   ['TOILE_PORT', '', false],
   ['TOILE_DB_CONNECTIONS', '2', true],

@@ -7,7 +7,6 @@ import {
   withoutPerson,
   writeChart,
   writeWearCsv,
-  writeZip,
   type Chart,
   type RecordedEvent,
 } from '@toile/core';
@@ -21,7 +20,6 @@ import type { Tx } from '../db/connection';
 import { oneAtATime } from '../db/locks';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
-import { chartPdf } from '../print/chartPdf';
 import { trialRecords } from './trialRows';
 import { readingAnswer } from '../readings/skin';
 
@@ -46,7 +44,7 @@ export function registerErase(services: Services): void {
     ).map((row) => row.document);
     const trials = await trialRecords(tx, { clientId: params.id });
     const newest = new Map(charts.map((chart) => [chart.id, chart]));
-    const files = new Map<string, string | Uint8Array>([
+    const files = new Map<string, string>([
       [
         'client.json',
         `${JSON.stringify({ ...client, readings: readings.map(readingAnswer), intakes, wear, trials }, null, 2)}\n`,
@@ -57,8 +55,9 @@ export function registerErase(services: Services): void {
         writeChart(chart),
       ]),
     ]);
-    for (const chart of newest.values()) files.set(`charts/${chart.id}.pdf`, await chartPdf(chart));
-    return { body: Buffer.from(writeZip(files)), file: `client-${params.id}.zip`, type: 'application/zip' };
+    const pdfs = new Map([...newest.values()].map((chart) => [`charts/${chart.id}.pdf`, chart] as const));
+    const body = await services.print({ kind: 'zip', files, charts: pdfs });
+    return { body, file: `client-${params.id}.zip`, type: 'application/zip' };
   });
 
   read(services, 'erasure', async ({ tx, params }) => {

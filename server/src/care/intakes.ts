@@ -16,7 +16,7 @@ const DAY_MS = 86_400_000;
 /** First talks by link: a client answers once, on a phone of their own; each answer is taken over by hand. */
 export function registerIntakes(services: Services): void {
   const { app, db, clock } = services;
-  const limiter = limitTries(TRIES);
+  const limiter = limitTries(db, 'intakes', TRIES);
 
   read(services, 'listIntakes', async ({ tx, params, now }) => {
     found(await tx.selectFrom('clients').select('id').where('id', '=', params.id).executeTakeFirst());

@@ -167,19 +167,23 @@ export function registerTrials(services: Services): void {
     };
   });
 
-  services.app.post(ROUTES.sendTrial.path, limitTries(LINK_TRIES), async (req, res) => {
-    const { token, ...look } = await checkedBody('sendTrial', req.body);
-    const answer = await withWearLink(services, token, async (tx, link) => {
-      if (link.trial_id === null) throw new ProblemError('link-ended');
-      await oneAtATime(tx, link.trial_id);
-      const record = await recordOf(tx, link.trial_id);
-      // Sent again over a bad network it is the same look.
-      if (!record.events.some((event) => event.id === look.id))
-        await keepLook(tx, link, record, look, services.clock());
-      return openWearAnswer(tx, link);
-    });
-    res.status(201).json(answer);
-  });
+  services.app.post(
+    ROUTES.sendTrial.path,
+    limitTries(services.db, 'trials', LINK_TRIES),
+    async (req, res) => {
+      const { token, ...look } = await checkedBody('sendTrial', req.body);
+      const answer = await withWearLink(services, token, async (tx, link) => {
+        if (link.trial_id === null) throw new ProblemError('link-ended');
+        await oneAtATime(tx, link.trial_id);
+        const record = await recordOf(tx, link.trial_id);
+        // Sent again over a bad network it is the same look.
+        if (!record.events.some((event) => event.id === look.id))
+          await keepLook(tx, link, record, look, services.clock());
+        return openWearAnswer(tx, link);
+      });
+      res.status(201).json(answer);
+    },
+  );
 }
 
 /** A client's look at both halves, by the declared measure. */

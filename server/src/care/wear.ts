@@ -29,8 +29,8 @@ const AHEAD_MS = 10 * 60_000;
 
 /** How what was put on a client wore: told by whoever made it up, or by the client on a phone of their own. */
 export function registerWear(services: Services): void {
-  const { app, clock } = services;
-  const limiter = limitTries(LINK_TRIES);
+  const { app, db, clock } = services;
+  const limiter = limitTries(db, 'wear', LINK_TRIES);
 
   read(services, 'chartWear', async ({ tx, params, now }) => {
     await chartRow(tx, params.id);

@@ -17,6 +17,8 @@ const RETRY_MS = 1000;
 export type Live = {
   /** Speaks on a line whenever one of these has changed. */
   readonly follow: (ids: readonly string[], res: Response) => void;
+  /** How many lines are held open. */
+  readonly lines: () => number;
   readonly stop: () => void;
 };
 
@@ -71,6 +73,7 @@ export function openLive(pool: pg.Pool): Live {
         open.delete(res);
       });
     },
+    lines: () => open.size,
     stop: () => {
       stopped = true;
       for (const res of open) res.end();

@@ -1,13 +1,11 @@
 import { sql } from 'kysely';
 import {
-  chartSheet,
   MEASUREMENT_NAMES,
   measure,
   nextVersion,
   PAPERS,
   readChart,
   recordedBy,
-  sheetSvg,
   writeChart,
   type Chart,
   type Paper,
@@ -20,8 +18,6 @@ import { found, ProblemError } from '../http/problem';
 import type { Caller } from '../http/caller';
 import { read, write, type Services } from '../http/register';
 import { settleStep } from '../kit/ledger';
-import { fontUrls, measureText } from '../print/fonts';
-import { sheetPdf } from '../print/sheetPdf';
 import { announce } from './live';
 import { eventRow } from './events';
 import { chartAnswer, insertVersion, newestVersion } from './queries';
@@ -40,16 +36,11 @@ export function registerCharts(services: Services): void {
   read(services, 'printChart', async ({ tx, params, query }) => {
     const asked = printAsked(query);
     const { chart } = await chartAnswer(tx, params.id, versionAsked(query.version));
-    const sheet = chartSheet(chart, {
-      paper: asked.paper,
-      colour: asked.colour,
-      cautions: asked.cautions,
-      measure: measureText,
-    });
-    const file = `chart-${chart.id}-v${chart.version}.${asked.as}`;
-    return asked.as === 'pdf'
-      ? { body: await sheetPdf(sheet), file, type: 'application/pdf' }
-      : { body: sheetSvg(sheet, fontUrls()), file, type: 'image/svg+xml' };
+    return {
+      body: await services.print({ kind: 'chart', chart, ...asked }),
+      file: `chart-${chart.id}-v${chart.version}.${asked.as}`,
+      type: asked.as === 'pdf' ? 'application/pdf' : 'image/svg+xml',
+    };
   });
 
   write(services, 'createChart', async ({ tx, caller, body, now }) => {

@@ -24,6 +24,7 @@ import { canonicalJson } from '@toile/core';
 import { inStudio, type Db, type Tx } from '../db/connection';
 import { tellAudit } from './audit';
 import type { Caller } from './caller';
+import type { PrintJob } from '../print/jobs';
 import { ProblemError } from './problem';
 
 /** What a handler is given to read with. */
@@ -68,12 +69,18 @@ export type Services = {
   readonly db: Db;
   readonly clock: () => Date;
   readonly random: () => number;
+  /** Puts on paper and into files. */
+  readonly print: (job: PrintJob) => Promise<Buffer>;
 };
 
-/** Who is signed in; 401 when nobody is. */
+/** However often it is used, a session ends so long after signing in, days. */
+export const SESSION_ENDS_DAYS = 90;
+
+/** Who is signed in; 401 when nobody is, or was signed in for too long. */
 export function callerOf(req: Request): Caller {
-  const { caller } = req.session;
-  if (!caller) throw new ProblemError('signed-out');
+  const { caller, since } = req.session;
+  const ends = Date.parse(since ?? '') + SESSION_ENDS_DAYS * 86_400_000;
+  if (!caller || !(ends > Date.now())) throw new ProblemError('signed-out');
   return caller;
 }
 

@@ -8,7 +8,6 @@ import { found, ProblemError, wrong } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 import type { SheetPaper } from '../print/callSheetPdf';
 import { lessonPage } from './page';
-import { lessonPdf } from './pdf';
 
 const MOST_LINKS = 200;
 const USUAL_MINUTES = 20;
@@ -24,7 +23,11 @@ export function registerLessons(services: Services): void {
     const lesson = lessonFrom(chart, keep.length > 0 ? { minutes, keep } : { minutes });
     if (lesson.steps.length === 0) throw wrong('steps', 'None of these is a step of this chart');
     const paper: SheetPaper = query.paper === 'letter' ? 'letter' : 'a4';
-    return { body: await lessonPdf(lesson, paper), file: `lesson-${chart.id}.pdf`, type: 'application/pdf' };
+    return {
+      body: await services.print({ kind: 'lesson', lesson, paper }),
+      file: `lesson-${chart.id}.pdf`,
+      type: 'application/pdf',
+    };
   });
 
   read(services, 'listLessonLinks', async ({ tx, params }) => {

@@ -3,7 +3,6 @@ import { type PaletteAnswer } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
-import { labelSheet } from './labelSheet';
 
 /** Palettes: compacts as grids of pans, and their labels. */
 export function registerPalettes(services: Services): void {
@@ -66,12 +65,13 @@ export function registerPalettes(services: Services): void {
       ids.length === 0
         ? []
         : await tx.selectFrom('products').select('document').where('id', 'in', ids).execute();
-    const sheet = await labelSheet(
+    const body = await services.print({
+      kind: 'labels',
       palette,
-      products.map((p) => p.document),
+      products: products.map((p) => p.document),
       origin,
-    );
-    return { body: sheet, file: 'labels.pdf', type: 'application/pdf' };
+    });
+    return { body, file: 'labels.pdf', type: 'application/pdf' };
   });
 }
 

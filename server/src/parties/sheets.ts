@@ -5,7 +5,7 @@ import { hashOfSecret } from '../db/secrets';
 import { registerLinkedPage } from '../shares/linkedPage';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
-import { callSheetPdf, type SheetPaper } from '../print/callSheetPdf';
+import type { SheetPaper } from '../print/callSheetPdf';
 import { sheetPage } from '../shares/page';
 import { chartIdOf, newestCharts, partyRow } from './charts';
 
@@ -18,7 +18,7 @@ export function registerSheets(services: Services): void {
     const { sheet, date } = await sheetOf(tx, params.id, query.for ?? 'whole');
     const paper: SheetPaper = query.paper === 'letter' ? 'letter' : 'a4';
     return {
-      body: await callSheetPdf(sheet, date, paper),
+      body: await services.print({ kind: 'call-sheet', sheet, day: date, paper }),
       file: `call-sheet-${date}.pdf`,
       type: 'application/pdf',
     };

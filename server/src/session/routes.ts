@@ -5,13 +5,27 @@ import { tellAudit } from '../http/audit';
 import { ProblemError } from '../http/problem';
 import type { Caller } from '../http/caller';
 import { allowed, callerOf, checkedBody, type Services } from '../http/register';
-import { limitTries, type TryLimit } from '../http/tries';
+import { byAddress, limitTries, type TryLimit } from '../http/tries';
 import { hashPassword, passwordFits } from './passwords';
 import { deviceInWords, devicesOf, endSessions, signOutEverywhere } from './sessions';
 
+/** A venue's one address is many people's, and an account may be tried from many addresses: so many times as often. */
+const MANY = 10;
+const emailOf = (req: Request): string => {
+  const body: unknown = req.body;
+  const email = body !== null && typeof body === 'object' && 'email' in body ? body.email : '';
+  return typeof email === 'string' ? email.trim().toLowerCase() : '';
+};
+
 /** Signing in and out, who is signed in and where, and one's own password. */
 export function registerSession({ app, db }: Services, limit: TryLimit): void {
-  app.post(ROUTES.signIn.path, limitTries(limit), async (req, res) => {
+  const many = { ...limit, tries: MANY * limit.tries };
+  const doors = [
+    limitTries(db, 'sign-in', limit, (req) => `${byAddress(req)} ${emailOf(req)}`),
+    limitTries(db, 'sign-in address', many),
+    limitTries(db, 'sign-in account', many, emailOf),
+  ];
+  app.post(ROUTES.signIn.path, ...doors, async (req, res) => {
     const { email, password } = await checkedBody('signIn', req.body);
     const account = await db.selectFrom('accounts').selectAll().where('email', '=', email).executeTakeFirst();
     if (!(await passwordFits(account?.password_hash, password)) || !account)
@@ -41,7 +55,7 @@ export function registerSession({ app, db }: Services, limit: TryLimit): void {
   });
 
   // Its own count: wrong words here lock nobody out of signing in.
-  app.post(ROUTES.changePassword.path, limitTries(limit), async (req, res) => {
+  app.post(ROUTES.changePassword.path, limitTries(db, 'password', limit), async (req, res) => {
     const caller = allowed(req, 'changePassword');
     const { current, next } = await checkedBody('changePassword', req.body);
     const account = await db

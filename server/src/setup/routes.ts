@@ -16,7 +16,7 @@ const TRIES = { windowMs: 15 * 60_000, tries: 20 } as const;
 
 /** The first start of an installation, once. */
 export function registerSetUp({ app, db, clock }: Services): void {
-  const limiter = limitTries(TRIES);
+  const limiter = limitTries(db, 'set-up', TRIES);
 
   app.get(ROUTES.setUpState.path, async (_req, res) => {
     res.json({ needed: await nobodyYet(db) });

@@ -27,7 +27,7 @@ const DAY_MS = 86_400_000;
 /** Links that ask somebody into the studio, or let somebody of the team choose a new password; each is taken once. */
 export function registerInvites(services: Services): void {
   const { app, db, clock } = services;
-  const limiter = limitTries(TRIES);
+  const limiter = limitTries(db, 'invites', TRIES);
 
   write(services, 'createInvite', async ({ tx, caller, body, now }) => {
     const { id, email, name, role, secret } = body;

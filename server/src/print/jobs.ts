@@ -1,0 +1,76 @@
+import {
+  chartSheet,
+  sheetSvg,
+  writeZip,
+  type CallSheet,
+  type Chart,
+  type Lesson,
+  type Palette,
+  type Paper,
+  type Product,
+} from '@toile/core';
+import { lessonPdf } from '../lessons/pdf';
+import { labelSheet } from '../palettes/labelSheet';
+import { callSheetPdf, type SheetPaper } from './callSheetPdf';
+import { fontUrls, measureText } from './fonts';
+import { sheetPdf } from './sheetPdf';
+
+/** What is put on paper or into a file, and takes long enough to be in everybody's way. */
+export type PrintJob =
+  | {
+      readonly kind: 'chart';
+      readonly chart: Chart;
+      readonly as: 'pdf' | 'svg';
+      readonly paper: Paper;
+      readonly colour: boolean;
+      readonly cautions: boolean;
+    }
+  | {
+      readonly kind: 'call-sheet';
+      readonly sheet: CallSheet;
+      readonly day: string;
+      readonly paper: SheetPaper;
+    }
+  | { readonly kind: 'lesson'; readonly lesson: Lesson; readonly paper: SheetPaper }
+  | {
+      readonly kind: 'labels';
+      readonly palette: Palette;
+      readonly products: readonly Product[];
+      readonly origin: string;
+    }
+  /** Files as they are, and charts as PDF among them, as one zip. */
+  | {
+      readonly kind: 'zip';
+      readonly files: ReadonlyMap<string, string>;
+      readonly charts: ReadonlyMap<string, Chart>;
+    };
+
+/** Does a piece of work where it is called. */
+export async function printed(job: PrintJob): Promise<Buffer> {
+  switch (job.kind) {
+    case 'chart': {
+      const sheet = chartSheet(job.chart, {
+        paper: job.paper,
+        colour: job.colour,
+        cautions: job.cautions,
+        measure: measureText,
+      });
+      return job.as === 'pdf' ? sheetPdf(sheet) : Buffer.from(sheetSvg(sheet, fontUrls()));
+    }
+    case 'call-sheet':
+      return callSheetPdf(job.sheet, job.day, job.paper);
+    case 'lesson':
+      return lessonPdf(job.lesson, job.paper);
+    case 'labels':
+      return labelSheet(job.palette, job.products, job.origin);
+    case 'zip': {
+      const files = new Map<string, string | Uint8Array>(job.files);
+      for (const [name, chart] of job.charts) files.set(name, await chartPdf(chart));
+      return Buffer.from(writeZip(files));
+    }
+  }
+}
+
+/** A chart on one A4 page in colour, with what is to be minded of its client. */
+const chartPdf = (chart: Chart): Promise<Buffer> =>
+  printed({ kind: 'chart', chart, as: 'pdf', paper: 'a4', colour: true, cautions: true });
