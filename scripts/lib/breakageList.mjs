@@ -1,7 +1,7 @@
 const OUTBOX = ['app', 'outbox'];
 const REQUESTS = ['server', 'requests', 'api.test'];
 const LEDGER = ['server', 'kit.test', 'manyHands'];
-const SESSIONS = ['server', 'api.test', 'permissions', 'studioFile'];
+const SESSIONS = ['server', 'api.test', 'permissions', 'studioFile', 'doors'];
 const GUARD = ['server', 'fitInput', 'requests'];
 const ROWS = ['server', 'isolation', 'api.test', 'shares', 'settings'];
 
@@ -254,10 +254,24 @@ export const BREAKAGES = [
     'if (!(await passwordFits(account?.password_hash, password)) || !account)',
     'if (!account)',
   ),
+  sessions('guessing is free', 'app.post(ROUTES.signIn.path, ...doors,', 'app.post(ROUTES.signIn.path,'),
   sessions(
-    'guessing is free',
-    'app.post(ROUTES.signIn.path, limitTries(limit),',
-    'app.post(ROUTES.signIn.path,',
+    'each process counts for itself',
+    'hits = case when tries.ends <= now() then 1 else tries.hits + 1 end,',
+    'hits = 1,',
+    'server/src/http/tries.ts',
+  ),
+  sessions(
+    'a session never ends for good',
+    '!(ends > Date.now())',
+    '!(ends > 0)',
+    'server/src/http/register.ts',
+  ),
+  sessions(
+    'whoever is signed out may send much',
+    '(req.session.caller ? next() : small(req, res, next))',
+    '(req.session ? next() : small(req, res, next))',
+    'server/src/app.ts',
   ),
   sessions(
     'whoever has no password needs none',
@@ -279,7 +293,7 @@ export const BREAKAGES = [
   ),
   sessions(
     'nobody needs to sign in',
-    "if (!caller) throw new ProblemError('signed-out');",
+    "if (!caller || !(ends > Date.now())) throw new ProblemError('signed-out');",
     "if (!caller) return { accountId: '', studioId: '', name: '', email: '', role: 'owner' };",
     'server/src/http/register.ts',
   ),

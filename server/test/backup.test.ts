@@ -232,7 +232,14 @@ test('while it is written the studio goes on: what is saved meanwhile is in the 
   const artist = await server.signedIn('artist');
   const names: string[] = [];
   const pieces: Uint8Array[] = [];
-  const writing = writeBackup(server.db, demo.studio.id, NOW, (piece) => void pieces.push(piece));
+  let begun = (): void => undefined;
+  const first = new Promise<void>((resolve) => void (begun = resolve));
+  const writing = writeBackup(server.db, demo.studio.id, NOW, (piece) => {
+    pieces.push(piece);
+    begun();
+  });
+  // From its first piece on it is of one moment; what is saved before that is in it, or not.
+  await first;
   for (let i = 0; i < 8; i++) {
     const name = `Meanwhile ${i}`;
     const id = demo.readings[0]!.id.replace(/.$/, String(i));

@@ -13,5 +13,7 @@ export type Caller = {
 declare module 'express-session' {
   interface SessionData {
     caller?: Caller;
+    /** When they signed in. */
+    since?: string;
   }
 }

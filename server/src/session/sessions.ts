@@ -10,7 +10,6 @@ declare module 'express-session' {
   interface SessionData {
     /** The browser and its machine, as they named themselves. */
     device?: string;
-    since?: string;
   }
 }
 

@@ -1,0 +1,73 @@
+// What stands before and between: nginx, pgbouncer, with the files of deploy/ as they are shipped.
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { ended, start } from '../lib/run.mjs';
+import { root } from '../lib/paths.mjs';
+import { ownerName, writeOwned } from './postgres.mjs';
+
+const deployed = (file) => readFileSync(path.join(root, 'deploy', file), 'utf8');
+const quiet = { stdio: ['ignore', 'ignore', 'ignore'] };
+
+/** pgbouncer by deploy/pgbouncer/pgbouncer.ini, told where the primary is. */
+export function pooler({ home, port, database, users }) {
+  const ini = path.join(home, 'pgbouncer.ini');
+  const list = path.join(home, 'userlist.txt');
+  let child = null;
+  const write = (primaryPort) =>
+    writeOwned(
+      ini,
+      deployed('pgbouncer/pgbouncer.ini')
+        .replaceAll('@PRIMARY@', '127.0.0.1')
+        .replaceAll('@PORT@', String(primaryPort))
+        .replaceAll('@DATABASE@', database)
+        .replace('listen_port = 6432', `listen_port = ${port}`)
+        .replace('/etc/pgbouncer/userlist.txt', list)
+        .replace('/var/log/postgresql/pgbouncer.log', path.join(home, 'pgbouncer.log'))
+        .replace('/var/run/postgresql/pgbouncer.pid', path.join(home, 'pgbouncer.pid')),
+    );
+  const run = () => {
+    child = start('pgbouncer', [...(ownerName ? ['-u', ownerName] : []), ini], quiet);
+  };
+  return {
+    start(primaryPort) {
+      writeOwned(list, users.map(([name, password]) => `"${name}" "${password}"`).join('\n'));
+      write(primaryPort);
+      run();
+    },
+    /** The primary is elsewhere now. */
+    turnTo(primaryPort) {
+      write(primaryPort);
+      child.kill('SIGHUP');
+    },
+    async kill() {
+      child.kill('SIGKILL');
+      await ended(child);
+      run();
+    },
+    stop: () => child?.kill('SIGKILL'),
+  };
+}
+
+/** nginx by deploy/nginx/locations.conf, without TLS, before some servers. */
+export function proxy({ home, port, servers }) {
+  const folder = path.join(home, 'nginx');
+  mkdirSync(folder, { recursive: true });
+  const conf = path.join(folder, 'nginx.conf');
+  const within = (name) => path.join(folder, name);
+  writeFileSync(within('locations.conf'), deployed('nginx/locations.conf'));
+  const temporary = ['client_body', 'proxy', 'fastcgi', 'uwsgi', 'scgi'].map(
+    (name) => `${name}_temp_path ${within(name)};`,
+  );
+  writeFileSync(
+    conf,
+    `daemon off; pid ${within('pid')}; error_log ${within('error.log')};
+     events { worker_connections 512; }
+     http {
+       access_log off; ${temporary.join(' ')}
+       upstream toile { ${servers.map((one) => `server 127.0.0.1:${one} max_fails=1 fail_timeout=1s;`).join(' ')} keepalive 32; }
+       server { listen 127.0.0.1:${port}; include ${within('locations.conf')}; }
+     }`,
+  );
+  const child = start('nginx', ['-e', within('error.log'), '-c', conf], quiet);
+  return { stop: () => child.kill('SIGTERM') };
+}
