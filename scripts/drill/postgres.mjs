@@ -108,18 +108,21 @@ export function node({ bin, home, name, port, superPassword }) {
       psql("alter system set synchronous_standby_names = ''");
       psql('select pg_reload_conf()');
     },
-    /** From here on each commit is at the standby before it is told; waits until it is so. */
+    /**
+     * From here on each commit is at the standby before it is told; waits until it is so. Asked for only once the standby
+     * streams: until then every commit would wait for one there is none of.
+     */
     async followed() {
+      const until = async (state) => {
+        for (let i = 0; psql(`select count(*) from pg_stat_replication where ${state}`) !== '1'; i++) {
+          if (i > 300) throw new Error(`${name} is not followed by a standby: ${state}`);
+          await new Promise((resolve) => setTimeout(resolve, 100));
+        }
+      };
+      await until("state = 'streaming'");
       psql("alter system set synchronous_standby_names = '*'");
       psql('select pg_reload_conf()');
-      for (
-        let i = 0;
-        psql("select count(*) from pg_stat_replication where sync_state = 'sync'") !== '1';
-        i++
-      ) {
-        if (i > 300) throw new Error(`${name} is not followed by a standby`);
-        await new Promise((resolve) => setTimeout(resolve, 100));
-      }
+      await until("sync_state = 'sync'");
     },
     /** Gone at once, as when the power goes: the server and every process of its own. */
     kill() {
