@@ -20,6 +20,7 @@ const code = await withServedDemo('toile_bench', async (url, cluster, urls) => {
     TOILE_WHOLE: JSON.stringify(whole),
     TOILE_COPY: JSON.stringify(copy),
     TOILE_URL: url,
+    TOILE_APP_URL: urls.appUrl,
     TOILE_SECOND_URL: `http://127.0.0.1:${port}`,
   };
   const ending = await ended(start('npx', ['tsx', 'bench/src/main.ts'], { env }));

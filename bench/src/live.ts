@@ -1,26 +1,12 @@
-import { SIGN_INS } from '@toile/demo';
 import { newId } from '@toile/contract';
 import { ms, type Row } from './measure';
+import { signIn } from './signedIn';
 
 const ROUNDS = 15;
 /** Nothing heard after this long is a failure, ms. */
 const PATIENCE_MS = 5000;
 
 type Told = { readonly heard: () => Promise<void>; readonly stop: () => void };
-
-async function signIn(url: string): Promise<string> {
-  const [{ email, password }] = SIGN_INS;
-  const answer = await fetch(`${url}/api/session`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ email, password }),
-  });
-  if (!answer.ok) throw new Error(`sign-in at ${url}: ${answer.status}`);
-  return answer.headers
-    .getSetCookie()
-    .map((cookie) => cookie.split(';')[0])
-    .join('; ');
-}
 
 /** Follows a chart at one server: `heard` waits for the next word of a change. */
 async function follow(url: string, cookie: string, chartId: string): Promise<Told> {

@@ -8,12 +8,13 @@ import { print } from './measure';
 import { dayRows } from './day';
 import { orderRows } from './order';
 import { practiceRows } from './practice';
+import { readRows } from './reads';
 import { renderRows } from './render';
 import { screenRows } from './screen';
 import { wearRows } from './wear';
 import { workerRows } from './workers';
 
-const { TOILE_URL: url, TOILE_SECOND_URL: second } = process.env;
+const { TOILE_URL: url, TOILE_SECOND_URL: second, TOILE_APP_URL: appUrl } = process.env;
 const rows = [
   ...colourRows(),
   ...faceRows(),
@@ -26,5 +27,6 @@ const rows = [
 ];
 if (process.env.TOILE_WHOLE) rows.push(...(await backupRows()), ...(await wearRows()));
 if (url && second) rows.push(...(await liveRows(url, second)));
+if (url && appUrl) rows.push(...(await readRows(url, appUrl)));
 if (url) rows.push(...(await screenRows()), ...(await firstLoadRows(url)));
 print(rows);
