@@ -129,6 +129,26 @@ describe('a session', () => {
     await agent.get('/api/clients').expect(401);
   });
 
+  test('is kept alive now and then, not with every request', async () => {
+    const agent = await server.signedIn('assistant');
+    const expiry = async (): Promise<string> => {
+      const { rows } = await sql<{ expire: Date }>`
+        select expire from sessions where sess -> 'caller' ->> 'email' = 'mina@quayside.example'
+        order by expire desc limit 1`.execute(server.db);
+      return rows[0]!.expire.toISOString();
+    };
+    const back = () => sql`update sessions set expire = expire - interval '1 day'`.execute(server.db);
+    await back();
+    const before = await expiry();
+    await agent.get('/api/clients').expect(200);
+    const kept = await expiry();
+    expect(kept > before).toBe(true);
+    await back();
+    const again = await expiry();
+    await agent.get('/api/clients').expect(200);
+    expect(await expiry()).toBe(again);
+  });
+
   test('that has ended is let go of, one that goes on is not', async () => {
     const agent = await server.signedIn('artist');
     await sql`insert into sessions (sid, sess, expire) values ('over', '{}', now() - interval '1 minute')`.execute(

@@ -1,6 +1,16 @@
-import { readKitCsv, type Kit, type Palette, type Product, type Step, type Unit } from '@toile/core';
+import {
+  readKitCsv,
+  shelfLife,
+  type Kit,
+  type Palette,
+  type Product,
+  type Step,
+  type Unit,
+} from '@toile/core';
 import { newId, type KitAnswer, type LedgerAnswer, type PaletteAnswer } from '@toile/contract';
 import type { Agent } from 'supertest';
+import { inStudio } from '../src/db/connection';
+import { openedUnits, wholeKit, wholeKitText } from '../src/kit/queries';
 import { demo, keyed, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
@@ -23,6 +33,42 @@ const fresh = (more: Partial<Product> = {}): Product => ({
   id: newId(),
   shade: `New ${newId().slice(-6)}`,
   ...more,
+});
+
+describe('what the database puts together by itself', () => {
+  const whole = () => inStudio(server.db, demo.studio.id, wholeKit);
+  test('is the kit as it is read, row by row; of another studio nothing is in it', async () => {
+    expect(await kitNow()).toEqual(await whole());
+    const stranger = await server.signedIn('stranger');
+    const theirs: KitAnswer = (await stranger.get('/api/kit').expect(200)).body;
+    const ours = new Set((await kitNow()).products.map(({ id }) => id));
+    expect(theirs.products.filter(({ id }) => ours.has(id))).toEqual([]);
+  });
+
+  test('counts what is opened as it is counted unit by unit', async () => {
+    const { products, units } = await whole();
+    const states = (today: string): string[] =>
+      units.flatMap((unit) => {
+        const product = products.find(({ id }) => id === unit.productId);
+        return product && unit.openedOn !== null ? [shelfLife(unit, product, today).state] : [];
+      });
+    const opened = await inStudio(server.db, demo.studio.id, openedUnits);
+    for (const today of ['2031-05-14', '2032-01-01', '2040-01-01'])
+      for (const state of ['good', 'soon', 'past'])
+        expect(
+          opened.reduce(
+            (sum, one) => (shelfLife(one, one, today).state === state ? sum + one.units : sum),
+            0,
+          ),
+        ).toBe(states(today).filter((one) => one === state).length);
+    expect(opened.length).toBeGreaterThan(3);
+  });
+
+  test('of an empty kit it is an empty kit', async () => {
+    const empty = newId();
+    const kit: unknown = JSON.parse(await inStudio(server.db, empty, wholeKitText));
+    expect(kit).toEqual({ products: [], units: [], revisions: {} });
+  });
 });
 
 describe('products and units', () => {

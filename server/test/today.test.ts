@@ -1,13 +1,14 @@
-import type { Kit, PartyPlan, PatchTest, Product } from '@toile/core';
+import type { PartyPlan, PatchTest } from '@toile/core';
 import type { VisitAnswer } from '@toile/contract';
 import { demo } from './testServer';
 import { partyRunUpDue, runUpDue } from '../src/today/runUpDue';
-import { whatIsDue as dueAt, type ClientCare } from '../src/today/due';
+import { whatIsDue as dueAt, type ClientCare, type OpenedUnits } from '../src/today/due';
 
 const TODAY = '2031-05-14';
 const NOW = new Date(`${TODAY}T12:00:00Z`);
-const whatIsDue = (...asked: [string, readonly VisitAnswer[], readonly ClientCare[], Kit]) =>
-  dueAt(...asked, NOW);
+const whatIsDue = (
+  ...asked: [string, readonly VisitAnswer[], readonly ClientCare[], readonly OpenedUnits[]]
+) => dueAt(...asked, NOW);
 const visit = (clientId: string): VisitAnswer => ({
   id: clientId,
   clientId,
@@ -35,17 +36,9 @@ const person = (id: string, more: Partial<ClientCare> = {}): ClientCare => ({
   patchTests: [],
   ...more,
 });
-const product: Product = { ...demo.products[0]!, monthsAfterOpening: 12 };
-const kit = (...openedOn: (string | null)[]): Kit => ({
-  products: [product],
-  units: openedOn.map((on, i) => ({
-    id: String(i),
-    productId: product.id,
-    openedOn: on,
-    remainingMg: 1,
-    place: '',
-  })),
-});
+/** Units opened on some days, one each, good for a year; unopened ones are never counted. */
+const kit = (...openedOn: (string | null)[]): OpenedUnits[] =>
+  openedOn.flatMap((on) => (on === null ? [] : [{ openedOn: on, monthsAfterOpening: 12, units: 1 }]));
 
 test('nothing is due when all is fresh', () =>
   expect(whatIsDue(TODAY, [visit('ada')], [person('ada')], kit('2031-01-01', null))).toEqual([]));
@@ -102,7 +95,7 @@ const ago = (hours: number): string => new Date(NOW.getTime() - hours * (DAY_MS 
 const tested = (more: Partial<PatchTest>): PatchTest => ({
   id: 'test',
   clientId: 'ada',
-  productId: product.id,
+  productId: demo.products[0]!.id,
   product: 'Quoin Band',
   unitId: null,
   place: 'inner arm',

@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import { documentHash, type Chart } from '@toile/core';
 import type { ChartAnswer, ChartSummary } from '@toile/contract';
 import type { Tx } from '../db/connection';
@@ -6,19 +7,13 @@ import { eventOfRow } from './events';
 
 /** Newest version of each of a client's charts, newest first. */
 export async function chartSummaries(tx: Tx, clientId: string): Promise<ChartSummary[]> {
-  const rows = await tx
-    .selectFrom('charts as c')
-    .innerJoin('chart_versions as v', 'v.chart_id', 'c.id')
-    .innerJoin('clients as p', 'p.id', 'c.client_id')
-    .distinctOn('c.id')
-    .select(['p.name', 'v.document'])
-    .where('c.client_id', '=', clientId)
-    .orderBy('c.id')
-    .orderBy('v.version', 'desc')
-    .execute();
-  return rows
-    .map((r) => ({ ...summaryOf(r.document), clientName: r.name }))
-    .sort((a, b) => b.date.localeCompare(a.date) || b.at.localeCompare(a.at));
+  const { rows } = await sql<ChartSummary>`
+    select distinct on (c.id) c.id, c.client_id as "clientId", p.name as "clientName",
+      v.document #>> '{look,name}' as "lookName", v.version, v.document #>> '{occasion,date}' as date,
+      v.document #>> '{occasion,kind}' as occasion, v.document ->> 'at' as at, v.author
+    from charts c join chart_versions v on v.chart_id = c.id join clients p on p.id = c.client_id
+    where c.client_id = ${clientId} order by c.id, v.version desc`.execute(tx);
+  return rows.sort((a, b) => b.date.localeCompare(a.date) || b.at.localeCompare(a.at));
 }
 
 /** A chart's line in a list. */

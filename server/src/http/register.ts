@@ -61,8 +61,11 @@ type JsonOut<Body> = {
   readonly subject?: string;
   readonly revision?: number;
 };
+/** JSON that was put together already; that it is the answer of its route is tested, since no type can say so. */
+type TextOut = { readonly text: string };
 /** What a handler answers. */
-export type Answer<N extends RouteName> = AnswerOf<N> extends FileAnswer ? FileOut : JsonOut<AnswerOf<N>>;
+export type Answer<N extends RouteName> =
+  AnswerOf<N> extends FileAnswer ? FileOut : JsonOut<AnswerOf<N>> | TextOut;
 
 export type Services = {
   readonly app: Express;
@@ -279,7 +282,8 @@ export async function checkedBody<N extends WriteName>(name: N, body: unknown): 
   }
 }
 
-function send(res: Response, answer: FileOut | JsonOut<unknown>): void {
+function send(res: Response, answer: FileOut | JsonOut<unknown> | TextOut): void {
+  if ('text' in answer) return void res.type('application/json').send(answer.text);
   if ('file' in answer) {
     res
       .set('content-disposition', `attachment; filename="${answer.file}"`)

@@ -1,5 +1,18 @@
 import type { KitAnswer } from '@toile/contract';
+import { sql } from 'kysely';
 import type { Tx } from '../db/connection';
+import type { OpenedUnits } from '../today/due';
+
+/** What is opened, by its day and its maker's months: counted by the database, so that Today reads no kit. */
+export async function openedUnits(tx: Tx): Promise<OpenedUnits[]> {
+  const { rows } = await sql<OpenedUnits>`
+    select u.document ->> 'openedOn' as "openedOn",
+      (p.document ->> 'monthsAfterOpening')::float as "monthsAfterOpening", count(*)::int as units
+    from units u join products p on p.id = u.product_id
+    where u.document ->> 'openedOn' is not null
+    group by 1, 2`.execute(tx);
+  return rows;
+}
 
 /** The whole kit of the studio, with the revision each edit starts from. */
 export async function wholeKit(tx: Tx): Promise<KitAnswer> {
@@ -12,4 +25,21 @@ export async function wholeKit(tx: Tx): Promise<KitAnswer> {
       [...products, ...units].map(({ document, revision }) => [document.id, revision]),
     ),
   };
+}
+
+/**
+ * The same as JSON text, put together by the database: what is only handed on is not read first. Holds no more than the schema of the
+ * documents, since it is the documents.
+ */
+export async function wholeKitText(tx: Tx): Promise<string> {
+  const { rows } = await sql<{ products: string; units: string; revisions: string }>`
+    select
+      (select coalesce(string_agg(document::text, ',' order by id), '') from products) as products,
+      (select coalesce(string_agg(document::text, ',' order by id), '') from units) as units,
+      (select coalesce(string_agg('"' || id || '":' || revision, ','), '')
+        from (select id, revision from products union all select id, revision from units) every) as revisions`.execute(
+    tx,
+  );
+  const { products, units, revisions } = rows[0]!;
+  return `{"products":[${products}],"units":[${units}],"revisions":{${revisions}}}`;
 }

@@ -1,4 +1,4 @@
-import { patchState, shelfLife, type Kit, type PatchTest } from '@toile/core';
+import { patchState, shelfLife, type PatchTest } from '@toile/core';
 import type { DueItem, VisitAnswer } from '@toile/contract';
 
 export type ClientCare = {
@@ -9,6 +9,13 @@ export type ClientCare = {
   readonly patchTests: readonly PatchTest[];
 };
 
+/** Units opened on one day whose makers give them as many months: as many as there are. */
+export type OpenedUnits = {
+  readonly openedOn: string;
+  readonly monthsAfterOpening: number;
+  readonly units: number;
+};
+
 const REREAD_DAYS = 14;
 
 /** What is due before the next visits: pure, from what was gathered. */
@@ -16,7 +23,7 @@ export function whatIsDue(
   today: string,
   visits: readonly VisitAnswer[],
   clients: readonly ClientCare[],
-  kit: Kit,
+  opened: readonly OpenedUnits[],
   now: Date,
 ): DueItem[] {
   const coming = new Set(visits.map((v) => v.clientId));
@@ -39,7 +46,7 @@ export function whatIsDue(
           : `${c.name}: skin not read yet`,
         clientId: c.id,
       })),
-    ...shelf(kit, today),
+    ...shelf(opened, today),
   ];
 }
 
@@ -72,12 +79,9 @@ const isOld = (read: Date | null, today: string): boolean =>
 const daysBetween = (from: Date, today: string): number =>
   Math.floor((Date.parse(`${today}T12:00:00Z`) - from.getTime()) / 86_400_000);
 
-function shelf(kit: Kit, today: string): DueItem[] {
-  const states = kit.units.flatMap((unit) => {
-    const product = kit.products.find((p) => p.id === unit.productId);
-    return product ? [shelfLife(unit, product, today).state] : [];
-  });
-  const count = (state: string): number => states.filter((s) => s === state).length;
+function shelf(opened: readonly OpenedUnits[], today: string): DueItem[] {
+  const count = (state: string): number =>
+    opened.reduce((sum, one) => (shelfLife(one, one, today).state === state ? sum + one.units : sum), 0);
   const items: DueItem[] = [];
   if (count('past') > 0)
     items.push({

@@ -1,6 +1,6 @@
 import { addDays } from '@toile/core';
 import type { TodayAnswer } from '@toile/contract';
-import { wholeKit } from '../kit/queries';
+import { openedUnits } from '../kit/queries';
 import { patchTestsOf } from '../patchTests/queries';
 import { read, type Services } from '../http/register';
 import { studioDay } from '../studio/day';
@@ -8,6 +8,7 @@ import { visitsWhere } from '../visits/queries';
 import { whatIsDue } from './due';
 import { partyRunUpDue, RUN_UP_DAYS, runUpDue } from './runUpDue';
 
+/** Within RUN_UP_DAYS. */
 const DAYS_AHEAD = 21;
 /** More than anyone makes up within a run-up. */
 const MOST_PARTIES = 100;
@@ -17,12 +18,13 @@ export function registerToday(services: Services): void {
   read(services, 'today', async ({ tx, now, query }) => {
     const date = await studioDay(tx, now, query.zone);
     const to = addDays(date, DAYS_AHEAD);
-    const visits = await visitsWhere(tx, { from: date, to, standing: true });
+    // What is next lies within what has a run-up: read once.
     const around = await visitsWhere(tx, {
       from: addDays(date, -RUN_UP_DAYS.after),
       to: addDays(date, RUN_UP_DAYS.before),
       standing: true,
     });
+    const visits = around.filter((visit) => visit.date >= date && visit.date <= to);
     const ids = [...new Set(visits.map((v) => v.clientId))];
     const rows =
       ids.length === 0
@@ -63,7 +65,7 @@ export function registerToday(services: Services): void {
       date,
       visits,
       due: [
-        ...whatIsDue(date, visits, clients, await wholeKit(tx), now),
+        ...whatIsDue(date, visits, clients, await openedUnits(tx), now),
         ...runUpDue(around, date),
         ...partyRunUpDue(parties, date),
       ],

@@ -20,6 +20,7 @@ export function runUpDue(visits: readonly VisitAnswer[], today: string): DueItem
     // What is only asked for has no run-up yet, what was cancelled none any more.
     if (visit.state !== 'booked' && visit.state !== 'done') return [];
     const own = clientRunUp(visit.kind);
+    if (own.length === 0) return [];
     const tasks = runUpTasks(visit.date, { bookedOn: visit.bookedOn })
       .filter(({ id }) => own.includes(id) && !TOLD_OTHERWISE.includes(id))
       .map((task) => ({ id: task.id, state: runUpState(task, visit.runUp.includes(task.id), today) }));

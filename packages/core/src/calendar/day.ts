@@ -48,14 +48,25 @@ export function isZone(zone: string): boolean {
   }
 }
 
-/** The day an instant falls on in a time zone: one instant is two days, seen from Auckland and from Lima. */
-export function dayIn(zone: string, instant: Date): string {
-  const parts = new Intl.DateTimeFormat('en-GB', {
-    timeZone: zone,
+const formats = new Map<string, Intl.DateTimeFormat>();
+
+/** A format takes long to make and is always the same. */
+function formatIn(timeZone: string): Intl.DateTimeFormat {
+  const known = formats.get(timeZone);
+  if (known) return known;
+  const made = new Intl.DateTimeFormat('en-GB', {
+    timeZone,
     year: 'numeric',
     month: '2-digit',
     day: '2-digit',
-  }).formatToParts(instant);
+  });
+  formats.set(timeZone, made);
+  return made;
+}
+
+/** The day an instant falls on in a time zone: one instant is two days, seen from Auckland and from Lima. */
+export function dayIn(zone: string, instant: Date): string {
+  const parts = formatIn(zone).formatToParts(instant);
   const part = (type: Intl.DateTimeFormatPartTypes): string => parts.find((p) => p.type === type)!.value;
   return `${part('year').padStart(4, '0')}-${part('month')}-${part('day')}`;
 }
