@@ -1,5 +1,6 @@
 import { backupRows } from './backup';
 import { colourRows } from './colour';
+import { evidenceRows } from './evidence';
 import { faceRows } from './face';
 import { firstLoadRows } from './firstLoad';
 import { judgementRows } from './judgement';
@@ -22,6 +23,7 @@ const rows = [
   ...dayRows(),
   ...judgementRows(),
   ...practiceRows(),
+  ...evidenceRows(),
   ...(await renderRows()),
   ...(await workerRows()),
 ];
