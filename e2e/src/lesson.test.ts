@@ -51,6 +51,28 @@ test('fewer minutes keep fewer steps; one more by hand is more than there is tim
     .waitFor();
 });
 
+test('a tool that is not at home is stood in for, or the step is left and says why', async () => {
+  const tools = page.getByRole('group', { name: 'Tools at home' });
+  const reads = page.getByRole('group', { name: 'As the client reads it' });
+  for (const box of await tools.getByRole('checkbox').all()) await box.click();
+  await reads
+    .getByText(/^With a finger: /)
+    .first()
+    .waitFor();
+  expect(await reads.getByText(/^With the (damp sponge|dense brush|small brush)/).count()).toBe(0);
+  await kept()
+    .getByText(/Nothing to do it with: it wants an? /)
+    .first()
+    .waitFor();
+  await shot(page, 'lesson-tools');
+  for (const box of await tools.getByRole('checkbox').all()) await box.click();
+  expect(
+    await kept()
+      .getByText(/Nothing to do it with/)
+      .count(),
+  ).toBe(0);
+});
+
 test('by a link it is read on another phone, and no more once it is taken back; on paper it is a PDF', async () => {
   await page.getByRole('button', { name: 'Make a link', exact: true }).click();
   const link = await page.getByLabel('The link, shown this once').inputValue();

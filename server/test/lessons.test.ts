@@ -74,6 +74,7 @@ test.each([
   ['a step of another chart', { keep: [newId()] }, 'keep[0]'],
   ['no minutes', { minutes: 0 }, 'minutes'],
   ['days there are none of', { days: 7 }, 'days'],
+  ['a tool there is none of', { tools: ['finger', 'hammer'] }, 'tools[1]'],
 ])('%s is told by its field', async (_, more, path) => {
   const answer = await make(body(more)).expect(422);
   expect((answer.body as Problem).fields![0]!.path).toBe(path);
@@ -98,6 +99,21 @@ test('on paper it is a PDF of one or two pages, of what was chosen or of what is
   }
   await artist.get(`/api/charts/${chart.id}/lesson?minutes=none`).expect(422);
   await artist.get(`/api/charts/${chart.id}/lesson?steps=${newId()}`).expect(422);
+});
+
+test('a link says what is done with the tools the client has, and keeps saying it', async () => {
+  const [asked, unasked] = [body({ tools: [] }), body()];
+  await make(asked).expect(201);
+  await make(unasked).expect(201);
+  const [bare, usual] = [await open(asked.secret).expect(200), await open(unasked.secret).expect(200)];
+  const base = chart.steps.find(({ role, variant }) => role === 'base' && !variant)!;
+  expect(usual.text).toContain(`With the ${base.tool}`);
+  expect(bare.text).not.toMatch(/With the (damp sponge|dense brush)/);
+  expect(bare.text).toContain('With a finger');
+  await artist.get(`/api/charts/${chart.id}/lesson?minutes=30&tools=`).expect(200);
+  await artist.get(`/api/charts/${chart.id}/lesson?minutes=30&tools=finger,damp%20sponge`).expect(200);
+  const wrong = await artist.get(`/api/charts/${chart.id}/lesson?tools=hammer`).expect(422);
+  expect((wrong.body as Problem).fields![0]!.path).toBe('tools');
 });
 
 test('erased, a client’s lessons show nothing', async () => {

@@ -1,6 +1,15 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { lessonFrom, stepsCounted, type Chart, type Lesson, type LessonStep } from '@toile/core';
+import {
+  lessonFrom,
+  stepsCounted,
+  stepsOfVariant,
+  toolsAskedOf,
+  type Chart,
+  type Lesson,
+  type LessonStep,
+  type Tool,
+} from '@toile/core';
 import {
   LESSON_DAYS,
   lessonPath,
@@ -54,13 +63,18 @@ function Compose({ chart }: { readonly chart: Chart }) {
   const wide = useWide();
   const [minutes, setMinutes] = useState(20);
   const [keep, setKeep] = useState<readonly string[] | null>(null);
+  const asked = useMemo(() => toolsAskedOf(stepsOfVariant(chart.steps, null)), [chart]);
+  const [has, setHas] = useState<readonly Tool[]>(asked);
+  // Who has them all was as good as not asked.
+  const tools = has.length === asked.length ? null : has;
   const lesson = useMemo(
-    () => lessonFrom(chart, keep ? { minutes, keep } : { minutes }),
-    [chart, minutes, keep],
+    () => lessonFrom(chart, { minutes, tools, ...(keep ? { keep } : {}) }),
+    [chart, minutes, tools, keep],
   );
   const kept = lesson.steps.map(({ stepId }) => stepId);
   const toggle = (stepId: string): void =>
     setKeep(kept.includes(stepId) ? kept.filter((one) => one !== stepId) : [...kept, stepId]);
+  const given = { chart, minutes, kept, tools };
   const edits = session.data !== undefined && may(session.data.role, 'edit');
   return (
     <View flexDirection={wide ? 'row' : 'column'} gap="$5">
@@ -81,6 +95,9 @@ function Compose({ chart }: { readonly chart: Chart }) {
             setKeep(null);
           }}
         />
+        {asked.length > 0 ? (
+          <Choice label="Tools at home" options={asked} chosen={has} several onChange={setHas} />
+        ) : null}
         <Body>{`${stepsCounted(lesson)}, about ${lesson.minutes} minutes for hands that do it twice a week${keep ? '' : ', as proposed'}.`}</Body>
         {keep && lesson.minutes > minutes ? (
           <Body color="$weld">{`▲ That is more than the ${minutes} minutes there are.`}</Body>
@@ -111,8 +128,8 @@ function Compose({ chart }: { readonly chart: Chart }) {
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$5">
         <Seen lesson={lesson} />
-        <OnPaper chart={chart} minutes={minutes} kept={kept} />
-        {edits ? <ByLink chart={chart} minutes={minutes} kept={kept} /> : null}
+        <OnPaper {...given} />
+        {edits ? <ByLink {...given} /> : null}
       </Column>
     </View>
   );
@@ -165,12 +182,26 @@ function OneStep({ step, number }: { readonly step: LessonStep; readonly number:
   );
 }
 
-type Given = { readonly chart: Chart; readonly minutes: number; readonly kept: readonly string[] };
+type Given = {
+  readonly chart: Chart;
+  readonly minutes: number;
+  readonly kept: readonly string[];
+  readonly tools: readonly Tool[] | null;
+};
 
-function OnPaper({ chart, minutes, kept }: Given) {
+function OnPaper({ chart, minutes, kept, tools }: Given) {
   const print = (paper: 'a4' | 'letter'): void =>
     window.location.assign(
-      pathTo('printLesson', { id: chart.id }, { steps: kept.join(','), minutes: String(minutes), paper }),
+      pathTo(
+        'printLesson',
+        { id: chart.id },
+        {
+          steps: kept.join(','),
+          minutes: String(minutes),
+          ...(tools ? { tools: tools.join(',') } : {}),
+          paper,
+        },
+      ),
     );
   return (
     <Column gap="$2" role="group" aria-label="On paper">
@@ -193,7 +224,7 @@ const DAY_WORDS: Readonly<Record<string, string>> = {
   '0': 'until it is taken back',
 };
 
-function ByLink({ chart, minutes, kept }: Given) {
+function ByLink({ chart, minutes, kept, tools }: Given) {
   const session = useSession();
   const refresh = useRefresh();
   const links = useLessonLinks(chart.id);
@@ -208,7 +239,15 @@ function ByLink({ chart, minutes, kept }: Given) {
       const secret = newSecret();
       await call('createLessonLink', {
         params: { id: chart.id },
-        body: { id: newId(), version: chart.version, minutes, keep: [...kept], secret, days },
+        body: {
+          id: newId(),
+          version: chart.version,
+          minutes,
+          keep: [...kept],
+          tools: tools ? [...tools] : null,
+          secret,
+          days,
+        },
       });
       setLink(`${window.location.origin}${lessonPath(studioId, secret)}`);
       await refresh();

@@ -1,4 +1,5 @@
-import { array, number, object } from 'yup';
+import { array, number, object, string } from 'yup';
+import { TOOLS, type Tool } from '@toile/core';
 import { uuid } from './client';
 import { secretField } from './share';
 
@@ -12,6 +13,16 @@ export const lessonLinkInputSchema = object({
   version: number().integer().min(1).required(),
   minutes: number().integer().min(1, 'At least a minute').max(180, 'At most three hours').required(),
   keep: array().of(uuid().required()).min(1, 'Keep at least one step').max(80).required(),
+  /** What the client has to work with; null: nobody was asked. */
+  tools: array()
+    .of(
+      string()
+        .oneOf([...TOOLS], 'not a tool')
+        .required(),
+    )
+    .max(TOOLS.length)
+    .nullable()
+    .default(null),
   secret: secretField(),
   days: number()
     .oneOf([...LESSON_DAYS], `one of ${LESSON_DAYS.join(', ')}`)
@@ -22,6 +33,7 @@ export type LessonLinkInput = {
   version: number;
   minutes: number;
   keep: string[];
+  tools?: Tool[] | null;
   secret: string;
   days: LessonDays;
 };

@@ -18,6 +18,7 @@ import type {
   RunUpKind,
   SkinZone,
   Taps,
+  Tool,
   Unit,
   Trial,
   TrialEvent,
@@ -281,6 +282,7 @@ export type Database = {
     version: number;
     minutes: number;
     keep: Json<string[]>;
+    tools: ColumnType<Tool[] | null, string | null, never>;
     secret_hash: string;
     made_by: string;
     made_at: Created;

@@ -1,4 +1,4 @@
-import { lessonFrom, stepsOfVariant, type Chart } from '@toile/core';
+import { lessonFrom, stepsOfVariant, TOOLS, type Chart, type Tool } from '@toile/core';
 import { type LessonLinkAnswer } from '@toile/contract';
 import { newestVersion } from '../charts/queries';
 import { type Tx } from '../db/connection';
@@ -20,7 +20,8 @@ export function registerLessons(services: Services): void {
     const minutes = Number(query.minutes ?? USUAL_MINUTES);
     if (!Number.isInteger(minutes) || minutes < 1 || minutes > 180)
       throw wrong('minutes', 'Whole minutes, 1 to 180');
-    const lesson = lessonFrom(chart, keep.length > 0 ? { minutes, keep } : { minutes });
+    const tools = toolsAsked(query.tools);
+    const lesson = lessonFrom(chart, { minutes, tools, ...(keep.length > 0 ? { keep } : {}) });
     if (lesson.steps.length === 0) throw wrong('steps', 'None of these is a step of this chart');
     const paper: SheetPaper = query.paper === 'letter' ? 'letter' : 'a4';
     return {
@@ -57,6 +58,7 @@ export function registerLessons(services: Services): void {
         version: body.version,
         minutes: body.minutes,
         keep: JSON.stringify(body.keep),
+        tools: body.tools ? JSON.stringify(body.tools) : null,
         secret_hash: hashOfSecret(body.secret),
         made_by: caller.name,
         expires_at: body.days === 0 ? null : new Date(now.getTime() + body.days * 86_400_000),
@@ -85,10 +87,20 @@ export function registerLessons(services: Services): void {
     '/l',
     (tx, hash) =>
       tx.selectFrom('lesson_links').selectAll().where('secret_hash', '=', hash).executeTakeFirst(),
-    async (tx, { chart_id, version, minutes, keep, expires_at }) =>
-      lessonPage(lessonFrom(await versionOf(tx, chart_id, version), { minutes, keep }), expires_at),
+    async (tx, { chart_id, version, minutes, keep, tools, expires_at }) =>
+      lessonPage(lessonFrom(await versionOf(tx, chart_id, version), { minutes, keep, tools }), expires_at),
   );
 }
+
+/** Tools behind the ?: none said is nobody asked, an empty list is a finger. */
+function toolsAsked(list: string | undefined): Tool[] | null {
+  if (list === undefined) return null;
+  const names = list.split(',').filter((name) => name !== '');
+  return names.map((name) => TOOLS.find((tool) => tool === name) ?? wrongTool());
+}
+const wrongTool = (): never => {
+  throw wrong('tools', `Some of ${TOOLS.join(', ')}`);
+};
 
 async function versionOf(tx: Tx, chartId: string, version: number): Promise<Chart> {
   const row = await tx

@@ -442,7 +442,7 @@ export const ROUTES = {
     method: 'GET',
     path: '/api/charts/:id/lesson',
     needs: 'see',
-    asks: ['steps', 'minutes', 'paper'],
+    asks: ['steps', 'minutes', 'tools', 'paper'],
     does: 'A lesson for the client’s own hands as a PDF.',
   },
   listLessonLinks: {

@@ -3,12 +3,15 @@ import { productName, type Tool } from '../kit';
 import { stepsOfVariant, type Chart, type Step } from '../look';
 import { weaveSteps } from '../order';
 import { minutesAtHome, standAlone, worthMost } from './keep';
+import { withToolsOf } from './tools';
 import { CHECKS, FAULTS, HOW } from './words';
 
 /** What a client can do at home, and with what. */
 export type LessonAsk = {
   /** Minutes there are. */ readonly minutes: number;
   /** Steps chosen by hand; what the app proposes where nothing was chosen. */ readonly keep?: readonly string[];
+  /** Tools the client has; those of the chart when nobody was asked. */ readonly tools?:
+    readonly Tool[] | null;
 };
 
 export type LessonStep = {
@@ -67,9 +70,17 @@ const BEFORE = 'Begin with clean hands, clean tools, and a clean face that has s
  * contact, nobody else: only what stands here.
  */
 export function lessonFrom(chart: Chart, ask: LessonAsk): Lesson {
-  const plan = stepsOfVariant(chart.steps, null);
+  const planned = stepsOfVariant(chart.steps, null);
+  const tools = ask.tools ?? null;
+  const own = new Map(planned.map((step) => [step.id, tools ? withToolsOf(step, tools) : step]));
+  const plan = planned.map((step) => own.get(step.id) ?? step);
   const never = new Map(
-    plan.flatMap((step) => (notAtHome(step) ? [[step.id, notAtHome(step)!] as const] : [])),
+    plan.flatMap((step) => {
+      const why =
+        notAtHome(step) ??
+        (own.get(step.id) ? null : `Nothing to do it with: it wants ${toolWords(step.tool)}.`);
+      return why ? [[step.id, why] as const] : [];
+    }),
   );
   const possible = plan.filter((step) => !never.has(step.id));
   const kept = ask.keep
@@ -78,8 +89,7 @@ export function lessonFrom(chart: Chart, ask: LessonAsk): Lesson {
         possible.filter((step) => !cleans(step)),
         ask.minutes,
       );
-  const own = kept.map(slower);
-  const { woven } = weaveSteps(own, chart.client, chart.schools);
+  const { woven } = weaveSteps(kept.map(slower), chart.client, chart.schools);
   const ordered = woven.steps.map(({ stepId }) => kept.find((step) => step.id === stepId)!);
   const names = [...new Set(ordered.flatMap((step) => step.use.map(nameOf)))];
   return {
@@ -114,6 +124,7 @@ function notAtHome(step: Step): string | null {
   return AT_HOME_NOT[step.tool] ?? null;
 }
 
+const toolWords = (tool: Tool): string => (/^[aeiou]/.test(tool) ? `an ${tool}` : `a ${tool}`);
 const slower = (step: Step): Step => ({ ...step, handsOnMinutes: minutesAtHome(step) });
 
 const nameOf = ({ product }: Step['use'][number]): string => productName(product);

@@ -1,0 +1,162 @@
+import { TOOLS, type Tool } from '../kit';
+import { fitLook, type Chart, type Step } from '../look';
+import { client, kitOf, KIT, LOOK, OCCASION, product, STAMP } from '../look/look.testing';
+import { lessonFrom, stepsCounted } from './lesson';
+import { toolsAskedOf, withToolsOf } from './tools';
+
+const CHART: Chart = fitLook(LOOK, client(), KIT, { ...OCCASION, date: '2031-05-14' }, STAMP).chart;
+const [BASE, CONTOUR] = CHART.steps as [Step, Step];
+const MASCARA = CHART.steps.at(-1)!;
+const chartOf = (...steps: Step[]): Chart => ({ ...CHART, steps });
+const all = (chart: Chart, tools?: readonly Tool[]) =>
+  lessonFrom(chart, { minutes: 60, keep: chart.steps.map(({ id }) => id), ...(tools ? { tools } : {}) });
+const only = (chart: Chart) => all(chart).steps[0]!;
+
+test.each([
+  [7, 'a pinhead'],
+  [8, 'half a grain of rice'],
+  [19, 'half a grain of rice'],
+  [20, 'a grain of rice'],
+  [44, 'a grain of rice'],
+  [45, 'a lentil'],
+  [89, 'a lentil'],
+  [90, 'a pea'],
+  [219, 'a pea'],
+  [220, 'a hazelnut'],
+  [499, 'a hazelnut'],
+  [500, 'a cherry'],
+])('%d mg is as much as %s', (mg, words) => {
+  const liquid = kitOf(product(71, 'base', [64, 12, 19], { texture: 'liquid', mgPerMeasure: mg }))
+    .products[0]!;
+  const step: Step = { ...BASE, use: [{ unitId: null, parts: 1, measure: 'pump', product: liquid }] };
+  const said = only(chartOf(step));
+  expect(said.amount).toBe(`as much as ${words}`);
+  // A ball of about the weight of water: its volume is its weight.
+  expect(Math.abs(((Math.PI / 6) * said.sizeMm! ** 3) / mg - 1)).toBeLessThan(0.05);
+});
+
+test.each([
+  [1, 'one touch of it'],
+  [2, '2 touches of it'],
+  [9, '6 touches of it'],
+])('of what is pressed %d measures are %s, and no drop is drawn', (parts, words) => {
+  const pressed = kitOf(product(72, 'blush', [60, 30, 15], { texture: 'pressed' })).products[0]!;
+  const step: Step = { ...BASE, use: [{ unitId: null, parts, measure: 'swipe', product: pressed }] };
+  expect(only(chartOf(step))).toMatchObject({ amount: words, sizeMm: null });
+});
+
+test('what is used is numbered in the order it is used, a thing once', () => {
+  const again: Step = { ...CONTOUR, id: LOOK.id, use: BASE.use };
+  const { things, steps } = all(chartOf(BASE, CONTOUR, again));
+  expect(things.map(({ number }) => number)).toEqual(things.map((_, i) => i + 1));
+  expect(new Set(things.map(({ name }) => name)).size).toBe(things.length);
+  expect(steps.find(({ stepId }) => stepId === again.id)!.things).toEqual(
+    steps.find(({ stepId }) => stepId === BASE.id)!.things,
+  );
+});
+
+test('what is never done at home says why, and can be chosen by nobody', () => {
+  const band = kitOf(product(73, 'lashes', null)).products[0]!;
+  const steps: Step[] = [
+    { ...BASE, id: '1', title: 'Gem', role: 'adornment' },
+    { ...MASCARA, id: '2', title: 'Band', use: [{ unitId: null, parts: 1, measure: 'dot', product: band }] },
+    { ...BASE, id: '3', title: 'Mist', tool: 'airbrush' },
+    { ...BASE, id: '4', title: 'Gap', use: [] },
+  ];
+  const lesson = all(chartOf(...steps));
+  expect(lesson.steps).toEqual([]);
+  expect(Object.fromEntries(lesson.left.map(({ title, why }) => [title, why]))).toEqual({
+    Gem: 'For the day itself.',
+    Band: 'A band with glue is put on by the studio, after a patch test.',
+    Mist: 'An airbrush is nothing for at home.',
+    Gap: 'The chart has nothing chosen for it.',
+  });
+  expect(lesson.left.every(({ atHome }) => !atHome)).toBe(true);
+});
+
+test('a face is clean before it begins: that takes none of its minutes, unless it is chosen', () => {
+  const clean: Step = {
+    ...BASE,
+    id: LOOK.id,
+    phase: 'clean',
+    role: 'care',
+    title: 'Clean',
+    handsOnMinutes: 1,
+  };
+  const proposed = lessonFrom(chartOf(clean, BASE), { minutes: 60 });
+  expect(proposed.steps.map(({ title }) => title)).toEqual(['Base']);
+  expect(proposed.left).toEqual([
+    { stepId: clean.id, title: 'Clean', why: 'Said before the first step.', atHome: true },
+  ]);
+  expect(proposed.before).toMatch(/^Begin with clean hands/);
+  expect(all(chartOf(clean, BASE)).steps.map(({ title }) => title)).toEqual(['Clean', 'Base']);
+});
+
+test('what is left for want of minutes says so, what is left by choice says that', () => {
+  const one = lessonFrom(CHART, { minutes: 7 });
+  expect(one.left.filter(({ atHome }) => atHome).map(({ why }) => why)).toContain('For days with more time.');
+  const chosen = lessonFrom(CHART, { minutes: 7, keep: [BASE.id] });
+  expect(chosen.left.map(({ why }) => why)).toContain('Left out by choice.');
+  expect(stepsCounted(chosen)).toBe('one step');
+  expect(stepsCounted(all(CHART))).toBe(`${all(CHART).steps.length} steps`);
+});
+
+test('the client is spoken to, in the mirror; a skin gets used to a base, the shades are of a month', () => {
+  const { steps, minds } = all(CHART);
+  const where = steps.flatMap((step) => step.where).join(' ');
+  expect(where).not.toMatch(/client/);
+  expect(minds.join(' ')).toContain('The shades are of May 2031.');
+  expect(minds.join(' ')).toContain('two to four weeks');
+  expect(all(chartOf(CONTOUR)).minds.join(' ')).not.toContain('two to four weeks');
+});
+
+describe('with the tools a client has', () => {
+  test.each<[Tool, readonly Tool[], Tool | null]>([
+    ['damp sponge', ['damp sponge'], 'damp sponge'],
+    ['damp sponge', ['dense brush'], 'dense brush'],
+    ['damp sponge', [], 'finger'],
+    ['loose brush', ['puff'], 'puff'],
+    ['loose brush', [], null],
+    ['puff', ['damp sponge'], null],
+    ['angled brush', ['small brush'], 'small brush'],
+    ['angled brush', [], null],
+    ['spoolie', ['small brush'], null],
+    ['spatula', [], 'finger'],
+    ['finger', [], 'finger'],
+    ['none', [], 'none'],
+  ])('a step with the %s, having %p, is done with: %p', (tool, has, done) => {
+    const step: Step = { ...BASE, tool, technique: 'buff' };
+    const made = withToolsOf(step, has);
+    expect(made?.tool ?? null).toBe(done);
+    if (made && made.tool !== tool)
+      expect(made.technique).toBe(made.tool === 'finger' || made.tool === 'puff' ? 'press' : 'buff');
+  });
+
+  test('mascara brings its own wand, a brow does not', () => {
+    expect(withToolsOf({ ...MASCARA, tool: 'spoolie' }, [])).not.toBeNull();
+    expect(toolsAskedOf([{ ...MASCARA, tool: 'spoolie' }])).toEqual([]);
+    expect(toolsAskedOf([{ ...BASE, tool: 'spoolie' }])).toEqual(['spoolie']);
+  });
+
+  test('what is asked of is each tool once; never a finger, never an airbrush', () => {
+    const steps = [...TOOLS, ...TOOLS].map((tool): Step => ({ ...BASE, tool }));
+    expect(toolsAskedOf(steps)).toEqual(TOOLS.filter((t) => !['finger', 'none', 'airbrush'].includes(t)));
+  });
+
+  test('the lesson says what is used instead; what nothing stands in for is left, and why', () => {
+    const powder: Step = { ...CONTOUR, title: 'Set', role: 'powder', tool: 'loose brush' };
+    const { steps, left } = all(chartOf({ ...BASE, tool: 'damp sponge' }, powder), []);
+    expect(steps.map(({ how }) => how)).toEqual(['With a finger: press it on, do not rub.']);
+    expect(left).toEqual([
+      {
+        stepId: powder.id,
+        title: 'Set',
+        why: 'Nothing to do it with: it wants a loose brush.',
+        atHome: false,
+      },
+    ]);
+    const angled = all(chartOf({ ...BASE, tool: 'angled brush' }), []);
+    expect(angled.left[0]!.why).toBe('Nothing to do it with: it wants an angled brush.');
+    expect(all(chartOf({ ...BASE, tool: 'damp sponge' })).steps[0]!.how).toMatch(/damp sponge/);
+  });
+});

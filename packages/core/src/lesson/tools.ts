@@ -1,0 +1,43 @@
+import type { Tool } from '../kit';
+import type { Step } from '../look';
+
+/** What stands in for a tool a client has not, the nearest first: trade sense. A finger everybody has. */
+const STAND_INS: Readonly<Record<Tool, readonly Tool[]>> = {
+  'damp sponge': ['dense brush', 'finger'],
+  'dense brush': ['damp sponge', 'finger'],
+  // Powder and a finger make a stain.
+  'loose brush': ['fan brush', 'puff', 'dense brush'],
+  'fan brush': ['loose brush', 'small brush'],
+  puff: ['loose brush', 'fan brush'],
+  'small brush': ['angled brush', 'finger'],
+  // A line wants an edge.
+  'angled brush': ['small brush'],
+  spatula: ['finger'],
+  spoolie: [],
+  airbrush: [],
+  finger: [],
+  none: [],
+};
+/** What nobody needs to buy. */
+const EVERYBODY_HAS: readonly Tool[] = ['finger', 'none'];
+
+/** Whether what is used brings its own: mascara its wand. */
+const bringsItsOwn = ({ tool, use }: Pick<Step, 'tool' | 'use'>): boolean =>
+  tool === 'spoolie' && use.some(({ product }) => product.kind === 'mascara');
+
+/** Tools of these steps a client may or may not have, each once, in their order. */
+export function toolsAskedOf(steps: readonly Step[]): Tool[] {
+  const asked = steps.filter((step) => !bringsItsOwn(step) && step.tool !== 'airbrush');
+  return [...new Set(asked.map(({ tool }) => tool))].filter((tool) => !EVERYBODY_HAS.includes(tool));
+}
+
+/** A step done with what a client has: as it is, with what stands in, or null where nothing does. */
+export function withToolsOf(step: Step, has: readonly Tool[]): Step | null {
+  const there = (tool: Tool): boolean => EVERYBODY_HAS.includes(tool) || has.includes(tool);
+  if (there(step.tool) || bringsItsOwn(step)) return step;
+  const tool = STAND_INS[step.tool].find(there);
+  if (!tool) return null;
+  // A finger and a puff do one thing well.
+  const technique = tool === 'finger' || tool === 'puff' ? 'press' : step.technique;
+  return { ...step, tool, technique };
+}
