@@ -107,6 +107,7 @@ const PARTS = {
     [primary, standby] = [standby, primary];
     standby.copyOf(primary);
     standby.start();
+    standby.waitsForNobody();
     await primary.followed();
   },
 };
@@ -125,6 +126,7 @@ try {
   primary.psql('create database toile owner toile_owner');
   standby.copyOf(primary);
   standby.start();
+  standby.waitsForNobody();
   await primary.followed();
   pool.start(primary.port);
   await pause(300);
@@ -136,24 +138,23 @@ try {
   await calling.start();
   await pause(CALM_MS);
   for (const [part, kill] of Object.entries(PARTS)) {
-    calling.takeLongest();
-    const before = calling.acknowledged.length;
+    await calling.takeLongest();
+    const before = await calling.counted();
     let longest = 0;
     for (let round = 0; round < KILLS; round++) {
       await kill(round);
       await pause(CALM_MS);
-      longest = Math.max(longest, calling.takeLongest());
+      longest = Math.max(longest, await calling.takeLongest());
     }
     results.push({
       part,
       kills: KILLS,
-      acknowledged: calling.acknowledged.length - before,
+      acknowledged: (await calling.counted()) - before,
       longest: Math.round(longest),
     });
     console.log(`${part}: killed ${KILLS} times`);
   }
-  await calling.stop();
-  const { acknowledged, strange } = calling;
+  const { acknowledged, strange } = await calling.stop();
   const there = new Set(
     primary.psql("select id from units where document ->> 'place' = 'drill'", 'toile').split('\n'),
   );

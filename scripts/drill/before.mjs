@@ -3,7 +3,11 @@ import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { ended, start } from '../lib/run.mjs';
 import { root } from '../lib/paths.mjs';
-import { ownerName, writeOwned } from './postgres.mjs';
+import { ownerIds, writeOwned } from '../lib/cluster.mjs';
+
+const owned = (file, text) => writeOwned(file, text, ownerIds());
+/** pgbouncer, as PostgreSQL, does not run as root. */
+const asWhom = process.getuid?.() === 0 ? ['-u', 'postgres'] : [];
 
 const deployed = (file) => readFileSync(path.join(root, 'deploy', file), 'utf8');
 const quiet = { stdio: ['ignore', 'ignore', 'ignore'] };
@@ -14,7 +18,7 @@ export function pooler({ home, port, database, users }) {
   const list = path.join(home, 'userlist.txt');
   let child = null;
   const write = (primaryPort) =>
-    writeOwned(
+    owned(
       ini,
       deployed('pgbouncer/pgbouncer.ini')
         .replaceAll('@PRIMARY@', '127.0.0.1')
@@ -26,11 +30,11 @@ export function pooler({ home, port, database, users }) {
         .replace('/var/run/postgresql/pgbouncer.pid', path.join(home, 'pgbouncer.pid')),
     );
   const run = () => {
-    child = start('pgbouncer', [...(ownerName ? ['-u', ownerName] : []), ini], quiet);
+    child = start('pgbouncer', [...asWhom, ini], quiet);
   };
   return {
     start(primaryPort) {
-      writeOwned(list, users.map(([name, password]) => `"${name}" "${password}"`).join('\n'));
+      owned(list, users.map(([name, password]) => `"${name}" "${password}"`).join('\n'));
       write(primaryPort);
       run();
     },

@@ -1,66 +1,18 @@
 // Two PostgreSQL servers of the drill's own: a primary, and a standby that has each commit before it is told.
-import { chownSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { chownSync, existsSync, mkdirSync, rmSync } from 'node:fs';
 import path from 'node:path';
-import { output, run } from '../lib/run.mjs';
-
-const asRoot = process.getuid?.() === 0;
-/** As root the server's programs run as the postgres user. */
-const asOwner = (command, args, options = {}) =>
-  asRoot ? run('runuser', ['-u', 'postgres', '--', command, ...args], options) : run(command, args, options);
-const ownerIds = () => {
-  const id = (flag) => Number(output('id', [flag, 'postgres']));
-  return asRoot ? { uid: id('-u'), gid: id('-g') } : null;
-};
+import { asOwner, initCluster, ownerIds, pidOf, psqlAt, startCluster, writeOwned } from '../lib/cluster.mjs';
+import { output } from '../lib/run.mjs';
 
 /** A server that does not run yet, in a folder and on a port. `superPassword` is the cluster's. */
 export function node({ bin, home, name, port, superPassword }) {
   const data = path.join(home, name);
-  const env = { ...process.env, PGPASSWORD: superPassword };
-  const psql = (sql, database = 'postgres') => {
-    const result = output(
-      path.join(bin, 'psql'),
-      [
-        '-h',
-        '127.0.0.1',
-        '-p',
-        String(port),
-        '-U',
-        'postgres',
-        '-d',
-        database,
-        '-v',
-        'ON_ERROR_STOP=1',
-        '-Atqc',
-        sql,
-      ],
-      { env },
-    );
-    if (result === null) throw new Error(`${name}: SQL failed: ${sql.slice(0, 90)}`);
-    return result.trim();
-  };
-  const quiet = { cwd: home, stdio: ['ignore', 'ignore', 'inherit'], env };
+  const psql = psqlAt({ bin, port, password: superPassword });
   return {
     name,
     port,
     psql,
-    init() {
-      asOwner(
-        path.join(bin, 'initdb'),
-        [
-          '-D',
-          data,
-          '-U',
-          'postgres',
-          '-A',
-          'scram-sha-256',
-          `--pwfile=${path.join(home, 'superuser')}`,
-          '-E',
-          'UTF8',
-          '--locale=C.UTF-8',
-        ],
-        quiet,
-      );
-    },
+    init: () => initCluster({ bin, data, passwordFile: path.join(home, 'superuser'), home }),
     /** As deploy/postgresql/toile.conf has it, without the archive, which is not tried here. */
     start() {
       const options = {
@@ -74,40 +26,24 @@ export function node({ bin, home, name, port, superPassword }) {
         synchronous_commit: 'on',
         max_connections: 200,
       };
-      const flags = Object.entries(options)
-        .map(([key, value]) => `-c ${key}=${value}`)
-        .join(' ');
-      asOwner(
-        path.join(bin, 'pg_ctl'),
-        ['start', '-w', '-t', '60', '-D', data, '-l', path.join(home, `${name}.log`), '-o', flags],
-        quiet,
-      );
+      startCluster({ bin, data, home, log: path.join(home, `${name}.log`), options });
     },
     /** Becomes a standby of another: whatever was here before is gone. */
     copyOf(primary) {
       rmSync(data, { recursive: true, force: true });
-      asOwner(
-        path.join(bin, 'pg_basebackup'),
-        [
-          '-D',
-          data,
-          '-R',
-          '-X',
-          'stream',
-          '-c',
-          'fast',
-          '-d',
-          `host=127.0.0.1 port=${primary.port} user=postgres password=${superPassword}`,
-        ],
-        quiet,
-      );
+      const from = `host=127.0.0.1 port=${primary.port} user=postgres password=${superPassword}`;
+      const how = ['-R', '-X', 'stream', '-c', 'fast'];
+      asOwner(path.join(bin, 'pg_basebackup'), ['-D', data, ...how, '-d', from], home);
     },
-    promote() {
-      psql('select pg_promote(true, 20)');
-      // Alone for now: a commit that waited for a standby there is none of would wait for ever.
+    /**
+     * A standby waits for nobody, so that it can go on alone the moment it is promoted: said beforehand, since a server that has
+     * just been promoted is busy for seconds before it hears of it.
+     */
+    waitsForNobody() {
       psql("alter system set synchronous_standby_names = ''");
       psql('select pg_reload_conf()');
     },
+    promote: () => psql('select pg_promote(true, 20)'),
     /**
      * From here on each commit is at the standby before it is told; waits until it is so. Asked for only once the standby
      * streams: until then every commit would wait for one there is none of.
@@ -138,15 +74,9 @@ export function node({ bin, home, name, port, superPassword }) {
     },
     stop() {
       if (pidOf(data) !== null && existsSync(`/proc/${pidOf(data)}`))
-        asOwner(path.join(bin, 'pg_ctl'), ['stop', '-w', '-m', 'immediate', '-D', data], quiet);
+        asOwner(path.join(bin, 'pg_ctl'), ['stop', '-w', '-m', 'immediate', '-D', data], home);
     },
   };
-}
-
-function pidOf(data) {
-  const file = path.join(data, 'postmaster.pid');
-  if (!existsSync(file)) return null;
-  return Number(readFileSync(file, 'utf8').split('\n')[0]) || null;
 }
 
 /** An empty folder the postgres user can work in, with a password file in it. */
@@ -155,14 +85,5 @@ export function emptyHome(home, superPassword) {
   mkdirSync(home, { recursive: true });
   const owner = ownerIds();
   if (owner) chownSync(home, owner.uid, owner.gid);
-  writeOwned(path.join(home, 'superuser'), superPassword);
+  writeOwned(path.join(home, 'superuser'), superPassword, owner);
 }
-
-/** A file only the postgres user may read. */
-export function writeOwned(file, text) {
-  writeFileSync(file, text, { mode: 0o600 });
-  const owner = ownerIds();
-  if (owner) chownSync(file, owner.uid, owner.gid);
-}
-
-export const ownerName = asRoot ? 'postgres' : null;
