@@ -13,7 +13,7 @@ import { ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 import { practiceRow } from './rows';
 
-/** Progress and what is due are told from so many of one's own attempts, the newest. */
+/** Progress and what is due are told from so many of somebody's attempts, the newest. */
 const MOST_OWN = 2000;
 /** A phone's clock may be ahead by so much, ms. */
 const AHEAD_MS = 10 * 60_000;
@@ -64,14 +64,6 @@ const dayAsked = (today: string | undefined, now: Date): string =>
   today !== undefined && isDay(today) ? today : now.toISOString().slice(0, 10);
 
 async function practiceAnswer(tx: Tx, caller: Caller, today: string): Promise<PracticeAnswer> {
-  const own = await tx
-    .selectFrom('practice_events')
-    .select('event')
-    .where('account_id', '=', caller.accountId)
-    .where('kind', '!=', 'week')
-    .orderBy('seq', 'desc')
-    .limit(MOST_OWN)
-    .execute();
   const weeks = await tx
     .selectFrom('practice_events')
     .select('event')
@@ -80,13 +72,26 @@ async function practiceAnswer(tx: Tx, caller: Caller, today: string): Promise<Pr
     .limit(20)
     .execute();
   return {
-    events: own.reverse().map(({ event }) => withoutName(event)),
+    events: (await newestOf(tx, caller.accountId)).map(withoutName),
     week: weekSkill(
       weeks.map(({ event }) => event),
       today,
     ),
     team: await shared(tx, caller.accountId),
   };
+}
+
+/** What somebody did and shares, the newest of it, in its order. */
+async function newestOf(tx: Tx, accountId: string): Promise<PracticeEvent[]> {
+  const rows = await tx
+    .selectFrom('practice_events')
+    .select('event')
+    .where('account_id', '=', accountId)
+    .where('kind', '!=', 'week')
+    .orderBy('seq', 'desc')
+    .limit(MOST_OWN)
+    .execute();
+  return rows.reverse().map(({ event }) => event);
 }
 
 function withoutName({ by: _by, ...event }: PracticeEvent): PracticeTold {
@@ -96,33 +101,19 @@ function withoutName({ by: _by, ...event }: PracticeEvent): PracticeTold {
 /** What the others share, by name: for everybody alike, since nobody is ranked by it. */
 async function shared(tx: Tx, own: string): Promise<SharedSkill[]> {
   const sharing = await tx
-    .selectFrom('practice_events')
-    .select('account_id')
-    .distinct()
-    .where('kind', '=', 'shared')
-    .where('account_id', '!=', own)
-    .execute();
-  if (sharing.length === 0) return [];
-  const rows = await tx
     .selectFrom('practice_events as e')
     .innerJoin('memberships as m', 'm.account_id', 'e.account_id')
-    .select(['e.account_id', 'e.event', 'm.name'])
-    .where(
-      'e.account_id',
-      'in',
-      sharing.map((row) => row.account_id),
-    )
-    .where('e.kind', '!=', 'week')
+    .select(['e.account_id', 'm.name'])
+    .distinct()
+    .where('e.kind', '=', 'shared')
+    .where('e.account_id', '!=', own)
     .where('m.deactivated_at', 'is', null)
-    .orderBy('e.seq')
+    .orderBy('m.name')
     .execute();
-  const people = new Map<string, { name: string; events: PracticeTold[] }>();
-  for (const { account_id, event, name } of rows) {
-    const known = people.get(account_id) ?? { name, events: [] };
-    known.events.push(event);
-    people.set(account_id, known);
-  }
-  return [...people.values()].flatMap(({ name, events }) =>
+  const people: { name: string; events: PracticeTold[] }[] = [];
+  for (const { account_id, name } of sharing)
+    people.push({ name, events: (await newestOf(tx, account_id)).map(withoutName) });
+  return people.flatMap(({ name, events }) =>
     practiceNow(events)
       .filter((one) => one.shared)
       .map(({ skill, last, attempts, due }): SharedSkill => ({
