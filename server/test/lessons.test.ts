@@ -1,6 +1,8 @@
 import type { Agent } from 'supertest';
-import { stepsOfVariant } from '@toile/core';
+import { lessonFrom, stepsOfVariant, type Lesson } from '@toile/core';
 import { lessonPath, newId, newSecret, type LessonLinkAnswer, type Problem } from '@toile/contract';
+import { cardSides, fitted } from '../src/lessons/card';
+import { measureText } from '../src/print/fonts';
 import { demo, keyed, testServer, type TestServer } from './testServer';
 
 let now = new Date('2031-05-14T18:00:00Z');
@@ -99,6 +101,51 @@ test('on paper it is a PDF of one or two pages, of what was chosen or of what is
   }
   await artist.get(`/api/charts/${chart.id}/lesson?minutes=none`).expect(422);
   await artist.get(`/api/charts/${chart.id}/lesson?steps=${newId()}`).expect(422);
+});
+
+describe('the card for a lid', () => {
+  const lesson = (): Lesson => lessonFrom(chart, { minutes: 90 });
+  const wide = (85 - 6) * (72 / 25.4);
+  test('says each step with its numbers, and what the numbers are', () => {
+    const [front, back] = cardSides(lesson());
+    expect(front).toHaveLength(lesson().steps.length);
+    expect(back).toEqual(lesson().things.map(({ number, name }) => `(${number}) ${name}`));
+    for (const line of front) expect(line).toMatch(/^\d+\. /);
+    expect(front.join()).not.toMatch(/as much as|client/);
+  });
+
+  test('is set as large as it fits, never over an edge; what does not fit is counted, not cut', () => {
+    const many = (n: number): string[] =>
+      Array.from({ length: n }, (_, i) => `${i + 1}. Something of a length that is usual`);
+    let before = Infinity;
+    for (const n of [1, 4, 8, 12, 20, 40, 80]) {
+      const { size, lines } = fitted(many(n));
+      expect(size).toBeLessThanOrEqual(before);
+      before = size;
+      expect((lines.length + 1) * size * 1.25).toBeLessThanOrEqual((54 - 6) * (72 / 25.4) + 1e-6);
+      for (const line of lines) expect(measureText(line, size, false)).toBeLessThanOrEqual(wide + 1e-6);
+      const shown = lines.filter((line) => /^\d+\. /.test(line)).length;
+      const more = /^and (\d+) more/.exec(lines.at(-1)!);
+      expect(shown + Number(more?.[1] ?? 0)).toBe(n);
+    }
+    expect(fitted(many(1)).size).toBe(8);
+  });
+
+  test('is one page, on either paper; another kind there is not', async () => {
+    for (const paper of ['a4', 'letter']) {
+      const pdf = await artist
+        .get(`/api/charts/${chart.id}/lesson?minutes=90&as=card&paper=${paper}`)
+        .buffer()
+        .parse((res, done) => {
+          const parts: Buffer[] = [];
+          res.on('data', (part: Buffer) => parts.push(part));
+          res.on('end', () => done(null, Buffer.concat(parts)));
+        })
+        .expect(200);
+      expect((pdf.body as Buffer).toString('latin1').match(/\/Type \/Page\b/g)).toHaveLength(1);
+    }
+    await artist.get(`/api/charts/${chart.id}/lesson?as=poster`).expect(422);
+  });
 });
 
 test('a link says what is done with the tools the client has, and keeps saying it', async () => {

@@ -190,7 +190,7 @@ type Given = {
 };
 
 function OnPaper({ chart, minutes, kept, tools }: Given) {
-  const print = (paper: 'a4' | 'letter'): void =>
+  const print = (paper: 'a4' | 'letter', as: 'sheet' | 'card' = 'sheet'): void =>
     window.location.assign(
       pathTo(
         'printLesson',
@@ -199,6 +199,7 @@ function OnPaper({ chart, minutes, kept, tools }: Given) {
           steps: kept.join(','),
           minutes: String(minutes),
           ...(tools ? { tools: tools.join(',') } : {}),
+          as,
           paper,
         },
       ),
@@ -212,6 +213,9 @@ function OnPaper({ chart, minutes, kept, tools }: Given) {
         </Button>
         <Button disabled={kept.length === 0} onPress={() => print('letter')}>
           PDF, Letter
+        </Button>
+        <Button disabled={kept.length === 0} onPress={() => print('a4', 'card')}>
+          Card for the lid
         </Button>
       </Line>
     </Column>

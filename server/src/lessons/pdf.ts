@@ -65,7 +65,7 @@ export function lessonPdf(lesson: Lesson, paper: SheetPaper): Promise<Buffer> {
     }
     for (const place of step.where) say(place, SMALL, false, MARGIN + 10);
     say(step.how, SMALL, false, MARGIN + 10);
-    say(`Look: ${step.check}`, SMALL, false, MARGIN + 10);
+    say(`Check: ${step.check}`, SMALL, false, MARGIN + 10);
     if (step.fault) say(`${step.fault.seen}? ${step.fault.cure}`, SMALL, false, MARGIN + 10);
   });
   y += 8;

@@ -24,9 +24,11 @@ export function registerLessons(services: Services): void {
     const lesson = lessonFrom(chart, { minutes, tools, ...(keep.length > 0 ? { keep } : {}) });
     if (lesson.steps.length === 0) throw wrong('steps', 'None of these is a step of this chart');
     const paper: SheetPaper = query.paper === 'letter' ? 'letter' : 'a4';
+    const as = query.as ?? 'sheet';
+    if (as !== 'sheet' && as !== 'card') throw wrong('as', 'sheet or card');
     return {
-      body: await services.print({ kind: 'lesson', lesson, paper }),
-      file: `lesson-${chart.id}.pdf`,
+      body: await services.print({ kind: 'lesson', lesson, as, paper }),
+      file: `lesson-${as === 'card' ? 'card-' : ''}${chart.id}.pdf`,
       type: 'application/pdf',
     };
   });

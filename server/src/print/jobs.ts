@@ -9,6 +9,7 @@ import {
   type Paper,
   type Product,
 } from '@toile/core';
+import { lessonCardPdf } from '../lessons/card';
 import { lessonPdf } from '../lessons/pdf';
 import { labelSheet } from '../palettes/labelSheet';
 import { callSheetPdf, type SheetPaper } from './callSheetPdf';
@@ -31,7 +32,12 @@ export type PrintJob =
       readonly day: string;
       readonly paper: SheetPaper;
     }
-  | { readonly kind: 'lesson'; readonly lesson: Lesson; readonly paper: SheetPaper }
+  | {
+      readonly kind: 'lesson';
+      readonly lesson: Lesson;
+      readonly as: 'sheet' | 'card';
+      readonly paper: SheetPaper;
+    }
   | {
       readonly kind: 'labels';
       readonly palette: Palette;
@@ -60,7 +66,7 @@ export async function printed(job: PrintJob): Promise<Buffer> {
     case 'call-sheet':
       return callSheetPdf(job.sheet, job.day, job.paper);
     case 'lesson':
-      return lessonPdf(job.lesson, job.paper);
+      return (job.as === 'card' ? lessonCardPdf : lessonPdf)(job.lesson, job.paper);
     case 'labels':
       return labelSheet(job.palette, job.products, job.origin);
     case 'zip': {

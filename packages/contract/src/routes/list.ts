@@ -442,8 +442,8 @@ export const ROUTES = {
     method: 'GET',
     path: '/api/charts/:id/lesson',
     needs: 'see',
-    asks: ['steps', 'minutes', 'tools', 'paper'],
-    does: 'A lesson for the client’s own hands as a PDF.',
+    asks: ['steps', 'minutes', 'tools', 'as', 'paper'],
+    does: 'A lesson for the client’s own hands as a PDF, or its card for a lid.',
   },
   listLessonLinks: {
     method: 'GET',

@@ -45,6 +45,20 @@ test.each([
   expect(only(chartOf(step))).toMatchObject({ amount: words, sizeMm: null });
 });
 
+test.each([
+  ['spray', 1, 1, 'one spray'],
+  ['spray', 3, 1, '3 sprays'],
+  ['mascara', 1, 1, 'one thin coat'],
+  ['mascara', 1, 2, '2 thin coats'],
+] as const)(
+  'of a %s %d measures in %d passes are %s: nothing that is weighed',
+  (kind, parts, passes, words) => {
+    const one = kitOf(product(74, kind, null, { texture: 'liquid', mgPerMeasure: 300 })).products[0]!;
+    const step: Step = { ...BASE, passes, use: [{ unitId: null, parts, measure: 'pump', product: one }] };
+    expect(only(chartOf(step))).toMatchObject({ amount: words, sizeMm: null });
+  },
+);
+
 test('what is used is numbered in the order it is used, a thing once', () => {
   const again: Step = { ...CONTOUR, id: LOOK.id, use: BASE.use };
   const { things, steps } = all(chartOf(BASE, CONTOUR, again));

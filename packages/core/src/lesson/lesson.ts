@@ -1,5 +1,5 @@
 import { describePlacement, speakPlacement } from '../face';
-import { productName, type Tool } from '../kit';
+import { productName, type ProductKind, type Tool } from '../kit';
 import { stepsOfVariant, type Chart, type Step } from '../look';
 import { weaveSteps } from '../order';
 import { minutesAtHome, standAlone, worthMost } from './keep';
@@ -182,11 +182,17 @@ const SIZES: readonly (readonly [underMg: number, words: string])[] = [
 ];
 const DRY: readonly Step['use'][number]['product']['texture'][] = ['pressed', 'loose', 'pencil', 'stick'];
 
+const counted = (n: number, thing: string): string => (n === 1 ? `one ${thing}` : `${n} ${thing}s`);
+
 function sizeOf(step: Step): { readonly words: string; readonly mm: number | null } | null {
   if (step.use.length === 0) return null;
+  const all = (kind: ProductKind): boolean => step.use.every(({ product }) => product.kind === kind);
+  const parts = step.use.reduce((sum, use) => sum + use.parts, 0);
+  if (all('spray')) return { words: counted(Math.max(1, Math.round(parts)), 'spray'), mm: null };
+  if (all('mascara')) return { words: counted(step.passes, 'thin coat'), mm: null };
   const mg = step.use.reduce((sum, use) => sum + use.parts * use.product.mgPerMeasure, 0);
   if (step.use.every(({ product }) => DRY.includes(product.texture))) {
-    const times = Math.max(1, Math.round(step.use.reduce((sum, use) => sum + use.parts, 0)));
+    const times = Math.max(1, Math.round(parts));
     return { words: times === 1 ? 'one touch of it' : `${Math.min(times, 6)} touches of it`, mm: null };
   }
   return { words: `as much as ${SIZES.find(([under]) => mg < under)![1]}`, mm: widthOf(mg) };
