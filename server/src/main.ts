@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { fileURLToPath } from 'node:url';
 import { pino } from 'pino';
@@ -11,7 +11,7 @@ import { keepTidy } from './db/tidy';
 import { patiently } from './db/patiently';
 import { readEnvironment } from './environment';
 import { openMetrics, serveMetrics } from './http/metrics';
-import { openPress } from './print/press';
+import { openPress, PRESS_HERE } from './print/press';
 import { hasStudio, importStudio } from './studio/importStudio';
 
 /** Passwords by email out of a file of sign-ins, as the demo has them; none where no file is named. */
@@ -38,7 +38,9 @@ async function main(): Promise<void> {
   const passwords = passwordsFrom(settings.signIns);
   for (const file of settings.studios) await patiently(() => loadOnce(file), waiting);
   const live = openLive(listening);
-  const press = openPress(fileURLToPath(new URL('./press.mjs', import.meta.url)));
+  // Built beside the server; run from its sources, as while it is worked on, it prints in its own thread.
+  const worker = fileURLToPath(new URL('./press.mjs', import.meta.url));
+  const press = existsSync(worker) ? openPress(worker) : PRESS_HERE;
   const metrics = openMetrics({ pool, listeners: live.lines, waiting: press.waiting });
   const app = buildApp({
     pool,
