@@ -78,7 +78,10 @@ test('it speaks to whoever stands before the mirror: your side, sizes anybody kn
     for (const step of lesson.steps) {
       for (const place of step.where) expect(place).not.toMatch(/client|cm²|undefined|NaN/);
       expect(step.check.length).toBeGreaterThan(5);
-      if (step.amount !== null) expect(step.amount).toMatch(/^(as much as (a|half) |one touch|\d touches)/);
+      if (step.amount !== null)
+        expect(step.amount).toMatch(
+          /^(as much as (a|half) |(one|\d) (touch(es)? of it|sprays?|thin coats?)$)/,
+        );
       if (step.sizeMm !== null) expect(step.sizeMm).toBeGreaterThan(1);
       if (step.sizeMm !== null) expect(step.sizeMm).toBeLessThan(16);
     }
