@@ -84,6 +84,8 @@ export const psqlAt =
     const where = ['-h', '127.0.0.1', '-p', String(port), '-U', 'postgres', '-d', database];
     const result = output(path.join(bin, 'psql'), [...where, '-v', 'ON_ERROR_STOP=1', '-Atq', '-c', sql], {
       env: { ...process.env, PGPASSWORD: password },
+      // A list of every row of a drill is longer than what is usual.
+      maxBuffer: 64 * 2 ** 20,
     });
     if (result === null) throw new Error(`SQL failed at ${port}: ${sql.slice(0, 80)}`);
     return result.trim();
