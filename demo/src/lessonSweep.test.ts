@@ -3,12 +3,14 @@ import {
   isWet,
   lessonFrom,
   reviewChart,
+  toolsAskedOf,
   type Chart,
   type Features,
   type Kit,
   type Lesson,
   type Occasion,
   type Step,
+  type Tool,
 } from '@toile/core';
 import { clientOf, DAY, KITS, SKIN_NAMES } from './corpus/ground';
 import { idFor } from './ids';
@@ -109,7 +111,7 @@ describe.each(['demo', 'tiny', 'one maker', 'messy'] as const)('every look on ma
     expect(wrong).toEqual([]);
   });
 
-  test('it keeps within its minutes, more of them are never worth less, and words are whole', () => {
+  test('it keeps within its minutes, names a place once, and its words are whole', () => {
     const wrong = all.flatMap((one) => {
       const { steps } = one.lesson;
       const hands = steps.reduce((sum, step) => sum + step.minutes, 0);
@@ -143,4 +145,37 @@ test('what is chosen by hand is taught, and what looks wrong alone is said to wh
   const { steps, alone } = lessonFrom(one!.chart, { minutes: 10, keep: [powder.id] });
   expect(steps.map(({ stepId }) => stepId)).toEqual([powder.id]);
   expect(alone).toEqual([`${powder.title} has nothing to go with: no base, no concealer.`]);
+});
+
+const WANTS = 'Nothing to do it with: it wants';
+test('with any tools there are, nothing is done with another, each step stands, and what is left says why', () => {
+  const wrong = lessonsWith(KITS.demo).flatMap(({ says, chart, minutes }) => {
+    const asked = toolsAskedOf(chart.steps);
+    const homes: readonly (readonly Tool[])[] = [
+      [],
+      ...asked.map((one) => asked.filter((tool) => tool !== one)),
+    ];
+    return homes.flatMap((tools) => {
+      const { steps, left, alone } = lessonFrom(chart, { minutes, tools });
+      const missing = asked.filter((tool) => !tools.includes(tool));
+      const bad = [
+        ...steps
+          .filter(({ how }) => missing.some((tool) => how.includes(`With the ${tool}:`)))
+          .map(({ how }) => how),
+        ...steps.filter(({ how }) => /With a finger: (draw|short strokes)/.test(how)).map(({ how }) => how),
+        // What is left for a tool names one that is missing.
+        ...left
+          .filter(({ why }) => why.startsWith(WANTS) && !missing.some((tool) => why.endsWith(` ${tool}.`)))
+          .map(({ title, why }) => `${title}: ${why}`),
+        // Cream that nothing at home can set is taught, and said to whoever teaches.
+        ...alone.filter((says) => !says.includes('creases where no powder')),
+      ];
+      return bad.map((one) => `${says}, with ${tools.join(', ') || 'a finger'}: ${one}`);
+    });
+  });
+  expect(wrong).toEqual([]);
+  // Without any there is something that cannot be done, and with a finger something that can.
+  const bare = lessonsWith(KITS.demo).map(({ chart }) => lessonFrom(chart, { minutes: 60, tools: [] }));
+  expect(bare.some(({ left }) => left.some(({ why }) => why.startsWith(WANTS)))).toBe(true);
+  expect(bare.every(({ steps }) => steps.length > 0)).toBe(true);
 });

@@ -14,7 +14,7 @@ import { restoreBackup } from '../src/backup/restore';
 import { backupFile, toLetGo } from '../src/backup/rotation';
 import { backupSettings } from '../src/backup/settings';
 import { writeBackup } from '../src/backup/writeBackup';
-import { demo, keyed, testServer, TODAY, type TestServer } from './testServer';
+import { asBytes, demo, keyed, testServer, TODAY, type TestServer } from './testServer';
 
 const NOW = new Date(`${TODAY}T08:00:00Z`);
 let server: TestServer;
@@ -214,15 +214,7 @@ describe('a damaged backup is refused whole, with where', () => {
 
 test('by hand from the app: the owner alone, and it can be restored from', async () => {
   const owner = await server.signedIn('owner');
-  const { body, headers } = await owner
-    .get('/api/studio/backup')
-    .buffer(true)
-    .parse((res, done) => {
-      const parts: Buffer[] = [];
-      res.on('data', (part: Buffer) => parts.push(part));
-      res.on('end', () => done(null, Buffer.concat(parts)));
-    })
-    .expect(200);
+  const { body, headers } = await asBytes(owner.get('/api/studio/backup'));
   expect(headers['content-disposition']).toMatch(/filename="[a-z-]+-[0-9a-f]{8}-2031-05-14\.zip"/);
   const read = readBackup(new Uint8Array(body as Buffer));
   expect(read.ok && read.manifest.studio).toEqual(demo.studio);

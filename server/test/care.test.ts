@@ -15,7 +15,7 @@ import pg from 'pg';
 import type { Agent } from 'supertest';
 import { inStudio } from '../src/db/connection';
 import { STUDIO_TABLES } from '../src/db/schema';
-import { demo, keyed, testServer, TODAY, type TestServer } from './testServer';
+import { asBytes, demo, keyed, testServer, TODAY, type TestServer } from './testServer';
 
 let server: TestServer;
 let artist: Agent;
@@ -275,15 +275,7 @@ describe('a calendar by a secret link', () => {
 describe('a client’s own data', () => {
   test('is one zip: the record, every version of every chart, the newest as a page', async () => {
     const who = named('Isaura Penhallow');
-    const { body } = await artist
-      .get(`/api/clients/${who.id}/data`)
-      .buffer(true)
-      .parse((res, done) => {
-        const parts: Buffer[] = [];
-        res.on('data', (part: Buffer) => parts.push(part));
-        res.on('end', () => done(null, Buffer.concat(parts)));
-      })
-      .expect(200);
+    const { body } = await asBytes(artist.get(`/api/clients/${who.id}/data`));
     const read = readZip(new Uint8Array(body as Buffer), { files: 200, bytes: 50_000_000 });
     if (!read.ok) throw new Error(read.message);
     const own = demo.charts.filter((c) => c.client.id === who.id);

@@ -7,10 +7,18 @@ import {
   type Step,
   type Unit,
 } from '@toile/core';
-import { newId, type KitAnswer, type LedgerAnswer, type PaletteAnswer } from '@toile/contract';
+import {
+  newId,
+  type ChartSummary,
+  type KitAnswer,
+  type LedgerAnswer,
+  type PaletteAnswer,
+} from '@toile/contract';
 import type { Agent } from 'supertest';
+import { chartSummaries, summaryOf } from '../src/charts/queries';
 import { inStudio } from '../src/db/connection';
-import { openedUnits, wholeKit, wholeKitText } from '../src/kit/queries';
+import { wholeKit, wholeKitText } from '../src/kit/queries';
+import { openedUnits } from '../src/today/openedUnits';
 import { demo, keyed, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
@@ -62,6 +70,22 @@ describe('what the database puts together by itself', () => {
           ),
         ).toBe(states(today).filter((one) => one === state).length);
     expect(opened.length).toBeGreaterThan(3);
+  });
+
+  test('tells a client’s charts as their documents do', async () => {
+    const clients = [...new Set(demo.charts.map((chart) => chart.client.id))];
+    expect(clients.length).toBeGreaterThan(5);
+    for (const id of clients) {
+      const newest = new Map(
+        demo.charts
+          .filter((chart) => chart.client.id === id)
+          .sort((a, b) => a.version - b.version)
+          .map((chart) => [chart.id, chart]),
+      );
+      const told = await inStudio(server.db, demo.studio.id, (tx) => chartSummaries(tx, id));
+      const byId = (a: ChartSummary, b: ChartSummary): number => a.id.localeCompare(b.id);
+      expect([...told].sort(byId)).toEqual([...newest.values()].map(summaryOf).sort(byId));
+    }
   });
 
   test('of an empty kit it is an empty kit', async () => {

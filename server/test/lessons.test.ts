@@ -3,7 +3,7 @@ import { lessonFrom, stepsOfVariant, type Lesson } from '@toile/core';
 import { lessonPath, newId, newSecret, type LessonLinkAnswer, type Problem } from '@toile/contract';
 import { cardSides, fitted } from '../src/lessons/card';
 import { measureText } from '../src/print/fonts';
-import { demo, keyed, testServer, type TestServer } from './testServer';
+import { asBytes, demo, keyed, testServer, type TestServer } from './testServer';
 
 let now = new Date('2031-05-14T18:00:00Z');
 let server: TestServer;
@@ -76,6 +76,16 @@ test.each([
   ['a step of another chart', { keep: [newId()] }, 'keep[0]'],
   ['no minutes', { minutes: 0 }, 'minutes'],
   ['days there are none of', { days: 7 }, 'days'],
+  [
+    'what cannot be done with the tools there are',
+    {
+      tools: [],
+      keep: chart.steps
+        .filter(({ tool, variant }) => tool === 'angled brush' && !variant)
+        .map(({ id }) => id),
+    },
+    'keep',
+  ],
   ['a tool there is none of', { tools: ['finger', 'hammer'] }, 'tools[1]'],
 ])('%s is told by its field', async (_, more, path) => {
   const answer = await make(body(more)).expect(422);
@@ -84,15 +94,7 @@ test.each([
 
 test('on paper it is a PDF of one or two pages, of what was chosen or of what is proposed', async () => {
   for (const query of [`steps=${keep.join(',')}&minutes=20`, 'minutes=60&paper=letter', '']) {
-    const pdf = await artist
-      .get(`/api/charts/${chart.id}/lesson?${query}`)
-      .buffer()
-      .parse((res, done) => {
-        const parts: Buffer[] = [];
-        res.on('data', (part: Buffer) => parts.push(part));
-        res.on('end', () => done(null, Buffer.concat(parts)));
-      })
-      .expect(200);
+    const pdf = await asBytes(artist.get(`/api/charts/${chart.id}/lesson?${query}`));
     const bytes = pdf.body as Buffer;
     expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
     const pages = (bytes.toString('latin1').match(/\/Type \/Page\b/g) ?? []).length;
@@ -133,15 +135,9 @@ describe('the card for a lid', () => {
 
   test('is one page, on either paper; another kind there is not', async () => {
     for (const paper of ['a4', 'letter']) {
-      const pdf = await artist
-        .get(`/api/charts/${chart.id}/lesson?minutes=90&as=card&paper=${paper}`)
-        .buffer()
-        .parse((res, done) => {
-          const parts: Buffer[] = [];
-          res.on('data', (part: Buffer) => parts.push(part));
-          res.on('end', () => done(null, Buffer.concat(parts)));
-        })
-        .expect(200);
+      const pdf = await asBytes(
+        artist.get(`/api/charts/${chart.id}/lesson?minutes=90&as=card&paper=${paper}`),
+      );
       expect((pdf.body as Buffer).toString('latin1').match(/\/Type \/Page\b/g)).toHaveLength(1);
     }
     await artist.get(`/api/charts/${chart.id}/lesson?as=poster`).expect(422);

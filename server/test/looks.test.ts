@@ -7,7 +7,7 @@ import {
   type Problem,
 } from '@toile/contract';
 import type { Agent } from 'supertest';
-import { demo, keyed, testServer, type TestServer } from './testServer';
+import { asBytes, demo, keyed, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
 let artist: Agent;
@@ -17,16 +17,7 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
-const bytes = (agent: Agent, url: string) =>
-  agent
-    .get(url)
-    .buffer(true)
-    .parse((res, done) => {
-      const parts: Buffer[] = [];
-      res.on('data', (part: Buffer) => parts.push(part));
-      res.on('end', () => done(null, Buffer.concat(parts)));
-    })
-    .expect(200);
+const bytes = (agent: Agent, url: string) => asBytes(agent.get(url));
 const library = async (agent: Agent): Promise<{ name: string; text: string }[]> => {
   const { body, headers } = await bytes(agent, '/api/looks/export');
   expect(headers['content-type']).toBe('application/zip');

@@ -1,6 +1,6 @@
 import type { Agent } from 'supertest';
 import { newId, newSecret, sheetPath, type Problem, type SheetLinkAnswer } from '@toile/contract';
-import { demo, keyed, testServer, type TestServer } from './testServer';
+import { asBytes, demo, keyed, testServer, type TestServer } from './testServer';
 
 let now = new Date('2031-05-14T08:00:00Z');
 let server: TestServer;
@@ -23,16 +23,7 @@ describe('on paper', () => {
     [`hands:${plan.hands[0]!.id}`, 'a4'],
     [`person:${guest.id}`, 'letter'],
   ])('%s on %s is a PDF', async (whom, paper) => {
-    const answer = await artist
-      .get(`/api/parties/${past.id}/sheets`)
-      .query({ for: whom, paper })
-      .buffer(true)
-      .parse((res, done) => {
-        const parts: Buffer[] = [];
-        res.on('data', (part: Buffer) => parts.push(part));
-        res.on('end', () => done(null, Buffer.concat(parts)));
-      })
-      .expect(200);
+    const answer = await asBytes(artist.get(`/api/parties/${past.id}/sheets`).query({ for: whom, paper }));
     const pdf = (answer.body as Buffer).toString('latin1');
     expect(answer.type).toBe('application/pdf');
     expect(pdf.slice(0, 5)).toBe('%PDF-');

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Express } from 'express';
 import pg from 'pg';
 import { pino } from 'pino';
-import request, { type Agent } from 'supertest';
+import request, { type Agent, type Test } from 'supertest';
 import { newId, type StudioBundle } from '@toile/contract';
 import { demoStudio, secondStudio, SECOND_SIGN_IN, SIGN_INS } from '@toile/demo';
 import { buildApp, type AppOptions } from '../src/app';
@@ -116,3 +116,14 @@ export const demo: StudioBundle = demoStudio(TODAY);
 
 /** A write with a fresh idempotency key. */
 export const keyed = () => ({ 'idempotency-key': newId() });
+
+/** Asks for a file: the body of the answer is its bytes. */
+export const asBytes = (asked: Test): Test =>
+  asked
+    .buffer(true)
+    .parse((res, done) => {
+      const parts: Buffer[] = [];
+      res.on('data', (part: Buffer) => parts.push(part));
+      res.on('end', () => done(null, Buffer.concat(parts)));
+    })
+    .expect(200);

@@ -338,7 +338,8 @@ test('decided otherwise later, the chart goes back; what was changed by hand sin
   expect(base(await newest(chartId))).toEqual(before);
 });
 
-test('a touch-up told by the client ends what is compared there', async () => {
+/** A trial that is worn, and the client's link to tell of it. */
+const link = async () => {
   const trial = await drawn();
   const secret = newSecret();
   await artist
@@ -346,7 +347,11 @@ test('a touch-up told by the client ends what is compared there', async () => {
     .set(keyed())
     .send({ id: newId(), version: trial.version, appliedAt: PUT_ON, secret, trialId: trial.id })
     .expect(201);
-  const token = tokenOf(demo.studio.id, secret);
+  return { trial, token: tokenOf(demo.studio.id, secret) };
+};
+
+test('a touch-up told by the client ends what is compared there', async () => {
+  const { trial, token } = await link();
   const send = (at: string, left: number, right: number, touched: string[]) =>
     server
       .agent()
@@ -383,16 +388,6 @@ test('for everybody on too few it asks for a reason, and is never refused for wh
 });
 
 describe('a client on a phone of their own', () => {
-  const link = async () => {
-    const trial = await drawn();
-    const secret = newSecret();
-    await artist
-      .post(`/api/charts/${trial.chartId}/wear-links`)
-      .set(keyed())
-      .send({ id: newId(), version: trial.version, appliedAt: PUT_ON, secret, trialId: trial.id })
-      .expect(201);
-    return { trial, token: tokenOf(demo.studio.id, secret) };
-  };
   const send = (token: string, more: object = {}) =>
     server
       .agent()

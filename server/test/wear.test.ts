@@ -10,7 +10,7 @@ import {
   type StudioWearAnswer,
 } from '@toile/contract';
 import { inStudio } from '../src/db/connection';
-import { demo, keyed, testServer, type TestServer } from './testServer';
+import { asBytes, demo, keyed, testServer, type TestServer } from './testServer';
 
 let now = new Date('2031-05-14T18:00:00Z');
 let server: TestServer;
@@ -185,15 +185,7 @@ describe('by a link', () => {
 test('all of it is in the client’s own data, and gone with the client', async () => {
   const owner = await server.signedIn('owner');
   const clientId = chart.client.id;
-  const zip = await owner
-    .get(`/api/clients/${clientId}/data`)
-    .buffer(true)
-    .parse((res, done) => {
-      const parts: Buffer[] = [];
-      res.on('data', (part: Buffer) => parts.push(part));
-      res.on('end', () => done(null, Buffer.concat(parts)));
-    })
-    .expect(200);
+  const zip = await asBytes(owner.get(`/api/clients/${clientId}/data`));
   expect((zip.body as Buffer).includes('wear.csv')).toBe(true);
   const name = chart.client.name;
   await owner

@@ -189,8 +189,13 @@ type Given = {
   readonly tools: readonly Tool[] | null;
 };
 
+const PAPERS = [
+  ['a4', 'A4'],
+  ['letter', 'Letter'],
+] as const;
+
 function OnPaper({ chart, minutes, kept, tools }: Given) {
-  const print = (paper: 'a4' | 'letter', as: 'sheet' | 'card' = 'sheet'): void =>
+  const print = (paper: 'a4' | 'letter', as: 'sheet' | 'card'): void =>
     window.location.assign(
       pathTo(
         'printLesson',
@@ -208,15 +213,18 @@ function OnPaper({ chart, minutes, kept, tools }: Given) {
     <Column gap="$2" role="group" aria-label="On paper">
       <Subheading>On paper</Subheading>
       <Line>
-        <Button disabled={kept.length === 0} onPress={() => print('a4')}>
-          PDF, A4
-        </Button>
-        <Button disabled={kept.length === 0} onPress={() => print('letter')}>
-          PDF, Letter
-        </Button>
-        <Button disabled={kept.length === 0} onPress={() => print('a4', 'card')}>
-          Card for the lid
-        </Button>
+        {PAPERS.map(([paper, words]) => (
+          <Button key={paper} disabled={kept.length === 0} onPress={() => print(paper, 'sheet')}>
+            {`PDF, ${words}`}
+          </Button>
+        ))}
+      </Line>
+      <Line>
+        {PAPERS.map(([paper, words]) => (
+          <Button key={paper} disabled={kept.length === 0} onPress={() => print(paper, 'card')}>
+            {`Card for the lid, ${words}`}
+          </Button>
+        ))}
       </Line>
     </Column>
   );

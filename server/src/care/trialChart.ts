@@ -13,7 +13,7 @@ import {
 } from '@toile/core';
 import type { TrialInput } from '@toile/contract';
 import { announce } from '../charts/live';
-import { insertVersion, newestVersion } from '../charts/queries';
+import { chartVersion, insertVersion, newestVersion } from '../charts/queries';
 import type { Tx } from '../db/connection';
 import { oneAtATime } from '../db/locks';
 import type { Caller } from '../http/caller';
@@ -71,14 +71,7 @@ export async function intoChart(
 ): Promise<number> {
   await oneAtATime(tx, trial.chartId);
   const newest = found(await newestVersion(tx, trial.chartId));
-  const { document: tried } = found(
-    await tx
-      .selectFrom('chart_versions')
-      .select('document')
-      .where('chart_id', '=', trial.chartId)
-      .where('version', '=', trial.version)
-      .executeTakeFirst(),
-  );
+  const tried = await chartVersion(tx, trial.chartId, trial.version);
   const way = choice === 'a' || choice === 'b' ? choice : null;
   const said = way ? trial.question[way].words : choice;
   const kept = await keepVersion(tx, caller, now, newest, `Decided after a half-face trial: ${said}`, () => {

@@ -6,6 +6,7 @@ import {
   type Look,
   type WearLinkAnswer,
 } from '@toile/contract';
+import { chartVersion } from '../charts/queries';
 import type { Tx } from '../db/connection';
 import { hashOfSecret } from '../db/secrets';
 import { oneAtATime } from '../db/locks';
@@ -151,15 +152,7 @@ async function versionOf(
   version: number,
 ): Promise<{ readonly clientId: string; readonly chart: Chart }> {
   const { client_id } = await chartRow(tx, chartId);
-  const { document } = found(
-    await tx
-      .selectFrom('chart_versions')
-      .select('document')
-      .where('chart_id', '=', chartId)
-      .where('version', '=', version)
-      .executeTakeFirst(),
-  );
-  return { clientId: client_id, chart: document };
+  return { clientId: client_id, chart: await chartVersion(tx, chartId, version) };
 }
 
 /** Keeps a look as it was told; what was looked at in the future is refused. */

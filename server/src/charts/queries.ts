@@ -55,16 +55,7 @@ export async function chartAnswer(tx: Tx, chartId: string, version?: number): Pr
     .orderBy('version', 'desc')
     .execute();
   const wanted = version ?? versions[0]?.version;
-  const row = found(
-    wanted === undefined
-      ? null
-      : await tx
-          .selectFrom('chart_versions')
-          .select('document')
-          .where('chart_id', '=', chartId)
-          .where('version', '=', wanted)
-          .executeTakeFirst(),
-  );
+  const chart = found(wanted === undefined ? null : await chartVersion(tx, chartId, wanted));
   const events = await tx
     .selectFrom('chair_events')
     .select(['id', 'event'])
@@ -73,10 +64,21 @@ export async function chartAnswer(tx: Tx, chartId: string, version?: number): Pr
     .orderBy('seq')
     .execute();
   return {
-    chart: row.document,
+    chart,
     events: events.map(eventOfRow),
     versions: versions.map((v) => ({ ...v, at: v.at.toISOString() })),
   };
+}
+
+/** One version's document; throws where there is none. */
+export async function chartVersion(tx: Tx, chartId: string, version: number): Promise<Chart> {
+  const row = await tx
+    .selectFrom('chart_versions')
+    .select('document')
+    .where('chart_id', '=', chartId)
+    .where('version', '=', version)
+    .executeTakeFirst();
+  return found(row).document;
 }
 
 /** A version as its row, sealed with its hash. */

@@ -1,10 +1,9 @@
-import type { Lesson } from '@toile/core';
+import { PAPERS, type Lesson } from '@toile/core';
 import type { SheetPaper } from '../print/callSheetPdf';
 import { documentWithFonts, finished, measureText } from '../print/fonts';
 
 /** Points a millimetre. */
 const MM = 72 / 25.4;
-const PAPERS = { a4: [595.28, 841.89], letter: [612, 792] } as const;
 /** As a bank card: it lies in most lids and in every purse. */
 const CARD = { width: 85 * MM, height: 54 * MM, inset: 3 * MM } as const;
 const SIZES = { largest: 8, smallest: 4.5, step: 0.25 } as const;

@@ -1,9 +1,7 @@
-import { stepsCounted, type Lesson } from '@toile/core';
+import { PAPERS, stepsCounted, type Lesson } from '@toile/core';
 import type { SheetPaper } from '../print/callSheetPdf';
 import { documentWithFonts, finished } from '../print/fonts';
 
-/** Papers in points. */
-const PAPERS = { a4: [595.28, 841.89], letter: [612, 792] } as const;
 const MARGIN = 44;
 const SIZE = 11;
 const SMALL = 9.5;

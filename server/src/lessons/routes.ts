@@ -1,7 +1,6 @@
-import { lessonFrom, stepsOfVariant, TOOLS, type Chart, type Tool } from '@toile/core';
+import { lessonFrom, stepsOfVariant, TOOLS, type Tool } from '@toile/core';
 import { type LessonLinkAnswer } from '@toile/contract';
-import { newestVersion } from '../charts/queries';
-import { type Tx } from '../db/connection';
+import { chartVersion, newestVersion } from '../charts/queries';
 import { hashOfSecret } from '../db/secrets';
 import { registerLinkedPage } from '../shares/linkedPage';
 import { found, ProblemError, wrong } from '../http/problem';
@@ -46,10 +45,12 @@ export function registerLessons(services: Services): void {
   });
 
   write(services, 'createLessonLink', async ({ tx, caller, body, params, now }) => {
-    const chart = await versionOf(tx, params.id, body.version);
+    const chart = await chartVersion(tx, params.id, body.version);
     const plan = new Set(stepsOfVariant(chart.steps, null).map(({ id }) => id));
     const strange = body.keep.findIndex((id) => !plan.has(id));
     if (strange >= 0) throw wrong(`keep[${strange}]`, 'is not a step of this version');
+    if (lessonFrom(chart, body).steps.length === 0)
+      throw wrong('keep', 'None of these can be done at home with these tools');
     const row = await tx
       .insertInto('lesson_links')
       .values({
@@ -90,7 +91,7 @@ export function registerLessons(services: Services): void {
     (tx, hash) =>
       tx.selectFrom('lesson_links').selectAll().where('secret_hash', '=', hash).executeTakeFirst(),
     async (tx, { chart_id, version, minutes, keep, tools, expires_at }) =>
-      lessonPage(lessonFrom(await versionOf(tx, chart_id, version), { minutes, keep, tools }), expires_at),
+      lessonPage(lessonFrom(await chartVersion(tx, chart_id, version), { minutes, keep, tools }), expires_at),
   );
 }
 
@@ -103,16 +104,6 @@ function toolsAsked(list: string | undefined): Tool[] | null {
 const wrongTool = (): never => {
   throw wrong('tools', `Some of ${TOOLS.join(', ')}`);
 };
-
-async function versionOf(tx: Tx, chartId: string, version: number): Promise<Chart> {
-  const row = await tx
-    .selectFrom('chart_versions')
-    .select('document')
-    .where('chart_id', '=', chartId)
-    .where('version', '=', version)
-    .executeTakeFirst();
-  return found(row).document;
-}
 
 type Row = {
   readonly id: string;

@@ -1,9 +1,8 @@
-import type { CallSheet } from '@toile/core';
+import { PAPERS, type CallSheet, type Paper } from '@toile/core';
 import { documentWithFonts, finished } from './fonts';
 
-/** Papers in points. */
-const PAPERS = { a4: [595.28, 841.89], letter: [612, 792] } as const;
-export type SheetPaper = keyof typeof PAPERS;
+/** What is printed on; a phone's picture is no paper. */
+export type SheetPaper = Exclude<Paper, 'phone'>;
 
 const MARGIN = 48;
 const SIZE = 12;

@@ -15,7 +15,7 @@ export const PRESS_HERE: Press = { print: printed, waiting: () => 0, stop: () =>
 export type PressLimits = {
   readonly threads: number;
   /** Beyond so many that wait, whoever comes is told to come again. */ readonly waiting: number;
-  readonly ms: number;
+  /** From when it is asked for, waiting included. */ readonly ms: number;
   readonly megabytes: number;
 };
 const LIMITS: PressLimits = { threads: 2, waiting: 24, ms: 20_000, megabytes: 256 };

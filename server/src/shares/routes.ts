@@ -1,5 +1,6 @@
 import { chartSheet, sheetSvg } from '@toile/core';
 import { type ShareAnswer } from '@toile/contract';
+import { chartVersion } from '../charts/queries';
 import { hashOfSecret } from '../db/secrets';
 import { registerLinkedPage } from './linkedPage';
 import { found, ProblemError } from '../http/problem';
@@ -65,15 +66,7 @@ export function registerShares(services: Services): void {
     '/s',
     (tx, hash) => tx.selectFrom('shares').selectAll().where('secret_hash', '=', hash).executeTakeFirst(),
     async (tx, share) => {
-      const { document } = found(
-        await tx
-          .selectFrom('chart_versions')
-          .select('document')
-          .where('chart_id', '=', share.chart_id)
-          .where('version', '=', share.version)
-          .executeTakeFirst(),
-      );
-      const sheet = chartSheet(document, {
+      const sheet = chartSheet(await chartVersion(tx, share.chart_id, share.version), {
         paper: 'phone',
         colour: true,
         cautions: share.cautions,

@@ -1,11 +1,11 @@
 import { addDays } from '@toile/core';
 import type { TodayAnswer } from '@toile/contract';
-import { openedUnits } from '../kit/queries';
 import { patchTestsOf } from '../patchTests/queries';
 import { read, type Services } from '../http/register';
 import { studioDay } from '../studio/day';
 import { visitsWhere } from '../visits/queries';
 import { whatIsDue } from './due';
+import { openedUnits } from './openedUnits';
 import { partyRunUpDue, RUN_UP_DAYS, runUpDue } from './runUpDue';
 
 /** Within RUN_UP_DAYS. */

@@ -1,3 +1,5 @@
+import { zoneFormat } from './zoneFormat';
+
 /** A day as YYYY-MM-DD: dates of the trade have no hour and no zone. */
 const DAY = /^(\d{4})-(\d{2})-(\d{2})$/;
 
@@ -48,25 +50,9 @@ export function isZone(zone: string): boolean {
   }
 }
 
-const formats = new Map<string, Intl.DateTimeFormat>();
-
-/** A format takes long to make and is always the same. */
-function formatIn(timeZone: string): Intl.DateTimeFormat {
-  const known = formats.get(timeZone);
-  if (known) return known;
-  const made = new Intl.DateTimeFormat('en-GB', {
-    timeZone,
-    year: 'numeric',
-    month: '2-digit',
-    day: '2-digit',
-  });
-  formats.set(timeZone, made);
-  return made;
-}
-
 /** The day an instant falls on in a time zone: one instant is two days, seen from Auckland and from Lima. */
 export function dayIn(zone: string, instant: Date): string {
-  const parts = formatIn(zone).formatToParts(instant);
+  const parts = zoneFormat(zone).formatToParts(instant);
   const part = (type: Intl.DateTimeFormatPartTypes): string => parts.find((p) => p.type === type)!.value;
   return `${part('year').padStart(4, '0')}-${part('month')}-${part('day')}`;
 }

@@ -1,29 +1,12 @@
 import { partsOfDay } from './day';
+import { zoneFormat } from './zoneFormat';
 
 const MINUTE = 60_000;
-const formats = new Map<string, Intl.DateTimeFormat>();
-
-function formatIn(zone: string): Intl.DateTimeFormat {
-  const known = formats.get(zone);
-  if (known) return known;
-  const made = new Intl.DateTimeFormat('en-GB', {
-    timeZone: zone,
-    hourCycle: 'h23',
-    year: 'numeric',
-    month: 'numeric',
-    day: 'numeric',
-    hour: 'numeric',
-    minute: 'numeric',
-    second: 'numeric',
-  });
-  formats.set(zone, made);
-  return made;
-}
 
 /** What the clock of a zone reads at an instant, as milliseconds of the same reading in UTC. */
 function readingIn(zone: string, instant: number): number {
   const part = Object.fromEntries(
-    formatIn(zone)
+    zoneFormat(zone)
       .formatToParts(instant)
       .map(({ type, value }) => [type, Number(value)]),
   );

@@ -129,6 +129,7 @@ describe('with the tools a client has', () => {
     ['damp sponge', ['damp sponge'], 'damp sponge'],
     ['damp sponge', ['dense brush'], 'dense brush'],
     ['damp sponge', [], 'finger'],
+    ['dense brush', ['damp sponge'], 'damp sponge'],
     ['loose brush', ['puff'], 'puff'],
     ['loose brush', [], null],
     ['puff', ['damp sponge'], null],
@@ -143,8 +144,23 @@ describe('with the tools a client has', () => {
     const made = withToolsOf(step, has);
     expect(made?.tool ?? null).toBe(done);
     if (made && made.tool !== tool)
-      expect(made.technique).toBe(made.tool === 'finger' || made.tool === 'puff' ? 'press' : 'buff');
+      expect(made.technique).toBe(['finger', 'puff', 'damp sponge'].includes(made.tool) ? 'press' : 'buff');
   });
+
+  test.each(['line', 'draw', 'flick'] as const)(
+    'what is worked as a %s is not done with what presses',
+    (technique) => {
+      for (const tool of ['small brush', 'dense brush', 'loose brush'] as const) {
+        const step: Step = { ...BASE, tool, technique };
+        expect(withToolsOf(step, ['puff', 'damp sponge'])).toBeNull();
+        expect(withToolsOf(step, [tool])).toBe(step);
+      }
+      expect(withToolsOf({ ...BASE, tool: 'small brush', technique }, ['angled brush'])).toMatchObject({
+        tool: 'angled brush',
+        technique,
+      });
+    },
+  );
 
   test('mascara brings its own wand, a brow does not', () => {
     expect(withToolsOf({ ...MASCARA, tool: 'spoolie' }, [])).not.toBeNull();

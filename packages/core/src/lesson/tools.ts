@@ -18,6 +18,12 @@ const STAND_INS: Readonly<Record<Tool, readonly Tool[]>> = {
   finger: [],
   none: [],
 };
+/** Tools that do one thing well: they press, whatever was done with what they stand in for. */
+const PRESSES: readonly Tool[] = ['finger', 'puff', 'damp sponge'];
+/** What is drawn cannot be pressed. */
+const DRAWN: readonly Step['technique'][] = ['line', 'draw', 'flick'];
+const canDo = (tool: Tool, technique: Step['technique']): boolean =>
+  !(PRESSES.includes(tool) && DRAWN.includes(technique));
 /** What nobody needs to buy. */
 const EVERYBODY_HAS: readonly Tool[] = ['finger', 'none'];
 
@@ -35,9 +41,8 @@ export function toolsAskedOf(steps: readonly Step[]): Tool[] {
 export function withToolsOf(step: Step, has: readonly Tool[]): Step | null {
   const there = (tool: Tool): boolean => EVERYBODY_HAS.includes(tool) || has.includes(tool);
   if (there(step.tool) || bringsItsOwn(step)) return step;
-  const tool = STAND_INS[step.tool].find(there);
+  const tool = STAND_INS[step.tool].find((one) => there(one) && canDo(one, step.technique));
   if (!tool) return null;
-  // A finger and a puff do one thing well.
-  const technique = tool === 'finger' || tool === 'puff' ? 'press' : step.technique;
+  const technique = PRESSES.includes(tool) ? 'press' : step.technique;
   return { ...step, tool, technique };
 }
