@@ -88,27 +88,29 @@ function Seen({ trial, now }: Pick<LooksPartProps, 'trial' | 'now'>) {
           ))}
         </Line>
         {rows.map((row, i) => (
-          <Column
+          <Line
             key={`${row.hour} ${row.zone} ${row.measure} ${row.by}`}
             role="row"
-            gap={0}
+            flexWrap="nowrap"
+            alignItems="baseline"
+            gap="$2"
             borderTopWidth={i === first ? 2 : 1}
             borderTopColor={i === first ? '$ink' : '$line'}
             paddingVertical="$1"
           >
-            <Label role="cell">{`${row.hour.toFixed(1)} h, ${trialZoneWords(TRIAL_ZONES.find((zone) => zone === row.zone) ?? 'nose')}${
+            <Label
+              role="cell"
+              flex={1}
+            >{`${row.hour.toFixed(1)} h, ${trialZoneWords(TRIAL_ZONES.find((zone) => zone === row.zone) ?? 'nose')}${
               row.counts ? '' : `: ${MEASURE_WORDS[row.measure]}, by ${JUDGE_WORDS[row.by]}`
             }`}</Label>
-            <Line flexWrap="nowrap" gap="$2">
-              <Label flex={1}> </Label>
-              <Body role="cell" flex={1} color={row.counts ? '$ink' : '$inkSoft'}>
-                {row.right}
-              </Body>
-              <Body role="cell" flex={1} color={row.counts ? '$ink' : '$inkSoft'}>
-                {row.left}
-              </Body>
-            </Line>
-          </Column>
+            <Body role="cell" flex={1} color={row.counts ? '$ink' : '$inkSoft'}>
+              {row.right}
+            </Body>
+            <Body role="cell" flex={1} color={row.counts ? '$ink' : '$inkSoft'}>
+              {row.left}
+            </Body>
+          </Line>
         ))}
       </Column>
       {first >= 0 ? <Label>Below the strong line: also seen, and no part of what was declared.</Label> : null}

@@ -35,12 +35,15 @@ export const CHECKS: Readonly<Record<Step['role'], string>> = {
 export const FAULTS: Readonly<
   Partial<Record<Step['role'], { readonly seen: string; readonly cure: string }>>
 > = {
-  base: { seen: 'It looks like a mask', cure: 'Take half of it, and press a clean damp sponge over it.' },
+  base: {
+    seen: 'It looks like a mask',
+    cure: 'Take half of it, and press a clean damp sponge, or a tissue, over it.',
+  },
   conceal: { seen: 'It creases', cure: 'Less of it, at the inner corner only, pressed.' },
   brow: { seen: 'Too hard', cure: 'Brush it through; next time begin further out.' },
-  blush: { seen: 'Too much', cure: 'Press a clean damp sponge over it.' },
+  blush: { seen: 'Too much', cure: 'Press a clean damp sponge, or a tissue, over it.' },
   lash: { seen: 'It smudges', cure: 'Let it dry with the eyes down, and powder below.' },
-  powder: { seen: 'It looks dusty', cure: 'Press a damp sponge over it, once.' },
+  powder: { seen: 'It looks dusty', cure: 'Press a damp sponge over it once, or a warm clean hand.' },
   contour: { seen: 'A stripe', cure: 'Blend its lower edge upwards with nothing on the brush.' },
   eye: { seen: 'It falls on the cheek', cure: 'Tap the brush off first, and sweep the cheek clean.' },
   liner: { seen: 'It wobbles', cure: 'Rest the elbow, and join three short strokes.' },
