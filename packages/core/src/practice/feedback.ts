@@ -16,6 +16,8 @@ export type LineTask = {
 
 /** A line under this lies beside its guide. */
 const NEAR_ENOUGH = 60;
+/** A line that begins or ends further beside its guide than this is not praised for where it does. */
+const BESIDE_MM = 3;
 /** Parts within this are not worth a word. */
 const FINE = 97;
 const mm = (value: number): string => `${Math.round(Math.abs(value))} mm`;
@@ -35,14 +37,12 @@ export function feedback(
   const worst = costs[0];
   // Where it begins and ends is told along the guide: of a line that lies elsewhere that is no praise.
   const beside = (costs.find((one) => one.part === 'line')?.score ?? 100) < NEAR_ENOUGH;
+  const nowhere = (part: PartName): boolean =>
+    (part === 'start' && (beside || miss.startBesideMm > BESIDE_MM)) ||
+    (part === 'end' && (beside || miss.endBesideMm > BESIDE_MM));
   const right = [...costs]
     .reverse()
-    .find(
-      (one) =>
-        one.score >= 90 &&
-        one.part !== worst?.part &&
-        !(beside && (one.part === 'start' || one.part === 'end')),
-    );
+    .find((one) => one.score >= 90 && one.part !== worst?.part && !nowhere(one.part));
   const well = right ? WELL[right.part](miss) : null;
   if (task.breach) return { first: task.breach, well };
   if (miss.backwards && (!worst || worst.score > 60))

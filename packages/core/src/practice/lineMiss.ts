@@ -18,6 +18,9 @@ export type LineMiss = {
   /** Mean signed distance: positive to the left of the guide's way with y up. */ readonly sideMm: number;
   /** Along the guide: late and short positive, running over negative. */ readonly startMm: number;
   readonly endMm: number;
+  /** How far beside the guide the drawn line begins and ends: start and end alone are told along it. */
+  readonly startBesideMm: number;
+  readonly endBesideMm: number;
   /** From the guide's chord to the drawn one's. */ readonly turnDegrees: number;
   /** Drawn from the other end: measured reversed. */ readonly backwards: boolean;
 };
@@ -57,6 +60,8 @@ export function lineMiss(drawn: Polyline, guide: Polyline): LineMiss {
     sideMm: trapezoid(signed),
     startMm: alongFrom(line[0]!, guide, true),
     endMm: alongFrom(line.at(-1)!, guide, false),
+    startBesideMm: off[0]!,
+    endBesideMm: off.at(-1)!,
     turnDegrees: turnBetween(subtract(end, start), subtract(line.at(-1)!, line[0]!)),
     backwards,
   };

@@ -180,6 +180,42 @@ test('the worst thing is said first with its mm and its cure, never a bare numbe
   ).toMatch(/^(It|The|Nowhere)/);
 });
 
+test('no line is praised for an end that lies beside the guide, at either end and on either side', () => {
+  const guide: LineGuide = {
+    line: [
+      [0, 0],
+      [50, 0],
+    ],
+    widthMm: 7,
+  };
+  const praised = (line: LineGuide['line']) => {
+    const { miss, parts } = scoreLine(line, guide);
+    // Everything but the two ends is out of the running, so that an end is what is praised if it may be.
+    const ends = parts.map((one) =>
+      one.part === 'start' || one.part === 'end' ? one : { ...one, score: Math.min(one.score, 89) },
+    );
+    return feedback(ends, miss, task).well;
+  };
+  for (const away of [2.5, 2.9, 3.1, 4, 6, 9])
+    for (const side of [1, -1]) {
+      const startBeside = praised([
+        [0, side * away],
+        [12, 0],
+        [36, 0],
+      ]);
+      const endBeside = praised([
+        [14, 0],
+        [38, 0],
+        [50, side * away],
+      ]);
+      expect({ away, startBeside }).toEqual({
+        away,
+        startBeside: away < 3 ? 'It begins where it should.' : null,
+      });
+      expect({ away, endBeside }).toEqual({ away, endBeside: away < 3 ? 'It ends where it should.' : null });
+    }
+});
+
 test('what is tried again tomorrow comes sooner after a miss than after a hit, and never past the longest wait', () => {
   const now = new Date('2027-01-04T09:00:00Z');
   const days = (grade: 'again' | 'near' | 'good' | 'sure') =>
