@@ -145,6 +145,69 @@ test('pans are put in order by one touch a place; shared, a skill is seen by the
   await owner.context.close();
 });
 
+test('a patch is drawn round, by finger and by keys; a line that goes round nothing is refused and nothing counted', async () => {
+  await page.goto(`${baseUrl()}/practice/blush-lifted`);
+  await pad(page).waitFor();
+  await draw(page, [
+    [0.4, 0.4],
+    [0.405, 0.4],
+  ]);
+  await page
+    .getByRole('alert')
+    .getByText(/Draw all the way round/)
+    .waitFor();
+  await draw(page, [
+    [0.35, 0.35],
+    [0.6, 0.3],
+    [0.65, 0.5],
+    [0.4, 0.6],
+    [0.35, 0.37],
+  ]);
+  await was(page).waitFor();
+  expect(await was(page).innerText()).toMatch(/^(● sure|◐ good|○ near|· once more)\. /);
+  expect(await page.getByRole('alert').count()).toBe(0);
+  await shot(page, 'patch');
+  await button(page, 'A new face').click();
+  await pad(page).focus();
+  await page.keyboard.press('Space');
+  for (const key of ['ArrowRight', 'ArrowDown', 'ArrowLeft', 'ArrowUp'])
+    for (let i = 0; i < 3; i++) await page.keyboard.press(`Shift+${key}`);
+  await page.keyboard.press('Enter');
+  await was(page).waitFor();
+});
+
+test('a skin is met in two pumps, one put back; told how far off they are', async () => {
+  await page.goto(`${baseUrl()}/practice/two-pumps`);
+  const pump = (name: string) => button(page, `A pump of Pan ${name}`);
+  await pump('A').click();
+  await button(page, 'Put back').click();
+  await pump('B').click();
+  await pump('C').click();
+  await page.getByRole('status', { name: 'Taken' }).getByText('one pump of B, one pump of C').waitFor();
+  expect(await pump('D').isDisabled()).toBe(true);
+  await shot(page, 'pumps');
+  await button(page, 'Those two pumps').click();
+  await was(page)
+    .getByText(/B and C (come nearest|are \d)/)
+    .waitFor();
+});
+
+test('what is wrong in a small chart is picked by keys alone, and told as the review tells it', async () => {
+  await page.goto(`${baseUrl()}/practice/broken`);
+  const first = page
+    .getByRole('group', { name: 'What is wrong, one thing or two' })
+    .getByRole('checkbox')
+    .first();
+  await first.focus();
+  await page.keyboard.press('Space');
+  await eventually(async () => (await first.getAttribute('aria-checked')) === 'true');
+  await shot(page, 'broken');
+  await button(page, 'That is it').focus();
+  await page.keyboard.press('Enter');
+  await was(page).waitFor();
+  await shot(page, 'broken-told');
+});
+
 test('weeks later what was put off is due again, and stands first', async () => {
   await page.clock.setFixedTime(new Date(Date.now() + 40 * 86_400_000));
   await page.goto(`${baseUrl()}/practice`);

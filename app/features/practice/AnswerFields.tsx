@@ -1,6 +1,15 @@
 import { useState, type ReactNode } from 'react';
-import type { CorrectorExercise, Lab, PanExercise, StepsExercise } from '@toile/core';
-import { Body, Button, Column, Judged, Label, Line, Swatch } from '../../ui';
+import {
+  outlineOf,
+  type BrokenExercise,
+  type CorrectorExercise,
+  type Lab,
+  type MixExercise,
+  type PanExercise,
+  type StepsExercise,
+} from '@toile/core';
+import { Body, Button, Choice, Column, Judged, Label, Line, Swatch } from '../../ui';
+import { FaceStage } from '../face/FaceStage';
 import { movedBy } from './practiceView';
 
 type OrderProps<T> = {
@@ -109,6 +118,117 @@ export function OrderSteps({
       done={done}
       onDone={(order) => onGive(order.map(({ id }) => id))}
     />
+  );
+}
+
+/** Two pumps out of the pans: taken one by one, put back by a touch. */
+export function PickPumps({
+  task,
+  done,
+  onGive,
+}: {
+  readonly task: MixExercise;
+  readonly done: boolean;
+  readonly onGive: (ids: readonly string[]) => void;
+}) {
+  const [taken, setTaken] = useState<readonly string[]>([]);
+  const named = (id: string): string => `Pan ${id.toUpperCase()}`;
+  return (
+    <Column gap="$3">
+      <Judged padding="$3">
+        <Line gap="$3">
+          <Swatch lab={task.skin} size={96} label="the skin" />
+          <Label color="$ink">The skin</Label>
+        </Line>
+      </Judged>
+      <Line gap="$2" role="group" aria-label="Pans">
+        {task.pans.map(({ id, lab }) => (
+          <Column key={id} gap="$1" alignItems="center">
+            {pan(lab, named(id))}
+            <Button
+              label={`A pump of ${named(id)}`}
+              disabled={done || taken.length === 2}
+              onPress={() => setTaken([...taken, id])}
+            >
+              {id.toUpperCase()}
+            </Button>
+          </Column>
+        ))}
+      </Line>
+      <Line role="status" aria-label="Taken" flexWrap="nowrap" gap="$2" minHeight={44}>
+        <Body flex={1}>
+          {taken.length === 0
+            ? 'No pump taken yet.'
+            : taken.map((id) => `one pump of ${id.toUpperCase()}`).join(', ')}
+        </Body>
+        {taken.length > 0 && !done ? (
+          <Button onPress={() => setTaken(taken.slice(0, -1))}>Put back</Button>
+        ) : null}
+      </Line>
+      {done ? null : (
+        <Button kind="main" large disabled={taken.length !== 2} onPress={() => onGive(taken)}>
+          Those two pumps
+        </Button>
+      )}
+    </Column>
+  );
+}
+
+/** A small chart to be read, and what may be wrong in it to be picked. */
+export function PickBroken({
+  task,
+  done,
+  onGive,
+}: {
+  readonly task: BrokenExercise;
+  readonly done: boolean;
+  readonly onGive: (ids: readonly string[]) => void;
+}) {
+  const [picked, setPicked] = useState<readonly string[]>([]);
+  const { model, chart } = task;
+  const { landmarks, features } = model;
+  return (
+    <Column gap="$3">
+      <FaceStage
+        {...model}
+        height={300}
+        framing="face"
+        label="The chart on its face"
+        layers={chart.placements.flatMap(({ placement, role }, i) =>
+          role === 'care' || role === 'base'
+            ? []
+            : [
+                {
+                  id: String(i),
+                  kind: role,
+                  shapes: outlineOf(placement, landmarks, features),
+                  colour: null,
+                },
+              ],
+        )}
+      />
+      {chart.face ? <Body fontWeight="700">{chart.face}</Body> : null}
+      <Column gap="$1" role="list" aria-label="The steps">
+        {chart.steps.map(({ id, words }, i) => (
+          <Body key={id} role="listitem">{`${i + 1}. ${words}`}</Body>
+        ))}
+      </Column>
+      <Choice
+        several
+        label="What is wrong, one thing or two"
+        options={chart.choices.map(({ id }) => id)}
+        words={Object.fromEntries(
+          chart.choices.map(({ id, words }) => [id, done && chart.right.includes(id) ? `▲ ${words}` : words]),
+        )}
+        chosen={[...picked]}
+        onChange={(next) => (done ? undefined : setPicked(next))}
+      />
+      {done ? null : (
+        <Button kind="main" large disabled={picked.length === 0} onPress={() => onGive(picked)}>
+          That is it
+        </Button>
+      )}
+    </Column>
   );
 }
 

@@ -1,8 +1,8 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { outlineOf, type LineExercise, type Point } from '@toile/core';
+import { outlineOf, type DrawnExercise, type Point } from '@toile/core';
 import { useColours } from '../../ui';
 import { FaceStage } from '../face/FaceStage';
-import { frameOf } from './practiceView';
+import { askedLine, frameOf } from './practiceView';
 import { StrokePlay } from './StrokePlay';
 
 export type Drawn = {
@@ -12,7 +12,7 @@ export type Drawn = {
 };
 
 type DrawPadProps = {
-  readonly task: LineExercise;
+  readonly task: DrawnExercise;
   readonly height: number;
   /** What was drawn, once it is judged: shown beside the guide. */ readonly judged: {
     readonly line: readonly Point[];
@@ -28,9 +28,14 @@ const STRIDE_MM = 5;
 /** Points nearer than this are one, mm. */
 const NEAR_MM = 0.3;
 
-/** A face to draw one line on: with a finger, a pen or a mouse, or with the arrow keys. */
+/** How wide a hand draws round a patch when it is watched, px. */
+const ROUND_PX = 5;
+
+/** A face to draw one line on, or round one patch: with a finger, a pen or a mouse, or with the arrow keys. */
 export function DrawPad({ task, height, judged, watching, onDrawn }: DrawPadProps) {
-  const { model, guide, placement, shown } = task;
+  const { model, placement } = task;
+  const shown = task.kind === 'line' ? task.shown : null;
+  const round = task.kind === 'patch';
   return (
     <FaceStage
       landmarks={model.landmarks}
@@ -51,11 +56,14 @@ export function DrawPad({ task, height, judged, watching, onDrawn }: DrawPadProp
             <Layers
               shownPath={shown ? region(shown) : null}
               guidePath={judged ? region(placement) : null}
-              line={judged ? pathOf(judged.line.map(toPixels), false) : null}
+              line={judged ? pathOf(judged.line.map(toPixels), round) : null}
               at={judged?.at ? toPixels(judged.at) : null}
             />
             {watching ? (
-              <StrokePlay line={guide.line.map(toPixels)} widthPx={guide.widthMm / mmPerPixel} />
+              <StrokePlay
+                line={askedLine(task).map(toPixels)}
+                widthPx={task.kind === 'line' ? task.guide.widthMm / mmPerPixel : ROUND_PX}
+              />
             ) : null}
             {judged || watching ? null : (
               <Surface
@@ -79,7 +87,7 @@ const pathOf = (points: readonly Point[], closed: boolean): string =>
     : `M${points.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join('L')}${closed ? 'Z' : ''}`;
 
 /** Where the keys' pen begins: in the middle of what is shown, which tells nothing of where the line is. */
-function middleOf(task: LineExercise): Point {
+function middleOf(task: DrawnExercise): Point {
   const [x, y, w, h] = frameOf(task);
   return [x + w / 2, y + h / 2];
 }

@@ -5,16 +5,16 @@ import {
   practiceNow,
   skillNamed,
   type AttemptJudged,
+  type DrawnExercise,
   type Exercise,
   type Given,
   type Level,
-  type LineExercise,
 } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Body, Button, Column, Empty, Label, Line, Loading, Screen } from '../../ui';
 import { askFitting, useWork } from '../../workers';
 import { DrawPad, type Drawn } from './DrawPad';
-import { OrderPans, OrderSteps, PickCorrector } from './AnswerFields';
+import { OrderPans, OrderSteps, PickBroken, PickCorrector, PickPumps } from './AnswerFields';
 import { freshSeed, GRADE_WORDS } from './practiceView';
 import { usePracticeLog } from './usePracticeLog';
 
@@ -118,8 +118,12 @@ function Attempt({ task, why, onJudged, onNew }: AttemptProps) {
   // Where the guide was seen, what is drawn after is tracing: it is told, and counted nowhere.
   const [seen, setSeen] = useState(false);
   const [again, setAgain] = useState(0);
+  const drawn = task.kind === 'line' || task.kind === 'patch';
+  const [refused, setRefused] = useState(false);
   const give = (given: Given, line: Drawn['line'] = []): void => {
-    const judged = judge(task, given);
+    const judged = judgedOr(task, given);
+    setRefused(judged === null);
+    if (!judged) return;
     setResult({ judged, line, counted: !seen });
     if (!seen) onJudged(judged);
     setSeen(true);
@@ -130,15 +134,24 @@ function Attempt({ task, why, onJudged, onNew }: AttemptProps) {
         {task.asks}
       </Body>
       {result ? null : (
-        <Label>{watching ? `${why} Most lies where the brush lands; it fades from there.` : why}</Label>
+        <Label>
+          {watching && task.kind === 'line'
+            ? `${why} Most lies where the brush lands; it fades from there.`
+            : why}
+        </Label>
       )}
       <Field key={again} task={task} result={result} watching={watching} onGive={give} />
+      {refused ? (
+        <Body role="alert" color="$madder">
+          ▲ Draw all the way round, back to where you began.
+        </Body>
+      ) : null}
       {result ? (
         <Column gap="$2" role="status" aria-label="What it was">
           <Body fontWeight="700">{`${GRADE_WORDS[result.judged.grade]}. ${result.judged.first}`}</Body>
           {result.judged.well ? <Body>{`✓ ${result.judged.well}`}</Body> : null}
           {result.counted ? null : <Label>Not counted: the answer had been seen.</Label>}
-          {task.kind === 'line' ? (
+          {drawn ? (
             <Label>
               Dashed and filled: the guide on this face. The line: yours. The ring: where it is farthest.
             </Label>
@@ -149,7 +162,7 @@ function Attempt({ task, why, onJudged, onNew }: AttemptProps) {
         {result ? (
           <>
             <Button kind="main" large onPress={onNew}>
-              {task.kind === 'line' ? 'A new face' : 'Another'}
+              {drawn ? 'A new face' : 'Another'}
             </Button>
             <Button
               large
@@ -163,7 +176,7 @@ function Attempt({ task, why, onJudged, onNew }: AttemptProps) {
             </Button>
           </>
         ) : null}
-        {task.kind === 'line' ? (
+        {drawn ? (
           <Button
             large
             onPress={() => {
@@ -179,6 +192,16 @@ function Attempt({ task, why, onJudged, onNew }: AttemptProps) {
   );
 }
 
+/** Null for what is no answer: a stroke that goes round nothing. */
+function judgedOr(task: Exercise, given: Given): AttemptJudged | null {
+  try {
+    return judge(task, given);
+  } catch (error) {
+    if (error instanceof RangeError) return null;
+    throw error;
+  }
+}
+
 type FieldProps = {
   readonly task: Exercise;
   readonly result: { readonly judged: AttemptJudged; readonly line: Drawn['line'] } | null;
@@ -189,7 +212,8 @@ type FieldProps = {
 function Field({ task, result, watching, onGive }: FieldProps) {
   switch (task.kind) {
     case 'line':
-      return <DrawLine task={task} result={result} watching={watching} onGive={onGive} />;
+    case 'patch':
+      return <DrawOn task={task} result={result} watching={watching} onGive={onGive} />;
     case 'depth':
     case 'undertone':
       return (
@@ -199,6 +223,14 @@ function Field({ task, result, watching, onGive }: FieldProps) {
       return (
         <PickCorrector task={task} done={result !== null} onGive={(id) => onGive({ kind: 'choice', id })} />
       );
+    case 'mix':
+      return (
+        <PickPumps task={task} done={result !== null} onGive={(ids) => onGive({ kind: 'picks', ids })} />
+      );
+    case 'broken':
+      return (
+        <PickBroken task={task} done={result !== null} onGive={(ids) => onGive({ kind: 'picks', ids })} />
+      );
     case 'steps':
       return (
         <OrderSteps task={task} done={result !== null} onGive={(ids) => onGive({ kind: 'order', ids })} />
@@ -206,7 +238,7 @@ function Field({ task, result, watching, onGive }: FieldProps) {
   }
 }
 
-function DrawLine({ task, result, watching, onGive }: FieldProps & { readonly task: LineExercise }) {
+function DrawOn({ task, result, watching, onGive }: FieldProps & { readonly task: DrawnExercise }) {
   return (
     <DrawPad
       task={task}

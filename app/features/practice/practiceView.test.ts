@@ -1,5 +1,14 @@
-import { exercise, practiceNow, SKILLS, type LineExercise } from '@toile/core';
-import { dueWords, frameOf, freshSeed, lastWords, missWords, movedBy, standsWords } from './practiceView';
+import { exercise, practiceNow, SKILLS, type DrawnExercise } from '@toile/core';
+import {
+  askedLine,
+  dueWords,
+  frameOf,
+  freshSeed,
+  lastWords,
+  missWords,
+  movedBy,
+  standsWords,
+} from './practiceView';
 
 const NOW = new Date('2031-05-14T12:00:00Z');
 
@@ -18,6 +27,9 @@ test('a miss is told in what it is measured in, never in marks', () => {
   expect(missWords('pans-depth', 0.8)).toBe('0.8 of a step');
   expect(missWords('pans-undertone', 5)).toBe('5 degrees');
   expect(missWords('corrector', 0.3)).toBe('0.3 off the best');
+  expect(missWords('blush-lifted', 2.44)).toBe('2.4 mm');
+  expect(missWords('two-pumps', 1.25)).toBe('1.3 off the best');
+  expect([missWords('broken', 0), missWords('broken', 2)]).toEqual(['seen', '2 missed or taken wrongly']);
   expect([missWords('steps', 1), missWords('steps', 2)]).toEqual(['1 pair', '2 pairs']);
 });
 
@@ -37,19 +49,20 @@ test('where a hand stands is one line: when, how far off, and better only when i
 });
 
 test('a millimetre is drawn large enough on a phone, whatever is drawn; both sides are seen where one matches the other', () => {
-  for (const skill of SKILLS.filter(({ kind }) => kind === 'line'))
+  for (const skill of SKILLS.filter(({ kind }) => kind === 'line' || kind === 'patch'))
     for (const seed of [1, 2, 3]) {
-      const task = exercise(skill.id, seed, 0) as LineExercise;
+      const task = exercise(skill.id, seed, 0) as DrawnExercise;
+      const both = task.kind === 'line' && task.shown !== null;
       const [x, y, width, height] = frameOf(task);
       const pxPerMm = Math.min(358 / width, 420 / height);
-      expect(pxPerMm).toBeGreaterThan(task.shown ? 1.9 : 3);
-      for (const [px, py] of task.guide.line) {
+      expect(pxPerMm).toBeGreaterThan(both ? 1.9 : 3);
+      for (const [px, py] of askedLine(task)) {
         expect(px).toBeGreaterThan(x);
         expect(px).toBeLessThan(x + width);
         expect(py).toBeGreaterThan(y);
         expect(py).toBeLessThan(y + height);
       }
-      if (task.shown) expect(Math.abs(x + width / 2)).toBeLessThan(0.01);
+      if (both) expect(Math.abs(x + width / 2)).toBeLessThan(0.01);
     }
 });
 

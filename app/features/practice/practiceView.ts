@@ -1,4 +1,4 @@
-import { skillNamed, type Grade, type LineExercise, type Point, type SkillNow } from '@toile/core';
+import { skillNamed, type DrawnExercise, type Grade, type Point, type SkillNow } from '@toile/core';
 
 export const GRADE_WORDS: Readonly<Record<Grade, string>> = {
   sure: '● sure',
@@ -10,10 +10,11 @@ export const GRADE_WORDS: Readonly<Record<Grade, string>> = {
 /** What a miss is told in: millimetres of a line, steps of a shade, pairs that stood wrong. */
 export function missWords(skill: string, miss: number): string {
   const kind = skillNamed(skill)?.kind;
-  if (kind === 'line') return `${miss.toFixed(1)} mm`;
+  if (kind === 'line' || kind === 'patch') return `${miss.toFixed(1)} mm`;
   if (kind === 'depth') return `${miss.toFixed(1)} of a step`;
   if (kind === 'undertone') return `${miss.toFixed(0)} degrees`;
-  if (kind === 'corrector') return `${miss.toFixed(1)} off the best`;
+  if (kind === 'corrector' || kind === 'mix') return `${miss.toFixed(1)} off the best`;
+  if (kind === 'broken') return miss === 0 ? 'seen' : `${miss.toFixed(0)} missed or taken wrongly`;
   return `${miss.toFixed(0)} ${miss === 1 ? 'pair' : 'pairs'}`;
 }
 
@@ -42,13 +43,16 @@ export function lastWords({ skill, last }: Pick<SkillNow, 'skill' | 'last'>): st
 /** Round what is to be drawn so much of the face is shown, mm. */
 const ROUND_MM = 26;
 
+/** What was to be drawn: a line, or round a patch and back to its beginning. */
+export const askedLine = (task: DrawnExercise): readonly Point[] =>
+  task.kind === 'line' ? task.guide.line : [...task.wanted.outline, task.wanted.outline[0]!];
+
 /** The part of the face an exercise is drawn on: near enough that a millimetre can be drawn. */
-export function frameOf(
-  task: Pick<LineExercise, 'guide' | 'shown' | 'model'>,
-): readonly [number, number, number, number] {
-  const { line } = task.guide;
+export function frameOf(task: DrawnExercise): readonly [number, number, number, number] {
+  const line = askedLine(task);
   // Both sides are seen where one is to match the other.
-  const points: readonly Point[] = task.shown ? [...line, ...line.map(([x, y]): Point => [-x, y])] : line;
+  const points: readonly Point[] =
+    task.kind === 'line' && task.shown ? [...line, ...line.map(([x, y]): Point => [-x, y])] : line;
   const xs = points.map(([x]) => x);
   const ys = points.map(([, y]) => y);
   const [left, top] = [Math.min(...xs) - ROUND_MM, Math.min(...ys) - ROUND_MM];

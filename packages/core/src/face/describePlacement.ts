@@ -34,11 +34,16 @@ export function speakPlacement(
   features: Features = PLAIN_FEATURES,
 ): string {
   const area = `${placementArea(placement, landmarks, features).toFixed(1)} cm²`;
+  return `${speakPlace(placement, landmarks, features)}, ${area}`;
+}
+
+/** The same without its area: nobody measures that before a mirror. */
+export function speakPlace(placement: Placement, landmarks: Landmarks, features: Features): string {
   const facts =
     'outline' in placement
       ? [mostlyOn(placement, landmarks, features)]
       : [endOf(placement, landmarks, features), ...adjusted(placement)];
-  return [describePlacement(placement), ...facts.filter((fact) => fact !== null), area].join(', ');
+  return [describePlacement(placement), ...facts.filter((fact) => fact !== null)].join(', ');
 }
 
 /** Where a cheek stroke ends against the pupil line: what a hand can find again. */

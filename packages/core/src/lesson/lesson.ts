@@ -1,4 +1,4 @@
-import { describePlacement, speakPlacement } from '../face';
+import { describePlacement, speakPlace } from '../face';
 import { productName, type ProductKind, type Tool } from '../kit';
 import { stepsOfVariant, type Chart, type Step } from '../look';
 import { weaveSteps } from '../order';
@@ -149,11 +149,10 @@ function lessonStep(chart: Chart, step: Step, names: readonly string[]): LessonS
   };
 }
 
-/** A place in words for this face, without its area in cm²: nobody measures that before a mirror. */
-function said(...[placement, landmarks, features]: Parameters<typeof speakPlacement>): string {
-  const words =
-    'guide' in placement ? speakPlacement(placement, landmarks, features) : describePlacement(placement);
-  const plain = words.replace(/, [\d.]+ cm²$/, '');
+/** A place in words for this face. */
+function said(...[placement, landmarks, features]: Parameters<typeof speakPlace>): string {
+  const plain =
+    'guide' in placement ? speakPlace(placement, landmarks, features) : describePlacement(placement);
   // A zone is named twice: what it is, and over what.
   const twice = /^(.+?)((?:, both sides)?), over the \1(.*)$/i.exec(plain);
   return twice ? `over the ${twice[1]!.toLowerCase()}${twice[2]}${twice[3]}` : plain;

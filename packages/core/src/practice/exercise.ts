@@ -2,6 +2,7 @@ import { shiftDepth, skinByZone, type Lab } from '../colour';
 import {
   areaOf,
   checkLimits,
+  contourFinder,
   faceModel,
   HAIR_TONES,
   inferLandmarks,
@@ -12,15 +13,21 @@ import {
   type Landmarks,
   type Measurements,
   type Placement,
+  type Point,
   type Polyline,
   type Side,
 } from '../face';
-import { measureLine } from '../face/point';
+import { ribbon } from '../face/curve';
+import { centreOf, distance, measureLine } from '../face/point';
 import { seededRandom, seedFromText, type Random } from '../math';
+import { brokenChart, type BrokenChart } from './broken';
 import { lineMiss } from './lineMiss';
 import { practiceFace } from './practiceFace';
 import type { LineGuide } from './scoreLine';
-import { skillNamed, type AnswerSkill, type LineSkill } from './skills';
+import { skillNamed, type AnswerSkill, type LineSkill, type PatchSkill } from './skills';
+import type { SoftPatch } from './softOverlap';
+import { STEPS, type PracticeStep } from './practiceSteps';
+import { pumpsFor, type Pump } from './twoPumps';
 
 /** How far a hand has come in a skill: pans lie closer, and on faces the usual line is further off. */
 export const LEVELS = [0, 1, 2] as const;
@@ -41,6 +48,15 @@ export type LineExercise = Common & {
   readonly placement: Placement;
   /** The other half, done, where it is to be matched. */ readonly shown: Placement | null;
 };
+export type PatchExercise = Common & {
+  readonly kind: 'patch';
+  readonly model: PracticeModel;
+  readonly side: Side;
+  readonly placement: Placement;
+  /** In the face's mm. */ readonly wanted: SoftPatch;
+};
+/** What is drawn on a face. */
+export type DrawnExercise = LineExercise | PatchExercise;
 export type PanExercise = Common & {
   readonly kind: 'depth' | 'undertone';
   readonly pans: readonly { readonly id: string; readonly lab: Lab }[];
@@ -53,9 +69,20 @@ export type CorrectorExercise = Common & {
 };
 export type StepsExercise = Common & {
   readonly kind: 'steps';
-  readonly steps: readonly { readonly id: string; readonly words: string }[];
+  readonly steps: readonly PracticeStep[];
 };
-export type Exercise = LineExercise | PanExercise | CorrectorExercise | StepsExercise;
+export type MixExercise = Common & {
+  readonly kind: 'mix';
+  readonly skin: Lab;
+  readonly pans: readonly Pump[];
+};
+export type BrokenExercise = Common & {
+  readonly kind: 'broken';
+  readonly model: PracticeModel;
+  readonly chart: BrokenChart;
+};
+export type Exercise =
+  DrawnExercise | PanExercise | CorrectorExercise | MixExercise | StepsExercise | BrokenExercise;
 
 /** Hair that leaves the ears to be seen: much begins there. */
 const CLEAR_OF_EARS = ['tied back', 'cropped'] as const satisfies readonly Features['hair'][];
@@ -76,16 +103,12 @@ export function exercise(skillId: string, seed: number, level: Level): Exercise 
   if (!skill) return null;
   const random = seededRandom(seedFromText(`${skillId} ${seed} ${level}`));
   if (skill.kind === 'line') return lineExercise(skill, seed, level, random);
+  if (skill.kind === 'patch') return patchExercise(skill, seed, level, random);
   return answerExercise(skill, seed, level, random);
 }
 
 function lineExercise(skill: LineSkill, seed: number, level: Level, random: Random): LineExercise | null {
-  const features: Features = {
-    ...PLAIN_FEATURES,
-    hair: pick(random, CLEAR_OF_EARS),
-    hairTone: pick(random, HAIR_TONES),
-    ...skill.features,
-  };
+  const features = featuresFor(random, skill.features);
   const side = pick(random, SIDES);
   const placement = { guide: skill.guide, side } as const;
   const facts: Measurements = Object.fromEntries(
@@ -101,6 +124,7 @@ function lineExercise(skill: LineSkill, seed: number, level: Level, random: Rand
   if (!landmarks) return null;
   const [shape] = outlineOf(placement, landmarks, features);
   if (!shape?.line) return null;
+  const hollow = skill.hollow ? hollowOf(landmarks, features, side) : null;
   return {
     kind: 'line',
     skill: skill.id,
@@ -109,10 +133,80 @@ function lineExercise(skill: LineSkill, seed: number, level: Level, random: Rand
     asks: skill.asks,
     model: { landmarks, features, skin: skinByZone(aSkin(random)) },
     side,
-    guide: { line: shape.line, widthMm: areaOf(shape.region) / Math.max(1, lengthOf(shape.line)) },
-    placement,
+    guide: hollow?.guide ?? {
+      line: shape.line,
+      widthMm: areaOf(shape.region) / Math.max(1, lengthOf(shape.line)),
+    },
+    placement: hollow?.placement ?? placement,
     shown: skill.match ? { guide: skill.guide, side: side === 'left' ? 'right' : 'left' } : null,
   };
+}
+
+function featuresFor(random: Random, more: Partial<Features> = {}): Features {
+  return {
+    ...PLAIN_FEATURES,
+    hair: pick(random, CLEAR_OF_EARS),
+    hairTone: pick(random, HAIR_TONES),
+    ...more,
+  };
+}
+
+/** The hollow is felt as a band so wide, mm. */
+const HOLLOW_MM = 4;
+
+/** The line sucking the cheeks in shows, and the band of it as something that can be laid on the face. */
+function hollowOf(
+  landmarks: Landmarks,
+  features: Features,
+  side: Side,
+): { readonly guide: LineGuide; readonly placement: Placement } {
+  const model = faceModel(landmarks, features);
+  const line = contourFinder(model[side], model).hollowLine.map(model[side].toFace);
+  const outline = ribbon(line, () => HOLLOW_MM / 2).map((p): [number, number] => {
+    const [x, y] = model.warp.toCanonical(p);
+    return [side === 'right' ? -x : x, y];
+  });
+  return { guide: { line, widthMm: HOLLOW_MM }, placement: { outline, featherMm: 2, side } };
+}
+
+function patchExercise(skill: PatchSkill, seed: number, level: Level, random: Random): PatchExercise | null {
+  const features = featuresFor(random, skill.features);
+  const side = pick(random, SIDES);
+  const placement = { guide: skill.guide, side } as const;
+  const accepts = (face: Landmarks): boolean =>
+    outlineOf(placement, face, features)[0]?.region.length === 1 &&
+    checkLimits(placement, face, features, skill.role).length === 0;
+  const faces = Array.from({ length: FACES_AT[level] }, () => practiceFace(random, {}, accepts)).filter(
+    (face) => face !== null,
+  );
+  const landmarks = hardest(faces, (face) => habitBeside(placement, face, features));
+  const shape = landmarks ? outlineOf(placement, landmarks, features)[0] : undefined;
+  const outline = shape?.region[0];
+  if (!landmarks || !shape || !outline) return null;
+  return {
+    kind: 'patch',
+    skill: skill.id,
+    seed,
+    level,
+    asks: skill.asks,
+    model: { landmarks, features, skin: skinByZone(aSkin(random)) },
+    side,
+    placement,
+    wanted: { outline, featherMm: shape.featherMm },
+  };
+}
+
+/** How far the average face's patch has its middle from this face's, mm. */
+function habitBeside(
+  placement: Placement & { readonly side: Side },
+  face: Landmarks,
+  features: Features,
+): number {
+  const middle = (landmarks: Landmarks): Point => {
+    const half = faceModel(landmarks, features)[placement.side];
+    return centreOf((outlineOf(placement, landmarks, features)[0]?.region[0] ?? []).map(half.fromFace));
+  };
+  return distance(middle(AVERAGE), middle(face));
 }
 
 /** So many faces are looked at, of which the one is taken on which the usual line would be furthest off. */
@@ -151,7 +245,7 @@ const lengthOf = (line: Polyline): number => measureLine(line).lengthMm;
 const SPACING = { depth: [1.5, 0.8, 0.4], undertone: [9, 5, 2.5] } as const;
 const PANS = 5;
 
-function answerExercise(skill: AnswerSkill, seed: number, level: Level, random: Random): Exercise {
+function answerExercise(skill: AnswerSkill, seed: number, level: Level, random: Random): Exercise | null {
   const common = { skill: skill.id, seed, level, asks: skill.asks };
   switch (skill.kind) {
     case 'depth': {
@@ -179,6 +273,20 @@ function answerExercise(skill: AnswerSkill, seed: number, level: Level, random: 
       const under: Lab = [L - 5 - 5 * random(), a - 3 * random(), b - 5 - 6 * random()];
       return { ...common, kind: 'corrector', under, cheek, pans: shuffled(random, CORRECTORS) };
     }
+    case 'mix': {
+      const skin = aSkin(random);
+      const pans = pumpsFor(skin, level, random);
+      return pans ? { ...common, kind: 'mix', skin, pans } : null;
+    }
+    case 'broken': {
+      const landmarks = practiceFace(random);
+      if (!landmarks) return null;
+      const features = featuresFor(random);
+      const skin = aSkin(random);
+      const chart = brokenChart(landmarks, features, skin, random);
+      const model = { landmarks, features, skin: skinByZone(skin) };
+      return chart ? { ...common, kind: 'broken', model, chart } : null;
+    }
     case 'steps':
       return { ...common, kind: 'steps', steps: shuffled(random, shuffled(random, STEPS).slice(0, 6)) };
   }
@@ -200,18 +308,4 @@ const CORRECTORS: CorrectorExercise['pans'] = [
   { id: 'yellow', words: 'yellow', lab: [84, 4, 40] },
   { id: 'green', words: 'green', lab: [76, -16, 18] },
   { id: 'lilac', words: 'lilac', lab: [74, 14, -14] },
-];
-/** Steps of the trade in their order. */
-export const STEPS: StepsExercise['steps'] = [
-  { id: 'clean', words: 'Clean hands, tools and skin' },
-  { id: 'prep', words: 'Moisturise, and let it settle' },
-  { id: 'prime', words: 'Primer where it shines' },
-  { id: 'correct', words: 'Corrector under the eye' },
-  { id: 'base', words: 'Base, thin, from the centre' },
-  { id: 'conceal', words: 'Concealer where it still shows' },
-  { id: 'cream', words: 'Cream contour' },
-  { id: 'set', words: 'Powder to set' },
-  { id: 'powder', words: 'Powder blush' },
-  { id: 'spray', words: 'Setting spray, let it dry' },
-  { id: 'check', words: 'Check in daylight and with the flash' },
 ];

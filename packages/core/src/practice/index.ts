@@ -11,19 +11,26 @@ export {
   type PartName,
 } from './score';
 export { scoreOrder, scoreSteps, scoreRegret, spanOverlap, scorePicks, type StepLink } from './answers';
+export { patchFeedback, patchMiss, scorePatch, type PatchMiss, type PatchWords } from './patch';
+export { pumped, pumpPairs, type Pump } from './twoPumps';
+export { brokenChart, type BrokenChart } from './broken';
 export { practiceSchedule, type PracticeCard } from './schedule';
 export { feedback, type LineTask } from './feedback';
 export { practiceFace } from './practiceFace';
 export { scoreLine, type LineGuide, type LineScored } from './scoreLine';
-export { SKILLS, skillForGuide, skillNamed, type LineSkill, type Skill } from './skills';
+export { SKILLS, skillForGuide, skillNamed, type LineSkill, type PatchSkill, type Skill } from './skills';
 export {
   exercise,
   LEVELS,
+  type BrokenExercise,
   type CorrectorExercise,
+  type DrawnExercise,
   type Exercise,
   type Level,
   type LineExercise,
+  type MixExercise,
   type PanExercise,
+  type PatchExercise,
   type StepsExercise,
 } from './exercise';
 export { corrected, judge, type AttemptJudged, type Given } from './judge';

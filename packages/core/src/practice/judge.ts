@@ -1,20 +1,34 @@
 import { deltaE2000, depthOf, undertoneOf, type Lab } from '../colour';
-import { checkLimits, faceModel, type LimitBreach, type Point, type Polyline } from '../face';
+import {
+  checkLimits,
+  contourFinder,
+  faceModel,
+  isInHollow,
+  type LimitBreach,
+  type Point,
+  type Polyline,
+} from '../face';
 import { ribbon } from '../face/curve';
 import { resample } from '../face/point';
 import { shownOfStep, type Use } from '../look';
-import { scoreOrder, scoreRegret, scoreSteps, type StepLink } from './answers';
-import {
-  STEPS,
-  type CorrectorExercise,
-  type Exercise,
-  type LineExercise,
-  type PanExercise,
+import { scoreOrder, scorePicks, scoreRegret, scoreSteps, type StepLink } from './answers';
+import type {
+  BrokenExercise,
+  CorrectorExercise,
+  DrawnExercise,
+  Exercise,
+  LineExercise,
+  MixExercise,
+  PanExercise,
+  PatchExercise,
 } from './exercise';
 import { feedback, type LineTask } from './feedback';
+import { STEPS } from './practiceSteps';
+import { patchFeedback, patchMiss, scorePatch } from './patch';
 import { gradeOf, type Grade } from './score';
 import { scoreLine } from './scoreLine';
 import { skillNamed, type LineSkill } from './skills';
+import { judgePumps } from './twoPumps';
 
 /** A thin film, mg a cm2. */
 const FILM = 0.3;
@@ -69,6 +83,7 @@ export type Given =
       readonly mmPerPixel: number | null;
     }
   | { readonly kind: 'order'; readonly ids: readonly string[] }
+  | { readonly kind: 'picks'; readonly ids: readonly string[] }
   | { readonly kind: 'choice'; readonly id: string };
 
 export type AttemptJudged = {
@@ -92,8 +107,14 @@ export function judge(task: Exercise, given: Given): AttemptJudged {
     case 'depth':
     case 'undertone':
       return given.kind === 'order' ? judgePans(task, given.ids) : refuse();
+    case 'patch':
+      return given.kind === 'line' ? judgePatch(task, given) : refuse();
     case 'corrector':
       return given.kind === 'choice' ? judgeCorrector(task, given.id) : refuse();
+    case 'mix':
+      return given.kind === 'picks' ? judgeMix(task, given.ids) : refuse();
+    case 'broken':
+      return given.kind === 'picks' ? judgeBroken(task, given.ids) : refuse();
     case 'steps':
       return given.kind === 'order' ? judgeSteps(given.ids) : refuse();
   }
@@ -114,16 +135,59 @@ function judgeLine(task: LineExercise, given: Extract<Given, { kind: 'line' }>):
     { breachMm: breach?.mm ?? 0, coarse: given.coarse },
   );
   const words: LineTask = { ...skill.words, side: task.side, breach: breach?.words ?? null };
-  const small =
-    given.mmPerPixel !== null && given.mmPerPixel > 1 / LEAST_PX_PER_MM[task.shown ? 'both' : 'one'];
   const told = feedback(scored.parts, scored.miss, words);
+  const swapped = swappedIn(task, skill, own(given.drawn));
   return {
     score: scored.score,
     grade: scored.grade,
     miss: scored.miss.meanMm,
-    first: small ? `Drawn too small to judge finely: zoom in. ${told.first}` : told.first,
-    well: told.well,
+    first: `${tooSmall(task, given)}${swapped ?? told.first}`,
+    well: swapped ? null : told.well,
     at: half.toFace(scored.miss.at),
+  };
+}
+
+const tooSmall = (task: DrawnExercise, { mmPerPixel }: Extract<Given, { kind: 'line' }>): string =>
+  mmPerPixel !== null && mmPerPixel > 1 / LEAST_PX_PER_MM[task.kind === 'line' && task.shown ? 'both' : 'one']
+    ? 'Drawn too small to judge finely: zoom in. '
+    : '';
+
+/** Edge and hollow drawn for each other, said as what it is; null where neither was asked for or it was not so. */
+function swappedIn(task: LineExercise, skill: LineSkill, own: Polyline): string | null {
+  const { landmarks, features } = task.model;
+  if (skill.guide !== 'cheekContour') return null;
+  const face = faceModel(landmarks, features);
+  const finder = contourFinder(face[task.side], face);
+  const low = own.filter((p) => isInHollow(p, finder)).length / Math.max(1, own.length);
+  if (skill.hollow ? low > 1 - SWAPPED : low < SWAPPED) return null;
+  const apart = Math.round(finder.gapMm);
+  return skill.hollow
+    ? `That is the edge a smile shows, where contour lies. The hollow is ${apart} mm lower: suck the cheeks in.`
+    : `That is the hollow. The edge a smile shows is ${apart} mm higher: smile, and stay on the bone.`;
+}
+/** So much of a line nearer to the other one is that other one. */
+const SWAPPED = 0.8;
+
+function judgePatch(task: PatchExercise, given: Extract<Given, { kind: 'line' }>): AttemptJudged {
+  const skill = skillNamed(task.skill);
+  if (!skill || skill.kind !== 'patch') return refuse();
+  const half = faceModel(task.model.landmarks, task.model.features)[task.side];
+  const own = (outline: Polyline): Polyline => outline.map(half.fromFace);
+  const miss = patchMiss(
+    { outline: own(given.drawn), featherMm: task.wanted.featherMm },
+    { outline: own(task.wanted.outline), featherMm: task.wanted.featherMm },
+  );
+  const breach = LIMITED.includes(skill.role)
+    ? most(limitsOf(task, given.drawn, skill.role), limitsOf(task, task.wanted.outline, skill.role))
+    : null;
+  const scored = scorePatch(miss, { breachMm: breach?.mm ?? 0, coarse: given.coarse });
+  const told = patchFeedback(miss, scored.grade, skill.words, breach?.words ?? null);
+  return {
+    ...scored,
+    miss: miss.edgeMm,
+    first: `${tooSmall(task, given)}${told.first}`,
+    well: told.well,
+    at: half.toFace(miss.at),
   };
 }
 
@@ -146,28 +210,39 @@ function breachOf(
   drawn: Polyline,
 ): { readonly mm: number; readonly words: string } | null {
   if (!LIMITED.includes(skill.role) || drawn.length < 2) return null;
-  const { landmarks, features } = task.model;
-  const model = faceModel(landmarks, features);
-  const over = (line: Polyline) => {
-    const canonical = ribbon(resample(line, COARSE_MM), () => task.guide.widthMm / 2).map((p): Point => {
-      const [x, y] = model.warp.toCanonical(p);
-      return [task.side === 'right' ? -x : x, y];
-    });
-    return checkLimits(
-      { outline: canonical, featherMm: 2, side: task.side },
-      landmarks,
-      features,
+  const over = (line: Polyline) =>
+    limitsOf(
+      task,
+      ribbon(resample(line, COARSE_MM), () => task.guide.widthMm / 2),
       skill.role,
     );
-  };
   const own = allowed.get(task) ?? over(task.guide.line);
   allowed.set(task, own);
-  return over(drawn)
+  return most(over(drawn), own);
+}
+
+/** The limits an outline in the face's mm runs over. */
+function limitsOf({ model, side }: DrawnExercise, outline: Polyline, role: LineSkill['role']): LimitBreach[] {
+  const { landmarks, features } = model;
+  const { warp } = faceModel(landmarks, features);
+  const canonical = outline.map((p): [number, number] => {
+    const [x, y] = warp.toCanonical(p);
+    return [side === 'right' ? -x : x, y];
+  });
+  return checkLimits({ outline: canonical, featherMm: 2, side }, landmarks, features, role);
+}
+
+/** The limit that is passed furthest beyond what the guide itself does; null for nothing worth a word. */
+function most(
+  drawn: readonly LimitBreach[],
+  own: readonly LimitBreach[],
+): { readonly mm: number; readonly words: string } | null {
+  return drawn
     .filter(({ limit }) => limit !== LEAVES)
-    .reduce<{ readonly mm: number; readonly words: string } | null>((most, one) => {
+    .reduce<{ readonly mm: number; readonly words: string } | null>((worst, one) => {
       const mm =
         one.overMm - Math.max(0, ...own.filter(({ limit }) => limit === one.limit).map((g) => g.overMm));
-      return mm > (most?.mm ?? 0.3) ? { mm, words: one.message } : most;
+      return mm > (worst?.mm ?? 0.3) ? { mm, words: one.message } : worst;
     }, null);
 }
 
@@ -210,6 +285,41 @@ function judgeCorrector(task: CorrectorExercise, id: string): AttemptJudged {
       ? `${capital(mine.words)} brings it nearest: ${mine.off.toFixed(1)} from the cheek.`
       : `${capital(best.words)} comes nearer: ${best.off.toFixed(1)} from the cheek, ${mine.words} ${mine.off.toFixed(1)}.`,
     well: !same && off.findIndex((pan) => pan.id === id) === 1 ? 'Yours is the next best.' : null,
+    at: null,
+  };
+}
+
+function judgeMix(task: MixExercise, ids: readonly string[]): AttemptJudged {
+  const [one, other] = ids;
+  const judged =
+    one === undefined || other === undefined || ids.length !== 2
+      ? null
+      : judgePumps(task.skin, task.pans, [one, other]);
+  if (!judged) return refuse();
+  const { score, off, first, well } = judged;
+  return { score, grade: gradeOf(score), miss: off, first, well, at: null };
+}
+
+function judgeBroken({ chart }: BrokenExercise, ids: readonly string[]): AttemptJudged {
+  const known = chart.choices.map(({ id }) => id);
+  if (ids.length === 0 || new Set(ids).size !== ids.length || !ids.every((id) => known.includes(id)))
+    return refuse();
+  const score = scorePicks(ids, chart.right);
+  const missed = chart.right.filter((id) => !ids.includes(id));
+  const wrong = ids.length - (chart.right.length - missed.length);
+  return {
+    score,
+    grade: gradeOf(score),
+    miss: missed.length + wrong,
+    first: chart.says.join(' '),
+    well:
+      missed.length === 0
+        ? wrong === 0
+          ? 'You saw it.'
+          : 'You saw it; the rest is as it should be.'
+        : missed.length < chart.right.length
+          ? 'You saw one of the two.'
+          : null,
     at: null,
   };
 }

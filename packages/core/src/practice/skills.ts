@@ -1,5 +1,6 @@
 import type { Features, GuideName, LayerKind, Measurements } from '../face';
 import type { LineTask } from './feedback';
+import type { PatchWords } from './patch';
 
 type Words = Omit<LineTask, 'side' | 'breach'>;
 type Common = { readonly id: string; readonly name: string; readonly asks: string; readonly why: string };
@@ -14,10 +15,21 @@ export type LineSkill = Common & {
   readonly facts?: { readonly [F in keyof Measurements]?: readonly [from: number, to: number] };
   readonly features?: Partial<Features>;
   /** The other half is shown done, and this one is to match it. */ readonly match?: boolean;
+  /** The line asked for is the hollow's, which the guide keeps above. */ readonly hollow?: boolean;
 };
-/** Things put in order, or one of several chosen. */
-export type AnswerSkill = Common & { readonly kind: 'depth' | 'undertone' | 'corrector' | 'steps' };
-export type Skill = LineSkill | AnswerSkill;
+/** A patch drawn round on a face, judged by how much of it lies on its guide. */
+export type PatchSkill = Common & {
+  readonly kind: 'patch';
+  readonly guide: GuideName;
+  readonly role: LayerKind;
+  readonly words: PatchWords;
+  readonly features?: Partial<Features>;
+};
+/** Things put in order, or some of several chosen. */
+export type AnswerSkill = Common & {
+  readonly kind: 'depth' | 'undertone' | 'corrector' | 'mix' | 'steps' | 'broken';
+};
+export type Skill = LineSkill | PatchSkill | AnswerSkill;
 
 const CHEEK: Words = {
   startWords: 'at the ear',
@@ -26,7 +38,13 @@ const CHEEK: Words = {
   cure: 'smile, find the edge of the bone, and stay on it.',
 };
 
+const BLUSH: PatchWords = {
+  towards: ['too far back', 'too far in', 'too low', 'too high'],
+  cure: 'up and back along the bone, clear of the contour and of the eye.',
+};
+
 const line = (skill: Omit<LineSkill, 'kind'>): LineSkill => ({ kind: 'line', ...skill });
+const patch = (skill: Omit<PatchSkill, 'kind'>): PatchSkill => ({ kind: 'patch', ...skill });
 
 /** What is practised: each skill is a card of its own, on a fresh face each time. */
 export const SKILLS: readonly Skill[] = [
@@ -58,6 +76,40 @@ export const SKILLS: readonly Skill[] = [
     role: 'contour',
     words: CHEEK,
     facts: { faceLength: [160, 170], cheekboneWidth: [138, 144] },
+  }),
+  line({
+    id: 'hollow',
+    name: 'The hollow',
+    asks: 'Draw the hollow that sucking the cheeks in shows.',
+    why: 'Contour lies above it, on the edge a smile shows: who knows both keeps them apart.',
+    guide: 'cheekContour',
+    role: 'base',
+    words: {
+      startWords: 'under the ear',
+      endWords: 'beside the corner of the mouth',
+      towards: ['the cheekbone', 'the jaw'],
+      cure: 'suck the cheeks in, and feel where they give.',
+    },
+    hollow: true,
+  }),
+  patch({
+    id: 'blush-lifted',
+    name: 'Blush, lifted',
+    asks: 'Draw round where lifted blush lies.',
+    why: 'A little lower it lies on the contour, and both turn muddy.',
+    guide: 'blushLifted',
+    role: 'blush',
+    words: BLUSH,
+  }),
+  patch({
+    id: 'blush-mature',
+    name: 'Blush on a mature cheek',
+    asks: 'A mature cheek: draw round where blush lies.',
+    why: 'On the apple it drops as soon as the smile ends.',
+    guide: 'blushLifted',
+    role: 'blush',
+    words: { ...BLUSH, cure: 'higher than the apple, up and back along the bone.' },
+    features: { age: 'mature', lines: ['smile', 'under eye'] },
   }),
   line({
     id: 'nose',
@@ -115,6 +167,18 @@ export const SKILLS: readonly Skill[] = [
       cure: 'place it with the eye open, looking straight ahead.',
     },
     features: { lids: { left: 'hooded', right: 'hooded' } },
+  }),
+  patch({
+    id: 'outer-lid',
+    name: 'Outer third of the lid',
+    asks: 'Draw round the outer third of the lid.',
+    why: 'Further in, it takes the light out of the eye.',
+    guide: 'outerLid',
+    role: 'eye',
+    words: {
+      towards: ['too far out', 'too far in', 'too low', 'too high'],
+      cure: 'from the outer corner to where the iris ends, no higher than the fold.',
+    },
   }),
   line({
     id: 'liner',
@@ -193,11 +257,25 @@ export const SKILLS: readonly Skill[] = [
     why: 'Blue wants orange, deeper on deeper skin; a wrong one is a second shadow.',
   },
   {
+    id: 'two-pumps',
+    kind: 'mix',
+    name: 'A skin in two pumps',
+    asks: 'Two pumps, of one pan or of two: which come nearest to this skin?',
+    why: 'Hardly a skin is in the bottle as it is; two halves that lie on either side of it are.',
+  },
+  {
     id: 'steps',
     kind: 'steps',
     name: 'The order of steps',
     asks: 'Put the steps in the order you would work them.',
     why: 'Cream before powder, and nothing on what is still wet.',
+  },
+  {
+    id: 'broken',
+    kind: 'broken',
+    name: 'What is wrong here',
+    asks: 'Something here goes against the practice of the trade: what is it?',
+    why: 'What is seen on paper need not be seen on a face.',
   },
 ];
 
@@ -205,4 +283,8 @@ export const SKILLS: readonly Skill[] = [
 export const skillNamed = (id: string): Skill | null => SKILLS.find((one) => one.id === id) ?? null;
 /** The skill a guide is practised by; null where there is none. */
 export const skillForGuide = (guide: string): Skill | null =>
-  SKILLS.find((one) => one.kind === 'line' && one.guide === guide && !one.facts && !one.match) ?? null;
+  SKILLS.find(
+    (one) =>
+      (one.kind === 'line' && one.guide === guide && !one.facts && !one.match && !one.hollow) ||
+      (one.kind === 'patch' && one.guide === guide),
+  ) ?? null;
