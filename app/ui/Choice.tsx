@@ -43,6 +43,7 @@ export function Choice<T extends string>({
               style={{
                 minHeight: 44,
                 minWidth: 44,
+                maxWidth: '100%',
                 paddingHorizontal: 12,
                 justifyContent: 'center',
                 borderWidth: 1,

@@ -71,7 +71,7 @@ function InOrder<T extends { readonly id: string }>({ items, nameOf, show, done,
 }
 
 const pan = (lab: Lab, label: string): ReactNode => (
-  <Judged padding="$2">
+  <Judged padding={6}>
     <Swatch lab={lab} size={44} label={label} />
   </Judged>
 );
