@@ -23,6 +23,7 @@ import { emptyBundle, type StudioBundle } from '@toile/contract';
 import { CLIENTS, clientNamed, type DemoClient } from './clients';
 import { idFor } from './ids';
 import { lookNamed, LOOKS } from './looks';
+import { compactFor } from './compacts';
 import { PALETTES } from './palettes';
 import { wearsOfAYear } from './wears';
 import { practised } from './practised';
@@ -478,6 +479,7 @@ export function demoStudio(today: string): StudioBundle {
     trials: tried.trials,
     trialEvents: tried.trialEvents,
     practiceEvents: practised(today),
+    compacts: [compactFor(mother, today)],
     // Offered once, and not wanted: silent until there is more to say.
     learnedAnswers: [
       {

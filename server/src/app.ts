@@ -32,6 +32,7 @@ import { registerSheets } from './parties/sheets';
 import { registerPartyLog } from './parties/log';
 import { registerParties } from './parties/routes';
 import { registerPatchTests } from './patchTests/routes';
+import { registerCompacts } from './lessons/compacts';
 import { registerLessons } from './lessons/routes';
 import { registerPractice } from './practice/routes';
 import { PRESS_HERE, type Press } from './print/press';
@@ -170,6 +171,7 @@ export function buildApp(options: AppOptions): Express {
   registerLearned(services);
   registerPractice(services);
   registerLessons(services);
+  registerCompacts(services);
   registerErase(services);
   registerCalendarFeed(services);
   registerReadings(services);

@@ -27,6 +27,7 @@ const mine = {
   product: demo.products[0]!,
   unit: demo.units[0]!,
   palette: demo.palettes![0]!,
+  compact: demo.compacts[0]!,
 };
 
 /** What a stranger could try on each route that names something of ours. */
@@ -174,6 +175,19 @@ const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }
       days: 30,
     },
   },
+  listCompacts: { id: mine.chart.id },
+  createCompact: {
+    id: mine.compact.chartId,
+    body: {
+      compact: { ...mine.compact.compact, id: demo.readings[0]!.id },
+      version: mine.compact.version,
+    },
+  },
+  updateCompact: {
+    id: mine.compact.compact.id,
+    body: { compact: { ...mine.compact.compact, name: 'Taken' }, version: mine.compact.version },
+  },
+  printCompact: { id: mine.compact.compact.id },
   revokeLessonLink: { id: demo.readings[0]!.id, body: {} },
   chartTrials: { id: mine.chart.id },
   createTrial: {

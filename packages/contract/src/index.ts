@@ -10,6 +10,7 @@ export * from './sheet';
 export * from './wear';
 export * from './trial';
 export * from './practice';
+export * from './compact';
 export * from './lesson';
 export * from './patchTest';
 export * from './settings';

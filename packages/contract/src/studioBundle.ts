@@ -11,6 +11,7 @@ import {
   LandmarksSchema,
   LookSchema,
   OCCASIONS,
+  CompactSchema,
   PaletteSchema,
   PartyEventSchema,
   PartyPlanSchema,
@@ -172,6 +173,11 @@ const TABLES = {
   learnedAnswers: LearnedAnswerSchema,
   /** What was practised, and whose hands it was, in the order it was recorded. */
   practiceEvents: Type.Object({ accountId: id, event: PracticeEventSchema }, closed),
+  /** What clients took home to put a look on with. */
+  compacts: Type.Object(
+    { compact: CompactSchema, clientId: id, chartId: id, version, madeBy: text, madeAt: text },
+    closed,
+  ),
   /** What was told of parties’ days and of their packing, in the order it was recorded. */
   partyEvents: Type.Object({ partyId: id, event: PartyEventSchema }, closed),
 } as const;
@@ -202,6 +208,7 @@ const LATER = [
   'trialEvents',
   'learnedAnswers',
   'practiceEvents',
+  'compacts',
 ] as const satisfies readonly BundleTable[];
 type LaterTable = (typeof LATER)[number];
 /** A bundle as it stands in a file. */
@@ -253,5 +260,6 @@ export function emptyBundle(studio: StudioBundle['studio']): StudioBundle {
     trialEvents: [],
     learnedAnswers: [],
     practiceEvents: [],
+    compacts: [],
   };
 }

@@ -21,6 +21,7 @@ import { zoneWearsTable } from './migrations/2026_11_27_20_zone_wears';
 import { practice } from './migrations/2026_11_27_21_practice';
 import { lessonLinks } from './migrations/2026_11_27_22_lesson_links';
 import { lessonTools } from './migrations/2026_11_27_24_lesson_tools';
+import { compacts } from './migrations/2026_11_27_25_compacts';
 import { tries } from './migrations/2026_11_27_23_tries';
 import { trials } from './migrations/2026_11_27_19_trials';
 import { visits } from './migrations/2026_11_27_09_visits';
@@ -51,6 +52,7 @@ export const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '2026_11_27_22_lesson_links': lessonLinks,
   '2026_11_27_23_tries': tries,
   '2026_11_27_24_lesson_tools': lessonTools,
+  '2026_11_27_25_compacts': compacts,
 };
 
 /**

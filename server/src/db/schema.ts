@@ -10,6 +10,7 @@ import type {
   Look,
   Measurements,
   Occasion,
+  Compact,
   Palette,
   PartyEvent,
   PartyPlan,
@@ -274,6 +275,17 @@ export type Database = {
     at: Instant;
     seq: Generated<string>;
   };
+  compacts: {
+    studio_id: string;
+    id: string;
+    client_id: string;
+    chart_id: string;
+    version: number;
+    revision: Generated<number>;
+    document: Json<Compact>;
+    made_by: string;
+    made_at: ColumnType<Date, Date | string | undefined, never>;
+  };
   lesson_links: {
     studio_id: string;
     id: string;
@@ -371,6 +383,7 @@ export const STUDIO_TABLES = [
   'learned_answers',
   'practice_events',
   'lesson_links',
+  'compacts',
   'wear_links',
   'calendar_feeds',
   'charts',

@@ -58,26 +58,46 @@ function brokenAt(line: string, size: number, wide: number): string[] {
   return [...out, current];
 }
 
-/** A card for the lid of a compact, to be cut out: the steps on one side, what the numbers are on the other, beside it. */
+/** One side of a card. */
+export type CardSide = { readonly title: string; readonly lines: readonly string[] };
+
+/** A card for the lid of a compact: the steps on one side, what the numbers are on the other. */
 export function lessonCardPdf(lesson: Lesson, paper: SheetPaper): Promise<Buffer> {
+  const [front, back] = cardSides(lesson);
+  return cardPdf(
+    `${lesson.look}, card: ${lesson.name}`,
+    [
+      { title: `${lesson.look}, at home`, lines: front },
+      { title: 'What the numbers are', lines: back },
+    ],
+    paper,
+  );
+}
+
+/** Sides that stand on one page, one under the other. */
+const SIDES_A_PAGE = 4;
+
+/** Cards of the size of a bank card, to be cut out and folded between two sides: as many pages as it takes. */
+export function cardPdf(title: string, sides: readonly CardSide[], paper: SheetPaper): Promise<Buffer> {
   const [width, height] = PAPERS[paper];
   const doc = documentWithFonts({
     size: [width, height],
     margin: 0,
     lang: 'en-GB',
     displayTitle: true,
-    info: { Title: `${lesson.look}, card: ${lesson.name}` },
+    info: { Title: title },
   });
   const left = (width - CARD.width) / 2;
-  cardSides(lesson).forEach((side, i) => {
-    const top = 20 * MM + i * CARD.height;
+  sides.forEach((side, i) => {
+    if (i > 0 && i % SIDES_A_PAGE === 0) doc.addPage({ size: [width, height], margin: 0 });
+    const top = 20 * MM + (i % SIDES_A_PAGE) * CARD.height;
     doc
       .lineWidth(0.5)
       .dash(2, { space: 2 })
       .rect(left, top, CARD.width, CARD.height)
       .stroke('#666666')
       .undash();
-    const { size, lines } = fitted(side);
+    const { size, lines } = fitted(side.lines);
     const say = (words: string, row: number, bold: boolean): void => {
       doc
         .font(bold ? 'bold' : 'plain')
@@ -85,10 +105,11 @@ export function lessonCardPdf(lesson: Lesson, paper: SheetPaper): Promise<Buffer
         .fillColor('black')
         .text(words, left + CARD.inset, top + CARD.inset + row * size * LEADING, { lineBreak: false });
     };
-    say(i === 0 ? `${lesson.look}, at home` : 'What the numbers are', 0, true);
+    say(side.title, 0, true);
     lines.forEach((line, row) => say(line, row + 1, false));
   });
   doc.font('plain').fontSize(9).fillColor('#444444');
-  doc.text('Cut along the dashes, fold in the middle.', left, 20 * MM + 2 * CARD.height + 4 * MM);
+  const last = ((sides.length - 1) % SIDES_A_PAGE) + 1;
+  doc.text('Cut along the dashes, fold between two sides.', left, 20 * MM + last * CARD.height + 4 * MM);
   return finished(doc);
 }

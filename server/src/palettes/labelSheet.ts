@@ -1,6 +1,6 @@
 import QRCode from 'qrcode';
 import { documentWithFonts, finished } from '../print/fonts';
-import { cellName, labToHex, type Palette, type Product } from '@toile/core';
+import { cellName, labToHex, type Lab, type Palette, type Product } from '@toile/core';
 
 /**
  * A4 in points, and labels of 38 x 21 mm in five columns: a common sheet, and small enough for the back of a
@@ -29,32 +29,55 @@ export async function labelSheet(
 ): Promise<Buffer> {
   const byId = new Map(products.map((p) => [p.id, p]));
   const pans = [...palette.pans].sort((a, b) => a.row - b.row || a.column - b.column);
+  return labelsPdf(
+    palette.name,
+    pans.map((pan) => {
+      const product = byId.get(pan.productId);
+      return {
+        called: cellName(pan),
+        lines: [product?.shade ?? 'unknown', product?.line ?? '', product?.maker ?? ''],
+        lab: product?.lab ?? null,
+        opens: `${origin}/kit/palettes/${palette.id}?pan=${cellName(pan)}`,
+      };
+    }),
+  );
+}
+
+/** One label: where it goes, up to three lines, a colour, and the address a code on it opens. */
+export type PanLabel = {
+  readonly called: string;
+  readonly lines: readonly string[];
+  readonly lab: Lab | null;
+  readonly opens: string;
+};
+
+/** Labels in their order, to be cut out: as many pages as it takes. */
+export function labelsPdf(name: string, labels: readonly PanLabel[]): Promise<Buffer> {
   const doc = documentWithFonts({
     size: 'A4',
     margin: 0,
-    info: { Title: `Labels: ${palette.name}` },
+    info: { Title: `Labels: ${name}` },
     autoFirstPage: false,
   });
   const perPage = SHEET.columns * SHEET.rows;
-  if (pans.length === 0) {
+  if (labels.length === 0) {
     doc.addPage();
-    doc.font('plain').fontSize(12).text(`${palette.name}: no pans yet.`, SHEET.left, SHEET.top);
+    doc.font('plain').fontSize(12).text(`${name}: no pans yet.`, SHEET.left, SHEET.top);
   }
-  for (const [i, pan] of pans.entries()) {
+  for (const [i, label] of labels.entries()) {
     if (i % perPage === 0) {
       doc.addPage();
       doc
         .font('bold')
         .fontSize(10)
         .fillColor('#000')
-        .text(palette.name, SHEET.left, SHEET.top - 8 * MM, { lineBreak: false });
+        .text(name, SHEET.left, SHEET.top - 8 * MM, { lineBreak: false });
     }
     const at = i % perPage;
     const x = SHEET.left + (at % SHEET.columns) * SHEET.labelWidth;
     const y = SHEET.top + Math.floor(at / SHEET.columns) * SHEET.labelHeight;
-    const product = byId.get(pan.productId);
-    drawQr(doc, `${origin}/kit/palettes/${palette.id}?pan=${cellName(pan)}`, x + 2 * MM, y + 2 * MM, 15 * MM);
-    if (product?.lab) doc.rect(x + 18 * MM, y + 15.5 * MM, 17 * MM, 3 * MM).fill(labToHex(product.lab));
+    drawQr(doc, label.opens, x + 2 * MM, y + 2 * MM, 15 * MM);
+    if (label.lab) doc.rect(x + 18 * MM, y + 15.5 * MM, 17 * MM, 3 * MM).fill(labToHex(label.lab));
     const line = (text: string, font: 'plain' | 'bold', size: number, top: number): void => {
       doc
         .font(font)
@@ -67,10 +90,12 @@ export async function labelSheet(
           lineBreak: false,
         });
     };
-    line(cellName(pan), 'bold', 9, 2);
-    line(product?.shade ?? 'unknown', 'bold', 7, 5.8);
-    line(product?.line ?? '', 'plain', 6.5, 9);
-    line(product?.maker ?? '', 'plain', 6.5, 11.8);
+    line(label.called, 'bold', 9, 2);
+    label.lines
+      .slice(0, 3)
+      .forEach((words, row) =>
+        line(words, row === 0 ? 'bold' : 'plain', row === 0 ? 7 : 6.5, [5.8, 9, 11.8][row]!),
+      );
     doc
       .rect(x + 0.5 * MM, y + 0.5 * MM, SHEET.labelWidth - MM, SHEET.labelHeight - MM)
       .lineWidth(0.25)

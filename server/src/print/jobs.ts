@@ -4,12 +4,14 @@ import {
   writeZip,
   type CallSheet,
   type Chart,
+  type Compact,
   type Lesson,
   type Palette,
   type Paper,
   type Product,
 } from '@toile/core';
 import { lessonCardPdf } from '../lessons/card';
+import { compactCard, compactLabels } from '../lessons/compactPdf';
 import { lessonPdf } from '../lessons/pdf';
 import { labelSheet } from '../palettes/labelSheet';
 import { callSheetPdf, type SheetPaper } from './callSheetPdf';
@@ -37,6 +39,14 @@ export type PrintJob =
       readonly lesson: Lesson;
       readonly as: 'sheet' | 'card';
       readonly paper: SheetPaper;
+    }
+  | {
+      readonly kind: 'compact';
+      readonly compact: Compact;
+      readonly chart: Chart;
+      readonly as: 'labels' | 'card';
+      readonly paper: SheetPaper;
+      readonly origin: string;
     }
   | {
       readonly kind: 'labels';
@@ -67,6 +77,10 @@ export async function printed(job: PrintJob): Promise<Buffer> {
       return callSheetPdf(job.sheet, job.day, job.paper);
     case 'lesson':
       return (job.as === 'card' ? lessonCardPdf : lessonPdf)(job.lesson, job.paper);
+    case 'compact':
+      return job.as === 'labels'
+        ? compactLabels(job.compact, job.chart, job.origin)
+        : compactCard(job.compact, job.chart, job.paper);
     case 'labels':
       return labelSheet(job.palette, job.products, job.origin);
     case 'zip': {

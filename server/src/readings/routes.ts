@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import { ROUTES, type SampleAnswer } from '@toile/contract';
 import {
   panAt,
@@ -5,10 +6,13 @@ import {
   seedFromText,
   simulateSample,
   skinByZone,
+  tinAsPalette,
   writeCgats,
+  type Cell,
   type Lab,
   type SkinZone,
 } from '@toile/core';
+import { chartVersion } from '../charts/queries';
 import { inStudio, type Tx } from '../db/connection';
 import { found } from '../http/problem';
 import { allowed, checkedBody, read, write, type Services } from '../http/register';
@@ -91,14 +95,33 @@ async function colourOfPan(
   tx: Tx,
   { paletteId, row, column }: { paletteId: string; row: number; column: number },
 ): Promise<Lab> {
-  const palette = found(
-    await tx.selectFrom('palettes').select('document').where('id', '=', paletteId).executeTakeFirst(),
-  ).document;
-  const pan = found(panAt(palette, { row, column }));
+  const palette = await tx
+    .selectFrom('palettes')
+    .select('document')
+    .where('id', '=', paletteId)
+    .executeTakeFirst();
+  if (!palette) return colourInTin(tx, paletteId, { row, column });
+  const pan = found(panAt(palette.document, { row, column }));
   const product = found(
     await tx.selectFrom('products').select('document').where('id', '=', pan.productId).executeTakeFirst(),
   ).document;
   return found(product.lab);
+}
+
+/** The colour of a pan in a tin of a client's compact: as the chart it is for remembers its product. */
+async function colourInTin(tx: Tx, tinId: string, cell: Cell): Promise<Lab> {
+  const row = found(
+    await tx
+      .selectFrom('compacts')
+      .select(['document', 'chart_id', 'version'])
+      .where(sql<boolean>`document -> 'tins' @> ${JSON.stringify([{ id: tinId }])}::jsonb`)
+      .executeTakeFirst(),
+  );
+  const tin = row.document.tins.findIndex(({ id }) => id === tinId);
+  const pan = found(panAt(tinAsPalette(row.document, tin), cell));
+  const chart = await chartVersion(tx, row.chart_id, row.version);
+  const laid = chart.steps.flatMap(({ use }) => use).find(({ product }) => product.id === pan.productId);
+  return found(laid?.product.lab);
 }
 
 /**

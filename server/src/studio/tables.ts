@@ -424,6 +424,32 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
     giveOut: async (tx) =>
       (await tx.selectFrom('trials').select('document').orderBy('seq').execute()).map((row) => row.document),
   },
+  compacts: {
+    takeIn: (tx, rows, { studioId }) =>
+      insert(
+        tx,
+        'compacts',
+        rows.map((row) => ({
+          studio_id: studioId,
+          id: row.compact.id,
+          client_id: row.clientId,
+          chart_id: row.chartId,
+          version: row.version,
+          document: json(row.compact),
+          made_by: row.madeBy,
+          made_at: row.madeAt,
+        })),
+      ),
+    giveOut: async (tx) =>
+      (await tx.selectFrom('compacts').selectAll().orderBy('made_at').orderBy('id').execute()).map((row) => ({
+        compact: row.document,
+        clientId: row.client_id,
+        chartId: row.chart_id,
+        version: row.version,
+        madeBy: row.made_by,
+        madeAt: row.made_at.toISOString(),
+      })),
+  },
   learnedAnswers: {
     takeIn: (tx, rows, { studioId }) =>
       insert(

@@ -19,6 +19,7 @@ const party = demo.parties[0]!;
 /** One whose day has a timetable. */
 const pastParty = demo.parties.find(({ plan }) => plan?.timetable)!;
 const patchTest = demo.patchTests[0]!;
+const compact = demo.compacts[0]!;
 /** Something the newest version of the chart uses. */
 const newest = demo.charts.filter(({ id }) => id === chart.id).at(-1)!;
 const used = newest.steps.flatMap(({ use }) => use).find((one) => one.unitId !== null)!;
@@ -252,6 +253,22 @@ export const SOUND: { readonly [N in WriteName]: () => Sound } = {
       secret: secret(),
       days: 30,
     },
+  }),
+  createCompact: () => ({
+    id: compact.chartId,
+    body: {
+      compact: {
+        ...compact.compact,
+        id: newId(),
+        tins: compact.compact.tins.map((tin) => ({ ...tin, id: newId() })),
+      },
+      version: compact.version,
+    },
+  }),
+  updateCompact: () => ({
+    id: compact.compact.id,
+    body: { compact: compact.compact, version: compact.version },
+    revision: 1,
   }),
   revokeLessonLink: () => ({ id: newId(), body: {} }),
   tellPractice: () => ({

@@ -99,6 +99,7 @@ const LARGE: readonly RouteName[] = [
   'backupStudio',
   'printChart',
   'paletteLabels',
+  'printCompact',
   'exportLooks',
 ];
 const addressOf = (name: RouteName, id: string): string => ROUTES[name].path.replace(/:\w+/g, id);
@@ -236,6 +237,8 @@ const READ_IDS: Readonly<Partial<Record<RouteName, string>>> = {
   chartWear: chart.id,
   printLesson: chart.id,
   listLessonLinks: chart.id,
+  listCompacts: demo.compacts[0]!.chartId,
+  printCompact: demo.compacts[0]!.compact.id,
   chartTrials: demo.trials[0]!.chartId,
   trial: demo.trials[0]!.id,
   exportTrial: demo.trials[0]!.id,

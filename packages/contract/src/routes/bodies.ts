@@ -35,6 +35,7 @@ import {
   sampleRequestSchema,
 } from '../work';
 import { runUpInputSchema, visitInputSchema } from '../visit';
+import { compactInputSchema } from '../compact';
 import { lessonLinkInputSchema } from '../lesson';
 import { forgetPracticeSchema, practiceInputSchema } from '../practice';
 import { sendTrialSchema, trialEventInputSchema, trialInputSchema } from '../trial';
@@ -107,6 +108,8 @@ export const BODIES: { readonly [N in WriteName]: Schema } = {
   createEvent: chairEventSchema,
   createWearCheck: wearCheckInputSchema,
   createLessonLink: lessonLinkInputSchema,
+  createCompact: compactInputSchema,
+  updateCompact: compactInputSchema,
   revokeLessonLink: nothing,
   answerLearned: learnedAnswerInputSchema,
   tellPractice: practiceInputSchema,

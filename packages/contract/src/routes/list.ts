@@ -457,6 +457,31 @@ export const ROUTES = {
     needs: 'edit',
     does: 'Makes a link to a lesson, for some days or until it is taken back.',
   },
+  listCompacts: {
+    method: 'GET',
+    path: '/api/charts/:id/compacts',
+    needs: 'see',
+    does: 'Compacts put together from a chart.',
+  },
+  createCompact: {
+    method: 'POST',
+    path: '/api/charts/:id/compacts',
+    needs: 'edit',
+    does: 'Keeps a compact for some steps of a chart’s version.',
+  },
+  updateCompact: {
+    method: 'PUT',
+    path: '/api/compacts/:id',
+    needs: 'edit',
+    does: 'Changes a compact; needs If-Match.',
+  },
+  printCompact: {
+    method: 'GET',
+    path: '/api/compacts/:id/print',
+    needs: 'see',
+    asks: ['as', 'paper'],
+    does: 'A compact’s labels or its card for the lid, as a PDF.',
+  },
   revokeLessonLink: {
     method: 'POST',
     path: '/api/lesson-links/:id/revocations',

@@ -1,4 +1,4 @@
-import type { Chart, Incident, Look, Palette, Product, Unit } from '@toile/core';
+import type { Chart, Compact, Incident, Look, Palette, Product, Unit } from '@toile/core';
 import type {
   ChartAnswer,
   ClientAnswer,
@@ -70,6 +70,7 @@ import type {
 } from '../work';
 import type { RunUpInput, VisitInput } from '../visit';
 import type { NewPassword, SetUp } from '../setUp';
+import type { CompactAnswer, CompactInput } from '../compact';
 import type { LessonLinkAnswer, LessonLinkInput } from '../lesson';
 import type { ForgetPractice, PracticeAnswer, PracticeInput } from '../practice';
 import type {
@@ -199,6 +200,10 @@ type RouteTypes = {
   printLesson: { answers: FileAnswer };
   listLessonLinks: { answers: LessonLinkAnswer[] };
   createLessonLink: { takes: LessonLinkInput; answers: LessonLinkAnswer };
+  listCompacts: { answers: CompactAnswer[] };
+  createCompact: { takes: CompactInput; answers: CompactAnswer };
+  updateCompact: { takes: CompactInput; answers: CompactAnswer; current: Compact };
+  printCompact: { answers: FileAnswer };
   revokeLessonLink: { takes: EmptyBody; answers: LessonLinkAnswer };
   practice: { answers: PracticeAnswer };
   tellPractice: { takes: PracticeInput; answers: PracticeAnswer };

@@ -36,6 +36,7 @@ export { fullMg } from './contents';
 export { shelfLife, type ShelfLife } from './shelfLife';
 export { doseFor, measuresFor, TOOL_LOSS, TOOLS, type Dose, type Tool } from './doseFor';
 export {
+  arrangementKey,
   arrangePalette,
   ARRANGEMENTS,
   cellName,
@@ -43,6 +44,7 @@ export {
   panAt,
   paletteProblems,
   PaletteSchema,
+  PanSchema,
   type Arrangement,
   type Cell,
   type Palette,

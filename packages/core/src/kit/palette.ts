@@ -71,17 +71,27 @@ export function paletteProblems(palette: Palette): { readonly cell: Cell; readon
 export const ARRANGEMENTS = ['order of use', 'light to dark'] as const;
 export type Arrangement = (typeof ARRANGEMENTS)[number];
 
+/** What pans are sorted by, first things first: their kind as it comes at the chair, lightness, hue. */
+export function arrangementKey(
+  { kind, lab }: Pick<Product, 'kind' | 'lab'>,
+  by: Arrangement,
+): readonly number[] {
+  const light = lab ? [-lab[0], hueOf(lab)] : [101, 0];
+  return by === 'light to dark' ? light : [PRODUCT_KINDS.indexOf(kind), ...light];
+}
+
 /**
  * The pans laid out anew from the upper left, row by row: as they come at the chair, or light to dark. Equal
  * ones keep their order.
  */
 export function arrangePalette(palette: Palette, products: readonly Product[], by: Arrangement): Palette {
   const byId = new Map(products.map((p) => [p.id, p]));
+  const unknown = [101, 0];
   const inReadingOrder = [...palette.pans].sort((a, b) => a.row - b.row || a.column - b.column);
   const key = ({ productId }: Pan): readonly number[] => {
     const product = byId.get(productId);
-    const light = product?.lab ? [-product.lab[0], hueOf(product.lab)] : [101, 0];
-    return by === 'light to dark' ? light : [product ? PRODUCT_KINDS.indexOf(product.kind) : 99, ...light];
+    if (product) return arrangementKey(product, by);
+    return by === 'light to dark' ? unknown : [99, ...unknown];
   };
   const compare = (a: Pan, b: Pan): number => {
     const [ka, kb] = [key(a), key(b)];

@@ -1,0 +1,50 @@
+import { compactNotes, type Chart, type Compact } from '@toile/core';
+import { labelsPdf } from '../palettes/labelSheet';
+import type { SheetPaper } from '../print/callSheetPdf';
+import { cardPdf, type CardSide } from './card';
+
+/** A compact's labels, one for each pan and its lid: place, shade, what it is for, and a code that opens the compact at `origin`. */
+export function compactLabels(compact: Compact, chart: Chart, origin: string): Promise<Buffer> {
+  const { pans } = compactNotes(compact, chart);
+  return labelsPdf(
+    compact.name,
+    inPlaceOrder(pans).map(({ called, product, steps }) => ({
+      called,
+      lines: [product.shade, product.line, steps.join(', ')],
+      lab: product.lab,
+      opens: `${origin}/charts/${chart.id}/compact?pan=${encodeURIComponent(called)}`,
+    })),
+  );
+}
+
+/** What is said on a compact's card: each tin's pans by their places, then mixes, what stays beside it and when to fill again. */
+export function compactSides(compact: Compact, chart: Chart): CardSide[] {
+  const notes = compactNotes(compact, chart);
+  const placed = inPlaceOrder(notes.pans);
+  const tins = compact.tins.map((_, tin) => ({
+    title: compact.tins.length === 1 ? compact.name : `Tin ${tin + 1}`,
+    lines: placed
+      .filter(({ place }) => place.tin === tin)
+      .map(({ called, product, steps }) => `${called} ${product.line} ${product.shade}: ${steps.join(', ')}`),
+  }));
+  const dated = placed.flatMap(({ called, refillOn }) => (refillOn ? [`${called} by ${refillOn}`] : []));
+  return [
+    ...tins,
+    {
+      title: 'Mixes, and what stays beside it',
+      lines: [
+        ...notes.mixes,
+        ...notes.beside.map(({ name, why }) => `${name}: ${why}`),
+        ...(dated.length > 0 ? [`Fill again: ${dated.join(', ')}`] : []),
+      ],
+    },
+  ];
+}
+
+/** The card for the lid. */
+export const compactCard = (compact: Compact, chart: Chart, paper: SheetPaper): Promise<Buffer> =>
+  cardPdf(`${compact.name}, card`, compactSides(compact, chart), paper);
+
+type Placed = { readonly place: { readonly tin: number; readonly row: number; readonly column: number } };
+const inPlaceOrder = <T extends Placed>(pans: readonly T[]): T[] =>
+  [...pans].sort(({ place: a }, { place: b }) => a.tin - b.tin || a.row - b.row || a.column - b.column);
