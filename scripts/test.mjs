@@ -72,12 +72,20 @@ ensurePackages();
 // The longest first.
 await stages([
   { name: 'lint', command: ['eslint', '.', '--max-warnings', '0'] },
-  ...['app', 'server', 'packages/core', 'packages/contract', 'demo', 'app/offline', 'e2e', 'bench'].map(
-    (project) => ({
-      name: `types: ${project}`,
-      command: ['tsc', '-p', project, '--noEmit'],
-    }),
-  ),
+  ...[
+    'app',
+    'server',
+    'packages/core',
+    'packages/contract',
+    'demo',
+    'app/offline',
+    'app/offline/page',
+    'e2e',
+    'bench',
+  ].map((project) => ({
+    name: `types: ${project}`,
+    command: ['tsc', '-p', project, '--noEmit'],
+  })),
   { name: 'format', command: ['prettier', '--check', '--log-level', 'warn', '.'] },
   {
     name: 'import directions',

@@ -71,6 +71,7 @@ export const useChartTrials = (id: string) => useRead('chartTrials', { id });
 export const useTrial = (id: string) => useRead('trial', { id });
 /** The studio’s questions, with what their trials say. */
 export const useQuestions = () => useRead('trialQuestions', {});
+export const useCompacts = (chartId: string) => useRead('listCompacts', { id: chartId });
 export const useLessonLinks = (chartId: string) => useRead('listLessonLinks', { id: chartId });
 /** One’s own practice, the week’s skill, and what others share. */
 export const usePractice = (today: string) => useRead('practice', {}, { today });

@@ -10,6 +10,7 @@ export { NewClientScreen } from './clients/NewClientScreen';
 export { EnquiryScreen } from './clients/EnquiryScreen';
 export { WearScreen } from './wear/WearScreen';
 export { LessonScreen } from './lesson/LessonScreen';
+export { CompactScreen } from './lesson/compact/CompactScreen';
 export { ExerciseScreen } from './practice/ExerciseScreen';
 export { PracticeScreen } from './practice/PracticeScreen';
 export { DeclareScreen } from './trials/DeclareScreen';

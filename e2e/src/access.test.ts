@@ -101,6 +101,7 @@ const PAGES: readonly [name: string, path: (ids: Ids) => string][] = [
   ['how a chart wears', ({ chart }) => `/charts/${chart}/wear`],
   ['how things hold', () => '/holds'],
   ['lesson', ({ chart }) => `/charts/${chart}/lesson`],
+  ['compact', ({ chart }) => `/charts/${chart}/compact`],
   ['half-face trial declared', ({ chart }) => `/charts/${chart}/trial`],
   ['half-face trial sealed', ({ sealed }) => `/trials/${sealed}`],
   ['half-face trial decided', ({ decided }) => `/trials/${decided}`],

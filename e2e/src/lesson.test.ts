@@ -83,6 +83,12 @@ test('by a link it is read on another phone, and no more once it is taken back; 
   await theirs.getByText(/your left is on the left/).waitFor();
   expect(await theirs.getByText(/client/i).count()).toBe(0);
   await shot(theirs, 'lesson-page');
+  // Kept on the phone it was opened on: it is read before a mirror without a network.
+  await theirs.waitForFunction(async () => (await caches.match(window.location.href)) !== undefined);
+  await context.setOffline(true);
+  await theirs.reload();
+  await theirs.getByRole('heading', { name: 'Choir Loft, at home' }).waitFor();
+  await context.setOffline(false);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'PDF, A4' }).click(),
@@ -101,6 +107,10 @@ test('by a link it is read on another phone, and no more once it is taken back; 
     .waitFor();
   await theirs.reload();
   await theirs.getByRole('heading', { name: 'This link shows nothing' }).waitFor();
+  // What was taken back is not shown from before either.
+  await context.setOffline(true);
+  await theirs.reload().catch(() => undefined);
+  expect(await theirs.getByRole('heading', { name: 'Choir Loft, at home' }).count()).toBe(0);
   await context.close();
   expect(complaints).toEqual([]);
 });

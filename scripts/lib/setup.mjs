@@ -115,29 +115,38 @@ function writePages() {
   writeFileSync(path.join(root, 'app/dist/pages.json'), JSON.stringify(pages.sort()));
 }
 
-/** The service worker, with every built file and its hash in it. */
-function bundleServiceWorker() {
-  const dist = path.join(root, 'app/dist');
-  const files = readdirSync(dist, { recursive: true, withFileTypes: true })
-    .filter((entry) => entry.isFile())
-    .map((entry) => path.join(entry.parentPath ?? entry.path, entry.name))
-    .filter((file) => !/\/(sw\.js|metadata\.json|pages\.json)$|\.map$/.test(file))
-    .map((file) => ({
-      url: `/${path.relative(dist, file)}`,
-      revision: createHash('sha256').update(readFileSync(file)).digest('hex').slice(0, 16),
-    }));
+/** Taken from app/offline into the built app, each in one file. */
+function bundleOffline(entry, to, more = []) {
   run('npx', [
     'esbuild',
-    'app/offline/sw.ts',
+    `app/offline/${entry}`,
     '--bundle',
     '--format=iife',
     '--target=es2022',
     '--minify',
     '--legal-comments=none',
+    ...more,
+    `--outfile=app/dist/${to}`,
+  ]);
+}
+
+/** The service worker, with every built file and its hash in it; and what keeps a lesson on its client's phone. */
+function bundleServiceWorker() {
+  const dist = path.join(root, 'app/dist');
+  const files = readdirSync(dist, { recursive: true, withFileTypes: true })
+    .filter((entry) => entry.isFile())
+    .map((entry) => path.join(entry.parentPath ?? entry.path, entry.name))
+    .filter((file) => !/\/(sw\.js|lesson-\w+\.js|metadata\.json|pages\.json)$|\.map$/.test(file))
+    .map((file) => ({
+      url: `/${path.relative(dist, file)}`,
+      revision: createHash('sha256').update(readFileSync(file)).digest('hex').slice(0, 16),
+    }));
+  bundleOffline('sw.ts', 'sw.js', [
     `--define:BUILT_FILES=${JSON.stringify(files)}`,
     '--define:process.env.NODE_ENV="production"',
-    '--outfile=app/dist/sw.js',
   ]);
+  bundleOffline('lessonWorker.ts', 'lesson-worker.js');
+  bundleOffline('page/lessonKeep.ts', 'lesson-keep.js');
 }
 
 function bundle(entry, to) {

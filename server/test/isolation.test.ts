@@ -188,6 +188,7 @@ const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }
     body: { compact: { ...mine.compact.compact, name: 'Taken' }, version: mine.compact.version },
   },
   printCompact: { id: mine.compact.compact.id },
+  renewLessonLink: { id: demo.readings[0]!.id, body: { version: 1 } },
   revokeLessonLink: { id: demo.readings[0]!.id, body: {} },
   chartTrials: { id: mine.chart.id },
   createTrial: {

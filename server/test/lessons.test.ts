@@ -1,6 +1,13 @@
 import type { Agent } from 'supertest';
 import { lessonFrom, stepsOfVariant, type Lesson } from '@toile/core';
-import { lessonPath, newId, newSecret, type LessonLinkAnswer, type Problem } from '@toile/contract';
+import {
+  lessonPath,
+  newId,
+  newSecret,
+  type ChartAnswer,
+  type LessonLinkAnswer,
+  type Problem,
+} from '@toile/contract';
 import { cardSides, fitted } from '../src/lessons/card';
 import { measureText } from '../src/print/fonts';
 import { asBytes, demo, keyed, testServer, type TestServer } from './testServer';
@@ -53,7 +60,10 @@ test('a link shows the lesson to whoever has it, and nothing that is not of it',
   for (const secret of [client.phone, client.email, client.notes, ...client.sensitivities])
     if (secret !== '') expect(page.text).not.toContain(secret);
   // What a studio writes is text, wherever it comes to stand.
-  expect(page.text).not.toMatch(/<script/i);
+  expect(page.text.match(/<script[^>]*>/gi)).toEqual(['<script src="/lesson-keep.js" defer>']);
+  // Kept by its own phone alone, and by it no longer than the link lasts.
+  expect(page.get('content-security-policy')).toMatch(/script-src 'self'; worker-src 'self'/);
+  expect(page.get('toile-ends')).toBe('2031-06-13T18:00:00.000Z');
 });
 
 test('it ends by its day, stays where it was to stay, and is gone when it is taken back', async () => {
@@ -157,6 +167,40 @@ test('a link says what is done with the tools the client has, and keeps saying i
   await artist.get(`/api/charts/${chart.id}/lesson?minutes=30&tools=finger,damp%20sponge`).expect(200);
   const wrong = await artist.get(`/api/charts/${chart.id}/lesson?tools=hammer`).expect(422);
   expect((wrong.body as Problem).fields![0]!.path).toBe('tools');
+});
+
+test('moved on to a newer version a link says what changed; not back, not when it is taken back', async () => {
+  const sent = body({ days: 0 });
+  const link = (await make(sent).expect(201)).body as LessonLinkAnswer;
+  expect(link).toMatchObject({ version: 1, wasVersion: null });
+  expect((await open(sent.secret)).get('toile-ends')).toBeUndefined();
+  expect((await open(sent.secret)).text).not.toContain('What is new');
+  const [first] = chart.steps.filter(({ id, use }) => keep.includes(id) && use.length > 0);
+  const steps = chart.steps.map((step) =>
+    step.id === first!.id
+      ? {
+          ...step,
+          use: step.use.map((use) => ({ ...use, product: { ...use.product, shade: 'Tern <b>' } })),
+        }
+      : step,
+  );
+  const renew = (version: number) =>
+    artist.post(`/api/lesson-links/${link.id}/renewals`).set(keyed()).send({ version });
+  await renew(1).expect(422);
+  await renew(2).expect(404);
+  const newest = (await artist.get(`/api/charts/${chart.id}`).expect(200)).body as ChartAnswer;
+  await artist
+    .post(`/api/charts/${chart.id}/versions`)
+    .set(keyed())
+    .send({ parent: 1, reason: 'Autumn', chart: { ...newest.chart, version: 2, parent: 1, steps } })
+    .expect(201);
+  expect((await renew(2).expect(200)).body).toMatchObject({ version: 2, wasVersion: 1 });
+  const page = await open(sent.secret).expect(200);
+  expect(page.text).toContain('What is new');
+  expect(page.text).toMatch(new RegExp(`${first!.title}: .*Tern &lt;b&gt;.* instead of `));
+  await renew(2).expect(422);
+  await artist.post(`/api/lesson-links/${link.id}/revocations`).set(keyed()).send({}).expect(200);
+  await renew(3).expect(410);
 });
 
 test('erased, a client’s lessons show nothing', async () => {

@@ -64,6 +64,7 @@ const TABLE: Readonly<Record<RouteName, string>> = {
   createCompact: 'oa',
   updateCompact: 'oa',
   printCompact: 'oas',
+  renewLessonLink: 'oa',
   revokeLessonLink: 'oa',
   practice: 'oas',
   tellPractice: 'oas',

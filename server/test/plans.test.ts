@@ -95,6 +95,7 @@ const IDS: Readonly<Record<string, string>> = {
   '/api/readings': demo.readings[0]!.id,
   '/api/looks': demo.looks[0]!.id,
   '/api/products': demo.products[0]!.id,
+  '/api/compacts': demo.compacts[0]!.compact.id,
   '/api/units': demo.units[0]!.id,
   '/api/palettes': demo.palettes![0]!.id,
   '/api/charts': chart.id,

@@ -1,7 +1,10 @@
-import type { PanIdentification } from '@toile/core';
+import type { PanIdentification, ProductSnapshot } from '@toile/core';
 
 /** What to say of it: one name, a few, or none. */
-export function verdictInWords({ verdict, guesses }: PanIdentification): string {
+export function verdictInWords({
+  verdict,
+  guesses,
+}: PanIdentification<Pick<ProductSnapshot, 'kind' | 'lab' | 'line' | 'shade'>>): string {
   const first = guesses[0];
   if (verdict === 'none' || !first) return 'None of the kit’s: nothing has this colour.';
   const name = `${first.product.line} ${first.product.shade}`;

@@ -129,6 +129,7 @@ function Compose({ chart }: { readonly chart: Chart }) {
       <Column flex={wide ? 1 : undefined} gap="$5">
         <Seen lesson={lesson} />
         <OnPaper {...given} />
+        <ToTakeHome {...given} />
         {edits ? <ByLink {...given} /> : null}
       </Column>
     </View>
@@ -225,6 +226,21 @@ function OnPaper({ chart, minutes, kept, tools }: Given) {
             {`Card for the lid, ${words}`}
           </Button>
         ))}
+      </Line>
+    </Column>
+  );
+}
+
+/** What these steps lay, as pans in tins to be taken home. */
+function ToTakeHome({ chart, kept }: Pick<Given, 'chart' | 'kept'>) {
+  return (
+    <Column gap="$2" role="group" aria-label="To take home">
+      <Subheading>To take home</Subheading>
+      <Line>
+        <Button href={`/charts/${chart.id}/compact`}>Its compacts</Button>
+        {kept.length > 0 ? (
+          <Button href={`/charts/${chart.id}/compact?steps=${kept.join(',')}`}>Put a compact together</Button>
+        ) : null}
       </Line>
     </Column>
   );

@@ -4,7 +4,7 @@ import { useColours } from '../../ui';
 
 type PaletteGridProps = {
   readonly palette: Palette;
-  readonly products: readonly Product[];
+  readonly products: readonly Pick<Product, 'id' | 'line' | 'shade' | 'lab'>[];
   readonly chosen: Cell;
   readonly editable: boolean;
   readonly onChoose: (cell: Cell) => void;

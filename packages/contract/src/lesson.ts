@@ -41,12 +41,20 @@ export type LessonLinkInput = {
 export type LessonLinkAnswer = {
   readonly id: string;
   readonly version: number;
+  /** What it showed before it was moved on to this version; null where it never was. */
+  readonly wasVersion: number | null;
   readonly steps: number;
   readonly madeBy: string;
   readonly madeAt: string;
   /** null: until it is taken back. */ readonly expiresAt: string | null;
   readonly revokedAt: string | null;
 };
+
+/** A link moved on to a newer version of its chart. */
+export const lessonRenewalSchema = object({
+  version: number().integer().min(1).required(),
+}).noUnknown('${unknown} is not known here');
+export type LessonRenewal = { version: number };
 
 /** Where a link to a lesson leads, under the app's own address. */
 export const lessonPath = (studioId: string, secret: string): string => `/l/${studioId}.${secret}`;

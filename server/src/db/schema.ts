@@ -295,6 +295,7 @@ export type Database = {
     minutes: number;
     keep: Json<string[]>;
     tools: ColumnType<Tool[] | null, string | null, never>;
+    was_version: ColumnType<number | null, number | null | undefined, number>;
     secret_hash: string;
     made_by: string;
     made_at: Created;

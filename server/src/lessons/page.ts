@@ -24,13 +24,15 @@ function step(one: LessonStep, i: number): string {
 }
 
 /** A lesson on the client's own phone: what is needed, step by step, what to mind. */
-export function lessonPage(lesson: Lesson, expiresAt: Date | null): string {
+export function lessonPage(lesson: Lesson, expiresAt: Date | null, changes: readonly string[] = []): string {
   return page(
     `${lesson.look}, at home`,
     `${STYLE}<h1>${escaped(lesson.look)}, at home</h1><p>For ${escaped(lesson.name)}: ${stepsCounted(lesson)}, about ${lesson.minutes} minutes. Stand before a mirror: your left is on the left.</p>` +
+      (changes.length > 0 ? `<h2>What is new</h2><p>${changes.map(escaped).join('<br>')}</p>` : '') +
       `<h2>What you need</h2><p>${lesson.things.map(({ number, name }) => `<span class="n">${number}</span>${escaped(name)}`).join('<br>')}</p>` +
       `<p>${escaped(lesson.before)}</p><ol>${lesson.steps.map(step).join('')}</ol>` +
       lesson.minds.map((line) => `<p>${escaped(line)}</p>`).join('') +
-      `<p><small>${expiresAt ? `This link ends on ${escaped(expiresAt.toISOString().slice(0, 10))}.` : 'This link stays until your studio takes it back.'}</small></p>`,
+      `<p><small>${expiresAt ? `This link ends on ${escaped(expiresAt.toISOString().slice(0, 10))}.` : 'This link stays until your studio takes it back.'} Once opened it can be read without a network.</small></p>` +
+      `<script src="/lesson-keep.js" defer></script>`,
   );
 }

@@ -1,4 +1,4 @@
-import { lessonFrom, stepsOfVariant, TOOLS, type Tool } from '@toile/core';
+import { lessonChanges, lessonFrom, stepsOfVariant, TOOLS, type Lesson, type Tool } from '@toile/core';
 import { type LessonLinkAnswer } from '@toile/contract';
 import { chartVersion, newestVersion } from '../charts/queries';
 import { hashOfSecret } from '../db/secrets';
@@ -73,6 +73,29 @@ export function registerLessons(services: Services): void {
     return { status: 201, body: linkAnswer(row), subject: row.id };
   });
 
+  write(services, 'renewLessonLink', async ({ tx, params, body: { version } }) => {
+    const row = found(
+      await tx
+        .selectFrom('lesson_links')
+        .selectAll()
+        .where('id', '=', params.id)
+        .forUpdate()
+        .executeTakeFirst(),
+    );
+    if (row.revoked_at !== null) throw new ProblemError('link-ended');
+    const chart = await chartVersion(tx, row.chart_id, version);
+    if (version <= row.version) throw wrong('version', 'Not newer than what the link shows');
+    if (lessonFrom(chart, lessonAsk(row)).steps.length === 0)
+      throw wrong('version', 'None of the lesson’s steps is in that version');
+    const renewed = await tx
+      .updateTable('lesson_links')
+      .set({ version, was_version: row.version })
+      .where('id', '=', params.id)
+      .returningAll()
+      .executeTakeFirstOrThrow();
+    return { body: linkAnswer(renewed), subject: row.id };
+  });
+
   write(services, 'revokeLessonLink', async ({ tx, params, now }) => {
     const row = found(
       await tx
@@ -90,10 +113,21 @@ export function registerLessons(services: Services): void {
     '/l',
     (tx, hash) =>
       tx.selectFrom('lesson_links').selectAll().where('secret_hash', '=', hash).executeTakeFirst(),
-    async (tx, { chart_id, version, minutes, keep, tools, expires_at }) =>
-      lessonPage(lessonFrom(await chartVersion(tx, chart_id, version), { minutes, keep, tools }), expires_at),
+    async (tx, link) => {
+      const lessonOf = async (version: number): Promise<Lesson> =>
+        lessonFrom(await chartVersion(tx, link.chart_id, version), lessonAsk(link));
+      const lesson = await lessonOf(link.version);
+      const before = link.was_version === null ? null : await lessonOf(link.was_version);
+      return lessonPage(lesson, link.expires_at, before ? lessonChanges(before, lesson) : []);
+    },
   );
 }
+
+const lessonAsk = ({ minutes, keep, tools }: Pick<Row, 'minutes' | 'keep' | 'tools'>) => ({
+  minutes,
+  keep,
+  tools,
+});
 
 /** Tools behind the ?: none said is nobody asked, an empty list is a finger. */
 function toolsAsked(list: string | undefined): Tool[] | null {
@@ -109,6 +143,9 @@ type Row = {
   readonly id: string;
   readonly version: number;
   readonly keep: readonly string[];
+  readonly minutes: number;
+  readonly tools: readonly Tool[] | null;
+  readonly was_version: number | null;
   readonly made_by: string;
   readonly made_at: Date;
   readonly expires_at: Date | null;
@@ -118,6 +155,7 @@ function linkAnswer(row: Row): LessonLinkAnswer {
   return {
     id: row.id,
     version: row.version,
+    wasVersion: row.was_version,
     steps: row.keep.length,
     madeBy: row.made_by,
     madeAt: row.made_at.toISOString(),

@@ -8,6 +8,9 @@ import { bareHeaders, endedPage } from './page';
 /** A guess at a secret is hopeless; this keeps anyone from trying, per minute and address. */
 const TRIES_A_MINUTE = 60;
 
+/** Lessons are read at home, before any mirror: the phone they were opened on keeps them. */
+const KEPT = '/l';
+
 /** A link as far as it ends: by its day, unless it stays, or taken back. */
 export type Ending = { readonly expires_at: Date | null; readonly revoked_at: Date | null };
 
@@ -33,12 +36,15 @@ export function registerLinkedPage<L extends Ending>(
       isUuid(studioId) && secret !== ''
         ? await inStudio(services.db, studioId, async (tx) => {
             const link = await linkOf(tx, hashOfSecret(secret));
-            return link && !isOver(link, services.clock()) ? pageOf(tx, link) : null;
+            const html = link && !isOver(link, services.clock()) ? await pageOf(tx, link) : null;
+            return link && html !== null ? { html, until: link.expires_at } : null;
           })
         : null;
-    res.set(bareHeaders());
-    if (page === null) return void res.status(404).type('html').send(endedPage());
-    res.type('html').send(page);
+    if (page === null) return void res.set(bareHeaders()).status(404).type('html').send(endedPage());
+    res
+      .set(bareHeaders(prefix === KEPT ? page : null))
+      .type('html')
+      .send(page.html);
   });
 }
 

@@ -39,13 +39,16 @@ export function sheetPage(sheet: CallSheet, day: string, expiresAt: Date): strin
   );
 }
 
-/** A page with a link's secret in its address: nothing else is loaded, kept or told of it. */
-export const bareHeaders = (): Record<string, string> => ({
+/**
+ * A page with a link's secret in its address: nothing else is loaded or told of it, and nothing kept by the browser or by whoever
+ * stands between. One that may be kept on its phone loads what keeps it there, until it ends.
+ */
+export const bareHeaders = (keep: { readonly until: Date | null } | null = null): Record<string, string> => ({
+  ...(keep?.until ? { 'toile-ends': keep.until.toISOString() } : {}),
   'cache-control': 'no-store',
   'referrer-policy': 'no-referrer',
   'x-robots-tag': 'noindex',
-  'content-security-policy':
-    "default-src 'none'; style-src 'unsafe-inline'; font-src data:; base-uri 'none'; form-action 'none'; frame-ancestors 'none'",
+  'content-security-policy': `default-src 'none'; ${keep ? "script-src 'self'; worker-src 'self'; connect-src 'self'; " : ''}style-src 'unsafe-inline'; font-src data:; base-uri 'none'; form-action 'none'; frame-ancestors 'none'`,
 });
 
 /** What an unknown or ended link shows. */

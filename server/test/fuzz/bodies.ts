@@ -270,6 +270,7 @@ export const SOUND: { readonly [N in WriteName]: () => Sound } = {
     body: { compact: compact.compact, version: compact.version },
     revision: 1,
   }),
+  renewLessonLink: () => ({ id: newId(), body: { version: 1 } }),
   revokeLessonLink: () => ({ id: newId(), body: {} }),
   tellPractice: () => ({
     body: {

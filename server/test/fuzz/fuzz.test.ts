@@ -132,6 +132,7 @@ test('each sound body is taken, or turned away for what it names and not for its
     openWear: 'link-ended',
     sendWear: 'link-ended',
     sendTrial: 'link-ended',
+    renewLessonLink: 'not-found',
     revokeLessonLink: 'not-found',
     revokeWearLink: 'not-found',
     sendIntake: 'link-ended',

@@ -36,7 +36,7 @@ import {
 } from '../work';
 import { runUpInputSchema, visitInputSchema } from '../visit';
 import { compactInputSchema } from '../compact';
-import { lessonLinkInputSchema } from '../lesson';
+import { lessonLinkInputSchema, lessonRenewalSchema } from '../lesson';
 import { forgetPracticeSchema, practiceInputSchema } from '../practice';
 import { sendTrialSchema, trialEventInputSchema, trialInputSchema } from '../trial';
 import {
@@ -110,6 +110,7 @@ export const BODIES: { readonly [N in WriteName]: Schema } = {
   createLessonLink: lessonLinkInputSchema,
   createCompact: compactInputSchema,
   updateCompact: compactInputSchema,
+  renewLessonLink: lessonRenewalSchema,
   revokeLessonLink: nothing,
   answerLearned: learnedAnswerInputSchema,
   tellPractice: practiceInputSchema,

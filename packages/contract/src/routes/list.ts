@@ -482,6 +482,12 @@ export const ROUTES = {
     asks: ['as', 'paper'],
     does: 'A compact’s labels or its card for the lid, as a PDF.',
   },
+  renewLessonLink: {
+    method: 'POST',
+    path: '/api/lesson-links/:id/renewals',
+    needs: 'edit',
+    does: 'Lets a link show its lesson by a newer version of the chart, and say what changed.',
+  },
   revokeLessonLink: {
     method: 'POST',
     path: '/api/lesson-links/:id/revocations',

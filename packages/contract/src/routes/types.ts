@@ -71,7 +71,7 @@ import type {
 import type { RunUpInput, VisitInput } from '../visit';
 import type { NewPassword, SetUp } from '../setUp';
 import type { CompactAnswer, CompactInput } from '../compact';
-import type { LessonLinkAnswer, LessonLinkInput } from '../lesson';
+import type { LessonLinkAnswer, LessonLinkInput, LessonRenewal } from '../lesson';
 import type { ForgetPractice, PracticeAnswer, PracticeInput } from '../practice';
 import type {
   QuestionsAnswer,
@@ -204,6 +204,7 @@ type RouteTypes = {
   createCompact: { takes: CompactInput; answers: CompactAnswer };
   updateCompact: { takes: CompactInput; answers: CompactAnswer; current: Compact };
   printCompact: { answers: FileAnswer };
+  renewLessonLink: { takes: LessonRenewal; answers: LessonLinkAnswer };
   revokeLessonLink: { takes: EmptyBody; answers: LessonLinkAnswer };
   practice: { answers: PracticeAnswer };
   tellPractice: { takes: PracticeInput; answers: PracticeAnswer };

@@ -1,14 +1,16 @@
 import { deltaE2000, type Lab } from '../colour';
 import type { Product, ProductKind } from '../kit';
-import { isColoured } from './mixTables';
 
-export type PanGuess = {
-  readonly product: Product;
+/** What is known of a pan: more of it, if more is known. */
+type PanProduct = Pick<Product, 'kind' | 'lab'>;
+
+export type PanGuess<P extends PanProduct = Product> = {
+  readonly product: P;
   readonly deltaE: number;
   /** 0 to 1; all guesses and "none of these" sum to 1. */ readonly certainty: number;
 };
-export type PanIdentification = {
-  readonly guesses: readonly PanGuess[];
+export type PanIdentification<P extends PanProduct = Product> = {
+  readonly guesses: readonly PanGuess<P>[];
   /** The chance that it is nothing of the kit. */
   readonly none: number;
   /** What to say: one name, a few to choose from, or none. */
@@ -29,15 +31,15 @@ const LIKELIHOOD_OF_STRANGER = Math.exp(-(STRANGER * STRANGER) / (2 * SIGMA * SI
  * product's colour against a flat chance of something unknown. Shades closer together than the reader can
  * tell stay a choice.
  */
-export function identifyPan(
+export function identifyPan<P extends PanProduct>(
   reading: Lab,
-  products: readonly Product[],
+  products: readonly P[],
   kinds: readonly ProductKind[] = [],
-): PanIdentification {
+): PanIdentification<P> {
   const weighed = products
-    .filter(isColoured)
     .filter((p) => kinds.length === 0 || kinds.includes(p.kind))
-    .map((product) => {
+    .flatMap((product) => {
+      if (product.lab === null) return [];
       const deltaE = deltaE2000(reading, product.lab);
       return { product, deltaE, weight: Math.exp(-(deltaE * deltaE) / (2 * SIGMA * SIGMA)) };
     });

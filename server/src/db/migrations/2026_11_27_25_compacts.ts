@@ -2,7 +2,10 @@ import { sql, type Kysely, type Migration } from 'kysely';
 import { eraseClientSql } from '../eraseClient';
 import { ownStudioSql } from '../ownStudio';
 
-/** What clients take home to put a look on with: pans in tins, for some steps of a chart's version. */
+/**
+ * What clients take home to put a look on with: pans in tins, for some steps of a chart's version. And which version a link to a
+ * lesson showed before it was moved on to a newer one.
+ */
 export const compacts: Migration = {
   async up(db: Kysely<unknown>): Promise<void> {
     await sql
@@ -12,7 +15,8 @@ export const compacts: Migration = {
           primary key (studio_id, id), foreign key (studio_id, chart_id) references charts, foreign key (studio_id, client_id) references clients);
         create index compacts_by_chart on compacts (studio_id, chart_id, made_at);
         create index compacts_by_client on compacts (studio_id, client_id);
-        ${ownStudioSql('compacts', 'select, insert, update')}`,
+        ${ownStudioSql('compacts', 'select, insert, update')};
+        alter table lesson_links add column was_version integer`,
       )
       .execute(db);
     await sql

@@ -1,0 +1,110 @@
+import { useMemo, useState } from 'react';
+import {
+  ARRANGEMENTS,
+  compactFrom,
+  compactNotes,
+  lessonFrom,
+  type Arrangement,
+  type Chart,
+} from '@toile/core';
+import { newId } from '@toile/contract';
+import { call } from '../../../data/call';
+import { useRefresh } from '../../../data/hooks';
+import { useSaving } from '../../../data/useSaving';
+import { Body, Button, Choice, Column, Label, Line, Stepper } from '../../../ui';
+import { todayText } from '../../words/dates';
+import { CompactTins } from './CompactTins';
+import { CompactNotesPart } from './CompactNotesPart';
+
+type ComposeProps = {
+  readonly chart: Chart;
+  /** Steps chosen in the lesson; what twenty minutes hold where none were. */ readonly asked: readonly string[];
+  readonly edits: boolean;
+  readonly onKept: (id: string) => void;
+  readonly onLeave: (() => void) | null;
+};
+
+/** A compact proposed from a lesson: how it is laid out is chosen, then it is kept. */
+export function ComposeCompact({ chart, asked, edits, onKept, onLeave }: ComposeProps) {
+  const refresh = useRefresh();
+  const { busy, failure, save } = useSaving();
+  const [ids] = useState(() => ({ id: newId(), tins: Array.from({ length: 6 }, newId), today: todayText() }));
+  const [perWeek, setPerWeek] = useState(3);
+  const [rows, setRows] = useState(2);
+  const [columns, setColumns] = useState(3);
+  const [by, setBy] = useState<Arrangement>('order of use');
+  const stepIds = useMemo(
+    () => (asked.length > 0 ? asked : lessonFrom(chart, { minutes: 20 }).steps.map(({ stepId }) => stepId)),
+    [chart, asked],
+  );
+  const { compact, beside } = useMemo(
+    () => compactFrom(chart, stepIds, { perWeek, rows, columns, by }, ids),
+    [chart, stepIds, perWeek, rows, columns, by, ids],
+  );
+  const notes = useMemo(() => compactNotes(compact, chart), [compact, chart]);
+  const keep = (): Promise<unknown> =>
+    save(async () => {
+      await call('createCompact', {
+        params: { id: chart.id },
+        body: { compact, version: chart.version },
+        idempotencyKey: compact.id,
+      });
+      await refresh();
+      onKept(compact.id);
+    });
+  return (
+    <Column gap="$4">
+      <Label>
+        What the lesson’s steps lay, as pans in tins: all that stands by itself goes in, bottles and tubes
+        stay as they are.
+      </Label>
+      <Line gap="$4" alignItems="flex-start">
+        <Stepper
+          label="Rows of a tin"
+          unit=""
+          value={rows}
+          minimum={1}
+          maximum={12}
+          step={1}
+          onChange={setRows}
+        />
+        <Stepper
+          label="Columns of a tin"
+          unit=""
+          value={columns}
+          minimum={1}
+          maximum={12}
+          step={1}
+          onChange={setColumns}
+        />
+        <Stepper
+          label="Put on"
+          unit="times a week"
+          value={perWeek}
+          minimum={1}
+          maximum={21}
+          step={1}
+          onChange={setPerWeek}
+        />
+      </Line>
+      <Choice
+        label="Laid out"
+        options={ARRANGEMENTS}
+        words={{ 'order of use': 'in order of use', 'light to dark': 'light to dark' }}
+        chosen={[by]}
+        onChange={([one]) => one && setBy(one)}
+      />
+      <CompactTins compact={compact} notes={notes} editable={false} onChange={() => undefined} />
+      <CompactNotesPart notes={{ ...notes, beside }} />
+      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+      <Line>
+        {onLeave ? <Button onPress={onLeave}>Leave it</Button> : null}
+        {edits ? (
+          <Button kind="main" large disabled={busy} onPress={() => void keep()}>
+            Keep this compact
+          </Button>
+        ) : null}
+      </Line>
+    </Column>
+  );
+}

@@ -1,0 +1,109 @@
+import { useLocalSearchParams } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { compactNotes, type Chart, type Compact } from '@toile/core';
+import { pathTo, type CompactAnswer, type KitAnswer } from '@toile/contract';
+import { call } from '../../../data/call';
+import { useChart, useRefresh } from '../../../data/hooks';
+import { useSaving } from '../../../data/useSaving';
+import { Body, Button, Column, Field, Line, Ready, Stepper, Subheading, useWide, View } from '../../../ui';
+import { CompactNotesPart } from './CompactNotesPart';
+import { CompactTins } from './CompactTins';
+import { SeasonPart } from './SeasonPart';
+import { WhichPan } from './WhichPan';
+
+type OpenProps = {
+  readonly answer: CompactAnswer;
+  readonly newest: Chart;
+  readonly kit: KitAnswer;
+  readonly edits: boolean;
+};
+
+/** A kept compact, by the version of the chart it is for. */
+export function OpenCompact(props: OpenProps) {
+  const { answer, newest } = props;
+  const older = useChart(answer.version === newest.version ? '' : newest.id, String(answer.version));
+  if (answer.version === newest.version) return <Opened {...props} chart={newest} />;
+  return <Ready remote={older}>{({ chart }) => <Opened {...props} chart={chart} />}</Ready>;
+}
+
+function Opened({ answer, chart, newest, kit, edits }: OpenProps & { readonly chart: Chart }) {
+  const { pan } = useLocalSearchParams<{ pan?: string }>();
+  const wide = useWide();
+  const refresh = useRefresh();
+  const { busy, failure, save } = useSaving();
+  const [compact, setCompact] = useState<Compact>(answer.compact);
+  const months = useMemo(
+    () => new Map(kit.products.map(({ id, monthsAfterOpening }) => [id, monthsAfterOpening])),
+    [kit],
+  );
+  const notes = useMemo(() => compactNotes(compact, chart, months), [compact, chart, months]);
+  const changed = compact !== answer.compact;
+  const keep = (): Promise<unknown> =>
+    save(async () => {
+      await call('updateCompact', {
+        params: { id: compact.id },
+        body: {
+          compact: { ...compact, name: compact.name.trim() || answer.compact.name },
+          version: answer.version,
+        },
+        revision: answer.revision,
+      });
+      await refresh();
+    });
+  const print = (as: 'labels' | 'card', paper: 'a4' | 'letter'): void =>
+    window.location.assign(pathTo('printCompact', { id: compact.id }, { as, paper }));
+  return (
+    <View flexDirection={wide ? 'row' : 'column'} gap="$5">
+      <Column flex={wide ? 1 : undefined} gap="$4">
+        <CompactTins compact={compact} notes={notes} editable={edits} asked={pan} onChange={setCompact} />
+        {edits ? (
+          <Line gap="$4" alignItems="flex-end">
+            <View minWidth={220} flex={1}>
+              <Field
+                label="Name on the labels"
+                value={compact.name}
+                onChange={(name) => setCompact({ ...compact, name: name.slice(0, 200) })}
+              />
+            </View>
+            <Stepper
+              label="Put on"
+              unit="times a week"
+              value={compact.perWeek}
+              minimum={1}
+              maximum={21}
+              step={1}
+              onChange={(perWeek) => setCompact({ ...compact, perWeek })}
+            />
+          </Line>
+        ) : null}
+        {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+        {changed ? (
+          <Line>
+            <Button large onPress={() => setCompact(answer.compact)}>
+              Undo all
+            </Button>
+            <Button large grow kind="main" disabled={busy} onPress={() => void keep()}>
+              Save the compact
+            </Button>
+          </Line>
+        ) : (
+          <Column gap="$2" role="group" aria-label="On paper">
+            <Subheading fontSize="$4">On paper</Subheading>
+            <Line>
+              <Button onPress={() => print('labels', 'a4')}>Labels</Button>
+              <Button onPress={() => print('card', 'a4')}>Card for the lid, A4</Button>
+              <Button onPress={() => print('card', 'letter')}>Card for the lid, Letter</Button>
+            </Line>
+          </Column>
+        )}
+        <WhichPan compact={compact} notes={notes} />
+      </Column>
+      <Column flex={wide ? 1 : undefined} gap="$5">
+        {changed ? null : (
+          <SeasonPart answer={answer} chart={chart} newest={newest} kit={kit} edits={edits} />
+        )}
+        <CompactNotesPart notes={notes} />
+      </Column>
+    </View>
+  );
+}

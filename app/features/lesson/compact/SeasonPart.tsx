@@ -1,0 +1,180 @@
+import { useState } from 'react';
+import {
+  asWorn,
+  compactChanges,
+  renewedCompact,
+  seasonChart,
+  seasonOf,
+  type Chart,
+  type Refit,
+} from '@toile/core';
+import type { ChartAnswer, ClientAnswer, CompactAnswer, KitAnswer, LessonLinkAnswer } from '@toile/contract';
+import { call } from '../../../data/call';
+import { useChart, useClient, useLessonLinks, useRefresh, useSession } from '../../../data/hooks';
+import { useSaving } from '../../../data/useSaving';
+import { Body, Button, Column, Label, Line, Loading, Ready, Subheading } from '../../../ui';
+import { askFitting } from '../../../workers';
+import { snapshotOfClient } from '../../clients/snapshot';
+import { howFar, todayText } from '../../words/dates';
+
+type SeasonProps = {
+  readonly answer: CompactAnswer;
+  /** The version the compact is for. */ readonly chart: Chart;
+  readonly newest: Chart;
+  readonly kit: KitAnswer;
+  readonly edits: boolean;
+};
+
+const MARKS = { holds: '✓', mix: '▲', swap: '▲', 'nothing nearer': '▲' } as const;
+
+/** Months later: what of a compact still holds on the skin as it was read last, and what to mix or swap; taken over by one touch. */
+export function SeasonPart(props: SeasonProps) {
+  const client = useClient(props.chart.client.id);
+  const worn = useChart(props.newest.id);
+  return (
+    <Column gap="$2" role="group" aria-label="Another season">
+      <Subheading fontSize="$4">Another season</Subheading>
+      <Ready remote={client}>
+        {(person) => (
+          <Ready remote={worn}>{(data) => <Season {...props} client={person} worn={data} />}</Ready>
+        )}
+      </Ready>
+    </Column>
+  );
+}
+
+function Season({
+  answer,
+  chart,
+  newest,
+  kit,
+  edits,
+  client,
+  worn,
+}: SeasonProps & { readonly client: ClientAnswer; readonly worn: ChartAnswer }) {
+  const refresh = useRefresh();
+  const session = useSession();
+  const links = useLessonLinks(newest.id);
+  const { busy, failure, save } = useSaving();
+  const [refit, setRefit] = useState<Refit | null>(null);
+  const [told, setTold] = useState<readonly string[] | null>(null);
+  const read = client.readings[0];
+  const { compact } = answer;
+  const check = (): Promise<unknown> =>
+    save(async () => {
+      const today = todayText();
+      setRefit(
+        await askFitting('refit', {
+          worn: asWorn(worn.chart, worn.events),
+          client: snapshotOfClient(client),
+          kit,
+          occasion: { ...newest.occasion, date: today },
+          stamp: {
+            id: newest.id,
+            version: newest.version + 1,
+            author: session.data?.name ?? '',
+            at: new Date().toISOString(),
+            reason: '',
+          },
+        }),
+      );
+    });
+  const lines = refit ? seasonOf(compact, refit) : [];
+  const needs = lines.filter(({ kind }) => kind === 'mix' || kind === 'swap');
+  const behind = answer.version < newest.version;
+
+  /** The compact for a version, and every link of the lesson that still shows an older one. */
+  const follow = async (to: Chart): Promise<void> => {
+    const next = renewedCompact(compact, chart, to, todayText());
+    if (!next) return setTold(['None of its steps is in the chart any more: put another together.']);
+    await call('updateCompact', {
+      params: { id: compact.id },
+      body: { compact: next, version: to.version },
+      revision: answer.revision,
+    });
+    const moved = (links.data ?? []).filter((link) => showsOlder(link, to.version));
+    for (const { id } of moved)
+      await call('renewLessonLink', { params: { id }, body: { version: to.version } });
+    setTold([
+      ...compactChanges(compact, next, [chart, to]),
+      ...(moved.length > 0
+        ? [
+            `${moved.length === 1 ? 'The lesson’s link shows' : `${moved.length} links show`} it, and what is new.`,
+          ]
+        : []),
+    ]);
+    await refresh();
+  };
+  const takeOver = (): Promise<unknown> =>
+    save(async () => {
+      if (!refit) return;
+      const next = seasonChart(compact, refit);
+      const kept = await call('createVersion', {
+        params: { id: newest.id },
+        body: {
+          parent: newest.version,
+          reason: `Another season, read ${read ? howFar(read.at) : 'never'}`,
+          chart: next,
+        },
+      });
+      await follow(kept.chart);
+    });
+  if (told)
+    return (
+      <Column gap="$1" role="status">
+        <Body fontWeight="700">Taken over.</Body>
+        {told.map((words) => (
+          <Body key={words}>{words}</Body>
+        ))}
+      </Column>
+    );
+  return (
+    <Column gap="$2">
+      <Label>
+        {read ? `Skin last read ${howFar(read.at)}.` : 'The skin has not been read: read it first.'}
+      </Label>
+      {behind ? (
+        <Column gap="$2">
+          <Body>{`It is for version ${answer.version}; the chart is at version ${newest.version}.`}</Body>
+          {edits ? (
+            <Line>
+              <Button disabled={busy} onPress={() => void save(() => follow(newest))}>
+                {`Bring it to version ${newest.version}`}
+              </Button>
+            </Line>
+          ) : null}
+        </Column>
+      ) : refit ? (
+        <Column gap="$2">
+          <Column gap="$1" role="list" aria-label="What still holds">
+            {lines.map(({ stepId, kind, words }) => (
+              <Body key={stepId} role="listitem">{`${MARKS[kind]} ${words}`}</Body>
+            ))}
+          </Column>
+          {needs.length === 0 ? (
+            <Body fontWeight="700">Nothing is to be changed.</Body>
+          ) : edits ? (
+            <Line>
+              <Button kind="main" disabled={busy} onPress={() => void takeOver()}>
+                Take it over
+              </Button>
+            </Line>
+          ) : null}
+        </Column>
+      ) : busy ? (
+        <Loading words="Comparing with the newest reading and the kit" />
+      ) : (
+        <Line>
+          <Button disabled={!read} onPress={() => void check()}>
+            What still holds?
+          </Button>
+          <Button href={`/clients/${client.id}/read`}>Read the skin</Button>
+        </Line>
+      )}
+      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+    </Column>
+  );
+}
+
+const showsOlder = ({ version, expiresAt, revokedAt }: LessonLinkAnswer, than: number): boolean =>
+  revokedAt === null && version < than && (expiresAt === null || Date.parse(expiresAt) > Date.now());
