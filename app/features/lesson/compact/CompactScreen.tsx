@@ -47,6 +47,9 @@ function Compacts({ chart, list, kit }: CompactsProps) {
   const asked = (steps ?? '').split(',').filter((step) => chart.steps.some(({ id }) => id === step));
   const [fresh, setFresh] = useState(asked.length > 0 && edits);
   const [chosen, setChosen] = useState<string | null>(null);
+  // What a new season brought is told on, while the compact itself is read anew.
+  const [told, setTold] = useState<readonly string[] | null>(null);
+  const router = useRouter();
   const open = list.find(({ compact }) => compact.id === chosen) ?? list.at(-1);
   if (fresh || !open)
     return (
@@ -57,6 +60,7 @@ function Compacts({ chart, list, kit }: CompactsProps) {
         onKept={(id) => {
           setChosen(id);
           setFresh(false);
+          router.replace(`/charts/${chart.id}/compact`);
         }}
         onLeave={open ? () => setFresh(false) : null}
       />
@@ -78,6 +82,8 @@ function Compacts({ chart, list, kit }: CompactsProps) {
         newest={chart}
         kit={kit}
         edits={edits}
+        told={told}
+        onTold={setTold}
       />
       {edits ? (
         <Line>

@@ -16,6 +16,9 @@ type OpenProps = {
   readonly newest: Chart;
   readonly kit: KitAnswer;
   readonly edits: boolean;
+  /** What the last season brought; null before one was taken over. */ readonly told:
+    readonly string[] | null;
+  readonly onTold: (told: readonly string[]) => void;
 };
 
 /** A kept compact, by the version of the chart it is for. */
@@ -26,7 +29,7 @@ export function OpenCompact(props: OpenProps) {
   return <Ready remote={older}>{({ chart }) => <Opened {...props} chart={chart} />}</Ready>;
 }
 
-function Opened({ answer, chart, newest, kit, edits }: OpenProps & { readonly chart: Chart }) {
+function Opened({ answer, chart, newest, kit, edits, told, onTold }: OpenProps & { readonly chart: Chart }) {
   const { pan } = useLocalSearchParams<{ pan?: string }>();
   const wide = useWide();
   const refresh = useRefresh();
@@ -100,7 +103,15 @@ function Opened({ answer, chart, newest, kit, edits }: OpenProps & { readonly ch
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$5">
         {changed ? null : (
-          <SeasonPart answer={answer} chart={chart} newest={newest} kit={kit} edits={edits} />
+          <SeasonPart
+            answer={answer}
+            chart={chart}
+            newest={newest}
+            kit={kit}
+            edits={edits}
+            told={told}
+            onTold={onTold}
+          />
         )}
         <CompactNotesPart notes={notes} />
       </Column>

@@ -23,6 +23,8 @@ type SeasonProps = {
   readonly newest: Chart;
   readonly kit: KitAnswer;
   readonly edits: boolean;
+  readonly told: readonly string[] | null;
+  readonly onTold: (told: readonly string[]) => void;
 };
 
 const MARKS = { holds: '✓', mix: '▲', swap: '▲', 'nothing nearer': '▲' } as const;
@@ -49,6 +51,8 @@ function Season({
   newest,
   kit,
   edits,
+  told,
+  onTold,
   client,
   worn,
 }: SeasonProps & { readonly client: ClientAnswer; readonly worn: ChartAnswer }) {
@@ -57,7 +61,6 @@ function Season({
   const links = useLessonLinks(newest.id);
   const { busy, failure, save } = useSaving();
   const [refit, setRefit] = useState<Refit | null>(null);
-  const [told, setTold] = useState<readonly string[] | null>(null);
   const read = client.readings[0];
   const { compact } = answer;
   const check = (): Promise<unknown> =>
@@ -86,7 +89,7 @@ function Season({
   /** The compact for a version, and every link of the lesson that still shows an older one. */
   const follow = async (to: Chart): Promise<void> => {
     const next = renewedCompact(compact, chart, to, todayText());
-    if (!next) return setTold(['None of its steps is in the chart any more: put another together.']);
+    if (!next) return onTold(['None of its steps is in the chart any more: put another together.']);
     await call('updateCompact', {
       params: { id: compact.id },
       body: { compact: next, version: to.version },
@@ -95,7 +98,7 @@ function Season({
     const moved = (links.data ?? []).filter((link) => showsOlder(link, to.version));
     for (const { id } of moved)
       await call('renewLessonLink', { params: { id }, body: { version: to.version } });
-    setTold([
+    onTold([
       ...compactChanges(compact, next, [chart, to]),
       ...(moved.length > 0
         ? [
