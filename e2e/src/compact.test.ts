@@ -126,6 +126,13 @@ test('months later: what holds, what to mix or swap; taken over by one touch, th
     .waitFor();
   await shot(theirs, 'lesson-new');
   await other.close();
+  // What came new had no place in the full tin: another tin takes it.
+  const beside = page.getByRole('group', { name: 'Beside it' });
+  await beside.getByText(/there is no place left in its tins/).waitFor();
+  await button('Another tin').click();
+  await button('Save the compact').click();
+  await eventually(async () => (await page.getByRole('grid').count()) === 2);
+  expect(await beside.getByText(/no place left/).count()).toBe(0);
   expect(complaints).toEqual([]);
 });
 

@@ -1,11 +1,12 @@
 import { useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { compactNotes, type Chart, type Compact } from '@toile/core';
-import { pathTo, type CompactAnswer, type KitAnswer } from '@toile/contract';
+import { compactNotes, renewedCompact, type Chart, type Compact } from '@toile/core';
+import { newId, pathTo, type CompactAnswer, type KitAnswer } from '@toile/contract';
 import { call } from '../../../data/call';
 import { useChart, useRefresh } from '../../../data/hooks';
 import { useSaving } from '../../../data/useSaving';
 import { Body, Button, Column, Field, Line, Ready, Stepper, Subheading, useWide, View } from '../../../ui';
+import { todayText } from '../../words/dates';
 import { CompactNotesPart } from './CompactNotesPart';
 import { CompactTins } from './CompactTins';
 import { SeasonPart } from './SeasonPart';
@@ -27,6 +28,15 @@ export function OpenCompact(props: OpenProps) {
   const older = useChart(answer.version === newest.version ? '' : newest.id, String(answer.version));
   if (answer.version === newest.version) return <Opened {...props} chart={newest} />;
   return <Ready remote={older}>{({ chart }) => <Opened {...props} chart={chart} />}</Ready>;
+}
+
+const MOST_TINS = 6;
+
+/** One tin more, as large as the first: what had no place goes in it. */
+function withAnotherTin(compact: Compact, chart: Chart): Compact {
+  const { rows, columns } = compact.tins[0]!;
+  const larger = { ...compact, tins: [...compact.tins, { id: newId(), rows, columns, pans: [] }] };
+  return renewedCompact(larger, chart, chart, todayText()) ?? larger;
 }
 
 function Opened({ answer, chart, newest, kit, edits, told, onTold }: OpenProps & { readonly chart: Chart }) {
@@ -77,6 +87,11 @@ function Opened({ answer, chart, newest, kit, edits, told, onTold }: OpenProps &
               step={1}
               onChange={(perWeek) => setCompact({ ...compact, perWeek })}
             />
+          </Line>
+        ) : null}
+        {edits && compact.tins.length < MOST_TINS ? (
+          <Line>
+            <Button onPress={() => setCompact(withAnotherTin(compact, chart))}>Another tin</Button>
           </Line>
         ) : null}
         {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}

@@ -73,6 +73,8 @@ const FULL_MG = { cream: 2000, stick: 2000, pressed: 1500 } as const;
 export const fullOf = ({ texture }: Pick<ProductSnapshot, 'texture'>): number =>
   texture === 'cream' || texture === 'stick' || texture === 'pressed' ? FULL_MG[texture] : FULL_MG.pressed;
 
+const NO_PLACE = 'there is no place left in its tins';
+
 export type CompactAsk = {
   readonly perWeek: number;
   /** Of each tin. */ readonly rows: number;
@@ -133,7 +135,7 @@ export function compactFrom(
       }),
       ...ordered.slice(tins.length * size).map((product) => ({
         name: productName(product),
-        why: 'there is no place left: take larger tins',
+        why: NO_PLACE,
       })),
     ],
   };
@@ -235,6 +237,7 @@ export function compactNotes(
   const kept = compact.stepIds.flatMap((id) => chart.steps.find((step) => step.id === id) ?? []);
   const used = usedAtHome(chart, compact.stepIds);
   const order = new Map(used.map(({ id }, i) => [id, i]));
+  const room = compact.tins.some(({ rows, columns, pans }) => pans.length < rows * columns);
   const places = new Map(
     compact.tins.flatMap(({ pans }, tin) =>
       pans.map(({ row, column, productId }) => [productId, { tin, row, column }] as const),
@@ -251,7 +254,7 @@ export function compactNotes(
     beside: used.flatMap((product) =>
       places.has(product.id)
         ? []
-        : [{ name: productName(product), why: notInPan(product) ?? 'not put in a tin' }],
+        : [{ name: productName(product), why: notInPan(product) ?? (room ? 'not put in a tin' : NO_PLACE) }],
     ),
     mixes: kept.flatMap((step) => mixOf(compact, step, places) ?? []),
     minds: MINDS,

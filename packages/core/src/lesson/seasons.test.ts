@@ -43,8 +43,7 @@ test.each([-4, -2.5, -1, 0, 1, 2.5, 4])(
     }
     if (steps === 0)
       expect(lines.every(({ kind }) => kind === 'holds' || kind === 'nothing nearer')).toBe(true);
-    if (Math.abs(steps) >= 2.5)
-      expect(lines.some(({ kind }) => kind !== 'holds')).toBe(true);
+    if (Math.abs(steps) >= 2.5) expect(lines.some(({ kind }) => kind !== 'holds')).toBe(true);
     // A kit that has what is asked for: what can be mended is.
     if (steps === 2.5 || steps === 4) expect(lines.some(({ kind }) => kind === 'mix')).toBe(true);
   },
