@@ -34,6 +34,7 @@ export { EditLookScreen } from './looks/EditLookScreen';
 export { FitSeveralScreen } from './looks/FitSeveralScreen';
 export { NewLookScreen } from './looks/NewLookScreen';
 export { LookScreen } from './looks/LookScreen';
+export { TakeDownScreen } from './looks/TakeDownScreen';
 export { ImportLooksScreen } from './looks/ImportLooksScreen';
 export { LooksGrid } from './looks/LooksGrid';
 export { LooksList } from './looks/LooksList';

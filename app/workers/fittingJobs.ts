@@ -8,6 +8,7 @@ import {
   acceptsOrder,
   reviewChart,
   weaveSteps,
+  withOwnKit,
   type Chart,
   type ClientSnapshot,
   type FitContext,
@@ -71,6 +72,17 @@ export const fittingJobs = {
     readonly seed: number;
     readonly level: Level;
   }) => exercise(skill, seed, level),
+  ownKit: ({
+    look,
+    client,
+    kit,
+    date,
+  }: {
+    readonly look: Look;
+    readonly client: ClientSnapshot;
+    readonly kit: Kit;
+    readonly date: string;
+  }) => withOwnKit(look, client, kit, date),
   series: ({ chart, kit }: { readonly chart: Chart; readonly kit: Kit }) => colourSeries(chart, kit),
   refit: ({ worn, client, kit, occasion, stamp }: RefitRequest) =>
     refitChart(worn, client, kit, occasion, stamp),

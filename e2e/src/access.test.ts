@@ -100,6 +100,7 @@ const PAGES: readonly [name: string, path: (ids: Ids) => string][] = [
   ['chart repeated', ({ chart }) => `/charts/${chart}/repeat`],
   ['how a chart wears', ({ chart }) => `/charts/${chart}/wear`],
   ['how things hold', () => '/holds'],
+  ['take a look down', () => '/looks/take-down'],
   ['lesson', ({ chart }) => `/charts/${chart}/lesson`],
   ['compact', ({ chart }) => `/charts/${chart}/compact`],
   ['half-face trial declared', ({ chart }) => `/charts/${chart}/trial`],

@@ -68,7 +68,7 @@ export function ImportLooksScreen() {
                 key={look.id}
                 title={look.name}
                 detail={look.version === 1 ? 'new' : `version ${look.version}`}
-                href={`/looks/${look.id}`}
+                href={`/looks/${look.id}?ours=1`}
               />
             ))}
           </Column>

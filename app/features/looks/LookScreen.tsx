@@ -29,6 +29,7 @@ import { dayInWords } from '../words/dates';
 import { capital } from '../words/capital';
 import { forbidsInWords } from './lookForm';
 import { LookDepths } from './LookDepths';
+import { WithOurKit } from './WithOurKit';
 import { layerOn } from './lookLayers';
 import { wishInWords } from './wishInWords';
 
@@ -65,6 +66,8 @@ function LookView({
   const router = useRouter();
   const [variant, setVariant] = useState<string | null>(null);
   const [depths, setDepths] = useState(false);
+  const { ours: asked } = useLocalSearchParams<{ ours?: string }>();
+  const [ours, setOurs] = useState(asked !== undefined);
   const refresh = useRefresh();
   const { failure, save: keep } = useSaving();
   const retire = (next: boolean): Promise<unknown> =>
@@ -103,6 +106,7 @@ function LookView({
           <Button onPress={() => setDepths(!depths)}>
             {depths ? 'Put the three skins away' : 'On three skins'}
           </Button>
+          <Button onPress={() => setOurs(!ours)}>{ours ? 'Put our kit away' : 'With our kit'}</Button>
           <Menu
             label="More of this look"
             items={[
@@ -129,6 +133,7 @@ function LookView({
           <Body color="$weld">▲ No longer proposed. Charts made of it stay as they are.</Body>
         ) : null}
         {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+        {ours ? <WithOurKit look={look} clientId={on?.id ?? null} /> : null}
         {depths ? <LookDepths look={look} steps={steps} /> : null}
         {look.variants.length > 0 ? (
           <Choice

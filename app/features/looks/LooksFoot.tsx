@@ -14,6 +14,7 @@ export function LooksFoot() {
       <Menu
         label="More of the looks"
         items={[
+          { words: 'Take a look down while watching', href: '/looks/take-down' },
           { words: 'Bring in looks from a file', href: '/looks/import' },
           {
             words: 'Save the library as a file',

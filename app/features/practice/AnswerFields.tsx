@@ -10,7 +10,7 @@ import {
 } from '@toile/core';
 import { Body, Button, Choice, Column, Judged, Label, Line, Swatch } from '../../ui';
 import { FaceStage } from '../face/FaceStage';
-import { movedBy } from './practiceView';
+import { movedBy } from '../words/movedBy';
 
 type OrderProps<T> = {
   readonly items: readonly T[];

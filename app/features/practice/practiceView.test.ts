@@ -1,14 +1,6 @@
 import { exercise, practiceNow, SKILLS, type DrawnExercise } from '@toile/core';
-import {
-  askedLine,
-  dueWords,
-  frameOf,
-  freshSeed,
-  lastWords,
-  missWords,
-  movedBy,
-  standsWords,
-} from './practiceView';
+import { askedLine, dueWords, frameOf, freshSeed, lastWords, missWords, standsWords } from './practiceView';
+import { movedBy } from '../words/movedBy';
 
 const NOW = new Date('2031-05-14T12:00:00Z');
 

@@ -139,3 +139,17 @@ export {
   type SeriesScheme,
   type SeriesStep,
 } from './colourSeries';
+export { withOwnKit, MET, type OwnKitLine } from './withOwnKit';
+export {
+  COLOUR_TONES,
+  COLOUR_WORD_NAMES,
+  COLOUR_WORDS,
+  colourOfWord,
+  lookTakenDown,
+  placesFor,
+  usualTaken,
+  type ColourTone,
+  type ColourWord,
+  type TakenShade,
+  type TakenStep,
+} from './takenDown';

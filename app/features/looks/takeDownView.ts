@@ -1,0 +1,38 @@
+import {
+  guideNamed,
+  LAYER_LOOKS,
+  type ColourTone,
+  type GuideName,
+  type TakenShade,
+  type TakenStep,
+} from '@toile/core';
+import { capital } from '../words/capital';
+
+/** A place by its name: 'Cheek contour'. */
+export const placeWords = (guide: GuideName): string => capital(guideNamed(guide).label.toLowerCase());
+
+const TONES: Readonly<Record<ColourTone, string>> = { pale: 'pale ', 'as it is': '', deep: 'deep ' };
+
+/** A shade as it was taken down: '2 steps deeper than the skin', 'deep rose', 'as read'. */
+export function takenShadeWords(shade: TakenShade): string {
+  switch (shade.by) {
+    case 'skin': {
+      const steps = Math.abs(shade.depthSteps);
+      return steps === 0
+        ? 'as the skin'
+        : `${steps} ${steps === 1 ? 'step' : 'steps'} ${shade.depthSteps > 0 ? 'deeper' : 'lighter'} than the skin`;
+    }
+    case 'word':
+      return `${TONES[shade.tone]}${shade.word}`;
+    case 'reading':
+      return `as read, L* ${shade.lab[0].toFixed(0)}`;
+    case 'none':
+      return 'no shade';
+  }
+}
+
+/** One step in a line: 'Blush: lifted blush; deep rose; loose brush'. */
+export function takenWords({ role, guides, shade, tool, finish }: TakenStep): string {
+  const where = guides.map((guide) => guideNamed(guide).label.toLowerCase()).join(', ');
+  return `${capital(LAYER_LOOKS[role].name)}: ${[where, takenShadeWords(shade), finish, tool === 'none' ? null : tool].filter((words) => words !== null && words !== '').join('; ')}`;
+}
