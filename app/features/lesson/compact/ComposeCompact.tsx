@@ -4,6 +4,7 @@ import {
   compactFrom,
   compactNotes,
   lessonFrom,
+  productName,
   type Arrangement,
   type Chart,
 } from '@toile/core';
@@ -33,14 +34,19 @@ export function ComposeCompact({ chart, asked, edits, onKept, onLeave }: Compose
   const [rows, setRows] = useState(2);
   const [columns, setColumns] = useState(3);
   const [by, setBy] = useState<Arrangement>('order of use');
+  const [has, setHas] = useState<readonly string[]>([]);
   const stepIds = useMemo(
     () => (asked.length > 0 ? asked : lessonFrom(chart, { minutes: 20 }).steps.map(({ stepId }) => stepId)),
     [chart, asked],
   );
   const { compact, beside } = useMemo(
-    () => compactFrom(chart, stepIds, { perWeek, rows, columns, by }, ids),
-    [chart, stepIds, perWeek, rows, columns, by, ids],
+    () => compactFrom(chart, stepIds, { perWeek, rows, columns, by, has }, ids),
+    [chart, stepIds, perWeek, rows, columns, by, has, ids],
   );
+  const used = useMemo(() => {
+    const laid = chart.steps.filter(({ id }) => stepIds.includes(id)).flatMap(({ use }) => use);
+    return [...new Map(laid.map(({ product }) => [product.id, product])).values()];
+  }, [chart, stepIds]);
   const notes = useMemo(() => compactNotes(compact, chart), [compact, chart]);
   const keep = (): Promise<unknown> =>
     save(async () => {
@@ -94,6 +100,16 @@ export function ComposeCompact({ chart, asked, edits, onKept, onLeave }: Compose
         chosen={[by]}
         onChange={([one]) => one && setBy(one)}
       />
+      {used.length > 0 ? (
+        <Choice
+          several
+          label="In the purse already"
+          options={used.map(({ id }) => id)}
+          words={Object.fromEntries(used.map((product) => [product.id, productName(product)]))}
+          chosen={[...has]}
+          onChange={setHas}
+        />
+      ) : null}
       <CompactTins compact={compact} notes={notes} editable={false} onChange={() => undefined} />
       <CompactNotesPart notes={{ ...notes, beside }} />
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}

@@ -114,6 +114,14 @@ describe('put together', () => {
     expect(compact.tins).toHaveLength(3);
     expect(beside.filter(({ why }) => why.startsWith('there is no place left'))).toHaveLength(2);
   });
+  test('what is in the purse already stays there, and no pan is filled with it', () => {
+    const { compact, beside } = put({ has: [CREAMS.blush.id, CREAMS.light.id, BOTTLE.id] });
+    expect(laid(compact)).toHaveLength(3);
+    expect(beside.filter(({ why }) => why === 'in the purse already')).toHaveLength(3);
+    expect(compact.fills.map(({ productId }) => productId).sort()).toEqual([...laid(compact)].sort());
+    // A mix with what is in the purse is told by its name.
+    expect(compactNotes(compact, HOME).mixes[0]).toMatch(/^Cheek: 2 of Ordway .* with 1 of [AB]\d$/);
+  });
   test('nothing that goes in a pan: one empty tin, all of it beside', () => {
     const { compact, beside } = put({}, [ALL[0]!]);
     expect(compact.tins.map(({ pans }) => pans)).toEqual([[]]);

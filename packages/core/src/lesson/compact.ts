@@ -73,6 +73,7 @@ const FULL_MG = { cream: 2000, stick: 2000, pressed: 1500 } as const;
 export const fullOf = ({ texture }: Pick<ProductSnapshot, 'texture'>): number =>
   texture === 'cream' || texture === 'stick' || texture === 'pressed' ? FULL_MG[texture] : FULL_MG.pressed;
 
+const IN_PURSE = 'in the purse already';
 const NO_PLACE = 'there is no place left in its tins';
 
 export type CompactAsk = {
@@ -80,6 +81,8 @@ export type CompactAsk = {
   /** Of each tin. */ readonly rows: number;
   readonly columns: number;
   readonly by: Arrangement;
+  /** Products by id that are in the client's purse already, as they are: they stay in it. */
+  readonly has?: readonly string[];
 };
 
 /** Everything the kept steps lay, once each, in the order it is first used at home. */
@@ -99,14 +102,16 @@ function usedAtHome(chart: Chart, stepIds: readonly string[]): readonly ProductS
 export function compactFrom(
   chart: Chart,
   stepIds: readonly string[],
-  { perWeek, rows, columns, by }: CompactAsk,
+  { perWeek, rows, columns, by, has = [] }: CompactAsk,
   { id, tins, today }: { readonly id: string; readonly tins: readonly string[]; readonly today: string },
 ): {
   readonly compact: Compact;
   readonly beside: readonly { readonly name: string; readonly why: string }[];
 } {
   const used = usedAtHome(chart, stepIds);
-  const pans = used.filter((product) => notInPan(product) === null);
+  const whyBeside = (product: ProductSnapshot): string | null =>
+    has.includes(product.id) ? IN_PURSE : notInPan(product);
+  const pans = used.filter((product) => whyBeside(product) === null);
   const ordered = by === 'order of use' ? pans : sortedByKey(pans, by);
   const size = rows * columns;
   const needed = Math.max(1, Math.ceil(ordered.length / size));
@@ -130,7 +135,7 @@ export function compactFrom(
     },
     beside: [
       ...used.flatMap((product) => {
-        const why = notInPan(product);
+        const why = whyBeside(product);
         return why ? [{ name: productName(product), why }] : [];
       }),
       ...ordered.slice(tins.length * size).map((product) => ({

@@ -4,6 +4,7 @@ import {
   checkLimits,
   contourFinder,
   faceModel,
+  freeTriangle,
   HAIR_TONES,
   inferLandmarks,
   outlineOf,
@@ -183,6 +184,7 @@ function patchExercise(skill: PatchSkill, seed: number, level: Level, random: Ra
   const shape = landmarks ? outlineOf(placement, landmarks, features)[0] : undefined;
   const outline = shape?.region[0];
   if (!landmarks || !shape || !outline) return null;
+  const triangle = skill.triangle ? triangleOf(landmarks, features) : null;
   return {
     kind: 'patch',
     skill: skill.id,
@@ -190,9 +192,32 @@ function patchExercise(skill: PatchSkill, seed: number, level: Level, random: Ra
     level,
     asks: skill.asks,
     model: { landmarks, features, skin: skinByZone(aSkin(random)) },
-    side,
-    placement,
-    wanted: { outline, featherMm: shape.featherMm },
+    side: triangle ? 'left' : side,
+    placement: triangle?.placement ?? placement,
+    wanted: triangle?.wanted ?? { outline, featherMm: shape.featherMm },
+  };
+}
+
+/** How softly the triangle's edge is judged, mm: it is left free, not painted. */
+const TRIANGLE_FEATHER_MM = 4;
+
+/** The part of the forehead contour leaves free, as a patch and as something that can be laid on the face. */
+function triangleOf(
+  landmarks: Landmarks,
+  features: Features,
+): { readonly placement: Placement; readonly wanted: SoftPatch } {
+  const model = faceModel(landmarks, features);
+  const outline = freeTriangle(model);
+  return {
+    wanted: { outline, featherMm: TRIANGLE_FEATHER_MM },
+    placement: {
+      outline: outline.map((p): [number, number] => {
+        const [x, y] = model.warp.toCanonical(p);
+        return [x, y];
+      }),
+      featherMm: TRIANGLE_FEATHER_MM,
+      side: 'left',
+    },
   };
 }
 

@@ -90,8 +90,8 @@ describe('patches', () => {
       for (const [way, words] of [
         [{ down: by }, 'too low'],
         [{ down: -by }, 'too high'],
-        [{ out: by }, /too far (back|out)/],
-        [{ out: -by }, 'too far in'],
+        [{ out: by }, /too far (back|out|to the client’s left)/],
+        [{ out: -by }, /too far (in|to the client’s right)/],
       ] as const) {
         const { first } = judge(task, given(changed(task, way)));
         if (/ mm too /.test(first)) expect(first).toMatch(words);

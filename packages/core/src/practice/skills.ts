@@ -24,6 +24,8 @@ export type PatchSkill = Common & {
   readonly role: LayerKind;
   readonly words: PatchWords;
   readonly features?: Partial<Features>;
+  /** The patch asked for is the triangle of the forehead contour leaves free, on both sides of the middle. */
+  readonly triangle?: boolean;
 };
 /** Things put in order, or some of several chosen. */
 export type AnswerSkill = Common & {
@@ -152,6 +154,19 @@ export const SKILLS: readonly Skill[] = [
       towards: ['the middle of the face', 'the hair'],
       cure: 'follow the hairline, and let it fade inwards.',
     },
+  }),
+  patch({
+    id: 'free-triangle',
+    name: 'The free triangle',
+    asks: 'Draw round the triangle of the forehead that contour leaves free.',
+    why: 'Between the arches of the brows and the hairline it stays light: contour in it narrows and darkens the whole face.',
+    guide: 'foreheadContour',
+    role: 'highlight',
+    words: {
+      towards: ['too far to the client’s left', 'too far to the client’s right', 'too low', 'too high'],
+      cure: 'from the arch of one brow to the other, up to the middle of the hairline.',
+    },
+    triangle: true,
   }),
   line({
     id: 'hooded-crease',
@@ -286,5 +301,5 @@ export const skillForGuide = (guide: string): Skill | null =>
   SKILLS.find(
     (one) =>
       (one.kind === 'line' && one.guide === guide && !one.facts && !one.match && !one.hollow) ||
-      (one.kind === 'patch' && one.guide === guide),
+      (one.kind === 'patch' && one.guide === guide && !one.triangle),
   ) ?? null;
