@@ -12,6 +12,7 @@ const PASSWORD = 'three small lanterns';
 const owner = {
   studio: 'Reed and Rush',
   zone: 'Europe/Lisbon',
+  manner: { days: 'month day', clock: '12 hours' },
   name: 'Ines Marlow',
   email: 'ines@reed.example',
   password: PASSWORD,
@@ -34,9 +35,8 @@ describe('an installation nobody has set up', () => {
       studio: { name: 'Reed and Rush' },
     });
     // Signed in at once.
-    expect(((await agent.get('/api/settings').expect(200)).body as StudioSettingsAnswer).settings.zone).toBe(
-      'Europe/Lisbon',
-    );
+    const { settings } = (await agent.get('/api/settings').expect(200)).body as StudioSettingsAnswer;
+    expect(settings).toMatchObject({ zone: owner.zone, manner: owner.manner });
     const looks = (await agent.get('/api/looks').expect(200)).body as LookSummary[];
     expect(looks.length).toBe(starterLooksAt(new Date()).length);
     expect((await server.agent().get('/api/setup')).body).toEqual({ needed: false });

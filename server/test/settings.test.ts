@@ -1,3 +1,4 @@
+import type { Problem, StudioSettingsAnswer } from '@toile/contract';
 import { keyed, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
@@ -50,4 +51,23 @@ test('a studio has its way in questions schools answer differently, and only ans
   const refused = await put(revision + 1, { eyesOrFace: 'lips first' }).expect(422);
   expect(refused.body.fields[0].path).toBe('schools');
   await put(revision + 1, { moon: 'full' }).expect(422);
+});
+
+test('how things are told is kept, and what is no manner is refused by its field', async () => {
+  const owner = await server.signedIn('owner');
+  const { revision } = (await owner.get('/api/settings').expect(200)).body as StudioSettingsAnswer;
+  const put = (manner: object, at = revision) =>
+    owner.put('/api/settings').set(keyed()).set('if-match', `"${at}"`).send({ ruleGrades: {}, manner });
+  for (const [manner, field] of [
+    [{ days: 'month year' }, 'manner.days'],
+    [{ clock: '13 hours' }, 'manner.clock'],
+    [{ firstWeekday: 'Someday' }, 'manner.firstWeekday'],
+    [{ temperature: 'K' }, 'manner.temperature'],
+  ] as const) {
+    const refused = (await put(manner).expect(422)).body as Problem;
+    expect(refused.fields?.map(({ path }) => path)).toEqual([field]);
+  }
+  await put({ weeks: 7 }).expect(422);
+  const kept = (await put({ days: 'month day', clock: '12 hours' }).expect(200)).body as StudioSettingsAnswer;
+  expect(kept.settings.manner).toEqual({ days: 'month day', clock: '12 hours' });
 });

@@ -1,6 +1,7 @@
 import type { Conflict, RecordedEvent, Step } from '@toile/core';
 import { Body, Button, Column, Label, Subheading } from '../../ui';
 import { deviationInWords } from './chairView';
+import { instantInWords } from '../words/dates';
 
 type ConflictPanelProps = {
   readonly conflict: Conflict;
@@ -26,7 +27,7 @@ export function ConflictPanel({ conflict: { one, other }, step, onKeep }: Confli
       {[one, other].map((event) => (
         <Column key={event.id} gap="$1" borderTopWidth={1} borderTopColor="$line" paddingTop="$2">
           <Body fontWeight="700">{eventInWords(event)}</Body>
-          <Label>{`${event.by}, ${new Date(event.at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}`}</Label>
+          <Label>{`${event.by}, ${instantInWords(event.at)}`}</Label>
           <Button label={`Keep: ${eventInWords(event)}, ${event.by}`} onPress={() => onKeep(event)}>
             Keep this one
           </Button>

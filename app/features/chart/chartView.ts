@@ -7,6 +7,7 @@ import {
   type Step,
   type Use,
 } from '@toile/core';
+import { mannerNow } from '../words/dates';
 
 const changed = (chart: Chart, stepId: string, change: (step: Step) => Step): Chart => ({
   ...chart,
@@ -47,10 +48,20 @@ function placementForChart(placement: Placement): Placement {
 
 const isParameter = (name: string): name is GuideParameter => name in GUIDE_PARAMETERS;
 
-/** '2 pumps', '1 swipe'. */
+/** '2 pumps', '1 swipe'; where the studio goes by volume, '0.8 ml, 2 pumps' of what runs. */
 export function amountInWords(use: readonly Use[]): string {
-  return use.map((u) => measuresInWords(u.parts, u.measure)).join(' + ');
+  return use
+    .map(({ parts, measure, product }) => {
+      const measures = measuresInWords(parts, measure);
+      const runs = mannerNow().amounts === 'millilitres' && RUNS.includes(product.texture);
+      return runs ? `${volumeInWords(parts * product.mgPerMeasure)}, ${measures}` : measures;
+    })
+    .join(' + ');
 }
+/** What is poured and pumped is measured by volume; what is pressed or solid never is. */
+const RUNS: readonly Use['product']['texture'][] = ['liquid', 'gel', 'cream'];
+/** So much of something about as heavy as water. */
+const volumeInWords = (mg: number): string => `${(mg / 1000).toFixed(mg < 100 ? 3 : 2)} ml`;
 
 /** Minutes of a whole chart: hands on, and waiting. */
 export function minutesOf(steps: readonly Step[]): { readonly handsOn: number; readonly waiting: number } {

@@ -21,7 +21,7 @@ import {
 import { FaceView } from '../face/FaceView';
 import { skinInWords } from '../words/colours';
 import { comingVisit } from '../occasion/occasionView';
-import { dayAndDistance, dayInWords, howFar, todayText } from '../words/dates';
+import { dayAndDistance, dayInWords, hourInWords, howFar, todayText } from '../words/dates';
 import { stateInWords } from '../words/visits';
 import { FirstTalk } from '../consult/FirstTalk';
 import { BookVisit } from './BookVisit';
@@ -235,7 +235,7 @@ function Visits({ client, mayEdit }: { readonly client: ClientAnswer; readonly m
       {client.visits.map((visit) => (
         <Row
           key={visit.id}
-          title={`${dayAndDistance(visit.date)}: ${visit.kind} at ${visit.startsAt}${visit.place ? `, ${visit.place}` : ''}`}
+          title={`${dayAndDistance(visit.date)}: ${visit.kind} at ${hourInWords(visit.startsAt)}${visit.place ? `, ${visit.place}` : ''}`}
           detail={stateInWords(visit)}
           onPress={mayEdit ? () => setOpen(visit) : undefined}
         />

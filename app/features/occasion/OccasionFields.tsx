@@ -10,6 +10,7 @@ import {
 import { Body, Choice, Column, Field, Line, Stepper, Switch, View } from '../../ui';
 import { ofAnotherKind } from './occasionView';
 import { OutfitField } from './OutfitField';
+import { WarmthField } from './WarmthField';
 
 const LIGHT_WORDS = { led: 'LED' } as const;
 const CONDITION_WORDS = { humidity: 'humid air', meals: 'a meal' } as const;
@@ -112,6 +113,7 @@ export function OccasionFields({
         chosen={value.conditions ?? usualConditions(value.kind)}
         onChange={(conditions) => set({ conditions })}
       />
+      <WarmthField value={value} onChange={onChange} />
       <OutfitField value={value.outfit ?? []} onChange={(outfit) => set({ outfit })} />
       <Choice
         label="Jewellery"

@@ -1,6 +1,7 @@
 import { useState } from 'react';
-import { clock, minuteOfDay, type Guest } from '@toile/core';
+import { minuteOfDay, type Guest } from '@toile/core';
 import { Body, Button, Column, Field, Line, Subheading } from '../../ui';
+import { hourInWords } from '../words/dates';
 
 type Busy = Guest['busy'];
 
@@ -37,7 +38,7 @@ export function BusyTimes({
       <Subheading>Not to be had</Subheading>
       {busy.map((one, i) => (
         <Line key={`${one.from} ${one.title}`} flexWrap="nowrap" gap="$3">
-          <Body flex={1}>{`${clock(one.from)} to ${clock(one.to)}, ${one.title}`}</Body>
+          <Body flex={1}>{`${hourInWords(one.from)} to ${hourInWords(one.to)}, ${one.title}`}</Body>
           <Button
             label={`No longer: ${one.title}`}
             onPress={() => onChange(busy.filter((_, other) => other !== i))}

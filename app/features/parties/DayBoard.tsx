@@ -1,10 +1,10 @@
-import { clock } from '@toile/core';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import type { Visit } from '@toile/core';
 import { Body, Column, Label, MenuDialog, useColours } from '../../ui';
 import { groupsOf, type Row } from './partyView';
 import type { DayWork } from './useDay';
 import { visitItems } from './VisitMenu';
+import { hourInWords } from '../words/dates';
 
 const HOUR_WIDTH = 132;
 const ROW_HEIGHT = 64;
@@ -109,7 +109,7 @@ export function DayBoard({ day }: { readonly day: DayWork }) {
                 paddingLeft: 4,
               }}
             >
-              <Label fontSize="$1">{clock(full)}</Label>
+              <Label fontSize="$1">{hourInWords(full)}</Label>
             </div>
           ))}
           {groups.map((group, i) => (
@@ -190,7 +190,7 @@ export function DayBoard({ day }: { readonly day: DayWork }) {
                   <div style={{ whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' }}>
                     {`${wrong ? '▲ ' : ''}${row.held ? '■ ' : ''}${shortly(row.words.split(',')[0]!)}`}
                   </div>
-                  <span style={{ color: c.inkSoft }}>{clock(row.visit.start)}</span>
+                  <span style={{ color: c.inkSoft }}>{hourInWords(row.visit.start)}</span>
                 </button>
               );
             })}

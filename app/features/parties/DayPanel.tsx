@@ -21,6 +21,7 @@ import type { PartyWork } from './usePartyPlan';
 import { SheetsDialog } from './SheetsDialog';
 import { VisitMenu } from './VisitMenu';
 import { WhyPanel } from './WhyPanel';
+import { withHours } from '../words/dates';
 
 const VIEW_WORDS: Readonly<Record<ViewOf, string>> = {
   hands: 'by hands',
@@ -91,7 +92,7 @@ export function DayPanel({ work }: { readonly work: PartyWork }) {
         <Column gap="$1" aria-live="polite">
           {judged.conflicts.slice(0, 8).map((conflict) => (
             <Body key={conflict.message + conflict.about.join()} color="$madder">
-              {`▲ ${conflict.message}`}
+              {`▲ ${withHours(conflict.message)}`}
             </Body>
           ))}
           {judged.conflicts.length === 0 ? <Body>{proofWords(judged.objective, shown)}</Body> : null}

@@ -17,7 +17,7 @@ import {
   Switch,
 } from '../../ui';
 
-import { todayText } from '../words/dates';
+import { hourInWords, todayText } from '../words/dates';
 import { learnedPace, learnedWords, paceOf, paceWords } from './paceWords';
 import { PlacesPart } from './PlacesPart';
 import type { PartyWork } from './usePartyPlan';
@@ -82,7 +82,7 @@ export function HandsPanel({ work }: { readonly work: PartyWork }) {
             ]
               .filter((word) => word !== '')
               .join(' · ')}
-            fact={`from ${clock(hands.arrives)}`}
+            fact={`from ${hourInWords(hands.arrives)}`}
             onPress={() => setOpen(hands)}
           />
         ))}

@@ -1,6 +1,6 @@
-import { clock, instantAt, visitKey, type Replanned, type RunningVisit } from '@toile/core';
+import { instantAt, visitKey, type Replanned, type RunningVisit } from '@toile/core';
 import { Body, Button, Column, CopyButton, Empty, Label, Line, Progress, Subheading } from '../../ui';
-import { dayAndDistance } from '../words/dates';
+import { dayAndDistance, hourInWords } from '../words/dates';
 import { WentTable } from './WentTable';
 import { LogState } from './LogState';
 import {
@@ -56,7 +56,7 @@ function OnTheDay({ work, log, now }: OnTheDayProps) {
   return (
     <>
       <Column gap="$1" aria-live="polite" role="status">
-        <Label>{`${clock(now.minute)} there`}</Label>
+        <Label>{`${hourInWords(now.minute)} there`}</Label>
         <Body color={running.late.length + running.lost.length > 0 ? '$madder' : '$ink'}>
           {`${running.late.length + running.lost.length > 0 ? '▲ ' : ''}${standsWords(plan, running)}`}
         </Body>
@@ -123,10 +123,10 @@ function HandsCard({
             )}
             {now.state === 'due' && now.behindMinutes >= MISSED_MINUTES ? (
               <Button
-                label={`Begun as planned, at ${clock(now.visit.start)}: ${titleOf(now)}`}
+                label={`Begun as planned, at ${hourInWords(now.visit.start)}: ${titleOf(now)}`}
                 onPress={() => told('began', now, instantAt(plan.zone, party.date, now.visit.start))}
               >
-                {`It began at ${clock(now.visit.start)}`}
+                {`It began at ${hourInWords(now.visit.start)}`}
               </Button>
             ) : null}
             {now.state === 'under way' ? (
@@ -140,7 +140,7 @@ function HandsCard({
               </Button>
             ) : null}
           </Line>
-          {then ? <Label>{`Then ${titleOf(then)}, about ${clock(then.start)}`}</Label> : null}
+          {then ? <Label>{`Then ${titleOf(then)}, about ${hourInWords(then.start)}`}</Label> : null}
         </>
       ) : (
         <Body>✓ All done</Body>

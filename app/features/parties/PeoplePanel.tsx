@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { clock, newGuest, type Guest, type PastedGuest } from '@toile/core';
+import { newGuest, type Guest, type PastedGuest } from '@toile/core';
 import { newId, type ClientSummary, type PartyChart } from '@toile/contract';
 import { Body, Button, Column, Empty, Label, Line, Row } from '../../ui';
 import { ClientsDialog } from './ClientsDialog';
@@ -10,6 +10,7 @@ import { PasteDialog } from './PasteDialog';
 import { RoundsPart } from './RoundsPart';
 
 import type { PartyWork } from './usePartyPlan';
+import { hourInWords } from '../words/dates';
 
 /** Who is made up: by when, how long, and who still lacks a chart. */
 export function PeoplePanel({ work }: { readonly work: PartyWork }) {
@@ -79,7 +80,7 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
                 ]
                   .filter((word) => word !== '')
                   .join(' · ')}
-                fact={`by ${clock(guest.readyBy)}`}
+                fact={`by ${hourInWords(guest.readyBy)}`}
                 onPress={() => setOpen(guest)}
               />
             ))}

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { clock, minuteOfDay, type PartyPlan } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Body, Button, Choice, Column, Dialog, Field, Label, Line, Row, Stepper, Subheading } from '../../ui';
+import { hourInWords } from '../words/dates';
 
 type Round = PartyPlan['rounds'][number];
 type RoundsPartProps = {
@@ -44,7 +45,7 @@ export function RoundsPart({ plan, busy, failure, onChange }: RoundsPartProps) {
             .map((id) => plan.hands.find((hands) => hands.id === id)?.name ?? '')
             .filter((name) => name !== '')
             .join(' or ')}
-          fact={`${clock(round.from)} to ${clock(round.to)}`}
+          fact={`${hourInWords(round.from)} to ${hourInWords(round.to)}`}
           onPress={() => setOpen(round)}
         />
       ))}

@@ -1,8 +1,8 @@
-import { clock } from '@toile/core';
 import type { Visit } from '@toile/core';
 import { Menu, type MenuItem } from '../../ui';
 
 import type { DayWork } from './useDay';
+import { hourInWords } from '../words/dates';
 
 /** What can be done with one visit: earlier, later, by somebody else, in another chair, held. */
 export function VisitMenu({
@@ -31,11 +31,11 @@ export function visitItems(visit: Visit, day: DayWork): MenuItem[] {
   const heldNow = pins.some((pin) => pin.of === visit.of && pin.task === visit.task);
   return [
     {
-      words: `Earlier, at ${clock(visit.start - grid)}`,
+      words: `Earlier, at ${hourInWords(visit.start - grid)}`,
       onPress: () => move(visit, { start: visit.start - grid }),
     },
     {
-      words: `Later, at ${clock(visit.start + grid)}`,
+      words: `Later, at ${hourInWords(visit.start + grid)}`,
       onPress: () => move(visit, { start: visit.start + grid }),
     },
     ...others.map(([id, minutes]) => ({

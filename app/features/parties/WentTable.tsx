@@ -1,6 +1,6 @@
-import { clock, timedVisits } from '@toile/core';
+import { timedVisits } from '@toile/core';
 import { Body, Column, Label, Line, Subheading, View } from '../../ui';
-import { todayText } from '../words/dates';
+import { hourInWords, todayText } from '../words/dates';
 import type { PartyLog } from './usePartyLog';
 import type { PartyWork } from './usePartyPlan';
 
@@ -35,7 +35,7 @@ export function WentTable({ work, log }: { readonly work: PartyWork; readonly lo
                 <View flex={1}>
                   <Body>{`${one.person}, ${one.what}`}</Body>
                 </View>
-                <Label>{`${clock(one.began)} to ${clock(one.ended)}`}</Label>
+                <Label>{`${hourInWords(one.began)} to ${hourInWords(one.ended)}`}</Label>
                 <Label>{differenceWords(one.realMinutes - one.plannedMinutes)}</Label>
               </Line>
             ))}

@@ -1,6 +1,7 @@
 import type { Work } from '../../workers';
 import type { Offered, Reasons } from '../../workers/planJobs';
 import { Body, Button, Column, Label, Progress, Subheading } from '../../ui';
+import { withHours } from '../words/dates';
 
 /** Why somebody would be late, in one sentence, and what would help, cheapest first. */
 export function WhyPanel({
@@ -17,13 +18,13 @@ export function WhyPanel({
     <Column gap="$2" padding="$3" backgroundColor="$surface" borderTopWidth={2} borderTopColor="$ink">
       <Subheading>Why, and what would help</Subheading>
       {answer?.explained.alone.map((one) => (
-        <Body key={one.person}>{one.words}</Body>
+        <Body key={one.person}>{withHours(one.words)}</Body>
       ))}
-      {answer ? <Body aria-live="polite">{answer.explained.words}</Body> : null}
+      {answer ? <Body aria-live="polite">{withHours(answer.explained.words)}</Body> : null}
       {why.error ? <Body role="alert" color="$madder">{`▲ ${why.error}`}</Body> : null}
       {answer?.ways.map((way) => (
         <Button key={way.words} disabled={busy} onPress={() => onTake(way)}>
-          {way.words}
+          {withHours(way.words)}
         </Button>
       ))}
       {why.busy ? (

@@ -1,5 +1,4 @@
 import {
-  clock,
   hairOf,
   judgeDay,
   minuteAt,
@@ -12,6 +11,7 @@ import {
   type Visit,
 } from '@toile/core';
 import type { PartyAnswer } from '@toile/contract';
+import { hourInWords } from '../words/dates';
 
 /** A party's day goes on past midnight, until this minute of it. */
 const DAY_ENDS = 27 * 60;
@@ -82,12 +82,12 @@ export function atHand(plan: PartyPlan, running: RunningDay): AtHand[] {
 
 /** When something is, against the timetable: '09:20 to 10:05, 15 min behind'. */
 export function whenWords(one: RunningVisit): string {
-  const planned = `${clock(one.visit.start)} to ${clock(one.visit.start + one.visit.minutes)}`;
+  const planned = `${hourInWords(one.visit.start)} to ${hourInWords(one.visit.start + one.visit.minutes)}`;
   if (!Number.isFinite(one.start)) return `planned ${planned}: nobody can come any more`;
-  if (one.state === 'done') return `${clock(one.start)} to ${clock(one.end)}`;
+  if (one.state === 'done') return `${hourInWords(one.start)} to ${hourInWords(one.end)}`;
   const behind =
     one.state === 'under way' ? one.end - one.visit.start - one.visit.minutes : one.behindMinutes;
-  const now = `${clock(one.start)} to about ${clock(one.end)}`;
+  const now = `${hourInWords(one.start)} to about ${hourInWords(one.end)}`;
   return behind > 0 ? `${now}, ${behind} min behind` : now;
 }
 
@@ -120,8 +120,8 @@ export function tellTexts(
     const mine = changes.filter((change) => change.of === id);
     const words = mine.map(({ after, before }) => {
       const where = nameIn(plan.chairs, after.chair);
-      const was = before && before.start !== after.start ? ` instead of ${clock(before.start)}` : '';
-      return `your ${whatOf(plan, after)} is now at ${clock(after.start)}${was}, with ${nameIn(plan.hands, after.worker)}${where === '' ? '' : ` at ${where}`}`;
+      const was = before && before.start !== after.start ? ` instead of ${hourInWords(before.start)}` : '';
+      return `your ${whatOf(plan, after)} is now at ${hourInWords(after.start)}${was}, with ${nameIn(plan.hands, after.worker)}${where === '' ? '' : ` at ${where}`}`;
     });
     return words.length === 0 ? [] : [{ to: guest.name, text: `${guest.name}, ${words.join('; ')}.` }];
   });
@@ -132,7 +132,7 @@ export function tellTexts(
     const words = mine.flatMap(({ after, before, otherWorker, movedMinutes }) =>
       after.worker === one.id
         ? otherWorker || Math.abs(movedMinutes) > 0 || before === null
-          ? [`${visitWords(plan, after)}, at ${clock(after.start)}`]
+          ? [`${visitWords(plan, after)}, at ${hourInWords(after.start)}`]
           : []
         : [`no longer ${visitWords(plan, after)}`],
     );
@@ -145,8 +145,8 @@ export function tellTexts(
 export function changeWords(plan: PartyPlan, { changes }: Pick<Replanned, 'changes'>): string[] {
   return changes.map(({ before, after, otherWorker }) => {
     const by = otherWorker ? `, by ${nameIn(plan.hands, after.worker)}` : '';
-    const was = before ? ` (was ${clock(before.start)})` : '';
-    return `${visitWords(plan, after)}: ${clock(after.start)}${was}${by}`;
+    const was = before ? ` (was ${hourInWords(before.start)})` : '';
+    return `${visitWords(plan, after)}: ${hourInWords(after.start)}${was}${by}`;
   });
 }
 

@@ -1,6 +1,5 @@
 import {
   minuteOfDay,
-  clock,
   COME_BEFORE_MINUTES,
   newGuest,
   newPlan,
@@ -13,6 +12,7 @@ import {
   type Visit,
 } from '@toile/core';
 import type { PartyAnswer, PartyInput } from '@toile/contract';
+import { hourInWords } from '../words/dates';
 
 /** The timetable that is looked at: the kept one, one just found, or one being changed by hand. */
 export type Timetable = NonNullable<PartyPlan['timetable']>;
@@ -117,7 +117,7 @@ export function groupsOf(plan: PartyPlan, { visits }: Pick<Timetable, 'visits'>,
     return {
       key: visitKey(visit.of, visit.task),
       visit,
-      time: `${clock(visit.start)} to ${clock(visit.start + visit.minutes)}`,
+      time: `${hourInWords(visit.start)} to ${hourInWords(visit.start + visit.minutes)}`,
       words: words.filter((word) => word !== '').join(', '),
       late: guest !== undefined && readyOf(guest) > guest.readyBy,
       held: plan.held.some((pin) => pin.of === visit.of && pin.task === visit.task),
@@ -127,7 +127,7 @@ export function groupsOf(plan: PartyPlan, { visits }: Pick<Timetable, 'visits'>,
     return plan.hands.map((hands) => ({
       id: hands.id,
       title: hands.name,
-      detail: `there at ${clock(hands.arrives)}, ready ${clock(hands.arrives + hands.setUp)}`,
+      detail: `there at ${hourInWords(hands.arrives)}, ready ${hourInWords(hands.arrives + hands.setUp)}`,
       tell: null,
       rows: sorted
         .filter((v) => v.worker === hands.id)
@@ -155,7 +155,7 @@ export function tellWords(plan: PartyPlan, guest: Guest, visits: readonly Visit[
   const [first] = visits.filter((visit) => visit.of === guest.id).sort((a, b) => a.start - b.start);
   if (!first) return 'nothing planned';
   const chair = first.chair === null ? '' : ` at ${nameIn(plan.chairs, first.chair)}`;
-  return `Come at ${clock(first.start - COME_BEFORE_MINUTES)}${chair}, ready by ${clock(guest.readyBy)}. Clean face, no oil, a top that opens in front.`;
+  return `Come at ${hourInWords(first.start - COME_BEFORE_MINUTES)}${chair}, ready by ${hourInWords(guest.readyBy)}. Clean face, no oil, a top that opens in front.`;
 }
 
 /** A timetable nobody has proven, to be shown. */

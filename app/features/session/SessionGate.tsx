@@ -12,7 +12,7 @@ import { Frame } from '../frame/Frame';
 import { IntakeScreen } from '../consult/IntakeScreen';
 import { WearLinkScreen } from '../wear/WearLinkScreen';
 import { JoinScreen } from '../team/JoinScreen';
-import { tellDaysIn } from '../words/dates';
+import { tellDaysIn, tellInManner } from '../words/dates';
 import { Door } from './Door';
 
 /** Nothing of a studio is shown before someone of it has signed in. */
@@ -23,9 +23,10 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
   const router = useRouter();
   const email = session.data?.email;
   useEffect(keepAppOnHand, []);
-  const zone = useStudioSettings(email !== undefined).data?.settings.zone ?? null;
-  // Before anything below is drawn: every day it tells is told in this zone.
-  tellDaysIn(zone);
+  const settings = useStudioSettings(email !== undefined).data?.settings;
+  // Before anything below is drawn: every day it tells is told in this zone, every hour in this manner.
+  tellDaysIn(settings?.zone ?? null);
+  tellInManner(settings?.manner);
   useEffect(() => (email === undefined ? undefined : watchNetwork(email)), [email]);
   // Before a form below is opened: what others left in forms on this device is nobody's to read.
   if (email !== undefined) draftsBelongTo(email);

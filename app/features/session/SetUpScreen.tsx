@@ -1,18 +1,22 @@
 import { useState } from 'react';
+import { USUAL_MANNER, type Manner } from '@toile/core';
 import { setUpSchema, type SessionAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Field, Heading, Label, View } from '../../ui';
+import { MannerFields } from '../settings/StudioManner';
 import { zoneOfDays } from '../words/dates';
 
 /** The first page of an installation nobody has set up: the studio and the owner’s account, once. */
 export function SetUpScreen({ onSignedIn }: { readonly onSignedIn: (session: SessionAnswer) => void }) {
   const [form, setForm] = useState({ studio: '', zone: zoneOfDays(), name: '', email: '', password: '' });
+  const [manner, setManner] = useState<Manner>(USUAL_MANNER);
+  const [otherwise, setOtherwise] = useState(false);
   const { busy, failure, errors, save } = useSaving();
   const set = (field: keyof typeof form) => (text: string) => setForm((f) => ({ ...f, [field]: text }));
   const submit = async (): Promise<void> => {
     const session = await save(async () =>
-      call('setUp', { body: await setUpSchema.validate(form, { abortEarly: false }) }),
+      call('setUp', { body: await setUpSchema.validate({ ...form, manner }, { abortEarly: false }) }),
     );
     if (session) onSignedIn(session);
   };
@@ -48,6 +52,17 @@ export function SetUpScreen({ onSignedIn }: { readonly onSignedIn: (session: Ses
               error={errors.zone}
               hint="Its days are the studio’s days, wherever you travel."
             />
+            {otherwise ? (
+              <MannerFields value={manner} onChange={setManner} />
+            ) : (
+              <Column gap="$2">
+                <Label>
+                  Days as Fri 14 Nov, hours as 14:05, weeks from Monday, pumps first, °C. It can be changed
+                  later, in Settings.
+                </Label>
+                <Button onPress={() => setOtherwise(true)}>Tell them otherwise</Button>
+              </Column>
+            )}
             <Field
               label="Your name"
               value={form.name}

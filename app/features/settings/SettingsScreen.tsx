@@ -13,6 +13,7 @@ import { ChangePassword } from './ChangePassword';
 import { Devices } from './Devices';
 import { Silenced } from './Silenced';
 import { StudioSchools } from './StudioSchools';
+import { StudioManner } from './StudioManner';
 import { StudioZone } from './StudioZone';
 import { THEME_CHOICES, useThemeChoice } from './theme';
 
@@ -118,6 +119,12 @@ export function SettingsScreen() {
               <Subheading>The studio’s days</Subheading>
               <Ready remote={settings}>
                 {(answer) => <StudioZone answer={answer} mayChange={may(who.role, 'manage')} />}
+              </Ready>
+            </Column>
+            <Column>
+              <Subheading>How things are told</Subheading>
+              <Ready remote={settings}>
+                {(answer) => <StudioManner answer={answer} mayChange={may(who.role, 'manage')} />}
               </Ready>
             </Column>
             <Rule />

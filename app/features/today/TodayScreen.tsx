@@ -19,8 +19,8 @@ import {
   useWide,
   View,
 } from '../../ui';
-import { dayAndDistance, dayInWords, howFar } from '../words/dates';
-import { byDay, visitDetail } from '../words/visits';
+import { dayAndDistance, dayInWords, hourInWords, howFar, mannerNow } from '../words/dates';
+import { byWeek, visitDetail } from '../words/visits';
 import { fetchWork, fromWork } from '../frame/fromWork';
 import { SettingsAside } from '../settings/SettingsAside';
 
@@ -83,17 +83,22 @@ function TodayView({ today }: { readonly today: TodayAnswer }) {
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$3">
         <Subheading>Then</Subheading>
-        {byDay(later).map((day) => (
-          <Column key={day.date} gap={0}>
-            <Label>{dayAndDistance(day.date)}</Label>
-            {day.visits.map((visit) => (
-              <Row
-                key={visit.id}
-                title={visit.clientName}
-                detail={visitDetail(visit)}
-                fact={visit.chartId ? 'chart ready' : 'no chart yet'}
-                href={`/clients/${visit.clientId}`}
-              />
+        {byWeek(later, today.date, mannerNow().firstWeekday).map((week) => (
+          <Column key={week.from} gap="$2" role="group" aria-label={week.words}>
+            <Body fontWeight="700">{week.words}</Body>
+            {week.days.map((day) => (
+              <Column key={day.date} gap={0}>
+                <Label>{dayAndDistance(day.date)}</Label>
+                {day.visits.map((visit) => (
+                  <Row
+                    key={visit.id}
+                    title={visit.clientName}
+                    detail={visitDetail(visit)}
+                    fact={visit.chartId ? 'chart ready' : 'no chart yet'}
+                    href={`/clients/${visit.clientId}`}
+                  />
+                ))}
+              </Column>
             ))}
           </Column>
         ))}
@@ -113,13 +118,16 @@ function NextVisit({ visit }: { readonly visit: VisitAnswer }) {
         <NextFace id={visit.clientId} name={visit.clientName} />
         <Column flex={1} gap="$1">
           <Label>{`Next, ${howFar(visit.date)}`}</Label>
-          <Subheading fontSize="$5" lineHeight="$5">{`${visit.startsAt}  ${visit.clientName}`}</Subheading>
+          <Subheading
+            fontSize="$5"
+            lineHeight="$5"
+          >{`${hourInWords(visit.startsAt)}  ${visit.clientName}`}</Subheading>
           <Body color="$inkSoft">
             {[
               dayInWords(visit.date),
               visit.kind,
               visit.place,
-              visit.readyBy ? `ready by ${visit.readyBy}` : null,
+              visit.readyBy ? `ready by ${hourInWords(visit.readyBy)}` : null,
             ]
               .filter(Boolean)
               .join(' · ')}

@@ -15,6 +15,7 @@ import {
   type WearGroup,
 } from '@toile/core';
 import type { ChartWearAnswer } from '@toile/contract';
+import { hourInWords } from '../words/dates';
 
 /** What a touch-up costs of a day, minutes: fewer bad ones than that are not worth it. */
 const VISIT_MINUTES = 10;
@@ -43,7 +44,7 @@ export function touchUpWords(chart: Pick<Chart, 'occasion'>, outlook: readonly Z
   const { begins } = chart.occasion;
   const start = begins ? Number(begins.slice(0, 2)) * 60 + Number(begins.slice(3)) : null;
   const at = atMinutes.map((minute) =>
-    start === null ? `${(minute / 60).toFixed(1)} h on` : clock((start + minute) % 1440),
+    start === null ? `${(minute / 60).toFixed(1)} h on` : hourInWords((start + minute) % 1440),
   );
   return `Touch up ${at.length === 1 ? 'once' : at.length === 2 ? 'twice' : `${at.length} times`}: ${at.join(', ')}.`;
 }

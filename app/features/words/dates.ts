@@ -1,4 +1,13 @@
-import { dayIn, daysBetween } from '@toile/core';
+import {
+  dayIn,
+  daysBetween,
+  minuteOfDay,
+  toldClock,
+  toldDay,
+  toldHours,
+  USUAL_MANNER,
+  type Manner,
+} from '@toile/core';
 
 /** The zone whose days are meant: the studio's once its settings are known, until then this device's. */
 let studioZone: string | null = null;
@@ -8,6 +17,24 @@ const deviceZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZon
 export function tellDaysIn(zone: string | null): void {
   studioZone = zone;
 }
+
+/** How days, hours, amounts and warmth are told: the studio's way once its settings are known. */
+let studioManner: Manner = USUAL_MANNER;
+
+/** Lets everything be told in a studio's manner; what it leaves out, or null, is as usual. */
+export function tellInManner(manner: Partial<Manner> | null | undefined): void {
+  studioManner = { ...USUAL_MANNER, ...manner };
+}
+export const mannerNow = (): Manner => studioManner;
+
+/** A minute of the day, or an hour as HH:MM, as the studio tells it: '09:10' or '9:10 am'. */
+export function hourInWords(at: number | string): string {
+  const minute = typeof at === 'number' ? at : minuteOfDay(at);
+  return minute === null ? String(at) : toldClock(minute, studioManner.clock);
+}
+
+/** Words of the computing with the hours in them as the studio tells them. */
+export const withHours = (words: string): string => toldHours(words, studioManner.clock);
 
 /** The zone days are told in just now. */
 export const zoneOfDays = (): string => studioZone ?? deviceZone();
@@ -21,11 +48,7 @@ const dayOf = (when: string): string => (when.length > 10 ? dayIn(zoneOfDays(), 
 /** 'Wed 25 Nov', with the year when it is not the reader's own. */
 export function dayInWords(when: string, now: Date = new Date()): string {
   const day = dayOf(when);
-  const year = day.slice(0, 4) === todayText(now).slice(0, 4) ? undefined : 'numeric';
-  const noon = new Date(`${day}T12:00:00Z`);
-  return noon
-    .toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', year, timeZone: 'UTC' })
-    .replace(',', '');
+  return toldDay(day, studioManner.days, day.slice(0, 4) !== todayText(now).slice(0, 4));
 }
 
 /** 'Wed 25 Nov, 14:05', where the studio is. */
@@ -35,7 +58,7 @@ export function instantInWords(when: string, now: Date = new Date()): string {
     minute: '2-digit',
     timeZone: zoneOfDays(),
   });
-  return `${dayInWords(when, now)}, ${time}`;
+  return `${dayInWords(when, now)}, ${hourInWords(time)}`;
 }
 
 /** 'today', 'tomorrow', 'in 9 days', '3 weeks ago', '8 months ago'. */

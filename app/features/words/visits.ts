@@ -1,8 +1,11 @@
+import { addDays, weekOf, type Manner } from '@toile/core';
 import type { VisitAnswer } from '@toile/contract';
+import { dayInWords, hourInWords } from './dates';
 
 /** '09:20, ready by 11:30 · Pell Skerry' */
 export function visitDetail(visit: VisitAnswer): string {
-  const time = visit.readyBy ? `${visit.startsAt}, ready by ${visit.readyBy}` : visit.startsAt;
+  const starts = hourInWords(visit.startsAt);
+  const time = visit.readyBy ? `${starts}, ready by ${hourInWords(visit.readyBy)}` : starts;
   const state = visit.state === 'asked' ? 'not booked yet' : null;
   return [time, visit.kind, visit.place, state].filter(Boolean).join(' · ');
 }
@@ -21,4 +24,24 @@ export function byDay(
   const days = new Map<string, VisitAnswer[]>();
   for (const visit of visits) days.set(visit.date, [...(days.get(visit.date) ?? []), visit]);
   return [...days].map(([date, list]) => ({ date, visits: list }));
+}
+
+/** Days with visits by the weeks they are in, which begin on the studio's first weekday: 'This week', 'Week of Mon 8 Dec'. */
+export function byWeek(
+  visits: readonly VisitAnswer[],
+  today: string,
+  first: Manner['firstWeekday'],
+): { readonly from: string; readonly words: string; readonly days: ReturnType<typeof byDay> }[] {
+  const weeks = new Map<string, VisitAnswer[]>();
+  for (const visit of visits) {
+    const from = weekOf(visit.date, first);
+    weeks.set(from, [...(weeks.get(from) ?? []), visit]);
+  }
+  const now = weekOf(today, first);
+  return [...weeks].map(([from, list]) => ({
+    from,
+    words:
+      from === now ? 'This week' : from === addDays(now, 7) ? 'Next week' : `Week of ${dayInWords(from)}`,
+    days: byDay(list),
+  }));
 }

@@ -1,5 +1,6 @@
 import { object, string, type InferType } from 'yup';
 import { isZone } from '@toile/core';
+import { mannerSchema } from './settings';
 
 /** A password is long rather than odd: length is what makes it hard to guess. */
 const LEAST_LETTERS = 12;
@@ -16,6 +17,7 @@ export const setUpSchema = object({
     .trim()
     .required('Say which time zone')
     .test('zone', 'A time zone, as Europe/Lisbon', (value) => value === undefined || isZone(value)),
+  manner: mannerSchema,
   name: string().trim().required('Write your name').max(120, 'At most 120 letters'),
   email: string().trim().required('Write your email').email('This is not an email address').max(200),
   password: passwordField(),

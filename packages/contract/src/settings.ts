@@ -1,15 +1,38 @@
 import { mixed, object, string } from 'yup';
 import {
+  AMOUNTS_FIRST,
+  CLOCKS,
+  DAY_ORDERS,
+  FIRST_WEEKDAYS,
   isZone,
   RULES,
   SCHOOL_ANSWERS,
   SCHOOL_NAMES,
   SEVERITIES,
+  TEMPERATURE_UNITS,
+  type Manner,
   type RuleGrades,
   type SchoolAnswers,
 } from '@toile/core';
 
 const GRADES: readonly string[] = [...SEVERITIES, 'off'];
+
+const oneOfThese = <T extends string>(options: readonly T[]) =>
+  string<T>()
+    .oneOf([...options], `one of ${options.join(', ')}`)
+    .optional();
+
+/** How days, hours, amounts and warmth are told; what is left out is as usual. */
+export const mannerSchema = object({
+  days: oneOfThese(DAY_ORDERS),
+  clock: oneOfThese(CLOCKS),
+  firstWeekday: oneOfThese(FIRST_WEEKDAYS),
+  amounts: oneOfThese(AMOUNTS_FIRST),
+  temperature: oneOfThese(TEMPERATURE_UNITS),
+})
+  .noUnknown('${unknown} is not known here')
+  .optional()
+  .default(undefined);
 
 /**
  * How the studio does things: how it grades the rules of the review, and its way in questions schools answer
@@ -40,6 +63,7 @@ export const studioSettingsSchema = object({
   zone: string()
     .optional()
     .test('zone', 'A time zone, as Europe/Lisbon', (value) => value === undefined || isZone(value)),
+  manner: mannerSchema,
 }).noUnknown('${unknown} is not known here');
 export type StudioSettings = {
   ruleGrades: RuleGrades;
@@ -47,4 +71,6 @@ export type StudioSettings = {
   schools?: Partial<SchoolAnswers>;
   /** The time zone whose days the studio works by, as 'Europe/Lisbon'. Left out: that of whoever looks. */
   zone?: string;
+  /** How it tells days, hours, amounts and warmth; what is left out is as usual. */
+  manner?: Partial<Manner>;
 };

@@ -1,4 +1,4 @@
-import { callSheet, type CallSheet } from '@toile/core';
+import { callSheet, sheetInManner, toldDay, USUAL_MANNER, type CallSheet } from '@toile/core';
 import { readSheetFor, type SheetLinkAnswer } from '@toile/contract';
 import { type Tx } from '../db/connection';
 import { hashOfSecret } from '../db/secrets';
@@ -7,6 +7,7 @@ import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 import type { SheetPaper } from '../print/callSheetPdf';
 import { sheetPage } from '../shares/page';
+import { settingsNow } from '../studio/settings';
 import { chartIdOf, newestCharts, partyRow } from './charts';
 
 /** Links of one party that are listed. */
@@ -15,10 +16,10 @@ const MOST_LINKS = 200;
 /** Call sheets on paper, and by links that end. */
 export function registerSheets(services: Services): void {
   read(services, 'partySheet', async ({ tx, params, query }) => {
-    const { sheet, date } = await sheetOf(tx, params.id, query.for ?? 'whole');
+    const { sheet, date, day } = await sheetOf(tx, params.id, query.for ?? 'whole');
     const paper: SheetPaper = query.paper === 'letter' ? 'letter' : 'a4';
     return {
-      body: await services.print({ kind: 'call-sheet', sheet, day: date, paper }),
+      body: await services.print({ kind: 'call-sheet', sheet, day, paper }),
       file: `call-sheet-${date}.pdf`,
       type: 'application/pdf',
     };
@@ -74,8 +75,8 @@ export function registerSheets(services: Services): void {
     (tx, hash) => tx.selectFrom('sheet_links').selectAll().where('secret_hash', '=', hash).executeTakeFirst(),
     async (tx, link) => {
       try {
-        const { sheet, date } = await sheetOf(tx, link.party_id, link.whom);
-        return sheetPage(sheet, date, link.expires_at);
+        const { sheet, day } = await sheetOf(tx, link.party_id, link.whom);
+        return sheetPage(sheet, day, link.expires_at);
       } catch (error) {
         // Whom it was for is no longer of the party.
         if (error instanceof ProblemError) return null;
@@ -85,12 +86,12 @@ export function registerSheets(services: Services): void {
   );
 }
 
-/** A party's sheet for somebody; told by its field when there is none. */
+/** A party's sheet for somebody, as the studio tells hours and days; told by its field when there is none. */
 async function sheetOf(
   tx: Tx,
   partyId: string,
   whom: string,
-): Promise<{ readonly sheet: CallSheet; readonly date: string }> {
+): Promise<{ readonly sheet: CallSheet; readonly date: string; readonly day: string }> {
   const party = await partyRow(tx, partyId);
   const { name } = await tx
     .selectFrom('parties')
@@ -106,7 +107,14 @@ async function sheetOf(
     }),
   );
   const sheet = asked && party.plan ? callSheet({ name, date: party.date }, party.plan, asked, looks) : null;
-  if (sheet) return { sheet, date: party.date };
+  const { settings } = await settingsNow(tx);
+  const manner = { ...USUAL_MANNER, ...settings.manner };
+  if (sheet)
+    return {
+      sheet: sheetInManner(sheet, manner.clock),
+      date: party.date,
+      day: toldDay(party.date, manner.days, true),
+    };
   const message = party.plan?.timetable
     ? 'Nobody of this party by that name'
     : 'Plan the day and keep its timetable first';

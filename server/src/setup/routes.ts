@@ -37,7 +37,7 @@ async function nobodyYet(db: Db): Promise<boolean> {
 /** The studio, its owner, its time zone and looks to begin with: all or nothing, and only once. */
 async function setUp(
   db: Db,
-  { studio, zone, name, email }: SetUp,
+  { studio, zone, manner, name, email }: SetUp,
   passwordHash: string,
   now: Date,
 ): Promise<Caller> {
@@ -54,7 +54,7 @@ async function setUp(
       .insertInto('memberships')
       .values({ studio_id: studioId, account_id: accountId, role: 'owner', name })
       .execute();
-    await CARRIED.settings.takeIn(tx, [{ ruleGrades: {}, zone }], into);
+    await CARRIED.settings.takeIn(tx, [{ ruleGrades: {}, zone, ...(manner ? { manner } : {}) }], into);
     await CARRIED.looks.takeIn(tx, starterLooksAt(now), into);
   });
   return { accountId, studioId, name, email, role: 'owner' };

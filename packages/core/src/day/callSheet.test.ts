@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { callSheet, type SheetFor } from './callSheet';
+import { callSheet, sheetInManner, type SheetFor } from './callSheet';
 import { faceOf, hairOf, type Guest, type PartyPlan } from './party';
 import { newGuest, newPlan, planAnew } from './newPlan';
 
@@ -119,4 +119,15 @@ test('made again for another date: who and how long stay, the day’s own goes',
   ]);
   expect(anew).not.toHaveProperty('runUp');
   expect(anew).not.toHaveProperty('lastShop');
+});
+
+test('as a studio tells hours every one of a sheet is told, and nothing else of it changes', () => {
+  const sheet = callSheet(party, plan, { kind: 'whole' })!;
+  expect(sheetInManner(sheet, '24 hours')).toEqual(sheet);
+  const told = sheetInManner(sheet, '12 hours');
+  const hour = /(?<![\d:])([01]\d|2[0-3]):[0-5]\d(?![\d:])/;
+  const words = JSON.stringify(told).replace(/\b\d{1,2}:\d\d (am|pm)/g, '');
+  expect(words).not.toMatch(hour);
+  expect(JSON.stringify(sheet)).toMatch(hour);
+  expect(told.parts.map(({ rows }) => rows.length)).toEqual(sheet.parts.map(({ rows }) => rows.length));
 });

@@ -1,4 +1,4 @@
-import { clock } from '../calendar';
+import { clock, toldHours, type Manner } from '../calendar';
 import type { Visit } from './instance';
 import { hairOf, type Guest, type Hands, type PartyPlan } from './party';
 import { COME_BEFORE_MINUTES } from './simulate';
@@ -19,6 +19,24 @@ export type CallSheet = {
   readonly parts: readonly SheetPart[];
   readonly foot: readonly string[];
 };
+
+/** The sheet with every hour as a studio tells it. */
+export function sheetInManner(sheet: CallSheet, by: Manner['clock']): CallSheet {
+  const told = (words: string): string => toldHours(words, by);
+  return {
+    ...sheet,
+    lead: sheet.lead.map(told),
+    parts: sheet.parts.map((part) => ({
+      ...part,
+      rows: part.rows.map(({ time, what, detail }) => ({
+        time: told(time),
+        what: told(what),
+        detail: told(detail),
+      })),
+    })),
+    foot: sheet.foot.map(told),
+  };
+}
 
 type Party = { readonly name: string; readonly date: string };
 /** What somebody who is made up is asked to mind. */

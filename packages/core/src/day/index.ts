@@ -78,7 +78,14 @@ export {
   type SeenVisit,
   type VisitState,
 } from './onTheDay';
-export { callSheet, type CallSheet, type SheetFor, type SheetPart, type SheetRow } from './callSheet';
+export {
+  callSheet,
+  sheetInManner,
+  type CallSheet,
+  type SheetFor,
+  type SheetPart,
+  type SheetRow,
+} from './callSheet';
 export { timedVisits, type WentVisit } from './timedVisits';
 export { partyCalendar } from './partyCalendar';
 export { guestsFromText, type PastedGuest, type PasteProblem } from './guestsFromText';

@@ -96,7 +96,7 @@ export type AttemptJudged = {
 };
 
 /** A millimetre narrower than this on the screen is drawn by luck, px; where both sides are to be seen there is less room. */
-const LEAST_PX_PER_MM = { one: 3, both: 1.8 } as const;
+const LEAST_PX_PER_MM = { one: 3, both: 1.8, patch: 2.4 } as const;
 const SAME = { depth: 0.3, undertone: 1 } as const;
 
 /** Judges what was given to an exercise. Throws a RangeError for what is no answer to it. */
@@ -148,7 +148,8 @@ function judgeLine(task: LineExercise, given: Extract<Given, { kind: 'line' }>):
 }
 
 const tooSmall = (task: DrawnExercise, { mmPerPixel }: Extract<Given, { kind: 'line' }>): string =>
-  mmPerPixel !== null && mmPerPixel > 1 / LEAST_PX_PER_MM[task.kind === 'line' && task.shown ? 'both' : 'one']
+  mmPerPixel !== null &&
+  mmPerPixel > 1 / LEAST_PX_PER_MM[task.kind === 'patch' ? 'patch' : task.shown ? 'both' : 'one']
     ? 'Drawn too small to judge finely: zoom in. '
     : '';
 

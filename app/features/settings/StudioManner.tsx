@@ -1,0 +1,94 @@
+import {
+  AMOUNTS_FIRST,
+  CLOCKS,
+  DAY_ORDERS,
+  FIRST_WEEKDAYS,
+  TEMPERATURE_UNITS,
+  USUAL_MANNER,
+  type Manner,
+} from '@toile/core';
+import type { StudioSettingsAnswer } from '@toile/contract';
+import { call } from '../../data/call';
+import { useRefresh } from '../../data/hooks';
+import { useSaving } from '../../data/useSaving';
+import { Body, Choice, Column } from '../../ui';
+
+/** How the studio tells things, one choice each. */
+export function MannerFields({
+  value,
+  onChange,
+}: {
+  readonly value: Manner;
+  readonly onChange: (manner: Manner) => void;
+}) {
+  const set = (change: Partial<Manner>): void => onChange({ ...value, ...change });
+  return (
+    <Column gap="$3">
+      <Choice
+        label="Days"
+        options={DAY_ORDERS}
+        words={{
+          'day month': 'Fri 14 Nov',
+          'month day': 'Fri Nov 14',
+          'year month day': 'Fri 2031-11-14',
+        }}
+        chosen={[value.days]}
+        onChange={([days]) => days && set({ days })}
+      />
+      <Choice
+        label="Hours"
+        options={CLOCKS}
+        words={{ '24 hours': '14:05', '12 hours': '2:05 pm' }}
+        chosen={[value.clock]}
+        onChange={([clock]) => clock && set({ clock })}
+      />
+      <Choice
+        label="A week begins on"
+        options={FIRST_WEEKDAYS}
+        chosen={[value.firstWeekday]}
+        onChange={([firstWeekday]) => firstWeekday && set({ firstWeekday })}
+      />
+      <Choice
+        label="Amounts of what runs"
+        options={AMOUNTS_FIRST}
+        words={{ measures: '2 pumps', millilitres: '0.80 ml, 2 pumps' }}
+        chosen={[value.amounts]}
+        onChange={([amounts]) => amounts && set({ amounts })}
+      />
+      <Choice
+        label="Warmth"
+        options={TEMPERATURE_UNITS}
+        chosen={[value.temperature]}
+        onChange={([temperature]) => temperature && set({ temperature })}
+      />
+    </Column>
+  );
+}
+
+/** How days, hours, amounts and warmth are told, on every device of the studio. */
+export function StudioManner({
+  answer,
+  mayChange,
+}: {
+  readonly answer: StudioSettingsAnswer;
+  readonly mayChange: boolean;
+}) {
+  const refresh = useRefresh();
+  const { busy, failure, save } = useSaving();
+  const manner = { ...USUAL_MANNER, ...answer.settings.manner };
+  const keep = async (next: Manner): Promise<void> => {
+    const body = { ...answer.settings, manner: next };
+    const saved = await save(() => call('updateStudioSettings', { body, revision: answer.revision }));
+    if (saved) await refresh({ name: 'studioSettings', params: {}, answer: saved });
+  };
+  if (!mayChange)
+    return (
+      <Body>{`Days as ${manner.days}, ${manner.clock}, weeks from ${manner.firstWeekday}, ${manner.amounts} first, ${manner.temperature}.`}</Body>
+    );
+  return (
+    <Column gap="$2" role="group" aria-label="How things are told" aria-busy={busy}>
+      <MannerFields value={manner} onChange={(next) => void keep(next)} />
+      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+    </Column>
+  );
+}

@@ -1,0 +1,69 @@
+import { USUAL_MANNER } from '@toile/core';
+import type { VisitAnswer } from '@toile/contract';
+import { dayInWords, hourInWords, instantInWords, tellDaysIn, tellInManner, withHours } from './dates';
+import { byWeek, visitDetail } from './visits';
+
+afterEach(() => {
+  tellInManner(null);
+  tellDaysIn(null);
+});
+const NOW = new Date('2031-05-14T12:00:00Z');
+const visit = (date: string, more: Partial<VisitAnswer> = {}): VisitAnswer =>
+  ({
+    id: date,
+    date,
+    startsAt: '09:20',
+    readyBy: '13:05',
+    kind: 'trial',
+    place: 'Quay',
+    state: 'booked',
+    ...more,
+  }) as VisitAnswer;
+
+test('as usual: day, month, twenty-four hours', () => {
+  tellDaysIn('UTC');
+  expect(dayInWords('2031-05-16', NOW)).toBe('Fri 16 May');
+  expect(dayInWords('2032-05-16', NOW)).toBe('Sun 16 May 2032');
+  expect(hourInWords('13:05')).toBe('13:05');
+  expect(hourInWords(560)).toBe('09:20');
+  expect(withHours('late by 10:00')).toBe('late by 10:00');
+  expect(instantInWords('2031-05-14T14:05:00Z', NOW)).toBe('Wed 14 May, 14:05');
+});
+
+test('in a studio’s manner every day and every hour is, and what is left out stays as usual', () => {
+  tellDaysIn('UTC');
+  tellInManner({ days: 'month day', clock: '12 hours' });
+  expect(dayInWords('2032-05-16', NOW)).toBe('Sun May 16, 2032');
+  expect(hourInWords('13:05')).toBe('1:05 pm');
+  expect(withHours('Vera is to be ready at 00:30')).toBe('Vera is to be ready at 12:30 am');
+  expect(instantInWords('2031-05-14T14:05:00Z', NOW)).toBe('Wed May 14, 2:05 pm');
+  expect(visitDetail(visit('2031-05-14'))).toBe('9:20 am, ready by 1:05 pm · trial · Quay');
+  tellInManner({ days: 'year month day' });
+  expect(dayInWords('2031-05-16', NOW)).toBe('Fri 2031-05-16');
+  expect(hourInWords('13:05')).toBe('13:05');
+});
+
+test('what is no hour is said as it stands', () => {
+  tellInManner({ ...USUAL_MANNER, clock: '12 hours' });
+  expect(hourInWords('')).toBe('');
+  expect(hourInWords('25:00')).toBe('25:00');
+});
+
+test.each([
+  ['Monday', ['This week', 'Next week', 'Week of Mon 26 May']],
+  ['Sunday', ['This week', 'Next week', 'Week of Sun 25 May']],
+  ['Saturday', ['This week', 'Next week', 'Week of Sat 24 May']],
+] as const)('weeks from %s', (first, words) => {
+  const weeks = byWeek(
+    ['2031-05-15', '2031-05-16', '2031-05-22', '2031-05-27'].map((day) => visit(day)),
+    '2031-05-14',
+    first,
+  );
+  expect(weeks.map((week) => week.words.replace(/ 2031$/, ''))).toEqual(words);
+  expect(weeks[0]!.days.map(({ date }) => date)).toEqual(['2031-05-15', '2031-05-16']);
+});
+
+test('the Sunday after is this week from Monday and next week from Sunday', () => {
+  expect(byWeek([visit('2031-05-18')], '2031-05-14', 'Monday')[0]!.words).toBe('This week');
+  expect(byWeek([visit('2031-05-18')], '2031-05-14', 'Sunday')[0]!.words).toBe('Next week');
+});
