@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import {
   addDays,
   packParty,
+  touchUpPlan,
   productName,
   type Chart,
   type Guest,
@@ -134,6 +135,22 @@ describe('what is not there', () => {
     const list = packParty({ date: DATE }, plan, charts, { ...kit, products }, options);
     expect(list.products).toEqual([]);
     expect(list.short.every((one) => one.left.includes('withdrawn'))).toBe(true);
+  });
+
+  test('a bag says when its face is touched up and carries what that asks, once', () => {
+    const touchUps = new Map([...charts].map(([guest, chart]) => [guest, touchUpPlan(chart, [])]));
+    const plain = packParty({ date: DATE }, plan, charts, kit, options).bags;
+    const { bags } = packParty({ date: DATE }, plan, charts, kit, { ...options, touchUps });
+    expect(bags.map(({ key }) => key)).toEqual(plain.map(({ key }) => key));
+    for (const [i, { detail, key }] of bags.entries()) {
+      const own = touchUps.get(key.replace('bag:', ''))!;
+      if (own.visits.length === 0) expect(detail).toBe(plain[i]!.detail);
+      else expect(detail.startsWith('Touch up ')).toBe(true);
+      for (const thing of plain[i]!.detail.split(', ')) expect(detail).toContain(thing);
+      expect(detail.match(/blotting sheets/g)).toHaveLength(1);
+      expect(detail.match(/tissues/g)).toHaveLength(1);
+    }
+    expect(bags.some(({ detail }) => /^Touch up (once|twice|3 times): /.test(detail))).toBe(true);
   });
 
   test('out of the kit altogether it is named', () => {

@@ -175,6 +175,7 @@ const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }
       days: 30,
     },
   },
+  touchUpCard: { id: mine.chart.id },
   listCompacts: { id: mine.chart.id },
   createCompact: {
     id: mine.compact.chartId,

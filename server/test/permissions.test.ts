@@ -60,6 +60,7 @@ const TABLE: Readonly<Record<RouteName, string>> = {
   printLesson: 'oas',
   listLessonLinks: 'oas',
   createLessonLink: 'oa',
+  touchUpCard: 'oas',
   listCompacts: 'oas',
   createCompact: 'oa',
   updateCompact: 'oa',

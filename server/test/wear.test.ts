@@ -1,5 +1,5 @@
 import type { Agent } from 'supertest';
-import { groupWears, zoneWears, type WearGroup } from '@toile/core';
+import { groupWears, touchUpPlan, zoneWears, type Chart, type WearGroup } from '@toile/core';
 import {
   newId,
   newSecret,
@@ -9,6 +9,7 @@ import {
   type Problem,
   type StudioWearAnswer,
 } from '@toile/contract';
+import { touchUpSides } from '../src/care/touchUpCard';
 import { inStudio } from '../src/db/connection';
 import { asBytes, demo, keyed, testServer, type TestServer } from './testServer';
 
@@ -198,4 +199,23 @@ test('all of it is in the client’s own data, and gone with the client', async 
     ...(await tx.selectFrom('wear_links').select('id').where('chart_id', '=', chart.id).execute()),
   ]);
   expect(left).toEqual([]);
+});
+
+test('a card for whoever wears it: when, where, with what, in the studio’s hours; refused where nothing is worth it', async () => {
+  for (const paper of ['a4', 'letter']) {
+    const { body } = await asBytes(artist.get(`/api/charts/${chart.id}/touch-ups?paper=${paper}`)).expect(
+      200,
+    );
+    expect((body as Buffer).subarray(0, 5).toString()).toBe('%PDF-');
+  }
+  const long: Chart = { ...chart, occasion: { ...chart.occasion, begins: '13:00', hoursToLast: 12 } };
+  const plan = touchUpPlan(long, []);
+  const [front, back] = touchUpSides(plan, long, '12 hours');
+  expect(front.lines[0]).toMatch(/^Touch up .*: \d{1,2}:\d\d (am|pm)/);
+  expect(front.lines.join()).not.toMatch(/(?<!\d)(1[3-9]|2[0-3]):/);
+  expect(back.lines).toEqual(expect.arrayContaining([...plan.bag]));
+  const person = demo.clients.find(({ id }) => id === chart.client.id)!;
+  for (const secret of [person.phone, person.email, person.notes, ...person.sensitivities])
+    if (secret) expect([...front.lines, ...back.lines].join(' ')).not.toContain(secret);
+  await artist.get(`/api/charts/${newId()}/touch-ups`).expect(404);
 });

@@ -1,9 +1,10 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { outlookWords, trialZoneWords, type Chart } from '@toile/core';
+import { outlookWords, touchUpPlan, touchUpWhen, trialZoneWords, type Chart } from '@toile/core';
 import {
   newId,
   newSecret,
+  pathTo,
   tokenOf,
   WEAR_LINK_DAYS,
   wearCheckInputSchema,
@@ -16,7 +17,7 @@ import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Field, Label, Line, Ready, Screen, Subheading } from '../../ui';
 import { LinkShown } from '../share/LinkShown';
 import { capital } from '../words/capital';
-import { instantInWords, todayText, zoneOfDays } from '../words/dates';
+import { hourInWords, instantInWords, todayText, withHours, zoneOfDays } from '../words/dates';
 import { LookFields, NO_LOOK, saysSomething } from './LookFields';
 import {
   checkWords,
@@ -25,7 +26,6 @@ import {
   instantOf,
   inZone,
   outlookOf,
-  touchUpWords,
   weakestOf,
   wornSince,
 } from './wearView';
@@ -78,7 +78,35 @@ function Outlook({ chart, wear }: WearProps) {
         .map((one) => (
           <Label key={one.zone}>{`${capital(trialZoneWords(one.zone))} ${outlookWords(one)}.`}</Label>
         ))}
-      <Body>{touchUpWords(chart, outlook)}</Body>
+      <TouchUps chart={chart} wear={wear} />
+    </Column>
+  );
+}
+
+/** When touching up pays, with what, and as a small card for whoever wears it. */
+function TouchUps({ chart, wear }: WearProps) {
+  const plan = touchUpPlan(chart, wear.history);
+  if (outlookOf(chart, wear.history).length === 0) return null;
+  const print = (paper: 'a4' | 'letter'): void =>
+    window.location.assign(pathTo('touchUpCard', { id: chart.id }, { paper }));
+  return (
+    <Column gap="$2">
+      <Body>{withHours(touchUpWhen(plan))}</Body>
+      {plan.visits.map((visit) => (
+        <Column key={visit.minutes} gap={0}>
+          {visit.does.map((words) => (
+            <Label key={words}>
+              {plan.visits.length > 1 && visit.at ? `${hourInWords(visit.at)}, ${words}` : words}
+            </Label>
+          ))}
+        </Column>
+      ))}
+      {plan.visits.length > 0 ? (
+        <Line>
+          <Button onPress={() => print('a4')}>Card for the client, A4</Button>
+          <Button onPress={() => print('letter')}>Letter</Button>
+        </Line>
+      ) : null}
     </Column>
   );
 }

@@ -1,22 +1,12 @@
 import {
   guessedCurve,
   holdChance,
-  usualOccasion,
   type TrialZone,
   type WearCheck,
   type ZoneOutlook,
   type WearGroup,
 } from '@toile/core';
-import {
-  checkWords,
-  heldRows,
-  hoursWords,
-  inZone,
-  instantOf,
-  touchUpWords,
-  weakestOf,
-  wornSince,
-} from './wearView';
+import { checkWords, heldRows, hoursWords, inZone, instantOf, weakestOf, wornSince } from './wearView';
 
 const check = (more: Partial<WearCheck>): WearCheck => ({
   id: '0190a000-0000-7000-8000-000000000001',
@@ -49,9 +39,6 @@ const outlook = (zone: TrialZone, median: number, hours: number): ZoneOutlook =>
   const curve = guessedCurve(median, 20);
   return { zone, curve, holds: holdChance(curve, hours), own: 0, product: 12, all: 12 };
 };
-const day = (hoursToLast: number, begins?: string) => ({
-  occasion: { ...usualOccasion('wedding', '2031-05-14'), hoursToLast, ...(begins ? { begins } : {}) },
-});
 
 test.each<[string, readonly string[], string | null, string | null]>([
   ['nothing known', [], null, null],
@@ -84,16 +71,6 @@ test('the weakest zone speaks; of nothing nothing does', () => {
     'nose',
   );
   expect(weakestOf([])).toBeNull();
-});
-
-test('what holds anyway is not touched up; what does not is, by the clock where the day has a beginning', () => {
-  expect(touchUpWords(day(3), [outlook('cheek', 30, 3)])).toBe('No touch-up is worth its minutes.');
-  const weak = [outlook('nose', 5, 12), outlook('mouth', 5, 12)];
-  expect(touchUpWords(day(12), weak)).toMatch(/^Touch up (once|twice|3 times): \d+\.\d h on/);
-  expect(touchUpWords(day(12, '09:00'), weak)).toMatch(/^Touch up (once|twice|3 times): 1\d:\d\d/);
-  // Past midnight the clock goes on.
-  expect(touchUpWords(day(12, '21:00'), weak)).toMatch(/: 0[0-9]:\d\d|: 2[0-3]:\d\d/);
-  expect(touchUpWords(day(12), [])).toBe('');
 });
 
 test('a time of a day is of the studio’s zone, there and back, on the night the clocks change too', () => {

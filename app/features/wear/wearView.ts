@@ -8,19 +8,12 @@ import {
   trialZoneWords,
   wearOutlook,
   wornByZone,
-  worthTouchUps,
   type Chart,
   type WearCheck,
   type ZoneOutlook,
   type WearGroup,
 } from '@toile/core';
 import type { ChartWearAnswer } from '@toile/contract';
-import { hourInWords } from '../words/dates';
-
-/** What a touch-up costs of a day, minutes: fewer bad ones than that are not worth it. */
-const VISIT_MINUTES = 10;
-const MOST_VISITS = 3;
-const STEP_MINUTES = 15;
 
 /** Hours a chart's day lasts. */
 export const hoursOf = (chart: Pick<Chart, 'occasion'>): number => chart.occasion.hoursToLast;
@@ -28,25 +21,6 @@ export const hoursOf = (chart: Pick<Chart, 'occasion'>): number => chart.occasio
 /** How a chart's zones are likely to hold to the end of its day. */
 export function outlookOf(chart: Chart, history: readonly WearGroup[]): ZoneOutlook[] {
   return wearOutlook(history, { worn: wornByZone(chart) }, hoursOf(chart));
-}
-
-/** When touching up leaves the least bad time, by the clock where a beginning is known, else after so many hours. */
-export function touchUpWords(chart: Pick<Chart, 'occasion'>, outlook: readonly ZoneOutlook[]): string {
-  const until = Math.round(hoursOf(chart) * 60);
-  const allowed = Array.from({ length: Math.floor(until / STEP_MINUTES) }, (_, i) => (i + 1) * STEP_MINUTES);
-  const zones = outlook.map(({ zone, curve }) => ({ zone, curve, weight: 1 / Math.max(1, outlook.length) }));
-  if (zones.length === 0) return '';
-  const { atMinutes } = worthTouchUps(zones, until, allowed, {
-    costMinutes: VISIT_MINUTES,
-    most: MOST_VISITS,
-  });
-  if (atMinutes.length === 0) return 'No touch-up is worth its minutes.';
-  const { begins } = chart.occasion;
-  const start = begins ? Number(begins.slice(0, 2)) * 60 + Number(begins.slice(3)) : null;
-  const at = atMinutes.map((minute) =>
-    start === null ? `${(minute / 60).toFixed(1)} h on` : hourInWords((start + minute) % 1440),
-  );
-  return `Touch up ${at.length === 1 ? 'once' : at.length === 2 ? 'twice' : `${at.length} times`}: ${at.join(', ')}.`;
 }
 
 /** The zone whose hold is least likely: faces fail together, so the weakest speaks. */

@@ -3,6 +3,7 @@ import {
   isZone,
   minuteAt,
   packParty,
+  touchUpPlan,
   progressOf,
   timedVisits,
   type ChairEvent,
@@ -11,6 +12,7 @@ import {
   type PartyEvent,
   type Timed,
 } from '@toile/core';
+import { wearGroups } from '../care/zoneWears';
 import { ROUTES } from '@toile/contract';
 import { announce, openLine, type Live } from '../charts/live';
 import { inStudio, type Tx } from '../db/connection';
@@ -66,6 +68,7 @@ export function registerPartyLog(services: Services, live: Live): void {
       (await tx.selectFrom('units').select('document').execute()).map((row) => row.document),
     ];
     if (!party.plan) return { body: NOTHING };
+    const wears = await wearGroups(tx, null, now);
     return {
       body: packParty(
         party,
@@ -76,6 +79,7 @@ export function registerPartyLog(services: Services, live: Live): void {
           today: dayAsked(query.today, now),
           shop: party.plan.noShop !== true,
           lastShop: party.plan.lastShop ?? null,
+          touchUps: new Map([...byGuest].map(([guest, chart]) => [guest, touchUpPlan(chart, wears)])),
         },
       ),
     };

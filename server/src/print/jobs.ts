@@ -10,7 +10,7 @@ import {
   type Paper,
   type Product,
 } from '@toile/core';
-import { lessonCardPdf } from '../lessons/card';
+import { cardPdf, lessonCardPdf, type CardSide } from '../lessons/card';
 import { compactCard, compactLabels } from '../lessons/compactPdf';
 import { lessonPdf } from '../lessons/pdf';
 import { labelSheet } from '../palettes/labelSheet';
@@ -38,6 +38,12 @@ export type PrintJob =
       readonly kind: 'lesson';
       readonly lesson: Lesson;
       readonly as: 'sheet' | 'card';
+      readonly paper: SheetPaper;
+    }
+  | {
+      readonly kind: 'card';
+      readonly title: string;
+      readonly sides: readonly CardSide[];
       readonly paper: SheetPaper;
     }
   | {
@@ -77,6 +83,8 @@ export async function printed(job: PrintJob): Promise<Buffer> {
       return callSheetPdf(job.sheet, job.day, job.paper);
     case 'lesson':
       return (job.as === 'card' ? lessonCardPdf : lessonPdf)(job.lesson, job.paper);
+    case 'card':
+      return cardPdf(job.title, job.sides, job.paper);
     case 'compact':
       return job.as === 'labels'
         ? compactLabels(job.compact, job.chart, job.origin)

@@ -100,6 +100,7 @@ const LARGE: readonly RouteName[] = [
   'printChart',
   'paletteLabels',
   'printCompact',
+  'touchUpCard',
   'exportLooks',
 ];
 const addressOf = (name: RouteName, id: string): string => ROUTES[name].path.replace(/:\w+/g, id);
@@ -238,6 +239,7 @@ const READ_IDS: Readonly<Partial<Record<RouteName, string>>> = {
   chartWear: chart.id,
   printLesson: chart.id,
   listLessonLinks: chart.id,
+  touchUpCard: chart.id,
   listCompacts: demo.compacts[0]!.chartId,
   printCompact: demo.compacts[0]!.compact.id,
   chartTrials: demo.trials[0]!.chartId,

@@ -457,6 +457,13 @@ export const ROUTES = {
     needs: 'edit',
     does: 'Makes a link to a lesson, for some days or until it is taken back.',
   },
+  touchUpCard: {
+    method: 'GET',
+    path: '/api/charts/:id/touch-ups',
+    needs: 'see',
+    asks: ['paper'],
+    does: 'A card for whoever wears a chart: when to touch up, where and with what, as a PDF.',
+  },
   listCompacts: {
     method: 'GET',
     path: '/api/charts/:id/compacts',

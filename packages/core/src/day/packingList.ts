@@ -20,6 +20,7 @@ import {
   type Shared,
   type Take,
 } from './packParty';
+import { touchUpWhen, type TouchUpPlan } from '../trial';
 import { faceOf, type Guest, type PartyPlan } from './party';
 
 /** Something to be put in a case, by a key that stays the same when the list is made anew. */
@@ -62,12 +63,16 @@ const DISPOSABLE_WORDS: Readonly<Record<Disposable, string>> = {
   cotton: 'Cotton, pieces',
   gloves: 'Gloves, pairs',
 };
+/** What is in every bag, however it is called for. */
+const ALWAYS_IN: readonly string[] = ['blotting sheets', 'tissues'];
 /** Blotting sheets in a bag. */
 const BLOTTING = 3;
 
 export type PackingOptions = PackOptions & {
   /** YYYY-MM-DD: what must be ordered before it cannot be ordered any more. */ readonly today: string;
   /** Whether there is a shop where it is worn. */ readonly shop?: boolean;
+  /** What touching up each guest's face asks, by the guest's id. */
+  readonly touchUps?: ReadonlyMap<string, TouchUpPlan>;
 };
 
 type Face = {
@@ -88,7 +93,7 @@ export function packParty(
   plan: PartyPlan,
   charts: ReadonlyMap<string, Chart>,
   kit: Kit,
-  { today, shop = true, ...options }: PackingOptions,
+  { today, shop = true, touchUps, ...options }: PackingOptions,
 ): PackingList {
   const faces = plan.guests
     .filter((guest) => guest.faceMinutes > 0)
@@ -177,7 +182,7 @@ export function packParty(
       : [],
     tools: toolsFor(faces),
     disposables: faces.length === 0 ? [] : disposableThings(faces.length, shop),
-    bags: faces.map((face) => bagOf(face)),
+    bags: faces.map((face) => bagOf(face, touchUps?.get(face.guest.id))),
     without: plan.guests
       .filter((guest) => guest.faceMinutes > 0 && !charts.has(guest.id))
       .map((guest) => guest.name),
@@ -242,8 +247,11 @@ function disposableThings(faces: number, shop: boolean): Thing[] {
   }));
 }
 
-/** What is kept at hand for one face: its lip, its powder, and glue where lashes are worn. */
-function bagOf({ guest, chart }: Face): Thing {
+/**
+ * What is kept at hand for one face: its lip, its powder, what its touch-ups ask beside them and when they are, and glue where lashes
+ * are worn.
+ */
+function bagOf({ guest, chart }: Face, touchUps: TouchUpPlan | undefined): Thing {
   const of = (kinds: readonly string[]): string[] => [
     ...new Set(
       chart.steps.flatMap((step) =>
@@ -257,12 +265,15 @@ function bagOf({ guest, chart }: Face): Thing {
   return {
     key: `bag:${guest.id}`,
     title: `Touch-up bag: ${guest.name}`,
-    detail: [
-      ...of(['lip liner', 'lip colour']),
-      ...powders.slice(0, 1),
-      `${BLOTTING} blotting sheets`,
-      ...(of(['lashes']).length > 0 ? ['lash glue'] : []),
-      'tissues',
-    ].join(', '),
+    detail: `${touchUps && touchUps.visits.length > 0 ? `${touchUpWhen(touchUps)} ` : ''}${[
+      ...new Set([
+        ...of(['lip liner', 'lip colour']),
+        ...powders.slice(0, 1),
+        ...(touchUps?.bag ?? []).filter((thing) => !ALWAYS_IN.includes(thing)),
+        `${BLOTTING} blotting sheets`,
+        ...(of(['lashes']).length > 0 ? ['lash glue'] : []),
+        'tissues',
+      ]),
+    ].join(', ')}`,
   };
 }

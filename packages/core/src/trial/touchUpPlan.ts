@@ -1,0 +1,112 @@
+import { clock, minuteOfDay } from '../calendar';
+import { productName, type ProductKind } from '../kit';
+import { stepsOfVariant, type Chart } from '../look';
+import type { TrialZone } from './measures';
+import { trialZoneWords, wearOutlook } from './outlook';
+import { worthTouchUps } from './touchUpTimes';
+import { holdChance } from './wearCurve';
+import type { WearGroup } from './wearGroups';
+import { wornByZone } from './wearCheck';
+
+/** What a touch-up costs of a day, minutes: fewer bad ones than that are not worth it. */
+const VISIT_MINUTES = 10;
+const MOST_VISITS = 3;
+const STEP_MINUTES = 15;
+/** After a touch-up it holds so much as long as fresh. */
+const AFTER = 0.8;
+/** A zone that still holds on more of such days than this is left alone. */
+const HOLDS = 0.75;
+
+export type TouchUp = {
+  /** After it was put on. */ readonly minutes: number;
+  /** By the clock, HH:MM; null where nobody said when the day begins. */ readonly at: string | null;
+  /** The weakest first. */ readonly zones: readonly TrialZone[];
+  /** What to do there, each in a sentence. */ readonly does: readonly string[];
+};
+export type TouchUpPlan = {
+  readonly visits: readonly TouchUp[];
+  /** What is carried for them. */ readonly bag: readonly string[];
+};
+
+/**
+ * When touching up one face leaves the least bad time of its day (exact, by `worthTouchUps`), what is due then by how each zone is
+ * likely to hold, and with what of its own chart.
+ */
+export function touchUpPlan(chart: Chart, wears: readonly WearGroup[]): TouchUpPlan {
+  const until = Math.round(chart.occasion.hoursToLast * 60);
+  const outlook = wearOutlook(wears, { worn: wornByZone(chart) }, chart.occasion.hoursToLast);
+  if (outlook.length === 0) return { visits: [], bag: [] };
+  const allowed = Array.from({ length: Math.floor(until / STEP_MINUTES) }, (_, i) => (i + 1) * STEP_MINUTES);
+  const { atMinutes } = worthTouchUps(
+    outlook.map(({ zone, curve }) => ({ zone, curve, weight: 1 / outlook.length })),
+    until,
+    allowed,
+    { costMinutes: VISIT_MINUTES, most: MOST_VISITS, afterFactor: AFTER },
+  );
+  const begins = chart.occasion.begins ? minuteOfDay(chart.occasion.begins) : null;
+  const own = productsOf(chart);
+  const visits = atMinutes.map((minutes, i): TouchUp => {
+    const before = atMinutes[i - 1];
+    const hours = before === undefined ? minutes / 60 : (minutes - before) / 60 / AFTER;
+    const held = outlook
+      .map(({ zone, curve }) => ({ zone, mean: holdChance(curve, hours).mean }))
+      .sort((a, b) => a.mean - b.mean);
+    // Whoever is there anyway sees to the weakest, even where it most likely holds.
+    const zones = held.filter(({ mean }, k) => k === 0 || mean < HOLDS).map(({ zone }) => zone);
+    return {
+      minutes,
+      at: begins === null ? null : clock(begins + minutes),
+      zones,
+      does: zones.map((zone) => `${capital(trialZoneWords(zone))}: ${DOES[zone](own)}`),
+    };
+  });
+  const due = new Set(visits.flatMap(({ zones }) => zones));
+  const carried = [...due].flatMap((zone) => CARRIED[zone].flatMap((kind) => own(kind)));
+  return {
+    visits,
+    bag: visits.length === 0 ? [] : [...new Set([...carried, 'blotting sheets', 'tissues', 'a clean puff'])],
+  };
+}
+
+/** What a chart uses of a kind, by name; of what is laid in its variants nothing. */
+function productsOf(chart: Chart): (kind: ProductKind) => string[] {
+  const uses = stepsOfVariant(chart.steps, null).flatMap(({ use }) => use);
+  return (kind) => [
+    ...new Set(
+      uses.filter(({ product }) => product.kind === kind).map(({ product }) => productName(product)),
+    ),
+  ];
+}
+
+const CARRIED: Readonly<Record<TrialZone, readonly ProductKind[]>> = {
+  forehead: ['powder'],
+  nose: ['powder'],
+  chin: ['powder'],
+  cheek: ['powder', 'blush'],
+  underEye: ['concealer'],
+  mouth: ['lip liner', 'lip colour'],
+  neck: [],
+};
+type Own = (kind: ProductKind) => string[];
+const named = (own: Own, kind: ProductKind, otherwise: string): string => own(kind)[0] ?? otherwise;
+const shine = (own: Own): string => `blot, then press ${named(own, 'powder', 'a thin powder')}, little.`;
+const DOES: Readonly<Record<TrialZone, (own: Own) => string>> = {
+  forehead: shine,
+  nose: shine,
+  chin: shine,
+  cheek: (own) => `blot; where it has gone, ${named(own, 'blush', 'a little blush')}, edges out.`,
+  underEye: (own) =>
+    `tap smooth with a clean finger; a dot of ${named(own, 'concealer', 'concealer')} only where it has gone, no more powder.`,
+  mouth: (own) =>
+    `blot, ${own('lip liner')[0] ? `${own('lip liner')[0]!} along the edge, then ` : 'then '}${named(own, 'lip colour', 'the lip colour')}.`,
+  neck: () => 'dab with a tissue; add nothing.',
+};
+const capital = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1);
+
+/** When, in a line: 'Touch up twice: 17:30, 20:15.'; hours after it was put on where nobody said when the day begins. */
+export function touchUpWhen({ visits }: TouchUpPlan): string {
+  if (visits.length === 0) return 'No touch-up is worth its minutes.';
+  const at = visits.map((visit) => visit.at ?? `${(visit.minutes / 60).toFixed(1)} h on`);
+  const often = at.length === 1 ? 'once' : at.length === 2 ? 'twice' : `${at.length} times`;
+  return `Touch up ${often}: ${at.join(', ')}.`;
+}

@@ -1,0 +1,54 @@
+import {
+  toldHours,
+  touchUpPlan,
+  touchUpWhen,
+  USUAL_MANNER,
+  type Chart,
+  type Manner,
+  type TouchUpPlan,
+} from '@toile/core';
+import { newestVersion } from '../charts/queries';
+import { found, wrong } from '../http/problem';
+import { read, type Services } from '../http/register';
+import type { CardSide } from '../lessons/card';
+import { settingsNow } from '../studio/settings';
+import { wearGroups } from './zoneWears';
+
+/** What is said on a client's card: when, where and with what on one side, what to carry on the other. */
+export function touchUpSides(
+  plan: TouchUpPlan,
+  { look }: Pick<Chart, 'look'>,
+  hours: Manner['clock'],
+): readonly [CardSide, CardSide] {
+  const told = (words: string): string => toldHours(words, hours);
+  const lines = plan.visits.flatMap((visit) =>
+    visit.does.map((words) => (visit.at && plan.visits.length > 1 ? told(`${visit.at} ${words}`) : words)),
+  );
+  return [
+    { title: look.name, lines: [told(touchUpWhen(plan)), ...lines] },
+    {
+      title: 'In your bag',
+      lines: [
+        ...plan.bag,
+        'If anything stings, take it off with plenty of water and add nothing. If it does not pass, or an eye is hurt, see a doctor.',
+      ],
+    },
+  ];
+}
+
+/** A card for whoever wears a chart. */
+export function registerTouchUps(services: Services): void {
+  read(services, 'touchUpCard', async ({ tx, params, query, now }) => {
+    const chart = found(await newestVersion(tx, params.id));
+    const { settings } = await settingsNow(tx);
+    const plan = touchUpPlan(chart, await wearGroups(tx, chart.client.id, now));
+    if (plan.visits.length === 0) throw wrong('id', 'No touch-up is worth its minutes on this day');
+    const paper = query.paper === 'letter' ? 'letter' : 'a4';
+    const sides = touchUpSides(plan, chart, { ...USUAL_MANNER, ...settings.manner }.clock);
+    return {
+      body: await services.print({ kind: 'card', title: `Touch-ups: ${chart.client.name}`, sides, paper }),
+      file: `touch-ups-${chart.id}.pdf`,
+      type: 'application/pdf',
+    };
+  });
+}
