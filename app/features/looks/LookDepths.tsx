@@ -8,9 +8,8 @@ import {
   type LookStep,
   type PatternSkin,
 } from '@toile/core';
-import { Column, Judged, Label, Line } from '../../ui';
-import { faceBox } from '../face/FaceStage';
-import { FaceView } from '../face/FaceView';
+import { Column, Label, Line } from '../../ui';
+import { ColouredFace } from './ColouredFace';
 import { layerOn } from './lookLayers';
 
 /** A look on the pattern face in three depths of skin, each step in the colour it asks for there. */
@@ -50,21 +49,12 @@ function OnSkin({
     [steps, client, look.schools.contrast],
   );
   return (
-    <Judged padding="$1" flex={1} gap={0}>
-      <FaceView
-        landmarks={client.landmarks}
-        features={client.features}
-        skin={client.skin}
-        onSkin
-        layers={layers}
-        view={faceBox(client.landmarks)}
-        width="100%"
-        height={190}
-        label={`${look.name} on ${skin} skin`}
-      />
-      <Label fontSize="$1" lineHeight="$1" color="$ink" textAlign="center">
-        {skin}
-      </Label>
-    </Judged>
+    <ColouredFace
+      client={client}
+      layers={layers}
+      title={skin}
+      height={190}
+      label={`${look.name} on ${skin} skin`}
+    />
   );
 }

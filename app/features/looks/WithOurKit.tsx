@@ -10,12 +10,11 @@ import {
   type PatternSkin,
 } from '@toile/core';
 import { useClient, useKit } from '../../data/hooks';
-import { Body, Choice, Column, Judged, Label, Line, Loading, Ready, Swatch } from '../../ui';
+import { Body, Choice, Column, Label, Line, Loading, Ready, Swatch } from '../../ui';
 import { askFitting, useWork } from '../../workers';
 import { snapshotOfClient } from '../clients/snapshot';
-import { faceBox } from '../face/FaceStage';
-import { FaceView } from '../face/FaceView';
 import { todayText } from '../words/dates';
+import { ColouredFace } from './ColouredFace';
 import { layerOn } from './lookLayers';
 
 const MARKS: Readonly<Record<OwnKitLine['met'], string>> = { met: '✓', near: '◐', far: '▲', nothing: '■' };
@@ -118,21 +117,12 @@ function Face({
       : [];
   });
   return (
-    <Judged padding="$1" flex={1} gap={0}>
-      <FaceView
-        landmarks={client.landmarks}
-        features={client.features}
-        skin={client.skin}
-        onSkin
-        layers={layers}
-        view={faceBox(client.landmarks)}
-        width="100%"
-        height={230}
-        label={`${look.name}, ${title}`}
-      />
-      <Label fontSize="$1" lineHeight="$1" color="$ink" textAlign="center">
-        {title}
-      </Label>
-    </Judged>
+    <ColouredFace
+      client={client}
+      layers={layers}
+      title={title}
+      height={230}
+      label={`${look.name}, ${title}`}
+    />
   );
 }

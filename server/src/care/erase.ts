@@ -43,11 +43,19 @@ export function registerErase(services: Services): void {
         .execute()
     ).map((row) => row.document);
     const trials = await trialRecords(tx, { clientId: params.id });
+    const compacts = (
+      await tx
+        .selectFrom('compacts')
+        .select('document')
+        .where('client_id', '=', params.id)
+        .orderBy('made_at')
+        .execute()
+    ).map((row) => row.document);
     const newest = new Map(charts.map((chart) => [chart.id, chart]));
     const files = new Map<string, string>([
       [
         'client.json',
-        `${JSON.stringify({ ...client, readings: readings.map(readingAnswer), intakes, wear, trials }, null, 2)}\n`,
+        `${JSON.stringify({ ...client, readings: readings.map(readingAnswer), intakes, wear, trials, compacts }, null, 2)}\n`,
       ],
       ['wear.csv', writeWearCsv(wear)],
       ...charts.map((chart): [string, string] => [
@@ -64,7 +72,15 @@ export function registerErase(services: Services): void {
     const { name } = await clientNamed(tx, params.id);
     const count = async (
       table:
-        'readings' | 'visits' | 'charts' | 'patch_tests' | 'incidents' | 'intakes' | 'wear_checks' | 'trials',
+        | 'readings'
+        | 'visits'
+        | 'charts'
+        | 'patch_tests'
+        | 'incidents'
+        | 'intakes'
+        | 'wear_checks'
+        | 'trials'
+        | 'compacts',
     ) => {
       const row = await tx
         .selectFrom(table)
@@ -82,6 +98,7 @@ export function registerErase(services: Services): void {
       incidents: await count('incidents'),
       wearChecks: await count('wear_checks'),
       trials: await count('trials'),
+      compacts: await count('compacts'),
       intakes: await count('intakes'),
       parties: (await partiesNaming(tx, params.id, name)).length,
       elsewhere: await namedElsewhere(tx, params.id, name),
