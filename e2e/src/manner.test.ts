@@ -12,7 +12,9 @@ const SHOT = process.env.TOILE_SHOTS;
 test('twelve hours, month first and weeks from Sunday: on another’s phone, in the plan, on a sheet; then as usual again', async () => {
   const { page, complaints, context } = await openAs(browser, 'owner', WIDE);
   const choose = async (group: string, option: string): Promise<void> => {
-    const one = page.getByRole('radiogroup', { name: group }).getByRole('radio', { name: option, exact: true });
+    const one = page
+      .getByRole('radiogroup', { name: group })
+      .getByRole('radio', { name: option, exact: true });
     await one.click();
     await eventually(async () => (await one.getAttribute('aria-checked')) === 'true');
     await eventually(
@@ -42,7 +44,11 @@ test('twelve hours, month first and weeks from Sunday: on another’s phone, in 
   expect(await other.page.getByText(/(?<!\d)([01]\d|2[0-3]):[0-5]\d(?! ?[ap]m)/).count()).toBe(0);
   if (SHOT) await other.page.screenshot({ path: `${SHOT}/today-manner.png` });
   await other.page.goto(`${baseUrl()}/clients/enquiry`);
-  await other.page.getByLabel('Warmest it will be, °F').or(other.page.getByText('Enquiry').first()).first().waitFor();
+  await other.page
+    .getByLabel('Warmest it will be, °F')
+    .or(other.page.getByText('Enquiry').first())
+    .first()
+    .waitFor();
   expect(other.complaints).toEqual([]);
   await other.context.close();
 

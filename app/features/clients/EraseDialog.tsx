@@ -25,7 +25,8 @@ export function takenInWords(take: ErasureAnswer): string {
     counted(take.patchTests, 'patch test'),
     counted(take.incidents, 'incident'),
     counted(take.wearChecks, 'look at how it wore', 'looks at how it wore'),
-    counted(take.compacts, 'compact', 'compacts'),
+    counted(take.trials, 'half-face trial'),
+    counted(take.compacts, 'compact'),
     counted(take.intakes, 'first talk by link', 'first talks by link'),
   ].filter((part) => part !== null);
   const own = 'contact, notes, face and what is sensitive';

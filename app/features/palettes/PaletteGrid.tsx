@@ -109,7 +109,7 @@ export function PaletteGrid({ palette, products, chosen, editable, onChoose, onM
                 role="gridcell"
                 tabIndex={on ? 0 : -1}
                 aria-selected={on}
-                aria-label={product ? `${name}, ${product.line} ${product.shade}` : `${name}, empty`}
+                aria-label={product ? `${name} ${product.shade}, ${product.line}` : `${name}, empty`}
                 onKeyDown={(event) => onKey(event, cell)}
                 onPointerDown={(event) => down(event, cell)}
                 onPointerMove={move}

@@ -81,9 +81,13 @@ const ZONES_OF: Partial<Record<LayerKind, readonly GuideName[]>> = {
   powder: ['zone.wholeFace', 'zone.underEye'],
   eye: ['zone.mobileLid'],
 };
+/** Where a guide that is not the usual one comes first by name. */
+const USUALLY: Partial<Record<LayerKind, GuideName>> = { lash: 'lashes', liner: 'liner' };
 /** Where a kind of layer may be laid, as somebody who watches would call it, the usual place first. */
 export function placesFor(role: LayerKind): readonly GuideName[] {
   const zones = ZONES_OF[role] ?? [];
+  const usual = USUALLY[role];
+  if (usual) return [usual, ...guidesFor(role).filter((guide) => guide !== usual), ...zones];
   return role === 'powder' || role === 'eye'
     ? [...guidesFor(role), ...zones]
     : [...zones, ...guidesFor(role)];
