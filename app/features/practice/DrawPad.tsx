@@ -9,6 +9,8 @@ export type Drawn = {
   readonly line: readonly Point[];
   readonly coarse: boolean;
   readonly mmPerPixel: number;
+  /** How hard each point was pressed; null where nothing tells, as of a finger or a mouse. */
+  readonly pressure: readonly number[] | null;
 };
 
 type DrawPadProps = {
@@ -144,6 +146,7 @@ type SurfaceProps = {
 
 function Surface({ toMm, toPixels, mmPerPixel, start, onDrawn }: SurfaceProps) {
   const drawing = useRef<Point[] | null>(null);
+  const pressed = useRef<number[]>([]);
   const preview = useRef<SVGPathElement>(null);
   const [pen, setPen] = useState<{
     readonly at: Point;
@@ -157,18 +160,19 @@ function Surface({ toMm, toPixels, mmPerPixel, start, onDrawn }: SurfaceProps) {
   const [keyed, setKeyed] = useState(false);
   const show = (line: readonly Point[]): void =>
     preview.current?.setAttribute('d', pathOf(line.map(toPixels), false));
-  const give = (line: readonly Point[], coarse: boolean): void => {
+  const give = (line: readonly Point[], coarse: boolean, pressure: readonly number[] | null = null): void => {
     show([]);
-    if (line.length >= 2) onDrawn({ line, coarse, mmPerPixel });
+    if (line.length >= 2) onDrawn({ line, coarse, mmPerPixel, pressure });
   };
   const at = (event: PointerEvent<HTMLDivElement>): Point => {
     const box = event.currentTarget.getBoundingClientRect();
     return toMm([event.clientX - box.left, event.clientY - box.top]);
   };
-  const add = (p: Point): void => {
+  const add = (p: Point, pressure: number): void => {
     const last = drawing.current?.at(-1);
     if (last && Math.hypot(p[0] - last[0], p[1] - last[1]) < NEAR_MM) return;
     drawing.current?.push(p);
+    pressed.current.push(pressure);
   };
   const key = (event: KeyboardEvent<HTMLDivElement>): void => {
     const by = event.shiftKey ? STRIDE_MM : STEP_MM;
@@ -200,16 +204,18 @@ function Surface({ toMm, toPixels, mmPerPixel, start, onDrawn }: SurfaceProps) {
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
         drawing.current = [at(event)];
+        pressed.current = [event.pressure];
       }}
       onPointerMove={(event) => {
         if (!drawing.current) return;
-        add(at(event));
+        add(at(event), event.pressure);
         show(drawing.current);
       }}
       onPointerUp={(event) => {
         const line = drawing.current;
         drawing.current = null;
-        if (line) give(line, event.pointerType === 'touch');
+        if (line)
+          give(line, event.pointerType === 'touch', event.pointerType === 'pen' ? pressed.current : null);
       }}
       onPointerCancel={() => {
         drawing.current = null;

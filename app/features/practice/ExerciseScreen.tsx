@@ -247,8 +247,8 @@ function DrawOn({ task, result, watching, onGive }: FieldProps & { readonly task
         result ? { line: result.line, at: result.judged.grade === 'sure' ? null : result.judged.at } : null
       }
       watching={watching}
-      onDrawn={({ line, coarse, mmPerPixel }) =>
-        onGive({ kind: 'line', drawn: line, coarse, mmPerPixel }, line)
+      onDrawn={({ line, coarse, mmPerPixel, pressure }) =>
+        onGive({ kind: 'line', drawn: line, coarse, mmPerPixel, pressure }, line)
       }
     />
   );

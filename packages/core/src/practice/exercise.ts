@@ -137,6 +137,7 @@ function lineExercise(skill: LineSkill, seed: number, level: Level, random: Rand
     guide: hollow?.guide ?? {
       line: shape.line,
       widthMm: areaOf(shape.region) / Math.max(1, lengthOf(shape.line)),
+      fade: shape.fade,
     },
     placement: hollow?.placement ?? placement,
     shown: skill.match ? { guide: skill.guide, side: side === 'left' ? 'right' : 'left' } : null,

@@ -17,7 +17,7 @@ export { brokenChart, type BrokenChart } from './broken';
 export { practiceSchedule, type PracticeCard } from './schedule';
 export { feedback, type LineTask } from './feedback';
 export { practiceFace } from './practiceFace';
-export { scoreLine, type LineGuide, type LineScored } from './scoreLine';
+export { fadeMiss, scoreLine, type LineGuide, type LineScored } from './scoreLine';
 export { SKILLS, skillForGuide, skillNamed, type LineSkill, type PatchSkill, type Skill } from './skills';
 export {
   exercise,

@@ -81,6 +81,7 @@ export type Given =
       readonly drawn: Polyline;
       readonly coarse: boolean;
       readonly mmPerPixel: number | null;
+      /** How hard each point was pressed, where a pen told. */ readonly pressure?: readonly number[] | null;
     }
   | { readonly kind: 'order'; readonly ids: readonly string[] }
   | { readonly kind: 'picks'; readonly ids: readonly string[] }
@@ -131,8 +132,8 @@ function judgeLine(task: LineExercise, given: Extract<Given, { kind: 'line' }>):
   const breach = breachOf(task, skill, given.drawn);
   const scored = scoreLine(
     own(given.drawn),
-    { line: own(task.guide.line), widthMm: task.guide.widthMm },
-    { breachMm: breach?.mm ?? 0, coarse: given.coarse },
+    { ...task.guide, line: own(task.guide.line) },
+    { breachMm: breach?.mm ?? 0, coarse: given.coarse, pressure: given.pressure ?? null },
   );
   const words: LineTask = { ...skill.words, side: task.side, breach: breach?.words ?? null };
   const told = feedback(scored.parts, scored.miss, words);

@@ -4,6 +4,7 @@ import { checkLimits, contourFinder, faceModel, outlineOf, type Point, type Poly
 import { RULES } from '../review';
 import {
   exercise,
+  fadeMiss,
   judge,
   LEVELS,
   patchMiss,
@@ -279,5 +280,45 @@ describe('what is wrong here', () => {
     }
     expect(() => pick(tasks[0]!, [])).toThrow(RangeError);
     expect(() => pick(tasks[0]!, ['juggling'])).toThrow(RangeError);
+  });
+});
+
+describe('how a stroke fades', () => {
+  const even = (value: number, n = 30): number[] => Array.from({ length: n }, () => value);
+  const fading = (to: number, n = 30): number[] =>
+    Array.from({ length: n }, (_, i) => 1 + ((to - 1) * i) / (n - 1));
+  test('faded as the guide it misses nothing; pressed evenly it misses by what the guide lets go', () => {
+    for (const end of [0.2, 0.35, 0.5, 1]) {
+      expect(fadeMiss(fading(end), [1, end], false)!).toBeLessThan(0.08);
+      const wanted = (end + (1 - end) / 6) / (1 + (end - 1) / 6);
+      expect(fadeMiss(even(0.7), [1, end], false)!).toBeCloseTo(-Math.log2(wanted), 6);
+    }
+  });
+  test('how hard it is pressed in all does not matter, which end is drawn first does not either', () => {
+    const half = fading(0.35).map((one) => one / 2);
+    expect(fadeMiss(half, [1, 0.35], false)).toBeCloseTo(fadeMiss(fading(0.35), [1, 0.35], false)!, 9);
+    expect(fadeMiss([...fading(0.35)].reverse(), [1, 0.35], true)).toBeCloseTo(
+      fadeMiss(fading(0.35), [1, 0.35], false)!,
+      9,
+    );
+  });
+  test('of a few points, or of nothing pressed, nothing is said', () => {
+    expect(fadeMiss(even(0.5, 5), [1, 0.35], false)).toBeNull();
+    expect(fadeMiss(even(0.5, 6), [1, 0.35], false)).not.toBeNull();
+    expect(fadeMiss(even(0), [1, 0.35], false)).toBeNull();
+  });
+  test('on every face a stroke on the guide is told less the more wrongly it fades, and as before where nothing tells', () => {
+    for (const seed of SEEDS) {
+      const task = exercise('contour', seed, 0) as LineExercise;
+      const line = task.guide.line;
+      const score = (pressure: readonly number[] | null) => judge(task, { ...given(line), pressure }).score;
+      const along = (to: number) => fading(to, line.length).map((one) => one / Math.max(1, to));
+      const end = task.guide.fade![1] / task.guide.fade![0];
+      const scores = [end, Math.min(1, 1.6 * end), 1.6, 4].map((to) => score(along(to)));
+      for (const [i, one] of scores.entries()) if (i > 0) expect(one).toBeLessThan(scores[i - 1]!);
+      expect(score(null)).toBeGreaterThan(99.9);
+      expect(score(along(end))).toBeGreaterThan(99);
+      expect(judge(task, { ...given(line), pressure: along(4) }).first).toMatch(/press less towards the end/);
+    }
   });
 });
