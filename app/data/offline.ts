@@ -5,6 +5,8 @@ import { forgetKept } from './useKept';
 
 /** The cache of what was read, as the service worker names it. */
 const READ = 'toile-read';
+/** The cache of lessons that were opened here, as their worker names it. */
+const LESSONS = 'toile-lessons';
 /** How many of the next visits are made ready to work without a network. */
 const VISITS_AHEAD = 8;
 
@@ -20,7 +22,10 @@ export function keepAppOnHand(): void {
 /** Drops what was read: it belongs to whoever was signed in. */
 export async function forgetWhatWasRead(): Promise<void> {
   forgetKept();
-  if ('caches' in globalThis) await caches.delete(READ);
+  if (!('caches' in globalThis)) return;
+  await caches.delete(READ);
+  // A lesson opened here by its link names its client.
+  await caches.delete(LESSONS);
 }
 
 const subscribe = (listener: () => void): (() => void) => {

@@ -71,7 +71,8 @@ function Season({
           worn: asWorn(worn.chart, worn.events),
           client: snapshotOfClient(client),
           kit,
-          occasion: { ...newest.occasion, date: today },
+          // A day that is still to come stays the chart's.
+          occasion: { ...newest.occasion, date: newest.occasion.date > today ? newest.occasion.date : today },
           stamp: {
             id: newest.id,
             version: newest.version + 1,

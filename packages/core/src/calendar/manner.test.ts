@@ -34,6 +34,8 @@ test('every minute of a day has an hour of its own in either manner, and the pla
 });
 
 test('hours are found in words, and nothing else is', () => {
+  expect(toldHours('09:00 10:30,11:00', '12 hours')).toBe('9:00 am 10:30 am,11:00 am');
+  expect(toldHours('2031-05-14T09:00', '12 hours')).toBe('2031-05-14T9:00 am');
   const words =
     'Vera has a ferry at 06:40 and both need chair 2 before 10:00; 1:30, 25:00, 2031-05-14T06:40:00 stay, 12:00 to 13:05.';
   expect(toldHours(words, '24 hours')).toBe(words);

@@ -38,8 +38,11 @@ export function toldClock(minute: number, by: Manner['clock']): string {
  */
 export function toldHours(words: string, by: Manner['clock']): string {
   if (by === '24 hours') return words;
-  return words.replace(/(?<![\d:])([01]\d|2[0-3]):([0-5]\d)(?![\d:])/g, (_, hours: string, minutes: string) =>
-    toldClock(Number(hours) * 60 + Number(minutes), by),
+  // Without looking behind, which phones of some years ago cannot read at all.
+  return words.replace(
+    /(^|[^\d:])([01]\d|2[0-3]):([0-5]\d)(?![\d:])/g,
+    (_, before: string, hours: string, minutes: string) =>
+      `${before}${toldClock(Number(hours) * 60 + Number(minutes), by)}`,
   );
 }
 
