@@ -22,6 +22,7 @@ import {
 import { Body, Button, Choice, Column, Label, Line, Stepper, Subheading } from '../../ui';
 import { withPlacements } from './chartView';
 import { ContourLines } from './ContourLines';
+import { WatchDialog } from './WatchDialog';
 import { capital } from '../words/capital';
 
 type PlacePanelProps = {
@@ -50,6 +51,7 @@ export function PlacePanel({
   onDraw,
 }: PlacePanelProps) {
   const { landmarks, features } = chart.client;
+  const [watched, setWatched] = useState<number | null>(null);
   const place = (placements: readonly Placement[]): void =>
     onChange(withPlacements(chart, step.id, placements));
   const said = step.placements.map((p) => capital(speakPlacement(p, landmarks, features)));
@@ -62,6 +64,7 @@ export function PlacePanel({
       </>
     );
   const { role } = step;
+  const shown = watched === null ? undefined : step.placements[watched];
   const effect = effectOf(role, step.placements);
   const chosen = effect ? cautionOf(effect, features) : null;
   return (
@@ -81,6 +84,9 @@ export function PlacePanel({
           {effect ? <Label>{effect.does}</Label> : null}
           {chosen ? <Body color="$weld">{`▲ ${chosen}`}</Body> : null}
         </Column>
+      ) : null}
+      {shown && 'guide' in shown ? (
+        <WatchDialog client={chart.client} placement={shown} onClose={() => setWatched(null)} />
       ) : null}
       <ContourLines client={chart.client} step={step} />
       {step.placements.map((p, i) => (
@@ -133,6 +139,11 @@ export function PlacePanel({
             {p.without?.length ? (
               <Button onPress={() => place(step.placements.map((q, k) => (k === i ? restored(q) : q)))}>
                 Put back what was wiped
+              </Button>
+            ) : null}
+            {'guide' in p ? (
+              <Button label={`Watch it drawn: ${said[i]!.split(',')[0]!}`} onPress={() => setWatched(i)}>
+                Watch it drawn
               </Button>
             ) : null}
             {'guide' in p && skillForGuide(p.guide) ? (

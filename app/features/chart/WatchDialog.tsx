@@ -1,0 +1,76 @@
+import {
+  areaOf,
+  guideNamed,
+  outlineOf,
+  skillForGuide,
+  type ClientSnapshot,
+  type Placement,
+  type Point,
+} from '@toile/core';
+import { Body, Dialog, Label } from '../../ui';
+import { FaceStage } from '../face/FaceStage';
+import { StrokePlay } from '../practice/StrokePlay';
+import { capital } from '../words/capital';
+
+/** How wide a hand draws round what has no line, px. */
+const ROUND_PX = 5;
+/** Round what is drawn so much of the face is shown, mm. */
+const ROUND_MM = 24;
+
+/** A line a hand draws, with how wide what is laid along it is; null where it goes round a patch. */
+type Stroke = { readonly line: readonly Point[]; readonly widthMm: number | null };
+
+/** A guide as a hand draws it on this client's own skin, at half speed, with where it begins and why it lies there. */
+export function WatchDialog({
+  client,
+  placement,
+  onClose,
+}: {
+  readonly client: ClientSnapshot;
+  readonly placement: Extract<Placement, { guide: unknown }>;
+  readonly onClose: () => void;
+}) {
+  const { landmarks, features, skin } = client;
+  const guide = guideNamed(placement.guide);
+  const strokes = outlineOf(placement, landmarks, features).flatMap(({ line, region }): Stroke[] => {
+    const outline = region[0];
+    if (line) return [{ line, widthMm: areaOf(region) / Math.max(1, lengthOf(line)) }];
+    return outline ? [{ line: [...outline, outline[0]!], widthMm: null }] : [];
+  });
+  const points = strokes.flatMap(({ line }) => line);
+  const why = skillForGuide(placement.guide)?.why;
+  return (
+    <Dialog title={`${capital(guide.label.toLowerCase())}, as it is drawn`} onClose={onClose}>
+      <FaceStage
+        landmarks={landmarks}
+        features={features}
+        skin={skin}
+        height={320}
+        framing={points.length > 0 ? frameRound(points) : 'face'}
+        label={`${guide.label} drawn on ${client.name}`}
+      >
+        {(toPixels, mmPerPixel) =>
+          strokes.map(({ line, widthMm }, i) => (
+            <StrokePlay
+              key={i}
+              line={line.map(toPixels)}
+              widthPx={widthMm === null ? ROUND_PX : widthMm / mmPerPixel}
+            />
+          ))
+        }
+      </FaceStage>
+      <Body>{`${capital(guide.where)}.${strokes.some(({ widthMm }) => widthMm !== null) ? ' Most lies where the brush lands; it fades from there.' : ''}`}</Body>
+      {why ? <Label>{why}</Label> : null}
+    </Dialog>
+  );
+}
+
+const lengthOf = (line: readonly Point[]): number =>
+  line.slice(1).reduce((sum, p, i) => sum + Math.hypot(p[0] - line[i]![0], p[1] - line[i]![1]), 0);
+
+function frameRound(points: readonly Point[]): readonly [number, number, number, number] {
+  const xs = points.map(([x]) => x);
+  const ys = points.map(([, y]) => y);
+  const [left, top] = [Math.min(...xs) - ROUND_MM, Math.min(...ys) - ROUND_MM];
+  return [left, top, Math.max(...xs) + ROUND_MM - left, Math.max(...ys) + ROUND_MM - top];
+}
