@@ -43,12 +43,6 @@ test('twelve hours, month first and weeks from Sunday: on another’s phone, in 
     .waitFor();
   expect(await other.page.getByText(/(?<!\d)([01]\d|2[0-3]):[0-5]\d(?! ?[ap]m)/).count()).toBe(0);
   if (SHOT) await other.page.screenshot({ path: `${SHOT}/today-manner.png` });
-  await other.page.goto(`${baseUrl()}/clients/enquiry`);
-  await other.page
-    .getByLabel('Warmest it will be, °F')
-    .or(other.page.getByText('Enquiry').first())
-    .first()
-    .waitFor();
   expect(other.complaints).toEqual([]);
   await other.context.close();
 
