@@ -1,6 +1,7 @@
-import { USUAL_MANNER } from '@toile/core';
+import { USUAL_MANNER, type Use } from '@toile/core';
 import type { VisitAnswer } from '@toile/contract';
 import { dayInWords, hourInWords, instantInWords, tellDaysIn, tellInManner, withHours } from './dates';
+import { amountInWords } from '../chart/chartView';
 import { byWeek, visitDetail } from './visits';
 
 afterEach(() => {
@@ -66,4 +67,39 @@ test.each([
 test('the Sunday after is this week from Monday and next week from Sunday', () => {
   expect(byWeek([visit('2031-05-18')], '2031-05-14', 'Monday')[0]!.words).toBe('This week');
   expect(byWeek([visit('2031-05-18')], '2031-05-14', 'Sunday')[0]!.words).toBe('Next week');
+});
+
+describe('amounts', () => {
+  const use = (texture: Use['product']['texture'], parts: number, mgPerMeasure: number): Use => ({
+    unitId: null,
+    parts,
+    measure: 'pump',
+    product: {
+      id: '0190a000-0000-7000-8000-000000000001',
+      maker: 'Ordway',
+      line: 'Line',
+      shade: 'S1',
+      kind: 'base',
+      lab: [64, 12, 19],
+      coverage: 'medium',
+      finish: 'natural',
+      texture,
+      family: 'silicone',
+      ingredients: [],
+      measure: 'pump',
+      mgPerMeasure,
+    },
+  });
+  test('as measures are counted, as usual', () => {
+    expect(amountInWords([use('liquid', 2, 400)])).toBe('2 pumps');
+  });
+  test('by volume first where the studio goes by it: of what runs, finer where it is little', () => {
+    tellInManner({ amounts: 'millilitres' });
+    expect(amountInWords([use('liquid', 2, 400)])).toBe('0.80 ml, 2 pumps');
+    expect(amountInWords([use('gel', 1, 99)])).toBe('0.099 ml, 1 pump');
+    expect(amountInWords([use('cream', 1, 100)])).toBe('0.10 ml, 1 pump');
+    for (const texture of ['pressed', 'loose', 'stick', 'pencil'] as const)
+      expect(amountInWords([use(texture, 2, 400)])).toBe('2 pumps');
+    expect(amountInWords([use('liquid', 1, 400), use('pressed', 1, 40)])).toBe('0.40 ml, 1 pump + 1 pump');
+  });
 });
