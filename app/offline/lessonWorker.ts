@@ -19,7 +19,7 @@ async function lesson(request: Request): Promise<Response> {
     else if (answer.status === 404 || answer.status === 410) await opened.delete(request.url);
     return answer;
   } catch (error) {
-    const kept = await opened.match(request.url);
+    const kept = await opened.match(request.url, { ignoreVary: true });
     const ends = kept?.headers.get(ENDS);
     if (kept && (!ends || Date.parse(ends) > Date.now())) return kept;
     if (kept) await opened.delete(request.url);

@@ -1,5 +1,5 @@
 import type { Browser, Page } from 'playwright-core';
-import { more, openAs, openBrowser, openClient, PHONE } from './browser';
+import { eventually, more, openAs, openBrowser, openClient, PHONE } from './browser';
 
 // A lesson for the client's own hands: proposed, changed, read on another phone, printed, taken back.
 let browser: Browser;
@@ -84,10 +84,17 @@ test('by a link it is read on another phone, and no more once it is taken back; 
   expect(await theirs.getByText(/client/i).count()).toBe(0);
   await shot(theirs, 'lesson-page');
   // Kept on the phone it was opened on: it is read before a mirror without a network.
-  await theirs.waitForFunction(async () => (await caches.match(window.location.href)) !== undefined);
+  await theirs.waitForFunction(
+    async () =>
+      navigator.serviceWorker.controller?.state === 'activated' &&
+      (await caches.match(window.location.href)) !== undefined,
+  );
   await context.setOffline(true);
-  await theirs.reload();
-  await theirs.getByRole('heading', { name: 'Choir Loft, at home' }).waitFor();
+  // A worker that has only just begun may miss the first asking.
+  await eventually(async () => {
+    await theirs.reload().catch(() => undefined);
+    return (await theirs.getByRole('heading', { name: 'Choir Loft, at home' }).count()) === 1;
+  });
   await context.setOffline(false);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
