@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import {
   addDays,
   packParty,
+  chartOutlook,
   touchUpPlan,
   productName,
   type Chart,
@@ -138,7 +139,9 @@ describe('what is not there', () => {
   });
 
   test('a bag says when its face is touched up and carries what that asks, once', () => {
-    const touchUps = new Map([...charts].map(([guest, chart]) => [guest, touchUpPlan(chart, [])]));
+    const touchUps = new Map(
+      [...charts].map(([guest, chart]) => [guest, touchUpPlan(chart, chartOutlook(chart, []))]),
+    );
     const plain = packParty({ date: DATE }, plan, charts, kit, options).bags;
     const { bags } = packParty({ date: DATE }, plan, charts, kit, { ...options, touchUps });
     expect(bags.map(({ key }) => key)).toEqual(plain.map(({ key }) => key));

@@ -152,3 +152,11 @@ export async function tabTo(page: Page, name: RegExp, most = 80): Promise<void> 
   }
   throw new Error(`nothing called ${String(name)} within ${most} tabs`);
 }
+
+/** Where pictures are put while somebody looks at what they do; none where it is not said. */
+export const SHOTS = process.env.TOILE_SHOTS;
+
+/** A picture of what is on the screen, for whoever asked for pictures. */
+export async function shot(on: Page, name: string): Promise<void> {
+  if (SHOTS) await on.screenshot({ path: `${SHOTS}/${name}.png` });
+}

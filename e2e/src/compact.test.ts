@@ -1,5 +1,5 @@
 import type { Browser, Page } from 'playwright-core';
-import { eventually, more, openAs, openBrowser, openClient, PHONE, WIDE } from './browser';
+import { eventually, more, openAs, openBrowser, openClient, PHONE, WIDE, SHOTS, shot } from './browser';
 
 // What a client takes home: put together from her lesson, moved about in, printed, found again by a reading, and brought into
 // another season, the lesson with it.
@@ -12,15 +12,11 @@ beforeAll(async () => {
 });
 afterAll(() => browser.close());
 
-const SHOT = process.env.TOILE_SHOTS;
-const shot = async (on: Page, name: string): Promise<void> => {
-  if (SHOT) await on.screenshot({ path: `${SHOT}/${name}.png`, fullPage: false });
-};
 const button = (name: string | RegExp, on = page) => on.getByRole('button', { name, exact: true });
 const cell = (name: RegExp) => page.getByRole('gridcell', { name });
 const download = async (name: string): Promise<string> => {
   const [file] = await Promise.all([page.waitForEvent('download'), button(name).click()]);
-  if (SHOT) await file.saveAs(`${SHOT}/${file.suggestedFilename().replace(/-[0-9a-f-]{36}/, '')}`);
+  if (SHOTS) await file.saveAs(`${SHOTS}/${file.suggestedFilename().replace(/-[0-9a-f-]{36}/, '')}`);
   return file.suggestedFilename();
 };
 let chartId = '';

@@ -1,6 +1,16 @@
 import { inferLandmarks, outlineOf, TAPPED_LANDMARKS, type Chart, type Point } from '@toile/core';
 import type { Browser, Locator, Page } from 'playwright-core';
-import { baseUrl, more, openAs, openBrowser, openClient, openPart, type Opened } from './browser';
+import {
+  baseUrl,
+  eventually,
+  more,
+  openAs,
+  openBrowser,
+  openClient,
+  openPart,
+  shot,
+  type Opened,
+} from './browser';
 
 // A face traced on a picture; a look placed, drawn, checked, fitted to several, compared and printed, in
 // order.
@@ -168,6 +178,18 @@ test('a lifted blush by its word and by its handle', async () => {
   await drag(from, [from[0], from[1] - 26]);
   expect(Number(await lift.getAttribute('aria-valuenow'))).toBeGreaterThan(1.5);
   await page.getByText(/lift \d(\.\d)? mm, \d+\.\d cm²$/).waitFor();
+});
+
+test('its guide is watched as a hand draws it, on this client’s face, with where it lies and why', async () => {
+  await button(/^Watch it drawn: Lifted blush/).click();
+  const dialog = page.getByRole('dialog', { name: 'Lifted blush, as it is drawn' });
+  await dialog.getByText(/Most lies where the brush lands; it fades from there/).waitFor();
+  await dialog.getByText(/both turn muddy/).waitFor();
+  // Both sides, stroke by stroke.
+  await eventually(async () => (await dialog.locator('svg line').count()) > 20);
+  await shot(page, 'watch');
+  await dialog.getByRole('button', { name: 'Close', exact: true }).click();
+  await dialog.waitFor({ state: 'detached' });
 });
 
 test('a stroke drawn on one side lies on both, is taken back and done again', async () => {

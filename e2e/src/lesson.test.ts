@@ -1,5 +1,5 @@
 import type { Browser, Page } from 'playwright-core';
-import { eventually, more, openAs, openBrowser, openClient, PHONE } from './browser';
+import { eventually, more, openAs, openBrowser, openClient, PHONE, SHOTS, shot } from './browser';
 
 // A lesson for the client's own hands: proposed, changed, read on another phone, printed, taken back.
 let browser: Browser;
@@ -11,10 +11,6 @@ beforeAll(async () => {
 });
 afterAll(() => browser.close());
 
-const SHOT = process.env.TOILE_SHOTS;
-const shot = async (on: Page, name: string): Promise<void> => {
-  if (SHOT) await on.screenshot({ path: `${SHOT}/${name}.png` });
-};
 const kept = () => page.getByRole('group', { name: 'What is kept' });
 const stepsKept = async (): Promise<number> => {
   const said = await kept()
@@ -101,7 +97,7 @@ test('by a link it is read on another phone, and no more once it is taken back; 
     page.getByRole('button', { name: 'PDF, A4' }).click(),
   ]);
   expect(download.suggestedFilename()).toMatch(/^lesson-.*\.pdf$/);
-  if (SHOT) await download.saveAs(`${SHOT}/lesson.pdf`);
+  if (SHOTS) await download.saveAs(`${SHOTS}/lesson.pdf`);
   await page
     .getByRole('list', { name: 'Links to this lesson' })
     .getByRole('button', { name: /^Take back the link of/ })

@@ -1,5 +1,5 @@
 import type { Browser } from 'playwright-core';
-import { baseUrl, eventually, openAs, openBrowser, PHONE, WIDE } from './browser';
+import { baseUrl, eventually, openAs, openBrowser, PHONE, WIDE, shot } from './browser';
 
 // A studio's own manner of telling days and hours: chosen once by its owner, seen everywhere by everybody of it.
 let browser: Browser;
@@ -7,7 +7,6 @@ beforeAll(async () => {
   browser = await openBrowser();
 });
 afterAll(() => browser.close());
-const SHOT = process.env.TOILE_SHOTS;
 
 test('twelve hours, month first and weeks from Sunday: on another’s phone, in the plan, on a sheet; then as usual again', async () => {
   const { page, complaints, context } = await openAs(browser, 'owner', WIDE);
@@ -29,7 +28,7 @@ test('twelve hours, month first and weeks from Sunday: on another’s phone, in 
   await choose('A week begins on', 'Sunday');
   await choose('Amounts of what runs', '0.80 ml, 2 pumps');
   await choose('Warmth', '°F');
-  if (SHOT) await page.screenshot({ path: `${SHOT}/manner.png` });
+  await shot(page, 'manner');
 
   const other = await openAs(browser, 'artist', PHONE);
   await other.page.goto(baseUrl());
@@ -42,7 +41,7 @@ test('twelve hours, month first and weeks from Sunday: on another’s phone, in 
     .first()
     .waitFor();
   expect(await other.page.getByText(/(?<!\d)([01]\d|2[0-3]):[0-5]\d(?! ?[ap]m)/).count()).toBe(0);
-  if (SHOT) await other.page.screenshot({ path: `${SHOT}/today-manner.png` });
+  await shot(other.page, 'today-manner');
   expect(other.complaints).toEqual([]);
   await other.context.close();
 

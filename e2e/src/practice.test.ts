@@ -1,5 +1,5 @@
 import type { Browser, Page } from 'playwright-core';
-import { baseUrl, eventually, openAs, openBrowser, PHONE, WIDE } from './browser';
+import { baseUrl, eventually, openAs, openBrowser, PHONE, WIDE, shot } from './browser';
 
 // A skill practised by finger and by keys, told in words, due again another day; shared by choice; a skill for the week.
 let browser: Browser;
@@ -14,10 +14,6 @@ afterAll(() => browser.close());
 const button = (on: Page, name: string) => on.getByRole('button', { name, exact: true });
 const pad = (on: Page) => on.getByRole('application', { name: /^Draw here/ });
 const was = (on: Page) => on.getByRole('status', { name: 'What it was' });
-const SHOT = process.env.TOILE_SHOTS;
-const shot = async (on: Page, name: string): Promise<void> => {
-  if (SHOT) await on.screenshot({ path: `${SHOT}/${name}.png` });
-};
 /** A slanting line over the pad, as shares of it. */
 async function draw(on: Page, points: readonly (readonly [number, number])[]): Promise<void> {
   const box = (await pad(on).boundingBox())!;

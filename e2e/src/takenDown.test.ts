@@ -1,5 +1,5 @@
 import type { Browser, Page } from 'playwright-core';
-import { baseUrl, eventually, openAs, openBrowser, PHONE, WIDE } from './browser';
+import { baseUrl, eventually, openAs, openBrowser, PHONE, WIDE, shot } from './browser';
 
 // Somebody else's look: taken down while watching, by thumb and by keys, and held against the studio's own kit.
 let browser: Browser;
@@ -11,10 +11,6 @@ beforeAll(async () => {
 });
 afterAll(() => browser.close());
 
-const SHOT = process.env.TOILE_SHOTS;
-const shot = async (on: Page, name: string): Promise<void> => {
-  if (SHOT) await on.screenshot({ path: `${SHOT}/${name}.png` });
-};
 const button = (name: string) => page.getByRole('button', { name, exact: true });
 const radio = (group: string, name: string) =>
   page.getByRole('radiogroup', { name: group }).getByRole('radio', { name, exact: true });

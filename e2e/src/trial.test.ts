@@ -1,5 +1,5 @@
 import type { Browser, Page } from 'playwright-core';
-import { baseUrl, more, openAs, openBrowser, openClient, PHONE, tabTo, WIDE } from './browser';
+import { baseUrl, more, openAs, openBrowser, openClient, PHONE, tabTo, WIDE, shot } from './browser';
 
 // A half-face trial from the chart to a decision: sealed, worn, told of by the client too, once without a network.
 let browser: Browser;
@@ -20,10 +20,6 @@ const half = (on: Page, zone: string, side: string, grade: string) =>
     .getByRole('group', { name: zone, exact: true })
     .getByRole('radiogroup', { name: side, exact: true })
     .getByRole('radio', { name: grade, exact: true });
-const SHOT = process.env.TOILE_SHOTS;
-const shot = async (on: Page, name: string): Promise<void> => {
-  if (SHOT) await on.screenshot({ path: `${SHOT}/${name}.png` });
-};
 let trialUrl: string;
 let chartUrl: string;
 

@@ -1,5 +1,5 @@
 import type { Browser, Page } from 'playwright-core';
-import { baseUrl, eventually, more, openAs, openBrowser, openClient, PHONE } from './browser';
+import { baseUrl, eventually, more, openAs, openBrowser, openClient, PHONE, shot, SHOTS } from './browser';
 
 // How it wears: told by the artist, by the client on a phone of their own, once without a network; what it comes to.
 let browser: Browser;
@@ -28,6 +28,18 @@ test('what is likely is said before anyone looked closely; a look told by the ar
   const likely = page.getByRole('group', { name: 'What is likely' });
   await likely.getByText(/^The weakest: .* of 10 such days/).waitFor();
   await likely.getByText(/^Touch up|^No touch-up/).waitFor();
+  // What is due then, and a card of it for whoever wears it.
+  await likely
+    .getByText(/: blot/)
+    .first()
+    .waitFor();
+  const [card] = await Promise.all([
+    page.waitForEvent('download'),
+    button(page, 'Card for the client, A4').click(),
+  ]);
+  expect(card.suggestedFilename()).toMatch(/^touch-ups-.*\.pdf$/);
+  if (SHOTS) await card.saveAs(`${SHOTS}/touch-ups.pdf`);
+  await shot(page, 'wear');
   await page.getByLabel('Put on, day').fill(yesterday);
   await page.getByLabel('Put on at', { exact: true }).fill('09:00');
   await page.getByLabel('Looked at, day').fill(yesterday);

@@ -199,6 +199,10 @@ test('moved on to a newer version a link says what changed; not back, not when i
   expect(page.text).toContain('What is new');
   expect(page.text).toMatch(new RegExp(`${first!.title}: .*Tern &lt;b&gt;.* instead of `));
   await renew(2).expect(422);
+  const month = body();
+  const ending = (await make(month).expect(201)).body as LessonLinkAnswer;
+  now = new Date('2031-06-14T18:00:00Z');
+  await artist.post(`/api/lesson-links/${ending.id}/renewals`).set(keyed()).send({ version: 2 }).expect(410);
   await artist.post(`/api/lesson-links/${link.id}/revocations`).set(keyed()).send({}).expect(200);
   await renew(3).expect(410);
 });

@@ -1,5 +1,5 @@
 import type { Agent } from 'supertest';
-import { groupWears, touchUpPlan, zoneWears, type Chart, type WearGroup } from '@toile/core';
+import { chartOutlook, groupWears, touchUpPlan, zoneWears, type Chart, type WearGroup } from '@toile/core';
 import {
   newId,
   newSecret,
@@ -209,7 +209,7 @@ test('a card for whoever wears it: when, where, with what, in the studio’s hou
     expect((body as Buffer).subarray(0, 5).toString()).toBe('%PDF-');
   }
   const long: Chart = { ...chart, occasion: { ...chart.occasion, begins: '13:00', hoursToLast: 12 } };
-  const plan = touchUpPlan(long, []);
+  const plan = touchUpPlan(long, chartOutlook(long, []));
   const [front, back] = touchUpSides(plan, long, '12 hours');
   expect(front.lines[0]).toMatch(/^Touch up .*: \d{1,2}:\d\d (am|pm)/);
   expect(front.lines.join()).not.toMatch(/(?<!\d)(1[3-9]|2[0-3]):/);

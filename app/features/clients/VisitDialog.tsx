@@ -8,6 +8,7 @@ import { Body, Button, Column, Dialog, Label } from '../../ui';
 import { OccasionDialog } from '../occasion/OccasionDialog';
 import { occasionOfVisit } from '../occasion/occasionView';
 import { VisitForm } from './VisitForm';
+import { withHours } from '../words/dates';
 
 const inputOf = ({
   chartId: _chart,
@@ -54,7 +55,7 @@ export function VisitDialog({
       <VisitForm form={form} onChange={setForm} errors={errors} />
       <Column gap="$1" alignItems="flex-start">
         <Label>What the day asks</Label>
-        <Body>{`${occasionInWords(occasion)}.`}</Body>
+        <Body>{`${withHours(occasionInWords(occasion))}.`}</Body>
         <Label color={isAsked(occasion) ? '$inkSoft' : '$weld'}>
           {isAsked(occasion) ? '✓ Asked and noted.' : '▲ Nobody was asked yet: this is what is usual.'}
         </Label>

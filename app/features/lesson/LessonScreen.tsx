@@ -10,19 +10,8 @@ import {
   type LessonStep,
   type Tool,
 } from '@toile/core';
-import {
-  LESSON_DAYS,
-  lessonPath,
-  may,
-  newId,
-  newSecret,
-  pathTo,
-  type LessonDays,
-  type LessonLinkAnswer,
-} from '@toile/contract';
-import { call } from '../../data/call';
-import { useChart, useLessonLinks, useRefresh, useSession } from '../../data/hooks';
-import { useSaving } from '../../data/useSaving';
+import { may, pathTo } from '@toile/contract';
+import { useChart, useSession } from '../../data/hooks';
 import {
   Body,
   Button,
@@ -38,9 +27,8 @@ import {
   useWide,
   View,
 } from '../../ui';
-import { LinkShown } from '../share/LinkShown';
-import { LinksGiven } from '../share/LinksGiven';
-import { dayInWords } from '../words/dates';
+import { LessonByLink } from './LessonByLink';
+import type { Given } from './given';
 
 /** A lesson from a chart for the client's own hands: what to keep, seen as the client will see it, on paper or by a link. */
 export function LessonScreen({ id }: { readonly id: string }) {
@@ -130,7 +118,7 @@ function Compose({ chart }: { readonly chart: Chart }) {
         <Seen lesson={lesson} />
         <OnPaper {...given} />
         <ToTakeHome {...given} />
-        {edits ? <ByLink {...given} /> : null}
+        {edits ? <LessonByLink {...given} /> : null}
       </Column>
     </View>
   );
@@ -182,13 +170,6 @@ function OneStep({ step, number }: { readonly step: LessonStep; readonly number:
     </Column>
   );
 }
-
-type Given = {
-  readonly chart: Chart;
-  readonly minutes: number;
-  readonly kept: readonly string[];
-  readonly tools: readonly Tool[] | null;
-};
 
 const PAPERS = [
   ['a4', 'A4'],
@@ -242,81 +223,6 @@ function ToTakeHome({ chart, kept }: Pick<Given, 'chart' | 'kept'>) {
           <Button href={`/charts/${chart.id}/compact?steps=${kept.join(',')}`}>Put a compact together</Button>
         ) : null}
       </Line>
-    </Column>
-  );
-}
-
-const DAY_WORDS: Readonly<Record<string, string>> = {
-  '30': 'a month',
-  '180': 'half a year',
-  '0': 'until it is taken back',
-};
-
-function ByLink({ chart, minutes, kept, tools }: Given) {
-  const session = useSession();
-  const refresh = useRefresh();
-  const links = useLessonLinks(chart.id);
-  const { busy, failure, save } = useSaving();
-  const [days, setDays] = useState<LessonDays>(180);
-  const [link, setLink] = useState<string | null>(null);
-  const [now] = useState(() => Date.now());
-  const make = (): Promise<unknown> =>
-    save(async () => {
-      const studioId = session.data?.studio.id;
-      if (!studioId) return;
-      const secret = newSecret();
-      await call('createLessonLink', {
-        params: { id: chart.id },
-        body: {
-          id: newId(),
-          version: chart.version,
-          minutes,
-          keep: [...kept],
-          tools: tools ? [...tools] : null,
-          secret,
-          days,
-        },
-      });
-      setLink(`${window.location.origin}${lessonPath(studioId, secret)}`);
-      await refresh();
-    });
-  const revoke = (one: LessonLinkAnswer): Promise<unknown> =>
-    save(async () => {
-      await call('revokeLessonLink', { params: { id: one.id }, body: {} });
-      await refresh();
-    });
-  return (
-    <Column gap="$3" role="group" aria-label="By a link">
-      <Subheading>By a link</Subheading>
-      <Choice
-        label="It lasts"
-        options={LESSON_DAYS.map(String)}
-        words={DAY_WORDS}
-        chosen={[String(days)]}
-        onChange={([d]) => setDays(LESSON_DAYS.find((known) => String(known) === d) ?? 180)}
-      />
-      <Line>
-        <Button kind="main" disabled={busy || kept.length === 0} onPress={() => void make()}>
-          Make a link
-        </Button>
-      </Line>
-      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-      {link ? <LinkShown link={link} /> : null}
-      <Ready remote={links}>
-        {(list) => (
-          <LinksGiven
-            label="Links to this lesson"
-            links={list}
-            wordsOf={(one) =>
-              `${one.steps} of its steps, version ${one.version}, by ${one.madeBy}, ${dayInWords(one.madeAt)}`
-            }
-            takes={(one) => `Take back the link of ${dayInWords(one.madeAt)}`}
-            busy={busy}
-            now={now}
-            onRevoke={(one) => void revoke(one)}
-          />
-        )}
-      </Ready>
     </Column>
   );
 }

@@ -4,6 +4,7 @@ import { Body, Button, Column, Field, Label, Line } from '../../ui';
 import { capital } from '../words/capital';
 import { OccasionDialog } from './OccasionDialog';
 import { occasionErrors } from './occasionView';
+import { withHours } from '../words/dates';
 
 type OccasionCardProps = {
   readonly value: Occasion;
@@ -32,7 +33,7 @@ export function OccasionCard({ value, onChange, dayIsSet = false }: OccasionCard
         />
       )}
       <Body fontWeight="700">{[capital(value.kind), value.place].filter(Boolean).join(', ')}</Body>
-      <Body>{`${occasionInWords(value)}.`}</Body>
+      <Body>{`${withHours(occasionInWords(value))}.`}</Body>
       <Label color={asked ? '$inkSoft' : '$weld'}>
         {asked
           ? '✓ Asked and noted.'

@@ -24,6 +24,7 @@ import {
   useColours,
 } from '../../ui';
 import { usePhoto } from './usePhoto';
+import { capital } from '../words/capital';
 
 /** Lengths that set the scale: two tapped places and what is between them. */
 const SCALES = {
@@ -275,8 +276,6 @@ function Tapping({ href, onTraced }: { readonly href: string; readonly onTraced:
     </Column>
   );
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** A finger on the picture: in its own pixels, on screen, and how wide it is shown. */
 type LoupeAt = { readonly at: Point; readonly shown: Point; readonly width: number };

@@ -1,6 +1,14 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
-import { outlookWords, touchUpPlan, touchUpWhen, trialZoneWords, type Chart } from '@toile/core';
+import { useMemo, useState } from 'react';
+import {
+  chartOutlook,
+  outlookWords,
+  touchUpPlan,
+  touchUpWhen,
+  trialZoneWords,
+  type Chart,
+  type ZoneOutlook,
+} from '@toile/core';
 import {
   newId,
   newSecret,
@@ -19,16 +27,7 @@ import { LinkShown } from '../share/LinkShown';
 import { capital } from '../words/capital';
 import { hourInWords, instantInWords, todayText, withHours, zoneOfDays } from '../words/dates';
 import { LookFields, NO_LOOK, saysSomething } from './LookFields';
-import {
-  checkWords,
-  hoursOf,
-  hoursWords,
-  instantOf,
-  inZone,
-  outlookOf,
-  weakestOf,
-  wornSince,
-} from './wearView';
+import { checkWords, hoursOf, hoursWords, instantOf, inZone, weakestOf, wornSince } from './wearView';
 
 /** How a chart wears: what is likely, what was seen, and a look told in a minute; by the client too, on their own phone. */
 export function WearScreen({ id }: { readonly id: string }) {
@@ -63,7 +62,7 @@ function Wear({ chart, wear }: WearProps) {
 }
 
 function Outlook({ chart, wear }: WearProps) {
-  const outlook = outlookOf(chart, wear.history);
+  const outlook = useMemo(() => chartOutlook(chart, wear.history), [chart, wear.history]);
   const weakest = weakestOf(outlook);
   return (
     <Column gap="$2" role="group" aria-label="What is likely">
@@ -78,15 +77,14 @@ function Outlook({ chart, wear }: WearProps) {
         .map((one) => (
           <Label key={one.zone}>{`${capital(trialZoneWords(one.zone))} ${outlookWords(one)}.`}</Label>
         ))}
-      <TouchUps chart={chart} wear={wear} />
+      {outlook.length > 0 ? <TouchUps chart={chart} outlook={outlook} /> : null}
     </Column>
   );
 }
 
 /** When touching up pays, with what, and as a small card for whoever wears it. */
-function TouchUps({ chart, wear }: WearProps) {
-  const plan = touchUpPlan(chart, wear.history);
-  if (outlookOf(chart, wear.history).length === 0) return null;
+function TouchUps({ chart, outlook }: { readonly chart: Chart; readonly outlook: readonly ZoneOutlook[] }) {
+  const plan = useMemo(() => touchUpPlan(chart, outlook), [chart, outlook]);
   const print = (paper: 'a4' | 'letter'): void =>
     window.location.assign(pathTo('touchUpCard', { id: chart.id }, { paper }));
   return (

@@ -7,7 +7,6 @@ import {
   TRIAL_ZONES,
   trialZoneWords,
   wearOutlook,
-  wornByZone,
   type Chart,
   type WearCheck,
   type ZoneOutlook,
@@ -17,11 +16,6 @@ import type { ChartWearAnswer } from '@toile/contract';
 
 /** Hours a chart's day lasts. */
 export const hoursOf = (chart: Pick<Chart, 'occasion'>): number => chart.occasion.hoursToLast;
-
-/** How a chart's zones are likely to hold to the end of its day. */
-export function outlookOf(chart: Chart, history: readonly WearGroup[]): ZoneOutlook[] {
-  return wearOutlook(history, { worn: wornByZone(chart) }, hoursOf(chart));
-}
 
 /** The zone whose hold is least likely: faces fail together, so the weakest speaks. */
 export function weakestOf(outlook: readonly ZoneOutlook[]): ZoneOutlook | null {

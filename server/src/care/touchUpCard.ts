@@ -1,4 +1,5 @@
 import {
+  chartOutlook,
   toldHours,
   touchUpPlan,
   touchUpWhen,
@@ -41,7 +42,7 @@ export function registerTouchUps(services: Services): void {
   read(services, 'touchUpCard', async ({ tx, params, query, now }) => {
     const chart = found(await newestVersion(tx, params.id));
     const { settings } = await settingsNow(tx);
-    const plan = touchUpPlan(chart, await wearGroups(tx, chart.client.id, now));
+    const plan = touchUpPlan(chart, chartOutlook(chart, await wearGroups(tx, chart.client.id, now)));
     if (plan.visits.length === 0) throw wrong('id', 'No touch-up is worth its minutes on this day');
     const paper = query.paper === 'letter' ? 'letter' : 'a4';
     const sides = touchUpSides(plan, chart, { ...USUAL_MANNER, ...settings.manner }.clock);

@@ -2,7 +2,7 @@ import { lessonChanges, lessonFrom, stepsOfVariant, TOOLS, type Lesson, type Too
 import { type LessonLinkAnswer } from '@toile/contract';
 import { chartVersion, newestVersion } from '../charts/queries';
 import { hashOfSecret } from '../db/secrets';
-import { registerLinkedPage } from '../shares/linkedPage';
+import { isOver, registerLinkedPage } from '../shares/linkedPage';
 import { found, ProblemError, wrong } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 import type { SheetPaper } from '../print/callSheetPdf';
@@ -73,7 +73,7 @@ export function registerLessons(services: Services): void {
     return { status: 201, body: linkAnswer(row), subject: row.id };
   });
 
-  write(services, 'renewLessonLink', async ({ tx, params, body: { version } }) => {
+  write(services, 'renewLessonLink', async ({ tx, params, body: { version }, now }) => {
     const row = found(
       await tx
         .selectFrom('lesson_links')
@@ -82,7 +82,7 @@ export function registerLessons(services: Services): void {
         .forUpdate()
         .executeTakeFirst(),
     );
-    if (row.revoked_at !== null) throw new ProblemError('link-ended');
+    if (isOver(row, now)) throw new ProblemError('link-ended');
     const chart = await chartVersion(tx, row.chart_id, version);
     if (version <= row.version) throw wrong('version', 'Not newer than what the link shows');
     if (lessonFrom(chart, lessonAsk(row)).steps.length === 0)

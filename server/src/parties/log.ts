@@ -1,19 +1,23 @@
+import { setImmediate } from 'node:timers/promises';
 import {
+  chartOutlook,
   isDay,
   isZone,
   minuteAt,
   packParty,
-  touchUpPlan,
   progressOf,
   timedVisits,
+  touchUpPlan,
   type ChairEvent,
   type ChairTicks,
   type Chart,
   type PartyEvent,
   type Timed,
+  type TouchUpPlan,
+  type WearGroup,
 } from '@toile/core';
-import { wearGroups } from '../care/zoneWears';
 import { ROUTES } from '@toile/contract';
+import { wearGroups } from '../care/zoneWears';
 import { announce, openLine, type Live } from '../charts/live';
 import { inStudio, type Tx } from '../db/connection';
 import { ProblemError } from '../http/problem';
@@ -68,7 +72,7 @@ export function registerPartyLog(services: Services, live: Live): void {
       (await tx.selectFrom('units').select('document').execute()).map((row) => row.document),
     ];
     if (!party.plan) return { body: NOTHING };
-    const wears = await wearGroups(tx, null, now);
+    const touchUps = await touchUpsOf(byGuest, await wearGroups(tx, null, now));
     return {
       body: packParty(
         party,
@@ -79,7 +83,7 @@ export function registerPartyLog(services: Services, live: Live): void {
           today: dayAsked(query.today, now),
           shop: party.plan.noShop !== true,
           lastShop: party.plan.lastShop ?? null,
-          touchUps: new Map([...byGuest].map(([guest, chart]) => [guest, touchUpPlan(chart, wears)])),
+          touchUps,
         },
       ),
     };
@@ -190,4 +194,17 @@ async function chairTicks(tx: Tx, party: PartyRow): Promise<Record<string, Chair
     };
   }
   return ticks;
+}
+
+/** What touching up each face asks: one face at a time, with whoever else asks in between, since each takes some ten milliseconds. */
+async function touchUpsOf(
+  charts: ReadonlyMap<string, Chart>,
+  wears: readonly WearGroup[],
+): Promise<ReadonlyMap<string, TouchUpPlan>> {
+  const plans = new Map<string, TouchUpPlan>();
+  for (const [guest, chart] of charts) {
+    plans.set(guest, touchUpPlan(chart, chartOutlook(chart, wears)));
+    await setImmediate();
+  }
+  return plans;
 }

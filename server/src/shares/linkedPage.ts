@@ -48,5 +48,6 @@ export function registerLinkedPage<L extends Ending>(
   });
 }
 
-const isOver = ({ expires_at, revoked_at }: Ending, now: Date): boolean =>
+/** Whether a link shows nothing any more. */
+export const isOver = ({ expires_at, revoked_at }: Ending, now: Date): boolean =>
   revoked_at !== null || (expires_at !== null && expires_at <= now);

@@ -1,8 +1,7 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
-import type { CompactAnswer, KitAnswer } from '@toile/contract';
-import { may } from '@toile/contract';
 import type { Chart } from '@toile/core';
+import { may, type CompactAnswer, type KitAnswer } from '@toile/contract';
 import { useChart, useCompacts, useKit, useSession } from '../../../data/hooks';
 import { Button, Choice, Column, Line, Ready, Screen } from '../../../ui';
 import { ComposeCompact } from './ComposeCompact';

@@ -1,3 +1,4 @@
+import { capital } from '../capital';
 import { outlineOf, placementKind, type Placement, type PlacedShape } from './outlineOf';
 import { ribbon } from './curve';
 import { faceModel, type FaceModel, type HalfFace } from './faceModel';
@@ -179,8 +180,6 @@ function areaBreach(
 function sideWords(side: PlacedShape['side']): string {
   return side === 'centre' ? 'centre' : `client’s ${side}`;
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /**
  * Brings a placement back inside its limits: a guided one by easing reach, then lift, then width towards the

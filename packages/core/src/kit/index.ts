@@ -38,6 +38,7 @@ export { doseFor, measuresFor, TOOL_LOSS, TOOLS, type Dose, type Tool } from './
 export {
   arrangementKey,
   arrangePalette,
+  byKeys,
   ARRANGEMENTS,
   cellName,
   movePan,

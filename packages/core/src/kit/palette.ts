@@ -80,6 +80,16 @@ export function arrangementKey(
   return by === 'light to dark' ? light : [PRODUCT_KINDS.indexOf(kind), ...light];
 }
 
+/** Things in the order of their keys, the first that differs deciding; equal ones keep theirs. */
+export function byKeys<T>(list: readonly T[], keyOf: (one: T) => readonly number[]): T[] {
+  const keys = new Map(list.map((one) => [one, keyOf(one)]));
+  return [...list].sort((a, b) => {
+    const [ka, kb] = [keys.get(a)!, keys.get(b)!];
+    const differs = ka.findIndex((value, i) => value !== kb[i]);
+    return differs < 0 ? 0 : ka[differs]! - kb[differs]!;
+  });
+}
+
 /**
  * The pans laid out anew from the upper left, row by row: as they come at the chair, or light to dark. Equal
  * ones keep their order.
@@ -93,13 +103,10 @@ export function arrangePalette(palette: Palette, products: readonly Product[], b
     if (product) return arrangementKey(product, by);
     return by === 'light to dark' ? unknown : [99, ...unknown];
   };
-  const compare = (a: Pan, b: Pan): number => {
-    const [ka, kb] = [key(a), key(b)];
-    const differs = ka.findIndex((v, i) => v !== kb[i]);
-    return differs < 0 ? 0 : ka[differs]! - kb[differs]!;
-  };
-  const pans = inReadingOrder
-    .sort(compare)
-    .map((pan, i) => ({ ...pan, row: Math.floor(i / palette.columns), column: i % palette.columns }));
+  const pans = byKeys(inReadingOrder, key).map((pan, i) => ({
+    ...pan,
+    row: Math.floor(i / palette.columns),
+    column: i % palette.columns,
+  }));
   return { ...palette, pans };
 }

@@ -2,6 +2,7 @@ import { Type, type Static } from '@sinclair/typebox';
 import { addDays, addMonths } from '../calendar';
 import {
   arrangementKey,
+  byKeys,
   cellName,
   PanSchema,
   panAt,
@@ -112,7 +113,7 @@ export function compactFrom(
   const whyBeside = (product: ProductSnapshot): string | null =>
     has.includes(product.id) ? IN_PURSE : notInPan(product);
   const pans = used.filter((product) => whyBeside(product) === null);
-  const ordered = by === 'order of use' ? pans : sortedByKey(pans, by);
+  const ordered = by === 'order of use' ? pans : byKeys(pans, (product) => arrangementKey(product, by));
   const size = rows * columns;
   const needed = Math.max(1, Math.ceil(ordered.length / size));
   return {
@@ -144,15 +145,6 @@ export function compactFrom(
       })),
     ],
   };
-}
-
-function sortedByKey(products: readonly ProductSnapshot[], by: Arrangement): ProductSnapshot[] {
-  const keys = new Map(products.map((product) => [product, arrangementKey(product, by)]));
-  return [...products].sort((a, b) => {
-    const [ka, kb] = [keys.get(a)!, keys.get(b)!];
-    const differs = ka.findIndex((value, i) => value !== kb[i]);
-    return differs < 0 ? 0 : ka[differs]! - kb[differs]!;
-  });
 }
 
 /** A tin as the grid it is, to be shown and moved about in like a palette. */

@@ -1,3 +1,4 @@
+import { capital } from '../capital';
 import { describePlacement, speakPlace } from '../face';
 import { productName, type ProductKind, type Tool } from '../kit';
 import { stepsOfVariant, type Chart, type Step } from '../look';
@@ -157,8 +158,6 @@ function said(...[placement, landmarks, features]: Parameters<typeof speakPlace>
   const twice = /^(.+?)((?:, both sides)?), over the \1(.*)$/i.exec(plain);
   return twice ? `over the ${twice[1]!.toLowerCase()}${twice[2]}${twice[3]}` : plain;
 }
-
-const capital = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1);
 
 /** The client's sides are the reader's own; in a mirror one's left is on the left. */
 function inMirror(words: string): string {

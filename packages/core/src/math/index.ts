@@ -4,3 +4,4 @@ export { seededRandom, seedFromText, standardNormal, type Random } from './rando
 export { clamp, lerp } from './clamp';
 export { never } from './never';
 export { median } from './median';
+export { shuffled } from './shuffled';

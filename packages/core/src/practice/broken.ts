@@ -2,8 +2,9 @@ import { depthOf, shiftDepth, skinByZone, type Lab } from '../colour';
 import { speakPlace, type Features, type Landmarks, type Placement } from '../face';
 import type { ProductKind, ProductSnapshot } from '../kit';
 import { usualOccasion, type Chart, type Step } from '../look';
-import type { Random } from '../math';
-import { reviewChart, RULES } from '../review';
+import { shuffled, type Random } from '../math';
+import { reviewChart, RULES, type ReviewFinding } from '../review';
+import { practiceProduct } from './practiceProduct';
 
 /** A small chart with one thing wrong in it: what was done, as it is read, and the practices to choose from. */
 export type BrokenChart = {
@@ -25,23 +26,7 @@ const product = (
   kind: ProductKind,
   lab: Lab | null,
   more: Partial<ProductSnapshot> = {},
-): ProductSnapshot => ({
-  id: uuid(n),
-  maker: 'Practice',
-  line: kind,
-  shade: 'any',
-  kind,
-  lab: lab ? [...lab] : null,
-  coverage: 'medium',
-  finish: 'natural',
-  texture: 'cream',
-  family: 'silicone',
-  ingredients: [],
-  measure: 'dot',
-  mgPerMeasure: 40,
-  eyeSafe: true,
-  ...more,
-});
+): ProductSnapshot => practiceProduct(uuid(n), kind, lab, more);
 
 type Made = Partial<Pick<Step, 'waitMinutes' | 'doseMgPerCm2' | 'passes' | 'tool'>>;
 function step(
@@ -157,7 +142,7 @@ export const BREAKAGES: readonly Breakage[] = [
     does: (plan, skin) => laid('Concealer', () => ({ lab: [...shiftDepth(skin, -4)] }))(plan),
   },
   { does: change('Primer', () => ({ waitMinutes: 0 })) },
-  { does: laid('Base', () => ({ family: 'water' })) },
+  { does: laid('Primer', () => ({ family: 'oil' })) },
   { does: change('Base', () => ({ doseMgPerCm2: 1, passes: 2 })) },
   { does: change('Concealer', () => ({ passes: 4 })) },
   { does: (plan) => ({ ...plan, steps: afterPowder(plan.steps, 'Blush') }) },
@@ -172,13 +157,17 @@ export const BREAKAGES: readonly Breakage[] = [
       change('Powder', () => ({ doseMgPerCm2: 1, waitMinutes: 4 }))(features({ lines: ['under eye'] })(plan)),
   },
   { does: (plan, skin) => laid('Base', () => ({ lab: [...shiftDepth(skin, 2)] }))(plan) },
-  { does: (plan, skin) => laid('Powder', () => ({ lab: [...shiftDepth(skin, -4)] }))(plan) },
+  { does: (plan, skin) => laid('Light', () => ({ lab: [...shiftDepth(skin, 3)] }))(plan) },
   { does: (plan) => ({ ...plan, steps: plan.steps.filter(({ title }) => title !== 'Clean') }) },
 ];
 
+/** The powder goes over the whole face first, and what is cream on top of it. */
 function afterPowder(steps: readonly Step[], title: string): readonly Step[] {
   const one = steps.find((step) => step.title === title)!;
-  return [...steps.filter((step) => step !== one), { ...one, phase: 'powder' }];
+  const others = steps
+    .filter((step) => step !== one)
+    .map((step) => (step.title === 'Powder' ? { ...step, placements: [at('zone.wholeFace')] } : step));
+  return [...others, { ...one, phase: 'powder' }];
 }
 
 function chartOf({ steps, features: face }: Plan, landmarks: Landmarks, skin: Lab): Chart {
@@ -235,6 +224,24 @@ function stepsFrom(lab: Lab, skin: Lab): string | null {
   const steps = Math.round((depthOf(lab) - depthOf(skin)) * 2) / 2;
   return steps === 0 ? 'as deep as the skin' : `${Math.abs(steps)} steps ${steps > 0 ? 'deeper' : 'lighter'}`;
 }
+/** What the review newly says of a face when one thing is done so, beside all that it finds then. */
+export function breaks(
+  { does }: Breakage,
+  landmarks: Landmarks,
+  face: Features,
+  skin: Lab,
+): { readonly plan: Plan; readonly fresh: readonly ReviewFinding[]; readonly rules: ReadonlySet<string> } {
+  const sane: Plan = { steps: sound(skin), features: face };
+  const before = new Set(reviewChart(chartOf(sane, landmarks, skin), null).map(({ rule }) => rule));
+  const plan = does(sane, skin);
+  const found = reviewChart(chartOf(plan, landmarks, skin), null);
+  return {
+    plan,
+    fresh: found.filter(({ rule }) => !before.has(rule)),
+    rules: new Set([...before, ...found.map(({ rule }) => rule)]),
+  };
+}
+
 /** A chart in which one practice is broken, or two that go together; null for a face none of the breakages show on. */
 export function brokenChart(
   landmarks: Landmarks,
@@ -242,22 +249,16 @@ export function brokenChart(
   skin: Lab,
   random: Random,
 ): BrokenChart | null {
-  const plan: Plan = { steps: sound(skin), features: face };
-  const before = new Set(reviewChart(chartOf(plan, landmarks, skin), null).map(({ rule }) => rule));
-  const order = shuffled(BREAKAGES, random);
-  for (const breakage of order) {
-    const broken = breakage.does(plan, skin);
-    const findings = reviewChart(chartOf(broken, landmarks, skin), null);
-    const fresh = findings.filter(({ rule }) => !before.has(rule));
+  for (const breakage of shuffled(BREAKAGES, random)) {
+    const { plan, fresh, rules } = breaks(breakage, landmarks, face, skin);
     const right = [...new Set(fresh.map(({ rule }) => rule))];
     if (right.length < 1 || right.length > 2) continue;
-    const there = new Set(findings.map(({ rule }) => rule));
-    const others = shuffled(LIKELY, random).filter((id) => !there.has(id));
+    const others = shuffled(LIKELY, random).filter((id) => !rules.has(id));
     const ids = shuffled([...right, ...others.slice(0, CHOICES - right.length)], random);
     return {
       face: breakage.face ?? null,
-      steps: broken.steps.map((one) => ({ id: one.id, words: told(one, { landmarks, face, skin }) })),
-      placements: broken.steps.flatMap(({ placements, role }) =>
+      steps: plan.steps.map((one) => ({ id: one.id, words: told(one, { landmarks, face, skin }) })),
+      placements: plan.steps.flatMap(({ placements, role }) =>
         placements.map((placement) => ({ placement, role })),
       ),
       choices: ids.map((id) => ({ id, words: RULES.find((rule) => rule.id === id)!.name })),
@@ -283,11 +284,6 @@ const LIKELY = [
   'shimmer-on-mature',
   'thick-powder-on-lines',
   'base-off-skin',
-  'ashy-powder',
+  'light-deeper',
   'clean-first',
 ] as const;
-
-function shuffled<T>(list: readonly T[], random: Random): T[] {
-  const left = [...list];
-  return Array.from({ length: left.length }, () => left.splice(Math.floor(random() * left.length), 1)[0]!);
-}

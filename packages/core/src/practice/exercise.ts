@@ -20,8 +20,9 @@ import {
 } from '../face';
 import { ribbon } from '../face/curve';
 import { centreOf, distance, measureLine } from '../face/point';
-import { seededRandom, seedFromText, type Random } from '../math';
+import { seededRandom, seedFromText, shuffled, type Random } from '../math';
 import { brokenChart, type BrokenChart } from './broken';
+import { laidOn } from './laidOn';
 import { lineMiss } from './lineMiss';
 import { practiceFace } from './practiceFace';
 import type { LineGuide } from './scoreLine';
@@ -90,11 +91,6 @@ const CLEAR_OF_EARS = ['tied back', 'cropped'] as const satisfies readonly Featu
 /** A skin from very light to very deep. */
 const aSkin = (random: Random): Lab => shiftDepth([64, 12, 19], -5 + 17 * random());
 const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
-function shuffled<T>(random: Random, list: readonly T[]): T[] {
-  const left = [...list];
-  return Array.from({ length: left.length }, () => left.splice(Math.floor(random() * left.length), 1)[0]!);
-}
-
 /**
  * One exercise of a skill, the same for the same seed on every machine; null for a skill there is none of, or where no likely
  * face was found.
@@ -164,10 +160,11 @@ function hollowOf(
 ): { readonly guide: LineGuide; readonly placement: Placement } {
   const model = faceModel(landmarks, features);
   const line = contourFinder(model[side], model).hollowLine.map(model[side].toFace);
-  const outline = ribbon(line, () => HOLLOW_MM / 2).map((p): [number, number] => {
-    const [x, y] = model.warp.toCanonical(p);
-    return [side === 'right' ? -x : x, y];
-  });
+  const outline = laidOn(
+    model,
+    side,
+    ribbon(line, () => HOLLOW_MM / 2),
+  );
   return { guide: { line, widthMm: HOLLOW_MM }, placement: { outline, featherMm: 2, side } };
 }
 
@@ -212,10 +209,7 @@ function triangleOf(
   return {
     wanted: { outline, featherMm: TRIANGLE_FEATHER_MM },
     placement: {
-      outline: outline.map((p): [number, number] => {
-        const [x, y] = model.warp.toCanonical(p);
-        return [x, y];
-      }),
+      outline: laidOn(model, 'left', outline),
       featherMm: TRIANGLE_FEATHER_MM,
       side: 'left',
     },
@@ -282,7 +276,7 @@ function answerExercise(skill: AnswerSkill, seed: number, level: Level, random: 
         // Undertone pulls the eye away from depth.
         return [L, a + 3 * (random() - 0.5), b + 4 * (random() - 0.5)];
       });
-      return { ...common, kind: 'depth', pans: pansOf(shuffled(random, labs)) };
+      return { ...common, kind: 'depth', pans: pansOf(shuffled(labs, random)) };
     }
     case 'undertone': {
       const gap = SPACING.undertone[level];
@@ -291,13 +285,13 @@ function answerExercise(skill: AnswerSkill, seed: number, level: Level, random: 
         const turned = turn(base, (i - (PANS - 1) / 2) * gap + 0.1 * gap * random());
         return [turned[0] + 2 * (random() - 0.5), turned[1], turned[2]];
       });
-      return { ...common, kind: 'undertone', pans: pansOf(shuffled(random, labs)) };
+      return { ...common, kind: 'undertone', pans: pansOf(shuffled(labs, random)) };
     }
     case 'corrector': {
       const cheek = aSkin(random);
       const [L, a, b] = cheek;
       const under: Lab = [L - 5 - 5 * random(), a - 3 * random(), b - 5 - 6 * random()];
-      return { ...common, kind: 'corrector', under, cheek, pans: shuffled(random, CORRECTORS) };
+      return { ...common, kind: 'corrector', under, cheek, pans: shuffled(CORRECTORS, random) };
     }
     case 'mix': {
       const skin = aSkin(random);
@@ -314,7 +308,7 @@ function answerExercise(skill: AnswerSkill, seed: number, level: Level, random: 
       return chart ? { ...common, kind: 'broken', model, chart } : null;
     }
     case 'steps':
-      return { ...common, kind: 'steps', steps: shuffled(random, shuffled(random, STEPS).slice(0, 6)) };
+      return { ...common, kind: 'steps', steps: shuffled(STEPS, random).slice(0, 6) };
   }
 }
 

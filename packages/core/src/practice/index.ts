@@ -11,9 +11,8 @@ export {
   type PartName,
 } from './score';
 export { scoreOrder, scoreSteps, scoreRegret, spanOverlap, scorePicks, type StepLink } from './answers';
-export { patchFeedback, patchMiss, scorePatch, type PatchMiss, type PatchWords } from './patch';
+export { patchMiss, scorePatch } from './patch';
 export { pumped, pumpPairs, type Pump } from './twoPumps';
-export { brokenChart, type BrokenChart } from './broken';
 export { practiceSchedule, type PracticeCard } from './schedule';
 export { feedback, type LineTask } from './feedback';
 export { practiceFace } from './practiceFace';

@@ -1,3 +1,4 @@
+import { capital } from '../capital';
 import { deltaE2000, depthOf, undertoneOf, type Lab } from '../colour';
 import {
   checkLimits,
@@ -23,6 +24,8 @@ import type {
   PatchExercise,
 } from './exercise';
 import { feedback, type LineTask } from './feedback';
+import { laidOn } from './laidOn';
+import { practiceProduct } from './practiceProduct';
 import { STEPS } from './practiceSteps';
 import { patchFeedback, patchMiss, scorePatch } from './patch';
 import { gradeOf, type Grade } from './score';
@@ -30,6 +33,7 @@ import { scoreLine } from './scoreLine';
 import { skillNamed, type LineSkill } from './skills';
 import { judgePumps } from './twoPumps';
 
+const NOBODYS = '00000000-0000-7000-8000-000000000000';
 /** A thin film, mg a cm2. */
 const FILM = 0.3;
 
@@ -39,21 +43,7 @@ export function corrected({ under, cheek }: Pick<CorrectorExercise, 'under' | 'c
     unitId: null,
     parts: 1,
     measure: 'dot',
-    product: {
-      id: '00000000-0000-7000-8000-000000000000',
-      maker: 'Practice',
-      line: 'Corrector',
-      shade: 'any',
-      kind: 'corrector',
-      lab: [...lab],
-      coverage: 'medium',
-      finish: 'natural',
-      texture: 'cream',
-      family: 'silicone',
-      ingredients: [],
-      measure: 'dot',
-      mgPerMeasure: 40,
-    },
+    product: practiceProduct(NOBODYS, 'corrector', lab),
   };
   const shown = shownOfStep({ use: [use], doseMgPerCm2: FILM, passes: 1 }, under);
   return shown === null ? Infinity : deltaE2000(shown, cheek);
@@ -226,11 +216,7 @@ function breachOf(
 /** The limits an outline in the face's mm runs over. */
 function limitsOf({ model, side }: DrawnExercise, outline: Polyline, role: LineSkill['role']): LimitBreach[] {
   const { landmarks, features } = model;
-  const { warp } = faceModel(landmarks, features);
-  const canonical = outline.map((p): [number, number] => {
-    const [x, y] = warp.toCanonical(p);
-    return [side === 'right' ? -x : x, y];
-  });
+  const canonical = laidOn(faceModel(landmarks, features), side, outline);
   return checkLimits({ outline: canonical, featherMm: 2, side }, landmarks, features, role);
 }
 
@@ -341,4 +327,3 @@ function judgeSteps(ids: readonly string[]): AttemptJudged {
     at: null,
   };
 }
-const capital = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1);

@@ -1,7 +1,16 @@
 import fc from 'fast-check';
-import { deltaE2000, type Lab } from '../colour';
-import { checkLimits, contourFinder, faceModel, outlineOf, type Point, type Polygon } from '../face';
+import { deltaE2000, shiftDepth, type Lab } from '../colour';
+import {
+  checkLimits,
+  contourFinder,
+  faceModel,
+  outlineOf,
+  PLAIN_FEATURES,
+  type Point,
+  type Polygon,
+} from '../face';
 import { RULES } from '../review';
+import { BREAKAGES, breaks } from './broken';
 import {
   exercise,
   fadeMiss,
@@ -261,12 +270,28 @@ describe('what is wrong here', () => {
       expect(chart.says).toHaveLength(chart.right.length);
       expect(chart.steps.length).toBeGreaterThanOrEqual(7);
     }
-    expect(new Set(tasks.flatMap(({ chart }) => chart.right)).size).toBeGreaterThanOrEqual(9);
+    expect(new Set(tasks.flatMap(({ chart }) => chart.right)).size).toBeGreaterThanOrEqual(12);
     // Where it stands among the five tells nothing.
     expect(
       new Set(tasks.map(({ chart }) => chart.choices.findIndex(({ id }) => chart.right.includes(id)))).size,
     ).toBe(5);
   });
+  test.each(BREAKAGES.map((_, i) => i))(
+    'breakage %d shows on most skins and faces, as one practice or two, and each shows one of its own',
+    (i) => {
+      const shown = [-5, -2, 1, 4, 7, 11].flatMap((depth, k) => {
+        const face = (exercise('contour', k + 1, 0) as LineExercise).model;
+        const { fresh } = breaks(
+          BREAKAGES[i]!,
+          face.landmarks,
+          PLAIN_FEATURES,
+          shiftDepth([64, 12, 19], depth),
+        );
+        return [new Set(fresh.map(({ rule }) => rule)).size];
+      });
+      expect(shown.filter((rules) => rules === 1 || rules === 2).length).toBeGreaterThanOrEqual(4);
+    },
+  );
   test('all of it is sure, half of it or more than it is not, nothing of it is once more', () => {
     const pick = (task: BrokenExercise, ids: readonly string[]) => judge(task, { kind: 'picks', ids });
     for (const task of tasks) {

@@ -1,6 +1,6 @@
 import { signedArea, centreOf, distanceToLine, resample, type Point, type Polygon } from '../face/point';
 import { softOverlap, type SoftPatch } from './softOverlap';
-import { joined, scoreOfMiss, type Grade } from './score';
+import { COARSE, joined, scoreOfMiss, type Grade } from './score';
 
 /** A patch's Dice this far from whole is worth half. */
 const HALF_OFF = 0.4;
@@ -70,8 +70,6 @@ export function scorePatch(
   const score = scoreOfMiss(1 - dice, HALF_OFF * (coarse ? COARSE : 1));
   return joined([{ part: 'patch', score, weight: 1 }], breachMm);
 }
-/** A finger is coarser than a pen: it may miss by a fifth more. */
-export const COARSE = 1.2;
 
 const mm = (value: number): string => `${Math.round(Math.abs(value))} mm`;
 

@@ -5,6 +5,9 @@ export type Grade = 'again' | 'near' | 'good' | 'sure';
 export type PartName = 'line' | 'start' | 'end' | 'farthest' | 'turn' | 'evenness' | 'softness' | 'patch';
 export type Part = { readonly part: PartName; readonly score: number; readonly weight: number };
 
+/** A finger is coarser than a pen: it may miss by a fifth more. */
+export const COARSE = 1.2;
+
 /** How much each part of a line counts, and how its half score stands to the line's. */
 export const LINE_PARTS = {
   line: { weight: 0.4, half: 1 },

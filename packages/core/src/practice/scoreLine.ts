@@ -1,6 +1,6 @@
 import type { Polyline } from '../face/point';
 import { lineMiss, type LineMiss } from './lineMiss';
-import { halfMissMm, joined, LINE_PARTS, scoreOfMiss, type Grade, type Part } from './score';
+import { COARSE, halfMissMm, joined, LINE_PARTS, scoreOfMiss, type Grade, type Part } from './score';
 
 /** A guide's line with the mean width of what is laid along it, mm, and how much lies at its start and at its end. */
 export type LineGuide = {
@@ -15,9 +15,6 @@ export type LineScored = {
   readonly score: number;
   readonly grade: Grade;
 };
-
-/** A finger is coarser than a pen: it may miss by a fifth more. */
-const COARSE = 1.2;
 
 /**
  * A drawn line against a guide: line, start, end, farthest place, turn and evenness, joined; a broken limit caps

@@ -1,14 +1,7 @@
-import {
-  deltaE2000,
-  labUnder,
-  mixSpectra,
-  reconstructSpectrum,
-  shiftDepth,
-  type Lab,
-  type Spectrum,
-} from '../colour';
-import { besideInWords } from '../shade';
-import type { Random } from '../math';
+import { capital } from '../capital';
+import { deltaE2000, labUnder, mixSpectra, shiftDepth, type Lab } from '../colour';
+import { shuffled, type Random } from '../math';
+import { besideInWords, opticsOf } from '../shade';
 import { scoreRegret } from './answers';
 
 /** A pan of base to pump from. */
@@ -23,21 +16,12 @@ const NEAR = 1.5;
 const CLEAR = 0.4;
 const TRIES = 60;
 
-const spectra = new Map<string, Spectrum>();
-function spectrumOf(lab: Lab): Spectrum {
-  const key = lab.join();
-  let spectrum = spectra.get(key);
-  if (!spectrum) {
-    spectrum = reconstructSpectrum(lab, 'D65', 'oxide').spectrum;
-    if (spectra.size > 500) spectra.clear();
-    spectra.set(key, spectrum);
-  }
-  return spectrum;
-}
-
 /** One pump of each of two bases, stirred: CIELAB, D65, by single-constant Kubelka-Munk. */
 export function pumped(one: Lab, other: Lab): Lab {
-  const parts = [one, other].map((lab) => ({ spectrum: spectrumOf(lab), parts: 1 }));
+  const parts = [one, other].map((lab) => ({
+    spectrum: opticsOf({ lab, coverage: 'medium' }).masstone,
+    parts: 1,
+  }));
   return labUnder(mixSpectra(parts), 'D65');
 }
 
@@ -68,11 +52,7 @@ export function pumpsFor(skin: Lab, level: 0 | 1 | 2, random: Random): readonly 
         turned(shiftDepth(skin, (random() < 0.5 ? -1 : 1) * apart * between(0.6, 2)), between(-5, 5)),
       ),
     ];
-    for (let i = labs.length - 1; i > 0; i--) {
-      const j = Math.floor(random() * (i + 1));
-      [labs[i], labs[j]] = [labs[j]!, labs[i]!];
-    }
-    const pans = labs.map((lab, i) => ({ id: String.fromCharCode(97 + i), lab }));
+    const pans = shuffled(labs, random).map((lab, i) => ({ id: String.fromCharCode(97 + i), lab }));
     const [best, next] = pumpPairs(skin, pans);
     if (best!.off <= NEAR && best!.ids[0] !== best!.ids[1] && next!.off - best!.off >= CLEAR) return pans;
   }
@@ -112,4 +92,3 @@ export function judgePumps(
     well: !same && mine === pairs[1] ? 'Yours is the next best.' : null,
   };
 }
-const capital = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1);

@@ -17,7 +17,7 @@ export type Optics = { readonly masstone: Spectrum; readonly scattering: number 
 const kept = new Map<string, Optics>();
 
 /** The optics a product's colour and coverage class stand for; worked out once for each colour and class. */
-export function opticsOf({ lab, coverage }: Pick<Coloured, 'lab' | 'coverage'>): Optics {
+export function opticsOf({ lab, coverage }: { readonly lab: Lab; readonly coverage: Coverage }): Optics {
   const key = `${lab.join()} ${coverage}`;
   let optics = kept.get(key);
   if (!optics) {

@@ -1,7 +1,7 @@
 import { fitLook, type Chart } from '../look';
 import { client, KIT, LOOK, OCCASION, STAMP } from '../look/look.testing';
 import { TRIAL_ZONES } from './measures';
-import { touchUpPlan, touchUpWhen } from './touchUpPlan';
+import { chartOutlook, touchUpPlan, touchUpWhen } from './touchUpPlan';
 import { worthTouchUps } from './touchUpTimes';
 import { wearOutlook } from './outlook';
 import { wornByZone } from './wearCheck';
@@ -12,6 +12,7 @@ const day = (hoursToLast: number, begins?: string): Chart => ({
   ...FITTED,
   occasion: { ...FITTED.occasion, hoursToLast, begins },
 });
+const planOf = (chart: Chart, wears: readonly WearGroup[]) => touchUpPlan(chart, chartOutlook(chart, wears));
 const worn = wornByZone(FITTED);
 /** So many wears in which a zone was gone between two hours. */
 const gone = (zone: 'nose' | 'mouth', good: number, bad: number | null, count = 30): WearGroup => ({
@@ -28,7 +29,7 @@ test.each([2, 4, 6, 8, 10, 12, 16])(
   'on a day of %d hours the visits are those of the exact search, in its hours',
   (hours) => {
     const chart = day(hours);
-    const { visits } = touchUpPlan(chart, []);
+    const { visits } = planOf(chart, []);
     const outlook = wearOutlook([], { worn }, hours);
     const allowed = Array.from({ length: (hours * 60) / 15 }, (_, i) => (i + 1) * 15);
     const zones = outlook.map(({ zone, curve }) => ({ zone, curve, weight: 1 / outlook.length }));
@@ -45,19 +46,19 @@ test.each([2, 4, 6, 8, 10, 12, 16])(
 );
 
 test('where it has a beginning it is by the clock, past midnight too; where it has none, by hours on', () => {
-  expect(touchUpWhen(touchUpPlan(day(12), []))).toMatch(/^Touch up (once|twice|3 times): \d+\.\d h on/);
-  expect(touchUpWhen(touchUpPlan(day(12, '09:00'), []))).toMatch(/^Touch up (once|twice|3 times): 1\d:\d\d/);
-  expect(touchUpWhen(touchUpPlan(day(12, '21:00'), []))).toMatch(/: (0\d|2[0-3]):\d\d/);
+  expect(touchUpWhen(planOf(day(12), []))).toMatch(/^Touch up (once|twice|3 times): \d+\.\d h on/);
+  expect(touchUpWhen(planOf(day(12, '09:00'), []))).toMatch(/^Touch up (once|twice|3 times): 1\d:\d\d/);
+  expect(touchUpWhen(planOf(day(12, '21:00'), []))).toMatch(/: (0\d|2[0-3]):\d\d/);
 });
 
 test('what holds anyway is not touched up, and then nothing is carried; with nothing on the skin there is no plan', () => {
   const holding = TRIAL_ZONES.flatMap((zone): WearGroup[] =>
     worn[zone] ? [{ zone, worn: worn[zone], own: false, good: 12, bad: null, count: 60, weight: 60 }] : [],
   );
-  const held = touchUpPlan(day(4), holding);
+  const held = planOf(day(4), holding);
   expect(held).toEqual({ visits: [], bag: [] });
   expect(touchUpWhen(held)).toBe('No touch-up is worth its minutes.');
-  expect(touchUpPlan({ ...day(12), steps: [] }, [])).toEqual({ visits: [], bag: [] });
+  expect(planOf({ ...day(12), steps: [] }, [])).toEqual({ visits: [], bag: [] });
 });
 
 test('the zone the studio saw go first is named first, and its product is carried', () => {
@@ -67,22 +68,19 @@ test('the zone the studio saw go first is named first, and its product is carrie
   ] as const) {
     if (!worn[zone]) continue;
     const other = zone === 'nose' ? 'mouth' : 'nose';
-    const { visits } = touchUpPlan(day(10), [
-      gone(zone, 1, 2),
-      ...(worn[other] ? [gone(other, 12, null)] : []),
-    ]);
+    const { visits } = planOf(day(10), [gone(zone, 1, 2), ...(worn[other] ? [gone(other, 12, null)] : [])]);
     expect(visits[0]!.zones[0]).toBe(zone);
     expect(visits[0]!.does[0]).toMatch(words);
     // What goes early is seen to before what goes late.
     expect(visits[0]!.minutes).toBeLessThanOrEqual(
-      touchUpPlan(day(10), [gone(zone, 8, 10)]).visits[0]?.minutes ?? 600,
+      planOf(day(10), [gone(zone, 8, 10)]).visits[0]?.minutes ?? 600,
     );
   }
 });
 
 test('what is carried is of the chart itself, once each, with tissues and a clean puff; no health word is in it', () => {
   const chart: Chart = { ...day(12), client: { ...FITTED.client, sensitivities: ['lanolin'] } };
-  const plan = touchUpPlan(chart, []);
+  const plan = planOf(chart, []);
   expect(plan.bag).toEqual(expect.arrayContaining(['blotting sheets', 'tissues', 'a clean puff']));
   expect(new Set(plan.bag).size).toBe(plan.bag.length);
   expect(JSON.stringify(plan)).not.toMatch(/lanolin/);

@@ -1,8 +1,9 @@
+import { capital } from '../capital';
 import { clock, minuteOfDay } from '../calendar';
 import { productName, type ProductKind } from '../kit';
 import { stepsOfVariant, type Chart } from '../look';
 import type { TrialZone } from './measures';
-import { trialZoneWords, wearOutlook } from './outlook';
+import { trialZoneWords, wearOutlook, type ZoneOutlook } from './outlook';
 import { worthTouchUps } from './touchUpTimes';
 import { holdChance } from './wearCurve';
 import type { WearGroup } from './wearGroups';
@@ -28,13 +29,16 @@ export type TouchUpPlan = {
   /** What is carried for them. */ readonly bag: readonly string[];
 };
 
+/** How a chart's zones are likely to hold to the end of its day, by the studio's wears. */
+export const chartOutlook = (chart: Chart, wears: readonly WearGroup[]): ZoneOutlook[] =>
+  wearOutlook(wears, { worn: wornByZone(chart) }, chart.occasion.hoursToLast);
+
 /**
  * When touching up one face leaves the least bad time of its day (exact, by `worthTouchUps`), what is due then by how each zone is
  * likely to hold, and with what of its own chart.
  */
-export function touchUpPlan(chart: Chart, wears: readonly WearGroup[]): TouchUpPlan {
+export function touchUpPlan(chart: Chart, outlook: readonly ZoneOutlook[]): TouchUpPlan {
   const until = Math.round(chart.occasion.hoursToLast * 60);
-  const outlook = wearOutlook(wears, { worn: wornByZone(chart) }, chart.occasion.hoursToLast);
   if (outlook.length === 0) return { visits: [], bag: [] };
   const allowed = Array.from({ length: Math.floor(until / STEP_MINUTES) }, (_, i) => (i + 1) * STEP_MINUTES);
   const { atMinutes } = worthTouchUps(
@@ -101,7 +105,6 @@ const DOES: Readonly<Record<TrialZone, (own: Own) => string>> = {
     `blot, ${own('lip liner')[0] ? `${own('lip liner')[0]!} along the edge, then ` : 'then '}${named(own, 'lip colour', 'the lip colour')}.`,
   neck: () => 'dab with a tissue; add nothing.',
 };
-const capital = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1);
 
 /** When, in a line: 'Touch up twice: 17:30, 20:15.'; hours after it was put on where nobody said when the day begins. */
 export function touchUpWhen({ visits }: TouchUpPlan): string {

@@ -1,0 +1,2 @@
+/** A text with its first letter large. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
