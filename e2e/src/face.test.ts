@@ -183,7 +183,7 @@ test('a lifted blush by its word and by its handle', async () => {
 test('its guide is watched as a hand draws it, on this client’s face, with where it lies and why', async () => {
   await button(/^Watch it drawn: Lifted blush/).click();
   const dialog = page.getByRole('dialog', { name: 'Lifted blush, as it is drawn' });
-  await dialog.getByText(/Most lies where the brush lands; it fades from there/).waitFor();
+  await dialog.getByText(/It begins lightly; most lies at its end/).waitFor();
   await dialog.getByText(/both turn muddy/).waitFor();
   // Both sides, stroke by stroke.
   await eventually(async () => (await dialog.locator('svg line').count()) > 20);

@@ -32,6 +32,11 @@ test('a stroke says where it lies, that it fades, and why; it is closed', () => 
   expect(onClose).toHaveBeenCalled();
 });
 
+test('what grows towards its end is said to, and what is even is', () => {
+  open('blushLifted');
+  expect(screen.getByText(/It begins lightly; most lies at its end/)).toBeTruthy();
+});
+
 test('a patch is drawn round, and nothing is said of a stroke', () => {
   open('blushFull');
   expect(screen.queryByText(/where the brush lands/)).toBeNull();

@@ -10,15 +10,22 @@ import {
 import { Body, Dialog, Label } from '../../ui';
 import { FaceStage } from '../face/FaceStage';
 import { StrokePlay } from '../practice/StrokePlay';
+import { fadeWords } from '../practice/practiceView';
 import { capital } from '../words/capital';
 
 /** How wide a hand draws round what has no line, px. */
 const ROUND_PX = 5;
+/** Round a patch it is drawn as lightly all the way. */
+const EVEN = [0.8, 0.8] as const;
 /** Round what is drawn so much of the face is shown, mm. */
 const ROUND_MM = 24;
 
 /** A line a hand draws, with how wide what is laid along it is; null where it goes round a patch. */
-type Stroke = { readonly line: readonly Point[]; readonly widthMm: number | null };
+type Stroke = {
+  readonly line: readonly Point[];
+  readonly widthMm: number | null;
+  readonly fade: readonly [number, number];
+};
 
 /** A guide as a hand draws it on this client's own skin, at half speed, with where it begins and why it lies there. */
 export function WatchDialog({
@@ -32,12 +39,13 @@ export function WatchDialog({
 }) {
   const { landmarks, features, skin } = client;
   const guide = guideNamed(placement.guide);
-  const strokes = outlineOf(placement, landmarks, features).flatMap(({ line, region }): Stroke[] => {
+  const strokes = outlineOf(placement, landmarks, features).flatMap(({ line, region, fade }): Stroke[] => {
     const outline = region[0];
-    if (line) return [{ line, widthMm: areaOf(region) / Math.max(1, lengthOf(line)) }];
-    return outline ? [{ line: [...outline, outline[0]!], widthMm: null }] : [];
+    if (line) return [{ line, widthMm: areaOf(region) / Math.max(1, lengthOf(line)), fade }];
+    return outline ? [{ line: [...outline, outline[0]!], widthMm: null, fade: EVEN }] : [];
   });
   const points = strokes.flatMap(({ line }) => line);
+  const stroke = strokes.find(({ widthMm }) => widthMm !== null);
   const why = skillForGuide(placement.guide)?.why;
   return (
     <Dialog title={`${capital(guide.label.toLowerCase())}, as it is drawn`} onClose={onClose}>
@@ -50,16 +58,17 @@ export function WatchDialog({
         label={`${guide.label} drawn on ${client.name}`}
       >
         {(toPixels, mmPerPixel) =>
-          strokes.map(({ line, widthMm }, i) => (
+          strokes.map(({ line, widthMm, fade }, i) => (
             <StrokePlay
               key={i}
               line={line.map(toPixels)}
+              fade={fade}
               widthPx={widthMm === null ? ROUND_PX : widthMm / mmPerPixel}
             />
           ))
         }
       </FaceStage>
-      <Body>{`${capital(guide.where)}.${strokes.some(({ widthMm }) => widthMm !== null) ? ' Most lies where the brush lands; it fades from there.' : ''}`}</Body>
+      <Body>{`${capital(guide.where)}.${stroke ? ` ${fadeWords(stroke.fade)}` : ''}`}</Body>
       {why ? <Label>{why}</Label> : null}
     </Dialog>
   );

@@ -30,6 +30,8 @@ const STRIDE_MM = 5;
 /** Points nearer than this are one, mm. */
 const NEAR_MM = 0.3;
 
+/** Round a patch it is drawn as lightly all the way. */
+const EVEN = [0.8, 0.8] as const;
 /** How wide a hand draws round a patch when it is watched, px. */
 const ROUND_PX = 5;
 
@@ -64,6 +66,7 @@ export function DrawPad({ task, height, judged, watching, onDrawn }: DrawPadProp
             {watching ? (
               <StrokePlay
                 line={askedLine(task).map(toPixels)}
+                fade={task.kind === 'line' ? task.guide.fade : EVEN}
                 widthPx={task.kind === 'line' ? task.guide.widthMm / mmPerPixel : ROUND_PX}
               />
             ) : null}

@@ -15,7 +15,7 @@ import { Body, Button, Column, Empty, Label, Line, Loading, Screen } from '../..
 import { askFitting, useWork } from '../../workers';
 import { DrawPad, type Drawn } from './DrawPad';
 import { OrderPans, OrderSteps, PickBroken, PickCorrector, PickPumps } from './AnswerFields';
-import { freshSeed, GRADE_WORDS } from './practiceView';
+import { fadeWords, freshSeed, GRADE_WORDS } from './practiceView';
 import { usePracticeLog } from './usePracticeLog';
 
 /** One skill practised: a fresh face, what one did, the worst of it first, and again. */
@@ -135,9 +135,7 @@ function Attempt({ task, why, onJudged, onNew }: AttemptProps) {
       </Body>
       {result ? null : (
         <Label>
-          {watching && task.kind === 'line'
-            ? `${why} Most lies where the brush lands; it fades from there.`
-            : why}
+          {watching && task.kind === 'line' ? `${why} ${fadeWords(task.guide.fade ?? [1, 1])}` : why}
         </Label>
       )}
       <Field key={again} task={task} result={result} watching={watching} onGive={give} />

@@ -6,13 +6,21 @@ const PLAY_MS = 3200;
 /** With little motion asked for it is shown in so many stages, each held so long, ms. */
 const STAGES = 3;
 const STAGE_MS = 1200;
-/** Most lies where the brush lands, and it fades from there. */
-const FADE = 0.7;
+/** As most strokes are: most lies where the brush lands, and it fades from there. */
+const USUAL_FADE = [1, 0.3] as const;
 
 const reducedMotion = (): boolean => window.matchMedia('(prefers-reduced-motion: reduce)').matches;
 
-/** A stroke as a hand draws it: from its beginning, thinner and lighter as it goes. */
-export function StrokePlay({ line, widthPx }: { readonly line: readonly Point[]; readonly widthPx: number }) {
+/** A stroke as a hand draws it: from its beginning, thinner and lighter as its guide is, or growing. */
+export function StrokePlay({
+  line,
+  widthPx,
+  fade: [start, end] = USUAL_FADE,
+}: {
+  readonly line: readonly Point[];
+  readonly widthPx: number;
+  /** How much lies at its beginning and at its end. */ readonly fade?: readonly [start: number, end: number];
+}) {
   const [share, setShare] = useState(0);
   useEffect(() => {
     if (reducedMotion()) {
@@ -48,8 +56,8 @@ export function StrokePlay({ line, widthPx }: { readonly line: readonly Point[];
             x2={toX}
             y2={toY}
             stroke="#111"
-            strokeOpacity={0.75 * (1 - FADE * t)}
-            strokeWidth={Math.max(2, widthPx * (1 - 0.4 * t))}
+            strokeOpacity={0.75 * (start + (end - start) * t)}
+            strokeWidth={Math.max(2, widthPx * (0.4 + 0.6 * (start + (end - start) * t)))}
             strokeLinecap="round"
           />
         );

@@ -59,5 +59,13 @@ export function frameOf(task: DrawnExercise): readonly [number, number, number, 
   return [left, top, Math.max(...xs) + ROUND_MM - left, Math.max(...ys) + ROUND_MM - top];
 }
 
+/** How a stroke is laid from its beginning to its end, in a sentence. */
+export function fadeWords([start, end]: readonly [start: number, end: number]): string {
+  if (Math.abs(start - end) < 0.05) return 'It is laid evenly.';
+  return start > end
+    ? 'Most lies where the brush lands; it fades from there.'
+    : 'It begins lightly; most lies at its end.';
+}
+
 /** A seed for a fresh exercise: any will do. */
 export const freshSeed = (random: () => number = Math.random): number => Math.floor(random() * 1_000_000);

@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import {
   chartOutlook,
   outlookWords,
+  touchUpLines,
   touchUpPlan,
   touchUpWhen,
   trialZoneWords,
@@ -25,7 +26,7 @@ import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Field, Label, Line, Ready, Screen, Subheading } from '../../ui';
 import { LinkShown } from '../share/LinkShown';
 import { capital } from '../words/capital';
-import { hourInWords, instantInWords, todayText, withHours, zoneOfDays } from '../words/dates';
+import { instantInWords, todayText, withHours, zoneOfDays } from '../words/dates';
 import { LookFields, NO_LOOK, saysSomething } from './LookFields';
 import { checkWords, hoursOf, hoursWords, instantOf, inZone, weakestOf, wornSince } from './wearView';
 
@@ -90,14 +91,8 @@ function TouchUps({ chart, outlook }: { readonly chart: Chart; readonly outlook:
   return (
     <Column gap="$2">
       <Body>{withHours(touchUpWhen(plan))}</Body>
-      {plan.visits.map((visit) => (
-        <Column key={visit.minutes} gap={0}>
-          {visit.does.map((words) => (
-            <Label key={words}>
-              {plan.visits.length > 1 && visit.at ? `${hourInWords(visit.at)}, ${words}` : words}
-            </Label>
-          ))}
-        </Column>
+      {touchUpLines(plan).map((words) => (
+        <Label key={words}>{withHours(words)}</Label>
       ))}
       {plan.visits.length > 0 ? (
         <Line>

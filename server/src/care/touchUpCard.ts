@@ -1,6 +1,7 @@
 import {
   chartOutlook,
   toldHours,
+  touchUpLines,
   touchUpPlan,
   touchUpWhen,
   USUAL_MANNER,
@@ -22,11 +23,8 @@ export function touchUpSides(
   hours: Manner['clock'],
 ): readonly [CardSide, CardSide] {
   const told = (words: string): string => toldHours(words, hours);
-  const lines = plan.visits.flatMap((visit) =>
-    visit.does.map((words) => (visit.at && plan.visits.length > 1 ? told(`${visit.at} ${words}`) : words)),
-  );
   return [
-    { title: look.name, lines: [told(touchUpWhen(plan)), ...lines] },
+    { title: look.name, lines: [touchUpWhen(plan), ...touchUpLines(plan)].map(told) },
     {
       title: 'In your bag',
       lines: [

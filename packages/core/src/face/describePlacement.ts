@@ -46,6 +46,13 @@ export function speakPlace(placement: Placement, landmarks: Landmarks, features:
   return [describePlacement(placement), ...facts.filter((fact) => fact !== null)].join(', ');
 }
 
+/** The same without saying twice what it is and over what: 'over the whole face'. */
+export function placeInShort(placement: Placement, landmarks: Landmarks, features: Features): string {
+  const words = speakPlace(placement, landmarks, features);
+  const twice = /^(.+?)((?:, both sides)?), over the \1(.*)$/i.exec(words);
+  return twice ? `over the ${twice[1]!.toLowerCase()}${twice[2]}${twice[3]}` : words;
+}
+
 /** Where a cheek stroke ends against the pupil line: what a hand can find again. */
 function endOf(
   placement: Extract<Placement, { guide: unknown }>,

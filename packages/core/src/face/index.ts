@@ -92,7 +92,7 @@ export {
   type Placement,
 } from './outlineOf';
 export { halfCutTo, halfOf } from './halfFace';
-export { describePlacement, speakPlace, speakPlacement } from './describePlacement';
+export { describePlacement, placeInShort, speakPlace, speakPlacement } from './describePlacement';
 export { contourFinder, isInHollow, type ContourFinder } from './guides';
 export { offSides } from './offSides';
 export { distanceToGuide } from './distanceToGuide';

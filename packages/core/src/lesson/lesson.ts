@@ -1,5 +1,5 @@
 import { capital } from '../capital';
-import { describePlacement, speakPlace } from '../face';
+import { describePlacement, placeInShort } from '../face';
 import { productName, type ProductKind, type Tool } from '../kit';
 import { stepsOfVariant, type Chart, type Step } from '../look';
 import { weaveSteps } from '../order';
@@ -150,14 +150,9 @@ function lessonStep(chart: Chart, step: Step, names: readonly string[]): LessonS
   };
 }
 
-/** A place in words for this face. */
-function said(...[placement, landmarks, features]: Parameters<typeof speakPlace>): string {
-  const plain =
-    'guide' in placement ? speakPlace(placement, landmarks, features) : describePlacement(placement);
-  // A zone is named twice: what it is, and over what.
-  const twice = /^(.+?)((?:, both sides)?), over the \1(.*)$/i.exec(plain);
-  return twice ? `over the ${twice[1]!.toLowerCase()}${twice[2]}${twice[3]}` : plain;
-}
+/** A place in words for this face; what was drawn by hand is said as that and no more. */
+const said = (...[placement, landmarks, features]: Parameters<typeof placeInShort>): string =>
+  'guide' in placement ? placeInShort(placement, landmarks, features) : describePlacement(placement);
 
 /** The client's sides are the reader's own; in a mirror one's left is on the left. */
 function inMirror(words: string): string {

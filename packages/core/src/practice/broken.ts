@@ -1,5 +1,5 @@
 import { depthOf, shiftDepth, skinByZone, type Lab } from '../colour';
-import { speakPlace, type Features, type Landmarks, type Placement } from '../face';
+import { placeInShort, type Features, type Landmarks, type Placement } from '../face';
 import type { ProductKind, ProductSnapshot } from '../kit';
 import { usualOccasion, type Chart, type Step } from '../look';
 import { shuffled, type Random } from '../math';
@@ -213,7 +213,7 @@ function told(
     use.length > 0 && doseMgPerCm2 * passes >= 0.9 ? 'laid thick' : null,
     passes > 1 ? `${passes} layers` : null,
     placements.length > 0
-      ? placements.map((place) => speakPlace(place, landmarks, face)).join(', and ')
+      ? placements.map((place) => placeInShort(place, landmarks, face)).join(', and ')
       : null,
     waitMinutes > 0 ? `then ${waitMinutes} min left alone` : null,
   ].filter((words) => words !== null);

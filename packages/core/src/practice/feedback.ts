@@ -11,6 +11,8 @@ export type LineTask = {
     negative: string,
   ];
   /** One cure for a line beside its place. */ readonly cure: string;
+  /** How a pen's stroke faded against its guide, in doublings: positive where too much is left at the end. */
+  readonly fade?: number | null;
   /** A limit the stroke runs past, in words with its mm; null: none. */ readonly breach?: string | null;
 };
 
@@ -71,7 +73,12 @@ const WORST: Readonly<Record<PartName, (miss: LineMiss, task: LineTask) => strin
   turn: ({ turnDegrees }) =>
     `Turned by ${Math.round(Math.abs(turnDegrees))} degrees: look where it ends before you begin.`,
   evenness: () => 'The line wavers: rest the little finger, and draw from the wrist.',
-  softness: () => 'The edge is harder or softer than asked: press less towards the end.',
+  softness: (_, { fade }) =>
+    fade === undefined || fade === null
+      ? 'The edge is harder or softer than asked: press less towards the end.'
+      : fade > 0
+        ? 'Too much lies at the end: press less towards it.'
+        : 'It lets go too soon: keep the pressure up towards the end.',
   patch: () =>
     'The patch lies beside its place or has another size: start from its middle and work outwards.',
 };

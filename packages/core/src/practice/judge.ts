@@ -126,7 +126,7 @@ function judgeLine(task: LineExercise, given: Extract<Given, { kind: 'line' }>):
     { breachMm: breach?.mm ?? 0, coarse: given.coarse, pressure: given.pressure ?? null },
   );
   const words: LineTask = { ...skill.words, side: task.side, breach: breach?.words ?? null };
-  const told = feedback(scored.parts, scored.miss, words);
+  const told = feedback(scored.parts, scored.miss, { ...words, fade: scored.fade });
   const swapped = swappedIn(task, skill, own(given.drawn));
   return {
     score: scored.score,

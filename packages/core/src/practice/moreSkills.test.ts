@@ -314,9 +314,20 @@ describe('how a stroke fades', () => {
     Array.from({ length: n }, (_, i) => 1 + ((to - 1) * i) / (n - 1));
   test('faded as the guide it misses nothing; pressed evenly it misses by what the guide lets go', () => {
     for (const end of [0.2, 0.35, 0.5, 1]) {
-      expect(fadeMiss(fading(end), [1, end], false)!).toBeLessThan(0.08);
+      expect(Math.abs(fadeMiss(fading(end), [1, end], false)!)).toBeLessThan(0.08);
       const wanted = (end + (1 - end) / 6) / (1 + (end - 1) / 6);
       expect(fadeMiss(even(0.7), [1, end], false)!).toBeCloseTo(-Math.log2(wanted), 6);
+    }
+  });
+  test('a guide laid evenly or growing towards its end asks for that: fading is then what is wrong', () => {
+    for (const fade of [
+      [1, 1],
+      [0.55, 1],
+    ] as const) {
+      expect(fadeMiss(fading(0.35), fade, false)!).toBeLessThan(-0.5);
+      const wanted = fade[1] / fade[0];
+      const as = fading(wanted).map((one) => one / Math.max(1, wanted));
+      expect(Math.abs(fadeMiss(as, fade, false)!)).toBeLessThan(0.08);
     }
   });
   test('how hard it is pressed in all does not matter, which end is drawn first does not either', () => {
@@ -343,7 +354,8 @@ describe('how a stroke fades', () => {
       for (const [i, one] of scores.entries()) if (i > 0) expect(one).toBeLessThan(scores[i - 1]!);
       expect(score(null)).toBeGreaterThan(99.9);
       expect(score(along(end))).toBeGreaterThan(99);
-      expect(judge(task, { ...given(line), pressure: along(4) }).first).toMatch(/press less towards the end/);
+      expect(judge(task, { ...given(line), pressure: along(4) }).first).toMatch(/^Too much lies at the end/);
+      expect(judge(task, { ...given(line), pressure: along(0.02) }).first).toMatch(/^It lets go too soon/);
     }
   });
 });

@@ -110,7 +110,7 @@ export function patchFeedback(
       well: there ? well : null,
     };
   return {
-    first: `Its edge is ${miss.edgeMm.toFixed(1)} mm off on average: follow the form of the bone, not a circle.`,
+    first: `Its edge is ${miss.edgeMm.toFixed(1)} mm off on average: ${cure}`,
     well: there ? well : null,
   };
 }

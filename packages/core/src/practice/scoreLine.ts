@@ -14,6 +14,8 @@ export type LineScored = {
   readonly parts: readonly Part[];
   readonly score: number;
   readonly grade: Grade;
+  /** As `fadeMiss` tells it; null where nothing told how hard it was pressed. */ readonly fade:
+    number | null;
 };
 
 /**
@@ -63,10 +65,10 @@ export function scoreLine(
   if (softness !== null)
     parts.push({
       part: 'softness',
-      score: scoreOfMiss(softness, Math.log2(LINE_PARTS.softness.halfFactor)),
+      score: scoreOfMiss(Math.abs(softness), Math.log2(LINE_PARTS.softness.halfFactor)),
       weight: LINE_PARTS.softness.weight,
     });
-  return { miss, parts, ...joined(parts, breachMm) };
+  return { miss, parts, fade: softness, ...joined(parts, breachMm) };
 }
 
 /** Fewer points than this tell nothing of how a hand let go. */
@@ -74,7 +76,7 @@ const LEAST_POINTS = 6;
 
 /**
  * How far a stroke's pressure fades otherwise than its guide, in doublings: what its last third was pressed of its first, against what
- * the guide leaves. Null where too little was told.
+ * the guide leaves: positive where too much is left at the end. Null where too little was told.
  */
 export function fadeMiss(
   pressure: readonly number[],
@@ -90,5 +92,5 @@ export function fadeMiss(
   if (first <= 0 || last <= 0) return null;
   // A guide fades evenly: its outer thirds lie a sixth from its ends.
   const wanted = (end + (start - end) / 6) / (start + (end - start) / 6);
-  return Math.abs(Math.log2(last / first / wanted));
+  return Math.log2(last / first / wanted);
 }

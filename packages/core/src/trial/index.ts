@@ -124,7 +124,14 @@ export {
   type WearState,
   type ZoneWear,
 } from './wearCheck';
-export { chartOutlook, touchUpPlan, touchUpWhen, type TouchUp, type TouchUpPlan } from './touchUpPlan';
+export {
+  chartOutlook,
+  touchUpLines,
+  touchUpPlan,
+  touchUpWhen,
+  type TouchUp,
+  type TouchUpPlan,
+} from './touchUpPlan';
 export { outlookWords, trialZoneWords, wearOutlook, type WornNow, type ZoneOutlook } from './outlook';
 export { byGroup, countOf, groupWears, quartersOf, type WearGroup } from './wearGroups';
 export {

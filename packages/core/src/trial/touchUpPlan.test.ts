@@ -1,7 +1,7 @@
 import { fitLook, type Chart } from '../look';
 import { client, KIT, LOOK, OCCASION, STAMP } from '../look/look.testing';
 import { TRIAL_ZONES } from './measures';
-import { chartOutlook, touchUpPlan, touchUpWhen } from './touchUpPlan';
+import { chartOutlook, touchUpLines, touchUpPlan, touchUpWhen } from './touchUpPlan';
 import { worthTouchUps } from './touchUpTimes';
 import { wearOutlook } from './outlook';
 import { wornByZone } from './wearCheck';
@@ -84,4 +84,21 @@ test('what is carried is of the chart itself, once each, with tissues and a clea
   expect(plan.bag).toEqual(expect.arrayContaining(['blotting sheets', 'tissues', 'a clean puff']));
   expect(new Set(plan.bag).size).toBe(plan.bag.length);
   expect(JSON.stringify(plan)).not.toMatch(/lanolin/);
+});
+
+test('what every visit asks alike is said once, what differs by its hour; nothing of it is lost', () => {
+  const visit = (minutes: number, ...does: string[]) => ({
+    minutes,
+    at: minutes === 180 ? null : '17:30',
+    zones: [],
+    does,
+  });
+  expect(touchUpLines({ visits: [], bag: [] })).toEqual([]);
+  expect(touchUpLines({ visits: [visit(180, 'Nose: blot.')], bag: [] })).toEqual(['Nose: blot.']);
+  expect(touchUpLines({ visits: [visit(180, 'Nose: blot.'), visit(300, 'Nose: blot.')], bag: [] })).toEqual([
+    'Each time: Nose: blot.',
+  ]);
+  expect(
+    touchUpLines({ visits: [visit(180, 'Nose: blot.'), visit(300, 'Nose: blot.', 'Mouth: dab.')], bag: [] }),
+  ).toEqual(['3.0 h on: Nose: blot.', '17:30: Nose: blot.', '17:30: Mouth: dab.']);
 });

@@ -93,7 +93,7 @@ const CARRIED: Readonly<Record<TrialZone, readonly ProductKind[]>> = {
 };
 type Own = (kind: ProductKind) => string[];
 const named = (own: Own, kind: ProductKind, otherwise: string): string => own(kind)[0] ?? otherwise;
-const shine = (own: Own): string => `blot, then press ${named(own, 'powder', 'a thin powder')}, little.`;
+const shine = (own: Own): string => `blot, then press a little ${named(own, 'powder', 'powder')}.`;
 const DOES: Readonly<Record<TrialZone, (own: Own) => string>> = {
   forehead: shine,
   nose: shine,
@@ -106,10 +106,21 @@ const DOES: Readonly<Record<TrialZone, (own: Own) => string>> = {
   neck: () => 'dab with a tissue; add nothing.',
 };
 
+const whenOf = ({ at, minutes }: TouchUp): string => at ?? `${(minutes / 60).toFixed(1)} h on`;
+
+/** What to do at each, a line each: once where every visit asks the same, else by its hour. */
+export function touchUpLines({ visits }: TouchUpPlan): string[] {
+  const [first, ...rest] = visits;
+  if (!first) return [];
+  if (rest.every(({ does }) => does.join() === first.does.join()))
+    return rest.length === 0 ? [...first.does] : first.does.map((words) => `Each time: ${words}`);
+  return visits.flatMap((visit) => visit.does.map((words) => `${whenOf(visit)}: ${words}`));
+}
+
 /** When, in a line: 'Touch up twice: 17:30, 20:15.'; hours after it was put on where nobody said when the day begins. */
 export function touchUpWhen({ visits }: TouchUpPlan): string {
   if (visits.length === 0) return 'No touch-up is worth its minutes.';
-  const at = visits.map((visit) => visit.at ?? `${(visit.minutes / 60).toFixed(1)} h on`);
+  const at = visits.map(whenOf);
   const often = at.length === 1 ? 'once' : at.length === 2 ? 'twice' : `${at.length} times`;
   return `Touch up ${often}: ${at.join(', ')}.`;
 }
