@@ -21,7 +21,11 @@ export default {
     plain('contract', 'packages/contract'),
     plain('demo', 'demo'),
     plain('server', 'server'),
-    plain('e2e', 'e2e'),
+    {
+      ...plain('e2e', 'e2e'),
+      testEnvironment: '<rootDir>/run/seenEnvironment.mjs',
+      setupFilesAfterEnv: ['<rootDir>/run/setup.mjs'],
+    },
     '<rootDir>/app',
   ],
 };

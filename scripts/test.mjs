@@ -58,9 +58,13 @@ async function jest(name, projects, env = {}, workers = 2) {
     ),
   );
   try {
-    const { numPassedTests, numFailedTests, numFailedTestSuites, numTotalTests } = JSON.parse(
+    const { numPassedTests, numFailedTests, numFailedTestSuites, numTotalTests, testResults } = JSON.parse(
       readFileSync(report, 'utf8'),
     );
+    const again = testResults.flatMap(({ assertionResults }) =>
+      assertionResults.filter(({ invocations, status }) => invocations > 1 && status === 'passed'),
+    );
+    for (const { fullName } of again) console.log(`passed only when tried again: ${fullName}`);
     passed += numPassedTests;
     failed += Math.max(numFailedTests, numFailedTestSuites, code === 0 && numTotalTests > 0 ? 0 : 1);
   } catch {

@@ -40,6 +40,24 @@ export type Opened = {
   readonly complaints: readonly string[];
 };
 
+declare global {
+  /** What the open pages show: asked by the tests' surroundings when one fails. */
+  var toileSeen: (() => Promise<string>) | undefined;
+}
+
+const open = new Set<Page>();
+globalThis.toileSeen = async () => {
+  const said = [...open].map(async (page) => {
+    // A page in the middle of going elsewhere answers nothing.
+    const text = await page
+      .locator('body')
+      .innerText({ timeout: 2_000 })
+      .catch(() => 'it did not answer');
+    return `${page.url()} showed: ${text.replace(/\s*\n\s*/g, ' | ').slice(0, 1_500)}`;
+  });
+  return (await Promise.all(said)).join('\n');
+};
+
 /** A window of its own, signed in; what the page complains of is collected. */
 export async function openAs(
   browser: Browser,
@@ -58,6 +76,10 @@ export async function openAs(
     hasTouch: viewport.width < 900,
     acceptDownloads: true,
     serviceWorkers,
+  });
+  context.on('page', (one) => {
+    open.add(one);
+    one.on('close', () => open.delete(one));
   });
   const page = await context.newPage();
   page.setDefaultTimeout(Number(process.env.TOILE_PATIENCE_MS ?? 20_000));
