@@ -19,7 +19,15 @@ const MORE: readonly Sketch[] = [
       'prime',
       [
         'base',
-        { wants: { kinds: ['base'], finishes: ['matte', 'natural', 'satin'], mix: true }, doseMgPerCm2: 0.7 },
+        {
+          wants: {
+            kinds: ['base'],
+            finishes: ['matte', 'natural', 'satin'],
+            coverages: ['medium', 'full'],
+            mix: true,
+          },
+          doseMgPerCm2: 0.7,
+        },
       ],
       'conceal',
       'contour',
@@ -62,7 +70,13 @@ const MORE: readonly Sketch[] = [
         'base',
         {
           doseMgPerCm2: 0.35,
-          wants: { kinds: ['base'], finishes: ['satin', 'dewy', 'natural'], textures: ['liquid'], mix: true },
+          wants: {
+            kinds: ['base'],
+            finishes: ['satin', 'dewy', 'natural'],
+            textures: ['liquid'],
+            coverages: ['sheer', 'light'],
+            mix: true,
+          },
           note: 'Thin, pressed; nothing is laid twice under the eye.',
         },
       ],
@@ -166,7 +180,13 @@ const MORE: readonly Sketch[] = [
         {
           title: 'A sheer base over it',
           doseMgPerCm2: 0.35,
-          wants: { kinds: ['base'], finishes: ['dewy', 'satin', 'natural'], textures: ['liquid'], mix: true },
+          wants: {
+            kinds: ['base'],
+            finishes: ['dewy', 'satin', 'natural'],
+            textures: ['liquid'],
+            coverages: ['sheer', 'light'],
+            mix: true,
+          },
         },
       ],
       'conceal',
@@ -286,7 +306,18 @@ const MORE: readonly Sketch[] = [
     steps: [
       'clean',
       ['prime', { doseMgPerCm2: 1 }],
-      ['base', { wants: { kinds: ['base'], finishes: ['matte', 'natural'], mix: true }, doseMgPerCm2: 0.6 }],
+      [
+        'base',
+        {
+          wants: {
+            kinds: ['base'],
+            finishes: ['matte', 'natural'],
+            coverages: ['medium', 'full'],
+            mix: true,
+          },
+          doseMgPerCm2: 0.6,
+        },
+      ],
       'conceal',
       'contour',
       ['blushLifted', { shade: { lab: [54, 40, 18] }, doseMgPerCm2: 0.8 }],

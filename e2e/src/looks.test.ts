@@ -34,6 +34,12 @@ test('a look put together from nothing: layers, a place, a shade, what it asks o
   await radio('Base').click();
   await page.getByText('the skin’s own depth').first().waitFor();
   await inGroup('Finish', 'satin').click();
+  await inGroup('How much it covers', 'light').click();
+  await inGroup('Made of', 'silicone').click();
+  await page
+    .getByText(/base, satin, light cover, silicone based/)
+    .first()
+    .waitFor();
   await button('Add a layer').click();
   await radio('Blush').click();
   await page

@@ -1,4 +1,6 @@
 import {
+  COVERAGE_WORDS,
+  FAMILIES,
   FINISHES,
   PRODUCT_KINDS,
   TEXTURES,
@@ -26,7 +28,7 @@ const NO_UNDERTONE = 'as the skin';
 /** Where picking a colour begins when none is known. */
 const START: Lab = [58, 24, 14];
 
-/** What a step asks of whatever kit it is bound to: kinds, shade, texture, finish. */
+/** What a step asks of whatever kit it is bound to: kinds, shade, texture, finish, cover, what it is made of. */
 export function WishPanel({ chart, step, onChange }: WishPanelProps) {
   const { wants, shade } = step;
   const change = (part: Partial<Step>): void => onChange(withStepChange(chart, step.id, part));
@@ -107,6 +109,20 @@ export function WishPanel({ chart, step, onChange }: WishPanelProps) {
         options={FINISHES}
         chosen={wants.finishes ?? []}
         onChange={(finishes) => want({ finishes: finishes.length > 0 ? finishes : undefined })}
+      />
+      <Choice
+        label="How much it covers"
+        several
+        options={COVERAGE_WORDS}
+        chosen={wants.coverages ?? []}
+        onChange={(coverages) => want({ coverages: coverages.length > 0 ? coverages : undefined })}
+      />
+      <Choice
+        label="Made of"
+        several
+        options={FAMILIES}
+        chosen={wants.families ?? []}
+        onChange={(families) => want({ families: families.length > 0 ? families : undefined })}
       />
       <Switch
         label="Two products may be mixed"

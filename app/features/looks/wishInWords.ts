@@ -14,12 +14,17 @@ export function shadeInWords(shade: Shade): string {
 
 /** What a step asks of a kit: 'blush, satin or dewy · 1 step deeper than the skin'. */
 export function wishInWords({ wants, shade }: Pick<LookStep, 'wants' | 'shade'>): string {
-  const { kinds, textures = [], finishes = [] } = wants;
+  const { kinds, textures = [], finishes = [], coverages = [], families = [] } = wants;
   if (kinds.length === 0) return 'no product';
   return [
-    [kinds, textures, finishes]
-      .filter((words) => words.length > 0)
-      .map((words) => words.join(' or '))
+    [
+      kinds.join(' or '),
+      textures.join(' or '),
+      finishes.join(' or '),
+      coverages.length > 0 ? `${coverages.join(' or ')} cover` : '',
+      families.length > 0 ? `${families.join(' or ')} based` : '',
+    ]
+      .filter((words) => words !== '')
       .join(', '),
     shade === null ? null : shadeInWords(shade),
   ]

@@ -13,7 +13,16 @@ import {
   type Placement,
 } from '../face';
 import { FORBIDDEN_PLACE_NAMES, SHAPE_NAMES } from './prohibitions';
-import { FINISHES, MEASURES, PRODUCT_KINDS, ProductSnapshotSchema, TEXTURES, TOOLS } from '../kit';
+import {
+  COVERAGE_WORDS,
+  FAMILIES,
+  FINISHES,
+  MEASURES,
+  PRODUCT_KINDS,
+  ProductSnapshotSchema,
+  TEXTURES,
+  TOOLS,
+} from '../kit';
 import { CONDITIONS, METALS, OCCASION_LIGHTS, OCCASIONS, type Skin } from '../shade';
 import {
   closed,
@@ -134,6 +143,15 @@ export const PlacementSchema = Type.Unsafe<Placement>(
   ]),
 );
 
+const wantsFirst = {
+  kinds: Type.Array(oneOf(PRODUCT_KINDS), {
+    description: 'kinds of product that can do this; none when no product is used',
+  }),
+  textures: Type.Optional(Type.Array(oneOf(TEXTURES))),
+  finishes: Type.Optional(Type.Array(oneOf(FINISHES))),
+  mix: Type.Optional(Type.Boolean({ description: 'two products may be mixed' })),
+};
+
 const stepPlan = {
   id: UuidSchema,
   phase: oneOf(PHASES),
@@ -150,12 +168,9 @@ const stepPlan = {
   shade: ShadeSchema,
   wants: Type.Object(
     {
-      kinds: Type.Array(oneOf(PRODUCT_KINDS), {
-        description: 'kinds of product that can do this; none when no product is used',
-      }),
-      textures: Type.Optional(Type.Array(oneOf(TEXTURES))),
-      finishes: Type.Optional(Type.Array(oneOf(FINISHES))),
-      mix: Type.Optional(Type.Boolean({ description: 'two products may be mixed' })),
+      ...wantsFirst,
+      coverages: Type.Optional(Type.Array(oneOf(COVERAGE_WORDS))),
+      families: Type.Optional(Type.Array(oneOf(FAMILIES), { description: 'what it is made of' })),
     },
     closed,
   ),
@@ -222,25 +237,23 @@ export const DeviationSchema = Type.Object(
 );
 export type Deviation = Static<typeof DeviationSchema>;
 
-/** A step of a chart: bound to real products and to this client. */
-export const StepSchema = Type.Object(
-  {
-    ...stepPlan,
-    use: Type.Array(UseSchema, { maxItems: 6 }),
-    done: Type.Optional(
-      Type.Object(
-        {
-          ticked: Type.Boolean(),
-          at: InstantSchema,
-          by: TextSchema,
-          deviations: Type.Array(DeviationSchema, { maxItems: 40 }),
-        },
-        closed,
-      ),
+const bound = {
+  use: Type.Array(UseSchema, { maxItems: 6 }),
+  done: Type.Optional(
+    Type.Object(
+      {
+        ticked: Type.Boolean(),
+        at: InstantSchema,
+        by: TextSchema,
+        deviations: Type.Array(DeviationSchema, { maxItems: 40 }),
+      },
+      closed,
     ),
-  },
-  closed,
-);
+  ),
+};
+/** A step of a chart: bound to real products and to this client. */
+export const StepSchema = Type.Object({ ...stepPlan, ...bound }, closed);
+const StepV1Schema = Type.Object({ ...stepPlan, wants: Type.Object(wantsFirst, closed), ...bound }, closed);
 export type Step = Static<typeof StepSchema>;
 
 const schools = Type.Object(
@@ -432,11 +445,11 @@ const chartParts = {
   ...version,
   look: Type.Object({ id: UuidSchema, version: Type.Integer({ minimum: 1 }), name: TextSchema }, closed),
 };
-const chartRest = {
+const chartRest = <S extends typeof StepSchema | typeof StepV1Schema>(step: S) => ({
   schools,
   forbids: Type.Optional(forbids),
   variants,
-  steps: Type.Array(StepSchema, { minItems: 1, maxItems: 80 }),
+  steps: Type.Array(step, { minItems: 1, maxItems: 80 }),
   findings: Type.Array(FindingSchema, { maxItems: 200 }),
   adaptations: Type.Optional(Type.Array(AdaptationSchema, { maxItems: 120 })),
   hash: Type.Optional(
@@ -445,15 +458,15 @@ const chartRest = {
       description: 'of the document without this field, keys sorted; checked when present',
     }),
   ),
-};
-/** The first form of a chart: its occasion knows less. Kept as it was written, hash and all. */
+});
+/** The first form of a chart: its occasion and its wishes know less. Kept as it was written, hash and all. */
 export const ChartV1Schema = Type.Object(
   {
     format: Type.Literal('toile.chart/1'),
     ...chartParts,
     client: ClientSnapshotV1Schema,
     occasion: OccasionV1Schema,
-    ...chartRest,
+    ...chartRest(StepV1Schema),
   },
   closed,
 );
@@ -463,7 +476,7 @@ export const ChartV2Schema = Type.Object(
     ...chartParts,
     client: ClientSnapshotSchema,
     occasion: OccasionSchema,
-    ...chartRest,
+    ...chartRest(StepSchema),
   },
   closed,
 );

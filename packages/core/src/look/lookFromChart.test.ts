@@ -37,7 +37,7 @@ test('fitted back to the same client it gives the same places and products', () 
   );
 });
 
-test('essential steps keep texture and finish, free ones may be left out, forbidden kinds are never proposed', () => {
+test('essential steps keep texture, finish and cover, free ones may be left out, forbidden kinds are never proposed', () => {
   const parts = {
     [idOf('Contour')]: 'essential',
     [idOf('Light')]: 'free',
@@ -47,6 +47,14 @@ test('essential steps keep texture and finish, free ones may be left out, forbid
   const look = lookFromChart(chart(), { ...CHOICES, parts }, STAMP);
   const step = (title: string) => look.steps.find((s) => s.title === title);
   expect(step('Contour')!.wants.finishes).toEqual(['matte']);
+  expect(step('Base')!.wants.coverages).toEqual([
+    ...new Set(
+      chart()
+        .steps.find((s) => s.title === 'Base')!
+        .use.map((u) => u.product.coverage),
+    ),
+  ]);
+  expect(step('Contour')!.wants.coverages).toBeUndefined();
   expect(step('Light')).toMatchObject({ optional: true });
   expect(step('Light')!.wants.finishes).toBeUndefined();
   expect(step('Mascara')).toBeUndefined();

@@ -7,7 +7,7 @@ import { colourOfUse, shownOfStep } from './propose';
 
 export const PARTS = ['essential', 'free', 'left out', 'forbidden'] as const;
 /**
- * What a step of a chart is to the look made from it: essential steps keep texture and finish of what was
+ * What a step of a chart is to the look made from it: essential steps keep texture, finish and cover of what was
  * used, free ones may be left out or done otherwise, forbidden ones say what the look never has.
  */
 export type PartOfLook = (typeof PARTS)[number];
@@ -57,9 +57,14 @@ function stepOf(step: Step, chart: Chart, part: PartOfLook): LookStep {
   const { use, done: _done, optional: _optional, ...plan } = step;
   const textures = [...new Set(use.map((u) => u.product.texture))];
   const finishes = [...new Set(use.map((u) => u.product.finish))];
+  // How much it covers is what a base and a concealer are chosen by.
+  const coverages = [
+    ...new Set(use.filter((u) => u.product.kind !== 'adjuster').map((u) => u.product.coverage)),
+  ];
+  const covers = (plan.role === 'base' || plan.role === 'conceal') && coverages.length > 0;
   const wants =
     part === 'essential' && use.length > 0
-      ? { ...plan.wants, textures, finishes }
+      ? { ...plan.wants, textures, finishes, ...(covers ? { coverages } : {}) }
       : { kinds: plan.wants.kinds, ...(plan.wants.mix ? { mix: true } : {}) };
   return { ...plan, wants, shade: shadeOf(step, chart), ...(part === 'free' ? { optional: true } : {}) };
 }

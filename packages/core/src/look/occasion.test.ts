@@ -12,6 +12,7 @@ import {
   usualOccasion,
   withOccasion,
   type Chart,
+  type Step,
   type Occasion,
 } from '.';
 
@@ -111,6 +112,9 @@ test('every part that differs is a line, in either direction, and nothing else i
   expect(occasionDifference(a, silent)).toEqual([]);
 });
 
+const plainSteps = ({ steps }: Chart, more: Partial<Step['wants']>): Step[] =>
+  steps.map((step) => ({ ...step, wants: { ...step.wants, ...more } }));
+
 describe('the two forms of a chart', () => {
   const made = fitLook(LOOK, client(), KIT, usualOccasion('wedding', '2031-05-14'), STAMP).chart;
   const { asked: _asked, ...plain } = made.occasion;
@@ -137,6 +141,18 @@ describe('the two forms of a chart', () => {
     expect(read.ok ? [] : read.problems.map((p) => p.path)[0]).toContain(`/occasion/${what}`);
     expect(readChart(writeChart({ ...first, format: 'toile.chart/2', occasion })).ok).toBe(true);
   });
+
+  test.each([{ coverages: ['full' as const] }, { families: ['water' as const] }])(
+    'the first form knows no wish of %j, and says where',
+    (more) => {
+      const steps = plainSteps(first, more);
+      const read = readChart(writeChart({ ...first, steps }));
+      expect(read.ok ? [] : read.problems.map((p) => p.path)[0]).toContain(
+        `/steps/0/wants/${Object.keys(more)[0]}`,
+      );
+      expect(readChart(writeChart({ ...first, format: 'toile.chart/2', steps })).ok).toBe(true);
+    },
+  );
 
   test.each(['24:00', '9:30', '10:60', 'noon'])('%s is no time', (begins) => {
     const read = readChart(writeChart({ ...made, occasion: { ...made.occasion, begins } }));

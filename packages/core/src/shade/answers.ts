@@ -10,6 +10,8 @@ export const COST_PARTS = [
   'depth',
   'texture',
   'finish',
+  'coverage',
+  'family',
   'skin',
   'day',
   'face',

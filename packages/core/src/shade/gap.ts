@@ -55,11 +55,15 @@ function reasonsInWords(ruledOut: StepMatch['ruledOut']): string {
 export function gapOf({ ask, role, target, notOwned, outside, ruledOut, sensitivities }: GapAsked): StepGap {
   const [nearest] = outside;
   const kind = ask.wants.kinds.join(' or ');
-  const finish = ask.wants.finishes
-    ? `${ask.wants.finishes.join(' or ')} `
-    : role === 'contour'
-      ? 'matte '
-      : '';
+  const { finishes, coverages, families } = ask.wants;
+  const finish = [
+    finishes?.join(' or ') ?? (role === 'contour' ? 'matte' : ''),
+    coverages ? `${coverages.join(' or ')} covering` : '',
+    families ? `${families.join(' or ')} based` : '',
+  ]
+    .filter((words) => words !== '')
+    .map((words) => `${words} `)
+    .join('');
   const free = sensitivities.length > 0 ? `, free of ${sensitivities.join(', ')}` : '';
   const what = ask.title ? ask.title.toLowerCase() : `this ${kind}`;
   if (notOwned) {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { lightnessAtDepth, shiftDepth, type Lab } from '../colour';
-import type { Product } from '../kit';
+import { COVERAGE_WORDS, FAMILIES, type Product } from '../kit';
 import { client, kitOf, LOOK, product } from '../look/look.testing';
 import { isOwned, matchStep, wantedColour, type ShadeContext } from '.';
 
@@ -114,4 +114,71 @@ test('where nothing can be used at all the commonest reasons are told, with how 
   expect(matchStep(CONTOUR, context).gap!.words).toMatch(
     /no contour can be used: contains mica \(mica\) \(3 of 4\), withdrawn \(1 of 4\)\./,
   );
+});
+
+describe('what a step asks of cover and of what a product is made of', () => {
+  const anyCover = fc.constantFrom(...COVERAGE_WORDS);
+  const anyFamily = fc.constantFrom(...FAMILIES);
+  const named = (
+    answer: { readonly parts: readonly { readonly product: Product }[] } | undefined,
+  ): string[] => answer!.parts.map((part) => part.product.id);
+
+  test('of one colour what covers as asked is taken, else the nearest class; nothing is ruled out by it', () => {
+    fc.assert(
+      fc.property(anyDepth, fc.uniqueArray(anyCover, { minLength: 1 }), anyCover, (depth, owned, asked) => {
+        const skin = skinAt(depth);
+        const step = { ...BASE, wants: { kinds: BASE.wants.kinds, coverages: [asked] } };
+        const wanted = wantedColour(step, client(skin))!;
+        // A sheer layer shows less, so all are asked what they are in the pan.
+        const products = owned.map((coverage, i) => product(300 + i, 'base', wanted, { coverage }));
+        const { answers } = matchStep(step, contextFor(skin, products));
+        const off = (one: (typeof owned)[number]): number =>
+          Math.abs(COVERAGE_WORDS.indexOf(one) - COVERAGE_WORDS.indexOf(asked));
+        const nearest = Math.min(...owned.map(off));
+        expect(off(answers[0]!.parts[0]!.product.coverage)).toBe(nearest);
+        expect(new Set(answers.flatMap(named)).size).toBe(owned.length);
+        for (const { costs, parts } of answers)
+          expect(costs.some((c) => c.part === 'coverage')).toBe(parts[0]!.product.coverage !== asked);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test('of one colour what is made of what was asked is taken before anything else', () => {
+    fc.assert(
+      fc.property(anyDepth, anyFamily, anyFamily, (depth, asked, other) => {
+        fc.pre(asked !== other);
+        const skin = skinAt(depth);
+        const step = { ...BASE, wants: { kinds: BASE.wants.kinds, families: [asked] } };
+        const wanted = wantedColour(step, client(skin))!;
+        const [right, wrong] = [
+          product(310, 'base', wanted, { family: asked }),
+          product(311, 'base', wanted, { family: other }),
+        ];
+        const { answers } = matchStep(step, contextFor(skin, [wrong, right]));
+        expect(answers.map(named)).toEqual([[right.id], [wrong.id]]);
+        expect(answers[1]!.costs.map((c) => c.words)).toContain(`made of ${other}, not ${asked}`);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  test('a shade that is plainly wrong is not taken for its cover', () => {
+    for (let depth = 4; depth <= 20; depth += 2) {
+      const skin = skinAt(depth);
+      const step = { ...BASE, wants: { kinds: BASE.wants.kinds, coverages: ['full' as const] } };
+      const wanted = wantedColour(step, client(skin))!;
+      const right = product(320, 'base', wanted, { coverage: 'medium' });
+      const off = product(321, 'base', shiftDepth(wanted, 1.4), { coverage: 'full' });
+      expect(named(matchStep(step, contextFor(skin, [off, right])).answers[0])).toEqual([right.id]);
+    }
+  });
+
+  test('where nothing does it, what to buy says how it covers and what it is made of', () => {
+    const step = {
+      ...BASE,
+      wants: { kinds: ['base' as const], coverages: ['sheer' as const], families: ['water' as const] },
+    };
+    expect(matchStep(step, contextFor(skinAt(9), [])).gap!.buy).toMatch(/sheer covering water based/);
+  });
 });

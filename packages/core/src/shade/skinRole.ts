@@ -1,6 +1,6 @@
-import type { Undertone } from '../colour';
+import type { Coverage, Undertone } from '../colour';
 import type { LayerKind, Placement } from '../face';
-import type { Finish, ProductKind, Texture, Tool } from '../kit';
+import type { Family, Finish, ProductKind, Texture, Tool } from '../kit';
 
 /** What a layer is to a skin: each has a range of depth, hue and strength relative to it. */
 export const SHADE_ROLES = [
@@ -40,6 +40,8 @@ export type ShadeAsk = {
     readonly kinds: readonly ProductKind[];
     readonly textures?: readonly Texture[];
     readonly finishes?: readonly Finish[];
+    readonly coverages?: readonly Coverage[];
+    readonly families?: readonly Family[];
     readonly mix?: boolean;
   };
   readonly placements: readonly Placement[];

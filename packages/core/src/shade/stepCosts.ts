@@ -5,10 +5,11 @@ import {
   differenceInWords,
   hueOf,
   neutralSkinAt,
+  type Coverage,
   type Lab,
   type Spectrum,
 } from '../colour';
-import { propertiesOf, type Product } from '../kit';
+import { COVERAGE_WORDS, propertiesOf, type Product } from '../kit';
 import type { AnswerPart, CostPart, ShadeAnswer } from './answers';
 import type { Day } from './day';
 import { flashback, flashGradeOf } from './flashback';
@@ -23,6 +24,8 @@ const COST = {
   texture: 0.8,
   powderEarly: 1.4,
   finish: 1.2,
+  /** For each class off. */ coverage: 0.7,
+  family: 0.8,
   unopened: 0.15,
   notOwned: 2.5,
   short: 1.2,
@@ -99,6 +102,26 @@ function atLightness(lab: Lab, L: number): Lab {
   return [L, chroma * Math.cos(hue), chroma * Math.sin(hue)];
 }
 
+/** How many classes a product covers more or less than is asked. */
+function coverageCosts({ coverage }: Product, { wants: { coverages = [] } }: ShadeAsk): CostPart[] {
+  if (coverages.length === 0 || coverages.includes(coverage)) return [];
+  const classOf = (one: Coverage): number => COVERAGE_WORDS.indexOf(one);
+  const off = Math.min(...coverages.map((one) => Math.abs(classOf(one) - classOf(coverage))));
+  return [
+    {
+      part: 'coverage',
+      units: COST.coverage * off,
+      words: `covers ${coverage}, not ${coverages.join(' or ')}`,
+    },
+  ];
+}
+
+/** What a product is made of, where something is asked of that. */
+const familyCosts = ({ family }: Product, { wants: { families = [] } }: ShadeAsk): CostPart[] =>
+  families.length === 0 || families.includes(family)
+    ? []
+    : [{ part: 'family', units: COST.family, words: `made of ${family}, not ${families.join(' or ')}` }];
+
 /** What a product itself misses: texture, finish, and what her skin, face and day ask. */
 export function productCosts(product: Product, ask: ShadeAsk, context: ShadeContext): CostPart[] {
   const { textures, finishes } = ask.wants;
@@ -124,6 +147,8 @@ export function productCosts(product: Product, ask: ShadeAsk, context: ShadeCont
     ...(ask.phase === 'sculpt' && !textures && (product.texture === 'pressed' || product.texture === 'loose')
       ? [{ part: 'texture' as const, units: COST.powderEarly, words: 'a powder, before anything is set' }]
       : []),
+    // An adjuster is a drop in what covers.
+    ...(product.kind === 'adjuster' ? [] : [...coverageCosts(product, ask), ...familyCosts(product, ask)]),
     ...(product.kind === 'adjuster'
       ? []
       : needsMissed(product, context).map(({ of, cost, words }) => ({ part: of, units: cost, words }))),
