@@ -1,4 +1,4 @@
-import type { Features, SidedFeatures } from '@toile/core';
+import { drynessInWords, type Features, type SidedFeatures } from '@toile/core';
 import { capital } from '../words/capital';
 
 /** What is noted of a face, in one line; plain things are not said. */
@@ -18,7 +18,7 @@ export function featuresInWords(f: Features): string {
     f.hair === 'covered' ? 'hair covered' : `${f.hairTone} hair, ${f.hair}`,
     f.lines.length > 0 ? `lines: ${f.lines.join(', ')}` : null,
     f.oily.length > 0 ? `oily: ${f.oily.join(', ')}` : null,
-    f.dry ? 'dry skin' : null,
+    drynessInWords(f),
     f.texture === 'textured' ? 'textured skin' : null,
     f.narrowTemples ? 'narrow temples' : null,
     f.lipEdge === 'blurred' ? 'blurred lip edge' : null,

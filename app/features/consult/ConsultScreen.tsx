@@ -27,6 +27,7 @@ function knownOf({ consult, features, guardianConsent, sensitivities }: ClientAn
     ...consult,
     ...(features.oily.length > 0 ? { oily: [...features.oily] } : {}),
     ...(features.dry ? { dry: true } : {}),
+    ...(features.dryZones && features.dryZones.length > 0 ? { dryZones: [...features.dryZones] } : {}),
     ...(features.lenses ? { lenses: true } : {}),
     ...(guardianConsent ? { guardian: guardianConsent.slice(0, 200) } : {}),
     ...(consult.keepHealth && sensitivities.length > 0 ? { sensitivities: [...sensitivities] } : {}),

@@ -17,6 +17,8 @@ export function knownInWords(
       return features[key] ? 'yes' : '';
     case 'oily':
       return features.oily.join(', ');
+    case 'dryZones':
+      return (features.dryZones ?? []).join(', ');
     case 'guardian':
       return guardianConsent;
     case 'sensitivities':

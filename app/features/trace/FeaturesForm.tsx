@@ -10,6 +10,7 @@ import {
   LINES,
   LIP_EDGES,
   NOSES,
+  DRY_ZONES,
   OILY_ZONES,
   type Features,
   type SidedFeatures,
@@ -19,7 +20,7 @@ import { Choice, Column, Label, Subheading, Switch } from '../../ui';
 type FeaturesFormProps = { readonly features: Features; readonly onChange: (features: Features) => void };
 
 const NOTED = {
-  dry: 'dry skin',
+  dry: 'dry skin all over',
   lenses: 'contact lenses',
   headTremor: 'head tremor',
   beard: 'beard',
@@ -94,6 +95,15 @@ export function FeaturesForm({ features, onChange }: FeaturesFormProps) {
         chosen={features.oily}
         onChange={(oily) => onChange({ ...features, oily })}
       />
+      {features.dry ? null : (
+        <Choice
+          label="Dry"
+          several
+          options={DRY_ZONES}
+          chosen={features.dryZones ?? []}
+          onChange={(dryZones) => onChange({ ...features, dryZones })}
+        />
+      )}
       <Choice
         label="Also"
         several

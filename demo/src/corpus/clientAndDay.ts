@@ -111,6 +111,19 @@ export const CLIENT: readonly Case[] = [
     finish('Base', 'matte'),
     ['matte-on-dry'],
   ),
+  broken(
+    'client',
+    'a matte base where the chin alone is dry',
+    { skin: 'moss', look: HARBOUR, features: { dryZones: ['chin'] } },
+    finish('Base', 'matte'),
+    ['matte-on-dry'],
+  ),
+  sound(
+    'client',
+    'a satin base on dry cheeks',
+    { skin: 'amber', look: HARBOUR, features: { dryZones: ['cheeks', 'chin'] } },
+    finish('Base', 'satin'),
+  ),
   sound(
     'client',
     'a satin base on dry skin',

@@ -179,6 +179,29 @@ export const LAYERS: readonly Case[] = [
     })),
     ['thick-powder-on-lines'],
   ),
+  broken(
+    'layers',
+    'settled powder under eyes that are dry',
+    { skin: 'walnut', look: HARBOUR, features: { dryZones: ['under the eyes'] } },
+    copied('Set where it moves', () => ({
+      title: 'Settle under the eye',
+      placements: underEye,
+      waitMinutes: 3,
+      doseMgPerCm2: 0.3,
+    })),
+    ['thick-powder-on-lines'],
+  ),
+  sound(
+    'layers',
+    'settled powder on the forehead of somebody dry at the cheeks',
+    { skin: 'honey', look: HARBOUR, features: { oily: ['forehead', 'nose'], dryZones: ['cheeks'] } },
+    copied('Set where it moves', () => ({
+      title: 'Settle on the forehead',
+      placements: [{ guide: 'zone.foreheadCentre', side: 'both' }],
+      waitMinutes: 3,
+      doseMgPerCm2: 0.3,
+    })),
+  ),
   sound(
     'layers',
     'settled powder under the other eye alone',

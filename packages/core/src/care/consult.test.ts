@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { Value } from '@sinclair/typebox/value';
-import { PLAIN_FEATURES, OILY_ZONES } from '../face';
+import { DRY_ZONES, PLAIN_FEATURES, OILY_ZONES } from '../face';
 import {
   ACCESS_NEEDS,
   answerInWords,
@@ -29,6 +29,7 @@ const ANSWERS: fc.Arbitrary<Consult> = fc
     hours: maybe(fc.integer({ min: 1, max: 24 })),
     oily: maybe(fc.subarray([...OILY_ZONES])),
     dry: maybe(fc.boolean()),
+    dryZones: maybe(fc.subarray([...DRY_ZONES])),
     lenses: maybe(fc.boolean()),
     access: maybe(fc.subarray([...ACCESS_NEEDS])),
     guardian: maybe(line),
@@ -67,6 +68,7 @@ test.each([
   ['lenses', { lenses: true }, (c: Consulted) => c.features.lenses],
   ['dry', { dry: true }, (c: Consulted) => c.features.dry],
   ['oily', { oily: ['nose' as const] }, (c: Consulted) => c.features.oily[0] === 'nose'],
+  ['dryZones', { dryZones: ['chin' as const] }, (c: Consulted) => c.features.dryZones?.join() === 'chin'],
   ['access', { access: ['tremor' as const] }, (c: Consulted) => c.features.headTremor],
   ['access', { access: ['cannot recline' as const] }, (c: Consulted) => c.features.cannotRecline === true],
   ['guardian', { guardian: 'Ida Quist, 555' }, (c: Consulted) => c.guardianConsent === 'Ida Quist, 555'],

@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { OILY_ZONES, type Features } from '../face';
+import { DRY_ZONES, OILY_ZONES, type Features } from '../face';
 import { closed, oneOf, TextSchema } from '../schema';
 
 export const ACCESS_NEEDS = [
@@ -24,6 +24,7 @@ export const ConsultSchema = Type.Object(
     hours: Type.Optional(Type.Number({ minimum: 0.5, maximum: 24 })),
     oily: Type.Optional(Type.Array(oneOf(OILY_ZONES), { maxItems: 5 })),
     dry: Type.Optional(Type.Boolean()),
+    dryZones: Type.Optional(Type.Array(oneOf(DRY_ZONES), { maxItems: DRY_ZONES.length })),
     lenses: Type.Optional(Type.Boolean()),
     access: Type.Optional(Type.Array(oneOf(ACCESS_NEEDS), { maxItems: ACCESS_NEEDS.length })),
     guardian: Type.Optional(TextSchema),
@@ -82,8 +83,16 @@ export const CONSULT_QUESTIONS: readonly ConsultQuestion[] = [
   {
     key: 'dry',
     kind: 'yes or no',
-    asks: 'Does your skin feel tight or dry?',
+    asks: 'Does your skin feel tight or dry all over?',
     label: 'Dry skin',
+    health: false,
+  },
+  {
+    key: 'dryZones',
+    kind: 'several',
+    options: DRY_ZONES,
+    asks: 'If only in places: where?',
+    label: 'Dry at',
     health: false,
   },
   {
@@ -180,6 +189,8 @@ export function takenOver<T extends Consulted>(client: T, answers: Consult, key:
       return { ...client, features: { ...features, [key]: answers[key] === true } };
     case 'oily':
       return { ...client, features: { ...features, oily: [...(answers.oily ?? [])] } };
+    case 'dryZones':
+      return { ...client, features: { ...features, dryZones: [...(answers.dryZones ?? [])] } };
     case 'guardian':
       return { ...client, guardianConsent: answers.guardian ?? '' };
     case 'sensitivities': {

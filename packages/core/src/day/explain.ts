@@ -2,7 +2,7 @@ import { causesOf, drop, wordsFor, type DayCause } from './causes';
 import { clock } from '../calendar';
 import { howLate, type HowLateOptions } from './howLate';
 import type { PartyDay, Person } from './instance';
-import { listed } from './named';
+import { listed } from '../listed';
 import { wholeDay, type OpenDay } from './wholeDay';
 
 export type Explained = {

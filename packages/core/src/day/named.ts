@@ -14,7 +14,3 @@ export const CHAIR_WORDS: Readonly<Record<ChairKind, string>> = {
   hair: 'hair chair',
   any: 'chair',
 };
-
-/** 'Ada, Be and Cy'. */
-export const listed = (names: readonly string[]): string =>
-  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;

@@ -1,4 +1,4 @@
-import { featuresOn, type Features } from './features';
+import { featuresOn, isDryAt, type Features } from './features';
 import { GUIDE_PARAMETER_NAMES, INITIAL_PARAMS, type LayerKind } from './guides';
 import type { Placement } from './outlineOf';
 
@@ -202,7 +202,10 @@ export const EFFECTS: readonly Effect[] = [
     kind: 'powder',
     does: 'Forehead, nose and chin only.',
     placements: [both('tZonePowder')],
-    mind: ({ dry }) => (dry ? 'The skin is dry: as little as will hold.' : null),
+    mind: (features) =>
+      (['forehead', 'nose', 'chin'] as const).some((zone) => isDryAt(features, zone))
+        ? 'The skin is dry there: as little as will hold.'
+        : null,
   },
   {
     name: 'natural',

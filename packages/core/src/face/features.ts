@@ -1,4 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
+import { listed } from '../listed';
 import { SIDES, type Side } from './landmarks';
 
 const one = <T extends string>(...values: readonly T[]) => Type.Union(values.map((v) => Type.Literal(v)));
@@ -23,6 +24,8 @@ export const LINES = ['forehead', 'between brows', 'crow’s feet', 'under eye',
 export const AGES = ['child', 'young', 'adult', 'mature'] as const;
 export const LASHES = ['full', 'sparse', 'straight'] as const;
 export const OILY_ZONES = ['forehead', 'nose', 'chin', 'cheeks', 'lids'] as const;
+export const DRY_ZONES = ['forehead', 'nose', 'chin', 'cheeks', 'under the eyes', 'round the mouth'] as const;
+export type DryZone = (typeof DRY_ZONES)[number];
 
 /** What may be noted of each side by itself. */
 const sided = {
@@ -50,6 +53,7 @@ export const FeaturesSchema = Type.Object(
     hairTone: one(...HAIR_TONES),
     age: one(...AGES),
     oily: Type.Array(one(...OILY_ZONES)),
+    /** Dry all over. */
     dry: Type.Boolean(),
     lenses: Type.Boolean(),
     headTremor: Type.Boolean(),
@@ -57,9 +61,13 @@ export const FeaturesSchema = Type.Object(
     /** Not said where nothing was noted. */
     lashes: Type.Optional(one(...LASHES)),
     cannotRecline: Type.Optional(Type.Boolean()),
+    /** Where it is dry without being so all over. */
+    dryZones: Type.Optional(Type.Array(one(...DRY_ZONES), { maxItems: DRY_ZONES.length })),
   },
   { additionalProperties: false },
 );
+/** As the first form of a chart knows it. */
+export const FeaturesV1Schema = Type.Omit(FeaturesSchema, ['dryZones'], { additionalProperties: false });
 export type Features = Static<typeof FeaturesSchema>;
 
 /** A face about which nothing has been noted yet. */
@@ -99,4 +107,19 @@ export function featuresOn(side: Side, features: Features): Features {
 /** The sides of which something holds, client's left first. */
 export function sidesWhere(features: Features, holds: (side: Features) => boolean): readonly Side[] {
   return SIDES.filter((side) => holds(featuresOn(side, features)));
+}
+
+/** Where the skin is dry while it is not so all over; none where it is, or nowhere. */
+export const dryPatches = ({ dry, dryZones = [] }: Pick<Features, 'dry' | 'dryZones'>): readonly DryZone[] =>
+  dry ? [] : dryZones;
+
+/** Whether the skin is dry there: all over, or at that place. */
+export const isDryAt = ({ dry, dryZones = [] }: Pick<Features, 'dry' | 'dryZones'>, zone: DryZone): boolean =>
+  dry || dryZones.includes(zone);
+
+/** 'dry skin', 'dry chin and cheeks'; null where it is nowhere dry. */
+export function drynessInWords(features: Pick<Features, 'dry' | 'dryZones'>): string | null {
+  if (features.dry) return 'dry skin';
+  const patches = dryPatches(features);
+  return patches.length === 0 ? null : `dry ${listed(patches)}`;
 }

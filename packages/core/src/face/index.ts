@@ -15,7 +15,13 @@ export {
   LINES,
   LIP_EDGES,
   NOSES,
+  DRY_ZONES,
+  dryPatches,
+  drynessInWords,
+  FeaturesV1Schema,
+  isDryAt,
   OILY_ZONES,
+  type DryZone,
   PLAIN_FEATURES,
   sidesWhere,
   type Features,
@@ -91,6 +97,7 @@ export {
   type PlacedShape,
   type Placement,
 } from './outlineOf';
+export { GUIDES_OF_SKIN, liesOver, type SkinPlace } from './skinPlaces';
 export { halfCutTo, halfOf } from './halfFace';
 export { describePlacement, placeInShort, speakPlace, speakPlacement } from './describePlacement';
 export { contourFinder, isInHollow, type ContourFinder } from './guides';

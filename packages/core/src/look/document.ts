@@ -3,6 +3,7 @@ import { PatchMindedSchema } from '../care';
 import { SKIN_ZONES, UNDERTONES } from '../colour';
 import {
   FeaturesSchema,
+  FeaturesV1Schema,
   GUIDE_NAMES,
   GUIDE_PARAMETER_NAMES,
   GUIDE_PARAMETERS,
@@ -329,7 +330,7 @@ const clientFirst = {
   readingId: Type.Union([UuidSchema, Type.Null()]),
   sensitivities: Type.Array(TextSchema, { maxItems: 40 }),
 };
-const ClientSnapshotV1Schema = Type.Object(clientFirst, closed);
+const ClientSnapshotV1Schema = Type.Object({ ...clientFirst, features: FeaturesV1Schema }, closed);
 /** The client when the chart was made. */
 export const ClientSnapshotSchema = Type.Object(
   {

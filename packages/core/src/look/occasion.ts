@@ -1,3 +1,4 @@
+import { listed } from '../listed';
 import { minuteOfDay } from '../calendar';
 import { usualConditions } from '../shade';
 import { CHART_FORMAT, type Chart, type Occasion } from './document';
@@ -48,19 +49,16 @@ export function hoursToHold(begins: string | undefined, ends: string | undefined
   return minutes === 0 ? null : Math.ceil(minutes / 30) / 2;
 }
 
-const list = (words: readonly string[]): string =>
-  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
-
 /** What an occasion asks, in one line without its date: '10 hours, 11:30 to 23:00; by daylight; heat, rain'. */
 export function occasionInWords(occasion: Occasion): string {
   const { hoursToLast, begins, ends, lights, camera, metal, outfit = [], theme } = occasion;
   const conditions = occasion.conditions ?? usualConditions(occasion.kind);
   return [
     `${hoursToLast} ${hoursToLast === 1 ? 'hour' : 'hours'}${begins && ends ? `, ${begins} to ${ends}` : ''}`,
-    lights.length > 0 ? `by ${list(lights)}` : null,
+    lights.length > 0 ? `by ${listed(lights)}` : null,
     camera ? 'photographed' : null,
-    conditions.length > 0 ? list(conditions) : null,
-    outfit.length > 0 ? `wearing ${list(outfit.map(({ name }) => name))}` : null,
+    conditions.length > 0 ? listed(conditions) : null,
+    outfit.length > 0 ? `wearing ${listed(outfit.map(({ name }) => name))}` : null,
     metal ? `${metal} jewellery` : null,
     theme ?? null,
   ]
@@ -74,10 +72,10 @@ const DIFFERENCES: readonly (readonly [string, (o: Occasion) => string])[] = [
   ['hours', (o) => String(o.hoursToLast)],
   ['ready at', (o) => o.begins ?? ''],
   ['until', (o) => o.ends ?? ''],
-  ['light', (o) => list([...o.lights].sort())],
+  ['light', (o) => listed([...o.lights].sort())],
   ['camera', (o) => (o.camera ? 'photographed' : 'no camera')],
-  ['the day brings', (o) => list([...(o.conditions ?? usualConditions(o.kind))].sort())],
-  ['worn', (o) => list((o.outfit ?? []).map(({ name, lab }) => `${name} ${lab.join(' ')}`))],
+  ['the day brings', (o) => listed([...(o.conditions ?? usualConditions(o.kind))].sort())],
+  ['worn', (o) => listed((o.outfit ?? []).map(({ name, lab }) => `${name} ${lab.join(' ')}`))],
   ['jewellery', (o) => o.metal ?? ''],
   ['theme', (o) => o.theme ?? ''],
   ['place', (o) => o.place ?? ''],

@@ -1,5 +1,5 @@
 import { hueOf } from '../colour';
-import { sidesWhere, type Features } from '../face';
+import { drynessInWords, dryPatches, sidesWhere, type Features } from '../face';
 import { propertiesOf, type Product, type ProductKind } from '../kit';
 import { dayOf, type Day } from './day';
 import { isLined } from './ranges';
@@ -120,6 +120,15 @@ const NEEDS: readonly Need[] = [
   },
   {
     of: 'skin',
+    kinds: ['primer'],
+    why: ({ features }) =>
+      dryPatches(features).length > 0 && features.oily.length === 0 ? drynessInWords(features) : null,
+    met: (p) => p.finish === 'dewy' || p.finish === 'natural',
+    cost: 1.2,
+    words: 'takes moisture from where skin is dry',
+  },
+  {
+    of: 'skin',
     kinds: ['primer', 'spray'],
     why: ({ features, kind }) =>
       features.oily.length > 0 && !(features.dry && kind === 'spray')
@@ -133,7 +142,9 @@ const NEEDS: readonly Need[] = [
     of: 'skin',
     kinds: ['primer'],
     why: ({ features }) =>
-      textured(features) && features.oily.length === 0 && !features.dry ? 'textured skin' : null,
+      textured(features) && features.oily.length === 0 && drynessInWords(features) === null
+        ? 'textured skin'
+        : null,
     met: (p) => p.finish === 'natural' || p.finish === 'satin' || p.finish === 'matte',
     cost: 0.6,
     words: 'does not smooth texture',
@@ -153,6 +164,22 @@ const NEEDS: readonly Need[] = [
     why: ({ features }) => (features.dry ? 'dry skin' : null),
     met: (p) => p.finish !== 'matte',
     cost: 1.6,
+    words: 'matte shows every dry patch',
+  },
+  {
+    of: 'skin',
+    kinds: ['base'],
+    why: ({ features }) => (dryPatches(features).length > 0 ? drynessInWords(features) : null),
+    met: (p) => p.finish !== 'matte',
+    cost: 0.9,
+    words: 'matte shows every dry patch',
+  },
+  {
+    of: 'skin',
+    kinds: ['concealer'],
+    why: ({ features }) => (dryPatches(features).includes('under the eyes') ? 'dry under the eyes' : null),
+    met: (p) => p.finish !== 'matte',
+    cost: 1.2,
     words: 'matte shows every dry patch',
   },
   {

@@ -8,6 +8,7 @@ import {
   inferLandmarks,
   LIDS,
   LINES,
+  DRY_ZONES,
   OILY_ZONES,
   PLAIN_FEATURES,
   type Features,
@@ -76,6 +77,32 @@ test.each<[string, Partial<Features>, (sees: Sees) => unknown, unknown]>([
     { oily: ['forehead', 'nose', 'cheeks'] },
     (s) => guides(named(s, 'Powder')),
     ['zone.wholeFace'],
+  ],
+  ['primer on dry patches', { dryZones: ['cheeks'] }, (s) => guides(named(s, 'Prime')), ['zone.apple']],
+  [
+    'primer where oily',
+    { oily: ['nose'], dryZones: ['cheeks'] },
+    (s) => guides(named(s, 'Prime')),
+    ['zone.noseSide', 'zone.noseBridge'],
+  ],
+  [
+    'moisture on dry patches',
+    { dryZones: ['cheeks', 'chin'] },
+    (s) => s.steps.find((step) => step.phase === 'clean')!.note.includes('Twice on cheeks and chin.'),
+    true,
+  ],
+  ['little powder on dry patches', { dryZones: ['nose'] }, (s) => named(s, 'Powder')!.doseMgPerCm2, 0.51],
+  [
+    'little powder on dry patches',
+    { oily: ['forehead'], dryZones: ['nose'] },
+    (s) => named(s, 'Powder')!.note.includes('left on the brush: nose.'),
+    true,
+  ],
+  [
+    'no settled powder on lines',
+    { dryZones: ['under the eyes'] },
+    (s) => named(s, 'Under eye')!.waitMinutes,
+    0,
   ],
   ['less powder', { dry: true }, (s) => named(s, 'Powder')!.doseMgPerCm2, 0.42],
   ['no settled powder on lines', { lines: ['under eye'] }, (s) => named(s, 'Under eye')!.waitMinutes, 0],
@@ -333,6 +360,7 @@ test('whoever she is: no dose under nothing, no step twice, every reason said, a
   const anyone = fc.record({
     oily: fc.subarray([...OILY_ZONES]),
     dry: fc.boolean(),
+    dryZones: fc.subarray([...DRY_ZONES]),
     lines: fc.subarray([...LINES]),
     age: fc.constantFrom(...AGES),
     brows: fc.constantFrom(...BROWS),
@@ -377,6 +405,7 @@ test('whoever she is, no step that had a place is left without one', () => {
     beard: fc.boolean(),
     narrowTemples: fc.boolean(),
     oily: fc.subarray([...OILY_ZONES]),
+    dryZones: fc.subarray([...DRY_ZONES]),
     lines: fc.subarray([...LINES]),
   });
   fc.assert(

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { AGES, LIDS, OILY_ZONES, PLAIN_FEATURES, type Features } from '../../face';
+import { AGES, DRY_ZONES, LIDS, OILY_ZONES, PLAIN_FEATURES, type Features } from '../../face';
 import { CONDITIONS, OCCASION_LIGHTS, OCCASIONS } from '../../shade';
 import { adaptLook, fitLook, followDay, refuseAdaptation, type Chart, type Occasion, type Step } from '..';
 import { client, KIT, kitOf, product, STAMP } from '../look.testing';
@@ -21,6 +21,7 @@ const features: fc.Arbitrary<Features> = fc
     age: fc.constantFrom(...AGES),
     dry: fc.boolean(),
     oily: fc.uniqueArray(fc.constantFrom(...OILY_ZONES)),
+    dryZones: fc.uniqueArray(fc.constantFrom(...DRY_ZONES)),
     lids: fc.record({ left: fc.constantFrom(...LIDS), right: fc.constantFrom(...LIDS) }),
   })
   .map((some) => ({ ...PLAIN_FEATURES, ...some }));

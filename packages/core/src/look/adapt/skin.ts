@@ -1,6 +1,16 @@
 import { familiesMeant } from '../../care';
 import { deltaE2000 } from '../../colour';
-import { offSides, sidesWhere, type Features, type Side } from '../../face';
+import {
+  dryPatches,
+  GUIDES_OF_SKIN,
+  isDryAt,
+  liesOver,
+  offSides,
+  sidesWhere,
+  type Features,
+  type Side,
+} from '../../face';
+import { listed } from '../../listed';
 import { faceColour, isLined, isUnderEye } from '../../shade';
 import type { LookStep } from '../document';
 import {
@@ -15,16 +25,6 @@ import {
   type GuideName,
 } from './adapter';
 
-/** Where an oily zone is primed and set. */
-const ZONES_OF: Readonly<Record<Features['oily'][number], readonly GuideName[]>> = {
-  forehead: ['zone.foreheadCentre'],
-  nose: ['zone.noseSide', 'zone.noseBridge'],
-  chin: ['zone.chin'],
-  cheeks: ['zone.apple'],
-  lids: [],
-};
-const inWords = (zones: readonly string[]): string =>
-  zones.length > 1 ? `${zones.slice(0, -1).join(', ')} and ${zones.at(-1)!}` : (zones[0] ?? '');
 const linedUnderEye = (features: Features): readonly Side[] =>
   sidesWhere(features, ({ lines }) => lines.includes('under eye'));
 const textured = (features: Features): boolean =>
@@ -43,10 +43,10 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       const oily = features.oily.filter((zone) => zone !== 'lids');
       if (!isKind(step, 'primer') || oily.length === 0) return null;
       return {
-        words: `Primer on ${inWords(oily)}`,
+        words: `Primer on ${listed(oily)}`,
         why: 'oily there; a mattifier goes there and only there',
         set: {
-          placements: places(oily.flatMap((zone) => ZONES_OF[zone])),
+          placements: places(oily.flatMap((zone) => GUIDES_OF_SKIN[zone])),
           wants: { ...step.wants, finishes: ['matte'] },
         },
       };
@@ -67,9 +67,28 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
         : null,
   },
   {
+    id: 'primer on dry patches',
+    change: (step, { features }) => {
+      const dry = dryPatches(features);
+      if (!isKind(step, 'primer') || dry.length === 0 || features.oily.length > 0) return null;
+      return {
+        words: `A hydrating primer on ${listed(dry)}`,
+        why: 'dry there',
+        set: {
+          placements: places(dry.flatMap((zone) => GUIDES_OF_SKIN[zone])),
+          wants: { ...step.wants, finishes: ['dewy', 'natural'] },
+        },
+      };
+    },
+  },
+  {
     id: 'primer over texture',
     change: (step, { features }) =>
-      isKind(step, 'primer') && textured(features) && features.oily.length === 0 && !features.dry
+      isKind(step, 'primer') &&
+      textured(features) &&
+      features.oily.length === 0 &&
+      !features.dry &&
+      dryPatches(features).length === 0
         ? {
             words: 'A smoothing primer over cheeks and nose',
             why: 'pores and texture',
@@ -92,6 +111,18 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
         : null,
   },
   {
+    id: 'moisture on dry patches',
+    change: (step, { features }) => {
+      const dry = dryPatches(features);
+      if (step.phase !== 'clean' || !isKind(step, 'prep') || dry.length === 0) return null;
+      return {
+        words: `Twice on ${listed(dry)}, and longer to sink in`,
+        why: 'dry there',
+        set: { waitMinutes: step.waitMinutes + 2, note: noted(step, `Twice on ${listed(dry)}.`) },
+      };
+    },
+  },
+  {
     id: 'set where oily',
     change: (step, { features }) => {
       const oily = features.oily.filter((zone) => zone !== 'lids');
@@ -99,9 +130,12 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       const all = oily.includes('cheeks') && oily.length >= 3;
       const guides = all
         ? (['zone.wholeFace'] as const)
-        : [...guidesOf(step).filter((g) => g.startsWith('zone.')), ...oily.flatMap((zone) => ZONES_OF[zone])];
+        : [
+            ...guidesOf(step).filter((g) => g.startsWith('zone.')),
+            ...oily.flatMap((zone) => GUIDES_OF_SKIN[zone]),
+          ];
       return {
-        words: all ? 'Powder everywhere' : `Powder on ${inWords(oily)} too`,
+        words: all ? 'Powder everywhere' : `Powder on ${listed(oily)} too`,
         why: all ? 'very oily skin is set everywhere' : 'oily there',
         set: { placements: places(guides), doseMgPerCm2: rounded(Math.min(0.6, step.doseMgPerCm2 * 1.15)) },
       };
@@ -119,11 +153,32 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
         : null,
   },
   {
+    id: 'little powder on dry patches',
+    change: (step, { features }) => {
+      // What is set anyway stays set: colour laid on what is wet would be worse than a little powder.
+      const dry = dryPatches(features).filter((zone) =>
+        guidesOf(step).some((guide) => liesOver(guide, zone)),
+      );
+      if (step.role !== 'powder' || dry.length === 0) return null;
+      const asIs = features.oily.length > 0 || isLined(features);
+      return {
+        words: `As little powder as will hold on ${listed(dry)}`,
+        why: 'dry there: powder shows on patches',
+        set: {
+          note: noted(step, `Last, and with what is left on the brush: ${listed(dry)}.`),
+          ...(asIs ? {} : { doseMgPerCm2: rounded(0.85 * step.doseMgPerCm2) }),
+        },
+      };
+    },
+  },
+  {
     id: 'no settled powder on lines',
     change: (step, { features }) =>
       step.role === 'powder' &&
       isUnderEye(step) &&
-      (linedUnderEye(features).length > 0 || features.dry || features.age === 'mature') &&
+      (linedUnderEye(features).length > 0 ||
+        isDryAt(features, 'under the eyes') ||
+        features.age === 'mature') &&
       (step.waitMinutes > 0 || step.doseMgPerCm2 > 0.25)
         ? {
             words: 'A thin veil, not left to settle',

@@ -1,6 +1,6 @@
 import { familiesAgree, isPowder, isWet, type Family } from '../../kit';
 import { FLOW_DOSE, type Chart, type Step } from '../../look';
-import { sidesWhere, SIDES } from '../../face';
+import { isDryAt, sidesWhere, SIDES } from '../../face';
 import { isUnderEye } from '../../shade';
 import { deepest, shared } from '../cover';
 import {
@@ -231,7 +231,8 @@ export const LAYER_RULES: readonly Rule[] = [
       return on.steps
         .filter((s) => s.role === 'powder' && (s.waitMinutes >= 2 || s.doseMgPerCm2 * s.passes > 0.8))
         .flatMap((s) => {
-          const lined = sidesWhere(features, ({ lines }) => lines.includes('under eye')).filter(
+          const isDry = isDryAt(features, 'under the eyes');
+          const lined = sidesWhere(features, ({ lines }) => isDry || lines.includes('under eye')).filter(
             (side) => shared(on.cover(s), guideCover(on, 'zone.underEye', side)) > 0,
           );
           const all = features.age === 'mature' || features.dry;

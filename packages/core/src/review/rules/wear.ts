@@ -1,4 +1,4 @@
-import { sidesWhere, type Features, type Placement } from '../../face';
+import { drynessInWords, GUIDES_OF_SKIN, sidesWhere, type Features, type Placement } from '../../face';
 import { propertiesOf } from '../../kit';
 import { newStep, withStep, type Chart, type Step } from '../../look';
 import { dueMinutes, outlookWords, trialZoneWords, wearOutlook, wornByZone } from '../../trial';
@@ -7,20 +7,10 @@ import { changed, finishIs, found, isShiny, nameOf, type Fix, type Reviewed, typ
 
 /** An id made from another, for a step a fix adds. */
 const idBeside = (id: string, salt: string): string => `${id.slice(0, 34)}${salt}`;
-/** Where an oily zone is primed and set. */
-const ZONES_OF: Readonly<
-  Record<Features['oily'][number], readonly Extract<Placement, { guide: unknown }>['guide'][]>
-> = {
-  forehead: ['zone.foreheadCentre'],
-  nose: ['zone.noseSide'],
-  chin: ['zone.chin'],
-  cheeks: ['zone.apple'],
-  lids: [],
-};
 const oilyOf = (on: Reviewed): readonly Features['oily'][number][] =>
   on.chart.client.features.oily.filter((zone) => zone !== 'lids');
 const placesOf = (zones: readonly Features['oily'][number][]): Placement[] =>
-  zones.flatMap((zone) => ZONES_OF[zone]).map((guide) => ({ guide, side: 'both' as const }));
+  zones.flatMap((zone) => GUIDES_OF_SKIN[zone]).map((guide) => ({ guide, side: 'both' as const }));
 
 /** A step added with the kit's best product for it; undefined where the kit has none. */
 function added(
@@ -262,18 +252,20 @@ export const WEAR_RULES: readonly Rule[] = [
     name: 'Matte on dry skin',
     severity: 'note',
     why: 'Matte bases and much powder show every dry patch.',
-    find: (on) =>
-      on.chart.client.features.dry
+    find: (on) => {
+      const dry = drynessInWords(on.chart.client.features);
+      return dry
         ? on.steps
             .filter((s) => s.role === 'base' && on.products(s).some((p) => p.finish === 'matte'))
             .map((s) =>
               found(
                 [s],
-                `${s.title} is matte on dry skin: patches will show.`,
+                `${s.title} is matte on ${dry}: patches will show.`,
                 on.another(s, finishIs('natural', 'satin', 'dewy')),
               ),
             )
-        : [],
+        : [];
+    },
   },
   {
     id: HOLDS_THE_HOURS,

@@ -1,0 +1,30 @@
+import type { Features, DryZone } from './features';
+import type { Placement } from './outlineOf';
+
+export type SkinPlace = Features['oily'][number] | DryZone;
+type GuideName = Extract<Placement, { guide: unknown }>['guide'];
+
+/** The zones of the face that are meant where skin is said to be oily or dry. A lid is not primed with the face. */
+export const GUIDES_OF_SKIN: Readonly<Record<SkinPlace, readonly GuideName[]>> = {
+  forehead: ['zone.foreheadCentre'],
+  nose: ['zone.noseSide', 'zone.noseBridge'],
+  chin: ['zone.chin'],
+  cheeks: ['zone.apple'],
+  lids: [],
+  'under the eyes': ['zone.underEye'],
+  'round the mouth': ['zone.upperLipSkin', 'zone.smileLine'],
+};
+
+/** Guides that lie over several of them. */
+const WIDE: Readonly<Partial<Record<GuideName, readonly SkinPlace[] | 'all'>>> = {
+  'zone.wholeFace': 'all',
+  tZonePowder: ['forehead', 'nose', 'chin'],
+  underEyeLight: ['under the eyes'],
+  correctUnderEye: ['under the eyes'],
+};
+
+/** Whether a guide lies over such a place. */
+export function liesOver(guide: GuideName, place: SkinPlace): boolean {
+  const wide = WIDE[guide];
+  return wide === 'all' || wide?.includes(place) === true || GUIDES_OF_SKIN[place].includes(guide);
+}
