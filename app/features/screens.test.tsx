@@ -92,7 +92,8 @@ const CASES: readonly Case[] = [
     name: 'Today',
     element: <TodayScreen />,
     waits: '/api/today',
-    empty: { body: { date: DAY, visits: [], due: [] }, says: /Nothing booked/ },
+    beside: { '/api/clients': [], '/api/kit': { products: [], units: [] } },
+    empty: { body: { date: DAY, visits: [], due: [] }, says: /Four steps lead to a first chart/ },
     ready: { body: { date: DAY, visits: [visit], due: [] }, says: /Ilse Moor/ },
   },
   {

@@ -26,6 +26,11 @@ test('an empty installation to a first saved chart, on a phone, without the demo
   await page.getByRole('button', { name: 'Set up and go in' }).click();
   await page.getByRole('heading', { name: 'Today' }).waitFor();
 
+  // The way to a first chart stands there; it is gone step by step.
+  const steps = page.getByRole('group', { name: 'First steps' });
+  for (const step of [/^1 +Add a client/, /^2 +Read the skin/, /^3 +Fill the kit/, /^4 +Fit a look/])
+    await steps.getByRole('link', { name: step }).waitFor();
+
   // Looks came along; the first client is added and traced.
   await page.getByRole('link', { name: 'Looks', exact: true }).click();
   await page
@@ -40,6 +45,7 @@ test('an empty installation to a first saved chart, on a phone, without the demo
   await page.getByLabel('Face length, mm').fill('186');
   await page.getByRole('button', { name: 'Save the face' }).click();
 
+  await page.getByRole('group', { name: 'How a first reading is done' }).waitFor();
   // Her skin, typed as a reader gave it, in two zones.
   await page.getByRole('button', { name: 'Type CIELAB values' }).click();
   for (const zone of ['Cheek', 'Neck']) {
@@ -77,6 +83,11 @@ test('an empty installation to a first saved chart, on a phone, without the demo
   await page.getByRole('button', { name: 'Save version 1' }).click();
   await page.waitForURL(/\/charts\/[0-9a-f-]{36}$/);
   await page.getByText(/Quiet Linen · trial, .* · version 1$/).waitFor();
+  await page.getByRole('link', { name: 'Today', exact: true }).click();
+  for (const step of [/^✓ +Add a client/, /^✓ +Read the skin/, /^3 +Fill the kit/, /^✓ +Fit a look/])
+    await steps.getByRole('link', { name: step }).waitFor();
+  await steps.getByText(/Still without prep, primer, concealer/).waitFor();
+  await page.goBack();
   await page.getByRole('tab', { name: 'Look over' }).click();
   await page
     .getByText(/no product/i)

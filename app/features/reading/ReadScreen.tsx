@@ -22,6 +22,7 @@ import {
 } from '../../ui';
 import { newestSkin } from '../clients/snapshot';
 import { AddPlace } from './AddPlace';
+import { FirstReading } from './FirstReading';
 import { ReaderDialog } from './ReaderDialog';
 import {
   EMPTY_SESSION,
@@ -204,6 +205,7 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
           <ZoneFace client={client} session={session} held={held} onHold={setHeld} />
         </View>
         <Column flex={wide ? 1 : undefined}>
+          {client.readings.length === 0 ? <FirstReading /> : null}
           {failure ? (
             <Body
               role={failure.wrong ? 'alert' : 'status'}

@@ -7,7 +7,6 @@ import {
   Body,
   Button,
   Column,
-  Empty,
   Judged,
   Label,
   Line,
@@ -22,6 +21,7 @@ import {
 import { dayAndDistance, dayInWords, hourInWords, howFar, mannerNow } from '../words/dates';
 import { byWeek, visitDetail } from '../words/visits';
 import { fetchWork, fromWork } from '../frame/fromWork';
+import { FirstSteps } from './FirstSteps';
 import { SettingsAside } from '../settings/SettingsAside';
 
 const DUE_MARKS = { 'patch test': '▲', 're-read': '◐', 'run-up': '◇', expiring: '◔', expired: '▲' } as const;
@@ -48,15 +48,7 @@ function TodayView({ today }: { readonly today: TodayAnswer }) {
   const router = useRouter();
   const wide = useWide();
   const [next, ...later] = today.visits;
-  if (!next) {
-    return (
-      <Empty title="Nothing booked" words="Open a client and fit a look, or add someone new.">
-        <Button kind="main" onPress={() => router.navigate('/clients')}>
-          Clients
-        </Button>
-      </Empty>
-    );
-  }
+  if (!next) return <FirstSteps onClients={() => router.navigate('/clients')} />;
   return (
     <View flexDirection={wide ? 'row' : 'column'} gap="$5">
       <Column flex={wide ? 1 : undefined} gap="$4">

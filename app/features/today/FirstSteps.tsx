@@ -1,0 +1,32 @@
+import { useClients, useKit } from '../../data/hooks';
+import { Body, Button, Column, Empty, Label, Loading, Row } from '../../ui';
+import { kindsMissing } from '../kit/KindsToFill';
+import { firstSteps } from './firstSteps';
+
+/** Today of a studio with nothing booked: the way to a first chart, or where to go on. */
+export function FirstSteps({ onClients }: { readonly onClients: () => void }) {
+  const clients = useClients('');
+  const kit = useKit();
+  if ((!clients.data || !kit.data) && !clients.error && !kit.error) return <Loading />;
+  const steps = clients.data && kit.data ? firstSteps(clients.data, kindsMissing(kit.data)) : [];
+  const next = steps.find(({ done }) => !done);
+  if (!next)
+    return (
+      <Empty title="Nothing booked" words="Open a client and fit a look, or add someone new.">
+        <Button kind="main" onPress={onClients}>
+          Clients
+        </Button>
+      </Empty>
+    );
+  return (
+    <Column gap="$2" role="group" aria-label="First steps">
+      <Body>Nothing is booked yet. Four steps lead to a first chart.</Body>
+      {steps.map(({ title, words, done, href }, i) => (
+        <Column key={title} gap={0}>
+          <Row title={`${done ? '✓' : `${i + 1}`}  ${title}`} detail={done ? 'done' : words} href={href} />
+        </Column>
+      ))}
+      <Label>{`Next: ${next.title.toLowerCase()}. Visits are booked on a client’s page.`}</Label>
+    </Column>
+  );
+}
