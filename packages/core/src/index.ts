@@ -11,6 +11,7 @@ export * from './lesson';
 export * from './look';
 export * from './order';
 export * from './practice';
+export * from './photo';
 export * from './print';
 export * from './render';
 export * from './repeat';

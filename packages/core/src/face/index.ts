@@ -1,4 +1,4 @@
-export { type Point, type Polygon, type Polyline } from './point';
+export { isInside, type Point, type Polygon, type Polyline } from './point';
 export { boxesTouch, boxOf, type Box } from './box';
 export { areaOf, intersectRegions, subtractRegion, uniteOutlines, type Region } from './region';
 export { LANDMARKS, SIDES, TEMPLATE, type LandmarkName, type Landmarks, type Side } from './landmarks';
@@ -98,7 +98,7 @@ export {
   type Placement,
 } from './outlineOf';
 export { GUIDES_OF_SKIN, liesOver, type SkinPlace } from './skinPlaces';
-export { halfCutTo, halfOf } from './halfFace';
+export { halfCutTo, halfOf, halfOutline } from './halfFace';
 export { describePlacement, placeInShort, speakPlace, speakPlacement } from './describePlacement';
 export { contourFinder, isInHollow, type ContourFinder } from './guides';
 export { offSides } from './offSides';

@@ -1,13 +1,17 @@
 import { deltaE2000 } from '../colour';
 import {
   areaOf,
+  faceWarp,
   halfOf,
+  halfOutline,
   intersectRegions,
   outlineOf,
   SIDES,
   uniteOutlines,
   zoneOutline,
   ZONES,
+  type Landmarks,
+  type Polygon,
   type Side,
   type ZoneName,
 } from '../face';
@@ -257,6 +261,18 @@ const MADE_OF: Readonly<Record<TrialZone, readonly ZoneName[]>> = {
   chin: ['chin'],
   neck: ['neck'],
 };
+/** A zone of a trial on a face, mm: the outlines of what it is made of, the largest first; of one half, or of both. */
+export function trialZoneOutlines(zone: TrialZone, landmarks: Landmarks, side?: Side): Polygon[] {
+  const whole = MADE_OF[zone].flatMap((name) =>
+    (ZONES[name].paired ? SIDES : (['left'] as const)).map((one) => zoneOutline(name, landmarks, one)),
+  );
+  if (!side) return whole;
+  const warp = faceWarp(landmarks);
+  const half = halfOutline(side).map(warp.toFace);
+  return intersectRegions(uniteOutlines(whole), [half])
+    .map((outline) => [...outline])
+    .sort((one, other) => areaOf([other]) - areaOf([one]));
+}
 /** What covers so much of a zone, or lies in it with so much of itself, can be judged there. */
 const ENOUGH = 0.2;
 
@@ -276,11 +292,7 @@ export function zonesCompared(
     ),
   );
   const shares = TRIAL_ZONES.map((zone) => {
-    const whole = uniteOutlines(
-      MADE_OF[zone].flatMap((name) =>
-        (ZONES[name].paired ? SIDES : (['left'] as const)).map((side) => zoneOutline(name, landmarks, side)),
-      ),
-    );
+    const whole = uniteOutlines(trialZoneOutlines(zone, landmarks));
     const shared = areaOf(intersectRegions(laid, whole));
     return { zone, share: Math.max(shared / areaOf(whole), shared / Math.max(1, areaOf(laid))) };
   });

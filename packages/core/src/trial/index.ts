@@ -17,6 +17,7 @@ export {
   swapSchool,
   swapStep,
   withHalves,
+  trialZoneOutlines,
   zonesCompared,
   type ComparedStep,
   type Swap,

@@ -1,0 +1,20 @@
+export {
+  after,
+  faceInPicture,
+  mapped,
+  toFrame,
+  turnedRound,
+  type Affine,
+  type FaceTaps,
+} from './faceInPicture';
+export { MOST_MEGAPIXELS, pictureSize, questionPicture, type PictureSize } from './pictureSize';
+export { bareMean, meanInside, zoneMeans, type LinearRgb, type Picture, type ZoneMean } from './zoneMeans';
+export { gradeOfCast, whiteCast, type WhiteCast } from './whiteCast';
+export {
+  blindResult,
+  blindRound,
+  ENOUGH_REPEATS,
+  type BlindAnswers,
+  type BlindCard,
+  type BlindSeen,
+} from './blindRound';

@@ -1,0 +1,40 @@
+/** The most a picture may hold: more is refused before it is unpacked, which would take the page's memory. */
+export const MOST_MEGAPIXELS = 40;
+
+export type PictureSize = { readonly width: number; readonly height: number };
+
+/** Marks of a JPEG that say how large it is: SOF0 to SOF15 without DHT, JPG and DAC. */
+const isFrame = (mark: number): boolean =>
+  mark >= 0xc0 && mark <= 0xcf && mark !== 0xc4 && mark !== 0xc8 && mark !== 0xcc;
+
+/** How large a JPEG or PNG says it is, from its first bytes, without unpacking it; null for anything else. */
+export function pictureSize(bytes: Uint8Array): PictureSize | null {
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  if (bytes.length >= 24 && view.getUint32(0) === 0x89504e47 && view.getUint32(12) === 0x49484452)
+    return { width: view.getUint32(16), height: view.getUint32(20) };
+  if (bytes.length < 4 || view.getUint16(0) !== 0xffd8) return null;
+  for (let at = 2; at + 9 < bytes.length;) {
+    if (bytes[at] !== 0xff) return null;
+    const mark = bytes[at + 1]!;
+    // Filling between marks.
+    if (mark === 0xff) {
+      at++;
+      continue;
+    }
+    if (isFrame(mark)) return { height: view.getUint16(at + 5), width: view.getUint16(at + 7) };
+    if (mark === 0xda || mark === 0xd9) return null;
+    at += 2 + view.getUint16(at + 2);
+  }
+  return null;
+}
+
+/** Why a file cannot be used as a photograph, with what to do; null where it can. */
+export function questionPicture(bytes: Uint8Array): string | null {
+  const size = pictureSize(bytes);
+  if (!size || size.width === 0 || size.height === 0)
+    return 'This is no photograph that can be read here: choose a JPEG or a PNG.';
+  const megapixels = (size.width * size.height) / 1e6;
+  return megapixels > MOST_MEGAPIXELS
+    ? `The photograph has ${Math.round(megapixels)} megapixels; up to ${MOST_MEGAPIXELS} can be read here. Save it smaller and choose it again.`
+    : null;
+}
