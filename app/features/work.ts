@@ -12,6 +12,8 @@ export { WearScreen } from './wear/WearScreen';
 export { LessonScreen } from './lesson/LessonScreen';
 export { CompactScreen } from './lesson/compact/CompactScreen';
 export { ExerciseScreen } from './practice/ExerciseScreen';
+export { BlindScreen } from './photos/BlindScreen';
+export { PhotosScreen } from './photos/PhotosScreen';
 export { PracticeScreen } from './practice/PracticeScreen';
 export { DeclareScreen } from './trials/DeclareScreen';
 export { QuestionsScreen } from './trials/QuestionsScreen';

@@ -3,7 +3,7 @@ import path from 'node:path';
 import { build, context } from 'esbuild';
 import { root } from './paths.mjs';
 
-const ENTRIES = ['fit', 'shade', 'paint', 'plan'].map((name) =>
+const ENTRIES = ['fit', 'shade', 'paint', 'plan', 'photo'].map((name) =>
   path.join(root, `app/workers/${name}.worker.ts`),
 );
 /** Where Expo takes files from that are served as they are, in development and in the built app. */

@@ -157,6 +157,7 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
           { words: 'Print', onPress: () => setAsking('print') },
           ...(editable ? [{ words: 'Share', onPress: () => setAsking('share') }] : []),
           { words: 'How it wears', href: `/charts/${saved.id}/wear` },
+          { words: 'Photographs', href: `/charts/${saved.id}/photos` },
           { words: 'Lesson for at home', href: `/charts/${saved.id}/lesson` },
           { words: 'Half-face trial', href: `/charts/${saved.id}/trial` },
           { words: 'Compare', href: `/charts/${saved.id}/compare` },

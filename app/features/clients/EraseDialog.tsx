@@ -11,6 +11,7 @@ import { call } from '../../data/call';
 import { dropDraftsOf } from '../../data/drafts';
 import { useErasure, useRefresh } from '../../data/hooks';
 import { forgetWhatWasRead } from '../../data/offline';
+import { dropPhotosOf } from '../../data/photos';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Choice, Dialog, Field, Label, Ready } from '../../ui';
 
@@ -54,6 +55,7 @@ export function EraseDialog({
       // Neither a page that was read before nor a form that was begun keeps what was just erased.
       dropDraftsOf([client.id, client.name, ...client.charts.map(({ id }) => id)]);
       await forgetWhatWasRead();
+      await dropPhotosOf(client.id);
       router.replace('/clients');
       await refresh();
     });

@@ -6,6 +6,7 @@ import { CallError } from '../../data/call';
 import { draftsBelongTo } from '../../data/drafts';
 import { useSession, useStudioSettings } from '../../data/hooks';
 import { forgetWhatWasRead, keepAppOnHand } from '../../data/offline';
+import { photosBelongTo } from '../../data/photos';
 import { watchNetwork } from '../../data/outbox';
 import { Failed, Loading, View } from '../../ui';
 import { Frame } from '../frame/Frame';
@@ -32,7 +33,7 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
   if (email !== undefined) draftsBelongTo(email);
   const signedOut = session.error instanceof CallError && session.error.problem?.code === 'signed-out';
   const enter = (answer: SessionAnswer): void => {
-    void forgetWhatWasRead()
+    void Promise.all([forgetWhatWasRead(), photosBelongTo(answer.email)])
       .then(() => mutate(() => true, undefined, { revalidate: false }))
       .then(() => mutate(pathTo('session'), answer, { revalidate: false }));
   };

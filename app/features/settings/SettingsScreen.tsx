@@ -5,6 +5,7 @@ import { call } from '../../data/call';
 import { dropAllForms } from '../../data/drafts';
 import { useSession, useStudioSettings } from '../../data/hooks';
 import { forgetWhatWasRead } from '../../data/offline';
+import { dropPhotos } from '../../data/photos';
 import { Body, Button, Choice, Column, Line, Ready, Rule, Screen, Subheading } from '../../ui';
 import { chooseGround, useGround } from '../face/ground';
 import { chooseKeysOn, useKeysOn } from '../frame/keysOn';
@@ -29,6 +30,7 @@ export function SettingsScreen() {
   const signOut = async (): Promise<void> => {
     await call('signOut');
     await forgetWhatWasRead();
+    await dropPhotos();
     dropAllForms();
     await mutate(() => true, undefined, { revalidate: true });
     router.replace('/');

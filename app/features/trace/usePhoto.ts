@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useState } from 'react';
-import { del, get, set } from 'idb-keyval';
+import { dropTracing, keepTracing, tracingOf } from '../../data/photos';
 
 export type Photo = {
   /** An address inside this page only; null when there is no photo. */
@@ -11,8 +11,6 @@ export type Photo = {
   readonly drop: () => Promise<void>;
 };
 
-const nameOf = (clientId: string): string => `toile.photo.${clientId}`;
-
 /**
  * A photo for tracing: in memory, never sent, dropped when the screen is left unless it is kept on the
  * device.
@@ -23,7 +21,7 @@ export function usePhoto(clientId: string): Photo {
   const open = useCallback((blob: Blob) => setPhoto({ blob, href: URL.createObjectURL(blob) }), []);
   useEffect(() => {
     let current = true;
-    get<Blob>(nameOf(clientId)).then(
+    tracingOf(clientId).then(
       (found) => {
         if (!current || !found) return;
         open(found);
@@ -39,11 +37,11 @@ export function usePhoto(clientId: string): Photo {
   useEffect(() => () => (photo ? URL.revokeObjectURL(photo.href) : undefined), [photo]);
   const keep = useCallback(async () => {
     if (!photo) return;
-    await set(nameOf(clientId), photo.blob);
+    await keepTracing(clientId, photo.blob);
     setKept(true);
   }, [photo, clientId]);
   const drop = useCallback(async () => {
-    await del(nameOf(clientId));
+    await dropTracing(clientId);
     setKept(false);
     setPhoto(null);
   }, [clientId]);

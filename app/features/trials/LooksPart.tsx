@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import {
   questionLook,
@@ -20,7 +21,7 @@ import { LinkShown } from '../share/LinkShown';
 import { todayText, zoneOfDays } from '../words/dates';
 import { inZone, instantOf } from '../wear/wearView';
 import { HalvesFields, StingField, TouchedField, type Stings } from './HalvesFields';
-import { NO_HALVES, seenOf } from './halfLook';
+import { isGraded, NO_HALVES, seenOf } from './halfLook';
 import { JUDGE_WORDS, lookRows, MEASURE_WORDS } from './trialView';
 
 type LooksPartProps = {
@@ -37,7 +38,28 @@ export function LooksPart({ trial, now, tell, over }: LooksPartProps) {
       {over || now.appliedAt !== null ? null : <PutOn tell={tell} />}
       <Seen trial={trial} now={now} />
       {over || now.appliedAt === null ? null : <AnotherLook trial={trial} now={now} tell={tell} />}
+      {over || now.appliedAt === null || !isGraded(trial.declared.measure) ? null : (
+        <FromPhotographs trial={trial} />
+      )}
       {over || now.appliedAt === null ? null : <ByLink trial={trial} appliedAt={now.appliedAt} />}
+    </Column>
+  );
+}
+
+/** Blind, by whoever looks: one half at a time. */
+function FromPhotographs({ trial }: Pick<LooksPartProps, 'trial'>) {
+  const router = useRouter();
+  return (
+    <Column gap="$2" role="group" aria-label="Or from photographs">
+      <Subheading>Or from photographs</Subheading>
+      <Label>
+        One half at a time, mirrored and ordered by lot, some twice: so it is judged without knowing which is
+        which.
+      </Label>
+      <Line>
+        <Button onPress={() => router.navigate(`/trials/${trial.id}/photos`)}>Judge from photographs</Button>
+        <Button onPress={() => router.navigate(`/charts/${trial.chartId}/photos`)}>Keep a photograph</Button>
+      </Line>
     </Column>
   );
 }

@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
-import { fromWork } from '../../features/frame/fromWork';
+import { fromWork } from '../../../features/frame/fromWork';
 
 const TrialScreen = fromWork((work) => work.TrialScreen);
 

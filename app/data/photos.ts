@@ -1,0 +1,81 @@
+import { createStore, del, delMany, entries, get, keys, set, type UseStore } from 'idb-keyval';
+import type { FaceTaps, Point } from '@toile/core';
+
+export const PHOTO_LIGHTS = ['daylight', 'flash'] as const;
+export type PhotoLight = (typeof PHOTO_LIGHTS)[number];
+
+/** A photograph of a made-up face, with where the face lies on it, in its pixels. */
+export type Photo = {
+  readonly id: string;
+  readonly clientId: string;
+  readonly chartId: string;
+  /** When it was taken. */
+  readonly at: string;
+  readonly light: PhotoLight;
+  readonly blob: Blob;
+  readonly taps: FaceTaps;
+  /** Skin without make-up; null where none was shown. */
+  readonly bare: Point | null;
+};
+
+let store: UseStore | null = null;
+const photos = (): UseStore => (store ??= createStore('toile-photos', 'photos'));
+const nameOf = (clientId: string, id: string): string => `${clientId}/${id}`;
+/** The photo a face is traced on. */
+const TRACING = 'tracing';
+
+/**
+ * Photographs are kept on this device alone, with the client's consent: never sent, gone when the client is erased or
+ * whoever is signed in signs out. Each of these rejects when the device will not have it.
+ */
+export const keepPhoto = (photo: Photo): Promise<void> =>
+  set(nameOf(photo.clientId, photo.id), photo, photos());
+
+/** The photographs of one chart, the newest first. */
+export async function photosOf({
+  clientId,
+  id,
+}: {
+  readonly clientId: string;
+  readonly id: string;
+}): Promise<Photo[]> {
+  const all = await entries<string, Photo>(photos());
+  return all
+    .filter(([name, photo]) => name.startsWith(`${clientId}/`) && photo.chartId === id)
+    .map(([, photo]) => photo)
+    .sort((one, other) => other.at.localeCompare(one.at));
+}
+
+export const dropPhoto = ({ clientId, id }: Pick<Photo, 'clientId' | 'id'>): Promise<void> =>
+  del(nameOf(clientId, id), photos());
+
+export const keepTracing = (clientId: string, blob: Blob): Promise<void> =>
+  set(nameOf(clientId, TRACING), blob, photos());
+export const tracingOf = (clientId: string): Promise<Blob | undefined> =>
+  get<Blob>(nameOf(clientId, TRACING), photos());
+export const dropTracing = (clientId: string): Promise<void> => del(nameOf(clientId, TRACING), photos());
+
+/** Every photograph of a client that is erased. */
+export async function dropPhotosOf(clientId: string): Promise<void> {
+  const names = await keys<string>(photos());
+  await delMany(
+    names.filter((name) => name.startsWith(`${clientId}/`)),
+    photos(),
+  );
+}
+
+/** Every photograph on this device: they belong to whoever was signed in. */
+export async function dropPhotos(): Promise<void> {
+  await delMany(await keys(photos()), photos());
+}
+
+const OWNER = 'owner';
+let owners: UseStore | null = null;
+
+/** Called when somebody signs in: photographs of anybody else who was signed in on this device are dropped. */
+export async function photosBelongTo(email: string): Promise<void> {
+  owners ??= createStore('toile-photos-of', 'owner');
+  if ((await get<string>(OWNER, owners)) === email) return;
+  await dropPhotos();
+  await set(OWNER, email, owners);
+}

@@ -1,0 +1,95 @@
+import {
+  gradeOfCast,
+  productName,
+  trialZoneWords,
+  zonesCompared,
+  type Chart,
+  type FlashGrade,
+  type TrialZone,
+} from '@toile/core';
+import type { ZoneCast } from '../../workers/photoJobs';
+import { capital } from '../words/capital';
+
+/** What was tapped of a photograph, in order; the last may be left out. */
+export const PHOTO_TAPS = ['pupil_right', 'pupil_left', 'gnathion', 'bare'] as const;
+export type PhotoTap = (typeof PHOTO_TAPS)[number];
+export const PHOTO_TAP_WORDS: Readonly<Record<PhotoTap, string>> = {
+  pupil_right: 'the middle of the client’s right pupil, on the left of a picture that is no mirror',
+  pupil_left: 'the middle of the client’s left pupil',
+  gnathion: 'the underside of the chin',
+  bare: 'skin without make-up: an ear, a shoulder, the chest',
+};
+
+/** In words what a flash threw back in a zone, both sides together. */
+export function castWords(casts: readonly ZoneCast[]): string {
+  const told = casts.filter(({ burnt }) => !burnt);
+  if (told.length === 0) return 'burnt out: take it again, further away';
+  const deltaL = told.reduce((sum, one) => sum + one.deltaL, 0) / told.length;
+  if (told.some(({ cast }) => cast === true)) return `white: ${deltaL.toFixed(1)} lighter than by day`;
+  if (told.some(({ cast }) => cast === null)) return 'the pictures cannot tell';
+  return deltaL < 0.5 ? 'nothing' : `${deltaL.toFixed(1)} lighter than by day: does not show`;
+}
+
+/** Zone by zone, in the order of the face. */
+export function castRows(
+  casts: readonly ZoneCast[],
+): { zone: TrialZone; title: string; words: string; white: boolean }[] {
+  return [...new Set(casts.map(({ zone }) => zone))].map((zone) => {
+    const here = casts.filter((one) => one.zone === zone);
+    return {
+      zone,
+      title: capital(trialZoneWords(zone)),
+      words: castWords(here),
+      white: here.some(({ burnt, cast }) => !burnt && cast === true),
+    };
+  });
+}
+
+export const FLASH_WORDS: Readonly<Record<FlashGrade, string>> = {
+  0: 'nothing',
+  1: 'a little',
+  2: 'shows',
+  3: 'plainly white',
+};
+/** What can throw a flash back. */
+const THROWS = ['powder', 'base', 'concealer', 'primer', 'spray', 'highlight'] as const;
+/** Under so much dose nothing can be said of a product. */
+const LEAST_DOSE = 0.05;
+
+export type Graded = {
+  readonly productId: string;
+  readonly name: string;
+  readonly grade: FlashGrade;
+  readonly zones: readonly TrialZone[];
+};
+
+/**
+ * The grade each product would have if it alone threw back what was measured where it lies; only from zones the pictures
+ * could tell of. Powders first: they are what mostly does.
+ */
+export function gradesOf(chart: Chart, casts: readonly ZoneCast[]): Graded[] {
+  const told = casts.filter(({ burnt, cast }) => !burnt && cast !== null);
+  const found = chart.steps.flatMap((step): Graded[] => {
+    const dose = step.doseMgPerCm2 * step.passes;
+    if (step.variant !== undefined || step.placements.length === 0 || dose < LEAST_DOSE) return [];
+    const zones = zonesCompared(chart, [{ here: step, other: null }]);
+    const here = told.filter(({ zone }) => zones.includes(zone));
+    if (here.length === 0) return [];
+    const added = here.reduce((sum, one) => sum + one.added, 0) / here.length;
+    return step.use
+      .filter(({ product }) => THROWS.some((kind) => kind === product.kind))
+      .map(({ product }) => ({
+        productId: product.id,
+        name: productName(product),
+        grade: gradeOfCast(added, dose),
+        zones: [...new Set(here.map(({ zone }) => zone))],
+      }));
+  });
+  const kindOf = (id: string): number =>
+    THROWS.findIndex((kind) =>
+      chart.steps.some(({ use }) => use.some(({ product }) => product.id === id && product.kind === kind)),
+    );
+  return found
+    .filter((one, i) => found.findIndex(({ productId }) => productId === one.productId) === i)
+    .sort((one, other) => kindOf(one.productId) - kindOf(other.productId));
+}

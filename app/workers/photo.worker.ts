@@ -1,0 +1,4 @@
+import { photoJobs } from './photoJobs';
+import { serveJobs } from './rpc';
+
+serveJobs(photoJobs);
