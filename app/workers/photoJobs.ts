@@ -11,19 +11,11 @@ import {
   type Picture,
   type Point,
   type Side,
-  type TrialZone,
-  type WhiteCast,
+  type ZoneCast,
 } from '@toile/core';
 
 type Photographed = { readonly blob: Blob; readonly taps: FaceTaps };
 type BarePhotographed = Photographed & { readonly bare: Point };
-
-export type ZoneCast = WhiteCast & {
-  readonly zone: TrialZone;
-  readonly side: Side;
-  /** So much of either picture is burnt out there that nothing is told. */
-  readonly burnt: boolean;
-};
 
 /** The longest side a picture is looked at with: a zone still has thousands of pixels. */
 const LONGEST_PX = 2000;

@@ -8,6 +8,7 @@ import { liveRows } from './live';
 import { print } from './measure';
 import { dayRows } from './day';
 import { orderRows } from './order';
+import { photoRows, zoneRows } from './photo';
 import { practiceRows } from './practice';
 import { readRows } from './reads';
 import { renderRows } from './render';
@@ -23,6 +24,7 @@ const rows = [
   ...dayRows(),
   ...judgementRows(),
   ...practiceRows(),
+  ...zoneRows(),
   ...evidenceRows(),
   ...(await renderRows()),
   ...(await workerRows()),
@@ -30,5 +32,5 @@ const rows = [
 if (process.env.TOILE_WHOLE) rows.push(...(await backupRows()), ...(await wearRows()));
 if (url && second) rows.push(...(await liveRows(url, second)));
 if (url && appUrl) rows.push(...(await readRows(url, appUrl)));
-if (url) rows.push(...(await screenRows()), ...(await firstLoadRows(url)));
+if (url) rows.push(...(await photoRows()), ...(await screenRows()), ...(await firstLoadRows(url)));
 print(rows);

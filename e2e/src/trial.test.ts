@@ -1,5 +1,7 @@
+import type { Chart } from '@toile/core';
 import type { Browser, Page } from 'playwright-core';
 import { baseUrl, more, openAs, openBrowser, openClient, PHONE, tabTo, WIDE, shot } from './browser';
+import { facePicture, keepPicture } from './facePicture';
 
 // A half-face trial from the chart to a decision: sealed, worn, told of by the client too, once without a network.
 let browser: Browser;
@@ -118,6 +120,49 @@ test('looked at by the client on a phone of their own, and by the artist without
 test('nothing seen is told beside the button, and kept by nobody', async () => {
   await button(page, 'Keep this look').click();
   await page.getByText('▲ Say how at least one place looks, on both halves').waitFor();
+});
+
+test('from photographs: none without consent; then half by half, mirrored by lot, some twice, and it stands with what was seen', async () => {
+  await button(page, 'Judge from photographs').click();
+  await button(page, 'To the first talk').click();
+  await radio(page, 'Photographs of your face', 'for the studio alone').click();
+  await button(page, 'Keep what was said').click();
+  await page.waitForURL(/\/clients\/[0-9a-f-]{36}$/);
+  await page.goto(trialUrl);
+  await button(page, 'Judge from photographs').click();
+  await page.getByText('No photographs yet').waitFor();
+  await button(page, 'To the photographs').click();
+  const landmarks = await page.evaluate(
+    async (path) => ((await (await fetch(path)).json()) as { chart: Chart }).chart.client.landmarks,
+    `/api${new URL(chartUrl).pathname}`,
+  );
+  const skin = [0.5, 0.32, 0.22] as const;
+  await keepPicture(
+    page,
+    landmarks,
+    await facePicture(page, landmarks, () => skin, skin, [1, 1, 1]),
+    'daylight',
+  );
+  await page.getByRole('group', { name: 'Kept photographs' }).waitFor();
+  await page.goto(`${trialUrl}/photos`);
+  // Two halves, one of them twice; nothing says which side or what.
+  await page.getByText(/^1 of 3\. Which side, which hour/).waitFor();
+  for (let i = 1; i <= 3; i++) {
+    await page.getByRole('img', { name: 'One half of a face' }).waitFor();
+    if (i === 1) await shot(page, 'blind');
+    expect(await page.getByText(/fan brush|client’s (left|right)/i).count()).toBe(0);
+    for (const zone of ['Forehead', 'Nose']) await radio(page, zone, 'a little').click();
+    await button(page, 'Next').click();
+  }
+  await page.getByText('Shown twice and judged twice: 2, 2 of them alike.', { exact: false }).waitFor();
+  await radio(page, 'Judged by', 'somebody else').click();
+  await shot(page, 'blind-done');
+  await button(page, 'Keep what was seen').click();
+  await page
+    .getByRole('table', { name: 'What was seen of both halves' })
+    .getByText(/by somebody else/)
+    .first()
+    .waitFor();
 });
 
 test('judged, opened, decided against the count with a reason, and the chart has it', async () => {

@@ -230,7 +230,7 @@ function Half({
     <img
       src={href}
       alt="One half of a face"
-      style={{ width: '100%', maxHeight: 520, objectFit: 'contain' }}
+      style={{ width: '100%', maxHeight: 380, objectFit: 'contain' }}
     />
   );
 }

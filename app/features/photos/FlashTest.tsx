@@ -1,13 +1,19 @@
 import { useState } from 'react';
-import { skinTarget, trialZoneWords, type Chart } from '@toile/core';
+import {
+  productGrades,
+  skinTarget,
+  trialZoneWords,
+  type Chart,
+  type ProductGrade,
+  type ZoneCast,
+} from '@toile/core';
 import type { KitAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Label, Line, Subheading } from '../../ui';
 import { askPhoto } from '../../workers';
-import type { ZoneCast } from '../../workers/photoJobs';
-import { castRows, FLASH_WORDS, gradesOf, type Graded } from './photosView';
+import { castRows, FLASH_WORDS } from './photosView';
 import type { ShownPhoto } from './usePhotos';
 
 type FlashTestProps = {
@@ -87,7 +93,7 @@ function Measured({
   readonly casts: readonly ZoneCast[];
 }) {
   const rows = castRows(casts);
-  const grades = gradesOf(chart, casts);
+  const grades = productGrades(chart, casts);
   if (rows.length === 0)
     return (
       <Body role="status" color="$weld">
@@ -127,7 +133,7 @@ function Measured({
   );
 }
 
-function Keep({ one, kit }: { readonly one: Graded; readonly kit: KitAnswer }) {
+function Keep({ one, kit }: { readonly one: ProductGrade; readonly kit: KitAnswer }) {
   const refresh = useRefresh();
   const { busy, failure, save } = useSaving();
   const product = kit.products.find(({ id }) => id === one.productId);

@@ -71,11 +71,11 @@ function Kept({ chart }: { readonly chart: Chart }) {
           <Subheading>{`${photos.length} kept`}</Subheading>
           <Line gap="$3" alignItems="flex-start">
             {photos.map((photo) => (
-              <Column key={photo.id} width={150} gap="$1">
+              <Column key={photo.id} width={112} gap="$1">
                 <img
                   src={photo.href}
                   alt={`${photo.light === 'flash' ? 'With the flash' : 'By daylight'}, ${instantInWords(photo.at)}`}
-                  style={{ width: '100%', height: 180, objectFit: 'cover' }}
+                  style={{ width: '100%', height: 112, objectFit: 'cover' }}
                 />
                 <Label>{`${photo.light}, ${instantInWords(photo.at)}${photo.bare ? '' : ', no bare place'}`}</Label>
                 <Button

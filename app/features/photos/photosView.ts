@@ -1,13 +1,4 @@
-import {
-  gradeOfCast,
-  productName,
-  trialZoneWords,
-  zonesCompared,
-  type Chart,
-  type FlashGrade,
-  type TrialZone,
-} from '@toile/core';
-import type { ZoneCast } from '../../workers/photoJobs';
+import { trialZoneWords, type FlashGrade, type TrialZone, type ZoneCast } from '@toile/core';
 import { capital } from '../words/capital';
 
 /** What was tapped of a photograph, in order; the last may be left out. */
@@ -51,45 +42,3 @@ export const FLASH_WORDS: Readonly<Record<FlashGrade, string>> = {
   2: 'shows',
   3: 'plainly white',
 };
-/** What can throw a flash back. */
-const THROWS = ['powder', 'base', 'concealer', 'primer', 'spray', 'highlight'] as const;
-/** Under so much dose nothing can be said of a product. */
-const LEAST_DOSE = 0.05;
-
-export type Graded = {
-  readonly productId: string;
-  readonly name: string;
-  readonly grade: FlashGrade;
-  readonly zones: readonly TrialZone[];
-};
-
-/**
- * The grade each product would have if it alone threw back what was measured where it lies; only from zones the pictures
- * could tell of. Powders first: they are what mostly does.
- */
-export function gradesOf(chart: Chart, casts: readonly ZoneCast[]): Graded[] {
-  const told = casts.filter(({ burnt, cast }) => !burnt && cast !== null);
-  const found = chart.steps.flatMap((step): Graded[] => {
-    const dose = step.doseMgPerCm2 * step.passes;
-    if (step.variant !== undefined || step.placements.length === 0 || dose < LEAST_DOSE) return [];
-    const zones = zonesCompared(chart, [{ here: step, other: null }]);
-    const here = told.filter(({ zone }) => zones.includes(zone));
-    if (here.length === 0) return [];
-    const added = here.reduce((sum, one) => sum + one.added, 0) / here.length;
-    return step.use
-      .filter(({ product }) => THROWS.some((kind) => kind === product.kind))
-      .map(({ product }) => ({
-        productId: product.id,
-        name: productName(product),
-        grade: gradeOfCast(added, dose),
-        zones: [...new Set(here.map(({ zone }) => zone))],
-      }));
-  });
-  const kindOf = (id: string): number =>
-    THROWS.findIndex((kind) =>
-      chart.steps.some(({ use }) => use.some(({ product }) => product.id === id && product.kind === kind)),
-    );
-  return found
-    .filter((one, i) => found.findIndex(({ productId }) => productId === one.productId) === i)
-    .sort((one, other) => kindOf(one.productId) - kindOf(other.productId));
-}

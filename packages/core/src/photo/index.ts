@@ -18,3 +18,4 @@ export {
   type BlindCard,
   type BlindSeen,
 } from './blindRound';
+export { productGrades, type ProductGrade, type ZoneCast } from './productGrades';
