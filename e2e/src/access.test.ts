@@ -103,6 +103,8 @@ const PAGES: readonly [name: string, path: (ids: Ids) => string][] = [
   ['take a look down', () => '/looks/take-down'],
   ['lesson', ({ chart }) => `/charts/${chart}/lesson`],
   ['compact', ({ chart }) => `/charts/${chart}/compact`],
+  ['photographs of a chart', ({ chart }) => `/charts/${chart}/photos`],
+  ['judged from photographs', ({ sealed }) => `/trials/${sealed}/photos`],
   ['half-face trial declared', ({ chart }) => `/charts/${chart}/trial`],
   ['half-face trial sealed', ({ sealed }) => `/trials/${sealed}`],
   ['half-face trial decided', ({ decided }) => `/trials/${decided}`],
