@@ -34,6 +34,35 @@ test('a client’s own wears are told apart, and only theirs', async () => {
   expect(count(mine, true) + count(mine, false)).toBe(count(all, false));
 });
 
+test('how charts were worked is told beside it: an amount told at the chair, a step skipped, in this studio alone', async () => {
+  const before = (await learned()).habits;
+  const worked = new Set(demo.events.map((event) => event.chartId));
+  const chart = demo.charts.find(({ id, steps }) => !worked.has(id) && steps.length > 4)!;
+  const [more, left] = chart.steps.filter(({ use, variant }) => use.length === 1 && variant === undefined);
+  const tell = (stepId: string, body: object) =>
+    artist
+      .post(`/api/charts/${chart.id}/events`)
+      .set(keyed())
+      .send({ id: newId(), version: chart.version, stepId, at: '2031-05-14T08:00:00Z', ...body })
+      .expect(201);
+  const planned = more!.use[0]!.parts;
+  await tell(more!.id, { kind: 'deviation', deviation: { kind: 'amount', measures: planned * 2, note: '' } });
+  expect((await learned()).habits).toHaveLength(before.length);
+  await tell(more!.id, { kind: 'done' });
+  await tell(left!.id, { kind: 'deviation', deviation: { kind: 'skipped', note: '' } });
+  const { habits } = await learned();
+  expect(habits).toHaveLength(before.length + 2);
+  const mine = habits.filter(({ clientId }) => clientId === chart.client.id);
+  expect(mine).toEqual(
+    expect.arrayContaining([
+      expect.objectContaining({ title: more!.title, ratio: 2, skipped: false, lookId: chart.look.id }),
+      expect.objectContaining({ title: left!.title, ratio: null, skipped: true }),
+    ]),
+  );
+  const stranger = await server.signedIn('stranger');
+  expect(((await stranger.get('/api/learned').expect(200)).body as LearnedEvidenceAnswer).habits).toEqual([]);
+});
+
 test('an answer is kept with who gave it, and told to everybody of the studio', async () => {
   const given = answer();
   await say({ answer: given }).expect(201);

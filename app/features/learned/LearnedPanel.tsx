@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import {
+  asHabit,
   contextOf,
   learnedProposals,
   otherWay,
@@ -40,9 +41,9 @@ export function LearnedPanel({ chart, kit, onTry }: LearnedPanelProps) {
   if (proposals.length === 0) return null;
   const answer = (one: LearnedProposal, said: LearnedAnswer['answer']): Promise<unknown> =>
     save(async () => {
-      const { key, failed, worn, strength, now, offer } = one;
+      const { key, failed, worn, strength } = one;
       const body = {
-        answer: { id: newId(), key, answer: said, words: `${offer} for ${now}`, failed, worn, strength },
+        answer: { id: newId(), key, answer: said, words: offerWords(one), failed, worn, strength },
       };
       await call('answerLearned', { body });
       await refresh();
@@ -85,8 +86,14 @@ export function LearnedPanel({ chart, kit, onTry }: LearnedPanelProps) {
   );
 }
 
-/** The chart with the offered line in its step, in the shade of the kit that stands in best; null when none can. */
-async function withOffer(chart: Chart, kit: Kit, { stepId, offer }: LearnedProposal): Promise<Chart | null> {
+/** What was offered, for the record. */
+const offerWords = ({ offer, now, change }: LearnedProposal): string =>
+  (change.kind === 'leave out' ? offer : `${offer} for ${now}`).slice(0, 600);
+
+/** The chart as a proposal would have it: another amount, without a step, or with the offered line in the shade of the kit that stands in best; null when none can. */
+async function withOffer(chart: Chart, kit: Kit, proposal: LearnedProposal): Promise<Chart | null> {
+  const { stepId, offer, change } = proposal;
+  if (change.kind !== 'line') return asHabit(chart, proposal);
   const step = chart.steps.find((one) => one.id === stepId);
   const product = kit.products.find((one) => one.id === step?.use[0]?.product.id);
   if (!step || !product) return null;
@@ -109,5 +116,13 @@ export function useTaken(): {
   readonly taken: (offer: LearnedProposal) => void;
 } {
   const [words, setWords] = useState<string | null>(null);
-  return { words, taken: ({ offer, now }) => setWords(`${offer} is in the chart instead of ${now}.`) };
+  return {
+    words,
+    taken: ({ offer, now, change }) =>
+      setWords(
+        change.kind === 'leave out'
+          ? `${now} is left out of the chart.`
+          : `${offer} is in the chart instead of ${now}.`,
+      ),
+  };
 }

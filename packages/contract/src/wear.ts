@@ -13,6 +13,7 @@ import {
   type LearnedAnswer,
   type StudioDecision,
   type WearGroup,
+  type WorkedHabit,
 } from '@toile/core';
 import { uuid } from './client';
 import { documentPart } from './shapes';
@@ -86,6 +87,8 @@ export type LearnedEvidenceAnswer = {
   readonly wears: readonly WearGroup[];
   readonly decisions: readonly StudioDecision[];
   readonly answers: readonly LearnedAnswer[];
+  /** How the charts worked last were really worked, against their plans. */
+  readonly habits: readonly WorkedHabit[];
 };
 
 /** A link by which a client tells how it wears. */

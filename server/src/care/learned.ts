@@ -1,12 +1,15 @@
-import type { LearnedAnswer, StudioDecision } from '@toile/core';
+import { asWorn, workedHabits, type LearnedAnswer, type StudioDecision } from '@toile/core';
 import { isUuid, type LearnedEvidenceAnswer } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
+import { workedCharts } from '../timings/workedCharts';
 import { wearGroups } from './zoneWears';
 
 /** More answers than a studio gives; the newest speak. */
 const MOST_ANSWERS = 2000;
+/** Charts worked longest ago count no longer: five faces of a kind are looked at. */
+const MOST_WORKED = 40;
 /** More questions than a studio asks. */
 const MOST_QUESTIONS = 500;
 
@@ -55,6 +58,9 @@ async function evidence(tx: Tx, clientId: string | null, now: Date): Promise<Lea
   return {
     wears: await wearGroups(tx, clientId, now),
     decisions: await decisions(tx),
+    habits: (await workedCharts(tx, MOST_WORKED)).flatMap(({ chart, told }) =>
+      workedHabits(asWorn(chart, told)),
+    ),
     answers: answers.reverse().map((row) => row.document),
   };
 }

@@ -144,7 +144,8 @@ export {
   silenced,
   type LearnedAnswer,
   type LearnedFrom,
-  type LearnedProposal,
   type StudioDecision,
 } from './learned';
 export { writeWearCsv } from './wearCsv';
+export { asHabit, habitProposals, workedHabits, type WorkedHabit } from './habits';
+export type { LearnedProposal } from './learnedProposal';

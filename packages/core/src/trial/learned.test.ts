@@ -28,6 +28,7 @@ const from = (groups: readonly WearGroup[], more: Partial<LearnedFrom> = {}): Le
   lines: new Set([NOW, OFFER]),
   decisions: [],
   answers: [],
+  habits: [],
   ...more,
 });
 const keyed = (groups: readonly WearGroup[], more: Partial<LearnedFrom> = {}) =>

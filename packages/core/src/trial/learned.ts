@@ -3,6 +3,8 @@ import type { Chart, Step } from '../look';
 import { closed, InstantSchema, oneOf, TextSchema, UuidSchema } from '../schema';
 import { TRIAL_ZONES, type TrialZone } from './measures';
 import { trialZoneWords } from './outlook';
+import { habitProposals, type WorkedHabit } from './habits';
+import type { LearnedProposal } from './learnedProposal';
 import {
   changeWorth,
   failureRate,
@@ -40,25 +42,13 @@ export const LearnedAnswerSchema = Type.Object(
 );
 export type LearnedAnswer = Static<typeof LearnedAnswerSchema>;
 
-/** Something a studio's wears or decisions say about a step of a chart. */
-export type LearnedProposal = {
-  readonly key: string;
-  readonly stepId: string;
-  /** The line that stands there, and the one that is offered for it. */ readonly now: string;
-  readonly offer: string;
-  readonly strength: Exclude<Strength, 'none'>;
-  readonly failed: number;
-  readonly worn: number;
-  readonly says: string;
-  /** What speaks against it; always said beside it. */ readonly against: string;
-};
-
 /** What proposals are made from. */
 export type LearnedFrom = {
   readonly wears: readonly WearGroup[];
   /** Lines the kit has, as they are named in wears. */ readonly lines: ReadonlySet<string>;
   readonly decisions: readonly StudioDecision[];
   readonly answers: readonly LearnedAnswer[];
+  /** How charts were really worked, against their plans. */ readonly habits: readonly WorkedHabit[];
 };
 /** A question of products decided for everybody, or for skin like that of the client it was tried on, where it was judged. */
 export type StudioDecision = {
@@ -90,8 +80,8 @@ export function learnedProposals(chart: Chart, from: LearnedFrom): LearnedPropos
     if (!known || one.worth > known.worth) best.set(`${one.now} ${one.offer}`, one);
   }
   const decided = from.decisions.flatMap((one) => fromDecision(chart, one));
-  return [...decided, ...best.values()]
-    .filter((one) => from.lines.has(one.offer))
+  const lines = [...decided, ...best.values()].filter((one) => from.lines.has(one.offer));
+  return [...lines, ...habitProposals(chart, from.habits)]
     .filter((one) => speaksAgain(one, one.strength, refusedOf(one.key, from.answers)))
     .sort((a, b) => b.worth - a.worth || (a.key < b.key ? -1 : 1))
     .slice(0, MOST_LEARNED)
@@ -133,6 +123,7 @@ function fromWears(
         stepId: step.id,
         now,
         offer,
+        change: { kind: 'line' },
         strength,
         failed: rate.failed,
         worn: rate.worn,
@@ -191,6 +182,7 @@ function fromDecision(chart: Chart, { question, decided, skin, zones }: StudioDe
       stepId: step.id,
       now: loser,
       offer,
+      change: { kind: 'line' },
       strength: 'strong',
       // A decision does not grow: refused, it stays silent until it is decided anew.
       failed: 0,
