@@ -97,3 +97,58 @@ test('silenced for good it stands in Settings, and may be let speak again there'
   await list.waitFor({ state: 'detached' });
   expect(complaints).toEqual([]);
 });
+
+test('a step that hands skip is asked about at the next fit of the look, and taken by one touch it is gone', async () => {
+  const { clients } = {
+    clients: (await (await page.request.get(`${baseUrl()}/api/clients`)).json()) as {
+      id: string;
+      name: string;
+    }[],
+  };
+  // Three other clients whose chart of this look was worked without the blush.
+  let skipped = 0;
+  for (const { id } of clients) {
+    const { charts } = (await (await page.request.get(`${baseUrl()}/api/clients/${id}`)).json()) as {
+      charts: { id: string; lookName: string; version: number }[];
+    };
+    const one = charts.find(({ lookName }) => lookName === 'Choir Loft');
+    if (!one || skipped === 3) continue;
+    const { chart } = (await (await page.request.get(`${baseUrl()}/api/charts/${one.id}`)).json()) as {
+      chart: { version: number; steps: { id: string; role: string; variant?: string; use: unknown[] }[] };
+    };
+    const blush = chart.steps.find(
+      ({ role, variant, use }) => role === 'blush' && !variant && use.length > 0,
+    );
+    if (!blush) continue;
+    const told = await page.request.post(`${baseUrl()}/api/charts/${one.id}/events`, {
+      headers: { 'idempotency-key': randomUUID(), origin: baseUrl() },
+      data: {
+        id: randomUUID(),
+        version: chart.version,
+        stepId: blush.id,
+        kind: 'deviation',
+        deviation: { kind: 'skipped', note: '' },
+        at: new Date(Date.now() - 3_600_000).toISOString(),
+      },
+    });
+    expect(told.status()).toBe(201);
+    skipped++;
+  }
+  expect(skipped).toBe(3);
+  await page.goto(`${baseUrl()}/`);
+  await openClient(page, 'Ignace Dovrel');
+  await page.getByRole('button', { name: 'Fit a look' }).click();
+  await page.getByRole('button', { name: /^Choir Loft/ }).click();
+  await panel()
+    .getByText(/ was skipped on 3 of the last 3 faces of this look: leave it out\?/)
+    .waitFor();
+  await panel()
+    .getByRole('button', { name: /^Try leaving out / })
+    .click();
+  await page.getByText(/ is left out of the chart\.$/).waitFor();
+  expect(
+    await panel()
+      .getByText(/was skipped on/)
+      .count(),
+  ).toBe(0);
+});
