@@ -224,6 +224,66 @@ test('the studio’s question over six clients goes from too few to leaning, and
     .waitFor();
 });
 
+test('of the colour both halves are read: fresh first, then how far each is from it, with the reader’s own noise', async () => {
+  await page.goto(`${chartUrl}/trial`);
+  const form = page.getByRole('group', { name: 'A new trial' });
+  await radio(page, 'The halves differ in', 'a tool').click();
+  await page
+    .getByRole('radiogroup', { name: 'In which step' })
+    .getByRole('radio', { name: /base|skin|even/i })
+    .first()
+    .click();
+  await page
+    .getByRole('radiogroup', { name: /^The other half with, instead of/ })
+    .getByRole('radio')
+    .first()
+    .click();
+  await radio(page, 'Judged by its', 'colour').click();
+  for (const box of await form
+    .getByRole('group', { name: 'Where', exact: true })
+    .getByRole('checkbox')
+    .all()) {
+    const on = (await box.getAttribute('aria-checked')) === 'true';
+    if (on !== /cheek/.test((await box.getAttribute('aria-label')) ?? '')) await box.click();
+  }
+  await button(page, 'Draw the sides').click();
+  await page.waitForURL(/\/trials\/[0-9a-f-]{36}$/);
+  await page.getByLabel('Both halves were done at').fill('00:00');
+  await button(page, 'Both halves are on').click();
+  await button(page, 'Type CIELAB values').click();
+  const type = async (side: 'left' | 'right', L: string, times: number): Promise<void> => {
+    await radio(page, 'Held to', `cheeks, client’s ${side}`).click();
+    for (let i = 0; i < times; i++) {
+      await page.getByLabel('L*').fill(L);
+      await page.getByLabel('a*').fill('14');
+      await page.getByLabel('b*').fill('18');
+      await button(page, 'Add these values').click();
+    }
+  };
+  const table = page.getByRole('table', { name: 'What was read of both halves' });
+  const row = (side: string) => table.getByRole('row').filter({ hasText: `client’s ${side}` });
+  await type('left', '60', 2);
+  await row('left').getByText('2 of 3 touches').waitFor();
+  await type('left', '60', 3);
+  await type('right', '60', 5);
+  await row('right').getByText('5 touches: fresh').waitFor();
+  await button(page, 'Keep this look').click();
+  await row('right').getByText('not read').waitFor();
+  await type('left', '60.5', 5);
+  await type('right', '57', 5);
+  await row('left').getByText('5 touches: no shift seen (under 1.25 the reader itself may differ)').waitFor();
+  await row('right')
+    .getByText(/^5 touches: 2\.\d from fresh$/)
+    .waitFor();
+  await shot(page, 'colour-halves');
+  await button(page, 'Keep this look').click();
+  await page
+    .getByRole('table', { name: 'What was seen of both halves' })
+    .getByText(/^2\.\d$/)
+    .first()
+    .waitFor();
+});
+
 test('by keys alone on a wide screen: declared, drawn, and a question opened', async () => {
   const wide = await openAs(browser, 'owner', WIDE);
   await wide.page.goto(`${chartUrl}/trial`);

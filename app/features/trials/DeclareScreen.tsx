@@ -6,6 +6,7 @@ import {
   questionOf,
   TRIAL_ASPECTS,
   TRIAL_JUDGES,
+  TRIAL_MEASURE_NAMES,
   trialNow,
   TRIAL_ZONES,
   trialZoneWords,
@@ -13,6 +14,7 @@ import {
   type Chart,
   type Judge,
   type Kit,
+  type TrialMeasure,
   type TrialZone,
 } from '@toile/core';
 import { may, newId, trialInputSchema, type TrialAnswer } from '@toile/contract';
@@ -21,7 +23,6 @@ import { useChart, useChartTrials, useKit, useRefresh, useSession } from '../../
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Choice, Column, Label, Ready, Row, Screen, Subheading } from '../../ui';
 import { dayInWords, todayText } from '../words/dates';
-import { GRADED, type Graded } from './halfLook';
 import { Otherwise, Schools, StepChoice } from './Otherwise';
 import {
   ASPECT_WORDS,
@@ -105,7 +106,7 @@ function Declare({ chart, kit }: { readonly chart: Chart; readonly kit: Kit }) {
     ...NOTHING,
     stepId: stepsFor(chart, 'product').find((step) => step.role === 'base')?.id ?? null,
   }));
-  const [measure, setMeasure] = useState<Graded>('shine');
+  const [measure, setMeasure] = useState<TrialMeasure>('shine');
   const [by, setBy] = useState<Judge>('client');
   const [zones, setZones] = useState<readonly TrialZone[] | null>(null);
   const [hours, setHours] = useState<readonly number[]>(() => hoursFor(chart.occasion.hoursToLast));
@@ -159,10 +160,15 @@ function Declare({ chart, kit }: { readonly chart: Chart; readonly kit: Kit }) {
       <Otherwise chart={chart} kit={kit} choosing={choosing} onChange={choose} />
       <Choice
         label="Judged by its"
-        options={GRADED}
+        options={TRIAL_MEASURE_NAMES}
         words={MEASURE_WORDS}
         chosen={[measure]}
-        onChange={([m]) => m && setMeasure(m)}
+        onChange={([m]) => {
+          if (!m) return;
+          setMeasure(m);
+          // A reader is not what a client has at home.
+          if (m === 'colour' && by === 'client') setBy('artist');
+        }}
       />
       <Choice
         label="Who judges"

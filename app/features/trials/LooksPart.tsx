@@ -1,11 +1,13 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import {
+  colourSeen,
   questionLook,
   trialZoneWords,
   TRIAL_JUDGES,
   TRIAL_ZONES,
   WEAR_MARKS,
+  type ColourSamples,
   type Judge,
   type TrialNow,
   type TrialZone,
@@ -20,6 +22,7 @@ import { Body, Button, Choice, Column, Field, Label, Line, Subheading } from '..
 import { LinkShown } from '../share/LinkShown';
 import { todayText, zoneOfDays } from '../words/dates';
 import { inZone, instantOf } from '../wear/wearView';
+import { ColourHalves } from './ColourHalves';
 import { HalvesFields, StingField, TouchedField, type Stings } from './HalvesFields';
 import { isGraded, NO_HALVES, seenOf } from './halfLook';
 import { JUDGE_WORDS, lookRows, MEASURE_WORDS } from './trialView';
@@ -41,7 +44,9 @@ export function LooksPart({ trial, now, tell, over }: LooksPartProps) {
       {over || now.appliedAt === null || !isGraded(trial.declared.measure) ? null : (
         <FromPhotographs trial={trial} />
       )}
-      {over || now.appliedAt === null ? null : <ByLink trial={trial} appliedAt={now.appliedAt} />}
+      {over || now.appliedAt === null || trial.declared.measure === 'colour' ? null : (
+        <ByLink trial={trial} appliedAt={now.appliedAt} />
+      )}
     </Column>
   );
 }
@@ -147,6 +152,7 @@ function AnotherLook({ trial, now, tell }: Omit<LooksPartProps, 'over'>) {
   const [time, setTime] = useState(() => inZone(zone, opened, todayText(opened)));
   const [judge, setJudge] = useState<Judge>(trial.declared.by);
   const [look, setLook] = useState(NO_HALVES);
+  const [read, setRead] = useState<ColourSamples>({});
   const [stings, setStings] = useState<Stings>('none');
   const [marks, setMarks] = useState<readonly WearMark[]>([]);
   const [touched, setTouched] = useState<readonly TrialZone[]>([]);
@@ -161,7 +167,10 @@ function AnotherLook({ trial, now, tell }: Omit<LooksPartProps, 'over'>) {
       kind: 'looked' as const,
       judge,
       lookedAt,
-      seen: seenOf(look, zones).map((one) => ({ ...one, measure })),
+      seen:
+        measure === 'colour'
+          ? colourSeen(read, now.looks)
+          : seenOf(look, zones).map((one) => ({ ...one, measure })),
       touched: [...touched],
       marks: [...marks],
       ...(stings !== 'none' && { stings }),
@@ -171,6 +180,7 @@ function AnotherLook({ trial, now, tell }: Omit<LooksPartProps, 'over'>) {
     tell(event);
     setWrong(null);
     setLook(NO_HALVES);
+    setRead({});
     setStings('none');
     setMarks([]);
     setTouched([]);
@@ -192,7 +202,17 @@ function AnotherLook({ trial, now, tell }: Omit<LooksPartProps, 'over'>) {
       {judge === trial.declared.by ? null : (
         <Label>{`Declared was ${JUDGE_WORDS[trial.declared.by]}: this is kept as also seen.`}</Label>
       )}
-      <HalvesFields measure={measure} zones={zones} value={look} onChange={setLook} of="artist" />
+      {measure === 'colour' ? (
+        <ColourHalves
+          clientId={trial.clientId}
+          zones={zones}
+          looks={now.looks}
+          value={read}
+          onChange={setRead}
+        />
+      ) : (
+        <HalvesFields measure={measure} zones={zones} value={look} onChange={setLook} of="artist" />
+      )}
       <TouchedField zones={zones} value={touched} onChange={setTouched} />
       <Choice
         label="Since the last look there was"

@@ -51,7 +51,7 @@ export type BlindSeen = {
   readonly photoId: string;
   readonly zone: TrialZone;
   readonly side: Side;
-  /** The mean where it was judged twice. */
+  /** Where it was judged twice, as it was the first time: grades are whole. */
   readonly value: number;
 };
 
@@ -73,7 +73,7 @@ export function blindResult(
     }
   const seen = [...told].map(([key, grades]): BlindSeen => {
     const [photoId, zone, side] = JSON.parse(key) as [string, TrialZone, Side];
-    return { photoId, zone, side, value: grades.reduce((sum, one) => sum + one, 0) / grades.length };
+    return { photoId, zone, side, value: grades[0]! };
   });
   const twice = [...told.values()].filter((grades) => grades.length > 1);
   const alike = twice.filter((grades) => new Set(grades).size === 1).length;

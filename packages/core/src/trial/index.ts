@@ -149,3 +149,11 @@ export {
 export { writeWearCsv } from './wearCsv';
 export { asHabit, habitProposals, workedHabits, type WorkedHabit } from './habits';
 export type { LearnedProposal } from './learnedProposal';
+export {
+  colourSeen,
+  freshColour,
+  LEAST_TOUCHES,
+  noShiftUnder,
+  shiftInWords,
+  type ColourSamples,
+} from './colourHalves';

@@ -1,7 +1,16 @@
 import { Type, type Static, type TProperties } from '@sinclair/typebox';
 import { SIDES, type Features, type Side } from '../face';
 import { LookSchema, StepSchema } from '../look';
-import { closed, DateSchema, InstantSchema, NoteSchema, oneOf, TextSchema, UuidSchema } from '../schema';
+import {
+  closed,
+  DateSchema,
+  InstantSchema,
+  LabSchema,
+  NoteSchema,
+  oneOf,
+  TextSchema,
+  UuidSchema,
+} from '../schema';
 import { compareHalves, type Compared, type SeenHalf, type TouchedUp } from './compareHalves';
 import type { Swap } from './halves';
 import { TRIAL_JUDGES, TRIAL_MEASURE_NAMES, TRIAL_MEASURES, TRIAL_ZONES, type TrialZone } from './measures';
@@ -130,7 +139,16 @@ export type TrialScope = (typeof TRIAL_SCOPES)[number];
 export const ANSWERS = ['yes', 'no', 'not looked at'] as const;
 
 const seenHalf = Type.Object(
-  { zone, side, measure, value: Type.Number({ minimum: 0, maximum: 100 }) },
+  {
+    zone,
+    side,
+    measure,
+    value: Type.Number({ minimum: 0, maximum: 100 }),
+    lab: Type.Optional({
+      ...LabSchema,
+      description: 'of a half that was read: what later readings are held against',
+    }),
+  },
   closed,
 );
 /** What may happen of a trial, with what goes with each telling. */
