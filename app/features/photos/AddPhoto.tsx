@@ -35,7 +35,12 @@ export function AddPhoto({ client, chartId, onKeep }: AddPhotoProps) {
         test: once by daylight, once with the flash in a dim corner, from the same distance.
       </Body>
       <Line>
-        <FileButton label="Photograph" accept="image/jpeg,image/png" onFile={(one) => void choose(one)}>
+        <FileButton
+          label="Photograph"
+          accept="image/jpeg,image/png"
+          kind={chosen ? 'quiet' : 'main'}
+          onFile={(one) => void choose(one)}
+        >
           {chosen ? 'Another file' : 'Choose a photograph'}
         </FileButton>
       </Line>

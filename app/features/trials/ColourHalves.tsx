@@ -93,7 +93,7 @@ export function ColourHalves({ clientId, zones, looks, value, onChange }: Colour
         }}
       />
       <Line>
-        {!at ? null : reader.connected ? (
+        {!at || typing ? null : reader.connected ? (
           <Button
             kind="main"
             label={`Take a sample: ${name}`}

@@ -105,9 +105,11 @@ const TURNED_AFTER = /^( oil| wax)?([ -]*free\b|- ?(and|or|,|\/) ?[\w-]+[ -]free
 
 function says(ingredient: string, words: readonly RegExp[]): boolean {
   // Brackets hold the other name of the same thing; a positive word starts anew.
-  const clauses = plain(ingredient).split(
-    /[;.•|\n()[\]]+|\bbut\b|(?=\bmay contain\b)|(?=(?<!not )\bcontains?\b(?! no))/,
-  );
+  const clauses = plain(ingredient)
+    .replace(/(not )?\bcontains?\b(?! no)/g, (said: string, not: string | undefined) =>
+      not ? said : `|${said}`,
+    )
+    .split(/[;.•|\n()[\]]+|\bbut\b|(?=\bmay contain\b)/);
   return clauses.some((clause) => {
     if (LISTS_WHAT_IS_NOT.test(clause)) return false;
     return clause.split(',').some((part) =>

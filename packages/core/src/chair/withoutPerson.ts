@@ -44,8 +44,8 @@ export function withoutName(name: string): (text: string) => string {
     .filter((part) => part.length >= NAME_LETTERS)
     .map((part) => part.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'));
   if (parts.length === 0) return (text) => text;
-  const named = new RegExp(`(?<![\\p{L}\\p{N}])(?:${parts.join('|')})(?![\\p{L}\\p{N}])`, 'giu');
-  return (text) => text.replace(named, SOMEBODY);
+  const named = new RegExp(`(^|[^\\p{L}\\p{N}])(?:${parts.join('|')})(?![\\p{L}\\p{N}])`, 'giu');
+  return (text) => text.replace(named, `$1${SOMEBODY}`);
 }
 
 /** What happened at the chair, without what was written of it. */
