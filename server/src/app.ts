@@ -32,6 +32,7 @@ import { registerSheets } from './parties/sheets';
 import { registerPartyLog } from './parties/log';
 import { registerParties } from './parties/routes';
 import { registerPatchTests } from './patchTests/routes';
+import { registerEvidence } from './care/evidence';
 import { registerTouchUps } from './care/touchUpCard';
 import { registerCompacts } from './lessons/compacts';
 import { registerLessons } from './lessons/routes';
@@ -173,6 +174,7 @@ export function buildApp(options: AppOptions): Express {
   registerPractice(services);
   registerLessons(services);
   registerCompacts(services);
+  registerEvidence(services);
   registerTouchUps(services);
   registerErase(services);
   registerCalendarFeed(services);

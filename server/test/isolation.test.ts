@@ -175,6 +175,7 @@ const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }
       days: 30,
     },
   },
+  printEvidence: { id: mine.client.id },
   touchUpCard: { id: mine.chart.id },
   listCompacts: { id: mine.chart.id },
   createCompact: {

@@ -60,6 +60,7 @@ const TABLE: Readonly<Record<RouteName, string>> = {
   printLesson: 'oas',
   listLessonLinks: 'oas',
   createLessonLink: 'oa',
+  printEvidence: 'oas',
   touchUpCard: 'oas',
   listCompacts: 'oas',
   createCompact: 'oa',

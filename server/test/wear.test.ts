@@ -219,3 +219,20 @@ test('a card for whoever wears it: when, where, with what, in the studio’s hou
     if (secret) expect([...front.lines, ...back.lines].join(' ')).not.toContain(secret);
   await artist.get(`/api/charts/${newId()}/touch-ups`).expect(404);
 });
+
+test('trials and wear of one client are put on paper; of nobody, or another studio’s, there is none', async () => {
+  const owner = await server.signedIn('owner');
+  const { clientId } = demo.wearChecks[0]!;
+  for (const paper of ['a4', 'letter']) {
+    const { body, headers } = await owner
+      .get(`/api/clients/${clientId}/evidence?paper=${paper}`)
+      .responseType('blob')
+      .expect(200);
+    expect(headers['content-type']).toBe('application/pdf');
+    expect((body as Buffer).subarray(0, 5).toString()).toBe('%PDF-');
+    expect((body as Buffer).length).toBeGreaterThan(2000);
+  }
+  await owner.get(`/api/clients/${newId()}/evidence`).expect(404);
+  const stranger = await server.signedIn('stranger');
+  await stranger.get(`/api/clients/${clientId}/evidence`).expect(404);
+});

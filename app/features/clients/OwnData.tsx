@@ -13,6 +13,9 @@ export function OwnData({ client }: { readonly client: ClientAnswer }) {
       <Button onPress={() => window.location.assign(pathTo('clientData', { id: client.id }))}>
         Everything as a file
       </Button>
+      <Button onPress={() => window.location.assign(pathTo('printEvidence', { id: client.id }))}>
+        Trials and wear on paper
+      </Button>
       {session.data && may(session.data.role, 'manage') ? (
         <Button kind="stop" onPress={() => setErasing(true)}>
           Erase

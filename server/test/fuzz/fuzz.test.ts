@@ -100,6 +100,7 @@ const LARGE: readonly RouteName[] = [
   'printChart',
   'paletteLabels',
   'printCompact',
+  'printEvidence',
   'touchUpCard',
   'exportLooks',
 ];
@@ -239,6 +240,7 @@ const READ_IDS: Readonly<Partial<Record<RouteName, string>>> = {
   chartWear: chart.id,
   printLesson: chart.id,
   listLessonLinks: chart.id,
+  printEvidence: demo.clients[0]!.id,
   touchUpCard: chart.id,
   listCompacts: demo.compacts[0]!.chartId,
   printCompact: demo.compacts[0]!.compact.id,

@@ -457,6 +457,13 @@ export const ROUTES = {
     needs: 'edit',
     does: 'Makes a link to a lesson, for some days or until it is taken back.',
   },
+  printEvidence: {
+    method: 'GET',
+    path: '/api/clients/:id/evidence',
+    needs: 'see',
+    asks: ['paper'],
+    does: 'Everything of one client’s trials and wears on paper, as a PDF; what is sealed stays sealed.',
+  },
   touchUpCard: {
     method: 'GET',
     path: '/api/charts/:id/touch-ups',

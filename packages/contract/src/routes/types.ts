@@ -200,6 +200,7 @@ type RouteTypes = {
   printLesson: { answers: FileAnswer };
   listLessonLinks: { answers: LessonLinkAnswer[] };
   createLessonLink: { takes: LessonLinkInput; answers: LessonLinkAnswer };
+  printEvidence: { answers: FileAnswer };
   touchUpCard: { answers: FileAnswer };
   listCompacts: { answers: CompactAnswer[] };
   createCompact: { takes: CompactInput; answers: CompactAnswer };

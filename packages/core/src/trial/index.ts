@@ -157,3 +157,4 @@ export {
   shiftInWords,
   type ColourSamples,
 } from './colourHalves';
+export { evidenceSheet, type EvidenceSheet } from './evidenceSheet';

@@ -1,0 +1,100 @@
+import { capital } from '../capital';
+import { toldDay, type Manner } from '../calendar';
+import { TRIAL_ZONES } from './measures';
+import { trialZoneWords } from './outlook';
+import type { TrialRecord } from './questions';
+import { trialNow } from './trial';
+import { asCounted, decisionWords, trialWords } from './trialWords';
+import { verdictOf } from './verdict';
+import { hoursAt, type WearCheck } from './wearCheck';
+
+/** What was tried on one client and how it wore, to be put on paper. */
+export type EvidenceSheet = {
+  readonly title: string;
+  readonly whom: string;
+  readonly lead: readonly string[];
+  readonly parts: readonly {
+    readonly title: string;
+    readonly rows: readonly { readonly time: string; readonly what: string; readonly detail: string }[];
+  }[];
+  readonly foot: readonly string[];
+};
+
+type Told = {
+  readonly name: string;
+  readonly trials: readonly TrialRecord[];
+  readonly wears: readonly WearCheck[];
+  /** The day an instant is where the studio is. */ readonly dayOf: (instant: string) => string;
+  readonly days: Manner['days'];
+};
+
+/** Everything of one client's trials and wears, the newest first; a trial that is not judged stays sealed here too. */
+export function evidenceSheet({ name, trials, wears, dayOf, days }: Told): EvidenceSheet {
+  const day = (text: string): string => toldDay(text, days, true);
+  const tried = [...trials]
+    .sort((one, other) => other.trial.draw.at.localeCompare(one.trial.draw.at))
+    .map(({ trial, events }) => {
+      const now = trialNow(trial, events);
+      const judged = now.state === 'judged' || now.state === 'decided';
+      const decided = now.decided
+        ? ` ${decisionWords(trial.question, now.decided, verdictOf([asCounted(trial, now)]))}`
+        : '';
+      return {
+        time: '',
+        what: `${day(trial.date)}: ${trial.question.text}`,
+        detail: judged
+          ? `${trialWords(trial, now)}${decided}`
+          : now.state === 'ended'
+            ? 'Ended without a verdict.'
+            : 'Not judged yet: sealed.',
+      };
+    });
+  const wearings = [...new Set(wears.map(({ appliedAt, chartId }) => `${appliedAt} ${chartId}`))]
+    .sort()
+    .reverse()
+    .map((key) => wears.filter(({ appliedAt, chartId }) => `${appliedAt} ${chartId}` === key));
+  const worn = wearings.map((checks) => ({
+    time: '',
+    what: `${day(dayOf(checks[0]!.appliedAt))}: ${wornWords(checks)}`,
+    detail: [...checks]
+      .sort((one, other) => hoursAt(one) - hoursAt(other))
+      .map(lookWords)
+      .join(' '),
+  }));
+  return {
+    title: 'Trials and wear',
+    whom: name,
+    lead: [],
+    parts: [
+      { title: 'Half-face trials', rows: tried },
+      { title: 'How it wore', rows: worn },
+    ],
+    foot: [
+      ...(tried.length + worn.length === 0 ? ['Nothing was tried or looked at yet.'] : []),
+      'One face: what held here may not hold on another. Nothing here is a diagnosis; the maker’s directions come first.',
+    ],
+  };
+}
+
+/** What stood on the face, each once. */
+function wornWords(checks: readonly WearCheck[]): string {
+  const lines = [...new Set(checks.flatMap(({ worn }) => Object.values(worn)))];
+  return lines.length === 0 ? 'worn' : lines.join(', ');
+}
+
+/** One look: 'After 4.0 h, by the client: nose needs a touch-up. Touched up: nose. Meal.' */
+function lookWords(check: WearCheck): string {
+  const seen = TRIAL_ZONES.flatMap((zone) => {
+    const state = check.zones[zone];
+    return state ? [`${trialZoneWords(zone)} ${state}`] : [];
+  });
+  const touched = check.touched.map(trialZoneWords);
+  return [
+    `After ${hoursAt(check).toFixed(1)} h, by ${check.judge === 'client' ? 'the client' : check.by}: ${seen.join(', ') || 'no place said'}.`,
+    touched.length > 0 ? `Touched up: ${touched.join(', ')}.` : null,
+    check.marks.length > 0 ? `${capital(check.marks.join(', '))}.` : null,
+    check.stings ? 'It stung and was taken off.' : null,
+  ]
+    .filter((words) => words !== null)
+    .join(' ');
+}
