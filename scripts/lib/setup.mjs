@@ -101,6 +101,7 @@ export async function ensureBuilt() {
     bundle('server/src/main.ts', 'server.mjs');
     bundle('server/src/print/pressWorker.ts', 'press.mjs');
     bundle('server/src/backup/cli.ts', 'backup.mjs');
+    bundle('server/src/setup/cli.ts', 'owner.mjs');
     bundle('demo/src/write.ts', 'writeDemo.mjs');
     mark('server', server);
   }

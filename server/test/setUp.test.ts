@@ -5,7 +5,9 @@ import {
   type LookSummary,
 } from '@toile/contract';
 import { readLook } from '@toile/core';
-import { starterLooksAt } from '../src/setup/routes';
+import { askOwner } from '../src/setup/askOwner';
+import { nobodyYet, setUp, starterLooksAt } from '../src/setup/studio';
+import { hashPassword } from '../src/session/passwords';
 import { testServer, type TestServer } from './testServer';
 
 const PASSWORD = 'three small lanterns';
@@ -83,4 +85,81 @@ test('every look that ships is a whole document with an id of its own', () => {
   expect(looks.length).toBeGreaterThanOrEqual(12);
   expect(new Set(looks.map((look) => look.id)).size).toBe(looks.length);
   for (const look of looks) expect(readLook(JSON.stringify(look)).ok).toBe(true);
+});
+
+describe('the first owner by a command that asks', () => {
+  /** Answers in a row; what was asked and said comes back. */
+  const scripted = (answers: readonly string[]) => {
+    const left = [...answers];
+    const heard: string[] = [];
+    const hidden: string[] = [];
+    return {
+      heard,
+      hidden,
+      run: () =>
+        askOwner(
+          (question, isHidden) => {
+            heard.push(question);
+            if (isHidden) hidden.push(question);
+            const next = left.shift();
+            return next === undefined ? Promise.reject(new Error('no more answers')) : Promise.resolve(next);
+          },
+          (line) => void heard.push(`▲ ${line}`),
+          'Europe/Lisbon',
+        ),
+    };
+  };
+  const good = ['Reed and Rush', '', 'Ines Marlow', 'ines@reed.example', PASSWORD, PASSWORD];
+
+  test('asked one after the other; the machine’s zone is taken where none is said, and no password is shown', async () => {
+    const { run, hidden, heard } = scripted(good);
+    const { manner: _manner, ...plain } = owner;
+    expect(await run()).toMatchObject(plain);
+    expect(hidden).toEqual(['Password, at least 12 letters', 'The same again']);
+    expect(heard.filter((line) => line.startsWith('▲'))).toEqual([]);
+  });
+
+  test('what is wrong is said and asked again, by the rules of the first page', async () => {
+    const { run, heard } = scripted([
+      ...[
+        '',
+        'Reed and Rush',
+        'Europe/Nowhere',
+        'Europe/Paris',
+        ' ',
+        'Ines Marlow',
+        'ines',
+        'ines@reed.example',
+      ],
+      ...['short', PASSWORD, 'three small lamps', PASSWORD, PASSWORD],
+    ]);
+    expect(await run()).toMatchObject({
+      zone: 'Europe/Paris',
+      email: 'ines@reed.example',
+      password: PASSWORD,
+    });
+    expect(heard.filter((line) => line.startsWith('▲'))).toEqual([
+      '▲ Name the studio',
+      '▲ A time zone, as Europe/Lisbon',
+      '▲ Write your name',
+      '▲ This is not an email address',
+      expect.stringMatching(/12 letters/),
+      '▲ These were not the same. Once more.',
+    ]);
+  });
+
+  test('answers that end set up nothing; those that do not, the studio, and a second one is refused', async () => {
+    const server = await testServer({}, []);
+    try {
+      await expect(scripted(good.slice(0, 3)).run()).rejects.toThrow('no more answers');
+      expect(await nobodyYet(server.db)).toBe(true);
+      const body = await scripted(good).run();
+      await setUp(server.db, body, await hashPassword(body.password), new Date());
+      expect(await nobodyYet(server.db)).toBe(false);
+      await server.agent().post('/api/session').send({ email: owner.email, password: PASSWORD }).expect(200);
+      await expect(setUp(server.db, body, 'x', new Date())).rejects.toThrow('set-up-already');
+    } finally {
+      await server.stop();
+    }
+  });
 });

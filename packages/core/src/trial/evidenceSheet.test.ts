@@ -99,6 +99,16 @@ test('the looks of one wearing are one line in the order of their hours; another
   );
 });
 
+test.each([
+  [{}, 'no place said'],
+  [{ nose: 'holds' }, 'nose holds'],
+  [{ nose: 'holds', chin: 'holds', mouth: 'holds' }, 'all 3 places hold'],
+  [{ nose: 'starting', chin: 'holds' }, 'nose starting; the rest holds'],
+  [{ nose: 'starting', chin: 'needs a touch-up' }, 'nose starting, chin needs a touch-up'],
+] as const)('%j is told as %s', (zones, words) => {
+  expect(sheet([], [check(2, { zones })]).parts[1]!.rows[0]!.detail).toBe(`After 2.0 h, by Ada: ${words}.`);
+});
+
 test('of a client nobody tried anything on it says so', () => {
   expect(sheet([]).foot[0]).toBe('Nothing was tried or looked at yet.');
   expect(sheet([], [check(2)]).foot).toHaveLength(1);

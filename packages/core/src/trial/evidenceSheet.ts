@@ -84,13 +84,25 @@ function wornWords(checks: readonly WearCheck[]): string {
 
 /** One look: 'After 4.0 h, by the client: nose needs a touch-up. Touched up: nose. Meal.' */
 function lookWords(check: WearCheck): string {
-  const seen = TRIAL_ZONES.flatMap((zone) => {
+  const looked = TRIAL_ZONES.flatMap((zone) => {
     const state = check.zones[zone];
-    return state ? [`${trialZoneWords(zone)} ${state}`] : [];
+    return state ? [{ zone, state }] : [];
   });
+  const failing = looked.filter(({ state }) => state !== 'holds');
+  const seen =
+    looked.length === 0
+      ? 'no place said'
+      : failing.length === 0
+        ? looked.length === 1
+          ? `${trialZoneWords(looked[0]!.zone)} holds`
+          : `all ${looked.length} places hold`
+        : [
+            failing.map(({ zone, state }) => `${trialZoneWords(zone)} ${state}`).join(', '),
+            ...(failing.length < looked.length ? ['the rest holds'] : []),
+          ].join('; ');
   const touched = check.touched.map(trialZoneWords);
   return [
-    `After ${hoursAt(check).toFixed(1)} h, by ${check.judge === 'client' ? 'the client' : check.by}: ${seen.join(', ') || 'no place said'}.`,
+    `After ${hoursAt(check).toFixed(1)} h, by ${check.judge === 'client' ? 'the client' : check.by}: ${seen}.`,
     touched.length > 0 ? `Touched up: ${touched.join(', ')}.` : null,
     check.marks.length > 0 ? `${capital(check.marks.join(', '))}.` : null,
     check.stings ? 'It stung and was taken off.' : null,
