@@ -1,13 +1,4 @@
-import {
-  nameKey,
-  productName,
-  readKitCsv,
-  writeGimpPalette,
-  writeKitCsv,
-  type Kit,
-  type Product,
-  type Unit,
-} from '@toile/core';
+import { nameKey, readKitCsv, type Product, type Unit } from '@toile/core';
 import { newId, type ImportKitAnswer } from '@toile/contract';
 import { ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
@@ -18,9 +9,12 @@ import { insertUnits } from './ledger';
 export function registerKitFiles(services: Services): void {
   read(services, 'exportKit', async ({ tx, query }) => {
     const kit = await wholeKit(tx);
-    return query.as === 'gpl'
-      ? { body: paletteOf(kit), file: 'kit.gpl', type: 'text/plain' }
-      : { body: writeKitCsv(kit), file: 'kit.csv', type: 'text/csv' };
+    const as = query.as === 'gpl' ? 'gpl' : 'csv';
+    return {
+      body: await services.print({ kind: 'kit', kit, as }),
+      file: `kit.${as}`,
+      type: as === 'gpl' ? 'text/plain' : 'text/csv',
+    };
   });
 
   // The file is read here again by the same rule as in the preview: nothing is taken on trust, and all of it
@@ -65,12 +59,4 @@ export function registerKitFiles(services: Services): void {
     const answer: ImportKitAnswer = { products: products.length, units: units.length, leftOut: wrong.length };
     return { status: 201, body: answer };
   });
-}
-
-function paletteOf(kit: Kit): string {
-  return writeGimpPalette(
-    'Kit',
-    kit.products.flatMap((p) => (p.lab ? [{ name: productName(p), lab: p.lab }] : [])),
-    8,
-  );
 }

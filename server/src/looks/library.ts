@@ -1,4 +1,4 @@
-import { documentHash, readLook, writeLook, writeZip, type Look } from '@toile/core';
+import { documentHash, readLook, type Look } from '@toile/core';
 import { type FieldProblem, type ImportLooks, type ImportLooksAnswer } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { oneAtATime } from '../db/locks';
@@ -30,21 +30,6 @@ export async function insertLook(tx: Tx, studioId: string, look: Look): Promise<
     })
     .execute();
 }
-
-/** A name for a file that any system takes; the id keeps two looks of one name apart. */
-export const lookFile = (look: Look): string =>
-  `${
-    look.name
-      .normalize('NFKD')
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-|-$/g, '')
-      .slice(0, 40) || 'look'
-  }-${look.id.slice(-8)}.json`;
-
-/** The library as one zip: the newest version of each look, a file each. */
-export const libraryZip = (looks: readonly Look[]): Uint8Array =>
-  writeZip(new Map(looks.map((look) => [`looks/${lookFile(look)}`, writeLook(look)])));
 
 /** What makes a look that look, whoever kept it and when. */
 const sameness = ({ version: _v, parent: _p, author: _b, at: _at, reason: _r, ...look }: Look): string =>

@@ -3,7 +3,8 @@ import { readLook, writeLook } from '@toile/core';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
-import { insertLook, libraryZip, lookFile, newestLooks, takeInLooks } from './library';
+import { insertLook, newestLooks, takeInLooks } from './library';
+import { lookFile } from './libraryZip';
 
 /** The library of looks; versions are only ever added. */
 export function registerLooks(services: Services): void {
@@ -26,7 +27,7 @@ export function registerLooks(services: Services): void {
 
   // Before one look by its id: 'export' is none.
   read(services, 'exportLooks', async ({ tx, now }) => ({
-    body: Buffer.from(libraryZip(await newestLooks(tx))),
+    body: await services.print({ kind: 'library', looks: await newestLooks(tx) }),
     file: `looks-${now.toISOString().slice(0, 10)}.zip`,
     type: 'application/zip',
   }));

@@ -1,18 +1,23 @@
 import {
   chartSheet,
   sheetSvg,
+  writeKitCsv,
   writeZip,
   type CallSheet,
   type Chart,
   type Compact,
+  type Kit,
   type Lesson,
+  type Look,
   type Palette,
   type Paper,
   type Product,
 } from '@toile/core';
 import { cardPdf, lessonCardPdf, type CardSide } from '../lessons/card';
 import { compactCard, compactLabels } from '../lessons/compactPdf';
+import { kitPalette } from '../kit/kitPalette';
 import { lessonPdf } from '../lessons/pdf';
+import { libraryZip } from '../looks/libraryZip';
 import { labelSheet } from '../palettes/labelSheet';
 import { callSheetPdf, type SheetPaper } from './callSheetPdf';
 import { fontUrls, measureText } from './fonts';
@@ -60,6 +65,10 @@ export type PrintJob =
       readonly products: readonly Product[];
       readonly origin: string;
     }
+  /** The library of looks as one zip. */
+  | { readonly kind: 'library'; readonly looks: readonly Look[] }
+  /** The whole kit as a list, or its colours as a palette. */
+  | { readonly kind: 'kit'; readonly kit: Kit; readonly as: 'csv' | 'gpl' }
   /** Files as they are, and charts as PDF among them, as one zip. */
   | {
       readonly kind: 'zip';
@@ -91,6 +100,10 @@ export async function printed(job: PrintJob): Promise<Buffer> {
         : compactCard(job.compact, job.chart, job.paper);
     case 'labels':
       return labelSheet(job.palette, job.products, job.origin);
+    case 'library':
+      return Buffer.from(libraryZip(job.looks));
+    case 'kit':
+      return Buffer.from(job.as === 'gpl' ? kitPalette(job.kit) : writeKitCsv(job.kit));
     case 'zip': {
       const files = new Map<string, string | Uint8Array>(job.files);
       for (const [name, chart] of job.charts) files.set(name, await chartPdf(chart));
