@@ -1,4 +1,4 @@
-import { labToSrgb, PLAIN_FEATURES, shiftDepth, type Chart, type Lab } from '@toile/core';
+import { labToSrgb, linearChannel, PLAIN_FEATURES, shiftDepth, type Chart, type Lab } from '@toile/core';
 import { newId } from '@toile/contract';
 import type { Browser, Page } from 'playwright-core';
 import { more, openAs, openBrowser, openClient, PHONE, shot } from './browser';
@@ -34,7 +34,7 @@ const post = (path: string, body: unknown): Promise<number> =>
 let chart: Chart;
 
 const linear = (lab: Lab): [number, number, number] => {
-  const [r, g, b] = labToSrgb(lab).map((c) => (c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4));
+  const [r, g, b] = labToSrgb(lab).map(linearChannel);
   return [r!, g!, b!];
 };
 const BARE = linear(SKIN);

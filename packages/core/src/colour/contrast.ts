@@ -1,11 +1,8 @@
-import type { Rgb } from './lab';
-
-const linear = (channel: number): number =>
-  channel <= 0.04045 ? channel / 12.92 : ((channel + 0.055) / 1.055) ** 2.4;
+import { linearChannel, type Rgb } from './lab';
 
 /** Relative luminance of a display colour, 0 to 1 (WCAG 2.2). */
 export function relativeLuminance([r, g, b]: Rgb): number {
-  return 0.2126 * linear(r) + 0.7152 * linear(g) + 0.0722 * linear(b);
+  return 0.2126 * linearChannel(r) + 0.7152 * linearChannel(g) + 0.0722 * linearChannel(b);
 }
 
 /** How far two display colours stand apart, 1 to 21 (WCAG 2.2, contrast ratio). */

@@ -6,6 +6,7 @@ export {
   labToSrgb,
   srgbToLab,
   labToXyz,
+  linearChannel,
   meanLab,
   WHITE_D65,
   xyzToLab,

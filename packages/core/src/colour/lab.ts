@@ -61,12 +61,13 @@ export function labToSrgb(lab: Lab): Rgb {
   ];
 }
 
-const decodeGamma = (encoded: number): number =>
+/** A display channel, 0 to 1, in linear light (IEC 61966-2-1). */
+export const linearChannel = (encoded: number): number =>
   encoded <= 0.04045 ? encoded / 12.92 : ((encoded + 0.055) / 1.055) ** 2.4;
 
 /** Display sRGB to CIELAB (D65) relative to the sRGB white: `labToSrgb` turned round. Matrix: IEC 61966-2-1. */
 export function srgbToLab(rgb: Rgb): Lab {
-  const [r, g, b] = [decodeGamma(rgb[0]), decodeGamma(rgb[1]), decodeGamma(rgb[2])];
+  const [r, g, b] = [linearChannel(rgb[0]), linearChannel(rgb[1]), linearChannel(rgb[2])];
   return xyzToLab(
     [
       0.4124564 * r + 0.3575761 * g + 0.1804375 * b,

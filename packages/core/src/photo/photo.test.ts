@@ -1,5 +1,13 @@
 import fc from 'fast-check';
-import { labToSrgb, lightnessAtDepth, labUnder, reconstructSpectrum, shiftDepth, type Lab } from '../colour';
+import {
+  labToSrgb,
+  linearChannel,
+  lightnessAtDepth,
+  labUnder,
+  reconstructSpectrum,
+  shiftDepth,
+  type Lab,
+} from '../colour';
 import { inferLandmarks, SIDES, TEMPLATE, type Point } from '../face';
 import { seededRandom, standardNormal } from '../math';
 import { flashback, FLASHBACK_WARNING, type FlashGrade } from '../shade';
@@ -199,7 +207,7 @@ describe('the mean of a zone', () => {
 
 describe('the white cast of a flash', () => {
   const linear = (lab: Lab): LinearRgb => {
-    const [r, g, b] = labToSrgb(lab).map((c) => (c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4));
+    const [r, g, b] = labToSrgb(lab).map(linearChannel);
     return [r!, g!, b!];
   };
   /** What two cameras see of a skin, by the spectral model: the measurement knows nothing of spectra. */

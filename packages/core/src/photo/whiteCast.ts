@@ -1,4 +1,4 @@
-import { labToSrgb, labToXyz, xyzToLab, type Lab } from '../colour';
+import { labToSrgb, labToXyz, linearChannel, xyzToLab, type Lab } from '../colour';
 import { FLASHBACK_WARNING, scatteredBack, type FlashGrade } from '../shade';
 import type { LinearRgb } from './zoneMeans';
 
@@ -17,11 +17,9 @@ export type WhiteCast = {
 const RELATIVE_NOISE = 0.012;
 const NOISE_FLOOR = 0.0015;
 
-const linear = (channel: number): number =>
-  channel <= 0.04045 ? channel / 12.92 : ((channel + 0.055) / 1.055) ** 2.4;
 const linearOf = (lab: Lab): LinearRgb => {
   const [r, g, b] = labToSrgb(lab);
-  return [linear(r), linear(g), linear(b)];
+  return [linearChannel(r), linearChannel(g), linearChannel(b)];
 };
 const three = (of: (i: 0 | 1 | 2) => number): [number, number, number] => [of(0), of(1), of(2)];
 

@@ -1,3 +1,4 @@
+import { linearChannel } from '../colour';
 import { isInside, SIDES, type Landmarks, type Point, type Polygon, type Side } from '../face';
 import { TRIAL_ZONES, trialZoneOutlines, type TrialZone } from '../trial';
 import { mapped, type Affine } from './faceInPicture';
@@ -26,9 +27,7 @@ const TRIM = 0.2;
 const BURNT = 251;
 const LEAST_PIXELS = 30;
 
-const LINEAR = Float64Array.from({ length: 256 }, (_, i) =>
-  i <= 10 ? i / 255 / 12.92 : ((i / 255 + 0.055) / 1.055) ** 2.4,
-);
+const LINEAR = Float64Array.from({ length: 256 }, (_, i) => linearChannel(i / 255));
 
 /** The mean in linear light of the middle of what a polygon of a picture shows; null where the picture does not show it. */
 export function meanInside(
