@@ -26,9 +26,9 @@ const TRACING = 'tracing';
 
 /**
  * Photographs are kept on this device alone, with the client's consent: never sent, gone when the client is erased or
- * whoever is signed in signs out. Each of these rejects when the device will not have it.
+ * whoever is signed in signs out. What keeps or reads one rejects when the device will not have it.
  */
-export const keepPhoto = (photo: Photo): Promise<void> =>
+export const keepPhoto = async (photo: Photo): Promise<void> =>
   set(nameOf(photo.clientId, photo.id), photo, photos());
 
 /** The photographs of one chart, the newest first. */
@@ -46,36 +46,45 @@ export async function photosOf({
     .sort((one, other) => other.at.localeCompare(one.at));
 }
 
-export const dropPhoto = ({ clientId, id }: Pick<Photo, 'clientId' | 'id'>): Promise<void> =>
+export const dropPhoto = async ({ clientId, id }: Pick<Photo, 'clientId' | 'id'>): Promise<void> =>
   del(nameOf(clientId, id), photos());
 
-export const keepTracing = (clientId: string, blob: Blob): Promise<void> =>
+export const keepTracing = async (clientId: string, blob: Blob): Promise<void> =>
   set(nameOf(clientId, TRACING), blob, photos());
-export const tracingOf = (clientId: string): Promise<Blob | undefined> =>
+export const tracingOf = async (clientId: string): Promise<Blob | undefined> =>
   get<Blob>(nameOf(clientId, TRACING), photos());
-export const dropTracing = (clientId: string): Promise<void> => del(nameOf(clientId, TRACING), photos());
+export const dropTracing = async (clientId: string): Promise<void> =>
+  del(nameOf(clientId, TRACING), photos());
+
+/** Drops what is named so; a device that keeps nothing has nothing to drop, and holds up neither erasing nor signing in or out. */
+async function dropNamed(which: (name: string) => boolean): Promise<void> {
+  try {
+    const names = await keys<string>(photos());
+    await delMany(names.filter(which), photos());
+  } catch {
+    store = null;
+  }
+}
 
 /** Every photograph of a client that is erased. */
-export async function dropPhotosOf(clientId: string): Promise<void> {
-  const names = await keys<string>(photos());
-  await delMany(
-    names.filter((name) => name.startsWith(`${clientId}/`)),
-    photos(),
-  );
-}
+export const dropPhotosOf = (clientId: string): Promise<void> =>
+  dropNamed((name) => name.startsWith(`${clientId}/`));
 
 /** Every photograph on this device: they belong to whoever was signed in. */
-export async function dropPhotos(): Promise<void> {
-  await delMany(await keys(photos()), photos());
-}
+export const dropPhotos = (): Promise<void> => dropNamed(() => true);
 
 const OWNER = 'owner';
 let owners: UseStore | null = null;
 
 /** Called when somebody signs in: photographs of anybody else who was signed in on this device are dropped. */
 export async function photosBelongTo(email: string): Promise<void> {
-  owners ??= createStore('toile-photos-of', 'owner');
-  if ((await get<string>(OWNER, owners)) === email) return;
-  await dropPhotos();
-  await set(OWNER, email, owners);
+  try {
+    owners ??= createStore('toile-photos-of', 'owner');
+    if ((await get<string>(OWNER, owners)) === email) return;
+    await dropPhotos();
+    await set(OWNER, email, owners);
+  } catch {
+    owners = null;
+    await dropPhotos();
+  }
 }
