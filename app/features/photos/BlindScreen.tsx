@@ -14,6 +14,7 @@ import {
 } from '@toile/core';
 import { newId, type TrialAnswer } from '@toile/contract';
 import { useChart, useClient } from '../../data/hooks';
+import { useDraft } from '../../data/useDraft';
 import { Body, Button, Choice, Column, Empty, Label, Line, Loading, Ready, Screen } from '../../ui';
 import { askPhoto } from '../../workers';
 import { isGraded, MEASURE_ASKS } from '../trials/halfLook';
@@ -117,8 +118,13 @@ function Round({ trial, log, landmarks, photos, seed }: RoundProps) {
       seed,
     ),
   );
-  const [answers, setAnswers] = useState<BlindAnswers>({});
-  const [at, setAt] = useState(0);
+  // A round is not begun anew because somebody called.
+  const draft = useDraft<BlindAnswers>(`blind ${seed}`, () => ({}));
+  const answers = draft.value;
+  const [at, setAt] = useState(() => {
+    const open = round.findIndex(({ id }) => answers[id] === undefined);
+    return open < 0 ? round.length : open;
+  });
   const [judge, setJudge] = useState<Judge>(trial.declared.by);
   const { measure, zones } = trial.declared;
   if (!isGraded(measure)) return null;
@@ -142,6 +148,7 @@ function Round({ trial, log, landmarks, photos, seed }: RoundProps) {
             marks: [],
           });
       }
+      draft.drop();
       router.navigate(`/trials/${trial.id}`);
     };
     return (
@@ -179,7 +186,7 @@ function Round({ trial, log, landmarks, photos, seed }: RoundProps) {
           chosen={told[zone] === undefined ? [] : [String(told[zone])]}
           onChange={([grade]) =>
             grade !== undefined &&
-            setAnswers((all) => ({ ...all, [card.id]: { ...all[card.id], [zone]: Number(grade) } }))
+            draft.set({ ...answers, [card.id]: { ...answers[card.id], [zone]: Number(grade) } })
           }
         />
       ))}
