@@ -1,7 +1,7 @@
 import { labToSrgb, linearChannel, PLAIN_FEATURES, shiftDepth, type Chart, type Lab } from '@toile/core';
 import { newId } from '@toile/contract';
 import type { Browser, Page } from 'playwright-core';
-import { more, openAs, openBrowser, openClient, PHONE, shot } from './browser';
+import { more, openAs, openBrowser, openClient, PHONE, shot, tabTo, WIDE } from './browser';
 import { facePicture, keepPicture, keptOf } from './facePicture';
 
 // Photographs: none without consent, kept on the device, a flash measured against daylight, gone with the client.
@@ -148,6 +148,14 @@ test('a pair of pictures: where the flash threw white back it says so, where the
       .getByText(/^nothing$|does not show$/)
       .waitFor();
   await shot(page, 'flash');
+  await row('Neck').scrollIntoViewIfNeeded();
+  await shot(page, 'flash-table');
+  await page.setViewportSize(WIDE);
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await row('Forehead').waitFor();
+  await shot(page, 'flash-wide-dark');
+  await page.emulateMedia({ colorScheme: 'light' });
+  await page.setViewportSize(PHONE);
 });
 
 test('what it showed is noted as a product’s own grade, and the kit says by what', async () => {
@@ -162,6 +170,49 @@ test('what it showed is noted as a product’s own grade, and the kit says by wh
     return products.map((p) => ({ name: `${p.maker} ${p.line} ${p.shade}`, grade: p.flashGrade }));
   });
   expect(kept.find((p) => p.name === name)!.grade).toBeGreaterThanOrEqual(0);
+});
+
+test('by keys alone: the picture is reached, a place put in its middle, moved in small steps and large, and kept', async () => {
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    tabTo(page, /^Choose a photograph$/).then(() => page.keyboard.press('Enter')),
+  ]);
+  const { landmarks } = chart.client;
+  const picture = await facePicture(page, landmarks, () => MADE, BARE, [1, 1, 1]);
+  await chooser.setFiles({ name: 'keys.png', mimeType: 'image/png', buffer: picture });
+  await page.getByRole('img', { name: 'The photograph to be kept' }).waitFor();
+  const put = async (words: RegExp, keys: readonly string[]): Promise<void> => {
+    await tabTo(page, /^The photo: tap the place/);
+    await page.keyboard.press('Enter');
+    await tabTo(page, words);
+    for (const key of keys) await page.keyboard.press(key);
+  };
+  const place = (words: RegExp) =>
+    page.getByRole('button', { name: words }).evaluate((e) => [e.style.left, e.style.top]);
+  await put(/^the middle of the client’s right pupil.*: move it/, [
+    'Shift+ArrowLeft',
+    'Shift+ArrowLeft',
+    'Shift+ArrowLeft',
+    'ArrowUp',
+  ]);
+  // 600 by 760 pixels: thirty to the left of the middle, one above it.
+  expect(await place(/^the middle of the client’s right pupil.*: move it/)).toEqual(['45%', '49.8684%']);
+  await put(/^the middle of the client’s left pupil: move it/, [
+    'Shift+ArrowRight',
+    'Shift+ArrowRight',
+    'Shift+ArrowRight',
+  ]);
+  await put(
+    /^the underside of the chin: move it/,
+    Array.from({ length: 12 }, () => 'Shift+ArrowDown'),
+  );
+  await tabTo(page, /^Keep it on this device$/);
+  await page.keyboard.press('Enter');
+  await page.getByRole('group', { name: 'Kept photographs' }).getByText('3 kept').waitFor();
+  await button(/^Drop the photograph of .*, daylight$/)
+    .first()
+    .click();
+  await page.getByRole('group', { name: 'Kept photographs' }).getByText('2 kept').waitFor();
 });
 
 test('they outlive the page, one is dropped by its button, and all are gone with the client', async () => {

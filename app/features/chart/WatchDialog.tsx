@@ -9,14 +9,10 @@ import {
 } from '@toile/core';
 import { Body, Dialog, Label } from '../../ui';
 import { FaceStage } from '../face/FaceStage';
-import { StrokePlay } from '../practice/StrokePlay';
+import { ROUND, StrokePlay } from '../practice/StrokePlay';
 import { fadeWords } from '../practice/practiceView';
 import { capital } from '../words/capital';
 
-/** How wide a hand draws round what has no line, px. */
-const ROUND_PX = 5;
-/** Round a patch it is drawn as lightly all the way. */
-const EVEN = [0.8, 0.8] as const;
 /** Round what is drawn so much of the face is shown, mm. */
 const ROUND_MM = 24;
 
@@ -42,7 +38,7 @@ export function WatchDialog({
   const strokes = outlineOf(placement, landmarks, features).flatMap(({ line, region, fade }): Stroke[] => {
     const outline = region[0];
     if (line) return [{ line, widthMm: areaOf(region) / Math.max(1, lengthOf(line)), fade }];
-    return outline ? [{ line: [...outline, outline[0]!], widthMm: null, fade: EVEN }] : [];
+    return outline ? [{ line: [...outline, outline[0]!], widthMm: null, fade: ROUND.fade }] : [];
   });
   const points = strokes.flatMap(({ line }) => line);
   const stroke = strokes.find(({ widthMm }) => widthMm !== null);
@@ -63,7 +59,7 @@ export function WatchDialog({
               key={i}
               line={line.map(toPixels)}
               fade={fade}
-              widthPx={widthMm === null ? ROUND_PX : widthMm / mmPerPixel}
+              widthPx={widthMm === null ? ROUND.widthPx : widthMm / mmPerPixel}
             />
           ))
         }

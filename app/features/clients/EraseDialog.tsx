@@ -87,8 +87,9 @@ export function EraseDialog({
               <Body color="$weld">{`▲ The name stands in the record of ${take.elsewhere.join(', ')} too, as a guardian or in a note. That record is theirs: change it there.`}</Body>
             ) : null}
             <Label>
-              Files saved before, printed pages and other phones that have not been online since keep what
-              they have. What the law asks to be kept, and how long, is the studio’s to know.
+              Photographs on this device go too; on another phone they stay until whoever is signed in there
+              signs out. Files saved before, printed pages and other phones that have not been online since
+              keep what they have. What the law asks to be kept, and how long, is the studio’s to know.
             </Label>
             <Field label={`Write ${client.name}`} value={name} onChange={setName} error={errors.name} />
             {failure && !errors.name ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}

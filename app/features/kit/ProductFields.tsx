@@ -9,6 +9,7 @@ import {
   type Lab,
 } from '@toile/core';
 import { Body, Button, Choice, Column, Field, Label, Line, Swatch, Switch, useWide, View } from '../../ui';
+import { FLASH_WORDS } from '../words/flash';
 import type { ProductForm, Stated } from './productForm';
 
 type ProductFieldsProps = {
@@ -18,6 +19,13 @@ type ProductFieldsProps = {
 };
 
 const GRADES = ['', '0', '1', '2', '3'] as const;
+const GRADE_WORDS = {
+  '': 'not tried',
+  0: `0, ${FLASH_WORDS[0]}`,
+  1: `1, ${FLASH_WORDS[1]}`,
+  2: `2, ${FLASH_WORDS[2]}`,
+  3: `3, ${FLASH_WORDS[3]}`,
+};
 
 const withValue = ([L, a, b]: ProductForm['lab'], at: number, value: string): ProductForm['lab'] => [
   at === 0 ? value : L,
@@ -129,7 +137,7 @@ export function ProductFields({ form, errors, onChange }: ProductFieldsProps) {
       <Choice
         label="In a flash, by your own photos"
         options={GRADES}
-        words={{ '': 'not tried', 0: '0, nothing', 1: '1, a little', 2: '2, shows', 3: '3, plainly white' }}
+        words={GRADE_WORDS}
         chosen={[form.flashGrade]}
         onChange={([flashGrade]) => flashGrade !== undefined && set({ flashGrade })}
       />

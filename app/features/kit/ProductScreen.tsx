@@ -30,6 +30,7 @@ import {
 } from '../../ui';
 import { labInWords } from '../words/colours';
 import { dayInWords, todayText } from '../words/dates';
+import { FLASH_WORDS } from '../words/flash';
 import { Calibrate } from './Calibrate';
 import { formOf } from './productForm';
 import { UnitCard } from './UnitCard';
@@ -150,7 +151,7 @@ function Facts({ product }: { readonly product: Product }) {
         <Label>{`Tints ${product.tintingStrength.toFixed(2)} times as strongly as a base, by a test mix.`}</Label>
       )}
       {grade > 0 ? (
-        <Label>{`In a flash: ${['nothing', 'a little', 'shows', 'plainly white'][grade]}, ${product.flashGrade === undefined ? 'guessed from its ingredients' : 'by your own photos'}.`}</Label>
+        <Label>{`In a flash: ${FLASH_WORDS[grade]}, ${product.flashGrade === undefined ? 'guessed from its ingredients' : 'by your own photos'}.`}</Label>
       ) : null}
       <Label>
         {product.ingredients.length > 0

@@ -22,7 +22,7 @@ import { JUDGE_WORDS } from '../trials/trialView';
 import { useTrialLog } from '../trials/useTrialLog';
 import { capital } from '../words/capital';
 import { blindWords, photosForTrial } from './blindView';
-import { mayPhotograph, NoConsent } from './PhotosScreen';
+import { mayPhotograph, NoConsent } from './NoConsent';
 import { usePhotos, type ShownPhoto } from './usePhotos';
 
 /** A trial judged from photographs: one half at a time, mirrored by lot, in an order by lot, the hours unsaid. */

@@ -13,7 +13,8 @@ import { useRefresh } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Label, Line, Subheading } from '../../ui';
 import { askPhoto } from '../../workers';
-import { castRows, FLASH_WORDS } from './photosView';
+import { FLASH_WORDS } from '../words/flash';
+import { castRows } from './photosView';
 import type { ShownPhoto } from './usePhotos';
 
 type FlashTestProps = {

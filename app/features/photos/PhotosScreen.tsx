@@ -1,11 +1,11 @@
 import { useRouter } from 'expo-router';
 import type { Chart } from '@toile/core';
-import type { ClientAnswer } from '@toile/contract';
 import { useChart, useClient, useKit } from '../../data/hooks';
-import { Body, Button, Column, Empty, Label, Line, Loading, Ready, Screen, Subheading } from '../../ui';
+import { Body, Button, Column, Label, Line, Loading, Ready, Screen, Subheading } from '../../ui';
 import { instantInWords } from '../words/dates';
 import { AddPhoto } from './AddPhoto';
 import { FlashTest } from './FlashTest';
+import { mayPhotograph, NoConsent } from './NoConsent';
 import { usePhotos } from './usePhotos';
 
 /** Photographs of a chart as it was worn: kept on this device, measured on this device. */
@@ -21,29 +21,6 @@ export function PhotosScreen({ id }: { readonly id: string }) {
     >
       <Ready remote={chart}>{({ chart: newest }) => <OfClient chart={newest} />}</Ready>
     </Screen>
-  );
-}
-
-/** Whether the client agreed to photographs. */
-export const mayPhotograph = ({ consult }: Pick<ClientAnswer, 'consult'>): boolean =>
-  consult.photos !== undefined && consult.photos !== 'none';
-
-/** Said in place of photographs where nobody agreed to them. */
-export function NoConsent({ client }: { readonly client: Pick<ClientAnswer, 'id' | 'name' | 'consult'> }) {
-  const router = useRouter();
-  return (
-    <Empty
-      title="No photographs"
-      words={
-        client.consult.photos === 'none'
-          ? `${client.name} does not want photographs. If that has changed, say so in the first talk.`
-          : `Nobody has asked ${client.name} yet. Ask in the first talk whether photographs may be kept.`
-      }
-    >
-      <Button kind="main" onPress={() => router.navigate(`/clients/${client.id}/consult`)}>
-        To the first talk
-      </Button>
-    </Empty>
   );
 }
 

@@ -1,4 +1,4 @@
-import { trialZoneWords, type FlashGrade, type TrialZone, type ZoneCast } from '@toile/core';
+import { trialZoneWords, type TrialZone, type ZoneCast } from '@toile/core';
 import { capital } from '../words/capital';
 
 /** What was tapped of a photograph, in order; the last may be left out. */
@@ -35,10 +35,3 @@ export function castRows(
     };
   });
 }
-
-export const FLASH_WORDS: Readonly<Record<FlashGrade, string>> = {
-  0: 'nothing',
-  1: 'a little',
-  2: 'shows',
-  3: 'plainly white',
-};

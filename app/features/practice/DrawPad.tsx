@@ -3,7 +3,7 @@ import { outlineOf, type DrawnExercise, type Point } from '@toile/core';
 import { useColours } from '../../ui';
 import { FaceStage } from '../face/FaceStage';
 import { askedLine, frameOf } from './practiceView';
-import { StrokePlay } from './StrokePlay';
+import { ROUND, StrokePlay } from './StrokePlay';
 
 export type Drawn = {
   readonly line: readonly Point[];
@@ -29,11 +29,6 @@ const STEP_MM = 1;
 const STRIDE_MM = 5;
 /** Points nearer than this are one, mm. */
 const NEAR_MM = 0.3;
-
-/** Round a patch it is drawn as lightly all the way. */
-const EVEN = [0.8, 0.8] as const;
-/** How wide a hand draws round a patch when it is watched, px. */
-const ROUND_PX = 5;
 
 /** A face to draw one line on, or round one patch: with a finger, a pen or a mouse, or with the arrow keys. */
 export function DrawPad({ task, height, judged, watching, onDrawn }: DrawPadProps) {
@@ -66,8 +61,8 @@ export function DrawPad({ task, height, judged, watching, onDrawn }: DrawPadProp
             {watching ? (
               <StrokePlay
                 line={askedLine(task).map(toPixels)}
-                fade={task.kind === 'line' ? task.guide.fade : EVEN}
-                widthPx={task.kind === 'line' ? task.guide.widthMm / mmPerPixel : ROUND_PX}
+                fade={task.kind === 'line' ? task.guide.fade : ROUND.fade}
+                widthPx={task.kind === 'line' ? task.guide.widthMm / mmPerPixel : ROUND.widthPx}
               />
             ) : null}
             {judged || watching ? null : (

@@ -9,6 +9,9 @@ const STAGE_MS = 1200;
 /** As most strokes are: most lies where the brush lands, and it fades from there. */
 const USUAL_FADE = [1, 0.3] as const;
 
+/** Round a patch it is drawn so wide, px, and as lightly all the way. */
+export const ROUND = { widthPx: 5, fade: [0.8, 0.8] } as const;
+
 const reducedMotion = (): boolean => window.matchMedia('(prefers-reduced-motion: reduce)').matches;
 
 /** A stroke as a hand draws it: from its beginning, thinner and lighter as its guide is, or growing. */

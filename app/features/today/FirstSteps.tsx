@@ -22,9 +22,12 @@ export function FirstSteps({ onClients }: { readonly onClients: () => void }) {
     <Column gap="$2" role="group" aria-label="First steps">
       <Body>Nothing is booked yet. Four steps lead to a first chart.</Body>
       {steps.map(({ title, words, done, href }, i) => (
-        <Column key={title} gap={0}>
-          <Row title={`${done ? '✓' : `${i + 1}`}  ${title}`} detail={done ? 'done' : words} href={href} />
-        </Column>
+        <Row
+          key={title}
+          title={`${done ? '✓' : i + 1}  ${title}`}
+          detail={done ? 'done' : words}
+          href={href}
+        />
       ))}
       <Label>{`Next: ${next.title.toLowerCase()}. Visits are booked on a client’s page.`}</Label>
     </Column>

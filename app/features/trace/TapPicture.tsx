@@ -4,6 +4,8 @@ import { useColours } from '../../ui';
 
 const LOUPE_PX = 112;
 const LOUPE_ZOOM = 3;
+/** A press of an arrow moves by so small a part of the width. */
+const STEPS_ACROSS = 600;
 const ARROWS: Readonly<Record<string, Point>> = {
   ArrowLeft: [-1, 0],
   ArrowRight: [1, 0],
@@ -23,7 +25,10 @@ type TapPictureProps<Name extends string> = {
   readonly onMove: (name: Name, to: Point) => void;
 };
 
-/** A picture whose places are tapped: a loupe over the finger, each place to be chosen again or moved by arrow keys. */
+/**
+ * A picture whose places are tapped: a loupe over the finger, each place to be chosen again or moved by arrow keys, with Shift ten
+ * times as far. By keys alone Enter puts the next place in the middle, to be moved from there.
+ */
 export function TapPicture<Name extends string>({
   href,
   alt,
@@ -63,12 +68,21 @@ export function TapPicture<Name extends string>({
     const by = ARROWS[event.key];
     if (!by) return;
     event.preventDefault();
-    onMove(name, [at[0] + by[0], at[1] + by[1]]);
+    // A place of the picture as shown, not of its own pixels: twelve million are many presses.
+    const step = Math.max(1, Math.round((natural?.[0] ?? 0) / STEPS_ACROSS)) * (event.shiftKey ? 10 : 1);
+    onMove(name, [at[0] + step * by[0], at[1] + step * by[1]]);
+  };
+  const enter = (event: KeyboardEvent): void => {
+    if (event.target !== event.currentTarget || event.key !== 'Enter' || !natural) return;
+    event.preventDefault();
+    onTap([natural[0] / 2, natural[1] / 2]);
   };
   return (
     <div
       role="application"
-      aria-label="The photo: tap the place that is asked for"
+      aria-label="The photo: tap the place that is asked for, or put it in the middle with Enter and move it with the arrow keys"
+      tabIndex={0}
+      onKeyDown={enter}
       onPointerDown={down}
       onPointerMove={(event) => loupe && setLoupe(inPicture(event))}
       onPointerUp={up}
