@@ -3,6 +3,7 @@ import {
   instantAt,
   seededRandom,
   TRIAL_ZONES,
+  wearSettingOf,
   wornByZone,
   type Chart,
   type TrialZone,
@@ -37,6 +38,7 @@ export function wearsOfAYear(charts: readonly Chart[], today: string): WearCheck
   const early = charts[0] && wornByZone(charts[0]).nose;
   return charts.flatMap((chart, c) => {
     const worn = wornByZone(chart);
+    const setting = wearSettingOf(chart);
     const times = c === 1 ? 2 : 5 + (c % 3);
     return Array.from({ length: times }, (_, n): WearCheck[] => {
       const day = addDays(today, -(9 + n * 37 + c * 5));
@@ -72,6 +74,7 @@ export function wearsOfAYear(charts: readonly Chart[], today: string): WearCheck
             marks: hour === 4 ? ['meal'] : hour === 8 ? ['dancing'] : [],
             stings: false,
             worn,
+            setting,
           };
         });
     }).flat();

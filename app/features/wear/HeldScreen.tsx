@@ -1,13 +1,42 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { holdChance, outlookWords, type WearGroup } from '@toile/core';
+import {
+  holdChance,
+  outlookWords,
+  SKIN_GROUPS,
+  WEAR_CLIMATES,
+  type PlaceSetting,
+  type WearGroup,
+} from '@toile/core';
 import { useStudioWear } from '../../data/hooks';
-import { Column, Empty, Label, LineGraph, Line, Ready, Row, Screen, Stepper, Subheading } from '../../ui';
+import {
+  Choice,
+  Column,
+  Empty,
+  Label,
+  LineGraph,
+  Line,
+  Ready,
+  Row,
+  Screen,
+  Stepper,
+  Subheading,
+} from '../../ui';
 import { capital } from '../words/capital';
 import { heldRows, type HeldRow } from './wearView';
 
 /** Hours a curve is read at. */
 const HOURS = [0, 2, 4, 6, 8, 10, 12] as const;
+
+const ANY = 'any';
+const SKIN_CHOICES = {
+  any: 'Any',
+  oily: 'Oily',
+  dry: 'Dry',
+  mixed: 'Oily and dry',
+  normal: 'Neither',
+} as const;
+const CLIMATE_CHOICES = { any: 'Any', mild: 'Mild', hot: 'Hot', wet: 'Humid or wet' } as const;
 
 /** How long things hold, by what stands where: what the studio's own looks say, and how sure that is. */
 export function HeldScreen() {
@@ -23,7 +52,8 @@ export function HeldScreen() {
 function Held({ wears }: { readonly wears: readonly WearGroup[] }) {
   const [hours, setHours] = useState(8);
   const [open, setOpen] = useState<string | null>(null);
-  const rows = heldRows(wears, hours);
+  const [setting, setSetting] = useState<PlaceSetting>({ skin: null, climate: null });
+  const rows = heldRows(wears, hours, setting);
   if (rows.length === 0)
     return (
       <Empty
@@ -45,6 +75,24 @@ function Held({ wears }: { readonly wears: readonly WearGroup[] }) {
         maximum={14}
         step={1}
         onChange={setHours}
+      />
+      <Choice
+        label="On skin that is"
+        options={[ANY, ...SKIN_GROUPS]}
+        words={SKIN_CHOICES}
+        chosen={[setting.skin ?? ANY]}
+        onChange={([skin]) =>
+          setSetting({ ...setting, skin: skin === undefined || skin === ANY ? null : skin })
+        }
+      />
+      <Choice
+        label="On days that are"
+        options={[ANY, ...WEAR_CLIMATES]}
+        words={CLIMATE_CHOICES}
+        chosen={[setting.climate ?? ANY]}
+        onChange={([climate]) =>
+          setSetting({ ...setting, climate: climate === undefined || climate === ANY ? null : climate })
+        }
       />
       <Column gap={0}>
         {rows.map((row) => {

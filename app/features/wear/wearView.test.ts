@@ -37,7 +37,16 @@ test('hours are since it was put on', () => expect(hoursWords(check({}))).toBe('
 
 const outlook = (zone: TrialZone, median: number, hours: number): ZoneOutlook => {
   const curve = guessedCurve(median, 20);
-  return { zone, curve, holds: holdChance(curve, hours), own: 0, product: 12, all: 12 };
+  return {
+    zone,
+    curve,
+    holds: holdChance(curve, hours),
+    setting: { skin: null, climate: null },
+    alike: 12,
+    own: 0,
+    product: 12,
+    all: 12,
+  };
 };
 
 test.each<[string, readonly string[], string | null, string | null]>([
@@ -88,6 +97,8 @@ test('every product in every place it was looked at is a row, the most looked-at
     zone,
     worn,
     own: false,
+    skin: null,
+    climate: null,
     good: 4,
     bad,
     count,
@@ -108,4 +119,30 @@ test('every product in every place it was looked at is a row, the most looked-at
     ['mouth', 'Kiss', 1],
   ]);
   expect(rows[0]!.outlook.holds.mean).toBeLessThan(rows[1]!.outlook.holds.mean);
+});
+
+test('asked of some skin and some days, a row counts what was worn there and is as sure as that', () => {
+  const wear = (skin: WearGroup['skin'], climate: WearGroup['climate'], bad: number | null): WearGroup => ({
+    zone: 'nose',
+    worn: 'Veil',
+    own: false,
+    skin,
+    climate,
+    good: bad === null ? 10 : 2,
+    bad,
+    count: 6,
+    weight: 6,
+  });
+  const history = [wear('oily', 'hot', 4), wear('dry', 'mild', null), wear('dry', 'hot', null)];
+  const asked = (skin: WearGroup['skin'], climate: WearGroup['climate']): [number, number] => {
+    const [row] = heldRows(history, 8, { skin, climate });
+    return [row!.wears, row!.outlook.holds.mean];
+  };
+  expect(asked(null, null)[0]).toBe(18);
+  expect(asked('dry', null)[0]).toBe(12);
+  expect(asked('dry', 'mild')[0]).toBe(6);
+  expect(asked('normal', 'wet')[0]).toBe(0);
+  expect(asked(null, 'hot')[0]).toBe(12);
+  expect(asked('oily', 'hot')[1]).toBeLessThan(0.5);
+  expect(asked('dry', 'hot')[1]).toBeGreaterThan(0.7);
 });

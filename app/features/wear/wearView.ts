@@ -8,6 +8,7 @@ import {
   trialZoneWords,
   wearOutlook,
   type Chart,
+  type PlaceSetting,
   type WearCheck,
   type ZoneOutlook,
   type WearGroup,
@@ -78,15 +79,20 @@ export type HeldRow = {
   readonly outlook: ZoneOutlook;
 };
 
-/** Every product in every zone that was looked at, the most looked-at first: how it holds to an hour. */
-export function heldRows(history: readonly WearGroup[], hours: number): HeldRow[] {
+/** Every product in every zone that was looked at, the most looked-at first: how it holds to an hour on some skin and days, or on any. */
+export function heldRows(
+  history: readonly WearGroup[],
+  hours: number,
+  { skin, climate }: PlaceSetting = { skin: null, climate: null },
+): HeldRow[] {
   const pairs = new Map<string, WearGroup>();
   for (const one of history) if (one.worn !== null) pairs.set(`${one.zone} ${one.worn}`, one);
   return [...pairs.values()]
     .flatMap(({ zone, worn }): HeldRow[] => {
       // Nobody in particular: of what stands here on anyone.
-      const [outlook] = wearOutlook(history, { worn: { [zone]: worn! } }, hours);
-      return outlook ? [{ worn: worn!, zone: trialZoneWords(zone), wears: outlook.product, outlook }] : [];
+      const setting = { skin: skin === null ? {} : { [zone]: skin }, climate };
+      const [outlook] = wearOutlook(history, { worn: { [zone]: worn! }, setting }, hours);
+      return outlook ? [{ worn: worn!, zone: trialZoneWords(zone), wears: outlook.alike, outlook }] : [];
     })
     .sort((a, b) => b.wears - a.wears || (a.worn < b.worn ? -1 : 1));
 }

@@ -1,4 +1,4 @@
-import { checkTimes, wornByZone, type Chart, type WearCheck } from '@toile/core';
+import { checkTimes, wearSettingOf, wornByZone, type Chart, type WearCheck } from '@toile/core';
 import {
   ROUTES,
   WEAR_LINK_DAYS,
@@ -51,6 +51,7 @@ export function registerWear(services: Services): void {
       judge: 'artist',
       by: caller.name,
       worn: wornByZone(chart),
+      setting: wearSettingOf(chart),
       ...look,
     });
     return { status: 201, body: await wearAnswer(tx, params.id, now), subject: id };
@@ -134,6 +135,7 @@ export function registerWear(services: Services): void {
         judge: 'client',
         by: chart.client.name,
         worn: wornByZone(chart),
+        setting: wearSettingOf(chart),
         ...look,
       });
       return openWearAnswer(tx, link);

@@ -3,7 +3,10 @@ import { sql } from 'kysely';
 import type { Tx } from '../db/connection';
 
 /** A wear of a place as its row: hours in quarters. */
-export function zoneWearRow(studioId: string, { zone, clientId, chartId, appliedAt, worn, wear }: ZoneWear) {
+export function zoneWearRow(
+  studioId: string,
+  { zone, clientId, chartId, appliedAt, worn, setting, wear }: ZoneWear,
+) {
   const { good, bad } = quartersOf(wear);
   return {
     studio_id: studioId,
@@ -12,6 +15,7 @@ export function zoneWearRow(studioId: string, { zone, clientId, chartId, applied
     zone,
     client_id: clientId,
     worn,
+    ...setting,
     good,
     bad,
   };
@@ -45,13 +49,15 @@ export async function wearGroups(tx: Tx, clientId: string | null, now: Date): Pr
     zone: TrialZone;
     worn: string | null;
     own: boolean;
+    skin: WearGroup['skin'];
+    climate: WearGroup['climate'];
     good: number;
     bad: number | null;
     count: number;
     weight: number;
-  }>`select zone, worn, client_id is not distinct from ${clientId}::uuid as own, good, bad, count(*)::int as count,
+  }>`select zone, worn, client_id is not distinct from ${clientId}::uuid as own, skin, climate, good, bad, count(*)::int as count,
       sum(power(2::float8, -greatest(0, extract(epoch from (${now}::timestamptz - applied_at))::float8 / 86400) / 540)) as weight
-    from zone_wears group by 1, 2, 3, 4, 5`.execute(tx);
+    from zone_wears group by 1, 2, 3, 4, 5, 6, 7`.execute(tx);
   return rows
     .map((row): WearGroup => ({ ...row, good: row.good / 4, bad: row.bad === null ? null : row.bad / 4 }))
     .sort(byGroup);

@@ -24,6 +24,7 @@ import { lessonTools } from './migrations/2026_11_27_24_lesson_tools';
 import { compacts } from './migrations/2026_11_27_25_compacts';
 import { tries } from './migrations/2026_11_27_23_tries';
 import { trials } from './migrations/2026_11_27_19_trials';
+import { wearSettings } from './migrations/2026_11_28_26_wear_settings';
 import { visits } from './migrations/2026_11_27_09_visits';
 
 /** In order of name; each runs once, in its own transaction. */
@@ -53,6 +54,7 @@ export const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '2026_11_27_23_tries': tries,
   '2026_11_27_24_lesson_tools': lessonTools,
   '2026_11_27_25_compacts': compacts,
+  '2026_11_28_26_wear_settings': wearSettings,
 };
 
 /**

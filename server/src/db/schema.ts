@@ -23,7 +23,9 @@ import type {
   Unit,
   Trial,
   TrialEvent,
+  SkinGroup,
   TrialZone,
+  WearClimate,
   LearnedAnswer,
   PracticeEvent,
   WearCheck,
@@ -254,6 +256,8 @@ export type Database = {
     zone: TrialZone;
     client_id: string;
     worn: string | null;
+    skin: SkinGroup | null;
+    climate: WearClimate | null;
     good: number;
     bad: number | null;
   };

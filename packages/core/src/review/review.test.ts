@@ -122,7 +122,18 @@ const QUIET: Chart = {
 type Scene = { readonly chart: Chart; readonly kit: Kit; readonly wears?: readonly WearGroup[] };
 /** So many wears of the quiet chart’s base whose nose was gone by three hours. */
 const failing = (count: number, more: Partial<WearGroup> = {}): WearGroup[] => [
-  { zone: 'nose', worn: wornByZone(QUIET).nose!, own: false, good: 1, bad: 3, count, weight: count, ...more },
+  {
+    zone: 'nose',
+    worn: wornByZone(QUIET).nose!,
+    own: false,
+    skin: null,
+    climate: null,
+    good: 1,
+    bad: 3,
+    count,
+    weight: count,
+    ...more,
+  },
 ];
 const scene = (chart: Chart, kit = KIT): Scene => ({ chart, kit });
 const withStep = (name: Name, more: Partial<Step>, from = QUIET): Chart => ({
@@ -640,7 +651,7 @@ describe('hours judged by evidence', () => {
   });
 
   test('it says how many, how sure, and when to touch up; the studio’s own grade wins', () => {
-    const [one] = found(failing(12));
+    const [one] = found(failing(12, { skin: 'normal', climate: 'mild' }));
     expect(one!.message).toMatch(
       /nose, to 8 h: holds on about \d of 10 such days \(\d to \d\): 12 wears of it looked at\. Something longer-wearing, or a touch-up near \d h\.$/,
     );

@@ -26,8 +26,6 @@ export { BETTER_WORDS, GRADE_WORDS, questionOf } from './question';
 export {
   ANSWERS,
   questionLook,
-  SKIN_GROUPS,
-  skinGroupOf,
   TRIAL_ASPECTS,
   TRIAL_CHOICES,
   TRIAL_SCOPES,
@@ -38,7 +36,6 @@ export {
   TrialToldSchema,
   type Decided,
   type OpenNow,
-  type SkinGroup,
   type Question,
   type Trial,
   type TrialAspect,
@@ -133,7 +130,25 @@ export {
   type TouchUp,
   type TouchUpPlan,
 } from './touchUpPlan';
-export { outlookWords, trialZoneWords, wearOutlook, type WornNow, type ZoneOutlook } from './outlook';
+export { SKIN_GROUPS, skinGroupOf, type SkinGroup } from './skinGroup';
+export {
+  climateTold,
+  settingWords,
+  WEAR_CLIMATES,
+  wearSettingOf,
+  WearSettingSchema,
+  type PlaceSetting,
+  type WearClimate,
+  type WearSetting,
+} from './wearSetting';
+export {
+  isAlike,
+  outlookWords,
+  trialZoneWords,
+  wearOutlook,
+  type WornNow,
+  type ZoneOutlook,
+} from './outlook';
 export { byGroup, countOf, groupWears, quartersOf, type WearGroup } from './wearGroups';
 export {
   LEARNED_ANSWERS,

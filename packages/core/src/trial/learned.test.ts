@@ -12,6 +12,8 @@ import {
   type WearGroup,
 } from '.';
 import { after, CHART, trialOf } from './halfTrial.testing';
+import { SKIN_GROUPS } from './skinGroup';
+import { settingWords, WEAR_CLIMATES, wearSettingOf } from './wearSetting';
 
 const NOW = wornByZone(CHART).nose!;
 const OFFER = 'Ordway Hours';
@@ -22,7 +24,16 @@ const wears = (worn: string, failed: number, held: number, more: Partial<WearGro
     { good: HOURS + 2, bad: null, count: held },
   ]
     .filter(({ count }) => count > 0)
-    .map((one) => ({ zone: 'nose' as const, worn, own: false, ...one, weight: one.count, ...more }));
+    .map((one) => ({
+      zone: 'nose' as const,
+      worn,
+      own: false,
+      skin: null,
+      climate: null,
+      ...one,
+      weight: one.count,
+      ...more,
+    }));
 const from = (groups: readonly WearGroup[], more: Partial<LearnedFrom> = {}): LearnedFrom => ({
   wears: groups,
   lines: new Set([NOW, OFFER]),
@@ -103,6 +114,57 @@ test('refused, it is silent until there is twice the news each time; for good, f
   expect(silenced(again)).toEqual([]);
   expect(refusedOf(key, again)).toBeNull();
   [...again].forEach((one) => expect(Value.Check(LearnedAnswerSchema, one)).toBe(true));
+});
+
+describe('on such skin and such days', () => {
+  const { skin, climate } = wearSettingOf(CHART);
+  const HERE = { skin: skin.nose!, climate };
+  const otherSkin = SKIN_GROUPS.find((one) => one !== HERE.skin)!;
+  const otherAir = WEAR_CLIMATES.find((one) => one !== HERE.climate)!;
+  const NARROW = settingWords(HERE);
+  const SKIN = settingWords({ ...HERE, climate: null });
+  const bad = (failed: number, held: number, more: Partial<WearGroup>) => [
+    ...wears(NOW, failed, held, more),
+    ...wears(OFFER, 1, 8, more),
+  ];
+
+  test.each([
+    ['enough here', [...bad(3, 0, HERE), ...bad(5, 0, { skin: otherSkin })], NARROW, '3 of 3'],
+    [
+      'two here, one more on such skin',
+      [...bad(2, 0, HERE), ...bad(1, 0, { ...HERE, climate: otherAir })],
+      SKIN,
+      '3 of 3',
+    ],
+    [
+      'two on such skin, others elsewhere',
+      [...bad(2, 0, HERE), ...bad(4, 1, { skin: otherSkin })],
+      '',
+      '6 of 7',
+    ],
+    ['nobody knows of any', bad(6, 1, {}), '', '6 of 7'],
+  ] as const)('it speaks of the narrowest that was looked at often enough: %s', (_, groups, told, counts) => {
+    const [one] = keyed(groups);
+    expect(one!.says).toContain(`on ${counts} looked-at wears (nose${told === '' ? '' : `, ${told}`})`);
+    expect(one!.key).toBe([`nose | ${NOW} | ${OFFER}`, ...(told === '' ? [] : [told])].join(' | '));
+  });
+
+  test('what holds on such skin is not changed for what it does on other', () => {
+    const elsewhere = bad(9, 0, { skin: otherSkin, climate: HERE.climate });
+    expect(keyed(elsewhere)).toHaveLength(1);
+    expect(keyed([...elsewhere, ...wears(NOW, 0, 9, HERE), ...wears(OFFER, 0, 9, HERE)])).toEqual([]);
+  });
+
+  test('refused more widely it is not offered again because the setting has become narrower', () => {
+    const wide = bad(6, 1, {});
+    const never = answer('never', keyed(wide)[0]!.key);
+    const narrow = [...wide, ...bad(4, 0, HERE)];
+    expect(keyed(narrow)).toHaveLength(1);
+    expect(keyed(narrow, { answers: [never] })).toEqual([]);
+    // Refused in one setting it may still speak in another.
+    const here = answer('never', keyed(narrow)[0]!.key);
+    expect(keyed(wide, { answers: [here] })).toHaveLength(1);
+  });
 });
 
 describe('what was decided for more than one client', () => {

@@ -2,7 +2,7 @@ import { Type, type Static } from '@sinclair/typebox';
 import type { Chart, Step } from '../look';
 import { closed, InstantSchema, oneOf, TextSchema, UuidSchema } from '../schema';
 import { TRIAL_ZONES, type TrialZone } from './measures';
-import { trialZoneWords } from './outlook';
+import { isAlike, trialZoneWords } from './outlook';
 import { habitProposals, type WorkedHabit } from './habits';
 import type { LearnedProposal } from './learnedProposal';
 import {
@@ -14,9 +14,11 @@ import {
   type Strength,
   type Worn,
 } from './proposals';
-import { skinGroupOf, type Decided, type Question, type SkinGroup } from './trial';
+import { skinGroupOf, type SkinGroup } from './skinGroup';
+import type { Decided, Question } from './trial';
 import { wornByZone } from './wearCheck';
 import type { WearGroup } from './wearGroups';
+import { settingWords, wearSettingOf, type PlaceSetting } from './wearSetting';
 
 export const LEARNED_ANSWERS = ['not now', 'never', 'again'] as const;
 const STRENGTHS = ['none', 'hint', 'strong'] as const satisfies readonly Strength[];
@@ -81,14 +83,23 @@ export function learnedProposals(chart: Chart, from: LearnedFrom): LearnedPropos
   }
   const decided = from.decisions.flatMap((one) => fromDecision(chart, one));
   const lines = [...decided, ...best.values()].filter((one) => from.lines.has(one.offer));
-  return [...lines, ...habitProposals(chart, from.habits)]
-    .filter((one) => speaksAgain(one, one.strength, refusedOf(one.key, from.answers)))
+  const all: readonly Weighed[] = [...lines, ...habitProposals(chart, from.habits)];
+  return all
+    .filter((one) =>
+      [one.key, ...(one.wider ?? [])].every((key) =>
+        speaksAgain(one, one.strength, refusedOf(key, from.answers)),
+      ),
+    )
     .sort((a, b) => b.worth - a.worth || (a.key < b.key ? -1 : 1))
     .slice(0, MOST_LEARNED)
-    .map(({ worth: _worth, ...one }) => one);
+    .map(({ worth: _worth, wider: _wider, ...one }) => one);
 }
 
-type Weighed = LearnedProposal & { readonly worth: number };
+type Weighed = LearnedProposal & {
+  readonly worth: number;
+  /** The same offer made more widely: refused there, it is refused here. */
+  readonly wider?: readonly string[];
+};
 
 const stepWith = ({ steps }: Pick<Chart, 'steps'>, role: Step['role']): Step | undefined =>
   steps.filter((step) => step.role === role && step.variant === undefined && step.use.length > 0).at(-1);
@@ -101,13 +112,14 @@ function fromWears(
   { wears, lines, answers }: LearnedFrom,
 ): Weighed[] {
   const hours = chart.occasion.hoursToLast;
-  const rows = exposures(wears, zone, hours);
-  const rate = failureRate(now, rows);
+  const { setting, rows, rate } = narrowest(wears, zone, now, hours, settingAt(chart, zone));
   const others = [...new Set(rows.map((row) => row.productId))].filter(
     (line) => line !== now && lines.has(line),
   );
+  const told = settingWords(setting);
   return others.flatMap((offer): Weighed[] => {
-    const key = `${zone} | ${now} | ${offer}`;
+    const [key, ...wider] = widening(setting).map((one) => keyOf(zone, now, offer, one));
+    if (key === undefined) return [];
     const other = failureRate(offer, rows);
     if (other.worn === 0) return [];
     const { strength, chance, gain } = changeWorth(
@@ -116,7 +128,7 @@ function fromWears(
       answers.some((one) => one.key === key),
     );
     if (strength === 'none') return [];
-    const place = trialZoneWords(zone);
+    const place = [trialZoneWords(zone), ...(told === '' ? [] : [told])].join(', ');
     return [
       {
         key,
@@ -130,9 +142,45 @@ function fromWears(
         says: `${now} did not hold ${hours} h on ${rate.failed} of ${rate.worn} looked-at wears (${place}); ${offer} failed on ${other.failed} of ${other.worn}. ${strength === 'strong' ? 'That is strong.' : 'A hint.'}`,
         against: againstOf(rate, other),
         worth: gain * chance,
+        wider,
       },
     ];
   });
+}
+
+const settingAt = (chart: Chart, zone: TrialZone): PlaceSetting => {
+  const { skin, climate } = wearSettingOf(chart);
+  return { skin: skin[zone] ?? null, climate };
+};
+
+/** A setting and all wider ones, the narrowest first. */
+function widening(setting: PlaceSetting): PlaceSetting[] {
+  const all = [setting, { ...setting, climate: null }, { skin: null, climate: null }];
+  return all.filter((one, i) => all.findIndex((same) => settingWords(same) === settingWords(one)) === i);
+}
+const keyOf = (zone: TrialZone, now: string, offer: string, setting: PlaceSetting): string =>
+  [zone, now, offer, settingWords(setting)].filter((part) => part !== '').join(' | ');
+
+/** So many looked-at wears are enough to speak of a setting by itself. */
+const ENOUGH = 3;
+
+/**
+ * What is known of what stands there in the narrowest setting that was looked at often enough: on such skin on such days, else on such skin
+ * on any, else at all. What lies outside the setting still speaks, as what the narrower leans on.
+ */
+function narrowest(
+  wears: readonly WearGroup[],
+  zone: TrialZone,
+  now: string,
+  hours: number,
+  asked: PlaceSetting,
+): { readonly setting: PlaceSetting; readonly rows: readonly Worn[]; readonly rate: FailureRate } {
+  const of = (setting: PlaceSetting) => {
+    const rows = exposures(wears, zone, hours, setting);
+    return { setting, rows, rate: failureRate(now, rows) };
+  };
+  const tried = widening(asked).map(of);
+  return tried.find(({ rate }) => rate.worn >= ENOUGH) ?? tried.at(-1)!;
 }
 
 function againstOf(now: FailureRate, other: FailureRate): string {
@@ -144,10 +192,15 @@ function againstOf(now: FailureRate, other: FailureRate): string {
     : `Against it: the days were no random choice${few}.`;
 }
 
-/** Whether each wear held the hours that are asked, as far as it was watched; a zone's own, and the same line elsewhere. */
-function exposures(wears: readonly WearGroup[], zone: TrialZone, hours: number): Worn[] {
+/** Whether each wear held the hours that are asked, as far as it was watched; a zone's own in a setting, and the same line elsewhere. */
+function exposures(
+  wears: readonly WearGroup[],
+  zone: TrialZone,
+  hours: number,
+  setting: PlaceSetting,
+): Worn[] {
   const lips = zone === 'mouth';
-  return wears.flatMap(({ zone: where, worn, good, bad, count, weight }): Worn[] => {
+  return wears.flatMap(({ zone: where, worn, skin, climate, good, bad, count, weight }): Worn[] => {
     if (worn === null || (where === 'mouth') !== lips) return [];
     const failed = bad !== null && bad <= hours;
     // Watched for less and never seen failing, it says nothing about these hours.
@@ -156,7 +209,7 @@ function exposures(wears: readonly WearGroup[], zone: TrialZone, hours: number):
       productId: worn,
       failed,
       daysAgo: 0,
-      matches: where === zone,
+      matches: where === zone && isAlike({ skin, climate }, setting),
       weight: weight / count,
     };
     return Array.from({ length: count }, () => one);

@@ -1,14 +1,7 @@
 import { asCounted, verdictInWords } from './trialWords';
 import { shrunkShares, type Share } from './shares';
-import {
-  trialNow,
-  SKIN_GROUPS,
-  type Question,
-  type SkinGroup,
-  type Trial,
-  type TrialEvent,
-  type TrialNow,
-} from './trial';
+import { trialNow, type Question, type Trial, type TrialEvent, type TrialNow } from './trial';
+import { SKIN_GROUPS, type SkinGroup } from './skinGroup';
 import { verdictOf, type Verdict } from './verdict';
 
 /** A trial with all that was told of it. */

@@ -19,6 +19,8 @@ const gone = (zone: 'nose' | 'mouth', good: number, bad: number | null, count = 
   zone,
   worn: worn[zone] ?? '',
   own: false,
+  skin: null,
+  climate: null,
   good,
   bad,
   count,
@@ -53,7 +55,21 @@ test('where it has a beginning it is by the clock, past midnight too; where it h
 
 test('what holds anyway is not touched up, and then nothing is carried; with nothing on the skin there is no plan', () => {
   const holding = TRIAL_ZONES.flatMap((zone): WearGroup[] =>
-    worn[zone] ? [{ zone, worn: worn[zone], own: false, good: 12, bad: null, count: 60, weight: 60 }] : [],
+    worn[zone]
+      ? [
+          {
+            zone,
+            worn: worn[zone],
+            own: false,
+            skin: null,
+            climate: null,
+            good: 12,
+            bad: null,
+            count: 60,
+            weight: 60,
+          },
+        ]
+      : [],
   );
   const held = planOf(day(4), holding);
   expect(held).toEqual({ visits: [], bag: [] });

@@ -8,6 +8,7 @@ import { worthTouchUps } from './touchUpTimes';
 import { holdChance } from './wearCurve';
 import type { WearGroup } from './wearGroups';
 import { wornByZone } from './wearCheck';
+import { wearSettingOf } from './wearSetting';
 
 /** What a touch-up costs of a day, minutes: fewer bad ones than that are not worth it. */
 const VISIT_MINUTES = 10;
@@ -31,7 +32,7 @@ export type TouchUpPlan = {
 
 /** How a chart's zones are likely to hold to the end of its day, by the studio's wears. */
 export const chartOutlook = (chart: Chart, wears: readonly WearGroup[]): ZoneOutlook[] =>
-  wearOutlook(wears, { worn: wornByZone(chart) }, chart.occasion.hoursToLast);
+  wearOutlook(wears, { worn: wornByZone(chart), setting: wearSettingOf(chart) }, chart.occasion.hoursToLast);
 
 /**
  * When touching up one face leaves the least bad time of its day (exact, by `worthTouchUps`), what is due then by how each zone is

@@ -1,5 +1,5 @@
 import { Type, type Static, type TProperties } from '@sinclair/typebox';
-import { SIDES, type Features, type Side } from '../face';
+import { SIDES, type Side } from '../face';
 import { LookSchema, StepSchema } from '../look';
 import {
   closed,
@@ -13,31 +13,13 @@ import {
 } from '../schema';
 import { compareHalves, type Compared, type SeenHalf, type TouchedUp } from './compareHalves';
 import type { Swap } from './halves';
-import { TRIAL_JUDGES, TRIAL_MEASURE_NAMES, TRIAL_MEASURES, TRIAL_ZONES, type TrialZone } from './measures';
+import { TRIAL_JUDGES, TRIAL_MEASURE_NAMES, TRIAL_MEASURES, TRIAL_ZONES } from './measures';
+import { SKIN_GROUPS } from './skinGroup';
 import { checkTimes, WEAR_MARKS } from './wearCheck';
 
 /** What two halves may differ in. */
 export const TRIAL_ASPECTS = ['product', 'tool', 'technique', 'step', 'school'] as const;
 export type TrialAspect = (typeof TRIAL_ASPECTS)[number];
-
-/** What clients of one question are told apart by. */
-export const SKIN_GROUPS = ['oily', 'dry', 'mixed', 'normal'] as const;
-export type SkinGroup = (typeof SKIN_GROUPS)[number];
-const OILS: Readonly<Partial<Record<TrialZone, Features['oily'][number]>>> = {
-  forehead: 'forehead',
-  nose: 'nose',
-  chin: 'chin',
-  cheek: 'cheeks',
-};
-
-/** How the skin is where it is judged: as far as it was noted. */
-export function skinGroupOf(
-  { oily, dry }: Pick<Features, 'oily' | 'dry'>,
-  zones: readonly TrialZone[],
-): SkinGroup {
-  const shines = zones.some((one) => oily.some((where) => where === OILS[one]));
-  return shines ? (dry ? 'mixed' : 'oily') : dry ? 'dry' : 'normal';
-}
 
 const zone = oneOf(TRIAL_ZONES);
 const side = oneOf(SIDES, 'the client’s');

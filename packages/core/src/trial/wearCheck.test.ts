@@ -13,7 +13,9 @@ import {
   type ZoneWear,
   wornByZone,
 } from './wearCheck';
+import { SKIN_GROUPS } from './skinGroup';
 import { writeWearCsv } from './wearCsv';
+import { WEAR_CLIMATES } from './wearSetting';
 
 const START = Date.parse('2031-05-14T08:00:00Z');
 let n = 0;
@@ -141,12 +143,14 @@ test('no time is none', () => expect(checkTimes({ appliedAt: 'soon', at: 'later'
 test('hours are by instants: a night on which clocks go back is an hour longer', () =>
   expect(hoursAt({ appliedAt: '2031-10-25T22:00:00+01:00', at: '2031-10-26T06:00:00+00:00' })).toBe(9));
 
+const NOT_TOLD = { skin: null, climate: null } as const;
 const wearing = (clientId: string, worn: string, wear: ZoneWear['wear'], i = 0): ZoneWear => ({
   zone: 'nose',
   clientId,
   chartId: `chart ${clientId}`,
   appliedAt: `2031-05-${String(1 + (i % 28)).padStart(2, '0')}T08:00:00Z`,
   worn,
+  setting: NOT_TOLD,
   wear,
 });
 const many = (count: number, clientId: string, worn: string, wear: ZoneWear['wear']): ZoneWear[] =>
@@ -250,10 +254,12 @@ describe('wears counted together', () => {
     more: fc.option(fc.double({ min: 0.01, max: 6, noNaN: true })),
     who: fc.constantFrom('ada', 'be', 'cy'),
     what: fc.constantFrom('Veil', 'Gauze', null),
+    skin: fc.constantFrom(...SKIN_GROUPS, null),
+    climate: fc.constantFrom(...WEAR_CLIMATES, null),
     days: fc.integer({ min: 0, max: 900 }),
   });
   const made = (
-    { good, more, who, what, days }: typeof aWear extends fc.Arbitrary<infer T> ? T : never,
+    { good, more, who, what, days, skin, climate }: typeof aWear extends fc.Arbitrary<infer T> ? T : never,
     i: number,
   ): ZoneWear => ({
     zone: 'nose',
@@ -261,6 +267,7 @@ describe('wears counted together', () => {
     chartId: `chart ${i}`,
     appliedAt: new Date(NOW.getTime() - days * 86_400_000).toISOString(),
     worn: what,
+    setting: { skin, climate },
     wear: { good, bad: more === null ? null : good + more },
   });
 
@@ -318,6 +325,7 @@ describe('wears counted together', () => {
           zone: 'nose' as const,
           worn: 'Veil',
           own: wears[i]!.clientId === 'ada',
+          ...NOT_TOLD,
           ...wear,
           count: 1,
           weight: 1,

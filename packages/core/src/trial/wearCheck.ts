@@ -3,6 +3,7 @@ import type { Chart } from '../look';
 import { closed, InstantSchema, oneOf, TextSchema, UuidSchema } from '../schema';
 import { TRIAL_ZONES, type TrialZone } from './measures';
 import type { Wear } from './wear';
+import { climateTold, WearSettingSchema, type PlaceSetting } from './wearSetting';
 
 /** How a zone looks, worst last; only the last is failing. */
 export const WEAR_STATES = ['holds', 'starting', 'needs a touch-up'] as const;
@@ -40,6 +41,8 @@ export const WearCheckSchema = Type.Object(
     stings: Type.Boolean(),
     /** What stands for each zone, by name, so that a wear can be read without its chart. */
     worn: Type.Unsafe<Readonly<Partial<Record<TrialZone, string>>>>(zoneWords),
+    /** On what skin and for what day it was put on; looks told before it was kept have none. */
+    setting: Type.Optional(WearSettingSchema),
   },
   closed,
 );
@@ -90,6 +93,7 @@ export type ZoneWear = {
   readonly chartId: string;
   readonly appliedAt: string;
   /** What stood for the zone; null where nothing did. */ readonly worn: string | null;
+  readonly setting: PlaceSetting;
   readonly wear: Wear;
 };
 
@@ -116,9 +120,19 @@ export function zoneWears(checks: readonly WearCheck[]): ZoneWear[] {
       const [first] = mine;
       if (!wear || !first) return [];
       const { clientId, chartId, appliedAt } = first;
-      return [{ zone, clientId, chartId, appliedAt, worn: first.worn[zone] ?? null, wear }];
+      const setting = settingAt(mine, zone, wear);
+      return [{ zone, clientId, chartId, appliedAt, worn: first.worn[zone] ?? null, setting, wear }];
     }),
   );
+}
+
+/** What a wear went through: what was told of the day up to its failing, since what came after did not do it. */
+function settingAt(checks: readonly WearCheck[], zone: TrialZone, wear: Wear): PlaceSetting {
+  const known = checks.find((check) => check.setting)?.setting;
+  if (!known) return { skin: null, climate: null };
+  const until = wear.bad ?? Infinity;
+  const marks = checks.filter((check) => hoursAt(check) <= until).flatMap((check) => check.marks);
+  return { skin: known.skin[zone] ?? null, climate: climateTold(known.climate, marks) };
 }
 
 function firstWear(checks: readonly WearCheck[], zone: TrialZone): Wear | null {

@@ -1,8 +1,7 @@
-import { zoneWears, type WearCheck } from '@toile/core';
 import { sql, type Kysely, type Migration } from 'kysely';
-import { zoneWearRow } from '../../care/zoneWears';
 import { eraseClientSql } from '../eraseClient';
 import { ownStudioSql } from '../ownStudio';
+import { recountAllWears } from '../recountAllWears';
 
 /**
  * What looks at worn faces come to, a row for each place of each wearing: read out of the looks, so that a studio's wears are
@@ -26,26 +25,6 @@ export const zoneWearsTable: Migration = {
       await sql.raw(ownStudioSql(table, 'select, insert')).execute(db);
     await sql.raw(`grant update, delete on zone_wears to toile_app`).execute(db);
     await sql.raw(eraseClientSql(['trial_events', 'trials', 'zone_wears'])).execute(db);
-    await recountAll(db);
+    await recountAllWears(db);
   },
 };
-
-/** Looks that were told before this was counted. Whoever owns the tables sees no row of a studio while its rows are guarded from them too. */
-async function recountAll(db: Kysely<unknown>): Promise<void> {
-  const guarded = ['wear_checks', 'zone_wears'] as const;
-  for (const table of guarded) await sql.raw(`alter table ${table} no force row level security`).execute(db);
-  const told = await sql<{ studio_id: string; document: WearCheck }>`
-    select studio_id, document from wear_checks order by seq`.execute(db);
-  const studios = new Map<string, WearCheck[]>();
-  for (const { studio_id, document } of told.rows)
-    studios.set(studio_id, [...(studios.get(studio_id) ?? []), document]);
-  for (const [studioId, checks] of studios)
-    for (const wear of zoneWears(checks)) {
-      const row = zoneWearRow(studioId, wear);
-      await sql`insert into zone_wears (studio_id, chart_id, applied_at, zone, client_id, worn, good, bad)
-        values (${row.studio_id}, ${row.chart_id}, ${row.applied_at}, ${row.zone}, ${row.client_id}, ${row.worn}, ${row.good}, ${row.bad})`.execute(
-        db,
-      );
-    }
-  for (const table of guarded) await sql.raw(`alter table ${table} force row level security`).execute(db);
-}

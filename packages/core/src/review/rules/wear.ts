@@ -1,7 +1,14 @@
 import { drynessInWords, GUIDES_OF_SKIN, sidesWhere, type Features, type Placement } from '../../face';
 import { propertiesOf } from '../../kit';
 import { newStep, withStep, type Chart, type Step } from '../../look';
-import { dueMinutes, outlookWords, trialZoneWords, wearOutlook, wornByZone } from '../../trial';
+import {
+  dueMinutes,
+  outlookWords,
+  trialZoneWords,
+  wearOutlook,
+  wearSettingOf,
+  wornByZone,
+} from '../../trial';
 import { says } from '../notes';
 import { changed, finishIs, found, isShiny, nameOf, type Fix, type Reviewed, type Rule } from '../rule';
 
@@ -276,7 +283,10 @@ export const WEAR_RULES: readonly Rule[] = [
       const hours = on.chart.occasion.hoursToLast;
       const weak = wearOutlook(
         on.wears,
-        { worn: wornByZone({ steps: on.steps.map(({ variant: _worked, ...step }) => step) }) },
+        {
+          worn: wornByZone({ steps: on.steps.map(({ variant: _worked, ...step }) => step) }),
+          setting: wearSettingOf(on.chart),
+        },
         hours,
       )
         .filter((one) => one.product >= ENOUGH_WEARS && one.holds.mean < MUST_HOLD)
