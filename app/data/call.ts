@@ -62,15 +62,28 @@ export async function readAt<N extends ReadName>(
   return (await request(name, { params: params ?? {}, query })) as AnswerOf<N>;
 }
 
+/** A picture, of the route that answers with one. Throws as `call` does. */
+export async function pictureAt(name: 'photograph', params: ParamsOf<'photograph'>): Promise<Blob> {
+  const response = await answered(name, { params });
+  if (response.ok) return response.blob();
+  throw await errorFrom(response);
+}
+
 async function request(name: RouteName, options: Request): Promise<unknown> {
+  const response = await answered(name, options);
+  if (response.status === 204) return undefined;
+  if (response.ok) return response.json();
+  throw await errorFrom(response);
+}
+
+async function answered(name: RouteName, options: Request): Promise<Response> {
   const { method, path } = ROUTES[name];
   const headers: Record<string, string> = {};
   if (method !== 'GET') headers['idempotency-key'] = options.idempotencyKey ?? newId();
   if (options.revision !== undefined) headers['if-match'] = `"${options.revision}"`;
   if (options.body !== undefined) headers['content-type'] = 'application/json';
-  let response: Response;
   try {
-    response = await fetch(addressOf(path, options.params, options.query), {
+    return await fetch(addressOf(path, options.params, options.query), {
       method,
       headers,
       body: options.body === undefined ? undefined : JSON.stringify(options.body),
@@ -78,9 +91,6 @@ async function request(name: RouteName, options: Request): Promise<unknown> {
   } catch {
     throw new CallError('The studio cannot be reached. Check the connection and try again.', null);
   }
-  if (response.status === 204) return undefined;
-  if (response.ok) return response.json();
-  throw await errorFrom(response);
 }
 
 /** What is there, when a write came second to someone else's; null for any other error. */

@@ -66,6 +66,8 @@ export const useParty = (id: string) => useRead('party', id === '' ? null : { id
 export const usePartyLog = (id: string) => useRead('partyLog', { id });
 /** How a chart wore, and the studio's wears to judge it by. */
 export const useChartWear = (id: string) => useRead('chartWear', { id });
+/** What the studio keeps of a chart's photographs. */
+export const usePhotographs = (chartId: string) => useRead('photographs', { id: chartId });
 /** The half-face trials of a chart; no id asks nothing. */
 export const useChartTrials = (id: string) => useRead('chartTrials', { id });
 export const useTrial = (id: string) => useRead('trial', { id });

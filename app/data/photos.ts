@@ -1,8 +1,5 @@
 import { createStore, del, delMany, entries, get, keys, set, type UseStore } from 'idb-keyval';
-import type { FaceTaps, Point } from '@toile/core';
-
-export const PHOTO_LIGHTS = ['daylight', 'flash'] as const;
-export type PhotoLight = (typeof PHOTO_LIGHTS)[number];
+import type { FaceTaps, PhotoLight, Point } from '@toile/core';
 
 /** A photograph of a made-up face, with where the face lies on it, in its pixels. */
 export type Photo = {
@@ -25,8 +22,8 @@ const nameOf = (clientId: string, id: string): string => `${clientId}/${id}`;
 const TRACING = 'tracing';
 
 /**
- * Photographs are kept on this device alone, with the client's consent: never sent, gone when the client is erased or
- * whoever is signed in signs out. What keeps or reads one rejects when the device will not have it.
+ * Photographs are kept on this device, with the client's consent: sent only to a studio that says it keeps them, gone when the client is erased
+ * or whoever is signed in signs out. What keeps or reads one rejects when the device will not have it.
  */
 export const keepPhoto = async (photo: Photo): Promise<void> =>
   set(nameOf(photo.clientId, photo.id), photo, photos());

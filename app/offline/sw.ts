@@ -21,7 +21,7 @@ const PATIENCE_SECONDS = 4;
  * whether there is a studio yet are never kept.
  */
 const NEVER_KEPT =
-  /\/(export|backup|data|print|labels|live|lesson|setup|team|audit|devices|erasures|intakes|calendar)(\?|$)/;
+  /\/(export|backup|data|print|labels|live|lesson|setup|team|audit|devices|erasures|intakes|calendar)(\?|$)|\/photographs(\/|\?|$)/;
 
 /** One client by the id: gone only when erased, and then lists and days that were read before name them too. */
 const ONE_CLIENT = /^\/api\/clients\/[0-9a-f-]{36}$/;

@@ -1,6 +1,7 @@
 import {
   bareMean,
   faceInPicture,
+  KEPT_PHOTOGRAPHS,
   toFrame,
   whiteCast,
   zoneMeans,
@@ -23,6 +24,8 @@ const LONGEST_PX = 2000;
 const FRAME_PX = 840;
 /** From such a share burnt out a zone tells nothing. */
 const BURNT_SHARE = 0.3;
+/** The best that is small enough is kept. */
+const QUALITIES = [0.92, 0.8, 0.6] as const;
 const HIDDEN = '#8b8783';
 
 const scaled = (taps: FaceTaps, by: number): FaceTaps => {
@@ -82,6 +85,32 @@ export const photoJobs = {
           ]
         : [];
     });
+  },
+  /** As the studio keeps it: no larger than it keeps them, without what the camera wrote about place and time. */
+  forStudio: async ({
+    blob,
+    taps,
+    bare,
+  }: Photographed & { readonly bare: Point | null }): Promise<{
+    readonly jpeg: Uint8Array;
+    readonly taps: FaceTaps;
+    readonly bare: Point | null;
+  }> => {
+    const bitmap = await createImageBitmap(blob);
+    const by = Math.min(1, KEPT_PHOTOGRAPHS.longestPx / Math.max(bitmap.width, bitmap.height));
+    const canvas = new OffscreenCanvas(Math.round(bitmap.width * by), Math.round(bitmap.height * by));
+    canvas.getContext('2d')!.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
+    bitmap.close();
+    for (const quality of QUALITIES) {
+      const made = await canvas.convertToBlob({ type: 'image/jpeg', quality });
+      if (made.size <= KEPT_PHOTOGRAPHS.bytes)
+        return {
+          jpeg: new Uint8Array(await made.arrayBuffer()),
+          taps: scaled(taps, by),
+          bare: bare && [bare[0] * by, bare[1] * by],
+        };
+    }
+    throw new Error('The photograph cannot be made small enough for the studio. It stays on this device.');
   },
   /** One half of a face, upright, the other hidden; mirrored it looks like the other. */
   half: async ({

@@ -71,6 +71,7 @@ export async function keepPicture(
   landmarks: Landmarks,
   picture: Buffer,
   light: 'daylight' | 'flash',
+  keep = 'Keep it on this device',
 ): Promise<void> {
   const [chooser] = await Promise.all([
     page.waitForEvent('filechooser'),
@@ -101,10 +102,8 @@ export async function keepPicture(
     await page.mouse.click(box.x + (x / SIZE[0]) * box.width, box.y + (y / SIZE[1]) * box.height);
     await page.getByRole('button', { name: words }).waitFor();
   }
-  await page.getByRole('button', { name: 'Keep it on this device', exact: true }).click();
-  await page
-    .getByRole('button', { name: 'Keep it on this device', exact: true })
-    .waitFor({ state: 'detached' });
+  await page.getByRole('button', { name: keep, exact: true }).click();
+  await page.getByRole('button', { name: keep, exact: true }).waitFor({ state: 'detached' });
 }
 
 /** How many photographs this device keeps of a client. */

@@ -16,6 +16,7 @@ import { registerIncidents } from './care/incidents';
 import { registerIntakes } from './care/intakes';
 import { registerLearned } from './care/learned';
 import { registerTrials } from './care/trials';
+import { registerPhotographs } from './care/photographs';
 import { registerWear } from './care/wear';
 import { registerEnquiry } from './clients/enquiry';
 import { registerClients } from './clients/routes';
@@ -168,6 +169,7 @@ export function buildApp(options: AppOptions): Express {
   registerEnquiry(services);
   registerIntakes(services);
   registerIncidents(services);
+  registerPhotographs(services);
   registerWear(services);
   registerTrials(services);
   registerLearned(services);

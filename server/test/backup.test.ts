@@ -8,6 +8,8 @@ import { BUNDLE_TABLES, type StudioBundle } from '@toile/contract';
 import { secondStudio } from '@toile/demo';
 import { inStudio } from '../src/db/connection';
 import { exportStudio } from '../src/studio/exportStudio';
+import { CARRIED } from '../src/studio/tables';
+import { keepOne } from './aPhotograph';
 import { backUpIfDue, studioList } from '../src/backup/nightly';
 import { readBackup } from '../src/backup/readBackup';
 import { restoreBackup } from '../src/backup/restore';
@@ -42,7 +44,10 @@ const backUp = async (from: TestServer = server, studioId = demo.studio.id): Pro
   return new Uint8Array(Buffer.concat(pieces));
 };
 const state = (from: TestServer, studioId = demo.studio.id): Promise<StudioBundle> =>
-  inStudio(from.db, studioId, exportStudio);
+  inStudio(from.db, studioId, async (tx) => ({
+    ...(await exportStudio(tx)),
+    photographs: await CARRIED.photographs.giveOut(tx),
+  }));
 /** A backup with some of its files changed, or left out by null, the manifest as it was. */
 const spoilt = (zip: Uint8Array, change: Readonly<Record<string, string | null>>): Uint8Array => {
   const read = readZip(zip, { files: 10_000, bytes: 1e9 });
@@ -79,6 +84,7 @@ test('backed up, wiped and restored into an empty installation it is identical b
     .set(keyed())
     .send({ id: demo.readings[0]!.id, remainingMg: 1234, note: 'weighed' })
     .expect(201);
+  await keepOne(server, demo.charts[0]!);
   const zip = await backUp();
   const empty = await emptyServer();
   const restored = await restoreBackup(empty.db, zip, NOW);

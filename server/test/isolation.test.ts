@@ -4,10 +4,14 @@ import { newId, ROUTES, type RouteName } from '@toile/contract';
 import { secondStudio } from '@toile/demo';
 import { inStudio } from '../src/db/connection';
 import { APPEND_ONLY, STUDIO_TABLES } from '../src/db/schema';
+import { keepOne, photographOf } from './aPhotograph';
 import { demo, keyed, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
-beforeAll(async () => void (server = await testServer()));
+beforeAll(async () => {
+  server = await testServer();
+  await keepOne(server, mine.chart, mine.photograph);
+});
 afterAll(() => server.stop());
 
 /** A patch test as it is sent, without what the server says of it. */
@@ -28,6 +32,7 @@ const mine = {
   unit: demo.units[0]!,
   palette: demo.palettes![0]!,
   compact: demo.compacts[0]!,
+  photograph: photographOf(),
 };
 
 /** What a stranger could try on each route that names something of ours. */
@@ -95,6 +100,10 @@ const ATTEMPTS: Readonly<Partial<Record<RouteName, { id: string; body?: object }
   },
   revokeShare: { id: demo.readings[0]!.id, body: {} },
   tickRunUp: { id: mine.visit.id, body: { task: 'brows', done: true } },
+  photographs: { id: mine.chart.id },
+  photograph: { id: mine.photograph.id },
+  createPhotograph: { id: mine.chart.id, body: photographOf() },
+  dropPhotograph: { id: mine.photograph.id, body: {} },
   chartWear: { id: mine.chart.id },
   createWearCheck: {
     id: mine.chart.id,
@@ -307,7 +316,6 @@ describe('a row of one studio cannot be written while another is set', () => {
   beforeAll(async () => {
     const owner = await server.signedIn('owner');
     const put = (revision: number) => ({ 'idempotency-key': newId(), 'if-match': String(revision) });
-    await owner.put('/api/settings').set(put(0)).send({ ruleGrades: {} });
     const share = { id: newId(), version: 1, secret: 'b'.repeat(32), days: 7, cautions: false };
     await owner.post(`/api/charts/${demo.charts[0]!.id}/shares`).set(put(0)).send(share).expect(201);
     await owner

@@ -1,6 +1,7 @@
 import pg from 'pg';
 import { ROUTES, type RouteName } from '@toile/contract';
 import { STUDIO_TABLES } from '../src/db/schema';
+import { keepOne, photographOf } from './aPhotograph';
 import { demo, testServer, type TestServer } from './testServer';
 
 // With a hundred studios in the tables no query of one of them may read a table from end to end.
@@ -10,6 +11,7 @@ let server: TestServer;
 let superClient: pg.Client;
 beforeAll(async () => {
   server = await testServer();
+  await keepOne(server, chart, PHOTOGRAPH);
   const url = new URL(process.env.TOILE_TEST_SUPER_URL!);
   url.pathname = new URL(server.appUrl).pathname;
   superClient = new pg.Client({ connectionString: url.toString() });
@@ -90,6 +92,7 @@ const WHOLE: readonly RouteName[] = ['exportStudio', 'backupStudio'];
 /** Lines that stay open. */
 const LINES: readonly RouteName[] = ['liveChart', 'liveParty'];
 const chart = demo.charts[0]!;
+const PHOTOGRAPH = photographOf();
 const IDS: Readonly<Record<string, string>> = {
   '/api/clients': demo.clients[0]!.id,
   '/api/readings': demo.readings[0]!.id,
@@ -99,6 +102,7 @@ const IDS: Readonly<Record<string, string>> = {
   '/api/units': demo.units[0]!.id,
   '/api/palettes': demo.palettes![0]!.id,
   '/api/charts': chart.id,
+  '/api/photographs': PHOTOGRAPH.id,
   '/api/trials': demo.trials[0]!.id,
   '/api/parties': demo.parties[0]!.id,
 };

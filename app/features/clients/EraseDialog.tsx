@@ -28,6 +28,7 @@ export function takenInWords(take: ErasureAnswer): string {
     counted(take.wearChecks, 'look at how it wore', 'looks at how it wore'),
     counted(take.trials, 'half-face trial'),
     counted(take.compacts, 'compact'),
+    counted(take.photographs, 'photograph kept with the studio', 'photographs kept with the studio'),
     counted(take.intakes, 'first talk by link', 'first talks by link'),
   ].filter((part) => part !== null);
   const own = 'contact, notes, face and what is sensitive';

@@ -1,24 +1,33 @@
 import { useEffect, useState } from 'react';
-import { faceInPicture, questionPicture, type Landmarks, type Point } from '@toile/core';
+import {
+  faceInPicture,
+  PHOTO_LIGHTS,
+  questionPicture,
+  type Landmarks,
+  type PhotoLight,
+  type Point,
+} from '@toile/core';
 import { newId } from '@toile/contract';
-import { PHOTO_LIGHTS, type Photo, type PhotoLight } from '../../data/photos';
+import type { Photo } from '../../data/photos';
 import { Body, Button, Choice, Column, Field, FileButton, Label, Line } from '../../ui';
 import { TapPicture } from '../trace/TapPicture';
 import { inZone, instantOf } from '../wear/wearView';
 import { todayText, zoneOfDays } from '../words/dates';
-import { PHOTO_TAP_WORDS, PHOTO_TAPS, type PhotoTap } from './photosView';
+import { PHOTO_TAP_WORDS, PHOTO_TAPS, type PhotoPlace, type PhotoTap } from './photosView';
 
+const KEEP_WORDS = { device: 'Keep it on this device', studio: 'Keep it with the studio' } as const;
 /** So much of a file is looked at for how large its picture is. */
 const HEAD_BYTES = 1 << 20;
 
 type AddPhotoProps = {
   readonly client: { readonly id: string; readonly landmarks: Landmarks };
   readonly chartId: string;
+  /** Where what is kept goes. */ readonly where: PhotoPlace;
   readonly onKeep: (photo: Photo) => Promise<boolean>;
 };
 
 /** A photograph is chosen, its light and hour said, and where the face lies on it tapped. */
-export function AddPhoto({ client, chartId, onKeep }: AddPhotoProps) {
+export function AddPhoto({ client, chartId, where, onKeep }: AddPhotoProps) {
   const [chosen, setChosen] = useState<{ readonly file: File; readonly href: string } | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   const choose = async (file: File): Promise<void> => {
@@ -50,6 +59,7 @@ export function AddPhoto({ client, chartId, onKeep }: AddPhotoProps) {
           key={chosen.href}
           {...chosen}
           landmarks={client.landmarks}
+          where={where}
           onDone={async (told) => {
             const kept = await onKeep({
               id: newId(),
@@ -72,11 +82,13 @@ function Taps({
   file,
   href,
   landmarks,
+  where,
   onDone,
 }: {
   readonly file: File;
   readonly href: string;
   readonly landmarks: Landmarks;
+  readonly where: PhotoPlace;
   readonly onDone: (told: Told) => Promise<void>;
 }) {
   const zone = zoneOfDays();
@@ -139,7 +151,7 @@ function Taps({
       />
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       <Button kind="main" large disabled={!face || busy} onPress={() => void keep()}>
-        {face ? 'Keep it on this device' : 'Tap both pupils and the chin'}
+        {face ? KEEP_WORDS[where] : 'Tap both pupils and the chin'}
       </Button>
     </Column>
   );

@@ -1,6 +1,6 @@
 import type { ZoneCast } from '@toile/core';
 import { blindWords, photosForTrial } from './blindView';
-import { castRows, castWords } from './photosView';
+import { asLetters, besides, castRows, castWords, keepingWords, missingWords } from './photosView';
 
 const cast = (zone: ZoneCast['zone'], more: Partial<ZoneCast> = {}): ZoneCast => ({
   zone,
@@ -72,4 +72,30 @@ test('how well the eye could tell is said only where enough was shown twice, and
   expect(blindWords({ seen: [], repeats: { alike: 0, of: 0 }, reliable: null })).toMatch(
     /go through it again/,
   );
+});
+
+test('photographs of both places are told once each, the newest first', () => {
+  const one = (id: string, at: string, where: 'device' | 'studio') => ({ id, at, where });
+  const here = [one('a', '2031-05-14T09:00:00Z', 'device'), one('b', '2031-05-16T09:00:00Z', 'device')];
+  const there = [one('c', '2031-05-15T09:00:00Z', 'studio'), one('a', '2031-05-14T09:00:00Z', 'studio')];
+  expect(besides(here, there).map(({ id, where }) => [id, where])).toEqual([
+    ['b', 'device'],
+    ['c', 'studio'],
+    ['a', 'studio'],
+  ]);
+  expect(besides([], [])).toEqual([]);
+});
+
+test('bytes are told in base64 whatever they are and however many', () => {
+  for (const length of [0, 1, 2, 3, 0x8000, 0x8001, 100_003]) {
+    const bytes = Uint8Array.from({ length }, (_, i) => (i * 31 + (i >> 8)) & 0xff);
+    expect(Buffer.from(asLetters(bytes), 'base64').equals(Buffer.from(bytes))).toBe(true);
+  }
+});
+
+test('where they go is said before, and what cannot be fetched is counted', () => {
+  expect(keepingWords(false)).toMatch(/this device alone and never sent/);
+  expect(keepingWords(true)).toMatch(/^Kept with the studio.*no longer agrees or is erased/);
+  expect(missingWords(1)).toMatch(/^One photograph is/);
+  expect(missingWords(3)).toMatch(/^3 photographs are/);
 });

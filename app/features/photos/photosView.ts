@@ -35,3 +35,34 @@ export function castRows(
     };
   });
 }
+
+/** Where a photograph is kept. */
+export type PhotoPlace = 'device' | 'studio';
+type Placed = { readonly id: string; readonly at: string; readonly where: PhotoPlace };
+
+/** Photographs of this device and of the studio together, the newest first; one that is with the studio is told once. */
+export function besides<P extends Placed>(here: readonly P[], there: readonly P[]): P[] {
+  const known = new Set(there.map(({ id }) => id));
+  return [...there, ...here.filter(({ id }) => !known.has(id))].sort((one, other) =>
+    other.at.localeCompare(one.at),
+  );
+}
+
+export const missingWords = (count: number): string =>
+  `${count === 1 ? 'One photograph is' : `${count} photographs are`} with the studio and cannot be shown without it: try again with a network.`;
+
+/** Where photographs stand and what becomes of them, before anything is added. */
+export function keepingWords(studioKeeps: boolean): string {
+  return studioKeeps
+    ? 'Kept with the studio, made smaller and without what the camera wrote about the place; gone when the client no longer agrees or is erased.'
+    : 'Kept on this device alone and never sent; gone when the client is erased or you sign out here.';
+}
+
+const CHUNK = 0x8000;
+/** Bytes in base64; in parts, since a call takes only so many arguments. */
+export function asLetters(bytes: Uint8Array): string {
+  let text = '';
+  for (let at = 0; at < bytes.length; at += CHUNK)
+    text += String.fromCharCode(...bytes.subarray(at, at + CHUNK));
+  return btoa(text);
+}

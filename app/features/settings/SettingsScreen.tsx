@@ -13,6 +13,7 @@ import { CalendarFeed } from './CalendarFeed';
 import { ChangePassword } from './ChangePassword';
 import { Devices } from './Devices';
 import { Silenced } from './Silenced';
+import { StudioPhotographs } from './StudioPhotographs';
 import { StudioSchools } from './StudioSchools';
 import { StudioManner } from './StudioManner';
 import { StudioZone } from './StudioZone';
@@ -129,6 +130,12 @@ export function SettingsScreen() {
                 {(answer) => <StudioManner answer={answer} mayChange={may(who.role, 'manage')} />}
               </Ready>
             </Column>
+            <Column>
+              <Subheading>Photographs</Subheading>
+              <Ready remote={settings}>
+                {(answer) => <StudioPhotographs answer={answer} mayChange={may(who.role, 'manage')} />}
+              </Ready>
+            </Column>
             <Rule />
             {may(who.role, 'edit') ? (
               <Column alignItems="flex-start">
@@ -146,7 +153,8 @@ export function SettingsScreen() {
                 <Subheading>The whole studio as a file</Subheading>
                 <Body color="$inkSoft">
                   Clients with their contact data, kit, looks, charts, visits and what happened at the chair,
-                  in one open file. Keep it as you keep the people’s papers. It holds no passwords.
+                  in one open file. Keep it as you keep the people’s papers. It holds no passwords, and no
+                  photographs: those are in a backup.
                 </Body>
                 <Line>
                   <Button onPress={() => window.location.assign(pathTo('backupStudio'))}>

@@ -93,6 +93,7 @@ export type ErasureAnswer = {
   readonly wearChecks: number;
   readonly trials: number;
   readonly compacts: number;
+  readonly photographs: number;
   readonly intakes: number;
   readonly parties: number;
   /** Other clients in whose own records the name stands, as a guardian or in a note: those are theirs and stay. */

@@ -13,6 +13,7 @@ export * from './practice';
 export * from './compact';
 export * from './lesson';
 export * from './patchTest';
+export * from './photograph';
 export * from './settings';
 export * from './roles';
 export * from './routes';

@@ -1,4 +1,4 @@
-import { mixed, object, string } from 'yup';
+import { boolean, mixed, object, string } from 'yup';
 import {
   AMOUNTS_FIRST,
   CLOCKS,
@@ -64,6 +64,7 @@ export const studioSettingsSchema = object({
     .optional()
     .test('zone', 'A time zone, as Europe/Lisbon', (value) => value === undefined || isZone(value)),
   manner: mannerSchema,
+  keepsPhotographs: boolean().optional(),
 }).noUnknown('${unknown} is not known here');
 export type StudioSettings = {
   ruleGrades: RuleGrades;
@@ -73,4 +74,6 @@ export type StudioSettings = {
   zone?: string;
   /** How it tells days, hours, amounts and warmth; what is left out is as usual. */
   manner?: Partial<Manner>;
+  /** Photographs clients agreed to are kept with the studio; else on the device that has them alone. */
+  keepsPhotographs?: boolean;
 };

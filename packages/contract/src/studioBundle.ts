@@ -7,6 +7,7 @@ import {
   IncidentSchema,
   OccasionSchema,
   PatchTestSchema,
+  PhotographSchema,
   FeaturesSchema,
   LandmarksSchema,
   LookSchema,
@@ -178,6 +179,11 @@ const TABLES = {
     { compact: CompactSchema, clientId: id, chartId: id, version, madeBy: text, madeAt: text },
     closed,
   ),
+  /** Photographs clients agreed to and the studio keeps. They travel in a backup alone: a single text file would be too large for anybody to open. */
+  photographs: Type.Object(
+    { photograph: PhotographSchema, jpeg: Type.String({ description: 'the picture, base64' }) },
+    closed,
+  ),
   /** What was told of parties’ days and of their packing, in the order it was recorded. */
   partyEvents: Type.Object({ partyId: id, event: PartyEventSchema }, closed),
 } as const;
@@ -209,6 +215,7 @@ const LATER = [
   'learnedAnswers',
   'practiceEvents',
   'compacts',
+  'photographs',
 ] as const satisfies readonly BundleTable[];
 type LaterTable = (typeof LATER)[number];
 /** A bundle as it stands in a file. */
@@ -261,5 +268,6 @@ export function emptyBundle(studio: StudioBundle['studio']): StudioBundle {
     learnedAnswers: [],
     practiceEvents: [],
     compacts: [],
+    photographs: [],
   };
 }

@@ -39,10 +39,9 @@ export async function writeBackup(
     const studio = await tx.selectFrom('studios').select(['id', 'name']).executeTakeFirstOrThrow();
     const files: Manifest['files'] = [];
     for (const table of BUNDLE_TABLES) {
-      const rows = await rowsOf(tx, table);
-      for (let from = 0; from < rows.length; from += ROWS_A_FILE) {
-        const part = rows.slice(from, from + ROWS_A_FILE);
-        const name = `${table}/${String(from / ROWS_A_FILE + 1).padStart(5, '0')}.json`;
+      let number = 0;
+      for await (const part of partsOf(tx, table)) {
+        const name = `${table}/${String(++number).padStart(5, '0')}.json`;
         files.push({ name, table, rows: part.length, sha256: add(name, JSON.stringify(part)) });
         await setImmediate();
       }
@@ -54,4 +53,9 @@ export async function writeBackup(
   });
 }
 
-const rowsOf = (tx: Tx, table: BundleTable): Promise<readonly unknown[]> => CARRIED[table].giveOut(tx);
+async function* partsOf(tx: Tx, table: BundleTable): AsyncIterable<readonly unknown[]> {
+  const { giveOut, giveOutInParts } = CARRIED[table];
+  if (giveOutInParts) return yield* giveOutInParts(tx);
+  const rows = await giveOut(tx);
+  for (let from = 0; from < rows.length; from += ROWS_A_FILE) yield rows.slice(from, from + ROWS_A_FILE);
+}

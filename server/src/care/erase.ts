@@ -20,6 +20,7 @@ import type { Tx } from '../db/connection';
 import { oneAtATime } from '../db/locks';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
+import { photographOf } from './photographs';
 import { trialRecords } from './trialRows';
 import { readingAnswer } from '../readings/skin';
 
@@ -52,16 +53,23 @@ export function registerErase(services: Services): void {
         .execute()
     ).map((row) => row.document);
     const newest = new Map(charts.map((chart) => [chart.id, chart]));
-    const files = new Map<string, string>([
+    const photographs = await tx
+      .selectFrom('photographs')
+      .selectAll()
+      .where('client_id', '=', params.id)
+      .orderBy('taken_at')
+      .execute();
+    const files = new Map<string, string | Uint8Array>([
       [
         'client.json',
-        `${JSON.stringify({ ...client, readings: readings.map(readingAnswer), intakes, wear, trials, compacts }, null, 2)}\n`,
+        `${JSON.stringify({ ...client, readings: readings.map(readingAnswer), intakes, wear, trials, compacts, photographs: photographs.map(photographOf) }, null, 2)}\n`,
       ],
       ['wear.csv', writeWearCsv(wear)],
       ...charts.map((chart): [string, string] => [
         `charts/${chart.id}-v${chart.version}.json`,
         writeChart(chart),
       ]),
+      ...photographs.map(({ id, picture }): [string, Uint8Array] => [`photographs/${id}.jpg`, picture]),
     ]);
     const pdfs = new Map([...newest.values()].map((chart) => [`charts/${chart.id}.pdf`, chart] as const));
     const body = await services.print({ kind: 'zip', files, charts: pdfs });
@@ -80,7 +88,8 @@ export function registerErase(services: Services): void {
         | 'intakes'
         | 'wear_checks'
         | 'trials'
-        | 'compacts',
+        | 'compacts'
+        | 'photographs',
     ) => {
       const row = await tx
         .selectFrom(table)
@@ -99,6 +108,7 @@ export function registerErase(services: Services): void {
       wearChecks: await count('wear_checks'),
       trials: await count('trials'),
       compacts: await count('compacts'),
+      photographs: await count('photographs'),
       intakes: await count('intakes'),
       parties: (await partiesNaming(tx, params.id, name)).length,
       elsewhere: await namedElsewhere(tx, params.id, name),

@@ -6,6 +6,7 @@ import { hashOfSecret } from '../db/secrets';
 import { found, ProblemError } from '../http/problem';
 import { checkedBody, read, write, type Services } from '../http/register';
 import { limitTries } from '../http/tries';
+import { dropWithoutConsent } from './photographs';
 
 /** Links that fail, from one address: nobody guesses a secret of 24 bytes, and nobody is let try. */
 const TRIES = { windowMs: 15 * 60_000, tries: 30 } as const;
@@ -160,6 +161,7 @@ async function takeOver(
     })
     .where('id', '=', clientId)
     .execute();
+  await dropWithoutConsent(tx, clientId);
 }
 
 type Row = {

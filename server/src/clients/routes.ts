@@ -8,6 +8,7 @@ import { chartSummaries } from '../charts/queries';
 import { readingAnswer, skinOf } from '../readings/skin';
 import { studioDay } from '../studio/day';
 import { incidentsOf } from '../care/incidents';
+import { dropWithoutConsent } from '../care/photographs';
 import { patchTestsOf } from '../patchTests/queries';
 import { visitsWhere } from '../visits/queries';
 
@@ -49,6 +50,7 @@ export function registerClients(services: Services): void {
       .executeTakeFirst();
     const current = await clientAnswer(tx, params.id, caller.role);
     if (!updated) throw stale(current, body);
+    await dropWithoutConsent(tx, body.id);
     return { body: current, subject: body.id, revision: updated.revision };
   });
 }

@@ -25,6 +25,7 @@ import { compacts } from './migrations/2026_11_27_25_compacts';
 import { tries } from './migrations/2026_11_27_23_tries';
 import { trials } from './migrations/2026_11_27_19_trials';
 import { wearSettings } from './migrations/2026_11_28_26_wear_settings';
+import { photographs } from './migrations/2026_11_28_27_photographs';
 import { visits } from './migrations/2026_11_27_09_visits';
 
 /** In order of name; each runs once, in its own transaction. */
@@ -55,6 +56,7 @@ export const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '2026_11_27_24_lesson_tools': lessonTools,
   '2026_11_27_25_compacts': compacts,
   '2026_11_28_26_wear_settings': wearSettings,
+  '2026_11_28_27_photographs': photographs,
 };
 
 /**

@@ -11,7 +11,10 @@ import type {
   Measurements,
   Occasion,
   Compact,
+  FaceTaps,
   Palette,
+  PhotoLight,
+  Point,
   PartyEvent,
   PartyPlan,
   PatchTest,
@@ -249,6 +252,19 @@ export type Database = {
     at: Instant;
     seq: Generated<string>;
   };
+  photographs: {
+    studio_id: string;
+    id: string;
+    client_id: string;
+    chart_id: string;
+    taken_at: Instant;
+    light: PhotoLight;
+    taps: Json<FaceTaps>;
+    bare: Json<Point> | null;
+    picture: Buffer;
+    kept_by: string;
+    kept_at: Created;
+  };
   zone_wears: {
     studio_id: string;
     chart_id: string;
@@ -384,6 +400,7 @@ export const STUDIO_TABLES = [
   'wear_checks',
   'trials',
   'trial_events',
+  'photographs',
   'zone_wears',
   'learned_answers',
   'practice_events',

@@ -53,7 +53,13 @@ type FileOut = {
   readonly file: string;
   /** What the file is; JSON when nothing is said. */
   readonly type?:
-    'text/csv' | 'text/plain' | 'text/calendar' | 'application/zip' | 'application/pdf' | 'image/svg+xml';
+    | 'text/csv'
+    | 'text/plain'
+    | 'text/calendar'
+    | 'application/zip'
+    | 'application/pdf'
+    | 'image/svg+xml'
+    | 'image/jpeg';
 };
 type JsonOut<Body> = {
   readonly status?: number;

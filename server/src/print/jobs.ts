@@ -72,7 +72,7 @@ export type PrintJob =
   /** Files as they are, and charts as PDF among them, as one zip. */
   | {
       readonly kind: 'zip';
-      readonly files: ReadonlyMap<string, string>;
+      readonly files: ReadonlyMap<string, string | Uint8Array>;
       readonly charts: ReadonlyMap<string, Chart>;
     };
 

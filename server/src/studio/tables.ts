@@ -3,6 +3,7 @@ import { zoneWears } from '@toile/core';
 import type { BundleRow, BundleTable } from '@toile/contract';
 import { trialEventRow, trialRow } from '../care/trialRows';
 import { learnedRow } from '../care/learned';
+import { photographOf } from '../care/photographs';
 import { zoneWearRow } from '../care/zoneWears';
 import { eventOfRow, eventRow } from '../charts/events';
 import { versionRow } from '../charts/queries';
@@ -23,6 +24,8 @@ export type TakingIn = {
 type Carried<T extends BundleTable> = {
   readonly takeIn: (tx: Tx, rows: readonly BundleRow<T>[], into: TakingIn) => Promise<void>;
   readonly giveOut: (tx: Tx) => Promise<BundleRow<T>[]>;
+  /** The same in parts, for what is too large to be held at once. */
+  readonly giveOutInParts?: (tx: Tx) => AsyncIterable<BundleRow<T>[]>;
 };
 
 const json = JSON.stringify;
@@ -501,6 +504,32 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
         }),
       ),
   },
+  photographs: {
+    takeIn: async (tx, rows, { studioId }) => {
+      for (const { photograph: one, jpeg } of rows)
+        await insert(tx, 'photographs', [
+          {
+            studio_id: studioId,
+            id: one.id,
+            client_id: one.clientId,
+            chart_id: one.chartId,
+            taken_at: one.at,
+            light: one.light,
+            taps: json(one.taps),
+            bare: one.bare === null ? null : json(one.bare),
+            picture: Buffer.from(jpeg, 'base64'),
+            kept_by: one.by,
+            kept_at: one.keptAt,
+          },
+        ]);
+    },
+    giveOut: async (tx) => {
+      const all: BundleRow<'photographs'>[] = [];
+      for await (const part of photographsInParts(tx)) all.push(...part);
+      return all;
+    },
+    giveOutInParts: photographsInParts,
+  },
   partyEvents: {
     takeIn: (tx, rows, { studioId }) =>
       insert(
@@ -515,3 +544,17 @@ export const CARRIED: { readonly [T in BundleTable]: Carried<T> } = {
       })),
   },
 };
+
+/** So many pictures are held at once. */
+const PICTURES_AT_ONCE = 20;
+
+async function* photographsInParts(tx: Tx): AsyncIterable<BundleRow<'photographs'>[]> {
+  for (let last = ''; ;) {
+    let asked = tx.selectFrom('photographs').selectAll().orderBy('id').limit(PICTURES_AT_ONCE);
+    if (last !== '') asked = asked.where('id', '>', last);
+    const rows = await asked.execute();
+    if (rows.length === 0) return;
+    yield rows.map((row) => ({ photograph: photographOf(row), jpeg: row.picture.toString('base64') }));
+    last = rows.at(-1)!.id;
+  }
+}

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { writeLook } from '@toile/core';
 import { newId, tokenOf, type WriteName } from '@toile/contract';
 import { SIGN_INS } from '@toile/demo';
+import { photographOf } from '../aPhotograph';
 import { demo } from '../testServer';
 
 /** A request that would be taken as it stands: what it names in its address, and its body. */
@@ -67,7 +68,11 @@ export const SOUND: { readonly [N in WriteName]: () => Sound } = {
   }),
   createReset: () => ({ id: demo.people[2]!.id, body: { id: newId(), secret: secret() } }),
   createClient: () => ({ body: person() }),
-  updateClient: () => ({ id: client.id, body: { ...person(), id: client.id }, revision: 1 }),
+  updateClient: () => ({
+    id: client.id,
+    body: { ...person(), id: client.id, consult: { photos: 'may be shown' } },
+    revision: 1,
+  }),
   createEnquiry: () => ({
     body: {
       name: 'Ada Quill',
@@ -197,6 +202,8 @@ export const SOUND: { readonly [N in WriteName]: () => Sound } = {
     body: { id: newId(), whom: 'whole', secret: secret(), days: 7 },
   }),
   revokeSheetLink: () => ({ id: newId(), body: {} }),
+  createPhotograph: () => ({ id: chart.id, body: photographOf() }),
+  dropPhotograph: () => ({ id: newId(), body: {} }),
   createWearCheck: () => ({
     id: chart.id,
     body: {
@@ -312,8 +319,8 @@ export const SOUND: { readonly [N in WriteName]: () => Sound } = {
     },
   }),
   updateStudioSettings: () => ({
-    body: { ruleGrades: {}, schools: {}, zone: 'Europe/Lisbon' },
-    revision: 0,
+    body: { ruleGrades: {}, schools: {}, zone: 'Europe/Lisbon', keepsPhotographs: true },
+    revision: 1,
   }),
   // Last: it writes a next version of the chart.
   substituteProduct: () => ({

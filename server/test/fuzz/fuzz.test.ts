@@ -6,6 +6,7 @@ import { pino } from 'pino';
 import { ERRORS, newId, ROUTES, type Problem, type RouteName, type WriteName } from '@toile/contract';
 import { inStudio } from '../../src/db/connection';
 import { STUDIO_TABLES } from '../../src/db/schema';
+import { keepOne, photographOf } from '../aPhotograph';
 import { demo, testServer, type TestServer } from '../testServer';
 import { SOUND } from './bodies';
 import { aHeader, anId, aQuery, RAW, spoiling, spoilt, waysOf } from './hostile';
@@ -27,6 +28,7 @@ beforeAll(async () => {
     signInLimit: { windowMs: 60_000, tries: 1e9 },
     logger: pino({ level: 'error' }, { write: (line: string) => void logged.push(line) }),
   });
+  await keepOne(server, chart, PHOTOGRAPH);
   http = server.app.listen(0, '127.0.0.1');
   await new Promise((resolve) => http.once('listening', resolve));
   const answer = await send('POST', '/api/session', {}, JSON.stringify(SOUND.signIn().body));
@@ -136,6 +138,7 @@ test('each sound body is taken, or turned away for what it names and not for its
     sendTrial: 'link-ended',
     renewLessonLink: 'not-found',
     revokeLessonLink: 'not-found',
+    dropPhotograph: 'not-found',
     revokeWearLink: 'not-found',
     sendIntake: 'link-ended',
     revokeIntake: 'not-found',
@@ -222,6 +225,7 @@ test(
 );
 
 const chart = demo.charts[0]!;
+const PHOTOGRAPH = photographOf();
 /** What is there to be read. */
 const READ_IDS: Readonly<Partial<Record<RouteName, string>>> = {
   client: demo.clients[0]!.id,
@@ -237,6 +241,8 @@ const READ_IDS: Readonly<Partial<Record<RouteName, string>>> = {
   chart: chart.id,
   exportChart: chart.id,
   liveChart: chart.id,
+  photographs: chart.id,
+  photograph: PHOTOGRAPH.id,
   chartWear: chart.id,
   printLesson: chart.id,
   listLessonLinks: chart.id,

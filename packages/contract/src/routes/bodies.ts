@@ -20,6 +20,7 @@ import {
 import { enquirySchema } from '../enquiry';
 import { partyEventInputSchema, partyInputSchema } from '../party';
 import { patchTestInputSchema } from '../patchTest';
+import { photographInputSchema } from '../photograph';
 import { studioSettingsSchema } from '../settings';
 import { sheetLinkInputSchema } from '../sheet';
 import { shareInputSchema } from '../share';
@@ -106,6 +107,8 @@ export const BODIES: { readonly [N in WriteName]: Schema } = {
   createShare: shareInputSchema,
   revokeShare: nothing,
   createEvent: chairEventSchema,
+  createPhotograph: photographInputSchema,
+  dropPhotograph: nothing,
   createWearCheck: wearCheckInputSchema,
   createLessonLink: lessonLinkInputSchema,
   createCompact: compactInputSchema,

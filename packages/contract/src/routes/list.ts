@@ -414,6 +414,30 @@ export const ROUTES = {
     needs: 'see',
     does: 'How a chart wore so far, the links to tell by, and the studio’s wears to judge it by.',
   },
+  photographs: {
+    method: 'GET',
+    path: '/api/charts/:id/photographs',
+    needs: 'see',
+    does: 'Photographs of a chart as it was worn that the studio keeps, without the pictures.',
+  },
+  photograph: {
+    method: 'GET',
+    path: '/api/photographs/:id',
+    needs: 'see',
+    does: 'One picture, as a JPEG.',
+  },
+  createPhotograph: {
+    method: 'POST',
+    path: '/api/charts/:id/photographs',
+    needs: 'work',
+    does: 'Keeps a photograph, where the client agreed and the studio keeps them.',
+  },
+  dropPhotograph: {
+    method: 'POST',
+    path: '/api/photographs/:id/removals',
+    needs: 'edit',
+    does: 'Lets go of a photograph for good.',
+  },
   createWearCheck: {
     method: 'POST',
     path: '/api/charts/:id/wear',

@@ -54,6 +54,7 @@ import type {
   VisitMinutesAnswer,
 } from '../party';
 import type { PatchTestInput } from '../patchTest';
+import type { PhotographInput, PhotographsAnswer } from '../photograph';
 import type { StudioSettings } from '../settings';
 import type { SheetLinkAnswer, SheetLinkInput } from '../sheet';
 import type { ShareInput } from '../share';
@@ -193,6 +194,10 @@ type RouteTypes = {
   revokeShare: { takes: EmptyBody; answers: ShareAnswer };
   createEvent: { takes: ChairEventInput; answers: RecordedAnswer };
   chartWear: { answers: ChartWearAnswer };
+  photographs: { answers: PhotographsAnswer };
+  photograph: { answers: FileAnswer };
+  createPhotograph: { takes: PhotographInput; answers: PhotographsAnswer };
+  dropPhotograph: { takes: EmptyBody; answers: PhotographsAnswer };
   createWearCheck: { takes: WearCheckInput; answers: ChartWearAnswer };
   createWearLink: { takes: WearLinkInput; answers: ChartWearAnswer };
   revokeWearLink: { takes: EmptyBody; answers: ChartWearAnswer };

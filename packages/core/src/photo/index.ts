@@ -9,6 +9,15 @@ export {
 } from './faceInPicture';
 export { MOST_MEGAPIXELS, pictureSize, questionPicture, type PictureSize } from './pictureSize';
 export { bareMean, meanInside, zoneMeans, type LinearRgb, type Picture, type ZoneMean } from './zoneMeans';
+export {
+  FaceTapsSchema,
+  holdsCameraNotes,
+  KEPT_PHOTOGRAPHS,
+  PHOTO_LIGHTS,
+  PhotographSchema,
+  type Photograph,
+  type PhotoLight,
+} from './photograph';
 export { gradeOfCast, whiteCast, type WhiteCast } from './whiteCast';
 export {
   blindResult,

@@ -1,0 +1,75 @@
+import { useState } from 'react';
+import { Body, Button, Column, Dialog, Label, Line, Subheading } from '../../ui';
+import { instantInWords } from '../words/dates';
+import type { Photos, ShownPhoto } from './usePhotos';
+
+type KeptPhotosProps = Pick<Photos, 'studioKeeps' | 'send' | 'drop'> & {
+  readonly photos: readonly ShownPhoto[];
+  /** Whether whoever looks may drop what is the studio's. */ readonly mayDrop: boolean;
+};
+
+const LIGHT_WORDS = { daylight: 'By daylight', flash: 'With the flash' } as const;
+
+/** The photographs there are, with where each is kept; what is with the studio is dropped for everybody, and asked about first. */
+export function KeptPhotos({ photos, studioKeeps, mayDrop, send, drop }: KeptPhotosProps) {
+  const [asked, setAsked] = useState<ShownPhoto | null>(null);
+  const [busy, setBusy] = useState<string | null>(null);
+  const during = async (id: string, work: () => Promise<unknown>): Promise<void> => {
+    setBusy(id);
+    await work();
+    setBusy(null);
+  };
+  return (
+    <Column gap="$2" role="group" aria-label="Kept photographs">
+      <Subheading>{`${photos.length} kept`}</Subheading>
+      <Line gap="$3" alignItems="flex-start">
+        {photos.map((photo) => {
+          const when = instantInWords(photo.at);
+          return (
+            <Column key={photo.id} width={112} gap="$1">
+              <img
+                src={photo.href}
+                alt={`${LIGHT_WORDS[photo.light]}, ${when}`}
+                style={{ width: '100%', height: 112, objectFit: 'cover' }}
+              />
+              <Label>{`${photo.light}, ${when}${photo.bare ? '' : ', no bare place'}`}</Label>
+              <Label>{photo.where === 'studio' ? 'With the studio' : 'On this device alone'}</Label>
+              {photo.where === 'device' && studioKeeps ? (
+                <Button
+                  label={`Keep with the studio: the photograph of ${when}, ${photo.light}`}
+                  disabled={busy !== null}
+                  onPress={() => void during(photo.id, () => send(photo))}
+                >
+                  {busy === photo.id ? 'Sending' : 'Keep with the studio'}
+                </Button>
+              ) : null}
+              {photo.where === 'device' || mayDrop ? (
+                <Button
+                  label={`Drop the photograph of ${when}, ${photo.light}`}
+                  disabled={busy !== null}
+                  onPress={() => (photo.where === 'studio' ? setAsked(photo) : void drop(photo))}
+                >
+                  Drop
+                </Button>
+              ) : null}
+            </Column>
+          );
+        })}
+      </Line>
+      {asked ? (
+        <Dialog title="Drop it for everybody?" onClose={() => setAsked(null)}>
+          <Body>{`The photograph of ${instantInWords(asked.at)}, ${asked.light}, is gone from the studio for good. Backups made before still hold it.`}</Body>
+          <Button
+            kind="main"
+            onPress={() => {
+              setAsked(null);
+              void during(asked.id, () => drop(asked));
+            }}
+          >
+            Drop it
+          </Button>
+        </Dialog>
+      ) : null}
+    </Column>
+  );
+}

@@ -1,0 +1,52 @@
+import { number, object, string, tuple } from 'yup';
+import {
+  KEPT_PHOTOGRAPHS,
+  PHOTO_LIGHTS,
+  type FaceTaps,
+  type Photograph,
+  type PhotoLight,
+  type Point,
+} from '@toile/core';
+import { uuid } from './client';
+
+const px = () => number().min(-20_000).max(20_000).required('Tap it on the picture');
+const place = () => tuple([px(), px()]);
+/** Four letters for three bytes. */
+const MOST_LETTERS = Math.ceil(KEPT_PHOTOGRAPHS.bytes / 3) * 4;
+
+/** A photograph the studio is to keep: what was tapped on it, and the picture as a JPEG in base64. */
+export const photographInputSchema = object({
+  id: uuid().required(),
+  at: string()
+    .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, 'an instant in UTC')
+    .required('Say when it was taken'),
+  light: string<PhotoLight>()
+    .oneOf([...PHOTO_LIGHTS])
+    .required('Say by which light'),
+  taps: object({
+    pupil_right: place().required(),
+    pupil_left: place().required(),
+    gnathion: place().required(),
+  })
+    .noUnknown('${unknown} is not known here')
+    .required('Tap the pupils and the chin'),
+  bare: place().nullable().defined(),
+  picture: string()
+    .required('Choose a picture')
+    .max(MOST_LETTERS, `At most ${KEPT_PHOTOGRAPHS.bytes / 1000} kB: save it smaller`)
+    .matches(/^[A-Za-z0-9+/]+={0,2}$/, 'a JPEG in base64'),
+}).noUnknown('${unknown} is not known here');
+export type PhotographInput = {
+  id: string;
+  at: string;
+  light: PhotoLight;
+  taps: FaceTaps;
+  bare: Point | null;
+  picture: string;
+};
+
+/** A chart's photographs the studio keeps, the newest first; `keeps`: whether it keeps more. */
+export type PhotographsAnswer = {
+  readonly keeps: boolean;
+  readonly photographs: readonly Photograph[];
+};
