@@ -109,35 +109,44 @@ export function usePhotos(clientId: string, chartId: string): Photos {
   };
 }
 
+type Picture = Pick<ShownPhoto, 'blob' | 'href'>;
+
 /** The studio's pictures, fetched once each while the screen is open; null until all of them have been tried. */
 function useStudioPictures(
   told: readonly Photograph[] | undefined,
 ): { readonly photos: readonly ShownPhoto[]; readonly failure: string | null } | null {
-  const [blobs, setBlobs] = useState<ReadonlyMap<string, Blob | null>>(new Map());
-  const [hrefs, setHrefs] = useState<ReadonlyMap<string, string>>(new Map());
+  const [pictures, setPictures] = useState<ReadonlyMap<string, Picture | null>>(new Map());
   const asked = useRef(new Set<string>());
+  const made = useRef<string[] | null>(null);
+  useEffect(() => {
+    made.current = [];
+    return () => {
+      for (const href of made.current ?? []) URL.revokeObjectURL(href);
+      made.current = null;
+      asked.current.clear();
+    };
+  }, []);
   useEffect(() => {
     for (const { id } of told ?? []) {
       if (asked.current.has(id)) continue;
       asked.current.add(id);
       pictureAt('photograph', { id })
         .catch(() => null)
-        .then((blob) => setBlobs((known) => new Map(known).set(id, blob)));
+        .then((blob) => {
+          // Fetched when the screen had been left already.
+          if (!made.current) return;
+          const picture = blob && { blob, href: URL.createObjectURL(blob) };
+          if (picture) made.current.push(picture.href);
+          setPictures((known) => new Map(known).set(id, picture));
+        });
     }
   }, [told]);
-  useEffect(() => {
-    const made = new Map([...blobs].flatMap(([id, blob]) => (blob ? [[id, URL.createObjectURL(blob)]] : [])));
-    setHrefs(made);
-    return () => {
-      for (const href of made.values()) URL.revokeObjectURL(href);
-    };
-  }, [blobs]);
   if (!told) return { photos: [], failure: null };
-  if (told.some(({ id }) => !blobs.has(id))) return null;
+  if (told.some(({ id }) => !pictures.has(id))) return null;
   const photos = told.flatMap(({ by: _by, keptAt: _keptAt, ...photo }): ShownPhoto[] => {
-    const [blob, href] = [blobs.get(photo.id), hrefs.get(photo.id)];
-    return blob && href ? [{ ...photo, blob, href, where: 'studio' }] : [];
+    const picture = pictures.get(photo.id);
+    return picture ? [{ ...photo, ...picture, where: 'studio' }] : [];
   });
-  const missing = told.filter(({ id }) => blobs.get(id) === null).length;
+  const missing = told.filter(({ id }) => pictures.get(id) === null).length;
   return { photos, failure: missing === 0 ? null : missingWords(missing) };
 }
