@@ -120,10 +120,11 @@ function useStudioPictures(
   const made = useRef<string[] | null>(null);
   useEffect(() => {
     made.current = [];
+    const tried = asked.current;
     return () => {
       for (const href of made.current ?? []) URL.revokeObjectURL(href);
       made.current = null;
-      asked.current.clear();
+      tried.clear();
     };
   }, []);
   useEffect(() => {
