@@ -1,4 +1,5 @@
 import {
+  aSideAt,
   addDays,
   changedSteps,
   deltaE2000,
@@ -166,7 +167,8 @@ function eventsOf(
 ): TrialEvent[] {
   const random = seededRandom(seedFromText(trial.id));
   const wins = better(trial.question.a.words) ? 'a' : 'b';
-  const good: Side = (wins === 'a') === (trial.draw.aSide === 'left') ? 'left' : 'right';
+  const good: Side =
+    (wins === 'a') === (aSideAt(trial.draw, trial.declared.zones[0]!) === 'left') ? 'left' : 'right';
   const start = 9 * 60 + 30;
   const name = (of: string): string => idFor(`trial event ${trial.id} ${of}`);
   const grade = (side: Side, hour: number): number => {

@@ -287,6 +287,63 @@ test('of the colour both halves are read: fresh first, then how far each is from
     .waitFor();
 });
 
+test('primer left out place by place: each its own draw, told where at the chair, and judged without a guess', async () => {
+  await openClient(page, 'Morwenna Penhallow');
+  await page
+    .getByRole('link', { name: /^Choir Loft/ })
+    .first()
+    .click();
+  await page.waitForURL(/\/charts\//);
+  await more(page, 'Half-face trial');
+  await radio(page, 'The halves differ in', 'with and without').click();
+  await page
+    .getByRole('radiogroup', { name: 'In which step' })
+    .getByRole('radio', { name: /^Primer where it needs it/ })
+    .first()
+    .click();
+  await radio(page, 'Sides drawn', 'for each place by itself').click();
+  await shot(page, 'declare-places');
+  await button(page, 'Draw the sides').click();
+  await page.waitForURL(/\/trials\//);
+  const url = page.url();
+  await page.getByText(/each place has a draw of its own\.$/).waitFor();
+  await button(page, 'Open it and work both halves').click();
+  await page.waitForURL(/\/chair\?variant=trial-/);
+  let where = '';
+  for (let i = 0; i < 40 && where === ''; i++) {
+    const heading = (await page.getByRole('heading', { level: 2 }).allInnerTexts()).join(' ');
+    where = /(Not everywhere|Only in places): .*/.exec(heading)?.[0] ?? '';
+    if (where === '') await button(page, 'Step after').click();
+  }
+  expect(where).not.toBe('');
+  await page.getByText(/^(Not|Only) on the client’s /).waitFor();
+  await shot(page, 'chair-places');
+  await page.goto(url);
+  const draw = page.getByRole('group', { name: 'The draw' });
+  const rows = draw.getByRole('table', { name: 'Which way lies where' }).getByRole('row');
+  await rows.nth(1).waitFor();
+  const drawn = (await rows.allInnerTexts()).slice(1).map((row) => row.split(/\s*\n\s*|\t/));
+  expect(drawn.length).toBeGreaterThan(1);
+  await shot(page, 'places-open');
+  await button(page, 'Both halves are on').click();
+  await radio(page, 'By', 'the client').click();
+  // Everywhere better where it was left out, whichever side that was.
+  for (const line of drawn) {
+    const [zone, , onLeft] = line;
+    // B is without it.
+    const bareLeft = onLeft === 'B';
+    await half(page, zone!, 'Client’s left', bareLeft ? 'none' : 'clearly').click();
+    await half(page, zone!, 'Client’s right', bareLeft ? 'clearly' : 'none').click();
+  }
+  await button(page, 'Keep this look').click();
+  await button(page, 'Judge and open it').click();
+  const showed = page.getByRole('group', { name: 'What it showed' });
+  await showed
+    .getByText(new RegExp(`in ${drawn.length} of ${drawn.length} places .*Each place had a draw of its own`))
+    .waitFor();
+  await shot(page, 'places-showed');
+});
+
 test('by keys alone on a wide screen: declared, drawn, and a question opened', async () => {
   const wide = await openAs(browser, 'owner', WIDE);
   await wide.page.goto(`${chartUrl}/trial`);

@@ -1,13 +1,18 @@
 import type { Agent } from 'supertest';
 import { Value } from '@sinclair/typebox/value';
 import {
+  aSideAt,
+  changedSteps,
+  drawPlaces,
   drawSides,
   readChart,
   stepsOfVariant,
+  swapStep,
   TrialFileSchema,
   trialNow,
   type Chart,
   type Trial,
+  zonesCompared,
 } from '@toile/core';
 import {
   newId,
@@ -146,7 +151,7 @@ test('draws of one question lean on those before, also when two are made at once
         .execute(),
     );
     sorted.forEach(({ document }, i) => {
-      const earlier = sorted.slice(0, i).map((one) => one.document.draw.aSide);
+      const earlier = sorted.slice(0, i).map((one) => aSideAt(one.document.draw, 'nose'));
       expect(document.draw).toMatchObject(drawSides(document.draw.seed, earlier));
     });
   }
@@ -217,7 +222,7 @@ test('whoever saved in between is told of', async () => {
 test('opened at the chair it is open to whoever opened it, and to nobody else', async () => {
   const { id } = await drawn();
   const opened = (await told(id, { kind: 'opened' }).expect(201)).body as TrialToldAnswer;
-  expect(opened.trial.draw!.aSide).toMatch(/left|right/);
+  expect(aSideAt(opened.trial.draw!, 'nose')).toMatch(/left|right/);
   expect(opened.trial.soFar).toBeNull();
   expect(((await owner.get(`/api/trials/${id}`).expect(200)).body as TrialAnswer).draw).toBeNull();
   expect(((await artist.get(`/api/trials/${id}`).expect(200)).body as TrialAnswer).draw).not.toBeNull();
@@ -232,7 +237,9 @@ test('worn, judged once while sealed, then opened; the file is what its schema s
   const judged = (await told(id, { kind: 'judged', guess: 'left' }).expect(201)).body as TrialToldAnswer;
   const trial = await rowOf(id);
   expect(judged.trial.draw).toEqual(trial.draw);
-  expect(trialNow(trial, judged.trial.events).compared.outcome).toBe(trial.draw.aSide === 'left' ? 1 : -1);
+  expect(trialNow(trial, judged.trial.events).compared.outcome).toBe(
+    aSideAt(trial.draw, 'nose') === 'left' ? 1 : -1,
+  );
   // Two verdicts at once and one after: the first stays.
   for (const again of await Promise.all([1, 2].map(() => told(id, { kind: 'judged', guess: 'right' }))))
     expect([again.status, (again.body as Problem).code]).toEqual([409, 'judged-already']);
@@ -280,7 +287,7 @@ test('a verdict on nothing is refused', async () => {
 test('the decision is hers: against the count with a reason, and into the chart by one touch', async () => {
   const { id, chartId, variant } = await drawn();
   const trial = await rowOf(id);
-  const aBetter = trial.draw.aSide === 'left';
+  const aBetter = aSideAt(trial.draw, 'nose') === 'left';
   await told(id, applied).expect(201);
   await told(id, shine(4, 0, 2)).expect(201);
   await told(id, { kind: 'judged' }).expect(201);
@@ -489,4 +496,94 @@ test('erased, a client’s trials are gone and what is left says nothing of them
   expect((await artist.get(`/api/charts/${chartId}/trials`).expect(200)).body).toEqual([]);
   const { names } = (await artist.get('/api/trials').expect(200)).body as QuestionsAnswer;
   expect(Object.values(names)).not.toContain(name);
+});
+
+describe('each place with a draw of its own', () => {
+  const powderOf = (of: Chart) =>
+    of.steps.find((step) => step.role === 'powder' && !step.variant && step.placements.length > 0)!;
+  const byPlaces = (of: Chart, more: object = {}) =>
+    declare(of, {
+      ask: { aspect: 'step', stepId: powderOf(of).id },
+      design: 'places',
+      zones: zonesCompared(of, changedSteps(of, swapStep(of, powderOf(of).id, 'left out')!)),
+      ...more,
+    });
+  const POWDERED = demo.charts.find(
+    ({ id, steps }) => id !== chart.id && steps.some((s) => s.role === 'powder' && s.placements.length > 1),
+  )!;
+
+  test('drawn once each by a fair coin, worked in a variant, sealed, judged, and counted beside the others', async () => {
+    const of = await newest(POWDERED.id);
+    const { id, declared, draw } = (await byPlaces(of).expect(201)).body as TrialAnswer;
+    expect(declared.design).toBe('places');
+    expect(declared.zones.length).toBeGreaterThan(1);
+    expect(draw).toBeNull();
+    const trial = await rowOf(id);
+    expect(trial.draw).toMatchObject({ places: drawPlaces(trial.draw.seed, declared.zones) });
+    const worked = stepsOfVariant((await newest(of.id)).steps, trial.variant);
+    const titles = worked.map((step) => step.title).filter((title) => title.includes(powderOf(of).title));
+    expect(titles.every((title) => /^(Not everywhere|Only in places): /.test(title))).toBe(true);
+    await told(id, applied).expect(201);
+    const seen = declared.zones.flatMap((zone) => {
+      const good = aSideAt(trial.draw, zone);
+      return (['left', 'right'] as const).map((side) => ({
+        zone,
+        side,
+        measure: 'shine',
+        value: side === good ? 0 : 3,
+      }));
+    });
+    await told(id, { ...shine(4, 0, 0), seen }).expect(201);
+    const judged = (await told(id, { kind: 'judged' }).expect(201)).body as TrialToldAnswer;
+    expect(trialNow(trial, judged.trial.events).compared.outcome).toBe(1);
+    const mark = judged.trial.soFar!.marks.find((one) => one.trialId === id)!;
+    expect([mark.outcome, mark.counts]).toEqual([1, true]);
+    const file = JSON.parse((await artist.get(`/api/trials/${id}/export`).expect(200)).text) as unknown;
+    expect(Value.Check(TrialFileSchema, file)).toBe(true);
+  });
+
+  test.each([
+    [
+      'what is not local',
+      (of: Chart) => ({ ask: bodyFor(of).ask, zones: ['forehead', 'nose'] }),
+      /design.*stay where they are laid/,
+    ],
+    [
+      'one place',
+      (of: Chart) => ({
+        zones: [zonesCompared(of, changedSteps(of, swapStep(of, powderOf(of).id, 'left out')!))[0]],
+      }),
+      /two places or more/,
+    ],
+    ['a design nobody knows', () => ({ design: 'quarters' }), /half or places/],
+  ])('refused: %s', async (_, more, words) => {
+    const of = await newest(POWDERED.id);
+    const answer = await byPlaces(of, more(of)).expect(422);
+    expect(JSON.stringify(answer.body)).toMatch(words);
+    expect((await newest(of.id)).version).toBe(of.version);
+  });
+
+  test('the coin of the next whole face leans on whole faces alone', async () => {
+    const of = await newest(POWDERED.id);
+    await byPlaces(of).expect(201);
+    const { id } = (
+      await declare(await newest(of.id), {
+        ask: { aspect: 'step', stepId: powderOf(of).id },
+        zones: zonesCompared(of, changedSteps(of, swapStep(of, powderOf(of).id, 'left out')!)),
+      }).expect(201)
+    ).body as TrialAnswer;
+    const trial = await rowOf(id);
+    const earlier = await inStudio(server.db, demo.studio.id, (tx) =>
+      tx
+        .selectFrom('trials')
+        .select('document')
+        .where('question_key', '=', trial.question.key)
+        .where('id', '!=', id)
+        .orderBy('seq')
+        .execute(),
+    );
+    const sides = earlier.flatMap(({ document: { draw } }) => ('aSide' in draw ? [draw.aSide] : []));
+    expect(earlier.length).toBeGreaterThan(sides.length);
+    expect(trial.draw).toMatchObject(drawSides(trial.draw.seed, sides));
+  });
 });

@@ -59,7 +59,7 @@ export function DecidePart({ trial, now }: Props) {
           a={trial.question.a.words}
           b={trial.question.b.words}
         />
-        {now.guess ? (
+        {now.guess && 'aSide' in open.draw ? (
           <Label>{`Guessed before it was opened: ${trial.question.a.words} on the client’s ${now.guess}, which was ${now.guess === open.draw.aSide ? 'right' : 'wrong'}.`}</Label>
         ) : null}
       </Column>

@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import {
   changedSteps,
   differsBesides,
+  isLocal,
   questionOf,
   TRIAL_ASPECTS,
   TRIAL_JUDGES,
@@ -86,6 +87,10 @@ function Earlier({ trials }: { readonly trials: readonly TrialAnswer[] }) {
   );
 }
 
+const DESIGN_WORDS = {
+  half: 'once, for the whole face',
+  places: 'for each place by itself',
+} as const;
 const NOTHING: Choosing = {
   aspect: 'product',
   stepId: null,
@@ -109,6 +114,7 @@ function Declare({ chart, kit }: { readonly chart: Chart; readonly kit: Kit }) {
   const [measure, setMeasure] = useState<TrialMeasure>('shine');
   const [by, setBy] = useState<Judge>('client');
   const [zones, setZones] = useState<readonly TrialZone[] | null>(null);
+  const [design, setDesign] = useState<'half' | 'places'>('half');
   const [hours, setHours] = useState<readonly number[]>(() => hoursFor(chart.occasion.hoursToLast));
   const what = useMemo(() => chosen(chart, choosing), [chart, choosing]);
   const changed = useMemo(() => (what ? changedSteps(chart, what.swap) : []), [chart, what]);
@@ -116,6 +122,7 @@ function Declare({ chart, kit }: { readonly chart: Chart; readonly kit: Kit }) {
   const judgedIn = TRIAL_ZONES.filter(
     (zone) => possible.includes(zone) && (zones === null || zones.includes(zone)),
   );
+  const local = isLocal(changed);
   const differs = what ? differsBesides(changed, what.swap.aspect) : [];
   const choose = (change: Partial<Choosing>): void => setChoosing((c) => ({ ...c, ...change }));
   const draw = async (): Promise<void> => {
@@ -129,6 +136,7 @@ function Declare({ chart, kit }: { readonly chart: Chart; readonly kit: Kit }) {
         measure,
         by,
         zones: judgedIn,
+        design: local && judgedIn.length > 1 ? design : 'half',
         hours: [...hours],
       };
       await trialInputSchema.validate(body, { abortEarly: false });
@@ -185,6 +193,15 @@ function Declare({ chart, kit }: { readonly chart: Chart; readonly kit: Kit }) {
           chosen={judgedIn}
           several
           onChange={setZones}
+        />
+      ) : null}
+      {local && judgedIn.length > 1 ? (
+        <Choice
+          label="Sides drawn"
+          options={['half', 'places'] as const}
+          words={DESIGN_WORDS}
+          chosen={[design]}
+          onChange={([one]) => one && setDesign(one)}
         />
       ) : null}
       <Choice

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { trialNow, wayAt, type TrialNow, type TrialTold } from '@toile/core';
+import { trialNow, type TrialNow, type TrialTold } from '@toile/core';
 import { newId, pathTo, type TrialAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
@@ -9,6 +9,7 @@ import { Body, Button, Column, Label, Line, Ready, Screen, Subheading } from '..
 import { dayInWords, instantInWords } from '../words/dates';
 import { DecidePart } from './DecidePart';
 import { LooksPart } from './LooksPart';
+import { Sides } from './Sides';
 import { declaredWords, isOpen, STATE_WORDS } from './trialView';
 import { useTrialLog } from './useTrialLog';
 
@@ -112,8 +113,7 @@ function Envelope({ trial, now, tell, busy }: PartProps) {
     >
       {open ? (
         <>
-          <Body fontWeight="700">{`Client’s left: ${wayAt(open, 'left')}`}</Body>
-          <Body fontWeight="700">{`Client’s right: ${wayAt(open, 'right')}`}</Body>
+          <Sides trial={open} />
           {over ? null : (
             <Label>Whoever has seen this is no longer blind: let the client or somebody else judge.</Label>
           )}
@@ -148,30 +148,38 @@ function Envelope({ trial, now, tell, busy }: PartProps) {
   );
 }
 
+/** What may be guessed, with its words. */
+const GUESSES = [
+  ['left', 'Client’s left'],
+  ['right', 'Client’s right'],
+  [undefined, 'No guess'],
+] as const;
+/** Drawn place by place there is no one side to guess. */
+const OPEN = [[undefined, 'Judge and open it']] as const;
+
 /** The verdict: what whoever judged thinks was where, then the envelope is opened for everybody. Or it is ended. */
 function JudgePart({ trial, now, tell, busy }: PartProps) {
   const [ending, setEnding] = useState(false);
   if (now.looks.length === 0) return null;
   const { a } = trial.question;
+  const byPlace = trial.declared.design === 'places';
   return (
     <Column gap="$3" role="group" aria-label="Judge it">
       <Subheading>Judge it</Subheading>
-      <Label>{`First a guess, kept with it: on which side was ${a.words}? Then the envelope is opened, and no look is added after.`}</Label>
+      <Label>
+        {byPlace
+          ? 'The envelope is opened, and no look is added after.'
+          : `First a guess, kept with it: on which side was ${a.words}? Then the envelope is opened, and no look is added after.`}
+      </Label>
       <Line>
-        {(
-          [
-            ['left', 'Client’s left'],
-            ['right', 'Client’s right'],
-            [undefined, 'No guess'],
-          ] as const
-        ).map(([guess, words]) => (
+        {(byPlace ? OPEN : GUESSES).map(([guess, words]) => (
           <Button
             key={words}
             disabled={busy}
-            kind={guess === undefined ? undefined : 'main'}
+            kind={guess === undefined && !byPlace ? undefined : 'main'}
             onPress={() => void tell({ ...justNow(), kind: 'judged', ...(guess && { guess }) })}
           >
-            {`${words}, and open`}
+            {byPlace ? words : `${words}, and open`}
           </Button>
         ))}
       </Line>

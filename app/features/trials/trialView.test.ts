@@ -1,6 +1,15 @@
 import { swapStep, type Chart, type SeenHalf, type Step } from '@toile/core';
 import { NO_HALVES, seenOf, withGrade } from './halfLook';
-import { chosen, declaredWords, gradeWords, hoursFor, listed, lookRows, type Choosing } from './trialView';
+import {
+  chosen,
+  declaredWords,
+  gradeWords,
+  hoursFor,
+  letterAt,
+  listed,
+  lookRows,
+  type Choosing,
+} from './trialView';
 
 const step = (id: string, more: Partial<Step> = {}): Step => ({
   id,
@@ -125,4 +134,26 @@ test('a look is told as far as it was said, zone by zone, the later touch counti
     { zone: 'nose', side: 'right', value: 2 },
   ]);
   expect(seenOf(look, ['forehead'])).toEqual([]);
+});
+
+test('what lies on a side of a place has its letter, drawn for the face or for each place', () => {
+  const drawn = { seed: 's', at: '2031-05-14T08:00:00Z', by: 'Ada' };
+  const whole = { draw: { ...drawn, chance: 0.5, number: 0.7, aSide: 'right' as const } };
+  expect([letterAt(whole, 'left', 'nose'), letterAt(whole, 'right', 'chin')]).toEqual(['B', 'A']);
+  const places = [
+    { zone: 'nose' as const, number: 0.1, aSide: 'left' as const },
+    { zone: 'chin' as const, number: 0.9, aSide: 'right' as const },
+  ];
+  const own = { draw: { ...drawn, places } };
+  expect([letterAt(own, 'left', 'nose'), letterAt(own, 'left', 'chin')]).toEqual(['A', 'B']);
+  const declared = {
+    measure: 'shine' as const,
+    by: 'client' as const,
+    zones: ['nose' as const],
+    hours: [4],
+    margin: 0.5,
+  };
+  expect(declaredWords({ declared: { ...declared, design: 'places' } })).toMatch(
+    /after 4 h; each place has a draw of its own$/,
+  );
 });

@@ -1,4 +1,5 @@
 import {
+  aSideAt,
   GRADE_WORDS,
   swapProduct,
   swapSchool,
@@ -14,9 +15,11 @@ import {
   type Step,
   type Substitute,
   type Swap,
+  type Trial,
   type TrialAspect,
   type TrialMeasure,
   type TrialNow,
+  type TrialZone,
 } from '@toile/core';
 import type { TrialAnswer, TrialAsk } from '@toile/contract';
 import { capital } from '../words/capital';
@@ -107,7 +110,7 @@ export const hoursFor = (lasts: number): number[] => {
 /** 'Shine at forehead and nose, judged by the client after 2, 4 and 8 h'. */
 export function declaredWords({ declared }: Pick<TrialAnswer, 'declared'>): string {
   const zones = listed(declared.zones.map(trialZoneWords));
-  return `${capital(MEASURE_WORDS[declared.measure])}: ${zones}, judged by ${JUDGE_WORDS[declared.by]} after ${listed(declared.hours.map(String))} h`;
+  return `${capital(MEASURE_WORDS[declared.measure])}: ${zones}, judged by ${JUDGE_WORDS[declared.by]} after ${listed(declared.hours.map(String))} h${declared.design === 'places' ? '; each place has a draw of its own' : ''}`;
 }
 
 export function listed(words: readonly string[]): string {
@@ -162,6 +165,10 @@ export function lookRows({ declared }: Pick<TrialAnswer, 'declared'>, seen: read
     }))
     .sort((a, b) => Number(b.counts) - Number(a.counts) || a.hour - b.hour || (a.zone < b.zone ? -1 : 1));
 }
+
+/** The letter of what lies on a side of a place. */
+export const letterAt = ({ draw }: Pick<Trial, 'draw'>, side: Side, zone: TrialZone): 'A' | 'B' =>
+  aSideAt(draw, zone) === side ? 'A' : 'B';
 
 /** Whether a trial that was opened may be spoken of with its sides. */
 export const isOpen = (

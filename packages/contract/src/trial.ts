@@ -122,6 +122,7 @@ export const trialInputSchema = object({
     .min(1, 'Choose at least one place')
     .max(TRIAL_ZONES.length)
     .required('Choose at least one place'),
+  design: string().oneOf(['half', 'places'], 'half or places').default('half'),
   hours: array()
     .of(number().min(0, 'At least 0').max(24, 'At most 24').required())
     .min(1, 'Choose at least one hour')
@@ -136,6 +137,8 @@ export type TrialInput = {
   measure: TrialMeasure;
   by: Judge;
   zones: TrialZone[];
+  /** One draw for the whole face, or one for each place: only for what is local. */
+  design?: 'half' | 'places';
   hours: number[];
 };
 

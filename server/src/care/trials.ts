@@ -1,20 +1,26 @@
 import { randomUUID } from 'node:crypto';
 import {
+  aSideAt,
   changedSteps,
   differsBesides,
   documentHash,
+  drawPlaces,
   drawSides,
+  isLocal,
   questionOf,
   questionsSoFar,
   skinGroupOf,
   TRIAL_ZONES,
   trialNow,
   withHalves,
+  withPlaces,
   withoutVariant,
   zonesCompared,
+  type Side,
   type Trial,
   type TrialEvent,
   type TrialRecord,
+  type TrialZone,
 } from '@toile/core';
 import {
   marginOf,
@@ -34,6 +40,8 @@ import { keepVersion, intoChart, swapAsked } from './trialChart';
 import { isOpenTo, trialEventRow, trialRecords, trialRow } from './trialRows';
 import { byCaller, questionTold } from './trialTold';
 import { LINK_TRIES, MOST_BY_LINK, openWearAnswer, withWearLink, type WearLinkRow } from './wearLink';
+
+const otherSide = (side: Side): Side => (side === 'left' ? 'right' : 'left');
 
 /** Questions are answered from so many trials, the newest. */
 const MOST_TRIALS = 2000;
@@ -98,21 +106,43 @@ export function registerTrials(services: Services): void {
       .orderBy('seq')
       .execute();
     const seed = `${caller.studioId}/${body.id}`;
-    const draw = drawSides(
-      seed,
-      earlier.map(({ document }) => document.draw.aSide),
-    );
+    const zones = TRIAL_ZONES.filter((zone) => body.zones.includes(zone));
+    const byPlace = body.design === 'places';
+    if (byPlace && !isLocal(changed))
+      throw wrong(
+        'design',
+        'Only primer, corrector and powder stay where they are laid: draw for the whole face',
+      );
+    if (byPlace && zones.length < 2)
+      throw wrong('zones', 'Choose two places or more: each has a draw of its own');
+    const drawn = byPlace
+      ? { places: drawPlaces(seed, zones) }
+      : drawSides(
+          seed,
+          earlier.flatMap(({ document: { draw } }) => ('aSide' in draw ? [draw.aSide] : [])),
+        );
     const variant = `trial-${body.id.slice(-12)}`;
-    const here = (chartHas === 'a') === (draw.aSide === 'left') ? 'left' : 'right';
+    /** The side on which the chart's own way lies. */
+    const hereAt = (zone: TrialZone): Side => {
+      const aSide = aSideAt(drawn, zone);
+      return chartHas === 'a' ? aSide : otherSide(aSide);
+    };
     const halves = await keepVersion(tx, caller, now, newest, `Half-face trial: ${question.text}`, () =>
-      withHalves(newest, swap, { variant, here, newId: randomUUID }),
+      byPlace
+        ? withPlaces(newest, swap, {
+            variant,
+            other: zones.map((zone) => ({ zone, side: otherSide(hereAt(zone)) })),
+            newId: randomUUID,
+          })
+        : withHalves(newest, swap, { variant, here: hereAt(zones[0]!), newId: randomUUID }),
     );
     const declared: Trial['declared'] = {
       measure: body.measure,
       by: body.by,
-      zones: TRIAL_ZONES.filter((zone) => body.zones.includes(zone)),
+      zones,
       hours: [...new Set(body.hours)].sort((a, b) => a - b),
       margin: marginOf(body.measure),
+      ...(byPlace ? { design: 'places' } : {}),
     };
     const trial: Trial = {
       format: 'toile.trial/1',
@@ -129,7 +159,7 @@ export function registerTrials(services: Services): void {
       skin: skinGroupOf(newest.client.features, declared.zones),
       declaredHash: documentHash(declared),
       differs: differsBesides(changed, swap.aspect).map((says) => says.slice(0, 200)),
-      draw: { seed, ...draw, at: now.toISOString(), by: caller.name },
+      draw: { seed, ...drawn, at: now.toISOString(), by: caller.name },
     };
     const inserted = await tx
       .insertInto('trials')

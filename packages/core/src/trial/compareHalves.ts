@@ -1,4 +1,5 @@
 import type { Side } from '../face';
+import { aSideAt, type SidesDrawn } from './draw';
 import { TRIAL_MEASURES, type Judge, type TrialMeasure } from './measures';
 
 /** What is judged, said before the draw. */
@@ -48,10 +49,19 @@ export function compareHalves(
   seen: readonly SeenHalf[],
   touchedUp: readonly TouchedUp[] = [],
 ): Compared {
+  return comparePlaces({ aSide }, declared, seen, touchedUp);
+}
+
+/** The same where each place may have had a draw of its own. */
+export function comparePlaces(
+  drawn: SidesDrawn,
+  declared: Declared,
+  seen: readonly SeenHalf[],
+  touchedUp: readonly TouchedUp[] = [],
+): Compared {
   const before = seen.find((one) => !(one.hour >= 0));
   if (before) throw new RangeError(`compareHalves: ${before.hour} h is before the application`);
   const sign = TRIAL_MEASURES[declared.measure].highIsGood ? 1 : -1;
-  const towardsA = aSide === 'left' ? 1 : -1;
   const byZone = declared.zones.map((zone) => {
     const end = Math.min(Infinity, ...touchedUp.filter((one) => one.zone === zone).map((one) => one.hour));
     const mine = seen.filter(
@@ -70,27 +80,28 @@ export function compareHalves(
       .filter((hour) => right.has(hour))
       .sort((a, b) => a - b)
       .map((hour) => ({ hour, d: sign * (left.get(hour)! - right.get(hour)!) }));
+    const leftMinusRight = meanOverTime(pairs);
+    const towardsA = aSideAt(drawn, zone) === 'left' ? 1 : -1;
     return {
       zone,
       pairs: pairs.length,
       untilHour: pairs.at(-1)?.hour ?? null,
-      leftMinusRight: meanOverTime(pairs),
+      leftMinusRight,
+      // No difference is none, whichever side it was on.
+      difference: leftMinusRight === null ? null : towardsA * leftMinusRight + 0,
     };
   });
-  const known = byZone.flatMap((one) => one.leftMinusRight ?? []);
-  const leftMinusRight = known.length > 0 ? known.reduce((sum, one) => sum + one, 0) / known.length : null;
-  const difference = leftMinusRight === null ? null : towardsA * leftMinusRight;
+  const mean = (of: 'leftMinusRight' | 'difference'): number | null => {
+    const known = byZone.flatMap((one) => one[of] ?? []);
+    return known.length > 0 ? known.reduce((sum, one) => sum + one, 0) / known.length : null;
+  };
+  const difference = mean('difference');
   return {
-    zones: byZone.map(({ zone, pairs, untilHour, leftMinusRight: d }) => ({
-      zone,
-      difference: d === null ? null : towardsA * d,
-      pairs,
-      untilHour,
-    })),
+    zones: byZone.map(({ leftMinusRight: _sides, ...one }) => one),
     difference,
     outcome:
       difference === null ? null : Math.abs(difference) <= declared.margin ? 0 : difference > 0 ? 1 : -1,
-    leftMinusRight,
+    leftMinusRight: mean('leftMinusRight'),
   };
 }
 

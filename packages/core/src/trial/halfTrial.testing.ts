@@ -1,7 +1,8 @@
 import type { Side } from '../face';
 import { fitLook, type Chart } from '../look';
 import { client, id, KIT, LOOK, OCCASION, STAMP } from '../look/look.testing';
-import { swapProduct, withHalves, type Swap } from './halves';
+import { swapProduct, type Swap } from './halves';
+import { withHalves } from './withHalves';
 import { questionOf } from './question';
 import type { Trial, TrialEvent } from './trial';
 

@@ -2,7 +2,6 @@ import { deltaE2000 } from '../colour';
 import {
   areaOf,
   faceWarp,
-  halfOf,
   halfOutline,
   intersectRegions,
   outlineOf,
@@ -137,7 +136,8 @@ export function changedSteps(chart: Chart, swap: Swap): readonly ComparedStep[] 
   return waysBeside(chart, swap).changed;
 }
 
-function waysBeside(chart: Chart, swap: Swap) {
+/** Both ways beside each other: what differs, the other's steps in its order, and which stand in the same order in both. */
+export function waysBeside(chart: Chart, swap: Swap) {
   const [plan, others] = [planOf(chart), planOf(otherWay(chart, swap))];
   const stay = inSameOrder(
     plan.map((step) => step.id),
@@ -174,81 +174,6 @@ function inSameOrder(one: readonly string[], other: readonly string[]): Set<stri
     } else if (longest[i + 1]![j]! >= longest[i]![j + 1]!) i++;
     else j++;
   return stay;
-}
-
-export type HalfFaceOf = {
-  /** The variant's name in the chart, by which the chair leads through both halves. */ readonly variant: string;
-  /** The side that is worked as the chart says. */ readonly here: Side;
-  readonly newId: () => string;
-};
-
-/**
- * The chart with both ways worked in a variant: each step that differs becomes two, one a half of the face, the side said in
- * its title; all else is the same. Throws a RangeError where nothing differs or there is no room for a variant.
- */
-export function withHalves(chart: Chart, swap: Swap, { variant, here, newId }: HalfFaceOf): Chart {
-  const { changed, others, stay } = waysBeside(chart, swap);
-  if (changed.length === 0) throw new RangeError('Both ways are the same');
-  if (chart.variants.length >= 12) throw new RangeError('A chart holds twelve variants: take one out');
-  const there: Side = here === 'left' ? 'right' : 'left';
-  const asOther = new Map(changed.flatMap(({ other }) => (other ? [[other.id, other] as const] : [])));
-  const asHere = new Map(changed.flatMap(({ here: step }) => (step ? [[step.id, step] as const] : [])));
-  const half = (step: Step, side: Side): Step => {
-    const id = newId();
-    // A step only the other way has stands for none of the plan's: for itself.
-    return halved(step, side, { variant, id, instead: asHere.has(step.id) ? step.id : id });
-  };
-  // What the other way works at another time comes after the nearest step before it that both work in the same order.
-  const moved = new Map<string | null, Step[]>();
-  let after: string | null = null;
-  for (const step of others)
-    if (stay.has(step.id)) after = step.id;
-    else moved.set(after, [...(moved.get(after) ?? []), half(step, there)]);
-  const steps = chart.steps.flatMap((step): Step[] => {
-    if (step.variant !== undefined) return [step];
-    const [first, second] = [asHere.get(step.id), stay.has(step.id) ? asOther.get(step.id) : undefined];
-    return [
-      step,
-      ...(first ? [half(first, here)] : []),
-      ...(second ? [half(second, there)] : []),
-      ...(moved.get(step.id) ?? []),
-    ];
-  });
-  return {
-    ...chart,
-    variants: [...chart.variants, { id: variant, name: nameFor(chart) }],
-    steps: [...(moved.get(null) ?? []), ...steps],
-  };
-}
-
-const HALF_FACE = 'Half-face trial';
-function nameFor({ variants }: Pick<Chart, 'variants'>): string {
-  const taken = new Set(variants.map((one) => one.name));
-  let name = HALF_FACE;
-  for (let n = 2; taken.has(name); n++) name = `${HALF_FACE} ${n}`;
-  return name;
-}
-
-/** Measures are halved to a quarter, and never to nothing. */
-const QUARTER = 0.25;
-const halfMeasure = (parts: number): number => Math.max(QUARTER, Math.round(parts / 2 / QUARTER) * QUARTER);
-
-function halved(
-  step: Step,
-  side: Side,
-  { variant, id, instead }: { readonly variant: string; readonly id: string; readonly instead: string },
-): Step {
-  const { done: _done, ...plan } = step;
-  return {
-    ...plan,
-    id,
-    variant,
-    instead,
-    title: `Client’s ${side}: ${plan.title}`.slice(0, 200),
-    placements: plan.placements.flatMap((placement) => halfOf(placement, side) ?? []),
-    use: plan.use.map((use) => ({ ...use, parts: halfMeasure(use.parts) })),
-    handsOnMinutes: Math.round(plan.handsOnMinutes * 5) / 10,
-  };
 }
 
 /** Zones of the face a zone of a trial is made of. */

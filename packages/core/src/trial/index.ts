@@ -1,4 +1,12 @@
-export { chanceOfALeft, drawSides, type Draw } from './draw';
+export {
+  aSideAt,
+  chanceOfALeft,
+  drawPlaces,
+  drawSides,
+  type Draw,
+  type PlaceDraw,
+  type SidesDrawn,
+} from './draw';
 export {
   TRIAL_JUDGES,
   TRIAL_MEASURE_NAMES,
@@ -16,12 +24,12 @@ export {
   swapProduct,
   swapSchool,
   swapStep,
-  withHalves,
   trialZoneOutlines,
   zonesCompared,
   type ComparedStep,
   type Swap,
 } from './halves';
+export { isLocal, withHalves, withPlaces, type OtherPlace } from './withHalves';
 export { BETTER_WORDS, GRADE_WORDS, questionOf } from './question';
 export {
   ANSWERS,
@@ -64,6 +72,7 @@ export {
 } from './trialWords';
 export {
   compareHalves,
+  comparePlaces,
   type Compared,
   type Declared,
   type SeenHalf,

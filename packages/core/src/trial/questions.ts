@@ -88,7 +88,8 @@ function questionFrom(records: readonly TrialRecord[]): QuestionSoFar {
     says: verdictInWords(question, counted),
     groups: groups.length > 1 ? groups.map((group, i) => ({ ...group, share: shares[i]! })) : [],
     guesses: {
-      right: guessed.filter(({ trial, now }) => now.guess === trial.draw.aSide).length,
+      right: guessed.filter(({ trial, now }) => 'aSide' in trial.draw && now.guess === trial.draw.aSide)
+        .length,
       of: guessed.length,
     },
   };

@@ -11,7 +11,8 @@ import {
   TextSchema,
   UuidSchema,
 } from '../schema';
-import { compareHalves, type Compared, type SeenHalf, type TouchedUp } from './compareHalves';
+import { comparePlaces, type Compared, type SeenHalf, type TouchedUp } from './compareHalves';
+import type { SidesDrawn } from './draw';
 import type { Swap } from './halves';
 import { TRIAL_JUDGES, TRIAL_MEASURE_NAMES, TRIAL_MEASURES, TRIAL_ZONES } from './measures';
 import { SKIN_GROUPS } from './skinGroup';
@@ -77,9 +78,21 @@ export const DeclaredSchema = Type.Object(
         'when it is to be looked at, hours after it was put on; what was looked at later counts not',
     }),
     margin: Type.Number({ minimum: 0, maximum: 10, description: 'under it two halves count as equal' }),
+    design: Type.Optional(
+      Type.Literal('places', {
+        description: 'each place has a draw of its own; left out: one for the whole face',
+      }),
+    ),
   },
   closed,
 );
+
+const drawn = {
+  seed: Type.String({ minLength: 1, maxLength: 200 }),
+  at: InstantSchema,
+  by: TextSchema,
+};
+const number = Type.Number({ minimum: 0, exclusiveMaximum: 1 });
 
 /** One half-face trial as it was declared and drawn: `toile.trial/1`. It is never changed; what follows are its events. */
 export const TrialSchema = Type.Object(
@@ -98,17 +111,28 @@ export const TrialSchema = Type.Object(
     skin: oneOf(SKIN_GROUPS, 'of the client, where it is judged'),
     declaredHash: Type.String({ pattern: '^sha256:[0-9a-f]{64}$' }),
     differs: Type.Array(TextSchema, { maxItems: 40, description: 'what else differed than was asked' }),
-    draw: Type.Object(
-      {
-        seed: Type.String({ minLength: 1, maxLength: 200 }),
-        chance: Type.Number({ minimum: 0, maximum: 1, description: 'that A went left' }),
-        number: Type.Number({ minimum: 0, exclusiveMaximum: 1 }),
-        aSide: side,
-        at: InstantSchema,
-        by: TextSchema,
-      },
-      closed,
-    ),
+    draw: Type.Union([
+      Type.Object(
+        {
+          ...drawn,
+          chance: Type.Number({ minimum: 0, maximum: 1, description: 'that A went left' }),
+          number,
+          aSide: side,
+        },
+        closed,
+      ),
+      Type.Object(
+        {
+          ...drawn,
+          places: Type.Array(Type.Object({ zone, number, aSide: side }, closed), {
+            minItems: 2,
+            maxItems: TRIAL_ZONES.length,
+            description: 'a fair coin for each declared place',
+          }),
+        },
+        closed,
+      ),
+    ]),
   },
   closed,
 );
@@ -217,7 +241,7 @@ export type TrialNow = {
 const LATE_HOURS = 1;
 
 /** A trial as whoever judges may see it: its draw is sealed until it is judged. */
-export type Sealable = Pick<Trial, 'declared'> & { readonly draw: Pick<Trial['draw'], 'aSide'> | null };
+export type Sealable = Pick<Trial, 'declared'> & { readonly draw: SidesDrawn | null };
 /** The same once it is open. */
 export type OpenNow = TrialNow & { readonly compared: Compared };
 
@@ -261,9 +285,9 @@ export function trialNow(trial: Sealable, events: readonly TrialEvent[]): TrialN
     compared:
       trial.draw &&
       againstStung(
-        compareHalves(trial.draw.aSide, { measure: asked, by, zones, margin }, seen, touchedUp),
+        comparePlaces(trial.draw, { measure: asked, by, zones, margin }, seen, touchedUp),
         stung,
-        trial.draw.aSide,
+        trial.draw,
       ),
     stung,
     openedBy: [...new Set(of('opened').map((event) => event.by))],
@@ -279,9 +303,11 @@ function stungOf(sides: readonly (Side | 'both')[]): Side | 'both' | null {
 }
 
 /** Missing because it was bad is not missing: the half that stung lost, whatever was seen. Where both did nobody won. */
-function againstStung(compared: Compared, stung: Side | 'both' | null, aSide: Side): Compared {
+function againstStung(compared: Compared, stung: Side | 'both' | null, drawn: SidesDrawn): Compared {
   if (stung === null) return compared;
-  return { ...compared, outcome: stung === 'both' ? null : stung === aSide ? -1 : 1 };
+  // Drawn place by place both ways lie on that side: nobody knows which of them it was.
+  const told = stung !== 'both' && 'aSide' in drawn;
+  return { ...compared, outcome: told ? (stung === drawn.aSide ? -1 : 1) : null };
 }
 
 /** What is wrong with a look before it is kept, by field; null when nothing is. */

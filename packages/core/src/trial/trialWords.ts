@@ -1,11 +1,15 @@
 import type { Side } from '../face';
 import { trialZoneWords } from './outlook';
 import type { Compared } from './compareHalves';
+import { aSideAt } from './draw';
+import type { TrialZone } from './measures';
 import { BETTER_WORDS } from './question';
 import type { Decided, Question, Trial, TrialChoice, OpenNow, TrialScope } from './trial';
 import { verdictOf, type QuestionTrial, type Verdict } from './verdict';
 
 const ONE_DRAW = 'One face and one draw: a better side cannot be ruled out. Swap sides next time.';
+const OWN_DRAWS =
+  'Each place had a draw of its own, so a better side is no matter; it is one face all the same.';
 const fraction = (value: number): string => Math.abs(value).toFixed(1).replace(/^0/, '');
 
 /**
@@ -18,6 +22,8 @@ export function trialWords(
 ): string {
   const { question, declared } = trial;
   if (stung === 'both') return 'Both halves stung and were taken off: nothing was compared.';
+  if (stung !== null && !('aSide' in trial.draw))
+    return `It stung on the client’s ${stung}, where both ways lay, and was taken off: nothing was compared.`;
   if (stung !== null)
     return `${wayAt(trial, stung)} stung and was taken off, which counts against it. ${ONE_DRAW}`;
   if (compared.outcome === null)
@@ -29,7 +35,7 @@ export function trialWords(
   const hours = Math.max(0, ...zones.map((one) => one.untilHour ?? 0));
   const over = hours > 0 ? ` on average over ${hours.toFixed(0)} h` : ', fresh';
   if (compared.outcome === 0)
-    return `Here they hardly differed: ${declared.measure}, ${fraction(compared.difference ?? 0)}${unit}${over}, where ${fraction(declared.margin)} counts. One face and one draw.`;
+    return `Here they hardly differed: ${declared.measure}, ${fraction(compared.difference ?? 0)}${unit}${over}, where ${fraction(declared.margin)} counts. ${'aSide' in trial.draw ? 'One face and one draw.' : 'One face.'}`;
   const better = compared.outcome > 0 ? question.a : question.b;
   const towards = compared.outcome;
   const where = zones
@@ -38,7 +44,10 @@ export function trialWords(
       return `${zoneWords(zone)} ${said}${fraction(difference)}`;
     })
     .join(', ');
-  return `Here ${better.words} ${BETTER_WORDS[declared.measure]} (${where}${unit}${over}). ${ONE_DRAW}`;
+  const how = `Here ${better.words} ${BETTER_WORDS[declared.measure]}`;
+  if ('aSide' in trial.draw) return `${how} (${where}${unit}${over}). ${ONE_DRAW}`;
+  const ahead = zones.filter(({ difference }) => difference * towards > 0).length;
+  return `${how} in ${ahead} of ${zones.length} places (${where}${unit}${over}). ${OWN_DRAWS}`;
 }
 
 const zoneWords = (zone: string): string => {
@@ -48,9 +57,13 @@ const zoneWords = (zone: string): string => {
   return known ? trialZoneWords(known) : zone;
 };
 
-/** What was on a side. */
-export function wayAt({ question, draw }: Pick<Trial, 'question' | 'draw'>, side: Side): string {
-  return side === draw.aSide ? question.a.words : question.b.words;
+/** What was on a side; of a place where each had a draw of its own. */
+export function wayAt(
+  { question, draw, declared }: Pick<Trial, 'question' | 'draw' | 'declared'>,
+  side: Side,
+  zone: TrialZone = declared.zones[0]!,
+): string {
+  return side === aSideAt(draw, zone) ? question.a.words : question.b.words;
 }
 export const wayOf = (question: Question, which: 'a' | 'b'): string => question[which].words;
 
@@ -116,7 +129,7 @@ export function decisionWords(
 export function asCounted(trial: Trial, now: OpenNow): QuestionTrial {
   const counts = now.judgedAt !== null || now.stung !== null;
   return {
-    aSide: trial.draw.aSide,
+    aSide: 'aSide' in trial.draw ? trial.draw.aSide : null,
     outcome: counts ? now.compared.outcome : null,
     leftMinusRight: counts ? now.compared.leftMinusRight : null,
   };

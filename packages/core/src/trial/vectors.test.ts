@@ -41,7 +41,7 @@ const asked: Record<string, (input: never) => unknown> = {
     trial.signedRankTest(i.differences, i.zeros),
   middleDifference: (i: { differences: number[]; level: number }) =>
     trial.middleDifference(i.differences, i.level),
-  drawTest: (i: { trials: QuestionTrial[] }) => trial.drawTest(i.trials),
+  drawTest: (i: { trials: (QuestionTrial & { aSide: Side })[] }) => trial.drawTest(i.trials),
   evidenceOf: (i: { better: number; decided: number }) => trial.evidenceOf(i.better, i.decided),
   evidence: (i: { outcomes: Outcome[] }) => trial.evidence(i.outcomes),
   shareOf: (i: { better: number; ties: number; trials: number; level: number }) =>

@@ -6,7 +6,8 @@ import { shareOf, type Share } from './shares';
 
 /** A finished or unfinished trial of one question, in the order of the draws. */
 export type QuestionTrial = {
-  readonly aSide: Side;
+  /** null where each place had a draw of its own: a fair coin by itself, which the next does not lean on. */
+  readonly aSide: Side | null;
   readonly outcome: 1 | -1 | 0 | null;
   readonly leftMinusRight: number | null;
 };
@@ -45,6 +46,7 @@ const FEW = 8;
 export function verdictOf(trials: readonly QuestionTrial[]): Verdict {
   let surplus = 0;
   const outcomes = trials.flatMap(({ aSide, outcome }) => {
+    if (aSide === null) return outcome === null ? [] : [{ won: outcome, chance: 1 / 2 }];
     const left = leaning(surplus);
     surplus += aSide === 'left' ? 1 : -1;
     if (outcome === null) return [];
