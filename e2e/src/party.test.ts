@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Browser } from 'playwright-core';
-import { PHONE, WIDE, eventually, openAs, openBrowser, openClient } from './browser';
+import { PHONE, WIDE, eventually, openAs, openBrowser, openClient, shot } from './browser';
 import { newParty, openPartyPart } from './parties';
 
 let browser: Browser;
@@ -74,6 +74,67 @@ test('an impossible one is explained in a sentence and made possible by an offer
   await page.getByRole('button', { name: 'Plan the day', exact: true }).click({ timeout: 60_000 });
   await page.getByText(/Proven: there is no better timetable|Everybody in time/).waitFor({ timeout: 60_000 });
   expect(await page.getByText(/min late/).count()).toBe(0);
+  await context.close();
+});
+
+test('hands that are away are planned round, what comes first is kept to, and what one more buys is told and taken', async () => {
+  const { context, page, complaints } = await openAs(browser, 'owner', PHONE);
+  await newParty(
+    page,
+    'Florist morning',
+    'Ada, bride, 11:20, face 60, hair 40\nBe, mother, 11:00, face 45\nCy, guest, 10:50, face 40',
+  );
+  await eventually(async () => (await page.getByRole('dialog').count()) === 0);
+  await openPartyPart(page, 'People');
+  await page.getByRole('button', { name: /^Ada/ }).click();
+  const ada = page.getByRole('dialog', { name: 'Ada' });
+  await ada.getByRole('radio', { name: 'face, always' }).click();
+  await shot(page, 'what-comes-first');
+  await ada.getByRole('button', { name: 'Keep', exact: true }).click();
+  await eventually(async () => (await page.getByRole('dialog').count()) === 0);
+
+  await openPartyPart(page, 'Hands and chairs');
+  await page.getByRole('button', { name: 'Add a hair stylist' }).click();
+  const stylist = page.getByRole('dialog', { name: 'Add a pair of hands' });
+  await stylist.getByLabel('Name').fill('Lamorna');
+  await stylist.getByRole('button', { name: 'Keep', exact: true }).click();
+  await eventually(async () => (await page.getByRole('dialog').count()) === 0);
+  await page
+    .getByRole('button', { name: /make-up/ })
+    .first()
+    .click();
+  const hands = page.getByRole('dialog');
+  await hands.getByRole('button', { name: 'Add a time away' }).click();
+  await hands.getByLabel('What').fill('with the florist');
+  await hands.getByLabel('From').fill('09:00');
+  await hands.getByLabel('Until').fill('08:40');
+  await hands.getByRole('button', { name: 'Add it' }).click();
+  await hands.getByText('Later than 09:00').waitFor();
+  await hands.getByLabel('Until').fill('09:20');
+  await hands.getByRole('button', { name: 'Add it' }).click();
+  await hands.getByText('09:00 to 09:20, with the florist').waitFor();
+  await shot(page, 'away');
+  await hands.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByText(/away 09:00 to 09:20/).waitFor();
+
+  await openPartyPart(page, 'The day');
+  await page.getByRole('button', { name: 'Plan the day', exact: true }).click();
+  await page.getByText(/Of 100 such mornings .*have everybody in time/).waitFor({ timeout: 60_000 });
+  await page.getByRole('radio', { name: 'by person' }).click();
+  // Face before hair, whatever is usual; nothing of the artist's between nine and twenty past.
+  const times = await page.getByText(/^\d\d:\d\d to \d\d:\d\d/).allInnerTexts();
+  expect(times.length).toBe(4);
+  await page.getByRole('button', { name: 'What would one more pair of hands buy?' }).click();
+  const more = page.getByRole('group', { name: 'One more pair of hands' });
+  await more.getByText(/^Without, made calm: everybody in time on \d+ of 100/).waitFor({ timeout: 60_000 });
+  await more.getByText(/^One more artist: everybody in time on \d+ of 100 \(/).waitFor({ timeout: 60_000 });
+  await more.getByText(/^One more hair stylist: everybody in time on/).waitFor({ timeout: 60_000 });
+  await shot(page, 'one-more');
+  await more.getByRole('button', { name: 'Plan with one more artist' }).click();
+  await page.getByRole('button', { name: 'Plan the day', exact: true }).waitFor({ timeout: 60_000 });
+  await openPartyPart(page, 'Hands and chairs');
+  await page.getByRole('button', { name: /^One more artist/ }).waitFor();
+  expect(complaints).toEqual([]);
   await context.close();
 });
 

@@ -5,12 +5,18 @@ import { hourInWords } from '../words/dates';
 
 type Busy = Guest['busy'];
 
-/** When somebody is elsewhere: photographed, dressed, at a speech. */
+/** When somebody is elsewhere: photographed, dressed, at a speech; or a pair of hands away. */
 export function BusyTimes({
   busy,
   onChange,
+  title = 'Not to be had',
+  example = 'photographs',
+  add: adds = 'Add an appointment',
 }: {
   readonly busy: Busy;
+  readonly title?: string;
+  readonly example?: string;
+  readonly add?: string;
   readonly onChange: (busy: Busy) => void;
 }) {
   const [adding, setAdding] = useState<{ title: string; from: string; to: string } | null>(null);
@@ -34,8 +40,8 @@ export function BusyTimes({
     setTried(false);
   };
   return (
-    <Column gap="$2" role="group" aria-label="Not to be had">
-      <Subheading>Not to be had</Subheading>
+    <Column gap="$2" role="group" aria-label={title}>
+      <Subheading>{title}</Subheading>
       {busy.map((one, i) => (
         <Line key={`${one.from} ${one.title}`} flexWrap="nowrap" gap="$3">
           <Body flex={1}>{`${hourInWords(one.from)} to ${hourInWords(one.to)}, ${one.title}`}</Body>
@@ -52,9 +58,9 @@ export function BusyTimes({
           <Field
             label="What"
             value={adding.title}
-            onChange={(title) => setAdding({ ...adding, title })}
+            onChange={(text) => setAdding({ ...adding, title: text })}
             error={tried ? wrong.title : undefined}
-            placeholder="photographs"
+            placeholder={example}
           />
           <Field
             label="From"
@@ -77,7 +83,7 @@ export function BusyTimes({
         </Column>
       ) : busy.length < 20 ? (
         <Line>
-          <Button onPress={() => setAdding({ title: '', from: '', to: '' })}>Add an appointment</Button>
+          <Button onPress={() => setAdding({ title: '', from: '', to: '' })}>{adds}</Button>
         </Line>
       ) : null}
     </Column>

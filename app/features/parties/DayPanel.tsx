@@ -15,6 +15,7 @@ import {
 } from '../../ui';
 import { DayBoard } from './DayBoard';
 import { groupsOf, proofWords, sureWords, VIEWS, type View as ViewOf } from './partyView';
+import { HelpersPanel } from './HelpersPanel';
 import { useDay } from './useDay';
 import { saveCalendar } from './saveCalendar';
 import type { PartyWork } from './usePartyPlan';
@@ -109,6 +110,14 @@ export function DayPanel({ work }: { readonly work: PartyWork }) {
         <Line>
           <Button onPress={day.askCalm}>Make it calmer</Button>
         </Line>
+      ) : null}
+      {day.sure && late.length === 0 && !busy && !day.more && day.sure.all.share < CALM_ENOUGH ? (
+        <Line>
+          <Button onPress={day.askMore}>What would one more pair of hands buy?</Button>
+        </Line>
+      ) : null}
+      {day.more ? (
+        <HelpersPanel more={day.more} busy={work.busy} onTake={(way) => void day.take(way)} />
       ) : null}
       {late.length > 0 && !busy && !day.why ? (
         <Button onPress={day.askWhy}>Why, and what would help</Button>

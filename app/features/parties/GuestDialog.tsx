@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { clock, minuteOfDay, GUEST_ROLES, type Guest, type PartyPlan } from '@toile/core';
+import { clock, minuteOfDay, GUEST_ROLES, type Guest, type PartyPlan, WORK_ORDERS } from '@toile/core';
 import type { PartyChart } from '@toile/contract';
 import { Body, Button, Choice, Column, Dialog, Field, Label, Line, Stepper, Switch } from '../../ui';
 import { BusyTimes } from './BusyTimes';
@@ -23,6 +23,13 @@ type GuestDialogProps = {
   readonly onRemove: () => void;
   readonly onClose: () => void;
 };
+
+const ORDER_CHOICES = {
+  usual: 'hair, if it can be',
+  'hair first': 'hair, always',
+  'face first': 'face, always',
+  either: 'either',
+} as const;
 
 /** One person of a party: who, by when, how long, by whom. */
 export function GuestDialog({
@@ -136,6 +143,15 @@ export function GuestDialog({
           maximum={180}
           step={5}
           onChange={(hairMinutes) => set({ hairMinutes })}
+        />
+      )}
+      {value.hairMinutes === null || value.faceMinutes === 0 ? null : (
+        <Choice
+          label="What comes first"
+          options={['usual', ...WORK_ORDERS] as const}
+          words={ORDER_CHOICES}
+          chosen={[value.order ?? 'usual']}
+          onChange={([order]) => order && set({ order: order === 'usual' ? undefined : order })}
         />
       )}
       {artists.length > 1 ? (

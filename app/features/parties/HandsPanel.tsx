@@ -18,6 +18,7 @@ import {
 } from '../../ui';
 
 import { hourInWords, todayText } from '../words/dates';
+import { BusyTimes } from './BusyTimes';
 import { learnedPace, learnedWords, paceOf, paceWords } from './paceWords';
 import { PlacesPart } from './PlacesPart';
 import type { PartyWork } from './usePartyPlan';
@@ -79,6 +80,9 @@ export function HandsPanel({ work }: { readonly work: PartyWork }) {
               hands.pace === undefined || hands.pace === 1 ? '' : paceWords(hands.pace),
               hands.maxWork === null ? '' : `rests after ${hands.maxWork} min`,
               hands.lunch ? `lunch ${hands.lunch.minutes} min` : '',
+              ...(hands.away ?? []).map(
+                (gone) => `away ${hourInWords(gone.from)} to ${hourInWords(gone.to)}`,
+              ),
             ]
               .filter((word) => word !== '')
               .join(' · ')}
@@ -278,6 +282,13 @@ function HandsDialog({ hands, places, busy, failure, onKeep, onRemove, onClose }
         label="Lunch between 11:30 and 14:00"
         on={value.lunch !== null}
         onToggle={() => set({ lunch: value.lunch === null ? { minutes: 30, from: 690, to: 840 } : null })}
+      />
+      <BusyTimes
+        title="Away"
+        example="with the florist"
+        add="Add a time away"
+        busy={value.away ?? []}
+        onChange={(away) => set({ away: away.length === 0 ? undefined : away })}
       />
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       <Button kind="main" disabled={busy} onPress={keep}>

@@ -1,14 +1,13 @@
-import { learnMinutes, type Learned, type Timed } from '@toile/core';
+import { isNobodyYet, LEAST_TIMED, learnMinutes, type Learned, type Timed } from '@toile/core';
 
-/** Fewer visits are chance: nothing is proposed from them. */
-const LEAST_VISITS = 3;
 /** Under so many it is said to be rough. */
 const ROUGH = 10;
 
 /** What a studio's own visits say of one pair of hands; null where there are too few. */
 export function learnedPace(timed: readonly Timed[], name: string): Learned | null {
+  if (isNobodyYet(name)) return null;
   const learned = learnMinutes(timed)({ worker: name, look: '', kind: '' });
-  return learned.visits < LEAST_VISITS ? null : learned;
+  return learned.visits < LEAST_TIMED ? null : learned;
 }
 
 /** A pace as it is kept: to the hundredth, within what a plan takes. */

@@ -1,5 +1,15 @@
 import { clock, minuteOfDay, newGuest, newPlan, planDay, dayOfPlan, type PartyPlan } from '@toile/core';
-import { groupsOf, moved, planOf, proofWords, tellWords, timetableOf } from './partyView';
+import {
+  groupsOf,
+  helperWords,
+  moved,
+  planOf,
+  proofWords,
+  sureWords,
+  tellWords,
+  timetableOf,
+  withoutWords,
+} from './partyView';
 
 const begin = { place: 'Quay House', zone: 'Europe/Lisbon', artist: 'Runa' };
 const blank = newPlan('morning', begin);
@@ -104,4 +114,22 @@ test('a party without a plan begins with those who have a visit', () => {
     'UTC',
   );
   expect(made.guests.map((one) => [one.name, one.clientId, one.readyBy])).toEqual([['Cy Orr', 'c', 1110]]);
+});
+
+test('how sure is told with what it rests on, and what one more buys beside how it is without', () => {
+  const all = { share: 0.814, low: 0.79, high: 0.836 };
+  expect(sureWords({ all, known: [] })).toBe(
+    'Of 100 such mornings 81 have everybody in time (79 to 84). How far work strays from its minutes is the trade’s guess.',
+  );
+  const known = [
+    { name: 'Runa', visits: 14 },
+    { name: 'Teodor', visits: 3 },
+  ];
+  expect(sureWords({ all, known })).toMatch(
+    /By how it went before for Runa \(14 timed visits\) and Teodor \(3 timed visits\); for the rest the trade’s guess\.$/,
+  );
+  expect(helperWords({ words: 'One more artist', all: { share: 0.93, low: 0.92, high: 0.94 } })).toBe(
+    'One more artist: everybody in time on 93 of 100 (92 to 94).',
+  );
+  expect(withoutWords(all)).toBe('Without, made calm: everybody in time on 81 of 100 (79 to 84).');
 });

@@ -4,14 +4,16 @@ import {
   newGuest,
   newPlan,
   visitKey,
+  type Certainty,
   type DayAnswer,
   type Guest,
   type Objective,
   type PartyPlan,
-  type Simulated,
   type Visit,
 } from '@toile/core';
 import type { PartyAnswer, PartyInput } from '@toile/contract';
+import type { Helper, Sure } from '../../workers/planJobs';
+import { listed } from '../trials/trialView';
 import { hourInWords } from '../words/dates';
 
 /** The timetable that is looked at: the kept one, one just found, or one being changed by hand. */
@@ -71,10 +73,24 @@ export function proofWords(
 }
 
 /** How sure it is, in words: of a hundred such mornings. */
-export function sureWords(sure: Simulated): string {
-  const of100 = (share: number): number => Math.round(100 * share);
-  return `Of 100 such mornings ${of100(sure.all.share)} have everybody in time (${of100(sure.all.low)} to ${of100(sure.all.high)}).`;
+export function sureWords({ all, known }: Pick<Sure, 'all' | 'known'>): string {
+  return `Of 100 such mornings ${of100(all.share)} have everybody in time (${of100(all.low)} to ${of100(all.high)}). ${knownWords(known)}`;
 }
+const of100 = (share: number): number => Math.round(100 * share);
+
+/** What the minutes of such mornings are taken from. */
+export function knownWords(known: Sure['known']): string {
+  if (known.length === 0) return 'How far work strays from its minutes is the trade’s guess.';
+  const hands = known.map(({ name, visits }) => `${name} (${visits} timed visits)`);
+  return `By how it went before for ${listed(hands)}; for the rest the trade’s guess.`;
+}
+
+/** What one more pair of hands buys. */
+export const helperWords = ({ words, all }: Pick<Helper, 'words' | 'all'>): string =>
+  `${words}: everybody in time on ${of100(all.share)} of 100 (${of100(all.low)} to ${of100(all.high)}).`;
+/** The same day as calm as it gets without them. */
+export const withoutWords = (all: Certainty): string =>
+  `Without, made calm: everybody in time on ${of100(all.share)} of 100 (${of100(all.low)} to ${of100(all.high)}).`;
 
 export type Row = {
   readonly key: string;

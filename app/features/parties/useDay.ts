@@ -8,16 +8,23 @@ import {
   type PartyDay,
   type PartyPlan,
   type Pin,
+  type Timed,
   type Visit,
 } from '@toile/core';
+import { useVisitMinutes } from '../../data/hooks';
 import { useSame } from '../../data/useSame';
 import { askPlan, useWork } from '../../workers';
 import type { Offered } from '../../workers/planJobs';
 import { moved, timetableOf, unproven, type Timetable } from './partyView';
+import { todayText } from '../words/dates';
 import type { PartyWork } from './usePartyPlan';
 
 const keyOf = ({ of, task }: Pick<Visit, 'of' | 'task'>): string => visitKey(of, task);
 type From<T = Timetable> = { readonly day: PartyDay; readonly timetable: T };
+/** Until the studio's own minutes are here, and where none were timed. */
+const NONE_TIMED: readonly Timed[] = [];
+
+type Own = { readonly plan: PartyPlan; readonly timed: readonly Timed[] };
 
 /** A party's timetable: found, changed by hand, held, planned again around what is held, made calmer, kept. */
 export function useDay(work: PartyWork) {
@@ -34,7 +41,10 @@ export function useDay(work: PartyWork) {
 
   const [findAsked, setFindAsked] = useState<From<Timetable | null> | null>(null);
   const [aroundAsked, setAroundAsked] = useState<From | null>(null);
-  const [calmAsked, setCalmAsked] = useState<From | null>(null);
+  const [calmAsked, setCalmAsked] = useState<(From & { readonly own: Own }) | null>(null);
+  const [moreAsked, setMoreAsked] = useState<(From & { readonly own: Own }) | null>(null);
+  const timed = useVisitMinutes(todayText()).data ?? NONE_TIMED;
+  const own = useMemo(() => ({ plan: shownPlan, timed }), [shownPlan, timed]);
   const [whyAsked, setWhyAsked] = useState<{ readonly day: PartyDay } | null>(null);
   const planning = useWork(askPlan, 'plan', findAsked);
   const replanning = useWork(askPlan, 'replan', aroundAsked);
@@ -56,21 +66,23 @@ export function useDay(work: PartyWork) {
   );
   const judged = useMemo(() => (shown ? judgeDay(day, shown) : null), [day, shown]);
   const sureAsked = useMemo(
-    () => (shown && judged?.conflicts.length === 0 && !planning.busy ? { day, timetable: shown } : null),
-    [day, shown, judged, planning.busy],
+    () => (shown && judged?.conflicts.length === 0 && !planning.busy ? { day, timetable: shown, own } : null),
+    [day, shown, judged, planning.busy, own],
   );
   const sure = useWork(askPlan, 'sure', sureAsked);
+  const more = useWork(askPlan, 'oneMore', moreAsked);
 
   const ask = (asked: { find?: boolean; around?: Timetable; calm?: Timetable }): void => {
     setDraft(null);
     setFindAsked(asked.find ? { day, timetable: shown } : findAsked);
     setAroundAsked(asked.around ? { day, timetable: asked.around } : null);
-    setCalmAsked(asked.calm ? { day, timetable: asked.calm } : null);
+    setCalmAsked(asked.calm ? { day, timetable: asked.calm, own } : null);
   };
   const forget = (): void => {
     ask({});
     setFindAsked(null);
     setWhyAsked(null);
+    setMoreAsked(null);
     setHeld(null);
   };
   return {
@@ -91,12 +103,17 @@ export function useDay(work: PartyWork) {
     calmed: draft === null && calm !== null,
     sure: sure.fresh ? sure.answer : null,
     why: whyAsked?.day === day ? why : null,
+    /** What one more pair of hands buys, once it was asked of what is shown. */
+    more: moreAsked?.day === day && moreAsked.timetable === shown ? more : null,
     /** Whether what is shown is not what is kept. */
     changed: shown !== plan.timetable || held !== null,
     find: (): void => ask({ find: true }),
     /** Goes on from what is shown to a timetable that bears a slow morning. */
     askCalm: (): void => {
       if (shown) ask({ calm: shown });
+    },
+    askMore: (): void => {
+      if (shown) setMoreAsked({ day, timetable: shown, own });
     },
     planAround: (): void => {
       if (shown) ask({ around: shown });

@@ -131,3 +131,24 @@ test('as a studio tells hours every one of a sheet is told, and nothing else of 
   expect(JSON.stringify(sheet)).toMatch(hour);
   expect(told.parts.map(({ rows }) => rows.length)).toEqual(sheet.parts.map(({ rows }) => rows.length));
 });
+
+test('breaks stand in their place: what hands are away for on their own sheet alone, lunch with its window', () => {
+  const away = [{ from: 585, to: 600, title: 'fetch a child' }];
+  const lunch = { minutes: 30, from: 690, to: 840 };
+  const withBreaks = {
+    ...plan,
+    hands: plan.hands.map((one) => (one.id === 'hands-1' ? { ...one, away, lunch } : one)),
+  };
+  const own = callSheet(party, withBreaks, { kind: 'hands', id: 'hands-1' })!;
+  const rows = own.parts[0]!.rows.map(({ time, what, detail }) => [time, what, detail]);
+  expect(rows.slice(1, 5).map(([time, what]) => [time, what])).toEqual([
+    ['09:00', 'Guest a, make-up'],
+    ['09:45', 'fetch a child'],
+    ['10:00', 'Guest b, make-up'],
+    ['11:30', 'Lunch'],
+  ]);
+  expect(rows[4]![2]).toBe('30 min, until 14:00 at the latest');
+  const whole = JSON.stringify(callSheet(party, withBreaks, { kind: 'whole' }));
+  expect(whole).not.toContain('fetch a child');
+  expect(whole).toContain('"Away"');
+});

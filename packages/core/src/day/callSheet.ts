@@ -65,7 +65,7 @@ export function callSheet(
         `${plan.guests.length} people, ${plan.hands.length} pairs of hands, ${plan.chairs.length} chairs.`,
       ],
       parts: [
-        ...plan.hands.map((hands) => handsPart(hands, visits, say)),
+        ...plan.hands.map((hands) => handsPart(hands, visits, say, false)),
         ...plan.chairs.map((chair) => ({
           title: chair.name,
           rows: visits
@@ -92,7 +92,7 @@ export function callSheet(
       title: party.name,
       whom: hands.name,
       lead: [],
-      parts: [handsPart(hands, visits, say)],
+      parts: [handsPart(hands, visits, say, true)],
       foot: [],
     };
   }
@@ -138,18 +138,40 @@ function readyDetail(guest: Guest, visits: readonly Visit[]): string {
   return last ? `done ${clock(last.start + last.minutes)}` : 'nothing planned';
 }
 
-function handsPart(hands: Hands, visits: readonly Visit[], say: Sayer): SheetPart {
+/** A pair of hands' own day; what they are away for stands on their own sheet alone. */
+function handsPart(hands: Hands, visits: readonly Visit[], say: Sayer, own: boolean): SheetPart {
   const mine = visits.filter((visit) => visit.worker === hands.id);
   const last = mine.at(-1);
-  const rows = mine.flatMap((visit, i): SheetRow[] => {
+  const breaks = (hands.away ?? []).map(({ from, to, title }): Timed => ({
+    at: from,
+    row: { time: clock(from), what: own ? title : 'Away', detail: `until ${clock(to)}` },
+  }));
+  const lunch: Timed[] = hands.lunch
+    ? [
+        {
+          at: hands.lunch.from,
+          row: {
+            time: clock(hands.lunch.from),
+            what: 'Lunch',
+            detail: `${hands.lunch.minutes} min, until ${clock(hands.lunch.to)} at the latest`,
+          },
+        },
+      ]
+    : [];
+  // A pause they are away in is not free.
+  const taken = (from: number, to: number): boolean =>
+    (hands.away ?? []).some((gone) => gone.from < to && gone.to > from);
+  const worked = mine.flatMap((visit, i): Timed[] => {
     const before = mine[i - 1];
     const pause = before ? visit.start - before.start - before.minutes - hands.sanitise : 0;
-    const free: SheetRow[] =
-      before && pause >= Math.max(WAIT_MINUTES, hands.rest)
-        ? [{ time: clock(before.start + before.minutes), what: `${pause} minutes free`, detail: '' }]
+    const freeAt = before ? before.start + before.minutes : 0;
+    const free: Timed[] =
+      before && pause >= Math.max(WAIT_MINUTES, hands.rest) && !taken(freeAt, visit.start)
+        ? [{ at: freeAt, row: { time: clock(freeAt), what: `${pause} minutes free`, detail: '' } }]
         : [];
-    return [...free, say.row(visit)];
+    return [...free, { at: visit.start, row: say.row(visit) }];
   });
+  const rows = [...worked, ...breaks, ...lunch].sort((a, b) => a.at - b.at).map(({ row }) => row);
   return {
     title: hands.name,
     rows: [
@@ -162,6 +184,7 @@ function handsPart(hands: Hands, visits: readonly Visit[], say: Sayer): SheetPar
   };
 }
 
+type Timed = { readonly at: number; readonly row: SheetRow };
 type Sayer = ReturnType<typeof sayer>;
 function sayer(plan: PartyPlan, looks: ReadonlyMap<string, string>) {
   const guestOf = (visit: Visit): Guest | undefined => plan.guests.find((guest) => guest.id === visit.of);

@@ -4,7 +4,7 @@ import { judgeDay } from './judgeDay';
 import { modelOf } from './model';
 import { expectedLate, placeSlack, type Slacked, type SlackOptions } from './placeSlack';
 import { Search } from './search';
-import { STRAYS } from './simulate';
+import { USUAL_STAYS } from './simulate';
 import { plansFrom, visitsOf } from './timetable';
 
 /** Mornings each timetable of the search is tried on, and its rounds. */
@@ -25,13 +25,14 @@ export function calmDay(
   answer: Pick<DayAnswer, 'ways' | 'visits'>,
   options: CalmOptions = {},
 ): Slacked {
-  const { seed = 1, lateWorth = 25, strayOf = (line) => STRAYS[line.task.kind], rounds = ROUNDS } = options;
+  const { seed = 1, lateWorth = 25, rounds = ROUNDS } = options;
+  const { strayOf = USUAL_STAYS.strayOf, paceOf = USUAL_STAYS.paceOf } = options;
   const inTime = judgeDay(day, answer).objective.late === 0;
   const model = modelOf(day, { latePoints: 200, comfort: true, wall: inTime });
   const search = new Search(model, seededRandom(seed));
   search.risk = (plans) => {
     const { ways, visits } = visitsOf(model, plans);
-    return lateWorth * expectedLate(day, ways, visits, seed, strayOf, TRIED_ON);
+    return lateWorth * expectedLate(day, ways, visits, seed, { strayOf, paceOf }, TRIED_ON);
   };
   const plain = placeSlack(day, answer, options);
   search.from(plansFrom(model, plain));

@@ -8,6 +8,7 @@ export type DayCause =
   | { readonly kind: 'named'; readonly person: string; readonly task: string; readonly worker: string }
   | { readonly kind: 'appointment'; readonly person: string; readonly title: string; readonly from: number }
   | { readonly kind: 'lunch'; readonly worker: string }
+  | { readonly kind: 'away'; readonly worker: string; readonly title: string; readonly from: number }
   | { readonly kind: 'chair'; readonly place: string; readonly chair: ChairKind };
 
 /** A cause in words, as part of a sentence. */
@@ -19,6 +20,8 @@ export function wordsFor(day: PartyDay, cause: DayCause): string {
       return `only ${workerOf(day, cause.worker)?.name ?? cause.worker} may do ${nameOf(day, cause.person)}`;
     case 'appointment':
       return `${nameOf(day, cause.person)} has ${cause.title} at ${clock(cause.from)}`;
+    case 'away':
+      return `${workerOf(day, cause.worker)?.name ?? cause.worker} is away from ${clock(cause.from)}: ${cause.title}`;
     case 'lunch':
       return `${workerOf(day, cause.worker)?.name ?? cause.worker} eats`;
     case 'chair': {
@@ -38,6 +41,14 @@ export function causesOf(day: PartyDay): DayCause[] {
   return [
     ...day.workers.flatMap((worker): DayCause[] =>
       worker.lunch ? [{ kind: 'lunch', worker: worker.id }] : [],
+    ),
+    ...day.workers.flatMap((worker) =>
+      (worker.away ?? []).map(({ title, from }): DayCause => ({
+        kind: 'away',
+        worker: worker.id,
+        title,
+        from,
+      })),
     ),
     ...day.people.flatMap((person) =>
       person.busy.map((one): DayCause => ({
@@ -100,6 +111,18 @@ export function drop(day: PartyDay, cause: DayCause): PartyDay {
           tasks: way.tasks.map((task) => (task.id === cause.task ? openedTo(day, task) : task)),
         })),
       }));
+    case 'away':
+      return {
+        ...day,
+        workers: day.workers.map((worker) =>
+          worker.id === cause.worker
+            ? {
+                ...worker,
+                away: worker.away?.filter((one) => one.from !== cause.from || one.title !== cause.title),
+              }
+            : worker,
+        ),
+      };
     case 'lunch':
       return {
         ...day,

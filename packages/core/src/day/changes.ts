@@ -20,6 +20,12 @@ export type DayChange =
 /** What another pair of hands is called until somebody names it. */
 export const ONE_MORE = { makeup: 'One more artist', hair: 'One more hair stylist' } as const;
 
+/** What a hair stylist is called in a plan that was just begun. */
+export const SOME_STYLIST = 'Hair stylist';
+/** Whether a name is one hands have until somebody names them: what was timed of such is of anybody. */
+export const isNobodyYet = (name: string): boolean =>
+  [SOME_STYLIST, ...Object.values(ONE_MORE)].some((one) => one === name);
+
 /** Points: fifteen minutes earlier, one more pair of hands, a chair, a minute later. */
 const PRICES = { quarterHourEarlier: 100, hands: 400, chair: 60, minuteLater: 6 } as const;
 

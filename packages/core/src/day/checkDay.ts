@@ -39,6 +39,8 @@ export function checkDay(day: PartyDay): { readonly at: string; readonly message
     const { lunch } = worker;
     if (lunch && [lunch.minutes, lunch.from, lunch.to].some((minutes) => minutes % day.grid !== 0))
       say(at, `${worker.name}'s lunch is in multiples of ${day.grid} minutes.`);
+    for (const gone of worker.away ?? [])
+      if (gone.to <= gone.from) say(at, `${worker.name} would be back before leaving: ${gone.title}.`);
     if (lunch && lunch.to - lunch.from < lunch.minutes)
       say(at, `${worker.name}'s lunch does not fit its window.`);
   }

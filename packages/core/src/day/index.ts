@@ -5,10 +5,21 @@ export { judgeDay, type DayConflict, type Judged, type PersonDay, type DayRule }
 export { planDay, Planning, type PlanOptions, type PlanProgress } from './planDay';
 export { explainDay, type Explained, type ExplainOptions } from './explain';
 export { causesOf, drop, wordsFor, type DayCause } from './causes';
-export { changedDay, type DayChange } from './changes';
+export { changedDay, isNobodyYet, type DayChange } from './changes';
 export { waysOut, type WayOut } from './waysOut';
 export { keyOf as visitKey } from './laidOut';
-export { COME_BEFORE_MINUTES, simulateDay, wilson, STRAYS, type Certainty, type Simulated } from './simulate';
+export {
+  COME_BEFORE_MINUTES,
+  simulateDay,
+  STRAYS,
+  USUAL_STAYS,
+  wilson,
+  type Certainty,
+  type Simulated,
+  type Stays,
+} from './simulate';
+export { LEAST_TIMED, ownMinutes, type OwnMinutes } from './ownMinutes';
+export { oneMoreBuys, type OneMore, type OneMoreOptions } from './oneMore';
 export { calmDay, type CalmOptions } from './calmDay';
 export { placeSlack, type Slacked } from './placeSlack';
 export {
@@ -54,6 +65,7 @@ export {
   hairOf,
   PartyPlanSchema,
   ROLE_WEIGHTS,
+  WORK_ORDERS,
   type Guest,
   type GuestRole,
   type Hands,

@@ -41,6 +41,7 @@ export type Worker = {
   /** Minutes on end without a rest. */ readonly maxWork: number | null;
   readonly rest: number;
   readonly lunch: { readonly minutes: number; readonly from: number; readonly to: number } | null;
+  /** When these hands are not there: no visit runs into it. */ readonly away?: readonly Appointment[];
 };
 
 export type Chair = { readonly id: string; readonly place: string; readonly kind: ChairKind };

@@ -35,6 +35,7 @@ export type DayRule =
   | 'maxWork'
   | 'lunch'
   | 'leaves'
+  | 'away'
   | 'chair';
 
 /** What cannot be, in words; `about` are the visits ('person task') or people it concerns. */
@@ -267,6 +268,12 @@ function judgeWorker(day: PartyDay, worker: Worker, visits: readonly Laid[], say
       `${name} has no ${lunch.minutes} minutes between ${clock(lunch.from)} and ${clock(lunch.to)}`,
       [worker.id],
     );
+  for (const one of mine)
+    for (const gone of worker.away ?? [])
+      if (!one.pin && one.start < gone.to && one.handsEnd > gone.from)
+        say('away', `${name} is not there from ${clock(gone.from)} to ${clock(gone.to)}: ${gone.title}`, [
+          one.key,
+        ]);
   if (leaves !== null && last.handsEnd + packUp > leaves)
     say(
       'leaves',

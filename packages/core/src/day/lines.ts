@@ -20,6 +20,7 @@ export type Line = {
   readonly afterChair: number;
   readonly chairGap: number;
   readonly busy: readonly Appointment[];
+  /** When the hands are not there. */ readonly away: readonly Appointment[];
 };
 
 /** A timetable's visits in the order of their starts, each knowing what it follows. */
@@ -58,6 +59,7 @@ export function layDown(day: PartyDay, answer: Pick<DayAnswer, 'ways' | 'visits'
       afterChair,
       chairGap: day.chairWipe,
       busy: person?.busy ?? [],
+      away: worker.away ?? [],
     });
   }
   return lines;

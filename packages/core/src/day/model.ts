@@ -258,7 +258,8 @@ function modeOf(frame: Frame, facts: ModeFacts, costs: Costs): Mode {
     }
     const busy = person?.busy.some((one) => start < one.to && personEnd > one.from) ?? false;
     const leaves = worker.leaves !== null && handsEnd + worker.packUp > worker.leaves;
-    domain[s] = start >= from && personEnd <= until && !busy && !leaves ? 1 : 0;
+    const away = worker.away?.some((one) => start < one.to && handsEnd > one.from) ?? false;
+    domain[s] = start >= from && personEnd <= until && !busy && !leaves && !away ? 1 : 0;
   }
   return {
     index: facts.index,

@@ -1,4 +1,4 @@
-import { movedEarlier, ONE_MORE, type DayChange } from './changes';
+import { movedEarlier, ONE_MORE, SOME_STYLIST, type DayChange } from './changes';
 import type { PastedGuest } from './guestsFromText';
 import type { Guest, Hands, PartyPlan } from './party';
 
@@ -48,7 +48,7 @@ export function newPlan(
       { id: 'hands-1', name: artist, does: 'makeup', at: HOME, arrives, ...DEFAULT_HANDS },
       ...Array.from({ length: hair }, (_, i): Hands => ({
         id: `hair-${i + 1}`,
-        name: 'Hair stylist',
+        name: SOME_STYLIST,
         does: 'hair',
         at: HOME,
         arrives,

@@ -163,3 +163,42 @@ test('a change does to the plan what it does to the day', () => {
   expect([...Value.Errors(PartyPlanSchema, more)]).toEqual([]);
   expect(new Set(more.chairs.map((chair) => chair.id)).size).toBe(more.chairs.length);
 });
+
+describe('what comes first', () => {
+  const both = (order?: 'hair first' | 'face first' | 'either'): PartyPlan => {
+    const plan = planWith('Ada Morrow, bride, 12:00, hair 50, face 60');
+    const withHair = plan.hands.some((one) => one.does === 'hair')
+      ? plan
+      : changedPlan(
+          { ...plan, hands: [...plan.hands, { ...plan.hands[0]!, id: 'h', name: 'Lamorna', does: 'hair' }] },
+          { kind: 'chair', place: plan.places[0]!.id, chair: 'hair' },
+        );
+    return { ...withHair, guests: withHair.guests.map((one) => (order ? { ...one, order } : one)) };
+  };
+  const wayOf = (plan: PartyPlan) => dayOfPlan(party, plan).people[0]!.ways[0]!;
+  const [hair, face] = [hairOf({ id: 'g0' }), faceOf({ id: 'g0' })];
+
+  test('where nobody said hair first costs less; said it is kept to; either way costs nothing', () => {
+    expect(wayOf(both())).toMatchObject({ prefer: [{ first: hair, then: face }] });
+    expect(wayOf(both('hair first'))).toMatchObject({ order: [{ first: hair, then: face }] });
+    expect(wayOf(both('face first'))).toMatchObject({ order: [{ first: face, then: hair }] });
+    expect(wayOf(both('either'))).not.toHaveProperty('order');
+    expect(wayOf(both('either'))).not.toHaveProperty('prefer');
+  });
+
+  test.each([
+    ['hair first', [hair, face]],
+    ['face first', [face, hair]],
+  ] as const)('planned %s it is done so, and the judge says when it is not', (order, tasks) => {
+    const day = dayOfPlan(party, both(order));
+    const answer = planDay(day, { work: 40 });
+    const inOrder = [...answer.visits].sort((a, b) => a.start - b.start);
+    expect(inOrder.map(({ task }) => task)).toEqual(tasks);
+    const [one, two] = inOrder;
+    const turned = [
+      { ...one!, start: two!.start },
+      { ...two!, start: one!.start },
+    ];
+    expect(judgeDay(day, { ...answer, visits: turned }).conflicts.map(({ rule }) => rule)).toContain('order');
+  });
+});

@@ -16,6 +16,9 @@ const orNull = <T extends TSchema>(schema: T) => Type.Union([schema, Type.Null()
 export const GUEST_ROLES = ['star', 'close', 'attendant', 'guest', 'child'] as const;
 export type GuestRole = (typeof GUEST_ROLES)[number];
 
+/** In which order hair and face are done, where somebody has both. */
+export const WORK_ORDERS = ['hair first', 'face first', 'either'] as const;
+
 export const HandsSchema = Type.Object(
   {
     id,
@@ -30,6 +33,10 @@ export const HandsSchema = Type.Object(
     maxWork: orNull(minutes),
     rest: minutes,
     lunch: orNull(Type.Object({ minutes, from: minute, to: minute }, closed)),
+    /** When these hands are not there. */
+    away: Type.Optional(
+      Type.Array(Type.Object({ from: minute, to: minute, title: name }, closed), { maxItems: 10 }),
+    ),
     /** What these hands take of planned minutes, once it was learned and taken over: 1 is as planned. */
     pace: Type.Optional(Type.Number({ minimum: 0.5, maximum: 2 })),
   },
@@ -53,6 +60,8 @@ export const GuestSchema = Type.Object(
     busy: Type.Array(Type.Object({ from: minute, to: minute, title: name }, closed), { maxItems: 20 }),
     notes: Type.String({ maxLength: 1000 }),
     /** Where it is done; left out: where the others are. */ place: Type.Optional(id),
+    /** What comes first, where both are done; left out: hair first if it can be. */
+    order: Type.Optional(oneOf(WORK_ORDERS)),
     /** Waiting is hard: it weighs more. */ cannotWait: Type.Optional(Type.Boolean()),
   },
   closed,
@@ -201,6 +210,21 @@ export function dayOfPlan(
 export const hairOf = (guest: Pick<Guest, 'id'>): string => `${guest.id}.hair`;
 export const faceOf = (guest: Pick<Guest, 'id'>): string => `${guest.id}.face`;
 
+/** Hair first costs less where nobody said; what was said is kept to. */
+function orderOf(guest: Guest, hairFirst: number): Pick<Way, 'order' | 'prefer'> {
+  const [hair, face] = [hairOf(guest), faceOf(guest)];
+  switch (guest.order) {
+    case 'hair first':
+      return { order: [{ first: hair, then: face }] };
+    case 'face first':
+      return { order: [{ first: face, then: hair }] };
+    case 'either':
+      return {};
+    case undefined:
+      return { prefer: [{ first: hair, then: face, cost: hairFirst }] };
+  }
+}
+
 function personOf(
   plan: PartyPlan,
   guest: Guest,
@@ -233,7 +257,7 @@ function personOf(
       ? []
       : [{ id: hairOf(guest), kind: 'hair', place, by: by('hair', guest.hairMinutes), tail: 0 }];
   const both = hair.length > 0 && guest.faceMinutes > 0;
-  const prefer = both ? { prefer: [{ first: hairOf(guest), then: faceOf(guest), cost: hairFirst }] } : {};
+  const prefer = both ? orderOf(guest, hairFirst) : {};
   const faces = guest.faceMinutes > 0 ? [face(guest.faceMinutes)] : [];
   const ways: Way[] = [{ id: 'full', cost: 0, tasks: [...hair, ...faces], ...prefer }];
   if (guest.lighterMinutes !== null && guest.faceMinutes > 0)

@@ -1,7 +1,7 @@
 import { judgeDay } from './judgeDay';
-import { layDown, type Line } from './lines';
+import { layDown } from './lines';
 import type { PartyDay, DayAnswer, Visit } from './instance';
-import { Mornings, simulateDay, STRAYS, type Simulated } from './simulate';
+import { Mornings, simulateDay, USUAL_STAYS, type Simulated, type Stays } from './simulate';
 
 export type Slacked = Pick<DayAnswer, 'ways' | 'visits'> & {
   readonly before: Simulated;
@@ -10,10 +10,9 @@ export type Slacked = Pick<DayAnswer, 'ways' | 'visits'> & {
   readonly moved: readonly { readonly of: string; readonly task: string; readonly minutes: number }[];
 };
 
-export type SlackOptions = {
+export type SlackOptions = Partial<Stays> & {
   readonly seed?: number;
   /** Points a weighted minute late to expect is worth: 10 tight, 25 usual, 100 calm. */ readonly lateWorth?: number;
-  readonly strayOf?: (line: Line) => number;
 };
 
 /** Mornings a step is judged on, and those it is told by. */
@@ -27,15 +26,16 @@ const TRIED_ON = 300;
 export function placeSlack(
   day: PartyDay,
   answer: Pick<DayAnswer, 'ways' | 'visits'>,
-  { seed = 1, lateWorth = 25, strayOf = (line) => STRAYS[line.task.kind] }: SlackOptions = {},
+  { seed = 1, lateWorth = 25, strayOf = USUAL_STAYS.strayOf, paceOf = USUAL_STAYS.paceOf }: SlackOptions = {},
 ): Slacked {
+  const stays = { strayOf, paceOf };
   const worth = (visits: readonly Visit[]): number => {
     const judged = judgeDay(day, { ways: answer.ways, visits });
     if (judged.conflicts.length > 0) return Infinity;
     return (
       judged.objective.late * 10_000 +
       judged.objective.cost +
-      lateWorth * expectedLate(day, answer.ways, visits, seed, strayOf)
+      lateWorth * expectedLate(day, answer.ways, visits, seed, stays)
     );
   };
   let visits = [...answer.visits].sort((a, b) => a.start - b.start);
@@ -58,7 +58,7 @@ export function placeSlack(
       }
     }
   }
-  const fresh = { seed: seed + 1, strayOf };
+  const fresh = { seed: seed + 1, ...stays };
   return {
     ways: answer.ways,
     visits,
@@ -99,11 +99,11 @@ export function expectedLate(
   ways: DayAnswer['ways'],
   visits: readonly Visit[],
   seed: number,
-  strayOf: (line: Line) => number,
+  stays: Stays,
   mornings = TRIED_ON,
 ): number {
   const lines = layDown(day, { ways, visits });
-  const run = new Mornings(lines, seed, strayOf);
+  const run = new Mornings(lines, seed, stays);
   let late = 0;
   for (let morning = 0; morning < mornings; morning++) {
     run.play(morning);

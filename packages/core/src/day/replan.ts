@@ -116,9 +116,14 @@ export function pushDay(
       }
       wait(ends[line.afterPerson] ?? -Infinity);
       if (line.afterChair >= 0) wait(chairs[line.afterChair]! + line.chairGap);
-      for (const busy of line.busy)
-        if (start < busy.to && start + line.minutes + line.task.tail > busy.from) wait(busy.to);
-      if (Number.isFinite(start)) start = Math.ceil(start / day.grid) * day.grid;
+      // Past what it would run into, and on the grid again, until neither moves it.
+      for (let last = NaN; start !== last && Number.isFinite(start);) {
+        last = start;
+        for (const gone of line.away) if (start < gone.to && start + line.minutes > gone.from) wait(gone.to);
+        for (const busy of line.busy)
+          if (start < busy.to && start + line.minutes + line.task.tail > busy.from) wait(busy.to);
+        start = Math.ceil(start / day.grid) * day.grid;
+      }
     }
     const { handsEnd, personEnd, chairEnd } = endsOf(line.task, start, line.minutes);
     hands[i] = handsEnd;

@@ -16,8 +16,8 @@ export const STRAYS: Readonly<Record<TaskKind, number>> = {
   set: 0.25,
   touchup: 0.2,
 };
-/** A worker's slow or quick day: shared by all she does. */
-const DAY_STRAYS = 0.07;
+/** A slow or quick day of a pair of hands: shared by all they do. */
+export const DAY_STRAYS = 0.07;
 /** Minutes people are asked to come before their first visit. */
 export const COME_BEFORE_MINUTES = 5;
 /** People who come later than they were told: how often, and by how many minutes on average. A guess. */
@@ -40,11 +40,18 @@ export type Simulated = {
   readonly blame: readonly { readonly key: string; readonly minutes: number }[];
 };
 
-export type SimulateOptions = {
+/** How long a visit really takes of its plan. */
+export type Stays = {
+  /** The standard deviation of ln(real / planned), beside what the whole day shares. */
+  readonly strayOf: (line: Line) => number;
+  /** What is usual of planned minutes: 1 is as planned. */ readonly paceOf: (line: Line) => number;
+};
+/** Until anything was timed: as planned, and as far from it as the trade guesses. */
+export const USUAL_STAYS: Stays = { strayOf: (line) => STRAYS[line.task.kind], paceOf: () => 1 };
+
+export type SimulateOptions = Partial<Stays> & {
   readonly seed?: number;
   readonly mornings?: number;
-  /** The learned standard deviation of a visit's ln(real / planned). */
-  readonly strayOf?: (line: Line) => number;
 };
 
 /**
@@ -56,11 +63,11 @@ export type SimulateOptions = {
 export function simulateDay(
   given: OpenDay,
   answer: Pick<DayAnswer, 'ways' | 'visits'>,
-  { seed = 1, mornings = 4000, strayOf = (line) => STRAYS[line.task.kind] }: SimulateOptions = {},
+  { seed = 1, mornings = 4000, ...stays }: SimulateOptions = {},
 ): Simulated {
   const day = wholeDay(given);
   const lines = layDown(day, answer);
-  const run = new Mornings(lines, seed, strayOf);
+  const run = new Mornings(lines, seed, { ...USUAL_STAYS, ...stays });
   const readyBy = new Map([
     ...day.people.map((person) => [person.id, person.readyBy] as const),
     ...day.rounds.map((round) => [round.id, round.to] as const),
@@ -125,11 +132,12 @@ export class Mornings {
   private readonly dayHashes: readonly number[];
   private readonly comes: readonly number[];
   private readonly strays: readonly number[];
+  private readonly usual: readonly number[];
 
   constructor(
     private readonly lines: readonly Line[],
     private readonly seed: number,
-    strayOf: (line: Line) => number,
+    { strayOf, paceOf }: Stays,
   ) {
     this.ends = new Float64Array(lines.length);
     this.hands = new Float64Array(lines.length);
@@ -140,6 +148,7 @@ export class Mornings {
     this.dayHashes = lines.map((line) => seedFromText(`day ${line.worker.id}`));
     this.comes = lines.map((line) => seedFromText(`comes ${line.of}`));
     this.strays = lines.map(strayOf);
+    this.usual = lines.map((line) => line.minutes * paceOf(line));
   }
 
   /** Plays a morning. */
@@ -147,7 +156,7 @@ export class Mornings {
     this.lines.forEach((line, i) => {
       const z = normalOf(this.hashes[i]!, morning, this.seed);
       const slow = DAY_STRAYS * normalOf(this.dayHashes[i]!, morning, this.seed);
-      const minutes = line.pinned ? line.minutes : line.minutes * exp(this.strays[i]! * z + slow);
+      const minutes = line.pinned ? line.minutes : this.usual[i]! * exp(this.strays[i]! * z + slow);
       let start = line.start;
       let cause = -1;
       const wait = (until: number, because: number): void => {
@@ -162,7 +171,9 @@ export class Mornings {
         wait(nextDeparture(line, this.hands[line.afterWorker]!), line.afterWorker);
       if (line.afterPerson >= 0) wait(this.ends[line.afterPerson]!, line.afterPerson);
       if (line.afterChair >= 0) wait(this.chairs[line.afterChair]! + line.chairGap, line.afterChair);
-      // A fixed appointment is not run into: she comes back after it.
+      // Fixed appointments and hours away are not run into: whoever it is comes back after them.
+      for (const gone of line.away)
+        if (!line.pinned && start < gone.to && start + minutes > gone.from) wait(gone.to, cause);
       for (const busy of line.busy)
         if (start < busy.to && start + minutes + line.task.tail > busy.from) wait(busy.to, cause);
       this.cause[i] = cause;
