@@ -9,11 +9,19 @@ import {
   type Visit,
 } from '@toile/core';
 import { MORNINGS } from '../../packages/core/src/day/day.testing';
+import { solvedByHighs, type Solved } from '../../packages/core/src/day/milp.testing';
 import { medianMs, ms, row, type Row } from './measure';
 
 const SECONDS = { few: 2, many: 10 } as const;
 
 const words = ({ late, cost }: Objective): string => (late > 0 ? `${late} late, ${cost}` : `${cost}`);
+
+/** What the general solver came to: its points, or none; with the rules its form cannot hold. */
+function solverWords({ objective, status, broken }: Solved): string {
+  const how = status === 'Optimal' ? 'proven' : status.toLowerCase();
+  const but = broken.length > 0 ? `, breaks ${broken.join()}` : '';
+  return objective ? `${words(objective)} (${how}${but})` : `none (${how})`;
+}
 
 /**
  * Who is to be ready first is begun first, by whoever is free soonest: as it is done on paper. A task with nobody
@@ -64,8 +72,8 @@ function fits(day: PartyDay, ways: Record<string, string>, visits: readonly Visi
   );
 }
 
-/** Timetables of twelve mornings beside the best known and beside first come, first served. */
-export function dayRows(): Row[] {
+/** Timetables of mornings beside the best known, first come, first served, and a general solver given the same time. */
+export async function dayRows(): Promise<Row[]> {
   const rows: Row[] = [];
   for (const { day, best } of MORNINGS) {
     const n = day.people.length;
@@ -78,10 +86,15 @@ export function dayRows(): Row[] {
     const gap = answer.proof.proven
       ? 'proven'
       : `gap ${((100 * (answer.objective.cost - answer.proof.bound.cost)) / answer.objective.cost).toFixed(1)} %`;
+    const places = new Set(
+      day.people.flatMap(({ ways }) => ways.flatMap(({ tasks }) => tasks.map((t) => t.place))),
+    );
+    const solver =
+      places.size > 1 ? 'two places, not put to it' : solverWords(await solvedByHighs(day, seconds, true));
     rows.push({
       what: `a morning of ${n} in ${seconds} s: points (${gap}, ${ms(took)})`,
       ours: words(answer.objective),
-      peer: `best known ${words(best)}; first come ${words(paper)}`,
+      peer: `best known ${words(best)}; first come ${words(paper)}; HiGHS ${solver}`,
       ratio: `${(best.cost / answer.objective.cost).toFixed(3)} x`,
     });
   }

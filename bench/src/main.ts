@@ -21,7 +21,7 @@ const rows = [
   ...colourRows(),
   ...faceRows(),
   ...orderRows(),
-  ...dayRows(),
+  ...(await dayRows()),
   ...judgementRows(),
   ...practiceRows(),
   ...zoneRows(),
