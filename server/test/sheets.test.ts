@@ -1,4 +1,5 @@
 import type { Agent } from 'supertest';
+import { faceOf } from '@toile/core';
 import { newId, newSecret, sheetPath, type Problem, type SheetLinkAnswer } from '@toile/contract';
 import { asBytes, demo, keyed, testServer, type TestServer } from './testServer';
 
@@ -87,6 +88,62 @@ describe('by a link', () => {
       .set(keyed())
       .send({ id: newId(), whom: 'person:nobody', secret: newSecret(), days: 7 })
       .expect(422);
+  });
+
+  test('a round of touch-ups says what the faces ask by then, by the newest charts and the studio’s wears', async () => {
+    const party = (await artist.get(`/api/parties/${past.id}`).expect(200)).body as {
+      revision: number;
+      place: string;
+      notes: string;
+      name: string;
+    };
+    const chart = demo.charts.find((one) =>
+      one.steps.some((step) => step.role === 'base' && step.use.length > 0),
+    )!;
+    const face = plan.timetable!.visits.find(({ of, task }) => task === faceOf({ id: of }))!;
+    const start = face.start + face.minutes + 240;
+    const round = {
+      id: 'later',
+      place: plan.places[0]!.id,
+      from: start,
+      to: start + 60,
+      minutes: 20,
+      by: [face.worker],
+    };
+    await artist
+      .put(`/api/parties/${past.id}`)
+      .set({ ...keyed(), 'if-match': String(party.revision) })
+      .send({
+        id: past.id,
+        name: party.name,
+        date: past.date,
+        place: party.place,
+        notes: party.notes,
+        plan: {
+          ...plan,
+          guests: plan.guests.map((one) =>
+            one.id === face.of ? { ...one, clientId: chart.client.id, chartId: chart.id } : one,
+          ),
+          rounds: [round],
+          timetable: {
+            ...plan.timetable!,
+            visits: [
+              ...plan.timetable!.visits,
+              { of: 'later', task: 'later', worker: face.worker, chair: null, start, minutes: 20 },
+            ],
+          },
+        },
+      })
+      .expect(200);
+    const own = await make(`hands:${face.worker}`);
+    const { text } = await open(own.path).expect(200);
+    expect(text).toMatch(/Touch-ups at \d\d:\d\d/);
+    expect(text).toMatch(/(Nose|Forehead|Mouth|Chin|Cheeks|Under the eyes): /);
+    const other = plan.hands.find(({ id }) => id !== face.worker);
+    if (other) {
+      const theirs = await open((await make(`hands:${other.id}`)).path).expect(200);
+      expect(theirs.text).not.toContain('Touch-ups at');
+    }
   });
 
   test('names are text and no markup', async () => {

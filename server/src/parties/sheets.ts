@@ -1,4 +1,15 @@
-import { callSheet, sheetInManner, toldDay, USUAL_MANNER, type CallSheet } from '@toile/core';
+import {
+  callSheet,
+  chartOutlook,
+  sheetInManner,
+  toldDay,
+  touchUpDue,
+  USUAL_MANNER,
+  type CallSheet,
+  type Chart,
+  type PartyPlan,
+  type TouchUpsOf,
+} from '@toile/core';
 import { readSheetFor, type SheetLinkAnswer } from '@toile/contract';
 import { type Tx } from '../db/connection';
 import { hashOfSecret } from '../db/secrets';
@@ -8,15 +19,16 @@ import { read, write, type Services } from '../http/register';
 import type { SheetPaper } from '../print/callSheetPdf';
 import { sheetPage } from '../shares/page';
 import { settingsNow } from '../studio/settings';
-import { chartIdOf, newestCharts, partyRow } from './charts';
+import { wearGroups } from '../care/zoneWears';
+import { chartIdOf, newestCharts, partyRow, type PartyRow } from './charts';
 
 /** Links of one party that are listed. */
 const MOST_LINKS = 200;
 
 /** Call sheets on paper, and by links that end. */
 export function registerSheets(services: Services): void {
-  read(services, 'partySheet', async ({ tx, params, query }) => {
-    const { sheet, date, day } = await sheetOf(tx, params.id, query.for ?? 'whole');
+  read(services, 'partySheet', async ({ tx, params, query, now }) => {
+    const { sheet, date, day } = await sheetOf(tx, params.id, query.for ?? 'whole', now);
     const paper: SheetPaper = query.paper === 'letter' ? 'letter' : 'a4';
     return {
       body: await services.print({ kind: 'call-sheet', sheet, day, paper }),
@@ -38,7 +50,7 @@ export function registerSheets(services: Services): void {
   });
 
   write(services, 'createSheetLink', async ({ tx, caller, body, params, now }) => {
-    await sheetOf(tx, params.id, body.whom);
+    await sheetOf(tx, params.id, body.whom, now);
     const row = await tx
       .insertInto('sheet_links')
       .values({
@@ -75,7 +87,7 @@ export function registerSheets(services: Services): void {
     (tx, hash) => tx.selectFrom('sheet_links').selectAll().where('secret_hash', '=', hash).executeTakeFirst(),
     async (tx, link) => {
       try {
-        const { sheet, day } = await sheetOf(tx, link.party_id, link.whom);
+        const { sheet, day } = await sheetOf(tx, link.party_id, link.whom, services.clock());
         return sheetPage(sheet, day, link.expires_at);
       } catch (error) {
         // Whom it was for is no longer of the party.
@@ -91,6 +103,7 @@ async function sheetOf(
   tx: Tx,
   partyId: string,
   whom: string,
+  now: Date,
 ): Promise<{ readonly sheet: CallSheet; readonly date: string; readonly day: string }> {
   const party = await partyRow(tx, partyId);
   const { name } = await tx
@@ -106,7 +119,16 @@ async function sheetOf(
       return chart ? [[guest.id, chart.look.name]] : [];
     }),
   );
-  const sheet = asked && party.plan ? callSheet({ name, date: party.date }, party.plan, asked, looks) : null;
+  const sheet =
+    asked && party.plan
+      ? callSheet(
+          { name, date: party.date },
+          party.plan,
+          asked,
+          looks,
+          await touchUpsOf(tx, party, party.plan, charts, now),
+        )
+      : null;
   const { settings } = await settingsNow(tx);
   const manner = { ...USUAL_MANNER, ...settings.manner };
   if (sheet)
@@ -119,6 +141,23 @@ async function sheetOf(
     ? 'Nobody of this party by that name'
     : 'Plan the day and keep its timetable first';
   throw new ProblemError('bad-input', { fields: [{ path: 'whom', message }] });
+}
+
+/** What a round asks of each face, by the studio's own wears; nothing is read where no round is planned. */
+async function touchUpsOf(
+  tx: Tx,
+  party: PartyRow,
+  plan: PartyPlan,
+  charts: ReadonlyMap<string, Chart>,
+  now: Date,
+): Promise<TouchUpsOf> {
+  if (plan.rounds.length === 0) return () => [];
+  const wears = await wearGroups(tx, null, now);
+  return (guestId, hours) => {
+    const guest = plan.guests.find((one) => one.id === guestId);
+    const chart = guest && charts.get(chartIdOf(party, guest) ?? '');
+    return chart ? touchUpDue(chart, chartOutlook(chart, wears), hours) : [];
+  };
 }
 
 type Row = {

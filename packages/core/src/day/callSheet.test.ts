@@ -132,6 +132,41 @@ test('as a studio tells hours every one of a sheet is told, and nothing else of 
   expect(told.parts.map(({ rows }) => rows.length)).toEqual(sheet.parts.map(({ rows }) => rows.length));
 });
 
+test('a round of touch-ups says what each face asks that was done by then, by how long it was worn', () => {
+  const round = { id: 'r', place: start.places[0]!.id, from: 610, to: 700, minutes: 20, by: ['hands-1'] };
+  const withRound: PartyPlan = {
+    ...plan,
+    rounds: [round],
+    timetable: {
+      ...plan.timetable!,
+      visits: [
+        ...plan.timetable!.visits,
+        { of: 'r', task: 'r', worker: 'hands-1', chair: null, start: 640, minutes: 20 },
+      ],
+    },
+  };
+  const asked: (readonly [string, number])[] = [];
+  const due = (id: string, hours: number): readonly string[] => {
+    asked.push([id, hours]);
+    return id === 'a' ? ['Nose: blot.', 'Mouth: blot.'] : [];
+  };
+  const sheet = callSheet(party, withRound, { kind: 'hands', id: 'hands-1' }, new Map(), due)!;
+  expect(sheet.parts.at(-1)).toEqual({
+    title: 'Touch-ups at 10:40',
+    rows: [{ time: '', what: 'Guest a', detail: 'Nose: blot. Mouth: blot.' }],
+  });
+  // a was done at 09:40, b at 10:40: not before the round.
+  expect(asked).toEqual([['a', 1]]);
+  const hair = callSheet(party, withRound, { kind: 'hands', id: 'hair-1' }, new Map(), due)!;
+  expect(hair.parts).toHaveLength(1);
+  const whole = callSheet(party, withRound, { kind: 'whole' }, new Map(), due)!;
+  expect(whole.parts.map(({ title }) => title)).toContain('Touch-ups at 10:40');
+  // Somebody's own sheet has nobody else's.
+  expect(
+    JSON.stringify(callSheet(party, withRound, { kind: 'person', id: 'b' }, new Map(), due)),
+  ).not.toContain('Guest a');
+});
+
 test('breaks stand in their place: what hands are away for on their own sheet alone, lunch with its window', () => {
   const away = [{ from: 585, to: 600, title: 'fetch a child' }];
   const lunch = { minutes: 30, from: 690, to: 840 };

@@ -1,6 +1,6 @@
 import { clock, toldHours, type Manner } from '../calendar';
 import type { Visit } from './instance';
-import { hairOf, type Guest, type Hands, type PartyPlan } from './party';
+import { faceOf, hairOf, type Guest, type Hands, type PartyPlan } from './party';
 import { COME_BEFORE_MINUTES } from './simulate';
 
 /** Whom a sheet is for: everybody's day for whoever plans it, one pair of hands, or one person. */
@@ -46,13 +46,14 @@ const WAIT_MINUTES = 10;
 
 /**
  * A party's call sheet from its kept timetable. `looks` names the look of each guest's chart; null where the person or the
- * pair of hands is not there, or where there is no timetable.
+ * pair of hands is not there, or where there is no timetable. `touchUpsOf` says what a round of touch-ups asks of each face.
  */
 export function callSheet(
   party: Party,
   plan: PartyPlan,
   whom: SheetFor,
   looks: ReadonlyMap<string, string> = new Map(),
+  touchUpsOf: TouchUpsOf = () => [],
 ): CallSheet | null {
   if (!plan.timetable) return null;
   const visits = [...plan.timetable.visits].sort((a, b) => a.start - b.start || (a.of < b.of ? -1 : 1));
@@ -66,6 +67,7 @@ export function callSheet(
       ],
       parts: [
         ...plan.hands.map((hands) => handsPart(hands, visits, say, false)),
+        ...roundParts(plan, visits, touchUpsOf),
         ...plan.chairs.map((chair) => ({
           title: chair.name,
           rows: visits
@@ -92,7 +94,15 @@ export function callSheet(
       title: party.name,
       whom: hands.name,
       lead: [],
-      parts: [handsPart(hands, visits, say, true)],
+      parts: [
+        handsPart(hands, visits, say, true),
+        ...roundParts(
+          plan,
+          visits,
+          touchUpsOf,
+          visits.filter((visit) => visit.worker === hands.id),
+        ),
+      ],
       foot: [],
     };
   }
@@ -128,6 +138,29 @@ export function callSheet(
     parts: [{ title: 'Your times', rows: [...rows, ...appointments(guest)] }],
     foot: first ? [HOW_TO_COME] : [],
   };
+}
+
+/** What is due on a guest's face so many hours after it was done, each in a sentence. */
+export type TouchUpsOf = (guestId: string, hours: number) => readonly string[];
+
+/** Each round of touch-ups with what every face asks that was done by then, the first done first. */
+function roundParts(
+  plan: PartyPlan,
+  visits: readonly Visit[],
+  touchUpsOf: TouchUpsOf,
+  of: readonly Visit[] = visits,
+): SheetPart[] {
+  const rounds = of.filter((visit) => plan.rounds.some((round) => round.id === visit.of));
+  return rounds.flatMap((round): SheetPart[] => {
+    const rows = visits.flatMap((visit): SheetRow[] => {
+      const guest = plan.guests.find((one) => one.id === visit.of);
+      const done = visit.start + visit.minutes;
+      if (!guest || visit.task !== faceOf(guest) || done >= round.start) return [];
+      const does = touchUpsOf(guest.id, (round.start - done) / 60);
+      return does.length === 0 ? [] : [{ time: '', what: guest.name, detail: does.join(' ') }];
+    });
+    return rows.length === 0 ? [] : [{ title: `Touch-ups at ${clock(round.start)}`, rows }];
+  });
 }
 
 const appointments = (guest: Guest): SheetRow[] =>

@@ -97,6 +97,7 @@ export {
   type SheetFor,
   type SheetPart,
   type SheetRow,
+  type TouchUpsOf,
 } from './callSheet';
 export { timedVisits, type WentVisit } from './timedVisits';
 export { partyCalendar } from './partyCalendar';

@@ -133,6 +133,7 @@ export {
 } from './wearCheck';
 export {
   chartOutlook,
+  touchUpDue,
   touchUpLines,
   touchUpPlan,
   touchUpWhen,

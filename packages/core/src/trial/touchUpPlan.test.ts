@@ -1,7 +1,7 @@
 import { fitLook, type Chart } from '../look';
 import { client, KIT, LOOK, OCCASION, STAMP } from '../look/look.testing';
 import { TRIAL_ZONES } from './measures';
-import { chartOutlook, touchUpLines, touchUpPlan, touchUpWhen } from './touchUpPlan';
+import { chartOutlook, touchUpDue, touchUpLines, touchUpPlan, touchUpWhen } from './touchUpPlan';
 import { worthTouchUps } from './touchUpTimes';
 import { wearOutlook } from './outlook';
 import { wornByZone } from './wearCheck';
@@ -117,4 +117,20 @@ test('what every visit asks alike is said once, what differs by its hour; nothin
   expect(
     touchUpLines({ visits: [visit(180, 'Nose: blot.'), visit(300, 'Nose: blot.', 'Mouth: dab.')], bag: [] }),
   ).toEqual(['3.0 h on: Nose: blot.', '17:30: Nose: blot.', '17:30: Mouth: dab.']);
+});
+
+test('at an hour that is given what is due is what holds least by then; the longer it was worn, the more, and never nothing', () => {
+  const chart = day(12);
+  const outlook = chartOutlook(chart, []);
+  const due = (hours: number): string[] => touchUpDue(chart, outlook, hours);
+  const counts = [0.5, 2, 4, 6, 8, 10].map((hours) => due(hours).length);
+  expect(counts[0]).toBe(1);
+  expect([...counts].sort((a, b) => a - b)).toEqual(counts);
+  expect(counts.at(-1)).toBeGreaterThan(2);
+  // The same as the plan's own first visit, at its own hour.
+  const [first] = touchUpPlan(chart, outlook).visits;
+  expect(due(first!.minutes / 60)).toEqual(first!.does);
+  const early = chartOutlook(chart, [gone('nose', 0.5, 1)]);
+  expect(touchUpDue(chart, early, 1)[0]).toMatch(/^Nose: /);
+  expect(touchUpDue({ ...chart, steps: [] }, [], 5)).toEqual([]);
 });

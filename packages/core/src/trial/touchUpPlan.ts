@@ -53,16 +53,12 @@ export function touchUpPlan(chart: Chart, outlook: readonly ZoneOutlook[]): Touc
   const visits = atMinutes.map((minutes, i): TouchUp => {
     const before = atMinutes[i - 1];
     const hours = before === undefined ? minutes / 60 : (minutes - before) / 60 / AFTER;
-    const held = outlook
-      .map(({ zone, curve }) => ({ zone, mean: holdChance(curve, hours).mean }))
-      .sort((a, b) => a.mean - b.mean);
-    // Whoever is there anyway sees to the weakest, even where it most likely holds.
-    const zones = held.filter(({ mean }, k) => k === 0 || mean < HOLDS).map(({ zone }) => zone);
+    const zones = zonesDue(outlook, hours);
     return {
       minutes,
       at: begins === null ? null : clock(begins + minutes),
       zones,
-      does: zones.map((zone) => `${capital(trialZoneWords(zone))}: ${DOES[zone](own)}`),
+      does: doesIn(zones, own),
     };
   });
   const due = new Set(visits.flatMap(({ zones }) => zones));
@@ -72,6 +68,21 @@ export function touchUpPlan(chart: Chart, outlook: readonly ZoneOutlook[]): Touc
     bag: visits.length === 0 ? [] : [...new Set([...carried, 'blotting sheets', 'tissues', 'a clean puff'])],
   };
 }
+
+/** Zones to see to so many hours after it was put on, the weakest first: whoever is there anyway sees to that one, even where it most likely holds. */
+function zonesDue(outlook: readonly ZoneOutlook[], hours: number): TrialZone[] {
+  return outlook
+    .map(({ zone, curve }) => ({ zone, mean: holdChance(curve, hours).mean }))
+    .sort((a, b) => a.mean - b.mean)
+    .filter(({ mean }, k) => k === 0 || mean < HOLDS)
+    .map(({ zone }) => zone);
+}
+const doesIn = (zones: readonly TrialZone[], own: Own): string[] =>
+  zones.map((zone) => `${capital(trialZoneWords(zone))}: ${DOES[zone](own)}`);
+
+/** What is due on one face at an hour that is given, so many hours after it was put on, each in a sentence. */
+export const touchUpDue = (chart: Chart, outlook: readonly ZoneOutlook[], hours: number): string[] =>
+  doesIn(zonesDue(outlook, hours), productsOf(chart));
 
 /** What a chart uses of a kind, by name; of what is laid in its variants nothing. */
 function productsOf(chart: Chart): (kind: ProductKind) => string[] {
