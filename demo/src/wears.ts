@@ -8,6 +8,7 @@ import {
   type Chart,
   type TrialZone,
   type WearCheck,
+  type WearClimate,
   type WearState,
 } from '@toile/core';
 import { idFor } from './ids';
@@ -29,6 +30,9 @@ const EARLY_NOSE_HOURS = 4.5;
 const SHAPE = 2.2;
 const LOOKS = [2, 4, 6, 8, 10] as const;
 
+/** What the air of such days was like, in turn: the same whatever day the demo is made. */
+const AIR: readonly WearClimate[] = ['mild', 'mild', 'hot', 'mild', 'wet'];
+
 /**
  * A year of looks at worn faces. There is one real pattern in it (a base that leaves the nose early) and one that only
  * looks like one: the second chart's lip failed both times it was looked at, by chance.
@@ -38,11 +42,12 @@ export function wearsOfAYear(charts: readonly Chart[], today: string): WearCheck
   const early = charts[0] && wornByZone(charts[0]).nose;
   return charts.flatMap((chart, c) => {
     const worn = wornByZone(chart);
-    const setting = wearSettingOf(chart);
+    const usual = wearSettingOf(chart);
     const times = c === 1 ? 2 : 5 + (c % 3);
     return Array.from({ length: times }, (_, n): WearCheck[] => {
       const day = addDays(today, -(9 + n * 37 + c * 5));
       const putOn = 9 * 60 + 10 * c;
+      const setting = { ...usual, climate: AIR[n % AIR.length]! };
       const fails = (zone: TrialZone): number => {
         if (c === 1 && zone === 'mouth') return 3;
         const median = zone === 'nose' && worn.nose === early ? EARLY_NOSE_HOURS : USUAL[zone];

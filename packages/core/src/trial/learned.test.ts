@@ -161,6 +161,11 @@ describe('on such skin and such days', () => {
     const narrow = [...wide, ...bad(4, 0, HERE)];
     expect(keyed(narrow)).toHaveLength(1);
     expect(keyed(narrow, { answers: [never] })).toEqual([]);
+    // Not now, more widely: news is counted where it was refused, so that a narrower setting waits for no more than that.
+    const once = (failed: number): LearnedAnswer => answer('not now', keyed(wide)[0]!.key, { failed });
+    const wideFailed = 6 + 4;
+    expect(keyed(narrow, { answers: [once(wideFailed - 1)] })).toEqual([]);
+    expect(keyed(narrow, { answers: [once(wideFailed - 2)] })).toHaveLength(1);
     // Refused in one setting it may still speak in another.
     const here = answer('never', keyed(narrow)[0]!.key);
     expect(keyed(wide, { answers: [here] })).toHaveLength(1);

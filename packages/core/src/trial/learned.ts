@@ -86,8 +86,8 @@ export function learnedProposals(chart: Chart, from: LearnedFrom): LearnedPropos
   const all: readonly Weighed[] = [...lines, ...habitProposals(chart, from.habits)];
   return all
     .filter((one) =>
-      [one.key, ...(one.wider ?? [])].every((key) =>
-        speaksAgain(one, one.strength, refusedOf(key, from.answers)),
+      [one, ...(one.wider ?? [])].every((told) =>
+        speaksAgain(told, one.strength, refusedOf(told.key, from.answers)),
       ),
     )
     .sort((a, b) => b.worth - a.worth || (a.key < b.key ? -1 : 1))
@@ -97,8 +97,8 @@ export function learnedProposals(chart: Chart, from: LearnedFrom): LearnedPropos
 
 type Weighed = LearnedProposal & {
   readonly worth: number;
-  /** The same offer made more widely: refused there, it is refused here. */
-  readonly wider?: readonly string[];
+  /** The same offer made more widely, with its counts there: refused there, it is refused here until there is news there. */
+  readonly wider?: readonly { readonly key: string; readonly failed: number; readonly worn: number }[];
 };
 
 const stepWith = ({ steps }: Pick<Chart, 'steps'>, role: Step['role']): Step | undefined =>
@@ -112,7 +112,7 @@ function fromWears(
   { wears, lines, answers }: LearnedFrom,
 ): Weighed[] {
   const hours = chart.occasion.hoursToLast;
-  const { setting, rows, rate } = narrowest(wears, zone, now, hours, settingAt(chart, zone));
+  const { setting, rows, rate, counts } = narrowest(wears, zone, now, hours, settingAt(chart, zone));
   const others = [...new Set(rows.map((row) => row.productId))].filter(
     (line) => line !== now && lines.has(line),
   );
@@ -142,7 +142,11 @@ function fromWears(
         says: `${now} did not hold ${hours} h on ${rate.failed} of ${rate.worn} looked-at wears (${place}); ${offer} failed on ${other.failed} of ${other.worn}. ${strength === 'strong' ? 'That is strong.' : 'A hint.'}`,
         against: againstOf(rate, other),
         worth: gain * chance,
-        wider,
+        wider: wider.map((one, i) => ({
+          key: one,
+          failed: counts[i + 1]!.failed,
+          worn: counts[i + 1]!.worn,
+        })),
       },
     ];
   });
@@ -174,13 +178,20 @@ function narrowest(
   now: string,
   hours: number,
   asked: PlaceSetting,
-): { readonly setting: PlaceSetting; readonly rows: readonly Worn[]; readonly rate: FailureRate } {
+): {
+  readonly setting: PlaceSetting;
+  readonly rows: readonly Worn[];
+  readonly rate: FailureRate;
+  /** What was counted in this setting and in each wider one. */ readonly counts: readonly FailureRate[];
+} {
   const of = (setting: PlaceSetting) => {
     const rows = exposures(wears, zone, hours, setting);
     return { setting, rows, rate: failureRate(now, rows) };
   };
   const tried = widening(asked).map(of);
-  return tried.find(({ rate }) => rate.worn >= ENOUGH) ?? tried.at(-1)!;
+  const enough = tried.findIndex(({ rate }) => rate.worn >= ENOUGH);
+  const at = enough < 0 ? tried.length - 1 : enough;
+  return { ...tried[at]!, counts: tried.slice(at).map(({ rate }) => rate) };
 }
 
 function againstOf(now: FailureRate, other: FailureRate): string {
