@@ -1,14 +1,20 @@
 import type { Page } from 'playwright-core';
 import {
+  labToSrgb,
+  linearChannel,
   mapped,
+  PLAIN_FEATURES,
   trialZoneOutlines,
   TRIAL_ZONES,
   type Affine,
+  type Chart,
+  type Lab,
   type Landmarks,
   type Point,
   type TrialZone,
 } from '@toile/core';
-import { eventually } from './browser';
+import { newId } from '@toile/contract';
+import { eventually, more, openClient } from './browser';
 
 /** How a generated picture shows a face: 600 by 760 pixels, three a millimetre. */
 const CAMERA: Affine = [3, 0, 0, 3, 300, 310];
@@ -125,3 +131,54 @@ export const keptOf = (page: Page, clientId: string): Promise<number> =>
       }),
     clientId,
   );
+
+/** A colour as light, as pictures are mixed of. */
+export function linearOf(lab: Lab): [number, number, number] {
+  const [r, g, b] = labToSrgb(lab).map(linearChannel);
+  return [r!, g!, b!];
+}
+
+type Sitter = { readonly id: string; readonly name: string; readonly skin: Lab; readonly said?: object };
+
+/** A client who was read, with a look fitted and saved; the page of the chart's photographs is open. */
+export async function sitterWithChart(
+  page: Page,
+  { id, name, skin, said: known = {} }: Sitter,
+): Promise<Chart> {
+  const post = (path: string, body: unknown): Promise<number> =>
+    page.evaluate(
+      async ([to, sent]) =>
+        (
+          await fetch(to!, {
+            method: 'POST',
+            headers: { 'content-type': 'application/json', 'idempotency-key': crypto.randomUUID() },
+            body: sent!,
+          })
+        ).status,
+      [`/api${path}`, JSON.stringify(body)],
+    );
+  const said = { id, name, features: PLAIN_FEATURES, measurements: { faceLength: 184 }, ...known };
+  expect(await post('/clients', said)).toBe(201);
+  const reading = {
+    id: newId(),
+    at: new Date(Date.now() - 60_000).toISOString(),
+    source: 'typed',
+    zones: Object.fromEntries(['cheek', 'neck', 'forehead'].map((zone) => [zone, [skin, skin, skin]])),
+    extras: [],
+  };
+  expect(await post(`/clients/${id}/readings`, reading)).toBe(201);
+  await openClient(page, name);
+  await page.getByRole('button', { name: 'Fit a look', exact: true }).click();
+  await page
+    .getByRole('button', { name: /^Harbour Morning/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Save version 1', exact: true }).click();
+  await page.waitForURL(/\/charts\/[0-9a-f-]{36}$/);
+  const chart = await page.evaluate(
+    async (path) => ((await (await fetch(path)).json()) as { chart: Chart }).chart,
+    `/api/charts/${page.url().split('/').at(-1)!}`,
+  );
+  await more(page, 'Photographs');
+  return chart;
+}

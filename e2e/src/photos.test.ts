@@ -1,8 +1,8 @@
-import { labToSrgb, linearChannel, PLAIN_FEATURES, shiftDepth, type Chart, type Lab } from '@toile/core';
+import { shiftDepth, type Chart, type Lab } from '@toile/core';
 import { newId } from '@toile/contract';
 import type { Browser, Page } from 'playwright-core';
 import { more, openAs, openBrowser, openClient, PHONE, shot, tabTo, WIDE } from './browser';
-import { facePicture, keepPicture, keptOf } from './facePicture';
+import { facePicture, keepPicture, keptOf, linearOf, sitterWithChart } from './facePicture';
 
 // Photographs: none without consent, kept on the device, a flash measured against daylight, gone with the client.
 let browser: Browser;
@@ -19,58 +19,13 @@ const SKIN: Lab = [46, 15, 22];
 const CLIENT = newId();
 const button = (name: string | RegExp) =>
   page.getByRole('button', typeof name === 'string' ? { name, exact: true } : { name });
-const post = (path: string, body: unknown): Promise<number> =>
-  page.evaluate(
-    async ([to, sent]) =>
-      (
-        await fetch(to!, {
-          method: 'POST',
-          headers: { 'content-type': 'application/json', 'idempotency-key': crypto.randomUUID() },
-          body: sent!,
-        })
-      ).status,
-    [`/api${path}`, JSON.stringify(body)],
-  );
 let chart: Chart;
 
-const linear = (lab: Lab): [number, number, number] => {
-  const [r, g, b] = labToSrgb(lab).map(linearChannel);
-  return [r!, g!, b!];
-};
-const BARE = linear(SKIN);
-const MADE = linear(shiftDepth(SKIN, 0.3));
+const BARE = linearOf(SKIN);
+const MADE = linearOf(shiftDepth(SKIN, 0.3));
 
 test('a client with a chart, and nobody asked about photographs', async () => {
-  expect(
-    await post('/clients', {
-      id: CLIENT,
-      name: NAME,
-      features: PLAIN_FEATURES,
-      measurements: { faceLength: 184 },
-    }),
-  ).toBe(201);
-  expect(
-    await post(`/clients/${CLIENT}/readings`, {
-      id: newId(),
-      at: new Date(Date.now() - 60_000).toISOString(),
-      source: 'typed',
-      zones: Object.fromEntries(['cheek', 'neck', 'forehead'].map((zone) => [zone, [SKIN, SKIN, SKIN]])),
-      extras: [],
-    }),
-  ).toBe(201);
-  await openClient(page, NAME);
-  await button('Fit a look').click();
-  await button(/^Harbour Morning/)
-    .first()
-    .click();
-  await button('Save version 1').click();
-  await page.waitForURL(/\/charts\/[0-9a-f-]{36}$/);
-  const id = page.url().split('/').at(-1)!;
-  chart = await page.evaluate(
-    async (path) => ((await (await fetch(path)).json()) as { chart: Chart }).chart,
-    `/api/charts/${id}`,
-  );
-  await more(page, 'Photographs');
+  chart = await sitterWithChart(page, { id: CLIENT, name: NAME, skin: SKIN });
   await page.getByText(`Nobody has asked ${NAME} yet.`, { exact: false }).waitFor();
   expect(await button('Choose a photograph').count()).toBe(0);
   await shot(page, 'no-consent');

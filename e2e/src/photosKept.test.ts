@@ -1,16 +1,8 @@
-import {
-  holdsCameraNotes,
-  labToSrgb,
-  linearChannel,
-  pictureSize,
-  PLAIN_FEATURES,
-  type Chart,
-  type Lab,
-} from '@toile/core';
+import { holdsCameraNotes, pictureSize, type Chart, type Lab } from '@toile/core';
 import { newId } from '@toile/contract';
 import type { Browser, Page } from 'playwright-core';
 import { eventually, more, openAs, openBrowser, openClient, PHONE, shot } from './browser';
-import { facePicture, keepPicture, keptOf } from './facePicture';
+import { facePicture, keepPicture, keptOf, linearOf, sitterWithChart } from './facePicture';
 
 // Photographs the studio keeps: sent smaller and without the camera's notes, seen on another phone, gone with the consent.
 let browser: Browser;
@@ -32,22 +24,6 @@ const CLIENT = newId();
 const SKIN: Lab = [28, 11, 15];
 const button = (on: Page, name: string | RegExp) =>
   on.getByRole('button', typeof name === 'string' ? { name, exact: true } : { name });
-const post = (path: string, body: unknown): Promise<number> =>
-  page.evaluate(
-    async ([to, sent]) =>
-      (
-        await fetch(to!, {
-          method: 'POST',
-          headers: { 'content-type': 'application/json', 'idempotency-key': crypto.randomUUID() },
-          body: sent!,
-        })
-      ).status,
-    [`/api${path}`, JSON.stringify(body)],
-  );
-const linear = (lab: Lab): [number, number, number] => {
-  const [r, g, b] = labToSrgb(lab).map(linearChannel);
-  return [r!, g!, b!];
-};
 async function keepsWith(on: Page, words: string): Promise<void> {
   await on.goto(new URL('/settings', on.url()).toString());
   const choice = on
@@ -76,37 +52,12 @@ const held = async (): Promise<Uint8Array[]> => {
 
 test('the owner says the studio keeps them, and the button says where a photograph goes', async () => {
   await keepsWith(page, 'with the studio');
-  expect(
-    await post('/clients', {
-      id: CLIENT,
-      name: NAME,
-      features: PLAIN_FEATURES,
-      measurements: { faceLength: 178 },
-      consult: { photos: 'for the studio alone' },
-    }),
-  ).toBe(201);
-  expect(
-    await post(`/clients/${CLIENT}/readings`, {
-      id: newId(),
-      at: new Date(Date.now() - 60_000).toISOString(),
-      source: 'typed',
-      zones: Object.fromEntries(['cheek', 'neck', 'forehead'].map((zone) => [zone, [SKIN, SKIN, SKIN]])),
-      extras: [],
-    }),
-  ).toBe(201);
-  await openClient(page, NAME);
-  await button(page, 'Fit a look').click();
-  await button(page, /^Harbour Morning/)
-    .first()
-    .click();
-  await button(page, 'Save version 1').click();
-  await page.waitForURL(/\/charts\/[0-9a-f-]{36}$/);
-  const id = page.url().split('/').at(-1)!;
-  chart = await page.evaluate(
-    async (path) => ((await (await fetch(path)).json()) as { chart: Chart }).chart,
-    `/api/charts/${id}`,
-  );
-  await more(page, 'Photographs');
+  chart = await sitterWithChart(page, {
+    id: CLIENT,
+    name: NAME,
+    skin: SKIN,
+    said: { consult: { photos: 'for the studio alone' } },
+  });
   await page.getByText('Kept with the studio, made smaller', { exact: false }).waitFor();
 });
 
@@ -128,7 +79,7 @@ async function asTaken(picture: Buffer): Promise<Buffer> {
 
 test('kept with the studio it is no longer on the phone, is made smaller, and says nothing of the place', async () => {
   const { landmarks } = chart.client;
-  const bare = linear(SKIN);
+  const bare = linearOf(SKIN);
   const taken = await asTaken(await facePicture(page, landmarks, () => bare, bare, [1, 1, 1]));
   expect(holdsCameraNotes(taken)).toBe(true);
   expect(pictureSize(taken)!.height).toBe(3040);
@@ -145,7 +96,7 @@ test('kept with the studio it is no longer on the phone, is made smaller, and sa
 
 test('without a network it stays on this phone and says so; a touch sends it later', async () => {
   const { landmarks } = chart.client;
-  const bare = linear(SKIN);
+  const bare = linearOf(SKIN);
   const picture = await facePicture(page, landmarks, () => bare, bare, [1.1, 1.1, 1.1]);
   await page.route('**/api/charts/*/photographs', (route) =>
     route.request().method() === 'POST' ? route.abort() : route.continue(),
