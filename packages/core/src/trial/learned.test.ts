@@ -149,6 +149,16 @@ describe('on such skin and such days', () => {
     expect(one!.key).toBe([`nose | ${NOW} | ${OFFER}`, ...(told === '' ? [] : [told])].join(' | '));
   });
 
+  test('another that nobody looked at here is told by where it was, if what stands fails here too', () => {
+    const here = wears(NOW, 3, 1, HERE);
+    const elsewhere = [...wears(NOW, 4, 1, { skin: otherSkin }), ...wears(OFFER, 0, 9, { skin: otherSkin })];
+    const [one] = keyed([...here, ...elsewhere]);
+    expect(one!.says).toContain('on 7 of 9 looked-at wears (nose); ');
+    expect(one!.says).toContain('failed on 0 of 9.');
+    // Holding here it is left alone, whatever it does elsewhere.
+    expect(keyed([...wears(NOW, 0, 5, HERE), ...elsewhere])).toEqual([]);
+  });
+
   test('what holds on such skin is not changed for what it does on other', () => {
     const elsewhere = bad(9, 0, { skin: otherSkin, climate: HERE.climate });
     expect(keyed(elsewhere)).toHaveLength(1);

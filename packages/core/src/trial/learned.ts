@@ -7,6 +7,7 @@ import { habitProposals, type WorkedHabit } from './habits';
 import type { LearnedProposal } from './learnedProposal';
 import {
   changeWorth,
+  LEAST_GAIN,
   failureRate,
   speaksAgain,
   type FailureRate,
@@ -112,26 +113,35 @@ function fromWears(
   { wears, lines, answers }: LearnedFrom,
 ): Weighed[] {
   const hours = chart.occasion.hoursToLast;
-  const { setting, rows, rate, counts } = narrowest(wears, zone, now, hours, settingAt(chart, zone));
-  const others = [...new Set(rows.map((row) => row.productId))].filter(
+  const known = settingsKnown(wears, zone, now, hours, settingAt(chart, zone));
+  const others = [...new Set(known[0]!.rows.map((row) => row.productId))].filter(
     (line) => line !== now && lines.has(line),
   );
-  const told = settingWords(setting);
   return others.flatMap((offer): Weighed[] => {
-    const [key, ...wider] = widening(setting).map((one) => keyOf(zone, now, offer, one));
-    if (key === undefined) return [];
+    const at = known.findIndex(({ rows }) => failureRate(offer, rows).worn > 0);
+    if (at < 0) return [];
+    const { setting, rows, rate } = known[at]!;
+    // What the other was not looked at on is no reason to pass over what this one does there.
+    const here = known[0]!;
+    if (at > 0 && here.rate.mean - failureRate(offer, here.rows).mean < LEAST_GAIN) return [];
+    const told = settingWords(setting);
+    const [key, ...wider] = known.slice(at).map((one) => ({
+      key: keyOf(zone, now, offer, one.setting),
+      failed: one.rate.failed,
+      worn: one.rate.worn,
+    }));
+    if (!key) return [];
     const other = failureRate(offer, rows);
-    if (other.worn === 0) return [];
     const { strength, chance, gain } = changeWorth(
       rate,
       other,
-      answers.some((one) => one.key === key),
+      answers.some((one) => one.key === key.key),
     );
     if (strength === 'none') return [];
     const place = [trialZoneWords(zone), ...(told === '' ? [] : [told])].join(', ');
     return [
       {
-        key,
+        key: key.key,
         stepId: step.id,
         now,
         offer,
@@ -142,11 +152,7 @@ function fromWears(
         says: `${now} did not hold ${hours} h on ${rate.failed} of ${rate.worn} looked-at wears (${place}); ${offer} failed on ${other.failed} of ${other.worn}. ${strength === 'strong' ? 'That is strong.' : 'A hint.'}`,
         against: againstOf(rate, other),
         worth: gain * chance,
-        wider: wider.map((one, i) => ({
-          key: one,
-          failed: counts[i + 1]!.failed,
-          worn: counts[i + 1]!.worn,
-        })),
+        wider,
       },
     ];
   });
@@ -168,30 +174,29 @@ const keyOf = (zone: TrialZone, now: string, offer: string, setting: PlaceSettin
 /** So many looked-at wears are enough to speak of a setting by itself. */
 const ENOUGH = 3;
 
+type Known = {
+  readonly setting: PlaceSetting;
+  readonly rows: readonly Worn[];
+  readonly rate: FailureRate;
+};
+
 /**
- * What is known of what stands there in the narrowest setting that was looked at often enough: on such skin on such days, else on such skin
- * on any, else at all. What lies outside the setting still speaks, as what the narrower leans on.
+ * What is known of what stands there, from the narrowest setting that was looked at often enough to the widest: on such skin on such days, on such
+ * skin on any, at all. What lies outside a setting still speaks, as what the narrower leans on.
  */
-function narrowest(
+function settingsKnown(
   wears: readonly WearGroup[],
   zone: TrialZone,
   now: string,
   hours: number,
   asked: PlaceSetting,
-): {
-  readonly setting: PlaceSetting;
-  readonly rows: readonly Worn[];
-  readonly rate: FailureRate;
-  /** What was counted in this setting and in each wider one. */ readonly counts: readonly FailureRate[];
-} {
-  const of = (setting: PlaceSetting) => {
+): readonly Known[] {
+  const tried = widening(asked).map((setting): Known => {
     const rows = exposures(wears, zone, hours, setting);
     return { setting, rows, rate: failureRate(now, rows) };
-  };
-  const tried = widening(asked).map(of);
+  });
   const enough = tried.findIndex(({ rate }) => rate.worn >= ENOUGH);
-  const at = enough < 0 ? tried.length - 1 : enough;
-  return { ...tried[at]!, counts: tried.slice(at).map(({ rate }) => rate) };
+  return tried.slice(enough < 0 ? tried.length - 1 : enough);
 }
 
 function againstOf(now: FailureRate, other: FailureRate): string {

@@ -67,7 +67,9 @@ export function chanceGreater(a1: number, b1: number, a2: number, b2: number): n
 }
 
 export type Strength = 'none' | 'hint' | 'strong';
-const SHOWS = { worn: 3, chance: 0.8, gain: 0.2, strong: 0.95, stays: 0.65 } as const;
+/** So much less often another has to fail before it is offered. */
+export const LEAST_GAIN = 0.2;
+const SHOWS = { worn: 3, chance: 0.8, gain: LEAST_GAIN, strong: 0.95, stays: 0.65 } as const;
 
 /** Whether to propose another product: the chance that it fails less, and by how much. */
 export function changeWorth(
