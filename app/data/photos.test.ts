@@ -1,4 +1,5 @@
 import {
+  dropIfRefused,
   dropPhoto,
   dropPhotos,
   dropPhotosOf,
@@ -45,6 +46,16 @@ test('of a client that is erased all go, the traced one too, and nobody else’s
   expect([...(await kept('ada', 'one')), ...(await kept('ada', 'two'))]).toEqual([]);
   expect(await tracingOf('ada')).toBeUndefined();
   // A name that begins alike is another.
+  expect(await kept('adam', 'one')).toEqual(['d']);
+});
+
+test('they go where photographs are refused, and stay whatever else is said', async () => {
+  for (const said of [undefined, 'for the studio alone', 'may be shown'] as const) {
+    await dropIfRefused('ada', said);
+    expect(await kept('ada', 'one')).toEqual(['b', 'a']);
+  }
+  await dropIfRefused('ada', 'none');
+  expect([...(await kept('ada', 'one')), ...(await kept('ada', 'two'))]).toEqual([]);
   expect(await kept('adam', 'one')).toEqual(['d']);
 });
 

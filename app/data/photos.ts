@@ -1,5 +1,5 @@
 import { createStore, del, delMany, entries, get, keys, set, type UseStore } from 'idb-keyval';
-import type { FaceTaps, PhotoLight, Point } from '@toile/core';
+import type { Consult, FaceTaps, PhotoLight, Point } from '@toile/core';
 
 /** A photograph of a made-up face, with where the face lies on it, in its pixels. */
 export type Photo = {
@@ -66,6 +66,11 @@ async function dropNamed(which: (name: string) => boolean): Promise<void> {
 /** Every photograph of a client that is erased. */
 export const dropPhotosOf = (clientId: string): Promise<void> =>
   dropNamed((name) => name.startsWith(`${clientId}/`));
+
+/** Called wherever it is known what a client says of photographs: what was kept here goes with the consent. */
+export const dropIfRefused = async (clientId: string, photos: Consult['photos']): Promise<void> => {
+  if (photos === 'none') await dropPhotosOf(clientId);
+};
 
 /** Every photograph on this device: they belong to whoever was signed in. */
 export const dropPhotos = (): Promise<void> => dropNamed(() => true);

@@ -7,6 +7,7 @@ import {
 } from 'workbox-precaching';
 import { NavigationRoute, registerRoute } from 'workbox-routing';
 import { NetworkFirst } from 'workbox-strategies';
+import { neverKept } from './neverKept';
 
 declare const self: ServiceWorkerGlobalScope;
 /** Every built file with its hash, filled in when the app is built. */
@@ -16,13 +17,6 @@ declare const BUILT_FILES: PrecacheEntry[];
 const READ = 'toile-read';
 /** After this long without an answer what was read before is shown, seconds. */
 const PATIENCE_SECONDS = 4;
-/**
- * Files made for each asking, a whole studio or client among them, what is told as it happens, what waits for a hand, and
- * whether there is a studio yet are never kept.
- */
-const NEVER_KEPT =
-  /\/(export|backup|data|print|labels|live|lesson|setup|team|audit|devices|erasures|intakes|calendar)(\?|$)|\/photographs(\/|\?|$)/;
-
 /** One client by the id: gone only when erased, and then lists and days that were read before name them too. */
 const ONE_CLIENT = /^\/api\/clients\/[0-9a-f-]{36}$/;
 
@@ -50,7 +44,7 @@ registerRoute(
 );
 registerRoute(
   ({ url, request }) =>
-    request.method === 'GET' && url.pathname.startsWith('/api/') && !NEVER_KEPT.test(url.pathname),
+    request.method === 'GET' && url.pathname.startsWith('/api/') && !neverKept(url.pathname),
   new NetworkFirst({
     cacheName: READ,
     networkTimeoutSeconds: PATIENCE_SECONDS,

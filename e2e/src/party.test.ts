@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Browser } from 'playwright-core';
-import { PHONE, WIDE, eventually, openAs, openBrowser, openClient, shot } from './browser';
+import { PHONE, WIDE, eventually, openAs, openBrowser, openClient, shot, tabTo } from './browser';
 import { newParty, openPartyPart } from './parties';
 
 let browser: Browser;
@@ -124,13 +124,22 @@ test('hands that are away are planned round, what comes first is kept to, and wh
   // Face before hair, whatever is usual; nothing of the artist's between nine and twenty past.
   const times = await page.getByText(/^\d\d:\d\d to \d\d:\d\d/).allInnerTexts();
   expect(times.length).toBe(4);
-  await page.getByRole('button', { name: 'What would one more pair of hands buy?' }).click();
+  // By keys alone.
+  await tabTo(page, /^What would one more pair of hands buy\?$/);
+  await page.keyboard.press('Enter');
   const more = page.getByRole('group', { name: 'One more pair of hands' });
   await more.getByText(/^Without, made calm: everybody in time on \d+ of 100/).waitFor({ timeout: 60_000 });
   await more.getByText(/^One more artist: everybody in time on \d+ of 100 \(/).waitFor({ timeout: 60_000 });
   await more.getByText(/^One more hair stylist: everybody in time on/).waitFor({ timeout: 60_000 });
   await shot(page, 'one-more');
-  await more.getByRole('button', { name: 'Plan with one more artist' }).click();
+  await page.setViewportSize(WIDE);
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await page.getByRole('group', { name: 'The day by hands' }).getByText('away', { exact: true }).waitFor();
+  await shot(page, 'one-more-wide-dark');
+  await page.emulateMedia({ colorScheme: 'light' });
+  await page.setViewportSize(PHONE);
+  await tabTo(page, /^Plan with one more artist$/);
+  await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Plan the day', exact: true }).waitFor({ timeout: 60_000 });
   await openPartyPart(page, 'Hands and chairs');
   await page.getByRole('button', { name: /^One more artist/ }).waitFor();

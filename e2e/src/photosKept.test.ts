@@ -1,7 +1,7 @@
 import { holdsCameraNotes, pictureSize, type Chart, type Lab } from '@toile/core';
 import { newId } from '@toile/contract';
 import type { Browser, Page } from 'playwright-core';
-import { eventually, more, openAs, openBrowser, openClient, PHONE, shot } from './browser';
+import { eventually, more, openAs, openBrowser, openClient, PHONE, shot, tabTo, WIDE } from './browser';
 import { facePicture, keepPicture, keptOf, linearOf, sitterWithChart } from './facePicture';
 
 // Photographs the studio keeps: sent smaller and without the camera's notes, seen on another phone, gone with the consent.
@@ -125,12 +125,19 @@ test('another phone sees both and measures them; dropped there after it was aske
   await button(other, 'Measure the pair').click();
   await other.getByRole('table', { name: 'What the flash threw back' }).waitFor();
   await shot(other, 'other-phone-dark');
+  await other.setViewportSize(WIDE);
+  await shot(other, 'kept-wide-dark');
+  await other.setViewportSize(PHONE);
   await button(other, /^Drop the photograph of .*, flash$/).click();
   const asked = other.getByRole('dialog', { name: 'Drop it for everybody?' });
   await asked.getByRole('button', { name: 'Close' }).click();
   await kept(other, 2);
-  await button(other, /^Drop the photograph of .*, flash$/).click();
-  await asked.getByRole('button', { name: 'Drop it', exact: true }).click();
+  // By keys alone.
+  await tabTo(other, /^Drop the photograph of .*, flash$/);
+  await other.keyboard.press('Enter');
+  await asked.waitFor();
+  await tabTo(other, /^Drop it$/);
+  await other.keyboard.press('Enter');
   await kept(other, 1);
   await page.reload();
   await kept(page, 1);

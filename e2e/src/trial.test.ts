@@ -301,7 +301,12 @@ test('primer left out place by place: each its own draw, told where at the chair
     .getByRole('radio', { name: /^Primer where it needs it/ })
     .first()
     .click();
-  await radio(page, 'Sides drawn', 'for each place by itself').click();
+  // By keys alone.
+  await tabTo(page, /^for each place by itself$/);
+  await page.keyboard.press('Space');
+  expect(await radio(page, 'Sides drawn', 'for each place by itself').getAttribute('aria-checked')).toBe(
+    'true',
+  );
   await shot(page, 'declare-places');
   await button(page, 'Draw the sides').click();
   await page.waitForURL(/\/trials\//);
@@ -325,6 +330,11 @@ test('primer left out place by place: each its own draw, told where at the chair
   const drawn = (await rows.allInnerTexts()).slice(1).map((row) => row.split(/\s*\n\s*|\t/));
   expect(drawn.length).toBeGreaterThan(1);
   await shot(page, 'places-open');
+  await page.setViewportSize(WIDE);
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await shot(page, 'places-open-wide-dark');
+  await page.emulateMedia({ colorScheme: 'light' });
+  await page.setViewportSize(PHONE);
   await button(page, 'Both halves are on').click();
   await radio(page, 'By', 'the client').click();
   // Everywhere better where it was left out, whichever side that was.

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { CONSULT_QUESTIONS, takenOver, type Consult } from '@toile/core';
 import { type ClientAnswer } from '@toile/contract';
 import { useClient } from '../../data/hooks';
+import { dropIfRefused } from '../../data/photos';
 import { useDraft } from '../../data/useDraft';
 import { Column, DraftNote, Ready, Screen } from '../../ui';
 import { SaveFoot } from '../clients/SaveFoot';
@@ -52,6 +53,7 @@ function Talk({ client }: { readonly client: ClientAnswer }) {
       over,
     );
     if (saved) {
+      await dropIfRefused(client.id, consult.photos);
       draft.drop();
       return router.navigate(`/clients/${client.id}`);
     }

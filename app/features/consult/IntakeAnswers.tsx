@@ -2,6 +2,7 @@ import { answerInWords, CONSULT_QUESTIONS, type ConsultKey } from '@toile/core';
 import type { ClientAnswer, IntakeAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
+import { dropIfRefused } from '../../data/photos';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Label, Line } from '../../ui';
 import { knownInWords } from './knownInWords';
@@ -20,6 +21,7 @@ export function IntakeAnswers({
   const settle = (key: ConsultKey, taken: boolean): Promise<unknown> =>
     save(async () => {
       await call('settleIntake', { params: { id: intake.id }, body: { key, taken } });
+      if (taken && key === 'photos') await dropIfRefused(client.id, answers.photos);
       await refresh();
     });
   const open = CONSULT_QUESTIONS.filter(({ key }) => answers[key] !== undefined && !intake.settled[key]);

@@ -131,6 +131,28 @@ export function DayBoard({ day }: { readonly day: DayWork }) {
               <Body numberOfLines={2}>{group.title}</Body>
             </div>
           ))}
+          {plan.hands.flatMap((hands, i) =>
+            (hands.away ?? [])
+              .filter(({ from, to }) => from < last && to > first)
+              .map(({ from, to, title }) => (
+                <div
+                  key={`${hands.id} ${from} ${title}`}
+                  title={title}
+                  style={{
+                    position: 'absolute',
+                    left: at(Math.max(first, from)),
+                    top: topOf(i) + 6,
+                    width: at(Math.min(last, to)) - at(Math.max(first, from)),
+                    height: ROW_HEIGHT - 12,
+                    border: `1px dashed ${c.line}`,
+                    boxSizing: 'border-box',
+                    overflow: 'hidden',
+                  }}
+                >
+                  <Label fontSize="$1">away</Label>
+                </div>
+              )),
+          )}
           {/* In the order of the people, whoever does them and when: a visit that is moved keeps the focus. */}
           {groups
             .flatMap((group, i) => group.rows.map((row) => ({ row, i })))

@@ -1,25 +1,11 @@
 import { useState } from 'react';
-import { clock, minuteOfDay, DEFAULT_HANDS, type ChairKind, type Hands, type PartyPlan } from '@toile/core';
+import { DEFAULT_HANDS, type ChairKind, type Hands, type PartyPlan } from '@toile/core';
 import { newId } from '@toile/contract';
-import { useVisitMinutes } from '../../data/hooks';
-import {
-  Body,
-  Button,
-  Choice,
-  Column,
-  Dialog,
-  Field,
-  Label,
-  Line,
-  Row,
-  Stepper,
-  Subheading,
-  Switch,
-} from '../../ui';
-
-import { hourInWords, todayText } from '../words/dates';
-import { BusyTimes } from './BusyTimes';
-import { learnedPace, learnedWords, paceOf, paceWords } from './paceWords';
+import { Body, Button, Column, Line, Row, Stepper, Subheading } from '../../ui';
+import { hourInWords } from '../words/dates';
+import { HandsDialog } from './HandsDialog';
+import { paceWords } from './paceWords';
+import { awayWords } from './partyView';
 import { PlacesPart } from './PlacesPart';
 import type { PartyWork } from './usePartyPlan';
 
@@ -80,9 +66,7 @@ export function HandsPanel({ work }: { readonly work: PartyWork }) {
               hands.pace === undefined || hands.pace === 1 ? '' : paceWords(hands.pace),
               hands.maxWork === null ? '' : `rests after ${hands.maxWork} min`,
               hands.lunch ? `lunch ${hands.lunch.minutes} min` : '',
-              ...(hands.away ?? []).map(
-                (gone) => `away ${hourInWords(gone.from)} to ${hourInWords(gone.to)}`,
-              ),
+              ...awayWords(hands),
             ]
               .filter((word) => word !== '')
               .join(' · ')}
@@ -139,166 +123,5 @@ export function HandsPanel({ work }: { readonly work: PartyWork }) {
         />
       ) : null}
     </Column>
-  );
-}
-
-type HandsDialogProps = {
-  readonly hands: Hands;
-  readonly places: PartyPlan['places'];
-  readonly busy: boolean;
-  readonly failure: string | null;
-  readonly onKeep: (hands: Hands) => void;
-  readonly onRemove: () => void;
-  readonly onClose: () => void;
-};
-
-function HandsDialog({ hands, places, busy, failure, onKeep, onRemove, onClose }: HandsDialogProps) {
-  const [value, setValue] = useState(hands);
-  const [arrives, setArrives] = useState(clock(hands.arrives));
-  const [leaves, setLeaves] = useState(hands.leaves === null ? '' : clock(hands.leaves));
-  const [tried, setTried] = useState(false);
-  const timed = useVisitMinutes(todayText());
-  const learned = learnedPace(timed.data ?? [], value.name.trim());
-  const set = (change: Partial<Hands>): void => setValue((v) => ({ ...v, ...change }));
-  const from = minuteOfDay(arrives);
-  const until = leaves === '' ? null : minuteOfDay(leaves);
-  const wrong = {
-    name: value.name.trim() === '' ? 'Write a name' : undefined,
-    arrives: from === null ? 'A time, as 07:30' : undefined,
-    leaves:
-      leaves !== '' && (until === null || (from !== null && until <= from))
-        ? `Later than ${arrives}`
-        : undefined,
-  };
-  const keep = (): void => {
-    setTried(true);
-    if (from === null || wrong.name || wrong.leaves) return;
-    onKeep({ ...value, name: value.name.trim(), arrives: from, leaves: until });
-  };
-  return (
-    <Dialog title={hands.name === '' ? 'Add a pair of hands' : hands.name} onClose={onClose}>
-      <Field
-        label="Name"
-        value={value.name}
-        onChange={(name) => set({ name })}
-        error={tried ? wrong.name : undefined}
-        autoFocus={hands.name === ''}
-      />
-      <Choice
-        label="Does"
-        options={['makeup', 'hair'] as const}
-        words={{ makeup: 'make-up' }}
-        chosen={[value.does]}
-        onChange={([does]) => does && set({ does })}
-      />
-      {places.length > 1 ? (
-        <Choice
-          label="Arrives at"
-          options={places.map((place) => place.id)}
-          words={Object.fromEntries(places.map((place) => [place.id, place.name]))}
-          chosen={[value.at]}
-          onChange={([at]) => at && set({ at })}
-        />
-      ) : null}
-      <Stepper
-        label="Needs of planned minutes"
-        unit="%"
-        value={Math.round((value.pace ?? 1) * 100)}
-        minimum={50}
-        maximum={200}
-        step={1}
-        onChange={(percent) => set({ pace: percent / 100 })}
-      />
-      {learned ? (
-        <Column gap="$1">
-          <Label>{learnedWords(learned)}</Label>
-          {paceOf(learned) === (value.pace ?? 1) ? null : (
-            <Line>
-              <Button onPress={() => set({ pace: paceOf(learned) })}>Plan with that</Button>
-            </Line>
-          )}
-        </Column>
-      ) : null}
-      <Field
-        label="There at"
-        keyboard="time"
-        value={arrives}
-        onChange={setArrives}
-        error={tried ? wrong.arrives : undefined}
-      />
-      <Field
-        label="Leaves at, if it is fixed"
-        keyboard="time"
-        value={leaves}
-        onChange={setLeaves}
-        error={tried ? wrong.leaves : undefined}
-      />
-      <Stepper
-        label="Setting up"
-        unit="min"
-        value={value.setUp}
-        minimum={0}
-        maximum={90}
-        step={5}
-        onChange={(setUp) => set({ setUp })}
-      />
-      <Stepper
-        label="Cleaning between faces"
-        unit="min"
-        value={value.sanitise}
-        minimum={0}
-        maximum={30}
-        step={1}
-        onChange={(sanitise) => set({ sanitise })}
-      />
-      <Switch
-        label="Rests between"
-        on={value.maxWork !== null}
-        onToggle={() => set({ maxWork: value.maxWork === null ? 210 : null })}
-      />
-      {value.maxWork === null ? null : (
-        <Line gap="$4">
-          <Stepper
-            label="Works on end at most"
-            unit="min"
-            value={value.maxWork}
-            minimum={60}
-            maximum={480}
-            step={15}
-            onChange={(maxWork) => set({ maxWork })}
-          />
-          <Stepper
-            label="Rest"
-            unit="min"
-            value={value.rest}
-            minimum={5}
-            maximum={60}
-            step={5}
-            onChange={(rest) => set({ rest })}
-          />
-        </Line>
-      )}
-      <Switch
-        label="Lunch between 11:30 and 14:00"
-        on={value.lunch !== null}
-        onToggle={() => set({ lunch: value.lunch === null ? { minutes: 30, from: 690, to: 840 } : null })}
-      />
-      <BusyTimes
-        title="Away"
-        example="with the florist"
-        add="Add a time away"
-        busy={value.away ?? []}
-        onChange={(away) => set({ away: away.length === 0 ? undefined : away })}
-      />
-      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-      <Button kind="main" disabled={busy} onPress={keep}>
-        Keep
-      </Button>
-      {hands.name === '' ? null : (
-        <Button kind="stop" disabled={busy} onPress={onRemove}>
-          Not there
-        </Button>
-      )}
-    </Dialog>
   );
 }

@@ -133,3 +133,11 @@ test('how sure is told with what it rests on, and what one more buys beside how 
   );
   expect(withoutWords(all)).toBe('Without, made calm: everybody in time on 81 of 100 (79 to 84).');
 });
+
+test('hands that are away say so over their visits', () => {
+  const away = [{ from: 540, to: 560, title: 'with the florist' }];
+  const gone = { ...plan, hands: plan.hands.map((one, i) => (i === 0 ? { ...one, away } : one)) };
+  const [first, second] = groupsOf(gone, timetable, 'hands');
+  expect(first!.detail).toBe('there at 07:30, ready 07:55, away 09:00 to 09:20');
+  expect(second!.detail).not.toContain('away');
+});

@@ -1,19 +1,20 @@
 import {
   minuteOfDay,
   COME_BEFORE_MINUTES,
+  listed,
   newGuest,
   newPlan,
   visitKey,
   type Certainty,
   type DayAnswer,
   type Guest,
+  type Hands,
   type Objective,
   type PartyPlan,
   type Visit,
 } from '@toile/core';
 import type { PartyAnswer, PartyInput } from '@toile/contract';
 import type { Helper, Sure } from '../../workers/planJobs';
-import { listed } from '../trials/trialView';
 import { hourInWords } from '../words/dates';
 
 /** The timetable that is looked at: the kept one, one just found, or one being changed by hand. */
@@ -115,6 +116,10 @@ const nameIn = (list: readonly { readonly id: string; readonly name: string }[],
   list.find((one) => one.id === id)?.name ?? id;
 
 /** The visits of a timetable by who works, where, or on whom. */
+/** When hands are away, each in words: 'away 09:00 to 09:20'. */
+export const awayWords = ({ away = [] }: Pick<Hands, 'away'>): string[] =>
+  away.map(({ from, to }) => `away ${hourInWords(from)} to ${hourInWords(to)}`);
+
 export function groupsOf(plan: PartyPlan, { visits }: Pick<Timetable, 'visits'>, view: View): Group[] {
   const sorted = [...visits].sort((a, b) => a.start - b.start);
   const guestOf = (visit: Visit): Guest | undefined => plan.guests.find((guest) => guest.id === visit.of);
@@ -143,7 +148,11 @@ export function groupsOf(plan: PartyPlan, { visits }: Pick<Timetable, 'visits'>,
     return plan.hands.map((hands) => ({
       id: hands.id,
       title: hands.name,
-      detail: `there at ${hourInWords(hands.arrives)}, ready ${hourInWords(hands.arrives + hands.setUp)}`,
+      detail: [
+        `there at ${hourInWords(hands.arrives)}`,
+        `ready ${hourInWords(hands.arrives + hands.setUp)}`,
+        ...awayWords(hands),
+      ].join(', '),
       tell: null,
       rows: sorted
         .filter((v) => v.worker === hands.id)

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useEffect } from 'react';
 import type { ClientAnswer } from '@toile/contract';
-import { dropPhotosOf } from '../../data/photos';
+import { dropIfRefused } from '../../data/photos';
 import { Button, Empty } from '../../ui';
 
 /** Whether the client agreed to photographs. */
@@ -11,16 +11,14 @@ export const mayPhotograph = ({ consult }: Pick<ClientAnswer, 'consult'>): boole
 /** Said in place of photographs where nobody agreed to them. */
 export function NoConsent({ client }: { readonly client: Pick<ClientAnswer, 'id' | 'name' | 'consult'> }) {
   const router = useRouter();
-  const refused = client.consult.photos === 'none';
-  // What was kept here while it was agreed to goes with the consent.
-  useEffect(() => {
-    if (refused) void dropPhotosOf(client.id);
-  }, [refused, client.id]);
+  const said = client.consult.photos;
+  // Said on another device, perhaps: this one hears of it here.
+  useEffect(() => void dropIfRefused(client.id, said), [said, client.id]);
   return (
     <Empty
       title="No photographs"
       words={
-        refused
+        said === 'none'
           ? `${client.name} does not want photographs. If that has changed, say so in the first talk.`
           : `Nobody has asked ${client.name} yet. Ask in the first talk whether photographs may be kept.`
       }

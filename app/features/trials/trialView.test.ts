@@ -1,15 +1,6 @@
 import { swapStep, type Chart, type SeenHalf, type Step } from '@toile/core';
 import { NO_HALVES, seenOf, withGrade } from './halfLook';
-import {
-  chosen,
-  declaredWords,
-  gradeWords,
-  hoursFor,
-  letterAt,
-  listed,
-  lookRows,
-  type Choosing,
-} from './trialView';
+import { chosen, declaredWords, gradeWords, hoursFor, letterAt, lookRows, type Choosing } from './trialView';
 
 const step = (id: string, more: Partial<Step> = {}): Step => ({
   id,
@@ -71,7 +62,6 @@ test('what is locked is said whole', () => {
   expect(
     declaredWords({ declared: { ...declared, zones: [...declared.zones], hours: [...declared.hours] } }),
   ).toBe('Shine: forehead and nose, judged by the client after 2, 4 and 8 h');
-  expect([listed([]), listed(['a']), listed(['a', 'b', 'c'])]).toEqual(['', 'a', 'a, b and c']);
 });
 
 test.each([

@@ -1,6 +1,7 @@
 import {
   aSideAt,
   GRADE_WORDS,
+  listed,
   swapProduct,
   swapSchool,
   swapStep,
@@ -111,10 +112,6 @@ export const hoursFor = (lasts: number): number[] => {
 export function declaredWords({ declared }: Pick<TrialAnswer, 'declared'>): string {
   const zones = listed(declared.zones.map(trialZoneWords));
   return `${capital(MEASURE_WORDS[declared.measure])}: ${zones}, judged by ${JUDGE_WORDS[declared.by]} after ${listed(declared.hours.map(String))} h${declared.design === 'places' ? '; each place has a draw of its own' : ''}`;
-}
-
-export function listed(words: readonly string[]): string {
-  return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 }
 
 export const STATE_WORDS: Readonly<Record<TrialNow['state'], string>> = {

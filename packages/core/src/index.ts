@@ -18,6 +18,7 @@ export * from './repeat';
 export * from './review';
 export * from './shade';
 export * from './trial';
+export { listed } from './listed';
 // Both fade: the one of looks is meant where nothing else is said.
 export { faded } from './face';
 export { seededRandom, seedFromText, standardNormal, clamp, lerp, type Random } from './math';

@@ -151,6 +151,42 @@ test('pushed late, visits jump over hours away and over appointments behind them
   expect(after.start).toBeLessThan(late + 42 + 5);
 });
 
+test('over days run late at any minute: what is pushed lies in no hour away, also while hands stay for what dries', () => {
+  let jumped = 0;
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 0, max: 400 }),
+      fc.integer({ min: 2, max: 6 }),
+      fc.integer({ min: 0, max: 40 }),
+      fc.integer({ min: 1, max: 8 }),
+      (seed, people, begins, long) => {
+        const open = randomDay(seededRandom(seed), people);
+        // Hands that stay while it dries are held longer than their minutes.
+        const day: PartyDay = {
+          ...open,
+          people: open.people.map((one) => ({
+            ...one,
+            ways: one.ways.map((way) => ({
+              ...way,
+              tasks: way.tasks.map((task) => ({ ...task, tail: 6, frees: false })),
+            })),
+          })),
+        };
+        const plan = planDay(day, { work: 15 });
+        const from = 520 + 5 * begins;
+        const late: PartyDay = { ...away(day, 'm1', from, from + 5 * long), now: 520 + 3 * begins };
+        const pushed = pushDay(late, plan);
+        const visits = pushed.visits.filter(({ start }) => Number.isFinite(start));
+        expect(intoAway(late, { ways: pushed.ways, visits })).toEqual([]);
+        jumped += intoAway(late, pushDay({ ...day, now: late.now }, plan)).length;
+      },
+    ),
+    { numRuns: 60 },
+  );
+  // Without the hours away some would have lain there.
+  expect(jumped).toBeGreaterThan(0);
+});
+
 test('a slow morning waits for hands that are away: it is surely no likelier to be in time', () => {
   const day = smallDay({ a: { readyBy: 620 }, b: { readyBy: 640 } });
   const plan = planDay(day);

@@ -1,7 +1,7 @@
 import { seededRandom } from '../math';
 import { judgeDay, type DayConflict } from './judgeDay';
 import { endsOf } from './laidOut';
-import { layDown } from './lines';
+import { clearStart, layDown } from './lines';
 import type { PartyDay, DayAnswer, Objective, Visit } from './instance';
 import { minuteOf, modelOf, type Model } from './model';
 import { Search, type Prices } from './search';
@@ -116,14 +116,7 @@ export function pushDay(
       }
       wait(ends[line.afterPerson] ?? -Infinity);
       if (line.afterChair >= 0) wait(chairs[line.afterChair]! + line.chairGap);
-      // Past what it would run into, and on the grid again, until neither moves it.
-      for (let last = NaN; start !== last && Number.isFinite(start);) {
-        last = start;
-        for (const gone of line.away) if (start < gone.to && start + line.minutes > gone.from) wait(gone.to);
-        for (const busy of line.busy)
-          if (start < busy.to && start + line.minutes + line.task.tail > busy.from) wait(busy.to);
-        start = Math.ceil(start / day.grid) * day.grid;
-      }
+      if (Number.isFinite(start)) start = clearStart(line, start, line.minutes, day.grid);
     }
     const { handsEnd, personEnd, chairEnd } = endsOf(line.task, start, line.minutes);
     hands[i] = handsEnd;

@@ -1,7 +1,7 @@
 import { seedFromText } from '../math';
 import type { DayAnswer, TaskKind } from './instance';
 import { endsOf } from './laidOut';
-import { layDown, type Line } from './lines';
+import { clearStart, layDown, type Line } from './lines';
 import { wholeDay, type OpenDay } from './wholeDay';
 
 // Taken out of the global once: these run in the innermost loops.
@@ -172,10 +172,7 @@ export class Mornings {
       if (line.afterPerson >= 0) wait(this.ends[line.afterPerson]!, line.afterPerson);
       if (line.afterChair >= 0) wait(this.chairs[line.afterChair]! + line.chairGap, line.afterChair);
       // Fixed appointments and hours away are not run into: whoever it is comes back after them.
-      for (const gone of line.away)
-        if (!line.pinned && start < gone.to && start + minutes > gone.from) wait(gone.to, cause);
-      for (const busy of line.busy)
-        if (start < busy.to && start + minutes + line.task.tail > busy.from) wait(busy.to, cause);
+      start = clearStart(line, start, minutes);
       this.cause[i] = cause;
       this.overrun[i] = max(0, minutes - line.minutes);
       const { handsEnd, personEnd, chairEnd } = endsOf(line.task, start, minutes);

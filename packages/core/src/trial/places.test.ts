@@ -19,6 +19,7 @@ import { compareHalves, comparePlaces, type SeenHalf } from './compareHalves';
 import { applied, BASE, CHART, event, ids, otherBase, shine, trialOf } from './halfTrial.testing';
 import { changedSteps, swapStep, trialZoneOutlines } from './halves';
 import { TRIAL_ZONES, type TrialZone } from './measures';
+import { questionsSoFar } from './questions';
 import { trialNow } from './trial';
 import { asCounted, trialWords, wayAt } from './trialWords';
 import { verdictOf } from './verdict';
@@ -274,6 +275,16 @@ describe('what one face says', () => {
     ]);
     expect(now.compared.outcome).toBeNull();
     expect(trialWords(trial, now)).toMatch(/^It stung on the client’s left, where both ways lay/);
+  });
+
+  test('a guess of one side is none where each place had its own', () => {
+    const judged = (one: ReturnType<typeof trialOf>) => ({
+      trial: one,
+      events: [...worn([2, 0]), event({ kind: 'judged', guess: 'left' })],
+    });
+    expect(questionsSoFar([judged(trial)])[0]!.guesses).toEqual({ right: 0, of: 0 });
+    expect(questionsSoFar([judged(trialOf('left'))])[0]!.guesses).toEqual({ right: 1, of: 1 });
+    expect(questionsSoFar([judged(trialOf('right'))])[0]!.guesses).toEqual({ right: 0, of: 1 });
   });
 
   test('of its question it is one client, by a fair coin the next draw does not lean on', () => {

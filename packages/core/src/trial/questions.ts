@@ -72,7 +72,10 @@ function questionFrom(records: readonly TrialRecord[]): QuestionSoFar {
       : [{ skin, better, ties: mine.filter((outcome) => outcome === 0).length, trials: mine.length }];
   });
   const shares = groups.length > 1 ? shrunkShares(groups) : [];
-  const guessed = all.filter(({ now }) => now.guess !== null);
+  // Drawn place by place there is no one side to guess.
+  const guessed = all.flatMap(({ trial: { draw }, now }) =>
+    now.guess !== null && 'aSide' in draw ? [now.guess === draw.aSide] : [],
+  );
   return {
     question,
     marks: all.map(({ trial, now, counted: { outcome } }) => ({
@@ -88,8 +91,7 @@ function questionFrom(records: readonly TrialRecord[]): QuestionSoFar {
     says: verdictInWords(question, counted),
     groups: groups.length > 1 ? groups.map((group, i) => ({ ...group, share: shares[i]! })) : [],
     guesses: {
-      right: guessed.filter(({ trial, now }) => 'aSide' in trial.draw && now.guess === trial.draw.aSide)
-        .length,
+      right: guessed.filter((right) => right).length,
       of: guessed.length,
     },
   };
