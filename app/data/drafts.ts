@@ -45,6 +45,16 @@ function dropForms(which: (name: string) => boolean): void {
 /** A form's draft, by the form and what it is about. */
 export const formDraft = (name: string): string => `form.${writer}.${name}`;
 
+/** The revision a form's draft began from, where its name ends in one: the newest that waits here, or null. */
+export function draftedRevision(name: string): number | null {
+  const start = key(`${formDraft(name)} `);
+  const found = Object.keys(globalThis.localStorage ?? {})
+    .filter((kept) => kept.startsWith(start))
+    .map((kept) => Number(kept.slice(start.length)))
+    .filter(Number.isInteger);
+  return found.length === 0 ? null : Math.max(...found);
+}
+
 /** Drops whatever on this device is about something that was erased: by its name, or by what is in it. */
 export function dropDraftsOf(words: readonly string[]): void {
   const store = globalThis.localStorage;

@@ -260,25 +260,111 @@ test('what was done at the chair is kept and sent again when the connection fail
   await context.close();
 });
 
-test('someone else’s save in between is shown, and nothing typed is lost', async () => {
+/** The page is looked at again, so what it shows is asked for anew. */
+const lookedAtAgain = async (page: Page): Promise<void> => {
+  const asked = page.waitForResponse((answer) => /\/api\/(charts|clients)\/[^/]+$/.test(answer.url()));
+  await page.waitForTimeout(5_500);
+  await page.evaluate(() => window.dispatchEvent(new Event('focus')));
+  await asked;
+};
+
+test('someone else’s save in between is shown, and nothing typed is lost: before it is sent and after', async () => {
+  const first = await openAs(browser, 'artist');
+  const second = await openAs(browser, 'owner');
+  const open = async ({ page }: typeof first): Promise<number> => {
+    await openClient(page, 'Morwenna Penhallow');
+    await page.getByRole('link', { name: /Choir Loft/ }).click();
+    const above = await page.getByText(/· version \d+$/).innerText();
+    await page.getByRole('button', { name: /^Step 1,/ }).click();
+    return Number(/\d+$/.exec(above)![0]);
+  };
+  const was = await open(first);
+  await open(second);
+  await first.page.getByLabel('Note').fill(`From Teodor, ${was}.`);
+  await second.page.getByLabel('Note').fill('From Runa.');
+  await first.page.getByRole('button', { name: `Save version ${was + 1}` }).click();
+  await first.page.getByText(new RegExp(`· version ${was + 1}$`)).waitFor();
+  // Found out by sending it.
+  await second.page.getByRole('button', { name: `Save version ${was + 1}` }).click();
+  await second.page.getByText(/Someone else saved in between/).waitFor();
+  expect(await second.page.getByLabel('Note').inputValue()).toBe('From Runa.');
+  await second.page.getByRole('button', { name: `Take version ${was + 1}` }).click();
+  await second.page.getByText(new RegExp(`· version ${was + 1}$`)).waitFor();
+  await second.page.getByRole('button', { name: /^Step 1,/ }).click();
+  expect(await second.page.getByLabel('Note').inputValue()).toBe(`From Teodor, ${was}.`);
+
+  // Found out before: the page is looked at again while something is typed, and then opened anew.
+  await second.page.getByLabel('Note').fill('From Runa, later.');
+  await first.page.getByRole('button', { name: /^Step 1,/ }).click();
+  await first.page.getByLabel('Note').fill(`From Teodor, again ${was}.`);
+  await first.page.getByRole('button', { name: `Save version ${was + 2}` }).click();
+  await first.page.getByText(new RegExp(`· version ${was + 2}$`)).waitFor();
+  await lookedAtAgain(second.page);
+  const said = second.page.getByText(new RegExp(`Version ${was + 2} is by Teodor`));
+  await said.waitFor();
+  expect(await second.page.getByLabel('Note').inputValue()).toBe('From Runa, later.');
+  await second.page.reload();
+  await said.waitFor();
+  await second.page.getByRole('button', { name: /^Step 1,/ }).click();
+  expect(await second.page.getByLabel('Note').inputValue()).toBe('From Runa, later.');
+  await second.page.getByRole('button', { name: `Save mine as version ${was + 3}` }).click();
+  await second.page.getByText(new RegExp(`· version ${was + 3}$`)).waitFor();
+  await second.page.reload();
+  await second.page.getByText(new RegExp(`· version ${was + 3}$`)).waitFor();
+  await second.page.getByRole('button', { name: /^Step 1,/ }).click();
+  expect(await second.page.getByLabel('Note').inputValue()).toBe('From Runa, later.');
+  await first.context.close();
+  await second.context.close();
+});
+
+test('what somebody else saves of a client takes nothing away that is being typed, and is not written over unasked', async () => {
   const first = await openAs(browser, 'artist');
   const second = await openAs(browser, 'owner');
   for (const { page } of [first, second]) {
     await openClient(page, 'Morwenna Penhallow');
-    await page.getByRole('link', { name: /Choir Loft/ }).click();
-    await page.getByRole('button', { name: /^Step 1,/ }).click();
+    await page.getByRole('button', { name: 'Change details' }).click();
+    await page.getByLabel('Notes').waitFor();
   }
-  await first.page.getByLabel('Note').fill('From Teodor.');
-  await second.page.getByLabel('Note').fill('From Runa.');
-  await first.page.getByRole('button', { name: 'Save version 2' }).click();
-  await first.page.getByText(/· version 2$/).waitFor();
-  await second.page.getByRole('button', { name: 'Save version 2' }).click();
+  const stamp = String(Date.now());
+  await second.page.getByLabel('Notes').fill('Sits by the window.');
+  await first.page.getByLabel('Phone').fill(`+44 7700 ${stamp.slice(-6)}`);
+  await first.page.getByRole('button', { name: 'Save the details' }).click();
+  await first.page.getByLabel('Phone').waitFor({ state: 'detached' });
+  await lookedAtAgain(second.page);
+  expect(await second.page.getByLabel('Notes').inputValue()).toBe('Sits by the window.');
+  // Nor by leaving the page and coming back to it.
+  await second.page.reload();
+  await second.page.getByText('Taken up where it was left on this device.').waitFor();
+  expect(await second.page.getByLabel('Notes').inputValue()).toBe('Sits by the window.');
+  await second.page.getByRole('button', { name: 'Save the details' }).click();
   await second.page.getByText(/Someone else saved in between/).waitFor();
-  expect(await second.page.getByLabel('Note').inputValue()).toBe('From Runa.');
-  await second.page.getByRole('button', { name: 'Take version 2' }).click();
-  await second.page.getByText(/· version 2$/).waitFor();
+  await second.page.getByRole('button', { name: 'Take theirs' }).click();
+  await eventually(async () =>
+    (await second.page.getByLabel('Phone').inputValue()).endsWith(stamp.slice(-6)),
+  );
+  await second.page.reload();
+  await second.page.getByLabel('Notes').waitFor();
+  expect(await second.page.getByLabel('Notes').inputValue()).not.toBe('Sits by the window.');
+  expect(await second.page.getByText('Taken up where it was left').count()).toBe(0);
   await first.context.close();
   await second.context.close();
+});
+
+test('a face half traced is there again after a reload', async () => {
+  const { context, page } = await openAs(browser, 'owner');
+  await openClient(page, 'Morwenna Penhallow');
+  await page.goto(`${page.url()}/trace`);
+  const length = page.getByLabel(/^Face length/);
+  await length.fill('187');
+  await page.reload();
+  await page.getByText('Taken up where it was left on this device.').waitFor();
+  expect(await length.inputValue()).toBe('187');
+  await page.getByRole('button', { name: 'Begin anew' }).click();
+  await eventually(async () => (await length.inputValue()) !== '187');
+  await page.reload();
+  await length.waitFor();
+  expect(await page.getByText('Taken up where it was left').count()).toBe(0);
+  await context.close();
 });
 
 test('the dark theme follows the device', async () => {

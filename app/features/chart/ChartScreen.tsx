@@ -4,15 +4,10 @@ import { documentHash, type Chart } from '@toile/core';
 import { may, pathTo, type ChartAnswer } from '@toile/contract';
 import { call, CallError, currentOf } from '../../data/call';
 import { useChart, useKit, useRefresh, useSession } from '../../data/hooks';
+import { useBegun } from '../../data/useBegun';
 import { Body, Button, Column, Field, Label, Line, Ready, Row, Screen, Subheading, useRoomy } from '../../ui';
 import { dayInWords } from '../words/dates';
-import {
-  dropChartDraft,
-  newChartDraft,
-  readChartDraft,
-  writeChartDraft,
-  type ChartDraft,
-} from './chartDraft';
+import { dropChartDraft, newChartWork, readChartDraft, writeChartDraft, type ChartWork } from './chartDraft';
 import { ChartOccasion } from '../occasion/ChartOccasion';
 import { SeriesDialog } from '../occasion/SeriesDialog';
 import { PrintDialog } from '../print/PrintDialog';
@@ -24,7 +19,7 @@ export function ChartScreen({ id }: { readonly id: string }) {
   const { version } = useLocalSearchParams<{ version?: string }>();
   const answer = useChart(id, version);
   const router = useRouter();
-  if (answer.data) return <Open key={`${id} ${answer.data.chart.version}`} answer={answer.data} />;
+  if (answer.data) return <Open key={`${id} ${version ?? ''}`} answer={answer.data} />;
   return (
     <Screen title="Face chart" onBack={() => router.back()}>
       <Ready remote={answer}>{() => null}</Ready>
@@ -33,37 +28,55 @@ export function ChartScreen({ id }: { readonly id: string }) {
 }
 
 function Open({ answer }: { readonly answer: ChartAnswer }) {
-  const { chart: saved, versions } = answer;
+  const { versions } = answer;
   const router = useRouter();
   const refresh = useRefresh();
   const kit = useKit();
   const session = useSession();
-  const [draft, setDraft] = useState<ChartDraft>(() => readChartDraft(saved) ?? newChartDraft(saved));
+  const newestShown = versions[0]?.version === answer.chart.version;
+  const {
+    begun: saved,
+    work: draft,
+    setWork: setDraft,
+    changed,
+    behind,
+    begin,
+  } = useBegun<Chart, ChartWork>({
+    newest: answer.chart,
+    stampOf: ({ version }) => version,
+    workOf: newChartWork,
+    same: ({ chart }, from) => chart === from || JSON.stringify(chart) === JSON.stringify(from),
+    waiting: newestShown ? readChartDraft(answer.chart.id) : null,
+  });
   const [failure, setFailure] = useState<{ words: string; newest: Chart | null } | null>(null);
   const [busy, setBusy] = useState(false);
   const [asking, setAsking] = useState<'print' | 'share' | 'occasion' | 'series' | null>(null);
   const roomy = useRoomy();
   const shown = { chartId: saved.id, version: saved.version };
-  const newest = versions[0]?.version === saved.version;
-  const editable = newest && session.data !== undefined && may(session.data.role, 'edit');
-  const changed = draft.chart !== saved && JSON.stringify(draft.chart) !== JSON.stringify(saved);
+  // Behind what somebody else saved it is still one's own to change: an older version alone is to read only.
+  const editable = newestShown && session.data !== undefined && may(session.data.role, 'edit');
+  const theirs = failure?.newest ?? (behind ? answer.chart : null);
 
   useEffect(() => {
-    if (changed || draft.reason) writeChartDraft(saved, draft);
-  }, [saved, draft, changed]);
+    if (changed) writeChartDraft({ begun: saved, work: draft });
+    // Changed back is not changed; an older version looked at drops nothing.
+    else if (newestShown) dropChartDraft(saved.id);
+  }, [saved, draft, changed, newestShown]);
 
-  const save = async (): Promise<void> => {
+  /** Saves it as the version after the one it began from, or knowingly after what somebody else saved meanwhile. */
+  const save = async (after: Chart = saved): Promise<void> => {
     setBusy(true);
     setFailure(null);
     try {
-      const body = { parent: saved.version, reason: draft.reason, chart: draft.chart };
+      const body = { parent: after.version, reason: draft.reason, chart: draft.chart };
       // The same words sent twice land once; other words are another write.
       const kept = await call('createVersion', {
         params: { id: saved.id },
         body,
         idempotencyKey: documentHash({ key: draft.key, body }),
       });
-      dropChartDraft(saved);
+      dropChartDraft(saved.id);
+      begin(kept.chart);
       await refresh({ name: 'chart', params: { id: saved.id }, answer: kept });
     } catch (error) {
       setFailure({
@@ -73,12 +86,14 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
             : 'Something went wrong. Your changes are kept here; try again.',
         newest: currentOf('createVersion', error),
       });
+    } finally {
       setBusy(false);
     }
   };
-  const discard = (): void => {
-    dropChartDraft(saved);
-    setDraft(newChartDraft(saved));
+  const discardFor = (other: Chart): void => {
+    dropChartDraft(saved.id);
+    setFailure(null);
+    begin(other);
   };
 
   return (
@@ -91,15 +106,21 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
         changed ? (
           <Column gap="$2">
             {failure ? <Body role="alert" color="$madder">{`▲ ${failure.words}`}</Body> : null}
-            {failure?.newest ? (
-              <Line flexWrap="nowrap">
-                <Button grow onPress={() => (discard(), void refresh())}>
-                  {`Take version ${failure.newest.version}`}
-                </Button>
-                <Label
-                  flex={1}
-                >{`By ${failure.newest.author}: ${failure.newest.reason || 'no reason given'}. Yours stays here until you choose.`}</Label>
-              </Line>
+            {theirs ? (
+              <>
+                <Body
+                  role={failure ? undefined : 'alert'}
+                  color="$weld"
+                >{`▲ Version ${theirs.version} is by ${theirs.author}: ${theirs.reason || 'no reason given'}. Yours stays here until you choose.`}</Body>
+                <Line flexWrap="nowrap">
+                  <Button large grow onPress={() => (discardFor(theirs), void refresh())}>
+                    {`Take version ${theirs.version}`}
+                  </Button>
+                  <Button large grow disabled={busy} onPress={() => void save(theirs)}>
+                    {`Save mine as version ${theirs.version + 1}`}
+                  </Button>
+                </Line>
+              </>
             ) : (
               <>
                 <Field
@@ -109,7 +130,7 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
                   placeholder="A calmer lip, after the trial"
                 />
                 <Line flexWrap="nowrap">
-                  <Button large onPress={discard}>
+                  <Button large onPress={() => discardFor(saved)}>
                     Undo all
                   </Button>
                   <Button kind="main" large grow disabled={busy} onPress={() => void save()}>
@@ -130,7 +151,7 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
               kind="main"
               large
               grow
-              disabled={!newest}
+              disabled={!newestShown}
               onPress={() => router.navigate(`/charts/${saved.id}/chair?from=chart`)}
             >
               To the chair
@@ -140,11 +161,12 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
       }
     >
       <ChartEditor
+        key={saved.version}
         chart={draft.chart}
         kit={kit.data}
         editable={editable}
         onChange={(chart) => setDraft((d) => ({ ...d, chart }))}
-        above={newest ? undefined : <Body color="$weld">{`▲ An older version, to read only.`}</Body>}
+        above={newestShown ? undefined : <Body color="$weld">{`▲ An older version, to read only.`}</Body>}
         versions={<Versions saved={saved} versions={versions} />}
         more={[
           ...(editable

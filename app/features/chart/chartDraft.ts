@@ -2,13 +2,15 @@ import type { Chart } from '@toile/core';
 import { newId } from '@toile/contract';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
 
-/** Changes to a saved version that are not saved yet; they outlive a reload. */
-export type ChartDraft = { readonly chart: Chart; readonly reason: string; readonly key: string };
+/** A chart as changed and not saved yet. */
+export type ChartWork = { readonly chart: Chart; readonly reason: string; readonly key: string };
 
-const nameOf = (saved: Pick<Chart, 'id' | 'version'>): string => `chart.${saved.id}.${saved.version}`;
+/** The same with the version it began from; it outlives a reload, and whatever is saved meanwhile. */
+export type ChartDraft = { readonly begun: Chart; readonly work: ChartWork };
 
-export const readChartDraft = (saved: Chart): ChartDraft | null => readDraft<ChartDraft>(nameOf(saved));
-export const writeChartDraft = (saved: Pick<Chart, 'id' | 'version'>, draft: ChartDraft): void =>
-  writeDraft(nameOf(saved), draft);
-export const dropChartDraft = (saved: Pick<Chart, 'id' | 'version'>): void => dropDraft(nameOf(saved));
-export const newChartDraft = (chart: Chart, reason = ''): ChartDraft => ({ chart, reason, key: newId() });
+const nameOf = (id: string): string => `chart.${id}`;
+
+export const readChartDraft = (id: string): ChartDraft | null => readDraft<ChartDraft>(nameOf(id));
+export const writeChartDraft = (draft: ChartDraft): void => writeDraft(nameOf(draft.begun.id), draft);
+export const dropChartDraft = (id: string): void => dropDraft(nameOf(id));
+export const newChartWork = (chart: Chart, reason = ''): ChartWork => ({ chart, reason, key: newId() });

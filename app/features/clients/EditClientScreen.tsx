@@ -2,9 +2,9 @@ import { yupResolver } from '@hookform/resolvers/yup';
 import { useRouter } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import { clientFormSchema, type ClientAnswer, type ClientForm } from '@toile/contract';
-import { useClient } from '../../data/hooks';
 import { useFormDraft } from '../../data/useDraft';
-import { DraftNote, Ready, Screen } from '../../ui';
+import { DraftNote, Screen } from '../../ui';
+import { BegunClient, type Begun } from './BegunClient';
 import { clientBody } from './clientBody';
 import { ClientFormFields } from './ClientFormFields';
 import { SaveFoot } from './SaveFoot';
@@ -12,19 +12,15 @@ import { useSaveClient } from './useSaveClient';
 
 /** What is kept of a client beside face and skin, changed. */
 export function EditClientScreen({ id }: { readonly id: string }) {
-  const client = useClient(id);
-  const router = useRouter();
-  if (client.data) return <Edit key={client.data.revision} client={client.data} />;
   return (
-    <Screen title="Details" onBack={() => router.navigate(`/clients/${id}`)}>
-      <Ready remote={client}>{() => null}</Ready>
-    </Screen>
+    <BegunClient id={id} title="Details" draft="client">
+      {(begun) => <Edit {...begun} />}
+    </BegunClient>
   );
 }
 
-function Edit({ client }: { readonly client: ClientAnswer }) {
+function Edit({ client, newest, take }: Begun) {
   const router = useRouter();
-  const saving = useSaveClient(client);
   const { name, phone, email, birthYear, guardianConsent, sensitivities, notes } = clientBody(client);
   const details = useForm({
     resolver: yupResolver(clientFormSchema),
@@ -32,6 +28,8 @@ function Edit({ client }: { readonly client: ClientAnswer }) {
   });
   const { control, handleSubmit, setError } = details;
   const draft = useFormDraft(`client ${client.id} ${client.revision}`, details);
+  const from = (other: ClientAnswer): void => (draft.drop(), take(other));
+  const saving = useSaveClient(client, from);
   const save = (over?: ClientAnswer): Promise<void> =>
     handleSubmit(async (form) => {
       const { saved, refused } = await saving.save(form, over);
@@ -50,7 +48,7 @@ function Edit({ client }: { readonly client: ClientAnswer }) {
       onBack={() => router.navigate(`/clients/${client.id}`)}
       foot={<SaveFoot saving={saving} words="Save the details" onSave={(over) => void save(over)} />}
     >
-      <DraftNote {...draft} />
+      <DraftNote taken={draft.taken} anew={() => (draft.anew(), from(newest))} />
       <ClientFormFields control={control} />
     </Screen>
   );

@@ -26,8 +26,14 @@ export type ClientSaving = {
   readonly takeTheirs: () => void;
 };
 
-/** Changes to a known client: from the revision shown, or knowingly over someone else's. */
-export function useSaveClient(client: ClientAnswer): ClientSaving {
+/**
+ * Changes to a known client: from the revision they began at, or knowingly over someone else's. `onTaken` hears of
+ * theirs when one's own are given up.
+ */
+export function useSaveClient(
+  client: ClientAnswer,
+  onTaken: (theirs: ClientAnswer) => void = () => undefined,
+): ClientSaving {
   const refresh = useRefresh();
   const [busy, setBusy] = useState(false);
   const [failure, setFailure] = useState<SaveFailure | null>(null);
@@ -61,8 +67,10 @@ export function useSaveClient(client: ClientAnswer): ClientSaving {
       }
     },
     takeTheirs: () => {
-      if (failure?.theirs) void show(failure.theirs);
       setFailure(null);
+      if (!failure?.theirs) return;
+      onTaken(failure.theirs);
+      void show(failure.theirs);
     },
   };
 }

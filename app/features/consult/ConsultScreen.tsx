@@ -2,23 +2,20 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { CONSULT_QUESTIONS, takenOver, type Consult } from '@toile/core';
 import { type ClientAnswer } from '@toile/contract';
-import { useClient } from '../../data/hooks';
 import { dropIfRefused } from '../../data/photos';
 import { useDraft } from '../../data/useDraft';
-import { Column, DraftNote, Ready, Screen } from '../../ui';
+import { Column, DraftNote, Screen } from '../../ui';
+import { BegunClient, type Begun } from '../clients/BegunClient';
 import { SaveFoot } from '../clients/SaveFoot';
 import { useSaveClient } from '../clients/useSaveClient';
 import { Questions } from './Questions';
 
 /** The first talk at the table: the same questions as by link, with what is known already. */
 export function ConsultScreen({ id }: { readonly id: string }) {
-  const client = useClient(id);
-  const router = useRouter();
-  if (client.data) return <Talk key={client.data.revision} client={client.data} />;
   return (
-    <Screen title="First talk" onBack={() => router.navigate(`/clients/${id}`)}>
-      <Ready remote={client}>{() => null}</Ready>
-    </Screen>
+    <BegunClient id={id} title="First talk" draft="talk">
+      {(begun) => <Talk {...begun} />}
+    </BegunClient>
   );
 }
 
@@ -35,10 +32,11 @@ function knownOf({ consult, features, guardianConsent, sensitivities }: ClientAn
   };
 }
 
-function Talk({ client }: { readonly client: ClientAnswer }) {
+function Talk({ client, newest, take }: Begun) {
   const router = useRouter();
-  const saving = useSaveClient(client);
   const draft = useDraft<Consult>(`talk ${client.id} ${client.revision}`, () => knownOf(client));
+  const from = (other: ClientAnswer): void => (draft.drop(), take(other));
+  const saving = useSaveClient(client, from);
   const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
   const { value: answers, set } = draft;
   const save = async (over?: ClientAnswer): Promise<void> => {
@@ -75,7 +73,7 @@ function Talk({ client }: { readonly client: ClientAnswer }) {
       foot={<SaveFoot saving={saving} words="Keep what was said" onSave={(over) => void save(over)} />}
     >
       <Column gap="$4">
-        <DraftNote {...draft} />
+        <DraftNote taken={draft.taken} anew={() => (draft.anew(), from(newest))} />
         <Questions answers={answers} onChange={set} errors={errors} />
       </Column>
     </Screen>

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import type { Product } from '@toile/core';
+import { draftedRevision } from '../../data/drafts';
 import { useKit } from '../../data/hooks';
 import { useDraft } from '../../data/useDraft';
 import { Body, Button, Column, DraftNote, Empty, Ready, Screen } from '../../ui';
@@ -27,9 +28,9 @@ export function EditProductScreen({ id }: { readonly id: string }) {
 
 function Edit({ product, revision }: { readonly product: Product; readonly revision: number }) {
   const router = useRouter();
-  const draft = useDraft(`product ${product.id} ${revision}`, () => formOf(product));
+  const [base, setBase] = useState(() => draftedRevision(`product ${product.id}`) ?? revision);
+  const draft = useDraft(`product ${product.id} ${base}`, () => formOf(product));
   const form = draft.value;
-  const [base] = useState(revision);
   const saving = useSaveProduct();
   const back = `/kit/products/${product.id}` as const;
   const save = async (over: number): Promise<void> => {
@@ -61,7 +62,7 @@ function Edit({ product, revision }: { readonly product: Product; readonly revis
         </Column>
       }
     >
-      <DraftNote {...draft} />
+      <DraftNote taken={draft.taken} anew={() => (draft.anew(), setBase(revision))} />
       <ProductFields form={form} errors={saving.errors} onChange={draft.set} />
     </Screen>
   );

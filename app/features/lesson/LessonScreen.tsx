@@ -41,12 +41,14 @@ export function LessonScreen({ id }: { readonly id: string }) {
       widest={1100}
       onBack={() => router.navigate(`/charts/${id}`)}
     >
-      <Ready remote={chart}>{({ chart: newest }) => <Compose key={newest.version} chart={newest} />}</Ready>
+      <Ready remote={chart}>{({ chart: newest }) => <Compose newest={newest} />}</Ready>
     </Screen>
   );
 }
 
-function Compose({ chart }: { readonly chart: Chart }) {
+function Compose({ newest }: { readonly newest: Chart }) {
+  // A version saved meanwhile takes nothing away that was chosen.
+  const [chart] = useState(newest);
   const session = useSession();
   const wide = useWide();
   const [minutes, setMinutes] = useState(20);

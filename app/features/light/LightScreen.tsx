@@ -52,7 +52,7 @@ export function LightScreen({ id }: { readonly id: string }) {
 }
 
 function UnderLight({ answer }: { readonly answer: ChartAnswer }) {
-  const chart = useMemo(() => readChartDraft(answer.chart)?.chart ?? answer.chart, [answer.chart]);
+  const chart = useMemo(() => readChartDraft(answer.chart.id)?.work.chart ?? answer.chart, [answer.chart]);
   if (!skinTarget(chart.client.skin))
     return (
       <Empty

@@ -15,6 +15,7 @@ import {
 import { may, pathTo, type PaletteAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useKit, usePalettes, useRefresh, useSession } from '../../data/hooks';
+import { useBegun } from '../../data/useBegun';
 import {
   Body,
   Button,
@@ -39,8 +40,7 @@ export function PaletteScreen({ id }: { readonly id: string }) {
   const kit = useKit();
   const router = useRouter();
   const found = palettes.data?.find((p) => p.palette.id === id);
-  if (found && kit.data)
-    return <Open key={`${id} ${found.revision}`} answer={found} products={kit.data.products} />;
+  if (found && kit.data) return <Open key={id} newest={found} products={kit.data.products} />;
   return (
     <Screen title="Palette" onBack={() => router.navigate('/kit/palettes')}>
       <Ready remote={palettes}>
@@ -56,11 +56,14 @@ function cellNamed(name: string | undefined, palette: Palette): Cell | null {
   return pan ? { row: pan.row, column: pan.column } : null;
 }
 
+/** The pans as moved, and how they lay before each move. */
+type Work = { readonly palette: Palette; readonly past: readonly Palette[] };
+
 function Open({
-  answer,
+  newest,
   products,
 }: {
-  readonly answer: PaletteAnswer;
+  readonly newest: PaletteAnswer;
   readonly products: readonly Product[];
 }) {
   const router = useRouter();
@@ -69,32 +72,35 @@ function Open({
   const session = useSession();
   const mayEdit = session.data ? may(session.data.role, 'edit') : false;
   const { pan: asked } = useLocalSearchParams<{ pan?: string }>();
-  const [palette, setPalette] = useState(answer.palette);
-  const [past, setPast] = useState<readonly Palette[]>([]);
-  const [cell, setCell] = useState<Cell>(() => cellNamed(asked, answer.palette) ?? { row: 0, column: 0 });
+  const { begun, work, setWork, changed, begin } = useBegun({
+    newest,
+    stampOf: ({ revision }) => revision,
+    workOf: (answer): Work => ({ palette: answer.palette, past: [] }),
+    same: (one, answer) => JSON.stringify(one.palette) === JSON.stringify(answer.palette),
+  });
+  const { palette, past } = work;
+  const [cell, setCell] = useState<Cell>(() => cellNamed(asked, palette) ?? { row: 0, column: 0 });
   const [failure, setFailure] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
-  const changed = JSON.stringify(palette) !== JSON.stringify(answer.palette);
   const change = (next: Palette): void => {
     if (next === palette) return;
-    setPast((p) => [...p, palette]);
-    setPalette(next);
+    setWork({ palette: next, past: [...past, palette] });
   };
   const undo = (): void => {
     const before = past.at(-1);
     if (!before) return;
-    setPast((p) => p.slice(0, -1));
-    setPalette(before);
+    setWork({ palette: before, past: past.slice(0, -1) });
   };
   const save = async (): Promise<void> => {
     setBusy(true);
     setFailure(null);
     try {
-      await call('updatePalette', {
+      const kept = await call('updatePalette', {
         params: { id: palette.id },
         body: { palette },
-        revision: answer.revision,
+        revision: begun.revision,
       });
+      begin(kept);
       await refresh();
     } catch (error) {
       const stale = error instanceof CallError && error.problem?.code === 'stale';
@@ -105,6 +111,7 @@ function Open({
             ? error.message
             : 'Something went wrong. Try again.',
       );
+    } finally {
       setBusy(false);
     }
   };
@@ -124,8 +131,8 @@ function Open({
               <Button
                 large
                 onPress={() => {
-                  setPalette(answer.palette);
-                  setPast([]);
+                  begin(newest);
+                  setFailure(null);
                   if (failure) void refresh();
                 }}
               >

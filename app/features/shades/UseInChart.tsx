@@ -4,7 +4,7 @@ import type { ShadeMatch } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { Body, Button, Choice, Column, Label } from '../../ui';
-import { newChartDraft, readChartDraft, writeChartDraft } from '../chart/chartDraft';
+import { newChartWork, readChartDraft, writeChartDraft } from '../chart/chartDraft';
 import { dayInWords } from '../words/dates';
 import { matchReason, namesOf, ratioOf, withMatch } from './shadesView';
 
@@ -31,13 +31,11 @@ export function UseInChart({ client, match, chartId, stepId }: UseInChartProps) 
     setFailure(null);
     try {
       const { chart: saved } = await call('chart', { params: { id: chosen! } });
-      const started = readChartDraft(saved);
-      const changed = withMatch(started?.chart ?? saved, match, stepId);
+      const started = readChartDraft(saved.id);
+      const changed = withMatch(started?.work.chart ?? saved, match, stepId);
       if (!changed) return setFailure('That chart has no base step to put it in.');
-      writeChartDraft(
-        saved,
-        newChartDraft(changed, [started?.reason, matchReason(match)].filter(Boolean).join('. ')),
-      );
+      const reason = [started?.work.reason, matchReason(match)].filter(Boolean).join('. ');
+      writeChartDraft({ begun: started?.begun ?? saved, work: newChartWork(changed, reason) });
       router.navigate(`/charts/${saved.id}`);
     } catch (error) {
       setFailure(error instanceof CallError ? error.message : 'Something went wrong. Try again.');

@@ -13,15 +13,15 @@ import {
   type Taps,
 } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
-import { useClient } from '../../data/hooks';
+import { useDraft } from '../../data/useDraft';
 import {
   Body,
   Button,
   Choice,
   Column,
+  DraftNote,
   Judged,
   Label,
-  Ready,
   Rule,
   Screen,
   Subheading,
@@ -29,6 +29,7 @@ import {
   useWide,
   View,
 } from '../../ui';
+import { BegunClient, type Begun } from '../clients/BegunClient';
 import { SaveFoot } from '../clients/SaveFoot';
 import { landmarksFor } from '../clients/snapshot';
 import { useSaveClient } from '../clients/useSaveClient';
@@ -54,24 +55,34 @@ const SOURCE_WORDS: Readonly<Record<Source, string>> = {
  * Traces a face by tape, by taps on a photo or from another face: the drawing follows as the numbers change.
  */
 export function TraceScreen({ id }: { readonly id: string }) {
-  const client = useClient(id);
-  const router = useRouter();
-  if (client.data) return <Trace key={client.data.revision} client={client.data} />;
   return (
-    <Screen title="Trace" onBack={() => router.navigate(`/clients/${id}`)}>
-      <Ready remote={client}>{() => null}</Ready>
-    </Screen>
+    <BegunClient id={id} title="Trace" draft="trace">
+      {(begun) => <Trace {...begun} />}
+    </BegunClient>
   );
 }
 
-function Trace({ client }: { readonly client: ClientAnswer }) {
+/** What is traced, as far as it is; it waits on the device until it is saved. */
+type Traced = {
+  readonly typed: TypedMeasurements;
+  readonly taps: Taps;
+  readonly likeness: Landmarks | null;
+  readonly features: Features;
+};
+
+function Trace({ client, newest, take }: Begun) {
   const router = useRouter();
-  const saving = useSaveClient(client);
   const wide = useWide();
-  const [typed, setTyped] = useState<TypedMeasurements>(() => typedFrom(client.measurements));
-  const [taps, setTaps] = useState<Taps>(client.taps);
-  const [likeness, setLikeness] = useState<Landmarks | null>(client.likeness);
-  const [features, setFeatures] = useState<Features>(client.features);
+  const draft = useDraft<Traced>(`trace ${client.id} ${client.revision}`, () => ({
+    typed: typedFrom(client.measurements),
+    taps: client.taps,
+    likeness: client.likeness,
+    features: client.features,
+  }));
+  const { typed, taps, likeness, features } = draft.value;
+  const change = (part: Partial<Traced>): void => draft.set((before) => ({ ...before, ...part }));
+  const from = (other: ClientAnswer): void => (draft.drop(), take(other));
+  const saving = useSaveClient(client, from);
   const [way, setWay] = useState<Way>(Object.keys(client.taps).length > 0 ? 'photo' : 'tape');
   const [current, setCurrent] = useState<MeasurementName | null>('faceLength');
   const [marked, setMarked] = useState(false);
@@ -87,8 +98,9 @@ function Trace({ client }: { readonly client: ClientAnswer }) {
 
   const save = async (over?: ClientAnswer): Promise<void> => {
     const { saved } = await saving.save({ measurements, taps, likeness, features }, over);
-    if (saved)
-      router.navigate(saved.readings.length === 0 ? `/clients/${client.id}/read` : `/clients/${client.id}`);
+    if (!saved) return;
+    draft.drop();
+    router.navigate(saved.readings.length === 0 ? `/clients/${client.id}/read` : `/clients/${client.id}`);
   };
 
   return (
@@ -130,6 +142,7 @@ function Trace({ client }: { readonly client: ClientAnswer }) {
           </Judged>
         </View>
         <Column flex={wide ? 1 : undefined} gap="$4">
+          <DraftNote taken={draft.taken} anew={() => (draft.anew(), from(newest))} />
           {folded.map((question) => (
             <Body key={question} role="alert" color="$madder">{`▲ ${question}`}</Body>
           ))}
@@ -145,17 +158,23 @@ function Trace({ client }: { readonly client: ClientAnswer }) {
               typed={typed}
               errors={errors}
               landmarks={landmarks}
-              onType={(name, text) => setTyped((all) => ({ ...all, [name]: text }))}
+              onType={(name, text) => draft.set((all) => ({ ...all, typed: { ...all.typed, [name]: text } }))}
               current={current}
               onCurrent={setCurrent}
             />
           ) : null}
-          {way === 'photo' ? <PhotoTaps clientId={client.id} onTraced={setTaps} /> : null}
+          {way === 'photo' ? (
+            <PhotoTaps clientId={client.id} onTraced={(traced) => change({ taps: traced })} />
+          ) : null}
           {way === 'photo' && tapCount > 0 ? (
-            <Button onPress={() => setTaps({})}>{`Take away all ${tapCount} taps`}</Button>
+            <Button onPress={() => change({ taps: {} })}>{`Take away all ${tapCount} taps`}</Button>
           ) : null}
           {way === 'another face' ? (
-            <StartFromFace clientId={client.id} likeness={likeness} onStart={setLikeness} />
+            <StartFromFace
+              clientId={client.id}
+              likeness={likeness}
+              onStart={(face) => change({ likeness: face })}
+            />
           ) : null}
           <Rule />
           <Column gap="$1">
@@ -178,7 +197,7 @@ function Trace({ client }: { readonly client: ClientAnswer }) {
             ) : null}
           </Column>
           <Rule />
-          <FeaturesForm features={features} onChange={setFeatures} />
+          <FeaturesForm features={features} onChange={(next) => change({ features: next })} />
           <Label>{`An average face is ${canonicalMeasure('faceLength').toFixed(0)} mm long and ${canonicalMeasure('cheekboneWidth')} mm across the cheekbones.`}</Label>
         </Column>
       </View>

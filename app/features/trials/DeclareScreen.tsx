@@ -56,7 +56,7 @@ export function DeclareScreen({ id }: { readonly id: string }) {
         {({ chart: newest }) => (
           <Column gap="$5">
             <Ready remote={trials}>{(list) => <Earlier trials={list} />}</Ready>
-            {edits && kit.data ? <Declare key={newest.version} chart={newest} kit={kit.data} /> : null}
+            {edits && kit.data ? <Declare newest={newest} kit={kit.data} /> : null}
           </Column>
         )}
       </Ready>
@@ -100,7 +100,9 @@ const NOTHING: Choosing = {
   answers: null,
 };
 
-function Declare({ chart, kit }: { readonly chart: Chart; readonly kit: Kit }) {
+function Declare({ newest, kit }: { readonly newest: Chart; readonly kit: Kit }) {
+  // A version saved meanwhile takes nothing away that was chosen.
+  const [chart] = useState(newest);
   const router = useRouter();
   const refresh = useRefresh();
   const { busy, failure, errors, save } = useSaving(

@@ -76,7 +76,7 @@ function Compacts({ chart, list, kit }: CompactsProps) {
         />
       ) : null}
       <OpenCompact
-        key={`${open.compact.id} ${open.revision}`}
+        key={open.compact.id}
         answer={open}
         newest={chart}
         kit={kit}

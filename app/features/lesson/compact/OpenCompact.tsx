@@ -1,9 +1,10 @@
 import { useLocalSearchParams } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { compactNotes, renewedCompact, type Chart, type Compact } from '@toile/core';
 import { newId, pathTo, type CompactAnswer, type KitAnswer } from '@toile/contract';
 import { call } from '../../../data/call';
 import { useChart, useRefresh } from '../../../data/hooks';
+import { useBegun, type Begun } from '../../../data/useBegun';
 import { useSaving } from '../../../data/useSaving';
 import { Body, Button, Column, Field, Line, Ready, Stepper, Subheading, useWide, View } from '../../../ui';
 import { todayText } from '../../words/dates';
@@ -23,11 +24,20 @@ type OpenProps = {
 };
 
 /** A kept compact, by the version of the chart it is for. */
-export function OpenCompact(props: OpenProps) {
-  const { answer, newest } = props;
+export function OpenCompact({ answer: saved, ...props }: OpenProps) {
+  const { newest } = props;
+  const { begun: answer, ...work } = useBegun({
+    newest: saved,
+    stampOf: ({ revision }) => revision,
+    workOf: ({ compact }) => compact,
+    same: (compact, from) => compact === from.compact,
+  });
   const older = useChart(answer.version === newest.version ? '' : newest.id, String(answer.version));
-  if (answer.version === newest.version) return <Opened {...props} chart={newest} />;
-  return <Ready remote={older}>{({ chart }) => <Opened {...props} chart={chart} />}</Ready>;
+  const opened = (chart: Chart) => (
+    <Opened key={answer.revision} {...props} answer={answer} saved={saved} work={work} chart={chart} />
+  );
+  if (answer.version === newest.version) return opened(newest);
+  return <Ready remote={older}>{({ chart }) => opened(chart)}</Ready>;
 }
 
 const MOST_TINS = 6;
@@ -39,21 +49,26 @@ function withAnotherTin(compact: Compact, chart: Chart): Compact {
   return renewedCompact(larger, chart, chart, todayText()) ?? larger;
 }
 
-function Opened({ answer, chart, newest, kit, edits, told, onTold }: OpenProps & { readonly chart: Chart }) {
+type OpenedProps = OpenProps & {
+  readonly chart: Chart;
+  /** As saved now. */ readonly saved: CompactAnswer;
+  readonly work: Omit<Begun<CompactAnswer, Compact>, 'begun'>;
+};
+
+function Opened({ answer, saved, work, chart, newest, kit, edits, told, onTold }: OpenedProps) {
   const { pan } = useLocalSearchParams<{ pan?: string }>();
   const wide = useWide();
   const refresh = useRefresh();
   const { busy, failure, save } = useSaving();
-  const [compact, setCompact] = useState<Compact>(answer.compact);
+  const { work: compact, setWork: setCompact, changed, begin } = work;
   const months = useMemo(
     () => new Map(kit.products.map(({ id, monthsAfterOpening }) => [id, monthsAfterOpening])),
     [kit],
   );
   const notes = useMemo(() => compactNotes(compact, chart, months), [compact, chart, months]);
-  const changed = compact !== answer.compact;
   const keep = (): Promise<unknown> =>
     save(async () => {
-      await call('updateCompact', {
+      const kept = await call('updateCompact', {
         params: { id: compact.id },
         body: {
           compact: { ...compact, name: compact.name.trim() || answer.compact.name },
@@ -61,6 +76,7 @@ function Opened({ answer, chart, newest, kit, edits, told, onTold }: OpenProps &
         },
         revision: answer.revision,
       });
+      begin(kept);
       await refresh();
     });
   const print = (as: 'labels' | 'card', paper: 'a4' | 'letter'): void =>
@@ -97,7 +113,13 @@ function Opened({ answer, chart, newest, kit, edits, told, onTold }: OpenProps &
         {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
         {changed ? (
           <Line>
-            <Button large onPress={() => setCompact(answer.compact)}>
+            <Button
+              large
+              onPress={() => {
+                begin(saved);
+                if (failure) void refresh();
+              }}
+            >
               Undo all
             </Button>
             <Button large grow kind="main" disabled={busy} onPress={() => void keep()}>
