@@ -4,7 +4,8 @@ const swc = {
     { jsc: { parser: { syntax: 'typescript', tsx: false }, target: 'es2022' }, module: { type: 'commonjs' } },
   ],
 };
-const plain = (name, root) => ({
+/** A project of plain TypeScript, run by Node. */
+export const plain = (name, root) => ({
   displayName: name,
   rootDir: root,
   testEnvironment: 'node',

@@ -4,6 +4,7 @@
 // .toile/mutation/<topic>.json and prints score and survivors.
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { plain } from '../jest.config.mjs';
 import { root, stateDir } from './lib/paths.mjs';
 import { ended, output, start } from './lib/run.mjs';
 import { ensurePackages } from './lib/setup.mjs';
@@ -14,29 +15,21 @@ const topics = readdirSync(CORE, { withFileTypes: true })
   .filter((entry) => entry.isDirectory())
   .map((entry) => entry.name);
 const NOT_CODE = ['!**/*.test.ts', '!**/*.test.tsx', '!**/*.testing.ts', '!**/index.ts'];
-const swc = [
-  '@swc/jest',
-  { jsc: { parser: { syntax: 'typescript', tsx: false }, target: 'es2022' }, module: { type: 'commonjs' } },
-];
-const plain = (rootDir, tests = '**') => ({
-  rootDir,
-  testEnvironment: 'node',
-  transform: { '^.+\\.(ts|tsx|js|mjs)$': swc },
-  transformIgnorePatterns: [
-    '/node_modules/(?!(@noble|clipper2-ts|culori|colorjs\\.io|uuid|fast-check|pure-rand)/)',
-  ],
-  testMatch: [`<rootDir>/${tests}/*.test.ts`],
-});
-
 /** What is mutated and by which tests it is judged: files and a Jest configuration. */
 function plan(topic) {
   if (topics.includes(topic))
     return {
       mutate: [`packages/core/src/${topic}/**/*.ts`, ...NOT_CODE],
-      config: plain('packages/core', `src/${topic}/**`),
+      config: {
+        ...plain(topic, 'packages/core'),
+        testMatch: [`<rootDir>/src/${topic}/**/*.test.ts`],
+      },
     };
   if (topic === 'contract')
-    return { mutate: ['packages/contract/src/**/*.ts', ...NOT_CODE], config: plain('packages/contract') };
+    return {
+      mutate: ['packages/contract/src/**/*.ts', ...NOT_CODE],
+      config: plain(topic, 'packages/contract'),
+    };
   if (topic === 'server')
     return {
       mutate: [
@@ -45,7 +38,7 @@ function plan(topic) {
         'server/src/charts/events.ts',
         'server/src/db/connection.ts',
       ],
-      config: plain('server'),
+      config: plain(topic, 'server'),
     };
   if (topic === 'app')
     return {
@@ -80,7 +73,8 @@ async function mutate(topic, only) {
       plugins: ['@stryker-mutator/jest-runner'],
       coverageAnalysis: 'perTest',
       mutate: only ?? files,
-      jest: { projectType: 'custom', config, enableFindRelatedTests: false },
+      // Alone: what the whole list of projects asks for is not to be mixed in.
+      jest: { projectType: 'custom', config: { ...config, projects: [] }, enableFindRelatedTests: false },
       reporters: ['json', 'clear-text'],
       clearTextReporter: { logTests: false, reportTests: false, reportMutants: false, allowColor: false },
       jsonReporter: { fileName: report },

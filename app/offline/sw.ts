@@ -8,6 +8,7 @@ import {
 import { NavigationRoute, registerRoute } from 'workbox-routing';
 import { NetworkFirst } from 'workbox-strategies';
 import { neverKept } from './neverKept';
+import { onlyWhatIsNew } from './onlyWhatIsNew';
 
 declare const self: ServiceWorkerGlobalScope;
 /** Every built file with its hash, filled in when the app is built. */
@@ -31,6 +32,9 @@ const forgetsWhatIsGone = {
   },
 };
 
+const held = async (address: string): Promise<Response | undefined> =>
+  (await caches.open(READ)).match(address);
+
 // A new version takes over at once: nothing that waits to be sent is kept here, it is in the page's own
 // storage.
 void self.skipWaiting();
@@ -48,6 +52,6 @@ registerRoute(
   new NetworkFirst({
     cacheName: READ,
     networkTimeoutSeconds: PATIENCE_SECONDS,
-    plugins: [forgetsWhatIsGone],
+    plugins: [forgetsWhatIsGone, onlyWhatIsNew(held)],
   }),
 );

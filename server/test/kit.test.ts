@@ -15,10 +15,11 @@ import {
   type PaletteAnswer,
 } from '@toile/contract';
 import type { Agent } from 'supertest';
-import { chartSummaries, summaryOf } from '../src/charts/queries';
+import { chartSummariesOfRows, chartSummariesQuery, summaryOf } from '../src/charts/queries';
 import { inStudio } from '../src/db/connection';
-import { wholeKit, wholeKitText } from '../src/kit/queries';
-import { openedUnits } from '../src/today/openedUnits';
+import { together } from '../src/db/together';
+import { kitStamp, wholeKit, wholeKitText } from '../src/kit/queries';
+import { openedUnitsQuery } from '../src/today/openedUnits';
 import { demo, keyed, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
@@ -60,7 +61,9 @@ describe('what the database puts together by itself', () => {
         const product = products.find(({ id }) => id === unit.productId);
         return product && unit.openedOn !== null ? [shelfLife(unit, product, today).state] : [];
       });
-    const opened = await inStudio(server.db, demo.studio.id, openedUnits);
+    const { opened } = await inStudio(server.db, demo.studio.id, (tx) =>
+      together(tx, { opened: openedUnitsQuery() }),
+    );
     for (const today of ['2031-05-14', '2032-01-01', '2040-01-01'])
       for (const state of ['good', 'soon', 'past'])
         expect(
@@ -82,7 +85,9 @@ describe('what the database puts together by itself', () => {
           .sort((a, b) => a.version - b.version)
           .map((chart) => [chart.id, chart]),
       );
-      const told = await inStudio(server.db, demo.studio.id, (tx) => chartSummaries(tx, id));
+      const told = await inStudio(server.db, demo.studio.id, async (tx) =>
+        chartSummariesOfRows((await together(tx, { charts: chartSummariesQuery(id) })).charts),
+      );
       const byId = (a: ChartSummary, b: ChartSummary): number => a.id.localeCompare(b.id);
       expect([...told].sort(byId)).toEqual([...newest.values()].map(summaryOf).sort(byId));
     }
@@ -136,6 +141,49 @@ describe('products and units', () => {
     const product = fresh({ kind: 'base', lab: [60, 12, 18], ...worn });
     await post('/api/products', product).expect(201);
     expect((await kitNow()).products.find((p) => p.id === product.id)).toMatchObject(worn);
+  });
+
+  test('to whoever holds it as it is it is not given again; any write of it, the chair’s too, makes it another', async () => {
+    const tagNow = async (): Promise<string> => (await artist.get('/api/kit').expect(200)).headers.etag!;
+    const changed = async (tag: string): Promise<boolean> => {
+      const { status, text, headers } = await artist.get('/api/kit').set('if-none-match', tag);
+      expect([200, 304]).toContain(status);
+      expect(status === 304 ? text : '').toBe('');
+      if (status === 304) expect(headers.etag).toBe(tag);
+      return status === 200;
+    };
+    const first = await tagNow();
+    expect(first).toMatch(/^W\/"/);
+    expect(await changed(first)).toBe(false);
+    expect(await changed('W/"another"')).toBe(true);
+
+    const product = fresh();
+    await post('/api/products', product).expect(201);
+    const second = await tagNow();
+    expect(await changed(first)).toBe(true);
+    await put(`/api/products/${product.id}`, 1, { ...product, withdrawn: true }).expect(200);
+    expect(await changed(second)).toBe(true);
+
+    // What a count takes writes no revision: the tag knows all the same.
+    const third = await tagNow();
+    const unit = demo.units[4]!;
+    await post(`/api/units/${unit.id}/counts`, { id: newId(), remainingMg: 7 }).expect(201);
+    expect(await changed(third)).toBe(true);
+    const answer = await artist.get('/api/kit').set('if-none-match', third);
+    expect((answer.body as KitAnswer).units.find(({ id }) => id === unit.id)!.remainingMg).toBe(7);
+
+    // A studio’s tag is not its neighbour’s, and the kit of nobody signed in is nobody’s.
+    expect(await inStudio(server.db, newId(), kitStamp)).not.toBe(
+      await inStudio(server.db, demo.studio.id, kitStamp),
+    );
+    expect(
+      (
+        await server
+          .agent()
+          .get('/api/kit')
+          .set('if-none-match', await tagNow())
+      ).status,
+    ).toBe(401);
   });
 
   test('an assistant may count what is left but not change the kit', async () => {

@@ -6,19 +6,18 @@ import { write, type Services } from '../http/register';
 /** The most incidents of one answer: more than anyone has. */
 const MOST = 200;
 
-/** What went wrong on a client, newest day first. */
-export async function incidentsOf(tx: Tx, clientId: string): Promise<Incident[]> {
-  const rows = await tx
+/** What went wrong on a client, to be asked together with something else. */
+export const incidentsQuery = (tx: Tx, clientId: string) =>
+  tx
     .selectFrom('incidents')
     .select('document')
     .where('client_id', '=', clientId)
     .orderBy('at', 'desc')
-    .limit(MOST)
-    .execute();
-  return rows
-    .map(({ document }) => document)
-    .sort((a, b) => b.on.localeCompare(a.on) || b.at.localeCompare(a.at));
-}
+    .limit(MOST);
+
+/** Newest day first. */
+export const incidentsOfRows = (rows: readonly { readonly document: Incident }[]): Incident[] =>
+  rows.map(({ document }) => document).sort((a, b) => b.on.localeCompare(a.on) || b.at.localeCompare(a.at));
 
 /** Incidents are written down and stay as they were written. */
 export function registerIncidents(services: Services): void {

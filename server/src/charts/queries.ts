@@ -2,19 +2,21 @@ import { sql } from 'kysely';
 import { documentHash, type Chart } from '@toile/core';
 import type { ChartAnswer, ChartSummary } from '@toile/contract';
 import type { Tx } from '../db/connection';
+import { instant, together } from '../db/together';
 import { found } from '../http/problem';
 import { eventOfRow } from './events';
 
-/** Newest version of each of a client's charts, newest first. */
-export async function chartSummaries(tx: Tx, clientId: string): Promise<ChartSummary[]> {
-  const { rows } = await sql<ChartSummary>`
-    select distinct on (c.id) c.id, c.client_id as "clientId", p.name as "clientName",
+/** The newest version of each of a client's charts, to be asked together with something else. */
+export const chartSummariesQuery = (clientId: string) => sql<ChartSummary>`
+    (select distinct on (c.id) c.id, c.client_id as "clientId", p.name as "clientName",
       v.document #>> '{look,name}' as "lookName", v.version, v.document #>> '{occasion,date}' as date,
       v.document #>> '{occasion,kind}' as occasion, v.document ->> 'at' as at, v.author
     from charts c join chart_versions v on v.chart_id = c.id join clients p on p.id = c.client_id
-    where c.client_id = ${clientId} order by c.id, v.version desc`.execute(tx);
-  return rows.sort((a, b) => b.date.localeCompare(a.date) || b.at.localeCompare(a.at));
-}
+    where c.client_id = ${clientId} order by c.id, v.version desc)`;
+
+/** Newest first. */
+export const chartSummariesOfRows = (rows: readonly ChartSummary[]): ChartSummary[] =>
+  [...rows].sort((a, b) => b.date.localeCompare(a.date) || b.at.localeCompare(a.at));
 
 /** A chart's line in a list. */
 export function summaryOf(chart: Chart): ChartSummary {
@@ -48,25 +50,35 @@ export async function newestVersion(tx: Tx, chartId: string): Promise<Chart | nu
  * A chart with its history and what happened at the chair with the version asked for (the newest by default).
  */
 export async function chartAnswer(tx: Tx, chartId: string, version?: number): Promise<ChartAnswer> {
-  const versions = await tx
+  const wanted = tx
     .selectFrom('chart_versions')
-    .select(['version', 'author', 'at', 'reason', 'hash'])
+    .select('version')
     .where('chart_id', '=', chartId)
+    .$if(version !== undefined, (query) => query.where('version', '=', version!))
     .orderBy('version', 'desc')
-    .execute();
-  const wanted = version ?? versions[0]?.version;
-  const chart = found(wanted === undefined ? null : await chartVersion(tx, chartId, wanted));
-  const events = await tx
-    .selectFrom('chair_events')
-    .select(['id', 'event'])
-    .where('chart_id', '=', chartId)
-    .where('version', '=', wanted!)
-    .orderBy('seq')
-    .execute();
+    .limit(1);
+  const { versions, documents, events } = await together(tx, {
+    versions: tx
+      .selectFrom('chart_versions')
+      .select(['version', 'author', 'at', 'reason', 'hash'])
+      .where('chart_id', '=', chartId)
+      .orderBy('version', 'desc'),
+    documents: tx
+      .selectFrom('chart_versions')
+      .select('document')
+      .where('chart_id', '=', chartId)
+      .where('version', '=', wanted),
+    events: tx
+      .selectFrom('chair_events')
+      .select(['id', 'event'])
+      .where('chart_id', '=', chartId)
+      .where('version', '=', wanted)
+      .orderBy('seq'),
+  });
   return {
-    chart,
+    chart: found(documents[0]).document,
     events: events.map(eventOfRow),
-    versions: versions.map((v) => ({ ...v, at: v.at.toISOString() })),
+    versions: versions.map((v) => ({ ...v, at: instant(v.at) })),
   };
 }
 

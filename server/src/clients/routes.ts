@@ -2,17 +2,19 @@ import { sql } from 'kysely';
 import { skinTarget, type Lab } from '@toile/core';
 import { may, type ClientAnswer, type ClientInput, type ClientSummary, type Role } from '@toile/contract';
 import type { Tx } from '../db/connection';
+import { together } from '../db/together';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
-import { chartSummaries } from '../charts/queries';
+import { chartSummariesOfRows, chartSummariesQuery } from '../charts/queries';
 import { readingAnswer, skinOf } from '../readings/skin';
 import { studioDay } from '../studio/day';
-import { incidentsOf } from '../care/incidents';
+import { incidentsOfRows, incidentsQuery } from '../care/incidents';
 import { dropWithoutConsent } from '../care/photographs';
-import { patchTestsOf } from '../patchTests/queries';
-import { visitsWhere } from '../visits/queries';
+import { patchTestsOfRows, patchTestsQuery } from '../patchTests/queries';
+import { visitOfRow, visitsQuery } from '../visits/queries';
 
 const PAGE = 200;
+const MOST_READINGS = 100;
 
 /** Clients: found by part of a name, opened, added, changed. */
 export function registerClients(services: Services): void {
@@ -74,14 +76,20 @@ function columns(body: ClientInput) {
 
 /** Everything kept of a client; 404 when this studio has none by that id. */
 export async function clientAnswer(tx: Tx, id: string, role: Role): Promise<ClientAnswer> {
-  const row = found(await tx.selectFrom('clients').selectAll().where('id', '=', id).executeTakeFirst());
-  const readings = await tx
-    .selectFrom('readings')
-    .selectAll()
-    .where('client_id', '=', id)
-    .orderBy('at', 'desc')
-    .limit(100)
-    .execute();
+  const told = await together(tx, {
+    clients: tx.selectFrom('clients').selectAll().where('id', '=', id),
+    readings: tx
+      .selectFrom('readings')
+      .selectAll()
+      .where('client_id', '=', id)
+      .orderBy('at', 'desc')
+      .limit(MOST_READINGS),
+    incidents: incidentsQuery(tx, id),
+    charts: chartSummariesQuery(id),
+    visits: visitsQuery(tx, { clientId: id }),
+    patchTests: patchTestsQuery(tx).where('client_id', '=', id),
+  });
+  const row = found(told.clients[0]);
   return {
     id: row.id,
     revision: row.revision,
@@ -96,11 +104,11 @@ export async function clientAnswer(tx: Tx, id: string, role: Role): Promise<Clie
     taps: row.taps,
     likeness: row.likeness,
     consult: row.consult,
-    incidents: await incidentsOf(tx, id),
-    readings: readings.map(readingAnswer),
-    charts: await chartSummaries(tx, id),
-    visits: await visitsWhere(tx, { clientId: id }),
-    patchTests: await patchTestsOf(tx, { clientIds: [id] }),
+    incidents: incidentsOfRows(told.incidents),
+    readings: told.readings.map(readingAnswer),
+    charts: chartSummariesOfRows(told.charts),
+    visits: told.visits.map(visitOfRow),
+    patchTests: patchTestsOfRows(told.patchTests),
   };
 }
 

@@ -93,19 +93,33 @@ export function callerOf(req: Request): Caller {
   return caller;
 }
 
-/** Registers a route that only reads. */
+/**
+ * Registers a route that only reads. `stamp` says cheaply which state of the rows would be read: to whoever holds the
+ * answer of that state it is not given again (304), and nothing is read for it.
+ */
 export function read<N extends ReadName>(
   services: Services,
   name: N,
   handle: (context: ReadContext<N>) => Promise<Answer<N>>,
+  stamp?: (tx: Tx) => Promise<string>,
 ): void {
   services.app.get(ROUTES[name].path, async (req, res) => {
     const caller = allowed(req, name);
     const params = checkedParams(req, name);
-    const answer = await inStudio(services.db, caller.studioId, (tx) =>
-      handle({ tx, caller, params, query: queryOf(req, name), now: services.clock(), origin: originOf(req) }),
-    );
-    send(res, answer);
+    const answer = await inStudio(services.db, caller.studioId, async (tx) => {
+      if (stamp) res.set('etag', `W/"${await stamp(tx)}"`);
+      if (stamp && req.fresh) return null;
+      return handle({
+        tx,
+        caller,
+        params,
+        query: queryOf(req, name),
+        now: services.clock(),
+        origin: originOf(req),
+      });
+    });
+    if (answer) send(res, answer);
+    else res.status(304).end();
   });
 }
 

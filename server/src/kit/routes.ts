@@ -6,12 +6,12 @@ import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 import { registerKitFiles } from './files';
 import { addToLedger, insertUnits } from './ledger';
-import { wholeKitText } from './queries';
+import { kitStamp, wholeKitText } from './queries';
 import { registerSubstitutions } from './substitutions';
 
 /** Products and the units owned of them. */
 export function registerKit(services: Services): void {
-  read(services, 'kit', async ({ tx }) => ({ text: await wholeKitText(tx) }));
+  read(services, 'kit', async ({ tx }) => ({ text: await wholeKitText(tx) }), kitStamp);
 
   write(services, 'createProduct', async ({ tx, caller, body }) => {
     await tx

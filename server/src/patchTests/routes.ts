@@ -4,7 +4,7 @@ import { productName, type PatchTest } from '@toile/core';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { write, type Services } from '../http/register';
-import { patchTestsOf } from './queries';
+import { patchTestsOfRows, patchTestsQuery } from './queries';
 
 /** Patch tests: planned, laid, read. */
 export function registerPatchTests(services: Services): void {
@@ -97,6 +97,6 @@ async function documentOf(
 }
 
 async function patchTestAnswer(tx: Tx, id: string): Promise<PatchTestAnswer> {
-  const [test] = await patchTestsOf(tx, { id });
+  const [test] = patchTestsOfRows(await patchTestsQuery(tx).where('id', '=', id).execute());
   return found(test);
 }

@@ -2,6 +2,7 @@ import { SKIN_ZONES, summariseReadings, type Lab, type Skin, type SkinZone } fro
 import type { ReadingAnswer } from '@toile/contract';
 import type { Selectable } from 'kysely';
 import type { Database } from '../db/schema';
+import { instant } from '../db/together';
 
 /** The mean colour of each zone read, outliers left out. */
 export function skinOf(zones: { readonly [zone in SkinZone]?: readonly Lab[] }): Skin {
@@ -13,10 +14,12 @@ export function skinOf(zones: { readonly [zone in SkinZone]?: readonly Lab[] }):
   );
 }
 
-export function readingAnswer(row: Selectable<Database['readings']>): ReadingAnswer {
+type ReadingRow = Omit<Selectable<Database['readings']>, 'at'> & { readonly at: Date | string };
+
+export function readingAnswer(row: ReadingRow): ReadingAnswer {
   return {
     id: row.id,
-    at: row.at.toISOString(),
+    at: instant(row.at),
     by: row.by_name,
     source: row.source,
     zones: row.zones,

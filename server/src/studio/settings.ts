@@ -1,5 +1,5 @@
 import { sql } from 'kysely';
-import { type StudioSettingsAnswer } from '@toile/contract';
+import { type StudioSettings, type StudioSettingsAnswer } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { read, write, type Services } from '../http/register';
 
@@ -36,7 +36,16 @@ export function registerSettings(services: Services): void {
 
 /** A studio's settings; those of one that has changed nothing are at revision 0. */
 export async function settingsNow(tx: Tx): Promise<StudioSettingsAnswer> {
-  const row = await tx.selectFrom('studio_settings').select(['document', 'revision']).executeTakeFirst();
+  return settingsOfRows(await settingsQuery(tx).execute());
+}
+
+/** The same, to be asked together with something else. */
+export const settingsQuery = (tx: Tx) => tx.selectFrom('studio_settings').select(['document', 'revision']);
+
+export function settingsOfRows([row]: readonly {
+  readonly document: StudioSettings;
+  readonly revision: number;
+}[]): StudioSettingsAnswer {
   return row
     ? { settings: row.document, revision: row.revision }
     : { settings: { ruleGrades: {} }, revision: 0 };

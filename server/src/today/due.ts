@@ -5,7 +5,8 @@ export type ClientCare = {
   readonly id: string;
   readonly name: string;
   readonly sensitivities: readonly string[];
-  readonly lastRead: Date | null;
+  /** The instant of the newest reading. */
+  readonly lastRead: string | null;
   readonly patchTests: readonly PatchTest[];
 };
 
@@ -74,10 +75,10 @@ function patchTestDue(client: ClientCare, test: PatchTest, now: Date, today: str
   }
 }
 
-const isOld = (read: Date | null, today: string): boolean =>
+const isOld = (read: string | null, today: string): boolean =>
   read === null || daysBetween(read, today) > REREAD_DAYS;
-const daysBetween = (from: Date, today: string): number =>
-  Math.floor((Date.parse(`${today}T12:00:00Z`) - from.getTime()) / 86_400_000);
+const daysBetween = (from: string, today: string): number =>
+  Math.floor((Date.parse(`${today}T12:00:00Z`) - Date.parse(from)) / 86_400_000);
 
 function shelf(opened: readonly OpenedUnits[], today: string): DueItem[] {
   const count = (state: string): number =>

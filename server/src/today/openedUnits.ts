@@ -1,14 +1,10 @@
 import { sql } from 'kysely';
-import type { Tx } from '../db/connection';
 import type { OpenedUnits } from './due';
 
 /** What is opened, by its day and its maker's months: counted by the database, so that Today reads no kit. */
-export async function openedUnits(tx: Tx): Promise<OpenedUnits[]> {
-  const { rows } = await sql<OpenedUnits>`
-    select u.document ->> 'openedOn' as "openedOn",
+export const openedUnitsQuery = () => sql<OpenedUnits>`
+    (select u.document ->> 'openedOn' as "openedOn",
       (p.document ->> 'monthsAfterOpening')::float as "monthsAfterOpening", count(*)::int as units
     from units u join products p on p.id = u.product_id
     where u.document ->> 'openedOn' is not null
-    group by 1, 2`.execute(tx);
-  return rows;
-}
+    group by 1, 2)`;

@@ -1,11 +1,13 @@
 import { addDays } from '@toile/core';
 import type { TodayAnswer } from '@toile/contract';
-import { patchTestsOf } from '../patchTests/queries';
+import { patchTestsOfRows, patchTestsQuery } from '../patchTests/queries';
+import { together } from '../db/together';
 import { read, type Services } from '../http/register';
-import { studioDay } from '../studio/day';
-import { visitsWhere } from '../visits/queries';
+import { dayOfStudio } from '../studio/day';
+import { settingsOfRows, settingsQuery } from '../studio/settings';
+import { visitOfRow, visitsQuery } from '../visits/queries';
 import { whatIsDue } from './due';
-import { openedUnits } from './openedUnits';
+import { openedUnitsQuery } from './openedUnits';
 import { partyRunUpDue, RUN_UP_DAYS, runUpDue } from './runUpDue';
 
 /** Within RUN_UP_DAYS. */
@@ -16,58 +18,66 @@ const MOST_PARTIES = 100;
 /** What is next and what is due. */
 export function registerToday(services: Services): void {
   read(services, 'today', async ({ tx, now, query }) => {
-    const date = await studioDay(tx, now, query.zone);
-    const to = addDays(date, DAYS_AHEAD);
-    // What is next lies within what has a run-up: read once.
-    const around = await visitsWhere(tx, {
-      from: addDays(date, -RUN_UP_DAYS.after),
-      to: addDays(date, RUN_UP_DAYS.before),
-      standing: true,
+    // Which day it is the studio's settings say. Asked in the same go, so for a day more on either side: no zone is
+    // further than that from UTC.
+    const about = now.toISOString().slice(0, 10);
+    const from = addDays(about, -RUN_UP_DAYS.after - 1);
+    const to = addDays(about, RUN_UP_DAYS.before + 1);
+    const coming = tx
+      .selectFrom('visits')
+      .select('client_id')
+      .where('date', '>=', addDays(about, -1))
+      .where('date', '<=', addDays(about, DAYS_AHEAD + 1))
+      .where('state', '!=', 'cancelled');
+    const told = await together(tx, {
+      settings: settingsQuery(tx),
+      visits: visitsQuery(tx, { from, to, standing: true }),
+      clients: tx
+        .selectFrom('clients as c')
+        .select((eb) => [
+          'c.id',
+          'c.name',
+          'c.sensitivities',
+          eb
+            .selectFrom('readings')
+            .select((r) => r.fn.max('readings.at').as('at'))
+            .whereRef('client_id', '=', 'c.id')
+            .as('last_read'),
+        ])
+        .where('c.id', 'in', coming)
+        .orderBy('c.folded'),
+      tests: patchTestsQuery(tx).where('client_id', 'in', coming),
+      parties: tx
+        .selectFrom('parties')
+        .select(['id', 'name', 'date', 'plan'])
+        .where('date', '>=', from)
+        .where('date', '<=', to)
+        .orderBy('date')
+        .orderBy('id')
+        .limit(MOST_PARTIES),
+      opened: openedUnitsQuery(),
     });
-    const visits = around.filter((visit) => visit.date >= date && visit.date <= to);
-    const ids = [...new Set(visits.map((v) => v.clientId))];
-    const rows =
-      ids.length === 0
-        ? []
-        : await tx
-            .selectFrom('clients as c')
-            .select((eb) => [
-              'c.id',
-              'c.name',
-              'c.sensitivities',
-              eb
-                .selectFrom('readings')
-                .select((r) => r.fn.max('readings.at').as('at'))
-                .whereRef('client_id', '=', 'c.id')
-                .as('last_read'),
-            ])
-            .where('c.id', 'in', ids)
-            .orderBy('c.folded')
-            .execute();
-    const tests = await patchTestsOf(tx, { clientIds: ids });
-    const clients = rows.map((r) => ({
+    const date = dayOfStudio(settingsOfRows(told.settings).settings, now, query.zone);
+    const within = (day: string, first: string, last: string): boolean => day >= first && day <= last;
+    const near = ({ date: day }: { readonly date: string }): boolean =>
+      within(day, addDays(date, -RUN_UP_DAYS.after), addDays(date, RUN_UP_DAYS.before));
+    const around = told.visits.map(visitOfRow).filter(near);
+    const visits = around.filter((visit) => within(visit.date, date, addDays(date, DAYS_AHEAD)));
+    const tests = patchTestsOfRows(told.tests);
+    const clients = told.clients.map((r) => ({
       id: r.id,
       name: r.name,
       sensitivities: r.sensitivities,
       lastRead: r.last_read,
       patchTests: tests.filter((test) => test.clientId === r.id),
     }));
-    const parties = await tx
-      .selectFrom('parties')
-      .select(['id', 'name', 'date', 'plan'])
-      .where('date', '>=', addDays(date, -RUN_UP_DAYS.after))
-      .where('date', '<=', addDays(date, RUN_UP_DAYS.before))
-      .orderBy('date')
-      .orderBy('id')
-      .limit(MOST_PARTIES)
-      .execute();
     const answer: TodayAnswer = {
       date,
       visits,
       due: [
-        ...whatIsDue(date, visits, clients, await openedUnits(tx), now),
+        ...whatIsDue(date, visits, clients, told.opened, now),
         ...runUpDue(around, date),
-        ...partyRunUpDue(parties, date),
+        ...partyRunUpDue(told.parties.filter(near), date),
       ],
     };
     return { body: answer };

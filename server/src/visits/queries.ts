@@ -1,4 +1,4 @@
-import { sql } from 'kysely';
+import { sql, type InferResult } from 'kysely';
 import type { Occasion } from '@toile/core';
 import type { VisitAnswer } from '@toile/contract';
 import type { Tx } from '../db/connection';
@@ -18,6 +18,11 @@ const MOST_VISITS = 2000;
 
 /** Visits by date and time. */
 export async function visitsWhere(tx: Tx, filter: VisitFilter): Promise<VisitAnswer[]> {
+  return (await visitsQuery(tx, filter).execute()).map(visitOfRow);
+}
+
+/** The same, to be asked together with something else. */
+export function visitsQuery(tx: Tx, filter: VisitFilter) {
   let query = tx
     .selectFrom('visits as v')
     .innerJoin('clients as c', 'c.id', 'v.client_id')
@@ -30,13 +35,13 @@ export async function visitsWhere(tx: Tx, filter: VisitFilter): Promise<VisitAns
   if (filter.from) query = query.where('v.date', '>=', filter.from);
   if (filter.standing) query = query.where('v.state', '!=', 'cancelled');
   if (filter.to) query = query.where('v.date', '<=', filter.to);
-  const rows = await query
-    .orderBy('v.date')
-    .orderBy('v.starts_at')
-    .orderBy('v.id')
-    .limit(MOST_VISITS)
-    .execute();
-  return rows.map((v) => ({
+  return query.orderBy('v.date').orderBy('v.starts_at').orderBy('v.id').limit(MOST_VISITS);
+}
+
+type VisitRow = InferResult<ReturnType<typeof visitsQuery>>[number];
+
+export function visitOfRow(v: VisitRow): VisitAnswer {
+  return {
     id: v.id,
     clientId: v.client_id,
     clientName: v.client_name,
@@ -54,5 +59,5 @@ export async function visitsWhere(tx: Tx, filter: VisitFilter): Promise<VisitAns
     partyOccasion: v.party_occasion,
     bookedOn: v.booked_on,
     runUp: v.run_up,
-  }));
+  };
 }
