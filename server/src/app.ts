@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import compression from 'compression';
-import express, { type ErrorRequestHandler, type Express } from 'express';
+import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express';
 import session from 'express-session';
 import helmet from 'helmet';
 import type pg from 'pg';
@@ -137,6 +137,7 @@ export function buildApp(options: AppOptions): Express {
       throw new ProblemError('wrong-origin');
     next();
   });
+  app.use('/api', asksForWhatIsNew);
   // Who asks comes before what is sent: of whoever is not signed in little is read.
   app.use(
     '/api',
@@ -201,6 +202,18 @@ export function buildApp(options: AppOptions): Express {
   app.use(answerError(options.logger));
   return app;
 }
+
+/**
+ * A page that sends the tag of what it holds asks only for what is new, though a browser adds to that that nothing
+ * held may be given, which would count as a reload. A strong tag is the revision an edit starts from and says nothing
+ * of the rest of an answer.
+ */
+const asksForWhatIsNew: RequestHandler = (req, _res, next) => {
+  const tag = req.get('if-none-match');
+  if (tag?.startsWith('W/')) delete req.headers['cache-control'];
+  else delete req.headers['if-none-match'];
+  next();
+};
 
 /**
  * The host an Origin header names; null for an opaque one, which a sandboxed page or a file sends as `null`.

@@ -156,6 +156,9 @@ describe('products and units', () => {
     expect(first).toMatch(/^W\/"/);
     expect(await changed(first)).toBe(false);
     expect(await changed('W/"another"')).toBe(true);
+    // So a browser's own fetch sends a tag.
+    const asFetched = { 'if-none-match': first, 'cache-control': 'no-cache', pragma: 'no-cache' };
+    await artist.get('/api/kit').set(asFetched).expect(304);
 
     const product = fresh();
     await post('/api/products', product).expect(201);
@@ -184,6 +187,19 @@ describe('products and units', () => {
           .set('if-none-match', await tagNow())
       ).status,
     ).toBe(401);
+  });
+
+  test('what is asked for again and is the same is not sent again; a revision alone says nothing of the rest', async () => {
+    const path = `/api/clients/${demo.clients[0]!.id}`;
+    const { headers } = await artist.get(path).expect(200);
+    expect(headers.etag).toMatch(/^"\d+"$/);
+    await artist.get(path).set('if-none-match', headers.etag!).expect(200);
+    const today = await artist.get('/api/today').expect(200);
+    await artist
+      .get('/api/today')
+      .set({ 'if-none-match': today.headers.etag!, 'cache-control': 'no-cache' })
+      .expect(304);
+    await artist.get('/api/today').set('if-none-match', 'W/"5-other"').expect(200);
   });
 
   test('an assistant may count what is left but not change the kit', async () => {

@@ -1,4 +1,4 @@
-import type { PartyPlan, PatchTest } from '@toile/core';
+import type { PatchTest, RunUpKind } from '@toile/core';
 import type { VisitAnswer } from '@toile/contract';
 import { demo } from './testServer';
 import { partyRunUpDue, runUpDue } from '../src/today/runUpDue';
@@ -185,11 +185,8 @@ describe('the run-up', () => {
 });
 
 test('a party’s own run-up: packing and call sheets when it is time, late when it was not done, gone when it was', () => {
-  const due = (date: string, runUp: PartyPlan['runUp'] = []) =>
-    partyRunUpDue(
-      [{ id: 'p', name: 'Mill wedding', date, plan: { ...demo.parties[0]!.plan!, runUp } }],
-      TODAY,
-    );
+  const due = (date: string, runUp: readonly RunUpKind[] = []) =>
+    partyRunUpDue([{ id: 'p', name: 'Mill wedding', date, runUp }], TODAY);
   expect(due('2031-06-30')).toEqual([]);
   expect(due('2031-05-16').map((item) => item.words)).toEqual([
     'Mill wedding: late: buy what is short; pack',
@@ -202,5 +199,5 @@ test('a party’s own run-up: packing and call sheets when it is time, late when
     'Mill wedding: ask how it wore',
   ]);
   expect(due('2031-05-16')[0]).toMatchObject({ partyId: 'p', clientId: null, kind: 'run-up' });
-  expect(partyRunUpDue([{ id: 'p', name: 'Old', date: '2031-05-16', plan: null }], TODAY)).toHaveLength(1);
+  expect(partyRunUpDue([{ id: 'p', name: 'Old', date: '2031-05-16', runUp: null }], TODAY)).toHaveLength(1);
 });

@@ -1,4 +1,5 @@
-import { addDays } from '@toile/core';
+import { sql } from 'kysely';
+import { addDays, type RunUpKind } from '@toile/core';
 import type { TodayAnswer } from '@toile/contract';
 import { patchTestsOfRows, patchTestsQuery } from '../patchTests/queries';
 import { together } from '../db/together';
@@ -49,7 +50,7 @@ export function registerToday(services: Services): void {
       tests: patchTestsQuery(tx).where('client_id', 'in', coming),
       parties: tx
         .selectFrom('parties')
-        .select(['id', 'name', 'date', 'plan'])
+        .select(['id', 'name', 'date', sql<readonly RunUpKind[] | null>`plan -> 'runUp'`.as('runUp')])
         .where('date', '>=', from)
         .where('date', '<=', to)
         .orderBy('date')

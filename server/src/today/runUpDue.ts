@@ -1,12 +1,4 @@
-import {
-  clientRunUp,
-  partyRunUp,
-  RUN_UP_WORDS,
-  runUpState,
-  runUpTasks,
-  type PartyPlan,
-  type RunUpKind,
-} from '@toile/core';
+import { clientRunUp, partyRunUp, RUN_UP_WORDS, runUpState, runUpTasks, type RunUpKind } from '@toile/core';
 import type { DueItem, VisitAnswer } from '@toile/contract';
 
 /** How far ahead of a visit its run-up begins, and how long after it it ends, days. */
@@ -37,15 +29,16 @@ type Party = {
   readonly id: string;
   readonly name: string;
   readonly date: string;
-  readonly plan: PartyPlan | null;
+  /** What of its run-up was done. */
+  readonly runUp: readonly RunUpKind[] | null;
 };
 
 /** What of the run-up to each party is to be done by now, in one line a party, the late first. */
 export function partyRunUpDue(parties: readonly Party[], today: string): DueItem[] {
-  return parties.flatMap(({ id, name, date, plan }): DueItem[] => {
+  return parties.flatMap(({ id, name, date, runUp }): DueItem[] => {
     const tasks = partyRunUp(date).map((task) => ({
       id: task.id,
-      state: runUpState(task, plan?.runUp?.includes(task.id) ?? false, today),
+      state: runUpState(task, runUp?.includes(task.id) ?? false, today),
     }));
     const words = [
       ...tasks.filter(({ state }) => state === 'late').map((task) => `late: ${lower(RUN_UP_WORDS[task.id])}`),
