@@ -27,9 +27,9 @@ test('every cause points at rules and roles that exist, and says what to do now 
   }
 });
 
-test('without anything in the chart the order of experience holds, and shares add up', () => {
+test('without anything in the chart the order of experience holds, what it has no step for last, and shares add up', () => {
   const causes = findCauses(chart, KIT, 'lifts');
-  expect(causes.map((c) => c.cause.id)).toEqual(['pressing', 'dry-sponge', 'too-light', 'beneath', 'rubbed']);
+  expect(causes.map((c) => c.cause.id)).toEqual(['pressing', 'dry-sponge', 'too-light', 'rubbed', 'beneath']);
   expect(causes.reduce((sum, c) => sum + c.share, 0)).toBeCloseTo(1, 12);
   expect(causes[0]).toMatchObject({ because: null, step: { title: 'Base' } });
 });
@@ -60,6 +60,16 @@ test('a fault recorded at the chair changes the next version, and says why', () 
   const { steps, carried } = planFromWorn(worn);
   const base = steps.find((s) => s.title === 'Base')!;
   expect(base).toMatchObject({ passes: 1, note: 'At noon' });
+  expect(
+    planFromWorn(
+      asWorn(chart, [
+        {
+          ...events[0]!,
+          deviation: { kind: 'fault', fault: { seen: 'patchy', cause: 'damp' }, note: 'At noon' },
+        },
+      ] as ChairEvent[]),
+    ).steps.find((s) => s.title === 'Base')!.note,
+  ).toBe('Set thinly first.\nAt noon');
   expect(base.doseMgPerCm2).toBeCloseTo(0.7, 9);
   expect(carried[0]!.what).toBe('Base: cakey, heavy last time, so one thin layer less');
   const refit = refitChart(

@@ -1,4 +1,6 @@
-import type { Step } from '../look/document';
+import { depthOf, lightnessAtDepth } from '../colour';
+import type { Placement } from '../face';
+import type { Shade, Step } from '../look/document';
 
 /** A likely cause of something seen, what to do at once and what to change for the next time. */
 export type Cause = {
@@ -24,9 +26,13 @@ const less =
     doseMgPerCm2: step.doseMgPerCm2 * share,
     use: step.use.map((u) => ({ ...u, parts: Math.max(0.25, Math.round(u.parts * share * 4) / 4) })),
   });
-const wait =
+const LONGEST_WAIT_MINUTES = 60;
+const waitLonger =
   (minutes: number) =>
-  (step: Step): Step => ({ ...step, waitMinutes: Math.max(step.waitMinutes, minutes) });
+  (step: Step): Step => ({
+    ...step,
+    waitMinutes: Math.min(LONGEST_WAIT_MINUTES, step.waitMinutes + minutes),
+  });
 const onePass = (step: Step): Step => ({ ...less(0.7)(step), passes: 1 });
 const tool =
   (name: Step['tool'], technique: Step['technique']) =>
@@ -37,29 +43,37 @@ const noted =
     ...step,
     note: step.note.includes(words) ? step.note : [step.note, words].filter(Boolean).join(' '),
   });
+/** Another shade is asked for, so many steps deeper; what product has it is found when the chart is fitted. */
 const shadeBy =
   (depthSteps: number) =>
-  (step: Step): Step =>
-    step.shade && 'relative' in step.shade
-      ? {
-          ...step,
-          shade: {
-            relative: {
-              ...step.shade.relative,
-              depthSteps: Math.max(-6, Math.min(6, step.shade.relative.depthSteps + depthSteps)),
-            },
-          },
-          use: [],
-        }
-      : { ...step, use: [] };
+  (step: Step): Step => ({ ...step, shade: deeper(step.shade, depthSteps), use: [] });
+function deeper(shade: Shade, bySteps: number): Shade {
+  if (!shade) return shade;
+  if ('relative' in shade)
+    return {
+      relative: {
+        ...shade.relative,
+        depthSteps: Math.max(-6, Math.min(6, shade.relative.depthSteps + bySteps)),
+      },
+    };
+  const [lightness, a, b] = shade.lab;
+  return { lab: [lightnessAtDepth(depthOf([lightness, a, b]) + bySteps), a, b] };
+}
 const onGuide = (step: Step): Step => ({
   ...step,
-  placements: step.placements.map((p) => ('guide' in p ? { guide: p.guide, side: 'both' as const } : p)),
+  placements: step.placements.map((p) => ('guide' in p ? { guide: p.guide, side: p.side } : p)),
 });
-const bothSides = (step: Step): Step => ({
-  ...step,
-  placements: step.placements.filter((p) => p.side !== 'right').map((p) => ({ ...p, side: 'both' as const })),
-});
+/** One side is the pattern of both: the left where there are two, whichever there is where there is one. */
+const bothSides = (step: Step): Step => {
+  const named = (p: Placement): string => ('guide' in p ? p.guide : 'drawn');
+  const patterns = new Set(step.placements.filter((p) => p.side !== 'right').map(named));
+  return {
+    ...step,
+    placements: step.placements
+      .filter((p) => p.side !== 'right' || !patterns.has(named(p)))
+      .map((p) => ({ ...p, side: 'both' as const })),
+  };
+};
 const otherProduct = (step: Step): Step => ({ ...step, use: [] });
 
 const BASES: readonly Step['role'][] = ['base', 'conceal', 'powder'];
@@ -149,10 +163,10 @@ export const FAULTS: readonly Fault[] = [
         id: 'wet',
         words: 'the layer before was still wet',
         rules: ['wet-on-wet'],
-        roles: ['base'],
+        roles: ['care'],
         now: 'Lift it, prepare the spot again, wait.',
         next: 'wait two minutes longer',
-        remedy: wait(2),
+        remedy: waitLonger(2),
       },
       {
         id: 'residue',
@@ -200,10 +214,10 @@ export const FAULTS: readonly Fault[] = [
         id: 'beneath',
         words: 'something beneath lets go',
         rules: ['family-conflict', 'wet-on-wet'],
-        roles: ['base'],
+        roles: ['care'],
         now: 'Lift it, prepare the spot again.',
-        next: 'wait longer beneath',
-        remedy: wait(2),
+        next: 'wait two minutes longer beneath',
+        remedy: waitLonger(2),
       },
       {
         id: 'rubbed',

@@ -14,10 +14,14 @@ export type LikelyCause = {
 };
 
 /**
- * How much a cause gains when the chart shows it, and keeps when it could be seen in the chart and is not.
+ * How much a cause gains when the chart shows it, and keeps when it could be seen in the chart and is not. More than the
+ * most causes a fault has: what the chart shows leads, whatever is only usual.
  */
-const SHOWN = 4;
+const SHOWN = 6;
 const NOT_SHOWN = 0.4;
+/** How much it gains when it sits in the step at which the fault is seen, and keeps when the chart has no such step. */
+const SEEN_THERE = 1.6;
+const NO_SUCH_STEP = 0.2;
 
 /**
  * The causes of what is seen, likeliest first, for this chart: the order of experience, weighed by what the
@@ -30,19 +34,28 @@ export function findCauses(
   faultId: string,
   seenAt: string | null = null,
 ): LikelyCause[] {
+  return causesFrom(reviewChart(chart, kit), chart, faultId, seenAt);
+}
+
+/** The same from what the review found already. */
+export function causesFrom(
+  findings: readonly Pick<ReviewFinding, 'rule' | 'stepIds' | 'message'>[],
+  chart: Chart,
+  faultId: string,
+  seenAt: string | null = null,
+): LikelyCause[] {
   const fault = FAULTS.find((f) => f.id === faultId);
   if (!fault) throw new RangeError(`findCauses: nothing is known of “${faultId}”`);
-  const findings = reviewChart(chart, kit);
   const weighed = fault.causes.map((cause, rank) => {
     const found =
       findings.find((f) => cause.rules.includes(f.rule) && (seenAt === null || f.stepIds.includes(seenAt))) ??
       findings.find((f) => cause.rules.includes(f.rule));
     const step = stepOf(chart, cause, found, seenAt);
     const shown = found ? SHOWN : cause.rules.length > 0 ? NOT_SHOWN : 1;
-    const here = seenAt !== null && step?.id === seenAt ? 1.6 : 1;
+    const here = seenAt !== null && step?.id === seenAt ? SEEN_THERE : 1;
     return {
       cause,
-      weight: ((step ? 1 : 0.2) * (shown * here)) / (rank + 1),
+      weight: ((step ? 1 : NO_SUCH_STEP) * shown * here) / (rank + 1),
       because: found?.message ?? null,
       step,
     };
@@ -56,7 +69,7 @@ export function findCauses(
 function stepOf(
   chart: Chart,
   cause: Cause,
-  found: ReviewFinding | undefined,
+  found: Pick<ReviewFinding, 'stepIds'> | undefined,
   seenAt: string | null,
 ): Step | null {
   const own = chart.steps.filter((s) => s.variant === undefined);
@@ -67,7 +80,14 @@ function stepOf(
     pointed.find((s) => cause.roles.includes(s.role)) ??
     pointed[pointed.length - 1] ??
     (seen && cause.roles.includes(seen.role) ? seen : undefined) ??
-    cause.roles.map((role) => own.find((s) => s.role === role)).find((s) => s !== undefined) ??
+    cause.roles.map((role) => ofRole(own, role)).find((s) => s !== undefined) ??
     null
   );
+}
+
+/** The first step of a role; of care, which has many, the last one before something is laid: what lies beneath. */
+function ofRole(steps: readonly Step[], role: Step['role']): Step | undefined {
+  if (role !== 'care') return steps.find((s) => s.role === role);
+  const laid = steps.findIndex((s) => s.role !== 'care');
+  return steps.slice(0, laid < 0 ? undefined : laid).findLast((s) => s.role === 'care');
 }

@@ -26,7 +26,9 @@ export function planFromWorn(worn: Chart): {
 }
 
 function withDeviation(step: Step, deviation: Deviation, carried: { stepId: string; what: string }[]): Step {
-  const note = deviation.note === '' ? step.note : [step.note, deviation.note].filter(Boolean).join('\n');
+  const noted = (own: string): string =>
+    deviation.note === '' ? own : [own, deviation.note].filter(Boolean).join('\n');
+  const note = noted(step.note);
   const planned = step.use.reduce((sum, u) => sum + u.parts, 0);
   if (deviation.kind === 'amount' && deviation.measures !== undefined && planned > 0) {
     const factor = deviation.measures / planned;
@@ -52,7 +54,8 @@ function withDeviation(step: Step, deviation: Deviation, carried: { stepId: stri
       stepId: step.id,
       what: `${step.title}: ${known.fault.seen} last time, so ${known.cause.next}`,
     });
-    return { ...known.cause.remedy(step), note };
+    const mended = known.cause.remedy(step);
+    return { ...mended, note: noted(mended.note) };
   }
   // What was chosen for next time is a wish of its own: its sentence is shown with it.
   if (deviation.kind === 'next time') return step;

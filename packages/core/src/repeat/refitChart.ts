@@ -151,7 +151,8 @@ function differenceOf(before: Step, after: Step): string {
  * the chair.
  */
 function matched(step: Step, worn: Chart, context: FitContext): RefitChange[] {
-  if (step.wants.kinds.length === 0 || step.use.length === 0) return [];
+  if (step.wants.kinds.length === 0) return [];
+  if (step.use.length === 0) return foundAnew(step, worn, context);
   const lab = colourOfUse(step.use);
   const wanted = wantedColour(step, context.client, context.contrast);
   const off = lab && wanted ? deltaE2000(lab, wanted) : null;
@@ -210,6 +211,48 @@ function matched(step: Step, worn: Chart, context: FitContext): RefitChange[] {
       best,
       `${gain.toFixed(1)} closer`,
     ),
+  ];
+}
+
+/**
+ * What was seen last time took the product out of a step: the kit's best for what the step now asks that is not what it
+ * was, and lies on the side of it that was asked for. Where there is none the old one is put back, with that said.
+ */
+function foundAnew(step: Step, worn: Chart, context: FitContext): RefitChange[] {
+  const was = worn.steps.find((s) => s.id === step.id);
+  if (!was || was.use.length === 0) return [];
+  const former = new Set(was.use.map((u) => u.product.id));
+  const lab = colourOfUse(was.use);
+  const asked = lab && wantedColour(step, context.client, context.contrast);
+  const before = lab && wantedColour(was, context.client, context.contrast);
+  const moves = asked && before ? Math.sign(depthOf(asked) - depthOf(before)) : 0;
+  const goesThere = (p: Proposal): boolean =>
+    moves === 0 || !lab || !p.lab || Math.sign(depthOf(p.lab) - depthOf(lab)) === moves;
+  const next = proposeProducts(step, context).find(
+    (p) => !p.use.some((u) => former.has(u.product.id)) && goesThere(p),
+  );
+  const told = { id: `${step.id} product`, stepId: step.id, title: step.title, before: sideOf(was) };
+  if (!next)
+    return [
+      {
+        ...told,
+        kind: 'keep',
+        why: 'The kit has nothing else for it, so it stays. Decide at the chair.',
+        difference: '',
+        after: sideOf(was),
+        part: { of: 'step', stepId: step.id, set: { use: was.use } },
+      },
+    ];
+  return [
+    {
+      ...told,
+      kind: 'substitute',
+      why: 'Another product, after what was seen last time.',
+      difference:
+        lab && next.lab ? `${deltaE2000(lab, next.lab).toFixed(1)} from what it was` : 'another product',
+      after: { words: productsInWords(next.use), lab: next.lab, deltaE: next.deltaE },
+      part: { of: 'step', stepId: step.id, set: { use: [...next.use] } },
+    },
   ];
 }
 

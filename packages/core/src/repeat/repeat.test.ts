@@ -1,7 +1,7 @@
-import { chromaOf, shiftDepth } from '../colour';
+import { chromaOf, depthOf, shiftDepth } from '../colour';
 import { checkLimits, inferLandmarks } from '../face';
 import { asWorn, type ChairEvent } from '../chair';
-import { diffCharts, fitLook, type Chart, type Deviation, type Look } from '../look';
+import { colourOfUse, diffCharts, fitLook, type Chart, type Deviation, type Look } from '../look';
 import { BASES, client, id, KIT, kitOf, LOOK, OCCASION, product, SKIN, STAMP } from '../look/look.testing';
 import { acceptedRefit, notAsked, refitChart, type Refit } from '.';
 
@@ -280,4 +280,57 @@ test('waits that can be filled are filled by proposal, with the minutes it saves
   const taken = acceptedRefit(refit.base, refit.changes);
   expect(taken.steps.map((s) => s.title)).not.toEqual(waiting.steps.map((s) => s.title));
   expect(taken.steps.map((s) => s.id).sort()).toEqual(waiting.steps.map((s) => s.id).sort());
+});
+
+describe('what was seen last time took the product out', () => {
+  const after = (title: string, seen: string, cause: string, who = client(), kit = KIT) => {
+    const chart = fit(who, kit);
+    const deviation: Deviation = { kind: 'fault', note: '', fault: { seen, cause } };
+    const refit = again(asWorn(chart, [saidAt(chart, title, deviation)]), who, kit);
+    return { was: stepOf(chart, title), now: stepOf(refit.chart, title), refit };
+  };
+  const ids = (step: Chart['steps'][number]): string[] => step.use.map((u) => u.product.id);
+
+  test('another is proposed for it, as a change of its own that can be refused', () => {
+    const { was, now, refit } = after('Contour', 'orange', 'too-warm');
+    expect(now.use.length).toBeGreaterThan(0);
+    expect(ids(now).filter((one) => ids(was).includes(one))).toEqual([]);
+    const change = refit.changes.find((c) => c.id === `${was.id} product`)!;
+    expect(change).toMatchObject({
+      kind: 'substitute',
+      why: 'Another product, after what was seen last time.',
+    });
+    expect(change.before.words).toContain(was.use[0]!.product.shade);
+    expect(change.difference).toMatch(/^\d+\.\d from what it was$/);
+    const refused = acceptedRefit(refit.base, refit.changes, new Set(refit.changes.map((c) => c.id)));
+    expect(ids(stepOf(refused, 'Contour'))).toEqual(ids(was));
+  });
+
+  test('where the kit has nothing else it stays, and that is said', () => {
+    const kit = kitOf(...BASES, product(20, 'contour', [54, 10, 15], { finish: 'matte' }));
+    const { was, now, refit } = after('Contour', 'orange', 'too-warm', client(), kit);
+    expect(ids(now)).toEqual(ids(was));
+    expect(refit.changes.find((c) => c.id === `${was.id} product`)).toMatchObject({
+      kind: 'keep',
+      why: expect.stringContaining('nothing else'),
+    });
+  });
+
+  test('on every skin: a step deeper is deeper, never the same, and never nothing', () => {
+    const depths = Array.from({ length: 24 }, (_, n) => -6 + n * 0.75);
+    let found = 0;
+    for (const by of depths) {
+      const who = client(shiftDepth(SKIN, by));
+      const many = Array.from({ length: 14 }, (_, n) => product(60 + n, 'base', shiftDepth([74, 10, 18], n)));
+      const { was, now } = after('Base', 'grey', 'too-light', who, kitOf(...many));
+      if (was.use.length === 0) continue;
+      expect(now.use.length).toBeGreaterThan(0);
+      const [before, then] = [colourOfUse(was.use)!, colourOfUse(now.use)!];
+      if (ids(now).join() === ids(was).join()) continue;
+      found++;
+      expect(ids(now).filter((one) => ids(was).includes(one))).toEqual([]);
+      expect(depthOf(then)).toBeGreaterThan(depthOf(before));
+    }
+    expect(found).toBeGreaterThan(8);
+  });
 });
