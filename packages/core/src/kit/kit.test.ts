@@ -21,6 +21,24 @@ test('shelf life runs from opening in whole months, month ends held', () => {
   expect(() => shelfLife(opened('last May'), { monthsAfterOpening: 6 }, '2031-01-01')).toThrow('YYYY-MM-DD');
 });
 
+test('soon is the last thirty days, the last of them included', () => {
+  const on = (today: string) => shelfLife(opened('2031-01-15'), { monthsAfterOpening: 12 }, today).state;
+  expect([on('2031-12-16'), on('2031-12-17'), on('2032-01-15'), on('2032-01-16')]).toEqual([
+    'good',
+    'soon',
+    'soon',
+    'past',
+  ]);
+});
+
+test('nothing on nothing is nothing; less than nothing is refused, whichever it is', () => {
+  const step = { doseMgPerCm2: 0, passes: 1, tool: 'finger' as const };
+  expect(doseFor(step, 0)).toEqual({ onFaceMg: 0, takenMg: 0 });
+  expect(doseFor({ ...step, doseMgPerCm2: 1 }, 0).takenMg).toBe(0);
+  expect(() => doseFor(step, -1)).toThrow('area -1 cm2');
+  expect(() => doseFor(step, Number.NaN)).toThrow('negative');
+});
+
 test('the tool keeps its share', () => {
   expect(doseFor({ doseMgPerCm2: 0.5, passes: 2, tool: 'damp sponge' }, 100)).toEqual({
     onFaceMg: 100,

@@ -17,11 +17,20 @@ type Described = Pick<
 > &
   Partial<WearProperties>;
 
-/** Words makers use for what lasts, turned round by 'not' and 'non'. */
-const WATERPROOF = /\b(waterproof|water-proof|water ?resist\w*|tubing|tear-?proof)\b/i;
-const LONG = /\b(long(-?(wear|last\w*))?|1[0-9] ?h(ours)?|2[0-4] ?h(ours)?|all ?day|hold|strong|stay\w*)\b/i;
-const TRANSFER = /\b(transfer-?(proof|resist\w*)|kiss-?proof|stain|long-?wear liquid)\b/i;
-const TURNED = /\b(not|non|no)\b[ -]*(waterproof|water|tubing|long|transfer|kiss)/i;
+/** Words makers use for what lasts. Another of them is one more way a name is believed. */
+const WATERPROOF = /\b((water|sweat|tear|rain|swim)[ -]?(proof|resist\w*)|tubing)\b/i;
+const LONG =
+  /\b(long([ -]?(wear|last|stay|hold)\w*)?|(1[0-9]|2[0-4])[ -]?(h|hrs?|hours?)|all[ -]?day|hold|strong|stay\w*)\b/i;
+const TRANSFER =
+  /\b((transfer|kiss|smudge|budge)[ -]?(proof|resist\w*|free)|(no|non)[ -]?transfer\w*|stain|long-?wear liquid)\b/i;
+/** Said before a word it takes the word back; 'non-transfer' is the one that says it. */
+const TAKEN_BACK = /\b(not|never|isn.t|less|non|no)[ -]+(so |very |quite |really )?$/i;
+
+/** Whether a name says it, and does not take it back where it does. */
+function says(name: string, what: RegExp): boolean {
+  const found = what.exec(name);
+  return found !== null && !TAKEN_BACK.test(name.slice(0, found.index));
+}
 
 /** Usual hours by what a product is made of: full mattes and waxes hold longest, gloss and water shortest. */
 function usualHours({ kind, finish, coverage, texture }: Described): number {
@@ -44,15 +53,13 @@ function usualHours({ kind, finish, coverage, texture }: Described): number {
  */
 export function proposedProperties(product: Described): WearProperties {
   const name = `${product.line} ${product.shade}`;
-  const turned = TURNED.test(name);
-  const waterproof = WATERPROOF.test(name) && !turned;
-  const long = (LONG.test(name) && !turned) || waterproof;
+  const waterproof = says(name, WATERPROOF);
+  const long = says(name, LONG) || waterproof;
   return {
     wearHours: long ? Math.max(10, usualHours(product)) : usualHours(product),
     waterproof,
     transferProof:
-      (TRANSFER.test(name) && !turned) ||
-      (product.kind === 'lip colour' && product.finish === 'matte' && long),
+      says(name, TRANSFER) || (product.kind === 'lip colour' && product.finish === 'matte' && long),
     smallestShare: product.measure === 'pump' ? 0.5 : 1,
   };
 }
