@@ -3,6 +3,8 @@ import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { ProblemError } from '../src/http/problem';
 import { printed, type PrintJob } from '../src/print/jobs';
+import { guessMapping } from '@toile/core';
+import { readKitList, type KitList } from '../src/kit/kitList';
 import { openPress, type Press } from '../src/print/press';
 import { demo } from './testServer';
 
@@ -54,6 +56,27 @@ test('what a thread prints is what is printed here, letter for letter', async ()
   const pdf = await press.print({ ...svg, as: 'pdf' });
   expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
   expect(pdf.subarray(-6).toString().trim()).toBe('%%EOF');
+});
+
+test('a list of ten thousand products is read in a thread as it is here, and this one goes on', async () => {
+  const headers = ['maker', 'line', 'shade', 'kind', 'L', 'a', 'b'];
+  const rows = Array.from({ length: 10_000 }, (_, i) =>
+    ['Quoin', `Sheet ${i % 40}`, `S${i}`, i % 50 === 7 ? 'wig' : 'base', 30 + (i % 50), 10, 16].join(),
+  );
+  const job = {
+    text: [headers.join(), ...rows].join('\n'),
+    mapping: guessMapping(headers),
+    kit: { products: [], units: [] },
+    owned: true,
+  };
+  let turns = 0;
+  const turning = setInterval(() => turns++, 1);
+  const there = JSON.parse(String(await press.print({ kind: 'kit-list', ...job }))) as KitList;
+  clearInterval(turning);
+  expect(turns).toBeGreaterThan(40);
+  expect(there).toEqual(JSON.parse(JSON.stringify(readKitList(job))));
+  expect([there.good.length, there.wrong.length, there.wrongCount]).toEqual([9_800, 200, 200]);
+  expect(there.wrong[0]).toMatchObject({ line: 9, problems: [{ column: 'kind' }] });
 });
 
 test('a zip holds the files as they are and each chart as PDF', async () => {

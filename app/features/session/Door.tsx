@@ -1,8 +1,10 @@
 import type { SessionAnswer } from '@toile/contract';
 import { useSetUpState } from '../../data/hooks';
 import { Loading, View } from '../../ui';
-import { SetUpScreen } from './SetUpScreen';
+import { fromWork } from '../frame/fromWork';
 import { SignInScreen } from './SignInScreen';
+
+const SetUpScreen = fromWork((work) => work.SetUpScreen);
 
 /** The door: signing in, or setting up where nobody has yet. Without an answer, signing in. */
 export function Door({ onSignedIn }: { readonly onSignedIn: (session: SessionAnswer) => void }) {

@@ -10,11 +10,14 @@ import { photosBelongTo } from '../../data/photos';
 import { watchNetwork } from '../../data/outbox';
 import { Failed, Loading, View } from '../../ui';
 import { Frame } from '../frame/Frame';
-import { IntakeScreen } from '../consult/IntakeScreen';
-import { WearLinkScreen } from '../wear/WearLinkScreen';
-import { JoinScreen } from '../team/JoinScreen';
+import { fromWork } from '../frame/fromWork';
 import { tellDaysIn, tellInManner } from '../words/dates';
 import { Door } from './Door';
+
+// Who comes by a link fetches what fills in forms; the door and Today do without.
+const IntakeScreen = fromWork((work) => work.IntakeScreen);
+const WearLinkScreen = fromWork((work) => work.WearLinkScreen);
+const JoinScreen = fromWork((work) => work.JoinScreen);
 
 /** Nothing of a studio is shown before someone of it has signed in. */
 export function SessionGate({ children }: { readonly children: ReactNode }) {

@@ -1,7 +1,8 @@
-import { nameKey, readKitCsv, type Product, type Unit } from '@toile/core';
+import { nameKey, type Product, type Unit } from '@toile/core';
 import { newId, type ImportKitAnswer } from '@toile/contract';
 import { ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
+import type { KitList } from './kitList';
 import { wholeKit } from './queries';
 import { insertUnits } from './ledger';
 
@@ -17,24 +18,24 @@ export function registerKitFiles(services: Services): void {
     };
   });
 
-  // The file is read here again by the same rule as in the preview: nothing is taken on trust, and all of it
-  // lands or none.
+  // All of it lands or none.
   write(services, 'importKit', async ({ tx, caller, body }) => {
     const kit = await wholeKit(tx);
-    const file = readKitCsv(body.text, { mapping: body.mapping, kit, owned: body.owned });
+    const { text, mapping, owned } = body;
+    // What a thread of the press answers to this job is the JSON of a KitList.
+    const file = JSON.parse(
+      String(await services.print({ kind: 'kit-list', text, mapping, kit, owned })),
+    ) as KitList;
     if (file.problems.length > 0)
       throw new ProblemError('bad-file', {
         fields: file.problems.map((message) => ({ path: 'text', message })),
       });
-    const wrong = file.rows.filter((row) => row.product === null);
-    const good = file.rows.filter((row) => row.product !== null);
-    if (good.length === 0 || (wrong.length > 0 && !body.leaveOutWrong))
+    const { good, wrong, wrongCount } = file;
+    if (good.length === 0 || (wrongCount > 0 && !body.leaveOutWrong))
       throw new ProblemError('bad-file', {
-        fields: wrong
-          .slice(0, 200)
-          .flatMap(({ line, problems }) =>
-            problems.map(({ column, message }) => ({ path: column, message, line })),
-          ),
+        fields: wrong.flatMap(({ line, problems }) =>
+          problems.map(({ column, message }) => ({ path: column, message, line })),
+        ),
       });
     const idOf = new Map(kit.products.map((p) => [nameKey(p), p.id]));
     const products: Product[] = [];
@@ -56,7 +57,7 @@ export function registerKitFiles(services: Services): void {
       await tx.insertInto('products').values(rows).execute();
     }
     await insertUnits(tx, caller, units);
-    const answer: ImportKitAnswer = { products: products.length, units: units.length, leftOut: wrong.length };
+    const answer: ImportKitAnswer = { products: products.length, units: units.length, leftOut: wrongCount };
     return { status: 201, body: answer };
   });
 }

@@ -15,6 +15,7 @@ import {
 } from '@toile/core';
 import { cardPdf, lessonCardPdf, type CardSide } from '../lessons/card';
 import { compactCard, compactLabels } from '../lessons/compactPdf';
+import { readKitList, type KitListJob } from '../kit/kitList';
 import { kitPalette } from '../kit/kitPalette';
 import { lessonPdf } from '../lessons/pdf';
 import { libraryZip } from '../looks/libraryZip';
@@ -23,7 +24,7 @@ import { callSheetPdf, type SheetPaper } from './callSheetPdf';
 import { fontUrls, measureText } from './fonts';
 import { sheetPdf } from './sheetPdf';
 
-/** What is put on paper or into a file, and takes long enough to be in everybody's way. */
+/** What is put on paper or into a file, or read out of one, and takes long enough to be in everybody’s way. */
 export type PrintJob =
   | {
       readonly kind: 'chart';
@@ -69,6 +70,8 @@ export type PrintJob =
   | { readonly kind: 'library'; readonly looks: readonly Look[] }
   /** The whole kit as a list, or its colours as a palette. */
   | { readonly kind: 'kit'; readonly kit: Kit; readonly as: 'csv' | 'gpl' }
+  /** A list of products read: its answer is the JSON of a KitList. */
+  | ({ readonly kind: 'kit-list' } & KitListJob)
   /** Files as they are, and charts as PDF among them, as one zip. */
   | {
       readonly kind: 'zip';
@@ -104,6 +107,8 @@ export async function printed(job: PrintJob): Promise<Buffer> {
       return Buffer.from(libraryZip(job.looks));
     case 'kit':
       return Buffer.from(job.as === 'gpl' ? kitPalette(job.kit) : writeKitCsv(job.kit));
+    case 'kit-list':
+      return Buffer.from(JSON.stringify(readKitList(job)));
     case 'zip': {
       const files = new Map<string, string | Uint8Array>(job.files);
       for (const [name, chart] of job.charts) files.set(name, await chartPdf(chart));
