@@ -3,6 +3,7 @@ import { colourRows } from './colour';
 import { evidenceRows } from './evidence';
 import { faceRows } from './face';
 import { firstLoadRows } from './firstLoad';
+import { growthRows } from './growth';
 import { judgementRows } from './judgement';
 import { liveRows } from './live';
 import { print } from './measure';
@@ -33,4 +34,6 @@ if (process.env.TOILE_WHOLE) rows.push(...(await backupRows()), ...(await wearRo
 if (url && second) rows.push(...(await liveRows(url, second)));
 if (url && appUrl) rows.push(...(await readRows(url, appUrl)));
 if (url) rows.push(...(await photoRows()), ...(await screenRows()), ...(await firstLoadRows(url)));
+// Last: the database is not small afterwards.
+if (url && appUrl) rows.push(...(await growthRows(url, appUrl)));
 print(rows);

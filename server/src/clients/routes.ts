@@ -112,6 +112,21 @@ export async function clientAnswer(tx: Tx, id: string, role: Role): Promise<Clie
   };
 }
 
+/**
+ * Letters of which a name must hold some to resemble what was typed: the first and the last two of each word, and any
+ * three between. A likeness of .35 is more than a third of the threes a text is taken apart into, and of each word only
+ * one of these is its first letter alone; so every name that resembles it holds one of these.
+ */
+export function partsOf(typed: string): string[] {
+  const words = typed.match(/[\p{L}\p{M}\p{N}]+/gu) ?? [];
+  const parts = words.flatMap((word) => {
+    const letters = [...word];
+    const threes = letters.slice(2).map((_, i) => letters.slice(i, i + 3).join(''));
+    return [letters.slice(0, 2).join(''), letters.slice(-2).join(''), ...threes];
+  });
+  return [...new Set(parts)];
+}
+
 /** Clients whose name holds or resembles what was typed, accents aside; by name when nothing was. */
 async function summaries(tx: Tx, typed: string, today: string): Promise<ClientSummary[]> {
   let query = tx
@@ -154,7 +169,9 @@ async function summaries(tx: Tx, typed: string, today: string): Promise<ClientSu
       .where((eb) =>
         eb.or([
           eb('c.folded', 'like', sql<string>`fold(${pattern})`),
-          sql<boolean>`word_similarity(${folded}, c.folded) >= 0.35`,
+          // Likeness is dear: it is asked only of names that share something with what was typed.
+          sql<boolean>`(c.folded like any (array(select '%' || fold(part) || '%' from unnest(${partsOf(typed)}::text[]) part))
+            and word_similarity(${folded}, c.folded) >= 0.35)`,
         ]),
       )
       .orderBy(sql`c.folded like fold(${pattern})`, 'desc')

@@ -1,0 +1,125 @@
+import { openPool } from '../../server/src/db/connection';
+import { row, type Row } from './measure';
+import { signIn } from './signedIn';
+
+/** Requests of each kind whose 95th percentile is taken. */
+const ROUNDS = 200;
+/** Neighbours, and what each of them has: together as many clients and chart versions as a hundred thousand. */
+const NEIGHBOURS = [100, 1000] as const;
+const EACH_HAS = 100;
+/** Clients of the one studio in the end; it begins with about twenty. */
+const OWN_CLIENTS = [200, 20_000] as const;
+
+/** As its superuser, whom row security lets write for every studio. */
+function superUrlOf(appUrl: string): string {
+  const url = new URL(process.env.TOILE_SUPER_URL ?? '');
+  url.pathname = new URL(appUrl).pathname;
+  return url.toString();
+}
+
+/** Of a neighbour’s chart nobody reads more than this; the whole of it would be gigabytes. */
+const SLIM =
+  "jsonb_build_object('look', one.document -> 'look', 'occasion', one.document -> 'occasion', 'at', one.document -> 'at')";
+
+type Connection = ReturnType<typeof openPool>;
+
+/** Inserts copies of a table's first row, with some columns said by an expression over `i`. */
+async function copies(
+  client: Connection,
+  table: string,
+  [from, to]: readonly [number, number],
+  said: Readonly<Record<string, string>>,
+): Promise<void> {
+  const { rows } = await client.query<{ name: string }>(
+    `select column_name as name from information_schema.columns
+     where table_schema = 'public' and table_name = $1 and is_generated = 'NEVER' and is_identity = 'NO'`,
+    [table],
+  );
+  const names = rows.map(({ name }) => name);
+  // Much is written at once here, as no request would.
+  await client.query(
+    `set statement_timeout = 0; insert into ${table} (${names.join(', ')})
+     select ${names.map((name) => said[name] ?? `one.${name}`).join(', ')}
+     from (select * from ${table} limit 1) one, generate_series(${from}, ${to - 1}) i
+     on conflict do nothing`,
+  );
+}
+
+/** What a studio reads, at the 95th percentile, as its neighbours and it itself grow. */
+export async function growthRows(url: string, appUrl: string): Promise<Row[]> {
+  const cookie = await signIn(url);
+  const get = async (path: string): Promise<unknown> => {
+    const answer = await fetch(`${url}${path}`, { headers: { cookie } });
+    if (!answer.ok) throw new Error(`${path} was answered ${answer.status}`);
+    return answer.json();
+  };
+  const { studio } = (await get('/api/session')) as { studio: { id: string } };
+  const [one] = (await get('/api/clients?query=Isaura')) as { id: string }[];
+  const { charts } = (await get(`/api/clients/${one!.id}`)) as { charts: { id: string }[] };
+  const routes = [
+    ['a client', `/api/clients/${one!.id}`],
+    ['a chart', `/api/charts/${charts[0]!.id}`],
+    ['the kit', '/api/kit'],
+    ['Today', '/api/today'],
+    ['clients by a part of a name', '/api/clients?query=isau'],
+  ] as const;
+  /** Turn and turn about, so that what else the machine does falls on all alike. */
+  const p95 = async (): Promise<readonly number[]> => {
+    const times = routes.map((): number[] => []);
+    for (let i = -20; i < ROUNDS; i++)
+      for (const [n, [, path]] of routes.entries()) {
+        const start = performance.now();
+        await get(path);
+        if (i >= 0) times[n]!.push(performance.now() - start);
+      }
+    return times.map((all) => all.sort((a, b) => a - b)[Math.floor(ROUNDS * 0.95)]!);
+  };
+  const client = openPool(superUrlOf(appUrl), () => undefined, 1);
+  const rows: Row[] = [];
+  const compare = (where: string, now: readonly number[], from: string, before: readonly number[]): void =>
+    routes.forEach(([what], n) =>
+      rows.push(row(`${what}, 95th percentile, ${where}`, now[n]!, from, before[n]!)),
+    );
+  try {
+    const alone = await p95();
+    let from = 0;
+    for (const studios of NEIGHBOURS) {
+      const uuid = (kind: string, n = 'i'): string => `md5('${kind}' || ${n})::uuid`;
+      const of = `${uuid('studio', `(i / ${EACH_HAS})`)}`;
+      const range = [from * EACH_HAS, studios * EACH_HAS] as const;
+      await copies(client, 'studios', [from, studios], { id: uuid('studio'), name: `'Neighbour ' || i` });
+      await copies(client, 'clients', range, { studio_id: of, id: uuid('client'), name: `'Isaura ' || i` });
+      await copies(client, 'charts', range, { studio_id: of, id: uuid('chart'), client_id: uuid('client') });
+      await copies(client, 'chart_versions', range, {
+        studio_id: of,
+        chart_id: uuid('chart'),
+        version: '1',
+        document: SLIM,
+      });
+      await copies(client, 'readings', range, {
+        studio_id: of,
+        id: uuid('reading'),
+        client_id: uuid('client'),
+      });
+      await client.query('vacuum analyze');
+      from = studios;
+      compare(`among ${studios.toLocaleString('en')} studios`, await p95(), 'alone', alone);
+    }
+    let small: readonly number[] | null = null;
+    let own = 0;
+    for (const clients of OWN_CLIENTS) {
+      const id = `md5('own' || i)::uuid`;
+      const names = `(array['Ada','Bo','Cy','Dorothea','Emre','Farah'])[1 + i % 6] || ' ' || md5(i::text)`;
+      await copies(client, 'clients', [own, clients], { studio_id: `'${studio.id}'::uuid`, id, name: names });
+      await client.query('vacuum analyze');
+      own = clients;
+      const now = await p95();
+      if (small)
+        compare(`with ${clients.toLocaleString('en')} clients`, now, `with ${OWN_CLIENTS[0]}`, small);
+      small = now;
+    }
+    return rows;
+  } finally {
+    await client.end();
+  }
+}
