@@ -14,11 +14,13 @@ export function asWorn(chart: Chart, events: readonly ChairEvent[]): Chart {
 
 function applied(step: Step, event: ChairEvent): Step {
   const done = step.done ?? { ticked: false, at: event.at, by: event.by, deviations: [] };
+  // Done or open again after all: it is not skipped any more.
+  const deviations = done.deviations.filter(({ kind }) => kind !== 'skipped');
   switch (event.kind) {
     case 'done':
-      return { ...step, done: { ...done, ticked: true, at: event.at, by: event.by } };
+      return { ...step, done: { ...done, deviations, ticked: true, at: event.at, by: event.by } };
     case 'undone': {
-      if (done.deviations.length > 0) return { ...step, done: { ...done, ticked: false } };
+      if (deviations.length > 0) return { ...step, done: { ...done, deviations, ticked: false } };
       const { done: _removed, ...rest } = step;
       return rest;
     }
