@@ -4,13 +4,14 @@
  * Starting points: the maker's own list decides.
  */
 const FRAGRANCE = [
-  /\b(fragrance|parfum|perfume|aroma|flavou?r)\b/,
+  /\b(fragrances?|parfums?|perfumes?|aromas?|flavou?rs?)\b/,
   /\b(linalool|limonene|citronellol|geraniol|citral|coumarin|eugenol|isoeugenol|farnesol|cinnamal|cinnamyl|hexyl cinnamal|amyl cinnamal|hydroxycitronellal)\b/,
   /\b(benzyl (alcohol|salicylate|benzoate|cinnamate)|alpha-isomethyl ionone|butylphenyl methylpropional|evernia)\b/,
-  /\b(essential oil|lavandula|citrus|rosa (damascena|centifolia|canina)|mentha|pelargonium|ylang|cananga|eucalyptus|melaleuca|rosmarinus|santalum)\b/,
+  /\b(lavender|rose|orange|lemon|lime|mandarin|bergamot|grapefruit|neroli|lemongrass|citronella|(pepper|spear)?mint|rosemary|thyme|sage|basil|clove|cinnamon|jasmine|geranium|tea tree|patchouli|ylang( ylang)?|eucalyptus|sandalwood|cedarwood|vetiver|frankincense|myrrh|ch?amomile)( (flower|peel|leaf|bud|bark|seed|fruit|herb|petal|wood))? (essential )?oils?\b/,
+  /\b(essential oils?|lavandula|citrus|rosa (damascena|centifolia|canina)|mentha|pelargonium|ylang|cananga|eucalyptus|melaleuca|rosmarinus|santalum)\b/,
 ] as const;
 const FORMALDEHYDE = [
-  /\b(formaldehyde|formalin|quaternium-?15|dmdm hydantoin|imidazolidinyl urea|diazolidinyl urea|bronopol|2-bromo-2-nitropropane|methenamine)\b/,
+  /\b(formaldehyde|formalin|quaternium[- ]?15|dmdm hydantoin|imidazolidinyl urea|diazolidinyl urea|bronopol|2-bromo-2-nitropropane|5-bromo-5-nitro|methenamine)\b/,
   /hydroxymethylglycinate/,
 ] as const;
 const ISOTHIAZOLINONES = [/isothiazolinone/, /\bmci ?\/? ?mi\b/] as const;
@@ -55,9 +56,9 @@ export const FAMILIES_OF_ALLERGENS = {
   preservatives: [...ISOTHIAZOLINONES, ...FORMALDEHYDE, ...PARABENS, /\bphenoxyethanol\b/],
   propolis: BEES,
   beeswax: BEES,
-  rosin: [/\brosin/, /\bcolophon/, /\babietic\b/, /\babietate\b/, /\bpinus palustris\b/],
+  rosin: [/\brosin/, /\bcolophon/, /abiet(ic|ate)\b/, /\bpinus palustris\b/],
   'balsam of Peru': [/\bbalsam of peru\b/, /\bmyroxylon\b/, /\bperu balsam\b/, /\bbenzyl cinnamate\b/],
-  'p-phenylenediamine': [/phenylenediamine/, /\bppd\b/, /\btoluene-2 ?5-diamine\b/],
+  'p-phenylenediamine': [/phenylenediamine/, /\bppd\b/, /\btoluene-?2\b/, /toluenediamine\b/],
   'cocamidopropyl betaine': [/\bcocamidopropyl\b/, /\bcapb\b/],
 } as const satisfies Record<string, readonly RegExp[]>;
 
@@ -90,6 +91,17 @@ export const SAID_AS: Readonly<Partial<Record<Sensitivity, RegExp>>> = {
   'cocamidopropyl betaine': /\b(cocamidopropyl|capb)\b/,
 };
 
+const SOY = [/\bsoy(a|bean)?s?\b/, /\bsoja\b/, /\bglycine max\b/] as const;
+const GLUTEN = [
+  /\bgluten\b/,
+  /\b(wheat|barley|rye|spelt|oats?)\b/,
+  /\b(triticum|hordeum|secale|avena)\b/,
+] as const;
+const CHAMOMILE = [/\bch?amomile\b/, /\b(anthemis|matricaria|chamomilla)\b/] as const;
+const SALICYLATES = [/salicyl/, /\b(willow|salix|wintergreen|gaultheria)\b/] as const;
+const RETINOIDS = [/retin(ol|oate|yl|al)\b/, /\bretin(ol|yl|al)/, /\b(tretinoin|adapalene)\b/] as const;
+const MILK = [/\b(milk|lac|lactose|caseins?|caseinate|whey|lactalbumin|lactoferrin|lactis)\b/] as const;
+
 /** Single things people name, and what lists call them. */
 export const ALSO_CALLED: Readonly<Record<string, readonly RegExp[]>> = {
   almond: [/\balmonds?\b/, /\bprunus (amygdalus|dulcis)\b/],
@@ -97,9 +109,12 @@ export const ALSO_CALLED: Readonly<Record<string, readonly RegExp[]>> = {
   hazelnut: [/\bhazelnuts?\b/, /\bcorylus\b/],
   walnut: [/\bwalnuts?\b/, /\bjuglans\b/],
   argan: [/\bargan(ia)?\b/],
-  soy: [/\bsoy(a|bean)?\b/, /\bglycine (soja|max)\b/],
+  soy: SOY,
+  soya: SOY,
   wheat: [/\bwheat\b/, /\btriticum\b/],
-  gluten: [/\bgluten\b/, /\b(triticum|hordeum|secale|avena)\b/],
+  gluten: GLUTEN,
+  coeliac: GLUTEN,
+  celiac: GLUTEN,
   oat: [/\boats?\b/, /\bavena\b/],
   sesame: [/\bsesam(e|um)\b/],
   sunflower: [/\bsunflower\b/, /\bhelianthus\b/],
@@ -108,19 +123,23 @@ export const ALSO_CALLED: Readonly<Record<string, readonly RegExp[]>> = {
   rose: [/\brose\b/, /\brosa\b/],
   mint: [/\b(pepper|spear)?mint\b/, /\bmentha\b/, /\bmenthol\b/],
   peppermint: [/\bpeppermint\b/, /\bmentha\b/, /\bmenthol\b/],
-  chamomile: [/\bc?hamomile\b/, /\b(anthemis|matricaria|chamomilla)\b/],
+  chamomile: CHAMOMILE,
+  camomile: CHAMOMILE,
   arnica: [/\barnica\b/],
   aloe: [/\baloe\b/],
   castor: [/\bcastor\b/, /\bricinus\b/],
   talc: [/\b(talc|talcum)\b/, /\b(ci )?77718\b/],
   mica: [/\bmica\b/, /\b(ci )?77019\b/],
   silicone: [/methicone\b/, /siloxane/, /silicone/],
-  alcohol: [/\balcohol( denat)?$/, /\balcohol denat\b/, /\bethanol\b/],
-  salicylate: [/salicyl/],
-  aspirin: [/salicyl/],
-  retinol: [/\bretin(ol|yl|al)/],
+  // Of fat, as cetyl and stearyl, it is another thing.
+  alcohol: [/^\s*(sd |ethyl |isopropyl |denatured )?alcohol\b/, /\bethanol\b/],
+  salicylate: SALICYLATES,
+  aspirin: SALICYLATES,
+  retinol: RETINOIDS,
+  retinoid: RETINOIDS,
   'vitamin e': [/tocopher/],
-  milk: [/\b(milk|lac|casein|whey)\b/],
+  milk: MILK,
+  dairy: MILK,
   honey: [/\b(honey|mel)\b/],
   egg: [/\b(egg|ovum|albumen)\b/],
   iron: [/\biron oxides?\b/, /\b(ci )?7749[129]\b/],

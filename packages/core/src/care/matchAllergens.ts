@@ -73,13 +73,18 @@ function wordsFor(sensitivity: string): readonly RegExp[] {
       : text
           .split(/[^a-z0-9-]+/)
           .filter((word) => word.length >= 3 && !IDLE.has(word))
-          .map((word) => new RegExp(`\\b${escaped(word.replace(/s$/, ''))}(s|es)?\\b`));
+          .map((word) => new RegExp(`\\b${eitherNumber(word)}\\b`));
   words = [...families, ...things, ...own];
   if (kept.size > 500) kept.clear();
   kept.set(sensitivity, words);
   return words;
 }
 
+/** One of it or many: 'cherry' and 'cherries', 'nut' and 'nuts', 'peach' and 'peaches'. */
+const eitherNumber = (word: string): string =>
+  /(ies|[^aeiou]y)$/.test(word)
+    ? `${escaped(word.replace(/(ies|y)$/, ''))}(y|ies)`
+    : `${escaped(word.replace(/s$/, ''))}(s|es)?`;
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
 /** Lower case, no accents, 'C.I. 75470' as 'ci 75470'. */
@@ -97,9 +102,9 @@ function plain(text: string): string {
 /** A clause that only lists what is not in it. */
 const LISTS_WHAT_IS_NOT =
   /^\s*(is |are |made |formulated )?(free (from|of)|contains? no|does not contain|without( any)?|no)\b/;
-/** Said right before a word, with at most two words between. */
+/** Said right before a word, with at most two words between; 'non' and 'zero' turn the next word alone. */
 const TURNED_BEFORE =
-  /\b(no|non|not|without|zero|free (from|of)|contains? no|does not contain|0 ?%( of)?)[ -]+(?:(?!and\b|or\b|with\b)[\w-]+ ){0,2}$/;
+  /\b((no|not|without|free (from|of)|contains? no|does not contain|0 ?%( of)?)[ -]+(?:(?!and\b|or\b|with\b)[\w-]+ ){0,2}|(non|zero)[ -]+)$/;
 /** Said right after it: 'latex-free', 'latex free', 'latex- and fragrance-free'. */
 const TURNED_AFTER = /^( oil| wax)?([ -]*free\b|- ?(and|or|,|\/) ?[\w-]+[ -]free\b)/;
 
