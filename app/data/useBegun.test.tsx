@@ -12,7 +12,7 @@ const open = (first: Saved, waiting: { begun: Saved; work: string } | null = nul
         stampOf: ({ version }) => version,
         workOf: ({ text }) => text,
         same: (work, { text }) => work === text,
-        waiting,
+        waiting: () => waiting,
       }),
     { initialProps: first },
   );

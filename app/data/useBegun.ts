@@ -9,8 +9,8 @@ type BegunOptions<A, W> = {
   readonly workOf: (answer: A) => W;
   /** Whether the work says nothing but what it began from. */
   readonly same: (work: W, answer: A) => boolean;
-  /** Work that waited on the device, with what it began from. */
-  readonly waiting?: { readonly begun: A; readonly work: W } | null;
+  /** Work that waited on the device, with what it began from; looked for once. */
+  readonly waiting?: () => { readonly begun: A; readonly work: W } | null;
 };
 
 export type Begun<A, W> = {
@@ -34,7 +34,7 @@ export function useBegun<A, W>({ newest, stampOf, workOf, same, waiting }: Begun
     begun: answer,
     work: workOf(answer),
   });
-  const [state, setState] = useState(() => waiting ?? start(newest));
+  const [state, setState] = useState(() => waiting?.() ?? start(newest));
   const changed = !same(state.work, state.begun);
   const behind = stampOf(newest) > stampOf(state.begun);
   if (!changed && behind) setState(start(newest));

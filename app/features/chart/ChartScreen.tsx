@@ -46,7 +46,7 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
     stampOf: ({ version }) => version,
     workOf: newChartWork,
     same: ({ chart }, from) => chart === from || JSON.stringify(chart) === JSON.stringify(from),
-    waiting: newestShown ? readChartDraft(answer.chart.id) : null,
+    waiting: () => (newestShown ? readChartDraft(answer.chart.id) : null),
   });
   const [failure, setFailure] = useState<{ words: string; newest: Chart | null } | null>(null);
   const [busy, setBusy] = useState(false);
