@@ -2,7 +2,6 @@ import * as fc from 'fast-check';
 import { sql } from 'kysely';
 import { newId, type ClientSummary } from '@toile/contract';
 import type { Agent } from 'supertest';
-import { partsOf } from '../src/clients/routes';
 import { inStudio } from '../src/db/connection';
 import { demo, keyed, testServer, type TestServer } from './testServer';
 
@@ -15,6 +14,7 @@ const MORE = [
   'ana',
   'Anaïs',
   'X Æ',
+  'Жанна Ли',
 ];
 let server: TestServer;
 let artist: Agent;
@@ -53,7 +53,9 @@ const asRuled = async (typed: string): Promise<string[]> => {
   const { rows } = await inStudio(server.db, demo.studio.id, (tx) =>
     sql<{ name: string }>`
       select name from clients
-      where folded like fold(${pattern}) or word_similarity(fold(${typed}), folded) >= 0.35`.execute(tx),
+      where replace(folded, '''', '') like replace(fold(${pattern}), '''', '') or word_similarity(fold(${typed}), folded) >= 0.35`.execute(
+      tx,
+    ),
   );
   return rows.map(({ name }) => name).sort();
 };
@@ -64,10 +66,14 @@ test.each([
   ['penhalow', 'Isaura Penhallow'],
   ['seamus', "Ó'Brien Séamus"],
   ["o'brian", "Ó'Brien Séamus"],
+  ['obrien', "Ó'Brien Séamus"],
+  ['O’Brien', "Ó'Brien Séamus"],
   ['strasse', 'Anna-Lena Straße'],
   ['odegard', 'Æsa Ødegård'],
   ['zoe berk', 'Zoë van der Berg'],
   ['l', 'Li'],
+  ['Жан', 'Жанна Ли'],
+  ['жана', 'Жанна Ли'],
 ])('“%s” finds %s', async (typed, name) => expect(await found(typed)).toContain(name));
 
 test('nothing is found of what resembles nobody, and what means something to a pattern is a letter', async () => {
@@ -91,6 +97,7 @@ test('the short way leaves nobody out and lets nobody in: parts of names, turned
       return turn === '' ? part : part.slice(0, at) + turn + part.slice(at + 1);
     })
     .filter((text) => text.trim() !== '');
+
   await fc.assert(
     fc.asyncProperty(typed, async (text) => {
       expect([text, await found(text)]).toEqual([text, await asRuled(text.trim())]);
@@ -98,10 +105,3 @@ test('the short way leaves nobody out and lets nobody in: parts of names, turned
     { numRuns: 150 },
   );
 }, 60_000);
-
-test('the parts of what is typed: ends of words and all threes', () => {
-  expect(partsOf('isaura')).toEqual(['is', 'ra', 'isa', 'sau', 'aur', 'ura']);
-  expect(partsOf('Li')).toEqual(['Li']);
-  expect(partsOf("O'Brien")).toEqual(['O', 'Br', 'en', 'Bri', 'rie', 'ien']);
-  expect(partsOf('  ')).toEqual([]);
-});

@@ -113,19 +113,14 @@ export async function clientAnswer(tx: Tx, id: string, role: Role): Promise<Clie
 }
 
 /**
- * Letters of which a name must hold some to resemble what was typed: the first and the last two of each word, and any
- * three between. A likeness of .35 is more than a third of the threes a text is taken apart into, and of each word only
- * one of these is its first letter alone; so every name that resembles it holds one of these.
+ * Patterns of which a name must meet one to resemble what was typed. A likeness of .35 is more than a third of the threes
+ * a text is taken apart into, and of each word only one of these is its first letter alone, which is left out here; so
+ * every name that resembles it holds one of the others. Threes of letters beyond ASCII are told by a number only: then
+ * every name is asked.
  */
-export function partsOf(typed: string): string[] {
-  const words = typed.match(/[\p{L}\p{M}\p{N}]+/gu) ?? [];
-  const parts = words.flatMap((word) => {
-    const letters = [...word];
-    const threes = letters.slice(2).map((_, i) => letters.slice(i, i + 3).join(''));
-    return [letters.slice(0, 2).join(''), letters.slice(-2).join(''), ...threes];
-  });
-  return [...new Set(parts)];
-}
+const sharedWith = (typed: string) => sql`
+  select case when length(three) > 3 then '%' else '%' || btrim(three) || '%' end
+  from unnest(show_trgm(fold(${typed}))) three where three not like '  %'`;
 
 /** Clients whose name holds or resembles what was typed, accents aside; by name when nothing was. */
 async function summaries(tx: Tx, typed: string, today: string): Promise<ClientSummary[]> {
@@ -168,10 +163,10 @@ async function summaries(tx: Tx, typed: string, today: string): Promise<ClientSu
     query = query
       .where((eb) =>
         eb.or([
-          eb('c.folded', 'like', sql<string>`fold(${pattern})`),
+          // Nobody types the apostrophe of O'Brien.
+          sql<boolean>`translate(c.folded, '''', '') like translate(fold(${pattern}), '''', '')`,
           // Likeness is dear: it is asked only of names that share something with what was typed.
-          sql<boolean>`(c.folded like any (array(select '%' || fold(part) || '%' from unnest(${partsOf(typed)}::text[]) part))
-            and word_similarity(${folded}, c.folded) >= 0.35)`,
+          sql<boolean>`(c.folded like any (array(${sharedWith(typed)})) and word_similarity(${folded}, c.folded) >= 0.35)`,
         ]),
       )
       .orderBy(sql`c.folded like fold(${pattern})`, 'desc')
