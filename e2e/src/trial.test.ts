@@ -75,14 +75,14 @@ test('opened to work both halves, the chair says the side of each', async () => 
   await page.getByText(/^Client’s left: /).waitFor();
 });
 
-test('looked at by the client on a phone of their own, and by the artist without a network', async () => {
-  // Put on two hours ago, or as long as this day is old.
+/** Two hours ago, or as long as this day is old: within the hours a trial is looked at, whatever hour it is. */
+function twoHoursAgo(): string {
   const two = new Date(Date.now() - 2 * 3_600_000);
-  const sameDay = two.toDateString() === new Date().toDateString();
-  const time = sameDay
-    ? `${String(two.getHours()).padStart(2, '0')}:${String(two.getMinutes()).padStart(2, '0')}`
-    : '00:00';
-  await page.getByLabel('Both halves were done at').fill(time);
+  return two.toDateString() === new Date().toDateString() ? two.toTimeString().slice(0, 5) : '00:00';
+}
+
+test('looked at by the client on a phone of their own, and by the artist without a network', async () => {
+  await page.getByLabel('Both halves were done at').fill(twoHoursAgo());
   await button(page, 'Both halves are on').click();
   await button(page, 'Make a link').click();
   const link = await page.getByLabel('The link, shown this once').inputValue();
@@ -251,7 +251,7 @@ test('of the colour both halves are read: fresh first, then how far each is from
   }
   await button(page, 'Draw the sides').click();
   await page.waitForURL(/\/trials\/[0-9a-f-]{36}$/);
-  await page.getByLabel('Both halves were done at').fill('00:00');
+  await page.getByLabel('Both halves were done at').fill(twoHoursAgo());
   await button(page, 'Both halves are on').click();
   await button(page, 'Type CIELAB values').click();
   const type = async (side: 'left' | 'right', L: string, times: number): Promise<void> => {

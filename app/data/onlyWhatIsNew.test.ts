@@ -1,5 +1,5 @@
 /** @jest-environment node */
-import { onlyWhatIsNew } from './onlyWhatIsNew';
+import { onlyWhatIsNew } from '../offline/onlyWhatIsNew';
 
 const AT = 'http://127.0.0.1/api/kit';
 const holding = (etag: string | null, body = 'held') =>
