@@ -176,9 +176,7 @@ function matched(step: Step, worn: Chart, context: FitContext): RefitChange[] {
   });
   const ranked = proposeProducts(step, context);
   const best = ranked[0] ?? null;
-  const blocked = step.use
-    .map((u) => blockedBecause(u.product.id, step, context))
-    .find((reason) => reason !== null);
+  const blocked = blockedOf(step, context);
   const closer = (to: Proposal): string =>
     off !== null && to.deltaE !== null
       ? `${off.toFixed(1)} off becomes ${to.deltaE.toFixed(1)}`
@@ -214,9 +212,14 @@ function matched(step: Step, worn: Chart, context: FitContext): RefitChange[] {
   ];
 }
 
+/** What speaks against using a step's products at all; null when nothing does. */
+const blockedOf = (step: Step, context: FitContext): string | null =>
+  step.use.map((u) => blockedBecause(u.product.id, step, context)).find((reason) => reason !== null) ?? null;
+
 /**
  * What was seen last time took the product out of a step: the kit's best for what the step now asks that is not what it
- * was, and lies on the side of it that was asked for. Where there is none the old one is put back, with that said.
+ * was, and lies on the side of it that was asked for. Where there is none the old one is put back, with that said, unless
+ * something speaks against it by now: then the step stays without.
  */
 function foundAnew(step: Step, worn: Chart, context: FitContext): RefitChange[] {
   const was = worn.steps.find((s) => s.id === step.id);
@@ -232,17 +235,21 @@ function foundAnew(step: Step, worn: Chart, context: FitContext): RefitChange[] 
     (p) => !p.use.some((u) => former.has(u.product.id)) && goesThere(p),
   );
   const told = { id: `${step.id} product`, stepId: step.id, title: step.title, before: sideOf(was) };
-  if (!next)
+  if (!next) {
+    const blocked = blockedOf(was, context);
     return [
       {
         ...told,
         kind: 'keep',
-        why: 'The kit has nothing else for it, so it stays. Decide at the chair.',
+        why: blocked
+          ? `${blocked}, and the kit has nothing else for it. Decide at the chair.`
+          : 'The kit has nothing else for it, so it stays. Decide at the chair.',
         difference: '',
-        after: sideOf(was),
-        part: { of: 'step', stepId: step.id, set: { use: was.use } },
+        after: sideOf(blocked ? step : was),
+        part: blocked ? null : { of: 'step', stepId: step.id, set: { use: was.use } },
       },
     ];
+  }
   return [
     {
       ...told,

@@ -316,6 +316,23 @@ describe('what was seen last time took the product out', () => {
     });
   });
 
+  test('nor is it put back where something speaks against it by now', () => {
+    const rubber = (): ReturnType<typeof kitOf> =>
+      kitOf(
+        ...BASES,
+        product(20, 'contour', [54, 10, 15], { finish: 'matte', ingredients: ['natural latex'] }),
+      );
+    const chart = fit(client(), rubber());
+    const deviation: Deviation = { kind: 'fault', note: '', fault: { seen: 'orange', cause: 'too-warm' } };
+    const worn = asWorn(chart, [saidAt(chart, 'Contour', deviation)]);
+    const refit = again(worn, client(SKIN, { sensitivities: ['latex'] }), rubber());
+    expect(stepOf(chart, 'Contour').use).not.toEqual([]);
+    expect(stepOf(refit.chart, 'Contour').use).toEqual([]);
+    const change = refit.changes.find((c) => c.id === `${stepOf(chart, 'Contour').id} product`)!;
+    expect(change.why).toMatch(/natural latex.*nothing else/);
+    expect(change.part).toBeNull();
+  });
+
   test('on every skin: a step deeper is deeper, never the same, and never nothing', () => {
     const depths = Array.from({ length: 24 }, (_, n) => -6 + n * 0.75);
     let found = 0;
