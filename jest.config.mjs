@@ -25,7 +25,6 @@ export default {
     {
       ...plain('e2e', 'e2e'),
       testEnvironment: '<rootDir>/run/seenEnvironment.mjs',
-      setupFilesAfterEnv: ['<rootDir>/run/setup.mjs'],
     },
     '<rootDir>/app',
   ],

@@ -14,8 +14,8 @@ export type Saving = {
   readonly clear: () => void;
 };
 
-type Told = Pick<Saving, 'failure' | 'errors'>;
-const WELL: Told = { failure: null, errors: {} };
+export type Told = Pick<Saving, 'failure' | 'errors'>;
+export const WELL: Told = { failure: null, errors: {} };
 
 /**
  * One way of saving for every form and button: busy meanwhile, fields that are wrong told beside them, anything

@@ -8,10 +8,7 @@ export async function testCluster() {
     full_page_writes: 'off',
     max_connections: 200,
   });
-  for (const name of ['toile_template', 'toile_template_making', 'toile_e2e', 'toile_empty']) {
-    cluster.psql(`update pg_database set datallowconn = true where datname = '${name}'`);
-    cluster.psql(`drop database if exists ${name} with (force)`);
-  }
+  dropDatabases(cluster, ['toile_template', 'toile_template_making', 'toile_e2e', 'toile_empty']);
   const database = ensureDatabase(cluster, 'toile_e2e');
   return {
     cluster,
@@ -23,4 +20,12 @@ export async function testCluster() {
       TOILE_TEST_APP_URL: database.appUrl,
     },
   };
+}
+
+/** Drops databases with whoever is in them. */
+export function dropDatabases(cluster, names) {
+  for (const name of names) {
+    cluster.psql(`update pg_database set datallowconn = true where datname = '${name}'`);
+    cluster.psql(`drop database if exists ${name} with (force)`);
+  }
 }

@@ -1,11 +1,14 @@
-import { clientRunUp, RUN_UP_WORDS, runUpState, runUpTasks } from '@toile/core';
+import { clientRunUp, RUN_UP_KINDS, RUN_UP_WORDS, runUpState, runUpTasks, type RunUpKind } from '@toile/core';
 import type { VisitAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
-import { useSaving } from '../../data/useSaving';
+import { useAsChanged } from '../../data/useAsChanged';
 import { Body, Column, Label, Subheading, Switch } from '../../ui';
 import { dayInWords, todayText } from '../words/dates';
 import { RUN_UP_STATE_WORDS } from './runUpWords';
+
+/** Ticks are told one by one: they need no revision. */
+const noRevision = (): number => 0;
 
 /** The run-up to a visit as dated tasks, each ticked when it is done. */
 export function RunUp({
@@ -19,33 +22,37 @@ export function RunUp({
   readonly mayWork: boolean;
 }) {
   const refresh = useRefresh();
-  const { busy, failure, save } = useSaving();
+  const ticks = useAsChanged<VisitAnswer, readonly RunUpKind[]>({
+    newest: visit,
+    stampOf: noRevision,
+    valueOf: ({ runUp }) => runUp,
+    send: async (base, next) => {
+      const params = { id: base.id };
+      let answer = base;
+      for (const task of RUN_UP_KINDS.filter((one) => next.includes(one) !== base.runUp.includes(one)))
+        answer = await call('tickRunUp', { params, body: { task, done: next.includes(task) } });
+      await refresh();
+      return answer;
+    },
+  });
   const today = todayText();
   const tasks = runUpTasks(visit.date, { bookedOn: visit.bookedOn, patchTest: tested }).filter(({ id }) =>
     clientRunUp(visit.kind).includes(id),
   );
-  const tick = (task: (typeof tasks)[number]['id'], done: boolean): Promise<unknown> =>
-    save(async () => {
-      await call('tickRunUp', { params: { id: visit.id }, body: { task, done } });
-      await refresh();
-    });
+  const tick = (task: RunUpKind, done: boolean): Promise<boolean> =>
+    ticks.keep([...ticks.value.filter((one) => one !== task), ...(done ? [task] : [])]);
   return (
     <Column gap="$1" role="group" aria-label="Run-up">
       <Subheading>{`Run-up to the ${visit.kind}, ${dayInWords(visit.date)}`}</Subheading>
-      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
+      {ticks.failure ? <Body role="alert" color="$madder">{`▲ ${ticks.failure}`}</Body> : null}
       {tasks.map((task) => {
-        const done = visit.runUp.includes(task.id);
+        const done = ticks.value.includes(task.id);
         const state = runUpState(task, done, today);
         const label = [`By ${dayInWords(task.by)}: ${RUN_UP_WORDS[task.id]}`, RUN_UP_STATE_WORDS[state]]
           .filter(Boolean)
           .join(' · ');
         return mayWork ? (
-          <Switch
-            key={task.id}
-            label={label}
-            on={done}
-            onToggle={() => (busy ? undefined : void tick(task.id, !done))}
-          />
+          <Switch key={task.id} label={label} on={done} onToggle={() => void tick(task.id, !done)} />
         ) : (
           <Label key={task.id}>{label}</Label>
         );

@@ -7,7 +7,7 @@ import type { PartyWork } from './usePartyPlan';
 
 /** What a party's day asks of every face, and what is to be done before it. */
 export function BeforePanel({ work }: { readonly work: PartyWork }) {
-  const { party, plan, keep, busy, failure } = work;
+  const { party, plan, keep, failure } = work;
   const today = todayText();
   const kind = party.visits[0]?.kind ?? 'party';
   const place = party.place === '' ? {} : { place: party.place };
@@ -41,7 +41,7 @@ export function BeforePanel({ work }: { readonly work: PartyWork }) {
                 .filter(Boolean)
                 .join(' · ')}
               on={on}
-              onToggle={() => (busy ? undefined : void tick(task.id, !on))}
+              onToggle={() => void tick(task.id, !on)}
             />
           );
         })}

@@ -136,7 +136,7 @@ export function DayPanel({ work }: { readonly work: PartyWork }) {
             chosen={[view]}
             onChange={([one]) => one && setView(one)}
           />
-          {work.plan.timetable && !day.changed ? (
+          {work.plan.timetable && !day.changed && !work.busy ? (
             <Line>
               <Button onPress={() => setTelling(true)}>Call sheets</Button>
               <Button onPress={() => saveCalendar(work.party, work.plan)}>Calendar file</Button>

@@ -67,6 +67,7 @@ function OnTheDay({ work, log, now }: OnTheDayProps) {
           </Label>
         ) : null}
       </Column>
+      {work.failure ? <Body role="alert" color="$madder">{`▲ ${work.failure}`}</Body> : null}
       {troubled ? <Proposals work={work} now={now} /> : null}
       <Column gap="$4" role="list" aria-label="Hands">
         {atHand(plan, running).map((one) => (
@@ -187,7 +188,7 @@ type ProposalProps = {
 };
 
 function Proposal({ title, proposal, work, now }: ProposalProps) {
-  const { plan, keep, busy, failure } = work;
+  const { plan, keep, busy } = work;
   const day = now.running!.day;
   const changes = changeWords(plan, proposal);
   const take = async (): Promise<void> => {
@@ -198,7 +199,9 @@ function Proposal({ title, proposal, work, now }: ProposalProps) {
       boundCost: 0,
       proven: false,
     };
-    if (await keep({ ...plan, held: [], timetable })) now.forget();
+    // Before it is kept: what is asked next must not be forgotten with it.
+    now.forget();
+    await keep({ ...plan, held: [], timetable });
   };
   return (
     <Column gap="$2" padding="$3" backgroundColor="$surface" borderTopWidth={2} borderTopColor="$ink">
@@ -211,7 +214,6 @@ function Proposal({ title, proposal, work, now }: ProposalProps) {
       <Button kind="main" disabled={busy} onPress={() => void take()} label={`Do it this way: ${title}`}>
         Do it this way
       </Button>
-      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       {tellTexts(plan, proposal).map(({ to, text }) => (
         <Line key={to} flexWrap="nowrap" gap="$3">
           <Label flex={1}>{text}</Label>

@@ -42,7 +42,7 @@ export function PackPanel({ work }: { readonly work: PartyWork }) {
 type ListsProps = { readonly work: PartyWork; readonly log: PartyLog; readonly packing: PackingList };
 
 function Lists({ work, log, packing }: ListsProps) {
-  const { plan, keep, busy, failure } = work;
+  const { plan, keep, failure } = work;
   const packed = packedThings(log.events);
   const used = [...new Set(log.events.flatMap((event) => event.into ?? []))];
   const cases = [...new Set([...(used.length > 0 ? used : FIRST_CASES)])];
@@ -75,7 +75,7 @@ function Lists({ work, log, packing }: ListsProps) {
         <Switch
           label="Nothing can be bought there"
           on={plan.noShop === true}
-          onToggle={() => (busy ? undefined : void keep({ ...plan, noShop: plan.noShop !== true }))}
+          onToggle={() => void keep({ ...plan, noShop: plan.noShop !== true })}
         />
         {plan.noShop ? (
           <Field

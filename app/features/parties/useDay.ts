@@ -85,6 +85,17 @@ export function useDay(work: PartyWork) {
     setMoreAsked(null);
     setHeld(null);
   };
+  /** What was asked is over as soon as it is taken: what is asked next is not forgotten with it. */
+  const keepInstead = async (next: PartyPlan): Promise<void> => {
+    forget();
+    if (await keep(next)) return;
+    setDraft(shown);
+    setHeld(held);
+  };
+  const changed = useMemo(
+    () => held !== null || JSON.stringify(shown) !== JSON.stringify(plan.timetable),
+    [held, shown, plan.timetable],
+  );
   return {
     day,
     /** What keeps the day from being planned, in words. */ wrong,
@@ -106,7 +117,7 @@ export function useDay(work: PartyWork) {
     /** What one more pair of hands buys, once it was asked of what is shown. */
     more: moreAsked?.day === day && moreAsked.timetable === shown ? more : null,
     /** Whether what is shown is not what is kept. */
-    changed: shown !== plan.timetable || held !== null,
+    changed,
     find: (): void => ask({ find: true }),
     /** Goes on from what is shown to a timetable that bears a slow morning. */
     askCalm: (): void => {
@@ -133,14 +144,11 @@ export function useDay(work: PartyWork) {
       setDraft(shown);
       setHeld(others.length < pins.length ? others : [...pins, { of, task, worker, start }]);
     },
-    keep: async (): Promise<void> => {
-      if (await keep({ ...plan, held: [...pins], timetable: shown })) forget();
-    },
+    keep: (): Promise<void> => keepInstead({ ...plan, held: [...pins], timetable: shown }),
     discard: forget,
     /** Does what a way out says to the plan; the timetable is looked for anew. */
-    take: async (way: Offered): Promise<void> => {
-      if (await keep({ ...way.changes.reduce(changedPlan, plan), timetable: null })) forget();
-    },
+    take: (way: Offered): Promise<void> =>
+      keepInstead({ ...way.changes.reduce(changedPlan, plan), timetable: null }),
   };
 }
 export type DayWork = ReturnType<typeof useDay>;

@@ -2,10 +2,9 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { RULE_GROUPS, RULES, SEVERITIES, type Rule, type RuleGrades, type Severity } from '@toile/core';
 import { may, type StudioSettingsAnswer } from '@toile/contract';
-import { call } from '../../data/call';
-import { useRefresh, useSession, useStudioSettings } from '../../data/hooks';
-import { useSaving } from '../../data/useSaving';
+import { useSession, useStudioSettings } from '../../data/hooks';
 import { Body, Button, Choice, Column, Label, Line, Ready, Screen, Subheading } from '../../ui';
+import { useStudioKept } from '../settings/useStudioKept';
 import { SEVERITY_MARKS } from './reviewView';
 
 /** Every practice the review checks, with its reason; the owner grades them the studio’s way. */
@@ -25,20 +24,13 @@ export function RulesScreen() {
 }
 
 function Rules({ answer, mayGrade }: { readonly answer: StudioSettingsAnswer; readonly mayGrade: boolean }) {
-  const refresh = useRefresh();
-  const { failure, save: keep } = useSaving();
+  const { value, keep, failure } = useStudioKept(answer);
   const [open, setOpen] = useState<string | null>(null);
-  const { ruleGrades } = answer.settings;
-  const grade = async (rule: Rule, to: Severity | 'off'): Promise<void> => {
+  const { ruleGrades } = value;
+  const grade = (rule: Rule, to: Severity | 'off'): void => {
     const { [rule.id]: _old, ...others } = ruleGrades;
     const next: RuleGrades = to === rule.severity ? others : { ...others, [rule.id]: to };
-    await keep(async () => {
-      const saved = await call('updateStudioSettings', {
-        body: { ...answer.settings, ruleGrades: next },
-        revision: answer.revision,
-      });
-      await refresh({ name: 'studioSettings', params: {}, answer: saved });
-    });
+    void keep({ ...value, ruleGrades: next });
   };
   return (
     <Column gap="$4">
@@ -81,7 +73,7 @@ function Rules({ answer, mayGrade }: { readonly answer: StudioSettingsAnswer; re
                     label="Graded"
                     options={[...SEVERITIES, 'off'] as const}
                     chosen={[now]}
-                    onChange={([to]) => to && void grade(rule, to)}
+                    onChange={([to]) => to && grade(rule, to)}
                   />
                 ) : null}
               </Column>

@@ -8,10 +8,8 @@ import {
   type Manner,
 } from '@toile/core';
 import type { StudioSettingsAnswer } from '@toile/contract';
-import { call } from '../../data/call';
-import { useRefresh } from '../../data/hooks';
-import { useSaving } from '../../data/useSaving';
 import { Body, Choice, Column } from '../../ui';
+import { useStudioKept } from './useStudioKept';
 
 /** How the studio tells things, one choice each. */
 export function MannerFields({
@@ -73,21 +71,15 @@ export function StudioManner({
   readonly answer: StudioSettingsAnswer;
   readonly mayChange: boolean;
 }) {
-  const refresh = useRefresh();
-  const { busy, failure, save } = useSaving();
-  const manner = { ...USUAL_MANNER, ...answer.settings.manner };
-  const keep = async (next: Manner): Promise<void> => {
-    const body = { ...answer.settings, manner: next };
-    const saved = await save(() => call('updateStudioSettings', { body, revision: answer.revision }));
-    if (saved) await refresh({ name: 'studioSettings', params: {}, answer: saved });
-  };
+  const { value, keep, busy, failure } = useStudioKept(answer);
+  const manner = { ...USUAL_MANNER, ...value.manner };
   if (!mayChange)
     return (
       <Body>{`Days as ${manner.days}, ${manner.clock}, weeks from ${manner.firstWeekday}, ${manner.amounts} first, ${manner.temperature}.`}</Body>
     );
   return (
     <Column gap="$2" role="group" aria-label="How things are told" aria-busy={busy}>
-      <MannerFields value={manner} onChange={(next) => void keep(next)} />
+      <MannerFields value={manner} onChange={(next) => void keep({ ...value, manner: next })} />
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
     </Column>
   );
