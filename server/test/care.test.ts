@@ -1,5 +1,14 @@
 import ICAL from 'ical.js';
-import { readChart, readZip, SOMEBODY, zipText, type Chart, type Consult, type Incident } from '@toile/core';
+import {
+  MOST_SENSITIVITIES,
+  readChart,
+  readZip,
+  SOMEBODY,
+  zipText,
+  type Chart,
+  type Consult,
+  type Incident,
+} from '@toile/core';
 import {
   feedPath,
   newId,
@@ -114,6 +123,32 @@ describe('a first talk by link', () => {
     const after = await client(who.id);
     expect(after.consult).toMatchObject({ usual: 'a', disliked: 'b', wished: 'c' });
     expect(after.revision).toBe(before.revision + 3);
+  });
+
+  test('where a client’s list is full, a sensitivity more is refused in words; neither it nor another is lost', async () => {
+    const there = await client(who.id);
+    const { id: of, name, features, measurements, taps, likeness } = there;
+    const keep = (sensitivities: readonly string[], revision: number) =>
+      artist
+        .put(`/api/clients/${of}`)
+        .set({ ...keyed(), 'if-match': String(revision) })
+        .send({ id: of, name, features, measurements, taps, likeness, sensitivities });
+    const many = Array.from({ length: MOST_SENSITIVITIES - 1 }, (_, i) => `thing ${i}`);
+    const full = (await keep(many, there.revision).expect(200)).body as ClientAnswer;
+    const { id, token } = await asked();
+    await send(token, { keepHealth: true, sensitivities: ['latex', 'nickel'] }).expect(204);
+    const refused = (await settle(id, 'sensitivities', true).expect(422)).body as Problem;
+    expect(refused.fields).toEqual([
+      { path: 'key', message: expect.stringContaining('At most 200') as string },
+    ]);
+    expect(await told(id)).toMatchObject({ answers: { sensitivities: ['latex', 'nickel'] }, settled: {} });
+    expect((await client(of)).sensitivities).toEqual(many);
+    await keep([...many, 'one', 'two'], full.revision).expect(422);
+    // One is taken out, and both find room.
+    await keep(many.slice(1), full.revision).expect(200);
+    await settle(id, 'sensitivities', true).expect(200);
+    expect((await client(of)).sensitivities).toEqual([...many.slice(1), 'latex', 'nickel']);
+    await keep(there.sensitivities, (await client(of)).revision).expect(200);
   });
 
   test('used once, also by ten at once; taken back, over, forged and unknown all look alike', async () => {

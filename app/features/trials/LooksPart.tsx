@@ -100,7 +100,7 @@ function PutOn({ tell }: Pick<LooksPartProps, 'tell'>) {
 }
 
 function Seen({ trial, now }: Pick<LooksPartProps, 'trial' | 'now'>) {
-  const rows = lookRows(trial, now.seen);
+  const rows = lookRows(trial, now);
   if (rows.length === 0) return null;
   const first = rows.findIndex((row) => !row.counts);
   return (
@@ -130,7 +130,7 @@ function Seen({ trial, now }: Pick<LooksPartProps, 'trial' | 'now'>) {
               flex={1}
             >{`${row.hour.toFixed(1)} h, ${trialZoneWords(TRIAL_ZONES.find((zone) => zone === row.zone) ?? 'nose')}${
               row.counts ? '' : `: ${MEASURE_WORDS[row.measure]}, by ${JUDGE_WORDS[row.by]}`
-            }`}</Label>
+            }${row.late ? ', after the last planned hour' : ''}`}</Label>
             <Body role="cell" flex={1} color={row.counts ? '$ink' : '$inkSoft'}>
               {row.right}
             </Body>

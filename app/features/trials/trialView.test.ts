@@ -93,22 +93,37 @@ test('what counts comes first, hour by hour, both halves in words; what was not 
     hours: [2],
     margin: 0.5,
   };
-  const rows = lookRows({ declared }, [
-    seen(4, 'left', 1),
-    seen(2, 'left', 0, { by: 'artist' }),
-    seen(2, 'right', 3),
-    seen(2, 'left', 0),
-    seen(2, 'left', 2, { zone: 'chin' }),
-    seen(2, 'left', 1, { measure: 'creasing' }),
-  ]);
+  const rows = lookRows(
+    { declared },
+    {
+      seen: [
+        seen(4, 'left', 1),
+        seen(2, 'left', 0, { by: 'artist' }),
+        seen(2, 'right', 3),
+        seen(2, 'left', 0),
+        seen(2, 'left', 2, { zone: 'chin' }),
+        seen(2, 'left', 1, { measure: 'creasing' }),
+      ],
+      seenLater: [seen(9, 'right', 2)],
+    },
+  );
   expect(
-    rows.map(({ hour, zone, by, left, right, counts }) => [hour, zone, by, left, right, counts]),
+    rows.map(({ hour, zone, by, left, right, counts, late }) => [
+      hour,
+      zone,
+      by,
+      left,
+      right,
+      counts,
+      ...(late ? ['late'] : []),
+    ]),
   ).toEqual([
     [2, 'nose', 'client', 'none', 'wet', true],
     [4, 'nose', 'client', 'a little', 'not looked at', true],
     [2, 'chin', 'client', 'clearly', 'not looked at', false],
     [2, 'nose', 'artist', 'none', 'not looked at', false],
     [2, 'nose', 'client', 'a first line', 'not looked at', false],
+    [9, 'nose', 'client', 'not looked at', 'clearly', false, 'late'],
   ]);
   expect(gradeWords('colour', 2.44)).toBe('2.4');
 });

@@ -134,13 +134,18 @@ export type LookRow = {
   readonly by: Judge;
   readonly left: string;
   readonly right: string;
-  /** By the declared measure and judge, in a declared place. */ readonly counts: boolean;
+  /** After the last planned hour. */ readonly late: boolean;
+  /** By the declared measure and judge, in a declared place and hour. */ readonly counts: boolean;
 };
 
 /** What was seen of both halves, hour by hour; what is counted first. */
-export function lookRows({ declared }: Pick<TrialAnswer, 'declared'>, seen: readonly SeenHalf[]): LookRow[] {
+export function lookRows(
+  { declared }: Pick<TrialAnswer, 'declared'>,
+  { seen, seenLater }: Pick<TrialNow, 'seen' | 'seenLater'>,
+): LookRow[] {
   const rows = new Map<string, { one: SeenHalf; sides: Partial<Record<Side, number>> }>();
-  for (const one of seen) {
+  const later = new Set(seenLater);
+  for (const one of [...seen, ...seenLater]) {
     const key = `${one.hour} ${one.zone} ${one.measure} ${one.by}`;
     const row = rows.get(key) ?? { one, sides: {} };
     rows.set(key, { ...row, sides: { ...row.sides, [one.side]: one.value } });
@@ -155,7 +160,9 @@ export function lookRows({ declared }: Pick<TrialAnswer, 'declared'>, seen: read
       by: one.by,
       left: words(one.measure, sides.left),
       right: words(one.measure, sides.right),
+      late: later.has(one),
       counts:
+        !later.has(one) &&
         one.measure === declared.measure &&
         one.by === declared.by &&
         declared.zones.some((zone) => zone === one.zone),

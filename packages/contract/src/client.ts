@@ -4,6 +4,7 @@ import {
   LandmarksSchema,
   MEASUREMENT_NAMES,
   MEASUREMENTS,
+  MOST_SENSITIVITIES,
   questionMeasurements,
   questionTrace,
   TapsSchema,
@@ -72,7 +73,7 @@ export const clientFormSchema = object({
   guardianConsent: string().trim().default('').max(200, 'At most 200 letters'),
   sensitivities: array()
     .of(string().trim().required('Say what it is').max(120, 'At most 120 letters each'))
-    .max(40, 'At most 40')
+    .max(MOST_SENSITIVITIES, `At most ${MOST_SENSITIVITIES}`)
     .default([]),
   notes: string().default('').max(4000, 'At most 4000 letters'),
 }).noUnknown('${unknown} is not known here');

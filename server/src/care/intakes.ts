@@ -1,4 +1,4 @@
-import { takenOver, type Consult, type ConsultKey } from '@toile/core';
+import { MOST_SENSITIVITIES, takenOver, type Consult, type ConsultKey } from '@toile/core';
 import { sql } from 'kysely';
 import { INTAKE_DAYS, isUuid, ROUTES, type IntakeAnswer } from '@toile/contract';
 import { inStudio, type Tx } from '../db/connection';
@@ -147,6 +147,15 @@ async function takeOver(
     answers,
     key,
   );
+  if (sensitivities.length > MOST_SENSITIVITIES)
+    throw new ProblemError('bad-input', {
+      fields: [
+        {
+          path: 'key',
+          message: `At most ${MOST_SENSITIVITIES} are kept with a client: take out what is noted twice, then take this over`,
+        },
+      ],
+    });
   // The consent comes with the words it is for, in whichever order they are taken over.
   const consented = answers.keepHealth === true && (key === 'conditions' || key === 'treatments');
   await tx

@@ -7,6 +7,7 @@ import {
   CONSULT_QUESTIONS,
   ConsultSchema,
   PHOTO_CONSENTS,
+  MOST_SENSITIVITIES,
   takenOver,
   withoutConsent,
   type Consult,
@@ -88,6 +89,16 @@ test('an answer never takes back a tremor or a sensitivity a hand noted', () => 
   expect(takenOver(noted, { access: [] }, 'access').features.headTremor).toBe(true);
   expect(takenOver(noted, { sensitivities: [] }, 'sensitivities').sensitivities).toEqual(['latex']);
   expect(takenOver(noted, { sensitivities: ['LATEX'] }, 'sensitivities').sensitivities).toEqual(['latex']);
+});
+
+test('however many were noted, none is cut off', () => {
+  const many = Array.from({ length: MOST_SENSITIVITIES }, (_, i) => `thing ${i}`);
+  const full = takenOver(
+    { ...NOBODY, sensitivities: many },
+    { sensitivities: ['nickel', 'Thing 3'] },
+    'sensitivities',
+  );
+  expect(full.sensitivities).toEqual([...many, 'nickel']);
 });
 
 test('words on health need the consent, and go when it goes', () => {

@@ -171,8 +171,8 @@ export type Consulted = {
   readonly consult: Consult;
 };
 
-/** The most sensitivities a client's record holds. */
-const MOST_SENSITIVITIES = 40;
+/** The most sensitivities a client's record holds; the form and the server refuse more, nothing cuts them. */
+export const MOST_SENSITIVITIES = 200;
 
 /**
  * A client's record with one answer taken over, where it belongs: lenses, skin and tremor among the features,
@@ -196,10 +196,7 @@ export function takenOver<T extends Consulted>(client: T, answers: Consult, key:
     case 'sensitivities': {
       const known = new Set(client.sensitivities.map((word) => word.toLowerCase()));
       const fresh = (answers.sensitivities ?? []).filter((word) => !known.has(word.toLowerCase()));
-      return {
-        ...client,
-        sensitivities: [...client.sensitivities, ...fresh].slice(0, MOST_SENSITIVITIES),
-      };
+      return { ...client, sensitivities: [...client.sensitivities, ...fresh] };
     }
     case 'access': {
       const access = answers.access ?? [];

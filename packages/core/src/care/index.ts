@@ -4,6 +4,7 @@ export {
   CONSULT_QUESTIONS,
   ConsultSchema,
   PHOTO_CONSENTS,
+  MOST_SENSITIVITIES,
   takenOver,
   withoutConsent,
   type Consult,

@@ -256,7 +256,21 @@ describe('where a trial stands', () => {
       shine(20, 'nose', 3, 0),
       shine(4, 'cheek', 3, 0),
     ];
-    expect(trialNow(trialOf('left'), [...counted, ...beside]).compared.difference).toBe(number);
+    const now = trialNow(trialOf('left'), [...counted, ...beside]);
+    expect(now.compared.difference).toBe(number);
+    // Kept and shown for all that: an hour after the last planned one still counts, what comes later is told apart.
+    expect(now.seenLater.map(({ hour, value }) => [hour, value])).toEqual([
+      [20, 3],
+      [20, 0],
+    ]);
+    for (const [hour, later] of [
+      [8, 0],
+      [9, 0],
+      [9.1, 2],
+    ] as const) {
+      const at = trialNow(trialOf('left'), [applied(), shine(hour, 'nose', 3, 0)]);
+      expect([at.seen.length, at.seenLater.length]).toEqual([2 - later, later]);
+    }
     expect(trialNow(trialOf('left'), [...counted, shine(8.5, 'nose', 3, 0)]).compared.difference).not.toBe(
       number,
     );

@@ -227,7 +227,8 @@ export type TrialNow = {
   readonly state: 'drawn' | 'worn' | 'ended' | 'judged' | 'decided';
   readonly appliedAt: string | null;
   readonly looks: readonly Extract<TrialEvent, { kind: 'looked' }>[];
-  readonly seen: readonly SeenHalf[];
+  /** In the planned hours. */ readonly seen: readonly SeenHalf[];
+  /** After them: told, and no part of what was declared. */ readonly seenLater: readonly SeenHalf[];
   /** By the declared measure and judge; null while nobody may know which side is which. */
   readonly compared: Compared | null;
   /** A half that stung: it was taken off, which counts against it. */ readonly stung: Side | 'both' | null;
@@ -257,11 +258,10 @@ export function trialNow(trial: Sealable, events: readonly TrialEvent[]): TrialN
     .sort((a, b) => Date.parse(a.lookedAt) - Date.parse(b.lookedAt));
   const hourOf = (at: string): number => (Date.parse(at) - Date.parse(appliedAt ?? at)) / 3_600_000;
   const last = Math.max(...trial.declared.hours) + LATE_HOURS;
-  const seen = looks
-    .flatMap((look) =>
-      look.seen.map((one): SeenHalf => ({ ...one, hour: hourOf(look.lookedAt), by: look.judge })),
-    )
-    .filter(({ hour }) => hour <= last);
+  const all = looks.flatMap((look) =>
+    look.seen.map((one): SeenHalf => ({ ...one, hour: hourOf(look.lookedAt), by: look.judge })),
+  );
+  const seen = all.filter(({ hour }) => hour <= last);
   const touchedUp = looks.flatMap((look): TouchedUp[] =>
     look.touched.map((where) => ({ zone: where, hour: hourOf(look.lookedAt) })),
   );
@@ -282,6 +282,7 @@ export function trialNow(trial: Sealable, events: readonly TrialEvent[]): TrialN
     appliedAt,
     looks,
     seen,
+    seenLater: all.filter(({ hour }) => hour > last),
     compared:
       trial.draw &&
       againstStung(
