@@ -4,8 +4,8 @@ import path from 'node:path';
 import { asOwner, initCluster, ownerIds, pidOf, psqlAt, startCluster, writeOwned } from '../lib/cluster.mjs';
 import { output } from '../lib/run.mjs';
 
-/** A server that does not run yet, in a folder and on a port. `superPassword` is the cluster's. */
-export function node({ bin, home, name, port, superPassword }) {
+/** A server that does not run yet, in a folder and on a port. `superPassword` is the cluster's; `archive` where it keeps its WAL. */
+export function node({ bin, home, name, port, superPassword, archive = null }) {
   const data = path.join(home, name);
   const psql = psqlAt({ bin, port, password: superPassword });
   return {
@@ -13,7 +13,7 @@ export function node({ bin, home, name, port, superPassword }) {
     port,
     psql,
     init: () => initCluster({ bin, data, passwordFile: path.join(home, 'superuser'), home }),
-    /** As deploy/postgresql/toile.conf has it, without the archive, which is not tried here. */
+    /** As deploy/postgresql/toile.conf has it. */
     start() {
       const options = {
         listen_addresses: '127.0.0.1',
@@ -25,6 +25,7 @@ export function node({ bin, home, name, port, superPassword }) {
         hot_standby: 'on',
         synchronous_commit: 'on',
         max_connections: 200,
+        ...archive,
       };
       startCluster({ bin, data, home, log: path.join(home, `${name}.log`), options });
     },

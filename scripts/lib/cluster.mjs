@@ -72,7 +72,7 @@ export function initCluster({ bin, data, passwordFile, home }) {
 /** Starts a cluster with some settings, and waits until it takes callers. */
 export function startCluster({ bin, data, home, log, options }) {
   const flags = Object.entries(options)
-    .map(([key, value]) => `-c ${key}=${value}`)
+    .map(([key, value]) => `-c ${key}='${String(value).replaceAll("'", `'\\''`)}'`)
     .join(' ');
   asOwner(path.join(bin, 'pg_ctl'), ['start', '-w', '-t', '60', '-D', data, '-l', log, '-o', flags], home);
 }
