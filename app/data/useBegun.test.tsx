@@ -57,6 +57,22 @@ describe('work on something that others may save as well', () => {
     expect(result.current).toMatchObject({ begun: { version: 2 }, work: 'mine', behind: false });
   });
 
+  test('what is typed while it is being saved goes on, on top of what was saved', () => {
+    const { result } = open({ version: 1, text: 'a' });
+    act(() => result.current.setWork('a softer'));
+    const sent = result.current.work;
+    act(() => result.current.setWork('a softer lip'));
+    act(() => result.current.kept(sent, { version: 2, text: sent }));
+    expect(result.current).toMatchObject({
+      begun: { version: 2, text: 'a softer' },
+      work: 'a softer lip',
+      changed: true,
+      behind: false,
+    });
+    act(() => result.current.kept('a softer lip', { version: 3, text: 'a softer lip' }));
+    expect(result.current).toMatchObject({ begun: { version: 3 }, work: 'a softer lip', changed: false });
+  });
+
   test('whatever comes in whatever order, what was typed is there until somebody gives it up', () => {
     fc.assert(
       fc.property(

@@ -9,6 +9,8 @@ type BegunOptions<A, W> = {
   readonly workOf: (answer: A) => W;
   /** Whether the work says nothing but what it began from. */
   readonly same: (work: W, answer: A) => boolean;
+  /** Work that went on while it was being kept, on top of what that gave; the same work where nothing is said. */
+  readonly onto?: (work: W, kept: A) => W;
   /** Work that waited on the device, with what it began from; looked for once. */
   readonly waiting?: () => { readonly begun: A; readonly work: W } | null;
 };
@@ -22,6 +24,8 @@ export type Begun<A, W> = {
   readonly behind: boolean;
   /** Gives the work up and begins from `answer`. */
   readonly begin: (answer: A) => void;
+  /** The work that was sent is kept as `answer`; what was changed since it was sent goes on from there. */
+  readonly kept: (sent: W, answer: A) => void;
 };
 
 /**
@@ -29,7 +33,14 @@ export type Begun<A, W> = {
  * something was it stays on what it began from, so that no answer from the server takes anything away, and `behind`
  * says that there is a choice to make.
  */
-export function useBegun<A, W>({ newest, stampOf, workOf, same, waiting }: BegunOptions<A, W>): Begun<A, W> {
+export function useBegun<A, W>({
+  newest,
+  stampOf,
+  workOf,
+  same,
+  onto = (work) => work,
+  waiting,
+}: BegunOptions<A, W>): Begun<A, W> {
   const start = (answer: A): { readonly begun: A; readonly work: W } => ({
     begun: answer,
     work: workOf(answer),
@@ -48,5 +59,7 @@ export function useBegun<A, W>({ newest, stampOf, workOf, same, waiting }: Begun
     changed,
     behind: changed && behind,
     begin: (answer) => setState(start(answer)),
+    kept: (sent, answer) =>
+      setState(({ work }) => (work === sent ? start(answer) : { begun: answer, work: onto(work, answer) })),
   };
 }

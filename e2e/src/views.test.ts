@@ -324,6 +324,37 @@ test('someone else’s save in between is shown, and nothing typed is lost: befo
   await second.context.close();
 });
 
+test('what is changed while a version is being saved goes on in the same place, and is the next version', async () => {
+  const { context, page, complaints } = await openAs(browser, 'artist');
+  await openClient(page, 'Morwenna Penhallow');
+  await page.getByRole('link', { name: /Choir Loft/ }).click();
+  const above = await page.getByText(/· version \d+$/).innerText();
+  const was = Number(/\d+$/.exec(above)![0]);
+  await page.getByRole('button', { name: /^Step 1,/ }).click();
+  const note = page.getByLabel('Note');
+  await note.fill('Press');
+  // A network as in a hotel’s cellar: she writes on before the answer is there.
+  await page.route(/\/versions$/, (route) => setTimeout(() => void route.continue(), 2_000));
+  await page.getByRole('button', { name: `Save version ${was + 1}` }).click();
+  await note.click();
+  await note.press('End');
+  await note.pressSequentially(', do not rub');
+  await page.getByText(new RegExp(`· version ${was + 1}$`)).waitFor();
+  await note.pressSequentially('.');
+  expect(await note.inputValue()).toBe('Press, do not rub.');
+  await page.reload();
+  await page.getByRole('button', { name: /^Step 1,/ }).click();
+  expect(await note.inputValue()).toBe('Press, do not rub.');
+  await page.getByRole('button', { name: `Save version ${was + 2}` }).click();
+  await page.getByText(new RegExp(`· version ${was + 2}$`)).waitFor();
+  await page.goto(`${page.url().split('?')[0]}?version=${was + 1}`);
+  await page.getByText(new RegExp(`· version ${was + 1}$`)).waitFor();
+  await page.getByRole('button', { name: /^Step 1,/ }).click();
+  await page.getByText('Press', { exact: true }).waitFor();
+  expect(complaints).toEqual([]);
+  await context.close();
+});
+
 test('what somebody else saves of a client takes nothing away that is being typed, and is not written over unasked', async () => {
   const first = await openAs(browser, 'artist');
   const second = await openAs(browser, 'owner');

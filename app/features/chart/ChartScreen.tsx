@@ -7,7 +7,14 @@ import { useChart, useKit, useRefresh, useSession } from '../../data/hooks';
 import { useBegun } from '../../data/useBegun';
 import { Body, Button, Column, Field, Label, Line, Ready, Row, Screen, Subheading, useRoomy } from '../../ui';
 import { dayInWords } from '../words/dates';
-import { dropChartDraft, newChartWork, readChartDraft, writeChartDraft, type ChartWork } from './chartDraft';
+import {
+  chartWorkOnto,
+  dropChartDraft,
+  newChartWork,
+  readChartDraft,
+  writeChartDraft,
+  type ChartWork,
+} from './chartDraft';
 import { ChartOccasion } from '../occasion/ChartOccasion';
 import { SeriesDialog } from '../occasion/SeriesDialog';
 import { PrintDialog } from '../print/PrintDialog';
@@ -41,11 +48,13 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
     changed,
     behind,
     begin,
+    kept: keptAs,
   } = useBegun<Chart, ChartWork>({
     newest: answer.chart,
     stampOf: ({ version }) => version,
     workOf: newChartWork,
     same: ({ chart }, from) => chart === from || JSON.stringify(chart) === JSON.stringify(from),
+    onto: chartWorkOnto,
     waiting: () => (newestShown ? readChartDraft(answer.chart.id) : null),
   });
   const [failure, setFailure] = useState<{ words: string; newest: Chart | null } | null>(null);
@@ -75,8 +84,7 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
         body,
         idempotencyKey: documentHash({ key: draft.key, body }),
       });
-      dropChartDraft(saved.id);
-      begin(kept.chart);
+      keptAs(draft, kept.chart);
       await refresh({ name: 'chart', params: { id: saved.id }, answer: kept });
     } catch (error) {
       setFailure({
@@ -161,7 +169,7 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
       }
     >
       <ChartEditor
-        key={saved.version}
+        key={draft.openedAt}
         chart={draft.chart}
         kit={kit.data}
         editable={editable}

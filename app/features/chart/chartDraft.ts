@@ -3,7 +3,13 @@ import { newId } from '@toile/contract';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
 
 /** A chart as changed and not saved yet. */
-export type ChartWork = { readonly chart: Chart; readonly reason: string; readonly key: string };
+export type ChartWork = {
+  readonly chart: Chart;
+  readonly reason: string;
+  readonly key: string;
+  /** The version its editor was opened at: what goes on while it is saved goes on in the same editor. */
+  readonly openedAt: number;
+};
 
 /** The same with the version it began from; it outlives a reload, and whatever is saved meanwhile. */
 export type ChartDraft = { readonly begun: Chart; readonly work: ChartWork };
@@ -13,4 +19,24 @@ const nameOf = (id: string): string => `chart.${id}`;
 export const readChartDraft = (id: string): ChartDraft | null => readDraft<ChartDraft>(nameOf(id));
 export const writeChartDraft = (draft: ChartDraft): void => writeDraft(nameOf(draft.begun.id), draft);
 export const dropChartDraft = (id: string): void => dropDraft(nameOf(id));
-export const newChartWork = (chart: Chart, reason = ''): ChartWork => ({ chart, reason, key: newId() });
+export const newChartWork = (chart: Chart, reason = ''): ChartWork => ({
+  chart,
+  reason,
+  key: newId(),
+  openedAt: chart.version,
+});
+
+/** Work that went on while its beginning was saved as `kept`: the next version of that, for a reason of its own. */
+export function chartWorkOnto({ chart, reason, openedAt }: ChartWork, kept: Chart): ChartWork {
+  const { version, parent, author, at, reason: said, hash } = kept;
+  const next = {
+    ...chart,
+    version,
+    parent,
+    author,
+    at,
+    reason: said,
+    ...(hash === undefined ? {} : { hash }),
+  };
+  return { ...newChartWork(next, reason.trim() === said ? '' : reason), openedAt };
+}

@@ -72,7 +72,14 @@ function Open({
   const session = useSession();
   const mayEdit = session.data ? may(session.data.role, 'edit') : false;
   const { pan: asked } = useLocalSearchParams<{ pan?: string }>();
-  const { begun, work, setWork, changed, begin } = useBegun({
+  const {
+    begun,
+    work,
+    setWork,
+    changed,
+    begin,
+    kept: keptAs,
+  } = useBegun({
     newest,
     stampOf: ({ revision }) => revision,
     workOf: (answer): Work => ({ palette: answer.palette, past: [] }),
@@ -100,7 +107,7 @@ function Open({
         body: { palette },
         revision: begun.revision,
       });
-      begin(kept);
+      keptAs(work, kept);
       await refresh();
     } catch (error) {
       const stale = error instanceof CallError && error.problem?.code === 'stale';

@@ -60,7 +60,7 @@ function Opened({ answer, saved, work, chart, newest, kit, edits, told, onTold }
   const wide = useWide();
   const refresh = useRefresh();
   const { busy, failure, save } = useSaving();
-  const { work: compact, setWork: setCompact, changed, begin } = work;
+  const { work: compact, setWork: setCompact, changed, begin, kept: keptAs } = work;
   const months = useMemo(
     () => new Map(kit.products.map(({ id, monthsAfterOpening }) => [id, monthsAfterOpening])),
     [kit],
@@ -76,7 +76,7 @@ function Opened({ answer, saved, work, chart, newest, kit, edits, told, onTold }
         },
         revision: answer.revision,
       });
-      begin(kept);
+      keptAs(compact, kept);
       await refresh();
     });
   const print = (as: 'labels' | 'card', paper: 'a4' | 'letter'): void =>
