@@ -7,7 +7,7 @@ const code = await withServedDemo('toile_bench', async (url, cluster, urls) => {
   const { startServer } = await import('./lib/serve.mjs');
   // A second process over the same database: what is told from one to the other is measured between real
   // processes.
-  const port = await freePort(46250);
+  const port = await freePort(26250);
   const second = await startServer({ ...urls, port, studios: [] });
   const [whole, copy] = ['toile_bench_whole', 'toile_bench_copy'].map((name) => {
     cluster.psql(`drop database if exists ${name} with (force)`);

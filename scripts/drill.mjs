@@ -42,7 +42,7 @@ const [superPassword, ownerPassword, appPassword, sessionSecret] = [
 emptyHome(home, superPassword);
 const bin = postgresBin();
 const ports = [];
-for (let first = 54710; ports.length < 6; first = ports.at(-1) + 1) ports.push(await freePort(first));
+for (let first = 24710; ports.length < 6; first = ports.at(-1) + 1) ports.push(await freePort(first));
 const [portA, portB, poolPort, webPort, ...serverPorts] = ports;
 
 let primary = node({ bin, home, name: 'a', port: portA, superPassword });

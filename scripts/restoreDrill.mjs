@@ -38,7 +38,7 @@ for (const name of ['keep-wal.sh', 'base-backup.sh', 'restore.sh']) {
 }
 process.env.PATH = `${bin}:${process.env.PATH}`;
 
-const [portA, webPort] = [await freePort(54810), await freePort(46300)];
+const [portA, webPort] = [await freePort(24810), await freePort(26300)];
 const archive = {
   archive_mode: 'on',
   archive_command: `${script('keep-wal.sh')} %p %f ${wal}`,

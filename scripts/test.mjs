@@ -115,10 +115,10 @@ async function inNewStudios(cluster, files) {
   const { studios } = writeDemo();
   const running = [];
   try {
-    const port = await freePort(46100);
+    const port = await freePort(26100);
     running.push(await startServer({ ...database, port, studios }));
     // An installation nobody has set up yet, for its first start.
-    const emptyPort = await freePort(46180);
+    const emptyPort = await freePort(26180);
     running.push(
       await startServer({ ...ensureDatabase(cluster, 'toile_empty'), port: emptyPort, studios: [] }),
     );

@@ -8,7 +8,7 @@ import { openAs, openBrowser, openClient } from './browser';
 // Between phone and server things go wrong: an answer that never arrives, a release in the middle of it.
 // Nothing is lost, nothing is there twice.
 const ROOT = path.resolve(__dirname, '../..');
-const [SERVER_PORT, PROXY_PORT] = [46311, 46312];
+const [SERVER_PORT, PROXY_PORT] = [26311, 26312];
 const AT = `http://127.0.0.1:${PROXY_PORT}`;
 let browser: Browser;
 let server: ChildProcess;

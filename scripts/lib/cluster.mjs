@@ -16,7 +16,8 @@ import { output, run } from './run.mjs';
 import { postgresBin } from './setup.mjs';
 
 const asRoot = process.getuid?.() === 0;
-const FIRST_PORT = 54610;
+/** As all of ours below 32768: above it the system gives ports to whoever connects, also to one that was just found free. */
+const FIRST_PORT = 24610;
 
 /**
  * A PostgreSQL cluster of our own on loopback, made if missing, started if not running. `name` keeps the

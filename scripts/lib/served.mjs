@@ -17,7 +17,7 @@ export async function withServedDemo(database, work) {
   cluster.psql(`drop database if exists ${database} with (force)`);
   const urls = ensureDatabase(cluster, database);
   const { studios } = writeDemo();
-  const port = await freePort(46200);
+  const port = await freePort(26200);
   const server = await startServer({ ...urls, port, studios });
   try {
     return await work(`http://127.0.0.1:${port}`, cluster, urls);

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import net, { type AddressInfo } from 'node:net';
+import net from 'node:net';
 import pg from 'pg';
 import { pino } from 'pino';
 import request from 'supertest';
@@ -30,13 +30,17 @@ beforeEach(async () => {
 });
 afterEach(async () => void (await superClient.query(`drop database ${database} with (force)`)));
 
-/** A port on which nothing listens. */
+/** A port on which nothing listens, of those the system gives to nobody who connects. */
 async function freePort(): Promise<number> {
-  const server = net.createServer().listen(0, '127.0.0.1');
-  await new Promise((resolve) => server.once('listening', resolve));
-  const { port } = server.address() as AddressInfo;
-  await new Promise((resolve) => server.close(resolve));
-  return port;
+  for (;;) {
+    const port = 20_000 + Math.floor(Math.random() * 4_000);
+    const server = net.createServer();
+    const free = await new Promise<boolean>((resolve) => {
+      server.once('error', () => resolve(false));
+      server.listen(port, '127.0.0.1', () => server.close(() => resolve(true)));
+    });
+    if (free) return port;
+  }
 }
 const at = (port: number): string => {
   const url = new URL(ownerUrl);

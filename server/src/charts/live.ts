@@ -34,26 +34,43 @@ export async function announce(tx: Tx, id: string): Promise<void> {
 export function openLive(pool: pg.Pool): Live {
   const heard = new EventEmitter().setMaxListeners(0);
   const open = new Set<Response>();
-  let client: pg.PoolClient | null = null;
+  let letGo: (() => void) | null = null;
   let connecting = false;
   let stopped = false;
 
+  const again = (): void => {
+    if (!stopped) setTimeout(() => void connect(), RETRY_MS).unref();
+  };
   const connect = async (): Promise<void> => {
-    if (client || connecting || stopped) return;
+    if (letGo || connecting || stopped) return;
     connecting = true;
     try {
       const held = await pool.connect();
+      // One that is lost says so more than once, also after it was let go; the pool takes it back once.
+      let lost = false;
+      const drop = (): void => {
+        if (lost) return;
+        lost = true;
+        if (letGo === drop) letGo = null;
+        held.release(true);
+      };
       held.on('notification', ({ payload }) => void (payload && heard.emit(payload)));
       held.on('error', () => {
-        if (client === held) client = null;
-        held.release(true);
-        if (!stopped) setTimeout(() => void connect(), RETRY_MS).unref();
+        const wasHeld = letGo === drop;
+        drop();
+        if (wasHeld) again();
       });
-      await held.query(`listen ${CHANNEL}`);
-      if (stopped) held.release(true);
-      else client = held;
+      try {
+        await held.query(`listen ${CHANNEL}`);
+      } catch (error) {
+        drop();
+        throw error;
+      }
+      if (stopped) drop();
+      else if (lost) again();
+      else letGo = drop;
     } catch {
-      if (!stopped) setTimeout(() => void connect(), RETRY_MS).unref();
+      again();
     } finally {
       connecting = false;
     }
@@ -77,8 +94,7 @@ export function openLive(pool: pg.Pool): Live {
     stop: () => {
       stopped = true;
       for (const res of open) res.end();
-      client?.release(true);
-      client = null;
+      letGo?.();
     },
   };
 }
