@@ -34,4 +34,11 @@ if (api) {
   };
 }
 
+// A module is run when something of it is first used, not when it is fetched: a phone runs what its page needs.
+const { getTransformOptions } = config.transformer;
+config.transformer.getTransformOptions = async (...asked) => {
+  const options = await getTransformOptions(...asked);
+  return { ...options, transform: { ...options.transform, inlineRequires: true } };
+};
+
 module.exports = config;
