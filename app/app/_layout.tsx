@@ -4,7 +4,8 @@ import { Fraunces_500Medium } from '@expo-google-fonts/fraunces/500Medium';
 import { TamaguiProvider, Theme } from '@tamagui/core';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
-import { SWRConfig } from 'swr';
+import { SWRConfig, type SWRConfiguration } from 'swr';
+import { answeredEarly } from '../data/early';
 import { Mishap } from '../features/frame/Mishap';
 import { SessionGate } from '../features/session/SessionGate';
 import { ThemeProvider } from '../features/settings/theme';
@@ -13,6 +14,13 @@ import { useSpacePresses, View } from '../ui';
 
 /** A screen that stumbles is shut in where it stands. */
 export const unstable_settings = { screenErrorBoundary: Mishap };
+
+const READING: SWRConfiguration = {
+  revalidateOnFocus: true,
+  shouldRetryOnError: false,
+  dedupingInterval: 1000,
+  provider: () => new Map(answeredEarly()),
+};
 
 export default function Layout() {
   useSpacePresses();
@@ -27,7 +35,7 @@ export default function Layout() {
         <TamaguiProvider config={config} defaultTheme="light">
           {/* A theme of its own inside: it changes without anything below being made anew, so that nothing typed is lost. */}
           <Theme name={theme}>
-            <SWRConfig value={{ revalidateOnFocus: true, shouldRetryOnError: false, dedupingInterval: 1000 }}>
+            <SWRConfig value={READING}>
               <View flex={1} height="100%" backgroundColor="$background">
                 <SessionGate>
                   <Slot />

@@ -14,6 +14,7 @@ import {
   type StaleName,
   type WriteName,
 } from '@toile/contract';
+import { takeEarly } from './early';
 
 /** An answer that was an error: its words are for the reader, its problem for the form. */
 export class CallError extends Error {
@@ -82,12 +83,14 @@ async function answered(name: RouteName, options: Request): Promise<Response> {
   if (method !== 'GET') headers['idempotency-key'] = options.idempotencyKey ?? newId();
   if (options.revision !== undefined) headers['if-match'] = `"${options.revision}"`;
   if (options.body !== undefined) headers['content-type'] = 'application/json';
+  const address = addressOf(path, options.params, options.query);
   try {
-    return await fetch(addressOf(path, options.params, options.query), {
-      method,
-      headers,
-      body: options.body === undefined ? undefined : JSON.stringify(options.body),
-    });
+    return await ((method === 'GET' ? takeEarly(address) : undefined) ??
+      fetch(address, {
+        method,
+        headers,
+        body: options.body === undefined ? undefined : JSON.stringify(options.body),
+      }));
   } catch {
     throw new CallError('The studio cannot be reached. Check the connection and try again.', null);
   }

@@ -11,6 +11,7 @@ import {
 } from '@toile/contract';
 import type { Remote } from '../ui';
 import { readAt } from './call';
+import { deviceZone } from './deviceZone';
 
 /** One definition for every read: the path is the key, the route the fetcher. `null` params wait. */
 function useRead<N extends ReadName>(
@@ -30,8 +31,7 @@ function useRead<N extends ReadName>(
 export const useSetUpState = () => useRead('setUpState', {});
 export const useSession = () => useRead('session', {});
 /** Today, by the device's days unless the studio keeps to a zone. */
-export const useToday = () =>
-  useRead('today', {}, { zone: Intl.DateTimeFormat().resolvedOptions().timeZone });
+export const useToday = () => useRead('today', {}, { zone: deviceZone() });
 export const useClients = (query: string) => useRead('listClients', {}, { query }, true);
 export const useClient = (id: string) => useRead('client', id === '' ? null : { id });
 /** First talks by link; no id asks nothing. */

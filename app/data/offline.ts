@@ -1,6 +1,7 @@
 import { useEffect, useSyncExternalStore } from 'react';
 import type { TodayAnswer } from '@toile/contract';
 import { call } from './call';
+import { forgetEarly } from './early';
 import { forgetKept } from './useKept';
 
 /** The cache of what was read, as the service worker names it. */
@@ -22,6 +23,7 @@ export function keepAppOnHand(): void {
 /** Drops what was read: it belongs to whoever was signed in. */
 export async function forgetWhatWasRead(): Promise<void> {
   forgetKept();
+  forgetEarly();
   if (!('caches' in globalThis)) return;
   await caches.delete(READ);
   // A lesson opened here by its link names its client.

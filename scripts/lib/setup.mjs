@@ -93,6 +93,7 @@ export async function ensureBuilt() {
       stdio: ['ignore', 'ignore', 'inherit'],
     });
     writePages();
+    askEarly();
     bundleServiceWorker();
     mark('app', app);
   }
@@ -114,6 +115,20 @@ function writePages() {
     .map((file) => `/${file.replace(/\.tsx$/, '')}`.replace(/\/index$/, '') || '/')
     .map((address) => `^${address.replace(/\[\w+\]/g, '[^/]+')}/?$`);
   writeFileSync(path.join(root, 'app/dist/pages.json'), JSON.stringify(pages.sort()));
+}
+
+/** What a page shows is asked for before its scripts are there. */
+function askEarly() {
+  const scripts = path.join(root, 'app/dist/_expo/static/js/web');
+  const [work, ...others] = readdirSync(scripts).filter((file) => /^work-\w+\.js$/.test(file));
+  if (!work || others.length > 0)
+    throw new Error('expected one script of work, built of app/features/work.ts');
+  bundleOffline('page/early.ts', 'early.js', [
+    `--define:WORK_FILE=${JSON.stringify(`/_expo/static/js/web/${work}`)}`,
+  ]);
+  const page = path.join(root, 'app/dist/index.html');
+  const html = readFileSync(page, 'utf8');
+  writeFileSync(page, html.replace('<head>', '<head>\n    <script src="/early.js" async></script>'));
 }
 
 /** Taken from app/offline into the built app, each in one file. */

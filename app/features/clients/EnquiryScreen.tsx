@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { OCCASIONS } from '@toile/core';
 import { enquirySchema, newId, type Enquiry } from '@toile/contract';
 import { call } from '../../data/call';
+import { deviceZone } from '../../data/deviceZone';
 import { useRefresh, useStudioSettings } from '../../data/hooks';
 import { useDraft } from '../../data/useDraft';
 import { useSaving } from '../../data/useSaving';
@@ -35,7 +36,7 @@ export function EnquiryScreen() {
   );
   const keep = (): Promise<unknown> =>
     save(async () => {
-      const zone = settings.data?.settings.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
+      const zone = settings.data?.settings.zone ?? deviceZone();
       const body = await enquirySchema.validate({ ...form, zone }, { abortEarly: false });
       const answer = await call('createEnquiry', { body });
       draft.drop();

@@ -2,11 +2,10 @@ import { useState } from 'react';
 import { isZone } from '@toile/core';
 import type { StudioSettingsAnswer } from '@toile/contract';
 import { call } from '../../data/call';
+import { deviceZone } from '../../data/deviceZone';
 import { useRefresh } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Field, Line } from '../../ui';
-
-const deviceZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 /** The zone whose days the studio works by: where it is said, “today” is the same on every device. */
 export function StudioZone({

@@ -8,10 +8,10 @@ import {
   USUAL_MANNER,
   type Manner,
 } from '@toile/core';
+import { deviceZone } from '../../data/deviceZone';
 
 /** The zone whose days are meant: the studio's once its settings are known, until then this device's. */
 let studioZone: string | null = null;
-const deviceZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 /** Lets days be told in the studio's zone; null for the device's own. */
 export function tellDaysIn(zone: string | null): void {

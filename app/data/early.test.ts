@@ -1,0 +1,116 @@
+import { addressOf, pathTo, ROUTES } from '@toile/contract';
+import { askEarly } from '../offline/page/askEarly';
+import { call, CallError } from './call';
+import { answeredEarly, forgetEarly, takeEarly } from './early';
+import { forgetWhatWasRead } from './offline';
+
+const CHART = '0190a000-2e77-762e-83b0-4b2e41d0c9c9';
+const ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
+const TODAY = addressOf(ROUTES.today.path, {}, { zone: ZONE });
+const SETTINGS = pathTo('studioSettings');
+const SESSION = pathTo('session');
+
+let asked: string[];
+/** Opens a page: what the script that goes before all others asks for, answered with its address. */
+async function open(address: string, signedIn = true): Promise<string[]> {
+  asked = [];
+  forgetEarly();
+  document.head.replaceChildren();
+  window.history.replaceState(null, '', address);
+  globalThis.fetch = jest.fn((asks: string) => {
+    asked.push(asks);
+    const ok = signedIn || asks !== SESSION;
+    const answer = {
+      ok,
+      status: ok ? 200 : 401,
+      json: () => Promise.resolve({ at: asks, code: 'signed-out' }),
+    };
+    return Promise.resolve({ ...answer, clone: () => answer } as unknown as Response);
+  }) as unknown as typeof fetch;
+  askEarly('/work.js');
+  for (let i = 0; i < 20; i++) await Promise.resolve();
+  return asked.sort();
+}
+afterEach(forgetEarly);
+
+describe('what a page asks for before its scripts are there', () => {
+  test.each([
+    ['/', [SESSION, SETTINGS, TODAY]],
+    [`/charts/${CHART}`, [SESSION, SETTINGS, pathTo('chart', { id: CHART }), pathTo('kit')]],
+    [`/charts/${CHART}?version=2`, [SESSION, SETTINGS]],
+    [`/charts/${CHART}/chair`, [SESSION, SETTINGS]],
+    ['/charts/anything', [SESSION, SETTINGS]],
+    ['/clients', [SESSION, SETTINGS]],
+    ['/intake', []],
+    ['/wear#token', []],
+    ['/join/', []],
+  ])('at %s', async (address, expected) => {
+    expect(await open(address)).toEqual([...expected].sort());
+  });
+
+  test.each([
+    ['/', false],
+    ['/clients', false],
+    ['/parties/', false],
+    ['/parties/one', true],
+    [`/charts/${CHART}`, true],
+    ['/kit', true],
+    ['/wear#token', true],
+  ])('at %s the script that draws and computes is fetched ahead: %s', async (address, ahead) => {
+    const links = () => [...document.head.querySelectorAll('link')].map(({ href }) => new URL(href).pathname);
+    await open(address);
+    expect(links()).toEqual(ahead ? ['/work.js'] : []);
+    await open(address, false);
+    expect(links()).toEqual(address.startsWith('/wear') ? ['/work.js'] : []);
+  });
+
+  test('of whoever is not signed in nothing but that is asked', async () => {
+    expect(await open('/', false)).toEqual([SESSION]);
+    expect(answeredEarly().size).toBe(0);
+    // Whoever wants to know hears the same answer.
+    await expect(call('session')).rejects.toThrow(CallError);
+    expect(asked).toEqual([SESSION]);
+  });
+
+  test('is drawn from at once, taken once, then asked for anew', async () => {
+    await open('/');
+    expect(answeredEarly().get(TODAY)).toEqual({ data: { at: TODAY, code: 'signed-out' } });
+    expect(await call('session')).toMatchObject({ at: SESSION });
+    expect(asked.filter((one) => one === SESSION)).toHaveLength(1);
+    expect(await call('session')).toMatchObject({ at: SESSION });
+    expect(asked.filter((one) => one === SESSION)).toHaveLength(2);
+  });
+
+  test('is not what somebody finds who signs in afterwards', async () => {
+    await open('/');
+    await forgetWhatWasRead();
+    expect(answeredEarly().size).toBe(0);
+    expect(takeEarly(TODAY)).toBeUndefined();
+  });
+
+  test('is not taken any more when it is old, nor for a write', async () => {
+    await open('/');
+    const clock = jest.spyOn(performance, 'now').mockReturnValue(15_000);
+    expect(answeredEarly().size).toBe(0);
+    expect(takeEarly(TODAY)).toBeUndefined();
+    clock.mockRestore();
+    await open('/');
+    await call('updateStudioSettings', { body: { ruleGrades: {} } as never, revision: 0 });
+    expect(asked.filter((one) => one === SETTINGS)).toHaveLength(2);
+  });
+
+  test('where it failed on the way is asked for by whoever wants it', async () => {
+    asked = [];
+    forgetEarly();
+    window.history.replaceState(null, '', '/');
+    globalThis.fetch = jest.fn(() =>
+      Promise.reject(new TypeError('Failed to fetch')),
+    ) as unknown as typeof fetch;
+    askEarly('/work.js');
+    await expect(call('session')).rejects.toThrow('cannot be reached');
+    globalThis.fetch = jest.fn(() =>
+      Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve('here') } as Response),
+    ) as unknown as typeof fetch;
+    expect(await call('session')).toBe('here');
+  });
+});

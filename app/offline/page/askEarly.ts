@@ -1,0 +1,48 @@
+type Early = { readonly response: Promise<Response>; data?: unknown };
+
+/**
+ * Asks for what a page shows while its scripts are still on their way: one trip after another is longest where the network
+ * is slowest. Taken from here, once, by app/data/early.ts; what fails is asked for again by whoever wants it. So too the
+ * script of the screens that draw and compute, where one of them is what the page shows.
+ */
+export function askEarly(workFile: string): void {
+  const asked: Record<string, Early> = {};
+  Object.assign(window, { toileEarly: asked });
+  const ask = async (address: string): Promise<boolean> => {
+    const early: Early = { response: fetch(address) };
+    asked[address] = early;
+    try {
+      const answer = (await early.response).clone();
+      if (answer.ok) early.data = (await answer.json()) as unknown;
+      return answer.ok;
+    } catch {
+      // Whoever wants it asks for it, and says why it cannot be had.
+      delete asked[address];
+      return false;
+    }
+  };
+  const { pathname, search } = window.location;
+  // Pages by a link show nothing of whoever is signed in on this device.
+  if (/^\/(intake|wear|join)\/?$/.test(pathname)) return fetchAhead(workFile);
+  void ask('/api/session').then((signedIn) => {
+    if (!signedIn) return;
+    if (!/^\/(clients|parties)?\/?$/.test(pathname)) fetchAhead(workFile);
+    for (const address of ['/api/settings', ...shownAt(pathname, search)]) void ask(address);
+  });
+}
+
+function fetchAhead(script: string): void {
+  const link = document.createElement('link');
+  Object.assign(link, { rel: 'preload', as: 'script', href: script });
+  document.head.append(link);
+}
+
+/** What is shown at an address of the app besides who one is and how the studio tells things. */
+function shownAt(pathname: string, search: string): readonly string[] {
+  if (pathname === '/') {
+    const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
+    return [`/api/today?zone=${encodeURIComponent(timeZone)}`];
+  }
+  const [, chart] = /^\/charts\/([0-9a-f-]{36})\/?$/.exec(pathname) ?? [];
+  return chart === undefined || search !== '' ? [] : [`/api/charts/${chart}`, '/api/kit'];
+}
