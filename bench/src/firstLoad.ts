@@ -54,15 +54,27 @@ async function scriptBytes(
 
 type Load = { readonly cold: number; readonly warm: number };
 
-/** From the address until `ready`, without and with what the browser kept; medians, processor slowed `rate` times. */
+/** How a page is loaded: the processor slowed so many times, the studio so many ms away. */
+type How = { readonly rate: number; readonly awayMs: number };
+
+const reach = (latency: number) => ({
+  offline: false,
+  latency,
+  downloadThroughput: latency > 0 ? 500_000 : -1,
+  uploadThroughput: latency > 0 ? 200_000 : -1,
+});
+
+/** From the address until `ready`, without and with what the browser kept; medians. */
 async function loadMs(
   page: Page,
   url: string,
   ready: (page: Page) => Promise<unknown>,
-  rate: number,
+  { rate, awayMs }: How,
 ): Promise<Load> {
   const session = await page.context().newCDPSession(page);
   await session.send('Emulation.setCPUThrottlingRate', { rate });
+  await session.send('Network.enable');
+  await session.send('Network.emulateNetworkConditions', reach(awayMs));
   const once = async (): Promise<number> => {
     await page.goto('about:blank');
     const start = performance.now();
@@ -81,6 +93,7 @@ async function loadMs(
   const cold = await median(() => session.send('Network.clearBrowserCache'));
   const warm = await median(async () => undefined);
   await session.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+  await session.send('Network.emulateNetworkConditions', reach(0));
   await session.detach();
   return { cold, warm };
 }
@@ -115,17 +128,18 @@ export async function firstLoadRows(doorUrl: string): Promise<Row[]> {
     });
     const at = new URL(page.url()).origin;
     const bare = await (await browser.newContext({ viewport: PHONE })).newPage();
-    for (const [words, rate] of [
-      ['', 1],
-      [', processor slowed four times', 4],
+    for (const [words, how] of [
+      ['', { rate: 1, awayMs: 0 }],
+      [', processor slowed four times', { rate: 4, awayMs: 0 }],
+      [', 200 ms away', { rate: 1, awayMs: 200 }],
     ] as const) {
-      const none = await loadMs(bare, empty.url, (p) => p.getByRole('heading').waitFor(), rate);
-      const today = await loadMs(page, at, (p) => p.getByText(/^Next, /).waitFor(), rate);
+      const none = await loadMs(bare, empty.url, (p) => p.getByRole('heading').waitFor(), how);
+      const today = await loadMs(page, at, (p) => p.getByText(/^Next, /).waitFor(), how);
       const opened = await loadMs(
         page,
         `${at}/charts/${chart}`,
         (p) => p.getByRole('button', { name: /^Step 1, / }).waitFor(),
-        rate,
+        how,
       );
       for (const kind of ['cold', 'warm'] as const) {
         const peer = ms(none[kind]);
