@@ -1,11 +1,13 @@
 import type { Lab } from '../colour';
 import {
+  amountAsked,
   colourOfUse,
   orderedSteps,
   productsInWords,
   withSchool,
   type Answer,
   type Chart,
+  type ClientSnapshot,
   type School,
   type Step,
 } from '../look';
@@ -13,6 +15,8 @@ import {
 /** What a change does to the chart it is taken into. */
 export type RefitPart =
   | { readonly of: 'step'; readonly stepId: string; readonly set: Partial<Step> }
+  /** So many times the dose, of whatever the step is done with by then: a step's products are another change's to say. */
+  | { readonly of: 'amount'; readonly stepId: string; readonly by: number }
   | { readonly of: 'left out'; readonly stepId: string }
   | { readonly of: 'school'; readonly school: School; readonly answer: Answer<School> }
   | { readonly of: 'order'; readonly stepIds: readonly string[] };
@@ -64,6 +68,11 @@ export function taken(chart: Chart, part: RefitPart): Chart {
   switch (part.of) {
     case 'step':
       return { ...chart, steps: chart.steps.map((s) => (s.id === part.stepId ? { ...s, ...part.set } : s)) };
+    case 'amount':
+      return {
+        ...chart,
+        steps: chart.steps.map((s) => (s.id === part.stepId ? dosedBy(s, part.by, chart.client) : s)),
+      };
     case 'left out':
       return chart.steps.length === 1
         ? chart
@@ -73,6 +82,15 @@ export function taken(chart: Chart, part: RefitPart): Chart {
     case 'order':
       return orderedSteps(chart, part.stepIds);
   }
+}
+
+/** The dose a chart can ask for at most, mg/cm². */
+const MOST_DOSE = 50;
+
+function dosedBy(step: Step, by: number, client: ClientSnapshot): Step {
+  const dosed = { ...step, doseMgPerCm2: Number(Math.min(MOST_DOSE, step.doseMgPerCm2 * by).toFixed(3)) };
+  const use = amountAsked(dosed, client)?.use;
+  return use ? { ...dosed, use: [...use] } : dosed;
 }
 
 /** A repeat with every change taken but those refused, in their order. */

@@ -51,11 +51,25 @@ export type Chosen = {
   /** The sentence that was added: shown, never acted on. */ readonly sentence: string;
 };
 
-/** What was chosen to be different next time, the last choice first; nothing is read out of any sentence. */
+/** What a wish is about; of two about the same thing the later one counts. */
+const subjectOf = (wish: NextTime): string =>
+  isColourWish(wish) ? 'colour' : wish === 'more' || wish === 'less' ? 'amount' : wish;
+/** About the step as a whole: takes back whatever was wished for before. */
+const ofTheWhole = (wish: NextTime): boolean => wish === 'keep' || wish === 'leave out';
+
+/**
+ * What was chosen to be different next time, the last choice first; nothing is read out of any sentence. A choice takes
+ * back an earlier one about the same thing, and one about the whole step all earlier ones; a choice after that is a change
+ * of mind.
+ */
 export function chosenNextTime(deviations: readonly Deviation[]): Chosen[] {
-  return deviations
-    .flatMap((d) => (d.kind === 'next time' && d.nextTime ? [{ wish: d.nextTime, sentence: d.note }] : []))
-    .reverse();
+  const chosen: Chosen[] = [];
+  for (const { kind, nextTime: wish, note: sentence } of [...deviations].reverse()) {
+    if (kind !== 'next time' || !wish) continue;
+    if (ofTheWhole(wish)) return chosen.length === 0 ? [{ wish, sentence }] : chosen;
+    if (!chosen.some((one) => subjectOf(one.wish) === subjectOf(wish))) chosen.push({ wish, sentence });
+  }
+  return chosen;
 }
 
 /** The colour a chosen wish asks for; null when it is about no colour, or there is none. */

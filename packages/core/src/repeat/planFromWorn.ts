@@ -13,12 +13,25 @@ export function planFromWorn(worn: Chart): {
   const steps = worn.steps.flatMap((step): Step[] => {
     const { done, ...plan } = step;
     let next: Step = plan;
+    const mended = new Set<string>();
+    let amounts = 1;
     for (const deviation of done?.deviations ?? []) {
       if (deviation.kind === 'skipped') {
         carried.push({ stepId: step.id, what: `${step.title} was skipped last time` });
         return [];
       }
-      next = withDeviation(next, deviation, carried);
+      const { fault } = deviation;
+      const again = fault !== undefined && mended.has(`${fault.seen} ${fault.cause}`);
+      if (fault) mended.add(`${fault.seen} ${fault.cause}`);
+      // What was told of another product's amount is no part of this one's dose.
+      if (deviation.kind === 'other product' && deviation.use && deviation.use.length > 0) {
+        next = { ...next, doseMgPerCm2: next.doseMgPerCm2 / amounts };
+        amounts = 1;
+      }
+      const before = next.doseMgPerCm2;
+      // Seen by two it is mended once; what the second says of it is kept.
+      next = withDeviation(next, again ? { kind: 'note', note: deviation.note } : deviation, carried);
+      if (deviation.kind === 'amount' && before > 0) amounts *= next.doseMgPerCm2 / before;
     }
     return [next];
   });

@@ -1,7 +1,6 @@
 import { deltaE2000, depthOf } from '../colour';
 import type { Kit } from '../kit';
 import {
-  amountAsked,
   CHART_FORMAT,
   colourOfUse,
   forbidsOf,
@@ -81,7 +80,7 @@ export function refitChart(
   const planned = acceptedRefit(base, carried).steps;
   const coloured = planned.flatMap((step) => matched(step, worn, context));
   const placed = planned.flatMap((step) => rePlaced(step, client) ?? []);
-  const wishes = worn.steps.flatMap((step) => chosenChanges(step, client));
+  const wishes = worn.steps.flatMap(chosenChanges);
   const changes = [...carried, ...coloured, ...wishes, ...placed];
   const ordered = reOrdered(acceptedRefit(base, changes), worn, kit);
   const all = [...changes, ...ordered];
@@ -150,9 +149,13 @@ function differenceOf(before: Step, after: Step): string {
  * What becomes of a step's product: kept, matched again, replaced, or exchanged for what was wished for at
  * the chair.
  */
-function matched(step: Step, worn: Chart, context: FitContext): RefitChange[] {
-  if (step.wants.kinds.length === 0) return [];
-  if (step.use.length === 0) return foundAnew(step, worn, context);
+function matched(plan: Step, worn: Chart, context: FitContext): RefitChange[] {
+  const asksForNone = plan.wants.kinds.length === 0;
+  if (plan.use.length === 0) return asksForNone ? [] : foundAnew(plan, worn, context);
+  // A step that asks for nothing was done with something all the same: its like is what can stand in for it.
+  const kinds = asksForNone ? [...new Set(plan.use.map((u) => u.product.kind))] : plan.wants.kinds;
+  const step = { ...plan, wants: { ...plan.wants, kinds } };
+  if (asksForNone && !blockedOf(step, context)) return [];
   const lab = colourOfUse(step.use);
   const wanted = wantedColour(step, context.client, context.contrast);
   const off = lab && wanted ? deltaE2000(lab, wanted) : null;
@@ -299,7 +302,7 @@ function wished(
 }
 
 /** What was chosen of amount, place and presence: more, less, left out, another place. */
-function chosenChanges(worn: Step, client: ClientSnapshot): RefitChange[] {
+function chosenChanges(worn: Step): RefitChange[] {
   const { done, ...step } = worn;
   return chosenNextTime(done?.deviations ?? []).flatMap((chosen): RefitChange[] => {
     const told = {
@@ -312,22 +315,15 @@ function chosenChanges(worn: Step, client: ClientSnapshot): RefitChange[] {
     };
     switch (chosen.wish) {
       case 'more':
-      case 'less': {
-        const changed = {
-          ...step,
-          doseMgPerCm2: Number((step.doseMgPerCm2 * DOSE_BY[chosen.wish]).toFixed(3)),
-        };
-        const use = amountAsked(changed, client)?.use;
-        const set = { doseMgPerCm2: changed.doseMgPerCm2, ...(use ? { use: [...use] } : {}) };
+      case 'less':
         return [
           {
             ...told,
             id: `${step.id} amount`,
             difference: `${chosen.wish === 'more' ? '30 % more' : 'a quarter less'} product`,
-            part: { of: 'step', stepId: step.id, set },
+            part: { of: 'amount', stepId: step.id, by: DOSE_BY[chosen.wish] },
           },
         ];
-      }
       case 'leave out':
         return [
           {

@@ -1,9 +1,20 @@
 import { chromaOf, depthOf, shiftDepth } from '../colour';
 import { checkLimits, inferLandmarks } from '../face';
+import { FAULTS } from '../faults';
+import { snapshotOf } from '../kit';
 import { asWorn, type ChairEvent } from '../chair';
-import { colourOfUse, diffCharts, fitLook, type Chart, type Deviation, type Look } from '../look';
+import {
+  colourOfUse,
+  diffCharts,
+  fitLook,
+  type Chart,
+  type Deviation,
+  type Look,
+  type NextTime,
+} from '../look';
 import { BASES, client, id, KIT, kitOf, LOOK, OCCASION, product, SKIN, STAMP } from '../look/look.testing';
 import { acceptedRefit, notAsked, refitChart, type Refit } from '.';
+import { planFromWorn } from './planFromWorn';
 
 const fit = (who = client(), kit = KIT, look = LOOK): Chart => fitLook(look, who, kit, OCCASION, STAMP).chart;
 const stepOf = (chart: Chart, title: string) => chart.steps.find((s) => s.title === title)!;
@@ -208,6 +219,116 @@ test('more, less, leave out, other place and other product are done as chosen, e
     difference: 'place it on the face anew',
   });
   expect(stepOf(after('Lip', 'other product').chart, 'Lip').use[0]!.product.id).toBe(ROSE.id);
+});
+
+describe('several things said of one step', () => {
+  const kit = kitOf(...KIT.products, RED, ROSE, PLUM, PINK);
+  const said = (chart: Chart, ...wishes: readonly NextTime[]) =>
+    wishes.map((nextTime) => saidAt(chart, 'Lip', { kind: 'next time', nextTime, note: '' }));
+  const chart = fit(client(), kit, LIPS);
+  const dose = stepOf(chart, 'Lip').doseMgPerCm2;
+  const repeated = (...wishes: readonly NextTime[]) =>
+    again(asWorn(chart, said(chart, ...wishes)), client(), kit);
+
+  test.each([
+    [['more', 'less'], 0.75],
+    [['less', 'more'], 1.3],
+    [['more', 'more'], 1.3],
+    [['leave out', 'less'], 0.75],
+    [['keep', 'more'], 1.3],
+    [['more', 'keep'], 1],
+  ] as const)('%j: the last counts', (wishes, by) => {
+    const refit = repeated(...wishes);
+    expect(stepOf(refit.chart, 'Lip').doseMgPerCm2).toBeCloseTo(by * dose, 2);
+    expect(new Set(refit.changes.map((c) => c.id)).size).toBe(refit.changes.length);
+  });
+
+  test.each([[['more', 'leave out']], [['keep', 'leave out']], [['deeper', 'leave out']]] as const)(
+    '%j: it is left out, and nothing else is done to it',
+    (wishes) => {
+      const refit = repeated(...wishes);
+      expect(stepOf(refit.chart, 'Lip')).toBeUndefined();
+      expect(refit.changes.filter((c) => c.title === 'Lip' && c.kind === 'learned')).toHaveLength(1);
+    },
+  );
+
+  test('what is about different things goes together: deeper, and less of it', () => {
+    const { chart: next } = repeated('deeper', 'less');
+    expect(stepOf(next, 'Lip').use[0]!.product.id).toBe(PLUM.id);
+    expect(stepOf(next, 'Lip').doseMgPerCm2).toBeCloseTo(0.75 * dose, 2);
+    expect(stepOf(repeated('warmer', 'deeper').chart, 'Lip').use[0]!.product.id).toBe(PLUM.id);
+  });
+
+  // A wish for more or less must never put back what was taken out.
+  test.each(['more', 'less'] as const)(
+    '%s of a product the client reacts to by now is of the one in its place',
+    (nextTime) => {
+      const latex = product(60, 'lip colour', [44, 46, 22], {
+        texture: 'cream',
+        ingredients: ['natural latex'],
+      });
+      const now = kitOf(...KIT.products, latex, ROSE);
+      const worn = asWorn(chart, said(chart, nextTime));
+      const refit = again(worn, client(SKIN, { sensitivities: ['latex'] }), now);
+      for (const refused of [new Set<string>(), notAsked(refit.changes)])
+        expect(
+          stepOf(acceptedRefit(refit.base, refit.changes, refused), 'Lip').use.map((u) => u.product.id),
+        ).toEqual([ROSE.id]);
+      const gone = again(worn, client(), kitOf(...KIT.products, PINK));
+      expect(stepOf(gone.chart, 'Lip').use.map((u) => u.product.id)).toEqual([PINK.id]);
+    },
+  );
+
+  test('the amount of a product that was then exchanged is no part of the dose of the next', () => {
+    const [use] = stepOf(chart, 'Lip').use;
+    const rose = { ...use!, product: snapshotOf(ROSE) };
+    const amount = (measures: number): Deviation => ({ kind: 'amount', measures, note: '' });
+    const other: Deviation = { kind: 'other product', use: [rose], note: '' };
+    const done = (...all: readonly Deviation[]) =>
+      planFromWorn(
+        asWorn(
+          chart,
+          all.map((one) => saidAt(chart, 'Lip', one)),
+        ),
+      ).steps.find((s) => s.title === 'Lip')!;
+    const planned = use!.parts;
+    expect(done(amount(3 * planned)).doseMgPerCm2).toBeCloseTo(3 * dose, 9);
+    expect(done(amount(3 * planned), amount(2 * planned)).doseMgPerCm2).toBeCloseTo(2 * dose, 9);
+    expect(done(amount(3 * planned), other).doseMgPerCm2).toBeCloseTo(dose, 9);
+    const last = done(amount(3 * planned), other, amount(2 * planned));
+    expect(last.doseMgPerCm2).toBeCloseTo(2 * dose, 9);
+    expect(last.use).toEqual([{ ...rose, parts: 2 * planned }]);
+  });
+
+  test('a step that asks for no product, done with one: its like stands in for it once the client reacts to it', () => {
+    const latex = product(70, 'shadow', [60, 20, 20], { eyeSafe: true, ingredients: ['natural latex'] });
+    const plain = product(71, 'shadow', [58, 20, 20], { eyeSafe: true });
+    const use = [{ unitId: null, product: snapshotOf(latex), parts: 1, measure: latex.measure }];
+    const worn = asWorn(chart, [saidAt(chart, 'Lid', { kind: 'other product', use, note: '' })]);
+    const now = kitOf(...kit.products, latex, plain);
+    const lid = (who = client(), from = now) =>
+      stepOf(again(worn, who, from).chart, 'Lid').use.map((u) => u.product.id);
+    expect(lid()).toEqual([latex.id]);
+    expect(lid(client(SKIN, { sensitivities: ['latex'] }))).toEqual([plain.id]);
+    expect(lid(client(), kitOf(...kit.products, plain))).toEqual([plain.id]);
+  });
+
+  test('a fault that two have seen is mended once; two faults are both', () => {
+    const fault = FAULTS.flatMap(({ id: seen, causes }) =>
+      causes.map((cause) => ({ seen, cause: cause.id, remedy: cause.remedy })),
+    ).filter(({ remedy }) => remedy(stepOf(chart, 'Base')).doseMgPerCm2 < stepOf(chart, 'Base').doseMgPerCm2);
+    expect(fault.length).toBeGreaterThan(1);
+    for (const { seen, cause, remedy } of fault) {
+      const one: Deviation = { kind: 'fault', fault: { seen, cause }, note: '' };
+      const worn = asWorn(chart, [
+        saidAt(chart, 'Base', one),
+        saidAt(chart, 'Base', { ...one, note: 'I saw it too.' }),
+      ]);
+      const next = stepOf(again(worn, client(), kit).chart, 'Base');
+      expect(next.doseMgPerCm2).toBe(remedy(stepOf(chart, 'Base')).doseMgPerCm2);
+      expect(next.note).toContain('I saw it too.');
+    }
+  });
 });
 
 test('a face traced anew has its places brought back inside its limits, and said by how much', () => {
