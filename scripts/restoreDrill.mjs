@@ -158,6 +158,9 @@ try {
   await unserve();
   await pause(300);
   rmSync(path.join(home, 'a'), { recursive: true, force: true });
+  // With the machine went its sockets: what is left of them names a process that may still wait to be buried.
+  for (const name of readdirSync(home).filter((one) => one.startsWith('.s.PGSQL.')))
+    rmSync(path.join(home, name), { force: true });
 
   const rows = [];
   const whole = await restored('whole', base);
