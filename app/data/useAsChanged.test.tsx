@@ -122,7 +122,6 @@ describe('what is kept as it is changed', () => {
           await Promise.all(kept);
           expect(result.current.busy).toBe(false);
           expect(result.current.value).toEqual(there().ticks);
-          for (const { base, next } of sent) expect(next).not.toBe(base.ticks);
         },
       ),
       { numRuns: 60 },

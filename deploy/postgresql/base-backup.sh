@@ -10,5 +10,8 @@ name=$(date -u +%Y%m%dT%H%M%SZ)
 pg_basebackup -D "$folder/.$name" -X stream -c fast "$@"
 pg_verifybackup -q "$folder/.$name"
 mv "$folder/.$name" "$folder/$name"
-ls -1d "$folder"/[0-9]*Z | sort -r | tail -n "+$((keep + 1))" | while read -r old; do rm -rf "$old"; done
+ls -1d "$folder"/[0-9]*Z | sort -r | tail -n "+$((keep + 1))" | while read -r old; do
+  # Never the one just made, whatever the clock says.
+  [ "$old" = "$folder/$name" ] || rm -rf "$old"
+done
 echo "$folder/$name"

@@ -50,6 +50,42 @@ describe('a file of WAL', () => {
   });
 });
 
+describe('a base backup', () => {
+  /** Stands in for PostgreSQL's own programs: makes the folder, and says of it what it is told to. */
+  const program = (name: string, text: string): void => {
+    mkdirSync(at('bin'), { recursive: true });
+    writeFileSync(at('bin', name), `#!/bin/sh\n${text}\n`, { mode: 0o755 });
+  };
+  const back = (sound: boolean, keep: string) => {
+    program('pg_basebackup', 'mkdir -p "$2"; echo "$@" > "$2/asked"');
+    program('pg_verifybackup', sound ? 'exit 0' : 'exit 1');
+    mkdirSync(at('base'), { recursive: true });
+    const script = path.join(DEPLOYED, 'base-backup.sh');
+    const env = { ...process.env, PATH: `${at('bin')}:${process.env.PATH}` };
+    return spawnSync('sh', [script, at('base'), keep, '-h', 'primary'], { encoding: 'utf8', env });
+  };
+  const older = (...names: readonly string[]) =>
+    names.forEach((name) => mkdirSync(at('base', name), { recursive: true }));
+  const OLD = ['20310501T020000Z', '20310508T020000Z', '20310515T020000Z'];
+
+  test('that was checked takes its place, asked as it was told to be; of the older so many stay', () => {
+    older(...OLD, 'notes');
+    // A clock that lags makes it the oldest of all: it stays all the same.
+    const { status, stdout } = back(true, '2');
+    expect(status).toBe(0);
+    const made = path.basename(stdout.trim());
+    expect(made).toMatch(/^\d{8}T\d{6}Z$/);
+    expect(readdirSync(at('base')).sort()).toEqual([made, ...OLD.slice(1), 'notes'].sort());
+    expect(readFileSync(at('base', made, 'asked'), 'utf8')).toMatch(/ -X stream -c fast -h primary$/m);
+  });
+
+  test('that does not agree with its own list is called none, and nothing older is let go for it', () => {
+    older(...OLD);
+    expect(back(false, '1').status).not.toBe(0);
+    expect(readdirSync(at('base')).filter((name) => !name.startsWith('.'))).toEqual(OLD);
+  });
+});
+
 describe('a restore', () => {
   const base = (): string => {
     mkdirSync(at('base'));

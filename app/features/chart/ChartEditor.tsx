@@ -88,9 +88,8 @@ export function ChartEditor({
   const steps = useMemo(() => stepsOfVariant(chart.steps, variant), [chart, variant]);
   const step = steps.find((s) => s.id === selected) ?? null;
   const grades = useGrades();
-  // The face stands before it is judged.
-  const drawn = useDeferredValue<Chart | null>(chart, null);
-  const places = useMemo(() => (drawn === null ? [] : reviewPlaces(drawn, grades)), [drawn, grades]);
+  const drawn = useDeferredValue(chart);
+  const places = useMemo(() => reviewPlaces(drawn, grades), [drawn, grades]);
   const open = useMemo(() => places.filter((f) => f.accepted === null), [places]);
   const lines = useReview(chart, kit);
   const time = minutesOf(steps);

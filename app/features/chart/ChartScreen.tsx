@@ -8,6 +8,7 @@ import { useBegun } from '../../data/useBegun';
 import { Body, Button, Column, Field, Label, Line, Ready, Row, Screen, Subheading, useRoomy } from '../../ui';
 import { dayInWords } from '../words/dates';
 import {
+  chartDraftSaved,
   chartWorkOnto,
   dropChartDraft,
   newChartWork,
@@ -84,6 +85,7 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
         body,
         idempotencyKey: documentHash({ key: draft.key, body }),
       });
+      chartDraftSaved(draft, kept.chart);
       keptAs(draft, kept.chart);
       await refresh({ name: 'chart', params: { id: saved.id }, answer: kept });
     } catch (error) {

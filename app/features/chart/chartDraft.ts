@@ -26,6 +26,17 @@ export const newChartWork = (chart: Chart, reason = ''): ChartWork => ({
   openedAt: chart.version,
 });
 
+/**
+ * What waits on the device once `sent` was saved as `kept`, whether its page is still open or was left meanwhile: nothing, or,
+ * where it was changed since, that, on top of what was saved.
+ */
+export function chartDraftSaved(sent: ChartWork, kept: Chart): void {
+  const there = readChartDraft(kept.id);
+  if (!there) return;
+  if (JSON.stringify(there.work) === JSON.stringify(sent)) dropChartDraft(kept.id);
+  else writeChartDraft({ begun: kept, work: chartWorkOnto(there.work, kept) });
+}
+
 /** Work that went on while its beginning was saved as `kept`: the next version of that, for a reason of its own. */
 export function chartWorkOnto({ chart, reason, openedAt }: ChartWork, kept: Chart): ChartWork {
   const { version, parent, author, at, reason: said, hash } = kept;

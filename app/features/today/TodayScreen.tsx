@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useDeferredValue, useEffect } from 'react';
+import { useEffect } from 'react';
 import type { TodayAnswer, VisitAnswer } from '@toile/contract';
 import { useSession, useToday } from '../../data/hooks';
 import { useDayOnHand } from '../../data/offline';
@@ -44,16 +44,10 @@ export function TodayScreen() {
   );
 }
 
-/** When the app is opened what is next stands first; the weeks to come follow it. Come back to, all is there at once. */
-const drawn = { before: false };
-
 function TodayView({ today }: { readonly today: TodayAnswer }) {
   const router = useRouter();
   const wide = useWide();
   const [next, ...later] = today.visits;
-  const weeks = byWeek(later, today.date, mannerNow().firstWeekday);
-  const shown = useDeferredValue(weeks, drawn.before ? weeks : weeks.slice(0, 1));
-  useEffect(() => void (drawn.before = true), []);
   if (!next) return <FirstSteps onClients={() => router.navigate('/clients')} />;
   return (
     <View flexDirection={wide ? 'row' : 'column'} gap="$5">
@@ -81,7 +75,7 @@ function TodayView({ today }: { readonly today: TodayAnswer }) {
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$3">
         <Subheading>Then</Subheading>
-        {shown.map((week) => (
+        {byWeek(later, today.date, mannerNow().firstWeekday).map((week) => (
           <Column key={week.from} gap="$2" role="group" aria-label={week.words}>
             <Body fontWeight="700">{week.words}</Body>
             {week.days.map((day) => (

@@ -153,6 +153,9 @@ const wantsFirst = {
   mix: Type.Optional(Type.Boolean({ description: 'two products may be mixed' })),
 };
 
+/** The dose a step can ask for at most, mg/cm². */
+export const MOST_DOSE = 50;
+
 const stepPlan = {
   id: UuidSchema,
   phase: oneOf(PHASES),
@@ -176,7 +179,7 @@ const stepPlan = {
     closed,
   ),
   placements: Type.Array(PlacementSchema, { maxItems: 40 }),
-  doseMgPerCm2: Type.Number({ minimum: 0, maximum: 50 }),
+  doseMgPerCm2: Type.Number({ minimum: 0, maximum: MOST_DOSE }),
   passes: Type.Integer({ minimum: 1, maximum: 12 }),
   tool: oneOf(TOOLS),
   flow: Type.Optional(oneOf(FLOWS, 'how far an airbrush is opened')),

@@ -1,5 +1,5 @@
 import type { LayerKind, Placement } from '../face';
-import type { Chart, Phase, Step } from './document';
+import { MOST_DOSE, type Chart, type Phase, type Step } from './document';
 import { phaseOrder } from './fitLook';
 
 type Plan = Pick<
@@ -216,7 +216,7 @@ export function mergedStep(chart: Chart, stepId: string): Chart {
       0,
       40,
     ),
-    doseMgPerCm2: Math.min(50, into.doseMgPerCm2 + step.doseMgPerCm2),
+    doseMgPerCm2: Math.min(MOST_DOSE, into.doseMgPerCm2 + step.doseMgPerCm2),
     handsOnMinutes: into.handsOnMinutes + step.handsOnMinutes,
     waitMinutes: Math.max(into.waitMinutes, step.waitMinutes),
     note: [into.note, step.note].filter(Boolean).join(' '),

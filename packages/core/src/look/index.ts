@@ -5,6 +5,7 @@ export {
   ChartV1Schema,
   ChartV2Schema,
   DEVIATIONS,
+  MOST_DOSE,
   NEXT_TIME,
   FLOWS,
   forbidsOf,

@@ -1,6 +1,6 @@
 import type { Substitute } from '../shade';
 import { snapshotOf } from '../kit';
-import type { Chart, Step, Use } from './document';
+import { MOST_DOSE, type Chart, type Step, type Use } from './document';
 
 type Instead = Pick<Substitute, 'parts' | 'doseFactor'>;
 
@@ -22,7 +22,8 @@ export function substituted(
   }));
   const rest = step.use.filter((u) => !replaces(u));
   // Alone in its step the whole dose moves with it; in a mix the others keep theirs.
-  const doseMgPerCm2 = rest.length === 0 ? Math.min(50, step.doseMgPerCm2 * doseFactor) : step.doseMgPerCm2;
+  const doseMgPerCm2 =
+    rest.length === 0 ? Math.min(MOST_DOSE, step.doseMgPerCm2 * doseFactor) : step.doseMgPerCm2;
   return { ...step, doseMgPerCm2, use: [...rest, ...use].slice(0, 6) };
 }
 

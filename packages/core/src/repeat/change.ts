@@ -2,6 +2,7 @@ import type { Lab } from '../colour';
 import {
   amountAsked,
   colourOfUse,
+  MOST_DOSE,
   orderedSteps,
   productsInWords,
   withSchool,
@@ -83,9 +84,6 @@ export function taken(chart: Chart, part: RefitPart): Chart {
       return orderedSteps(chart, part.stepIds);
   }
 }
-
-/** The dose a chart can ask for at most, mg/cm². */
-const MOST_DOSE = 50;
 
 function dosedBy(step: Step, by: number, client: ClientSnapshot): Step {
   const dosed = { ...step, doseMgPerCm2: Number(Math.min(MOST_DOSE, step.doseMgPerCm2 * by).toFixed(3)) };

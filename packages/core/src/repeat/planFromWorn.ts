@@ -1,5 +1,5 @@
 import { causeNamed } from '../faults';
-import type { Chart, Deviation, Step } from '../look';
+import { MOST_DOSE, type Chart, type Deviation, type Step } from '../look';
 import { measuresInWords } from '../shade';
 
 /**
@@ -53,7 +53,7 @@ function withDeviation(step: Step, deviation: Deviation, carried: { stepId: stri
     return {
       ...step,
       note,
-      doseMgPerCm2: Math.min(50, step.doseMgPerCm2 * factor),
+      doseMgPerCm2: Math.min(MOST_DOSE, step.doseMgPerCm2 * factor),
       use: step.use.map((u) => ({ ...u, parts: u.parts * factor })),
     };
   }
