@@ -27,6 +27,7 @@ import {
   EMPTY_SESSION,
   extraSpot,
   heldName,
+  howMeasured,
   samplesOf,
   spotIn,
   sureness,
@@ -173,6 +174,35 @@ describe('a reading being taken', () => {
     const { session, words } = withFile(EMPTY_SESSION, file, 'chin');
     expect(session.zones).toEqual({ cheek: [[62, 12, 18]], chin: [[60, 12, 18]] });
     expect(words).toBe('2 samples taken in: cheek 1, chin 1.');
+  });
+  test.each([
+    [{ illuminant: 'D65', observer: 2, stated: true, from: 'LAB' }, []],
+    [{ illuminant: 'D50', observer: 10, stated: false, from: 'spectra' }, []],
+    [
+      { illuminant: 'D50', observer: 2, stated: true, from: 'XYZ' },
+      ['Measured under D50 and brought to daylight.'],
+    ],
+    [
+      { illuminant: 'D65', observer: 10, stated: true, from: 'LAB' },
+      ['Measured under D65 for the observer of ten degrees and brought to daylight.'],
+    ],
+    [
+      { illuminant: 'D50', observer: 2, stated: false, from: 'LAB' },
+      ['The file names no light: taken as D50, as is usual, and brought to daylight.'],
+    ],
+  ] as const)('what a file of %j was brought from is said', (table, words) => {
+    const tables = [table, table].map((one) => ({ ...one, samples: 1 }));
+    expect(howMeasured({ ok: true, samples: [], tables, leftOut: [] })).toEqual(words);
+  });
+  test('tables without colours are told by their line', () => {
+    const leftOut = [12, 30].map((line) => ({ line, message: '' }));
+    const told = (n: number) =>
+      howMeasured({ ok: true, samples: [], tables: [], leftOut: leftOut.slice(0, n) });
+    expect([told(0), told(1), told(2)]).toEqual([
+      [],
+      ['A table without colours was left out (line 12).'],
+      ['2 tables without colours were left out (the first at line 12).'],
+    ]);
   });
   test('added places hold samples of their own and are compared with their zone', () => {
     const extra = { name: 'Flush', beside: 'cheek' as const, samples: [] };

@@ -27,6 +27,7 @@ import { ReaderDialog } from './ReaderDialog';
 import {
   EMPTY_SESSION,
   heldName,
+  howMeasured,
   keptZones,
   nextZone,
   samplesOf,
@@ -155,8 +156,7 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
     const taken = withFile(session, read.samples, held);
     setSession(taken.session);
     setSource('import');
-    const light = read.illuminant === 'D50' ? ' Read under D50 and brought to daylight.' : '';
-    setSaid({ words: taken.words + light, wrong: false });
+    setSaid({ words: [taken.words, ...howMeasured(read)].join(' '), wrong: false });
   };
   const addPlace = (name: string, beside: SkinZone): void => {
     setSession((s) => ({ ...s, extras: [...s.extras, { name, beside, samples: [] }] }));

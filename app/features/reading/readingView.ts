@@ -4,7 +4,9 @@ import {
   SKIN_ZONE_NAMES,
   SKIN_ZONES,
   summariseReadings,
+  type CgatsReading,
   type CgatsSample,
+  type CgatsTable,
   type Lab,
   type SampleSummary,
   type SkinZone,
@@ -123,4 +125,29 @@ export function withFile(
 export function extraSpot(extra: ExtraReading, index: number): readonly [number, number] {
   const [x, y] = ZONE_SPOTS[extra.beside];
   return [clamp(x === 0 ? 30 + 12 * index : -x - 12 * index, -80, 80), y + 8];
+}
+
+/** What was assumed and computed where a file was not measured in daylight for the usual observer, and what was left out. */
+export function howMeasured({ tables, leftOut }: Extract<CgatsReading, { readonly ok: true }>): string[] {
+  const told = new Set(tables.flatMap((table) => broughtToDaylight(table) ?? []));
+  const [first] = leftOut;
+  return [
+    ...told,
+    ...(first
+      ? [
+          leftOut.length === 1
+            ? `A table without colours was left out (line ${first.line}).`
+            : `${leftOut.length} tables without colours were left out (the first at line ${first.line}).`,
+        ]
+      : []),
+  ];
+}
+
+function broughtToDaylight({ from, illuminant, observer, stated }: CgatsTable): string | null {
+  // A spectrum is the surface's own: it was not measured under a light nor for anybody.
+  if (from === 'spectra' || (illuminant === 'D65' && observer === 2)) return null;
+  const eyes = observer === 10 ? ' for the observer of ten degrees' : '';
+  return stated
+    ? `Measured under ${illuminant}${eyes} and brought to daylight.`
+    : `The file names no light: taken as ${illuminant}${eyes}, as is usual, and brought to daylight.`;
 }

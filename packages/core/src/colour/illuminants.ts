@@ -2,8 +2,11 @@ import { xyzToLab, type Lab, type Xyz } from './lab';
 import {
   BANDS,
   CMF_X,
+  CMF_X_10,
   CMF_Y,
+  CMF_Y_10,
   CMF_Z,
+  CMF_Z_10,
   DAYLIGHT_S0,
   DAYLIGHT_S1,
   DAYLIGHT_S2,
@@ -18,10 +21,16 @@ import {
 export const ILLUMINANTS = ['D65', 'D50', 'D55', 'A', 'F11', 'LED'] as const;
 export type Illuminant = (typeof ILLUMINANTS)[number];
 
+/** The CIE's standard observers by the field they see, degrees: 1931 and 1964. */
+export type Observer = 2 | 10;
+const CMF = { 2: [CMF_X, CMF_Y, CMF_Z], 10: [CMF_X_10, CMF_Y_10, CMF_Z_10] } as const;
+type Cmf = (typeof CMF)[Observer];
+
 /** Reflectances in 36 bands, 380 to 730 nm by 10, each 0 to 1. */
 export type Spectrum = Float64Array;
 
-type Weights = {
+/** Band weights of a light for an observer, and their white. */
+export type Weights = {
   readonly x: Float64Array;
   readonly y: Float64Array;
   readonly z: Float64Array;
@@ -29,32 +38,32 @@ type Weights = {
 };
 
 const SAMPLES = CMF_Y.length;
-const cache = new Map<Illuminant, Weights>();
+const cache = { 2: new Map<Illuminant, Weights>(), 10: new Map<Illuminant, Weights>() };
 
 /**
  * Band weights light x observer so that a reflectance's Y is between 0 and 1; 740 to 780 nm are lumped into
  * 730.
  */
-export function illuminantWeights(illuminant: Illuminant): Weights {
-  const held = cache.get(illuminant);
+export function illuminantWeights(illuminant: Illuminant, observer: Observer = 2): Weights {
+  const held = cache[observer].get(illuminant);
   if (held) return held;
-  const made = buildWeights(illuminant);
-  cache.set(illuminant, made);
+  const made = buildWeights(illuminant, CMF[observer]);
+  cache[observer].set(illuminant, made);
   return made;
 }
 
-function buildWeights(illuminant: Illuminant): Weights {
+function buildWeights(illuminant: Illuminant, cmf: Cmf): Weights {
   const x = new Float64Array(BANDS);
   const y = new Float64Array(BANDS);
   const z = new Float64Array(BANDS);
   const add = (sample: number, power: number): void => {
     const band = Math.min(BANDS - 1, sample);
-    x[band]! += power * CMF_X[sample]!;
-    y[band]! += power * CMF_Y[sample]!;
-    z[band]! += power * CMF_Z[sample]!;
+    x[band]! += power * cmf[0][sample]!;
+    y[band]! += power * cmf[1][sample]!;
+    z[band]! += power * cmf[2][sample]!;
   };
-  if (illuminant === 'F11') foldFine(F11_BY_5, 5, x, y, z);
-  else if (illuminant === 'LED') foldFine(ledByOne(), 1, x, y, z);
+  if (illuminant === 'F11') foldFine(F11_BY_5, 5, cmf, x, y, z);
+  else if (illuminant === 'LED') foldFine(ledByOne(), 1, cmf, x, y, z);
   else for (let i = 0; i < SAMPLES; i++) add(i, smoothPower(illuminant, wavelengthNm(i), i));
   const total = y.reduce((sum, v) => sum + v, 0);
   for (const w of [x, y, z]) for (let i = 0; i < BANDS; i++) w[i]! /= total;
@@ -89,6 +98,7 @@ function daylightFactors(kelvin: number): [number, number] {
 function foldFine(
   power: readonly number[],
   stepNm: number,
+  cmf: Cmf,
   x: Float64Array,
   y: Float64Array,
   z: Float64Array,
@@ -100,9 +110,9 @@ function foldFine(
     const lowBand = Math.min(BANDS - 1, low);
     const highBand = Math.min(BANDS - 1, low + 1);
     for (const [target, table] of [
-      [x, CMF_X],
-      [y, CMF_Y],
-      [z, CMF_Z],
+      [x, cmf[0]],
+      [y, cmf[1]],
+      [z, cmf[2]],
     ] as const) {
       const value = power[i]! * cubicAt(table, at);
       target[lowBand]! += value * (1 - t);
@@ -134,8 +144,8 @@ function ledByOne(): number[] {
 }
 
 /** XYZ (Y of white = 1) of a reflectance under a light. */
-export function xyzUnder(spectrum: Spectrum, illuminant: Illuminant): Xyz {
-  const w = illuminantWeights(illuminant);
+export function xyzUnder(spectrum: Spectrum, illuminant: Illuminant, observer: Observer = 2): Xyz {
+  const w = illuminantWeights(illuminant, observer);
   let X = 0;
   let Y = 0;
   let Z = 0;
@@ -149,6 +159,6 @@ export function xyzUnder(spectrum: Spectrum, illuminant: Illuminant): Xyz {
 }
 
 /** CIELAB of a reflectance under a light, relative to that light's white. */
-export function labUnder(spectrum: Spectrum, illuminant: Illuminant): Lab {
-  return xyzToLab(xyzUnder(spectrum, illuminant), illuminantWeights(illuminant).white);
+export function labUnder(spectrum: Spectrum, illuminant: Illuminant, observer: Observer = 2): Lab {
+  return xyzToLab(xyzUnder(spectrum, illuminant, observer), illuminantWeights(illuminant, observer).white);
 }

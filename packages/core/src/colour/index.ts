@@ -22,6 +22,7 @@ export {
   labUnder,
   xyzUnder,
   type Illuminant,
+  type Observer,
   type Spectrum,
 } from './illuminants';
 export { BANDS as BANDS_36 } from './spectralTables';

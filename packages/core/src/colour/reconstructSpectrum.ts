@@ -1,5 +1,11 @@
 import { solveInPlace } from '../math';
-import { illuminantWeights, type Illuminant, type Spectrum } from './illuminants';
+import {
+  illuminantWeights,
+  type Illuminant,
+  type Observer,
+  type Spectrum,
+  type Weights,
+} from './illuminants';
 import { labToXyz, type Lab, type Xyz } from './lab';
 import { BANDS, SKIN_FIXED, SKIN_HAEMOGLOBIN, wavelengthNm } from './spectralTables';
 
@@ -11,8 +17,8 @@ export type SpectrumMethod = 'skin' | 'oxide' | 'smooth';
 export type Reconstruction = { readonly spectrum: Spectrum; readonly method: SpectrumMethod };
 
 /**
- * A reflectance that has exactly this CIELAB colour under the given light. One colour holds no
- * information about metamerism: the result is a model's guess, best when `as` says what is measured.
+ * A reflectance that has exactly this CIELAB colour under the given light for the given observer. One colour
+ * holds no information about metamerism: the result is a model's guess, best when `as` says what is measured.
  * Tries the three-pigment basis first and falls back to the smoothest curve (LHTSS).
  * Throws a RangeError for colours no reflectance can have.
  */
@@ -20,13 +26,15 @@ export function reconstructSpectrum(
   lab: Lab,
   illuminant: Illuminant = 'D65',
   as: SpectrumMethod = 'smooth',
+  observer: Observer = 2,
 ): Reconstruction {
-  const xyz = labToXyz(lab, illuminantWeights(illuminant).white);
+  const weights = illuminantWeights(illuminant, observer);
+  const xyz = labToXyz(lab, weights.white);
   if (as !== 'smooth') {
-    const spectrum = solveBasis(as === 'skin' ? SKIN_BASIS : OXIDE_BASIS, xyz, illuminant);
+    const spectrum = solveBasis(as === 'skin' ? SKIN_BASIS : OXIDE_BASIS, xyz, weights);
     if (spectrum) return { spectrum, method: as };
   }
-  const spectrum = smoothest(xyz, illuminant);
+  const spectrum = smoothest(xyz, weights);
   if (!spectrum) {
     throw new RangeError(
       `reconstructSpectrum: CIELAB ${lab.map((v) => v.toFixed(2)).join(' ')} under ${illuminant} is outside what a surface can reflect`,
@@ -109,8 +117,7 @@ const OXIDE_BASIS: Basis = {
 /**
  * Newton on three parameters until the colour is met; null when it leaves (.001, .98) or does not converge.
  */
-function solveBasis(basis: Basis, xyz: Xyz, illuminant: Illuminant): Spectrum | null {
-  const w = illuminantWeights(illuminant);
+function solveBasis(basis: Basis, xyz: Xyz, w: Weights): Spectrum | null {
   const spectrum = new Float64Array(BANDS);
   const derivative = new Float64Array(3 * BANDS);
   const p: number[] = [...basis.start];
@@ -143,8 +150,7 @@ function solveBasis(basis: Basis, xyz: Xyz, illuminant: Illuminant): Spectrum | 
  * Least hyperbolic-tangent slope squared (Burns, "Numerical methods for smoothest reflectance
  * reconstruction", Color Research and Application 45, 2020): R = (tanh z + 1) / 2, smoothest z.
  */
-function smoothest(xyz: Xyz, illuminant: Illuminant): Spectrum | null {
-  const w = illuminantWeights(illuminant);
+function smoothest(xyz: Xyz, w: Weights): Spectrum | null {
   if (!(xyz[1] > 1e-7 && xyz[1] < 1)) return null;
   const n = BANDS + 3;
   const bands = [w.x, w.y, w.z];

@@ -1,7 +1,7 @@
 export { canonicalJson, documentHash } from './canonicalJson';
 export { readDocument, type DocumentProblem, type ReadResult } from './readDocument';
 export { readChart, readLook, writeChart, writeLook } from './chartJson';
-export { readCgats, writeCgats, type CgatsProblem, type CgatsReading, type CgatsSample } from './cgats';
+export { readCgats, writeCgats, type CgatsReading, type CgatsSample, type CgatsTable } from './cgats';
 export { writeGimpPalette } from './gimpPalette';
 export {
   guessMapping,

@@ -9,17 +9,8 @@ import {
   type Kit,
   type Product,
 } from '../kit';
-import { deltaE2000, labUnder, reconstructSpectrum, xyzToLab, type Lab } from '../colour';
 import { id, KIT, product } from '../look/look.testing';
-import {
-  guessMapping,
-  KIT_COLUMN_NAMES,
-  readCgats,
-  readKitCsv,
-  writeCgats,
-  writeGimpPalette,
-  writeKitCsv,
-} from '.';
+import { guessMapping, KIT_COLUMN_NAMES, readKitCsv, writeGimpPalette, writeKitCsv } from '.';
 
 const HEAD = 'maker,line,shade,kind,L*,a*,b*';
 
@@ -211,84 +202,4 @@ test('a GIMP palette, a line a colour, names on one line', () => {
     4,
   );
   expect(text).toBe('GIMP Palette\nName: Case 1\nColumns: 4\n#\n255 255 255\tA B\n  0   0   0\tblack\n');
-});
-
-describe('CGATS.17', () => {
-  const file = (
-    rows: string[],
-    head = ['CGATS.17', 'ILLUMINATION_NAME "D65"'],
-    format = 'SAMPLE_ID SAMPLE_NAME LAB_L LAB_A LAB_B',
-  ) =>
-    [...head, 'BEGIN_DATA_FORMAT', format, 'END_DATA_FORMAT', 'BEGIN_DATA', ...rows, 'END_DATA'].join('\r\n');
-
-  test('what is written is read back by zone', () => {
-    const zones = {
-      forehead: [
-        [62, 12, 18],
-        [62.4, 11.9, 18.2],
-      ] as Lab[],
-      underEye: [[56, 13, 15]] as Lab[],
-    };
-    const read = readCgats(writeCgats(zones, { at: '2031-05-14T09:20:00Z' }));
-    expect(read).toMatchObject({ ok: true, from: 'LAB', illuminant: 'D65' });
-    if (!read.ok) return;
-    expect(read.samples.map((s) => s.zone)).toEqual(['forehead', 'forehead', 'underEye']);
-    expect(read.samples[2]!.lab).toEqual([56, 13, 15]);
-  });
-
-  test('a D50 reading is not taken for D65', () => {
-    const truth = reconstructSpectrum([62, 12, 18], 'D65', 'skin').spectrum;
-    const underD50 = labUnder(truth, 'D50');
-    const read = readCgats(
-      file([`1 "Cheek" ${underD50.join(' ')}`], ['CGATS.17', 'ILLUMINATION_NAME "D50"']),
-    );
-    if (!read.ok) throw new Error(read.problems[0]!.message);
-    expect(deltaE2000(read.samples[0]!.lab, [62, 12, 18])).toBeLessThan(0.05);
-    expect(deltaE2000(underD50, [62, 12, 18])).toBeGreaterThan(0.5);
-  });
-
-  test('XYZ and spectra are understood', () => {
-    const spectrum = reconstructSpectrum([62, 12, 18], 'D65', 'skin').spectrum;
-    const fields = Array.from(spectrum, (_, i) => `SPECTRAL_NM_${380 + 10 * i}`).join(' ');
-    const read = readCgats(
-      file(
-        [`1 Neck ${Array.from(spectrum, (r) => r.toFixed(6)).join(' ')}`],
-        ['CGATS.17'],
-        `SAMPLE_ID SAMPLE_NAME ${fields}`,
-      ),
-    );
-    if (!read.ok) throw new Error(read.problems[0]!.message);
-    expect(deltaE2000(read.samples[0]!.lab, [62, 12, 18])).toBeLessThan(0.01);
-    const xyz = [35, 32, 22];
-    const lab = xyzToLab([0.35, 0.32, 0.22], [0.95018, 1, 1.08769]);
-    const other = readCgats(
-      file(
-        [`1 Neck ${xyz.join(' ')}`],
-        ['CGATS.17', 'ILLUMINATION_NAME D65'],
-        'SAMPLE_ID SAMPLE_NAME XYZ_X XYZ_Y XYZ_Z',
-      ),
-    );
-    if (!other.ok) throw new Error(other.problems[0]!.message);
-    expect(deltaE2000(other.samples[0]!.lab, lab)).toBeLessThan(0.01);
-  });
-
-  test.each([
-    ['', 1, /empty/],
-    ['hello', 1, /no BEGIN_DATA_FORMAT/],
-    [
-      file(['1 a 2 3'], ['CGATS.17'], 'SAMPLE_ID CMYK_C CMYK_M CMYK_Y'),
-      3,
-      /needed columns are missing: LAB_L/,
-    ],
-    [file(['1 a 62 12']), 7, /4 values, 5 expected/],
-    [file(['1 a 62 12 x']), 7, /“x” is not a number/],
-    [file(['1 a 62 -40 10']), 7, /is no skin/],
-    [file(['1 a 62 12 18'], ['CGATS.17', 'ILLUMINATION_NAME "A"']), 2, /Only readings under D50 or D65/],
-    [file([]), 6, /no samples/],
-  ])('a file that cannot be used says where and why (%#)', (text, line, words) => {
-    const read = readCgats(text);
-    if (read.ok) throw new Error('expected problems');
-    expect(read.problems[0]!.line).toBe(line);
-    expect(read.problems[0]!.message).toMatch(words);
-  });
 });
