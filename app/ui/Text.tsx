@@ -1,8 +1,8 @@
 import { styled, Text as TamaguiText } from '@tamagui/core';
 
-// Levels of headings that say none themselves; spread, since the type of what is styled has no room for them.
+// The level of headings that say none themselves, right below a page's own; spread, since the type of what is styled has
+// no room for it.
 const SECOND = { 'aria-level': 2 } as const;
-const THIRD = { 'aria-level': 3 } as const;
 
 /** Running text. */
 export const Body = styled(TamaguiText, {
@@ -38,7 +38,7 @@ export const Subheading = styled(TamaguiText, {
   lineHeight: '$3',
   color: '$ink',
   role: 'heading',
-  ...THIRD,
+  ...SECOND,
 });
 /** Figures with their units, aligned in columns. */
 export const Figure = styled(TamaguiText, {
