@@ -45,6 +45,12 @@ test('a sensitivity in her own words, typed letter by letter, is noted as it was
   expect(
     await page.getByRole('checkbox', { name: 'latex', exact: true }).getAttribute('aria-checked'),
   ).not.toBe('true');
+  const unknown = page.getByText(/^Only looked for as written: /);
+  expect(await unknown.count()).toBe(0);
+  await words.pressSequentially(', guaiazulene');
+  await unknown.filter({ hasText: 'guaiazulene.' }).waitFor();
+  await words.fill('latex glue, mica');
+  await unknown.waitFor({ state: 'detached' });
   await button('Save the details').click();
   await page.getByRole('heading', { name: CLIENT, level: 1 }).waitFor();
   await button('Change details').click();

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { SENSITIVITIES } from '@toile/core';
-import { Choice, Column, Field } from '../../ui';
-import { inOwnWords, knownByName, noted } from './sensitivities';
+import { Choice, Column, Field, Label } from '../../ui';
+import { inOwnWords, knownByName, noted, onlyAsWritten } from './sensitivities';
 
 type SensitivitiesFieldProps = {
   readonly value: readonly string[];
@@ -16,6 +16,7 @@ type SensitivitiesFieldProps = {
 export function SensitivitiesField({ value, error, onChange }: SensitivitiesFieldProps) {
   const [known, setKnown] = useState(() => knownByName(value));
   const [words, setWords] = useState(() => inOwnWords(value));
+  const unknown = onlyAsWritten(words);
   return (
     <Column gap="$2">
       <Choice
@@ -38,6 +39,11 @@ export function SensitivitiesField({ value, error, onChange }: SensitivitiesFiel
         error={error}
         hint="Divided by commas: almonds, tea tree, a certain glue. Each is looked for in ingredient lists."
       />
+      {unknown.length > 0 ? (
+        <Label role="status">
+          {`Only looked for as written: ${unknown.join(', ')}. Lists may call it otherwise; read the maker’s own.`}
+        </Label>
+      ) : null}
     </Column>
   );
 }

@@ -1,6 +1,6 @@
 import { assert, property, stringMatching, subarray, uniqueArray } from 'fast-check';
 import { SENSITIVITIES } from '@toile/core';
-import { inOwnWords, knownByName, noted } from './sensitivities';
+import { inOwnWords, knownByName, noted, onlyAsWritten } from './sensitivities';
 
 test('what was noted is shown and noted again as it was', () => {
   const word = stringMatching(/^[a-z]{2,9}( [a-z]{2,9})?$/);
@@ -16,4 +16,10 @@ test('half-typed words, blanks and stray commas leave nothing empty and nothing 
   expect(noted([], '')).toEqual([]);
   expect(noted([], ' almonds , ,tea tree,')).toEqual(['almonds', 'tea tree']);
   expect(noted(['latex'], 'latex glue, latex')).toEqual(['latex', 'latex glue']);
+});
+
+test('what is only looked for as it is written is told, and nothing else', () => {
+  expect(onlyAsWritten('')).toEqual([]);
+  expect(onlyAsWritten('kiwi, latex glue, red dye, none')).toEqual([]);
+  expect(onlyAsWritten('kiwi, guaiazulene, hay fever')).toEqual(['guaiazulene', 'hay fever']);
 });

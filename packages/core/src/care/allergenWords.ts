@@ -65,14 +65,22 @@ export const FAMILIES_OF_ALLERGENS = {
 export type Sensitivity = keyof typeof FAMILIES_OF_ALLERGENS;
 export const SENSITIVITIES = Object.keys(FAMILIES_OF_ALLERGENS) as readonly Sensitivity[];
 
+/** What sticks to skin, as people name it. */
+const STICKS =
+  /\b(glues?|adhesives?|(sticking )?plasters?|band-? ?aids?|(surgical|medical|lash) tapes?|micropore|(eye)?lash extensions?)\b/;
+/** Metal that is worn, as people name it. */
+const WORN_METAL = /\b(metals?|jewell?er?y|jewelry|earrings?|piercings?|watch ?(straps?|buckles?)|zips?)\b/;
+
 /** How a sensitivity is said in words of one's own, when the whole of a family is meant. */
 export const SAID_AS: Readonly<Partial<Record<Sensitivity, RegExp>>> = {
-  latex: /\b(latex|rubber)\b/,
-  cyanoacrylate: /cyano-?acrylate|\bsuper ?glue\b/,
-  fragrance: /\b(fragrances?|perfumes?|parfums?|scents?|scented|essential oils?)\b/,
-  lanolin: /\b(lanolin|wool)\b/,
-  nickel: /\bnickel\b/,
-  chromium: /\bchrom(e|ium|ates?)\b/,
+  // Glue and plasters: what clings is one of these, and nobody who reacts to it knows which.
+  latex: new RegExp(`\\b(latex|rubber|balloons?|condoms?)\\b|${STICKS.source}`),
+  cyanoacrylate: new RegExp(`cyano-?acrylate|${STICKS.source}`),
+  fragrance:
+    /\b(fragrances?|perfumed?s?|parfums?|colognes?|scents?|scented|smells?|smelly|essential oils?)\b/,
+  lanolin: /\b(lanolin|wool|sheep)\b/,
+  nickel: new RegExp(`\\bnickel\\b|${WORN_METAL.source}`),
+  chromium: new RegExp(`\\bchrom(e|ium|ates?)\\b|${WORN_METAL.source}`),
   carmine: /\b(carmine|cochineal)\b/,
   'nut oils': /\b((tree )?nuts?|nut oils?)\b/,
   shea: /\b(shea|karite)\b/,
@@ -84,10 +92,12 @@ export const SAID_AS: Readonly<Partial<Record<Sensitivity, RegExp>>> = {
   parabens: /\bparabens?\b/,
   preservatives: /\bpreservatives?\b/,
   propolis: /\bpropolis\b/,
-  beeswax: /\b(bees? ?wax|bee products?)\b/,
-  rosin: /\b(rosin|colophon\w*)\b/,
+  // Stings are of their venom, not of their wax.
+  beeswax: /\b(bees? ?wax|bee products?|bees)\b/,
+  rosin: new RegExp(`\\b(rosin|colophon\\w*|tree resins?)\\b|${STICKS.source}`),
   'balsam of Peru': /\b(balsam of peru|peru balsam)\b/,
-  'p-phenylenediamine': /\b(ppd|hair dyes?|(p-?|para)phenylenediamine)\b/,
+  'p-phenylenediamine':
+    /\b(ppd|hair (dyes?|colou?rs?|tints?)|(lash|brow) tints?|henna|(p-?|para)phenylenediamine)\b/,
   'cocamidopropyl betaine': /\b(cocamidopropyl|capb)\b/,
 };
 
@@ -100,6 +110,50 @@ const GLUTEN = [
 const CHAMOMILE = [/\bch?amomile\b/, /\b(anthemis|matricaria|chamomilla)\b/] as const;
 const SALICYLATES = [/salicyl/, /\b(willow|salix|wintergreen|gaultheria)\b/] as const;
 const RETINOIDS = [/retin(ol|oate|yl|al)\b/, /\bretin(ol|yl|al)/, /\b(tretinoin|adapalene)\b/] as const;
+const FREE_ACRYLATES =
+  /\b(isobornyl acrylate|(hydroxyethyl|hydroxypropyl|methyl|ethyl|butyl) methacrylate)\b(?! ?\/| ?(co|cross)polymer)/;
+const UV_FILTERS = [
+  /\b(avobenzone|butyl methoxydibenzoylmethane|octocrylene|homosalate|octisalate|octinoxate|ensulizole|padimate|drometrizole|bemotrizinol|bisoctrizole|ecamsule|enzacamene|iscotrizinol)\b/,
+  /\b(benzophenone-\d+|oxybenzone|sulisobenzone|ethylhexyl (salicylate|methoxycinnamate|triazone|dimethyl paba)|isoamyl p-methoxycinnamate)/,
+  /\b(bis-ethylhexyloxyphenol methoxyphenyl triazine|methylene bis-benzotriazolyl|phenylbenzimidazole sulfonic|diethylhexyl butamido triazone|diethylamino hydroxybenzoyl|4-methylbenzylidene camphor)/,
+] as const;
+const SULPHATES = [
+  /\b(lauryl|laureth(-\d+)?|coco|coceth|myreth|trideceth)([ -]\d+)?[ -]sul(f|ph)ates?\b/,
+] as const;
+const PEGS = [/\bpeg[ -]?\d+/, /\b(polyethylene glycol|macrogol|polysorbate)/] as const;
+/** Colours made of coal tar, by index, and by the names they have in some countries. */
+const RED_DYES = [
+  /\b(ci )?(1[2457]\d{3}|16035|16185|26100|45[134]\d{2}|73360)\b/,
+  /\b(fd&?c |d&?c )?red (no\.? ?)?\d+\b/,
+  /\b(carmine?s?|cochineal)\b/,
+  /\b(ci )?75470\b/,
+] as const;
+const YELLOW_DYES = [
+  /\b(ci )?(15985|19140|47000|47005)\b/,
+  /\b(fd&?c |d&?c )?yellow (no\.? ?)?\d+\b/,
+] as const;
+const BLUE_DYES = [/\b(ci )?(42090|61570|73000)\b/, /\b(fd&?c |d&?c )?(blue|green) (no\.? ?)?\d+\b/] as const;
+const DYES = [...RED_DYES, ...YELLOW_DYES, ...BLUE_DYES, /\b(ci )?(1[1-9]|2[0-8])\d{3}\b/] as const;
+const TARTRAZINE = [/\b(ci )?19140\b/, /\byellow (no\.? ?)?5\b/, /\be ?102\b/, /\btartrazine\b/] as const;
+const ALUMINIUM = [/\balumini?um\b/, /\b(ci )?77000\b/, /\balum\b/] as const;
+/** Of one family of plants: who reacts to one is told to mind the others. */
+const DAISIES = [
+  ...CHAMOMILE,
+  /\b(calendula|tagetes|arnica|echinacea|achillea|tanacetum|artemisia|chrysanthemum|taraxacum|bellis|helianthus|inula|parthenium)\b/,
+] as const;
+const SHELLFISH = [
+  /\b(chitosan|chitin|glucosamine|crustacea|shrimp|crab|lobster|oyster|mussel)s?\b/,
+] as const;
+const FISH = [
+  /\b(fish|caviar|roe|salmon|sturgeon|cod|marine collagen|guanine|pearl essence|isinglass)\b/,
+  /\b(ci )?75170\b/,
+] as const;
+const ASCORBIC = [/ascorb(ic|yl|ate)/] as const;
+const NIACIN = [/\b(niacinamide|nicotinamide|niacin|nicotinic acid|methyl nicotinate)\b/] as const;
+const TOCOPHEROLS = [/tocopher/] as const;
+const FRUIT_ACIDS = [
+  /\b((glycolic|lactic|mandelic|malic|tartaric) acids?|glycolates?|fruit acids?|alpha hydroxy)\b/,
+] as const;
 const MILK = [/\b(milk|lac|lactose|caseins?|caseinate|whey|lactalbumin|lactoferrin|lactis)\b/] as const;
 
 /** Single things people name, and what lists call them. */
@@ -137,7 +191,14 @@ export const ALSO_CALLED: Readonly<Record<string, readonly RegExp[]>> = {
   aspirin: SALICYLATES,
   retinol: RETINOIDS,
   retinoid: RETINOIDS,
-  'vitamin e': [/tocopher/],
+  'vitamin a': RETINOIDS,
+  'vitamin b3': NIACIN,
+  b3: NIACIN,
+  niacinamide: NIACIN,
+  'vitamin c': ASCORBIC,
+  'ascorbic acid': ASCORBIC,
+  'vitamin e': TOCOPHEROLS,
+  tocopherol: TOCOPHEROLS,
   milk: MILK,
   dairy: MILK,
   honey: [/\b(honey|mel)\b/],
@@ -148,4 +209,81 @@ export const ALSO_CALLED: Readonly<Record<string, readonly RegExp[]>> = {
   oxybenzone: [/\b(oxybenzone|benzophenone-3)\b/],
   acrylate: [/acrylates?\b/],
   'propylene glycol': [/\bpropylene glycol\b/],
+  // In a copolymer they are bound: every mascara would speak against who reacts to plasters.
+  glue: [FREE_ACRYLATES],
+  adhesive: [FREE_ACRYLATES],
+  plaster: [FREE_ACRYLATES],
+  'lash extension': [FREE_ACRYLATES],
+  'gel nail': [FREE_ACRYLATES, /\bhema\b/],
+  sunscreen: UV_FILTERS,
+  'sun screen': UV_FILTERS,
+  'sun cream': UV_FILTERS,
+  suncream: UV_FILTERS,
+  sunblock: UV_FILTERS,
+  'sun block': UV_FILTERS,
+  spf: UV_FILTERS,
+  'uv filter': UV_FILTERS,
+  sulphate: SULPHATES,
+  sulfate: SULPHATES,
+  sls: SULPHATES,
+  sles: SULPHATES,
+  peg: PEGS,
+  'polyethylene glycol': PEGS,
+  polysorbate: PEGS,
+  'red dye': RED_DYES,
+  'red colour': RED_DYES,
+  'red food colouring': RED_DYES,
+  'yellow dye': YELLOW_DYES,
+  'yellow 5': TARTRAZINE,
+  tartrazine: TARTRAZINE,
+  'azo dye': DYES,
+  'food colouring': DYES,
+  'food coloring': DYES,
+  'food dye': DYES,
+  'artificial colour': DYES,
+  'artificial color': DYES,
+  dye: DYES,
+  // What is meant by it is a family of its own, not every colour there is.
+  'hair dye': [],
+  daisy: DAISIES,
+  daisies: DAISIES,
+  ragweed: DAISIES,
+  compositae: DAISIES,
+  asteraceae: DAISIES,
+  shellfish: SHELLFISH,
+  crustacean: SHELLFISH,
+  prawn: SHELLFISH,
+  shrimp: SHELLFISH,
+  crab: SHELLFISH,
+  fish: FISH,
+  'bee venom': [/\b(bee venom|apitoxin|melittin)\b/],
+  'bee sting': [/\b(bee venom|apitoxin|melittin)\b/],
+  'royal jelly': [/\broyal jelly\b/],
+  pollen: [/\bpollen\b/],
+  metal: [/\bcobalt\b/, /\b(ci )?77346\b/],
+  jewellery: [/\bcobalt\b/, /\b(ci )?77346\b/],
+  jewelry: [/\bcobalt\b/, /\b(ci )?77346\b/],
+  earring: [/\bcobalt\b/, /\b(ci )?77346\b/],
+  cobalt: [/\bcobalt\b/, /\b(ci )?77346\b/],
+  gold: [/\bgold\b/, /\b(ci )?77480\b/, /\baurum\b/],
+  silver: [/\bsilver\b/, /\b(ci )?77820\b/, /\bargentum\b/],
+  copper: [/\bcopper\b/, /\b(ci )?77400\b/, /\bcuprum\b/],
+  aluminium: ALUMINIUM,
+  aluminum: ALUMINIUM,
+  glitter: [/\b(polyethylene terephthalate|pet glitter|glitters?)\b/],
+  henna: [/\blawsonia\b/],
+  'fruit acid': FRUIT_ACIDS,
+  aha: FRUIT_ACIDS,
+  'alpha hydroxy acid': FRUIT_ACIDS,
+  'glycolic acid': [/\bglycol(ic|ates?)\b/],
+  bha: [...SALICYLATES, /\bbutylated hydroxyanisole\b/, /\bbha\b/],
+  'salicylic acid': SALICYLATES,
+  bht: [/\b(bht|butylated hydroxytoluene)\b/],
+  urea: [/\burea\b/],
+  hyaluronic: [/\bhyaluron(ic|ate)\b/],
+  collagen: [/collagen/],
+  msg: [/\bglutamates?\b/],
+  petroleum: [/\b(petrolatum|petroleum|paraffinum|mineral oil|paraffin)\b/],
+  vaseline: [/\b(petrolatum|petroleum|paraffinum|mineral oil)\b/],
+  'mineral oil': [/\b(paraffinum|mineral oil|petrolatum)\b/],
 };

@@ -30,4 +30,11 @@ export {
   type PatchTest,
   type PatchVerdict,
 } from './patchTest';
-export { familiesMeant, ingredientsKnown, matchAllergens, type AllergenMatch } from './matchAllergens';
+export {
+  familiesMeant,
+  ingredientsKnown,
+  isKnownByName,
+  matchAllergens,
+  toBeMinded,
+  type AllergenMatch,
+} from './matchAllergens';

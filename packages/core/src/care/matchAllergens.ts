@@ -5,6 +5,7 @@ import {
   SENSITIVITIES,
   type Sensitivity,
 } from './allergenWords';
+import { PLANTS } from './plantsByName';
 
 export type AllergenMatch = {
   /** As it is noted of the client. */
@@ -41,51 +42,106 @@ export function ingredientsKnown(ingredients: readonly string[]): boolean {
 /** What is known by name: the families a sensitivity means, whether chosen or said in words of one's own. */
 export function familiesMeant(sensitivity: string): Sensitivity[] {
   const text = plain(sensitivity);
+  if (saysNone(text)) return [];
   const exact = SENSITIVITIES.find((name) => plain(name) === text);
   return exact ? [exact] : SENSITIVITIES.filter((name) => SAID_AS[name]?.test(text) === true);
 }
+
+/** Whether other names of what is noted are known here; if not, only the words themselves are looked for in lists. */
+export const isKnownByName = (sensitivity: string): boolean => {
+  const { families, things } = meant(sensitivity);
+  return families.length + things.length > 0;
+};
+
+/** Of what is noted, what there is to mind: not 'none' or 'no known allergies'. */
+export const toBeMinded = (sensitivities: readonly string[]): string[] =>
+  sensitivities.filter((noted) => !saysNone(plain(noted)));
+
+const saysNone = (text: string): boolean =>
+  /^[\s.–—-]*$/.test(text) ||
+  /^(none|nil|nothing|no|nope|not? any|n\/?a|nka|nkda|not applicable|unknown)( (known|that i know( of)?|i know of|so far|yet|noted|at all))*[.!]*$/.test(
+    text,
+  ) ||
+  /^(no|none|not?|without|has no|no longer)( (any|known|skin|food|drug))* ?(allerg(y|ies|ic)|sensitivit(y|ies)|reactions?)\b(?! to\b| but\b| except\b)/.test(
+    text,
+  );
 
 /* eslint-disable no-restricted-syntax -- words people write about themselves, not words of ours */
 /** Words that say nothing of what she is sensitive to. */
 const IDLE = new Set(
   (
     'allergic allergy allergies sensitive sensitivity reacts react reaction reactions bad badly skin makes make from with after when last some most sometimes any all the and her ' +
-    'itchy itching rash hives swells swelling burns burning stings eyes face lips oil oils extract butter wax water seed powder product products anything containing contains ' +
-    'free avoid avoids please summer winter year years mild severe strong only very'
+    'itchy itching itch rash hives swells swelling burns burning stings sting eyes eye face lips lip oil oils extract butter wax water seed powder product products anything containing contains ' +
+    'free avoid avoids please summer winter year years mild mildly severe strong strongly only very red redness sore dry blotchy blotches spots breaks breakouts headache headaches ' +
+    'asthma eczema cream creams lotion lotions soap shampoo makeup cosmetics brand brands certain cheap hand hands body hair nails nail lash lashes mascara ' +
+    'foundation lipstick carries pen kind kinds type types other also maybe possibly think once was were has had not but for her his their gets get goes turns comes'
   ).split(' '),
 );
 /* eslint-enable no-restricted-syntax */
+
+/** Things known by more than one name, the longest first: what is read as 'tea tree' is not read as 'tea' again. */
+const THINGS: readonly { readonly said: RegExp; readonly called: readonly RegExp[] }[] = [
+  ...new Set([...Object.keys(PLANTS), ...Object.keys(ALSO_CALLED)]),
+]
+  .sort((a, b) => b.length - a.length)
+  .map((name) => ({
+    said: new RegExp(`\\b${eitherNumber(name)}\\b`, 'g'),
+    called: [
+      ...(ALSO_CALLED[name] ?? []),
+      ...(PLANTS[name] === undefined
+        ? []
+        : [new RegExp(`\\b${eitherNumber(name)}\\b`), new RegExp(`\\b(${PLANTS[name]})\\b`)]),
+    ],
+  }));
+
+type Meant = {
+  readonly families: readonly Sensitivity[];
+  readonly things: readonly RegExp[];
+  /** What is left to be looked for as it is written. */ readonly words: readonly string[];
+};
+
+function meant(sensitivity: string): Meant {
+  const families = familiesMeant(sensitivity);
+  let rest = plain(sensitivity).replace(/\bvit\b\.?/g, 'vitamin');
+  if (saysNone(rest)) return { families: [], things: [], words: [] };
+  const things = THINGS.flatMap(({ said, called }) => {
+    const without = rest.replace(said, ' ');
+    if (without === rest) return [];
+    rest = without;
+    return called;
+  });
+  for (const name of families)
+    rest = rest.replace(SAID_AS[name] ?? plain(name), ' ').replace(plain(name), ' ');
+  const words = rest
+    .split(/[^a-z0-9-]+/)
+    .filter((word) => word.length >= 3 && !IDLE.has(word) && !IDLE.has(word.replace(/s$/, '')));
+  return { families, things, words };
+}
 
 const kept = new Map<string, readonly RegExp[]>();
 function wordsFor(sensitivity: string): readonly RegExp[] {
   let words = kept.get(sensitivity);
   if (words) return words;
-  const text = plain(sensitivity);
-  const families = familiesMeant(sensitivity).flatMap(
-    (name): readonly RegExp[] => FAMILIES_OF_ALLERGENS[name],
-  );
-  const things = Object.entries(ALSO_CALLED).flatMap(([name, called]) =>
-    new RegExp(`\\b${name}s?\\b`).test(text) ? called : [],
-  );
-  const own =
-    families.length + things.length > 0
-      ? []
-      : text
-          .split(/[^a-z0-9-]+/)
-          .filter((word) => word.length >= 3 && !IDLE.has(word))
-          .map((word) => new RegExp(`\\b${eitherNumber(word)}\\b`));
-  words = [...families, ...things, ...own];
+  const { families, things, words: own } = meant(sensitivity);
+  words = [
+    ...families.flatMap((name): readonly RegExp[] => FAMILIES_OF_ALLERGENS[name]),
+    ...things,
+    ...own.map((word) => new RegExp(`\\b${eitherNumber(word)}\\b`)),
+  ];
   if (kept.size > 500) kept.clear();
   kept.set(sensitivity, words);
   return words;
 }
 
 /** One of it or many: 'cherry' and 'cherries', 'nut' and 'nuts', 'peach' and 'peaches'. */
-const eitherNumber = (word: string): string =>
-  /(ies|[^aeiou]y)$/.test(word)
+function eitherNumber(word: string): string {
+  return /(ies|[^aeiou]y)$/.test(word)
     ? `${escaped(word.replace(/(ies|y)$/, ''))}(y|ies)`
     : `${escaped(word.replace(/s$/, ''))}(s|es)?`;
-const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+}
+function escaped(text: string): string {
+  return text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+}
 
 /** Lower case, no accents, 'C.I. 75470' as 'ci 75470'. */
 function plain(text: string): string {

@@ -1,3 +1,4 @@
+import { toBeMinded } from '../care';
 import { labToHex } from '../colour';
 import {
   insetBox,
@@ -477,8 +478,9 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
     SOFT,
   );
   let top = margin + 34;
-  if (options.cautions && client.sensitivities.length > 0) {
-    text(margin, top + 4, 9, true, `Mind: ${client.sensitivities.join(', ')}`);
+  const minded = toBeMinded(client.sensitivities);
+  if (options.cautions && minded.length > 0) {
+    text(margin, top + 4, 9, true, `Mind: ${minded.join(', ')}`);
     top += 14;
   }
 

@@ -604,6 +604,22 @@ test('what is noted of one side only is found, and mended, on that side only', (
   expect(rules(wedge('left'))).not.toContain('wedge-on-crows-feet');
 });
 
+test.each(['patch-test', 'unknown-ingredients', 'allergen'])(
+  'where nothing is to be minded, %s has nothing to say',
+  (rule) => {
+    const { chart, kit } = sceneOf(rule);
+    const told = (sensitivities: readonly string[]): string[] =>
+      reviewChart({ ...chart, client: { ...chart.client, sensitivities: [...sensitivities] } }, kit)
+        .filter((finding) => finding.rule === rule)
+        .map(({ message }) => message);
+    const some = told(chart.client.sensitivities);
+    expect(some.length).toBeGreaterThan(0);
+    expect(told(['none', 'No known allergies'])).toEqual([]);
+    // Beside something that is, it is not read out.
+    expect(told(['none', ...chart.client.sensitivities])).toEqual(some);
+  },
+);
+
 test('gravest first; a studio grades a rule otherwise or switches it off', () => {
   const { chart, kit } = sceneOf('allergen');
   const both = reviewChart({ ...chart, steps: chart.steps.filter((x) => x.phase !== 'clean') }, kit);

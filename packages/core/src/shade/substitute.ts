@@ -1,3 +1,4 @@
+import { toBeMinded } from '../care';
 import {
   COVERAGES,
   deltaE2000,
@@ -193,7 +194,7 @@ function scorer(product: ProductSnapshot, context: ShadeContext, dose: number) {
     }
     for (const miss of product.kind === 'base' ? [] : needsMissed(lead, context))
       against(0.5 * miss.cost, miss.words);
-    if (lead.ingredients.length === 0 && context.client.sensitivities.length > 0)
+    if (lead.ingredients.length === 0 && toBeMinded(context.client.sensitivities).length > 0)
       reasons.push('its ingredients are not known: look at the maker’s list');
     const parts = members.map(({ product: p, pumps }) => ({
       product: p,

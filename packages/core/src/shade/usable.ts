@@ -1,4 +1,4 @@
-import { matchAllergens, patchSpeaksAgainst, type PatchMinded } from '../care';
+import { matchAllergens, patchSpeaksAgainst, toBeMinded, type PatchMinded } from '../care';
 import type { Coverage } from '../colour';
 import type { Features, Landmarks } from '../face';
 import {
@@ -58,9 +58,8 @@ export function sensitivitiesOf({
   sensitivities,
   features,
 }: Pick<ShadeClient, 'sensitivities' | 'features'>): string[] {
-  return features.lenses && !sensitivities.includes('fibres')
-    ? [...sensitivities, 'fibres']
-    : [...sensitivities];
+  const minded = toBeMinded(sensitivities);
+  return features.lenses && !minded.includes('fibres') ? [...minded, 'fibres'] : minded;
 }
 
 /**

@@ -1,4 +1,4 @@
-import { familiesMeant } from '../../care';
+import { familiesMeant, toBeMinded } from '../../care';
 import { deltaE2000 } from '../../colour';
 import {
   dryPatches,
@@ -331,13 +331,14 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
   {
     id: 'patch test of the glue',
     change: (step, { client }) => {
-      if (!step.wants.kinds.includes('lashes') || client.sensitivities.length === 0) return null;
+      const minded = toBeMinded(client.sensitivities);
+      if (!step.wants.kinds.includes('lashes') || minded.length === 0) return null;
       const note = noted(step, 'Patch test of the glue 24 to 48 hours before; without a result no band.');
       return note === step.note
         ? null
         : {
             words: 'Glue only after a patch test',
-            why: `${client.sensitivities.join(', ')} noted`,
+            why: `${minded.join(', ')} noted`,
             set: { note },
           };
     },

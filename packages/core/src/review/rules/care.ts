@@ -1,4 +1,4 @@
-import { familiesMeant, ingredientsKnown, matchAllergens, patchSpeaksAgainst } from '../../care';
+import { familiesMeant, ingredientsKnown, matchAllergens, patchSpeaksAgainst, toBeMinded } from '../../care';
 import { shelfLife } from '../../kit';
 import { withoutStep, type Step } from '../../look';
 import { impossibleBecause, sensitivitiesOf } from '../../shade';
@@ -22,7 +22,7 @@ const TOOL_OF: Readonly<Record<string, readonly Step['tool'][]>> = {
   latex: ['damp sponge', 'puff'],
   nickel: ['spatula'],
 };
-const sensitiveTo = (on: Reviewed): readonly string[] => on.chart.client.sensitivities;
+const sensitiveTo = (on: Reviewed): readonly string[] => toBeMinded(on.chart.client.sensitivities);
 
 /** A first step that cleans, under an id made from the step it comes before. */
 function cleaning(first: Step): Step {
@@ -296,7 +296,7 @@ export const CARE_RULES: readonly Rule[] = [
     severity: 'caution',
     why: 'With any sensitivity noted, lash glue is tested on skin 24 to 48 hours before; a missing result shows on the day’s plan.',
     find: (on) =>
-      on.chart.client.sensitivities.length === 0
+      sensitiveTo(on).length === 0
         ? []
         : on.steps
             .filter((s) => on.products(s).some((p) => p.kind === 'lashes'))
@@ -304,7 +304,7 @@ export const CARE_RULES: readonly Rule[] = [
             .map((s) =>
               found(
                 [s],
-                `${s.title} needs glue, and the client is sensitive to ${on.chart.client.sensitivities.join(', ')}: ask for the patch test.`,
+                `${s.title} needs glue, and the client is sensitive to ${sensitiveTo(on).join(', ')}: ask for the patch test.`,
                 {
                   label: 'Note the patch test',
                   apply: changed(s.id, (x) =>
