@@ -11,7 +11,7 @@ afterAll(() => browser.close());
 
 const LIST = [
   'Ada Morrow, bride, 12:00, hair 50, face 60',
-  'Be Lund, mother, 11:30, hair 35',
+  'MOB Be Lund (11.30am) – hair 35',
   'Cy Orr, guest, 11:45',
   'Dot Orr, child, 12:10, face 15',
   'no idea, what this is',

@@ -1,6 +1,10 @@
 import { useState } from 'react';
 import { guestsFromText, type PastedGuest } from '@toile/core';
-import { Body, Button, Dialog, Field, Label } from '../../ui';
+import { Body, Button, Column, Dialog, Field, Label } from '../../ui';
+import { pastedInWords } from './pastedInWords';
+
+/** More of those understood are counted only: the list itself stands above them. */
+const MOST_SHOWN = 12;
 
 /** People out of a pasted list: those understood are added, the other lines stay to be put right. */
 export function PasteDialog({
@@ -35,7 +39,7 @@ export function PasteDialog({
       />
       <Label aria-live="polite">
         {text.trim() === ''
-          ? 'A name, then a role, a time to be ready by and minutes, in any order.'
+          ? 'A name and, in any order, who it is, a time to be ready by and minutes.'
           : `${guests.length} understood${problems.length > 0 ? `, ${problems.length} not` : ''}.`}
       </Label>
       {problems.slice(0, 6).map((problem) => (
@@ -45,6 +49,16 @@ export function PasteDialog({
           role="alert"
         >{`▲ Line ${problem.line}: ${problem.message}`}</Body>
       ))}
+      {guests.length > 0 ? (
+        <Column gap="$1">
+          {guests.slice(0, MOST_SHOWN).map((guest) => (
+            <Label key={guest.name} color="$ink">
+              {pastedInWords(guest)}
+            </Label>
+          ))}
+          {guests.length > MOST_SHOWN ? <Label>{`and ${guests.length - MOST_SHOWN} more`}</Label> : null}
+        </Column>
+      ) : null}
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       <Button kind="main" disabled={busy || guests.length === 0} onPress={() => void add()}>
         {guests.length === 1 ? 'Add 1 person' : `Add ${guests.length} people`}

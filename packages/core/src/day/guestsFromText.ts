@@ -1,3 +1,4 @@
+import { roleBeside, roleTold } from './guestRoleWords';
 import type { GuestRole } from './party';
 
 /** One line of a pasted list, as far as it was understood. */
@@ -5,34 +6,22 @@ export type PastedGuest = {
   readonly name: string;
   readonly role: GuestRole;
   readonly readyBy: number | null;
-  readonly faceMinutes: number | null;
+  /** Null: what is usual for whoever it is; 0: hair alone. */ readonly faceMinutes: number | null;
   readonly hairMinutes: number | null;
 };
 export type PasteProblem = { readonly line: number; readonly text: string; readonly message: string };
 
-const ROLES: Readonly<Record<string, GuestRole>> = {
-  bride: 'star',
-  groom: 'star',
-  star: 'star',
-  mother: 'close',
-  father: 'close',
-  close: 'close',
-  sister: 'close',
-  bridesmaid: 'attendant',
-  attendant: 'attendant',
-  guest: 'guest',
-  child: 'child',
-  girl: 'child',
-  boy: 'child',
-};
-const TIME = /^(?:ready(?: by)? |by )?([01]?\d|2[0-3])[:.h]([0-5]\d)$/i;
-const LENGTH = /^(face|make-?up|hair)?\s*(\d{1,3})?\s*(?:min(?:utes)?)?$/i;
-const PARTS = /\s*[,;\t]\s*/;
+const USUAL_HAIR = 40;
+/** Younger than this somebody is made up as a child, years. */
+const CHILD_BELOW = 13;
+const LONGEST_NAME = 120;
+/** "1. ", "2)", "- ", "• " before a line. */
+const BULLET = /^\s*(?:\d{1,3}\)\s*|\d{1,3}\.(?:\s+|(?=\p{L}))|[-*•–]\s*(?=[\p{L}\d]))/u;
 
 /**
- * People out of a pasted list, one a line: a name, then in any order a role, a time to be ready by, and minutes
- * ("Ada Morrow, bride, 12:30, hair 50, face 60"). Lines that are not understood, and
- * people who are `onList` already, are named; none is dropped.
+ * People out of a pasted list, one a line: a name, and in any order, divided by commas, dashes, brackets or colons, who it
+ * is, a time to be ready by, and minutes ("Ada Morrow, bride, 12:30, hair 50, face 60"; "MOB Helen (11.30am) - hair and
+ * make-up"). Lines that are not understood whole, and people who are `onList` already, are named; no word is dropped.
  */
 export function guestsFromText(
   text: string,
@@ -46,32 +35,179 @@ export function guestsFromText(
   const seen = new Set<string>();
   const already = new Set(onList.map((one) => one.toLocaleLowerCase()));
   text.split(/\r?\n/).forEach((raw, index) => {
-    const line = raw.trim().replace(/^[-*•\d.)\s]+(?=\p{L})/u, '');
-    if (line === '') return;
+    if (raw.trim() === '') return;
     const say = (message: string): void => void problems.push({ line: index + 1, text: raw.trim(), message });
-    const [name = '', ...parts] = line.split(PARTS).filter((part) => part !== '');
-    if (!/\p{L}/u.test(name)) return say('Begin with a name.');
-    if (name.length > 120) return say('A name has at most 120 letters.');
-    if (seen.has(name.toLocaleLowerCase())) return say(`${name} is there twice.`);
-    if (already.has(name.toLocaleLowerCase())) return say(`${name} is on the list already.`);
-    let guest: PastedGuest = { name, role: 'guest', readyBy: null, faceMinutes: null, hairMinutes: null };
-    for (const part of parts) {
-      const time = TIME.exec(part);
-      const length = LENGTH.exec(part);
-      const role = ROLES[part.toLocaleLowerCase()];
-      if (role) guest = { ...guest, role };
-      else if (time) guest = { ...guest, readyBy: Number(time[1]) * 60 + Number(time[2]) };
-      else if (length && (length[1] || length[2])) {
-        const minutes = length[2] === undefined ? null : Number(length[2]);
-        if (length[1]?.toLocaleLowerCase() === 'hair')
-          guest = { ...guest, hairMinutes: minutes ?? USUAL_HAIR };
-        else guest = { ...guest, faceMinutes: minutes };
-      } else return say(`"${part}" is neither a role, a time as 11:30, nor minutes as "hair 40".`);
-    }
-    seen.add(name.toLocaleLowerCase());
+    const guest = guestOf(raw.replace(BULLET, '').trim());
+    if (typeof guest === 'string') return say(guest);
+    const key = guest.name.toLocaleLowerCase();
+    if (guest.name.length > LONGEST_NAME) return say(`A name has at most ${LONGEST_NAME} letters.`);
+    if (seen.has(key)) return say(`${guest.name} is there twice.`);
+    if (already.has(key)) return say(`${guest.name} is on the list already.`);
+    seen.add(key);
     guests.push(guest);
   });
   return { guests, problems };
 }
 
-const USUAL_HAIR = 40;
+/** What is understood of a line so far. */
+type Line = {
+  rest: string;
+  role: GuestRole | null;
+  times: number[];
+  face: number | null;
+  hair: number | null;
+};
+
+/** One line's person, or what is wrong with it. */
+function guestOf(text: string): PastedGuest | string {
+  const line: Line = { rest: text, role: null, times: [], face: null, hair: null };
+  takeMinutes(line);
+  takeTimes(line);
+  takeAges(line);
+  takeServices(line);
+  if (line.times.length > 1) return 'There are two times in this line: leave the one to be ready by.';
+  let name: string | null = null;
+  let roleAsTold: string | null = null;
+  const parts = line.rest
+    .split(/\s*[,;\t|/()[\]]\s*|\s+[-–—]+\s+|\s*:\s+|:$/)
+    .map((part) => part.trim().replace(/^[-–—]+\s+|\s+[-–—]+$/g, ''));
+  for (const part of parts) {
+    if (/^[-–—.:&+]*$/.test(part)) {
+      if (/[–—]/.test(part) && name === null) return 'Begin with a name.';
+      continue;
+    }
+    const bare = /^\d{1,3}$/.exec(part);
+    const role = roleTold(part);
+    const beside: ReturnType<typeof roleBeside> = name === null ? roleBeside(part) : null;
+    if (bare && line.face === null) line.face = Number(part);
+    else if (role !== null && line.role !== null && line.role !== role && roleAsTold !== null)
+      return `"${roleAsTold}" and "${part}" are two roles: leave one.`;
+    else if (role !== null) {
+      roleAsTold ??= part;
+      // An age says less than a role does.
+      line.role = role;
+    } else if (beside !== null) {
+      name = beside.name;
+      line.role = beside.role;
+      roleAsTold = part;
+    } else if (name === null && /\p{L}/u.test(part)) name = part;
+    else if (name === null) return 'Begin with a name.';
+    else return `"${part}" is neither a role, a time as 11:30, nor minutes as "hair 40".`;
+  }
+  // Nobody's name is known yet: she is the bridesmaid, or the second of them.
+  name ??= roleAsTold;
+  if (name === null) return 'Begin with a name.';
+  return {
+    name,
+    role: line.role ?? 'guest',
+    readyBy: line.times[0] ?? null,
+    faceMinutes: line.face,
+    hairMinutes: line.hair,
+  };
+}
+
+const FACE = 'face|make-?\\s?up|mua';
+const MINUTES = 'minutes?|mins?|m';
+
+/** Takes out what matches and `found` takes. */
+function take(line: Line, pattern: RegExp, found: (match: RegExpExecArray) => boolean): void {
+  let left = '';
+  let at = 0;
+  for (const match of line.rest.matchAll(pattern)) {
+    if (!found(match)) continue;
+    left += `${line.rest.slice(at, match.index)} , `;
+    at = match.index + match[0].length;
+  }
+  line.rest = left + line.rest.slice(at);
+}
+
+function takeMinutes(line: Line): void {
+  const set = (what: string | undefined, minutes: number): boolean => {
+    if (what !== undefined && /^hair/i.test(what)) line.hair = minutes;
+    else line.face = minutes;
+    return true;
+  };
+  const what = `(${FACE}|hair)`;
+  // Hours first: the minutes after them are theirs.
+  take(
+    line,
+    new RegExp(
+      `\\b(?:${what}\\s*)?([1-4])\\s*(?:h|hrs?|hours?)\\s*(?:(\\d{1,2})\\s*(?:(?:${MINUTES})\\b)?)?(?:\\s+${what})?(?!\\w)`,
+      'gi',
+    ),
+    ([, before, hours, more, after]) => set(before ?? after, Number(hours) * 60 + Number(more ?? 0)),
+  );
+  take(
+    line,
+    new RegExp(`\\b${what}\\s*:?\\s*(\\d{1,3})\\b\\s*(?:(?:${MINUTES})\\b)?(?![:.h]?\\d)`, 'gi'),
+    ([, told, minutes]) => set(told, Number(minutes)),
+  );
+  take(
+    line,
+    new RegExp(`\\b(\\d{1,3})\\s*(?:${MINUTES})\\b(?:\\s*(?:of |for )?\\s*${what}\\b)?`, 'gi'),
+    ([, minutes, told]) => set(told, Number(minutes)),
+  );
+}
+
+/** From one to before five without a nought before it is the afternoon: nobody is to be ready at two in the night. */
+const AFTERNOON = { from: 1, before: 5 } as const;
+
+function takeTimes(line: Line): void {
+  const pattern =
+    /(?:\bready\b\s*)?(?:\b(?:by|at|for)\b\s*|@\s*)?\b(?:(\d{1,2})[:.h](\d{2})\s*(am|pm|a\.m\.|p\.m\.)?(?![\d.:])|(\d{1,2})\s*(am|pm)\b|(noon|midday)\b)/gi;
+  take(line, pattern, ([, hours, minutes, half, bareHours, bareHalf, noon]) => {
+    const told = hours ?? bareHours ?? '12';
+    const after = noon ? 'pm' : (half ?? bareHalf)?.toLowerCase().replaceAll('.', '');
+    let hour = Number(told);
+    const past = Number(minutes ?? 0);
+    if (past > 59 || hour > 23 || (after !== undefined && (hour > 12 || hour === 0))) return false;
+    if (after === 'pm' && hour < 12) hour += 12;
+    if (after === 'am' && hour === 12) hour = 0;
+    if (after === undefined && !told.startsWith('0') && hour >= AFTERNOON.from && hour < AFTERNOON.before)
+      hour += 12;
+    line.times.push(hour * 60 + past);
+    return true;
+  });
+}
+
+function takeAges(line: Line): void {
+  const pattern =
+    /\bage[d]?:?\s*(\d{1,2})\b|\((\d{1,2})\)|\b(\d{1,2})\s*(?:-\s*)?(?:yrs?|years?|y\/?o)\b(?:[ -]old)?/gi;
+  take(line, pattern, ([, aged, bracket, years]) => {
+    if (Number(aged ?? bracket ?? years) < CHILD_BELOW) line.role = 'child';
+    return true;
+  });
+}
+
+function takeServices(line: Line): void {
+  const and = '\\s*(?:&|and|\\+)\\s*';
+  take(line, new RegExp(`\\b(?:no|without|not?) hair\\b|\\b(?:${FACE}) only\\b`, 'gi'), () => {
+    line.hair = null;
+    return true;
+  });
+  take(line, new RegExp(`\\b(?:no|without) (?:${FACE})\\b|\\bhair only\\b`, 'gi'), () => {
+    line.hair ??= USUAL_HAIR;
+    line.face = 0;
+    return true;
+  });
+  take(
+    line,
+    new RegExp(
+      `\\bhair${and}(?:${FACE})\\b|\\b(?:${FACE})${and}hair\\b|\\bh${and}m\\b(?!\\p{L})|\\bhmua?\\b`,
+      'giu',
+    ),
+    () => {
+      line.hair ??= USUAL_HAIR;
+      return true;
+    },
+  );
+  take(line, /(^|[,;\t(|/]|\s[-–—])\s*hair\s*(?=$|[,;\t)|/]|\s[-–—]\s)/gi, () => {
+    line.hair ??= USUAL_HAIR;
+    return true;
+  });
+  take(
+    line,
+    new RegExp(`(^|[,;\\t(|/]|\\s[-–—])\\s*(?:${FACE})\\s*(?=$|[,;\\t)|/]|\\s[-–—]\\s)`, 'gi'),
+    () => true,
+  );
+}

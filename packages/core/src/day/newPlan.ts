@@ -104,7 +104,10 @@ export function newGuest(id: string, pasted: PastedGuest, plan: PartyPlan): Gues
     faceMinutes,
     hairMinutes: pasted.hairMinutes,
     only: null,
-    lighterMinutes: pasted.role === 'star' ? null : Math.max(10, Math.round((faceMinutes * LIGHTER) / 5) * 5),
+    lighterMinutes:
+      pasted.role === 'star' || faceMinutes === 0
+        ? null
+        : Math.max(10, Math.round((faceMinutes * LIGHTER) / 5) * 5),
     mayGoWithoutHair: pasted.role !== 'star',
     busy: [],
     notes: '',

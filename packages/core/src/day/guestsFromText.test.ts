@@ -1,0 +1,222 @@
+import fc from 'fast-check';
+import { GUEST_ROLES, guestsFromText, newGuest, newPlan, type PastedGuest } from '.';
+
+// Lists as they are sent in messages and mails, by people who never saw ours.
+const only = (line: string): PastedGuest | string => {
+  const { guests, problems } = guestsFromText(line);
+  expect(guests.length + problems.length).toBe(1);
+  return guests[0] ?? problems[0]!.message;
+};
+type Told = readonly [
+  line: string,
+  name: string,
+  role?: PastedGuest['role'],
+  readyBy?: number | null,
+  face?: number | null,
+  hair?: number | null,
+];
+const at = (hour: number, minutes = 0): number => 60 * hour + minutes;
+
+const LINES: readonly Told[] = [
+  ['Ada Morrow', 'Ada Morrow'],
+  // Who it is, however it is divided off.
+  ['Ada Morrow, bride', 'Ada Morrow', 'star'],
+  ['Ada Morrow - bride', 'Ada Morrow', 'star'],
+  ['Ada Morrow – the bride', 'Ada Morrow', 'star'],
+  ['Ada Morrow (Bride)', 'Ada Morrow', 'star'],
+  ['Bride: Ada Morrow', 'Ada Morrow', 'star'],
+  ['BRIDE – Ada Morrow', 'Ada Morrow', 'star'],
+  ['bride Ada Morrow', 'Ada Morrow', 'star'],
+  ['Ada Morrow bride', 'Ada Morrow', 'star'],
+  ['Bride-to-be: Ada', 'Ada', 'star'],
+  ['Groom: Idris', 'Idris', 'star'],
+  ['Mother of the bride: Helen Orr', 'Helen Orr', 'close'],
+  ['Helen Orr (mother of the groom)', 'Helen Orr', 'close'],
+  ['Mum of the bride, Helen', 'Helen', 'close'],
+  ['Bride’s mum, Helen', 'Helen', 'close'],
+  ["the groom's sister - Mary", 'Mary', 'close'],
+  ['MOB Helen', 'Helen', 'close'],
+  ['Helen, MOG', 'Helen', 'close'],
+  ['Granny, 11:30', 'Granny', 'close', at(11, 30)],
+  ['Mother-in-law: Ines', 'Ines', 'close'],
+  ['Bridesmaid: Cy', 'Cy', 'attendant'],
+  ['Cy (bridesmaids)', 'Cy', 'attendant'],
+  ['Maid of honour Jess', 'Jess', 'attendant'],
+  ['Jess - matron of honor', 'Jess', 'attendant'],
+  ['MOH: Jess', 'Jess', 'attendant'],
+  ['best man - Tom', 'Tom', 'attendant'],
+  ['Flower girl Poppy', 'Poppy', 'child'],
+  ['Poppy, flowergirl', 'Poppy', 'child'],
+  ['Page boy: Finn', 'Finn', 'child'],
+  ['Poppy (6)', 'Poppy', 'child'],
+  ['Poppy, 6 yrs', 'Poppy', 'child'],
+  ['Poppy aged 6', 'Poppy', 'child'],
+  ['Poppy, 12 years old', 'Poppy', 'child'],
+  ['Poppy (13)', 'Poppy', 'guest'],
+  ['Poppy, 6 yrs, bridesmaid', 'Poppy', 'attendant'],
+  ['Bridesmaid 2, 10:15', 'Bridesmaid 2', 'attendant', at(10, 15)],
+  ['Bride', 'Bride', 'star'],
+  // Names that only look like it.
+  ['Grace Guest', 'Grace Guest', 'guest'],
+  ['Star Jones', 'Star Jones', 'guest'],
+  ['Will Friend', 'Will Friend', 'guest'],
+  ['Ola Boy, groom', 'Ola Boy', 'star'],
+  ['Anne-Marie O’Brien', 'Anne-Marie O’Brien', 'guest'],
+  ['Hairi Makepeace', 'Hairi Makepeace', 'guest'],
+  ['Faith Hallmark-Byrne', 'Faith Hallmark-Byrne', 'guest'],
+  ['Ada Noonan', 'Ada Noonan', 'guest'],
+  ['May Minns', 'May Minns', 'guest'],
+  // When.
+  ['Ada, 11.30am', 'Ada', 'guest', at(11, 30)],
+  ['Ada 9:05', 'Ada', 'guest', at(9, 5)],
+  ['Ada, 9h05', 'Ada', 'guest', at(9, 5)],
+  ['Ada, 11am', 'Ada', 'guest', at(11)],
+  ['Ada, 12pm', 'Ada', 'guest', at(12)],
+  ['Ada, noon', 'Ada', 'guest', at(12)],
+  ['Ada, ready by midday', 'Ada', 'guest', at(12)],
+  ['Ada, 1 pm', 'Ada', 'guest', at(13)],
+  ['Ada, 12.30 p.m.', 'Ada', 'guest', at(12, 30)],
+  ['Ada, ready 1:30', 'Ada', 'guest', at(13, 30)],
+  ['Ada, 4:59', 'Ada', 'guest', at(16, 59)],
+  ['Ada, 5:00', 'Ada', 'guest', at(5)],
+  ['Ada, 01:30', 'Ada', 'guest', at(1, 30)],
+  ['Ada, 13:30', 'Ada', 'guest', at(13, 30)],
+  ['Ada, 23:59', 'Ada', 'guest', at(23, 59)],
+  ['Ada @ 10:00', 'Ada', 'guest', at(10)],
+  ['12.30 Ada Morrow bride', 'Ada Morrow', 'star', at(12, 30)],
+  ['10:00 – Ada – bride', 'Ada', 'star', at(10)],
+  // What, and for how long.
+  ['Ada, hair', 'Ada', 'guest', null, null, 40],
+  ['Ada (hair and make-up)', 'Ada', 'guest', null, null, 40],
+  ['Ada, makeup & hair', 'Ada', 'guest', null, null, 40],
+  ['Ada H+M 9:00', 'Ada', 'guest', at(9), null, 40],
+  ['Ada, hair only', 'Ada', 'guest', null, 0, 40],
+  ['Ada - hair 30 - no makeup', 'Ada', 'guest', null, 0, 30],
+  ['Ada, make-up only', 'Ada', 'guest'],
+  ['Ada, makeup', 'Ada', 'guest'],
+  ['Ada, no hair', 'Ada', 'guest'],
+  ['Ada, hair 50, face 60', 'Ada', 'guest', null, 60, 50],
+  ['Ada, hair 50 mins, make up: 60 min', 'Ada', 'guest', null, 60, 50],
+  ['Ada, 45 minutes hair', 'Ada', 'guest', null, null, 45],
+  ['Ada, 45m', 'Ada', 'guest', null, 45],
+  ['Ada, 1h', 'Ada', 'guest', null, 60],
+  ['Ada, 1 hr 15 mins hair', 'Ada', 'guest', null, null, 75],
+  ['Ada, face 1h15, 10:30', 'Ada', 'guest', at(10, 30), 75],
+  ['Ada, hair 12:30', 'Ada', 'guest', at(12, 30), null, 40],
+  ['Ada Morrow\tbride\t12:30\t60', 'Ada Morrow', 'star', at(12, 30), 60],
+  // Bullets and numbers of a list.
+  ['1. Ada, bride', 'Ada', 'star'],
+  ['12) Ada', 'Ada', 'guest'],
+  ['3.Ada', 'Ada', 'guest'],
+  ['• Ada', 'Ada', 'guest'],
+  ['* Ada', 'Ada', 'guest'],
+  ['- Ada – bride', 'Ada', 'star'],
+];
+test.each(LINES.map((told) => [told[0], told] as const))('%s', (line, told) => {
+  const [, name, role = 'guest', readyBy = null, faceMinutes = null, hairMinutes = null] = told;
+  expect(only(line)).toEqual({ name, role, readyBy, faceMinutes, hairMinutes });
+});
+
+test.each([
+  // A second name is not guessed to be the first of it.
+  ['Brideson, Ada, bride', /^"Ada" is neither/],
+  ['Ada, sometime', /^"sometime" is neither a role/],
+  ['Ada, bride, allergic to latex', /^"allergic to latex" is neither/],
+  ['Ada, 25:00', /^"25:00" is neither/],
+  ['Ada, 10:60', /^"10:60" is neither/],
+  ['Ada, 13pm', /^"13pm" is neither/],
+  ['Ada, 10:00, 11:00', /two times/],
+  ['Ada, 10:00-11:00', /two times/],
+  ['Ada, bride, mother', /^"bride" and "mother" are two roles/],
+  ['— , bride', /^Begin with a name/],
+  ['12:30', /^Begin with a name/],
+  ['45', /^Begin with a name/],
+  [`${'a'.repeat(121)}, bride`, /at most 120 letters/],
+])('%s is told, not guessed', (line, words) => expect(only(line)).toMatch(words));
+
+const NAME = fc
+  .tuple(
+    fc.constantFrom('Ada', 'Renée', 'Siobhán', 'Örn', 'Mary-Lou', 'Xi'),
+    fc.constantFrom(
+      'Morrow',
+      'O’Hara',
+      'de Witt',
+      'Bridewell',
+      'Hairston',
+      'Minster',
+      'Atkins',
+      'Byrd',
+      'Guest',
+    ),
+  )
+  .map((both) => both.join(' '));
+const DIVIDED = fc.constantFrom(', ', ' - ', ' – ', '; ', '\t', ' | ');
+
+test('in any order and however divided, every part of a line is read and none changes another', () => {
+  const role = fc.constantFrom(
+    ['bride', 'star'],
+    ['mother of the bride', 'close'],
+    ['bridesmaid', 'attendant'],
+    ['guest', 'guest'],
+    ['child', 'child'],
+  );
+  const time = fc.integer({ min: at(5), max: at(23, 59) });
+  const length = fc.integer({ min: 5, max: 180 });
+  fc.assert(
+    fc.property(
+      NAME,
+      role,
+      time,
+      length,
+      length,
+      DIVIDED,
+      fc.nat(),
+      (name, [words, means], minute, face, hair, between, turn) => {
+        const clock = `${Math.floor(minute / 60)}:${String(minute % 60).padStart(2, '0')}`;
+        const rest = [words!, clock, `face ${face}`, `hair ${hair} min`];
+        const turned = rest.map((_, i) => rest[(i + turn) % rest.length]!);
+        expect(only([name, ...turned].join(between))).toEqual({
+          name,
+          role: means,
+          readyBy: minute,
+          faceMinutes: face,
+          hairMinutes: hair,
+        });
+      },
+    ),
+    { seed: 5, numRuns: 400 },
+  );
+});
+
+test('a part that is not understood is never dropped', () => {
+  const odd = fc.stringMatching(/^[b-df-hj-np-tv-xz]{4,9}( [b-df-hj-np-tv-xz]{3,6})?$/);
+  fc.assert(
+    fc.property(NAME, odd, DIVIDED, fc.boolean(), (name, words, between, late) => {
+      const line = late ? [name, 'bride', '10:00', words] : [name, words, 'bride', '10:00'];
+      expect(only(line.join(between))).toContain(`"${words}"`);
+    }),
+    { seed: 6, numRuns: 200 },
+  );
+});
+
+test('of whatever is pasted each line is a person or a problem, and a guest of the plan can be made of it', () => {
+  const plan = newPlan('morning', { place: 'Quay House', zone: 'Europe/Lisbon', artist: 'Runa' });
+  fc.assert(
+    fc.property(fc.array(fc.string({ maxLength: 30, unit: 'grapheme' }), { maxLength: 6 }), (lines) => {
+      const text = lines.join('\n');
+      const { guests, problems } = guestsFromText(text);
+      expect(guests.length + problems.length).toBe(
+        text.split(/\r?\n/).filter((line) => line.trim() !== '').length,
+      );
+      for (const [i, guest] of guests.entries()) {
+        expect(GUEST_ROLES).toContain(guest.role);
+        expect(guest.name.trim()).not.toBe('');
+        const made = newGuest(`g${i}`, guest, plan);
+        expect(made.readyBy).toBeGreaterThanOrEqual(0);
+        expect(made.readyBy).toBeLessThan(24 * 60);
+        expect(made.lighterMinutes === null || made.faceMinutes > 0).toBe(true);
+      }
+    }),
+    { seed: 7, numRuns: 500 },
+  );
+});
