@@ -66,8 +66,8 @@ export function KitImportScreen() {
           >
             <Column>
               <Body>
-                One row for each bottle, pan or stick. Needed: maker, line, shade, kind. Taken too, where they
-                are there:
+                One row for each bottle, pan or stick. Needed: maker, line, shade, kind (foundation, lipstick,
+                as you call it). Taken too, where they are there; else as such a thing usually comes:
               </Body>
               <Label>{KIT_COLUMN_NAMES.filter((c) => !NEEDED_COLUMNS.includes(c)).join(', ')}.</Label>
               <Body>

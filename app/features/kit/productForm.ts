@@ -1,4 +1,4 @@
-import { type ProductKind, TOOLS, type Product, type Tool } from '@toile/core';
+import { type ProductKind, TOOLS, usualForm, type Product, type Tool } from '@toile/core';
 import { newId } from '@toile/contract';
 
 /** Yes, no, or nobody has said. */
@@ -37,30 +37,7 @@ export type ProductForm = Omit<
 
 const numberOf = (text: string): number => (text.trim() === '' ? Number.NaN : Number(text.replace(',', '.')));
 
-/** A form for a new product, or for a copy of one. */
-type UsualForm = Pick<Product, 'texture' | 'measure' | 'mgPerMeasure'>;
-const PUMPED: UsualForm = { texture: 'liquid', measure: 'pump', mgPerMeasure: 170 };
-const PRESSED: UsualForm = { texture: 'pressed', measure: 'swipe', mgPerMeasure: 6 };
-const DRAWN: UsualForm = { texture: 'pencil', measure: 'swipe', mgPerMeasure: 3 };
-const USUAL_FORMS: Partial<Record<ProductKind, UsualForm>> = {
-  prep: { texture: 'cream', measure: 'rice-grain', mgPerMeasure: 60 },
-  concealer: { texture: 'liquid', measure: 'dot', mgPerMeasure: 20 },
-  corrector: { texture: 'cream', measure: 'dot', mgPerMeasure: 10 },
-  powder: PRESSED,
-  contour: PRESSED,
-  bronzer: PRESSED,
-  blush: PRESSED,
-  highlight: PRESSED,
-  shadow: PRESSED,
-  brow: DRAWN,
-  liner: DRAWN,
-  'lip liner': DRAWN,
-  mascara: { texture: 'liquid', measure: 'swipe', mgPerMeasure: 25 },
-  'lip colour': { texture: 'stick', measure: 'swipe', mgPerMeasure: 10 },
-};
-/** How a kind usually comes and is measured: a beginning, changed to what the package says. */
-const usualForm = (kind: ProductKind): UsualForm => USUAL_FORMS[kind] ?? PUMPED;
-
+/** A form for a new product, begun as its kind usually comes, or for a copy of one. */
 export function emptyForm(like: Product | null = null, kind: ProductKind = 'base'): ProductForm {
   const base: Product = like ?? {
     id: newId(),
@@ -71,14 +48,12 @@ export function emptyForm(like: Product | null = null, kind: ProductKind = 'base
     lab: null,
     coverage: 'medium',
     finish: 'natural',
-    family: 'silicone',
     ingredients: [],
     ...usualForm(kind),
     tintingStrength: 1,
     monthsAfterOpening: 12,
     withdrawn: false,
     singleUse: false,
-    eyeSafe: false,
   };
   return { ...formOf(base), id: newId() };
 }

@@ -1,19 +1,26 @@
 import Papa from 'papaparse';
-import { isDay } from '../calendar';
+import { dayTold, dayOrderOf, isDay, type DayOrder } from '../calendar';
 import type { Lab } from '../colour';
 import {
   COVERAGE_WORDS,
   FAMILIES,
+  finishTold,
   FINISHES,
+  forEyesTold,
   fullMg,
+  kindsTold,
   MEASURES,
   PRODUCT_KINDS,
   productName,
   SMALLEST_SHARES,
+  textureTold,
   TEXTURES,
   TOOLS,
+  usualForm,
   type Kit,
   type Product,
+  type ProductKind,
+  type Texture,
   type Unit,
 } from '../kit';
 import { impossibleBecause } from '../shade';
@@ -23,10 +30,10 @@ import { impossibleBecause } from '../shade';
  * elsewhere.
  */
 export const KIT_COLUMNS = {
-  maker: ['brand', 'manufacturer', 'house'],
+  maker: ['brand', 'brand name', 'manufacturer', 'house'],
   line: ['range', 'product', 'name', 'product name'],
-  shade: ['colour', 'color', 'shade name', 'tone', 'number'],
-  kind: ['type', 'category'],
+  shade: ['colour', 'color', 'shade name', 'shade name number', 'shade number', 'tone', 'number'],
+  kind: ['type', 'category', 'product type', 'product category'],
   'L*': ['l', 'lab l', 'lightness'],
   'a*': ['a', 'lab a'],
   'b*': ['b', 'lab b'],
@@ -34,11 +41,11 @@ export const KIT_COLUMNS = {
   finish: [],
   texture: ['form'],
   family: ['base type'],
-  ingredients: ['inci', 'contains'],
+  ingredients: ['inci', 'ingredient list', 'inci list', 'contains'],
   measure: ['dose unit'],
   'mg per measure': ['mg per pump', 'mg'],
   'tinting strength': ['strength'],
-  'months after opening': ['pao', 'shelf life', 'months'],
+  'months after opening': ['pao', 'period after opening', 'shelf life', 'months'],
   'eye safe': ['eyes'],
   'single use': ['disposable'],
   withdrawn: ['discontinued'],
@@ -48,7 +55,7 @@ export const KIT_COLUMNS = {
   'transfer proof': ['transferproof', 'kiss proof'],
   'smallest share': ['smallest measure', 'half pump'],
   tool: ['applicator'],
-  'opened on': ['opened', 'open date'],
+  'opened on': ['opened', 'open date', 'date opened', 'opening date'],
   'remaining mg': ['remaining', 'left', 'left mg'],
   place: ['case', 'where', 'location'],
 } as const satisfies Record<string, readonly string[]>;
@@ -89,6 +96,8 @@ export type KitCsv = {
 /** More rows than any studio owns: beyond it the file is something else. */
 const MOST_ROWS = 20_000;
 const LIST_SEPARATOR = /\s*[|;]\s*/;
+/** As lists are printed: "1,2-Hexanediol" is one, and so is what has a comma in brackets. */
+const PRINTED_SEPARATOR = /,(?![^()]*\))(?:\s+|(?=[a-z(]))/i;
 
 const plain = (text: string): string =>
   text
@@ -167,11 +176,13 @@ export function readKitCsv(
       mapping[column] === undefined ? -1 : headers.indexOf(mapping[column]),
     ]),
   ) as Record<KitColumn, number>;
+  const order = dayOrderOf(body.map((cells) => cells[at['opened on']] ?? ''));
   const known = new Set((options.kit?.products ?? []).map(nameKey));
   const firstAt = new Map<string, { line: number; colour: string }>();
   const rows = body.map((cells, i): KitCsvRow => {
     const line = i + 2;
     const row = readRow(
+      order,
       (column) => (at[column] < 0 ? '' : unarmed((cells[at[column]] ?? '').trim())),
       line,
       !saysUnits && options.owned === true,
@@ -214,7 +225,12 @@ export function nameKey(product: Pick<Product, 'maker' | 'line' | 'shade' | 'kin
 }
 
 /** Checks one row cell by cell; what is missing takes the default of its kind, what is wrong is said. */
-function readRow(cell: (column: KitColumn) => string, line: number, ownedAll: boolean): KitCsvRow {
+function readRow(
+  order: DayOrder | null,
+  cell: (column: KitColumn) => string,
+  line: number,
+  ownedAll: boolean,
+): KitCsvRow {
   const problems: KitRowProblem[] = [];
   const wrong = (column: KitColumn, message: string): void => void problems.push({ column, message });
   const text = (column: KitColumn): string => {
@@ -234,14 +250,16 @@ function readRow(cell: (column: KitColumn) => string, line: number, ownedAll: bo
   const number = (column: KitColumn, low: number, high: number, otherwise: number | null): number | null => {
     const value = cell(column);
     if (value === '') return otherwise;
-    const read = Number(value.replace(/\s/g, '').replace(',', '.'));
+    // As it stands on the jar: 12M.
+    const bare = column === 'months after opening' ? value.replace(/\s*m(onths?|o)?\.?$/i, '') : value;
+    const read = Number(bare.replace(/\s/g, '').replace(',', '.'));
     if (!Number.isFinite(read)) wrong(column, `“${value}” is not a number`);
     else if (read < low || read > high) wrong(column, `${value} is outside ${low} to ${high}`);
     return read;
   };
   const yes = (column: KitColumn): boolean => {
     const value = cell(column).toLowerCase();
-    if (['yes', 'true', '1', 'x', 'y'].includes(value)) return true;
+    if (['yes', 'true', '1', 'x', 'y', '✓', '✔'].includes(value)) return true;
     if (!['', 'no', 'false', '0', 'n'].includes(value))
       wrong(column, `“${cell(column)}” is neither yes nor no`);
     return false;
@@ -260,8 +278,9 @@ function readRow(cell: (column: KitColumn) => string, line: number, ownedAll: bo
       'is missing: a colour has all three of L*, a*, b*, or none',
     );
   const lab: Lab | null = given === 3 ? [L!, a!, b!] : null;
-  const ingredients = cell('ingredients')
-    .split(LIST_SEPARATOR)
+  const list = cell('ingredients');
+  const ingredients = list
+    .split(LIST_SEPARATOR.test(list) ? LIST_SEPARATOR : PRINTED_SEPARATOR)
     .map((i) => i.trim())
     .filter(Boolean);
   if (ingredients.some((i) => i.length > 200))
@@ -277,24 +296,29 @@ function readRow(cell: (column: KitColumn) => string, line: number, ownedAll: bo
   const toolWord = cell('tool').toLowerCase();
   const tool = TOOLS.find((t) => t === toolWord);
   if (toolWord !== '' && !tool) wrong('tool', `“${cell('tool')}” is not one of ${TOOLS.join(', ')}`);
+  const kind = kindOf(cell('kind'), cell('line'), (message) => wrong('kind', message));
+  const called = `${cell('kind')} ${cell('line')}`;
+  const made = textureOf(kind, called);
+  const texture = word('texture', TEXTURES, made ?? usualForm(kind).texture);
+  const usual = usualForm(kind, texture);
   const product: NewProduct = {
     maker: text('maker'),
     line: text('line'),
     shade: text('shade'),
-    kind: word('kind', PRODUCT_KINDS, null),
+    kind,
     lab: lab === null ? null : [...lab],
     coverage: word('coverage', COVERAGE_WORDS, 'medium'),
-    finish: word('finish', FINISHES, 'natural'),
-    texture: word('texture', TEXTURES, 'liquid'),
-    family: word('family', FAMILIES, 'silicone'),
+    finish: word('finish', FINISHES, finishTold(called) ?? 'natural'),
+    texture,
+    family: word('family', FAMILIES, usual.family),
     ingredients,
-    measure: word('measure', MEASURES, 'swipe'),
-    mgPerMeasure: number('mg per measure', 0.1, 5000, 50)!,
+    measure: word('measure', MEASURES, usual.measure),
+    mgPerMeasure: number('mg per measure', 0.1, 5000, usual.mgPerMeasure)!,
     tintingStrength: number('tinting strength', 0.01, 20, 1)!,
     monthsAfterOpening: Math.round(number('months after opening', 1, 60, 12)!),
     withdrawn: yes('withdrawn'),
     singleUse: yes('single use'),
-    eyeSafe: yes('eye safe'),
+    eyeSafe: maybe('eye safe') ?? forEyesTold(called) ?? usual.eyeSafe,
     ...(grade === null ? {} : { flashGrade: Math.round(grade) as 0 | 1 | 2 | 3 }),
     ...(wearHours === null ? {} : { wearHours }),
     ...(waterproof === null ? {} : { waterproof }),
@@ -304,8 +328,15 @@ function readRow(cell: (column: KitColumn) => string, line: number, ownedAll: bo
   };
   const impossible = problems.length > 0 ? null : impossibleBecause(product.kind, product.lab);
   if (impossible) wrong('L*', impossible);
-  const opened = cell('opened on');
-  if (opened !== '' && !isDay(opened)) wrong('opened on', `“${opened}” is not a date as 2031-05-14`);
+  const openedTold = cell('opened on');
+  const opened = openedTold === '' ? '' : (dayTold(openedTold, order) ?? '');
+  if (openedTold !== '' && !isDay(opened))
+    wrong(
+      'opened on',
+      order === null && /^\d{1,2}\D\d{1,2}\D\d{2,4}$/.test(openedTold)
+        ? `“${openedTold}” may be read two ways: write it as 2031-05-14`
+        : `“${openedTold}” is not a date as 2031-05-14`,
+    );
   const remaining = number('remaining mg', 0, 1e7, null);
   const place = cell('place');
   if (place.length > 120) wrong('place', 'is longer than 120 letters');
@@ -323,6 +354,25 @@ function readRow(cell: (column: KitColumn) => string, line: number, ownedAll: bo
     takenAsFull: sound && owned && remaining === null,
   };
 }
+
+/** A kind by whatever it is called, by the product's own name where nothing is; told to `wrong` where it is none or two. */
+function kindOf(told: string, line: string, wrong: (message: string) => void): ProductKind {
+  const kinds = kindsTold(told === '' ? line : told);
+  if (kinds.length > 1) wrong(`“${told}” may be ${kinds.join(' or ')}: write one of them`);
+  else if (kinds.length === 0)
+    wrong(told === '' ? 'is empty' : `“${told}” is not one of ${PRODUCT_KINDS.join(', ')}`);
+  return kinds[0] ?? 'base';
+}
+
+/** Always of one texture, whatever else the name speaks of. */
+const ONE_TEXTURE: ReadonlySet<ProductKind> = new Set<ProductKind>([
+  'mascara',
+  'lashes',
+  'spray',
+  'adjuster',
+]);
+const textureOf = (kind: ProductKind, called: string): Texture | null =>
+  ONE_TEXTURE.has(kind) ? null : textureTold(called);
 
 /**
  * The kit as CSV, a line for each unit and one for each product without; read back it gives the same kit.
@@ -342,7 +392,8 @@ export function writeKitCsv(kit: Kit): string {
       p.finish,
       p.texture,
       p.family,
-      p.ingredients.join(' | '),
+      // One with a comma in it is not to be read as two.
+      p.ingredients.join(' | ') + (p.ingredients.length === 1 && p.ingredients[0]!.includes(',') ? ' |' : ''),
       p.measure,
       p.mgPerMeasure,
       p.tintingStrength,

@@ -185,6 +185,89 @@ describe('kit CSV', () => {
     ).toMatch(/not a date/);
   });
 
+  test('a list as somebody keeps it: kinds by any name, how they usually come, months as on the jar', () => {
+    const text = [
+      'Brand name,Product Name,Shade Name,Product type,Ingredient list,PAO,Date opened',
+      'Ordway,Velvet Matte,120N,Foundation,"Aqua, 1,2-Hexanediol, Parfum (Fragrance, natural), CI 77491",12M,14/05/2031',
+      'Ordway,Flush,Peony,Powder Blush,,24 months,03/02/2031',
+      'Ordway,Flush Cream,Peony,Blush,,6 m,',
+      'Ordway,Length,black,Mascara,,6,',
+      'Ordway,Grip,clear,Eye primer,,12,',
+      'Ordway,Star,gold,Glitter,,12,',
+      'Ordway,Kiss Eyeliner,plum,,,12,',
+      'Ordway,Duo,rose,Blush/Highlighter,,12,',
+      'Ordway,Stick,9,Lash glue,,12,',
+    ].join('\n');
+    const { rows, problems } = readKitCsv(text);
+    expect(problems).toEqual([]);
+    const of = (line: number) => rows.find((row) => row.line === line)!;
+    expect(of(2).product).toMatchObject({
+      kind: 'base',
+      texture: 'liquid',
+      finish: 'matte',
+      measure: 'pump',
+      monthsAfterOpening: 12,
+      eyeSafe: false,
+      ingredients: ['Aqua', '1,2-Hexanediol', 'Parfum (Fragrance, natural)', 'CI 77491'],
+    });
+    // The other day of the file says in which order they are written.
+    expect(of(2).unit).toMatchObject({ openedOn: '2031-05-14' });
+    expect(of(3).unit).toMatchObject({ openedOn: '2031-02-03' });
+    expect(of(3).product).toMatchObject({
+      kind: 'blush',
+      texture: 'pressed',
+      family: 'powder',
+      monthsAfterOpening: 24,
+    });
+    expect(of(4).product).toMatchObject({
+      kind: 'blush',
+      texture: 'cream',
+      family: 'silicone',
+      mgPerMeasure: 10,
+    });
+    expect(of(5).product).toMatchObject({ kind: 'mascara', texture: 'liquid', eyeSafe: true });
+    expect(of(6).product).toMatchObject({ kind: 'primer', eyeSafe: true });
+    expect(of(7).product).toMatchObject({
+      kind: 'shadow',
+      texture: 'loose',
+      finish: 'shimmer',
+      eyeSafe: false,
+    });
+    expect(of(8).product).toMatchObject({ kind: 'liner', eyeSafe: true });
+    expect(of(9).problems).toEqual([
+      { column: 'kind', message: '“Blush/Highlighter” may be blush or highlight: write one of them' },
+    ]);
+    expect(of(10).problems[0]!.message).toMatch(/^“Lash glue” is not one of prep/);
+  });
+
+  test('what is said counts, whatever a name or a kind usually means', () => {
+    const head = 'maker,line,shade,kind,texture,finish,family,measure,mg per measure,eye safe';
+    const [row] = readKitCsv(`${head}\nOrdway,Cream Matte,1,Mascara,gel,satin,water,dot,7,no`).rows;
+    expect(row!.product).toMatchObject({
+      texture: 'gel',
+      finish: 'satin',
+      family: 'water',
+      measure: 'dot',
+      mgPerMeasure: 7,
+      eyeSafe: false,
+    });
+  });
+
+  test('a day that may be two is asked for, not guessed', () => {
+    const [row] = readKitCsv(`${HEAD},opened on\nA,B,C,base,60,12,18,03/02/2031`).rows;
+    expect(row!.product).toBeNull();
+    expect(row!.problems).toEqual([
+      { column: 'opened on', message: '“03/02/2031” may be read two ways: write it as 2031-05-14' },
+    ]);
+  });
+
+  test('an ingredient with a comma in it is one again after it was written', () => {
+    for (const ingredients of [['CI 77491, CI 77492'], ['Aqua, Parfum', 'Mica'], ['Mica']]) {
+      const kit: Kit = { products: [product(1, 'base', null, { ingredients })], units: [] };
+      expect(readKitCsv(writeKitCsv(kit)).rows[0]!.product!.ingredients).toEqual(ingredients);
+    }
+  });
+
   test('a cell that would run as a formula is written disarmed', () => {
     const kit: Kit = { products: [product(1, 'base', null, { shade: '=1+1' })], units: [] };
     expect(writeKitCsv(kit)).toContain("'=1+1");

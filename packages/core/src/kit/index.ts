@@ -32,6 +32,8 @@ export {
   type WearProperties,
   type WearProperty,
 } from './properties';
+export { finishTold, forEyesTold, kindsTold, textureTold } from './kindWords';
+export { usualForm, type UsualForm } from './usualForm';
 export { fullMg } from './contents';
 export { shelfLife, type ShelfLife } from './shelfLife';
 export { doseFor, measuresFor, TOOL_LOSS, TOOLS, type Dose, type Tool } from './doseFor';

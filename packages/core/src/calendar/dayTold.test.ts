@@ -1,0 +1,63 @@
+import fc from 'fast-check';
+import { dayOrderOf, dayTold, isDay } from '.';
+
+test.each([
+  ['2031-05-14', '2031-05-14'],
+  ['2031/5/4', '2031-05-04'],
+  ['2031.05.14', '2031-05-14'],
+  ['2031-05-14 00:00:00', '2031-05-14'],
+  ['2031-05-14T09:00:00Z', '2031-05-14'],
+  ['14.5.2031', '2031-05-14'],
+  ['3.2.2031', '2031-02-03'],
+  ['14/05/2031', '2031-05-14'],
+  ['05/14/2031', '2031-05-14'],
+  ['14-05-31', '2031-05-14'],
+  ['5/5/2031', '2031-05-05'],
+  ['03/02/2031', null],
+  ['31.2.2031', null],
+  ['2031-02-30', null],
+  ['14/05', null],
+  ['14.05/2031', null],
+  ['May 2031', null],
+  ['', null],
+] as const)('%s by itself is %s', (told, day) => {
+  // By itself: whatever order the file has, as far as one day says it.
+  expect(dayTold(told, dayOrderOf([told]))).toBe(day);
+});
+
+test('one day of a file that can be read one way only says how the others are read', () => {
+  expect(dayOrderOf(['03/02/2031', '14/05/2031'])).toBe('day first');
+  expect(dayOrderOf(['03/02/2031', '05/14/2031', ''])).toBe('month first');
+  expect(dayOrderOf(['03/02/2031', '2031-05-14'])).toBeNull();
+  // Both ways in one file: neither is believed.
+  expect(dayOrderOf(['14/05/2031', '05/14/2031'])).toBeNull();
+  expect(dayOrderOf([])).toBeNull();
+});
+
+test('a file written one way throughout is read that way, or asked about where it could be the other', () => {
+  const days = fc.array(
+    fc
+      .date({ min: new Date('2020-01-01'), max: new Date('2039-12-31'), noInvalidDate: true })
+      .map((d) => d.toISOString().slice(0, 10)),
+    { minLength: 1, maxLength: 8 },
+  );
+  fc.assert(
+    fc.property(days, fc.boolean(), (all, dayFirst) => {
+      const written = all.map((day) => {
+        const [y, m, d] = day.split('-');
+        return dayFirst ? `${d}/${m}/${y}` : `${m}/${d}/${y}`;
+      });
+      const order = dayOrderOf(written);
+      const telling = all.some((day) => Number(day.slice(8)) > 12);
+      expect(order).toBe(telling ? (dayFirst ? 'day first' : 'month first') : null);
+      written.forEach((told, i) => {
+        const read = dayTold(told, order);
+        if (telling) expect(read).toBe(all[i]);
+        // Of 5/5 both are the same day; any other is left to whoever wrote it.
+        else expect([null, all[i]]).toContain(read);
+        expect(read === null || isDay(read)).toBe(true);
+      });
+    }),
+    { seed: 4, numRuns: 300 },
+  );
+});
