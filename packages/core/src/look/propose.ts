@@ -3,6 +3,7 @@ import { productName, snapshotOf } from '../kit';
 import {
   impossibleBecause,
   isColoured,
+  isUnread,
   layOver,
   matchStep,
   mixedOptics,
@@ -40,10 +41,12 @@ export type Proposal = {
 
 /**
  * Products of the kit for a step, best first; mixes too where the step allows them. Empty when nothing is in
- * range.
+ * range; what would be a guess, since nobody has read its colour, is not among them.
  */
 export function proposeProducts(step: ShadeAsk, context: FitContext): Proposal[] {
-  return matchStep(step, context).answers.map(proposalOf);
+  const { answers, gap } = matchStep(step, context);
+  const sure = gap ? answers.filter(({ parts }) => !parts.some(({ product }) => isUnread(product))) : answers;
+  return sure.map(proposalOf);
 }
 
 /** The one matcher's answer to a step, with the proposals for it. */

@@ -1,5 +1,5 @@
 import { DEEP_SKIN_L, depthInWords, depthOf, hueOf, neutralSkinAt, type Lab } from '../colour';
-import { productName, type ProductKind } from '../kit';
+import { productName, type Product, type ProductKind } from '../kit';
 import type { ShadeAnswer, StepGap, StepMatch } from './answers';
 import type { ShadeAsk, ShadeRole } from './skinRole';
 
@@ -33,6 +33,10 @@ type GapAsked = {
   readonly target: Lab | null;
   /** The best that would have to be bought. */
   readonly notOwned: ShadeAnswer | null;
+  /** At hand, their colours not read: which of them it is would be a guess. */
+  readonly unread: readonly Product[];
+  /** At hand and not looked at, since others are read: how many. */
+  readonly passedOver: number;
   /** At hand but out of range, nearest first. */
   readonly outside: readonly ShadeAnswer[];
   readonly ruledOut: StepMatch['ruledOut'];
@@ -52,7 +56,17 @@ function reasonsInWords(ruledOut: StepMatch['ruledOut']): string {
 }
 
 /** Why nothing does a step, with the nearest, what stirred into it would do it, and what to buy. */
-export function gapOf({ ask, role, target, notOwned, outside, ruledOut, sensitivities }: GapAsked): StepGap {
+export function gapOf({
+  ask,
+  role,
+  target,
+  notOwned,
+  unread,
+  passedOver,
+  outside,
+  ruledOut,
+  sensitivities,
+}: GapAsked): StepGap {
   const [nearest] = outside;
   const kind = ask.wants.kinds.join(' or ');
   const { finishes, coverages, families } = ask.wants;
@@ -65,7 +79,24 @@ export function gapOf({ ask, role, target, notOwned, outside, ruledOut, sensitiv
     .map((words) => `${words} `)
     .join('');
   const free = sensitivities.length > 0 ? `, free of ${sensitivities.join(', ')}` : '';
+  const more =
+    passedOver > 0
+      ? ` ${passedOver} more at hand ${passedOver === 1 ? 'has' : 'have'} no colour read: read first.`
+      : '';
   const what = ask.title ? ask.title.toLowerCase() : `this ${kind}`;
+  if (unread.length > 0) {
+    const [only, ...others] = unread;
+    const whose =
+      others.length === 0
+        ? `${productName(only!)} has no colour read`
+        : `none of ${unread.length} at hand has its colour read`;
+    return {
+      words: `${ask.title ?? `This ${kind}`}: ${whose}, so nobody can say what suits. Read ${others.length === 0 ? 'its pan' : 'their pans'}, or choose by eye.`,
+      nearest: null,
+      mixNeeds: null,
+      buy: null,
+    };
+  }
   if (notOwned) {
     const wanted = notOwned.parts.map((p) => productName(p.product)).join(' with ');
     const instead = nearest
@@ -91,7 +122,7 @@ export function gapOf({ ask, role, target, notOwned, outside, ruledOut, sensitiv
   const other: Lab | null = nearest.lab && target ? opposite(target, nearest.lab) : null;
   const mixable = other !== null && isMixable(ask);
   return {
-    words: `Nothing in the kit does this: ${what} has no ${kind} in range. The nearest, ${name}, ${miss.words}.`,
+    words: `Nothing in the kit does this: ${what} has no ${kind} in range. The nearest, ${name}, ${miss.words}.${more}`,
     nearest,
     mixNeeds: mixable ? `${name} half and half with one ${colourToBuy(other)}` : null,
     buy: `a ${finish}${kind}, ${colourToBuy(asks)}${free}`,

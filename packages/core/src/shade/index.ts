@@ -109,3 +109,4 @@ export {
 export { needsSubstitute, substitute, type Substitute, type SubstituteOptions } from './substitute';
 export { identifyPan, type PanGuess, type PanIdentification } from './identifyPan';
 export { GAP_FROM, shadeMap, type ShadeGap, type ShadeMap, type ShadePoint } from './shadeMap';
+export { isUnread } from './unread';

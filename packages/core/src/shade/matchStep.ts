@@ -24,6 +24,7 @@ import {
   amountCosts,
   BY_DEPTH,
   colourCosts,
+  COST,
   flashCosts,
   mixCosts,
   productCosts,
@@ -32,7 +33,10 @@ import {
   worstOf,
 } from './stepCosts';
 import { wantedColour } from './target';
+import { isUnread, wouldGuess } from './unread';
 import { excludedBecause, sensitivitiesOf, unitToTake, type ShadeContext } from './usable';
+
+const UNREAD: CostPart = { part: 'colour', units: COST.unread, words: 'its colour is not read' };
 
 /** Mixes looked at by their cost after the table has ranked them by colour. */
 const MIXES_JUDGED = 24;
@@ -174,6 +178,7 @@ export function judgeFor(ask: ShadeAsk, context: ShadeContext): StepJudge {
       const costs = [
         ...(TOO_SMALL_TO_CAST.includes(ask.role) ? [] : flashCosts(members, ground, dose, day)),
         ...colourCosts(role, target, lab, steps, deltaE, wearer),
+        ...(target && members.some(({ product }) => isUnread(product)) ? [UNREAD] : []),
         ...worstOf(members.map(({ product }) => costsOf(product))),
         ...mixCosts(members),
         ...amountCosts(members, madeMg, need),
@@ -203,7 +208,7 @@ const leadOf = (members: readonly { readonly product: Product; readonly measures
 /**
  * The kit's answer to a step on this client that day, the same for fitting, matching, sculpting and
  * substituting: what cannot be used is ruled out with why, what leaves the range of its role is not proposed,
- * the rest is ranked by one cost. Where nothing is left the gap is told.
+ * the rest is ranked by one cost. Where nothing is left, or only what nobody has read the colour of, the gap is told.
  */
 export function matchStep(ask: ShadeAsk, context: ShadeContext, options: MatchStepOptions = {}): StepMatch {
   const { count = 6, among = () => true } = options;
@@ -234,7 +239,14 @@ export function matchStep(ask: ShadeAsk, context: ShadeContext, options: MatchSt
           ...inRange.slice(0, Math.ceil(count / 2)),
           ...mixes.sort(byCost).slice(0, Math.ceil(count / 2)),
         ].sort(byCost);
-  const isGap = !answers.some(isOwned) && ask.wants.kinds.length > 0;
+  const unread = answers.filter((a) => isOwned(a) && a.parts.some(({ product }) => isUnread(product)));
+  const guess = wouldGuess(
+    unread.map(({ parts }) => parts[0]!.product),
+    target,
+    role,
+  );
+  const isGap =
+    ask.wants.kinds.length > 0 && !answers.some((a) => isOwned(a) && !(guess && unread.includes(a)));
   const outside =
     isGap || options.outside === true
       ? measured
@@ -253,7 +265,11 @@ export function matchStep(ask: ShadeAsk, context: ShadeContext, options: MatchSt
           ask,
           role,
           target,
-          notOwned: answers[0] ?? null,
+          notOwned: guess ? null : (answers[0] ?? null),
+          unread: guess ? unread.map(({ parts }) => parts[0]!.product) : [],
+          passedOver: usable.filter(
+            (p) => !seen.includes(p) && isUnread(p) && unitToTake(p, context) !== null,
+          ).length,
           outside: outside.filter(isOwned),
           ruledOut,
           sensitivities: sensitivitiesOf(context.client),

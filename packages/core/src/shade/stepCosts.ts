@@ -20,7 +20,7 @@ import type { ShadeAsk, ShadeRole } from './skinRole';
 import type { ShadeContext } from './usable';
 
 /** What missing a wish costs, in units of colour difference. */
-const COST = {
+export const COST = {
   texture: 0.8,
   powderEarly: 1.4,
   finish: 1.2,
@@ -35,6 +35,7 @@ const COST = {
   tooMuch: 1.5,
   depth: 1.6,
   flash: 3,
+  unread: 4,
 } as const;
 
 /**
