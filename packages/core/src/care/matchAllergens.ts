@@ -59,7 +59,7 @@ export const toBeMinded = (sensitivities: readonly string[]): string[] =>
 
 const saysNone = (text: string): boolean =>
   /^[\s.–—-]*$/.test(text) ||
-  /^(none|nil|nothing|no|nope|not? any|n\/?a|nka|nkda|not applicable|unknown)( (known|that i know( of)?|i know of|so far|yet|noted|at all))*[.!]*$/.test(
+  /^(none|nil|nothing|no|nope|not? any|n\/?a|nka|nkda|not applicable)( (known|that i know( of)?|i know of|so far|yet|noted|at all))*[.!]*$/.test(
     text,
   ) ||
   /^(no|none|not?|without|has no|no longer)( (any|known|skin|food|drug))* ?(allerg(y|ies|ic)|sensitivit(y|ies)|reactions?)\b(?! to\b| but\b| except\b)/.test(

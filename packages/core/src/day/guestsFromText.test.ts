@@ -53,7 +53,9 @@ const LINES: readonly Told[] = [
   ['Poppy aged 6', 'Poppy', 'child'],
   ['Poppy, 12 years old', 'Poppy', 'child'],
   ['Poppy (13)', 'Poppy', 'guest'],
-  ['Poppy, 6 yrs, bridesmaid', 'Poppy', 'attendant'],
+  ['Poppy, 6 yrs, bridesmaid', 'Poppy', 'child'],
+  ['Poppy (9), guest', 'Poppy', 'child'],
+  ['Posy (7), birthday girl', 'Posy', 'star'],
   ['Bridesmaid 2, 10:15', 'Bridesmaid 2', 'attendant', at(10, 15)],
   ['Bride', 'Bride', 'star'],
   // Names that only look like it.

@@ -53,6 +53,7 @@ export function guestsFromText(
 type Line = {
   rest: string;
   role: GuestRole | null;
+  /** An age says so. */ young: boolean;
   times: number[];
   face: number | null;
   hair: number | null;
@@ -60,7 +61,7 @@ type Line = {
 
 /** One line's person, or what is wrong with it. */
 function guestOf(text: string): PastedGuest | string {
-  const line: Line = { rest: text, role: null, times: [], face: null, hair: null };
+  const line: Line = { rest: text, role: null, young: false, times: [], face: null, hair: null };
   takeMinutes(line);
   takeTimes(line);
   takeAges(line);
@@ -84,7 +85,6 @@ function guestOf(text: string): PastedGuest | string {
       return `"${roleAsTold}" and "${part}" are two roles: leave one.`;
     else if (role !== null) {
       roleAsTold ??= part;
-      // An age says less than a role does.
       line.role = role;
     } else if (beside !== null) {
       name = beside.name;
@@ -99,7 +99,8 @@ function guestOf(text: string): PastedGuest | string {
   if (name === null) return 'Begin with a name.';
   return {
     name,
-    role: line.role ?? 'guest',
+    // Made up as a child whatever part is played, but for whose day it is.
+    role: line.young && line.role !== 'star' ? 'child' : (line.role ?? 'guest'),
     readyBy: line.times[0] ?? null,
     faceMinutes: line.face,
     hairMinutes: line.hair,
@@ -174,7 +175,7 @@ function takeAges(line: Line): void {
   const pattern =
     /\bage[d]?:?\s*(\d{1,2})\b|\((\d{1,2})\)|\b(\d{1,2})\s*(?:-\s*)?(?:yrs?|years?|y\/?o)\b(?:[ -]old)?/gi;
   take(line, pattern, ([, aged, bracket, years]) => {
-    if (Number(aged ?? bracket ?? years) < CHILD_BELOW) line.role = 'child';
+    if (Number(aged ?? bracket ?? years) < CHILD_BELOW) line.young = true;
     return true;
   });
 }
