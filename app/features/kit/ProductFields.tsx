@@ -10,7 +10,7 @@ import {
 } from '@toile/core';
 import { Body, Button, Choice, Column, Field, Label, Line, Swatch, Switch, useWide, View } from '../../ui';
 import { FLASH_WORDS } from '../words/flash';
-import type { ProductForm, Stated } from './productForm';
+import { ofKind, type ProductForm, type Stated } from './productForm';
 
 type ProductFieldsProps = {
   readonly form: ProductForm;
@@ -71,7 +71,7 @@ export function ProductFields({ form, errors, onChange }: ProductFieldsProps) {
         label="Kind"
         options={PRODUCT_KINDS}
         chosen={[form.kind]}
-        onChange={([kind]) => kind && set({ kind })}
+        onChange={([kind]) => kind && onChange(ofKind(form, kind))}
       />
       <Column gap="$2">
         <Label>Colour of a thick layer, read or typed; leave it empty for what has none</Label>

@@ -58,6 +58,22 @@ export function emptyForm(like: Product | null = null, kind: ProductKind = 'base
   return { ...formOf(base), id: newId() };
 }
 
+/** The form for another kind: what was as the old kind usually comes is as the new one does, what was changed stays. */
+export function ofKind(form: ProductForm, kind: ProductKind): ProductForm {
+  const old = usualForm(form.kind);
+  const usual = usualForm(kind);
+  return {
+    ...form,
+    kind,
+    texture: form.texture === old.texture ? usual.texture : form.texture,
+    family: form.family === old.family ? usual.family : form.family,
+    measure: form.measure === old.measure ? usual.measure : form.measure,
+    mgPerMeasure:
+      form.mgPerMeasure === String(old.mgPerMeasure) ? String(usual.mgPerMeasure) : form.mgPerMeasure,
+    eyeSafe: form.eyeSafe === old.eyeSafe ? usual.eyeSafe : form.eyeSafe,
+  };
+}
+
 export function formOf(product: Product): ProductForm {
   const { lab, flashGrade, wearHours, waterproof, transferProof, smallestShare, tool } = product;
   return {
