@@ -1,0 +1,193 @@
+import { dayTold, isDay, type DayOrder } from '../../calendar';
+import type { Lab } from '../../colour';
+import {
+  COVERAGE_WORDS,
+  FAMILIES,
+  finishTold,
+  FINISHES,
+  forEyesTold,
+  fullMg,
+  kindsTold,
+  MEASURES,
+  PRODUCT_KINDS,
+  SMALLEST_SHARES,
+  textureTold,
+  TEXTURES,
+  TOOLS,
+  usualForm,
+  type Product,
+  type ProductKind,
+  type Texture,
+  type Unit,
+} from '../../kit';
+import { impossibleBecause } from '../../shade';
+import type { KitColumn } from './columns';
+
+export type NewProduct = Omit<Product, 'id'>;
+export type NewUnit = Omit<Unit, 'id' | 'productId'>;
+export type KitRowProblem = { readonly column: string; readonly message: string };
+export type KitCsvRow = {
+  /** Line of the file, the header being 1. */
+  readonly line: number;
+  readonly product: NewProduct | null;
+  readonly unit: NewUnit | null;
+  readonly problems: readonly KitRowProblem[];
+  /** A product by this name is in the kit already: only its unit is added. */
+  readonly known: boolean;
+  /** The unit's amount was not said: it is taken as full. */
+  readonly takenAsFull: boolean;
+};
+
+const LIST_SEPARATOR = /\s*[|;]\s*/;
+/** As lists are printed: "1,2-Hexanediol" is one, and so is what has a comma in brackets. */
+const PRINTED_SEPARATOR = /,(?![^()]*\))(?:\s+|(?=[a-z(]))/i;
+
+/** Checks one row cell by cell; what is missing takes the default of its kind, what is wrong is said. */
+export function readRow(
+  order: DayOrder | null,
+  cell: (column: KitColumn) => string,
+  line: number,
+  ownedAll: boolean,
+): KitCsvRow {
+  const problems: KitRowProblem[] = [];
+  const wrong = (column: KitColumn, message: string): void => void problems.push({ column, message });
+  const text = (column: KitColumn): string => {
+    const value = cell(column);
+    if (value === '') wrong(column, 'is empty');
+    if (value.length > 200) wrong(column, 'is longer than 200 letters');
+    return value;
+  };
+  const word = <T extends string>(column: KitColumn, words: readonly T[], otherwise: T | null): T => {
+    const value = cell(column).toLowerCase();
+    const found = words.find((w) => w === value);
+    if (found) return found;
+    if (value === '' && otherwise !== null) return otherwise;
+    wrong(column, value === '' ? 'is empty' : `“${cell(column)}” is not one of ${words.join(', ')}`);
+    return otherwise ?? words[0]!;
+  };
+  const number = (column: KitColumn, low: number, high: number, otherwise: number | null): number | null => {
+    const value = cell(column);
+    if (value === '') return otherwise;
+    // As it stands on the jar: 12M.
+    const bare = column === 'months after opening' ? value.replace(/\s*m(onths?|o)?\.?$/i, '') : value;
+    const read = Number(bare.replace(/\s/g, '').replace(',', '.'));
+    if (!Number.isFinite(read)) wrong(column, `“${value}” is not a number`);
+    else if (read < low || read > high) wrong(column, `${value} is outside ${low} to ${high}`);
+    return read;
+  };
+  const yes = (column: KitColumn): boolean => {
+    const value = cell(column).toLowerCase();
+    if (['yes', 'true', '1', 'x', 'y', '✓', '✔'].includes(value)) return true;
+    if (!['', 'no', 'false', '0', 'n'].includes(value))
+      wrong(column, `“${cell(column)}” is neither yes nor no`);
+    return false;
+  };
+  /** Yes, no, or not said. */
+  const maybe = (column: KitColumn): boolean | null => (cell(column) === '' ? null : yes(column));
+  const [L, a, b] = [
+    number('L*', 0, 100, null),
+    number('a*', -128, 128, null),
+    number('b*', -128, 128, null),
+  ];
+  const given = [L, a, b].filter((v) => v !== null).length;
+  if (given !== 0 && given !== 3)
+    wrong(
+      L === null ? 'L*' : a === null ? 'a*' : 'b*',
+      'is missing: a colour has all three of L*, a*, b*, or none',
+    );
+  const lab: Lab | null = given === 3 ? [L!, a!, b!] : null;
+  const list = cell('ingredients');
+  const ingredients = list
+    .split(LIST_SEPARATOR.test(list) ? LIST_SEPARATOR : PRINTED_SEPARATOR)
+    .map((i) => i.trim())
+    .filter(Boolean);
+  if (ingredients.some((i) => i.length > 200))
+    wrong('ingredients', 'has one longer than 200 letters: separate them by |');
+  if (ingredients.length > 200) wrong('ingredients', 'are more than 200');
+  const grade = number('flash grade', 0, 3, null);
+  const wearHours = number('wear hours', 0, 48, null);
+  const [waterproof, transferProof] = [maybe('waterproof'), maybe('transfer proof')];
+  const share = number('smallest share', 0.25, 1, null);
+  const smallestShare = SMALLEST_SHARES.find((s) => s === share);
+  if (share !== null && smallestShare === undefined)
+    wrong('smallest share', `${share} is not one of ${SMALLEST_SHARES.join(', ')}`);
+  const toolWord = cell('tool').toLowerCase();
+  const tool = TOOLS.find((t) => t === toolWord);
+  if (toolWord !== '' && !tool) wrong('tool', `“${cell('tool')}” is not one of ${TOOLS.join(', ')}`);
+  const kind = kindOf(cell('kind'), cell('line'), (message) => wrong('kind', message));
+  const called = `${cell('kind')} ${cell('line')}`;
+  const made = textureOf(kind, called);
+  const texture = word('texture', TEXTURES, made ?? usualForm(kind).texture);
+  const usual = usualForm(kind, texture);
+  const product: NewProduct = {
+    maker: text('maker'),
+    line: text('line'),
+    shade: text('shade'),
+    kind,
+    lab: lab === null ? null : [...lab],
+    coverage: word('coverage', COVERAGE_WORDS, 'medium'),
+    finish: word('finish', FINISHES, finishTold(called) ?? 'natural'),
+    texture,
+    family: word('family', FAMILIES, usual.family),
+    ingredients,
+    measure: word('measure', MEASURES, usual.measure),
+    mgPerMeasure: number('mg per measure', 0.1, 5000, usual.mgPerMeasure)!,
+    tintingStrength: number('tinting strength', 0.01, 20, 1)!,
+    monthsAfterOpening: Math.round(number('months after opening', 1, 60, 12)!),
+    withdrawn: yes('withdrawn'),
+    singleUse: yes('single use'),
+    eyeSafe: maybe('eye safe') ?? forEyesTold(called) ?? usual.eyeSafe,
+    ...(grade === null ? {} : { flashGrade: Math.round(grade) as 0 | 1 | 2 | 3 }),
+    ...(wearHours === null ? {} : { wearHours }),
+    ...(waterproof === null ? {} : { waterproof }),
+    ...(transferProof === null ? {} : { transferProof }),
+    ...(smallestShare === undefined ? {} : { smallestShare }),
+    ...(tool ? { tool } : {}),
+  };
+  const impossible = problems.length > 0 ? null : impossibleBecause(product.kind, product.lab);
+  if (impossible) wrong('L*', impossible);
+  const openedTold = cell('opened on');
+  const opened = openedTold === '' ? '' : (dayTold(openedTold, order) ?? '');
+  if (openedTold !== '' && !isDay(opened))
+    wrong(
+      'opened on',
+      order === null && /^\d{1,2}\D\d{1,2}\D\d{2,4}$/.test(openedTold)
+        ? `“${openedTold}” may be read two ways: write it as 2031-05-14`
+        : `“${openedTold}” is not a date as 2031-05-14`,
+    );
+  const remaining = number('remaining mg', 0, 1e7, null);
+  const place = cell('place');
+  if (place.length > 120) wrong('place', 'is longer than 120 letters');
+  const owned = ownedAll || opened !== '' || remaining !== null || place !== '';
+  const unit: NewUnit | null = owned
+    ? { openedOn: opened === '' ? null : opened, remainingMg: remaining ?? fullMg(product), place }
+    : null;
+  const sound = problems.length === 0;
+  return {
+    line,
+    product: sound ? product : null,
+    unit: sound ? unit : null,
+    problems,
+    known: false,
+    takenAsFull: sound && owned && remaining === null,
+  };
+}
+
+/** A kind by whatever it is called, by the product's own name where nothing is; told to `wrong` where it is none or two. */
+function kindOf(told: string, line: string, wrong: (message: string) => void): ProductKind {
+  const kinds = kindsTold(told === '' ? line : told);
+  if (kinds.length > 1) wrong(`“${told}” may be ${kinds.join(' or ')}: write one of them`);
+  else if (kinds.length === 0)
+    wrong(told === '' ? 'is empty' : `“${told}” is not one of ${PRODUCT_KINDS.join(', ')}`);
+  return kinds[0] ?? 'base';
+}
+
+/** Always of one texture, whatever else the name speaks of. */
+const ONE_TEXTURE: ReadonlySet<ProductKind> = new Set<ProductKind>([
+  'mascara',
+  'lashes',
+  'spray',
+  'adjuster',
+]);
+const textureOf = (kind: ProductKind, called: string): Texture | null =>
+  ONE_TEXTURE.has(kind) ? null : textureTold(called);
