@@ -1,11 +1,19 @@
 import {
+  chartSheet,
+  colourSeries,
   fitLook,
   inferLandmarks,
+  matchShades,
   PLAIN_FEATURES,
+  readChart,
   readKitCsv,
   reviewChart,
+  sculptShades,
   skinByZone,
+  substitute,
   usualOccasion,
+  withOwnKit,
+  writeChart,
   type ClientSnapshot,
   type FittedLook,
   type Kit,
@@ -122,7 +130,14 @@ test('of several that are to be a colour none is taken by the order of the list;
   ]);
   const blush = single.chart.steps.find(({ use }) => use.some(({ product }) => product.kind === 'blush'))!;
   expect(single.proposals[blush.id]![0]!.reasons).toContain('its colour is not read');
-  // Not even the only base is the skin's own by that.
+  const asked = withOwnKit(STARTER_LOOKS[0]!, someone(12), oneOfEach, '2031-05-14').find(
+    ({ role }) => role === 'blush',
+  )!;
+  expect([asked.met, asked.ours, asked.words]).toEqual([
+    'far',
+    null,
+    'C Flush peony: its colour is not read, so nobody can say how far off it is.',
+  ]);
   const onlyBase = kitOf(
     LIST.split('\n')
       .filter((row) => !/True Base,(4N|7N|10W)/.test(row))
@@ -141,6 +156,70 @@ test('what has no colour to be read is taken as before: powder, mascara, brow, s
   );
   for (const kind of ['prep', 'primer', 'powder', 'brow', 'mascara', 'spray'] as const)
     expect([kind, kinds.has(kind)]).toEqual([kind, true]);
+});
+
+test('matching and sculpting say what is not read, and fall over nothing', () => {
+  for (const depth of DEPTHS)
+    for (const kit of [
+      UNREAD,
+      kitOf(
+        LIST.split('\n')
+          .filter((row) => !/Flush Cream/.test(row))
+          .join('\n'),
+      ),
+    ]) {
+      const context = {
+        client: someone(depth),
+        kit,
+        date: '2031-05-14',
+        occasion: usualOccasion('wedding', '2031-05-14'),
+      };
+      const matches = matchShades(context);
+      expect([matches.singles, matches.pairs, matches.triples]).toEqual([[], [], []]);
+      expect(matches.limits).toContain(
+        '4 at hand have no colours read: a swatch of each, and they can be matched.',
+      );
+      for (const kind of ['contour', 'bronzer', 'blush', 'highlight'] as const) {
+        const ranking = sculptShades(kind, context);
+        expect([kind, ranking.candidates, ranking.mix]).toEqual([kind, [], null]);
+        expect(ranking.ruledOut.map(({ why }) => why)).toContain('its colour is not read');
+      }
+    }
+});
+
+test('what an eye chose of them is a chart like any other: reviewed, painted, put on paper, replaced', () => {
+  for (const look of STARTER_LOOKS.slice(0, 6))
+    for (const depth of [3, 12, 21]) {
+      const { chart, proposals } = fitted(look, depth, UNREAD);
+      const chosen = {
+        ...chart,
+        steps: chart.steps.map((step) =>
+          step.use.length > 0 ? step : { ...step, use: [...(proposals[step.id]?.at(-1)?.use ?? [])] },
+        ),
+      };
+      expect(chosen.steps.filter(({ use, wants }) => use.length === 0 && wants.kinds.length > 0)).toEqual([]);
+      const rules = reviewChart(chosen, UNREAD).map(({ rule }) => rule);
+      // Nothing is said of a colour nobody knows.
+      for (const rule of [
+        'base-off-skin',
+        'base-off-neck',
+        'concealer-mask',
+        'chalky-blush',
+        'lid-off',
+        'no-product',
+      ])
+        expect([look.name, depth, rules]).not.toContain(rule);
+      expect(
+        chartSheet(chosen, { paper: 'a4', colour: true, measure: (text, size) => text.length * size * 0.5 })
+          .ops.length,
+      ).toBeGreaterThan(20);
+      for (const { steps } of colourSeries(chosen, UNREAD))
+        expect(steps.flatMap(({ use }) => use)).toEqual([]);
+      const context = { client: chosen.client, kit: UNREAD, date: '2031-05-14', occasion: chosen.occasion };
+      for (const { product } of chosen.steps.flatMap(({ use }) => use))
+        for (const one of substitute(product, context)) expect(one.deltaE).toBeNull();
+      expect(readChart(writeChart(chosen)).ok).toBe(true);
+    }
 });
 
 test('where what is read is out of range, that others are not read is said', () => {

@@ -1,6 +1,6 @@
 import type { Lab } from '../colour';
 import type { Kit } from '../kit';
-import { besideInWords, wantedColour } from '../shade';
+import { besideInWords, isUnread, wantedColour } from '../shade';
 import type { ClientSnapshot, Look, LookStep } from './document';
 import { fitLook, gapInWords } from './fitLook';
 import { usualOccasion } from './occasion';
@@ -50,6 +50,17 @@ export function withOwnKit(look: Look, client: ClientSnapshot, kit: Kit, date: s
       ];
     const name = productsInWords(step.use);
     const off = asked === null ? null : best.deltaE;
+    // A colour is asked and nobody has read this one: it is not told to be met.
+    if (asked !== null && step.use.some(({ product }) => isUnread(product)))
+      return [
+        {
+          ...common,
+          met: 'far',
+          ours: null,
+          off,
+          words: `${name}: its colour is not read, so nobody can say how far off it is.`,
+        },
+      ];
     if (off === null) return [{ ...common, met: 'met', ours: best.lab, off, words: `${name}.` }];
     const met = off <= WITHIN.met ? 'met' : off <= WITHIN.near ? 'near' : 'far';
     const way = asked && best.lab && met !== 'met' ? besideInWords(asked, best.lab) : 'the same';

@@ -20,6 +20,7 @@ import { setAside } from './possibleColour';
 import { BASE_WITHIN } from './ranges';
 import type { ShadeAsk } from './skinRole';
 import { DEFAULT_WEIGHTS, skinTarget, type TargetWeights } from './skinTarget';
+import { isUnread } from './unread';
 import {
   excludedBecause,
   filteredBecause,
@@ -137,9 +138,20 @@ export function matchShades(
 ): ShadeMatches {
   const target = skinTarget(context.client.skin, wishes.weights ?? DEFAULT_WEIGHTS);
   const { sound, aside } = setAside(context.kit.products);
-  const told = aside
-    .filter(({ product }) => (wishes.kinds ?? BASE_KINDS).includes(product.kind))
-    .map(({ product, why }) => `${productName(product)} is set aside. ${why}`);
+  const kinds = wishes.kinds ?? BASE_KINDS;
+  const unread = sound.filter(
+    (p) => kinds.includes(p.kind) && isUnread(p) && unitToTake(p, context) !== null,
+  ).length;
+  const told = [
+    ...aside
+      .filter(({ product }) => kinds.includes(product.kind))
+      .map(({ product, why }) => `${productName(product)} is set aside. ${why}`),
+    ...(unread > 0
+      ? [
+          `${unread} at hand ${unread === 1 ? 'has no colour' : 'have no colours'} read: a swatch of each, and they can be matched.`,
+        ]
+      : []),
+  ];
   const products = matchable({ ...context, kit: { ...context.kit, products: sound } }, wishes);
   const nothing = { target, singles: [], pairs: [], triples: [], compared: products.length, mixes: 0 };
   if (!target) return { ...nothing, limits: ['Nothing of the skin has been read yet.', ...told] };

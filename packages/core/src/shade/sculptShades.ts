@@ -91,7 +91,11 @@ export function sculptShades(
     { ...context, contrast },
     { count: 40, outside: true },
   );
-  const single = match.answers.filter((a) => a.parts.length === 1);
+  const alone = match.answers.filter((a) => a.parts.length === 1);
+  const single = alone.filter((a) => a.lab !== null);
+  const unread = alone
+    .filter((a) => a.lab === null)
+    .map((a) => ({ product: a.parts[0]!.product, why: 'its colour is not read' }));
   const owned = single.flatMap((answer) =>
     answer.parts[0]!.unit ? [candidateOf(answer, answer.parts[0]!.unit)] : [],
   );
@@ -110,7 +114,7 @@ export function sculptShades(
       .join(' '),
     candidates: owned,
     mix: owned.length === 0 ? mixInWords(match.answers.find((a) => a.parts.length > 1)) : null,
-    ruledOut: [...match.ruledOut, ...outside, ...notOwned],
+    ruledOut: [...unread, ...match.ruledOut, ...outside, ...notOwned],
   };
 }
 
