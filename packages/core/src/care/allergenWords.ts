@@ -136,6 +136,9 @@ const BLUE_DYES = [/\b(ci )?(42090|61570|73000)\b/, /\b(fd&?c |d&?c )?(blue|gree
 const DYES = [...RED_DYES, ...YELLOW_DYES, ...BLUE_DYES, /\b(ci )?(1[1-9]|2[0-8])\d{3}\b/] as const;
 const TARTRAZINE = [/\b(ci )?19140\b/, /\byellow (no\.? ?)?5\b/, /\be ?102\b/, /\btartrazine\b/] as const;
 const ALUMINIUM = [/\balumini?um\b/, /\b(ci )?77000\b/, /\balum\b/] as const;
+const COBALT = [/\bcobalt\b/, /\b(ci )?77346\b/] as const;
+const BEE_VENOM = [/\b(bee venom|apitoxin|melittin)\b/] as const;
+const PETROLATUM = [/\b(petrolatum|petroleum|paraffin|paraffinum|mineral oil)\b/] as const;
 /** Of one family of plants: who reacts to one is told to mind the others. */
 const DAISIES = [
   ...CHAMOMILE,
@@ -256,15 +259,15 @@ export const ALSO_CALLED: Readonly<Record<string, readonly RegExp[]>> = {
   shrimp: SHELLFISH,
   crab: SHELLFISH,
   fish: FISH,
-  'bee venom': [/\b(bee venom|apitoxin|melittin)\b/],
-  'bee sting': [/\b(bee venom|apitoxin|melittin)\b/],
+  'bee venom': BEE_VENOM,
+  'bee sting': BEE_VENOM,
   'royal jelly': [/\broyal jelly\b/],
   pollen: [/\bpollen\b/],
-  metal: [/\bcobalt\b/, /\b(ci )?77346\b/],
-  jewellery: [/\bcobalt\b/, /\b(ci )?77346\b/],
-  jewelry: [/\bcobalt\b/, /\b(ci )?77346\b/],
-  earring: [/\bcobalt\b/, /\b(ci )?77346\b/],
-  cobalt: [/\bcobalt\b/, /\b(ci )?77346\b/],
+  metal: COBALT,
+  jewellery: COBALT,
+  jewelry: COBALT,
+  earring: COBALT,
+  cobalt: COBALT,
   gold: [/\bgold\b/, /\b(ci )?77480\b/, /\baurum\b/],
   silver: [/\bsilver\b/, /\b(ci )?77820\b/, /\bargentum\b/],
   copper: [/\bcopper\b/, /\b(ci )?77400\b/, /\bcuprum\b/],
@@ -283,7 +286,7 @@ export const ALSO_CALLED: Readonly<Record<string, readonly RegExp[]>> = {
   hyaluronic: [/\bhyaluron(ic|ate)\b/],
   collagen: [/collagen/],
   msg: [/\bglutamates?\b/],
-  petroleum: [/\b(petrolatum|petroleum|paraffinum|mineral oil|paraffin)\b/],
-  vaseline: [/\b(petrolatum|petroleum|paraffinum|mineral oil)\b/],
-  'mineral oil': [/\b(paraffinum|mineral oil|petrolatum)\b/],
+  petroleum: PETROLATUM,
+  vaseline: PETROLATUM,
+  'mineral oil': PETROLATUM,
 };

@@ -57,14 +57,10 @@ export const isKnownByName = (sensitivity: string): boolean => {
 export const toBeMinded = (sensitivities: readonly string[]): string[] =>
   sensitivities.filter((noted) => !saysNone(plain(noted)));
 
-const saysNone = (text: string): boolean =>
-  /^[\s.–—-]*$/.test(text) ||
-  /^(none|nil|nothing|no|nope|not? any|n\/?a|nka|nkda|not applicable)( (known|that i know( of)?|i know of|so far|yet|noted|at all))*[.!]*$/.test(
-    text,
-  ) ||
-  /^(no|none|not?|without|has no|no longer)( (any|known|skin|food|drug))* ?(allerg(y|ies|ic)|sensitivit(y|ies)|reactions?)\b(?! to\b| but\b| except\b)/.test(
-    text,
-  );
+/** Nothing but that there is nothing: what goes on after it, "no allergies, only latex", is something. */
+const NONE =
+  /^(none|nil|nothing|no|nope|not? any|n\/?a|nka|nkda|not applicable|((no|none|not|without|has no|no longer)( (any|known|skin|food|drug))* ?(allerg(y|ies|ic)|sensitivit(y|ies)|reactions?)))( (known|that i know( of)?|i know of|so far|yet|noted|at all))*[.! ]*$/;
+const saysNone = (text: string): boolean => /^[\s.–—-]*$/.test(text) || NONE.test(text);
 
 /* eslint-disable no-restricted-syntax -- words people write about themselves, not words of ours */
 /** Words that say nothing of what she is sensitive to. */

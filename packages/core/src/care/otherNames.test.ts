@@ -231,6 +231,11 @@ describe('nothing to mind', () => {
     ['no nuts', 'Prunus Amygdalus Dulcis Oil'],
     ['nothing with perfume', 'Parfum'],
     ['no allergies but latex', 'Latex'],
+    ['no allergies, only latex', 'Latex'],
+    ['No known allergies; reacts to perfume', 'Parfum'],
+    ['No food allergies. Kiwi itches', 'Actinidia Chinensis Fruit Extract'],
+    ['none except lanolin', 'Lanolin'],
+    ['no reactions so far, avoids carmine', 'CI 75470'],
     ['not allergic to latex', 'Latex'],
     ['no lanolin please', 'Lanolin'],
   ])('%s is minded: %s', (said, list) => {
