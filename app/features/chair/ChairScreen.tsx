@@ -18,7 +18,7 @@ import { ChairHead } from './ChairHead';
 import { ChairSteps } from './ChairSteps';
 import { ConflictPanel } from './ConflictPanel';
 import { Deviations } from './Deviations';
-import { Comfort, StepCautions, StepFace, StepWords } from './StepCard';
+import { BeforeTheWork, Comfort, StepCautions, StepFace, StepWords } from './StepCard';
 import { useChair, type ChairWork } from './useChair';
 import { useChairKeys, useTimeUntil, useSwipe, useWakeLock } from './useChairControls';
 
@@ -100,6 +100,7 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
           onKeep={(kept) => chair.settle(conflict, kept)}
         />
       ))}
+      {index === 0 ? <BeforeTheWork clientId={chart.client.id} /> : null}
       <StepCautions chart={minded} step={step} kit={kit.data} />
     </>
   );

@@ -11,8 +11,10 @@ import {
   type Kit,
   type Step,
 } from '@toile/core';
+import { useClient } from '../../data/hooks';
 import { Body, Column, Figure, Heading, Judged, Label, Line, Swatch } from '../../ui';
 import { amountInWords } from '../chart/chartView';
+import { cautionsNoted } from '../clients/cautions';
 import { layersOf } from '../chart/layers';
 import { zoomFor } from '../chart/zoom';
 import { FaceStage } from '../face/FaceStage';
@@ -122,6 +124,21 @@ export function StepCautions({
         </Body>
       ))}
       <Label>A list of words is not a finding: the maker’s own list decides. Stop at any stinging.</Label>
+    </Column>
+  );
+}
+
+/** What is minded of the client, said once more before the first step. */
+export function BeforeTheWork({ clientId }: { readonly clientId: string }) {
+  const client = useClient(clientId).data;
+  const cautions = useMemo(() => (client ? cautionsNoted(client) : []), [client]);
+  if (cautions.length === 0) return null;
+  return (
+    <Column paddingHorizontal="$4" paddingTop="$3" gap="$1" role="note" aria-label="Before the work">
+      <Label>Before the work</Label>
+      {cautions.map((caution) => (
+        <Body key={caution} fontSize="$4" lineHeight="$4" color="$weld">{`▲ ${caution}`}</Body>
+      ))}
     </Column>
   );
 }

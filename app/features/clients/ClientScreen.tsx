@@ -25,6 +25,7 @@ import { dayAndDistance, dayInWords, hourInWords, howFar, todayText } from '../w
 import { stateInWords } from '../words/visits';
 import { FirstTalk } from '../consult/FirstTalk';
 import { BookVisit } from './BookVisit';
+import { cautionsNoted } from './cautions';
 import { featuresInWords } from './featuresInWords';
 import { Incidents } from './Incidents';
 import { OwnData } from './OwnData';
@@ -173,22 +174,7 @@ function SkinStrip({ client }: { readonly client: ClientAnswer }) {
 }
 
 function Cautions({ client }: { readonly client: ClientAnswer }) {
-  const cautions = [
-    ...(client.sensitivities.length > 0
-      ? [
-          `Sensitive to ${client.sensitivities.join(', ')}. Check every list, patch test 24 to 48 hours before; the maker’s directions decide.`,
-        ]
-      : []),
-    ...(client.features.lenses
-      ? ['Wears contact lenses: no fibres, no loose glitter, stop at any stinging.']
-      : []),
-    ...(client.features.headTremor ? ['Head tremor: rest the hand, short strokes, breaks.'] : []),
-    ...(client.guardianConsent
-      ? [`A minor. Consent: ${client.guardianConsent}.`]
-      : client.features.age === 'child'
-        ? ['A minor: a guardian’s consent is needed and not noted.']
-        : []),
-  ];
+  const cautions = cautionsNoted(client);
   if (cautions.length === 0) return null;
   return (
     <Column gap="$1">

@@ -31,8 +31,8 @@ export function newestSkin(client: Pick<ClientAnswer, 'readings'>): Skin {
 }
 
 /** What is noted of a client by now: sensitivities, and what patch tests say. */
-export function notedNow({ sensitivities, patchTests, incidents }: ClientAnswer): NotedNow {
-  return { sensitivities, patchTests: patchMinded(patchTests, new Date(), todayText(), incidents) };
+export function notedNow({ sensitivities, patchTests, incidents, features }: ClientAnswer): NotedNow {
+  return { sensitivities, features, patchTests: patchMinded(patchTests, new Date(), todayText(), incidents) };
 }
 
 /** The client as a chart remembers her: face, features and newest skin. */

@@ -48,6 +48,7 @@ const PEOPLE: readonly (readonly [string, Partial<Features>])[] = [
   ['deep-set eyes and fair hair', { eyes: 'deep-set', hairTone: 'fair' }],
   ['round eyes and red hair', { eyes: 'round', hairTone: 'red' }],
   ['a child', { age: 'child', hairTone: 'fair' }],
+  ['lash extensions', { lashes: 'extensions' }],
   ['someone who cannot lie back', { cannotRecline: true }],
 ];
 
@@ -179,6 +180,13 @@ export const CLIENT: readonly Case[] = [
     { skin: 'milk', look: HARBOUR },
     withFeatures({ headTremor: true }),
     ['steady-hand'],
+  ),
+  broken(
+    'client',
+    'mascara on lash extensions',
+    { skin: 'amber', look: HARBOUR },
+    withFeatures({ lashes: 'extensions' }),
+    ['lash-extensions'],
   ),
   broken(
     'client',

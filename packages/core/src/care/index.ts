@@ -12,6 +12,8 @@ export {
   type ConsultKey,
   type ConsultQuestion,
 } from './consult';
+export { heedInWords, heedsOf, type Heed } from './heeds';
+export { HEED_KINDS, type HeedKind } from './heedWords';
 export { IncidentSchema, type Incident } from './incident';
 export { SENSITIVITIES, type Sensitivity } from './allergenWords';
 export { mindedNow, type NotedNow } from './mindedNow';

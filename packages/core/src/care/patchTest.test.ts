@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { PLAIN_FEATURES, type Features } from '../face';
 import {
   mindedNow,
   PATCH_RESULTS,
@@ -119,21 +120,40 @@ test.each([
 });
 
 describe('what is noted after a chart was written', () => {
-  const chart = { client: { sensitivities: ['latex'], name: 'Someone' }, steps: [] };
+  const features = PLAIN_FEATURES;
+  const chart = { client: { sensitivities: ['latex'], name: 'Someone', features }, steps: [] };
   const old: PatchMinded = { productId: 'x', product: 'Glue', verdict: 'missing', on: '2031-05-10' };
 
   test('is minded when it is worked; what was minded stays, and nothing new changes nothing', () => {
-    const noted = { sensitivities: ['mica', 'latex'], patchTests: [] };
-    expect(mindedNow(chart, noted).client).toEqual({ sensitivities: ['latex', 'mica'], name: 'Someone' });
-    expect(mindedNow(chart, { sensitivities: [], patchTests: [] }).client.sensitivities).toEqual(['latex']);
-    expect(mindedNow(chart, { sensitivities: ['latex'], patchTests: [] })).toBe(chart);
+    const noted = { sensitivities: ['mica', 'latex'], patchTests: [], features };
+    expect(mindedNow(chart, noted).client).toEqual({
+      sensitivities: ['latex', 'mica'],
+      name: 'Someone',
+      features,
+    });
+    expect(mindedNow(chart, { ...noted, sensitivities: [] }).client.sensitivities).toEqual(['latex']);
+    expect(mindedNow(chart, { ...noted, sensitivities: ['latex'] })).toBe(chart);
+  });
+
+  test.each<[string, Partial<Features>]>([
+    ['lenses', { lenses: true }],
+    ['a tremor', { headTremor: true }],
+    ['lash extensions', { lashes: 'extensions' }],
+  ])('%s that came since are minded, and once minded are not dropped', (_what, came) => {
+    const now = { sensitivities: ['latex'], patchTests: [], features: { ...features, ...came } };
+    const minded = mindedNow(chart, now);
+    expect(minded.client.features).toEqual({ ...features, ...came });
+    expect(mindedNow(minded, { ...now, features })).toBe(minded);
+    // Of the rest of a face a chart keeps what it was made for.
+    const otherwise: Features = { ...features, hair: 'curls', lashes: 'full' };
+    expect(mindedNow(chart, { ...now, features: otherwise })).toBe(chart);
   });
 
   test('a test counts by what it says now, and one only the chart knows of is kept', () => {
     const made = { ...chart, client: { ...chart.client, patchTests: [old] } };
     const now: PatchMinded = { ...old, verdict: 'clear' };
     const other: PatchMinded = { ...old, productId: 'y' };
-    const minds = (patchTests: PatchMinded[]) => mindedNow(made, { sensitivities: [], patchTests });
+    const minds = (patchTests: PatchMinded[]) => mindedNow(made, { sensitivities: [], patchTests, features });
     expect(minds([now]).client.patchTests).toEqual([now]);
     expect(minds([other]).client.patchTests).toEqual([other, old]);
     expect(minds([old])).toBe(made);

@@ -201,6 +201,8 @@ const SPEAKS: Readonly<Record<string, () => Scene>> = {
     const { chart, kit } = other('mascara', { ingredients: ['nylon fibers'] });
     return scene(withFeatures({ lenses: true }, chart), kit);
   },
+  'lash-extensions': () => scene(withFeatures({ lashes: 'extensions' })),
+  'colour-not-read': () => other('blush', { lab: null }),
   'past-its-date': () => scene({ ...QUIET, occasion: { ...QUIET.occasion, date: '2033-05-14' } }),
   'ends-soon': () => scene({ ...QUIET, occasion: { ...QUIET.occasion, date: '2032-02-20' } }),
   withdrawn: () =>
@@ -619,6 +621,66 @@ test.each(['patch-test', 'unknown-ingredients', 'allergen'])(
     expect(told(['none', ...chart.client.sensitivities])).toEqual(some);
   },
 );
+
+test('what several steps take out of one unit is added up, to the mg, and what is done takes no more', () => {
+  const needs = PRODUCTS.powder.mgPerMeasure;
+  const twice = added(extra('Powder again', 'set', 'powder', PRODUCTS.powder, ['zone.chin']), 'brow');
+  const left = (remainingMg: number, chart: Chart): string[] =>
+    reviewChart(chart, {
+      ...KIT,
+      units: KIT.units.map((u) => (u.productId === PRODUCTS.powder.id ? { ...u, remainingMg } : u)),
+    })
+      .filter(({ rule }) => rule === 'not-enough')
+      .map(({ message }) => message.slice(message.indexOf(' has ')));
+  expect(left(2 * needs, twice)).toEqual([]);
+  expect(left(2 * needs - 1, twice)).toEqual([
+    ` has ${2 * needs - 1} mg left; ${needs} are needed, after ${needs} in earlier steps.`,
+  ]);
+  expect(left(needs - 1, twice)).toEqual([
+    ` has ${needs - 1} mg left; ${needs} are needed.`,
+    ` has ${needs - 1} mg left; ${needs} are needed, after ${needs} in earlier steps.`,
+  ]);
+  const [first] = twice.steps.filter(({ role }) => role === 'powder');
+  const worked = {
+    ...twice,
+    steps: twice.steps.map((s) =>
+      s === first ? { ...s, done: { by: 'Ada', at: '2031-05-14T09:30:00Z', ticked: true, deviations: [] } } : s,
+    ),
+  };
+  expect(left(needs, worked)).toEqual([]);
+});
+
+test('mascara and bands are found on lash extensions only, each by itself, and left out on request', () => {
+  const band = added(extra('Lash band', 'lashes', 'lash', PRODUCTS.lashes, ['lashes']), 'liner');
+  for (const lashes of ['full', 'sparse', 'straight', undefined] as const)
+    expect(
+      reviewChart(withFeatures(lashes ? { lashes } : {}, band), KIT).map(({ rule }) => rule),
+    ).not.toContain('lash-extensions');
+  const worn = withFeatures({ lashes: 'extensions' }, band);
+  const found = reviewChart(worn, KIT).filter(({ rule }) => rule === 'lash-extensions');
+  expect(found.map(({ message }) => message)).toEqual([
+    'Mascara: lash extensions are worn.',
+    'Lash band: lash extensions are worn.',
+  ]);
+  const mended = found.reduce((chart, { fix }) => fix!.apply(chart), worn);
+  expect(mended.steps.filter(({ role }) => role === 'lash')).toEqual([]);
+  expect(mended.steps).toHaveLength(worn.steps.length - 2);
+});
+
+test('a colour is unread where the kind has one: a clear powder, gloss or spray is none', () => {
+  const told = (name: Name, more: Partial<Product>): string[] => {
+    const { chart, kit } = other(name, more);
+    return reviewChart(chart, kit)
+      .filter(({ rule }) => rule === 'colour-not-read')
+      .map(({ message }) => message);
+  };
+  expect(told('powder', { lab: null })).toEqual([]);
+  expect(told('brow', { lab: null })).toEqual([]);
+  expect(told('lip', { lab: null, coverage: 'sheer' })).toEqual([]);
+  for (const name of ['base', 'conceal', 'contour', 'blush', 'highlight', 'eye', 'lip'] as const)
+    expect([name, told(name, { lab: null }).length]).toEqual([name, 1]);
+  expect(told('blush', { lab: null })[0]).toContain('in blush: the colour is not read');
+});
 
 test('gravest first; a studio grades a rule otherwise or switches it off', () => {
   const { chart, kit } = sceneOf('allergen');

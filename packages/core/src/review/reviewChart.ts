@@ -71,6 +71,7 @@ const SAID_AT_THE_CHAIR: readonly string[] = [
   'tool-allergen',
   'not-for-eyes',
   'lenses',
+  'lash-extensions',
   'patch-test',
   'past-its-date',
 ];

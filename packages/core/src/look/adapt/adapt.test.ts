@@ -155,6 +155,19 @@ test.each<[string, Partial<Features>, (sees: Sees) => unknown, unknown]>([
   expect(plain.ids).not.toContain(adapter);
 });
 
+test('on lash extensions nothing is laid, the liner and the cleaning keep off them; all else stays', () => {
+  const sees = see({ lashes: 'extensions' });
+  expect(sees.ids.filter((id) => id === 'lash extensions').length).toBeGreaterThan(1);
+  expect(sees.steps.filter(({ role }) => role === 'lash')).toEqual([]);
+  expect(plain.steps.filter(({ role }) => role === 'lash').length).toBeGreaterThan(0);
+  expect(sees.steps.map(({ title }) => title)).toEqual(
+    plain.steps.filter(({ role }) => role !== 'lash').map(({ title }) => title),
+  );
+  expect(named(sees, 'Liner')!.note).toContain('Off the lash extensions');
+  const again = see({ lashes: 'extensions' }, OCCASION, { look: { ...FULL, steps: [...sees.steps] } });
+  expect(again.ids).not.toContain('lash extensions');
+});
+
 test('one hooded eye is placed open, the other as it is, and the lower lid gets more depth', () => {
   const sees = see({ lids: { left: 'hooded', right: 'open' } });
   expect(named(sees, 'Lid')!.placements).toEqual([

@@ -327,6 +327,28 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     },
   },
   {
+    id: 'lash extensions',
+    change: (step, { features }) => {
+      if (features.lashes !== 'extensions') return null;
+      if (step.role === 'lash')
+        return {
+          words: `${step.title} left out`,
+          why: 'lash extensions are worn: no mascara, curler or band on them',
+          leftOut: true,
+        };
+      if (step.role !== 'liner' && step.phase !== 'clean') return null;
+      const note = noted(
+        step,
+        step.phase === 'clean'
+          ? 'No oil at the lash extensions; round them, never over them.'
+          : 'Off the lash extensions and their glue; only what comes off without oil or rubbing.',
+      );
+      return note === step.note
+        ? null
+        : { words: 'Kept off the extensions', why: 'lash extensions are worn', set: { note } };
+    },
+  },
+  {
     id: 'band measured',
     change: (step, { client }) => {
       if (step.role !== 'lash' || !step.wants.kinds.includes('lashes')) return null;

@@ -1,4 +1,5 @@
 import { familiesMeant, ingredientsKnown, matchAllergens, patchSpeaksAgainst, toBeMinded } from '../../care';
+import { isSettled } from '../../chair';
 import { shelfLife } from '../../kit';
 import { withoutStep, type Step } from '../../look';
 import { impossibleBecause, sensitivitiesOf } from '../../shade';
@@ -22,6 +23,18 @@ const TOOL_OF: Readonly<Record<string, readonly Step['tool'][]>> = {
   latex: ['damp sponge', 'puff'],
   nickel: ['spatula'],
 };
+/** What each step still to be done takes out of which unit, in the order they are worked. */
+const takenBy = (steps: readonly Step[]) =>
+  steps
+    .filter((step) => !isSettled(step))
+    .flatMap((step) =>
+      step.use.map(({ unitId, product, parts }) => ({
+        step,
+        unitId,
+        name: nameOf(product),
+        mg: parts * product.mgPerMeasure,
+      })),
+    );
 const sensitiveTo = (on: Reviewed): readonly string[] => toBeMinded(on.chart.client.sensitivities);
 
 /** A first step that cleans, under an id made from the step it comes before. */
@@ -196,6 +209,18 @@ export const CARE_RULES: readonly Rule[] = [
         : [],
   },
   {
+    id: 'lash-extensions',
+    name: 'Mascara or a band on lash extensions',
+    severity: 'caution',
+    why: 'Mascara, curlers, bands and oil loosen extensions and have to be rubbed off them: whoever laid them says what they stand.',
+    find: (on) =>
+      on.chart.client.features.lashes === 'extensions'
+        ? on.steps
+            .filter((s) => on.products(s).some(({ kind }) => kind === 'mascara' || kind === 'lashes'))
+            .map((s) => found([s], `${s.title}: lash extensions are worn.`, leftOut(s)))
+        : [],
+  },
+  {
     id: 'past-its-date',
     name: 'Past its shelf life',
     severity: 'stop',
@@ -267,28 +292,32 @@ export const CARE_RULES: readonly Rule[] = [
     name: 'Not enough left',
     severity: 'caution',
     why: 'The ledger says how much is left; what is short is bought in time.',
-    find: (on) =>
-      on.steps.flatMap((s) =>
-        s.use.flatMap((u) => {
-          const unit = on.kit?.units.find((x) => x.id === u.unitId);
-          const needs = u.parts * u.product.mgPerMeasure;
-          return unit && unit.remainingMg < needs
-            ? [
-                found(
-                  [s],
-                  `${nameOf(u.product)} has ${Math.round(unit.remainingMg)} mg left; ${Math.round(needs)} are needed.`,
-                  on.another(s, ({ use }) =>
-                    use.every(
-                      (x) =>
-                        (on.kit?.units.find((y) => y.id === x.unitId)?.remainingMg ?? 0) >=
-                        x.parts * x.product.mgPerMeasure,
-                    ),
-                  ),
-                ),
-              ]
-            : [];
-        }),
-      ),
+    find: (on) => {
+      const { kit } = on;
+      if (!kit) return [];
+      const taken = takenBy(on.steps);
+      const leftFor = (s: Step, unitId: string | null): number =>
+        (kit.units.find((unit) => unit.id === unitId)?.remainingMg ?? 0) -
+        taken.filter((one) => one.unitId === unitId && one.step !== s).reduce((sum, one) => sum + one.mg, 0);
+      return taken.flatMap(({ step, unitId, mg, name }, i) => {
+        const unit = kit.units.find((x) => x.id === unitId);
+        const before = taken
+          .slice(0, i)
+          .filter((one) => one.unitId === unitId)
+          .reduce((sum, one) => sum + one.mg, 0);
+        if (!unit || unit.remainingMg >= before + mg) return [];
+        const earlier = before > 0 ? `, after ${Math.round(before)} in earlier steps` : '';
+        return [
+          found(
+            [step],
+            `${name} has ${Math.round(unit.remainingMg)} mg left; ${Math.round(mg)} are needed${earlier}.`,
+            on.another(step, ({ use }) =>
+              use.every((u) => leftFor(step, u.unitId) >= u.parts * u.product.mgPerMeasure),
+            ),
+          ),
+        ];
+      });
+    },
   },
   {
     id: 'patch-test',

@@ -1,6 +1,7 @@
 import { isPowder } from '../../kit';
+import { listed } from '../../listed';
 import { amountAsked, forbidsOf, inOrder, withinProhibitions, withoutStep, type Step } from '../../look';
-import { MOST_TAKEN } from '../../shade';
+import { isUnread, MOST_TAKEN } from '../../shade';
 import { changed, found, nameOf, type Fix, type Rule } from '../rule';
 
 const leftOut = (s: Step): Fix => ({ label: 'Leave it out', apply: (chart) => withoutStep(chart, s.id) });
@@ -92,6 +93,25 @@ export const RECIPE_RULES: readonly Rule[] = [
       on.steps
         .filter((s) => s.wants.kinds.length > 0 && s.use.length === 0)
         .map((s) => found([s], `${s.title} has no product yet.`, on.another(s))),
+  },
+  {
+    id: 'colour-not-read',
+    name: 'A colour nobody has read',
+    severity: 'note',
+    why: 'What has no read colour was chosen by eye: how it shows, and whether it suits this skin, is not judged here. One touch of the reader in the kit says it.',
+    find: (on) =>
+      on.steps.flatMap((s) => {
+        const unread = on.products(s).filter(isUnread);
+        return unread.length === 0
+          ? []
+          : [
+              found(
+                [s],
+                `${listed(unread.map(nameOf))} in ${s.title.toLowerCase()}: the colour is not read, so nothing is judged of how it shows. Look in daylight.`,
+                on.another(s, ({ use }) => !use.some(({ product }) => isUnread(product))),
+              ),
+            ];
+      }),
   },
   {
     id: 'no-dose',
