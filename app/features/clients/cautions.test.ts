@@ -20,12 +20,12 @@ test('where nothing is noted there is nothing to mind', () => {
 test('what was said in the first talk is quoted, with what is usually done about it', () => {
   const [said, ...others] = cautions({ consult: { keepHealth: true, conditions: 'A stye, left eye' } });
   expect(others).toEqual([]);
-  expect(said).toMatch(/^“A stye, left eye” Look before anything is laid/);
+  expect(said).toMatch(/^“A stye, left eye”: look first/);
 });
 
 test('extensions said of are to be noted; once they are noted it is said once', () => {
   const consult = { keepHealth: true, treatments: 'Lash extensions' };
-  expect(cautions({ consult })).toEqual([expect.stringMatching(/^“Lash extensions”.*Note “extensions”/)]);
+  expect(cautions({ consult })).toEqual([expect.stringMatching(/^“Lash extensions”: .*Note “extensions”/)]);
   expect(cautions({ consult, features: { ...PLAIN_FEATURES, lashes: 'extensions' } })).toEqual([
     expect.stringMatching(/^Wears lash extensions/),
   ]);

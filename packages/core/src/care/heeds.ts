@@ -25,20 +25,20 @@ export type Heed = {
 
 const ADVICE: Readonly<Record<HeedKind, string>> = {
   'open or infected':
-    'Look before anything is laid. What is sore, open, burnt or infected is not worked over: work round it or wait, single-use tools, nothing back into the kit; whoever treats it decides.',
+    'look first. Sore, open, burnt or infected skin is not worked over: round it, or wait. Single-use tools, nothing back into the kit; whoever treats it decides.',
   'easily broken':
-    'Where the skin is broken, weeping or sore it is not worked over. Ask what is tolerated, patch test 24 to 48 hours before; whoever treats it decides.',
+    'not over skin that is broken, weeping or sore. Ask what it stands, patch test 24 to 48 hours before; whoever treats it decides.',
   'treated lately':
-    'Ask when it was. Soon after it the skin is left alone or hardly touched: whoever treated it says from when make-up may be worn.',
+    'ask when. Soon after it the skin is left alone: whoever treated it says from when make-up may be worn.',
   thinned:
-    'The skin may be thin, dry or flaking: no scrubs, no strong acids, no tape or waxing, little rubbing. Whoever prescribes it decides.',
-  injected: 'Ask when it was. No pressing or rubbing there until whoever treated it says so.',
-  'eyes treated': 'Nothing at the eyes until whoever treats them says so; stop at any stinging.',
+    'skin may be thin, dry or flaking. No scrub, strong acid, tape or wax, little rubbing; whoever prescribes it decides.',
+  injected: 'ask when. No pressing or rubbing there until whoever treated it says so.',
+  'eyes treated': 'nothing at the eyes until whoever treats them says so; stop at any stinging.',
   'lash extensions':
-    'No mascara, curler, band or oil near them, nothing that has to be rubbed off. Note “extensions” as the lashes: charts mind it then.',
+    'no mascara, curler, band, oil or rubbing there. Note “extensions” under lashes: charts mind it then.',
   'lashes or brows treated':
-    'Ask when it was. No oil or rubbing there at first; on new colour the brow may need nothing.',
-  tan: 'Read the skin again when it has settled: no self-tan after the last reading, and the base is matched to that.',
+    'ask when. No oil or rubbing there at first; newly coloured brows may need nothing.',
+  tan: 'read the skin again when it has settled; no self-tan after the last reading.',
 };
 
 /** What is over once it is long ago; what is open or comes back is asked about all the same. */
@@ -86,7 +86,7 @@ export function heedsOf(talk: Talk, notes = ''): Heed[] {
 }
 
 /** As one line of cautions. */
-export const heedInWords = ({ said, advice }: Heed): string => `“${said}” ${advice}`;
+export const heedInWords = ({ said, advice }: Heed): string => `“${said}”: ${advice}`;
 
 const sentencesOf = (text: string): string[] =>
   text
