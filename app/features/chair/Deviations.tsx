@@ -35,7 +35,7 @@ export function Deviations({ chart, step, kit, onDeviate }: DeviationsProps) {
             value={measures}
             unit={measures === 1 ? measure : `${measure}s`}
             minimum={0.5}
-            maximum={60}
+            maximum={Math.max(60, 2 * planned)}
             step={measures < 1 ? 0.5 : 1}
             onChange={setMeasures}
           />

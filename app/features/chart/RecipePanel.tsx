@@ -4,6 +4,7 @@ import {
   FLOW_DOSE,
   FLOWS,
   mergedStep,
+  notStirred,
   movedStep,
   splitStep,
   TECHNIQUES,
@@ -32,6 +33,7 @@ export function RecipePanel({ chart, step, variant, onChange, onSelect }: Recipe
   const at = chart.steps.findIndex((s) => s.id === step.id);
   const change = (part: Partial<Step>): void => onChange(withStepChange(chart, step.id, part));
   const before = chart.steps[at - 1];
+  const notTogether = notStirred(chart, step.id);
   return (
     <Column gap="$3" role="group" aria-label="How it is done">
       <Field
@@ -138,6 +140,7 @@ export function RecipePanel({ chart, step, variant, onChange, onSelect }: Recipe
         <Button onPress={() => onChange(splitStep(chart, step.id, newId()))}>Split in two layers</Button>
         {before ? (
           <Button
+            disabled={notTogether !== null}
             onPress={() => {
               onChange(mergedStep(chart, step.id));
               onSelect(before.id);
@@ -157,6 +160,9 @@ export function RecipePanel({ chart, step, variant, onChange, onSelect }: Recipe
           Take the step out
         </Button>
       </Line>
+      {before && notTogether ? (
+        <Label>{`Not stirred into ${before.title.toLowerCase()}: ${notTogether}`}</Label>
+      ) : null}
     </Column>
   );
 }

@@ -1,5 +1,5 @@
 import { array, number, object, string } from 'yup';
-import { TOOLS, type Tool } from '@toile/core';
+import { MOST_STEPS, TOOLS, type Tool } from '@toile/core';
 import { uuid } from './client';
 import { secretField } from './share';
 
@@ -12,7 +12,7 @@ export const lessonLinkInputSchema = object({
   id: uuid().required(),
   version: number().integer().min(1).required(),
   minutes: number().integer().min(1, 'At least a minute').max(180, 'At most three hours').required(),
-  keep: array().of(uuid().required()).min(1, 'Keep at least one step').max(80).required(),
+  keep: array().of(uuid().required()).min(1, 'Keep at least one step').max(MOST_STEPS).required(),
   /** What the client has to work with; null: nobody was asked. */
   tools: array()
     .of(

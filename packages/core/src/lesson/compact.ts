@@ -14,7 +14,7 @@ import {
   type ProductSnapshot,
 } from '../kit';
 import { closed, DateSchema, TextSchema, UuidSchema } from '../schema';
-import type { Chart, Step } from '../look';
+import { MOST_STEPS, type Chart, type Step } from '../look';
 import { lessonFrom } from './lesson';
 
 const side = Type.Integer({ minimum: 1, maximum: 12 });
@@ -24,7 +24,7 @@ export const CompactSchema = Type.Object(
   {
     id: UuidSchema,
     name: TextSchema,
-    stepIds: Type.Array(UuidSchema, { minItems: 1, maxItems: 80 }),
+    stepIds: Type.Array(UuidSchema, { minItems: 1, maxItems: MOST_STEPS }),
     perWeek: Type.Integer({ minimum: 1, maximum: 21, description: 'times it is put on in a week' }),
     tins: Type.Array(
       Type.Object(

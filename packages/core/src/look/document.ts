@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { PatchMindedSchema } from '../care';
+import { MOST_SENSITIVITIES, PatchMindedSchema } from '../care';
 import { SKIN_ZONES, UNDERTONES } from '../colour';
 import {
   FeaturesSchema,
@@ -24,7 +24,7 @@ import {
   TEXTURES,
   TOOLS,
 } from '../kit';
-import { CONDITIONS, METALS, OCCASION_LIGHTS, OCCASIONS, type Skin } from '../shade';
+import { CONDITIONS, METALS, MOST_MEASURES, OCCASION_LIGHTS, OCCASIONS, type Skin } from '../shade';
 import {
   closed,
   DateSchema,
@@ -104,6 +104,15 @@ export const ShadeSchema = Type.Union(
 );
 export type Shade = Static<typeof ShadeSchema>;
 
+/** What a look may hold, and what a chart may: a fit adds steps, and changes each for more than one reason. */
+export const MOST_LOOK_STEPS = 80;
+export const MOST_STEPS = 2 * MOST_LOOK_STEPS;
+const MOST_ADAPTATIONS = 2000;
+/** Products one step can be made of, and places it can lie on. */
+export const MOST_IN_A_STEP = { products: 12, places: 40, minutes: 120, measures: MOST_MEASURES } as const;
+/** A title in the room it has: what is made of others' titles may be longer. */
+export const titleOf = (words: string): string => (words.length > 200 ? `${words.slice(0, 199)}…` : words);
+
 const side = oneOf(['left', 'right', 'both'], 'the client’s side');
 const outline = Type.Array(PointSchema, { minItems: 3, maxItems: 2000 });
 const without = Type.Optional(
@@ -178,15 +187,16 @@ const stepPlan = {
     },
     closed,
   ),
-  placements: Type.Array(PlacementSchema, { maxItems: 40 }),
+  placements: Type.Array(PlacementSchema, { maxItems: MOST_IN_A_STEP.places }),
   doseMgPerCm2: Type.Number({ minimum: 0, maximum: MOST_DOSE }),
   passes: Type.Integer({ minimum: 1, maximum: 12 }),
   tool: oneOf(TOOLS),
   flow: Type.Optional(oneOf(FLOWS, 'how far an airbrush is opened')),
   technique: oneOf(TECHNIQUES),
-  handsOnMinutes: Type.Number({ minimum: 0, maximum: 120 }),
+  handsOnMinutes: Type.Number({ minimum: 0, maximum: MOST_IN_A_STEP.minutes }),
   waitMinutes: Type.Number({ minimum: 0, maximum: 60 }),
-  note: NoteSchema,
+  /** Longer than what is typed: a fit adds its sentences. */
+  note: Type.String({ maxLength: 8000 }),
 };
 
 /** A step of a look: what and where, for any face. */
@@ -197,7 +207,11 @@ export const UseSchema = Type.Object(
   {
     unitId: Type.Union([UuidSchema, Type.Null()]),
     product: ProductSnapshotSchema,
-    parts: Type.Number({ exclusiveMinimum: 0, maximum: 60, description: 'how many measures of it' }),
+    parts: Type.Number({
+      exclusiveMinimum: 0,
+      maximum: MOST_IN_A_STEP.measures,
+      description: 'how many measures of it',
+    }),
     measure: oneOf(MEASURES),
   },
   closed,
@@ -225,9 +239,13 @@ export const DeviationSchema = Type.Object(
   {
     kind: oneOf(DEVIATIONS),
     measures: Type.Optional(
-      Type.Number({ exclusiveMinimum: 0, maximum: 60, description: 'measures really used in all' }),
+      Type.Number({
+        exclusiveMinimum: 0,
+        maximum: MOST_MEASURES,
+        description: 'measures really used in all',
+      }),
     ),
-    use: Type.Optional(Type.Array(UseSchema, { maxItems: 6 })),
+    use: Type.Optional(Type.Array(UseSchema, { maxItems: MOST_IN_A_STEP.products })),
     nextTime: Type.Optional(oneOf(NEXT_TIME)),
     fault: Type.Optional(
       Type.Object(
@@ -242,7 +260,7 @@ export const DeviationSchema = Type.Object(
 export type Deviation = Static<typeof DeviationSchema>;
 
 const bound = {
-  use: Type.Array(UseSchema, { maxItems: 6 }),
+  use: Type.Array(UseSchema, { maxItems: MOST_IN_A_STEP.products }),
   done: Type.Optional(
     Type.Object(
       {
@@ -307,7 +325,7 @@ export const LookSchema = Type.Object(
     schools,
     forbids,
     variants,
-    steps: Type.Array(LookStepSchema, { minItems: 1, maxItems: 80 }),
+    steps: Type.Array(LookStepSchema, { minItems: 1, maxItems: MOST_LOOK_STEPS }),
   },
   closed,
 );
@@ -331,7 +349,7 @@ const clientFirst = {
   features: FeaturesSchema,
   skin: SkinSchema,
   readingId: Type.Union([UuidSchema, Type.Null()]),
-  sensitivities: Type.Array(TextSchema, { maxItems: 40 }),
+  sensitivities: Type.Array(TextSchema, { maxItems: MOST_SENSITIVITIES }),
 };
 const ClientSnapshotV1Schema = Type.Object({ ...clientFirst, features: FeaturesV1Schema }, closed);
 /** The client when the chart was made. */
@@ -406,7 +424,7 @@ export const AdaptationSchema = Type.Object(
     id: TextSchema,
     stepId: UuidSchema,
     change: oneOf(['changed', 'left out', 'added']),
-    words: TextSchema,
+    words: Type.String({ minLength: 1, maxLength: 1000 }),
     why: NoteSchema,
     refused: Type.Optional(Type.Boolean()),
     /** The step as it was, where it was changed or left out. */
@@ -453,9 +471,9 @@ const chartRest = <S extends typeof StepSchema | typeof StepV1Schema>(step: S) =
   schools,
   forbids: Type.Optional(forbids),
   variants,
-  steps: Type.Array(step, { minItems: 1, maxItems: 80 }),
+  steps: Type.Array(step, { minItems: 1, maxItems: MOST_STEPS }),
   findings: Type.Array(FindingSchema, { maxItems: 200 }),
-  adaptations: Type.Optional(Type.Array(AdaptationSchema, { maxItems: 120 })),
+  adaptations: Type.Optional(Type.Array(AdaptationSchema, { maxItems: MOST_ADAPTATIONS })),
   hash: Type.Optional(
     Type.String({
       pattern: '^sha256:[0-9a-f]{64}$',

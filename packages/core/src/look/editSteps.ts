@@ -1,5 +1,5 @@
 import type { LayerKind, Placement } from '../face';
-import { MOST_DOSE, type Chart, type Phase, type Step } from './document';
+import { MOST_DOSE, MOST_IN_A_STEP, titleOf, type Chart, type Phase, type Step } from './document';
 import { phaseOrder } from './fitLook';
 
 type Plan = Pick<
@@ -172,7 +172,7 @@ export function duplicatedStep(chart: Chart, stepId: string, id: string): Chart 
     steps: chart.steps.flatMap((step) => {
       if (step.id !== stepId) return [step];
       const { done: _done, ...copy } = step;
-      return [step, { ...copy, id, title: `${step.title} again` }];
+      return [step, { ...copy, id, title: titleOf(`${step.title} again`) }];
     }),
   };
 }
@@ -191,35 +191,67 @@ export function splitStep(chart: Chart, stepId: string, id: string): Chart {
       const { done: _done, ...plain } = step;
       return [
         { ...plain, ...half, waitMinutes: 0 },
-        { ...plain, ...half, id, title: `${step.title}, second layer` },
+        { ...plain, ...half, id, title: titleOf(`${step.title}, second layer`) },
       ];
     }),
   };
 }
 
+/** Why a step cannot be stirred into the one before it; null where it can. */
+export function notStirred(chart: Pick<Chart, 'steps'>, stepId: string): string | null {
+  const at = chart.steps.findIndex((s) => s.id === stepId);
+  if (at < 1) return 'It is the first step.';
+  const [into, step] = [chart.steps[at - 1]!, chart.steps[at]!];
+  if (into.variant !== step.variant) return 'The step before belongs to another variant.';
+  const use = usedTogether(into.use, step.use);
+  if (use.length > MOST_IN_A_STEP.products)
+    return `Together they are more than ${MOST_IN_A_STEP.products} products.`;
+  if (use.some(({ parts }) => parts > MOST_IN_A_STEP.measures))
+    return `Together they take more than ${MOST_IN_A_STEP.measures} measures of one product.`;
+  if (placedTogether(into, step).length > MOST_IN_A_STEP.places)
+    return `Together they lie on more than ${MOST_IN_A_STEP.places} places.`;
+  if (into.handsOnMinutes + step.handsOnMinutes > MOST_IN_A_STEP.minutes)
+    return `Together they take more than ${MOST_IN_A_STEP.minutes} minutes.`;
+  return null;
+}
+
+/** What two steps take, a product both take once with the measures of both. */
+function usedTogether(one: Step['use'], other: Step['use']): Step['use'] {
+  const same = (a: Step['use'][number], b: Step['use'][number]): boolean =>
+    a.unitId === b.unitId && a.product.id === b.product.id && a.measure === b.measure;
+  return [
+    ...one.map((u) => {
+      const more = other.find((o) => same(u, o));
+      return more ? { ...u, parts: u.parts + more.parts } : u;
+    }),
+    ...other.filter((o) => !one.some((u) => same(u, o))),
+  ];
+}
+function placedTogether(into: Step, step: Step): Step['placements'] {
+  const known = new Set(into.placements.map((p) => JSON.stringify(p)));
+  return [...into.placements, ...step.placements.filter((p) => !known.has(JSON.stringify(p)))];
+}
+
 /**
- * A step stirred into the one before it: products together, places of both, doses and minutes added.
- * Unchanged for the first step.
+ * A step stirred into the one before it: products together, places of both, doses and minutes added. What a variant did
+ * instead of it is done instead of both. Unchanged where `notStirred` says why.
  */
 export function mergedStep(chart: Chart, stepId: string): Chart {
+  if (notStirred(chart, stepId) !== null) return chart;
   const at = chart.steps.findIndex((s) => s.id === stepId);
-  if (at < 1) return chart;
   const [into, step] = [chart.steps[at - 1]!, chart.steps[at]!];
   const { done: _done, ...plain } = into;
-  const known = new Set(into.placements.map((p) => JSON.stringify(p)));
   const merged: Step = {
     ...plain,
-    title: `${into.title} with ${step.title.toLowerCase()}`,
-    use: [...into.use, ...step.use].slice(0, 6),
+    title: titleOf(`${into.title} with ${step.title.toLowerCase()}`),
+    use: usedTogether(into.use, step.use),
     wants: { ...into.wants, kinds: [...new Set([...into.wants.kinds, ...step.wants.kinds])], mix: true },
-    placements: [...into.placements, ...step.placements.filter((p) => !known.has(JSON.stringify(p)))].slice(
-      0,
-      40,
-    ),
+    placements: placedTogether(into, step),
     doseMgPerCm2: Math.min(MOST_DOSE, into.doseMgPerCm2 + step.doseMgPerCm2),
     handsOnMinutes: into.handsOnMinutes + step.handsOnMinutes,
     waitMinutes: Math.max(into.waitMinutes, step.waitMinutes),
-    note: [into.note, step.note].filter(Boolean).join(' '),
+    note: [into.note, step.note].filter(Boolean).join(' ').slice(0, 8000),
   };
-  return { ...chart, steps: [...chart.steps.slice(0, at - 1), merged, ...chart.steps.slice(at + 1)] };
+  const steps = [...chart.steps.slice(0, at - 1), merged, ...chart.steps.slice(at + 1)];
+  return { ...chart, steps: steps.map((s) => (s.instead === step.id ? { ...s, instead: into.id } : s)) };
 }

@@ -1,6 +1,8 @@
 export {
   CHART_FORMAT,
   ChartSchema,
+  MOST_LOOK_STEPS,
+  MOST_STEPS,
   chartSchemaOf,
   ChartV1Schema,
   ChartV2Schema,
@@ -96,6 +98,7 @@ export {
   CARE_STEPS,
   duplicatedStep,
   mergedStep,
+  notStirred,
   movedStep,
   newCareStep,
   newStep,

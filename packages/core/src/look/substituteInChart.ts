@@ -1,6 +1,6 @@
 import type { Substitute } from '../shade';
 import { snapshotOf } from '../kit';
-import { MOST_DOSE, type Chart, type Step, type Use } from './document';
+import { MOST_DOSE, MOST_IN_A_STEP, type Chart, type Step, type Use } from './document';
 
 type Instead = Pick<Substitute, 'parts' | 'doseFactor'>;
 
@@ -17,14 +17,14 @@ export function substituted(
   const use = parts.map(({ product, unit, pumps }): Use => ({
     unitId: unit.id,
     product: snapshotOf(product),
-    parts: Math.min(60, pumps * rounds),
+    parts: Math.min(MOST_IN_A_STEP.measures, pumps * rounds),
     measure: product.measure,
   }));
   const rest = step.use.filter((u) => !replaces(u));
   // Alone in its step the whole dose moves with it; in a mix the others keep theirs.
   const doseMgPerCm2 =
     rest.length === 0 ? Math.min(MOST_DOSE, step.doseMgPerCm2 * doseFactor) : step.doseMgPerCm2;
-  return { ...step, doseMgPerCm2, use: [...rest, ...use].slice(0, 6) };
+  return { ...step, doseMgPerCm2, use: [...rest, ...use].slice(0, MOST_IN_A_STEP.products) };
 }
 
 /** The chart with a product replaced in every step that uses it; null when none does. */

@@ -28,13 +28,12 @@ export function withVariant(chart: Chart, id: string, name: string): Chart {
     : { ...chart, variants: [...chart.variants, { id, name: name.trim() }] };
 }
 
-/** The chart without a variant and its steps. */
+/** The chart without a variant and its steps; unchanged where no step would be left. */
 export function withoutVariant(chart: Chart, id: string): Chart {
-  return {
-    ...chart,
-    variants: chart.variants.filter((v) => v.id !== id),
-    steps: chart.steps.filter((s) => s.variant !== id),
-  };
+  const steps = chart.steps.filter((s) => s.variant !== id);
+  return steps.length === 0
+    ? chart
+    : { ...chart, variants: chart.variants.filter((v) => v.id !== id), steps };
 }
 
 /**

@@ -267,16 +267,27 @@ export function wrapped(
   most = 3,
 ): string[] {
   const lines: string[] = [];
-  for (const word of text.split(/\s+/).filter(Boolean)) {
+  const fits = (part: string): boolean => measure(part, size, bold) <= width;
+  for (const word of text.split(/\s+/).flatMap((whole) => broken(whole, fits))) {
     const last = lines[lines.length - 1];
     const joined = last === undefined ? word : `${last} ${word}`;
-    if (last !== undefined && measure(joined, size, bold) <= width) lines[lines.length - 1] = joined;
+    if (last !== undefined && fits(joined)) lines[lines.length - 1] = joined;
     else lines.push(word);
   }
   if (lines.length <= most) return lines;
   let end = lines.slice(most - 1).join(' ');
-  while (end.length > 1 && measure(`${end}…`, size, bold) > width) end = end.slice(0, -1);
+  while (end.length > 1 && !fits(`${end}…`)) end = end.slice(0, -1);
   return [...lines.slice(0, most - 1), `${end.trimEnd()}…`];
+}
+
+/** A word in parts that fit; as it is where it does. */
+function broken(word: string, fits: (part: string) => boolean): string[] {
+  if (word === '') return [];
+  if (fits(word)) return [word];
+  const letters = [...word];
+  let room = 1;
+  while (room < letters.length && fits(letters.slice(0, room + 1).join(''))) room++;
+  return [letters.slice(0, room).join(''), ...broken(letters.slice(room).join(''), fits)];
 }
 
 const amounts = (step: Step): string =>
@@ -290,7 +301,8 @@ function stepLines(step: Step): { readonly head: string; readonly product: strin
         ? step.wants.kinds.length > 0
           ? 'no product chosen'
           : ''
-        : `${productsInWords(step.use)}: ${amounts(step)}`,
+        : // The amount first: where there is no room it is a name that is cut, never what is counted out.
+          `${amounts(step)} of ${productsInWords(step.use)}`,
     how: [
       howInWords(step),
       step.tool === 'airbrush' ? `${airbrushInWords(step)} ${AFTER_AIRBRUSH}` : null,
@@ -435,6 +447,26 @@ const INSET_WORDS: Readonly<Record<Inset, string>> = {
   lips: 'lips',
 };
 
+/** The most lines of what is minded: beyond it the page has no room for the face. */
+const MINDED_LINES = 8;
+
+/** What is minded, in as many lines as it takes; where a page cannot hold it, how much more there is. */
+function mindedLines(minded: readonly string[], room: number, measure: SheetOptions['measure']): string[] {
+  const linesOf = (names: string): string[] =>
+    wrapped(`Mind: ${names}`, room, 9, true, measure, MINDED_LINES + 1);
+  const whole = linesOf(minded.join(', '));
+  if (whole.length <= MINDED_LINES) return whole;
+  for (let shown = minded.length - 1; shown > 0; shown--) {
+    const some = linesOf(
+      `${minded.slice(0, shown).join(', ')} and ${minded.length - shown} more, noted on the client’s page`,
+    );
+    if (some.length <= MINDED_LINES) return some;
+  }
+  return linesOf(
+    `${minded.length === 1 ? 'one thing' : `${minded.length} things`}, noted on the client’s page`,
+  );
+}
+
 /**
  * A chart on one page: the client's own face with its layers numbered, eyes open and closed and lips up
  * close, the steps with products, ratios and amounts, and a legend. Steps of variants are left out. In
@@ -480,8 +512,11 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
   let top = margin + 34;
   const minded = toBeMinded(client.sensitivities);
   if (options.cautions && minded.length > 0) {
-    text(margin, top + 4, 9, true, `Mind: ${minded.join(', ')}`);
-    top += 14;
+    for (const line of mindedLines(minded, width - 2 * margin, options.measure)) {
+      text(margin, top + 4, 9, true, line);
+      top += 12;
+    }
+    top += 2;
   }
 
   const { landmarks } = client;

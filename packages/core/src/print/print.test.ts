@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { areaOf, inferLandmarks, LAYER_KINDS, LAYER_LOOKS, subtractRegion, type Point } from '../face';
 import { fitLook, type Chart } from '../look';
 import { client, KIT, LOOK, OCCASION, STAMP } from '../look/look.testing';
@@ -88,6 +89,60 @@ test('health is left out unless it is asked for', () => {
       .join(' ');
   expect(words({})).not.toContain('latex');
   expect(words({ cautions: true })).toContain('Mind: latex');
+});
+
+test.each(['a4', 'letter', 'phone'] as const)(
+  'on %s every sensitivity stands on the page, or how many more there are',
+  (paper) => {
+    const minded = (sensitivities: string[]): string => {
+      const who = { ...chart, client: { ...chart.client, sensitivities } };
+      const sheet = chartSheet(who, options({ cautions: true, paper }));
+      const all = texts(sheet.ops);
+      const from = all.findIndex(({ text }) => text.startsWith('Mind: '));
+      const lines = all.slice(from).filter(({ size, bold, x }) => size === 9 && bold && x === all[from]!.x);
+      for (const { text, x, size, bold } of lines)
+        expect(x + measure(text, size, bold)).toBeLessThanOrEqual(sheet.width);
+      // What follows begins under them.
+      const face = sheet.ops.find((op) => op.op === 'group')!;
+      expect(face.op === 'group' && face.frame[1]).toBeGreaterThan(lines.at(-1)!.y);
+      return lines.map(({ text }) => text).join(' ');
+    };
+    const some = Array.from({ length: 20 }, (_, i) => `something ${i}`);
+    expect(minded(some)).toBe(`Mind: ${some.join(', ')}`);
+    const many = Array.from({ length: 200 }, (_, i) => `something rather long to be written down ${i}`);
+    const said = minded(many);
+    const [, rest] = /and (\d+) more, noted on the client’s page$/.exec(said)!;
+    const shown = many.slice(0, 200 - Number(rest));
+    expect(shown.length).toBeGreaterThan(5);
+    expect(said).toBe(`Mind: ${shown.join(', ')} and ${rest} more, noted on the client’s page`);
+    expect(minded(['x'.repeat(2000)])).toBe('Mind: one thing, noted on the client’s page');
+  },
+);
+
+test('where a line is cut it is a name, never the amount', () => {
+  const step = chart.steps.find(({ use }) => use.length > 0)!;
+  const named = (parts: number) => ({
+    ...step.use[0]!,
+    parts,
+    product: { ...step.use[0]!.product, line: 'A line with a name that goes on and on '.repeat(4).trim() },
+  });
+  const long = { ...chart, steps: [{ ...step, use: [named(2), named(1), named(3)] }] };
+  const said = texts(chartSheet(long, options()).ops).map(({ text }) => text);
+  const at = said.findIndex((text) => text.includes('…') && !text.startsWith(step.title));
+  expect(at).toBeGreaterThan(0);
+  expect(said.join(' ')).toContain(
+    `2 ${step.use[0]!.measure}s + 1 ${step.use[0]!.measure} + 3 ${step.use[0]!.measure}s of`,
+  );
+});
+
+test('no line is wider than its room, whatever is written, and nothing of it is lost where there are lines enough', () => {
+  fc.assert(
+    fc.property(fc.string({ maxLength: 120 }), fc.integer({ min: 12, max: 80 }), (text, width) => {
+      const lines = wrapped(text, width, 10, false, measure, 1000);
+      for (const line of lines) expect(measure(line, 10, false)).toBeLessThanOrEqual(width);
+      expect(lines.join('').replace(/\s/g, '')).toBe(text.replace(/\s/g, ''));
+    }),
+  );
 });
 
 test('without colour nothing is filled but ink, paper and greys', () => {

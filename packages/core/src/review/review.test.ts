@@ -202,6 +202,7 @@ const SPEAKS: Readonly<Record<string, () => Scene>> = {
     return scene(withFeatures({ lenses: true }, chart), kit);
   },
   'lash-extensions': () => scene(withFeatures({ lashes: 'extensions' })),
+  'many-measures': () => scene(withStep('blush', { use: STEPS.blush.use.map((u) => ({ ...u, parts: 41 })) })),
   'colour-not-read': () => other('blush', { lab: null }),
   'past-its-date': () => scene({ ...QUIET, occasion: { ...QUIET.occasion, date: '2033-05-14' } }),
   'ends-soon': () => scene({ ...QUIET, occasion: { ...QUIET.occasion, date: '2032-02-20' } }),
@@ -644,7 +645,9 @@ test('what several steps take out of one unit is added up, to the mg, and what i
   const worked = {
     ...twice,
     steps: twice.steps.map((s) =>
-      s === first ? { ...s, done: { by: 'Ada', at: '2031-05-14T09:30:00Z', ticked: true, deviations: [] } } : s,
+      s === first
+        ? { ...s, done: { by: 'Ada', at: '2031-05-14T09:30:00Z', ticked: true, deviations: [] } }
+        : s,
     ),
   };
   expect(left(needs, worked)).toEqual([]);

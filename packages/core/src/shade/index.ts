@@ -73,6 +73,7 @@ export {
   COVERS,
   measuresInWords,
   measuresToCover,
+  MOST_MEASURES,
   MOST_TAKEN,
   needOf,
   ratioOfMeasures,

@@ -36,15 +36,21 @@ export const COVERS = 0.95;
 /** More than this times the need is waste that has to be explained. */
 export const MOST_TAKEN = 1.5;
 
+/** The most measures a chart notes of one product: beyond it what a measure holds is a slip of the pen. */
+export const MOST_MEASURES = 10_000;
+/** The same of a mix, whose largest part is at most twelve times its smallest. */
+const MOST_ROUNDS = Math.floor(MOST_MEASURES / 12);
+
 /** The fewest measures of one product that cover a need, in its smallest shares; at least one share. */
 export function measuresToCover(product: ProductSnapshot, takenMg: number): number {
   const { smallestShare } = propertiesOf(product);
-  return smallestShare * Math.max(1, Math.ceil((COVERS * takenMg) / smallestMg(product) - 1e-9));
+  const shares = Math.max(1, Math.ceil((COVERS * takenMg) / smallestMg(product) - 1e-9));
+  return Math.min(MOST_MEASURES, smallestShare * shares);
 }
 
 /** How often a ratio of smallest shares has to be laid to cover a need. */
 export function roundsToCover(perRoundMg: number, takenMg: number): number {
-  return Math.max(1, Math.ceil((COVERS * takenMg) / perRoundMg - 1e-9));
+  return Math.min(MOST_ROUNDS, Math.max(1, Math.ceil((COVERS * takenMg) / perRoundMg - 1e-9)));
 }
 
 const PLURAL: Readonly<Record<Measure, string>> = {

@@ -1,6 +1,6 @@
 import { Type, type Static, type TProperties } from '@sinclair/typebox';
 import { SIDES, type Side } from '../face';
-import { LookSchema, StepSchema } from '../look';
+import { LookSchema, MOST_STEPS, StepSchema } from '../look';
 import {
   closed,
   DateSchema,
@@ -53,7 +53,7 @@ const swap = Type.Unsafe<Swap>(
         aspect: oneOf(['product', 'tool', 'technique', 'step'] as const),
         steps: Type.Array(
           Type.Object({ stepId: UuidSchema, other: Type.Union([StepSchema, Type.Null()]) }, closed),
-          { minItems: 1, maxItems: 80 },
+          { minItems: 1, maxItems: MOST_STEPS },
         ),
       },
       closed,

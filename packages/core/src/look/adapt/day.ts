@@ -1,6 +1,6 @@
 import { sidesWhere } from '../../face';
 import { chromaOf } from '../../colour';
-import type { LookStep } from '../document';
+import { titleOf, type LookStep } from '../document';
 import { both, noted, rounded, type Adapter, type Adder } from './adapter';
 
 const COLOURED: readonly LookStep['role'][] = ['blush', 'lip', 'eye', 'bronze'];
@@ -263,7 +263,7 @@ export const ADDERS: readonly Adder[] = [
         step: plan({
           phase: 'lips',
           role: 'lip line',
-          title: lip.variant ? `Line the lips, ${lip.title.toLowerCase()}` : 'Line the lips',
+          title: lip.variant ? titleOf(`Line the lips, ${lip.title.toLowerCase()}`) : 'Line the lips',
           shade: lip.shade,
           wants: { kinds: ['lip liner'] },
           placements: [both('lipLine')],

@@ -10,7 +10,7 @@ import {
   type Features,
   type Side,
 } from '../../face';
-import { listed } from '../../listed';
+import { listed, listedFew } from '../../listed';
 import { faceColour, isLined, isUnderEye } from '../../shade';
 import type { LookStep } from '../document';
 import {
@@ -338,7 +338,7 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
         ? null
         : {
             words: 'Glue only after a patch test',
-            why: `${minded.join(', ')} noted`,
+            why: `${listedFew(minded)} noted`,
             set: { note },
           };
     },

@@ -1,6 +1,7 @@
 import { familiesMeant, ingredientsKnown, matchAllergens, patchSpeaksAgainst, toBeMinded } from '../../care';
 import { isSettled } from '../../chair';
 import { shelfLife } from '../../kit';
+import { listedFew } from '../../listed';
 import { withoutStep, type Step } from '../../look';
 import { impossibleBecause, sensitivitiesOf } from '../../shade';
 import { says } from '../notes';
@@ -110,7 +111,7 @@ export const CARE_RULES: readonly Rule[] = [
               .map((p) =>
                 found(
                   [s],
-                  `${nameOf(p)} has no ingredients noted; ${sensitiveTo(on).join(', ')} is noted for this client.`,
+                  `${nameOf(p)} has no ingredients noted; ${listedFew(sensitiveTo(on))} is noted for this client.`,
                   on.another(s, ({ use }) => use.every((u) => ingredientsKnown(u.product.ingredients))),
                 ),
               ),
@@ -333,7 +334,7 @@ export const CARE_RULES: readonly Rule[] = [
             .map((s) =>
               found(
                 [s],
-                `${s.title} needs glue, and the client is sensitive to ${sensitiveTo(on).join(', ')}: ask for the patch test.`,
+                `${s.title} needs glue, and the client is sensitive to ${listedFew(sensitiveTo(on))}: ask for the patch test.`,
                 {
                   label: 'Note the patch test',
                   apply: changed(s.id, (x) =>

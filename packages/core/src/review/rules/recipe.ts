@@ -1,7 +1,7 @@
 import { isPowder } from '../../kit';
 import { listed } from '../../listed';
 import { amountAsked, forbidsOf, inOrder, withinProhibitions, withoutStep, type Step } from '../../look';
-import { isUnread, MOST_TAKEN } from '../../shade';
+import { isUnread, measuresInWords, MOST_TAKEN } from '../../shade';
 import { changed, found, nameOf, type Fix, type Rule } from '../rule';
 
 const leftOut = (s: Step): Fix => ({ label: 'Leave it out', apply: (chart) => withoutStep(chart, s.id) });
@@ -20,6 +20,9 @@ const USUAL_DOSE: Readonly<Partial<Record<Step['role'], number>>> = {
   liner: 2,
   eye: 1,
 };
+
+/** Measures of one product that are still counted out for one step. */
+const MOST_COUNTED = 40;
 
 export const RECIPE_RULES: readonly Rule[] = [
   {
@@ -112,6 +115,26 @@ export const RECIPE_RULES: readonly Rule[] = [
               ),
             ];
       }),
+  },
+  {
+    id: 'many-measures',
+    name: 'More measures than anybody counts',
+    severity: 'caution',
+    why: 'So many pumps, drops or swipes of one product say that one measure holds more than is noted: lay ten of them on a scale and correct it in the kit, or take a larger measure.',
+    find: (on) =>
+      on.steps.flatMap((s) =>
+        s.use.flatMap((u) =>
+          u.parts > MOST_COUNTED
+            ? [
+                found(
+                  [s],
+                  `${s.title} takes ${measuresInWords(Math.round(u.parts), u.measure)} of ${nameOf(u.product)}, noted as ${u.product.mgPerMeasure} mg each.`,
+                  on.another(s, ({ use }) => use.every(({ parts }) => parts <= MOST_COUNTED)),
+                ),
+              ]
+            : [],
+        ),
+      ),
   },
   {
     id: 'no-dose',

@@ -1,0 +1,249 @@
+import { Value } from '@sinclair/typebox/value';
+import fc from 'fast-check';
+import {
+  AGES,
+  BROWS,
+  ChartV2Schema,
+  chartSheet,
+  COVERAGE_WORDS,
+  DRY_ZONES,
+  EYE_SHAPES,
+  FAMILIES,
+  FINISHES,
+  fitLook,
+  inferLandmarks,
+  LASHES,
+  lessonFrom,
+  LIDS,
+  LINES,
+  LookSchema,
+  MOST_LOOK_STEPS,
+  MOST_SENSITIVITIES,
+  OCCASIONS,
+  OILY_ZONES,
+  PLAIN_FEATURES,
+  refitChart,
+  reviewChart,
+  SENSITIVITIES,
+  skinByZone,
+  TEXTURES,
+  usualOccasion,
+  type Chart,
+  type ClientSnapshot,
+  type Kit,
+  type Product,
+} from '@toile/core';
+import { KITS } from './corpus/ground';
+import { idFor } from './ids';
+import { skinAt } from './products';
+import { STARTER_LOOKS } from './starterLooks';
+
+// Whatever may be entered can be fitted, judged, kept, repeated and printed: no number a kit can hold, no face and
+// no look may end in a chart that is refused.
+const wrong = (chart: Chart): string[] =>
+  [...Value.Errors(ChartV2Schema, chart)].map(({ path, message, value }) => `${path} ${message}: ${value}`);
+const UNSAID = /NaN|undefined|Infinity|\bnull\b|\[object/;
+
+const some = <T>(values: readonly T[]) => fc.subarray([...values]);
+const one = <T>(values: readonly T[]) => fc.constantFrom(...values);
+const features = fc.record({
+  lids: fc.record({ left: one(LIDS), right: one(LIDS) }),
+  eyes: one(EYE_SHAPES),
+  brows: one(BROWS),
+  lashes: one(LASHES),
+  age: one(AGES),
+  lines: some(LINES),
+  oily: some(OILY_ZONES),
+  dryZones: some(DRY_ZONES),
+  dry: fc.boolean(),
+  lenses: fc.boolean(),
+  headTremor: fc.boolean(),
+  cannotRecline: fc.boolean(),
+  beard: fc.boolean(),
+  narrowTemples: fc.boolean(),
+  texture: one(['smooth', 'textured'] as const),
+});
+const client: fc.Arbitrary<ClientSnapshot> = fc
+  .record({
+    features,
+    depth: fc.double({ min: 1.5, max: 22, noNaN: true }),
+    undertone: one(['cool', 'neutral', 'warm', 'olive'] as const),
+    faceLength: fc.integer({ min: 150, max: 215 }),
+    sensitivities: some([...SENSITIVITIES, 'none', 'something else']),
+  })
+  .map(({ features, depth, undertone, faceLength, sensitivities }) => ({
+    id: idFor('any client'),
+    name: 'Someone',
+    landmarks: inferLandmarks({ faceLength }),
+    features: { ...PLAIN_FEATURES, ...features },
+    skin: skinByZone(skinAt(depth, undertone)),
+    readingId: null,
+    sensitivities,
+  }));
+
+/** Of each product what a kit may hold of it: from the least number to the greatest. */
+const change: fc.Arbitrary<Partial<Product>> = fc.oneof(
+  { weight: 3, arbitrary: fc.constant({}) },
+  fc.record({ mgPerMeasure: one([0.001, 0.1, 1, 2, 20, 1000, 5000]) }),
+  fc.record({
+    mgPerMeasure: fc.double({ min: 0.5, max: 5000, noNaN: true }),
+    tintingStrength: one([0.001, 0.1, 1, 20]),
+    wearHours: one([0, 3, 48]),
+    smallestShare: one([1, 0.5, 0.25] as const),
+    coverage: one(COVERAGE_WORDS),
+    finish: one(FINISHES),
+    texture: one(TEXTURES),
+    family: one(FAMILIES),
+    eyeSafe: fc.boolean(),
+    withdrawn: fc.boolean(),
+    ingredients: one([[], ['Parfum', 'Lanolin', 'CI 75470'], ['Aqua']]),
+  }),
+  fc.record({
+    lab: fc
+      .tuple(
+        fc.double({ min: 0, max: 100, noNaN: true }),
+        fc.double({ min: -128, max: 128, noNaN: true }),
+        fc.double({ min: -128, max: 128, noNaN: true }),
+      )
+      .map(([L, a, b]): Product['lab'] => [L, a, b]),
+  }),
+  fc.constant({ lab: null }),
+);
+const FULL = KITS.demo;
+const kit: fc.Arbitrary<Kit> = fc
+  .record({
+    changes: fc.array(change, { minLength: FULL.products.length, maxLength: FULL.products.length }),
+    there: fc.array(fc.boolean(), { minLength: FULL.products.length, maxLength: FULL.products.length }),
+    thinned: fc.boolean(),
+    left: fc.array(one([0, 1, 50, 1e7, null]), {
+      minLength: FULL.units.length,
+      maxLength: FULL.units.length,
+    }),
+  })
+  .map(({ changes, there, thinned, left }) => {
+    const products = FULL.products
+      .map((product, i): Product => ({ ...product, ...changes[i] }))
+      .filter((_, i) => !thinned || there[i]);
+    const units = FULL.units
+      .map((unit, i) => ({ ...unit, remainingMg: left[i] ?? unit.remainingMg }))
+      .filter(({ productId }) => products.some(({ id }) => id === productId));
+    return { products, units };
+  });
+const stamp = (name: string) => ({
+  id: idFor(name),
+  author: 'Ada',
+  at: '2031-05-01T09:00:00Z',
+  reason: '',
+});
+const sheetOf = (chart: Chart) =>
+  chartSheet(chart, { paper: 'a4', colour: true, measure: (text, size) => text.length * size * 0.5 });
+
+test('any kit, anybody and any day end in a chart that can be kept, each fix of its review too', () => {
+  fc.assert(
+    fc.property(one(STARTER_LOOKS), client, kit, one(OCCASIONS), (look, who, kit, occasion) => {
+      const { chart, gaps, notes } = fitLook(
+        look,
+        who,
+        kit,
+        usualOccasion(occasion, '2031-05-14'),
+        stamp('any chart'),
+      );
+      expect(wrong(chart)).toEqual([]);
+      const found = reviewChart(chart, kit);
+      for (const words of [
+        ...notes,
+        ...Object.values(gaps).map((gap) => gap.words),
+        ...found.map(({ message }) => message),
+      ])
+        expect(words).not.toMatch(UNSAID);
+      for (const { fix } of found) if (fix) expect(wrong(fix.apply(chart))).toEqual([]);
+    }),
+    { numRuns: 40 },
+  );
+});
+
+test('repeated on whoever, with whatever the kit has become, taken home and printed it holds too', () => {
+  fc.assert(
+    fc.property(one(STARTER_LOOKS), client, client, kit, (look, who, later, kit) => {
+      const occasion = usualOccasion('wedding', '2031-05-14');
+      const { chart } = fitLook(look, who, FULL, occasion, stamp('any chart'));
+      const again = refitChart(chart, later, kit, usualOccasion('gala', '2032-01-20'), {
+        ...stamp('any repeat'),
+        version: 2,
+      });
+      expect(wrong(again.base)).toEqual([]);
+      expect(wrong(again.chart)).toEqual([]);
+      for (const { title, why } of again.changes) expect(`${title} ${why}`).not.toMatch(UNSAID);
+      expect(sheetOf(again.chart).ops.length).toBeGreaterThan(10);
+    }),
+    { numRuns: 15 },
+  );
+});
+
+test('the fullest look on the fullest client: eighty steps, everything noted, as long as may be written', () => {
+  const filled = (words: string, letters: number): string =>
+    `${words} `.repeat(Math.ceil(letters / (words.length + 1))).slice(0, letters - 1) + 'x';
+  const who: ClientSnapshot = {
+    id: idFor('full client'),
+    name: filled('Someone', 120),
+    landmarks: inferLandmarks({ faceLength: 190, foreheadHeight: 42 }),
+    features: {
+      ...PLAIN_FEATURES,
+      lids: { left: 'hooded', right: 'partly hooded' },
+      eyes: 'deep-set',
+      brows: 'sparse',
+      lashes: 'sparse',
+      lipEdge: 'blurred',
+      age: 'mature',
+      texture: 'textured',
+      lines: [...LINES],
+      oily: [...OILY_ZONES],
+      dry: true,
+      headTremor: true,
+      lenses: true,
+      cannotRecline: true,
+      beard: true,
+      narrowTemples: true,
+    },
+    skin: skinByZone(skinAt(12, 'neutral')),
+    readingId: null,
+    sensitivities: Array.from({ length: MOST_SENSITIVITIES }, (_, i) => filled(`thing ${i}`, 120)),
+  };
+  const ASK_MOST = ['Harbour Morning', 'First Ferry', 'Silver Screen'];
+  for (const look of STARTER_LOOKS.filter(({ name }) => ASK_MOST.includes(name))) {
+    const full = {
+      ...look,
+      steps: Array.from({ length: MOST_LOOK_STEPS }, (_step, i) => {
+        const step = look.steps[i % look.steps.length]!;
+        const { instead: _instead, ...plain } = step;
+        return {
+          ...plain,
+          id: idFor(`full step ${i}`),
+          title: filled(`${step.title} ${i}`, 200),
+          note: filled(step.note || 'Note', 4000),
+        };
+      }),
+    };
+    expect([...Value.Errors(LookSchema, full)].map(({ path }) => path)).toEqual([]);
+    const { chart } = fitLook(full, who, FULL, usualOccasion('wedding', '2031-05-14'), stamp('full chart'));
+    expect([look.name, wrong(chart)]).toEqual([look.name, []]);
+  }
+});
+
+test('a lesson can be made of any of it', () => {
+  fc.assert(
+    fc.property(
+      one(STARTER_LOOKS),
+      client,
+      kit,
+      fc.integer({ min: 5, max: 60 }),
+      (look, who, kit, minutes) => {
+        const { chart } = fitLook(look, who, kit, usualOccasion('other', '2031-05-14'), stamp('any chart'));
+        const lesson = lessonFrom(chart, { minutes, tools: null });
+        expect(lesson.steps.length).toBeGreaterThan(0);
+        expect(JSON.stringify(lesson)).not.toMatch(/NaN|undefined|Infinity/);
+      },
+    ),
+    { numRuns: 15 },
+  );
+});
