@@ -1,6 +1,7 @@
 import { PAPERS, type Lesson } from '@toile/core';
 import type { SheetPaper } from '../print/callSheetPdf';
-import { documentWithFonts, finished, measureText } from '../print/fonts';
+import { measureText } from '../print/fonts';
+import { taggedDocument } from '../print/tagged';
 
 /** Points a millimetre. */
 const MM = 72 / 25.4;
@@ -80,23 +81,19 @@ const SIDES_A_PAGE = 4;
 /** Cards of the size of a bank card, to be cut out and folded between two sides: as many pages as it takes. */
 export function cardPdf(title: string, sides: readonly CardSide[], paper: SheetPaper): Promise<Buffer> {
   const [width, height] = PAPERS[paper];
-  const doc = documentWithFonts({
-    size: [width, height],
-    margin: 0,
-    lang: 'en-GB',
-    displayTitle: true,
-    info: { Title: title },
-  });
+  const { doc, part, ornament, finished } = taggedDocument(title, { size: [width, height] });
   const left = (width - CARD.width) / 2;
   sides.forEach((side, i) => {
     if (i > 0 && i % SIDES_A_PAGE === 0) doc.addPage({ size: [width, height], margin: 0 });
     const top = 20 * MM + (i % SIDES_A_PAGE) * CARD.height;
-    doc
-      .lineWidth(0.5)
-      .dash(2, { space: 2 })
-      .rect(left, top, CARD.width, CARD.height)
-      .stroke('#666666')
-      .undash();
+    ornament(() =>
+      doc
+        .lineWidth(0.5)
+        .dash(2, { space: 2 })
+        .rect(left, top, CARD.width, CARD.height)
+        .stroke('#666666')
+        .undash(),
+    );
     const { size, lines } = fitted(side.lines);
     const say = (words: string, row: number, bold: boolean): void => {
       doc
@@ -105,11 +102,16 @@ export function cardPdf(title: string, sides: readonly CardSide[], paper: SheetP
         .fillColor('black')
         .text(words, left + CARD.inset, top + CARD.inset + row * size * LEADING, { lineBreak: false });
     };
-    say(side.title, 0, true);
-    lines.forEach((line, row) => say(line, row + 1, false));
+    part(i === 0 ? 'H1' : 'H2', () => say(side.title, 0, true));
+    lines.forEach((line, row) => part('P', () => say(line, row + 1, false)));
   });
-  doc.font('plain').fontSize(9).fillColor('#444444');
   const last = ((sides.length - 1) % SIDES_A_PAGE) + 1;
-  doc.text('Cut along the dashes, fold between two sides.', left, 20 * MM + last * CARD.height + 4 * MM);
-  return finished(doc);
+  part('Note', () =>
+    doc
+      .font('plain')
+      .fontSize(9)
+      .fillColor('#444444')
+      .text('Cut along the dashes, fold between two sides.', left, 20 * MM + last * CARD.height + 4 * MM),
+  );
+  return finished();
 }

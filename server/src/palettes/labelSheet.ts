@@ -1,5 +1,5 @@
 import QRCode from 'qrcode';
-import { documentWithFonts, finished } from '../print/fonts';
+import { taggedDocument } from '../print/tagged';
 import { cellName, labToHex, type Lab, type Palette, type Product } from '@toile/core';
 
 /**
@@ -53,31 +53,34 @@ export type PanLabel = {
 
 /** Labels in their order, to be cut out: as many pages as it takes. */
 export function labelsPdf(name: string, labels: readonly PanLabel[]): Promise<Buffer> {
-  const doc = documentWithFonts({
+  const { doc, part, ornament, finished } = taggedDocument(`Labels: ${name}`, {
     size: 'A4',
-    margin: 0,
-    info: { Title: `Labels: ${name}` },
     autoFirstPage: false,
   });
   const perPage = SHEET.columns * SHEET.rows;
   if (labels.length === 0) {
     doc.addPage();
-    doc.font('plain').fontSize(12).text(`${name}: no pans yet.`, SHEET.left, SHEET.top);
+    part('P', () => doc.font('plain').fontSize(12).text(`${name}: no pans yet.`, SHEET.left, SHEET.top));
   }
   for (const [i, label] of labels.entries()) {
     if (i % perPage === 0) {
       doc.addPage();
-      doc
-        .font('bold')
-        .fontSize(10)
-        .fillColor('#000')
-        .text(name, SHEET.left, SHEET.top - 8 * MM, { lineBreak: false });
+      const head = (): void =>
+        void doc
+          .font('bold')
+          .fontSize(10)
+          .fillColor('#000')
+          .text(name, SHEET.left, SHEET.top - 8 * MM, { lineBreak: false });
+      if (i === 0) part('H1', head);
+      else ornament(head);
     }
     const at = i % perPage;
     const x = SHEET.left + (at % SHEET.columns) * SHEET.labelWidth;
     const y = SHEET.top + Math.floor(at / SHEET.columns) * SHEET.labelHeight;
-    drawQr(doc, label.opens, x + 2 * MM, y + 2 * MM, 15 * MM);
-    if (label.lab) doc.rect(x + 18 * MM, y + 15.5 * MM, 17 * MM, 3 * MM).fill(labToHex(label.lab));
+    ornament(() => {
+      drawQr(doc, label.opens, x + 2 * MM, y + 2 * MM, 15 * MM);
+      if (label.lab) doc.rect(x + 18 * MM, y + 15.5 * MM, 17 * MM, 3 * MM).fill(labToHex(label.lab));
+    });
     const line = (text: string, font: 'plain' | 'bold', size: number, top: number): void => {
       doc
         .font(font)
@@ -90,20 +93,29 @@ export function labelsPdf(name: string, labels: readonly PanLabel[]): Promise<Bu
           lineBreak: false,
         });
     };
-    line(label.called, 'bold', 9, 2);
-    label.lines
-      .slice(0, 3)
-      .forEach((words, row) =>
-        line(words, row === 0 ? 'bold' : 'plain', row === 0 ? 7 : 6.5, [5.8, 9, 11.8][row]!),
-      );
-    doc
-      .rect(x + 0.5 * MM, y + 0.5 * MM, SHEET.labelWidth - MM, SHEET.labelHeight - MM)
-      .lineWidth(0.25)
-      .dash(1.5, { space: 1.5 })
-      .stroke('#777')
-      .undash();
+    // Read out as a whole: a label has room for the first letters only.
+    part(
+      'P',
+      () => {
+        line(label.called, 'bold', 9, 2);
+        label.lines
+          .slice(0, 3)
+          .forEach((words, row) =>
+            line(words, row === 0 ? 'bold' : 'plain', row === 0 ? 7 : 6.5, [5.8, 9, 11.8][row]!),
+          );
+      },
+      { actual: [label.called, ...label.lines].join(', ') },
+    );
+    ornament(() =>
+      doc
+        .rect(x + 0.5 * MM, y + 0.5 * MM, SHEET.labelWidth - MM, SHEET.labelHeight - MM)
+        .lineWidth(0.25)
+        .dash(1.5, { space: 1.5 })
+        .stroke('#777')
+        .undash(),
+    );
   }
-  return finished(doc);
+  return finished();
 }
 
 /** A QR code as filled squares: sharp at any size, and no picture in between. */

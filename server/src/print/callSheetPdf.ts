@@ -1,5 +1,5 @@
 import { PAPERS, type CallSheet, type Paper } from '@toile/core';
-import { documentWithFonts, finished } from './fonts';
+import { taggedDocument } from './tagged';
 
 /** What is printed on; a phone's picture is no paper. */
 export type SheetPaper = Exclude<Paper, 'phone'>;
@@ -13,22 +13,21 @@ const TIME_WIDTH = 52;
 /** A call sheet on paper: black on white, 12 pt, times first; as many pages as it needs, each with whom it is for. */
 export function callSheetPdf(sheet: CallSheet, day: string, paper: SheetPaper): Promise<Buffer> {
   const [width, height] = PAPERS[paper];
-  const doc = documentWithFonts({
+  const { doc, part, ornament, finished } = taggedDocument(`${sheet.title}: ${sheet.whom}`, {
     size: [width, height],
-    margin: 0,
-    lang: 'en-GB',
-    displayTitle: true,
-    info: { Title: `${sheet.title}: ${sheet.whom}` },
   });
   const inner = width - 2 * MARGIN;
   let y = MARGIN;
-  const text = (words: string, x: number, size: number, bold: boolean, wide: number): number => {
+  const set = (words: string, size: number, bold: boolean, wide: number): number =>
     doc
       .font(bold ? 'bold' : 'plain')
       .fontSize(size)
       .fillColor('black')
-      .text(words, x, y, { width: wide });
-    return doc.heightOfString(words, { width: wide });
+      .heightOfString(words, { width: wide });
+  const text = (words: string, x: number, size: number, bold: boolean, wide: number): number => {
+    const tall = set(words, size, bold, wide);
+    doc.text(words, x, y, { width: wide });
+    return tall;
   };
   const head = (): void => {
     y = MARGIN;
@@ -40,33 +39,40 @@ export function callSheetPdf(sheet: CallSheet, day: string, paper: SheetPaper): 
   const room = (needed: number): void => {
     if (y + needed <= height - MARGIN) return;
     doc.addPage({ size: [width, height], margin: 0 });
-    head();
+    ornament(head);
   };
-  head();
+  part('H1', head);
   for (const line of sheet.lead) {
-    room(LINE);
-    y += Math.max(LINE, text(line, MARGIN, SIZE, true, inner) + 4);
+    room(Math.max(LINE, set(line, SIZE, true, inner)));
+    part('P', () => {
+      y += Math.max(LINE, text(line, MARGIN, SIZE, true, inner) + 4);
+    });
   }
-  for (const part of sheet.parts) {
-    if (part.rows.length === 0) continue;
+  for (const { title, rows } of sheet.parts) {
+    if (rows.length === 0) continue;
     room(3 * LINE);
     y += 8;
-    text(part.title, MARGIN, SIZE + 1, true, inner);
+    part('H2', () => text(title, MARGIN, SIZE + 1, true, inner));
     y += LINE + 2;
-    for (const row of part.rows) {
-      room(2 * LINE);
-      text(row.time, MARGIN, SIZE, true, TIME_WIDTH);
-      const x = MARGIN + TIME_WIDTH;
-      const tall = text(row.what, x, SIZE, false, inner - TIME_WIDTH);
-      y += tall + 1;
-      if (row.detail !== '') y += text(row.detail, x, SMALL, false, inner - TIME_WIDTH) + 1;
+    for (const row of rows) {
+      const wide = inner - TIME_WIDTH;
+      const detailed = row.detail === '' ? 0 : set(row.detail, SMALL, false, wide) + 1;
+      room(Math.max(2 * LINE, set(row.what, SIZE, false, wide) + 1 + detailed));
+      part('P', () => {
+        text(row.time, MARGIN, SIZE, true, TIME_WIDTH);
+        const x = MARGIN + TIME_WIDTH;
+        y += text(row.what, x, SIZE, false, wide) + 1;
+        if (row.detail !== '') y += text(row.detail, x, SMALL, false, wide) + 1;
+      });
       y += 4;
     }
   }
   for (const line of sheet.foot) {
-    room(2 * LINE);
+    room(Math.max(2 * LINE, set(line, SMALL + 1, false, inner)));
     y += 8;
-    y += text(line, MARGIN, SMALL + 1, false, inner) + 4;
+    part('Note', () => {
+      y += text(line, MARGIN, SMALL + 1, false, inner) + 4;
+    });
   }
-  return finished(doc);
+  return finished();
 }

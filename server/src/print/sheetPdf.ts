@@ -1,17 +1,18 @@
 import type { Sheet, SheetOp } from '@toile/core';
-import { documentWithFonts, finished, measureText } from './fonts';
+import { measureText } from './fonts';
+import { taggedDocument } from './tagged';
 
 /**
  * A sheet as a PDF of one page, drawn with the same shapes as its SVG; only the letters used are embedded.
  */
 export function sheetPdf(sheet: Sheet): Promise<Buffer> {
-  const doc = documentWithFonts({
+  const { doc, part, ornament, finished } = taggedDocument(sheet.title, {
     size: [sheet.width, sheet.height],
-    margin: 0,
-    info: { Title: sheet.title },
   });
-  for (const op of sheet.ops) draw(doc, op);
-  return finished(doc);
+  for (const op of sheet.ops)
+    if (op.op === 'part') part(op.tag, () => op.ops.forEach((inner) => draw(doc, inner)), op.said);
+    else ornament(() => draw(doc, op));
+  return finished();
 }
 
 function draw(doc: PDFKit.PDFDocument, op: SheetOp): void {
@@ -44,6 +45,10 @@ function draw(doc: PDFKit.PDFDocument, op: SheetOp): void {
       doc.translate(x, y).scale(op.scale).translate(-op.origin[0], -op.origin[1]);
       for (const inner of op.ops) draw(doc, inner);
       doc.restore();
+      return;
     }
+    // Parts stand on a sheet itself; one within another is drawn as what it holds.
+    case 'part':
+      for (const inner of op.ops) draw(doc, inner);
   }
 }

@@ -55,7 +55,19 @@ export type SheetOp =
       readonly scale: number;
       readonly origin: Point;
       readonly ops: readonly SheetOp[];
+    }
+  /** What belongs together when it is read out, in the order it is read; never within another. */
+  | {
+      readonly op: 'part';
+      readonly tag: SheetTag;
+      readonly said: SheetSaid;
+      readonly ops: readonly SheetOp[];
     };
+
+/** What a part is: the title, a paragraph, a picture, a remark at the foot. */
+export type SheetTag = 'H1' | 'P' | 'Figure' | 'Note';
+/** Said instead of what is seen: of a picture, or the whole of words that are cut where there is no room. */
+export type SheetSaid = { readonly alt?: string; readonly actual?: string };
 
 export type Sheet = {
   readonly title: string;
@@ -326,7 +338,7 @@ function stepsAt(
   { measure, colour }: SheetOptions,
 ): Laid {
   const indent = 30;
-  const ops: SheetOp[] = [];
+  let ops: SheetOp[] = [];
   let y = box.y;
   const put = (
     text: string,
@@ -341,9 +353,10 @@ function stepsAt(
       ops.push({ op: 'text', x: at, y, size: lineSize, bold, fill, text: line });
     }
   };
-  steps.forEach((step, i) => {
+  const all = steps.map((step, i): SheetOp => {
     const { head, product, how } = stepLines(step);
     const top = y;
+    ops = [];
     if (step.role !== 'care') {
       ops.push({
         op: 'group',
@@ -376,8 +389,10 @@ function stepsAt(
     if (product) put(product, box.x + indent, false, INK, size * 0.92, terse ? 1 : 2);
     put(how, box.x + indent, false, SOFT, size * 0.86, terse ? 1 : 2);
     y += size * 0.42;
+    const actual = [`${i + 1}. ${head}`, product, how].filter((words) => words !== '').join('. ');
+    return { op: 'part', tag: 'P', said: { actual }, ops };
   });
-  return { ops, height: y - box.y };
+  return { ops: all, height: y - box.y };
 }
 
 /** The same at the largest size that fits the box. */
@@ -447,6 +462,18 @@ const INSET_WORDS: Readonly<Record<Inset, string>> = {
   lips: 'lips',
 };
 
+/** What the drawing shows, for whoever has it read out: which steps are drawn, by their numbers. */
+function faceInWords(name: string, steps: readonly Step[], placed: readonly Placed[]): string {
+  const drawn = steps.flatMap((step, i) =>
+    placed.some(({ number, shapes }) => number === i + 1 && shapes.length > 0)
+      ? [`${i + 1} ${step.title}`]
+      : [],
+  );
+  return drawn.length === 0
+    ? `The face of ${name}; nothing is drawn on it`
+    : `The face of ${name}, the eyes open and closed and the lips up close, with each layer in its place: ${drawn.join(', ')}`;
+}
+
 /** The most lines of what is minded: beyond it the page has no room for the face. */
 const MINDED_LINES = 8;
 
@@ -483,7 +510,13 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
   const kinds = LAYER_KINDS.filter((kind) => open.some((p) => p.kind === kind));
   const { client, look, occasion } = chart;
   const minutes = steps.reduce((sum, s) => sum + s.handsOnMinutes, 0);
-  const ops: SheetOp[] = [];
+  const parts: SheetOp[] = [];
+  let ops: SheetOp[] = [];
+  /** Closes what was drawn since the last part as one of its own. */
+  const part = (tag: SheetTag, said: SheetSaid = {}): void => {
+    parts.push({ op: 'part', tag, said, ops });
+    ops = [];
+  };
   const text = (x: number, y: number, size: number, bold: boolean, words: string, fill = INK): void =>
     void ops.push({ op: 'text', x, y, size, bold, fill, text: words });
   const fitted = (words: string, size: number, bold: boolean, room: number): string =>
@@ -496,6 +529,7 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
     true,
     fitted(client.name, phone ? 17 : 19, true, width - 2 * margin),
   );
+  part('H1', { actual: client.name });
   text(
     margin,
     margin + 24,
@@ -509,6 +543,7 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
     ),
     SOFT,
   );
+  part('P');
   let top = margin + 34;
   const minded = toBeMinded(client.sensitivities);
   if (options.cautions && minded.length > 0) {
@@ -516,6 +551,7 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
       text(margin, top + 4, 9, true, line);
       top += 12;
     }
+    part('P', { actual: `Mind: ${minded.join(', ')}` });
     top += 2;
   }
 
@@ -570,14 +606,15 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
     insetRow(['lips'], 'open', margin, (faceWidth - 6) / 2);
     ops.push(...legendOps(kinds, margin + (faceWidth - 6) / 2 + 12, y, (faceWidth - 6) / 2 - 6, options));
   }
+  part('Figure', { alt: faceInWords(client.name, steps, open) });
   let height: number = paperHeight;
   if (phone) {
     const laid = stepsAt(PHONE_LETTERS, false, steps, { x: margin, y, width: width - 2 * margin }, options);
-    ops.push(...laid.ops);
+    parts.push(...laid.ops);
     height = Math.max(paperHeight, Math.ceil(y + laid.height + margin));
   } else {
     const x = margin + faceWidth + 18;
-    ops.push(
+    parts.push(
       ...stepsFitted(
         steps,
         { x, y: top, width: width - margin - x, height: height - top - margin - 12 },
@@ -585,7 +622,7 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
       ),
     );
   }
-  if (!phone)
+  if (!phone) {
     text(
       margin,
       height - margin + 8,
@@ -594,11 +631,13 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
       'Left and right are the client’s own. Colours on paper are a guide: judge on the skin.',
       SOFT,
     );
+    part('Note');
+  }
   const ground: SheetOp = { op: 'path', d: `M0 0H${width}V${height}H0Z`, fill: '#ffffff', opacity: 1 };
   return {
     title: `${client.name}, ${look.name}, version ${chart.version}`,
     width,
     height,
-    ops: [ground, ...ops],
+    ops: [ground, ...parts],
   };
 }

@@ -13,7 +13,9 @@ const options = (more: Partial<SheetOptions> = {}): SheetOptions => ({
   ...more,
 });
 const texts = (ops: readonly SheetOp[]): Extract<SheetOp, { op: 'text' }>[] =>
-  ops.flatMap((op) => (op.op === 'text' ? [op] : op.op === 'group' ? texts(op.ops) : []));
+  ops.flatMap((op) => (op.op === 'text' ? [op] : op.op === 'path' ? [] : texts(op.ops)));
+const groups = (ops: readonly SheetOp[]): Extract<SheetOp, { op: 'group' }>[] =>
+  ops.flatMap((op) => (op.op === 'group' ? [op] : op.op === 'part' ? groups(op.ops) : []));
 const square: Point[] = [
   [0, 0],
   [20, 0],
@@ -103,8 +105,8 @@ test.each(['a4', 'letter', 'phone'] as const)(
       for (const { text, x, size, bold } of lines)
         expect(x + measure(text, size, bold)).toBeLessThanOrEqual(sheet.width);
       // What follows begins under them.
-      const face = sheet.ops.find((op) => op.op === 'group')!;
-      expect(face.op === 'group' && face.frame[1]).toBeGreaterThan(lines.at(-1)!.y);
+      const [face] = groups(sheet.ops);
+      expect(face!.frame[1]).toBeGreaterThan(lines.at(-1)!.y);
       return lines.map(({ text }) => text).join(' ');
     };
     const some = Array.from({ length: 20 }, (_, i) => `something ${i}`);
@@ -147,7 +149,7 @@ test('no line is wider than its room, whatever is written, and nothing of it is 
 
 test('without colour nothing is filled but ink, paper and greys', () => {
   const fills = (ops: readonly SheetOp[]): string[] =>
-    ops.flatMap((op) => (op.op === 'path' && op.fill ? [op.fill] : op.op === 'group' ? fills(op.ops) : []));
+    ops.flatMap((op) => (op.op === 'path' ? (op.fill ?? []) : op.op === 'text' ? [] : fills(op.ops)));
   const grey = /^#([0-9a-f]{2})\1\1$/;
   const plain = {
     ...chart,
@@ -180,4 +182,51 @@ test('the SVG says what it is, escapes what it is told, and carries its fonts', 
   expect(svg).toContain('&lt;b&gt;');
   expect(svg).toContain('url(data:p)');
   expect(sheetSvg(chartSheet(chart, options()), { plain: '', bold: '' })).toMatch(/^<svg[^]*<\/svg>$/);
+});
+
+describe('read out', () => {
+  const partsOf = (made: Chart, more: Partial<SheetOptions> = {}) =>
+    chartSheet(made, options(more)).ops.flatMap((op) => (op.op === 'part' ? [op] : []));
+
+  test.each(['a4', 'letter', 'phone'] as const)(
+    'a sheet on %s is a title, the face, every step and the foot, in that order',
+    (paper) => {
+      const parts = partsOf(chart, { paper });
+      expect(parts.map(({ tag }) => tag)).toEqual([
+        'H1',
+        'P',
+        'Figure',
+        ...chart.steps.map(() => 'P'),
+        ...(paper === 'phone' ? [] : ['Note']),
+      ]);
+      // All that is written stands in a part; outside is only the paper.
+      expect(chartSheet(chart, options({ paper })).ops.filter(({ op }) => op !== 'part')).toHaveLength(1);
+      for (const part of parts) expect(part.ops.some(({ op }) => op === 'part')).toBe(false);
+    },
+  );
+
+  test('what is cut on paper is said whole, and the face says which steps are drawn on it', () => {
+    const note = 'A note that goes on and on. '.repeat(40).trim();
+    const long = { ...chart, steps: chart.steps.map((s) => ({ ...s, note })) };
+    const parts = partsOf(long);
+    long.steps.forEach((step, i) => {
+      const { said, ops } = parts[3 + i]!;
+      expect(said.actual!.startsWith(`${i + 1}. ${step.title}`)).toBe(true);
+      expect(said.actual).toContain(note);
+      expect(texts(ops).some(({ text }) => text.endsWith('…'))).toBe(true);
+    });
+    const figure = parts.find(({ tag }) => tag === 'Figure')!;
+    const numbers = texts(figure.ops).filter(({ middle }) => middle);
+    expect(numbers.length).toBeGreaterThan(3);
+    for (const { text } of numbers)
+      expect(figure.said.alt).toContain(`${text} ${long.steps[Number(text) - 1]!.title}`);
+    const bare = { ...chart, steps: chart.steps.map((s) => ({ ...s, placements: [] })) };
+    expect(partsOf(bare)[2]!.said.alt).toContain('nothing is drawn on it');
+  });
+
+  test('in an SVG the face is a picture with words of its own, and the text is text', () => {
+    const svg = sheetSvg(chartSheet(chart, options()), { plain: '', bold: '' });
+    expect(svg.match(/<g role="img" aria-label="The face of [^"]+"/g)).toHaveLength(1);
+    expect(svg).toContain('role="graphics-document document"');
+  });
 });

@@ -15,6 +15,12 @@ function opSvg(op: SheetOp, clip: () => string): string {
     }
     case 'text':
       return `<text x="${n(op.x)}" y="${n(op.y)}" font-size="${n(op.size)}"${op.bold ? ' font-weight="700"' : ''}${op.middle ? ' text-anchor="middle"' : ''} fill="${op.fill}">${escaped(op.text)}</text>`;
+    case 'part': {
+      const inner = op.ops.map((o) => opSvg(o, clip)).join('');
+      return op.said.alt === undefined
+        ? inner
+        : `<g role="img" aria-label="${escaped(op.said.alt)}">${inner}</g>`;
+    }
     case 'group': {
       const [x, y, width, height] = op.frame;
       const id = clip();
@@ -33,7 +39,7 @@ export function sheetSvg(sheet: Sheet, fonts: SheetFonts): string {
   const clip = (): string => `c${++clips}`;
   const style = `@font-face{font-family:Sheet;font-weight:400;src:url(${fonts.plain})}@font-face{font-family:Sheet;font-weight:700;src:url(${fonts.bold})}text{font-family:Sheet,sans-serif}`;
   return (
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${n(sheet.width)}pt" height="${n(sheet.height)}pt" viewBox="0 0 ${n(sheet.width)} ${n(sheet.height)}" role="img" aria-label="${escaped(sheet.title)}">` +
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${n(sheet.width)}pt" height="${n(sheet.height)}pt" viewBox="0 0 ${n(sheet.width)} ${n(sheet.height)}" role="graphics-document document" aria-label="${escaped(sheet.title)}">` +
     `<title>${escaped(sheet.title)}</title><style>${style}</style>${sheet.ops.map((op) => opSvg(op, clip)).join('')}</svg>`
   );
 }
