@@ -1,5 +1,12 @@
 import { useState } from 'react';
-import { PATCH_PLACES, PATCH_RESULTS, productName, type PatchResult, type PatchTest } from '@toile/core';
+import {
+  PATCH_PLACES,
+  PATCH_RESULTS,
+  productFinder,
+  productName,
+  type PatchResult,
+  type PatchTest,
+} from '@toile/core';
 import { newId, patchTestInputSchema, type PatchTestAnswer, type PatchTestInput } from '@toile/contract';
 import { call } from '../../data/call';
 import { useKit, useRefresh } from '../../data/hooks';
@@ -63,10 +70,10 @@ function Planning({ clientId, onClose }: { readonly clientId: string; readonly o
     <>
       <Ready remote={kit}>
         {({ products }) => {
-          const typed = find.trim().toLowerCase();
           const chosen = products.find((p) => p.id === form.productId);
           const shown = products
-            .filter((p) => !p.withdrawn && productName(p).toLowerCase().includes(typed))
+            .filter((p) => !p.withdrawn)
+            .filter(productFinder(find))
             .slice(0, SHOWN);
           return (
             <Column gap="$1">
@@ -86,7 +93,7 @@ function Planning({ clientId, onClose }: { readonly clientId: string; readonly o
                     error={errors.productId}
                     hint="Part of its name"
                   />
-                  {typed === '' && find === ''
+                  {find.trim() === ''
                     ? null
                     : shown.map((p) => (
                         <Row

@@ -1,3 +1,5 @@
+import { readdirSync } from 'node:fs';
+import path from 'node:path';
 import { ACTIONS, findIn } from './findView';
 
 const SOURCES = {
@@ -11,7 +13,9 @@ const SOURCES = {
     maker: 'Fennel & Rook',
     line: 'Veil',
     shade: `V${i}`,
-    kind: 'base',
+    kind: 'base' as const,
+    texture: 'liquid' as const,
+    finish: 'natural' as const,
   })),
 };
 const titles = (words: string): string[] => findIn(words, SOURCES).map((one) => one.title);
@@ -64,4 +68,35 @@ test('every place has an address of its own and a word', () => {
     expect(title).not.toBe('');
     expect(href).toMatch(/^\//);
   }
+});
+
+test('products are found by what people call their kind', () => {
+  for (const words of ['foundation v3', 'Foundations veil 3', 'liquid foundation v3'])
+    expect([words, titles(words)]).toEqual([words, expect.arrayContaining(['Veil V3'])]);
+  expect(titles('lipstick').filter((title) => title.startsWith('Veil'))).toEqual([]);
+});
+
+/** Pages without anybody’s or anything’s own address; those behind a link are gone to by that link alone. */
+const BEHIND_A_LINK = ['/intake', '/join', '/wear'];
+test('every page that can be gone to by itself is found, by its own words', () => {
+  const pages = readdirSync(path.join(__dirname, '../../app'), { recursive: true, encoding: 'utf8' })
+    .filter((file) => file.endsWith('.tsx') && !/[[_+]/.test(file))
+    .map((file) => `/${file.replace(/\.tsx$/, '').replace(/(^|\/)index$/, '')}`)
+    .filter((href) => !BEHIND_A_LINK.includes(href));
+  expect(pages.length).toBeGreaterThan(20);
+  expect(ACTIONS.map(({ href }) => href).sort()).toEqual(pages.sort());
+  for (const { title } of ACTIONS) expect([title, titles(title)[0]]).toEqual([title, title]);
+});
+
+test.each([
+  ['import', '/import', '/kit/import', '/looks/import'],
+  ['dark', '/settings'],
+  ['password', '/settings'],
+  ['wedding', '/parties/new'],
+  ['booking', '/clients/enquiry'],
+  ['trial', '/trials'],
+  ['invitations', '/team'],
+])('%s leads there', (words, ...hrefs) => {
+  const led = findIn(words, { clients: [], looks: [], products: [] }).map(({ href }) => href);
+  expect(led.sort()).toEqual([...hrefs].sort());
 });

@@ -1,5 +1,6 @@
 import {
   PRODUCT_KINDS,
+  productFinder,
   productName,
   shelfLife,
   type Coverage,
@@ -56,7 +57,7 @@ export function kitRows(
   today: string,
   filter: KitFilter = NO_FILTER,
 ): { readonly kind: ProductKind; readonly rows: readonly KitRow[] }[] {
-  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
+  const isFound = productFinder(typed);
   const unitsOf = new Map<string, Unit[]>();
   for (const unit of kit.units) listIn(unitsOf, unit.productId).push(unit);
   const groups = new Map<ProductKind, KitRow[]>();
@@ -68,8 +69,7 @@ export function kitRows(
     )
       continue;
     if (!lets(filter.coverages, product.coverage) || !lets(filter.families, product.family)) continue;
-    const name = [product.maker, product.line, product.shade, product.kind].join(' ').toLowerCase();
-    if (!words.every((w) => name.includes(w))) continue;
+    if (!isFound(product)) continue;
     const row = rowOf(product, unitsOf.get(product.id) ?? [], today);
     if (!lets(filter.states, row.state)) continue;
     listIn(groups, product.kind).push(row);

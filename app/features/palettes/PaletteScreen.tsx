@@ -6,6 +6,7 @@ import {
   cellName,
   movePan,
   panAt,
+  productFinder,
   productName,
   type Arrangement,
   type Cell,
@@ -208,15 +209,12 @@ function PanPanel({ palette, products, cell, editable, onChange }: PanPanelProps
   const pan = panAt(palette, cell);
   const product = products.find((p) => p.id === pan?.productId);
   const held = useMemo(() => new Set(palette.pans.map((p) => p.productId)), [palette]);
-  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
   const found =
-    words.length === 0
+    typed.trim() === ''
       ? []
       : products
-          .filter(
-            (p) =>
-              !held.has(p.id) && words.every((w) => `${productName(p)} ${p.kind}`.toLowerCase().includes(w)),
-          )
+          .filter((p) => !held.has(p.id))
+          .filter(productFinder(typed))
           .slice(0, 6);
   const put = (productId: string): void => {
     onChange({ ...palette, pans: [...palette.pans.filter((p) => p !== pan), { ...cell, productId }] });
@@ -264,7 +262,7 @@ function PanPanel({ palette, products, cell, editable, onChange }: PanPanelProps
               onPress={() => put(p.id)}
             />
           ))}
-          {words.length > 0 && found.length === 0 ? (
+          {typed.trim() !== '' && found.length === 0 ? (
             <Label>Nothing by that name that is not in the palette already.</Label>
           ) : null}
         </>

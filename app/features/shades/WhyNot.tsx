@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { productName, type MatchWishes, type ShadeContext } from '@toile/core';
+import { productFinder, productName, type MatchWishes, type ShadeContext } from '@toile/core';
 import { Body, Column, Field, Label, Loading, Row, Subheading, Swatch } from '../../ui';
 import { askShades, useWork } from '../../workers';
 
@@ -20,13 +20,7 @@ export function WhyNot({
     [context, wishes, productId],
   );
   const { answer, busy, error } = useWork(askShades, 'whyNot', asked);
-  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
-  const found =
-    words.length === 0
-      ? []
-      : context.kit.products
-          .filter((p) => words.every((w) => `${productName(p)} ${p.kind}`.toLowerCase().includes(w)))
-          .slice(0, SHOWN);
+  const found = typed.trim() === '' ? [] : context.kit.products.filter(productFinder(typed)).slice(0, SHOWN);
   return (
     <Column gap="$2">
       <Subheading>Why not another?</Subheading>
@@ -51,7 +45,7 @@ export function WhyNot({
             />
           ))
         : null}
-      {words.length > 0 && found.length === 0 ? <Label>Nothing by that name in the kit.</Label> : null}
+      {typed.trim() !== '' && found.length === 0 ? <Label>Nothing by that name in the kit.</Label> : null}
       {productId !== null && busy ? <Loading words="Working it out" /> : null}
       {productId !== null && !busy && answer ? <Body aria-live="polite">{answer}</Body> : null}
       {error ? <Body color="$madder">{`▲ ${error}`}</Body> : null}

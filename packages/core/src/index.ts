@@ -1,5 +1,6 @@
 export * from './calendar';
 export * from './care';
+export { plainWords } from './plainWords';
 export * from './chair';
 export * from './colour';
 export * from './day';

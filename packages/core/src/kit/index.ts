@@ -33,6 +33,7 @@ export {
   type WearProperty,
 } from './properties';
 export { finishTold, forEyesTold, kindsTold, textureTold } from './kindWords';
+export { CALLED_ALSO, productFinder } from './findProducts';
 export { usualForm, type UsualForm } from './usualForm';
 export { fullMg } from './contents';
 export { shelfLife, type ShelfLife } from './shelfLife';
