@@ -27,6 +27,7 @@ export { ImportScreen } from './files/ImportScreen';
 export { FitScreen } from './fit/FitScreen';
 export { EditProductScreen } from './kit/EditProductScreen';
 export { IdentifyScreen } from './kit/IdentifyScreen';
+export { ReadKitScreen } from './kit/ReadKitScreen';
 export { KitImportScreen } from './kit/KitImportScreen';
 export { KitScreen } from './kit/KitScreen';
 export { NewProductScreen } from './kit/NewProductScreen';

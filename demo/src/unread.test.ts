@@ -1,4 +1,7 @@
 import {
+  colourDrawn,
+  depthOf,
+  skinTarget,
   chartSheet,
   colourSeries,
   fitLook,
@@ -19,6 +22,7 @@ import {
   type Kit,
   type Lab,
   type Product,
+  type SheetOp,
 } from '@toile/core';
 import { KITS } from './corpus/ground';
 import { idFor } from './ids';
@@ -61,6 +65,9 @@ const kitOf = (list: string): Kit => {
   };
 };
 const UNREAD = kitOf(LIST);
+/** How much is drawn on a sheet, in its parts. */
+const drawn = (ops: readonly SheetOp[]): number =>
+  ops.reduce((sum, op) => sum + (op.op === 'part' || op.op === 'group' ? drawn(op.ops) : 1), 0);
 const AS_SKIN = ['base', 'concealer', 'corrector'];
 const DEPTHS = [3, 6.5, 9, 12, 15, 18, 21];
 
@@ -83,7 +90,7 @@ const fitted = (look: (typeof STARTER_LOOKS)[number], depth: number, kit: Kit): 
 test('no base, concealer or corrector whose colour nobody has read is put on anybody', () => {
   for (const look of STARTER_LOOKS)
     for (const depth of DEPTHS) {
-      const { chart, gaps, proposals } = fitted(look, depth, UNREAD);
+      const { chart, gaps, proposals, notes } = fitted(look, depth, UNREAD);
       const bound = chart.steps.flatMap(({ use }) => use.map(({ product }) => product.kind));
       expect([look.name, depth, bound.filter((kind) => AS_SKIN.includes(kind))]).toEqual([
         look.name,
@@ -98,6 +105,11 @@ test('no base, concealer or corrector whose colour nobody has read is put on any
         expect(proposals[step.id]!.length).toBe(4);
         for (const { reasons } of proposals[step.id]!) expect(reasons).toContain('its colour is not read');
       }
+      // Once for all of it beside the chart, with how many wait.
+      const [told, ...again] = notes.filter((note) => /no colour read/.test(note));
+      expect(again).toEqual([]);
+      for (const { title } of chart.steps.filter(({ id }) => (gaps[id]?.unread ?? 0) > 0))
+        expect(told!.toLowerCase()).toContain(`${title.toLowerCase()} (`);
       // What is empty is said, not passed over.
       const said = reviewChart(chart, UNREAD).filter(({ rule }) => rule === 'no-product');
       expect(said.length).toBeGreaterThan(0);
@@ -210,8 +222,10 @@ test('what an eye chose of them is a chart like any other: reviewed, painted, pu
       ])
         expect([look.name, depth, rules]).not.toContain(rule);
       expect(
-        chartSheet(chosen, { paper: 'a4', colour: true, measure: (text, size) => text.length * size * 0.5 })
-          .ops.length,
+        drawn(
+          chartSheet(chosen, { paper: 'a4', colour: true, measure: (text, size) => text.length * size * 0.5 })
+            .ops,
+        ),
       ).toBeGreaterThan(20);
       for (const { steps } of colourSeries(chosen, UNREAD))
         expect(steps.flatMap(({ use }) => use)).toEqual([]);
@@ -220,6 +234,29 @@ test('what an eye chose of them is a chart like any other: reviewed, painted, pu
         for (const one of substitute(product, context)) expect(one.deltaE).toBeNull();
       expect(readChart(writeChart(chosen)).ok).toBe(true);
     }
+});
+
+test('what has no product, or none that is read, is drawn as it is asked for on this skin, never in one colour for all', () => {
+  const NOTHING: Kit = { products: [], units: [] };
+  let drawnAsSkin = 0;
+  for (const look of STARTER_LOOKS)
+    for (const depth of DEPTHS)
+      for (const kit of [UNREAD, NOTHING]) {
+        const { chart } = fitted(look, depth, kit);
+        const skin = skinTarget(chart.client.skin)!;
+        for (const step of chart.steps) {
+          const lab = colourDrawn(step, chart.client);
+          const deeper = lab ? depthOf(lab) - depthOf(skin) : 0;
+          const where = [look.name, depth, step.title, deeper.toFixed(1)];
+          if (['base', 'conceal', 'powder'].includes(step.role)) {
+            expect([...where, Math.abs(deeper) < 3]).toEqual([...where, true]);
+            drawnAsSkin++;
+          }
+          if (step.role === 'contour') expect([...where, deeper > 0.5]).toEqual([...where, true]);
+          if (step.role === 'highlight') expect([...where, deeper < 0.5]).toEqual([...where, true]);
+        }
+      }
+  expect(drawnAsSkin).toBeGreaterThan(400);
 });
 
 test('where what is read is out of range, that others are not read is said', () => {

@@ -81,6 +81,7 @@ const PAGES: readonly [name: string, path: (ids: Ids) => string][] = [
   ['shade map', () => '/kit/map'],
   ['kit import', () => '/kit/import'],
   ['which pan', () => '/kit/identify'],
+  ['read the kit', () => '/kit/colours'],
   ['palettes', () => '/kit/palettes'],
   ['palette', ({ palette }) => `/kit/palettes/${palette}`],
   ['product', ({ product }) => `/kit/products/${product}`],

@@ -1,4 +1,4 @@
-import { documentHash, fitLook, PLAIN_FEATURES, readChart, type Chart } from '@toile/core';
+import { documentHash, fitLook, PLAIN_FEATURES, readChart, simulatedPan, type Chart } from '@toile/core';
 import { ERRORS, newId, type ChartAnswer, type ClientAnswer, type Problem } from '@toile/contract';
 import { inStudio } from '../src/db/connection';
 import { migrate, MIGRATIONS } from '../src/db/migrate';
@@ -243,6 +243,21 @@ describe('readings', () => {
       Math.abs(body.lab[0] - demo.simulatedSkins.find((s) => s.clientId === bride.id)!.skin.cheek![0]),
     ).toBeLessThan(3);
     await agent.post('/api/reader/samples').send({ clientId: bride.id, zone: 'elbow' }).expect(422);
+  });
+
+  test('held to a product it gives its colour, made up once where nobody has read it; never another studio’s', async () => {
+    const agent = await server.signedIn('artist');
+    const touch = (of: Record<string, unknown>, by = agent) => by.post('/api/reader/samples').send(of);
+    const known = demo.products.find(({ lab }) => lab !== null)!;
+    const { body } = await touch({ productId: known.id }).expect(200);
+    expect(Math.abs(body.lab[0] - known.lab![0])).toBeLessThan(5);
+    const fresh = { ...known, id: newId(), shade: 'Unread', lab: null };
+    await agent.post('/api/kit/products').set(keyed()).send(fresh).expect(201);
+    const touches = await Promise.all([1, 2, 3].map(() => touch({ productId: fresh.id }).expect(200)));
+    for (const { body } of touches) expect(Math.abs(body.lab[0] - simulatedPan(fresh)[0])).toBeLessThan(6);
+    await touch({ productId: newId() }).expect(404);
+    await touch({ productId: known.id, clientId: bride.id, zone: 'cheek' }).expect(422);
+    await touch({ productId: known.id }, await server.signedIn('stranger')).expect(404);
   });
 });
 

@@ -1,5 +1,5 @@
 import {
-  colourOfUse,
+  colourDrawn,
   labToHex,
   outlineOf,
   type ClientSnapshot,
@@ -32,7 +32,12 @@ export function layerOfStep(
   const { role } = step;
   if (role === 'care' || step.placements.length === 0) return null;
   let held = kept[eyes].get(step);
-  if (!held || held.client.landmarks !== client.landmarks || held.client.features !== client.features) {
+  if (
+    !held ||
+    held.client.landmarks !== client.landmarks ||
+    held.client.features !== client.features ||
+    held.client.skin !== client.skin
+  ) {
     held = {
       client,
       shapes: step.placements.flatMap((p) => outlineOf(p, client.landmarks, client.features, eyes)),
@@ -42,7 +47,7 @@ export function layerOfStep(
   }
   const known = held.layers[emphasis];
   if (known) return known;
-  const lab = colourOfUse(step.use);
+  const lab = colourDrawn(step, client);
   const layer: PaintedLayer = {
     id: step.id,
     kind: role,

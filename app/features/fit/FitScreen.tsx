@@ -31,6 +31,7 @@ import {
 } from '../../ui';
 import { askFitting } from '../../workers';
 import { ChartEditor } from '../chart/ChartEditor';
+import { productsToRead, readInWords } from '../kit/toRead';
 import { newestSkin, snapshotOfClient } from '../clients/snapshot';
 import { LearnedPanel, useTaken } from '../learned/LearnedPanel';
 import { OccasionCard } from '../occasion/OccasionCard';
@@ -220,6 +221,7 @@ function Fitted({
   const { busy, failure, save: keep } = useSaving('Something went wrong. The chart is kept here; try again.');
   const { chart } = draft;
   const { words, taken } = useTaken();
+  const unread = kit.data ? productsToRead(kit.data).length : 0;
   const save = async (): Promise<void> => {
     await keep(async () => {
       const answer = await call('createChart', {
@@ -272,6 +274,7 @@ function Fitted({
             {draft.notes.map((note) => (
               <Body key={note} color="$weld">{`▲ ${note}`}</Body>
             ))}
+            {unread > 0 ? <Button href="/kit/colours">{readInWords(unread)}</Button> : null}
             <Field
               label="Why this version"
               value={draft.reason}

@@ -27,6 +27,12 @@ export const ACTIONS: readonly Found[] = [
   { kind: 'place', title: 'Kit', detail: 'Everything in the cases', href: '/kit' },
   { kind: 'place', title: 'Add a product', detail: 'To the kit', href: '/kit/new' },
   { kind: 'place', title: 'Which pan is this?', detail: 'Identified by one reading', href: '/kit/identify' },
+  {
+    kind: 'place',
+    title: 'Read the kit',
+    detail: 'Colours of pans, one after the other',
+    href: '/kit/colours',
+  },
   { kind: 'place', title: 'Shade map', detail: 'The kit by depth and undertone', href: '/kit/map' },
   { kind: 'place', title: 'Palettes', detail: 'Which pan is which', href: '/kit/palettes' },
   { kind: 'place', title: 'Bring in a kit file', detail: 'Import a CSV list', href: '/kit/import' },

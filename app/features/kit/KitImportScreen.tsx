@@ -29,6 +29,7 @@ import {
 } from '../../ui';
 import { askShades, useWork } from '../../workers';
 import { decoded, importSummary, mapped } from './importView';
+import { productsToRead, readInWords } from './toRead';
 
 type Chosen = { readonly name: string; readonly text: string; readonly key: string };
 
@@ -98,6 +99,7 @@ function Preview({ file, kit, onOther }: PreviewProps) {
   const asked = useMemo(() => ({ text: file.text, mapping, kit, owned }), [file, mapping, kit, owned]);
   const { answer: read, error } = useWork(askShades, 'readKit', taken ? null : asked);
   const summary = read ? importSummary(read) : null;
+  const unread = productsToRead(kit).length;
   const accept = async (): Promise<void> => {
     await keep(async () => {
       const body = { text: file.text, mapping: read!.mapping, leaveOutWrong: true, owned };
@@ -112,9 +114,16 @@ function Preview({ file, kit, onOther }: PreviewProps) {
       onBack={() => router.navigate('/kit')}
       foot={
         taken ? (
-          <Button kind="main" large onPress={() => router.navigate('/kit')}>
-            To the kit
-          </Button>
+          <Line flexWrap="nowrap">
+            <Button kind={unread > 0 ? 'quiet' : 'main'} large grow onPress={() => router.navigate('/kit')}>
+              To the kit
+            </Button>
+            {unread > 0 ? (
+              <Button kind="main" large grow onPress={() => router.navigate('/kit/colours')}>
+                {readInWords(unread)}
+              </Button>
+            ) : null}
+          </Line>
         ) : (
           <Column gap="$2">
             {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
@@ -139,10 +148,15 @@ function Preview({ file, kit, onOther }: PreviewProps) {
       }
     >
       {taken ? (
-        <Body
-          color="$moss"
-          role="status"
-        >{`✓ ${taken.products} products and ${taken.units} units came in${taken.leftOut > 0 ? `; ${taken.leftOut} rows were left out` : ''}.`}</Body>
+        <Column gap="$3">
+          <Body
+            color="$moss"
+            role="status"
+          >{`✓ ${taken.products} products and ${taken.units} units came in${taken.leftOut > 0 ? `; ${taken.leftOut} rows were left out` : ''}.`}</Body>
+          {unread > 0 ? (
+            <Body>{`${unread} of the kit have no colour read yet. Until they are, bases and concealers are not proposed for anybody, and of several blushes or lips none is taken by itself.`}</Body>
+          ) : null}
+        </Column>
       ) : error ? (
         <Body role="alert" color="$madder">{`▲ ${error}`}</Body>
       ) : read && summary ? (

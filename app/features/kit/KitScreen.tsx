@@ -28,6 +28,7 @@ import { KitTable } from './KitTable';
 import { kitRows, NO_FILTER, wishesIn, type KitFilter, type KitRow } from './kitView';
 import { ProductScreen } from './ProductScreen';
 import { sortedBy, sortRows, type Sorting } from './tableView';
+import { productsToRead, readInWords } from './toRead';
 import { useWithdraw } from './useWithdraw';
 
 /** Everything in the cases: colour, what it is, where it is, until when. */
@@ -94,6 +95,7 @@ function KitView({ kit, mayEdit, open }: KitViewProps) {
       ),
     [groups, sorting],
   );
+  const unread = useMemo(() => productsToRead(kit).length, [kit]);
   if (kit.products.length === 0) return <NoKit mayEdit={mayEdit} />;
   const above = (
     <Column gap="$3" paddingBottom="$2">
@@ -104,6 +106,12 @@ function KitView({ kit, mayEdit, open }: KitViewProps) {
         placeholder="Maker, line, shade or kind"
         hint={`${rows.length} of ${kit.products.length} products`}
       />
+      {mayEdit && unread > 0 ? (
+        <Line>
+          <Button href="/kit/colours">{readInWords(unread)}</Button>
+          <Label flex={1}>Nobody has read them yet: nothing that lies as skin is proposed of them.</Label>
+        </Line>
+      ) : null}
       <Ways filter={filter} onFilter={setFilter} mayEdit={mayEdit} />
       {mayEdit ? <KindsToFill kit={kit} /> : null}
       {rows.length === 0 ? (
@@ -173,7 +181,7 @@ function ProductRow({ row: { product, units, fact } }: { readonly row: KitRow })
         product.finish,
         product.texture,
         product.family,
-        units.map((u) => u.place).join('; ') || 'in no case',
+        units.map((u) => u.place).join('; ') || 'no place noted',
       ].join(' · ')}
       fact={fact}
       before={<Swatch lab={product.lab} label={product.lab ? 'product colour' : 'no colour of its own'} />}

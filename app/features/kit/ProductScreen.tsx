@@ -4,6 +4,7 @@ import {
   depthInWords,
   depthOf,
   flashGradeOf,
+  isUnread,
   productName,
   shelfLife,
   undertoneOf,
@@ -135,9 +136,19 @@ function Facts({ product }: { readonly product: Product }) {
         <Body color="$weld">▲ Withdrawn: proposed no more. Find a substitute where it is used.</Body>
       ) : null}
       <Line gap="$3" flexWrap="nowrap" alignItems="flex-start">
-        <Swatch lab={lab} size={72} label={lab ? 'colour of a thick layer' : 'no colour of its own'} />
+        <Swatch
+          lab={lab}
+          size={72}
+          label={
+            lab ? 'colour of a thick layer' : isUnread(product) ? 'colour not read' : 'no colour of its own'
+          }
+        />
         <Column gap={0} flex={1}>
-          {lab ? <Figure>{labInWords(lab)}</Figure> : <Body>No colour of its own</Body>}
+          {lab ? (
+            <Figure>{labInWords(lab)}</Figure>
+          ) : (
+            <Body>{isUnread(product) ? '▲ Its colour is not read yet' : 'No colour of its own'}</Body>
+          )}
           {lab ? (
             <Label>{`depth ${depthOf(lab).toFixed(1)}, ${depthInWords(depthOf(lab))}; ${undertoneOf(lab).undertone}`}</Label>
           ) : null}

@@ -140,6 +140,11 @@ test('the reader is held to skin or to a pan, never both or neither', async () =
     Object.keys(await problemsOf(sampleRequestSchema, { clientId: newId(), zone: 'cheek', pan })),
   ).toHaveLength(1);
   expect(Object.keys(await problemsOf(sampleRequestSchema, {}))).toHaveLength(1);
+  expect(await problemsOf(sampleRequestSchema, { productId: newId() })).toEqual({});
+  for (const more of [{ pan }, { clientId: newId(), zone: 'cheek' }])
+    expect(Object.keys(await problemsOf(sampleRequestSchema, { productId: newId(), ...more }))).toHaveLength(
+      1,
+    );
 });
 
 test('a substitution names charts and parts; a kit file its columns', async () => {

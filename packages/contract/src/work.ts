@@ -65,7 +65,7 @@ export type ReadingInput = Omit<InferType<typeof readingInputSchema>, 'zones' | 
 };
 
 const place = number().integer().min(0).max(11);
-/** What the stand-in reader is held to: a zone of a client, a spot in it, or a pan of a palette. */
+/** What the stand-in reader is held to: a zone of a client, a spot in it, a pan of a palette, or a product by itself. */
 export const sampleRequestSchema = object({
   clientId: uuid(),
   zone: string()
@@ -77,17 +77,27 @@ export const sampleRequestSchema = object({
   pan: object({ paletteId: uuid().required(), row: place.required(), column: place.required() })
     .default(undefined)
     .noUnknown(),
+  productId: uuid(),
 })
   .noUnknown()
   .test(
     'one',
-    'Hold the reader to skin or to a pan',
-    (value) => (value.clientId === undefined) !== (value.pan === undefined),
+    'Hold the reader to skin, to a pan or to a product',
+    ({ clientId, pan, productId }) =>
+      [clientId, pan, productId].filter((to) => to !== undefined).length === 1,
   );
 export type SampleRequest =
-  | { readonly clientId: string; readonly zone: SkinZone; readonly spot?: boolean; readonly pan?: undefined }
+  | {
+      readonly clientId: string;
+      readonly zone: SkinZone;
+      readonly spot?: boolean;
+      readonly pan?: undefined;
+      readonly productId?: undefined;
+    }
+  | { readonly productId: string; readonly clientId?: undefined; readonly pan?: undefined }
   | {
       readonly clientId?: undefined;
+      readonly productId?: undefined;
       readonly pan: { readonly paletteId: string; readonly row: number; readonly column: number };
     };
 

@@ -5,6 +5,7 @@ import {
   seededRandom,
   seedFromText,
   simulateSample,
+  simulatedPan,
   skinByZone,
   tinAsPalette,
   writeCgats,
@@ -55,9 +56,11 @@ export function registerReadings(services: Services): void {
     const caller = allowed(req, 'sample');
     const asked = await checkedBody('sample', req.body);
     const truth = await inStudio(services.db, caller.studioId, (tx) =>
-      asked.clientId === undefined
+      asked.pan !== undefined
         ? colourOfPan(tx, asked.pan)
-        : skinOrSpot(tx, asked.clientId, asked.zone, asked.spot ?? false),
+        : asked.productId !== undefined
+          ? colourOfProduct(tx, asked.productId)
+          : skinOrSpot(tx, asked.clientId, asked.zone, asked.spot ?? false),
     );
     const answer: SampleAnswer = {
       lab: simulateSample(truth, services.random),
@@ -90,6 +93,14 @@ async function skinOrSpot(tx: Tx, clientId: string, zone: SkinZone, spot: boolea
   return [skin[0] + dL * scale, skin[1] + da * scale, skin[2] + db * scale];
 }
 
+/** The colour of a product held by itself: as it is known, made up where nobody has read it. */
+async function colourOfProduct(tx: Tx, productId: string): Promise<Lab> {
+  const { document } = found(
+    await tx.selectFrom('products').select('document').where('id', '=', productId).executeTakeFirst(),
+  );
+  return document.lab ?? simulatedPan(document);
+}
+
 /** The colour of the product that really lies in a place of a palette; 404 for an empty place. */
 async function colourOfPan(
   tx: Tx,
@@ -105,7 +116,7 @@ async function colourOfPan(
   const product = found(
     await tx.selectFrom('products').select('document').where('id', '=', pan.productId).executeTakeFirst(),
   ).document;
-  return found(product.lab);
+  return product.lab ?? simulatedPan(product);
 }
 
 /** The colour of a pan in a tin of a client's compact: as the chart it is for remembers its product. */

@@ -34,6 +34,7 @@ export {
 } from './properties';
 export { finishTold, forEyesTold, kindsTold, textureTold } from './kindWords';
 export { CALLED_ALSO, productFinder } from './findProducts';
+export { simulatedPan } from './simulatedPan';
 export { usualForm, type UsualForm } from './usualForm';
 export { fullMg } from './contents';
 export { shelfLife, type ShelfLife } from './shelfLife';

@@ -1,5 +1,6 @@
 import { checkLimits, withinLimits } from '../face';
 import { isPowder, productName, type Kit } from '../kit';
+import { listed } from '../listed';
 import { setAside, type StepGap } from '../shade';
 import { adaptationInWords, adaptLook } from './adapt';
 import type { Adaptation, Chart, ClientSnapshot, Look, LookStep, Occasion, Step } from './document';
@@ -85,10 +86,10 @@ export function fitLook(
     proposals[plan.id] = ranked;
     if (match.gap) {
       gaps[plan.id] = match.gap;
-      notes.push(gapInWords(match.gap));
     }
     return { ...placed, use: [...(match.gap ? [] : (ranked[0]?.use ?? []))] };
   });
+  notes.push(...gapsInWords(steps.flatMap(({ id, title }) => (gaps[id] ? [{ title, gap: gaps[id] }] : []))));
   const exact = madeExactByPowder(steps, gaps, context);
   const used = new Set(adapted.steps.flatMap((s) => s.wants.kinds));
   for (const { product, why } of aside)
@@ -129,6 +130,20 @@ export function gapInWords({ words, mixNeeds, buy }: StepGap): string {
   return [words, mixNeeds ? `Stirred, ${mixNeeds} would do it.` : null, buy ? `Buy ${buy}.` : null]
     .filter(Boolean)
     .join(' ');
+}
+
+/** All a kit has nothing for, in sentences: what only nobody has read is said once for all of it. */
+export function gapsInWords(gaps: readonly { readonly title: string; readonly gap: StepGap }[]): string[] {
+  const unread = gaps.filter(({ gap }) => gap.unread > 0);
+  const rest = gaps
+    .filter(({ gap }) => gap.unread === 0 || unread.length < 2)
+    .map(({ gap }) => gapInWords(gap));
+  if (unread.length < 2) return rest;
+  const named = unread.map(({ title, gap }) => `${title.toLowerCase()} (${gap.unread})`);
+  return [
+    `What is at hand has no colour read, so nobody can say what suits, for ${listed(named)}. Read the pans, or choose by eye in each step.`,
+    ...rest,
+  ];
 }
 
 const usesPowder = (step: Step): boolean => step.use.some(({ product }) => isPowder(product));

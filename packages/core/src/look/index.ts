@@ -69,6 +69,7 @@ export {
 export {
   fitLook,
   gapInWords,
+  gapsInWords,
   inOrder,
   phaseOrder,
   type FitOptions,
@@ -157,3 +158,4 @@ export {
   type TakenShade,
   type TakenStep,
 } from './takenDown';
+export { colourDrawn } from './colourDrawn';

@@ -18,6 +18,7 @@ import {
 import {
   AFTER_AIRBRUSH,
   airbrushInWords,
+  colourDrawn,
   colourOfUse,
   howInWords,
   productsInWords,
@@ -129,7 +130,7 @@ function placedSteps(chart: Chart, steps: readonly Step[], eyes: Eyes): Placed[]
   const { landmarks, features } = chart.client;
   return steps.flatMap((step, i): Placed[] => {
     if (step.role === 'care') return [];
-    const lab = colourOfUse(step.use);
+    const lab = colourDrawn(step, chart.client);
     const shapes = step.placements.flatMap((p) => outlineOf(p, landmarks, features, eyes));
     return [
       {

@@ -61,6 +61,8 @@ export type StepGap = {
   readonly mixNeeds: string | null;
   /** What to buy. */
   readonly buy: string | null;
+  /** How many at hand have no colour read, where that is why; 0 for any other reason. */
+  readonly unread: number;
 };
 
 export type StepMatch = {

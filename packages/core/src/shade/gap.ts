@@ -96,6 +96,7 @@ export function gapOf({
       nearest: null,
       mixNeeds: null,
       buy: null,
+      unread: unread.length,
     };
   }
   if (notOwned) {
@@ -108,6 +109,7 @@ export function gapOf({
       nearest: nearest ?? null,
       mixNeeds: null,
       buy: wanted,
+      unread: 0,
     };
   }
   if (!nearest)
@@ -115,7 +117,8 @@ export function gapOf({
       words: `Nothing in the kit suits ${what}: no ${kind} can be used${ruledOut.length > 0 ? `: ${reasonsInWords(ruledOut)}` : ''}. Choose something or leave it out.`,
       nearest: null,
       mixNeeds: null,
-      buy: `a ${finish}${kind}${target ? `, ${colourToBuy(target)}` : ''}${free}`,
+      buy: `${some(ask.wants.kinds, finish)}${target ? `, ${colourToBuy(target)}` : ''}${free}`,
+      unread: 0,
     };
   const miss = nearest.misses[0]!;
   const name = nearest.parts.map((p) => productName(p.product)).join(' with ');
@@ -126,8 +129,19 @@ export function gapOf({
     words: `Nothing in the kit does this: ${what} has no ${kind} in range. The nearest, ${name}, ${miss.words}.${more}`,
     nearest,
     mixNeeds: mixable ? `${name} half and half with one ${colourToBuy(other)}` : null,
-    buy: `a ${finish}${kind}, ${colourToBuy(asks)}${free}`,
+    buy: `${some(ask.wants.kinds, finish)}, ${colourToBuy(asks)}${free}`,
+    unread: 0,
   };
+}
+
+/** 'a matte contour', 'an adjuster', 'lashes', 'something for the brows': what is bought, as it is asked for in a shop. */
+function some(kinds: readonly ProductKind[], finish: string): string {
+  const [kind] = kinds;
+  if (kinds.length === 1 && kind === 'lashes') return `${finish}lashes`;
+  if (kinds.length === 1 && (kind === 'brow' || kind === 'prep'))
+    return kind === 'brow' ? `a ${finish}brow product` : `something ${finish}to prepare with`;
+  const words = `${finish}${kinds.join(' or ')}`;
+  return `${/^[aeiou]/.test(words) ? 'an' : 'a'} ${words}`;
 }
 
 /**

@@ -1,0 +1,3 @@
+import { fromWork } from '../../features/frame/fromWork';
+
+export default fromWork((work) => work.ReadKitScreen);
