@@ -35,7 +35,7 @@ import {
   withSamples,
   type Session,
 } from './reading/readingView';
-import { acceptedLines, fixed, openLines, reviewInWords } from './review/reviewView';
+import { acceptedLines, fixed, gathered, openLines, reviewInWords } from './review/reviewView';
 import { saversInWords, timeInWords } from './review/timeView';
 import {
   bestUnderLights,
@@ -385,6 +385,32 @@ describe('review and time', () => {
         .review({ chart: heavy, kit: KIT, grades: { 'heavy-base': 'off' } })
         .some((l) => l.rule === 'heavy-base'),
     ).toBe(false);
+  });
+
+  test('many findings of one rule are read as one where the first stands; stops and a few of a kind never', () => {
+    const found = (rule: string, count: number, severity: 'caution' | 'stop' | 'note' = 'caution') =>
+      Array.from({ length: count }, (_, i) => ({ ...heavyBase, rule, severity, stepIds: [`${rule} ${i}`] }));
+    const lines = [
+      ...found('allergen', 5, 'stop'),
+      ...found('no-product', 2),
+      ...found('not-enough', 3),
+      ...found('no-product', 2),
+      ...found('no-dose', 1, 'note'),
+      ...found('no-product', 4, 'note'),
+    ];
+    expect(gathered(lines).map((alike) => `${alike[0]!.rule} ${alike[0]!.severity} ${alike.length}`)).toEqual(
+      [
+        ...Array.from({ length: 5 }, () => 'allergen stop 1'),
+        'no-product caution 4',
+        ...Array.from({ length: 3 }, () => 'not-enough caution 1'),
+        'no-dose note 1',
+        'no-product note 4',
+      ],
+    );
+    // None is lost, none is said twice.
+    expect(gathered(lines).flat()).toHaveLength(lines.length);
+    expect(new Set(gathered(lines).flat()).size).toBe(lines.length);
+    expect(gathered([])).toEqual([]);
   });
 
   test('counted in words; what was accepted is set apart', () => {

@@ -1,9 +1,11 @@
+import type { ReactNode } from 'react';
 import { acceptFinding, type Chart, type Kit } from '@toile/core';
 import { Body, Column, Label, Subheading } from '../../ui';
 import type { ReviewLine } from '../../workers/fittingJobs';
 import { useMinded } from '../clients/useMinded';
 import { FindingRow } from './FindingRow';
-import { acceptedLines, fixed, openLines, reviewInWords } from './reviewView';
+import { ManyAlike } from './ManyAlike';
+import { acceptedLines, fixed, gathered, openLines, reviewInWords } from './reviewView';
 import { useGrades } from './useReview';
 
 type ReviewPanelProps = {
@@ -27,19 +29,28 @@ export function ReviewPanel({ chart, kit, answer, editable, onChange, onSelect }
   const lines = openLines(answer);
   const accepted = acceptedLines(answer);
   const grave = lines.some((l) => l.severity === 'stop');
+  const row = (line: ReviewLine): ReactNode => (
+    <FindingRow
+      key={`${line.rule} ${line.stepIds.join()}`}
+      line={line}
+      editable={editable}
+      onFix={() => onChange(fixed(chart, kit, grades, line, minded))}
+      onAccept={(why) => onChange(acceptFinding(chart, { ...line, fix: null }, why))}
+      onSelect={() => line.stepIds[0] && onSelect(line.stepIds.at(-1)!)}
+    />
+  );
   return (
     <Column gap="$2" role="group" aria-label="Review">
       <Body color={grave ? '$madder' : '$ink'}>{`Looked over: ${reviewInWords(lines)}.`}</Body>
-      {lines.map((line) => (
-        <FindingRow
-          key={`${line.rule} ${line.stepIds.join()}`}
-          line={line}
-          editable={editable}
-          onFix={() => onChange(fixed(chart, kit, grades, line, minded))}
-          onAccept={(why) => onChange(acceptFinding(chart, { ...line, fix: null }, why))}
-          onSelect={() => line.stepIds[0] && onSelect(line.stepIds.at(-1)!)}
-        />
-      ))}
+      {gathered(lines).map((alike) =>
+        alike.length === 1 ? (
+          row(alike[0]!)
+        ) : (
+          <ManyAlike key={alike[0]!.rule} chart={chart} lines={alike}>
+            {alike.map(row)}
+          </ManyAlike>
+        ),
+      )}
       {accepted.length > 0 ? (
         <Column gap="$1">
           <Subheading fontSize="$2">Accepted as they are</Subheading>

@@ -14,6 +14,23 @@ export const openLines = (lines: readonly ReviewLine[]): ReviewLine[] =>
 export const acceptedLines = (lines: readonly ReviewLine[]): ReviewLine[] =>
   lines.filter((l) => l.accepted !== null);
 
+/** More findings of one rule than this are read as one, and each on request. */
+const MOST_OF_A_RULE = 3;
+
+/**
+ * Findings as they are read: one by one, but many of one rule together, where the first of them stands. What is to be
+ * stopped at is never gathered.
+ */
+export function gathered(lines: readonly ReviewLine[]): readonly (readonly ReviewLine[])[] {
+  const alike = (line: ReviewLine): readonly ReviewLine[] =>
+    lines.filter((other) => other.rule === line.rule && other.severity === line.severity);
+  return lines.flatMap((line) => {
+    const all = alike(line);
+    if (line.severity === 'stop' || all.length <= MOST_OF_A_RULE) return [[line]];
+    return all[0] === line ? [all] : [];
+  });
+}
+
 /** '1 to stop at, 2 cautions, 3 notes' */
 export function reviewInWords(lines: readonly ReviewLine[]): string {
   const count = (severity: Severity): number => lines.filter((l) => l.severity === severity).length;
