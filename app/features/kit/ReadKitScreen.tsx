@@ -45,7 +45,6 @@ export function ReadKitScreen() {
         {(data) =>
           product ? (
             <One
-              key={product.id}
               kit={data}
               product={product}
               reader={reader}
@@ -81,7 +80,12 @@ type OneProps = {
 };
 
 function One({ kit, product, reader, onConnect, onKept, onLater }: OneProps) {
-  const [samples, setSamples] = useState<readonly Lab[]>([]);
+  // Kept by product, not by a key: the main button stays the same one, and with it the focus of whoever works by keys.
+  const [read, setRead] = useState<{ readonly id: string; readonly samples: readonly Lab[] }>({
+    id: product.id,
+    samples: [],
+  });
+  const samples = read.id === product.id ? read.samples : [];
   const saving = useSaveProduct();
   const summary = summariseReadings(samples);
   const impossible = summary ? impossibleBecause(product.kind, summary.lab) : null;
@@ -90,10 +94,13 @@ function One({ kit, product, reader, onConnect, onKept, onLater }: OneProps) {
   );
   const enough = summary !== null && summary.moreNeeded === 0;
   const touch = async (): Promise<void> => {
-    const lab = await reader.touch({ productId: product.id });
-    if (lab) setSamples((now) => [...now, lab]);
+    if (reader.busy) return;
+    const { id } = product;
+    const lab = await reader.touch({ productId: id });
+    if (lab) setRead((now) => ({ id, samples: now.id === id ? [...now.samples, lab] : [lab] }));
   };
   const keep = async ([L, a, b]: Lab): Promise<void> => {
+    if (saving.busy) return;
     const tenth = (value: number): number => Math.round(10 * value) / 10;
     const form = formOf({ ...product, lab: [tenth(L), tenth(a), tenth(b)] });
     if (await saving.save(form, kit.revisions[product.id] ?? 1)) onKept();
@@ -120,21 +127,19 @@ function One({ kit, product, reader, onConnect, onKept, onLater }: OneProps) {
           Connect the reader
         </Button>
       ) : enough && !impossible ? (
-        <Button kind="main" large disabled={saving.busy} onPress={() => void keep(summary.lab)}>
+        <Button kind="main" large onPress={() => void keep(summary.lab)}>
           Keep it, on to the next
         </Button>
       ) : (
-        <Button kind="main" large disabled={reader.busy} onPress={() => void touch()}>
+        <Button kind="main" large onPress={() => void touch()}>
           {summary ? `Touch again, ${summary.moreNeeded} more` : 'Touch it'}
         </Button>
       )}
       <Line>
-        {samples.length > 0 ? <Button onPress={() => setSamples([])}>Read it anew</Button> : null}
-        {enough && reader.connected ? (
-          <Button disabled={reader.busy} onPress={() => void touch()}>
-            One touch more
-          </Button>
+        {samples.length > 0 ? (
+          <Button onPress={() => setRead({ id: product.id, samples: [] })}>Read it anew</Button>
         ) : null}
+        {enough && reader.connected ? <Button onPress={() => void touch()}>One touch more</Button> : null}
         <Button onPress={onLater}>Later</Button>
         <Button href={`/kit/products/${product.id}`}>The product</Button>
       </Line>
