@@ -1,7 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { impossibleBecause, productName, summariseReadings, type Lab, type Product } from '@toile/core';
-import type { KitAnswer } from '@toile/contract';
+import { impossibleBecause, productName, type Product, type Unit } from '@toile/core';
 import { useKit } from '../../data/hooks';
 import {
   Body,
@@ -18,11 +17,12 @@ import {
   Swatch,
 } from '../../ui';
 import { ReaderDialog } from '../reading/ReaderDialog';
-import { useReader } from '../reading/useReader';
+import { useReader, type Reader } from '../reading/useReader';
 import { labInWords } from '../words/colours';
-import { formOf } from './productForm';
 import { nextToRead, productsToRead } from './toRead';
-import { useSaveProduct } from './useSaveProduct';
+import { useKitReading } from './useKitReading';
+
+type Reading = ReturnType<typeof useKitReading>;
 
 /** The kit's colours, read one product after the other: three touches each, kept, and on. */
 export function ReadKitScreen() {
@@ -34,22 +34,27 @@ export function ReadKitScreen() {
   const [kept, setKept] = useState(0);
   const waiting = useMemo(() => (kit.data ? productsToRead(kit.data) : []), [kit.data]);
   const product = nextToRead(waiting, putOff);
+  const reading = useKitReading(kit.data, product, reader, () => setKept((n) => n + 1));
   return (
     <Screen
       title="Read the kit"
       above={`${kept} read, ${waiting.length} to go`}
       widest={760}
       onBack={() => router.navigate('/kit')}
+      foot={
+        product ? (
+          <ReadingFoot reader={reader} reading={reading} onConnect={() => setConnecting(true)} />
+        ) : undefined
+      }
     >
       <Ready remote={kit}>
-        {(data) =>
+        {({ units }) =>
           product ? (
             <One
-              kit={data}
               product={product}
+              units={units}
               reader={reader}
-              onConnect={() => setConnecting(true)}
-              onKept={() => setKept((n) => n + 1)}
+              reading={reading}
               onLater={() => setPutOff((now) => new Set([...now, product.id]))}
             />
           ) : waiting.length > 0 ? (
@@ -70,41 +75,49 @@ export function ReadKitScreen() {
   );
 }
 
-type OneProps = {
-  readonly kit: KitAnswer;
-  readonly product: Product;
-  readonly reader: ReturnType<typeof useReader>;
+/** One button under the thumb, the same from touch to touch and on to the next: focus stays on it too. */
+function ReadingFoot({
+  reader,
+  reading: { summary, enough, impossible, touch, keep, anew },
+  onConnect,
+}: {
+  readonly reader: Reader;
+  readonly reading: Reading;
   readonly onConnect: () => void;
-  readonly onKept: () => void;
+}) {
+  if (!reader.connected)
+    return (
+      <Button kind="main" large onPress={onConnect}>
+        Connect the reader
+      </Button>
+    );
+  const press = !enough ? touch : impossible ? anew : () => keep(summary!.lab);
+  return (
+    <Button kind="main" large onPress={() => void press()}>
+      {summary === null
+        ? 'Touch it'
+        : !enough
+          ? `Touch again, ${summary.moreNeeded} more`
+          : impossible
+            ? 'Read it anew'
+            : 'Keep it, on to the next'}
+    </Button>
+  );
+}
+
+type OneProps = {
+  readonly product: Product;
+  readonly units: readonly Unit[];
+  readonly reader: Reader;
+  readonly reading: Reading;
   readonly onLater: () => void;
 };
 
-function One({ kit, product, reader, onConnect, onKept, onLater }: OneProps) {
-  // Kept by product, not by a key: the main button stays the same one, and with it the focus of whoever works by keys.
-  const [read, setRead] = useState<{ readonly id: string; readonly samples: readonly Lab[] }>({
-    id: product.id,
-    samples: [],
-  });
-  const samples = read.id === product.id ? read.samples : [];
-  const saving = useSaveProduct();
-  const summary = summariseReadings(samples);
-  const impossible = summary ? impossibleBecause(product.kind, summary.lab) : null;
-  const places = kit.units.flatMap(({ productId, place }) =>
+function One({ product, units, reader, reading, onLater }: OneProps) {
+  const { summary, impossible, enough, failure, touch, keep, anew } = reading;
+  const places = units.flatMap(({ productId, place }) =>
     productId === product.id && place !== '' ? [place] : [],
   );
-  const enough = summary !== null && summary.moreNeeded === 0;
-  const touch = async (): Promise<void> => {
-    if (reader.busy) return;
-    const { id } = product;
-    const lab = await reader.touch({ productId: id });
-    if (lab) setRead((now) => ({ id, samples: now.id === id ? [...now.samples, lab] : [lab] }));
-  };
-  const keep = async ([L, a, b]: Lab): Promise<void> => {
-    if (saving.busy) return;
-    const tenth = (value: number): number => Math.round(10 * value) / 10;
-    const form = formOf({ ...product, lab: [tenth(L), tenth(a), tenth(b)] });
-    if (await saving.save(form, kit.revisions[product.id] ?? 1)) onKept();
-  };
   return (
     <Column gap="$4">
       <Line flexWrap="nowrap" gap="$3" alignItems="flex-start">
@@ -119,26 +132,11 @@ function One({ kit, product, reader, onConnect, onKept, onLater }: OneProps) {
           )}
         </Column>
       </Line>
-      {impossible ? <Body role="alert" color="$madder">{`▲ ${impossible}`}</Body> : null}
-      {reader.failure ? <Body role="alert" color="$madder">{`▲ ${reader.failure}`}</Body> : null}
-      {saving.failure ? <Body role="alert" color="$madder">{`▲ ${saving.failure}`}</Body> : null}
-      {!reader.connected ? (
-        <Button kind="main" large onPress={onConnect}>
-          Connect the reader
-        </Button>
-      ) : enough && !impossible ? (
-        <Button kind="main" large onPress={() => void keep(summary.lab)}>
-          Keep it, on to the next
-        </Button>
-      ) : (
-        <Button kind="main" large onPress={() => void touch()}>
-          {summary ? `Touch again, ${summary.moreNeeded} more` : 'Touch it'}
-        </Button>
+      {[impossible, failure].map((wrong) =>
+        wrong ? <Body key={wrong} role="alert" color="$madder">{`▲ ${wrong}`}</Body> : null,
       )}
       <Line>
-        {samples.length > 0 ? (
-          <Button onPress={() => setRead({ id: product.id, samples: [] })}>Read it anew</Button>
-        ) : null}
+        {summary && !impossible ? <Button onPress={anew}>Read it anew</Button> : null}
         {enough && reader.connected ? <Button onPress={() => void touch()}>One touch more</Button> : null}
         <Button onPress={onLater}>Later</Button>
         <Button href={`/kit/products/${product.id}`}>The product</Button>
