@@ -170,7 +170,9 @@ describe('chart', () => {
     // Without a product it is drawn as it is asked for on this skin; in the kind's own colour where none is read.
     expect(layers[1]!.colour).toMatch(/^#[0-9a-f]{6}$/);
     const unread = { ...chart.client, skin: {} };
-    expect(layersOf(unread, stepsOfVariant(chart.steps, null), id(2))[1]!.colour).toBeNull();
+    const nothingAsked = stepsOfVariant(chart.steps, null).map((s) => ({ ...s, shade: null }));
+    expect(layersOf(chart.client, nothingAsked, id(2))[1]!.colour).toMatch(/^#[0-9a-f]{6}$/);
+    expect(layersOf(unread, nothingAsked, id(2))[1]!.colour).toBeNull();
   });
 
   test('a step that has not changed keeps the very layer it had', () => {
