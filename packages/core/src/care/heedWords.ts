@@ -40,7 +40,7 @@ export const HEED_WORDS: readonly (readonly [HeedKind, RegExp])[] = [
     anyOf(
       /(eye ?)?lash(es)? ?ext(ension)?s?/,
       /extensions? (on|of|to) (my |the )?(eye ?)?lash(es)?/,
-      /(russian|hybrid|volume|individual|semi[- ]permanent) (volume )?(eye ?)?lash(es)?/,
+      /(russian|hybrid|volume|semi[- ]permanent) (volume )?(eye ?)?lash(es)?/,
       /lash infills?/,
     ),
   ],
@@ -151,7 +151,7 @@ export const HEED_WORDS: readonly (readonly [HeedKind, RegExp])[] = [
       /hives/,
       /rash(es)?/,
       /sore skin/,
-      /raw/,
+      /raw (skin|patch(es)?|spots?)/,
     ),
   ],
   [
@@ -165,8 +165,7 @@ export const HEED_WORDS: readonly (readonly [HeedKind, RegExp])[] = [
       /chalazi(on|a)/,
       /conjunctivitis/,
       /pink ?-?eyes?/,
-      /infect(ed|ions?|ious)/,
-      /contagious/,
+      /infect(ed|ions?)/,
       /impetigo/,
       /ring ?-?worm/,
       /shingles/,
@@ -186,7 +185,7 @@ export const HEED_WORDS: readonly (readonly [HeedKind, RegExp])[] = [
       /grazed?/,
       /stitches/,
       /sutures/,
-      /weeping/,
+      /weeping (skin|spots?|patch(es)?|eczema|sores?|eyes?)/,
       /oozing/,
       /bleed(s|ing)/,
       /crust(s|ed|y)/,
@@ -221,6 +220,11 @@ export const ASKED_WORDS = anyOf(
 );
 /** Sounds like one of them and is none. */
 export const SOUNDS_ALIKE = anyOf(
+  /burnt (orange|sienna|umber|sugar|rose|peach|caramel|copper)/,
+  /(lip ?(colou?r|stick|liner)|liner|gloss(es)?|lipsticks?) (that |which )?bleed(s|ing)?/,
+  /(bleeds?|bleeding) into (the |my )?(lip )?lines/,
+  /(mascara|powder|foundation|base|brows?) (that )?flak(es|ing|y)/,
+  /flaky (mascara|powder|foundation)/,
   /orange peel/,
   /peel[- ]?off/,
   /banana peel/,
