@@ -174,7 +174,12 @@ test('repeated on whoever, with whatever the kit has become, taken home and prin
       expect(wrong(again.base)).toEqual([]);
       expect(wrong(again.chart)).toEqual([]);
       for (const { title, why } of again.changes) expect(`${title} ${why}`).not.toMatch(UNSAID);
-      expect(sheetOf(again.chart).ops.length).toBeGreaterThan(10);
+      // On paper every step of the plan stands in its turn.
+      const plan = again.chart.steps.filter(({ variant }) => variant === undefined);
+      const said = sheetOf(again.chart).ops.flatMap((op) => (op.op === 'part' ? (op.said.actual ?? []) : []));
+      expect(
+        said.filter((words) => /^\d+\. /.test(words)).map((words) => Number.parseInt(words, 10)),
+      ).toEqual(plan.map((_, i) => i + 1));
     }),
     { numRuns: 15 },
   );
