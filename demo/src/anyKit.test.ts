@@ -40,6 +40,8 @@ import { STARTER_LOOKS } from './starterLooks';
 
 // Whatever may be entered can be fitted, judged, kept, repeated and printed: no number a kit can hold, no face and
 // no look may end in a chart that is refused.
+/** The same in every run: what is rarer is looked for by changing it, not by chance on somebody else’s change. */
+const SEED = 20310514;
 const wrong = (chart: Chart): string[] =>
   [...Value.Errors(ChartV2Schema, chart)].map(({ path, message, value }) => `${path} ${message}: ${value}`);
 const UNSAID = /NaN|undefined|Infinity|\bnull\b|\[object/;
@@ -158,7 +160,7 @@ test('any kit, anybody and any day end in a chart that can be kept, each fix of 
         expect(words).not.toMatch(UNSAID);
       for (const { fix } of found) if (fix) expect(wrong(fix.apply(chart))).toEqual([]);
     }),
-    { numRuns: 40 },
+    { numRuns: 40, seed: SEED },
   );
 });
 
@@ -181,7 +183,7 @@ test('repeated on whoever, with whatever the kit has become, taken home and prin
         said.filter((words) => /^\d+\. /.test(words)).map((words) => Number.parseInt(words, 10)),
       ).toEqual(plan.map((_, i) => i + 1));
     }),
-    { numRuns: 15 },
+    { numRuns: 15, seed: SEED },
   );
 });
 
@@ -245,10 +247,12 @@ test('a lesson can be made of any of it', () => {
       (look, who, kit, minutes) => {
         const { chart } = fitLook(look, who, kit, usualOccasion('other', '2031-05-14'), stamp('any chart'));
         const lesson = lessonFrom(chart, { minutes, tools: null });
-        expect(lesson.steps.length).toBeGreaterThan(0);
+        // Where the kit has nothing for a look nothing can be taught: what is left out is said.
+        expect(lesson.steps.length + lesson.left.length).toBeGreaterThan(0);
+        for (const { why } of lesson.left) expect(why.length).toBeGreaterThan(5);
         expect(JSON.stringify(lesson)).not.toMatch(/NaN|undefined|Infinity/);
       },
     ),
-    { numRuns: 15 },
+    { numRuns: 15, seed: SEED },
   );
 });
