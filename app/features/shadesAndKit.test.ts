@@ -20,6 +20,7 @@ import { shadeJobs } from '../workers/shadeJobs';
 import { paintPicture } from '../workers/paintJobs';
 import { decoded, importSummary, mapped } from './kit/importView';
 import { verdictInWords } from './kit/identifyView';
+import { PLAIN_PRODUCT } from './kit/product.testing';
 import { kitRows, leftInWords, NO_FILTER, wishesIn } from './kit/kitView';
 import { emptyForm, formOf, productOf } from './kit/productForm';
 import { flashWarnings } from './light/lightView';
@@ -52,23 +53,9 @@ import { substituteName } from './substitute/substituteView';
 const id = (n: number): string => `0190a000-0000-7000-8000-${String(n).padStart(12, '0')}`;
 const product = (n: number, lab: Lab | null, more: Partial<Product> = {}): Product => ({
   id: id(n),
-  maker: 'Ordway',
-  line: 'Line',
+  ...PLAIN_PRODUCT,
   shade: `S${n}`,
-  kind: 'base',
   lab: lab ? [...lab] : null,
-  coverage: 'medium',
-  finish: 'natural',
-  texture: 'liquid',
-  family: 'silicone',
-  ingredients: ['dimethicone'],
-  measure: 'pump',
-  mgPerMeasure: 150,
-  tintingStrength: 1,
-  monthsAfterOpening: 12,
-  withdrawn: false,
-  singleUse: false,
-  eyeSafe: false,
   ...more,
 });
 const kitOf = (...products: Product[]): Kit => ({

@@ -30,7 +30,7 @@ export function newestSkin(client: Pick<ClientAnswer, 'readings'>): Skin {
   return client.readings[0]?.skin ?? NOT_READ;
 }
 
-/** What is noted of a client by now: sensitivities, and what patch tests say. */
+/** What is noted of a client by now: sensitivities, what is minded at the eyes, and what patch tests say. */
 export function notedNow({ sensitivities, patchTests, incidents, features }: ClientAnswer): NotedNow {
   return { sensitivities, features, patchTests: patchMinded(patchTests, new Date(), todayText(), incidents) };
 }

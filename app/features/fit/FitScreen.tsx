@@ -31,8 +31,8 @@ import {
 } from '../../ui';
 import { askFitting } from '../../workers';
 import { ChartEditor } from '../chart/ChartEditor';
-import { productsToRead, readInWords } from '../kit/toRead';
 import { newestSkin, snapshotOfClient } from '../clients/snapshot';
+import { productsToRead, readInWords } from '../kit/toRead';
 import { LearnedPanel, useTaken } from '../learned/LearnedPanel';
 import { OccasionCard } from '../occasion/OccasionCard';
 import { comingVisit, occasionErrors, occasionOfVisit, withHoursSaid } from '../occasion/occasionView';

@@ -1,7 +1,8 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { impossibleBecause, productName, type Product, type Unit } from '@toile/core';
-import { useKit } from '../../data/hooks';
+import { may } from '@toile/contract';
+import { useKit, useSession } from '../../data/hooks';
 import {
   Body,
   Button,
@@ -28,12 +29,14 @@ type Reading = ReturnType<typeof useKitReading>;
 export function ReadKitScreen() {
   const kit = useKit();
   const router = useRouter();
+  const session = useSession();
+  const mayEdit = session.data ? may(session.data.role, 'edit') : false;
   const reader = useReader();
   const [connecting, setConnecting] = useState(false);
   const [putOff, setPutOff] = useState<ReadonlySet<string>>(new Set());
   const [kept, setKept] = useState(0);
   const waiting = useMemo(() => (kit.data ? productsToRead(kit.data) : []), [kit.data]);
-  const product = nextToRead(waiting, putOff);
+  const product = mayEdit ? nextToRead(waiting, putOff) : null;
   const reading = useKitReading(kit.data, product, reader, () => setKept((n) => n + 1));
   return (
     <Screen
@@ -57,6 +60,8 @@ export function ReadKitScreen() {
               reading={reading}
               onLater={() => setPutOff((now) => new Set([...now, product.id]))}
             />
+          ) : session.data && !mayEdit ? (
+            <Empty title="Read by whoever may change the kit" words="Ask an artist or the owner." />
           ) : waiting.length > 0 ? (
             <Column gap="$3">
               <Empty
@@ -142,6 +147,7 @@ function One({ product, units, reader, reading, onLater }: OneProps) {
         <Button href={`/kit/products/${product.id}`}>The product</Button>
       </Line>
       <LabField
+        key={product.id}
         label="Or as your own reader says"
         button="Keep these, on to the next"
         onLab={(lab) => void keep(lab)}

@@ -1,26 +1,13 @@
 import type { Kit, Product, ProductKind } from '@toile/core';
+import { PLAIN_PRODUCT } from './product.testing';
 import { formOf, productOf } from './productForm';
 import { nextToRead, productsToRead, readInWords } from './toRead';
 
 const product = (id: string, kind: ProductKind, more: Partial<Product> = {}): Product => ({
+  ...PLAIN_PRODUCT,
   id,
-  maker: 'Own',
-  line: 'Line',
   shade: id,
   kind,
-  lab: null,
-  coverage: 'medium',
-  finish: 'natural',
-  texture: 'liquid',
-  family: 'water',
-  ingredients: [],
-  measure: 'pump',
-  mgPerMeasure: 200,
-  tintingStrength: 1,
-  monthsAfterOpening: 12,
-  withdrawn: false,
-  singleUse: false,
-  eyeSafe: false,
   ...more,
 });
 const unit = (productId: string) => ({

@@ -17,6 +17,7 @@ export function useKitReading(
 ) {
   const [read, setRead] = useState<Read | null>(null);
   const saving = useSaveProduct();
+  const [failed, setFailed] = useState<string | null>(null);
   const samples = read !== null && read.id === product?.id ? read.samples : [];
   const summary = summariseReadings(samples);
   const touch = async (): Promise<void> => {
@@ -28,13 +29,15 @@ export function useKitReading(
   const keep = async ([L, a, b]: Lab): Promise<void> => {
     if (saving.busy || !product || !kit) return;
     const form = formOf({ ...product, lab: [tenth(L), tenth(a), tenth(b)] });
-    if (await saving.save(form, kit.revisions[product.id] ?? 1)) onKept();
+    const saved = await saving.save(form, kit.revisions[product.id] ?? 1);
+    setFailed(saved ? null : product.id);
+    if (saved) onKept();
   };
   return {
     summary,
     impossible: summary && product ? impossibleBecause(product.kind, summary.lab) : null,
     enough: summary !== null && summary.moreNeeded === 0,
-    failure: reader.failure ?? saving.failure,
+    failure: reader.failure ?? (failed === product?.id ? saving.failure : null),
     touch,
     keep,
     anew: () => setRead(null),

@@ -1,6 +1,5 @@
 export * from './calendar';
 export * from './care';
-export { plainWords } from './plainWords';
 export * from './chair';
 export * from './colour';
 export * from './day';
@@ -20,6 +19,7 @@ export * from './review';
 export * from './shade';
 export * from './trial';
 export { listed } from './listed';
+export { plainWords } from './plainWords';
 // Both fade: the one of looks is meant where nothing else is said.
 export { faded } from './face';
 export { seededRandom, seedFromText, standardNormal, clamp, lerp, type Random } from './math';

@@ -239,7 +239,7 @@ export const SOUNDS_ALIKE = anyOf(
 
 /** What turns a mention round: it stands before it, with nothing in between that turns it back. */
 export const NO = anyOf(
-  /no/,
+  /no(?! (i|it|my|there)\b)/,
   /not/,
   /never/,
   /none/,
@@ -265,6 +265,11 @@ export const NOT_A_NO = oneOf(
   /besides/,
   /only/,
   /sure/,
+  /know/,
+  /think/,
+  /remember/,
+  /idea/,
+  /stop(s|ped)?/,
   /certain/,
   /longer than/,
   /healed/,

@@ -5,6 +5,7 @@ import {
   SENSITIVITIES,
   type Sensitivity,
 } from './allergenWords';
+import { plainWords } from '../plainWords';
 import { PLANTS } from './plantsByName';
 
 export type AllergenMatch = {
@@ -141,10 +142,7 @@ function escaped(text: string): string {
 
 /** Lower case, no accents, 'C.I. 75470' as 'ci 75470'. */
 function plain(text: string): string {
-  return text
-    .toLowerCase()
-    .normalize('NFD')
-    .replace(/[\u0300-\u036f]/g, '')
+  return plainWords(text)
     .replace(/\bc\.?\s?i\.?\s*(?=\d{5})/g, 'ci ')
     .replace(/[’']/g, '')
     .replace(/\s+/g, ' ')

@@ -109,7 +109,13 @@ export const MOST_LOOK_STEPS = 80;
 export const MOST_STEPS = 2 * MOST_LOOK_STEPS;
 const MOST_ADAPTATIONS = 2000;
 /** Products one step can be made of, and places it can lie on. */
-export const MOST_IN_A_STEP = { products: 12, places: 40, minutes: 120, measures: MOST_MEASURES } as const;
+export const MOST_IN_A_STEP = {
+  products: 12,
+  places: 40,
+  minutes: 120,
+  measures: MOST_MEASURES,
+  letters: 8000,
+} as const;
 /** A title in the room it has: what is made of others' titles may be longer. */
 export const titleOf = (words: string): string => (words.length > 200 ? `${words.slice(0, 199)}…` : words);
 
@@ -196,7 +202,7 @@ const stepPlan = {
   handsOnMinutes: Type.Number({ minimum: 0, maximum: MOST_IN_A_STEP.minutes }),
   waitMinutes: Type.Number({ minimum: 0, maximum: 60 }),
   /** Longer than what is typed: a fit adds its sentences. */
-  note: Type.String({ maxLength: 8000 }),
+  note: Type.String({ maxLength: MOST_IN_A_STEP.letters }),
 };
 
 /** A step of a look: what and where, for any face. */

@@ -180,6 +180,12 @@ test('why two steps are not stirred together is said, to the product and the min
     ...c,
     steps: withUse(withUse(c.steps, 0, [{ ...first!.use[0]!, parts }]), 1, [{ ...first!.use[0]!, parts: 1 }]),
   });
+  const noted = (letters: number) => (c: Chart) => ({
+    ...c,
+    steps: c.steps.map((s, i) => ({ ...s, note: 'x'.repeat(i === 0 ? letters : i === 1 ? 4000 : 0) })),
+  });
+  expect(refused(noted(3_999))).toBeNull();
+  expect(refused(noted(4_000))).toMatch(/more than 8000 letters/);
   expect(refused(measures(9_999))).toBeNull();
   expect(refused(measures(9_999.5))).toMatch(/more than 10000 measures/);
 });

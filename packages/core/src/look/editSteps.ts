@@ -212,9 +212,12 @@ export function notStirred(chart: Pick<Chart, 'steps'>, stepId: string): string 
     return `Together they lie on more than ${MOST_IN_A_STEP.places} places.`;
   if (into.handsOnMinutes + step.handsOnMinutes > MOST_IN_A_STEP.minutes)
     return `Together they take more than ${MOST_IN_A_STEP.minutes} minutes.`;
+  if (notedTogether(into, step).length > MOST_IN_A_STEP.letters)
+    return `Together their notes have more than ${MOST_IN_A_STEP.letters} letters.`;
   return null;
 }
 
+const notedTogether = (into: Step, step: Step): string => [into.note, step.note].filter(Boolean).join(' ');
 /** What two steps take, a product both take once with the measures of both. */
 function usedTogether(one: Step['use'], other: Step['use']): Step['use'] {
   const same = (a: Step['use'][number], b: Step['use'][number]): boolean =>
@@ -250,7 +253,7 @@ export function mergedStep(chart: Chart, stepId: string): Chart {
     doseMgPerCm2: Math.min(MOST_DOSE, into.doseMgPerCm2 + step.doseMgPerCm2),
     handsOnMinutes: into.handsOnMinutes + step.handsOnMinutes,
     waitMinutes: Math.max(into.waitMinutes, step.waitMinutes),
-    note: [into.note, step.note].filter(Boolean).join(' ').slice(0, 8000),
+    note: notedTogether(into, step),
   };
   const steps = [...chart.steps.slice(0, at - 1), merged, ...chart.steps.slice(at + 1)];
   return { ...chart, steps: steps.map((s) => (s.instead === step.id ? { ...s, instead: into.id } : s)) };

@@ -1,6 +1,5 @@
 import { DEEP_SKIN_L, depthInWords, depthOf, hueOf, neutralSkinAt, type Lab } from '../colour';
 import { productName, type Product, type ProductKind } from '../kit';
-import { listedFew } from '../listed';
 import type { ShadeAnswer, StepGap, StepMatch } from './answers';
 import type { ShadeAsk, ShadeRole } from './skinRole';
 
@@ -79,7 +78,7 @@ export function gapOf({
     .filter((words) => words !== '')
     .map((words) => `${words} `)
     .join('');
-  const free = sensitivities.length > 0 ? `, free of ${listedFew(sensitivities)}` : '';
+  const free = sensitivities.length > 0 ? `, free of ${sensitivities.join(', ')}` : '';
   const more =
     passedOver > 0
       ? ` ${passedOver} more at hand ${passedOver === 1 ? 'has' : 'have'} no colour read: read first.`
