@@ -59,6 +59,8 @@ const PHONE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
       async (address) => (await fetch(address)).text(),
       `/api/charts/${id}/print?as=svg&colour=no`,
     );
+    // On a page of its own, as it is opened once saved: the app's pages take no fonts but theirs.
+    await page.goto('about:blank');
     await page.setViewportSize({ width: 794, height: 1123 });
     await page.setContent(`<body style="margin:0">${svg}</body>`);
   },

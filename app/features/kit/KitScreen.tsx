@@ -181,7 +181,12 @@ function ProductRow({ row: { product, units, fact } }: { readonly row: KitRow })
         product.finish,
         product.texture,
         product.family,
-        units.map((u) => u.place).join('; ') || 'no place noted',
+        units.length === 0
+          ? 'in no case'
+          : units
+              .map((u) => u.place)
+              .filter(Boolean)
+              .join('; ') || 'no place noted',
       ].join(' · ')}
       fact={fact}
       before={<Swatch lab={product.lab} label={product.lab ? 'product colour' : 'no colour of its own'} />}

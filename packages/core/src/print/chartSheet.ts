@@ -25,6 +25,7 @@ import {
   type Chart,
   type Step,
 } from '../look';
+import { measuresInWords } from '../shade';
 import { patternIn } from './patternIn';
 
 /**
@@ -304,7 +305,7 @@ function broken(word: string, fits: (part: string) => boolean): string[] {
 }
 
 const amounts = (step: Step): string =>
-  step.use.map((u) => `${Number(u.parts.toFixed(1))} ${u.measure}${u.parts === 1 ? '' : 's'}`).join(' + ');
+  step.use.map(({ parts, measure }) => measuresInWords(parts, measure)).join(' + ');
 
 function stepLines(step: Step): { readonly head: string; readonly product: string; readonly how: string } {
   return {
