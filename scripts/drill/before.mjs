@@ -12,17 +12,19 @@ const asWhom = process.getuid?.() === 0 ? ['-u', 'postgres'] : [];
 const deployed = (file) => readFileSync(path.join(root, 'deploy', file), 'utf8');
 const quiet = { stdio: ['ignore', 'ignore', 'ignore'] };
 
-/** pgbouncer by deploy/pgbouncer/pgbouncer.ini, told where the primary is. */
+/** pgbouncer by deploy/pgbouncer/pgbouncer.ini, told where the primary is and where the standby. */
 export function pooler({ home, port, database, users }) {
   const ini = path.join(home, 'pgbouncer.ini');
   const list = path.join(home, 'userlist.txt');
   let child = null;
-  const write = (primaryPort) =>
+  const write = (primaryPort, standbyPort) =>
     owned(
       ini,
       deployed('pgbouncer/pgbouncer.ini')
         .replaceAll('@PRIMARY@', '127.0.0.1')
         .replaceAll('@PORT@', String(primaryPort))
+        .replaceAll('@STANDBY@', '127.0.0.1')
+        .replaceAll('@STANDBY_PORT@', String(standbyPort))
         .replaceAll('@DATABASE@', database)
         .replace('listen_port = 6432', `listen_port = ${port}`)
         .replace('/etc/pgbouncer/userlist.txt', list)
@@ -33,14 +35,14 @@ export function pooler({ home, port, database, users }) {
     child = start('pgbouncer', [...asWhom, ini], quiet);
   };
   return {
-    start(primaryPort) {
+    start(primaryPort, standbyPort) {
       owned(list, users.map(([name, password]) => `"${name}" "${password}"`).join('\n'));
-      write(primaryPort);
+      write(primaryPort, standbyPort);
       run();
     },
-    /** The primary is elsewhere now. */
-    turnTo(primaryPort) {
-      write(primaryPort);
+    /** The primary is elsewhere now, and the standby where it was. */
+    turnTo(primaryPort, standbyPort) {
+      write(primaryPort, standbyPort);
       child.kill('SIGHUP');
     },
     async kill() {

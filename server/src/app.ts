@@ -21,7 +21,9 @@ import { registerWear } from './care/wear';
 import { registerEnquiry } from './clients/enquiry';
 import { registerClients } from './clients/routes';
 import { isDatabaseAway, isUnkeepable, openDb } from './db/connection';
+import type { Standby } from './db/standby';
 import { fitInput } from './http/fitInput';
+import { heldAnswers } from './http/heldAnswers';
 import { quietLog } from './http/log';
 import type { Metrics } from './http/metrics';
 import { ProblemError } from './http/problem';
@@ -69,6 +71,10 @@ export type AppOptions = {
   readonly metrics?: Metrics;
   /** Where paper and files are made; in the server's own thread when left out. */
   readonly press?: Press;
+  /** Where reads are taken from that are as new there. */
+  readonly standby?: Standby;
+  /** Which build this is. */
+  readonly form?: string;
 };
 
 const BODY_LIMIT = '2mb';
@@ -94,6 +100,10 @@ export function buildApp(options: AppOptions): Express {
     clock: options.clock ?? (() => new Date()),
     random: options.random ?? Math.random,
     print: (job) => timed(job.kind, () => press.print(job)),
+    held: heldAnswers(),
+    heldFrom: (source) => options.metrics?.heldFrom(source),
+    standby: options.standby ?? null,
+    form: options.form ?? '',
   };
   app.disable('x-powered-by');
   app.set('trust proxy', 'loopback');

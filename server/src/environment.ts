@@ -22,6 +22,8 @@ export type Environment = {
   readonly backups: BackupSettings | null;
   /** Where changes are listened for, past a pooler that shares connections out by transaction; else the app's own address. */
   readonly listenUrl: string | null;
+  /** A standby of the app's database that reads are taken from where it is as new; none otherwise. */
+  readonly standbyUrl: string | null;
   /** Where this process tells of itself, on loopback. */
   readonly metricsPort: number | null;
 };
@@ -73,6 +75,7 @@ export function readEnvironment(
     );
   const port = whole('TOILE_PORT', null, 1, 65535);
   const listenUrl = database('TOILE_LISTEN_URL', false) || null;
+  const standbyUrl = database('TOILE_STANDBY_URL', false) || null;
   const metricsPort = env.TOILE_METRICS_PORT ? whole('TOILE_METRICS_PORT', null, 1, 65535) : null;
   const connections = whole('TOILE_DB_CONNECTIONS', 10, 2, 200);
   const asked = env.TOILE_LOG || 'info';
@@ -100,6 +103,7 @@ export function readEnvironment(
       connections,
       backups,
       listenUrl,
+      standbyUrl,
       metricsPort,
     },
   };

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { fileURLToPath } from 'node:url';
@@ -8,6 +9,7 @@ import { backUpNightly } from './backup/nightly';
 import { openDb, openPool } from './db/connection';
 import { migrate } from './db/migrate';
 import { keepTidy } from './db/tidy';
+import { openStandby } from './db/standby';
 import { patiently } from './db/patiently';
 import { readEnvironment } from './environment';
 import { openMetrics, serveMetrics } from './http/metrics';
@@ -20,6 +22,10 @@ function passwordsFrom(file: string | null): ReadonlyMap<string, string> {
   const signIns = JSON.parse(readFileSync(file, 'utf8')) as { email: string; password: string }[];
   return new Map(signIns.map(({ email, password }) => [email, password]));
 }
+
+/** Which build a program's one file is of. */
+const buildOf = (file: string): string =>
+  createHash('sha256').update(readFileSync(file)).digest('hex').slice(0, 12);
 
 /** How long a start waits for its database, ms: longer than a failover takes. */
 const START_MS = 60_000;
@@ -35,6 +41,7 @@ async function main(): Promise<void> {
   const lost = (error: Error): void => logger.error({ code: error.name }, 'idle connection lost');
   const pool = openPool(settings.appUrl, lost, settings.connections);
   const listening = settings.listenUrl ? openPool(settings.listenUrl, lost, 1) : pool;
+  const copy = settings.standbyUrl ? openPool(settings.standbyUrl, lost, settings.connections) : null;
   const passwords = passwordsFrom(settings.signIns);
   for (const file of settings.studios) await patiently(() => loadOnce(file), waiting);
   const live = openLive(listening);
@@ -50,6 +57,8 @@ async function main(): Promise<void> {
     metrics,
     sessionSecret: settings.sessionSecret,
     webRoot: settings.webRoot,
+    ...(copy ? { standby: openStandby(openDb(copy), logger) } : {}),
+    form: buildOf(fileURLToPath(import.meta.url)),
   });
   const stopBackups = settings.backups ? backUpNightly(openDb(pool), settings.backups, logger) : null;
   const stopTidying = keepTidy(openDb(pool), logger);
@@ -79,6 +88,7 @@ async function main(): Promise<void> {
   const ended = async (): Promise<void> => {
     await press.stop();
     if (listening !== pool) await listening.end();
+    await copy?.end();
     await pool.end();
   };
   let stopping = false;

@@ -182,12 +182,15 @@ describe('told to whoever looks after it', () => {
     await request(app).get('/api/clients/0190a000-0000-7000-8000-000000000001').expect(401);
     await request(app).get('/api/nowhere-at-all').expect(404);
     await metrics.timeJob('chart', () => Promise.resolve(1));
+    for (const source of ['memory', 'memory', 'standby'] as const) metrics.heldFrom(source);
     const text = await metrics.text();
     expect(text).toContain(
       'toile_request_seconds_count{method="GET",route="/api/clients/:id",status="401"} 1',
     );
     expect(text).toMatch(/toile_request_seconds_count\{method="GET",route="none",status="404"\} 1/);
     expect(text).toContain('toile_job_seconds_count{kind="chart"} 1');
+    expect(text).toContain('toile_held_answers_total{source="memory"} 2');
+    expect(text).toContain('toile_held_answers_total{source="standby"} 1');
     expect(text).toMatch(/^toile_live_lines 4$/m);
     expect(text).toMatch(/^toile_jobs_waiting 2$/m);
     expect(text).not.toMatch(/0190a000|nowhere-at-all/);

@@ -27,6 +27,7 @@ test('what is needed is enough, and the rest is as usual', () =>
       connections: 10,
       backups: null,
       listenUrl: null,
+      standbyUrl: null,
       metricsPort: null,
     },
   }));
@@ -64,6 +65,8 @@ test.each([
   ['TOILE_METRICS_PORT', '9464', true],
   ['TOILE_LISTEN_URL', 'postgres://toile_app@db.example/toile', true],
   ['TOILE_LISTEN_URL', 'db.example', false],
+  ['TOILE_STANDBY_URL', 'postgres://toile_app@db.example/toile', true],
+  ['TOILE_STANDBY_URL', 'mysql://toile_app@db.example/toile', false],
   ['TOILE_PORT', '1e3', false],
   ['TOILE_PORT', '', false],
   ['TOILE_DB_CONNECTIONS', '2', true],

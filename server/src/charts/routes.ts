@@ -16,6 +16,7 @@ import type { Tx } from '../db/connection';
 import { oneAtATime } from '../db/locks';
 import { found, ProblemError } from '../http/problem';
 import type { Caller } from '../http/caller';
+import { readHeld } from '../http/readHeld';
 import { read, write, type Services } from '../http/register';
 import { settleStep } from '../kit/ledger';
 import { announce } from './live';
@@ -24,7 +25,7 @@ import { chartAnswer, insertVersion, newestVersion } from './queries';
 
 /** Face charts: fitted, saved as versions, worked at the chair, carried to other studios. */
 export function registerCharts(services: Services): void {
-  read(services, 'chart', async ({ tx, params, query }) => ({
+  readHeld(services, 'chart', { of: ['chart_versions', 'chair_events'] }, async ({ tx, params, query }) => ({
     body: await chartAnswer(tx, params.id, versionAsked(query.version)),
   }));
 

@@ -4,6 +4,7 @@ import { may, type ClientAnswer, type ClientInput, type ClientSummary, type Role
 import type { Tx } from '../db/connection';
 import { together } from '../db/together';
 import { found, ProblemError } from '../http/problem';
+import { readHeld } from '../http/readHeld';
 import { read, write, type Services } from '../http/register';
 import { chartSummariesOfRows, chartSummariesQuery } from '../charts/queries';
 import { readingAnswer, skinOf } from '../readings/skin';
@@ -15,6 +16,17 @@ import { visitOfRow, visitsQuery } from '../visits/queries';
 
 const PAGE = 200;
 const MOST_READINGS = 100;
+/** What `clientAnswer` reads. */
+const OF_A_CLIENT = [
+  'clients',
+  'readings',
+  'incidents',
+  'charts',
+  'chart_versions',
+  'visits',
+  'parties',
+  'patch_tests',
+] as const;
 
 /** Clients: found by part of a name, opened, added, changed. */
 export function registerClients(services: Services): void {
@@ -22,8 +34,8 @@ export function registerClients(services: Services): void {
     body: await summaries(tx, (query.query ?? '').trim(), await studioDay(tx, now, query.zone)),
   }));
 
-  read(services, 'client', async ({ tx, caller, params }) => {
-    const answer = await clientAnswer(tx, params.id, caller.role);
+  readHeld(services, 'client', { of: OF_A_CLIENT }, async ({ tx, role, params }) => {
+    const answer = await clientAnswer(tx, params.id, role);
     return { body: answer, revision: answer.revision };
   });
 

@@ -26,6 +26,7 @@ import { tries } from './migrations/2026_11_27_23_tries';
 import { trials } from './migrations/2026_11_27_19_trials';
 import { wearSettings } from './migrations/2026_11_28_26_wear_settings';
 import { photographs } from './migrations/2026_11_28_27_photographs';
+import { studioMarks } from './migrations/2026_11_28_28_studio_marks';
 import { visits } from './migrations/2026_11_27_09_visits';
 
 /** In order of name; each runs once, in its own transaction. */
@@ -57,6 +58,7 @@ export const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '2026_11_27_25_compacts': compacts,
   '2026_11_28_26_wear_settings': wearSettings,
   '2026_11_28_27_photographs': photographs,
+  '2026_11_28_28_studio_marks': studioMarks,
 };
 
 /**

@@ -1,7 +1,7 @@
 import { createServer, type Server } from 'node:http';
 import type { RequestHandler } from 'express';
 import type pg from 'pg';
-import { collectDefaultMetrics, Gauge, Histogram, Registry } from 'prom-client';
+import { collectDefaultMetrics, Counter, Gauge, Histogram, Registry } from 'prom-client';
 
 /** What is counted of a process, in the common text format. */
 export type Metrics = {
@@ -9,8 +9,13 @@ export type Metrics = {
   readonly time: RequestHandler;
   /** Times work on paper and files, by its kind. */
   readonly timeJob: <T>(kind: string, work: () => Promise<T>) => Promise<T>;
+  /** Counts an answer that may be held, by where it came from. */
+  readonly heldFrom: (source: HeldFrom) => void;
   readonly text: () => Promise<string>;
 };
+
+/** Where an answer that may be held came from: the process's memory, the standby, the database itself. */
+export type HeldFrom = 'memory' | 'standby' | 'database';
 
 /** Seconds; an answer is quick below the first and slow beyond the last but two. */
 const BUCKETS = [0.005, 0.01, 0.025, 0.05, 0.1, 0.25, 0.5, 1, 2.5, 10];
@@ -53,6 +58,12 @@ export function openMetrics({ pool, listeners, waiting }: Watched): Metrics {
     buckets: BUCKETS,
     registers: [register],
   });
+  const held = new Counter({
+    name: 'toile_held_answers_total',
+    help: 'Answers that may be held, by where they came from',
+    labelNames: ['source'] as const,
+    registers: [register],
+  });
   return {
     time: (req, res, next) => {
       const end = requests.startTimer({ method: req.method });
@@ -67,6 +78,7 @@ export function openMetrics({ pool, listeners, waiting }: Watched): Metrics {
         end();
       }
     },
+    heldFrom: (source) => held.inc({ source }),
     text: () => register.metrics(),
   };
 }

@@ -22,8 +22,11 @@ import {
 } from '@toile/contract';
 import { canonicalJson } from '@toile/core';
 import { inStudio, type Db, type Tx } from '../db/connection';
+import type { Standby } from '../db/standby';
 import { tellAudit } from './audit';
 import type { Caller } from './caller';
+import type { HeldAnswers } from './heldAnswers';
+import type { HeldFrom } from './metrics';
 import type { PrintJob } from '../print/jobs';
 import { ProblemError } from './problem';
 
@@ -80,6 +83,12 @@ export type Services = {
   readonly random: () => number;
   /** Puts on paper and into files. */
   readonly print: (job: PrintJob) => Promise<Buffer>;
+  readonly held: HeldAnswers;
+  readonly heldFrom: (source: HeldFrom) => void;
+  /** Where reads are taken from that are as new there; null without one. */
+  readonly standby: Standby | null;
+  /** Which build answers: what another has given is not taken for this one's. */
+  readonly form: string;
 };
 
 /** However often it is used, a session ends so long after signing in, days. */
@@ -93,33 +102,26 @@ export function callerOf(req: Request): Caller {
   return caller;
 }
 
-/**
- * Registers a route that only reads. `stamp` says cheaply which state of the rows would be read: to whoever holds the
- * answer of that state it is not given again (304), and nothing is read for it.
- */
+/** Registers a route that only reads; `readHeld` is for what is read often and hangs on little. */
 export function read<N extends ReadName>(
   services: Services,
   name: N,
   handle: (context: ReadContext<N>) => Promise<Answer<N>>,
-  stamp?: (tx: Tx) => Promise<string>,
 ): void {
   services.app.get(ROUTES[name].path, async (req, res) => {
     const caller = allowed(req, name);
     const params = checkedParams(req, name);
-    const answer = await inStudio(services.db, caller.studioId, async (tx) => {
-      if (stamp) res.set('etag', `W/"${await stamp(tx)}"`);
-      if (stamp && req.fresh) return null;
-      return handle({
+    const answer = await inStudio(services.db, caller.studioId, (tx) =>
+      handle({
         tx,
         caller,
         params,
         query: queryOf(req, name),
         now: services.clock(),
         origin: originOf(req),
-      });
-    });
-    if (answer) send(res, answer);
-    else res.status(304).end();
+      }),
+    );
+    send(res, answer);
   });
 }
 
@@ -253,7 +255,7 @@ export function checkedParams<N extends RouteName>(req: Request, _name: N): Para
 }
 
 /** What the route may be asked behind the ?; anything else there is passed over. */
-function queryOf<N extends RouteName>(req: Request, name: N): QueryOf<N> {
+export function queryOf<N extends RouteName>(req: Request, name: N): QueryOf<N> {
   const route: Route = ROUTES[name];
   const asked = (route.asks ?? []).map((key): [string, string | undefined] => {
     const value = req.query[key];

@@ -31,19 +31,3 @@ export async function wholeKitText(tx: Tx): Promise<string> {
   const { products, units, revisions } = rows[0]!;
   return `{"products":[${products}],"units":[${units}],"revisions":{${revisions}}}`;
 }
-
-/** Raised when the answer takes another form: an older one that is held is then not the answer any more. */
-const FORM_OF_ANSWER = 1;
-
-/**
- * Which state of the kit there is: another one whenever a row was written, by its edit or by what the chair took, since
- * each row is told with the transaction that wrote it (xmin). Reads no document.
- */
-export async function kitStamp(tx: Tx): Promise<string> {
-  const { rows } = await sql<{ stamp: string }>`
-    select ${FORM_OF_ANSWER} || '-' || md5(coalesce(string_agg(id || ':' || written, ',' order by id), '')) as stamp
-    from (select id, xmin::text as written from products union all select id, xmin::text from units) every`.execute(
-    tx,
-  );
-  return rows[0]!.stamp;
-}

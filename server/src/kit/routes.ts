@@ -3,15 +3,18 @@ import type { Unit } from '@toile/core';
 import { type LedgerAnswer } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
+import { readHeld } from '../http/readHeld';
 import { read, write, type Services } from '../http/register';
 import { registerKitFiles } from './files';
 import { addToLedger, insertUnits } from './ledger';
-import { kitStamp, wholeKitText } from './queries';
+import { wholeKitText } from './queries';
 import { registerSubstitutions } from './substitutions';
 
 /** Products and the units owned of them. */
 export function registerKit(services: Services): void {
-  read(services, 'kit', async ({ tx }) => ({ text: await wholeKitText(tx) }), kitStamp);
+  readHeld(services, 'kit', { of: ['products', 'units'] }, async ({ tx }) => ({
+    text: await wholeKitText(tx),
+  }));
 
   write(services, 'createProduct', async ({ tx, caller, body }) => {
     await tx

@@ -2,13 +2,14 @@ import { type LookAnswer, type LookSummary } from '@toile/contract';
 import { readLook, writeLook } from '@toile/core';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
+import { readHeld } from '../http/readHeld';
 import { read, write, type Services } from '../http/register';
 import { insertLook, newestLooks, takeInLooks } from './library';
 import { lookFile } from './libraryZip';
 
 /** The library of looks; versions are only ever added. */
 export function registerLooks(services: Services): void {
-  read(services, 'listLooks', async ({ tx }) => {
+  readHeld(services, 'listLooks', { of: ['look_versions', 'retired_looks'] }, async ({ tx }) => {
     const retired = new Set(
       (await tx.selectFrom('retired_looks').select('look_id').execute()).map((row) => row.look_id),
     );
@@ -54,7 +55,7 @@ export function registerLooks(services: Services): void {
     return { body: await lookAnswer(tx, params.id), subject: params.id };
   });
 
-  read(services, 'look', async ({ tx, params, query }) => ({
+  readHeld(services, 'look', { of: ['look_versions', 'retired_looks'] }, async ({ tx, params, query }) => ({
     body: await lookAnswer(tx, params.id, query.version),
   }));
 

@@ -2,11 +2,12 @@ import { sql } from 'kysely';
 import { type PaletteAnswer } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
+import { readHeld } from '../http/readHeld';
 import { read, write, type Services } from '../http/register';
 
 /** Palettes: compacts as grids of pans, and their labels. */
 export function registerPalettes(services: Services): void {
-  read(services, 'listPalettes', async ({ tx }) => {
+  readHeld(services, 'listPalettes', { of: ['palettes'] }, async ({ tx }) => {
     const rows = await tx.selectFrom('palettes').select(['document', 'revision']).orderBy('id').execute();
     const body: PaletteAnswer[] = rows.map(({ document, revision }) => ({ palette: document, revision }));
     return { body };

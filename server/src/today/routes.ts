@@ -3,7 +3,8 @@ import { addDays, type RunUpKind } from '@toile/core';
 import type { TodayAnswer } from '@toile/contract';
 import { patchTestsOfRows, patchTestsQuery } from '../patchTests/queries';
 import { together } from '../db/together';
-import { read, type Services } from '../http/register';
+import { readHeldByMinute } from '../http/readHeld';
+import type { Services } from '../http/register';
 import { dayOfStudio } from '../studio/day';
 import { settingsOfRows, settingsQuery } from '../studio/settings';
 import { visitOfRow, visitsQuery } from '../visits/queries';
@@ -15,10 +16,20 @@ import { partyRunUpDue, RUN_UP_DAYS, runUpDue } from './runUpDue';
 const DAYS_AHEAD = 21;
 /** More than anyone makes up within a run-up. */
 const MOST_PARTIES = 100;
+const OF_TODAY = [
+  'studio_settings',
+  'visits',
+  'clients',
+  'readings',
+  'patch_tests',
+  'parties',
+  'products',
+  'units',
+] as const;
 
 /** What is next and what is due. */
 export function registerToday(services: Services): void {
-  read(services, 'today', async ({ tx, now, query }) => {
+  readHeldByMinute(services, 'today', { of: OF_TODAY }, async ({ tx, now, query }) => {
     // Which day it is the studio's settings say. Asked in the same go, so for a day more on either side: no zone is
     // further than that from UTC.
     const about = now.toISOString().slice(0, 10);
