@@ -8,7 +8,10 @@ const code = await withServedDemo('toile_bench', async (url, cluster, urls) => {
   // A second process over the same database: what is told from one to the other is measured between real
   // processes.
   const port = await freePort(26250);
+  const metricsPort = await freePort(26270);
+  process.env.TOILE_METRICS_PORT = String(metricsPort);
   const second = await startServer({ ...urls, port, studios: [] });
+  delete process.env.TOILE_METRICS_PORT;
   const [whole, copy] = ['toile_bench_whole', 'toile_bench_copy'].map((name) => {
     cluster.psql(`drop database if exists ${name} with (force)`);
     return ensureDatabase(cluster, name);
@@ -22,6 +25,7 @@ const code = await withServedDemo('toile_bench', async (url, cluster, urls) => {
     TOILE_URL: url,
     TOILE_APP_URL: urls.appUrl,
     TOILE_SECOND_URL: `http://127.0.0.1:${port}`,
+    TOILE_SECOND_METRICS_URL: `http://127.0.0.1:${metricsPort}/metrics`,
   };
   const ending = await ended(start('npx', ['tsx', 'bench/src/main.ts'], { env }));
   second.kill('SIGTERM');

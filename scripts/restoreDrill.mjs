@@ -2,8 +2,9 @@
 // machine, and the database is made again from what was kept: to the end, and to the moment before a mistake. Says what was
 // acknowledged, what is there again, and how long it took. Ends what it started, and removes what it made.
 import { randomBytes } from 'node:crypto';
-import { chownSync, copyFileSync, chmodSync, mkdirSync, readdirSync, rmSync } from 'node:fs';
+import { chmodSync, copyFileSync, readdirSync, rmSync } from 'node:fs';
 import path from 'node:path';
+import { endedBy } from './drill/ending.mjs';
 import { emptyHome, node } from './drill/postgres.mjs';
 import { writers } from './drill/writers.mjs';
 import { clusterDir, root } from './lib/paths.mjs';
@@ -13,7 +14,7 @@ import { ensureBuilt, ensureDebian, ensurePackages, POSTGRES, postgresBin } from
 ensurePackages();
 ensureDebian(POSTGRES);
 await ensureBuilt();
-const { asOwner, freePort, ownerIds } = await import('./lib/cluster.mjs');
+const { asOwner, freePort, ownedFolder } = await import('./lib/cluster.mjs');
 const { startServer, writeDemo } = await import('./lib/serve.mjs');
 const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 const WRITING_MS = 3000;
@@ -22,15 +23,7 @@ const home = clusterDir('restoreDrill');
 const bin = postgresBin();
 const [superPassword, ownerPassword, appPassword] = [0, 1, 2].map(() => randomBytes(18).toString('hex'));
 emptyHome(home, superPassword);
-/** A folder of the drill's own that PostgreSQL may write in. */
-const folder = (name) => {
-  const made = path.join(home, name);
-  mkdirSync(made);
-  const owner = ownerIds();
-  if (owner) chownSync(made, owner.uid, owner.gid);
-  return made;
-};
-const [scripts, wal, bases] = ['scripts', 'wal', 'base'].map(folder);
+const [scripts, wal, bases] = ['scripts', 'wal', 'base'].map((name) => ownedFolder(path.join(home, name)));
 const script = (name) => path.join(scripts, name);
 for (const name of ['keep-wal.sh', 'base-backup.sh', 'restore.sh']) {
   copyFileSync(path.join(root, 'deploy/postgresql', name), script(name));
@@ -68,16 +61,11 @@ const unserve = async () => {
   await ended(server);
   server = null;
 };
-const stopAll = async () => {
+const stopAll = endedBy(async () => {
   await unserve();
   for (const one of made) one.stop();
   rmSync(home, { recursive: true, force: true });
-};
-for (const signal of ['SIGINT', 'SIGTERM', 'uncaughtException', 'unhandledRejection'])
-  process.on(signal, (why) => {
-    if (why instanceof Error) console.error(why);
-    void stopAll().then(() => process.exit(1));
-  });
+});
 
 /** Callers write for a while; what was acknowledged to them. */
 async function writing(signIn, meanwhile = () => undefined) {

@@ -1,6 +1,7 @@
 import { openPool } from '../../server/src/db/connection';
 import { row, type Row } from './measure';
 import { signIn } from './signedIn';
+import { superUrlOf } from './superUrl';
 
 /** Requests of each kind whose 95th percentile is taken. */
 const ROUNDS = 200;
@@ -9,13 +10,6 @@ const NEIGHBOURS = [100, 1000] as const;
 const EACH_HAS = 100;
 /** Clients of the one studio in the end; it begins with about twenty. */
 const OWN_CLIENTS = [200, 20_000] as const;
-
-/** As its superuser, whom row security lets write for every studio. */
-function superUrlOf(appUrl: string): string {
-  const url = new URL(process.env.TOILE_SUPER_URL ?? '');
-  url.pathname = new URL(appUrl).pathname;
-  return url.toString();
-}
 
 /** Of a neighbour’s chart nobody reads more than this; the whole of it would be gigabytes. */
 const SLIM =

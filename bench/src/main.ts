@@ -6,6 +6,7 @@ import { firstLoadRows } from './firstLoad';
 import { growthRows } from './growth';
 import { judgementRows } from './judgement';
 import { liveRows } from './live';
+import { loadRows } from './load';
 import { print } from './measure';
 import { dayRows } from './day';
 import { orderRows } from './order';
@@ -17,7 +18,12 @@ import { screenRows } from './screen';
 import { wearRows } from './wear';
 import { workerRows } from './workers';
 
-const { TOILE_URL: url, TOILE_SECOND_URL: second, TOILE_APP_URL: appUrl } = process.env;
+const {
+  TOILE_URL: url,
+  TOILE_SECOND_URL: second,
+  TOILE_SECOND_METRICS_URL: metricsUrl,
+  TOILE_APP_URL: appUrl,
+} = process.env;
 const rows = [
   ...colourRows(),
   ...faceRows(),
@@ -33,6 +39,7 @@ const rows = [
 if (process.env.TOILE_WHOLE) rows.push(...(await backupRows()), ...(await wearRows()));
 if (url && second) rows.push(...(await liveRows(url, second)));
 if (url && appUrl) rows.push(...(await readRows(url, appUrl)));
+if (second && metricsUrl) rows.push(...(await loadRows(second, metricsUrl)));
 if (url) rows.push(...(await photoRows()), ...(await screenRows()), ...(await firstLoadRows(url)));
 // Last: the database is not small afterwards.
 if (url && appUrl) rows.push(...(await growthRows(url, appUrl)));

@@ -1,6 +1,7 @@
 import { inStudio, openDb, openPool, type Db } from '../../server/src/db/connection';
 import { ms, row, type Row } from './measure';
 import { signIn } from './signedIn';
+import { superUrlOf } from './superUrl';
 
 const ROUNDS = 200;
 /** Charts printed at once while somebody else asks for little. */
@@ -8,7 +9,10 @@ const PRINTED = 8;
 
 type Ids = { readonly studio: string; readonly client: string; readonly chart: string };
 
-/** What a phone waits for at a server, beside one row read behind row security; and while others print. */
+/**
+ * What a phone waits for at a server, beside one row read behind row security: asked again while nothing was written, and
+ * the first time after a write, when it is read anew; and while others print.
+ */
 export async function readRows(url: string, appUrl: string): Promise<Row[]> {
   const cookie = await signIn(url);
   const get = async (path: string, held?: string): Promise<unknown> => {
@@ -23,21 +27,34 @@ export async function readRows(url: string, appUrl: string): Promise<Row[]> {
   };
   const ids = await idsOf(get);
   const kit = (await fetch(`${url}/api/kit`, { headers: { cookie } })).headers.get('etag')!;
-  const routes = [
+  const answers = [
     ['a client', `/api/clients/${ids.client}`],
     ['a chart', `/api/charts/${ids.chart}`],
     ['the kit', '/api/kit'],
-    ['the kit by whoever holds it as it is', '/api/kit', kit],
     ['Today', '/api/today'],
+  ] as const;
+  const others = [
+    ['the kit by whoever holds it as it is', '/api/kit', kit],
     ['the least: who is signed in', '/api/session'],
   ] as const;
   const rows: Row[] = [];
   const pool = openPool(appUrl, () => undefined, 1);
   const raw = rawRead(openDb(pool), ids);
-  for (const [what, path, held] of routes) {
+  for (const [what, path, held] of [...answers, ...others]) {
     const [ours, peer] = await medians(() => get(path, held), raw);
     rows.push(row(`${what}, read by its address, median`, ours, 'one row behind row security', peer));
   }
+  const superPool = openPool(superUrlOf(appUrl), () => undefined, 1);
+  const written = (): Promise<unknown> =>
+    superPool.query(
+      `update studio_marks set marks =
+         (select jsonb_object_agg(name, gen_random_uuid()) from jsonb_object_keys(marks) as name)`,
+    );
+  for (const [what, path] of answers) {
+    const [ours, peer] = await medians(() => get(path), raw, written);
+    rows.push(row(`${what}, the first time after a write`, ours, 'one row behind row security', peer));
+  }
+  await superPool.end();
   await pool.end();
   return [...rows, await whilePrinting(get, ids)];
 }
@@ -51,7 +68,11 @@ async function idsOf(get: (path: string) => Promise<unknown>): Promise<Ids> {
 
 type Work = () => Promise<unknown>;
 /** Medians, taken turn and turn about, so that what else the machine does falls on both alike. */
-async function medians(ours: Work, peer: Work): Promise<readonly [number, number]> {
+async function medians(
+  ours: Work,
+  peer: Work,
+  before: Work = () => Promise.resolve(),
+): Promise<readonly [number, number]> {
   const timed = async (work: Work): Promise<number> => {
     const start = performance.now();
     await work();
@@ -59,7 +80,10 @@ async function medians(ours: Work, peer: Work): Promise<readonly [number, number
   };
   for (let i = 0; i < 20; i++) await Promise.all([ours(), peer()]);
   const times: [number, number][] = [];
-  for (let i = 0; i < ROUNDS; i++) times.push([await timed(ours), await timed(peer)]);
+  for (let i = 0; i < ROUNDS; i++) {
+    await before();
+    times.push([await timed(ours), await timed(peer)]);
+  }
   const middle = (which: 0 | 1): number =>
     times.map((pair) => pair[which]).sort((a, b) => a - b)[ROUNDS / 2]!;
   return [middle(0), middle(1)];

@@ -1,7 +1,16 @@
 // Two PostgreSQL servers of the drill's own: a primary, and a standby that has each commit before it is told.
-import { chownSync, existsSync, mkdirSync, rmSync } from 'node:fs';
+import { existsSync, rmSync } from 'node:fs';
 import path from 'node:path';
-import { asOwner, initCluster, ownerIds, pidOf, psqlAt, startCluster, writeOwned } from '../lib/cluster.mjs';
+import {
+  asOwner,
+  initCluster,
+  ownedFolder,
+  ownerIds,
+  pidOf,
+  psqlAt,
+  startCluster,
+  writeOwned,
+} from '../lib/cluster.mjs';
 import { output } from '../lib/run.mjs';
 
 /** A server that does not run yet, in a folder and on a port. `superPassword` is the cluster's; `archive` where it keeps its WAL. */
@@ -83,8 +92,6 @@ export function node({ bin, home, name, port, superPassword, archive = null }) {
 /** An empty folder the postgres user can work in, with a password file in it. */
 export function emptyHome(home, superPassword) {
   rmSync(home, { recursive: true, force: true });
-  mkdirSync(home, { recursive: true });
-  const owner = ownerIds();
-  if (owner) chownSync(home, owner.uid, owner.gid);
-  writeOwned(path.join(home, 'superuser'), superPassword, owner);
+  ownedFolder(home);
+  writeOwned(path.join(home, 'superuser'), superPassword, ownerIds());
 }

@@ -141,6 +141,14 @@ export function asOwner(command, args, cwd) {
   run(program, rest, { cwd, stdio: ['ignore', 'ignore', 'inherit'] });
 }
 
+/** A folder the server's own user can work in. */
+export function ownedFolder(folder) {
+  mkdirSync(folder, { recursive: true });
+  const owner = ownerIds();
+  if (owner) chownSync(folder, owner.uid, owner.gid);
+  return folder;
+}
+
 /** A file only its owner may read. */
 export function writeOwned(file, text, owner) {
   writeFileSync(file, text, { mode: 0o600 });

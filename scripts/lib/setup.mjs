@@ -108,10 +108,10 @@ export async function ensureBuilt() {
   }
 }
 
-/** The addresses there are, as patterns, for the server: it answers any other with 404 and the app's own page for it. */
+/** The addresses there are once it is built (the gallery is there only while it is worked on), as patterns, for the server: it answers any other with 404 and the app's own page for it. */
 function writePages() {
   const pages = readdirSync(path.join(root, 'app/app'), { recursive: true })
-    .filter((file) => /\.tsx$/.test(file) && !/(^|\/)(_layout|\+.*)\.tsx$/.test(file))
+    .filter((file) => /\.tsx$/.test(file) && !/(^|\/)(_layout|gallery|\+.*)\.tsx$/.test(file))
     .map((file) => `/${file.replace(/\.tsx$/, '')}`.replace(/\/index$/, '') || '/')
     .map((address) => `^${address.replace(/\[\w+\]/g, '[^/]+')}/?$`);
   writeFileSync(path.join(root, 'app/dist/pages.json'), JSON.stringify(pages.sort()));

@@ -204,6 +204,7 @@ test('every table of a studio travels, but for what is only of this place', () =
     'invites',
     'intakes',
     'calendar_feeds',
+    'name_threes',
     'audit',
     'idempotency',
   ];

@@ -54,9 +54,20 @@ test('looks that were told before are counted, of every studio, and the owner is
   const done = await migrate(at(process.env.TOILE_TEST_OWNER_URL!));
   expect(done).toContain('2026_11_27_20_zone_wears');
   const { rows: guarded } = await inside.query<{ relname: string }>(
-    `select relname from pg_class where relname in ('wear_checks', 'zone_wears') and relforcerowsecurity order by 1`,
+    `select relname from pg_class
+     where relname in ('clients', 'name_threes', 'wear_checks', 'zone_wears') and relforcerowsecurity order by 1`,
   );
-  expect(guarded.map(({ relname }) => relname)).toEqual(['wear_checks', 'zone_wears']);
+  expect(guarded.map(({ relname }) => relname)).toEqual([
+    'clients',
+    'name_threes',
+    'wear_checks',
+    'zone_wears',
+  ]);
+  // Names that were there before are found too: eight letters are nine threes.
+  const { rows: named } = await inside.query<{ all: boolean }>(
+    `select count(*) = 9 * (select count(*) from clients) as all from name_threes`,
+  );
+  expect(named[0]!.all).toBe(true);
   await inside.end();
   const pool = openPool(at(process.env.TOILE_TEST_APP_URL!), () => undefined);
   const now = new Date('2031-06-01T08:00:00Z');

@@ -12,6 +12,7 @@ import { studioDay } from '../studio/day';
 import { incidentsOfRows, incidentsQuery } from '../care/incidents';
 import { dropWithoutConsent } from '../care/photographs';
 import { patchTestsOfRows, patchTestsQuery } from '../patchTests/queries';
+import { namedLike } from './namedLike';
 import { visitOfRow, visitsQuery } from '../visits/queries';
 
 const PAGE = 200;
@@ -124,16 +125,6 @@ export async function clientAnswer(tx: Tx, id: string, role: Role): Promise<Clie
   };
 }
 
-/**
- * Patterns of which a name must meet one to resemble what was typed. A likeness of .35 is more than a third of the threes
- * a text is taken apart into, and of each word only one of these is its first letter alone, which is left out here; so
- * every name that resembles it holds one of the others. Threes of letters beyond ASCII are told by a number only: then
- * every name is asked.
- */
-const sharedWith = (typed: string) => sql`
-  select case when length(three) > 3 then '%' else '%' || btrim(three) || '%' end
-  from unnest(show_trgm(fold(${typed}))) three where three not like '  %'`;
-
 /** Clients whose name holds or resembles what was typed, accents aside; by name when nothing was. */
 async function summaries(tx: Tx, typed: string, today: string): Promise<ClientSummary[]> {
   let query = tx
@@ -170,20 +161,10 @@ async function summaries(tx: Tx, typed: string, today: string): Promise<ClientSu
     .limit(PAGE);
   if (typed === '') query = query.orderBy('c.folded');
   else {
-    const folded = sql<string>`fold(${typed})`;
-    const pattern = `%${typed.replace(/[\\%_]/g, '\\$&')}%`;
-    query = query
-      .where((eb) =>
-        eb.or([
-          // Nobody types the apostrophe of O'Brien.
-          sql<boolean>`translate(c.folded, '''', '') like translate(fold(${pattern}), '''', '')`,
-          // Likeness is dear: it is asked only of names that share something with what was typed.
-          sql<boolean>`(c.folded like any (array(${sharedWith(typed)})) and word_similarity(${folded}, c.folded) >= 0.35)`,
-        ]),
-      )
-      .orderBy(sql`c.folded like fold(${pattern})`, 'desc')
-      .orderBy(sql`word_similarity(${folded}, c.folded)`, 'desc')
-      .orderBy('c.folded');
+    const { named, closest } = namedLike(typed);
+    query = query.where(named);
+    for (const by of closest) query = query.orderBy(by, 'desc');
+    query = query.orderBy('c.folded');
   }
   const rows = await query.execute();
   return rows.map((row) => {

@@ -2,8 +2,10 @@ import { sql } from 'kysely';
 import type { Db, Tx } from './connection';
 import type { STUDIO_TABLES } from './schema';
 
-/** Tables whose writes leave a mark: all of a studio's but those that tell of requests themselves. */
-export type MarkedTable = Exclude<(typeof STUDIO_TABLES)[number], 'audit' | 'idempotency'>;
+/** Tables that leave no mark: those that tell of requests themselves, and what the database makes of another. */
+export const UNMARKED = ['audit', 'idempotency', 'name_threes'] as const;
+/** Tables whose writes leave a mark: all others of a studio. */
+export type MarkedTable = Exclude<(typeof STUDIO_TABLES)[number], (typeof UNMARKED)[number]>;
 /** The mark of each table that was ever written. */
 export type Marks = Readonly<Partial<Record<MarkedTable, string>>>;
 

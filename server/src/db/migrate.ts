@@ -26,6 +26,7 @@ import { tries } from './migrations/2026_11_27_23_tries';
 import { trials } from './migrations/2026_11_27_19_trials';
 import { wearSettings } from './migrations/2026_11_28_26_wear_settings';
 import { photographs } from './migrations/2026_11_28_27_photographs';
+import { nameThrees } from './migrations/2026_11_28_29_name_threes';
 import { studioMarks } from './migrations/2026_11_28_28_studio_marks';
 import { visits } from './migrations/2026_11_27_09_visits';
 
@@ -59,6 +60,7 @@ export const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '2026_11_28_26_wear_settings': wearSettings,
   '2026_11_28_27_photographs': photographs,
   '2026_11_28_28_studio_marks': studioMarks,
+  '2026_11_28_29_name_threes': nameThrees,
 };
 
 /**

@@ -154,6 +154,8 @@ export type Database = {
     created_at: Created;
   };
   retired_looks: { studio_id: string; look_id: string };
+  /** Of each client's name, kept by the database itself: threes of letters by which it is found. */
+  name_threes: { studio_id: string; three: string; client_id: string };
   parties: {
     studio_id: string;
     id: string;
@@ -412,6 +414,7 @@ export const STUDIO_TABLES = [
   'chart_versions',
   'chair_events',
   'shares',
+  'name_threes',
   'audit',
   'idempotency',
 ] as const satisfies readonly (keyof Database)[];
