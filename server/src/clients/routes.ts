@@ -126,9 +126,17 @@ export async function clientAnswer(tx: Tx, id: string, role: Role): Promise<Clie
 }
 
 /** Clients whose name holds or resembles what was typed, accents aside; by name when nothing was. */
-async function summaries(tx: Tx, typed: string, today: string): Promise<ClientSummary[]> {
-  let query = tx
-    .selectFrom('clients as c')
+async function summaries(tx: Tx, said: string, today: string): Promise<ClientSummary[]> {
+  const { typed, named, closest } = namedLike(said);
+  const all = tx.selectFrom('clients as c').select(['c.id', 'c.name', 'c.folded']).limit(PAGE);
+  // Who is on the page comes first; the rest is asked of them alone.
+  const page =
+    said === ''
+      ? all.select(sql<number>`0`.as('close')).orderBy('c.folded')
+      : all.select(closest.as('close')).where(named).orderBy('close', 'desc').orderBy('c.folded');
+  const rows = await tx
+    .with('typed', () => typed)
+    .selectFrom(page.as('c'))
     .leftJoinLateral(
       (eb) =>
         eb
@@ -158,15 +166,9 @@ async function summaries(tx: Tx, typed: string, today: string): Promise<ClientSu
         .where('state', '!=', 'cancelled')
         .as('next'),
     ])
-    .limit(PAGE);
-  if (typed === '') query = query.orderBy('c.folded');
-  else {
-    const { named, closest } = namedLike(typed);
-    query = query.where(named);
-    for (const by of closest) query = query.orderBy(by, 'desc');
-    query = query.orderBy('c.folded');
-  }
-  const rows = await query.execute();
+    .orderBy('c.close', 'desc')
+    .orderBy('c.folded')
+    .execute();
   return rows.map((row) => {
     const skin: Lab | null = row.zones ? skinTarget(skinOf(row.zones)) : null;
     return {
