@@ -64,7 +64,7 @@ function register<N extends ReadName>(
     const minute = minuteNow();
     // Before the rows are read: if they are written in between, the answer is held as older than it is, and read
     // anew the next time.
-    const rows = stateOf(await marksOf(services.db, studioId), of);
+    const rows = stateOf(req.marks ?? (await marksOf(services.db, studioId)), of);
     const state = minute === null ? rows : `${rows}@${minute}`;
     const asked = JSON.stringify([name, studioId, role, params, query]);
     const there = services.held.get(asked, state);
