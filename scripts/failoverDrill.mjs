@@ -44,7 +44,7 @@ const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 
 const home = clusterDir('failoverDrill');
 const secret = () => randomBytes(18).toString('hex');
-const superPassword = secret();
+const [superPassword, replicationPassword] = [secret(), secret()];
 const passwords = { toile_owner: secret(), toile_app: secret() };
 emptyHome(home, superPassword);
 const ports = [];
@@ -59,7 +59,7 @@ const machines = ['a', 'b'].map((name, i) =>
     ports: rest.slice(i * 2, i * 2 + 2),
     etcdAddress: store.address,
     superPassword,
-    replicationPassword: secret(),
+    replicationPassword,
     bin: postgresBin(),
   }),
 );

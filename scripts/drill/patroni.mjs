@@ -1,28 +1,32 @@
 // PostgreSQL decided on by Patroni over etcd, by deploy/patroni/patroni.yml: on loopback, each "machine" a folder and three ports.
-import { readFileSync } from 'node:fs';
+import { closeSync, openSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { ownedFolder, ownerIds, pidOf, psqlAt, writeOwned } from '../lib/cluster.mjs';
 import { root } from '../lib/paths.mjs';
 import { ended, output, start } from '../lib/run.mjs';
 
-const quiet = { stdio: ['ignore', 'ignore', 'ignore'] };
 /** As the user PostgreSQL runs as. */
 const as = ownerIds() ? ['runuser', '-u', 'postgres', '--'] : [];
+/** What it says is kept beside what it keeps. */
 const startAs = (command, args, cwd) => {
   const [program, ...rest] = [...as, command, ...args];
-  return start(program, rest, { ...quiet, cwd, detached: true });
+  const log = openSync(path.join(cwd, `${command}.log`), 'a');
+  const child = start(program, rest, { stdio: ['ignore', log, log], cwd, detached: true });
+  closeSync(log);
+  return child;
 };
 const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** Ends a process and whatever it started, at once. */
 function killTree(pid) {
   const children = (output('pgrep', ['-P', String(pid)]) ?? '').split('\n').filter(Boolean).map(Number);
-  for (const child of children) killTree(child);
+  // The one that would start them anew first.
   try {
     process.kill(pid, 'SIGKILL');
   } catch {
     // It was gone already.
   }
+  for (const child of children) killTree(child);
 }
 
 /** What Patroni keeps who is the primary in. */
