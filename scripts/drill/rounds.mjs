@@ -1,4 +1,6 @@
 // Kills one part after another while callers write, and says what came of it.
+/** `--only WORD`: that part alone. */
+const only = process.argv.indexOf('--only') < 0 ? '' : process.argv[process.argv.indexOf('--only') + 1];
 const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 
 /**
@@ -8,7 +10,7 @@ const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 export async function killInTurn({ parts, kills, calmMs, limits, calling, psql, heldFrom }) {
   const results = [];
   await pause(calmMs);
-  for (const [part, kill] of Object.entries(parts)) {
+  for (const [part, kill] of Object.entries(parts).filter(([name]) => name.includes(only))) {
     await calling.takeLongest();
     const before = await calling.counted();
     let longest = 0;

@@ -17,7 +17,7 @@ export function serversThrough({ poolPort, passwords, sessionSecret, ports, metr
       sessionSecret,
       port,
       studios,
-      log: 'silent',
+      log: process.env.TOILE_LOG ?? 'silent',
     });
     running.set(port, child);
   };

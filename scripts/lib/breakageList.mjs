@@ -3,6 +3,7 @@ const REQUESTS = ['server', 'requests', 'api.test'];
 const LEDGER = ['server', 'kit.test', 'manyHands'];
 const SESSIONS = ['server', 'api.test', 'permissions', 'studioFile', 'doors'];
 const GUARD = ['server', 'fitInput', 'requests'];
+const HELD = ['server', 'heldAnswers', 'findClients'];
 const ROWS = ['server', 'isolation', 'api.test', 'shares', 'settings'];
 
 const outbox = (about, from, to, file = 'app/data/outbox.ts') => ({
@@ -47,11 +48,88 @@ const guard = (about, from, to, file = 'server/src/http/fitInput.ts') => ({
 });
 const rows = (about, from, to, file) => ({ topic: 'row security', about, file, from, to, tests: ROWS });
 
+const held = (about, from, to, file = 'server/src/http/readHeld.ts') => ({
+  topic: 'held answers',
+  about,
+  file,
+  from,
+  to,
+  tests: HELD,
+});
+
 /**
  * Each: what is broken in words, where, what stands there (once), what is put in its place, and the tests
  * that must notice.
  */
 export const BREAKAGES = [
+  held(
+    'one role is given what another was',
+    '[name, studioId, role, params, query]',
+    '[name, studioId, params, query]',
+  ),
+  held('one question is given the answer of another', 'role, params, query]', 'role, params]'),
+  held('the minute of an answer is forgotten', 'minute === null ? rows : `${rows}@${minute}`', 'rows'),
+  held('a tag says nothing of the build', 'digest(form, role, state)', 'digest(role, state)'),
+  held('a tag says nothing of the role', 'digest(form, role, state)', 'digest(form, state)'),
+  held(
+    'compressed for whoever does not take it',
+    "if (!gzip || req.acceptsEncodings(['gzip', 'identity']) !== 'gzip')",
+    'if (!gzip)',
+  ),
+  held(
+    'an old state is given',
+    'return one?.state === state ? one : null;',
+    'return one ?? null;',
+    'server/src/http/heldAnswers.ts',
+  ),
+  held(
+    'a standby is read however old it is',
+    '=== state ? { value: await work(tx) } : null',
+    '!== null ? { value: await work(tx) } : null',
+    'server/src/db/standby.ts',
+  ),
+  held(
+    'a standby that is away is asked each time',
+    'awayUntil = clock() + LEFT_ALONE_MS;',
+    '',
+    'server/src/db/standby.ts',
+  ),
+  held(
+    'a standby that is away is an error of ours',
+    'if (!isDatabaseAway(error)) throw error;',
+    'throw error;',
+    'server/src/db/standby.ts',
+  ),
+  held(
+    'what is deleted leaves no mark',
+    'after insert or update or delete on',
+    'after insert or update on',
+    'server/src/db/migrations/2026_11_28_28_studio_marks.ts',
+  ),
+  held(
+    'only the first table a transaction writes is marked',
+    "studio || ':' || tg_table_name",
+    "studio || ':'",
+    'server/src/db/migrations/2026_11_28_28_studio_marks.ts',
+  ),
+  held(
+    'a client is held whatever becomes of the charts',
+    "  'charts',\n  'chart_versions',\n",
+    '',
+    'server/src/clients/routes.ts',
+  ),
+  held(
+    'who is renamed is found by the old name',
+    "if tg_op <> 'INSERT' then",
+    "if tg_op = 'DELETE' then",
+    'server/src/db/migrations/2026_11_28_29_name_threes.ts',
+  ),
+  held(
+    'more must be shared than a likeness needs',
+    'count(*) >= ceil(',
+    'count(*) > ceil(',
+    'server/src/clients/namedLike.ts',
+  ),
   outbox('sent under whoever is signed in', '.find((item) => item.account === account)', '.find(() => true)'),
   outbox('what has arrived before is refused', "if (problem?.code === 'already-there') return null;", ''),
   outbox(

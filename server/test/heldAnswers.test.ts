@@ -401,6 +401,15 @@ describe('what is held in memory', () => {
     ).not.toBeNull();
     expect(held.get('d', 's')).toBeNull();
   });
+  test('is let go of after a quarter of an hour, however often it is asked for', async () => {
+    let now = 1000;
+    const held = heldAnswers(undefined, { now: () => now });
+    await held.put('a', answer(10));
+    now += 15 * 60_000;
+    expect(held.get('a', 's')).not.toBeNull();
+    now += 1;
+    expect(held.get('a', 's')).toBeNull();
+  });
   test('is compressed from a kilobyte on', async () => {
     const held = heldAnswers();
     expect((await held.put('a', answer(1023))).gzip).toBeNull();

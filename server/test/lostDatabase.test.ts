@@ -1,7 +1,7 @@
 import pg from 'pg';
-import type { Problem } from '@toile/contract';
+import { newId, type Problem } from '@toile/contract';
 import { isDatabaseAway } from '../src/db/connection';
-import { keyed, testServer, type TestServer } from './testServer';
+import { demo, keyed, testServer, type TestServer } from './testServer';
 
 // What a restart of PostgreSQL does to every connection: cut off with 57P01, idle or in the middle of a
 // query.
@@ -119,3 +119,33 @@ test.each([
   ['57P01', false],
   [null, false],
 ])('%p means that the database is away: %p', (error, away) => expect(isDatabaseAway(error)).toBe(away));
+
+test('a write that reaches what has just become a standby is told to try again, and is kept then', async () => {
+  const agent = await server.signedIn('owner');
+  const id = newId();
+  const { features, measurements } = demo.clients[0]!;
+  const write = () =>
+    agent
+      .post('/api/clients')
+      .set(keyed())
+      .send({ id, name: 'Nia Sorrel', notes: '', features, measurements });
+  const readOnly = async (on: boolean): Promise<void> => {
+    await superClient.query(
+      `alter role toile_app in database ${new URL(server.appUrl).pathname.slice(1)} set default_transaction_read_only = ${on}`,
+    );
+    await cutOff();
+  };
+  await readOnly(true);
+  try {
+    const told = await write();
+    expect([told.status, told.headers['retry-after'], (told.body as Problem).code]).toEqual([
+      503,
+      '1',
+      'busy',
+    ]);
+    await agent.get('/api/clients').expect(200);
+  } finally {
+    await readOnly(false);
+  }
+  await write().expect(201);
+});

@@ -42,9 +42,9 @@ const LOST =
 const AWAY = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOTFOUND', 'EAI_AGAIN']);
 /**
  * Classes of SQLSTATE that pass by themselves or by its operator's hand: connection, transaction rollback,
- * resources, operator intervention, system error; 55P03 a lock not had in time.
+ * resources, operator intervention, system error; 55P03 a lock not had in time, 25006 a primary that has just become a standby.
  */
-const PASSING = /^(08|40|53|57|58)|^55P03$/;
+const PASSING = /^(08|40|53|57|58)|^55P03$|^25006$/;
 /** Data that no column takes: data exceptions, and constraints other than a name that is taken. */
 const UNKEEPABLE = /^(22|2350[234]|23514|23P01)/;
 

@@ -2,6 +2,9 @@ import type { Logger } from 'pino';
 import { inStudioAsItIs, isDatabaseAway, type Db, type Tx } from './connection';
 import { marksOf, stateOf, type MarkedTable } from './marks';
 
+const isReadOnly = (error: unknown): boolean =>
+  error instanceof Error && 'code' in error && error.code === '25006';
+
 /** After it could not be reached it is left alone so long, ms. */
 const LEFT_ALONE_MS = 5000;
 
@@ -33,7 +36,8 @@ export function openStandby(db: Db, logger: Logger, clock: () => number = Date.n
           stateOf(await marksOf(tx, studioId), of) === state ? { value: await work(tx) } : null,
         );
       } catch (error) {
-        if (!isDatabaseAway(error)) throw error;
+        // What would write there is wrong, whether the standby is away or not.
+        if (!isDatabaseAway(error) || isReadOnly(error)) throw error;
         awayUntil = clock() + LEFT_ALONE_MS;
         logger.warn({ type: error instanceof Error ? error.name : typeof error }, 'standby not reached');
         return null;

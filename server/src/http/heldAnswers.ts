@@ -5,6 +5,8 @@ import { LRUCache } from 'lru-cache';
 const compressed = promisify(gzip);
 /** Answers a process holds at most, bytes of text and compressed together. */
 const MOST_BYTES = 32 * 1024 * 1024;
+/** However often it is asked for, an answer is let go of so long after it was read: what was erased is then in no memory, ms. */
+const HELD_MS = 15 * 60_000;
 /** Shorter answers are sent as they are. */
 const WORTH_COMPRESSING = 1024;
 
@@ -26,9 +28,17 @@ export type HeldAnswers = {
   readonly put: (asked: string, answer: Omit<HeldAnswer, 'gzip'>) => Promise<HeldAnswer>;
 };
 
-export function heldAnswers(mostBytes: number = MOST_BYTES): HeldAnswers {
+/** `clock` counts ms from anywhere. */
+export function heldAnswers(
+  mostBytes: number = MOST_BYTES,
+  clock: { readonly now: () => number } = performance,
+): HeldAnswers {
   const held = new LRUCache<string, HeldAnswer>({
     maxSize: mostBytes,
+    ttl: HELD_MS,
+    ttlAutopurge: true,
+    ttlResolution: 0,
+    perf: clock,
     sizeCalculation: ({ text, gzip: small, state }, asked) =>
       text.length + (small?.length ?? 0) + state.length + asked.length,
   });
