@@ -24,7 +24,7 @@ export async function wholeKitText(tx: Tx): Promise<string> {
     select
       (select coalesce(string_agg(document::text, ',' order by id), '') from products) as products,
       (select coalesce(string_agg(document::text, ',' order by id), '') from units) as units,
-      (select coalesce(string_agg('"' || id || '":' || revision, ','), '')
+      (select coalesce(string_agg('"' || id || '":' || revision, ',' order by id), '')
         from (select id, revision from products union all select id, revision from units) every) as revisions`.execute(
     tx,
   );
