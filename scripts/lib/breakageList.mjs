@@ -96,7 +96,7 @@ export const BREAKAGES = [
   ),
   held(
     'a standby that is away is an error of ours',
-    'if (!isDatabaseAway(error)) throw error;',
+    'if (!isDatabaseAway(error) || isReadOnly(error)) throw error;',
     'throw error;',
     'server/src/db/standby.ts',
   ),
