@@ -84,8 +84,8 @@ export const BREAKAGES = [
   ),
   held(
     'a standby is read however old it is',
-    '=== state ? { value: await work(tx) } : null',
-    '!== null ? { value: await work(tx) } : null',
+    'of) !== state) return null;',
+    "of) === '') return null;",
     'server/src/db/standby.ts',
   ),
   held(
@@ -96,7 +96,7 @@ export const BREAKAGES = [
   ),
   held(
     'a standby that is away is an error of ours',
-    'if (!isDatabaseAway(error) || isReadOnly(error)) throw error;',
+    'if (working && (!isDatabaseAway(error) || isReadOnly(error))) throw error;',
     'throw error;',
     'server/src/db/standby.ts',
   ),

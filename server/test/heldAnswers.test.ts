@@ -381,6 +381,25 @@ describe('a standby', () => {
     await pool.end();
   });
 
+  test.each([
+    ['of another password', (url: URL) => (url.password = 'not-this-one')],
+    ['a database that is none of ours', (url: URL) => (url.pathname = '/template1')],
+    ['a database that is not there', (url: URL) => (url.pathname = '/nowhere')],
+  ])('%s is passed over, and nobody notices', async (_, wrong) => {
+    const url = new URL(copy.appUrl);
+    wrong(url);
+    const pool = openPool(url.toString(), () => undefined, 1);
+    const said = jest.fn();
+    const standby = openStandby(openDb(pool), { warn: said });
+    const marks = await marksOf(server.db, demo.studio.id);
+    expect(
+      await standby.read(demo.studio.id, ['clients'], marks.clients!, () => Promise.resolve(1)),
+    ).toBeNull();
+    expect(said).toHaveBeenCalledTimes(1);
+    await get(serverProcess({ standby }), HELD.kit!).expect(200);
+    await pool.end();
+  });
+
   test('what is wrong with the question is wrong there too, and nothing is written to it', async () => {
     await caughtUp();
     const standby = openStandby(openDb(copyPool), quiet);

@@ -2,8 +2,9 @@ import type { Logger } from 'pino';
 import { inStudioAsItIs, isDatabaseAway, type Db, type Tx } from './connection';
 import { marksOf, stateOf, type MarkedTable } from './marks';
 
-const isReadOnly = (error: unknown): boolean =>
-  error instanceof Error && 'code' in error && error.code === '25006';
+const codeOf = (error: unknown): string =>
+  error instanceof Error && 'code' in error ? String(error.code) : typeof error;
+const isReadOnly = (error: unknown): boolean => codeOf(error) === '25006';
 
 /** After it could not be reached it is left alone so long, ms. */
 const LEFT_ALONE_MS = 5000;
@@ -26,20 +27,24 @@ export type Standby = {
  * Reads from a standby without ever reading what is old: the marks of the tables come with their rows, so equal marks,
  * seen in one snapshot with the rows, are equal rows.
  */
-export function openStandby(db: Db, logger: Logger, clock: () => number = Date.now): Standby {
+export function openStandby(db: Db, logger: Pick<Logger, 'warn'>, clock: () => number = Date.now): Standby {
   let awayUntil = 0;
   return {
     read: async (studioId, of, state, work) => {
       if (clock() < awayUntil) return null;
+      let working = false;
       try {
-        return await inStudioAsItIs(db, studioId, async (tx) =>
-          stateOf(await marksOf(tx, studioId), of) === state ? { value: await work(tx) } : null,
-        );
+        return await inStudioAsItIs(db, studioId, async (tx) => {
+          if (stateOf(await marksOf(tx, studioId), of) !== state) return null;
+          working = true;
+          return { value: await work(tx) };
+        });
       } catch (error) {
-        // What would write there is wrong, whether the standby is away or not.
-        if (!isDatabaseAway(error) || isReadOnly(error)) throw error;
+        // What the work finds wrong is wrong anywhere, and so is work that would write. All else is the standby's: away,
+        // of another password, or none of ours at all.
+        if (working && (!isDatabaseAway(error) || isReadOnly(error))) throw error;
         awayUntil = clock() + LEFT_ALONE_MS;
-        logger.warn({ type: error instanceof Error ? error.name : typeof error }, 'standby not reached');
+        logger.warn({ code: codeOf(error) }, 'standby not read');
         return null;
       }
     },
