@@ -84,6 +84,7 @@ export function machine({ home, name, ports, etcdAddress, superPassword, replica
         SOCKETS: sockets,
         NETWORK: '127.0.0.1/32',
         ARCHIVE_MODE: 'off',
+        API_PASSWORD: superPassword,
         SUPER_PASSWORD: superPassword,
         REPLICATION_PASSWORD: replicationPassword,
       };
@@ -107,10 +108,13 @@ export function machine({ home, name, ports, etcdAddress, superPassword, replica
         return false;
       }
     },
-    /** Hands the primary over, as before work on a machine. */
+    /** Hands the primary over, as before work on a machine; to whoever has no password it is refused. */
     async handOver(leader, candidate) {
+      const stranger = await fetch(`${api}/switchover`, { method: 'POST', body: '{}' });
+      if (stranger.status !== 401) throw new Error(`a stranger was answered ${stranger.status}`);
       const answer = await fetch(`${api}/switchover`, {
         method: 'POST',
+        headers: { authorization: `Basic ${Buffer.from(`toile:${superPassword}`).toString('base64')}` },
         body: JSON.stringify({ leader, candidate }),
       });
       if (!answer.ok) throw new Error(`handing over was answered ${answer.status}: ${await answer.text()}`);

@@ -331,6 +331,11 @@ const SPEAKS: Readonly<Record<string, () => Scene>> = {
       ...withStep('base', { placements: [{ guide: 'zone.wholeFace', side: 'both' }] }),
       client: { ...QUIET.client, skin: { ...skin, neck: [74, 8, 18] } },
     }),
+  'face-apart': () =>
+    scene({
+      ...QUIET,
+      client: { ...QUIET.client, skin: { ...skin, forehead: [46, 12, 15], chin: [48, 12, 16] } },
+    }),
   'base-off-skin': () => other('base', { lab: [52, 13, 20] }),
   'chalky-blush': () => scene(onSkin(DEEP)),
   'blush-hardly-shows': () => other('blush', { lab: [63, 13, 19] }),
@@ -748,5 +753,57 @@ describe('hours judged by evidence', () => {
     const spoken = rules(failing(12));
     expect(spoken).toContain('holds-the-hours');
     expect(spoken).not.toContain('no-spray-for-long');
+  });
+});
+
+describe('a base on a face of more than one colour', () => {
+  const two = { ...skin, forehead: [46, 12, 15] as Lab, chin: [48, 12, 16] as Lab };
+  const onTwo = (chart: Chart, of: Record<string, Lab> = two): string[] =>
+    reviewChart({ ...chart, client: { ...chart.client, skin: of } }, KIT)
+      .filter(({ rule }) => rule === 'face-apart')
+      .map(({ message }) => message);
+  const at = (...placed: Guide[]): Step['placements'] => placed.map((guide) => ({ guide, side: 'both' }));
+  const correct = (...placed: Guide[]): Step => ({
+    ...STEPS.conceal,
+    id: id(990),
+    title: 'Correct',
+    role: 'correct',
+    placements: at(...placed),
+  });
+
+  test('says which parts, how far and which way', () => {
+    const [said, ...more] = onTwo(QUIET);
+    expect(more).toEqual([]);
+    expect(said).toMatch(/is one shade, and the forehead is \d+\.\d deeper, the chin \d+\.\d deeper\.$/);
+    expect(onTwo(QUIET, skin)).toEqual([]);
+    expect(onTwo(QUIET, { ...skin, forehead: [80, 6, 16] })[0]).toMatch(/the forehead is \d+\.\d lighter\.$/);
+    expect(onTwo(QUIET, { ...skin, cheek: [60, 30, 16] })[0]).toMatch(/the cheek is \d+\.\d redder\.$/);
+  });
+
+  test('what is corrected first, or has a shade of its own, is met; the rest is still said', () => {
+    const [first, ...rest] = QUIET.steps;
+    const chart = (...more: Step[]): Chart => ({ ...QUIET, steps: [first!, ...more, ...rest] });
+    expect(onTwo(chart(correct('zone.foreheadCentre', 'zone.chin')))).toEqual([]);
+    expect(onTwo(chart(correct('zone.chin')))[0]).toMatch(/the forehead is \d+\.\d deeper\.$/);
+    const edge = {
+      ...STEPS.base,
+      id: id(991),
+      title: 'Edge',
+      placements: at('zone.foreheadCentre', 'zone.chin'),
+    };
+    expect(onTwo(chart(edge)).filter((said) => said.startsWith(STEPS.base.title))).toEqual([]);
+  });
+
+  test('what the base covers is not seen, what it lets through is', () => {
+    const covered = (coverage: 'sheer' | 'full', doseMgPerCm2: number): Chart =>
+      withStep('base', { use: use({ ...PRODUCTS.base, coverage }), doseMgPerCm2 });
+    expect(onTwo(covered('sheer', 0.3))).toHaveLength(1);
+    expect(onTwo(covered('full', 6))).toEqual([]);
+  });
+
+  test('without a base, without a reading, or where the base does not lie, there is nothing to say', () => {
+    expect(onTwo(without('base'))).toEqual([]);
+    expect(onTwo(QUIET, {})).toEqual([]);
+    expect(onTwo(withStep('base', { placements: at('zone.apple') }))).toEqual([]);
   });
 });

@@ -1,4 +1,5 @@
-export { DEFAULT_WEIGHTS, faceColour, skinTarget, type Skin, type TargetWeights } from './skinTarget';
+export { apartInWords, faceColour, partsApart, type FaceZone, type Skin } from './faceApart';
+export { DEFAULT_WEIGHTS, skinTarget, type TargetWeights } from './skinTarget';
 export { isColoured, mixTableOf, type Coloured } from './mixTables';
 export {
   excludedBecause,

@@ -1,19 +1,9 @@
-import { meanLab, type Lab, type SkinZone } from '../colour';
-
-/** CIELAB by zone, for the zones that were read. */
-export type Skin = { readonly [zone in SkinZone]?: Lab };
+import { meanLab, type Lab } from '../colour';
+import { faceColour, type Skin } from './faceApart';
 
 export type TargetWeights = { readonly face: number; readonly neck: number; readonly decollete: number };
 /** The base agrees with the whole person: half face, the rest neck and decollete. */
 export const DEFAULT_WEIGHTS: TargetWeights = { face: 50, neck: 30, decollete: 20 };
-
-/** The face's own colour: forehead, cheek and chin, whichever are read. `null` before any reading. */
-export function faceColour(skin: Skin): Lab | null {
-  const read = [skin.forehead, skin.cheek, skin.chin, skin.mouthSide].filter(
-    (lab): lab is Lab => lab !== undefined,
-  );
-  return read.length === 0 ? null : meanLab(read.map((lab) => ({ lab, weight: 1 })));
-}
 
 /**
  * The colour a base should have: face, neck and decollete by weight, unread ones left out. `null` before any

@@ -2,7 +2,8 @@ import { chromaOf, depthOf, hueOf, labOfHue, lightnessAtDepth, shiftDepth, type 
 import type { Features } from '../face';
 import { bareLip, browHair, isDeep, isLined, isVeryFair, LINED_EASE } from './ranges';
 import { shadeRoleOf, type ShadeAsk } from './skinRole';
-import { skinTarget, type Skin } from './skinTarget';
+import type { Skin } from './faceApart';
+import { skinTarget } from './skinTarget';
 
 type Who = { readonly skin: Skin; readonly features: Features };
 

@@ -14,7 +14,7 @@ import {
 import { impossibleBecause } from './possibleColour';
 import type { DayAsked } from './day';
 import type { ShadeAsk } from './skinRole';
-import type { Skin } from './skinTarget';
+import type { Skin } from './faceApart';
 
 /** What shades are chosen for: skin, what is known of the face, and what she must not meet. */
 export type ShadeClient = {

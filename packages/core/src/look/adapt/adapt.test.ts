@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { skinByZone } from '../../colour';
 import {
   AGES,
   BROWS,
@@ -442,3 +443,34 @@ test('whoever she is, no step that had a place is left without one', () => {
 
 test('every adapter has a name of its own', () =>
   expect(new Set(ADAPTERS.map((a) => a.id)).size).toBe(ADAPTERS.length));
+
+describe('a face of more than one colour', () => {
+  const on = (skin: ReturnType<typeof client>['skin']) =>
+    adaptLook(FULL, { ...client(undefined, {}), skin }, OCCASION);
+  const even = client(undefined, {}).skin;
+  const ofBase = (fitted: ReturnType<typeof on>) =>
+    fitted.adaptations.filter(({ id: which }) => which === 'a face of more than one colour');
+
+  test('is said of the base, with what differs, and the step asks what is wished', () => {
+    const [L, a, b] = even.cheek!;
+    const fitted = on({ ...even, forehead: [L - 18, a, b - 3] });
+    const [said, ...more] = ofBase(fitted);
+    expect(more).toEqual([]);
+    expect(said).toMatchObject({ words: 'One shade does not meet all of this face' });
+    expect(said!.why).toMatch(/^the forehead is \d+\.\d deeper$/);
+    const asked = fitted.steps.filter(({ note }) => /of another colour.*Ask which/.test(note ?? ''));
+    expect(asked.map(({ role }) => role)).toEqual(['base']);
+    // Fitted once more it says it once.
+    const again = adaptLook(
+      { ...FULL, steps: [...fitted.steps] },
+      { ...client(undefined, {}), skin: { ...even, forehead: [L - 18, a, b - 3] } },
+      OCCASION,
+    );
+    expect(again.steps.find(({ role }) => role === 'base')!.note).toBe(asked[0]!.note);
+  });
+
+  test('an even one is left alone, whatever its depth', () => {
+    expect(ofBase(on(even))).toEqual([]);
+    for (const L of [90, 70, 50, 35, 24]) expect(ofBase(on(skinByZone([L, 12, 16])))).toEqual([]);
+  });
+});

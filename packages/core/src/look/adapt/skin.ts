@@ -11,7 +11,7 @@ import {
   type Side,
 } from '../../face';
 import { listed, listedFew } from '../../listed';
-import { faceColour, isLined, isUnderEye } from '../../shade';
+import { apartInWords, faceColour, isLined, isUnderEye, partsApart, skinTarget } from '../../shade';
 import type { LookStep } from '../document';
 import {
   both,
@@ -339,6 +339,25 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
         : {
             words: 'Glue only after a patch test',
             why: `${listedFew(minded)} noted`,
+            set: { note },
+          };
+    },
+  },
+  {
+    id: 'a face of more than one colour',
+    change: (step, { client }) => {
+      const from = skinTarget(client.skin);
+      const apart = from && partsApart(client.skin, from);
+      if (step.role !== 'base' || !from || !apart?.length || !has(step, 'zone.wholeFace')) return null;
+      const note = noted(
+        step,
+        'Where the skin is of another colour: correct it thinly first, lay a second shade there, or leave it as it is. Ask which.',
+      );
+      return note === step.note
+        ? null
+        : {
+            words: 'One shade does not meet all of this face',
+            why: apartInWords(apart, from),
             set: { note },
           };
     },

@@ -1,7 +1,16 @@
 import { deltaE2000, hueOf, reconstructSpectrum } from '../../colour';
-import { sidesWhere } from '../../face';
+import { GUIDES_OF_SKIN, sidesWhere, type SkinPlace } from '../../face';
 import { shownOfStep, type Step } from '../../look';
-import { flashback, flashGradeOf, isLined, type Miss, type ShadeRole } from '../../shade';
+import {
+  apartInWords,
+  flashback,
+  flashGradeOf,
+  isLined,
+  partsApart,
+  type FaceZone,
+  type Miss,
+  type ShadeRole,
+} from '../../shade';
 import {
   changed,
   chromaAt,
@@ -46,6 +55,15 @@ const ranged = ({ roles, names, parts, ...rule }: RangeRule): Rule => ({
       return hit ? [found([step], `${step.title} ${hit.miss.words}.`, on.another(step))] : [];
     }),
 });
+
+const PLACE_OF: Readonly<Record<FaceZone, SkinPlace>> = {
+  cheek: 'cheeks',
+  forehead: 'forehead',
+  chin: 'chin',
+  mouthSide: 'round the mouth',
+};
+/** What a base leaves of a difference (deltaE2000) is seen from here on, as two skins beside one another. */
+const STILL_SEEN = 2.5;
 
 export const COLOUR_RULES: readonly Rule[] = [
   {
@@ -297,6 +315,31 @@ export const COLOUR_RULES: readonly Rule[] = [
           found([step], `${step.title} ${hit.miss.words}. Mix it, or choose another.`, on.another(step)),
         ];
       }),
+  },
+  {
+    id: 'face-apart',
+    name: 'One base on a face of more than one colour',
+    severity: 'caution',
+    why: 'One shade over parts far apart in colour is wrong on some of them. What differs is corrected thinly first, gets a second shade, or stays as it is: the client says which.',
+    find: (on) => {
+      const from = on.skin;
+      if (!from) return [];
+      const apart = partsApart(on.chart.client.skin, from);
+      return coloured(on, 'base').flatMap(({ step }) => {
+        const seen = apart.filter(({ zone, lab }) => {
+          const there = (s: Step): boolean =>
+            GUIDES_OF_SKIN[PLACE_OF[zone]].some((guide) => on.reaches(s, { guide, side: 'both' }));
+          const met = on.steps.some(
+            (s) => s !== step && ['correct', 'conceal', 'base'].includes(s.role) && there(s),
+          );
+          const left = deltaE2000(on.over(lab, step) ?? lab, on.over(from, step) ?? from);
+          return there(step) && !met && left > STILL_SEEN;
+        });
+        return seen.length === 0
+          ? []
+          : [found([step], `${step.title} is one shade, and ${apartInWords(seen, from)}.`)];
+      });
+    },
   },
   ranged({
     id: 'base-joint',
