@@ -10,7 +10,7 @@ export function Loading({ words = 'One moment' }: { readonly words?: string }) {
   const c = useColours();
   return (
     <Column padding="$5" alignItems="center" role="status" aria-live="polite">
-      <ActivityIndicator color={c.woad} />
+      <ActivityIndicator aria-label={words} color={c.woad} />
       <Body color="$inkSoft">{words}</Body>
     </Column>
   );

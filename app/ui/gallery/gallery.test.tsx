@@ -44,6 +44,7 @@ test.each(ALL)(
     expect(complained.mock.calls.filter(([what]) => typeof what === 'string')).toEqual([]);
     complained.mockRestore();
   },
+  30_000,
 );
 
 test('the page names each part by a heading of its own', () => {
@@ -54,4 +55,4 @@ test('the page names each part by a heading of its own', () => {
   );
   for (const { name } of PIECES) expect(screen.getByRole('heading', { name, level: 2 })).toBeTruthy();
   cleanup();
-});
+}, 60_000);

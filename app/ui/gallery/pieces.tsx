@@ -442,7 +442,7 @@ export const PIECES: readonly Piece[] = [
     states: {
       none: () => listed(0, 'list'),
       few: () => listed(3, 'list'),
-      'more than a page': () => listed(100, 'list'),
+      'more than a page': () => listed(20, 'list'),
     },
   },
 ];
