@@ -1,61 +1,18 @@
-const OUTBOX = ['app', 'outbox'];
-const REQUESTS = ['server', 'requests', 'api.test'];
-const LEDGER = ['server', 'kit.test', 'manyHands'];
-const SESSIONS = ['server', 'api.test', 'permissions', 'studioFile', 'doors'];
-const GUARD = ['server', 'fitInput', 'requests'];
-const HELD = ['server', 'heldAnswers', 'findClients'];
-const ROWS = ['server', 'isolation', 'api.test', 'shares', 'settings'];
-
-const outbox = (about, from, to, file = 'app/data/outbox.ts') => ({
-  topic: 'outbox',
-  about,
-  file,
-  from,
-  to,
-  tests: OUTBOX,
-});
-const idempotency = (about, from, to, file = 'server/src/http/register.ts') => ({
-  topic: 'idempotency',
-  about,
-  file,
-  from,
-  to,
-  tests: REQUESTS,
-});
-const ledger = (about, from, to, file = 'server/src/kit/ledger.ts') => ({
-  topic: 'ledger',
-  about,
-  file,
-  from,
-  to,
-  tests: LEDGER,
-});
-const sessions = (about, from, to, file = 'server/src/session/routes.ts') => ({
-  topic: 'sessions',
-  about,
-  file,
-  from,
-  to,
-  tests: SESSIONS,
-});
-const guard = (about, from, to, file = 'server/src/http/fitInput.ts') => ({
-  topic: 'input',
-  about,
-  file,
-  from,
-  to,
-  tests: GUARD,
-});
-const rows = (about, from, to, file) => ({ topic: 'row security', about, file, from, to, tests: ROWS });
-
-const held = (about, from, to, file = 'server/src/http/readHeld.ts') => ({
-  topic: 'held answers',
-  about,
-  file,
-  from,
-  to,
-  tests: HELD,
-});
+/** Breakages of one topic, by which tests they must be noticed, most of them in one file. */
+const topic =
+  (name, tests, usualFile) =>
+  (about, from, to, file = usualFile) => ({ topic: name, about, file, from, to, tests });
+const outbox = topic('outbox', ['app', 'outbox'], 'app/data/outbox.ts');
+const idempotency = topic('idempotency', ['server', 'requests', 'api.test'], 'server/src/http/register.ts');
+const ledger = topic('ledger', ['server', 'kit.test', 'manyHands'], 'server/src/kit/ledger.ts');
+const sessions = topic(
+  'sessions',
+  ['server', 'api.test', 'permissions', 'studioFile', 'doors'],
+  'server/src/session/routes.ts',
+);
+const guard = topic('input', ['server', 'fitInput', 'requests'], 'server/src/http/fitInput.ts');
+const held = topic('held answers', ['server', 'heldAnswers', 'findClients'], 'server/src/http/readHeld.ts');
+const rows = topic('row security', ['server', 'isolation', 'api.test', 'shares', 'settings']);
 
 /**
  * Each: what is broken in words, where, what stands there (once), what is put in its place, and the tests
@@ -68,7 +25,7 @@ export const BREAKAGES = [
     '[name, studioId, params, query]',
   ),
   held('one question is given the answer of another', 'role, params, query]', 'role, params]'),
-  held('the minute of an answer is forgotten', 'minute === null ? rows : `${rows}@${minute}`', 'rows'),
+  held('the minute of an answer is forgotten', '`${rows}@${moment}`', 'rows'),
   held('a tag says nothing of the build', 'digest(form, role, state)', 'digest(role, state)'),
   held('a tag says nothing of the role', 'digest(form, role, state)', 'digest(form, state)'),
   held(

@@ -25,7 +25,7 @@ import { chartAnswer, insertVersion, newestVersion } from './queries';
 
 /** Face charts: fitted, saved as versions, worked at the chair, carried to other studios. */
 export function registerCharts(services: Services): void {
-  readHeld(services, 'chart', { of: ['chart_versions', 'chair_events'] }, async ({ tx, params, query }) => ({
+  readHeld(services, 'chart', ['chart_versions', 'chair_events'], async ({ tx, params, query }) => ({
     body: await chartAnswer(tx, params.id, versionAsked(query.version)),
   }));
 

@@ -35,7 +35,7 @@ export function registerClients(services: Services): void {
     body: await summaries(tx, (query.query ?? '').trim(), await studioDay(tx, now, query.zone)),
   }));
 
-  readHeld(services, 'client', { of: OF_A_CLIENT }, async ({ tx, role, params }) => {
+  readHeld(services, 'client', OF_A_CLIENT, async ({ tx, role, params }) => {
     const answer = await clientAnswer(tx, params.id, role);
     return { body: answer, revision: answer.revision };
   });

@@ -17,62 +17,59 @@ export type HeldContext<N extends ReadName> = {
   readonly query: QueryOf<N>;
 };
 
-type Held = {
-  /** Every table that is read; a test has the statements checked against it. */
-  readonly of: readonly MarkedTable[];
-};
 const MINUTE_MS = 60_000;
 
 /**
- * Registers a route whose answer hangs on the rows of some tables, on what is asked and on the role of who asks, and on
- * nothing else. Given once it is held, and given again while no row of those tables was written; to whoever holds it
- * already it is not given again (304).
+ * Registers a route whose answer hangs on the rows of the tables `of`, on what is asked and on the role of who asks, and
+ * on nothing else. Every table that is read is among them: a test has the statements checked. Given once it is held,
+ * and given again while no row of those tables was written; to whoever holds it already it is not given again (304).
  */
 export function readHeld<N extends ReadName>(
   services: Services,
   name: N,
-  held: Held,
+  of: readonly MarkedTable[],
   handle: (context: HeldContext<N>) => Promise<Answer<N>>,
 ): void {
-  register(services, name, held, () => null, handle);
+  register(services, name, of, () => ({ moment: '', more: {} }), handle);
 }
 
 /** The same for an answer that tells of the time as well: it is held for the minute it was given in. */
 export function readHeldByMinute<N extends ReadName>(
   services: Services,
   name: N,
-  held: Held,
+  of: readonly MarkedTable[],
   handle: (context: HeldContext<N> & { readonly now: Date }) => Promise<Answer<N>>,
 ): void {
-  const minute = (): number => Math.floor(services.clock().getTime() / MINUTE_MS);
-  register(services, name, held, minute, (context, at) =>
-    handle({ ...context, now: new Date((at ?? 0) * MINUTE_MS) }),
-  );
+  const minute = () => {
+    const now = new Date(Math.floor(services.clock().getTime() / MINUTE_MS) * MINUTE_MS);
+    return { moment: now.toISOString(), more: { now } };
+  };
+  register(services, name, of, minute, handle);
 }
 
-function register<N extends ReadName>(
+function register<N extends ReadName, More>(
   services: Services,
   name: N,
-  { of }: Held,
-  minuteNow: () => number | null,
-  handle: (context: HeldContext<N>, minute: number | null) => Promise<Answer<N>>,
+  of: readonly MarkedTable[],
+  momentNow: () => { readonly moment: string; readonly more: More },
+  handle: (context: HeldContext<N> & More) => Promise<Answer<N>>,
 ): void {
   services.app.get(ROUTES[name].path, async (req, res) => {
     const { studioId, role } = allowed(req, name);
     const params = checkedParams(req, name);
     const query = queryOf(req, name);
-    const minute = minuteNow();
+    const { moment, more } = momentNow();
     // Before the rows are read: if they are written in between, the answer is held as older than it is, and read
     // anew the next time.
     const rows = stateOf(req.marks ?? (await marksOf(services.db, studioId)), of);
-    const state = minute === null ? rows : `${rows}@${minute}`;
+    const state = `${rows}@${moment}`;
     const asked = JSON.stringify([name, studioId, role, params, query]);
     const there = services.held.get(asked, state);
     if (there) {
       services.heldFrom('memory');
       return send(req, res, there);
     }
-    const work = (tx: Tx): Promise<Answer<N>> => handle({ tx, role, params, query }, minute);
+    const work = (tx: Tx): Promise<Answer<N>> => handle({ tx, role, params, query, ...more });
     const copied = await services.standby?.read(studioId, of, rows, work);
     services.heldFrom(copied ? 'standby' : 'database');
     const answer = copied ? copied.value : await inStudio(services.db, studioId, work);

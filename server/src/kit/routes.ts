@@ -12,7 +12,7 @@ import { registerSubstitutions } from './substitutions';
 
 /** Products and the units owned of them. */
 export function registerKit(services: Services): void {
-  readHeld(services, 'kit', { of: ['products', 'units'] }, async ({ tx }) => ({
+  readHeld(services, 'kit', ['products', 'units'], async ({ tx }) => ({
     text: await wholeKitText(tx),
   }));
 

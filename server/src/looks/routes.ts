@@ -9,7 +9,7 @@ import { lookFile } from './libraryZip';
 
 /** The library of looks; versions are only ever added. */
 export function registerLooks(services: Services): void {
-  readHeld(services, 'listLooks', { of: ['look_versions', 'retired_looks'] }, async ({ tx }) => {
+  readHeld(services, 'listLooks', ['look_versions', 'retired_looks'], async ({ tx }) => {
     const retired = new Set(
       (await tx.selectFrom('retired_looks').select('look_id').execute()).map((row) => row.look_id),
     );
@@ -55,7 +55,7 @@ export function registerLooks(services: Services): void {
     return { body: await lookAnswer(tx, params.id), subject: params.id };
   });
 
-  readHeld(services, 'look', { of: ['look_versions', 'retired_looks'] }, async ({ tx, params, query }) => ({
+  readHeld(services, 'look', ['look_versions', 'retired_looks'], async ({ tx, params, query }) => ({
     body: await lookAnswer(tx, params.id, query.version),
   }));
 

@@ -7,7 +7,7 @@ import { read, write, type Services } from '../http/register';
 
 /** Palettes: compacts as grids of pans, and their labels. */
 export function registerPalettes(services: Services): void {
-  readHeld(services, 'listPalettes', { of: ['palettes'] }, async ({ tx }) => {
+  readHeld(services, 'listPalettes', ['palettes'], async ({ tx }) => {
     const rows = await tx.selectFrom('palettes').select(['document', 'revision']).orderBy('id').execute();
     const body: PaletteAnswer[] = rows.map(({ document, revision }) => ({ palette: document, revision }));
     return { body };
