@@ -1,55 +1,36 @@
 // npm run drill [-- --kills 100]: nginx, two servers, pgbouncer, a primary and a standby that has each commit before it is told,
 // all on loopback; callers write without a pause while one part after another is killed. Says what was acknowledged, lost and
 // doubled, and the longest any caller was refused. Ends what it started, and removes what it made.
-import { randomBytes } from 'node:crypto';
-import { existsSync, rmSync } from 'node:fs';
+import { rmSync } from 'node:fs';
 import { pooler, proxy } from './drill/before.mjs';
 import { endedBy } from './drill/ending.mjs';
-import { emptyHome, node } from './drill/postgres.mjs';
+import { killsAsked, makeDatabase, openGround } from './drill/ground.mjs';
+import { node } from './drill/postgres.mjs';
 import { killInTurn } from './drill/rounds.mjs';
 import { serversThrough } from './drill/servers.mjs';
 import { writers } from './drill/writers.mjs';
-import { clusterDir } from './lib/paths.mjs';
-import { ensureBuilt, ensureDebian, ensurePackages, POSTGRES, postgresBin } from './lib/setup.mjs';
+import { writeDemo } from './lib/serve.mjs';
+import { postgresBin } from './lib/setup.mjs';
 
-const asked = process.argv.indexOf('--kills');
-const KILLS = asked < 0 ? 3 : Number(process.argv[asked + 1]);
-if (!Number.isInteger(KILLS) || KILLS < 1) throw new Error('--kills is a whole number from 1 on');
+const KILLS = killsAsked();
 const CALLERS = 7;
 /** Between one kill and the next callers write undisturbed for so long, ms. */
 const CALM_MS = 1500;
 /** How long callers may be refused, ms. */
 const LIMITS = { server: 1000, pooler: 1000, primary: 5000 };
-
-ensurePackages();
-ensureDebian([
-  ...POSTGRES,
-  { name: 'nginx-light', present: () => existsSync('/usr/sbin/nginx') },
-  { name: 'pgbouncer', present: () => existsSync('/usr/sbin/pgbouncer') },
-]);
-process.env.PATH = `${process.env.PATH}:/usr/sbin`;
-await ensureBuilt();
-const { freePort } = await import('./lib/cluster.mjs');
-const { writeDemo } = await import('./lib/serve.mjs');
 const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 
-const home = clusterDir('drill');
-const secret = () => randomBytes(18).toString('hex');
-const superPassword = secret();
-const passwords = { toile_owner: secret(), toile_app: secret() };
-emptyHome(home, superPassword);
+const ground = await openGround({ name: 'drill', programs: [], firstPort: 24710, count: 8 });
+const { home, passwords, superPassword } = ground;
 const bin = postgresBin();
-const ports = [];
-for (let first = 24710; ports.length < 8; first = ports.at(-1) + 1) ports.push(await freePort(first));
-const [portA, portB, poolPort, webPort, ...rest] = ports;
+const [portA, portB, poolPort, webPort, ...rest] = ground.ports;
 
 let primary = node({ bin, home, name: 'a', port: portA, superPassword });
 let standby = node({ bin, home, name: 'b', port: portB, superPassword });
 const pool = pooler({ home, port: poolPort, database: 'toile', users: Object.entries(passwords) });
 const servers = serversThrough({
+  ...ground,
   poolPort,
-  passwords,
-  sessionSecret: secret() + secret(),
   ports: rest.slice(0, 2),
   metricsPorts: rest.slice(2),
 });
@@ -84,11 +65,7 @@ let code = 1;
 try {
   primary.init();
   primary.start();
-  for (const [role, password] of Object.entries(passwords))
-    primary.psql(
-      `create role ${role} login nosuperuser nobypassrls nocreatedb nocreaterole password '${password}'`,
-    );
-  primary.psql('create database toile owner toile_owner');
+  makeDatabase(primary, passwords);
   standby.copyOf(primary);
   standby.start();
   standby.waitsForNobody();

@@ -1,22 +1,19 @@
 // npm run drill:failover [-- --kills 5]: as the drill, with who is the primary decided by Patroni over etcd and the pooler kept at
 // it, all by the files of deploy/, and nginx with TLS. The server of the primary dies, its whole machine goes, etcd goes, the
 // primary is handed over, while callers write. Ends what it started, and removes what it made.
-import { randomBytes } from 'node:crypto';
-import { existsSync, rmSync } from 'node:fs';
+import { rmSync } from 'node:fs';
 import { pooler, proxy } from './drill/before.mjs';
 import { endedBy } from './drill/ending.mjs';
+import { killsAsked, makeDatabase, openGround, program } from './drill/ground.mjs';
 import { etcd, follower, machine, settled } from './drill/patroni.mjs';
-import { emptyHome } from './drill/postgres.mjs';
 import { killInTurn } from './drill/rounds.mjs';
 import { serversThrough } from './drill/servers.mjs';
 import { overTls, tlsSite } from './drill/tls.mjs';
 import { writers } from './drill/writers.mjs';
-import { clusterDir } from './lib/paths.mjs';
-import { ensureBuilt, ensureDebian, ensurePackages, POSTGRES, postgresBin } from './lib/setup.mjs';
+import { writeDemo } from './lib/serve.mjs';
+import { postgresBin } from './lib/setup.mjs';
 
-const asked = process.argv.indexOf('--kills');
-const KILLS = asked < 0 ? 3 : Number(process.argv[asked + 1]);
-if (!Number.isInteger(KILLS) || KILLS < 1) throw new Error('--kills is a whole number from 1 on');
+const KILLS = killsAsked();
 const CALLERS = 7;
 const CALM_MS = 1500;
 /** How long etcd stays away: longer than Patroni's lease lasts, ms. */
@@ -24,50 +21,37 @@ const AWAY_MS = 8000;
 /** How long callers may be refused, ms. A machine that is gone is given up when its lease has run out. */
 const LIMITS = { 'its server': 5000, 'its machine': 10_000, etcd: 1000, 'handed over': 5000 };
 
-ensurePackages();
-const program = (name, file) => ({ name, present: () => existsSync(file) });
-ensureDebian([
-  ...POSTGRES,
-  program('nginx-light', '/usr/sbin/nginx'),
-  program('pgbouncer', '/usr/sbin/pgbouncer'),
-  program('patroni', '/usr/bin/patroni'),
-  program('python3-etcd', '/usr/lib/python3/dist-packages/etcd'),
-  program('etcd-server', '/usr/bin/etcd'),
-  program('curl', '/usr/bin/curl'),
-  program('openssl', '/usr/bin/openssl'),
-]);
-process.env.PATH = `${process.env.PATH}:/usr/sbin`;
-await ensureBuilt();
-const { freePort } = await import('./lib/cluster.mjs');
-const { writeDemo } = await import('./lib/serve.mjs');
 const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 
-const home = clusterDir('failoverDrill');
-const secret = () => randomBytes(18).toString('hex');
-const [superPassword, replicationPassword] = [secret(), secret()];
-const passwords = { toile_owner: secret(), toile_app: secret() };
-emptyHome(home, superPassword);
-const ports = [];
-for (let first = 24910; ports.length < 14; first = ports.at(-1) + 1) ports.push(await freePort(first));
-const [poolPort, webPort, tlsPort, redirectPort, etcdPort, peerPort, ...rest] = ports;
+const ground = await openGround({
+  name: 'failoverDrill',
+  programs: [
+    program('patroni', '/usr/bin/patroni'),
+    program('python3-etcd', '/usr/lib/python3/dist-packages/etcd'),
+    program('etcd-server', '/usr/bin/etcd'),
+    program('curl', '/usr/bin/curl'),
+    program('openssl', '/usr/bin/openssl'),
+  ],
+  firstPort: 24910,
+  count: 14,
+});
+const { home, passwords } = ground;
+const [poolPort, webPort, tlsPort, redirectPort, etcdPort, peerPort, ...rest] = ground.ports;
 
 const store = etcd({ home, port: etcdPort, peerPort });
 const machines = ['a', 'b'].map((name, i) =>
   machine({
-    home,
+    ...ground,
     name,
     ports: rest.slice(i * 2, i * 2 + 2),
     etcdAddress: store.address,
-    superPassword,
-    replicationPassword,
     bin: postgresBin(),
   }),
 );
 const pool = pooler({ home, port: poolPort, database: 'toile', users: Object.entries(passwords) });
 const servers = serversThrough({
+  ...ground,
   poolPort,
-  passwords,
-  sessionSecret: secret() + secret(),
   ports: rest.slice(4, 6),
   metricsPorts: rest.slice(6, 8),
 });
@@ -128,11 +112,7 @@ try {
     }
   }
   const [primary, standby] = await now();
-  for (const [role, password] of Object.entries(passwords))
-    primary.psql(
-      `create role ${role} login nosuperuser nobypassrls nocreatedb nocreaterole password '${password}'`,
-    );
-  primary.psql('create database toile owner toile_owner');
+  makeDatabase(primary, passwords);
   pool.start(primary.port, standby.port);
   following = follower({ home, ...pool.files, machines });
   await pause(800);

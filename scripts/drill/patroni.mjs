@@ -5,10 +5,9 @@ import { ownedFolder, ownerIds, pidOf, psqlAt, writeOwned } from '../lib/cluster
 import { root } from '../lib/paths.mjs';
 import { ended, output, start } from '../lib/run.mjs';
 
-/** As the user PostgreSQL runs as. */
-const as = ownerIds() ? ['runuser', '-u', 'postgres', '--'] : [];
-/** What it says is kept beside what it keeps. */
+/** Starts a program as the user PostgreSQL runs as; what it says is kept beside what it keeps. */
 const startAs = (command, args, cwd) => {
+  const as = ownerIds() ? ['runuser', '-u', 'postgres', '--'] : [];
   const [program, ...rest] = [...as, command, ...args];
   const log = openSync(path.join(cwd, `${command}.log`), 'a');
   const child = start(program, rest, { stdio: ['ignore', log, log], cwd, detached: true });

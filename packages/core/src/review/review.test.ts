@@ -794,6 +794,15 @@ describe('a base on a face of more than one colour', () => {
     expect(onTwo(chart(edge)).filter((said) => said.startsWith(STEPS.base.title))).toEqual([]);
   });
 
+  test('two layers over the whole face meet no part of it; said once, of what is left under both', () => {
+    const again = { ...STEPS.base, id: id(992), title: 'Once more' };
+    const twice = { ...QUIET, steps: QUIET.steps.flatMap((s) => (s.role === 'base' ? [s, again] : [s])) };
+    const said = reviewChart({ ...twice, client: { ...twice.client, skin: two } }, KIT).filter(
+      ({ rule }) => rule === 'face-apart',
+    );
+    expect(said.map(({ stepIds }) => stepIds)).toEqual([[STEPS.base.id, again.id]]);
+  });
+
   test('what the base covers is not seen, what it lets through is', () => {
     const covered = (coverage: 'sheer' | 'full', doseMgPerCm2: number): Chart =>
       withStep('base', { use: use({ ...PRODUCTS.base, coverage }), doseMgPerCm2 });

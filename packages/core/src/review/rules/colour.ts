@@ -1,4 +1,4 @@
-import { deltaE2000, hueOf, reconstructSpectrum } from '../../colour';
+import { deltaE2000, hueOf, reconstructSpectrum, type Lab } from '../../colour';
 import { GUIDES_OF_SKIN, sidesWhere, type SkinPlace } from '../../face';
 import { shownOfStep, type Step } from '../../look';
 import {
@@ -62,6 +62,10 @@ const PLACE_OF: Readonly<Record<FaceZone, SkinPlace>> = {
   chin: 'chin',
   mouthSide: 'round the mouth',
 };
+/** What is laid on a part of the face alone. */
+const MEETS_A_PART: readonly Step['role'][] = ['correct', 'conceal', 'base'];
+const isOnAllOf = (step: Step): boolean =>
+  step.placements.some((p) => 'guide' in p && p.guide === 'zone.wholeFace');
 /** What a base leaves of a difference (deltaE2000) is seen from here on, as two skins beside one another. */
 const STILL_SEEN = 2.5;
 
@@ -323,22 +327,22 @@ export const COLOUR_RULES: readonly Rule[] = [
     why: 'One shade over parts far apart in colour is wrong on some of them. What differs is corrected thinly first, gets a second shade, or stays as it is: the client says which.',
     find: (on) => {
       const from = on.skin;
-      if (!from) return [];
-      const apart = partsApart(on.chart.client.skin, from);
-      return coloured(on, 'base').flatMap(({ step }) => {
-        const seen = apart.filter(({ zone, lab }) => {
-          const there = (s: Step): boolean =>
-            GUIDES_OF_SKIN[PLACE_OF[zone]].some((guide) => on.reaches(s, { guide, side: 'both' }));
-          const met = on.steps.some(
-            (s) => s !== step && ['correct', 'conceal', 'base'].includes(s.role) && there(s),
-          );
-          const left = deltaE2000(on.over(lab, step) ?? lab, on.over(from, step) ?? from);
-          return there(step) && !met && left > STILL_SEEN;
-        });
-        return seen.length === 0
-          ? []
-          : [found([step], `${step.title} is one shade, and ${apartInWords(seen, from)}.`)];
+      const bases = on.steps.filter((s) => s.role === 'base' && isOnAllOf(s));
+      const [first] = bases;
+      if (!from || !first) return [];
+      const shown = (ground: Lab): Lab => bases.reduce((under, s) => on.over(under, s) ?? under, ground);
+      const seen = partsApart(on.chart.client.skin, from).filter(({ zone, lab }) => {
+        const met = on.steps.some(
+          (s) =>
+            MEETS_A_PART.includes(s.role) &&
+            !isOnAllOf(s) &&
+            GUIDES_OF_SKIN[PLACE_OF[zone]].some((guide) => on.reaches(s, { guide, side: 'both' })),
+        );
+        return !met && deltaE2000(shown(lab), shown(from)) > STILL_SEEN;
       });
+      return seen.length === 0
+        ? []
+        : [found(bases, `${first.title} is one shade, and ${apartInWords(seen, from)}.`)];
     },
   },
   ranged({
@@ -512,7 +516,7 @@ function onesEdge(on: Reviewed, step: Step): boolean {
       s.role === 'base' &&
       on.misses(s).every(({ role }) => role !== 'base') &&
       on.cover(s).count > on.cover(step).count &&
-      step.placements.every((p) => !('guide' in p) || p.guide !== 'zone.wholeFace'),
+      !isOnAllOf(step),
   );
 }
 
@@ -521,8 +525,7 @@ function madeExact(on: Reviewed, step: Step): boolean {
   const base = on.colour(step);
   if (!base || !on.skin) return false;
   return on.steps.some((s) => {
-    if (s.role !== 'powder' || !s.placements.some((p) => 'guide' in p && p.guide === 'zone.wholeFace'))
-      return false;
+    if (s.role !== 'powder' || !isOnAllOf(s)) return false;
     const seen = on.over(base, s);
     return seen !== null && deltaE2000(seen, on.skin!) <= 2.2;
   });
