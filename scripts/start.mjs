@@ -10,7 +10,7 @@ const own = process.argv.includes('--own');
 ensurePackages();
 ensureDebian(POSTGRES);
 const { ensureCluster, ensureDatabase, freePort } = await import('./lib/cluster.mjs');
-const { startServer, writeDemo } = await import('./lib/serve.mjs');
+const { serverEnv, startServer, writeDemo } = await import('./lib/serve.mjs');
 await ensureBuilt();
 const cluster = await ensureCluster('demo');
 const database = ensureDatabase(cluster, own ? 'toile_own' : 'toile');
@@ -48,15 +48,7 @@ for (const { email, password, role, name } of signIns)
 console.log('\nCtrl-C stops it, the database too.');
 
 async function startDev() {
-  const env = {
-    ...process.env,
-    TOILE_OWNER_URL: database.ownerUrl,
-    TOILE_APP_URL: database.appUrl,
-    TOILE_SESSION_SECRET: database.sessionSecret,
-    TOILE_PORT: String(port),
-    TOILE_STUDIOS: studios.join(':'),
-    TOILE_LOG: 'info',
-  };
+  const env = serverEnv({ ...database, port, studios, log: 'info' });
   await (await import('./lib/workers.mjs')).watchWorkers();
   children.push(start('npx', ['tsx', 'watch', 'server/src/main.ts'], { env, detached: true }));
   const expo = { ...process.env, TOILE_API: `http://127.0.0.1:${port}`, EXPO_NO_TELEMETRY: '1' };

@@ -14,6 +14,21 @@ export function writeDemo() {
   };
 }
 
+/** What a server is told of its database, its port and the studios it takes in at its first start. */
+export function serverEnv({ ownerUrl, appUrl, sessionSecret, port, studios, log }) {
+  return {
+    ...process.env,
+    TOILE_OWNER_URL: ownerUrl,
+    TOILE_APP_URL: appUrl,
+    TOILE_SESSION_SECRET: sessionSecret,
+    TOILE_PORT: String(port),
+    TOILE_STUDIOS: studios.join(':'),
+    // Written beside the studios: a studio's own file holds no password.
+    ...(studios.length > 0 ? { TOILE_SIGN_INS: path.join(path.dirname(studios[0]), 'sign-ins.json') } : {}),
+    TOILE_LOG: log,
+  };
+}
+
 /** Starts the built server and resolves once it listens. */
 export async function startServer({
   ownerUrl,
@@ -26,17 +41,9 @@ export async function startServer({
   backups = null,
 }) {
   const env = {
-    ...process.env,
+    ...serverEnv({ ownerUrl, appUrl, sessionSecret, port, studios, log }),
     NODE_ENV: 'production',
-    TOILE_OWNER_URL: ownerUrl,
-    TOILE_APP_URL: appUrl,
-    TOILE_SESSION_SECRET: sessionSecret,
-    TOILE_PORT: String(port),
-    TOILE_STUDIOS: studios.join(':'),
-    // Written beside the studios: a studio's own file holds no password.
-    ...(studios.length > 0 ? { TOILE_SIGN_INS: path.join(path.dirname(studios[0]), 'sign-ins.json') } : {}),
     TOILE_WEB_ROOT: webRoot,
-    TOILE_LOG: log,
     ...(backups ? { TOILE_BACKUP_DIR: backups } : {}),
   };
   // In a process group of its own: Ctrl-C reaches this script first, which stops it in order.

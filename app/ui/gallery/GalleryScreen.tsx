@@ -1,4 +1,4 @@
-import { Column, Line, Rule } from '../layout';
+import { Column, Rule } from '../layout';
 import { Screen } from '../Screen';
 import { Body, Heading, Label } from '../Text';
 import { PIECES } from './pieces';
@@ -9,20 +9,16 @@ export function GalleryScreen() {
     <Screen title="Parts of the interface" above="While it is worked on">
       <Body>{`${PIECES.length} parts. Look at them on a phone, wide, light and dark, at 200 % zoom.`}</Body>
       {PIECES.map(({ name, use, states }) => (
-        <Column key={name} role="region" aria-label={name}>
+        <Column key={name} role="region" aria-label={name} marginTop="$4">
           <Rule />
           <Heading fontSize="$5" lineHeight="$5" aria-level={2}>
             {name}
           </Heading>
           <Body color="$inkSoft">{use}</Body>
           {Object.entries(states).map(([state, Draw]) => (
-            <Column key={state} gap="$2">
+            <Column key={state} gap="$2" maxWidth={520}>
               <Label>{state}</Label>
-              <Line>
-                <Column flex={1} minWidth={0}>
-                  <Draw />
-                </Column>
-              </Line>
+              <Draw />
             </Column>
           ))}
         </Column>
