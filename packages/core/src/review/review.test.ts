@@ -774,7 +774,9 @@ describe('a base on a face of more than one colour', () => {
   test('says which parts, how far and which way', () => {
     const [said, ...more] = onTwo(QUIET);
     expect(more).toEqual([]);
-    expect(said).toMatch(/is one shade, and the forehead is \d+\.\d deeper, the chin \d+\.\d deeper\.$/);
+    expect(said).toMatch(
+      /is one shade: from what it is matched to the forehead is \d+\.\d deeper, the chin \d+\.\d deeper\.$/,
+    );
     expect(onTwo(QUIET, skin)).toEqual([]);
     expect(onTwo(QUIET, { ...skin, forehead: [80, 6, 16] })[0]).toMatch(/the forehead is \d+\.\d lighter\.$/);
     expect(onTwo(QUIET, { ...skin, cheek: [60, 30, 16] })[0]).toMatch(/the cheek is \d+\.\d redder\.$/);

@@ -342,7 +342,12 @@ export const COLOUR_RULES: readonly Rule[] = [
       });
       return seen.length === 0
         ? []
-        : [found(bases, `${first.title} is one shade, and ${apartInWords(seen, from)}.`)];
+        : [
+            found(
+              bases,
+              `${first.title} is one shade: from what it is matched to ${apartInWords(seen, from)}.`,
+            ),
+          ];
     },
   },
   ranged({
