@@ -1,4 +1,6 @@
 // npm run bench: rows with a ratio against a named peer or brute force, measured in the same run.
+import path from 'node:path';
+import { stateDir } from './lib/paths.mjs';
 import { ended, start } from './lib/run.mjs';
 import { withServedDemo } from './lib/served.mjs';
 
@@ -9,9 +11,13 @@ const code = await withServedDemo('toile_bench', async (url, cluster, urls) => {
   // processes.
   const port = await freePort(26250);
   const metricsPort = await freePort(26270);
-  process.env.TOILE_METRICS_PORT = String(metricsPort);
-  const second = await startServer({ ...urls, port, studios: [] });
-  delete process.env.TOILE_METRICS_PORT;
+  const holds = path.join(stateDir, 'bench.holds');
+  const second = await startServer({
+    ...urls,
+    port,
+    studios: [],
+    watched: { metricsPort, holds },
+  });
   const [whole, copy] = ['toile_bench_whole', 'toile_bench_copy'].map((name) => {
     cluster.psql(`drop database if exists ${name} with (force)`);
     return ensureDatabase(cluster, name);
@@ -25,6 +31,7 @@ const code = await withServedDemo('toile_bench', async (url, cluster, urls) => {
     TOILE_URL: url,
     TOILE_APP_URL: urls.appUrl,
     TOILE_SECOND_URL: `http://127.0.0.1:${port}`,
+    TOILE_SECOND_HOLDS: holds,
     TOILE_SECOND_METRICS_URL: `http://127.0.0.1:${metricsPort}/metrics`,
   };
   const ending = await ended(start('npx', ['tsx', 'bench/src/main.ts'], { env }));

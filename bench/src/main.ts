@@ -22,6 +22,7 @@ const {
   TOILE_URL: url,
   TOILE_SECOND_URL: second,
   TOILE_SECOND_METRICS_URL: metricsUrl,
+  TOILE_SECOND_HOLDS: holds,
   TOILE_APP_URL: appUrl,
 } = process.env;
 const rows = [
@@ -39,7 +40,7 @@ const rows = [
 if (process.env.TOILE_WHOLE) rows.push(...(await backupRows()), ...(await wearRows()));
 if (url && second) rows.push(...(await liveRows(url, second)));
 if (url && appUrl) rows.push(...(await readRows(url, appUrl)));
-if (second && metricsUrl) rows.push(...(await loadRows(second, metricsUrl)));
+if (second && metricsUrl && holds) rows.push(...(await loadRows(second, { metricsUrl, holds })));
 if (url) rows.push(...(await photoRows()), ...(await screenRows()), ...(await firstLoadRows(url)));
 // Last: the database is not small afterwards.
 if (url && appUrl) rows.push(...(await growthRows(url, appUrl)));

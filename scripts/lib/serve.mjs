@@ -1,5 +1,6 @@
 import { mkdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { root, stateDir } from './paths.mjs';
 import { run, start } from './run.mjs';
 
@@ -29,6 +30,13 @@ export function serverEnv({ ownerUrl, appUrl, sessionSecret, port, studios, log 
   };
 }
 
+/** What a bench asks of a server: a port for its metrics, and a file of how long its event loop was held. */
+const watchedEnv = ({ metricsPort, holds }) => ({
+  TOILE_METRICS_PORT: String(metricsPort),
+  TOILE_HOLDS: holds,
+  NODE_OPTIONS: `--import=${pathToFileURL(path.join(root, 'bench/src/holds.mjs'))}`,
+});
+
 /** Starts the built server and resolves once it listens. */
 export async function startServer({
   ownerUrl,
@@ -39,12 +47,14 @@ export async function startServer({
   log = 'warn',
   webRoot = path.join(root, 'app/dist'),
   backups = null,
+  watched = null,
 }) {
   const env = {
     ...serverEnv({ ownerUrl, appUrl, sessionSecret, port, studios, log }),
     NODE_ENV: 'production',
     TOILE_WEB_ROOT: webRoot,
     ...(backups ? { TOILE_BACKUP_DIR: backups } : {}),
+    ...(watched ? watchedEnv(watched) : {}),
   };
   // In a process group of its own: Ctrl-C reaches this script first, which stops it in order.
   const child = start('node', ['.toile/server.mjs'], {

@@ -1,4 +1,4 @@
-import { patchState, shelfLife, type PatchTest } from '@toile/core';
+import { patchState, shelfLife, type PatchTest, type ShelfLife } from '@toile/core';
 import type { DueItem, VisitAnswer } from '@toile/contract';
 
 export type ClientCare = {
@@ -81,19 +81,19 @@ const daysBetween = (from: string, today: string): number =>
   Math.floor((Date.parse(`${today}T12:00:00Z`) - Date.parse(from)) / 86_400_000);
 
 function shelf(opened: readonly OpenedUnits[], today: string): DueItem[] {
-  const count = (state: string): number =>
-    opened.reduce((sum, one) => (shelfLife(one, one, today).state === state ? sum + one.units : sum), 0);
+  const tally: Record<ShelfLife['state'], number> = { unopened: 0, good: 0, soon: 0, past: 0 };
+  for (const one of opened) tally[shelfLife(one, one, today).state] += one.units;
   const items: DueItem[] = [];
-  if (count('past') > 0)
+  if (tally.past > 0)
     items.push({
       kind: 'expired',
-      words: `${count('past')} ${count('past') === 1 ? 'unit is' : 'units are'} past the shelf life after opening`,
+      words: `${tally.past} ${tally.past === 1 ? 'unit is' : 'units are'} past the shelf life after opening`,
       clientId: null,
     });
-  if (count('soon') > 0)
+  if (tally.soon > 0)
     items.push({
       kind: 'expiring',
-      words: `${count('soon')} ${count('soon') === 1 ? 'unit runs' : 'units run'} out of shelf life within 30 days`,
+      words: `${tally.soon} ${tally.soon === 1 ? 'unit runs' : 'units run'} out of shelf life within 30 days`,
       clientId: null,
     });
   return items;
