@@ -15,6 +15,7 @@ export const KIND_WORDS: Readonly<Record<RefitChange['kind'], string>> = {
   keep: 'kept',
   carried: 'as worn',
   learned: 'as chosen',
+  asked: 'asked anew',
   remix: 'mixed anew',
   substitute: 'replaced',
   're-place': 'placed anew',

@@ -6,6 +6,7 @@ import { weaveSteps } from '../order';
 import { minutesAtHome, standAlone, worthMost } from './keep';
 import { withToolsOf } from './tools';
 import { CHECKS, FAULTS, HOW } from './words';
+import { withArticle } from '../withArticle';
 
 /** What a client can do at home, and with what. */
 export type LessonAsk = {
@@ -125,7 +126,7 @@ function notAtHome(step: Step): string | null {
   return AT_HOME_NOT[step.tool] ?? null;
 }
 
-const toolWords = (tool: Tool): string => (/^[aeiou]/.test(tool) ? `an ${tool}` : `a ${tool}`);
+const toolWords = (tool: Tool): string => withArticle(tool);
 const slower = (step: Step): Step => ({ ...step, handsOnMinutes: minutesAtHome(step) });
 
 const nameOf = ({ product }: Step['use'][number]): string => productName(product);

@@ -65,6 +65,9 @@ export {
   type AdaptedLook,
   followDay,
   type FollowedDay,
+  askedAnew,
+  type AskedAnew,
+  type MadeFor,
 } from './adapt';
 export {
   fitLook,

@@ -4,8 +4,10 @@ import {
   colourOfUse,
   MOST_DOSE,
   orderedSteps,
+  phaseOrder,
   productsInWords,
   withSchool,
+  type Adaptation,
   type Answer,
   type Chart,
   type ClientSnapshot,
@@ -19,6 +21,15 @@ export type RefitPart =
   /** So many times the dose, of whatever the step is done with by then: a step's products are another change's to say. */
   | { readonly of: 'amount'; readonly stepId: string; readonly by: number }
   | { readonly of: 'left out'; readonly stepId: string }
+  /** A step as the client and the day ask for it now, beside what stands recorded of it; null where it falls away. */
+  | {
+      readonly of: 'asked';
+      readonly stepId: string;
+      readonly set: Partial<Step> | null;
+      readonly adaptations: readonly Adaptation[];
+    }
+  /** A step the chart has not got, where its phase comes. */
+  | { readonly of: 'added'; readonly step: Step; readonly adaptations: readonly Adaptation[] }
   | { readonly of: 'school'; readonly school: School; readonly answer: Answer<School> }
   | { readonly of: 'order'; readonly stepIds: readonly string[] };
 
@@ -31,6 +42,7 @@ export const REFIT_KINDS = [
   'keep',
   'carried',
   'learned',
+  'asked',
   'remix',
   'substitute',
   're-place',
@@ -78,11 +90,31 @@ export function taken(chart: Chart, part: RefitPart): Chart {
       return chart.steps.length === 1
         ? chart
         : { ...chart, steps: chart.steps.filter((s) => s.id !== part.stepId) };
+    case 'asked': {
+      const noted = withAdaptations(chart, part.stepId, part.adaptations);
+      const { set } = part;
+      if (set === null) return taken(noted, { of: 'left out', stepId: part.stepId });
+      return taken(noted, { of: 'step', stepId: part.stepId, set });
+    }
+    case 'added': {
+      const order = phaseOrder(chart.schools);
+      const at = chart.steps.findIndex((s) => order.indexOf(s.phase) > order.indexOf(part.step.phase));
+      const noted = withAdaptations(chart, part.step.id, part.adaptations);
+      const before = chart.steps.slice(0, at < 0 ? chart.steps.length : at);
+      return { ...noted, steps: [...before, part.step, ...chart.steps.slice(before.length)] };
+    }
     case 'school':
       return withSchool(chart, part.school, part.answer).chart;
     case 'order':
       return orderedSteps(chart, part.stepIds);
   }
+}
+
+/** The chart with what stands recorded of one step, in place of what did. */
+function withAdaptations(chart: Chart, stepId: string, adaptations: readonly Adaptation[]): Chart {
+  const { adaptations: all = [], ...rest } = chart;
+  const next = [...all.filter((a) => a.stepId !== stepId), ...adaptations];
+  return next.length > 0 ? { ...rest, adaptations: next } : rest;
 }
 
 function dosedBy(step: Step, by: number, client: ClientSnapshot): Step {

@@ -1,8 +1,9 @@
 import { deltaE2000, depthOf } from '../colour';
-import type { Kit } from '../kit';
+import { productName, type Kit, type Product } from '../kit';
 import {
   CHART_FORMAT,
   colourOfUse,
+  contextOf,
   forbidsOf,
   productsInWords,
   proposeProducts,
@@ -14,7 +15,9 @@ import {
   type Stamp,
   type Step,
 } from '../look';
-import { excludedBecause, setAside, skinTarget, wantedColour } from '../shade';
+import { excludedBecause, needsMissed, setAside, skinTarget, wantedColour } from '../shade';
+import { askedAgain } from './askedAgain';
+import { changedKeys, differenceOf } from './difference';
 import { planFromWorn } from './planFromWorn';
 import { acceptedRefit, NO_SIDE, notAsked, sideOf, type RefitChange } from './change';
 import { chosenNextTime, DOSE_BY, goesTowards, wishedColour, type Chosen } from './learned';
@@ -42,8 +45,8 @@ export type Refit = {
 const WORTH_CHANGING = 0.5;
 
 /**
- * The next version of a chart for a new date, from what was really worn. What the chair taught is carried;
- * steps whose colour no longer agrees with the newest reading are matched again; products that cannot be used
+ * The next version of a chart for a new date, from what was really worn. What the chair taught is carried; what the
+ * client's face, skin and day ask now and did not is done, and what they ask no longer taken back; steps whose colour no longer agrees with the newest reading are matched again; products that cannot be used
  * are replaced; places that leave the limits of the face as it is now are moved; the order follows what now
  * speaks for another. Each is a change of its own that can be refused.
  */
@@ -77,11 +80,14 @@ export function refitChart(
     contrast: worn.schools.contrast,
   };
   const carried = carriedChanges(worn);
-  const planned = acceptedRefit(base, carried).steps;
-  const coloured = planned.flatMap((step) => matched(step, worn, context));
+  const asked = askedAgain(acceptedRefit(base, carried), worn, kit);
+  const planned = acceptedRefit(base, [...carried, ...asked]).steps;
+  // What comes has just been chosen for.
+  const had = new Set(worn.steps.map(({ id }) => id));
+  const coloured = planned.filter(({ id }) => had.has(id)).flatMap((step) => matched(step, worn, context));
   const placed = planned.flatMap((step) => rePlaced(step, client) ?? []);
   const wishes = worn.steps.flatMap(chosenChanges);
-  const changes = [...carried, ...coloured, ...wishes, ...placed];
+  const changes = [...carried, ...asked, ...coloured, ...wishes, ...placed];
   const ordered = reOrdered(acceptedRefit(base, changes), worn, kit);
   const all = [...changes, ...ordered];
   const [before, now] = [skinTarget(worn.client.skin), skinTarget(client.skin)];
@@ -118,31 +124,6 @@ function carriedChanges(worn: Chart): RefitChange[] {
       },
     ];
   });
-}
-
-/** Only what differs, so that taking one change never takes back another. */
-function changedKeys(before: Step, after: Step): Partial<Step> {
-  const differs = (key: keyof Step): boolean => JSON.stringify(before[key]) !== JSON.stringify(after[key]);
-  return Object.fromEntries(
-    (Object.keys(after) as (keyof Step)[]).filter(differs).map((key) => [key, after[key]]),
-  );
-}
-
-const same = (step: Step): string => step.use.map((u) => u.product.id).join();
-
-function differenceOf(before: Step, after: Step): string {
-  const [was, is] = [before.use, after.use].map((use) =>
-    use.reduce((sum, u) => sum + u.parts * u.product.mgPerMeasure, 0),
-  );
-  const more = was && is !== undefined ? Math.round((is / was - 1) * 100) : 0;
-  const minutes = after.handsOnMinutes + after.waitMinutes - before.handsOnMinutes - before.waitMinutes;
-  return [
-    same(before) === same(after) ? null : 'another product',
-    more === 0 ? null : `${Math.abs(more)} % ${more > 0 ? 'more' : 'less'} product`,
-    minutes === 0 ? null : `${Math.abs(minutes)} min ${minutes > 0 ? 'longer' : 'shorter'}`,
-  ]
-    .filter((part) => part !== null)
-    .join(', ');
 }
 
 /**
@@ -191,27 +172,94 @@ function matched(plan: Step, worn: Chart, context: FitContext): RefitChange[] {
   if (kept) return [told('keep', quoted(kept), null)];
   const learned = wished(step, worn, context);
   if (learned) return [told('learned', learned.why, learned.proposal, learned.difference)];
+  const lacking = newlyLacking(step, worn, context);
+  if (lacking && best && isOther(best, step) && !inKit(best, context).some((p) => lacks(p, lacking, context)))
+    return [told(kindOf(best, step), `${lacking.words}.`, best, closer(best))];
   const gain = best && off !== null && best.deltaE !== null ? off - best.deltaE : 0;
   if (!best || off === null || gain <= WORTH_CHANGING) {
-    const why =
-      off === null
+    const why = lacking
+      ? `${lacking.words}, and the kit has nothing better for it.`
+      : off === null
         ? 'Nothing speaks against it.'
         : `Still ${off.toFixed(1)} off; nothing in the kit is closer by more than ${WORTH_CHANGING}.`;
     return [told('keep', why, null)];
   }
-  const oldWanted = wantedColour(step, worn.client);
-  const moved = oldWanted && wanted ? depthOf(wanted) - depthOf(oldWanted) : 0;
-  const skin =
-    Math.abs(moved) < 0.05
-      ? 'The kit now has something closer'
-      : `The skin is ${Math.abs(moved).toFixed(1)} steps ${moved > 0 ? 'deeper' : 'lighter'} than when this was chosen`;
   return [
     told(
-      best.use.length > 1 || step.use.length > 1 ? 'remix' : 'substitute',
-      `${skin}: ${closer(best)}.`,
+      kindOf(best, step),
+      `${whyCloser(step, worn, context)}: ${closer(best)}.`,
       best,
       `${gain.toFixed(1)} closer`,
     ),
+  ];
+}
+
+const kindOf = (next: Proposal, step: Step): 'remix' | 'substitute' =>
+  next.use.length > 1 || step.use.length > 1 ? 'remix' : 'substitute';
+const isOther = (next: Proposal, step: Step): boolean =>
+  next.use.map((u) => u.product.id).join() !== step.use.map((u) => u.product.id).join();
+
+/** Depth and colour of skin that differ by less are within reading noise. */
+const SAME_STEPS = 0.05;
+const SAME_COLOUR = 0.5;
+
+/** What has moved since a step's colour was chosen: the skin, what is asked of it, or only the kit. */
+function whyCloser(step: Step, worn: Chart, { client, contrast }: FitContext): string {
+  const [was, is] = [worn.client, client].map((who) => wantedColour(step, who, contrast));
+  if (!was || !is || deltaE2000(was, is) < SAME_COLOUR) return 'The kit now has something closer';
+  const [before, now] = [worn.client, client].map(({ skin }) => skinTarget(skin));
+  const moved = before && now ? depthOf(now) - depthOf(before) : 0;
+  const by = depthOf(is) - depthOf(was);
+  if (Math.abs(moved) >= SAME_STEPS && moved * by >= 0)
+    return `The skin is ${Math.abs(moved).toFixed(1)} steps ${moved > 0 ? 'deeper' : 'lighter'} than when this was chosen`;
+  return Math.abs(by) >= SAME_STEPS
+    ? `What is asked here is ${Math.abs(by).toFixed(1)} steps ${by > 0 ? 'deeper' : 'lighter'} than when this was chosen`
+    : `The skin here is of another colour than when this was chosen, ${deltaE2000(was, is).toFixed(1)} from it`;
+}
+
+/** What a step's products lack of what is asked now and was not: by the client, by the day, or by the step itself. */
+type Lacking = { readonly needs: ReadonlySet<string>; readonly step: Step; readonly words: string };
+
+function newlyLacking(step: Step, worn: Chart, context: FitContext): Lacking | null {
+  const before = worn.steps.find(({ id }) => id === step.id);
+  if (!before) return null;
+  const then: FitContext = { ...contextOf(worn, context.kit), date: context.date };
+  const found = inKit(step, context).flatMap((product) => {
+    const known = new Set(missedBy(product, before, then).map(({ what }) => what));
+    const missed = missedBy(product, step, context).filter(({ what }) => !known.has(what));
+    return missed.length === 0 ? [] : [{ product, missed }];
+  });
+  if (found.length === 0) return null;
+  return {
+    needs: new Set(found.flatMap(({ missed }) => missed.map(({ what }) => what))),
+    step,
+    words: found
+      .map(({ product, missed }) => `${productName(product)}: ${missed.map(({ words }) => words).join('; ')}`)
+      .join('; '),
+  };
+}
+
+const inKit = ({ use }: Pick<Step, 'use'> | Proposal, { kit }: FitContext): readonly Product[] =>
+  use.flatMap((u) => kit.products.find(({ id }) => id === u.product.id) ?? []);
+
+const lacks = (product: Product, { needs, step }: Lacking, context: FitContext): boolean =>
+  missedBy(product, step, context).some(({ what }) => needs.has(what));
+
+/** What is asked of a product that it does not have: what it is made of and how it finishes, what client and day ask. */
+function missedBy(
+  product: Product,
+  { wants }: Step,
+  context: FitContext,
+): readonly { readonly what: string; readonly words: string }[] {
+  if (product.kind === 'adjuster') return [];
+  const has = <T extends string>(what: string, asked: readonly T[] | undefined, is: T) =>
+    asked === undefined || asked.length === 0 || asked.includes(is)
+      ? []
+      : [{ what, words: `${is}, not ${asked.join(' or ')}` }];
+  return [
+    ...has('finish', wants.finishes, product.finish),
+    ...has('texture', wants.textures, product.texture),
+    ...needsMissed(product, context),
   ];
 }
 
@@ -344,9 +392,11 @@ function chosenChanges(worn: Step): RefitChange[] {
   });
 }
 
+/** Why a product cannot be used again. What it was used for is not asked: it was done with that, on purpose or in a mix. */
 function blockedBecause(productId: string, step: Step, context: FitContext): string | null {
   const product = context.kit.products.find((p) => p.id === productId);
   if (!product) return 'It is no longer in the kit';
-  const reason = excludedBecause(product, step, context);
+  const usedAs = { ...step, wants: { ...step.wants, kinds: [product.kind] } };
+  const reason = excludedBecause(product, usedAs, context);
   return reason ? `${product.line} ${product.shade}: ${reason}` : null;
 }

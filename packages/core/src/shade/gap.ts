@@ -2,6 +2,7 @@ import { DEEP_SKIN_L, depthInWords, depthOf, hueOf, neutralSkinAt, type Lab } fr
 import { productName, type Product, type ProductKind } from '../kit';
 import type { ShadeAnswer, StepGap, StepMatch } from './answers';
 import type { ShadeAsk, ShadeRole } from './skinRole';
+import { withArticle } from '../withArticle';
 
 /** Kinds that may be stirred together where no single does it. */
 const MIXABLE: readonly ProductKind[] = [
@@ -140,7 +141,7 @@ function some(kinds: readonly ProductKind[], finish: string): string {
   if (kinds.length === 1 && (kind === 'brow' || kind === 'prep'))
     return kind === 'brow' ? `a ${finish}brow product` : `something ${finish}to prepare with`;
   const words = `${finish}${kinds.join(' or ')}`;
-  return `${/^[aeiou]/.test(words) ? 'an' : 'a'} ${words}`;
+  return withArticle(words);
 }
 
 /**

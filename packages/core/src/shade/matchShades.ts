@@ -29,6 +29,7 @@ import {
   type ShadeContext,
   type ShadeFilter,
 } from './usable';
+import { withArticle } from '../withArticle';
 
 export type MatchWishes = {
   readonly weights?: TargetWeights;
@@ -282,7 +283,7 @@ export function whyNot(productId: string, context: ShadeContext, wishes: MatchWi
   const name = productName(product);
   const { kinds = BASE_KINDS, filter = {} } = wishes;
   if (!kinds.includes(product.kind))
-    return `${name} is a ${product.kind}; looked for: ${kinds.join(' or ')}.`;
+    return `${name} is ${withArticle(product.kind)}; looked for: ${kinds.join(' or ')}.`;
   if (!isColoured(product))
     return `${name} has no colour noted. Read one swatch of it and it can be matched.`;
   const ruledOut =

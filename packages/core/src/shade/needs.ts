@@ -288,7 +288,13 @@ const NEEDS: readonly Need[] = [
   },
 ];
 
-export type NeedMissed = { readonly of: Need['of']; readonly cost: number; readonly words: string };
+export type NeedMissed = {
+  readonly of: Need['of'];
+  readonly cost: number;
+  /** What is missed, without why it is asked: the same on every client and day. */
+  readonly what: string;
+  readonly words: string;
+};
 
 type Active = { readonly need: Need; readonly why: string };
 const activeKept = new WeakMap<
@@ -323,6 +329,8 @@ function activeFor(
 export function needsMissed(product: Product, context: ShadeContext): NeedMissed[] {
   const { asked, needs } = activeFor(product.kind, context);
   return needs.flatMap(({ need, why }) =>
-    need.met(product, asked) ? [] : [{ of: need.of, cost: need.cost, words: `${need.words} (${why})` }],
+    need.met(product, asked)
+      ? []
+      : [{ of: need.of, cost: need.cost, what: need.words, words: `${need.words} (${why})` }],
   );
 }

@@ -1,5 +1,6 @@
 import { reconstructSpectrum, type Lab } from '../colour';
 import type { Product, ProductKind } from '../kit';
+import { withArticle } from '../withArticle';
 
 type Span = { readonly L: readonly [number, number]; readonly chroma: number; readonly words: string };
 
@@ -70,7 +71,7 @@ function impossibleColour(kind: ProductKind, lab: Lab): string | null {
   const given = lab.map((v) => Number(v.toFixed(1))).join(' / ');
   return within
     ? `No surface has the colour ${given}: so light or dark it cannot be so strong. Read the swatch again.`
-    : `${given} is no colour of a ${kind}: one has ${words}. Read the swatch again.`;
+    : `${given} is no colour of ${withArticle(kind)}: one has ${words}. Read the swatch again.`;
 }
 
 /**

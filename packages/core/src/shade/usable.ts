@@ -15,6 +15,7 @@ import { impossibleBecause } from './possibleColour';
 import type { DayAsked } from './day';
 import type { ShadeAsk } from './skinRole';
 import type { Skin } from './faceApart';
+import { withArticle } from '../withArticle';
 
 /** What shades are chosen for: skin, what is known of the face, and what she must not meet. */
 export type ShadeClient = {
@@ -157,7 +158,8 @@ export function excludedBecause(
   step: Pick<ShadeAsk, 'wants' | 'role'>,
   context: ShadeContext,
 ): string | null {
-  if (!step.wants.kinds.includes(product.kind)) return `a ${product.kind} is not what this step asks for`;
+  if (!step.wants.kinds.includes(product.kind))
+    return `${withArticle(product.kind)} is not what this step asks for`;
   const unusable = unusableBecause(product, context);
   if (unusable) return unusable;
   const { forbids } = context;

@@ -70,7 +70,7 @@ function bound(step: Step, chart: Chart, kit: Kit): Step {
 }
 
 /** The products of a step in the amount it asks for now, where they stood in the amount it asked for before. */
-function inAmountAsked(before: Step, now: Step, client: ClientSnapshot): Step {
+export function inAmountAsked(before: Step, now: Step, client: ClientSnapshot): Step {
   if (before.doseMgPerCm2 === now.doseMgPerCm2 && before.passes === now.passes) return now;
   const [was, is] = [amountAsked(before, client), amountAsked(now, client)];
   const untouched = was !== null && before.use.every((u, i) => u.parts === was.use[i]?.parts);

@@ -78,7 +78,7 @@ function adaptedAgain(
 }
 
 /** A note written on by hand, without what one adaptation had added to it. */
-function withoutSentence(note: string, { was, now }: Adaptation): string {
+export function withoutSentence(note: string, { was, now }: Adaptation): string {
   const added = now?.note?.slice(was?.note?.length ?? 0).trim() ?? '';
   return added === '' ? note : note.replace(added, '').replace(/ {2,}/g, ' ').trim();
 }

@@ -3,6 +3,7 @@ import { listed } from '../../listed';
 import { amountAsked, forbidsOf, inOrder, withinProhibitions, withoutStep, type Step } from '../../look';
 import { isUnread, measuresInWords, MOST_TAKEN } from '../../shade';
 import { changed, found, nameOf, type Fix, type Rule } from '../rule';
+import { withArticle } from '../../withArticle';
 
 const leftOut = (s: Step): Fix => ({ label: 'Leave it out', apply: (chart) => withoutStep(chart, s.id) });
 
@@ -59,7 +60,7 @@ export const RECIPE_RULES: readonly Rule[] = [
           .map((p) =>
             found(
               [s],
-              `${nameOf(p)} is a ${p.kind}; ${on.chart.look.name} allows none.`,
+              `${nameOf(p)} is ${withArticle(p.kind)}; ${on.chart.look.name} allows none.`,
               on.another(s) ?? leftOut(s),
             ),
           ),

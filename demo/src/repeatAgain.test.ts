@@ -1,0 +1,92 @@
+import fc from 'fast-check';
+import {
+  ADAPTERS,
+  fitLook,
+  OCCASIONS,
+  refitChart,
+  usualOccasion,
+  type Chart,
+  type ClientSnapshot,
+  type Kit,
+  type Occasion,
+  type Step,
+} from '@toile/core';
+import { client, FULL, kit, one, SEED } from './any.testing';
+import { idFor } from './ids';
+import { STARTER_LOOKS } from './starterLooks';
+
+// A look repeated on somebody who has changed, for another day: what a fresh fit asks of its steps the repeat asks too, and
+// nothing where nothing has changed. The fit knows nothing of the chart that was worn, the repeat nothing of the look.
+const stamp = (name: string) => ({ id: idFor(name), author: 'Ada', at: '2031-05-01T09:00:00Z', reason: '' });
+const day = one(OCCASIONS).map((kind) => usualOccasion(kind, '2031-05-14'));
+const look = one(STARTER_LOOKS);
+const repeated = (worn: Chart, who: ClientSnapshot, from: Kit, occasion: Occasion) =>
+  refitChart(worn, who, from, occasion, { ...stamp('again'), version: 2 });
+
+test('on the same client, with the same kit, for the same day, nothing changes', () => {
+  fc.assert(
+    fc.property(look, client, kit, day, (look, who, kit, occasion) => {
+      const { chart } = fitLook(look, who, kit, occasion, stamp('worn'));
+      const { changes, chart: next } = repeated(chart, who, kit, occasion);
+      expect(changes.filter(({ kind }) => kind !== 'keep' && kind !== 're-order')).toEqual([]);
+      expect(next.steps).toEqual(chart.steps);
+      expect(next.adaptations).toEqual(chart.adaptations);
+    }),
+    { numRuns: 20, seed: SEED },
+  );
+});
+
+/** What a chart asks of its steps, whatever they are done with: sentences of a note in any order. */
+const askedOf = (chart: Chart): readonly unknown[] =>
+  chart.steps
+    .map(
+      ({
+        id,
+        role,
+        phase,
+        wants,
+        tool,
+        technique,
+        passes,
+        doseMgPerCm2,
+        waitMinutes,
+        placements,
+        note,
+      }: Step) => ({
+        id,
+        role,
+        phase,
+        wants,
+        tool,
+        technique,
+        passes,
+        doseMgPerCm2,
+        waitMinutes,
+        placements,
+        note: note.split(/(?<=\.) /).sort(),
+      }),
+    )
+    .sort((a, b) => a.id.localeCompare(b.id));
+const KNOWN = new Set(ADAPTERS.map(({ id }) => id));
+/** What stands recorded; of a step that is left out only that. */
+const recordedOf = ({ adaptations = [], steps }: Chart): readonly string[] =>
+  adaptations
+    .filter(
+      ({ id, stepId, change }) =>
+        change !== 'changed' || (KNOWN.has(id) && steps.some((step) => step.id === stepId)),
+    )
+    .map(({ id, stepId, change }) => `${change} ${id} ${stepId}`)
+    .sort();
+
+test('on somebody else, for another day, it asks what a fresh fit asks', () => {
+  fc.assert(
+    fc.property(look, client, client, day, day, (look, who, later, first, second) => {
+      const { chart } = fitLook(look, who, FULL, first, stamp('worn'));
+      const again = repeated(chart, later, FULL, second).chart;
+      const fresh = fitLook(look, later, FULL, second, stamp('fresh')).chart;
+      expect(recordedOf(again)).toEqual(recordedOf(fresh));
+      expect(askedOf(again)).toEqual(askedOf(fresh));
+    }),
+    { numRuns: 40, seed: SEED },
+  );
+});
