@@ -64,6 +64,7 @@ export {
   withoutAdaptations,
   type AdaptedLook,
   followDay,
+  inAmountAsked,
   type FollowedDay,
   askedAnew,
   type AskedAnew,

@@ -87,6 +87,26 @@ test('matte on skin that has become dry is exchanged for what is not, at a like 
   expect(usedFor(again(worn, kitOf(matte, soft), SHORT).chart, 'Base')).toEqual([matte.id]);
 });
 
+test('a thinner base is less of it, of what is then used, and refused it is as much as before', () => {
+  const fine = { measure: 'drop' as const, mgPerMeasure: 2 };
+  const kit = kitOf(product(11, 'base', [64.5, 11.5, 20], fine));
+  const worn = fit(kit);
+  const lined = client(SKIN, { features: { age: 'mature' } });
+  const refit = again(worn, kit, SHORT, lined);
+  const mg = (chart: Chart): number =>
+    named(chart, 'Base')!.use.reduce((sum, u) => sum + u.parts * u.product.mgPerMeasure, 0);
+  const asked = change(refit, 'Base', 'asked')!;
+  expect(asked.why).toMatch(/^A thinner base, pressed: lined skin/);
+  expect(asked.difference).toMatch(/^(11|12|13) % less product$/);
+  expect(mg(refit.chart) / mg(worn)).toBeCloseTo(0.88, 1);
+  expect(mg(acceptedRefit(refit.base, refit.changes, new Set([asked.id])))).toBe(mg(worn));
+  // Of another product too, where that is taken beside it.
+  const deeper = client(shiftDepth(SKIN, 4), { features: { age: 'mature' } });
+  const both = kitOf(product(11, 'base', [64.5, 11.5, 20], fine), product(12, 'base', [52.5, 13, 20], fine));
+  const other = again(worn, both, SHORT, deeper);
+  expect(mg(other.chart) / mg(worn)).toBeCloseTo(0.88, 1);
+});
+
 test('lash extensions take mascara out, and it is back with the kit’s best when they are gone', () => {
   const worn = fit(KIT_BOTH);
   const wears = client(SKIN, { features: { lashes: 'extensions' } });

@@ -3,6 +3,7 @@ import {
   adaptationInWords,
   askedAnew,
   contextOf,
+  inAmountAsked,
   proposeProducts,
   type AskedAnew,
   type Chart,
@@ -50,7 +51,7 @@ export function askedAgain(plan: Chart, madeFor: MadeFor, kit: Kit): RefitChange
     const set = before ? changedKeys(before, step) : step;
     return {
       ...told,
-      difference: before ? differenceOf(before, step) : '',
+      difference: before ? differenceOf(before, inAmountAsked(before, step, plan.client)) : '',
       before: NO_SIDE,
       after: NO_SIDE,
       part: { of: 'asked', stepId, set, adaptations },

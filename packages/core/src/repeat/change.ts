@@ -2,6 +2,7 @@ import type { Lab } from '../colour';
 import {
   amountAsked,
   colourOfUse,
+  inAmountAsked,
   MOST_DOSE,
   orderedSteps,
   phaseOrder,
@@ -94,7 +95,9 @@ export function taken(chart: Chart, part: RefitPart): Chart {
       const noted = withAdaptations(chart, part.stepId, part.adaptations);
       const { set } = part;
       if (set === null) return taken(noted, { of: 'left out', stepId: part.stepId });
-      return taken(noted, { of: 'step', stepId: part.stepId, set });
+      // In the amount that is asked then, of whatever it is done with by then.
+      const asked = (s: Step): Step => inAmountAsked(s, { ...s, ...set }, chart.client);
+      return { ...noted, steps: noted.steps.map((s) => (s.id === part.stepId ? asked(s) : s)) };
     }
     case 'added': {
       const order = phaseOrder(chart.schools);

@@ -9,7 +9,6 @@ import {
 import { adaptedTo, ADAPTERS, derivedId, partOf } from './adaptLook';
 import { oneOfEach, type AdaptTo } from './adapter';
 import { ADDERS } from './day';
-import { inAmountAsked } from './followDay';
 import { withoutAdaptations, withoutSentence } from './refuse';
 
 /** Whom a chart was made for, and what for. */
@@ -19,7 +18,7 @@ export type MadeFor = { readonly client: ClientSnapshot; readonly occasion: Occa
 export type AskedAnew = {
   readonly stepId: string;
   readonly title: string;
-  /** The step as it is asked now; null where it falls away. */
+  /** The step as it is asked now, its products as they were; null where it falls away. */
   readonly step: Step | null;
   /** Whether the chart has no such step yet: it comes without a product. */
   readonly isNew: boolean;
@@ -110,7 +109,7 @@ function ofStep(step: Step, chart: Chart, then: AdaptTo, now: AdaptTo): AskedAne
   const next = adapted(plain, now, (id) => wanted.has(id));
   return {
     ...told,
-    step: inAmountAsked(step, withHandsKept(step, mine, next.step), chart.client),
+    step: withHandsKept(step, mine, next.step),
     come: [...come, ...other],
     gone,
     adaptations: [...recorded.filter((a) => !mine.includes(a)), ...next.made],
