@@ -49,23 +49,40 @@ export function adaptLook(
   const adaptations: Adaptation[] = [];
   const given = withAdded(look, to, refused, adaptations);
   const steps = given.flatMap((step): LookStep[] => {
-    let now = step;
-    for (const adapter of ADAPTERS) {
-      if (refused.includes(adapter.id)) continue;
-      const change = adapter.change(now, to);
-      if (change === null) continue;
-      const told = { id: adapter.id, stepId: step.id, words: change.words.slice(0, 200), why: change.why };
-      if ('leftOut' in change) {
-        adaptations.push({ ...told, change: 'left out', was: { ...now, use: [] } });
-        return [];
-      }
-      const before = now;
-      now = { ...now, ...change.set };
-      adaptations.push({ ...told, change: 'changed', was: partOf(before, change.set), now: change.set });
-    }
+    const { step: now, made, out } = adaptedStep(step, to, (id) => !refused.includes(id));
+    adaptations.push(...made, ...(out ? [out] : []));
+    if (out) return [];
     return [now === step ? step : { ...now, placements: now.placements.map(oneOfEach) }];
   });
   return { steps, adaptations };
+}
+
+export type AdaptedStep<S extends LookStep> = {
+  /** The step as it is asked; where it is left out, as it was until then. */
+  readonly step: S;
+  readonly made: readonly Adaptation[];
+  /** What leaves the step out; null where it stays. */
+  readonly out: Adaptation | null;
+};
+
+/** A step through the adapters that may, one after another; one that leaves it out ends it. */
+export function adaptedStep<S extends LookStep>(
+  step: S,
+  to: AdaptTo,
+  may: (id: string) => boolean,
+): AdaptedStep<S> {
+  const made: Adaptation[] = [];
+  let now = step;
+  for (const { id, change } of ADAPTERS) {
+    const changed = may(id) ? change(now, to) : null;
+    if (changed === null) continue;
+    const told = { id, stepId: step.id, words: changed.words.slice(0, 200), why: changed.why };
+    if ('leftOut' in changed)
+      return { step: now, made, out: { ...told, change: 'left out', was: { ...now, use: [] } } };
+    made.push({ ...told, change: 'changed', was: partOf(now, changed.set), now: changed.set });
+    now = { ...now, ...changed.set };
+  }
+  return { step: now, made, out: null };
 }
 
 /** What a look is fitted to, as the adapters ask it. */

@@ -6,7 +6,7 @@ import {
   type Occasion,
   type Step,
 } from '../document';
-import { adaptedTo, ADAPTERS, derivedId, partOf } from './adaptLook';
+import { adaptedStep, adaptedTo, ADAPTERS, derivedId } from './adaptLook';
 import { oneOfEach, type AdaptTo } from './adapter';
 import { ADDERS } from './day';
 import { withoutAdaptations, withoutSentence } from './refuse';
@@ -29,8 +29,6 @@ export type AskedAnew = {
   /** What stands recorded of the step from now on. */
   readonly adaptations: readonly Adaptation[];
 };
-
-type Adapted = { readonly step: Step; readonly made: readonly Adaptation[]; readonly out: Adaptation | null };
 
 const KNOWN: ReadonlySet<string> = new Set(ADAPTERS.map(({ id }) => id));
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
@@ -58,22 +56,6 @@ export function askedAnew(chart: Chart, before: MadeFor): readonly AskedAnew[] {
   ];
 }
 
-/** A step through the adapters, those only that may; one that leaves it out ends it. */
-function adapted(step: Step, to: AdaptTo, may: (id: string) => boolean): Adapted {
-  const made: Adaptation[] = [];
-  let now = step;
-  for (const { id, change } of ADAPTERS) {
-    const changed = may(id) ? change(now, to) : null;
-    if (changed === null) continue;
-    const told = { id, stepId: step.id, words: changed.words.slice(0, 200), why: changed.why };
-    if ('leftOut' in changed)
-      return { step: now, made, out: { ...told, change: 'left out', was: { ...now, use: [] } } };
-    made.push({ ...told, change: 'changed', was: partOf(now, changed.set), now: changed.set });
-    now = { ...now, ...changed.set };
-  }
-  return { step: now, made, out: null };
-}
-
 const recordedOf = (chart: Chart, stepId: string): readonly Adaptation[] =>
   (chart.adaptations ?? []).filter((a) => a.stepId === stepId);
 const idsOf = (adaptations: readonly Adaptation[]): ReadonlySet<string> =>
@@ -84,7 +66,7 @@ function ofStep(step: Step, chart: Chart, then: AdaptTo, now: AdaptTo): AskedAne
   const refused = idsOf(recorded.filter((a) => a.refused));
   const mine = recorded.filter((a) => a.change === 'changed' && !a.refused && KNOWN.has(a.id));
   const plain = asTheLookHadIt(step, mine);
-  const [asked, asks] = [then, now].map((to) => adapted(plain, to, (id) => !refused.has(id)));
+  const [asked, asks] = [then, now].map((to) => adaptedStep(plain, to, (id) => !refused.has(id)));
   const told = { stepId: step.id, title: step.title, isNew: false };
   if (asks!.out !== null)
     return asked!.out !== null
@@ -106,7 +88,7 @@ function ofStep(step: Step, chart: Chart, then: AdaptTo, now: AdaptTo): AskedAne
   const gone = mine.filter(({ id }) => did!.has(id) && !does!.has(id));
   if (come.length + other.length + gone.length === 0) return null;
   const wanted = idsOf([...come, ...mine.filter(({ id }) => !gone.some((a) => a.id === id))]);
-  const next = adapted(plain, now, (id) => wanted.has(id));
+  const next = adaptedStep(plain, now, (id) => wanted.has(id));
   return {
     ...told,
     step: withHandsKept(step, mine, next.step),
@@ -139,7 +121,7 @@ function broughtBack(chart: Chart, then: AdaptTo, now: AdaptTo): AskedAnew[] {
     const recorded = recordedOf(chart, out.stepId);
     const plain = withoutAdaptations(out.was, recorded);
     const refused = idsOf(recorded.filter((a) => a.refused));
-    const [asked, asks] = [then, now].map((to) => adapted(plain, to, (id) => !refused.has(id)));
+    const [asked, asks] = [then, now].map((to) => adaptedStep(plain, to, (id) => !refused.has(id)));
     const [outThen, outNow] = [asked!.out, asks!.out];
     if (outThen === null || outNow?.id === out.id) return [];
     const told = { stepId: out.stepId, title: plain.title, gone: [out] };
@@ -186,7 +168,7 @@ function addedAnew(chart: Chart, then: AdaptTo, now: AdaptTo): AskedAnew[] {
     const coming = [...asks!].flatMap(([id, { step, words, why }]): AskedAnew[] => {
       if (asked!.has(id) || refused.has(id) || chart.steps.some((s) => s.id === id)) return [];
       const plain: Step = { ...step, id, use: [], placements: step.placements.map(oneOfEach) };
-      const made = adapted(plain, now, () => true);
+      const made = adaptedStep(plain, now, () => true);
       const told: Adaptation = { id: adder.id, stepId: id, change: 'added', words, why };
       steps = [...steps, plain];
       return made.out !== null

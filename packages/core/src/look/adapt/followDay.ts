@@ -12,7 +12,7 @@ import {
 import { withOccasion } from '../occasion';
 import { proposeProducts } from '../propose';
 import { contextOf } from '../studioContext';
-import { adaptedTo, derivedId, partOf } from './adaptLook';
+import { adaptedStep, adaptedTo, derivedId } from './adaptLook';
 import { DAY_ADAPTERS, DAY_ADDERS } from './day';
 import type { AdaptTo } from './adapter';
 import { withoutAdaptations } from './refuse';
@@ -77,23 +77,12 @@ export function inAmountAsked(before: Step, now: Step, client: ClientSnapshot): 
   return untouched && is ? { ...now, use: [...is.use] } : now;
 }
 
+/** The step as the day asks for it; what that changes is added to `made`. */
 function adaptedToDay(step: Step, to: AdaptTo, refused: ReadonlySet<string>, made: Adaptation[]): Step {
-  let now = step;
-  for (const { id, change } of DAY_ADAPTERS) {
-    const changed = refused.has(keyOf({ id, stepId: step.id })) ? null : change(now, to);
-    if (changed === null || 'leftOut' in changed) continue;
-    made.push({
-      id,
-      stepId: step.id,
-      change: 'changed',
-      words: changed.words.slice(0, 200),
-      why: changed.why,
-      was: partOf(now, changed.set),
-      now: changed.set,
-    });
-    now = { ...now, ...changed.set };
-  }
-  return now;
+  const asks = (id: string): boolean => DAY_IDS.has(id) && !refused.has(keyOf({ id, stepId: step.id }));
+  const adapted = adaptedStep(step, to, asks);
+  made.push(...adapted.made);
+  return adapted.step;
 }
 
 /** The steps, without those only the old day asked for, and with those the new one asks for. */
