@@ -1,9 +1,9 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { lookFromChart, PARTS, type Chart, type PartOfLook } from '@toile/core';
+import { lookFromChart, PARTS, stepsForLook, type Chart, type PartOfLook } from '@toile/core';
 import { newId } from '@toile/contract';
 import { call } from '../../data/call';
-import { useChart, useRefresh, useSession } from '../../data/hooks';
+import { useChart, useKit, useRefresh, useSession } from '../../data/hooks';
 import { useDraft } from '../../data/useDraft';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Choice, Column, DraftNote, Label, Ready, Screen, Subheading } from '../../ui';
@@ -27,6 +27,7 @@ function Make({ chart }: { readonly chart: Chart }) {
   const router = useRouter();
   const refresh = useRefresh();
   const session = useSession();
+  const kit = useKit().data ?? null;
   const draft = useDraft<LookForm>(`look of chart ${chart.id} ${chart.version}`, () => ({
     ...EMPTY_LOOK_FORM,
     description: `From ${chart.look.name}`,
@@ -41,6 +42,7 @@ function Make({ chart }: { readonly chart: Chart }) {
   const [tried, setTried] = useState(false);
   const { busy, failure, save: keep } = useSaving('Something went wrong. Nothing is lost; try again.');
   const errors = errorsOf(form);
+  const steps = stepsForLook(chart);
 
   const save = async (): Promise<void> => {
     setTried(true);
@@ -60,7 +62,7 @@ function Make({ chart }: { readonly chart: Chart }) {
         forbids: forbidsOfForm(form),
       };
       const kept = await call('createLook', {
-        body: { look: lookFromChart(chart, choices, stamp) },
+        body: { look: lookFromChart(chart, choices, stamp, kit) },
         idempotencyKey: `look-${lookId}`,
       });
       draft.drop();
@@ -91,20 +93,23 @@ function Make({ chart }: { readonly chart: Chart }) {
           <Subheading>What makes it this look</Subheading>
           <Label>
             Essential steps keep texture and finish. Free ones may be left out. What is forbidden is never
-            proposed.
+            proposed. What was asked by this client or this day alone is not the look’s.
           </Label>
         </Column>
-        {chart.steps.map((step, i) => (
+        {steps.map(({ step, part, why }, i) => (
           <Column key={step.id} gap="$1" borderTopWidth={1} borderTopColor="$line">
             <Column flexDirection="row" gap="$2" alignItems="flex-start">
               <Notch kind={step.role} number={i + 1} />
-              <Body paddingTop="$2">{step.title}</Body>
+              <Column gap={0} flex={1} paddingTop="$2">
+                <Body>{step.title}</Body>
+                {why === null ? null : <Label>{why}</Label>}
+              </Column>
             </Column>
             <Choice
               label={`${step.title} is`}
               options={PARTS}
-              chosen={[parts[step.id] ?? 'essential']}
-              onChange={([part]) => part && setParts((all) => ({ ...all, [step.id]: part }))}
+              chosen={[parts[step.id] ?? part]}
+              onChange={([chosen]) => chosen && setParts((all) => ({ ...all, [step.id]: chosen }))}
             />
           </Column>
         ))}

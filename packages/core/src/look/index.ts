@@ -87,7 +87,14 @@ export { amountAsked, type AmountAsked } from './amountAsked';
 export { amountsInAll, toolsForFace, type AmountInAll, type ToolInAll } from './amountsInAll';
 export { stepsOfVariant, variedStep, withoutVariant, withVariant } from './variants';
 export { substituted, substituteInChart } from './substituteInChart';
-export { lookFromChart, PARTS, type LookChoices, type PartOfLook } from './lookFromChart';
+export {
+  lookFromChart,
+  PARTS,
+  stepsForLook,
+  type LookChoices,
+  type PartOfLook,
+  type StepForLook,
+} from './lookFromChart';
 export {
   blankChart,
   blankLook,

@@ -1,8 +1,16 @@
 import { checkLimits, inferLandmarks } from '../face';
 import { readLook } from '../formats';
 import { shiftDepth } from '../colour';
-import { fitLook, lookFromChart, type Chart, type LookChoices } from '.';
-import { client, id, KIT, LOOK, OCCASION, SKIN, STAMP } from './look.testing';
+import {
+  fitLook,
+  lookFromChart,
+  stepsForLook,
+  type Chart,
+  type ClientSnapshot,
+  type Look,
+  type LookChoices,
+} from '.';
+import { client, id, KIT, kitOf, LOOK, OCCASION, product, SKIN, STAMP } from './look.testing';
 
 const CHOICES: LookChoices = {
   name: 'Quay',
@@ -117,4 +125,111 @@ test('fitted to three faces it keeps every limit, and says what was moved', () =
       /Contour was moved to keep its limits on this face\. Client’s left: it passes the line/,
     );
   }
+});
+
+describe('what one client or one day asked for stays with their chart', () => {
+  const KIT_SHOWN = kitOf(
+    ...KIT.products,
+    product(50, 'primer', null, { finish: 'dewy' }),
+    product(51, 'primer', null, { finish: 'matte' }),
+    product(60, 'lip colour', [40, 22, 14]),
+    product(61, 'lip colour', [58, 22, 14]),
+    product(62, 'lip colour', [30, 18, 10]),
+  );
+  const plain = LOOK.steps[0]!;
+  const WITH_LIP: Look = {
+    ...LOOK,
+    steps: [
+      {
+        ...plain,
+        id: id(120),
+        phase: 'prime',
+        role: 'care',
+        title: 'Prime',
+        shade: null,
+        wants: { kinds: ['primer'], finishes: ['natural', 'matte'] },
+      },
+      ...LOOK.steps,
+      {
+        ...plain,
+        id: id(121),
+        phase: 'lips',
+        role: 'lip',
+        title: 'Lip',
+        shade: { lab: [60, 20, 14] },
+        wants: { kinds: ['lip colour'] },
+        placements: [{ guide: 'lips', side: 'both' }],
+      },
+    ],
+  };
+  const cutFrom = (who: ClientSnapshot, parts: LookChoices['parts'] = {}) => {
+    const worn = fitLook(WITH_LIP, who, KIT_SHOWN, OCCASION, STAMP).chart;
+    return {
+      worn,
+      look: lookFromChart(worn, { ...CHOICES, parts, forbids: { finishes: [], kinds: [] } }, STAMP),
+    };
+  };
+  const named = (look: Look, title: string) => look.steps.find((s) => s.title === title);
+
+  test('a step left out for lash extensions stands in the look, where its phase comes, as the look had it', () => {
+    const { worn, look } = cutFrom(client(SKIN, { features: { lashes: 'extensions' } }));
+    expect(worn.steps.some((s) => s.title === 'Mascara')).toBe(false);
+    expect(look.steps.map((s) => s.title)).toEqual(WITH_LIP.steps.map((s) => s.title));
+    expect(named(look, 'Mascara')).toEqual(WITH_LIP.steps.find((s) => s.title === 'Mascara'));
+    const told = stepsForLook(worn).find(({ step }) => step.title === 'Mascara')!;
+    expect(told).toMatchObject({
+      part: 'essential',
+      why: expect.stringMatching(/^Left out of this chart: lash/),
+    });
+    // Said otherwise, it is otherwise.
+    const without = cutFrom(client(SKIN, { features: { lashes: 'extensions' } }), {
+      [told.step.id]: 'left out',
+    });
+    expect(named(without.look, 'Mascara')).toBeUndefined();
+    const never = cutFrom(client(SKIN, { features: { lashes: 'extensions' } }), {
+      [told.step.id]: 'forbidden',
+    });
+    expect(never.look.forbids.kinds).toEqual(['mascara']);
+  });
+
+  test('a step added for somebody is out unless it is asked for, and the list says so', () => {
+    const who = client(SKIN, { features: { oily: ['nose'] } });
+    const { worn } = cutFrom(who);
+    const added = stepsForLook(worn).find(({ part }) => part === 'left out')!;
+    expect(added.why).toMatch(/^Added for this chart: oily/);
+    expect(named(cutFrom(who).look, added.step.title)).toBeUndefined();
+    expect(named(cutFrom(who, { [added.step.id]: 'essential' }).look, added.step.title)).toBeDefined();
+  });
+
+  test('the primer of a dry client leaves what the look wants of a primer alone', () => {
+    const { worn, look } = cutFrom(client(SKIN, { features: { dry: true } }));
+    expect(worn.steps.find((s) => s.title === 'Prime')!.use[0]!.product.finish).toBe('dewy');
+    expect(named(look, 'Prime')!.wants.finishes).toEqual(['natural', 'matte']);
+  });
+
+  test('a nude that went deep with deep skin is the look’s nude again; another that was chosen moves it by as much', () => {
+    const deep = client([28, 9, 10]);
+    const { worn, look } = cutFrom(deep);
+    const used = worn.steps.find((s) => s.title === 'Lip')!.use[0]!.product;
+    expect(used.id).toBe(id(62));
+    expect(named(look, 'Lip')!.shade).toEqual({ lab: [60, 20, 14] });
+    const red: Chart = {
+      ...worn,
+      steps: worn.steps.map((s) =>
+        s.title === 'Lip'
+          ? {
+              ...s,
+              use: s.use.map((u) => ({
+                ...u,
+                product: { ...u.product, lab: [used.lab![0], 48, 22] as const },
+              })),
+            }
+          : s,
+      ),
+    };
+    const shade = lookFromChart(red, CHOICES, STAMP).steps.find((s) => s.title === 'Lip')!.shade;
+    if (!shade || !('lab' in shade)) throw new Error('no colour of its own');
+    expect(shade.lab[1]).toBeGreaterThan(40);
+    expect(shade.lab[0]).toBeGreaterThan(50);
+  });
 });

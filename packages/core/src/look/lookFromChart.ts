@@ -1,9 +1,11 @@
-import { depthOf } from '../colour';
-import type { Chart, Look, LookStep, Shade, Step } from './document';
-import { withoutAdaptations } from './adapt';
-import type { Stamp } from './fitLook';
+import type { Kit } from '../kit';
+import { deltaE2000, depthOf, type Lab } from '../colour';
+import type { Adaptation, Chart, Look, LookStep, Shade, Step } from './document';
+import { isWholeStep, withoutAdaptations } from './adapt';
+import { phaseOrder, type Stamp } from './fitLook';
 import { skinTarget, wantedColour } from '../shade';
-import { colourOfUse, shownOfStep } from './propose';
+import { colourOfUse, proposeProducts, shownOfStep } from './propose';
+import { contextOf } from './studioContext';
 
 export const PARTS = ['essential', 'free', 'left out', 'forbidden'] as const;
 /**
@@ -16,7 +18,7 @@ export type LookChoices = {
   readonly name: string;
   readonly description: string;
   readonly tags: readonly string[];
-  /** Steps not named are essential. */
+  /** Steps not named are what `stepsForLook` says. */
   readonly parts: Readonly<Record<string, PartOfLook>>;
   readonly forbids: Look['forbids'];
 };
@@ -31,16 +33,25 @@ const nearer = (a: number, b: number): number =>
   Math.sign(a) !== Math.sign(b) ? 0 : Math.abs(a) < Math.abs(b) ? a : b;
 
 /**
+ * Where the kit is not at hand: a colour this near to what was asked is taken for its nearest (deltaE2000). Fits of the demo's
+ * looks bind pans up to 11 off, nine in ten up to 7.
+ */
+const ANOTHER_COLOUR = 7;
+
+/**
  * A step's shade as the look keeps it: as planned, or, where another was chosen, what was really used, said
  * as the plan said it.
  */
-function shadeOf(step: Step, chart: Chart): Shade {
+function shadeOf(step: Step, chart: Chart, kit: Kit | null): Shade {
   const used = colourOfUse(step.use);
-  const wanted = wantedColour(step, chart.client);
+  const wanted = wantedColour(step, chart.client, chart.schools.contrast);
   if (step.shade === null || used === null) return step.shade;
-  if ('lab' in step.shade) return { lab: [used[0], used[1], used[2]] };
   // The base follows whatever skin it is fitted to: a difference there is the kit's, not the look's.
-  if (wanted === null || step.role === 'base') return step.shade;
+  if (step.role === 'base' && 'relative' in step.shade) return step.shade;
+  const ownChoice = isOwnChoice(step, chart, kit);
+  if (ownChoice === false && wanted !== null) return step.shade;
+  if ('lab' in step.shade) return { lab: [...ownColour(step.shade.lab, wanted, used, ownChoice === true)] };
+  if (wanted === null) return step.shade;
   const skin = skinTarget(chart.client.skin);
   const shown = skin && (step.role === 'contour' || step.role === 'bronze') ? shownOfStep(step, skin) : null;
   // A film shows less than the pan: a shadow is chosen by what shows, so what shows says whether another was
@@ -53,7 +64,36 @@ function shadeOf(step: Step, chart: Chart): Shade {
   return { relative: { ...step.shade.relative, depthSteps } };
 }
 
-function stepOf(step: Step, chart: Chart, part: PartOfLook): LookStep {
+/**
+ * A look's own colour of lip, lid or cheek. A look's rose is another pan on deep skin than on fair: what was used is compared with
+ * what the look asks on this skin, and where another was chosen the look's colour is moved by as much.
+ */
+function ownColour(lab: Lab, wanted: Lab | null, used: Lab, ownChoice: boolean): Lab {
+  if (wanted === null) return used;
+  if (!ownChoice && deltaE2000(used, wanted) <= ANOTHER_COLOUR) return lab;
+  const moved = (i: 0 | 1 | 2, least: number, most: number): number =>
+    Math.min(most, Math.max(least, lab[i] + used[i] - wanted[i]));
+  return [moved(0, 0, 100), moved(1, -128, 127), moved(2, -128, 127)];
+}
+
+/** Whether somebody chose otherwise than the kit's best for the step; null where that cannot be told. */
+function isOwnChoice(step: Step, chart: Chart, kit: Kit | null): boolean | null {
+  if (kit === null) return null;
+  // As it was asked of this client: the look's own step may ask for another finish.
+  const asked = chart.steps.find(({ id }) => id === step.id) ?? step;
+  const best = proposeProducts(asked, contextOf(chart, kit))[0];
+  const idsOf = (use: Step['use']): string => use.map(({ product }) => product.id).join();
+  return best === undefined ? null : idsOf([...best.use]) !== idsOf(step.use);
+}
+
+/** Whether what a step is made of and how it finishes was asked by this client or day, and not by the look. */
+const isAskedOtherwise = (step: Step, { adaptations = [] }: Chart): boolean =>
+  adaptations.some(
+    ({ stepId, change, refused, now }) =>
+      stepId === step.id && change === 'changed' && !refused && now !== undefined && 'wants' in now,
+  );
+
+function stepOf(step: Step, chart: Chart, part: PartOfLook, kit: Kit | null): LookStep {
   const { use, done: _done, optional: _optional, ...plan } = step;
   const textures = [...new Set(use.map((u) => u.product.texture))];
   const finishes = [...new Set(use.map((u) => u.product.finish))];
@@ -62,34 +102,72 @@ function stepOf(step: Step, chart: Chart, part: PartOfLook): LookStep {
     ...new Set(use.filter((u) => u.product.kind !== 'adjuster').map((u) => u.product.coverage)),
   ];
   const covers = (plan.role === 'base' || plan.role === 'conceal') && coverages.length > 0;
+  const asUsed =
+    use.length === 0 || isAskedOtherwise(step, chart)
+      ? plan.wants
+      : { ...plan.wants, textures, finishes, ...(covers ? { coverages } : {}) };
   const wants =
-    part === 'essential' && use.length > 0
-      ? { ...plan.wants, textures, finishes, ...(covers ? { coverages } : {}) }
-      : { kinds: plan.wants.kinds, ...(plan.wants.mix ? { mix: true } : {}) };
-  return { ...plan, wants, shade: shadeOf(step, chart), ...(part === 'free' ? { optional: true } : {}) };
+    part === 'essential' ? asUsed : { kinds: plan.wants.kinds, ...(plan.wants.mix ? { mix: true } : {}) };
+  return { ...plan, wants, shade: shadeOf(step, chart, kit), ...(part === 'free' ? { optional: true } : {}) };
+}
+
+/** A step as a look may be cut from it, what it is to the look unless somebody says otherwise, and why it is that. */
+export type StepForLook = { readonly step: Step; readonly part: PartOfLook; readonly why: string | null };
+
+/**
+ * The steps a look is cut from, as the look had them: what one client or one day asked for belongs to their chart. A step
+ * that was added for them is left out of the look, one that was left out for them stands in it.
+ */
+export function stepsForLook(chart: Chart): readonly StepForLook[] {
+  const adaptations = (chart.adaptations ?? []).filter(({ refused }) => !refused);
+  const added = new Map(adaptations.flatMap((a) => (a.change === 'added' ? [[a.stepId, a] as const] : [])));
+  const there: readonly StepForLook[] = chart.steps.map((step) => {
+    const one = added.get(step.id);
+    const asHad = withoutAdaptations(step, adaptations);
+    return one
+      ? { step: asHad, part: 'left out', why: `Added for this chart: ${one.why}.` }
+      : { step: asHad, part: 'essential', why: null };
+  });
+  return leftOutOf(chart, adaptations).reduce<readonly StepForLook[]>((steps, { step, why }) => {
+    const order = phaseOrder(chart.schools);
+    const at = steps.findIndex((one) => order.indexOf(one.step.phase) > order.indexOf(step.phase));
+    const before = steps.slice(0, at < 0 ? steps.length : at);
+    const back = { step, part: 'essential' as const, why: `Left out of this chart: ${why}.` };
+    return [...before, back, ...steps.slice(before.length)];
+  }, there);
+}
+
+function leftOutOf(
+  { steps }: Chart,
+  adaptations: readonly Adaptation[],
+): readonly { readonly step: Step; readonly why: string }[] {
+  return adaptations.flatMap(({ change, was, why }) =>
+    change === 'left out' && was && isWholeStep(was) && !steps.some(({ id }) => id === was.id)
+      ? [{ step: { ...withoutAdaptations(was, adaptations), use: [] }, why }]
+      : [],
+  );
 }
 
 /**
  * A look cut from a chart, free of any face and any product: placements by their guides, shades against the
- * skin. Kinds of product of forbidden steps are forbidden unless another step keeps them. Throws a RangeError
+ * skin. By the kit a colour that was chosen on purpose is told from its nearest. Kinds of product of forbidden steps are forbidden unless another step keeps them. Throws a RangeError
  * when no step is left.
  */
-export function lookFromChart(chart: Chart, choices: LookChoices, stamp: Stamp): Look {
-  const partOf = (step: Step): PartOfLook => choices.parts[step.id] ?? 'essential';
-  // What one client or one day asked for belongs to her chart, not to the look.
-  const adaptations = chart.adaptations ?? [];
-  const added = new Set(adaptations.flatMap((a) => (a.change === 'added' && !a.refused ? [a.stepId] : [])));
-  const steps = chart.steps.map((step) => withoutAdaptations(step, adaptations));
-  const kept = steps
-    .filter((step) => !(added.has(step.id) && choices.parts[step.id] === undefined))
-    .filter((step) => partOf(step) === 'essential' || partOf(step) === 'free');
+export function lookFromChart(
+  chart: Chart,
+  choices: LookChoices,
+  stamp: Stamp,
+  kit: Kit | null = null,
+): Look {
+  const all = stepsForLook(chart).map(({ step, part }) => ({ step, part: choices.parts[step.id] ?? part }));
+  const kept = all.filter(({ part }) => part === 'essential' || part === 'free');
   if (kept.length === 0) throw new RangeError('A look needs a step: make one of them essential or free.');
-  const keptKinds = new Set(kept.flatMap((step) => step.wants.kinds));
-  const forbidden = chart.steps
-    .filter((step) => partOf(step) === 'forbidden')
-    .flatMap((step) => step.wants.kinds)
+  const keptKinds = new Set(kept.flatMap(({ step }) => step.wants.kinds));
+  const forbidden = all
+    .filter(({ part }) => part === 'forbidden')
+    .flatMap(({ step }) => step.wants.kinds)
     .filter((kind) => !keptKinds.has(kind));
-  const variantsUsed = new Set(kept.flatMap((step) => (step.variant ? [step.variant] : [])));
+  const variantsUsed = new Set(kept.flatMap(({ step }) => (step.variant ? [step.variant] : [])));
   return {
     format: 'toile.look/1',
     id: stamp.id,
@@ -108,6 +186,6 @@ export function lookFromChart(chart: Chart, choices: LookChoices, stamp: Stamp):
       kinds: [...new Set([...choices.forbids.kinds, ...forbidden])],
     },
     variants: chart.variants.filter((variant) => variantsUsed.has(variant.id)),
-    steps: kept.map((step) => stepOf(step, chart, partOf(step))),
+    steps: kept.map(({ step, part }) => stepOf(step, chart, part, kit)),
   };
 }

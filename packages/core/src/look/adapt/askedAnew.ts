@@ -9,7 +9,7 @@ import {
 import { adaptedStep, adaptedTo, ADAPTERS, derivedId } from './adaptLook';
 import { oneOfEach, type AdaptTo } from './adapter';
 import { ADDERS } from './day';
-import { withoutAdaptations, withoutSentence } from './refuse';
+import { isWholeStep, withoutAdaptations, withoutSentence } from './refuse';
 
 /** Whom a chart was made for, and what for. */
 export type MadeFor = { readonly client: ClientSnapshot; readonly occasion: Occasion };
@@ -116,7 +116,7 @@ function withHandsKept(step: Step, mine: readonly Adaptation[], next: Step): Ste
 /** Steps that were left out for what is so no longer, as they are asked now. */
 function broughtBack(chart: Chart, then: AdaptTo, now: AdaptTo): AskedAnew[] {
   return (chart.adaptations ?? []).flatMap((out): AskedAnew[] => {
-    if (out.change !== 'left out' || out.refused || !out.was || !isWhole(out.was)) return [];
+    if (out.change !== 'left out' || out.refused || !out.was || !isWholeStep(out.was)) return [];
     if (chart.steps.some(({ id }) => id === out.stepId)) return [];
     const recorded = recordedOf(chart, out.stepId);
     const plain = withoutAdaptations(out.was, recorded);
@@ -150,9 +150,6 @@ function broughtBack(chart: Chart, then: AdaptTo, now: AdaptTo): AskedAnew[] {
     ];
   });
 }
-
-const isWhole = (step: Partial<Step>): step is Step =>
-  step.id !== undefined && step.phase !== undefined && step.use !== undefined && step.wants !== undefined;
 
 /** Steps the client or the day ask for that the chart has not got, and those it has that nothing asks for any more. */
 function addedAnew(chart: Chart, then: AdaptTo, now: AdaptTo): AskedAnew[] {

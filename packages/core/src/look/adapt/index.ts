@@ -1,4 +1,4 @@
 export { adaptationInWords, ADAPTERS, adaptLook, type AdaptedLook } from './adaptLook';
-export { refuseAdaptation, withoutAdaptations } from './refuse';
+export { isWholeStep, refuseAdaptation, withoutAdaptations } from './refuse';
 export { followDay, inAmountAsked, type FollowedDay } from './followDay';
 export { askedAnew, type AskedAnew, type MadeFor } from './askedAnew';

@@ -85,12 +85,13 @@ export function withoutSentence(note: string, { was, now }: Adaptation): string 
 
 /** The chart with a step that was left out, where its phase comes. */
 function withStepBack(chart: Chart, was: Partial<Step>): Chart {
-  if (!isWhole(was) || chart.steps.some((s) => s.id === was.id)) return chart;
+  if (!isWholeStep(was) || chart.steps.some((s) => s.id === was.id)) return chart;
   const rank = PHASES.indexOf(was.phase);
   const at = chart.steps.findIndex((s) => PHASES.indexOf(s.phase) > rank);
   const steps = at < 0 ? [...chart.steps, was] : [...chart.steps.slice(0, at), was, ...chart.steps.slice(at)];
   return { ...chart, steps };
 }
 
-const isWhole = (step: Partial<Step>): step is Step =>
-  step.id !== undefined && step.phase !== undefined && step.use !== undefined;
+/** Whether what stands recorded of a step is all of it, so that it can be brought back. */
+export const isWholeStep = (step: Partial<Step>): step is Step =>
+  step.id !== undefined && step.phase !== undefined && step.use !== undefined && step.wants !== undefined;
