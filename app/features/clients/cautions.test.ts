@@ -23,6 +23,12 @@ test('what was said in the first talk is quoted, with what is usually done about
   expect(said).toMatch(/^“A stye, left eye”: look first/);
 });
 
+test('what is disliked is quoted, whether or not anybody knows a word of it', () => {
+  expect(cautions({ consult: { disliked: 'Glitter, and small talk' } })).toEqual([
+    'Never again, as said: “Glitter, and small talk”.',
+  ]);
+});
+
 test('extensions said of are to be noted; once they are noted it is said once', () => {
   const consult = { keepHealth: true, treatments: 'Lash extensions' };
   expect(cautions({ consult })).toEqual([expect.stringMatching(/^“Lash extensions”: .*Note “extensions”/)]);

@@ -18,6 +18,7 @@ export function cautionsNoted({
       // Once noted among the features it is said as such.
       .filter(({ kind }) => kind !== 'lash extensions' || features.lashes !== 'extensions')
       .map(heedInWords),
+    consult.disliked !== undefined && `Never again, as said: “${consult.disliked}”.`,
     features.lashes === 'extensions' &&
       'Wears lash extensions: no mascara, curler, band or oil near them, nothing to be rubbed off.',
     features.lenses && 'Wears contact lenses: no fibres, no loose glitter, stop at any stinging.',

@@ -1,6 +1,13 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
-import { adaptationInWords, blankChart, type Chart, type FittedLook } from '@toile/core';
+import {
+  adaptationInWords,
+  blankChart,
+  dislikeInWords,
+  dislikesMet,
+  type Chart,
+  type FittedLook,
+} from '@toile/core';
 import { newId, type ClientAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
@@ -271,6 +278,9 @@ function Fitted({
               />
             ) : null}
             {words ? <Body role="status">{`✓ ${words}`}</Body> : null}
+            {dislikesMet(chart, client.consult.disliked).map((met) => (
+              <Body key={met.kind} color="$weld">{`▲ ${dislikeInWords(met)}`}</Body>
+            ))}
             {draft.notes.map((note) => (
               <Body key={note} color="$weld">{`▲ ${note}`}</Body>
             ))}

@@ -12,6 +12,8 @@ export {
   type ConsultKey,
   type ConsultQuestion,
 } from './consult';
+export { dislikesOf, type Dislike } from './dislikes';
+export { DISLIKE_KINDS, type DislikeKind } from './dislikeWords';
 export { heedInWords, heedsOf, type Heed } from './heeds';
 export { HEED_KINDS, type HeedKind } from './heedWords';
 export { IncidentSchema, type Incident } from './incident';

@@ -81,6 +81,7 @@ export {
   type Stamp,
 } from './fitLook';
 export { diffCharts, type ChartDifference } from './diffCharts';
+export { dislikeInWords, dislikesMet, type DislikeMet } from './dislikesMet';
 export { nextVersion } from './nextVersion';
 export { AFTER_AIRBRUSH, airbrushInWords, FLOW_DOSE, howInWords } from './howInWords';
 export { amountAsked, type AmountAsked } from './amountAsked';

@@ -1,0 +1,152 @@
+/** What a look may have that somebody never wants again. */
+export const DISLIKE_KINDS = [
+  'shimmer',
+  'shine',
+  'matte',
+  'much base',
+  'base',
+  'lashes',
+  'mascara',
+  'liner',
+  'contour',
+  'highlight',
+  'blush',
+  'bronze',
+  'red lip',
+  'dark lip',
+  'gloss',
+  'lip colour',
+  'dark lid',
+  'eye colour',
+  'drawn brows',
+  'powder',
+  'spray',
+] as const;
+export type DislikeKind = (typeof DISLIKE_KINDS)[number];
+
+const anyOf = (...words: readonly RegExp[]): RegExp =>
+  new RegExp(`\\b(?:${words.map(({ source }) => source).join('|')})\\b`, 'g');
+
+/** Words for each kind; what says more comes first and takes its words with it: a red lip is no lip colour at all. */
+export const DISLIKE_WORDS: readonly (readonly [DislikeKind, RegExp])[] = [
+  [
+    'red lip',
+    anyOf(/(?:bright |bold |classic |true )?red (?:lips?(?:ticks?)?|mouth)/, /lips? (?:too |in |so )?red/),
+  ],
+  [
+    'dark lip',
+    anyOf(
+      /(?:dark|deep|black|vampy|plum|brown) (?:lips?(?:ticks?| colou?rs?)?|mouth)/,
+      /lips? (?:too |so )dark/,
+    ),
+  ],
+  ['gloss', anyOf(/(?:lip )?gloss(?:y|es)?(?: lips?)?/, /sticky lips?/)],
+  [
+    'lashes',
+    anyOf(
+      /(?:false|fake|glued|glue[- ]on|stick[- ]on|strip|artificial|big|heavy) (?:eye ?)?lash(?:es)?/,
+      /falsies/,
+      /lash (?:bands?|strips?|clusters?|glue)/,
+      /(?:eye ?)?lashes? glued(?: on)?/,
+      /band lash(?:es)?/,
+    ),
+  ],
+  [
+    'drawn brows',
+    anyOf(
+      /(?:drawn[- ]?(?:on|in)|heavy|dark|blocky|block|thick|strong|bold|painted|harsh) (?:eye ?)?brows?/,
+      /(?:eye ?)?brows? (?:drawn|filled|painted|too (?:dark|heavy|strong|thick))/,
+      /(?:eye ?)?brow pencil/,
+    ),
+  ],
+  [
+    'dark lid',
+    anyOf(
+      /smok(?:e?y|ey)(?:[- ]?eyes?| lids?| shadows?)?/,
+      /(?:dark|black|heavy|deep) (?:eyes?|lids?|(?:eye ?)?shadows?|eye make-?up)/,
+      /panda eyes?/,
+    ),
+  ],
+  ['liner', anyOf(/(?:eye ?)?liner/, /wing(?:s|ed)?(?: liner| eyes?)?/, /cat[- ]?eyes?/, /kohl/, /flicks?/)],
+  ['mascara', anyOf(/mascara/)],
+  [
+    'shimmer',
+    anyOf(
+      /shimmer\w*/,
+      /glitter\w*/,
+      /spark\w+/,
+      /frost(?:y|ed)/,
+      /metallics?/,
+      /pearl(?:y|escent)?/,
+      /disco/,
+    ),
+  ],
+  ['highlight', anyOf(/high ?light\w*/, /strob\w+/)],
+  [
+    'shine',
+    anyOf(
+      /shin(?:y|e|ing)/,
+      /dewy/,
+      /greas(?:y|e)/,
+      /oily[- ]looking/,
+      /wet[- ]look\w*/,
+      /glow(?:y|ing)?/,
+      /sweaty/,
+    ),
+  ],
+  [
+    'contour',
+    anyOf(/contour\w*/, /sculpt\w*/, /(?:stripes?|lines?) (?:on|down) (?:my |the )?(?:cheeks?|nose|face)/),
+  ],
+  ['bronze', anyOf(/bronz\w+/, /fake tan/, /orange(?: face| skin)?/, /tanned(?: look)?/)],
+  ['blush', anyOf(/blush(?:er)?/, /rouge/, /(?:pink|red|rosy|doll) cheeks?/, /clown cheeks?/)],
+  [
+    'much base',
+    anyOf(
+      /(?:heavy|thick|full|full[- ]coverage|too much|lots? of|a lot of|so much) (?:foundation|base|make-?up|coverage|cover|concealer)/,
+      /full[- ]cover(?:age)?/,
+      /cak(?:e|ed|ey|y)(?: faces?| make-?up| foundation)?/,
+      /mask(?:s|[- ]like)?/,
+      /plastered/,
+      /heavy/,
+    ),
+  ],
+  ['matte', anyOf(/matt?e?/, /flat(?:[- ]looking)?/, /chalky/)],
+  ['powder', anyOf(/powder(?:y|ed|s)?/)],
+  ['spray', anyOf(/(?:setting |fixing |face )?sprays?/)],
+  ['base', anyOf(/foundation/, /base/)],
+  ['lip colour', anyOf(/lip ?sticks?/, /lip colou?rs?/, /lip make-?up/, /coloured lips?/)],
+  ['eye colour', anyOf(/(?:eye ?)?shadows?/, /eye make-?up/, /coloured (?:eyes|lids)/)],
+];
+
+/** What turns a dislike round as it stands: "I do not mind shimmer". */
+export const NOT_MINDED = anyOf(
+  /(?:do not|don't|dont|does not|doesn't|wouldn't|would not) mind/,
+  /no (?:problems?|issues?|objections?|trouble) with/,
+  /not (?:bothered|fussed) (?:by|about)/,
+  /nothing against/,
+);
+/** What somebody says they do like … */
+export const LIKED = new RegExp(
+  anyOf(
+    /(?:fine|ok|okay|happy|good|comfortable) with/,
+    /(?:love|like|prefer|want|enjoy)(?:s|d)?/,
+    /(?:are|is) (?:fine|ok|okay|good|great|lovely)/,
+    /rather/,
+  ).source,
+);
+/** … unless that is denied, or is a wish for less. */
+export const DENIED = new RegExp(
+  anyOf(
+    /no[tn]?/,
+    /never/,
+    /nothing/,
+    /less/,
+    /without/,
+    /cannot/,
+    /avoid\w*/,
+    /\w+n't/,
+    /dont/,
+    /dislike\w*/,
+  ).source,
+);
