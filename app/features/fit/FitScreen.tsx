@@ -1,13 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
-import {
-  adaptationInWords,
-  blankChart,
-  dislikeInWords,
-  dislikesMet,
-  type Chart,
-  type FittedLook,
-} from '@toile/core';
+import { adaptationInWords, blankChart, type Chart, type FittedLook } from '@toile/core';
 import { newId, type ClientAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
@@ -38,6 +31,7 @@ import {
 } from '../../ui';
 import { askFitting } from '../../workers';
 import { ChartEditor } from '../chart/ChartEditor';
+import { DislikesMet } from '../clients/DislikesMet';
 import { newestSkin, snapshotOfClient } from '../clients/snapshot';
 import { productsToRead, readInWords } from '../kit/toRead';
 import { LearnedPanel, useTaken } from '../learned/LearnedPanel';
@@ -278,9 +272,7 @@ function Fitted({
               />
             ) : null}
             {words ? <Body role="status">{`✓ ${words}`}</Body> : null}
-            {dislikesMet(chart, client.consult.disliked).map((met) => (
-              <Body key={met.kind} color="$weld">{`▲ ${dislikeInWords(met)}`}</Body>
-            ))}
+            <DislikesMet chart={chart} disliked={client.consult.disliked} />
             {draft.notes.map((note) => (
               <Body key={note} color="$weld">{`▲ ${note}`}</Body>
             ))}

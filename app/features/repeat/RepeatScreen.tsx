@@ -16,6 +16,7 @@ import { useChart, useChartWear, useClient, useKit, useRefresh, useSession } fro
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Field, Line, Loading, Ready, Screen } from '../../ui';
 import { askFitting } from '../../workers';
+import { DislikesMet } from '../clients/DislikesMet';
 import { snapshotOfClient } from '../clients/snapshot';
 import { LearnedPanel, useTaken } from '../learned/LearnedPanel';
 import { lastTimeWords } from '../learned/learnedView';
@@ -127,6 +128,7 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
         {refit ? (
           <>
             {last ? <Body color="$weld">{`▲ ${last}`}</Body> : null}
+            <DislikesMet chart={next ?? refit.chart} disliked={client.consult.disliked} />
             {next ? (
               <LearnedPanel
                 chart={next}
