@@ -183,4 +183,17 @@ test('a place a look never goes to is not offered in its charts', async () => {
   expect(await guides.getByRole('radio').count()).toBeGreaterThan(2);
 });
 
+test('what somebody never wants again is quoted, and told where a fitted look has it', async () => {
+  await page.goto(`${baseUrl()}/clients`);
+  await openClient(page, CLIENT);
+  await page.getByRole('link', { name: 'Ask at the table' }).click();
+  await page.getByLabel('What do you dislike, or never want again?').fill('Powder, and being rushed');
+  await button('Keep what was said').click();
+  await page.getByText('▲ Never again, as said: “Powder, and being rushed”.').waitFor();
+  await fitPlainCloth('2027-03-07');
+  await page
+    .getByText('▲ Never again, as said: “Powder”. It is in take the shine. Ask, or choose otherwise.')
+    .waitFor();
+});
+
 test('nothing was complained of on the way', () => expect(complaints).toEqual([]));
