@@ -190,7 +190,8 @@ test('what somebody never wants again is quoted, and told where a fitted look ha
   await page.getByLabel('What do you dislike, or never want again?').fill('Powder, and being rushed');
   await button('Keep what was said').click();
   await page.getByText('▲ Never again, as said: “Powder, and being rushed”.').waitFor();
-  await fitPlainCloth('2027-03-07');
+  // The fit that was left unsaved is still there, and says it too.
+  await button('Fit a look').click();
   await page
     .getByText('▲ Never again, as said: “Powder”. It is in take the shine. Ask, or choose otherwise.')
     .waitFor();
