@@ -9,7 +9,6 @@ import {
   type ClientSnapshot,
   type Kit,
   type Occasion,
-  type Step,
 } from '@toile/core';
 import { client, FULL, kit, one, SEED } from './any.testing';
 import { idFor } from './ids';
@@ -36,37 +35,23 @@ test('on the same client, with the same kit, for the same day, nothing changes',
   );
 });
 
+const ASKED = [
+  'id',
+  'role',
+  'phase',
+  'wants',
+  'tool',
+  'technique',
+  'passes',
+  'doseMgPerCm2',
+  'waitMinutes',
+  'placements',
+] as const;
 /** What a chart asks of its steps, whatever they are done with: sentences of a note in any order. */
 const askedOf = (chart: Chart): readonly unknown[] =>
-  chart.steps
-    .map(
-      ({
-        id,
-        role,
-        phase,
-        wants,
-        tool,
-        technique,
-        passes,
-        doseMgPerCm2,
-        waitMinutes,
-        placements,
-        note,
-      }: Step) => ({
-        id,
-        role,
-        phase,
-        wants,
-        tool,
-        technique,
-        passes,
-        doseMgPerCm2,
-        waitMinutes,
-        placements,
-        note: note.split(/(?<=\.) /).sort(),
-      }),
-    )
-    .sort((a, b) => a.id.localeCompare(b.id));
+  [...chart.steps]
+    .sort((a, b) => a.id.localeCompare(b.id))
+    .map((step) => [...ASKED.map((key) => [key, step[key]]), step.note.split(/(?<=\.) /).sort()]);
 const KNOWN = new Set(ADAPTERS.map(({ id }) => id));
 /** What stands recorded; of a step that is left out only that. */
 const recordedOf = ({ adaptations = [], steps }: Chart): readonly string[] =>

@@ -119,6 +119,18 @@ export const DISLIKE_WORDS: readonly (readonly [DislikeKind, RegExp])[] = [
   ['eye colour', anyOf(/(?:eye ?)?shadows?/, /eye make-?up/, /coloured (?:eyes|lids)/)],
 ];
 
+/** What is no make-up, though it sounds so: scent, hair, jewellery, a mask that is worn, skin that flushes by itself. */
+export const NOT_MEANT = anyOf(
+  /(?:heavy|strong) (?:perfumes?|scents?|smells?|fragrances?|jewell?ery|earrings|hair)/,
+  /pearl (?:necklaces?|earrings|jewell?ery)/,
+  /(?:hair[- ]?|hold )sprays?/,
+  /(?:flat|shiny) hair/,
+  /high ?lights? in (?:my |the )?hair/,
+  /(?:face|sheet|clay|sleep) masks?/,
+  /my (?:red|pink|rosy) cheeks/,
+  /disco(?: music| lights?)/,
+);
+
 /** What turns a dislike round as it stands: "I do not mind shimmer". */
 export const NOT_MINDED = anyOf(
   /(?:do not|don't|dont|does not|doesn't|wouldn't|would not) mind/,

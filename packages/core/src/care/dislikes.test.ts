@@ -54,6 +54,7 @@ test.each<[string, readonly string[]]>([
   ['I love a glow, but no glitter', ['shimmer']],
   ['glitter; false lashes. Orange!', ['shimmer', 'lashes', 'bronze']],
   ['I like blush, not bronzer', ['bronze']],
+  ['heavy make-up and heavy perfume', ['much base']],
 ])('“%s” is read', (text, kinds) => {
   expect([...kindsOf(text)].sort()).toEqual([...kinds].sort());
 });
@@ -73,6 +74,14 @@ test.each([
   'my nose',
   'looking tired',
   'feeling made up',
+  'heavy perfume',
+  'pearl earrings',
+  'hairspray, or hair spray',
+  'flat hair',
+  'a sheet mask',
+  'my red cheeks',
+  'highlights in my hair',
+  'disco lights',
 ])('“%s” names nothing that is disliked', (text) => {
   expect(dislikesOf(text)).toEqual([]);
 });

@@ -1,4 +1,12 @@
-import { DENIED, DISLIKE_KINDS, DISLIKE_WORDS, LIKED, NOT_MINDED, type DislikeKind } from './dislikeWords';
+import {
+  DENIED,
+  DISLIKE_KINDS,
+  DISLIKE_WORDS,
+  LIKED,
+  NOT_MEANT,
+  NOT_MINDED,
+  type DislikeKind,
+} from './dislikeWords';
 
 /** Something a client never wants again, as far as words for it are known. */
 export type Dislike = {
@@ -14,7 +22,7 @@ export type Dislike = {
 export function dislikesOf(text: string | undefined): Dislike[] {
   const found = new Map<DislikeKind, string>();
   for (const said of partsOf(text ?? '')) {
-    let rest = said.toLowerCase().replace(/[’‘`]/g, "'").replace(/\s+/g, ' ');
+    let rest = said.toLowerCase().replace(/[’‘`]/g, "'").replace(/\s+/g, ' ').replace(NOT_MEANT, ' ');
     if (isLiked(rest)) continue;
     for (const [kind, words] of DISLIKE_WORDS)
       rest = rest.replace(words, (match) => {

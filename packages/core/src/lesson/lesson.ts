@@ -3,10 +3,10 @@ import { describePlacement, placeInShort } from '../face';
 import { productName, type ProductKind, type Tool } from '../kit';
 import { stepsOfVariant, type Chart, type Step } from '../look';
 import { weaveSteps } from '../order';
+import { withArticle } from '../withArticle';
 import { minutesAtHome, standAlone, worthMost } from './keep';
 import { withToolsOf } from './tools';
 import { CHECKS, FAULTS, HOW } from './words';
-import { withArticle } from '../withArticle';
 
 /** What a client can do at home, and with what. */
 export type LessonAsk = {

@@ -84,7 +84,10 @@ export function refitChart(
   const planned = acceptedRefit(base, [...carried, ...asked]).steps;
   // What comes has just been chosen for.
   const had = new Set(worn.steps.map(({ id }) => id));
-  const coloured = planned.filter(({ id }) => had.has(id)).flatMap((step) => matched(step, worn, context));
+  const then: FitContext = { ...contextOf(worn, kit), kit: context.kit, date: context.date };
+  const coloured = planned
+    .filter(({ id }) => had.has(id))
+    .flatMap((step) => matched(step, worn, context, then));
   const placed = planned.flatMap((step) => rePlaced(step, client) ?? []);
   const wishes = worn.steps.flatMap(chosenChanges);
   const changes = [...carried, ...asked, ...coloured, ...wishes, ...placed];
@@ -128,9 +131,9 @@ function carriedChanges(worn: Chart): RefitChange[] {
 
 /**
  * What becomes of a step's product: kept, matched again, replaced, or exchanged for what was wished for at
- * the chair.
+ * the chair. `then` is what it was chosen for, by the kit and the day of now.
  */
-function matched(plan: Step, worn: Chart, context: FitContext): RefitChange[] {
+function matched(plan: Step, worn: Chart, context: FitContext, then: FitContext): RefitChange[] {
   const asksForNone = plan.wants.kinds.length === 0;
   if (plan.use.length === 0) return asksForNone ? [] : foundAnew(plan, worn, context);
   // A step that asks for nothing was done with something all the same: its like is what can stand in for it.
@@ -172,7 +175,7 @@ function matched(plan: Step, worn: Chart, context: FitContext): RefitChange[] {
   if (kept) return [told('keep', quoted(kept), null)];
   const learned = wished(step, worn, context);
   if (learned) return [told('learned', learned.why, learned.proposal, learned.difference)];
-  const lacking = newlyLacking(step, worn, context);
+  const lacking = newlyLacking(step, worn, context, then);
   if (lacking && best && isOther(best, step) && !inKit(best, context).some((p) => lacks(p, lacking, context)))
     return [told(kindOf(best, step), `${lacking.words}.`, best, closer(best))];
   const gain = best && off !== null && best.deltaE !== null ? off - best.deltaE : 0;
@@ -220,10 +223,9 @@ function whyCloser(step: Step, worn: Chart, { client, contrast }: FitContext): s
 /** What a step's products lack of what is asked now and was not: by the client, by the day, or by the step itself. */
 type Lacking = { readonly needs: ReadonlySet<string>; readonly step: Step; readonly words: string };
 
-function newlyLacking(step: Step, worn: Chart, context: FitContext): Lacking | null {
+function newlyLacking(step: Step, worn: Chart, context: FitContext, then: FitContext): Lacking | null {
   const before = worn.steps.find(({ id }) => id === step.id);
   if (!before) return null;
-  const then: FitContext = { ...contextOf(worn, context.kit), date: context.date };
   const found = inKit(step, context).flatMap((product) => {
     const known = new Set(missedBy(product, before, then).map(({ what }) => what));
     const missed = missedBy(product, step, context).filter(({ what }) => !known.has(what));

@@ -10,6 +10,7 @@ import {
 } from '../colour';
 import { zoneArea, type ZoneName } from '../face';
 import { productName, smallestMg, type Product, type ProductKind, type Unit } from '../kit';
+import { withArticle } from '../withArticle';
 import { differenceUnder, type LightName } from './lights';
 import { isColoured, mixTableOf, type Coloured } from './mixTables';
 import { besideInWords, doseForCoverage, layOver, mixedOptics } from './optics';
@@ -29,7 +30,6 @@ import {
   type ShadeContext,
   type ShadeFilter,
 } from './usable';
-import { withArticle } from '../withArticle';
 
 export type MatchWishes = {
   readonly weights?: TargetWeights;

@@ -2,8 +2,8 @@ import { isPowder } from '../../kit';
 import { listed } from '../../listed';
 import { amountAsked, forbidsOf, inOrder, withinProhibitions, withoutStep, type Step } from '../../look';
 import { isUnread, measuresInWords, MOST_TAKEN } from '../../shade';
-import { changed, found, nameOf, type Fix, type Rule } from '../rule';
 import { withArticle } from '../../withArticle';
+import { changed, found, nameOf, type Fix, type Rule } from '../rule';
 
 const leftOut = (s: Step): Fix => ({ label: 'Leave it out', apply: (chart) => withoutStep(chart, s.id) });
 
