@@ -63,7 +63,11 @@ export function fitLook(
   };
   const adapted = adaptLook(look, client, occasion, options.refused);
   const titles = new Map(look.steps.map((s) => [s.id, s.title]));
-  const notes = adapted.adaptations.map((a) => adaptationInWords(a, titles.get(a.stepId)));
+  // What was changed of a step before something left it out is no news of this chart.
+  const standing = new Set(adapted.steps.map((s) => s.id));
+  const notes = adapted.adaptations
+    .filter(({ change, stepId }) => change !== 'changed' || standing.has(stepId))
+    .map((a) => adaptationInWords(a, titles.get(a.stepId)));
   const proposals: Record<string, readonly Proposal[]> = {};
   const gaps: Record<string, StepGap> = {};
   const steps = adapted.steps.map((plan): Step => {

@@ -169,6 +169,16 @@ test('on lash extensions nothing is laid, the liner and the cleaning keep off th
   expect(again.ids).not.toContain('lash extensions');
 });
 
+test('of a step that is left out only that is told; what else was asked of it is no news', () => {
+  const wears = client(undefined, { features: { lashes: 'extensions', lenses: true } });
+  const { notes } = fitLook(FULL, wears, KIT, OCCASION, STAMP);
+  expect(notes.filter((note) => /^Mascara/.test(note))).toEqual([
+    expect.stringMatching(/left out: lash extensions/),
+  ]);
+  const lenses = fitLook(FULL, client(undefined, { features: { lenses: true } }), KIT, OCCASION, STAMP).notes;
+  expect(lenses.filter((note) => /^Mascara: worked for contact lenses/.test(note))).toHaveLength(1);
+});
+
 test('one hooded eye is placed open, the other as it is, and the lower lid gets more depth', () => {
   const sees = see({ lids: { left: 'hooded', right: 'open' } });
   expect(named(sees, 'Lid')!.placements).toEqual([
