@@ -178,6 +178,42 @@ test('one unit wanted at two chairs at once is said; one after the other it is n
   ).toEqual([]);
 });
 
+test('two at work in two places, or at one time, each have their own where there are two, and brushes too', () => {
+  const twice = [newest[0]!, newest[0]!];
+  const double: Kit = {
+    ...kit,
+    units: kit.units.flatMap((unit) => [unit, { ...unit, id: `${unit.id} again`, remainingMg: 50_000 }]),
+  };
+  const after = partyOf(twice, false);
+  const [first, second] = after.plan.guests;
+  const apart: PartyPlan = {
+    ...after.plan,
+    places: [...after.plan.places, { id: 'chapel', name: 'Chapel' }],
+    hands: [after.plan.hands[0]!, { ...after.plan.hands[0]!, id: 'hands-2', name: 'Teodor' }],
+    guests: [first!, { ...second!, place: 'chapel' }],
+    timetable: {
+      ...after.plan.timetable!,
+      visits: after.plan.timetable!.visits.map((visit, i) =>
+        i === 0 ? { ...visit, worker: after.plan.hands[0]!.id } : { ...visit, worker: 'hands-2' },
+      ),
+    },
+  };
+  const list = packParty({ date: DATE }, apart, after.charts, double, options);
+  expect(list.shared).toEqual([]);
+  const titles = [...new Set(list.products.map(({ title }) => title))];
+  for (const title of titles) {
+    const details = list.products.filter((one) => one.title === title).map(({ detail }) => detail);
+    expect(details.filter((detail) => detail.endsWith('for Guest 0 · goes with Runa'))).toHaveLength(1);
+    expect(details.filter((detail) => detail.endsWith('for Guest 1 · goes with Teodor'))).toHaveLength(1);
+  }
+  const single = packParty({ date: DATE }, after.plan, after.charts, double, options);
+  expect(single.products.some(({ detail }) => detail.includes('goes with'))).toBe(false);
+  // One for each face, and one to spare in each place.
+  const brushes = list.tools.filter(({ detail }) => !detail.includes(': one a face, and'));
+  expect(brushes.length).toBeGreaterThan(2);
+  expect(brushes.map(({ detail }) => parseInt(detail, 10))).toEqual(brushes.map(() => 4));
+});
+
 test('soft tools are one a face and a tenth more; brushes in cream too; what is used once is more where there is no shop', () => {
   const list = (n: number, shop: boolean) => {
     const { plan, charts } = partyOf(Array.from({ length: n }, () => newest[0]!));

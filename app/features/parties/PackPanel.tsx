@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { packedThings, type PackingList, type Packed, type ShortOf, type Thing } from '@toile/core';
+import { listed, packedThings, type PackingList, type Packed, type ShortOf, type Thing } from '@toile/core';
 import { usePacking } from '../../data/hooks';
 import {
   Body,
@@ -93,7 +93,7 @@ function Lists({ work, log, packing }: ListsProps) {
       {packing.short.length > 0 ? <Shorts shorts={packing.short} /> : null}
       {packing.shared.map((one) => (
         <Body key={one.productId} color="$madder">
-          {`▲ ${one.name} is wanted at ${one.workers.length} chairs at once and there is one of it: decant it, bring a second, or plan those faces one after the other.`}
+          {`▲ ${sharedWords(one)}`}
         </Body>
       ))}
       {things.length === 0 ? null : (
@@ -136,6 +136,12 @@ function Lists({ work, log, packing }: ListsProps) {
     </>
   );
 }
+
+/** What is enough and yet not where it is wanted, and what helps. */
+const sharedWords = ({ name, who, how }: PackingList['shared'][number]): string =>
+  how === 'at once'
+    ? `${name} is wanted at one time by ${listed(who)}, and there is not enough of it for each: decant it, bring another, or plan those faces one after the other.`
+    : `${name} is wanted by ${listed(who)} in different places, and there is not enough of it for each: decant it or bring another.`;
 
 const whereWords = (packed: Packed | undefined): string =>
   packed ? `in ${packed.into ?? 'no case'}, by ${packed.by}` : '';

@@ -5,7 +5,8 @@ import { workingDaysBefore } from './runUp';
 export type Take = {
   readonly productId: string;
   readonly person: string;
-  readonly worker: string;
+  /** Whose hands; null before anybody is planned for it. */ readonly worker: string | null;
+  readonly place: string;
   readonly start: number;
   readonly end: number;
   /** Milligrams that leave the unit, with what the tool keeps. */ readonly mg: number;
@@ -23,24 +24,34 @@ export type PackUnit = {
 
 export type PackProduct = { readonly id: string; readonly powder: boolean; readonly unitMg: number };
 
+/** Hands that work out of the same units, in turn. */
+export type Sharing = {
+  readonly workers: readonly string[];
+  readonly persons: readonly string[];
+  readonly units: readonly string[];
+  /** Their units hold what their faces take. */ readonly covered: boolean;
+};
+
 export type PackedProduct = {
   readonly productId: string;
   readonly needMg: number;
   readonly haveMg: number;
   readonly shortMg: number;
-  /** Units to take along, opened ones first, as few as cover it. */ readonly units: readonly string[];
+  /** Units to take along, opened ones first, as few as cover it and as every pair of hands needs one of. */
+  readonly units: readonly string[];
+  /** Which hands have which of them; one entry where one unit can go round. */
+  readonly sharing: readonly Sharing[];
   /** Units not taken, and why. */
   readonly left: readonly { readonly unit: string; readonly because: 'past' | 'withdrawn' }[];
   readonly buy: number;
   /** The last day to order what is short; null: nothing is. */ readonly buyBy: string | null;
 };
 
-/** Two artists want the same product at the same time and there is one unit of it. */
+/** A product that would be enough, but not where it is wanted: at one time, or each where the others are not. */
 export type Shared = {
   readonly productId: string;
   readonly workers: readonly string[];
-  readonly from: number;
-  readonly to: number;
+  readonly how: 'at once' | 'apart';
 };
 
 /** Taken along above what is planned: wet products vary more. */
@@ -67,68 +78,138 @@ export function packProducts(
   return products.flatMap((product): PackedProduct[] => {
     const mine = takes.filter((take) => take.productId === product.id);
     if (mine.length === 0) return [];
-    const faces = new Map<string, number>();
-    for (const take of mine) faces.set(take.person, (faces.get(take.person) ?? 0) + take.mg);
-    const measure = Math.max(0, ...mine.map((take) => take.measureMg ?? 0));
-    const taken = [...faces.values()].reduce((sum, mg) => sum + Math.max(mg, measure), 0);
-    const needMg = taken * (1 + (product.powder ? MARGIN.powder : MARGIN.wet));
+    const factor = 1 + (product.powder ? MARGIN.powder : MARGIN.wet);
+    const needOf = (some: readonly Take[]): number => factor * takenOf(some);
+    const needMg = needOf(mine);
     const own = units.filter((unit) => unit.productId === product.id);
     const reason = (unit: PackUnit): 'past' | 'withdrawn' | null =>
       unit.withdrawn ? 'withdrawn' : unit.usableUntil !== null && unit.usableUntil < date ? 'past' : null;
-    const good = own.filter((unit) => reason(unit) === null);
+    const good = own.filter((unit) => reason(unit) === null && unit.mg > 0);
     const haveMg = good.reduce((sum, unit) => sum + unit.mg, 0);
     const shortMg = Math.max(0, needMg - haveMg);
     const ordered = workingDaysBefore(addDays(date, -SHADE_CHECK_DAYS), deliveryWorkingDays);
+    const sharing = shareOut(handsTogether(mine), good, needOf);
+    const without = sharing.filter(({ units: some }) => some.length === 0).length;
     return [
       {
         productId: product.id,
         needMg,
         haveMg,
         shortMg,
-        units: fewestUnits(good, needMg),
+        units: sharing.flatMap(({ units: some }) => some),
+        sharing,
         left: own.flatMap((unit) => {
           const because = reason(unit);
           return because ? [{ unit: unit.id, because }] : [];
         }),
-        buy: Math.ceil(shortMg / product.unitMg),
+        buy: shortMg > 0 ? Math.max(Math.ceil(shortMg / product.unitMg), without) : 0,
         buyBy: shortMg > 0 ? (lastShop !== null && lastShop < ordered ? lastShop : ordered) : null,
       },
     ];
   });
 }
 
-/** As few units as cover a need, opened ones first among as few. */
-function fewestUnits(units: readonly PackUnit[], needMg: number): string[] {
-  const bySize = [...units].sort((a, b) => b.mg - a.mg || Number(b.opened) - Number(a.opened));
-  let sum = 0;
-  const fewest = bySize.findIndex((unit) => (sum += unit.mg) >= needMg) + 1 || bySize.length;
-  const preferred = [...units].sort((a, b) => Number(b.opened) - Number(a.opened) || b.mg - a.mg);
-  const chosen: PackUnit[] = [];
-  for (const unit of preferred) {
-    if (chosen.length === fewest) break;
-    const rest = bySize
-      .filter((one) => one !== unit && !chosen.includes(one))
-      .slice(0, fewest - chosen.length - 1);
-    const reached = [...chosen, unit, ...rest].reduce((total, one) => total + one.mg, 0);
-    if (reached >= needMg || fewest === bySize.length) chosen.push(unit);
-  }
-  return chosen.map((unit) => unit.id);
+/** Mg some takes are without a margin: of each face at least a measure. */
+function takenOf(takes: readonly Take[]): number {
+  const faces = new Map<string, number>();
+  for (const take of takes) faces.set(take.person, (faces.get(take.person) ?? 0) + take.mg);
+  const measure = Math.max(0, ...takes.map((take) => take.measureMg ?? 0));
+  return [...faces.values()].reduce((sum, mg) => sum + Math.max(mg, measure), 0);
 }
 
-/** Products wanted by two artists at once with fewer units to give: to be decanted, doubled or swapped. */
+/**
+ * Whether one unit can go from take to take: never two at once, and from one pair of hands to others only where both work.
+ * What keeps it from that, else null.
+ */
+function keptApart(takes: readonly Take[]): Shared['how'] | null {
+  const inTurn = [...takes].sort((a, b) => a.start - b.start || a.end - b.end);
+  let apart: Shared['how'] | null = null;
+  for (const [i, next] of inTurn.entries()) {
+    // Of one pair of hands no two takes are at once: a face takes a product in several steps.
+    const before = inTurn.slice(0, i).filter((one) => one.worker !== next.worker);
+    if (before.some((one) => one.end > next.start)) return 'at once';
+    const last = inTurn[i - 1];
+    if (last && last.worker !== next.worker && last.place !== next.place) apart = 'apart';
+  }
+  return apart;
+}
+
+/** Takes by hands that can work out of one unit, in as few groups as are found by adding whoever begins first first. */
+function handsTogether(takes: readonly Take[]): readonly (readonly Take[])[] {
+  const planned = takes.filter((take) => take.worker !== null);
+  const hands = [...new Set([...planned].sort((a, b) => a.start - b.start).map((take) => take.worker))];
+  const groups: (readonly Take[])[] = [];
+  for (const worker of hands) {
+    const own = planned.filter((take) => take.worker === worker);
+    const found = groups.findIndex((group) => keptApart([...group, ...own]) === null);
+    if (found < 0) groups.push(own);
+    else groups[found] = [...groups[found]!, ...own];
+  }
+  // Nobody knows yet with whom these are done.
+  const open = takes.filter((take) => take.worker === null);
+  const [first = [], ...rest] = groups;
+  return [[...first, ...open], ...rest];
+}
+
+/** Units for each group of hands, whoever takes most first; none takes so many that another has none. */
+function shareOut(
+  groups: readonly (readonly Take[])[],
+  units: readonly PackUnit[],
+  needOf: (takes: readonly Take[]) => number,
+): Sharing[] {
+  const byNeed = [...groups].sort((a, b) => needOf(b) - needOf(a));
+  let there = units;
+  return byNeed.map((takes, i): Sharing => {
+    const needMg = needOf(takes);
+    const others = byNeed.length - 1 - i;
+    const most = Math.max(1, there.length - others);
+    const taken = fewestUnits(there, needMg, most);
+    there = there.filter((unit) => !taken.includes(unit));
+    return {
+      workers: [...new Set(takes.flatMap(({ worker }) => worker ?? []))],
+      persons: [...new Set(takes.map(({ person }) => person))],
+      units: taken.map(({ id }) => id),
+      covered: taken.reduce((sum, unit) => sum + unit.mg, 0) >= needMg,
+    };
+  });
+}
+
+/** As few units as cover a need, opened ones first among as few; never more than `most`, the fullest where that is too few. */
+function fewestUnits(units: readonly PackUnit[], needMg: number, most: number): readonly PackUnit[] {
+  const bySize = [...units].sort((a, b) => b.mg - a.mg || Number(b.opened) - Number(a.opened));
+  let sum = 0;
+  const covering = bySize.findIndex((unit) => (sum += unit.mg) >= needMg) + 1;
+  if (covering === 0 || covering > most) return openedFirst(bySize.slice(0, most));
+  const chosen: PackUnit[] = [];
+  for (const unit of openedFirst(units)) {
+    if (chosen.length === covering) break;
+    const rest = bySize
+      .filter((one) => one !== unit && !chosen.includes(one))
+      .slice(0, covering - chosen.length - 1);
+    const reached = [...chosen, unit, ...rest].reduce((total, one) => total + one.mg, 0);
+    if (reached >= needMg) chosen.push(unit);
+  }
+  return chosen;
+}
+
+const openedFirst = (units: readonly PackUnit[]): readonly PackUnit[] =>
+  [...units].sort((a, b) => Number(b.opened) - Number(a.opened) || b.mg - a.mg);
+
+/**
+ * Products there is enough of, but not where they are wanted: somebody’s units do not hold what their faces take. To be
+ * decanted, doubled or planned one after the other.
+ */
 export function sharedAtOnce(takes: readonly Take[], packed: readonly PackedProduct[]): Shared[] {
-  return packed.flatMap(({ productId, units }): Shared[] => {
-    const mine = takes.filter((take) => take.productId === productId);
-    const moments = [...new Set(mine.map((take) => take.start))].sort((a, b) => a - b);
-    for (const moment of moments) {
-      const working = mine.filter((take) => take.start <= moment && moment < take.end);
-      const workers = [...new Set(working.map((take) => take.worker))];
-      if (workers.length > Math.max(1, units.length)) {
-        const to = Math.min(...working.map((take) => take.end));
-        return [{ productId, workers, from: moment, to }];
-      }
-    }
-    return [];
+  return packed.flatMap(({ productId, shortMg, sharing }): Shared[] => {
+    if (shortMg > 0 || sharing.length < 2 || sharing.every(({ covered }) => covered)) return [];
+    const mine = takes.filter((take) => take.productId === productId && take.worker !== null);
+    return [
+      {
+        productId,
+        workers: sharing.flatMap(({ workers }) => workers),
+        how: keptApart(mine) ?? 'apart',
+      },
+    ];
   });
 }
 

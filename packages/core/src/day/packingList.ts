@@ -20,8 +20,9 @@ import {
   type Shared,
   type Take,
 } from './packParty';
+import { listed } from '../listed';
 import { touchUpWhen, type TouchUpPlan } from '../trial';
-import { faceOf, type Guest, type PartyPlan } from './party';
+import { faceOf, placeOf, type Guest, type PartyPlan } from './party';
 
 /** Something to be put in a case, by a key that stays the same when the list is made anew. */
 export type Thing = { readonly key: string; readonly title: string; readonly detail: string };
@@ -40,7 +41,13 @@ export type PackingList = {
   /** Units to take along, by product. */ readonly products: readonly Thing[];
   readonly short: readonly ShortOf[];
   /** Steps whose product is no longer in the kit, by its name. */ readonly gone: readonly string[];
-  readonly shared: readonly (Shared & { readonly name: string })[];
+  /** There is enough, but not where it is wanted; by the names of the product and of whose hands it is. */
+  readonly shared: readonly {
+    readonly productId: string;
+    readonly name: string;
+    readonly who: readonly string[];
+    readonly how: Shared['how'];
+  }[];
   readonly tools: readonly Thing[];
   readonly disposables: readonly Thing[];
   /** What each person keeps for touching up. */ readonly bags: readonly Thing[];
@@ -78,7 +85,8 @@ export type PackingOptions = PackOptions & {
 type Face = {
   readonly guest: Guest;
   readonly chart: Chart;
-  readonly worker: string;
+  /** Whose hands; null before anybody is planned for it. */ readonly worker: string | null;
+  readonly place: string;
   readonly start: number;
   readonly end: number;
 };
@@ -106,7 +114,8 @@ export function packParty(
         {
           guest,
           chart,
-          worker: visit?.worker ?? guest.id,
+          worker: visit?.worker ?? null,
+          place: placeOf(plan, guest),
           start,
           end: start + (visit?.minutes ?? guest.faceMinutes),
         },
@@ -123,6 +132,7 @@ export function packParty(
             productId: product.id,
             person: face.guest.id,
             worker: face.worker,
+            place: face.place,
             start: face.start,
             end: face.end,
             mg: use.parts * use.product.mgPerMeasure,
@@ -143,18 +153,25 @@ export function packParty(
   );
   const nameOf = (id: string): string => productName(products.find((product) => product.id === id)!);
   const unitOf = (id: string): Unit => kit.units.find((unit) => unit.id === id)!;
-  const whom = (productId: string): string =>
-    [...new Set(takes.filter((take) => take.productId === productId).map((take) => take.person))]
-      .map((id) => plan.guests.find((guest) => guest.id === id)?.name ?? id)
-      .join(', ');
+  const named = (all: readonly { readonly id: string; readonly name: string }[], ids: readonly string[]) =>
+    ids.map((id) => all.find((one) => one.id === id)?.name ?? id);
   return {
     products: packed
-      .flatMap((one) =>
-        one.units.map((id): Thing => ({
-          key: `unit:${id}`,
-          title: nameOf(one.productId),
-          detail: [unitOf(id).place, `for ${whom(one.productId)}`].filter((word) => word !== '').join(' · '),
-        })),
+      .flatMap(({ productId, sharing }) =>
+        sharing.flatMap(({ units, persons, workers }) =>
+          units.map((id): Thing => ({
+            key: `unit:${id}`,
+            title: nameOf(productId),
+            detail: [
+              unitOf(id).place,
+              `for ${named(plan.guests, persons).join(', ')}`,
+              // Where each has one of their own, it is put into their case.
+              sharing.length > 1 ? `goes with ${listed(named(plan.hands, workers))}` : '',
+            ]
+              .filter((word) => word !== '')
+              .join(' · '),
+          })),
+        ),
       )
       .sort(byTitle),
     short: packed.flatMap((one): ShortOf[] =>
@@ -176,10 +193,12 @@ export function packParty(
     gone: [
       ...new Set(uses.filter(({ product }) => !product).map(({ use }) => productName(use.product))),
     ].sort(),
-    // Nobody knows who works beside whom before there is a timetable.
-    shared: plan.timetable
-      ? sharedAtOnce(takes, packed).map((one) => ({ ...one, name: nameOf(one.productId) }))
-      : [],
+    shared: sharedAtOnce(takes, packed).map(({ productId, workers, how }) => ({
+      productId,
+      name: nameOf(productId),
+      who: named(plan.hands, workers),
+      how,
+    })),
     tools: toolsFor(faces),
     disposables: faces.length === 0 ? [] : disposableThings(faces.length, shop),
     bags: faces.map((face) => bagOf(face, touchUps?.get(face.guest.id))),
@@ -214,7 +233,7 @@ function packUnit(unit: Unit, kit: Kit, date: string) {
   };
 }
 
-/** Clean sets of each tool: by the faces it is on at once, or one a face. */
+/** Clean sets of each tool: by the faces it is on at once at each place, or one a face. */
 function toolsFor(faces: readonly Face[]): Thing[] {
   const tools = [...new Set(faces.flatMap(({ chart }) => chart.steps.map((step) => step.tool)))].filter(
     (tool) => !NO_SETS.has(tool),
@@ -224,8 +243,16 @@ function toolsFor(faces: readonly Face[]): Thing[] {
       const mine = faces.filter(({ chart }) => chart.steps.some((step) => step.tool === tool));
       const wet = mine.some(({ chart }) => chart.steps.some((step) => step.tool === tool && isWet(step)));
       const soft = ONE_A_FACE.has(tool);
-      const { sets, spare } = toolSets(mine, wet || soft ? null : SPRAY_MINUTES);
-      const more = soft ? Math.max(1, Math.ceil(sets * SOFT_SPARE)) : spare;
+      const places = [...new Set(mine.map(({ place }) => place))].map((place) =>
+        toolSets(
+          mine.filter((face) => face.place === place),
+          wet || soft ? null : SPRAY_MINUTES,
+        ),
+      );
+      const sets = places.reduce((sum, one) => sum + one.sets, 0);
+      const more = soft
+        ? Math.max(1, Math.ceil(sets * SOFT_SPARE))
+        : places.reduce((sum, one) => sum + one.spare, 0);
       return {
         key: `tool:${tool}`,
         title: `${tool[0]!.toUpperCase()}${tool.slice(1)}`,

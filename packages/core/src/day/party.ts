@@ -177,7 +177,6 @@ export function dayOfPlan(
   plan: PartyPlan,
   { paceOf = (hands) => hands.pace ?? 1, now = null }: DayOfOptions = {},
 ): PartyDay {
-  const home = plan.places[0]!.id;
   const star = plan.guests.find((guest) => guest.role === 'star');
   return {
     format: 'toile.day/1',
@@ -190,7 +189,7 @@ export function dayOfPlan(
     workers: plan.hands.map(({ does: _, ...worker }) => worker),
     chairs: plan.chairs.map(({ id: chair, place, kind }) => ({ id: chair, place, kind })),
     chairWipe: plan.chairWipe,
-    people: plan.guests.map((guest) => personOf(plan, guest, home, paceOf)),
+    people: plan.guests.map((guest) => personOf(plan, guest, paceOf)),
     rounds: plan.rounds.map((round) => ({
       id: round.id,
       kind: 'touchup',
@@ -210,6 +209,10 @@ export function dayOfPlan(
 export const hairOf = (guest: Pick<Guest, 'id'>): string => `${guest.id}.hair`;
 export const faceOf = (guest: Pick<Guest, 'id'>): string => `${guest.id}.face`;
 
+/** Where a guest is done: where the others are, unless somebody said otherwise. */
+export const placeOf = (plan: Pick<PartyPlan, 'places'>, { place }: Pick<Guest, 'place'>): string =>
+  (plan.places.find(({ id: one }) => one === place) ?? plan.places[0]!).id;
+
 /** Hair first costs less where nobody said; what was said is kept to. */
 function orderOf(guest: Guest, hairFirst: number): Pick<Way, 'order' | 'prefer'> {
   const [hair, face] = [hairOf(guest), faceOf(guest)];
@@ -228,14 +231,13 @@ function orderOf(guest: Guest, hairFirst: number): Pick<Way, 'order' | 'prefer'>
 function personOf(
   plan: PartyPlan,
   guest: Guest,
-  home: string,
   paceOf: NonNullable<DayOfOptions['paceOf']>,
 ): Person {
   const { slack, weights: usual, hairFirst } = ROLE_WEIGHTS[guest.role];
   const weights = guest.cannotWait
     ? { ...usual, early: usual.early * CANNOT_WAIT, wait: usual.wait * CANNOT_WAIT }
     : usual;
-  const place = plan.places.find((one) => one.id === guest.place)?.id ?? home;
+  const place = placeOf(plan, guest);
   const by = (does: Hands['does'], planned: number): Record<string, number> =>
     Object.fromEntries(
       plan.hands
