@@ -1,6 +1,7 @@
 // npm run mutate -- <topic> [...]: mutation testing of core's topics, or `contract`, `app` (view-models and
 // outbox). Without a topic: all. A topic is judged by its own tests alone: what only another topic's tests
-// would notice counts as missed. npm run mutate -- --changed: what differs from main's last commit. Writes
+// would notice counts as missed. npm run mutate -- --changed: what differs from main's last commit. --lines 60: so many
+// lines of each topic, drawn by chance (--seed 2: others), where the whole would take hours. Writes
 // .toile/mutation/<topic>.json and prints score and survivors.
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
@@ -14,6 +15,8 @@ const CORE = path.join(root, 'packages/core/src');
 const topics = readdirSync(CORE, { withFileTypes: true })
   .filter((entry) => entry.isDirectory())
   .map((entry) => entry.name);
+const LINES = numberAfter('--lines');
+const SEED = numberAfter('--seed') ?? 1;
 const NOT_CODE = ['!**/*.test.ts', '!**/*.test.tsx', '!**/*.testing.ts', '!**/index.ts'];
 /** What is mutated and by which tests it is judged: files and a Jest configuration. */
 function plan(topic) {
@@ -60,6 +63,46 @@ function plan(topic) {
   throw new Error(`there is no topic “${topic}”: ${[...topics, 'contract', 'server', 'app'].join(', ')}`);
 }
 
+/** The number after a flag; null where it is not there. */
+function numberAfter(flag) {
+  const at = process.argv.indexOf(flag);
+  if (at < 0) return null;
+  const number = Number(process.argv[at + 1]);
+  if (!Number.isInteger(number) || number < 1) throw new Error(`${flag} is a whole number from 1 on`);
+  return number;
+}
+
+/** Lines that say something, of files by their patterns. */
+function linesOf(patterns) {
+  const wanted = patterns.filter((one) => !one.startsWith('!')).map((one) => `:(glob)${one}`);
+  return output('git', ['ls-files', '--', ...wanted])
+    .split('\n')
+    .filter((file) => /\.tsx?$/.test(file) && !/\.test(ing)?\.tsx?$|\/index\.ts$/.test(file))
+    .flatMap((file) =>
+      readFileSync(path.join(root, file), 'utf8')
+        .split('\n')
+        .flatMap((text, i) =>
+          /^\s*(?:\/?\*|\/\/|import |export \*|[\])}>;,]*$)/.test(text) ? [] : [`${file}:${i + 1}-${i + 1}`],
+        ),
+    );
+}
+
+/** So many of a list, drawn by a seed (mulberry32). */
+function drawn(list, count, seed) {
+  let state = seed;
+  const next = () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+  return list
+    .map((one) => [next(), one])
+    .sort(([a], [b]) => a - b)
+    .slice(0, count)
+    .map(([, one]) => one);
+}
+
 async function mutate(topic, only) {
   const { mutate: files, config } = plan(topic);
   const folder = path.join(stateDir, 'mutation');
@@ -72,7 +115,7 @@ async function mutate(topic, only) {
       testRunner: 'jest',
       plugins: ['@stryker-mutator/jest-runner'],
       coverageAnalysis: 'perTest',
-      mutate: only ?? files,
+      mutate: only ?? (LINES === null ? files : drawn(linesOf(files), LINES, SEED)),
       // Alone: what the whole list of projects asks for is not to be mixed in.
       jest: { projectType: 'custom', config: { ...config, projects: [] }, enableFindRelatedTests: false },
       reporters: ['json', 'clear-text'],
@@ -112,7 +155,9 @@ function summary(topic, { files }) {
   };
 }
 
-const asked = process.argv.slice(2).filter((arg) => !arg.startsWith('--'));
+const asked = process.argv
+  .slice(2)
+  .filter((arg, i, all) => !arg.startsWith('--') && !['--lines', '--seed'].includes(all[i - 1]));
 const results = [];
 if (process.argv.includes('--changed')) {
   const changed = output('git', ['diff', '--name-only', 'HEAD~1', '--', 'packages/core/src'])
