@@ -457,6 +457,46 @@ describe('substitutes', () => {
   });
 });
 
+describe('a substitute that is right for one and must not be used on another', () => {
+  test('goes into the one chart, by what is noted of each client now; where it suits nobody it is refused', async () => {
+    const shared = demo.products.filter(
+      ({ id }) => newestOf().filter((chart) => usesOf(chart).includes(id)).length > 1,
+    );
+    const gone = shared.find(({ kind }) => kind === 'powder' || kind === 'lip colour' || kind === 'blush')!;
+    const [mine, theirs] = newestOf().filter((chart) => usesOf(chart).includes(gone.id));
+    const inPlace = { ...gone, id: newId(), shade: 'In place', ingredients: ['Lanolin'], withdrawn: false };
+    await post('/api/products', inPlace).expect(201);
+    const unit = { id: newId(), productId: inPlace.id, openedOn: null, remainingMg: 9000, place: 'case' };
+    await post('/api/units', unit).expect(201);
+    // Noted after both charts were written.
+    const { body: client } = await artist.get(`/api/clients/${theirs!.client.id}`).expect(200);
+    const { id, name, features, measurements, taps, likeness, consult, notes } = client;
+    const input = { id, name, notes, features, measurements, taps, likeness, consult };
+    const sensitivities = [...client.sensitivities, 'lanolin'];
+    await put(`/api/clients/${id}`, client.revision, { ...input, sensitivities }).expect(200);
+    const parts = [{ productId: inPlace.id, unitId: unit.id, pumps: 1 }];
+    const into = (chartIds: readonly string[]) =>
+      post(`/api/products/${gone.id}/substitutions`, { chartIds, parts });
+    const { body: refused } = await into([theirs!.id]).expect(422);
+    expect(refused.fields[0]).toMatchObject({
+      path: 'chartIds',
+      message: expect.stringMatching(
+        new RegExp(`^The chart of ${theirs!.client.name} stays as it is\\. .* contains Lanolin`),
+      ),
+    });
+    const { body } = await into([mine!.id, theirs!.id]).expect(201);
+    expect(body.changed.map((one: { chartId: string }) => one.chartId)).toEqual([mine!.id]);
+    expect(body.left).toMatchObject([{ chartId: theirs!.id, clientName: theirs!.client.name }]);
+    const kept = (await artist.get(`/api/charts/${theirs!.id}`)).body.chart;
+    expect(usesOf(kept)).toContain(gone.id);
+    expect(usesOf(kept)).not.toContain(inPlace.id);
+  });
+
+  const newestOf = () => [...new Map(demo.charts.map((chart) => [chart.id, chart])).values()];
+  const usesOf = (chart: { steps: readonly Step[] }): string[] =>
+    chart.steps.flatMap(({ use }) => use.map(({ product }) => product.id));
+});
+
 describe('readings in full', () => {
   test('places beside the zones are kept, and a reading is exported as CGATS.17', async () => {
     const client = demo.clients[0]!;

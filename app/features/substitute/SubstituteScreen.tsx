@@ -6,6 +6,7 @@ import {
   needsSubstitute,
   PLAIN_FEATURES,
   productName,
+  rolesOfUse,
   type Chart,
   type Kit,
   type Product,
@@ -16,9 +17,10 @@ import { call, CallError } from '../../data/call';
 import { useKit, useProductUses, useRefresh } from '../../data/hooks';
 import { Body, Button, Choice, Column, Empty, Label, Loading, Ready, Screen } from '../../ui';
 import { askShades, useWork } from '../../workers';
+import { useMinded } from '../clients/useMinded';
 import { dayInWords, todayText } from '../words/dates';
 import { SubstituteList } from './SubstituteList';
-import { substituteKey, substituteName } from './substituteView';
+import { placesFor, saidOf, substituteKey, substituteName, type Place } from './substituteView';
 
 /**
  * What stands in for a product: nearest first, seen on a client's skin, put into one chart or all that use
@@ -50,7 +52,6 @@ export function SubstituteScreen({ id }: { readonly id: string }) {
 type FindProps = { readonly kit: Kit; readonly product: Product; readonly charts: readonly ChartSummary[] };
 /** Nobody in particular: a face without a reading, for a product no chart uses. */
 const NO_ONE = { skin: {}, features: PLAIN_FEATURES, landmarks: inferLandmarks({}), sensitivities: [] };
-const EVERYWHERE = 'everywhere';
 
 function Find({ kit, product, charts }: FindProps) {
   const router = useRouter();
@@ -59,8 +60,11 @@ function Find({ kit, product, charts }: FindProps) {
   const [chartId, setChartId] = useState<string | null>(() =>
     charts.some((c) => c.id === asked) ? asked! : (charts[0]?.id ?? null),
   );
-  const [where, setWhere] = useState<string>(() => (asked ? 'one' : EVERYWHERE));
-  const chart = useChartOnce(chartId);
+  const places = placesFor(charts, chartId, todayText());
+  const [where, setWhere] = useState<Place['id']>(() =>
+    !asked && places.some((place) => place.id === 'to come') ? 'to come' : 'this',
+  );
+  const chart = useMinded(useChartOnce(chartId));
   const [packed, setPacked] = useState(true);
   const request = useMemo(() => requestFor(kit, product, chart, packed), [kit, product, chart, packed]);
   const { answer, error } = useWork(
@@ -74,7 +78,7 @@ function Find({ kit, product, charts }: FindProps) {
   const [said, setSaid] = useState<{ readonly words: string; readonly wrong: boolean } | null>(null);
   const picked = answer?.find((s) => substituteKey(s) === chosen) ?? answer?.[0] ?? null;
   const why = needsSubstitute(product, request.context, packed ? [] : [product.id]);
-  const targets = where === EVERYWHERE ? charts.map((c) => c.id) : chartId ? [chartId] : [];
+  const targets = (places.find((place) => place.id === where) ?? places[0])?.chartIds ?? [];
   const apply = async (): Promise<void> => {
     setBusy(true);
     setSaid(null);
@@ -84,18 +88,17 @@ function Find({ kit, product, charts }: FindProps) {
         unitId: p.unit.id,
         pumps: p.pumps,
       }));
-      const body = { chartIds: targets, parts, doseFactor: picked!.doseFactor, reason: why ?? '' };
-      const { changed } = await call('substituteProduct', {
+      const body = { chartIds: [...targets], parts, doseFactor: picked!.doseFactor, reason: why ?? '' };
+      const answer = await call('substituteProduct', {
         params: { id: product.id },
         body,
         idempotencyKey: `${key} ${substituteKey(picked!)} ${targets.length}`.slice(0, 100),
       });
       await refresh();
-      setSaid({
-        words: `${changed.length} ${changed.length === 1 ? 'chart has' : 'charts have'} a new version with ${substituteName(picked!)}.`,
-        wrong: false,
-      });
-      if (changed.length === 1) router.navigate(`/charts/${changed[0]!.chartId}`);
+      setSaid({ words: saidOf(answer, substituteName(picked!)), wrong: false });
+      const [only] = answer.changed;
+      if (only && answer.changed.length === 1 && answer.left.length === 0)
+        router.navigate(`/charts/${only.chartId}`);
     } catch (failed) {
       setSaid({
         words: failed instanceof CallError ? failed.message : 'Something went wrong. Try again.',
@@ -129,7 +132,7 @@ function Find({ kit, product, charts }: FindProps) {
               onPress={() => void apply()}
             >
               {picked
-                ? `Use it in ${targets.length === 1 ? 'this chart' : `all ${targets.length} charts`}`
+                ? `Use it in ${targets.length === 1 ? 'this chart' : `${targets.length} charts`}`
                 : 'Nothing to use'}
             </Button>
           </Column>
@@ -149,13 +152,13 @@ function Find({ kit, product, charts }: FindProps) {
               chosen={chartId ? [chartId] : []}
               onChange={([c]) => c && setChartId(c)}
             />
-            {charts.length > 1 ? (
+            {places.length > 1 ? (
               <Choice
                 label="Put it into"
-                options={['one', EVERYWHERE]}
-                words={{ one: 'that chart', everywhere: `all ${charts.length} that use it` }}
+                options={places.map(({ id: place }) => place)}
+                words={Object.fromEntries(places.map((place) => [place.id, place.words]))}
                 chosen={[where]}
-                onChange={([w]) => w && setWhere(w)}
+                onChange={([place]) => place && setWhere(place)}
               />
             ) : null}
           </>
@@ -186,6 +189,7 @@ function requestFor(kit: Kit, product: Product, chart: Chart | null, packed: boo
   const context: ShadeContext = chart ? contextOf(chart, kit) : { client: NO_ONE, kit, date: todayText() };
   const dose = chart?.steps.find((s) => s.use.some((u) => u.product.id === product.id));
   const options = {
+    ...(chart ? { roles: rolesOfUse(chart, product.id) } : {}),
     ...(packed ? {} : { notPacked: [product.id] }),
     ...(dose && dose.doseMgPerCm2 > 0 ? { doseMgPerCm2: dose.doseMgPerCm2 } : {}),
   };

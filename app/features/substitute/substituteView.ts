@@ -1,4 +1,5 @@
-import type { Substitute } from '@toile/core';
+import { listed, type Substitute } from '@toile/core';
+import type { ChartSummary, SubstitutionAnswer } from '@toile/contract';
 
 /** 'Veil V4', or '2 : 1 Veil V4 with Veil V6'. */
 export function substituteName({ parts }: Substitute): string {
@@ -8,3 +9,46 @@ export function substituteName({ parts }: Substitute): string {
 
 export const substituteKey = ({ parts }: Substitute): string =>
   parts.map((p) => `${p.product.id.slice(-12)} ${p.pumps}`).join();
+
+/** Charts a substitute may be put into together. */
+export type Place = {
+  readonly id: 'this' | 'to come' | 'all';
+  readonly words: string;
+  readonly chartIds: readonly string[];
+};
+
+/**
+ * Where a substitute may be put: one chart, all whose day is still to come, all there are. What says the same as one before
+ * it is left out; the one nobody has to think about comes second.
+ */
+export function placesFor(
+  charts: readonly Pick<ChartSummary, 'id' | 'date'>[],
+  chartId: string | null,
+  today: string,
+): readonly Place[] {
+  const coming = charts.filter(({ date }) => date >= today).map(({ id }) => id);
+  const all = charts.map(({ id }) => id);
+  const places: Place[] = chartId === null ? [] : [{ id: 'this', words: 'that chart', chartIds: [chartId] }];
+  if (coming.length > 1 || (coming.length === 1 && coming[0] !== chartId))
+    places.push({
+      id: 'to come',
+      words: coming.length === 1 ? 'the one still to come' : `all ${coming.length} still to come`,
+      chartIds: coming,
+    });
+  if (all.length > Math.max(1, coming.length))
+    places.push({
+      id: 'all',
+      words: coming.length === 0 ? `all ${all.length} that use it` : `all ${all.length}, past ones too`,
+      chartIds: all,
+    });
+  return places;
+}
+
+/** What came of it: how many charts have it now, and which were left as they are and why. */
+export function saidOf({ changed, left }: SubstitutionAnswer, name: string): string {
+  const many = `${changed.length} ${changed.length === 1 ? 'chart has' : 'charts have'}`;
+  const done = `${many} a new version with ${name}.`;
+  if (left.length === 0) return done;
+  const kept = left.map(({ clientName, because }) => `${clientName} (${because})`);
+  return `${done} Left as they are: ${listed(kept)}.`;
+}

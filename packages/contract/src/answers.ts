@@ -231,6 +231,12 @@ export type ImportKitAnswer = { readonly products: number; readonly units: numbe
 export type ProductUsesAnswer = { readonly charts: readonly ChartSummary[] };
 export type SubstitutionAnswer = {
   readonly changed: readonly { readonly chartId: string; readonly version: number }[];
+  /** Charts that stay as they are, since it must not be used in them, and why. */
+  readonly left: readonly {
+    readonly chartId: string;
+    readonly clientName: string;
+    readonly because: string;
+  }[];
 };
 export type SampleAnswer = { readonly lab: Lab; readonly illuminant: 'D65'; readonly simulated: true };
 

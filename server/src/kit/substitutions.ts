@@ -1,11 +1,51 @@
 import { sql } from 'kysely';
-import { nextVersion, substituteInChart, type Chart, type Substitute } from '@toile/core';
+import {
+  mindedNow,
+  nextVersion,
+  patchMinded,
+  substituteInChart,
+  substituteRefused,
+  type Chart,
+  type Kit,
+  type Substitute,
+} from '@toile/core';
 import { type ProductUsesAnswer, type SubstitutionAnswer, type SubstitutionInput } from '@toile/contract';
+import { incidentsOfRows, incidentsQuery } from '../care/incidents';
 import { insertVersion, newestVersion, summaryOf } from '../charts/queries';
 import type { Tx } from '../db/connection';
 import { oneAtATime } from '../db/locks';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
+import { patchTestsOfRows, patchTestsQuery } from '../patchTests/queries';
+
+/** A chart with what is noted of its client by now; as it was written where the client was erased. */
+async function chartNow(tx: Tx, chart: Chart, now: Date): Promise<Chart> {
+  const { id } = chart.client;
+  const client = await tx
+    .selectFrom('clients')
+    .select(['sensitivities', 'features'])
+    .where('id', '=', id)
+    .executeTakeFirst();
+  if (!client) return chart;
+  const patchTests = patchTestsOfRows(await patchTestsQuery(tx).where('client_id', '=', id).execute());
+  const incidents = incidentsOfRows(await incidentsQuery(tx, id).execute());
+  const today = now.toISOString().slice(0, 10);
+  return mindedNow(chart, { ...client, patchTests: patchMinded(patchTests, now, today, incidents) });
+}
+
+/** What a substitute is judged by: its products, with all that is owned of them. */
+async function kitOfParts(tx: Tx, { parts }: Substitute): Promise<Kit> {
+  const units = await tx
+    .selectFrom('units')
+    .select('document')
+    .where(
+      'product_id',
+      'in',
+      parts.map(({ product }) => product.id),
+    )
+    .execute();
+  return { products: parts.map(({ product }) => product), units: units.map(({ document }) => document) };
+}
 
 /** Where a product is used, and a substitute put in its place. */
 export function registerSubstitutions(services: Services): void {
@@ -23,7 +63,9 @@ export function registerSubstitutions(services: Services): void {
       await tx.selectFrom('products').select('document').where('id', '=', params.id).executeTakeFirst(),
     ).document;
     const substitute = await fromKit(tx, body);
+    const kit = await kitOfParts(tx, substitute);
     const changed: { chartId: string; version: number }[] = [];
+    const left: SubstitutionAnswer['left'][number][] = [];
     for (const chartId of [...new Set(body.chartIds)].sort()) {
       await oneAtATime(tx, chartId);
       const newest = found(await newestVersion(tx, chartId));
@@ -32,6 +74,11 @@ export function registerSubstitutions(services: Services): void {
         throw new ProblemError('bad-input', {
           fields: [{ path: 'chartIds', message: `The chart of ${newest.client.name} no longer uses it` }],
         });
+      const because = substituteRefused(await chartNow(tx, newest, now), product.id, substitute.parts, kit);
+      if (because !== null) {
+        left.push({ chartId, clientName: newest.client.name, because });
+        continue;
+      }
       const names = substitute.parts.map((p) => `${p.product.line} ${p.product.shade}`).join(' with ');
       const reason = body.reason || `${product.line} ${product.shade} replaced by ${names}`;
       const kept = await insertVersion(
@@ -41,7 +88,14 @@ export function registerSubstitutions(services: Services): void {
       );
       changed.push({ chartId, version: kept.version });
     }
-    const answer: SubstitutionAnswer = { changed };
+    if (changed.length === 0)
+      throw new ProblemError('bad-input', {
+        fields: left.map((one) => ({
+          path: 'chartIds',
+          message: `The chart of ${one.clientName} stays as it is. ${one.because}`,
+        })),
+      });
+    const answer: SubstitutionAnswer = { changed, left };
     return { status: 201, body: answer, subject: product.id };
   });
 }

@@ -304,7 +304,7 @@ export const ROUTES = {
     method: 'POST',
     path: '/api/products/:id/substitutions',
     needs: 'edit',
-    does: 'Puts a substitute in its place in some charts, each as a new version.',
+    does: 'Puts a substitute in its place in some charts, each as a new version; charts it must not be used in stay as they are.',
   },
   createUnit: { method: 'POST', path: '/api/units', needs: 'edit', does: 'Adds a unit of a product.' },
   updateUnit: {

@@ -1,6 +1,6 @@
 import { substitute } from '../shade';
-import { fitLook, substituteInChart } from '.';
-import { client, KIT, LOOK, OCCASION, STAMP } from './look.testing';
+import { fitLook, rolesOfUse, substituteInChart, substituteRefused, type Chart } from '.';
+import { client, KIT, kitOf, LOOK, OCCASION, product, STAMP } from './look.testing';
 
 const { chart } = fitLook(LOOK, client(), KIT, OCCASION, STAMP);
 const base = chart.steps.find((s) => s.role === 'base')!;
@@ -21,4 +21,49 @@ test('a product is replaced in every step that uses it, the dose adjusted; a cha
   );
   expect(changed.steps.filter((s) => s.id !== base.id)).toEqual(chart.steps.filter((s) => s.id !== base.id));
   expect(substituteInChart(changed, gone.id, best!)).toBeNull();
+});
+
+describe('what is right for one is refused for another', () => {
+  const gone = base.use[0]!.product;
+  const inPlace = product(300, 'base', [64, 12, 20], { ingredients: ['dimethicone', 'lanolin'] });
+  const kit = kitOf(inPlace);
+  const refused = (change: Partial<Chart> = {}, parts = [inPlace], which = kit) =>
+    substituteRefused(
+      { ...chart, ...change },
+      gone.id,
+      parts.map((one) => ({ product: one })),
+      which,
+    );
+  const tested = (productId: string) =>
+    ({ productId, product: 'Line', verdict: 'reacted', on: '2031-05-01' }) as const;
+  const who = (change: Partial<Chart['client']>) => ({ client: { ...chart.client, ...change } });
+
+  test('nothing against it, nothing said', () => {
+    expect(refused()).toBeNull();
+    expect(rolesOfUse(chart, gone.id)).toEqual(['base']);
+    expect(rolesOfUse(chart, inPlace.id)).toEqual([]);
+  });
+
+  test('an ingredient, a patch test, a look, a withdrawal, its months: each by name', () => {
+    expect(refused(who({ sensitivities: ['lanolin'] }))).toBe('Ordway Line S300: contains lanolin (lanolin)');
+    expect(refused(who({ sensitivities: ['cetyl alcohol'] }))).toBeNull();
+    expect(refused(who({ patchTests: [tested(inPlace.id)] }))).toMatch(/^Ordway Line S300: /);
+    expect(refused(who({ patchTests: [tested(gone.id)] }))).toBeNull();
+    expect(refused({ forbids: { finishes: ['natural'], kinds: [] } })).toMatch(/allows nothing natural/);
+    expect(refused({}, [{ ...inPlace, withdrawn: true }])).toMatch(/withdrawn/);
+    const dayOf = (date: string) => ({ occasion: { ...chart.occasion, date } });
+    expect(refused(dayOf('2032-03-01'))).toBeNull();
+    expect(refused(dayOf('2032-03-02'))).toMatch(/shelf life/);
+  });
+
+  test('any part of a mix is enough, and a step at the eyes asks more', () => {
+    const second = product(301, 'adjuster', [90, 0, 5], { ingredients: ['carmine'] });
+    const both = kitOf(inPlace, second);
+    expect(refused(who({ sensitivities: ['carmine'] }), [inPlace, second], both)).toMatch(/S301: contains/);
+    const atTheLid = chart.steps.map((step) =>
+      step.id === base.id ? { ...step, role: 'eye' as const } : step,
+    );
+    expect(refused({ steps: atTheLid })).toMatch(/not meant for the eye area/);
+    expect(refused({ steps: atTheLid }, [{ ...inPlace, eyeSafe: true }])).toBeNull();
+  });
 });

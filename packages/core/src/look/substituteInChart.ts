@@ -1,6 +1,7 @@
-import type { Substitute } from '../shade';
-import { snapshotOf } from '../kit';
+import { excludedBecause, type Substitute } from '../shade';
+import { productName, snapshotOf, type Kit } from '../kit';
 import { MOST_DOSE, MOST_IN_A_STEP, type Chart, type Step, type Use } from './document';
+import { contextOf } from './studioContext';
 
 type Instead = Pick<Substitute, 'parts' | 'doseFactor'>;
 
@@ -25,6 +26,35 @@ export function substituted(
   const doseMgPerCm2 =
     rest.length === 0 ? Math.min(MOST_DOSE, step.doseMgPerCm2 * doseFactor) : step.doseMgPerCm2;
   return { ...step, doseMgPerCm2, use: [...rest, ...use].slice(0, MOST_IN_A_STEP.products) };
+}
+
+/** What the steps of a chart that use a product are. */
+export const rolesOfUse = (chart: Pick<Chart, 'steps'>, productId: string): readonly Step['role'][] => [
+  ...new Set(
+    chart.steps
+      .filter(({ use }) => use.some(({ product }) => product.id === productId))
+      .map(({ role }) => role),
+  ),
+];
+
+/**
+ * Why a substitute must not stand in for a product in a chart, in words: what its client must not meet, what its look
+ * forbids, what is not meant for the steps it would be used in. Null where nothing speaks against it. Asked of a chart as
+ * it is to be minded now; what the nearest is for one client may be the worst for another.
+ */
+export function substituteRefused(
+  chart: Chart,
+  productId: string,
+  parts: readonly Pick<Substitute['parts'][number], 'product'>[],
+  kit: Kit,
+): string | null {
+  const context = contextOf(chart, kit);
+  for (const role of rolesOfUse(chart, productId))
+    for (const { product } of parts) {
+      const why = excludedBecause(product, { role, wants: { kinds: [product.kind] } }, context);
+      if (why) return `${productName(product)}: ${why}`;
+    }
+  return null;
 }
 
 /** The chart with a product replaced in every step that uses it; null when none does. */

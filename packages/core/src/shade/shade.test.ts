@@ -384,6 +384,50 @@ describe('substitute', () => {
     expect(substitute(gone, context({ kit, sensitivities: ['lanolin'], date: '2040-01-01' }))).toEqual([]);
   });
 
+  test('what goes to the eyes is replaced by what is meant for them, by its kind or by the steps it is used in', () => {
+    const lid = product(80, 'shadow', [50, 12, 14], { texture: 'pressed', eyeSafe: true });
+    const near = product(81, 'shadow', [50, 12, 14.5], { texture: 'pressed' });
+    const far = product(82, 'shadow', [58, 10, 12], { texture: 'pressed', eyeSafe: true });
+    const glitter = product(83, 'shadow', [51, 12, 14], {
+      texture: 'loose',
+      finish: 'shimmer',
+      eyeSafe: true,
+    });
+    const palette = kitOf(near, far, glitter);
+    const ids = (who: ShadeContext, options = {}) =>
+      substitute(lid, who, options).map((s) => s.parts[0]!.product.id);
+    expect(ids(context({ kit: palette }))).toEqual([id(83), id(82)]);
+    expect(ids(context({ kit: palette, features: { lenses: true } }))).toEqual([id(82)]);
+    // A shadow that shapes brows alone may be any.
+    expect(ids(context({ kit: palette }), { roles: ['brow'] })).toContain(id(81));
+    expect(ids(context({ kit: palette }), { roles: ['brow', 'liner'] })).not.toContain(id(81));
+    for (const kind of ['liner', 'mascara'] as const)
+      expect(
+        substitute(product(84, kind, [20, 2, 2]), context({ kit: kitOf(product(85, kind, [20, 2, 2])) })),
+      ).toEqual([]);
+    // A light that is laid on the lid, though its kind is none for the eyes.
+    const light = product(86, 'highlight', [80, 5, 12]);
+    const lights = kitOf(product(87, 'highlight', [80, 5, 12]));
+    expect(substitute(light, context({ kit: lights }))).toHaveLength(1);
+    expect(substitute(light, context({ kit: lights }), { roles: ['highlight', 'eye'] })).toEqual([]);
+  });
+
+  test('of a mix it is told which ingredients nobody knows, to whoever must mind them', () => {
+    const known = product(71, 'base', [55, 12, 19]);
+    const unknown = product(72, 'base', [65, 12, 19], { ingredients: [] });
+    const said = (sensitivities: string[]): string[] =>
+      substitute(gone, context({ kit: kitOf(known, unknown), sensitivities }), { count: 40 })
+        .filter(({ parts }) => parts.some((part) => part.product.id === id(72)))
+        .flatMap(({ parts, reasons }) =>
+          reasons.filter((why) => /not known/.test(why)).map((why) => `${parts.length} ${why}`),
+        );
+    expect(said([])).toEqual([]);
+    const words = said(['lanolin']);
+    expect(words.some((why) => /^2 the ingredients of Ordway Line S72 are not known/.test(why))).toBe(true);
+    expect(words.some((why) => /^1 its ingredients are not known/.test(why))).toBe(true);
+    expect(words.join()).not.toContain('S71');
+  });
+
   test('a product without colour is replaced by its character', () => {
     const spray = product(96, 'spray', null, { finish: 'matte' });
     const sprays = kitOf(

@@ -10,6 +10,7 @@ import {
   type Lab,
 } from '../colour';
 import { familiesAgree, FINISHES, productName, type Product, type ProductSnapshot, type Unit } from '../kit';
+import { listed } from '../listed';
 import { isColoured, mixTableOf, type Coloured } from './mixTables';
 import { besideInWords, layOver, mixedOptics, opticsOf } from './optics';
 import { skinTarget } from './skinTarget';
@@ -43,6 +44,13 @@ const COST = {
   unopened: 0.15,
   outOfRange: 4,
 } as const;
+/** Where a product of a kind goes, as far as that rules something out, where no step says it. */
+const AT_EYES_BY_KIND: Readonly<Partial<Record<Product['kind'], ShadeAsk['role']>>> = {
+  shadow: 'eye',
+  liner: 'liner',
+  mascara: 'lash',
+  lashes: 'lash',
+};
 /** What a product of a kind is to the skin, where no step says it. */
 const ASK_OF: Readonly<Partial<Record<Product['kind'], Pick<ShadeAsk, 'role' | 'shade'>>>> = {
   base: { role: 'base', shade: null },
@@ -72,6 +80,8 @@ export type SubstituteOptions = {
   readonly notPacked?: readonly string[];
   /** Finishes and kinds the look does not allow. */
   readonly forbids?: ShadeContext['forbids'];
+  /** What the steps are that use it: what is not meant for one of them is not offered. By its kind where nobody says. */
+  readonly roles?: readonly ShadeAsk['role'][];
 };
 
 /**
@@ -88,12 +98,16 @@ export function substitute(
   const forbids = options.forbids ?? context.forbids;
   const judged: ShadeContext = forbids ? { ...context, forbids } : context;
   const kinds: readonly Product['kind'][] = product.kind === 'base' ? ['base', 'adjuster'] : [product.kind];
-  const ask = { role: ASK_OF[product.kind]?.role ?? ('care' as const), wants: { kinds: [...kinds] } };
+  const usual = AT_EYES_BY_KIND[product.kind] ?? ASK_OF[product.kind]?.role ?? 'care';
+  const asks = (options.roles?.length ? options.roles : [usual]).map((role) => ({
+    role,
+    wants: { kinds: [...kinds] },
+  }));
   const usable = context.kit.products.filter(
     (p) =>
       p.id !== product.id &&
       !notPacked.includes(p.id) &&
-      excludedBecause(p, ask, judged) === null &&
+      asks.every((ask) => excludedBecause(p, ask, judged) === null) &&
       unitToTake(p, context) !== null,
   );
   const lookAt = scorer(product, context, options.doseMgPerCm2 ?? 1);
@@ -194,8 +208,13 @@ function scorer(product: ProductSnapshot, context: ShadeContext, dose: number) {
     }
     for (const miss of product.kind === 'base' ? [] : needsMissed(lead, context))
       against(0.5 * miss.cost, miss.words);
-    if (lead.ingredients.length === 0 && toBeMinded(context.client.sensitivities).length > 0)
-      reasons.push('its ingredients are not known: look at the maker’s list');
+    const unlisted = members.filter(({ product: p }) => p.ingredients.length === 0);
+    if (unlisted.length > 0 && toBeMinded(context.client.sensitivities).length > 0)
+      reasons.push(
+        members.length === 1
+          ? 'its ingredients are not known: look at the maker’s list'
+          : `the ingredients of ${listed(unlisted.map(({ product: p }) => productName(p)))} are not known: look at the maker’s list`,
+      );
     const parts = members.map(({ product: p, pumps }) => ({
       product: p,
       pumps,
