@@ -48,8 +48,22 @@ async function copies(
   );
 }
 
-/** What a studio reads, at the 95th percentile, as its neighbours and it itself grow. */
-export async function growthRows(url: string, appUrl: string): Promise<Row[]> {
+/** A server, and its database. */
+export type Served = { readonly url: string; readonly appUrl: string };
+
+const ROUTES = [
+  ['a client', ({ client }) => `/api/clients/${client}`],
+  ['a chart', ({ chart }) => `/api/charts/${chart}`],
+  ['the kit', () => '/api/kit'],
+  ['Today', () => '/api/today'],
+  ['clients by a part of a name', () => '/api/clients?query=isau'],
+  // What does not grow: how much the machine itself strays.
+  ['no database at all', () => '/healthz'],
+] as const satisfies readonly (readonly [string, (ids: Ids) => string])[];
+type Ids = { readonly client: string; readonly chart: string };
+
+/** One studio of a server, asked as its owner, and written to as the superuser. */
+async function openStudio({ url, appUrl }: Served) {
   const cookie = await signIn(url);
   const get = async (path: string): Promise<unknown> => {
     const answer = await fetch(`${url}${path}`, { headers: { cookie } });
@@ -60,99 +74,131 @@ export async function growthRows(url: string, appUrl: string): Promise<Row[]> {
   const { studio } = (await get('/api/session')) as { studio: { id: string } };
   const [one] = (await get('/api/clients?query=Isaura')) as { id: string }[];
   const { charts } = (await get(`/api/clients/${one!.id}`)) as { charts: { id: string }[] };
-  const routes = [
-    ['a client', `/api/clients/${one!.id}`],
-    ['a chart', `/api/charts/${charts[0]!.id}`],
-    ['the kit', '/api/kit'],
-    ['Today', '/api/today'],
-    ['clients by a part of a name', '/api/clients?query=isau'],
-    // What does not grow: how much the machine itself strays.
-    ['no database at all', '/healthz'],
-  ] as const;
-  const client = openPool(superUrlOf(appUrl), () => undefined, 1);
-  const written = (): Promise<unknown> =>
-    client.query(
-      `update studio_marks set marks =
-         (select jsonb_object_agg(name, gen_random_uuid()) from jsonb_object_keys(marks) as name)
-       where studio_id = $1`,
-      [studio.id],
-    );
-  /** Asked again, then read anew after a write; turn and turn about, so that what else the machine does falls on all alike. */
-  const batch = async (): Promise<readonly (readonly number[])[]> => {
-    const times = KINDS.map(() => routes.map((): number[] => []));
-    for (let i = 0; i < ROUNDS; i++)
-      for (const [n, [, path]] of routes.entries())
-        for (const kind of KINDS.keys()) {
-          await (kind === ANEW ? written() : get(path));
-          const start = performance.now();
-          await get(path);
-          times[kind]![n]!.push(performance.now() - start);
-        }
-    return times.flat();
-  };
-  const p95 = async (): Promise<readonly number[]> => {
-    // What was brought in is on the disk before anything is timed.
-    await client.query('vacuum analyze');
-    await client.query('checkpoint');
-    const batches: (readonly number[])[] = [];
-    for (let i = -1; i < BATCHES; i++) {
-      const times = await batch();
-      // The first warms up.
-      if (i >= 0) batches.push(times.map((all) => at(all, 0.95)));
-    }
-    return batches[0]!.map((_, n) =>
-      at(
-        batches.map((one) => one[n]!),
-        0.5,
+  const ids: Ids = { client: one!.id, chart: charts[0]!.id };
+  const connection = openPool(superUrlOf(appUrl), () => undefined, 1);
+  let own = 0;
+  return {
+    connection,
+    paths: ROUTES.map(([, pathOf]) => pathOf(ids)),
+    get,
+    /** As after a write: nothing that is held is as new any more. */
+    written: (): Promise<unknown> =>
+      connection.query(
+        `update studio_marks set marks =
+           (select jsonb_object_agg(name, gen_random_uuid()) from jsonb_object_keys(marks) as name)
+         where studio_id = $1`,
+        [studio.id],
       ),
-    );
-  };
-  const rows: Row[] = [];
-  const compare = (where: string, now: readonly number[], from: string, before: readonly number[]): void =>
-    KINDS.forEach((kind, k) =>
-      routes.forEach(([what], n) => {
-        const i = k * routes.length + n;
-        rows.push(row(`${what}, ${kind}, 95th percentile, ${where}`, now[i]!, from, before[i]!));
-      }),
-    );
-  try {
-    const alone = await p95();
-    let from = 0;
-    for (const studios of NEIGHBOURS) {
-      const uuid = (kind: string, n = 'i'): string => `md5('${kind}' || ${n})::uuid`;
-      const of = `${uuid('studio', `(i / ${EACH_HAS})`)}`;
-      const range = [from * EACH_HAS, studios * EACH_HAS] as const;
-      await copies(client, 'studios', [from, studios], { id: uuid('studio'), name: `'Neighbour ' || i` });
-      await copies(client, 'clients', range, { studio_id: of, id: uuid('client'), name: `'Isaura ' || i` });
-      await copies(client, 'charts', range, { studio_id: of, id: uuid('chart'), client_id: uuid('client') });
-      await copies(client, 'chart_versions', range, {
-        studio_id: of,
-        chart_id: uuid('chart'),
-        version: '1',
-        document: SLIM,
-      });
-      await copies(client, 'readings', range, {
-        studio_id: of,
-        id: uuid('reading'),
-        client_id: uuid('client'),
-      });
-      from = studios;
-      compare(`among ${studios.toLocaleString('en')} studios`, await p95(), 'alone', alone);
-    }
-    let small: readonly number[] | null = null;
-    let own = 0;
-    for (const clients of OWN_CLIENTS) {
+    /** So many clients of its own, beside those it began with. */
+    async grow(clients: number): Promise<void> {
       const id = `md5('own' || i)::uuid`;
       const names = `(array['Ada','Bo','Cy','Dorothea','Emre','Farah'])[1 + i % 6] || ' ' || md5(i::text)`;
-      await copies(client, 'clients', [own, clients], { studio_id: `'${studio.id}'::uuid`, id, name: names });
+      await copies(connection, 'clients', [own, clients], {
+        studio_id: `'${studio.id}'::uuid`,
+        id,
+        name: names,
+      });
       own = clients;
-      const now = await p95();
-      if (small)
-        compare(`with ${clients.toLocaleString('en')} clients`, now, `with ${OWN_CLIENTS[0]}`, small);
-      small = now;
+    },
+  };
+}
+type Studio = Awaited<ReturnType<typeof openStudio>>;
+
+/** Studios from one number to another, each with its clients, charts and readings. */
+async function addNeighbours(connection: Connection, from: number, to: number): Promise<void> {
+  const uuid = (kind: string, n = 'i'): string => `md5('${kind}' || ${n})::uuid`;
+  const of = `${uuid('studio', `(i / ${EACH_HAS})`)}`;
+  const range = [from * EACH_HAS, to * EACH_HAS] as const;
+  await copies(connection, 'studios', [from, to], { id: uuid('studio'), name: `'Neighbour ' || i` });
+  await copies(connection, 'clients', range, { studio_id: of, id: uuid('client'), name: `'Isaura ' || i` });
+  await copies(connection, 'charts', range, {
+    studio_id: of,
+    id: uuid('chart'),
+    client_id: uuid('client'),
+  });
+  await copies(connection, 'chart_versions', range, {
+    studio_id: of,
+    chart_id: uuid('chart'),
+    version: '1',
+    document: SLIM,
+  });
+  await copies(connection, 'readings', range, {
+    studio_id: of,
+    id: uuid('reading'),
+    client_id: uuid('client'),
+  });
+}
+
+/**
+ * The 95th percentile of every route and kind, ms, of two studios asked turn and turn about: what else the machine does
+ * meanwhile falls on both alike.
+ */
+async function besideEachOther(both: readonly [Studio, Studio]): Promise<readonly (readonly number[])[]> {
+  for (const { connection } of both) {
+    // What was brought in is on the disk before anything is timed.
+    await connection.query('vacuum analyze');
+    await connection.query('checkpoint');
+  }
+  const batch = async (): Promise<readonly (readonly (readonly number[])[])[]> => {
+    const times = both.map(() => KINDS.flatMap(() => ROUTES.map((): number[] => [])));
+    for (let i = 0; i < ROUNDS; i++)
+      for (const n of ROUTES.keys())
+        for (const kind of KINDS.keys())
+          for (const turn of both.keys()) {
+            const which = (turn + i) % both.length;
+            const { get, written, paths } = both[which]!;
+            await (kind === ANEW ? written() : get(paths[n]!));
+            const start = performance.now();
+            await get(paths[n]!);
+            times[which]![kind * ROUTES.length + n]!.push(performance.now() - start);
+          }
+    return times;
+  };
+  const batches: (readonly (readonly number[])[])[] = [];
+  for (let i = -1; i < BATCHES; i++) {
+    const times = await batch();
+    // The first warms up.
+    if (i >= 0) batches.push(times.map((one) => one.map((all) => at(all, 0.95))));
+  }
+  return both.map((_, which) =>
+    batches[0]![which]!.map((__, n) =>
+      at(
+        batches.map((one) => one[which]![n]!),
+        0.5,
+      ),
+    ),
+  );
+}
+
+/**
+ * What a studio reads, at the 95th percentile, as its neighbours and it itself grow: each time beside the same demo in a
+ * database of its own that stays as it is.
+ */
+export async function growthRows(growing: Served, still: Served): Promise<Row[]> {
+  const [large, small] = await Promise.all([openStudio(growing), openStudio(still)]);
+  const rows: Row[] = [];
+  const compare = async (where: string, from: string): Promise<void> => {
+    const [now, before] = await besideEachOther([large, small]);
+    KINDS.forEach((kind, k) =>
+      ROUTES.forEach(([what], n) => {
+        const i = k * ROUTES.length + n;
+        rows.push(row(`${what}, ${kind}, 95th percentile, ${where}`, now![i]!, from, before![i]!));
+      }),
+    );
+  };
+  try {
+    await compare('nothing added', 'alone');
+    let from = 0;
+    for (const studios of NEIGHBOURS) {
+      await addNeighbours(large.connection, from, studios);
+      from = studios;
+      await compare(`among ${studios.toLocaleString('en')} studios`, 'alone');
     }
+    await small.grow(OWN_CLIENTS[0]);
+    await large.grow(OWN_CLIENTS[1]);
+    await compare(`with ${OWN_CLIENTS[1].toLocaleString('en')} clients`, `with ${OWN_CLIENTS[0]}`);
     return rows;
   } finally {
-    await client.end();
+    for (const { connection } of [large, small]) await connection.end();
   }
 }

@@ -24,6 +24,8 @@ const {
   TOILE_SECOND_METRICS_URL: metricsUrl,
   TOILE_SECOND_HOLDS: holds,
   TOILE_APP_URL: appUrl,
+  TOILE_STILL_URL: stillUrl,
+  TOILE_STILL_APP_URL: stillAppUrl,
 } = process.env;
 const rows = [
   ...colourRows(),
@@ -43,5 +45,6 @@ if (url && appUrl) rows.push(...(await readRows(url, appUrl)));
 if (second && metricsUrl && holds) rows.push(...(await loadRows(second, { metricsUrl, holds })));
 if (url) rows.push(...(await photoRows()), ...(await screenRows()), ...(await firstLoadRows(url)));
 // Last: the database is not small afterwards.
-if (url && appUrl) rows.push(...(await growthRows(url, appUrl)));
+if (url && appUrl && stillUrl && stillAppUrl)
+  rows.push(...(await growthRows({ url, appUrl }, { url: stillUrl, appUrl: stillAppUrl })));
 print(rows);

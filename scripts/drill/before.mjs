@@ -68,7 +68,7 @@ export function proxy({ home, port, servers, site = () => null }) {
   const within = (name) => path.join(folder, name);
   writeFileSync(within('locations.conf'), deployed('nginx/locations.conf'));
   const shipped = site(folder);
-  const upstream = `upstream toile { ${servers.map((one) => `server 127.0.0.1:${one} max_fails=1 fail_timeout=1s;`).join(' ')} keepalive 32; }`;
+  const upstream = `upstream toile { ${servers.map((one) => `server 127.0.0.1:${one} max_fails=0;`).join(' ')} keepalive 32; }`;
   const temporary = ['client_body', 'proxy', 'fastcgi', 'uwsgi', 'scgi'].map(
     (name) => `${name}_temp_path ${within(name)};`,
   );
