@@ -102,6 +102,7 @@ async function withOffer(chart: Chart, kit: Kit, proposal: LearnedProposal): Pro
     product,
     options: {
       count: 1,
+      roles: [step.role],
       notPacked: [product.id],
       ...(step.doseMgPerCm2 > 0 ? { doseMgPerCm2: step.doseMgPerCm2 } : {}),
     },

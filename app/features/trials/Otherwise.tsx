@@ -15,6 +15,7 @@ import {
 } from '@toile/core';
 import { Body, Choice, Label, Loading } from '../../ui';
 import { askShades, useWork } from '../../workers';
+import { useMinded } from '../clients/useMinded';
 import { SubstituteList } from '../substitute/SubstituteList';
 import { substituteKey } from '../substitute/substituteView';
 import type { Choosing } from './trialView';
@@ -96,20 +97,22 @@ function OtherProduct({
   readonly onChange: (substitute: Substitute) => void;
 }) {
   const product = kit.products.find((one) => one.id === step.use[0]?.product.id);
+  const minded = useMinded(chart);
   const request = useMemo(
     () =>
       product
         ? {
-            context: contextOf(chart, kit),
+            context: contextOf(minded, kit),
             product,
             options: {
               count: 12,
+              roles: [step.role],
               notPacked: step.use.map((use) => use.product.id),
               ...(step.doseMgPerCm2 > 0 ? { doseMgPerCm2: step.doseMgPerCm2 } : {}),
             },
           }
         : null,
-    [chart, kit, product, step],
+    [minded, kit, product, step],
   );
   const { answer, error } = useWork(askShades, 'substitute', request);
   if (!product) return <Label>What this step uses is no longer in the kit.</Label>;
