@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { dayOrderOf, dayTold, isDay } from '.';
+import { dayOrderOf, dayTold, isDay, monthTold } from '.';
 
 test.each([
   ['2031-05-14', '2031-05-14'],
@@ -61,3 +61,20 @@ test('a file written one way throughout is read that way, or asked about where i
     { seed: 4, numRuns: 300 },
   );
 });
+
+test.each([
+  ['03/2031', '2031-03-01'],
+  ['3.2031', '2031-03-01'],
+  ['2031-03', '2031-03-01'],
+  ['March 2031', '2031-03-01'],
+  ['mar 31', '2031-03-01'],
+  ['Sept. 2030', '2030-09-01'],
+  ['may ’31', '2031-05-01'],
+  ['12/2030', '2030-12-01'],
+  ['13/2030', null],
+  ['00/2030', null],
+  ['marble 2031', null],
+  ['2031', null],
+  ['03/31', null],
+  ['', null],
+] as const)('the month %s begins on %s', (told, day) => expect(monthTold(told)).toBe(day));

@@ -40,3 +40,22 @@ function realDay(y: string, m: string, d: string): string | null {
   const day = `${y}-${two(m)}-${two(d)}`;
   return isDay(day) ? day : null;
 }
+
+const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'] as const;
+
+/**
+ * The first day of a month that is told without a day, as YYYY-MM-DD: '03/2031', '2031-03', 'March 2031', 'mar 31'. Null
+ * where it is none. For what lasts from then on the first day is the careful one.
+ */
+export function monthTold(told: string): string | null {
+  const text = told.trim().toLowerCase();
+  const [, first, , last] = /^(\d{1,2})([./-])(\d{4})$/.exec(text) ?? [];
+  if (first && last) return realDay(last, first, '1');
+  const [, y, m] = /^(\d{4})[./-](\d{1,2})$/.exec(text) ?? [];
+  if (y && m) return realDay(y, m, '1');
+  const [, name = '', named] = /^([a-z]{3,9})\.?,? ?['’]?(\d{2}|\d{4})$/.exec(text) ?? [];
+  const month = MONTHS.findIndex((one) => name.startsWith(one) && LONG_MONTHS.test(name)) + 1;
+  return named && month > 0 ? realDay(year(named), String(month), '1') : null;
+}
+const LONG_MONTHS =
+  /^(jan(uary)?|feb(ruary)?|mar(ch)?|apr(il)?|may|june?|july?|aug(ust)?|sept?(ember)?|oct(ober)?|nov(ember)?|dec(ember)?)$/;

@@ -1,7 +1,7 @@
 export { instantAt, minuteAt } from './instant';
 export { addDays, addMonths, dayIn, daysBetween, isDay, isZone } from './day';
 export { clock, minuteOfDay } from './clock';
-export { dayOrderOf, dayTold, type DayOrder } from './dayTold';
+export { dayOrderOf, dayTold, monthTold, type DayOrder } from './dayTold';
 export { iCalendar, type CalendarEvent, type CalendarTime } from './iCalendar';
 export {
   AMOUNTS_FIRST,

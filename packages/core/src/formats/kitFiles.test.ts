@@ -261,6 +261,58 @@ describe('kit CSV', () => {
     ]);
   });
 
+  test.each([
+    ['12 g', 12_000],
+    ['1,5g', 1500],
+    ['15ml', 15_000],
+    ['0.5 fl oz', 14_787],
+    ['50%', 15_000],
+    ['about 3/4 full', 22_500],
+    ['half', 15_000],
+    ['Full', 30_000],
+    ['empty', 0],
+    ['6000', 6000],
+    ['6,000', 6000],
+    ['a lot', null],
+    ['150 %', null],
+    ['-4', null],
+    ['20 kg', null],
+    ['11000 g', null],
+  ] as const)('what is left as a list says it: %s', (told, mg) => {
+    const { rows } = readKitCsv(`maker,line,shade,kind,left\nA,B,1,base,"${told}"`);
+    expect(rows[0]!.unit?.remainingMg ?? null).toBe(mg);
+    expect(rows[0]!.problems.map(({ column }) => column)).toEqual(mg === null ? ['remaining mg'] : []);
+    expect(rows[0]!.takenAsFull).toBe(false);
+  });
+
+  test('a title above the header is left out; a line is told by its number in the file, empty ones counted', () => {
+    const { rows, problems, headers } = readKitCsv(
+      'My kit, spring\n\nMaker,Line,Shade,Kind,,\n\nA,B,1,blusher,,\n,,,,,\nA,B,2,spaceship,,\n',
+    );
+    expect(problems).toEqual([]);
+    expect(headers.slice(0, 4)).toEqual(['Maker', 'Line', 'Shade', 'Kind']);
+    expect(rows.map(({ line, product }) => [line, product?.kind])).toEqual([
+      [5, 'blush'],
+      [7, undefined],
+    ]);
+    // A list without any header is asked about, whatever is in it.
+    expect(readKitCsv('A,B,1,blusher\nA,B,2,powder').problems).toEqual([
+      'Say which column holds maker, line, shade, kind.',
+    ]);
+    // Cells beyond the header that hold something are a mistake; a comma at the end is none.
+    const more = readKitCsv('maker,line,shade,kind\nA,B,1,blush,\nA,B,2,blush,x');
+    expect(more.rows.map((row) => row.problems.length)).toEqual([0, 1]);
+  });
+
+  test('opened in a month: from its first day; called waterproof it is, whatever a line is called', () => {
+    const { rows } = readKitCsv(
+      'maker,line,shade,kind,opened\nA,B,1,waterproof mascara,03/2031\nA,Waterproof,2,mascara,March 2031\nA,B,3,mascara not waterproof,13/2031',
+    );
+    expect(rows.map(({ unit }) => unit?.openedOn)).toEqual(['2031-03-01', '2031-03-01', undefined]);
+    expect(rows.slice(0, 2).map(({ product }) => product!.waterproof)).toEqual([true, undefined]);
+    expect(rows[2]!.problems.map(({ column }) => column)).toEqual(['opened on']);
+  });
+
   test('an ingredient with a comma in it is one again after it was written', () => {
     for (const ingredients of [['CI 77491, CI 77492'], ['Aqua, Parfum', 'Mica'], ['Mica']]) {
       const kit: Kit = { products: [product(1, 'base', null, { ingredients })], units: [] };

@@ -31,7 +31,9 @@ export {
   unstated,
   type WearProperties,
   type WearProperty,
+  waterproofTold,
 } from './properties';
+export { amountTold, type AmountTold } from './amountTold';
 export { finishTold, forEyesTold, kindsTold, textureTold } from './kindWords';
 export { CALLED_ALSO, productFinder } from './findProducts';
 export { simulatedPan } from './simulatedPan';

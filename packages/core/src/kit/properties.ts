@@ -32,6 +32,9 @@ function says(name: string, what: RegExp): boolean {
   return found !== null && !TAKEN_BACK.test(name.slice(0, found.index));
 }
 
+/** Whether somebody's own words for a product say that water does not take it off. */
+export const waterproofTold = (words: string): boolean => says(words, WATERPROOF);
+
 /** Usual hours by what a product is made of: full mattes and waxes hold longest, gloss and water shortest. */
 function usualHours({ kind, finish, coverage, texture }: Described): number {
   if (kind === 'lip colour')

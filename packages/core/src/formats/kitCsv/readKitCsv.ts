@@ -21,6 +21,8 @@ export type KitCsv = {
   readonly problems: readonly string[];
 };
 
+/** Lines by which it is guessed what parts cells. */
+const GUESSED_FROM = 50;
 /** More rows than any studio owns: beyond it the file is something else. */
 const MOST_ROWS = 20_000;
 
@@ -36,14 +38,18 @@ export function readKitCsv(
   options: { readonly mapping?: ColumnMapping; readonly kit?: Kit; readonly owned?: boolean } = {},
 ): KitCsv {
   const nothing = { headers: [], mapping: {}, rows: [], saysUnits: false };
-  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
+  const bare = text.replace(/^\uFEFF/, '');
+  // Empty lines mislead the guess; read whole they are kept, so that a line is told by its number.
+  const { delimiter } = Papa.parse<string[]>(bare, {
     skipEmptyLines: 'greedy',
     delimitersToGuess: [',', ';', '\t', '|'],
-  });
-  const [first, ...body] = parsed.data;
-  if (!first || first.every((cell) => cell.trim() === ''))
-    return { ...nothing, problems: ['The file is empty. Choose a CSV file with a header line.'] };
-  const headers = first.map((cell) => cell.trim());
+    preview: GUESSED_FROM,
+  }).meta;
+  const parsed = Papa.parse<string[]>(bare, { delimiter });
+  const lines = linesOf(parsed.data, options.mapping);
+  const [header, ...body] = lines;
+  if (!header) return { ...nothing, problems: ['The file is empty. Choose a CSV file with a header line.'] };
+  const headers = header.cells.map((cell) => cell.trim());
   const quotes = parsed.errors.find((e) => e.type === 'Quotes');
   if (quotes)
     return {
@@ -83,18 +89,17 @@ export function readKitCsv(
       mapping[column] === undefined ? -1 : headers.indexOf(mapping[column]),
     ]),
   ) as Record<KitColumn, number>;
-  const order = dayOrderOf(body.map((cells) => cells[at['opened on']] ?? ''));
+  const order = dayOrderOf(body.map(({ cells }) => cells[at['opened on']] ?? ''));
   const known = new Set((options.kit?.products ?? []).map(nameKey));
   const firstAt = new Map<string, { line: number; colour: string }>();
-  const rows = body.map((cells, i): KitCsvRow => {
-    const line = i + 2;
+  const rows = body.map(({ cells, line }): KitCsvRow => {
     const row = readRow(
       order,
       (column) => (at[column] < 0 ? '' : unarmed((cells[at[column]] ?? '').trim())),
       line,
       !saysUnits && options.owned === true,
     );
-    if (cells.length !== headers.length && cells.length > headers.length)
+    if (cells.slice(headers.length).some((cell) => cell.trim() !== ''))
       return {
         ...row,
         product: null,
@@ -121,6 +126,33 @@ export function readKitCsv(
     return { ...row, known: known.has(key) };
   });
   return { headers, mapping, rows, saysUnits, problems: [] };
+}
+
+type CsvLine = { readonly cells: readonly string[]; readonly line: number };
+/** Lines that may stand above the header: the name of the list, a date, whose it is. */
+const MOST_ABOVE = 15;
+/** A line is a header when so many of its cells are known by name. */
+const KNOWN_CELLS = 2;
+
+/**
+ * The lines of a file that hold anything, the header first, each with where it stands (lines within quotation marks count as
+ * one). What stands above the first line that is plainly a header is left out; where none is, the first line is it.
+ */
+function linesOf(
+  data: readonly (readonly string[])[],
+  mapping: ColumnMapping | undefined,
+): readonly CsvLine[] {
+  const lines = data
+    .map((cells, i): CsvLine => ({ cells, line: i + 1 }))
+    .filter(({ cells }) => cells.some((cell) => cell.trim() !== ''));
+  const isHeader = ({ cells }: CsvLine): boolean => {
+    const headers = cells.map((cell) => cell.trim());
+    return mapping
+      ? Object.values(mapping).every((name) => headers.includes(name))
+      : Object.keys(guessMapping(headers)).length >= KNOWN_CELLS;
+  };
+  const at = lines.slice(0, MOST_ABOVE).findIndex(isHeader);
+  return at > 0 ? lines.slice(at) : lines;
 }
 
 /** A cell that would run as a formula elsewhere is written behind an apostrophe: taken off again here. */

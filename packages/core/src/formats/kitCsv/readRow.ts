@@ -1,6 +1,7 @@
-import { dayTold, isDay, type DayOrder } from '../../calendar';
+import { dayTold, isDay, monthTold, type DayOrder } from '../../calendar';
 import type { Lab } from '../../colour';
 import {
+  amountTold,
   COVERAGE_WORDS,
   FAMILIES,
   finishTold,
@@ -15,6 +16,7 @@ import {
   TEXTURES,
   TOOLS,
   usualForm,
+  waterproofTold,
   type Product,
   type ProductKind,
   type Texture,
@@ -106,7 +108,9 @@ export function readRow(
   if (ingredients.length > 200) wrong('ingredients', 'are more than 200');
   const grade = number('flash grade', 0, 3, null);
   const wearHours = number('wear hours', 0, 48, null);
-  const [waterproof, transferProof] = [maybe('waterproof'), maybe('transfer proof')];
+  // What somebody calls it by kind is said of it; a maker's name for a line is not.
+  const waterproof = maybe('waterproof') ?? (waterproofTold(cell('kind')) ? true : null);
+  const transferProof = maybe('transfer proof');
   const share = number('smallest share', 0.25, 1, null);
   const smallestShare = SMALLEST_SHARES.find((s) => s === share);
   if (share !== null && smallestShare === undefined)
@@ -147,7 +151,7 @@ export function readRow(
   const impossible = problems.length > 0 ? null : impossibleBecause(product.kind, product.lab);
   if (impossible) wrong('L*', impossible);
   const openedTold = cell('opened on');
-  const opened = openedTold === '' ? '' : (dayTold(openedTold, order) ?? '');
+  const opened = openedTold === '' ? '' : (dayTold(openedTold, order) ?? monthTold(openedTold) ?? '');
   if (openedTold !== '' && !isDay(opened))
     wrong(
       'opened on',
@@ -155,7 +159,9 @@ export function readRow(
         ? `“${openedTold}” may be read two ways: write it as 2031-05-14`
         : `“${openedTold}” is not a date as 2031-05-14`,
     );
-  const remaining = number('remaining mg', 0, 1e7, null);
+  const remaining = remainingOf(cell('remaining mg'), fullMg(product), (message) =>
+    wrong('remaining mg', message),
+  );
   const place = cell('place');
   if (place.length > 120) wrong('place', 'is longer than 120 letters');
   const owned = ownedAll || opened !== '' || remaining !== null || place !== '';
@@ -172,6 +178,18 @@ export function readRow(
     takenAsFull: sound && owned && remaining === null,
   };
 }
+
+/** What is left, mg, of what a full one holds; null where nothing is said, or it cannot be read, which is told to `wrong`. */
+function remainingOf(told: string, full: number, wrong: (message: string) => void): number | null {
+  if (told === '') return null;
+  const amount = amountTold(told);
+  const mg = amount === null ? null : 'mg' in amount ? amount.mg : amount.share * full;
+  if (mg === null) wrong(`“${told}” is no amount: write it as 6000, 6 g, 15 ml, 50 % or half`);
+  else if (mg > MOST_MG) wrong(`${told} is more than ${MOST_MG / 1e6} kg`);
+  else return mg;
+  return null;
+}
+const MOST_MG = 1e7;
 
 /** A kind by whatever it is called, by the product's own name where nothing is; told to `wrong` where it is none or two. */
 function kindOf(told: string, line: string, wrong: (message: string) => void): ProductKind {
