@@ -19,7 +19,7 @@ import {
 } from '../../ui';
 import { layersOf } from '../chart/layers';
 import { FaceStage } from '../face/FaceStage';
-import { dayInWords } from '../words/dates';
+import { dayInWords, withDays, withHours } from '../words/dates';
 
 /** Two charts, or two versions of one: side by side, one over the other, and in words. */
 export function CompareScreen({ id }: { readonly id: string }) {
@@ -188,7 +188,7 @@ function Both({ a, b }: { readonly a: Chart; readonly b: Chart }) {
       <Column gap="$1" role="list" aria-label="Differences">
         {differences.map((d, i) => (
           <Body key={i} role="listitem">
-            {d.words}
+            {withHours(withDays(d.words))}
           </Body>
         ))}
       </Column>

@@ -1,6 +1,14 @@
 import { USUAL_MANNER, type Use } from '@toile/core';
 import type { VisitAnswer } from '@toile/contract';
-import { dayInWords, hourInWords, instantInWords, tellDaysIn, tellInManner, withHours } from './dates';
+import {
+  dayInWords,
+  hourInWords,
+  instantInWords,
+  tellDaysIn,
+  tellInManner,
+  withDays,
+  withHours,
+} from './dates';
 import { amountInWords } from '../chart/chartView';
 import { byWeek, visitDetail } from './visits';
 
@@ -20,6 +28,14 @@ const visit = (date: string, more: Partial<VisitAnswer> = {}): VisitAnswer =>
     state: 'booked',
     ...more,
   }) as VisitAnswer;
+
+test('days in a sentence are written as the studio writes them; what only looks like one stays', () => {
+  const year = new Date().getFullYear() + 3;
+  expect(withDays(`day: ${year}-06-01 instead of ${year}-05-14; hours: 4`)).toBe(
+    `day: ${dayInWords(`${year}-06-01`)} instead of ${dayInWords(`${year}-05-14`)}; hours: 4`,
+  );
+  expect(withDays('shade 2031-06-011')).toBe('shade 2031-06-011');
+});
 
 test('as usual: day, month, twenty-four hours', () => {
   tellDaysIn('UTC');

@@ -35,7 +35,7 @@ export { learnMinutes, type Learned, type Timed } from './learnMinutes';
 export {
   packProducts,
   sharedAtOnce,
-  toolSets,
+  toolsAtOnce,
   disposablesFor,
   type Disposable,
   type PackedProduct,

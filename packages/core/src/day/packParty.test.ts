@@ -6,7 +6,7 @@ import {
   runUpState,
   runUpTasks,
   sharedAtOnce,
-  toolSets,
+  toolsAtOnce,
   workingDaysBefore,
   type PackUnit,
   type Take,
@@ -226,17 +226,25 @@ describe('more than one pair of hands', () => {
   });
 });
 
-test('tools: the most in use or being cleaned at once, and one more', () => {
-  const faces = [
-    [510, 550],
-    [560, 600],
-    [605, 645],
-    [650, 690],
-  ].map(([start, end]) => ({ start: start!, end: end! }));
-  expect(toolSets(faces, 30)).toEqual({ sets: 2, spare: 1 });
-  expect(toolSets(faces, null)).toEqual({ sets: 4, spare: 1 });
-  expect(toolSets(faces, 5)).toEqual({ sets: 1, spare: 1 });
-  expect(toolSets([], 30)).toEqual({ sets: 0, spare: 0 });
+test('tools: the most in use or being cleaned at once, and one more; each face as many as it takes', () => {
+  const faces = (counts: readonly number[]) =>
+    [
+      [510, 550],
+      [560, 600],
+      [605, 645],
+      [650, 690],
+    ].map(([start, end], i) => ({ start: start!, end: end!, count: counts[i]! }));
+  const one = faces([1, 1, 1, 1]);
+  expect(toolsAtOnce(one, 30)).toEqual({ clean: 2, spare: 1 });
+  expect(toolsAtOnce(one, null)).toEqual({ clean: 4, spare: 1 });
+  expect(toolsAtOnce(one, 5)).toEqual({ clean: 1, spare: 1 });
+  expect(toolsAtOnce([], 30)).toEqual({ clean: 0, spare: 0 });
+  expect(toolsAtOnce(faces([3, 1, 1, 4]), 30)).toEqual({ clean: 5, spare: 1 });
+  expect(toolsAtOnce(faces([3, 1, 1, 4]), null)).toEqual({ clean: 9, spare: 1 });
+  expect(toolsAtOnce(faces([3, 1, 1, 4]), 5)).toEqual({ clean: 4, spare: 1 });
+  // Clean again in the very minute the next begins.
+  expect(toolsAtOnce(faces([2, 2, 2, 2]), 10).clean).toBe(4);
+  expect(toolsAtOnce(faces([2, 2, 0, 0]), 10).clean).toBe(2);
 });
 
 test('disposables: a fifth more, half more without a shop, at least two more', () => {

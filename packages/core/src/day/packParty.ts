@@ -214,18 +214,23 @@ export function sharedAtOnce(takes: readonly Take[], packed: readonly PackedProd
 }
 
 /**
- * Clean sets of a tool for faces at these times: the most that are in use or being cleaned at once. A cycle of
- * null: washed at home, so one a face. One more is taken as a spare.
+ * Clean ones of a tool for faces at these times, each of which takes so many: the most that are in use or being cleaned at
+ * once. A cycle of null: washed at home, so that none is used twice. One more is taken as a spare.
  */
-export function toolSets(
-  faces: readonly { readonly start: number; readonly end: number }[],
+export function toolsAtOnce(
+  faces: readonly { readonly start: number; readonly end: number; readonly count: number }[],
   cycleMinutes: number | null,
-): { readonly sets: number; readonly spare: number } {
-  const busy = faces.map(
-    ({ start, end }) => [start, cycleMinutes === null ? Infinity : end + cycleMinutes] as const,
-  );
-  const sets = Math.max(0, ...busy.map(([at]) => busy.filter(([from, to]) => from <= at && at < to).length));
-  return { sets, spare: faces.length > 0 ? 1 : 0 };
+): { readonly clean: number; readonly spare: number } {
+  const until = ({ end }: { readonly end: number }): number =>
+    cycleMinutes === null ? Infinity : end + cycleMinutes;
+  const wantedAt = (minute: number): number =>
+    faces
+      .filter((face) => face.start <= minute && minute < until(face))
+      .reduce((sum, { count }) => sum + count, 0);
+  return {
+    clean: Math.max(0, ...faces.map(({ start }) => wantedAt(start))),
+    spare: faces.length > 0 ? 1 : 0,
+  };
 }
 
 /** Used once: so many a face, and spares. */

@@ -9,12 +9,12 @@ import {
   type Tool,
   type Unit,
 } from '../kit';
-import type { Chart, Step, Use } from '../look';
+import { toolsForFace, type Chart, type Step, type Use } from '../look';
 import {
   disposablesFor,
   packProducts,
   sharedAtOnce,
-  toolSets,
+  toolsAtOnce,
   type Disposable,
   type PackOptions,
   type Shared,
@@ -233,30 +233,42 @@ function packUnit(unit: Unit, kit: Kit, date: string) {
   };
 }
 
-/** Clean sets of each tool: by the faces it is on at once at each place, or one a face. */
+/**
+ * Clean ones of each tool: what each face takes by its chart, by the faces it is on at once at each place, or for every face
+ * one of its own.
+ */
 function toolsFor(faces: readonly Face[]): Thing[] {
-  const tools = [...new Set(faces.flatMap(({ chart }) => chart.steps.map((step) => step.tool)))].filter(
+  const counted = faces.map((face) => ({
+    face,
+    tools: new Map(toolsForFace(face.chart.steps).map(({ tool, count }) => [tool, count])),
+  }));
+  const tools = [...new Set(counted.flatMap((one) => [...one.tools.keys()]))].filter(
     (tool) => !NO_SETS.has(tool),
   );
   return tools
     .map((tool): Thing => {
-      const mine = faces.filter(({ chart }) => chart.steps.some((step) => step.tool === tool));
+      const mine = counted.flatMap(({ face, tools: own }) => {
+        const count = own.get(tool);
+        return count === undefined ? [] : [{ ...face, count }];
+      });
       const wet = mine.some(({ chart }) => chart.steps.some((step) => step.tool === tool && isWet(step)));
       const soft = ONE_A_FACE.has(tool);
       const places = [...new Set(mine.map(({ place }) => place))].map((place) =>
-        toolSets(
+        toolsAtOnce(
           mine.filter((face) => face.place === place),
           wet || soft ? null : SPRAY_MINUTES,
         ),
       );
-      const sets = places.reduce((sum, one) => sum + one.sets, 0);
+      const clean = places.reduce((sum, one) => sum + one.clean, 0);
       const more = soft
-        ? Math.max(1, Math.ceil(sets * SOFT_SPARE))
+        ? Math.max(1, Math.ceil(clean * SOFT_SPARE))
         : places.reduce((sum, one) => sum + one.spare, 0);
+      const each = [...new Set(mine.map(({ count }) => count))];
+      const aFace = each.length === 1 ? `${each[0] === 1 ? 'one' : each[0]} a face` : 'by each face’s chart';
       return {
         key: `tool:${tool}`,
         title: `${tool[0]!.toUpperCase()}${tool.slice(1)}`,
-        detail: `${sets + more}: ${soft ? 'one a face' : wet ? 'one a face, washed at home' : 'sprayed clean between faces'}, and ${more} spare`,
+        detail: `${clean + more}: ${aFace}${soft ? '' : wet ? ', washed at home' : ', sprayed clean between faces'}, and ${more} spare`,
       };
     })
     .sort(byTitle);

@@ -228,11 +228,7 @@ function orderOf(guest: Guest, hairFirst: number): Pick<Way, 'order' | 'prefer'>
   }
 }
 
-function personOf(
-  plan: PartyPlan,
-  guest: Guest,
-  paceOf: NonNullable<DayOfOptions['paceOf']>,
-): Person {
+function personOf(plan: PartyPlan, guest: Guest, paceOf: NonNullable<DayOfOptions['paceOf']>): Person {
   const { slack, weights: usual, hairFirst } = ROLE_WEIGHTS[guest.role];
   const weights = guest.cannotWait
     ? { ...usual, early: usual.early * CANNOT_WAIT, wait: usual.wait * CANNOT_WAIT }

@@ -1,5 +1,5 @@
 import { chartSchemaOf, LookSchema, type Chart, type Look } from '../look';
-import { documentHash } from './canonicalJson';
+import { documentHash } from './documentHash';
 import { readDocument, type DocumentProblem, type ReadResult } from './readDocument';
 
 /** A chart as its open JSON text, sealed with its hash. */

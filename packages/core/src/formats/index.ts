@@ -1,4 +1,5 @@
-export { canonicalJson, documentHash } from './canonicalJson';
+export { canonicalJson } from '../canonicalJson';
+export { documentHash } from './documentHash';
 export { readDocument, type DocumentProblem, type ReadResult } from './readDocument';
 export { readChart, readLook, writeChart, writeLook } from './chartJson';
 export { readCgats, writeCgats, type CgatsReading, type CgatsSample, type CgatsTable } from './cgats';

@@ -1,93 +1,156 @@
-import { describePlacement, INITIAL_PARAMS, type Placement } from '../face';
+import {
+  describePlacement,
+  GUIDE_PARAMETERS,
+  INITIAL_PARAMS,
+  type GuideParameter,
+  type Placement,
+} from '../face';
+import { canonicalJson } from '../canonicalJson';
+import { listed } from '../listed';
 import { measuresInWords } from '../shade';
+import { SCHOOL_NAMES, SCHOOL_QUESTIONS } from './schools';
 import type { Chart, Step } from './document';
+import { howInWords } from './howInWords';
+import { occasionDifference } from './occasion';
 import { productsInWords } from './propose';
 
 export type ChartDifference = {
   readonly stepId: string | null;
   readonly what:
-    'added' | 'removed' | 'product' | 'amount' | 'place' | 'order' | 'tool' | 'note' | 'skin' | 'occasion';
+    | 'client'
+    | 'skin'
+    | 'look'
+    | 'occasion'
+    | 'school'
+    | 'forbidden'
+    | 'variants'
+    | 'added'
+    | 'removed'
+    | 'title'
+    | 'product'
+    | 'amount'
+    | 'wish'
+    | 'how'
+    | 'place'
+    | 'note'
+    | 'order';
   /** The difference in a sentence. */
   readonly words: string;
 };
+type Note = (what: ChartDifference['what'], words: string) => void;
 
 /**
- * What differs from chart a to chart b, in words, in the order of b's steps. Empty when nothing a reader
- * would see differs.
+ * What differs from chart a to chart b, in words: whose and what for, then the steps in the order of b's. Empty when nothing
+ * a reader would see differs.
  */
 export function diffCharts(a: Chart, b: Chart): ChartDifference[] {
+  const whole: ChartDifference[] = [];
+  wholeDifferences(a, b, (what, words) => void whole.push({ stepId: null, what, words }));
   const old = new Map(a.steps.map((step) => [step.id, step]));
   const kept = new Set(b.steps.map((step) => step.id));
   return [
-    ...(a.occasion.date === b.occasion.date && a.occasion.kind === b.occasion.kind
-      ? []
-      : [
-          {
-            stepId: null,
-            what: 'occasion' as const,
-            words: `For the ${b.occasion.kind} on ${b.occasion.date} instead of the ${a.occasion.kind} on ${a.occasion.date}.`,
-          },
-        ]),
-    ...(a.client.readingId === b.client.readingId
-      ? []
-      : [{ stepId: null, what: 'skin' as const, words: 'A newer skin reading was used.' }]),
+    ...whole,
     ...a.steps
       .filter((step) => !kept.has(step.id))
       .map((step) => ({ stepId: step.id, what: 'removed' as const, words: `${step.title} was taken out.` })),
     ...b.steps.flatMap((step): ChartDifference[] => {
       const before = old.get(step.id);
       return before
-        ? stepDifferences(before, step)
+        ? stepDifferences(before, step, { a, b })
         : [{ stepId: step.id, what: 'added', words: `${step.title} was added.` }];
     }),
     ...orderDifference(a, b),
   ];
 }
 
-function stepDifferences(a: Step, b: Step): ChartDifference[] {
+function wholeDifferences(a: Chart, b: Chart, note: Note): void {
+  if (a.client.id !== b.client.id) note('client', `For ${b.client.name} instead of ${a.client.name}.`);
+  else {
+    if (a.client.readingId !== b.client.readingId) note('skin', 'Another reading of the skin was used.');
+    const [before, now] = [a.client.sensitivities, b.client.sensitivities];
+    const since = now.filter((one) => !before.includes(one));
+    const gone = before.filter((one) => !now.includes(one));
+    if (since.length > 0) note('client', `Minded now: ${listed(since)}.`);
+    if (gone.length > 0) note('client', `No longer minded: ${listed(gone)}.`);
+  }
+  if (a.look.id !== b.look.id) note('look', `${b.look.name} instead of ${a.look.name}.`);
+  else if (a.look.version !== b.look.version)
+    note('look', `By version ${b.look.version} of the look instead of ${a.look.version}.`);
+  const occasion = occasionDifference(a.occasion, b.occasion);
+  if (occasion.length > 0) note('occasion', `For another occasion: ${occasion.join('; ')}.`);
+  for (const school of SCHOOL_NAMES) {
+    const [was, is] = [a.schools[school], b.schools[school]];
+    if (was !== is)
+      note('school', `${SCHOOL_QUESTIONS[school]}: ${is ?? 'not said'} instead of ${was ?? 'not said'}.`);
+  }
+  if (!same(a.forbids, b.forbids)) note('forbidden', 'What the look does not allow is not the same.');
+  const names = ({ variants }: Chart): string => listed(variants.map(({ name }) => name)) || 'none';
+  if (names(a) !== names(b)) note('variants', `Variants: ${names(b)} instead of ${names(a)}.`);
+}
+
+type Both = { readonly a: Chart; readonly b: Chart };
+
+function stepDifferences(a: Step, b: Step, charts: Both): ChartDifference[] {
   const differences: ChartDifference[] = [];
-  const note = (what: ChartDifference['what'], words: string): void =>
-    void differences.push({ stepId: b.id, what, words });
+  const note: Note = (what, words) =>
+    void differences.push({ stepId: b.id, what, words: `${b.title}: ${words}.` });
+  if (a.title !== b.title) note('title', `it was called ${a.title}`);
+  const variant = (step: Step, { variants }: Chart): string =>
+    step.variant === undefined
+      ? 'in every variant'
+      : `in the variant ${variants.find(({ id }) => id === step.variant)?.name ?? step.variant}`;
+  const [was, is] = [variant(a, charts.a), variant(b, charts.b)];
+  if (was !== is) note('variants', `${is} instead of ${was}`);
+  if ((a.optional === true) !== (b.optional === true))
+    note('wish', b.optional ? 'it may be left out' : 'it may not be left out any more');
   const ids = (step: Step): string => step.use.map((u) => u.product.id).join();
   const parts = (step: Step): string => step.use.map((u) => measuresInWords(u.parts, u.measure)).join(' + ');
-  if (ids(a) !== ids(b))
-    note('product', `${b.title}: ${productsInWords(b.use)} instead of ${productsInWords(a.use)}.`);
-  else if (parts(a) !== parts(b)) note('amount', `${b.title}: ${parts(b)} instead of ${parts(a)}.`);
-  if (a.tool !== b.tool || a.technique !== b.technique)
-    note('tool', `${b.title}: ${b.tool}, ${b.technique} instead of ${a.tool}, ${a.technique}.`);
+  if (ids(a) !== ids(b)) note('product', `${productsInWords(b.use)} instead of ${productsInWords(a.use)}`);
+  else if (parts(a) !== parts(b)) note('amount', `${parts(b)} instead of ${parts(a)}`);
+  // What is taken follows the dose where there is something to take.
+  else if (a.doseMgPerCm2 !== b.doseMgPerCm2)
+    note('amount', `${doseInWords(b)} instead of ${doseInWords(a)}`);
+  if (!same(a.shade, b.shade)) note('wish', 'another colour is asked for');
+  if (!same(a.wants, b.wants)) note('wish', 'another make of product is asked for');
+  if (howInWords(a) !== howInWords(b)) note('how', `${howInWords(b)} instead of ${howInWords(a)}`);
   b.placements.forEach((placement, i) => {
     const before = a.placements[i];
-    if (!before || JSON.stringify(normal(before)) !== JSON.stringify(normal(placement)))
-      note(
-        'place',
-        `${b.title}: ${describePlacement(placement)}, ${before ? `moved (${changesIn(before, placement)})` : 'new'}.`,
-      );
+    const changes = before ? changesIn(before, placement) : '';
+    if (!before || changes !== '')
+      note('place', `${describePlacement(placement)}, ${before ? `moved (${changes})` : 'new'}`);
   });
-  if (a.placements.length > b.placements.length)
-    note('place', `${b.title}: ${a.placements.length - b.placements.length} placement fewer.`);
-  if (a.note !== b.note) note('note', `${b.title}: note “${b.note}”.`);
+  const fewer = a.placements.length - b.placements.length;
+  if (fewer > 0) note('place', `${fewer} ${fewer === 1 ? 'place' : 'places'} fewer`);
+  if (a.note !== b.note)
+    note('note', b.note === '' ? `no note any more; it was “${a.note}”` : `note “${b.note}”`);
   return differences;
 }
 
-function normal(placement: Placement): Placement {
-  return 'guide' in placement
-    ? { ...placement, params: { ...INITIAL_PARAMS, ...placement.params } }
-    : placement;
-}
+const doseInWords = ({ doseMgPerCm2 }: Step): string => `${Number(doseMgPerCm2.toPrecision(3))} mg/cm²`;
 
+/** Whether two parts of a document say the same, whatever order a database keeps their fields in. */
+const same = (a: unknown, b: unknown): boolean => canonicalJson(a) === canonicalJson(b);
+
+const PARAMETERS = Object.keys(GUIDE_PARAMETERS) as readonly GuideParameter[];
+
+/** What of a place is otherwise: every parameter that was turned, by its name and unit. Nothing where it is the same. */
 function changesIn(a: Placement, b: Placement): string {
-  if (!('guide' in a) || !('guide' in b)) return 'redrawn';
+  if (!('guide' in a) || !('guide' in b)) return same(a, b) ? '' : 'redrawn';
   const [from, to] = [
     { ...INITIAL_PARAMS, ...a.params },
     { ...INITIAL_PARAMS, ...b.params },
   ];
   const changed = [
-    from.reach !== to.reach ? `reach ${from.reach} to ${to.reach} %` : null,
-    from.liftMm !== to.liftMm ? `lift ${from.liftMm} to ${to.liftMm} mm` : null,
-    from.width !== to.width ? `width ${from.width} to ${to.width} %` : null,
+    a.guide !== b.guide ? 'another guide' : null,
+    ...PARAMETERS.map((name) =>
+      from[name] === to[name]
+        ? null
+        : `${GUIDE_PARAMETERS[name].label.toLowerCase()} ${from[name]} to ${to[name]} ${GUIDE_PARAMETERS[name].unit}`,
+    ),
     a.side !== b.side ? `side ${a.side} to ${b.side}` : null,
+    same(a.without ?? [], b.without ?? []) ? null : 'wiped off otherwise',
   ].filter((text) => text !== null);
-  return changed.join(', ') || 'another guide';
+  return changed.join(', ');
 }
 
 function orderDifference(a: Chart, b: Chart): ChartDifference[] {

@@ -1,6 +1,3 @@
-import { sha256 } from '@noble/hashes/sha2';
-import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils';
-
 /** JSON with keys sorted at every level and no white space, so that equal documents have equal text. */
 export function canonicalJson(value: unknown): string {
   if (Array.isArray(value))
@@ -12,10 +9,4 @@ export function canonicalJson(value: unknown): string {
     return `{${entries.map(([k, v]) => `${JSON.stringify(k)}:${canonicalJson(v)}`).join(',')}}`;
   }
   return JSON.stringify(value) ?? 'null';
-}
-
-/** 'sha256:...' of a document without its own hash field. */
-export function documentHash(document: object): string {
-  const { hash: _own, ...rest } = document as { hash?: unknown };
-  return `sha256:${bytesToHex(sha256(utf8ToBytes(canonicalJson(rest))))}`;
 }
