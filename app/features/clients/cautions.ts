@@ -1,16 +1,15 @@
-import { heedInWords, heedsOf } from '@toile/core';
+import { accessInWords, heedInWords, heedsOf, minorInWords, type AccessNeed } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
+import { todayText } from '../words/dates';
 
-type Noted = Pick<ClientAnswer, 'sensitivities' | 'features' | 'guardianConsent' | 'consult' | 'notes'>;
+type Noted = Pick<
+  ClientAnswer,
+  'sensitivities' | 'features' | 'birthYear' | 'guardianConsent' | 'consult' | 'notes'
+>;
 
 /** What is minded of a client before any work: what is noted, and what was said in the first talk, in their words. */
-export function cautionsNoted({
-  sensitivities,
-  features,
-  guardianConsent,
-  consult,
-  notes,
-}: Noted): readonly string[] {
+export function cautionsNoted(client: Noted, today: string = todayText()): readonly string[] {
+  const { sensitivities, features, consult, notes } = client;
   const cautions: (string | false)[] = [
     sensitivities.length > 0 &&
       `Sensitive to ${sensitivities.join(', ')}. Check every list, patch test 24 to 48 hours before; the maker’s directions decide.`,
@@ -23,9 +22,14 @@ export function cautionsNoted({
       'Wears lash extensions: no mascara, curler, band or oil near them, nothing to be rubbed off.',
     features.lenses && 'Wears contact lenses: no fibres, no loose glitter, stop at any stinging.',
     features.headTremor && 'Head tremor: rest the hand, short strokes, breaks.',
-    guardianConsent !== ''
-      ? `A minor. Consent: ${guardianConsent}.`
-      : features.age === 'child' && 'A minor: a guardian’s consent is needed and not noted.',
+    ...needsOf(client).map(accessInWords),
+    minorInWords(today, client) ?? false,
   ];
   return cautions.filter((caution) => caution !== false);
+}
+
+/** What makes it easier, as said or as noted of the face; a tremor is said among the features. */
+function needsOf({ consult, features }: Pick<Noted, 'consult' | 'features'>): readonly AccessNeed[] {
+  const said = (consult.access ?? []).filter((need) => need !== 'tremor');
+  return features.cannotRecline && !said.includes('cannot recline') ? ['cannot recline', ...said] : said;
 }

@@ -1,7 +1,9 @@
 import {
+  featuresAtAge,
   landmarksOf,
   patchMinded,
   type ClientSnapshot,
+  type Features,
   type Landmarks,
   type NotedNow,
   type Skin,
@@ -30,8 +32,16 @@ export function newestSkin(client: Pick<ClientAnswer, 'readings'>): Skin {
   return client.readings[0]?.skin ?? NOT_READ;
 }
 
+/** What is noted of a face, a child's by the year of birth too. */
+export const featuresNow = ({
+  features,
+  birthYear,
+}: Pick<ClientAnswer, 'features' | 'birthYear'>): Features => featuresAtAge(features, birthYear, todayText());
+
 /** What is noted of a client by now: sensitivities, what is minded at the eyes, and what patch tests say. */
-export function notedNow({ sensitivities, patchTests, incidents, features }: ClientAnswer): NotedNow {
+export function notedNow(client: ClientAnswer): NotedNow {
+  const { sensitivities, patchTests, incidents } = client;
+  const features = featuresNow(client);
   return { sensitivities, features, patchTests: patchMinded(patchTests, new Date(), todayText(), incidents) };
 }
 
@@ -42,7 +52,7 @@ export function snapshotOfClient(client: ClientAnswer): ClientSnapshot {
     id: client.id,
     name: client.name,
     landmarks: landmarksFor(client),
-    features: client.features,
+    features: featuresNow(client),
     skin: newestSkin(client),
     readingId: client.readings[0]?.id ?? null,
     sensitivities: [...client.sensitivities],

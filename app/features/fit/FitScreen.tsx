@@ -272,6 +272,9 @@ function Fitted({
               />
             ) : null}
             {words ? <Body role="status">{`✓ ${words}`}</Body> : null}
+            {client.consult.wished ? (
+              <Label>{`Wished for, as said: “${client.consult.wished}”.`}</Label>
+            ) : null}
             <DislikesMet chart={chart} disliked={client.consult.disliked} />
             {draft.notes.map((note) => (
               <Body key={note} color="$weld">{`▲ ${note}`}</Body>

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { clock, minuteOfDay, GUEST_ROLES, type Guest, type PartyPlan, WORK_ORDERS } from '@toile/core';
 import type { PartyChart } from '@toile/contract';
+import { useClient } from '../../data/hooks';
 import { Body, Button, Choice, Column, Dialog, Field, Label, Line, Stepper, Switch } from '../../ui';
 import { BusyTimes } from './BusyTimes';
 
@@ -45,6 +46,7 @@ export function GuestDialog({
   const [value, setValue] = useState(guest);
   const [times, setTimes] = useState({ from: clock(guest.from), readyBy: clock(guest.readyBy) });
   const [tried, setTried] = useState(false);
+  const needs = useClient(guest.clientId ?? '').data?.consult.access ?? [];
   const set = (change: Partial<Guest>): void => setValue((v) => ({ ...v, ...change }));
   const from = minuteOfDay(times.from);
   const readyBy = minuteOfDay(times.readyBy);
@@ -124,6 +126,7 @@ export function GuestDialog({
           onChange={([place]) => place && set({ place })}
         />
       ) : null}
+      {needs.length > 0 ? <Label>{`In the first talk: ${needs.join(', ')}.`}</Label> : null}
       <Switch
         label="Waiting is hard: as little as can be"
         on={value.cannotWait === true}

@@ -93,15 +93,12 @@ function HandsCard({
     log.tell(kind, visitKey(at.visit.of, at.visit.task), when ? { at: when } : {});
   const { now, then } = one;
   const chair = plan.chairs.find((candidate) => candidate.id === now?.visit.chair)?.name;
-  const chart = now
-    ? (plan.guests.find((guest) => guest.id === now.visit.of)?.chartId ??
-      party.visits.find(
-        (visit) =>
-          visit.clientId === plan.guests.find((guest) => guest.id === now.visit.of)?.clientId &&
-          visit.chartId,
-      )?.chartId ??
-      null)
-    : null;
+  const guest = plan.guests.find((candidate) => candidate.id === now?.visit.of);
+  const chart =
+    guest?.chartId ??
+    party.visits.find((visit) => visit.clientId === guest?.clientId && visit.chartId)?.chartId ??
+    null;
+  const noted = guest?.notes.trim() ?? '';
   return (
     <Column role="listitem" gap="$2" borderLeftWidth={2} borderLeftColor="$ink" paddingLeft="$3">
       <Line gap="$2">
@@ -112,6 +109,7 @@ function HandsCard({
         <>
           <Body fontWeight="700">{titleOf(now)}</Body>
           <Label>{[whenWords(now), chair].filter(Boolean).join(' · ')}</Label>
+          {noted ? <Body>{`“${noted}”`}</Body> : null}
           <Line>
             {now.state === 'under way' ? (
               <Button kind="main" label={`Done: ${titleOf(now)}`} onPress={() => told('ended', now)}>

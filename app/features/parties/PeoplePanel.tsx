@@ -77,6 +77,7 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
                     : guest.clientId === null
                       ? 'not a client yet'
                       : 'no chart yet',
+                  guest.notes.trim() === '' ? '' : `“${guest.notes.trim()}”`,
                 ]
                   .filter((word) => word !== '')
                   .join(' · ')}

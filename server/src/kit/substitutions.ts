@@ -1,5 +1,6 @@
 import { sql } from 'kysely';
 import {
+  featuresAtAge,
   mindedNow,
   nextVersion,
   patchMinded,
@@ -23,14 +24,18 @@ async function chartNow(tx: Tx, chart: Chart, now: Date): Promise<Chart> {
   const { id } = chart.client;
   const client = await tx
     .selectFrom('clients')
-    .select(['sensitivities', 'features'])
+    .select(['sensitivities', 'features', 'birth_year'])
     .where('id', '=', id)
     .executeTakeFirst();
   if (!client) return chart;
   const patchTests = patchTestsOfRows(await patchTestsQuery(tx).where('client_id', '=', id).execute());
   const incidents = incidentsOfRows(await incidentsQuery(tx, id).execute());
   const today = now.toISOString().slice(0, 10);
-  return mindedNow(chart, { ...client, patchTests: patchMinded(patchTests, now, today, incidents) });
+  return mindedNow(chart, {
+    sensitivities: client.sensitivities,
+    features: featuresAtAge(client.features, client.birth_year, today),
+    patchTests: patchMinded(patchTests, now, today, incidents),
+  });
 }
 
 /** What a substitute is judged by: its products, with all that is owned of them. */

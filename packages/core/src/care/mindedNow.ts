@@ -1,14 +1,14 @@
 import type { Features } from '../face';
 import type { PatchMinded } from './patchTest';
 
-/** What of a face is minded for its eyes' sake, and may have come since a chart was written. */
-type AtTheEyes = Pick<Features, 'lenses' | 'headTremor' | 'lashes'>;
+/** What of a face is minded, and may have been noted only since a chart was written. */
+type MindedFeatures = Pick<Features, 'lenses' | 'headTremor' | 'lashes' | 'age'>;
 
 type Minds = {
   readonly client: {
     readonly sensitivities: readonly string[];
     readonly patchTests?: readonly PatchMinded[];
-    readonly features: AtTheEyes;
+    readonly features: MindedFeatures;
   };
 };
 
@@ -16,12 +16,12 @@ type Minds = {
 export type NotedNow = {
   readonly sensitivities: readonly string[];
   readonly patchTests: readonly PatchMinded[];
-  readonly features: AtTheEyes;
+  readonly features: MindedFeatures;
 };
 
 /**
- * A chart as it is to be worked now: sensitivities noted since it was written are minded too, and lenses, a tremor and
- * lash extensions; none once minded is dropped. Of patch tests what they say by now, and what only the chart still
+ * A chart as it is to be worked now: sensitivities noted since it was written are minded too, and lenses, a tremor, lash
+ * extensions and that it is a child; none once minded is dropped. Of patch tests what they say by now, and what only the chart still
  * knows of. The same chart when nothing was noted since.
  */
 export function mindedNow<T extends Minds>(chart: T, { sensitivities, patchTests, features }: NotedNow): T {
@@ -33,24 +33,28 @@ export function mindedNow<T extends Minds>(chart: T, { sensitivities, patchTests
     ...known.filter((old) => !patchTests.some((test) => test.productId === old.productId)),
   ];
   const same = JSON.stringify(tests) === JSON.stringify(known);
-  const atTheEyes = atTheEyesNow(client.features, features);
-  if (since.length === 0 && same && atTheEyes === client.features) return chart;
+  const minded = featuresNow(client.features, features);
+  if (since.length === 0 && same && minded === client.features) return chart;
   return {
     ...chart,
     client: {
       ...client,
-      features: atTheEyes,
+      features: minded,
       sensitivities: [...client.sensitivities, ...since],
       ...(tests.length > 0 ? { patchTests: tests } : {}),
     },
   };
 }
 
-function atTheEyesNow<F extends AtTheEyes>(written: F, now: AtTheEyes): F {
+function featuresNow<F extends MindedFeatures>(written: F, now: MindedFeatures): F {
   const lenses = written.lenses || now.lenses;
   const headTremor = written.headTremor || now.headTremor;
   const lashes = now.lashes === 'extensions' ? now.lashes : written.lashes;
-  return lenses === written.lenses && headTremor === written.headTremor && lashes === written.lashes
+  const age = now.age === 'child' ? now.age : written.age;
+  return lenses === written.lenses &&
+    headTremor === written.headTremor &&
+    lashes === written.lashes &&
+    age === written.age
     ? written
-    : { ...written, lenses, headTremor, ...(lashes ? { lashes } : {}) };
+    : { ...written, lenses, headTremor, age, ...(lashes ? { lashes } : {}) };
 }

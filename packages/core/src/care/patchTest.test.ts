@@ -139,6 +139,7 @@ describe('what is noted after a chart was written', () => {
     ['lenses', { lenses: true }],
     ['a tremor', { headTremor: true }],
     ['lash extensions', { lashes: 'extensions' }],
+    ['that it is a child', { age: 'child' }],
   ])('%s that came since are minded, and once minded are not dropped', (_what, came) => {
     const now = { sensitivities: ['latex'], patchTests: [], features: { ...features, ...came } };
     const minded = mindedNow(chart, now);

@@ -1,0 +1,49 @@
+import type { Features } from '../face';
+
+/** Ages under which somebody is asked for and a light touch is given. Local rules may say otherwise, and come first. */
+const MINOR_UNDER = 18;
+const CHILD_UNDER = 13;
+
+/** 'perhaps': of a year alone it is not known whether the birthday has been. */
+export type Minority = 'child' | 'minor' | 'perhaps' | null;
+
+/**
+ * Whether a client is a child or a minor on a day (YYYY-MM-DD), by what is noted of the face and by the year of birth; null
+ * where neither says so. A child is so from the year in which they can be no older.
+ */
+export function minorityOn(
+  day: string,
+  { birthYear, features }: { readonly birthYear: number | null; readonly features: Pick<Features, 'age'> },
+): Minority {
+  const oldest = birthYear === null ? Infinity : Number(day.slice(0, 4)) - birthYear;
+  if (features.age === 'child' || oldest < CHILD_UNDER) return 'child';
+  return oldest < MINOR_UNDER ? 'minor' : oldest === MINOR_UNDER ? 'perhaps' : null;
+}
+
+/** A face's features with the age that the year of birth tells: a child is one, whatever is noted of the face. */
+export function featuresAtAge<F extends Pick<Features, 'age'>>(
+  features: F,
+  birthYear: number | null,
+  day: string,
+): F {
+  const child = minorityOn(day, { birthYear, features }) === 'child';
+  return child && features.age !== 'child' ? { ...features, age: 'child' } : features;
+}
+
+/** What is minded of a minor before any work, in a sentence; null of whoever is of age. */
+export function minorInWords(
+  day: string,
+  client: {
+    readonly birthYear: number | null;
+    readonly features: Pick<Features, 'age'>;
+    readonly guardianConsent: string;
+  },
+): string | null {
+  const { birthYear, guardianConsent } = client;
+  const minority = minorityOn(day, client);
+  const born = birthYear === null ? '' : `, born in ${birthYear}`;
+  if (minority === 'perhaps' && guardianConsent === '')
+    return `Born in ${birthYear}, perhaps not of age yet: ask, and note a guardian’s consent where it is needed.`;
+  if (guardianConsent !== '') return `A minor${minority === null ? '' : born}. Consent: ${guardianConsent}.`;
+  return minority === null ? null : `A minor${born}: a guardian’s consent is needed and not noted.`;
+}
