@@ -32,6 +32,9 @@ const person = (id: string, more: Partial<ClientCare> = {}): ClientCare => ({
   id,
   name: id,
   sensitivities: [],
+  birthYear: null,
+  features: { age: 'adult' },
+  guardianConsent: '',
   lastRead: `${TODAY}T07:00:00Z`,
   patchTests: [],
   ...more,
@@ -47,6 +50,21 @@ test('only people with a visit coming are minded', () => {
   expect(whatIsDue(TODAY, [], [person('ada', { sensitivities: ['latex'], lastRead: null })], kit())).toEqual(
     [],
   );
+});
+
+test('a minor for whom nobody has said yes is due, by the face or by the year; said yes, it is not', () => {
+  const due = (more: Partial<ClientCare>): string[] =>
+    whatIsDue(TODAY, [visit('ada')], [person('ada', more)], kit()).map(({ kind, words, clientId }) =>
+      [kind, words, clientId].join(' | '),
+    );
+  const minor = ['consent | ada: a minor: get and note a guardian’s consent | ada'];
+  expect(due({ birthYear: 2014 })).toEqual(minor);
+  expect(due({ features: { age: 'child' } })).toEqual(minor);
+  expect(due({ birthYear: 2013 })).toEqual([
+    'consent | ada: perhaps not of age: ask for a guardian’s consent | ada',
+  ]);
+  expect(due({ birthYear: 2012 })).toEqual([]);
+  expect(due({ birthYear: 2014, guardianConsent: 'Ines Moor' })).toEqual([]);
 });
 
 test('patch tests, old and missing readings, with whom they concern', () => {

@@ -24,7 +24,14 @@ import { fetchWork, fromWork } from '../frame/fromWork';
 import { FirstSteps } from './FirstSteps';
 import { SettingsAside } from '../settings/SettingsAside';
 
-const DUE_MARKS = { 'patch test': '▲', 're-read': '◐', 'run-up': '◇', expiring: '◔', expired: '▲' } as const;
+const DUE_MARKS = {
+  consent: '▲',
+  'patch test': '▲',
+  're-read': '◐',
+  'run-up': '◇',
+  expiring: '◔',
+  expired: '▲',
+} as const;
 
 /** What is next, what is due, then the days to come. */
 export function TodayScreen() {

@@ -144,7 +144,7 @@ export type VisitAnswer = {
 
 /** What is due, each with where it leads. */
 export type DueItem = {
-  readonly kind: 'patch test' | 're-read' | 'run-up' | 'expiring' | 'expired';
+  readonly kind: 'consent' | 'patch test' | 're-read' | 'run-up' | 'expiring' | 'expired';
   readonly words: string;
   readonly clientId: string | null;
   /** Of a party, where it is about one. */

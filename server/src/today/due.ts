@@ -1,10 +1,20 @@
-import { patchState, shelfLife, type PatchTest, type ShelfLife } from '@toile/core';
+import {
+  consentMissing,
+  patchState,
+  shelfLife,
+  type Features,
+  type PatchTest,
+  type ShelfLife,
+} from '@toile/core';
 import type { DueItem, VisitAnswer } from '@toile/contract';
 
 export type ClientCare = {
   readonly id: string;
   readonly name: string;
   readonly sensitivities: readonly string[];
+  readonly birthYear: number | null;
+  readonly features: Pick<Features, 'age'>;
+  readonly guardianConsent: string;
   /** The instant of the newest reading. */
   readonly lastRead: string | null;
   readonly patchTests: readonly PatchTest[];
@@ -30,6 +40,13 @@ export function whatIsDue(
   const coming = new Set(visits.map((v) => v.clientId));
   const people = clients.filter((c) => coming.has(c.id));
   return [
+    ...people.flatMap((c): DueItem[] => {
+      const missing = consentMissing(today, c);
+      const asks = missing === 'perhaps' ? 'perhaps not of age: ask for' : 'a minor: get and note';
+      return missing === null
+        ? []
+        : [{ kind: 'consent', words: `${c.name}: ${asks} a guardian’s consent`, clientId: c.id }];
+    }),
     ...people
       .filter((c) => c.sensitivities.length > 0 && c.patchTests.length === 0)
       .map((c): DueItem => ({

@@ -1,5 +1,5 @@
 import { sql } from 'kysely';
-import { addDays, type RunUpKind } from '@toile/core';
+import { addDays, type Features, type RunUpKind } from '@toile/core';
 import type { TodayAnswer } from '@toile/contract';
 import { patchTestsOfRows, patchTestsQuery } from '../patchTests/queries';
 import { together } from '../db/together';
@@ -50,6 +50,9 @@ export function registerToday(services: Services): void {
           'c.id',
           'c.name',
           'c.sensitivities',
+          'c.birth_year',
+          'c.guardian_consent',
+          sql<Features['age']>`c.features ->> 'age'`.as('age'),
           eb
             .selectFrom('readings')
             .select((r) => r.fn.max('readings.at').as('at'))
@@ -80,6 +83,9 @@ export function registerToday(services: Services): void {
       id: r.id,
       name: r.name,
       sensitivities: r.sensitivities,
+      birthYear: r.birth_year,
+      features: { age: r.age },
+      guardianConsent: r.guardian_consent,
       lastRead: r.last_read,
       patchTests: tests.filter((test) => test.clientId === r.id),
     }));

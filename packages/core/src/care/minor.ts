@@ -30,20 +30,31 @@ export function featuresAtAge<F extends Pick<Features, 'age'>>(
   return child && features.age !== 'child' ? { ...features, age: 'child' } : features;
 }
 
+type Young = {
+  readonly birthYear: number | null;
+  readonly features: Pick<Features, 'age'>;
+  readonly guardianConsent: string;
+};
+
+/** Whether somebody is to be asked before work: a minor, or perhaps one, for whom nobody has said yes yet. */
+export function consentMissing(day: string, client: Young): Exclude<Minority, null> | null {
+  return client.guardianConsent === '' ? minorityOn(day, client) : null;
+}
+
 /** What is minded of a minor before any work, in a sentence; null of whoever is of age. */
-export function minorInWords(
-  day: string,
-  client: {
-    readonly birthYear: number | null;
-    readonly features: Pick<Features, 'age'>;
-    readonly guardianConsent: string;
-  },
-): string | null {
+export function minorInWords(day: string, client: Young): string | null {
   const { birthYear, guardianConsent } = client;
   const minority = minorityOn(day, client);
   const born = birthYear === null ? '' : `, born in ${birthYear}`;
-  if (minority === 'perhaps' && guardianConsent === '')
-    return `Born in ${birthYear}, perhaps not of age yet: ask, and note a guardian’s consent where it is needed.`;
-  if (guardianConsent !== '') return `A minor${minority === null ? '' : born}. Consent: ${guardianConsent}.`;
-  return minority === null ? null : `A minor${born}: a guardian’s consent is needed and not noted.`;
+  switch (consentMissing(day, client)) {
+    case 'perhaps':
+      return `Born in ${birthYear}, perhaps not of age yet: ask, and note a guardian’s consent where it is needed.`;
+    case 'child':
+    case 'minor':
+      return `A minor${born}: a guardian’s consent is needed and not noted.`;
+    case null:
+      return guardianConsent === ''
+        ? null
+        : `A minor${minority === null ? '' : born}. Consent: ${guardianConsent}.`;
+  }
 }
