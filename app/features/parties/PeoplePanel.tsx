@@ -1,6 +1,7 @@
 import { useState } from 'react';
-import { newGuest, type Guest, type PastedGuest } from '@toile/core';
+import { guestOfClient, newGuest, type Guest, type PastedGuest } from '@toile/core';
 import { newId, type ClientSummary, type PartyChart } from '@toile/contract';
+import { call } from '../../data/call';
 import { Body, Button, Column, Empty, Label, Line, Row } from '../../ui';
 import { ClientsDialog } from './ClientsDialog';
 import { GuestDialog, ROLE_WORDS } from './GuestDialog';
@@ -42,11 +43,15 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
     const id = charted.guests.find((one) => one.id === guest.id)?.chartId;
     return id ? (party.charts[id] ?? null) : null;
   };
-  const addClients = (clients: readonly ClientSummary[]): Promise<boolean> =>
-    withGuests([
+  const addClients = async (clients: readonly ClientSummary[]): Promise<boolean> => {
+    const known = await Promise.all(
+      clients.map((client) => call('client', { params: { id: client.id } }).catch(() => client)),
+    );
+    return withGuests([
       ...plan.guests,
-      ...clients.map(({ id, name }): Guest => ({ ...fresh(), name, clientId: id })),
+      ...known.map((client) => guestOfClient(newId(), client, plan, party.date)),
     ]);
+  };
   const unlike = plan.guests.filter((guest) => {
     const chart = chartOf(guest);
     return chart !== null && chart.minutes !== guest.faceMinutes;

@@ -2,7 +2,7 @@ import type { Features } from '../face';
 
 /** Ages under which somebody is asked for and a light touch is given. Local rules may say otherwise, and come first. */
 const MINOR_UNDER = 18;
-const CHILD_UNDER = 13;
+export const CHILD_UNDER = 13;
 
 /** 'perhaps': of a year alone it is not known whether the birthday has been. */
 export type Minority = 'child' | 'minor' | 'perhaps' | null;

@@ -1,3 +1,4 @@
+import { CHILD_UNDER } from '../care';
 import { roleBeside, roleTold } from './guestRoleWords';
 import type { GuestRole } from './party';
 
@@ -12,8 +13,6 @@ export type PastedGuest = {
 export type PasteProblem = { readonly line: number; readonly text: string; readonly message: string };
 
 const USUAL_HAIR = 40;
-/** Younger than this somebody is made up as a child, years. */
-const CHILD_BELOW = 13;
 const LONGEST_NAME = 120;
 /** "1. ", "2)", "- ", "• " before a line. */
 const BULLET = /^\s*(?:\d{1,3}\)\s*|\d{1,3}\.(?:\s+|(?=\p{L}))|[-*•–]\s*(?=[\p{L}\d]))/u;
@@ -175,7 +174,7 @@ function takeAges(line: Line): void {
   const pattern =
     /\bage[d]?:?\s*(\d{1,2})\b|\((\d{1,2})\)|\b(\d{1,2})\s*(?:-\s*)?(?:yrs?|years?|y\/?o)\b(?:[ -]old)?/gi;
   take(line, pattern, ([, aged, bracket, years]) => {
-    if (Number(aged ?? bracket ?? years) < CHILD_BELOW) line.young = true;
+    if (Number(aged ?? bracket ?? years) < CHILD_UNDER) line.young = true;
     return true;
   });
 }

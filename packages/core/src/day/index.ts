@@ -107,6 +107,7 @@ export {
   changedPlan,
   DEFAULT_HANDS,
   newPlan,
+  guestOfClient,
   newGuest,
   PARTY_TEMPLATES,
   usualReadyBy,

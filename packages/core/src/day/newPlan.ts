@@ -1,3 +1,5 @@
+import { minorityOn, type Consult } from '../care';
+import type { Features } from '../face';
 import { movedEarlier, ONE_MORE, SOME_STYLIST, type DayChange } from './changes';
 import type { PastedGuest } from './guestsFromText';
 import type { Guest, Hands, PartyPlan } from './party';
@@ -111,6 +113,27 @@ export function newGuest(id: string, pasted: PastedGuest, plan: PartyPlan): Gues
     mayGoWithoutHair: pasted.role !== 'star',
     busy: [],
     notes: '',
+  };
+}
+
+/** A client as far as they could be read: without a network no more than the name. */
+type PartyClient = {
+  readonly id: string;
+  readonly name: string;
+  readonly birthYear?: number | null;
+  readonly features?: Pick<Features, 'age'>;
+  readonly consult?: Pick<Consult, 'access'>;
+};
+
+/** A client as a guest of a party on a day: a child is one, and whoever said that waiting is hard waits little. */
+export function guestOfClient(id: string, client: PartyClient, plan: PartyPlan, day: string): Guest {
+  const { name, birthYear = null, features, consult } = client;
+  const child = features !== undefined && minorityOn(day, { birthYear, features }) === 'child';
+  const usual = { readyBy: null, faceMinutes: null, hairMinutes: null };
+  return {
+    ...newGuest(id, { name, role: child ? 'child' : 'guest', ...usual }, plan),
+    clientId: client.id,
+    ...(consult?.access?.includes('cannot wait long') ? { cannotWait: true } : {}),
   };
 }
 

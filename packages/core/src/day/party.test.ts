@@ -8,6 +8,7 @@ import {
   guestsFromText,
   hairOf,
   judgeDay,
+  guestOfClient,
   newGuest,
   newPlan,
   PARTY_TEMPLATES,
@@ -200,5 +201,23 @@ describe('what comes first', () => {
       { ...two!, start: one!.start },
     ];
     expect(judgeDay(day, { ...answer, visits: turned }).conflicts.map(({ rule }) => rule)).toContain('order');
+  });
+});
+
+test('a client as a guest: a child by face or year, waiting little where that was said; else as anybody', () => {
+  const plan = newPlan('morning', { place: 'Quay House', zone: 'Europe/Lisbon', artist: 'Runa' });
+  const day = '2031-06-14';
+  const who = (more: object) => guestOfClient('g', { id: 'c', name: 'Ines', ...more }, plan, day);
+  const plain = who({});
+  expect(plain).toMatchObject({ id: 'g', clientId: 'c', name: 'Ines', role: 'guest', faceMinutes: 35 });
+  expect(plain).not.toHaveProperty('cannotWait');
+  const adult = { features: { age: 'adult' as const } };
+  expect(who({ ...adult, birthYear: 1990, consult: { access: ['breaks'] } })).toEqual(plain);
+  expect(who({ ...adult, birthYear: 2019 })).toMatchObject({ role: 'child', faceMinutes: 15 });
+  expect(who({ ...adult, birthYear: 2018 }).role).toBe('guest');
+  expect(who({ features: { age: 'child' }, birthYear: null }).role).toBe('child');
+  expect(who({ ...adult, consult: { access: ['cannot wait long'] } })).toEqual({
+    ...plain,
+    cannotWait: true,
   });
 });
