@@ -81,6 +81,8 @@ function ClientView({
   const shape = faceShape(landmarks);
   return (
     <View flexDirection={wide ? 'row' : 'column'} gap="$5">
+      {/* What must be minded is read before the face is worked on. */}
+      {wide ? null : <Cautions client={client} />}
       <Column width={wide ? 340 : undefined} gap="$3">
         <Judged alignItems="center" padding="$2">
           <FaceView
@@ -99,8 +101,8 @@ function ClientView({
         ) : null}
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$4">
+        {wide ? <Cautions client={client} /> : null}
         <SkinStrip client={client} />
-        <Cautions client={client} />
         <FirstTalk client={client} mayEdit={mayEdit} />
         <PatchTests client={client} mayWork={mayWork} />
         <Incidents client={client} mayWork={mayWork} />

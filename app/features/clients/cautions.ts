@@ -13,6 +13,7 @@ export function cautionsNoted(client: Noted, today: string = todayText()): reado
   const cautions: (string | false)[] = [
     sensitivities.length > 0 &&
       `Sensitive to ${sensitivities.join(', ')}. Check every list, patch test 24 to 48 hours before; the maker’s directions decide.`,
+    minorInWords(today, client) ?? false,
     ...heedsOf(consult, notes)
       // Once noted among the features it is said as such.
       .filter(({ kind }) => kind !== 'lash extensions' || features.lashes !== 'extensions')
@@ -23,7 +24,6 @@ export function cautionsNoted(client: Noted, today: string = todayText()): reado
     features.lenses && 'Wears contact lenses: no fibres, no loose glitter, stop at any stinging.',
     features.headTremor && 'Head tremor: rest the hand, short strokes, breaks.',
     ...needsOf(client).map(accessInWords),
-    minorInWords(today, client) ?? false,
   ];
   return cautions.filter((caution) => caution !== false);
 }

@@ -20,7 +20,7 @@ import { askShades, useWork } from '../../workers';
 import { useMinded } from '../clients/useMinded';
 import { dayInWords, todayText } from '../words/dates';
 import { SubstituteList } from './SubstituteList';
-import { placesFor, saidOf, substituteKey, substituteName, type Place } from './substituteView';
+import { fewOf, placesFor, saidOf, substituteKey, substituteName, type Place } from './substituteView';
 
 /**
  * What stands in for a product: nearest first, seen on a client's skin, put into one chart or all that use
@@ -60,6 +60,8 @@ function Find({ kit, product, charts }: FindProps) {
   const [chartId, setChartId] = useState<string | null>(() =>
     charts.some((c) => c.id === asked) ? asked! : (charts[0]?.id ?? null),
   );
+  const [more, setMore] = useState(false);
+  const offered = more ? charts : fewOf(charts, chartId, todayText());
   const places = placesFor(charts, chartId, todayText());
   const [where, setWhere] = useState<Place['id']>(() =>
     !asked && places.some((place) => place.id === 'to come') ? 'to come' : 'this',
@@ -147,11 +149,14 @@ function Find({ kit, product, charts }: FindProps) {
           <>
             <Choice
               label="For"
-              options={charts.map((c) => c.id)}
+              options={offered.map((c) => c.id)}
               words={Object.fromEntries(charts.map((c) => [c.id, `${c.clientName}, ${dayInWords(c.date)}`]))}
               chosen={chartId ? [chartId] : []}
               onChange={([c]) => c && setChartId(c)}
             />
+            {offered.length < charts.length ? (
+              <Button onPress={() => setMore(true)}>{`${charts.length - offered.length} more charts`}</Button>
+            ) : null}
             {places.length > 1 ? (
               <Choice
                 label="Put it into"

@@ -1,4 +1,4 @@
-import { placesFor, saidOf } from './substituteView';
+import { fewOf, placesFor, saidOf } from './substituteView';
 
 const TODAY = '2031-05-14';
 const on = (id: string, date: string) => ({ id, date });
@@ -38,4 +38,16 @@ test('what came of it: how many, and who is left out and why', () => {
   expect(saidOf({ changed: [...changed, { chartId: 'd', version: 3 }], left }, 'Veil V4')).toBe(
     '2 charts have a new version with Veil V4. Left as they are: Ines (Veil V4: contains lanolin (lanolin)) and Oda (Veil V4: withdrawn).',
   );
+});
+
+test('of many charts a few are offered: those to come, or the newest; the chosen one is never missing', () => {
+  const many = Array.from({ length: 9 }, (_, i) => on(`c${i}`, i < 3 ? '2031-06-01' : '2030-01-01'));
+  const ids = (charts: readonly { id: string; date: string }[], chosen: string | null) =>
+    fewOf(charts, chosen, TODAY).map(({ id }) => id);
+  expect(ids(many, 'c0')).toEqual(['c0', 'c1', 'c2']);
+  expect(ids(many, 'c7')).toEqual(['c0', 'c1', 'c2', 'c7']);
+  expect(ids(many.slice(3), null)).toEqual(['c3', 'c4', 'c5', 'c6']);
+  // One more is no list to be hidden.
+  expect(ids(many.slice(0, 5), null)).toHaveLength(5);
+  expect(ids([], null)).toEqual([]);
 });

@@ -52,3 +52,19 @@ export function saidOf({ changed, left }: SubstitutionAnswer, name: string): str
   const kept = left.map(({ clientName, because }) => `${clientName} (${because})`);
   return `${done} Left as they are: ${listed(kept)}.`;
 }
+
+/** Charts that are offered without asking for more. */
+const FEW = 4;
+
+/** The first few charts to choose from: those still to come, or the newest where none is; the chosen one always among them. */
+export function fewOf<C extends Pick<ChartSummary, 'id' | 'date'>>(
+  charts: readonly C[],
+  chartId: string | null,
+  today: string,
+): readonly C[] {
+  if (charts.length <= FEW + 1) return charts;
+  const coming = charts.filter(({ date }) => date >= today);
+  const few = (coming.length > 0 ? coming : charts).slice(0, FEW);
+  const chosen = charts.find(({ id }) => id === chartId);
+  return chosen && !few.includes(chosen) ? [...few, chosen] : few;
+}
