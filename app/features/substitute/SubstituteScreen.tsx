@@ -168,6 +168,9 @@ function Find({ kit, product, charts }: FindProps) {
             ) : null}
           </>
         )}
+        {targets.length > 1 ? (
+          <Label>Judged for each: where it must not be used the chart stays as it is.</Label>
+        ) : null}
         <Choice
           label="That day it is"
           options={['here', 'not packed']}
