@@ -131,6 +131,13 @@ test.each([
   ['Ada, 10:00-11:00', /two times/],
   ['Ada, bride, mother', /^"bride" and "mother" are two roles/],
   ['— , bride', /^Begin with a name/],
+  // What is done is nobody's name; two people are two lines; a sentence is none.
+  ['Groom touch up 11:45', /^"touch up" is neither/],
+  ['Ada airbrush', /^"airbrush" is neither/],
+  ['Ada & Bo', /^"Ada & Bo" may be two people/],
+  ['Ada and Bo, bridesmaids', /may be two people/],
+  ['Lucy + Kate 10:00', /may be two people/],
+  ['We need to be ready by 1pm.', /^"We need to be" reads as no name/],
   ['12:30', /^Begin with a name/],
   ['45', /^Begin with a name/],
   [`${'a'.repeat(121)}, bride`, /at most 120 letters/],
@@ -152,6 +159,63 @@ const NAME = fc
     ),
   )
   .map((both) => both.join(' '));
+test.each([
+  ['Vera van der Berg', 'Vera van der Berg'],
+  ['Zoe de la Cruz y Vega', 'Zoe de la Cruz y Vega'],
+  ['ada maria morrow', 'ada maria morrow'],
+  ['Andy Orr', 'Andy Orr'],
+  ['Trial Ada', 'Trial Ada'],
+])('%s is one name', (line, name) => expect(only(line)).toMatchObject({ name, role: 'guest' }));
+
+describe('a table with a header', () => {
+  const told = (text: string) => {
+    const { guests, problems, leftOut } = guestsFromText(text);
+    return [
+      ...guests.map((one) => [one.name, one.role, one.readyBy, one.faceMinutes, one.hairMinutes]),
+      ...problems.map(({ line, message }) => [line, message]),
+      ...leftOut,
+    ];
+  };
+  const rows = [
+    ['Ada', 'Bride', '13:00', '60', '45'],
+    ['Helen', 'Mother of the bride', '12:15', '45', ''],
+    ['Lucy', 'Bridesmaid', '11:30', '', '40'],
+    ['Poppy', 'Flower girl', '', 'yes', '-'],
+    ['Bo', '', '', '', ''],
+  ];
+  const people = [
+    ['Ada', 'star', at(13), 60, 45],
+    ['Helen', 'close', at(12, 15), 45, null],
+    ['Lucy', 'attendant', at(11, 30), 0, 40],
+    ['Poppy', 'child', null, null, null],
+    ['Bo', 'guest', null, null, null],
+  ];
+
+  test.each([',', ';', '\t'])('by %j: each column is what its header says, an empty cell nothing', (by) => {
+    const text = [['Name', 'Role', 'Ready by', 'Make-up (min)', 'Hair'], ...rows].map((row) => row.join(by));
+    expect(told(text.join('\n'))).toEqual(people);
+  });
+
+  test('in any order; a column nobody reads is named, and its cells do no harm', () => {
+    const text = rows.map(([name, role, ready, face, hair]) =>
+      [hair, '+351 900', name, face, ready, role].join(';'),
+    );
+    expect(told(['Hair;Phone;Guest;Makeup;Time;Role', ...text].join('\n'))).toEqual([...people, 'Phone']);
+  });
+
+  test('a row that is wrong is told by its line; quotation marks are no part of a name', () => {
+    expect(told('\n"Name";"Time"\n"Ada";"25:00"\n"Bo";"10:00"')).toEqual([
+      ['Bo', 'guest', at(10), null, null],
+      [3, '"25:00" is neither a role, a time as 11:30, nor minutes as "hair 40".'],
+    ]);
+  });
+
+  test('one known word is no header: the line is somebody', () => {
+    expect(told('Guest Orr, bride')).toEqual([['Guest Orr', 'star', null, null, null]]);
+    expect(told('Ada, hair, 10:00')).toEqual([['Ada', 'guest', at(10), null, 40]]);
+  });
+});
+
 const DIVIDED = fc.constantFrom(', ', ' - ', ' – ', '; ', '\t', ' | ');
 
 test('in any order and however divided, every part of a line is read and none changes another', () => {

@@ -1,5 +1,6 @@
 import { CHILD_UNDER } from '../care';
 import { roleBeside, roleTold } from './guestRoleWords';
+import { guestTable } from './guestTable';
 import type { GuestRole } from './party';
 
 /** One line of a pasted list, as far as it was understood. */
@@ -20,7 +21,7 @@ const BULLET = /^\s*(?:\d{1,3}\)\s*|\d{1,3}\.(?:\s+|(?=\p{L}))|[-*•–]\s*(?=[
 /**
  * People out of a pasted list, one a line: a name, and in any order, divided by commas, dashes, brackets or colons, who it
  * is, a time to be ready by, and minutes ("Ada Morrow, bride, 12:30, hair 50, face 60"; "MOB Helen (11.30am) - hair and
- * make-up"). Lines that are not understood whole, and people who are `onList` already, are named; no word is dropped.
+ * make-up"); or a table with a header, a column each. Lines that are not understood whole, and people who are `onList` already, are named; no word is dropped.
  */
 export function guestsFromText(
   text: string,
@@ -28,24 +29,30 @@ export function guestsFromText(
 ): {
   readonly guests: PastedGuest[];
   readonly problems: PasteProblem[];
+  /** Columns of a table that nobody here reads, by their names. */
+  readonly leftOut: readonly string[];
 } {
   const guests: PastedGuest[] = [];
   const problems: PasteProblem[] = [];
   const seen = new Set<string>();
   const already = new Set(onList.map((one) => one.toLocaleLowerCase()));
-  text.split(/\r?\n/).forEach((raw, index) => {
-    if (raw.trim() === '') return;
-    const say = (message: string): void => void problems.push({ line: index + 1, text: raw.trim(), message });
+  const table = guestTable(text);
+  const lines = table?.lines ?? text.split(/\r?\n/).map((line, i) => ({ line: i + 1, text: line }));
+  for (const { line, text: raw } of lines) {
+    if (raw.trim() === '') continue;
+    const say = (message: string): void => void problems.push({ line, text: raw.trim(), message });
     const guest = guestOf(raw.replace(BULLET, '').trim());
-    if (typeof guest === 'string') return say(guest);
-    const key = guest.name.toLocaleLowerCase();
-    if (guest.name.length > LONGEST_NAME) return say(`A name has at most ${LONGEST_NAME} letters.`);
-    if (seen.has(key)) return say(`${guest.name} is there twice.`);
-    if (already.has(key)) return say(`${guest.name} is on the list already.`);
-    seen.add(key);
-    guests.push(guest);
-  });
-  return { guests, problems };
+    const key = typeof guest === 'string' ? '' : guest.name.toLocaleLowerCase();
+    if (typeof guest === 'string') say(guest);
+    else if (guest.name.length > LONGEST_NAME) say(`A name has at most ${LONGEST_NAME} letters.`);
+    else if (seen.has(key)) say(`${guest.name} is there twice.`);
+    else if (already.has(key)) say(`${guest.name} is on the list already.`);
+    else {
+      seen.add(key);
+      guests.push(guest);
+    }
+  }
+  return { guests, problems, leftOut: table?.leftOut ?? [] };
 }
 
 /** What is understood of a line so far. */
@@ -70,7 +77,9 @@ function guestOf(text: string): PastedGuest | string {
   let roleAsTold: string | null = null;
   const parts = line.rest
     .split(/\s*[,;\t|/()[\]]\s*|\s+[-–—]+\s+|\s*:\s+|:$/)
-    .map((part) => part.trim().replace(/^[-–—]+\s+|\s+[-–—]+$/g, ''));
+    .map((part) => part.trim().replace(/^[-–—]+\s+|\s+[-–—]+$/g, ''))
+    // What is done stands after whom it is done to: it is nobody's name.
+    .flatMap((part) => WORK_AFTER.exec(part)?.slice(1) ?? part);
   for (const part of parts) {
     if (/^[-–—.:&+]*$/.test(part)) {
       if (/[–—]/.test(part) && name === null) return 'Begin with a name.';
@@ -89,13 +98,15 @@ function guestOf(text: string): PastedGuest | string {
       name = beside.name;
       line.role = beside.role;
       roleAsTold = part;
-    } else if (name === null && /\p{L}/u.test(part)) name = part;
-    else if (name === null) return 'Begin with a name.';
+    } else if (name === null && /\p{L}/u.test(part) && !WORK_ALONE.test(part)) name = part;
+    else if (name === null && !WORK_ALONE.test(part)) return 'Begin with a name.';
     else return `"${part}" is neither a role, a time as 11:30, nor minutes as "hair 40".`;
   }
   // Nobody's name is known yet: she is the bridesmaid, or the second of them.
   name ??= roleAsTold;
   if (name === null) return 'Begin with a name.';
+  const odd = noName(name);
+  if (odd) return odd;
   return {
     name,
     // Made up as a child whatever part is played, but for whose day it is.
@@ -104,6 +115,23 @@ function guestOf(text: string): PastedGuest | string {
     faceMinutes: line.face,
     hairMinutes: line.hair,
   };
+}
+
+/** What is done to somebody, said after a name or a role. */
+const WORK =
+  'touch[ -]?ups?|trial|airbrush|(?:false )?lashes|(?:light|natural|full|soft)(?: look| face| glam)?|glam|up-?do|blow ?-?dry|styling|tbc|tba';
+const WORK_AFTER = new RegExp(`^(\\p{L}.*?) (${WORK})$`, 'iu');
+const WORK_ALONE = new RegExp(`^(?:${WORK})$`, 'i');
+/** Words of names that are written small. */
+const SMALL =
+  /^(?:van|von|der|den|de|del|della|di|da|dos|das|du|la|le|bin|ibn|binti|al|el|y|e|zu|ten|ter|af|av|of)$/;
+
+/** Why words are hardly one person's name; null where they may be. */
+function noName(name: string): string | null {
+  if (/\S\s+(?:&|\+|and)\s+\S/i.test(name)) return `"${name}" may be two people: one a line.`;
+  const words = name.split(/\s+/);
+  const small = words.slice(1).filter((word) => /^\p{Ll}/u.test(word) && !SMALL.test(word));
+  return /^\p{Lu}/u.test(name) && small.length >= 2 ? `"${name}" reads as no name: begin with one.` : null;
 }
 
 const FACE = 'face|make-?\\s?up|mua';

@@ -1,0 +1,75 @@
+/** What a column of a table of people holds. */
+type Column = 'name' | 'role' | 'ready' | 'face' | 'hair';
+const HEADERS: readonly (readonly [column: Column, told: RegExp])[] = [
+  ['name', /^(?:full |first )?name$|^who$|^person$|^guest$|^client$/],
+  ['role', /^role$|^relation(?:ship)?$|^part$|^title$/],
+  ['ready', /^(?:ready|needed|done|finish(?:ed)?)(?: by| at)?(?: time)?$|^time$|^ready time$|^by$/],
+  ['face', /^(?:make ?up|mua|face|beauty)(?: (?:min(?:ute)?s?|time|length))?$/],
+  ['hair', /^hair(?: (?:min(?:ute)?s?|time|length))?$/],
+];
+
+export type TableLine = { readonly line: number; readonly text: string };
+export type GuestTable = {
+  /** Each row as a line of a list says it. */ readonly lines: readonly TableLine[];
+  /** Columns nobody here reads, by their names. */ readonly leftOut: readonly string[];
+};
+
+const plain = (cell: string): string =>
+  cell
+    .toLowerCase()
+    .replace(/[^\p{L}\d]+/gu, ' ')
+    .trim();
+const columnOf = (cell: string): Column | null =>
+  HEADERS.find(([, told]) => told.test(plain(cell)))?.[0] ?? null;
+const cellsOf = (line: string, by: string): string[] =>
+  line.split(by).map((cell) =>
+    cell
+      .trim()
+      .replace(/^"(.*)"$/, '$1')
+      .trim(),
+  );
+
+/** Nothing is done: an empty cell, a stroke, a no. */
+const NOTHING = /^(?:[-–—]*|no|none|n\/?a|0|x?✗)$/i;
+const YES = /^(?:yes|y|x|✓|✔|true|1)$/i;
+
+/**
+ * A list that is a table: its first line names a column of names and at least one more that is known. Each row is told as a
+ * line of a list would tell it, so that both are read by one rule. Null where it is no table.
+ */
+export function guestTable(text: string): GuestTable | null {
+  const lines = text.split(/\r?\n/);
+  const first = lines.findIndex((line) => line.trim() !== '');
+  if (first < 0) return null;
+  const by = ['\t', ';', ','].find((mark) => lines[first]!.includes(mark));
+  if (by === undefined) return null;
+  const names = cellsOf(lines[first]!, by);
+  const columns = names.map(columnOf);
+  const known = new Set(columns.filter((column) => column !== null));
+  if (!known.has('name') || known.size < 2) return null;
+  const at = (column: Column): number => columns.indexOf(column);
+  return {
+    leftOut: names.filter((name, i) => name !== '' && columns[i] === null),
+    lines: lines.flatMap((line, i): TableLine[] => {
+      if (i <= first || line.trim() === '') return [];
+      const cells = cellsOf(line, by);
+      const cell = (column: Column): string => cells[at(column)] ?? '';
+      return [{ line: i + 1, text: rowAsLine(cell, known) }];
+    }),
+  };
+}
+
+function rowAsLine(cell: (column: Column) => string, known: ReadonlySet<Column>): string {
+  const service = (column: 'face' | 'hair'): string => {
+    const told = cell(column);
+    if (NOTHING.test(told)) return '';
+    return YES.test(told) ? column : `${column} ${told.replace(/\s*(?:minutes?|mins?|m)$/i, '')}`;
+  };
+  const [face, hair] = [service('face'), service('hair')];
+  // A column for the face with nothing in it says so only where there is hair to be done.
+  const bare = known.has('face') && face === '' && hair !== '';
+  const ready = cell('ready');
+  return [cell('name'), cell('role'), ready, hair, bare ? 'no makeup' : face]
+    .filter((part) => part !== '')
+    .join(', ');
+}
