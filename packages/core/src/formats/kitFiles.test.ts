@@ -304,6 +304,17 @@ describe('kit CSV', () => {
     expect(more.rows.map((row) => row.problems.length)).toEqual([0, 1]);
   });
 
+  test.each(['left', '% left', 'Amount left', 'How much is left?', 'Fill level', 'remaining'])(
+    'a column headed %s says what is left',
+    (header) => {
+      const { rows, saysUnits } = readKitCsv(
+        `Brand,Product,Shade / colour,Type,${header},First used\nA,B,1,base,50 %,2031-03-01`,
+      );
+      expect(saysUnits).toBe(true);
+      expect(rows[0]!.unit).toMatchObject({ remainingMg: 15_000, openedOn: '2031-03-01' });
+    },
+  );
+
   test('opened in a month: from its first day; called waterproof it is, whatever a line is called', () => {
     const { rows } = readKitCsv(
       'maker,line,shade,kind,opened\nA,B,1,waterproof mascara,03/2031\nA,Waterproof,2,mascara,March 2031\nA,B,3,mascara not waterproof,13/2031',

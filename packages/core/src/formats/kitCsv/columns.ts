@@ -5,7 +5,17 @@
 export const KIT_COLUMNS = {
   maker: ['brand', 'brand name', 'manufacturer', 'house'],
   line: ['range', 'product', 'name', 'product name'],
-  shade: ['colour', 'color', 'shade name', 'shade name number', 'shade number', 'tone', 'number'],
+  shade: [
+    'colour',
+    'color',
+    'shade colour',
+    'shade color',
+    'shade name',
+    'shade name number',
+    'shade number',
+    'tone',
+    'number',
+  ],
   kind: ['type', 'category', 'product type', 'product category'],
   'L*': ['l', 'lab l', 'lightness'],
   'a*': ['a', 'lab a'],
@@ -28,8 +38,17 @@ export const KIT_COLUMNS = {
   'transfer proof': ['transferproof', 'kiss proof'],
   'smallest share': ['smallest measure', 'half pump'],
   tool: ['applicator'],
-  'opened on': ['opened', 'open date', 'date opened', 'opening date'],
-  'remaining mg': ['remaining', 'left', 'left mg'],
+  'opened on': ['opened', 'open date', 'date opened', 'opened date', 'opening date', 'first used'],
+  'remaining mg': [
+    'remaining',
+    'left',
+    'left mg',
+    'amount left',
+    'amount remaining',
+    'how much is left',
+    'how much left',
+    'fill level',
+  ],
   place: ['case', 'where', 'location'],
 } as const satisfies Record<string, readonly string[]>;
 export type KitColumn = keyof typeof KIT_COLUMNS;
