@@ -12,6 +12,15 @@ const sessions = topic(
 );
 const guard = topic('input', ['server', 'fitInput', 'requests'], 'server/src/http/fitInput.ts');
 const held = topic('held answers', ['server', 'heldAnswers', 'findClients'], 'server/src/http/readHeld.ts');
+const careAtServer = topic('care', ['server', 'kit.test', 'today.test'], 'server/src/kit/substitutions.ts');
+const care = topic('care', [
+  'core',
+  'care/',
+  'look/substituteInChart',
+  'shade/shade.test',
+  'day/pack',
+  'day/party',
+]);
 const rows = topic('row security', ['server', 'isolation', 'api.test', 'shares', 'settings']);
 
 /**
@@ -403,5 +412,77 @@ export const BREAKAGES = [
     "const changeable = [...GUARDED.filter((t) => !NEVER_CHANGED.includes(t)), 'sessions'];",
     "const changeable = [...GUARDED, 'sessions'];",
     'server/src/db/migrations/2026_11_23_01_ground.ts',
+  ),
+  careAtServer(
+    'a substitute goes into every chart',
+    'if (because !== null) {',
+    "if (because === 'never') {",
+    'server/src/kit/substitutions.ts',
+  ),
+  careAtServer(
+    'a chart is judged by what was noted when it was written',
+    'await chartNow(tx, newest, now)',
+    'newest',
+    'server/src/kit/substitutions.ts',
+  ),
+  careAtServer(
+    'what suits nobody is told as done',
+    'if (changed.length === 0)',
+    'if (changed.length < 0)',
+    'server/src/kit/substitutions.ts',
+  ),
+  careAtServer(
+    'nobody asks for a guardian',
+    'return missing === null',
+    'return missing !== null',
+    'server/src/today/due.ts',
+  ),
+  care(
+    'only the first product of a mix is judged',
+    'for (const { product } of parts) {',
+    'for (const { product } of parts.slice(0, 1)) {',
+    'packages/core/src/look/substituteInChart.ts',
+  ),
+  care(
+    'what goes to the eyes is replaced by anything',
+    'const usual = AT_EYES_BY_KIND[product.kind] ??',
+    'const usual =',
+    'packages/core/src/shade/substitute.ts',
+  ),
+  care(
+    'one of the steps it is used in is enough',
+    'asks.every((ask)',
+    'asks.some((ask)',
+    'packages/core/src/shade/substitute.ts',
+  ),
+  care(
+    'a child is one a year longer',
+    'oldest < CHILD_UNDER',
+    'oldest <= CHILD_UNDER',
+    'packages/core/src/care/minor.ts',
+  ),
+  care(
+    'nobody is asked about in the year of coming of age',
+    "oldest === MINOR_UNDER ? 'perhaps' : null",
+    'null',
+    'packages/core/src/care/minor.ts',
+  ),
+  care(
+    'that a client is a child is not minded later',
+    "now.age === 'child' ? now.age : written.age",
+    'written.age',
+    'packages/core/src/care/mindedNow.ts',
+  ),
+  care(
+    'two at work at once share one unit',
+    "if (before.some((one) => one.end > next.start)) return 'at once';",
+    '',
+    'packages/core/src/day/packParty.ts',
+  ),
+  care(
+    'one unit is in two places',
+    'last.place !== next.place',
+    'last.place === undefined',
+    'packages/core/src/day/packParty.ts',
   ),
 ];

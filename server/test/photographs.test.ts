@@ -159,6 +159,19 @@ test('who agrees no longer has none: said at the table, or by link and taken ove
   expect(await pictures()).toBe(0);
 });
 
+test('of a minor none is kept before a guardian’s consent is noted, whatever the child said', async () => {
+  await agreedTo(server, clientId);
+  const young = new Date().getUTCFullYear() - 15;
+  await saved({ birthYear: young, guardianConsent: '' });
+  const before = await pictures();
+  expect(saying((await keep().expect(422)).body)).toMatch(/guardian’s consent/);
+  expect(await pictures()).toBe(before);
+  await saved({ birthYear: young, guardianConsent: 'Ines Moor, by telephone' });
+  await keep().expect(201);
+  await saved({ birthYear: null, guardianConsent: '' });
+  await keep().expect(201);
+});
+
 test('taken back while others are kept: at the end there is none, whoever came first', async () => {
   await agreedTo(server, clientId);
   const [, ...tries] = await Promise.all([

@@ -1,15 +1,27 @@
+import { photographRefused } from '@toile/core';
 import { useRouter } from 'expo-router';
 import { useEffect } from 'react';
 import type { ClientAnswer } from '@toile/contract';
 import { dropIfRefused } from '../../data/photos';
 import { Button, Empty } from '../../ui';
+import { todayText } from '../words/dates';
 
-/** Whether the client agreed to photographs. */
-export const mayPhotograph = ({ consult }: Pick<ClientAnswer, 'consult'>): boolean =>
-  consult.photos !== undefined && consult.photos !== 'none';
+type Asked = Pick<ClientAnswer, 'id' | 'name' | 'consult' | 'features' | 'birthYear' | 'guardianConsent'>;
+
+/** Whether the client agreed to photographs, and a minor's guardian did. */
+export const mayPhotograph = (client: Asked): boolean => photographRefused(todayText(), client) === null;
+
+const WHY = {
+  refused: (name: string) =>
+    `${name} does not want photographs. If that has changed, say so in the first talk.`,
+  'not asked': (name: string) =>
+    `Nobody has asked ${name} yet. Ask in the first talk whether photographs may be kept.`,
+  'no guardian': (name: string) =>
+    `${name} is a minor: first a guardian says yes, and it is noted in the first talk.`,
+} as const;
 
 /** Said in place of photographs where nobody agreed to them. */
-export function NoConsent({ client }: { readonly client: Pick<ClientAnswer, 'id' | 'name' | 'consult'> }) {
+export function NoConsent({ client }: { readonly client: Asked }) {
   const router = useRouter();
   const said = client.consult.photos;
   // Said on another device, perhaps: this one hears of it here.
@@ -17,11 +29,7 @@ export function NoConsent({ client }: { readonly client: Pick<ClientAnswer, 'id'
   return (
     <Empty
       title="No photographs"
-      words={
-        said === 'none'
-          ? `${client.name} does not want photographs. If that has changed, say so in the first talk.`
-          : `Nobody has asked ${client.name} yet. Ask in the first talk whether photographs may be kept.`
-      }
+      words={WHY[photographRefused(todayText(), client) ?? 'not asked'](client.name)}
     >
       <Button kind="main" onPress={() => router.navigate(`/clients/${client.id}/consult`)}>
         To the first talk

@@ -1,4 +1,10 @@
-import { holdsCameraNotes, KEPT_PHOTOGRAPHS, questionPicture, type Photograph } from '@toile/core';
+import {
+  holdsCameraNotes,
+  KEPT_PHOTOGRAPHS,
+  photographRefused,
+  questionPicture,
+  type Photograph,
+} from '@toile/core';
 import type { PhotographsAnswer } from '@toile/contract';
 import type { Selectable } from 'kysely';
 import type { Tx } from '../db/connection';
@@ -28,16 +34,19 @@ export function registerPhotographs(services: Services): void {
     if (settings.keepsPhotographs !== true)
       throw wrong('picture', 'This studio keeps no photographs: its owner can say otherwise in Settings');
     // Whoever takes the consent back waits for this, or comes first and is obeyed.
-    const { consult } = found(
+    const { consult, features, birth_year, guardian_consent } = found(
       await tx
         .selectFrom('clients')
-        .select('consult')
+        .select(['consult', 'features', 'birth_year', 'guardian_consent'])
         .where('id', '=', clientId)
         .forShare()
         .executeTakeFirst(),
     );
-    if ((consult.photos ?? 'none') === 'none')
-      throw wrong('picture', 'The client has not agreed to photographs: ask in the first talk');
+    const who = { consult, features, birthYear: birth_year, guardianConsent: guardian_consent };
+    const refused = photographRefused(now.toISOString().slice(0, 10), who);
+    if (refused === 'no guardian')
+      throw wrong('picture', 'Of a minor none is kept before a guardian’s consent is noted');
+    if (refused) throw wrong('picture', 'The client has not agreed to photographs: ask in the first talk');
     const picture = pictureIn(body.picture);
     await oneAtATime(tx, `photographs ${caller.studioId}`);
     await roomFor(tx, params.id);

@@ -19,7 +19,15 @@ export { heedInWords, heedsOf, type Heed } from './heeds';
 export { HEED_KINDS, type HeedKind } from './heedWords';
 export { IncidentSchema, type Incident } from './incident';
 export { SENSITIVITIES, type Sensitivity } from './allergenWords';
-export { CHILD_UNDER, consentMissing, featuresAtAge, minorInWords, minorityOn, type Minority } from './minor';
+export {
+  CHILD_UNDER,
+  consentMissing,
+  featuresAtAge,
+  minorInWords,
+  minorityOn,
+  photographRefused,
+  type Minority,
+} from './minor';
 export { mindedNow, type NotedNow } from './mindedNow';
 export {
   PATCH_PLACES,

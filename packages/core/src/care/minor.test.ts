@@ -1,4 +1,4 @@
-import { featuresAtAge, minorInWords, minorityOn } from '.';
+import { featuresAtAge, minorInWords, minorityOn, photographRefused } from '.';
 import { PLAIN_FEATURES } from '../face';
 
 const DAY = '2031-05-14';
@@ -49,4 +49,22 @@ test('said before any work: consent that is missing, that is there, or that may 
   expect(words(1990, 'Ines Moor')).toBe('A minor. Consent: Ines Moor.');
   expect(words(1990)).toBeNull();
   expect(words(null)).toBeNull();
+});
+
+test('a photograph needs a yes, and of a minor a guardian’s', () => {
+  const refused = (
+    year: number | null,
+    photos?: 'none' | 'may be shown',
+    guardianConsent = '',
+    age = PLAIN_FEATURES.age,
+  ) => photographRefused(DAY, { ...born(year, age), guardianConsent, consult: photos ? { photos } : {} });
+  expect(refused(1990)).toBe('not asked');
+  expect(refused(1990, 'none')).toBe('refused');
+  expect(refused(1990, 'may be shown')).toBeNull();
+  expect(refused(null, 'may be shown')).toBeNull();
+  expect(refused(2014, 'may be shown')).toBe('no guardian');
+  expect(refused(2013, 'may be shown')).toBeNull();
+  expect(refused(null, 'may be shown', '', 'child')).toBe('no guardian');
+  expect(refused(2014, 'may be shown', 'Ines Moor')).toBeNull();
+  expect(refused(2014, 'none', 'Ines Moor')).toBe('refused');
 });

@@ -1,4 +1,5 @@
 import type { Features } from '../face';
+import type { Consult } from './consult';
 
 /** Ages under which somebody is asked for and a light touch is given. Local rules may say otherwise, and come first. */
 const MINOR_UNDER = 18;
@@ -39,6 +40,21 @@ type Young = {
 /** Whether somebody is to be asked before work: a minor, or perhaps one, for whom nobody has said yes yet. */
 export function consentMissing(day: string, client: Young): Exclude<Minority, null> | null {
   return client.guardianConsent === '' ? minorityOn(day, client) : null;
+}
+
+/**
+ * Why no photograph of a client may be taken or kept; null where it may. Somebody agreed, and of a minor a guardian did: a
+ * child's own yes is not enough.
+ */
+export function photographRefused(
+  day: string,
+  client: Young & { readonly consult: Pick<Consult, 'photos'> },
+): 'not asked' | 'refused' | 'no guardian' | null {
+  const { photos } = client.consult;
+  if (photos === undefined) return 'not asked';
+  if (photos === 'none') return 'refused';
+  const missing = consentMissing(day, client);
+  return missing === 'child' || missing === 'minor' ? 'no guardian' : null;
 }
 
 /** What is minded of a minor before any work, in a sentence; null of whoever is of age. */
