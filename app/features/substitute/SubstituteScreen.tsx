@@ -75,7 +75,8 @@ function Find({ kit, product, charts }: FindProps) {
     chartId !== null && chart === null ? null : request,
   );
   const [chosen, setChosen] = useState<string | null>(null);
-  const [key] = useState(newId);
+  // One request, told again, keeps its key; another has another.
+  const [keys] = useState(() => new Map<string, string>());
   const [busy, setBusy] = useState(false);
   const [said, setSaid] = useState<{ readonly words: string; readonly wrong: boolean } | null>(null);
   const picked = answer?.find((s) => substituteKey(s) === chosen) ?? answer?.[0] ?? null;
@@ -84,6 +85,9 @@ function Find({ kit, product, charts }: FindProps) {
   const apply = async (): Promise<void> => {
     setBusy(true);
     setSaid(null);
+    const what = `${substituteKey(picked!)} ${targets.join()}`;
+    const key = keys.get(what) ?? newId();
+    keys.set(what, key);
     try {
       const parts = picked!.parts.map((p) => ({
         productId: p.product.id,
@@ -94,8 +98,9 @@ function Find({ kit, product, charts }: FindProps) {
       const answer = await call('substituteProduct', {
         params: { id: product.id },
         body,
-        idempotencyKey: `${key} ${substituteKey(picked!)} ${targets.length}`.slice(0, 100),
+        idempotencyKey: key,
       });
+      keys.delete(what);
       await refresh();
       setSaid({ words: saidOf(answer, substituteName(picked!)), wrong: false });
       const [only] = answer.changed;
