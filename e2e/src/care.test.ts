@@ -21,7 +21,13 @@ test('an enquiry of a party in under a minute of touches: a client, a visit aske
   await page.getByRole('link', { name: 'An enquiry' }).click();
   await button('Keep the enquiry').click();
   await page.getByText('▲ Write a name').waitFor();
+  // Somebody known is told while the name is written, and only then.
+  const known = page.getByText('Somebody of this name is here already', { exact: false });
+  await page.getByLabel('Who asks').fill('penhallow  isaura');
+  await known.waitFor();
+  await page.getByRole('link', { name: /^Isaura Penhallow/ }).waitFor();
   await page.getByLabel('Who asks').fill('Perpetua Lisle');
+  await known.waitFor({ state: 'detached' });
   await page.getByLabel('Phone').fill('+00 555 0177');
   await page.getByLabel('Date').fill('2027-06-12');
   await page.getByLabel('From').fill('07:30');

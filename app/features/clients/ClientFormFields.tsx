@@ -1,4 +1,5 @@
-import { Controller, type Control } from 'react-hook-form';
+import type { ReactNode } from 'react';
+import { Controller, useWatch, type Control } from 'react-hook-form';
 import type { ClientForm } from '@toile/contract';
 import { Column, Field, Label } from '../../ui';
 import { SensitivitiesField } from './SensitivitiesField';
@@ -6,7 +7,14 @@ import { SensitivitiesField } from './SensitivitiesField';
 type TextName = 'name' | 'phone' | 'email' | 'birthYear' | 'guardianConsent' | 'notes';
 
 /** The fields of a client, each with its error beside it; the same for a new client and a known one. */
-export function ClientFormFields({ control }: { readonly control: Control<ClientForm> }) {
+export function ClientFormFields({
+  control,
+  underName,
+}: {
+  readonly control: Control<ClientForm>;
+  /** What is said of the name while it is written. */ readonly underName?: (name: string) => ReactNode;
+}) {
+  const name = useWatch({ control, name: 'name' });
   const text = (name: TextName, label: string, more: Partial<Parameters<typeof Field>[0]> = {}) => (
     <Controller
       control={control}
@@ -26,6 +34,7 @@ export function ClientFormFields({ control }: { readonly control: Control<Client
   return (
     <Column gap="$4">
       {text('name', 'Name')}
+      {underName?.(name)}
       {text('phone', 'Phone', { keyboard: 'tel' })}
       {text('email', 'Email', { keyboard: 'email' })}
       {text('birthYear', 'Year of birth', { keyboard: 'decimal', hint: 'Needed for minors; may stay empty' })}

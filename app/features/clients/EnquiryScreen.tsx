@@ -7,6 +7,7 @@ import { useRefresh, useStudioSettings } from '../../data/hooks';
 import { useDraft } from '../../data/useDraft';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Choice, Column, DraftNote, Field, Label, Line, Screen, View } from '../../ui';
+import { AlreadyHere } from './AlreadyHere';
 
 type Form = Omit<Enquiry, 'people' | 'zone'> & { readonly people: string };
 
@@ -60,6 +61,7 @@ export function EnquiryScreen() {
       <Column gap="$3">
         <DraftNote {...draft} />
         <Field label="Who asks" value={form.name} onChange={(name) => change({ name })} error={errors.name} />
+        <AlreadyHere name={form.name} />
         <Line flexWrap="nowrap" alignItems="flex-start">
           <View flex={1}>
             <Field

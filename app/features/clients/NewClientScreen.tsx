@@ -8,6 +8,7 @@ import { call, CallError, fieldErrors } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
 import { useFormDraft } from '../../data/useDraft';
 import { Body, Button, Column, DraftNote, Screen } from '../../ui';
+import { AlreadyHere } from './AlreadyHere';
 import { ClientFormFields } from './ClientFormFields';
 
 const EMPTY: ClientForm = {
@@ -62,7 +63,7 @@ export function NewClientScreen() {
       }
     >
       <DraftNote {...draft} />
-      <ClientFormFields control={control} />
+      <ClientFormFields control={control} underName={(name) => <AlreadyHere name={name} />} />
     </Screen>
   );
 }
