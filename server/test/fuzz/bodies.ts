@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { writeLook } from '@toile/core';
+import { substituteRefused, writeLook } from '@toile/core';
 import { newId, tokenOf, type WriteName } from '@toile/contract';
 import { SIGN_INS } from '@toile/demo';
 import { photographOf } from '../aPhotograph';
@@ -25,7 +25,15 @@ const compact = demo.compacts[0]!;
 const newest = demo.charts.filter(({ id }) => id === chart.id).at(-1)!;
 const used = newest.steps.flatMap(({ use }) => use).find((one) => one.unitId !== null)!;
 const usedId = demo.units.find(({ id }) => id === used.unitId)!.productId;
-const other = demo.units.find(({ productId }) => productId !== usedId)!;
+/** A unit of something that may stand in for it there. */
+const standIn = demo.units.find(({ productId }) => {
+  const product = demo.products.find(({ id }) => id === productId)!;
+  return (
+    productId !== usedId &&
+    product.kind === used.product.kind &&
+    substituteRefused(newest, usedId, [{ product }], demo) === null
+  );
+})!;
 const { name, features, measurements } = client;
 const person = () => ({ id: newId(), name, notes: 'Left eye waters', features, measurements });
 const plainVisit = () => ({
@@ -327,7 +335,7 @@ export const SOUND: { readonly [N in WriteName]: () => Sound } = {
     id: usedId,
     body: {
       chartIds: [chart.id],
-      parts: [{ productId: other.productId, unitId: other.id, pumps: 1 }],
+      parts: [{ productId: standIn.productId, unitId: standIn.id, pumps: 1 }],
       doseFactor: 1,
       reason: '',
     },
