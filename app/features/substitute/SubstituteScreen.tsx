@@ -53,13 +53,20 @@ type FindProps = { readonly kit: Kit; readonly product: Product; readonly charts
 /** Nobody in particular: a face without a reading, for a product no chart uses. */
 const NO_ONE = { skin: {}, features: PLAIN_FEATURES, landmarks: inferLandmarks({}), sensitivities: [] };
 
+/** How what came of it is told: done, done but for some, or not. */
+const TONES = {
+  done: { mark: '✓', color: '$moss' },
+  'in part': { mark: '▲', color: '$weld' },
+  wrong: { mark: '▲', color: '$madder' },
+} as const;
+
 function Find({ kit, product, charts }: FindProps) {
   const router = useRouter();
   const refresh = useRefresh();
   const { chart: asked } = useLocalSearchParams<{ chart?: string }>();
-  const [chartId, setChartId] = useState<string | null>(() =>
-    charts.some((c) => c.id === asked) ? asked! : (charts[0]?.id ?? null),
-  );
+  const [wantedId, setChartId] = useState(asked);
+  // Once it has the substitute a chart is none of these any more.
+  const chartId = (charts.find((c) => c.id === wantedId) ?? charts[0])?.id ?? null;
   const [more, setMore] = useState(false);
   const offered = more ? charts : fewOf(charts, chartId, todayText());
   const places = placesFor(charts, chartId, todayText());
@@ -78,7 +85,9 @@ function Find({ kit, product, charts }: FindProps) {
   // One request, told again, keeps its key; another has another.
   const [keys] = useState(() => new Map<string, string>());
   const [busy, setBusy] = useState(false);
-  const [said, setSaid] = useState<{ readonly words: string; readonly wrong: boolean } | null>(null);
+  const [said, setSaid] = useState<{ readonly words: string; readonly tone: keyof typeof TONES } | null>(
+    null,
+  );
   const picked = answer?.find((s) => substituteKey(s) === chosen) ?? answer?.[0] ?? null;
   const why = needsSubstitute(product, request.context, packed ? [] : [product.id]);
   const targets = (places.find((place) => place.id === where) ?? places[0])?.chartIds ?? [];
@@ -102,14 +111,15 @@ function Find({ kit, product, charts }: FindProps) {
       });
       keys.delete(what);
       await refresh();
-      setSaid({ words: saidOf(answer, substituteName(picked!)), wrong: false });
+      const tone = answer.left.length > 0 ? 'in part' : 'done';
+      setSaid({ words: saidOf(answer, substituteName(picked!)), tone });
       const [only] = answer.changed;
       if (only && answer.changed.length === 1 && answer.left.length === 0)
         router.navigate(`/charts/${only.chartId}`);
     } catch (failed) {
       setSaid({
         words: failed instanceof CallError ? failed.message : 'Something went wrong. Try again.',
-        wrong: true,
+        tone: 'wrong',
       });
     } finally {
       setBusy(false);
@@ -128,9 +138,9 @@ function Find({ kit, product, charts }: FindProps) {
           <Column gap="$2">
             {said ? (
               <Body
-                role={said.wrong ? 'alert' : 'status'}
-                color={said.wrong ? '$madder' : '$moss'}
-              >{`${said.wrong ? '▲' : '✓'} ${said.words}`}</Body>
+                role={said.tone === 'wrong' ? 'alert' : 'status'}
+                color={TONES[said.tone].color}
+              >{`${TONES[said.tone].mark} ${said.words}`}</Body>
             ) : null}
             <Button
               kind="main"
@@ -149,7 +159,7 @@ function Find({ kit, product, charts }: FindProps) {
       <Column gap="$3">
         <Body>{why ? `${why}.` : 'Nothing speaks against it; these would stand in for it.'}</Body>
         {charts.length === 0 ? (
-          <Label>No chart uses it.{said && !said.wrong ? ` ${said.words}` : ''}</Label>
+          <Label>No chart uses it.{said && said.tone !== 'wrong' ? ` ${said.words}` : ''}</Label>
         ) : (
           <>
             <Choice

@@ -12,6 +12,7 @@ import { oneAtATime } from '../db/locks';
 import type { Database } from '../db/schema';
 import { found, ProblemError, wrong } from '../http/problem';
 import { read, write, type Services } from '../http/register';
+import { dayOfStudio } from '../studio/day';
 import { settingsNow } from '../studio/settings';
 
 /** Photographs the studio keeps: only where it says so and the client agreed, and gone when that is taken back. */
@@ -43,7 +44,7 @@ export function registerPhotographs(services: Services): void {
         .executeTakeFirst(),
     );
     const who = { consult, features, birthYear: birth_year, guardianConsent: guardian_consent };
-    const refused = photographRefused(now.toISOString().slice(0, 10), who);
+    const refused = photographRefused(dayOfStudio(settings, now), who);
     if (refused === 'no guardian')
       throw wrong('picture', 'Of a minor none is kept before a guardian’s consent is noted');
     if (refused) throw wrong('picture', 'The client has not agreed to photographs: ask in the first talk');

@@ -18,6 +18,8 @@ import { oneAtATime } from '../db/locks';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 import { patchTestsOfRows, patchTestsQuery } from '../patchTests/queries';
+import { dayOfStudio } from '../studio/day';
+import { settingsNow } from '../studio/settings';
 
 /** A chart with what is noted of its client by now; as it was written where the client was erased. */
 async function chartNow(tx: Tx, chart: Chart, now: Date): Promise<Chart> {
@@ -30,7 +32,7 @@ async function chartNow(tx: Tx, chart: Chart, now: Date): Promise<Chart> {
   if (!client) return chart;
   const patchTests = patchTestsOfRows(await patchTestsQuery(tx).where('client_id', '=', id).execute());
   const incidents = incidentsOfRows(await incidentsQuery(tx, id).execute());
-  const today = now.toISOString().slice(0, 10);
+  const today = dayOfStudio((await settingsNow(tx)).settings, now);
   return mindedNow(chart, {
     sensitivities: client.sensitivities,
     features: featuresAtAge(client.features, client.birth_year, today),

@@ -1,3 +1,5 @@
+import Papa from 'papaparse';
+
 /** What a column of a table of people holds. */
 type Column = 'name' | 'role' | 'ready' | 'face' | 'hair';
 const HEADERS: readonly (readonly [column: Column, told: RegExp])[] = [
@@ -21,14 +23,6 @@ const plain = (cell: string): string =>
     .trim();
 const columnOf = (cell: string): Column | null =>
   HEADERS.find(([, told]) => told.test(plain(cell)))?.[0] ?? null;
-const cellsOf = (line: string, by: string): string[] =>
-  line.split(by).map((cell) =>
-    cell
-      .trim()
-      .replace(/^"(.*)"$/, '$1')
-      .trim(),
-  );
-
 /** Nothing is done: an empty cell, a stroke, a no. */
 const NOTHING = /^(?:[-–—]*|no|none|n\/?a|0|x?✗)$/i;
 const YES = /^(?:yes|y|x|✓|✔|true|1)$/i;
@@ -38,24 +32,24 @@ const YES = /^(?:yes|y|x|✓|✔|true|1)$/i;
  * line of a list would tell it, so that both are read by one rule. Null where it is no table.
  */
 export function guestTable(text: string): GuestTable | null {
-  const lines = text.split(/\r?\n/);
-  const first = lines.findIndex((line) => line.trim() !== '');
-  if (first < 0) return null;
-  const by = ['\t', ';', ','].find((mark) => lines[first]!.includes(mark));
-  if (by === undefined) return null;
-  const names = cellsOf(lines[first]!, by);
+  const first = text.split(/\r?\n/).find((line) => line.trim() !== '');
+  const delimiter = ['\t', ';', ','].find((mark) => first?.includes(mark));
+  if (delimiter === undefined) return null;
+  const rows = Papa.parse<string[]>(text, { delimiter })
+    .data.map((cells, i) => ({ line: i + 1, cells: cells.map((cell) => cell.trim()) }))
+    .filter(({ cells }) => cells.some((cell) => cell !== ''));
+  const [header, ...body] = rows;
+  const names = header?.cells ?? [];
   const columns = names.map(columnOf);
   const known = new Set(columns.filter((column) => column !== null));
   if (!known.has('name') || known.size < 2) return null;
   const at = (column: Column): number => columns.indexOf(column);
   return {
     leftOut: names.filter((name, i) => name !== '' && columns[i] === null),
-    lines: lines.flatMap((line, i): TableLine[] => {
-      if (i <= first || line.trim() === '') return [];
-      const cells = cellsOf(line, by);
-      const cell = (column: Column): string => cells[at(column)] ?? '';
-      return [{ line: i + 1, text: rowAsLine(cell, known) }];
-    }),
+    lines: body.map(({ line, cells }) => ({
+      line,
+      text: rowAsLine((column) => cells[at(column)] ?? '', known),
+    })),
   };
 }
 
@@ -69,7 +63,9 @@ function rowAsLine(cell: (column: Column) => string, known: ReadonlySet<Column>)
   // A column for the face with nothing in it says so only where there is hair to be done.
   const bare = known.has('face') && face === '' && hair !== '';
   const ready = cell('ready');
-  return [cell('name'), cell('role'), ready, hair, bare ? 'no makeup' : face]
+  // 'Orr, Helen' is one name.
+  const name = cell('name').replace(/^([^,]+),\s*(.+)$/, '$2 $1');
+  return [name, cell('role'), ready, hair, bare ? 'no makeup' : face]
     .filter((part) => part !== '')
     .join(', ');
 }

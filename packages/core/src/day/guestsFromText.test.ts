@@ -210,6 +210,13 @@ describe('a table with a header', () => {
     ]);
   });
 
+  test('a comma within quotation marks parts nothing; a family name first is turned round', () => {
+    expect(told('Name,Role\n"Orr, Helen","Mother of the bride"\n\n"Ada"\n')).toEqual([
+      ['Helen Orr', 'close', null, null, null],
+      ['Ada', 'guest', null, null, null],
+    ]);
+  });
+
   test('one known word is no header: the line is somebody', () => {
     expect(told('Guest Orr, bride')).toEqual([['Guest Orr', 'star', null, null, null]]);
     expect(told('Ada, hair, 10:00')).toEqual([['Ada', 'guest', at(10), null, 40]]);
