@@ -4,8 +4,10 @@ import { Fraunces_500Medium } from '@expo-google-fonts/fraunces/500Medium';
 import { TamaguiProvider, Theme } from '@tamagui/core';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
+import { Suspense, type ReactNode } from 'react';
 import { SWRConfig, type SWRConfiguration } from 'swr';
 import { answeredEarly } from '../data/early';
+import { useLanguage } from '../data/language';
 import { Mishap } from '../features/frame/Mishap';
 import { SessionGate } from '../features/session/SessionGate';
 import { ThemeProvider } from '../features/settings/theme';
@@ -22,6 +24,12 @@ const READING: SWRConfiguration = {
   provider: () => new Map(answeredEarly()),
 };
 
+/** Draws what is inside once its words are here. */
+function Spoken({ children }: { readonly children: ReactNode }) {
+  useLanguage();
+  return children;
+}
+
 export default function Layout() {
   useSpacePresses();
   useFonts({
@@ -37,9 +45,13 @@ export default function Layout() {
           <Theme name={theme}>
             <SWRConfig value={READING}>
               <View flex={1} height="100%" backgroundColor="$background">
-                <SessionGate>
-                  <Slot />
-                </SessionGate>
+                <Suspense fallback={null}>
+                  <Spoken>
+                    <SessionGate>
+                      <Slot />
+                    </SessionGate>
+                  </Spoken>
+                </Suspense>
               </View>
             </SWRConfig>
           </Theme>

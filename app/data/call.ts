@@ -15,6 +15,7 @@ import {
   type WriteName,
 } from '@toile/contract';
 import { takeEarly } from './early';
+import { msg } from '@toile/core';
 
 /** An answer that was an error: its words are for the reader, its problem for the form. */
 export class CallError extends Error {
@@ -92,7 +93,7 @@ async function answered(name: RouteName, options: Request): Promise<Response> {
         body: options.body === undefined ? undefined : JSON.stringify(options.body),
       }));
   } catch {
-    throw new CallError('The studio cannot be reached. Check the connection and try again.', null);
+    throw new CallError(msg`The studio cannot be reached. Check the connection and try again.`, null);
   }
 }
 
@@ -107,7 +108,7 @@ async function errorFrom(response: Response): Promise<CallError> {
     const problem = (await response.json()) as Problem;
     return new CallError([problem.title, problem.detail].filter(Boolean).join(' '), problem);
   } catch {
-    return new CallError('The studio did not answer. Try again in a moment.', null);
+    return new CallError(msg`The studio did not answer. Try again in a moment.`, null);
   }
 }
 

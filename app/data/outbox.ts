@@ -1,6 +1,7 @@
 import { useSyncExternalStore } from 'react';
 import { call, CallError } from './call';
 import { openOutboxStore, type Outgoing, type OutboxStore, type Refused } from './outboxStore';
+import { msg } from '@toile/core';
 
 export type {
   ChairOutgoing,
@@ -160,7 +161,7 @@ async function sendAll(): Promise<void> {
   } catch (error) {
     // The next try is the clock's.
     again = false;
-    change({ failure: error instanceof CallError ? error.message : 'Not sent. It is kept here.' });
+    change({ failure: error instanceof CallError ? error.message : msg`Not sent. It is kept here.` });
     timer = setTimeout(() => void flush(), RETRY_MS[Math.min(tries++, RETRY_MS.length - 1)]);
   }
 }

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { toldOf, WELL, type Told } from './useSaving';
+import { msg } from '@toile/core';
 
 type AsChangedOptions<A, V> = {
   /** As the server has it, as far as is known here. */
@@ -67,7 +68,7 @@ export function useAsChanged<A, V>({
       } catch (error) {
         const theirs = theirsIn?.(error);
         if (theirs) adopt(theirs);
-        setTold(toldOf(error, 'Something went wrong. Try again.'));
+        setTold(toldOf(error, msg`Something went wrong. Try again.`));
         q.next = null;
         [...heard, ...q.heard.splice(0)].forEach((hear) => hear(false));
       }

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { CallError } from './call';
+import { msg } from '@toile/core';
 
 /** What stands behind the # of a link's address: no server and no log is ever sent it. */
 export const tokenOfAddress = (): string => window.location.hash.slice(1);
@@ -29,7 +30,7 @@ export function useOpened<T>(
       },
       (error: unknown) =>
         current &&
-        setEnded(error instanceof CallError ? error.message : 'The link could not be opened. Try again.'),
+        setEnded(error instanceof CallError ? error.message : msg`The link could not be opened. Try again.`),
     );
     return () => {
       current = false;

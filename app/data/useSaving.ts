@@ -2,6 +2,7 @@ import { useCallback, useState } from 'react';
 import { ValidationError } from 'yup';
 import { CallError, fieldErrors } from './call';
 import { errorsByField } from './errorsByField';
+import { msg } from '@toile/core';
 
 export type Saving = {
   readonly busy: boolean;
@@ -21,7 +22,7 @@ export const WELL: Told = { failure: null, errors: {} };
  * One way of saving for every form and button: busy meanwhile, fields that are wrong told beside them, anything
  * else in words. `unknown` is said where nobody knows why.
  */
-export function useSaving(unknown = 'Something went wrong. Try again.'): Saving {
+export function useSaving(unknown = msg`Something went wrong. Try again.`): Saving {
   const [busy, setBusy] = useState(false);
   const [told, setTold] = useState(WELL);
   const save = useCallback(

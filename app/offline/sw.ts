@@ -6,7 +6,7 @@ import {
   type PrecacheEntry,
 } from 'workbox-precaching';
 import { NavigationRoute, registerRoute } from 'workbox-routing';
-import { NetworkFirst } from 'workbox-strategies';
+import { CacheFirst, NetworkFirst } from 'workbox-strategies';
 import { neverKept } from './neverKept';
 import { onlyWhatIsNew } from './onlyWhatIsNew';
 
@@ -45,6 +45,11 @@ registerRoute(
   new NavigationRoute(createHandlerBoundToURL('/index.html'), {
     denylist: [/^\/api\//, /^\/[spl]\//, /\.\w+$/],
   }),
+);
+// A language that is not everybody's, by its hash: kept once it was read.
+registerRoute(
+  ({ url }) => /\/translator-\w+\.js$/.test(url.pathname),
+  new CacheFirst({ cacheName: 'toile-language' }),
 );
 registerRoute(
   ({ url, request }) =>

@@ -1,3 +1,4 @@
+import { term } from '@toile/core';
 import { Pressable } from 'react-native';
 import { Column, Line } from './layout';
 import { Body, Label } from './Text';
@@ -38,7 +39,7 @@ export function Choice<T extends string>({
               key={option}
               role={several ? 'checkbox' : 'radio'}
               aria-checked={on}
-              aria-label={words?.[option] ?? option}
+              aria-label={words?.[option] ?? term(option)}
               onPress={() => toggle(option)}
               style={{
                 minHeight: 44,
@@ -52,7 +53,9 @@ export function Choice<T extends string>({
                 backgroundColor: on ? c.ink : c.surface,
               }}
             >
-              <Body color={on ? '$onInk' : '$ink'}>{`${on ? '✓ ' : ''}${words?.[option] ?? option}`}</Body>
+              <Body
+                color={on ? '$onInk' : '$ink'}
+              >{`${on ? '✓ ' : ''}${words?.[option] ?? term(option)}`}</Body>
             </Pressable>
           );
         })}

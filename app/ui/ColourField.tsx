@@ -1,5 +1,5 @@
 import { useId, useState } from 'react';
-import { hexToSrgb, labToHex, srgbToLab, type Lab } from '@toile/core';
+import { hexToSrgb, labToHex, srgbToLab, type Lab, msg } from '@toile/core';
 import { Button } from './Button';
 import { LabField } from './LabField';
 import { Column, Line, View } from './layout';
@@ -25,11 +25,11 @@ export function ColourField({ start, button, onLab }: ColourFieldProps) {
   return (
     <Column gap="$2">
       {typed ? (
-        <LabField label="Colour as a reader gives it" button={button} onLab={give} />
+        <LabField label={msg`Colour as a reader gives it`} button={button} onLab={give} />
       ) : (
         <Line flexWrap="nowrap" alignItems="flex-end">
           <View flex={1}>
-            <Label render={<label htmlFor={id} />}>Colour by eye</Label>
+            <Label render={<label htmlFor={id} />}>{msg`Colour by eye`}</Label>
             <input
               id={id}
               type="color"
@@ -48,7 +48,7 @@ export function ColourField({ start, button, onLab }: ColourFieldProps) {
         </Line>
       )}
       <Line>
-        <Button onPress={() => setTyped(!typed)}>{typed ? 'Pick by eye' : 'Type L*a*b*'}</Button>
+        <Button onPress={() => setTyped(!typed)}>{typed ? msg`Pick by eye` : msg`Type L*a*b*`}</Button>
       </Line>
     </Column>
   );

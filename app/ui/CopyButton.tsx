@@ -2,11 +2,12 @@ import { useState } from 'react';
 import { Button } from './Button';
 import { Column } from './layout';
 import { Body } from './Text';
+import { msg } from '@toile/core';
 
 /** Copies a text, and says whether it did. */
 export function CopyButton({
   text,
-  words = 'Copy',
+  words = msg`Copy`,
   label,
 }: {
   readonly text: string;
@@ -26,12 +27,13 @@ export function CopyButton({
   return (
     <Column gap="$1">
       <Button onPress={copy} label={label}>
-        {mine?.done ? '✓ Copied' : words}
+        {mine?.done ? msg`✓ Copied` : words}
       </Button>
       {mine && !mine.done ? (
-        <Body role="alert" color="$madder">
-          ▲ It could not be copied: mark it and copy it by hand.
-        </Body>
+        <Body
+          role="alert"
+          color="$madder"
+        >{msg`▲ It could not be copied: mark it and copy it by hand.`}</Body>
       ) : null}
     </Column>
   );

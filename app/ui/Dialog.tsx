@@ -3,6 +3,7 @@ import { Button } from './Button';
 import { Column } from './layout';
 import { Heading } from './Text';
 import { useColours } from './theme';
+import { msg } from '@toile/core';
 
 /**
  * A question in front of everything else, by the browser's own modal dialog: drawn above any scroller, the focus is
@@ -50,7 +51,7 @@ export function Dialog({
           {title}
         </Heading>
         {children}
-        <Button onPress={onClose}>Close</Button>
+        <Button onPress={onClose}>{msg`Close`}</Button>
       </Column>
     </dialog>
   );

@@ -1,5 +1,6 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { useColours } from './theme';
+import { msg } from '@toile/core';
 
 type GripProps = {
   readonly label: string;
@@ -36,7 +37,7 @@ export function Grip({ label, onStart, onDrag, onEnd, onNudge }: GripProps) {
     <button
       type="button"
       aria-label={label}
-      aria-description="Drag, or arrow keys up and down"
+      aria-description={msg`Drag, or arrow keys up and down`}
       onPointerDown={down}
       onPointerMove={(event) => from.current !== null && onDrag(event.clientY - from.current)}
       onPointerUp={up}

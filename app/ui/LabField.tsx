@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Lab } from '@toile/core';
+import { msg, type Lab } from '@toile/core';
 import { Button } from './Button';
 import { Field } from './Field';
 import { Column, Line, View } from './layout';
@@ -18,7 +18,7 @@ type LabFieldProps = {
 const anySurface = ([L, a, b]: Lab): string | null =>
   L >= 0 && L <= 100 && Math.abs(a) <= 128 && Math.abs(b) <= 128
     ? null
-    : 'No surface has this colour: L* is 0 to 100, a* and b* within 128 of 0';
+    : msg`No surface has this colour: L* is 0 to 100, a* and b* within 128 of 0`;
 
 /** CIELAB typed as three numbers, decimal points or commas, checked before it is taken. */
 export function LabField({ label, button, onLab, check = anySurface, start = null }: LabFieldProps) {
@@ -29,7 +29,7 @@ export function LabField({ label, button, onLab, check = anySurface, start = nul
   const add = (): void => {
     const [L, a, b] = values.map((v) => (v.trim() === '' ? Number.NaN : Number(v.replace(',', '.'))));
     const lab: Lab = [L!, a!, b!];
-    if (!lab.every(Number.isFinite)) return setError('Three numbers: L*, a* and b*');
+    if (!lab.every(Number.isFinite)) return setError(msg`Three numbers: L*, a* and b*`);
     const wrong = check(lab);
     setError(wrong ?? undefined);
     if (wrong) return;

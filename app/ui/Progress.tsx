@@ -1,6 +1,7 @@
 import { Button } from './Button';
 import { Column, Line, View } from './layout';
 import { Label } from './Text';
+import { msg } from '@toile/core';
 
 /** Work that takes a moment: how far it is, and a way to stop it. */
 export function Progress({
@@ -29,7 +30,7 @@ export function Progress({
           <View height={6} width={`${percent}%`} backgroundColor="$woad" />
         </View>
       </Column>
-      {onStop ? <Button onPress={onStop}>Stop</Button> : null}
+      {onStop ? <Button onPress={onStop}>{msg`Stop`}</Button> : null}
     </Line>
   );
 }

@@ -5,6 +5,7 @@ import { Column, Line, View } from './layout';
 import { Heading, Label } from './Text';
 import { useColours } from './theme';
 import { usePlace } from './usePlace';
+import { msg } from '@toile/core';
 
 type ScreenProps = {
   readonly title: string;
@@ -38,7 +39,7 @@ export function Screen({
       {onBack ? (
         <Pressable
           role="button"
-          aria-label="Back"
+          aria-label={msg`Back`}
           onPress={onBack}
           style={{
             width: 44,

@@ -4,9 +4,10 @@ import { Button } from './Button';
 import { Column } from './layout';
 import { Body, Heading } from './Text';
 import { useColours } from './theme';
+import { msg } from '@toile/core';
 
 /** Waiting, said in words. */
-export function Loading({ words = 'One moment' }: { readonly words?: string }) {
+export function Loading({ words = msg`One moment` }: { readonly words?: string }) {
   const c = useColours();
   return (
     <Column padding="$5" alignItems="center" role="status" aria-live="polite">
@@ -21,7 +22,7 @@ export function Failed({ words, onRetry }: { readonly words: string; readonly on
   return (
     <Column padding="$5" alignItems="flex-start" role="alert">
       <Body color="$madder">{`▲ ${words}`}</Body>
-      <Button onPress={onRetry}>Try again</Button>
+      <Button onPress={onRetry}>{msg`Try again`}</Button>
     </Column>
   );
 }

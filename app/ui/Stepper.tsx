@@ -1,6 +1,7 @@
 import { Button } from './Button';
 import { Column, Line } from './layout';
 import { Figure, Label } from './Text';
+import { msg } from '@toile/core';
 
 type StepperProps = {
   readonly label: string;
@@ -20,11 +21,11 @@ export function Stepper({ label, value, unit, minimum, maximum, step, onChange }
     <Column gap="$1" role="group" aria-label={label}>
       <Label>{label}</Label>
       <Line gap="$1" flexWrap="nowrap">
-        <Button label={`${label}: less`} onPress={() => move(-step)} disabled={value <= minimum}>
+        <Button label={msg`${label}: less`} onPress={() => move(-step)} disabled={value <= minimum}>
           −
         </Button>
         <Figure minWidth={60} textAlign="center" aria-live="polite">{`${value} ${unit}`}</Figure>
-        <Button label={`${label}: more`} onPress={() => move(step)} disabled={value >= maximum}>
+        <Button label={msg`${label}: more`} onPress={() => move(step)} disabled={value >= maximum}>
           +
         </Button>
       </Line>

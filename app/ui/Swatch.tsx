@@ -1,4 +1,4 @@
-import { labToHex, type Lab } from '@toile/core';
+import { labToHex, type Lab, msg } from '@toile/core';
 import { View } from '@tamagui/core';
 
 type SwatchProps = {
@@ -15,7 +15,7 @@ export function Swatch({ lab, beside = null, size = 32, label }: SwatchProps) {
   return (
     <View
       role="img"
-      aria-label={label ?? 'colour sample'}
+      aria-label={label ?? msg`colour sample`}
       flexDirection="row"
       backgroundColor="$judged"
       padding={4}

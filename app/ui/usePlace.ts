@@ -1,5 +1,6 @@
 import { useEffect, useRef, type RefObject } from 'react';
 import type { View } from 'react-native';
+import { msg } from '@toile/core';
 
 let firstPlace = true;
 
@@ -10,7 +11,7 @@ let firstPlace = true;
 export function usePlace(title: string): RefObject<View | null> {
   const heading = useRef<View>(null);
   useEffect(() => {
-    document.title = title === 'Toile' ? title : `${title} · Toile`;
+    document.title = title === 'Toile' ? title : msg`${title} · Toile`;
   }, [title]);
   useEffect(() => {
     const on = document.activeElement;

@@ -1,3 +1,4 @@
+import { chosenLanguage } from '../data/language';
 import type { fittingJobs } from './fittingJobs';
 import type { paintJobs } from './paintJobs';
 import type { photoJobs } from './photoJobs';
@@ -5,9 +6,9 @@ import type { planJobs } from './planJobs';
 import type { shadeJobs } from './shadeJobs';
 import { workerFor } from './rpc';
 
-/** Built by scripts/lib/workers.mjs: what they share is fetched once. */
+/** Built by scripts/lib/workers.mjs: what they share is fetched once. Each is told its language by its name. */
 const started = (name: 'fit' | 'shade' | 'paint' | 'plan' | 'photo'): Worker =>
-  new Worker(`/workers/${name}.worker.js`, { type: 'module' });
+  new Worker(`/workers/${name}.worker.js`, { type: 'module', name: chosenLanguage() });
 
 /** Fits looks, away from the page. */
 export const askFitting = workerFor<typeof fittingJobs>(() => started('fit'));

@@ -1,3 +1,4 @@
+import { speak } from '@toile/languages/speak';
 import { interning } from './intern';
 
 /** Work a worker can be asked for, by name; the second argument is told how far it is, 0 to 1, and the best so far. */
@@ -20,6 +21,7 @@ const TELL_EVERY = 0.1;
  */
 export function serveJobs(jobs: Jobs): void {
   const known = interning();
+  const spoken = speak(self.name === 'id' ? 'id' : 'en');
   self.onmessage = async ({ data: { id, kind, request } }: MessageEvent<Asked>) => {
     const say = (said: Said): void => self.postMessage(said);
     let told = 0;
@@ -29,6 +31,7 @@ export function serveJobs(jobs: Jobs): void {
       say({ id, share, soFar });
     };
     try {
+      await spoken;
       say({ id, answer: await jobs[kind]!(known(request), progress) });
     } catch (error) {
       say({ id, error: error instanceof Error ? error.message : String(error) });

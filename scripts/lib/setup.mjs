@@ -152,7 +152,10 @@ function bundleServiceWorker() {
   const files = readdirSync(dist, { recursive: true, withFileTypes: true })
     .filter((entry) => entry.isFile())
     .map((entry) => path.join(entry.parentPath ?? entry.path, entry.name))
-    .filter((file) => !/\/(sw\.js|lesson-\w+\.js|metadata\.json|pages\.json)$|\.map$/.test(file))
+    // A language other than the keys' is kept by whoever reads it, when it is read.
+    .filter(
+      (file) => !/\/(sw\.js|lesson-\w+\.js|metadata\.json|pages\.json|translator-\w+\.js)$|\.map$/.test(file),
+    )
     .map((file) => ({
       url: `/${path.relative(dist, file)}`,
       revision: createHash('sha256').update(readFileSync(file)).digest('hex').slice(0, 16),

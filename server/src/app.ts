@@ -24,6 +24,7 @@ import { isDatabaseAway, isUnkeepable, openDb } from './db/connection';
 import type { Standby } from './db/standby';
 import { fitInput } from './http/fitInput';
 import { heldAnswers } from './http/heldAnswers';
+import { answersInLanguage } from './http/language';
 import { quietLog } from './http/log';
 import type { Metrics } from './http/metrics';
 import { ProblemError } from './http/problem';
@@ -140,6 +141,8 @@ export function buildApp(options: AppOptions): Express {
     res.json({ ok: true });
   });
 
+  // What is told in words: answers, and pages, cards and calendars behind a link.
+  app.use(['/api', '/s', '/p', '/l', '/c'], answersInLanguage);
   app.use('/api', (req, res, next) => {
     res.set('cache-control', 'no-store');
     const origin = req.get('origin');

@@ -1,8 +1,13 @@
 import { PlaceIndex } from '../../features/frame/SideBySide';
 import { ClientsList } from '../../features/clients/ClientsList';
+import { msg } from '@toile/core';
 
 export default function ClientsIndex() {
   return (
-    <PlaceIndex list={<ClientsList />} title="Choose a client" words="Face, skin and charts open here." />
+    <PlaceIndex
+      list={<ClientsList />}
+      title={msg`Choose a client`}
+      words={msg`Face, skin and charts open here.`}
+    />
   );
 }

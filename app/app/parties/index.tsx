@@ -1,8 +1,13 @@
 import { PlaceIndex } from '../../features/frame/SideBySide';
 import { PartiesList } from '../../features/parties/PartiesList';
+import { msg } from '@toile/core';
 
 export default function PartiesIndex() {
   return (
-    <PlaceIndex list={<PartiesList />} title="Choose a party" words="Who, where and by when opens here." />
+    <PlaceIndex
+      list={<PartiesList />}
+      title={msg`Choose a party`}
+      words={msg`Who, where and by when opens here.`}
+    />
   );
 }

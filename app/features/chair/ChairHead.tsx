@@ -2,6 +2,7 @@ import { Body, BackIcon, Button, Column, Figure, Label, Line, useColours } from 
 import { useThemeChoice } from '../settings/theme';
 import { clockOf } from './chairView';
 import type { ChairWork } from './useChair';
+import { msg } from '@toile/core';
 
 type ChairHeadProps = {
   readonly chair: ChairWork;
@@ -23,7 +24,7 @@ export function ChairHead({ chair, title, detail, running, now, onLeave }: Chair
   return (
     <>
       <Line paddingHorizontal="$2" minHeight={52}>
-        <Button label="Leave the chair" onPress={onLeave}>
+        <Button label={msg`Leave the chair`} onPress={onLeave}>
           <BackMark />
         </Button>
         <Column gap={0} flexGrow={1} flexShrink={1} flexBasis={120}>
@@ -55,7 +56,7 @@ function DimRoom() {
   const dim = theme === 'dark';
   return (
     <Button
-      label={dim ? 'Light for a bright room' : 'Dark for a dim room'}
+      label={dim ? msg`Light for a bright room` : msg`Dark for a dim room`}
       onPress={() => choose(dim ? 'light' : 'dark')}
     >
       {dim ? '☀' : '☾'}
@@ -70,18 +71,20 @@ function BackMark() {
 
 /** How the sending goes, in a word or a button beside the step. */
 function SendState({ chair }: { readonly chair: ChairWork }) {
-  if (chair.failure) return <Button onPress={chair.sendAgain}>{`${chair.unsentCount} unsent, send`}</Button>;
-  if (chair.refused.length > 0) return <Label color="$madder">{`▲ ${chair.refused.length} not taken`}</Label>;
-  return <Label aria-live="polite">{chair.unsentCount > 0 ? 'sending' : '✓ all saved'}</Label>;
+  if (chair.failure)
+    return <Button onPress={chair.sendAgain}>{msg`${chair.unsentCount} unsent, send`}</Button>;
+  if (chair.refused.length > 0)
+    return <Label color="$madder">{msg`▲ ${chair.refused.length} not taken`}</Label>;
+  return <Label aria-live="polite">{chair.unsentCount > 0 ? msg`sending` : msg`✓ all saved`}</Label>;
 }
 
 /** What is wrong with the sending, in a sentence over the whole width: beside the step there is no room for one. */
 function SendTrouble({ chair }: { readonly chair: ChairWork }) {
   const words = [
     ...(chair.failure && chair.onPageOnlyCount > 0
-      ? [`This device is full: ${chair.onPageOnlyCount} only on this page. Keep it open.`]
+      ? [msg`This device is full: ${chair.onPageOnlyCount} only on this page. Keep it open.`]
       : []),
-    ...(chair.refused.length > 0 ? [`${chair.refused.length} not taken: ${chair.refused[0]}`] : []),
+    ...(chair.refused.length > 0 ? [msg`${chair.refused.length} not taken: ${chair.refused[0]!}`] : []),
   ];
   return words.map((sentence) => (
     <Body key={sentence} role="alert" paddingHorizontal="$4" color="$madder">{`▲ ${sentence}`}</Body>

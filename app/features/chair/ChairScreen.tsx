@@ -9,6 +9,7 @@ import {
   stepsOfVariant,
   waitsAt,
   type Chart,
+  msg,
 } from '@toile/core';
 import { useKit } from '../../data/hooks';
 import { Body, Button, Choice, Column, Line, Loading, Ready, Screen, useRoomy, View } from '../../ui';
@@ -37,7 +38,7 @@ export function ChairScreen({ id }: { readonly id: string }) {
     return <Work key={chosen} chair={chair} chart={worked} variant={chosen} onLeave={leave} />;
   }
   return (
-    <Screen title="The chair" onBack={leave}>
+    <Screen title={msg`The chair`} onBack={leave}>
       <Ready remote={chair.answer}>{() => <Loading />}</Ready>
     </Screen>
   );
@@ -89,7 +90,7 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
     <>
       {chart.version !== openedVersion ? (
         <Body role="status" paddingHorizontal="$4" paddingTop="$3" color="$weld">
-          {`▲ Version ${chart.version} was saved meanwhile and is the one worked now. What was ticked before stays with version ${openedVersion}.`}
+          {msg`▲ Version ${chart.version} was saved meanwhile and is the one worked now. What was ticked before stays with version ${openedVersion}.`}
         </Body>
       ) : null}
       {conflicts.map((conflict) => (
@@ -120,14 +121,14 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
           paddingHorizontal="$4"
           paddingTop="$3"
           color="$weld"
-        >{`◷ Worked now, while ${next.whileDrying.title.toLowerCase()} dries.`}</Body>
+        >{msg`◷ Worked now, while ${next.whileDrying.title.toLowerCase()} dries.`}</Body>
       ) : null}
       {next && next.waitMinutes > 0 && next.index === index ? (
         <Body
           paddingHorizontal="$4"
           paddingTop="$3"
           color="$weld"
-        >{`◷ Still wet under this one: wait ${clockOf(next.waitMinutes * 60)}.`}</Body>
+        >{msg`◷ Still wet under this one: wait ${clockOf(next.waitMinutes * 60)}.`}</Body>
       ) : null}
       <StepWords step={step} kit={kit.data} />
       <Comfort step={step} minutesIn={minutesIn} />
@@ -137,33 +138,34 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
   const foot = (
     <Column gap="$2" padding="$3" borderTopWidth={1} borderTopColor="$line">
       <Line flexWrap="nowrap">
-        <Button label="Step before" onPress={() => go(index - 1)} disabled={index === 0}>
+        <Button label={msg`Step before`} onPress={() => go(index - 1)} disabled={index === 0}>
           ‹
         </Button>
         <Button grow onPress={() => setOpen((o) => !o)}>
-          {open ? 'Close' : 'What I really did'}
+          {open ? msg`Close` : msg`What I really did`}
         </Button>
-        <Button label="Step after" onPress={() => go(index + 1)} disabled={index === worn.steps.length - 1}>
+        <Button
+          label={msg`Step after`}
+          onPress={() => go(index + 1)}
+          disabled={index === worn.steps.length - 1}
+        >
           ›
         </Button>
       </Line>
       {finished ? (
-        <Button kind="main" large onPress={onLeave}>
-          All done, close the chart
-        </Button>
+        <Button kind="main" large onPress={onLeave}>{msg`All done, close the chart`}</Button>
       ) : isSettled(step) ? (
         <Line flexWrap="nowrap">
-          <Button large onPress={() => chair.tick(step.id, false)}>
-            Not done yet
-          </Button>
-          <Button kind="main" large grow onPress={() => go(next?.index ?? nextIndex)}>
-            To the open step
-          </Button>
+          <Button large onPress={() => chair.tick(step.id, false)}>{msg`Not done yet`}</Button>
+          <Button
+            kind="main"
+            large
+            grow
+            onPress={() => go(next?.index ?? nextIndex)}
+          >{msg`To the open step`}</Button>
         </Line>
       ) : (
-        <Button kind="main" large onPress={done}>
-          Done
-        </Button>
+        <Button kind="main" large onPress={done}>{msg`Done`}</Button>
       )}
     </Column>
   );
@@ -171,8 +173,8 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
     <View flex={1} backgroundColor="$background" minHeight={0} role="main">
       <ChairHead
         chair={chair}
-        title={`Step ${index + 1} of ${worn.steps.length}`}
-        detail={`${minutesLeft} min left · ${chart.client.name}`}
+        title={msg`Step ${index + 1} of ${worn.steps.length}`}
+        detail={msg`${minutesLeft} min left · ${chart.client.name}`}
         running={running}
         now={now}
         onLeave={onLeave}
@@ -219,9 +221,9 @@ function WorkedAs({ chair, variant }: { readonly chair: ChairWork; readonly vari
   return (
     <Column paddingHorizontal="$4" paddingBottom="$4">
       <Choice
-        label="Worked"
+        label={msg`Worked`}
         options={['', ...variants.map((v) => v.id)]}
-        words={{ '': 'as planned', ...Object.fromEntries(variants.map((v) => [v.id, v.name])) }}
+        words={{ '': msg`as planned`, ...Object.fromEntries(variants.map((v) => [v.id, v.name])) }}
         chosen={[variant ?? '']}
         onChange={([v]) => router.setParams({ variant: v === '' ? undefined : v })}
       />

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import { isSettled, productsInWords, type Step } from '@toile/core';
+import { isSettled, productsInWords, type Step, msg } from '@toile/core';
 import { Body, Column, Label, Touch, useColours, View } from '../../ui';
 import { Notch } from '../face/Notch';
 
@@ -17,7 +17,7 @@ export function ChairSteps({ steps, at, onGo }: ChairStepsProps) {
     list.current?.children[at]?.scrollIntoView({ block: 'nearest' });
   }, [at]);
   return (
-    <div ref={list} role="list" aria-label="Steps">
+    <div ref={list} role="list" aria-label={msg`Steps`}>
       {steps.map((step, i) => {
         const on = i === at;
         const done = isSettled(step);
@@ -26,7 +26,7 @@ export function ChairSteps({ steps, at, onGo }: ChairStepsProps) {
             <Touch
               role="button"
               aria-current={on ? 'step' : undefined}
-              aria-label={`Step ${i + 1}, ${step.title}, ${productsInWords(step.use)}${done ? ', done' : ''}`}
+              aria-label={msg`Step ${i + 1}, ${step.title}, ${productsInWords(step.use)}${done ? msg`, done` : ''}`}
               onPress={() => onGo(i)}
               look={({ pressed }) => ({
                 minHeight: 52,

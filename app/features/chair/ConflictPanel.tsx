@@ -1,4 +1,4 @@
-import type { Conflict, RecordedEvent, Step } from '@toile/core';
+import { msg, type Conflict, type RecordedEvent, type Step } from '@toile/core';
 import { Body, Button, Column, Label, Subheading } from '../../ui';
 import { deviationInWords } from './chairView';
 import { instantInWords } from '../words/dates';
@@ -22,15 +22,16 @@ export function ConflictPanel({ conflict: { one, other }, step, onKeep }: Confli
       backgroundColor="$surface"
       role="alert"
     >
-      <Subheading>{`▲ Two versions of ${step.title.toLowerCase()}`}</Subheading>
-      <Body>Recorded on two devices, neither of which knew of the other. Which one is so?</Body>
+      <Subheading>{msg`▲ Two versions of ${step.title.toLowerCase()}`}</Subheading>
+      <Body>{msg`Recorded on two devices, neither of which knew of the other. Which one is so?`}</Body>
       {[one, other].map((event) => (
         <Column key={event.id} gap="$1" borderTopWidth={1} borderTopColor="$line" paddingTop="$2">
           <Body fontWeight="700">{eventInWords(event)}</Body>
           <Label>{`${event.by}, ${instantInWords(event.at)}`}</Label>
-          <Button label={`Keep: ${eventInWords(event)}, ${event.by}`} onPress={() => onKeep(event)}>
-            Keep this one
-          </Button>
+          <Button
+            label={msg`Keep: ${eventInWords(event)}, ${event.by}`}
+            onPress={() => onKeep(event)}
+          >{msg`Keep this one`}</Button>
         </Column>
       ))}
     </Column>
@@ -39,5 +40,5 @@ export function ConflictPanel({ conflict: { one, other }, step, onKeep }: Confli
 
 function eventInWords(event: RecordedEvent): string {
   if (event.kind === 'deviation') return deviationInWords(event.deviation);
-  return event.kind === 'done' ? 'Done' : 'Not done yet';
+  return event.kind === 'done' ? msg`Done` : msg`Not done yet`;
 }

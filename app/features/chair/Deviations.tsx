@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import {
+  measureWord,
   NEXT_TIME,
   productsInWords,
   type Chart,
@@ -7,6 +8,8 @@ import {
   type Kit,
   type NextTime,
   type Step,
+  msg,
+  term,
 } from '@toile/core';
 import { Body, Button, Choice, Column, Field, Label, Line, Rule, Stepper } from '../../ui';
 import { useProposals } from '../chart/useProposals';
@@ -31,9 +34,9 @@ export function Deviations({ chart, step, kit, onDeviate }: DeviationsProps) {
       {planned > 0 ? (
         <Line alignItems="flex-end">
           <Stepper
-            label={`Really used, planned ${planned}`}
+            label={msg`Really used, planned ${planned}`}
             value={measures}
-            unit={measures === 1 ? measure : `${measure}s`}
+            unit={measureWord(measures, measure)}
             minimum={0.5}
             maximum={Math.max(60, 2 * planned)}
             step={measures < 1 ? 0.5 : 1}
@@ -43,14 +46,14 @@ export function Deviations({ chart, step, kit, onDeviate }: DeviationsProps) {
             kind="main"
             disabled={measures === planned}
             onPress={() => onDeviate({ kind: 'amount', measures, note })}
-          >
-            Record the amount
-          </Button>
+          >{msg`Record the amount`}</Button>
         </Line>
       ) : null}
       <Line>
-        {step.use.length > 0 ? <Button onPress={() => setOther((o) => !o)}>Other product</Button> : null}
-        <Button onPress={() => onDeviate({ kind: 'skipped', note })}>Skipped</Button>
+        {step.use.length > 0 ? (
+          <Button onPress={() => setOther((o) => !o)}>{msg`Other product`}</Button>
+        ) : null}
+        <Button onPress={() => onDeviate({ kind: 'skipped', note })}>{msg`Skipped`}</Button>
       </Line>
       {other ? (
         <Others
@@ -75,10 +78,17 @@ export function Deviations({ chart, step, kit, onDeviate }: DeviationsProps) {
         }
       />
       <Rule />
-      <Field label="Note" value={note} onChange={setNote} lines={2} placeholder="What was seen or said" />
-      <Button disabled={note.trim() === ''} onPress={() => onDeviate({ kind: 'note', note: note.trim() })}>
-        Record the note
-      </Button>
+      <Field
+        label={msg`Note`}
+        value={note}
+        onChange={setNote}
+        lines={2}
+        placeholder={msg`What was seen or said`}
+      />
+      <Button
+        disabled={note.trim() === ''}
+        onPress={() => onDeviate({ kind: 'note', note: note.trim() })}
+      >{msg`Record the note`}</Button>
     </Column>
   );
 }
@@ -90,7 +100,7 @@ function NextTimeChoice({ onChoose }: { readonly onChoose: (nextTime: NextTime, 
   return (
     <Column gap="$2">
       <Choice
-        label="Next time"
+        label={msg`Next time`}
         options={NEXT_TIME}
         chosen={chosen ? [chosen] : []}
         onChange={([wish]) => setChosen(wish ?? null)}
@@ -98,13 +108,13 @@ function NextTimeChoice({ onChoose }: { readonly onChoose: (nextTime: NextTime, 
       {chosen ? (
         <Line alignItems="flex-end">
           <Field
-            label="Why, in a sentence"
+            label={msg`Why, in a sentence`}
             value={sentence}
             onChange={(words) => setSentence(words.slice(0, 300))}
-            hint="Shown next time; only what is chosen is done."
+            hint={msg`Shown next time; only what is chosen is done.`}
           />
           <Button kind="main" onPress={() => onChoose(chosen, sentence.trim())}>
-            {`Next time: ${chosen}`}
+            {msg`Next time: ${term(chosen)}`}
           </Button>
         </Line>
       ) : null}
@@ -125,7 +135,7 @@ function Others({
 }) {
   const { found, error } = useProposals(step, chart, kit);
   if (error) return <Body color="$madder">{`▲ ${error}`}</Body>;
-  if (!found) return <Label>Matching the kit</Label>;
+  if (!found) return <Label>{msg`Matching the kit`}</Label>;
   return (
     <Column gap="$1">
       {found.gap ? <Body color="$weld">{`▲ ${found.gap.words}`}</Body> : null}

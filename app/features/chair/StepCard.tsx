@@ -10,6 +10,8 @@ import {
   type Chart,
   type Kit,
   type Step,
+  msg,
+  term,
 } from '@toile/core';
 import { useClient } from '../../data/hooks';
 import { Body, Column, Figure, Heading, Judged, Label, Line, Swatch } from '../../ui';
@@ -43,7 +45,7 @@ export function StepFace({
         layers={layers}
         height={height}
         framing={zoomFor(step, chart.client)}
-        label={`Where: ${step.title}`}
+        label={msg`Where: ${step.title}`}
       />
     </Judged>
   );
@@ -81,13 +83,13 @@ export function StepWords({ step, kit }: { readonly step: Step; readonly kit: Ki
         {howInWords(step)}
       </Body>
       {step.tool === 'airbrush' ? <Body>{airbrushInWords(step)}</Body> : null}
-      {step.tool === 'airbrush' ? <Body color="$weld">{`▲ ${AFTER_AIRBRUSH}`}</Body> : null}
+      {step.tool === 'airbrush' ? <Body color="$weld">{term(`▲ ${AFTER_AIRBRUSH}`)}</Body> : null}
       {step.note ? (
         <Body fontSize="$4" lineHeight="$4">
           {step.note}
         </Body>
       ) : null}
-      {isSettled(step) && step.done ? <Label>{`Done by ${step.done.by}`}</Label> : null}
+      {isSettled(step) && step.done ? <Label>{msg`Done by ${step.done.by}`}</Label> : null}
       {step.done?.deviations.map((d, i) => (
         <Body key={i} color="$weld">{`▲ ${deviationInWords(d)}`}</Body>
       ))}
@@ -111,7 +113,7 @@ export function StepCautions({
   const cautions = useMemo(() => cautionsOf(chart, kit ?? null, step.id), [chart, kit, step.id]);
   if (cautions.length === 0) return null;
   return (
-    <Column paddingHorizontal="$4" paddingTop="$3" gap="$1" role="alert" aria-label="Before this step">
+    <Column paddingHorizontal="$4" paddingTop="$3" gap="$1" role="alert" aria-label={msg`Before this step`}>
       {cautions.map(({ rule, severity, message }) => (
         <Body
           key={`${rule} ${message}`}
@@ -123,7 +125,7 @@ export function StepCautions({
           {`${severity === 'stop' ? '■' : '▲'} ${message}`}
         </Body>
       ))}
-      <Label>A list of words is not a finding: the maker’s own list decides. Stop at any stinging.</Label>
+      <Label>{msg`A list of words is not a finding: the maker’s own list decides. Stop at any stinging.`}</Label>
     </Column>
   );
 }
@@ -134,8 +136,8 @@ export function BeforeTheWork({ clientId }: { readonly clientId: string }) {
   const cautions = useMemo(() => (client ? cautionsNoted(client) : []), [client]);
   if (cautions.length === 0) return null;
   return (
-    <Column paddingHorizontal="$4" paddingTop="$3" gap="$1" role="note" aria-label="Before the work">
-      <Label>Before the work</Label>
+    <Column paddingHorizontal="$4" paddingTop="$3" gap="$1" role="note" aria-label={msg`Before the work`}>
+      <Label>{msg`Before the work`}</Label>
       {cautions.map((caution) => (
         <Body key={caution} fontSize="$4" lineHeight="$4" color="$weld">{`▲ ${caution}`}</Body>
       ))}
@@ -148,7 +150,7 @@ export function Comfort({ step, minutesIn }: { readonly step: Step; readonly min
   const cues = comfortCues(step, minutesIn);
   if (cues.length === 0) return null;
   return (
-    <Column paddingHorizontal="$4" paddingBottom="$3" gap="$1" role="note" aria-label="For the client">
+    <Column paddingHorizontal="$4" paddingBottom="$3" gap="$1" role="note" aria-label={msg`For the client`}>
       {cues.map((cue) => (
         <Body key={cue} fontSize="$4" lineHeight="$4">{`☞ ${cue}`}</Body>
       ))}

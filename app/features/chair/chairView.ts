@@ -1,4 +1,4 @@
-import { causeNamed, productsInWords, type Deviation, type Kit, type Step } from '@toile/core';
+import { causeNamed, productsInWords, type Deviation, type Kit, type Step, msg, term } from '@toile/core';
 
 /** Where the chair stands: a step, and how far down the list it was when it was opened. */
 export type PlaceInSteps = { readonly stepId: string | undefined; readonly index: number };
@@ -21,7 +21,7 @@ export function indexOfPlace(steps: readonly Step[], { stepId, index }: PlaceInS
 /** Where a product is in the cases: 'case 2, C4'. */
 export function placeInKit(step: Step, kit: Kit | undefined): string | null {
   const places = step.use.flatMap((u) => kit?.units.find((unit) => unit.id === u.unitId)?.place ?? []);
-  return places.length > 0 ? places.join(' and ') : null;
+  return places.length > 0 ? places.join(msg` and `) : null;
 }
 
 /** '1:10' of seconds. */
@@ -40,22 +40,22 @@ export function comfortCues(step: Step, minutesIn: number): string[] {
     guides.some((guide) => names.some((name) => guide.toLowerCase().includes(name)));
   return [
     ...(step.tool === 'airbrush'
-      ? ['Eyes and mouth closed, ear-rings off, a cape on; keep air moving.']
+      ? [msg`Eyes and mouth closed, ear-rings off, a cape on; keep air moving.`]
       : []),
-    ...(step.role === 'lash' ? ['Look down; the lid is lifted, never tugged.'] : []),
+    ...(step.role === 'lash' ? [msg`Look down; the lid is lifted, never tugged.`] : []),
     ...(step.role !== 'lash' && touches('undereye', 'lowerline', 'comma')
-      ? ['Look up and away from the brush.']
+      ? [msg`Look up and away from the brush.`]
       : []),
-    ...(touches('innercorner') ? ['Look away from the brush.'] : []),
-    ...(step.role === 'liner' ? ['Look straight ahead, then rest the lid; stop at stinging.'] : []),
+    ...(touches('innercorner') ? [msg`Look away from the brush.`] : []),
+    ...(step.role === 'liner' ? [msg`Look straight ahead, then rest the lid; stop at stinging.`] : []),
     ...(step.role === 'eye' && touches('socket', 'outerlid')
-      ? ['Eyes open and straight ahead while it is placed.']
+      ? [msg`Eyes open and straight ahead while it is placed.`]
       : []),
-    ...(step.role === 'lip' || step.role === 'lip line' ? ['Lips relaxed and a little apart.'] : []),
+    ...(step.role === 'lip' || step.role === 'lip line' ? [msg`Lips relaxed and a little apart.`] : []),
     ...(minutesIn >= BREAK_AFTER && step.role === 'care'
-      ? ['A break is due: water, and a stretch.']
+      ? [msg`A break is due: water, and a stretch.`]
       : minutesIn >= 90
-        ? ['Long in the chair: offer a break.']
+        ? [msg`Long in the chair: offer a break.`]
         : []),
   ];
 }
@@ -65,19 +65,19 @@ export function deviationInWords(d: Deviation): string {
   const note = d.note ? `: ${d.note}` : '';
   switch (d.kind) {
     case 'amount':
-      return `Really used ${d.measures}${note}`;
+      return msg`Really used ${d.measures!}${note}`;
     case 'other product':
-      return `Really used ${productsInWords(d.use ?? [])}${note}`;
+      return msg`Really used ${productsInWords(d.use ?? [])}${note}`;
     case 'skipped':
       return `Skipped${note}`;
     case 'note':
       return `Noted${note}`;
     case 'next time':
-      return `Next time: ${d.nextTime ?? 'keep'}${note}`;
+      return msg`Next time: ${term(d.nextTime ?? msg`keep`)}${note}`;
     case 'fault': {
       const known = d.fault ? causeNamed(d.fault.seen, d.fault.cause) : null;
       return known
-        ? `Seen: ${known.fault.seen}, likely ${known.cause.words}. Next time ${known.cause.next}${note}`
+        ? msg`Seen: ${known.fault.seen}, likely ${known.cause.words}. Next time ${known.cause.next}${note}`
         : `Seen${note}`;
     }
   }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { refuseAdaptation, type Adaptation, type Chart } from '@toile/core';
+import { refuseAdaptation, type Adaptation, type Chart, msg, plural } from '@toile/core';
 import { Body, Button, Column, Label, Line } from '../../ui';
 
 type AdaptationsPanelProps = {
@@ -18,16 +18,16 @@ export function AdaptationsPanel({ chart, editable, onChange }: AdaptationsPanel
   if (adaptations.length === 0) return null;
   const kept = adaptations.filter((a) => !a.refused).length;
   return (
-    <Column gap="$2" role="group" aria-label="Fitted to the client and the day">
+    <Column gap="$2" role="group" aria-label={msg`Fitted to the client and the day`}>
       <Line justifyContent="space-between" flexWrap="nowrap">
         <Body
           flex={1}
-        >{`Fitted to this client and day: ${kept} ${kept === 1 ? 'change' : 'changes'} of the look.`}</Body>
+        >{msg`Fitted to this client and day: ${plural(kept)`${kept} change|${kept} changes`} of the look.`}</Body>
         <Button
-          label={open ? 'Close what was fitted' : 'Show what was fitted'}
+          label={open ? msg`Close what was fitted` : msg`Show what was fitted`}
           onPress={() => setOpen((o) => !o)}
         >
-          {open ? 'Close' : 'Show'}
+          {open ? msg`Close` : msg`Show`}
         </Button>
       </Line>
       {open
@@ -62,13 +62,11 @@ export function AdaptationRow({ adaptation, title, onRefuse }: AdaptationRowProp
       paddingBottom="$2"
     >
       <Column gap={0} flex={1}>
-        <Body color={refused ? '$inkSoft' : '$ink'}>{refused ? `${words}: refused` : words}</Body>
+        <Body color={refused ? '$inkSoft' : '$ink'}>{refused ? msg`${words}: refused` : words}</Body>
         <Label>{[title, why].filter(Boolean).join(' · ')}</Label>
       </Column>
       {onRefuse && !refused ? (
-        <Button label={`Not here: ${words}`} onPress={onRefuse}>
-          Not here
-        </Button>
+        <Button label={msg`Not here: ${words}`} onPress={onRefuse}>{msg`Not here`}</Button>
       ) : null}
     </Line>
   );

@@ -13,15 +13,17 @@ import {
   type Chart,
   type LayerKind,
   LAYER_LOOKS,
+  messages,
+  msg,
 } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Button, Choice, Column } from '../../ui';
 
-const CARE_WORDS: Readonly<Record<CareStep, string>> = {
+const CARE_WORDS: Readonly<Record<CareStep, string>> = messages({
   prep: 'Prepare the skin',
   primer: 'Prime',
   mist: 'Mist',
-};
+});
 
 /** Adds a layer of a kind where its phase comes in the chart's order, placed as that kind usually is. */
 export function AddLayer({
@@ -48,18 +50,18 @@ export function AddLayer({
   };
   return (
     <Column gap="$2">
-      <Button onPress={() => setOpen((o) => !o)}>{open ? 'No new layer' : 'Add a layer'}</Button>
+      <Button onPress={() => setOpen((o) => !o)}>{open ? msg`No new layer` : msg`Add a layer`}</Button>
       {open ? (
         <>
           <Choice
-            label="Which kind"
+            label={msg`Which kind`}
             options={LAYER_KINDS}
             words={Object.fromEntries(LAYER_KINDS.map((kind) => [kind, LAYER_LOOKS[kind].name]))}
             chosen={[]}
             onChange={([kind]) => kind && add(kind)}
           />
           <Choice
-            label="Or care"
+            label={msg`Or care`}
             options={CARE_STEPS}
             words={CARE_WORDS}
             chosen={[]}
@@ -77,9 +79,7 @@ export function AddLayer({
                 setOpen(false);
                 onAdd(withDeeperEdge(chart, id), id);
               }}
-            >
-              A deeper edge to the base
-            </Button>
+            >{msg`A deeper edge to the base`}</Button>
           ) : null}
         </>
       ) : null}

@@ -1,4 +1,4 @@
-import { amountsInAll, measuresInWords, toolsForFace, type Step } from '@toile/core';
+import { amountsInAll, measuresInWords, toolsForFace, type Step, msg } from '@toile/core';
 import { Body, Column, Figure, Label, Line, Subheading, Swatch } from '../../ui';
 
 /** What the whole chart takes of each product, for the palette and the bag. */
@@ -6,8 +6,8 @@ export function AmountsInAll({ steps }: { readonly steps: readonly Step[] }) {
   const amounts = amountsInAll(steps);
   if (amounts.length === 0) return null;
   return (
-    <Column gap="$2" role="group" aria-label="Amounts in all">
-      <Subheading>{`What it takes in all, ${amounts.length} products`}</Subheading>
+    <Column gap="$2" role="group" aria-label={msg`Amounts in all`}>
+      <Subheading>{msg`What it takes in all, ${amounts.length} products`}</Subheading>
       {amounts.map(({ product, measure, parts, mg, stepIds }) => (
         <Line
           key={`${product.id} ${measure}`}
@@ -20,15 +20,17 @@ export function AmountsInAll({ steps }: { readonly steps: readonly Step[] }) {
           {product.lab ? <Swatch lab={product.lab} size={28} /> : null}
           <Column gap={0} flex={1}>
             <Body>{`${product.maker} ${product.line} ${product.shade}`}</Body>
-            <Label>{`step ${stepIds.map((id) => steps.findIndex((s) => s.id === id) + 1).join(', ')}`}</Label>
+            <Label>{msg`step ${stepIds.map((id) => steps.findIndex((s) => s.id === id) + 1).join(', ')}`}</Label>
           </Column>
           <Column gap={0} alignItems="flex-end">
             <Figure fontWeight="700">{measuresInWords(parts, measure)}</Figure>
-            <Label>{mg >= 1000 ? `${(mg / 1000).toFixed(2)} g` : `${mg.toFixed(mg < 10 ? 1 : 0)} mg`}</Label>
+            <Label>
+              {mg >= 1000 ? `${(mg / 1000).toFixed(2)} g` : msg`${mg.toFixed(mg < 10 ? 1 : 0)} mg`}
+            </Label>
           </Column>
         </Line>
       ))}
-      <Label>{`Clean tools for this face: ${toolsInWords(steps)}.`}</Label>
+      <Label>{msg`Clean tools for this face: ${toolsInWords(steps)}.`}</Label>
     </Column>
   );
 }

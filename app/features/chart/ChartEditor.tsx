@@ -1,5 +1,5 @@
 import { useCallback, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
-import { movedStep, reviewPlaces, stepsOfVariant, type Chart, type Kit } from '@toile/core';
+import { movedStep, reviewPlaces, stepsOfVariant, type Chart, type Kit, msg, term } from '@toile/core';
 import { Button, Judged, Label, Line, Subheading, TabPanel, Tabs, useRoomy, type MenuItem } from '../../ui';
 import { chooseGround, useGround } from '../face/ground';
 import { wishInWords } from '../looks/wishInWords';
@@ -142,13 +142,13 @@ export function ChartEditor({
       more={[
         ...more,
         ground === 'skin'
-          ? { words: 'Draw on paper', onPress: () => chooseGround('paper') }
-          : { words: 'Draw on the client’s skin', onPress: () => chooseGround('skin') },
+          ? { words: msg`Draw on paper`, onPress: () => chooseGround('paper') }
+          : { words: msg`Draw on the client’s skin`, onPress: () => chooseGround('skin') },
         ...(roomy
           ? []
           : [
               {
-                words: legend ? 'Put away what the marks mean' : 'What the marks mean',
+                words: legend ? msg`Put away what the marks mean` : msg`What the marks mean`,
                 onPress: () => setLegend(!legend),
               },
             ]),
@@ -160,8 +160,8 @@ export function ChartEditor({
     <>
       <StopsAbove places={places} lines={lines} onOpen={() => setPlace('look over')} />
       <Line justifyContent="space-between">
-        <Subheading>{`${steps.length} steps`}</Subheading>
-        <Label>{`${time.handsOn} min at work, ${time.waiting} min waiting`}</Label>
+        <Subheading>{msg`${steps.length} steps`}</Subheading>
+        <Label>{msg`${time.handsOn} min at work, ${time.waiting} min waiting`}</Label>
       </Line>
       <StepList
         steps={steps}
@@ -190,20 +190,20 @@ export function ChartEditor({
   const shown: Place = roomy && place === 'steps' && !step ? 'look over' : place;
   const tabs = (
     <Tabs
-      label={ofLook ? 'Parts of the look' : 'Parts of the chart'}
+      label={ofLook ? msg`Parts of the look` : msg`Parts of the chart`}
       chosen={shown}
       onChoose={setPlace}
       tabs={[
-        ...(roomy && !step ? [] : [{ id: 'steps' as const, words: roomy ? 'This step' : 'Steps' }]),
+        ...(roomy && !step ? [] : [{ id: 'steps' as const, words: roomy ? msg`This step` : msg`Steps` }]),
         {
           id: 'look over' as const,
-          words: 'Look over',
+          words: msg`Look over`,
           mark: <LookOverMark places={places} lines={lines} />,
         },
         ...(ofLook
-          ? [{ id: 'about' as const, words: 'About it' }]
-          : [{ id: 'amounts' as const, words: 'Amounts', label: 'Amounts and time' }]),
-        ...(versions ? [{ id: 'versions' as const, words: 'Versions' }] : []),
+          ? [{ id: 'about' as const, words: msg`About it` }]
+          : [{ id: 'amounts' as const, words: msg`Amounts`, label: msg`Amounts and time` }]),
+        ...(versions ? [{ id: 'versions' as const, words: msg`Versions` }] : []),
       ]}
     />
   );
@@ -226,7 +226,7 @@ export function ChartEditor({
     ),
     versions,
   };
-  const panel = <TabPanel label={shown}>{parts[shown]}</TabPanel>;
+  const panel = <TabPanel label={term(shown)}>{parts[shown]}</TabPanel>;
   if (roomy)
     return (
       <WidePlace
@@ -250,7 +250,7 @@ export function ChartEditor({
             {step && place === 'steps' ? (
               <Line justifyContent="space-between" flexWrap="nowrap">
                 <Subheading flex={1}>{step.title}</Subheading>
-                <Button label="Close the step" onPress={() => setSelected(null)}>
+                <Button label={msg`Close the step`} onPress={() => setSelected(null)}>
                   ✕
                 </Button>
               </Line>

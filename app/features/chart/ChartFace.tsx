@@ -9,6 +9,7 @@ import {
   type Chart,
   type ReviewFinding,
   type Step,
+  msg,
 } from '@toile/core';
 import { useColours } from '../../ui';
 import { faceBox, FaceStage } from '../face/FaceStage';
@@ -119,7 +120,7 @@ export function ChartFace({
       finder={step !== null && isCheekContour(step)}
       height={height}
       framing={frame}
-      label={`Face chart of ${client.name}${step ? `, ${step.title}` : ''}`}
+      label={msg`Face chart of ${client.name}${step ? `, ${step.title}` : ''}`}
     >
       {(toPixels, mmPerPixel, toMm) => {
         if (step && drawing && !bare)

@@ -1,6 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
-import { documentHash, type Chart } from '@toile/core';
+import { documentHash, type Chart, msg, plural, term } from '@toile/core';
 import { may, pathTo, type ChartAnswer } from '@toile/contract';
 import { call, CallError, currentOf } from '../../data/call';
 import { useChart, useKit, useRefresh, useSession } from '../../data/hooks';
@@ -29,7 +29,7 @@ export function ChartScreen({ id }: { readonly id: string }) {
   const router = useRouter();
   if (answer.data) return <Open key={`${id} ${version ?? ''}`} answer={answer.data} />;
   return (
-    <Screen title="Face chart" onBack={() => router.back()}>
+    <Screen title={msg`Face chart`} onBack={() => router.back()}>
       <Ready remote={answer}>{() => null}</Ready>
     </Screen>
   );
@@ -93,7 +93,7 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
         words:
           error instanceof CallError
             ? error.message
-            : 'Something went wrong. Your changes are kept here; try again.',
+            : msg`Something went wrong. Your changes are kept here; try again.`,
         newest: currentOf('createVersion', error),
       });
     } finally {
@@ -110,7 +110,7 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
     <Screen
       fill={roomy}
       title={saved.client.name}
-      above={`${saved.look.name} · ${saved.occasion.kind}, ${dayInWords(saved.occasion.date)} · version ${saved.version}`}
+      above={msg`${saved.look.name} · ${term(saved.occasion.kind)}, ${dayInWords(saved.occasion.date)} · version ${saved.version}`}
       onBack={() => router.navigate(`/clients/${saved.client.id}`)}
       foot={
         changed ? (
@@ -121,30 +121,28 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
                 <Body
                   role={failure ? undefined : 'alert'}
                   color="$weld"
-                >{`▲ Version ${theirs.version} is by ${theirs.author}: ${theirs.reason || 'no reason given'}. Yours stays here until you choose.`}</Body>
+                >{msg`▲ Version ${theirs.version} is by ${theirs.author}: ${theirs.reason || msg`no reason given`}. Yours stays here until you choose.`}</Body>
                 <Line flexWrap="nowrap">
                   <Button large grow onPress={() => (discardFor(theirs), void refresh())}>
-                    {`Take version ${theirs.version}`}
+                    {msg`Take version ${theirs.version}`}
                   </Button>
                   <Button large grow disabled={busy} onPress={() => void save(theirs)}>
-                    {`Save mine as version ${theirs.version + 1}`}
+                    {msg`Save mine as version ${theirs.version + 1}`}
                   </Button>
                 </Line>
               </>
             ) : (
               <>
                 <Field
-                  label="Why this version"
+                  label={msg`Why this version`}
                   value={draft.reason}
                   onChange={(reason) => setDraft((d) => ({ ...d, reason }))}
-                  placeholder="A calmer lip, after the trial"
+                  placeholder={msg`A calmer lip, after the trial`}
                 />
                 <Line flexWrap="nowrap">
-                  <Button large onPress={() => discardFor(saved)}>
-                    Undo all
-                  </Button>
+                  <Button large onPress={() => discardFor(saved)}>{msg`Undo all`}</Button>
                   <Button kind="main" large grow disabled={busy} onPress={() => void save()}>
-                    {`Save version ${saved.version + 1}`}
+                    {msg`Save version ${saved.version + 1}`}
                   </Button>
                 </Line>
               </>
@@ -153,9 +151,11 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
         ) : (
           <Line flexWrap="nowrap">
             {editable ? (
-              <Button large grow onPress={() => router.navigate(`/charts/${saved.id}/repeat`)}>
-                Repeat
-              </Button>
+              <Button
+                large
+                grow
+                onPress={() => router.navigate(`/charts/${saved.id}/repeat`)}
+              >{msg`Repeat`}</Button>
             ) : null}
             <Button
               kind="main"
@@ -163,9 +163,7 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
               grow
               disabled={!newestShown}
               onPress={() => router.navigate(`/charts/${saved.id}/chair?from=chart`)}
-            >
-              To the chair
-            </Button>
+            >{msg`To the chair`}</Button>
           </Line>
         )
       }
@@ -176,25 +174,27 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
         kit={kit.data}
         editable={editable}
         onChange={(chart) => setDraft((d) => ({ ...d, chart }))}
-        above={newestShown ? undefined : <Body color="$weld">{`▲ An older version, to read only.`}</Body>}
+        above={
+          newestShown ? undefined : <Body color="$weld">{term(msg`▲ An older version, to read only.`)}</Body>
+        }
         versions={<Versions saved={saved} versions={versions} />}
         more={[
           ...(editable
             ? [
-                { words: 'The occasion', onPress: () => setAsking('occasion') },
-                { words: 'Colours for what is worn', onPress: () => setAsking('series') },
+                { words: msg`The occasion`, onPress: () => setAsking('occasion') },
+                { words: msg`Colours for what is worn`, onPress: () => setAsking('series') },
               ]
             : []),
-          { words: 'Under light', href: `/charts/${saved.id}/light` },
-          { words: 'Print', onPress: () => setAsking('print') },
-          ...(editable ? [{ words: 'Share', onPress: () => setAsking('share') }] : []),
-          { words: 'How it wears', href: `/charts/${saved.id}/wear` },
-          { words: 'Photographs', href: `/charts/${saved.id}/photos` },
-          { words: 'Lesson for at home', href: `/charts/${saved.id}/lesson` },
-          { words: 'Half-face trial', href: `/charts/${saved.id}/trial` },
-          { words: 'Compare', href: `/charts/${saved.id}/compare` },
-          { words: 'Make a look of it', href: `/charts/${saved.id}/look` },
-          { words: 'Export as a file', onPress: () => exportChart(saved) },
+          { words: msg`Under light`, href: `/charts/${saved.id}/light` },
+          { words: msg`Print`, onPress: () => setAsking('print') },
+          ...(editable ? [{ words: msg`Share`, onPress: () => setAsking('share') }] : []),
+          { words: msg`How it wears`, href: `/charts/${saved.id}/wear` },
+          { words: msg`Photographs`, href: `/charts/${saved.id}/photos` },
+          { words: msg`Lesson for at home`, href: `/charts/${saved.id}/lesson` },
+          { words: msg`Half-face trial`, href: `/charts/${saved.id}/trial` },
+          { words: msg`Compare`, href: `/charts/${saved.id}/compare` },
+          { words: msg`Make a look of it`, href: `/charts/${saved.id}/look` },
+          { words: msg`Export as a file`, onPress: () => exportChart(saved) },
         ]}
       />
       {asking === 'occasion' && kit.data ? (
@@ -234,13 +234,15 @@ function Versions({
   const router = useRouter();
   return (
     <Column gap="$1">
-      <Label>{`Saved by ${saved.author}, ${dayInWords(saved.at)}`}</Label>
-      <Subheading fontSize="$2">{`${versions.length} ${versions.length === 1 ? 'version' : 'versions'}`}</Subheading>
+      <Label>{msg`Saved by ${saved.author}, ${dayInWords(saved.at)}`}</Label>
+      <Subheading fontSize="$2">{plural(
+        versions.length,
+      )`${versions.length} version|${versions.length} versions`}</Subheading>
       {versions.map((v) => (
         <Row
           key={v.version}
-          label={`Version ${v.version} · ${v.reason || 'no reason given'}, ${v.author}, ${dayInWords(v.at)}`}
-          title={`Version ${v.version} · ${v.reason || 'no reason given'}`}
+          label={msg`Version ${v.version} · ${v.reason || msg`no reason given`}, ${v.author}, ${dayInWords(v.at)}`}
+          title={msg`Version ${v.version} · ${v.reason || msg`no reason given`}`}
           detail={`${v.author}, ${dayInWords(v.at)}`}
           chosen={v.version === saved.version}
           onPress={() =>

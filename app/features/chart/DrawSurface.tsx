@@ -1,6 +1,6 @@
 import { useRef, type PointerEvent, type WheelEvent } from 'react';
 import { getStroke } from 'perfect-freehand';
-import { snapToGuide, type ClientSnapshot, type Point, type Step, type StrokePoint } from '@toile/core';
+import { snapToGuide, type ClientSnapshot, type Point, type Step, type StrokePoint, msg } from '@toile/core';
 import { useColours } from '../../ui';
 
 export type Box = readonly [x: number, y: number, width: number, height: number];
@@ -157,7 +157,7 @@ export function DrawSurface({
   return (
     <div
       role="application"
-      aria-label={tool === 'draw' ? `Draw ${step.title} on the face` : `Wipe off ${step.title}`}
+      aria-label={tool === 'draw' ? msg`Draw ${step.title} on the face` : msg`Wipe off ${step.title}`}
       onPointerDown={down}
       onPointerMove={move}
       onPointerUp={up}

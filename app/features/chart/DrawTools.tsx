@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Pressable } from 'react-native';
-import type { Point } from '@toile/core';
+import { msg, term, type Point } from '@toile/core';
 import { Body, Column, Line, useColours } from '../../ui';
 import { zoomed, type Box } from './DrawSurface';
 import { BREADTHS, type Breadth, type DrawingState } from './useDrawing';
@@ -30,32 +30,36 @@ export function DrawTools({ state, view, undo }: DrawToolsProps) {
     <Column
       gap="$1"
       role="group"
-      aria-label="Drawing by hand"
+      aria-label={msg`Drawing by hand`}
       backgroundColor="$background"
       paddingVertical="$1"
     >
       <Line flexWrap="nowrap" gap="$1">
-        <Tool label="Undo" words="↶" disabled={!undo.canUndo} onPress={undo.undo} />
-        <Tool label="Redo" words="↷" disabled={!undo.canRedo} onPress={undo.redo} />
-        <Tool label="Brush" on={drawing.tool === 'draw'} onPress={() => set({ tool: 'draw' })} />
-        <Tool label="Eraser" on={drawing.tool === 'erase'} onPress={() => set({ tool: 'erase' })} />
+        <Tool label={msg`Undo`} words="↶" disabled={!undo.canUndo} onPress={undo.undo} />
+        <Tool label={msg`Redo`} words="↷" disabled={!undo.canRedo} onPress={undo.redo} />
+        <Tool label={msg`Brush`} on={drawing.tool === 'draw'} onPress={() => set({ tool: 'draw' })} />
+        <Tool label={msg`Eraser`} on={drawing.tool === 'erase'} onPress={() => set({ tool: 'erase' })} />
         <Tool
-          label={`Breadth ${drawing.breadth}`}
-          words={drawing.breadth}
+          label={msg`Breadth ${term(drawing.breadth)}`}
+          words={term(drawing.breadth)}
           onPress={() => set({ breadth: next })}
         />
       </Line>
       <Line flexWrap="nowrap" gap="$1">
-        <Tool label="Both sides" on={drawing.mirrored} onPress={() => set({ mirrored: !drawing.mirrored })} />
         <Tool
-          label="Follow the guide"
-          words="Follow"
+          label={msg`Both sides`}
+          on={drawing.mirrored}
+          onPress={() => set({ mirrored: !drawing.mirrored })}
+        />
+        <Tool
+          label={msg`Follow the guide`}
+          words={msg`Follow`}
           on={drawing.snap}
           onPress={() => set({ snap: !drawing.snap })}
         />
-        <Tool label="Nearer" words="+" onPress={() => zoom(0.7)} />
-        <Tool label="Further" words="−" onPress={() => zoom(1.4)} />
-        <Tool label="Done drawing" words="Done" main onPress={stop} />
+        <Tool label={msg`Nearer`} words="+" onPress={() => zoom(0.7)} />
+        <Tool label={msg`Further`} words="−" onPress={() => zoom(1.4)} />
+        <Tool label={msg`Done drawing`} words={msg`Done`} main onPress={stop} />
       </Line>
     </Column>
   );

@@ -1,4 +1,4 @@
-import { acceptFinding, type Chart, type ReviewFinding } from '@toile/core';
+import { acceptFinding, type Chart, type ReviewFinding, msg, plural } from '@toile/core';
 import { Body, Column, Label, Subheading } from '../../ui';
 import { FindingRow } from '../review/FindingRow';
 
@@ -17,9 +17,9 @@ export function FaceFindings({ chart, findings, editable, onChange, onSelect }: 
   return (
     <Column gap="$2" role="status" aria-live="polite">
       {open.length === 0 ? (
-        <Body color="$moss">✓ Every placement keeps its limits.</Body>
+        <Body color="$moss">{msg`✓ Every placement keeps its limits.`}</Body>
       ) : (
-        <Subheading>{`${open.length} ${open.length === 1 ? 'thing' : 'things'} to look at`}</Subheading>
+        <Subheading>{msg`${plural(open.length)`${open.length} thing|${open.length} things`} to look at`}</Subheading>
       )}
       {open.map((finding, i) => (
         <PlaceFinding
@@ -33,7 +33,7 @@ export function FaceFindings({ chart, findings, editable, onChange, onSelect }: 
         />
       ))}
       {accepted.map((finding, i) => (
-        <Label key={i}>{`Stays as it is: ${finding.message} “${finding.accepted}”`}</Label>
+        <Label key={i}>{msg`Stays as it is: ${finding.message} “${finding.accepted ?? ''}”`}</Label>
       ))}
     </Column>
   );

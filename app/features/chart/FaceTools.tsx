@@ -1,6 +1,7 @@
 import { Button, Grip, Line, Menu, View, type MenuItem } from '../../ui';
 import type { FaceSizing } from './useFaceSize';
 import type { UndoSteps } from './useUndo';
+import { msg, term } from '@toile/core';
 
 type FaceToolsProps = {
   readonly undo: UndoSteps;
@@ -18,21 +19,21 @@ export function FaceTools({ undo, editable, bare, onBare, sizing, more }: FaceTo
     <Line gap="$1" paddingVertical="$1">
       {editable ? (
         <>
-          <Button label="Undo" disabled={!undo.canUndo} onPress={undo.undo}>
+          <Button label={msg`Undo`} disabled={!undo.canUndo} onPress={undo.undo}>
             ↶
           </Button>
-          <Button label="Redo" disabled={!undo.canRedo} onPress={undo.redo}>
+          <Button label={msg`Redo`} disabled={!undo.canRedo} onPress={undo.redo}>
             ↷
           </Button>
         </>
       ) : null}
-      <Button label={bare ? 'Show the layers' : 'Show the face before'} onPress={() => onBare(!bare)}>
-        {bare ? 'After' : 'Before'}
+      <Button label={bare ? msg`Show the layers` : msg`Show the face before`} onPress={() => onBare(!bare)}>
+        {bare ? msg`After` : msg`Before`}
       </Button>
       <View flexGrow={1} flexShrink={1} alignItems="center">
-        {sizing ? <Grip label={`Size of the face: ${sizing.size}`} {...sizing} /> : null}
+        {sizing ? <Grip label={msg`Size of the face: ${term(sizing.size)}`} {...sizing} /> : null}
       </View>
-      {more.length > 0 ? <Menu label="More of this chart" items={more} /> : null}
+      {more.length > 0 ? <Menu label={msg`More of this chart`} items={more} /> : null}
     </Line>
   );
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Chart, Kit } from '@toile/core';
+import { msg, type Chart, type Kit } from '@toile/core';
 import { Button, Column } from '../../ui';
 import { FaultFinder } from '../faults/FaultFinder';
 import { withStepChange } from './chartView';
@@ -17,7 +17,7 @@ export function FaultPanel({ chart, kit, onChange, onSelect }: FaultPanelProps) 
   return (
     <Column gap="$2">
       <Button onPress={() => setOpen((o) => !o)}>
-        {open ? 'Close the fault finder' : 'Something looks wrong?'}
+        {open ? msg`Close the fault finder` : msg`Something looks wrong?`}
       </Button>
       {open ? (
         <FaultFinder

@@ -10,6 +10,7 @@ import {
   type GuideParams,
   type Placement,
   type Point,
+  term,
 } from '@toile/core';
 import { DragTarget } from '../../ui';
 
@@ -121,7 +122,7 @@ function Handle({ name, at, params, placement, client, mmPerPixel, onMove, onCha
   };
   return (
     <DragTarget
-      label={spec.label}
+      label={term(spec.label)}
       name={name}
       mark={MARKS[name]}
       x={at[0]}

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { insetBox, type ClientSnapshot, type Inset, type Step } from '@toile/core';
+import { insetBox, type ClientSnapshot, type Inset, type Step, msg, term } from '@toile/core';
 import { Column, Judged, Label, Line, Switch } from '../../ui';
 import { FaceView } from '../face/FaceView';
 import { layersOf } from './layers';
@@ -42,10 +42,11 @@ export function Insets({
   const layers = useMemo(() => layersOf(client, small, step?.id ?? null, eyes), [client, small, step, eyes]);
   if (insets.length === 0) return null;
   return (
-    <Column gap="$1" role="group" aria-label="Up close">
+    <Column gap="$1" role="group" aria-label={msg`Up close`}>
       <Line flexWrap="nowrap" gap="$2">
         {insets.map((inset) => {
-          const words = inset === 'lips' ? 'lips' : `client’s ${inset}${closed ? ', closed' : ''}`;
+          const words =
+            inset === 'lips' ? 'lips' : msg`client’s ${term(inset)}${closed ? msg`, closed` : ''}`;
           return (
             <Judged key={inset} padding="$1" flex={1} gap={0}>
               <FaceView
@@ -58,7 +59,7 @@ export function Insets({
                 view={insetBox(inset, client.landmarks)}
                 width="100%"
                 height={insets.length === 1 ? 150 : 104}
-                label={`Up close: ${words}`}
+                label={msg`Up close: ${words}`}
               />
               <Label fontSize="$1" lineHeight="$1" color="$ink" textAlign="center">
                 {words}
@@ -68,7 +69,7 @@ export function Insets({
         })}
       </Line>
       {insets.includes('left eye') ? (
-        <Switch label="Eyes closed" on={closed} onToggle={() => setClosed((now) => !now)} />
+        <Switch label={msg`Eyes closed`} on={closed} onToggle={() => setClosed((now) => !now)} />
       ) : null}
     </Column>
   );

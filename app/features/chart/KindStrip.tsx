@@ -1,4 +1,4 @@
-import { LAYER_KINDS, LAYER_LOOKS, type Chart } from '@toile/core';
+import { LAYER_KINDS, LAYER_LOOKS, type Chart, msg } from '@toile/core';
 import { Label, Line } from '../../ui';
 import { Notch } from '../face/Notch';
 
@@ -6,7 +6,7 @@ import { Notch } from '../face/Notch';
 export function KindStrip({ steps }: { readonly steps: Chart['steps'] }) {
   const kinds = LAYER_KINDS.filter((kind) => steps.some((s) => s.role === kind));
   return (
-    <Line gap="$3" role="group" aria-label="What the marks mean">
+    <Line gap="$3" role="group" aria-label={msg`What the marks mean`}>
       {kinds.map((kind) => (
         <Line key={kind} gap="$1">
           <Notch kind={kind} size={16} />

@@ -1,4 +1,4 @@
-import type { Chart, Kit, ReviewFinding } from '@toile/core';
+import { msg, plural, type Chart, type Kit, type ReviewFinding } from '@toile/core';
 import type { ReviewLine } from '../../workers/fittingJobs';
 import { openLines } from '../review/reviewView';
 import { ReviewPanel } from '../review/ReviewPanel';
@@ -58,7 +58,7 @@ export function StopsAbove({ onOpen, ...found }: Found & { readonly onOpen: () =
   if (stops === 0) return null;
   return (
     <Button kind="stop" onPress={onOpen}>
-      {`■ ${stops} ${stops === 1 ? 'thing' : 'things'} to stop at: look over`}
+      {msg`■ ${plural(stops)`${stops} thing|${stops} things`} to stop at: look over`}
     </Button>
   );
 }

@@ -18,6 +18,8 @@ import {
   type GuideName,
   type Placement,
   type Step,
+  msg,
+  term,
 } from '@toile/core';
 import { Body, Button, Choice, Column, Label, Line, Stepper, Subheading } from '../../ui';
 import { withPlacements } from './chartView';
@@ -68,11 +70,11 @@ export function PlacePanel({
   const effect = effectOf(role, step.placements);
   const chosen = effect ? cautionOf(effect, features) : null;
   return (
-    <Column gap="$3" role="group" aria-label="Where it goes">
+    <Column gap="$3" role="group" aria-label={msg`Where it goes`}>
       {effectsFor(role).length > 0 ? (
         <Column gap="$1">
           <Choice
-            label="To"
+            label={msg`To`}
             options={effectsFor(role).map((e) => e.name)}
             chosen={effect ? [effect.name] : []}
             onChange={([name]) => {
@@ -107,7 +109,7 @@ export function PlacePanel({
             />
           ) : (
             <Line>
-              <Button onPress={() => onPlacement(i)}>Adjust</Button>
+              <Button onPress={() => onPlacement(i)}>{msg`Adjust`}</Button>
             </Line>
           )}
           <Line>
@@ -125,36 +127,31 @@ export function PlacePanel({
                     ),
                   )
                 }
-              >
-                Left and right apart
-              </Button>
+              >{msg`Left and right apart`}</Button>
             ) : null}
             {p.side !== 'both' ? (
               <Button
                 onPress={() => place(step.placements.map((q, k) => (k === i ? { ...q, side: 'both' } : q)))}
-              >
-                Both sides
-              </Button>
+              >{msg`Both sides`}</Button>
             ) : null}
             {p.without?.length ? (
-              <Button onPress={() => place(step.placements.map((q, k) => (k === i ? restored(q) : q)))}>
-                Put back what was wiped
-              </Button>
+              <Button
+                onPress={() => place(step.placements.map((q, k) => (k === i ? restored(q) : q)))}
+              >{msg`Put back what was wiped`}</Button>
             ) : null}
             {'guide' in p ? (
-              <Button label={`Watch it drawn: ${said[i]!.split(',')[0]!}`} onPress={() => setWatched(i)}>
-                Watch it drawn
-              </Button>
+              <Button
+                label={msg`Watch it drawn: ${said[i]!.split(',')[0]!}`}
+                onPress={() => setWatched(i)}
+              >{msg`Watch it drawn`}</Button>
             ) : null}
             {'guide' in p && skillForGuide(p.guide) ? (
-              <Button href={`/practice/${skillForGuide(p.guide)!.id}`}>Practise this</Button>
+              <Button href={`/practice/${skillForGuide(p.guide)!.id}`}>{msg`Practise this`}</Button>
             ) : null}
             <Button
-              label={`Take off ${said[i]!.split(',')[0]!}`}
+              label={msg`Take off ${said[i]!.split(',')[0]!}`}
               onPress={() => (place(step.placements.filter((_, k) => k !== i)), onPlacement(0))}
-            >
-              Take off
-            </Button>
+            >{msg`Take off`}</Button>
           </Line>
         </Column>
       ))}
@@ -166,7 +163,7 @@ export function PlacePanel({
           onPlacement(step.placements.length)
         )}
       />
-      <Button onPress={onDraw}>Draw by hand</Button>
+      <Button onPress={onDraw}>{msg`Draw by hand`}</Button>
     </Column>
   );
 }
@@ -186,22 +183,18 @@ function Controls({
     const by = (out: number, down: number) => (): void =>
       onChange({ ...nudged(placement, out * NUDGE_MM, down * NUDGE_MM) });
     return (
-      <Line role="group" aria-label="Move by half a millimetre">
-        <Button label="Move up" onPress={by(0, -1)}>
+      <Line role="group" aria-label={msg`Move by half a millimetre`}>
+        <Button label={msg`Move up`} onPress={by(0, -1)}>
           ↑
         </Button>
-        <Button label="Move down" onPress={by(0, 1)}>
+        <Button label={msg`Move down`} onPress={by(0, 1)}>
           ↓
         </Button>
-        <Button label="Move inwards" onPress={by(-1, 0)}>
-          in
-        </Button>
-        <Button label="Move outwards" onPress={by(1, 0)}>
-          out
-        </Button>
+        <Button label={msg`Move inwards`} onPress={by(-1, 0)}>{msg`in`}</Button>
+        <Button label={msg`Move outwards`} onPress={by(1, 0)}>{msg`out`}</Button>
         <Stepper
-          label="Soft edge"
-          unit="mm"
+          label={msg`Soft edge`}
+          unit={msg`mm`}
           minimum={0}
           maximum={12}
           step={0.5}
@@ -219,7 +212,7 @@ function Controls({
         return (
           <Stepper
             key={name}
-            label={spec.label}
+            label={term(spec.label)}
             unit={spec.unit}
             minimum={spec.minimum}
             maximum={spec.maximum}
@@ -262,7 +255,7 @@ function AddPlacement({
     <Column gap="$2">
       {own.length > 0 ? (
         <Choice
-          label="Add a guide"
+          label={msg`Add a guide`}
           options={own}
           words={words}
           chosen={[]}
@@ -270,11 +263,13 @@ function AddPlacement({
         />
       ) : null}
       <Line>
-        <Button onPress={() => setOpen((o) => !o)}>{open ? 'Hide the zones' : 'Add a whole zone'}</Button>
+        <Button onPress={() => setOpen((o) => !o)}>
+          {open ? msg`Hide the zones` : msg`Add a whole zone`}
+        </Button>
       </Line>
       {open ? (
         <Choice
-          label="Zones"
+          label={msg`Zones`}
           options={zones}
           words={words}
           chosen={[]}

@@ -13,6 +13,7 @@ import {
   withoutStep,
   type Chart,
   type Step,
+  msg,
 } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Button, Choice, Column, Field, Label, Line, Stepper, Switch } from '../../ui';
@@ -35,17 +36,17 @@ export function RecipePanel({ chart, step, variant, onChange, onSelect }: Recipe
   const before = chart.steps[at - 1];
   const notTogether = notStirred(chart, step.id);
   return (
-    <Column gap="$3" role="group" aria-label="How it is done">
+    <Column gap="$3" role="group" aria-label={msg`How it is done`}>
       <Field
-        label="Name of the step"
+        label={msg`Name of the step`}
         value={step.title}
         onChange={(title) => change({ title: title.slice(0, 200) })}
-        error={step.title.trim() === '' ? 'A step needs a name' : undefined}
+        error={step.title.trim() === '' ? msg`A step needs a name` : undefined}
       />
       <Choice
-        label="Tool"
+        label={msg`Tool`}
         options={TOOLS}
-        words={{ none: 'straight from the product' }}
+        words={{ none: msg`straight from the product` }}
         chosen={[step.tool]}
         onChange={([tool]) =>
           tool &&
@@ -58,21 +59,21 @@ export function RecipePanel({ chart, step, variant, onChange, onSelect }: Recipe
       />
       {step.tool === 'airbrush' ? (
         <Choice
-          label="Flow"
+          label={msg`Flow`}
           options={FLOWS}
           chosen={step.flow ? [step.flow] : []}
           onChange={([flow]) => flow && change({ flow, doseMgPerCm2: FLOW_DOSE[flow] })}
         />
       ) : null}
       <Choice
-        label="Technique"
+        label={msg`Technique`}
         options={TECHNIQUES}
         chosen={[step.technique]}
         onChange={([technique]) => technique && change({ technique })}
       />
       <Line gap="$4">
         <Stepper
-          label={step.tool === 'airbrush' ? 'Dose a pass' : 'Dose'}
+          label={step.tool === 'airbrush' ? msg`Dose a pass` : msg`Dose`}
           unit="mg/cm²"
           minimum={0}
           maximum={5}
@@ -81,7 +82,7 @@ export function RecipePanel({ chart, step, variant, onChange, onSelect }: Recipe
           onChange={(doseMgPerCm2) => change({ doseMgPerCm2 })}
         />
         <Stepper
-          label={step.tool === 'airbrush' ? 'Passes a side' : 'Passes'}
+          label={step.tool === 'airbrush' ? msg`Passes a side` : msg`Passes`}
           unit=""
           minimum={1}
           maximum={12}
@@ -90,8 +91,8 @@ export function RecipePanel({ chart, step, variant, onChange, onSelect }: Recipe
           onChange={(passes) => change({ passes })}
         />
         <Stepper
-          label="At work"
-          unit="min"
+          label={msg`At work`}
+          unit={msg`min`}
           minimum={0}
           maximum={60}
           step={0.5}
@@ -99,8 +100,8 @@ export function RecipePanel({ chart, step, variant, onChange, onSelect }: Recipe
           onChange={(handsOnMinutes) => change({ handsOnMinutes })}
         />
         <Stepper
-          label="Then wait"
-          unit="min"
+          label={msg`Then wait`}
+          unit={msg`min`}
           minimum={0}
           maximum={30}
           step={0.5}
@@ -117,27 +118,25 @@ export function RecipePanel({ chart, step, variant, onChange, onSelect }: Recipe
         onSelect={onSelect}
       />
       <Switch
-        label="Only if wanted"
+        label={msg`Only if wanted`}
         on={step.optional === true}
         onToggle={() => change({ optional: !step.optional })}
       />
-      <Line role="group" aria-label="Its place among the steps">
+      <Line role="group" aria-label={msg`Its place among the steps`}>
         <Button
-          label="Earlier"
+          label={msg`Earlier`}
           disabled={at <= 0}
           onPress={() => onChange(movedStep(chart, step.id, at - 1))}
-        >
-          ↑ earlier
-        </Button>
+        >{msg`↑ earlier`}</Button>
         <Button
-          label="Later"
+          label={msg`Later`}
           disabled={at >= chart.steps.length - 1}
           onPress={() => onChange(movedStep(chart, step.id, at + 1))}
-        >
-          ↓ later
-        </Button>
-        <Button onPress={() => onChange(duplicatedStep(chart, step.id, newId()))}>Once more</Button>
-        <Button onPress={() => onChange(splitStep(chart, step.id, newId()))}>Split in two layers</Button>
+        >{msg`↓ later`}</Button>
+        <Button onPress={() => onChange(duplicatedStep(chart, step.id, newId()))}>{msg`Once more`}</Button>
+        <Button
+          onPress={() => onChange(splitStep(chart, step.id, newId()))}
+        >{msg`Split in two layers`}</Button>
         {before ? (
           <Button
             disabled={notTogether !== null}
@@ -146,7 +145,7 @@ export function RecipePanel({ chart, step, variant, onChange, onSelect }: Recipe
               onSelect(before.id);
             }}
           >
-            {`Stir into ${before.title.toLowerCase()}`}
+            {msg`Stir into ${before.title.toLowerCase()}`}
           </Button>
         ) : null}
         <Button
@@ -156,12 +155,10 @@ export function RecipePanel({ chart, step, variant, onChange, onSelect }: Recipe
             onChange(withoutStep(chart, step.id));
             onSelect(null);
           }}
-        >
-          Take the step out
-        </Button>
+        >{msg`Take the step out`}</Button>
       </Line>
       {before && notTogether ? (
-        <Label>{`Not stirred into ${before.title.toLowerCase()}: ${notTogether}`}</Label>
+        <Label>{msg`Not stirred into ${before.title.toLowerCase()}: ${notTogether}`}</Label>
       ) : null}
     </Column>
   );
@@ -182,11 +179,11 @@ function DoseOnFace({
   const [planned, wanted] = [amountInWords(step.use), amountInWords(asked.use)];
   return (
     <Column gap="$1">
-      <Label>{`${asked.areaCm2.toFixed(0)} cm² of skin take ${asked.takenMg.toFixed(asked.takenMg < 10 ? 1 : 0)} mg with what the tool keeps: ${wanted}, ${asked.madeMg.toFixed(asked.madeMg < 10 ? 1 : 0)} mg${asked.why ? `; ${asked.why}` : ''}.`}</Label>
+      <Label>{msg`${asked.areaCm2.toFixed(0)} cm² of skin take ${asked.takenMg.toFixed(asked.takenMg < 10 ? 1 : 0)} mg with what the tool keeps: ${wanted}, ${asked.madeMg.toFixed(asked.madeMg < 10 ? 1 : 0)} mg${asked.why ? `; ${asked.why}` : ''}.`}</Label>
       {planned === wanted ? null : (
         <Line>
-          <Label flex={1}>{`Planned: ${planned}.`}</Label>
-          <Button onPress={() => onTake([...asked.use])}>{`Take ${wanted}`}</Button>
+          <Label flex={1}>{msg`Planned: ${planned}.`}</Label>
+          <Button onPress={() => onTake([...asked.use])}>{msg`Take ${wanted}`}</Button>
         </Line>
       )}
     </Column>
@@ -199,15 +196,13 @@ function OtherwiseInVariant({ chart, step, variant, onChange, onSelect }: Recipe
   if (step.variant === variant.id)
     return (
       <Line>
-        <Label flex={1}>{`Only in ${variant.name}.`}</Label>
+        <Label flex={1}>{msg`Only in ${variant.name}.`}</Label>
         <Button
           onPress={() => {
             onChange(withoutStep(chart, step.id));
             onSelect(step.instead ?? null);
           }}
-        >
-          As in the plan again
-        </Button>
+        >{msg`As in the plan again`}</Button>
       </Line>
     );
   return (
@@ -218,7 +213,7 @@ function OtherwiseInVariant({ chart, step, variant, onChange, onSelect }: Recipe
         onSelect(id);
       }}
     >
-      {`Do it otherwise in ${variant.name}`}
+      {msg`Do it otherwise in ${variant.name}`}
     </Button>
   );
 }

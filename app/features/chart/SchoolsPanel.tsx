@@ -7,6 +7,8 @@ import {
   type Answer,
   type Chart,
   type School,
+  msg,
+  term,
 } from '@toile/core';
 import { Body, Button, Column, Label, Line } from '../../ui';
 import { SchoolQuestion } from './SchoolQuestion';
@@ -31,12 +33,15 @@ export function SchoolsPanel({ chart, editable, onChange }: SchoolsPanelProps) {
     onChange(next.chart);
   };
   return (
-    <Column gap="$2" role="group" aria-label="School">
+    <Column gap="$2" role="group" aria-label={msg`School`}>
       <Line justifyContent="space-between" flexWrap="nowrap">
         <Label flex={1}>{schoolsInWords(chart.schools)}</Label>
         {editable ? (
-          <Button label={open ? 'Close the school' : 'Change the school'} onPress={() => setOpen((o) => !o)}>
-            {open ? 'Close' : 'Change'}
+          <Button
+            label={open ? msg`Close the school` : msg`Change the school`}
+            onPress={() => setOpen((o) => !o)}
+          >
+            {open ? msg`Close` : msg`Change`}
           </Button>
         ) : null}
       </Line>
@@ -44,8 +49,8 @@ export function SchoolsPanel({ chart, editable, onChange }: SchoolsPanelProps) {
         ? advice.map(({ school, answer, why }) => (
             <Line key={school} flexWrap="nowrap">
               <Body flex={1}>{`· ${why}`}</Body>
-              <Button label={`Take the advice: ${answer}`} onPress={() => change(school, answer)}>
-                {answer}
+              <Button label={msg`Take the advice: ${term(answer)}`} onPress={() => change(school, answer)}>
+                {term(answer)}
               </Button>
             </Line>
           ))

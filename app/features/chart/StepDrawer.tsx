@@ -13,6 +13,9 @@ import {
   type Proposal,
   type ReviewFinding,
   type Step,
+  messages,
+  msg,
+  term,
 } from '@toile/core';
 import { Body, Button, Choice, Column, Field, Judged, Label, Swatch, useColours } from '../../ui';
 import { amountInWords, withNote, withUse } from './chartView';
@@ -49,7 +52,11 @@ type StepDrawerProps = {
 const TABS = ['what', 'where', 'how'] as const;
 /** What of a step is decided: its product, its place, how it is done. */
 export type StepTab = (typeof TABS)[number];
-const TAB_WORDS: Readonly<Record<StepTab, string>> = { what: 'With what', where: 'Where', how: 'How' };
+const TAB_WORDS: Readonly<Record<StepTab, string>> = messages({
+  what: 'With what',
+  where: 'Where',
+  how: 'How',
+});
 
 /** What is decided in one step: product, place, dose, note. */
 export function StepDrawer({
@@ -78,7 +85,7 @@ export function StepDrawer({
             .join(' · ')}
         </Label>
         {step.tool === 'airbrush' ? <Label>{airbrushInWords(step)}</Label> : null}
-        {step.tool === 'airbrush' ? <Label>{AFTER_AIRBRUSH}</Label> : null}
+        {step.tool === 'airbrush' ? <Label>{term(AFTER_AIRBRUSH)}</Label> : null}
       </Column>
       {findings.map(({ finding, number }) => (
         <PlaceFinding
@@ -102,7 +109,7 @@ export function StepDrawer({
         ))}
       {editable ? (
         <Choice
-          label="Decide"
+          label={msg`Decide`}
           options={TABS}
           words={TAB_WORDS}
           chosen={[tab]}
@@ -132,7 +139,7 @@ export function StepDrawer({
       ) : null}
       {editable ? (
         <Field
-          label="Note"
+          label={msg`Note`}
           value={step.note}
           lines={2}
           onChange={(note) => onChange(withNote(chart, step.id, note))}
@@ -164,27 +171,25 @@ function WhatPanel({
           onPick={(proposal) => onChange(withUse(chart, step.id, proposal.use))}
         />
       ) : (
-        <Label>No product is needed here.</Label>
+        <Label>{msg`No product is needed here.`}</Label>
       )}
       {step.role === 'base' ? (
         <Button
           onPress={() =>
             router.navigate(`/clients/${chart.client.id}/shades?chart=${chart.id}&step=${step.id}`)
           }
-        >
-          Match and mix in full
-        </Button>
+        >{msg`Match and mix in full`}</Button>
       ) : null}
       {step.use.map(({ product }) => (
         <Button
           key={product.id}
           onPress={() => router.navigate(`/kit/products/${product.id}/substitute?chart=${chart.id}`)}
         >
-          {`Find a substitute for ${product.line} ${product.shade}`}
+          {msg`Find a substitute for ${product.line} ${product.shade}`}
         </Button>
       ))}
       <Button onPress={() => setAsking(!asking)}>
-        {asking ? 'Put away what is asked for' : `Asked for: ${wishInWords(step)}`}
+        {asking ? msg`Put away what is asked for` : msg`Asked for: ${wishInWords(step)}`}
       </Button>
       {asking ? <WishPanel chart={chart} step={step} onChange={onChange} /> : null}
     </>
@@ -207,16 +212,16 @@ function ProposalList({
   const { found, error } = useProposals(step, chart, kit);
   const chosen = step.use.map((u) => `${u.product.id} ${u.parts}`).join();
   if (error) return <Body color="$madder">{`▲ ${error}`}</Body>;
-  if (!found) return <Label aria-live="polite">Matching the kit</Label>;
+  if (!found) return <Label aria-live="polite">{msg`Matching the kit`}</Label>;
   const list = found.proposals;
   if (list.length === 0 && found.gap) return <Gap gap={found.gap} onTake={onPick} />;
   return (
-    <Column gap={0} role="radiogroup" aria-label="Products proposed">
+    <Column gap={0} role="radiogroup" aria-label={msg`Products proposed`}>
       {found.gap ? <Gap gap={found.gap} onTake={onPick} /> : null}
       <Label>
         {wanted
-          ? 'Proposed, each beside the colour asked for; how far off in daylight, by a model'
-          : 'Proposed'}
+          ? msg`Proposed, each beside the colour asked for; how far off in daylight, by a model`
+          : msg`Proposed`}
       </Label>
       <Judged padding="$1" gap="$1">
         {list.map((proposal) => {
@@ -244,7 +249,7 @@ function ProposalList({
                 <Swatch
                   lab={proposal.lab}
                   beside={wanted}
-                  label="proposed colour beside the colour asked for"
+                  label={msg`proposed colour beside the colour asked for`}
                 />
               ) : null}
               <Column gap={0} flex={1}>
@@ -281,16 +286,18 @@ function Gap({
     <Column
       gap="$2"
       role="note"
-      aria-label="Nothing in the kit does this"
+      aria-label={msg`Nothing in the kit does this`}
       borderLeftWidth={3}
       borderLeftColor="$weld"
       paddingLeft="$3"
     >
       <Body color="$weld">{`▲ ${gap.words}`}</Body>
-      {gap.mixNeeds ? <Label>{`Stirred, ${gap.mixNeeds} would do it.`}</Label> : null}
-      {gap.buy ? <Label>{`To buy: ${gap.buy}.`}</Label> : null}
+      {gap.mixNeeds ? <Label>{msg`Stirred, ${gap.mixNeeds} would do it.`}</Label> : null}
+      {gap.buy ? <Label>{msg`To buy: ${gap.buy}.`}</Label> : null}
       {nearest ? (
-        <Button onPress={() => onTake(nearest)}>{`Take ${productsInWords(nearest.use)} all the same`}</Button>
+        <Button
+          onPress={() => onTake(nearest)}
+        >{msg`Take ${productsInWords(nearest.use)} all the same`}</Button>
       ) : null}
     </Column>
   );

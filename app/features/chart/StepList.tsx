@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { Pressable } from 'react-native';
-import { colourOfUse, productsInWords, type Step } from '@toile/core';
+import { colourOfUse, productsInWords, type Step, msg } from '@toile/core';
 import { Body, Column, Figure, Grip, Label, Line, Swatch, useColours, View } from '../../ui';
 import { Notch } from '../face/Notch';
 
@@ -45,7 +45,7 @@ export function StepList({
   const grabbed = useRef<{ readonly y: number; readonly rows: readonly DOMRect[] } | null>(null);
   const grip = (step: Step, i: number) => (
     <Grip
-      label={`Move step ${i + 1}, ${step.title}`}
+      label={msg`Move step ${i + 1}, ${step.title}`}
       onStart={() => {
         const rows = [...(list.current?.querySelectorAll('[data-step]') ?? [])].map((row) =>
           row.getBoundingClientRect(),
@@ -81,7 +81,7 @@ export function StepList({
   }, [selected, scrolls]);
   const heldAt = steps.findIndex((s) => s.id === held?.id);
   return (
-    <div ref={list} role="list" aria-label="Steps">
+    <div ref={list} role="list" aria-label={msg`Steps`}>
       {steps.map((step, i) => {
         const on = step.id === selected;
         const target = held !== null && held.over === i && heldAt !== i;
@@ -137,7 +137,7 @@ function StepRow({
     <Pressable
       role="button"
       aria-expanded={on}
-      aria-label={`Step ${number}, ${step.title}: ${[step.optional ? 'if wanted' : null, words].filter(Boolean).join(' · ')}, ${step.handsOnMinutes} min`}
+      aria-label={msg`Step ${number}, ${step.title}: ${[step.optional ? msg`if wanted` : null, words].filter(Boolean).join(' · ')}, ${step.handsOnMinutes} min`}
       onPress={onPress}
       style={{
         minHeight: 60,
@@ -155,7 +155,7 @@ function StepRow({
           {`${step.title} `}
         </Body>
         <Label textAlign="left">
-          {`${[step.optional ? 'if wanted' : null, words].filter(Boolean).join(' · ')} `}
+          {`${[step.optional ? msg`if wanted` : null, words].filter(Boolean).join(' · ')} `}
         </Label>
       </Column>
       <Column gap={0} alignItems="flex-end" paddingTop="$2" flexDirection="row">
@@ -165,7 +165,7 @@ function StepRow({
           textAlign="right"
           fontSize="$2"
           color="$inkSoft"
-        >{`${step.handsOnMinutes} min`}</Figure>
+        >{msg`${step.handsOnMinutes} min`}</Figure>
       </Column>
     </Pressable>
   );

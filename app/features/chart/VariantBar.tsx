@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { withoutVariant, withVariant, type Chart } from '@toile/core';
+import { withoutVariant, withVariant, type Chart, msg } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Button, Choice, Column, Field, Label, Line } from '../../ui';
 
@@ -31,7 +31,7 @@ export function VariantBar({ chart, chosen, onChoose, editable, onChange }: Vari
     <Column gap="$2">
       {chart.variants.length > 0 ? (
         <Choice
-          label="Variant"
+          label={msg`Variant`}
           options={[PLAN, ...chart.variants.map((v) => v.id)]}
           words={Object.fromEntries(chart.variants.map((v) => [v.id, v.name]))}
           chosen={[variant?.id ?? PLAN]}
@@ -39,12 +39,14 @@ export function VariantBar({ chart, chosen, onChoose, editable, onChange }: Vari
         />
       ) : null}
       {variant && editable ? (
-        <Label>{`Open a step, then How, to do it otherwise in ${variant.name}. Everything else stays as planned.`}</Label>
+        <Label>{msg`Open a step, then How, to do it otherwise in ${variant.name}. Everything else stays as planned.`}</Label>
       ) : null}
       {editable ? (
         name === null ? (
           <Line>
-            {chart.variants.length < 12 ? <Button onPress={() => setName('')}>Add a variant</Button> : null}
+            {chart.variants.length < 12 ? (
+              <Button onPress={() => setName('')}>{msg`Add a variant`}</Button>
+            ) : null}
             {variant ? (
               <Button
                 kind="stop"
@@ -52,23 +54,21 @@ export function VariantBar({ chart, chosen, onChoose, editable, onChange }: Vari
                   onChange(withoutVariant(chart, variant.id));
                   onChoose(null);
                 }}
-              >{`Take ${variant.name} away`}</Button>
+              >{msg`Take ${variant.name} away`}</Button>
             ) : null}
           </Line>
         ) : (
           <Column gap="$2">
             <Field
-              label="Name of the variant"
+              label={msg`Name of the variant`}
               value={name}
               onChange={setName}
-              placeholder="Evening lip"
-              error={known ? 'There is one of this name' : undefined}
+              placeholder={msg`Evening lip`}
+              error={known ? msg`There is one of this name` : undefined}
             />
             <Line>
-              <Button kind="main" disabled={name.trim() === '' || known} onPress={add}>
-                Add it
-              </Button>
-              <Button onPress={() => setName(null)}>Leave it</Button>
+              <Button kind="main" disabled={name.trim() === '' || known} onPress={add}>{msg`Add it`}</Button>
+              <Button onPress={() => setName(null)}>{msg`Leave it`}</Button>
             </Line>
           </Column>
         )

@@ -6,6 +6,7 @@ import {
   type ClientSnapshot,
   type Placement,
   type Point,
+  msg,
 } from '@toile/core';
 import { Body, Dialog, Label } from '../../ui';
 import { FaceStage } from '../face/FaceStage';
@@ -44,14 +45,14 @@ export function WatchDialog({
   const stroke = strokes.find(({ widthMm }) => widthMm !== null);
   const why = skillForGuide(placement.guide)?.why;
   return (
-    <Dialog title={`${capital(guide.label.toLowerCase())}, as it is drawn`} onClose={onClose}>
+    <Dialog title={msg`${capital(guide.label.toLowerCase())}, as it is drawn`} onClose={onClose}>
       <FaceStage
         landmarks={landmarks}
         features={features}
         skin={skin}
         height={320}
         framing={points.length > 0 ? frameRound(points) : 'face'}
-        label={`${guide.label} drawn on ${client.name}`}
+        label={msg`${guide.label} drawn on ${client.name}`}
       >
         {(toPixels, mmPerPixel) =>
           strokes.map(({ line, widthMm, fade }, i) => (

@@ -10,6 +10,7 @@ import {
   type Lab,
   type Shade,
   type Step,
+  msg,
 } from '@toile/core';
 import { Choice, ColourField, Column, Label, Line, Stepper, Swatch, Switch } from '../../ui';
 import { withStepChange } from './chartView';
@@ -36,9 +37,9 @@ export function WishPanel({ chart, step, onChange }: WishPanelProps) {
   const shown = wantedColour(step, chart.client, chart.schools.contrast);
   const rounded = (lab: Lab): Lab => [Math.round(lab[0]), Math.round(lab[1]), Math.round(lab[2])];
   return (
-    <Column gap="$3" role="group" aria-label="What is asked for">
+    <Column gap="$3" role="group" aria-label={msg`What is asked for`}>
       <Choice
-        label="Shade"
+        label={msg`Shade`}
         options={SHADES}
         chosen={[kindOf(shade)]}
         onChange={([kind]) =>
@@ -56,8 +57,8 @@ export function WishPanel({ chart, step, onChange }: WishPanelProps) {
       {shade !== null && 'relative' in shade ? (
         <>
           <Stepper
-            label="Deeper or lighter than the skin"
-            unit="steps"
+            label={msg`Deeper or lighter than the skin`}
+            unit={msg`steps`}
             minimum={-6}
             maximum={6}
             step={0.5}
@@ -65,7 +66,7 @@ export function WishPanel({ chart, step, onChange }: WishPanelProps) {
             onChange={(depthSteps) => change({ shade: { relative: { ...shade.relative, depthSteps } } })}
           />
           <Choice
-            label="Undertone"
+            label={msg`Undertone`}
             options={[NO_UNDERTONE, ...UNDERTONES]}
             chosen={[shade.relative.undertone ?? NO_UNDERTONE]}
             onChange={([undertone]) => {
@@ -84,59 +85,61 @@ export function WishPanel({ chart, step, onChange }: WishPanelProps) {
         <ColourField
           key={step.id}
           start={shade.lab}
-          button="Take this colour"
+          button={msg`Take this colour`}
           onLab={(lab) => change({ shade: { lab: [...lab] } })}
         />
       ) : null}
       {shown ? (
         <Line flexWrap="nowrap">
-          <Swatch lab={shown} size={36} label="The colour asked for" />
+          <Swatch lab={shown} size={36} label={msg`The colour asked for`} />
           <Label
             flex={1}
-          >{`So it is asked for on ${chart.client.id === '' ? 'the pattern face' : chart.client.name}`}</Label>
+          >{msg`So it is asked for on ${chart.client.id === '' ? msg`the pattern face` : chart.client.name}`}</Label>
         </Line>
       ) : null}
       <Choice
-        label="Texture"
+        label={msg`Texture`}
         several
         options={TEXTURES}
         chosen={wants.textures ?? []}
         onChange={(textures) => want({ textures: textures.length > 0 ? textures : undefined })}
       />
       <Choice
-        label="Finish"
+        label={msg`Finish`}
         several
         options={FINISHES}
         chosen={wants.finishes ?? []}
         onChange={(finishes) => want({ finishes: finishes.length > 0 ? finishes : undefined })}
       />
       <Choice
-        label="How much it covers"
+        label={msg`How much it covers`}
         several
         options={COVERAGE_WORDS}
         chosen={wants.coverages ?? []}
         onChange={(coverages) => want({ coverages: coverages.length > 0 ? coverages : undefined })}
       />
       <Choice
-        label="Made of"
+        label={msg`Made of`}
         several
         options={FAMILIES}
         chosen={wants.families ?? []}
         onChange={(families) => want({ families: families.length > 0 ? families : undefined })}
       />
       <Switch
-        label="Two products may be mixed"
+        label={msg`Two products may be mixed`}
         on={wants.mix === true}
         onToggle={() => want({ mix: wants.mix ? undefined : true })}
       />
       <Choice
-        label="Products that can do it"
+        label={msg`Products that can do it`}
         several
         options={PRODUCT_KINDS}
         chosen={wants.kinds}
         onChange={(kinds) => want({ kinds })}
       />
-      {wants.kinds.length === 0 ? <Label>No product: done with what is there, or by hand.</Label> : null}
+      {wants.kinds.length === 0 ? (
+        <Label>{msg`No product: done with what is there, or by hand.`}</Label>
+      ) : null}
     </Column>
   );
 }

@@ -6,6 +6,7 @@ import {
   type Placement,
   type Step,
   type Use,
+  msg,
 } from '@toile/core';
 import { mannerNow } from '../words/dates';
 
@@ -61,7 +62,7 @@ export function amountInWords(use: readonly Use[]): string {
 /** What is poured and pumped is measured by volume; what is pressed or solid never is. */
 const RUNS: readonly Use['product']['texture'][] = ['liquid', 'gel', 'cream'];
 /** So much of something about as heavy as water. */
-const volumeInWords = (mg: number): string => `${(mg / 1000).toFixed(mg < 100 ? 3 : 2)} ml`;
+const volumeInWords = (mg: number): string => msg`${(mg / 1000).toFixed(mg < 100 ? 3 : 2)} ml`;
 
 /** Minutes of a whole chart: hands on, and waiting. */
 export function minutesOf(steps: readonly Step[]): { readonly handsOn: number; readonly waiting: number } {

@@ -3,6 +3,7 @@ import { useClients } from '../../data/hooks';
 import { Body, Column, Row } from '../../ui';
 import { howFar } from '../words/dates';
 import { sameName } from './sameName';
+import { msg } from '@toile/core';
 
 /** Fewer letters are no name yet. */
 const LEAST = 3;
@@ -15,15 +16,12 @@ export function AlreadyHere({ name }: { readonly name: string }) {
   if (same.length === 0) return null;
   return (
     <Column gap="$1" role="status">
-      <Body color="$weld">
-        ▲ Somebody of this name is here already. One person has one record: what is to be minded is kept in
-        it.
-      </Body>
+      <Body color="$weld">{msg`▲ Somebody of this name is here already. One person has one record: what is to be minded is kept in it.`}</Body>
       {same.map((client) => (
         <Row
           key={client.id}
           title={client.name}
-          detail={client.lastRead ? `read ${howFar(client.lastRead)}` : 'not read'}
+          detail={client.lastRead ? msg`read ${howFar(client.lastRead)}` : msg`not read`}
           href={`/clients/${client.id}`}
         />
       ))}

@@ -5,6 +5,7 @@ import { useSaving } from '../../data/useSaving';
 import { useDraft } from '../../data/useDraft';
 import { Body, Button, Column, DraftNote } from '../../ui';
 import { VisitForm } from './VisitForm';
+import { msg } from '@toile/core';
 
 /** Books a visit: what for, when, where. */
 export function BookVisit({
@@ -43,9 +44,7 @@ export function BookVisit({
       <DraftNote {...draft} />
       <VisitForm form={draft.value} onChange={draft.set} errors={errors} />
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-      <Button kind="main" disabled={busy} onPress={() => void book()}>
-        Book
-      </Button>
+      <Button kind="main" disabled={busy} onPress={() => void book()}>{msg`Book`}</Button>
     </Column>
   );
 }

@@ -3,6 +3,7 @@ import { Controller, useWatch, type Control } from 'react-hook-form';
 import type { ClientForm } from '@toile/contract';
 import { Column, Field, Label } from '../../ui';
 import { SensitivitiesField } from './SensitivitiesField';
+import { msg } from '@toile/core';
 
 type TextName = 'name' | 'phone' | 'email' | 'birthYear' | 'guardianConsent' | 'notes';
 
@@ -33,12 +34,15 @@ export function ClientFormFields({
   );
   return (
     <Column gap="$4">
-      {text('name', 'Name')}
+      {text('name', msg`Name`)}
       {underName?.(name)}
-      {text('phone', 'Phone', { keyboard: 'tel' })}
-      {text('email', 'Email', { keyboard: 'email' })}
-      {text('birthYear', 'Year of birth', { keyboard: 'decimal', hint: 'Needed for minors; may stay empty' })}
-      {text('guardianConsent', 'Guardian’s consent', { hint: 'For minors: who agreed, and how' })}
+      {text('phone', msg`Phone`, { keyboard: 'tel' })}
+      {text('email', msg`Email`, { keyboard: 'email' })}
+      {text('birthYear', msg`Year of birth`, {
+        keyboard: 'decimal',
+        hint: msg`Needed for minors; may stay empty`,
+      })}
+      {text('guardianConsent', msg`Guardian’s consent`, { hint: msg`For minors: who agreed, and how` })}
       <Controller
         control={control}
         name="sensitivities"
@@ -50,8 +54,8 @@ export function ClientFormFields({
           />
         )}
       />
-      {text('notes', 'Notes', { lines: 3 })}
-      <Label>We never diagnose: for skin under treatment, ask whoever treats it.</Label>
+      {text('notes', msg`Notes`, { lines: 3 })}
+      <Label>{msg`We never diagnose: for skin under treatment, ask whoever treats it.`}</Label>
     </Column>
   );
 }

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { faceShape, SKIN_ZONE_NAMES, SKIN_ZONES, type Skin } from '@toile/core';
+import { faceShape, SKIN_ZONE_NAMES, SKIN_ZONES, type Skin, msg, term } from '@toile/core';
 import { may, type ClientAnswer, type VisitAnswer } from '@toile/contract';
 import { useClient, useSession } from '../../data/hooks';
 import {
@@ -43,17 +43,22 @@ export function ClientScreen({ id }: { readonly id: string }) {
   const mayWork = session.data ? may(session.data.role, 'work') : false;
   return (
     <Screen
-      title={client.data?.name ?? 'Client'}
+      title={client.data?.name ?? msg`Client`}
       onBack={() => router.navigate('/clients')}
       foot={
         client.data && mayEdit ? (
           <Line flexWrap="nowrap">
-            <Button large grow onPress={() => router.navigate(`/clients/${id}/read`)}>
-              Read skin
-            </Button>
-            <Button kind="main" large grow onPress={() => router.navigate(`/clients/${id}/fit`)}>
-              Fit a look
-            </Button>
+            <Button
+              large
+              grow
+              onPress={() => router.navigate(`/clients/${id}/read`)}
+            >{msg`Read skin`}</Button>
+            <Button
+              kind="main"
+              large
+              grow
+              onPress={() => router.navigate(`/clients/${id}/fit`)}
+            >{msg`Fit a look`}</Button>
           </Line>
         ) : undefined
       }
@@ -91,13 +96,15 @@ function ClientView({
             skin={newestSkin(client)}
             width="100%"
             height={wide ? 420 : 320}
-            label={`${client.name}, ${shape.words} face`}
+            label={msg`${client.name}, ${shape.words} face`}
           />
         </Judged>
-        <Body>{`Face ${shape.words}: ${shape.reasons.join('; ')}.`}</Body>
+        <Body>{msg`Face ${shape.words}: ${shape.reasons.join('; ')}.`}</Body>
         <Label>{featuresInWords(client.features)}</Label>
         {mayEdit ? (
-          <Button onPress={() => router.navigate(`/clients/${client.id}/trace`)}>Trace the face</Button>
+          <Button
+            onPress={() => router.navigate(`/clients/${client.id}/trace`)}
+          >{msg`Trace the face`}</Button>
         ) : null}
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$4">
@@ -117,18 +124,21 @@ function ClientView({
         ) : null}
         <Column gap="$1">
           <Line justifyContent="space-between">
-            <Subheading>Notes</Subheading>
+            <Subheading>{msg`Notes`}</Subheading>
             {mayEdit ? (
-              <Button onPress={() => router.navigate(`/clients/${client.id}/edit`)}>Change details</Button>
+              <Button
+                onPress={() => router.navigate(`/clients/${client.id}/edit`)}
+              >{msg`Change details`}</Button>
             ) : null}
           </Line>
-          <Body>{client.notes || 'Nothing noted.'}</Body>
+          <Body>{client.notes || msg`Nothing noted.`}</Body>
           {client.contact ? (
             <Label>
-              {[client.contact.phone, client.contact.email].filter(Boolean).join(' · ') || 'No contact kept.'}
+              {[client.contact.phone, client.contact.email].filter(Boolean).join(' · ') ||
+                msg`No contact kept.`}
             </Label>
           ) : (
-            <Label>Contact is kept by the owner and the artists.</Label>
+            <Label>{msg`Contact is kept by the owner and the artists.`}</Label>
           )}
           {client.contact ? <OwnData client={client} /> : null}
         </Column>
@@ -144,11 +154,11 @@ function SkinStrip({ client }: { readonly client: ClientAnswer }) {
   const read = client.readings[0];
   return (
     <Column gap="$1">
-      <Subheading>Skin</Subheading>
+      <Subheading>{msg`Skin`}</Subheading>
       {words && read ? (
         <>
           <Body>{words}</Body>
-          <Label>{`Read ${howFar(read.at)} by ${read.by}`}</Label>
+          <Label>{msg`Read ${howFar(read.at)} by ${read.by}`}</Label>
           <Judged flexDirection="row" flexWrap="wrap" padding="$2" gap="$2">
             {SKIN_ZONES.map((zone) => (
               <Column key={zone} gap={0} alignItems="center" width={72}>
@@ -160,16 +170,14 @@ function SkinStrip({ client }: { readonly client: ClientAnswer }) {
             ))}
           </Judged>
           <Line>
-            <Button onPress={() => router.navigate(`/clients/${client.id}/shades`)}>
-              Match, correct, sculpt
-            </Button>
-            <Button onPress={() => router.navigate(`/clients/${client.id}/skin`)}>Over time</Button>
+            <Button
+              onPress={() => router.navigate(`/clients/${client.id}/shades`)}
+            >{msg`Match, correct, sculpt`}</Button>
+            <Button onPress={() => router.navigate(`/clients/${client.id}/skin`)}>{msg`Over time`}</Button>
           </Line>
         </>
       ) : (
-        <Body color="$inkSoft">
-          Not read yet. Seven zones, five touches each; shades can be chosen after that.
-        </Body>
+        <Body color="$inkSoft">{msg`Not read yet. Seven zones, five touches each; shades can be chosen after that.`}</Body>
       )}
     </Column>
   );
@@ -180,7 +188,7 @@ function Cautions({ client }: { readonly client: ClientAnswer }) {
   if (cautions.length === 0) return null;
   return (
     <Column gap="$1">
-      <Subheading>Cautions</Subheading>
+      <Subheading>{msg`Cautions`}</Subheading>
       {cautions.map((text) => (
         <Body key={text} color="$weld">{`▲ ${text}`}</Body>
       ))}
@@ -191,13 +199,15 @@ function Cautions({ client }: { readonly client: ClientAnswer }) {
 function Charts({ client }: { readonly client: ClientAnswer }) {
   return (
     <Column gap="$1">
-      <Subheading>Charts</Subheading>
-      {client.charts.length === 0 ? <Body color="$inkSoft">None yet. Fit a look to start one.</Body> : null}
+      <Subheading>{msg`Charts`}</Subheading>
+      {client.charts.length === 0 ? (
+        <Body color="$inkSoft">{msg`None yet. Fit a look to start one.`}</Body>
+      ) : null}
       {client.charts.map((chart) => (
         <Row
           key={chart.id}
           title={`${chart.lookName}, ${chart.occasion}`}
-          detail={`Version ${chart.version} by ${chart.author}`}
+          detail={msg`Version ${chart.version} by ${chart.author}`}
           fact={dayInWords(chart.date)}
           href={`/charts/${chart.id}`}
         />
@@ -213,17 +223,17 @@ function Visits({ client, mayEdit }: { readonly client: ClientAnswer; readonly m
   return (
     <Column gap="$2">
       <Line justifyContent="space-between">
-        <Subheading>Visits</Subheading>
+        <Subheading>{msg`Visits`}</Subheading>
         {mayEdit ? (
-          <Button onPress={() => setBooking((b) => !b)}>{booking ? 'Not now' : 'Book a visit'}</Button>
+          <Button onPress={() => setBooking((b) => !b)}>{booking ? msg`Not now` : msg`Book a visit`}</Button>
         ) : null}
       </Line>
       {booking ? <BookVisit clientId={client.id} onBooked={() => setBooking(false)} /> : null}
-      {client.visits.length === 0 ? <Body color="$inkSoft">None booked.</Body> : null}
+      {client.visits.length === 0 ? <Body color="$inkSoft">{msg`None booked.`}</Body> : null}
       {client.visits.map((visit) => (
         <Row
           key={visit.id}
-          title={`${dayAndDistance(visit.date)}: ${visit.kind} at ${hourInWords(visit.startsAt)}${visit.place ? `, ${visit.place}` : ''}`}
+          title={msg`${dayAndDistance(visit.date)}: ${term(visit.kind)} at ${hourInWords(visit.startsAt)}${visit.place ? `, ${visit.place}` : ''}`}
           detail={stateInWords(visit)}
           onPress={mayEdit ? () => setOpen(visit) : undefined}
         />

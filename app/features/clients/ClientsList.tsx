@@ -5,6 +5,7 @@ import { useClients, useSession } from '../../data/hooks';
 import { useKept } from '../../data/useKept';
 import { Body, Button, Column, Empty, Field, Line, Ready, Row, Screen, Swatch } from '../../ui';
 import { howFar } from '../words/dates';
+import { msg, plural } from '@toile/core';
 
 /** Everyone, found by typing part of a name. */
 export function ClientsList() {
@@ -18,16 +19,17 @@ export function ClientsList() {
   const mayEdit = session.data ? may(session.data.role, 'edit') : false;
   return (
     <Screen
-      title="Clients"
+      title={msg`Clients`}
       foot={
         mayEdit ? (
           <Line flexWrap="nowrap">
-            <Button large grow href="/clients/enquiry">
-              An enquiry
-            </Button>
-            <Button kind="main" large grow onPress={() => router.navigate('/clients/new')}>
-              New client
-            </Button>
+            <Button large grow href="/clients/enquiry">{msg`An enquiry`}</Button>
+            <Button
+              kind="main"
+              large
+              grow
+              onPress={() => router.navigate('/clients/new')}
+            >{msg`New client`}</Button>
           </Line>
         ) : undefined
       }
@@ -35,21 +37,21 @@ export function ClientsList() {
       <Column>
         <Field
           key={find}
-          label="Find"
+          label={msg`Find`}
           value={typed}
           onChange={setTyped}
-          placeholder="Part of a name"
+          placeholder={msg`Part of a name`}
           autoFocus={find !== undefined}
         />
         <Ready remote={clients}>
           {(list) =>
             list.length === 0 ? (
               <Empty
-                title="Nobody by that name"
+                title={msg`Nobody by that name`}
                 words={
                   query === ''
-                    ? 'The studio has no clients yet.'
-                    : `Nothing sounds like “${query}”. Try fewer letters.`
+                    ? msg`The studio has no clients yet.`
+                    : msg`Nothing sounds like “${query}”. Try fewer letters.`
                 }
               />
             ) : (
@@ -60,21 +62,21 @@ export function ClientsList() {
                     title={client.name}
                     detail={
                       client.nextVisit
-                        ? `Next ${howFar(client.nextVisit)}`
+                        ? msg`Next ${howFar(client.nextVisit)}`
                         : client.chartCount > 0
-                          ? `${client.chartCount} ${client.chartCount === 1 ? 'chart' : 'charts'}`
-                          : 'No chart yet'
+                          ? plural(client.chartCount)`${client.chartCount} chart|${client.chartCount} charts`
+                          : msg`No chart yet`
                     }
-                    fact={client.lastRead ? `read ${howFar(client.lastRead)}` : 'not read'}
+                    fact={client.lastRead ? msg`read ${howFar(client.lastRead)}` : msg`not read`}
                     before={
-                      <Swatch lab={client.skin} label={client.skin ? 'skin colour' : 'skin not read'} />
+                      <Swatch lab={client.skin} label={client.skin ? msg`skin colour` : msg`skin not read`} />
                     }
                     chosen={path.startsWith(`/clients/${client.id}`)}
                     href={`/clients/${client.id}`}
                   />
                 ))}
                 {list.length >= 200 ? (
-                  <Body color="$inkSoft">The first 200 are shown. Type part of a name.</Body>
+                  <Body color="$inkSoft">{msg`The first 200 are shown. Type part of a name.`}</Body>
                 ) : null}
               </Column>
             )

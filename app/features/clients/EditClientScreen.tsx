@@ -9,11 +9,12 @@ import { clientBody } from './clientBody';
 import { ClientFormFields } from './ClientFormFields';
 import { SaveFoot } from './SaveFoot';
 import { useSaveClient } from './useSaveClient';
+import { msg } from '@toile/core';
 
 /** What is kept of a client beside face and skin, changed. */
 export function EditClientScreen({ id }: { readonly id: string }) {
   return (
-    <BegunClient id={id} title="Details" draft="client">
+    <BegunClient id={id} title={msg`Details`} draft="client">
       {(begun) => <Edit {...begun} />}
     </BegunClient>
   );
@@ -27,7 +28,7 @@ function Edit({ client, newest, take }: Begun) {
     defaultValues: { name, phone, email, birthYear, guardianConsent, sensitivities, notes },
   });
   const { control, handleSubmit, setError } = details;
-  const draft = useFormDraft(`client ${client.id} ${client.revision}`, details);
+  const draft = useFormDraft(msg`client ${client.id} ${client.revision}`, details);
   const from = (other: ClientAnswer): void => (draft.drop(), take(other));
   const saving = useSaveClient(client, from);
   const save = (over?: ClientAnswer): Promise<void> =>
@@ -42,11 +43,11 @@ function Edit({ client, newest, take }: Begun) {
     })();
   return (
     <Screen
-      title="Details"
+      title={msg`Details`}
       above={client.name}
       widest={640}
       onBack={() => router.navigate(`/clients/${client.id}`)}
-      foot={<SaveFoot saving={saving} words="Save the details" onSave={(over) => void save(over)} />}
+      foot={<SaveFoot saving={saving} words={msg`Save the details`} onSave={(over) => void save(over)} />}
     >
       <DraftNote taken={draft.taken} anew={() => (draft.anew(), from(newest))} />
       <ClientFormFields control={control} />

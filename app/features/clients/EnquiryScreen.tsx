@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { OCCASIONS } from '@toile/core';
+import { OCCASIONS, msg } from '@toile/core';
 import { enquirySchema, newId, type Enquiry } from '@toile/contract';
 import { call } from '../../data/call';
 import { deviceZone } from '../../data/deviceZone';
@@ -33,7 +33,7 @@ export function EnquiryScreen() {
   const { value: form, set } = draft;
   const change = (part: Partial<Form>): void => set((before) => ({ ...before, ...part }));
   const { busy, failure, errors, save } = useSaving(
-    'It was not kept. What you wrote is still here; try again.',
+    msg`It was not kept. What you wrote is still here; try again.`,
   );
   const keep = (): Promise<unknown> =>
     save(async () => {
@@ -46,26 +46,34 @@ export function EnquiryScreen() {
     });
   return (
     <Screen
-      title="An enquiry"
+      title={msg`An enquiry`}
       widest={640}
       onBack={() => router.navigate('/clients')}
       foot={
         <Column gap="$2">
           {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-          <Button kind="main" large disabled={busy} onPress={() => void keep()}>
-            Keep the enquiry
-          </Button>
+          <Button
+            kind="main"
+            large
+            disabled={busy}
+            onPress={() => void keep()}
+          >{msg`Keep the enquiry`}</Button>
         </Column>
       }
     >
       <Column gap="$3">
         <DraftNote {...draft} />
-        <Field label="Who asks" value={form.name} onChange={(name) => change({ name })} error={errors.name} />
+        <Field
+          label={msg`Who asks`}
+          value={form.name}
+          onChange={(name) => change({ name })}
+          error={errors.name}
+        />
         <AlreadyHere name={form.name} />
         <Line flexWrap="nowrap" alignItems="flex-start">
           <View flex={1}>
             <Field
-              label="Phone"
+              label={msg`Phone`}
               keyboard="tel"
               value={form.phone}
               onChange={(phone) => change({ phone })}
@@ -74,7 +82,7 @@ export function EnquiryScreen() {
           </View>
           <View flex={1}>
             <Field
-              label="Email"
+              label={msg`Email`}
               keyboard="email"
               value={form.email}
               onChange={(email) => change({ email })}
@@ -83,7 +91,7 @@ export function EnquiryScreen() {
           </View>
         </Line>
         <Choice
-          label="What for"
+          label={msg`What for`}
           options={OCCASIONS}
           chosen={[form.kind]}
           onChange={([kind]) => kind && change({ kind })}
@@ -91,7 +99,7 @@ export function EnquiryScreen() {
         <Line flexWrap="nowrap" alignItems="flex-start">
           <View flex={2}>
             <Field
-              label="Date"
+              label={msg`Date`}
               keyboard="date"
               value={form.date}
               onChange={(date) => change({ date })}
@@ -100,7 +108,7 @@ export function EnquiryScreen() {
           </View>
           <View flex={1}>
             <Field
-              label="From"
+              label={msg`From`}
               keyboard="time"
               value={form.startsAt}
               onChange={(startsAt) => change({ startsAt })}
@@ -109,7 +117,7 @@ export function EnquiryScreen() {
           </View>
           <View flex={1}>
             <Field
-              label="How many"
+              label={msg`How many`}
               keyboard="decimal"
               value={form.people}
               onChange={(people) => change({ people })}
@@ -118,19 +126,19 @@ export function EnquiryScreen() {
           </View>
         </Line>
         <Field
-          label="Where"
+          label={msg`Where`}
           value={form.place}
           onChange={(place) => change({ place })}
           error={errors.place}
         />
         <Field
-          label="What was said"
+          label={msg`What was said`}
           lines={2}
           value={form.notes}
           onChange={(notes) => change({ notes })}
           error={errors.notes}
         />
-        <Label>Kept as asked for, not booked: say so on the visit once it is.</Label>
+        <Label>{msg`Kept as asked for, not booked: say so on the visit once it is.`}</Label>
       </Column>
     </Screen>
   );

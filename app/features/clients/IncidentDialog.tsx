@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { productName } from '@toile/core';
+import { productName, msg } from '@toile/core';
 import { incidentInputSchema, newId, type ClientAnswer, type IncidentInput } from '@toile/contract';
 import { call } from '../../data/call';
 import { useChart, useRefresh } from '../../data/hooks';
@@ -47,29 +47,26 @@ export function IncidentDialog({
       onClose();
     });
   return (
-    <Dialog title="Something went wrong" onClose={onClose}>
-      <Body color="$madder">
-        ▲ Stop, take off what is on as its maker says, rinse with clean water. Trouble with breathing,
-        swelling or sight is for the emergency number now.
-      </Body>
+    <Dialog title={msg`Something went wrong`} onClose={onClose}>
+      <Body color="$madder">{msg`▲ Stop, take off what is on as its maker says, rinse with clean water. Trouble with breathing, swelling or sight is for the emergency number now.`}</Body>
       <DraftNote {...draft} />
       <Field
-        label="The day"
+        label={msg`The day`}
         keyboard="date"
         value={form.on}
         onChange={(on) => change({ on })}
         error={errors.on}
       />
       <Field
-        label="What was seen or felt"
+        label={msg`What was seen or felt`}
         lines={2}
         value={form.seen}
         onChange={(seen) => change({ seen })}
         error={errors.seen}
-        hint="In plain words and without a name for it"
+        hint={msg`In plain words and without a name for it`}
       />
       <Field
-        label="What was done then"
+        label={msg`What was done then`}
         lines={2}
         value={form.done}
         onChange={(done) => change({ done })}
@@ -77,7 +74,7 @@ export function IncidentDialog({
       />
       {client.charts.length > 0 ? (
         <Choice
-          label="Which chart was worked"
+          label={msg`Which chart was worked`}
           options={[...client.charts.map(({ id }) => id), none]}
           words={Object.fromEntries(
             client.charts.map((c): [string, string] => [c.id, `${c.lookName}, ${dayInWords(c.date)}`]),
@@ -88,7 +85,7 @@ export function IncidentDialog({
       ) : null}
       {used.size > 0 ? (
         <Choice
-          label="Left alone from now on"
+          label={msg`Left alone from now on`}
           several
           options={[...used.keys()]}
           words={Object.fromEntries(used)}
@@ -96,14 +93,9 @@ export function IncidentDialog({
           onChange={(suspected) => change({ suspected })}
         />
       ) : null}
-      <Label>
-        Kept with everything that was in use, so that whoever treats it can be told. It names no cause: that
-        is for a doctor. What is left alone is a stop in every chart of this client.
-      </Label>
+      <Label>{msg`Kept with everything that was in use, so that whoever treats it can be told. It names no cause: that is for a doctor. What is left alone is a stop in every chart of this client.`}</Label>
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-      <Button kind="main" disabled={busy} onPress={() => void write()}>
-        Write it down
-      </Button>
+      <Button kind="main" disabled={busy} onPress={() => void write()}>{msg`Write it down`}</Button>
     </Dialog>
   );
 }

@@ -2,7 +2,7 @@ import { yupResolver } from '@hookform/resolvers/yup';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { PLAIN_FEATURES } from '@toile/core';
+import { PLAIN_FEATURES, msg } from '@toile/core';
 import { clientFormSchema, newId, type ClientForm } from '@toile/contract';
 import { call, CallError, fieldErrors } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
@@ -29,7 +29,7 @@ export function NewClientScreen() {
   const [failure, setFailure] = useState<string | null>(null);
   const form = useForm({ resolver: yupResolver(clientFormSchema), defaultValues: EMPTY });
   const { control, handleSubmit, setError, formState } = form;
-  const draft = useFormDraft('new client', form);
+  const draft = useFormDraft(msg`new client`, form);
 
   const save = handleSubmit(async (typed) => {
     setFailure(null);
@@ -44,21 +44,24 @@ export function NewClientScreen() {
     } catch (error) {
       for (const [path, message] of Object.entries(fieldErrors(error)))
         setError(path as keyof ClientForm, { message });
-      setFailure(error instanceof CallError ? error.message : 'Something went wrong. Try again.');
+      setFailure(error instanceof CallError ? error.message : msg`Something went wrong. Try again.`);
     }
   });
 
   return (
     <Screen
-      title="New client"
+      title={msg`New client`}
       widest={640}
       onBack={() => router.navigate('/clients')}
       foot={
         <Column gap="$2">
           {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-          <Button kind="main" large onPress={() => void save()} disabled={formState.isSubmitting}>
-            Save, then trace the face
-          </Button>
+          <Button
+            kind="main"
+            large
+            onPress={() => void save()}
+            disabled={formState.isSubmitting}
+          >{msg`Save, then trace the face`}</Button>
         </Column>
       }
     >

@@ -3,6 +3,7 @@ import { may, pathTo, type ClientAnswer } from '@toile/contract';
 import { useSession } from '../../data/hooks';
 import { Button, Line } from '../../ui';
 import { EraseDialog } from './EraseDialog';
+import { msg } from '@toile/core';
 
 /** What a client may ask for of their own: everything as a file, and to be erased. */
 export function OwnData({ client }: { readonly client: ClientAnswer }) {
@@ -10,16 +11,14 @@ export function OwnData({ client }: { readonly client: ClientAnswer }) {
   const [erasing, setErasing] = useState(false);
   return (
     <Line>
-      <Button onPress={() => window.location.assign(pathTo('clientData', { id: client.id }))}>
-        Everything as a file
-      </Button>
-      <Button onPress={() => window.location.assign(pathTo('printEvidence', { id: client.id }))}>
-        Trials and wear on paper
-      </Button>
+      <Button
+        onPress={() => window.location.assign(pathTo('clientData', { id: client.id }))}
+      >{msg`Everything as a file`}</Button>
+      <Button
+        onPress={() => window.location.assign(pathTo('printEvidence', { id: client.id }))}
+      >{msg`Trials and wear on paper`}</Button>
       {session.data && may(session.data.role, 'manage') ? (
-        <Button kind="stop" onPress={() => setErasing(true)}>
-          Erase
-        </Button>
+        <Button kind="stop" onPress={() => setErasing(true)}>{msg`Erase`}</Button>
       ) : null}
       {erasing ? <EraseDialog client={client} onClose={() => setErasing(false)} /> : null}
     </Line>

@@ -6,6 +6,9 @@ import {
   productName,
   type PatchResult,
   type PatchTest,
+  messages,
+  msg,
+  term,
 } from '@toile/core';
 import { newId, patchTestInputSchema, type PatchTestAnswer, type PatchTestInput } from '@toile/contract';
 import { call } from '../../data/call';
@@ -15,11 +18,11 @@ import { Body, Button, Choice, Column, Dialog, Field, Label, Ready, Row } from '
 import { instantInWords, todayText } from '../words/dates';
 import { patchTestInWords } from './patchTestView';
 
-const RESULT_WORDS: Readonly<Record<PatchResult, string>> = {
+const RESULT_WORDS: Readonly<Record<PatchResult, string>> = messages({
   clear: 'nothing to see',
   reacted: 'it reacted',
   unsure: 'not sure',
-};
+});
 /** Products shown at once: the rest is found by typing. */
 const SHOWN = 6;
 
@@ -33,12 +36,9 @@ type PatchTestDialogProps = {
 /** A patch test planned, laid, read. It never says what something is: that is for whoever treats the client. */
 export function PatchTestDialog({ clientId, test, onClose }: PatchTestDialogProps) {
   return (
-    <Dialog title={test ? test.product : 'Plan a patch test'} onClose={onClose}>
+    <Dialog title={test ? test.product : msg`Plan a patch test`} onClose={onClose}>
       {test ? <Reading test={test} onClose={onClose} /> : <Planning clientId={clientId} onClose={onClose} />}
-      <Label>
-        A test says what was seen on this skin, no more. Follow the maker’s directions and local rules; where
-        something was seen, leave the product out and ask whoever treats the client.
-      </Label>
+      <Label>{msg`A test says what was seen on this skin, no more. Follow the maker’s directions and local rules; where something was seen, leave the product out and ask whoever treats the client.`}</Label>
     </Dialog>
   );
 }
@@ -80,18 +80,18 @@ function Planning({ clientId, onClose }: { readonly clientId: string; readonly o
               {chosen ? (
                 <Row
                   title={productName(chosen)}
-                  detail="Touch to choose another"
+                  detail={msg`Touch to choose another`}
                   chosen
                   onPress={() => set({ productId: '' })}
                 />
               ) : (
                 <>
                   <Field
-                    label="Which product"
+                    label={msg`Which product`}
                     value={find}
                     onChange={setFind}
                     error={errors.productId}
-                    hint="Part of its name"
+                    hint={msg`Part of its name`}
                   />
                   {find.trim() === ''
                     ? null
@@ -99,7 +99,7 @@ function Planning({ clientId, onClose }: { readonly clientId: string; readonly o
                         <Row
                           key={p.id}
                           title={productName(p)}
-                          detail={p.kind}
+                          detail={term(p.kind)}
                           onPress={() => set({ productId: p.id })}
                         />
                       ))}
@@ -110,26 +110,22 @@ function Planning({ clientId, onClose }: { readonly clientId: string; readonly o
         }}
       </Ready>
       <Choice
-        label="Where it is laid"
+        label={msg`Where it is laid`}
         options={PATCH_PLACES}
         chosen={[form.place]}
         onChange={([place]) => place && set({ place })}
       />
       <Field
-        label="Day"
+        label={msg`Day`}
         keyboard="date"
         value={form.plannedFor}
         onChange={(plannedFor) => set({ plannedFor })}
         error={errors.plannedFor}
       />
-      <Field label="Note" value={form.note} onChange={(note) => set({ note })} lines={2} />
+      <Field label={msg`Note`} value={form.note} onChange={(note) => set({ note })} lines={2} />
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-      <Button kind="main" disabled={busy} onPress={() => void plan(false)}>
-        Plan it
-      </Button>
-      <Button disabled={busy} onPress={() => void plan(true)}>
-        It is laid now
-      </Button>
+      <Button kind="main" disabled={busy} onPress={() => void plan(false)}>{msg`Plan it`}</Button>
+      <Button disabled={busy} onPress={() => void plan(true)}>{msg`It is laid now`}</Button>
     </>
   );
 }
@@ -155,7 +151,7 @@ function Reading({ test, onClose }: { readonly test: PatchTestAnswer; readonly o
   return (
     <>
       <Body>{patchTestInWords(test, new Date(), todayText())}</Body>
-      {test.laidAt ? <Label>{`Laid ${instantInWords(test.laidAt)}`}</Label> : null}
+      {test.laidAt ? <Label>{msg`Laid ${instantInWords(test.laidAt)}`}</Label> : null}
       {test.note ? <Label>{test.note}</Label> : null}
       {readings.map((reading) => (
         <Label key={reading.at}>
@@ -164,29 +160,29 @@ function Reading({ test, onClose }: { readonly test: PatchTestAnswer; readonly o
       ))}
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       {test.laidAt === null ? (
-        <Button kind="main" disabled={busy} onPress={() => void put({ laidAt: new Date().toISOString() })}>
-          It is laid now
-        </Button>
+        <Button
+          kind="main"
+          disabled={busy}
+          onPress={() => void put({ laidAt: new Date().toISOString() })}
+        >{msg`It is laid now`}</Button>
       ) : (
         <>
           <Choice
-            label="What is seen now"
+            label={msg`What is seen now`}
             options={PATCH_RESULTS}
             words={RESULT_WORDS}
             chosen={result ? [result] : []}
             onChange={([seenNow]) => setResult(seenNow ?? null)}
           />
-          <Field label="Note on it" value={note} onChange={setNote} lines={2} />
+          <Field label={msg`Note on it`} value={note} onChange={setNote} lines={2} />
           <Button
             kind="main"
             disabled={busy || result === null}
             onPress={() =>
               result && void put({ readings: [...seen, { at: new Date().toISOString(), result, note }] })
             }
-          >
-            Note what was seen
-          </Button>
-          <Label>What was noted stays; another reading is added to it.</Label>
+          >{msg`Note what was seen`}</Button>
+          <Label>{msg`What was noted stays; another reading is added to it.`}</Label>
         </>
       )}
     </>

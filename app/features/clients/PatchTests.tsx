@@ -4,6 +4,7 @@ import { Button, Column, Label, Line, Row, Subheading } from '../../ui';
 import { todayText } from '../words/dates';
 import { PatchTestDialog } from './PatchTestDialog';
 import { patchTestInWords } from './patchTestView';
+import { msg } from '@toile/core';
 
 /** In place of an id: one that is planned anew. */
 const NEW = 'new';
@@ -23,11 +24,11 @@ export function PatchTests({
   return (
     <Column gap="$1">
       <Line justifyContent="space-between">
-        <Subheading>Patch tests</Subheading>
-        {mayWork ? <Button onPress={() => setOpen(NEW)}>Plan a test</Button> : null}
+        <Subheading>{msg`Patch tests`}</Subheading>
+        {mayWork ? <Button onPress={() => setOpen(NEW)}>{msg`Plan a test`}</Button> : null}
       </Line>
       {client.patchTests.length === 0 ? (
-        <Label>None yet. With any sensitivity glue and new products are tried 24 to 48 hours before.</Label>
+        <Label>{msg`None yet. With any sensitivity glue and new products are tried 24 to 48 hours before.`}</Label>
       ) : null}
       {client.patchTests.map((one) => (
         <Row

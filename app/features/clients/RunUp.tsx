@@ -1,4 +1,13 @@
-import { clientRunUp, RUN_UP_KINDS, RUN_UP_WORDS, runUpState, runUpTasks, type RunUpKind } from '@toile/core';
+import {
+  clientRunUp,
+  RUN_UP_KINDS,
+  RUN_UP_WORDS,
+  runUpState,
+  runUpTasks,
+  type RunUpKind,
+  msg,
+  term,
+} from '@toile/core';
 import type { VisitAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
@@ -42,13 +51,13 @@ export function RunUp({
   const tick = (task: RunUpKind, done: boolean): Promise<boolean> =>
     ticks.keep([...ticks.value.filter((one) => one !== task), ...(done ? [task] : [])]);
   return (
-    <Column gap="$1" role="group" aria-label="Run-up">
-      <Subheading>{`Run-up to the ${visit.kind}, ${dayInWords(visit.date)}`}</Subheading>
+    <Column gap="$1" role="group" aria-label={msg`Run-up`}>
+      <Subheading>{msg`Run-up to the ${term(visit.kind)}, ${dayInWords(visit.date)}`}</Subheading>
       {ticks.failure ? <Body role="alert" color="$madder">{`▲ ${ticks.failure}`}</Body> : null}
       {tasks.map((task) => {
         const done = ticks.value.includes(task.id);
         const state = runUpState(task, done, today);
-        const label = [`By ${dayInWords(task.by)}: ${RUN_UP_WORDS[task.id]}`, RUN_UP_STATE_WORDS[state]]
+        const label = [msg`By ${dayInWords(task.by)}: ${RUN_UP_WORDS[task.id]}`, RUN_UP_STATE_WORDS[state]]
           .filter(Boolean)
           .join(' · ');
         return mayWork ? (

@@ -1,6 +1,7 @@
 import type { ClientAnswer } from '@toile/contract';
 import { Body, Button, Column, Line } from '../../ui';
 import type { ClientSaving } from './useSaveClient';
+import { msg } from '@toile/core';
 
 type SaveFootProps = {
   readonly saving: ClientSaving;
@@ -18,12 +19,8 @@ export function SaveFoot({ saving, words, blocked = false, onSave }: SaveFootPro
       {failure ? <Body role="alert" color={theirs ? '$weld' : '$madder'}>{`▲ ${failure.words}`}</Body> : null}
       {theirs ? (
         <Line flexWrap="nowrap">
-          <Button grow onPress={saving.takeTheirs}>
-            Take theirs
-          </Button>
-          <Button grow kind="main" onPress={() => onSave(theirs)}>
-            Save mine over it
-          </Button>
+          <Button grow onPress={saving.takeTheirs}>{msg`Take theirs`}</Button>
+          <Button grow kind="main" onPress={() => onSave(theirs)}>{msg`Save mine over it`}</Button>
         </Line>
       ) : (
         <Button kind="main" large disabled={busy || blocked} onPress={() => onSave()}>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { SENSITIVITIES } from '@toile/core';
+import { SENSITIVITIES, msg } from '@toile/core';
 import { Choice, Column, Field, Label } from '../../ui';
 import { inOwnWords, knownByName, noted, onlyAsWritten } from './sensitivities';
 
@@ -20,7 +20,7 @@ export function SensitivitiesField({ value, error, onChange }: SensitivitiesFiel
   return (
     <Column gap="$2">
       <Choice
-        label="Sensitive to"
+        label={msg`Sensitive to`}
         several
         options={SENSITIVITIES}
         chosen={known}
@@ -30,18 +30,18 @@ export function SensitivitiesField({ value, error, onChange }: SensitivitiesFiel
         }}
       />
       <Field
-        label="Also, in the client’s own words"
+        label={msg`Also, in the client’s own words`}
         value={words}
         onChange={(typed) => {
           setWords(typed);
           onChange(noted(known, typed));
         }}
         error={error}
-        hint="Divided by commas: almonds, tea tree, a certain glue. Each is looked for in ingredient lists."
+        hint={msg`Divided by commas: almonds, tea tree, a certain glue. Each is looked for in ingredient lists.`}
       />
       {unknown.length > 0 ? (
         <Label role="status">
-          {`Only looked for as written: ${unknown.join(', ')}. Lists may call it otherwise; read the maker’s own.`}
+          {msg`Only looked for as written: ${unknown.join(', ')}. Lists may call it otherwise; read the maker’s own.`}
         </Label>
       ) : null}
     </Column>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { isAsked, occasionInWords } from '@toile/core';
+import { isAsked, occasionInWords, msg } from '@toile/core';
 import { visitInputSchema, type VisitAnswer, type VisitInput } from '@toile/contract';
 import { call, currentOf } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
@@ -51,20 +51,18 @@ export function VisitDialog({
     onClose();
   };
   return (
-    <Dialog title="The visit" onClose={onClose}>
+    <Dialog title={msg`The visit`} onClose={onClose}>
       <VisitForm form={form} onChange={setForm} errors={errors} />
       <Column gap="$1" alignItems="flex-start">
-        <Label>What the day asks</Label>
+        <Label>{msg`What the day asks`}</Label>
         <Body>{`${withHours(occasionInWords(occasion))}.`}</Body>
         <Label color={isAsked(occasion) ? '$inkSoft' : '$weld'}>
-          {isAsked(occasion) ? '✓ Asked and noted.' : '▲ Nobody was asked yet: this is what is usual.'}
+          {isAsked(occasion) ? msg`✓ Asked and noted.` : msg`▲ Nobody was asked yet: this is what is usual.`}
         </Label>
-        <Button onPress={() => setAsking(true)}>Ask about the day</Button>
+        <Button onPress={() => setAsking(true)}>{msg`Ask about the day`}</Button>
       </Column>
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-      <Button kind="main" disabled={busy} onPress={() => void keep()}>
-        Save the visit
-      </Button>
+      <Button kind="main" disabled={busy} onPress={() => void keep()}>{msg`Save the visit`}</Button>
       {asking ? (
         <OccasionDialog
           start={occasion}

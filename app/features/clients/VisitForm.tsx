@@ -1,4 +1,4 @@
-import { OCCASIONS } from '@toile/core';
+import { OCCASIONS, msg } from '@toile/core';
 import { VISIT_STATES, type VisitInput } from '@toile/contract';
 import { Choice, Field, Line, View } from '../../ui';
 
@@ -14,13 +14,13 @@ export function VisitForm({ form, onChange, errors }: VisitFormProps) {
   return (
     <>
       <Choice
-        label="What for"
+        label={msg`What for`}
         options={OCCASIONS}
         chosen={OCCASIONS.filter((o) => o === form.kind)}
         onChange={([kind]) => kind && set({ kind })}
       />
       <Field
-        label="Date"
+        label={msg`Date`}
         value={form.date}
         onChange={(date) => set({ date })}
         keyboard="date"
@@ -29,7 +29,7 @@ export function VisitForm({ form, onChange, errors }: VisitFormProps) {
       <Line flexWrap="nowrap" alignItems="flex-start">
         <View flex={1}>
           <Field
-            label="Starts at"
+            label={msg`Starts at`}
             value={form.startsAt}
             onChange={(startsAt) => set({ startsAt })}
             keyboard="time"
@@ -38,7 +38,7 @@ export function VisitForm({ form, onChange, errors }: VisitFormProps) {
         </View>
         <View flex={1}>
           <Field
-            label="Ready by"
+            label={msg`Ready by`}
             value={form.readyBy ?? ''}
             onChange={(readyBy) => set({ readyBy: readyBy === '' ? null : readyBy })}
             keyboard="time"
@@ -46,20 +46,25 @@ export function VisitForm({ form, onChange, errors }: VisitFormProps) {
           />
         </View>
       </Line>
-      <Field label="Place" value={form.place} onChange={(place) => set({ place })} error={errors.place} />
+      <Field
+        label={msg`Place`}
+        value={form.place}
+        onChange={(place) => set({ place })}
+        error={errors.place}
+      />
       <Choice
-        label="How far it is"
+        label={msg`How far it is`}
         options={VISIT_STATES}
         chosen={VISIT_STATES.filter((state) => state === form.state)}
         onChange={([state]) => state && set({ state })}
       />
       {form.state === 'cancelled' ? (
         <Field
-          label="Why"
+          label={msg`Why`}
           value={form.reason}
           onChange={(reason) => set({ reason })}
           error={errors.reason}
-          placeholder="Put off to the autumn"
+          placeholder={msg`Put off to the autumn`}
         />
       ) : null}
     </>

@@ -1,4 +1,4 @@
-import { accessInWords, heedInWords, heedsOf, minorInWords, type AccessNeed } from '@toile/core';
+import { accessInWords, heedInWords, heedsOf, minorInWords, type AccessNeed, msg } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 import { todayText } from '../words/dates';
 
@@ -12,17 +12,17 @@ export function cautionsNoted(client: Noted, today: string = todayText()): reado
   const { sensitivities, features, consult, notes } = client;
   const cautions: (string | false)[] = [
     sensitivities.length > 0 &&
-      `Sensitive to ${sensitivities.join(', ')}. Check every list, patch test 24 to 48 hours before; the maker’s directions decide.`,
+      msg`Sensitive to ${sensitivities.join(', ')}. Check every list, patch test 24 to 48 hours before; the maker’s directions decide.`,
     minorInWords(today, client) ?? false,
     ...heedsOf(consult, notes)
       // Once noted among the features it is said as such.
       .filter(({ kind }) => kind !== 'lash extensions' || features.lashes !== 'extensions')
       .map(heedInWords),
-    consult.disliked !== undefined && `Never again, as said: “${consult.disliked}”.`,
+    consult.disliked !== undefined && msg`Never again, as said: “${consult.disliked}”.`,
     features.lashes === 'extensions' &&
-      'Wears lash extensions: no mascara, curler, band or oil near them, nothing to be rubbed off.',
-    features.lenses && 'Wears contact lenses: no fibres, no loose glitter, stop at any stinging.',
-    features.headTremor && 'Head tremor: rest the hand, short strokes, breaks.',
+      msg`Wears lash extensions: no mascara, curler, band or oil near them, nothing to be rubbed off.`,
+    features.lenses && msg`Wears contact lenses: no fibres, no loose glitter, stop at any stinging.`,
+    features.headTremor && msg`Head tremor: rest the hand, short strokes, breaks.`,
     ...needsOf(client).map(accessInWords),
   ];
   return cautions.filter((caution) => caution !== false);

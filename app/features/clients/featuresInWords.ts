@@ -1,4 +1,4 @@
-import { drynessInWords, type Features, type SidedFeatures } from '@toile/core';
+import { drynessInWords, type Features, type SidedFeatures, msg, term } from '@toile/core';
 import { capital } from '../words/capital';
 
 /** What is noted of a face, in one line; plain things are not said. */
@@ -8,20 +8,20 @@ export function featuresInWords(f: Features): string {
     left === right
       ? left === 'open'
         ? null
-        : `${left} lids`
-      : `lids: client’s left ${left}, right ${right}`;
+        : msg`${term(left)} lids`
+      : msg`lids: client’s left ${term(left)}, right ${term(right)}`;
   const parts = [
-    `${f.eyes} eyes`,
+    msg`${term(f.eyes)} eyes`,
     lids,
-    `${f.brows} brows`,
-    `${f.nose} nose`,
-    f.hair === 'covered' ? 'hair covered' : `${f.hairTone} hair, ${f.hair}`,
-    f.lines.length > 0 ? `lines: ${f.lines.join(', ')}` : null,
-    f.oily.length > 0 ? `oily: ${f.oily.join(', ')}` : null,
+    msg`${term(f.brows)} brows`,
+    msg`${term(f.nose)} nose`,
+    f.hair === 'covered' ? msg`hair covered` : msg`${term(f.hairTone)} hair, ${term(f.hair)}`,
+    f.lines.length > 0 ? msg`lines: ${f.lines.join(', ')}` : null,
+    f.oily.length > 0 ? msg`oily: ${f.oily.join(', ')}` : null,
     drynessInWords(f),
-    f.texture === 'textured' ? 'textured skin' : null,
-    f.narrowTemples ? 'narrow temples' : null,
-    f.lipEdge === 'blurred' ? 'blurred lip edge' : null,
+    f.texture === 'textured' ? msg`textured skin` : null,
+    f.narrowTemples ? msg`narrow temples` : null,
+    f.lipEdge === 'blurred' ? msg`blurred lip edge` : null,
     f.beard ? 'beard' : null,
     f.right ? rightInWords(f.right) : null,
   ].filter((part) => part !== null);
@@ -31,12 +31,12 @@ export function featuresInWords(f: Features): string {
 /** Where the client's right differs: "client's right: sparse brow, smooth". */
 function rightInWords(right: SidedFeatures): string | null {
   const parts = [
-    right.eyes ? `${right.eyes} eye` : null,
-    right.brows ? `${right.brows} brow` : null,
-    right.lines ? (right.lines.length > 0 ? `lines: ${right.lines.join(', ')}` : 'no lines') : null,
+    right.eyes ? msg`${term(right.eyes)} eye` : null,
+    right.brows ? msg`${term(right.brows)} brow` : null,
+    right.lines ? (right.lines.length > 0 ? msg`lines: ${right.lines.join(', ')}` : msg`no lines`) : null,
     right.texture ?? null,
-    right.narrowTemples === undefined ? null : right.narrowTemples ? 'narrow temple' : 'full temple',
-    right.lipEdge ? `${right.lipEdge} lip edge` : null,
+    right.narrowTemples === undefined ? null : right.narrowTemples ? msg`narrow temple` : msg`full temple`,
+    right.lipEdge ? msg`${term(right.lipEdge)} lip edge` : null,
   ].filter((part) => part !== null);
-  return parts.length > 0 ? `client’s right: ${parts.join(', ')}` : null;
+  return parts.length > 0 ? msg`client’s right: ${parts.join(', ')}` : null;
 }

@@ -3,6 +3,7 @@ import type { ClientAnswer, ClientInput } from '@toile/contract';
 import { call, CallError, currentOf, fieldErrors } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
 import { clientBody } from './clientBody';
+import { msg } from '@toile/core';
 
 export type SaveFailure = {
   readonly words: string;
@@ -56,7 +57,7 @@ export function useSaveClient(
         return { saved: answer };
       } catch (error) {
         const refused: SaveFailure = {
-          words: error instanceof CallError ? error.message : 'Something went wrong. Try again.',
+          words: error instanceof CallError ? error.message : msg`Something went wrong. Try again.`,
           theirs: currentOf('updateClient', error),
           fields: fieldErrors(error),
         };

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { diffCharts, stepsOfVariant, type Chart } from '@toile/core';
+import { diffCharts, stepsOfVariant, type Chart, msg, plural } from '@toile/core';
 import type { ChartAnswer } from '@toile/contract';
 import { useChart, useClient, useClients } from '../../data/hooks';
 import {
@@ -27,7 +27,7 @@ export function CompareScreen({ id }: { readonly id: string }) {
   const router = useRouter();
   return (
     <Screen
-      title="Compare"
+      title={msg`Compare`}
       above={answer.data?.chart.client.name}
       onBack={() => router.navigate(`/charts/${id}`)}
     >
@@ -49,7 +49,7 @@ function Compare({ answer: { chart, versions } }: { readonly answer: ChartAnswer
     <Column gap="$4">
       {older.length > 0 ? (
         <Choice
-          label="With another version"
+          label={msg`With another version`}
           options={older.map((v) => String(v.version))}
           words={Object.fromEntries(
             older.map((v) => [String(v.version), `${v.version} · ${dayInWords(v.at)}`]),
@@ -62,7 +62,7 @@ function Compare({ answer: { chart, versions } }: { readonly answer: ChartAnswer
       {other ? (
         <Ready remote={found}>{(data) => <Both a={data.chart} b={chart} />}</Ready>
       ) : (
-        <Body>Choose what to compare it with.</Body>
+        <Body>{msg`Choose what to compare it with.`}</Body>
       )}
     </Column>
   );
@@ -82,10 +82,10 @@ function AnotherChart({
   return (
     <Column gap="$1">
       <Field
-        label="With another client’s chart"
+        label={msg`With another client’s chart`}
         value={query}
         onChange={(text) => (setQuery(text), setClientId(null))}
-        placeholder="A name"
+        placeholder={msg`A name`}
       />
       {query.trim() !== '' && clientId === null ? (
         <Ready remote={clients}>
@@ -100,7 +100,7 @@ function AnotherChart({
         <Ready remote={client}>
           {({ charts, name }) =>
             charts.length === 0 ? (
-              <Body>{`${name} has no chart yet.`}</Body>
+              <Body>{msg`${name} has no chart yet.`}</Body>
             ) : (
               charts
                 .filter((c) => c.id !== chartId)
@@ -121,7 +121,7 @@ function AnotherChart({
 }
 
 const nameOf = (chart: Chart): string =>
-  `${chart.client.name} · ${chart.look.name} · version ${chart.version}`;
+  msg`${chart.client.name} · ${chart.look.name} · version ${chart.version}`;
 
 function Both({ a, b }: { readonly a: Chart; readonly b: Chart }) {
   const wide = useWide();
@@ -142,7 +142,7 @@ function Both({ a, b }: { readonly a: Chart; readonly b: Chart }) {
   return (
     <Column gap="$3">
       <Choice
-        label="Shown"
+        label={msg`Shown`}
         options={['side by side', 'one over the other'] as const}
         chosen={[over]}
         onChange={([o]) => o && setOver(o)}
@@ -174,18 +174,18 @@ function Both({ a, b }: { readonly a: Chart; readonly b: Chart }) {
               skin={b.client.skin}
               layers={laid}
               height={wide ? 560 : 380}
-              label={`${nameOf(b)}, with ${nameOf(a)} as outlines`}
+              label={msg`${nameOf(b)}, with ${nameOf(a)} as outlines`}
             />
           </Judged>
-          <Label>{`Filled: ${nameOf(b)}. Dashed: ${nameOf(a)}, carried to the same face.`}</Label>
+          <Label>{msg`Filled: ${nameOf(b)}. Dashed: ${nameOf(a)}, carried to the same face.`}</Label>
         </Column>
       )}
       <Subheading>
         {differences.length === 0
-          ? 'Nothing differs'
-          : `${differences.length} ${differences.length === 1 ? 'difference' : 'differences'}`}
+          ? msg`Nothing differs`
+          : plural(differences.length)`${differences.length} difference|${differences.length} differences`}
       </Subheading>
-      <Column gap="$1" role="list" aria-label="Differences">
+      <Column gap="$1" role="list" aria-label={msg`Differences`}>
         {differences.map((d, i) => (
           <Body key={i} role="listitem">
             {withHours(withDays(d.words))}

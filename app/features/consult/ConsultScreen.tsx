@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { CONSULT_QUESTIONS, takenOver, type Consult } from '@toile/core';
+import { CONSULT_QUESTIONS, takenOver, type Consult, msg } from '@toile/core';
 import { type ClientAnswer } from '@toile/contract';
 import { dropIfRefused } from '../../data/photos';
 import { useDraft } from '../../data/useDraft';
@@ -13,7 +13,7 @@ import { Questions } from './Questions';
 /** The first talk at the table: the same questions as by link, with what is known already. */
 export function ConsultScreen({ id }: { readonly id: string }) {
   return (
-    <BegunClient id={id} title="First talk" draft="talk">
+    <BegunClient id={id} title={msg`First talk`} draft="talk">
       {(begun) => <Talk {...begun} />}
     </BegunClient>
   );
@@ -66,11 +66,11 @@ function Talk({ client, newest, take }: Begun) {
   };
   return (
     <Screen
-      title="First talk"
+      title={msg`First talk`}
       above={client.name}
       widest={640}
       onBack={() => router.navigate(`/clients/${client.id}`)}
-      foot={<SaveFoot saving={saving} words="Keep what was said" onSave={(over) => void save(over)} />}
+      foot={<SaveFoot saving={saving} words={msg`Keep what was said`} onSave={(over) => void save(over)} />}
     >
       <Column gap="$4">
         <DraftNote taken={draft.taken} anew={() => (draft.anew(), from(newest))} />

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { answerInWords, CONSULT_QUESTIONS } from '@toile/core';
+import { answerInWords, CONSULT_QUESTIONS, msg } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 import { useIntakes } from '../../data/hooks';
 import { Body, Button, Column, Label, Line, Subheading } from '../../ui';
@@ -22,15 +22,13 @@ export function FirstTalk({ client, mayEdit }: { readonly client: ClientAnswer; 
   const open = (intakes.data ?? []).find(({ state }) => state === 'open');
   if (said.length === 0 && !mayEdit) return null;
   return (
-    <Column gap="$2" role="group" aria-label="First talk">
-      <Subheading>First talk</Subheading>
+    <Column gap="$2" role="group" aria-label={msg`First talk`}>
+      <Subheading>{msg`First talk`}</Subheading>
       {waiting.map((intake) => (
         <IntakeAnswers key={intake.id} client={client} intake={intake} />
       ))}
       {said.length === 0 && waiting.length === 0 ? (
-        <Body color="$inkSoft">
-          Not asked yet: what is usual, what is disliked, how long it must hold, what is to be minded.
-        </Body>
+        <Body color="$inkSoft">{msg`Not asked yet: what is usual, what is disliked, how long it must hold, what is to be minded.`}</Body>
       ) : null}
       {said.map(({ key, label, words }) => (
         <Column key={key} gap={0}>
@@ -40,8 +38,8 @@ export function FirstTalk({ client, mayEdit }: { readonly client: ClientAnswer; 
       ))}
       {mayEdit ? (
         <Line>
-          <Button href={`/clients/${client.id}/consult`}>Ask at the table</Button>
-          <Button onPress={() => setAsking(true)}>{open ? 'A link is out' : 'Ask by a link'}</Button>
+          <Button href={`/clients/${client.id}/consult`}>{msg`Ask at the table`}</Button>
+          <Button onPress={() => setAsking(true)}>{open ? msg`A link is out` : msg`Ask by a link`}</Button>
         </Line>
       ) : null}
       {asking ? <IntakeDialog client={client} open={open ?? null} onClose={() => setAsking(false)} /> : null}

@@ -1,4 +1,4 @@
-import { answerInWords, CONSULT_QUESTIONS, type ConsultKey } from '@toile/core';
+import { answerInWords, CONSULT_QUESTIONS, type ConsultKey, msg, plural } from '@toile/core';
 import type { ClientAnswer, IntakeAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
@@ -27,22 +27,26 @@ export function IntakeAnswers({
   const open = CONSULT_QUESTIONS.filter(({ key }) => answers[key] !== undefined && !intake.settled[key]);
   return (
     <Column gap="$2" borderLeftWidth={3} borderLeftColor="$woad" paddingLeft="$3">
-      <Body fontWeight="700">{`${open.length} ${open.length === 1 ? 'answer waits' : 'answers wait'} to be read`}</Body>
+      <Body fontWeight="700">{msg`${plural(open.length)`${open.length} answer waits|${open.length} answers wait`} to be read`}</Body>
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       {open.map(({ key, label, health }) => {
         const known = knownInWords(client, key);
         return (
           <Column key={key} gap="$1" borderTopWidth={1} borderTopColor="$line" paddingTop="$2">
-            <Label>{health ? `${label} · kept by consent` : label}</Label>
+            <Label>{health ? msg`${label} · kept by consent` : label}</Label>
             <Body>{answerInWords(answers, key)}</Body>
-            {known ? <Label>{`Noted so far: ${known}`}</Label> : null}
+            {known ? <Label>{msg`Noted so far: ${known}`}</Label> : null}
             <Line>
-              <Button label={`Take over: ${label}`} disabled={busy} onPress={() => void settle(key, true)}>
-                Take over
-              </Button>
-              <Button label={`Set aside: ${label}`} disabled={busy} onPress={() => void settle(key, false)}>
-                Set aside
-              </Button>
+              <Button
+                label={msg`Take over: ${label}`}
+                disabled={busy}
+                onPress={() => void settle(key, true)}
+              >{msg`Take over`}</Button>
+              <Button
+                label={msg`Set aside: ${label}`}
+                disabled={busy}
+                onPress={() => void settle(key, false)}
+              >{msg`Set aside`}</Button>
             </Line>
           </Column>
         );

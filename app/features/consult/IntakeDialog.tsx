@@ -15,6 +15,7 @@ import { Body, Button, Dialog, Label } from '../../ui';
 import { LinkToGive } from '../share/LinkToGive';
 import { dayInWords } from '../words/dates';
 import { intakeMail } from './intakeMail';
+import { msg } from '@toile/core';
 
 /** Makes a link for a client to answer by, or takes one back that is out. */
 export function IntakeDialog({
@@ -46,26 +47,26 @@ export function IntakeDialog({
       onClose();
     });
   return (
-    <Dialog title="Ask by a link" onClose={onClose}>
+    <Dialog title={msg`Ask by a link`} onClose={onClose}>
       {link && session.data ? (
         <LinkToGive link={link} days={INTAKE_DAYS} mail={intakeMail(session.data, client, link)} />
       ) : open ? (
         <>
-          <Body>{`A link made by ${open.madeBy} is out, until ${dayInWords(open.expiresAt)}. It was shown once; if it is lost, take it back and make another.`}</Body>
-          <Button kind="stop" disabled={busy} onPress={() => void takeBack()}>
-            Take the link back
-          </Button>
+          <Body>{msg`A link made by ${open.madeBy} is out, until ${dayInWords(open.expiresAt)}. It was shown once; if it is lost, take it back and make another.`}</Body>
+          <Button
+            kind="stop"
+            disabled={busy}
+            onPress={() => void takeBack()}
+          >{msg`Take the link back`}</Button>
         </>
       ) : (
         <>
-          <Body>{`${client.name} answers on a phone of their own, once, within ${INTAKE_DAYS} days. The page shows nothing that is kept, and nothing is taken over before you have read it.`}</Body>
-          <Button kind="main" disabled={busy} onPress={() => void make()}>
-            Make the link
-          </Button>
+          <Body>{msg`${client.name} answers on a phone of their own, once, within ${INTAKE_DAYS} days. The page shows nothing that is kept, and nothing is taken over before you have read it.`}</Body>
+          <Button kind="main" disabled={busy} onPress={() => void make()}>{msg`Make the link`}</Button>
         </>
       )}
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-      <Label>It asks for consent to keep words on health, and for photographs.</Label>
+      <Label>{msg`It asks for consent to keep words on health, and for photographs.`}</Label>
     </Dialog>
   );
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Consult } from '@toile/core';
+import { msg, type Consult } from '@toile/core';
 import { sendIntakeSchema, type OpenIntakeAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { tokenOfAddress, useOpened } from '../../data/useOpened';
@@ -17,7 +17,7 @@ export function IntakeScreen() {
   const [answers, setAnswers] = useState<Consult>({});
   const [sent, setSent] = useState(false);
   const { busy, failure, errors, save } = useSaving(
-    'It was not sent. What you wrote is still here; try again.',
+    msg`It was not sent. What you wrote is still here; try again.`,
   );
   const send = async (): Promise<void> => {
     const done = await save(async () => {
@@ -37,19 +37,17 @@ export function IntakeScreen() {
     <View flex={1} backgroundColor="$background" role="main" style={{ overflowY: 'auto' }}>
       <Column width="100%" maxWidth={560} alignSelf="center" padding="$4" gap="$4">
         <Heading fontSize="$7" lineHeight="$7" aria-level={1}>
-          {sent ? 'Thank you' : asks ? `Before you sit with ${asks.studio}` : 'Some questions'}
+          {sent ? msg`Thank you` : asks ? msg`Before you sit with ${asks.studio}` : msg`Some questions`}
         </Heading>
         {ended ? <Body role="alert" color="$madder">{`▲ ${ended}`}</Body> : null}
         {!asks && !ended ? <Loading /> : null}
         {sent ? (
-          <Body role="status">
-            Your answers are with the studio. This page shows nothing any more, and the link has ended.
-          </Body>
+          <Body role="status">{msg`Your answers are with the studio. This page shows nothing any more, and the link has ended.`}</Body>
         ) : null}
         {asks && !sent ? (
           <>
             <Body>
-              {`${asks.studio} asks, so that what is chosen for your face suits you. Every answer may be left out. Whoever works with you reads them and takes over what helps; the link ends when you send, or on ${dayInWords(asks.expiresAt)}.`}
+              {msg`${asks.studio} asks, so that what is chosen for your face suits you. Every answer may be left out. Whoever works with you reads them and takes over what helps; the link ends when you send, or on ${dayInWords(asks.expiresAt)}.`}
             </Body>
             <Questions answers={answers} onChange={setAnswers} errors={byKey} />
             {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
@@ -58,9 +56,7 @@ export function IntakeScreen() {
               large
               disabled={busy || Object.keys(answers).length === 0}
               onPress={() => void send()}
-            >
-              Send my answers
-            </Button>
+            >{msg`Send my answers`}</Button>
           </>
         ) : null}
       </Column>

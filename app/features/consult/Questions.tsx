@@ -1,4 +1,4 @@
-import { CONSULT_QUESTIONS, type Consult } from '@toile/core';
+import { CONSULT_QUESTIONS, type Consult, msg } from '@toile/core';
 import { Body, Column, Label } from '../../ui';
 import { QuestionField } from './QuestionField';
 
@@ -36,10 +36,7 @@ export function Questions({
           ) : null}
         </Column>
       ))}
-      <Label>
-        Nothing here is a diagnosis, and nothing is needed that you would rather not say. For skin or eyes
-        under treatment, ask whoever treats them first.
-      </Label>
+      <Label>{msg`Nothing here is a diagnosis, and nothing is needed that you would rather not say. For skin or eyes under treatment, ask whoever treats them first.`}</Label>
     </Column>
   );
 }

@@ -1,4 +1,4 @@
-import type { Mail } from '@toile/core';
+import { msg, type Mail } from '@toile/core';
 import { INTAKE_DAYS, type ClientAnswer, type SessionAnswer } from '@toile/contract';
 
 /** What would be sent to a client who is asked by a link. */
@@ -10,15 +10,15 @@ export function intakeMail(
   return {
     from: { name: studio.name, email },
     to: { name: client.name, email: client.contact?.email ?? '' },
-    subject: `A few questions from ${studio.name}`,
+    subject: msg`A few questions from ${studio.name}`,
     text: [
       `${client.name},`,
       '',
-      'so that what is chosen for your face suits you, please answer what you like of this:',
+      msg`so that what is chosen for your face suits you, please answer what you like of this:`,
       '',
       link,
       '',
-      `It can be answered once and ends in ${INTAKE_DAYS} days. Whoever has it can use it: do not pass it on.`,
+      msg`It can be answered once and ends in ${INTAKE_DAYS} days. Whoever has it can use it: do not pass it on.`,
     ].join('\n'),
   };
 }

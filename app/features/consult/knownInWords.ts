@@ -1,4 +1,4 @@
-import { answerInWords, type ConsultKey } from '@toile/core';
+import { answerInWords, type ConsultKey, msg } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 
 /** What is noted of a client already where an answer would go; empty for nothing. */
@@ -14,7 +14,7 @@ export function knownInWords(
   switch (key) {
     case 'lenses':
     case 'dry':
-      return features[key] ? 'yes' : '';
+      return features[key] ? msg`yes` : '';
     case 'oily':
       return features.oily.join(', ');
     case 'dryZones':

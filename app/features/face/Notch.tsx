@@ -1,4 +1,4 @@
-import { LAYER_LOOKS, type LayerKind } from '@toile/core';
+import { LAYER_LOOKS, type LayerKind, msg } from '@toile/core';
 import Svg, { Path, Text as SvgText } from 'react-native-svg';
 import { useColours } from '../../ui';
 
@@ -13,14 +13,14 @@ export function Notch({
   readonly size?: number;
 }) {
   const c = useColours();
-  const name = kind === 'care' ? 'Care' : LAYER_LOOKS[kind].name;
+  const name = kind === 'care' ? msg`Care` : LAYER_LOOKS[kind].name;
   return (
     <Svg
       width={size}
       height={number === undefined ? size * 0.75 : size * 1.45}
       viewBox={number === undefined ? '0 0 16 12' : '0 0 16 23'}
       role="img"
-      aria-label={number === undefined ? name : `step ${number}, ${name}`}
+      aria-label={number === undefined ? name : msg`step ${number}, ${name}`}
     >
       {kind === 'care' ? (
         <Path d="M0 0H16V1.6H0Z" fill={c.ink} />

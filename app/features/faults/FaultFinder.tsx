@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { FAULTS, findCauses, type Chart, type Kit, type LikelyCause } from '@toile/core';
+import { FAULTS, findCauses, type Chart, type Kit, type LikelyCause, msg } from '@toile/core';
 import { Body, Button, Choice, Column, Label } from '../../ui';
 
 type FaultFinderProps = {
@@ -20,9 +20,9 @@ export function FaultFinder({ chart, kit, seenAt, action, onTake }: FaultFinderP
     [chart, kit, seen, seenAt],
   );
   return (
-    <Column gap="$3" role="group" aria-label="What do you see?">
+    <Column gap="$3" role="group" aria-label={msg`What do you see?`}>
       <Choice
-        label="What do you see?"
+        label={msg`What do you see?`}
         options={FAULTS.map((f) => f.id)}
         words={Object.fromEntries(FAULTS.map((f) => [f.id, f.seen]))}
         chosen={seen ? [seen] : []}
@@ -39,9 +39,9 @@ export function FaultFinder({ chart, kit, seenAt, action, onTake }: FaultFinderP
           <Body
             fontWeight={i === 0 ? '700' : '400'}
           >{`${likely.cause.words}${likely.step ? `, in ${likely.step.title.toLowerCase()}` : ''} · ${Math.round(likely.share * 100)} %`}</Body>
-          <Label>{likely.because ?? 'Often so; nothing in this chart points at it.'}</Label>
-          <Body>{`Now: ${likely.cause.now}`}</Body>
-          <Body>{`Next time: ${likely.cause.next}.`}</Body>
+          <Label>{likely.because ?? msg`Often so; nothing in this chart points at it.`}</Label>
+          <Body>{msg`Now: ${likely.cause.now}`}</Body>
+          <Body>{msg`Next time: ${likely.cause.next}.`}</Body>
           {likely.step && seen ? (
             <Button label={`${action}: ${likely.cause.next}`} onPress={() => onTake(seen, likely)}>
               {action}
@@ -50,7 +50,7 @@ export function FaultFinder({ chart, kit, seenAt, action, onTake }: FaultFinderP
         </Column>
       ))}
       {seen ? (
-        <Label>Shares weigh the trade’s experience by what this chart shows; they are not measured.</Label>
+        <Label>{msg`Shares weigh the trade’s experience by what this chart shows; they are not measured.`}</Label>
       ) : null}
     </Column>
   );

@@ -1,5 +1,6 @@
 import type { FieldProblem } from '@toile/contract';
 import { Body, Column, Figure, Label, Subheading } from '../../ui';
+import { msg } from '@toile/core';
 
 export type FileFailure = { readonly words: string; readonly fields: readonly FieldProblem[] };
 
@@ -13,12 +14,12 @@ export function FileProblems({ file, failure }: { readonly file: string; readonl
           <Figure>
             {f.line === undefined
               ? f.path
-              : `Line ${f.line}, column ${f.column}${f.path ? `, at ${f.path}` : ''}`}
+              : msg`Line ${f.line}, column ${f.column ?? 1}${f.path ? msg`, at ${f.path}` : ''}`}
           </Figure>
           <Body>{f.message}</Body>
         </Column>
       ))}
-      <Label>Nothing in the studio has changed.</Label>
+      <Label>{msg`Nothing in the studio has changed.`}</Label>
     </Column>
   );
 }

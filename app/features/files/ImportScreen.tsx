@@ -5,6 +5,7 @@ import { call, CallError } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
 import { Body, Column, FileButton, Screen } from '../../ui';
 import { FileProblems, type FileFailure } from './FileProblems';
+import { msg } from '@toile/core';
 
 /** Takes in a chart file from elsewhere; a broken one is refused with where and why. */
 export function ImportScreen() {
@@ -26,7 +27,7 @@ export function ImportScreen() {
     } catch (error) {
       const problem = error instanceof CallError ? error.problem : null;
       setFailure({
-        words: error instanceof CallError ? error.message : 'The file could not be read.',
+        words: error instanceof CallError ? error.message : msg`The file could not be read.`,
         fields: problem?.fields ?? [],
       });
     }
@@ -34,27 +35,22 @@ export function ImportScreen() {
 
   return (
     <Screen
-      title="Import a chart"
+      title={msg`Import a chart`}
       widest={640}
       onBack={() => router.navigate('/settings')}
       foot={
         <FileButton
           kind="main"
           large
-          label="Chart file"
+          label={msg`Chart file`}
           accept=".json,application/json"
           onFile={(file) => void take(file)}
-        >
-          Choose a file
-        </FileButton>
+        >{msg`Choose a file`}</FileButton>
       }
     >
       <Column gap="$4">
-        <Body>
-          A chart file (JSON, toile.chart/1 or 2) brings the chart and, if not here yet, the client it was
-          made for: face, features, skin and sensitivities, but no contact data.
-        </Body>
-        {failure ? <FileProblems file={file ?? 'The file'} failure={failure} /> : null}
+        <Body>{msg`A chart file (JSON, toile.chart/1 or 2) brings the chart and, if not here yet, the client it was made for: face, features, skin and sensitivities, but no contact data.`}</Body>
+        {failure ? <FileProblems file={file ?? msg`The file`} failure={failure} /> : null}
       </Column>
     </Screen>
   );

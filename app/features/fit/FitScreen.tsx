@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
-import { adaptationInWords, blankChart, type Chart, type FittedLook } from '@toile/core';
+import { adaptationInWords, blankChart, type Chart, type FittedLook, msg, term } from '@toile/core';
 import { newId, type ClientAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
@@ -45,21 +45,26 @@ export function FitScreen({ id }: { readonly id: string }) {
   const router = useRouter();
   if (client.data && Object.keys(newestSkin(client.data)).length === 0) {
     return (
-      <Screen title="Fit a look" above={client.data.name} onBack={() => router.navigate(`/clients/${id}`)}>
+      <Screen
+        title={msg`Fit a look`}
+        above={client.data.name}
+        onBack={() => router.navigate(`/clients/${id}`)}
+      >
         <Empty
-          title="Read the skin first"
-          words="Shades are chosen from a reading: seven zones, five touches each."
+          title={msg`Read the skin first`}
+          words={msg`Shades are chosen from a reading: seven zones, five touches each.`}
         >
-          <Button kind="main" onPress={() => router.navigate(`/clients/${id}/read`)}>
-            Read the skin
-          </Button>
+          <Button
+            kind="main"
+            onPress={() => router.navigate(`/clients/${id}/read`)}
+          >{msg`Read the skin`}</Button>
         </Empty>
       </Screen>
     );
   }
   if (client.data) return <Fit client={client.data} />;
   return (
-    <Screen title="Fit a look" onBack={() => router.navigate(`/clients/${id}`)}>
+    <Screen title={msg`Fit a look`} onBack={() => router.navigate(`/clients/${id}`)}>
       <Ready remote={client}>{() => null}</Ready>
     </Screen>
   );
@@ -80,7 +85,7 @@ function Fit({ client }: { readonly client: ClientAnswer }) {
   if (draft) return <Fitted client={client} draft={draft} onChange={setDraft} />;
   return (
     <Screen
-      title="Fit a look"
+      title={msg`Fit a look`}
       above={client.name}
       onBack={() => router.navigate(`/clients/${client.id}`)}
       widest={720}
@@ -173,14 +178,14 @@ function Choose({
     return look.error ? (
       <Ready remote={look}>{() => null}</Ready>
     ) : (
-      <Loading words="Matching the kit and placing the look on this face" />
+      <Loading words={msg`Matching the kit and placing the look on this face`} />
     );
   return (
     <Column gap="$4">
       <OccasionCard value={occasion} onChange={setOccasion} />
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       <Column gap="$1">
-        <Subheading>Which look</Subheading>
+        <Subheading>{msg`Which look`}</Subheading>
         <Ready remote={looks}>
           {(list) =>
             list
@@ -190,15 +195,15 @@ function Choose({
                   key={l.id}
                   title={l.name}
                   detail={l.description}
-                  fact={`${l.minutes} min`}
+                  fact={msg`${l.minutes} min`}
                   onPress={() => (occasionErrors(occasion).date ? undefined : setLookId(l.id))}
                 />
               ))
           }
         </Ready>
         <Row
-          title="From nothing"
-          detail="An empty chart: layers added one by one, placed and matched as you go."
+          title={msg`From nothing`}
+          detail={msg`An empty chart: layers added one by one, placed and matched as you go.`}
           onPress={() => (occasionErrors(occasion).date ? undefined : fromNothing())}
         />
       </Column>
@@ -219,7 +224,11 @@ function Fitted({
   const roomy = useRoomy();
   const refresh = useRefresh();
   const kit = useKit();
-  const { busy, failure, save: keep } = useSaving('Something went wrong. The chart is kept here; try again.');
+  const {
+    busy,
+    failure,
+    save: keep,
+  } = useSaving(msg`Something went wrong. The chart is kept here; try again.`);
   const { chart } = draft;
   const { words, taken } = useTaken();
   const unread = kit.data ? productsToRead(kit.data).length : 0;
@@ -238,18 +247,20 @@ function Fitted({
     <Screen
       fill={roomy}
       title={client.name}
-      above={`${chart.look.name} · ${chart.occasion.kind}, ${dayInWords(chart.occasion.date)} · not saved yet`}
+      above={msg`${chart.look.name} · ${term(chart.occasion.kind)}, ${dayInWords(chart.occasion.date)} · not saved yet`}
       onBack={() => onChange(null)}
       foot={
         <Column gap="$2">
           {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
           <Line flexWrap="nowrap">
-            <Button large onPress={() => onChange(null)}>
-              Another look
-            </Button>
-            <Button kind="main" large grow disabled={busy} onPress={() => void save()}>
-              Save version 1
-            </Button>
+            <Button large onPress={() => onChange(null)}>{msg`Another look`}</Button>
+            <Button
+              kind="main"
+              large
+              grow
+              disabled={busy}
+              onPress={() => void save()}
+            >{msg`Save version 1`}</Button>
           </Line>
         </Column>
       }
@@ -273,7 +284,7 @@ function Fitted({
             ) : null}
             {words ? <Body role="status">{`✓ ${words}`}</Body> : null}
             {client.consult.wished ? (
-              <Label>{`Wished for, as said: “${client.consult.wished}”.`}</Label>
+              <Label>{msg`Wished for, as said: “${client.consult.wished}”.`}</Label>
             ) : null}
             <DislikesMet chart={chart} disliked={client.consult.disliked} />
             {draft.notes.map((note) => (
@@ -281,12 +292,12 @@ function Fitted({
             ))}
             {unread > 0 ? <Button href="/kit/colours">{readInWords(unread)}</Button> : null}
             <Field
-              label="Why this version"
+              label={msg`Why this version`}
               value={draft.reason}
               onChange={(reason) => onChange({ ...draft, reason })}
-              placeholder="Trial"
+              placeholder={msg`Trial`}
             />
-            <Label>Colours are predicted by a model from single readings: judge on the skin.</Label>
+            <Label>{msg`Colours are predicted by a model from single readings: judge on the skin.`}</Label>
           </Column>
         }
       />

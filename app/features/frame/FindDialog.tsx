@@ -3,6 +3,7 @@ import { useDeferredValue, useId, useMemo, useState, type KeyboardEvent } from '
 import { useClients, useKit, useLooks } from '../../data/hooks';
 import { Body, Dialog, Label, useColours, View } from '../../ui';
 import { findIn, type Found } from './findView';
+import { msg } from '@toile/core';
 
 const NOTHING: readonly never[] = [];
 
@@ -32,15 +33,15 @@ export function FindDialog({ onClose }: { readonly onClose: () => void }) {
     event.preventDefault();
   };
   return (
-    <Dialog title="Find" onClose={onClose}>
+    <Dialog title={msg`Find`} onClose={onClose}>
       <input
         autoFocus
         role="combobox"
-        aria-label="People, looks, products, places"
+        aria-label={msg`People, looks, products, places`}
         aria-expanded={found.length > 0}
         aria-controls={`${id}list`}
         aria-activedescendant={found.length > 0 ? `${id}${on}` : undefined}
-        placeholder="People, looks, products, places"
+        placeholder={msg`People, looks, products, places`}
         value={words}
         onChange={(event) => {
           setWords(event.target.value);
@@ -58,7 +59,7 @@ export function FindDialog({ onClose }: { readonly onClose: () => void }) {
           font: '16px Atkinson, sans-serif',
         }}
       />
-      <div id={`${id}list`} role="listbox" aria-label="Found" style={{ minHeight: 220 }}>
+      <div id={`${id}list`} role="listbox" aria-label={msg`Found`} style={{ minHeight: 220 }}>
         {found.map((one, i) => (
           <div
             key={one.href}
@@ -81,7 +82,7 @@ export function FindDialog({ onClose }: { readonly onClose: () => void }) {
             </View>
           </div>
         ))}
-        {asked !== '' && found.length === 0 ? <Label>Nothing by that name.</Label> : null}
+        {asked !== '' && found.length === 0 ? <Label>{msg`Nothing by that name.`}</Label> : null}
       </div>
     </Dialog>
   );

@@ -6,6 +6,7 @@ import { flush, useOutbox } from '../../data/outbox';
 import { Button, Column, Heading, Label, SettingsIcon, useColours, useWide, View } from '../../ui';
 import { PLACES, placeOf } from './places';
 import { Shortcuts } from './Shortcuts';
+import { msg, term } from '@toile/core';
 
 /** The places round every screen: a bar under the thumb on a phone, a rail on a wide screen. */
 export function Frame({ children, bare }: { readonly children: ReactNode; readonly bare: boolean }) {
@@ -42,7 +43,7 @@ function Place({
     <Link href={path.path} asChild>
       <Pressable
         role="link"
-        aria-label={path.label}
+        aria-label={term(path.label)}
         aria-current={on ? 'page' : undefined}
         style={{
           minHeight: 56,
@@ -67,7 +68,7 @@ function Place({
           color={on ? '$woad' : '$inkSoft'}
           fontWeight={on ? '700' : '400'}
         >
-          {path.label}
+          {term(path.label)}
         </Label>
       </Pressable>
     </Link>
@@ -102,9 +103,7 @@ function Rail({ path }: { readonly path: string }) {
       backgroundColor="$surface"
       paddingVertical="$3"
     >
-      <Heading fontSize="$4" textAlign="center" marginBottom="$3">
-        Toile
-      </Heading>
+      <Heading fontSize="$4" textAlign="center" marginBottom="$3">{msg`Toile`}</Heading>
       {PLACES.map((place) => (
         <Place key={place.path} path={place} current={path} rail />
       ))}
@@ -114,13 +113,11 @@ function Rail({ path }: { readonly path: string }) {
       <Link href="/settings" asChild>
         <Pressable
           role="link"
-          aria-label="Settings"
+          aria-label={msg`Settings`}
           style={{ minHeight: 56, alignItems: 'center', justifyContent: 'center' }}
         >
           <SettingsIcon color={c.inkSoft} size={22} />
-          <Label fontSize="$1" lineHeight="$1">
-            Settings
-          </Label>
+          <Label fontSize="$1" lineHeight="$1">{msg`Settings`}</Label>
         </Pressable>
       </Link>
     </Column>
@@ -133,11 +130,13 @@ function NoNetwork({ rail = false }: { readonly rail?: boolean }) {
   const { onPageOnly } = useOutbox();
   if (online) return null;
   const recorded =
-    onPageOnly.size > 0 ? 'what is recorded is sent later.' : 'what is recorded is kept here and sent later.';
+    onPageOnly.size > 0
+      ? msg`what is recorded is sent later.`
+      : msg`what is recorded is kept here and sent later.`;
   return (
     <View role="status" padding="$2" backgroundColor="$raised">
       <Label color="$weld">
-        {rail ? '▲ No network' : `▲ No network. What was opened before can be read; ${recorded}`}
+        {rail ? msg`▲ No network` : msg`▲ No network. What was opened before can be read; ${term(recorded)}`}
       </Label>
     </View>
   );
@@ -149,12 +148,12 @@ function Unsent() {
   if (waiting.length === 0 || failure === null) return null;
   return (
     <View role="status" padding="$2" gap="$2" backgroundColor="$raised">
-      {onPageOnly.size > 0 ? <Label color="$madder">▲ Device full: keep this page open.</Label> : null}
+      {onPageOnly.size > 0 ? <Label color="$madder">{msg`▲ Device full: keep this page open.`}</Label> : null}
       <Button
-        label={`${waiting.length} recorded at the chair not sent, send now`}
+        label={msg`${waiting.length} recorded at the chair not sent, send now`}
         onPress={() => void flush()}
       >
-        {`▲ ${waiting.length} unsent`}
+        {msg`▲ ${waiting.length} unsent`}
       </Button>
     </View>
   );

@@ -2,6 +2,7 @@ import type { ErrorBoundaryProps } from 'expo-router';
 import { useSWRConfig } from 'swr';
 import { pathTo } from '@toile/contract';
 import { Body, Button, Column, Heading } from '../../ui';
+import { msg } from '@toile/core';
 
 /**
  * What stands in the place of a screen that has stumbled: the rest of the app goes on, and it can be opened again.
@@ -16,14 +17,10 @@ export function Mishap({ error, retry }: ErrorBoundaryProps) {
   };
   return (
     <Column role="alert" padding="$4" gap="$3" alignItems="flex-start" maxWidth={640}>
-      <Heading>This place has stumbled</Heading>
-      <Body>
-        Charts being changed, readings being taken and what was recorded at the chair are kept on this device.
-      </Body>
-      <Body color="$inkSoft">{`What it said: ${error.message}`}</Body>
-      <Button kind="main" onPress={() => void again()}>
-        Open it again
-      </Button>
+      <Heading>{msg`This place has stumbled`}</Heading>
+      <Body>{msg`Charts being changed, readings being taken and what was recorded at the chair are kept on this device.`}</Body>
+      <Body color="$inkSoft">{msg`What it said: ${error.message}`}</Body>
+      <Button kind="main" onPress={() => void again()}>{msg`Open it again`}</Button>
     </Column>
   );
 }

@@ -4,8 +4,9 @@ import { Body, Button, Dialog } from '../../ui';
 import { FindDialog } from './FindDialog';
 import { chooseKeysOn, useKeysOn } from './keysOn';
 import { PLACES } from './places';
+import { messages, msg } from '@toile/core';
 
-const KEYS = [
+const KEYS: readonly (readonly [keys: string, does: string])[] = messages([
   ['Ctrl or ⌘ and K', 'find anything'],
   ['/', 'find a client'],
   ['n', 'new client'],
@@ -14,7 +15,7 @@ const KEYS = [
   ['Ctrl or ⌘ and Z, Y', 'undo, redo'],
   ['space, or a page-turner', 'done, at the chair'],
   ['?', 'these keys'],
-] as const;
+]);
 
 type Shown = 'keys' | 'find' | null;
 
@@ -46,11 +47,11 @@ export function Shortcuts() {
   if (shown === 'find') return <FindDialog onClose={close} />;
   if (shown === 'keys')
     return (
-      <Dialog title="Keys" onClose={close}>
+      <Dialog title={msg`Keys`} onClose={close}>
         {KEYS.map(([key, does]) => (
           <Body key={key}>{`${key}  ·  ${does}`}</Body>
         ))}
-        <Button onPress={() => chooseKeysOn('off')}>Switch single keys off</Button>
+        <Button onPress={() => chooseKeysOn('off')}>{msg`Switch single keys off`}</Button>
       </Dialog>
     );
   return null;

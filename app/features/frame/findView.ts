@@ -1,4 +1,4 @@
-import { plainWords as plain, productFinder, type Product } from '@toile/core';
+import { plainWords as plain, productFinder, type Product, messagesIn } from '@toile/core';
 import type { LookSummary } from '@toile/contract';
 
 /** Something that can be gone to. */
@@ -10,48 +10,76 @@ export type Found = {
 };
 
 /** Places and first steps, by what people call them. */
-export const ACTIONS: readonly Found[] = [
-  { kind: 'place', title: 'Today', detail: 'What is next, what is due', href: '/' },
-  { kind: 'place', title: 'Clients', detail: 'Everyone', href: '/clients' },
-  { kind: 'place', title: 'New client', detail: 'Add someone', href: '/clients/new' },
-  {
-    kind: 'place',
-    title: 'An enquiry',
-    detail: 'Somebody asks: a booking, a date',
-    href: '/clients/enquiry',
-  },
-  { kind: 'place', title: 'Looks', detail: 'The library', href: '/looks' },
-  { kind: 'place', title: 'New look', detail: 'Write one from nothing', href: '/looks/new' },
-  { kind: 'place', title: 'Take a look down', detail: 'From somebody at work', href: '/looks/take-down' },
-  { kind: 'place', title: 'Bring in looks', detail: 'Import from files', href: '/looks/import' },
-  { kind: 'place', title: 'Kit', detail: 'Everything in the cases', href: '/kit' },
-  { kind: 'place', title: 'Add a product', detail: 'To the kit', href: '/kit/new' },
-  { kind: 'place', title: 'Which pan is this?', detail: 'Identified by one reading', href: '/kit/identify' },
-  {
-    kind: 'place',
-    title: 'Read the kit',
-    detail: 'Colours of pans, one after the other',
-    href: '/kit/colours',
-  },
-  { kind: 'place', title: 'Shade map', detail: 'The kit by depth and undertone', href: '/kit/map' },
-  { kind: 'place', title: 'Palettes', detail: 'Which pan is which', href: '/kit/palettes' },
-  { kind: 'place', title: 'Bring in a kit file', detail: 'Import a CSV list', href: '/kit/import' },
-  { kind: 'place', title: 'Parties', detail: 'Who, where and by when', href: '/parties' },
-  { kind: 'place', title: 'New party', detail: 'A wedding, a day with many faces', href: '/parties/new' },
-  { kind: 'place', title: 'Import a chart', detail: 'From another studio', href: '/import' },
-  { kind: 'place', title: 'How things hold', detail: 'What wore well, by product and zone', href: '/holds' },
-  { kind: 'place', title: 'Questions tried', detail: 'Trials: one half against the other', href: '/trials' },
-  { kind: 'place', title: 'Practice', detail: 'Train placing, matching, cause and cure', href: '/practice' },
-  { kind: 'place', title: 'Team', detail: 'Who works here, invitations', href: '/team' },
-  { kind: 'place', title: 'Letters', detail: 'Mail that waits to be sent', href: '/letters' },
-  { kind: 'place', title: 'Rules of the review', detail: 'What charts are looked over for', href: '/rules' },
-  {
-    kind: 'place',
-    title: 'Settings',
-    detail: 'Theme, dark, zone, units, password, back-up, signing out',
-    href: '/settings',
-  },
-];
+export const ACTIONS: readonly Found[] = messagesIn(
+  ['title', 'detail'],
+  [
+    { kind: 'place', title: 'Today', detail: 'What is next, what is due', href: '/' },
+    { kind: 'place', title: 'Clients', detail: 'Everyone', href: '/clients' },
+    { kind: 'place', title: 'New client', detail: 'Add someone', href: '/clients/new' },
+    {
+      kind: 'place',
+      title: 'An enquiry',
+      detail: 'Somebody asks: a booking, a date',
+      href: '/clients/enquiry',
+    },
+    { kind: 'place', title: 'Looks', detail: 'The library', href: '/looks' },
+    { kind: 'place', title: 'New look', detail: 'Write one from nothing', href: '/looks/new' },
+    { kind: 'place', title: 'Take a look down', detail: 'From somebody at work', href: '/looks/take-down' },
+    { kind: 'place', title: 'Bring in looks', detail: 'Import from files', href: '/looks/import' },
+    { kind: 'place', title: 'Kit', detail: 'Everything in the cases', href: '/kit' },
+    { kind: 'place', title: 'Add a product', detail: 'To the kit', href: '/kit/new' },
+    {
+      kind: 'place',
+      title: 'Which pan is this?',
+      detail: 'Identified by one reading',
+      href: '/kit/identify',
+    },
+    {
+      kind: 'place',
+      title: 'Read the kit',
+      detail: 'Colours of pans, one after the other',
+      href: '/kit/colours',
+    },
+    { kind: 'place', title: 'Shade map', detail: 'The kit by depth and undertone', href: '/kit/map' },
+    { kind: 'place', title: 'Palettes', detail: 'Which pan is which', href: '/kit/palettes' },
+    { kind: 'place', title: 'Bring in a kit file', detail: 'Import a CSV list', href: '/kit/import' },
+    { kind: 'place', title: 'Parties', detail: 'Who, where and by when', href: '/parties' },
+    { kind: 'place', title: 'New party', detail: 'A wedding, a day with many faces', href: '/parties/new' },
+    { kind: 'place', title: 'Import a chart', detail: 'From another studio', href: '/import' },
+    {
+      kind: 'place',
+      title: 'How things hold',
+      detail: 'What wore well, by product and zone',
+      href: '/holds',
+    },
+    {
+      kind: 'place',
+      title: 'Questions tried',
+      detail: 'Trials: one half against the other',
+      href: '/trials',
+    },
+    {
+      kind: 'place',
+      title: 'Practice',
+      detail: 'Train placing, matching, cause and cure',
+      href: '/practice',
+    },
+    { kind: 'place', title: 'Team', detail: 'Who works here, invitations', href: '/team' },
+    { kind: 'place', title: 'Letters', detail: 'Mail that waits to be sent', href: '/letters' },
+    {
+      kind: 'place',
+      title: 'Rules of the review',
+      detail: 'What charts are looked over for',
+      href: '/rules',
+    },
+    {
+      kind: 'place',
+      title: 'Settings',
+      detail: 'Theme, dark, zone, units, password, back-up, signing out',
+      href: '/settings',
+    },
+  ],
+);
 
 type Named = { readonly id: string; readonly name: string };
 type Sources = {

@@ -6,6 +6,7 @@ import {
   type Lab,
   type Product,
   type TintingCalibration,
+  msg,
 } from '@toile/core';
 import { Body, Button, Choice, Column, Label, LabField, Subheading } from '../../ui';
 import { formOf } from './productForm';
@@ -45,33 +46,35 @@ export function Calibrate({
   };
   return (
     <Column gap="$2">
-      <Button onPress={() => setOpen((o) => !o)}>{open ? 'Not now' : 'Calibrate by a test mix'}</Button>
+      <Button onPress={() => setOpen((o) => !o)}>{open ? msg`Not now` : msg`Calibrate by a test mix`}</Button>
       {open ? (
         <Column gap="$2" borderWidth={1} borderColor="$line" padding="$3">
-          <Subheading>Stir equal weights, spread thick, read</Subheading>
+          <Subheading>{msg`Stir equal weights, spread thick, read`}</Subheading>
           {bases.length === 0 ? (
-            <Body>No base of the same family to mix it with.</Body>
+            <Body>{msg`No base of the same family to mix it with.`}</Body>
           ) : (
             <Choice
-              label="Mixed one to one with"
+              label={msg`Mixed one to one with`}
               options={bases.map((b) => b.id)}
               words={Object.fromEntries(bases.map((b) => [b.id, `${b.line} ${b.shade}`]))}
               chosen={withId ? [withId] : []}
               onChange={([id]) => id && setWithId(id)}
             />
           )}
-          {other ? <LabField label="The mix as read" button="Work out the strength" onLab={work} /> : null}
+          {other ? (
+            <LabField label={msg`The mix as read`} button={msg`Work out the strength`} onLab={work} />
+          ) : null}
           {found ? (
             <Column gap="$1" aria-live="polite">
-              <Body>{`It tints ${found.strength.toFixed(2)} times as strongly. The mix is then predicted ${found.deltaE.toFixed(1)} off, before ${found.before.toFixed(1)}.`}</Body>
+              <Body>{msg`It tints ${found.strength.toFixed(2)} times as strongly. The mix is then predicted ${found.deltaE.toFixed(1)} off, before ${found.before.toFixed(1)}.`}</Body>
               {found.deltaE > 2 ? (
-                <Label>
-                  Still visibly off: the model does not hold well for this pair. Read the mix again.
-                </Label>
+                <Label>{msg`Still visibly off: the model does not hold well for this pair. Read the mix again.`}</Label>
               ) : null}
-              <Button kind="main" disabled={saving.busy} onPress={() => void keep()}>
-                Keep this strength
-              </Button>
+              <Button
+                kind="main"
+                disabled={saving.busy}
+                onPress={() => void keep()}
+              >{msg`Keep this strength`}</Button>
             </Column>
           ) : null}
           {saving.failure ? <Body role="alert" color="$madder">{`▲ ${saving.failure}`}</Body> : null}

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import type { Product } from '@toile/core';
+import { msg, type Product } from '@toile/core';
 import { draftedRevision } from '../../data/drafts';
 import { useKit } from '../../data/hooks';
 import { useDraft } from '../../data/useDraft';
@@ -19,7 +19,7 @@ export function EditProductScreen({ id }: { readonly id: string }) {
         return product ? (
           <Edit product={product} revision={data.revisions[id] ?? 1} />
         ) : (
-          <Empty title="Not in this kit" words="It may have been another studio’s." />
+          <Empty title={msg`Not in this kit`} words={msg`It may have been another studio’s.`} />
         );
       }}
     </Ready>
@@ -41,7 +41,7 @@ function Edit({ product, revision }: { readonly product: Product; readonly revis
   const behind = revision !== base;
   return (
     <Screen
-      title="Change the product"
+      title={msg`Change the product`}
       above={`${product.maker} ${product.line}`}
       widest={760}
       onBack={() => router.navigate(back)}
@@ -49,16 +49,14 @@ function Edit({ product, revision }: { readonly product: Product; readonly revis
         <Column gap="$2">
           {saving.failure ? <Body role="alert" color="$madder">{`▲ ${saving.failure}`}</Body> : null}
           {behind ? (
-            <Body color="$weld">▲ Someone else changed it meanwhile. Saving puts yours over theirs.</Body>
+            <Body color="$weld">{msg`▲ Someone else changed it meanwhile. Saving puts yours over theirs.`}</Body>
           ) : null}
           <Button
             kind="main"
             large
             disabled={saving.busy}
             onPress={() => void save(behind ? revision : base)}
-          >
-            Save the product
-          </Button>
+          >{msg`Save the product`}</Button>
         </Column>
       }
     >

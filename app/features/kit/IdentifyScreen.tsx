@@ -1,6 +1,15 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { cellName, identifyPan, PRODUCT_KINDS, type Kit, type Lab, type ProductKind } from '@toile/core';
+import {
+  cellName,
+  identifyPan,
+  PRODUCT_KINDS,
+  type Kit,
+  type Lab,
+  type ProductKind,
+  msg,
+  term,
+} from '@toile/core';
 import type { PaletteAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useKit, usePalettes } from '../../data/hooks';
@@ -26,7 +35,7 @@ export function IdentifyScreen() {
   const palettes = usePalettes();
   const router = useRouter();
   return (
-    <Screen title="Which pan is this?" onBack={() => router.navigate('/kit')} widest={760}>
+    <Screen title={msg`Which pan is this?`} onBack={() => router.navigate('/kit')} widest={760}>
       <Ready remote={kit}>
         {(data) => <Ready remote={palettes}>{(list) => <Identify kit={data} palettes={list} />}</Ready>}
       </Ready>
@@ -50,7 +59,7 @@ function Identify({ kit, palettes }: { readonly kit: Kit; readonly palettes: rea
     try {
       setLab((await call('sample', { body: { pan: { paletteId, row, column } } })).lab);
     } catch (error) {
-      setFailure(error instanceof CallError ? error.message : 'The reader did not answer. Try again.');
+      setFailure(error instanceof CallError ? error.message : msg`The reader did not answer. Try again.`);
     }
   };
   return (
@@ -58,7 +67,7 @@ function Identify({ kit, palettes }: { readonly kit: Kit; readonly palettes: rea
       {found && lab ? (
         <Column gap="$2" aria-live="polite">
           <Line flexWrap="nowrap">
-            <Swatch lab={lab} size={52} label="the pan as read" />
+            <Swatch lab={lab} size={52} label={msg`the pan as read`} />
             <Body flex={1} fontWeight="700">
               {verdictInWords(found)}
             </Body>
@@ -67,23 +76,28 @@ function Identify({ kit, palettes }: { readonly kit: Kit; readonly palettes: rea
             <Row
               key={product.id}
               title={`${product.line} ${product.shade}`}
-              detail={`${product.maker}, ${product.kind}, ${product.finish} · ${deltaE.toFixed(1)} from its colour`}
+              detail={msg`${product.maker}, ${term(product.kind)}, ${term(product.finish)} · ${deltaE.toFixed(1)} from its colour`}
               fact={`${Math.round(100 * certainty)} %`}
-              before={<Swatch lab={product.lab} beside={lab} label="its colour beside the reading" />}
+              before={<Swatch lab={product.lab} beside={lab} label={msg`its colour beside the reading`} />}
               href={`/kit/products/${product.id}`}
             />
           ))}
-          <Label>{`Nothing of the kit: ${Math.round(100 * found.none)} %. Certainty is a model’s, from one reading; finish and label decide between near ones.`}</Label>
+          <Label>{msg`Nothing of the kit: ${Math.round(100 * found.none)} %. Certainty is a model’s, from one reading; finish and label decide between near ones.`}</Label>
         </Column>
       ) : (
-        <Body>Read the pan once, clean and dry, straight from above; or type what your instrument says.</Body>
+        <Body>{msg`Read the pan once, clean and dry, straight from above; or type what your instrument says.`}</Body>
       )}
-      <Choice label="It is" options={[ANY, ...kinds]} chosen={[kind]} onChange={([k]) => k && setKind(k)} />
+      <Choice
+        label={msg`It is`}
+        options={[ANY, ...kinds]}
+        chosen={[kind]}
+        onChange={([k]) => k && setKind(k)}
+      />
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-      <LabField label="The pan as read" button="Which one is it?" onLab={setLab} />
+      <LabField label={msg`The pan as read`} button={msg`Which one is it?`} onLab={setLab} />
       {palettes.length > 0 ? (
         <Column gap="$2">
-          <Subheading>Or hold the stand-in reader to a pan</Subheading>
+          <Subheading>{msg`Or hold the stand-in reader to a pan`}</Subheading>
           {palettes.map(({ palette }) => (
             <Column key={palette.id} gap="$1">
               <Label>{palette.name}</Label>
@@ -91,7 +105,7 @@ function Identify({ kit, palettes }: { readonly kit: Kit; readonly palettes: rea
                 {palette.pans.map((pan) => (
                   <Button
                     key={cellName(pan)}
-                    label={`Read ${cellName(pan)} of ${palette.name}`}
+                    label={msg`Read ${cellName(pan)} of ${palette.name}`}
                     onPress={() => void touch(palette.id, pan.row, pan.column)}
                   >
                     {cellName(pan)}

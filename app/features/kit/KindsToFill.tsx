@@ -1,4 +1,4 @@
-import type { Product, ProductKind } from '@toile/core';
+import { msg, term, type Product, type ProductKind } from '@toile/core';
 import { Button, Column, Label, Line } from '../../ui';
 
 /** What a first kit usually holds: enough for a whole face from skin to spray. */
@@ -36,12 +36,12 @@ export function KindsToFill({ kit }: { readonly kit: Kinds }) {
   const missing = kindsMissing(kit);
   if (missing.length === 0) return null;
   return (
-    <Column gap="$2" role="group" aria-label="Kinds to fill in">
-      <Label>{kit.products.length === 0 ? 'Or one kind after the other:' : 'Still without:'}</Label>
+    <Column gap="$2" role="group" aria-label={msg`Kinds to fill in`}>
+      <Label>{kit.products.length === 0 ? msg`Or one kind after the other:` : msg`Still without:`}</Label>
       <Line>
         {missing.map((kind) => (
           <Button key={kind} href={`/kit/new?kind=${encodeURIComponent(kind)}`}>
-            {kind}
+            {term(kind)}
           </Button>
         ))}
       </Line>

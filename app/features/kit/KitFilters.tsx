@@ -1,4 +1,4 @@
-import { COVERAGE_WORDS, FAMILIES, FINISHES, PRODUCT_KINDS, TEXTURES } from '@toile/core';
+import { COVERAGE_WORDS, FAMILIES, FINISHES, PRODUCT_KINDS, TEXTURES, msg } from '@toile/core';
 import { Button, Choice, Column } from '../../ui';
 import { NO_FILTER, STATES, type KitFilter } from './kitView';
 
@@ -25,13 +25,13 @@ export function KitFilters({
   );
   return (
     <Column gap="$3" borderWidth={1} borderColor="$line" padding="$3">
-      {choice('State', 'states', STATES)}
-      {choice('Kind', 'kinds', PRODUCT_KINDS)}
-      {choice('Finish', 'finishes', FINISHES)}
-      {choice('Texture', 'textures', TEXTURES)}
-      {choice('Coverage', 'coverages', COVERAGE_WORDS)}
-      {choice('Family', 'families', FAMILIES)}
-      <Button onPress={() => onChange(NO_FILTER)}>Clear the filter</Button>
+      {choice(msg`State`, 'states', STATES)}
+      {choice(msg`Kind`, 'kinds', PRODUCT_KINDS)}
+      {choice(msg`Finish`, 'finishes', FINISHES)}
+      {choice(msg`Texture`, 'textures', TEXTURES)}
+      {choice(msg`Coverage`, 'coverages', COVERAGE_WORDS)}
+      {choice(msg`Family`, 'families', FAMILIES)}
+      <Button onPress={() => onChange(NO_FILTER)}>{msg`Clear the filter`}</Button>
     </Column>
   );
 }

@@ -7,6 +7,10 @@ import {
   type ColumnMapping,
   type KitColumn,
   type KitCsv,
+  msg,
+  numberTold,
+  plural,
+  term,
 } from '@toile/core';
 import { newId, type ImportKitAnswer, type KitAnswer } from '@toile/contract';
 import { call } from '../../data/call';
@@ -50,31 +54,23 @@ export function KitImportScreen() {
           <Preview key={file.key} file={file} kit={data} onOther={(chosen) => void take(chosen)} />
         ) : (
           <Screen
-            title="Bring in a kit"
+            title={msg`Bring in a kit`}
             widest={760}
             onBack={() => router.navigate('/kit')}
             foot={
               <FileButton
                 kind="main"
                 large
-                label="Kit file"
+                label={msg`Kit file`}
                 accept=".csv,.txt,text/csv"
                 onFile={(chosen) => void take(chosen)}
-              >
-                Choose a CSV file
-              </FileButton>
+              >{msg`Choose a CSV file`}</FileButton>
             }
           >
             <Column>
-              <Body>
-                One row for each bottle, pan or stick. Needed: maker, line, shade, kind (foundation, lipstick,
-                as you call it). Taken too, where they are there; else as such a thing usually comes:
-              </Body>
+              <Body>{msg`One row for each bottle, pan or stick. Needed: maker, line, shade, kind (foundation, lipstick, as you call it). Taken too, where they are there; else as such a thing usually comes:`}</Body>
               <Label>{KIT_COLUMN_NAMES.filter((c) => !NEEDED_COLUMNS.includes(c)).join(', ')}.</Label>
-              <Body>
-                Commas, semicolons or tabs, decimal points or commas. You see everything before anything is
-                written.
-              </Body>
+              <Body>{msg`Commas, semicolons or tabs, decimal points or commas. You see everything before anything is written.`}</Body>
             </Column>
           </Screen>
         )
@@ -93,7 +89,7 @@ function Preview({ file, kit, onOther }: PreviewProps) {
   const router = useRouter();
   const refresh = useRefresh();
   const [mapping, setMapping] = useState<ColumnMapping | null>(null);
-  const { busy, failure, save: keep } = useSaving('Something went wrong; nothing was written. Try again.');
+  const { busy, failure, save: keep } = useSaving(msg`Something went wrong; nothing was written. Try again.`);
   const [taken, setTaken] = useState<ImportKitAnswer | null>(null);
   const [owned, setOwned] = useState(true);
   const asked = useMemo(() => ({ text: file.text, mapping, kit, owned }), [file, mapping, kit, owned]);
@@ -109,15 +105,18 @@ function Preview({ file, kit, onOther }: PreviewProps) {
   };
   return (
     <Screen
-      title="Bring in a kit"
+      title={msg`Bring in a kit`}
       above={file.name}
       onBack={() => router.navigate('/kit')}
       foot={
         taken ? (
           <Line flexWrap="nowrap">
-            <Button kind={unread > 0 ? 'quiet' : 'main'} large grow onPress={() => router.navigate('/kit')}>
-              To the kit
-            </Button>
+            <Button
+              kind={unread > 0 ? 'quiet' : 'main'}
+              large
+              grow
+              onPress={() => router.navigate('/kit')}
+            >{msg`To the kit`}</Button>
             {unread > 0 ? (
               <Button kind="main" large grow onPress={() => router.navigate('/kit/colours')}>
                 {readInWords(unread)}
@@ -128,9 +127,12 @@ function Preview({ file, kit, onOther }: PreviewProps) {
           <Column gap="$2">
             {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
             <Line flexWrap="nowrap">
-              <FileButton large label="Kit file" accept=".csv,.txt,text/csv" onFile={onOther}>
-                Another file
-              </FileButton>
+              <FileButton
+                large
+                label={msg`Kit file`}
+                accept=".csv,.txt,text/csv"
+                onFile={onOther}
+              >{msg`Another file`}</FileButton>
               <Button
                 kind="main"
                 large
@@ -139,8 +141,8 @@ function Preview({ file, kit, onOther }: PreviewProps) {
                 onPress={() => void accept()}
               >
                 {summary && summary.good > 0
-                  ? `Take in ${summary.good} ${summary.good === 1 ? 'row' : 'rows'}`
-                  : 'Nothing to take in'}
+                  ? msg`Take in ${plural(summary.good)`${summary.good} row|${summary.good} rows`}`
+                  : msg`Nothing to take in`}
               </Button>
             </Line>
           </Column>
@@ -152,9 +154,9 @@ function Preview({ file, kit, onOther }: PreviewProps) {
           <Body
             color="$moss"
             role="status"
-          >{`✓ ${taken.products} products and ${taken.units} units came in${taken.leftOut > 0 ? `; ${taken.leftOut} rows were left out` : ''}.`}</Body>
+          >{msg`✓ ${taken.products} products and ${taken.units} units came in${taken.leftOut > 0 ? msg`; ${taken.leftOut} rows were left out` : ''}.`}</Body>
           {unread > 0 ? (
-            <Body>{`${unread} of the kit have no colour read yet. Until they are, bases and concealers are not proposed for anybody, and of several blushes or lips none is taken by itself.`}</Body>
+            <Body>{msg`${unread} of the kit have no colour read yet. Until they are, bases and concealers are not proposed for anybody, and of several blushes or lips none is taken by itself.`}</Body>
           ) : null}
         </Column>
       ) : error ? (
@@ -166,9 +168,9 @@ function Preview({ file, kit, onOther }: PreviewProps) {
           ))}
           {read.rows.length > 0 && !read.saysUnits ? (
             <Choice
-              label="The file does not say what you own. These rows are"
+              label={msg`The file does not say what you own. These rows are`}
               options={['mine', 'a list']}
-              words={{ mine: 'in my kit, one of each', 'a list': 'a list to choose from' }}
+              words={{ mine: msg`in my kit, one of each`, 'a list': msg`a list to choose from` }}
               chosen={[owned ? 'mine' : 'a list']}
               onChange={([chosen]) => chosen && setOwned(chosen === 'mine')}
             />
@@ -183,7 +185,7 @@ function Preview({ file, kit, onOther }: PreviewProps) {
           <Good read={read} />
         </Column>
       ) : (
-        <Loading words="Reading the file" />
+        <Loading words={msg`Reading the file`} />
       )}
     </Screen>
   );
@@ -196,18 +198,18 @@ function Wrong({ read }: { readonly read: KitCsv }) {
   const wrong = read.rows.filter((r) => r.problems.length > 0);
   if (wrong.length === 0) return null;
   return (
-    <Column gap="$1" role="group" aria-label="Rows left out">
-      <Subheading color="$madder">{`▲ ${wrong.length} ${wrong.length === 1 ? 'row is' : 'rows are'} left out`}</Subheading>
+    <Column gap="$1" role="group" aria-label={msg`Rows left out`}>
+      <Subheading color="$madder">{msg`▲ ${plural(wrong.length)`${wrong.length} row is|${wrong.length} rows are`} left out`}</Subheading>
       {wrong.slice(0, SHOWN).flatMap((row) =>
         row.problems.map((p, i) => (
           <Line key={`${row.line} ${i}`} flexWrap="nowrap" alignItems="flex-start">
-            <Figure width={72}>{`Line ${row.line}`}</Figure>
+            <Figure width={72}>{msg`Line ${row.line}`}</Figure>
             <Body flex={1}>{`${p.column} ${p.message}`}</Body>
           </Line>
         )),
       )}
       {wrong.length > SHOWN ? (
-        <Label>{`and ${wrong.length - SHOWN} more. Mend the file and choose it again, or go on without them.`}</Label>
+        <Label>{msg`and ${wrong.length - SHOWN} more. Mend the file and choose it again, or go on without them.`}</Label>
       ) : null}
     </Column>
   );
@@ -230,22 +232,22 @@ function Columns({
   return (
     <Column gap="$2">
       <Line justifyContent="space-between">
-        <Subheading>{`${matched} of ${read.headers.length} columns understood`}</Subheading>
-        <Button onPress={() => setAll((a) => !a)}>{all ? 'Close' : 'Columns'}</Button>
+        <Subheading>{msg`${matched} of ${read.headers.length} columns understood`}</Subheading>
+        <Button onPress={() => setAll((a) => !a)}>{all ? msg`Close` : msg`Columns`}</Button>
       </Line>
       {shown.map((column) => (
         <Column key={column} gap="$1">
           <Button
-            label={`Column for ${column}`}
+            label={msg`Column for ${term(column)}`}
             onPress={() => setOpen((o) => (o === column ? null : column))}
           >
-            {`${column}: ${read.mapping[column] ?? 'not in the file'}`}
+            {`${column}: ${read.mapping[column] ?? msg`not in the file`}`}
           </Button>
           {open === column ? (
             <Choice
-              label={`Which header holds ${column}`}
-              options={['not in the file', ...read.headers]}
-              chosen={[read.mapping[column] ?? 'not in the file']}
+              label={msg`Which header holds ${term(column)}`}
+              options={[msg`not in the file`, ...read.headers]}
+              chosen={[read.mapping[column] ?? msg`not in the file`]}
               onChange={([header]) => {
                 onChange(column, header === undefined || header === 'not in the file' ? null : header);
                 setOpen(null);
@@ -264,7 +266,7 @@ function Good({ read }: { readonly read: KitCsv }) {
   if (good.length === 0) return null;
   return (
     <Column gap={0}>
-      <Subheading>As it would stand in the kit</Subheading>
+      <Subheading>{msg`As it would stand in the kit`}</Subheading>
       {good.slice(0, 12).map(({ line, product, unit, known, takenAsFull }) => (
         <Line
           key={line}
@@ -274,7 +276,7 @@ function Good({ read }: { readonly read: KitCsv }) {
           borderBottomWidth={1}
           borderBottomColor="$line"
         >
-          <Swatch lab={product!.lab} size={28} label="colour" />
+          <Swatch lab={product!.lab} size={28} label={msg`colour`} />
           <Column gap={0} flex={1}>
             <Body>{productName(product!)}</Body>
             <Label>
@@ -282,18 +284,18 @@ function Good({ read }: { readonly read: KitCsv }) {
                 product!.kind,
                 product!.finish,
                 product!.texture,
-                unit ? unit.place || 'a unit' : 'no unit',
-                takenAsFull ? 'taken as full' : null,
-                known ? 'already in the kit: only its unit is added' : null,
+                unit ? unit.place || msg`a unit` : msg`no unit`,
+                takenAsFull ? msg`taken as full` : null,
+                known ? msg`already in the kit: only its unit is added` : null,
               ]
                 .filter(Boolean)
                 .join(' · ')}
             </Label>
           </Column>
-          <Figure color="$inkSoft">{`line ${line}`}</Figure>
+          <Figure color="$inkSoft">{msg`line ${line}`}</Figure>
         </Line>
       ))}
-      {good.length > 12 ? <Label>{`and ${(good.length - 12).toLocaleString('en-GB')} more`}</Label> : null}
+      {good.length > 12 ? <Label>{msg`and ${numberTold(good.length - 12)} more`}</Label> : null}
     </Column>
   );
 }

@@ -1,6 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
-import type { Product } from '@toile/core';
+import { msg, type Product } from '@toile/core';
 import { may, pathTo, type KitAnswer } from '@toile/contract';
 import { useKit, useSession } from '../../data/hooks';
 import { useKept } from '../../data/useKept';
@@ -41,17 +41,22 @@ export function KitScreen() {
   const mayEdit = session.data ? may(session.data.role, 'edit') : false;
   const place = (
     <Screen
-      title="Kit"
+      title={msg`Kit`}
       fill
       foot={
         mayEdit ? (
           <Line flexWrap="nowrap">
-            <Button large grow onPress={() => router.navigate('/kit/identify')}>
-              Which pan is this?
-            </Button>
-            <Button large grow kind="main" onPress={() => router.navigate('/kit/new')}>
-              Add a product
-            </Button>
+            <Button
+              large
+              grow
+              onPress={() => router.navigate('/kit/identify')}
+            >{msg`Which pan is this?`}</Button>
+            <Button
+              large
+              grow
+              kind="main"
+              onPress={() => router.navigate('/kit/new')}
+            >{msg`Add a product`}</Button>
           </Line>
         ) : undefined
       }
@@ -100,22 +105,24 @@ function KitView({ kit, mayEdit, open }: KitViewProps) {
   const above = (
     <Column gap="$3" paddingBottom="$2">
       <Field
-        label="Find"
+        label={msg`Find`}
         value={typed}
         onChange={setTyped}
-        placeholder="Maker, line, shade or kind"
-        hint={`${rows.length} of ${kit.products.length} products`}
+        placeholder={msg`Maker, line, shade or kind`}
+        hint={msg`${rows.length} of ${kit.products.length} products`}
       />
       {mayEdit && unread > 0 ? (
         <Line>
           <Button href="/kit/colours">{readInWords(unread)}</Button>
-          <Label flex={1}>Nobody has read them yet: nothing that lies as skin is proposed of them.</Label>
+          <Label
+            flex={1}
+          >{msg`Nobody has read them yet: nothing that lies as skin is proposed of them.`}</Label>
         </Line>
       ) : null}
       <Ways filter={filter} onFilter={setFilter} mayEdit={mayEdit} />
       {mayEdit ? <KindsToFill kit={kit} /> : null}
       {rows.length === 0 ? (
-        <Empty title="Nothing by that name" words="Try fewer letters, or clear the filter." />
+        <Empty title={msg`Nothing by that name`} words={msg`Try fewer letters, or clear the filter.`} />
       ) : null}
     </Column>
   );
@@ -154,7 +161,7 @@ function KitList({
   );
   return (
     <VirtualList
-      label="Products"
+      label={msg`Products`}
       header={header}
       count={lines.length}
       rowPx={64}
@@ -182,14 +189,16 @@ function ProductRow({ row: { product, units, fact } }: { readonly row: KitRow })
         product.texture,
         product.family,
         units.length === 0
-          ? 'in no case'
+          ? msg`in no case`
           : units
               .map((u) => u.place)
               .filter(Boolean)
-              .join('; ') || 'no place noted',
+              .join('; ') || msg`no place noted`,
       ].join(' · ')}
       fact={fact}
-      before={<Swatch lab={product.lab} label={product.lab ? 'product colour' : 'no colour of its own'} />}
+      before={
+        <Swatch lab={product.lab} label={product.lab ? msg`product colour` : msg`no colour of its own`} />
+      }
       href={`/kit/products/${product.id}`}
     />
   );
@@ -212,20 +221,20 @@ function Chosen({
   };
   const [inUse, away] = [products.filter((p) => !p.withdrawn), products.filter((p) => p.withdrawn)];
   return (
-    <Column gap="$1" paddingBottom="$2" role="group" aria-label="Chosen products">
+    <Column gap="$1" paddingBottom="$2" role="group" aria-label={msg`Chosen products`}>
       <Line>
-        <Label color="$ink">{`${products.length} chosen`}</Label>
+        <Label color="$ink">{msg`${products.length} chosen`}</Label>
         {inUse.length > 0 ? (
           <Button disabled={busy} onPress={() => void all(inUse, true)}>
-            {`Withdraw ${inUse.length}`}
+            {msg`Withdraw ${inUse.length}`}
           </Button>
         ) : null}
         {away.length > 0 ? (
           <Button disabled={busy} onPress={() => void all(away, false)}>
-            {`Back in use: ${away.length}`}
+            {msg`Back in use: ${away.length}`}
           </Button>
         ) : null}
-        <Button onPress={onLeave}>Choose none</Button>
+        <Button onPress={onLeave}>{msg`Choose none`}</Button>
       </Line>
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
     </Column>
@@ -247,26 +256,25 @@ function Ways({ filter, onFilter, mayEdit }: WaysProps) {
   return (
     <>
       <Line>
-        <Button onPress={() => router.navigate('/kit/map')}>Shade map</Button>
-        <Button onPress={() => router.navigate('/kit/palettes')}>Palettes</Button>
-        <Button onPress={toggle('files')}>Files</Button>
-        <Button onPress={toggle('filter')}>{wishes > 0 ? `Filter, ${wishes} set` : 'Filter'}</Button>
+        <Button onPress={() => router.navigate('/kit/map')}>{msg`Shade map`}</Button>
+        <Button onPress={() => router.navigate('/kit/palettes')}>{msg`Palettes`}</Button>
+        <Button onPress={toggle('files')}>{msg`Files`}</Button>
+        <Button onPress={toggle('filter')}>{wishes > 0 ? msg`Filter, ${wishes} set` : msg`Filter`}</Button>
       </Line>
       {shown === 'files' ? (
         <Column gap="$2" borderWidth={1} borderColor="$line" padding="$3">
           <Line>
-            {mayEdit ? <Button onPress={() => router.navigate('/kit/import')}>Bring in CSV</Button> : null}
-            <Button onPress={() => window.location.assign(pathTo('exportKit', {}, { as: 'csv' }))}>
-              Save as CSV
-            </Button>
-            <Button onPress={() => window.location.assign(pathTo('exportKit', {}, { as: 'gpl' }))}>
-              Save colours as GIMP palette
-            </Button>
+            {mayEdit ? (
+              <Button onPress={() => router.navigate('/kit/import')}>{msg`Bring in CSV`}</Button>
+            ) : null}
+            <Button
+              onPress={() => window.location.assign(pathTo('exportKit', {}, { as: 'csv' }))}
+            >{msg`Save as CSV`}</Button>
+            <Button
+              onPress={() => window.location.assign(pathTo('exportKit', {}, { as: 'gpl' }))}
+            >{msg`Save colours as GIMP palette`}</Button>
           </Line>
-          <Label>
-            CSV holds the whole kit and comes back in as it went out. The palette holds colours and names
-            only.
-          </Label>
+          <Label>{msg`CSV holds the whole kit and comes back in as it went out. The palette holds colours and names only.`}</Label>
         </Column>
       ) : null}
       {shown === 'filter' ? <KitFilters filter={filter} onChange={onFilter} /> : null}
@@ -278,17 +286,15 @@ function NoKit({ mayEdit }: { readonly mayEdit: boolean }) {
   const router = useRouter();
   return (
     <Empty
-      title="The kit is empty"
+      title={msg`The kit is empty`}
       words={
         mayEdit
-          ? 'Bring it in from a CSV file, or add the first product by hand.'
-          : 'An artist of the studio brings it in.'
+          ? msg`Bring it in from a CSV file, or add the first product by hand.`
+          : msg`An artist of the studio brings it in.`
       }
     >
       {mayEdit ? (
-        <Button kind="main" onPress={() => router.navigate('/kit/import')}>
-          Bring in a file
-        </Button>
+        <Button kind="main" onPress={() => router.navigate('/kit/import')}>{msg`Bring in a file`}</Button>
       ) : null}
       {mayEdit ? <KindsToFill kit={{ products: [] }} /> : null}
     </Empty>

@@ -1,6 +1,6 @@
 import { Pressable } from 'react-native';
 import { Link } from 'expo-router';
-import { depthOf } from '@toile/core';
+import { depthOf, msg, term } from '@toile/core';
 import { Figure, Label, Swatch, useColours, View, VirtualList } from '../../ui';
 import { leftInWords, type KitRow } from './kitView';
 import { COLUMNS, type Column, type Sorting } from './tableView';
@@ -36,7 +36,7 @@ export function KitTable({ rows, sorting, onSort, chosen, onChoose, open }: KitT
   const all = rows.length > 0 && rows.every(({ product }) => chosen.has(product.id));
   return (
     <VirtualList
-      label="Products"
+      label={msg`Products`}
       role="table"
       count={rows.length}
       rowPx={ROW_PX}
@@ -56,7 +56,7 @@ export function KitTable({ rows, sorting, onSort, chosen, onChoose, open }: KitT
           <View role="columnheader" width={44}>
             {onChoose ? (
               <Tick
-                label="Choose all"
+                label={msg`Choose all`}
                 on={all}
                 onToggle={() =>
                   onChoose(
@@ -67,7 +67,7 @@ export function KitTable({ rows, sorting, onSort, chosen, onChoose, open }: KitT
               />
             ) : null}
           </View>
-          <View role="columnheader" aria-label="colour" width={48} />
+          <View role="columnheader" aria-label={msg`colour`} width={48} />
           {shown.map((column) => (
             <div
               key={column}
@@ -77,7 +77,7 @@ export function KitTable({ rows, sorting, onSort, chosen, onChoose, open }: KitT
             >
               <Pressable
                 role="button"
-                aria-label={`Sort by ${column}`}
+                aria-label={msg`Sort by ${term(column)}`}
                 onPress={() => onSort(column)}
                 style={{ minHeight: 44, justifyContent: 'center' }}
               >
@@ -146,10 +146,16 @@ function TableRow({ row: { product, units, fact }, columns, index, on, chosen, o
       }}
     >
       <View role="cell" width={44}>
-        {onChoose ? <Tick label={`Choose ${name}`} on={chosen} onToggle={() => onChoose(!chosen)} /> : null}
+        {onChoose ? (
+          <Tick label={msg`Choose ${name}`} on={chosen} onToggle={() => onChoose(!chosen)} />
+        ) : null}
       </View>
       <View role="cell" width={48} alignItems="flex-start">
-        <Swatch lab={product.lab} size={28} label={product.lab ? 'product colour' : 'no colour of its own'} />
+        <Swatch
+          lab={product.lab}
+          size={28}
+          label={product.lab ? msg`product colour` : msg`no colour of its own`}
+        />
       </View>
       {columns.map((column) => (
         <div key={column} role="cell" style={widthOf(column)}>

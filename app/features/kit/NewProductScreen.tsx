@@ -1,5 +1,5 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { PRODUCT_KINDS, type ProductKind } from '@toile/core';
+import { PRODUCT_KINDS, type ProductKind, msg } from '@toile/core';
 import { useKit } from '../../data/hooks';
 import { useDraft } from '../../data/useDraft';
 import { Body, Button, Column, DraftNote, Ready, Screen } from '../../ui';
@@ -38,7 +38,7 @@ function NewProduct({
 }) {
   const router = useRouter();
   const draft = useDraft(
-    like === null ? ['new product', kind].filter(Boolean).join(', ') : `new product like ${like}`,
+    like === null ? [msg`new product`, kind].filter(Boolean).join(', ') : `new product like ${like}`,
     () => start,
   );
   const form = draft.value;
@@ -51,15 +51,18 @@ function NewProduct({
   };
   return (
     <Screen
-      title="Add a product"
+      title={msg`Add a product`}
       widest={760}
       onBack={() => router.navigate('/kit')}
       foot={
         <Column gap="$2">
           {saving.failure ? <Body role="alert" color="$madder">{`▲ ${saving.failure}`}</Body> : null}
-          <Button kind="main" large disabled={saving.busy} onPress={() => void save()}>
-            Add to the kit
-          </Button>
+          <Button
+            kind="main"
+            large
+            disabled={saving.busy}
+            onPress={() => void save()}
+          >{msg`Add to the kit`}</Button>
         </Column>
       }
     >

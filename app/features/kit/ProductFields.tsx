@@ -7,6 +7,9 @@ import {
   proposedProperties,
   TEXTURES,
   type Lab,
+  messagesIn,
+  msg,
+  term,
 } from '@toile/core';
 import { Body, Button, Choice, Column, Field, Label, Line, Swatch, Switch, useWide, View } from '../../ui';
 import { FLASH_WORDS } from '../words/flash';
@@ -19,13 +22,13 @@ type ProductFieldsProps = {
 };
 
 const GRADES = ['', '0', '1', '2', '3'] as const;
-const GRADE_WORDS = {
+const GRADE_WORDS = messagesIn([''], {
   '': 'not tried',
   0: `0, ${FLASH_WORDS[0]}`,
   1: `1, ${FLASH_WORDS[1]}`,
   2: `2, ${FLASH_WORDS[2]}`,
   3: `3, ${FLASH_WORDS[3]}`,
-};
+});
 
 const withValue = ([L, a, b]: ProductForm['lab'], at: number, value: string): ProductForm['lab'] => [
   at === 0 ? value : L,
@@ -63,24 +66,24 @@ export function ProductFields({ form, errors, onChange }: ProductFieldsProps) {
   return (
     <Column gap="$4">
       <Line alignItems="flex-start">
-        {text('maker', 'Maker')}
-        {text('line', 'Line')}
-        {text('shade', 'Shade')}
+        {text('maker', msg`Maker`)}
+        {text('line', msg`Line`)}
+        {text('shade', msg`Shade`)}
       </Line>
       <Choice
-        label="Kind"
+        label={msg`Kind`}
         options={PRODUCT_KINDS}
         chosen={[form.kind]}
         onChange={([kind]) => kind && onChange(ofKind(form, kind))}
       />
       <Column gap="$2">
-        <Label>Colour of a thick layer, read or typed; leave it empty for what has none</Label>
+        <Label>{msg`Colour of a thick layer, read or typed; leave it empty for what has none`}</Label>
         <Line alignItems="flex-start" flexWrap="nowrap">
-          <Swatch lab={shown} size={52} label="colour as typed" />
+          <Swatch lab={shown} size={52} label={msg`colour as typed`} />
           {(['L*', 'a*', 'b*'] as const).map((name, i) => (
             <View key={name} flex={1} flexBasis={0} minWidth={0}>
               <Field
-                label={name}
+                label={term(name)}
                 keyboard="decimal"
                 value={form.lab[i]!}
                 onChange={(value) => set({ lab: withValue(form.lab, i, value) })}
@@ -91,51 +94,51 @@ export function ProductFields({ form, errors, onChange }: ProductFieldsProps) {
         {errors.lab ? <Body role="alert" color="$madder">{`▲ ${errors.lab}`}</Body> : null}
       </Column>
       <Choice
-        label="Coverage"
+        label={msg`Coverage`}
         options={COVERAGE_WORDS}
         chosen={[form.coverage]}
         onChange={([coverage]) => coverage && set({ coverage })}
       />
       <Choice
-        label="Finish"
+        label={msg`Finish`}
         options={FINISHES}
         chosen={[form.finish]}
         onChange={([finish]) => finish && set({ finish })}
       />
       <Choice
-        label="Texture"
+        label={msg`Texture`}
         options={TEXTURES}
         chosen={[form.texture]}
         onChange={([texture]) => texture && set({ texture })}
       />
       <Choice
-        label="Family"
+        label={msg`Family`}
         options={FAMILIES}
         chosen={[form.family]}
         onChange={([family]) => family && set({ family })}
       />
       <Field
-        label="Ingredients, by commas, as the maker lists them"
+        label={msg`Ingredients, by commas, as the maker lists them`}
         lines={2}
         value={form.ingredients}
         onChange={(ingredients) => set({ ingredients })}
         error={Object.entries(errors).find(([path]) => path.startsWith('ingredients'))?.[1]}
-        hint="Clients’ sensitivities are looked up in it; the maker’s own list decides."
+        hint={msg`Clients’ sensitivities are looked up in it; the maker’s own list decides.`}
       />
       <Choice
-        label="Taken by"
+        label={msg`Taken by`}
         options={MEASURES}
         chosen={[form.measure]}
         onChange={([measure]) => measure && set({ measure })}
       />
       <Line alignItems="flex-start">
-        {text('mgPerMeasure', `One ${form.measure} holds`, 'mg')}
-        {text('monthsAfterOpening', 'Good for, once opened', 'months')}
-        {text('tintingStrength', 'Tinting strength in a mix')}
+        {text('mgPerMeasure', msg`One ${term(form.measure)} holds`, 'mg')}
+        {text('monthsAfterOpening', msg`Good for, once opened`, 'months')}
+        {text('tintingStrength', msg`Tinting strength in a mix`)}
       </Line>
       <WearFields form={form} errors={errors} set={set} />
       <Choice
-        label="In a flash, by your own photos"
+        label={msg`In a flash, by your own photos`}
         options={GRADES}
         words={GRADE_WORDS}
         chosen={[form.flashGrade]}
@@ -143,11 +146,15 @@ export function ProductFields({ form, errors, onChange }: ProductFieldsProps) {
       />
       <Column gap={0}>
         <Switch
-          label="Meant for the eye area"
+          label={msg`Meant for the eye area`}
           on={form.eyeSafe}
           onToggle={() => set({ eyeSafe: !form.eyeSafe })}
         />
-        <Switch label="Single use" on={form.singleUse} onToggle={() => set({ singleUse: !form.singleUse })} />
+        <Switch
+          label={msg`Single use`}
+          on={form.singleUse}
+          onToggle={() => set({ singleUse: !form.singleUse })}
+        />
       </Column>
     </Column>
   );
@@ -186,36 +193,36 @@ function WearFields({
     <Choice
       label={label}
       options={STATED}
-      words={{ '': 'not stated' }}
+      words={{ '': msg`not stated` }}
       chosen={[form[name]]}
       onChange={([value]) => value !== undefined && set({ [name]: value })}
     />
   );
   return (
-    <Column gap="$3" role="group" aria-label="How it wears">
+    <Column gap="$3" role="group" aria-label={msg`How it wears`}>
       <Field
-        label="Holds for"
-        unit="hours"
+        label={msg`Holds for`}
+        unit={msg`hours`}
         keyboard="decimal"
         value={form.wearHours}
         onChange={(wearHours) => set({ wearHours })}
         error={errors.wearHours}
       />
-      {yesNo('Waterproof', 'waterproof')}
+      {yesNo(msg`Waterproof`, 'waterproof')}
       {yesNo('Transfer-proof', 'transferProof')}
       <Choice
-        label={`Can be taken by the ${form.measure}`}
+        label={msg`Can be taken by the ${term(form.measure)}`}
         options={SHARES}
-        words={{ '': 'not stated', '1': 'whole only', '0.5': 'by halves', '0.25': 'by quarters' }}
+        words={{ '': msg`not stated`, '1': msg`whole only`, '0.5': msg`by halves`, '0.25': msg`by quarters` }}
         chosen={[form.smallestShare]}
         onChange={([smallestShare]) => smallestShare !== undefined && set({ smallestShare })}
       />
       {open ? (
         <Line>
           <Label flex={1}>
-            {`Proposed where nothing is stated, from its make and name: ${proposed.wearHours} hours, ${proposed.waterproof ? 'waterproof' : 'not waterproof'}, ${proposed.transferProof ? 'transfer-proof' : 'transfers'}. The maker’s word decides.`}
+            {msg`Proposed where nothing is stated, from its make and name: ${proposed.wearHours} hours, ${proposed.waterproof ? msg`waterproof` : msg`not waterproof`}, ${proposed.transferProof ? msg`transfer-proof` : msg`transfers`}. The maker’s word decides.`}
           </Label>
-          <Button onPress={confirm}>Confirm the proposal</Button>
+          <Button onPress={confirm}>{msg`Confirm the proposal`}</Button>
         </Line>
       ) : null}
     </Column>

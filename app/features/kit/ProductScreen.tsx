@@ -10,6 +10,9 @@ import {
   undertoneOf,
   type Product,
   type Unit,
+  msg,
+  plural,
+  term,
 } from '@toile/core';
 import { may, newId, type KitAnswer } from '@toile/contract';
 import { useKit, useProductUses, useSession } from '../../data/hooks';
@@ -51,7 +54,7 @@ export function ProductScreen({ id, narrow = false }: ProductScreenProps) {
   const product = kit.data?.products.find((p) => p.id === id);
   return (
     <Screen
-      title={product ? `${product.line} ${product.shade}` : 'Product'}
+      title={product ? `${product.line} ${product.shade}` : msg`Product`}
       above={product?.maker}
       onBack={() => router.navigate('/kit')}
     >
@@ -60,7 +63,10 @@ export function ProductScreen({ id, narrow = false }: ProductScreenProps) {
           product ? (
             <ProductView kit={data} product={product} narrow={narrow} />
           ) : (
-            <Empty title="Not in this kit" words="It may have been taken out, or belong to another studio." />
+            <Empty
+              title={msg`Not in this kit`}
+              words={msg`It may have been taken out, or belong to another studio.`}
+            />
           )
         }
       </Ready>
@@ -86,9 +92,9 @@ function ProductView({ kit, product, narrow }: ProductViewProps) {
       <Column flex={wide ? 1 : undefined} gap="$4">
         <Column gap="$2">
           <Line justifyContent="space-between">
-            <Subheading>{units.length === 1 ? 'One unit' : `${units.length} units`}</Subheading>
+            <Subheading>{plural(units.length)`One unit|${units.length} units`}</Subheading>
             {mayEdit ? (
-              <Button onPress={() => setAdding((a) => !a)}>{adding ? 'Not now' : 'Add a unit'}</Button>
+              <Button onPress={() => setAdding((a) => !a)}>{adding ? msg`Not now` : msg`Add a unit`}</Button>
             ) : null}
           </Line>
           {adding ? (
@@ -100,7 +106,7 @@ function ProductView({ kit, product, narrow }: ProductViewProps) {
             />
           ) : null}
           {units.length === 0 && !adding ? (
-            <Body color="$inkSoft">None owned: it is proposed last, as something to buy.</Body>
+            <Body color="$inkSoft">{msg`None owned: it is proposed last, as something to buy.`}</Body>
           ) : null}
           {units.map((unit) => (
             <UnitCard
@@ -133,46 +139,52 @@ function Facts({ product }: { readonly product: Product }) {
   return (
     <Column gap="$2">
       {product.withdrawn ? (
-        <Body color="$weld">▲ Withdrawn: proposed no more. Find a substitute where it is used.</Body>
+        <Body color="$weld">{msg`▲ Withdrawn: proposed no more. Find a substitute where it is used.`}</Body>
       ) : null}
       <Line gap="$3" flexWrap="nowrap" alignItems="flex-start">
         <Swatch
           lab={lab}
           size={72}
           label={
-            lab ? 'colour of a thick layer' : isUnread(product) ? 'colour not read' : 'no colour of its own'
+            lab
+              ? msg`colour of a thick layer`
+              : isUnread(product)
+                ? msg`colour not read`
+                : msg`no colour of its own`
           }
         />
         <Column gap={0} flex={1}>
           {lab ? (
             <Figure>{labInWords(lab)}</Figure>
           ) : (
-            <Body>{isUnread(product) ? '▲ Its colour is not read yet' : 'No colour of its own'}</Body>
+            <Body>{isUnread(product) ? msg`▲ Its colour is not read yet` : msg`No colour of its own`}</Body>
           )}
           {lab ? (
-            <Label>{`depth ${depthOf(lab).toFixed(1)}, ${depthInWords(depthOf(lab))}; ${undertoneOf(lab).undertone}`}</Label>
+            <Label>{msg`depth ${depthOf(lab).toFixed(1)}, ${depthInWords(depthOf(lab))}; ${term(undertoneOf(lab).undertone)}`}</Label>
           ) : null}
           <Body>
-            {[product.kind, `${product.coverage} coverage`, product.finish, product.texture].join(', ')}
+            {[product.kind, msg`${term(product.coverage)} coverage`, product.finish, product.texture].join(
+              ', ',
+            )}
           </Body>
-          <Label>{`${product.family} family · ${product.mgPerMeasure} mg a ${product.measure} · ${product.monthsAfterOpening} months once opened`}</Label>
+          <Label>{msg`${term(product.family)} family · ${product.mgPerMeasure} mg a ${term(product.measure)} · ${product.monthsAfterOpening} months once opened`}</Label>
         </Column>
       </Line>
       {product.tintingStrength === 1 ? null : (
-        <Label>{`Tints ${product.tintingStrength.toFixed(2)} times as strongly as a base, by a test mix.`}</Label>
+        <Label>{msg`Tints ${product.tintingStrength.toFixed(2)} times as strongly as a base, by a test mix.`}</Label>
       )}
       {grade > 0 ? (
-        <Label>{`In a flash: ${FLASH_WORDS[grade]}, ${product.flashGrade === undefined ? 'guessed from its ingredients' : 'by your own photos'}.`}</Label>
+        <Label>{msg`In a flash: ${FLASH_WORDS[grade]}, ${product.flashGrade === undefined ? msg`guessed from its ingredients` : msg`by your own photos`}.`}</Label>
       ) : null}
       <Label>
         {product.ingredients.length > 0
-          ? `Contains ${product.ingredients.join(', ')}.`
-          : 'No ingredients noted: sensitivities cannot be looked up.'}
+          ? msg`Contains ${product.ingredients.join(', ')}.`
+          : msg`No ingredients noted: sensitivities cannot be looked up.`}
       </Label>
       <Label>
         {[
-          product.eyeSafe ? 'Meant for the eye area.' : 'Not meant for the eye area.',
-          product.singleUse ? 'Single use.' : '',
+          product.eyeSafe ? msg`Meant for the eye area.` : msg`Not meant for the eye area.`,
+          product.singleUse ? msg`Single use.` : '',
         ].join(' ')}
       </Label>
     </Column>
@@ -188,14 +200,14 @@ function Actions({ product, revision }: { readonly product: Product; readonly re
     <Column gap="$2">
       {saving.failure ? <Body role="alert" color="$madder">{`▲ ${saving.failure}`}</Body> : null}
       <Line>
-        <Button onPress={() => router.navigate(`/kit/products/${product.id}/edit`)}>Change</Button>
-        <Button onPress={() => router.navigate(`/kit/new?like=${product.id}`)}>Another like it</Button>
+        <Button onPress={() => router.navigate(`/kit/products/${product.id}/edit`)}>{msg`Change`}</Button>
+        <Button onPress={() => router.navigate(`/kit/new?like=${product.id}`)}>{msg`Another like it`}</Button>
         <Button disabled={saving.busy} onPress={withdraw}>
-          {product.withdrawn ? 'Back in use' : 'Withdraw'}
+          {product.withdrawn ? msg`Back in use` : msg`Withdraw`}
         </Button>
-        <Button onPress={() => router.navigate(`/kit/products/${product.id}/substitute`)}>
-          Find a substitute
-        </Button>
+        <Button
+          onPress={() => router.navigate(`/kit/products/${product.id}/substitute`)}
+        >{msg`Find a substitute`}</Button>
       </Line>
     </Column>
   );
@@ -205,11 +217,11 @@ function Uses({ product }: { readonly product: Product }) {
   const uses = useProductUses(product.id);
   return (
     <Column gap={0}>
-      <Subheading>Used in</Subheading>
-      <Ready remote={uses} words="Looking through the charts">
+      <Subheading>{msg`Used in`}</Subheading>
+      <Ready remote={uses} words={msg`Looking through the charts`}>
         {({ charts }) =>
           charts.length === 0 ? (
-            <Body color="$inkSoft">{`No chart uses ${productName(product)}.`}</Body>
+            <Body color="$inkSoft">{msg`No chart uses ${productName(product)}.`}</Body>
           ) : (
             <>
               {charts.map((chart) => (

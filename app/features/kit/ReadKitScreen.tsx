@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { impossibleBecause, productName, type Product, type Unit } from '@toile/core';
+import { impossibleBecause, productName, type Product, type Unit, msg } from '@toile/core';
 import { may } from '@toile/contract';
 import { useKit, useSession } from '../../data/hooks';
 import {
@@ -40,8 +40,8 @@ export function ReadKitScreen() {
   const reading = useKitReading(kit.data, product, reader, () => setKept((n) => n + 1));
   return (
     <Screen
-      title="Read the kit"
-      above={`${kept} read, ${waiting.length} to go`}
+      title={msg`Read the kit`}
+      above={msg`${kept} read, ${waiting.length} to go`}
       widest={760}
       onBack={() => router.navigate('/kit')}
       foot={
@@ -61,17 +61,20 @@ export function ReadKitScreen() {
               onLater={() => setPutOff((now) => new Set([...now, product.id]))}
             />
           ) : session.data && !mayEdit ? (
-            <Empty title="Read by whoever may change the kit" words="Ask an artist or the owner." />
+            <Empty title={msg`Read by whoever may change the kit`} words={msg`Ask an artist or the owner.`} />
           ) : waiting.length > 0 ? (
             <Column gap="$3">
               <Empty
-                title="The rest was put off"
-                words={`${waiting.length} still without a colour: nothing is proposed of them by itself.`}
+                title={msg`The rest was put off`}
+                words={msg`${waiting.length} still without a colour: nothing is proposed of them by itself.`}
               />
-              <Button onPress={() => setPutOff(new Set())}>Go through them again</Button>
+              <Button onPress={() => setPutOff(new Set())}>{msg`Go through them again`}</Button>
             </Column>
           ) : (
-            <Empty title="Every colour is read" words="What comes new into the kit is read here too." />
+            <Empty
+              title={msg`Every colour is read`}
+              words={msg`What comes new into the kit is read here too.`}
+            />
           )
         }
       </Ready>
@@ -91,21 +94,17 @@ function ReadingFoot({
   readonly onConnect: () => void;
 }) {
   if (!reader.connected)
-    return (
-      <Button kind="main" large onPress={onConnect}>
-        Connect the reader
-      </Button>
-    );
+    return <Button kind="main" large onPress={onConnect}>{msg`Connect the reader`}</Button>;
   const press = !enough ? touch : impossible ? anew : () => keep(summary!.lab);
   return (
     <Button kind="main" large onPress={() => void press()}>
       {summary === null
-        ? 'Touch it'
+        ? msg`Touch it`
         : !enough
-          ? `Touch again, ${summary.moreNeeded} more`
+          ? msg`Touch again, ${summary.moreNeeded} more`
           : impossible
-            ? 'Read it anew'
-            : 'Keep it, on to the next'}
+            ? msg`Read it anew`
+            : msg`Keep it, on to the next`}
     </Button>
   );
 }
@@ -126,14 +125,14 @@ function One({ product, units, reader, reading, onLater }: OneProps) {
   return (
     <Column gap="$4">
       <Line flexWrap="nowrap" gap="$3" alignItems="flex-start">
-        <Swatch lab={summary?.lab ?? null} size={72} label="as read so far" />
+        <Swatch lab={summary?.lab ?? null} size={72} label={msg`as read so far`} />
         <Column gap={0} flex={1} aria-live="polite">
           <Subheading>{productName(product)}</Subheading>
           <Body>{[product.kind, product.texture, ...places].join(' · ')}</Body>
           {summary ? (
-            <Figure>{`${labInWords(summary.lab)}, ± ${summary.uncertainty.toFixed(2)} from ${summary.keptCount}`}</Figure>
+            <Figure>{msg`${labInWords(summary.lab)}, ± ${summary.uncertainty.toFixed(2)} from ${summary.keptCount}`}</Figure>
           ) : (
-            <Label>A thick, even layer: the clean pan, or a swatch you cannot see through on white.</Label>
+            <Label>{msg`A thick, even layer: the clean pan, or a swatch you cannot see through on white.`}</Label>
           )}
         </Column>
       </Line>
@@ -141,22 +140,21 @@ function One({ product, units, reader, reading, onLater }: OneProps) {
         wrong ? <Body key={wrong} role="alert" color="$madder">{`▲ ${wrong}`}</Body> : null,
       )}
       <Line>
-        {summary && !impossible ? <Button onPress={anew}>Read it anew</Button> : null}
-        {enough && reader.connected ? <Button onPress={() => void touch()}>One touch more</Button> : null}
-        <Button onPress={onLater}>Later</Button>
-        <Button href={`/kit/products/${product.id}`}>The product</Button>
+        {summary && !impossible ? <Button onPress={anew}>{msg`Read it anew`}</Button> : null}
+        {enough && reader.connected ? (
+          <Button onPress={() => void touch()}>{msg`One touch more`}</Button>
+        ) : null}
+        <Button onPress={onLater}>{msg`Later`}</Button>
+        <Button href={`/kit/products/${product.id}`}>{msg`The product`}</Button>
       </Line>
       <LabField
         key={product.id}
-        label="Or as your own reader says"
-        button="Keep these, on to the next"
+        label={msg`Or as your own reader says`}
+        button={msg`Keep these, on to the next`}
         onLab={(lab) => void keep(lab)}
         check={(lab) => impossibleBecause(product.kind, lab)}
       />
-      <Label>
-        Colours are CIELAB in daylight. What is not read is never proposed for a skin by itself: it can be
-        chosen by eye in a step.
-      </Label>
+      <Label>{msg`Colours are CIELAB in daylight. What is not read is never proposed for a skin by itself: it can be chosen by eye in a step.`}</Label>
     </Column>
   );
 }

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import Svg, { Circle, Line as SvgLine, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { labToHex, type Kit, type ShadeMap } from '@toile/core';
+import { labToHex, type Kit, type ShadeMap, msg, term } from '@toile/core';
 import { useKit } from '../../data/hooks';
 import {
   Body,
@@ -28,7 +28,7 @@ export function ShadeMapScreen() {
   const kit = useKit();
   const router = useRouter();
   return (
-    <Screen title="Shade map" onBack={() => router.navigate('/kit')} widest={900}>
+    <Screen title={msg`Shade map`} onBack={() => router.navigate('/kit')} widest={900}>
       <Ready remote={kit}>{(data) => <MapOf kit={data} />}</Ready>
     </Screen>
   );
@@ -38,29 +38,26 @@ function MapOf({ kit }: { readonly kit: Kit }) {
   const asked = useMemo(() => ({ kit }), [kit]);
   const { answer, error } = useWork(askShades, 'shadeMap', asked);
   if (error) return <Body color="$madder">{`▲ ${error}`}</Body>;
-  if (!answer) return <Loading words="Placing the bases" />;
+  if (!answer) return <Loading words={msg`Placing the bases`} />;
   if (answer.points.length === 0)
     return (
       <Empty
-        title="No bases yet"
-        words="Bases with a colour stand here by depth and hue, once the kit has some."
+        title={msg`No bases yet`}
+        words={msg`Bases with a colour stand here by depth and hue, once the kit has some.`}
       />
     );
   return (
     <Column gap="$4">
       <Body>
         {answer.gaps.length === 0
-          ? 'Every skin looked at is served by a base or a mix of two.'
-          : `${answer.gaps.length} of 48 skins looked at are not served: neither a base nor a mix of two comes within 1.5.`}
+          ? msg`Every skin looked at is served by a base or a mix of two.`
+          : msg`${answer.gaps.length} of 48 skins looked at are not served: neither a base nor a mix of two comes within 1.5.`}
       </Body>
       <Plot map={answer} />
-      <Label>
-        Deeper further down, pinker left, yellower right of neutral skin of that depth. Dots are bases;
-        crosses are skins with nothing near.
-      </Label>
+      <Label>{msg`Deeper further down, pinker left, yellower right of neutral skin of that depth. Dots are bases; crosses are skins with nothing near.`}</Label>
       {answer.gaps.length > 0 ? (
         <Column gap={0}>
-          <Subheading>To fill</Subheading>
+          <Subheading>{msg`To fill`}</Subheading>
           {answer.gaps.map((gap) => (
             <Line
               key={`${gap.depth} ${gap.undertone}`}
@@ -70,9 +67,9 @@ function MapOf({ kit }: { readonly kit: Kit }) {
               borderBottomWidth={1}
               borderBottomColor="$line"
             >
-              <Swatch lab={gap.lab} size={32} label="this skin" />
-              <Body flex={1}>{`depth ${gap.depth}, ${gap.undertone}`}</Body>
-              <Figure color="$inkSoft">{`${gap.nearestMix.toFixed(1)} off at best`}</Figure>
+              <Swatch lab={gap.lab} size={32} label={msg`this skin`} />
+              <Body flex={1}>{msg`depth ${gap.depth}, ${term(gap.undertone)}`}</Body>
+              <Figure color="$inkSoft">{msg`${gap.nearestMix.toFixed(1)} off at best`}</Figure>
             </Line>
           ))}
         </Column>
@@ -102,7 +99,7 @@ function Plot({ map }: { readonly map: ShadeMap }) {
         width={width}
         height={height}
         role="img"
-        aria-label={`${map.points.length} bases by depth and hue, ${map.gaps.length} gaps`}
+        aria-label={msg`${map.points.length} bases by depth and hue, ${map.gaps.length} gaps`}
       >
         <Rect x={0} y={0} width={width} height={height} fill={c.judged} />
         {[4, 7, 10, 13, 16, 19, 22].map((depth) => (
@@ -119,7 +116,7 @@ function Plot({ map }: { readonly map: ShadeMap }) {
             textAnchor="middle"
             fill={c.ink}
           >
-            {undertone}
+            {term(undertone)}
           </SvgText>
         ))}
         <SvgLine x1={x(0)} x2={x(0)} y1={TOP} y2={height - 10} stroke={c.inkSoft} strokeDasharray="3 4" />

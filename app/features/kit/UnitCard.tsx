@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Product, ShelfLife, Unit } from '@toile/core';
+import { messages, msg, term, type Product, type ShelfLife, type Unit } from '@toile/core';
 import { newId, type LedgerEntry } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useLedger, useRefresh } from '../../data/hooks';
@@ -17,12 +17,12 @@ type UnitCardProps = {
   readonly life: ShelfLife;
 };
 
-const LIFE: Readonly<Record<ShelfLife['state'], string>> = {
+const LIFE: Readonly<Record<ShelfLife['state'], string>> = messages({
   unopened: 'sealed',
   good: 'good',
   soon: '▲ ends soon',
   past: '▲ past its shelf life',
-};
+});
 
 /** One unit: where it is, how long it is good, how much is left and where that went. */
 export function UnitCard({ unit, product, revision, mayEdit, life }: UnitCardProps) {
@@ -32,12 +32,12 @@ export function UnitCard({ unit, product, revision, mayEdit, life }: UnitCardPro
     <Column gap="$2" paddingVertical="$2" borderBottomWidth={1} borderBottomColor="$line">
       <Line justifyContent="space-between" flexWrap="nowrap" alignItems="flex-start">
         <Column gap={0} flex={1}>
-          <Body>{unit.place || 'no place noted'}</Body>
+          <Body>{unit.place || msg`no place noted`}</Body>
           <Label color={life.state === 'past' || life.state === 'soon' ? '$weld' : '$inkSoft'}>
             {[
-              unit.openedOn ? `opened ${dayInWords(unit.openedOn)}` : null,
+              unit.openedOn ? msg`opened ${dayInWords(unit.openedOn)}` : null,
               LIFE[life.state],
-              life.until ? `until ${life.until}` : null,
+              life.until ? msg`until ${life.until}` : null,
             ]
               .filter(Boolean)
               .join(', ')}
@@ -46,10 +46,10 @@ export function UnitCard({ unit, product, revision, mayEdit, life }: UnitCardPro
         <Figure textAlign="right">{leftInWords(unit, product)}</Figure>
       </Line>
       <Line>
-        <Button onPress={() => toggle('count')}>Count again</Button>
-        {mayEdit ? <Button onPress={() => toggle('change')}>Opened, moved</Button> : null}
+        <Button onPress={() => toggle('count')}>{msg`Count again`}</Button>
+        {mayEdit ? <Button onPress={() => toggle('change')}>{msg`Opened, moved`}</Button> : null}
         {unit.remainingMg > 0 ? <ThrowAway unit={unit} /> : null}
-        <Button onPress={() => toggle('ledger')}>Where it went</Button>
+        <Button onPress={() => toggle('ledger')}>{msg`Where it went`}</Button>
       </Line>
       {open === 'count' ? <Count unit={unit} product={product} onDone={() => setOpen(null)} /> : null}
       {open === 'change' ? (
@@ -68,14 +68,14 @@ function ThrowAway({ unit }: { readonly unit: Unit }) {
     await keep(async () => {
       await call('countUnit', {
         params: { id: unit.id },
-        body: { id: newId(), remainingMg: 0, note: 'used up or thrown away' },
+        body: { id: newId(), remainingMg: 0, note: msg`used up or thrown away` },
       });
       await refresh();
     });
   };
   return (
     <>
-      <Button onPress={() => void retire()}>Used up</Button>
+      <Button onPress={() => void retire()}>{msg`Used up`}</Button>
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
     </>
   );
@@ -96,8 +96,8 @@ function Count({
   const [error, setError] = useState<string | undefined>();
   const save = async (): Promise<void> => {
     const grams = text.trim() === '' ? Number.NaN : Number(text.replace(',', '.'));
-    if (!Number.isFinite(grams)) return setError('A number of grams');
-    if (grams < 0) return setError('Not less than nothing');
+    if (!Number.isFinite(grams)) return setError(msg`A number of grams`);
+    if (grams < 0) return setError(msg`Not less than nothing`);
     try {
       await call('countUnit', {
         params: { id: unit.id },
@@ -106,33 +106,31 @@ function Count({
       await refresh();
       onDone();
     } catch (failed) {
-      setError(failed instanceof CallError ? failed.message : 'Something went wrong. Try again.');
+      setError(failed instanceof CallError ? failed.message : msg`Something went wrong. Try again.`);
     }
   };
   return (
     <Line flexWrap="nowrap" alignItems="flex-end">
       <Field
-        label="Left in it"
-        unit="g"
+        label={msg`Left in it`}
+        unit={msg`g`}
         keyboard="decimal"
         value={text}
         onChange={setText}
         error={error}
-        hint={`One ${product.measure} is ${product.mgPerMeasure} mg.`}
+        hint={msg`One ${term(product.measure)} is ${product.mgPerMeasure} mg.`}
         onSubmit={() => void save()}
       />
-      <Button kind="main" onPress={() => void save()}>
-        Save the count
-      </Button>
+      <Button kind="main" onPress={() => void save()}>{msg`Save the count`}</Button>
     </Line>
   );
 }
 
-const REASONS: Readonly<Record<LedgerEntry['reason'], string>> = {
+const REASONS: Readonly<Record<LedgerEntry['reason'], string>> = messages({
   bought: 'came into the kit',
   chart: 'used',
   count: 'counted',
-};
+});
 
 function Ledger({ unitId }: { readonly unitId: string }) {
   const ledger = useLedger(unitId);
@@ -140,7 +138,7 @@ function Ledger({ unitId }: { readonly unitId: string }) {
     <Ready remote={ledger}>
       {({ entries }) =>
         entries.length === 0 ? (
-          <Label>Nothing has been taken from it yet.</Label>
+          <Label>{msg`Nothing has been taken from it yet.`}</Label>
         ) : (
           <Column gap={0}>
             {entries.map((e) => (
@@ -148,7 +146,7 @@ function Ledger({ unitId }: { readonly unitId: string }) {
                 <Label flex={1}>
                   {[dayInWords(e.at), REASONS[e.reason], e.note, e.by].filter(Boolean).join(' · ')}
                 </Label>
-                <Figure>{`${e.mg > 0 ? '+' : '−'}${Math.abs(Math.round(e.mg))} mg`}</Figure>
+                <Figure>{msg`${e.mg > 0 ? '+' : '−'}${Math.abs(Math.round(e.mg))} mg`}</Figure>
               </Line>
             ))}
           </Column>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Product, Unit } from '@toile/core';
+import { msg, type Product, type Unit } from '@toile/core';
 import { unitInputSchema } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
@@ -45,28 +45,28 @@ export function UnitForm({ start, product, revision, onDone }: UnitFormProps) {
       borderColor="$line"
       padding="$3"
       role="group"
-      aria-label={revision === null ? `A new unit of ${product.shade}` : 'Change the unit'}
+      aria-label={revision === null ? msg`A new unit of ${product.shade}` : msg`Change the unit`}
     >
       <Field
-        label="Opened on"
+        label={msg`Opened on`}
         value={opened}
         onChange={setOpened}
         error={errors.openedOn}
         keyboard="date"
-        hint="Leave empty while it is sealed."
+        hint={msg`Leave empty while it is sealed.`}
       />
-      <Button onPress={() => setOpened(todayText())}>Opened today</Button>
+      <Button onPress={() => setOpened(todayText())}>{msg`Opened today`}</Button>
       <Field
-        label="Where it is"
+        label={msg`Where it is`}
         value={place}
         onChange={setPlace}
         error={errors.place}
-        placeholder="case 2, C4"
+        placeholder={msg`case 2, C4`}
       />
       {revision === null ? (
         <Field
-          label="How much is in it"
-          unit="g"
+          label={msg`How much is in it`}
+          unit={msg`g`}
           keyboard="decimal"
           value={grams}
           onChange={setGrams}
@@ -75,10 +75,10 @@ export function UnitForm({ start, product, revision, onDone }: UnitFormProps) {
       ) : null}
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       <Line flexWrap="nowrap">
-        <Button onPress={onDone}>Not now</Button>
+        <Button onPress={onDone}>{msg`Not now`}</Button>
         <View flex={1}>
           <Button kind="main" onPress={() => void save()}>
-            {revision === null ? 'Add the unit' : 'Save the unit'}
+            {revision === null ? msg`Add the unit` : msg`Save the unit`}
           </Button>
         </View>
       </Line>

@@ -1,4 +1,4 @@
-import type { ColumnMapping, KitColumn, KitCsv } from '@toile/core';
+import { type ColumnMapping, type KitColumn, type KitCsv, msg, numberTold, plural } from '@toile/core';
 
 /** Text of a file: UTF-8, and where that does not hold, the old Western encoding spreadsheets still write. */
 export function decoded(bytes: ArrayBuffer): string {
@@ -28,14 +28,16 @@ export function importSummary(read: KitCsv): ImportSummary {
       ),
   ).size;
   const units = good.filter((r) => r.unit !== null).length;
-  const count = (n: number, what: string): string =>
-    `${n.toLocaleString('en-GB')} ${what}${n === 1 ? '' : 's'}`;
-  const words = `${count(read.rows.length, 'row')}: ${count(fresh, 'new product')}, ${count(units, 'unit')}${wrong > 0 ? `, ${wrong.toLocaleString('en-GB')} wrong` : ''}. Nothing is written yet.`;
+  const told = (n: number): string => numberTold(n);
+  const rows = plural(read.rows.length)`${told(read.rows.length)} row|${told(read.rows.length)} rows`;
+  const products = plural(fresh)`${told(fresh)} new product|${told(fresh)} new products`;
+  const inUnits = plural(units)`${told(units)} unit|${told(units)} units`;
+  const words = msg`${rows}: ${products}, ${inUnits}${wrong > 0 ? msg`, ${told(wrong)} wrong` : ''}. Nothing is written yet.`;
   const full = good.filter((r) => r.takenAsFull).length;
   const amounts =
     full === 0
       ? null
-      : `What is left is not said of ${full === units ? (full === 1 ? 'the unit' : `the ${count(full, 'unit')}`) : `${full} of them`}: taken as full. Count them when you can.`;
+      : msg`What is left is not said of ${full === units ? plural(units)`the unit|the ${told(units)} units` : msg`${full} of them`}: taken as full. Count them when you can.`;
   return { good: good.length, wrong, words, amounts };
 }
 

@@ -1,4 +1,5 @@
 import {
+  measuresInWords,
   PRODUCT_KINDS,
   productFinder,
   productName,
@@ -11,6 +12,7 @@ import {
   type ProductKind,
   type Texture,
   type Unit,
+  msg,
 } from '@toile/core';
 
 export type KitRow = {
@@ -96,17 +98,17 @@ function rowOf(
   const until = lives.flatMap((s) => (s.until !== null && s.state !== 'past' ? [s.until] : [])).sort()[0];
   const soon = lives.some((s) => s.state === 'soon');
   const fact = product.withdrawn
-    ? '▲ withdrawn'
+    ? msg`▲ withdrawn`
     : units.length === 0
-      ? 'not owned'
+      ? msg`not owned`
       : past
-        ? '▲ past its date'
+        ? msg`▲ past its date`
         : left <= 0
-          ? '▲ used up'
+          ? msg`▲ used up`
           : few
-            ? '▲ nearly out'
+            ? msg`▲ nearly out`
             : until
-              ? `until ${until.slice(0, 7)}`
+              ? msg`until ${until.slice(0, 7)}`
               : 'unopened';
   const state: KitState =
     product.withdrawn || past
@@ -136,6 +138,6 @@ export function leftInWords(
   const weight =
     unit.remainingMg >= 1000
       ? `${(unit.remainingMg / 1000).toFixed(1)} g`
-      : `${Math.round(unit.remainingMg)} mg`;
-  return `${measures} ${product.measure}${measures === 1 ? '' : 's'}, ${weight}`;
+      : msg`${Math.round(unit.remainingMg)} mg`;
+  return `${measuresInWords(measures, product.measure)}, ${weight}`;
 }

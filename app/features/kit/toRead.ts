@@ -1,4 +1,4 @@
-import { isUnread, PRODUCT_KINDS, type Kit, type Product } from '@toile/core';
+import { isUnread, PRODUCT_KINDS, type Kit, type Product, numberTold, plural } from '@toile/core';
 
 /**
  * Products that have a colour nobody has read yet, as they are taken out of the cases: what is owned first, by kind as
@@ -21,4 +21,4 @@ export const nextToRead = (waiting: readonly Product[], putOff: ReadonlySet<stri
 
 /** 'Read 3 colours' */
 export const readInWords = (count: number): string =>
-  `Read ${count.toLocaleString('en-GB')} ${count === 1 ? 'colour' : 'colours'}`;
+  plural(count)`Read ${count} colour|Read ${numberTold(count)} colours`;

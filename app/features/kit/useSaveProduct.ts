@@ -1,4 +1,4 @@
-import type { Product } from '@toile/core';
+import { msg, type Product } from '@toile/core';
 import { productInputSchema } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
@@ -17,7 +17,7 @@ export function useSaveProduct(): ProductSaving {
   return {
     busy,
     // The form is long: that something is wrong is said at its foot too.
-    failure: failure ?? (Object.keys(errors).length > 0 ? 'Some fields need another look.' : null),
+    failure: failure ?? (Object.keys(errors).length > 0 ? msg`Some fields need another look.` : null),
     errors,
     save: (form, over) =>
       save(async () => {

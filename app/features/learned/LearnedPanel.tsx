@@ -9,6 +9,7 @@ import {
   type Kit,
   type LearnedAnswer,
   type LearnedProposal,
+  msg,
 } from '@toile/core';
 import { newId } from '@toile/contract';
 import { call } from '../../data/call';
@@ -31,7 +32,7 @@ type LearnedPanelProps = {
 export function LearnedPanel({ chart, kit, onTry }: LearnedPanelProps) {
   const evidence = useLearned(chart.client.id);
   const refresh = useRefresh();
-  const { busy, failure, save } = useSaving('It was not kept. Try again.');
+  const { busy, failure, save } = useSaving(msg`It was not kept. Try again.`);
   const [none, setNone] = useState<string | null>(null);
   const lines = useMemo(() => linesOf(kit), [kit]);
   const proposals = useMemo(
@@ -55,31 +56,34 @@ export function LearnedPanel({ chart, kit, onTry }: LearnedPanelProps) {
       setNone(next ? null : one.offer);
     });
   return (
-    <Column gap="$3" role="group" aria-label="From your own evidence">
-      <Subheading>From your own evidence</Subheading>
+    <Column gap="$3" role="group" aria-label={msg`From your own evidence`}>
+      <Subheading>{msg`From your own evidence`}</Subheading>
       {proposals.map((one) => (
         <Column key={one.key} gap="$2" borderLeftWidth={3} borderLeftColor="$weld" paddingLeft="$3">
           <Body>{one.says}</Body>
           <Label>{one.against}</Label>
           <Line>
             <Button kind="main" disabled={busy} onPress={() => void take(one)}>
-              {`Try ${one.offer}`}
+              {msg`Try ${one.offer}`}
             </Button>
             <Button
               disabled={busy}
-              label={`Not now: ${one.offer}`}
+              label={msg`Not now: ${one.offer}`}
               onPress={() => void answer(one, 'not now')}
-            >
-              Not now
-            </Button>
-            <Button disabled={busy} label={`Never: ${one.offer}`} onPress={() => void answer(one, 'never')}>
-              Never
-            </Button>
+            >{msg`Not now`}</Button>
+            <Button
+              disabled={busy}
+              label={msg`Never: ${one.offer}`}
+              onPress={() => void answer(one, 'never')}
+            >{msg`Never`}</Button>
           </Line>
         </Column>
       ))}
       {none ? (
-        <Body role="alert" color="$weld">{`▲ Of ${none} the kit has no shade that can stand in here.`}</Body>
+        <Body
+          role="alert"
+          color="$weld"
+        >{msg`▲ Of ${none} the kit has no shade that can stand in here.`}</Body>
       ) : null}
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
     </Column>
@@ -88,7 +92,7 @@ export function LearnedPanel({ chart, kit, onTry }: LearnedPanelProps) {
 
 /** What was offered, for the record. */
 const offerWords = ({ offer, now, change }: LearnedProposal): string =>
-  (change.kind === 'leave out' ? offer : `${offer} for ${now}`).slice(0, 600);
+  (change.kind === 'leave out' ? offer : msg`${offer} for ${now}`).slice(0, 600);
 
 /** The chart as a proposal would have it: another amount, without a step, or with the offered line in the shade of the kit that stands in best; null when none can. */
 async function withOffer(chart: Chart, kit: Kit, proposal: LearnedProposal): Promise<Chart | null> {
@@ -122,8 +126,8 @@ export function useTaken(): {
     taken: ({ offer, now, change }) =>
       setWords(
         change.kind === 'leave out'
-          ? `${now} is left out of the chart.`
-          : `${offer} is in the chart instead of ${now}.`,
+          ? msg`${now} is left out of the chart.`
+          : msg`${offer} is in the chart instead of ${now}.`,
       ),
   };
 }

@@ -1,4 +1,4 @@
-import { hoursAt, trialZoneWords, TRIAL_ZONES, zoneWears, type Kit, type WearCheck } from '@toile/core';
+import { hoursAt, trialZoneWords, TRIAL_ZONES, zoneWears, type Kit, type WearCheck, msg } from '@toile/core';
 
 const lineOf = ({ maker, line }: Kit['products'][number]): string => `${maker} ${line}`;
 
@@ -29,10 +29,10 @@ export function lastTimeWords(checks: readonly WearCheck[]): string | null {
   const failed = zoneWears(mine).filter(({ wear }) => wear.bad !== null);
   if (failed.length === 0) return null;
   const stung = mine.find((check) => check.stings);
-  if (stung) return `Last time it stung after ${hoursAt(stung).toFixed(1)} h and was taken off.`;
+  if (stung) return msg`Last time it stung after ${hoursAt(stung).toFixed(1)} h and was taken off.`;
   const said = TRIAL_ZONES.flatMap((zone) => {
     const one = failed.find((wear) => wear.zone === zone);
-    return one ? [`${trialZoneWords(zone)} at ${one.wear.bad!.toFixed(1)} h`] : [];
+    return one ? [msg`${trialZoneWords(zone)} at ${one.wear.bad!.toFixed(1)} h`] : [];
   });
-  return `Last time this needed a touch-up: ${said.join(', ')}.`;
+  return msg`Last time this needed a touch-up: ${said.join(', ')}.`;
 }

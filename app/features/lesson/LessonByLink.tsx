@@ -15,12 +15,13 @@ import { LinkShown } from '../share/LinkShown';
 import { LinksGiven } from '../share/LinksGiven';
 import { dayInWords } from '../words/dates';
 import type { Given } from './given';
+import { messages, msg } from '@toile/core';
 
-const DAY_WORDS: Readonly<Record<string, string>> = {
+const DAY_WORDS: Readonly<Record<string, string>> = messages({
   '30': 'a month',
   '180': 'half a year',
   '0': 'until it is taken back',
-};
+});
 
 /** A lesson for the client's own phone, and the links that were given. */
 export function LessonByLink({ chart, minutes, kept, tools }: Given) {
@@ -57,31 +58,33 @@ export function LessonByLink({ chart, minutes, kept, tools }: Given) {
       await refresh();
     });
   return (
-    <Column gap="$3" role="group" aria-label="By a link">
-      <Subheading>By a link</Subheading>
+    <Column gap="$3" role="group" aria-label={msg`By a link`}>
+      <Subheading>{msg`By a link`}</Subheading>
       <Choice
-        label="It lasts"
+        label={msg`It lasts`}
         options={LESSON_DAYS.map(String)}
         words={DAY_WORDS}
         chosen={[String(days)]}
         onChange={([d]) => setDays(LESSON_DAYS.find((known) => String(known) === d) ?? 180)}
       />
       <Line>
-        <Button kind="main" disabled={busy || kept.length === 0} onPress={() => void make()}>
-          Make a link
-        </Button>
+        <Button
+          kind="main"
+          disabled={busy || kept.length === 0}
+          onPress={() => void make()}
+        >{msg`Make a link`}</Button>
       </Line>
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       {link ? <LinkShown link={link} /> : null}
       <Ready remote={links}>
         {(list) => (
           <LinksGiven
-            label="Links to this lesson"
+            label={msg`Links to this lesson`}
             links={list}
             wordsOf={(one) =>
-              `${one.steps} of its steps, version ${one.version}, by ${one.madeBy}, ${dayInWords(one.madeAt)}`
+              msg`${one.steps} of its steps, version ${one.version}, by ${one.madeBy}, ${dayInWords(one.madeAt)}`
             }
-            takes={(one) => `Take back the link of ${dayInWords(one.madeAt)}`}
+            takes={(one) => msg`Take back the link of ${dayInWords(one.madeAt)}`}
             busy={busy}
             now={now}
             onRevoke={(one) => void revoke(one)}

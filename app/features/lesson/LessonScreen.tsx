@@ -9,6 +9,8 @@ import {
   type Lesson,
   type LessonStep,
   type Tool,
+  msg,
+  term,
 } from '@toile/core';
 import { may, pathTo } from '@toile/contract';
 import { useChart, useSession } from '../../data/hooks';
@@ -36,7 +38,7 @@ export function LessonScreen({ id }: { readonly id: string }) {
   const router = useRouter();
   return (
     <Screen
-      title="Lesson"
+      title={msg`Lesson`}
       above={chart.data ? `${chart.data.chart.client.name} · ${chart.data.chart.look.name}` : undefined}
       widest={1100}
       onBack={() => router.navigate(`/charts/${id}`)}
@@ -68,14 +70,11 @@ function Compose({ newest }: { readonly newest: Chart }) {
   const edits = session.data !== undefined && may(session.data.role, 'edit');
   return (
     <View flexDirection={wide ? 'row' : 'column'} gap="$5">
-      <Column flex={wide ? 1 : undefined} gap="$3" role="group" aria-label="What is kept">
-        <Label>
-          For the client’s own hands, at a mirror: fewer steps, in words anybody knows. Notes, health and
-          contact are never in it.
-        </Label>
+      <Column flex={wide ? 1 : undefined} gap="$3" role="group" aria-label={msg`What is kept`}>
+        <Label>{msg`For the client’s own hands, at a mirror: fewer steps, in words anybody knows. Notes, health and contact are never in it.`}</Label>
         <Stepper
-          label="Minutes there are"
-          unit="min"
+          label={msg`Minutes there are`}
+          unit={msg`min`}
           value={minutes}
           minimum={5}
           maximum={60}
@@ -86,11 +85,11 @@ function Compose({ newest }: { readonly newest: Chart }) {
           }}
         />
         {asked.length > 0 ? (
-          <Choice label="Tools at home" options={asked} chosen={has} several onChange={setHas} />
+          <Choice label={msg`Tools at home`} options={asked} chosen={has} several onChange={setHas} />
         ) : null}
-        <Body>{`${stepsCounted(lesson)}, about ${lesson.minutes} minutes for hands that do it twice a week${keep ? '' : ', as proposed'}.`}</Body>
+        <Body>{msg`${stepsCounted(lesson)}, about ${lesson.minutes} minutes for hands that do it twice a week${keep ? '' : msg`, as proposed`}.`}</Body>
         {keep && lesson.minutes > minutes ? (
-          <Body color="$weld">{`▲ That is more than the ${minutes} minutes there are.`}</Body>
+          <Body color="$weld">{msg`▲ That is more than the ${minutes} minutes there are.`}</Body>
         ) : null}
         {lesson.alone.map((says) => (
           <Body key={says} color="$weld">{`▲ ${says}`}</Body>
@@ -98,7 +97,7 @@ function Compose({ newest }: { readonly newest: Chart }) {
         {lesson.steps.map((step) => (
           <Switch
             key={step.stepId}
-            label={`${step.title}, ${step.minutes} min`}
+            label={msg`${step.title}, ${step.minutes} min`}
             on
             onToggle={() => toggle(step.stepId)}
           />
@@ -129,8 +128,8 @@ function Compose({ newest }: { readonly newest: Chart }) {
 /** As the client will read it. */
 function Seen({ lesson }: { readonly lesson: Lesson }) {
   return (
-    <Column gap="$3" role="group" aria-label="As the client reads it">
-      <Subheading>As the client reads it</Subheading>
+    <Column gap="$3" role="group" aria-label={msg`As the client reads it`}>
+      <Subheading>{msg`As the client reads it`}</Subheading>
       <Column gap="$1">
         {lesson.things.map(({ number, name }) => (
           <Label key={number}>{`${number} · ${name}`}</Label>
@@ -157,7 +156,7 @@ function OneStep({ step, number }: { readonly step: LessonStep; readonly number:
       <Body fontWeight="700">{`${number}. ${step.title}`}</Body>
       {step.things.length > 0 ? (
         <Line flexWrap="nowrap" gap="$3">
-          <Body>{`${step.things.join(' and ')}: ${step.amount ?? 'as it is'}`}</Body>
+          <Body>{`${step.things.join(msg` and `)}: ${step.amount ?? msg`as it is`}`}</Body>
           {px ? (
             <View width={px} height={px} borderRadius={px / 2} backgroundColor="$ink" aria-hidden />
           ) : null}
@@ -194,8 +193,8 @@ function OnPaper({ chart, minutes, kept, tools }: Given) {
       ),
     );
   return (
-    <Column gap="$2" role="group" aria-label="On paper">
-      <Subheading>On paper</Subheading>
+    <Column gap="$2" role="group" aria-label={msg`On paper`}>
+      <Subheading>{msg`On paper`}</Subheading>
       <Line>
         {PAPERS.map(([paper, words]) => (
           <Button key={paper} disabled={kept.length === 0} onPress={() => print(paper, 'sheet')}>
@@ -206,7 +205,7 @@ function OnPaper({ chart, minutes, kept, tools }: Given) {
       <Line>
         {PAPERS.map(([paper, words]) => (
           <Button key={paper} disabled={kept.length === 0} onPress={() => print(paper, 'card')}>
-            {`Card for the lid, ${words}`}
+            {msg`Card for the lid, ${term(words)}`}
           </Button>
         ))}
       </Line>
@@ -217,12 +216,14 @@ function OnPaper({ chart, minutes, kept, tools }: Given) {
 /** What these steps lay, as pans in tins to be taken home. */
 function ToTakeHome({ chart, kept }: Pick<Given, 'chart' | 'kept'>) {
   return (
-    <Column gap="$2" role="group" aria-label="To take home">
-      <Subheading>To take home</Subheading>
+    <Column gap="$2" role="group" aria-label={msg`To take home`}>
+      <Subheading>{msg`To take home`}</Subheading>
       <Line>
-        <Button href={`/charts/${chart.id}/compact`}>Its compacts</Button>
+        <Button href={`/charts/${chart.id}/compact`}>{msg`Its compacts`}</Button>
         {kept.length > 0 ? (
-          <Button href={`/charts/${chart.id}/compact?steps=${kept.join(',')}`}>Put a compact together</Button>
+          <Button
+            href={`/charts/${chart.id}/compact?steps=${kept.join(',')}`}
+          >{msg`Put a compact together`}</Button>
         ) : null}
       </Line>
     </Column>

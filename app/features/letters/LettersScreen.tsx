@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { writeMail } from '@toile/core';
+import { writeMail, msg } from '@toile/core';
 import { dropLetter, lettersHere } from '../../data/letters';
 import { Body, Button, Column, Empty, Label, Line, Screen, Subheading } from '../../ui';
 import { saveFile } from '../files/saveFile';
@@ -11,39 +11,32 @@ export function LettersScreen() {
   const router = useRouter();
   const [letters, setLetters] = useState(lettersHere);
   return (
-    <Screen title="Letters" widest={640} onBack={() => router.navigate('/settings')}>
+    <Screen title={msg`Letters`} widest={640} onBack={() => router.navigate('/settings')}>
       <Column gap="$4">
-        <Label>
-          No mail leaves from here. What would be sent waits on this device until you sign out, for you alone:
-          the links in it open for whoever has them.
-        </Label>
+        <Label>{msg`No mail leaves from here. What would be sent waits on this device until you sign out, for you alone: the links in it open for whoever has them.`}</Label>
         {letters.length === 0 ? (
           <Empty
-            title="No letters wait"
-            words="Invitations and questions to clients come here once their link is made."
+            title={msg`No letters wait`}
+            words={msg`Invitations and questions to clients come here once their link is made.`}
           />
         ) : null}
         {letters.map(({ id, at, mail }) => (
           <Column key={id} gap="$2" borderTopWidth={1} borderTopColor="$line" paddingTop="$3">
             <Subheading fontSize="$3">{mail.subject}</Subheading>
-            <Label>{`To ${mail.to.name}${mail.to.email ? `, ${mail.to.email}` : ''} · ${dayInWords(at)}`}</Label>
+            <Label>{msg`To ${mail.to.name}${mail.to.email ? `, ${mail.to.email}` : ''} · ${dayInWords(at)}`}</Label>
             <Body style={{ whiteSpace: 'pre-wrap', overflowWrap: 'anywhere' }}>{mail.text}</Body>
             <Line>
               <Button
-                label={`Save as a mail: ${mail.subject}, ${mail.to.name}`}
+                label={msg`Save as a mail: ${mail.subject}, ${mail.to.name}`}
                 onPress={() => saveFile('letter.eml', 'message/rfc822', writeMail(mail))}
-              >
-                Save as a mail
-              </Button>
+              >{msg`Save as a mail`}</Button>
               <Button
-                label={`Take away: ${mail.subject}, ${mail.to.name}`}
+                label={msg`Take away: ${mail.subject}, ${mail.to.name}`}
                 onPress={() => {
                   dropLetter(id);
                   setLetters(lettersHere());
                 }}
-              >
-                Take away
-              </Button>
+              >{msg`Take away`}</Button>
             </Line>
           </Column>
         ))}

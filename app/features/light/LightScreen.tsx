@@ -8,6 +8,7 @@ import {
   type Chart,
   type LightName,
   type Step,
+  msg,
 } from '@toile/core';
 import type { ChartAnswer } from '@toile/contract';
 import { useChart } from '../../data/hooks';
@@ -42,7 +43,7 @@ export function LightScreen({ id }: { readonly id: string }) {
   const router = useRouter();
   return (
     <Screen
-      title="Under light"
+      title={msg`Under light`}
       above={answer.data ? `${answer.data.chart.client.name} · ${answer.data.chart.look.name}` : undefined}
       onBack={() => router.navigate(`/charts/${id}`)}
     >
@@ -56,8 +57,8 @@ function UnderLight({ answer }: { readonly answer: ChartAnswer }) {
   if (!skinTarget(chart.client.skin))
     return (
       <Empty
-        title="Nothing to paint on"
-        words="This chart was made without a skin reading. Read the skin and repeat it."
+        title={msg`Nothing to paint on`}
+        words={msg`This chart was made without a skin reading. Read the skin and repeat it.`}
       />
     );
   return <Painted chart={chart} />;
@@ -107,34 +108,34 @@ function Painted({ chart }: { readonly chart: Chart }) {
             picture={picture ? { href: picture, box: view } : null}
             width="100%"
             height={wide ? 600 : 400}
-            label={`${client.name} ${before ? 'before' : 'painted'}, ${LIGHT_WORDS[light]}${busy ? ', being painted' : ''}`}
+            label={`${client.name} ${before ? msg`before` : msg`painted`}, ${LIGHT_WORDS[light]}${busy ? msg`, being painted` : ''}`}
           />
           {picture ? null : (
             <View position="absolute" left={0} right={0} top={0}>
-              <Loading words="Painting" />
+              <Loading words={msg`Painting`} />
             </View>
           )}
         </Judged>
         {error ? <Body role="alert" color="$madder">{`▲ ${error}`}</Body> : null}
         <Line justifyContent="space-between" alignItems="flex-end">
           <Choice
-            label="Light"
+            label={msg`Light`}
             options={LIGHTS}
             words={LIGHT_WORDS}
             chosen={[light]}
             onChange={([l]) => l && setLight(l)}
           />
           <Button
-            label={before ? 'Show the make-up' : 'Show the face before'}
+            label={before ? msg`Show the make-up` : msg`Show the face before`}
             onPress={() => setBefore((b) => !b)}
           >
-            {before ? 'After' : 'Before'}
+            {before ? msg`After` : msg`Before`}
           </Button>
         </Line>
         <Choice
-          label="Seen by"
+          label={msg`Seen by`}
           options={Object.keys(CAMERAS) as CameraName[]}
-          words={{ eye: 'eye', near: 'camera', far: 'far camera' }}
+          words={{ eye: 'eye', near: 'camera', far: msg`far camera` }}
           chosen={[camera]}
           onChange={([k]) => k && setCamera(k)}
         />
@@ -145,29 +146,25 @@ function Painted({ chart }: { readonly chart: Chart }) {
         ))}
         {chart.variants.length > 0 ? (
           <Choice
-            label="Variant"
-            options={['as planned', ...chart.variants.map((v) => v.id)]}
+            label={msg`Variant`}
+            options={[msg`as planned`, ...chart.variants.map((v) => v.id)]}
             words={Object.fromEntries(chart.variants.map((v) => [v.id, v.name]))}
-            chosen={[variant ?? 'as planned']}
+            chosen={[variant ?? msg`as planned`]}
             onChange={([v]) => setVariant(v === undefined || v === 'as planned' ? null : v)}
           />
         ) : null}
         <Column gap={0}>
           <Line justifyContent="space-between">
-            <Subheading>Layers</Subheading>
+            <Subheading>{msg`Layers`}</Subheading>
             <Button onPress={() => setHidden(hidden.length > 0 ? [] : steps.map((s) => s.id))}>
-              {hidden.length > 0 ? 'All on' : 'All off'}
+              {hidden.length > 0 ? msg`All on` : msg`All off`}
             </Button>
           </Line>
           {steps.map((step) => (
             <LayerSwitch key={step.id} step={step} on={!hidden.includes(step.id)} onToggle={toggle} />
           ))}
         </Column>
-        <Label>
-          A model: flat diffuse layers from one colour reading each, seen by an eye that has settled to the
-          light. No gloss, pores, shimmer or dry-down. Lamp, LED and flash are of low confidence; a flash
-          photo in a dark room is the test.
-        </Label>
+        <Label>{msg`A model: flat diffuse layers from one colour reading each, seen by an eye that has settled to the light. No gloss, pores, shimmer or dry-down. Lamp, LED and flash are of low confidence; a flash photo in a dark room is the test.`}</Label>
       </Column>
     </View>
   );
@@ -185,7 +182,7 @@ const LayerSwitch = memo(function LayerSwitch({
   return (
     <Switch label={step.title} on={on} onToggle={() => onToggle(step.id)}>
       {step.role === 'care' ? null : <Notch kind={step.role} size={16} />}
-      <Swatch lab={colourOfUse(step.use)} size={28} label="product colour" />
+      <Swatch lab={colourOfUse(step.use)} size={28} label={msg`product colour`} />
     </Switch>
   );
 });

@@ -8,6 +8,7 @@ import {
   type Chart,
   type LightName,
   type Step,
+  msg,
 } from '@toile/core';
 
 export const LIGHT_WORDS: Readonly<Record<LightName, string>> = {
@@ -46,13 +47,13 @@ export function flashWarnings(chart: Chart, steps: readonly Step[]): string[] {
     const { deltaL, cast } = flashback(surface, [layer]);
     return cast
       ? [
-          `${step.title}: ${productName(product)} may throw the flash back, ${deltaL.toFixed(1)} lighter. Swap it, or cover it with a tinted powder.`,
+          msg`${step.title}: ${productName(product)} may throw the flash back, ${deltaL.toFixed(1)} lighter. Swap it, or cover it with a tinted powder.`,
         ]
       : [];
   });
   const together = flashback(surface, layers);
   if (single.length > 0 || !together.cast) return single;
   return [
-    `Together these layers may throw the flash back, ${together.deltaL.toFixed(1)} lighter; from ${FLASHBACK_WARNING} it shows.`,
+    msg`Together these layers may throw the flash back, ${together.deltaL.toFixed(1)} lighter; from ${FLASHBACK_WARNING} it shows.`,
   ];
 }

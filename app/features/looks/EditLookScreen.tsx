@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import type { Look } from '@toile/core';
+import { msg, type Look } from '@toile/core';
 import { useLook } from '../../data/hooks';
 import { Ready, Screen } from '../../ui';
 import { LookWorkshop } from './LookWorkshop';
@@ -11,7 +11,7 @@ export function EditLookScreen({ id }: { readonly id: string }) {
   const router = useRouter();
   if (answer.data) return <Edit look={answer.data.look} />;
   return (
-    <Screen title="Edit the look" onBack={() => router.navigate(`/looks/${id}`)}>
+    <Screen title={msg`Edit the look`} onBack={() => router.navigate(`/looks/${id}`)}>
       <Ready remote={answer}>{() => null}</Ready>
     </Screen>
   );

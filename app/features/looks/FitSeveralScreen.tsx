@@ -8,6 +8,8 @@ import {
   type Look,
   type Occasion,
   type SchoolAnswers,
+  msg,
+  plural,
 } from '@toile/core';
 import { newId, type ClientAnswer, type PartyAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
@@ -57,7 +59,7 @@ export function FitSeveralScreen({ id, partyId }: { readonly id: string; readonl
   if (look.data && kit.data && (partyId === '' || party.data))
     return <FitSeveral look={look.data.look} kit={kit.data} party={party.data ?? null} />;
   return (
-    <Screen title="Fit to several" onBack={() => router.navigate(`/looks/${id}`)}>
+    <Screen title={msg`Fit to several`} onBack={() => router.navigate(`/looks/${id}`)}>
       <Ready remote={look}>{() => <Ready remote={kit}>{() => null}</Ready>}</Ready>
     </Screen>
   );
@@ -84,9 +86,18 @@ async function fitOne(
   const own = { clientId: client.id, name: client.name, savedAs: null };
   const snapshot = snapshotOfClient(client);
   if (Object.keys(snapshot.skin).length === 0)
-    return { ...own, fitted: null, stops: 'The skin has not been read: read it, then shades can be chosen.' };
+    return {
+      ...own,
+      fitted: null,
+      stops: msg`The skin has not been read: read it, then shades can be chosen.`,
+    };
   try {
-    const stamp = { id: newId(), author, at: new Date().toISOString(), reason: `${look.name} for several.` };
+    const stamp = {
+      id: newId(),
+      author,
+      at: new Date().toISOString(),
+      reason: msg`${look.name} for several.`,
+    };
     const fitted = await askFitting('fit', { look, client: snapshot, kit, occasion, stamp, schools });
     return { ...own, fitted, stops: null };
   } catch (error) {
@@ -132,7 +143,7 @@ function FitSeveral({ look, kit, party }: FitSeveralProps) {
         setFitted((all) => [...all, one]);
       } catch (error) {
         const stops =
-          error instanceof CallError ? error.message : 'The client could not be fetched. Try again.';
+          error instanceof CallError ? error.message : msg`The client could not be fetched. Try again.`;
         setFitted((all) => [...all, { clientId: id, name, fitted: null, stops, savedAs: null }]);
       }
     }
@@ -168,14 +179,14 @@ function FitSeveral({ look, kit, party }: FitSeveralProps) {
       const plan = withSavedCharts(now.plan, saved);
       await call('updateParty', { params: { id: now.id }, revision: now.revision, body: bodyOf(now, plan) });
     } catch (error) {
-      const why = error instanceof CallError ? error.message : 'Try again.';
-      setFailure(`The charts are saved, but the party does not know of them yet. ${why}`);
+      const why = error instanceof CallError ? error.message : msg`Try again.`;
+      setFailure(msg`The charts are saved, but the party does not know of them yet. ${why}`);
     }
   };
 
   return (
     <Screen
-      title="Fit to several"
+      title={msg`Fit to several`}
       above={party ? `${look.name} · ${party.name}` : look.name}
       onBack={() => router.navigate(party ? `/parties/${party.id}` : `/looks/${look.id}`)}
       foot={
@@ -183,11 +194,9 @@ function FitSeveral({ look, kit, party }: FitSeveralProps) {
           {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
           {unsaved.length > 0 && share === null ? (
             <Line flexWrap="nowrap">
-              <Button large onPress={() => void fit()}>
-                Fit again
-              </Button>
+              <Button large onPress={() => void fit()}>{msg`Fit again`}</Button>
               <Button kind="main" large grow onPress={() => void save()}>
-                {`Save ${unsaved.length} ${unsaved.length === 1 ? 'chart' : 'charts'}`}
+                {msg`Save ${plural(unsaved.length)`${unsaved.length} chart|${unsaved.length} charts`}`}
               </Button>
             </Line>
           ) : (
@@ -197,7 +206,7 @@ function FitSeveral({ look, kit, party }: FitSeveralProps) {
               disabled={chosen.length === 0 || share !== null}
               onPress={() => void fit()}
             >
-              {chosen.length === 0 ? 'Choose who' : `Fit to ${chosen.length}`}
+              {chosen.length === 0 ? msg`Choose who` : msg`Fit to ${chosen.length}`}
             </Button>
           )}
         </Column>
@@ -207,9 +216,9 @@ function FitSeveral({ look, kit, party }: FitSeveralProps) {
         <OccasionCard value={occasion} onChange={setOccasion} />
         <Column gap="$1">
           <Subheading>
-            {chosen.length === 0 ? 'For whom' : `For ${chosen.map((c) => c.name).join(', ')}`}
+            {chosen.length === 0 ? msg`For whom` : msg`For ${chosen.map((c) => c.name).join(', ')}`}
           </Subheading>
-          <Field label="Find a client" value={query} onChange={setQuery} />
+          <Field label={msg`Find a client`} value={query} onChange={setQuery} />
           <Ready remote={clients}>
             {(list) => (
               <Column gap={0}>
@@ -230,8 +239,10 @@ function FitSeveral({ look, kit, party }: FitSeveralProps) {
             )}
           </Ready>
         </Column>
-        {share !== null ? <Progress words="Placing the look and matching the kit" share={share} /> : null}
-        <View flexDirection="row" flexWrap="wrap" gap="$3" role="list" aria-label="Fitted faces">
+        {share !== null ? (
+          <Progress words={msg`Placing the look and matching the kit`} share={share} />
+        ) : null}
+        <View flexDirection="row" flexWrap="wrap" gap="$3" role="list" aria-label={msg`Fitted faces`}>
           {fitted.map((one) => (
             <View key={one.clientId} width={wide ? '31%' : '100%'} role="listitem">
               <FittedFace one={one} onOpen={(path) => router.navigate(path)} />
@@ -267,25 +278,27 @@ function FittedFace({
               null,
             )}
             height={260}
-            label={`${chart.look.name} on ${one.name}`}
+            label={msg`${chart.look.name} on ${one.name}`}
           />
         </Judged>
       ) : null}
       {one.stops ? (
         <>
-          <Body color="$weld">{`▲ Cannot be fitted. ${one.stops}`}</Body>
-          <Button onPress={() => onOpen(`/clients/${one.clientId}/read`)}>{`Read ${one.name}’s skin`}</Button>
+          <Body color="$weld">{msg`▲ Cannot be fitted. ${one.stops}`}</Body>
+          <Button
+            onPress={() => onOpen(`/clients/${one.clientId}/read`)}
+          >{msg`Read ${one.name}’s skin`}</Button>
         </>
       ) : null}
-      {base ? <Label>{`Base: ${productsInWords(base.use)}`}</Label> : null}
+      {base ? <Label>{msg`Base: ${productsInWords(base.use)}`}</Label> : null}
       {one.fitted?.notes.map((note) => (
         <Label key={note}>{`· ${note}`}</Label>
       ))}
-      {chart && one.fitted?.notes.length === 0 ? <Label>Nothing had to be moved.</Label> : null}
+      {chart && one.fitted?.notes.length === 0 ? <Label>{msg`Nothing had to be moved.`}</Label> : null}
       {one.savedAs ? (
         <Button
           onPress={() => onOpen(`/charts/${one.savedAs}`)}
-        >{`✓ Saved: open ${one.name}’s chart`}</Button>
+        >{msg`✓ Saved: open ${one.name}’s chart`}</Button>
       ) : null}
     </Column>
   );

@@ -6,6 +6,7 @@ import { useRefresh } from '../../data/hooks';
 import { Body, Column, FileButton, Row, Screen, Subheading } from '../../ui';
 import { FileProblems, type FileFailure } from '../files/FileProblems';
 import { lookFilesOf } from './lookFiles';
+import { msg } from '@toile/core';
 
 /** Takes in looks from files: one, or a whole library as a zip; all or none. */
 export function ImportLooksScreen() {
@@ -27,7 +28,7 @@ export function ImportLooksScreen() {
       setAnswer(taken);
     } catch (error) {
       setFailure({
-        words: error instanceof CallError ? error.message : 'The file could not be read.',
+        words: error instanceof CallError ? error.message : msg`The file could not be read.`,
         fields: error instanceof CallError ? (error.problem?.fields ?? []) : [],
       });
     }
@@ -35,39 +36,34 @@ export function ImportLooksScreen() {
 
   return (
     <Screen
-      title="Bring in looks"
+      title={msg`Bring in looks`}
       widest={640}
       onBack={() => router.navigate('/looks')}
       foot={
         <FileButton
           kind="main"
           large
-          label="Look file"
+          label={msg`Look file`}
           accept=".json,.zip,application/json,application/zip"
           onFile={(chosen) => void take(chosen)}
-        >
-          Choose a file
-        </FileButton>
+        >{msg`Choose a file`}</FileButton>
       }
     >
       <Column gap="$4">
-        <Body>
-          A look file (JSON, toile.look/1), or a library of them as a zip. A look that is here already gets
-          what the file says as its next version; nothing is overwritten.
-        </Body>
+        <Body>{msg`A look file (JSON, toile.look/1), or a library of them as a zip. A look that is here already gets what the file says as its next version; nothing is overwritten.`}</Body>
         {failure ? <FileProblems file={file} failure={failure} /> : null}
         {answer ? (
           <Column gap="$1" role="status">
             <Subheading>
               {answer.taken.length === 0
-                ? 'All of them are here already, as they are.'
-                : `${answer.taken.length} brought in${answer.same > 0 ? `, ${answer.same} were here already` : ''}`}
+                ? msg`All of them are here already, as they are.`
+                : msg`${answer.taken.length} brought in${answer.same > 0 ? msg`, ${answer.same} were here already` : ''}`}
             </Subheading>
             {answer.taken.map((look) => (
               <Row
                 key={look.id}
                 title={look.name}
-                detail={look.version === 1 ? 'new' : `version ${look.version}`}
+                detail={look.version === 1 ? 'new' : msg`version ${look.version}`}
                 href={`/looks/${look.id}?ours=1`}
               />
             ))}

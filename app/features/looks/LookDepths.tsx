@@ -7,6 +7,8 @@ import {
   type Look,
   type LookStep,
   type PatternSkin,
+  msg,
+  term,
 } from '@toile/core';
 import { Column, Label, Line } from '../../ui';
 import { ColouredFace } from './ColouredFace';
@@ -15,15 +17,13 @@ import { layerOn } from './lookLayers';
 /** A look on the pattern face in three depths of skin, each step in the colour it asks for there. */
 export function LookDepths({ look, steps }: { readonly look: Look; readonly steps: readonly LookStep[] }) {
   return (
-    <Column gap="$1" role="group" aria-label="On three skins">
+    <Column gap="$1" role="group" aria-label={msg`On three skins`}>
       <Line flexWrap="nowrap" gap="$2" alignItems="stretch">
         {PATTERN_SKIN_NAMES.map((skin) => (
           <OnSkin key={skin} look={look} steps={steps} skin={skin} />
         ))}
       </Line>
-      <Label>
-        The colour each step asks for, by a model; what the kit has for it is known once it is fitted.
-      </Label>
+      <Label>{msg`The colour each step asks for, by a model; what the kit has for it is known once it is fitted.`}</Label>
     </Column>
   );
 }
@@ -52,9 +52,9 @@ function OnSkin({
     <ColouredFace
       client={client}
       layers={layers}
-      title={skin}
+      title={term(skin)}
       height={190}
-      label={`${look.name} on ${skin} skin`}
+      label={msg`${look.name} on ${term(skin)} skin`}
     />
   );
 }

@@ -1,4 +1,4 @@
-import { FORBIDDEN_PLACES, FORBIDDEN_PLACE_NAMES, SHAPE_NAMES, type ForbiddenPlace } from '@toile/core';
+import { FORBIDDEN_PLACES, FORBIDDEN_PLACE_NAMES, SHAPE_NAMES, type ForbiddenPlace, msg } from '@toile/core';
 import { Choice, Column, Field } from '../../ui';
 import { FORBIDDABLE_FINISHES, FORBIDDABLE_KINDS, type LookForm } from './lookForm';
 
@@ -18,39 +18,39 @@ export function LookFormFields({ form, onChange, errors }: LookFormFieldsProps) 
   return (
     <Column gap="$3">
       <Field
-        label="Name"
+        label={msg`Name`}
         value={form.name}
         onChange={(name) => set({ name: name.slice(0, 120) })}
         error={errors.name}
       />
       <Field
-        label="What it is for"
+        label={msg`What it is for`}
         value={form.description}
         lines={2}
         onChange={(description) => set({ description })}
       />
       <Field
-        label="Tags"
+        label={msg`Tags`}
         value={form.tags}
         onChange={(tags) => set({ tags })}
-        hint="divided by commas: soft, evening, period"
+        hint={msg`divided by commas: soft, evening, period`}
       />
       <Choice
-        label="Never these finishes"
+        label={msg`Never these finishes`}
         several
         options={FORBIDDABLE_FINISHES}
         chosen={form.finishes}
         onChange={(finishes) => set({ finishes })}
       />
       <Choice
-        label="Never these products"
+        label={msg`Never these products`}
         several
         options={FORBIDDABLE_KINDS}
         chosen={form.kinds}
         onChange={(kinds) => set({ kinds })}
       />
       <Choice
-        label="Never there"
+        label={msg`Never there`}
         several
         options={FORBIDDEN_PLACE_NAMES}
         words={PLACE_WORDS}
@@ -58,7 +58,7 @@ export function LookFormFields({ form, onChange, errors }: LookFormFieldsProps) 
         onChange={(places) => set({ places })}
       />
       <Choice
-        label="Asked of a shape"
+        label={msg`Asked of a shape`}
         several
         options={SHAPE_NAMES}
         chosen={form.shapes}

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { PLAIN_FEATURES, stepsOfVariant, TEMPLATE } from '@toile/core';
+import { PLAIN_FEATURES, stepsOfVariant, TEMPLATE, msg } from '@toile/core';
 import { useLook } from '../../data/hooks';
 import { Judged, View } from '../../ui';
 import { faceBox } from '../face/FaceStage';
@@ -36,7 +36,7 @@ export function LookPicture({
           view={faceBox(TEMPLATE)}
           width="100%"
           height={height}
-          label={`${name} on the pattern face`}
+          label={msg`${name} on the pattern face`}
         />
       ) : (
         <View height={height} />

@@ -1,6 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { PLAIN_FEATURES, schoolsInWords, stepsOfVariant, TEMPLATE, type Look } from '@toile/core';
+import { PLAIN_FEATURES, schoolsInWords, stepsOfVariant, TEMPLATE, type Look, msg } from '@toile/core';
 import { may, pathTo, type LookAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useClient, useClients, useLook, useRefresh, useSession } from '../../data/hooks';
@@ -42,8 +42,8 @@ export function LookScreen({ id }: { readonly id: string }) {
   const router = useRouter();
   return (
     <Screen
-      title={look.data?.look.name ?? 'Look'}
-      above={look.data ? `Version ${look.data.look.version} by ${look.data.look.author}` : undefined}
+      title={look.data?.look.name ?? msg`Look`}
+      above={look.data ? msg`Version ${look.data.look.version} by ${look.data.look.author}` : undefined}
       onBack={() => router.navigate('/looks')}
     >
       <Ready remote={look}>
@@ -95,24 +95,27 @@ function LookView({
             features={face.features}
             layers={layers}
             height={wide ? 520 : 360}
-            label={`${look.name} on ${client.data?.name ?? 'the pattern face'}`}
+            label={msg`${look.name} on ${client.data?.name ?? msg`the pattern face`}`}
           />
         </Judged>
         <Line>
-          <Button kind="main" onPress={() => router.navigate(`/looks/${look.id}/fit`)}>
-            Fit to several
-          </Button>
-          {edits ? <Button href={`/looks/${look.id}/edit`}>Edit</Button> : null}
+          <Button
+            kind="main"
+            onPress={() => router.navigate(`/looks/${look.id}/fit`)}
+          >{msg`Fit to several`}</Button>
+          {edits ? <Button href={`/looks/${look.id}/edit`}>{msg`Edit`}</Button> : null}
           <Button onPress={() => setDepths(!depths)}>
-            {depths ? 'Put the three skins away' : 'On three skins'}
+            {depths ? msg`Put the three skins away` : msg`On three skins`}
           </Button>
-          <Button onPress={() => setOurs(!ours)}>{ours ? 'Put our kit away' : 'With our kit'}</Button>
+          <Button onPress={() => setOurs(!ours)}>{ours ? msg`Put our kit away` : msg`With our kit`}</Button>
           <Menu
-            label="More of this look"
+            label={msg`More of this look`}
             items={[
-              ...(edits ? [{ words: 'Begin another look from it', href: `/looks/new?from=${look.id}` }] : []),
+              ...(edits
+                ? [{ words: msg`Begin another look from it`, href: `/looks/new?from=${look.id}` }]
+                : []),
               {
-                words: 'Export as a file',
+                words: msg`Export as a file`,
                 onPress: () =>
                   window.location.assign(
                     pathTo('exportLook', { id: look.id }, { version: String(look.version) }),
@@ -121,7 +124,7 @@ function LookView({
               ...(edits
                 ? [
                     {
-                      words: retired ? 'Propose it again' : 'Propose it no longer',
+                      words: retired ? msg`Propose it again` : msg`Propose it no longer`,
                       onPress: () => void retire(!retired),
                     },
                   ]
@@ -130,17 +133,17 @@ function LookView({
           />
         </Line>
         {retired ? (
-          <Body color="$weld">▲ No longer proposed. Charts made of it stay as they are.</Body>
+          <Body color="$weld">{msg`▲ No longer proposed. Charts made of it stay as they are.`}</Body>
         ) : null}
         {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
         {ours ? <WithOurKit look={look} clientId={on?.id ?? null} /> : null}
         {depths ? <LookDepths look={look} steps={steps} /> : null}
         {look.variants.length > 0 ? (
           <Choice
-            label="Variant"
-            options={['as planned', ...look.variants.map((v) => v.id)]}
+            label={msg`Variant`}
+            options={[msg`as planned`, ...look.variants.map((v) => v.id)]}
             words={Object.fromEntries(look.variants.map((v) => [v.id, v.name]))}
-            chosen={[variant ?? 'as planned']}
+            chosen={[variant ?? msg`as planned`]}
             onChange={([v]) => setVariant(v === undefined || v === 'as planned' ? null : v)}
           />
         ) : null}
@@ -154,7 +157,7 @@ function LookView({
         <Versions look={look} versions={versions} />
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$2">
-        <Subheading>{`${look.steps.length} steps`}</Subheading>
+        <Subheading>{msg`${look.steps.length} steps`}</Subheading>
         {look.steps.map((step, i) => (
           <Line
             key={step.id}
@@ -166,12 +169,12 @@ function LookView({
             <Notch kind={step.role} number={i + 1} />
             <Column gap={0} flex={1} paddingVertical="$2">
               <Body>
-                {[step.title, step.variant ? '(variant)' : null, step.optional ? '(if wanted)' : null]
+                {[step.title, step.variant ? '(variant)' : null, step.optional ? msg`(if wanted)` : null]
                   .filter(Boolean)
                   .join(' ')}
               </Body>
               <Label>
-                {[wishInWords(step), step.tool === 'none' ? null : step.tool, `${step.handsOnMinutes} min`]
+                {[wishInWords(step), step.tool === 'none' ? null : step.tool, msg`${step.handsOnMinutes} min`]
                   .filter(Boolean)
                   .join(' · ')}
               </Label>
@@ -199,11 +202,11 @@ function OnClient({
     <Column gap="$1">
       {on ? (
         <Line>
-          <Label flex={1}>{`Shown on ${on.name}; places only, no shades.`}</Label>
-          <Button onPress={() => onChoose(null)}>The pattern face</Button>
+          <Label flex={1}>{msg`Shown on ${on.name}; places only, no shades.`}</Label>
+          <Button onPress={() => onChoose(null)}>{msg`The pattern face`}</Button>
         </Line>
       ) : (
-        <Field label="Show it on a client" value={query} onChange={setQuery} placeholder="A name" />
+        <Field label={msg`Show it on a client`} value={query} onChange={setQuery} placeholder={msg`A name`} />
       )}
       {query.trim() !== '' && !on ? (
         <Ready remote={clients}>
@@ -225,18 +228,18 @@ function Versions({ look, versions }: { readonly look: Look; readonly versions: 
   if (versions.length < 2) return null;
   return (
     <Column gap="$1">
-      <Subheading fontSize="$2">Versions</Subheading>
+      <Subheading fontSize="$2">{msg`Versions`}</Subheading>
       {versions.map((v) => (
         <Button
           key={v.version}
-          label={`Version ${v.version}`}
+          label={msg`Version ${v.version}`}
           onPress={() =>
             router.setParams({ version: v.version === versions[0]?.version ? undefined : String(v.version) })
           }
         >
           <Label
             color={v.version === look.version ? '$woad' : '$ink'}
-          >{`${v.version === look.version ? '✓ ' : ''}${v.version} · ${v.author} · ${dayInWords(v.at)} · ${v.reason || 'no reason given'}`}</Label>
+          >{`${v.version === look.version ? '✓ ' : ''}${v.version} · ${v.author} · ${dayInWords(v.at)} · ${v.reason || msg`no reason given`}`}</Label>
         </Button>
       ))}
     </Column>

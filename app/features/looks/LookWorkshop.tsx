@@ -8,6 +8,8 @@ import {
   patternClient,
   type Chart,
   type Look,
+  msg,
+  term,
 } from '@toile/core';
 import { call, currentOf } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
@@ -48,7 +50,11 @@ export function LookWorkshop({ start, draftName, isNew, onTheirs, onBack }: Look
   const { value: work, set } = draft;
   const { look, form, reason } = work;
   const change = (part: Partial<Work>): void => set((before) => ({ ...before, ...part }));
-  const { busy, failure, save: keep } = useSaving('Something went wrong. What you did is kept; try again.');
+  const {
+    busy,
+    failure,
+    save: keep,
+  } = useSaving(msg`Something went wrong. What you did is kept; try again.`);
   const errors = errorsOf(form);
   const chart = useMemo(() => ({ ...work.chart, forbids: forbidsOfForm(form) }), [work.chart, form]);
 
@@ -83,29 +89,33 @@ export function LookWorkshop({ start, draftName, isNew, onTheirs, onBack }: Look
   return (
     <Screen
       fill={roomy}
-      title={isNew ? form.name.trim() || 'A new look' : look.name}
-      above={isNew ? 'not kept yet' : `from version ${look.version}`}
+      title={isNew ? form.name.trim() || msg`A new look` : look.name}
+      above={isNew ? msg`not kept yet` : msg`from version ${look.version}`}
       onBack={onBack}
       foot={
         <Column gap="$2">
           {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
           {theirs ? (
             <Line>
-              <Label flex={1}>{`Version ${theirs.version} is by ${theirs.author}.`}</Label>
-              <Button onPress={() => (draft.drop(), onTheirs?.(theirs), void refresh())}>Take theirs</Button>
+              <Label flex={1}>{msg`Version ${theirs.version} is by ${theirs.author}.`}</Label>
+              <Button
+                onPress={() => (draft.drop(), onTheirs?.(theirs), void refresh())}
+              >{msg`Take theirs`}</Button>
               <Button
                 onPress={() => void save(theirs)}
-              >{`Save mine as version ${theirs.version + 1}`}</Button>
+              >{msg`Save mine as version ${theirs.version + 1}`}</Button>
             </Line>
           ) : null}
-          {errors.name ? <Body role="alert" color="$weld">{`▲ ${errors.name}, under About it`}</Body> : null}
+          {errors.name ? (
+            <Body role="alert" color="$weld">{msg`▲ ${errors.name}, under About it`}</Body>
+          ) : null}
           <Button
             kind="main"
             large
             disabled={busy || errors.name !== undefined || chart.steps.some((s) => s.title.trim() === '')}
             onPress={() => void save()}
           >
-            {isNew ? 'Keep the look' : `Save version ${look.version + 1}`}
+            {isNew ? msg`Keep the look` : msg`Save version ${look.version + 1}`}
           </Button>
         </Column>
       }
@@ -121,7 +131,7 @@ export function LookWorkshop({ start, draftName, isNew, onTheirs, onBack }: Look
             <LookFormFields form={form} onChange={(next) => change({ form: next })} errors={errors} />
             {isNew ? null : (
               <Field
-                label="Why this version"
+                label={msg`Why this version`}
                 value={reason}
                 onChange={(words) => change({ reason: words.slice(0, 4000) })}
               />
@@ -129,7 +139,7 @@ export function LookWorkshop({ start, draftName, isNew, onTheirs, onBack }: Look
           </Column>
         }
         more={PATTERN_SKIN_NAMES.map((skin) => ({
-          words: `On ${skin} skin`,
+          words: msg`On ${term(skin)} skin`,
           onPress: () => change({ chart: { ...work.chart, client: patternClient(skin) } }),
         }))}
       />

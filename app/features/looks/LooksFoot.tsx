@@ -1,6 +1,7 @@
 import { may, pathTo } from '@toile/contract';
 import { useSession } from '../../data/hooks';
 import { Button, Line, Menu } from '../../ui';
+import { msg } from '@toile/core';
 
 /** What is done with the library: a look from nothing; files in and out. */
 export function LooksFoot() {
@@ -8,16 +9,14 @@ export function LooksFoot() {
   if (!session.data || !may(session.data.role, 'edit')) return null;
   return (
     <Line flexWrap="nowrap">
-      <Button kind="main" large grow href="/looks/new">
-        New look
-      </Button>
+      <Button kind="main" large grow href="/looks/new">{msg`New look`}</Button>
       <Menu
-        label="More of the looks"
+        label={msg`More of the looks`}
         items={[
-          { words: 'Take a look down while watching', href: '/looks/take-down' },
-          { words: 'Bring in looks from a file', href: '/looks/import' },
+          { words: msg`Take a look down while watching`, href: '/looks/take-down' },
+          { words: msg`Bring in looks from a file`, href: '/looks/import' },
           {
-            words: 'Save the library as a file',
+            words: msg`Save the library as a file`,
             onPress: () => window.location.assign(pathTo('exportLooks')),
           },
         ]}

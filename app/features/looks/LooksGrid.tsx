@@ -3,13 +3,14 @@ import { Body, Column, Label, Ready, Screen, Touch, useColours } from '../../ui'
 import { LookPicture } from './LookPicture';
 import { LooksFoot } from './LooksFoot';
 import { NoLooks, proposedFirst } from './LooksList';
+import { msg } from '@toile/core';
 
 /** The library on a wide screen: looks as pictures. */
 export function LooksGrid() {
   const looks = useLooks();
   const c = useColours();
   return (
-    <Screen title="Looks" foot={<LooksFoot />} widest={1600}>
+    <Screen title={msg`Looks`} foot={<LooksFoot />} widest={1600}>
       <Ready remote={looks}>
         {(list) =>
           list.length === 0 ? (
@@ -28,7 +29,7 @@ export function LooksGrid() {
                   <Touch
                     role="link"
                     href={`/looks/${look.id}`}
-                    aria-label={`${look.name}, ${look.description}, ${look.minutes} min · ${look.stepCount} steps`}
+                    aria-label={msg`${look.name}, ${look.description}, ${look.minutes} min · ${look.stepCount} steps`}
                     look={({ pressed }) => ({
                       gap: 8,
                       paddingBottom: 12,
@@ -41,7 +42,7 @@ export function LooksGrid() {
                     <Body fontWeight="700">{`${look.name} `}</Body>
                     <Label numberOfLines={2}>{`${look.description} `}</Label>
                     <Label>
-                      {`${look.retired ? 'no longer proposed · ' : ''}${look.minutes} min · ${look.stepCount} steps`}
+                      {msg`${look.retired ? msg`no longer proposed · ` : ''}${look.minutes} min · ${look.stepCount} steps`}
                     </Label>
                   </Touch>
                 </Column>

@@ -3,13 +3,14 @@ import { useLooks } from '../../data/hooks';
 import { Column, Empty, Ready, Row, Screen } from '../../ui';
 import { LookPicture } from './LookPicture';
 import { LooksFoot } from './LooksFoot';
+import { msg } from '@toile/core';
 
 /** The library of looks. */
 export function LooksList() {
   const looks = useLooks();
   const path = usePathname();
   return (
-    <Screen title="Looks" foot={<LooksFoot />}>
+    <Screen title={msg`Looks`} foot={<LooksFoot />}>
       <Ready remote={looks}>
         {(list) =>
           list.length === 0 ? (
@@ -21,8 +22,8 @@ export function LooksList() {
                   key={look.id}
                   before={<LookPicture id={look.id} name={look.name} height={76} width={60} />}
                   title={look.name}
-                  detail={look.retired ? `no longer proposed · ${look.description}` : look.description}
-                  fact={`${look.minutes} min`}
+                  detail={look.retired ? msg`no longer proposed · ${look.description}` : look.description}
+                  fact={msg`${look.minutes} min`}
                   chosen={path === `/looks/${look.id}`}
                   href={`/looks/${look.id}`}
                 />
@@ -45,8 +46,8 @@ export const proposedFirst = <L extends { readonly retired: boolean }>(looks: re
 export function NoLooks() {
   return (
     <Empty
-      title="No looks yet"
-      words="A look is cut once and fitted to any face. Put one together, cut one from a chart, or bring in a file."
+      title={msg`No looks yet`}
+      words={msg`A look is cut once and fitted to any face. Put one together, cut one from a chart, or bring in a file.`}
     />
   );
 }

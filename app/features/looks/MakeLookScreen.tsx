@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { lookFromChart, PARTS, stepsForLook, type Chart, type PartOfLook } from '@toile/core';
+import { lookFromChart, PARTS, stepsForLook, type Chart, type PartOfLook, msg, term } from '@toile/core';
 import { newId } from '@toile/contract';
 import { call } from '../../data/call';
 import { useChart, useKit, useRefresh, useSession } from '../../data/hooks';
@@ -17,7 +17,7 @@ export function MakeLookScreen({ id }: { readonly id: string }) {
   const router = useRouter();
   if (answer.data) return <Make chart={answer.data.chart} />;
   return (
-    <Screen title="Make a look" onBack={() => router.navigate(`/charts/${id}`)}>
+    <Screen title={msg`Make a look`} onBack={() => router.navigate(`/charts/${id}`)}>
       <Ready remote={answer}>{() => null}</Ready>
     </Screen>
   );
@@ -40,7 +40,7 @@ function Make({ chart }: { readonly chart: Chart }) {
   const [parts, setParts] = useState<Readonly<Record<string, PartOfLook>>>({});
   const [lookId] = useState(newId);
   const [tried, setTried] = useState(false);
-  const { busy, failure, save: keep } = useSaving('Something went wrong. Nothing is lost; try again.');
+  const { busy, failure, save: keep } = useSaving(msg`Something went wrong. Nothing is lost; try again.`);
   const errors = errorsOf(form);
   const steps = stepsForLook(chart);
 
@@ -52,7 +52,7 @@ function Make({ chart }: { readonly chart: Chart }) {
         id: lookId,
         author: session.data?.name ?? '',
         at: new Date().toISOString(),
-        reason: `Cut from a chart for a ${chart.occasion.kind}.`,
+        reason: msg`Cut from a chart for a ${term(chart.occasion.kind)}.`,
       };
       const choices = {
         name: form.name.trim(),
@@ -73,16 +73,14 @@ function Make({ chart }: { readonly chart: Chart }) {
 
   return (
     <Screen
-      title="Make a look"
-      above={`from ${chart.client.name}’s chart`}
+      title={msg`Make a look`}
+      above={msg`from ${chart.client.name}’s chart`}
       onBack={() => router.navigate(`/charts/${chart.id}`)}
       widest={760}
       foot={
         <Column gap="$2">
           {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-          <Button kind="main" large disabled={busy} onPress={() => void save()}>
-            Keep the look
-          </Button>
+          <Button kind="main" large disabled={busy} onPress={() => void save()}>{msg`Keep the look`}</Button>
         </Column>
       }
     >
@@ -90,11 +88,8 @@ function Make({ chart }: { readonly chart: Chart }) {
         <DraftNote {...draft} />
         <LookFormFields form={form} onChange={setForm} errors={tried ? errors : {}} />
         <Column gap="$1">
-          <Subheading>What makes it this look</Subheading>
-          <Label>
-            Essential steps keep texture and finish. Free ones may be left out. What is forbidden is never
-            proposed. What was asked by this client or this day alone is not the look’s.
-          </Label>
+          <Subheading>{msg`What makes it this look`}</Subheading>
+          <Label>{msg`Essential steps keep texture and finish. Free ones may be left out. What is forbidden is never proposed. What was asked by this client or this day alone is not the look’s.`}</Label>
         </Column>
         {steps.map(({ step, part, why }, i) => (
           <Column key={step.id} gap="$1" borderTopWidth={1} borderTopColor="$line">
@@ -106,7 +101,7 @@ function Make({ chart }: { readonly chart: Chart }) {
               </Column>
             </Column>
             <Choice
-              label={`${step.title} is`}
+              label={msg`${step.title} is`}
               options={PARTS}
               chosen={[parts[step.id] ?? part]}
               onChange={([chosen]) => chosen && setParts((all) => ({ ...all, [step.id]: chosen }))}

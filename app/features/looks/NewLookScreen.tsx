@@ -1,5 +1,5 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { blankLook, type Look } from '@toile/core';
+import { blankLook, type Look, msg } from '@toile/core';
 import { newId } from '@toile/contract';
 import { useLook, useSession, useStudioSettings } from '../../data/hooks';
 import { Ready, Screen } from '../../ui';
@@ -16,7 +16,7 @@ export function NewLookScreen() {
   const back = (): void => router.navigate(from === '' ? '/looks' : `/looks/${from}`);
   if (!ready)
     return (
-      <Screen title="A new look" onBack={back}>
+      <Screen title={msg`A new look`} onBack={back}>
         {from === '' ? (
           <Ready remote={settings}>{() => null}</Ready>
         ) : (
@@ -32,7 +32,13 @@ export function NewLookScreen() {
   });
   const start = (): Look =>
     copied.data
-      ? { ...copied.data.look, ...stamp(), version: 1, parent: null, name: `${copied.data.look.name}, again` }
+      ? {
+          ...copied.data.look,
+          ...stamp(),
+          version: 1,
+          parent: null,
+          name: msg`${copied.data.look.name}, again`,
+        }
       : blankLook(stamp(), newId(), settings.data?.settings.schools);
   return (
     <LookWorkshop

@@ -7,6 +7,7 @@ import {
   usualTaken,
   type LayerKind,
   type TakenStep,
+  msg,
 } from '@toile/core';
 import { newId } from '@toile/contract';
 import { call } from '../../data/call';
@@ -31,7 +32,7 @@ export function TakeDownScreen() {
   const [open, setOpen] = useState<number | null>(null);
   const [lookId] = useState(newId);
   const [tried, setTried] = useState(false);
-  const { busy, failure, save } = useSaving('Something went wrong. Nothing is lost; try again.');
+  const { busy, failure, save } = useSaving(msg`Something went wrong. Nothing is lost; try again.`);
   const { steps } = value;
   const withSteps = (next: readonly TakenStep[]): void => set((before) => ({ ...before, steps: next }));
   const add = (role: LayerKind): void => {
@@ -47,7 +48,7 @@ export function TakeDownScreen() {
         id: lookId,
         author: session.data?.name ?? '',
         at: new Date().toISOString(),
-        reason: 'Taken down while watching.',
+        reason: msg`Taken down while watching.`,
       };
       const look = lookTakenDown(value.name, steps, stamp, newId);
       const kept = await call('createLook', { body: { look }, idempotencyKey: `look-${lookId}` });
@@ -58,37 +59,33 @@ export function TakeDownScreen() {
   };
   return (
     <Screen
-      title="Take a look down"
+      title={msg`Take a look down`}
       widest={760}
       onBack={() => router.navigate('/looks')}
       foot={
         <Column gap="$2">
           {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
           {tried && steps.length === 0 ? (
-            <Body role="alert" color="$madder">
-              ▲ Take down at least one step: touch what is laid.
-            </Body>
+            <Body
+              role="alert"
+              color="$madder"
+            >{msg`▲ Take down at least one step: touch what is laid.`}</Body>
           ) : null}
-          <Button kind="main" large disabled={busy} onPress={() => void keep()}>
-            Keep the look
-          </Button>
+          <Button kind="main" large disabled={busy} onPress={() => void keep()}>{msg`Keep the look`}</Button>
         </Column>
       }
     >
       <Column gap="$4">
         <DraftNote {...draft} />
-        <Label>
-          Touch what is laid, in the order it is laid. Where, which shade and with what is filled in as is
-          usual; change what you see otherwise.
-        </Label>
+        <Label>{msg`Touch what is laid, in the order it is laid. Where, which shade and with what is filled in as is usual; change what you see otherwise.`}</Label>
         <Choice
-          label="Now comes"
+          label={msg`Now comes`}
           options={LAYER_KINDS}
           words={Object.fromEntries(LAYER_KINDS.map((kind) => [kind, LAYER_LOOKS[kind].name]))}
           chosen={[]}
           onChange={([kind]) => kind && add(kind)}
         />
-        <Column gap={0} role="list" aria-label="As it was done">
+        <Column gap={0} role="list" aria-label={msg`As it was done`}>
           {steps.map((step, i) => (
             <Column key={i} gap={0} role="listitem">
               <Row
@@ -106,7 +103,7 @@ export function TakeDownScreen() {
                   />
                   <Line>
                     <Button
-                      label={`Step ${i + 1} earlier`}
+                      label={msg`Step ${i + 1} earlier`}
                       disabled={i === 0}
                       onPress={() => {
                         withSteps(movedBy(steps, i, -1));
@@ -116,7 +113,7 @@ export function TakeDownScreen() {
                       ↑
                     </Button>
                     <Button
-                      label={`Step ${i + 1} later`}
+                      label={msg`Step ${i + 1} later`}
                       disabled={i === steps.length - 1}
                       onPress={() => {
                         withSteps(movedBy(steps, i, 1));
@@ -130,9 +127,7 @@ export function TakeDownScreen() {
                         withSteps(steps.filter((_, k) => k !== i));
                         setOpen(null);
                       }}
-                    >
-                      Take it out
-                    </Button>
+                    >{msg`Take it out`}</Button>
                   </Line>
                 </Column>
               ) : null}
@@ -140,11 +135,11 @@ export function TakeDownScreen() {
           ))}
         </Column>
         <Field
-          label="Name of the look"
+          label={msg`Name of the look`}
           value={value.name}
           onChange={(name) => set((before) => ({ ...before, name: name.slice(0, 200) }))}
-          placeholder="Whose, and where it was seen"
-          error={tried && nameless ? 'Give the look a name' : undefined}
+          placeholder={msg`Whose, and where it was seen`}
+          error={tried && nameless ? msg`Give the look a name` : undefined}
         />
       </Column>
     </Screen>

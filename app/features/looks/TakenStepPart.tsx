@@ -7,12 +7,19 @@ import {
   TOOLS,
   type TakenShade,
   type TakenStep,
+  messages,
+  msg,
 } from '@toile/core';
 import { Choice, Column, LabField, Line, Stepper, Swatch } from '../../ui';
 import { placeWords } from './takeDownView';
 
 const BY = ['skin', 'word', 'reading', 'none'] as const satisfies readonly TakenShade['by'][];
-const BY_WORDS = { skin: 'against the skin', word: 'by a word', reading: 'as read', none: 'none' } as const;
+const BY_WORDS = messages({
+  skin: 'against the skin',
+  word: 'by a word',
+  reading: 'as read',
+  none: 'none',
+} as const);
 const ANY = 'not seen';
 
 /** What was seen of one step: where, the shade, the tool, the finish. */
@@ -34,14 +41,14 @@ export function TakenStepPart({
     <Column gap="$3">
       <Choice
         several
-        label="Where"
+        label={msg`Where`}
         options={places}
         words={Object.fromEntries(places.map((guide) => [guide, placeWords(guide)]))}
         chosen={[...step.guides]}
         onChange={(guides) => onChange({ ...step, guides: guides.length > 0 ? guides : step.guides })}
       />
       <Choice
-        label="Shade"
+        label={msg`Shade`}
         options={BY}
         words={BY_WORDS}
         chosen={[step.shade.by]}
@@ -49,14 +56,14 @@ export function TakenStepPart({
       />
       <ShadePart shade={step.shade} onChange={(shade) => onChange({ ...step, shade })} />
       <Choice
-        label="With"
+        label={msg`With`}
         options={TOOLS}
-        words={{ none: 'straight from it' }}
+        words={{ none: msg`straight from it` }}
         chosen={[step.tool]}
         onChange={([tool]) => tool && onChange({ ...step, tool })}
       />
       <Choice
-        label="Finish"
+        label={msg`Finish`}
         options={[ANY, ...FINISHES]}
         chosen={[step.finish ?? ANY]}
         onChange={([finish]) => finish && onChange({ ...step, finish: finish === ANY ? null : finish })}
@@ -76,8 +83,8 @@ function ShadePart({
     case 'skin':
       return (
         <Stepper
-          label="Deeper than the skin"
-          unit="steps"
+          label={msg`Deeper than the skin`}
+          unit={msg`steps`}
           value={shade.depthSteps}
           minimum={-6}
           maximum={6}
@@ -89,16 +96,16 @@ function ShadePart({
       return (
         <Column gap="$2">
           <Line flexWrap="nowrap" gap="$3">
-            <Swatch lab={colourOfWord(shade.word, shade.tone)} size={52} label="the colour meant" />
+            <Swatch lab={colourOfWord(shade.word, shade.tone)} size={52} label={msg`the colour meant`} />
             <Choice
-              label="Its tone"
+              label={msg`Its tone`}
               options={COLOUR_TONES}
               chosen={[shade.tone]}
               onChange={([tone]) => tone && onChange({ ...shade, tone })}
             />
           </Line>
           <Choice
-            label="Its colour"
+            label={msg`Its colour`}
             options={COLOUR_WORD_NAMES}
             chosen={[shade.word]}
             onChange={([word]) => word && onChange({ ...shade, word })}
@@ -108,8 +115,8 @@ function ShadePart({
     case 'reading':
       return (
         <LabField
-          label="As read"
-          button="Take it"
+          label={msg`As read`}
+          button={msg`Take it`}
           start={shade.lab}
           onLab={(lab) => onChange({ by: 'reading', lab })}
         />

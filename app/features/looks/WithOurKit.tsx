@@ -8,6 +8,7 @@ import {
   type Look,
   type OwnKitLine,
   type PatternSkin,
+  msg,
 } from '@toile/core';
 import { useClient, useKit } from '../../data/hooks';
 import { Body, Choice, Column, Label, Line, Loading, Ready, Swatch } from '../../ui';
@@ -32,12 +33,12 @@ export function WithOurKit({ look, clientId }: { readonly look: Look; readonly c
   );
   const { answer, error, fresh } = useWork(askFitting, 'ownKit', request);
   return (
-    <Column gap="$3" role="group" aria-label="With our kit">
+    <Column gap="$3" role="group" aria-label={msg`With our kit`}>
       {read ? (
-        <Label>{`On ${read.name}, as read last.`}</Label>
+        <Label>{msg`On ${read.name}, as read last.`}</Label>
       ) : (
         <Choice
-          label="On skin that is"
+          label={msg`On skin that is`}
           options={PATTERN_SKIN_NAMES}
           chosen={[skin]}
           onChange={([one]) => one && setSkin(one)}
@@ -49,7 +50,7 @@ export function WithOurKit({ look, clientId }: { readonly look: Look; readonly c
           answer && fresh ? (
             <Compared look={look} client={client} lines={answer} />
           ) : error ? null : (
-            <Loading words="Matching each step with the kit" />
+            <Loading words={msg`Matching each step with the kit`} />
           )
         }
       </Ready>
@@ -66,19 +67,25 @@ type ComparedProps = {
 function Compared({ look, client, lines }: ComparedProps) {
   const count = (met: OwnKitLine['met']): number => lines.filter((line) => line.met === met).length;
   const said = [
-    `${count('met')} of ${lines.length} as asked`,
-    count('near') > 0 ? `${count('near')} near` : null,
-    count('far') > 0 ? `${count('far')} plainly off` : null,
-    count('nothing') > 0 ? `${count('nothing')} we have nothing for` : null,
+    msg`${count('met')} of ${lines.length} as asked`,
+    count('near') > 0 ? msg`${count('near')} near` : null,
+    count('far') > 0 ? msg`${count('far')} plainly off` : null,
+    count('nothing') > 0 ? msg`${count('nothing')} we have nothing for` : null,
   ].filter((words) => words !== null);
   return (
     <Column gap="$3">
       <Body role="status" fontWeight="700">{`${said.join(', ')}.`}</Body>
       <Line flexWrap="nowrap" gap="$2" alignItems="stretch">
-        <Face look={look} client={client} title="as asked" colourOf={(line) => line.asked} lines={lines} />
-        <Face look={look} client={client} title="as ours" colourOf={(line) => line.ours} lines={lines} />
+        <Face
+          look={look}
+          client={client}
+          title={msg`as asked`}
+          colourOf={(line) => line.asked}
+          lines={lines}
+        />
+        <Face look={look} client={client} title={msg`as ours`} colourOf={(line) => line.ours} lines={lines} />
       </Line>
-      <Column gap="$2" role="list" aria-label="Step by step">
+      <Column gap="$2" role="list" aria-label={msg`Step by step`}>
         {lines.map((line) => (
           <Line key={line.stepId} role="listitem" flexWrap="nowrap" gap="$3" alignItems="flex-start">
             {line.ours ? (
@@ -86,10 +93,10 @@ function Compared({ look, client, lines }: ComparedProps) {
                 lab={line.ours}
                 beside={line.asked ?? undefined}
                 size={36}
-                label="ours beside what is asked"
+                label={msg`ours beside what is asked`}
               />
             ) : (
-              <Swatch lab={line.asked} size={36} label="what is asked" />
+              <Swatch lab={line.asked} size={36} label={msg`what is asked`} />
             )}
             <Column gap={0} flex={1}>
               <Body>{`${MARKS[line.met]} ${line.title}`}</Body>

@@ -1,4 +1,4 @@
-import { readZip, zipText, type ZipLimits } from '@toile/core';
+import { readZip, zipText, type ZipLimits, msg } from '@toile/core';
 import { MOST_LOOK_FILES, type ImportLooks } from '@toile/contract';
 
 /** A library is text: more than this is none. */
@@ -19,6 +19,6 @@ export function lookFilesOf(name: string, bytes: Uint8Array): LookFiles {
     .filter(([path]) => path.endsWith('.json'))
     .map(([path, body]) => ({ name: path.slice(0, 200), text: zipText(body) }));
   return files.length === 0
-    ? { ok: false, message: 'The zip holds no look files: they end in .json.' }
+    ? { ok: false, message: msg`The zip holds no look files: they end in .json.` }
     : { ok: true, files };
 }

@@ -8,6 +8,7 @@ import {
   type Look,
   type ProductKind,
   type Shape,
+  msg,
 } from '@toile/core';
 
 /** A look's name and rules as they are typed. */
@@ -65,7 +66,7 @@ export function forbidsOfForm({ finishes, kinds, places, shapes }: LookForm): Lo
 /** What a look never has and what it asks for, in words. */
 export function forbidsInWords({ finishes, kinds, places = [], shapes = [] }: Look['forbids']): string {
   return [
-    finishes.length + kinds.length > 0 ? `never ${[...finishes, ...kinds].join(', ')}` : null,
+    finishes.length + kinds.length > 0 ? msg`never ${[...finishes, ...kinds].join(', ')}` : null,
     ...places.map((place) => FORBIDDEN_PLACES[place].words),
     ...shapes.map((shape) => SHAPES[shape].words),
   ]
@@ -80,5 +81,5 @@ export function tagsOf(form: LookForm): string[] {
 
 /** What keeps the form from being saved, by field. */
 export function errorsOf(form: LookForm): { readonly name?: string } {
-  return form.name.trim() === '' ? { name: 'Give the look a name' } : {};
+  return form.name.trim() === '' ? { name: msg`Give the look a name` } : {};
 }

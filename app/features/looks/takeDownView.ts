@@ -5,6 +5,8 @@ import {
   type GuideName,
   type TakenShade,
   type TakenStep,
+  msg,
+  plural,
 } from '@toile/core';
 import { capital } from '../words/capital';
 
@@ -19,15 +21,15 @@ export function takenShadeWords(shade: TakenShade): string {
     case 'skin': {
       const steps = Math.abs(shade.depthSteps);
       return steps === 0
-        ? 'as the skin'
-        : `${steps} ${steps === 1 ? 'step' : 'steps'} ${shade.depthSteps > 0 ? 'deeper' : 'lighter'} than the skin`;
+        ? msg`as the skin`
+        : msg`${plural(steps)`${steps} step|${steps} steps`} ${shade.depthSteps > 0 ? msg`deeper` : msg`lighter`} than the skin`;
     }
     case 'word':
       return `${TONES[shade.tone]}${shade.word}`;
     case 'reading':
-      return `as read, L* ${shade.lab[0].toFixed(0)}`;
+      return msg`as read, L* ${shade.lab[0].toFixed(0)}`;
     case 'none':
-      return 'no shade';
+      return msg`no shade`;
   }
 }
 

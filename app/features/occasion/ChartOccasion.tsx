@@ -6,6 +6,7 @@ import {
   type Adaptation,
   type Chart,
   type Kit,
+  msg,
 } from '@toile/core';
 import { Body, Button, Column, Dialog, Label, Subheading } from '../../ui';
 import { useMinded } from '../clients/useMinded';
@@ -42,9 +43,9 @@ export function ChartOccasion({ chart, kit, onKeep, onClose }: ChartOccasionProp
   const findings = before && after ? findingsChanged(before, after) : { come: [], gone: [] };
   const marks: readonly (readonly [string, readonly string[]])[] = [
     ['+', followed.come.map((a) => adaptationInWords(a, titleOf(a)))],
-    ['−', followed.gone.map((a) => `No longer: ${adaptationInWords(a, titleOf(a))}`)],
+    ['−', followed.gone.map((a) => msg`No longer: ${adaptationInWords(a, titleOf(a))}`)],
     ['▲', findings.come.map(({ message }) => message)],
-    ['✓', findings.gone.map(({ message }) => `No longer: ${message}`)],
+    ['✓', findings.gone.map(({ message }) => msg`No longer: ${message}`)],
   ];
   const told = marks.flatMap(([mark, lines]) => lines.map((line) => `${mark} ${line}`));
   const keep = (): void => {
@@ -54,23 +55,21 @@ export function ChartOccasion({ chart, kit, onKeep, onClose }: ChartOccasionProp
     onClose();
   };
   return (
-    <Dialog title="The occasion" onClose={onClose}>
+    <Dialog title={msg`The occasion`} onClose={onClose}>
       <OccasionFields value={value} onChange={setValue} errors={tried ? errors : {}} />
-      <Column gap="$1" role="status" aria-label="What this changes">
-        <Subheading fontSize="$3">What this changes</Subheading>
-        <Label>{difference.length === 0 ? 'Nothing yet.' : `${difference.join('; ')}.`}</Label>
+      <Column gap="$1" role="status" aria-label={msg`What this changes`}>
+        <Subheading fontSize="$3">{msg`What this changes`}</Subheading>
+        <Label>{difference.length === 0 ? msg`Nothing yet.` : `${difference.join('; ')}.`}</Label>
         {told.map((line) => (
           <Body key={line} color={line.startsWith('▲') ? '$weld' : '$ink'}>
             {line}
           </Body>
         ))}
         {difference.length > 0 && told.length === 0 && after ? (
-          <Body>Every step stands as it is.</Body>
+          <Body>{msg`Every step stands as it is.`}</Body>
         ) : null}
       </Column>
-      <Button kind="main" onPress={keep}>
-        Take it
-      </Button>
+      <Button kind="main" onPress={keep}>{msg`Take it`}</Button>
     </Dialog>
   );
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { isAsked, occasionInWords, type Occasion } from '@toile/core';
+import { isAsked, occasionInWords, type Occasion, msg } from '@toile/core';
 import { Body, Button, Column, Field, Label, Line } from '../../ui';
 import { capital } from '../words/capital';
 import { OccasionDialog } from './OccasionDialog';
@@ -25,7 +25,7 @@ export function OccasionCard({ value, onChange, dayIsSet = false }: OccasionCard
     <Column gap="$2" backgroundColor="$surface" padding="$3" borderWidth={1} borderColor="$line">
       {dayIsSet ? null : (
         <Field
-          label="Date"
+          label={msg`Date`}
           keyboard="date"
           value={value.date}
           onChange={(date) => onChange({ ...value, date })}
@@ -36,16 +36,14 @@ export function OccasionCard({ value, onChange, dayIsSet = false }: OccasionCard
       <Body>{`${withHours(occasionInWords(value))}.`}</Body>
       <Label color={asked ? '$inkSoft' : '$weld'}>
         {asked
-          ? '✓ Asked and noted.'
-          : '▲ Nobody was asked yet: this is what is usual. It decides what has to hold.'}
+          ? msg`✓ Asked and noted.`
+          : msg`▲ Nobody was asked yet: this is what is usual. It decides what has to hold.`}
       </Label>
       <Line>
         {asked || dateError ? null : (
-          <Button onPress={() => onChange({ ...value, asked: true })}>That is so</Button>
+          <Button onPress={() => onChange({ ...value, asked: true })}>{msg`That is so`}</Button>
         )}
-        <Button label="Change the occasion" onPress={() => setOpen(true)}>
-          Change
-        </Button>
+        <Button label={msg`Change the occasion`} onPress={() => setOpen(true)}>{msg`Change`}</Button>
       </Line>
       {open ? (
         <OccasionDialog start={value} dayIsSet={dayIsSet} onClose={() => setOpen(false)} onKeep={onChange} />

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Occasion } from '@toile/core';
+import { msg, type Occasion } from '@toile/core';
 import { Button, Dialog } from '../../ui';
 import { OccasionFields } from './OccasionFields';
 import { occasionErrors } from './occasionView';
@@ -24,7 +24,7 @@ export function OccasionDialog({ start, booked, dayIsSet, onKeep, onClose }: Occ
     onClose();
   };
   return (
-    <Dialog title="The occasion" onClose={onClose}>
+    <Dialog title={msg`The occasion`} onClose={onClose}>
       <OccasionFields
         value={value}
         onChange={setValue}
@@ -32,9 +32,7 @@ export function OccasionDialog({ start, booked, dayIsSet, onKeep, onClose }: Occ
         booked={booked}
         dayIsSet={dayIsSet}
       />
-      <Button kind="main" onPress={keep}>
-        Take it
-      </Button>
+      <Button kind="main" onPress={keep}>{msg`Take it`}</Button>
     </Dialog>
   );
 }

@@ -6,6 +6,8 @@ import {
   OCCASIONS,
   usualConditions,
   type Occasion,
+  messages,
+  msg,
 } from '@toile/core';
 import { Body, Choice, Column, Field, Line, Stepper, Switch, View } from '../../ui';
 import { ofAnotherKind } from './occasionView';
@@ -13,7 +15,7 @@ import { OutfitField } from './OutfitField';
 import { WarmthField } from './WarmthField';
 
 const LIGHT_WORDS = { led: 'LED' } as const;
-const CONDITION_WORDS = { humidity: 'humid air', meals: 'a meal' } as const;
+const CONDITION_WORDS = messages({ humidity: 'humid air', meals: 'a meal' } as const);
 const METAL_CHOICES = ['none', ...METALS] as const;
 
 type OccasionFieldsProps = {
@@ -46,14 +48,14 @@ export function OccasionFields({
       {booked ? null : (
         <>
           <Choice
-            label="Occasion"
+            label={msg`Occasion`}
             options={OCCASIONS}
             chosen={[value.kind]}
             onChange={([kind]) => kind && onChange(ofAnotherKind(value, kind))}
           />
           {dayIsSet ? null : (
             <Field
-              label="Date"
+              label={msg`Date`}
               keyboard="date"
               value={value.date}
               onChange={(date) => set({ date })}
@@ -65,7 +67,7 @@ export function OccasionFields({
       <Line flexWrap="nowrap" alignItems="flex-start">
         <View flex={1}>
           <Field
-            label="Ready at"
+            label={msg`Ready at`}
             keyboard="time"
             value={value.begins ?? ''}
             onChange={(begins) => setTimes({ begins: begins || undefined, ends: value.ends })}
@@ -73,7 +75,7 @@ export function OccasionFields({
         </View>
         <View flex={1}>
           <Field
-            label="Comes off at"
+            label={msg`Comes off at`}
             keyboard="time"
             value={value.ends ?? ''}
             onChange={(ends) => setTimes({ begins: value.begins, ends: ends || undefined })}
@@ -81,19 +83,19 @@ export function OccasionFields({
         </View>
       </Line>
       <Stepper
-        label="Has to hold"
+        label={msg`Has to hold`}
         value={value.hoursToLast}
-        unit="h"
+        unit={msg`h`}
         minimum={0.5}
         maximum={24}
         step={0.5}
         onChange={(hoursToLast) => set({ hoursToLast })}
       />
       {computed !== null && computed !== value.hoursToLast ? (
-        <Body color="$inkSoft">{`The times say ${computed} hours; ${value.hoursToLast} is what counts.`}</Body>
+        <Body color="$inkSoft">{msg`The times say ${computed} hours; ${value.hoursToLast} is what counts.`}</Body>
       ) : null}
       <Choice
-        label="Light"
+        label={msg`Light`}
         several
         options={OCCASION_LIGHTS}
         words={LIGHT_WORDS}
@@ -101,12 +103,12 @@ export function OccasionFields({
         onChange={(lights) => set({ lights })}
       />
       <Switch
-        label="Photographed or filmed"
+        label={msg`Photographed or filmed`}
         on={value.camera}
         onToggle={() => set({ camera: !value.camera })}
       />
       <Choice
-        label="The day brings"
+        label={msg`The day brings`}
         several
         options={CONDITIONS}
         words={CONDITION_WORDS}
@@ -116,19 +118,19 @@ export function OccasionFields({
       <WarmthField value={value} onChange={onChange} />
       <OutfitField value={value.outfit ?? []} onChange={(outfit) => set({ outfit })} />
       <Choice
-        label="Jewellery"
+        label={msg`Jewellery`}
         options={METAL_CHOICES}
         chosen={[value.metal ?? 'none']}
         onChange={([metal]) => set({ metal: metal === 'none' ? undefined : metal })}
       />
       <Field
-        label="Theme or period"
+        label={msg`Theme or period`}
         value={value.theme ?? ''}
         onChange={(theme) => set({ theme: theme === '' ? undefined : theme })}
         error={errors.theme}
       />
       <Field
-        label="Place"
+        label={msg`Place`}
         value={value.place ?? ''}
         onChange={(place) => set({ place: place === '' ? undefined : place })}
         error={errors.place}

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { hexToSrgb, srgbToLab, type Lab, type Occasion } from '@toile/core';
+import { hexToSrgb, srgbToLab, type Lab, type Occasion, msg } from '@toile/core';
 import { Button, ColourField, Column, Field, Label, Line, Swatch } from '../../ui';
 
 type Worn = NonNullable<Occasion['outfit']>;
@@ -19,15 +19,15 @@ export function OutfitField({
   const [name, setName] = useState('');
   const [wrong, setWrong] = useState<string | undefined>();
   const add = (lab: Lab): void => {
-    if (name.trim() === '') return setWrong('Name it, as sage silk');
+    if (name.trim() === '') return setWrong(msg`Name it, as sage silk`);
     onChange([...value, { name: name.trim(), lab: [...lab] }]);
     setName('');
     setWrong(undefined);
     setAdding(false);
   };
   return (
-    <Column gap="$2" role="group" aria-label="Colours worn">
-      <Label>Colours worn</Label>
+    <Column gap="$2" role="group" aria-label={msg`Colours worn`}>
+      <Label>{msg`Colours worn`}</Label>
       {value.map((worn, i) => (
         <Line key={`${worn.name} ${i}`} justifyContent="space-between" flexWrap="nowrap">
           <Line flexWrap="nowrap" flex={1}>
@@ -36,21 +36,30 @@ export function OutfitField({
               {worn.name}
             </Label>
           </Line>
-          <Button label={`Take ${worn.name} away`} onPress={() => onChange(value.filter((_, k) => k !== i))}>
+          <Button
+            label={msg`Take ${worn.name} away`}
+            onPress={() => onChange(value.filter((_, k) => k !== i))}
+          >
             ✕
           </Button>
         </Line>
       ))}
       {adding ? (
         <Column gap="$2" borderLeftWidth={2} borderLeftColor="$line" paddingLeft="$3">
-          <Field label="What is it" value={name} onChange={setName} error={wrong} placeholder="Sage silk" />
-          <ColourField start={value.at(-1)?.lab ?? START} button="Add this colour" onLab={add} />
+          <Field
+            label={msg`What is it`}
+            value={name}
+            onChange={setName}
+            error={wrong}
+            placeholder={msg`Sage silk`}
+          />
+          <ColourField start={value.at(-1)?.lab ?? START} button={msg`Add this colour`} onLab={add} />
           <Line>
-            <Button onPress={() => setAdding(false)}>Not now</Button>
+            <Button onPress={() => setAdding(false)}>{msg`Not now`}</Button>
           </Line>
         </Column>
       ) : value.length < MOST ? (
-        <Button onPress={() => setAdding(true)}>Add a colour</Button>
+        <Button onPress={() => setAdding(true)}>{msg`Add a colour`}</Button>
       ) : null}
     </Column>
   );

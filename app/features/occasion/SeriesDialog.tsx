@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { productsInWords, withColourSeries, type Chart, type ColourSeries, type Kit } from '@toile/core';
+import { productsInWords, withColourSeries, type Chart, type ColourSeries, type Kit, msg } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Body, Button, Column, Dialog, Judged, Label, Line, Loading, Subheading, Swatch } from '../../ui';
 import { askFitting, useWork } from '../../workers';
@@ -21,18 +21,13 @@ export function SeriesDialog({ chart, kit, onKeep, onOccasion, onClose }: Series
   const { answer, error } = useWork(askFitting, 'series', asked);
   const names = new Set(chart.variants.map((v) => v.name));
   return (
-    <Dialog title="Colours for what is worn" onClose={onClose}>
+    <Dialog title={msg`Colours for what is worn`} onClose={onClose}>
       {error ? <Body role="alert" color="$madder">{`▲ ${error}`}</Body> : null}
-      {!answer && !error ? <Loading words="Matching eye, cheek and lip" /> : null}
+      {!answer && !error ? <Loading words={msg`Matching eye, cheek and lip`} /> : null}
       {answer?.length === 0 ? (
         <>
-          <Body>
-            Say first which colours are worn, or of which metal the jewellery is; ivory, grey and black lead
-            no colour.
-          </Body>
-          <Button kind="main" onPress={onOccasion}>
-            Say what is worn
-          </Button>
+          <Body>{msg`Say first which colours are worn, or of which metal the jewellery is; ivory, grey and black lead no colour.`}</Body>
+          <Button kind="main" onPress={onOccasion}>{msg`Say what is worn`}</Button>
         </>
       ) : null}
       {answer?.map((series) => (
@@ -46,42 +41,38 @@ export function SeriesDialog({ chart, kit, onKeep, onOccasion, onClose }: Series
                   lab={step.lab}
                   beside={step.sought}
                   size={40}
-                  label={`${step.title}, beside what was sought`}
+                  label={msg`${step.title}, beside what was sought`}
                 />
               </Judged>
               <Column flex={1} gap={0}>
                 <Body>
                   {step.nearest.length > 0
                     ? productsInWords(step.nearest)
-                    : `${step.title}: nothing here does this`}
+                    : msg`${step.title}: nothing here does this`}
                 </Body>
                 <Label>{saidOf(step)}</Label>
               </Column>
             </Line>
           ))}
           {names.has(series.name) ? (
-            <Label>✓ Kept as a variant.</Label>
+            <Label>{msg`✓ Kept as a variant.`}</Label>
           ) : (
             <Button
               disabled={series.steps.every((step) => step.use.length === 0)}
               onPress={() => onKeep(withColourSeries(chart, series, newId))}
-            >
-              Keep as a variant
-            </Button>
+            >{msg`Keep as a variant`}</Button>
           )}
         </Column>
       ))}
-      <Label>
-        The left half is the product, the right what was sought. Judge on the skin, in the light of the day.
-      </Label>
+      <Label>{msg`The left half is the product, the right what was sought. Judge on the skin, in the light of the day.`}</Label>
     </Dialog>
   );
 }
 
 function saidOf({ title, off, gap, use }: ColourSeries['steps'][number]): string {
-  if (gap) return `${gap.words}${gap.buy ? ` Buy ${gap.buy}.` : ''} Stays as planned.`;
+  if (gap) return msg`${gap.words}${gap.buy ? msg` Buy ${gap.buy}.` : ''} Stays as planned.`;
   if (off === null) return title;
   return use.length > 0
-    ? `${title}, ${off.toFixed(1)} off`
-    : `▲ ${title}: the nearest, ${off.toFixed(1)} off, is another colour. Stays as planned.`;
+    ? msg`${title}, ${off.toFixed(1)} off`
+    : msg`▲ ${title}: the nearest, ${off.toFixed(1)} off, is another colour. Stays as planned.`;
 }

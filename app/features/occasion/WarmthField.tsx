@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { inCelsius, usualConditions, type Manner, type Occasion } from '@toile/core';
+import { inCelsius, usualConditions, type Manner, type Occasion, msg, term } from '@toile/core';
 import { Column, Field, Label } from '../../ui';
 import { mannerNow } from '../words/dates';
 
@@ -37,19 +37,19 @@ export function WarmthField({
   return (
     <Column gap="$1">
       <Field
-        label={`Warmest it will be, ${unit}`}
+        label={msg`Warmest it will be, ${term(unit)}`}
         keyboard="decimal"
         value={typed}
         onChange={type}
         error={
           celsius !== null && !known
-            ? `A temperature in ${unit}, as ${unit === '°C' ? '31' : '88'}`
+            ? msg`A temperature in ${term(unit)}, as ${unit === '°C' ? '31' : '88'}`
             : undefined
         }
       />
       {known ? (
         <Label role="status">
-          {celsius >= HEAT_FROM ? 'That is heat: it is minded.' : 'That is no heat.'}
+          {celsius >= HEAT_FROM ? msg`That is heat: it is minded.` : msg`That is no heat.`}
         </Label>
       ) : null}
     </Column>

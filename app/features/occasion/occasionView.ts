@@ -1,4 +1,4 @@
-import { hoursToHold, isDay, usualOccasion, type Occasion, type ReviewFinding } from '@toile/core';
+import { hoursToHold, isDay, usualOccasion, type Occasion, type ReviewFinding, msg } from '@toile/core';
 import type { VisitAnswer } from '@toile/contract';
 
 /** The next visit that stands, from a day on; visits come in order of their days. */
@@ -79,9 +79,9 @@ export function ofAnotherKind(occasion: Occasion, kind: Occasion['kind']): Occas
 /** What is wrong with an occasion, by its field. */
 export function occasionErrors({ date, theme = '', place = '' }: Occasion): Record<string, string> {
   return {
-    ...(isDay(date) ? {} : { date: 'Pick a day.' }),
-    ...(theme.length > 200 ? { theme: 'At most 200 letters' } : {}),
-    ...(place.length > 200 ? { place: 'At most 200 letters' } : {}),
+    ...(isDay(date) ? {} : { date: msg`Pick a day.` }),
+    ...(theme.length > 200 ? { theme: msg`At most 200 letters` } : {}),
+    ...(place.length > 200 ? { place: msg`At most 200 letters` } : {}),
   };
 }
 

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { cellName, labToHex, panAt, type Cell, type Palette, type Product } from '@toile/core';
+import { cellName, labToHex, panAt, type Cell, type Palette, type Product, msg } from '@toile/core';
 import { useColours } from '../../ui';
 
 type PaletteGridProps = {
@@ -88,7 +88,7 @@ export function PaletteGrid({ palette, products, chosen, editable, onChoose, onM
   return (
     <div
       role="grid"
-      aria-label={`${palette.name}, ${palette.rows} rows of ${palette.columns}`}
+      aria-label={msg`${palette.name}, ${palette.rows} rows of ${palette.columns}`}
       style={{ background: c.judged, padding: 8, display: 'flex', flexDirection: 'column', gap: 6 }}
     >
       {Array.from({ length: palette.rows }, (_, row) => (
@@ -109,7 +109,7 @@ export function PaletteGrid({ palette, products, chosen, editable, onChoose, onM
                 role="gridcell"
                 tabIndex={on ? 0 : -1}
                 aria-selected={on}
-                aria-label={product ? `${name} ${product.shade}, ${product.line}` : `${name}, empty`}
+                aria-label={product ? `${name} ${product.shade}, ${product.line}` : msg`${name}, empty`}
                 onKeyDown={(event) => onKey(event, cell)}
                 onPointerDown={(event) => down(event, cell)}
                 onPointerMove={move}

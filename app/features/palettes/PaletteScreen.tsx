@@ -12,6 +12,7 @@ import {
   type Cell,
   type Palette,
   type Product,
+  msg,
 } from '@toile/core';
 import { may, pathTo, type PaletteAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
@@ -43,9 +44,11 @@ export function PaletteScreen({ id }: { readonly id: string }) {
   const found = palettes.data?.find((p) => p.palette.id === id);
   if (found && kit.data) return <Open key={id} newest={found} products={kit.data.products} />;
   return (
-    <Screen title="Palette" onBack={() => router.navigate('/kit/palettes')}>
+    <Screen title={msg`Palette`} onBack={() => router.navigate('/kit/palettes')}>
       <Ready remote={palettes}>
-        {() => (found ? null : <Empty title="No such palette" words="It may belong to another studio." />)}
+        {() =>
+          found ? null : <Empty title={msg`No such palette`} words={msg`It may belong to another studio.`} />
+        }
       </Ready>
     </Screen>
   );
@@ -114,10 +117,10 @@ function Open({
       const stale = error instanceof CallError && error.problem?.code === 'stale';
       setFailure(
         stale
-          ? 'Someone else changed this palette. Undo all to see theirs, then change it again.'
+          ? msg`Someone else changed this palette. Undo all to see theirs, then change it again.`
           : error instanceof CallError
             ? error.message
-            : 'Something went wrong. Try again.',
+            : msg`Something went wrong. Try again.`,
       );
     } finally {
       setBusy(false);
@@ -126,16 +129,14 @@ function Open({
   return (
     <Screen
       title={palette.name}
-      above="Palette"
+      above={msg`Palette`}
       onBack={() => router.navigate('/kit/palettes')}
       foot={
         changed ? (
           <Column gap="$2">
             {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
             <Line flexWrap="nowrap">
-              <Button large onPress={undo} disabled={past.length === 0}>
-                Undo
-              </Button>
+              <Button large onPress={undo} disabled={past.length === 0}>{msg`Undo`}</Button>
               <Button
                 large
                 onPress={() => {
@@ -143,12 +144,14 @@ function Open({
                   setFailure(null);
                   if (failure) void refresh();
                 }}
-              >
-                Undo all
-              </Button>
-              <Button large grow kind="main" disabled={busy} onPress={() => void save()}>
-                Save the palette
-              </Button>
+              >{msg`Undo all`}</Button>
+              <Button
+                large
+                grow
+                kind="main"
+                disabled={busy}
+                onPress={() => void save()}
+              >{msg`Save the palette`}</Button>
             </Line>
           </Column>
         ) : (
@@ -156,9 +159,7 @@ function Open({
             large
             kind="main"
             onPress={() => window.location.assign(pathTo('paletteLabels', { id: palette.id }))}
-          >
-            Print labels
-          </Button>
+          >{msg`Print labels`}</Button>
         )
       }
     >
@@ -176,15 +177,12 @@ function Open({
             <Line>
               {ARRANGEMENTS.map((by: Arrangement) => (
                 <Button key={by} onPress={() => change(arrangePalette(palette, products, by))}>
-                  {by === 'order of use' ? 'Arrange by order of use' : 'Arrange light to dark'}
+                  {by === 'order of use' ? msg`Arrange by order of use` : msg`Arrange light to dark`}
                 </Button>
               ))}
             </Line>
           ) : null}
-          <Label>
-            Drag a pan to its place. By keys: arrows choose, Shift with an arrow moves the pan; two pans
-            change places.
-          </Label>
+          <Label>{msg`Drag a pan to its place. By keys: arrows choose, Shift with an arrow moves the pan; two pans change places.`}</Label>
         </Column>
         <Column width={wide ? 380 : '100%'}>
           <PanPanel palette={palette} products={products} cell={cell} editable={mayEdit} onChange={change} />
@@ -222,35 +220,35 @@ function PanPanel({ palette, products, cell, editable, onChange }: PanPanelProps
   };
   return (
     <Column gap="$2" aria-live="polite">
-      <Subheading fontSize="$4">{`Place ${cellName(cell)}`}</Subheading>
+      <Subheading fontSize="$4">{msg`Place ${cellName(cell)}`}</Subheading>
       {product ? (
         <>
           <Line flexWrap="nowrap" gap="$3">
-            <Swatch lab={product.lab} size={64} label="pan colour" />
+            <Swatch lab={product.lab} size={64} label={msg`pan colour`} />
             <Column gap={0} flex={1}>
               <Body fontWeight="700">{`${product.line} ${product.shade}`}</Body>
               <Label>{[product.maker, product.kind, product.finish, product.texture].join(' · ')}</Label>
             </Column>
           </Line>
           <Line>
-            <Button onPress={() => router.navigate(`/kit/products/${product.id}`)}>Open it</Button>
+            <Button onPress={() => router.navigate(`/kit/products/${product.id}`)}>{msg`Open it`}</Button>
             {editable ? (
-              <Button onPress={() => onChange({ ...palette, pans: palette.pans.filter((p) => p !== pan) })}>
-                Take it out
-              </Button>
+              <Button
+                onPress={() => onChange({ ...palette, pans: palette.pans.filter((p) => p !== pan) })}
+              >{msg`Take it out`}</Button>
             ) : null}
           </Line>
         </>
       ) : (
-        <Body color="$inkSoft">Empty.</Body>
+        <Body color="$inkSoft">{msg`Empty.`}</Body>
       )}
       {editable ? (
         <>
           <Field
-            label={product ? 'Put another here' : 'Put a product here'}
+            label={product ? msg`Put another here` : msg`Put a product here`}
             value={typed}
             onChange={setTyped}
-            placeholder="Line, shade or kind"
+            placeholder={msg`Line, shade or kind`}
           />
           {found.map((p) => (
             <Row
@@ -258,12 +256,12 @@ function PanPanel({ palette, products, cell, editable, onChange }: PanPanelProps
               title={`${p.line} ${p.shade}`}
               detail={`${p.maker}, ${p.kind}`}
               before={<Swatch lab={p.lab} size={28} />}
-              label={`Put ${productName(p)} in ${cellName(cell)}`}
+              label={msg`Put ${productName(p)} in ${cellName(cell)}`}
               onPress={() => put(p.id)}
             />
           ))}
           {typed.trim() !== '' && found.length === 0 ? (
-            <Label>Nothing by that name that is not in the palette already.</Label>
+            <Label>{msg`Nothing by that name that is not in the palette already.`}</Label>
           ) : null}
         </>
       ) : null}

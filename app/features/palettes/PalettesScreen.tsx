@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { labToHex, panAt, type Kit, type Palette } from '@toile/core';
+import { labToHex, panAt, type Kit, type Palette, msg } from '@toile/core';
 import { may, newId } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useKit, usePalettes, useRefresh, useSession } from '../../data/hooks';
@@ -16,14 +16,12 @@ export function PalettesScreen() {
   const mayEdit = session.data ? may(session.data.role, 'edit') : false;
   return (
     <Screen
-      title="Palettes"
+      title={msg`Palettes`}
       onBack={() => router.navigate('/kit')}
       widest={760}
       foot={
         mayEdit && !adding ? (
-          <Button kind="main" large onPress={() => setAdding(true)}>
-            Add a palette
-          </Button>
+          <Button kind="main" large onPress={() => setAdding(true)}>{msg`Add a palette`}</Button>
         ) : undefined
       }
     >
@@ -32,8 +30,8 @@ export function PalettesScreen() {
         {(list) =>
           list.length === 0 ? (
             <Empty
-              title="No palettes yet"
-              words="Pans lose their names inside a compact. Give each compact a grid, and every pan its place."
+              title={msg`No palettes yet`}
+              words={msg`Pans lose their names inside a compact. Give each compact a grid, and every pan its place.`}
             />
           ) : (
             <Column gap={0}>
@@ -41,8 +39,8 @@ export function PalettesScreen() {
                 <Row
                   key={palette.id}
                   title={palette.name}
-                  detail={`${palette.rows} rows of ${palette.columns}`}
-                  fact={`${palette.pans.length} pans`}
+                  detail={msg`${palette.rows} rows of ${palette.columns}`}
+                  fact={msg`${palette.pans.length} pans`}
                   before={<Small palette={palette} kit={kit.data} />}
                   href={`/kit/palettes/${palette.id}`}
                 />
@@ -89,30 +87,38 @@ function NewPalette({ onClose }: { readonly onClose: () => void }) {
   const [columns, setColumns] = useState(4);
   const [error, setError] = useState<string | undefined>();
   const add = async (): Promise<void> => {
-    if (name.trim() === '') return setError('Write a name');
+    if (name.trim() === '') return setError(msg`Write a name`);
     try {
       const palette: Palette = { id, name: name.trim().slice(0, 200), rows, columns, pans: [] };
       await call('createPalette', { body: { palette }, idempotencyKey: id });
       await refresh();
       router.navigate(`/kit/palettes/${id}`);
     } catch (failed) {
-      setError(failed instanceof CallError ? failed.message : 'Something went wrong. Try again.');
+      setError(failed instanceof CallError ? failed.message : msg`Something went wrong. Try again.`);
     }
   };
   return (
     <Column gap="$3" borderWidth={1} borderColor="$line" padding="$3" marginBottom="$4">
       <Field
-        label="Name"
+        label={msg`Name`}
         value={name}
         onChange={setName}
         error={error}
-        placeholder="Eyes, everyday"
+        placeholder={msg`Eyes, everyday`}
         onSubmit={() => void add()}
       />
       <Line gap="$4">
-        <Stepper label="Rows" value={rows} unit="" minimum={1} maximum={12} step={1} onChange={setRows} />
         <Stepper
-          label="Columns"
+          label={msg`Rows`}
+          value={rows}
+          unit=""
+          minimum={1}
+          maximum={12}
+          step={1}
+          onChange={setRows}
+        />
+        <Stepper
+          label={msg`Columns`}
           value={columns}
           unit=""
           minimum={1}
@@ -122,14 +128,10 @@ function NewPalette({ onClose }: { readonly onClose: () => void }) {
         />
       </Line>
       <Line flexWrap="nowrap">
-        <Button onPress={onClose}>Not now</Button>
-        <Button grow kind="main" onPress={() => void add()}>
-          Add it
-        </Button>
+        <Button onPress={onClose}>{msg`Not now`}</Button>
+        <Button grow kind="main" onPress={() => void add()}>{msg`Add it`}</Button>
       </Line>
-      <Body color="$inkSoft">
-        Rows are lettered from the top, columns numbered from the left: A1 is the upper left.
-      </Body>
+      <Body color="$inkSoft">{msg`Rows are lettered from the top, columns numbered from the left: A1 is the upper left.`}</Body>
     </Column>
   );
 }

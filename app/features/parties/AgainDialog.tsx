@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { isDay, planAnew } from '@toile/core';
+import { isDay, planAnew, msg } from '@toile/core';
 import { newId } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
@@ -19,8 +19,8 @@ export function AgainDialog({ work, onClose }: { readonly work: PartyWork; reado
   const [date, setDate] = useState('');
   const [tried, setTried] = useState(false);
   const wrong = {
-    name: name.trim() === '' ? 'Name the party' : undefined,
-    date: isDay(date) ? undefined : 'Choose a date',
+    name: name.trim() === '' ? msg`Name the party` : undefined,
+    date: isDay(date) ? undefined : msg`Choose a date`,
   };
   const make = async (): Promise<void> => {
     setTried(true);
@@ -34,23 +34,18 @@ export function AgainDialog({ work, onClose }: { readonly work: PartyWork; reado
     });
   };
   return (
-    <Dialog title="The same for another date" onClose={onClose}>
-      <Label>
-        People, hands, chairs, places and minutes are taken over. Charts, timetable, run-up and what was told
-        of the day stay with this one.
-      </Label>
-      <Field label="Name" value={name} onChange={setName} error={tried ? wrong.name : undefined} />
+    <Dialog title={msg`The same for another date`} onClose={onClose}>
+      <Label>{msg`People, hands, chairs, places and minutes are taken over. Charts, timetable, run-up and what was told of the day stay with this one.`}</Label>
+      <Field label={msg`Name`} value={name} onChange={setName} error={tried ? wrong.name : undefined} />
       <Field
-        label="Date"
+        label={msg`Date`}
         keyboard="date"
         value={date}
         onChange={setDate}
         error={tried ? wrong.date : undefined}
       />
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-      <Button kind="main" disabled={busy} onPress={() => void make()}>
-        Make it
-      </Button>
+      <Button kind="main" disabled={busy} onPress={() => void make()}>{msg`Make it`}</Button>
     </Dialog>
   );
 }

@@ -1,4 +1,4 @@
-import { partyRunUp, RUN_UP_WORDS, runUpState, usualOccasion, type RunUpKind } from '@toile/core';
+import { partyRunUp, RUN_UP_WORDS, runUpState, usualOccasion, type RunUpKind, msg } from '@toile/core';
 import { Body, Column, Label, Subheading, Switch } from '../../ui';
 import { OccasionCard } from '../occasion/OccasionCard';
 import { RUN_UP_STATE_WORDS } from '../clients/runUpWords';
@@ -18,24 +18,24 @@ export function BeforePanel({ work }: { readonly work: PartyWork }) {
   return (
     <Column gap="$4">
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-      <Column gap="$2" role="group" aria-label="What the day asks">
-        <Subheading>What the day asks</Subheading>
-        <Label>Looks for everybody of this party are fitted for this, where a visit says nothing else.</Label>
+      <Column gap="$2" role="group" aria-label={msg`What the day asks`}>
+        <Subheading>{msg`What the day asks`}</Subheading>
+        <Label>{msg`Looks for everybody of this party are fitted for this, where a visit says nothing else.`}</Label>
         <OccasionCard
           dayIsSet
           value={{ ...occasion, date: party.date }}
           onChange={(next) => void keep({ ...plan, occasion: next })}
         />
       </Column>
-      <Column gap="$1" role="group" aria-label="Run-up">
-        <Subheading>{`Run-up to ${dayInWords(party.date)}`}</Subheading>
+      <Column gap="$1" role="group" aria-label={msg`Run-up`}>
+        <Subheading>{msg`Run-up to ${dayInWords(party.date)}`}</Subheading>
         {partyRunUp(party.date).map((task) => {
           const on = done.includes(task.id);
           return (
             <Switch
               key={task.id}
               label={[
-                `By ${dayInWords(task.by)}: ${RUN_UP_WORDS[task.id]}`,
+                msg`By ${dayInWords(task.by)}: ${RUN_UP_WORDS[task.id]}`,
                 RUN_UP_STATE_WORDS[runUpState(task, on, today)],
               ]
                 .filter(Boolean)

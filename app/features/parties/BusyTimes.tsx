@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { minuteOfDay, type Guest } from '@toile/core';
+import { minuteOfDay, type Guest, msg } from '@toile/core';
 import { Body, Button, Column, Field, Line, Subheading } from '../../ui';
 import { hourInWords } from '../words/dates';
 
@@ -9,9 +9,9 @@ type Busy = Guest['busy'];
 export function BusyTimes({
   busy,
   onChange,
-  title = 'Not to be had',
+  title = msg`Not to be had`,
   example = 'photographs',
-  add: adds = 'Add an appointment',
+  add: adds = msg`Add an appointment`,
 }: {
   readonly busy: Busy;
   readonly title?: string;
@@ -23,13 +23,13 @@ export function BusyTimes({
   const [tried, setTried] = useState(false);
   const [from, to] = [minuteOfDay(adding?.from ?? ''), minuteOfDay(adding?.to ?? '')];
   const wrong = {
-    title: adding?.title.trim() === '' ? 'Say what it is' : undefined,
-    from: from === null ? 'A time, as 11:00' : undefined,
+    title: adding?.title.trim() === '' ? msg`Say what it is` : undefined,
+    from: from === null ? msg`A time, as 11:00` : undefined,
     to:
       to === null
-        ? 'A time, as 11:20'
+        ? msg`A time, as 11:20`
         : from !== null && to <= from
-          ? `Later than ${adding?.from ?? ''}`
+          ? msg`Later than ${adding?.from ?? ''}`
           : undefined,
   };
   const add = (): void => {
@@ -44,41 +44,39 @@ export function BusyTimes({
       <Subheading>{title}</Subheading>
       {busy.map((one, i) => (
         <Line key={`${one.from} ${one.title}`} flexWrap="nowrap" gap="$3">
-          <Body flex={1}>{`${hourInWords(one.from)} to ${hourInWords(one.to)}, ${one.title}`}</Body>
+          <Body flex={1}>{msg`${hourInWords(one.from)} to ${hourInWords(one.to)}, ${one.title}`}</Body>
           <Button
-            label={`No longer: ${one.title}`}
+            label={msg`No longer: ${one.title}`}
             onPress={() => onChange(busy.filter((_, other) => other !== i))}
-          >
-            Take out
-          </Button>
+          >{msg`Take out`}</Button>
         </Line>
       ))}
       {adding ? (
         <Column gap="$2">
           <Field
-            label="What"
+            label={msg`What`}
             value={adding.title}
             onChange={(text) => setAdding({ ...adding, title: text })}
             error={tried ? wrong.title : undefined}
             placeholder={example}
           />
           <Field
-            label="From"
+            label={msg`From`}
             keyboard="time"
             value={adding.from}
             onChange={(text) => setAdding({ ...adding, from: text })}
             error={tried ? wrong.from : undefined}
           />
           <Field
-            label="Until"
+            label={msg`Until`}
             keyboard="time"
             value={adding.to}
             onChange={(text) => setAdding({ ...adding, to: text })}
             error={tried ? wrong.to : undefined}
           />
           <Line>
-            <Button onPress={add}>Add it</Button>
-            <Button onPress={() => setAdding(null)}>Leave it</Button>
+            <Button onPress={add}>{msg`Add it`}</Button>
+            <Button onPress={() => setAdding(null)}>{msg`Leave it`}</Button>
           </Line>
         </Column>
       ) : busy.length < 20 ? (

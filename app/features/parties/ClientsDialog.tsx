@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { ClientSummary } from '@toile/contract';
 import { useClients } from '../../data/hooks';
 import { Body, Button, Dialog, Field, Label, Ready, Switch } from '../../ui';
+import { msg } from '@toile/core';
 
 type ClientsDialogProps = {
   /** Clients who are on the list already. */ readonly onList: ReadonlySet<string>;
@@ -17,20 +18,22 @@ export function ClientsDialog({ onList, busy, failure, onAdd, onClose }: Clients
   const clients = useClients(query);
   const [chosen, setChosen] = useState<readonly ClientSummary[]>([]);
   return (
-    <Dialog title="Add from clients" onClose={onClose}>
-      <Field label="Find a client" value={query} onChange={setQuery} autoFocus />
+    <Dialog title={msg`Add from clients`} onClose={onClose}>
+      <Field label={msg`Find a client`} value={query} onChange={setQuery} autoFocus />
       <Ready remote={clients}>
         {(list) => {
           const open = list.filter((client) => !onList.has(client.id)).slice(0, 8);
           return (
             <>
-              {open.length === 0 ? <Label>Nobody by that name who is not on the list already.</Label> : null}
+              {open.length === 0 ? (
+                <Label>{msg`Nobody by that name who is not on the list already.`}</Label>
+              ) : null}
               {open.map((client) => {
                 const on = chosen.some((one) => one.id === client.id);
                 return (
                   <Switch
                     key={client.id}
-                    label={`${client.name}${client.lastRead === null ? ', not read yet' : ''}`}
+                    label={`${client.name}${client.lastRead === null ? msg`, not read yet` : ''}`}
                     on={on}
                     onToggle={() =>
                       setChosen(on ? chosen.filter((one) => one.id !== client.id) : [...chosen, client])
@@ -44,7 +47,7 @@ export function ClientsDialog({ onList, busy, failure, onAdd, onClose }: Clients
       </Ready>
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       <Button kind="main" disabled={busy || chosen.length === 0} onPress={() => onAdd(chosen)}>
-        {chosen.length === 0 ? 'Choose who' : `Add ${chosen.map((one) => one.name).join(', ')}`}
+        {chosen.length === 0 ? msg`Choose who` : msg`Add ${chosen.map((one) => one.name).join(', ')}`}
       </Button>
     </Dialog>
   );

@@ -1,5 +1,5 @@
 import { useRef, useState, type KeyboardEvent } from 'react';
-import type { Visit } from '@toile/core';
+import { msg, type Visit } from '@toile/core';
 import { Body, Column, Label, MenuDialog, useColours } from '../../ui';
 import { groupsOf, type Row } from './partyView';
 import type { DayWork } from './useDay';
@@ -93,7 +93,7 @@ export function DayBoard({ day }: { readonly day: DayWork }) {
       <div
         style={{ overflowX: 'auto', border: `1px solid ${c.line}` }}
         role="group"
-        aria-label="The day by hands"
+        aria-label={msg`The day by hands`}
       >
         <div style={{ position: 'relative', width: at(last) + 24, height: topOf(groups.length) }}>
           {Array.from({ length: (last - first) / 60 + 1 }, (_, i) => first + i * 60).map((full) => (
@@ -149,7 +149,7 @@ export function DayBoard({ day }: { readonly day: DayWork }) {
                     overflow: 'hidden',
                   }}
                 >
-                  <Label fontSize="$1">away</Label>
+                  <Label fontSize="$1">{msg`away`}</Label>
                 </div>
               )),
           )}
@@ -166,7 +166,7 @@ export function DayBoard({ day }: { readonly day: DayWork }) {
                 row.time,
                 row.held && 'held',
                 row.late && 'late',
-                inTheWay && 'in the way of something',
+                inTheWay && msg`in the way of something`,
               ];
               return (
                 <button
@@ -218,10 +218,7 @@ export function DayBoard({ day }: { readonly day: DayWork }) {
             })}
         </div>
       </div>
-      <Label>
-        Drag a visit, or move it with the arrow keys; h holds it, Enter shows more. ■ is held, ▲ is late or in
-        the way.
-      </Label>
+      <Label>{msg`Drag a visit, or move it with the arrow keys; h holds it, Enter shows more. ■ is held, ▲ is late or in the way.`}</Label>
       {open ? (
         <MenuDialog label={open.words} items={visitItems(open.visit, day)} onClose={() => setOpen(null)} />
       ) : null}

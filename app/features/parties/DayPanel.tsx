@@ -23,12 +23,13 @@ import { SheetsDialog } from './SheetsDialog';
 import { VisitMenu } from './VisitMenu';
 import { WhyPanel } from './WhyPanel';
 import { withHours } from '../words/dates';
+import { messages, msg } from '@toile/core';
 
-const VIEW_WORDS: Readonly<Record<ViewOf, string>> = {
+const VIEW_WORDS: Readonly<Record<ViewOf, string>> = messages({
   hands: 'by hands',
   chair: 'by chair',
   person: 'by person',
-};
+});
 
 /** From so many mornings in time on, a calmer timetable is not offered. */
 const CALM_ENOUGH = 0.9;
@@ -43,8 +44,8 @@ export function DayPanel({ work }: { readonly work: PartyWork }) {
   if (plan.guests.length === 0)
     return (
       <Empty
-        title="Nobody to plan for"
-        words="Add the people first: who, by when, and how long each takes."
+        title={msg`Nobody to plan for`}
+        words={msg`Add the people first: who, by when, and how long each takes.`}
       />
     );
   const late = judged ? plan.guests.filter((guest) => (judged.people[guest.id]?.lateMinutes ?? 0) > 0) : [];
@@ -55,23 +56,25 @@ export function DayPanel({ work }: { readonly work: PartyWork }) {
         <Body key={one} role="alert" color="$madder">{`▲ ${one}`}</Body>
       ))}
       {planning.busy ? (
-        <Progress words="Looking for the best timetable" share={planning.share} onStop={planning.stop} />
+        <Progress words={msg`Looking for the best timetable`} share={planning.share} onStop={planning.stop} />
       ) : day.calming.busy ? (
-        <Progress words="Looking for a calmer one" share={day.calming.share} onStop={day.calming.stop} />
+        <Progress words={msg`Looking for a calmer one`} share={day.calming.share} onStop={day.calming.stop} />
       ) : replanning.busy ? (
-        <Progress words="Planning the rest" share={replanning.share} onStop={replanning.stop} />
+        <Progress words={msg`Planning the rest`} share={replanning.share} onStop={replanning.stop} />
       ) : (
         <Line>
           <Button kind={shown ? 'quiet' : 'main'} disabled={wrong.length > 0} onPress={day.find}>
-            {shown ? 'Plan the day again' : 'Plan the day'}
+            {shown ? msg`Plan the day again` : msg`Plan the day`}
           </Button>
           {shown && day.changed ? (
             <>
-              <Button kind="main" disabled={work.busy} onPress={() => void day.keep()}>
-                Keep this timetable
-              </Button>
-              <Button onPress={day.planAround}>Plan the rest around it</Button>
-              <Button onPress={day.discard}>As it was</Button>
+              <Button
+                kind="main"
+                disabled={work.busy}
+                onPress={() => void day.keep()}
+              >{msg`Keep this timetable`}</Button>
+              <Button onPress={day.planAround}>{msg`Plan the rest around it`}</Button>
+              <Button onPress={day.discard}>{msg`As it was`}</Button>
             </>
           ) : null}
         </Line>
@@ -80,13 +83,14 @@ export function DayPanel({ work }: { readonly work: PartyWork }) {
         words ? <Body key={words} role="alert" color="$madder">{`▲ ${words}`}</Body> : null,
       )}
       {day.stuck ? (
-        <Body role="alert" color="$madder">
-          ▲ Around what is held there is no timetable. Let go of something, or move it.
-        </Body>
+        <Body
+          role="alert"
+          color="$madder"
+        >{msg`▲ Around what is held there is no timetable. Let go of something, or move it.`}</Body>
       ) : null}
       {day.unplaced.length > 0 ? (
         <Body role="alert" color="$madder">
-          {`▲ There is no place at all for ${day.unplaced.map((id) => plan.guests.find((guest) => guest.id === id)?.name ?? id).join(', ')}: nobody who may has the time.`}
+          {msg`▲ There is no place at all for ${day.unplaced.map((id) => plan.guests.find((guest) => guest.id === id)?.name ?? id).join(', ')}: nobody who may has the time.`}
         </Body>
       ) : null}
       {shown && judged ? (
@@ -101,26 +105,26 @@ export function DayPanel({ work }: { readonly work: PartyWork }) {
             <Body
               key={guest.id}
               color="$madder"
-            >{`▲ ${guest.name} is ready ${judged.people[guest.id]!.lateMinutes} min late`}</Body>
+            >{msg`▲ ${guest.name} is ready ${judged.people[guest.id]!.lateMinutes} min late`}</Body>
           ))}
           {day.sure ? <Body>{sureWords(day.sure)}</Body> : null}
         </Column>
       ) : null}
       {day.sure && late.length === 0 && !busy && !day.calmed && day.sure.all.share < CALM_ENOUGH ? (
         <Line>
-          <Button onPress={day.askCalm}>Make it calmer</Button>
+          <Button onPress={day.askCalm}>{msg`Make it calmer`}</Button>
         </Line>
       ) : null}
       {day.sure && late.length === 0 && !busy && !day.more && day.sure.all.share < CALM_ENOUGH ? (
         <Line>
-          <Button onPress={day.askMore}>What would one more pair of hands buy?</Button>
+          <Button onPress={day.askMore}>{msg`What would one more pair of hands buy?`}</Button>
         </Line>
       ) : null}
       {day.more ? (
         <HelpersPanel more={day.more} busy={work.busy} onTake={(way) => void day.take(way)} />
       ) : null}
       {late.length > 0 && !busy && !day.why ? (
-        <Button onPress={day.askWhy}>Why, and what would help</Button>
+        <Button onPress={day.askWhy}>{msg`Why, and what would help`}</Button>
       ) : null}
       {day.why ? <WhyPanel why={day.why} busy={work.busy} onTake={(way) => void day.take(way)} /> : null}
       {telling ? (
@@ -130,7 +134,7 @@ export function DayPanel({ work }: { readonly work: PartyWork }) {
         <>
           {roomy ? <DayBoard day={day} /> : null}
           <Choice
-            label="Shown"
+            label={msg`Shown`}
             options={VIEWS}
             words={VIEW_WORDS}
             chosen={[view]}
@@ -138,8 +142,8 @@ export function DayPanel({ work }: { readonly work: PartyWork }) {
           />
           {work.plan.timetable && !day.changed && !work.busy ? (
             <Line>
-              <Button onPress={() => setTelling(true)}>Call sheets</Button>
-              <Button onPress={() => saveCalendar(work.party, work.plan)}>Calendar file</Button>
+              <Button onPress={() => setTelling(true)}>{msg`Call sheets`}</Button>
+              <Button onPress={() => saveCalendar(work.party, work.plan)}>{msg`Calendar file`}</Button>
             </Line>
           ) : null}
           {groupsOf(plan, shown, view).map((group) => (
@@ -150,10 +154,10 @@ export function DayPanel({ work }: { readonly work: PartyWork }) {
               ) : (
                 <Line flexWrap="nowrap" gap="$3">
                   <Label flex={1}>{group.detail}</Label>
-                  <CopyButton text={group.tell} label={`Copy for ${group.title}`} />
+                  <CopyButton text={group.tell} label={msg`Copy for ${group.title}`} />
                 </Line>
               )}
-              {group.rows.length === 0 ? <Label>Nothing to do.</Label> : null}
+              {group.rows.length === 0 ? <Label>{msg`Nothing to do.`}</Label> : null}
               {group.rows.map((row) => (
                 <Line
                   key={row.key}
@@ -165,7 +169,7 @@ export function DayPanel({ work }: { readonly work: PartyWork }) {
                 >
                   <View flex={1}>
                     <Body>{`${row.late ? '▲ ' : ''}${row.held ? '■ ' : ''}${row.words}`}</Body>
-                    <Label>{`${row.time}${row.held ? ', held' : ''}${row.late ? ', ready too late' : ''}`}</Label>
+                    <Label>{`${row.time}${row.held ? msg`, held` : ''}${row.late ? msg`, ready too late` : ''}`}</Label>
                   </View>
                   <VisitMenu visit={row.visit} title={`${row.words}, ${row.time}`} day={day} />
                 </Line>

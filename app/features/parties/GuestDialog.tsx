@@ -1,17 +1,26 @@
 import { useState } from 'react';
-import { clock, minuteOfDay, GUEST_ROLES, type Guest, type PartyPlan, WORK_ORDERS } from '@toile/core';
+import {
+  clock,
+  minuteOfDay,
+  GUEST_ROLES,
+  type Guest,
+  type PartyPlan,
+  WORK_ORDERS,
+  messages,
+  msg,
+} from '@toile/core';
 import type { PartyChart } from '@toile/contract';
 import { useClient } from '../../data/hooks';
 import { Body, Button, Choice, Column, Dialog, Field, Label, Line, Stepper, Switch } from '../../ui';
 import { BusyTimes } from './BusyTimes';
 
-export const ROLE_WORDS: Readonly<Record<Guest['role'], string>> = {
+export const ROLE_WORDS: Readonly<Record<Guest['role'], string>> = messages({
   star: 'whose day it is',
   close: 'needed first',
   attendant: 'attendant',
   guest: 'guest',
   child: 'child',
-};
+});
 
 type GuestDialogProps = {
   readonly guest: Guest;
@@ -25,12 +34,12 @@ type GuestDialogProps = {
   readonly onClose: () => void;
 };
 
-const ORDER_CHOICES = {
+const ORDER_CHOICES = messages({
   usual: 'hair, if it can be',
   'hair first': 'hair, always',
   'face first': 'face, always',
   either: 'either',
-} as const;
+} as const);
 
 /** One person of a party: who, by when, how long, by whom. */
 export function GuestDialog({
@@ -51,13 +60,13 @@ export function GuestDialog({
   const from = minuteOfDay(times.from);
   const readyBy = minuteOfDay(times.readyBy);
   const wrong = {
-    name: value.name.trim() === '' ? 'Write a name' : undefined,
-    from: from === null ? 'A time, as 09:20' : undefined,
+    name: value.name.trim() === '' ? msg`Write a name` : undefined,
+    from: from === null ? msg`A time, as 09:20` : undefined,
     readyBy:
       readyBy === null
-        ? 'A time, as 11:30'
+        ? msg`A time, as 11:30`
         : from !== null && readyBy <= from
-          ? `Later than ${times.from}, when ${value.name || 'this person'} comes`
+          ? msg`Later than ${times.from}, when ${value.name || msg`this person`} comes`
           : undefined,
   };
   const nothing = value.faceMinutes === 0 && value.hairMinutes === null;
@@ -69,38 +78,38 @@ export function GuestDialog({
     onKeep({ ...value, name: value.name.trim(), from, readyBy });
   };
   return (
-    <Dialog title={guest.name === '' ? 'Add a person' : guest.name} onClose={onClose}>
+    <Dialog title={guest.name === '' ? msg`Add a person` : guest.name} onClose={onClose}>
       <Field
-        label="Name"
+        label={msg`Name`}
         value={value.name}
         onChange={(name) => set({ name })}
         error={tried ? wrong.name : undefined}
         autoFocus={guest.name === ''}
       />
       <Choice
-        label="Role"
+        label={msg`Role`}
         options={GUEST_ROLES}
         words={ROLE_WORDS}
         chosen={[value.role]}
         onChange={([role]) => role && set({ role })}
       />
       <Field
-        label="There from"
+        label={msg`There from`}
         keyboard="time"
         value={times.from}
         onChange={(text) => setTimes((t) => ({ ...t, from: text }))}
         error={tried ? wrong.from : undefined}
       />
       <Field
-        label="Ready by"
+        label={msg`Ready by`}
         keyboard="time"
         value={times.readyBy}
         onChange={(text) => setTimes((t) => ({ ...t, readyBy: text }))}
         error={tried ? wrong.readyBy : undefined}
       />
       <Stepper
-        label="Face"
-        unit="min"
+        label={msg`Face`}
+        unit={msg`min`}
         value={value.faceMinutes}
         minimum={0}
         maximum={180}
@@ -109,38 +118,38 @@ export function GuestDialog({
       />
       {chart ? (
         <Column gap="$1">
-          <Label>{`The chart, ${chart.look}, takes ${chart.minutes} min as it stands.`}</Label>
+          <Label>{msg`The chart, ${chart.look}, takes ${chart.minutes} min as it stands.`}</Label>
           {chart.minutes === value.faceMinutes ? null : (
             <Line>
-              <Button onPress={() => set({ faceMinutes: chart.minutes })}>Take its minutes</Button>
+              <Button onPress={() => set({ faceMinutes: chart.minutes })}>{msg`Take its minutes`}</Button>
             </Line>
           )}
         </Column>
       ) : null}
       {plan.places.length > 1 ? (
         <Choice
-          label="Where"
+          label={msg`Where`}
           options={plan.places.map((place) => place.id)}
           words={Object.fromEntries(plan.places.map((place) => [place.id, place.name]))}
           chosen={[value.place ?? plan.places[0]!.id]}
           onChange={([place]) => place && set({ place })}
         />
       ) : null}
-      {needs.length > 0 ? <Label>{`In the first talk: ${needs.join(', ')}.`}</Label> : null}
+      {needs.length > 0 ? <Label>{msg`In the first talk: ${needs.join(', ')}.`}</Label> : null}
       <Switch
-        label="Waiting is hard: as little as can be"
+        label={msg`Waiting is hard: as little as can be`}
         on={value.cannotWait === true}
         onToggle={() => set({ cannotWait: value.cannotWait !== true })}
       />
       <Switch
-        label="Hair too"
+        label={msg`Hair too`}
         on={value.hairMinutes !== null}
         onToggle={() => set({ hairMinutes: value.hairMinutes === null ? 40 : null })}
       />
       {value.hairMinutes === null ? null : (
         <Stepper
-          label="Hair"
-          unit="min"
+          label={msg`Hair`}
+          unit={msg`min`}
           value={value.hairMinutes}
           minimum={5}
           maximum={180}
@@ -150,7 +159,7 @@ export function GuestDialog({
       )}
       {value.hairMinutes === null || value.faceMinutes === 0 ? null : (
         <Choice
-          label="What comes first"
+          label={msg`What comes first`}
           options={['usual', ...WORK_ORDERS] as const}
           words={ORDER_CHOICES}
           chosen={[value.order ?? 'usual']}
@@ -159,7 +168,7 @@ export function GuestDialog({
       )}
       {artists.length > 1 ? (
         <Choice
-          label="Face by"
+          label={msg`Face by`}
           options={['any', ...artists.map((hands) => hands.id)]}
           words={{ any: 'anyone', ...Object.fromEntries(artists.map((hands) => [hands.id, hands.name])) }}
           chosen={[value.only ?? 'any']}
@@ -167,7 +176,7 @@ export function GuestDialog({
         />
       ) : null}
       <Switch
-        label="A lighter look would do, if need be"
+        label={msg`A lighter look would do, if need be`}
         on={value.lighterMinutes !== null}
         onToggle={() =>
           set({
@@ -178,25 +187,22 @@ export function GuestDialog({
       />
       <BusyTimes busy={value.busy} onChange={(busyTimes) => set({ busy: busyTimes })} />
       <Field
-        label="Notes"
+        label={msg`Notes`}
         lines={2}
         value={value.notes}
         onChange={(notes) => set({ notes })}
-        error={value.notes.length > 1000 ? 'At most 1,000 letters' : undefined}
+        error={value.notes.length > 1000 ? msg`At most 1,000 letters` : undefined}
       />
       {tried && nothing ? (
-        <Body role="alert" color="$madder">
-          ▲ Neither face nor hair: give one of them some minutes, or take this person off the list.
-        </Body>
+        <Body
+          role="alert"
+          color="$madder"
+        >{msg`▲ Neither face nor hair: give one of them some minutes, or take this person off the list.`}</Body>
       ) : null}
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-      <Button kind="main" disabled={busy} onPress={keep}>
-        Keep
-      </Button>
+      <Button kind="main" disabled={busy} onPress={keep}>{msg`Keep`}</Button>
       {guest.name === '' ? null : (
-        <Button kind="stop" disabled={busy} onPress={onRemove}>
-          Take off the list
-        </Button>
+        <Button kind="stop" disabled={busy} onPress={onRemove}>{msg`Take off the list`}</Button>
       )}
     </Dialog>
   );

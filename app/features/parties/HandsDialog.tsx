@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { clock, minuteOfDay, type Hands, type PartyPlan } from '@toile/core';
+import { clock, minuteOfDay, type Hands, type PartyPlan, msg } from '@toile/core';
 import { useVisitMinutes } from '../../data/hooks';
 import { Body, Button, Choice, Column, Dialog, Field, Label, Line, Stepper, Switch } from '../../ui';
 import { todayText } from '../words/dates';
@@ -28,11 +28,11 @@ export function HandsDialog({ hands, places, busy, failure, onKeep, onRemove, on
   const from = minuteOfDay(arrives);
   const until = leaves === '' ? null : minuteOfDay(leaves);
   const wrong = {
-    name: value.name.trim() === '' ? 'Write a name' : undefined,
-    arrives: from === null ? 'A time, as 07:30' : undefined,
+    name: value.name.trim() === '' ? msg`Write a name` : undefined,
+    arrives: from === null ? msg`A time, as 07:30` : undefined,
     leaves:
       leaves !== '' && (until === null || (from !== null && until <= from))
-        ? `Later than ${arrives}`
+        ? msg`Later than ${arrives}`
         : undefined,
   };
   const keep = (): void => {
@@ -41,16 +41,16 @@ export function HandsDialog({ hands, places, busy, failure, onKeep, onRemove, on
     onKeep({ ...value, name: value.name.trim(), arrives: from, leaves: until });
   };
   return (
-    <Dialog title={hands.name === '' ? 'Add a pair of hands' : hands.name} onClose={onClose}>
+    <Dialog title={hands.name === '' ? msg`Add a pair of hands` : hands.name} onClose={onClose}>
       <Field
-        label="Name"
+        label={msg`Name`}
         value={value.name}
         onChange={(name) => set({ name })}
         error={tried ? wrong.name : undefined}
         autoFocus={hands.name === ''}
       />
       <Choice
-        label="Does"
+        label={msg`Does`}
         options={['makeup', 'hair'] as const}
         words={{ makeup: 'make-up' }}
         chosen={[value.does]}
@@ -58,7 +58,7 @@ export function HandsDialog({ hands, places, busy, failure, onKeep, onRemove, on
       />
       {places.length > 1 ? (
         <Choice
-          label="Arrives at"
+          label={msg`Arrives at`}
           options={places.map((place) => place.id)}
           words={Object.fromEntries(places.map((place) => [place.id, place.name]))}
           chosen={[value.at]}
@@ -66,7 +66,7 @@ export function HandsDialog({ hands, places, busy, failure, onKeep, onRemove, on
         />
       ) : null}
       <Stepper
-        label="Needs of planned minutes"
+        label={msg`Needs of planned minutes`}
         unit="%"
         value={Math.round((value.pace ?? 1) * 100)}
         minimum={50}
@@ -79,28 +79,28 @@ export function HandsDialog({ hands, places, busy, failure, onKeep, onRemove, on
           <Label>{learnedWords(learned)}</Label>
           {paceOf(learned) === (value.pace ?? 1) ? null : (
             <Line>
-              <Button onPress={() => set({ pace: paceOf(learned) })}>Plan with that</Button>
+              <Button onPress={() => set({ pace: paceOf(learned) })}>{msg`Plan with that`}</Button>
             </Line>
           )}
         </Column>
       ) : null}
       <Field
-        label="There at"
+        label={msg`There at`}
         keyboard="time"
         value={arrives}
         onChange={setArrives}
         error={tried ? wrong.arrives : undefined}
       />
       <Field
-        label="Leaves at, if it is fixed"
+        label={msg`Leaves at, if it is fixed`}
         keyboard="time"
         value={leaves}
         onChange={setLeaves}
         error={tried ? wrong.leaves : undefined}
       />
       <Stepper
-        label="Setting up"
-        unit="min"
+        label={msg`Setting up`}
+        unit={msg`min`}
         value={value.setUp}
         minimum={0}
         maximum={90}
@@ -108,8 +108,8 @@ export function HandsDialog({ hands, places, busy, failure, onKeep, onRemove, on
         onChange={(setUp) => set({ setUp })}
       />
       <Stepper
-        label="Cleaning between faces"
-        unit="min"
+        label={msg`Cleaning between faces`}
+        unit={msg`min`}
         value={value.sanitise}
         minimum={0}
         maximum={30}
@@ -117,15 +117,15 @@ export function HandsDialog({ hands, places, busy, failure, onKeep, onRemove, on
         onChange={(sanitise) => set({ sanitise })}
       />
       <Switch
-        label="Rests between"
+        label={msg`Rests between`}
         on={value.maxWork !== null}
         onToggle={() => set({ maxWork: value.maxWork === null ? 210 : null })}
       />
       {value.maxWork === null ? null : (
         <Line gap="$4">
           <Stepper
-            label="Works on end at most"
-            unit="min"
+            label={msg`Works on end at most`}
+            unit={msg`min`}
             value={value.maxWork}
             minimum={60}
             maximum={480}
@@ -133,8 +133,8 @@ export function HandsDialog({ hands, places, busy, failure, onKeep, onRemove, on
             onChange={(maxWork) => set({ maxWork })}
           />
           <Stepper
-            label="Rest"
-            unit="min"
+            label={msg`Rest`}
+            unit={msg`min`}
             value={value.rest}
             minimum={5}
             maximum={60}
@@ -144,25 +144,21 @@ export function HandsDialog({ hands, places, busy, failure, onKeep, onRemove, on
         </Line>
       )}
       <Switch
-        label="Lunch between 11:30 and 14:00"
+        label={msg`Lunch between 11:30 and 14:00`}
         on={value.lunch !== null}
         onToggle={() => set({ lunch: value.lunch === null ? { minutes: 30, from: 690, to: 840 } : null })}
       />
       <BusyTimes
-        title="Away"
-        example="with the florist"
-        add="Add a time away"
+        title={msg`Away`}
+        example={msg`with the florist`}
+        add={msg`Add a time away`}
         busy={value.away ?? []}
         onChange={(away) => set({ away: away.length === 0 ? undefined : away })}
       />
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-      <Button kind="main" disabled={busy} onPress={keep}>
-        Keep
-      </Button>
+      <Button kind="main" disabled={busy} onPress={keep}>{msg`Keep`}</Button>
       {hands.name === '' ? null : (
-        <Button kind="stop" disabled={busy} onPress={onRemove}>
-          Not there
-        </Button>
+        <Button kind="stop" disabled={busy} onPress={onRemove}>{msg`Not there`}</Button>
       )}
     </Dialog>
   );

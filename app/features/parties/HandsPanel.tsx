@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { DEFAULT_HANDS, type ChairKind, type Hands, type PartyPlan } from '@toile/core';
+import { DEFAULT_HANDS, type ChairKind, type Hands, type PartyPlan, msg } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Body, Button, Column, Line, Row, Stepper, Subheading } from '../../ui';
 import { hourInWords } from '../words/dates';
@@ -46,7 +46,7 @@ export function HandsPanel({ work }: { readonly work: PartyWork }) {
     const others = plan.chairs.filter((chair) => !isThere(chair, kind, place));
     const same = plan.chairs.filter((chair) => isThere(chair, kind, place)).slice(0, wanted);
     const taken = others.filter((chair) => chair.kind === kind).length;
-    const name = kind === 'hair' ? 'Hair chair' : 'Chair';
+    const name = kind === 'hair' ? msg`Hair chair` : msg`Chair`;
     while (same.length < wanted)
       same.push({ id: newId(), name: `${name} ${taken + same.length + 1}`, place, kind });
     void changed({ chairs: [...others, ...same] });
@@ -54,7 +54,7 @@ export function HandsPanel({ work }: { readonly work: PartyWork }) {
   return (
     <Column gap="$4">
       <Column gap={0}>
-        <Subheading>Pairs of hands</Subheading>
+        <Subheading>{msg`Pairs of hands`}</Subheading>
         {plan.hands.map((hands) => (
           <Row
             key={hands.id}
@@ -62,33 +62,33 @@ export function HandsPanel({ work }: { readonly work: PartyWork }) {
             detail={[
               hands.does === 'hair' ? 'hair' : 'make-up',
               plan.places.length > 1 ? (plan.places.find((one) => one.id === hands.at)?.name ?? '') : '',
-              `sets up in ${hands.setUp} min`,
+              msg`sets up in ${hands.setUp} min`,
               hands.pace === undefined || hands.pace === 1 ? '' : paceWords(hands.pace),
-              hands.maxWork === null ? '' : `rests after ${hands.maxWork} min`,
-              hands.lunch ? `lunch ${hands.lunch.minutes} min` : '',
+              hands.maxWork === null ? '' : msg`rests after ${hands.maxWork} min`,
+              hands.lunch ? msg`lunch ${hands.lunch.minutes} min` : '',
               ...awayWords(hands),
             ]
               .filter((word) => word !== '')
               .join(' · ')}
-            fact={`from ${hourInWords(hands.arrives)}`}
+            fact={msg`from ${hourInWords(hands.arrives)}`}
             onPress={() => setOpen(hands)}
           />
         ))}
       </Column>
       <Line>
-        <Button onPress={() => setOpen(fresh('makeup'))}>Add an artist</Button>
-        <Button onPress={() => setOpen(fresh('hair'))}>Add a hair stylist</Button>
+        <Button onPress={() => setOpen(fresh('makeup'))}>{msg`Add an artist`}</Button>
+        <Button onPress={() => setOpen(fresh('hair'))}>{msg`Add a hair stylist`}</Button>
       </Line>
       <Column gap="$2">
-        <Subheading>Chairs</Subheading>
+        <Subheading>{msg`Chairs`}</Subheading>
         {plan.places.map((place) => {
-          const at = plan.places.length > 1 ? ` at ${place.name}` : '';
+          const at = plan.places.length > 1 ? msg` at ${place.name}` : '';
           return count('any', place.id) > 0 ? (
-            <Body key={place.id}>{`${count('any', place.id)} for anything${at}`}</Body>
+            <Body key={place.id}>{msg`${count('any', place.id)} for anything${at}`}</Body>
           ) : (
             <Line key={place.id} gap="$4">
               <Stepper
-                label={`Make-up chairs${at}`}
+                label={msg`Make-up chairs${at}`}
                 unit=""
                 value={count('makeup', place.id)}
                 minimum={0}
@@ -97,7 +97,7 @@ export function HandsPanel({ work }: { readonly work: PartyWork }) {
                 onChange={(n) => setCount('makeup', place.id, n)}
               />
               <Stepper
-                label={`Hair chairs${at}`}
+                label={msg`Hair chairs${at}`}
                 unit=""
                 value={count('hair', place.id)}
                 minimum={0}

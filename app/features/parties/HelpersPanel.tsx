@@ -2,6 +2,7 @@ import { Body, Button, Column, Label, Line, Progress, Subheading } from '../../u
 import type { Offered } from '../../workers/planJobs';
 import { helperWords, withoutWords } from './partyView';
 import type { DayWork } from './useDay';
+import { msg } from '@toile/core';
 
 type HelpersPanelProps = {
   readonly more: NonNullable<DayWork['more']>;
@@ -13,22 +14,21 @@ type HelpersPanelProps = {
 export function HelpersPanel({ more, busy, onTake }: HelpersPanelProps) {
   const found = more.answer;
   return (
-    <Column gap="$2" role="group" aria-label="One more pair of hands" aria-live="polite">
-      <Subheading>One more pair of hands</Subheading>
-      <Label>
-        As quick as the slowest there is, with a chair of their own; planned anew with room for a slow
-        morning, and played on the same mornings.
-      </Label>
+    <Column gap="$2" role="group" aria-label={msg`One more pair of hands`} aria-live="polite">
+      <Subheading>{msg`One more pair of hands`}</Subheading>
+      <Label>{msg`As quick as the slowest there is, with a chair of their own; planned anew with room for a slow morning, and played on the same mornings.`}</Label>
       {more.busy ? (
-        <Progress words="Trying the day with one more" share={more.share} onStop={more.stop} />
+        <Progress words={msg`Trying the day with one more`} share={more.share} onStop={more.stop} />
       ) : null}
       {found ? <Body>{withoutWords(found.without)}</Body> : null}
       {found?.helpers.map((one) => (
         <Line key={one.words} flexWrap="nowrap" gap="$3">
           <Body flex={1}>{helperWords(one)}</Body>
-          <Button label={`Plan with ${one.words.toLowerCase()}`} disabled={busy} onPress={() => onTake(one)}>
-            Plan with them
-          </Button>
+          <Button
+            label={msg`Plan with ${one.words.toLowerCase()}`}
+            disabled={busy}
+            onPress={() => onTake(one)}
+          >{msg`Plan with them`}</Button>
         </Line>
       ))}
       {more.error ? <Body role="alert" color="$madder">{`▲ ${more.error}`}</Body> : null}

@@ -1,5 +1,6 @@
 import { Body, Button, Column, Label } from '../../ui';
 import type { PartyLog } from './usePartyLog';
+import { msg } from '@toile/core';
 
 /** What has not arrived yet of what was told here, and what was refused. */
 export function LogState({ log }: { readonly log: PartyLog }) {
@@ -9,12 +10,12 @@ export function LogState({ log }: { readonly log: PartyLog }) {
       {error ? <Body role="alert" color="$madder">{`▲ ${error.message}`}</Body> : null}
       {unsentCount > 0 ? (
         <>
-          <Label>{`${unsentCount} kept here, not sent yet. ${failure ?? ''}`}</Label>
-          {failure ? <Button onPress={sendAgain}>Send again</Button> : null}
+          <Label>{msg`${unsentCount} kept here, not sent yet. ${failure ?? ''}`}</Label>
+          {failure ? <Button onPress={sendAgain}>{msg`Send again`}</Button> : null}
         </>
       ) : null}
       {refused.map((why) => (
-        <Body key={why} role="alert" color="$madder">{`▲ Not taken: ${why}`}</Body>
+        <Body key={why} role="alert" color="$madder">{msg`▲ Not taken: ${why}`}</Body>
       ))}
     </Column>
   );

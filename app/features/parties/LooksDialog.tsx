@@ -1,5 +1,6 @@
 import { useLooks } from '../../data/hooks';
 import { Dialog, Label, Ready, Row } from '../../ui';
+import { msg } from '@toile/core';
 
 /** A look for all who have none yet: fitted to each of their faces. */
 export function LooksDialog({
@@ -11,19 +12,21 @@ export function LooksDialog({
 }) {
   const looks = useLooks();
   return (
-    <Dialog title="Which look" onClose={onClose}>
+    <Dialog title={msg`Which look`} onClose={onClose}>
       <Ready remote={looks}>
         {(list) => {
           const proposed = list.filter((look) => !look.retired);
           return (
             <>
-              {proposed.length === 0 ? <Label>There is no look yet: make one under Looks.</Label> : null}
+              {proposed.length === 0 ? (
+                <Label>{msg`There is no look yet: make one under Looks.`}</Label>
+              ) : null}
               {proposed.map((look) => (
                 <Row
                   key={look.id}
                   title={look.name}
                   detail={look.description}
-                  fact={`${look.minutes} min`}
+                  fact={msg`${look.minutes} min`}
                   href={`/looks/${look.id}/fit?party=${partyId}`}
                 />
               ))}

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { newPlan, PARTY_TEMPLATES, type PartyTemplate } from '@toile/core';
+import { newPlan, PARTY_TEMPLATES, type PartyTemplate, messages, msg } from '@toile/core';
 import { newId, partyInputSchema } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh, useSession } from '../../data/hooks';
@@ -9,11 +9,11 @@ import { useSaving } from '../../data/useSaving';
 import { Body, Button, Choice, Column, DraftNote, Field, Screen } from '../../ui';
 import { zoneOfDays } from '../words/dates';
 
-const TEMPLATE_WORDS: Readonly<Record<PartyTemplate, string>> = {
+const TEMPLATE_WORDS: Readonly<Record<PartyTemplate, string>> = messages({
   morning: 'a wedding morning, hair beside',
   evening: 'an evening',
   portraits: 'portraits, one after the other',
-};
+});
 
 /** A party to begin with: what, when, where, and how such a day usually goes. */
 export function NewPartyScreen() {
@@ -37,7 +37,7 @@ export function NewPartyScreen() {
     const plan = newPlan(template, {
       place: form.place,
       zone: zoneOfDays(),
-      artist: session.data?.name ?? 'Artist',
+      artist: session.data?.name ?? msg`Artist`,
     });
     await save(async () => {
       const body = await partyInputSchema.validate({ id, ...rest, plan }, { abortEarly: false });
@@ -49,42 +49,51 @@ export function NewPartyScreen() {
   };
   return (
     <Screen
-      title="New party"
+      title={msg`New party`}
       widest={640}
       onBack={() => router.navigate('/parties')}
       foot={
         <Column gap="$2">
           {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-          <Button kind="main" large disabled={busy} onPress={() => void create()}>
-            Save, then add the people
-          </Button>
+          <Button
+            kind="main"
+            large
+            disabled={busy}
+            onPress={() => void create()}
+          >{msg`Save, then add the people`}</Button>
         </Column>
       }
     >
       <Column gap="$3">
         <DraftNote {...draft} />
         <Field
-          label="Name"
+          label={msg`Name`}
           value={form.name}
           onChange={set('name')}
           error={errors.name}
-          placeholder="Penhallow wedding"
+          placeholder={msg`Penhallow wedding`}
         />
-        <Field label="Date" keyboard="date" value={form.date} onChange={set('date')} error={errors.date} />
         <Field
-          label="Where people get ready"
+          label={msg`Date`}
+          keyboard="date"
+          value={form.date}
+          onChange={set('date')}
+          error={errors.date}
+        />
+        <Field
+          label={msg`Where people get ready`}
           value={form.place}
           onChange={set('place')}
           error={errors.place}
         />
         <Choice
-          label="Begin from"
+          label={msg`Begin from`}
           options={PARTY_TEMPLATES}
           words={TEMPLATE_WORDS}
           chosen={[form.template]}
           onChange={([template]) => template && setForm((f) => ({ ...f, template }))}
         />
-        <Field label="Notes" lines={3} value={form.notes} onChange={set('notes')} error={errors.notes} />
+        <Field label={msg`Notes`} lines={3} value={form.notes} onChange={set('notes')} error={errors.notes} />
       </Column>
     </Screen>
   );

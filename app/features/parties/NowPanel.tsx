@@ -1,4 +1,4 @@
-import { instantAt, visitKey, type Replanned, type RunningVisit } from '@toile/core';
+import { instantAt, visitKey, type Replanned, type RunningVisit, msg } from '@toile/core';
 import { Body, Button, Column, CopyButton, Empty, Label, Line, Progress, Subheading } from '../../ui';
 import { dayAndDistance, hourInWords } from '../words/dates';
 import { WentTable } from './WentTable';
@@ -28,12 +28,17 @@ export function NowPanel({ work }: { readonly work: PartyWork }) {
   const now = useRunning(work, log);
   const { plan, party } = work;
   if (!plan.timetable)
-    return <Empty title="No timetable yet" words="Plan the day and keep it: then it can be followed here." />;
+    return (
+      <Empty
+        title={msg`No timetable yet`}
+        words={msg`Plan the day and keep it: then it can be followed here.`}
+      />
+    );
   if (now.when === 'before')
     return (
       <Empty
-        title={`The day is ${dayAndDistance(party.date)}`}
-        words="On the day this shows who is at whom, what runs late, and what could be done about it."
+        title={msg`The day is ${dayAndDistance(party.date)}`}
+        words={msg`On the day this shows who is at whom, what runs late, and what could be done about it.`}
       />
     );
   return (
@@ -56,20 +61,17 @@ function OnTheDay({ work, log, now }: OnTheDayProps) {
   return (
     <>
       <Column gap="$1" aria-live="polite" role="status">
-        <Label>{`${hourInWords(now.minute)} there`}</Label>
+        <Label>{msg`${hourInWords(now.minute)} there`}</Label>
         <Body color={running.late.length + running.lost.length > 0 ? '$madder' : '$ink'}>
           {`${running.late.length + running.lost.length > 0 ? '▲ ' : ''}${standsWords(plan, running)}`}
         </Body>
         {untold ? (
-          <Label>
-            Nobody has told that anything began. Tap Begun when a visit begins, Done when it is over; ticks at
-            the chair count too.
-          </Label>
+          <Label>{msg`Nobody has told that anything began. Tap Begun when a visit begins, Done when it is over; ticks at the chair count too.`}</Label>
         ) : null}
       </Column>
       {work.failure ? <Body role="alert" color="$madder">{`▲ ${work.failure}`}</Body> : null}
       {troubled ? <Proposals work={work} now={now} /> : null}
-      <Column gap="$4" role="list" aria-label="Hands">
+      <Column gap="$4" role="list" aria-label={msg`Hands`}>
         {atHand(plan, running).map((one) => (
           <HandsCard key={one.hands} one={one} work={work} log={log} />
         ))}
@@ -103,7 +105,7 @@ function HandsCard({
     <Column role="listitem" gap="$2" borderLeftWidth={2} borderLeftColor="$ink" paddingLeft="$3">
       <Line gap="$2">
         <Subheading>{one.name}</Subheading>
-        <Label>{`${one.doneCount} of ${one.count} done`}</Label>
+        <Label>{msg`${one.doneCount} of ${one.count} done`}</Label>
       </Line>
       {now ? (
         <>
@@ -112,37 +114,43 @@ function HandsCard({
           {noted ? <Body>{`“${noted}”`}</Body> : null}
           <Line>
             {now.state === 'under way' ? (
-              <Button kind="main" label={`Done: ${titleOf(now)}`} onPress={() => told('ended', now)}>
-                Done
-              </Button>
+              <Button
+                kind="main"
+                label={msg`Done: ${titleOf(now)}`}
+                onPress={() => told('ended', now)}
+              >{msg`Done`}</Button>
             ) : (
-              <Button kind="main" label={`Begun: ${titleOf(now)}`} onPress={() => told('began', now)}>
-                Begun
-              </Button>
+              <Button
+                kind="main"
+                label={msg`Begun: ${titleOf(now)}`}
+                onPress={() => told('began', now)}
+              >{msg`Begun`}</Button>
             )}
             {now.state === 'due' && now.behindMinutes >= MISSED_MINUTES ? (
               <Button
-                label={`Begun as planned, at ${hourInWords(now.visit.start)}: ${titleOf(now)}`}
+                label={msg`Begun as planned, at ${hourInWords(now.visit.start)}: ${titleOf(now)}`}
                 onPress={() => told('began', now, instantAt(plan.zone, party.date, now.visit.start))}
               >
-                {`It began at ${hourInWords(now.visit.start)}`}
+                {msg`It began at ${hourInWords(now.visit.start)}`}
               </Button>
             ) : null}
             {now.state === 'under way' ? (
-              <Button label={`Not begun after all: ${titleOf(now)}`} onPress={() => told('undone', now)}>
-                Not yet after all
-              </Button>
+              <Button
+                label={msg`Not begun after all: ${titleOf(now)}`}
+                onPress={() => told('undone', now)}
+              >{msg`Not yet after all`}</Button>
             ) : null}
             {chart && now.visit.task.endsWith('.face') ? (
-              <Button href={`/charts/${chart}/chair`} label={`To the chair: ${titleOf(now)}`}>
-                To the chair
-              </Button>
+              <Button
+                href={`/charts/${chart}/chair`}
+                label={msg`To the chair: ${titleOf(now)}`}
+              >{msg`To the chair`}</Button>
             ) : null}
           </Line>
-          {then ? <Label>{`Then ${titleOf(then)}, about ${hourInWords(then.start)}`}</Label> : null}
+          {then ? <Label>{msg`Then ${titleOf(then)}, about ${hourInWords(then.start)}`}</Label> : null}
         </>
       ) : (
-        <Body>✓ All done</Body>
+        <Body>{msg`✓ All done`}</Body>
       )}
     </Column>
   );
@@ -153,27 +161,31 @@ function Proposals({ work, now }: { readonly work: PartyWork; readonly now: Runn
   const { proposals, fresh } = now;
   const answer = fresh ? proposals.answer : null;
   if (proposals.busy)
-    return <Progress words="Planning the rest" share={proposals.share} onStop={proposals.stop} />;
+    return <Progress words={msg`Planning the rest`} share={proposals.share} onStop={proposals.stop} />;
   if (!answer)
     return (
       <Column gap="$2">
         {proposals.error ? <Body role="alert" color="$madder">{`▲ ${proposals.error}`}</Body> : null}
-        <Button onPress={now.ask}>What could be done</Button>
+        <Button onPress={now.ask}>{msg`What could be done`}</Button>
       </Column>
     );
   const { push, repair } = answer;
   const same = push && repair && JSON.stringify(push.visits) === JSON.stringify(repair.visits);
   return (
-    <Column gap="$4" role="group" aria-label="What could be done">
-      {repair && !same ? <Proposal title="With few changes" proposal={repair} work={work} now={now} /> : null}
-      {push ? <Proposal title="The same order, only later" proposal={push} work={work} now={now} /> : null}
-      {!push && !repair ? (
-        <Body role="alert" color="$madder">
-          ▲ From here there is no timetable that keeps every rule. Take a face off the list, or give somebody
-          a lighter look.
-        </Body>
+    <Column gap="$4" role="group" aria-label={msg`What could be done`}>
+      {repair && !same ? (
+        <Proposal title={msg`With few changes`} proposal={repair} work={work} now={now} />
       ) : null}
-      <Button onPress={now.forget}>Leave it as it is</Button>
+      {push ? (
+        <Proposal title={msg`The same order, only later`} proposal={push} work={work} now={now} />
+      ) : null}
+      {!push && !repair ? (
+        <Body
+          role="alert"
+          color="$madder"
+        >{msg`▲ From here there is no timetable that keeps every rule. Take a face off the list, or give somebody a lighter look.`}</Body>
+      ) : null}
+      <Button onPress={now.forget}>{msg`Leave it as it is`}</Button>
     </Column>
   );
 }
@@ -205,17 +217,20 @@ function Proposal({ title, proposal, work, now }: ProposalProps) {
     <Column gap="$2" padding="$3" backgroundColor="$surface" borderTopWidth={2} borderTopColor="$ink">
       <Subheading>{title}</Subheading>
       <Body>{lateWords(plan, day, proposal)}</Body>
-      {changes.length === 0 ? <Label>Nothing else changes.</Label> : null}
+      {changes.length === 0 ? <Label>{msg`Nothing else changes.`}</Label> : null}
       {changes.map((line) => (
         <Label key={line}>{line}</Label>
       ))}
-      <Button kind="main" disabled={busy} onPress={() => void take()} label={`Do it this way: ${title}`}>
-        Do it this way
-      </Button>
+      <Button
+        kind="main"
+        disabled={busy}
+        onPress={() => void take()}
+        label={msg`Do it this way: ${title}`}
+      >{msg`Do it this way`}</Button>
       {tellTexts(plan, proposal).map(({ to, text }) => (
         <Line key={to} flexWrap="nowrap" gap="$3">
           <Label flex={1}>{text}</Label>
-          <CopyButton text={text} label={`Copy for ${to}`} />
+          <CopyButton text={text} label={msg`Copy for ${to}`} />
         </Line>
       ))}
     </Column>

@@ -1,5 +1,14 @@
 import { useState } from 'react';
-import { listed, packedThings, type PackingList, type Packed, type ShortOf, type Thing } from '@toile/core';
+import {
+  listed,
+  packedThings,
+  type PackingList,
+  type Packed,
+  type ShortOf,
+  type Thing,
+  messages,
+  msg,
+} from '@toile/core';
 import { usePacking } from '../../data/hooks';
 import {
   Body,
@@ -22,7 +31,7 @@ import type { PartyWork } from './usePartyPlan';
 
 /** What stands for no case in particular. */
 const LOOSE = 'no case';
-const FIRST_CASES = ['Kit case', 'Brush roll', 'Bag'];
+const FIRST_CASES = messages(['Kit case', 'Brush roll', 'Bag']);
 
 /** What to pack: ticked by whoever packs, on as many phones as there are, with or without a network. */
 export function PackPanel({ work }: { readonly work: PartyWork }) {
@@ -30,7 +39,7 @@ export function PackPanel({ work }: { readonly work: PartyWork }) {
   const log = usePartyLog(party.id);
   const list = usePacking(party.id, todayText());
   if (plan.guests.length === 0)
-    return <Empty title="Nobody to pack for" words="Add the people first, and give them charts." />;
+    return <Empty title={msg`Nobody to pack for`} words={msg`Add the people first, and give them charts.`} />;
   return (
     <Column gap="$4">
       <LogState log={log} />
@@ -55,31 +64,31 @@ function Lists({ work, log, packing }: ListsProps) {
       ? log.tell('unpacked', thing.key)
       : log.tell('packed', thing.key, into === LOOSE ? {} : { into });
   const lists: readonly (readonly [title: string, things: readonly Thing[]])[] = [
-    ['Products', packing.products],
-    ['Tools', packing.tools],
-    ['Used once', packing.disposables],
-    ['Touch-up bags', packing.bags],
+    [msg`Products`, packing.products],
+    [msg`Tools`, packing.tools],
+    [msg`Used once`, packing.disposables],
+    [msg`Touch-up bags`, packing.bags],
   ];
   return (
     <>
       <Column gap="$1" aria-live="polite">
-        <Body>{`${doneCount} of ${things.length} packed`}</Body>
+        <Body>{msg`${doneCount} of ${things.length} packed`}</Body>
         {packing.without.length > 0 ? (
-          <Label>{`No chart yet, so nothing is packed for: ${packing.without.join(', ')}.`}</Label>
+          <Label>{msg`No chart yet, so nothing is packed for: ${packing.without.join(', ')}.`}</Label>
         ) : null}
         {packing.gone.length > 0 ? (
-          <Body color="$madder">{`▲ In a chart but no longer in the kit: ${packing.gone.join(', ')}.`}</Body>
+          <Body color="$madder">{msg`▲ In a chart but no longer in the kit: ${packing.gone.join(', ')}.`}</Body>
         ) : null}
       </Column>
       <Column gap="$2">
         <Switch
-          label="Nothing can be bought there"
+          label={msg`Nothing can be bought there`}
           on={plan.noShop === true}
           onToggle={() => void keep({ ...plan, noShop: plan.noShop !== true })}
         />
         {plan.noShop ? (
           <Field
-            label="Last day with a shop before"
+            label={msg`Last day with a shop before`}
             keyboard="date"
             value={plan.lastShop ?? ''}
             onChange={(day) => {
@@ -99,12 +108,12 @@ function Lists({ work, log, packing }: ListsProps) {
       {things.length === 0 ? null : (
         <Line gap="$3" alignItems="flex-end">
           <Choice
-            label="Packing into"
+            label={msg`Packing into`}
             options={[...new Set([...cases, into, LOOSE])]}
             chosen={[into]}
             onChange={([one]) => one && setInto(one)}
           />
-          <Button onPress={() => setNaming(true)}>Another case</Button>
+          <Button onPress={() => setNaming(true)}>{msg`Another case`}</Button>
         </Line>
       )}
       {lists.map(([title, some]) =>
@@ -140,25 +149,25 @@ function Lists({ work, log, packing }: ListsProps) {
 /** What is enough and yet not where it is wanted, and what helps. */
 const sharedWords = ({ name, who, how }: PackingList['shared'][number]): string =>
   how === 'at once'
-    ? `${name} is wanted at one time by ${listed(who)}, and there is not enough of it for each: decant it, bring another, or plan those faces one after the other.`
-    : `${name} is wanted by ${listed(who)} in different places, and there is not enough of it for each: decant it or bring another.`;
+    ? msg`${name} is wanted at one time by ${listed(who)}, and there is not enough of it for each: decant it, bring another, or plan those faces one after the other.`
+    : msg`${name} is wanted by ${listed(who)} in different places, and there is not enough of it for each: decant it or bring another.`;
 
 const whereWords = (packed: Packed | undefined): string =>
-  packed ? `in ${packed.into ?? 'no case'}, by ${packed.by}` : '';
+  packed ? msg`in ${packed.into ?? msg`no case`}, by ${packed.by}` : '';
 
 function Shorts({ shorts }: { readonly shorts: readonly ShortOf[] }) {
   return (
-    <Column gap="$2" role="group" aria-label="Short">
-      <Subheading>Short</Subheading>
+    <Column gap="$2" role="group" aria-label={msg`Short`}>
+      <Subheading>{msg`Short`}</Subheading>
       {shorts.map((one) => (
         <Body key={one.productId} color="$madder">
           {[
-            `▲ ${one.name}: ${grams(one.needMg)} wanted, ${grams(one.haveMg)} there`,
-            one.left.includes('past') ? 'what else there is is past its months that day' : '',
-            one.left.includes('withdrawn') ? 'it is withdrawn' : '',
+            msg`▲ ${one.name}: ${grams(one.needMg)} wanted, ${grams(one.haveMg)} there`,
+            one.left.includes('past') ? msg`what else there is is past its months that day` : '',
+            one.left.includes('withdrawn') ? msg`it is withdrawn` : '',
             one.tooLate
-              ? `too late to order (${dayInWords(one.buyBy)}): take another in its place`
-              : `buy ${one.buy} by ${dayInWords(one.buyBy)}`,
+              ? msg`too late to order (${dayInWords(one.buyBy)}): take another in its place`
+              : msg`buy ${one.buy} by ${dayInWords(one.buyBy)}`,
           ]
             .filter((words) => words !== '')
             .join('; ')}
@@ -181,13 +190,14 @@ function CaseDialog({
   const [name, setName] = useState('');
   const [tried, setTried] = useState(false);
   const wrong =
-    name.trim() === '' ? 'Write a name' : name.trim().length > 60 ? 'At most 60 letters' : undefined;
+    name.trim() === '' ? msg`Write a name` : name.trim().length > 60 ? msg`At most 60 letters` : undefined;
   return (
-    <Dialog title="Another case" onClose={onClose}>
-      <Field label="Name" value={name} onChange={setName} error={tried ? wrong : undefined} autoFocus />
-      <Button kind="main" onPress={() => (wrong ? setTried(true) : onName(name.trim()))}>
-        Pack into it
-      </Button>
+    <Dialog title={msg`Another case`} onClose={onClose}>
+      <Field label={msg`Name`} value={name} onChange={setName} error={tried ? wrong : undefined} autoFocus />
+      <Button
+        kind="main"
+        onPress={() => (wrong ? setTried(true) : onName(name.trim()))}
+      >{msg`Pack into it`}</Button>
     </Dialog>
   );
 }

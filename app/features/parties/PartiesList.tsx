@@ -2,6 +2,7 @@ import { usePathname } from 'expo-router';
 import { useParties } from '../../data/hooks';
 import { Button, Column, Empty, Ready, Row, Screen, Subheading } from '../../ui';
 import { dayAndDistance, todayText } from '../words/dates';
+import { msg } from '@toile/core';
 
 /** Parties to come by date, then those that were, the last first. */
 export function PartiesList() {
@@ -9,23 +10,19 @@ export function PartiesList() {
   const path = usePathname();
   const today = todayText();
   return (
-    <Screen
-      title="Parties"
-      foot={
-        <Button kind="main" href="/parties/new">
-          New party
-        </Button>
-      }
-    >
+    <Screen title={msg`Parties`} foot={<Button kind="main" href="/parties/new">{msg`New party`}</Button>}>
       <Ready remote={parties}>
         {(list) =>
           list.length === 0 ? (
-            <Empty title="No parties yet" words="A party gathers everyone made up for one occasion." />
+            <Empty
+              title={msg`No parties yet`}
+              words={msg`A party gathers everyone made up for one occasion.`}
+            />
           ) : (
             <Column gap="$4">
               {[
                 { title: null, some: list.filter(({ date }) => date >= today).reverse() },
-                { title: 'Past', some: list.filter(({ date }) => date < today) },
+                { title: msg`Past`, some: list.filter(({ date }) => date < today) },
               ]
                 .filter(({ some }) => some.length > 0)
                 .map(({ title, some }) => (
@@ -36,7 +33,7 @@ export function PartiesList() {
                         key={party.id}
                         title={party.name}
                         detail={`${dayAndDistance(party.date)} · ${party.place}`}
-                        fact={`${party.peopleCount} people`}
+                        fact={msg`${party.peopleCount} people`}
                         chosen={path === `/parties/${party.id}`}
                         href={`/parties/${party.id}`}
                       />

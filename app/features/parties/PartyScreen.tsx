@@ -14,6 +14,7 @@ import { PackPanel } from './PackPanel';
 import { dayStands } from './nowView';
 import { PeoplePanel } from './PeoplePanel';
 import { usePartyPlan } from './usePartyPlan';
+import { msg, term } from '@toile/core';
 
 type Part = 'people' | 'hands' | 'before' | 'day' | 'pack' | 'now';
 
@@ -22,7 +23,7 @@ export function PartyScreen({ id }: { readonly id: string }) {
   const party = useParty(id);
   const router = useRouter();
   return (
-    <Screen title={party.data?.name ?? 'Party'} onBack={() => router.navigate('/parties')}>
+    <Screen title={party.data?.name ?? msg`Party`} onBack={() => router.navigate('/parties')}>
       <Ready remote={party}>{(data) => <PartyParts party={data} />}</Ready>
     </Screen>
   );
@@ -38,12 +39,12 @@ function PartyParts({ party }: { readonly party: PartyAnswer }) {
       : 'people',
   );
   const tabs = [
-    { id: 'people', words: 'People', mark: <Label>{String(work.plan.guests.length)}</Label> },
-    { id: 'hands', words: 'Hands', label: 'Hands and chairs' },
-    { id: 'before', words: 'Before' },
-    { id: 'day', words: 'Day', label: 'The day' },
-    { id: 'pack', words: 'Pack', label: 'Pack, and what is short' },
-    { id: 'now', words: 'Now', label: 'Now, and how it went' },
+    { id: 'people', words: msg`People`, mark: <Label>{String(work.plan.guests.length)}</Label> },
+    { id: 'hands', words: msg`Hands`, label: msg`Hands and chairs` },
+    { id: 'before', words: msg`Before` },
+    { id: 'day', words: msg`Day`, label: msg`The day` },
+    { id: 'pack', words: msg`Pack`, label: msg`Pack, and what is short` },
+    { id: 'now', words: msg`Now`, label: msg`Now, and how it went` },
   ] as const;
   return (
     <Column gap="$3">
@@ -51,8 +52,8 @@ function PartyParts({ party }: { readonly party: PartyAnswer }) {
         <Body>{`${dayAndDistance(party.date)}, ${party.place}`}</Body>
         {party.notes === '' ? null : <Label>{party.notes}</Label>}
       </Column>
-      <Tabs label="Parts of the party" tabs={tabs} chosen={part} onChoose={setPart} />
-      <TabPanel label={tabs.find((tab) => tab.id === part)!.words}>
+      <Tabs label={msg`Parts of the party`} tabs={tabs} chosen={part} onChoose={setPart} />
+      <TabPanel label={term(tabs.find((tab) => tab.id === part)!.words)}>
         {part === 'people' ? <PeoplePanel work={work} /> : null}
         {part === 'hands' ? <HandsPanel work={work} /> : null}
         {part === 'before' ? (
@@ -60,7 +61,7 @@ function PartyParts({ party }: { readonly party: PartyAnswer }) {
             <BeforePanel work={work} />
             <VisitsPart party={party} />
             <Line>
-              <Button onPress={() => setAgain(true)}>The same for another date</Button>
+              <Button onPress={() => setAgain(true)}>{msg`The same for another date`}</Button>
             </Line>
             {again ? <AgainDialog work={work} onClose={() => setAgain(false)} /> : null}
           </>
@@ -76,16 +77,16 @@ function PartyParts({ party }: { readonly party: PartyAnswer }) {
 /** Visits booked for the party, each leading to its chart. */
 function VisitsPart({ party }: { readonly party: PartyAnswer }) {
   if (party.visits.length === 0)
-    return <Body>No visits are booked for this party. Book one on a client’s page.</Body>;
+    return <Body>{msg`No visits are booked for this party. Book one on a client’s page.`}</Body>;
   return (
-    <Column gap={0} role="group" aria-label="Visits booked">
-      <Subheading>Visits booked</Subheading>
+    <Column gap={0} role="group" aria-label={msg`Visits booked`}>
+      <Subheading>{msg`Visits booked`}</Subheading>
       {party.visits.map((visit) => (
         <Row
           key={visit.id}
           title={visit.clientName}
           detail={visitDetail(visit)}
-          fact={visit.chartId ? 'chart ready' : 'no chart yet'}
+          fact={visit.chartId ? msg`chart ready` : msg`no chart yet`}
           href={visit.chartId ? `/charts/${visit.chartId}` : `/clients/${visit.clientId}`}
         />
       ))}

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { guestsFromText, listed, type PastedGuest } from '@toile/core';
+import { guestsFromText, listed, type PastedGuest, msg, plural } from '@toile/core';
 import { Body, Button, Column, Dialog, Field, Label } from '../../ui';
 import { pastedInWords } from './pastedInWords';
 
@@ -28,27 +28,27 @@ export function PasteDialog({
     else setText(problems.map((problem) => problem.text).join('\n'));
   };
   return (
-    <Dialog title="Paste a list" onClose={onClose}>
+    <Dialog title={msg`Paste a list`} onClose={onClose}>
       <Field
-        label="People, one a line"
+        label={msg`People, one a line`}
         lines={8}
         value={text}
         onChange={setText}
-        hint="Ada Morrow, bride, 12:30, hair 50, face 60"
+        hint={msg`Ada Morrow, bride, 12:30, hair 50, face 60`}
         autoFocus
       />
       <Label aria-live="polite">
         {text.trim() === ''
-          ? 'A name and, in any order, who it is, a time to be ready by and minutes; or a table with a header.'
-          : `${guests.length} understood${problems.length > 0 ? `, ${problems.length} not` : ''}.`}
+          ? msg`A name and, in any order, who it is, a time to be ready by and minutes; or a table with a header.`
+          : msg`${guests.length} understood${problems.length > 0 ? msg`, ${problems.length} not` : ''}.`}
       </Label>
-      {leftOut.length > 0 ? <Label>{`What stands under ${listed(leftOut)} is left out.`}</Label> : null}
+      {leftOut.length > 0 ? <Label>{msg`What stands under ${listed(leftOut)} is left out.`}</Label> : null}
       {problems.slice(0, 6).map((problem) => (
         <Body
           key={problem.line}
           color="$madder"
           role="alert"
-        >{`▲ Line ${problem.line}: ${problem.message}`}</Body>
+        >{msg`▲ Line ${problem.line}: ${problem.message}`}</Body>
       ))}
       {guests.length > 0 ? (
         <Column gap="$1">
@@ -57,12 +57,12 @@ export function PasteDialog({
               {pastedInWords(guest)}
             </Label>
           ))}
-          {guests.length > MOST_SHOWN ? <Label>{`and ${guests.length - MOST_SHOWN} more`}</Label> : null}
+          {guests.length > MOST_SHOWN ? <Label>{msg`and ${guests.length - MOST_SHOWN} more`}</Label> : null}
         </Column>
       ) : null}
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       <Button kind="main" disabled={busy || guests.length === 0} onPress={() => void add()}>
-        {guests.length === 1 ? 'Add 1 person' : `Add ${guests.length} people`}
+        {plural(guests.length)`Add 1 person|Add ${guests.length} people`}
       </Button>
     </Dialog>
   );

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { guestOfClient, newGuest, type Guest, type PastedGuest } from '@toile/core';
+import { guestOfClient, newGuest, type Guest, type PastedGuest, msg, plural } from '@toile/core';
 import { newId, type ClientSummary, type PartyChart } from '@toile/contract';
 import { call } from '../../data/call';
 import { Body, Button, Column, Empty, Label, Line, Row } from '../../ui';
@@ -64,7 +64,10 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
   return (
     <Column gap="$3">
       {plan.guests.length === 0 ? (
-        <Empty title="Nobody yet" words="Add the people one by one, or paste the list you were sent." />
+        <Empty
+          title={msg`Nobody yet`}
+          words={msg`Add the people one by one, or paste the list you were sent.`}
+        />
       ) : (
         <Column gap={0}>
           {[...plan.guests]
@@ -75,18 +78,18 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
                 title={guest.name}
                 detail={[
                   ROLE_WORDS[guest.role],
-                  guest.faceMinutes > 0 ? `face ${guest.faceMinutes} min` : 'no face',
-                  guest.hairMinutes === null ? '' : `hair ${guest.hairMinutes} min`,
+                  guest.faceMinutes > 0 ? msg`face ${guest.faceMinutes} min` : msg`no face`,
+                  guest.hairMinutes === null ? '' : msg`hair ${guest.hairMinutes} min`,
                   chartOf(guest)
-                    ? `${chartOf(guest)!.look}, ${chartOf(guest)!.minutes} min`
+                    ? msg`${chartOf(guest)!.look}, ${chartOf(guest)!.minutes} min`
                     : guest.clientId === null
-                      ? 'not a client yet'
-                      : 'no chart yet',
+                      ? msg`not a client yet`
+                      : msg`no chart yet`,
                   guest.notes.trim() === '' ? '' : `“${guest.notes.trim()}”`,
                 ]
                   .filter((word) => word !== '')
                   .join(' · ')}
-                fact={`by ${hourInWords(guest.readyBy)}`}
+                fact={msg`by ${hourInWords(guest.readyBy)}`}
                 onPress={() => setOpen(guest)}
               />
             ))}
@@ -96,25 +99,26 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
         <Body role="alert" color="$madder">{`▲ ${failure}`}</Body>
       ) : null}
       <Line>
-        <Button onPress={() => setOpen(fresh())}>Add a person</Button>
-        <Button onPress={() => setPicking(true)}>Add from clients</Button>
-        <Button onPress={() => setPasting(true)}>Paste a list</Button>
+        <Button onPress={() => setOpen(fresh())}>{msg`Add a person`}</Button>
+        <Button onPress={() => setPicking(true)}>{msg`Add from clients`}</Button>
+        <Button onPress={() => setPasting(true)}>{msg`Paste a list`}</Button>
       </Line>
       {unlike.length > 0 ? (
         <Column gap="$1">
-          <Label>{`${unlike.length === 1 ? 'One chart takes' : `${unlike.length} charts take`} other minutes than are planned here.`}</Label>
+          <Label>{msg`${plural(unlike.length)`One chart takes|${unlike.length} charts take`} other minutes than are planned here.`}</Label>
           <Line>
-            <Button disabled={busy} onPress={() => void takeMinutes()}>
-              Take the minutes of the charts
-            </Button>
+            <Button
+              disabled={busy}
+              onPress={() => void takeMinutes()}
+            >{msg`Take the minutes of the charts`}</Button>
           </Line>
         </Column>
       ) : null}
       {unread.length > 0 ? (
         <Column gap="$1">
-          <Label>{`No chart yet: ${unread.map((guest) => guest.name).join(', ')}. One look can be fitted to all of them, each to their own face.`}</Label>
+          <Label>{msg`No chart yet: ${unread.map((guest) => guest.name).join(', ')}. One look can be fitted to all of them, each to their own face.`}</Label>
           <Line>
-            <Button onPress={() => setChoosing(true)}>Choose a look for them</Button>
+            <Button onPress={() => setChoosing(true)}>{msg`Choose a look for them`}</Button>
           </Line>
         </Column>
       ) : null}

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { clock, minuteOfDay, type PartyPlan } from '@toile/core';
+import { clock, minuteOfDay, type PartyPlan, msg } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Body, Button, Column, Dialog, Field, Line, Row, Stepper, Subheading } from '../../ui';
 
@@ -44,28 +44,28 @@ export function PlacesPart({ plan, busy, failure, onChange }: PlacesPartProps) {
   };
   return (
     <Column gap={0}>
-      <Subheading>Places</Subheading>
+      <Subheading>{msg`Places`}</Subheading>
       {plan.places.map((place, i) => (
         <Row
           key={place.id}
           title={place.name}
           detail={
             plan.places.length === 1
-              ? 'everything is here'
+              ? msg`everything is here`
               : plan.places
                   .filter((other) => other.id !== place.id)
                   .map((other) => {
                     const way = plan.travel.find((one) => one.from === place.id && one.to === other.id);
-                    return way ? `${way.minutes} min to ${other.name}` : `no way to ${other.name}`;
+                    return way ? msg`${way.minutes} min to ${other.name}` : msg`no way to ${other.name}`;
                   })
                   .join(' · ')
           }
-          {...(i === 0 ? { fact: 'first place' } : {})}
+          {...(i === 0 ? { fact: msg`first place` } : {})}
           onPress={() => setOpen(place)}
         />
       ))}
       <Line paddingTop="$2">
-        <Button onPress={() => setOpen({ id: newId(), name: '' })}>Add a place</Button>
+        <Button onPress={() => setOpen({ id: newId(), name: '' })}>{msg`Add a place`}</Button>
       </Line>
       {open ? (
         <PlaceDialog
@@ -119,9 +119,9 @@ function PlaceDialog({ place, plan, busy, failure, onKeep, onRemove, onClose }: 
     ),
   );
   const [tried, setTried] = useState(false);
-  const wrong = name.trim() === '' ? 'Name the place' : undefined;
+  const wrong = name.trim() === '' ? msg`Name the place` : undefined;
   const wrongFerry = (text: string): string | undefined =>
-    departuresOf(text) === null ? 'Times, as 06:40, 08:35' : undefined;
+    departuresOf(text) === null ? msg`Times, as 06:40, 08:35` : undefined;
   const keep = (): void => {
     setTried(true);
     const all = Object.values(ferries).flatMap(({ there, back }) => [there, back]);
@@ -149,20 +149,20 @@ function PlaceDialog({ place, plan, busy, failure, onKeep, onRemove, onClose }: 
     onKeep({ ...place, name: name.trim() }, [...kept, ...ways]);
   };
   return (
-    <Dialog title={place.name === '' ? 'Add a place' : place.name} onClose={onClose}>
+    <Dialog title={place.name === '' ? msg`Add a place` : place.name} onClose={onClose}>
       <Field
-        label="Name"
+        label={msg`Name`}
         value={name}
         onChange={setName}
         error={tried ? wrong : undefined}
         autoFocus={place.name === ''}
       />
       {others.map((other) => (
-        <Column key={other.id} gap="$2" role="group" aria-label={`To and from ${other.name}`}>
-          <Subheading>{`To and from ${other.name}`}</Subheading>
+        <Column key={other.id} gap="$2" role="group" aria-label={msg`To and from ${other.name}`}>
+          <Subheading>{msg`To and from ${other.name}`}</Subheading>
           <Stepper
-            label="On the way"
-            unit="min"
+            label={msg`On the way`}
+            unit={msg`min`}
             value={minutes[other.id]!}
             minimum={0}
             maximum={300}
@@ -170,14 +170,14 @@ function PlaceDialog({ place, plan, busy, failure, onKeep, onRemove, onClose }: 
             onChange={(n) => setMinutes((all) => ({ ...all, [other.id]: n }))}
           />
           <Field
-            label={`Leaves ${other.name} at`}
-            hint="Where only a ferry or a train goes: its times. Empty: at any time."
+            label={msg`Leaves ${other.name} at`}
+            hint={msg`Where only a ferry or a train goes: its times. Empty: at any time.`}
             value={ferries[other.id]!.there}
             onChange={(there) => setFerries((all) => ({ ...all, [other.id]: { ...all[other.id]!, there } }))}
             error={tried ? wrongFerry(ferries[other.id]!.there) : undefined}
           />
           <Field
-            label={`Leaves ${name.trim() || 'this place'} at`}
+            label={msg`Leaves ${name.trim() || msg`this place`} at`}
             value={ferries[other.id]!.back}
             onChange={(back) => setFerries((all) => ({ ...all, [other.id]: { ...all[other.id]!, back } }))}
             error={tried ? wrongFerry(ferries[other.id]!.back) : undefined}
@@ -185,13 +185,9 @@ function PlaceDialog({ place, plan, busy, failure, onKeep, onRemove, onClose }: 
         </Column>
       ))}
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-      <Button kind="main" disabled={busy} onPress={keep}>
-        Keep
-      </Button>
+      <Button kind="main" disabled={busy} onPress={keep}>{msg`Keep`}</Button>
       {onRemove ? (
-        <Button kind="stop" disabled={busy} onPress={onRemove}>
-          Nothing is there
-        </Button>
+        <Button kind="stop" disabled={busy} onPress={onRemove}>{msg`Nothing is there`}</Button>
       ) : null}
     </Dialog>
   );

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { clock, minuteOfDay, type PartyPlan } from '@toile/core';
+import { clock, minuteOfDay, type PartyPlan, msg } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Body, Button, Choice, Column, Dialog, Field, Label, Line, Row, Stepper, Subheading } from '../../ui';
 import { hourInWords } from '../words/dates';
@@ -34,24 +34,26 @@ export function RoundsPart({ plan, busy, failure, onChange }: RoundsPartProps) {
   };
   if (plan.guests.length === 0) return null;
   return (
-    <Column gap={0} role="group" aria-label="Touch-ups">
-      <Subheading>Touch-ups</Subheading>
-      {plan.rounds.length === 0 ? <Label>None planned. After a meal, before the photographs.</Label> : null}
+    <Column gap={0} role="group" aria-label={msg`Touch-ups`}>
+      <Subheading>{msg`Touch-ups`}</Subheading>
+      {plan.rounds.length === 0 ? (
+        <Label>{msg`None planned. After a meal, before the photographs.`}</Label>
+      ) : null}
       {plan.rounds.map((round) => (
         <Row
           key={round.id}
-          title={`${round.minutes} min for everybody`}
+          title={msg`${round.minutes} min for everybody`}
           detail={round.by
             .map((id) => plan.hands.find((hands) => hands.id === id)?.name ?? '')
             .filter((name) => name !== '')
-            .join(' or ')}
-          fact={`${hourInWords(round.from)} to ${hourInWords(round.to)}`}
+            .join(msg` or `)}
+          fact={msg`${hourInWords(round.from)} to ${hourInWords(round.to)}`}
           onPress={() => setOpen(round)}
         />
       ))}
       {plan.rounds.length < 20 ? (
         <Line paddingTop="$2">
-          <Button onPress={() => setOpen(fresh())}>Add touch-ups</Button>
+          <Button onPress={() => setOpen(fresh())}>{msg`Add touch-ups`}</Button>
         </Line>
       ) : null}
       {open ? (
@@ -87,14 +89,14 @@ function RoundDialog({ round, plan, busy, failure, onKeep, onRemove, onClose }: 
   const artists = plan.hands.filter((hands) => hands.does === 'makeup');
   const [from, to] = [minuteOfDay(times.from), minuteOfDay(times.to)];
   const wrong = {
-    from: from === null ? 'A time, as 15:00' : undefined,
+    from: from === null ? msg`A time, as 15:00` : undefined,
     to:
       to === null
-        ? 'A time, as 15:45'
+        ? msg`A time, as 15:45`
         : from !== null && to < from + value.minutes
-          ? `At least ${value.minutes} min after ${times.from}`
+          ? msg`At least ${value.minutes} min after ${times.from}`
           : undefined,
-    by: value.by.length === 0 ? 'Somebody must do it' : undefined,
+    by: value.by.length === 0 ? msg`Somebody must do it` : undefined,
   };
   const keep = (): void => {
     setTried(true);
@@ -102,24 +104,24 @@ function RoundDialog({ round, plan, busy, failure, onKeep, onRemove, onClose }: 
     onKeep({ ...value, from, to });
   };
   return (
-    <Dialog title="Touch-ups" onClose={onClose}>
+    <Dialog title={msg`Touch-ups`} onClose={onClose}>
       <Field
-        label="Not before"
+        label={msg`Not before`}
         keyboard="time"
         value={times.from}
         onChange={(text) => setTimes((t) => ({ ...t, from: text }))}
         error={tried ? wrong.from : undefined}
       />
       <Field
-        label="Over by"
+        label={msg`Over by`}
         keyboard="time"
         value={times.to}
         onChange={(text) => setTimes((t) => ({ ...t, to: text }))}
         error={tried ? wrong.to : undefined}
       />
       <Stepper
-        label="For everybody together"
-        unit="min"
+        label={msg`For everybody together`}
+        unit={msg`min`}
         value={value.minutes}
         minimum={5}
         maximum={180}
@@ -128,7 +130,7 @@ function RoundDialog({ round, plan, busy, failure, onKeep, onRemove, onClose }: 
       />
       {plan.places.length > 1 ? (
         <Choice
-          label="Where"
+          label={msg`Where`}
           options={plan.places.map((place) => place.id)}
           words={Object.fromEntries(plan.places.map((place) => [place.id, place.name]))}
           chosen={[value.place]}
@@ -136,7 +138,7 @@ function RoundDialog({ round, plan, busy, failure, onKeep, onRemove, onClose }: 
         />
       ) : null}
       <Choice
-        label="By one of"
+        label={msg`By one of`}
         options={artists.map((hands) => hands.id)}
         words={Object.fromEntries(artists.map((hands) => [hands.id, hands.name]))}
         chosen={value.by}
@@ -145,13 +147,9 @@ function RoundDialog({ round, plan, busy, failure, onKeep, onRemove, onClose }: 
       />
       {tried && wrong.by ? <Body role="alert" color="$madder">{`▲ ${wrong.by}`}</Body> : null}
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-      <Button kind="main" disabled={busy} onPress={keep}>
-        Keep
-      </Button>
+      <Button kind="main" disabled={busy} onPress={keep}>{msg`Keep`}</Button>
       {onRemove ? (
-        <Button kind="stop" disabled={busy} onPress={onRemove}>
-          No touch-ups then
-        </Button>
+        <Button kind="stop" disabled={busy} onPress={onRemove}>{msg`No touch-ups then`}</Button>
       ) : null}
     </Dialog>
   );

@@ -10,7 +10,7 @@ import {
   type ShareDays,
   type SheetLinkAnswer,
 } from '@toile/contract';
-import type { PartyPlan, SheetFor } from '@toile/core';
+import { messages, msg, type PartyPlan, type SheetFor } from '@toile/core';
 import { call } from '../../data/call';
 import { useRefresh, useSession, useSheetLinks } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
@@ -18,10 +18,18 @@ import { Body, Button, Choice, Column, Dialog, Label, Line, Ready, Subheading } 
 import { LinkShown } from '../share/LinkShown';
 import { LinksGiven } from '../share/LinksGiven';
 
-const PAPER_WORDS = { a4: 'A4', letter: 'Letter' } as const;
+const PAPER_WORDS = messages({ a4: 'A4', letter: 'Letter' } as const);
 const KINDS = ['whole', 'hands', 'person'] as const satisfies readonly SheetFor['kind'][];
-const KIND_WORDS = { whole: 'everybody', hands: 'one pair of hands', person: 'one person' } as const;
-const DAY_WORDS: Readonly<Record<string, string>> = { '1': 'a day', '7': 'a week', '30': 'a month' };
+const KIND_WORDS = messages({
+  whole: 'everybody',
+  hands: 'one pair of hands',
+  person: 'one person',
+} as const);
+const DAY_WORDS: Readonly<Record<string, string>> = messages({
+  '1': 'a day',
+  '7': 'a week',
+  '30': 'a month',
+});
 
 type SheetsDialogProps = {
   readonly partyId: string;
@@ -43,9 +51,9 @@ export function SheetsDialog({ partyId, plan, onClose }: SheetsDialogProps) {
   const [now] = useState(() => Date.now());
   const nameOf = (text: string): string => {
     const read = readSheetFor(text);
-    if (!read || read.kind === 'whole') return 'everybody';
+    if (!read || read.kind === 'whole') return msg`everybody`;
     const list = read.kind === 'hands' ? plan.hands : plan.guests;
-    return list.find((one) => one.id === read.id)?.name ?? 'somebody no longer there';
+    return list.find((one) => one.id === read.id)?.name ?? msg`somebody no longer there`;
   };
   const optionsOf = (of: SheetFor['kind']): string[] =>
     of === 'whole'
@@ -67,11 +75,11 @@ export function SheetsDialog({ partyId, plan, onClose }: SheetsDialogProps) {
       await refresh();
     });
   return (
-    <Dialog title="Call sheets" onClose={onClose}>
+    <Dialog title={msg`Call sheets`} onClose={onClose}>
       <Column gap="$3">
-        <Label>Times, names and places; nothing of skin, health or contact is on any of them.</Label>
+        <Label>{msg`Times, names and places; nothing of skin, health or contact is on any of them.`}</Label>
         <Choice
-          label="For"
+          label={msg`For`}
           options={KINDS}
           words={KIND_WORDS}
           chosen={[kind]}
@@ -83,17 +91,17 @@ export function SheetsDialog({ partyId, plan, onClose }: SheetsDialogProps) {
         />
         {kind === 'whole' ? null : (
           <Choice
-            label={kind === 'hands' ? 'Whose work' : 'Who is made up'}
+            label={kind === 'hands' ? msg`Whose work` : msg`Who is made up`}
             options={options}
             words={Object.fromEntries(options.map((one) => [one, nameOf(one)]))}
             chosen={[whom]}
             onChange={([one]) => one && setWhom(one)}
           />
         )}
-        <Subheading>On paper</Subheading>
+        <Subheading>{msg`On paper`}</Subheading>
         <Line gap="$3" alignItems="flex-end">
           <Choice
-            label="Paper"
+            label={msg`Paper`}
             options={['a4', 'letter'] as const}
             words={PAPER_WORDS}
             chosen={[paper]}
@@ -104,35 +112,33 @@ export function SheetsDialog({ partyId, plan, onClose }: SheetsDialogProps) {
             onPress={() =>
               window.location.assign(pathTo('partySheet', { id: partyId }, { for: whom, paper }))
             }
-          >
-            PDF
-          </Button>
+          >{msg`PDF`}</Button>
         </Line>
-        <Subheading>By a link</Subheading>
+        <Subheading>{msg`By a link`}</Subheading>
         <Choice
-          label="It lasts"
+          label={msg`It lasts`}
           options={SHARE_DAYS.map(String)}
           words={DAY_WORDS}
           chosen={[String(days)]}
           onChange={([d]) => setDays(SHARE_DAYS.find((known) => String(known) === d) ?? 7)}
         />
         <Line>
-          <Button disabled={busy} onPress={() => void make()}>{`Make a link for ${nameOf(whom)}`}</Button>
+          <Button disabled={busy} onPress={() => void make()}>{msg`Make a link for ${nameOf(whom)}`}</Button>
         </Line>
         {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
         {link ? (
           <Column gap="$1">
-            <LinkShown link={link.address} label={`The link for ${nameOf(link.whom)}, shown this once`} />
-            <Label>It shows the day as it stands whenever it is opened.</Label>
+            <LinkShown link={link.address} label={msg`The link for ${nameOf(link.whom)}, shown this once`} />
+            <Label>{msg`It shows the day as it stands whenever it is opened.`}</Label>
           </Column>
         ) : null}
         <Ready remote={links}>
           {(list) => (
             <LinksGiven
-              label="Links to call sheets"
+              label={msg`Links to call sheets`}
               links={list}
-              wordsOf={(one) => `${nameOf(one.whom)}, by ${one.madeBy}`}
-              takes={(one) => `Take back the link for ${nameOf(one.whom)}`}
+              wordsOf={(one) => msg`${nameOf(one.whom)}, by ${one.madeBy}`}
+              takes={(one) => msg`Take back the link for ${nameOf(one.whom)}`}
               busy={busy}
               now={now}
               onRevoke={(one) => void revoke(one)}

@@ -1,4 +1,4 @@
-import type { Visit } from '@toile/core';
+import { msg, type Visit } from '@toile/core';
 import { Menu, type MenuItem } from '../../ui';
 
 import type { DayWork } from './useDay';
@@ -31,21 +31,21 @@ export function visitItems(visit: Visit, day: DayWork): MenuItem[] {
   const heldNow = pins.some((pin) => pin.of === visit.of && pin.task === visit.task);
   return [
     {
-      words: `Earlier, at ${hourInWords(visit.start - grid)}`,
+      words: msg`Earlier, at ${hourInWords(visit.start - grid)}`,
       onPress: () => move(visit, { start: visit.start - grid }),
     },
     {
-      words: `Later, at ${hourInWords(visit.start + grid)}`,
+      words: msg`Later, at ${hourInWords(visit.start + grid)}`,
       onPress: () => move(visit, { start: visit.start + grid }),
     },
     ...others.map(([id, minutes]) => ({
-      words: `By ${plan.hands.find((hands) => hands.id === id)?.name ?? id}, ${minutes} min`,
+      words: msg`By ${plan.hands.find((hands) => hands.id === id)?.name ?? id}, ${minutes} min`,
       onPress: () => move(visit, { worker: id, minutes }),
     })),
     ...chairs.map((chair) => ({
-      words: `In ${chair.name}`,
+      words: msg`In ${chair.name}`,
       onPress: () => move(visit, { chair: chair.id }),
     })),
-    { words: heldNow ? 'Let go: it may be moved again' : 'Hold here', onPress: () => hold(visit) },
+    { words: heldNow ? msg`Let go: it may be moved again` : msg`Hold here`, onPress: () => hold(visit) },
   ];
 }

@@ -1,4 +1,4 @@
-import { timedVisits } from '@toile/core';
+import { timedVisits, msg } from '@toile/core';
 import { Body, Column, Label, Line, Subheading, View } from '../../ui';
 import { hourInWords, todayText } from '../words/dates';
 import type { PartyLog } from './usePartyLog';
@@ -16,11 +16,11 @@ export function WentTable({ work, log }: { readonly work: PartyWork; readonly lo
     return { worker, mine, real: sum((one) => one.realMinutes), planned: sum((one) => one.plannedMinutes) };
   });
   return (
-    <Column gap="$3" role="group" aria-label="How it went">
-      <Subheading>How it went</Subheading>
+    <Column gap="$3" role="group" aria-label={msg`How it went`}>
+      <Subheading>{msg`How it went`}</Subheading>
       {byHands.map(({ worker, mine, real, planned }) => (
         <Column key={worker} gap={0}>
-          <Body fontWeight="700">{`${worker}: ${real} min for ${planned} planned`}</Body>
+          <Body fontWeight="700">{msg`${worker}: ${real} min for ${planned} planned`}</Body>
           {[...mine]
             .sort((a, b) => a.began - b.began)
             .map((one) => (
@@ -35,16 +35,16 @@ export function WentTable({ work, log }: { readonly work: PartyWork; readonly lo
                 <View flex={1}>
                   <Body>{`${one.person}, ${one.what}`}</Body>
                 </View>
-                <Label>{`${hourInWords(one.began)} to ${hourInWords(one.ended)}`}</Label>
+                <Label>{msg`${hourInWords(one.began)} to ${hourInWords(one.ended)}`}</Label>
                 <Label>{differenceWords(one.realMinutes - one.plannedMinutes)}</Label>
               </Line>
             ))}
         </Column>
       ))}
-      <Label>From these the minutes of each pair of hands are learned: they stand under Hands.</Label>
+      <Label>{msg`From these the minutes of each pair of hands are learned: they stand under Hands.`}</Label>
     </Column>
   );
 }
 
 const differenceWords = (minutes: number): string =>
-  minutes === 0 ? 'as planned' : minutes > 0 ? `${minutes} min more` : `${-minutes} min less`;
+  minutes === 0 ? msg`as planned` : minutes > 0 ? msg`${minutes} min more` : msg`${-minutes} min less`;

@@ -2,6 +2,7 @@ import type { Work } from '../../workers';
 import type { Offered, Reasons } from '../../workers/planJobs';
 import { Body, Button, Column, Label, Progress, Subheading } from '../../ui';
 import { withHours } from '../words/dates';
+import { msg } from '@toile/core';
 
 /** Why somebody would be late, in one sentence, and what would help, cheapest first. */
 export function WhyPanel({
@@ -16,7 +17,7 @@ export function WhyPanel({
   const { answer } = why;
   return (
     <Column gap="$2" padding="$3" backgroundColor="$surface" borderTopWidth={2} borderTopColor="$ink">
-      <Subheading>Why, and what would help</Subheading>
+      <Subheading>{msg`Why, and what would help`}</Subheading>
       {answer?.explained.alone.map((one) => (
         <Body key={one.person}>{withHours(one.words)}</Body>
       ))}
@@ -28,13 +29,11 @@ export function WhyPanel({
         </Button>
       ))}
       {why.busy ? (
-        <Progress words="Trying what would help" share={why.share} onStop={why.stop} />
+        <Progress words={msg`Trying what would help`} share={why.share} onStop={why.stop} />
       ) : answer && answer.ways.length === 0 ? (
-        <Label>
-          Nothing by itself is enough. Change more than one thing: begin earlier, and one more artist.
-        </Label>
+        <Label>{msg`Nothing by itself is enough. Change more than one thing: begin earlier, and one more artist.`}</Label>
       ) : answer ? (
-        <Label>Each of these alone is enough for everybody to be in time.</Label>
+        <Label>{msg`Each of these alone is enough for everybody to be in time.`}</Label>
       ) : null}
     </Column>
   );

@@ -9,6 +9,7 @@ import {
   type RunningDay,
   type RunningVisit,
   type Visit,
+  msg,
 } from '@toile/core';
 import type { PartyAnswer } from '@toile/contract';
 import { hourInWords } from '../words/dates';
@@ -42,11 +43,11 @@ const guestOf = (plan: PartyPlan, visit: Visit): Guest | undefined =>
   plan.guests.find((guest) => guest.id === visit.of);
 const whatOf = (plan: PartyPlan, visit: Visit): string => {
   const guest = guestOf(plan, visit);
-  return !guest ? 'touch-ups' : visit.task === hairOf(guest) ? 'hair' : 'make-up';
+  return !guest ? 'touch-ups' : visit.task === hairOf(guest) ? msg`hair` : 'make-up';
 };
 /** 'Ada, make-up'. */
 export const visitWords = (plan: PartyPlan, visit: Visit): string =>
-  `${guestOf(plan, visit)?.name ?? 'Everyone'}, ${whatOf(plan, visit)}`;
+  `${guestOf(plan, visit)?.name ?? msg`Everyone`}, ${whatOf(plan, visit)}`;
 
 /** What one pair of hands has to do now: what runs, else what comes next; and what comes after. */
 export type AtHand = {
@@ -82,29 +83,29 @@ export function atHand(plan: PartyPlan, running: RunningDay): AtHand[] {
 
 /** When something is, against the timetable: '09:20 to 10:05, 15 min behind'. */
 export function whenWords(one: RunningVisit): string {
-  const planned = `${hourInWords(one.visit.start)} to ${hourInWords(one.visit.start + one.visit.minutes)}`;
-  if (!Number.isFinite(one.start)) return `planned ${planned}: nobody can come any more`;
-  if (one.state === 'done') return `${hourInWords(one.start)} to ${hourInWords(one.end)}`;
+  const planned = msg`${hourInWords(one.visit.start)} to ${hourInWords(one.visit.start + one.visit.minutes)}`;
+  if (!Number.isFinite(one.start)) return msg`planned ${planned}: nobody can come any more`;
+  if (one.state === 'done') return msg`${hourInWords(one.start)} to ${hourInWords(one.end)}`;
   const behind =
     one.state === 'under way' ? one.end - one.visit.start - one.visit.minutes : one.behindMinutes;
-  const now = `${hourInWords(one.start)} to about ${hourInWords(one.end)}`;
-  return behind > 0 ? `${now}, ${behind} min behind` : now;
+  const now = msg`${hourInWords(one.start)} to about ${hourInWords(one.end)}`;
+  return behind > 0 ? msg`${now}, ${behind} min behind` : now;
 }
 
 /** How the day stands, in one or two sentences. */
 export function standsWords(plan: PartyPlan, running: RunningDay): string {
   const lost = running.lost.map((id) => nameIn(plan.guests, id));
   const late = running.late.map(
-    ({ person, minutes }) => `${nameIn(plan.guests, person)} ${minutes} min late`,
+    ({ person, minutes }) => msg`${nameIn(plan.guests, person)} ${minutes} min late`,
   );
   const parts = [
-    lost.length > 0 ? `Nobody can come to ${lost.join(', ')} any more.` : '',
-    late.length > 0 ? `As things stand: ${late.join(', ')}.` : '',
+    lost.length > 0 ? msg`Nobody can come to ${lost.join(', ')} any more.` : '',
+    late.length > 0 ? msg`As things stand: ${late.join(', ')}.` : '',
   ].filter((part) => part !== '');
   if (parts.length > 0) return parts.join(' ');
   return running.behindMinutes === 0
-    ? 'Everything is in time.'
-    : `${running.behindMinutes} min behind; everybody will still be ready in time.`;
+    ? msg`Everything is in time.`
+    : msg`${running.behindMinutes} min behind; everybody will still be ready in time.`;
 }
 
 export type TellText = { readonly to: string; readonly text: string };
@@ -120,8 +121,8 @@ export function tellTexts(
     const mine = changes.filter((change) => change.of === id);
     const words = mine.map(({ after, before }) => {
       const where = nameIn(plan.chairs, after.chair);
-      const was = before && before.start !== after.start ? ` instead of ${hourInWords(before.start)}` : '';
-      return `your ${whatOf(plan, after)} is now at ${hourInWords(after.start)}${was}, with ${nameIn(plan.hands, after.worker)}${where === '' ? '' : ` at ${where}`}`;
+      const was = before && before.start !== after.start ? msg` instead of ${hourInWords(before.start)}` : '';
+      return msg`your ${whatOf(plan, after)} is now at ${hourInWords(after.start)}${was}, with ${nameIn(plan.hands, after.worker)}${where === '' ? '' : msg` at ${where}`}`;
     });
     return words.length === 0 ? [] : [{ to: guest.name, text: `${guest.name}, ${words.join('; ')}.` }];
   });
@@ -132,9 +133,9 @@ export function tellTexts(
     const words = mine.flatMap(({ after, before, otherWorker, movedMinutes }) =>
       after.worker === one.id
         ? otherWorker || Math.abs(movedMinutes) > 0 || before === null
-          ? [`${visitWords(plan, after)}, at ${hourInWords(after.start)}`]
+          ? [msg`${visitWords(plan, after)}, at ${hourInWords(after.start)}`]
           : []
-        : [`no longer ${visitWords(plan, after)}`],
+        : [msg`no longer ${visitWords(plan, after)}`],
     );
     return words.length === 0 ? [] : [{ to: one.name, text: `${one.name}: ${words.join('; ')}.` }];
   });
@@ -144,8 +145,8 @@ export function tellTexts(
 /** What a proposal changes, in a line each. */
 export function changeWords(plan: PartyPlan, { changes }: Pick<Replanned, 'changes'>): string[] {
   return changes.map(({ before, after, otherWorker }) => {
-    const by = otherWorker ? `, by ${nameIn(plan.hands, after.worker)}` : '';
-    const was = before ? ` (was ${hourInWords(before.start)})` : '';
+    const by = otherWorker ? msg`, by ${nameIn(plan.hands, after.worker)}` : '';
+    const was = before ? msg` (was ${hourInWords(before.start)})` : '';
     return `${visitWords(plan, after)}: ${hourInWords(after.start)}${was}${by}`;
   });
 }
@@ -161,6 +162,6 @@ export function lateWords(
     .map((guest) => ({ name: guest.name, minutes: people[guest.id]?.lateMinutes ?? 0 }))
     .filter(({ minutes }) => minutes > 0);
   return late.length === 0
-    ? 'Everybody in time.'
-    : `${late.map(({ name, minutes }) => `${name} ${minutes} min late`).join(', ')}.`;
+    ? msg`Everybody in time.`
+    : `${late.map(({ name, minutes }) => msg`${name} ${minutes} min late`).join(', ')}.`;
 }

@@ -1,4 +1,4 @@
-import { isNobodyYet, LEAST_TIMED, learnMinutes, type Learned, type Timed } from '@toile/core';
+import { isNobodyYet, LEAST_TIMED, learnMinutes, type Learned, type Timed, msg } from '@toile/core';
 
 /** Under so many it is said to be rough. */
 const ROUGH = 10;
@@ -18,13 +18,13 @@ export const paceOf = ({ factor }: Pick<Learned, 'factor'>): number =>
 export function paceWords(pace: number): string {
   const more = Math.round((pace - 1) * 100);
   return more === 0
-    ? 'as planned'
+    ? msg`as planned`
     : more > 0
-      ? `${more} % more than planned`
-      : `${-more} % less than planned`;
+      ? msg`${more} % more than planned`
+      : msg`${-more} % less than planned`;
 }
 
 /** What was learned, and how much it rests on. */
 export function learnedWords(learned: Learned): string {
-  return `${learned.visits} visits were timed: ${learned.visits < ROUGH ? 'roughly ' : ''}${paceWords(paceOf(learned))}.`;
+  return msg`${learned.visits} visits were timed: ${learned.visits < ROUGH ? msg`roughly ` : ''}${paceWords(paceOf(learned))}.`;
 }

@@ -12,6 +12,7 @@ import {
   type Objective,
   type PartyPlan,
   type Visit,
+  msg,
 } from '@toile/core';
 import type { PartyAnswer, PartyInput } from '@toile/contract';
 import type { Helper, Sure } from '../../workers/planJobs';
@@ -59,39 +60,39 @@ export function proofWords(
 ): string {
   if (late > 0) {
     if (proven || boundLate >= late)
-      return 'Not everybody can be in time, and proven: in all it cannot be less late.';
+      return msg`Not everybody can be in time, and proven: in all it cannot be less late.`;
     return boundLate > 0
-      ? 'Not everybody can be in time; a little less late may be possible.'
-      : 'Somebody is late in the best timetable found so far.';
+      ? msg`Not everybody can be in time; a little less late may be possible.`
+      : msg`Somebody is late in the best timetable found so far.`;
   }
-  if (proven) return 'Proven: there is no better timetable.';
+  if (proven) return msg`Proven: there is no better timetable.`;
   // Changed by hand, or made calmer: nobody has looked for what would be cheaper.
-  if (boundCost === 0) return cost === 0 ? 'There is no better timetable.' : 'Everybody in time.';
+  if (boundCost === 0) return cost === 0 ? msg`There is no better timetable.` : msg`Everybody in time.`;
   const share = Math.round((100 * Math.max(0, cost - boundCost)) / cost);
   return share <= 0
-    ? 'Everybody in time, and there is hardly a better timetable.'
-    : `Everybody in time. A better timetable could save at most ${share} % of the waiting and haste.`;
+    ? msg`Everybody in time, and there is hardly a better timetable.`
+    : msg`Everybody in time. A better timetable could save at most ${share} % of the waiting and haste.`;
 }
 
 /** How sure it is, in words: of a hundred such mornings. */
 export function sureWords({ all, known }: Pick<Sure, 'all' | 'known'>): string {
-  return `Of 100 such mornings ${of100(all.share)} have everybody in time (${of100(all.low)} to ${of100(all.high)}). ${knownWords(known)}`;
+  return msg`Of 100 such mornings ${of100(all.share)} have everybody in time (${of100(all.low)} to ${of100(all.high)}). ${knownWords(known)}`;
 }
 const of100 = (share: number): number => Math.round(100 * share);
 
 /** What the minutes of such mornings are taken from. */
 export function knownWords(known: Sure['known']): string {
-  if (known.length === 0) return 'How far work strays from its minutes is the trade’s guess.';
-  const hands = known.map(({ name, visits }) => `${name} (${visits} timed visits)`);
-  return `By how it went before for ${listed(hands)}; for the rest the trade’s guess.`;
+  if (known.length === 0) return msg`How far work strays from its minutes is the trade’s guess.`;
+  const hands = known.map(({ name, visits }) => msg`${name} (${visits} timed visits)`);
+  return msg`By how it went before for ${listed(hands)}; for the rest the trade’s guess.`;
 }
 
 /** What one more pair of hands buys. */
 export const helperWords = ({ words, all }: Pick<Helper, 'words' | 'all'>): string =>
-  `${words}: everybody in time on ${of100(all.share)} of 100 (${of100(all.low)} to ${of100(all.high)}).`;
+  msg`${words}: everybody in time on ${of100(all.share)} of 100 (${of100(all.low)} to ${of100(all.high)}).`;
 /** The same day as calm as it gets without them. */
 export const withoutWords = (all: Certainty): string =>
-  `Without, made calm: everybody in time on ${of100(all.share)} of 100 (${of100(all.low)} to ${of100(all.high)}).`;
+  msg`Without, made calm: everybody in time on ${of100(all.share)} of 100 (${of100(all.low)} to ${of100(all.high)}).`;
 
 export type Row = {
   readonly key: string;
@@ -118,14 +119,14 @@ const nameIn = (list: readonly { readonly id: string; readonly name: string }[],
 /** The visits of a timetable by who works, where, or on whom. */
 /** When hands are away, each in words: 'away 09:00 to 09:20'. */
 export const awayWords = ({ away = [] }: Pick<Hands, 'away'>): string[] =>
-  away.map(({ from, to }) => `away ${hourInWords(from)} to ${hourInWords(to)}`);
+  away.map(({ from, to }) => msg`away ${hourInWords(from)} to ${hourInWords(to)}`);
 
 export function groupsOf(plan: PartyPlan, { visits }: Pick<Timetable, 'visits'>, view: View): Group[] {
   const sorted = [...visits].sort((a, b) => a.start - b.start);
   const guestOf = (visit: Visit): Guest | undefined => plan.guests.find((guest) => guest.id === visit.of);
   const what = (visit: Visit): string =>
-    visit.task.endsWith('.hair') ? 'hair' : visit.task.endsWith('.face') ? 'face' : 'touch-ups';
-  const who = (visit: Visit): string => guestOf(visit)?.name ?? 'Everyone';
+    visit.task.endsWith('.hair') ? msg`hair` : visit.task.endsWith('.face') ? msg`face` : 'touch-ups';
+  const who = (visit: Visit): string => guestOf(visit)?.name ?? msg`Everyone`;
   const by = (visit: Visit): string => nameIn(plan.hands, visit.worker);
   const where = (visit: Visit): string => (visit.chair === null ? '' : nameIn(plan.chairs, visit.chair));
   const readyOf = (guest: Guest): number =>
@@ -138,7 +139,7 @@ export function groupsOf(plan: PartyPlan, { visits }: Pick<Timetable, 'visits'>,
     return {
       key: visitKey(visit.of, visit.task),
       visit,
-      time: `${hourInWords(visit.start)} to ${hourInWords(visit.start + visit.minutes)}`,
+      time: msg`${hourInWords(visit.start)} to ${hourInWords(visit.start + visit.minutes)}`,
       words: words.filter((word) => word !== '').join(', '),
       late: guest !== undefined && readyOf(guest) > guest.readyBy,
       held: plan.held.some((pin) => pin.of === visit.of && pin.task === visit.task),
@@ -149,8 +150,8 @@ export function groupsOf(plan: PartyPlan, { visits }: Pick<Timetable, 'visits'>,
       id: hands.id,
       title: hands.name,
       detail: [
-        `there at ${hourInWords(hands.arrives)}`,
-        `ready ${hourInWords(hands.arrives + hands.setUp)}`,
+        msg`there at ${hourInWords(hands.arrives)}`,
+        msg`ready ${hourInWords(hands.arrives + hands.setUp)}`,
         ...awayWords(hands),
       ].join(', '),
       tell: null,
@@ -178,9 +179,9 @@ export function groupsOf(plan: PartyPlan, { visits }: Pick<Timetable, 'visits'>,
 /** What a guest is told: when and where to come, and how. */
 export function tellWords(plan: PartyPlan, guest: Guest, visits: readonly Visit[]): string {
   const [first] = visits.filter((visit) => visit.of === guest.id).sort((a, b) => a.start - b.start);
-  if (!first) return 'nothing planned';
-  const chair = first.chair === null ? '' : ` at ${nameIn(plan.chairs, first.chair)}`;
-  return `Come at ${hourInWords(first.start - COME_BEFORE_MINUTES)}${chair}, ready by ${hourInWords(guest.readyBy)}. Clean face, no oil, a top that opens in front.`;
+  if (!first) return msg`nothing planned`;
+  const chair = first.chair === null ? '' : msg` at ${nameIn(plan.chairs, first.chair)}`;
+  return msg`Come at ${hourInWords(first.start - COME_BEFORE_MINUTES)}${chair}, ready by ${hourInWords(guest.readyBy)}. Clean face, no oil, a top that opens in front.`;
 }
 
 /** A timetable nobody has proven, to be shown. */

@@ -1,4 +1,4 @@
-import type { PastedGuest } from '@toile/core';
+import { msg, type PastedGuest } from '@toile/core';
 import { hourInWords } from '../words/dates';
 import { ROLE_WORDS } from './GuestDialog';
 
@@ -7,9 +7,9 @@ export function pastedInWords({ name, role, readyBy, faceMinutes, hairMinutes }:
   return [
     name,
     ROLE_WORDS[role],
-    readyBy === null ? '' : `by ${hourInWords(readyBy)}`,
-    faceMinutes === null ? '' : faceMinutes === 0 ? 'no face' : `face ${faceMinutes} min`,
-    hairMinutes === null ? '' : `hair ${hairMinutes} min`,
+    readyBy === null ? '' : msg`by ${hourInWords(readyBy)}`,
+    faceMinutes === null ? '' : faceMinutes === 0 ? msg`no face` : msg`face ${faceMinutes} min`,
+    hairMinutes === null ? '' : msg`hair ${hairMinutes} min`,
   ]
     .filter((word) => word !== '')
     .join(' · ');

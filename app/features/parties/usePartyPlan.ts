@@ -1,4 +1,4 @@
-import type { PartyPlan } from '@toile/core';
+import { msg, type PartyPlan } from '@toile/core';
 import type { PartyAnswer } from '@toile/contract';
 import { call, currentOf } from '../../data/call';
 import { useRefresh, useSession } from '../../data/hooks';
@@ -25,7 +25,7 @@ export function usePartyPlan(party: PartyAnswer): PartyWork {
   const { value, keep, busy, failure, errors } = useAsChanged<PartyAnswer, PartyPlan>({
     newest: party,
     stampOf: revisionOf,
-    valueOf: (answer) => planOf(answer, session.data?.name ?? 'Artist', zoneOfDays()),
+    valueOf: (answer) => planOf(answer, session.data?.name ?? msg`Artist`, zoneOfDays()),
     send: async (base, next) => {
       const answer = await call('updateParty', {
         params,

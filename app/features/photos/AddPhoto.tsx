@@ -6,6 +6,8 @@ import {
   type Landmarks,
   type PhotoLight,
   type Point,
+  messages,
+  msg,
 } from '@toile/core';
 import { newId } from '@toile/contract';
 import type { Photo } from '../../data/photos';
@@ -15,7 +17,7 @@ import { inZone, instantOf } from '../wear/wearView';
 import { todayText, zoneOfDays } from '../words/dates';
 import { PHOTO_TAP_WORDS, PHOTO_TAPS, type PhotoPlace, type PhotoTap } from './photosView';
 
-const KEEP_WORDS = { device: 'Keep it on this device', studio: 'Keep it with the studio' } as const;
+const KEEP_WORDS = messages({ device: 'Keep it on this device', studio: 'Keep it with the studio' } as const);
 /** So much of a file is looked at for how large its picture is. */
 const HEAD_BYTES = 1 << 20;
 
@@ -38,19 +40,16 @@ export function AddPhoto({ client, chartId, where, onKeep }: AddPhotoProps) {
   // The address is given back when another photograph takes its place and when the screen is left.
   useEffect(() => () => (chosen ? URL.revokeObjectURL(chosen.href) : undefined), [chosen]);
   return (
-    <Column gap="$2" role="group" aria-label="Another photograph">
-      <Body>
-        From the front, camera level with the eyes, hair back, with a place without make-up in it. For a flash
-        test: once by daylight, once with the flash in a dim corner, from the same distance.
-      </Body>
+    <Column gap="$2" role="group" aria-label={msg`Another photograph`}>
+      <Body>{msg`From the front, camera level with the eyes, hair back, with a place without make-up in it. For a flash test: once by daylight, once with the flash in a dim corner, from the same distance.`}</Body>
       <Line>
         <FileButton
-          label="Photograph"
+          label={msg`Photograph`}
           accept="image/jpeg,image/png"
           kind={chosen ? 'quiet' : 'main'}
           onFile={(one) => void choose(one)}
         >
-          {chosen ? 'Another file' : 'Choose a photograph'}
+          {chosen ? msg`Another file` : msg`Choose a photograph`}
         </FileButton>
       </Line>
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
@@ -107,7 +106,7 @@ function Taps({
   const place = (name: PhotoTap, to: Point): void => setTaps((all) => ({ ...all, [name]: to }));
   const keep = async (): Promise<void> => {
     if (!face) return;
-    if (!at) return setFailure('Say when it was taken: a day, and a time as 09:20.');
+    if (!at) return setFailure(msg`Say when it was taken: a day, and a time as 09:20.`);
     try {
       faceInPicture(landmarks, face);
     } catch (error) {
@@ -120,22 +119,22 @@ function Taps({
   return (
     <Column gap="$2">
       <Choice
-        label="Light"
+        label={msg`Light`}
         options={PHOTO_LIGHTS}
         chosen={[light]}
         onChange={([one]) => one && setLight(one)}
       />
       <Line gap="$3">
-        <Field label="Taken on" keyboard="date" value={day} onChange={setDay} />
-        <Field label="Taken at" keyboard="time" value={time} onChange={setTime} />
+        <Field label={msg`Taken on`} keyboard="date" value={day} onChange={setDay} />
+        <Field label={msg`Taken at`} keyboard="time" value={time} onChange={setTime} />
       </Line>
       <Body aria-live="polite" fontWeight="700">
-        {next ? `Tap ${PHOTO_TAP_WORDS[next]}` : 'All four places are tapped.'}
+        {next ? msg`Tap ${PHOTO_TAP_WORDS[next]}` : msg`All four places are tapped.`}
       </Body>
-      {next === 'bare' ? <Label>Needed for the flash test alone: it may be left out.</Label> : null}
+      {next === 'bare' ? <Label>{msg`Needed for the flash test alone: it may be left out.`}</Label> : null}
       <TapPicture
         href={href}
-        alt="The photograph to be kept"
+        alt={msg`The photograph to be kept`}
         points={PHOTO_TAPS.flatMap((name) => {
           const to = taps[name];
           return to ? [{ name, at: to, words: PHOTO_TAP_WORDS[name] }] : [];
@@ -151,7 +150,7 @@ function Taps({
       />
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       <Button kind="main" large disabled={!face || busy} onPress={() => void keep()}>
-        {face ? KEEP_WORDS[where] : 'Tap both pupils and the chin'}
+        {face ? KEEP_WORDS[where] : msg`Tap both pupils and the chin`}
       </Button>
     </Column>
   );

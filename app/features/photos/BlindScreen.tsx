@@ -11,6 +11,7 @@ import {
   type BlindCard,
   type Judge,
   type Landmarks,
+  msg,
 } from '@toile/core';
 import { newId, type TrialAnswer } from '@toile/contract';
 import { useChart, useClient } from '../../data/hooks';
@@ -31,7 +32,7 @@ export function BlindScreen({ id }: { readonly id: string }) {
   const router = useRouter();
   return (
     <Screen
-      title="Judged from photographs"
+      title={msg`Judged from photographs`}
       above={log.answer.data?.clientName}
       widest={560}
       onBack={() => router.navigate(`/trials/${id}`)}
@@ -73,23 +74,24 @@ function Photographed({ trial, log, landmarks }: OfTrial & { readonly landmarks:
   if (now.state !== 'worn' || !isGraded(measure))
     return (
       <Empty
-        title="Nothing to judge here"
+        title={msg`Nothing to judge here`}
         words={
           isGraded(measure)
-            ? 'Both halves have to be on, and the trial not judged yet.'
-            : 'The colour is read with the reader, not judged by eye.'
+            ? msg`Both halves have to be on, and the trial not judged yet.`
+            : msg`The colour is read with the reader, not judged by eye.`
         }
       />
     );
   if (shown.length === 0)
     return (
       <Empty
-        title="No photographs yet"
-        words={`Keep one or more that were taken since both halves were on${measure === 'flash' ? ', with the flash' : ''}: they stay on this device.`}
+        title={msg`No photographs yet`}
+        words={msg`Keep one or more that were taken since both halves were on${measure === 'flash' ? msg`, with the flash` : ''}: they stay on this device.`}
       >
-        <Button kind="main" onPress={() => router.navigate(`/charts/${trial.chartId}/photos`)}>
-          To the photographs
-        </Button>
+        <Button
+          kind="main"
+          onPress={() => router.navigate(`/charts/${trial.chartId}/photos`)}
+        >{msg`To the photographs`}</Button>
       </Empty>
     );
   return (
@@ -155,17 +157,20 @@ function Round({ trial, log, landmarks, photos, seed }: RoundProps) {
       <Column gap="$3">
         <Body role="status">{blindWords(result)}</Body>
         <Choice
-          label="Judged by"
+          label={msg`Judged by`}
           options={TRIAL_JUDGES}
           words={JUDGE_WORDS}
           chosen={[judge]}
           onChange={([by]) => by && setJudge(by)}
         />
         <Line>
-          <Button kind="main" large disabled={result.seen.length === 0} onPress={keep}>
-            Keep what was seen
-          </Button>
-          <Button onPress={() => setAt(0)}>Go through it again</Button>
+          <Button
+            kind="main"
+            large
+            disabled={result.seen.length === 0}
+            onPress={keep}
+          >{msg`Keep what was seen`}</Button>
+          <Button onPress={() => setAt(0)}>{msg`Go through it again`}</Button>
         </Line>
       </Column>
     );
@@ -174,7 +179,7 @@ function Round({ trial, log, landmarks, photos, seed }: RoundProps) {
   const words = Object.fromEntries(GRADE_WORDS[measure].map((grade, i) => [String(i), grade]));
   return (
     <Column gap="$3">
-      <Label aria-live="polite">{`${at + 1} of ${round.length}. Which side, which hour and what lies there is not said.`}</Label>
+      <Label aria-live="polite">{msg`${at + 1} of ${round.length}. Which side, which hour and what lies there is not said.`}</Label>
       <Half key={card.id} card={card} photos={photos} landmarks={landmarks} />
       <Body fontWeight="700">{MEASURE_ASKS[measure]}</Body>
       {zones.map((zone) => (
@@ -191,9 +196,11 @@ function Round({ trial, log, landmarks, photos, seed }: RoundProps) {
         />
       ))}
       <Line>
-        {at > 0 ? <Button onPress={() => setAt(at - 1)}>Back</Button> : null}
+        {at > 0 ? <Button onPress={() => setAt(at - 1)}>{msg`Back`}</Button> : null}
         <Button kind="main" large onPress={() => setAt(at + 1)}>
-          {zones.every((zone) => told[zone] !== undefined) ? 'Next' : 'Next, what is left open is not judged'}
+          {zones.every((zone) => told[zone] !== undefined)
+            ? msg`Next`
+            : msg`Next, what is left open is not judged`}
         </Button>
       </Line>
     </Column>
@@ -236,7 +243,7 @@ function Half({
   return (
     <img
       src={href}
-      alt="One half of a face"
+      alt={msg`One half of a face`}
       style={{ width: '100%', maxHeight: 380, objectFit: 'contain' }}
     />
   );

@@ -6,6 +6,7 @@ import {
   type Chart,
   type ProductGrade,
   type ZoneCast,
+  msg,
 } from '@toile/core';
 import type { KitAnswer } from '@toile/contract';
 import { call } from '../../data/call';
@@ -35,9 +36,9 @@ export function FlashTest({ chart, kit, photos }: FlashTestProps) {
   const [day, flash] = [of('daylight'), of('flash')];
   const skin = chart.client.skin.neck ?? skinTarget(chart.client.skin);
   const missing = [
-    day ? null : 'one by daylight',
-    flash ? null : 'one with the flash',
-    skin ? null : 'a reading of the skin',
+    day ? null : msg`one by daylight`,
+    flash ? null : msg`one with the flash`,
+    skin ? null : msg`a reading of the skin`,
   ].filter((one) => one !== null);
   const measure = async (): Promise<void> => {
     if (!day || !flash || !skin) return;
@@ -53,10 +54,10 @@ export function FlashTest({ chart, kit, photos }: FlashTestProps) {
     setBusy(false);
   };
   return (
-    <Column gap="$2" role="group" aria-label="Flash test">
-      <Subheading>What the flash throws back</Subheading>
+    <Column gap="$2" role="group" aria-label={msg`Flash test`}>
+      <Subheading>{msg`What the flash throws back`}</Subheading>
       {missing.length > 0 ? (
-        <Body color="$inkSoft">{`Still needed: ${missing.join(', ')}${day && flash ? '' : ', each with a bare place tapped'}.`}</Body>
+        <Body color="$inkSoft">{msg`Still needed: ${missing.join(', ')}${day && flash ? '' : msg`, each with a bare place tapped`}.`}</Body>
       ) : (
         <>
           {day && flash ? (
@@ -65,16 +66,16 @@ export function FlashTest({ chart, kit, photos }: FlashTestProps) {
                 <Column key={photo.id} flex={1} gap={0}>
                   <img
                     src={photo.href}
-                    alt={photo.light === 'flash' ? 'With the flash' : 'By daylight'}
+                    alt={photo.light === 'flash' ? msg`With the flash` : msg`By daylight`}
                     style={{ width: '100%', maxHeight: 260, objectFit: 'contain' }}
                   />
-                  <Label>{photo.light === 'flash' ? 'With the flash' : 'By daylight'}</Label>
+                  <Label>{photo.light === 'flash' ? msg`With the flash` : msg`By daylight`}</Label>
                 </Column>
               ))}
             </Line>
           ) : null}
           <Button kind="main" disabled={busy} onPress={() => void measure()}>
-            {busy ? 'Measuring' : 'Measure the pair'}
+            {busy ? msg`Measuring` : msg`Measure the pair`}
           </Button>
         </>
       )}
@@ -97,13 +98,14 @@ function Measured({
   const grades = productGrades(chart, casts);
   if (rows.length === 0)
     return (
-      <Body role="status" color="$weld">
-        ▲ The pictures do not show the same zones: take both from the front.
-      </Body>
+      <Body
+        role="status"
+        color="$weld"
+      >{msg`▲ The pictures do not show the same zones: take both from the front.`}</Body>
     );
   return (
     <Column gap="$2" aria-live="polite">
-      <Column gap={0} role="table" aria-label="What the flash threw back">
+      <Column gap={0} role="table" aria-label={msg`What the flash threw back`}>
         {rows.map(({ zone, title, words, white }) => (
           <Line
             key={zone}
@@ -123,10 +125,7 @@ function Measured({
           </Line>
         ))}
       </Column>
-      <Label>
-        Held against the bare place in both pictures, so that exposure and colour of the light do not count;
-        being nearer to the flash does not either. One pair of pictures on one face.
-      </Label>
+      <Label>{msg`Held against the bare place in both pictures, so that exposure and colour of the light do not count; being nearer to the flash does not either. One pair of pictures on one face.`}</Label>
       {grades.map((one) => (
         <Keep key={one.productId} one={one} kit={kit} />
       ))}
@@ -143,14 +142,14 @@ function Keep({ one, kit }: { readonly one: ProductGrade; readonly kit: KitAnswe
   const kept = product.flashGrade === one.grade;
   return (
     <Column gap="$1">
-      <Body>{`${one.name}: ${FLASH_WORDS[one.grade]} (${where}), if it alone did it. ${
+      <Body>{msg`${one.name}: ${FLASH_WORDS[one.grade]} (${where}), if it alone did it. ${
         product.flashGrade === undefined
-          ? 'Nothing noted so far.'
-          : `Noted so far: ${FLASH_WORDS[product.flashGrade]}.`
+          ? msg`Nothing noted so far.`
+          : msg`Noted so far: ${FLASH_WORDS[product.flashGrade]}.`
       }`}</Body>
       <Line>
         <Button
-          label={`${kept ? 'Noted' : 'Note it'}: ${one.name}`}
+          label={`${kept ? msg`Noted` : msg`Note it`}: ${one.name}`}
           disabled={busy || kept}
           onPress={() =>
             void save(async () => {
@@ -163,7 +162,7 @@ function Keep({ one, kit }: { readonly one: ProductGrade; readonly kit: KitAnswe
             })
           }
         >
-          {kept ? 'Noted' : 'Note it'}
+          {kept ? msg`Noted` : msg`Note it`}
         </Button>
       </Line>
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}

@@ -2,13 +2,14 @@ import { useState } from 'react';
 import { Body, Button, Column, Dialog, Label, Line, Subheading } from '../../ui';
 import { instantInWords } from '../words/dates';
 import type { Photos, ShownPhoto } from './usePhotos';
+import { messages, msg, term } from '@toile/core';
 
 type KeptPhotosProps = Pick<Photos, 'studioKeeps' | 'send' | 'drop'> & {
   readonly photos: readonly ShownPhoto[];
   /** Whether whoever looks may drop what is the studio's. */ readonly mayDrop: boolean;
 };
 
-const LIGHT_WORDS = { daylight: 'By daylight', flash: 'With the flash' } as const;
+const LIGHT_WORDS = messages({ daylight: 'By daylight', flash: 'With the flash' } as const);
 
 /** The photographs there are, with where each is kept; what is with the studio is dropped for everybody, and asked about first. */
 export function KeptPhotos({ photos, studioKeeps, mayDrop, send, drop }: KeptPhotosProps) {
@@ -20,8 +21,8 @@ export function KeptPhotos({ photos, studioKeeps, mayDrop, send, drop }: KeptPho
     setBusy(null);
   };
   return (
-    <Column gap="$2" role="group" aria-label="Kept photographs">
-      <Subheading>{`${photos.length} kept`}</Subheading>
+    <Column gap="$2" role="group" aria-label={msg`Kept photographs`}>
+      <Subheading>{msg`${photos.length} kept`}</Subheading>
       <Line gap="$3" alignItems="flex-start">
         {photos.map((photo) => {
           const when = instantInWords(photo.at);
@@ -32,42 +33,38 @@ export function KeptPhotos({ photos, studioKeeps, mayDrop, send, drop }: KeptPho
                 alt={`${LIGHT_WORDS[photo.light]}, ${when}`}
                 style={{ width: '100%', height: 112, objectFit: 'cover' }}
               />
-              <Label>{`${photo.light}, ${when}${photo.bare ? '' : ', no bare place'}`}</Label>
-              <Label>{photo.where === 'studio' ? 'With the studio' : 'On this device alone'}</Label>
+              <Label>{`${photo.light}, ${when}${photo.bare ? '' : msg`, no bare place`}`}</Label>
+              <Label>{photo.where === 'studio' ? msg`With the studio` : msg`On this device alone`}</Label>
               {photo.where === 'device' && studioKeeps ? (
                 <Button
-                  label={`Keep with the studio: the photograph of ${when}, ${photo.light}`}
+                  label={msg`Keep with the studio: the photograph of ${when}, ${term(photo.light)}`}
                   disabled={busy !== null}
                   onPress={() => void during(photo.id, () => send(photo))}
                 >
-                  {busy === photo.id ? 'Sending' : 'Keep with the studio'}
+                  {busy === photo.id ? msg`Sending` : msg`Keep with the studio`}
                 </Button>
               ) : null}
               {photo.where === 'device' || mayDrop ? (
                 <Button
-                  label={`Drop the photograph of ${when}, ${photo.light}`}
+                  label={msg`Drop the photograph of ${when}, ${term(photo.light)}`}
                   disabled={busy !== null}
                   onPress={() => (photo.where === 'studio' ? setAsked(photo) : void drop(photo))}
-                >
-                  Drop
-                </Button>
+                >{msg`Drop`}</Button>
               ) : null}
             </Column>
           );
         })}
       </Line>
       {asked ? (
-        <Dialog title="Drop it for everybody?" onClose={() => setAsked(null)}>
-          <Body>{`The photograph of ${instantInWords(asked.at)}, ${asked.light}, is gone from the studio for good. Backups made before still hold it.`}</Body>
+        <Dialog title={msg`Drop it for everybody?`} onClose={() => setAsked(null)}>
+          <Body>{msg`The photograph of ${instantInWords(asked.at)}, ${term(asked.light)}, is gone from the studio for good. Backups made before still hold it.`}</Body>
           <Button
             kind="main"
             onPress={() => {
               setAsked(null);
               void during(asked.id, () => drop(asked));
             }}
-          >
-            Drop it
-          </Button>
+          >{msg`Drop it`}</Button>
         </Dialog>
       ) : null}
     </Column>

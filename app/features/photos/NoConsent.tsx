@@ -1,4 +1,4 @@
-import { photographRefused } from '@toile/core';
+import { photographRefused, msg } from '@toile/core';
 import { useRouter } from 'expo-router';
 import { useEffect } from 'react';
 import type { ClientAnswer } from '@toile/contract';
@@ -13,11 +13,11 @@ export const mayPhotograph = (client: Asked): boolean => photographRefused(today
 
 const WHY = {
   refused: (name: string) =>
-    `${name} does not want photographs. If that has changed, say so in the first talk.`,
+    msg`${name} does not want photographs. If that has changed, say so in the first talk.`,
   'not asked': (name: string) =>
-    `Nobody has asked ${name} yet. Ask in the first talk whether photographs may be kept.`,
+    msg`Nobody has asked ${name} yet. Ask in the first talk whether photographs may be kept.`,
   'no guardian': (name: string) =>
-    `${name} is a minor: first a guardian says yes, and it is noted in the first talk.`,
+    msg`${name} is a minor: first a guardian says yes, and it is noted in the first talk.`,
 } as const;
 
 /** Said in place of photographs where nobody agreed to them. */
@@ -28,12 +28,13 @@ export function NoConsent({ client }: { readonly client: Asked }) {
   useEffect(() => void dropIfRefused(client.id, said), [said, client.id]);
   return (
     <Empty
-      title="No photographs"
+      title={msg`No photographs`}
       words={WHY[photographRefused(todayText(), client) ?? 'not asked'](client.name)}
     >
-      <Button kind="main" onPress={() => router.navigate(`/clients/${client.id}/consult`)}>
-        To the first talk
-      </Button>
+      <Button
+        kind="main"
+        onPress={() => router.navigate(`/clients/${client.id}/consult`)}
+      >{msg`To the first talk`}</Button>
     </Empty>
   );
 }

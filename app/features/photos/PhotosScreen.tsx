@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import type { Chart } from '@toile/core';
+import { msg, type Chart } from '@toile/core';
 import { may } from '@toile/contract';
 import { useChart, useClient, useKit, useSession } from '../../data/hooks';
 import { Body, Column, Label, Loading, Ready, Screen } from '../../ui';
@@ -16,7 +16,7 @@ export function PhotosScreen({ id }: { readonly id: string }) {
   const router = useRouter();
   return (
     <Screen
-      title="Photographs"
+      title={msg`Photographs`}
       above={chart.data ? `${chart.data.chart.client.name} · ${chart.data.chart.look.name}` : undefined}
       widest={760}
       onBack={() => (router.canGoBack() ? router.back() : router.navigate(`/charts/${id}`))}

@@ -1,4 +1,4 @@
-import { ENOUGH_REPEATS, type blindResult, type TrialMeasure } from '@toile/core';
+import { ENOUGH_REPEATS, type blindResult, type TrialMeasure, msg } from '@toile/core';
 import type { Photo } from '../../data/photos';
 
 /** The photographs a trial can be judged by: taken since both halves were on, in the light that is judged. */
@@ -20,9 +20,9 @@ export function blindWords({
   repeats,
   reliable,
 }: Pick<ReturnType<typeof blindResult>, 'seen' | 'repeats' | 'reliable'>): string {
-  if (seen.length === 0) return 'Nothing was judged: go through it again.';
+  if (seen.length === 0) return msg`Nothing was judged: go through it again.`;
   if (reliable === null)
-    return `Shown twice and judged twice: ${repeats.of}, ${repeats.alike} of them alike. Under ${ENOUGH_REPEATS} nothing is said of how well the eye could tell.`;
-  const alike = `Of ${repeats.of} judged twice, ${repeats.alike} were judged alike`;
-  return reliable ? `${alike}.` : `▲ ${alike}: the eye could not tell them apart reliably.`;
+    return msg`Shown twice and judged twice: ${repeats.of}, ${repeats.alike} of them alike. Under ${ENOUGH_REPEATS} nothing is said of how well the eye could tell.`;
+  const alike = msg`Of ${repeats.of} judged twice, ${repeats.alike} were judged alike`;
+  return reliable ? `${alike}.` : msg`▲ ${alike}: the eye could not tell them apart reliably.`;
 }

@@ -1,24 +1,24 @@
-import { trialZoneWords, type TrialZone, type ZoneCast } from '@toile/core';
+import { trialZoneWords, type TrialZone, type ZoneCast, messages, msg, plural } from '@toile/core';
 import { capital } from '../words/capital';
 
 /** What was tapped of a photograph, in order; the last may be left out. */
 export const PHOTO_TAPS = ['pupil_right', 'pupil_left', 'gnathion', 'bare'] as const;
 export type PhotoTap = (typeof PHOTO_TAPS)[number];
-export const PHOTO_TAP_WORDS: Readonly<Record<PhotoTap, string>> = {
+export const PHOTO_TAP_WORDS: Readonly<Record<PhotoTap, string>> = messages({
   pupil_right: 'the middle of the client’s right pupil, on the left of a picture that is no mirror',
   pupil_left: 'the middle of the client’s left pupil',
   gnathion: 'the underside of the chin',
   bare: 'skin without make-up: an ear, a shoulder, the chest',
-};
+});
 
 /** In words what a flash threw back in a zone, both sides together. */
 export function castWords(casts: readonly ZoneCast[]): string {
   const told = casts.filter(({ burnt }) => !burnt);
-  if (told.length === 0) return 'burnt out: take it again, further away';
+  if (told.length === 0) return msg`burnt out: take it again, further away`;
   const deltaL = told.reduce((sum, one) => sum + one.deltaL, 0) / told.length;
-  if (told.some(({ cast }) => cast === true)) return `white: ${deltaL.toFixed(1)} lighter than by day`;
-  if (told.some(({ cast }) => cast === null)) return 'the pictures cannot tell';
-  return deltaL < 0.5 ? 'nothing' : `${deltaL.toFixed(1)} lighter than by day: does not show`;
+  if (told.some(({ cast }) => cast === true)) return msg`white: ${deltaL.toFixed(1)} lighter than by day`;
+  if (told.some(({ cast }) => cast === null)) return msg`the pictures cannot tell`;
+  return deltaL < 0.5 ? msg`nothing` : msg`${deltaL.toFixed(1)} lighter than by day: does not show`;
 }
 
 /** Zone by zone, in the order of the face. */
@@ -49,13 +49,13 @@ export function besides<P extends Placed>(here: readonly P[], there: readonly P[
 }
 
 export const missingWords = (count: number): string =>
-  `${count === 1 ? 'One photograph is' : `${count} photographs are`} with the studio and cannot be shown without it: try again with a network.`;
+  msg`${plural(count)`One photograph is|${count} photographs are`} with the studio and cannot be shown without it: try again with a network.`;
 
 /** Where photographs stand and what becomes of them, before anything is added. */
 export function keepingWords(studioKeeps: boolean): string {
   return studioKeeps
-    ? 'Kept with the studio, made smaller and without what the camera wrote about the place; gone when the client no longer agrees or is erased.'
-    : 'Kept on this device alone and never sent; gone when the client is erased or you sign out here.';
+    ? msg`Kept with the studio, made smaller and without what the camera wrote about the place; gone when the client no longer agrees or is erased.`
+    : msg`Kept on this device alone and never sent; gone when the client is erased or you sign out here.`;
 }
 
 const CHUNK = 0x8000;

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Photograph } from '@toile/core';
+import { msg, type Photograph } from '@toile/core';
 import { call, pictureAt } from '../../data/call';
 import { usePhotographs, useRefresh } from '../../data/hooks';
 import { dropPhoto, keepPhoto, photosOf, type Photo } from '../../data/photos';
@@ -43,7 +43,7 @@ export function usePhotos(clientId: string, chartId: string): Photos {
       () => {
         if (!current) return;
         setHere([]);
-        setFailure('This device keeps no photographs: a private window, or no room left.');
+        setFailure(msg`This device keeps no photographs: a private window, or no room left.`);
       },
     );
     return () => {
@@ -66,7 +66,7 @@ export function usePhotos(clientId: string, chartId: string): Photos {
       await refresh({ name: 'photographs', params, answer });
       return true;
     } catch (error) {
-      setFailure(`It is on this device and not with the studio yet. ${wordsOf(error)}`);
+      setFailure(msg`It is on this device and not with the studio yet. ${wordsOf(error)}`);
       return false;
     }
   };
@@ -76,7 +76,7 @@ export function usePhotos(clientId: string, chartId: string): Photos {
     failure:
       failure ??
       (studio.error
-        ? `What the studio keeps is not shown. ${studio.error.message}`
+        ? msg`What the studio keeps is not shown. ${studio.error.message}`
         : (there?.failure ?? null)),
     keep: async (photo) => {
       try {
@@ -84,7 +84,7 @@ export function usePhotos(clientId: string, chartId: string): Photos {
         setFailure(null);
         again();
       } catch {
-        setFailure('The photograph was not kept: this device has no room for it. Drop another one first.');
+        setFailure(msg`The photograph was not kept: this device has no room for it. Drop another one first.`);
         return false;
       }
       // What the network loses stays here, and is sent by a touch.
@@ -103,7 +103,7 @@ export function usePhotos(clientId: string, chartId: string): Photos {
         }
         setFailure(null);
       } catch (error) {
-        setFailure(`It was not dropped. ${wordsOf(error)}`);
+        setFailure(msg`It was not dropped. ${wordsOf(error)}`);
       }
     },
   };

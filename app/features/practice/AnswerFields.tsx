@@ -7,6 +7,7 @@ import {
   type MixExercise,
   type PanExercise,
   type StepsExercise,
+  msg,
 } from '@toile/core';
 import { Body, Button, Choice, Column, Judged, Label, Line, Swatch } from '../../ui';
 import { FaceStage } from '../face/FaceStage';
@@ -25,7 +26,7 @@ function InOrder<T extends { readonly id: string }>({ items, nameOf, show, done,
   const [order, setOrder] = useState(items);
   return (
     <Column gap="$2">
-      <Column gap={0} role="list" aria-label="In order">
+      <Column gap={0} role="list" aria-label={msg`In order`}>
         {order.map((item, i) => (
           <Line
             key={item.id}
@@ -43,14 +44,14 @@ function InOrder<T extends { readonly id: string }>({ items, nameOf, show, done,
             {done ? null : (
               <>
                 <Button
-                  label={`${nameOf(item)} earlier`}
+                  label={msg`${nameOf(item)} earlier`}
                   disabled={i === 0}
                   onPress={() => setOrder(movedBy(order, i, -1))}
                 >
                   ↑
                 </Button>
                 <Button
-                  label={`${nameOf(item)} later`}
+                  label={msg`${nameOf(item)} later`}
                   disabled={i === order.length - 1}
                   onPress={() => setOrder(movedBy(order, i, 1))}
                 >
@@ -62,9 +63,7 @@ function InOrder<T extends { readonly id: string }>({ items, nameOf, show, done,
         ))}
       </Column>
       {done ? null : (
-        <Button kind="main" large onPress={() => onDone(order)}>
-          That is the order
-        </Button>
+        <Button kind="main" large onPress={() => onDone(order)}>{msg`That is the order`}</Button>
       )}
     </Column>
   );
@@ -88,10 +87,10 @@ export function OrderPans({
   return (
     <InOrder
       items={task.pans}
-      nameOf={({ id }) => `Pan ${id.toUpperCase()}`}
+      nameOf={({ id }) => msg`Pan ${id.toUpperCase()}`}
       show={({ id, lab }) => (
         <>
-          {pan(lab, `pan ${id.toUpperCase()}`)}
+          {pan(lab, msg`pan ${id.toUpperCase()}`)}
           <Body>{id.toUpperCase()}</Body>
         </>
       )}
@@ -132,21 +131,21 @@ export function PickPumps({
   readonly onGive: (ids: readonly string[]) => void;
 }) {
   const [taken, setTaken] = useState<readonly string[]>([]);
-  const named = (id: string): string => `Pan ${id.toUpperCase()}`;
+  const named = (id: string): string => msg`Pan ${id.toUpperCase()}`;
   return (
     <Column gap="$3">
       <Judged padding="$3">
         <Line gap="$3">
-          <Swatch lab={task.skin} size={96} label="the skin" />
-          <Label color="$ink">The skin</Label>
+          <Swatch lab={task.skin} size={96} label={msg`the skin`} />
+          <Label color="$ink">{msg`The skin`}</Label>
         </Line>
       </Judged>
-      <Line gap="$2" role="group" aria-label="Pans">
+      <Line gap="$2" role="group" aria-label={msg`Pans`}>
         {task.pans.map(({ id, lab }) => (
           <Column key={id} gap="$1" alignItems="center">
             {pan(lab, named(id))}
             <Button
-              label={`A pump of ${named(id)}`}
+              label={msg`A pump of ${named(id)}`}
               disabled={done || taken.length === 2}
               onPress={() => setTaken([...taken, id])}
             >
@@ -155,20 +154,23 @@ export function PickPumps({
           </Column>
         ))}
       </Line>
-      <Line role="status" aria-label="Taken" flexWrap="nowrap" gap="$2" minHeight={44}>
+      <Line role="status" aria-label={msg`Taken`} flexWrap="nowrap" gap="$2" minHeight={44}>
         <Body flex={1}>
           {taken.length === 0
-            ? 'No pump taken yet.'
-            : taken.map((id) => `one pump of ${id.toUpperCase()}`).join(', ')}
+            ? msg`No pump taken yet.`
+            : taken.map((id) => msg`one pump of ${id.toUpperCase()}`).join(', ')}
         </Body>
         {taken.length > 0 && !done ? (
-          <Button onPress={() => setTaken(taken.slice(0, -1))}>Put back</Button>
+          <Button onPress={() => setTaken(taken.slice(0, -1))}>{msg`Put back`}</Button>
         ) : null}
       </Line>
       {done ? null : (
-        <Button kind="main" large disabled={taken.length !== 2} onPress={() => onGive(taken)}>
-          Those two pumps
-        </Button>
+        <Button
+          kind="main"
+          large
+          disabled={taken.length !== 2}
+          onPress={() => onGive(taken)}
+        >{msg`Those two pumps`}</Button>
       )}
     </Column>
   );
@@ -193,7 +195,7 @@ export function PickBroken({
         {...model}
         height={300}
         framing="face"
-        label="The chart on its face"
+        label={msg`The chart on its face`}
         layers={chart.placements.flatMap(({ placement, role }, i) =>
           role === 'care' || role === 'base'
             ? []
@@ -208,14 +210,14 @@ export function PickBroken({
         )}
       />
       {chart.face ? <Body fontWeight="700">{chart.face}</Body> : null}
-      <Column gap="$1" role="list" aria-label="The steps">
+      <Column gap="$1" role="list" aria-label={msg`The steps`}>
         {chart.steps.map(({ id, words }, i) => (
           <Body key={id} role="listitem">{`${i + 1}. ${words}`}</Body>
         ))}
       </Column>
       <Choice
         several
-        label="What is wrong, one thing or two"
+        label={msg`What is wrong, one thing or two`}
         options={chart.choices.map(({ id }) => id)}
         words={Object.fromEntries(
           chart.choices.map(({ id, words }) => [id, done && chart.right.includes(id) ? `▲ ${words}` : words]),
@@ -224,9 +226,12 @@ export function PickBroken({
         onChange={(next) => (done ? undefined : setPicked(next))}
       />
       {done ? null : (
-        <Button kind="main" large disabled={picked.length === 0} onPress={() => onGive(picked)}>
-          That is it
-        </Button>
+        <Button
+          kind="main"
+          large
+          disabled={picked.length === 0}
+          onPress={() => onGive(picked)}
+        >{msg`That is it`}</Button>
       )}
     </Column>
   );
@@ -245,11 +250,16 @@ export function PickCorrector({
     <Column gap="$3">
       <Judged padding="$3">
         <Line gap="$3">
-          <Swatch lab={task.under} beside={task.cheek} size={96} label="under the eye, beside the cheek" />
-          <Label color="$ink">Under the eye, beside the cheek</Label>
+          <Swatch
+            lab={task.under}
+            beside={task.cheek}
+            size={96}
+            label={msg`under the eye, beside the cheek`}
+          />
+          <Label color="$ink">{msg`Under the eye, beside the cheek`}</Label>
         </Line>
       </Judged>
-      <Line gap="$2" role="group" aria-label="Correctors">
+      <Line gap="$2" role="group" aria-label={msg`Correctors`}>
         {task.pans.map(({ id, words, lab }) => (
           <Column key={id} gap="$1" alignItems="center">
             {pan(lab, words)}

@@ -1,5 +1,5 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { outlineOf, type DrawnExercise, type Point } from '@toile/core';
+import { outlineOf, type DrawnExercise, type Point, msg, term } from '@toile/core';
 import { useColours } from '../../ui';
 import { FaceStage } from '../face/FaceStage';
 import { askedLine, frameOf } from './practiceView';
@@ -42,7 +42,7 @@ export function DrawPad({ task, height, judged, watching, onDrawn }: DrawPadProp
       skin={model.skin}
       height={height}
       framing={frameOf(task)}
-      label={`A face to practise on, the client’s ${task.side}`}
+      label={msg`A face to practise on, the client’s ${term(task.side)}`}
     >
       {(toPixels, mmPerPixel, toMm) => {
         const region = (of: typeof placement): string =>
@@ -198,7 +198,7 @@ function Surface({ toMm, toPixels, mmPerPixel, start, onDrawn }: SurfaceProps) {
     <div
       role="application"
       tabIndex={0}
-      aria-label="Draw here. By keys: arrows move the pen a millimetre, with Shift five; Space puts it down and lifts it, Backspace begins anew, Enter is done."
+      aria-label={msg`Draw here. By keys: arrows move the pen a millimetre, with Shift five; Space puts it down and lifts it, Backspace begins anew, Enter is done.`}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
         drawing.current = [at(event)];

@@ -9,6 +9,7 @@ import {
   type Exercise,
   type Given,
   type Level,
+  msg,
 } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Body, Button, Column, Empty, Label, Line, Loading, Screen } from '../../ui';
@@ -23,11 +24,11 @@ export function ExerciseScreen({ skillId }: { readonly skillId: string }) {
   const router = useRouter();
   const skill = skillNamed(skillId);
   return (
-    <Screen title={skill?.name ?? 'Practice'} widest={760} onBack={() => router.navigate('/practice')}>
+    <Screen title={skill?.name ?? msg`Practice`} widest={760} onBack={() => router.navigate('/practice')}>
       {skill ? (
         <Work skillId={skillId} why={skill.why} />
       ) : (
-        <Empty title="No such skill" words="Choose one of the list." />
+        <Empty title={msg`No such skill`} words={msg`Choose one of the list.`} />
       )}
     </Screen>
   );
@@ -36,7 +37,7 @@ export function ExerciseScreen({ skillId }: { readonly skillId: string }) {
 function Work({ skillId, why }: { readonly skillId: string; readonly why: string }) {
   const log = usePracticeLog();
   // Without a network practice begins with what is known here.
-  if (!log.answer.data && !log.answer.error) return <Loading words="A fresh face" />;
+  if (!log.answer.data && !log.answer.error) return <Loading words={msg`A fresh face`} />;
   const level = practiceNow(log.events).find((one) => one.skill === skillId)?.level ?? 0;
   return <Run skillId={skillId} why={why} level={level} tell={log.tell} />;
 }
@@ -69,7 +70,7 @@ function Run({ skillId, why, level, tell }: RunProps) {
   ).answer;
   const task = ready ?? (answer?.seed === seed ? answer : null);
   if (error) return <Body role="alert" color="$madder">{`▲ ${error}`}</Body>;
-  if (!task) return <Loading words="A fresh face" />;
+  if (!task) return <Loading words={msg`A fresh face`} />;
   return (
     <Attempt
       key={seed}
@@ -140,19 +141,15 @@ function Attempt({ task, why, onJudged, onNew }: AttemptProps) {
       )}
       <Field key={again} task={task} result={result} watching={watching} onGive={give} />
       {refused ? (
-        <Body role="alert" color="$madder">
-          ▲ Draw all the way round, back to where you began.
-        </Body>
+        <Body role="alert" color="$madder">{msg`▲ Draw all the way round, back to where you began.`}</Body>
       ) : null}
       {result ? (
-        <Column gap="$2" role="status" aria-label="What it was">
+        <Column gap="$2" role="status" aria-label={msg`What it was`}>
           <Body fontWeight="700">{`${GRADE_WORDS[result.judged.grade]}. ${result.judged.first}`}</Body>
           {result.judged.well ? <Body>{`✓ ${result.judged.well}`}</Body> : null}
-          {result.counted ? null : <Label>Not counted: the answer had been seen.</Label>}
+          {result.counted ? null : <Label>{msg`Not counted: the answer had been seen.`}</Label>}
           {drawn ? (
-            <Label>
-              Dashed and filled: the guide on this face. The line: yours. The ring: where it is farthest.
-            </Label>
+            <Label>{msg`Dashed and filled: the guide on this face. The line: yours. The ring: where it is farthest.`}</Label>
           ) : null}
         </Column>
       ) : null}
@@ -160,7 +157,7 @@ function Attempt({ task, why, onJudged, onNew }: AttemptProps) {
         {result ? (
           <>
             <Button kind="main" large onPress={onNew}>
-              {drawn ? 'A new face' : 'Another'}
+              {drawn ? msg`A new face` : msg`Another`}
             </Button>
             <Button
               large
@@ -169,9 +166,7 @@ function Attempt({ task, why, onJudged, onNew }: AttemptProps) {
                 setWatching(false);
                 setAgain(again + 1);
               }}
-            >
-              The same again
-            </Button>
+            >{msg`The same again`}</Button>
           </>
         ) : null}
         {drawn ? (
@@ -182,7 +177,7 @@ function Attempt({ task, why, onJudged, onNew }: AttemptProps) {
               setSeen(true);
             }}
           >
-            {watching ? 'Draw it yourself' : 'Watch it drawn'}
+            {watching ? msg`Draw it yourself` : msg`Watch it drawn`}
           </Button>
         ) : null}
       </Line>

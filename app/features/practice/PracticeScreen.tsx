@@ -1,6 +1,15 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { dueFirst, practiceNow, SKILLS, skillNamed, type Attempt, type SkillNow } from '@toile/core';
+import {
+  dueFirst,
+  practiceNow,
+  SKILLS,
+  skillNamed,
+  type Attempt,
+  type SkillNow,
+  msg,
+  plural,
+} from '@toile/core';
 import { may, newId, type PracticeAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh, useSession } from '../../data/hooks';
@@ -28,7 +37,7 @@ export function PracticeScreen() {
   const log = usePracticeLog();
   const router = useRouter();
   return (
-    <Screen title="Practice" widest={760} onBack={() => router.navigate('/settings')}>
+    <Screen title={msg`Practice`} widest={760} onBack={() => router.navigate('/settings')}>
       <Ready remote={log.answer}>{(answer) => <Practice answer={answer} log={log} />}</Ready>
     </Screen>
   );
@@ -45,24 +54,22 @@ function Practice({ answer, log }: { readonly answer: PracticeAnswer; readonly l
   const { week } = answer;
   return (
     <Column gap="$5">
-      <Label>
-        A fresh invented face each time. What goes well comes back later, what does not, soon. It is yours
-        alone, unless you share a skill.
-      </Label>
+      <Label>{msg`A fresh invented face each time. What goes well comes back later, what does not, soon. It is yours alone, unless you share a skill.`}</Label>
       {week ? (
-        <Column gap="$2" role="group" aria-label="This week">
-          <Body fontWeight="700">{`This week: ${skillNamed(week.skill)?.name ?? week.skill}, set by ${week.by}.`}</Body>
+        <Column gap="$2" role="group" aria-label={msg`This week`}>
+          <Body fontWeight="700">{msg`This week: ${skillNamed(week.skill)?.name ?? week.skill}, set by ${week.by}.`}</Body>
           <Line>
-            <Button kind="main" onPress={() => router.navigate(`/practice/${week.skill}`)}>
-              Practise it
-            </Button>
+            <Button
+              kind="main"
+              onPress={() => router.navigate(`/practice/${week.skill}`)}
+            >{msg`Practise it`}</Button>
           </Line>
         </Column>
       ) : null}
       {log.unsentCount > 0 ? (
-        <Label role="status">{`${log.unsentCount} kept here, not sent yet.`}</Label>
+        <Label role="status">{msg`${log.unsentCount} kept here, not sent yet.`}</Label>
       ) : null}
-      <Column gap={0} role="group" aria-label="Skills">
+      <Column gap={0} role="group" aria-label={msg`Skills`}>
         {all.map((one) => (
           <Column key={one.skill} gap={0}>
             <Row
@@ -84,7 +91,7 @@ function Practice({ answer, log }: { readonly answer: PracticeAnswer; readonly l
 function SkillPart({ one, log }: { readonly one: SkillNow; readonly log: Log }) {
   const router = useRouter();
   const refresh = useRefresh();
-  const { busy, failure, save } = useSaving('It was not done. Try again.');
+  const { busy, failure, save } = useSaving(msg`It was not done. Try again.`);
   const [sure, setSure] = useState(false);
   const skill = skillNamed(one.skill);
   const attempts = log.events.filter(
@@ -100,13 +107,15 @@ function SkillPart({ one, log }: { readonly one: SkillNow; readonly log: Log }) 
     <Column gap="$3" paddingVertical="$3">
       <Body>{skill?.why}</Body>
       <Line>
-        <Button kind="main" large onPress={() => router.navigate(`/practice/${one.skill}`)}>
-          Practise
-        </Button>
+        <Button
+          kind="main"
+          large
+          onPress={() => router.navigate(`/practice/${one.skill}`)}
+        >{msg`Practise`}</Button>
       </Line>
       {attempts.length >= 5 ? <Progress one={one} attempts={attempts} /> : null}
       <Switch
-        label="Share this skill with the team"
+        label={msg`Share this skill with the team`}
         on={one.shared}
         onToggle={() =>
           log.tell({
@@ -122,14 +131,12 @@ function SkillPart({ one, log }: { readonly one: SkillNow; readonly log: Log }) 
         <Line>
           {sure ? (
             <>
-              <Label flex={1}>{`All ${attempts.length} attempts of this skill, for good?`}</Label>
-              <Button kind="main" disabled={busy} onPress={() => void forget()}>
-                Let them go
-              </Button>
-              <Button onPress={() => setSure(false)}>Keep them</Button>
+              <Label flex={1}>{msg`All ${attempts.length} attempts of this skill, for good?`}</Label>
+              <Button kind="main" disabled={busy} onPress={() => void forget()}>{msg`Let them go`}</Button>
+              <Button onPress={() => setSure(false)}>{msg`Keep them`}</Button>
             </>
           ) : (
-            <Button onPress={() => setSure(true)}>Let go of my attempts</Button>
+            <Button onPress={() => setSure(true)}>{msg`Let go of my attempts`}</Button>
           )}
         </Line>
       ) : null}
@@ -146,7 +153,7 @@ function Progress({ one, attempts }: { readonly one: SkillNow; readonly attempts
     <Column gap="$2">
       <Body>{lastWords(one)}</Body>
       <LineGraph values={shown.map(({ miss }) => miss)} most={Math.ceil(most)} sections={3} height={120} />
-      <Column gap={0} role="table" aria-label="The last five, newest first">
+      <Column gap={0} role="table" aria-label={msg`The last five, newest first`}>
         {[...attempts]
           .reverse()
           .slice(0, 5)
@@ -167,15 +174,15 @@ function Progress({ one, attempts }: { readonly one: SkillNow; readonly attempts
 function Team({ answer }: { readonly answer: PracticeAnswer }) {
   if (answer.team.length === 0) return null;
   return (
-    <Column gap="$2" role="group" aria-label="Shared by the team">
-      <Subheading>Shared by the team</Subheading>
+    <Column gap="$2" role="group" aria-label={msg`Shared by the team`}>
+      <Subheading>{msg`Shared by the team`}</Subheading>
       {answer.team.map((one) => (
         <Label key={`${one.name} ${one.skill}`}>
           {[
             `${one.name}, ${skillNamed(one.skill)?.name ?? one.skill}`,
-            `${one.attempts} ${one.attempts === 1 ? 'attempt' : 'attempts'}`,
+            plural(one.attempts)`${one.attempts} attempt|${one.attempts} attempts`,
             lastWords(one),
-            one.at ? `last on ${dayInWords(one.at)}` : null,
+            one.at ? msg`last on ${dayInWords(one.at)}` : null,
           ]
             .filter((words) => words !== null)
             .join(' · ')}
@@ -187,7 +194,7 @@ function Team({ answer }: { readonly answer: PracticeAnswer }) {
 
 function SetWeek() {
   const refresh = useRefresh();
-  const { busy, failure, save } = useSaving('It was not set. Try again.');
+  const { busy, failure, save } = useSaving(msg`It was not set. Try again.`);
   const [skill, setSkill] = useState<string | null>(null);
   const set = (): Promise<unknown> =>
     save(async () => {
@@ -202,19 +209,17 @@ function SetWeek() {
       await refresh();
     });
   return (
-    <Column gap="$2" role="group" aria-label="A skill for the week">
-      <Subheading>A skill for the week</Subheading>
+    <Column gap="$2" role="group" aria-label={msg`A skill for the week`}>
+      <Subheading>{msg`A skill for the week`}</Subheading>
       <Choice
-        label="For everybody, from today"
+        label={msg`For everybody, from today`}
         options={SKILLS.map(({ id }) => id)}
         words={Object.fromEntries(SKILLS.map(({ id, name }) => [id, name]))}
         chosen={skill ? [skill] : []}
         onChange={([one]) => one && setSkill(one)}
       />
       <Line>
-        <Button disabled={busy || !skill} onPress={() => void set()}>
-          Set it
-        </Button>
+        <Button disabled={busy || !skill} onPress={() => void set()}>{msg`Set it`}</Button>
       </Line>
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
     </Column>

@@ -1,26 +1,35 @@
-import { skillNamed, type DrawnExercise, type Grade, type Point, type SkillNow } from '@toile/core';
+import {
+  skillNamed,
+  type DrawnExercise,
+  type Grade,
+  type Point,
+  type SkillNow,
+  messages,
+  msg,
+  plural,
+} from '@toile/core';
 
-export const GRADE_WORDS: Readonly<Record<Grade, string>> = {
+export const GRADE_WORDS: Readonly<Record<Grade, string>> = messages({
   sure: '● sure',
   good: '◐ good',
   near: '○ near',
   again: '· once more',
-};
+});
 
 /** What a miss is told in: millimetres of a line, steps of a shade, pairs that stood wrong. */
 export function missWords(skill: string, miss: number): string {
   const kind = skillNamed(skill)?.kind;
-  if (kind === 'line' || kind === 'patch') return `${miss.toFixed(1)} mm`;
-  if (kind === 'depth') return `${miss.toFixed(1)} of a step`;
-  if (kind === 'undertone') return `${miss.toFixed(0)} degrees`;
-  if (kind === 'corrector' || kind === 'mix') return `${miss.toFixed(1)} off the best`;
-  if (kind === 'broken') return miss === 0 ? 'seen' : `${miss.toFixed(0)} missed or taken wrongly`;
-  return `${miss.toFixed(0)} ${miss === 1 ? 'pair' : 'pairs'}`;
+  if (kind === 'line' || kind === 'patch') return msg`${miss.toFixed(1)} mm`;
+  if (kind === 'depth') return msg`${miss.toFixed(1)} of a step`;
+  if (kind === 'undertone') return msg`${miss.toFixed(0)} degrees`;
+  if (kind === 'corrector' || kind === 'mix') return msg`${miss.toFixed(1)} off the best`;
+  if (kind === 'broken') return miss === 0 ? 'seen' : msg`${miss.toFixed(0)} missed or taken wrongly`;
+  return plural(miss)`1 pair|${miss.toFixed(0)} pairs`;
 }
 
 /** Where a hand stands in a line: 'due today · last five 2.4 mm (1.9 to 3.1)'. */
 export function standsWords(one: SkillNow, now: Date): string {
-  return [dueWords(one.due, now), lastWords(one), one.better ? 'better than at first' : null]
+  return [dueWords(one.due, now), lastWords(one), one.better ? msg`better than at first` : null]
     .filter((words) => words !== null)
     .join(' · ');
 }
@@ -28,7 +37,7 @@ export function standsWords(one: SkillNow, now: Date): string {
 export function dueWords(due: string | null, now: Date): string {
   if (due === null) return 'new';
   const days = Math.ceil((Date.parse(due) - now.getTime()) / 86_400_000);
-  return days <= 0 ? 'due today' : days === 1 ? 'tomorrow' : `in ${days} days`;
+  return days <= 0 ? msg`due today` : plural(days)`tomorrow|in ${days} days`;
 }
 
 export function lastWords({ skill, last }: Pick<SkillNow, 'skill' | 'last'>): string | null {
@@ -36,8 +45,8 @@ export function lastWords({ skill, last }: Pick<SkillNow, 'skill' | 'last'>): st
   const { misses, median, least, most } = last;
   const value = missWords(skill, median);
   return misses.length === 1
-    ? `last ${value}`
-    : `last ${misses.length}: ${value} (${missWords(skill, least)} to ${missWords(skill, most)})`;
+    ? msg`last ${value}`
+    : msg`last ${misses.length}: ${value} (${missWords(skill, least)} to ${missWords(skill, most)})`;
 }
 
 /** Round what is to be drawn so much of the face is shown, mm. */
@@ -61,10 +70,10 @@ export function frameOf(task: DrawnExercise): readonly [number, number, number, 
 
 /** How a stroke is laid from its beginning to its end, in a sentence. */
 export function fadeWords([start, end]: readonly [start: number, end: number]): string {
-  if (Math.abs(start - end) < 0.05) return 'It is laid evenly.';
+  if (Math.abs(start - end) < 0.05) return msg`It is laid evenly.`;
   return start > end
-    ? 'Most lies where the brush lands; it fades from there.'
-    : 'It begins lightly; most lies at its end.';
+    ? msg`Most lies where the brush lands; it fades from there.`
+    : msg`It begins lightly; most lies at its end.`;
 }
 
 /** A seed for a fresh exercise: any will do. */

@@ -2,10 +2,11 @@ import { useState } from 'react';
 import { pathTo } from '@toile/contract';
 import { Body, Button, Choice, Column, Dialog, Label, Line, Switch } from '../../ui';
 import { pictureOf } from './pictureOf';
+import { messages, msg } from '@toile/core';
 
 type PrintDialogProps = { readonly chartId: string; readonly version: number; readonly onClose: () => void };
 
-const PAPER_WORDS = { a4: 'A4', letter: 'Letter' } as const;
+const PAPER_WORDS = messages({ a4: 'A4', letter: 'Letter' } as const);
 type PrintPaper = keyof typeof PAPER_WORDS;
 
 /** A chart on one page, or as a picture the size of a phone. */
@@ -37,31 +38,36 @@ export function PrintDialog({ chartId, version, onClose }: PrintDialogProps) {
       link.click();
       setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
     } catch (error) {
-      setFailure(error instanceof Error ? error.message : 'The picture could not be made. Try again.');
+      setFailure(error instanceof Error ? error.message : msg`The picture could not be made. Try again.`);
     }
     setBusy(false);
   };
   return (
-    <Dialog title="Print the chart" onClose={onClose}>
+    <Dialog title={msg`Print the chart`} onClose={onClose}>
       <Column gap="$3">
         <Choice
-          label="Paper"
+          label={msg`Paper`}
           options={['a4', 'letter'] as const}
           words={PAPER_WORDS}
           chosen={[paper]}
           onChange={([p]) => p && setPaper(p)}
         />
-        <Switch label="In colour" on={colour} onToggle={() => setColour((c) => !c)} />
-        <Switch label="With the client’s cautions" on={cautions} onToggle={() => setCautions((c) => !c)} />
-        <Label>Without colour every kind of layer is told by its pattern, notch and number.</Label>
+        <Switch label={msg`In colour`} on={colour} onToggle={() => setColour((c) => !c)} />
+        <Switch
+          label={msg`With the client’s cautions`}
+          on={cautions}
+          onToggle={() => setCautions((c) => !c)}
+        />
+        <Label>{msg`Without colour every kind of layer is told by its pattern, notch and number.`}</Label>
         {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
         <Line>
-          <Button kind="main" onPress={() => window.location.assign(address('pdf', paper))}>
-            PDF
-          </Button>
-          <Button onPress={() => window.location.assign(address('svg', paper))}>SVG</Button>
+          <Button
+            kind="main"
+            onPress={() => window.location.assign(address('pdf', paper))}
+          >{msg`PDF`}</Button>
+          <Button onPress={() => window.location.assign(address('svg', paper))}>{msg`SVG`}</Button>
           <Button disabled={busy} onPress={() => void picture()}>
-            {busy ? 'Making the picture' : 'Picture for a phone'}
+            {busy ? msg`Making the picture` : msg`Picture for a phone`}
           </Button>
         </Line>
       </Column>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { SKIN_ZONE_NAMES, SKIN_ZONES, type SkinZone } from '@toile/core';
+import { SKIN_ZONE_NAMES, SKIN_ZONES, type SkinZone, msg, term } from '@toile/core';
 import { Button, Choice, Column, Field, Line } from '../../ui';
 
 type AddPlaceProps = {
@@ -17,39 +17,44 @@ export function AddPlace({ beside, onAdd, onClose }: AddPlaceProps) {
   const [error, setError] = useState<string | undefined>();
   const add = (): void => {
     const trimmed = name.trim();
-    if (trimmed === '') return setError('Name the place');
-    if (trimmed.length > 60) return setError('At most 60 letters');
+    if (trimmed === '') return setError(msg`Name the place`);
+    if (trimmed.length > 60) return setError(msg`At most 60 letters`);
     onAdd(trimmed, zone);
   };
   return (
-    <Column gap="$2" borderWidth={1} borderColor="$line" padding="$3" role="group" aria-label="Add a place">
+    <Column
+      gap="$2"
+      borderWidth={1}
+      borderColor="$line"
+      padding="$3"
+      role="group"
+      aria-label={msg`Add a place`}
+    >
       <Field
-        label="What it is called"
+        label={msg`What it is called`}
         value={name}
         onChange={setName}
         error={error}
         onSubmit={add}
-        placeholder="Old scar, ear, jaw"
+        placeholder={msg`Old scar, ear, jaw`}
       />
       <Line>
         {USUAL.map((usual) => (
           <Button key={usual} onPress={() => setName(usual)}>
-            {usual}
+            {term(usual)}
           </Button>
         ))}
       </Line>
       <Choice
-        label="Lies in"
+        label={msg`Lies in`}
         options={SKIN_ZONES}
         words={SKIN_ZONE_NAMES}
         chosen={[zone]}
         onChange={([z]) => z && setZone(z)}
       />
       <Line flexWrap="nowrap">
-        <Button onPress={onClose}>Not now</Button>
-        <Button grow kind="main" onPress={add}>
-          Add the place
-        </Button>
+        <Button onPress={onClose}>{msg`Not now`}</Button>
+        <Button grow kind="main" onPress={add}>{msg`Add the place`}</Button>
       </Line>
     </Column>
   );

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
-import { isPlausibleSkin, readCgats, SKIN_ZONE_NAMES, type Lab, type SkinZone } from '@toile/core';
+import { isPlausibleSkin, readCgats, SKIN_ZONE_NAMES, type Lab, type SkinZone, msg } from '@toile/core';
 import { newId, type ClientAnswer, type SampleRequest } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
@@ -49,14 +49,14 @@ export function ReadScreen({ id }: { readonly id: string }) {
   const router = useRouter();
   if (client.data) return <Reading client={client.data} />;
   return (
-    <Screen title="Read skin" onBack={() => router.navigate(`/clients/${id}`)}>
+    <Screen title={msg`Read skin`} onBack={() => router.navigate(`/clients/${id}`)}>
       <Ready remote={client}>{() => null}</Ready>
     </Screen>
   );
 }
 
 const skinOnly = (lab: Lab): string | null =>
-  isPlausibleSkin(lab) ? null : 'No skin has this colour. L* is 12 to 90, a* and b* mostly 3 to 30';
+  isPlausibleSkin(lab) ? null : msg`No skin has this colour. L* is 12 to 90, a* and b* mostly 3 to 30`;
 
 function Reading({ client }: { readonly client: ClientAnswer }) {
   const router = useRouter();
@@ -136,7 +136,7 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
       if (stillHere.current) router.navigate(`/clients/${client.id}`);
     } catch (error) {
       setSaid({
-        words: error instanceof CallError ? error.message : 'Something went wrong. Try again.',
+        words: error instanceof CallError ? error.message : msg`Something went wrong. Try again.`,
         wrong: true,
       });
     } finally {
@@ -147,9 +147,9 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
     const read = readCgats(await file.text());
     if (!read.ok)
       return setSaid({
-        words: `${file.name}: ${read.problems
+        words: msg`${file.name}: ${read.problems
           .slice(0, 4)
-          .map((p) => `line ${p.line}: ${p.message}`)
+          .map((p) => msg`line ${p.line}: ${p.message}`)
           .join(' ')} Nothing was taken in.`,
         wrong: true,
       });
@@ -170,22 +170,23 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
   const startName = heldName(session, steady && next ? next : held);
   return (
     <Screen
-      title="Read skin"
+      title={msg`Read skin`}
       above={client.name}
       onBack={() => router.navigate(`/clients/${client.id}`)}
       foot={
         <Line flexWrap="nowrap">
           {open === 'typing' ? null : !reader.connected ? (
-            <Button large grow kind={finished ? 'quiet' : 'main'} onPress={() => setOpen('reader')}>
-              Connect the reader
-            </Button>
+            <Button
+              large
+              grow
+              kind={finished ? 'quiet' : 'main'}
+              onPress={() => setOpen('reader')}
+            >{msg`Connect the reader`}</Button>
           ) : reader.running ? (
-            <Button large grow kind="main" onPress={reader.stop}>
-              Stop
-            </Button>
+            <Button large grow kind="main" onPress={reader.stop}>{msg`Stop`}</Button>
           ) : (
             <Button large grow kind={finished ? 'quiet' : 'main'} onPress={start}>
-              {`Start: ${startName}`}
+              {msg`Start: ${startName}`}
             </Button>
           )}
           <Button
@@ -195,7 +196,7 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
             disabled={busy || readCount === 0}
             onPress={() => void keep()}
           >
-            {`Keep ${readCount} of 7 zones`}
+            {msg`Keep ${readCount} of 7 zones`}
           </Button>
         </Line>
       }
@@ -229,12 +230,12 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
             }
           />
           {next && next !== held && steady ? (
-            <Button onPress={() => setHeld(next)}>{`Next: ${SKIN_ZONE_NAMES[next]}`}</Button>
+            <Button onPress={() => setHeld(next)}>{msg`Next: ${SKIN_ZONE_NAMES[next]}`}</Button>
           ) : null}
           {open === 'typing' ? (
             <LabField
-              label="Typed from another instrument, under D65"
-              button="Add these values"
+              label={msg`Typed from another instrument, under D65`}
+              button={msg`Add these values`}
               check={skinOnly}
               onLab={(lab) => add(lab, 'typed')}
             />
@@ -244,34 +245,32 @@ function Reading({ client }: { readonly client: ClientAnswer }) {
           ) : null}
           <Line>
             {reader.connected && open !== 'typing' ? (
-              <Button disabled={reader.busy || reader.running} onPress={() => void touch()}>
-                Take a sample
-              </Button>
+              <Button
+                disabled={reader.busy || reader.running}
+                onPress={() => void touch()}
+              >{msg`Take a sample`}</Button>
             ) : null}
-            <Button onPress={() => setOpen(open === 'place' ? null : 'place')}>Add a spot or place</Button>
+            <Button
+              onPress={() => setOpen(open === 'place' ? null : 'place')}
+            >{msg`Add a spot or place`}</Button>
             <Button onPress={() => setOpen(open === 'typing' ? null : 'typing')}>
-              {open === 'typing' ? 'Use the shade reader' : 'Type CIELAB values'}
+              {open === 'typing' ? msg`Use the shade reader` : msg`Type CIELAB values`}
             </Button>
             <FileButton
-              label="Reading file"
+              label={msg`Reading file`}
               accept=".txt,.cgats,.cgt,text/plain"
               onFile={(file) => void takeFile(file)}
-            >
-              From a file
-            </FileButton>
-            {reader.connected ? <Button onPress={() => setOpen('reader')}>Reader</Button> : null}
+            >{msg`From a file`}</FileButton>
+            {reader.connected ? <Button onPress={() => setOpen('reader')}>{msg`Reader`}</Button> : null}
           </Line>
           <Choice
-            label="How sure"
+            label={msg`How sure`}
             options={Object.keys(CERTAINTIES) as Certainty[]}
-            words={{ usual: 'usual, ± 0.5', strict: 'strict, ± 0.35' }}
+            words={{ usual: msg`usual, ± 0.5`, strict: msg`strict, ± 0.35` }}
             chosen={[session.certainty]}
             onChange={([certainty]) => certainty && setSession((s) => ({ ...s, certainty }))}
           />
-          <Label>
-            The shade reader is a stand-in that ships with the app. Files: CGATS.17 text with CIELAB, XYZ or
-            spectra.
-          </Label>
+          <Label>{msg`The shade reader is a stand-in that ships with the app. Files: CGATS.17 text with CIELAB, XYZ or spectra.`}</Label>
         </Column>
       </View>
       {open === 'reader' ? <ReaderDialog reader={reader} onClose={() => setOpen(null)} /> : null}

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Body, Button, Dialog, Label, Loading } from '../../ui';
 import type { Reader } from './useReader';
+import { msg } from '@toile/core';
 
 /** Connecting the reader: found, chosen, connected. Only the stand-in is ever near. */
 export function ReaderDialog({ reader, onClose }: { readonly reader: Reader; readonly onClose: () => void }) {
@@ -10,18 +11,16 @@ export function ReaderDialog({ reader, onClose }: { readonly reader: Reader; rea
     return () => clearTimeout(timer);
   }, []);
   return (
-    <Dialog title="Connect a shade reader" onClose={onClose}>
+    <Dialog title={msg`Connect a shade reader`} onClose={onClose}>
       {reader.connected ? (
         <>
-          <Body>✓ Stand-in reader connected. Calibrated on its white tile today.</Body>
+          <Body>{msg`✓ Stand-in reader connected. Calibrated on its white tile today.`}</Body>
           <Button
             onPress={() => {
               reader.disconnect();
               onClose();
             }}
-          >
-            Disconnect
-          </Button>
+          >{msg`Disconnect`}</Button>
         </>
       ) : found ? (
         <Button
@@ -31,16 +30,11 @@ export function ReaderDialog({ reader, onClose }: { readonly reader: Reader; rea
             reader.connect();
             onClose();
           }}
-        >
-          Stand-in reader, near
-        </Button>
+        >{msg`Stand-in reader, near`}</Button>
       ) : (
-        <Loading words="Looking for readers nearby" />
+        <Loading words={msg`Looking for readers nearby`} />
       )}
-      <Label>
-        The stand-in ships with the app: its numbers are made up, with a real reader’s noise and an occasional
-        bad sample.
-      </Label>
+      <Label>{msg`The stand-in ships with the app: its numbers are made up, with a real reader’s noise and an occasional bad sample.`}</Label>
     </Dialog>
   );
 }

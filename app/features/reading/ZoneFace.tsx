@@ -1,5 +1,5 @@
 import { Pressable } from 'react-native';
-import { SKIN_ZONE_NAMES, SKIN_ZONES, type Lab } from '@toile/core';
+import { SKIN_ZONE_NAMES, SKIN_ZONES, type Lab, msg } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 import { Figure, Judged, useColours, useWide, View } from '../../ui';
 import { landmarksFor } from '../clients/snapshot';
@@ -31,7 +31,7 @@ export function ZoneFace({ client, session, held, onHold }: ZoneFaceProps) {
         landmarks={landmarks}
         features={client.features}
         height={wide ? 560 : 350}
-        label="Zones to read"
+        label={msg`Zones to read`}
         framing={READING_BOX}
       >
         {(toPixels) => (
@@ -84,7 +84,7 @@ function Mark({ name, at: [x, y], samples, certainty, on, square = false, onPres
     <Pressable
       role="radio"
       aria-checked={on}
-      aria-label={`${name}: ${steady ? 'steady' : summary ? `${summary.keptCount} kept` : 'not read'}`}
+      aria-label={`${name}: ${steady ? msg`steady` : summary ? msg`${summary.keptCount} kept` : msg`not read`}`}
       onPress={onPress}
       style={{
         position: 'absolute',

@@ -1,4 +1,4 @@
-import { driftBetween, type Lab } from '@toile/core';
+import { driftBetween, type Lab, msg } from '@toile/core';
 import { Body, Button, Column, Figure, Line, Subheading, Swatch } from '../../ui';
 import { labInWords, stepsInWords } from '../words/colours';
 import { adviceFor, spotIn, summaryIn, sureness, type Held, type Session } from './readingView';
@@ -30,21 +30,21 @@ export function ZonePanel({ name, held, session, samples, before, onClear, onDro
           lab={summary?.lab ?? null}
           beside={before}
           size={44}
-          label={before ? 'now, beside the last reading' : 'now'}
+          label={before ? msg`now, beside the last reading` : 'now'}
         />
       </Line>
       <Body fontWeight="700">{adviceFor(summary)}</Body>
       {summary ? (
-        <Figure>{`${labInWords(summary.lab)}, ± ${summary.uncertainty.toFixed(2)} from ${summary.keptCount}, ${sureness(summary)}`}</Figure>
+        <Figure>{msg`${labInWords(summary.lab)}, ± ${summary.uncertainty.toFixed(2)} from ${summary.keptCount}, ${sureness(summary)}`}</Figure>
       ) : null}
       {drift ? (
-        <Body>{`Since the last reading: ${drift.deltaE.toFixed(1)} different, ${stepsInWords(drift.stepsDeeper)}.`}</Body>
+        <Body>{msg`Since the last reading: ${drift.deltaE.toFixed(1)} different, ${stepsInWords(drift.stepsDeeper)}.`}</Body>
       ) : null}
       {extra ? (
         <Body>
           {spot
-            ? `${spot.deltaE.toFixed(1)} from the skin round it: ${spot.words}.`
-            : 'Read the zone it lies in too, and it can be compared.'}
+            ? msg`${spot.deltaE.toFixed(1)} from the skin round it: ${spot.words}.`
+            : msg`Read the zone it lies in too, and it can be compared.`}
         </Body>
       ) : null}
       {samples.map((lab, i) => {
@@ -54,15 +54,15 @@ export function ZonePanel({ name, held, session, samples, before, onClear, onDro
             key={i}
             color={dropped ? '$madder' : '$inkSoft'}
             textDecorationLine={dropped ? 'line-through' : 'none'}
-            aria-label={`sample ${i + 1}${dropped ? ', set aside' : ''}`}
+            aria-label={msg`sample ${i + 1}${dropped ? msg`, set aside` : ''}`}
           >
-            {`${i + 1}.  ${labInWords(lab)}${dropped ? '   set aside' : ''}`}
+            {`${i + 1}.  ${labInWords(lab)}${dropped ? msg`   set aside` : ''}`}
           </Figure>
         );
       })}
       <Line>
-        {samples.length > 0 ? <Button onPress={onClear}>Read this zone again</Button> : null}
-        {onDrop ? <Button onPress={onDrop}>Leave this place out</Button> : null}
+        {samples.length > 0 ? <Button onPress={onClear}>{msg`Read this zone again`}</Button> : null}
+        {onDrop ? <Button onPress={onDrop}>{msg`Leave this place out`}</Button> : null}
       </Line>
     </Column>
   );

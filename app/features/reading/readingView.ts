@@ -11,6 +11,9 @@ import {
   type SampleSummary,
   type SkinZone,
   type SpotReading,
+  msg,
+  plural,
+  term,
 } from '@toile/core';
 import type { ExtraReading } from '@toile/contract';
 
@@ -52,19 +55,19 @@ export const READING_BOX = [-92, -84, 184, 280] as const;
 
 /** What to do next in a zone, in words. */
 export function adviceFor(summary: SampleSummary | null): string {
-  if (!summary) return 'Touch the zone with the reader five times, lifting it in between.';
-  if (summary.moreNeeded === 0) return 'Enough. The mean is steady.';
-  return summary.moreNeeded === 1 ? 'One more sample.' : `${summary.moreNeeded} more samples.`;
+  if (!summary) return msg`Touch the zone with the reader five times, lifting it in between.`;
+  if (summary.moreNeeded === 0) return msg`Enough. The mean is steady.`;
+  return plural(summary.moreNeeded)`One more sample.|${summary.moreNeeded} more samples.`;
 }
 
 /** How sure a mean is, in words. */
 export function sureness(summary: SampleSummary): string {
-  if (summary.moreNeeded > 0) return 'not yet sure';
+  if (summary.moreNeeded > 0) return msg`not yet sure`;
   return summary.uncertainty < 0.3
-    ? 'very sure'
+    ? msg`very sure`
     : summary.uncertainty < 0.5
-      ? 'sure'
-      : 'as sure as this skin allows';
+      ? msg`sure`
+      : msg`as sure as this skin allows`;
 }
 
 /** The zone to read next: the first not yet steady. */
@@ -117,7 +120,7 @@ export function withFile(
     const name = heldName(session, to);
     counts.set(name, (counts.get(name) ?? 0) + 1);
   }
-  const words = `${samples.length} samples taken in: ${[...counts].map(([name, n]) => `${name.toLowerCase()} ${n}`).join(', ')}.`;
+  const words = msg`${samples.length} samples taken in: ${[...counts].map(([name, n]) => `${name.toLowerCase()} ${n}`).join(', ')}.`;
   return { session: next, words };
 }
 
@@ -136,8 +139,8 @@ export function howMeasured({ tables, leftOut }: Extract<CgatsReading, { readonl
     ...(first
       ? [
           leftOut.length === 1
-            ? `A table without colours was left out (line ${first.line}).`
-            : `${leftOut.length} tables without colours were left out (the first at line ${first.line}).`,
+            ? msg`A table without colours was left out (line ${first.line}).`
+            : msg`${leftOut.length} tables without colours were left out (the first at line ${first.line}).`,
         ]
       : []),
   ];
@@ -146,8 +149,8 @@ export function howMeasured({ tables, leftOut }: Extract<CgatsReading, { readonl
 function broughtToDaylight({ from, illuminant, observer, stated }: CgatsTable): string | null {
   // A spectrum is the surface's own: it was not measured under a light nor for anybody.
   if (from === 'spectra' || (illuminant === 'D65' && observer === 2)) return null;
-  const eyes = observer === 10 ? ' for the observer of ten degrees' : '';
+  const eyes = observer === 10 ? msg` for the observer of ten degrees` : '';
   return stated
-    ? `Measured under ${illuminant}${eyes} and brought to daylight.`
-    : `The file names no light: taken as ${illuminant}${eyes}, as is usual, and brought to daylight.`;
+    ? msg`Measured under ${term(illuminant)}${eyes} and brought to daylight.`
+    : msg`The file names no light: taken as ${term(illuminant)}${eyes}, as is usual, and brought to daylight.`;
 }

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Lab } from '@toile/core';
+import { msg, type Lab } from '@toile/core';
 import type { SampleRequest } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';
@@ -36,7 +36,7 @@ export function useReader(): Reader {
     try {
       return (await call('sample', { body: request })).lab;
     } catch (error) {
-      setFailure(error instanceof CallError ? error.message : 'The reader did not answer. Try again.');
+      setFailure(error instanceof CallError ? error.message : msg`The reader did not answer. Try again.`);
       return null;
     } finally {
       setBusy(false);

@@ -1,5 +1,5 @@
 import { Pressable } from 'react-native';
-import type { RefitChange } from '@toile/core';
+import { msg, type RefitChange } from '@toile/core';
 import { Body, Column, Label, Line, Rule, Swatch, useColours, View } from '../../ui';
 import { isChoice, KIND_WORDS } from './repeatView';
 
@@ -19,13 +19,13 @@ export function ChangeRow({ change, taken, onToggle }: ChangeRowProps) {
         <Column gap={0} flex={1}>
           <Body fontWeight="700">{`${change.title}: ${KIND_WORDS[change.kind]}`}</Body>
           <Body>{change.why}</Body>
-          {change.difference ? <Label>{`Makes: ${change.difference}`}</Label> : null}
+          {change.difference ? <Label>{msg`Makes: ${change.difference}`}</Label> : null}
         </Column>
         {isChoice(change) ? (
           <Pressable
             role="checkbox"
             aria-checked={taken}
-            aria-label={`Take the change to ${change.title}, ${KIND_WORDS[change.kind]}`}
+            aria-label={msg`Take the change to ${change.title}, ${KIND_WORDS[change.kind]}`}
             onPress={onToggle}
             style={{
               minWidth: 96,
@@ -37,7 +37,7 @@ export function ChangeRow({ change, taken, onToggle }: ChangeRowProps) {
               backgroundColor: taken ? c.ink : c.surface,
             }}
           >
-            <Body color={taken ? '$onInk' : '$ink'}>{taken ? '✓ taken' : 'keep old'}</Body>
+            <Body color={taken ? '$onInk' : '$ink'}>{taken ? msg`✓ taken` : msg`keep old`}</Body>
           </Pressable>
         ) : null}
       </Line>
@@ -45,11 +45,11 @@ export function ChangeRow({ change, taken, onToggle }: ChangeRowProps) {
         <View flexDirection="row" gap="$3" flexWrap="wrap">
           <Line gap="$2">
             <Swatch lab={change.before.lab} size={36} />
-            <Label maxWidth={220}>{`was ${change.before.words}`}</Label>
+            <Label maxWidth={220}>{msg`was ${change.before.words}`}</Label>
           </Line>
           <Line gap="$2">
             <Swatch lab={change.after.lab} size={36} />
-            <Label maxWidth={220}>{`now ${change.after.words}`}</Label>
+            <Label maxWidth={220}>{msg`now ${change.after.words}`}</Label>
           </Line>
         </View>
       ) : null}

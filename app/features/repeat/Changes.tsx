@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Refit } from '@toile/core';
+import { msg, type Refit } from '@toile/core';
 import { Button, Column, Empty, Line, Subheading } from '../../ui';
 import { ChangeRow } from './ChangeRow';
 import { isChoice, summaryOf } from './repeatView';
@@ -22,22 +22,23 @@ export function Changes({ refit, refused, onToggle, onAll }: ChangesProps) {
     <Column gap="$2">
       <Line justifyContent="space-between">
         <Subheading>{summaryOf(refit.changes)}</Subheading>
-        <Button onPress={() => setAll((a) => !a)}>{all ? 'Only changes' : 'Show all'}</Button>
+        <Button onPress={() => setAll((a) => !a)}>{all ? msg`Only changes` : msg`Show all`}</Button>
       </Line>
       {choices > 1 ? (
         <Line>
           <Button disabled={refused.size === 0} onPress={() => onAll(true)}>
-            {`Take all ${choices}`}
+            {msg`Take all ${choices}`}
           </Button>
-          <Button disabled={refused.size === choices} onPress={() => onAll(false)}>
-            Keep all as it was
-          </Button>
+          <Button
+            disabled={refused.size === choices}
+            onPress={() => onAll(false)}
+          >{msg`Keep all as it was`}</Button>
         </Line>
       ) : null}
       {shown.length === 0 ? (
         <Empty
-          title="Nothing has to change"
-          words="Skin, face, kit and products still agree with what was worn."
+          title={msg`Nothing has to change`}
+          words={msg`Skin, face, kit and products still agree with what was worn.`}
         />
       ) : null}
       {shown.map((change) => (

@@ -1,4 +1,4 @@
-import { stepsOfVariant, type Chart, type Refit } from '@toile/core';
+import { stepsOfVariant, type Chart, type Refit, msg } from '@toile/core';
 import { Body, Column, Judged, Label, useWide } from '../../ui';
 import { layersOf } from '../chart/layers';
 import { faceBox } from '../face/FaceStage';
@@ -33,11 +33,11 @@ export function Compared({ worn, next, drift }: ComparedProps) {
   return (
     <Column gap="$2">
       <Judged flexDirection="row" padding="$2" gap="$2">
-        {face(worn, `As worn, ${dayInWords(worn.occasion.date)}`)}
-        {face(next, `For ${dayInWords(next.occasion.date)}`)}
+        {face(worn, msg`As worn, ${dayInWords(worn.occasion.date)}`)}
+        {face(next, msg`For ${dayInWords(next.occasion.date)}`)}
       </Judged>
       {drift ? (
-        <Body fontWeight="700">{`The skin has moved ${drift.deltaE.toFixed(1)} since: ${stepsInWords(drift.stepsDeeper)}.`}</Body>
+        <Body fontWeight="700">{msg`The skin has moved ${drift.deltaE.toFixed(1)} since: ${stepsInWords(drift.stepsDeeper)}.`}</Body>
       ) : null}
     </Column>
   );

@@ -9,6 +9,7 @@ import {
   type Chart,
   type Occasion,
   type Refit,
+  msg,
 } from '@toile/core';
 import { newId, type ChartAnswer, type ClientAnswer, type KitAnswer } from '@toile/contract';
 import { call } from '../../data/call';
@@ -44,7 +45,7 @@ function WithClient({ answer, onBack }: { readonly answer: ChartAnswer; readonly
   if (client.data && kit.data)
     return <Repeat answer={answer} client={client.data} kit={kit.data} onBack={onBack} />;
   return (
-    <Screen title="Repeat" onBack={onBack}>
+    <Screen title={msg`Repeat`} onBack={onBack}>
       <Ready remote={client}>{() => <Ready remote={kit}>{() => null}</Ready>}</Ready>
     </Screen>
   );
@@ -107,7 +108,7 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
 
   return (
     <Screen
-      title="Repeat"
+      title={msg`Repeat`}
       above={`${client.name} · ${answer.chart.look.name}, ${dayInWords(answer.chart.occasion.date)}`}
       onBack={onBack}
       foot={
@@ -115,7 +116,7 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
           <Column gap="$2">
             {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
             <Button kind="main" large disabled={busy} onPress={() => void save()}>
-              {`Save version ${answer.chart.version + 1} for ${dayInWords(date)}`}
+              {msg`Save version ${answer.chart.version + 1} for ${dayInWords(date)}`}
             </Button>
           </Column>
         ) : undefined
@@ -150,10 +151,14 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
                 setRefused(new Set(take ? [] : refit.changes.filter(isChoice).map((c) => c.id)));
               }}
             />
-            <Field label="Why this version" value={reason ?? reasonFor(refit, date)} onChange={setReason} />
+            <Field
+              label={msg`Why this version`}
+              value={reason ?? reasonFor(refit, date)}
+              onChange={setReason}
+            />
           </>
         ) : error ? null : (
-          <Loading words="Comparing with the newest reading and the kit" />
+          <Loading words={msg`Comparing with the newest reading and the kit`} />
         )}
       </Column>
     </Screen>
@@ -198,8 +203,8 @@ function LastRead({ client }: { readonly client: ClientAnswer }) {
   const read = client.readings[0];
   return (
     <Line justifyContent="space-between">
-      <Body>{read ? `Skin last read ${howFar(read.at)}.` : 'The skin has not been read.'}</Body>
-      <Button onPress={() => router.navigate(`/clients/${client.id}/read`)}>Read again</Button>
+      <Body>{read ? msg`Skin last read ${howFar(read.at)}.` : msg`The skin has not been read.`}</Body>
+      <Button onPress={() => router.navigate(`/clients/${client.id}/read`)}>{msg`Read again`}</Button>
     </Line>
   );
 }

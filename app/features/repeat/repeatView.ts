@@ -1,4 +1,4 @@
-import type { Refit, RefitChange } from '@toile/core';
+import { messages, msg, plural, type Refit, type RefitChange } from '@toile/core';
 
 /** Changes that are a choice; the rest is only told. */
 export const isChoice = (change: RefitChange): boolean => change.part !== null;
@@ -7,11 +7,11 @@ export const isChoice = (change: RefitChange): boolean => change.part !== null;
 export function summaryOf(changes: readonly RefitChange[]): string {
   const choices = changes.filter(isChoice).length;
   const kept = changes.filter((c) => c.kind === 'keep').length;
-  return `${choices} ${choices === 1 ? 'change' : 'changes'}, ${kept} kept`;
+  return msg`${plural(choices)`${choices} change|${choices} changes`}, ${kept} kept`;
 }
 
 /** What each kind of change is called. */
-export const KIND_WORDS: Readonly<Record<RefitChange['kind'], string>> = {
+export const KIND_WORDS: Readonly<Record<RefitChange['kind'], string>> = messages({
   keep: 'kept',
   carried: 'as worn',
   learned: 'as chosen',
@@ -20,14 +20,14 @@ export const KIND_WORDS: Readonly<Record<RefitChange['kind'], string>> = {
   substitute: 'replaced',
   're-place': 'placed anew',
   're-order': 'ordered anew',
-};
+});
 
 /** Why a version was made, when nothing else was written. */
 export function reasonFor(refit: Refit, date: string): string {
   const drift = refit.drift;
   const moved =
     drift && Math.abs(drift.stepsDeeper) >= 0.15
-      ? `; skin ${Math.abs(drift.stepsDeeper).toFixed(1)} steps ${drift.stepsDeeper > 0 ? 'deeper' : 'lighter'}`
+      ? msg`; skin ${Math.abs(drift.stepsDeeper).toFixed(1)} steps ${drift.stepsDeeper > 0 ? msg`deeper` : msg`lighter`}`
       : '';
-  return `Repeated as worn for ${date}${moved}`;
+  return msg`Repeated as worn for ${date}${moved}`;
 }

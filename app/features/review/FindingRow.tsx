@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Body, Button, Column, Field, Label, Line } from '../../ui';
 import type { ReviewLine } from '../../workers/fittingJobs';
 import { SEVERITY_MARKS } from './reviewView';
+import { msg } from '@toile/core';
 
 type FindingRowProps = {
   readonly line: ReviewLine;
@@ -20,7 +21,7 @@ export function FindingRow({ line, editable, onFix, onAccept, onSelect, number }
   const [why, setWhy] = useState('');
   const [error, setError] = useState<string | undefined>();
   const accept = (): void => {
-    if (why.trim() === '') return setError('Say why it stays, for the next pair of hands');
+    if (why.trim() === '') return setError(msg`Say why it stays, for the next pair of hands`);
     onAccept(why.trim().slice(0, 400));
   };
   return (
@@ -31,17 +32,17 @@ export function FindingRow({ line, editable, onFix, onAccept, onSelect, number }
       <Label>{line.why}</Label>
       <Line>
         {line.fix && editable ? <Button onPress={onFix}>{line.fix}</Button> : null}
-        {onSelect && line.stepIds.length > 0 ? <Button onPress={onSelect}>Show the step</Button> : null}
+        {onSelect && line.stepIds.length > 0 ? (
+          <Button onPress={onSelect}>{msg`Show the step`}</Button>
+        ) : null}
         {editable ? (
-          <Button onPress={() => setAsking((a) => !a)}>{asking ? 'Not now' : 'It stays'}</Button>
+          <Button onPress={() => setAsking((a) => !a)}>{asking ? msg`Not now` : msg`It stays`}</Button>
         ) : null}
       </Line>
       {asking ? (
         <Line flexWrap="nowrap" alignItems="flex-start">
-          <Field label="Why it stays" value={why} onChange={setWhy} error={error} onSubmit={accept} />
-          <Button kind="main" onPress={accept}>
-            Accept
-          </Button>
+          <Field label={msg`Why it stays`} value={why} onChange={setWhy} error={error} onSubmit={accept} />
+          <Button kind="main" onPress={accept}>{msg`Accept`}</Button>
         </Line>
       ) : null}
     </Column>

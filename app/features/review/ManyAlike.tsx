@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { listed, RULES, type Chart } from '@toile/core';
+import { listed, RULES, type Chart, msg } from '@toile/core';
 import { Body, Button, Column, Label, Line } from '../../ui';
 import type { ReviewLine } from '../../workers/fittingJobs';
 import { SEVERITY_MARKS } from './reviewView';
@@ -23,10 +23,12 @@ export function ManyAlike({ chart, lines, children }: ManyAlikeProps) {
     <Column gap="$1" paddingVertical="$2" borderBottomWidth={1} borderBottomColor="$line">
       <Body
         color={first!.severity === 'caution' ? '$weld' : '$ink'}
-      >{`${SEVERITY_MARKS[first!.severity]} ${name}, ${lines.length} times: ${listed(titles)}.`}</Body>
+      >{msg`${SEVERITY_MARKS[first!.severity]} ${name}, ${lines.length} times: ${listed(titles)}.`}</Body>
       <Label>{first!.why}</Label>
       <Line>
-        <Button onPress={() => setOpen((now) => !now)}>{open ? 'Together again' : 'Each by itself'}</Button>
+        <Button onPress={() => setOpen((now) => !now)}>
+          {open ? msg`Together again` : msg`Each by itself`}
+        </Button>
       </Line>
       {open ? children : null}
     </Column>

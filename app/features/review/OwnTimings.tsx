@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { withOwnTimings, type Chart } from '@toile/core';
+import { withOwnTimings, type Chart, msg } from '@toile/core';
 import { useSession, useTimings } from '../../data/hooks';
 import { Body, Button, Choice, Column, Label, Line } from '../../ui';
 import { timingsInWords } from './timeView';
@@ -21,25 +21,25 @@ export function OwnTimings({ chart, editable, onChange }: OwnTimingsProps) {
   const people = timings.data ?? [];
   const whose = people.find((p) => p.by === (chosen ?? session.data?.name)) ?? people[0];
   if (!whose)
-    return <Label>Your own minutes are learned at the chair: tick each step when it is done.</Label>;
+    return <Label>{msg`Your own minutes are learned at the chair: tick each step when it is done.`}</Label>;
   const timed = withOwnTimings(chart, whose.timings);
   const more = handsOn(timed) - handsOn(chart);
   return (
-    <Column gap="$2" role="group" aria-label="Minutes learned at the chair">
+    <Column gap="$2" role="group" aria-label={msg`Minutes learned at the chair`}>
       {people.length > 1 || whose.by !== session.data?.name ? (
         <Choice
-          label="Whose hands"
+          label={msg`Whose hands`}
           options={people.map((p) => p.by)}
           chosen={[whose.by]}
           onChange={([by]) => setChosen(by ?? null)}
         />
       ) : null}
-      <Body>{`Learned at the chair: ${timingsInWords(whose.timings)}.`}</Body>
+      <Body>{msg`Learned at the chair: ${timingsInWords(whose.timings)}.`}</Body>
       {editable && Math.abs(more) >= 0.5 ? (
         <Line>
           <Button
             onPress={() => onChange(timed)}
-          >{`Plan with these minutes, ${more > 0 ? '+' : '−'}${Math.abs(more)} min`}</Button>
+          >{msg`Plan with these minutes, ${more > 0 ? '+' : '−'}${Math.abs(more)} min`}</Button>
         </Line>
       ) : null}
     </Column>

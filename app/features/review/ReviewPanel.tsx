@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { acceptFinding, type Chart, type Kit } from '@toile/core';
+import { acceptFinding, type Chart, type Kit, msg } from '@toile/core';
 import { Body, Column, Label, Subheading } from '../../ui';
 import type { ReviewLine } from '../../workers/fittingJobs';
 import { useMinded } from '../clients/useMinded';
@@ -25,7 +25,7 @@ type ReviewPanelProps = {
 export function ReviewPanel({ chart, kit, answer, editable, onChange, onSelect }: ReviewPanelProps) {
   const grades = useGrades();
   const minded = useMinded(chart);
-  if (!answer || !kit) return <Label>Looking the chart over</Label>;
+  if (!answer || !kit) return <Label>{msg`Looking the chart over`}</Label>;
   const lines = openLines(answer);
   const accepted = acceptedLines(answer);
   const grave = lines.some((l) => l.severity === 'stop');
@@ -40,8 +40,8 @@ export function ReviewPanel({ chart, kit, answer, editable, onChange, onSelect }
     />
   );
   return (
-    <Column gap="$2" role="group" aria-label="Review">
-      <Body color={grave ? '$madder' : '$ink'}>{`Looked over: ${reviewInWords(lines)}.`}</Body>
+    <Column gap="$2" role="group" aria-label={msg`Review`}>
+      <Body color={grave ? '$madder' : '$ink'}>{msg`Looked over: ${reviewInWords(lines)}.`}</Body>
       {gathered(lines).map((alike) =>
         alike.length === 1 ? (
           row(alike[0]!)
@@ -53,7 +53,7 @@ export function ReviewPanel({ chart, kit, answer, editable, onChange, onSelect }
       )}
       {accepted.length > 0 ? (
         <Column gap="$1">
-          <Subheading fontSize="$2">Accepted as they are</Subheading>
+          <Subheading fontSize="$2">{msg`Accepted as they are`}</Subheading>
           {accepted.map((line) => (
             <Label key={`${line.rule} ${line.stepIds.join()}`}>{`${line.message} “${line.accepted}”`}</Label>
           ))}

@@ -1,6 +1,15 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { RULE_GROUPS, RULES, SEVERITIES, type Rule, type RuleGrades, type Severity } from '@toile/core';
+import {
+  RULE_GROUPS,
+  RULES,
+  SEVERITIES,
+  type Rule,
+  type RuleGrades,
+  type Severity,
+  msg,
+  term,
+} from '@toile/core';
 import { may, type StudioSettingsAnswer } from '@toile/contract';
 import { useSession, useStudioSettings } from '../../data/hooks';
 import { Body, Button, Choice, Column, Label, Line, Ready, Screen, Subheading } from '../../ui';
@@ -13,7 +22,7 @@ export function RulesScreen() {
   const session = useSession();
   const router = useRouter();
   return (
-    <Screen title="Rules of the review" widest={760} onBack={() => router.navigate('/settings')}>
+    <Screen title={msg`Rules of the review`} widest={760} onBack={() => router.navigate('/settings')}>
       <Ready remote={settings}>
         {(answer) => (
           <Rules answer={answer} mayGrade={session.data ? may(session.data.role, 'manage') : false} />
@@ -34,8 +43,8 @@ function Rules({ answer, mayGrade }: { readonly answer: StudioSettingsAnswer; re
   };
   return (
     <Column gap="$4">
-      <Body>{`${RULES.length} practices are looked for in every chart. A note whispers, a caution asks to be looked at, a stop can do harm.`}</Body>
-      {mayGrade ? null : <Label>The studio’s owner grades them and switches them off.</Label>}
+      <Body>{msg`${RULES.length} practices are looked for in every chart. A note whispers, a caution asks to be looked at, a stop can do harm.`}</Body>
+      {mayGrade ? null : <Label>{msg`The studio’s owner grades them and switches them off.`}</Label>}
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       {RULE_GROUPS.map(({ name, rules }) => (
         <Column key={name} gap={0}>
@@ -59,18 +68,18 @@ function Rules({ answer, mayGrade }: { readonly answer: StudioSettingsAnswer; re
                   </Column>
                   {mayGrade ? (
                     <Button
-                      label={`Grade ${rule.name}: ${now}`}
+                      label={msg`Grade ${rule.name}: ${term(now)}`}
                       onPress={() => setOpen((o) => (o === rule.id ? null : rule.id))}
                     >
-                      {now}
+                      {term(now)}
                     </Button>
                   ) : (
-                    <Label>{now}</Label>
+                    <Label>{term(now)}</Label>
                   )}
                 </Line>
                 {open === rule.id ? (
                   <Choice
-                    label="Graded"
+                    label={msg`Graded`}
                     options={[...SEVERITIES, 'off'] as const}
                     chosen={[now]}
                     onChange={([to]) => to && grade(rule, to)}

@@ -1,5 +1,5 @@
 import { useDeferredValue, useMemo } from 'react';
-import { chartAsReviewed, orderedSteps, type Chart, type StepOrder } from '@toile/core';
+import { chartAsReviewed, orderedSteps, type Chart, type StepOrder, msg } from '@toile/core';
 import { Body, Button, Column, Label, View } from '../../ui';
 import { askFitting, useWork } from '../../workers';
 import { useSame } from '../../data/useSame';
@@ -23,13 +23,13 @@ export function TimeStrip({ chart, editable, onChange }: TimeStripProps) {
   if (!answer) return null;
   const { given, woven, choices, savers } = answer;
   return (
-    <Column gap="$2" role="group" aria-label="Time">
+    <Column gap="$2" role="group" aria-label={msg`Time`}>
       <Body>{timeInWords(answer)}</Body>
       <Strip name="As it stands" order={given} chart={chart} whole={given.totalMinutes} />
       {choices.length > 0 ? (
         <Strip name="Waits filled" order={woven} chart={chart} whole={given.totalMinutes} />
       ) : null}
-      <Label>{`Filled: hands at work. Hatched below: drying. ${saversInWords(savers, chart)}`}</Label>
+      <Label>{msg`Filled: hands at work. Hatched below: drying. ${saversInWords(savers, chart)}`}</Label>
       <OwnTimings chart={chart} editable={editable} onChange={onChange} />
       {editable
         ? choices.map((choice) => (
@@ -46,7 +46,7 @@ export function TimeStrip({ chart, editable, onChange }: TimeStripProps) {
               >
                 {choiceInWords(choice)}
               </Button>
-              <Label>{`Moves ${choice.movedIds.map((id) => chart.steps.find((s) => s.id === id)?.title.toLowerCase() ?? '').join(', ')}.`}</Label>
+              <Label>{msg`Moves ${choice.movedIds.map((id) => chart.steps.find((s) => s.id === id)?.title.toLowerCase() ?? '').join(', ')}.`}</Label>
             </Column>
           ))
         : null}
@@ -70,9 +70,9 @@ function Strip({
     <Column
       gap={0}
       role="img"
-      aria-label={`${name}: ${order.totalMinutes.toFixed(0)} minutes, ${order.steps.map((s) => chart.steps.find((c) => c.id === s.stepId)?.title).join(', ')}`}
+      aria-label={msg`${name}: ${order.totalMinutes.toFixed(0)} minutes, ${order.steps.map((s) => chart.steps.find((c) => c.id === s.stepId)?.title).join(', ')}`}
     >
-      <Label>{`${name}, ${order.totalMinutes.toFixed(0)} min`}</Label>
+      <Label>{msg`${name}, ${order.totalMinutes.toFixed(0)} min`}</Label>
       <View height={34} position="relative" backgroundColor="$raised">
         {order.steps.map((s) => (
           <View
@@ -91,7 +91,7 @@ function Strip({
           .filter((s) => s.dryMinutes > s.endMinutes)
           .map((s) => (
             <View
-              key={`${s.stepId} dry`}
+              key={msg`${s.stepId} dry`}
               position="absolute"
               top={22}
               height={10}

@@ -1,4 +1,13 @@
-import { isAboutPlace, reviewChart, type Chart, type Kit, type RuleGrades, type Severity } from '@toile/core';
+import {
+  isAboutPlace,
+  reviewChart,
+  type Chart,
+  type Kit,
+  type RuleGrades,
+  type Severity,
+  msg,
+  plural,
+} from '@toile/core';
 import type { ReviewLine } from '../../workers/fittingJobs';
 
 export const SEVERITY_MARKS: Readonly<Record<Severity, string>> = { stop: '■', caution: '▲', note: '·' };
@@ -36,11 +45,11 @@ export function reviewInWords(lines: readonly ReviewLine[]): string {
   const count = (severity: Severity): number => lines.filter((l) => l.severity === severity).length;
   const [stops, cautions, notes] = [count('stop'), count('caution'), count('note')];
   const words = [
-    ...(stops > 0 ? [`${stops} to stop at`] : []),
-    ...(cautions > 0 ? [`${cautions} ${cautions === 1 ? 'caution' : 'cautions'}`] : []),
-    ...(notes > 0 ? [`${notes} ${notes === 1 ? 'note' : 'notes'}`] : []),
+    ...(stops > 0 ? [msg`${stops} to stop at`] : []),
+    ...(cautions > 0 ? [plural(cautions)`${cautions} caution|${cautions} cautions`] : []),
+    ...(notes > 0 ? [plural(notes)`${notes} note|${notes} notes`] : []),
   ];
-  return words.join(', ') || 'nothing to look at again';
+  return words.join(', ') || msg`nothing to look at again`;
 }
 
 /**

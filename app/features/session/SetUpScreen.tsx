@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { USUAL_MANNER, type Manner } from '@toile/core';
+import { USUAL_MANNER, type Manner, msg } from '@toile/core';
 import { setUpSchema, type SessionAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useSaving } from '../../data/useSaving';
@@ -24,13 +24,8 @@ export function SetUpScreen({ onSignedIn }: { readonly onSignedIn: (session: Ses
     <View flex={1} backgroundColor="$background" role="main" style={{ overflowY: 'auto' }}>
       <Column width="100%" maxWidth={480} alignSelf="center" padding="$4" gap="$4">
         <Column gap="$1">
-          <Heading fontSize="$7" lineHeight="$7" aria-level={1}>
-            Set up your studio
-          </Heading>
-          <Label>
-            Nobody works here yet. What you write now makes the studio and your own account; looks to begin
-            with come along.
-          </Label>
+          <Heading fontSize="$7" lineHeight="$7" aria-level={1}>{msg`Set up your studio`}</Heading>
+          <Label>{msg`Nobody works here yet. What you write now makes the studio and your own account; looks to begin with come along.`}</Label>
         </Column>
         <form
           onSubmit={(event) => {
@@ -40,38 +35,35 @@ export function SetUpScreen({ onSignedIn }: { readonly onSignedIn: (session: Ses
         >
           <Column gap="$3">
             <Field
-              label="Name of the studio"
+              label={msg`Name of the studio`}
               value={form.studio}
               onChange={set('studio')}
               error={errors.studio}
             />
             <Field
-              label="Time zone"
+              label={msg`Time zone`}
               value={form.zone}
               onChange={set('zone')}
               error={errors.zone}
-              hint="Its days are the studio’s days, wherever you travel."
+              hint={msg`Its days are the studio’s days, wherever you travel.`}
             />
             {otherwise ? (
               <MannerFields value={manner} onChange={setManner} />
             ) : (
               <Column gap="$2">
-                <Label>
-                  Days as Fri 14 Nov, hours as 14:05, weeks from Monday, pumps first, °C. It can be changed
-                  later, in Settings.
-                </Label>
-                <Button onPress={() => setOtherwise(true)}>Tell them otherwise</Button>
+                <Label>{msg`Days as Fri 14 Nov, hours as 14:05, weeks from Monday, pumps first, °C. It can be changed later, in Settings.`}</Label>
+                <Button onPress={() => setOtherwise(true)}>{msg`Tell them otherwise`}</Button>
               </Column>
             )}
             <Field
-              label="Your name"
+              label={msg`Your name`}
               value={form.name}
               onChange={set('name')}
               error={errors.name}
               autoComplete="name"
             />
             <Field
-              label="Email"
+              label={msg`Email`}
               value={form.email}
               onChange={set('email')}
               error={errors.email}
@@ -79,17 +71,17 @@ export function SetUpScreen({ onSignedIn }: { readonly onSignedIn: (session: Ses
               autoComplete="username"
             />
             <Field
-              label="Password"
+              label={msg`Password`}
               value={form.password}
               onChange={set('password')}
               error={errors.password}
-              hint="At least 12 letters. A few words are easy to keep."
+              hint={msg`At least 12 letters. A few words are easy to keep.`}
               secret
               onSubmit={() => void submit()}
             />
             {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
             <Button kind="main" large disabled={busy} onPress={() => void submit()}>
-              {busy ? 'Setting up' : 'Set up and go in'}
+              {busy ? msg`Setting up` : msg`Set up and go in`}
             </Button>
           </Column>
         </form>

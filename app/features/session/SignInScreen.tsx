@@ -4,6 +4,8 @@ import { signInSchema, type SessionAnswer } from '@toile/contract';
 import { errorsByField } from '../../data/errorsByField';
 import { call, CallError } from '../../data/call';
 import { Body, Button, Column, Field, Heading, Label, View } from '../../ui';
+import { LanguageChoice } from '../settings/LanguageChoice';
+import { msg } from '@toile/core';
 
 /** The door: email, password, and what to do when they do not fit. */
 export function SignInScreen({ onSignedIn }: { readonly onSignedIn: (session: SessionAnswer) => void }) {
@@ -20,7 +22,9 @@ export function SignInScreen({ onSignedIn }: { readonly onSignedIn: (session: Se
     } catch (error) {
       if (error instanceof ValidationError) setErrors(errorsByField(error));
       else
-        setErrors({ form: error instanceof CallError ? error.message : 'Something went wrong. Try again.' });
+        setErrors({
+          form: error instanceof CallError ? error.message : msg`Something went wrong. Try again.`,
+        });
       setBusy(false);
     }
   };
@@ -37,10 +41,8 @@ export function SignInScreen({ onSignedIn }: { readonly onSignedIn: (session: Se
       <Column width="100%" maxWidth={380} gap="$4">
         <Column gap="$1" alignItems="center">
           <img src="/icons/icon.svg" alt="" width={96} height={96} />
-          <Heading fontSize="$8" lineHeight="$8" aria-level={1}>
-            Toile
-          </Heading>
-          <Label textAlign="center">Cut a look once. Fit it to any face. Repeat it as worn.</Label>
+          <Heading fontSize="$8" lineHeight="$8" aria-level={1}>{msg`Toile`}</Heading>
+          <Label textAlign="center">{msg`Cut a look once. Fit it to any face. Repeat it as worn.`}</Label>
         </Column>
         <form
           onSubmit={(event) => {
@@ -50,7 +52,7 @@ export function SignInScreen({ onSignedIn }: { readonly onSignedIn: (session: Se
         >
           <Column gap="$4">
             <Field
-              label="Email"
+              label={msg`Email`}
               value={email}
               onChange={setEmail}
               keyboard="email"
@@ -59,7 +61,7 @@ export function SignInScreen({ onSignedIn }: { readonly onSignedIn: (session: Se
               onSubmit={() => void submit()}
             />
             <Field
-              label="Password"
+              label={msg`Password`}
               value={password}
               onChange={setPassword}
               secret
@@ -69,10 +71,11 @@ export function SignInScreen({ onSignedIn }: { readonly onSignedIn: (session: Se
             />
             {errors.form ? <Body role="alert" color="$madder">{`▲ ${errors.form}`}</Body> : null}
             <Button kind="main" large onPress={() => void submit()} disabled={busy}>
-              {busy ? 'Signing in' : 'Sign in'}
+              {busy ? msg`Signing in` : msg`Sign in`}
             </Button>
           </Column>
         </form>
+        <LanguageChoice />
       </Column>
     </View>
   );

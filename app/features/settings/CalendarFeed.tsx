@@ -5,6 +5,7 @@ import { useCalendarFeed, useRefresh, useSession } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, CopyButton, Field, Label, Line, Ready, Subheading } from '../../ui';
 import { dayInWords } from '../words/dates';
+import { msg } from '@toile/core';
 
 /** One's own calendar of the studio by a secret link, shown when it is made; renewed, the old one ends. */
 export function CalendarFeed() {
@@ -28,32 +29,27 @@ export function CalendarFeed() {
       await refresh();
     });
   return (
-    <Column gap="$2" role="group" aria-label="Calendar">
-      <Subheading>Visits in your own calendar</Subheading>
-      <Label>
-        A link your calendar reads by itself: names, places, hours, and what is to be done by when. Whoever
-        has it can read that; nothing of skin, health or contact is in it.
-      </Label>
+    <Column gap="$2" role="group" aria-label={msg`Calendar`}>
+      <Subheading>{msg`Visits in your own calendar`}</Subheading>
+      <Label>{msg`A link your calendar reads by itself: names, places, hours, and what is to be done by when. Whoever has it can read that; nothing of skin, health or contact is in it.`}</Label>
       <Ready remote={feed}>
         {({ madeAt }) => (
           <>
             {link ? (
               <>
-                <Field label="The link, shown this once" value={link} onChange={() => undefined} />
-                <CopyButton text={link} words="Copy the link" />
+                <Field label={msg`The link, shown this once`} value={link} onChange={() => undefined} />
+                <CopyButton text={link} words={msg`Copy the link`} />
               </>
             ) : madeAt ? (
-              <Body>{`A link is out since ${dayInWords(madeAt)}.`}</Body>
+              <Body>{msg`A link is out since ${dayInWords(madeAt)}.`}</Body>
             ) : null}
             {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
             <Line>
               <Button disabled={busy} onPress={() => void renew()}>
-                {madeAt ? 'A new link, the old one ends' : 'Make the link'}
+                {madeAt ? msg`A new link, the old one ends` : msg`Make the link`}
               </Button>
               {madeAt ? (
-                <Button kind="stop" disabled={busy} onPress={() => void end()}>
-                  End the link
-                </Button>
+                <Button kind="stop" disabled={busy} onPress={() => void end()}>{msg`End the link`}</Button>
               ) : null}
             </Line>
           </>

@@ -3,6 +3,7 @@ import { newPasswordSchema } from '@toile/contract';
 import { call } from '../../data/call';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Dialog, Field } from '../../ui';
+import { msg } from '@toile/core';
 
 const EMPTY = { current: '', next: '' };
 
@@ -27,12 +28,12 @@ export function ChangePassword() {
   };
   return (
     <Column gap="$2" alignItems="flex-start">
-      <Button onPress={() => setOpen(true)}>Change password</Button>
-      {done ? <Body role="status">✓ Changed. Your other devices are signed out.</Body> : null}
+      <Button onPress={() => setOpen(true)}>{msg`Change password`}</Button>
+      {done ? <Body role="status">{msg`✓ Changed. Your other devices are signed out.`}</Body> : null}
       {open ? (
-        <Dialog title="Change password" onClose={close}>
+        <Dialog title={msg`Change password`} onClose={close}>
           <Field
-            label="Password now"
+            label={msg`Password now`}
             secret
             autoComplete="current-password"
             value={form.current}
@@ -41,18 +42,16 @@ export function ChangePassword() {
             autoFocus
           />
           <Field
-            label="Next password"
+            label={msg`Next password`}
             secret
             autoComplete="off"
             value={form.next}
             onChange={(next) => setForm((f) => ({ ...f, next }))}
             error={errors.next}
-            hint="At least 12 letters. A few words are easy to keep."
+            hint={msg`At least 12 letters. A few words are easy to keep.`}
           />
           {failure && !errors.current ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-          <Button kind="main" disabled={busy} onPress={() => void change()}>
-            Change
-          </Button>
+          <Button kind="main" disabled={busy} onPress={() => void change()}>{msg`Change`}</Button>
         </Dialog>
       ) : null}
     </Column>

@@ -3,6 +3,7 @@ import { useDevices, useRefresh } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Label, Line, Ready, Subheading } from '../../ui';
 import { instantInWords } from '../words/dates';
+import { msg } from '@toile/core';
 
 /** Where one is signed in: each device, when it was last used, and signed out from here. */
 export function Devices() {
@@ -16,34 +17,30 @@ export function Devices() {
     });
   return (
     <Column gap="$2">
-      <Subheading>Where you are signed in</Subheading>
+      <Subheading>{msg`Where you are signed in`}</Subheading>
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       <Ready remote={devices}>
         {(list) => (
           <>
-            <Column gap="$2" role="list" aria-label="Devices">
+            <Column gap="$2" role="list" aria-label={msg`Devices`}>
               {list.map((device) => (
                 <Line key={device.id} role="listitem" flexWrap="nowrap" justifyContent="space-between">
                   <Column flex={1} gap={0}>
-                    <Body>{device.here ? `${device.device} (here)` : device.device}</Body>
-                    <Label>{`Last used ${instantInWords(device.lastUse)}`}</Label>
+                    <Body>{device.here ? msg`${device.device} (here)` : device.device}</Body>
+                    <Label>{msg`Last used ${instantInWords(device.lastUse)}`}</Label>
                   </Column>
                   {device.here ? null : (
                     <Button
-                      label={`Sign out ${device.device}`}
+                      label={msg`Sign out ${device.device}`}
                       disabled={busy}
                       onPress={() => void end(device.id)}
-                    >
-                      Sign out
-                    </Button>
+                    >{msg`Sign out`}</Button>
                   )}
                 </Line>
               ))}
             </Column>
             {list.length > 1 ? (
-              <Button disabled={busy} onPress={() => void end(null)}>
-                Sign out all others
-              </Button>
+              <Button disabled={busy} onPress={() => void end(null)}>{msg`Sign out all others`}</Button>
             ) : null}
           </>
         )}

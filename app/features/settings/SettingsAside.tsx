@@ -1,6 +1,7 @@
 import { Link } from 'expo-router';
 import { Pressable } from 'react-native';
 import { SettingsIcon, useColours, useWide } from '../../ui';
+import { msg } from '@toile/core';
 
 /** The way to the settings on a phone; a wide screen has it in the rail. */
 export function SettingsAside() {
@@ -10,7 +11,7 @@ export function SettingsAside() {
     <Link href="/settings" asChild>
       <Pressable
         role="link"
-        aria-label="Settings"
+        aria-label={msg`Settings`}
         style={{ width: 44, height: 44, alignItems: 'center', justifyContent: 'center' }}
       >
         <SettingsIcon color={c.inkSoft} size={22} />

@@ -17,7 +17,9 @@ import { StudioPhotographs } from './StudioPhotographs';
 import { StudioSchools } from './StudioSchools';
 import { StudioManner } from './StudioManner';
 import { StudioZone } from './StudioZone';
+import { LanguageChoice } from './LanguageChoice';
 import { THEME_CHOICES, useThemeChoice } from './theme';
+import { msg } from '@toile/core';
 
 /** Who is signed in, how the app looks, charts from elsewhere, signing out. */
 export function SettingsScreen() {
@@ -37,7 +39,7 @@ export function SettingsScreen() {
     router.replace('/');
   };
   return (
-    <Screen title="Settings" widest={640}>
+    <Screen title={msg`Settings`} widest={640}>
       <Ready remote={session}>
         {(who) => (
           <Column gap="$4">
@@ -50,88 +52,85 @@ export function SettingsScreen() {
             <Devices />
             <CalendarFeed />
             <Column alignItems="flex-start">
-              <Subheading>How things hold</Subheading>
-              <Body color="$inkSoft">What lasted, where and how long, from looks at worn faces.</Body>
-              <Button href="/holds">See what holds</Button>
+              <Subheading>{msg`How things hold`}</Subheading>
+              <Body color="$inkSoft">{msg`What lasted, where and how long, from looks at worn faces.`}</Body>
+              <Button href="/holds">{msg`See what holds`}</Button>
             </Column>
             <Column alignItems="flex-start">
-              <Subheading>Questions tried</Subheading>
-              <Body color="$inkSoft">
-                What half-face trials say so far, over all clients they were made on.
-              </Body>
-              <Button href="/trials">See the questions</Button>
+              <Subheading>{msg`Questions tried`}</Subheading>
+              <Body color="$inkSoft">{msg`What half-face trials say so far, over all clients they were made on.`}</Body>
+              <Button href="/trials">{msg`See the questions`}</Button>
             </Column>
             <Column alignItems="flex-start">
-              <Subheading>Practice</Subheading>
-              <Body color="$inkSoft">
-                Placement, shades and order, on invented faces; yours alone unless you share it.
-              </Body>
-              <Button href="/practice">Practise</Button>
+              <Subheading>{msg`Practice`}</Subheading>
+              <Body color="$inkSoft">{msg`Placement, shades and order, on invented faces; yours alone unless you share it.`}</Body>
+              <Button href="/practice">{msg`Practise`}</Button>
             </Column>
             <Silenced />
             {may(who.role, 'edit') ? (
               <Column alignItems="flex-start">
-                <Subheading>Letters</Subheading>
-                <Body color="$inkSoft">Links that were made here, as the mails that would be sent.</Body>
-                <Button href="/letters">See the letters</Button>
+                <Subheading>{msg`Letters`}</Subheading>
+                <Body color="$inkSoft">{msg`Links that were made here, as the mails that would be sent.`}</Body>
+                <Button href="/letters">{msg`See the letters`}</Button>
               </Column>
             ) : null}
             {may(who.role, 'manage') ? (
               <Column alignItems="flex-start">
-                <Subheading>The team</Subheading>
-                <Body color="$inkSoft">Who works here, who is asked to, and who did what.</Body>
-                <Button onPress={() => router.navigate('/team')}>See the team</Button>
+                <Subheading>{msg`The team`}</Subheading>
+                <Body color="$inkSoft">{msg`Who works here, who is asked to, and who did what.`}</Body>
+                <Button onPress={() => router.navigate('/team')}>{msg`See the team`}</Button>
               </Column>
             ) : null}
             <Rule />
+            <LanguageChoice />
             <Choice
-              label="Light or dark"
+              label={msg`Light or dark`}
               options={THEME_CHOICES}
               chosen={[choice]}
               onChange={([c]) => c && choose(c)}
             />
             <Choice
-              label="Single keys as shortcuts (? shows them)"
+              label={msg`Single keys as shortcuts (? shows them)`}
               options={['on', 'off']}
               chosen={[keys]}
               onChange={([on]) => on && chooseKeysOn(on)}
             />
             <Choice
-              label="Faces are drawn on"
+              label={msg`Faces are drawn on`}
               options={['skin', 'paper']}
-              words={{ skin: 'the client’s skin' }}
+              words={{ skin: msg`the client’s skin` }}
               chosen={[ground]}
               onChange={([on]) => on && chooseGround(on)}
             />
             <Rule />
             <Column alignItems="flex-start">
-              <Subheading>Rules of the review</Subheading>
-              <Body color="$inkSoft">What every chart is looked over for, with the reasons.</Body>
-              <Button onPress={() => router.navigate('/rules')}>See the rules</Button>
+              <Subheading>{msg`Rules of the review`}</Subheading>
+              <Body color="$inkSoft">{msg`What every chart is looked over for, with the reasons.`}</Body>
+              <Button onPress={() => router.navigate('/rules')}>{msg`See the rules`}</Button>
             </Column>
             <Rule />
             <Column>
-              <Subheading>The studio’s way</Subheading>
-              <Body color="$inkSoft">Where schools differ, looks are fitted this way.</Body>
+              <Subheading>{msg`The studio’s way`}</Subheading>
+              <Body color="$inkSoft">{msg`Where schools differ, looks are fitted this way.`}</Body>
               <Ready remote={settings}>
                 {(answer) => <StudioSchools answer={answer} mayChange={may(who.role, 'manage')} />}
               </Ready>
             </Column>
             <Rule />
             <Column>
-              <Subheading>The studio’s days</Subheading>
+              <Subheading>{msg`The studio’s days`}</Subheading>
               <Ready remote={settings}>
                 {(answer) => <StudioZone answer={answer} mayChange={may(who.role, 'manage')} />}
               </Ready>
             </Column>
             <Column>
-              <Subheading>How things are told</Subheading>
+              <Subheading>{msg`How things are told`}</Subheading>
               <Ready remote={settings}>
                 {(answer) => <StudioManner answer={answer} mayChange={may(who.role, 'manage')} />}
               </Ready>
             </Column>
             <Column>
-              <Subheading>Photographs</Subheading>
+              <Subheading>{msg`Photographs`}</Subheading>
               <Ready remote={settings}>
                 {(answer) => <StudioPhotographs answer={answer} mayChange={may(who.role, 'manage')} />}
               </Ready>
@@ -139,40 +138,30 @@ export function SettingsScreen() {
             <Rule />
             {may(who.role, 'edit') ? (
               <Column alignItems="flex-start">
-                <Subheading>Charts from elsewhere</Subheading>
-                <Body color="$inkSoft">
-                  A chart file from another studio comes in whole, with the face it was made for, or not at
-                  all.
-                </Body>
-                <Button onPress={() => router.navigate('/import')}>Import a chart</Button>
+                <Subheading>{msg`Charts from elsewhere`}</Subheading>
+                <Body color="$inkSoft">{msg`A chart file from another studio comes in whole, with the face it was made for, or not at all.`}</Body>
+                <Button onPress={() => router.navigate('/import')}>{msg`Import a chart`}</Button>
               </Column>
             ) : null}
             <Rule />
             {may(who.role, 'manage') ? (
               <Column alignItems="flex-start">
-                <Subheading>The whole studio as a file</Subheading>
-                <Body color="$inkSoft">
-                  Clients with their contact data, kit, looks, charts, visits and what happened at the chair,
-                  in one open file. Keep it as you keep the people’s papers. It holds no passwords, and no
-                  photographs: those are in a backup.
-                </Body>
+                <Subheading>{msg`The whole studio as a file`}</Subheading>
+                <Body color="$inkSoft">{msg`Clients with their contact data, kit, looks, charts, visits and what happened at the chair, in one open file. Keep it as you keep the people’s papers. It holds no passwords, and no photographs: those are in a backup.`}</Body>
                 <Line>
-                  <Button onPress={() => window.location.assign(pathTo('backupStudio'))}>
-                    Back the studio up
-                  </Button>
-                  <Button onPress={() => window.location.assign(pathTo('exportStudio'))}>
-                    Save the studio
-                  </Button>
+                  <Button
+                    onPress={() => window.location.assign(pathTo('backupStudio'))}
+                  >{msg`Back the studio up`}</Button>
+                  <Button
+                    onPress={() => window.location.assign(pathTo('exportStudio'))}
+                  >{msg`Save the studio`}</Button>
                 </Line>
-                <Body color="$inkSoft">
-                  A backup is a zip that an empty installation is restored from; your own installation writes
-                  one every night as well.
-                </Body>
+                <Body color="$inkSoft">{msg`A backup is a zip that an empty installation is restored from; your own installation writes one every night as well.`}</Body>
               </Column>
             ) : null}
             <Rule />
             <Column alignItems="flex-start">
-              <Button onPress={() => void signOut()}>Sign out</Button>
+              <Button onPress={() => void signOut()}>{msg`Sign out`}</Button>
             </Column>
           </Column>
         )}

@@ -1,4 +1,4 @@
-import { silenced } from '@toile/core';
+import { silenced, msg } from '@toile/core';
 import { may, newId } from '@toile/contract';
 import { call } from '../../data/call';
 import { useLearned, useRefresh, useSession } from '../../data/hooks';
@@ -11,20 +11,20 @@ export function Silenced() {
   const evidence = useLearned(null);
   const refresh = useRefresh();
   const session = useSession();
-  const { busy, failure, save } = useSaving('It was not kept. Try again.');
+  const { busy, failure, save } = useSaving(msg`It was not kept. Try again.`);
   const all = evidence.data ? silenced(evidence.data.answers) : [];
   if (all.length === 0) return null;
   const edits = session.data !== undefined && may(session.data.role, 'edit');
   return (
-    <Column gap="$2" role="group" aria-label="Silenced proposals">
-      <Subheading>Silenced proposals</Subheading>
+    <Column gap="$2" role="group" aria-label={msg`Silenced proposals`}>
+      <Subheading>{msg`Silenced proposals`}</Subheading>
       {all.map((one) => (
         <Line key={one.key} flexWrap="nowrap" gap="$3">
-          <Label flex={1}>{`${one.words}: never, ${one.by}, ${dayInWords(one.at)}`}</Label>
+          <Label flex={1}>{msg`${one.words}: never, ${one.by}, ${dayInWords(one.at)}`}</Label>
           {edits ? (
             <Button
               disabled={busy}
-              label={`Let it speak again: ${one.words}`}
+              label={msg`Let it speak again: ${one.words}`}
               onPress={() =>
                 void save(async () => {
                   const { key, words, failed, worn, strength } = one;
@@ -41,9 +41,7 @@ export function Silenced() {
                   await refresh();
                 })
               }
-            >
-              Let it speak again
-            </Button>
+            >{msg`Let it speak again`}</Button>
           ) : null}
         </Line>
       ))}

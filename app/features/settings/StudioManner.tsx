@@ -6,6 +6,8 @@ import {
   TEMPERATURE_UNITS,
   USUAL_MANNER,
   type Manner,
+  msg,
+  term,
 } from '@toile/core';
 import type { StudioSettingsAnswer } from '@toile/contract';
 import { Body, Choice, Column } from '../../ui';
@@ -23,38 +25,38 @@ export function MannerFields({
   return (
     <Column gap="$3">
       <Choice
-        label="Days"
+        label={msg`Days`}
         options={DAY_ORDERS}
         words={{
-          'day month': 'Fri 14 Nov',
-          'month day': 'Fri Nov 14',
-          'year month day': 'Fri 2031-11-14',
+          'day month': msg`Fri 14 Nov`,
+          'month day': msg`Fri Nov 14`,
+          'year month day': msg`Fri 2031-11-14`,
         }}
         chosen={[value.days]}
         onChange={([days]) => days && set({ days })}
       />
       <Choice
-        label="Hours"
+        label={msg`Hours`}
         options={CLOCKS}
         words={{ '24 hours': '14:05', '12 hours': '2:05 pm' }}
         chosen={[value.clock]}
         onChange={([clock]) => clock && set({ clock })}
       />
       <Choice
-        label="A week begins on"
+        label={msg`A week begins on`}
         options={FIRST_WEEKDAYS}
         chosen={[value.firstWeekday]}
         onChange={([firstWeekday]) => firstWeekday && set({ firstWeekday })}
       />
       <Choice
-        label="Amounts of what runs"
+        label={msg`Amounts of what runs`}
         options={AMOUNTS_FIRST}
-        words={{ measures: '2 pumps', millilitres: '0.80 ml, 2 pumps' }}
+        words={{ measures: msg`2 pumps`, millilitres: msg`0.80 ml, 2 pumps` }}
         chosen={[value.amounts]}
         onChange={([amounts]) => amounts && set({ amounts })}
       />
       <Choice
-        label="Warmth"
+        label={msg`Warmth`}
         options={TEMPERATURE_UNITS}
         chosen={[value.temperature]}
         onChange={([temperature]) => temperature && set({ temperature })}
@@ -75,10 +77,10 @@ export function StudioManner({
   const manner = { ...USUAL_MANNER, ...value.manner };
   if (!mayChange)
     return (
-      <Body>{`Days as ${manner.days}, ${manner.clock}, weeks from ${manner.firstWeekday}, ${manner.amounts} first, ${manner.temperature}.`}</Body>
+      <Body>{msg`Days as ${term(manner.days)}, ${term(manner.clock)}, weeks from ${term(manner.firstWeekday)}, ${term(manner.amounts)} first, ${term(manner.temperature)}.`}</Body>
     );
   return (
-    <Column gap="$2" role="group" aria-label="How things are told" aria-busy={busy}>
+    <Column gap="$2" role="group" aria-label={msg`How things are told`} aria-busy={busy}>
       <MannerFields value={manner} onChange={(next) => void keep({ ...value, manner: next })} />
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
     </Column>

@@ -3,8 +3,9 @@ import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
 import { Body, Choice, Column, Label } from '../../ui';
+import { messages, msg, term } from '@toile/core';
 
-const WORDS = { device: 'on the device that took them', studio: 'with the studio' } as const;
+const WORDS = messages({ device: 'on the device that took them', studio: 'with the studio' } as const);
 
 /** Where photographs clients agreed to are kept, for the whole studio. */
 export function StudioPhotographs({
@@ -17,11 +18,11 @@ export function StudioPhotographs({
   const refresh = useRefresh();
   const { failure, save } = useSaving();
   const where = answer.settings.keepsPhotographs ? 'studio' : 'device';
-  if (!mayChange) return <Body color="$inkSoft">{`Photographs are kept ${WORDS[where]}.`}</Body>;
+  if (!mayChange) return <Body color="$inkSoft">{msg`Photographs are kept ${term(WORDS[where])}.`}</Body>;
   return (
     <Column gap="$1">
       <Choice
-        label="Photographs clients agreed to are kept"
+        label={msg`Photographs clients agreed to are kept`}
         options={['device', 'studio'] as const}
         words={WORDS}
         chosen={[where]}
@@ -36,10 +37,7 @@ export function StudioPhotographs({
           })
         }
       />
-      <Label>
-        With the studio, the team sees them, they are in its backups, and they go when a client no longer
-        agrees or is erased. What is kept already stays where it is.
-      </Label>
+      <Label>{msg`With the studio, the team sees them, they are in its backups, and they go when a client no longer agrees or is erased. What is kept already stays where it is.`}</Label>
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
     </Column>
   );

@@ -1,5 +1,12 @@
 import { useState } from 'react';
-import { SCHOOL_NAMES, SCHOOL_QUESTIONS, type Answer, type School, type SchoolAnswers } from '@toile/core';
+import {
+  SCHOOL_NAMES,
+  SCHOOL_QUESTIONS,
+  type Answer,
+  type School,
+  type SchoolAnswers,
+  msg,
+} from '@toile/core';
 import type { StudioSettingsAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
@@ -37,17 +44,17 @@ export function StudioSchools({
   };
 
   return (
-    <Column gap="$2" role="group" aria-label="The studio’s way">
+    <Column gap="$2" role="group" aria-label={msg`The studio’s way`}>
       <Label>
         {decided.length === 0
-          ? 'Every look is done as it says.'
+          ? msg`Every look is done as it says.`
           : decided.map((school) => `${SCHOOL_QUESTIONS[school]}: ${schools[school]}`).join(' · ')}
       </Label>
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       {mayChange ? (
         <Line>
           <Button onPress={() => setOpen((o) => !o)}>
-            {open ? 'Close the studio’s way' : 'Change the studio’s way'}
+            {open ? msg`Close the studio’s way` : msg`Change the studio’s way`}
           </Button>
         </Line>
       ) : null}
@@ -58,11 +65,9 @@ export function StudioSchools({
               {schools[school] !== undefined ? (
                 <Line>
                   <Button
-                    label={`${SCHOOL_QUESTIONS[school]}: as the look says`}
+                    label={msg`${SCHOOL_QUESTIONS[school]}: as the look says`}
                     onPress={() => leave(school)}
-                  >
-                    As the look says
-                  </Button>
+                  >{msg`As the look says`}</Button>
                 </Line>
               ) : null}
             </Column>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { isZone } from '@toile/core';
+import { isZone, msg } from '@toile/core';
 import type { StudioSettingsAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { deviceZone } from '../../data/deviceZone';
@@ -31,44 +31,40 @@ export function StudioZone({
   };
 
   return (
-    <Column gap="$2" role="group" aria-label="The studio’s days">
+    <Column gap="$2" role="group" aria-label={msg`The studio’s days`}>
       <Body>
         {zone === undefined
-          ? `Days are those of each device; here ${deviceZone()}.`
-          : `Days are those of ${zone}, on every device.`}
+          ? msg`Days are those of each device; here ${deviceZone()}.`
+          : msg`Days are those of ${zone}, on every device.`}
       </Body>
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       {!mayChange ? null : typed === null ? (
         <Line>
           <Button disabled={busy} onPress={() => setTyped(zone ?? deviceZone())}>
-            {zone === undefined ? 'Keep to one zone' : 'Another zone'}
+            {zone === undefined ? msg`Keep to one zone` : msg`Another zone`}
           </Button>
           {zone === undefined ? null : (
-            <Button disabled={busy} onPress={() => void keep(undefined)}>
-              As each device
-            </Button>
+            <Button disabled={busy} onPress={() => void keep(undefined)}>{msg`As each device`}</Button>
           )}
         </Line>
       ) : (
         <>
           <Field
-            label="Time zone"
+            label={msg`Time zone`}
             value={typed}
             onChange={setTyped}
-            hint="Continent and city, as Europe/Lisbon"
-            error={errors.zone ?? (unknown ? 'No zone by that name, as Europe/Lisbon' : undefined)}
+            hint={msg`Continent and city, as Europe/Lisbon`}
+            error={errors.zone ?? (unknown ? msg`No zone by that name, as Europe/Lisbon` : undefined)}
             onSubmit={() => void (unknown || typed === '' ? undefined : keep(typed))}
           />
           <Line>
-            <Button onPress={() => setTyped(null)}>Leave it</Button>
+            <Button onPress={() => setTyped(null)}>{msg`Leave it`}</Button>
             <Button
               kind="main"
               grow
               disabled={busy || unknown || typed === ''}
               onPress={() => void keep(typed)}
-            >
-              Keep to this zone
-            </Button>
+            >{msg`Keep to this zone`}</Button>
           </Line>
         </>
       )}

@@ -6,6 +6,8 @@ import {
   type Correction,
   type Lab,
   type ShadeContext,
+  msg,
+  numberTold,
 } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 import { Body, Choice, Column, Figure, Judged, Label, LabField, Line, Loading, Swatch } from '../../ui';
@@ -20,7 +22,7 @@ function spotsOf(client: ClientAnswer): Spot[] {
   const face = reading ? faceColour(reading.skin) : null;
   if (!reading || !face) return [];
   const underEye = reading.skin.underEye
-    ? [{ name: 'Under eye', skin: reading.skin.cheek ?? face, lab: reading.skin.underEye }]
+    ? [{ name: msg`Under eye`, skin: reading.skin.cheek ?? face, lab: reading.skin.underEye }]
     : [];
   const extras = reading.extras.flatMap(({ name, beside, samples }) => {
     const mean = summariseReadings(samples);
@@ -48,37 +50,34 @@ export function CorrectPanel({
   return (
     <Column gap="$3">
       <Choice
-        label="Which spot"
+        label={msg`Which spot`}
         options={[...spots.map((s) => s.name), 'typed']}
-        words={{ typed: 'Type one' }}
+        words={{ typed: msg`Type one` }}
         chosen={[name]}
         onChange={([n]) => n && setName(n)}
       />
-      {spot ? null : <LabField label="Colour of the spot" button="Look at it" onLab={setTyped} />}
+      {spot ? null : <LabField label={msg`Colour of the spot`} button={msg`Look at it`} onLab={setTyped} />}
       {skin && lab ? (
         <Line flexWrap="nowrap">
-          <Swatch lab={lab} beside={skin} size={52} label="the spot beside the skin round it" />
+          <Swatch lab={lab} beside={skin} size={52} label={msg`the spot beside the skin round it`} />
           <Column gap={0} flex={1}>
-            <Body>{`${readSpot(skin, lab).deltaE.toFixed(1)} from the skin round it: ${readSpot(skin, lab).words}.`}</Body>
-            <Label>
-              A description of colour, no finding. Anything sore, open or new is for whoever treats it, not
-              for cover.
-            </Label>
+            <Body>{msg`${readSpot(skin, lab).deltaE.toFixed(1)} from the skin round it: ${readSpot(skin, lab).words}.`}</Body>
+            <Label>{msg`A description of colour, no finding. Anything sore, open or new is for whoever treats it, not for cover.`}</Label>
           </Column>
         </Line>
       ) : null}
-      {busy && !answer ? <Loading words="Trying correctors, doses and covers" /> : null}
+      {busy && !answer ? <Loading words={msg`Trying correctors, doses and covers`} /> : null}
       {error ? <Body color="$madder">{`▲ ${error}`}</Body> : null}
       {answer && skin && lab ? (
         <Column gap="$2" aria-live="polite">
           <Body fontWeight="700">{answer.words}</Body>
-          <Label>{`${answer.tried.toLocaleString('en-GB')} ways predicted by a layer model. Best first: what is left to see, and 1 for every mg/cm² laid.`}</Label>
+          <Label>{msg`${numberTold(answer.tried)} ways predicted by a layer model. Best first: what is left to see, and 1 for every mg/cm² laid.`}</Label>
           {answer.corrections.map((correction, i) => (
             <CorrectionRow key={i} correction={correction} spot={lab} skin={skin} first={i === 0} />
           ))}
         </Column>
       ) : null}
-      <Label>A spot is read while reading the skin: any place can be added there.</Label>
+      <Label>{msg`A spot is read while reading the skin: any place can be added there.`}</Label>
     </Column>
   );
 }
@@ -98,7 +97,7 @@ function CorrectionRow({
   const stages = [
     { name: 'bare', lab: spot },
     ...correction.layers.map((l) => ({ name: l.product.shade, lab: l.lab })),
-    { name: 'the skin', lab: skin },
+    { name: msg`the skin`, lab: skin },
   ];
   return (
     <Column
@@ -125,7 +124,7 @@ function CorrectionRow({
           </Column>
         ))}
       </Judged>
-      {correction.tie ? <Label>As good as the best, within what the model can tell.</Label> : null}
+      {correction.tie ? <Label>{msg`As good as the best, within what the model can tell.`}</Label> : null}
       {correction.warnings.map((w) => (
         <Body key={w} color="$weld">{`▲ ${w}`}</Body>
       ))}

@@ -1,6 +1,13 @@
 import { useLocalSearchParams } from 'expo-router';
 import { useCallback, useMemo, useState } from 'react';
-import { skinTarget, type MatchWishes, type ShadeContext, type ShadeMatch } from '@toile/core';
+import {
+  skinTarget,
+  type MatchWishes,
+  type ShadeContext,
+  type ShadeMatch,
+  msg,
+  numberTold,
+} from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 import { Body, Button, Column, Label, Line, Progress, Subheading, Swatch, useWide, View } from '../../ui';
 import { askShades, useWork } from '../../workers';
@@ -58,21 +65,21 @@ export function MatchPanel({
   return (
     <Column gap="$3">
       <Line flexWrap="nowrap">
-        <Swatch lab={target} size={52} label="the colour to match" />
-        <Body flex={1}>{`The skin: ${skinInWords(context.client.skin) ?? 'not read'}`}</Body>
+        <Swatch lab={target} size={52} label={msg`the colour to match`} />
+        <Body flex={1}>{msg`The skin: ${skinInWords(context.client.skin) ?? msg`not read`}`}</Body>
       </Line>
       <WishesForm wishes={wishes} onChange={setWishes} />
       {pinned ? (
         <Line justifyContent="space-between" flexWrap="nowrap">
-          <Body flex={1}>{`Every mix holds ${pinned.line} ${pinned.shade}.`}</Body>
-          <Button onPress={() => setWishes(({ pin: _, ...w }) => w)}>Unpin</Button>
+          <Body flex={1}>{msg`Every mix holds ${pinned.line} ${pinned.shade}.`}</Body>
+          <Button onPress={() => setWishes(({ pin: _, ...w }) => w)}>{msg`Unpin`}</Button>
         </Line>
       ) : null}
-      {busy ? <Progress words="Predicting every mix" share={share} onStop={stop} /> : null}
+      {busy ? <Progress words={msg`Predicting every mix`} share={share} onStop={stop} /> : null}
       {stopped ? (
         <Line>
-          <Body>Stopped.</Body>
-          <Button onPress={again}>Search again</Button>
+          <Body>{msg`Stopped.`}</Body>
+          <Button onPress={again}>{msg`Search again`}</Button>
         </Line>
       ) : null}
       {error ? <Body role="alert" color="$madder">{`▲ ${error}`}</Body> : null}
@@ -83,19 +90,19 @@ export function MatchPanel({
           ))}
           <View flexDirection={wide ? 'row' : 'column'} gap="$4" aria-live="polite">
             <Column flex={wide ? 1 : undefined}>
-              {rows('One product', answer.singles, 'No single product meets these wishes.')}
+              {rows(msg`One product`, answer.singles, msg`No single product meets these wishes.`)}
             </Column>
             <Column flex={wide ? 1 : undefined} gap="$3">
-              {rows('Two, mixed', answer.pairs, 'Nothing here may be stirred together.')}
+              {rows(msg`Two, mixed`, answer.pairs, msg`Nothing here may be stirred together.`)}
               {rows(
-                'Three, mixed',
+                msg`Three, mixed`,
                 answer.triples,
-                'No third product brings it closer by 0.3: two are enough.',
+                msg`No third product brings it closer by 0.3: two are enough.`,
               )}
             </Column>
           </View>
           <Label>
-            {`${answer.mixes.toLocaleString('en-GB')} mixes of ${answer.compared} products compared. How far off is a model’s figure, by day. Lamp and flash are only held against each other: one reading cannot tell more.`}
+            {msg`${numberTold(answer.mixes)} mixes of ${answer.compared} products compared. How far off is a model’s figure, by day. Lamp and flash are only held against each other: one reading cannot tell more.`}
           </Label>
           {picked ? (
             <UseInChart client={client} match={picked} chartId={chart ?? null} stepId={step ?? null} />

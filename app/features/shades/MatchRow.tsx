@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { Pressable } from 'react-native';
-import type { Lab, ShadeMatch } from '@toile/core';
+import { msg, type Lab, type ShadeMatch } from '@toile/core';
 import { Body, Button, Column, Figure, Label, Line, Swatch, useColours, View } from '../../ui';
 import { keyOf, lightsInWords, namesOf, ratioOf, takenInWords, type LightBest } from './shadesView';
 
@@ -35,7 +35,7 @@ export const MatchRow = memo(function MatchRow({
       <Pressable
         role="radio"
         aria-checked={chosen}
-        aria-label={`${namesOf(match)}${ratio ? `, ${ratio}` : ''}, ${match.deltaE.toFixed(1)} off`}
+        aria-label={msg`${namesOf(match)}${ratio ? `, ${ratio}` : ''}, ${match.deltaE.toFixed(1)} off`}
         onPress={() => onChoose(keyOf(match))}
         style={({ pressed }) => ({
           flexDirection: 'row',
@@ -46,7 +46,7 @@ export const MatchRow = memo(function MatchRow({
           backgroundColor: pressed ? c.raised : 'transparent',
         })}
       >
-        <Swatch lab={match.lab} beside={target} size={44} label="predicted colour beside the skin" />
+        <Swatch lab={match.lab} beside={target} size={44} label={msg`predicted colour beside the skin`} />
         <Column gap={2} flex={1}>
           <Line flexWrap="nowrap" alignItems="flex-start" justifyContent="space-between">
             <Body
@@ -59,7 +59,7 @@ export const MatchRow = memo(function MatchRow({
             {takenInWords(match)}
           </Label>
           <Label fontSize="$1" lineHeight="$1">
-            {`${lightsInWords(match, lights)} (low confidence)`}
+            {msg`${lightsInWords(match, lights)} (low confidence)`}
           </Label>
           {match.notes.map((note) => (
             <Label
@@ -76,17 +76,22 @@ export const MatchRow = memo(function MatchRow({
       {chosen ? (
         <Column gap="$2" paddingBottom="$2">
           <Line>
-            <Swatch lab={match.onSkin} beside={target} size={32} label="predicted on the skin, beside it" />
-            <Label>on the skin, beside it</Label>
+            <Swatch
+              lab={match.onSkin}
+              beside={target}
+              size={32}
+              label={msg`predicted on the skin, beside it`}
+            />
+            <Label>{msg`on the skin, beside it`}</Label>
           </Line>
           <Line>
             {match.parts.map(({ product }) => (
               <Button
                 key={product.id}
-                label={`Keep ${product.shade}, vary the rest: ${product.line}`}
+                label={msg`Keep ${product.shade}, vary the rest: ${product.line}`}
                 onPress={() => onPin(product.id)}
               >
-                {`Keep ${product.shade}, vary the rest`}
+                {msg`Keep ${product.shade}, vary the rest`}
               </Button>
             ))}
           </Line>

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { SCULPT_KINDS, skinTarget, type SculptKind, type ShadeContext } from '@toile/core';
+import { SCULPT_KINDS, skinTarget, type SculptKind, type ShadeContext, msg, term } from '@toile/core';
 import { Body, Choice, Column, Figure, Label, Line, Loading, Subheading, Swatch } from '../../ui';
 import { askShades, useWork } from '../../workers';
 
@@ -14,11 +14,11 @@ export function SculptPanel({ context }: { readonly context: ShadeContext }) {
   const skin = skinTarget(context.client.skin);
   return (
     <Column gap="$3">
-      <Choice label="For" options={SCULPT_KINDS} chosen={[kind]} onChange={([k]) => k && setKind(k)} />
+      <Choice label={msg`For`} options={SCULPT_KINDS} chosen={[kind]} onChange={([k]) => k && setKind(k)} />
       <Choice
-        label="Contrast"
+        label={msg`Contrast`}
         options={['soft', 'bold'] as const}
-        words={{ soft: 'soft, two steps', bold: 'bold, three steps' }}
+        words={{ soft: msg`soft, two steps`, bold: msg`bold, three steps` }}
         chosen={[contrast]}
         onChange={([c]) => c && setContrast(c)}
       />
@@ -31,7 +31,7 @@ export function SculptPanel({ context }: { readonly context: ShadeContext }) {
                 lab={answer.wanted}
                 beside={skin}
                 size={44}
-                label="the shade asked for, beside the skin"
+                label={msg`the shade asked for, beside the skin`}
               />
             ) : null}
             <Body flex={1}>{answer.words}</Body>
@@ -39,8 +39,8 @@ export function SculptPanel({ context }: { readonly context: ShadeContext }) {
           {answer.candidates.length === 0 ? (
             <Body color="$weld">
               {answer.mix
-                ? `▲ No single ${kind} does it. Stirred together: ${answer.mix}.`
-                : `▲ The kit has no ${kind} for this skin.`}
+                ? msg`▲ No single ${term(kind)} does it. Stirred together: ${answer.mix}.`
+                : msg`▲ The kit has no ${term(kind)} for this skin.`}
             </Body>
           ) : null}
           {answer.candidates.slice(0, SHOWN).map(({ product, unit, onSkin, steps, reasons, cost }, i) => (
@@ -57,7 +57,7 @@ export function SculptPanel({ context }: { readonly context: ShadeContext }) {
                 lab={onSkin}
                 beside={skin}
                 size={44}
-                label={`${product.shade} on the skin, beside it`}
+                label={msg`${product.shade} on the skin, beside it`}
               />
               <Column gap={2} flex={1}>
                 <Body fontWeight={i === 0 ? '700' : '400'}>{`${product.line} ${product.shade}`}</Body>
@@ -76,18 +76,16 @@ export function SculptPanel({ context }: { readonly context: ShadeContext }) {
                 ))}
               </Column>
               <Figure
-                aria-label={`${Math.abs(steps).toFixed(1)} steps ${steps > 0 ? 'deeper' : 'lighter'}, cost ${cost.toFixed(1)}`}
+                aria-label={msg`${Math.abs(steps).toFixed(1)} steps ${steps > 0 ? msg`deeper` : msg`lighter`}, cost ${cost.toFixed(1)}`}
               >
                 {`${steps > 0 ? '+' : '−'}${Math.abs(steps).toFixed(1)}`}
               </Figure>
             </Line>
           ))}
-          <Label>
-            Figures at the right: shade steps from the skin. Swatches: predicted on the skin at a usual dose.
-          </Label>
+          <Label>{msg`Figures at the right: shade steps from the skin. Swatches: predicted on the skin at a usual dose.`}</Label>
           {answer.ruledOut.length > 0 ? (
             <Column gap={0}>
-              <Subheading>Left out</Subheading>
+              <Subheading>{msg`Left out`}</Subheading>
               {answer.ruledOut.map(({ product, why }) => (
                 <Label key={product.id}>{`${product.line} ${product.shade}: ${why}`}</Label>
               ))}
@@ -95,7 +93,7 @@ export function SculptPanel({ context }: { readonly context: ShadeContext }) {
           ) : null}
         </Column>
       ) : (
-        <Loading words="Ranking" />
+        <Loading words={msg`Ranking`} />
       )}
     </Column>
   );

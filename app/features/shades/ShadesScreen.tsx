@@ -7,6 +7,7 @@ import { CorrectPanel } from './CorrectPanel';
 import { MatchPanel } from './MatchPanel';
 import { SculptPanel } from './SculptPanel';
 import { useShadeContext } from './useShadeContext';
+import { msg } from '@toile/core';
 
 const PANELS = ['match', 'correct', 'sculpt'] as const;
 type Panel = (typeof PANELS)[number];
@@ -18,7 +19,7 @@ export function ShadesScreen({ id }: { readonly id: string }) {
   const { panel } = useLocalSearchParams<{ panel?: string }>();
   const shown = PANELS.find((p) => p === panel) ?? 'match';
   return (
-    <Screen title="Shades" above={client.data?.name} onBack={() => router.navigate(`/clients/${id}`)}>
+    <Screen title={msg`Shades`} above={client.data?.name} onBack={() => router.navigate(`/clients/${id}`)}>
       <Ready remote={client}>
         {(data) => <Shades client={data} panel={shown} onPanel={(p) => router.setParams({ panel: p })} />}
       </Ready>
@@ -47,24 +48,25 @@ function Shades({
   if (Object.keys(newestSkin(client)).length === 0)
     return (
       <Empty
-        title="Read the skin first"
-        words="Shades are worked out from a reading: seven zones, a few touches each."
+        title={msg`Read the skin first`}
+        words={msg`Shades are worked out from a reading: seven zones, a few touches each.`}
       >
-        <Button kind="main" onPress={() => router.navigate(`/clients/${client.id}/read`)}>
-          Read the skin
-        </Button>
+        <Button
+          kind="main"
+          onPress={() => router.navigate(`/clients/${client.id}/read`)}
+        >{msg`Read the skin`}</Button>
       </Empty>
     );
   return (
     <Column gap="$4">
       <Choice
-        label="What for"
+        label={msg`What for`}
         options={PANELS}
-        words={{ match: 'Match and mix', correct: 'Correct', sculpt: 'Sculpt' }}
+        words={{ match: msg`Match and mix`, correct: msg`Correct`, sculpt: msg`Sculpt` }}
         chosen={[panel]}
         onChange={([p]) => p && onPanel(p)}
       />
-      <Ready remote={kit} words="Opening the kit">
+      <Ready remote={kit} words={msg`Opening the kit`}>
         {() =>
           context === null ? null : panel === 'match' ? (
             <MatchPanel client={client} context={context} />

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import type { ShadeMatch } from '@toile/core';
+import { msg, type ShadeMatch } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { Body, Button, Choice, Column, Label } from '../../ui';
@@ -23,8 +23,8 @@ export function UseInChart({ client, match, chartId, stepId }: UseInChartProps) 
   if (client.charts.length === 0)
     return (
       <Column gap="$1" alignItems="flex-start">
-        <Label>No chart yet. Fit a look first; its base is matched the same way.</Label>
-        <Button onPress={() => router.navigate(`/clients/${client.id}/fit`)}>Fit a look</Button>
+        <Label>{msg`No chart yet. Fit a look first; its base is matched the same way.`}</Label>
+        <Button onPress={() => router.navigate(`/clients/${client.id}/fit`)}>{msg`Fit a look`}</Button>
       </Column>
     );
   const put = async (): Promise<void> => {
@@ -33,12 +33,12 @@ export function UseInChart({ client, match, chartId, stepId }: UseInChartProps) 
       const { chart: saved } = await call('chart', { params: { id: chosen! } });
       const started = readChartDraft(saved.id);
       const changed = withMatch(started?.work.chart ?? saved, match, stepId);
-      if (!changed) return setFailure('That chart has no base step to put it in.');
+      if (!changed) return setFailure(msg`That chart has no base step to put it in.`);
       const reason = [started?.work.reason, matchReason(match)].filter(Boolean).join('. ');
       writeChartDraft({ begun: started?.begun ?? saved, work: newChartWork(changed, reason) });
       router.navigate(`/charts/${saved.id}`);
     } catch (error) {
-      setFailure(error instanceof CallError ? error.message : 'Something went wrong. Try again.');
+      setFailure(error instanceof CallError ? error.message : msg`Something went wrong. Try again.`);
     }
   };
   return (
@@ -50,7 +50,7 @@ export function UseInChart({ client, match, chartId, stepId }: UseInChartProps) 
     >
       {client.charts.length > 1 ? (
         <Choice
-          label="Into which chart"
+          label={msg`Into which chart`}
           options={client.charts.map((c) => c.id)}
           words={Object.fromEntries(client.charts.map((c) => [c.id, `${c.lookName}, ${dayInWords(c.date)}`]))}
           chosen={chosen ? [chosen] : []}
@@ -59,7 +59,7 @@ export function UseInChart({ client, match, chartId, stepId }: UseInChartProps) 
       ) : null}
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       <Button kind="main" large onPress={() => void put()}>
-        {`Put ${[ratioOf(match), namesOf(match)].filter(Boolean).join(' ')} into the chart`}
+        {msg`Put ${[ratioOf(match), namesOf(match)].filter(Boolean).join(' ')} into the chart`}
       </Button>
     </Column>
   );

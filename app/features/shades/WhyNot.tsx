@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { productFinder, productName, type MatchWishes, type ShadeContext } from '@toile/core';
+import { productFinder, productName, type MatchWishes, type ShadeContext, msg } from '@toile/core';
 import { Body, Column, Field, Label, Loading, Row, Subheading, Swatch } from '../../ui';
 import { askShades, useWork } from '../../workers';
 
@@ -23,11 +23,11 @@ export function WhyNot({
   const found = typed.trim() === '' ? [] : context.kit.products.filter(productFinder(typed)).slice(0, SHOWN);
   return (
     <Column gap="$2">
-      <Subheading>Why not another?</Subheading>
+      <Subheading>{msg`Why not another?`}</Subheading>
       <Field
-        label="A product"
+        label={msg`A product`}
         value={typed}
-        placeholder="Line or shade"
+        placeholder={msg`Line or shade`}
         onChange={(text) => {
           setTyped(text);
           setProductId(null);
@@ -40,13 +40,15 @@ export function WhyNot({
               title={`${p.line} ${p.shade}`}
               detail={`${p.maker}, ${p.kind}`}
               before={<Swatch lab={p.lab} size={28} />}
-              label={`Why not ${productName(p)}`}
+              label={msg`Why not ${productName(p)}`}
               onPress={() => setProductId(p.id)}
             />
           ))
         : null}
-      {typed.trim() !== '' && found.length === 0 ? <Label>Nothing by that name in the kit.</Label> : null}
-      {productId !== null && busy ? <Loading words="Working it out" /> : null}
+      {typed.trim() !== '' && found.length === 0 ? (
+        <Label>{msg`Nothing by that name in the kit.`}</Label>
+      ) : null}
+      {productId !== null && busy ? <Loading words={msg`Working it out`} /> : null}
       {productId !== null && !busy && answer ? <Body aria-live="polite">{answer}</Body> : null}
       {error ? <Body color="$madder">{`▲ ${error}`}</Body> : null}
     </Column>

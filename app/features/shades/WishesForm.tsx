@@ -7,6 +7,8 @@ import {
   TEXTURES,
   type MatchWishes,
   type TargetWeights,
+  msg,
+  term,
 } from '@toile/core';
 import { Button, Choice, Column, Label, Line, Stepper, useWide, View } from '../../ui';
 
@@ -36,14 +38,14 @@ export function WishesForm({ wishes, onChange }: WishesFormProps) {
     <Column gap="$2">
       <Line justifyContent="space-between" flexWrap="nowrap">
         <Label flex={1}>
-          {`Agrees with ${WEIGHTED.filter((p) => weights[p] > 0)
+          {msg`Agrees with ${WEIGHTED.filter((p) => weights[p] > 0)
             .map((p) => `${p} ${Math.round((100 * weights[p]) / total)} %`)
             .join(
               ', ',
-            )}. For ${zones.map((z) => (z in ZONE_WORDS ? ZONE_WORDS[z as keyof typeof ZONE_WORDS] : z)).join(', ')}, ${coverage ?? 'usual layer'}${limits.length > 0 ? `; only ${limits.join(', ')}` : ''}.`}
+            )}. For ${zones.map((z) => (z in ZONE_WORDS ? ZONE_WORDS[z as keyof typeof ZONE_WORDS] : z)).join(', ')}, ${term(coverage ?? msg`usual layer`)}${limits.length > 0 ? msg`; only ${limits.join(', ')}` : ''}.`}
         </Label>
-        <Button label="Change what is asked" onPress={() => setOpen((o) => !o)}>
-          {open ? 'Close' : 'Change'}
+        <Button label={msg`Change what is asked`} onPress={() => setOpen((o) => !o)}>
+          {open ? msg`Close` : msg`Change`}
         </Button>
       </Line>
       {open ? (
@@ -52,7 +54,7 @@ export function WishesForm({ wishes, onChange }: WishesFormProps) {
             {WEIGHTED.map((part) => (
               <Stepper
                 key={part}
-                label={`Weight of the ${part}`}
+                label={msg`Weight of the ${term(part)}`}
                 value={weights[part]}
                 unit="%"
                 minimum={part === 'face' ? 10 : 0}
@@ -64,7 +66,7 @@ export function WishesForm({ wishes, onChange }: WishesFormProps) {
           </Line>
           <View flexDirection={wide ? 'row' : 'column'} gap="$4">
             <Choice
-              label="Where it goes"
+              label={msg`Where it goes`}
               several
               options={ZONES}
               words={ZONE_WORDS}
@@ -72,35 +74,35 @@ export function WishesForm({ wishes, onChange }: WishesFormProps) {
               onChange={(chosen) => chosen.length > 0 && set({ zones: chosen })}
             />
             <Choice
-              label="Coverage wanted"
+              label={msg`Coverage wanted`}
               options={COVERAGE}
               chosen={[coverage === null || coverage === 'opaque' ? 'usual layer' : coverage]}
               onChange={([c]) => set({ coverage: c === undefined || c === 'usual layer' ? null : c })}
             />
           </View>
           <Choice
-            label="Only these textures"
+            label={msg`Only these textures`}
             several
             options={TEXTURES}
             chosen={[...(filter.textures ?? [])]}
             onChange={(textures) => set({ filter: { ...filter, textures } })}
           />
           <Choice
-            label="Only these finishes"
+            label={msg`Only these finishes`}
             several
             options={FINISHES}
             chosen={[...(filter.finishes ?? [])]}
             onChange={(finishes) => set({ filter: { ...filter, finishes } })}
           />
           <Choice
-            label="Only these coverages"
+            label={msg`Only these coverages`}
             several
             options={COVERAGE_WORDS}
             chosen={[...(filter.coverages ?? [])]}
             onChange={(coverages) => set({ filter: { ...filter, coverages } })}
           />
           <Choice
-            label="Only these families"
+            label={msg`Only these families`}
             several
             options={FAMILIES}
             chosen={[...(filter.families ?? [])]}

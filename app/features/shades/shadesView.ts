@@ -7,6 +7,7 @@ import {
   type ShadeMatch,
   type Step,
   type Use,
+  msg,
 } from '@toile/core';
 
 /** '2 : 1', or nothing for a single product. */
@@ -16,12 +17,12 @@ export function ratioOf(match: ShadeMatch): string {
 
 /** 'Veil V3 with Adjust yellow' */
 export const namesOf = (match: ShadeMatch): string =>
-  match.parts.map(({ product }) => `${product.line} ${product.shade}`).join(' with ');
+  match.parts.map(({ product }) => `${product.line} ${product.shade}`).join(msg` with `);
 
 /** '4 pumps + 2 drops, 0.75 ml' */
 export function takenInWords({ parts, amount }: ShadeMatch): string {
   const measures = parts.map(({ product }, i) => measuresInWords(amount.measures[i]!, product.measure));
-  return `${measures.join(' + ')}, ${amount.ml.toFixed(2)} ml: ${Math.round(amount.takenMg)} mg, ${Math.round(amount.neededMg)} needed`;
+  return msg`${measures.join(' + ')}, ${amount.ml.toFixed(2)} ml: ${Math.round(amount.takenMg)} mg, ${Math.round(amount.neededMg)} needed`;
 }
 
 /** The least difference of any match under lamp and flash: what the others are held against. */
@@ -38,8 +39,8 @@ export function bestUnderLights(matches: readonly ShadeMatch[]): LightBest {
  */
 export function lightsInWords({ under }: ShadeMatch, best: LightBest): string {
   const [lamp, flash] = [under.indoor - best.indoor, under.flash - best.flash];
-  const behind = (more: number): string => (more < 0.15 ? 'as the best' : `${more.toFixed(1)} behind`);
-  return `lamp ${behind(lamp)} · flash ${behind(flash)}`;
+  const behind = (more: number): string => (more < 0.15 ? msg`as the best` : msg`${more.toFixed(1)} behind`);
+  return msg`lamp ${behind(lamp)} · flash ${behind(flash)}`;
 }
 
 export const keyOf = (match: ShadeMatch): string =>
@@ -69,19 +70,19 @@ export function withMatch(chart: Chart, match: ShadeMatch, stepId: string | null
 
 /** Why the version was made, when nothing else was written. */
 export const matchReason = (match: ShadeMatch): string =>
-  `Base matched: ${[namesOf(match), ratioOf(match)].filter(Boolean).join(', ')}, ${match.deltaE.toFixed(1)} off`;
+  msg`Base matched: ${[namesOf(match), ratioOf(match)].filter(Boolean).join(', ')}, ${match.deltaE.toFixed(1)} off`;
 
 /** '0.25 mg/cm² Quiet peach, then 0.5 mg/cm² Under U4' */
 export function layersInWords(correction: CorrectorChoice['corrections'][number]): string {
-  if (correction.layers.length === 0) return 'Nothing: leave it to the base';
+  if (correction.layers.length === 0) return msg`Nothing: leave it to the base`;
   return correction.layers
     .map(({ product, doseMgPerCm2 }) => `${doseInWords(doseMgPerCm2)} ${productName(product)}`)
-    .join(', then ');
+    .join(msg`, then `);
 }
 
 /** Doses as a hand knows them. */
 export function doseInWords(doseMgPerCm2: number): string {
-  if (doseMgPerCm2 <= 0.15) return 'a breath of';
-  if (doseMgPerCm2 <= 0.3) return 'a thin veil of';
-  return doseMgPerCm2 <= 0.55 ? 'a thin layer of' : 'a full layer of';
+  if (doseMgPerCm2 <= 0.15) return msg`a breath of`;
+  if (doseMgPerCm2 <= 0.3) return msg`a thin veil of`;
+  return doseMgPerCm2 <= 0.55 ? msg`a thin layer of` : msg`a full layer of`;
 }

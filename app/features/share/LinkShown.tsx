@@ -1,9 +1,10 @@
 import { Column, CopyButton, Field, Line } from '../../ui';
+import { msg } from '@toile/core';
 
 /** A link that was just made: its secret is in no record, so it is shown this once. */
 export function LinkShown({
   link,
-  label = 'The link, shown this once',
+  label = msg`The link, shown this once`,
 }: {
   readonly link: string;
   readonly label?: string;
@@ -12,7 +13,7 @@ export function LinkShown({
     <Column gap="$1">
       <Field label={label} value={link} onChange={() => undefined} />
       <Line>
-        <CopyButton text={link} words="Copy the link" />
+        <CopyButton text={link} words={msg`Copy the link`} />
       </Line>
     </Column>
   );

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { writeMail, type Mail } from '@toile/core';
+import { writeMail, type Mail, msg, plural } from '@toile/core';
 import { newId } from '@toile/contract';
 import { keepLetter } from '../../data/letters';
 import { Button, Column, CopyButton, Field, Label, Line } from '../../ui';
@@ -24,12 +24,12 @@ export function LinkToGive({ link, days, mail }: LinkGiven) {
   };
   return (
     <Column gap="$2" borderLeftWidth={2} borderLeftColor="$moss" paddingLeft="$3">
-      <Field label="The link, shown this once" value={link} onChange={() => undefined} />
+      <Field label={msg`The link, shown this once`} value={link} onChange={() => undefined} />
       <Line>
-        <CopyButton text={link} words="Copy the link" />
-        <Button onPress={save}>{saved ? '✓ Saved' : 'Save as a mail'}</Button>
+        <CopyButton text={link} words={msg`Copy the link`} />
+        <Button onPress={save}>{saved ? msg`✓ Saved` : msg`Save as a mail`}</Button>
       </Line>
-      <Label>{`For ${mail.to.name} alone, once, within ${days === 1 ? 'a day' : `${days} days`}. No mail leaves from here: send it by your own.`}</Label>
+      <Label>{msg`For ${mail.to.name} alone, once, within ${plural(days)`a day|${days} days`}. No mail leaves from here: send it by your own.`}</Label>
     </Column>
   );
 }

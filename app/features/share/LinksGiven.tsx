@@ -1,5 +1,6 @@
 import { Button, Column, Label, Line } from '../../ui';
 import { dayInWords } from '../words/dates';
+import { msg } from '@toile/core';
 
 /** A link somebody was given: it ends by itself, or stays, and may be taken back. */
 export type GivenLink = {
@@ -34,9 +35,11 @@ export function LinksGiven<L extends GivenLink>({
         <Line key={link.id} role="listitem" flexWrap="nowrap">
           <Label flex={1}>{`${wordsOf(link)}, ${endWords(link, now)}`}</Label>
           {isOver(link, now) ? null : (
-            <Button disabled={busy} label={takes(link)} onPress={() => onRevoke(link)}>
-              Take back
-            </Button>
+            <Button
+              disabled={busy}
+              label={takes(link)}
+              onPress={() => onRevoke(link)}
+            >{msg`Take back`}</Button>
           )}
         </Line>
       ))}
@@ -49,7 +52,7 @@ const isOver = ({ expiresAt, revokedAt }: GivenLink, now: number): boolean =>
 
 /** 'until 14 May', 'ended', 'taken back', 'stays'. */
 export function endWords(link: GivenLink, now: number): string {
-  if (link.revokedAt !== null) return 'taken back';
-  if (isOver(link, now)) return 'ended';
-  return link.expiresAt === null ? 'stays' : `until ${dayInWords(link.expiresAt)}`;
+  if (link.revokedAt !== null) return msg`taken back`;
+  if (isOver(link, now)) return msg`ended`;
+  return link.expiresAt === null ? msg`stays` : msg`until ${dayInWords(link.expiresAt)}`;
 }

@@ -6,10 +6,15 @@ import { useSaving } from '../../data/useSaving';
 import { Body, Button, Choice, Column, Dialog, Ready, Switch } from '../../ui';
 import { LinkShown } from './LinkShown';
 import { LinksGiven } from './LinksGiven';
+import { messages, msg } from '@toile/core';
 
 type ShareDialogProps = { readonly chartId: string; readonly version: number; readonly onClose: () => void };
 
-const DAY_WORDS: Readonly<Record<string, string>> = { '1': 'a day', '7': 'a week', '30': 'a month' };
+const DAY_WORDS: Readonly<Record<string, string>> = messages({
+  '1': 'a day',
+  '7': 'a week',
+  '30': 'a month',
+});
 
 /** Links that show this version to a colleague or the client; each ends by itself and can be taken back. */
 export function ShareDialog({ chartId, version, onClose }: ShareDialogProps) {
@@ -40,31 +45,33 @@ export function ShareDialog({ chartId, version, onClose }: ShareDialogProps) {
     });
   const [now] = useState(() => Date.now());
   return (
-    <Dialog title="Share the chart" onClose={onClose}>
+    <Dialog title={msg`Share the chart`} onClose={onClose}>
       <Column gap="$3">
-        <Body>{`Whoever has the link sees version ${version}, and can change nothing. It shows no contact data, and cautions only if you choose so.`}</Body>
+        <Body>{msg`Whoever has the link sees version ${version}, and can change nothing. It shows no contact data, and cautions only if you choose so.`}</Body>
         <Choice
-          label="It lasts"
+          label={msg`It lasts`}
           options={SHARE_DAYS.map(String)}
           words={DAY_WORDS}
           chosen={[String(days)]}
           onChange={([d]) => setDays(SHARE_DAYS.find((known) => String(known) === d) ?? 7)}
         />
-        <Switch label="Show the client’s cautions" on={cautions} onToggle={() => setCautions((c) => !c)} />
-        <Button kind="main" onPress={() => void make()}>
-          Make a link
-        </Button>
+        <Switch
+          label={msg`Show the client’s cautions`}
+          on={cautions}
+          onToggle={() => setCautions((c) => !c)}
+        />
+        <Button kind="main" onPress={() => void make()}>{msg`Make a link`}</Button>
         {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
         {link ? <LinkShown link={link} /> : null}
         <Ready remote={shares}>
           {(list) => (
             <LinksGiven
-              label="Links"
+              label={msg`Links`}
               links={list}
               wordsOf={(one) =>
-                `Version ${one.version} by ${one.madeBy}${one.cautions ? ', with cautions' : ''}`
+                msg`Version ${one.version} by ${one.madeBy}${one.cautions ? msg`, with cautions` : ''}`
               }
-              takes={(one) => `Take back the link to version ${one.version}`}
+              takes={(one) => msg`Take back the link to version ${one.version}`}
               busy={false}
               now={now}
               onRevoke={(one) => void tried(() => call('revokeShare', { params: { id: one.id }, body: {} }))}

@@ -1,6 +1,15 @@
 import { useRouter } from 'expo-router';
 import { lazy, Suspense, useState } from 'react';
-import { depthInWords, depthOf, skinTarget, SKIN_ZONE_NAMES, SKIN_ZONES, undertoneOf } from '@toile/core';
+import {
+  depthInWords,
+  depthOf,
+  skinTarget,
+  SKIN_ZONE_NAMES,
+  SKIN_ZONES,
+  undertoneOf,
+  msg,
+  term,
+} from '@toile/core';
 import { pathTo, type ChartAnswer, type ClientAnswer } from '@toile/contract';
 import { useChart, useClient } from '../../data/hooks';
 import {
@@ -34,13 +43,15 @@ export function SkinScreen({ id }: { readonly id: string }) {
   const router = useRouter();
   return (
     <Screen
-      title="Skin over time"
+      title={msg`Skin over time`}
       above={client.data?.name}
       onBack={() => router.navigate(`/clients/${id}`)}
       foot={
-        <Button kind="main" large onPress={() => router.navigate(`/clients/${id}/read`)}>
-          Read skin
-        </Button>
+        <Button
+          kind="main"
+          large
+          onPress={() => router.navigate(`/clients/${id}/read`)}
+        >{msg`Read skin`}</Button>
       }
     >
       <Ready remote={client}>{(data) => <History client={data} />}</Ready>
@@ -57,8 +68,8 @@ function History({ client }: { readonly client: ClientAnswer }) {
   if (client.readings.length === 0 || !last)
     return (
       <Empty
-        title="Not read yet"
-        words="Read the skin: seven zones, a few touches each. The line starts with the first."
+        title={msg`Not read yet`}
+        words={msg`Read the skin: seven zones, a few touches each. The line starts with the first.`}
       />
     );
   const before = points.at(-2);
@@ -66,23 +77,23 @@ function History({ client }: { readonly client: ClientAnswer }) {
     <Column gap="$4">
       <Summary client={client} />
       <Choice
-        label="Zone"
+        label={msg`Zone`}
         options={['whole', ...SKIN_ZONES] as const}
-        words={{ whole: 'Face, neck and decollete', ...SKIN_ZONE_NAMES }}
+        words={{ whole: msg`Face, neck and decollete`, ...SKIN_ZONE_NAMES }}
         chosen={[of]}
         onChange={([z]) => z && setOf(z)}
       />
       <DepthChart points={points} />
       <Column gap="$1" aria-live="polite">
         {before ? (
-          <Body>{driftInWords(before.lab, last.lab, `the reading of ${dayInWords(before.at)}`)}</Body>
+          <Body>{driftInWords(before.lab, last.lab, msg`the reading of ${dayInWords(before.at)}`)}</Body>
         ) : (
-          <Body>One reading so far: nothing to compare it with yet.</Body>
+          <Body>{msg`One reading so far: nothing to compare it with yet.`}</Body>
         )}
         <SinceChart chart={newest ? lastChart.data : undefined} of={of} now={last} />
       </Column>
       <Column gap={0}>
-        <Subheading>Readings</Subheading>
+        <Subheading>{msg`Readings`}</Subheading>
         {[...points].reverse().map((p) => (
           <Line
             key={p.at}
@@ -92,7 +103,7 @@ function History({ client }: { readonly client: ClientAnswer }) {
             borderBottomWidth={1}
             borderBottomColor="$line"
           >
-            <Swatch lab={p.lab} size={32} label="as read" />
+            <Swatch lab={p.lab} size={32} label={msg`as read`} />
             <Column gap={0} flex={1}>
               <Body>{`${dayInWords(p.at)}, ${howFar(p.at)}`}</Body>
               <Figure fontSize="$2" lineHeight="$2" color="$inkSoft">
@@ -106,9 +117,7 @@ function History({ client }: { readonly client: ClientAnswer }) {
       {client.readings[0] ? (
         <Button
           onPress={() => window.location.assign(pathTo('exportReading', { id: client.readings[0]!.id }))}
-        >
-          Export the newest as CGATS.17
-        </Button>
+        >{msg`Export the newest as CGATS.17`}</Button>
       ) : null}
     </Column>
   );
@@ -123,11 +132,11 @@ function Summary({ client }: { readonly client: ClientAnswer }) {
   const undertone = undertoneOf(skin.neck ?? target);
   return (
     <Line gap="$3" flexWrap="nowrap">
-      <Swatch lab={target} size={52} label="the skin, face, neck and decollete" />
+      <Swatch lab={target} size={52} label={msg`the skin, face, neck and decollete`} />
       <Column gap={0} flex={1}>
-        <Body>{`Depth ${depth.toFixed(1)}, ${depthInWords(depth)}. Undertone ${undertone.undertone}.`}</Body>
+        <Body>{msg`Depth ${depth.toFixed(1)}, ${depthInWords(depth)}. Undertone ${term(undertone.undertone)}.`}</Body>
         <Label>
-          {`${skin.neck ? 'Undertone from the neck' : 'Undertone from the face, which is redder: read the neck'}; ${undertone.confidence === 'sure' ? 'sure' : 'near the border to the next'}. A proposal: the eye decides.`}
+          {msg`${skin.neck ? msg`Undertone from the neck` : msg`Undertone from the face, which is redder: read the neck`}; ${undertone.confidence === 'sure' ? msg`sure` : msg`near the border to the next`}. A proposal: the eye decides.`}
         </Label>
       </Column>
     </Line>
@@ -149,7 +158,7 @@ function SinceChart({
   if (!chart || !then) return null;
   return (
     <Body>
-      {driftInWords(then, now.lab, `the chart ${chart.chart.look.name} of ${dayInWords(chart.chart.at)}`)}
+      {driftInWords(then, now.lab, msg`the chart ${chart.chart.look.name} of ${dayInWords(chart.chart.at)}`)}
     </Body>
   );
 }
@@ -178,12 +187,12 @@ function DepthChart({ points }: { readonly points: readonly HistoryPoint[] }) {
   const sections = Math.min(6, high - low);
   return (
     <Column gap="$1">
-      <Subheading>Depth in shade steps, lighter above</Subheading>
+      <Subheading>{msg`Depth in shade steps, lighter above`}</Subheading>
       <Judged
         padding="$2"
         onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
         role="img"
-        aria-label={`Depth from ${depths[0]!.toFixed(1)} to ${depths.at(-1)!.toFixed(1)} over ${points.length} readings`}
+        aria-label={msg`Depth from ${depths[0]!.toFixed(1)} to ${depths.at(-1)!.toFixed(1)} over ${points.length} readings`}
       >
         {width > 0 ? (
           <View overflow="hidden">

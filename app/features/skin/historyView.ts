@@ -1,4 +1,13 @@
-import { depthOf, driftBetween, skinTarget, type Lab, type Skin, type SkinZone } from '@toile/core';
+import {
+  depthOf,
+  driftBetween,
+  skinTarget,
+  type Lab,
+  type Skin,
+  type SkinZone,
+  msg,
+  term,
+} from '@toile/core';
 import type { ReadingAnswer } from '@toile/contract';
 
 export type HistoryPoint = { readonly at: string; readonly lab: Lab; readonly depth: number };
@@ -25,19 +34,19 @@ const SEEN = 0.5;
 /** What has changed between two colours and what that means for her shades, in sentences. */
 export function driftInWords(before: Lab, now: Lab, since: string): string {
   const { deltaE, stepsDeeper } = driftBetween(before, now);
-  if (deltaE < SEEN) return `Since ${since}: no change that would be seen. The shades still hold.`;
+  if (deltaE < SEEN) return msg`Since ${since}: no change that would be seen. The shades still hold.`;
   const steps = Math.abs(stepsDeeper);
   const depth =
     steps < 0.15
-      ? 'no deeper or lighter'
-      : `${steps.toFixed(1)} shade steps ${stepsDeeper > 0 ? 'deeper' : 'lighter'}`;
+      ? msg`no deeper or lighter`
+      : msg`${steps.toFixed(1)} shade steps ${stepsDeeper > 0 ? msg`deeper` : msg`lighter`}`;
   const meaning =
     steps >= 0.8
-      ? 'Take the next shade, or mix towards it.'
+      ? msg`Take the next shade, or mix towards it.`
       : steps >= 0.3
-        ? 'Mix a little towards it; half a step is seen at the neck.'
+        ? msg`Mix a little towards it; half a step is seen at the neck.`
         : deltaE >= 2
-          ? 'Depth holds, the hue has moved: match again.'
-          : 'The shades still hold.';
-  return `Since ${since}: ${deltaE.toFixed(1)} different, ${depth}. ${meaning}`;
+          ? msg`Depth holds, the hue has moved: match again.`
+          : msg`The shades still hold.`;
+  return msg`Since ${since}: ${deltaE.toFixed(1)} different, ${depth}. ${term(meaning)}`;
 }

@@ -1,5 +1,5 @@
 import { Pressable } from 'react-native';
-import type { Product, Substitute } from '@toile/core';
+import { msg, type Product, type Substitute } from '@toile/core';
 import { Body, Column, Figure, Judged, Label, Line, Subheading, Swatch, useColours } from '../../ui';
 import { substituteKey, substituteName } from './substituteView';
 
@@ -15,13 +15,11 @@ export function SubstituteList({ list, product, picked, onPick }: SubstituteList
   const c = useColours();
   if (list.length === 0)
     return (
-      <Body color="$weld">
-        ▲ The kit has nothing of its kind that can be used. It has to be bought, or the step left out.
-      </Body>
+      <Body color="$weld">{msg`▲ The kit has nothing of its kind that can be used. It has to be bought, or the step left out.`}</Body>
     );
   return (
-    <Column gap={0} role="radiogroup" aria-label="Substitutes">
-      <Subheading>Nearest first</Subheading>
+    <Column gap={0} role="radiogroup" aria-label={msg`Substitutes`}>
+      <Subheading>{msg`Nearest first`}</Subheading>
       {list.map((s) => {
         const on = picked !== null && substituteKey(s) === substituteKey(picked);
         return (
@@ -45,7 +43,12 @@ export function SubstituteList({ list, product, picked, onPick }: SubstituteList
             }}
           >
             {s.lab ? (
-              <Swatch lab={s.lab} beside={product.lab} size={40} label="substitute beside the old product" />
+              <Swatch
+                lab={s.lab}
+                beside={product.lab}
+                size={40}
+                label={msg`substitute beside the old product`}
+              />
             ) : null}
             <Column gap={2} flex={1}>
               <Line flexWrap="nowrap" justifyContent="space-between" alignItems="flex-start">
@@ -67,13 +70,13 @@ export function SubstituteList({ list, product, picked, onPick }: SubstituteList
                       lab={s.onSkin.after}
                       beside={s.onSkin.before}
                       size={28}
-                      label="on the skin now, beside before"
+                      label={msg`on the skin now, beside before`}
                     />
                   </Judged>
                   <Label
                     fontSize="$1"
                     lineHeight="$1"
-                  >{`on the skin ${s.onSkin.deltaE.toFixed(1)} from before`}</Label>
+                  >{msg`on the skin ${s.onSkin.deltaE.toFixed(1)} from before`}</Label>
                 </Line>
               ) : null}
             </Column>

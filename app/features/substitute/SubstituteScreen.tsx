@@ -11,6 +11,9 @@ import {
   type Kit,
   type Product,
   type ShadeContext,
+  msg,
+  plural,
+  term,
 } from '@toile/core';
 import { newId, type ChartSummary } from '@toile/contract';
 import { call, CallError } from '../../data/call';
@@ -31,17 +34,17 @@ export function SubstituteScreen({ id }: { readonly id: string }) {
   const uses = useProductUses(id);
   const router = useRouter();
   const product = kit.data?.products.find((p) => p.id === id);
-  const title = 'Find a substitute';
+  const title = msg`Find a substitute`;
   if (kit.data && product && uses.data)
     return <Find kit={kit.data} product={product} charts={uses.data.charts} />;
   return (
-    <Screen title={title} onBack={() => router.navigate(`/kit/products/${id}`)}>
+    <Screen title={term(title)} onBack={() => router.navigate(`/kit/products/${id}`)}>
       <Ready remote={kit}>
         {() =>
           product ? (
             <Ready remote={uses}>{() => null}</Ready>
           ) : (
-            <Empty title="Not in this kit" words="It may have been taken out." />
+            <Empty title={msg`Not in this kit`} words={msg`It may have been taken out.`} />
           )
         }
       </Ready>
@@ -118,7 +121,7 @@ function Find({ kit, product, charts }: FindProps) {
         router.navigate(`/charts/${only.chartId}`);
     } catch (failed) {
       setSaid({
-        words: failed instanceof CallError ? failed.message : 'Something went wrong. Try again.',
+        words: failed instanceof CallError ? failed.message : msg`Something went wrong. Try again.`,
         tone: 'wrong',
       });
     } finally {
@@ -127,7 +130,7 @@ function Find({ kit, product, charts }: FindProps) {
   };
   return (
     <Screen
-      title="Find a substitute"
+      title={msg`Find a substitute`}
       above={productName(product)}
       widest={760}
       onBack={() =>
@@ -149,32 +152,34 @@ function Find({ kit, product, charts }: FindProps) {
               onPress={() => void apply()}
             >
               {picked
-                ? `Use it in ${targets.length === 1 ? 'this chart' : `${targets.length} charts`}`
-                : 'Nothing to use'}
+                ? msg`Use it in ${plural(targets.length)`this chart|${targets.length} charts`}`
+                : msg`Nothing to use`}
             </Button>
           </Column>
         ) : undefined
       }
     >
       <Column gap="$3">
-        <Body>{why ? `${why}.` : 'Nothing speaks against it; these would stand in for it.'}</Body>
+        <Body>{why ? `${why}.` : msg`Nothing speaks against it; these would stand in for it.`}</Body>
         {charts.length === 0 ? (
-          <Label>No chart uses it.{said && said.tone !== 'wrong' ? ` ${said.words}` : ''}</Label>
+          <Label>{msg`No chart uses it.${said && said.tone !== 'wrong' ? ` ${said.words}` : ''}`}</Label>
         ) : (
           <>
             <Choice
-              label="For"
+              label={msg`For`}
               options={offered.map((c) => c.id)}
               words={Object.fromEntries(charts.map((c) => [c.id, `${c.clientName}, ${dayInWords(c.date)}`]))}
               chosen={chartId ? [chartId] : []}
               onChange={([c]) => c && setChartId(c)}
             />
             {offered.length < charts.length ? (
-              <Button onPress={() => setMore(true)}>{`${charts.length - offered.length} more charts`}</Button>
+              <Button
+                onPress={() => setMore(true)}
+              >{msg`${charts.length - offered.length} more charts`}</Button>
             ) : null}
             {places.length > 1 ? (
               <Choice
-                label="Put it into"
+                label={msg`Put it into`}
                 options={places.map(({ id: place }) => place)}
                 words={Object.fromEntries(places.map((place) => [place.id, place.words]))}
                 chosen={[where]}
@@ -184,10 +189,10 @@ function Find({ kit, product, charts }: FindProps) {
           </>
         )}
         {targets.length > 1 ? (
-          <Label>Judged for each: where it must not be used the chart stays as it is.</Label>
+          <Label>{msg`Judged for each: where it must not be used the chart stays as it is.`}</Label>
         ) : null}
         <Choice
-          label="That day it is"
+          label={msg`That day it is`}
           options={['here', 'not packed']}
           chosen={[packed ? 'here' : 'not packed']}
           onChange={([p]) => setPacked(p === 'here')}
@@ -201,7 +206,7 @@ function Find({ kit, product, charts }: FindProps) {
             onPick={(s) => setChosen(substituteKey(s))}
           />
         ) : (
-          <Loading words="Comparing the kit" />
+          <Loading words={msg`Comparing the kit`} />
         )}
       </Column>
     </Screen>

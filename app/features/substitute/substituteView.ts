@@ -1,9 +1,9 @@
-import { listed, type Substitute } from '@toile/core';
+import { listed, type Substitute, msg, plural } from '@toile/core';
 import type { ChartSummary, SubstitutionAnswer } from '@toile/contract';
 
 /** 'Veil V4', or '2 : 1 Veil V4 with Veil V6'. */
 export function substituteName({ parts }: Substitute): string {
-  const names = parts.map((p) => `${p.product.line} ${p.product.shade}`).join(' with ');
+  const names = parts.map((p) => `${p.product.line} ${p.product.shade}`).join(msg` with `);
   return parts.length === 1 ? names : `${parts.map((p) => p.pumps).join(' : ')} ${names}`;
 }
 
@@ -28,17 +28,18 @@ export function placesFor(
 ): readonly Place[] {
   const coming = charts.filter(({ date }) => date >= today).map(({ id }) => id);
   const all = charts.map(({ id }) => id);
-  const places: Place[] = chartId === null ? [] : [{ id: 'this', words: 'that chart', chartIds: [chartId] }];
+  const places: Place[] =
+    chartId === null ? [] : [{ id: 'this', words: msg`that chart`, chartIds: [chartId] }];
   if (coming.length > 1 || (coming.length === 1 && coming[0] !== chartId))
     places.push({
       id: 'to come',
-      words: coming.length === 1 ? 'the one still to come' : `all ${coming.length} still to come`,
+      words: plural(coming.length)`the one still to come|all ${coming.length} still to come`,
       chartIds: coming,
     });
   if (all.length > Math.max(1, coming.length))
     places.push({
       id: 'all',
-      words: coming.length === 0 ? `all ${all.length} that use it` : `all ${all.length}, past ones too`,
+      words: coming.length === 0 ? msg`all ${all.length} that use it` : msg`all ${all.length}, past ones too`,
       chartIds: all,
     });
   return places;
@@ -46,11 +47,11 @@ export function placesFor(
 
 /** What came of it: how many charts have it now, and which were left as they are and why. */
 export function saidOf({ changed, left }: SubstitutionAnswer, name: string): string {
-  const many = `${changed.length} ${changed.length === 1 ? 'chart has' : 'charts have'}`;
-  const done = `${many} a new version with ${name}.`;
+  const many = plural(changed.length)`${changed.length} chart has|${changed.length} charts have`;
+  const done = msg`${many} a new version with ${name}.`;
   if (left.length === 0) return done;
   const kept = left.map(({ clientName, because }) => `${clientName} (${because})`);
-  return `${done} Left as they are: ${listed(kept)}.`;
+  return msg`${done} Left as they are: ${listed(kept)}.`;
 }
 
 /** Charts that are offered without asking for more. */

@@ -3,6 +3,7 @@ import { AUDIT_PAGE, type AuditLine, type MemberAnswer } from '@toile/contract';
 import { useAudit } from '../../data/hooks';
 import { Body, Button, Choice, Column, Label, Ready } from '../../ui';
 import { instantInWords } from '../words/dates';
+import { msg } from '@toile/core';
 
 const EVERYBODY = '';
 
@@ -15,7 +16,7 @@ export function AuditPart({ members }: { readonly members: readonly MemberAnswer
   return (
     <Column gap="$3">
       <Choice
-        label="Of whom"
+        label={msg`Of whom`}
         options={Object.keys(names)}
         words={names}
         chosen={[by]}
@@ -30,19 +31,19 @@ export function AuditPart({ members }: { readonly members: readonly MemberAnswer
           const lines = told.filter((line) => !seen.some(({ id }) => id === line.id));
           return (
             <>
-              <Column gap="$2" role="list" aria-label="Who did what">
+              <Column gap="$2" role="list" aria-label={msg`Who did what`}>
                 {[...seen, ...lines].map((line) => (
                   <Column key={line.id} gap={0} role="listitem">
                     <Body>{line.does}</Body>
-                    <Label>{`${line.by ?? 'Nobody of the team'}, ${instantInWords(line.at)}`}</Label>
+                    <Label>{`${line.by ?? msg`Nobody of the team`}, ${instantInWords(line.at)}`}</Label>
                   </Column>
                 ))}
               </Column>
-              {seen.length + lines.length === 0 ? <Body color="$inkSoft">Nothing yet.</Body> : null}
+              {seen.length + lines.length === 0 ? <Body color="$inkSoft">{msg`Nothing yet.`}</Body> : null}
               {lines.length === AUDIT_PAGE ? (
-                <Button onPress={() => setSeen([...seen, ...lines])}>Older lines</Button>
+                <Button onPress={() => setSeen([...seen, ...lines])}>{msg`Older lines`}</Button>
               ) : seen.length > 0 ? (
-                <Label>That is all there is.</Label>
+                <Label>{msg`That is all there is.`}</Label>
               ) : null}
             </>
           );

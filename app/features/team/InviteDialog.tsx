@@ -7,6 +7,7 @@ import { Body, Button, Choice, Dialog, Field, Label } from '../../ui';
 import { LinkToGive } from '../share/LinkToGive';
 import { invitedBy, inviteMail, type Invited } from './inviteMail';
 import { ROLE_WORDS } from './teamWords';
+import { msg } from '@toile/core';
 
 /** Asks somebody into the studio: who, as what; then the link, once. */
 export function InviteDialog({
@@ -35,36 +36,34 @@ export function InviteDialog({
     });
   };
   return (
-    <Dialog title="Invite somebody" onClose={onClose}>
+    <Dialog title={msg`Invite somebody`} onClose={onClose}>
       {mail ? (
         <LinkToGive {...mail} mail={inviteMail(mail)} />
       ) : (
         <>
           <Field
-            label="Their name"
+            label={msg`Their name`}
             value={form.name}
             onChange={(name) => set({ name })}
             error={errors.name}
             autoFocus
           />
           <Field
-            label="Their email"
+            label={msg`Their email`}
             keyboard="email"
             value={form.email}
             onChange={(email) => set({ email })}
             error={errors.email}
           />
           <Choice
-            label="Role"
+            label={msg`Role`}
             options={ROLES}
             chosen={[form.role]}
             onChange={([role]) => role && set({ role })}
           />
           <Label>{ROLE_WORDS[form.role]}</Label>
           {failure && !errors.email ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-          <Button kind="main" disabled={busy} onPress={() => void invite()}>
-            Make the link
-          </Button>
+          <Button kind="main" disabled={busy} onPress={() => void invite()}>{msg`Make the link`}</Button>
         </>
       )}
     </Dialog>

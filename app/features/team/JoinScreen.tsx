@@ -4,6 +4,7 @@ import { call } from '../../data/call';
 import { tokenOfAddress, useOpened } from '../../data/useOpened';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Field, Heading, Label, Loading, View } from '../../ui';
+import { msg } from '@toile/core';
 
 /** What a link opens: an invitation to take up, or a new password to choose; once. */
 export function JoinScreen({ onSignedIn }: { readonly onSignedIn: (session: SessionAnswer) => void }) {
@@ -28,7 +29,11 @@ export function JoinScreen({ onSignedIn }: { readonly onSignedIn: (session: Sess
     <View flex={1} backgroundColor="$background" role="main" style={{ overflowY: 'auto' }}>
       <Column width="100%" maxWidth={480} alignSelf="center" padding="$4" gap="$4">
         <Heading fontSize="$7" lineHeight="$7" aria-level={1}>
-          {invite ? (invite.reset ? 'A new password' : `Work with ${invite.studio}`) : 'An invitation'}
+          {invite
+            ? invite.reset
+              ? msg`A new password`
+              : msg`Work with ${invite.studio}`
+            : msg`An invitation`}
         </Heading>
         {ended ? <Body role="alert" color="$madder">{`▲ ${ended}`}</Body> : null}
         {!invite && !ended ? <Loading /> : null}
@@ -40,10 +45,10 @@ export function JoinScreen({ onSignedIn }: { readonly onSignedIn: (session: Sess
             }}
           >
             <Column gap="$3">
-              <Label>{`You sign in as ${invite.email}.`}</Label>
+              <Label>{msg`You sign in as ${invite.email}.`}</Label>
               {invite.reset ? null : (
                 <Field
-                  label="Your name"
+                  label={msg`Your name`}
                   value={name}
                   onChange={setName}
                   error={errors.name}
@@ -51,18 +56,18 @@ export function JoinScreen({ onSignedIn }: { readonly onSignedIn: (session: Sess
                 />
               )}
               <Field
-                label="Password"
+                label={msg`Password`}
                 value={password}
                 onChange={setPassword}
                 error={errors.password}
-                hint="At least 12 letters. A few words are easy to keep."
+                hint={msg`At least 12 letters. A few words are easy to keep.`}
                 secret
                 autoComplete="off"
                 onSubmit={() => void take()}
               />
               {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
               <Button kind="main" large disabled={busy} onPress={() => void take()}>
-                {invite.reset ? 'Keep this password' : 'Come in'}
+                {invite.reset ? msg`Keep this password` : msg`Come in`}
               </Button>
             </Column>
           </form>

@@ -15,6 +15,7 @@ import { dayInWords } from '../words/dates';
 import { invitedBy, inviteMail, type Invited } from './inviteMail';
 import { LinkToGive } from '../share/LinkToGive';
 import { ROLE_WORDS } from './teamWords';
+import { msg } from '@toile/core';
 
 type MemberDialogProps = {
   readonly member: MemberAnswer;
@@ -51,42 +52,41 @@ export function MemberDialog({ member, session, onClose }: MemberDialogProps) {
     <Dialog title={member.name} onClose={onClose}>
       <Label>{member.email}</Label>
       {active ? null : (
-        <Body color="$weld">{`▲ Let in no longer since ${dayInWords(member.deactivatedAt ?? '')}; named still on what was done.`}</Body>
+        <Body color="$weld">{msg`▲ Let in no longer since ${dayInWords(member.deactivatedAt ?? '')}; named still on what was done.`}</Body>
       )}
-      <Field label="Name" value={name} onChange={setName} error={errors.name} />
-      <Choice label="Role" options={ROLES} chosen={[role]} onChange={([next]) => next && setRole(next)} />
+      <Field label={msg`Name`} value={name} onChange={setName} error={errors.name} />
+      <Choice
+        label={msg`Role`}
+        options={ROLES}
+        chosen={[role]}
+        onChange={([next]) => next && setRole(next)}
+      />
       <Label>{ROLE_WORDS[role]}</Label>
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-      <Button kind="main" disabled={busy} onPress={() => void keep(active)}>
-        Save
-      </Button>
+      <Button kind="main" disabled={busy} onPress={() => void keep(active)}>{msg`Save`}</Button>
       {role !== member.role || name !== member.name ? (
-        <Label>Saving signs them out; they come in again with what is new.</Label>
+        <Label>{msg`Saving signs them out; they come in again with what is new.`}</Label>
       ) : null}
       <Rule />
       {mail ? <LinkToGive {...mail} mail={inviteMail(mail)} /> : null}
       {active && !mail ? (
-        <Button disabled={busy} onPress={() => void newPassword()}>
-          A link for a new password
-        </Button>
+        <Button disabled={busy} onPress={() => void newPassword()}>{msg`A link for a new password`}</Button>
       ) : null}
       {active ? (
         <Column gap="$2">
           {sure ? (
             <>
-              <Body>{`${member.name} is signed out everywhere at once and signs in no longer. What they did keeps their name.`}</Body>
+              <Body>{msg`${member.name} is signed out everywhere at once and signs in no longer. What they did keeps their name.`}</Body>
               <Button disabled={busy} onPress={() => void keep(false)}>
-                {`Let ${member.name} in no longer`}
+                {msg`Let ${member.name} in no longer`}
               </Button>
             </>
           ) : member.self ? null : (
-            <Button onPress={() => setSure(true)}>Let in no longer</Button>
+            <Button onPress={() => setSure(true)}>{msg`Let in no longer`}</Button>
           )}
         </Column>
       ) : (
-        <Button disabled={busy} onPress={() => void keep(true)}>
-          Let in again
-        </Button>
+        <Button disabled={busy} onPress={() => void keep(true)}>{msg`Let in again`}</Button>
       )}
     </Dialog>
   );

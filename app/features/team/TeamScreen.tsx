@@ -10,6 +10,7 @@ import { AuditPart } from './AuditPart';
 import { InviteDialog } from './InviteDialog';
 import { MemberDialog } from './MemberDialog';
 import { inviteInWords } from './teamWords';
+import { msg, term } from '@toile/core';
 
 type Part = 'people' | 'record';
 
@@ -21,22 +22,22 @@ export function TeamScreen() {
   const [part, setPart] = useState<Part>('people');
   return (
     <Screen
-      title="Team"
+      title={msg`Team`}
       above={session.data?.studio.name}
       onBack={() => router.navigate('/settings')}
       widest={720}
     >
       <Column gap="$4">
         <Tabs
-          label="Parts of the team"
+          label={msg`Parts of the team`}
           chosen={part}
           onChoose={setPart}
           tabs={[
-            { id: 'people', words: 'People' },
-            { id: 'record', words: 'Who did what' },
+            { id: 'people', words: msg`People` },
+            { id: 'record', words: msg`Who did what` },
           ]}
         />
-        <TabPanel label={part}>
+        <TabPanel label={term(part)}>
           <Ready remote={team}>
             {(data) =>
               part === 'record' ? (
@@ -69,23 +70,21 @@ function People({ team, session }: { readonly team: TeamAnswer; readonly session
         {team.members.map((member) => (
           <Row
             key={member.id}
-            title={member.self ? `${member.name} (you)` : member.name}
+            title={member.self ? msg`${member.name} (you)` : member.name}
             detail={member.email}
-            fact={member.deactivatedAt ? `▲ out since ${dayInWords(member.deactivatedAt)}` : member.role}
+            fact={member.deactivatedAt ? msg`▲ out since ${dayInWords(member.deactivatedAt)}` : member.role}
             onPress={() => setOpenId(member.id)}
           />
         ))}
       </Column>
       <Column alignItems="flex-start">
-        <Button kind="main" onPress={() => setInviting(true)}>
-          Invite somebody
-        </Button>
+        <Button kind="main" onPress={() => setInviting(true)}>{msg`Invite somebody`}</Button>
       </Column>
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       {team.invites.length > 0 ? (
         <Column gap="$1">
-          <Subheading>Links</Subheading>
-          <Column gap="$1" role="list" aria-label="Links">
+          <Subheading>{msg`Links`}</Subheading>
+          <Column gap="$1" role="list" aria-label={msg`Links`}>
             {team.invites.map((invite) => (
               <Line key={invite.id} role="listitem" flexWrap="nowrap" justifyContent="space-between">
                 <Column flex={1} gap={0}>
@@ -94,11 +93,9 @@ function People({ team, session }: { readonly team: TeamAnswer; readonly session
                 </Column>
                 {invite.state === 'open' ? (
                   <Button
-                    label={`Take back the link for ${invite.name}`}
+                    label={msg`Take back the link for ${invite.name}`}
                     onPress={() => void takeBack(invite.id)}
-                  >
-                    Take back
-                  </Button>
+                  >{msg`Take back`}</Button>
                 ) : null}
               </Line>
             ))}

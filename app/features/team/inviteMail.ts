@@ -1,5 +1,5 @@
 import { INVITE_DAYS, joinPath, tokenOf, type SessionAnswer } from '@toile/contract';
-import type { Mail } from '@toile/core';
+import { msg, plural, type Mail } from '@toile/core';
 
 export type Invited = {
   readonly studio: string;
@@ -33,17 +33,17 @@ export function inviteMail({ studio, from, to, link, days, reset }: Invited): Ma
   return {
     from: { name: studio, email: from },
     to,
-    subject: reset ? `A new password at ${studio}` : `Come and work with ${studio}`,
+    subject: reset ? msg`A new password at ${studio}` : msg`Come and work with ${studio}`,
     text: [
       `${to.name},`,
       '',
       reset
-        ? 'choose a new password by this link. It can be used once.'
-        : `${studio} asks you to work with them in Toile. Choose a password by this link; it can be used once.`,
+        ? msg`choose a new password by this link. It can be used once.`
+        : msg`${studio} asks you to work with them in Toile. Choose a password by this link; it can be used once.`,
       '',
       link,
       '',
-      `It ends in ${days === 1 ? 'a day' : `${days} days`}. Whoever has it can use it: do not pass it on.`,
+      msg`It ends in ${plural(days)`a day|${days} days`}. Whoever has it can use it: do not pass it on.`,
     ].join('\n'),
   };
 }

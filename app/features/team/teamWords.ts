@@ -1,5 +1,6 @@
 import type { InviteAnswer, Role } from '@toile/contract';
 import { dayInWords } from '../words/dates';
+import { msg } from '@toile/core';
 
 /** What each role may do, for whoever gives it. */
 export const ROLE_WORDS: Readonly<Record<Role, string>> = {
@@ -11,5 +12,5 @@ export const ROLE_WORDS: Readonly<Record<Role, string>> = {
 /** 'until 4 December' for a link that holds; otherwise how it ended. */
 export function inviteInWords({ state, expiresAt, reset, madeBy }: InviteAnswer): string {
   const what = reset ? 'New password' : 'Invitation';
-  return `${what} by ${madeBy}, ${state === 'open' ? `until ${dayInWords(expiresAt)}` : state}`;
+  return msg`${what} by ${madeBy}, ${state === 'open' ? msg`until ${dayInWords(expiresAt)}` : state}`;
 }

@@ -2,6 +2,7 @@ import { useClients, useKit } from '../../data/hooks';
 import { Body, Button, Column, Empty, Label, Loading, Row } from '../../ui';
 import { kindsMissing } from '../kit/KindsToFill';
 import { firstSteps } from './firstSteps';
+import { msg } from '@toile/core';
 
 /** Today of a studio with nothing booked: the way to a first chart, or where to go on. */
 export function FirstSteps({ onClients }: { readonly onClients: () => void }) {
@@ -12,15 +13,13 @@ export function FirstSteps({ onClients }: { readonly onClients: () => void }) {
   const next = steps.find(({ done }) => !done);
   if (!next)
     return (
-      <Empty title="Nothing booked" words="Open a client and fit a look, or add someone new.">
-        <Button kind="main" onPress={onClients}>
-          Clients
-        </Button>
+      <Empty title={msg`Nothing booked`} words={msg`Open a client and fit a look, or add someone new.`}>
+        <Button kind="main" onPress={onClients}>{msg`Clients`}</Button>
       </Empty>
     );
   return (
-    <Column gap="$2" role="group" aria-label="First steps">
-      <Body>Nothing is booked yet. Four steps lead to a first chart.</Body>
+    <Column gap="$2" role="group" aria-label={msg`First steps`}>
+      <Body>{msg`Nothing is booked yet. Four steps lead to a first chart.`}</Body>
       {steps.map(({ title, words, done, href }, i) => (
         <Row
           key={title}
@@ -29,7 +28,7 @@ export function FirstSteps({ onClients }: { readonly onClients: () => void }) {
           href={href}
         />
       ))}
-      <Label>{`Next: ${next.title.toLowerCase()}. Visits are booked on a client’s page.`}</Label>
+      <Label>{msg`Next: ${next.title.toLowerCase()}. Visits are booked on a client’s page.`}</Label>
     </Column>
   );
 }

@@ -3,6 +3,7 @@ import { Judged } from '../../ui';
 import { landmarksFor, newestSkin } from '../clients/snapshot';
 import { faceBox } from '../face/FaceStage';
 import { FaceView } from '../face/FaceView';
+import { msg } from '@toile/core';
 
 /** Who comes next, to be known again at the door. */
 export function NextFace({ id, name }: { readonly id: string; readonly name: string }) {
@@ -18,7 +19,7 @@ export function NextFace({ id, name }: { readonly id: string; readonly name: str
           view={faceBox(landmarks)}
           width="100%"
           height={132}
-          label={`${name}’s face`}
+          label={msg`${name}’s face`}
         />
       ) : null}
     </Judged>

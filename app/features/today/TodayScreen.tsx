@@ -23,6 +23,7 @@ import { byWeek, visitDetail } from '../words/visits';
 import { fetchWork, fromWork } from '../frame/fromWork';
 import { FirstSteps } from './FirstSteps';
 import { SettingsAside } from '../settings/SettingsAside';
+import { msg } from '@toile/core';
 
 const DUE_MARKS = {
   consent: '▲',
@@ -42,7 +43,7 @@ export function TodayScreen() {
   useEffect(() => (read ? fetchWork() : undefined), [read]);
   return (
     <Screen
-      title="Today"
+      title={msg`Today`}
       above={session.data ? `${session.data.studio.name} · ${session.data.name}` : undefined}
       aside={<SettingsAside />}
     >
@@ -61,8 +62,8 @@ function TodayView({ today }: { readonly today: TodayAnswer }) {
       <Column flex={wide ? 1 : undefined} gap="$4">
         <NextVisit visit={next} />
         <Column gap="$1">
-          <Subheading>Due</Subheading>
-          {today.due.length === 0 ? <Body color="$moss">✓ Nothing is due.</Body> : null}
+          <Subheading>{msg`Due`}</Subheading>
+          {today.due.length === 0 ? <Body color="$moss">{msg`✓ Nothing is due.`}</Body> : null}
           {today.due.map((item) => (
             <Row
               key={item.words}
@@ -81,7 +82,7 @@ function TodayView({ today }: { readonly today: TodayAnswer }) {
         </Column>
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$3">
-        <Subheading>Then</Subheading>
+        <Subheading>{msg`Then`}</Subheading>
         {byWeek(later, today.date, mannerNow().firstWeekday).map((week) => (
           <Column key={week.from} gap="$2" role="group" aria-label={week.words}>
             <Body fontWeight="700">{week.words}</Body>
@@ -93,7 +94,7 @@ function TodayView({ today }: { readonly today: TodayAnswer }) {
                     key={visit.id}
                     title={visit.clientName}
                     detail={visitDetail(visit)}
-                    fact={visit.chartId ? 'chart ready' : 'no chart yet'}
+                    fact={visit.chartId ? msg`chart ready` : msg`no chart yet`}
                     href={`/clients/${visit.clientId}`}
                   />
                 ))}
@@ -116,7 +117,7 @@ function NextVisit({ visit }: { readonly visit: VisitAnswer }) {
       <Line flexWrap="nowrap" alignItems="flex-start" gap="$3">
         <NextFace id={visit.clientId} name={visit.clientName} />
         <Column flex={1} gap="$1">
-          <Label>{`Next, ${howFar(visit.date)}`}</Label>
+          <Label>{msg`Next, ${howFar(visit.date)}`}</Label>
           <Subheading
             fontSize="$5"
             lineHeight="$5"
@@ -126,7 +127,7 @@ function NextVisit({ visit }: { readonly visit: VisitAnswer }) {
               dayInWords(visit.date),
               visit.kind,
               visit.place,
-              visit.readyBy ? `ready by ${hourInWords(visit.readyBy)}` : null,
+              visit.readyBy ? msg`ready by ${hourInWords(visit.readyBy)}` : null,
             ]
               .filter(Boolean)
               .join(' · ')}
@@ -135,13 +136,17 @@ function NextVisit({ visit }: { readonly visit: VisitAnswer }) {
       </Line>
       <Rule />
       {visit.chartId ? (
-        <Button kind="main" large onPress={() => router.navigate(`/charts/${visit.chartId}/chair`)}>
-          To the chair
-        </Button>
+        <Button
+          kind="main"
+          large
+          onPress={() => router.navigate(`/charts/${visit.chartId}/chair`)}
+        >{msg`To the chair`}</Button>
       ) : (
-        <Button kind="main" large onPress={() => router.navigate(`/clients/${visit.clientId}`)}>
-          Open the client
-        </Button>
+        <Button
+          kind="main"
+          large
+          onPress={() => router.navigate(`/clients/${visit.clientId}`)}
+        >{msg`Open the client`}</Button>
       )}
     </Column>
   );

@@ -1,4 +1,5 @@
 import type { ClientSummary } from '@toile/contract';
+import { msg } from '@toile/core';
 
 export type FirstStep = {
   readonly title: string;
@@ -20,29 +21,29 @@ export function firstSteps(
   const charted = clients.some(({ chartCount }) => chartCount > 0);
   const steps: readonly FirstStep[] = [
     {
-      title: 'Add a client',
-      words: 'A name is enough; then the face, from a photo or a few lengths.',
+      title: msg`Add a client`,
+      words: msg`A name is enough; then the face, from a photo or a few lengths.`,
       done: one !== undefined,
       href: '/clients/new',
     },
     {
-      title: 'Read the skin',
-      words: 'Seven zones, a few touches each. The page says how.',
+      title: msg`Read the skin`,
+      words: msg`Seven zones, a few touches each. The page says how.`,
       done: read !== undefined,
       href: one ? `/clients/${one.id}/read` : '/clients',
     },
     {
-      title: 'Fill the kit',
+      title: msg`Fill the kit`,
       words:
         kindsMissing.length === 0
-          ? 'Every kind of a first kit is there.'
-          : `Still without ${kindsMissing.slice(0, 4).join(', ')}${kindsMissing.length > 4 ? ` and ${kindsMissing.length - 4} more` : ''}. A list from a file does it at once.`,
+          ? msg`Every kind of a first kit is there.`
+          : msg`Still without ${kindsMissing.slice(0, 4).join(', ')}${kindsMissing.length > 4 ? msg` and ${kindsMissing.length - 4} more` : ''}. A list from a file does it at once.`,
       done: kindsMissing.length === 0,
       href: '/kit',
     },
     {
-      title: 'Fit a look',
-      words: 'Looks came along: one is fitted to this face, this skin and what the kit has.',
+      title: msg`Fit a look`,
+      words: msg`Looks came along: one is fitted to this face, this skin and what the kit has.`,
       done: charted,
       href: one ? `/clients/${one.id}/fit` : '/looks',
     },

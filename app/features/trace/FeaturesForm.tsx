@@ -14,18 +14,21 @@ import {
   OILY_ZONES,
   type Features,
   type SidedFeatures,
+  messages,
+  msg,
+  term,
 } from '@toile/core';
 import { Choice, Column, Label, Subheading, Switch } from '../../ui';
 
 type FeaturesFormProps = { readonly features: Features; readonly onChange: (features: Features) => void };
 
-const NOTED = {
+const NOTED = messages({
   dry: 'dry skin all over',
   lenses: 'contact lenses',
   headTremor: 'head tremor',
   beard: 'beard',
   cannotRecline: 'cannot lie back',
-} as const satisfies Partial<Record<keyof Features, string>>;
+} as const satisfies Partial<Record<keyof Features, string>>);
 const NOTES = [
   'dry',
   'lenses',
@@ -50,7 +53,7 @@ export function FeaturesForm({ features, onChange }: FeaturesFormProps) {
   );
   const lids = (side: 'left' | 'right') => (
     <Choice
-      label={`Lids, client’s ${side}`}
+      label={msg`Lids, client’s ${term(side)}`}
       options={LIDS}
       chosen={[features.lids[side]]}
       onChange={([value]) => value && onChange({ ...features, lids: { ...features.lids, [side]: value } })}
@@ -58,38 +61,38 @@ export function FeaturesForm({ features, onChange }: FeaturesFormProps) {
   );
   return (
     <Column gap="$4">
-      <Subheading>Features</Subheading>
+      <Subheading>{msg`Features`}</Subheading>
       {lids('left')}
       {lids('right')}
       <SidedChoices
-        of={features.right ? 'client’s left' : null}
+        of={features.right ? msg`client’s left` : null}
         features={features}
         onChange={(said) => onChange({ ...features, ...said })}
       />
       <Switch
-        label="The client’s right differs"
+        label={msg`The client’s right differs`}
         on={features.right !== undefined}
         onToggle={() => onChange(features.right ? evenly(features) : { ...features, right: {} })}
       />
       {features.right ? (
         <SidedChoices
-          of="client’s right"
+          of={msg`client’s right`}
           features={featuresOn('right', features)}
           onChange={(said) => onChange({ ...features, right: { ...features.right, ...said } })}
         />
       ) : null}
-      {one('nose', 'Nose', NOSES)}
-      {one('hair', 'Hair', HAIR_STYLES)}
-      {one('hairTone', 'Hair tone', HAIR_TONES)}
-      {one('age', 'Age', AGES)}
+      {one('nose', msg`Nose`, NOSES)}
+      {one('hair', msg`Hair`, HAIR_STYLES)}
+      {one('hairTone', msg`Hair tone`, HAIR_TONES)}
+      {one('age', msg`Age`, AGES)}
       <Choice
-        label="Lashes"
+        label={msg`Lashes`}
         options={LASHES}
         chosen={features.lashes ? [features.lashes] : []}
         onChange={([lashes]) => lashes && onChange({ ...features, lashes })}
       />
       <Choice
-        label="Oily"
+        label={msg`Oily`}
         several
         options={OILY_ZONES}
         chosen={features.oily}
@@ -97,7 +100,7 @@ export function FeaturesForm({ features, onChange }: FeaturesFormProps) {
       />
       {features.dry ? null : (
         <Choice
-          label="Dry"
+          label={msg`Dry`}
           several
           options={DRY_ZONES}
           chosen={features.dryZones ?? []}
@@ -105,7 +108,7 @@ export function FeaturesForm({ features, onChange }: FeaturesFormProps) {
         />
       )}
       <Choice
-        label="Also"
+        label={msg`Also`}
         several
         options={NOTES}
         words={NOTED}
@@ -138,42 +141,42 @@ function SidedChoices({ of, features, onChange }: SidedChoicesProps) {
       borderLeftColor="$woad"
       paddingLeft={of ? '$3' : 0}
       role="group"
-      aria-label={of ?? 'Both sides'}
+      aria-label={of ?? msg`Both sides`}
     >
-      {of ? <Label>{`On the ${of}`}</Label> : null}
+      {of ? <Label>{msg`On the ${of}`}</Label> : null}
       <Choice
-        label={named('Eyes')}
+        label={named(msg`Eyes`)}
         options={EYE_SHAPES}
         chosen={[features.eyes]}
         onChange={([eyes]) => eyes && onChange({ eyes })}
       />
       <Choice
-        label={named('Brows')}
+        label={named(msg`Brows`)}
         options={BROWS}
         chosen={[features.brows]}
         onChange={([brows]) => brows && onChange({ brows })}
       />
       <Choice
-        label={named('Lip edge')}
+        label={named(msg`Lip edge`)}
         options={LIP_EDGES}
         chosen={[features.lipEdge ?? 'clear']}
         onChange={([lipEdge]) => lipEdge && onChange({ lipEdge })}
       />
       <Choice
-        label={named('Lines')}
+        label={named(msg`Lines`)}
         several
         options={LINES}
         chosen={features.lines}
         onChange={(lines) => onChange({ lines })}
       />
       <Choice
-        label={named('Temples')}
+        label={named(msg`Temples`)}
         options={['even', 'narrow']}
         chosen={[features.narrowTemples ? 'narrow' : 'even']}
         onChange={([temples]) => temples && onChange({ narrowTemples: temples === 'narrow' })}
       />
       <Choice
-        label={named('Texture')}
+        label={named(msg`Texture`)}
         options={['smooth', 'textured']}
         chosen={[features.texture]}
         onChange={([texture]) => texture && onChange({ texture })}

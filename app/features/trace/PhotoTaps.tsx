@@ -9,6 +9,9 @@ import {
   type Point,
   type TappedLandmark,
   type Taps,
+  messagesIn,
+  msg,
+  term,
 } from '@toile/core';
 import { Body, Button, Choice, Column, Field, FileButton, Label, Line, Subheading, Switch } from '../../ui';
 import { TapPicture } from './TapPicture';
@@ -16,14 +19,14 @@ import { usePhoto } from './usePhoto';
 import { capital } from '../words/capital';
 
 /** Lengths that set the scale: two tapped places and what is between them. */
-const SCALES = {
+const SCALES = messagesIn(['words'], {
   pupils: { from: 'pupil_right', to: 'pupil_left', words: 'between the pupils', usual: '63' },
   face: { from: 'hairline_c', to: 'gnathion', words: 'hairline to chin', usual: '180' },
   cheekbones: { from: 'zygion_right', to: 'zygion_left', words: 'across the cheekbones', usual: '132' },
 } as const satisfies Record<
   string,
   { from: TappedLandmark; to: TappedLandmark; words: string; usual: string }
->;
+>);
 type ScaleName = keyof typeof SCALES;
 
 type PhotoTapsProps = { readonly clientId: string; readonly onTraced: (taps: Taps) => void };
@@ -37,18 +40,15 @@ export function PhotoTaps({ clientId, onTraced }: PhotoTapsProps) {
   const [consent, setConsent] = useState(false);
   return (
     <Column gap="$3">
-      <Subheading>Taps on a photo</Subheading>
-      <Body>
-        From the front, hair back, the camera level with the eyes. The photo stays in this page: it is never
-        sent, and is dropped when you leave.
-      </Body>
+      <Subheading>{msg`Taps on a photo`}</Subheading>
+      <Body>{msg`From the front, hair back, the camera level with the eyes. The photo stays in this page: it is never sent, and is dropped when you leave.`}</Body>
       <Line>
-        <FileButton label="Choose a photo" accept="image/*" onFile={photo.open}>
-          {photo.href ? 'Another photo' : 'Choose a photo'}
+        <FileButton label={msg`Choose a photo`} accept="image/*" onFile={photo.open}>
+          {photo.href ? msg`Another photo` : msg`Choose a photo`}
         </FileButton>
         {photo.href ? (
           <Button onPress={() => void photo.drop()}>
-            {photo.kept ? 'Forget the kept photo' : 'Drop the photo'}
+            {photo.kept ? msg`Forget the kept photo` : msg`Drop the photo`}
           </Button>
         ) : null}
       </Line>
@@ -56,14 +56,14 @@ export function PhotoTaps({ clientId, onTraced }: PhotoTapsProps) {
       {photo.href && !photo.kept ? (
         <Column gap="$1">
           <Switch
-            label="The client agrees that the photo is kept on this device"
+            label={msg`The client agrees that the photo is kept on this device`}
             on={consent}
             onToggle={() => setConsent((c) => !c)}
           />
-          {consent ? <Button onPress={() => void photo.keep()}>Keep it on this device</Button> : null}
+          {consent ? <Button onPress={() => void photo.keep()}>{msg`Keep it on this device`}</Button> : null}
         </Column>
       ) : null}
-      {photo.kept ? <Label>Kept on this device only, as the client agreed.</Label> : null}
+      {photo.kept ? <Label>{msg`Kept on this device only, as the client agreed.`}</Label> : null}
     </Column>
   );
 }
@@ -84,7 +84,9 @@ function Tapping({ href, onTraced }: { readonly href: string; readonly onTraced:
   const finish = (): void => {
     const value = Number((length || SCALES[scale].usual).replace(',', '.'));
     if (length.trim() === '')
-      return setFailure(`Measure ${SCALES[scale].words} with the tape and write it down: it sets the scale.`);
+      return setFailure(
+        msg`Measure ${term(SCALES[scale].words)} with the tape and write it down: it sets the scale.`,
+      );
     const { from, to } = SCALES[scale];
     const named = mirrored
       ? Object.fromEntries(
@@ -111,12 +113,12 @@ function Tapping({ href, onTraced }: { readonly href: string; readonly onTraced:
   return (
     <Column gap="$2">
       <Body aria-live="polite" fontWeight="700">
-        {next ? `Tap ${TAP_WORDS[next]}` : 'All places tapped or skipped'}
+        {next ? msg`Tap ${TAP_WORDS[next]}` : msg`All places tapped or skipped`}
       </Body>
-      <Label>{`${tapped} of ${TAPPED_LANDMARKS.length} tapped${skipped.length > 0 ? `, ${skipped.length} skipped: inferred` : ''}`}</Label>
+      <Label>{msg`${tapped} of ${TAPPED_LANDMARKS.length} tapped${skipped.length > 0 ? msg`, ${skipped.length} skipped: inferred` : ''}`}</Label>
       <TapPicture
         href={href}
-        alt="Chosen for tracing"
+        alt={msg`Chosen for tracing`}
         points={(Object.entries(taps) as [TappedLandmark, Point][]).map(([name, at]) => ({
           name,
           at,
@@ -132,9 +134,10 @@ function Tapping({ href, onTraced }: { readonly href: string; readonly onTraced:
         onMove={place}
       />
       <Line>
-        <Button disabled={!next} onPress={() => next && (setSkipped((s) => [...s, next]), setChosen(null))}>
-          Skip this place
-        </Button>
+        <Button
+          disabled={!next}
+          onPress={() => next && (setSkipped((s) => [...s, next]), setChosen(null))}
+        >{msg`Skip this place`}</Button>
         <Button
           disabled={tapped + skipped.length === 0}
           onPress={() => {
@@ -147,33 +150,31 @@ function Tapping({ href, onTraced }: { readonly href: string; readonly onTraced:
             );
             setChosen(null);
           }}
-        >
-          Take the last back
-        </Button>
+        >{msg`Take the last back`}</Button>
       </Line>
       <Switch
-        label="The photo is mirrored, as selfies are"
+        label={msg`The photo is mirrored, as selfies are`}
         on={mirrored}
         onToggle={() => setMirrored((m) => !m)}
       />
       <Choice
-        label="One length you know sets the scale"
+        label={msg`One length you know sets the scale`}
         options={Object.keys(SCALES) as ScaleName[]}
         words={{ pupils: SCALES.pupils.words, face: SCALES.face.words, cheekbones: SCALES.cheekbones.words }}
         chosen={[scale]}
         onChange={([s]) => s && setScale(s)}
       />
       <Field
-        label={`Length ${SCALES[scale].words}`}
-        unit="mm"
+        label={msg`Length ${term(SCALES[scale].words)}`}
+        unit={msg`mm`}
         keyboard="decimal"
         value={length}
         onChange={setLength}
-        placeholder={`about ${SCALES[scale].usual}`}
+        placeholder={msg`about ${SCALES[scale].usual}`}
         error={failure ?? undefined}
       />
       <Button kind="main" disabled={tapped < 6} onPress={finish}>
-        {tapped < 6 ? 'Tap six places or more' : 'Draw the face from the taps'}
+        {tapped < 6 ? msg`Tap six places or more` : msg`Draw the face from the taps`}
       </Button>
     </Column>
   );

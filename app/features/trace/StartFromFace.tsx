@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Landmarks } from '@toile/core';
+import { msg, type Landmarks } from '@toile/core';
 import { call, CallError } from '../../data/call';
 import { useClients } from '../../data/hooks';
 import { Body, Button, Column, Field, Label, Line, Ready, Row, Subheading } from '../../ui';
@@ -24,23 +24,21 @@ export function StartFromFace({ clientId, likeness, onStart }: StartFromFaceProp
     try {
       onStart(landmarksFor(await call('client', { params: { id } })));
     } catch (error) {
-      setFailure(error instanceof CallError ? error.message : 'The face could not be fetched. Try again.');
+      setFailure(error instanceof CallError ? error.message : msg`The face could not be fetched. Try again.`);
     }
   };
   return (
     <Column gap="$2">
-      <Subheading>From another face</Subheading>
-      <Body>
-        A start only: anything measured or tapped here counts more than the face it was started from.
-      </Body>
+      <Subheading>{msg`From another face`}</Subheading>
+      <Body>{msg`A start only: anything measured or tapped here counts more than the face it was started from.`}</Body>
       {likeness ? (
         <Line>
-          <Label flex={1}>Started from another face.</Label>
-          <Button onPress={() => onStart(null)}>Start from an average face</Button>
+          <Label flex={1}>{msg`Started from another face.`}</Label>
+          <Button onPress={() => onStart(null)}>{msg`Start from an average face`}</Button>
         </Line>
       ) : null}
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-      <Field label="Find a client" value={query} onChange={setQuery} />
+      <Field label={msg`Find a client`} value={query} onChange={setQuery} />
       <Ready remote={clients}>
         {(list) => (
           <Column gap={0}>
@@ -51,7 +49,7 @@ export function StartFromFace({ clientId, likeness, onStart }: StartFromFaceProp
                 <Row
                   key={other.id}
                   title={other.name}
-                  detail="Take this face as a start"
+                  detail={msg`Take this face as a start`}
                   onPress={() => void take(other.id)}
                 />
               ))}

@@ -1,5 +1,5 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import type { Point } from '@toile/core';
+import { msg, type Point } from '@toile/core';
 import { useColours } from '../../ui';
 
 const LOUPE_PX = 112;
@@ -80,7 +80,7 @@ export function TapPicture<Name extends string>({
   return (
     <div
       role="application"
-      aria-label="The photo: tap the place that is asked for, or put it in the middle with Enter and move it with the arrow keys"
+      aria-label={msg`The photo: tap the place that is asked for, or put it in the middle with Enter and move it with the arrow keys`}
       tabIndex={0}
       onKeyDown={enter}
       onPointerDown={down}
@@ -110,7 +110,7 @@ export function TapPicture<Name extends string>({
           <button
             key={name}
             type="button"
-            aria-label={`${words}: move it with the arrow keys, or choose it and tap again`}
+            aria-label={msg`${words}: move it with the arrow keys, or choose it and tap again`}
             onPointerDown={(event) => event.stopPropagation()}
             onPointerUp={(event) => event.stopPropagation()}
             onClick={() => onChoose(on ? null : name)}

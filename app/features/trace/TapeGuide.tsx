@@ -1,5 +1,13 @@
 import { useState } from 'react';
-import { ASKED_MEASUREMENTS, measure, MEASUREMENTS, type Landmarks, type MeasurementName } from '@toile/core';
+import {
+  ASKED_MEASUREMENTS,
+  measure,
+  MEASUREMENTS,
+  type Landmarks,
+  type MeasurementName,
+  msg,
+  term,
+} from '@toile/core';
 import { Body, Button, Column, Field, Label, Line, Subheading, useWide, View } from '../../ui';
 import type { TypedMeasurements } from './traceView';
 
@@ -30,12 +38,12 @@ export function TapeGuide({ typed, errors, landmarks, onType, current, onCurrent
   const field = (name: MeasurementName, one = false) => (
     <View key={name} width={wide && !one ? '47%' : '100%'}>
       <Field
-        label={MEASUREMENTS[name].label}
-        unit="mm"
+        label={term(MEASUREMENTS[name].label)}
+        unit={msg`mm`}
         keyboard="decimal"
         value={typed[name] ?? ''}
-        placeholder={`about ${measure(name, landmarks).toFixed(0)}`}
-        hint={MEASUREMENTS[name].how}
+        placeholder={msg`about ${measure(name, landmarks).toFixed(0)}`}
+        hint={term(MEASUREMENTS[name].how)}
         error={errors[name]}
         onChange={(text) => onType(name, text)}
         onFocus={() => onCurrent(name)}
@@ -53,9 +61,9 @@ export function TapeGuide({ typed, errors, landmarks, onType, current, onCurrent
   return (
     <Column gap="$3">
       <Line justifyContent="space-between">
-        <Subheading>Twelve measurements</Subheading>
+        <Subheading>{msg`Twelve measurements`}</Subheading>
         <Button onPress={() => (setAll((a) => !a), onCurrent(null))}>
-          {all ? 'One by one' : 'All in a list'}
+          {all ? msg`One by one` : msg`All in a list`}
         </Button>
       </Line>
       {all ? (
@@ -63,25 +71,23 @@ export function TapeGuide({ typed, errors, landmarks, onType, current, onCurrent
           {ASKED_MEASUREMENTS.map((n) => field(n))}
         </View>
       ) : (
-        <Column gap="$2" role="group" aria-label="One measurement">
-          <Label aria-live="polite">{`${at + 1} of ${ASKED_MEASUREMENTS.length}; the line on the face shows where the tape goes`}</Label>
+        <Column gap="$2" role="group" aria-label={msg`One measurement`}>
+          <Label aria-live="polite">{msg`${at + 1} of ${ASKED_MEASUREMENTS.length}; the line on the face shows where the tape goes`}</Label>
           {field(name, true)}
           <Line flexWrap="nowrap">
-            <Button grow disabled={at === 0} onPress={() => step(-1)}>
-              Back
-            </Button>
+            <Button grow disabled={at === 0} onPress={() => step(-1)}>{msg`Back`}</Button>
             <Button grow kind="main" disabled={at === ASKED_MEASUREMENTS.length - 1} onPress={() => step(1)}>
-              {typed[name]?.trim() ? 'Next' : 'Skip'}
+              {typed[name]?.trim() ? msg`Next` : msg`Skip`}
             </Button>
           </Line>
         </Column>
       )}
-      <Subheading>When eye or lip drawing matters</Subheading>
+      <Subheading>{msg`When eye or lip drawing matters`}</Subheading>
       <View flexDirection="row" flexWrap="wrap" gap="$3">
         {SMALL.map((n) => field(n))}
       </View>
-      <Subheading>Where the sides differ</Subheading>
-      <Body>Measured from the middle or level with the other side; leave empty when they are even.</Body>
+      <Subheading>{msg`Where the sides differ`}</Subheading>
+      <Body>{msg`Measured from the middle or level with the other side; leave empty when they are even.`}</Body>
       <View flexDirection="row" flexWrap="wrap" gap="$3">
         {SIDES_DIFFER.map((n) => field(n))}
       </View>

@@ -7,6 +7,7 @@ import {
   type MeasurementName,
   type Point,
   type Source,
+  msg,
 } from '@toile/core';
 import { useColours } from '../../ui';
 
@@ -25,7 +26,7 @@ export function TapeOverlay({
   const c = useColours();
   const [from, to] = tapeLine(name, landmarks).map(toPixels) as [Point, Point];
   return (
-    <Svg width="100%" height="100%" style={WHOLE} role="img" aria-label="Where the tape goes">
+    <Svg width="100%" height="100%" style={WHOLE} role="img" aria-label={msg`Where the tape goes`}>
       <SvgLine x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} stroke={c.surface} strokeWidth={5} />
       <SvgLine x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} stroke={c.woad} strokeWidth={2.5} />
       {[from, to].map(([x, y], i) => (
@@ -68,7 +69,7 @@ export function SourceMarks({
       height="100%"
       style={WHOLE}
       role="img"
-      aria-label="Where each place of the face comes from"
+      aria-label={msg`Where each place of the face comes from`}
     >
       {LANDMARKS.filter((name) => landmarks[name][1] < landmarks.gnathion[1] + 4).map(mark)}
     </Svg>

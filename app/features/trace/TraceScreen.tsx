@@ -11,6 +11,9 @@ import {
   type MeasurementName,
   type Source,
   type Taps,
+  messages,
+  msg,
+  term,
 } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 import { useDraft } from '../../data/useDraft';
@@ -44,19 +47,19 @@ import { capital } from '../words/capital';
 
 const WAYS = ['tape', 'photo', 'another face'] as const;
 type Way = (typeof WAYS)[number];
-const SOURCE_WORDS: Readonly<Record<Source, string>> = {
+const SOURCE_WORDS: Readonly<Record<Source, string>> = messages({
   measured: '■ measured',
   tapped: '● tapped',
   'from another face': '○ from another face',
   inferred: '· inferred',
-};
+});
 
 /**
  * Traces a face by tape, by taps on a photo or from another face: the drawing follows as the numbers change.
  */
 export function TraceScreen({ id }: { readonly id: string }) {
   return (
-    <BegunClient id={id} title="Trace" draft="trace">
+    <BegunClient id={id} title={msg`Trace`} draft="trace">
       {(begun) => <Trace {...begun} />}
     </BegunClient>
   );
@@ -105,13 +108,13 @@ function Trace({ client, newest, take }: Begun) {
 
   return (
     <Screen
-      title="Trace"
+      title={msg`Trace`}
       above={client.name}
       onBack={() => router.navigate(`/clients/${client.id}`)}
       foot={
         <SaveFoot
           saving={saving}
-          words={questioned || folded.length > 0 ? 'Look at the marked numbers' : 'Save the face'}
+          words={questioned || folded.length > 0 ? msg`Look at the marked numbers` : msg`Save the face`}
           blocked={questioned || folded.length > 0}
           onSave={(over) => void save(over)}
         />
@@ -128,7 +131,7 @@ function Trace({ client, newest, take }: Begun) {
               landmarks={landmarks}
               features={features}
               height={wide ? 440 : 230}
-              label={`The face as traced, ${shape.words}`}
+              label={msg`The face as traced, ${shape.words}`}
             >
               {(toPixels) =>
                 marked ? (
@@ -138,7 +141,7 @@ function Trace({ client, newest, take }: Begun) {
                 ) : null
               }
             </FaceStage>
-            <Label color="$ink">{`${shape.words} · ${[`${Object.keys(measurements).length} measured`, ...(tapCount > 0 ? [`${tapCount} tapped`] : []), ...(likeness ? ['started from another face'] : [])].join(', ')}, the rest inferred`}</Label>
+            <Label color="$ink">{msg`${shape.words} · ${[msg`${Object.keys(measurements).length} measured`, ...(tapCount > 0 ? [msg`${tapCount} tapped`] : []), ...(likeness ? [msg`started from another face`] : [])].join(', ')}, the rest inferred`}</Label>
           </Judged>
         </View>
         <Column flex={wide ? 1 : undefined} gap="$4">
@@ -147,9 +150,9 @@ function Trace({ client, newest, take }: Begun) {
             <Body key={question} role="alert" color="$madder">{`▲ ${question}`}</Body>
           ))}
           <Choice
-            label="How"
+            label={msg`How`}
             options={WAYS}
-            words={{ tape: 'by tape', photo: 'on a photo', 'another face': 'from another face' }}
+            words={{ tape: msg`by tape`, photo: msg`on a photo`, 'another face': msg`from another face` }}
             chosen={[way]}
             onChange={([w]) => w && setWay(w)}
           />
@@ -167,7 +170,7 @@ function Trace({ client, newest, take }: Begun) {
             <PhotoTaps clientId={client.id} onTraced={(traced) => change({ taps: traced })} />
           ) : null}
           {way === 'photo' && tapCount > 0 ? (
-            <Button onPress={() => change({ taps: {} })}>{`Take away all ${tapCount} taps`}</Button>
+            <Button onPress={() => change({ taps: {} })}>{msg`Take away all ${tapCount} taps`}</Button>
           ) : null}
           {way === 'another face' ? (
             <StartFromFace
@@ -178,15 +181,15 @@ function Trace({ client, newest, take }: Begun) {
           ) : null}
           <Rule />
           <Column gap="$1">
-            <Subheading>What the face says</Subheading>
-            <Body>{`${capital(shape.words)}: ${shape.reasons.join('; ')}. Next nearest: ${shape.second}.`}</Body>
+            <Subheading>{msg`What the face says`}</Subheading>
+            <Body>{msg`${capital(shape.words)}: ${shape.reasons.join('; ')}. Next nearest: ${term(shape.second)}.`}</Body>
             {sideDifferences(landmarks)
               .slice(0, 4)
               .map(({ words }) => (
                 <Label key={words}>{words}</Label>
               ))}
             <Switch
-              label="Show where each place comes from"
+              label={msg`Show where each place comes from`}
               on={marked}
               onToggle={() => setMarked((m) => !m)}
             />
@@ -198,7 +201,7 @@ function Trace({ client, newest, take }: Begun) {
           </Column>
           <Rule />
           <FeaturesForm features={features} onChange={(next) => change({ features: next })} />
-          <Label>{`An average face is ${canonicalMeasure('faceLength').toFixed(0)} mm long and ${canonicalMeasure('cheekboneWidth')} mm across the cheekbones.`}</Label>
+          <Label>{msg`An average face is ${canonicalMeasure('faceLength').toFixed(0)} mm long and ${canonicalMeasure('cheekboneWidth')} mm across the cheekbones.`}</Label>
         </Column>
       </View>
     </Screen>

@@ -1,4 +1,11 @@
-import { MEASUREMENTS, questionMeasurements, type MeasurementName, type Measurements } from '@toile/core';
+import {
+  MEASUREMENTS,
+  questionMeasurements,
+  type MeasurementName,
+  type Measurements,
+  msg,
+  term,
+} from '@toile/core';
 
 export type TypedMeasurements = { readonly [name in MeasurementName]?: string };
 
@@ -13,7 +20,7 @@ export function measurementsFrom(typed: TypedMeasurements): {
     if (text.trim() === '') continue;
     const value = Number(text.replace(',', '.'));
     if (Number.isFinite(value)) measurements[name] = value;
-    else errors[name] = `${MEASUREMENTS[name].label} is a number in millimetres`;
+    else errors[name] = msg`${term(MEASUREMENTS[name].label)} is a number in millimetres`;
   }
   for (const { name, message } of questionMeasurements(measurements)) errors[name] ??= message;
   return { measurements, errors };

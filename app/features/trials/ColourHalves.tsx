@@ -12,6 +12,8 @@ import {
   type SkinZone,
   type TrialNow,
   type TrialZone,
+  msg,
+  term,
 } from '@toile/core';
 import { Body, Button, Choice, Column, Label, LabField, Line } from '../../ui';
 import { ReaderDialog } from '../reading/ReaderDialog';
@@ -29,7 +31,7 @@ const READ_AT: Readonly<Partial<Record<TrialZone, SkinZone>>> = {
 };
 const SIDES: readonly Side[] = ['right', 'left'];
 const notSkin = (lab: Lab): string | null =>
-  isPlausibleSkin(lab) ? null : 'No skin has this colour. L* is 12 to 90, a* and b* mostly 3 to 30';
+  isPlausibleSkin(lab) ? null : msg`No skin has this colour. L* is 12 to 90, a* and b* mostly 3 to 30`;
 
 type ColourHalvesProps = {
   readonly clientId: string;
@@ -49,7 +51,7 @@ export function ColourHalves({ clientId, zones, looks, value, onChange }: Colour
   }));
   const [typing, setTyping] = useState(false);
   const at = READ_AT[held.zone];
-  const name = `${capital(trialZoneWords(held.zone))}, client’s ${held.side}`;
+  const name = msg`${capital(trialZoneWords(held.zone))}, client’s ${term(held.side)}`;
   const add = (lab: Lab): void =>
     onChange({
       ...value,
@@ -62,15 +64,15 @@ export function ColourHalves({ clientId, zones, looks, value, onChange }: Colour
   const clear = (): void => onChange({ ...value, [held.zone]: { ...value[held.zone], [held.side]: [] } });
   return (
     <Column gap="$3">
-      <Label>
-        Five touches on one marked spot of each half, the same spot each time: the reader takes a little off.
-        The first reading is the fresh one.
-      </Label>
-      <Column gap={0} role="table" aria-label="What was read of both halves">
+      <Label>{msg`Five touches on one marked spot of each half, the same spot each time: the reader takes a little off. The first reading is the fresh one.`}</Label>
+      <Column gap={0} role="table" aria-label={msg`What was read of both halves`}>
         {zones.flatMap((zone) =>
           SIDES.map((side) => (
             <Line key={`${zone} ${side}`} role="row" flexWrap="nowrap" gap="$2" paddingVertical="$1">
-              <Body role="cell" flex={1}>{`${capital(trialZoneWords(zone))}, client’s ${side}`}</Body>
+              <Body
+                role="cell"
+                flex={1}
+              >{msg`${capital(trialZoneWords(zone))}, client’s ${term(side)}`}</Body>
               <Label role="cell" flex={1}>
                 {readWords(value, looks, zone, side)}
               </Label>
@@ -79,11 +81,11 @@ export function ColourHalves({ clientId, zones, looks, value, onChange }: Colour
         )}
       </Column>
       <Choice
-        label="Held to"
+        label={msg`Held to`}
         options={zones.flatMap((zone) => SIDES.map((side) => `${zone} ${side}` as const))}
         words={Object.fromEntries(
           zones.flatMap((zone) =>
-            SIDES.map((side) => [`${zone} ${side}`, `${trialZoneWords(zone)}, client’s ${side}`]),
+            SIDES.map((side) => [`${zone} ${side}`, msg`${trialZoneWords(zone)}, client’s ${term(side)}`]),
           ),
         )}
         chosen={[`${held.zone} ${held.side}`]}
@@ -96,29 +98,23 @@ export function ColourHalves({ clientId, zones, looks, value, onChange }: Colour
         {!at || typing ? null : reader.connected ? (
           <Button
             kind="main"
-            label={`Take a sample: ${name}`}
+            label={msg`Take a sample: ${name}`}
             disabled={reader.busy}
             onPress={() => void touch()}
-          >
-            Take a sample
-          </Button>
+          >{msg`Take a sample`}</Button>
         ) : (
-          <Button kind="main" onPress={() => setConnecting(true)}>
-            Connect the reader
-          </Button>
+          <Button kind="main" onPress={() => setConnecting(true)}>{msg`Connect the reader`}</Button>
         )}
         <Button onPress={() => setTyping((on) => !on)}>
-          {typing ? 'Use the shade reader' : 'Type CIELAB values'}
+          {typing ? msg`Use the shade reader` : msg`Type CIELAB values`}
         </Button>
-        <Button label={`Begin again: ${name}`} onPress={clear}>
-          Begin again
-        </Button>
+        <Button label={msg`Begin again: ${name}`} onPress={clear}>{msg`Begin again`}</Button>
       </Line>
       {at ? null : (
-        <Label>The reader does not lie flat on the nose: type what another instrument reads.</Label>
+        <Label>{msg`The reader does not lie flat on the nose: type what another instrument reads.`}</Label>
       )}
       {typing || !at ? (
-        <LabField key={name} label={name} button="Add these values" check={notSkin} onLab={add} />
+        <LabField key={name} label={name} button={msg`Add these values`} check={notSkin} onLab={add} />
       ) : null}
       {reader.failure ? <Body role="alert" color="$madder">{`▲ ${reader.failure}`}</Body> : null}
       {connecting ? <ReaderDialog reader={reader} onClose={() => setConnecting(false)} /> : null}
@@ -130,8 +126,8 @@ export function ColourHalves({ clientId, zones, looks, value, onChange }: Colour
 function readWords(value: ColourSamples, looks: TrialNow['looks'], zone: TrialZone, side: Side): string {
   const touches = value[zone]?.[side] ?? [];
   const [seen] = colourSeen({ [zone]: { [side]: touches } }, looks);
-  if (!seen) return touches.length === 0 ? 'not read' : `${touches.length} of ${LEAST_TOUCHES} touches`;
+  if (!seen) return touches.length === 0 ? msg`not read` : msg`${touches.length} of ${LEAST_TOUCHES} touches`;
   return freshColour(looks, zone, side)
-    ? `${touches.length} touches: ${shiftInWords(seen.value, touches.length)}`
-    : `${touches.length} touches: fresh`;
+    ? msg`${touches.length} touches: ${shiftInWords(seen.value, touches.length)}`
+    : msg`${touches.length} touches: fresh`;
 }

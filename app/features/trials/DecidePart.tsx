@@ -12,6 +12,9 @@ import {
   type TrialEvent,
   type TrialNow,
   type TrialScope,
+  messages,
+  msg,
+  term,
 } from '@toile/core';
 import { may, newId, type TrialAnswer } from '@toile/contract';
 import { call } from '../../data/call';
@@ -24,11 +27,11 @@ import { isOpen, openNow } from './trialView';
 
 type Props = { readonly trial: TrialAnswer; readonly now: TrialNow };
 type Answer = (typeof ANSWERS)[number];
-const SCOPE_WORDS: Readonly<Record<TrialScope, string>> = {
+const SCOPE_WORDS: Readonly<Record<TrialScope, string>> = messages({
   client: 'for this client',
   skinType: 'for such skin',
   studio: 'for everybody',
-};
+});
 
 /** What the trial showed, what the question's trials say, and the decision, which is always a person's. */
 export function DecidePart({ trial, now }: Props) {
@@ -40,8 +43,8 @@ export function DecidePart({ trial, now }: Props) {
   const decisions = trial.events.flatMap((event) => (event.kind === 'decided' ? [event] : []));
   return (
     <Column gap="$4">
-      <Column gap="$2" role="group" aria-label="What it showed">
-        <Subheading>What it showed</Subheading>
+      <Column gap="$2" role="group" aria-label={msg`What it showed`}>
+        <Subheading>{msg`What it showed`}</Subheading>
         <Body>{trialWords(open, opened)}</Body>
         <HalfBars
           marks={opened.compared.zones.flatMap(({ zone, difference }) =>
@@ -60,12 +63,12 @@ export function DecidePart({ trial, now }: Props) {
           b={trial.question.b.words}
         />
         {now.guess && 'aSide' in open.draw ? (
-          <Label>{`Guessed before it was opened: ${trial.question.a.words} on the client’s ${now.guess}, which was ${now.guess === open.draw.aSide ? 'right' : 'wrong'}.`}</Label>
+          <Label>{msg`Guessed before it was opened: ${trial.question.a.words} on the client’s ${term(now.guess)}, which was ${now.guess === open.draw.aSide ? msg`right` : msg`wrong`}.`}</Label>
         ) : null}
       </Column>
       {trial.soFar ? (
-        <Column gap="$1" role="group" aria-label="This question so far">
-          <Subheading>This question so far</Subheading>
+        <Column gap="$1" role="group" aria-label={msg`This question so far`}>
+          <Subheading>{msg`This question so far`}</Subheading>
           {trial.soFar.says.map((says) => (
             <Body key={says}>{says}</Body>
           ))}
@@ -85,7 +88,7 @@ function Decide({ trial, again }: { readonly trial: TrialAnswer; readonly again:
   const router = useRouter();
   const refresh = useRefresh();
   const { busy, failure, errors, save } = useSaving(
-    'It was not kept. What you chose is still here; try again.',
+    msg`It was not kept. What you chose is still here; try again.`,
   );
   const [open, setOpen] = useState(!again);
   const [choice, setChoice] = useState<TrialChoice | null>(null);
@@ -97,7 +100,7 @@ function Decide({ trial, again }: { readonly trial: TrialAnswer; readonly again:
   if (!open)
     return (
       <Line>
-        <Button onPress={() => setOpen(true)}>Decide otherwise</Button>
+        <Button onPress={() => setOpen(true)}>{msg`Decide otherwise`}</Button>
       </Line>
     );
   const { a, b } = trial.question;
@@ -124,48 +127,51 @@ function Decide({ trial, again }: { readonly trial: TrialAnswer; readonly again:
     if (answer?.version) router.navigate(`/charts/${trial.chartId}`);
   };
   return (
-    <Column gap="$3" role="group" aria-label="Decide">
-      <Subheading>Decide</Subheading>
+    <Column gap="$3" role="group" aria-label={msg`Decide`}>
+      <Subheading>{msg`Decide`}</Subheading>
       <Choice
-        label="From now on"
+        label={msg`From now on`}
         options={TRIAL_CHOICES}
-        words={{ a: a.words, b: b.words, either: 'either will do', more: 'more trials first' }}
+        words={{ a: a.words, b: b.words, either: msg`either will do`, more: msg`more trials first` }}
         chosen={choice ? [choice] : []}
         onChange={([c]) => c && setChoice(c)}
       />
       <Choice
-        label="For whom"
+        label={msg`For whom`}
         options={TRIAL_SCOPES}
         words={SCOPE_WORDS}
         chosen={[scope]}
         onChange={([s]) => s && setScope(s)}
       />
       <Choice
-        label="It agreed with the neck"
+        label={msg`It agreed with the neck`}
         options={ANSWERS}
         chosen={[neck]}
         onChange={([n]) => n && setNeck(n)}
       />
       <Choice
-        label="It stood the camera"
+        label={msg`It stood the camera`}
         options={ANSWERS}
         chosen={[camera]}
         onChange={([n]) => n && setCamera(n)}
       />
       <Field
-        label="Why"
+        label={msg`Why`}
         value={reason}
         onChange={setReason}
         error={errors['event.reason']}
-        placeholder="The client dislikes the feel of it"
+        placeholder={msg`The client dislikes the feel of it`}
       />
       {choice === 'more' ? null : (
-        <Switch label="Put it into the chart’s next version" on={into} onToggle={() => setInto(!into)} />
+        <Switch label={msg`Put it into the chart’s next version`} on={into} onToggle={() => setInto(!into)} />
       )}
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-      <Button kind="main" large disabled={busy || !choice} onPress={() => void decide()}>
-        Keep the decision
-      </Button>
+      <Button
+        kind="main"
+        large
+        disabled={busy || !choice}
+        onPress={() => void decide()}
+      >{msg`Keep the decision`}</Button>
     </Column>
   );
 }

@@ -17,6 +17,8 @@ import {
   type Kit,
   type TrialMeasure,
   type TrialZone,
+  messages,
+  msg,
 } from '@toile/core';
 import { may, newId, trialInputSchema, type TrialAnswer } from '@toile/contract';
 import { call } from '../../data/call';
@@ -47,7 +49,7 @@ export function DeclareScreen({ id }: { readonly id: string }) {
   const edits = session.data !== undefined && may(session.data.role, 'edit');
   return (
     <Screen
-      title="Half-face trial"
+      title={msg`Half-face trial`}
       above={chart.data ? `${chart.data.chart.client.name} · ${chart.data.chart.look.name}` : undefined}
       widest={760}
       onBack={() => router.navigate(`/charts/${id}`)}
@@ -68,13 +70,10 @@ function Earlier({ trials }: { readonly trials: readonly TrialAnswer[] }) {
   const router = useRouter();
   if (trials.length === 0)
     return (
-      <Label>
-        One side of the face the one way, the other side the other, worn for hours, then judged without
-        knowing which was which. The sides are drawn, so that nobody’s habit decides.
-      </Label>
+      <Label>{msg`One side of the face the one way, the other side the other, worn for hours, then judged without knowing which was which. The sides are drawn, so that nobody’s habit decides.`}</Label>
     );
   return (
-    <Column gap={0} role="group" aria-label="Trials of this chart">
+    <Column gap={0} role="group" aria-label={msg`Trials of this chart`}>
       {trials.map((trial) => (
         <Row
           key={trial.id}
@@ -87,10 +86,10 @@ function Earlier({ trials }: { readonly trials: readonly TrialAnswer[] }) {
   );
 }
 
-const DESIGN_WORDS = {
+const DESIGN_WORDS = messages({
   half: 'once, for the whole face',
   places: 'for each place by itself',
-} as const;
+} as const);
 const NOTHING: Choosing = {
   aspect: 'product',
   stepId: null,
@@ -106,7 +105,7 @@ function Declare({ newest, kit }: { readonly newest: Chart; readonly kit: Kit })
   const router = useRouter();
   const refresh = useRefresh();
   const { busy, failure, errors, save } = useSaving(
-    'It was not drawn. What you chose is still here; try again.',
+    msg`It was not drawn. What you chose is still here; try again.`,
   );
   const [id] = useState(newId);
   const [choosing, setChoosing] = useState<Choosing>(() => ({
@@ -149,10 +148,10 @@ function Declare({ newest, kit }: { readonly newest: Chart; readonly kit: Kit })
     if (made) router.navigate(`/trials/${id}`);
   };
   return (
-    <Column gap="$4" role="group" aria-label="A new trial">
-      <Subheading>A new trial</Subheading>
+    <Column gap="$4" role="group" aria-label={msg`A new trial`}>
+      <Subheading>{msg`A new trial`}</Subheading>
       <Choice
-        label="The halves differ in"
+        label={msg`The halves differ in`}
         options={TRIAL_ASPECTS}
         words={ASPECT_WORDS}
         chosen={[choosing.aspect]}
@@ -169,7 +168,7 @@ function Declare({ newest, kit }: { readonly newest: Chart; readonly kit: Kit })
       )}
       <Otherwise chart={chart} kit={kit} choosing={choosing} onChange={choose} />
       <Choice
-        label="Judged by its"
+        label={msg`Judged by its`}
         options={TRIAL_MEASURE_NAMES}
         words={MEASURE_WORDS}
         chosen={[measure]}
@@ -181,7 +180,7 @@ function Declare({ newest, kit }: { readonly newest: Chart; readonly kit: Kit })
         }}
       />
       <Choice
-        label="Who judges"
+        label={msg`Who judges`}
         options={TRIAL_JUDGES}
         words={JUDGE_WORDS}
         chosen={[by]}
@@ -189,7 +188,7 @@ function Declare({ newest, kit }: { readonly newest: Chart; readonly kit: Kit })
       />
       {possible.length > 0 ? (
         <Choice
-          label="Where"
+          label={msg`Where`}
           options={possible}
           words={Object.fromEntries(possible.map((zone) => [zone, trialZoneWords(zone)]))}
           chosen={judgedIn}
@@ -199,7 +198,7 @@ function Declare({ newest, kit }: { readonly newest: Chart; readonly kit: Kit })
       ) : null}
       {local && judgedIn.length > 1 ? (
         <Choice
-          label="Sides drawn"
+          label={msg`Sides drawn`}
           options={['half', 'places'] as const}
           words={DESIGN_WORDS}
           chosen={[design]}
@@ -207,24 +206,24 @@ function Declare({ newest, kit }: { readonly newest: Chart; readonly kit: Kit })
         />
       ) : null}
       <Choice
-        label="Looked at after, hours"
+        label={msg`Looked at after, hours`}
         options={HOURS.map(String)}
         chosen={hours.map(String)}
         several
         onChange={(chosenHours) => setHours(chosenHours.map(Number).sort((a, b) => a - b))}
       />
       {what ? (
-        <Column gap="$2" role="note" aria-label="What is asked">
+        <Column gap="$2" role="note" aria-label={msg`What is asked`}>
           <Body fontWeight="700">{questionOf(chart, what.swap, measure).question.text}</Body>
           {differs.map((says) => (
             <Body key={says} color="$weld">{`▲ ${says}`}</Body>
           ))}
           {differs.length > 0 ? (
-            <Label>A difference may then be due to either. It is drawn all the same if you like.</Label>
+            <Label>{msg`A difference may then be due to either. It is drawn all the same if you like.`}</Label>
           ) : null}
         </Column>
       ) : (
-        <Label>Choose above what the other half is done with.</Label>
+        <Label>{msg`Choose above what the other half is done with.`}</Label>
       )}
       {Object.entries(errors).map(([path, message]) => (
         <Body key={path} role="alert" color="$madder">{`▲ ${message}`}</Body>
@@ -235,13 +234,8 @@ function Declare({ newest, kit }: { readonly newest: Chart; readonly kit: Kit })
         large
         disabled={busy || !what || judgedIn.length === 0 || hours.length === 0}
         onPress={() => void draw()}
-      >
-        Draw the sides
-      </Button>
-      <Label>
-        What is judged, by whom and where is locked with the draw. Both halves go into the chart as a variant,
-        and the chair leads through them.
-      </Label>
+      >{msg`Draw the sides`}</Button>
+      <Label>{msg`What is judged, by whom and where is locked with the draw. Both halves go into the chart as a variant, and the chair leads through them.`}</Label>
     </Column>
   );
 }

@@ -1,4 +1,5 @@
 import { Column, Label, Line, View } from '../../ui';
+import { msg } from '@toile/core';
 
 export type HalfMark = {
   readonly key: string;
@@ -24,8 +25,8 @@ export function HalfBars({
   return (
     <Column gap="$1">
       <Line flexWrap="nowrap" justifyContent="space-between" gap="$3">
-        <Label flex={1}>{`◂ ${b} better`}</Label>
-        <Label flex={1} textAlign="right">{`${a} better ▸`}</Label>
+        <Label flex={1}>{msg`◂ ${b} better`}</Label>
+        <Label flex={1} textAlign="right">{msg`${a} better ▸`}</Label>
       </Line>
       {marks.map(({ key, words, difference, soft }) => {
         const part = Math.min(1, Math.abs(difference) / MOST);
@@ -39,7 +40,7 @@ export function HalfBars({
             </View>
             <Label width={44} textAlign="right">
               {difference === 0
-                ? 'alike'
+                ? msg`alike`
                 : `${difference < 0 ? '◂ ' : ''}${Math.abs(difference).toFixed(1)}${difference > 0 ? ' ▸' : ''}`}
             </Label>
           </Line>

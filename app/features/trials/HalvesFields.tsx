@@ -1,4 +1,12 @@
-import { GRADE_WORDS, trialZoneWords, type Side, type TrialMeasure, type TrialZone } from '@toile/core';
+import {
+  GRADE_WORDS,
+  trialZoneWords,
+  type Side,
+  type TrialMeasure,
+  type TrialZone,
+  msg,
+  term,
+} from '@toile/core';
 import { Body, Choice, Column, Label, Subheading } from '../../ui';
 import { capital } from '../words/capital';
 import { isGraded, MEASURE_ASKS, withGrade, type HalfLook } from './halfLook';
@@ -14,7 +22,7 @@ type HalvesFieldsProps = {
 
 /** How both halves look, place by place: two touches each, in words. Facing the client, their right comes first. */
 export function HalvesFields({ measure, zones, value, onChange, of }: HalvesFieldsProps) {
-  if (!isGraded(measure)) return <Label>The colour is read with the reader, not judged by eye.</Label>;
+  if (!isGraded(measure)) return <Label>{msg`The colour is read with the reader, not judged by eye.`}</Label>;
   const grades = GRADE_WORDS[measure];
   const options = grades.map((_, i) => String(i));
   const words = Object.fromEntries(grades.map((grade, i) => [String(i), grade]));
@@ -30,7 +38,7 @@ export function HalvesFields({ measure, zones, value, onChange, of }: HalvesFiel
             return (
               <Choice
                 key={side}
-                label={of === 'client' ? `Your ${side}` : `Client’s ${side}`}
+                label={of === 'client' ? msg`Your ${term(side)}` : msg`Client’s ${term(side)}`}
                 options={options}
                 words={words}
                 chosen={grade === undefined ? [] : [String(grade)]}
@@ -60,18 +68,17 @@ export function StingField({
   return (
     <Column gap="$2">
       <Choice
-        label="It stings or burns"
+        label={msg`It stings or burns`}
         options={['none', 'left', 'right', 'both']}
         words={STING_WORDS}
         chosen={[value]}
         onChange={([stings]) => stings && onChange(stings)}
       />
       {value === 'none' ? null : (
-        <Body role="alert" color="$madder">
-          ▲ Take it off now, with plenty of water at the eyes, and do not put it on again. If it does not
-          pass, or an eye is hurt, see a doctor; the maker’s directions come first. This ends the trial, and
-          counts against that half.
-        </Body>
+        <Body
+          role="alert"
+          color="$madder"
+        >{msg`▲ Take it off now, with plenty of water at the eyes, and do not put it on again. If it does not pass, or an eye is hurt, see a doctor; the maker’s directions come first. This ends the trial, and counts against that half.`}</Body>
       )}
     </Column>
   );
@@ -90,14 +97,14 @@ export function TouchedField({
   return (
     <Column gap="$1">
       <Choice
-        label="Touched up just now"
+        label={msg`Touched up just now`}
         options={zones}
         words={Object.fromEntries(zones.map((zone) => [zone, trialZoneWords(zone)]))}
         chosen={value}
         several
         onChange={onChange}
       />
-      {value.length > 0 ? <Label>What is seen there later is no longer compared.</Label> : null}
+      {value.length > 0 ? <Label>{msg`What is seen there later is no longer compared.`}</Label> : null}
     </Column>
   );
 }

@@ -12,6 +12,8 @@ import {
   type TrialNow,
   type TrialZone,
   type WearMark,
+  msg,
+  term,
 } from '@toile/core';
 import { newId, newSecret, tokenOf, WEAR_LINK_DAYS, wearPath, type TrialAnswer } from '@toile/contract';
 import { call } from '../../data/call';
@@ -55,15 +57,16 @@ export function LooksPart({ trial, now, tell, over }: LooksPartProps) {
 function FromPhotographs({ trial }: Pick<LooksPartProps, 'trial'>) {
   const router = useRouter();
   return (
-    <Column gap="$2" role="group" aria-label="Or from photographs">
-      <Subheading>Or from photographs</Subheading>
-      <Label>
-        One half at a time, mirrored and ordered by lot, some twice: so it is judged without knowing which is
-        which.
-      </Label>
+    <Column gap="$2" role="group" aria-label={msg`Or from photographs`}>
+      <Subheading>{msg`Or from photographs`}</Subheading>
+      <Label>{msg`One half at a time, mirrored and ordered by lot, some twice: so it is judged without knowing which is which.`}</Label>
       <Line>
-        <Button onPress={() => router.navigate(`/trials/${trial.id}/photos`)}>Judge from photographs</Button>
-        <Button onPress={() => router.navigate(`/charts/${trial.chartId}/photos`)}>Keep a photograph</Button>
+        <Button
+          onPress={() => router.navigate(`/trials/${trial.id}/photos`)}
+        >{msg`Judge from photographs`}</Button>
+        <Button
+          onPress={() => router.navigate(`/charts/${trial.chartId}/photos`)}
+        >{msg`Keep a photograph`}</Button>
       </Line>
     </Column>
   );
@@ -75,15 +78,15 @@ function PutOn({ tell }: Pick<LooksPartProps, 'tell'>) {
   const [time, setTime] = useState(() => inZone(zone, new Date(), day));
   const appliedAt = instantOf(zone, day, time);
   return (
-    <Column gap="$3" role="group" aria-label="Put on">
-      <Subheading>Put on</Subheading>
+    <Column gap="$3" role="group" aria-label={msg`Put on`}>
+      <Subheading>{msg`Put on`}</Subheading>
       <Line alignItems="flex-end">
         <Field
-          label="Both halves were done at"
+          label={msg`Both halves were done at`}
           keyboard="time"
           value={time}
           onChange={setTime}
-          error={appliedAt ? undefined : 'A time, as 09:20'}
+          error={appliedAt ? undefined : msg`A time, as 09:20`}
         />
         <Button
           kind="main"
@@ -91,9 +94,7 @@ function PutOn({ tell }: Pick<LooksPartProps, 'tell'>) {
           onPress={() =>
             appliedAt && tell({ id: newId(), at: new Date().toISOString(), kind: 'applied', appliedAt })
           }
-        >
-          Both halves are on
-        </Button>
+        >{msg`Both halves are on`}</Button>
       </Line>
     </Column>
   );
@@ -105,10 +106,10 @@ function Seen({ trial, now }: Pick<LooksPartProps, 'trial' | 'now'>) {
   const first = rows.findIndex((row) => !row.counts);
   return (
     <Column gap="$2">
-      <Subheading>What was seen</Subheading>
-      <Column gap={0} role="table" aria-label="What was seen of both halves">
+      <Subheading>{msg`What was seen`}</Subheading>
+      <Column gap={0} role="table" aria-label={msg`What was seen of both halves`}>
         <Line role="row" flexWrap="nowrap" gap="$2" minHeight={32}>
-          {['After', 'Client’s right', 'Client’s left'].map((head) => (
+          {[msg`After`, msg`Client’s right`, msg`Client’s left`].map((head) => (
             <Label key={head} role="columnheader" flex={1}>
               {head}
             </Label>
@@ -140,7 +141,9 @@ function Seen({ trial, now }: Pick<LooksPartProps, 'trial' | 'now'>) {
           </Line>
         ))}
       </Column>
-      {first >= 0 ? <Label>Below the strong line: also seen, and no part of what was declared.</Label> : null}
+      {first >= 0 ? (
+        <Label>{msg`Below the strong line: also seen, and no part of what was declared.`}</Label>
+      ) : null}
     </Column>
   );
 }
@@ -160,7 +163,7 @@ function AnotherLook({ trial, now, tell }: Omit<LooksPartProps, 'over'>) {
   const { measure, zones } = trial.declared;
   const keep = (): void => {
     const lookedAt = instantOf(zone, day, time);
-    if (!lookedAt) return setWrong('Say when it was looked at');
+    if (!lookedAt) return setWrong(msg`Say when it was looked at`);
     const event = {
       id: newId(),
       at: new Date().toISOString(),
@@ -186,21 +189,21 @@ function AnotherLook({ trial, now, tell }: Omit<LooksPartProps, 'over'>) {
     setTouched([]);
   };
   return (
-    <Column gap="$3" role="group" aria-label="A look at both halves">
-      <Subheading>A look at both halves</Subheading>
+    <Column gap="$3" role="group" aria-label={msg`A look at both halves`}>
+      <Subheading>{msg`A look at both halves`}</Subheading>
       <Line gap="$3">
-        <Field label="Looked at, day" keyboard="date" value={day} onChange={setDay} />
-        <Field label="Looked at" keyboard="time" value={time} onChange={setTime} />
+        <Field label={msg`Looked at, day`} keyboard="date" value={day} onChange={setDay} />
+        <Field label={msg`Looked at`} keyboard="time" value={time} onChange={setTime} />
       </Line>
       <Choice
-        label="By"
+        label={msg`By`}
         options={TRIAL_JUDGES}
         words={JUDGE_WORDS}
         chosen={[judge]}
         onChange={([by]) => by && setJudge(by)}
       />
       {judge === trial.declared.by ? null : (
-        <Label>{`Declared was ${JUDGE_WORDS[trial.declared.by]}: this is kept as also seen.`}</Label>
+        <Label>{msg`Declared was ${JUDGE_WORDS[trial.declared.by]}: this is kept as also seen.`}</Label>
       )}
       {measure === 'colour' ? (
         <ColourHalves
@@ -215,7 +218,7 @@ function AnotherLook({ trial, now, tell }: Omit<LooksPartProps, 'over'>) {
       )}
       <TouchedField zones={zones} value={touched} onChange={setTouched} />
       <Choice
-        label="Since the last look there was"
+        label={msg`Since the last look there was`}
         options={WEAR_MARKS}
         chosen={marks}
         several
@@ -223,16 +226,14 @@ function AnotherLook({ trial, now, tell }: Omit<LooksPartProps, 'over'>) {
       />
       <StingField value={stings} onChange={setStings} />
       {wrong ? <Body role="alert" color="$madder">{`▲ ${wrong}`}</Body> : null}
-      <Button kind="main" large onPress={keep}>
-        Keep this look
-      </Button>
+      <Button kind="main" large onPress={keep}>{msg`Keep this look`}</Button>
     </Column>
   );
 }
 
 function ByLink({ trial, appliedAt }: { readonly trial: TrialAnswer; readonly appliedAt: string }) {
   const session = useSession();
-  const { busy, failure, save } = useSaving('No link was made. Try again.');
+  const { busy, failure, save } = useSaving(msg`No link was made. Try again.`);
   const [link, setLink] = useState<string | null>(null);
   const make = (): Promise<unknown> =>
     save(async () => {
@@ -246,13 +247,15 @@ function ByLink({ trial, appliedAt }: { readonly trial: TrialAnswer; readonly ap
       setLink(`${window.location.origin}${wearPath(tokenOf(studioId, secret))}`);
     });
   return (
-    <Column gap="$2" role="group" aria-label="Or let the client tell">
-      <Subheading>Or let the client tell</Subheading>
-      <Label>{`By a link for ${WEAR_LINK_DAYS} days: it asks about the left and the right and says nothing of what is on them.`}</Label>
+    <Column gap="$2" role="group" aria-label={msg`Or let the client tell`}>
+      <Subheading>{msg`Or let the client tell`}</Subheading>
+      <Label>
+        {term(
+          msg`By a link for ${WEAR_LINK_DAYS} days: it asks about the left and the right and says nothing of what is on them.`,
+        )}
+      </Label>
       <Line>
-        <Button disabled={busy} onPress={() => void make()}>
-          Make a link
-        </Button>
+        <Button disabled={busy} onPress={() => void make()}>{msg`Make a link`}</Button>
       </Line>
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       {link ? <LinkShown link={link} /> : null}

@@ -12,6 +12,8 @@ import {
   type SchoolAnswers,
   type Step,
   type Substitute,
+  msg,
+  term,
 } from '@toile/core';
 import { Body, Choice, Label, Loading } from '../../ui';
 import { askShades, useWork } from '../../workers';
@@ -32,7 +34,7 @@ export function StepChoice({
 }) {
   return (
     <Choice
-      label="In which step"
+      label={msg`In which step`}
       options={steps.map((step) => step.id)}
       words={Object.fromEntries(steps.map((step) => [step.id, step.title]))}
       chosen={value ? [value] : []}
@@ -55,7 +57,7 @@ export function Otherwise({ chart, kit, choosing, onChange }: OtherwiseProps) {
   if (choosing.aspect === 'tool')
     return (
       <Choice
-        label={`The other half with, instead of ${step.tool}`}
+        label={msg`The other half with, instead of ${term(step.tool)}`}
         options={TOOLS.filter((tool) => tool !== step.tool)}
         chosen={choosing.tool ? [choosing.tool] : []}
         onChange={([tool]) => tool && onChange({ tool })}
@@ -64,7 +66,7 @@ export function Otherwise({ chart, kit, choosing, onChange }: OtherwiseProps) {
   if (choosing.aspect === 'technique')
     return (
       <Choice
-        label={`The other half worked, instead of ${step.technique}`}
+        label={msg`The other half worked, instead of ${term(step.technique)}`}
         options={TECHNIQUES.filter((technique) => technique !== step.technique)}
         chosen={choosing.technique ? [choosing.technique] : []}
         onChange={([technique]) => technique && onChange({ technique })}
@@ -115,9 +117,9 @@ function OtherProduct({
     [minded, kit, product, step],
   );
   const { answer, error } = useWork(askShades, 'substitute', request);
-  if (!product) return <Label>What this step uses is no longer in the kit.</Label>;
+  if (!product) return <Label>{msg`What this step uses is no longer in the kit.`}</Label>;
   if (error) return <Body color="$madder">{`▲ ${error}`}</Body>;
-  if (!answer) return <Loading words="Comparing the kit" />;
+  if (!answer) return <Loading words={msg`Comparing the kit`} />;
   const picked = answer.find((one) => value !== null && substituteKey(one) === substituteKey(value)) ?? null;
   return <SubstituteList list={answer} product={product} picked={picked} onPick={onChange} />;
 }
@@ -146,7 +148,7 @@ export function Schools({
   );
   return (
     <Choice
-      label="The other half done"
+      label={msg`The other half done`}
       options={ways.map(({ key }) => key)}
       words={Object.fromEntries(ways.map(({ key, words }) => [key, words]))}
       chosen={ways

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { NOT_BLIND, type QuestionSoFar } from '@toile/core';
+import { NOT_BLIND, type QuestionSoFar, msg, plural, term } from '@toile/core';
 import type { QuestionsAnswer } from '@toile/contract';
 import { useQuestions } from '../../data/hooks';
 import { Body, Button, Column, Empty, Label, Line, Ready, Row, Screen, Subheading } from '../../ui';
@@ -13,7 +13,7 @@ export function QuestionsScreen() {
   const answer = useQuestions();
   const router = useRouter();
   return (
-    <Screen title="Questions tried" widest={760} onBack={() => router.navigate('/settings')}>
+    <Screen title={msg`Questions tried`} widest={760} onBack={() => router.navigate('/settings')}>
       <Ready remote={answer}>{(all) => <Questions answer={all} />}</Ready>
     </Screen>
   );
@@ -24,16 +24,13 @@ function Questions({ answer }: { readonly answer: QuestionsAnswer }) {
   if (answer.questions.length === 0)
     return (
       <Empty
-        title="Nothing was tried yet"
-        words="A half-face trial begins in a chart, under “Half-face trial”: one side the one way, the other the other."
+        title={msg`Nothing was tried yet`}
+        words={msg`A half-face trial begins in a chart, under “Half-face trial”: one side the one way, the other the other.`}
       />
     );
   return (
     <Column gap="$4">
-      <Label>
-        One face proves nothing in general. Over several, this says how sure it may be said, however often one
-        looks; who was tried on was chosen by you, and is no random sample.
-      </Label>
+      <Label>{msg`One face proves nothing in general. Over several, this says how sure it may be said, however often one looks; who was tried on was chosen by you, and is no random sample.`}</Label>
       <Column gap={0}>
         {answer.questions.map((one) => {
           const { key, text } = one.question;
@@ -57,8 +54,8 @@ function Questions({ answer }: { readonly answer: QuestionsAnswer }) {
 /** How many trials there are, and of how many the outcome counts. */
 function countedWords({ marks }: QuestionSoFar): string {
   const judged = marks.filter(({ outcome, counts }) => outcome !== null && counts).length;
-  const all = `${marks.length} ${marks.length === 1 ? 'trial' : 'trials'}`;
-  return judged === marks.length ? all : `${all}, ${judged} ${judged === 1 ? 'counts' : 'count'}`;
+  const all = plural(marks.length)`${marks.length} trial|${marks.length} trials`;
+  return judged === marks.length ? all : `${all}, ${plural(judged)`${judged} counts|${judged} count`}`;
 }
 
 /** A share in tenths, and what is told of the other way where that one leads. */
@@ -72,8 +69,8 @@ function groupWords(
   const [mean, low, high] = aLeads
     ? [share.mean, share.low, share.high]
     : [1 - share.mean, 1 - share.high, 1 - share.low];
-  const alike = ties > 0 ? `, ${ties} alike` : '';
-  return `${skin}: ${(aLeads ? a : b).words} better on ${count} of ${trials}${alike}; leaning on all, about ${tenths(mean)} of 10 (${tenths(low)} to ${tenths(high)})`;
+  const alike = ties > 0 ? msg`, ${ties} alike` : '';
+  return msg`${term(skin)}: ${(aLeads ? a : b).words} better on ${count} of ${trials}${alike}; leaning on all, about ${tenths(mean)} of 10 (${tenths(low)} to ${tenths(high)})`;
 }
 
 function Question({ one, names }: { readonly one: QuestionSoFar; readonly names: QuestionsAnswer['names'] }) {
@@ -96,28 +93,28 @@ function Question({ one, names }: { readonly one: QuestionSoFar; readonly names:
       />
       {one.groups.length > 0 ? (
         <Column gap="$1">
-          <Subheading>By skin where it was judged</Subheading>
+          <Subheading>{msg`By skin where it was judged`}</Subheading>
           {one.groups.map((group) => (
             <Label key={group.skin}>{groupWords(group, one.question)}</Label>
           ))}
         </Column>
       ) : null}
       {guesses.of >= NOT_BLIND.of && guesses.right >= (NOT_BLIND.right / NOT_BLIND.of) * guesses.of ? (
-        <Body color="$weld">{`▲ Which half was which was guessed right in ${guesses.right} of ${guesses.of}: it was not blind in effect.`}</Body>
+        <Body color="$weld">{msg`▲ Which half was which was guessed right in ${guesses.right} of ${guesses.of}: it was not blind in effect.`}</Body>
       ) : null}
-      <Subheading>Its trials</Subheading>
+      <Subheading>{msg`Its trials`}</Subheading>
       <Column gap={0}>
         {one.marks.map(({ trialId, clientId, date, state, outcome, counts }) => (
           <Row
             key={trialId}
             title={names[clientId] ?? 'somebody'}
-            detail={`${dayInWords(date)} · ${STATE_WORDS[state]}${outcome === null ? '' : outcome === 0 ? ' · alike' : ` · ${outcome > 0 ? a.words : b.words} better`}${outcome !== null && !counts ? ' · the client’s first trial counts' : ''}`}
+            detail={`${dayInWords(date)} · ${STATE_WORDS[state]}${outcome === null ? '' : outcome === 0 ? msg` · alike` : msg` · ${outcome > 0 ? a.words : b.words} better`}${outcome !== null && !counts ? msg` · the client’s first trial counts` : ''}`}
             onPress={() => router.navigate(`/trials/${trialId}`)}
           />
         ))}
       </Column>
       <Line>
-        <Button onPress={() => router.navigate('/clients')}>Try it on another client</Button>
+        <Button onPress={() => router.navigate('/clients')}>{msg`Try it on another client`}</Button>
       </Line>
     </Column>
   );

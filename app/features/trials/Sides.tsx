@@ -1,4 +1,4 @@
-import { SIDES, trialZoneWords, wayAt, type Trial } from '@toile/core';
+import { SIDES, trialZoneWords, wayAt, type Trial, msg, term } from '@toile/core';
 import { Body, Column, Label, Line } from '../../ui';
 import { capital } from '../words/capital';
 import { letterAt } from './trialView';
@@ -13,19 +13,17 @@ export function Sides({ trial }: SidesProps) {
   const { question, draw, declared } = trial;
   if ('aSide' in draw)
     return SIDES.map((side) => (
-      <Body key={side} fontWeight="700">{`Client’s ${side}: ${wayAt(trial, side)}`}</Body>
+      <Body key={side} fontWeight="700">{msg`Client’s ${term(side)}: ${wayAt(trial, side)}`}</Body>
     ));
   return (
     <Column gap="$2">
       <Body fontWeight="700">{`A: ${question.a.words}`}</Body>
       <Body fontWeight="700">{`B: ${question.b.words}`}</Body>
-      <Column gap={0} role="table" aria-label="Which way lies where">
+      <Column gap={0} role="table" aria-label={msg`Which way lies where`}>
         <Line role="row" flexWrap="nowrap" gap="$2">
-          <Label role="columnheader" flex={1}>
-            Place
-          </Label>
+          <Label role="columnheader" flex={1}>{msg`Place`}</Label>
           {SEEN.map((side) => (
-            <Label key={side} role="columnheader" width={96}>{`Client’s ${side}`}</Label>
+            <Label key={side} role="columnheader" width={96}>{msg`Client’s ${term(side)}`}</Label>
           ))}
         </Line>
         {declared.zones.map((zone) => (
@@ -43,7 +41,7 @@ export function Sides({ trial }: SidesProps) {
             </Body>
             {SEEN.map((side) => (
               <Body key={side} role="cell" width={96} fontWeight="700">
-                {letterAt(trial, side, zone)}
+                {term(letterAt(trial, side, zone))}
               </Body>
             ))}
           </Line>

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { trialNow, type TrialNow, type TrialTold } from '@toile/core';
+import { trialNow, type TrialNow, type TrialTold, msg, term } from '@toile/core';
 import { newId, pathTo, type TrialAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
@@ -23,7 +23,7 @@ export function TrialScreen({ id }: { readonly id: string }) {
   const router = useRouter();
   return (
     <Screen
-      title="Half-face trial"
+      title={msg`Half-face trial`}
       above={
         log.answer.data ? `${log.answer.data.clientName} · ${dayInWords(log.answer.data.date)}` : undefined
       }
@@ -39,7 +39,7 @@ type TrialProps = { readonly trial: TrialAnswer; readonly log: ReturnType<typeof
 
 function Trial({ trial, log }: TrialProps) {
   const refresh = useRefresh();
-  const saving = useSaving('It was not kept. Try again.');
+  const saving = useSaving(msg`It was not kept. Try again.`);
   const now = trialNow(trial, log.events);
   const tell: Tell = async (event) => {
     const told = await saving.save(async () => {
@@ -56,19 +56,19 @@ function Trial({ trial, log }: TrialProps) {
       <Column gap="$2">
         <Subheading>{trial.question.text}</Subheading>
         <Body>{`${declaredWords(trial)}.`}</Body>
-        <Label>{`Declared, locked and drawn by ${trial.drawn.by}, ${instantInWords(trial.drawn.at)}: ${STATE_WORDS[now.state]}.`}</Label>
+        <Label>{msg`Declared, locked and drawn by ${trial.drawn.by}, ${instantInWords(trial.drawn.at)}: ${STATE_WORDS[now.state]}.`}</Label>
         {trial.differs.map((says) => (
           <Body key={says} color="$weld">{`▲ ${says}`}</Body>
         ))}
       </Column>
       <Envelope trial={trial} now={now} tell={tell} busy={saving.busy} />
       {log.refused.map((why) => (
-        <Body key={why} role="alert" color="$madder">{`▲ Not taken: ${why}`}</Body>
+        <Body key={why} role="alert" color="$madder">{msg`▲ Not taken: ${why}`}</Body>
       ))}
       {log.unsentCount > 0 ? (
         <Line>
-          <Label role="status">{`${log.unsentCount} kept here, not sent yet${log.failure ? `: ${log.failure}` : ''}`}</Label>
-          <Button onPress={log.sendAgain}>Send now</Button>
+          <Label role="status">{msg`${log.unsentCount} kept here, not sent yet${log.failure ? `: ${log.failure}` : ''}`}</Label>
+          <Button onPress={log.sendAgain}>{msg`Send now`}</Button>
         </Line>
       ) : null}
       {over ? <DecidePart trial={trial} now={now} /> : null}
@@ -79,9 +79,9 @@ function Trial({ trial, log }: TrialProps) {
       ) : null}
       {over ? (
         <Line>
-          <Button onPress={() => window.location.assign(pathTo('exportTrial', { id: trial.id }))}>
-            Save as a file
-          </Button>
+          <Button
+            onPress={() => window.location.assign(pathTo('exportTrial', { id: trial.id }))}
+          >{msg`Save as a file`}</Button>
         </Line>
       ) : null}
     </Column>
@@ -109,38 +109,35 @@ function Envelope({ trial, now, tell, busy }: PartProps) {
       borderStyle={open ? 'solid' : 'dashed'}
       borderColor="$ink"
       role="group"
-      aria-label="The draw"
+      aria-label={msg`The draw`}
     >
       {open ? (
         <>
           <Sides trial={open} />
           {over ? null : (
-            <Label>Whoever has seen this is no longer blind: let the client or somebody else judge.</Label>
+            <Label>{msg`Whoever has seen this is no longer blind: let the client or somebody else judge.`}</Label>
           )}
         </>
       ) : (
         <>
-          <Body fontWeight="700">Sealed</Body>
-          <Label>
-            Which side is which is told to whoever works both halves, and to everybody once it is judged.
-          </Label>
+          <Body fontWeight="700">{msg`Sealed`}</Body>
+          <Label>{msg`Which side is which is told to whoever works both halves, and to everybody once it is judged.`}</Label>
         </>
       )}
       {over ? null : (
         <Line>
           {open ? (
-            <Button kind="main" onPress={() => router.navigate(chair)}>
-              To the chair, both halves
-            </Button>
+            <Button
+              kind="main"
+              onPress={() => router.navigate(chair)}
+            >{msg`To the chair, both halves`}</Button>
           ) : (
             <Button
               disabled={busy}
               onPress={() =>
                 void tell({ ...justNow(), kind: 'opened' }).then((told) => told && router.navigate(chair))
               }
-            >
-              Open it and work both halves
-            </Button>
+            >{msg`Open it and work both halves`}</Button>
           )}
         </Line>
       )}
@@ -164,12 +161,12 @@ function JudgePart({ trial, now, tell, busy }: PartProps) {
   const { a } = trial.question;
   const byPlace = trial.declared.design === 'places';
   return (
-    <Column gap="$3" role="group" aria-label="Judge it">
-      <Subheading>Judge it</Subheading>
+    <Column gap="$3" role="group" aria-label={msg`Judge it`}>
+      <Subheading>{msg`Judge it`}</Subheading>
       <Label>
         {byPlace
-          ? 'The envelope is opened, and no look is added after.'
-          : `First a guess, kept with it: on which side was ${a.words}? Then the envelope is opened, and no look is added after.`}
+          ? msg`The envelope is opened, and no look is added after.`
+          : msg`First a guess, kept with it: on which side was ${a.words}? Then the envelope is opened, and no look is added after.`}
       </Label>
       <Line>
         {(byPlace ? OPEN : GUESSES).map(([guess, words]) => (
@@ -179,22 +176,22 @@ function JudgePart({ trial, now, tell, busy }: PartProps) {
             kind={guess === undefined && !byPlace ? undefined : 'main'}
             onPress={() => void tell({ ...justNow(), kind: 'judged', ...(guess && { guess }) })}
           >
-            {byPlace ? words : `${words}, and open`}
+            {byPlace ? term(words) : msg`${term(words)}, and open`}
           </Button>
         ))}
       </Line>
       {ending ? (
         <Line>
-          <Label flex={1}>It ends without a verdict. What was seen stays.</Label>
-          {(['The client wanted to stop', 'It was taken off for other reasons'] as const).map((why) => (
+          <Label flex={1}>{msg`It ends without a verdict. What was seen stays.`}</Label>
+          {([msg`The client wanted to stop`, msg`It was taken off for other reasons`] as const).map((why) => (
             <Button key={why} disabled={busy} onPress={() => void tell({ ...justNow(), kind: 'ended', why })}>
-              {why}
+              {term(why)}
             </Button>
           ))}
         </Line>
       ) : (
         <Line>
-          <Button onPress={() => setEnding(true)}>End it early</Button>
+          <Button onPress={() => setEnding(true)}>{msg`End it early`}</Button>
         </Line>
       )}
     </Column>

@@ -1,4 +1,4 @@
-import type { Side, TrialMeasure, TrialZone } from '@toile/core';
+import { messages, type Side, type TrialMeasure, type TrialZone } from '@toile/core';
 
 /** Graded by eye: colour is read. */
 export const GRADED = ['shine', 'creasing', 'coverage', 'transfer', 'comfort', 'camera', 'flash'] as const;
@@ -6,7 +6,7 @@ export type Graded = (typeof GRADED)[number];
 export const isGraded = (measure: TrialMeasure): measure is Graded => GRADED.some((one) => one === measure);
 
 /** What is asked of each half, of whoever stands before the mirror too. */
-export const MEASURE_ASKS: Readonly<Record<Graded, string>> = {
+export const MEASURE_ASKS: Readonly<Record<Graded, string>> = messages({
   shine: 'How shiny is it?',
   creasing: 'How far has it creased?',
   coverage: 'How much of it still covers?',
@@ -14,7 +14,7 @@ export const MEASURE_ASKS: Readonly<Record<Graded, string>> = {
   comfort: 'How does it feel?',
   camera: 'How does it look to the camera?',
   flash: 'Under the flash: how white is it?',
-};
+});
 
 /** One look at both halves as it is being told. */
 export type HalfLook = {

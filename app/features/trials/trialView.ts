@@ -21,12 +21,14 @@ import {
   type TrialMeasure,
   type TrialNow,
   type TrialZone,
+  messages,
+  msg,
 } from '@toile/core';
 import type { TrialAnswer, TrialAsk } from '@toile/contract';
 import { capital } from '../words/capital';
 import { isGraded } from './halfLook';
 
-export const MEASURE_WORDS: Readonly<Record<TrialMeasure, string>> = {
+export const MEASURE_WORDS: Readonly<Record<TrialMeasure, string>> = messages({
   shine: 'shine',
   creasing: 'creasing',
   coverage: 'coverage kept',
@@ -35,19 +37,19 @@ export const MEASURE_WORDS: Readonly<Record<TrialMeasure, string>> = {
   camera: 'to the camera',
   flash: 'under the flash',
   colour: 'colour',
-};
-export const ASPECT_WORDS: Readonly<Record<TrialAspect, string>> = {
+});
+export const ASPECT_WORDS: Readonly<Record<TrialAspect, string>> = messages({
   product: 'a product',
   tool: 'a tool',
   technique: 'how it is worked',
   step: 'with and without',
   school: 'a way of doing',
-};
-export const JUDGE_WORDS: Readonly<Record<Judge, string>> = {
+});
+export const JUDGE_WORDS: Readonly<Record<Judge, string>> = messages({
   client: 'the client',
   artist: 'whoever made it up',
   other: 'somebody else',
-};
+});
 /** What is to be compared, as far as it is chosen. */
 export type Choosing = {
   readonly aspect: TrialAspect;
@@ -111,16 +113,16 @@ export const hoursFor = (lasts: number): number[] => {
 /** 'Shine at forehead and nose, judged by the client after 2, 4 and 8 h'. */
 export function declaredWords({ declared }: Pick<TrialAnswer, 'declared'>): string {
   const zones = listed(declared.zones.map(trialZoneWords));
-  return `${capital(MEASURE_WORDS[declared.measure])}: ${zones}, judged by ${JUDGE_WORDS[declared.by]} after ${listed(declared.hours.map(String))} h${declared.design === 'places' ? '; each place has a draw of its own' : ''}`;
+  return msg`${capital(MEASURE_WORDS[declared.measure])}: ${zones}, judged by ${JUDGE_WORDS[declared.by]} after ${listed(declared.hours.map(String))} h${declared.design === 'places' ? msg`; each place has a draw of its own` : ''}`;
 }
 
-export const STATE_WORDS: Readonly<Record<TrialNow['state'], string>> = {
+export const STATE_WORDS: Readonly<Record<TrialNow['state'], string>> = messages({
   drawn: 'drawn, not put on yet',
   worn: 'being worn, sealed',
   ended: 'ended early',
   judged: 'judged, not decided yet',
   decided: 'decided',
-};
+});
 
 /** A grade of a measure in words; a colour as its difference. */
 export function gradeWords(measure: TrialMeasure, value: number): string {
@@ -151,7 +153,7 @@ export function lookRows(
     rows.set(key, { ...row, sides: { ...row.sides, [one.side]: one.value } });
   }
   const words = (measure: TrialMeasure, value: number | undefined): string =>
-    value === undefined ? 'not looked at' : gradeWords(measure, value);
+    value === undefined ? msg`not looked at` : gradeWords(measure, value);
   return [...rows.values()]
     .map(({ one, sides }): LookRow => ({
       hour: one.hour,

@@ -7,6 +7,8 @@ import {
   WEAR_CLIMATES,
   type PlaceSetting,
   type WearGroup,
+  messages,
+  msg,
 } from '@toile/core';
 import { useStudioWear } from '../../data/hooks';
 import {
@@ -29,21 +31,21 @@ import { heldRows, type HeldRow } from './wearView';
 const HOURS = [0, 2, 4, 6, 8, 10, 12] as const;
 
 const ANY = 'any';
-const SKIN_CHOICES = {
+const SKIN_CHOICES = messages({
   any: 'Any',
   oily: 'Oily',
   dry: 'Dry',
   mixed: 'Oily and dry',
   normal: 'Neither',
-} as const;
-const CLIMATE_CHOICES = { any: 'Any', mild: 'Mild', hot: 'Hot', wet: 'Humid or wet' } as const;
+} as const);
+const CLIMATE_CHOICES = messages({ any: 'Any', mild: 'Mild', hot: 'Hot', wet: 'Humid or wet' } as const);
 
 /** How long things hold, by what stands where: what the studio's own looks say, and how sure that is. */
 export function HeldScreen() {
   const wear = useStudioWear();
   const router = useRouter();
   return (
-    <Screen title="How things hold" onBack={() => router.navigate('/settings')}>
+    <Screen title={msg`How things hold`} onBack={() => router.navigate('/settings')}>
       <Ready remote={wear}>{({ wears }) => <Held wears={wears} />}</Ready>
     </Screen>
   );
@@ -57,19 +59,16 @@ function Held({ wears }: { readonly wears: readonly WearGroup[] }) {
   if (rows.length === 0)
     return (
       <Empty
-        title="Nobody has looked yet"
-        words="Tell on a chart’s page how it wears, or let the client: from a few looks on, this says what holds."
+        title={msg`Nobody has looked yet`}
+        words={msg`Tell on a chart’s page how it wears, or let the client: from a few looks on, this says what holds.`}
       />
     );
   return (
     <Column gap="$4">
-      <Label>
-        Faces that were looked at while they were worn; on the days they were used, which is no random choice.
-        Each rests on the trade’s guess until there are wears of its own.
-      </Label>
+      <Label>{msg`Faces that were looked at while they were worn; on the days they were used, which is no random choice. Each rests on the trade’s guess until there are wears of its own.`}</Label>
       <Stepper
-        label="To hold for"
-        unit="h"
+        label={msg`To hold for`}
+        unit={msg`h`}
         value={hours}
         minimum={1}
         maximum={14}
@@ -77,7 +76,7 @@ function Held({ wears }: { readonly wears: readonly WearGroup[] }) {
         onChange={setHours}
       />
       <Choice
-        label="On skin that is"
+        label={msg`On skin that is`}
         options={[ANY, ...SKIN_GROUPS]}
         words={SKIN_CHOICES}
         chosen={[setting.skin ?? ANY]}
@@ -86,7 +85,7 @@ function Held({ wears }: { readonly wears: readonly WearGroup[] }) {
         }
       />
       <Choice
-        label="On days that are"
+        label={msg`On days that are`}
         options={[ANY, ...WEAR_CLIMATES]}
         words={CLIMATE_CHOICES}
         chosen={[setting.climate ?? ANY]}
@@ -130,12 +129,12 @@ function Curve({ row }: { readonly row: HeldRow }) {
         height={150}
         labels={HOURS.map((hour) => `${hour} h`)}
       />
-      <Subheading>Of ten, still holding</Subheading>
-      <Column gap={0} role="table" aria-label={`${capital(row.zone)}: ${row.worn}, of ten`}>
+      <Subheading>{msg`Of ten, still holding`}</Subheading>
+      <Column gap={0} role="table" aria-label={msg`${capital(row.zone)}: ${row.worn}, of ten`}>
         {points.slice(1).map(({ hour, mean, low, high }) => (
           <Line key={hour} role="row" flexWrap="nowrap" gap="$3" minHeight={32}>
             <Label role="cell" width={56}>{`${hour} h`}</Label>
-            <Label role="cell">{`${Math.round(10 * mean)} (${Math.round(10 * low)} to ${Math.round(10 * high)})`}</Label>
+            <Label role="cell">{msg`${Math.round(10 * mean)} (${Math.round(10 * low)} to ${Math.round(10 * high)})`}</Label>
           </Line>
         ))}
       </Column>

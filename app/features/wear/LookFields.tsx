@@ -6,17 +6,19 @@ import {
   type TrialZone,
   type WearMark,
   type WearState,
+  messages,
+  msg,
 } from '@toile/core';
 import type { Look } from '@toile/contract';
 import { Body, Button, Choice, Column, Label, Line, Switch } from '../../ui';
 import { capital } from '../words/capital';
 
 export const NO_LOOK: Look = { zones: {}, touched: [], marks: [], stings: false };
-const STATE_WORDS: Readonly<Record<WearState, string>> = {
+const STATE_WORDS: Readonly<Record<WearState, string>> = messages({
   holds: 'holds',
   starting: 'starting',
   'needs a touch-up': 'touch up',
-};
+});
 const ALL_HOLD: Partial<Record<TrialZone, WearState>> = Object.fromEntries(
   TRIAL_ZONES.map((zone) => [zone, 'holds']),
 );
@@ -34,11 +36,9 @@ export function LookFields({ value, onChange, of }: LookFieldsProps) {
   return (
     <Column gap="$3">
       <Line>
-        <Button onPress={() => set({ zones: ALL_HOLD })}>Everything holds</Button>
+        <Button onPress={() => set({ zones: ALL_HOLD })}>{msg`Everything holds`}</Button>
       </Line>
-      <Label>
-        Starting: a little shine or a first line, nothing that bothers. Leave out what was not looked at.
-      </Label>
+      <Label>{msg`Starting: a little shine or a first line, nothing that bothers. Leave out what was not looked at.`}</Label>
       {TRIAL_ZONES.map((zone) => (
         <Choice
           key={zone}
@@ -50,7 +50,7 @@ export function LookFields({ value, onChange, of }: LookFieldsProps) {
         />
       ))}
       <Choice
-        label="Touched up just now"
+        label={msg`Touched up just now`}
         options={TRIAL_ZONES}
         words={Object.fromEntries(TRIAL_ZONES.map((zone) => [zone, trialZoneWords(zone)]))}
         chosen={value.touched}
@@ -58,22 +58,22 @@ export function LookFields({ value, onChange, of }: LookFieldsProps) {
         onChange={(touched: TrialZone[]) => set({ touched })}
       />
       <Choice
-        label="Since the last look there was"
+        label={msg`Since the last look there was`}
         options={WEAR_MARKS}
         chosen={value.marks}
         several
         onChange={(marks: WearMark[]) => set({ marks })}
       />
       <Switch
-        label={of === 'client' ? 'It stings or burns' : 'The client says that it stings or burns'}
+        label={of === 'client' ? msg`It stings or burns` : msg`The client says that it stings or burns`}
         on={value.stings}
         onToggle={() => set({ stings: !value.stings })}
       />
       {value.stings ? (
-        <Body role="alert" color="$madder">
-          ▲ Take it off now, with plenty of water at the eyes, and do not put it on again. If it does not
-          pass, or an eye is hurt, see a doctor; the maker’s directions come first.
-        </Body>
+        <Body
+          role="alert"
+          color="$madder"
+        >{msg`▲ Take it off now, with plenty of water at the eyes, and do not put it on again. If it does not pass, or an eye is hurt, see a doctor; the maker’s directions come first.`}</Body>
       ) : null}
     </Column>
   );

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { hoursAt, type TrialZone } from '@toile/core';
+import { hoursAt, type TrialZone, msg } from '@toile/core';
 import {
   newId,
   sendTrialSchema,
@@ -29,7 +29,7 @@ export function WearLinkScreen() {
   const [halves, setHalves] = useState(NO_HALVES);
   const [stings, setStings] = useState<Stings>('none');
   const [sent, setSent] = useState(false);
-  const { busy, failure, save } = useSaving('It was not sent. What you chose is still here; try again.');
+  const { busy, failure, save } = useSaving(msg`It was not sent. What you chose is still here; try again.`);
   const says = asks?.halves
     ? stings !== 'none' || look.touched.length > 0 || seenOf(halves, asks.halves.zones).length > 0
     : saysSomething(look);
@@ -60,16 +60,16 @@ export function WearLinkScreen() {
     <View flex={1} backgroundColor="$background" role="main" style={{ overflowY: 'auto' }}>
       <Column width="100%" maxWidth={560} alignSelf="center" padding="$4" gap="$4">
         <Heading fontSize="$7" lineHeight="$7" aria-level={1}>
-          {asks ? 'How does it look now?' : 'How it wears'}
+          {asks ? msg`How does it look now?` : msg`How it wears`}
         </Heading>
         {ended ? <Body role="alert" color="$madder">{`▲ ${ended}`}</Body> : null}
         {!asks && !ended ? <Loading /> : null}
         {asks ? (
           <>
             <Body>
-              {`${asks.studio} asks, to learn what lasts on you. Look in a mirror, once or as often as you like, until ${instantInWords(asks.expiresAt)}. If it stings or burns, take it off first.`}
+              {msg`${asks.studio} asks, to learn what lasts on you. Look in a mirror, once or as often as you like, until ${instantInWords(asks.expiresAt)}. If it stings or burns, take it off first.`}
             </Body>
-            {sent ? <Body role="status">✓ Told. Thank you; tell again whenever you look.</Body> : null}
+            {sent ? <Body role="status">{msg`✓ Told. Thank you; tell again whenever you look.`}</Body> : null}
             {asks.halves ? (
               <Halves
                 asked={asks.halves}
@@ -84,11 +84,14 @@ export function WearLinkScreen() {
               <LookFields value={look} onChange={(next) => (setLook(next), setSent(false))} of="client" />
             )}
             {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-            <Button kind="main" large disabled={busy || !says} onPress={() => void send()}>
-              Tell it
-            </Button>
+            <Button
+              kind="main"
+              large
+              disabled={busy || !says}
+              onPress={() => void send()}
+            >{msg`Tell it`}</Button>
             {asks.told.length > 0 ? (
-              <Label>{`Told so far: after ${asks.told
+              <Label>{msg`Told so far: after ${asks.told
                 .map(({ at }) => `${hoursAt({ appliedAt: asks.appliedAt, at }).toFixed(1)} h`)
                 .join(', ')}.`}</Label>
             ) : null}
@@ -119,10 +122,7 @@ function Halves({
 }) {
   return (
     <Column gap="$4">
-      <Body>
-        The two halves of your face were done differently. Look at each by itself, and say what you see; left
-        is your left.
-      </Body>
+      <Body>{msg`The two halves of your face were done differently. Look at each by itself, and say what you see; left is your left.`}</Body>
       <HalvesFields
         measure={asked.measure}
         zones={asked.zones}

@@ -9,6 +9,8 @@ import {
   trialZoneWords,
   type Chart,
   type ZoneOutlook,
+  msg,
+  term,
 } from '@toile/core';
 import {
   newId,
@@ -37,7 +39,7 @@ export function WearScreen({ id }: { readonly id: string }) {
   const router = useRouter();
   return (
     <Screen
-      title="How it wears"
+      title={msg`How it wears`}
       above={chart.data ? `${chart.data.chart.client.name} · ${chart.data.chart.look.name}` : undefined}
       onBack={() => router.navigate(`/charts/${id}`)}
     >
@@ -66,12 +68,12 @@ function Outlook({ chart, wear }: WearProps) {
   const outlook = useMemo(() => chartOutlook(chart, wear.history), [chart, wear.history]);
   const weakest = weakestOf(outlook);
   return (
-    <Column gap="$2" role="group" aria-label="What is likely">
-      <Subheading>{`To the end of this day, ${hoursOf(chart)} h`}</Subheading>
+    <Column gap="$2" role="group" aria-label={msg`What is likely`}>
+      <Subheading>{msg`To the end of this day, ${hoursOf(chart)} h`}</Subheading>
       {weakest ? (
-        <Body fontWeight="700">{`The weakest: ${trialZoneWords(weakest.zone)}, ${outlookWords(weakest)}.`}</Body>
+        <Body fontWeight="700">{msg`The weakest: ${trialZoneWords(weakest.zone)}, ${outlookWords(weakest)}.`}</Body>
       ) : (
-        <Body>Nothing of this chart stands on the skin.</Body>
+        <Body>{msg`Nothing of this chart stands on the skin.`}</Body>
       )}
       {outlook
         .filter((one) => one !== weakest)
@@ -96,8 +98,8 @@ function TouchUps({ chart, outlook }: { readonly chart: Chart; readonly outlook:
       ))}
       {plan.visits.length > 0 ? (
         <Line>
-          <Button onPress={() => print('a4')}>Card for the client, A4</Button>
-          <Button onPress={() => print('letter')}>Letter</Button>
+          <Button onPress={() => print('a4')}>{msg`Card for the client, A4`}</Button>
+          <Button onPress={() => print('letter')}>{msg`Letter`}</Button>
         </Line>
       ) : null}
     </Column>
@@ -108,7 +110,7 @@ function TellNow({ chart, wear }: WearProps) {
   const refresh = useRefresh();
   const session = useSession();
   const { busy, failure, errors, save } = useSaving(
-    'It was not kept. What you chose is still here; try again.',
+    msg`It was not kept. What you chose is still here; try again.`,
   );
   const zone = zoneOfDays();
   const [now] = useState(() => new Date());
@@ -158,53 +160,49 @@ function TellNow({ chart, wear }: WearProps) {
     (one) => one.revokedAt === null && Date.parse(one.expiresAt) > now.getTime(),
   );
   return (
-    <Column gap="$3" role="group" aria-label="Tell how it looks">
-      <Subheading>Tell how it looks</Subheading>
+    <Column gap="$3" role="group" aria-label={msg`Tell how it looks`}>
+      <Subheading>{msg`Tell how it looks`}</Subheading>
       <Line gap="$3">
-        <Field label="Put on, day" keyboard="date" value={day} onChange={setDay} />
+        <Field label={msg`Put on, day`} keyboard="date" value={day} onChange={setDay} />
         <Field
-          label="Put on at"
+          label={msg`Put on at`}
           keyboard="time"
           value={put}
           onChange={setPut}
-          error={tried && !appliedAt ? 'Say when it was put on' : errors.appliedAt}
+          error={tried && !appliedAt ? msg`Say when it was put on` : errors.appliedAt}
         />
       </Line>
       <Line gap="$3">
-        <Field label="Looked at, day" keyboard="date" value={atDay} onChange={setAtDay} />
+        <Field label={msg`Looked at, day`} keyboard="date" value={atDay} onChange={setAtDay} />
         <Field
-          label="Looked at"
+          label={msg`Looked at`}
           keyboard="time"
           value={at}
           onChange={setAt}
-          error={tried && !lookedAt ? 'Say when it was looked at' : errors.at}
+          error={tried && !lookedAt ? msg`Say when it was looked at` : errors.at}
         />
       </Line>
       <LookFields value={look} onChange={setLook} of="artist" />
       {tried && !saysSomething(look) ? (
-        <Body role="alert" color="$madder">
-          ▲ Say how at least one place looks.
-        </Body>
+        <Body role="alert" color="$madder">{msg`▲ Say how at least one place looks.`}</Body>
       ) : null}
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-      <Button kind="main" large disabled={busy} onPress={() => void tell()}>
-        Keep this look
-      </Button>
-      <Subheading>Or let the client tell</Subheading>
-      <Label>{`By a link for ${WEAR_LINK_DAYS} days, on their own phone, as often as they like. It shows who asks and what was told by it, nothing else.`}</Label>
-      {appliedAt ? null : <Label>Say above when it was put on: hours are counted from there.</Label>}
+      <Button kind="main" large disabled={busy} onPress={() => void tell()}>{msg`Keep this look`}</Button>
+      <Subheading>{msg`Or let the client tell`}</Subheading>
+      <Label>
+        {term(
+          msg`By a link for ${WEAR_LINK_DAYS} days, on their own phone, as often as they like. It shows who asks and what was told by it, nothing else.`,
+        )}
+      </Label>
+      {appliedAt ? null : <Label>{msg`Say above when it was put on: hours are counted from there.`}</Label>}
       <Line>
-        <Button disabled={busy || !appliedAt} onPress={() => void make()}>
-          Make a link
-        </Button>
+        <Button disabled={busy || !appliedAt} onPress={() => void make()}>{msg`Make a link`}</Button>
       </Line>
       {link ? <LinkShown link={link} /> : null}
       {open.map((one) => (
         <Line key={one.id} flexWrap="nowrap" gap="$3">
-          <Label flex={1}>{`A link by ${one.madeBy}, until ${instantInWords(one.expiresAt)}`}</Label>
-          <Button disabled={busy} onPress={() => void revoke(one.id)}>
-            Take back
-          </Button>
+          <Label flex={1}>{msg`A link by ${one.madeBy}, until ${instantInWords(one.expiresAt)}`}</Label>
+          <Button disabled={busy} onPress={() => void revoke(one.id)}>{msg`Take back`}</Button>
         </Line>
       ))}
     </Column>
@@ -214,14 +212,14 @@ function TellNow({ chart, wear }: WearProps) {
 function Told({ wear }: { readonly wear: ChartWearAnswer }) {
   if (wear.checks.length === 0) return null;
   return (
-    <Column gap="$2" role="group" aria-label="What was seen">
-      <Subheading>What was seen</Subheading>
+    <Column gap="$2" role="group" aria-label={msg`What was seen`}>
+      <Subheading>{msg`What was seen`}</Subheading>
       {[...wear.checks]
         .sort((a, b) => b.at.localeCompare(a.at))
         .map((check) => (
           <Column key={check.id} gap={0} paddingVertical="$2" borderBottomWidth={1} borderBottomColor="$line">
-            <Body>{`After ${hoursWords(check)}: ${checkWords(check)}`}</Body>
-            <Label>{`${instantInWords(check.at)}, by ${check.judge === 'client' ? 'the client' : check.by}`}</Label>
+            <Body>{msg`After ${hoursWords(check)}: ${checkWords(check)}`}</Body>
+            <Label>{msg`${instantInWords(check.at)}, by ${check.judge === 'client' ? msg`the client` : check.by}`}</Label>
           </Column>
         ))}
     </Column>

@@ -12,6 +12,7 @@ import {
   type WearCheck,
   type ZoneOutlook,
   type WearGroup,
+  msg,
 } from '@toile/core';
 import type { ChartWearAnswer } from '@toile/contract';
 
@@ -35,10 +36,10 @@ export function checkWords(check: WearCheck): string {
   const held = TRIAL_ZONES.filter((zone) => check.zones[zone] === 'holds').length;
   return [
     said.length > 0 ? said.join(', ') : held > 0 ? 'holds' : '',
-    said.length > 0 && held > 0 ? 'the rest holds' : '',
-    check.touched.length > 0 ? `touched up: ${check.touched.map(trialZoneWords).join(', ')}` : '',
+    said.length > 0 && held > 0 ? msg`the rest holds` : '',
+    check.touched.length > 0 ? msg`touched up: ${check.touched.map(trialZoneWords).join(', ')}` : '',
     check.marks.join(', '),
-    check.stings ? '▲ stings' : '',
+    check.stings ? msg`▲ stings` : '',
   ]
     .filter((words) => words !== '')
     .join('; ');

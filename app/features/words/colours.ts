@@ -1,11 +1,11 @@
-import { depthInWords, depthOf, skinTarget, undertoneOf, type Lab, type Skin } from '@toile/core';
+import { depthInWords, depthOf, skinTarget, undertoneOf, type Lab, type Skin, msg, term } from '@toile/core';
 
 /** 'light medium, warm': depth and undertone, the undertone from the neck where it was read. */
 export function skinInWords(skin: Skin): string | null {
   const target = skinTarget(skin);
   if (!target) return null;
   const { undertone, confidence } = undertoneOf(skin.neck ?? target);
-  return `${depthInWords(depthOf(target))} (depth ${depthOf(target).toFixed(1)}), ${confidence === 'sure' ? undertone : `${undertone}, near the border`}`;
+  return msg`${depthInWords(depthOf(target))} (depth ${depthOf(target).toFixed(1)}), ${confidence === 'sure' ? undertone : msg`${term(undertone)}, near the border`}`;
 }
 
 /** 'L* 62.1  a* 11.8  b* 18.0' */
@@ -14,6 +14,6 @@ export const labInWords = (lab: Lab): string =>
 
 /** '0.8 steps deeper', or that it has not moved. */
 export function stepsInWords(steps: number): string {
-  if (Math.abs(steps) < 0.15) return 'no visible change in depth';
-  return `${Math.abs(steps).toFixed(1)} steps ${steps > 0 ? 'deeper' : 'lighter'}`;
+  if (Math.abs(steps) < 0.15) return msg`no visible change in depth`;
+  return msg`${Math.abs(steps).toFixed(1)} steps ${steps > 0 ? msg`deeper` : msg`lighter`}`;
 }

@@ -7,6 +7,7 @@ import {
   toldHours,
   USUAL_MANNER,
   type Manner,
+  msg,
 } from '@toile/core';
 import { deviceZone } from '../../data/deviceZone';
 
@@ -68,17 +69,17 @@ export function instantInWords(when: string, now: Date = new Date()): string {
 /** 'today', 'tomorrow', 'in 9 days', '3 weeks ago', '8 months ago'. */
 export function howFar(when: string, now: Date = new Date()): string {
   const days = daysBetween(todayText(now), dayOf(when));
-  if (days === 0) return 'today';
-  if (days === 1) return 'tomorrow';
-  if (days === -1) return 'yesterday';
+  if (days === 0) return msg`today`;
+  if (days === 1) return msg`tomorrow`;
+  if (days === -1) return msg`yesterday`;
   const size = Math.abs(days);
   const span =
     size < 21
-      ? `${size} days`
+      ? msg`${size} days`
       : size < 60
-        ? `${Math.round(size / 7)} weeks`
-        : `${Math.round(size / 30.4)} months`;
-  return days > 0 ? `in ${span}` : `${span} ago`;
+        ? msg`${Math.round(size / 7)} weeks`
+        : msg`${Math.round(size / 30.4)} months`;
+  return days > 0 ? msg`in ${span}` : msg`${span} ago`;
 }
 
 /** 'Wed 25 Nov, in 2 days'. */

@@ -1,20 +1,20 @@
-import { addDays, weekOf, type Manner } from '@toile/core';
+import { addDays, weekOf, type Manner, msg, term } from '@toile/core';
 import type { VisitAnswer } from '@toile/contract';
 import { dayInWords, hourInWords } from './dates';
 
 /** '09:20, ready by 11:30 · Pell Skerry' */
 export function visitDetail(visit: VisitAnswer): string {
   const starts = hourInWords(visit.startsAt);
-  const time = visit.readyBy ? `${starts}, ready by ${hourInWords(visit.readyBy)}` : starts;
-  const state = visit.state === 'asked' ? 'not booked yet' : null;
+  const time = visit.readyBy ? msg`${starts}, ready by ${hourInWords(visit.readyBy)}` : starts;
+  const state = visit.state === 'asked' ? msg`not booked yet` : null;
   return [time, visit.kind, visit.place, state].filter(Boolean).join(' · ');
 }
 
 /** How far a visit has come and what is still to ask, beside it in a list: 'asked for · nobody was asked about the day' */
 export function stateInWords({ state, reason, occasion }: VisitAnswer): string {
-  if (state === 'cancelled') return `▲ cancelled: ${reason}`;
-  const words = state === 'asked' ? 'asked for, not booked yet' : state;
-  return state === 'done' || occasion ? words : `${words} · nobody was asked about the day yet`;
+  if (state === 'cancelled') return msg`▲ cancelled: ${reason}`;
+  const words = state === 'asked' ? msg`asked for, not booked yet` : state;
+  return state === 'done' || occasion ? words : msg`${term(words)} · nobody was asked about the day yet`;
 }
 
 /** Visits grouped by date, in order. */
@@ -41,7 +41,11 @@ export function byWeek(
   return [...weeks].map(([from, list]) => ({
     from,
     words:
-      from === now ? 'This week' : from === addDays(now, 7) ? 'Next week' : `Week of ${dayInWords(from)}`,
+      from === now
+        ? msg`This week`
+        : from === addDays(now, 7)
+          ? msg`Next week`
+          : msg`Week of ${dayInWords(from)}`,
     days: byDay(list),
   }));
 }

@@ -1,5 +1,5 @@
 import { array, boolean, mixed, object, string } from 'yup';
-import { CONSULT_QUESTIONS, type Consult, type ConsultKey } from '@toile/core';
+import { CONSULT_QUESTIONS, type Consult, type ConsultKey, msg } from '@toile/core';
 import { uuid } from './client';
 import { consultField } from './consult';
 import { day } from './shapes';
@@ -17,13 +17,16 @@ export type IntakeInput = { id: string; secret: string };
 /** Where an intake link leads: its token stands behind the #, which no server and no log is sent. */
 export const intakePath = (token: string): string => `/intake#${token}`;
 
-const tokenField = () => string().required('The link is not whole').max(200);
+const tokenField = () =>
+  string()
+    .required(() => msg`The link is not whole`)
+    .max(200);
 export const openIntakeSchema = object({ token: tokenField() }).noUnknown('${unknown} is not known here');
 export type OpenIntake = { token: string };
 
 export const sendIntakeSchema = object({
   token: tokenField(),
-  answers: consultField().required('Answer something first'),
+  answers: consultField().required(() => msg`Answer something first`),
 }).noUnknown('${unknown} is not known here');
 export type SendIntake = { token: string; answers: Consult };
 
@@ -31,9 +34,9 @@ const KEYS = CONSULT_QUESTIONS.map(({ key }) => key);
 /** One answer of a client, taken over into the record or set aside. */
 export const settleIntakeSchema = object({
   key: mixed<ConsultKey>()
-    .oneOf([...KEYS], 'Say which answer')
-    .required('Say which answer'),
-  taken: boolean().required('Say whether it is taken over'),
+    .oneOf([...KEYS], () => msg`Say which answer`)
+    .required(() => msg`Say which answer`),
+  taken: boolean().required(() => msg`Say whether it is taken over`),
 }).noUnknown('${unknown} is not known here');
 export type SettleIntake = { key: ConsultKey; taken: boolean };
 
@@ -54,14 +57,20 @@ export type OpenIntakeAnswer = { readonly studio: string; readonly expiresAt: st
 /** Something that went wrong, as it is written down; the products' names are the server's to say. */
 export const incidentInputSchema = object({
   id: uuid().required(),
-  on: day().required('Choose a day'),
+  on: day().required(() => msg`Choose a day`),
   seen: string()
     .trim()
-    .required('Say what was seen or felt, in plain words')
-    .max(1000, 'At most 1000 letters'),
-  done: string().trim().default('').max(4000, 'At most 4000 letters'),
+    .required(() => msg`Say what was seen or felt, in plain words`)
+    .max(1000, () => msg`At most 1000 letters`),
+  done: string()
+    .trim()
+    .default('')
+    .max(4000, () => msg`At most 4000 letters`),
   chartId: uuid().nullable().default(null),
-  suspected: array().of(uuid().required()).max(40, 'At most 40').default([]),
+  suspected: array()
+    .of(uuid().required())
+    .max(40, () => msg`At most 40`)
+    .default([]),
 }).noUnknown('${unknown} is not known here');
 export type IncidentInput = {
   id: string;
@@ -75,10 +84,10 @@ export type IncidentInput = {
 export const CHARTS_OF_ERASED = ['kept without the person', 'gone too'] as const;
 /** A client's own records taken out; the name is typed again, so that it is meant. */
 export const eraseClientSchema = object({
-  name: string().required('Write the name, as it stands above'),
+  name: string().required(() => msg`Write the name, as it stands above`),
   charts: mixed<(typeof CHARTS_OF_ERASED)[number]>()
-    .oneOf([...CHARTS_OF_ERASED], 'Say what becomes of the charts')
-    .required('Say what becomes of the charts'),
+    .oneOf([...CHARTS_OF_ERASED], () => msg`Say what becomes of the charts`)
+    .required(() => msg`Say what becomes of the charts`),
 }).noUnknown('${unknown} is not known here');
 export type EraseClient = { name: string; charts: (typeof CHARTS_OF_ERASED)[number] };
 

@@ -14,6 +14,7 @@ import {
   type MeasurementName,
   type Measurements,
   type Taps,
+  msg,
 } from '@toile/core';
 import { consultField } from './consult';
 import { documentPart, isUuid } from './shapes';
@@ -21,7 +22,7 @@ import { documentPart, isUuid } from './shapes';
 const uuid = () =>
   string().test(
     'uuid',
-    'must be a UUID',
+    () => msg`must be a UUID`,
     (value: string | null | undefined) => value === undefined || value === null || isUuid(value),
   );
 
@@ -56,26 +57,43 @@ const phone = /^[+()\d\s./-]{5,40}$/;
 
 /** What a new client's short form asks. */
 export const clientFormSchema = object({
-  name: string().trim().required('Write a name').max(120, 'At most 120 letters'),
+  name: string()
+    .trim()
+    .required(() => msg`Write a name`)
+    .max(120, () => msg`At most 120 letters`),
   phone: string()
     .trim()
     .default('')
     .test('phone', 'Digits, spaces and + only', (value) => value === '' || phone.test(value)),
-  email: string().trim().default('').email('This is not an email address').max(200, 'At most 200 letters'),
+  email: string()
+    .trim()
+    .default('')
+    .email(() => msg`This is not an email address`)
+    .max(200, () => msg`At most 200 letters`),
   birthYear: number()
     .transform((value: number, original: unknown) => (original === '' || original === null ? null : value))
     .nullable()
     .default(null)
-    .typeError('A year, as 1994')
-    .integer('A year, as 1994')
-    .min(1900, 'A year after 1900')
-    .max(2100, 'A year before 2100'),
-  guardianConsent: string().trim().default('').max(200, 'At most 200 letters'),
+    .typeError(() => msg`A year, as 1994`)
+    .integer(() => msg`A year, as 1994`)
+    .min(1900, () => msg`A year after 1900`)
+    .max(2100, () => msg`A year before 2100`),
+  guardianConsent: string()
+    .trim()
+    .default('')
+    .max(200, () => msg`At most 200 letters`),
   sensitivities: array()
-    .of(string().trim().required('Say what it is').max(120, 'At most 120 letters each'))
-    .max(MOST_SENSITIVITIES, `At most ${MOST_SENSITIVITIES}`)
+    .of(
+      string()
+        .trim()
+        .required(() => msg`Say what it is`)
+        .max(120, () => msg`At most 120 letters each`),
+    )
+    .max(MOST_SENSITIVITIES, () => msg`At most ${MOST_SENSITIVITIES}`)
     .default([]),
-  notes: string().default('').max(4000, 'At most 4000 letters'),
+  notes: string()
+    .default('')
+    .max(4000, () => msg`At most 4000 letters`),
 }).noUnknown('${unknown} is not known here');
 export type ClientForm = InferType<typeof clientFormSchema>;
 
@@ -90,10 +108,14 @@ export const clientInputSchema = clientFormSchema
     /** Left out: what was said before stays. */
     consult: consultField(),
   })
-  .test('drawable', 'cannot be drawn', function ({ taps, likeness }) {
-    const questions = questionTrace({ measurements: {}, taps, likeness });
-    return questions.length === 0 || this.createError({ path: 'taps', message: questions.join(' ') });
-  })
+  .test(
+    'drawable',
+    () => msg`cannot be drawn`,
+    function ({ taps, likeness }) {
+      const questions = questionTrace({ measurements: {}, taps, likeness });
+      return questions.length === 0 || this.createError({ path: 'taps', message: questions.join(' ') });
+    },
+  )
   .noUnknown('${unknown} is not known here');
 export type ClientInput = Omit<
   InferType<typeof clientInputSchema>,

@@ -1,12 +1,13 @@
 import { Value } from '@sinclair/typebox/value';
 import { mixed, number, object } from 'yup';
-import { CompactSchema, type Compact } from '@toile/core';
+import { CompactSchema, type Compact, msg } from '@toile/core';
 
 /** A compact, and the version of the chart whose steps it is for. */
 export const compactInputSchema = object({
   compact: mixed<Compact>((value): value is Compact => Value.Check(CompactSchema, value))
     .typeError(
-      'A compact has a name, steps, times a week, one to six tins with their pans, and what each pan held when it was filled',
+      () =>
+        msg`A compact has a name, steps, times a week, one to six tins with their pans, and what each pan held when it was filled`,
     )
     .required(),
   version: number().integer().min(1).required(),

@@ -1,5 +1,5 @@
 import { number, string, type InferType } from 'yup';
-import { isZone, OCCASIONS } from '@toile/core';
+import { isZone, OCCASIONS, msg } from '@toile/core';
 import { clientFormSchema, uuid } from './client';
 import { visitInputSchema } from './visit';
 
@@ -13,20 +13,24 @@ export const enquirySchema = clientFormSchema
     partyId: uuid().required(),
     kind: string()
       .oneOf([...OCCASIONS])
-      .required('Choose what it is for'),
+      .required(() => msg`Choose what it is for`),
     /** Who is to be made up in all: more than one is a party. */
     people: number()
       .transform((value: number, original: unknown) =>
         original === '' || original === null ? undefined : value,
       )
-      .typeError('A number of people')
-      .integer('A whole number')
-      .min(1, 'At least one')
-      .max(200, 'At most 200')
-      .required('How many?'),
+      .typeError(() => msg`A number of people`)
+      .integer(() => msg`A whole number`)
+      .min(1, () => msg`At least one`)
+      .max(200, () => msg`At most 200`)
+      .required(() => msg`How many?`),
     zone: string()
       .required()
-      .test('zone', 'A time zone, as Europe/Lisbon', (value) => value === undefined || isZone(value)),
+      .test(
+        'zone',
+        () => msg`A time zone, as Europe/Lisbon`,
+        (value) => value === undefined || isZone(value),
+      ),
   })
   .noUnknown('${unknown} is not known here');
 export type Enquiry = InferType<typeof enquirySchema>;

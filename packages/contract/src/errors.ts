@@ -1,8 +1,10 @@
+import { messagesIn } from '@toile/core';
+
 /**
  * Every error a client can get: code, status and what it means. The code is the stable part; `title` is
  * what a person reads. Retired codes are never used again.
  */
-export const ERRORS = {
+export const ERRORS = messagesIn(['title'], {
   'bad-json': { status: 400, title: 'The request is not valid JSON.' },
   'bad-input': { status: 422, title: 'Some fields need another look.' },
   'bad-file': { status: 422, title: 'The file was not imported, and nothing has changed.' },
@@ -38,7 +40,7 @@ export const ERRORS = {
   sealed: { status: 409, title: 'Which side is which is sealed until it is judged.' },
   busy: { status: 503, title: 'The studio’s records cannot be reached just now. Try again in a moment.' },
   unexpected: { status: 500, title: 'Something went wrong on our side. Nothing was saved; try again.' },
-} as const satisfies Record<string, { status: number; title: string }>;
+} as const satisfies Record<string, { status: number; title: string }>);
 
 export type ErrorCode = keyof typeof ERRORS;
 

@@ -17,17 +17,26 @@ import {
   type Palette,
   type Product,
   type Unit,
+  msg,
+  term,
 } from '@toile/core';
 import { Value } from '@sinclair/typebox/value';
 import { uuid } from './client';
 import { day } from './shapes';
 
 const unknown = '${unknown} is not known here';
-const name = (what: string) => string().trim().required(`Write the ${what}`).max(200, 'At most 200 letters');
-const oneOf = <T extends string>(words: readonly T[], what: string) =>
+const name = (what: 'maker' | 'line' | 'shade') =>
   string()
-    .oneOf([...words], `Choose a ${what}`)
-    .required(`Choose a ${what}`);
+    .trim()
+    .required(() => msg`Write the ${term(what)}`)
+    .max(200, () => msg`At most 200 letters`);
+const oneOf = <T extends string>(
+  words: readonly T[],
+  what: 'kind' | 'coverage' | 'finish' | 'texture' | 'family' | 'measure',
+) =>
+  string()
+    .oneOf([...words], () => msg`Choose a ${term(what)}`)
+    .required(() => msg`Choose a ${term(what)}`);
 
 /** A surface colour typed or read: what CIELAB can hold at all. */
 const surfaceLab = mixed<Lab>(
@@ -36,11 +45,15 @@ const surfaceLab = mixed<Lab>(
     value.length === 3 &&
     value.every((v) => typeof v === 'number' && Number.isFinite(v)),
 )
-  .typeError('Three numbers: L*, a* and b*')
-  .test('surface', 'No surface has this colour: L* is 0 to 100, a* and b* within 128 of 0', (value) => {
-    if (value === undefined || value === null) return true;
-    return value[0] >= 0 && value[0] <= 100 && Math.abs(value[1]) <= 128 && Math.abs(value[2]) <= 128;
-  });
+  .typeError(() => msg`Three numbers: L*, a* and b*`)
+  .test(
+    'surface',
+    () => msg`No surface has this colour: L* is 0 to 100, a* and b* within 128 of 0`,
+    (value) => {
+      if (value === undefined || value === null) return true;
+      return value[0] >= 0 && value[0] <= 100 && Math.abs(value[1]) <= 128 && Math.abs(value[2]) <= 128;
+    },
+  );
 
 /** A product as it is added or changed. */
 export const productInputSchema = object({
@@ -55,59 +68,80 @@ export const productInputSchema = object({
   texture: oneOf(TEXTURES, 'texture'),
   family: oneOf(FAMILIES, 'family'),
   ingredients: array()
-    .of(string().trim().required().max(200, 'At most 200 letters each'))
-    .max(200, 'At most 200')
+    .of(
+      string()
+        .trim()
+        .required()
+        .max(200, () => msg`At most 200 letters each`),
+    )
+    .max(200, () => msg`At most 200`)
     .default([]),
   measure: oneOf(MEASURES, 'measure'),
   mgPerMeasure: number()
-    .typeError('A number of milligrams')
-    .moreThan(0, 'More than 0 mg')
-    .max(5000, 'At most 5000 mg')
-    .required('How much one measure holds, in mg'),
-  tintingStrength: number().typeError('A number').moreThan(0, 'More than 0').max(20, 'At most 20').default(1),
+    .typeError(() => msg`A number of milligrams`)
+    .moreThan(0, () => msg`More than 0 mg`)
+    .max(5000, () => msg`At most 5000 mg`)
+    .required(() => msg`How much one measure holds, in mg`),
+  tintingStrength: number()
+    .typeError(() => msg`A number`)
+    .moreThan(0, () => msg`More than 0`)
+    .max(20, () => msg`At most 20`)
+    .default(1),
   monthsAfterOpening: number()
-    .typeError('A number of months')
-    .integer('Whole months')
-    .min(1, 'At least 1')
-    .max(60, 'At most 60')
-    .required('Months it is good for once opened'),
+    .typeError(() => msg`A number of months`)
+    .integer(() => msg`Whole months`)
+    .min(1, () => msg`At least 1`)
+    .max(60, () => msg`At most 60`)
+    .required(() => msg`Months it is good for once opened`),
   withdrawn: boolean().default(false),
   singleUse: boolean().default(false),
   eyeSafe: boolean().default(false),
-  flashGrade: number().oneOf([0, 1, 2, 3], 'From 0, nothing, to 3, plainly').optional(),
+  flashGrade: number()
+    .oneOf([0, 1, 2, 3], () => msg`From 0, nothing, to 3, plainly`)
+    .optional(),
   wearHours: number()
-    .typeError('A number of hours')
-    .min(0, 'Not less than nothing')
-    .max(48, 'At most 48 hours')
+    .typeError(() => msg`A number of hours`)
+    .min(0, () => msg`Not less than nothing`)
+    .max(48, () => msg`At most 48 hours`)
     .optional(),
   waterproof: boolean().optional(),
   transferProof: boolean().optional(),
   smallestShare: number()
-    .oneOf([...SMALLEST_SHARES], 'A whole measure, half or a quarter')
+    .oneOf([...SMALLEST_SHARES], () => msg`A whole measure, half or a quarter`)
     .optional(),
   tool: string()
-    .oneOf([...TOOLS], 'Choose a tool')
+    .oneOf([...TOOLS], () => msg`Choose a tool`)
     .optional(),
 })
-  .test('possible', 'cannot be', function ({ kind, lab }) {
-    const known = PRODUCT_KINDS.find((k) => k === kind);
-    const why = known && lab ? impossibleBecause(known, lab) : null;
-    return why === null || this.createError({ path: 'lab', message: why });
-  })
+  .test(
+    'possible',
+    () => msg`cannot be`,
+    function ({ kind, lab }) {
+      const known = PRODUCT_KINDS.find((k) => k === kind);
+      const why = known && lab ? impossibleBecause(known, lab) : null;
+      return why === null || this.createError({ path: 'lab', message: why });
+    },
+  )
   .noUnknown(unknown);
 export type ProductInput = Product;
 
 /** A unit: one bottle, pan or stick that is owned. */
 export const unitInputSchema = object({
   id: uuid().required(),
-  productId: uuid().required('Choose the product'),
-  openedOn: day().min(1, 'A date, as 2031-05-14').nullable().default(null),
+  productId: uuid().required(() => msg`Choose the product`),
+  openedOn: day()
+    .min(1, () => msg`A date, as 2031-05-14`)
+    .nullable()
+    .default(null),
   remainingMg: number()
-    .typeError('A number of milligrams')
-    .min(0, 'Not less than nothing')
-    .max(1e7, 'At most 10 kg')
-    .required('How much is in it, in mg'),
-  place: string().trim().default('').max(120, 'At most 120 letters'),
+    .typeError(() => msg`A number of milligrams`)
+    .min(0, () => msg`Not less than nothing`)
+    .max(1e7, () => msg`At most 10 kg`)
+    .required(() => msg`How much is in it, in mg`),
+  place: string()
+    .trim()
+    .default('')
+    .max(120, () => msg`At most 120 letters`),
 }).noUnknown(unknown);
 export type UnitInput = Unit;
 
@@ -115,17 +149,22 @@ export type UnitInput = Unit;
 export const countInputSchema = object({
   id: uuid().required(),
   remainingMg: number()
-    .typeError('A number of milligrams')
-    .min(0, 'Not less than nothing')
-    .max(1e7, 'At most 10 kg')
-    .required('How much is left, in mg'),
-  note: string().trim().default('').max(200, 'At most 200 letters'),
+    .typeError(() => msg`A number of milligrams`)
+    .min(0, () => msg`Not less than nothing`)
+    .max(1e7, () => msg`At most 10 kg`)
+    .required(() => msg`How much is left, in mg`),
+  note: string()
+    .trim()
+    .default('')
+    .max(200, () => msg`At most 200 letters`),
 }).noUnknown(unknown);
 export type CountInput = InferType<typeof countInputSchema>;
 
 export const paletteInputSchema = object({
   palette: mixed<Palette>((value): value is Palette => Value.Check(PaletteSchema, value))
-    .typeError('A palette has a name, 1 to 12 rows and columns, and pans with row, column and product')
+    .typeError(
+      () => msg`A palette has a name, 1 to 12 rows and columns, and pans with row, column and product`,
+    )
     .required()
     .test('places', 'doubled', function (value) {
       const first = value ? paletteProblems(value)[0] : undefined;
@@ -139,7 +178,9 @@ export type PaletteInput = { palette: Palette };
  * everything.
  */
 export const importKitSchema = object({
-  text: string().required('Choose a file').max(6_000_000, 'The file is larger than 6 MB. Split it.'),
+  text: string()
+    .required(() => msg`Choose a file`)
+    .max(6_000_000, () => msg`The file is larger than 6 MB. Split it.`),
   mapping: mixed<ColumnMapping>(
     (value): value is ColumnMapping =>
       value !== null &&
@@ -148,7 +189,7 @@ export const importKitSchema = object({
         ([key, header]) => KIT_COLUMN_NAMES.some((c) => c === key) && typeof header === 'string',
       ),
   )
-    .typeError('A header for each column')
+    .typeError(() => msg`A header for each column`)
     .required(),
   leaveOutWrong: boolean().default(false),
   owned: boolean().default(false),
@@ -165,21 +206,28 @@ export type ImportKit = {
 export const substitutionSchema = object({
   chartIds: array()
     .of(uuid().required())
-    .min(1, 'Choose at least one chart')
-    .max(500, 'At most 500 charts at once')
+    .min(1, () => msg`Choose at least one chart`)
+    .max(500, () => msg`At most 500 charts at once`)
     .required(),
   parts: array()
     .of(
       object({
         productId: uuid().required(),
         unitId: uuid().required(),
-        pumps: number().integer().min(1, 'At least 1').max(12, 'At most 12').required(),
+        pumps: number()
+          .integer()
+          .min(1, () => msg`At least 1`)
+          .max(12, () => msg`At most 12`)
+          .required(),
       }).noUnknown(unknown),
     )
-    .min(1, 'At least one product')
-    .max(3, 'At most three products')
+    .min(1, () => msg`At least one product`)
+    .max(3, () => msg`At most three products`)
     .required(),
   doseFactor: number().min(0.1).max(10).default(1),
-  reason: string().trim().default('').max(2000, 'At most 2000 letters'),
+  reason: string()
+    .trim()
+    .default('')
+    .max(2000, () => msg`At most 2000 letters`),
 }).noUnknown(unknown);
 export type SubstitutionInput = InferType<typeof substitutionSchema>;

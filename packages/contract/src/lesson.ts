@@ -1,5 +1,5 @@
 import { array, number, object, string } from 'yup';
-import { MOST_STEPS, TOOLS, type Tool } from '@toile/core';
+import { MOST_STEPS, TOOLS, type Tool, msg } from '@toile/core';
 import { uuid } from './client';
 import { secretField } from './share';
 
@@ -11,13 +11,21 @@ export type LessonDays = (typeof LESSON_DAYS)[number];
 export const lessonLinkInputSchema = object({
   id: uuid().required(),
   version: number().integer().min(1).required(),
-  minutes: number().integer().min(1, 'At least a minute').max(180, 'At most three hours').required(),
-  keep: array().of(uuid().required()).min(1, 'Keep at least one step').max(MOST_STEPS).required(),
+  minutes: number()
+    .integer()
+    .min(1, () => msg`At least a minute`)
+    .max(180, () => msg`At most three hours`)
+    .required(),
+  keep: array()
+    .of(uuid().required())
+    .min(1, () => msg`Keep at least one step`)
+    .max(MOST_STEPS)
+    .required(),
   /** What the client has to work with; null: nobody was asked. */
   tools: array()
     .of(
       string()
-        .oneOf([...TOOLS], 'not a tool')
+        .oneOf([...TOOLS], () => msg`not a tool`)
         .required(),
     )
     .max(TOOLS.length)
@@ -25,7 +33,7 @@ export const lessonLinkInputSchema = object({
     .default(null),
   secret: secretField(),
   days: number()
-    .oneOf([...LESSON_DAYS], `one of ${LESSON_DAYS.join(', ')}`)
+    .oneOf([...LESSON_DAYS], () => msg`one of ${LESSON_DAYS.join(', ')}`)
     .required(),
 }).noUnknown('${unknown} is not known here');
 export type LessonLinkInput = {

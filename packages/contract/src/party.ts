@@ -8,6 +8,7 @@ import {
   type PartyEvent,
   type PartyPlan,
   type Timed,
+  msg,
 } from '@toile/core';
 import { uuid } from './client';
 import { day, documentPart } from './shapes';
@@ -15,17 +16,34 @@ import { day, documentPart } from './shapes';
 /** A party: what it is called, when and where, and how its day is to go. */
 export const partyInputSchema = object({
   id: uuid().required(),
-  name: string().trim().required('Name the party').max(120, 'At most 120 letters'),
-  date: day().required('Choose a date'),
-  place: string().trim().default('').max(200, 'At most 200 letters'),
-  notes: string().trim().default('').max(4000, 'At most 4,000 letters'),
+  name: string()
+    .trim()
+    .required(() => msg`Name the party`)
+    .max(120, () => msg`At most 120 letters`),
+  date: day().required(() => msg`Choose a date`),
+  place: string()
+    .trim()
+    .default('')
+    .max(200, () => msg`At most 200 letters`),
+  notes: string()
+    .trim()
+    .default('')
+    .max(4000, () => msg`At most 4,000 letters`),
   plan: documentPart<PartyPlan>(PartyPlanSchema, 'The plan')
-    .required('Say how the day is to go')
-    .test('zone', 'A time zone, as Europe/Lisbon', (plan) => plan === undefined || isZone(plan.zone))
-    .test('once', 'Somebody is there twice', (plan) => {
-      const ids = [...(plan?.guests ?? []), ...(plan?.rounds ?? [])].map((one) => one.id);
-      return new Set(ids).size === ids.length;
-    }),
+    .required(() => msg`Say how the day is to go`)
+    .test(
+      'zone',
+      () => msg`A time zone, as Europe/Lisbon`,
+      (plan) => plan === undefined || isZone(plan.zone),
+    )
+    .test(
+      'once',
+      () => msg`Somebody is there twice`,
+      (plan) => {
+        const ids = [...(plan?.guests ?? []), ...(plan?.rounds ?? [])].map((one) => one.id);
+        return new Set(ids).size === ids.length;
+      },
+    ),
 }).noUnknown('${unknown} is not known here');
 export type PartyInput = {
   id: string;
@@ -41,13 +59,17 @@ export const partyEventInputSchema = object({
   id: uuid().required(),
   kind: string()
     .oneOf([...PARTY_EVENT_KINDS])
-    .required('Say what happened'),
-  item: string().required('Say of what').max(160, 'At most 160 letters'),
+    .required(() => msg`Say what happened`),
+  item: string()
+    .required(() => msg`Say of what`)
+    .max(160, () => msg`At most 160 letters`),
   at: string()
     .required()
-    .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, 'an instant in UTC'),
-  into: string().min(1).max(60, 'At most 60 letters'),
-  device: string().max(60, 'At most 60 letters'),
+    .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, () => msg`an instant in UTC`),
+  into: string()
+    .min(1)
+    .max(60, () => msg`At most 60 letters`),
+  device: string().max(60, () => msg`At most 60 letters`),
 }).noUnknown('${unknown} is not known here');
 export type PartyEventInput = Omit<PartyEvent, 'by'>;
 

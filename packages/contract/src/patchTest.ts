@@ -1,21 +1,26 @@
 import { array, object, string } from 'yup';
-import { isDay, PATCH_PLACES, PATCH_RESULTS, type PatchTest } from '@toile/core';
+import { isDay, PATCH_PLACES, PATCH_RESULTS, type PatchTest, msg } from '@toile/core';
 import { uuid } from './client';
 import { day } from './shapes';
 
-const instant = () => string().matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, 'an instant in UTC');
+const instant = () =>
+  string().matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, () => msg`an instant in UTC`);
 
 /** A patch test as it is planned, laid and read; who read it and the product's name are the server's to say. */
 export const patchTestInputSchema = object({
   id: uuid().required(),
-  productId: uuid().required('Choose a product'),
+  productId: uuid().required(() => msg`Choose a product`),
   unitId: uuid().nullable().default(null),
   place: string()
     .oneOf([...PATCH_PLACES])
-    .required('Say where it is laid'),
+    .required(() => msg`Say where it is laid`),
   plannedFor: day()
-    .required('Choose a day')
-    .test('day', 'A date, as 2031-05-14', (value) => value === undefined || isDay(value)),
+    .required(() => msg`Choose a day`)
+    .test(
+      'day',
+      () => msg`A date, as 2031-05-14`,
+      (value) => value === undefined || isDay(value),
+    ),
   laidAt: instant().nullable().default(null),
   readings: array()
     .of(
@@ -23,21 +28,31 @@ export const patchTestInputSchema = object({
         at: instant().required(),
         result: string()
           .oneOf([...PATCH_RESULTS])
-          .required('Say what was seen'),
-        note: string().trim().default('').max(4000, 'At most 4000 letters'),
+          .required(() => msg`Say what was seen`),
+        note: string()
+          .trim()
+          .default('')
+          .max(4000, () => msg`At most 4000 letters`),
       }).noUnknown('${unknown} is not known here'),
     )
-    .max(12, 'At most 12 readings')
+    .max(12, () => msg`At most 12 readings`)
     .default([]),
-  note: string().trim().default('').max(4000, 'At most 4000 letters'),
+  note: string()
+    .trim()
+    .default('')
+    .max(4000, () => msg`At most 4000 letters`),
 })
   .noUnknown('${unknown} is not known here')
-  .test('order', 'It is read after it was laid', function ({ laidAt, readings }) {
-    const wrong = (readings ?? []).findIndex((reading) => !laidAt || reading.at < laidAt);
-    return wrong < 0
-      ? true
-      : this.createError({ path: `readings[${wrong}].at`, message: 'It is read after it was laid' });
-  });
+  .test(
+    'order',
+    () => msg`It is read after it was laid`,
+    function ({ laidAt, readings }) {
+      const wrong = (readings ?? []).findIndex((reading) => !laidAt || reading.at < laidAt);
+      return wrong < 0
+        ? true
+        : this.createError({ path: `readings[${wrong}].at`, message: msg`It is read after it was laid` });
+    },
+  );
 export type PatchTestInput = Omit<PatchTest, 'clientId' | 'product' | 'readings'> & {
   readings: Omit<PatchTest['readings'][number], 'by'>[];
 };

@@ -6,10 +6,15 @@ import {
   type Photograph,
   type PhotoLight,
   type Point,
+  msg,
 } from '@toile/core';
 import { uuid } from './client';
 
-const px = () => number().min(-20_000).max(20_000).required('Tap it on the picture');
+const px = () =>
+  number()
+    .min(-20_000)
+    .max(20_000)
+    .required(() => msg`Tap it on the picture`);
 const place = () => tuple([px(), px()]);
 /** Four letters for three bytes. */
 const MOST_LETTERS = Math.ceil(KEPT_PHOTOGRAPHS.bytes / 3) * 4;
@@ -18,22 +23,22 @@ const MOST_LETTERS = Math.ceil(KEPT_PHOTOGRAPHS.bytes / 3) * 4;
 export const photographInputSchema = object({
   id: uuid().required(),
   at: string()
-    .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, 'an instant in UTC')
-    .required('Say when it was taken'),
+    .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, () => msg`an instant in UTC`)
+    .required(() => msg`Say when it was taken`),
   light: string<PhotoLight>()
     .oneOf([...PHOTO_LIGHTS])
-    .required('Say by which light'),
+    .required(() => msg`Say by which light`),
   taps: object({
     pupil_right: place().required(),
     pupil_left: place().required(),
     gnathion: place().required(),
   })
     .noUnknown('${unknown} is not known here')
-    .required('Tap the pupils and the chin'),
+    .required(() => msg`Tap the pupils and the chin`),
   bare: place().nullable().defined(),
   picture: string()
-    .required('Choose a picture')
-    .max(MOST_LETTERS, `At most ${KEPT_PHOTOGRAPHS.bytes / 1000} kB: save it smaller`)
+    .required(() => msg`Choose a picture`)
+    .max(MOST_LETTERS, () => msg`At most ${KEPT_PHOTOGRAPHS.bytes / 1000} kB: save it smaller`)
     .matches(/^[A-Za-z0-9+/]+={0,2}$/, 'a JPEG in base64'),
 }).noUnknown('${unknown} is not known here');
 export type PhotographInput = {

@@ -1,5 +1,5 @@
 import { boolean, object, string } from 'yup';
-import { PracticeToldSchema, type PracticeTold, type SkillNow } from '@toile/core';
+import { PracticeToldSchema, type PracticeTold, type SkillNow, msg } from '@toile/core';
 import { documentPart } from './shapes';
 
 const unknown = '${unknown} is not known here';
@@ -7,15 +7,20 @@ const unknown = '${unknown} is not known here';
 /** Something told of practice; whose hands it was is the server's to say. */
 export const practiceInputSchema = object({
   event: documentPart<PracticeTold>(PracticeToldSchema, 'What was practised').required(
-    'Say what was practised',
+    () => msg`Say what was practised`,
   ),
 }).noUnknown(unknown);
 export type PracticeInput = { event: PracticeTold };
 
 /** One's own attempts let go of: of one skill, or of all. */
 export const forgetPracticeSchema = object({
-  skill: string().max(40, 'At most 40 letters').nullable().default(null),
-  sure: boolean().oneOf([true], 'Say that it is meant').required('Say that it is meant'),
+  skill: string()
+    .max(40, () => msg`At most 40 letters`)
+    .nullable()
+    .default(null),
+  sure: boolean()
+    .oneOf([true], () => msg`Say that it is meant`)
+    .required(() => msg`Say that it is meant`),
 }).noUnknown(unknown);
 export type ForgetPractice = { skill: string | null; sure: boolean };
 

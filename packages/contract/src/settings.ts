@@ -13,13 +13,14 @@ import {
   type Manner,
   type RuleGrades,
   type SchoolAnswers,
+  msg,
 } from '@toile/core';
 
 const GRADES: readonly string[] = [...SEVERITIES, 'off'];
 
 const oneOfThese = <T extends string>(options: readonly T[]) =>
   string<T>()
-    .oneOf([...options], `one of ${options.join(', ')}`)
+    .oneOf([...options], () => msg`one of ${options.join(', ')}`)
     .optional();
 
 /** How days, hours, amounts and warmth are told; what is left out is as usual. */
@@ -48,7 +49,7 @@ export const studioSettingsSchema = object({
           RULES.some((r) => r.id === id) && typeof grade === 'string' && GRADES.includes(grade),
       ),
   )
-    .typeError('Each rule is a note, a caution, a stop, or off')
+    .typeError(() => msg`Each rule is a note, a caution, a stop, or off`)
     .required(),
   schools: mixed<Partial<SchoolAnswers>>(
     (value): value is Partial<SchoolAnswers> =>
@@ -58,11 +59,15 @@ export const studioSettingsSchema = object({
         SCHOOL_NAMES.some((s) => s === name && SCHOOL_ANSWERS[s].some((a) => a === answer)),
       ),
   )
-    .typeError('Each question is answered with one of its schools')
+    .typeError(() => msg`Each question is answered with one of its schools`)
     .optional(),
   zone: string()
     .optional()
-    .test('zone', 'A time zone, as Europe/Lisbon', (value) => value === undefined || isZone(value)),
+    .test(
+      'zone',
+      () => msg`A time zone, as Europe/Lisbon`,
+      (value) => value === undefined || isZone(value),
+    ),
   manner: mannerSchema,
   keepsPhotographs: boolean().optional(),
 }).noUnknown('${unknown} is not known here');

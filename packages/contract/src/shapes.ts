@@ -1,7 +1,7 @@
 import type { TSchema } from '@sinclair/typebox';
 import { Value } from '@sinclair/typebox/value';
 import { mixed, string, type MixedSchema } from 'yup';
-import { isDay } from '@toile/core';
+import { isDay, msg } from '@toile/core';
 
 /** A Yup field that holds a document part described by core's schema: the rule stays written once. */
 export function documentPart<T extends object>(
@@ -29,7 +29,7 @@ export const isUuid = (text: string): boolean => UUID.test(text);
 export const day = () =>
   string().test(
     'day',
-    'A date, as 2031-05-14',
+    () => msg`A date, as 2031-05-14`,
     (value: string | null | undefined) =>
       value === undefined || value === null || value === '' || isDay(value),
   );

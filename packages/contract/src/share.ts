@@ -1,5 +1,6 @@
 import { boolean, number, object, string } from 'yup';
 import { uuid } from './client';
+import { msg } from '@toile/core';
 
 /** How long a link may last, days. */
 export const SHARE_DAYS = [1, 7, 30] as const;
@@ -10,14 +11,20 @@ export type ShareDays = (typeof SHARE_DAYS)[number];
  */
 const SECRET = /^[A-Za-z0-9_-]{32}$/;
 
-export const secretField = () => string().required().matches(SECRET, 'is not a secret of 32 letters');
+export const secretField = () =>
+  string()
+    .required()
+    .matches(SECRET, () => msg`is not a secret of 32 letters`);
 
 export const shareInputSchema = object({
   id: uuid().required(),
-  version: number().integer().min(1).required('Say which version is shown'),
+  version: number()
+    .integer()
+    .min(1)
+    .required(() => msg`Say which version is shown`),
   secret: secretField(),
   days: number()
-    .oneOf([...SHARE_DAYS], `one of ${SHARE_DAYS.join(', ')}`)
+    .oneOf([...SHARE_DAYS], () => msg`one of ${SHARE_DAYS.join(', ')}`)
     .required(),
   cautions: boolean().default(false),
 }).noUnknown('${unknown} is not known here');

@@ -2,6 +2,7 @@ import { number, object, string } from 'yup';
 import type { SheetFor } from '@toile/core';
 import { uuid } from './client';
 import { secretField, SHARE_DAYS, type ShareDays } from './share';
+import { msg } from '@toile/core';
 
 const WHOM = /^(whole|(hands|person):.{1,60})$/;
 /** Whom a call sheet is for, as it stands in an address: whole, hands:<id>, person:<id>. */
@@ -19,10 +20,12 @@ export function readSheetFor(text: string): SheetFor | null {
 /** A link to one call sheet. */
 export const sheetLinkInputSchema = object({
   id: uuid().required(),
-  whom: string().required('Say whom it is for').matches(WHOM, 'whole, hands:… or person:…'),
+  whom: string()
+    .required(() => msg`Say whom it is for`)
+    .matches(WHOM, 'whole, hands:… or person:…'),
   secret: secretField(),
   days: number()
-    .oneOf([...SHARE_DAYS], `one of ${SHARE_DAYS.join(', ')}`)
+    .oneOf([...SHARE_DAYS], () => msg`one of ${SHARE_DAYS.join(', ')}`)
     .required(),
 }).noUnknown('${unknown} is not known here');
 export type SheetLinkInput = { id: string; whom: string; secret: string; days: ShareDays };

@@ -1,7 +1,14 @@
 import { object, string, type InferType } from 'yup';
+import { msg } from '@toile/core';
 
 export const signInSchema = object({
-  email: string().trim().required('Write your email').email('This is not an email address').max(200),
-  password: string().required('Write your password').max(200),
+  email: string()
+    .trim()
+    .required(() => msg`Write your email`)
+    .email(() => msg`This is not an email address`)
+    .max(200),
+  password: string()
+    .required(() => msg`Write your password`)
+    .max(200),
 }).noUnknown('${unknown} is not known here');
 export type SignIn = InferType<typeof signInSchema>;

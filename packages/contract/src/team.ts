@@ -3,19 +3,28 @@ import { uuid } from './client';
 import { ROLES, type Role } from './roles';
 import { passwordField } from './setUp';
 import { secretField } from './share';
+import { msg } from '@toile/core';
 
-const nameField = () => string().trim().required('Write a name').max(120, 'At most 120 letters');
+const nameField = () =>
+  string()
+    .trim()
+    .required(() => msg`Write a name`)
+    .max(120, () => msg`At most 120 letters`);
 const roleField = () =>
   string()
     .oneOf([...ROLES])
-    .required('Choose a role');
+    .required(() => msg`Choose a role`);
 /** Days an invitation may be taken up in; a new password is asked for by link for one day only. */
 export const INVITE_DAYS = { invite: 7, reset: 1 } as const;
 
 /** Somebody is asked into the studio. The secret is made by whoever asks, and only its hash is kept. */
 export const inviteInputSchema = object({
   id: uuid().required(),
-  email: string().trim().required('Write their email').email('This is not an email address').max(200),
+  email: string()
+    .trim()
+    .required(() => msg`Write their email`)
+    .email(() => msg`This is not an email address`)
+    .max(200),
   name: nameField(),
   role: roleField(),
   secret: secretField(),
@@ -41,7 +50,10 @@ export const tokenOf = (studioId: string, secret: string): string => `${studioId
 /** Where a link leads: its token stands behind the #, which no server and no log is sent. */
 export const joinPath = (token: string): string => `/join#${token}`;
 
-const tokenField = () => string().required('The link is not whole').max(200);
+const tokenField = () =>
+  string()
+    .required(() => msg`The link is not whole`)
+    .max(200);
 export const openInviteSchema = object({ token: tokenField() }).noUnknown('${unknown} is not known here');
 export type OpenInvite = InferType<typeof openInviteSchema>;
 export const takeInviteSchema = object({

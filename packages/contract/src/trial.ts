@@ -24,6 +24,7 @@ import {
   type TrialTold,
   type TrialZone,
   type WearMark,
+  msg,
 } from '@toile/core';
 import { uuid } from './client';
 import { substitutionSchema } from './kit';
@@ -48,7 +49,7 @@ export type TrialAsk =
   | { readonly aspect: 'step'; readonly stepId: string }
   | { readonly aspect: 'school'; readonly answers: Partial<SchoolAnswers> };
 
-const stepId = uuid().required('Choose a step');
+const stepId = uuid().required(() => msg`Choose a step`);
 const { parts, doseFactor } = substitutionSchema.fields;
 const ASKS = {
   product: object({ aspect: string().required(), stepId, parts, doseFactor }).noUnknown(unknown),
@@ -56,15 +57,15 @@ const ASKS = {
     aspect: string().required(),
     stepId,
     tool: string()
-      .oneOf([...TOOLS], 'Choose a tool')
-      .required('Choose a tool'),
+      .oneOf([...TOOLS], () => msg`Choose a tool`)
+      .required(() => msg`Choose a tool`),
   }).noUnknown(unknown),
   technique: object({
     aspect: string().required(),
     stepId,
     technique: string()
-      .oneOf([...TECHNIQUES], 'Choose how it is worked')
-      .required('Choose how it is worked'),
+      .oneOf([...TECHNIQUES], () => msg`Choose how it is worked`)
+      .required(() => msg`Choose how it is worked`),
   }).noUnknown(unknown),
   step: object({ aspect: string().required(), stepId }).noUnknown(unknown),
   school: object({
@@ -72,17 +73,21 @@ const ASKS = {
     answers: mixed<Partial<SchoolAnswers>>(
       (value): value is Partial<SchoolAnswers> => value !== null && typeof value === 'object',
     )
-      .required('Choose the other way')
-      .test('one', 'Choose one question, answered the other way', (value) => {
-        const answered = Object.entries(value ?? {});
-        return (
-          answered.length === 1 &&
-          answered.every(([name, answer]) => {
-            const school = SCHOOL_NAMES.find((known): known is School => known === name);
-            return school !== undefined && SCHOOL_ANSWERS[school].some((one) => one === answer);
-          })
-        );
-      }),
+      .required(() => msg`Choose the other way`)
+      .test(
+        'one',
+        () => msg`Choose one question, answered the other way`,
+        (value) => {
+          const answered = Object.entries(value ?? {});
+          return (
+            answered.length === 1 &&
+            answered.every(([name, answer]) => {
+              const school = SCHOOL_NAMES.find((known): known is School => known === name);
+              return school !== undefined && SCHOOL_ANSWERS[school].some((one) => one === answer);
+            })
+          );
+        },
+      ),
   }).noUnknown(unknown),
 } as const;
 const isAspect = (value: unknown): value is keyof typeof ASKS =>
@@ -93,41 +98,57 @@ export const trialInputSchema = object({
   id: uuid().required(),
   version: number().integer().min(1).required(),
   date: string()
-    .required('Say on which day')
-    .test('day', 'A date, as 2031-05-14', (value: string | undefined) => value === undefined || isDay(value)),
+    .required(() => msg`Say on which day`)
+    .test(
+      'day',
+      () => msg`A date, as 2031-05-14`,
+      (value: string | undefined) => value === undefined || isDay(value),
+    ),
   ask: mixed<TrialAsk>((value): value is TrialAsk => value !== null && typeof value === 'object')
-    .required('Say what is compared')
-    .test('ask', 'Say what is compared', function (value) {
-      if (value === undefined) return true;
-      const aspect: unknown = value.aspect;
-      if (!isAspect(aspect)) return this.createError({ path: 'ask.aspect', message: 'Say what is compared' });
-      return ASKS[aspect].validate(value, { strict: true }).then(
-        () => true,
-        (wrong: { path?: string; message: string }) =>
-          this.createError({ path: `ask.${wrong.path ?? 'aspect'}`, message: wrong.message }),
-      );
-    }),
+    .required(() => msg`Say what is compared`)
+    .test(
+      'ask',
+      () => msg`Say what is compared`,
+      function (value) {
+        if (value === undefined) return true;
+        const aspect: unknown = value.aspect;
+        if (!isAspect(aspect))
+          return this.createError({ path: 'ask.aspect', message: msg`Say what is compared` });
+        return ASKS[aspect].validate(value, { strict: true }).then(
+          () => true,
+          (wrong: { path?: string; message: string }) =>
+            this.createError({ path: `ask.${wrong.path ?? 'aspect'}`, message: wrong.message }),
+        );
+      },
+    ),
   measure: string()
     .oneOf([...TRIAL_MEASURE_NAMES])
-    .required('Say by what it is judged'),
+    .required(() => msg`Say by what it is judged`),
   by: string()
     .oneOf([...TRIAL_JUDGES])
-    .required('Say who judges'),
+    .required(() => msg`Say who judges`),
   zones: array()
     .of(
       string()
-        .oneOf([...TRIAL_ZONES], 'not a zone of the face')
+        .oneOf([...TRIAL_ZONES], () => msg`not a zone of the face`)
         .required(),
     )
-    .min(1, 'Choose at least one place')
+    .min(1, () => msg`Choose at least one place`)
     .max(TRIAL_ZONES.length)
-    .required('Choose at least one place'),
-  design: string().oneOf(['half', 'places'], 'half or places').default('half'),
+    .required(() => msg`Choose at least one place`),
+  design: string()
+    .oneOf(['half', 'places'], () => msg`half or places`)
+    .default('half'),
   hours: array()
-    .of(number().min(0, 'At least 0').max(24, 'At most 24').required())
-    .min(1, 'Choose at least one hour')
-    .max(12, 'At most twelve looks')
-    .required('Choose at least one hour'),
+    .of(
+      number()
+        .min(0, () => msg`At least 0`)
+        .max(24, () => msg`At most 24`)
+        .required(),
+    )
+    .min(1, () => msg`Choose at least one hour`)
+    .max(12, () => msg`At most twelve looks`)
+    .required(() => msg`Choose at least one hour`),
 }).noUnknown(unknown);
 export type TrialInput = {
   id: string;
@@ -144,23 +165,25 @@ export type TrialInput = {
 
 /** Something told of a trial; a decision may go into the chart at once. */
 export const trialEventInputSchema = object({
-  event: documentPart<TrialTold>(TrialToldSchema, 'What was told').required('Say what happened'),
+  event: documentPart<TrialTold>(TrialToldSchema, 'What was told').required(() => msg`Say what happened`),
   intoChart: boolean().default(false),
 }).noUnknown(unknown);
 export type TrialEventInput = { event: TrialTold; intoChart: boolean };
 
 /** A client's look at both halves, on a phone of their own. */
 export const sendTrialSchema = object({
-  token: string().required('The link is not whole').max(200),
+  token: string()
+    .required(() => msg`The link is not whole`)
+    .max(200),
   id: uuid().required(),
   at: string()
-    .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, 'an instant in UTC')
+    .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, () => msg`an instant in UTC`)
     .required(),
   seen: array()
     .of(
       object({
         zone: string()
-          .oneOf([...TRIAL_ZONES], 'not a zone of the face')
+          .oneOf([...TRIAL_ZONES], () => msg`not a zone of the face`)
           .required(),
         side: string()
           .oneOf([...SIDES])
@@ -173,7 +196,7 @@ export const sendTrialSchema = object({
   touched: array()
     .of(
       string()
-        .oneOf([...TRIAL_ZONES], 'not a zone of the face')
+        .oneOf([...TRIAL_ZONES], () => msg`not a zone of the face`)
         .required(),
     )
     .max(TRIAL_ZONES.length)

@@ -1,5 +1,5 @@
 import { boolean, object, string, type InferType } from 'yup';
-import { CLIENT_RUN_UP, OCCASIONS, OccasionSchema, type Occasion, type RunUpKind } from '@toile/core';
+import { CLIENT_RUN_UP, OCCASIONS, OccasionSchema, type Occasion, type RunUpKind, msg } from '@toile/core';
 import { uuid } from './client';
 import { day, documentPart } from './shapes';
 
@@ -9,7 +9,7 @@ export type VisitState = (typeof VISIT_STATES)[number];
 
 const clock = (example: string) =>
   string().matches(/^([01]\d|2[0-3]):[0-5]\d$/, {
-    message: `A time, as ${example}`,
+    message: msg`A time, as ${example}`,
     excludeEmptyString: true,
   });
 
@@ -19,10 +19,13 @@ export const visitInputSchema = object({
   kind: string()
     .oneOf([...OCCASIONS])
     .required(),
-  date: day().required('Choose a date'),
-  startsAt: clock('09:20').required('Choose a time'),
+  date: day().required(() => msg`Choose a date`),
+  startsAt: clock('09:20').required(() => msg`Choose a time`),
   readyBy: clock('11:30').nullable().default(null),
-  place: string().trim().default('').max(200, 'At most 200 letters'),
+  place: string()
+    .trim()
+    .default('')
+    .max(200, () => msg`At most 200 letters`),
   partyId: uuid().nullable().default(null),
   state: string()
     .oneOf([...VISIT_STATES])
@@ -30,9 +33,9 @@ export const visitInputSchema = object({
   reason: string()
     .trim()
     .default('')
-    .max(400, 'At most 400 letters')
+    .max(400, () => msg`At most 400 letters`)
     .when('state', ([state], schema) =>
-      state === 'cancelled' ? schema.required('Say why it was cancelled') : schema,
+      state === 'cancelled' ? schema.required(() => msg`Say why it was cancelled`) : schema,
     ),
   occasion: documentPart<Occasion>(OccasionSchema, 'The occasion').nullable().default(null),
 }).noUnknown('${unknown} is not known here');
@@ -44,7 +47,7 @@ export type VisitInput = Omit<InferType<typeof visitInputSchema>, 'occasion'> & 
 export const runUpInputSchema = object({
   task: string()
     .oneOf([...CLIENT_RUN_UP])
-    .required('Say which task'),
-  done: boolean().required('Say whether it is done'),
+    .required(() => msg`Say which task`),
+  done: boolean().required(() => msg`Say whether it is done`),
 }).noUnknown('${unknown} is not known here');
 export type RunUpInput = { task: RunUpKind; done: boolean };

@@ -14,6 +14,7 @@ import {
   type StudioDecision,
   type WearGroup,
   type WorkedHabit,
+  msg,
 } from '@toile/core';
 import { uuid } from './client';
 import { documentPart } from './shapes';
@@ -23,8 +24,9 @@ import type { AskedOfHalves } from './trial';
 /** How long a client may tell by a link, days: the day itself and the night after it. */
 export const WEAR_LINK_DAYS = 2;
 
-const instant = () => string().matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, 'an instant in UTC');
-const zone = string().oneOf([...TRIAL_ZONES], 'not a zone of the face');
+const instant = () =>
+  string().matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, () => msg`an instant in UTC`);
+const zone = string().oneOf([...TRIAL_ZONES], () => msg`not a zone of the face`);
 
 const look = {
   zones: mixed<Partial<Record<TrialZone, WearState>>>(
@@ -35,8 +37,8 @@ const look = {
         ([key, state]) => TRIAL_ZONES.some((z) => z === key) && WEAR_STATES.some((s) => s === state),
       ),
   )
-    .typeError('Each zone holds, is starting, or needs a touch-up')
-    .required('Say how it looks'),
+    .typeError(() => msg`Each zone holds, is starting, or needs a touch-up`)
+    .required(() => msg`Say how it looks`),
   touched: array().of(zone.required()).max(TRIAL_ZONES.length).default([]),
   marks: array()
     .of(
@@ -55,8 +57,8 @@ const somethingSeen = (value: { zones?: object; touched?: unknown[]; stings?: bo
 export const wearCheckInputSchema = object({
   id: uuid().required(),
   version: number().integer().min(1).required(),
-  appliedAt: instant().required('Say when it was put on'),
-  at: instant().required('Say when it was looked at'),
+  appliedAt: instant().required(() => msg`Say when it was put on`),
+  at: instant().required(() => msg`Say when it was looked at`),
   ...look,
 })
   .test('times', 'times', function (value) {
@@ -64,7 +66,7 @@ export const wearCheckInputSchema = object({
       value.at && value.appliedAt ? checkTimes({ at: value.at, appliedAt: value.appliedAt }) : null;
     return wrong === null || this.createError({ path: 'at', message: wrong });
   })
-  .test('some', 'Say how at least one place looks', somethingSeen)
+  .test('some', () => msg`Say how at least one place looks`, somethingSeen)
   .noUnknown('${unknown} is not known here');
 export type Look = {
   zones: Partial<Record<TrialZone, WearState>>;
@@ -79,7 +81,7 @@ export const learnedAnswerInputSchema = object({
   answer: documentPart<LearnedAnswerInput['answer']>(
     Type.Omit(LearnedAnswerSchema, ['at', 'by']),
     'The answer',
-  ).required('Say what was answered'),
+  ).required(() => msg`Say what was answered`),
 }).noUnknown('${unknown} is not known here');
 export type LearnedAnswerInput = { answer: Omit<LearnedAnswer, 'at' | 'by'> };
 /** What the studio's wears, decisions and answers come to, to propose from; a client's own wears apart. */
@@ -95,7 +97,7 @@ export type LearnedEvidenceAnswer = {
 export const wearLinkInputSchema = object({
   id: uuid().required(),
   version: number().integer().min(1).required(),
-  appliedAt: instant().required('Say when it was put on'),
+  appliedAt: instant().required(() => msg`Say when it was put on`),
   secret: secretField(),
   trialId: uuid(),
 }).noUnknown('${unknown} is not known here');
@@ -107,7 +109,10 @@ export type WearLinkInput = {
   /** Both halves of this trial are asked about. */ trialId?: string;
 };
 
-const tokenField = () => string().required('The link is not whole').max(200);
+const tokenField = () =>
+  string()
+    .required(() => msg`The link is not whole`)
+    .max(200);
 export const openWearSchema = object({ token: tokenField() }).noUnknown('${unknown} is not known here');
 export type OpenWear = { token: string };
 /** A client's own look at the face. */
@@ -117,7 +122,7 @@ export const sendWearSchema = object({
   at: instant().required(),
   ...look,
 })
-  .test('some', 'Say how at least one place looks', somethingSeen)
+  .test('some', () => msg`Say how at least one place looks`, somethingSeen)
   .noUnknown('${unknown} is not known here');
 export type SendWear = Look & { token: string; id: string; at: string };
 

@@ -12,6 +12,7 @@ import {
   type Look,
   type SkinZone,
   type Told,
+  msg,
 } from '@toile/core';
 import { uuid } from './client';
 import { documentPart } from './shapes';
@@ -23,40 +24,48 @@ export const labSchema = mixed<Lab>(
     value.length === 3 &&
     value.every((v) => typeof v === 'number' && Number.isFinite(v)),
 )
-  .typeError('Three numbers: L*, a* and b*')
+  .typeError(() => msg`Three numbers: L*, a* and b*`)
   .test(
     'skin',
-    'No skin has this colour. L* is 12 to 90, a* and b* mostly 3 to 30',
+    () => msg`No skin has this colour. L* is 12 to 90, a* and b* mostly 3 to 30`,
     (value) => value === undefined || isPlausibleSkin(value),
   );
 
-const samples = array().of(labSchema.required()).min(1, 'At least one sample').max(40, 'At most 40 samples');
+const samples = array()
+  .of(labSchema.required())
+  .min(1, () => msg`At least one sample`)
+  .max(40, () => msg`At most 40 samples`);
 
 /** A skin reading: the raw samples of each zone, kept as they were taken. */
 export const readingInputSchema = object({
   id: uuid().required(),
   at: string()
     .required()
-    .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, 'an instant in UTC'),
+    .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, () => msg`an instant in UTC`),
   source: string()
     .oneOf(['reader', 'typed', 'import'] as const)
     .required(),
   zones: object(Object.fromEntries(SKIN_ZONES.map((zone) => [zone, samples.default(undefined)])))
     .noUnknown('${unknown} is not a zone')
-    .test('some', 'Read at least one zone', (value) =>
-      Object.values(value ?? {}).some((v) => v !== undefined),
+    .test(
+      'some',
+      () => msg`Read at least one zone`,
+      (value) => Object.values(value ?? {}).some((v) => v !== undefined),
     ),
   extras: array()
     .of(
       object({
-        name: string().trim().required('Name the place').max(60, 'At most 60 letters'),
+        name: string()
+          .trim()
+          .required(() => msg`Name the place`)
+          .max(60, () => msg`At most 60 letters`),
         beside: string()
           .oneOf([...SKIN_ZONES])
-          .required('Say which zone it lies in'),
+          .required(() => msg`Say which zone it lies in`),
         samples: samples.required(),
       }).noUnknown('${unknown} is not known here'),
     )
-    .max(20, 'At most 20 places')
+    .max(20, () => msg`At most 20 places`)
     .default([]),
 }).noUnknown('${unknown} is not known here');
 export type ReadingInput = Omit<InferType<typeof readingInputSchema>, 'zones' | 'extras'> & {
@@ -71,7 +80,7 @@ export const sampleRequestSchema = object({
   zone: string()
     .oneOf([...SKIN_ZONES])
     .when('clientId', ([clientId], schema) =>
-      clientId === undefined ? schema : schema.required('Choose a zone'),
+      clientId === undefined ? schema : schema.required(() => msg`Choose a zone`),
     ),
   spot: boolean().default(false),
   pan: object({ paletteId: uuid().required(), row: place.required(), column: place.required() })
@@ -82,7 +91,7 @@ export const sampleRequestSchema = object({
   .noUnknown()
   .test(
     'one',
-    'Hold the reader to skin, to a pan or to a product',
+    () => msg`Hold the reader to skin, to a pan or to a product`,
     ({ clientId, pan, productId }) =>
       [clientId, pan, productId].filter((to) => to !== undefined).length === 1,
   );
@@ -109,8 +118,14 @@ export const newChartSchema = object({
 export type NewChart = { chart: Chart; visitId: string | null };
 
 export const newVersionSchema = object({
-  parent: number().integer().min(1).required('Say which version this starts from'),
-  reason: string().trim().default('').max(4000, 'At most 4000 letters'),
+  parent: number()
+    .integer()
+    .min(1)
+    .required(() => msg`Say which version this starts from`),
+  reason: string()
+    .trim()
+    .default('')
+    .max(4000, () => msg`At most 4000 letters`),
   chart: chartPart.required(),
 }).noUnknown('${unknown} is not known here');
 export type NewVersion = { parent: number; reason: string; chart: Chart };
@@ -124,13 +139,15 @@ export const chairEventSchema = object({
     .required(),
   at: string()
     .required()
-    .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, 'an instant in UTC'),
+    .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, () => msg`an instant in UTC`),
   deviation: documentPart<Deviation>(DeviationSchema, 'The deviation').when('kind', ([kind], schema) =>
-    kind === 'deviation' ? schema.required('Say what was different') : schema,
+    kind === 'deviation' ? schema.required(() => msg`Say what was different`) : schema,
   ),
-  device: string().max(60, 'At most 60 letters'),
+  device: string().max(60, () => msg`At most 60 letters`),
   seen: uuid().nullable(),
-  settles: array().of(uuid().required()).max(20, 'At most 20 at once'),
+  settles: array()
+    .of(uuid().required())
+    .max(20, () => msg`At most 20 at once`),
 }).noUnknown('${unknown} is not known here');
 /** What a device tells of a step, with the version of the chart it was worked by. */
 export type ChairEventInput = Told & { readonly version: number };
@@ -146,22 +163,28 @@ export const importLooksSchema = object({
   files: array()
     .of(
       object({
-        name: string().required('Say which file it is').max(200, 'At most 200 letters'),
-        text: string().required('The file is empty').max(2_000_000, 'The file is too large to be a look'),
+        name: string()
+          .required(() => msg`Say which file it is`)
+          .max(200, () => msg`At most 200 letters`),
+        text: string()
+          .required(() => msg`The file is empty`)
+          .max(2_000_000, () => msg`The file is too large to be a look`),
       }).noUnknown('${unknown} is not known here'),
     )
-    .min(1, 'Choose a file')
-    .max(MOST_LOOK_FILES, `At most ${MOST_LOOK_FILES} files at once`)
-    .required('Choose a file'),
+    .min(1, () => msg`Choose a file`)
+    .max(MOST_LOOK_FILES, () => msg`At most ${MOST_LOOK_FILES} files at once`)
+    .required(() => msg`Choose a file`),
 }).noUnknown('${unknown} is not known here');
 export type ImportLooks = { files: { name: string; text: string }[] };
 
 export const retireLookSchema = object({
-  retired: boolean().required('Say whether it is retired'),
+  retired: boolean().required(() => msg`Say whether it is retired`),
 }).noUnknown('${unknown} is not known here');
 export type RetireLook = { retired: boolean };
 
 export const importChartSchema = object({
-  text: string().required('Choose a file').max(2_000_000, 'The file is too large to be a chart'),
+  text: string()
+    .required(() => msg`Choose a file`)
+    .max(2_000_000, () => msg`The file is too large to be a chart`),
 }).noUnknown();
 export type ImportChart = { text: string };

@@ -19,6 +19,19 @@ export * from './review';
 export * from './shade';
 export * from './trial';
 export { listed } from './listed';
+export {
+  languageNow,
+  localeNow,
+  messageKey,
+  messages,
+  messagesIn,
+  msg,
+  numberTold,
+  plural,
+  tellIn,
+  term,
+  type Telling,
+} from './messages';
 export { plainWords } from './plainWords';
 // Both fade: the one of looks is meant where nothing else is said.
 export { faded } from './face';

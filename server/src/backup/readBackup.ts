@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { readDocument, readZip, zipText } from '@toile/core';
+import { readDocument, readZip, zipText, msg } from '@toile/core';
 import {
   emptyBundle,
   rowsSchemaOf,
@@ -36,20 +36,21 @@ export function readBackup(bytes: Uint8Array): ReadBackup {
   const zip = readZip(bytes, LIMITS);
   if (!zip.ok) return refused(zip.file, zip.message);
   const listed = zip.files.get(MANIFEST);
-  if (!listed) return refused(MANIFEST, 'Missing: this zip is no backup, or not all of one.');
+  if (!listed) return refused(MANIFEST, msg`Missing: this zip is no backup, or not all of one.`);
   const read = readDocument(zipText(listed), ManifestSchema);
   if (!read.ok) return { ok: false, problems: read.problems.map((p) => ({ file: MANIFEST, ...p })) };
   const manifest = read.document;
   const named = new Set([MANIFEST, ...manifest.files.map(({ name }) => name)]);
   const stranger = [...zip.files.keys()].find((name) => !named.has(name));
-  if (stranger !== undefined) return refused(stranger, 'The manifest does not name this file.');
-  if (named.size !== manifest.files.length + 1) return refused(MANIFEST, 'The manifest names a file twice.');
+  if (stranger !== undefined) return refused(stranger, msg`The manifest does not name this file.`);
+  if (named.size !== manifest.files.length + 1)
+    return refused(MANIFEST, msg`The manifest names a file twice.`);
   const rows = new Map<BundleTable, unknown[]>();
   for (const { name, table, rows: count, sha256 } of manifest.files) {
     const file = zip.files.get(name);
-    if (!file) return refused(name, 'Missing: the manifest names it.');
+    if (!file) return refused(name, msg`Missing: the manifest names it.`);
     if (createHash('sha256').update(file).digest('hex') !== sha256)
-      return refused(name, 'Damaged or changed: it is not what was written.');
+      return refused(name, msg`Damaged or changed: it is not what was written.`);
     const part = readDocument(zipText(file), rowsSchemaOf(table));
     if (!part.ok)
       return {
@@ -62,7 +63,7 @@ export function readBackup(bytes: Uint8Array): ReadBackup {
         })),
       };
     const all = part.document as unknown[];
-    if (all.length !== count) return refused(name, `${count} rows were written, ${all.length} are here.`);
+    if (all.length !== count) return refused(name, msg`${count} rows were written, ${all.length} are here.`);
     const known = rows.get(table);
     if (known) known.push(...all);
     else rows.set(table, [...all]);

@@ -9,6 +9,7 @@ import {
   writeWearCsv,
   type Chart,
   type RecordedEvent,
+  msg,
 } from '@toile/core';
 import { sql } from 'kysely';
 import { newId, type ErasureAnswer } from '@toile/contract';
@@ -120,7 +121,7 @@ export function registerErase(services: Services): void {
     const client = await clientNamed(tx, params.id);
     if (body.name.trim() !== client.name)
       throw new ProblemError('bad-input', {
-        fields: [{ path: 'name', message: `Write ${client.name}, as it stands above` }],
+        fields: [{ path: 'name', message: msg`Write ${client.name}, as it stands above` }],
       });
     // Whoever is saving something of this client comes first or not at all: nothing falls in between.
     await tx.selectFrom('clients').select('id').where('id', '=', params.id).forUpdate().execute();

@@ -1,4 +1,4 @@
-import { MOST_SENSITIVITIES, takenOver, type Consult, type ConsultKey } from '@toile/core';
+import { MOST_SENSITIVITIES, takenOver, type Consult, type ConsultKey, msg } from '@toile/core';
 import { sql } from 'kysely';
 import { INTAKE_DAYS, isUuid, ROUTES, type IntakeAnswer } from '@toile/contract';
 import { inStudio, type Tx } from '../db/connection';
@@ -71,7 +71,7 @@ export function registerIntakes(services: Services): void {
     const { key, taken } = body;
     if (there.answers?.[key] === undefined)
       throw new ProblemError('bad-input', {
-        fields: [{ path: 'key', message: 'This was not answered' }],
+        fields: [{ path: 'key', message: msg`This was not answered` }],
       });
     // Said again, also by another phone, it stays as it was settled first.
     if (there.settled[key] !== undefined) return { body: intakeAnswer(there, now), subject: there.id };
@@ -152,7 +152,7 @@ async function takeOver(
       fields: [
         {
           path: 'key',
-          message: `At most ${MOST_SENSITIVITIES} are kept with a client: take out what is noted twice, then take this over`,
+          message: msg`At most ${MOST_SENSITIVITIES} are kept with a client: take out what is noted twice, then take this over`,
         },
       ],
     });

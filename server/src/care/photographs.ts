@@ -4,6 +4,7 @@ import {
   photographRefused,
   questionPicture,
   type Photograph,
+  msg,
 } from '@toile/core';
 import type { PhotographsAnswer } from '@toile/contract';
 import type { Selectable } from 'kysely';
@@ -33,7 +34,7 @@ export function registerPhotographs(services: Services): void {
     const clientId = await clientOf(tx, params.id);
     const { settings } = await settingsNow(tx);
     if (settings.keepsPhotographs !== true)
-      throw wrong('picture', 'This studio keeps no photographs: its owner can say otherwise in Settings');
+      throw wrong('picture', msg`This studio keeps no photographs: its owner can say otherwise in Settings`);
     // Whoever takes the consent back waits for this, or comes first and is obeyed.
     const { consult, features, birth_year, guardian_consent } = found(
       await tx
@@ -46,8 +47,8 @@ export function registerPhotographs(services: Services): void {
     const who = { consult, features, birthYear: birth_year, guardianConsent: guardian_consent };
     const refused = photographRefused(dayOfStudio(settings, now), who);
     if (refused === 'no guardian')
-      throw wrong('picture', 'Of a minor none is kept before a guardian’s consent is noted');
-    if (refused) throw wrong('picture', 'The client has not agreed to photographs: ask in the first talk');
+      throw wrong('picture', msg`Of a minor none is kept before a guardian’s consent is noted`);
+    if (refused) throw wrong('picture', msg`The client has not agreed to photographs: ask in the first talk`);
     const picture = pictureIn(body.picture);
     await oneAtATime(tx, `photographs ${caller.studioId}`);
     await roomFor(tx, params.id);
@@ -98,12 +99,12 @@ async function clientOf(tx: Tx, chartId: string): Promise<string> {
 function pictureIn(letters: string): Buffer {
   const picture = Buffer.from(letters, 'base64');
   const isJpeg = picture[0] === 0xff && picture[1] === 0xd8;
-  const problem = isJpeg ? questionPicture(picture) : 'This is no JPEG';
+  const problem = isJpeg ? questionPicture(picture) : msg`This is no JPEG`;
   if (problem) throw wrong('picture', problem);
   if (picture.length > KEPT_PHOTOGRAPHS.bytes)
-    throw wrong('picture', `At most ${KEPT_PHOTOGRAPHS.bytes / 1000} kB: save it smaller`);
+    throw wrong('picture', msg`At most ${KEPT_PHOTOGRAPHS.bytes / 1000} kB: save it smaller`);
   if (holdsCameraNotes(picture))
-    throw wrong('picture', 'It still says where and when it was taken: save it anew without that');
+    throw wrong('picture', msg`It still says where and when it was taken: save it anew without that`);
   return picture;
 }
 
@@ -116,9 +117,9 @@ async function roomFor(tx: Tx, chartId: string): Promise<void> {
     ])
     .executeTakeFirstOrThrow();
   if (Number(of_chart) >= KEPT_PHOTOGRAPHS.ofChart)
-    throw wrong('picture', `${KEPT_PHOTOGRAPHS.ofChart} are kept of this chart: drop one first`);
+    throw wrong('picture', msg`${KEPT_PHOTOGRAPHS.ofChart} are kept of this chart: drop one first`);
   if (Number(of_studio) >= KEPT_PHOTOGRAPHS.ofStudio)
-    throw wrong('picture', `${KEPT_PHOTOGRAPHS.ofStudio} are kept by the studio: drop some first`);
+    throw wrong('picture', msg`${KEPT_PHOTOGRAPHS.ofStudio} are kept by the studio: drop some first`);
 }
 
 const WITHOUT_PICTURE = [

@@ -8,6 +8,7 @@ import {
   type Chart,
   type Manner,
   type TouchUpPlan,
+  msg,
 } from '@toile/core';
 import { newestVersion } from '../charts/queries';
 import { found, wrong } from '../http/problem';
@@ -26,10 +27,10 @@ export function touchUpSides(
   return [
     { title: look.name, lines: [touchUpWhen(plan), ...touchUpLines(plan)].map(told) },
     {
-      title: 'In your bag',
+      title: msg`In your bag`,
       lines: [
         ...plan.bag,
-        'If anything stings, take it off with plenty of water and add nothing. If it does not pass, or an eye is hurt, see a doctor.',
+        msg`If anything stings, take it off with plenty of water and add nothing. If it does not pass, or an eye is hurt, see a doctor.`,
       ],
     },
   ];
@@ -41,11 +42,11 @@ export function registerTouchUps(services: Services): void {
     const chart = found(await newestVersion(tx, params.id));
     const { settings } = await settingsNow(tx);
     const plan = touchUpPlan(chart, chartOutlook(chart, await wearGroups(tx, chart.client.id, now)));
-    if (plan.visits.length === 0) throw wrong('id', 'No touch-up is worth its minutes on this day');
+    if (plan.visits.length === 0) throw wrong('id', msg`No touch-up is worth its minutes on this day`);
     const paper = query.paper === 'letter' ? 'letter' : 'a4';
     const sides = touchUpSides(plan, chart, { ...USUAL_MANNER, ...settings.manner }.clock);
     return {
-      body: await services.print({ kind: 'card', title: `Touch-ups: ${chart.client.name}`, sides, paper }),
+      body: await services.print({ kind: 'card', title: msg`Touch-ups: ${chart.client.name}`, sides, paper }),
       file: `touch-ups-${chart.id}.pdf`,
       type: 'application/pdf',
     };

@@ -10,6 +10,7 @@ import {
   type Swap,
   type Trial,
   type TrialChoice,
+  msg,
 } from '@toile/core';
 import type { TrialInput } from '@toile/contract';
 import { announce } from '../charts/live';
@@ -74,10 +75,17 @@ export async function intoChart(
   const tried = await chartVersion(tx, trial.chartId, trial.version);
   const way = choice === 'a' || choice === 'b' ? choice : null;
   const said = way ? trial.question[way].words : choice;
-  const kept = await keepVersion(tx, caller, now, newest, `Decided after a half-face trial: ${said}`, () => {
-    const plain = withoutVariant(newest, trial.variant);
-    if (way === null) return plain;
-    return way === trial.chartHas ? hereWay(plain, tried, trial.swap) : otherWay(plain, trial.swap);
-  });
+  const kept = await keepVersion(
+    tx,
+    caller,
+    now,
+    newest,
+    msg`Decided after a half-face trial: ${said}`,
+    () => {
+      const plain = withoutVariant(newest, trial.variant);
+      if (way === null) return plain;
+      return way === trial.chartHas ? hereWay(plain, tried, trial.swap) : otherWay(plain, trial.swap);
+    },
+  );
   return kept.version;
 }

@@ -8,6 +8,7 @@ import {
   type TrialEvent,
   type TrialRecord,
   type TrialTold,
+  msg,
 } from '@toile/core';
 import type { FieldProblem } from '@toile/contract';
 import type { Tx } from '../db/connection';
@@ -33,24 +34,24 @@ export function questionTold(
     case 'opened':
       return;
     case 'applied': {
-      if (ahead(told.appliedAt)) throw at({ path: 'appliedAt', message: 'This is still to come' });
+      if (ahead(told.appliedAt)) throw at({ path: 'appliedAt', message: msg`This is still to come` });
       const [first] = looks;
       const late = first && checkTimes({ appliedAt: told.appliedAt, at: first.lookedAt });
-      if (late) throw at({ path: 'appliedAt', message: 'It was looked at before that already' });
+      if (late) throw at({ path: 'appliedAt', message: msg`It was looked at before that already` });
       return;
     }
     case 'looked': {
-      if (ahead(told.lookedAt)) throw at({ path: 'lookedAt', message: 'This is still to come' });
+      if (ahead(told.lookedAt)) throw at({ path: 'lookedAt', message: msg`This is still to come` });
       const problem = questionLook(appliedAt, told);
       if (problem) throw at(problem);
       return;
     }
     case 'ended':
-      if (told.why.trim() === '') throw at({ path: 'why', message: 'Say why it was ended' });
+      if (told.why.trim() === '') throw at({ path: 'why', message: msg`Say why it was ended` });
       return;
     case 'judged':
       if (looks.length === 0 && stung === null)
-        throw at({ path: 'kind', message: 'Nobody has looked at it yet: there is nothing to judge' });
+        throw at({ path: 'kind', message: msg`Nobody has looked at it yet: there is nothing to judge` });
       return;
     case 'decided':
       if (state === 'drawn' || state === 'worn') throw new ProblemError('sealed');

@@ -21,6 +21,7 @@ import {
   type TrialEvent,
   type TrialRecord,
   type TrialZone,
+  msg,
 } from '@toile/core';
 import {
   marginOf,
@@ -90,12 +91,13 @@ export function registerTrials(services: Services): void {
     const newest = over.reduce((chart, { trial }) => withoutVariant(chart, trial.variant), saved);
     if (newest.version !== body.version) throw stale(saved, body);
     const swap = await swapAsked(tx, newest, body.ask);
-    if (!swap) throw wrong('ask', 'There is nothing of that in this chart, or it is done that way already');
+    if (!swap)
+      throw wrong('ask', msg`There is nothing of that in this chart, or it is done that way already`);
     const changed = changedSteps(newest, swap);
     const possible = zonesCompared(newest, changed);
     const nowhere = body.zones.findIndex((zone) => !possible.includes(zone));
     if (nowhere >= 0)
-      throw wrong(`zones[${nowhere}]`, 'What differs does not lie there: nothing could be judged');
+      throw wrong(`zones[${nowhere}]`, msg`What differs does not lie there: nothing could be judged`);
     const { question, chartHas } = questionOf(newest, swap, body.measure);
     // Draws of one question follow each other: the coin leans on those before.
     await oneAtATime(tx, `trials ${caller.studioId} ${question.key}`);
@@ -111,10 +113,10 @@ export function registerTrials(services: Services): void {
     if (byPlace && !isLocal(changed))
       throw wrong(
         'design',
-        'Only primer, corrector and powder stay where they are laid: draw for the whole face',
+        msg`Only primer, corrector and powder stay where they are laid: draw for the whole face`,
       );
     if (byPlace && zones.length < 2)
-      throw wrong('zones', 'Choose two places or more: each has a draw of its own');
+      throw wrong('zones', msg`Choose two places or more: each has a draw of its own`);
     const drawn = byPlace
       ? { places: drawPlaces(seed, zones) }
       : drawSides(
@@ -127,7 +129,7 @@ export function registerTrials(services: Services): void {
       const aSide = aSideAt(drawn, zone);
       return chartHas === 'a' ? aSide : otherSide(aSide);
     };
-    const halves = await keepVersion(tx, caller, now, newest, `Half-face trial: ${question.text}`, () =>
+    const halves = await keepVersion(tx, caller, now, newest, msg`Half-face trial: ${question.text}`, () =>
       byPlace
         ? withPlaces(newest, swap, {
             variant,

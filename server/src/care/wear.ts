@@ -1,4 +1,4 @@
-import { checkTimes, wearSettingOf, wornByZone, type Chart, type WearCheck } from '@toile/core';
+import { checkTimes, wearSettingOf, wornByZone, type Chart, type WearCheck, msg, term } from '@toile/core';
 import {
   ROUTES,
   WEAR_LINK_DAYS,
@@ -64,7 +64,7 @@ export function registerWear(services: Services): void {
       at: new Date(now.getTime() + AHEAD_MS).toISOString(),
     });
     if (wrong)
-      throw new ProblemError('bad-input', { fields: [{ path: 'appliedAt', message: NOT_WORN_NOW }] });
+      throw new ProblemError('bad-input', { fields: [{ path: 'appliedAt', message: term(NOT_WORN_NOW) }] });
     if (body.trialId !== undefined)
       found(
         await tx
@@ -166,7 +166,7 @@ async function keep(
 ): Promise<void> {
   if (Date.parse(check.at) > now.getTime() + AHEAD_MS)
     throw new ProblemError('bad-input', {
-      fields: [{ path: 'at', message: 'This is still to come: tell it when it was looked at' }],
+      fields: [{ path: 'at', message: msg`This is still to come: tell it when it was looked at` }],
     });
   await oneAtATime(tx, `wear ${check.chartId} ${check.appliedAt}`);
   const inserted = await tx

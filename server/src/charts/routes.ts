@@ -10,6 +10,7 @@ import {
   type Chart,
   type Paper,
   isAsked,
+  msg,
 } from '@toile/core';
 import { newId } from '@toile/contract';
 import type { Tx } from '../db/connection';
@@ -83,7 +84,7 @@ export function registerCharts(services: Services): void {
     if (newest.version !== body.parent) throw stale(newest, body.chart);
     if (body.chart.client.id !== newest.client.id)
       throw new ProblemError('bad-input', {
-        fields: [{ path: 'chart.client.id', message: 'A chart stays with its client' }],
+        fields: [{ path: 'chart.client.id', message: msg`A chart stays with its client` }],
       });
     const chart = nextVersion(body.chart, newest, {
       author: caller.name,
@@ -106,7 +107,7 @@ export function registerCharts(services: Services): void {
     );
     if (!version.document.steps.some((step) => step.id === body.stepId))
       throw new ProblemError('bad-input', {
-        fields: [{ path: 'stepId', message: 'is not a step of this version' }],
+        fields: [{ path: 'stepId', message: msg`is not a step of this version` }],
       });
     // What two phones record of one step at once is counted one after the other: the second sees what the
     // first took.
@@ -153,7 +154,7 @@ async function mustBeOfStep(
   const strange = eventIds.find((id) => !rows.some((row) => row.id === id));
   if (strange)
     throw new ProblemError('bad-input', {
-      fields: [{ path: 'settles', message: `${strange} was not recorded of this step` }],
+      fields: [{ path: 'settles', message: msg`${strange} was not recorded of this step` }],
     });
 }
 
@@ -170,7 +171,8 @@ async function claimChart(tx: Tx, caller: Caller, chart: Chart): Promise<void> {
     .onConflict((c) => c.columns(['studio_id', 'id']).doNothing())
     .returning('id')
     .executeTakeFirst();
-  if (!inserted) throw new ProblemError('already-there', { detail: 'This chart is already in the studio.' });
+  if (!inserted)
+    throw new ProblemError('already-there', { detail: msg`This chart is already in the studio.` });
 }
 
 /**
@@ -213,7 +215,7 @@ async function adopt(tx: Tx, caller: Caller, foreign: Chart, now: Date): Promise
         .execute();
     }
   }
-  const reason = [`Imported from version ${foreign.version} by ${foreign.author}.`, foreign.reason]
+  const reason = [msg`Imported from version ${foreign.version} by ${foreign.author}.`, foreign.reason]
     .filter(Boolean)
     .join(' ');
   const chart: Chart = {
@@ -256,8 +258,8 @@ function printAsked({
   const wrong = (path: string, message: string): never => {
     throw new ProblemError('bad-input', { fields: [{ path, message }] });
   };
-  if (as !== 'pdf' && as !== 'svg') return wrong('as', 'pdf or svg');
-  if (!isPaper(paper)) return wrong('paper', `one of ${Object.keys(PAPERS).join(', ')}`);
+  if (as !== 'pdf' && as !== 'svg') return wrong('as', msg`pdf or svg`);
+  if (!isPaper(paper)) return wrong('paper', msg`one of ${Object.keys(PAPERS).join(', ')}`);
   return { as, paper, colour: colour !== 'no', cautions: cautions === 'yes' };
 }
 

@@ -1,4 +1,4 @@
-import { newGuest, newPlan, minuteOfDay, PLAIN_FEATURES, type PartyPlan } from '@toile/core';
+import { newGuest, newPlan, minuteOfDay, PLAIN_FEATURES, type PartyPlan, msg } from '@toile/core';
 import type { Enquiry, EnquiryAnswer } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import type { Caller } from '../http/caller';
@@ -93,7 +93,7 @@ async function party(tx: Tx, caller: Caller, body: Enquiry): Promise<string> {
       name: `${body.name}, ${body.kind}`.slice(0, 120),
       date: body.date,
       place: body.place,
-      notes: `${body.people} people in all, as asked for.`,
+      notes: msg`${body.people} people in all, as asked for.`,
       plan: JSON.stringify(withGuest),
     })
     .execute();

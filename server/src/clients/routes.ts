@@ -1,5 +1,5 @@
 import { sql } from 'kysely';
-import { skinTarget, type Lab } from '@toile/core';
+import { skinTarget, type Lab, msg } from '@toile/core';
 import { may, type ClientAnswer, type ClientInput, type ClientSummary, type Role } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { together } from '../db/together';
@@ -54,7 +54,7 @@ export function registerClients(services: Services): void {
   write(services, 'updateClient', async ({ tx, caller, body, params, revision, now, stale }) => {
     if (body.id !== params.id)
       throw new ProblemError('bad-input', {
-        fields: [{ path: 'id', message: 'must be the id of the address' }],
+        fields: [{ path: 'id', message: msg`must be the id of the address` }],
       });
     const updated = await tx
       .updateTable('clients')

@@ -1,6 +1,7 @@
 import type { RequestHandler } from 'express';
 import type { FieldProblem } from '@toile/contract';
 import { ProblemError } from './problem';
+import { msg } from '@toile/core';
 
 /** Deeper than any document of ours goes, levels: whatever walks down it has room on its stack. */
 const DEEPEST = 40;
@@ -21,15 +22,15 @@ export function unfitPart(body: unknown): FieldProblem | null {
   for (let next = waiting.pop(); next; next = waiting.pop()) {
     const { value, path, depth } = next;
     if (typeof value === 'string' && !isKeepable(value))
-      return { path, message: 'This holds a character that cannot be kept. Type it again' };
+      return { path, message: msg`This holds a character that cannot be kept. Type it again` };
     if (typeof value === 'number' && !(Math.abs(value) <= Number.MAX_SAFE_INTEGER))
-      return { path, message: 'This number is too large' };
+      return { path, message: msg`This number is too large` };
     if (value === null || typeof value !== 'object') continue;
-    if (depth === DEEPEST) return { path, message: `This goes deeper than ${DEEPEST} levels` };
+    if (depth === DEEPEST) return { path, message: msg`This goes deeper than ${DEEPEST} levels` };
     for (const key of Object.keys(value)) {
       const inner = Array.isArray(value) ? `${path}[${key}]` : path === '' ? key : `${path}.${key}`;
       if (NOT_NAMES.has(key) || !isKeepable(key))
-        return { path, message: `${JSON.stringify(key).slice(0, 80)} is not known here` };
+        return { path, message: msg`${JSON.stringify(key).slice(0, 80)} is not known here` };
       waiting.push({ value: Reflect.get(value, key), path: inner, depth: depth + 1 });
     }
   }

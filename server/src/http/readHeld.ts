@@ -4,6 +4,7 @@ import { ROUTES, type ParamsOf, type QueryOf, type ReadName, type Role } from '@
 import { inStudio, type Tx } from '../db/connection';
 import { marksOf, stateOf, type MarkedTable } from '../db/marks';
 import type { HeldAnswer } from './heldAnswers';
+import { languageAsked } from './language';
 import { allowed, checkedParams, queryOf, type Answer, type Services } from './register';
 
 /**
@@ -63,7 +64,7 @@ function register<N extends ReadName, More>(
     // anew the next time.
     const rows = stateOf(req.marks ?? (await marksOf(services.db, studioId)), of);
     const state = `${rows}@${moment}`;
-    const asked = JSON.stringify([name, studioId, role, params, query]);
+    const asked = JSON.stringify([name, studioId, role, params, query, languageAsked()]);
     const there = services.held.get(asked, state);
     if (there) {
       services.heldFrom('memory');
@@ -85,7 +86,10 @@ function told<N extends ReadName>(answer: Answer<N>, form: string, state: string
   if ('file' in answer) throw new Error('a file is not held');
   const text = Buffer.from('text' in answer ? answer.text : JSON.stringify(answer.body));
   const revision = 'text' in answer ? undefined : answer.revision;
-  return { text, etag: revision === undefined ? `W/"${digest(form, role, state)}"` : `"${revision}"` };
+  return {
+    text,
+    etag: revision === undefined ? `W/"${digest(form, role, languageAsked(), state)}"` : `"${revision}"`,
+  };
 }
 
 const digest = (...parts: readonly string[]): string =>

@@ -20,7 +20,7 @@ import {
   type StaleName,
   type WriteName,
 } from '@toile/contract';
-import { canonicalJson } from '@toile/core';
+import { canonicalJson, msg } from '@toile/core';
 import { inStudio, type Db, type Tx } from '../db/connection';
 import type { Standby } from '../db/standby';
 import { tellAudit } from './audit';
@@ -294,7 +294,7 @@ export async function checkedBody<N extends WriteName>(name: N, body: unknown): 
     // What a schema stumbles over (text asked to be trimmed that is a list) is as wrong as what it finds wrong.
     if (!(error instanceof ValidationError))
       throw new ProblemError('bad-input', {
-        detail: 'Something in it is of another kind than it should be.',
+        detail: msg`Something in it is of another kind than it should be.`,
       });
     const inner = error.inner.length > 0 ? error.inner : [error];
     const fields = inner

@@ -1,5 +1,5 @@
 import { sql } from 'kysely';
-import type { Unit } from '@toile/core';
+import { msg, type Unit } from '@toile/core';
 import { type LedgerAnswer } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
@@ -58,7 +58,7 @@ export function registerKit(services: Services): void {
     if (current.revision !== revision) throw stale(current.document, body);
     if (body.productId !== current.product_id)
       throw new ProblemError('bad-input', {
-        fields: [{ path: 'productId', message: 'A unit stays a unit of its product' }],
+        fields: [{ path: 'productId', message: msg`A unit stays a unit of its product` }],
       });
     // How much is left moves by the ledger alone.
     const unit: Unit = { ...body, remainingMg: current.document.remainingMg };
@@ -98,7 +98,7 @@ export function registerKit(services: Services): void {
 function sameId(inBody: string, inAddress: string): void {
   if (inBody !== inAddress)
     throw new ProblemError('bad-input', {
-      fields: [{ path: 'id', message: 'must be the id of the address' }],
+      fields: [{ path: 'id', message: msg`must be the id of the address` }],
     });
 }
 

@@ -9,6 +9,7 @@ import {
   type Chart,
   type Kit,
   type Substitute,
+  msg,
 } from '@toile/core';
 import { type ProductUsesAnswer, type SubstitutionAnswer, type SubstitutionInput } from '@toile/contract';
 import { incidentsOfRows, incidentsQuery } from '../care/incidents';
@@ -79,15 +80,15 @@ export function registerSubstitutions(services: Services): void {
       const next = substituteInChart(newest, product.id, substitute);
       if (!next)
         throw new ProblemError('bad-input', {
-          fields: [{ path: 'chartIds', message: `The chart of ${newest.client.name} no longer uses it` }],
+          fields: [{ path: 'chartIds', message: msg`The chart of ${newest.client.name} no longer uses it` }],
         });
       const because = substituteRefused(await chartNow(tx, newest, now), product.id, substitute.parts, kit);
       if (because !== null) {
         left.push({ chartId, clientName: newest.client.name, because });
         continue;
       }
-      const names = substitute.parts.map((p) => `${p.product.line} ${p.product.shade}`).join(' with ');
-      const reason = body.reason || `${product.line} ${product.shade} replaced by ${names}`;
+      const names = substitute.parts.map((p) => `${p.product.line} ${p.product.shade}`).join(msg` with `);
+      const reason = body.reason || msg`${product.line} ${product.shade} replaced by ${names}`;
       const kept = await insertVersion(
         tx,
         caller.studioId,
@@ -99,7 +100,7 @@ export function registerSubstitutions(services: Services): void {
       throw new ProblemError('bad-input', {
         fields: left.map((one) => ({
           path: 'chartIds',
-          message: `The chart of ${one.clientName} stays as it is. ${one.because}`,
+          message: msg`The chart of ${one.clientName} stays as it is. ${one.because}`,
         })),
       });
     const answer: SubstitutionAnswer = { changed, left };
@@ -145,7 +146,7 @@ export async function fromKit(
         .executeTakeFirst();
       if (!product || !unit)
         throw new ProblemError('bad-input', {
-          fields: [{ path: 'parts', message: 'A product or unit is not in this kit' }],
+          fields: [{ path: 'parts', message: msg`A product or unit is not in this kit` }],
         });
       return { product: product.document, unit: unit.document, pumps };
     }),

@@ -1,4 +1,4 @@
-import { PAPERS, type Lesson } from '@toile/core';
+import { PAPERS, type Lesson, msg } from '@toile/core';
 import type { SheetPaper } from '../print/callSheetPdf';
 import { measureText } from '../print/fonts';
 import { taggedDocument } from '../print/tagged';
@@ -43,7 +43,7 @@ export function fitted(lines: readonly string[]): CardText {
     kept.push(...broken);
     taken++;
   }
-  return { size, lines: [...kept, `and ${lines.length - taken} more, on the sheet`] };
+  return { size, lines: [...kept, msg`and ${lines.length - taken} more, on the sheet`] };
 }
 
 function brokenAt(line: string, size: number, wide: number): string[] {
@@ -66,10 +66,10 @@ export type CardSide = { readonly title: string; readonly lines: readonly string
 export function lessonCardPdf(lesson: Lesson, paper: SheetPaper): Promise<Buffer> {
   const [front, back] = cardSides(lesson);
   return cardPdf(
-    `${lesson.look}, card: ${lesson.name}`,
+    msg`${lesson.look}, card: ${lesson.name}`,
     [
-      { title: `${lesson.look}, at home`, lines: front },
-      { title: 'What the numbers are', lines: back },
+      { title: msg`${lesson.look}, at home`, lines: front },
+      { title: msg`What the numbers are`, lines: back },
     ],
     paper,
   );
@@ -111,7 +111,7 @@ export function cardPdf(title: string, sides: readonly CardSide[], paper: SheetP
       .font('plain')
       .fontSize(9)
       .fillColor('#444444')
-      .text('Cut along the dashes, fold between two sides.', left, 20 * MM + last * CARD.height + 4 * MM),
+      .text(msg`Cut along the dashes, fold between two sides.`, left, 20 * MM + last * CARD.height + 4 * MM),
   );
   return finished();
 }

@@ -1,4 +1,4 @@
-import { compactNotes, type Chart, type Compact } from '@toile/core';
+import { compactNotes, type Chart, type Compact, msg } from '@toile/core';
 import { labelsPdf } from '../palettes/labelSheet';
 import type { SheetPaper } from '../print/callSheetPdf';
 import { cardPdf, type CardSide } from './card';
@@ -22,20 +22,20 @@ export function compactSides(compact: Compact, chart: Chart): CardSide[] {
   const notes = compactNotes(compact, chart);
   const placed = inPlaceOrder(notes.pans);
   const tins = compact.tins.map((_, tin) => ({
-    title: compact.tins.length === 1 ? compact.name : `Tin ${tin + 1}`,
+    title: compact.tins.length === 1 ? compact.name : msg`Tin ${tin + 1}`,
     lines: placed
       .filter(({ place }) => place.tin === tin)
       .map(({ called, product, steps }) => `${called} ${product.line} ${product.shade}: ${steps.join(', ')}`),
   }));
-  const dated = placed.flatMap(({ called, refillOn }) => (refillOn ? [`${called} by ${refillOn}`] : []));
+  const dated = placed.flatMap(({ called, refillOn }) => (refillOn ? [msg`${called} by ${refillOn}`] : []));
   return [
     ...tins,
     {
-      title: 'Mixes, and what stays beside it',
+      title: msg`Mixes, and what stays beside it`,
       lines: [
         ...notes.mixes,
         ...notes.beside.map(({ name, why }) => `${name}: ${why}`),
-        ...(dated.length > 0 ? [`Fill again: ${dated.join(', ')}`] : []),
+        ...(dated.length > 0 ? [msg`Fill again: ${dated.join(', ')}`] : []),
       ],
     },
   ];
@@ -43,7 +43,7 @@ export function compactSides(compact: Compact, chart: Chart): CardSide[] {
 
 /** The card for the lid. */
 export const compactCard = (compact: Compact, chart: Chart, paper: SheetPaper): Promise<Buffer> =>
-  cardPdf(`${compact.name}, card`, compactSides(compact, chart), paper);
+  cardPdf(msg`${compact.name}, card`, compactSides(compact, chart), paper);
 
 type Placed = { readonly place: { readonly tin: number; readonly row: number; readonly column: number } };
 const inPlaceOrder = <T extends Placed>(pans: readonly T[]): T[] =>

@@ -1,5 +1,5 @@
 import { sql, type Selectable } from 'kysely';
-import { compactProblems, type Chart, type Compact } from '@toile/core';
+import { compactProblems, type Chart, type Compact, msg } from '@toile/core';
 import type { CompactAnswer } from '@toile/contract';
 import { chartVersion } from '../charts/queries';
 import type { Tx } from '../db/connection';
@@ -47,7 +47,7 @@ export function registerCompacts(services: Services): void {
 
   write(services, 'updateCompact', async ({ tx, body: { compact, version }, params, revision, stale }) => {
     const current = found(await rowOf(tx, params.id));
-    if (compact.id !== params.id) throw wrong('compact.id', 'must be the id of the address');
+    if (compact.id !== params.id) throw wrong('compact.id', msg`must be the id of the address`);
     check(compact, await chartVersion(tx, current.chart_id, version));
     const row = await tx
       .updateTable('compacts')
@@ -64,7 +64,7 @@ export function registerCompacts(services: Services): void {
     const row = found(await rowOf(tx, params.id));
     const chart = await chartVersion(tx, row.chart_id, row.version);
     const as = query.as ?? 'card';
-    if (as !== 'labels' && as !== 'card') throw wrong('as', 'labels or card');
+    if (as !== 'labels' && as !== 'card') throw wrong('as', msg`labels or card`);
     const paper: SheetPaper = query.paper === 'letter' ? 'letter' : 'a4';
     return {
       body: await services.print({ kind: 'compact', compact: row.document, chart, as, paper, origin }),

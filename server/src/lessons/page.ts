@@ -1,5 +1,5 @@
-import { stepsCounted, type Lesson, type LessonStep } from '@toile/core';
-import { escaped, page } from '../shares/page';
+import { stepsCounted, type Lesson, type LessonStep, msg } from '@toile/core';
+import { escaped, linkEnds, page } from '../shares/page';
 
 const STYLE =
   '<style>ol{padding:0;margin:0;list-style:none}li{padding:14px 0;border-bottom:1px solid #bbb}h2{font-size:20px;margin:0 0 4px}p{margin:4px 0}.n{display:inline-block;min-width:26px;height:26px;line-height:26px;text-align:center;border:2px solid #161616;border-radius:13px;font-weight:700;margin-right:6px}.drop{display:inline-block;background:#8c5a3c;border-radius:50%;vertical-align:middle;margin-left:8px}small{font-size:14px;color:#444}</style>';
@@ -19,20 +19,22 @@ function step(one: LessonStep, i: number): string {
     one.where.map((place) => `<p>${escaped(place)}</p>`).join('') +
     `<p>${escaped(one.how)}</p><p>✓ ${escaped(one.check)}</p>` +
     (one.fault ? `<p>${escaped(one.fault.seen)}? ${escaped(one.fault.cure)}</p>` : '') +
-    `<p><small>about ${one.minutes} min${one.waitMinutes > 0 ? `, then wait ${one.waitMinutes} min` : ''}</small></p></li>`
+    `<p><small>${escaped(one.waitMinutes > 0 ? msg`about ${one.minutes} min, then wait ${one.waitMinutes} min` : msg`about ${one.minutes} min`)}</small></p></li>`
   );
 }
 
 /** A lesson on the client's own phone: what is needed, step by step, what to mind. */
 export function lessonPage(lesson: Lesson, expiresAt: Date | null, changes: readonly string[] = []): string {
   return page(
-    `${lesson.look}, at home`,
-    `${STYLE}<h1>${escaped(lesson.look)}, at home</h1><p>For ${escaped(lesson.name)}: ${stepsCounted(lesson)}, about ${lesson.minutes} minutes. Stand before a mirror: your left is on the left.</p>` +
-      (changes.length > 0 ? `<h2>What is new</h2><p>${changes.map(escaped).join('<br>')}</p>` : '') +
-      `<h2>What you need</h2><p>${lesson.things.map(({ number, name }) => `<span class="n">${number}</span>${escaped(name)}`).join('<br>')}</p>` +
+    msg`${lesson.look}, at home`,
+    `${STYLE}<h1>${escaped(msg`${lesson.look}, at home`)}</h1><p>${escaped(msg`For ${lesson.name}: ${stepsCounted(lesson)}, about ${lesson.minutes} minutes. Stand before a mirror: your left is on the left.`)}</p>` +
+      (changes.length > 0
+        ? `<h2>${escaped(msg`What is new`)}</h2><p>${changes.map(escaped).join('<br>')}</p>`
+        : '') +
+      `<h2>${escaped(msg`What you need`)}</h2><p>${lesson.things.map(({ number, name }) => `<span class="n">${number}</span>${escaped(name)}`).join('<br>')}</p>` +
       `<p>${escaped(lesson.before)}</p><ol>${lesson.steps.map(step).join('')}</ol>` +
       lesson.minds.map((line) => `<p>${escaped(line)}</p>`).join('') +
-      `<p><small>${expiresAt ? `This link ends on ${escaped(expiresAt.toISOString().slice(0, 10))}.` : 'This link stays until your studio takes it back.'} Once opened it can be read without a network.</small></p>` +
+      `<p><small>${escaped(expiresAt ? linkEnds(expiresAt) : msg`This link stays until your studio takes it back.`)} ${escaped(msg`Once opened it can be read without a network.`)}</small></p>` +
       `<script src="/lesson-keep.js" defer></script>`,
   );
 }

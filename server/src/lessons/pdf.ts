@@ -1,4 +1,4 @@
-import { PAPERS, stepsCounted, type Lesson } from '@toile/core';
+import { PAPERS, stepsCounted, type Lesson, msg } from '@toile/core';
 import type { SheetPaper } from '../print/callSheetPdf';
 import { taggedDocument, type PartTag } from '../print/tagged';
 
@@ -33,13 +33,13 @@ export function lessonPdf(lesson: Lesson, paper: SheetPaper): Promise<Buffer> {
     doc.addPage({ size: [width, height], margin: 0 });
     y = MARGIN;
   };
-  say(`${lesson.look}, at home`, 18, 'H1');
+  say(msg`${lesson.look}, at home`, 18, 'H1');
   say(
-    `For ${lesson.name}: ${stepsCounted(lesson)}, about ${lesson.minutes} minutes. Stand before a mirror: your left is on the left.`,
+    msg`For ${lesson.name}: ${stepsCounted(lesson)}, about ${lesson.minutes} minutes. Stand before a mirror: your left is on the left.`,
     SIZE,
   );
   y += 6;
-  say('What you need', SIZE + 1, 'H2');
+  say(msg`What you need`, SIZE + 1, 'H2');
   for (const { number, name } of lesson.things) say(`${number}  ${name}`, SIZE);
   y += 4;
   say(lesson.before, SIZE);
@@ -59,7 +59,7 @@ export function lessonPdf(lesson: Lesson, paper: SheetPaper): Promise<Buffer> {
               .fillColor('#8c5a3c')
               .fill(),
           {
-            alt: `A spot of ${mm} mm, as wide as the drop`,
+            alt: msg`A spot of ${mm} mm, as wide as the drop`,
           },
         );
       }
@@ -67,7 +67,7 @@ export function lessonPdf(lesson: Lesson, paper: SheetPaper): Promise<Buffer> {
     }
     for (const place of step.where) say(place, SMALL, 'P', MARGIN + 10);
     say(step.how, SMALL, 'P', MARGIN + 10);
-    say(`Check: ${step.check}`, SMALL, 'P', MARGIN + 10);
+    say(msg`Check: ${step.check}`, SMALL, 'P', MARGIN + 10);
     if (step.fault) say(`${step.fault.seen}? ${step.fault.cure}`, SMALL, 'P', MARGIN + 10);
   });
   y += 8;

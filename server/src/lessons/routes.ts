@@ -1,4 +1,4 @@
-import { lessonChanges, lessonFrom, stepsOfVariant, TOOLS, type Lesson, type Tool } from '@toile/core';
+import { lessonChanges, lessonFrom, stepsOfVariant, TOOLS, type Lesson, type Tool, msg } from '@toile/core';
 import { type LessonLinkAnswer } from '@toile/contract';
 import { chartVersion, newestVersion } from '../charts/queries';
 import { hashOfSecret } from '../db/secrets';
@@ -18,13 +18,13 @@ export function registerLessons(services: Services): void {
     const keep = (query.steps ?? '').split(',').filter((id) => id !== '');
     const minutes = Number(query.minutes ?? USUAL_MINUTES);
     if (!Number.isInteger(minutes) || minutes < 1 || minutes > 180)
-      throw wrong('minutes', 'Whole minutes, 1 to 180');
+      throw wrong('minutes', msg`Whole minutes, 1 to 180`);
     const tools = toolsAsked(query.tools);
     const lesson = lessonFrom(chart, { minutes, tools, ...(keep.length > 0 ? { keep } : {}) });
-    if (lesson.steps.length === 0) throw wrong('steps', 'None of these is a step of this chart');
+    if (lesson.steps.length === 0) throw wrong('steps', msg`None of these is a step of this chart`);
     const paper: SheetPaper = query.paper === 'letter' ? 'letter' : 'a4';
     const as = query.as ?? 'sheet';
-    if (as !== 'sheet' && as !== 'card') throw wrong('as', 'sheet or card');
+    if (as !== 'sheet' && as !== 'card') throw wrong('as', msg`sheet or card`);
     return {
       body: await services.print({ kind: 'lesson', lesson, as, paper }),
       file: `lesson-${as === 'card' ? 'card-' : ''}${chart.id}.pdf`,
@@ -48,9 +48,9 @@ export function registerLessons(services: Services): void {
     const chart = await chartVersion(tx, params.id, body.version);
     const plan = new Set(stepsOfVariant(chart.steps, null).map(({ id }) => id));
     const strange = body.keep.findIndex((id) => !plan.has(id));
-    if (strange >= 0) throw wrong(`keep[${strange}]`, 'is not a step of this version');
+    if (strange >= 0) throw wrong(`keep[${strange}]`, msg`is not a step of this version`);
     if (lessonFrom(chart, body).steps.length === 0)
-      throw wrong('keep', 'None of these can be done at home with these tools');
+      throw wrong('keep', msg`None of these can be done at home with these tools`);
     const row = await tx
       .insertInto('lesson_links')
       .values({
@@ -84,9 +84,9 @@ export function registerLessons(services: Services): void {
     );
     if (isOver(row, now)) throw new ProblemError('link-ended');
     const chart = await chartVersion(tx, row.chart_id, version);
-    if (version <= row.version) throw wrong('version', 'Not newer than what the link shows');
+    if (version <= row.version) throw wrong('version', msg`Not newer than what the link shows`);
     if (lessonFrom(chart, lessonAsk(row)).steps.length === 0)
-      throw wrong('version', 'None of the lesson’s steps is in that version');
+      throw wrong('version', msg`None of the lesson’s steps is in that version`);
     const renewed = await tx
       .updateTable('lesson_links')
       .set({ version, was_version: row.version })
@@ -136,7 +136,7 @@ function toolsAsked(list: string | undefined): Tool[] | null {
   return names.map((name) => TOOLS.find((tool) => tool === name) ?? wrongTool());
 }
 const wrongTool = (): never => {
-  throw wrong('tools', `Some of ${TOOLS.join(', ')}`);
+  throw wrong('tools', msg`Some of ${TOOLS.join(', ')}`);
 };
 
 type Row = {

@@ -1,4 +1,4 @@
-import { documentHash, readLook, type Look } from '@toile/core';
+import { documentHash, readLook, type Look, msg } from '@toile/core';
 import { type FieldProblem, type ImportLooks, type ImportLooksAnswer } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { oneAtATime } from '../db/locks';
@@ -51,7 +51,7 @@ export async function takeInLooks(
     const read = readLook(text);
     if (!read.ok) problems.push(...read.problems.map((p) => ({ ...p, path: `${name}${p.path}` })));
     else if (looks.has(read.document.id))
-      problems.push({ path: name, message: 'This look stands in two of the files.' });
+      problems.push({ path: name, message: msg`This look stands in two of the files.` });
     else looks.set(read.document.id, read.document);
   }
   if (problems.length > 0) throw new ProblemError('bad-file', { fields: problems.slice(0, 40) });
@@ -68,7 +68,7 @@ export async function takeInLooks(
       parent: newest?.version ?? null,
       author: newest ? caller.name : look.author,
       at: now.toISOString(),
-      reason: `From a file${look.reason === '' ? '' : `: ${look.reason}`}`.slice(0, 4000),
+      reason: msg`From a file${look.reason === '' ? '' : `: ${look.reason}`}`.slice(0, 4000),
     });
     taken.push({ id: look.id, name: look.name, version });
   }

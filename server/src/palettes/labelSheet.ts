@@ -1,6 +1,6 @@
 import QRCode from 'qrcode';
 import { taggedDocument } from '../print/tagged';
-import { cellName, labToHex, type Lab, type Palette, type Product } from '@toile/core';
+import { cellName, labToHex, type Lab, type Palette, type Product, msg } from '@toile/core';
 
 /**
  * A4 in points, and labels of 38 x 21 mm in five columns: a common sheet, and small enough for the back of a
@@ -60,7 +60,12 @@ export function labelsPdf(name: string, labels: readonly PanLabel[]): Promise<Bu
   const perPage = SHEET.columns * SHEET.rows;
   if (labels.length === 0) {
     doc.addPage();
-    part('P', () => doc.font('plain').fontSize(12).text(`${name}: no pans yet.`, SHEET.left, SHEET.top));
+    part('P', () =>
+      doc
+        .font('plain')
+        .fontSize(12)
+        .text(msg`${name}: no pans yet.`, SHEET.left, SHEET.top),
+    );
   }
   for (const [i, label] of labels.entries()) {
     if (i % perPage === 0) {

@@ -4,6 +4,7 @@ import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { readHeld } from '../http/readHeld';
 import { read, write, type Services } from '../http/register';
+import { msg } from '@toile/core';
 
 /** Palettes: compacts as grids of pans, and their labels. */
 export function registerPalettes(services: Services): void {
@@ -36,7 +37,7 @@ export function registerPalettes(services: Services): void {
     );
     if (palette.id !== params.id)
       throw new ProblemError('bad-input', {
-        fields: [{ path: 'palette.id', message: 'must be the id of the address' }],
+        fields: [{ path: 'palette.id', message: msg`must be the id of the address` }],
       });
     await checkProducts(
       tx,
@@ -82,6 +83,6 @@ async function checkProducts(tx: Tx, ids: readonly string[]): Promise<void> {
   const known = await tx.selectFrom('products').select('id').where('id', 'in', ids).execute();
   if (known.length < new Set(ids).size)
     throw new ProblemError('bad-input', {
-      fields: [{ path: 'palette.pans', message: 'A pan holds a product that is not in this kit' }],
+      fields: [{ path: 'palette.pans', message: msg`A pan holds a product that is not in this kit` }],
     });
 }

@@ -15,6 +15,7 @@ import {
   type Timed,
   type TouchUpPlan,
   type WearGroup,
+  msg,
 } from '@toile/core';
 import { ROUTES } from '@toile/contract';
 import { wearGroups } from '../care/zoneWears';
@@ -144,7 +145,7 @@ export function registerPartyLog(services: Services, live: Live): void {
 /** The day whoever asks has; that of UTC where they say none. */
 function dayAsked(today: string | undefined, now: Date): string {
   if (today !== undefined && !isDay(today))
-    throw new ProblemError('bad-input', { fields: [{ path: 'today', message: 'A date, as 2031-05-14' }] });
+    throw new ProblemError('bad-input', { fields: [{ path: 'today', message: msg`A date, as 2031-05-14` }] });
   return today ?? now.toISOString().slice(0, 10);
 }
 

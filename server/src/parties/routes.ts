@@ -1,6 +1,6 @@
 import { sql } from 'kysely';
 import type { PartyAnswer, PartyInput, PartySummary } from '@toile/contract';
-import type { PartyPlan } from '@toile/core';
+import { msg, type PartyPlan } from '@toile/core';
 import { announce } from '../charts/live';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
@@ -62,7 +62,7 @@ export function registerParties(services: Services): void {
   write(services, 'updateParty', async ({ tx, body, params, revision, stale }) => {
     if (body.id !== params.id)
       throw new ProblemError('bad-input', {
-        fields: [{ path: 'id', message: 'must be the id of the address' }],
+        fields: [{ path: 'id', message: msg`must be the id of the address` }],
       });
     const updated = await tx
       .updateTable('parties')

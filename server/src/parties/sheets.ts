@@ -9,6 +9,7 @@ import {
   type Chart,
   type PartyPlan,
   type TouchUpsOf,
+  msg,
 } from '@toile/core';
 import { readSheetFor, type SheetLinkAnswer } from '@toile/contract';
 import { type Tx } from '../db/connection';
@@ -138,8 +139,8 @@ async function sheetOf(
       day: toldDay(party.date, manner.days, true),
     };
   const message = party.plan?.timetable
-    ? 'Nobody of this party by that name'
-    : 'Plan the day and keep its timetable first';
+    ? msg`Nobody of this party by that name`
+    : msg`Plan the day and keep its timetable first`;
   throw new ProblemError('bad-input', { fields: [{ path: 'whom', message }] });
 }
 

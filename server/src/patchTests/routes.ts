@@ -1,6 +1,6 @@
 import { sql } from 'kysely';
 import type { PatchTestAnswer, PatchTestInput } from '@toile/contract';
-import { productName, type PatchTest } from '@toile/core';
+import { productName, type PatchTest, msg } from '@toile/core';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { write, type Services } from '../http/register';
@@ -37,8 +37,8 @@ export function registerPatchTests(services: Services): void {
             path: wrong,
             message:
               wrong === 'id'
-                ? 'must be the id of the address'
-                : 'A test stays with its product: plan another',
+                ? msg`must be the id of the address`
+                : msg`A test stays with its product: plan another`,
           },
         ],
       });
@@ -49,7 +49,7 @@ export function registerPatchTests(services: Services): void {
     });
     if (there.revision === revision && altered >= 0)
       throw new ProblemError('bad-input', {
-        fields: [{ path: `readings[${altered}]`, message: 'What was read stays: add another reading' }],
+        fields: [{ path: `readings[${altered}]`, message: msg`What was read stays: add another reading` }],
       });
     const document = await documentOf(tx, body, there.clientId, caller.name, there.readings);
     const updated = await tx

@@ -5,6 +5,7 @@ import {
   weekSkill,
   type PracticeEvent,
   type PracticeTold,
+  msg,
 } from '@toile/core';
 import { may, type PracticeAnswer, type SharedSkill } from '@toile/contract';
 import type { Tx } from '../db/connection';
@@ -28,11 +29,11 @@ export function registerPractice(services: Services): void {
     const { event } = body;
     if (event.skill !== null && !skillNamed(event.skill))
       throw new ProblemError('bad-input', {
-        fields: [{ path: 'event.skill', message: 'There is no such skill' }],
+        fields: [{ path: 'event.skill', message: msg`There is no such skill` }],
       });
     if (Date.parse(event.at) > now.getTime() + AHEAD_MS)
       throw new ProblemError('bad-input', {
-        fields: [{ path: 'event.at', message: 'This is still to come' }],
+        fields: [{ path: 'event.at', message: msg`This is still to come` }],
       });
     if (event.kind === 'week' && !may(caller.role, 'manage')) throw new ProblemError('not-allowed');
     const inserted = await tx

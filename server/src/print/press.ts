@@ -1,6 +1,8 @@
 import { Piscina } from 'piscina';
 import { ProblemError } from '../http/problem';
+import { languageAsked } from '../http/language';
 import { printed, type PrintJob } from './jobs';
+import type { PressWork } from './pressWorker';
 
 /** Where work on paper and files is done. */
 export type Press = {
@@ -27,7 +29,7 @@ const IDLE_MS = 60_000;
  */
 export function openPress(worker: string, limits: Partial<PressLimits> = {}): Press {
   const { threads, waiting, ms, megabytes } = { ...LIMITS, ...limits };
-  const pool = new Piscina<PrintJob, Uint8Array>({
+  const pool = new Piscina<PressWork, Uint8Array>({
     filename: worker,
     minThreads: 0,
     maxThreads: threads,
@@ -41,7 +43,7 @@ export function openPress(worker: string, limits: Partial<PressLimits> = {}): Pr
       if (taken >= threads + waiting) throw new ProblemError('busy');
       taken++;
       try {
-        const made = await pool.run(job, { signal: AbortSignal.timeout(ms) });
+        const made = await pool.run({ job, language: languageAsked() }, { signal: AbortSignal.timeout(ms) });
         return Buffer.from(made.buffer, made.byteOffset, made.byteLength);
       } catch (error) {
         if (isLimit(error)) throw new ProblemError('busy');

@@ -1,4 +1,5 @@
 import { documentWithFonts, finished } from './fonts';
+import { languageNow } from '@toile/core';
 
 /** What a part of a document is to whoever has it read out. */
 export type PartTag = 'H1' | 'H2' | 'P' | 'Figure' | 'Note';
@@ -25,7 +26,7 @@ export function taggedDocument(title: string, options: PDFKit.PDFDocumentOptions
   const doc = documentWithFonts({
     ...options,
     margin: 0,
-    lang: 'en-GB',
+    lang: languageNow(),
     displayTitle: true,
     pdfVersion: '1.7',
     tagged: true,

@@ -8,6 +8,7 @@ import { allowed, callerOf, checkedBody, type Services } from '../http/register'
 import { byAddress, limitTries, type TryLimit } from '../http/tries';
 import { hashPassword, passwordFits } from './passwords';
 import { deviceInWords, devicesOf, endSessions, signOutEverywhere } from './sessions';
+import { msg } from '@toile/core';
 
 /** A venue's one address is many people's, and an account may be tried from many addresses: so many times as often. */
 const MANY = 10;
@@ -65,7 +66,7 @@ export function registerSession({ app, db }: Services, limit: TryLimit): void {
       .executeTakeFirst();
     if (!(await passwordFits(account?.password_hash, current)))
       throw new ProblemError('wrong-password', {
-        fields: [{ path: 'current', message: 'This is not the password you have now' }],
+        fields: [{ path: 'current', message: msg`This is not the password you have now` }],
       });
     const hash = await hashPassword(next);
     await inStudio(db, caller.studioId, async (tx) => {

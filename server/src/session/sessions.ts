@@ -5,6 +5,7 @@ import { sql } from 'kysely';
 import type { DeviceAnswer } from '@toile/contract';
 import type { Db, Tx } from '../db/connection';
 import type { Caller } from '../http/caller';
+import { msg } from '@toile/core';
 
 declare module 'express-session' {
   interface SessionData {
@@ -17,10 +18,10 @@ const idOf = (sid: string): string => createHash('sha256').update(sid).digest('h
 
 /** 'Firefox on Android', from what a browser says of itself; never more than that is kept. */
 export function deviceInWords(userAgent: string | undefined): string {
-  if (!userAgent) return 'an unknown device';
+  if (!userAgent) return msg`an unknown device`;
   const { browser, os, platform } = Bowser.parse(userAgent);
   const machine = os.name || platform.type;
-  return [browser.name || 'a browser', machine ? `on ${machine}` : null]
+  return [browser.name || msg`a browser`, machine ? msg`on ${machine}` : null]
     .filter(Boolean)
     .join(' ')
     .slice(0, 80);
@@ -36,7 +37,7 @@ export async function devicesOf(db: Db | Tx, caller: Caller, req: Request): Prom
     order by expire desc limit 100`.execute(db);
   return rows.map((row) => ({
     id: idOf(row.sid),
-    device: row.device ?? 'an unknown device',
+    device: row.device ?? msg`an unknown device`,
     since: row.since,
     lastUse: row.used.toISOString(),
     here: row.sid === req.sessionID,

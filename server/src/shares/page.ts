@@ -1,13 +1,17 @@
-import type { CallSheet } from '@toile/core';
+import { languageNow, msg, type CallSheet } from '@toile/core';
 
 /** Text as it may stand in a page. */
 export const escaped = (text: string): string =>
   text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
 
+/** Until when a link shows what it shows. */
+export const linkEnds = (expiresAt: Date): string =>
+  msg`This link ends on ${expiresAt.toISOString().slice(0, 10)}.`;
+
 /** A page of a phone with nothing but its own words in it. */
 export function page(title: string, body: string): string {
   return (
-    `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><meta name="robots" content="noindex">` +
+    `<!doctype html><html lang="${languageNow()}"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><meta name="robots" content="noindex">` +
     `<title>${escaped(title)}</title><style>body{margin:0;background:#f2f2f2;color:#161616;font:16px/1.5 sans-serif}main{max-width:640px;margin:0 auto;padding:12px}svg{width:100%;height:auto;display:block}</style></head>` +
     `<body><main>${body}</main></body></html>`
   );
@@ -15,10 +19,7 @@ export function page(title: string, body: string): string {
 
 /** One version of a chart to look at, with when the link ends. */
 export function sharedPage(title: string, svg: string, expiresAt: Date): string {
-  return page(
-    title,
-    `${svg}<p>To look at only. This link ends on ${escaped(expiresAt.toISOString().slice(0, 10))}.</p>`,
-  );
+  return page(title, `${svg}<p>${escaped(msg`To look at only.`)} ${escaped(linkEnds(expiresAt))}</p>`);
 }
 
 /** A call sheet as a page of a phone, times first. */
@@ -35,7 +36,7 @@ export function sheetPage(sheet: CallSheet, day: string, expiresAt: Date): strin
         .map((part) => `<h2>${escaped(part.title)}</h2><ul>${part.rows.map(row).join('')}</ul>`)
         .join('') +
       sheet.foot.map((line) => `<p>${escaped(line)}</p>`).join('') +
-      `<p>As it stands now: look again before you set out. This link ends on ${escaped(expiresAt.toISOString().slice(0, 10))}.</p>`,
+      `<p>${escaped(msg`As it stands now: look again before you set out.`)} ${escaped(linkEnds(expiresAt))}</p>`,
   );
 }
 
@@ -54,7 +55,7 @@ export const bareHeaders = (keep: { readonly until: Date | null } | null = null)
 /** What an unknown or ended link shows. */
 export function endedPage(): string {
   return page(
-    'Nothing to see here',
-    '<h1>This link shows nothing</h1><p>It may have ended or been taken back. Ask the studio for a new one.</p>',
+    msg`Nothing to see here`,
+    `<h1>${escaped(msg`This link shows nothing`)}</h1><p>${escaped(msg`It may have ended or been taken back. Ask the studio for a new one.`)}</p>`,
   );
 }

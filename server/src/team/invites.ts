@@ -17,6 +17,7 @@ import { limitTries } from '../http/tries';
 import { hashPassword } from '../session/passwords';
 import { enter } from '../session/routes';
 import { signOutEverywhere } from '../session/sessions';
+import { msg } from '@toile/core';
 
 /** Links that fail, from one address: nobody guesses a secret of 24 bytes, and nobody is let try. */
 const TRIES = { windowMs: 15 * 60_000, tries: 30 } as const;
@@ -39,7 +40,7 @@ export function registerInvites(services: Services): void {
       .executeTakeFirst();
     if (here)
       throw new ProblemError('bad-input', {
-        fields: [{ path: 'email', message: 'Somebody of the team has this email' }],
+        fields: [{ path: 'email', message: msg`Somebody of the team has this email` }],
       });
     const row = await insert(tx, caller, {
       id,

@@ -5,6 +5,9 @@ import {
   type Features,
   type PatchTest,
   type ShelfLife,
+  msg,
+  plural,
+  term,
 } from '@toile/core';
 import type { DueItem, VisitAnswer } from '@toile/contract';
 
@@ -42,16 +45,16 @@ export function whatIsDue(
   return [
     ...people.flatMap((c): DueItem[] => {
       const missing = consentMissing(today, c);
-      const asks = missing === 'perhaps' ? 'perhaps not of age: ask for' : 'a minor: get and note';
+      const asks = missing === 'perhaps' ? msg`perhaps not of age: ask for` : msg`a minor: get and note`;
       return missing === null
         ? []
-        : [{ kind: 'consent', words: `${c.name}: ${asks} a guardian’s consent`, clientId: c.id }];
+        : [{ kind: 'consent', words: msg`${c.name}: ${term(asks)} a guardian’s consent`, clientId: c.id }];
     }),
     ...people
       .filter((c) => c.sensitivities.length > 0 && c.patchTests.length === 0)
       .map((c): DueItem => ({
         kind: 'patch test',
-        words: `${c.name}: ask for the patch test result (${c.sensitivities.join(', ')})`,
+        words: msg`${c.name}: ask for the patch test result (${c.sensitivities.join(', ')})`,
         clientId: c.id,
       })),
     ...people.flatMap((c) => c.patchTests.flatMap((test) => patchTestDue(c, test, now, today))),
@@ -60,8 +63,8 @@ export function whatIsDue(
       .map((c): DueItem => ({
         kind: 're-read',
         words: c.lastRead
-          ? `${c.name}: skin last read ${daysBetween(c.lastRead, today)} days ago`
-          : `${c.name}: skin not read yet`,
+          ? msg`${c.name}: skin last read ${daysBetween(c.lastRead, today)} days ago`
+          : msg`${c.name}: skin not read yet`,
         clientId: c.id,
       })),
     ...shelf(opened, today),
@@ -77,15 +80,17 @@ function patchTestDue(client: ClientCare, test: PatchTest, now: Date, today: str
   switch (state.is) {
     case 'planned':
       return test.plannedFor <= today
-        ? told(`lay the patch test of ${test.product}${state.late ? `, planned for ${test.plannedFor}` : ''}`)
+        ? told(
+            msg`lay the patch test of ${test.product}${state.late ? msg`, planned for ${test.plannedFor}` : ''}`,
+          )
         : [];
     case 'laid':
     case 'clear so far':
-      return state.late ? told(`read the patch test of ${test.product}`) : [];
+      return state.late ? told(msg`read the patch test of ${test.product}`) : [];
     case 'reacted':
     case 'unsure':
       return told(
-        `the patch test of ${test.product} ${state.is === 'reacted' ? 'reacted' : 'was not clear'}`,
+        msg`the patch test of ${test.product} ${state.is === 'reacted' ? msg`reacted` : msg`was not clear`}`,
       );
     case 'clear':
       return [];
@@ -104,13 +109,13 @@ function shelf(opened: readonly OpenedUnits[], today: string): DueItem[] {
   if (tally.past > 0)
     items.push({
       kind: 'expired',
-      words: `${tally.past} ${tally.past === 1 ? 'unit is' : 'units are'} past the shelf life after opening`,
+      words: msg`${plural(tally.past)`${tally.past} unit is|${tally.past} units are`} past the shelf life after opening`,
       clientId: null,
     });
   if (tally.soon > 0)
     items.push({
       kind: 'expiring',
-      words: `${tally.soon} ${tally.soon === 1 ? 'unit runs' : 'units run'} out of shelf life within 30 days`,
+      words: msg`${plural(tally.soon)`${tally.soon} unit runs|${tally.soon} units run`} out of shelf life within 30 days`,
       clientId: null,
     });
   return items;

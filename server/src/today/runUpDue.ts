@@ -1,4 +1,12 @@
-import { clientRunUp, partyRunUp, RUN_UP_WORDS, runUpState, runUpTasks, type RunUpKind } from '@toile/core';
+import {
+  clientRunUp,
+  partyRunUp,
+  RUN_UP_WORDS,
+  runUpState,
+  runUpTasks,
+  type RunUpKind,
+  msg,
+} from '@toile/core';
 import type { DueItem, VisitAnswer } from '@toile/contract';
 
 /** How far ahead of a visit its run-up begins, and how long after it it ends, days. */
@@ -17,7 +25,7 @@ export function runUpDue(visits: readonly VisitAnswer[], today: string): DueItem
       .filter(({ id }) => own.includes(id) && !TOLD_OTHERWISE.includes(id))
       .map((task) => ({ id: task.id, state: runUpState(task, visit.runUp.includes(task.id), today) }));
     const words = [
-      ...tasks.filter(({ state }) => state === 'late').map(({ id }) => `late: ${lower(RUN_UP_WORDS[id])}`),
+      ...tasks.filter(({ state }) => state === 'late').map(({ id }) => msg`late: ${lower(RUN_UP_WORDS[id])}`),
       ...tasks.filter(({ state }) => state === 'now').map(({ id }) => lower(RUN_UP_WORDS[id])),
     ];
     if (words.length === 0) return [];
@@ -41,7 +49,9 @@ export function partyRunUpDue(parties: readonly Party[], today: string): DueItem
       state: runUpState(task, runUp?.includes(task.id) ?? false, today),
     }));
     const words = [
-      ...tasks.filter(({ state }) => state === 'late').map((task) => `late: ${lower(RUN_UP_WORDS[task.id])}`),
+      ...tasks
+        .filter(({ state }) => state === 'late')
+        .map((task) => msg`late: ${lower(RUN_UP_WORDS[task.id])}`),
       ...tasks.filter(({ state }) => state === 'now').map((task) => lower(RUN_UP_WORDS[task.id])),
     ];
     return words.length === 0

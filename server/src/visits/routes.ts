@@ -1,6 +1,6 @@
 import { sql } from 'kysely';
 import type { VisitAnswer, VisitInput } from '@toile/contract';
-import type { RunUpKind } from '@toile/core';
+import { msg, type RunUpKind } from '@toile/core';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { write, type Services } from '../http/register';
@@ -49,7 +49,7 @@ export function registerVisits(services: Services): void {
         fields: [
           {
             path: wrong,
-            message: wrong === 'id' ? 'must be the id of the address' : 'A visit stays with its client',
+            message: wrong === 'id' ? msg`must be the id of the address` : msg`A visit stays with its client`,
           },
         ],
       });

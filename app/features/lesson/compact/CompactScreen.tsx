@@ -1,6 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
-import type { Chart } from '@toile/core';
+import { msg, type Chart } from '@toile/core';
 import { may, type CompactAnswer, type KitAnswer } from '@toile/contract';
 import { useChart, useCompacts, useKit, useSession } from '../../../data/hooks';
 import { Button, Choice, Column, Line, Ready, Screen } from '../../../ui';
@@ -15,7 +15,7 @@ export function CompactScreen({ id }: { readonly id: string }) {
   const router = useRouter();
   return (
     <Screen
-      title="Compact"
+      title={msg`Compact`}
       above={chart.data ? `${chart.data.chart.client.name} · ${chart.data.chart.look.name}` : undefined}
       widest={1100}
       onBack={() => router.navigate(`/charts/${id}/lesson`)}
@@ -68,7 +68,7 @@ function Compacts({ chart, list, kit }: CompactsProps) {
     <Column gap="$4">
       {list.length > 1 ? (
         <Choice
-          label="Compacts of this chart"
+          label={msg`Compacts of this chart`}
           options={list.map(({ compact }) => compact.id)}
           words={Object.fromEntries(list.map(({ compact }) => [compact.id, compact.name]))}
           chosen={[open.compact.id]}
@@ -86,7 +86,7 @@ function Compacts({ chart, list, kit }: CompactsProps) {
       />
       {edits ? (
         <Line>
-          <Button onPress={() => setFresh(true)}>Put another together</Button>
+          <Button onPress={() => setFresh(true)}>{msg`Put another together`}</Button>
         </Line>
       ) : null}
     </Column>

@@ -8,6 +8,7 @@ import {
   type Compact,
   type CompactNotes,
   type CompactPlace,
+  msg,
 } from '@toile/core';
 import { Body, Button, Column, Label, Line, Subheading } from '../../../ui';
 import { PaletteGrid } from '../../palettes/PaletteGrid';
@@ -39,7 +40,7 @@ export function CompactTins({ compact, notes, editable, asked, onChange }: TinsP
     <Column gap="$3">
       {compact.tins.map((tin, i) => (
         <Column key={tin.id} gap="$1">
-          {compact.tins.length > 1 ? <Subheading fontSize="$4">{`Tin ${i + 1}`}</Subheading> : null}
+          {compact.tins.length > 1 ? <Subheading fontSize="$4">{msg`Tin ${i + 1}`}</Subheading> : null}
           <PaletteGrid
             palette={tinAsPalette(compact, i)}
             products={products}
@@ -55,8 +56,8 @@ export function CompactTins({ compact, notes, editable, asked, onChange }: TinsP
           {note
             ? `${note.called}: ${note.name}`
             : compact.tins.some(({ pans }) => pans.length > 0)
-              ? `${placeName(compact, place)} is empty.`
-              : 'Nothing of these steps stands in a pan by itself.'}
+              ? msg`${placeName(compact, place)} is empty.`
+              : msg`Nothing of these steps stands in a pan by itself.`}
         </Body>
         {note ? <Label>{note.steps.join(', ')}</Label> : null}
         {note && editable && compact.tins.length > 1 ? (
@@ -66,20 +67,20 @@ export function CompactTins({ compact, notes, editable, asked, onChange }: TinsP
               return to ? (
                 <Button
                   key={tin.id}
-                  label={`Move ${note.called} to tin ${i + 1}`}
+                  label={msg`Move ${note.called} to tin ${i + 1}`}
                   onPress={() => {
                     onChange(movePanTo(compact, place, { tin: i, ...to }));
                     setPlace({ tin: i, ...to });
                   }}
                 >
-                  {`To tin ${i + 1}`}
+                  {msg`To tin ${i + 1}`}
                 </Button>
               ) : null;
             })}
           </Line>
         ) : null}
         {editable ? (
-          <Label>Drag a pan to its place. By keys: arrows choose, Shift with an arrow moves it.</Label>
+          <Label>{msg`Drag a pan to its place. By keys: arrows choose, Shift with an arrow moves it.`}</Label>
         ) : null}
       </Column>
     </Column>

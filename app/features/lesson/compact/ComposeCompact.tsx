@@ -7,6 +7,7 @@ import {
   productName,
   type Arrangement,
   type Chart,
+  msg,
 } from '@toile/core';
 import { newId } from '@toile/contract';
 import { call } from '../../../data/call';
@@ -60,13 +61,10 @@ export function ComposeCompact({ chart, asked, edits, onKept, onLeave }: Compose
     });
   return (
     <Column gap="$4">
-      <Label>
-        What the lesson’s steps lay, as pans in tins: all that stands by itself goes in, bottles and tubes
-        stay as they are.
-      </Label>
+      <Label>{msg`What the lesson’s steps lay, as pans in tins: all that stands by itself goes in, bottles and tubes stay as they are.`}</Label>
       <Line gap="$4" alignItems="flex-start">
         <Stepper
-          label="Rows of a tin"
+          label={msg`Rows of a tin`}
           unit=""
           value={rows}
           minimum={1}
@@ -75,7 +73,7 @@ export function ComposeCompact({ chart, asked, edits, onKept, onLeave }: Compose
           onChange={setRows}
         />
         <Stepper
-          label="Columns of a tin"
+          label={msg`Columns of a tin`}
           unit=""
           value={columns}
           minimum={1}
@@ -84,8 +82,8 @@ export function ComposeCompact({ chart, asked, edits, onKept, onLeave }: Compose
           onChange={setColumns}
         />
         <Stepper
-          label="Put on"
-          unit="times a week"
+          label={msg`Put on`}
+          unit={msg`times a week`}
           value={perWeek}
           minimum={1}
           maximum={21}
@@ -94,16 +92,16 @@ export function ComposeCompact({ chart, asked, edits, onKept, onLeave }: Compose
         />
       </Line>
       <Choice
-        label="Laid out"
+        label={msg`Laid out`}
         options={ARRANGEMENTS}
-        words={{ 'order of use': 'in order of use', 'light to dark': 'light to dark' }}
+        words={{ 'order of use': msg`in order of use`, 'light to dark': msg`light to dark` }}
         chosen={[by]}
         onChange={([one]) => one && setBy(one)}
       />
       {used.length > 0 ? (
         <Choice
           several
-          label="In the purse already"
+          label={msg`In the purse already`}
           options={used.map(({ id }) => id)}
           words={Object.fromEntries(used.map((product) => [product.id, productName(product)]))}
           chosen={[...has]}
@@ -114,11 +112,14 @@ export function ComposeCompact({ chart, asked, edits, onKept, onLeave }: Compose
       <CompactNotesPart notes={{ ...notes, beside }} />
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       <Line>
-        {onLeave ? <Button onPress={onLeave}>Leave it</Button> : null}
+        {onLeave ? <Button onPress={onLeave}>{msg`Leave it`}</Button> : null}
         {edits ? (
-          <Button kind="main" large disabled={busy} onPress={() => void keep()}>
-            Keep this compact
-          </Button>
+          <Button
+            kind="main"
+            large
+            disabled={busy}
+            onPress={() => void keep()}
+          >{msg`Keep this compact`}</Button>
         ) : null}
       </Line>
     </Column>

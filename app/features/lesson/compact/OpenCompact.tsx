@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 import { useMemo } from 'react';
-import { compactNotes, renewedCompact, type Chart, type Compact } from '@toile/core';
+import { compactNotes, renewedCompact, type Chart, type Compact, msg } from '@toile/core';
 import { newId, pathTo, type CompactAnswer, type KitAnswer } from '@toile/contract';
 import { call } from '../../../data/call';
 import { useChart, useRefresh } from '../../../data/hooks';
@@ -89,14 +89,14 @@ function Opened({ answer, saved, work, chart, newest, kit, edits, told, onTold }
           <Line gap="$4" alignItems="flex-end">
             <View minWidth={220} flex={1}>
               <Field
-                label="Name on the labels"
+                label={msg`Name on the labels`}
                 value={compact.name}
                 onChange={(name) => setCompact({ ...compact, name: name.slice(0, 200) })}
               />
             </View>
             <Stepper
-              label="Put on"
-              unit="times a week"
+              label={msg`Put on`}
+              unit={msg`times a week`}
               value={compact.perWeek}
               minimum={1}
               maximum={21}
@@ -107,7 +107,7 @@ function Opened({ answer, saved, work, chart, newest, kit, edits, told, onTold }
         ) : null}
         {edits && compact.tins.length < MOST_TINS ? (
           <Line>
-            <Button onPress={() => setCompact(withAnotherTin(compact, chart))}>Another tin</Button>
+            <Button onPress={() => setCompact(withAnotherTin(compact, chart))}>{msg`Another tin`}</Button>
           </Line>
         ) : null}
         {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
@@ -119,20 +119,22 @@ function Opened({ answer, saved, work, chart, newest, kit, edits, told, onTold }
                 begin(saved);
                 if (failure) void refresh();
               }}
-            >
-              Undo all
-            </Button>
-            <Button large grow kind="main" disabled={busy} onPress={() => void keep()}>
-              Save the compact
-            </Button>
+            >{msg`Undo all`}</Button>
+            <Button
+              large
+              grow
+              kind="main"
+              disabled={busy}
+              onPress={() => void keep()}
+            >{msg`Save the compact`}</Button>
           </Line>
         ) : (
-          <Column gap="$2" role="group" aria-label="On paper">
-            <Subheading fontSize="$4">On paper</Subheading>
+          <Column gap="$2" role="group" aria-label={msg`On paper`}>
+            <Subheading fontSize="$4">{msg`On paper`}</Subheading>
             <Line>
-              <Button onPress={() => print('labels', 'a4')}>Labels</Button>
-              <Button onPress={() => print('card', 'a4')}>Card for the lid, A4</Button>
-              <Button onPress={() => print('card', 'letter')}>Card for the lid, Letter</Button>
+              <Button onPress={() => print('labels', 'a4')}>{msg`Labels`}</Button>
+              <Button onPress={() => print('card', 'a4')}>{msg`Card for the lid, A4`}</Button>
+              <Button onPress={() => print('card', 'letter')}>{msg`Card for the lid, Letter`}</Button>
             </Line>
           </Column>
         )}

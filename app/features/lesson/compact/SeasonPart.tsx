@@ -7,6 +7,8 @@ import {
   seasonOf,
   type Chart,
   type Refit,
+  msg,
+  plural,
 } from '@toile/core';
 import type { ChartAnswer, ClientAnswer, CompactAnswer, KitAnswer, LessonLinkAnswer } from '@toile/contract';
 import { call } from '../../../data/call';
@@ -34,8 +36,8 @@ export function SeasonPart(props: SeasonProps) {
   const client = useClient(props.chart.client.id);
   const worn = useChart(props.newest.id);
   return (
-    <Column gap="$2" role="group" aria-label="Another season">
-      <Subheading fontSize="$4">Another season</Subheading>
+    <Column gap="$2" role="group" aria-label={msg`Another season`}>
+      <Subheading fontSize="$4">{msg`Another season`}</Subheading>
       <Ready remote={client}>
         {(person) => (
           <Ready remote={worn}>{(data) => <Season {...props} client={person} worn={data} />}</Ready>
@@ -90,7 +92,7 @@ function Season({
   /** The compact for a version, and every link of the lesson that still shows an older one. */
   const follow = async (to: Chart): Promise<void> => {
     const next = renewedCompact(compact, chart, to, todayText());
-    if (!next) return onTold(['None of its steps is in the chart any more: put another together.']);
+    if (!next) return onTold([msg`None of its steps is in the chart any more: put another together.`]);
     await call('updateCompact', {
       params: { id: compact.id },
       body: { compact: next, version: to.version },
@@ -103,7 +105,7 @@ function Season({
       ...compactChanges(compact, next, [chart, to]),
       ...(moved.length > 0
         ? [
-            `${moved.length === 1 ? 'The lesson’s link shows' : `${moved.length} links show`} it, and what is new.`,
+            msg`${plural(moved.length)`The lesson’s link shows|${moved.length} links show`} it, and what is new.`,
           ]
         : []),
     ]);
@@ -117,7 +119,7 @@ function Season({
         params: { id: newest.id },
         body: {
           parent: newest.version,
-          reason: `Another season, read ${read ? howFar(read.at) : 'never'}`,
+          reason: msg`Another season, read ${read ? howFar(read.at) : msg`never`}`,
           chart: next,
         },
       });
@@ -126,7 +128,7 @@ function Season({
   if (told)
     return (
       <Column gap="$1" role="status">
-        <Body fontWeight="700">Taken over.</Body>
+        <Body fontWeight="700">{msg`Taken over.`}</Body>
         {told.map((words) => (
           <Body key={words}>{words}</Body>
         ))}
@@ -135,44 +137,40 @@ function Season({
   return (
     <Column gap="$2">
       <Label>
-        {read ? `Skin last read ${howFar(read.at)}.` : 'The skin has not been read: read it first.'}
+        {read ? msg`Skin last read ${howFar(read.at)}.` : msg`The skin has not been read: read it first.`}
       </Label>
       {behind ? (
         <Column gap="$2">
-          <Body>{`It is for version ${answer.version}; the chart is at version ${newest.version}.`}</Body>
+          <Body>{msg`It is for version ${answer.version}; the chart is at version ${newest.version}.`}</Body>
           {edits ? (
             <Line>
               <Button disabled={busy} onPress={() => void save(() => follow(newest))}>
-                {`Bring it to version ${newest.version}`}
+                {msg`Bring it to version ${newest.version}`}
               </Button>
             </Line>
           ) : null}
         </Column>
       ) : refit ? (
         <Column gap="$2">
-          <Column gap="$1" role="list" aria-label="What still holds">
+          <Column gap="$1" role="list" aria-label={msg`What still holds`}>
             {lines.map(({ stepId, kind, words }) => (
               <Body key={stepId} role="listitem">{`${MARKS[kind]} ${words}`}</Body>
             ))}
           </Column>
           {needs.length === 0 ? (
-            <Body fontWeight="700">Nothing is to be changed.</Body>
+            <Body fontWeight="700">{msg`Nothing is to be changed.`}</Body>
           ) : edits ? (
             <Line>
-              <Button kind="main" disabled={busy} onPress={() => void takeOver()}>
-                Take it over
-              </Button>
+              <Button kind="main" disabled={busy} onPress={() => void takeOver()}>{msg`Take it over`}</Button>
             </Line>
           ) : null}
         </Column>
       ) : busy ? (
-        <Loading words="Comparing with the newest reading and the kit" />
+        <Loading words={msg`Comparing with the newest reading and the kit`} />
       ) : (
         <Line>
-          <Button disabled={!read} onPress={() => void check()}>
-            What still holds?
-          </Button>
-          <Button href={`/clients/${client.id}/read`}>Read the skin</Button>
+          <Button disabled={!read} onPress={() => void check()}>{msg`What still holds?`}</Button>
+          <Button href={`/clients/${client.id}/read`}>{msg`Read the skin`}</Button>
         </Line>
       )}
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}

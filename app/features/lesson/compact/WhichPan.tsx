@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { identifyPan, type Compact, type CompactNotes, type Lab, type PanNote } from '@toile/core';
+import { identifyPan, type Compact, type CompactNotes, type Lab, type PanNote, msg } from '@toile/core';
 import { call } from '../../../data/call';
 import { useSaving } from '../../../data/useSaving';
 import { Body, Button, Column, Label, LabField, Line, Subheading, Swatch } from '../../../ui';
@@ -8,7 +8,7 @@ import { verdictInWords } from '../../kit/identifyView';
 /** One reading of a pan that has lost its label: which of this compact's it is. */
 export function WhichPan({ compact, notes }: { readonly compact: Compact; readonly notes: CompactNotes }) {
   const [lab, setLab] = useState<Lab | null>(null);
-  const { busy, failure, save } = useSaving('The reader did not answer. Try again.');
+  const { busy, failure, save } = useSaving(msg`The reader did not answer. Try again.`);
   const found = lab
     ? identifyPan(
         lab,
@@ -21,33 +21,33 @@ export function WhichPan({ compact, notes }: { readonly compact: Compact; readon
       setLab((await call('sample', { body: { pan } })).lab);
     });
   return (
-    <Column gap="$2" role="group" aria-label="Which pan is this?">
-      <Subheading fontSize="$4">Which pan is this?</Subheading>
+    <Column gap="$2" role="group" aria-label={msg`Which pan is this?`}>
+      <Subheading fontSize="$4">{msg`Which pan is this?`}</Subheading>
       {found && lab ? (
         <Column gap="$1" aria-live="polite">
           <Line flexWrap="nowrap">
-            <Swatch lab={lab} size={44} label="the pan as read" />
+            <Swatch lab={lab} size={44} label={msg`the pan as read`} />
             <Body flex={1} fontWeight="700">
               {verdictInWords(found)}
             </Body>
           </Line>
           {found.guesses.map(({ product, certainty, deltaE }) => (
             <Label key={product.id}>
-              {`${notes.pans.find((pan) => pan.product.id === product.id)!.called} ${product.line} ${product.shade}: ${Math.round(100 * certainty)} %, ${deltaE.toFixed(1)} from its colour`}
+              {msg`${notes.pans.find((pan) => pan.product.id === product.id)!.called} ${product.line} ${product.shade}: ${Math.round(100 * certainty)} %, ${deltaE.toFixed(1)} from its colour`}
             </Label>
           ))}
         </Column>
       ) : null}
-      <LabField label="The pan as read" button="Which one is it?" onLab={setLab} />
+      <LabField label={msg`The pan as read`} button={msg`Which one is it?`} onLab={setLab} />
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-      <Label>Or hold the stand-in reader to a pan</Label>
+      <Label>{msg`Or hold the stand-in reader to a pan`}</Label>
       <Line>
         {notes.pans
           .filter(({ product }) => product.lab !== null)
           .map((pan) => (
             <Button
               key={pan.called}
-              label={`Read ${pan.called}`}
+              label={msg`Read ${pan.called}`}
               disabled={busy}
               onPress={() => void hold(pan)}
             >

@@ -1,5 +1,6 @@
 import { addDays } from './day';
 import { clock } from './clock';
+import { messages, msg } from '../messages';
 
 export const DAY_ORDERS = ['day month', 'month day', 'year month day'] as const;
 export const CLOCKS = ['24 hours', '12 hours'] as const;
@@ -29,7 +30,7 @@ export function toldClock(minute: number, by: Manner['clock']): string {
   if (by === '24 hours') return plain;
   const [hours, minutes] = plain.split(':');
   const hour = Number(hours);
-  return `${hour % 12 === 0 ? 12 : hour % 12}:${minutes} ${hour < 12 ? 'am' : 'pm'}`;
+  return `${hour % 12 === 0 ? 12 : hour % 12}:${minutes} ${hour < 12 ? msg`am` : msg`pm`}`;
 }
 
 /**
@@ -46,8 +47,21 @@ export function toldHours(words: string, by: Manner['clock']): string {
   );
 }
 
-const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'] as const;
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sept', 'Oct', 'Nov', 'Dec'] as const;
+const WEEKDAYS = messages(['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat']);
+const MONTHS = messages([
+  'Jan',
+  'Feb',
+  'Mar',
+  'Apr',
+  'May',
+  'Jun',
+  'Jul',
+  'Aug',
+  'Sept',
+  'Oct',
+  'Nov',
+  'Dec',
+]);
 
 /** A day, YYYY-MM-DD, as a studio tells it: 'Wed 25 Nov', 'Wed Nov 25, 2031', 'Wed 2031-11-25'. */
 export function toldDay(day: string, order: Manner['days'], withYear: boolean): string {

@@ -1,6 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { DRY_ZONES, OILY_ZONES, type Features } from '../face';
 import { closed, oneOf, TextSchema } from '../schema';
+import { messagesIn, msg, plural } from '../messages';
 
 export const ACCESS_NEEDS = [
   'tremor',
@@ -55,107 +56,110 @@ export type ConsultQuestion = Ask & {
 };
 
 /** What a first talk asks, in order: the same at the table and on a client's own phone. */
-export const CONSULT_QUESTIONS: readonly ConsultQuestion[] = [
-  {
-    key: 'usual',
-    kind: 'words',
-    asks: 'What do you usually wear on your face?',
-    label: 'Usually',
-    health: false,
-  },
-  {
-    key: 'disliked',
-    kind: 'words',
-    asks: 'What do you dislike, or never want again?',
-    label: 'Dislikes',
-    health: false,
-  },
-  { key: 'wished', kind: 'words', asks: 'What would you love to see?', label: 'Wishes', health: false },
-  { key: 'hours', kind: 'hours', asks: 'How many hours must it hold?', label: 'Must hold', health: false },
-  {
-    key: 'oily',
-    kind: 'several',
-    options: OILY_ZONES,
-    asks: 'Where does your skin shine during the day?',
-    label: 'Shines',
-    health: false,
-  },
-  {
-    key: 'dry',
-    kind: 'yes or no',
-    asks: 'Does your skin feel tight or dry all over?',
-    label: 'Dry skin',
-    health: false,
-  },
-  {
-    key: 'dryZones',
-    kind: 'several',
-    options: DRY_ZONES,
-    asks: 'If only in places: where?',
-    label: 'Dry at',
-    health: false,
-  },
-  {
-    key: 'lenses',
-    kind: 'yes or no',
-    asks: 'Do you wear contact lenses?',
-    label: 'Contact lenses',
-    health: false,
-  },
-  {
-    key: 'access',
-    kind: 'several',
-    options: ACCESS_NEEDS,
-    asks: 'What would make it easier for you?',
-    label: 'Made easier by',
-    health: false,
-  },
-  {
-    key: 'guardian',
-    kind: 'line',
-    asks: 'If you are under age: who says yes, and how are they reached?',
-    label: 'Guardian',
-    health: false,
-  },
-  {
-    key: 'photos',
-    kind: 'one',
-    options: PHOTO_CONSENTS,
-    asks: 'Photographs of your face',
-    label: 'Photographs',
-    health: false,
-  },
-  {
-    key: 'keepHealth',
-    kind: 'yes or no',
-    asks: 'May the studio keep what you say about your health, so that it can choose products with care?',
-    label: 'May keep words on health',
-    hint: 'You can say no, and you can have it taken out later.',
-    health: false,
-  },
-  {
-    key: 'sensitivities',
-    kind: 'list',
-    asks: 'What has your skin or have your eyes reacted to?',
-    label: 'Sensitive to',
-    hint: 'Divided by commas: latex, nickel, a perfume',
-    health: true,
-  },
-  {
-    key: 'conditions',
-    kind: 'words',
-    asks: 'Is there anything about your skin or eyes we should know?',
-    label: 'Conditions, in own words',
-    health: true,
-  },
-  {
-    key: 'treatments',
-    kind: 'words',
-    asks: 'Any treatment of the skin, lashes or lips in the last weeks?',
-    label: 'Treatments',
-    health: true,
-  },
-];
+export const CONSULT_QUESTIONS: readonly ConsultQuestion[] = messagesIn(
+  ['asks', 'label', 'hint'],
+  [
+    {
+      key: 'usual',
+      kind: 'words',
+      asks: 'What do you usually wear on your face?',
+      label: 'Usually',
+      health: false,
+    },
+    {
+      key: 'disliked',
+      kind: 'words',
+      asks: 'What do you dislike, or never want again?',
+      label: 'Dislikes',
+      health: false,
+    },
+    { key: 'wished', kind: 'words', asks: 'What would you love to see?', label: 'Wishes', health: false },
+    { key: 'hours', kind: 'hours', asks: 'How many hours must it hold?', label: 'Must hold', health: false },
+    {
+      key: 'oily',
+      kind: 'several',
+      options: OILY_ZONES,
+      asks: 'Where does your skin shine during the day?',
+      label: 'Shines',
+      health: false,
+    },
+    {
+      key: 'dry',
+      kind: 'yes or no',
+      asks: 'Does your skin feel tight or dry all over?',
+      label: 'Dry skin',
+      health: false,
+    },
+    {
+      key: 'dryZones',
+      kind: 'several',
+      options: DRY_ZONES,
+      asks: 'If only in places: where?',
+      label: 'Dry at',
+      health: false,
+    },
+    {
+      key: 'lenses',
+      kind: 'yes or no',
+      asks: 'Do you wear contact lenses?',
+      label: 'Contact lenses',
+      health: false,
+    },
+    {
+      key: 'access',
+      kind: 'several',
+      options: ACCESS_NEEDS,
+      asks: 'What would make it easier for you?',
+      label: 'Made easier by',
+      health: false,
+    },
+    {
+      key: 'guardian',
+      kind: 'line',
+      asks: 'If you are under age: who says yes, and how are they reached?',
+      label: 'Guardian',
+      health: false,
+    },
+    {
+      key: 'photos',
+      kind: 'one',
+      options: PHOTO_CONSENTS,
+      asks: 'Photographs of your face',
+      label: 'Photographs',
+      health: false,
+    },
+    {
+      key: 'keepHealth',
+      kind: 'yes or no',
+      asks: 'May the studio keep what you say about your health, so that it can choose products with care?',
+      label: 'May keep words on health',
+      hint: 'You can say no, and you can have it taken out later.',
+      health: false,
+    },
+    {
+      key: 'sensitivities',
+      kind: 'list',
+      asks: 'What has your skin or have your eyes reacted to?',
+      label: 'Sensitive to',
+      hint: 'Divided by commas: latex, nickel, a perfume',
+      health: true,
+    },
+    {
+      key: 'conditions',
+      kind: 'words',
+      asks: 'Is there anything about your skin or eyes we should know?',
+      label: 'Conditions, in own words',
+      health: true,
+    },
+    {
+      key: 'treatments',
+      kind: 'words',
+      asks: 'Any treatment of the skin, lashes or lips in the last weeks?',
+      label: 'Treatments',
+      health: true,
+    },
+  ],
+);
 
 const HEALTH = CONSULT_QUESTIONS.filter(({ health }) => health).map(({ key }) => key);
 
@@ -231,7 +235,7 @@ function withoutHealth({ sensitivities: _s, conditions: _c, treatments: _t, ...r
 export function answerInWords(answers: Consult, key: ConsultKey): string {
   const value = answers[key];
   if (value === undefined) return '';
-  if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  if (typeof value === 'number') return `${value} ${value === 1 ? 'hour' : 'hours'}`;
-  return typeof value === 'string' ? value : value.length === 0 ? 'none' : value.join(', ');
+  if (typeof value === 'boolean') return value ? msg`yes` : msg`no`;
+  if (typeof value === 'number') return plural(value)`${value} hour|${value} hours`;
+  return typeof value === 'string' ? value : value.length === 0 ? msg`none` : value.join(', ');
 }

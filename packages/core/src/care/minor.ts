@@ -1,5 +1,6 @@
 import type { Features } from '../face';
 import type { Consult } from './consult';
+import { msg } from '../messages';
 
 /** Ages under which somebody is asked for and a light touch is given. Local rules may say otherwise, and come first. */
 const MINOR_UNDER = 18;
@@ -61,16 +62,16 @@ export function photographRefused(
 export function minorInWords(day: string, client: Young): string | null {
   const { birthYear, guardianConsent } = client;
   const minority = minorityOn(day, client);
-  const born = birthYear === null ? '' : `, born in ${birthYear}`;
+  const born = birthYear === null ? '' : msg`, born in ${birthYear}`;
   switch (consentMissing(day, client)) {
     case 'perhaps':
-      return `Born in ${birthYear}, perhaps not of age yet: ask, and note a guardian’s consent where it is needed.`;
+      return msg`Born in ${birthYear ?? ''}, perhaps not of age yet: ask, and note a guardian’s consent where it is needed.`;
     case 'child':
     case 'minor':
-      return `A minor${born}: a guardian’s consent is needed and not noted.`;
+      return msg`A minor${born}: a guardian’s consent is needed and not noted.`;
     case null:
       return guardianConsent === ''
         ? null
-        : `A minor${minority === null ? '' : born}. Consent: ${guardianConsent}.`;
+        : msg`A minor${minority === null ? '' : born}. Consent: ${guardianConsent}.`;
   }
 }

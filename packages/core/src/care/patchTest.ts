@@ -1,6 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import type { Incident } from './incident';
 import { closed, DateSchema, InstantSchema, NoteSchema, oneOf, TextSchema, UuidSchema } from '../schema';
+import { msg } from '../messages';
 
 export const PATCH_PLACES = ['inner arm', 'behind the ear', 'jaw', 'neck'] as const;
 /** What is seen when a test is read: nothing, something, or neither surely. No word of what it is. */
@@ -132,13 +133,13 @@ export function patchSpeaksAgainst(
   const told = minded?.find((one) => one.productId === productId);
   switch (told?.verdict) {
     case 'reacted':
-      return `reacted in the patch test of ${told.on}`;
+      return msg`reacted in the patch test of ${told.on}`;
     case 'suspected':
-      return `is left alone since the incident of ${told.on}`;
+      return msg`is left alone since the incident of ${told.on}`;
     case 'unsure':
-      return `was not clear in the patch test of ${told.on}`;
+      return msg`was not clear in the patch test of ${told.on}`;
     case 'missing':
-      return `has a patch test of ${told.on} without a result`;
+      return msg`has a patch test of ${told.on} without a result`;
     default:
       return null;
   }

@@ -1,6 +1,7 @@
 import { PLAIN_FEATURES, TEMPLATE } from '../face';
 import { CHART_FORMAT, type Chart, type Step } from '../look';
 import type { RecordedEvent } from './event';
+import { msg } from '../messages';
 
 /** What somebody is called whose person was taken out of a chart. */
 export const SOMEBODY = 'Somebody';
@@ -54,7 +55,7 @@ export function eventWithoutWords(event: RecordedEvent): RecordedEvent {
 }
 
 const wornOnly = ({ lab }: NonNullable<Chart['occasion']['outfit']>[number], i: number) => ({
-  name: `colour ${i + 1}`,
+  name: msg`colour ${i + 1}`,
   lab,
 });
 

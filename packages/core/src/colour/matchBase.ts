@@ -1,6 +1,7 @@
 import type { Lab } from './lab';
 import { buildMixTable, searchMixTable, type Mix, type MixTable, type MixTableOptions } from './mixTable';
 import type { Mixable } from './predictMixes';
+import { msg } from '../messages';
 
 export type BaseMatches = {
   /** Best single products, nearest first. */
@@ -39,9 +40,9 @@ export function matchBase(target: Lab, kit: readonly Mixable[], options: MatchOp
 
 /** How a colour difference reads to an eye, in words. */
 export function differenceInWords(deltaE: number): string {
-  if (deltaE < 0.5) return 'not visible';
-  if (deltaE < 1) return 'barely visible';
-  if (deltaE < 2) return 'visible side by side';
-  if (deltaE < 4) return 'visible';
-  return 'plainly off';
+  if (deltaE < 0.5) return msg`not visible`;
+  if (deltaE < 1) return msg`barely visible`;
+  if (deltaE < 2) return msg`visible side by side`;
+  if (deltaE < 4) return msg`visible`;
+  return msg`plainly off`;
 }

@@ -2,6 +2,7 @@ import { clock, toldHours, type Manner } from '../calendar';
 import type { Visit } from './instance';
 import { faceOf, hairOf, type Guest, type Hands, type PartyPlan } from './party';
 import { COME_BEFORE_MINUTES } from './simulate';
+import { msg, term } from '../messages';
 
 /** Whom a sheet is for: everybody's day for whoever plans it, one pair of hands, or one person. */
 export type SheetFor =
@@ -61,9 +62,9 @@ export function callSheet(
   if (whom.kind === 'whole')
     return {
       title: party.name,
-      whom: 'The whole day',
+      whom: msg`The whole day`,
       lead: [
-        `${plan.guests.length} people, ${plan.hands.length} pairs of hands, ${plan.chairs.length} chairs.`,
+        msg`${plan.guests.length} people, ${plan.hands.length} pairs of hands, ${plan.chairs.length} chairs.`,
       ],
       parts: [
         ...plan.hands.map((hands) => handsPart(hands, visits, say, false)),
@@ -75,7 +76,7 @@ export function callSheet(
             .map((visit) => ({ ...say.row(visit), detail: say.hands(visit) })),
         })),
         {
-          title: 'Ready by',
+          title: msg`Ready by`,
           rows: [...plan.guests]
             .sort((a, b) => a.readyBy - b.readyBy)
             .map((guest) => ({
@@ -115,14 +116,14 @@ export function callSheet(
     const wait = before ? visit.start - before.start - before.minutes : 0;
     const waits: SheetRow[] =
       before && wait >= WAIT_MINUTES
-        ? [{ time: clock(before.start + before.minutes), what: `${wait} minutes free`, detail: '' }]
+        ? [{ time: clock(before.start + before.minutes), what: msg`${wait} minutes free`, detail: '' }]
         : [];
     return [
       ...waits,
       {
         time: clock(visit.start),
         what: say.what(visit),
-        detail: `${say.hands(visit)}, ${visit.minutes} min`,
+        detail: msg`${say.hands(visit)}, ${visit.minutes} min`,
       },
     ];
   });
@@ -131,12 +132,12 @@ export function callSheet(
     whom: guest.name,
     lead: first
       ? [
-          `Be at ${say.where(first)} at ${clock(first.start - COME_BEFORE_MINUTES)}.`,
-          `Ready by ${clock(guest.readyBy)}.`,
+          msg`Be at ${say.where(first)} at ${clock(first.start - COME_BEFORE_MINUTES)}.`,
+          msg`Ready by ${clock(guest.readyBy)}.`,
         ]
-      : ['Nothing is planned.'],
-    parts: [{ title: 'Your times', rows: [...rows, ...appointments(guest)] }],
-    foot: first ? [HOW_TO_COME] : [],
+      : [msg`Nothing is planned.`],
+    parts: [{ title: msg`Your times`, rows: [...rows, ...appointments(guest)] }],
+    foot: first ? [term(HOW_TO_COME)] : [],
   };
 }
 
@@ -159,16 +160,16 @@ function roundParts(
       const does = touchUpsOf(guest.id, (round.start - done) / 60);
       return does.length === 0 ? [] : [{ time: '', what: guest.name, detail: does.join(' ') }];
     });
-    return rows.length === 0 ? [] : [{ title: `Touch-ups at ${clock(round.start)}`, rows }];
+    return rows.length === 0 ? [] : [{ title: msg`Touch-ups at ${clock(round.start)}`, rows }];
   });
 }
 
 const appointments = (guest: Guest): SheetRow[] =>
-  guest.busy.map((one) => ({ time: clock(one.from), what: one.title, detail: `until ${clock(one.to)}` }));
+  guest.busy.map((one) => ({ time: clock(one.from), what: one.title, detail: msg`until ${clock(one.to)}` }));
 
 function readyDetail(guest: Guest, visits: readonly Visit[]): string {
   const last = visits.filter((visit) => visit.of === guest.id).at(-1);
-  return last ? `done ${clock(last.start + last.minutes)}` : 'nothing planned';
+  return last ? msg`done ${clock(last.start + last.minutes)}` : msg`nothing planned`;
 }
 
 /** A pair of hands' own day; what they are away for stands on their own sheet alone. */
@@ -177,7 +178,7 @@ function handsPart(hands: Hands, visits: readonly Visit[], say: Sayer, own: bool
   const last = mine.at(-1);
   const breaks = (hands.away ?? []).map(({ from, to, title }): Timed => ({
     at: from,
-    row: { time: clock(from), what: own ? title : 'Away', detail: `until ${clock(to)}` },
+    row: { time: clock(from), what: own ? title : msg`Away`, detail: msg`until ${clock(to)}` },
   }));
   const lunch: Timed[] = hands.lunch
     ? [
@@ -185,8 +186,8 @@ function handsPart(hands: Hands, visits: readonly Visit[], say: Sayer, own: bool
           at: hands.lunch.from,
           row: {
             time: clock(hands.lunch.from),
-            what: 'Lunch',
-            detail: `${hands.lunch.minutes} min, until ${clock(hands.lunch.to)} at the latest`,
+            what: msg`Lunch`,
+            detail: msg`${hands.lunch.minutes} min, until ${clock(hands.lunch.to)} at the latest`,
           },
         },
       ]
@@ -200,7 +201,7 @@ function handsPart(hands: Hands, visits: readonly Visit[], say: Sayer, own: bool
     const freeAt = before ? before.start + before.minutes : 0;
     const free: Timed[] =
       before && pause >= Math.max(WAIT_MINUTES, hands.rest) && !taken(freeAt, visit.start)
-        ? [{ at: freeAt, row: { time: clock(freeAt), what: `${pause} minutes free`, detail: '' } }]
+        ? [{ at: freeAt, row: { time: clock(freeAt), what: msg`${pause} minutes free`, detail: '' } }]
         : [];
     return [...free, { at: visit.start, row: say.row(visit) }];
   });
@@ -208,10 +209,10 @@ function handsPart(hands: Hands, visits: readonly Visit[], say: Sayer, own: bool
   return {
     title: hands.name,
     rows: [
-      { time: clock(hands.arrives), what: 'Arrives', detail: `sets up in ${hands.setUp} min` },
+      { time: clock(hands.arrives), what: msg`Arrives`, detail: msg`sets up in ${hands.setUp} min` },
       ...rows,
       ...(last
-        ? [{ time: clock(last.start + last.minutes), what: 'Packs up', detail: `${hands.packUp} min` }]
+        ? [{ time: clock(last.start + last.minutes), what: msg`Packs up`, detail: msg`${hands.packUp} min` }]
         : []),
     ],
   };
@@ -223,7 +224,7 @@ function sayer(plan: PartyPlan, looks: ReadonlyMap<string, string>) {
   const guestOf = (visit: Visit): Guest | undefined => plan.guests.find((guest) => guest.id === visit.of);
   const what = (visit: Visit): string => {
     const guest = guestOf(visit);
-    return !guest ? 'Touch-ups' : visit.task === hairOf(guest) ? 'Hair' : 'Make-up';
+    return !guest ? 'Touch-ups' : visit.task === hairOf(guest) ? msg`Hair` : 'Make-up';
   };
   const chairOf = (visit: Visit): PartyPlan['chairs'][number] | undefined =>
     plan.chairs.find((chair) => chair.id === visit.chair);
@@ -242,8 +243,8 @@ function sayer(plan: PartyPlan, looks: ReadonlyMap<string, string>) {
       const look = guest && what(visit) === 'Make-up' ? looks.get(guest.id) : undefined;
       return {
         time: clock(visit.start),
-        what: `${guest?.name ?? 'Everyone'}, ${what(visit).toLowerCase()}`,
-        detail: [`until ${clock(visit.start + visit.minutes)}`, where(visit), look]
+        what: `${guest?.name ?? msg`Everyone`}, ${what(visit).toLowerCase()}`,
+        detail: [msg`until ${clock(visit.start + visit.minutes)}`, where(visit), look]
           .filter((word) => word !== undefined && word !== '')
           .join(' · '),
       };

@@ -1,6 +1,7 @@
 import { clock } from '../calendar';
 import type { ChairKind, DayTask, PartyDay, Person } from './instance';
 import { CHAIR_WORDS, nameOf, personOf, placeName, workerOf } from './named';
+import { msg, plural } from '../messages';
 
 /** One thing that stands in the way. */
 export type DayCause =
@@ -15,21 +16,23 @@ export type DayCause =
 export function wordsFor(day: PartyDay, cause: DayCause): string {
   switch (cause.kind) {
     case 'readyBy':
-      return `${nameOf(day, cause.person)} is to be ready at ${clock(personOf(day, cause.person)?.readyBy ?? 0)}`;
+      return msg`${nameOf(day, cause.person)} is to be ready at ${clock(personOf(day, cause.person)?.readyBy ?? 0)}`;
     case 'named':
-      return `only ${workerOf(day, cause.worker)?.name ?? cause.worker} may do ${nameOf(day, cause.person)}`;
+      return msg`only ${workerOf(day, cause.worker)?.name ?? cause.worker} may do ${nameOf(day, cause.person)}`;
     case 'appointment':
-      return `${nameOf(day, cause.person)} has ${cause.title} at ${clock(cause.from)}`;
+      return msg`${nameOf(day, cause.person)} has ${cause.title} at ${clock(cause.from)}`;
     case 'away':
-      return `${workerOf(day, cause.worker)?.name ?? cause.worker} is away from ${clock(cause.from)}: ${cause.title}`;
+      return msg`${workerOf(day, cause.worker)?.name ?? cause.worker} is away from ${clock(cause.from)}: ${cause.title}`;
     case 'lunch':
-      return `${workerOf(day, cause.worker)?.name ?? cause.worker} eats`;
+      return msg`${workerOf(day, cause.worker)?.name ?? cause.worker} eats`;
     case 'chair': {
       const n = day.chairs.filter(
         (chair) => chair.place === cause.place && chair.kind === cause.chair,
       ).length;
       const what = CHAIR_WORDS[cause.chair];
-      return `there ${n === 1 ? `is one ${what}` : `are ${n} ${what}s`} at ${placeName(day, cause.place)}`;
+      return plural(
+        n,
+      )`there is one ${what} at ${placeName(day, cause.place)}|there are ${n} ${what}s at ${placeName(day, cause.place)}`;
     }
   }
 }

@@ -8,6 +8,7 @@ import {
   type Worker,
 } from './instance';
 import { CHAIR_WORDS, personOf, placeName } from './named';
+import { messages, msg, term } from '../messages';
 
 /** Something that can be done about it. */
 export type DayChange =
@@ -18,13 +19,13 @@ export type DayChange =
   | { readonly kind: 'hands'; readonly does: 'makeup' | 'hair' };
 
 /** What another pair of hands is called until somebody names it. */
-export const ONE_MORE = { makeup: 'One more artist', hair: 'One more hair stylist' } as const;
+export const ONE_MORE = messages({ makeup: 'One more artist', hair: 'One more hair stylist' } as const);
 
 /** What a hair stylist is called in a plan that was just begun. */
 export const SOME_STYLIST = 'Hair stylist';
 /** Whether a name is one hands have until somebody names them: what was timed of such is of anybody. */
 export const isNobodyYet = (name: string): boolean =>
-  [SOME_STYLIST, ...Object.values(ONE_MORE)].some((one) => one === name);
+  [term(SOME_STYLIST), ...Object.values(ONE_MORE)].some((one) => one === name);
 
 /** Points: fifteen minutes earlier, one more pair of hands, a chair, a minute later. */
 const PRICES = { quarterHourEarlier: 100, hands: 400, chair: 60, minuteLater: 6 } as const;
@@ -49,17 +50,17 @@ export function priceOf(day: PartyDay, change: DayChange): number {
 export function changeWords(day: PartyDay, change: DayChange): string {
   switch (change.kind) {
     case 'earlier':
-      return `Begin ${change.minutes} minutes earlier`;
+      return msg`Begin ${change.minutes} minutes earlier`;
     case 'later': {
       const person = personOf(day, change.person);
-      return `${person?.name ?? change.person} ready at ${clock((person?.readyBy ?? 0) + change.minutes)}`;
+      return msg`${person?.name ?? change.person} ready at ${clock((person?.readyBy ?? 0) + change.minutes)}`;
     }
     case 'lighter': {
       const person = personOf(day, change.person);
       return `${person?.name ?? change.person}: ${person ? wayWords(person, change.way) : change.way}`;
     }
     case 'chair':
-      return `One more ${CHAIR_WORDS[change.chair]} at ${placeName(day, change.place)}`;
+      return msg`One more ${CHAIR_WORDS[change.chair]} at ${placeName(day, change.place)}`;
     case 'hands':
       return ONE_MORE[change.does];
   }
@@ -70,7 +71,7 @@ function wayWords(person: Person, id: string): string {
   const usual = person.ways.find((one) => !one.relax);
   const hair = (tasks: readonly DayTask[] | undefined): boolean =>
     tasks?.some((task) => chairKindOf(task.kind) === 'hair') ?? false;
-  return hair(usual?.tasks) && !hair(way?.tasks) ? 'no hair' : 'a lighter look';
+  return hair(usual?.tasks) && !hair(way?.tasks) ? msg`no hair` : msg`a lighter look`;
 }
 
 /** The day after a change. */

@@ -4,6 +4,7 @@ import { howLate, type HowLateOptions } from './howLate';
 import type { PartyDay, Person } from './instance';
 import { listed } from '../listed';
 import { wholeDay, type OpenDay } from './wholeDay';
+import { msg, plural } from '../messages';
 
 export type Explained = {
   readonly possible: boolean;
@@ -38,7 +39,7 @@ export function explainDay(given: OpenDay, options: ExplainOptions = {}): Explai
       alone: [],
       causes: [],
       sure: true,
-      words: 'Everybody can be ready in time.',
+      words: msg`Everybody can be ready in time.`,
     };
   const alone = day.people.flatMap((person) => {
     const until = earliestAlone(day, person);
@@ -47,7 +48,7 @@ export function explainDay(given: OpenDay, options: ExplainOptions = {}): Explai
       {
         person: person.id,
         until,
-        words: `${person.name} needs until ${clock(until)} even if everyone waits.`,
+        words: msg`${person.name} needs until ${clock(until)} even if everyone waits.`,
       },
     ];
   });
@@ -81,8 +82,8 @@ export function explainDay(given: OpenDay, options: ExplainOptions = {}): Explai
 }
 
 function missingIn(minutes: number): string {
-  if (!Number.isFinite(minutes)) return 'Somebody finds no place at all.';
-  return minutes === 1 ? '1 minute is missing.' : `${minutes} minutes are missing.`;
+  if (!Number.isFinite(minutes)) return msg`Somebody finds no place at all.`;
+  return plural(minutes)`1 minute is missing.|${minutes} minutes are missing.`;
 }
 
 function reasonIn(day: PartyDay, causes: readonly DayCause[], people: readonly Person[]): string {
@@ -92,12 +93,12 @@ function reasonIn(day: PartyDay, causes: readonly DayCause[], people: readonly P
   if (!first || !last) return `${others.join('; ')}.`;
   const when =
     first.readyBy === last.readyBy
-      ? `at ${clock(first.readyBy)}`
-      : `between ${clock(first.readyBy)} and ${clock(last.readyBy)}`;
+      ? msg`at ${clock(first.readyBy)}`
+      : msg`between ${clock(first.readyBy)} and ${clock(last.readyBy)}`;
   const names = listed(people.map((person) => person.name));
   const list =
-    people.length === 1 ? `${names} cannot be ready ${when}` : `${names} cannot all be ready ${when}`;
-  return others.length > 0 ? `${list}, while ${others.join(' and ')}.` : `${list}.`;
+    people.length === 1 ? msg`${names} cannot be ready ${when}` : msg`${names} cannot all be ready ${when}`;
+  return others.length > 0 ? msg`${list}, while ${others.join(msg` and `)}.` : `${list}.`;
 }
 
 /** When a person would be done with the house to themselves; null when they cannot be done at all. */

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { msg } from '../messages';
 
 /** What a column of a table of people holds. */
 type Column = 'name' | 'role' | 'ready' | 'face' | 'hair';
@@ -65,7 +66,7 @@ function rowAsLine(cell: (column: Column) => string, known: ReadonlySet<Column>)
   const ready = cell('ready');
   // 'Orr, Helen' is one name.
   const name = cell('name').replace(/^([^,]+),\s*(.+)$/, '$2 $1');
-  return [name, cell('role'), ready, hair, bare ? 'no makeup' : face]
+  return [name, cell('role'), ready, hair, bare ? msg`no makeup` : face]
     .filter((part) => part !== '')
     .join(', ');
 }

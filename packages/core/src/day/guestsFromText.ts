@@ -2,6 +2,7 @@ import { CHILD_UNDER } from '../care';
 import { roleBeside, roleTold } from './guestRoleWords';
 import { guestTable } from './guestTable';
 import type { GuestRole } from './party';
+import { msg } from '../messages';
 
 /** One line of a pasted list, as far as it was understood. */
 export type PastedGuest = {
@@ -44,9 +45,9 @@ export function guestsFromText(
     const guest = guestOf(raw.replace(BULLET, '').trim());
     const key = typeof guest === 'string' ? '' : guest.name.toLocaleLowerCase();
     if (typeof guest === 'string') say(guest);
-    else if (guest.name.length > LONGEST_NAME) say(`A name has at most ${LONGEST_NAME} letters.`);
-    else if (seen.has(key)) say(`${guest.name} is there twice.`);
-    else if (already.has(key)) say(`${guest.name} is on the list already.`);
+    else if (guest.name.length > LONGEST_NAME) say(msg`A name has at most ${LONGEST_NAME} letters.`);
+    else if (seen.has(key)) say(msg`${guest.name} is there twice.`);
+    else if (already.has(key)) say(msg`${guest.name} is on the list already.`);
     else {
       seen.add(key);
       guests.push(guest);
@@ -72,7 +73,7 @@ function guestOf(text: string): PastedGuest | string {
   takeTimes(line);
   takeAges(line);
   takeServices(line);
-  if (line.times.length > 1) return 'There are two times in this line: leave the one to be ready by.';
+  if (line.times.length > 1) return msg`There are two times in this line: leave the one to be ready by.`;
   let name: string | null = null;
   let roleAsTold: string | null = null;
   const parts = line.rest
@@ -82,7 +83,7 @@ function guestOf(text: string): PastedGuest | string {
     .flatMap((part) => WORK_AFTER.exec(part)?.slice(1) ?? part);
   for (const part of parts) {
     if (/^[-–—.:&+]*$/.test(part)) {
-      if (/[–—]/.test(part) && name === null) return 'Begin with a name.';
+      if (/[–—]/.test(part) && name === null) return msg`Begin with a name.`;
       continue;
     }
     const bare = /^\d{1,3}$/.exec(part);
@@ -90,7 +91,7 @@ function guestOf(text: string): PastedGuest | string {
     const beside: ReturnType<typeof roleBeside> = name === null ? roleBeside(part) : null;
     if (bare && line.face === null) line.face = Number(part);
     else if (role !== null && line.role !== null && line.role !== role && roleAsTold !== null)
-      return `"${roleAsTold}" and "${part}" are two roles: leave one.`;
+      return msg`"${roleAsTold}" and "${part}" are two roles: leave one.`;
     else if (role !== null) {
       roleAsTold ??= part;
       line.role = role;
@@ -99,12 +100,12 @@ function guestOf(text: string): PastedGuest | string {
       line.role = beside.role;
       roleAsTold = part;
     } else if (name === null && /\p{L}/u.test(part) && !WORK_ALONE.test(part)) name = part;
-    else if (name === null && !WORK_ALONE.test(part)) return 'Begin with a name.';
-    else return `"${part}" is neither a role, a time as 11:30, nor minutes as "hair 40".`;
+    else if (name === null && !WORK_ALONE.test(part)) return msg`Begin with a name.`;
+    else return msg`"${part}" is neither a role, a time as 11:30, nor minutes as "hair 40".`;
   }
   // Nobody's name is known yet: she is the bridesmaid, or the second of them.
   name ??= roleAsTold;
-  if (name === null) return 'Begin with a name.';
+  if (name === null) return msg`Begin with a name.`;
   const odd = noName(name);
   if (odd) return odd;
   return {
@@ -128,10 +129,10 @@ const SMALL =
 
 /** Why words are hardly one person's name; null where they may be. */
 function noName(name: string): string | null {
-  if (/\S\s+(?:&|\+|and)\s+\S/i.test(name)) return `"${name}" may be two people: one a line.`;
+  if (/\S\s+(?:&|\+|and)\s+\S/i.test(name)) return msg`"${name}" may be two people: one a line.`;
   const words = name.split(/\s+/);
   const small = words.slice(1).filter((word) => /^\p{Ll}/u.test(word) && !SMALL.test(word));
-  return /^\p{Lu}/u.test(name) && small.length >= 2 ? `"${name}" reads as no name: begin with one.` : null;
+  return /^\p{Lu}/u.test(name) && small.length >= 2 ? msg`"${name}" reads as no name: begin with one.` : null;
 }
 
 const FACE = 'face|make-?\\s?up|mua';

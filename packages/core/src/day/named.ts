@@ -1,4 +1,5 @@
 import type { ChairKind, PartyDay, Person, Worker } from './instance';
+import { messages } from '../messages';
 
 /** Somebody of a day by id, and what they are called. */
 export const personOf = (day: PartyDay, id: string): Person | undefined =>
@@ -9,8 +10,8 @@ export const nameOf = (day: PartyDay, id: string): string => personOf(day, id)?.
 export const placeName = (day: PartyDay, id: string): string =>
   day.places.find((one) => one.id === id)?.name ?? id;
 
-export const CHAIR_WORDS: Readonly<Record<ChairKind, string>> = {
+export const CHAIR_WORDS: Readonly<Record<ChairKind, string>> = messages({
   makeup: 'make-up chair',
   hair: 'hair chair',
   any: 'chair',
-};
+});

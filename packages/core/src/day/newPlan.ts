@@ -3,6 +3,7 @@ import type { Features } from '../face';
 import { movedEarlier, ONE_MORE, SOME_STYLIST, type DayChange } from './changes';
 import type { PastedGuest } from './guestsFromText';
 import type { Guest, Hands, PartyPlan } from './party';
+import { msg, term } from '../messages';
 
 /** How a day usually goes, to begin from. */
 export const PARTY_TEMPLATES = ['morning', 'evening', 'portraits'] as const;
@@ -44,13 +45,13 @@ export function newPlan(
     format: 'toile.party/1',
     zone,
     grid: 5,
-    places: [{ id: HOME, name: place.trim() === '' ? 'There' : place }],
+    places: [{ id: HOME, name: place.trim() === '' ? msg`There` : place }],
     travel: [],
     hands: [
       { id: 'hands-1', name: artist, does: 'makeup', at: HOME, arrives, ...DEFAULT_HANDS },
       ...Array.from({ length: hair }, (_, i): Hands => ({
         id: `hair-${i + 1}`,
-        name: SOME_STYLIST,
+        name: term(SOME_STYLIST),
         does: 'hair',
         at: HOME,
         arrives,
@@ -60,13 +61,13 @@ export function newPlan(
     chairs: [
       ...Array.from({ length: chairs }, (_, i) => ({
         id: `chair-${i + 1}`,
-        name: `Chair ${i + 1}`,
+        name: msg`Chair ${i + 1}`,
         place: HOME,
         kind: 'makeup' as const,
       })),
       ...Array.from({ length: hair }, (_, i) => ({
         id: `hair-chair-${i + 1}`,
-        name: `Hair chair ${i + 1}`,
+        name: msg`Hair chair ${i + 1}`,
         place: HOME,
         kind: 'hair' as const,
       })),
@@ -211,7 +212,7 @@ function moreChair(
   const n = there.filter((chair) => chair.kind === as).length + 1;
   return {
     id: freeId(plan.chairs, 'chair'),
-    name: as === 'hair' ? `Hair chair ${n}` : `Chair ${n}`,
+    name: as === 'hair' ? msg`Hair chair ${n}` : msg`Chair ${n}`,
     place,
     kind: as,
   };

@@ -23,6 +23,7 @@ import {
 import { listed } from '../listed';
 import { touchUpWhen, type TouchUpPlan } from '../trial';
 import { faceOf, placeOf, type Guest, type PartyPlan } from './party';
+import { messages, msg, plural } from '../messages';
 
 /** Something to be put in a case, by a key that stays the same when the list is made anew. */
 export type Thing = { readonly key: string; readonly title: string; readonly detail: string };
@@ -62,16 +63,16 @@ const ONE_A_FACE: ReadonlySet<Tool> = new Set<Tool>(['damp sponge', 'puff']);
 const SPRAY_MINUTES = 30;
 /** Sponges and puffs: a tenth more than there are faces. */
 const SOFT_SPARE = 0.1;
-const DISPOSABLE_WORDS: Readonly<Record<Disposable, string>> = {
+const DISPOSABLE_WORDS: Readonly<Record<Disposable, string>> = messages({
   wands: 'Mascara wands',
   lipTools: 'Lip tools',
   spatulas: 'Spatulas',
   capes: 'Cape covers',
   cotton: 'Cotton, pieces',
   gloves: 'Gloves, pairs',
-};
+});
 /** What is in every bag, however it is called for. */
-const ALWAYS_IN: readonly string[] = ['blotting sheets', 'tissues'];
+const ALWAYS_IN: readonly string[] = messages(['blotting sheets', 'tissues']);
 /** Blotting sheets in a bag. */
 const BLOTTING = 3;
 
@@ -164,9 +165,9 @@ export function packParty(
             title: nameOf(productId),
             detail: [
               unitOf(id).place,
-              `for ${named(plan.guests, persons).join(', ')}`,
+              msg`for ${named(plan.guests, persons).join(', ')}`,
               // Where each has one of their own, it is put into their case.
-              sharing.length > 1 ? `goes with ${listed(named(plan.hands, workers))}` : '',
+              sharing.length > 1 ? msg`goes with ${listed(named(plan.hands, workers))}` : '',
             ]
               .filter((word) => word !== '')
               .join(' · '),
@@ -264,11 +265,12 @@ function toolsFor(faces: readonly Face[]): Thing[] {
         ? Math.max(1, Math.ceil(clean * SOFT_SPARE))
         : places.reduce((sum, one) => sum + one.spare, 0);
       const each = [...new Set(mine.map(({ count }) => count))];
-      const aFace = each.length === 1 ? `${each[0] === 1 ? 'one' : each[0]} a face` : 'by each face’s chart';
+      const aFace =
+        each.length === 1 ? plural(each[0]!)`one a face|${each[0]!} a face` : msg`by each face’s chart`;
       return {
         key: `tool:${tool}`,
         title: `${tool[0]!.toUpperCase()}${tool.slice(1)}`,
-        detail: `${clean + more}: ${aFace}${soft ? '' : wet ? ', washed at home' : ', sprayed clean between faces'}, and ${more} spare`,
+        detail: msg`${clean + more}: ${aFace}${soft ? '' : wet ? msg`, washed at home` : msg`, sprayed clean between faces`}, and ${more} spare`,
       };
     })
     .sort(byTitle);
@@ -282,7 +284,7 @@ function disposableThings(faces: number, shop: boolean): Thing[] {
   return names.map((name) => ({
     key: `once:${name}`,
     title: DISPOSABLE_WORDS[name],
-    detail: `${counts[name]} for ${faces} ${faces === 1 ? 'face' : 'faces'}${shop ? '' : ', more since there is no shop'}`,
+    detail: msg`${counts[name]} for ${plural(faces)`${faces} face|${faces} faces`}${shop ? '' : msg`, more since there is no shop`}`,
   }));
 }
 
@@ -303,14 +305,14 @@ function bagOf({ guest, chart }: Face, touchUps: TouchUpPlan | undefined): Thing
   const powders = of(['powder']);
   return {
     key: `bag:${guest.id}`,
-    title: `Touch-up bag: ${guest.name}`,
+    title: msg`Touch-up bag: ${guest.name}`,
     detail: `${touchUps && touchUps.visits.length > 0 ? `${touchUpWhen(touchUps)} ` : ''}${[
       ...new Set([
-        ...of(['lip liner', 'lip colour']),
+        ...of([msg`lip liner`, msg`lip colour`]),
         ...powders.slice(0, 1),
         ...(touchUps?.bag ?? []).filter((thing) => !ALWAYS_IN.includes(thing)),
-        `${BLOTTING} blotting sheets`,
-        ...(of(['lashes']).length > 0 ? ['lash glue'] : []),
+        msg`${BLOTTING} blotting sheets`,
+        ...(of(['lashes']).length > 0 ? [msg`lash glue`] : []),
         'tissues',
       ]),
     ].join(', ')}`,

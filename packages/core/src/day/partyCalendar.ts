@@ -1,5 +1,6 @@
 import { clock, iCalendar, instantAt, type CalendarEvent } from '../calendar';
 import type { PartyPlan } from './party';
+import { msg } from '../messages';
 
 type Party = { readonly id: string; readonly name: string; readonly date: string; readonly revision: number };
 
@@ -34,7 +35,7 @@ export function partyCalendar(
         location: [chair?.name, nameIn(plan.places, chair?.place ?? plan.places[0]!.id)]
           .filter(Boolean)
           .join(', '),
-        description: `${party.name}: ${nameIn(plan.hands, visit.worker)}, ${clock(visit.start)} to ${clock(ends)} there`,
+        description: msg`${party.name}: ${nameIn(plan.hands, visit.worker)}, ${clock(visit.start)} to ${clock(ends)} there`,
       };
     });
   return iCalendar('party', madeAt, events);

@@ -1,4 +1,5 @@
 import { addDays } from '../calendar';
+import { messages } from '../messages';
 
 /** A task before or after a party's day. */
 export type RunUpTask = {
@@ -27,7 +28,7 @@ export const RUN_UP_KINDS = [
 export type RunUpKind = (typeof RUN_UP_KINDS)[number];
 
 /** What each is, for whoever does it; in the words of the trade. */
-export const RUN_UP_WORDS: Readonly<Record<RunUpKind, string>> = {
+export const RUN_UP_WORDS: Readonly<Record<RunUpKind, string>> = messages({
   trial: 'Trial, in the season and with the tan planned for the day',
   lastNew: 'No new skin care or treatments from now on',
   reread: 'Read the skin again; match anew if it moved by half a step',
@@ -41,7 +42,7 @@ export const RUN_UP_WORDS: Readonly<Record<RunUpKind, string>> = {
   onTheDay: 'Clean face, no oil under water-based bases, clothes that button in front',
   wearNotes: 'Ask how it wore',
   rebook: 'Ask whether and when again',
-};
+});
 
 /** Those that concern a client, not the party or the kit. */
 export const CLIENT_RUN_UP: readonly RunUpKind[] = [

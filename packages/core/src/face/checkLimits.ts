@@ -7,6 +7,7 @@ import { freeTriangle, INITIAL_PARAMS, type LayerKind } from './guides';
 import type { Landmarks } from './landmarks';
 import { centreOf, distanceToLine, isInside, rounded, signedArea, type Point, type Polygon } from './point';
 import { areaOf, grown, intersectRegions, subtractRegion, uniteOutlines } from './region';
+import { msg, term } from '../messages';
 
 export const LIMITS = [
   'pupil line',
@@ -107,7 +108,7 @@ function noseBreaches(shape: PlacedShape, face: FaceModel): LimitBreach[] {
     if (over > worst.over) worst = { over, at: p };
   }
   if (worst.over <= TOLERANCE_MM) return [];
-  const message = `It lies out on the side of the nose, which widens it; keep it on top of the bridge (${worst.over.toFixed(1)} mm over).`;
+  const message = msg`It lies out on the side of the nose, which widens it; keep it on top of the bridge (${worst.over.toFixed(1)} mm over).`;
   return [{ limit: 'bridge', side: shape.side, overMm: worst.over, at: worst.at, message }];
 }
 
@@ -130,7 +131,7 @@ function cheekBreaches(shape: PlacedShape, face: FaceModel): LimitBreach[] {
         side: shape.side,
         overMm: worst,
         at: half.toFace(at),
-        message: `${capital(sideWords(shape.side))}: ${why} (${worst.toFixed(1)} mm over).`,
+        message: msg`${capital(sideWords(shape.side))}: ${why} (${worst.toFixed(1)} mm over).`,
       },
     ];
   };
@@ -173,12 +174,12 @@ function areaBreach(
   const overlap = intersectRegions(shape.region, forbidden);
   const over = Math.sqrt(areaOf(overlap));
   if (over <= 1) return [];
-  const message = `${capital(sideWords(shape.side))}: it reaches into the ${limit}; ${why}.`;
+  const message = msg`${capital(sideWords(shape.side))}: it reaches into the ${term(limit)}; ${why}.`;
   return [{ limit, side: shape.side, overMm: over, at: centreOf(overlap.flat()), message }];
 }
 
 function sideWords(side: PlacedShape['side']): string {
-  return side === 'centre' ? 'centre' : `client’s ${side}`;
+  return side === 'centre' ? msg`centre` : msg`client’s ${term(side)}`;
 }
 
 /**

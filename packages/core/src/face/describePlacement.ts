@@ -6,6 +6,7 @@ import type { Landmarks } from './landmarks';
 import { outlineOf, placementArea, type Placement } from './outlineOf';
 import { areaOf, intersectRegions } from './region';
 import { ZONE_NAMES, zoneOutline, ZONES, type ZoneName } from './zones';
+import { msg, term } from '../messages';
 
 /**
  * A placement in words for any face: "cheek contour, client's left, from the ear towards the mouth corner".
@@ -13,12 +14,12 @@ import { ZONE_NAMES, zoneOutline, ZONES, type ZoneName } from './zones';
 export function describePlacement(placement: Placement): string {
   const half = halfCutTo(placement);
   const side = half
-    ? `client’s ${half} half`
+    ? msg`client’s ${term(half)} half`
     : placement.side === 'both'
-      ? 'both sides'
-      : `client’s ${placement.side}`;
-  const wiped = (placement.without?.length ?? 0) > (half ? 1 : 0) ? ['partly wiped off'] : [];
-  if ('outline' in placement) return [`drawn by hand`, side, ...wiped].join(', ');
+      ? msg`both sides`
+      : msg`client’s ${term(placement.side)}`;
+  const wiped = (placement.without?.length ?? 0) > (half ? 1 : 0) ? [msg`partly wiped off`] : [];
+  if ('outline' in placement) return [msg`drawn by hand`, side, ...wiped].join(', ');
   const guide = guideNamed(placement.guide);
   const sides = guide.central && !half ? [] : [side];
   return [guide.label.toLowerCase(), ...sides, guide.where, ...wiped].join(', ');
@@ -33,7 +34,7 @@ export function speakPlacement(
   landmarks: Landmarks,
   features: Features = PLAIN_FEATURES,
 ): string {
-  const area = `${placementArea(placement, landmarks, features).toFixed(1)} cm²`;
+  const area = msg`${placementArea(placement, landmarks, features).toFixed(1)} cm²`;
   return `${speakPlace(placement, landmarks, features)}, ${area}`;
 }
 
@@ -50,7 +51,7 @@ export function speakPlace(placement: Placement, landmarks: Landmarks, features:
 export function placeInShort(placement: Placement, landmarks: Landmarks, features: Features): string {
   const words = speakPlace(placement, landmarks, features);
   const twice = /^(.+?)((?:, both sides)?), over the \1(.*)$/i.exec(words);
-  return twice ? `over the ${twice[1]!.toLowerCase()}${twice[2]}${twice[3]}` : words;
+  return twice ? msg`over the ${twice[1]!.toLowerCase()}${twice[2] ?? ''}${twice[3] ?? ''}` : words;
 }
 
 /** Where a cheek stroke ends against the pupil line: what a hand can find again. */
@@ -66,7 +67,7 @@ function endOf(
     return Math.min(...shape.region.flat().map((p) => half.fromFace(p)[0])) - half.irisRim;
   });
   const mm = Math.round(Math.min(...gaps));
-  return mm >= 0 ? `ends ${mm} mm before the pupil line` : `ends ${-mm} mm past the pupil line`;
+  return mm >= 0 ? msg`ends ${mm} mm before the pupil line` : msg`ends ${-mm} mm past the pupil line`;
 }
 
 function adjusted({ guide, params }: Extract<Placement, { guide: unknown }>): string[] {
@@ -81,7 +82,7 @@ function adjusted({ guide, params }: Extract<Placement, { guide: unknown }>): st
 function parameterInWords(name: GuideParameter, value: number): string {
   const { label, unit } = GUIDE_PARAMETERS[name];
   const number = String(Math.round(value * 100) / 100);
-  return `${label.toLowerCase()} ${number} ${unit}${unit === '%' && name !== 'start' ? ' of the guide' : ''}`;
+  return `${label.toLowerCase()} ${number} ${unit}${unit === '%' && name !== 'start' ? msg` of the guide` : ''}`;
 }
 
 const NAMED_ZONES: readonly ZoneName[] = ZONE_NAMES.filter((zone) => zone !== 'wholeFace');
@@ -96,5 +97,5 @@ function mostlyOn(placement: Placement, landmarks: Landmarks, features: Features
       if (area > (best?.area ?? 1)) best = { zone, area };
     }
   }
-  return best ? `mostly on the ${ZONES[best.zone].label.toLowerCase()}` : null;
+  return best ? msg`mostly on the ${ZONES[best.zone].label.toLowerCase()}` : null;
 }

@@ -1,5 +1,6 @@
 import { distance } from './point';
 import type { Landmarks, Side } from './landmarks';
+import { msg, term } from '../messages';
 
 export const FACE_SHAPES = ['oval', 'round', 'square', 'oblong', 'heart', 'diamond', 'triangle'] as const;
 export type FaceShapeName = (typeof FACE_SHAPES)[number];
@@ -45,7 +46,7 @@ export function faceShape(landmarks: Landmarks): FaceShape {
     shape: best.shape,
     second: next.shape,
     certainty,
-    words: certainty >= CLEAR ? best.shape : `between ${best.shape} and ${next.shape}`,
+    words: certainty >= CLEAR ? best.shape : msg`between ${term(best.shape)} and ${term(next.shape)}`,
     reasons: reasonsFor(ratios),
   };
 }
@@ -72,11 +73,11 @@ function jawTurn(l: Landmarks, side: Side): number {
 function reasonsFor(ratios: Ratios): string[] {
   const average = CENTRES.oval;
   const facts = [
-    `${ratios[0].toFixed(2)} times as long as the cheekbones are wide`,
-    `forehead ${ratios[1] > average[1] ? 'broad' : 'narrow'} against the cheekbones (${ratios[1].toFixed(2)})`,
-    `jaw ${ratios[2] > average[2] ? 'broad' : 'narrow'} against the cheekbones (${ratios[2].toFixed(2)})`,
-    `chin ${ratios[3] > average[3] ? 'broad' : 'pointed'} (${ratios[3].toFixed(2)} of the cheekbones)`,
-    `jaw corners ${ratios[4] > average[4] ? 'marked' : 'soft'} (${Math.round(ratios[4])} degrees)`,
+    msg`${ratios[0].toFixed(2)} times as long as the cheekbones are wide`,
+    msg`forehead ${ratios[1] > average[1] ? msg`broad` : msg`narrow`} against the cheekbones (${ratios[1].toFixed(2)})`,
+    msg`jaw ${ratios[2] > average[2] ? msg`broad` : msg`narrow`} against the cheekbones (${ratios[2].toFixed(2)})`,
+    msg`chin ${ratios[3] > average[3] ? msg`broad` : msg`pointed`} (${ratios[3].toFixed(2)} of the cheekbones)`,
+    msg`jaw corners ${ratios[4] > average[4] ? msg`marked` : msg`soft`} (${Math.round(ratios[4])} degrees)`,
   ];
   return facts
     .map((fact, i) => ({ fact, z: Math.abs(ratios[i]! - average[i]!) / SPREAD[i]! }))

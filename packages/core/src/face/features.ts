@@ -1,6 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { listed } from '../listed';
 import { SIDES, type Side } from './landmarks';
+import { msg } from '../messages';
 
 const one = <T extends string>(...values: readonly T[]) => Type.Union(values.map((v) => Type.Literal(v)));
 
@@ -119,7 +120,7 @@ export const isDryAt = ({ dry, dryZones = [] }: Pick<Features, 'dry' | 'dryZones
 
 /** 'dry skin', 'dry chin and cheeks'; null where it is nowhere dry. */
 export function drynessInWords(features: Pick<Features, 'dry' | 'dryZones'>): string | null {
-  if (features.dry) return 'dry skin';
+  if (features.dry) return msg`dry skin`;
   const patches = dryPatches(features);
-  return patches.length === 0 ? null : `dry ${listed(patches)}`;
+  return patches.length === 0 ? null : msg`dry ${listed(patches)}`;
 }

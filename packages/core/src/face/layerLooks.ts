@@ -1,4 +1,5 @@
 import type { LayerKind } from './guides';
+import { messagesIn } from '../messages';
 
 /**
  * A pattern is lines at an angle, dots, crosses or plain; told apart in black and white and by colour-blind
@@ -37,7 +38,7 @@ const FRAME = 'M2 0V10H14V0H11V7H5V0Z';
 const DROPS = 'M2.5 0A2.5 4 0 0 0 7.5 0ZM8.5 0A2.5 9 0 0 0 13.5 0Z';
 
 /** Each kind of layer: its word, its pattern and its notch, chosen once for screen and print. */
-export const LAYER_LOOKS: Readonly<Record<LayerKind, LayerLook>> = {
+export const LAYER_LOOKS: Readonly<Record<LayerKind, LayerLook>> = messagesIn(['name'], {
   correct: {
     name: 'Correct',
     pattern: { form: 'cross', angle: 45, gap: 5, width: 0.35 },
@@ -108,4 +109,4 @@ export const LAYER_LOOKS: Readonly<Record<LayerKind, LayerLook>> = {
     fallback: '#b0605c',
   },
   adornment: { name: 'Adornment', pattern: { form: 'plus', gap: 2 }, notch: DROPS, fallback: '#9a9a9a' },
-};
+});

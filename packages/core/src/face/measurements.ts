@@ -1,4 +1,5 @@
 import { TEMPLATE, type LandmarkName, type Landmarks } from './landmarks';
+import { messagesIn, msg, term } from '../messages';
 
 /** A measurement in mm as a weighted sum of landmark coordinates. */
 type Definition = {
@@ -22,7 +23,7 @@ const height = (top: LandmarkName, bottom: LandmarkName): Definition['terms'] =>
   [top, 1, -1],
 ];
 
-export const MEASUREMENTS = {
+export const MEASUREMENTS = messagesIn(['label', 'how'], {
   faceLength: {
     label: 'Face length',
     how: 'from the middle of the hairline straight down to the underside of the chin',
@@ -190,7 +191,7 @@ export const MEASUREMENTS = {
     ],
     range: [-9, 9],
   },
-} as const satisfies Record<string, Definition>;
+} as const satisfies Record<string, Definition>);
 
 export type MeasurementName = keyof typeof MEASUREMENTS;
 /** Measurements in mm; any may be missing. */
@@ -240,7 +241,7 @@ export function questionMeasurements(measurements: Measurements): MeasurementQue
     if (!(value >= range[0] && value <= range[1])) {
       questions.push({
         name,
-        message: `${label} of ${value} mm is outside ${range[0]} to ${range[1]} mm. Measure again, in millimetres.`,
+        message: msg`${term(label)} of ${value} mm is outside ${range[0]} to ${range[1]} mm. Measure again, in millimetres.`,
       });
     }
   }
@@ -248,7 +249,7 @@ export function questionMeasurements(measurements: Measurements): MeasurementQue
   if (jawWidth !== undefined && cheekboneWidth !== undefined && jawWidth > cheekboneWidth * 1.12) {
     questions.push({
       name: 'jawWidth',
-      message: `A jaw of ${jawWidth} mm under cheekbones of ${cheekboneWidth} mm is unlikely. Were the two swapped?`,
+      message: msg`A jaw of ${jawWidth} mm under cheekbones of ${cheekboneWidth} mm is unlikely. Were the two swapped?`,
     });
   }
   if (
@@ -259,7 +260,7 @@ export function questionMeasurements(measurements: Measurements): MeasurementQue
   ) {
     questions.push({
       name: 'faceLength',
-      message: `Forehead and nose leave only ${Math.round(faceLength - foreheadHeight - noseLength)} mm of the face. Check the face length.`,
+      message: msg`Forehead and nose leave only ${Math.round(faceLength - foreheadHeight - noseLength)} mm of the face. Check the face length.`,
     });
   }
   return questions;

@@ -5,6 +5,7 @@ import { LANDMARKS, splitName, TEMPLATE, type LandmarkName, type Landmarks } fro
 import { faceWarp } from './faceWarp';
 import { MEASUREMENT_NAMES, questionMeasurements, termsOf, type Measurements } from './measurements';
 import type { Point } from './point';
+import { messages, msg } from '../messages';
 
 /**
  * The landmarks worth tapping on a photo, in an order the eye finds them: 25 taps make a better face than the
@@ -40,7 +41,7 @@ export const TAPPED_LANDMARKS = [
 export type TappedLandmark = (typeof TAPPED_LANDMARKS)[number];
 
 /** Where to tap, in words. */
-export const TAP_WORDS: Readonly<Record<TappedLandmark, string>> = {
+export const TAP_WORDS: Readonly<Record<TappedLandmark, string>> = messages({
   pupil_right: 'the middle of the client’s right pupil',
   pupil_left: 'the middle of the client’s left pupil',
   eye_outer_right: 'the outer corner of the client’s right eye',
@@ -66,7 +67,7 @@ export const TAP_WORDS: Readonly<Record<TappedLandmark, string>> = {
   mentolateral_right: 'the client’s right edge of the chin',
   mentolateral_left: 'the client’s left edge of the chin',
   gnathion: 'the underside of the chin',
-};
+});
 
 /** Taps in face mm: origin between the pupils, x to the client's left. */
 export type Taps = { readonly [name in TappedLandmark]?: Point };
@@ -209,8 +210,7 @@ export function questionTaps(taps: Taps): TapQuestion[] {
     if (left && right && left[0] <= right[0]) {
       questions.push({
         name: `${pair}_left`,
-        message:
-          'Left and right look swapped: the client’s left is on the right of the picture, unless it is mirrored.',
+        message: msg`Left and right look swapped: the client’s left is on the right of the picture, unless it is mirrored.`,
       });
     }
   }
@@ -218,7 +218,10 @@ export function questionTaps(taps: Taps): TapQuestion[] {
   placed.slice(1).forEach((name, i) => {
     const above = placed[i]!;
     if (taps[name]![1] <= taps[above]![1])
-      questions.push({ name, message: `This should lie below ${TAP_WORDS[above]}. Were two taps swapped?` });
+      questions.push({
+        name,
+        message: msg`This should lie below ${TAP_WORDS[above]}. Were two taps swapped?`,
+      });
   });
   if (questions.length > 0) return questions;
   const names = Object.keys(taps) as TappedLandmark[];
@@ -229,7 +232,7 @@ export function questionTaps(taps: Taps): TapQuestion[] {
     if (off > UNLIKELY_MM && names.length > 6) {
       questions.push({
         name,
-        message: `This lies ${Math.round(off)} mm from where the other taps expect it. Look again; keep it if the face is so.`,
+        message: msg`This lies ${Math.round(off)} mm from where the other taps expect it. Look again; keep it if the face is so.`,
       });
     }
   }
@@ -241,9 +244,9 @@ export function questionTrace(trace: Trace): string[] {
   const questions = questionMeasurements(trace.measurements).map((q) => q.message);
   const landmarks = landmarksOf(trace);
   const swapped = PAIRS.some((pair) => landmarks[`${pair}_left`][0] <= landmarks[`${pair}_right`][0]);
-  if (swapped) questions.push('Left and right are crossed: check the taps on both sides.');
+  if (swapped) questions.push(msg`Left and right are crossed: check the taps on both sides.`);
   else if (faceWarp(landmarks).smallestJacobian() < 0.1)
-    questions.push('These numbers together fold the face: check the last one changed.');
+    questions.push(msg`These numbers together fold the face: check the last one changed.`);
   return questions;
 }
 
@@ -256,10 +259,10 @@ export function sideDifferences(
 ): readonly { readonly part: string; readonly words: string; readonly mm: number }[] {
   const parts: readonly (readonly [(typeof PAIRS)[number], string])[] = [
     ['brow_arch', 'brow'],
-    ['eye_outer', 'outer eye corner'],
+    ['eye_outer', msg`outer eye corner`],
     ['zygion', 'cheekbone'],
-    ['mouth_corner', 'mouth corner'],
-    ['gonion', 'jaw corner'],
+    ['mouth_corner', msg`mouth corner`],
+    ['gonion', msg`jaw corner`],
   ];
   return parts
     .flatMap(([pair, part]) => {
@@ -270,12 +273,12 @@ export function sideDifferences(
         {
           part,
           mm: Math.abs(higher),
-          words: `The client’s ${higher > 0 ? 'left' : 'right'} ${part} sits ${Math.abs(higher).toFixed(1)} mm higher.`,
+          words: msg`The client’s ${higher > 0 ? msg`left` : msg`right`} ${part} sits ${Math.abs(higher).toFixed(1)} mm higher.`,
         },
         {
           part,
           mm: Math.abs(wider),
-          words: `The client’s ${wider > 0 ? 'left' : 'right'} ${part} stands ${Math.abs(wider).toFixed(1)} mm further out.`,
+          words: msg`The client’s ${wider > 0 ? msg`left` : msg`right`} ${part} stands ${Math.abs(wider).toFixed(1)} mm further out.`,
         },
       ];
     })

@@ -15,6 +15,7 @@ import { mirrored, ribbon, throughPoints } from './curve';
 import { faceWarp } from './faceWarp';
 import type { Landmarks, Side } from './landmarks';
 import { ellipse, mirror, signedArea, type Point, type Polygon, type Polyline } from './point';
+import { messagesIn } from '../messages';
 
 type ZoneDefinition = {
   readonly label: string;
@@ -51,7 +52,7 @@ const FACE_OUTLINE: Polygon = mirrored([
  * Zones of face and neck: outlines on the canonical face, and how much more skin there is than a front view
  * shows.
  */
-export const ZONES = {
+export const ZONES = messagesIn(['label'], {
   wholeFace: { label: 'Whole face', outline: FACE_OUTLINE, paired: false, curvature: 1.41 },
   foreheadCentre: {
     label: 'Forehead, centre',
@@ -199,7 +200,7 @@ export const ZONES = {
     paired: false,
     curvature: 1.12,
   },
-} as const satisfies Record<string, ZoneDefinition>;
+} as const satisfies Record<string, ZoneDefinition>);
 
 export type ZoneName = keyof typeof ZONES;
 export const ZONE_NAMES = Object.keys(ZONES) as readonly ZoneName[];

@@ -1,6 +1,7 @@
 import { chartSchemaOf, LookSchema, type Chart, type Look } from '../look';
 import { documentHash } from './documentHash';
 import { readDocument, type DocumentProblem, type ReadResult } from './readDocument';
+import { msg } from '../messages';
 
 /** A chart as its open JSON text, sealed with its hash. */
 export function writeChart(chart: Chart): string {
@@ -44,7 +45,7 @@ function repeatedSteps(steps: readonly { readonly id: string }[]): DocumentProbl
     if (first === undefined) seen.set(id, i);
     return first === undefined
       ? []
-      : [problem(`/steps/${i}/id`, `Step ${i + 1} has the same id as step ${first + 1}.`)];
+      : [problem(`/steps/${i}/id`, msg`Step ${i + 1} has the same id as step ${first + 1}.`)];
   });
 }
 
@@ -53,7 +54,7 @@ function wrongHash(chart: { readonly hash?: string | undefined }): DocumentProbl
   return [
     problem(
       '/hash',
-      'The file was changed after it was written: its contents no longer fit its hash. Export it again, or remove the hash if the change is meant.',
+      msg`The file was changed after it was written: its contents no longer fit its hash. Export it again, or remove the hash if the change is meant.`,
     ),
   ];
 }
@@ -65,5 +66,5 @@ function strangeVersion(document: {
   const { version, parent } = document;
   return (version === 1) === (parent === null) && (parent === null || parent < version)
     ? []
-    : [problem('/parent', `Version ${version} cannot come from version ${parent ?? 'none'}.`)];
+    : [problem('/parent', msg`Version ${version} cannot come from version ${parent ?? msg`none`}.`)];
 }

@@ -1,6 +1,7 @@
 import type { Static, TSchema } from '@sinclair/typebox';
 import { Value, ValueErrorType, type ValueError } from '@sinclair/typebox/value';
 import { findNodeAtLocation, parseTree, printParseErrorCode, type ParseError } from 'jsonc-parser';
+import { msg } from '../messages';
 
 /** Something wrong in a file: where, and what was expected there. */
 export type DocumentProblem = {
@@ -41,7 +42,7 @@ export function readDocument<S extends TSchema>(
   schemaOf: S | ((value: unknown) => S),
 ): ReadResult<Static<S>> {
   if (text.trim() === '')
-    return { ok: false, problems: [{ path: '', line: 1, column: 1, message: 'The file is empty.' }] };
+    return { ok: false, problems: [{ path: '', line: 1, column: 1, message: msg`The file is empty.` }] };
   // Places are looked for only when something is wrong: a sound file is read once.
   const sound = soundDocument(text, schemaOf);
   if (sound) return { ok: true, document: sound.document };
@@ -56,7 +57,7 @@ export function readDocument<S extends TSchema>(
         {
           path: '',
           ...at,
-          message: `Not JSON${first ? `: ${spaced(printParseErrorCode(first.error))}` : ''}.`,
+          message: msg`Not JSON${first ? `: ${spaced(printParseErrorCode(first.error))}` : ''}.`,
         },
       ],
     };
@@ -110,12 +111,12 @@ function expectation(error: ValueError): string {
   const { schema, value } = error;
   const words = allowedWords(schema);
   const got = value === undefined ? 'nothing' : clip(JSON.stringify(value) ?? 'nothing');
-  if (words) return `Expected one of ${words}; found ${got}.`;
-  if (error.type === ValueErrorType.ObjectRequiredProperty) return `${lastOf(error.path)} is missing.`;
+  if (words) return msg`Expected one of ${words}; found ${got}.`;
+  if (error.type === ValueErrorType.ObjectRequiredProperty) return msg`${lastOf(error.path)} is missing.`;
   if (error.type === ValueErrorType.ObjectAdditionalProperties)
-    return `${lastOf(error.path)} is not known here.`;
+    return msg`${lastOf(error.path)} is not known here.`;
   const described = typeof schema.description === 'string' ? ` (${schema.description})` : '';
-  return `${error.message}${described}; found ${got}.`;
+  return msg`${error.message}${described}; found ${got}.`;
 }
 
 function allowedWords(schema: TSchema): string | null {
@@ -125,7 +126,7 @@ function allowedWords(schema: TSchema): string | null {
   return literals.every((l) => l !== null) ? clip(literals.join(', '), 160) : null;
 }
 
-const lastOf = (path: string): string => path.slice(path.lastIndexOf('/') + 1) || 'the document';
+const lastOf = (path: string): string => path.slice(path.lastIndexOf('/') + 1) || msg`the document`;
 const clip = (text: string, length = 60): string =>
   text.length > length ? `${text.slice(0, length)}...` : text;
 const spaced = (code: string): string => code.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();

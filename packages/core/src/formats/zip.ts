@@ -1,4 +1,5 @@
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import { msg, numberTold } from '../messages';
 
 export type ZipLimits = {
   /** The most files it may hold. */
@@ -48,22 +49,22 @@ class Refused extends Error {
  */
 export function readZip(bytes: Uint8Array, limits: ZipLimits): ReadZip {
   if (!SIGNATURES.includes(strFromU8(bytes.subarray(0, 4), true)))
-    return { ok: false, file: null, message: 'This is not a zip file.' };
+    return { ok: false, file: null, message: msg`This is not a zip file.` };
   const seen = new Set<string>();
   let total = 0;
   try {
     const files = unzipSync(bytes, {
       filter: ({ name, originalSize }) => {
-        if (climbs(name)) throw new Refused(name, 'This name leads out of the zip’s own folder.');
-        if (seen.has(name)) throw new Refused(name, 'The zip holds this file twice.');
+        if (climbs(name)) throw new Refused(name, msg`This name leads out of the zip’s own folder.`);
+        if (seen.has(name)) throw new Refused(name, msg`The zip holds this file twice.`);
         seen.add(name);
         total += originalSize;
         if (seen.size > limits.files)
-          throw new Refused(null, `The zip holds more than ${limits.files.toLocaleString('en')} files.`);
+          throw new Refused(null, msg`The zip holds more than ${numberTold(limits.files)} files.`);
         if (total > limits.bytes)
           throw new Refused(
             name,
-            `Unpacked it would be more than ${Math.round(limits.bytes / 1_000_000).toLocaleString('en')} MB.`,
+            msg`Unpacked it would be more than ${numberTold(Math.round(limits.bytes / 1_000_000))} MB.`,
           );
         return !name.endsWith('/');
       },
@@ -71,7 +72,7 @@ export function readZip(bytes: Uint8Array, limits: ZipLimits): ReadZip {
     return { ok: true, files: new Map(Object.entries(files)) };
   } catch (error) {
     if (error instanceof Refused) return { ok: false, file: error.file, message: error.message };
-    return { ok: false, file: null, message: 'The zip is cut off or damaged.' };
+    return { ok: false, file: null, message: msg`The zip is cut off or damaged.` };
   }
 }
 

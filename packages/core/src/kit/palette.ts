@@ -2,6 +2,7 @@ import { Type, type Static } from '@sinclair/typebox';
 import { hueOf } from '../colour';
 import { closed, TextSchema, UuidSchema } from '../schema';
 import { PRODUCT_KINDS, type Product } from './product';
+import { msg } from '../messages';
 
 const place = Type.Integer({ minimum: 0, maximum: 11 });
 
@@ -58,12 +59,17 @@ export function paletteProblems(palette: Palette): { readonly cell: Cell; readon
     const { row, column } = pan;
     const cell = { row, column };
     if (row >= palette.rows || column >= palette.columns)
-      return [{ cell, message: `${cellName(pan)} is outside ${palette.rows} rows of ${palette.columns}` }];
+      return [{ cell, message: msg`${cellName(pan)} is outside ${palette.rows} rows of ${palette.columns}` }];
     const twice = palette.pans.findIndex((other) => isAt(other, pan)) < i;
-    if (twice) return [{ cell, message: `${cellName(pan)} holds two pans; a place holds one` }];
+    if (twice) return [{ cell, message: msg`${cellName(pan)} holds two pans; a place holds one` }];
     const same = palette.pans.findIndex((other) => other.productId === pan.productId);
     return same < i
-      ? [{ cell, message: `The product in ${cellName(pan)} is already in ${cellName(palette.pans[same]!)}` }]
+      ? [
+          {
+            cell,
+            message: msg`The product in ${cellName(pan)} is already in ${cellName(palette.pans[same]!)}`,
+          },
+        ]
       : [];
   });
 }

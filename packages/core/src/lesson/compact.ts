@@ -16,6 +16,7 @@ import {
 import { closed, DateSchema, TextSchema, UuidSchema } from '../schema';
 import { MOST_STEPS, type Chart, type Step } from '../look';
 import { lessonFrom } from './lesson';
+import { messages, msg, term } from '../messages';
 
 const side = Type.Integer({ minimum: 1, maximum: 12 });
 
@@ -54,19 +55,19 @@ export type CompactPlace = { readonly tin: number } & Cell;
 
 /** Only what stands in a pan by itself can be put in one. */
 const IN_PANS: readonly ProductSnapshot['texture'][] = ['cream', 'stick', 'pressed'];
-const NEVER: Readonly<Partial<Record<ProductSnapshot['kind'], string>>> = {
+const NEVER: Readonly<Partial<Record<ProductSnapshot['kind'], string>>> = messages({
   mascara: 'a tube of its own, thrown away after three months or when the maker says',
   lashes: 'in their box',
   spray: 'in its bottle',
   prep: 'in its bottle',
   primer: 'in its tube',
-};
+});
 /** Why something stays as it is; null for what goes in a pan. */
 export function notInPan({ kind, texture }: Pick<ProductSnapshot, 'kind' | 'texture'>): string | null {
   const never = NEVER[kind];
   if (never) return never;
   if (IN_PANS.includes(texture)) return null;
-  return texture === 'loose' ? 'in its jar' : texture === 'pencil' ? 'as a pencil' : 'in its bottle';
+  return texture === 'loose' ? msg`in its jar` : texture === 'pencil' ? msg`as a pencil` : msg`in its bottle`;
 }
 
 /** What a pan of 26 mm holds when it is full, mg: makers' usual, to be corrected by what was weighed in. */
@@ -111,7 +112,7 @@ export function compactFrom(
 } {
   const used = usedAtHome(chart, stepIds);
   const whyBeside = (product: ProductSnapshot): string | null =>
-    has.includes(product.id) ? IN_PURSE : notInPan(product);
+    has.includes(product.id) ? term(IN_PURSE) : notInPan(product);
   const pans = used.filter((product) => whyBeside(product) === null);
   const ordered = by === 'order of use' ? pans : byKeys(pans, (product) => arrangementKey(product, by));
   const size = rows * columns;
@@ -141,7 +142,7 @@ export function compactFrom(
       }),
       ...ordered.slice(tins.length * size).map((product) => ({
         name: productName(product),
-        why: NO_PLACE,
+        why: term(NO_PLACE),
       })),
     ],
   };
@@ -150,7 +151,7 @@ export function compactFrom(
 /** A tin as the grid it is, to be shown and moved about in like a palette. */
 export function tinAsPalette({ name, tins }: Compact, tin: number): Palette {
   const { id, rows, columns, pans } = tins[tin]!;
-  return { id, name: tins.length === 1 ? name : `${name}, tin ${tin + 1}`, rows, columns, pans };
+  return { id, name: tins.length === 1 ? name : msg`${name}, tin ${tin + 1}`, rows, columns, pans };
 }
 
 /** 'B3' in the only tin, '2·B3' where there are several. */
@@ -192,13 +193,13 @@ export function compactProblems(compact: Compact, chart: Chart): string[] {
   const twice = pans.find(({ productId }, i) => pans.findIndex((pan) => pan.productId === productId) < i);
   const ids = compact.tins.map(({ id }) => id);
   return [
-    ...(strange ? ['A step is not one of this version'] : []),
+    ...(strange ? [msg`A step is not one of this version`] : []),
     ...compact.tins.flatMap((_, tin) =>
       paletteProblems(tinAsPalette(compact, tin)).map(({ message }) => message),
     ),
-    ...(foreign ? ['A pan holds what none of these steps lay'] : []),
-    ...(twice ? ['A product lies in two pans'] : []),
-    ...(new Set(ids).size < ids.length ? ['Two tins have one id'] : []),
+    ...(foreign ? [msg`A pan holds what none of these steps lay`] : []),
+    ...(twice ? [msg`A product lies in two pans`] : []),
+    ...(new Set(ids).size < ids.length ? [msg`Two tins have one id`] : []),
   ];
 }
 
@@ -251,18 +252,23 @@ export function compactNotes(
     beside: used.flatMap((product) =>
       places.has(product.id)
         ? []
-        : [{ name: productName(product), why: notInPan(product) ?? (room ? 'not put in a tin' : NO_PLACE) }],
+        : [
+            {
+              name: productName(product),
+              why: notInPan(product) ?? (room ? msg`not put in a tin` : term(NO_PLACE)),
+            },
+          ],
     ),
     mixes: kept.flatMap((step) => mixOf(compact, step, places) ?? []),
     minds: MINDS,
   };
 }
 
-const MINDS: readonly string[] = [
+const MINDS: readonly string[] = messages([
   'Keep the lid each pan came with: it is moved to another tin under its lid, and so stays itself.',
   'Take creams out with a clean spatula, wipe a powder’s surface with a dry tissue. What is used at the eyes or lips is yours alone.',
   'What smells, sweats or changes colour is thrown away before its date; the maker’s directions come first.',
-];
+]);
 
 function panNote(
   compact: Compact,
@@ -307,8 +313,8 @@ function mixOf(
   const parts = use.map(({ product, parts: amount }) => {
     const place = places.get(product.id);
     const share = Math.round((amount / least) * 10) / 10;
-    return `${share} of ${place ? placeName(compact, place) : productName(product)}`;
+    return msg`${share} of ${place ? placeName(compact, place) : productName(product)}`;
   });
   const creams = use.every(({ product }) => places.has(product.id) && product.texture !== 'pressed');
-  return `${title}: ${parts.join(' with ')}${creams ? '; stirred up once and kept in a pan of its own it is the same every day' : ''}`;
+  return `${title}: ${parts.join(msg` with `)}${creams ? msg`; stirred up once and kept in a pan of its own it is the same every day` : ''}`;
 }

@@ -1,6 +1,7 @@
 import { isWet } from '../kit';
 import type { Step } from '../look';
 import { isUnderEye } from '../shade';
+import { msg } from '../messages';
 
 /** A slower hand, on a day that asks less of it: so many times the studio's minutes. Trade sense. */
 const UNPRACTISED = 1.3;
@@ -79,9 +80,9 @@ export function standAlone(plan: readonly Step[], kept: readonly Step[]): string
   return kept.flatMap((step) => {
     const missing = needs(step, inPlan) & ~here;
     return [
-      ...(missing & COVER ? [`${step.title} has nothing to go with: no base, no concealer.`] : []),
-      ...(missing & SETTING ? [`${step.title} creases where no powder sets it.`] : []),
-      ...(missing & LIP ? [`${step.title} is a rim where no lip colour fills it.`] : []),
+      ...(missing & COVER ? [msg`${step.title} has nothing to go with: no base, no concealer.`] : []),
+      ...(missing & SETTING ? [msg`${step.title} creases where no powder sets it.`] : []),
+      ...(missing & LIP ? [msg`${step.title} is a rim where no lip colour fills it.`] : []),
     ];
   });
 }

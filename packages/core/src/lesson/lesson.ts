@@ -7,6 +7,7 @@ import { withArticle } from '../withArticle';
 import { minutesAtHome, standAlone, worthMost } from './keep';
 import { withToolsOf } from './tools';
 import { CHECKS, FAULTS, HOW } from './words';
+import { localeNow, messages, msg, plural, term } from '../messages';
 
 /** What a client can do at home, and with what. */
 export type LessonAsk = {
@@ -50,19 +51,19 @@ export type Lesson = {
 
 /** 'one step', '7 steps'. */
 export const stepsCounted = ({ steps }: Pick<Lesson, 'steps'>): string =>
-  steps.length === 1 ? 'one step' : `${steps.length} steps`;
+  plural(steps.length)`one step|${steps.length} steps`;
 
-const AT_HOME_NOT: Readonly<Partial<Record<Tool, string>>> = {
+const AT_HOME_NOT: Readonly<Partial<Record<Tool, string>>> = messages({
   airbrush: 'An airbrush is nothing for at home.',
-};
-const LEFT_OUT = {
+});
+const LEFT_OUT = messages({
   chosen: 'Left out by choice.',
   minutes: 'For days with more time.',
   adornment: 'For the day itself.',
   lashes: 'A band with glue is put on by the studio, after a patch test.',
   nothing: 'The chart has nothing chosen for it.',
   clean: 'Said before the first step.',
-} as const;
+} as const);
 
 const BEFORE = 'Begin with clean hands, clean tools, and a clean face that has settled.';
 
@@ -80,7 +81,7 @@ export function lessonFrom(chart: Chart, ask: LessonAsk): Lesson {
     plan.flatMap((step) => {
       const why =
         notAtHome(step) ??
-        (own.get(step.id) ? null : `Nothing to do it with: it wants ${toolWords(step.tool)}.`);
+        (own.get(step.id) ? null : msg`Nothing to do it with: it wants ${toolWords(step.tool)}.`);
       return why ? [[step.id, why] as const] : [];
     }),
   );
@@ -108,7 +109,7 @@ export function lessonFrom(chart: Chart, ask: LessonAsk): Lesson {
         why: never.get(step.id) ?? whyLeft(step, ask),
         atHome: !never.has(step.id),
       })),
-    before: BEFORE,
+    before: term(BEFORE),
     alone: standAlone(plan, kept),
     minds: mindsOf(chart, ordered),
   };
@@ -159,13 +160,13 @@ const said = (...[placement, landmarks, features]: Parameters<typeof placeInShor
 function inMirror(words: string): string {
   return words
     .replaceAll('client’s ', 'your ')
-    .replaceAll('the client flushes', 'you flush')
+    .replaceAll(msg`the client flushes`, msg`you flush`)
     .replaceAll('the client', 'you');
 }
 
 /** A drop of so many mg is so wide, mm: a ball of about the weight of water. */
 const widthOf = (mg: number): number => Math.round(10 * ((6 * mg) / Math.PI) ** (1 / 3)) / 10;
-const SIZES: readonly (readonly [underMg: number, words: string])[] = [
+const SIZES: readonly (readonly [underMg: number, words: string])[] = messages([
   [8, 'a pinhead'],
   [20, 'half a grain of rice'],
   [45, 'a grain of rice'],
@@ -173,41 +174,44 @@ const SIZES: readonly (readonly [underMg: number, words: string])[] = [
   [220, 'a pea'],
   [500, 'a hazelnut'],
   [Infinity, 'a cherry'],
-];
+]);
 const DRY: readonly Step['use'][number]['product']['texture'][] = ['pressed', 'loose', 'pencil', 'stick'];
-
-const counted = (n: number, thing: string): string => (n === 1 ? `one ${thing}` : `${n} ${thing}s`);
 
 function sizeOf(step: Step): { readonly words: string; readonly mm: number | null } | null {
   if (step.use.length === 0) return null;
   const all = (kind: ProductKind): boolean => step.use.every(({ product }) => product.kind === kind);
   const parts = step.use.reduce((sum, use) => sum + use.parts, 0);
-  if (all('spray')) return { words: counted(Math.max(1, Math.round(parts)), 'spray'), mm: null };
-  if (all('mascara')) return { words: counted(step.passes, 'thin coat'), mm: null };
+  const times = Math.max(1, Math.round(parts));
+  if (all('spray')) return { words: plural(times)`one spray|${times} sprays`, mm: null };
+  if (all('mascara'))
+    return { words: plural(step.passes)`one thin coat|${step.passes} thin coats`, mm: null };
   const mg = step.use.reduce((sum, use) => sum + use.parts * use.product.mgPerMeasure, 0);
   if (step.use.every(({ product }) => DRY.includes(product.texture))) {
-    const times = Math.max(1, Math.round(parts));
-    return { words: times === 1 ? 'one touch of it' : `${Math.min(times, 6)} touches of it`, mm: null };
+    return { words: plural(times)`one touch of it|${Math.min(times, 6)} touches of it`, mm: null };
   }
-  return { words: `as much as ${SIZES.find(([under]) => mg < under)![1]}`, mm: widthOf(mg) };
+  return { words: msg`as much as ${SIZES.find(([under]) => mg < under)![1]}`, mm: widthOf(mg) };
 }
 
 const howAtHome = ({ tool, technique }: Step): string =>
-  `${tool === 'none' ? '' : tool === 'finger' ? 'With a finger: ' : `With the ${tool}: `}${HOW[technique]}.`;
+  `${tool === 'none' ? '' : tool === 'finger' ? msg`With a finger: ` : msg`With the ${tool}: `}${HOW[technique]}.`;
 
 function mindsOf(chart: Chart, steps: readonly Step[]): string[] {
   const base = steps.some((step) => step.role === 'base');
   return [
     ...(base
       ? [
-          'A skin takes two to four weeks to get used to another kind of base: wear it every other day at first, and take it off well.',
+          msg`A skin takes two to four weeks to get used to another kind of base: wear it every other day at first, and take it off well.`,
         ]
       : []),
-    'If anything stings, burns, swells or reddens, take it off with plenty of water and do not put it on again. If it does not pass, or an eye is hurt, see a doctor. The maker’s directions come first.',
-    'What is used at the eyes is yours alone, and thrown away when the maker says.',
-    `The shades are of ${monthOf(chart.occasion.date)}. When your skin has more or less sun on it than then, come by for another shade.`,
+    msg`If anything stings, burns, swells or reddens, take it off with plenty of water and do not put it on again. If it does not pass, or an eye is hurt, see a doctor. The maker’s directions come first.`,
+    msg`What is used at the eyes is yours alone, and thrown away when the maker says.`,
+    msg`The shades are of ${monthOf(chart.occasion.date)}. When your skin has more or less sun on it than then, come by for another shade.`,
   ];
 }
 
-const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' });
-const monthOf = (day: string): string => MONTH.format(new Date(`${day}T00:00:00Z`));
+const monthOf = (day: string): string =>
+  new Date(`${day}T00:00:00Z`).toLocaleDateString(localeNow(), {
+    month: 'long',
+    year: 'numeric',
+    timeZone: 'UTC',
+  });

@@ -3,6 +3,7 @@ import type { Chart, Step } from '../look';
 import { acceptedRefit, type Refit } from '../repeat';
 import { fullOf, notInPan, placeName, type Compact, type CompactPlace } from './compact';
 import type { Lesson } from './lesson';
+import { msg } from '../messages';
 
 /** What a step of a compact comes to on the skin as it is now. */
 export type SeasonLine = {
@@ -31,11 +32,15 @@ export function seasonOf(compact: Compact, refit: Refit): SeasonLine[] {
     const line = { stepId: stepId!, title, off: before.deltaE, then: after.deltaE };
     if (kind !== 'keep')
       return { ...line, kind: kind === 'remix' ? 'mix' : 'swap', words: `${title}: ${after.words}. ${why}` };
-    if (before.deltaE === null) return { ...line, kind: 'holds', words: `${title} holds.` };
+    if (before.deltaE === null) return { ...line, kind: 'holds', words: msg`${title} holds.` };
     const off = before.deltaE.toFixed(1);
     return before.deltaE <= HOLDS
-      ? { ...line, kind: 'holds', words: `${title} holds: ${off} off.` }
-      : { ...line, kind: 'nothing nearer', words: `${title} is ${off} off, and the kit has nothing nearer.` };
+      ? { ...line, kind: 'holds', words: msg`${title} holds: ${off} off.` }
+      : {
+          ...line,
+          kind: 'nothing nearer',
+          words: msg`${title} is ${off} off, and the kit has nothing nearer.`,
+        };
   });
 }
 
@@ -117,12 +122,12 @@ export function compactChanges(before: Compact, after: Compact, charts: readonly
       ),
     );
   const [was, is] = [byPlace(before), byPlace(after)];
-  const name = (id: string): string => names.get(id) ?? 'what was there';
+  const name = (id: string): string => names.get(id) ?? msg`what was there`;
   return [...new Set([...was.keys(), ...is.keys()])].flatMap((place) => {
     const [from, to] = [was.get(place), is.get(place)];
     if (from === to) return [];
-    if (from && to) return [`${place}: ${name(to)} instead of ${name(from)}`];
-    return [to ? `${place}: ${name(to)}, new` : `${place}: ${name(from!)} is taken out`];
+    if (from && to) return [msg`${place}: ${name(to)} instead of ${name(from)}`];
+    return [to ? msg`${place}: ${name(to)}, new` : msg`${place}: ${name(from!)} is taken out`];
   });
 }
 
@@ -135,15 +140,15 @@ export function lessonChanges(before: Lesson, after: Lesson): string[] {
   return [
     ...after.steps.flatMap((step) => {
       const old = was.get(step.stepId);
-      if (!old) return [`${step.title} is new.`];
+      if (!old) return [msg`${step.title} is new.`];
       const [from, to] = [namesOf(before, old.things), namesOf(after, step.things)];
       if (from.join() !== to.join())
         return [
-          `${step.title}: ${to.join(' and ') || 'nothing'} instead of ${from.join(' and ') || 'nothing'}.`,
+          msg`${step.title}: ${to.join(msg` and `) || msg`nothing`} instead of ${from.join(msg` and `) || msg`nothing`}.`,
         ];
-      if (old.amount !== step.amount && step.amount) return [`${step.title}: now ${step.amount}.`];
-      return old.where.join() === step.where.join() ? [] : [`${step.title} lies elsewhere now.`];
+      if (old.amount !== step.amount && step.amount) return [msg`${step.title}: now ${step.amount}.`];
+      return old.where.join() === step.where.join() ? [] : [msg`${step.title} lies elsewhere now.`];
     }),
-    ...before.steps.flatMap((step) => (is.has(step.stepId) ? [] : [`${step.title} is left out.`])),
+    ...before.steps.flatMap((step) => (is.has(step.stepId) ? [] : [msg`${step.title} is left out.`])),
   ];
 }

@@ -1,7 +1,8 @@
 import type { Step } from '../look';
+import { messages, messagesIn } from '../messages';
 
 /** How a technique is said to somebody who does it twice a week. */
-export const HOW: Readonly<Record<Step['technique'], string>> = {
+export const HOW: Readonly<Record<Step['technique'], string>> = messages({
   press: 'press it on, do not rub',
   stipple: 'dab it on lightly, over and over',
   sweep: 'sweep it on',
@@ -11,9 +12,9 @@ export const HOW: Readonly<Record<Step['technique'], string>> = {
   spray: 'spray from an arm’s length, eyes and mouth closed',
   'dot and melt': 'set dots, wait a little, and press their edges away',
   line: 'draw a thin line, the hand at rest',
-};
+});
 /** What is looked for when a step is done. */
-export const CHECKS: Readonly<Record<Step['role'], string>> = {
+export const CHECKS: Readonly<Record<Step['role'], string>> = messages({
   base: 'By the window: no edge at the jaw, and it agrees with the neck.',
   conceal: 'Look up: nothing lies in a line.',
   correct: 'The shadow is gone, not the skin.',
@@ -30,11 +31,11 @@ export const CHECKS: Readonly<Record<Step['role'], string>> = {
   highlight: 'It shows when you turn, and not straight on.',
   liner: 'No gap between lashes and line.',
   adornment: 'It holds.',
-};
+});
 /** What is likely to go wrong, as it is seen, and what helps. */
 export const FAULTS: Readonly<
   Partial<Record<Step['role'], { readonly seen: string; readonly cure: string }>>
-> = {
+> = messagesIn(['seen', 'cure'], {
   base: {
     seen: 'It looks like a mask',
     cure: 'Take half of it, and press a clean damp sponge, or a tissue, over it.',
@@ -48,4 +49,4 @@ export const FAULTS: Readonly<
   eye: { seen: 'It falls on the cheek', cure: 'Tap the brush off first, and sweep the cheek clean.' },
   liner: { seen: 'It wobbles', cure: 'Rest the elbow, and join three short strokes.' },
   lip: { seen: 'It bleeds', cure: 'Blot it, and press a little powder over a tissue.' },
-};
+});

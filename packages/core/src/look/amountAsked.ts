@@ -1,6 +1,7 @@
 import { MOST_TAKEN, measuresToCover, needOf, roundsToCover } from '../shade';
 import { propertiesOf, smallestMg } from '../kit';
 import type { ClientSnapshot, Step, Use } from './document';
+import { msg } from '../messages';
 
 export type AmountAsked = {
   /** Skin the step covers on this client. */
@@ -32,8 +33,8 @@ export function amountAsked(
     madeMg <= MOST_TAKEN * takenMg || takenMg === 0
       ? null
       : more.length === 0
-        ? 'the smallest amount it can be taken in'
-        : 'the smallest amount that keeps the ratio';
+        ? msg`the smallest amount it can be taken in`
+        : msg`the smallest amount that keeps the ratio`;
   return { areaCm2, takenMg, use, madeMg, why };
 }
 

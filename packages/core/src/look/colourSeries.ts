@@ -6,6 +6,7 @@ import type { Chart, Occasion, Step, Use } from './document';
 import { colourOfUse, matchAndPropose } from './propose';
 import { contextOf } from './studioContext';
 import { variedStep, withVariant } from './variants';
+import { msg } from '../messages';
 
 export const SERIES_SCHEMES = ['near', 'opposite', 'neutral'] as const;
 export type SeriesScheme = (typeof SERIES_SCHEMES)[number];
@@ -57,7 +58,7 @@ function leadOf({ outfit = [], metal }: Occasion): { hue: number; chroma: number
   const [strongest] = [...outfit].sort((a, b) => chromaOf(b.lab) - chromaOf(a.lab));
   if (strongest && chromaOf(strongest.lab) >= HUELESS)
     return { hue: hueOf(strongest.lab), chroma: chromaOf(strongest.lab), of: strongest.name };
-  return metal ? { hue: METAL_HUE[metal], chroma: 20, of: `${metal} jewellery` } : null;
+  return metal ? { hue: METAL_HUE[metal], chroma: 20, of: msg`${metal} jewellery` } : null;
 }
 
 /** A hue brought into a range that holds 0, by the shorter way round. */
@@ -98,13 +99,17 @@ export function colourSeries(chart: Chart, kit: Kit): ColourSeries[] {
   const { undertone } = undertoneOf(chart.client.skin.neck ?? skin);
   const context = contextOf(chart, kit);
   const leads: Readonly<Record<SeriesScheme, { hue: number; name: string; why: string }>> = {
-    near: { hue: lead.hue, name: `Near the ${lead.of}`, why: `in the hue of the ${lead.of}` },
+    near: { hue: lead.hue, name: msg`Near the ${lead.of}`, why: msg`in the hue of the ${lead.of}` },
     opposite: {
       hue: lead.hue + 180,
-      name: `Against the ${lead.of}`,
-      why: `opposite to the ${lead.of}, so that either sets the other off`,
+      name: msg`Against the ${lead.of}`,
+      why: msg`opposite to the ${lead.of}, so that either sets the other off`,
     },
-    neutral: { hue: hueOf(skin), name: 'In the skin’s own hue', why: 'quiet: what is worn leads alone' },
+    neutral: {
+      hue: hueOf(skin),
+      name: msg`In the skin’s own hue`,
+      why: msg`quiet: what is worn leads alone`,
+    },
   };
   return SERIES_SCHEMES.map((scheme) => ({
     scheme,

@@ -4,6 +4,7 @@ import { listedFew } from '../listed';
 import { skinTarget } from '../shade';
 import type { Chart, Step } from './document';
 import { colourOfUse } from './propose';
+import { msg } from '../messages';
 
 /** A dislike that a chart has all the same, and where. */
 export type DislikeMet = Dislike & {
@@ -73,4 +74,4 @@ export function dislikesMet(chart: Pick<Chart, 'steps' | 'client'>, text: string
 
 /** As one line: 'Never again, as said: “glitter”. It is in lid and socket. Ask before it is laid.' */
 export const dislikeInWords = ({ said, titles }: DislikeMet): string =>
-  `Never again, as said: “${said}”. It is in ${listedFew(titles.map((title) => title.toLowerCase()))}. Ask, or choose otherwise.`;
+  msg`Never again, as said: “${said}”. It is in ${listedFew(titles.map((title) => title.toLowerCase()))}. Ask, or choose otherwise.`;

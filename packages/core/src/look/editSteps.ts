@@ -1,6 +1,7 @@
 import type { LayerKind, Placement } from '../face';
 import { MOST_DOSE, MOST_IN_A_STEP, titleOf, type Chart, type Phase, type Step } from './document';
 import { phaseOrder } from './fitLook';
+import { msg, term } from '../messages';
 
 type Plan = Pick<
   Step,
@@ -17,26 +18,26 @@ type Plan = Pick<
 
 /** What a new layer of a kind starts as: the usual phase, product, dose, tool and minutes. */
 const PLANS: Readonly<Record<LayerKind, Plan>> = {
-  correct: plan('correct', 'Correct', ['corrector'], 0.2, 'small brush', 'press', 2, 0, 0),
-  base: plan('base', 'Base', ['base'], 0.6, 'damp sponge', 'press', 6, 1, 0),
-  conceal: plan('conceal', 'Conceal', ['concealer'], 0.3, 'small brush', 'dot and melt', 3, 0, -0.5),
-  contour: plan('sculpt', 'Contour', ['contour'], 0.4, 'angled brush', 'press', 3, 0, 2.5),
-  bronze: plan('sculpt', 'Bronze', ['bronzer'], 0.3, 'loose brush', 'sweep', 2, 0, 1.5),
-  blush: plan('sculpt', 'Blush', ['blush'], 0.3, 'loose brush', 'press', 2, 0, null),
-  highlight: plan('sculpt', 'Light', ['highlight'], 0.2, 'finger', 'press', 2, 0, -2),
-  powder: plan('set', 'Powder', ['powder'], 0.3, 'puff', 'press', 2, 0, 0),
-  brow: plan('brows', 'Brows', ['brow'], 0.5, 'angled brush', 'flick', 4, 0, null),
-  eye: plan('eyes', 'Eyes', ['shadow'], 0.5, 'small brush', 'press', 4, 0, null),
-  liner: plan('eyes', 'Liner', ['liner'], 0.6, 'angled brush', 'line', 4, 1, null),
-  lash: plan('lashes', 'Lashes', ['mascara'], 0.5, 'spoolie', 'sweep', 3, 1, null),
-  'lip line': plan('lips', 'Lip line', ['lip liner'], 0.6, 'none', 'line', 2, 0, null),
-  lip: plan('lips', 'Lip', ['lip colour'], 1, 'small brush', 'press', 3, 0, null),
-  adornment: plan('finish', 'Adornment', [], 0, 'finger', 'press', 4, 0, null),
+  correct: plan('correct', () => msg`Correct`, ['corrector'], 0.2, 'small brush', 'press', 2, 0, 0),
+  base: plan('base', () => msg`Base`, ['base'], 0.6, 'damp sponge', 'press', 6, 1, 0),
+  conceal: plan('conceal', () => msg`Conceal`, ['concealer'], 0.3, 'small brush', 'dot and melt', 3, 0, -0.5),
+  contour: plan('sculpt', () => msg`Contour`, ['contour'], 0.4, 'angled brush', 'press', 3, 0, 2.5),
+  bronze: plan('sculpt', () => msg`Bronze`, ['bronzer'], 0.3, 'loose brush', 'sweep', 2, 0, 1.5),
+  blush: plan('sculpt', () => msg`Blush`, ['blush'], 0.3, 'loose brush', 'press', 2, 0, null),
+  highlight: plan('sculpt', () => msg`Light`, ['highlight'], 0.2, 'finger', 'press', 2, 0, -2),
+  powder: plan('set', () => msg`Powder`, ['powder'], 0.3, 'puff', 'press', 2, 0, 0),
+  brow: plan('brows', () => msg`Brows`, ['brow'], 0.5, 'angled brush', 'flick', 4, 0, null),
+  eye: plan('eyes', () => msg`Eyes`, ['shadow'], 0.5, 'small brush', 'press', 4, 0, null),
+  liner: plan('eyes', () => msg`Liner`, ['liner'], 0.6, 'angled brush', 'line', 4, 1, null),
+  lash: plan('lashes', () => msg`Lashes`, ['mascara'], 0.5, 'spoolie', 'sweep', 3, 1, null),
+  'lip line': plan('lips', () => msg`Lip line`, ['lip liner'], 0.6, 'none', 'line', 2, 0, null),
+  lip: plan('lips', () => msg`Lip`, ['lip colour'], 1, 'small brush', 'press', 3, 0, null),
+  adornment: plan('finish', () => msg`Adornment`, [], 0, 'finger', 'press', 4, 0, null),
 };
 
 function plan(
   phase: Phase,
-  title: string,
+  title: () => string,
   kinds: Step['wants']['kinds'],
   doseMgPerCm2: number,
   tool: Step['tool'],
@@ -47,7 +48,9 @@ function plan(
 ): Plan {
   return {
     phase,
-    title,
+    get title() {
+      return title();
+    },
     wants: { kinds },
     shade: depthSteps === null ? null : { relative: { to: 'skin', depthSteps } },
     doseMgPerCm2,
@@ -66,7 +69,7 @@ export function newStep(kind: LayerKind, id: string, placements: readonly Placem
     role: kind,
     placements: [...placements],
     passes: 1,
-    note: kind === 'conceal' ? EDGES_FIRST : '',
+    note: kind === 'conceal' ? term(EDGES_FIRST) : '',
     use: [],
   };
 }
@@ -75,9 +78,9 @@ export function newStep(kind: LayerKind, id: string, placements: readonly Placem
 export const CARE_STEPS = ['prep', 'primer', 'mist'] as const;
 export type CareStep = (typeof CARE_STEPS)[number];
 const CARE: Readonly<Record<CareStep, Plan>> = {
-  prep: plan('prep', 'Prepare the skin', ['prep'], 0.9, 'finger', 'press', 4, 2, null),
-  primer: plan('prime', 'Prime', ['primer'], 0.8, 'finger', 'press', 2, 2, null),
-  mist: plan('finish', 'Mist', ['spray'], 0.6, 'none', 'spray', 1, 1, null),
+  prep: plan('prep', () => msg`Prepare the skin`, ['prep'], 0.9, 'finger', 'press', 4, 2, null),
+  primer: plan('prime', () => msg`Prime`, ['primer'], 0.8, 'finger', 'press', 2, 2, null),
+  mist: plan('finish', () => msg`Mist`, ['spray'], 0.6, 'none', 'spray', 1, 1, null),
 };
 
 /** A new step of care over the whole face, without a product yet. */
@@ -113,12 +116,12 @@ export function withDeeperEdge(chart: Chart, id: string): Chart {
   const edge: Step = {
     ...plan,
     id,
-    title: 'Deeper edge',
+    title: msg`Deeper edge`,
     shade: { relative: { to: 'skin', depthSteps: DEEPER_EDGE_STEPS } },
     placements: (['zone.temple', 'zone.jawline'] as const).map((guide) => ({ guide, side: 'both' })),
     doseMgPerCm2: base.doseMgPerCm2 / 2,
     handsOnMinutes: base.handsOnMinutes / 2,
-    note: 'Joined to the base while both are wet.',
+    note: msg`Joined to the base while both are wet.`,
     use: [],
   };
   return { ...chart, steps: chart.steps.flatMap((s) => (s === base ? [s, edge] : [s])) };
@@ -172,7 +175,7 @@ export function duplicatedStep(chart: Chart, stepId: string, id: string): Chart 
     steps: chart.steps.flatMap((step) => {
       if (step.id !== stepId) return [step];
       const { done: _done, ...copy } = step;
-      return [step, { ...copy, id, title: titleOf(`${step.title} again`) }];
+      return [step, { ...copy, id, title: titleOf(msg`${step.title} again`) }];
     }),
   };
 }
@@ -191,7 +194,7 @@ export function splitStep(chart: Chart, stepId: string, id: string): Chart {
       const { done: _done, ...plain } = step;
       return [
         { ...plain, ...half, waitMinutes: 0 },
-        { ...plain, ...half, id, title: titleOf(`${step.title}, second layer`) },
+        { ...plain, ...half, id, title: titleOf(msg`${step.title}, second layer`) },
       ];
     }),
   };
@@ -200,20 +203,20 @@ export function splitStep(chart: Chart, stepId: string, id: string): Chart {
 /** Why a step cannot be stirred into the one before it; null where it can. */
 export function notStirred(chart: Pick<Chart, 'steps'>, stepId: string): string | null {
   const at = chart.steps.findIndex((s) => s.id === stepId);
-  if (at < 1) return 'It is the first step.';
+  if (at < 1) return msg`It is the first step.`;
   const [into, step] = [chart.steps[at - 1]!, chart.steps[at]!];
-  if (into.variant !== step.variant) return 'The step before belongs to another variant.';
+  if (into.variant !== step.variant) return msg`The step before belongs to another variant.`;
   const use = usedTogether(into.use, step.use);
   if (use.length > MOST_IN_A_STEP.products)
-    return `Together they are more than ${MOST_IN_A_STEP.products} products.`;
+    return msg`Together they are more than ${MOST_IN_A_STEP.products} products.`;
   if (use.some(({ parts }) => parts > MOST_IN_A_STEP.measures))
-    return `Together they take more than ${MOST_IN_A_STEP.measures} measures of one product.`;
+    return msg`Together they take more than ${MOST_IN_A_STEP.measures} measures of one product.`;
   if (placedTogether(into, step).length > MOST_IN_A_STEP.places)
-    return `Together they lie on more than ${MOST_IN_A_STEP.places} places.`;
+    return msg`Together they lie on more than ${MOST_IN_A_STEP.places} places.`;
   if (into.handsOnMinutes + step.handsOnMinutes > MOST_IN_A_STEP.minutes)
-    return `Together they take more than ${MOST_IN_A_STEP.minutes} minutes.`;
+    return msg`Together they take more than ${MOST_IN_A_STEP.minutes} minutes.`;
   if (notedTogether(into, step).length > MOST_IN_A_STEP.letters)
-    return `Together their notes have more than ${MOST_IN_A_STEP.letters} letters.`;
+    return msg`Together their notes have more than ${MOST_IN_A_STEP.letters} letters.`;
   return null;
 }
 
@@ -246,7 +249,7 @@ export function mergedStep(chart: Chart, stepId: string): Chart {
   const { done: _done, ...plain } = into;
   const merged: Step = {
     ...plain,
-    title: titleOf(`${into.title} with ${step.title.toLowerCase()}`),
+    title: titleOf(msg`${into.title} with ${step.title.toLowerCase()}`),
     use: usedTogether(into.use, step.use),
     wants: { ...into.wants, kinds: [...new Set([...into.wants.kinds, ...step.wants.kinds])], mix: true },
     placements: placedTogether(into, step),

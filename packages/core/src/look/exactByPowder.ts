@@ -14,6 +14,7 @@ import {
 } from '../shade';
 import type { Adaptation, LookStep, Step } from './document';
 import { proposalOf, type FitContext } from './propose';
+import { msg } from '../messages';
 
 /** A base further off than this is not saved by powder. */
 const MOST_OFF = 4.5;
@@ -75,8 +76,8 @@ export function madeExactByPowder(
         id: 'base made exact by powder',
         stepId: powder.id,
         change: 'changed',
-        words: `${powder.title} over the whole face with ${product.line} ${product.shade}`.slice(0, 200),
-        why: `no base is in range; the nearest is ${nearest.deltaE.toFixed(1)} off, and with this powder over it ${deltaE.toFixed(1)}`,
+        words: msg`${powder.title} over the whole face with ${product.line} ${product.shade}`.slice(0, 200),
+        why: msg`no base is in range; the nearest is ${nearest.deltaE.toFixed(1)} off, and with this powder over it ${deltaE.toFixed(1)}`,
         was: {
           placements: powder.placements,
           doseMgPerCm2: powder.doseMgPerCm2,

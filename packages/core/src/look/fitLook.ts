@@ -7,6 +7,7 @@ import type { Adaptation, Chart, ClientSnapshot, Look, LookStep, Occasion, Step 
 import { CHART_FORMAT, PHASES } from './document';
 import { madeExactByPowder } from './exactByPowder';
 import { matchAndPropose, type FitContext, type Proposal } from './propose';
+import { msg } from '../messages';
 
 /** Who makes a version, when and why; ids are made outside. */
 export type Stamp = {
@@ -78,7 +79,7 @@ export function fitLook(
       if (placements[i] === placement) return;
       const broken = checkLimits(placement, client.landmarks, client.features, plan.role)[0];
       notes.push(
-        `${plan.title} was moved to keep its limits on this face${broken ? `. ${broken.message}` : '.'}`,
+        msg`${plan.title} was moved to keep its limits on this face${broken ? `. ${broken.message}` : '.'}`,
       );
     });
     const placed: LookStep = { ...plan, placements };
@@ -97,7 +98,7 @@ export function fitLook(
   const exact = madeExactByPowder(steps, gaps, context);
   const used = new Set(adapted.steps.flatMap((s) => s.wants.kinds));
   for (const { product, why } of aside)
-    if (used.has(product.kind)) notes.push(`${productName(product)} is set aside. ${why}`);
+    if (used.has(product.kind)) notes.push(msg`${productName(product)} is set aside. ${why}`);
   const adaptations = [...adapted.adaptations, ...exact.adaptations];
   const chart: Chart = {
     format: CHART_FORMAT,
@@ -131,7 +132,7 @@ const forbidsAnything = ({ finishes, kinds, places = [], shapes = [] }: Look['fo
 
 /** What the kit has nothing for, how far the nearest is and what would do it. */
 export function gapInWords({ words, mixNeeds, buy }: StepGap): string {
-  return [words, mixNeeds ? `Stirred, ${mixNeeds} would do it.` : null, buy ? `Buy ${buy}.` : null]
+  return [words, mixNeeds ? msg`Stirred, ${mixNeeds} would do it.` : null, buy ? msg`Buy ${buy}.` : null]
     .filter(Boolean)
     .join(' ');
 }
@@ -145,7 +146,7 @@ export function gapsInWords(gaps: readonly { readonly title: string; readonly ga
   if (unread.length < 2) return rest;
   const named = unread.map(({ title, gap }) => `${title.toLowerCase()} (${gap.unread})`);
   return [
-    `What is at hand has no colour read, so nobody can say what suits, for ${listed(named)}. Read the pans, or choose by eye in each step.`,
+    msg`What is at hand has no colour read, so nobody can say what suits, for ${listed(named)}. Read the pans, or choose by eye in each step.`,
     ...rest,
   ];
 }

@@ -1,4 +1,5 @@
 import type { FLOWS, LookStep } from './document';
+import { msg, plural, term } from '../messages';
 
 type Flow = (typeof FLOWS)[number];
 
@@ -19,9 +20,9 @@ export const AFTER_AIRBRUSH = 'Do not touch or rub it after: powder with a loose
 export function airbrushInWords({ passes, waitMinutes }: Pick<LookStep, 'passes' | 'waitMinutes'>): string {
   const coats =
     passes > 1
-      ? `, ${passes} thin coats, each dry before the next (about ${Math.max(1, Math.round(waitMinutes))} min)`
-      : ', one thin coat';
-  return `One side, the other side, the centre, then down the neck${coats}.`;
+      ? msg`, ${passes} thin coats, each dry before the next (about ${Math.max(1, Math.round(waitMinutes))} min)`
+      : msg`, one thin coat`;
+  return msg`One side, the other side, the centre, then down the neck${coats}.`;
 }
 
 /** How a step is worked: 'airbrush · spray · 4 passes a side, flow turned down · 5 min · then wait 1 min'. */
@@ -29,13 +30,17 @@ export function howInWords(
   step: Pick<LookStep, 'tool' | 'technique' | 'passes' | 'flow' | 'handsOnMinutes' | 'waitMinutes'>,
 ): string {
   const sprayed = step.tool === 'airbrush';
-  const passes = step.passes === 1 ? 'one pass' : `${step.passes} passes`;
+  const passes = plural(step.passes)`one pass|${step.passes} passes`;
   return [
     step.tool === 'none' ? null : step.tool,
     step.technique,
-    sprayed ? `${passes} a side${step.flow ? `, flow ${step.flow}` : ''}` : step.passes > 1 ? passes : null,
-    `${step.handsOnMinutes} min`,
-    step.waitMinutes > 0 ? `then wait ${step.waitMinutes} min` : null,
+    sprayed
+      ? msg`${passes} a side${step.flow ? msg`, flow ${term(step.flow)}` : ''}`
+      : step.passes > 1
+        ? passes
+        : null,
+    msg`${step.handsOnMinutes} min`,
+    step.waitMinutes > 0 ? msg`then wait ${step.waitMinutes} min` : null,
   ]
     .filter((part) => part !== null)
     .join(' · ');

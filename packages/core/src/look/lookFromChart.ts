@@ -6,6 +6,7 @@ import { phaseOrder, type Stamp } from './fitLook';
 import { skinTarget, wantedColour } from '../shade';
 import { colourOfUse, proposeProducts, shownOfStep } from './propose';
 import { contextOf } from './studioContext';
+import { msg } from '../messages';
 
 export const PARTS = ['essential', 'free', 'left out', 'forbidden'] as const;
 /**
@@ -125,14 +126,14 @@ export function stepsForLook(chart: Chart): readonly StepForLook[] {
     const one = added.get(step.id);
     const asHad = withoutAdaptations(step, adaptations);
     return one
-      ? { step: asHad, part: 'left out', why: `Added for this chart: ${one.why}.` }
+      ? { step: asHad, part: 'left out', why: msg`Added for this chart: ${one.why}.` }
       : { step: asHad, part: 'essential', why: null };
   });
   return leftOutOf(chart, adaptations).reduce<readonly StepForLook[]>((steps, { step, why }) => {
     const order = phaseOrder(chart.schools);
     const at = steps.findIndex((one) => order.indexOf(one.step.phase) > order.indexOf(step.phase));
     const before = steps.slice(0, at < 0 ? steps.length : at);
-    const back = { step, part: 'essential' as const, why: `Left out of this chart: ${why}.` };
+    const back = { step, part: 'essential' as const, why: msg`Left out of this chart: ${why}.` };
     return [...before, back, ...steps.slice(before.length)];
   }, there);
 }

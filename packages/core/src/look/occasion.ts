@@ -2,6 +2,7 @@ import { listed } from '../listed';
 import { minuteOfDay } from '../calendar';
 import { usualConditions } from '../shade';
 import { CHART_FORMAT, type Chart, type Occasion } from './document';
+import { msg, plural, term } from '../messages';
 
 type Kind = Occasion['kind'];
 
@@ -54,12 +55,12 @@ export function occasionInWords(occasion: Occasion): string {
   const { hoursToLast, begins, ends, lights, camera, metal, outfit = [], theme } = occasion;
   const conditions = occasion.conditions ?? usualConditions(occasion.kind);
   return [
-    `${hoursToLast} ${hoursToLast === 1 ? 'hour' : 'hours'}${begins && ends ? `, ${begins} to ${ends}` : ''}`,
-    lights.length > 0 ? `by ${listed(lights)}` : null,
+    `${plural(hoursToLast)`${hoursToLast} hour|${hoursToLast} hours`}${begins && ends ? `, ${begins} to ${ends}` : ''}`,
+    lights.length > 0 ? msg`by ${listed(lights)}` : null,
     camera ? 'photographed' : null,
     conditions.length > 0 ? listed(conditions) : null,
-    outfit.length > 0 ? `wearing ${listed(outfit.map(({ name }) => name))}` : null,
-    metal ? `${metal} jewellery` : null,
+    outfit.length > 0 ? msg`wearing ${listed(outfit.map(({ name }) => name))}` : null,
+    metal ? msg`${term(metal)} jewellery` : null,
     theme ?? null,
   ]
     .filter((part) => part !== null)
@@ -73,7 +74,7 @@ const DIFFERENCES: readonly (readonly [string, (o: Occasion) => string])[] = [
   ['ready at', (o) => o.begins ?? ''],
   ['until', (o) => o.ends ?? ''],
   ['light', (o) => listed([...o.lights].sort())],
-  ['camera', (o) => (o.camera ? 'photographed' : 'no camera')],
+  ['camera', (o) => (o.camera ? msg`photographed` : msg`no camera`)],
   ['the day brings', (o) => listed([...(o.conditions ?? usualConditions(o.kind))].sort())],
   ['worn', (o) => listed((o.outfit ?? []).map(({ name, lab }) => `${name} ${lab.join(' ')}`))],
   ['jewellery', (o) => o.metal ?? ''],
@@ -85,7 +86,7 @@ const DIFFERENCES: readonly (readonly [string, (o: Occasion) => string])[] = [
 export function occasionDifference(before: Occasion, after: Occasion): string[] {
   return DIFFERENCES.flatMap(([what, of]) => {
     const [was, is] = [of(before), of(after)];
-    return was === is ? [] : [`${what}: ${is || 'nothing'} instead of ${was || 'nothing'}`];
+    return was === is ? [] : [msg`${what}: ${is || msg`nothing`} instead of ${was || msg`nothing`}`];
   });
 }
 

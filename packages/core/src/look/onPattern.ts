@@ -11,6 +11,7 @@ import {
 import { newCareStep } from './editSteps';
 import type { Stamp } from './fitLook';
 import { usualOccasion } from './occasion';
+import { msg, term } from '../messages';
 
 /** Skins a look is shown on where there is nobody: CIELAB, D65. Trade sense: the ends and the middle. */
 export const PATTERN_SKINS = {
@@ -25,7 +26,7 @@ export const PATTERN_SKIN_NAMES = ['very fair', 'medium', 'very deep'] as const 
 export function patternClient(skin: PatternSkin): ClientSnapshot {
   return {
     id: '',
-    name: 'The pattern face',
+    name: msg`The pattern face`,
     landmarks: TEMPLATE,
     features: PLAIN_FEATURES,
     skin: skinByZone(PATTERN_SKINS[skin]),
@@ -112,7 +113,7 @@ export function blankChart(
   return {
     ...look,
     format: CHART_FORMAT,
-    look: { id: stamp.id, version: 1, name: FROM_NOTHING },
+    look: { id: stamp.id, version: 1, name: term(FROM_NOTHING) },
     client,
     occasion,
     steps: [newCareStep('prep', stepId)],

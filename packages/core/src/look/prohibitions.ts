@@ -1,4 +1,5 @@
 import type { Placement } from '../face';
+import { messagesIn } from '../messages';
 
 type At = {
   readonly role: string;
@@ -49,7 +50,7 @@ const naturalLips = held(['lips', 'lipLine', 'lowerLipOnly'], (p) =>
 );
 
 /** Places a look may forbid, each with what takes it away. */
-export const FORBIDDEN_PLACES = {
+export const FORBIDDEN_PLACES = messagesIn(['words'], {
   'lower lashes': { words: 'nothing on the lower lashes', without: off('lowerLashes', 'lowerLine') },
   'lower lash line': { words: 'nothing along the lower lash line', without: off('lowerLine', 'lowerLashes') },
   'liner flick': { words: 'no liner flick', without: noFlick },
@@ -70,7 +71,7 @@ export const FORBIDDEN_PLACES = {
     words: 'nothing stuck on',
     without: off('outerDots', 'underDots', 'mouthSpot', 'foreheadPoint', 'browPoints'),
   },
-} as const satisfies Record<string, Prohibition>;
+} as const satisfies Record<string, Prohibition>);
 export type ForbiddenPlace = keyof typeof FORBIDDEN_PLACES;
 export const FORBIDDEN_PLACE_NAMES = Object.keys(FORBIDDEN_PLACES) as readonly ForbiddenPlace[];
 
@@ -78,7 +79,7 @@ export const FORBIDDEN_PLACE_NAMES = Object.keys(FORBIDDEN_PLACES) as readonly F
 const POINTED_MM = 2;
 
 /** Shapes a period or a theme asks for. */
-export const SHAPES = {
+export const SHAPES = messagesIn(['words'], {
   'brow pointed': {
     words: 'brows pointed',
     without: held(['brow'], (p) =>
@@ -105,7 +106,7 @@ export const SHAPES = {
         : placements;
     },
   },
-} as const satisfies Record<string, Prohibition>;
+} as const satisfies Record<string, Prohibition>);
 export type Shape = keyof typeof SHAPES;
 export const SHAPE_NAMES = Object.keys(SHAPES) as readonly Shape[];
 

@@ -16,6 +16,7 @@ import {
   type StepMatch,
 } from '../shade';
 import type { ClientSnapshot, Step, Use } from './document';
+import { msg } from '../messages';
 
 /** Everything a proposal is judged against. */
 export type FitContext = ShadeContext & { readonly client: ClientSnapshot };
@@ -131,8 +132,8 @@ export function shownOfStep(step: Pick<Step, 'use' | 'doseMgPerCm2' | 'passes'>,
 
 /** 'Maker Line 3 : Maker Line 5, 2 : 1' or a single name. */
 export function productsInWords(use: readonly Use[]): string {
-  if (use.length === 0) return 'no product';
-  const names = use.map((u) => productName(u.product)).join(' with ');
+  if (use.length === 0) return msg`no product`;
+  const names = use.map((u) => productName(u.product)).join(msg` with `);
   return use.length === 1 ? names : `${names}, ${ratioInWords(use)}`;
 }
 

@@ -4,6 +4,7 @@ import type { Finish, Tool } from '../kit';
 import type { Look, LookStep, Shade } from './document';
 import { newStep } from './editSteps';
 import type { Stamp } from './fitLook';
+import { msg } from '../messages';
 
 /** Colours as they are called while somebody watches: near enough to be matched, and to be read again later. CIELAB, D65. */
 export const COLOUR_WORDS = {
@@ -209,7 +210,7 @@ export function lookTakenDown(
     parent: null,
     name: name.trim(),
     description: 'Taken down while watching: places and order as seen, shades by word or reading.',
-    tags: ['taken down'],
+    tags: [msg`taken down`],
     schools: schoolsOf(taken),
     forbids: { finishes: [], kinds: [] },
     variants: [],

@@ -5,6 +5,7 @@ import type { ClientSnapshot, Look, LookStep } from './document';
 import { fitLook, gapInWords } from './fitLook';
 import { usualOccasion } from './occasion';
 import { productsInWords } from './propose';
+import { msg } from '../messages';
 
 export const MET = ['met', 'near', 'far', 'nothing'] as const;
 /** What one's own kit has for a step of a look, and how far it is from what the look asks for. */
@@ -45,7 +46,7 @@ export function withOwnKit(look: Look, client: ClientSnapshot, kit: Kit, date: s
           met: 'nothing',
           ours: null,
           off: null,
-          words: gap ? gapInWords(gap) : `The kit has nothing for ${plan.title.toLowerCase()}.`,
+          words: gap ? gapInWords(gap) : msg`The kit has nothing for ${plan.title.toLowerCase()}.`,
         },
       ];
     const name = productsInWords(step.use);
@@ -58,19 +59,19 @@ export function withOwnKit(look: Look, client: ClientSnapshot, kit: Kit, date: s
           met: 'far',
           ours: null,
           off,
-          words: `${name}: its colour is not read, so nobody can say how far off it is.`,
+          words: msg`${name}: its colour is not read, so nobody can say how far off it is.`,
         },
       ];
     if (off === null) return [{ ...common, met: 'met', ours: best.lab, off, words: `${name}.` }];
     const met = off <= WITHIN.met ? 'met' : off <= WITHIN.near ? 'near' : 'far';
-    const way = asked && best.lab && met !== 'met' ? besideInWords(asked, best.lab) : 'the same';
+    const way = asked && best.lab && met !== 'met' ? besideInWords(asked, best.lab) : msg`the same`;
     return [
       {
         ...common,
         met,
         ours: best.lab,
         off,
-        words: `${name}, ${off.toFixed(1)} off${way === 'the same' ? '' : `, ${way}`}.`,
+        words: msg`${name}, ${off.toFixed(1)} off${way === 'the same' ? '' : `, ${way}`}.`,
       },
     ];
   });

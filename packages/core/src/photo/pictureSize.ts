@@ -1,3 +1,5 @@
+import { msg } from '../messages';
+
 /** The most a picture may hold: more is refused before it is unpacked, which would take the page's memory. */
 export const MOST_MEGAPIXELS = 40;
 
@@ -32,9 +34,9 @@ export function pictureSize(bytes: Uint8Array): PictureSize | null {
 export function questionPicture(bytes: Uint8Array): string | null {
   const size = pictureSize(bytes);
   if (!size || size.width === 0 || size.height === 0)
-    return 'This is no photograph that can be read here: choose a JPEG or a PNG.';
+    return msg`This is no photograph that can be read here: choose a JPEG or a PNG.`;
   const megapixels = (size.width * size.height) / 1e6;
   return megapixels > MOST_MEGAPIXELS
-    ? `The photograph has ${Math.round(megapixels)} megapixels; up to ${MOST_MEGAPIXELS} can be read here. Save it smaller and choose it again.`
+    ? msg`The photograph has ${Math.round(megapixels)} megapixels; up to ${MOST_MEGAPIXELS} can be read here. Save it smaller and choose it again.`
     : null;
 }

@@ -5,6 +5,7 @@ import { usualOccasion, type Chart, type Step } from '../look';
 import { shuffled, type Random } from '../math';
 import { reviewChart, RULES, type ReviewFinding } from '../review';
 import { practiceProduct } from './practiceProduct';
+import { messagesIn, msg, term } from '../messages';
 
 /** A small chart with one thing wrong in it: what was done, as it is read, and the practices to choose from. */
 export type BrokenChart = {
@@ -69,33 +70,33 @@ const at = (guide: Guided['guide'], params?: Guided['params']): Guided => ({
 function sound(skin: Lab): readonly Step[] {
   const powder = { texture: 'pressed', family: 'powder', coverage: 'sheer', finish: 'matte' } as const;
   return [
-    step(1, 'Clean', 'clean', 'care', [], null),
-    step(2, 'Primer', 'prime', 'care', [at('zone.wholeFace')], product(2, 'primer', null), {
+    step(1, msg`Clean`, 'clean', 'care', [], null),
+    step(2, msg`Primer`, 'prime', 'care', [at('zone.wholeFace')], product(2, 'primer', null), {
       waitMinutes: 2,
     }),
     step(
       3,
-      'Base',
+      msg`Base`,
       'base',
       'base',
       [at('zone.wholeFace'), at('zone.neck')],
       product(3, 'base', skin, { coverage: 'light' }),
     ),
-    step(4, 'Concealer', 'conceal', 'conceal', [at('zone.underEye')], product(4, 'concealer', skin), {
+    step(4, msg`Concealer`, 'conceal', 'conceal', [at('zone.underEye')], product(4, 'concealer', skin), {
       doseMgPerCm2: 0.3,
     }),
     step(
       5,
-      'Contour',
+      msg`Contour`,
       'sculpt',
       'contour',
       [at('cheekContour')],
       product(5, 'contour', shiftDepth(skin, 2, { undertone: 'neutral' }), { finish: 'matte' }),
     ),
-    step(6, 'Blush', 'sculpt', 'blush', [at('blushLifted')], product(6, 'blush', flushed(skin))),
+    step(6, msg`Blush`, 'sculpt', 'blush', [at('blushLifted')], product(6, 'blush', flushed(skin))),
     step(
       7,
-      'Light',
+      msg`Light`,
       'sculpt',
       'highlight',
       [at('cheekboneLight')],
@@ -103,7 +104,7 @@ function sound(skin: Lab): readonly Step[] {
     ),
     step(
       8,
-      'Powder',
+      msg`Powder`,
       'set',
       'powder',
       [at('zone.underEye'), at('zone.noseSide')],
@@ -119,12 +120,12 @@ const flushed = (skin: Lab): Lab => {
 };
 
 const change =
-  (title: string, to: (step: Step) => Partial<Step>) =>
+  (title: () => string, to: (step: Step) => Partial<Step>) =>
   (plan: Plan): Plan => ({
     ...plan,
-    steps: plan.steps.map((one) => (one.title === title ? { ...one, ...to(one) } : one)),
+    steps: plan.steps.map((one) => (one.title === title() ? { ...one, ...to(one) } : one)),
   });
-const laid = (title: string, more: (product: ProductSnapshot) => Partial<ProductSnapshot>) =>
+const laid = (title: () => string, more: (product: ProductSnapshot) => Partial<ProductSnapshot>) =>
   change(title, (one) => ({
     use: one.use.map((use) => ({ ...use, product: { ...use.product, ...more(use.product) } })),
   }));
@@ -133,33 +134,99 @@ const features =
   (plan: Plan): Plan => ({ ...plan, features: { ...plan.features, ...more } });
 
 /** Ways to go against the practice of the trade. One that adds no finding, or more than two, is passed over. */
-export const BREAKAGES: readonly Breakage[] = [
-  { does: change('Contour', () => ({ placements: [at('cheekContour', { liftMm: -9 })] })) },
-  { does: change('Blush', () => ({ placements: [at('blushLifted', { liftMm: -10 })] })) },
-  { does: laid('Contour', () => ({ finish: 'shimmer' })) },
-  { does: laid('Contour', ({ lab }) => ({ lab: lab ? [lab[0] + 12, lab[1], lab[2]] : null })) },
-  {
-    does: (plan, skin) => laid('Concealer', () => ({ lab: [...shiftDepth(skin, -4)] }))(plan),
-  },
-  { does: change('Primer', () => ({ waitMinutes: 0 })) },
-  { does: laid('Primer', () => ({ family: 'oil' })) },
-  { does: change('Base', () => ({ doseMgPerCm2: 1, passes: 2 })) },
-  { does: change('Concealer', () => ({ passes: 4 })) },
-  { does: (plan) => ({ ...plan, steps: afterPowder(plan.steps, 'Blush') }) },
-  { does: (plan) => ({ ...plan, steps: afterPowder(plan.steps, 'Contour') }) },
-  {
-    face: 'A mature skin.',
-    does: (plan) => laid('Light', () => ({ finish: 'shimmer' }))(features({ age: 'mature' })(plan)),
-  },
-  {
-    face: 'Lines under the eyes.',
-    does: (plan) =>
-      change('Powder', () => ({ doseMgPerCm2: 1, waitMinutes: 4 }))(features({ lines: ['under eye'] })(plan)),
-  },
-  { does: (plan, skin) => laid('Base', () => ({ lab: [...shiftDepth(skin, 2)] }))(plan) },
-  { does: (plan, skin) => laid('Light', () => ({ lab: [...shiftDepth(skin, 3)] }))(plan) },
-  { does: (plan) => ({ ...plan, steps: plan.steps.filter(({ title }) => title !== 'Clean') }) },
-];
+export const BREAKAGES: readonly Breakage[] = messagesIn(
+  ['face'],
+  [
+    {
+      does: change(
+        () => msg`Contour`,
+        () => ({ placements: [at('cheekContour', { liftMm: -9 })] }),
+      ),
+    },
+    {
+      does: change(
+        () => msg`Blush`,
+        () => ({ placements: [at('blushLifted', { liftMm: -10 })] }),
+      ),
+    },
+    {
+      does: laid(
+        () => msg`Contour`,
+        () => ({ finish: 'shimmer' }),
+      ),
+    },
+    {
+      does: laid(
+        () => msg`Contour`,
+        ({ lab }) => ({ lab: lab ? [lab[0] + 12, lab[1], lab[2]] : null }),
+      ),
+    },
+    {
+      does: (plan, skin) =>
+        laid(
+          () => msg`Concealer`,
+          () => ({ lab: [...shiftDepth(skin, -4)] }),
+        )(plan),
+    },
+    {
+      does: change(
+        () => msg`Primer`,
+        () => ({ waitMinutes: 0 }),
+      ),
+    },
+    {
+      does: laid(
+        () => msg`Primer`,
+        () => ({ family: 'oil' }),
+      ),
+    },
+    {
+      does: change(
+        () => msg`Base`,
+        () => ({ doseMgPerCm2: 1, passes: 2 }),
+      ),
+    },
+    {
+      does: change(
+        () => msg`Concealer`,
+        () => ({ passes: 4 }),
+      ),
+    },
+    { does: (plan) => ({ ...plan, steps: afterPowder(plan.steps, msg`Blush`) }) },
+    { does: (plan) => ({ ...plan, steps: afterPowder(plan.steps, msg`Contour`) }) },
+    {
+      face: 'A mature skin.',
+      does: (plan) =>
+        laid(
+          () => msg`Light`,
+          () => ({ finish: 'shimmer' }),
+        )(features({ age: 'mature' })(plan)),
+    },
+    {
+      face: 'Lines under the eyes.',
+      does: (plan) =>
+        change(
+          () => msg`Powder`,
+          () => ({ doseMgPerCm2: 1, waitMinutes: 4 }),
+        )(features({ lines: ['under eye'] })(plan)),
+    },
+    {
+      does: (plan, skin) =>
+        laid(
+          () => msg`Base`,
+          () => ({ lab: [...shiftDepth(skin, 2)] }),
+        )(plan),
+    },
+    {
+      does: (plan, skin) =>
+        laid(
+          () => msg`Light`,
+          () => ({ lab: [...shiftDepth(skin, 3)] }),
+        )(plan),
+    },
+    { does: (plan) => ({ ...plan, steps: plan.steps.filter(({ title }) => title !== 'Clean') }) },
+  ],
+);
 
 /** The powder goes over the whole face first, and what is cream on top of it. */
 function afterPowder(steps: readonly Step[], title: string): readonly Step[] {
@@ -176,13 +243,13 @@ function chartOf({ steps, features: face }: Plan, landmarks: Landmarks, skin: La
     id: uuid(900),
     version: 1,
     parent: null,
-    author: 'Practice',
+    author: msg`Practice`,
     at: '2030-01-01T09:00:00Z',
     reason: '',
-    look: { id: uuid(901), version: 1, name: 'Practice' },
+    look: { id: uuid(901), version: 1, name: msg`Practice` },
     client: {
       id: uuid(902),
-      name: 'Nobody',
+      name: msg`Nobody`,
       landmarks,
       features: face,
       skin: skinByZone(skin),
@@ -205,24 +272,26 @@ function told(
   const of = use[0]?.product;
   const facts = [
     of
-      ? [of.finish, of.texture, of.family === 'powder' ? null : `${of.family} based`]
+      ? [of.finish, of.texture, of.family === 'powder' ? null : msg`${term(of.family)} based`]
           .filter(Boolean)
           .join(', ')
       : null,
     of?.lab ? stepsFrom(of.lab, skin) : null,
-    use.length > 0 && doseMgPerCm2 * passes >= 0.9 ? 'laid thick' : null,
-    passes > 1 ? `${passes} layers` : null,
+    use.length > 0 && doseMgPerCm2 * passes >= 0.9 ? msg`laid thick` : null,
+    passes > 1 ? msg`${passes} layers` : null,
     placements.length > 0
-      ? placements.map((place) => placeInShort(place, landmarks, face)).join(', and ')
+      ? placements.map((place) => placeInShort(place, landmarks, face)).join(msg`, and `)
       : null,
-    waitMinutes > 0 ? `then ${waitMinutes} min left alone` : null,
+    waitMinutes > 0 ? msg`then ${waitMinutes} min left alone` : null,
   ].filter((words) => words !== null);
   return facts.length > 0 ? `${title}: ${facts.join('; ')}` : title;
 }
 
 function stepsFrom(lab: Lab, skin: Lab): string | null {
   const steps = Math.round((depthOf(lab) - depthOf(skin)) * 2) / 2;
-  return steps === 0 ? 'as deep as the skin' : `${Math.abs(steps)} steps ${steps > 0 ? 'deeper' : 'lighter'}`;
+  return steps === 0
+    ? msg`as deep as the skin`
+    : msg`${Math.abs(steps)} steps ${steps > 0 ? msg`deeper` : msg`lighter`}`;
 }
 /** What the review newly says of a face when one thing is done so, beside all that it finds then. */
 export function breaks(

@@ -30,6 +30,7 @@ import { skillNamed, type AnswerSkill, type LineSkill, type PatchSkill } from '.
 import type { SoftPatch } from './softOverlap';
 import { STEPS, type PracticeStep } from './practiceSteps';
 import { pumpsFor, type Pump } from './twoPumps';
+import { messagesIn } from '../messages';
 
 /** How far a hand has come in a skill: pans lie closer, and on faces the usual line is further off. */
 export const LEVELS = [0, 1, 2] as const;
@@ -321,11 +322,14 @@ function turn([L, a, b]: Lab, degrees: number): Lab {
   return [L, chroma * Math.cos(angle), chroma * Math.sin(angle)];
 }
 
-const CORRECTORS: CorrectorExercise['pans'] = [
-  { id: 'peach', words: 'peach', lab: [76, 18, 26] },
-  { id: 'orange', words: 'orange', lab: [62, 32, 42] },
-  { id: 'red', words: 'brick red', lab: [44, 36, 28] },
-  { id: 'yellow', words: 'yellow', lab: [84, 4, 40] },
-  { id: 'green', words: 'green', lab: [76, -16, 18] },
-  { id: 'lilac', words: 'lilac', lab: [74, 14, -14] },
-];
+const CORRECTORS: CorrectorExercise['pans'] = messagesIn(
+  ['words'],
+  [
+    { id: 'peach', words: 'peach', lab: [76, 18, 26] },
+    { id: 'orange', words: 'orange', lab: [62, 32, 42] },
+    { id: 'red', words: 'brick red', lab: [44, 36, 28] },
+    { id: 'yellow', words: 'yellow', lab: [84, 4, 40] },
+    { id: 'green', words: 'green', lab: [76, -16, 18] },
+    { id: 'lilac', words: 'lilac', lab: [74, 14, -14] },
+  ],
+);

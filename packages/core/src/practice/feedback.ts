@@ -1,5 +1,6 @@
 import type { LineMiss } from './lineMiss';
 import type { Part, PartName } from './score';
+import { msg, term } from '../messages';
 
 /** What was asked, in the words of the face. */
 export type LineTask = {
@@ -22,7 +23,7 @@ const NEAR_ENOUGH = 60;
 const BESIDE_MM = 3;
 /** Parts within this are not worth a word. */
 const FINE = 97;
-const mm = (value: number): string => `${Math.round(Math.abs(value))} mm`;
+const mm = (value: number): string => msg`${Math.round(Math.abs(value))} mm`;
 
 /**
  * The worst thing first, with one cure, and one thing that was right: never a bare number. The worst is the part
@@ -49,47 +50,47 @@ export function feedback(
   if (task.breach) return { first: task.breach, well };
   if (miss.backwards && (!worst || worst.score > 60))
     return {
-      first: `Drawn from the other end: begin ${task.startWords}, the brush leaves most where it lands.`,
+      first: msg`Drawn from the other end: begin ${task.startWords}, the brush leaves most where it lands.`,
       well,
     };
-  if (!worst || worst.score >= FINE) return { first: 'On the line, from end to end.', well: null };
+  if (!worst || worst.score >= FINE) return { first: msg`On the line, from end to end.`, well: null };
   return { first: WORST[worst.part](miss, task), well };
 }
 
 const WORST: Readonly<Record<PartName, (miss: LineMiss, task: LineTask) => string>> = {
   line: ({ sideMm, meanMm }, task) =>
     Math.abs(sideMm) > 0.6 * meanMm
-      ? `${mm(sideMm)} towards ${task.towards[sideMm > 0 ? 0 : 1]}: ${task.cure}`
-      : `${mm(meanMm)} off on average, to both sides: rest the hand and draw it in one go.`,
+      ? msg`${mm(sideMm)} towards ${task.towards[sideMm > 0 ? 0 : 1]}: ${task.cure}`
+      : msg`${mm(meanMm)} off on average, to both sides: rest the hand and draw it in one go.`,
   start: ({ startMm }, task) =>
     startMm > 0
-      ? `The client's ${task.side} starts ${mm(startMm)} late: begin ${task.startWords}, where most product lies.`
-      : `The client's ${task.side} starts ${mm(startMm)} too early: begin ${task.startWords}.`,
+      ? msg`The client's ${term(task.side)} starts ${mm(startMm)} late: begin ${task.startWords}, where most product lies.`
+      : msg`The client's ${term(task.side)} starts ${mm(startMm)} too early: begin ${task.startWords}.`,
   end: ({ endMm }, task) =>
     endMm > 0
-      ? `Ends ${mm(endMm)} short: it goes on ${task.endWords}.`
-      : `Runs on ${mm(endMm)} too far: it ends ${task.endWords}.`,
-  farthest: ({ farMm }) => `One place is ${mm(farMm)} off, the rest is nearer: slow down there.`,
+      ? msg`Ends ${mm(endMm)} short: it goes on ${task.endWords}.`
+      : msg`Runs on ${mm(endMm)} too far: it ends ${task.endWords}.`,
+  farthest: ({ farMm }) => msg`One place is ${mm(farMm)} off, the rest is nearer: slow down there.`,
   turn: ({ turnDegrees }) =>
-    `Turned by ${Math.round(Math.abs(turnDegrees))} degrees: look where it ends before you begin.`,
-  evenness: () => 'The line wavers: rest the little finger, and draw from the wrist.',
+    msg`Turned by ${Math.round(Math.abs(turnDegrees))} degrees: look where it ends before you begin.`,
+  evenness: () => msg`The line wavers: rest the little finger, and draw from the wrist.`,
   softness: (_, { fade }) =>
     fade === undefined || fade === null
-      ? 'The edge is harder or softer than asked: press less towards the end.'
+      ? msg`The edge is harder or softer than asked: press less towards the end.`
       : fade > 0
-        ? 'Too much lies at the end: press less towards it.'
-        : 'It lets go too soon: keep the pressure up towards the end.',
+        ? msg`Too much lies at the end: press less towards it.`
+        : msg`It lets go too soon: keep the pressure up towards the end.`,
   patch: () =>
-    'The patch lies beside its place or has another size: start from its middle and work outwards.',
+    msg`The patch lies beside its place or has another size: start from its middle and work outwards.`,
 };
 
 const WELL: Readonly<Record<PartName, (miss: LineMiss) => string>> = {
-  line: ({ meanMm }) => `The line itself is within ${Math.max(1, Math.round(meanMm))} mm.`,
-  start: () => 'It begins where it should.',
-  end: () => 'It ends where it should.',
-  farthest: () => 'Nowhere is it far off.',
-  turn: () => 'The direction is right.',
-  evenness: () => 'It is steady.',
-  softness: () => 'The edge fades as it should.',
-  patch: () => 'It lies where it should.',
+  line: ({ meanMm }) => msg`The line itself is within ${Math.max(1, Math.round(meanMm))} mm.`,
+  start: () => msg`It begins where it should.`,
+  end: () => msg`It ends where it should.`,
+  farthest: () => msg`Nowhere is it far off.`,
+  turn: () => msg`The direction is right.`,
+  evenness: () => msg`It is steady.`,
+  softness: () => msg`The edge fades as it should.`,
+  patch: () => msg`It lies where it should.`,
 };

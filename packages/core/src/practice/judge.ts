@@ -32,6 +32,7 @@ import { gradeOf, type Grade } from './score';
 import { scoreLine } from './scoreLine';
 import { skillNamed, type LineSkill } from './skills';
 import { judgePumps } from './twoPumps';
+import { msg } from '../messages';
 
 const NOBODYS = '00000000-0000-7000-8000-000000000000';
 /** A thin film, mg a cm2. */
@@ -141,7 +142,7 @@ function judgeLine(task: LineExercise, given: Extract<Given, { kind: 'line' }>):
 const tooSmall = (task: DrawnExercise, { mmPerPixel }: Extract<Given, { kind: 'line' }>): string =>
   mmPerPixel !== null &&
   mmPerPixel > 1 / LEAST_PX_PER_MM[task.kind === 'patch' ? 'patch' : task.shown ? 'both' : 'one']
-    ? 'Drawn too small to judge finely: zoom in. '
+    ? msg`Drawn too small to judge finely: zoom in. `
     : '';
 
 /** Edge and hollow drawn for each other, said as what it is; null where neither was asked for or it was not so. */
@@ -154,8 +155,8 @@ function swappedIn(task: LineExercise, skill: LineSkill, own: Polyline): string 
   if (skill.hollow ? low > 1 - SWAPPED : low < SWAPPED) return null;
   const apart = Math.round(finder.gapMm);
   return skill.hollow
-    ? `That is the edge a smile shows, where contour lies. The hollow is ${apart} mm lower: suck the cheeks in.`
-    : `That is the hollow. The edge a smile shows is ${apart} mm higher: smile, and stay on the bone.`;
+    ? msg`That is the edge a smile shows, where contour lies. The hollow is ${apart} mm lower: suck the cheeks in.`
+    : msg`That is the hollow. The edge a smile shows is ${apart} mm higher: smile, and stay on the bone.`;
 }
 /** So much of a line nearer to the other one is that other one. */
 const SWAPPED = 0.8;
@@ -241,16 +242,17 @@ function judgePans(task: PanExercise, ids: readonly string[]): AttemptJudged {
   const same = SAME[task.kind];
   const { score, worst } = scoreOrder(ids, values, same);
   const [unit, more, less] =
-    task.kind === 'depth' ? ['of a step', 'deeper', 'lighter'] : ['degrees', 'warmer', 'cooler'];
-  if (!worst) return { score, grade: gradeOf(score), miss: 0, first: 'All in order.', well: null, at: null };
+    task.kind === 'depth' ? [msg`of a step`, 'deeper', 'lighter'] : ['degrees', 'warmer', 'cooler'];
+  if (!worst)
+    return { score, grade: gradeOf(score), miss: 0, first: msg`All in order.`, well: null, at: null };
   const [first, then] = worst;
   const by = Math.abs(values[first]! - values[then]!);
   return {
     score,
     grade: gradeOf(score),
     miss: by,
-    first: `${first.toUpperCase()} stands before ${then.toUpperCase()} and is ${more} by ${by.toFixed(1)} ${unit}: put the ${less} one first.`,
-    well: score >= 50 ? 'The others stand as they should.' : null,
+    first: msg`${first.toUpperCase()} stands before ${then.toUpperCase()} and is ${more} by ${by.toFixed(1)} ${unit}: put the ${less} one first.`,
+    well: score >= 50 ? msg`The others stand as they should.` : null,
     at: null,
   };
 }
@@ -270,9 +272,9 @@ function judgeCorrector(task: CorrectorExercise, id: string): AttemptJudged {
     grade: gradeOf(score),
     miss: mine.off - best.off,
     first: same
-      ? `${capital(mine.words)} brings it nearest: ${mine.off.toFixed(1)} from the cheek.`
-      : `${capital(best.words)} comes nearer: ${best.off.toFixed(1)} from the cheek, ${mine.words} ${mine.off.toFixed(1)}.`,
-    well: !same && off.findIndex((pan) => pan.id === id) === 1 ? 'Yours is the next best.' : null,
+      ? msg`${capital(mine.words)} brings it nearest: ${mine.off.toFixed(1)} from the cheek.`
+      : msg`${capital(best.words)} comes nearer: ${best.off.toFixed(1)} from the cheek, ${mine.words} ${mine.off.toFixed(1)}.`,
+    well: !same && off.findIndex((pan) => pan.id === id) === 1 ? msg`Yours is the next best.` : null,
     at: null,
   };
 }
@@ -303,10 +305,10 @@ function judgeBroken({ chart }: BrokenExercise, ids: readonly string[]): Attempt
     well:
       missed.length === 0
         ? wrong === 0
-          ? 'You saw it.'
-          : 'You saw it; the rest is as it should be.'
+          ? msg`You saw it.`
+          : msg`You saw it; the rest is as it should be.`
         : missed.length < chart.right.length
-          ? 'You saw one of the two.'
+          ? msg`You saw one of the two.`
           : null,
     at: null,
   };
@@ -322,8 +324,10 @@ function judgeSteps(ids: readonly string[]): AttemptJudged {
     score,
     grade: gradeOf(score),
     miss: broken.length,
-    first: worst ? `“${wordsOf(worst.before)}” comes before “${wordsOf(worst.after)}”.` : 'That order works.',
-    well: worst && broken.length === 1 ? 'All else stands as it should.' : null,
+    first: worst
+      ? msg`“${wordsOf(worst.before)}” comes before “${wordsOf(worst.after)}”.`
+      : msg`That order works.`,
+    well: worst && broken.length === 1 ? msg`All else stands as it should.` : null,
     at: null,
   };
 }

@@ -7,6 +7,7 @@ import {
   type Point,
   type Polyline,
 } from '../face/point';
+import { msg } from '../messages';
 
 /** How a drawn line misses a guide, in mm, in the half's own frame. */
 export type LineMiss = {
@@ -34,7 +35,7 @@ const STEP_MM = 0.5;
  */
 export function lineMiss(drawn: Polyline, guide: Polyline): LineMiss {
   for (const [name, line] of [
-    ['drawn line', drawn],
+    [msg`drawn line`, drawn],
     ['guide', guide],
   ] as const)
     if (line.length < 2)

@@ -1,6 +1,7 @@
 import { signedArea, centreOf, distanceToLine, resample, type Point, type Polygon } from '../face/point';
 import { softOverlap, type SoftPatch } from './softOverlap';
 import { COARSE, joined, scoreOfMiss, type Grade } from './score';
+import { msg } from '../messages';
 
 /** A patch's Dice this far from whole is worth half. */
 const HALF_OFF = 0.4;
@@ -71,7 +72,7 @@ export function scorePatch(
   return joined([{ part: 'patch', score, weight: 1 }], breachMm);
 }
 
-const mm = (value: number): string => `${Math.round(Math.abs(value))} mm`;
+const mm = (value: number): string => msg`${Math.round(Math.abs(value))} mm`;
 
 /** The worst of a patch first, where it lies or how large it is, with one cure; and one thing that was right. */
 export function patchFeedback(
@@ -83,9 +84,13 @@ export function patchFeedback(
   const away = Math.hypot(miss.outMm, miss.downMm);
   const there = away <= THERE_MM;
   const sized = miss.size >= SIZE.least && miss.size <= SIZE.most;
-  const well = there ? 'Its middle is where it should be.' : sized ? 'It has the size it should.' : null;
+  const well = there
+    ? msg`Its middle is where it should be.`
+    : sized
+      ? msg`It has the size it should.`
+      : null;
   if (breach) return { first: breach, well };
-  if (grade === 'sure') return { first: 'It lies where it should, as large as it should.', well: null };
+  if (grade === 'sure') return { first: msg`It lies where it should, as large as it should.`, well: null };
   // What moving it would mend, against what would be left.
   const place = !there && 1 - miss.dice - miss.elsewise >= miss.elsewise;
   if (place) {
@@ -98,32 +103,32 @@ export function patchFeedback(
       .sort((a, b) => Math.abs(b.by) - Math.abs(a.by));
     return {
       first: `${ways.map(({ by, words }) => `${mm(by)} ${words}`).join(', ')}: ${cure}`,
-      well: sized ? 'It has the size it should.' : null,
+      well: sized ? msg`It has the size it should.` : null,
     };
   }
   if (!sized)
     return {
       first:
         miss.size < 1
-          ? `It is ${sizeWords(miss.size)} of the size: let it fade out to where the skin begins again.`
-          : `It is ${sizeWords(miss.size)} the size: begin from its middle, and stop sooner.`,
+          ? msg`It is ${sizeWords(miss.size)} of the size: let it fade out to where the skin begins again.`
+          : msg`It is ${sizeWords(miss.size)} the size: begin from its middle, and stop sooner.`,
       well: there ? well : null,
     };
   return {
-    first: `Its edge is ${miss.edgeMm.toFixed(1)} mm off on average: ${cure}`,
+    first: msg`Its edge is ${miss.edgeMm.toFixed(1)} mm off on average: ${cure}`,
     well: there ? well : null,
   };
 }
 
 function sizeWords(size: number): string {
-  if (size > 1) return `${size.toFixed(1)} times`;
+  if (size > 1) return msg`${size.toFixed(1)} times`;
   return size < 0.3
-    ? 'a quarter'
+    ? msg`a quarter`
     : size < 0.42
-      ? 'a third'
+      ? msg`a third`
       : size < 0.58
         ? 'half'
         : size < 0.72
-          ? 'two thirds'
-          : 'three quarters';
+          ? msg`two thirds`
+          : msg`three quarters`;
 }

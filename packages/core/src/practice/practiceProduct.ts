@@ -1,5 +1,6 @@
 import type { Lab } from '../colour';
 import type { ProductKind, ProductSnapshot } from '../kit';
+import { msg } from '../messages';
 
 /** A product of no maker, as most of its kind are: something to practise with. */
 export function practiceProduct(
@@ -10,7 +11,7 @@ export function practiceProduct(
 ): ProductSnapshot {
   return {
     id,
-    maker: 'Practice',
+    maker: msg`Practice`,
     line: kind,
     shade: 'any',
     kind,

@@ -3,6 +3,7 @@ import { deltaE2000, labUnder, mixSpectra, shiftDepth, type Lab } from '../colou
 import { shuffled, type Random } from '../math';
 import { besideInWords, opticsOf } from '../shade';
 import { scoreRegret } from './answers';
+import { msg } from '../messages';
 
 /** A pan of base to pump from. */
 export type Pump = { readonly id: string; readonly lab: Lab };
@@ -60,7 +61,7 @@ export function pumpsFor(skin: Lab, level: 0 | 1 | 2, random: Random): readonly 
 }
 
 const said = ([one, other]: PumpPair['ids']): string =>
-  one === other ? `two of ${one.toUpperCase()}` : `${one.toUpperCase()} and ${other.toUpperCase()}`;
+  one === other ? msg`two of ${one.toUpperCase()}` : msg`${one.toUpperCase()} and ${other.toUpperCase()}`;
 
 /** Two pumps against the best two, in words: how far off, and which way. Null for a pan that is not there. */
 export function judgePumps(
@@ -87,8 +88,8 @@ export function judgePumps(
     score: scoreRegret(mine.off, best.off),
     off,
     first: same
-      ? `${capital(said(mine.ids))} come nearest: ${mine.off.toFixed(1)} from the skin.`
-      : `${capital(said(mine.ids))} are ${mine.off.toFixed(1)} off, ${besideInWords(skin, mine.lab)}; ${said(best.ids)} come to ${best.off.toFixed(1)}: look for two that lie on either side of the skin.`,
-    well: !same && mine === pairs[1] ? 'Yours is the next best.' : null,
+      ? msg`${capital(said(mine.ids))} come nearest: ${mine.off.toFixed(1)} from the skin.`
+      : msg`${capital(said(mine.ids))} are ${mine.off.toFixed(1)} off, ${besideInWords(skin, mine.lab)}; ${said(best.ids)} come to ${best.off.toFixed(1)}: look for two that lie on either side of the skin.`,
+    well: !same && mine === pairs[1] ? msg`Yours is the next best.` : null,
   };
 }

@@ -27,6 +27,7 @@ import {
 } from '../look';
 import { measuresInWords } from '../shade';
 import { patternIn } from './patternIn';
+import { messages, msg, plural, term } from '../messages';
 
 /**
  * One thing on a sheet, in points from its upper left corner; groups scale from mm and hide what leaves their
@@ -309,17 +310,17 @@ const amounts = (step: Step): string =>
 
 function stepLines(step: Step): { readonly head: string; readonly product: string; readonly how: string } {
   return {
-    head: step.optional ? `${step.title} (if wanted)` : step.title,
+    head: step.optional ? msg`${step.title} (if wanted)` : step.title,
     product:
       step.use.length === 0
         ? step.wants.kinds.length > 0
-          ? 'no product chosen'
+          ? msg`no product chosen`
           : ''
         : // The amount first: where there is no room it is a name that is cut, never what is counted out.
-          `${amounts(step)} of ${productsInWords(step.use)}`,
+          msg`${amounts(step)} of ${productsInWords(step.use)}`,
     how: [
       howInWords(step),
-      step.tool === 'airbrush' ? `${airbrushInWords(step)} ${AFTER_AIRBRUSH}` : null,
+      step.tool === 'airbrush' ? `${airbrushInWords(step)} ${term(AFTER_AIRBRUSH)}` : null,
       step.note || null,
     ]
       .filter(Boolean)
@@ -458,11 +459,11 @@ function legendOps(
   });
 }
 
-const INSET_WORDS: Readonly<Record<Inset, string>> = {
+const INSET_WORDS: Readonly<Record<Inset, string>> = messages({
   'right eye': 'client’s right eye',
   'left eye': 'client’s left eye',
   lips: 'lips',
-};
+});
 
 /** What the drawing shows, for whoever has it read out: which steps are drawn, by their numbers. */
 function faceInWords(name: string, steps: readonly Step[], placed: readonly Placed[]): string {
@@ -472,8 +473,8 @@ function faceInWords(name: string, steps: readonly Step[], placed: readonly Plac
       : [],
   );
   return drawn.length === 0
-    ? `The face of ${name}; nothing is drawn on it`
-    : `The face of ${name}, the eyes open and closed and the lips up close, with each layer in its place: ${drawn.join(', ')}`;
+    ? msg`The face of ${name}; nothing is drawn on it`
+    : msg`The face of ${name}, the eyes open and closed and the lips up close, with each layer in its place: ${drawn.join(', ')}`;
 }
 
 /** The most lines of what is minded: beyond it the page has no room for the face. */
@@ -482,17 +483,17 @@ const MINDED_LINES = 8;
 /** What is minded, in as many lines as it takes; where a page cannot hold it, how much more there is. */
 function mindedLines(minded: readonly string[], room: number, measure: SheetOptions['measure']): string[] {
   const linesOf = (names: string): string[] =>
-    wrapped(`Mind: ${names}`, room, 9, true, measure, MINDED_LINES + 1);
+    wrapped(msg`Mind: ${names}`, room, 9, true, measure, MINDED_LINES + 1);
   const whole = linesOf(minded.join(', '));
   if (whole.length <= MINDED_LINES) return whole;
   for (let shown = minded.length - 1; shown > 0; shown--) {
     const some = linesOf(
-      `${minded.slice(0, shown).join(', ')} and ${minded.length - shown} more, noted on the client’s page`,
+      msg`${minded.slice(0, shown).join(', ')} and ${minded.length - shown} more, noted on the client’s page`,
     );
     if (some.length <= MINDED_LINES) return some;
   }
   return linesOf(
-    `${minded.length === 1 ? 'one thing' : `${minded.length} things`}, noted on the client’s page`,
+    msg`${plural(minded.length)`one thing|${minded.length} things`}, noted on the client’s page`,
   );
 }
 
@@ -538,7 +539,7 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
     9,
     false,
     fitted(
-      `${look.name} · ${occasion.kind}, ${occasion.date} · version ${chart.version} by ${chart.author} · ${steps.length} steps, ${minutes} min at work`,
+      msg`${look.name} · ${term(occasion.kind)}, ${occasion.date} · version ${chart.version} by ${chart.author} · ${steps.length} steps, ${minutes} min at work`,
       9,
       false,
       width - 2 * margin,
@@ -553,7 +554,7 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
       text(margin, top + 4, 9, true, line);
       top += 12;
     }
-    part('P', { actual: `Mind: ${minded.join(', ')}` });
+    part('P', { actual: msg`Mind: ${minded.join(', ')}` });
     top += 2;
   }
 
@@ -592,7 +593,7 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
         y + insetHeight + 8,
         7,
         false,
-        `${INSET_WORDS[inset]}${eyes === 'closed' ? ', closed' : ''}`,
+        `${INSET_WORDS[inset]}${eyes === 'closed' ? msg`, closed` : ''}`,
         SOFT,
       );
     });
@@ -630,14 +631,14 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
       height - margin + 8,
       7,
       false,
-      'Left and right are the client’s own. Colours on paper are a guide: judge on the skin.',
+      msg`Left and right are the client’s own. Colours on paper are a guide: judge on the skin.`,
       SOFT,
     );
     part('Note');
   }
   const ground: SheetOp = { op: 'path', d: `M0 0H${width}V${height}H0Z`, fill: '#ffffff', opacity: 1 };
   return {
-    title: `${client.name}, ${look.name}, version ${chart.version}`,
+    title: msg`${client.name}, ${look.name}, version ${chart.version}`,
     width,
     height,
     ops: [ground, ...parts],

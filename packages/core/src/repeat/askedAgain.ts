@@ -12,6 +12,7 @@ import {
 } from '../look';
 import { changedKeys, differenceOf } from './difference';
 import { NO_SIDE, sideOf, type RefitChange } from './change';
+import { msg } from '../messages';
 
 /**
  * What the client as they are now, and the new day, ask of the plan that they did not ask when it was made, and what they ask
@@ -31,7 +32,7 @@ export function askedAgain(plan: Chart, madeFor: MadeFor, kit: Kit): RefitChange
     if (step === null)
       return {
         ...told,
-        difference: before ? 'the step falls away' : '',
+        difference: before ? msg`the step falls away` : '',
         before: sideOf(before),
         after: sideOf(undefined),
         part: { of: 'asked', stepId, set: null, adaptations },
@@ -42,7 +43,7 @@ export function askedAgain(plan: Chart, madeFor: MadeFor, kit: Kit): RefitChange
       const bound: Step = { ...step, use: [...(use ?? [])] };
       return {
         ...told,
-        difference: 'a step more',
+        difference: msg`a step more`,
         before: sideOf(undefined),
         after: sideOf(bound),
         part: { of: 'added', step: bound, adaptations },
@@ -61,9 +62,10 @@ export function askedAgain(plan: Chart, madeFor: MadeFor, kit: Kit): RefitChange
 
 function inWords({ come, gone, title, step, isNew }: AskedAnew): string {
   const now = come.map((one) => adaptationInWords(one, undefined)).join(' ');
-  if (isNew && gone.length > 0) return `What left ${title.toLowerCase()} out is so no longer. ${now}`.trim();
+  if (isNew && gone.length > 0)
+    return msg`What left ${title.toLowerCase()} out is so no longer. ${now}`.trim();
   const no = gone
     .filter(({ change }) => step !== null || change === 'added')
     .map(({ words }) => words.toLowerCase());
-  return [no.length > 0 ? `No longer asked: ${no.join('; ')}.` : '', now].join(' ').trim();
+  return [no.length > 0 ? msg`No longer asked: ${no.join('; ')}.` : '', now].join(' ').trim();
 }

@@ -15,6 +15,7 @@ import {
   type School,
   type Step,
 } from '../look';
+import { msg } from '../messages';
 
 /** What a change does to the chart it is taken into. */
 export type RefitPart =
@@ -71,7 +72,7 @@ export type RefitChange = {
 };
 
 export const sideOf = (step: Step | undefined, deltaE: number | null = null): RefitSide => ({
-  words: step ? productsInWords(step.use) : 'left out',
+  words: step ? productsInWords(step.use) : msg`left out`,
   lab: step ? colourOfUse(step.use) : null,
   deltaE,
 });

@@ -1,4 +1,5 @@
 import type { Step } from '../look';
+import { msg } from '../messages';
 
 /** Only what differs, so that taking one change never takes back another. */
 export function changedKeys(before: Step, after: Step): Partial<Step> {
@@ -18,9 +19,9 @@ export function differenceOf(before: Step, after: Step): string {
   const more = was && is !== undefined ? Math.round((is / was - 1) * 100) : 0;
   const minutes = after.handsOnMinutes + after.waitMinutes - before.handsOnMinutes - before.waitMinutes;
   return [
-    same(before) === same(after) ? null : 'another product',
-    more === 0 ? null : `${Math.abs(more)} % ${more > 0 ? 'more' : 'less'} product`,
-    minutes === 0 ? null : `${Math.abs(minutes)} min ${minutes > 0 ? 'longer' : 'shorter'}`,
+    same(before) === same(after) ? null : msg`another product`,
+    more === 0 ? null : msg`${Math.abs(more)} % ${more > 0 ? msg`more` : msg`less`} product`,
+    minutes === 0 ? null : msg`${Math.abs(minutes)} min ${minutes > 0 ? msg`longer` : msg`shorter`}`,
   ]
     .filter((part) => part !== null)
     .join(', ');

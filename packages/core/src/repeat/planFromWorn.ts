@@ -1,6 +1,7 @@
 import { causeNamed } from '../faults';
 import { MOST_DOSE, type Chart, type Deviation, type Step } from '../look';
 import { measuresInWords } from '../shade';
+import { msg } from '../messages';
 
 /**
  * A worn chart turned into a plan again: deviations become the recipe, skipped steps go, ticks are cleared.
@@ -17,7 +18,7 @@ export function planFromWorn(worn: Chart): {
     let amounts = 1;
     for (const deviation of done?.deviations ?? []) {
       if (deviation.kind === 'skipped') {
-        carried.push({ stepId: step.id, what: `${step.title} was skipped last time` });
+        carried.push({ stepId: step.id, what: msg`${step.title} was skipped last time` });
         return [];
       }
       const { fault } = deviation;
@@ -48,7 +49,7 @@ function withDeviation(step: Step, deviation: Deviation, carried: { stepId: stri
     const { measure } = step.use[0]!;
     carried.push({
       stepId: step.id,
-      what: `${step.title}: ${measuresInWords(deviation.measures, measure)} instead of ${Number(planned.toFixed(2))}, as worn`,
+      what: msg`${step.title}: ${measuresInWords(deviation.measures, measure)} instead of ${Number(planned.toFixed(2))}, as worn`,
     });
     return {
       ...step,
@@ -58,14 +59,14 @@ function withDeviation(step: Step, deviation: Deviation, carried: { stepId: stri
     };
   }
   if (deviation.kind === 'other product' && deviation.use && deviation.use.length > 0) {
-    carried.push({ stepId: step.id, what: `${step.title}: the product really used` });
+    carried.push({ stepId: step.id, what: msg`${step.title}: the product really used` });
     return { ...step, note, use: deviation.use };
   }
   const known = deviation.fault ? causeNamed(deviation.fault.seen, deviation.fault.cause) : null;
   if (deviation.kind === 'fault' && known) {
     carried.push({
       stepId: step.id,
-      what: `${step.title}: ${known.fault.seen} last time, so ${known.cause.next}`,
+      what: msg`${step.title}: ${known.fault.seen} last time, so ${known.cause.next}`,
     });
     const mended = known.cause.remedy(step);
     return { ...mended, note: noted(mended.note) };
@@ -73,6 +74,6 @@ function withDeviation(step: Step, deviation: Deviation, carried: { stepId: stri
   // What was chosen for next time is a wish of its own: its sentence is shown with it.
   if (deviation.kind === 'next time') return step;
   if (deviation.note !== '')
-    carried.push({ stepId: step.id, what: `${step.title}: noted “${deviation.note}”` });
+    carried.push({ stepId: step.id, what: msg`${step.title}: noted “${deviation.note}”` });
   return { ...step, note };
 }

@@ -2,6 +2,7 @@ import type { Kit } from '../kit';
 import { adviseSchools, SCHOOL_QUESTIONS, type Chart, type School } from '../look';
 import { orderChoices } from '../review';
 import { NO_SIDE, type RefitChange } from './change';
+import { msg, plural } from '../messages';
 
 /** Questions whose answers are orders; contrast is a shade, not an order. */
 const ORDERING: readonly School[] = ['eyesOrFace', 'contour', 'concealer'];
@@ -29,7 +30,7 @@ export function reOrdered(next: Chart, worn: Chart, kit: Kit | null): RefitChang
       id: `school ${school}`,
       title: `${SCHOOL_QUESTIONS[school]}: ${answer}`,
       why,
-      difference: 'the steps change their order',
+      difference: msg`the steps change their order`,
       part: { of: 'school', school, answer },
     }));
   const [best] = orderChoices(next, kit);
@@ -38,9 +39,11 @@ export function reOrdered(next: Chart, worn: Chart, kit: Kit | null): RefitChang
     {
       ...whole,
       id: 'order',
-      title: 'Order',
-      why: `${best.movedTitles.join(', ')} ${best.moves === 1 ? 'fills a wait' : 'fill waits'} and ${best.moves === 1 ? 'does' : 'do'} not touch what dries.`,
-      difference: `${best.savedMinutes.toFixed(0)} min shorter for ${best.moves} ${best.moves === 1 ? 'move' : 'moves'}`,
+      title: msg`Order`,
+      why: plural(
+        best.moves,
+      )`${best.movedTitles.join(', ')} fills a wait and does not touch what dries.|${best.movedTitles.join(', ')} fill waits and do not touch what dries.`,
+      difference: msg`${best.savedMinutes.toFixed(0)} min shorter for ${plural(best.moves)`${best.moves} move|${best.moves} moves`}`,
       part: { of: 'order', stepIds: best.stepIds },
     },
   ];

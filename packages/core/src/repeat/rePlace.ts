@@ -12,6 +12,7 @@ import {
 } from '../face';
 import type { ClientSnapshot, Step } from '../look';
 import { NO_SIDE, type RefitChange } from './change';
+import { msg } from '../messages';
 
 /**
  * A step placed anew where its places leave the limits of this face as it is now, or lie where nothing
@@ -28,8 +29,10 @@ export function rePlaced(step: Step, client: ClientSnapshot): RefitChange | null
   if (!moved && !off) return null;
   const breach = kept.flatMap((p) => checkLimits(p, landmarks, features, step.role))[0];
   const why = [
-    ...(moved ? [`It leaves its limits on the face as it is now.${breach ? ` ${breach.message}` : ''}`] : []),
-    ...(off ? ['A narrow temple is narrowed further by forehead contour: left out there.'] : []),
+    ...(moved
+      ? [msg`It leaves its limits on the face as it is now.${breach ? ` ${breach.message}` : ''}`]
+      : []),
+    ...(off ? [msg`A narrow temple is narrowed further by forehead contour: left out there.`] : []),
   ].join(' ');
   const [before, after] = [skinUnder(step.placements, client), skinUnder(placements, client)];
   const changed = areaOf(subtractRegion(before, after)) + areaOf(subtractRegion(after, before));
@@ -39,7 +42,7 @@ export function rePlaced(step: Step, client: ClientSnapshot): RefitChange | null
     title: step.title,
     kind: 're-place',
     why,
-    difference: `${(changed / 100).toFixed(1)} cm² placed otherwise`,
+    difference: msg`${(changed / 100).toFixed(1)} cm² placed otherwise`,
     before: NO_SIDE,
     after: NO_SIDE,
     part: { of: 'step', stepId: step.id, set: { placements } },

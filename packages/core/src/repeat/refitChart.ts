@@ -23,6 +23,7 @@ import { acceptedRefit, NO_SIDE, notAsked, sideOf, type RefitChange } from './ch
 import { chosenNextTime, DOSE_BY, goesTowards, wishedColour, type Chosen } from './learned';
 import { reOrdered } from './reOrder';
 import { rePlaced } from './rePlace';
+import { msg, term } from '../messages';
 
 export type Refit = {
   /**
@@ -118,7 +119,7 @@ function carriedChanges(worn: Chart): RefitChange[] {
         title: step.title,
         kind: 'carried',
         why: told.join('; ').replace(/\.?”?$/, (end) => (end === '.”' ? end : `${end}.`)),
-        difference: next ? differenceOf(plan, next) : 'the step falls away',
+        difference: next ? differenceOf(plan, next) : msg`the step falls away`,
         before: sideOf(plan),
         after: sideOf(next),
         part: next
@@ -166,10 +167,10 @@ function matched(plan: Step, worn: Chart, context: FitContext, then: FitContext)
   const blocked = blockedOf(step, context);
   const closer = (to: Proposal): string =>
     off !== null && to.deltaE !== null
-      ? `${off.toFixed(1)} off becomes ${to.deltaE.toFixed(1)}`
-      : 'another product';
+      ? msg`${off.toFixed(1)} off becomes ${to.deltaE.toFixed(1)}`
+      : msg`another product`;
   if (blocked && !best)
-    return [told('keep', `${blocked}, and the kit has nothing else for it. Decide at the chair.`, null)];
+    return [told('keep', msg`${blocked}, and the kit has nothing else for it. Decide at the chair.`, null)];
   if (blocked && best) return [told('substitute', `${blocked}.`, best, closer(best))];
   const kept = saidOf(step, worn).find(({ wish }) => wish === 'keep');
   if (kept) return [told('keep', quoted(kept), null)];
@@ -181,10 +182,10 @@ function matched(plan: Step, worn: Chart, context: FitContext, then: FitContext)
   const gain = best && off !== null && best.deltaE !== null ? off - best.deltaE : 0;
   if (!best || off === null || gain <= WORTH_CHANGING) {
     const why = lacking
-      ? `${lacking.words}, and the kit has nothing better for it.`
+      ? msg`${lacking.words}, and the kit has nothing better for it.`
       : off === null
-        ? 'Nothing speaks against it.'
-        : `Still ${off.toFixed(1)} off; nothing in the kit is closer by more than ${WORTH_CHANGING}.`;
+        ? msg`Nothing speaks against it.`
+        : msg`Still ${off.toFixed(1)} off; nothing in the kit is closer by more than ${WORTH_CHANGING}.`;
     return [told('keep', why, null)];
   }
   return [
@@ -192,7 +193,7 @@ function matched(plan: Step, worn: Chart, context: FitContext, then: FitContext)
       kindOf(best, step),
       `${whyCloser(step, worn, context)}: ${closer(best)}.`,
       best,
-      `${gain.toFixed(1)} closer`,
+      msg`${gain.toFixed(1)} closer`,
     ),
   ];
 }
@@ -209,15 +210,15 @@ const SAME_COLOUR = 0.5;
 /** What has moved since a step's colour was chosen: the skin, what is asked of it, or only the kit. */
 function whyCloser(step: Step, worn: Chart, { client, contrast }: FitContext): string {
   const [was, is] = [worn.client, client].map((who) => wantedColour(step, who, contrast));
-  if (!was || !is || deltaE2000(was, is) < SAME_COLOUR) return 'The kit now has something closer';
+  if (!was || !is || deltaE2000(was, is) < SAME_COLOUR) return msg`The kit now has something closer`;
   const [before, now] = [worn.client, client].map(({ skin }) => skinTarget(skin));
   const moved = before && now ? depthOf(now) - depthOf(before) : 0;
   const by = depthOf(is) - depthOf(was);
   if (Math.abs(moved) >= SAME_STEPS && moved * by >= 0)
-    return `The skin is ${Math.abs(moved).toFixed(1)} steps ${moved > 0 ? 'deeper' : 'lighter'} than when this was chosen`;
+    return msg`The skin is ${Math.abs(moved).toFixed(1)} steps ${moved > 0 ? msg`deeper` : msg`lighter`} than when this was chosen`;
   return Math.abs(by) >= SAME_STEPS
-    ? `What is asked here is ${Math.abs(by).toFixed(1)} steps ${by > 0 ? 'deeper' : 'lighter'} than when this was chosen`
-    : `The skin here is of another colour than when this was chosen, ${deltaE2000(was, is).toFixed(1)} from it`;
+    ? msg`What is asked here is ${Math.abs(by).toFixed(1)} steps ${by > 0 ? msg`deeper` : msg`lighter`} than when this was chosen`
+    : msg`The skin here is of another colour than when this was chosen, ${deltaE2000(was, is).toFixed(1)} from it`;
 }
 
 /** What a step's products lack of what is asked now and was not: by the client, by the day, or by the step itself. */
@@ -257,7 +258,7 @@ function missedBy(
   const has = <T extends string>(what: string, asked: readonly T[] | undefined, is: T) =>
     asked === undefined || asked.length === 0 || asked.includes(is)
       ? []
-      : [{ what, words: `${is}, not ${asked.join(' or ')}` }];
+      : [{ what, words: msg`${is}, not ${asked.join(msg` or `)}` }];
   return [
     ...has('finish', wants.finishes, product.finish),
     ...has('texture', wants.textures, product.texture),
@@ -295,8 +296,8 @@ function foundAnew(step: Step, worn: Chart, context: FitContext): RefitChange[] 
         ...told,
         kind: 'keep',
         why: blocked
-          ? `${blocked}, and the kit has nothing else for it. Decide at the chair.`
-          : 'The kit has nothing else for it, so it stays. Decide at the chair.',
+          ? msg`${blocked}, and the kit has nothing else for it. Decide at the chair.`
+          : msg`The kit has nothing else for it, so it stays. Decide at the chair.`,
         difference: '',
         after: sideOf(blocked ? step : was),
         part: blocked ? null : { of: 'step', stepId: step.id, set: { use: was.use } },
@@ -307,9 +308,11 @@ function foundAnew(step: Step, worn: Chart, context: FitContext): RefitChange[] 
     {
       ...told,
       kind: 'substitute',
-      why: 'Another product, after what was seen last time.',
+      why: msg`Another product, after what was seen last time.`,
       difference:
-        lab && next.lab ? `${deltaE2000(lab, next.lab).toFixed(1)} from what it was` : 'another product',
+        lab && next.lab
+          ? msg`${deltaE2000(lab, next.lab).toFixed(1)} from what it was`
+          : msg`another product`,
       after: { words: productsInWords(next.use), lab: next.lab, deltaE: next.deltaE },
       part: { of: 'step', stepId: step.id, set: { use: [...next.use] } },
     },
@@ -319,7 +322,7 @@ function foundAnew(step: Step, worn: Chart, context: FitContext): RefitChange[] 
 const saidOf = (step: Step, worn: Chart): Chosen[] =>
   chosenNextTime(worn.steps.find((s) => s.id === step.id)?.done?.deviations ?? []);
 const quoted = ({ wish, sentence }: Chosen): string =>
-  `Chosen for next time: ${wish}.${sentence === '' ? '' : ` “${sentence}”`}`;
+  msg`Chosen for next time: ${term(wish)}.${sentence === '' ? '' : ` “${sentence}”`}`;
 
 /**
  * The kit's nearest to the colour that was chosen for next time, when it goes that way far enough; another
@@ -336,7 +339,7 @@ function wished(
   const other = chosen.find(({ wish }) => wish === 'other product');
   if (other) {
     const next = proposeProducts(step, context).find((p) => !p.use.some((u) => own.has(u.product.id)));
-    return next ? { proposal: next, why: quoted(other), difference: 'another product' } : null;
+    return next ? { proposal: next, why: quoted(other), difference: msg`another product` } : null;
   }
   const wish = wishedColour(step, lab, chosen);
   if (!lab || !wish) return null;
@@ -346,8 +349,8 @@ function wished(
   if (!next?.lab) return null;
   return {
     proposal: next,
-    why: `${quoted(wish.chosen)} The kit’s nearest that is ${wish.chosen.wish}.`,
-    difference: `${wish.chosen.wish} by ${deltaE2000(lab, next.lab).toFixed(1)}`,
+    why: msg`${quoted(wish.chosen)} The kit’s nearest that is ${term(wish.chosen.wish)}.`,
+    difference: msg`${term(wish.chosen.wish)} by ${deltaE2000(lab, next.lab).toFixed(1)}`,
   };
 }
 
@@ -370,7 +373,7 @@ function chosenChanges(worn: Step): RefitChange[] {
           {
             ...told,
             id: `${step.id} amount`,
-            difference: `${chosen.wish === 'more' ? '30 % more' : 'a quarter less'} product`,
+            difference: msg`${chosen.wish === 'more' ? msg`30 % more` : msg`a quarter less`} product`,
             part: { of: 'amount', stepId: step.id, by: DOSE_BY[chosen.wish] },
           },
         ];
@@ -379,14 +382,14 @@ function chosenChanges(worn: Step): RefitChange[] {
           {
             ...told,
             id: `${step.id} left out`,
-            difference: 'the step falls away',
+            difference: msg`the step falls away`,
             after: sideOf(undefined),
             part: { of: 'left out', stepId: step.id },
           },
         ];
       case 'other place':
         return [
-          { ...told, id: `${step.id} other place`, difference: 'place it on the face anew', part: null },
+          { ...told, id: `${step.id} other place`, difference: msg`place it on the face anew`, part: null },
         ];
       default:
         return [];
@@ -397,7 +400,7 @@ function chosenChanges(worn: Step): RefitChange[] {
 /** Why a product cannot be used again. What it was used for is not asked: it was done with that, on purpose or in a mix. */
 function blockedBecause(productId: string, step: Step, context: FitContext): string | null {
   const product = context.kit.products.find((p) => p.id === productId);
-  if (!product) return 'It is no longer in the kit';
+  if (!product) return msg`It is no longer in the kit`;
   const usedAs = { ...step, wants: { ...step.wants, kinds: [product.kind] } };
   const reason = excludedBecause(product, usedAs, context);
   return reason ? `${product.line} ${product.shade}: ${reason}` : null;

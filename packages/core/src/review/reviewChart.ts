@@ -9,6 +9,7 @@ import { PLACE_RULES } from './rules/place';
 import { RECIPE_RULES } from './rules/recipe';
 import { HOLDS_THE_HOURS, USUAL_OF_HOURS, WEAR_RULES } from './rules/wear';
 import { reviewed, SEVERITIES, type Fix, type Reviewed, type Rule, type Severity } from './rule';
+import { messagesIn } from '../messages';
 
 /** Every practice that is checked, by what it is about. */
 export const RULES: readonly Rule[] = [
@@ -19,14 +20,17 @@ export const RULES: readonly Rule[] = [
   ...PLACE_RULES,
   ...RECIPE_RULES,
 ];
-export const RULE_GROUPS: readonly { readonly name: string; readonly rules: readonly Rule[] }[] = [
-  { name: 'Care', rules: CARE_RULES },
-  { name: 'Layers and order', rules: LAYER_RULES },
-  { name: 'Colour and light', rules: COLOUR_RULES },
-  { name: 'Wear', rules: WEAR_RULES },
-  { name: 'Place', rules: PLACE_RULES },
-  { name: 'Recipe', rules: RECIPE_RULES },
-];
+export const RULE_GROUPS: readonly { readonly name: string; readonly rules: readonly Rule[] }[] = messagesIn(
+  ['name'],
+  [
+    { name: 'Care', rules: CARE_RULES },
+    { name: 'Layers and order', rules: LAYER_RULES },
+    { name: 'Colour and light', rules: COLOUR_RULES },
+    { name: 'Wear', rules: WEAR_RULES },
+    { name: 'Place', rules: PLACE_RULES },
+    { name: 'Recipe', rules: RECIPE_RULES },
+  ],
+);
 
 /** How a studio grades rules otherwise: another severity, or off. */
 export type RuleGrades = { readonly [ruleId in string]?: Severity | 'off' };

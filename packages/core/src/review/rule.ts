@@ -39,6 +39,7 @@ import {
 } from '../shade';
 import type { WearGroup } from '../trial';
 import { NO_COVER, placementCover, shared, shareOfSmaller, united, type Cover } from './cover';
+import { msg } from '../messages';
 
 export const SEVERITIES = ['note', 'caution', 'stop'] as const;
 /** 'note' whispers, 'caution' should be looked at, 'stop' can do harm. */
@@ -250,7 +251,7 @@ export function reviewed(
       if (!first) return undefined;
       const put = (use: Proposal['use']) => changed(step.id, (s) => ({ ...s, use: [...use] }));
       return {
-        label: `Take ${first.use.map((u) => nameOf(u.product)).join(' with ')}`,
+        label: msg`Take ${first.use.map((u) => nameOf(u.product)).join(msg` with `)}`,
         apply: put(first.use),
         others: (chart) => rest.map(({ use }) => put(use)(chart)),
       };

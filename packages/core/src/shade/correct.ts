@@ -3,6 +3,7 @@ import { familiesAgree, productName, type Product, type Unit } from '../kit';
 import { isColoured, type Coloured } from './mixTables';
 import { layOver, opticsOf, type Optics } from './optics';
 import { unitToTake, unusableBecause, type ShadeContext } from './usable';
+import { msg } from '../messages';
 
 export const DISCOLOURATIONS = ['shadow', 'redness', 'brown', 'pale patch', 'none'] as const;
 export type Discolouration = (typeof DISCOLOURATIONS)[number];
@@ -42,11 +43,11 @@ export function readSpot(skin: Lab, spot: Lab): SpotReading {
                 ? 'redness'
                 : 'none';
   const words: Record<Discolouration, string> = {
-    shadow: 'a blue-brown shadow: darker and less yellow than the skin round it',
-    redness: 'redness: redder than the skin round it',
+    shadow: msg`a blue-brown shadow: darker and less yellow than the skin round it`,
+    redness: msg`redness: redder than the skin round it`,
     brown: 'a brown mark: darker, of much the same hue',
-    'pale patch': 'a paler patch than the skin round it',
-    none: 'nothing a base would not cover',
+    'pale patch': msg`a paler patch than the skin round it`,
+    none: msg`nothing a base would not cover`,
   };
   return { kind, offset, deltaE, words: words[kind] };
 }
@@ -209,9 +210,9 @@ function warningsOf(lab: Lab, skin: Lab, layers: Correction['layers'], { client 
   const dC = Math.hypot(lab[1], lab[2]) - Math.hypot(skin[1], skin[2]);
   const top = layers.at(-1)!.product.lab!;
   return [
-    ...(dL > 1.5 && dC < -2 ? ['grey cast: lighter and duller than the skin'] : []),
-    ...(skin[0] < 48 && top[0] - skin[0] > 14 ? ['turns ashy on deep skin'] : []),
-    ...(client.features.age === 'mature' && dL > 3 ? ['lighter than mature skin likes round lines'] : []),
+    ...(dL > 1.5 && dC < -2 ? [msg`grey cast: lighter and duller than the skin`] : []),
+    ...(skin[0] < 48 && top[0] - skin[0] > 14 ? [msg`turns ashy on deep skin`] : []),
+    ...(client.features.age === 'mature' && dL > 3 ? [msg`lighter than mature skin likes round lines`] : []),
   ];
 }
 
@@ -224,14 +225,14 @@ function verdict(
   const best = corrections[0]!;
   if (best.layers.length === 0)
     return spot.kind === 'none'
-      ? 'The spot hardly differs: nothing is needed.'
-      : 'Doing without is as good as anything here.';
-  const name = best.layers.map((l) => productName(l.product)).join(', then ');
+      ? msg`The spot hardly differs: nothing is needed.`
+      : msg`Doing without is as good as anything here.`;
+  const name = best.layers.map((l) => productName(l.product)).join(msg`, then `);
   const doubt =
     (spot.kind === 'brown' && skin[0] < 45) || (spot.kind === 'shadow' && Math.abs(spot.offset[2]) < 3)
-      ? ' The model is not convincing here: try two on the skin.'
+      ? msg` The model is not convincing here: try two on the skin.`
       : '';
   const none =
-    correctors === 0 && spot.kind !== 'pale patch' ? ' The kit has no corrector of the right colour.' : '';
-  return `${name} leaves ${best.deltaE.toFixed(1)} of ${spot.deltaE.toFixed(1)}.${none}${doubt}`;
+    correctors === 0 && spot.kind !== 'pale patch' ? msg` The kit has no corrector of the right colour.` : '';
+  return msg`${name} leaves ${best.deltaE.toFixed(1)} of ${spot.deltaE.toFixed(1)}.${none}${doubt}`;
 }

@@ -1,3 +1,5 @@
+import { msg } from '../messages';
+
 export const OCCASIONS = ['trial', 'wedding', 'gala', 'portrait', 'party', 'other'] as const;
 export const OCCASION_LIGHTS = ['daylight', 'indoor', 'led', 'flash', 'candle'] as const;
 /** What a day does to a face. */
@@ -64,14 +66,14 @@ export function dayOf(occasion: DayAsked): Day {
   const long = occasion.hoursToLast >= LONG_HOURS;
   const meals = has('meals') && occasion.hoursToLast >= MEAL_HOURS;
   const words = [
-    long ? `${occasion.hoursToLast} hours` : null,
+    long ? msg`${occasion.hoursToLast} hours` : null,
     has('tears') ? 'tears' : null,
     has('dancing') ? 'dancing' : null,
     has('heat') ? 'heat' : null,
-    has('humidity') ? 'humid air' : null,
+    has('humidity') ? msg`humid air` : null,
     has('rain') ? 'rain' : null,
     has('wind') ? 'wind' : null,
-    meals ? 'a meal' : null,
+    meals ? msg`a meal` : null,
   ];
   return {
     hours: occasion.hoursToLast,

@@ -1,4 +1,5 @@
 import { deltaE2000, meanLab, type Lab, type SkinZone } from '../colour';
+import { messages, msg } from '../messages';
 
 /** CIELAB by zone, for the zones that were read. */
 export type Skin = { readonly [zone in SkinZone]?: Lab };
@@ -48,26 +49,26 @@ export function partsApart(skin: Skin, from: Lab): readonly PartApart[] {
   }).sort((a, b) => b.deltaE - a.deltaE);
 }
 
-const WORDS: Readonly<Record<FaceZone, string>> = {
+const WORDS: Readonly<Record<FaceZone, string>> = messages({
   cheek: 'the cheek',
   forehead: 'the forehead',
   chin: 'the chin',
   mouthSide: 'the skin beside the mouth',
-};
+});
 
 /** 'the forehead is 12.3 deeper, the chin 9.1 deeper': how each part differs from a colour, by what differs most. */
 export function apartInWords(parts: readonly PartApart[], from: Lab): string {
   return parts
     .map(
       ({ zone, lab, deltaE }, i) =>
-        `${WORDS[zone]}${i === 0 ? ' is' : ''} ${deltaE.toFixed(1)} ${way(lab, from)}`,
+        `${WORDS[zone]}${i === 0 ? msg` is` : ''} ${deltaE.toFixed(1)} ${way(lab, from)}`,
     )
     .join(', ');
 }
 
 function way(lab: Lab, from: Lab): string {
   const [dL, da, db] = [lab[0] - from[0], lab[1] - from[1], lab[2] - from[2]];
-  if (Math.abs(dL) >= Math.max(Math.abs(da), Math.abs(db))) return dL < 0 ? 'deeper' : 'lighter';
-  if (Math.abs(da) >= Math.abs(db)) return da > 0 ? 'redder' : 'less red';
-  return db > 0 ? 'yellower' : 'less yellow';
+  if (Math.abs(dL) >= Math.max(Math.abs(da), Math.abs(db))) return dL < 0 ? msg`deeper` : msg`lighter`;
+  if (Math.abs(da) >= Math.abs(db)) return da > 0 ? msg`redder` : msg`less red`;
+  return db > 0 ? msg`yellower` : msg`less yellow`;
 }

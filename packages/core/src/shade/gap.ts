@@ -3,6 +3,7 @@ import { productName, type Product, type ProductKind } from '../kit';
 import { withArticle } from '../withArticle';
 import type { ShadeAnswer, StepGap, StepMatch } from './answers';
 import type { ShadeAsk, ShadeRole } from './skinRole';
+import { msg, plural } from '../messages';
 
 /** Kinds that may be stirred together where no single does it. */
 const MIXABLE: readonly ProductKind[] = [
@@ -24,8 +25,8 @@ export function colourToBuy([L, a, b]: Lab): string {
   const lab: Lab = [L, a, b];
   const turn = hueOf(lab) - neutralSkinAt(L).hue;
   const tone =
-    L < DEEP_SKIN_L && turn < 0 ? ', red-brown' : turn < -6 ? ', rosy' : turn > 6 ? ', golden' : '';
-  return `about depth ${depthOf(lab).toFixed(1)} (${depthInWords(depthOf(lab))}), L* ${Math.round(L)}, a* ${Math.round(a)}, b* ${Math.round(b)}${tone}`;
+    L < DEEP_SKIN_L && turn < 0 ? msg`, red-brown` : turn < -6 ? msg`, rosy` : turn > 6 ? msg`, golden` : '';
+  return msg`about depth ${depthOf(lab).toFixed(1)} (${depthInWords(depthOf(lab))}), L* ${Math.round(L)}, a* ${Math.round(a)}, b* ${Math.round(b)}${tone}`;
 }
 
 type GapAsked = {
@@ -52,7 +53,7 @@ function reasonsInWords(ruledOut: StepMatch['ruledOut']): string {
   return [...count]
     .sort(([, a], [, b]) => b - a)
     .slice(0, 2)
-    .map(([why, n]) => `${why.replace(/\.$/, '')} (${n} of ${ruledOut.length})`)
+    .map(([why, n]) => msg`${why.replace(/\.$/, '')} (${n} of ${ruledOut.length})`)
     .join(', ');
 }
 
@@ -69,30 +70,32 @@ export function gapOf({
   sensitivities,
 }: GapAsked): StepGap {
   const [nearest] = outside;
-  const kind = ask.wants.kinds.join(' or ');
+  const kind = ask.wants.kinds.join(msg` or `);
   const { finishes, coverages, families } = ask.wants;
   const finish = [
-    finishes?.join(' or ') ?? (role === 'contour' ? 'matte' : ''),
-    coverages ? `${coverages.join(' or ')} covering` : '',
-    families ? `${families.join(' or ')} based` : '',
+    finishes?.join(msg` or `) ?? (role === 'contour' ? 'matte' : ''),
+    coverages ? msg`${coverages.join(msg` or `)} covering` : '',
+    families ? msg`${families.join(msg` or `)} based` : '',
   ]
     .filter((words) => words !== '')
     .map((words) => `${words} `)
     .join('');
-  const free = sensitivities.length > 0 ? `, free of ${sensitivities.join(', ')}` : '';
+  const free = sensitivities.length > 0 ? msg`, free of ${sensitivities.join(', ')}` : '';
   const more =
     passedOver > 0
-      ? ` ${passedOver} more at hand ${passedOver === 1 ? 'has' : 'have'} no colour read: read first.`
+      ? plural(
+          passedOver,
+        )` ${passedOver} more at hand has no colour read: read first.| ${passedOver} more at hand have no colour read: read first.`
       : '';
-  const what = ask.title ? ask.title.toLowerCase() : `this ${kind}`;
+  const what = ask.title ? ask.title.toLowerCase() : msg`this ${kind}`;
   if (unread.length > 0) {
     const [only, ...others] = unread;
     const whose =
       others.length === 0
-        ? `${productName(only!)} has no colour read`
-        : `none of ${unread.length} at hand has its colour read`;
+        ? msg`${productName(only!)} has no colour read`
+        : msg`none of ${unread.length} at hand has its colour read`;
     return {
-      words: `${ask.title ?? `This ${kind}`}: ${whose}, so nobody can say what suits. Read ${others.length === 0 ? 'its pan' : 'their pans'}, or choose by eye.`,
+      words: msg`${ask.title ?? msg`This ${kind}`}: ${whose}, so nobody can say what suits. Read ${others.length === 0 ? msg`its pan` : msg`their pans`}, or choose by eye.`,
       nearest: null,
       mixNeeds: null,
       buy: null,
@@ -100,12 +103,12 @@ export function gapOf({
     };
   }
   if (notOwned) {
-    const wanted = notOwned.parts.map((p) => productName(p.product)).join(' with ');
+    const wanted = notOwned.parts.map((p) => productName(p.product)).join(msg` with `);
     const instead = nearest
-      ? ` The nearest at hand, ${nearest.parts.map((p) => productName(p.product)).join(' with ')}, ${nearest.misses[0]!.words}.`
+      ? msg` The nearest at hand, ${nearest.parts.map((p) => productName(p.product)).join(msg` with `)}, ${nearest.misses[0]!.words}.`
       : '';
     return {
-      words: `Nothing at hand does this: ${what} wants ${wanted}, which is in no case.${instead}`,
+      words: msg`Nothing at hand does this: ${what} wants ${wanted}, which is in no case.${instead}`,
       nearest: nearest ?? null,
       mixNeeds: null,
       buy: wanted,
@@ -114,21 +117,21 @@ export function gapOf({
   }
   if (!nearest)
     return {
-      words: `Nothing in the kit suits ${what}: no ${kind} can be used${ruledOut.length > 0 ? `: ${reasonsInWords(ruledOut)}` : ''}. Choose something or leave it out.`,
+      words: msg`Nothing in the kit suits ${what}: no ${kind} can be used${ruledOut.length > 0 ? `: ${reasonsInWords(ruledOut)}` : ''}. Choose something or leave it out.`,
       nearest: null,
       mixNeeds: null,
       buy: `${some(ask.wants.kinds, finish)}${target ? `, ${colourToBuy(target)}` : ''}${free}`,
       unread: 0,
     };
   const miss = nearest.misses[0]!;
-  const name = nearest.parts.map((p) => productName(p.product)).join(' with ');
+  const name = nearest.parts.map((p) => productName(p.product)).join(msg` with `);
   const asks = target ? target : nearest.lab!;
   const other: Lab | null = nearest.lab && target ? opposite(target, nearest.lab) : null;
   const mixable = other !== null && isMixable(ask);
   return {
-    words: `Nothing in the kit does this: ${what} has no ${kind} in range. The nearest, ${name}, ${miss.words}.${more}`,
+    words: msg`Nothing in the kit does this: ${what} has no ${kind} in range. The nearest, ${name}, ${miss.words}.${more}`,
     nearest,
-    mixNeeds: mixable ? `${name} half and half with one ${colourToBuy(other)}` : null,
+    mixNeeds: mixable ? msg`${name} half and half with one ${colourToBuy(other)}` : null,
     buy: `${some(ask.wants.kinds, finish)}, ${colourToBuy(asks)}${free}`,
     unread: 0,
   };
@@ -137,10 +140,10 @@ export function gapOf({
 /** 'a matte contour', 'an adjuster', 'lashes', 'something for the brows': what is bought, as it is asked for in a shop. */
 function some(kinds: readonly ProductKind[], finish: string): string {
   const [kind] = kinds;
-  if (kinds.length === 1 && kind === 'lashes') return `${finish}lashes`;
+  if (kinds.length === 1 && kind === 'lashes') return msg`${finish}lashes`;
   if (kinds.length === 1 && (kind === 'brow' || kind === 'prep'))
-    return kind === 'brow' ? `a ${finish}brow product` : `something ${finish}to prepare with`;
-  const words = `${finish}${kinds.join(' or ')}`;
+    return kind === 'brow' ? msg`a ${finish}brow product` : msg`something ${finish}to prepare with`;
+  const words = `${finish}${kinds.join(msg` or `)}`;
   return withArticle(words);
 }
 

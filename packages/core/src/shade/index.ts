@@ -80,6 +80,7 @@ export {
   ratioOfMeasures,
   roundsToCover,
   type Need,
+  measureWord,
 } from './portions';
 export {
   COST_PARTS,

@@ -30,6 +30,7 @@ import {
   type ShadeContext,
   type ShadeFilter,
 } from './usable';
+import { msg, plural } from '../messages';
 
 export type MatchWishes = {
   readonly weights?: TargetWeights;
@@ -146,29 +147,33 @@ export function matchShades(
   const told = [
     ...aside
       .filter(({ product }) => kinds.includes(product.kind))
-      .map(({ product, why }) => `${productName(product)} is set aside. ${why}`),
+      .map(({ product, why }) => msg`${productName(product)} is set aside. ${why}`),
     ...(unread > 0
       ? [
-          `${unread} at hand ${unread === 1 ? 'has no colour' : 'have no colours'} read: a swatch of each, and they can be matched.`,
+          plural(
+            unread,
+          )`${unread} at hand has no colour read: a swatch of it, and it can be matched.|${unread} at hand have no colours read: a swatch of each, and they can be matched.`,
         ]
       : []),
   ];
   const products = matchable({ ...context, kit: { ...context.kit, products: sound } }, wishes);
   const nothing = { target, singles: [], pairs: [], triples: [], compared: products.length, mixes: 0 };
-  if (!target) return { ...nothing, limits: ['Nothing of the skin has been read yet.', ...told] };
+  if (!target) return { ...nothing, limits: [msg`Nothing of the skin has been read yet.`, ...told] };
   if (products.length === 0)
-    return { ...nothing, limits: ['No product of the kit meets these wishes.', ...told] };
+    return { ...nothing, limits: [msg`No product of the kit meets these wishes.`, ...told] };
   const limits: string[] = [...told];
   let searched = products;
   if (products.length > MOST_FOR_TRIPLES) {
     searched = [...products]
       .sort((a, b) => deltaE2000(target, a.lab) - deltaE2000(target, b.lab))
       .slice(0, MOST_FOR_TRIPLES);
-    limits.push(`Mixes were searched among the ${MOST_FOR_TRIPLES} nearest of ${products.length} products.`);
+    limits.push(
+      msg`Mixes were searched among the ${MOST_FOR_TRIPLES} nearest of ${products.length} products.`,
+    );
   }
   const table = mixTableOf(bySmallestShare(searched), 3, onProgress);
   const pinned = wishes.pin === undefined ? undefined : searched.findIndex((p) => p.id === wishes.pin);
-  if (pinned === -1) return { ...nothing, limits: ['The pinned product does not meet these wishes.'] };
+  if (pinned === -1) return { ...nothing, limits: [msg`The pinned product does not meet these wishes.`] };
   const { count = 4 } = wishes;
   const found = matchBase(target, [], { table, count: 60, must: pinned });
   const judge = judgeMatches(context, wishes, target, searched);
@@ -185,7 +190,7 @@ export function matchShades(
   const nearest = [...answer.singles, ...answer.pairs].sort((a, b) => a.cost - b.cost)[0];
   if (nearest && nearest.deltaE > BASE_WITHIN)
     limits.push(
-      `Nothing here matches: the nearest is ${nearest.deltaE.toFixed(1)} off, over ${BASE_WITHIN} is a mask. Buy a base, ${colourToBuy(target)}.`,
+      msg`Nothing here matches: the nearest is ${nearest.deltaE.toFixed(1)} off, over ${BASE_WITHIN} is a mask. Buy a base, ${colourToBuy(target)}.`,
     );
   return { target, ...answer, compared: products.length, mixes: table.length, limits };
 }
@@ -244,7 +249,7 @@ function judgeMatches(
         measures,
       },
       notes: [
-        `${differenceInWords(mix.deltaE)} by daylight${mix.deltaE > BASE_WITHIN ? ': a mask' : ''}`,
+        msg`${differenceInWords(mix.deltaE)} by daylight${mix.deltaE > BASE_WITHIN ? msg`: a mask` : ''}`,
         ...answer.costs
           .filter((c) => !['colour', 'stock', 'mix', 'waste'].includes(c.part))
           .map((c) => c.words),
@@ -258,40 +263,40 @@ function judgeMatches(
 function stockNotes(parts: readonly ShadePart[], measures: readonly number[]): string[] {
   return parts.flatMap(({ product, unit }, i) => {
     const name = `${product.line} ${product.shade}`;
-    if (!unit) return [`${name} is not in the kit`];
+    if (!unit) return [msg`${name} is not in the kit`];
     const needs = measures[i]! * product.mgPerMeasure;
     return [
-      ...(unit.openedOn === null ? [`${name} would be opened`] : []),
+      ...(unit.openedOn === null ? [msg`${name} would be opened`] : []),
       ...(unit.remainingMg < needs
-        ? [`not enough ${name} left`]
+        ? [msg`not enough ${name} left`]
         : unit.remainingMg < RUNNING_OUT * needs
-          ? [`${name} is nearly out`]
+          ? [msg`${name} is nearly out`]
           : []),
     ];
   });
 }
 
 const heavy = (dose: number): string[] =>
-  dose > 1.5 ? [`needs a heavy layer, ${dose.toFixed(1)} mg/cm²`] : [];
+  dose > 1.5 ? [msg`needs a heavy layer, ${dose.toFixed(1)} mg/cm²`] : [];
 
 /**
  * Why a product is not the answer: what rules it out, or how far off it is alone and at its best in a mix.
  */
 export function whyNot(productId: string, context: ShadeContext, wishes: MatchWishes = {}): string {
   const product = context.kit.products.find((p) => p.id === productId);
-  if (!product) return 'It is not in this studio’s kit.';
+  if (!product) return msg`It is not in this studio’s kit.`;
   const name = productName(product);
   const { kinds = BASE_KINDS, filter = {} } = wishes;
   if (!kinds.includes(product.kind))
-    return `${name} is ${withArticle(product.kind)}; looked for: ${kinds.join(' or ')}.`;
+    return msg`${name} is ${withArticle(product.kind)}; looked for: ${kinds.join(msg` or `)}.`;
   if (!isColoured(product))
-    return `${name} has no colour noted. Read one swatch of it and it can be matched.`;
+    return msg`${name} has no colour noted. Read one swatch of it and it can be matched.`;
   const ruledOut =
     unusableBecause(product, context) ??
     (product.kind === 'adjuster' ? null : filteredBecause(product, filter));
   if (ruledOut) return `${name}: ${ruledOut}.`;
   if (!filter.unowned && !unitToTake(product, context))
-    return `${name} is not in any case: no unit of it can be used.`;
+    return msg`${name} is not in any case: no unit of it can be used.`;
   const all = matchShades(context, { ...wishes, pin: undefined, count: 1 });
   const own = matchShades(context, { ...wishes, pin: productId, count: 1 });
   if (!all.target) return all.limits[0]!;
@@ -299,10 +304,10 @@ export function whyNot(productId: string, context: ShadeContext, wishes: MatchWi
   const mixed = [...own.pairs, ...own.triples].sort((a, b) => a.deltaE - b.deltaE)[0];
   const alone =
     product.kind === 'adjuster'
-      ? 'An adjuster is never worn alone'
-      : `Alone it is ${deltaE2000(all.target, product.lab).toFixed(1)} off: ${besideInWords(all.target, product.lab)}`;
+      ? msg`An adjuster is never worn alone`
+      : msg`Alone it is ${deltaE2000(all.target, product.lab).toFixed(1)} off: ${besideInWords(all.target, product.lab)}`;
   const inMix = mixed
-    ? `Its best mix, ${mixed.parts.map((p) => `${p.pumps} ${p.product.line} ${p.product.shade}`).join(' : ')}, is ${mixed.deltaE.toFixed(1)} off`
-    : 'Nothing in the kit may be stirred into it';
+    ? msg`Its best mix, ${mixed.parts.map((p) => `${p.pumps} ${p.product.line} ${p.product.shade}`).join(' : ')}, is ${mixed.deltaE.toFixed(1)} off`
+    : msg`Nothing in the kit may be stirred into it`;
   return `${alone}. ${inMix}; the best of all is ${best.toFixed(1)}.`;
 }

@@ -35,8 +35,13 @@ import {
 import { wantedColour } from './target';
 import { isUnread, wouldGuess } from './unread';
 import { excludedBecause, sensitivitiesOf, unitToTake, type ShadeContext } from './usable';
+import { messagesIn } from '../messages';
 
-const UNREAD: CostPart = { part: 'colour', units: COST.unread, words: 'its colour is not read' };
+const UNREAD: CostPart = messagesIn(['words'], {
+  part: 'colour',
+  units: COST.unread,
+  words: 'its colour is not read',
+});
 
 /** Mixes looked at by their cost after the table has ranked them by colour. */
 const MIXES_JUDGED = 24;

@@ -4,6 +4,7 @@ import { propertiesOf, type Product, type ProductKind } from '../kit';
 import { dayOf, type Day } from './day';
 import { isLined } from './ranges';
 import type { ShadeContext } from './usable';
+import { messagesIn, msg, term } from '../messages';
 
 export const NEED_OF = ['skin', 'day', 'face'] as const;
 
@@ -33,260 +34,269 @@ const lasting = (day: Day | null): string | null =>
   day !== null && (day.long || day.wet) ? day.words : null;
 const wears = (product: Product, hours: number): boolean => propertiesOf(product).wearHours >= hours;
 
-const NEEDS: readonly Need[] = [
-  // What the day asks.
-  {
-    of: 'day',
-    kinds: ['mascara', 'liner'],
-    why: ({ day }) => (day?.wet ? day.words : null),
-    met: (p) => propertiesOf(p).waterproof,
-    cost: 3,
-    words: 'not noted as waterproof',
-  },
-  {
-    of: 'day',
-    kinds: ['base'],
-    why: ({ day }) => (day && (day.long || day.heat || day.humidity) ? day.words : null),
-    met: (p, { day }) => wears(p, Math.min(day?.hours ?? 8, 10)),
-    cost: 0.9,
-    words: 'holds fewer hours than the day has',
-  },
-  {
-    of: 'day',
-    kinds: ['base', 'concealer'],
-    why: ({ day }) => (day && (day.heat || day.humidity || day.tears) ? day.words : null),
-    met: (p) => p.finish !== 'dewy',
-    cost: 1.2,
-    words: 'dewy slides in heat and tears',
-  },
-  {
-    of: 'day',
-    kinds: ['base'],
-    why: ({ day }) => (day && !day.camera && day.hours <= 3 && !day.heat ? 'a short hour' : null),
-    met: (p) => !thick(p),
-    cost: 0.8,
-    words: 'more than a short hour needs',
-  },
-  {
-    of: 'day',
-    kinds: ['blush', 'bronzer'],
-    why: ({ day }) => (day && (day.long || day.heat || day.dancing) ? day.words : null),
-    met: (p) => wears(p, 8) || p.texture === 'cream',
-    cost: 0.4,
-    words: 'fades before the day ends',
-  },
-  {
-    of: 'day',
-    kinds: ['lip colour'],
-    why: ({ day }) => (day && (day.meals || day.long) ? day.words : null),
-    met: (p) => propertiesOf(p).transferProof || wears(p, 6),
-    cost: 1.6,
-    words: 'gone after a meal',
-  },
-  {
-    of: 'day',
-    kinds: ['spray'],
-    why: ({ day }) => lasting(day),
-    met: (p) => p.finish !== 'dewy' && wears(p, 8),
-    cost: 2.5,
-    words: 'a soft spray does not hold it',
-  },
-  {
-    of: 'day',
-    kinds: ['primer'],
-    why: ({ day }) => (day && (day.heat || day.humidity) ? day.words : null),
-    met: (p) => p.finish === 'matte',
-    cost: 0.8,
-    words: 'does not mattify for the heat',
-  },
-  {
-    of: 'day',
-    kinds: ['highlight', 'shadow'],
-    why: ({ day }) => (day?.metal ? `${day.metal} jewellery` : null),
-    met: (p, { day }) =>
-      p.lab === null || p.finish === 'matte' || (day?.metal === 'gold') === hueOf(p.lab) > 55,
-    cost: 0.5,
-    words: 'against the metal worn',
-  },
-  // What the skin asks.
-  {
-    of: 'skin',
-    kinds: ['primer', 'spray'],
-    why: ({ features, day, kind }) =>
-      features.dry && !(kind === 'spray' && lasting(day)) ? 'dry skin' : null,
-    met: (p) => p.finish === 'dewy' || p.finish === 'natural',
-    cost: 1.2,
-    words: 'takes moisture from dry skin',
-  },
-  {
-    of: 'skin',
-    kinds: ['primer'],
-    why: ({ features }) =>
-      dryPatches(features).length > 0 && features.oily.length === 0 ? drynessInWords(features) : null,
-    met: (p) => p.finish === 'dewy' || p.finish === 'natural',
-    cost: 1.2,
-    words: 'takes moisture from where skin is dry',
-  },
-  {
-    of: 'skin',
-    kinds: ['primer', 'spray'],
-    why: ({ features, kind }) =>
-      features.oily.length > 0 && !(features.dry && kind === 'spray')
-        ? `oily ${features.oily.join(', ')}`
-        : null,
-    met: (p) => p.finish === 'matte',
-    cost: 1.4,
-    words: 'does not mattify where the skin is oily',
-  },
-  {
-    of: 'skin',
-    kinds: ['primer'],
-    why: ({ features }) =>
-      textured(features) && features.oily.length === 0 && drynessInWords(features) === null
-        ? 'textured skin'
-        : null,
-    met: (p) => p.finish === 'natural' || p.finish === 'satin' || p.finish === 'matte',
-    cost: 0.6,
-    words: 'does not smooth texture',
-  },
-  {
-    of: 'skin',
-    kinds: ['primer', 'spray'],
-    why: ({ features, day }) =>
-      !features.dry && features.oily.length === 0 && !lasting(day) ? 'skin that needs neither' : null,
-    met: (p) => p.finish === 'natural' || p.finish === 'satin',
-    cost: 0.3,
-    words: 'more than this skin needs',
-  },
-  {
-    of: 'skin',
-    kinds: ['base', 'concealer'],
-    why: ({ features }) => (features.dry ? 'dry skin' : null),
-    met: (p) => p.finish !== 'matte',
-    cost: 1.6,
-    words: 'matte shows every dry patch',
-  },
-  {
-    of: 'skin',
-    kinds: ['base'],
-    why: ({ features }) => (dryPatches(features).length > 0 ? drynessInWords(features) : null),
-    met: (p) => p.finish !== 'matte',
-    cost: 0.9,
-    words: 'matte shows every dry patch',
-  },
-  {
-    of: 'skin',
-    kinds: ['concealer'],
-    why: ({ features }) => (dryPatches(features).includes('under the eyes') ? 'dry under the eyes' : null),
-    met: (p) => p.finish !== 'matte',
-    cost: 1.2,
-    words: 'matte shows every dry patch',
-  },
-  {
-    of: 'skin',
-    kinds: ['base'],
-    why: ({ features }) => (features.oily.length > 1 ? `oily ${features.oily.join(', ')}` : null),
-    met: (p) => p.finish !== 'dewy',
-    cost: 1.6,
-    words: 'dewy on skin that shines by itself',
-  },
-  {
-    of: 'skin',
-    kinds: ['base', 'concealer'],
-    why: ({ features }) => (isLined(features) ? 'lined skin' : null),
-    met: (p) => p.kind === 'concealer' || !thick(p),
-    cost: 1.3,
-    words: 'full cover gathers in lines',
-  },
-  {
-    of: 'skin',
-    kinds: ['base'],
-    why: ({ features }) => (features.beard ? 'a beard' : null),
-    met: (p) => p.coverage === 'sheer' || p.coverage === 'light',
-    cost: 1.2,
-    words: 'sits on the hairs of a beard',
-  },
-  {
-    of: 'skin',
-    kinds: ['base'],
-    why: ({ features }) => (features.age === 'child' ? 'a child' : null),
-    met: (p) => p.coverage === 'sheer' || p.coverage === 'light',
-    cost: 4,
-    words: 'more than a light touch',
-  },
-  {
-    of: 'skin',
-    kinds: ['highlight', 'blush', 'bronzer', 'base'],
-    why: ({ features }) =>
-      isLined(features) || textured(features) ? (textured(features) ? 'textured skin' : 'lined skin') : null,
-    met: (p) => p.finish !== 'shimmer',
-    cost: 4,
-    words: 'shimmer settles in lines',
-  },
-  {
-    of: 'skin',
-    kinds: ['highlight'],
-    why: ({ features }) => (features.oily.includes('cheeks') ? 'oily cheeks' : null),
-    met: (p) => !shiny(p),
-    cost: 1.2,
-    words: 'shine on skin that shines',
-  },
-  // What eyes, lips and brows ask.
-  {
-    of: 'face',
-    kinds: ['shadow'],
-    why: ({ features }) => (has(features, 'crow’s feet') || features.age === 'mature' ? 'lined lids' : null),
-    met: (p) => p.finish === 'satin' || p.finish === 'matte',
-    cost: 4,
-    words: 'shimmer settles on lined lids',
-  },
-  {
-    of: 'face',
-    kinds: ['shadow', 'mascara', 'liner'],
-    why: ({ features }) => (features.lenses ? 'contact lenses' : null),
-    met: (p) => !(p.texture === 'loose'),
-    cost: 5,
-    words: 'sheds into contact lenses',
-  },
-  {
-    of: 'face',
-    kinds: ['shadow', 'liner', 'mascara'],
-    why: ({ features }) => (features.oily.includes('lids') ? 'oily lids' : null),
-    met: (p) => propertiesOf(p).waterproof || p.texture === 'pressed' || p.texture === 'loose',
-    cost: 1,
-    words: 'prints on oily lids',
-  },
-  {
-    of: 'face',
-    kinds: ['lip colour'],
-    why: ({ features }) =>
-      has(features, 'lip') || sidesWhere(features, ({ lipEdge }) => lipEdge === 'blurred').length > 0
-        ? 'lip lines'
-        : null,
-    met: (p) => p.finish !== 'dewy' && p.family !== 'oil',
-    cost: 2,
-    words: 'bleeds into lip lines',
-  },
-  {
-    of: 'face',
-    kinds: ['brow'],
-    why: ({ features }) =>
-      sidesWhere(features, ({ brows }) => brows === 'sparse').length > 0 ? 'sparse brows' : null,
-    met: (p) => p.texture === 'pencil' || p.texture === 'gel',
-    cost: 0.5,
-    words: 'does not draw hairs',
-  },
-  {
-    of: 'face',
-    kinds: ['brow'],
-    why: ({ features }) =>
-      sidesWhere(features, ({ brows }) => brows === 'tattooed').length > 0 ? 'tattooed brows' : null,
-    met: (p) =>
-      p.texture === 'pressed' || p.texture === 'loose' || p.texture === 'gel' || p.texture === 'pencil',
-    cost: 0.5,
-    words: 'does not sit on a tattoo',
-  },
-];
+const NEEDS: readonly Need[] = messagesIn(
+  ['words'],
+  [
+    // What the day asks.
+    {
+      of: 'day',
+      kinds: ['mascara', 'liner'],
+      why: ({ day }) => (day?.wet ? day.words : null),
+      met: (p) => propertiesOf(p).waterproof,
+      cost: 3,
+      words: 'not noted as waterproof',
+    },
+    {
+      of: 'day',
+      kinds: ['base'],
+      why: ({ day }) => (day && (day.long || day.heat || day.humidity) ? day.words : null),
+      met: (p, { day }) => wears(p, Math.min(day?.hours ?? 8, 10)),
+      cost: 0.9,
+      words: 'holds fewer hours than the day has',
+    },
+    {
+      of: 'day',
+      kinds: ['base', 'concealer'],
+      why: ({ day }) => (day && (day.heat || day.humidity || day.tears) ? day.words : null),
+      met: (p) => p.finish !== 'dewy',
+      cost: 1.2,
+      words: 'dewy slides in heat and tears',
+    },
+    {
+      of: 'day',
+      kinds: ['base'],
+      why: ({ day }) => (day && !day.camera && day.hours <= 3 && !day.heat ? msg`a short hour` : null),
+      met: (p) => !thick(p),
+      cost: 0.8,
+      words: 'more than a short hour needs',
+    },
+    {
+      of: 'day',
+      kinds: ['blush', 'bronzer'],
+      why: ({ day }) => (day && (day.long || day.heat || day.dancing) ? day.words : null),
+      met: (p) => wears(p, 8) || p.texture === 'cream',
+      cost: 0.4,
+      words: 'fades before the day ends',
+    },
+    {
+      of: 'day',
+      kinds: ['lip colour'],
+      why: ({ day }) => (day && (day.meals || day.long) ? day.words : null),
+      met: (p) => propertiesOf(p).transferProof || wears(p, 6),
+      cost: 1.6,
+      words: 'gone after a meal',
+    },
+    {
+      of: 'day',
+      kinds: ['spray'],
+      why: ({ day }) => lasting(day),
+      met: (p) => p.finish !== 'dewy' && wears(p, 8),
+      cost: 2.5,
+      words: 'a soft spray does not hold it',
+    },
+    {
+      of: 'day',
+      kinds: ['primer'],
+      why: ({ day }) => (day && (day.heat || day.humidity) ? day.words : null),
+      met: (p) => p.finish === 'matte',
+      cost: 0.8,
+      words: 'does not mattify for the heat',
+    },
+    {
+      of: 'day',
+      kinds: ['highlight', 'shadow'],
+      why: ({ day }) => (day?.metal ? msg`${term(day.metal)} jewellery` : null),
+      met: (p, { day }) =>
+        p.lab === null || p.finish === 'matte' || (day?.metal === 'gold') === hueOf(p.lab) > 55,
+      cost: 0.5,
+      words: 'against the metal worn',
+    },
+    // What the skin asks.
+    {
+      of: 'skin',
+      kinds: ['primer', 'spray'],
+      why: ({ features, day, kind }) =>
+        features.dry && !(kind === 'spray' && lasting(day)) ? msg`dry skin` : null,
+      met: (p) => p.finish === 'dewy' || p.finish === 'natural',
+      cost: 1.2,
+      words: 'takes moisture from dry skin',
+    },
+    {
+      of: 'skin',
+      kinds: ['primer'],
+      why: ({ features }) =>
+        dryPatches(features).length > 0 && features.oily.length === 0 ? drynessInWords(features) : null,
+      met: (p) => p.finish === 'dewy' || p.finish === 'natural',
+      cost: 1.2,
+      words: 'takes moisture from where skin is dry',
+    },
+    {
+      of: 'skin',
+      kinds: ['primer', 'spray'],
+      why: ({ features, kind }) =>
+        features.oily.length > 0 && !(features.dry && kind === 'spray')
+          ? msg`oily ${features.oily.join(', ')}`
+          : null,
+      met: (p) => p.finish === 'matte',
+      cost: 1.4,
+      words: 'does not mattify where the skin is oily',
+    },
+    {
+      of: 'skin',
+      kinds: ['primer'],
+      why: ({ features }) =>
+        textured(features) && features.oily.length === 0 && drynessInWords(features) === null
+          ? msg`textured skin`
+          : null,
+      met: (p) => p.finish === 'natural' || p.finish === 'satin' || p.finish === 'matte',
+      cost: 0.6,
+      words: 'does not smooth texture',
+    },
+    {
+      of: 'skin',
+      kinds: ['primer', 'spray'],
+      why: ({ features, day }) =>
+        !features.dry && features.oily.length === 0 && !lasting(day) ? msg`skin that needs neither` : null,
+      met: (p) => p.finish === 'natural' || p.finish === 'satin',
+      cost: 0.3,
+      words: 'more than this skin needs',
+    },
+    {
+      of: 'skin',
+      kinds: ['base', 'concealer'],
+      why: ({ features }) => (features.dry ? msg`dry skin` : null),
+      met: (p) => p.finish !== 'matte',
+      cost: 1.6,
+      words: 'matte shows every dry patch',
+    },
+    {
+      of: 'skin',
+      kinds: ['base'],
+      why: ({ features }) => (dryPatches(features).length > 0 ? drynessInWords(features) : null),
+      met: (p) => p.finish !== 'matte',
+      cost: 0.9,
+      words: 'matte shows every dry patch',
+    },
+    {
+      of: 'skin',
+      kinds: ['concealer'],
+      why: ({ features }) =>
+        dryPatches(features).includes('under the eyes') ? msg`dry under the eyes` : null,
+      met: (p) => p.finish !== 'matte',
+      cost: 1.2,
+      words: 'matte shows every dry patch',
+    },
+    {
+      of: 'skin',
+      kinds: ['base'],
+      why: ({ features }) => (features.oily.length > 1 ? msg`oily ${features.oily.join(', ')}` : null),
+      met: (p) => p.finish !== 'dewy',
+      cost: 1.6,
+      words: 'dewy on skin that shines by itself',
+    },
+    {
+      of: 'skin',
+      kinds: ['base', 'concealer'],
+      why: ({ features }) => (isLined(features) ? msg`lined skin` : null),
+      met: (p) => p.kind === 'concealer' || !thick(p),
+      cost: 1.3,
+      words: 'full cover gathers in lines',
+    },
+    {
+      of: 'skin',
+      kinds: ['base'],
+      why: ({ features }) => (features.beard ? msg`a beard` : null),
+      met: (p) => p.coverage === 'sheer' || p.coverage === 'light',
+      cost: 1.2,
+      words: 'sits on the hairs of a beard',
+    },
+    {
+      of: 'skin',
+      kinds: ['base'],
+      why: ({ features }) => (features.age === 'child' ? msg`a child` : null),
+      met: (p) => p.coverage === 'sheer' || p.coverage === 'light',
+      cost: 4,
+      words: 'more than a light touch',
+    },
+    {
+      of: 'skin',
+      kinds: ['highlight', 'blush', 'bronzer', 'base'],
+      why: ({ features }) =>
+        isLined(features) || textured(features)
+          ? textured(features)
+            ? msg`textured skin`
+            : msg`lined skin`
+          : null,
+      met: (p) => p.finish !== 'shimmer',
+      cost: 4,
+      words: 'shimmer settles in lines',
+    },
+    {
+      of: 'skin',
+      kinds: ['highlight'],
+      why: ({ features }) => (features.oily.includes('cheeks') ? msg`oily cheeks` : null),
+      met: (p) => !shiny(p),
+      cost: 1.2,
+      words: 'shine on skin that shines',
+    },
+    // What eyes, lips and brows ask.
+    {
+      of: 'face',
+      kinds: ['shadow'],
+      why: ({ features }) =>
+        has(features, 'crow’s feet') || features.age === 'mature' ? msg`lined lids` : null,
+      met: (p) => p.finish === 'satin' || p.finish === 'matte',
+      cost: 4,
+      words: 'shimmer settles on lined lids',
+    },
+    {
+      of: 'face',
+      kinds: ['shadow', 'mascara', 'liner'],
+      why: ({ features }) => (features.lenses ? msg`contact lenses` : null),
+      met: (p) => !(p.texture === 'loose'),
+      cost: 5,
+      words: 'sheds into contact lenses',
+    },
+    {
+      of: 'face',
+      kinds: ['shadow', 'liner', 'mascara'],
+      why: ({ features }) => (features.oily.includes('lids') ? msg`oily lids` : null),
+      met: (p) => propertiesOf(p).waterproof || p.texture === 'pressed' || p.texture === 'loose',
+      cost: 1,
+      words: 'prints on oily lids',
+    },
+    {
+      of: 'face',
+      kinds: ['lip colour'],
+      why: ({ features }) =>
+        has(features, 'lip') || sidesWhere(features, ({ lipEdge }) => lipEdge === 'blurred').length > 0
+          ? msg`lip lines`
+          : null,
+      met: (p) => p.finish !== 'dewy' && p.family !== 'oil',
+      cost: 2,
+      words: 'bleeds into lip lines',
+    },
+    {
+      of: 'face',
+      kinds: ['brow'],
+      why: ({ features }) =>
+        sidesWhere(features, ({ brows }) => brows === 'sparse').length > 0 ? msg`sparse brows` : null,
+      met: (p) => p.texture === 'pencil' || p.texture === 'gel',
+      cost: 0.5,
+      words: 'does not draw hairs',
+    },
+    {
+      of: 'face',
+      kinds: ['brow'],
+      why: ({ features }) =>
+        sidesWhere(features, ({ brows }) => brows === 'tattooed').length > 0 ? msg`tattooed brows` : null,
+      met: (p) =>
+        p.texture === 'pressed' || p.texture === 'loose' || p.texture === 'gel' || p.texture === 'pencil',
+      cost: 0.5,
+      words: 'does not sit on a tattoo',
+    },
+  ],
+);
 
 export type NeedMissed = {
   readonly of: Need['of'];

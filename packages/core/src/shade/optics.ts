@@ -10,6 +10,7 @@ import {
   type Spectrum,
 } from '../colour';
 import type { Coloured } from './mixTables';
+import { msg } from '../messages';
 
 /** A product or mix as the layer model sees it: its masstone and its scattering per mg/cm2. */
 export type Optics = { readonly masstone: Spectrum; readonly scattering: number };
@@ -68,10 +69,10 @@ export function besideInWords(wanted: Lab, lab: Lab): string {
   const chroma = Math.hypot(lab[1], lab[2]) - Math.hypot(wanted[1], wanted[2]);
   const words = [
     ...(Math.abs(steps) >= 0.15
-      ? [`${Math.abs(steps).toFixed(1)} steps ${steps > 0 ? 'deeper' : 'lighter'}`]
+      ? [msg`${Math.abs(steps).toFixed(1)} steps ${steps > 0 ? msg`deeper` : msg`lighter`}`]
       : []),
     ...(Math.abs(hue) >= 3 ? [hue > 0 ? 'yellower' : 'pinker'] : []),
     ...(Math.abs(chroma) >= 1.5 ? [chroma > 0 ? 'stronger' : 'duller'] : []),
   ];
-  return words.join(', ') || 'the same';
+  return words.join(', ') || msg`the same`;
 }

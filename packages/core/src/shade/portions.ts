@@ -2,6 +2,7 @@ import { doseFor, propertiesOf, smallestMg, type Measure, type ProductSnapshot }
 import { placementArea } from '../face';
 import type { ShadeClient } from './usable';
 import type { ShadeAsk } from './skinRole';
+import { messages, msg, term } from '../messages';
 
 /** What a step needs on this face, before any product is chosen. */
 export type Need = {
@@ -53,18 +54,22 @@ export function roundsToCover(perRoundMg: number, takenMg: number): number {
   return Math.min(MOST_ROUNDS, Math.max(1, Math.ceil((COVERS * takenMg) / perRoundMg - 1e-9)));
 }
 
-const PLURAL: Readonly<Record<Measure, string>> = {
+const PLURAL: Readonly<Record<Measure, string>> = messages({
   pump: 'pumps',
   drop: 'drops',
   dot: 'dots',
   swipe: 'swipes',
   'rice-grain': 'rice-grains',
-};
+});
+
+/** The word for so many of a measure: 'pump', 'pumps'. */
+export const measureWord = (parts: number, measure: Measure): string =>
+  parts <= 1 ? term(measure) : PLURAL[measure];
 
 /** '1½ pumps', 'half a pump', '3 drops'. */
 export function measuresInWords(parts: number, measure: Measure): string {
-  if (parts === 0.5) return `half a ${measure}`;
-  if (parts === 0.25) return `a quarter ${measure}`;
+  if (parts === 0.5) return msg`half a ${term(measure)}`;
+  if (parts === 0.25) return msg`a quarter ${term(measure)}`;
   const whole = Math.floor(parts + 1e-9);
   const rest = parts - whole;
   const share =
@@ -81,7 +86,7 @@ export function measuresInWords(parts: number, measure: Measure): string {
       : share
         ? `${whole === 0 ? '' : whole}${share}`
         : String(Number(parts.toFixed(2)));
-  return `${number} ${parts <= 1 ? measure : PLURAL[measure]}`;
+  return `${number} ${measureWord(parts, measure)}`;
 }
 
 /** '2 : 1', in lowest whole terms where there are any; half and quarter measures count. */

@@ -1,13 +1,22 @@
 import { reconstructSpectrum, type Lab } from '../colour';
 import type { Product, ProductKind } from '../kit';
 import { withArticle } from '../withArticle';
+import { messagesIn, msg } from '../messages';
 
 type Span = { readonly L: readonly [number, number]; readonly chroma: number; readonly words: string };
 
 /** Skin tones from the palest base to the deepest, and colours that are worn on them. */
-const SKIN_TONES: Span = { L: [8, 97], chroma: 60, words: 'L* 8 to 97 and a chroma of at most 60' };
-const COLOURS: Span = { L: [2, 98], chroma: 110, words: 'L* 2 to 98 and a chroma of at most 110' };
-const POSSIBLE: Readonly<Record<ProductKind, Span>> = {
+const SKIN_TONES: Span = messagesIn(['words'], {
+  L: [8, 97],
+  chroma: 60,
+  words: 'L* 8 to 97 and a chroma of at most 60',
+});
+const COLOURS: Span = messagesIn(['words'], {
+  L: [2, 98],
+  chroma: 110,
+  words: 'L* 2 to 98 and a chroma of at most 110',
+});
+const POSSIBLE: Readonly<Record<ProductKind, Span>> = messagesIn(['words'], {
   prep: COLOURS,
   primer: COLOURS,
   spray: COLOURS,
@@ -27,7 +36,7 @@ const POSSIBLE: Readonly<Record<ProductKind, Span>> = {
   lashes: COLOURS,
   'lip liner': COLOURS,
   'lip colour': COLOURS,
-};
+});
 
 const kept = new Map<string, boolean>();
 
@@ -64,14 +73,14 @@ export function impossibleBecause(kind: ProductKind, lab: Lab | null): string | 
 }
 
 function impossibleColour(kind: ProductKind, lab: Lab): string | null {
-  if (!lab.every(Number.isFinite)) return 'A colour has three numbers: L*, a* and b*.';
+  if (!lab.every(Number.isFinite)) return msg`A colour has three numbers: L*, a* and b*.`;
   const { L, chroma, words } = POSSIBLE[kind];
   const within = lab[0] >= L[0] && lab[0] <= L[1] && Math.hypot(lab[1], lab[2]) <= chroma;
   if (within && isSurface(lab)) return null;
   const given = lab.map((v) => Number(v.toFixed(1))).join(' / ');
   return within
-    ? `No surface has the colour ${given}: so light or dark it cannot be so strong. Read the swatch again.`
-    : `${given} is no colour of ${withArticle(kind)}: one has ${words}. Read the swatch again.`;
+    ? msg`No surface has the colour ${given}: so light or dark it cannot be so strong. Read the swatch again.`
+    : msg`${given} is no colour of ${withArticle(kind)}: one has ${words}. Read the swatch again.`;
 }
 
 /**

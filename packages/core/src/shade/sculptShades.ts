@@ -8,6 +8,7 @@ import { isDeep, isLined, SCHOOL_STEPS } from './ranges';
 import type { ShadeAsk } from './skinRole';
 import { skinTarget } from './skinTarget';
 import type { ShadeContext } from './usable';
+import { msg, term } from '../messages';
 
 export const SCULPT_KINDS = ['contour', 'bronzer', 'blush', 'highlight'] as const;
 export type SculptKind = (typeof SCULPT_KINDS)[number];
@@ -80,7 +81,7 @@ export function sculptShades(
   if (!skin)
     return {
       wanted: null,
-      words: 'Nothing of the skin has been read yet.',
+      words: msg`Nothing of the skin has been read yet.`,
       candidates: [],
       mix: null,
       ruledOut: [],
@@ -95,20 +96,20 @@ export function sculptShades(
   const single = alone.filter((a) => a.lab !== null);
   const unread = alone
     .filter((a) => a.lab === null)
-    .map((a) => ({ product: a.parts[0]!.product, why: 'its colour is not read' }));
+    .map((a) => ({ product: a.parts[0]!.product, why: msg`its colour is not read` }));
   const owned = single.flatMap((answer) =>
     answer.parts[0]!.unit ? [candidateOf(answer, answer.parts[0]!.unit)] : [],
   );
   const notOwned = single
     .filter((a) => a.parts[0]!.unit === null)
-    .map((a) => ({ product: a.parts[0]!.product, why: 'not in any case' }));
+    .map((a) => ({ product: a.parts[0]!.product, why: msg`not in any case` }));
   const outside = match.outside.map((a) => ({ product: a.parts[0]!.product, why: a.misses[0]!.words }));
   return {
     wanted: kind === 'blush' ? null : match.target,
     words: [
       inWords(kind, skin, match.target, context),
       match.gap?.words,
-      match.gap?.buy ? `Buy ${match.gap.buy}.` : null,
+      match.gap?.buy ? msg`Buy ${match.gap.buy}.` : null,
     ]
       .filter(Boolean)
       .join(' '),
@@ -123,7 +124,7 @@ function mixInWords(answer: ShadeAnswer | undefined): string | null {
   const parts = answer.parts.map(
     ({ product, measures }) => `${measuresInWords(measures, product.measure)} ${productName(product)}`,
   );
-  return `${parts.join(' with ')}, shows ${Math.abs(answer.steps?.shown ?? 0).toFixed(1)} steps ${(answer.steps?.shown ?? 0) > 0 ? 'deeper' : 'lighter'}`;
+  return msg`${parts.join(msg` with `)}, shows ${Math.abs(answer.steps?.shown ?? 0).toFixed(1)} steps ${(answer.steps?.shown ?? 0) > 0 ? msg`deeper` : msg`lighter`}`;
 }
 
 function candidateOf({ parts, steps, shown, cost, costs }: ShadeAnswer, unit: Unit): SculptCandidate {
@@ -142,9 +143,11 @@ function candidateOf({ parts, steps, shown, cost, costs }: ShadeAnswer, unit: Un
 function inWords(kind: SculptKind, skin: Lab, wanted: Lab | null, { client }: ShadeContext): string {
   const { undertone } = undertoneOf(client.skin.neck ?? skin);
   const eased =
-    isLined(client.features) && (kind === 'contour' || kind === 'highlight') ? ', eased for lined skin' : '';
+    isLined(client.features) && (kind === 'contour' || kind === 'highlight')
+      ? msg`, eased for lined skin`
+      : '';
   if (kind === 'blush')
-    return `A flush stronger than this ${undertone} skin, not chalkier${isDeep(skin) ? ': red, plum or bright orange' : ''}.`;
+    return msg`A flush stronger than this ${term(undertone)} skin, not chalkier${isDeep(skin) ? msg`: red, plum or bright orange` : ''}.`;
   const steps = depthOf(wanted!) - depthOf(skin);
-  return `${Math.abs(steps).toFixed(1)} steps ${steps > 0 ? 'deeper' : 'lighter'} than the skin, for a ${undertone} undertone${eased}.`;
+  return msg`${Math.abs(steps).toFixed(1)} steps ${steps > 0 ? msg`deeper` : msg`lighter`} than the skin, for a ${term(undertone)} undertone${eased}.`;
 }

@@ -18,6 +18,7 @@ import { measuresInWords, MOST_TAKEN, ratioOfMeasures, type Need } from './porti
 import type { Wearer } from './ranges';
 import type { ShadeAsk, ShadeRole } from './skinRole';
 import type { ShadeContext } from './usable';
+import { msg, term } from '../messages';
 
 /** What missing a wish costs, in units of colour difference. */
 export const COST = {
@@ -88,12 +89,14 @@ export function colourCosts(
       {
         part: 'depth',
         units: COST.depth * Math.abs(by),
-        words: `shows ${Math.abs(steps.shown).toFixed(1)} steps ${steps.shown >= 0 ? 'deeper' : 'lighter'}, ${wanted.toFixed(1)} asked`,
+        words: msg`shows ${Math.abs(steps.shown).toFixed(1)} steps ${steps.shown >= 0 ? msg`deeper` : msg`lighter`}, ${wanted.toFixed(1)} asked`,
       },
-      { part: 'colour', units: 0.6 * turn, words: `${turn.toFixed(1)} off in hue and strength` },
+      { part: 'colour', units: 0.6 * turn, words: msg`${turn.toFixed(1)} off in hue and strength` },
     ];
   }
-  return [{ part: 'colour', units: deltaE, words: `${deltaE.toFixed(1)} off, ${differenceInWords(deltaE)}` }];
+  return [
+    { part: 'colour', units: deltaE, words: msg`${deltaE.toFixed(1)} off, ${differenceInWords(deltaE)}` },
+  ];
 }
 
 /** A colour's hue and relative strength at another lightness, as skin would carry it. */
@@ -112,7 +115,7 @@ function coverageCosts({ coverage }: Product, { wants: { coverages = [] } }: Sha
     {
       part: 'coverage',
       units: COST.coverage * off,
-      words: `covers ${coverage}, not ${coverages.join(' or ')}`,
+      words: msg`covers ${term(coverage)}, not ${coverages.join(msg` or `)}`,
     },
   ];
 }
@@ -121,7 +124,13 @@ function coverageCosts({ coverage }: Product, { wants: { coverages = [] } }: Sha
 const familyCosts = ({ family }: Product, { wants: { families = [] } }: ShadeAsk): CostPart[] =>
   families.length === 0 || families.includes(family)
     ? []
-    : [{ part: 'family', units: COST.family, words: `made of ${family}, not ${families.join(' or ')}` }];
+    : [
+        {
+          part: 'family',
+          units: COST.family,
+          words: msg`made of ${term(family)}, not ${families.join(msg` or `)}`,
+        },
+      ];
 
 /** What a product itself misses: texture, finish, and what her skin, face and day ask. */
 export function productCosts(product: Product, ask: ShadeAsk, context: ShadeContext): CostPart[] {
@@ -133,7 +142,7 @@ export function productCosts(product: Product, ask: ShadeAsk, context: ShadeCont
           {
             part: 'texture' as const,
             units: COST.texture,
-            words: `${product.texture}, not ${textures.join(' or ')}`,
+            words: msg`${term(product.texture)}, not ${textures.join(msg` or `)}`,
           },
         ]),
     ...(!finishes || finishes.includes(product.finish)
@@ -142,11 +151,11 @@ export function productCosts(product: Product, ask: ShadeAsk, context: ShadeCont
           {
             part: 'finish' as const,
             units: COST.finish,
-            words: `${product.finish}, not ${finishes.join(' or ')}`,
+            words: msg`${term(product.finish)}, not ${finishes.join(msg` or `)}`,
           },
         ]),
     ...(ask.phase === 'sculpt' && !textures && (product.texture === 'pressed' || product.texture === 'loose')
-      ? [{ part: 'texture' as const, units: COST.powderEarly, words: 'a powder, before anything is set' }]
+      ? [{ part: 'texture' as const, units: COST.powderEarly, words: msg`a powder, before anything is set` }]
       : []),
     // An adjuster is a drop in what covers.
     ...(product.kind === 'adjuster' ? [] : [...coverageCosts(product, ask), ...familyCosts(product, ask)]),
@@ -167,7 +176,7 @@ export function flashCosts(
   if (!ground || !day?.camera || grade === 0 || dose === 0) return [];
   const { deltaL, cast } = flashback(ground, [{ grade, doseMgPerCm2: dose }]);
   return cast
-    ? [{ part: 'day', units: COST.flash, words: `may turn ${deltaL.toFixed(1)} lighter in a flash` }]
+    ? [{ part: 'day', units: COST.flash, words: msg`may turn ${deltaL.toFixed(1)} lighter in a flash` }]
     : [];
 }
 
@@ -181,10 +190,16 @@ export function mixCosts(
     {
       part: 'mix',
       units: COST.mix * (members.length - 1),
-      words: `mix ${ratioOfMeasures(members.map((m) => m.measures))}`,
+      words: msg`mix ${ratioOfMeasures(members.map((m) => m.measures))}`,
     },
     ...(guessed
-      ? [{ part: 'mix' as const, units: COST.adjuster, words: 'an adjuster whose strength nobody has tried' }]
+      ? [
+          {
+            part: 'mix' as const,
+            units: COST.adjuster,
+            words: msg`an adjuster whose strength nobody has tried`,
+          },
+        ]
       : []),
   ];
 }
@@ -200,22 +215,22 @@ export function amountCosts(
   if (times <= 1.1) return [];
   const [only] = members;
   const least = members.length === 1 && only!.measures === propertiesOf(only!.product).smallestShare;
-  const made = members.map((m) => measuresInWords(m.measures, m.product.measure)).join(' and ');
+  const made = members.map((m) => measuresInWords(m.measures, m.product.measure)).join(msg` and `);
   const why =
     times <= MOST_TAKEN
       ? ''
       : least
-        ? '; it is the least it can be taken in'
+        ? msg`; it is the least it can be taken in`
         : members.length === 1
-          ? '; one fewer does not cover it'
-          : '; smaller measures do not give this mix';
+          ? msg`; one fewer does not cover it`
+          : msg`; smaller measures do not give this mix`;
   return [
     {
       part: 'waste',
       units:
         COST.waste * (Math.min(times, 4) - 1.1) +
         (times > MOST_TAKEN && members.length > 1 ? COST.tooMuch : 0),
-      words: `${made} ${members.length === 1 && only!.measures <= 1 ? 'holds' : 'hold'} ${Math.round(madeMg)} mg, ${Math.round(takenMg)} needed${why}`,
+      words: msg`${made} ${members.length === 1 && only!.measures <= 1 ? msg`holds` : msg`hold`} ${Math.round(madeMg)} mg, ${Math.round(takenMg)} needed${why}`,
     },
   ];
 }
@@ -223,14 +238,14 @@ export function amountCosts(
 /** What the cases lack: a product not owned, too little left, one that would have to be opened. */
 export function stockCosts(parts: readonly AnswerPart[]): CostPart[] {
   const notOwned = parts.filter(({ unit }) => unit === null);
-  if (notOwned.length > 0) return [{ part: 'stock', units: COST.notOwned, words: 'not in the kit' }];
+  if (notOwned.length > 0) return [{ part: 'stock', units: COST.notOwned, words: msg`not in the kit` }];
   const short = parts.some(
     ({ unit, product, measures }) => unit !== null && unit.remainingMg < measures * product.mgPerMeasure,
   );
   return [
-    ...(short ? [{ part: 'stock' as const, units: COST.short, words: 'not enough left' }] : []),
+    ...(short ? [{ part: 'stock' as const, units: COST.short, words: msg`not enough left` }] : []),
     ...(parts.some(({ unit }) => unit?.openedOn === null)
-      ? [{ part: 'stock' as const, units: COST.unopened, words: 'would be opened' }]
+      ? [{ part: 'stock' as const, units: COST.unopened, words: msg`would be opened` }]
       : []),
   ];
 }

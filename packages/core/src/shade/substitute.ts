@@ -18,6 +18,7 @@ import { needsMissed } from './needs';
 import { missesOf, type Wearer } from './ranges';
 import { shadeRoleOf, type ShadeAsk } from './skinRole';
 import { excludedBecause, unitToTake, unusableBecause, type ShadeContext } from './usable';
+import { msg, term } from '../messages';
 
 export type Substitute = {
   readonly parts: readonly { readonly product: Product; readonly unit: Unit; readonly pumps: number }[];
@@ -171,26 +172,26 @@ function scorer(product: ProductSnapshot, context: ShadeContext, dose: number) {
       cost += amount;
       reasons.push(words);
     };
-    if (deltaE !== null) reasons.push(`${deltaE.toFixed(1)} off, ${besideInWords(product.lab!, lab!)}`);
+    if (deltaE !== null) reasons.push(msg`${deltaE.toFixed(1)} off, ${besideInWords(product.lab!, lab!)}`);
     against(
       COST.finishStep * stepsApart(FINISHES, product.finish, lead.finish),
-      `${lead.finish} instead of ${product.finish}`,
+      msg`${term(lead.finish)} instead of ${term(product.finish)}`,
     );
     against(
       COST.textureStep * Math.min(2, stepsApart(TEXTURE_ORDER, product.texture, lead.texture)),
-      `${lead.texture} instead of ${product.texture}`,
+      msg`${term(lead.texture)} instead of ${term(product.texture)}`,
     );
     against(
       COST.coverageStep * stepsApart(COVERAGE_ORDER, product.coverage, lead.coverage),
-      `${lead.coverage} coverage instead of ${product.coverage}`,
+      msg`${term(lead.coverage)} coverage instead of ${term(product.coverage)}`,
     );
     against(
       familiesAgree(product.family, lead.family) ? 0 : COST.family,
-      `${lead.family} instead of ${product.family}: look at what lies under and over it`,
+      msg`${term(lead.family)} instead of ${term(product.family)}: look at what lies under and over it`,
     );
-    against(members.length > 1 ? COST.mix : 0, `mix ${members.map((m) => m.pumps).join(' : ')}`);
+    against(members.length > 1 ? COST.mix : 0, msg`mix ${members.map((m) => m.pumps).join(' : ')}`);
     if (Math.abs(doseFactor - 1) > 0.15)
-      reasons.push(`take ${doseFactor.toFixed(1)} times the dose to cover alike`);
+      reasons.push(msg`take ${doseFactor.toFixed(1)} times the dose to cover alike`);
     if (lab && wearer && role && product.lab && optics && ground) {
       const shown = labUnder(layOver(ground, optics, dose * doseFactor), 'D65');
       const was = missesOf(
@@ -204,7 +205,7 @@ function scorer(product: ProductSnapshot, context: ShadeContext, dose: number) {
         'find',
       );
       const [miss] = missesOf(role, { own: lab, shown, finish: lead.finish }, wearer, 'find');
-      if (miss && was.length === 0) against(COST.outOfRange + 2 * miss.over, `here it ${miss.words}`);
+      if (miss && was.length === 0) against(COST.outOfRange + 2 * miss.over, msg`here it ${miss.words}`);
     }
     for (const miss of product.kind === 'base' ? [] : needsMissed(lead, context))
       against(0.5 * miss.cost, miss.words);
@@ -212,15 +213,15 @@ function scorer(product: ProductSnapshot, context: ShadeContext, dose: number) {
     if (unlisted.length > 0 && toBeMinded(context.client.sensitivities).length > 0)
       reasons.push(
         members.length === 1
-          ? 'its ingredients are not known: look at the maker’s list'
-          : `the ingredients of ${listed(unlisted.map(({ product: p }) => productName(p)))} are not known: look at the maker’s list`,
+          ? msg`its ingredients are not known: look at the maker’s list`
+          : msg`the ingredients of ${listed(unlisted.map(({ product: p }) => productName(p)))} are not known: look at the maker’s list`,
       );
     const parts = members.map(({ product: p, pumps }) => ({
       product: p,
       pumps,
       unit: unitToTake(p, context)!,
     }));
-    against(parts.some((p) => p.unit.openedOn === null) ? COST.unopened : 0, 'would be opened');
+    against(parts.some((p) => p.unit.openedOn === null) ? COST.unopened : 0, msg`would be opened`);
     return {
       parts,
       lab,
@@ -254,9 +255,9 @@ export function needsSubstitute(
   notPacked: readonly string[] = [],
 ): string | null {
   const current = context.kit.products.find((p) => p.id === product.id);
-  if (!current) return `${productName(product)} is no longer in the kit`;
+  if (!current) return msg`${productName(product)} is no longer in the kit`;
   const why = unusableBecause(current, context);
   if (why) return `${productName(product)}: ${why}`;
-  if (notPacked.includes(product.id)) return `${productName(product)} is not packed`;
-  return unitToTake(current, context) ? null : `${productName(product)} is not in any case`;
+  if (notPacked.includes(product.id)) return msg`${productName(product)} is not packed`;
+  return unitToTake(current, context) ? null : msg`${productName(product)} is not in any case`;
 }

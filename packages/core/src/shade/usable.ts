@@ -16,6 +16,7 @@ import { impossibleBecause } from './possibleColour';
 import type { DayAsked } from './day';
 import type { ShadeAsk } from './skinRole';
 import type { Skin } from './faceApart';
+import { msg, term } from '../messages';
 
 /** What shades are chosen for: skin, what is known of the face, and what she must not meet. */
 export type ShadeClient = {
@@ -102,11 +103,11 @@ export function unusableBecause(product: Product, context: ShadeContext): string
 }
 
 function ruledOutBecause(product: Product, context: ShadeContext): string | null {
-  if (product.withdrawn) return 'withdrawn';
+  if (product.withdrawn) return msg`withdrawn`;
   const impossible = impossibleBecause(product.kind, product.lab);
-  if (impossible) return `set aside: ${impossible}`;
+  if (impossible) return msg`set aside: ${impossible}`;
   const allergen = matchAllergens(product.ingredients, sensitivitiesOf(context.client))[0];
-  if (allergen) return `contains ${allergen.ingredient} (${allergen.sensitivity})`;
+  if (allergen) return msg`contains ${allergen.ingredient} (${allergen.sensitivity})`;
   const tested = patchSpeaksAgainst(context.client.patchTests, product.id);
   if (tested) return tested;
   const { byProduct, allPast } = stockOf(context);
@@ -116,18 +117,18 @@ function ruledOutBecause(product: Product, context: ShadeContext): string | null
   let past = allPast.get(key);
   if (past === undefined)
     allPast.set(key, (past = units.every((unit) => shelfLife(unit, product, context.date).state === 'past')));
-  if (past) return 'every unit is past its shelf life';
-  return units.every((unit) => unit.remainingMg <= 0) ? 'used up' : null;
+  if (past) return msg`every unit is past its shelf life`;
+  return units.every((unit) => unit.remainingMg <= 0) ? msg`used up` : null;
 }
 
 /** Which wish a product does not meet, in words; null when it meets them all. */
 export function filteredBecause(product: Product, filter: ShadeFilter): string | null {
   const misses = <T extends string>(wanted: readonly T[] | undefined, has: T): boolean =>
     wanted !== undefined && wanted.length > 0 && !wanted.includes(has);
-  if (misses(filter.textures, product.texture)) return `its texture is ${product.texture}`;
-  if (misses(filter.finishes, product.finish)) return `its finish is ${product.finish}`;
-  if (misses(filter.coverages, product.coverage)) return `its coverage is ${product.coverage}`;
-  if (misses(filter.families, product.family)) return `its family is ${product.family}`;
+  if (misses(filter.textures, product.texture)) return msg`its texture is ${term(product.texture)}`;
+  if (misses(filter.finishes, product.finish)) return msg`its finish is ${term(product.finish)}`;
+  if (misses(filter.coverages, product.coverage)) return msg`its coverage is ${term(product.coverage)}`;
+  if (misses(filter.families, product.family)) return msg`its family is ${term(product.family)}`;
   return null;
 }
 
@@ -159,18 +160,18 @@ export function excludedBecause(
   context: ShadeContext,
 ): string | null {
   if (!step.wants.kinds.includes(product.kind))
-    return `${withArticle(product.kind)} is not what this step asks for`;
+    return msg`${withArticle(product.kind)} is not what this step asks for`;
   const unusable = unusableBecause(product, context);
   if (unusable) return unusable;
   const { forbids } = context;
-  if (forbids?.kinds.includes(product.kind)) return `the look allows no ${product.kind}`;
-  if (forbids?.finishes.includes(product.finish)) return `the look allows nothing ${product.finish}`;
+  if (forbids?.kinds.includes(product.kind)) return msg`the look allows no ${term(product.kind)}`;
+  if (forbids?.finishes.includes(product.finish)) return msg`the look allows nothing ${term(product.finish)}`;
   if (step.role === 'contour' && (product.finish === 'shimmer' || product.finish === 'dewy'))
-    return `${product.finish}: shine undoes a shadow`;
-  if (AT_EYES.includes(step.role) && !product.eyeSafe) return 'not meant for the eye area';
+    return msg`${term(product.finish)}: shine undoes a shadow`;
+  if (AT_EYES.includes(step.role) && !product.eyeSafe) return msg`not meant for the eye area`;
   const { lenses, age } = context.client.features;
   if (lenses && AT_EYES.includes(step.role) && product.texture === 'loose' && product.finish === 'shimmer')
-    return 'loose shimmer sheds into contact lenses';
-  if (age === 'child' && product.kind === 'lashes') return 'no lashes on a child';
+    return msg`loose shimmer sheds into contact lenses`;
+  if (age === 'child' && product.kind === 'lashes') return msg`no lashes on a child`;
   return null;
 }

@@ -2,6 +2,7 @@ import { deltaE2000, summariseReadings, type Lab } from '../colour';
 import type { Side } from '../face';
 import type { TrialZone } from './measures';
 import type { TrialEvent } from './trial';
+import { msg } from '../messages';
 
 type Looked = Extract<TrialEvent, { kind: 'looked' }>;
 type SeenColour = Looked['seen'][number];
@@ -54,6 +55,6 @@ export function colourSeen(
 export function shiftInWords(deltaE: number, touches: number): string {
   const under = noShiftUnder(touches);
   return deltaE < under
-    ? `no shift seen (under ${under} the reader itself may differ)`
-    : `${deltaE.toFixed(1)} from fresh`;
+    ? msg`no shift seen (under ${under} the reader itself may differ)`
+    : msg`${deltaE.toFixed(1)} from fresh`;
 }

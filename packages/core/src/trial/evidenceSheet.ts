@@ -7,6 +7,7 @@ import { trialNow } from './trial';
 import { asCounted, decisionWords, trialWords } from './trialWords';
 import { verdictOf } from './verdict';
 import { hoursAt, type WearCheck } from './wearCheck';
+import { msg } from '../messages';
 
 /** What was tried on one client and how it wore, to be put on paper. */
 export type EvidenceSheet = {
@@ -45,8 +46,8 @@ export function evidenceSheet({ name, trials, wears, dayOf, days }: Told): Evide
         detail: judged
           ? `${trialWords(trial, now)}${decided}`
           : now.state === 'ended'
-            ? 'Ended without a verdict.'
-            : 'Not judged yet: sealed.',
+            ? msg`Ended without a verdict.`
+            : msg`Not judged yet: sealed.`,
       };
     });
   const wearings = [...new Set(wears.map(({ appliedAt, chartId }) => `${appliedAt} ${chartId}`))]
@@ -62,16 +63,16 @@ export function evidenceSheet({ name, trials, wears, dayOf, days }: Told): Evide
       .join(' '),
   }));
   return {
-    title: 'Trials and wear',
+    title: msg`Trials and wear`,
     whom: name,
     lead: [],
     parts: [
-      { title: 'Half-face trials', rows: tried },
-      { title: 'How it wore', rows: worn },
+      { title: msg`Half-face trials`, rows: tried },
+      { title: msg`How it wore`, rows: worn },
     ],
     foot: [
-      ...(tried.length + worn.length === 0 ? ['Nothing was tried or looked at yet.'] : []),
-      'One face: what held here may not hold on another. Nothing here is a diagnosis; the maker’s directions come first.',
+      ...(tried.length + worn.length === 0 ? [msg`Nothing was tried or looked at yet.`] : []),
+      msg`One face: what held here may not hold on another. Nothing here is a diagnosis; the maker’s directions come first.`,
     ],
   };
 }
@@ -79,7 +80,7 @@ export function evidenceSheet({ name, trials, wears, dayOf, days }: Told): Evide
 /** What stood on the face, each once. */
 function wornWords(checks: readonly WearCheck[]): string {
   const lines = [...new Set(checks.flatMap(({ worn }) => Object.values(worn)))];
-  return lines.length === 0 ? 'worn' : lines.join(', ');
+  return lines.length === 0 ? msg`worn` : lines.join(', ');
 }
 
 /** One look: 'After 4.0 h, by the client: nose needs a touch-up. Touched up: nose. Meal.' */
@@ -91,21 +92,21 @@ function lookWords(check: WearCheck): string {
   const failing = looked.filter(({ state }) => state !== 'holds');
   const seen =
     looked.length === 0
-      ? 'no place said'
+      ? msg`no place said`
       : failing.length === 0
         ? looked.length === 1
-          ? `${trialZoneWords(looked[0]!.zone)} holds`
-          : `all ${looked.length} places hold`
+          ? msg`${trialZoneWords(looked[0]!.zone)} holds`
+          : msg`all ${looked.length} places hold`
         : [
             failing.map(({ zone, state }) => `${trialZoneWords(zone)} ${state}`).join(', '),
-            ...(failing.length < looked.length ? ['the rest holds'] : []),
+            ...(failing.length < looked.length ? [msg`the rest holds`] : []),
           ].join('; ');
   const touched = check.touched.map(trialZoneWords);
   return [
-    `After ${hoursAt(check).toFixed(1)} h, by ${check.judge === 'client' ? 'the client' : check.by}: ${seen}.`,
-    touched.length > 0 ? `Touched up: ${touched.join(', ')}.` : null,
+    msg`After ${hoursAt(check).toFixed(1)} h, by ${check.judge === 'client' ? msg`the client` : check.by}: ${seen}.`,
+    touched.length > 0 ? msg`Touched up: ${touched.join(', ')}.` : null,
     check.marks.length > 0 ? `${capital(check.marks.join(', '))}.` : null,
-    check.stings ? 'It stung and was taken off.' : null,
+    check.stings ? msg`It stung and was taken off.` : null,
   ]
     .filter((words) => words !== null)
     .join(' ');

@@ -2,6 +2,7 @@ import { usedInStep } from '../chair';
 import { amountAsked, type Chart, type Step } from '../look';
 import { amountProposal } from './proposals';
 import type { LearnedProposal } from './learnedProposal';
+import { msg, term } from '../messages';
 
 /** How one step was really worked, against its plan: what a studio's hands do otherwise than they write down. */
 export type WorkedHabit = {
@@ -93,17 +94,17 @@ function amountOffer(chart: Chart, step: Step, habits: readonly WorkedHabit[]) {
     {
       key: `amount | ${step.role} | ${line}`,
       stepId: step.id,
-      now: `${amountWords(now)} ${measure} of ${line}`,
-      offer: `${amountWords(next)} ${measure} of ${line}`,
+      now: msg`${amountWords(now)} ${term(measure)} of ${line}`,
+      offer: msg`${amountWords(next)} ${term(measure)} of ${line}`,
       change: { kind: 'amount' as const, factor },
       strength: offered.agreeing === LAST ? ('strong' as const) : ('hint' as const),
       failed: agreeing,
       worn: ratios.length,
-      says: `On ${offered.agreeing} of the last ${offered.of} faces ${way} of ${line} was used than planned, about ${amountWords(factor)} times as much.`,
+      says: msg`On ${offered.agreeing} of the last ${offered.of} faces ${term(way)} of ${line} was used than planned, about ${amountWords(factor)} times as much.`,
       against:
         offered.agreeing < offered.of
-          ? `Against it: on ${offered.of - offered.agreeing} it was as planned or the other way; faces differ.`
-          : 'Against it: faces differ, and a habit is not always right.',
+          ? msg`Against it: on ${offered.of - offered.agreeing} it was as planned or the other way; faces differ.`
+          : msg`Against it: faces differ, and a habit is not always right.`,
       worth: 0.3 * (offered.agreeing / offered.of),
     },
   ];
@@ -116,19 +117,19 @@ function skipOffer(chart: Chart, step: Step, habits: readonly WorkedHabit[]) {
   if (skipped < ALIKE) return [];
   return [
     {
-      key: `skip | ${chart.look.id} | ${step.title}`.slice(0, 600),
+      key: msg`skip | ${chart.look.id} | ${step.title}`.slice(0, 600),
       stepId: step.id,
       now: step.title,
-      offer: `leaving out ${step.title}`,
+      offer: msg`leaving out ${step.title}`,
       change: { kind: 'leave out' as const },
       strength: skipped === LAST ? ('strong' as const) : ('hint' as const),
       failed: same.filter((one) => one.skipped).length,
       worn: same.length,
-      says: `${step.title} was skipped on ${skipped} of the last ${last.length} faces of this look: leave it out?`,
+      says: msg`${step.title} was skipped on ${skipped} of the last ${last.length} faces of this look: leave it out?`,
       against:
         skipped < last.length
-          ? `Against it: on ${last.length - skipped} it was done.`
-          : 'Against it: nobody has seen the look with it since.',
+          ? msg`Against it: on ${last.length - skipped} it was done.`
+          : msg`Against it: nobody has seen the look with it since.`,
       worth: 0.25 * (skipped / last.length),
     },
   ];

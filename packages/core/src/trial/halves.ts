@@ -17,6 +17,7 @@ import {
 import { inSchoolsOf, substituted, colourOfUse, type Chart, type SchoolAnswers, type Step } from '../look';
 import type { Substitute } from '../shade';
 import { TRIAL_ZONES, type TrialZone } from './measures';
+import { msg, term } from '../messages';
 
 /** What one half is done otherwise than the chart says. */
 export type Swap =
@@ -234,7 +235,9 @@ const MUCH_MORE = 1.25;
 export function differsBesides(changed: readonly ComparedStep[], aspect: Swap['aspect']): string[] {
   const says = changed.flatMap(({ here, other }) => (here && other ? besides(here, other, aspect) : []));
   const steps =
-    changed.length > 1 && aspect !== 'school' && aspect !== 'product' ? ['More than one step differs.'] : [];
+    changed.length > 1 && aspect !== 'school' && aspect !== 'product'
+      ? [msg`More than one step differs.`]
+      : [];
   return [...new Set([...says, ...steps])];
 }
 
@@ -246,24 +249,24 @@ function besides(here: Step, other: Step, aspect: Swap['aspect']): string[] {
   const [little, much] = [mg(here), mg(other)].sort((a, b) => a - b);
   const amounts = little! > 0 && much! > MUCH_MORE * little! && here.use.length > 0 && other.use.length > 0;
   const texture = (step: Step): string =>
-    [...new Set(step.use.map((use) => use.product.texture))].sort().join(' and ');
+    [...new Set(step.use.map((use) => use.product.texture))].sort().join(msg` and `);
   return [
-    apart > SEEN ? `${here.title}: the shades differ by ${apart.toFixed(1)}, which is seen.` : null,
+    apart > SEEN ? msg`${here.title}: the shades differ by ${apart.toFixed(1)}, which is seen.` : null,
     amounts
-      ? `${here.title}: of one ${(much! / little!).toFixed(1)} times as much lies there as of the other.`
+      ? msg`${here.title}: of one ${(much! / little!).toFixed(1)} times as much lies there as of the other.`
       : null,
     aspect === 'product' && texture(here) !== texture(other)
-      ? `${here.title}: one is ${texture(here)}, the other ${texture(other)}; both are worked with ${toolWords(here)}.`
+      ? msg`${here.title}: one is ${texture(here)}, the other ${texture(other)}; both are worked with ${toolWords(here)}.`
       : null,
     aspect !== 'tool' && aspect !== 'school' && here.tool !== other.tool
-      ? `${here.title}: the tools differ too.`
+      ? msg`${here.title}: the tools differ too.`
       : null,
     aspect !== 'technique' && aspect !== 'school' && here.technique !== other.technique
-      ? `${here.title}: they are worked differently too.`
+      ? msg`${here.title}: they are worked differently too.`
       : null,
     here.waitMinutes !== other.waitMinutes && aspect !== 'school'
-      ? `${here.title}: they dry for different times.`
+      ? msg`${here.title}: they dry for different times.`
       : null,
   ].filter((words) => words !== null);
 }
-const toolWords = ({ tool }: Step): string => (tool === 'none' ? 'no tool' : `the ${tool}`);
+const toolWords = ({ tool }: Step): string => (tool === 'none' ? msg`no tool` : msg`the ${term(tool)}`);

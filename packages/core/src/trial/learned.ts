@@ -20,6 +20,7 @@ import type { Decided, Question } from './trial';
 import { wornByZone } from './wearCheck';
 import type { WearGroup } from './wearGroups';
 import { settingWords, wearSettingOf, type PlaceSetting } from './wearSetting';
+import { msg, plural, term } from '../messages';
 
 export const LEARNED_ANSWERS = ['not now', 'never', 'again'] as const;
 const STRENGTHS = ['none', 'hint', 'strong'] as const satisfies readonly Strength[];
@@ -149,7 +150,7 @@ function fromWears(
         strength,
         failed: rate.failed,
         worn: rate.worn,
-        says: `${now} did not hold ${hours} h on ${rate.failed} of ${rate.worn} looked-at wears (${place}); ${offer} failed on ${other.failed} of ${other.worn}. ${strength === 'strong' ? 'That is strong.' : 'A hint.'}`,
+        says: msg`${now} did not hold ${hours} h on ${rate.failed} of ${rate.worn} looked-at wears (${place}); ${offer} failed on ${other.failed} of ${other.worn}. ${strength === 'strong' ? msg`That is strong.` : msg`A hint.`}`,
         against: againstOf(rate, other),
         worth: gain * chance,
         wider,
@@ -202,10 +203,10 @@ function settingsKnown(
 function againstOf(now: FailureRate, other: FailureRate): string {
   const held = now.worn - now.failed;
   const few =
-    other.worn < 3 ? `; ${other.worn === 1 ? 'one wear' : `${other.worn} wears`} of the other is little` : '';
+    other.worn < 3 ? msg`; ${plural(other.worn)`one wear|${other.worn} wears`} of the other is little` : '';
   return held > 0
-    ? `Against it: it held on ${held} of them${few}.`
-    : `Against it: the days were no random choice${few}.`;
+    ? msg`Against it: it held on ${held} of them${few}.`
+    : msg`Against it: the days were no random choice${few}.`;
 }
 
 /** Whether each wear held the hours that are asked, as far as it was watched; a zone's own in a setting, and the same line elsewhere. */
@@ -256,8 +257,10 @@ function fromDecision(chart: Chart, { question, decided, skin, zones }: StudioDe
       // A decision does not grow: refused, it stays silent until it is decided anew.
       failed: 0,
       worn: 0,
-      says: `${question.text} Decided by ${decided.by} ${decided.scope === 'studio' ? 'for everybody' : `for ${skin} skin`}: ${offer}${decided.reason ? `, ${decided.reason}` : ''}.`,
-      against: decided.follows ? 'It goes with the trials.' : 'It goes against what the trials counted.',
+      says: msg`${question.text} Decided by ${decided.by} ${decided.scope === 'studio' ? msg`for everybody` : msg`for ${term(skin)} skin`}: ${offer}${decided.reason ? `, ${decided.reason}` : ''}.`,
+      against: decided.follows
+        ? msg`It goes with the trials.`
+        : msg`It goes against what the trials counted.`,
       worth: 1,
     },
   ];

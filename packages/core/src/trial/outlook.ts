@@ -2,6 +2,7 @@ import { TRIAL_ZONES, type TrialZone } from './measures';
 import { asPrior, guessedCurve, holdChance, wearCurve, type Curve, type Holds } from './wearCurve';
 import { countOf, type WearGroup } from './wearGroups';
 import { settingWords, type PlaceSetting, type WearSetting } from './wearSetting';
+import { messages, msg, plural, term } from '../messages';
 
 /** Hours half of them hold, before anything is known: trade sense. */
 const MEDIAN_HOURS: Readonly<Record<TrialZone, number>> = {
@@ -105,7 +106,7 @@ function narrowed(
   return narrowed(asPrior(wearCurve(prior, others), OTHER_SETTING), wears.filter(first), rest);
 }
 
-const ZONE_WORDS: Readonly<Record<TrialZone, string>> = {
+const ZONE_WORDS: Readonly<Record<TrialZone, string>> = messages({
   forehead: 'forehead',
   nose: 'nose',
   cheek: 'cheeks',
@@ -113,20 +114,20 @@ const ZONE_WORDS: Readonly<Record<TrialZone, string>> = {
   mouth: 'mouth',
   chin: 'chin',
   neck: 'neck',
-};
+});
 export const trialZoneWords = (zone: TrialZone): string => ZONE_WORDS[zone];
 
 /** Of ten such days, with its band: 'about 5 of 10 such days (3 to 7)'; what it rests on goes with it. */
 export function outlookWords({ holds, own, product, all, alike, setting }: ZoneOutlook): string {
   const of10 = (share: number): number => Math.round(10 * share);
   const told = settingWords(setting);
-  const such = told === '' || alike === product ? '' : `, ${alike === 0 ? 'none' : alike} ${told}`;
+  const such = told === '' || alike === product ? '' : `, ${alike === 0 ? msg`none` : alike} ${told}`;
   const rests =
     product > 0
-      ? `${product} ${product === 1 ? 'wear' : 'wears'} of it looked at${such}${own > 0 ? `, ${own} of this client` : ''}`
+      ? msg`${plural(product)`${product} wear|${product} wears`} of it looked at${such}${own > 0 ? msg`, ${own} of this client` : ''}`
       : all > 0
-        ? `nobody looked at it yet; ${all} ${all === 1 ? 'wear' : 'wears'} of others there`
-        : 'the trade’s guess: nobody looked yet';
+        ? msg`nobody looked at it yet; ${plural(all)`${all} wear|${all} wears`} of others there`
+        : msg`the trade’s guess: nobody looked yet`;
   const rough = alike < ROUGH ? 'roughly' : 'about';
-  return `holds on ${rough} ${of10(holds.mean)} of 10 such days (${of10(holds.low)} to ${of10(holds.high)}): ${rests}${holds.beyond ? '; longer than anyone looks' : ''}`;
+  return msg`holds on ${term(rough)} ${of10(holds.mean)} of 10 such days (${of10(holds.low)} to ${of10(holds.high)}): ${rests}${holds.beyond ? msg`; longer than anyone looks` : ''}`;
 }

@@ -3,9 +3,10 @@ import { SCHOOL_NAMES, SCHOOL_QUESTIONS, type Chart, type SchoolAnswers, type St
 import { changedSteps, type Swap } from './halves';
 import type { TrialMeasure } from './measures';
 import type { Question } from './trial';
+import { messages, messagesIn, msg } from '../messages';
 
 /** How the better half is spoken of, by what was judged: 'stayed less shiny'. */
-export const BETTER_WORDS: Readonly<Record<TrialMeasure, string>> = {
+export const BETTER_WORDS: Readonly<Record<TrialMeasure, string>> = messages({
   coverage: 'covered longer',
   comfort: 'felt better',
   camera: 'looked better to the camera',
@@ -14,8 +15,8 @@ export const BETTER_WORDS: Readonly<Record<TrialMeasure, string>> = {
   creasing: 'creased less',
   transfer: 'came off less',
   colour: 'kept its colour better',
-};
-const ASKS: Readonly<Record<TrialMeasure, string>> = {
+});
+const ASKS: Readonly<Record<TrialMeasure, string>> = messages({
   coverage: 'covers longer',
   comfort: 'feels better',
   camera: 'looks better to the camera',
@@ -24,17 +25,20 @@ const ASKS: Readonly<Record<TrialMeasure, string>> = {
   creasing: 'creases less',
   transfer: 'comes off less',
   colour: 'keeps its colour better',
-};
+});
 /** Grades of a measure in words, worst or none first as it is numbered. */
-export const GRADE_WORDS: Readonly<Record<Exclude<TrialMeasure, 'colour'>, readonly string[]>> = {
-  coverage: ['gone', 'mostly gone', 'half', 'nearly all', 'as fresh'],
-  comfort: ['not to be borne', 'bothers', 'felt', 'hardly felt', 'not felt'],
-  camera: ['poor', 'fair', 'good', 'very good', 'as fresh'],
-  flash: ['white mask', 'much cast', 'some cast', 'hardly any', 'none'],
-  shine: ['none', 'a little', 'clearly', 'wet'],
-  creasing: ['none', 'a first line', 'clearly', 'deep'],
-  transfer: ['none', 'a trace', 'clearly', 'much'],
-};
+export const GRADE_WORDS: Readonly<Record<Exclude<TrialMeasure, 'colour'>, readonly string[]>> = messagesIn(
+  ['coverage', 'comfort', 'camera', 'flash', 'shine', 'creasing', 'transfer'],
+  {
+    coverage: ['gone', 'mostly gone', 'half', 'nearly all', 'as fresh'],
+    comfort: ['not to be borne', 'bothers', 'felt', 'hardly felt', 'not felt'],
+    camera: ['poor', 'fair', 'good', 'very good', 'as fresh'],
+    flash: ['white mask', 'much cast', 'some cast', 'hardly any', 'none'],
+    shine: ['none', 'a little', 'clearly', 'wet'],
+    creasing: ['none', 'a first line', 'clearly', 'deep'],
+    transfer: ['none', 'a trace', 'clearly', 'much'],
+  },
+);
 
 type Way = Question['a'];
 
@@ -54,7 +58,7 @@ export function questionOf(
   return {
     question: {
       key: [swap.aspect, what, a.key, b.key, measure].join(' | ').slice(0, 600),
-      text: `Which ${ASKS[measure]}: ${a.words} or ${b.words}?`.slice(0, 200),
+      text: msg`Which ${ASKS[measure]}: ${a.words} or ${b.words}?`.slice(0, 200),
       aspect: swap.aspect,
       a,
       b,
@@ -67,7 +71,7 @@ export function questionOf(
 function whereOf(chart: Chart, swap: Swap): string {
   const what = ({ role, phase }: Step): string => (role === 'care' ? phase : role);
   const steps = changedSteps(chart, swap).flatMap(({ here, other }) => here ?? other ?? []);
-  return [...new Set(steps.map(what))].sort().join(' and ');
+  return [...new Set(steps.map(what))].sort().join(msg` and `);
 }
 
 function waysOf(chart: Chart, swap: Swap): [Way, Way] {
@@ -76,7 +80,7 @@ function waysOf(chart: Chart, swap: Swap): [Way, Way] {
   const one = (pick: (step: Step) => string, steps: readonly (Step | null)[]): Way => {
     const words = [...new Set(steps.flatMap((step) => (step ? [pick(step)] : [])))]
       .filter((w) => w !== '')
-      .join(' and ');
+      .join(msg` and `);
     return wayFrom(words === '' ? 'nothing' : words);
   };
   const [here, other] = [changed.map((c) => c.here), changed.map((c) => c.other)];
@@ -88,7 +92,7 @@ function waysOf(chart: Chart, swap: Swap): [Way, Way] {
     case 'technique':
       return [one((step) => step.technique, here), one((step) => step.technique, other)];
     case 'step': {
-      const title = here.flatMap((step) => (step ? [step.title] : [])).join(' and ');
+      const title = here.flatMap((step) => (step ? [step.title] : [])).join(msg` and `);
       const where = whereOf(chart, swap);
       const way = (word: 'with' | 'without'): Way => ({
         key: `${word} ${where}`.slice(0, 200),
@@ -120,15 +124,15 @@ function linesApart(here: readonly (Step | null)[], other: readonly (Step | null
     const [one, two] = [names(here, shades), names(other, shades)];
     const [left, right] = [onlyIn(one, two), onlyIn(two, one)];
     if (left !== '' || right !== '')
-      return [wayFrom(left || 'nothing more'), wayFrom(right || 'nothing more')];
+      return [wayFrom(left || msg`nothing more`), wayFrom(right || msg`nothing more`)];
   }
-  return [wayFrom('as it is'), wayFrom('otherwise')];
+  return [wayFrom(msg`as it is`), wayFrom('otherwise')];
 }
 
 function schoolWays(chart: Chart, answers: Partial<SchoolAnswers>): [Way, Way] {
   const names = SCHOOL_NAMES.filter((name) => answers[name] !== undefined);
   const say = (from: Partial<SchoolAnswers>): string =>
-    names.map((name) => `${SCHOOL_QUESTIONS[name].toLowerCase()}: ${from[name] ?? 'not said'}`).join(', ');
+    names.map((name) => `${SCHOOL_QUESTIONS[name].toLowerCase()}: ${from[name] ?? msg`not said`}`).join(', ');
   return [wayFrom(say(chart.schools)), wayFrom(say(answers))];
 }
 

@@ -9,6 +9,7 @@ import { holdChance } from './wearCurve';
 import type { WearGroup } from './wearGroups';
 import { wornByZone } from './wearCheck';
 import { wearSettingOf } from './wearSetting';
+import { msg } from '../messages';
 
 /** What a touch-up costs of a day, minutes: fewer bad ones than that are not worth it. */
 const VISIT_MINUTES = 10;
@@ -65,7 +66,10 @@ export function touchUpPlan(chart: Chart, outlook: readonly ZoneOutlook[]): Touc
   const carried = [...due].flatMap((zone) => CARRIED[zone].flatMap((kind) => own(kind)));
   return {
     visits,
-    bag: visits.length === 0 ? [] : [...new Set([...carried, 'blotting sheets', 'tissues', 'a clean puff'])],
+    bag:
+      visits.length === 0
+        ? []
+        : [...new Set([...carried, msg`blotting sheets`, 'tissues', msg`a clean puff`])],
   };
 }
 
@@ -105,34 +109,34 @@ const CARRIED: Readonly<Record<TrialZone, readonly ProductKind[]>> = {
 };
 type Own = (kind: ProductKind) => string[];
 const named = (own: Own, kind: ProductKind, otherwise: string): string => own(kind)[0] ?? otherwise;
-const shine = (own: Own): string => `blot, then press a little ${named(own, 'powder', 'powder')}.`;
+const shine = (own: Own): string => msg`blot, then press a little ${named(own, 'powder', 'powder')}.`;
 const DOES: Readonly<Record<TrialZone, (own: Own) => string>> = {
   forehead: shine,
   nose: shine,
   chin: shine,
-  cheek: (own) => `blot; where it has gone, ${named(own, 'blush', 'a little blush')}, edges out.`,
+  cheek: (own) => msg`blot; where it has gone, ${named(own, 'blush', msg`a little blush`)}, edges out.`,
   underEye: (own) =>
-    `tap smooth with a clean finger; a dot of ${named(own, 'concealer', 'concealer')} only where it has gone, no more powder.`,
+    msg`tap smooth with a clean finger; a dot of ${named(own, 'concealer', 'concealer')} only where it has gone, no more powder.`,
   mouth: (own) =>
-    `blot, ${own('lip liner')[0] ? `${own('lip liner')[0]!} along the edge, then ` : 'then '}${named(own, 'lip colour', 'the lip colour')}.`,
-  neck: () => 'dab with a tissue; add nothing.',
+    msg`blot, ${own('lip liner')[0] ? msg`${own('lip liner')[0]!} along the edge, then ` : msg`then `}${named(own, 'lip colour', msg`the lip colour`)}.`,
+  neck: () => msg`dab with a tissue; add nothing.`,
 };
 
-const whenOf = ({ at, minutes }: TouchUp): string => at ?? `${(minutes / 60).toFixed(1)} h on`;
+const whenOf = ({ at, minutes }: TouchUp): string => at ?? msg`${(minutes / 60).toFixed(1)} h on`;
 
 /** What to do at each, a line each: once where every visit asks the same, else by its hour. */
 export function touchUpLines({ visits }: TouchUpPlan): string[] {
   const [first, ...rest] = visits;
   if (!first) return [];
   if (rest.every(({ does }) => does.join() === first.does.join()))
-    return rest.length === 0 ? [...first.does] : first.does.map((words) => `Each time: ${words}`);
+    return rest.length === 0 ? [...first.does] : first.does.map((words) => msg`Each time: ${words}`);
   return visits.flatMap((visit) => visit.does.map((words) => `${whenOf(visit)}: ${words}`));
 }
 
 /** When, in a line: 'Touch up twice: 17:30, 20:15.'; hours after it was put on where nobody said when the day begins. */
 export function touchUpWhen({ visits }: TouchUpPlan): string {
-  if (visits.length === 0) return 'No touch-up is worth its minutes.';
+  if (visits.length === 0) return msg`No touch-up is worth its minutes.`;
   const at = visits.map(whenOf);
-  const often = at.length === 1 ? 'once' : at.length === 2 ? 'twice' : `${at.length} times`;
-  return `Touch up ${often}: ${at.join(', ')}.`;
+  const often = at.length === 1 ? msg`once` : at.length === 2 ? msg`twice` : msg`${at.length} times`;
+  return msg`Touch up ${often}: ${at.join(', ')}.`;
 }

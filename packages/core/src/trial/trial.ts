@@ -17,6 +17,7 @@ import type { Swap } from './halves';
 import { TRIAL_JUDGES, TRIAL_MEASURE_NAMES, TRIAL_MEASURES, TRIAL_ZONES } from './measures';
 import { SKIN_GROUPS } from './skinGroup';
 import { checkTimes, WEAR_MARKS } from './wearCheck';
+import { msg, term } from '../messages';
 
 /** What two halves may differ in. */
 export const TRIAL_ASPECTS = ['product', 'tool', 'technique', 'step', 'school'] as const;
@@ -316,17 +317,17 @@ export function questionLook(
   appliedAt: string | null,
   look: Pick<Extract<TrialEvent, { kind: 'looked' }>, 'lookedAt' | 'seen' | 'stings' | 'touched'>,
 ): { readonly path: string; readonly message: string } | null {
-  if (appliedAt === null) return { path: 'lookedAt', message: 'Say first when both halves were put on' };
+  if (appliedAt === null) return { path: 'lookedAt', message: msg`Say first when both halves were put on` };
   const wrong = checkTimes({ appliedAt, at: look.lookedAt });
   if (wrong) return { path: 'lookedAt', message: wrong };
   if (look.seen.length === 0 && look.touched.length === 0 && look.stings === undefined)
-    return { path: 'seen', message: 'Say how at least one place looks, on both halves' };
+    return { path: 'seen', message: msg`Say how at least one place looks, on both halves` };
   const beyond = look.seen.findIndex(({ measure: of, value }) => !isGrade(of, value));
   if (beyond < 0) return null;
   const { measure: of } = look.seen[beyond]!;
   return {
     path: `seen[${beyond}].value`,
-    message: `${of} is graded 0 to ${TRIAL_MEASURES[of].most}${of === 'colour' ? '' : ', in whole grades'}`,
+    message: msg`${term(of)} is graded 0 to ${TRIAL_MEASURES[of].most}${of === 'colour' ? '' : msg`, in whole grades`}`,
   };
 }
 

@@ -6,6 +6,7 @@ import type { TrialZone } from './measures';
 import { BETTER_WORDS } from './question';
 import type { Decided, Question, Trial, TrialChoice, OpenNow, TrialScope } from './trial';
 import { verdictOf, type QuestionTrial, type Verdict } from './verdict';
+import { msg, plural, term } from '../messages';
 
 const ONE_DRAW = 'One face and one draw: a better side cannot be ruled out. Swap sides next time.';
 const OWN_DRAWS =
@@ -21,33 +22,33 @@ export function trialWords(
   { compared, stung }: Pick<OpenNow, 'compared' | 'stung'>,
 ): string {
   const { question, declared } = trial;
-  if (stung === 'both') return 'Both halves stung and were taken off: nothing was compared.';
+  if (stung === 'both') return msg`Both halves stung and were taken off: nothing was compared.`;
   if (stung !== null && !('aSide' in trial.draw))
-    return `It stung on the client’s ${stung}, where both ways lay, and was taken off: nothing was compared.`;
+    return msg`It stung on the client’s ${term(stung)}, where both ways lay, and was taken off: nothing was compared.`;
   if (stung !== null)
-    return `${wayAt(trial, stung)} stung and was taken off, which counts against it. ${ONE_DRAW}`;
+    return msg`${wayAt(trial, stung)} stung and was taken off, which counts against it. ${term(ONE_DRAW)}`;
   if (compared.outcome === null)
-    return 'Nothing was compared: no place was looked at on both halves by whoever was to judge.';
-  const unit = declared.measure === 'colour' ? '' : ' of a grade';
+    return msg`Nothing was compared: no place was looked at on both halves by whoever was to judge.`;
+  const unit = declared.measure === 'colour' ? '' : msg` of a grade`;
   const zones = compared.zones.flatMap((one) =>
     one.difference === null ? [] : [{ ...one, difference: one.difference }],
   );
   const hours = Math.max(0, ...zones.map((one) => one.untilHour ?? 0));
-  const over = hours > 0 ? ` on average over ${hours.toFixed(0)} h` : ', fresh';
+  const over = hours > 0 ? msg` on average over ${hours.toFixed(0)} h` : msg`, fresh`;
   if (compared.outcome === 0)
-    return `Here they hardly differed: ${declared.measure}, ${fraction(compared.difference ?? 0)}${unit}${over}, where ${fraction(declared.margin)} counts. ${'aSide' in trial.draw ? 'One face and one draw.' : 'One face.'}`;
+    return msg`Here they hardly differed: ${term(declared.measure)}, ${fraction(compared.difference ?? 0)}${unit}${over}, where ${fraction(declared.margin)} counts. ${'aSide' in trial.draw ? msg`One face and one draw.` : msg`One face.`}`;
   const better = compared.outcome > 0 ? question.a : question.b;
   const towards = compared.outcome;
   const where = zones
     .map(({ zone, difference }) => {
-      const said = difference * towards < 0 ? 'against it ' : '';
+      const said = difference * towards < 0 ? msg`against it ` : '';
       return `${zoneWords(zone)} ${said}${fraction(difference)}`;
     })
     .join(', ');
-  const how = `Here ${better.words} ${BETTER_WORDS[declared.measure]}`;
-  if ('aSide' in trial.draw) return `${how} (${where}${unit}${over}). ${ONE_DRAW}`;
+  const how = msg`Here ${better.words} ${BETTER_WORDS[declared.measure]}`;
+  if ('aSide' in trial.draw) return `${how} (${where}${unit}${over}). ${term(ONE_DRAW)}`;
   const ahead = zones.filter(({ difference }) => difference * towards > 0).length;
-  return `${how} in ${ahead} of ${zones.length} places (${where}${unit}${over}). ${OWN_DRAWS}`;
+  return msg`${how} in ${ahead} of ${zones.length} places (${where}${unit}${over}). ${term(OWN_DRAWS)}`;
 }
 
 const zoneWords = (zone: string): string => {
@@ -97,9 +98,9 @@ const FOR_MORE = 3;
 /** Why a decision is asked for its reason; null when it needs none. It is never refused for what it decides. */
 export function asksReason(choice: TrialChoice, scope: TrialScope, count: Count): string | null {
   if (choice === 'more') return null;
-  if (!followsCount(choice, scope, count)) return 'This goes against the count: say why';
+  if (!followsCount(choice, scope, count)) return msg`This goes against the count: say why`;
   if (scope !== 'client' && count.verdict.evidence < FOR_MORE)
-    return 'Too few to tell for more than this client: say why';
+    return msg`Too few to tell for more than this client: say why`;
   return null;
 }
 
@@ -111,17 +112,17 @@ export function decisionWords(
 ): string {
   const what =
     choice === 'more'
-      ? 'More trials first'
+      ? msg`More trials first`
       : choice === 'either'
-        ? 'Either will do'
-        : `Decided for ${wayOf(question, choice)}`;
-  const where = scope === 'client' ? '' : scope === 'studio' ? ', for everybody' : ', for such skin';
+        ? msg`Either will do`
+        : msg`Decided for ${wayOf(question, choice)}`;
+  const where = scope === 'client' ? '' : scope === 'studio' ? msg`, for everybody` : msg`, for such skin`;
   const leads = counts.better >= counts.worse ? 'a' : 'b';
   const against = follows
     ? ''
     : counts.trials > 1
-      ? ` against the count (${wayOf(question, leads)} ${Math.max(counts.better, counts.worse)} of ${counts.trials})`
-      : ' against what was seen';
+      ? msg` against the count (${wayOf(question, leads)} ${Math.max(counts.better, counts.worse)} of ${counts.trials})`
+      : msg` against what was seen`;
   return `${what}${where}${against}${reason === '' ? '' : `: ${reason}`}. ${by}.`;
 }
 
@@ -139,37 +140,37 @@ export function asCounted(trial: Trial, now: OpenNow): QuestionTrial {
 export function verdictInWords(question: Question, trials: readonly QuestionTrial[]): string[] {
   const { words, towards, counts, share, needed, sideHabit } = verdictOf(trials);
   const { better, worse, ties, trials: n } = counts;
-  if (n === 0) return ['None has been judged yet.'];
+  if (n === 0) return [msg`None has been judged yet.`];
   const leads = towards === 'b' ? 'b' : 'a';
   const [most, name] = [Math.max(better, worse), wayOf(question, leads)];
   const [low, high] = leads === 'a' ? [share.low, share.high] : [1 - share.high, 1 - share.low];
   const mean = leads === 'a' ? share.mean : 1 - share.mean;
   const of10 = (value: number): number => Math.round(10 * value);
-  const count = `${name} did better on ${most} of ${n}${ties > 0 ? `, ${ties} alike` : ''}.`;
-  const next = `On the next such client about ${of10(mean)} of 10 (${of10(low)} to ${of10(high)}).`;
+  const count = msg`${name} did better on ${most} of ${n}${ties > 0 ? msg`, ${ties} alike` : ''}.`;
+  const next = msg`On the next such client about ${of10(mean)} of 10 (${of10(low)} to ${of10(high)}).`;
   const verdict: Record<Verdict['words'], string> = {
-    'too few to tell': 'Too few to tell.',
-    leaning: 'Leaning that way; luck can still do that.',
-    clear: 'Clear.',
-    settled: 'Settled.',
-    'hardly differ': 'They hardly differ: choose by price and comfort.',
+    'too few to tell': msg`Too few to tell.`,
+    leaning: msg`Leaning that way; luck can still do that.`,
+    clear: msg`Clear.`,
+    settled: msg`Settled.`,
+    'hardly differ': msg`They hardly differ: choose by price and comfort.`,
   };
   const more =
     words === 'too few to tell' || words === 'leaning'
       ? needed.atBest === null
-        ? ['More trials will hardly tell.']
+        ? [msg`More trials will hardly tell.`]
         : [
-            `At best ${needed.atBest} more ${needed.atBest === 1 ? 'trial makes' : 'trials make'} it clear${
+            msg`${plural(needed.atBest)`At best ${needed.atBest} more trial makes it clear|At best ${needed.atBest} more trials make it clear`}${
               needed.evenChance === null
-                ? '; with an even chance more than 40: choose by price and comfort.'
-                : `; with an even chance ${needed.evenChance}.`
+                ? msg`; with an even chance more than 40: choose by price and comfort.`
+                : msg`; with an even chance ${needed.evenChance}.`
             }`,
           ]
       : [];
   const habit =
     sideHabit && sideHabit.p < 0.1
       ? [
-          `The client’s ${sideHabit.side} came out better in ${sideHabit.of} of ${sideHabit.decided}, whatever was on it: look at your light and your chair.`,
+          msg`The client’s ${term(sideHabit.side)} came out better in ${sideHabit.of} of ${sideHabit.decided}, whatever was on it: look at your light and your chair.`,
         ]
       : [];
   return [count, next, verdict[words], ...more, ...habit];

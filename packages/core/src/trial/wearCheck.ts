@@ -4,6 +4,7 @@ import { closed, InstantSchema, oneOf, TextSchema, UuidSchema } from '../schema'
 import { TRIAL_ZONES, type TrialZone } from './measures';
 import type { Wear } from './wear';
 import { climateTold, WearSettingSchema, type PlaceSetting } from './wearSetting';
+import { msg } from '../messages';
 
 /** How a zone looks, worst last; only the last is failing. */
 export const WEAR_STATES = ['holds', 'starting', 'needs a touch-up'] as const;
@@ -58,9 +59,9 @@ export const hoursAt = ({ appliedAt, at }: Pick<WearCheck, 'appliedAt' | 'at'>):
 /** What is wrong with the times of a check, in words; null when nothing is. */
 export function checkTimes(check: Pick<WearCheck, 'appliedAt' | 'at'>): string | null {
   const hours = hoursAt(check);
-  if (Number.isNaN(hours)) return 'This is no time';
-  if (hours < 0) return 'It was looked at before it was put on';
-  return hours > MOST_HOURS ? `Nobody wears it for more than ${MOST_HOURS} hours` : null;
+  if (Number.isNaN(hours)) return msg`This is no time`;
+  if (hours < 0) return msg`It was looked at before it was put on`;
+  return hours > MOST_HOURS ? msg`Nobody wears it for more than ${MOST_HOURS} hours` : null;
 }
 
 /**
@@ -75,7 +76,7 @@ export function wornByZone(chart: Pick<Chart, 'steps'>): Partial<Record<TrialZon
     if (!step) return undefined;
     const own = step.use.filter(({ product }) => product.kind !== 'adjuster');
     const lines = (own.length > 0 ? own : step.use).map(({ product }) => `${product.maker} ${product.line}`);
-    return [...new Set(lines)].join(' with ');
+    return [...new Set(lines)].join(msg` with `);
   };
   const [base, lip] = [nameOf('base'), nameOf('lip')];
   return Object.fromEntries(

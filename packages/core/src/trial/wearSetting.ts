@@ -4,6 +4,7 @@ import { closed, oneOf } from '../schema';
 import { usualConditions } from '../shade';
 import { TRIAL_ZONES, type TrialZone } from './measures';
 import { SKIN_GROUPS, skinGroupOf, type SkinGroup } from './skinGroup';
+import { messages, msg } from '../messages';
 
 /** What the air of a day did to a face: neither; heat; humidity or rain, with heat or without. */
 export const WEAR_CLIMATES = ['mild', 'hot', 'wet'] as const;
@@ -52,23 +53,23 @@ export function climateTold(expected: WearClimate, marks: readonly string[]): We
   return WEAR_CLIMATES[Math.max(WEAR_CLIMATES.indexOf(expected), WEAR_CLIMATES.indexOf(told))]!;
 }
 
-const SKIN_WORDS: Readonly<Record<SkinGroup, string>> = {
+const SKIN_WORDS: Readonly<Record<SkinGroup, string>> = messages({
   oily: 'oily skin',
   dry: 'dry skin',
   mixed: 'skin oily and dry',
   normal: 'skin neither oily nor dry',
-};
-const CLIMATE_WORDS: Readonly<Record<WearClimate, string>> = {
+});
+const CLIMATE_WORDS: Readonly<Record<WearClimate, string>> = messages({
   mild: 'mild days',
   hot: 'hot days',
   wet: 'humid or wet days',
-};
+});
 
 /** In words: 'on oily skin, hot days'; empty where nothing is known or asked. */
 export function settingWords({ skin, climate }: PlaceSetting): string {
   const parts = [
-    skin && `on ${SKIN_WORDS[skin]}`,
-    climate && `${skin ? '' : 'on '}${CLIMATE_WORDS[climate]}`,
+    skin && msg`on ${SKIN_WORDS[skin]}`,
+    climate && `${skin ? '' : msg`on `}${CLIMATE_WORDS[climate]}`,
   ];
   return parts.filter((part) => part !== null).join(', ');
 }

@@ -16,6 +16,7 @@ import type { Chart, Step } from '../look';
 import { changedSteps, trialZoneOutlines, waysBeside, type ComparedStep, type Swap } from './halves';
 import type { TrialZone } from './measures';
 import { trialZoneWords } from './outlook';
+import { msg, term } from '../messages';
 
 type TwoWaysOf = {
   /** The variant's name in the chart, by which the chair leads through both ways. */ readonly variant: string;
@@ -31,7 +32,7 @@ export type HalfFaceOf = TwoWaysOf & {
  */
 export function withHalves(chart: Chart, swap: Swap, { here, ...of }: HalfFaceOf): Chart {
   const half = (side: Side) => (step: Step) => ({
-    title: `Client’s ${side}`,
+    title: msg`Client’s ${term(side)}`,
     placements: step.placements.flatMap((placement) => halfOf(placement, side) ?? []),
     note: '',
     share: 0.5,
@@ -74,12 +75,12 @@ export function withPlaces(
   if (!lies) throw new RangeError('What differs does not lie in those places');
   const where = SIDES.flatMap((side) => {
     const zones = other.filter((one) => one.side === side).map(({ zone }) => trialZoneWords(zone));
-    return zones.length === 0 ? [] : [`on the client’s ${side} ${listed(zones)}`];
+    return zones.length === 0 ? [] : [msg`on the client’s ${term(side)} ${listed(zones)}`];
   }).join('; ');
   return withTwoWays(chart, swap, {
     ...of,
-    here: cut(there, 'Not everywhere', `Not ${where}.`),
-    there: cut(beside, 'Only in places', `Only ${where}.`),
+    here: cut(there, msg`Not everywhere`, msg`Not ${where}.`),
+    there: cut(beside, msg`Only in places`, msg`Only ${where}.`),
   });
 }
 
@@ -200,8 +201,8 @@ const MOST_NOTE = 4000;
 const HALF_FACE = 'Half-face trial';
 function nameFor({ variants }: Pick<Chart, 'variants'>): string {
   const taken = new Set(variants.map((one) => one.name));
-  let name = HALF_FACE;
-  for (let n = 2; taken.has(name); n++) name = `${HALF_FACE} ${n}`;
+  let name = term(HALF_FACE);
+  for (let n = 2; taken.has(name); n++) name = `${term(HALF_FACE)} ${n}`;
   return name;
 }
 

@@ -1,6 +1,7 @@
 import type { FaceModel, HalfFace } from '../faceModel';
 import { ellipse, mix, portion, type Point } from '../point';
 import { patch, type GuideDefinition, type GuideParams, type GuideShape } from './definition';
+import { messagesIn } from '../../messages';
 
 const dots = (centres: readonly Point[], radiusMm: number): GuideShape =>
   patch(
@@ -77,7 +78,7 @@ function browPoints(half: HalfFace, _face: FaceModel, params: GuideParams): Guid
   };
 }
 
-export const ADORNMENT_GUIDES = {
+export const ADORNMENT_GUIDES = messagesIn(['label', 'where'], {
   foreheadPoint: {
     kind: 'adornment',
     label: 'Mark on the forehead',
@@ -118,4 +119,4 @@ export const ADORNMENT_GUIDES = {
     adjustable: ['liftMm', 'width'],
     build: mouthSpot,
   },
-} as const satisfies Record<string, GuideDefinition>;
+} as const satisfies Record<string, GuideDefinition>);

@@ -3,6 +3,7 @@ import type { FaceModel, HalfFace } from '../faceModel';
 import { measureLine, portion, type Point, type Polyline } from '../point';
 import { stroke } from './cheek';
 import { faded, type GuideDefinition, type GuideParams, type GuideShape } from './definition';
+import { messagesIn } from '../../messages';
 
 /** The brow's own line with its front, arch and tail moved by millimetres. */
 function shapedBrow(half: HalfFace, { frontMm, archMm, tailMm, liftMm }: GuideParams): Polyline {
@@ -53,7 +54,7 @@ function browFill(half: HalfFace, face: FaceModel, params: GuideParams): GuideSh
   };
 }
 
-export const BROW_GUIDES = {
+export const BROW_GUIDES = messagesIn(['label', 'where'], {
   brow: {
     kind: 'brow',
     label: 'Brow',
@@ -62,4 +63,4 @@ export const BROW_GUIDES = {
     adjustable: ['frontMm', 'archMm', 'tailMm', 'width', 'fade'],
     build: browFill,
   },
-} as const satisfies Record<string, GuideDefinition>;
+} as const satisfies Record<string, GuideDefinition>);

@@ -14,6 +14,7 @@ import {
 } from '../point';
 import { intersectRegions, subtractRegion, type Region } from '../region';
 import { faded, type GuideDefinition, type GuideParams, type GuideShape } from './definition';
+import { messagesIn } from '../../messages';
 
 /** Half-widths in mm at the back and at the front of a contour. */
 const CONTOUR_BACK = 5.2;
@@ -250,7 +251,7 @@ export function stroke(
 
 const PATCH = ['reach', 'liftMm', 'width'] as const;
 const ALL = [...PATCH, 'start', 'fade'] as const;
-export const CHEEK_GUIDES = {
+export const CHEEK_GUIDES = messagesIn(['label', 'where'], {
   cheekContour: {
     kind: 'contour',
     label: 'Cheek contour',
@@ -291,4 +292,4 @@ export const CHEEK_GUIDES = {
     adjustable: PATCH,
     build: cheekboneLight,
   },
-} as const satisfies Record<string, GuideDefinition>;
+} as const satisfies Record<string, GuideDefinition>);

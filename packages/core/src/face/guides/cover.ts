@@ -3,6 +3,7 @@ import type { FaceModel, HalfFace } from '../faceModel';
 import { ellipse, mix, portion, type Point } from '../point';
 import { intersectRegions, uniteOutlines } from '../region';
 import { patch, type GuideDefinition, type GuideParams, type GuideShape } from './definition';
+import { messagesIn } from '../../messages';
 
 /** A lobe from the inner corner along the lower lid, down to between pupil and wing of the nose. */
 function underEyeLight(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {
@@ -161,7 +162,7 @@ function smilePowder(half: HalfFace, _face: FaceModel, params: GuideParams): Gui
   });
 }
 
-export const COVER_GUIDES = {
+export const COVER_GUIDES = messagesIn(['label', 'where'], {
   correctUnderEye: {
     kind: 'correct',
     label: 'Under-eye shadow',
@@ -226,4 +227,4 @@ export const COVER_GUIDES = {
     adjustable: ['reach'],
     build: smilePowder,
   },
-} as const satisfies Record<string, GuideDefinition>;
+} as const satisfies Record<string, GuideDefinition>);

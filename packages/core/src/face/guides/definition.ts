@@ -1,6 +1,7 @@
 import type { FaceModel, HalfFace } from '../faceModel';
 import type { Point, Polyline } from '../point';
 import type { Region } from '../region';
+import { messagesIn } from '../../messages';
 
 /** The kinds of layer a chart holds; each has its own pattern, notch and words. */
 export const LAYER_KINDS = [
@@ -22,7 +23,7 @@ export const LAYER_KINDS = [
 ] as const;
 export type LayerKind = (typeof LAYER_KINDS)[number];
 
-export const GUIDE_PARAMETERS = {
+export const GUIDE_PARAMETERS = messagesIn(['label'], {
   reach: {
     label: 'Reach',
     unit: '%',
@@ -140,7 +141,7 @@ export const GUIDE_PARAMETERS = {
     initial: 11,
     meaning: 'lash length at the outer corner',
   },
-} as const;
+} as const);
 export type GuideParameter = keyof typeof GUIDE_PARAMETERS;
 export const GUIDE_PARAMETER_NAMES = Object.keys(GUIDE_PARAMETERS) as readonly GuideParameter[];
 export type GuideParams = { readonly [name in GuideParameter]: number };

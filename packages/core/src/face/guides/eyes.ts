@@ -4,6 +4,7 @@ import type { FaceModel, HalfFace } from '../faceModel';
 import { measureLine, normalsOf, portion, resample, type Point, type Polygon, type Polyline } from '../point';
 import { uniteOutlines } from '../region';
 import { patch, type GuideDefinition, type GuideParams, type GuideShape } from './definition';
+import { messagesIn } from '../../messages';
 
 const flat = (
   region: GuideShape['region'],
@@ -212,7 +213,7 @@ function lashes(half: HalfFace, _face: FaceModel, params: GuideParams): GuideSha
   });
 }
 
-export const EYE_GUIDES = {
+export const EYE_GUIDES = messagesIn(['label', 'where'], {
   lid: {
     kind: 'eye',
     label: 'Lid',
@@ -301,4 +302,4 @@ export const EYE_GUIDES = {
     adjustable: ['innerMm', 'middleMm', 'outerMm', 'start', 'reach'],
     build: lashes,
   },
-} as const satisfies Record<string, GuideDefinition>;
+} as const satisfies Record<string, GuideDefinition>);

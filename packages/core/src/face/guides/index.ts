@@ -9,6 +9,7 @@ import { LIGHT_GUIDES } from './light';
 import { LIP_GUIDES } from './lips';
 import { SHADOW_GUIDES } from './shadow';
 import { SUN_GUIDES } from './sun';
+import { msg } from '../../messages';
 
 export * from './definition';
 export { contourFinder, isInHollow, type ContourFinder } from './contourFinder';
@@ -48,7 +49,7 @@ export function guideNamed(name: GuideName): GuideDefinition {
   return {
     kind: zoneKind(zone),
     label: ZONES[zone].label,
-    where: `over the ${ZONES[zone].label.toLowerCase()}`,
+    where: msg`over the ${ZONES[zone].label.toLowerCase()}`,
     central: !ZONES[zone].paired,
     adjustable: [],
     build: (half, face) => ({

@@ -4,6 +4,7 @@ import { ellipse, portion, resample, type Point, type Polygon } from '../point';
 import { uniteOutlines } from '../region';
 import type { FaceModel, HalfFace } from '../faceModel';
 import { patch, type GuideDefinition, type GuideParams, type GuideShape } from './definition';
+import { messagesIn } from '../../messages';
 
 /** A bar above the brows that thins to both sides and a stem down the bridge: the heart of the face. */
 function foreheadLight(half: HalfFace, face: FaceModel, params: GuideParams): GuideShape {
@@ -97,7 +98,7 @@ function innerCornerLight(half: HalfFace, _face: FaceModel, params: GuideParams)
   });
 }
 
-export const LIGHT_GUIDES = {
+export const LIGHT_GUIDES = messagesIn(['label', 'where'], {
   foreheadLight: {
     kind: 'highlight',
     label: 'Forehead and nose light',
@@ -146,4 +147,4 @@ export const LIGHT_GUIDES = {
     adjustable: ['width'],
     build: innerCornerLight,
   },
-} as const satisfies Record<string, GuideDefinition>;
+} as const satisfies Record<string, GuideDefinition>);

@@ -4,6 +4,7 @@ import type { FaceModel, HalfFace } from '../faceModel';
 import { ellipse, type Point, type Polyline } from '../point';
 import { intersectRegions } from '../region';
 import { patch, type GuideDefinition, type GuideParams, type GuideShape } from './definition';
+import { messagesIn } from '../../messages';
 
 /**
  * Both lips' edges on one half, moved over or inside the line by mm at the middle and by nothing at the
@@ -85,7 +86,7 @@ function lowerLipFull(half: HalfFace, face: FaceModel, params: GuideParams): Gui
   );
 }
 
-export const LIP_GUIDES = {
+export const LIP_GUIDES = messagesIn(['label', 'where'], {
   lips: {
     kind: 'lip',
     label: 'Lips',
@@ -118,4 +119,4 @@ export const LIP_GUIDES = {
     adjustable: ['upperMm', 'lowerMm', 'width'],
     build: lipLine,
   },
-} as const satisfies Record<string, GuideDefinition>;
+} as const satisfies Record<string, GuideDefinition>);

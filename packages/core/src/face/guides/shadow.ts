@@ -5,6 +5,7 @@ import { intersectRegions, subtractRegion, uniteOutlines } from '../region';
 import type { FaceModel, HalfFace } from '../faceModel';
 import { stroke } from './cheek';
 import { faded, patch, type GuideDefinition, type GuideParams, type GuideShape } from './definition';
+import { messagesIn } from '../../messages';
 
 /** The triangle between the brow arches and the middle of the hairline: contour leaves it free. */
 export function freeTriangle(face: FaceModel): Polygon {
@@ -182,7 +183,7 @@ function underLipContour(half: HalfFace, face: FaceModel, params: GuideParams): 
   });
 }
 
-export const SHADOW_GUIDES = {
+export const SHADOW_GUIDES = messagesIn(['label', 'where'], {
   foreheadContour: {
     kind: 'contour',
     label: 'Forehead contour',
@@ -247,4 +248,4 @@ export const SHADOW_GUIDES = {
     adjustable: ['reach', 'width'],
     build: underLipContour,
   },
-} as const satisfies Record<string, GuideDefinition>;
+} as const satisfies Record<string, GuideDefinition>);

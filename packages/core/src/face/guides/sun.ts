@@ -3,6 +3,7 @@ import type { FaceModel, HalfFace } from '../faceModel';
 import { ellipse, mix, portion, resample, type Point } from '../point';
 import { intersectRegions, uniteOutlines } from '../region';
 import { patch, type GuideDefinition, type GuideParams, type GuideShape } from './definition';
+import { messagesIn } from '../../messages';
 
 /**
  * Where the sun meets the face: temple, across the bone under the eye area, and the edge of the jaw, in one
@@ -103,7 +104,7 @@ function bronzeBridge(half: HalfFace, face: FaceModel, params: GuideParams): Gui
 }
 
 const ALL = ['reach', 'liftMm', 'width'] as const;
-export const SUN_GUIDES = {
+export const SUN_GUIDES = messagesIn(['label', 'where'], {
   bronzeSweep: {
     kind: 'bronze',
     label: 'Bronze, side of the face',
@@ -128,4 +129,4 @@ export const SUN_GUIDES = {
     adjustable: ALL,
     build: bronzeBridge,
   },
-} as const satisfies Record<string, GuideDefinition>;
+} as const satisfies Record<string, GuideDefinition>);

@@ -1,4 +1,5 @@
 import { BANDS_36 } from '../../colour';
+import { msg } from '../../messages';
 
 /** Which columns of a table hold a colour, in the order they are taken. */
 export type Columns =
@@ -33,8 +34,8 @@ export function columnsOf(names: readonly string[]): Columns | string {
   const xyz = all(['XYZ_X', 'XYZ_Y', 'XYZ_Z']);
   if (xyz) return { kind: 'XYZ', at: xyz };
   return bands.size > 0
-    ? `The spectra have ${bands.size} bands from ${Math.min(...bands.keys())} to ${Math.max(...bands.keys())} nm: every ten from ${FROM_NM} to ${TO_NM} are needed.`
-    : `The needed columns are missing: LAB_L LAB_A LAB_B, or XYZ_X XYZ_Y XYZ_Z, or spectral values from ${FROM_NM} to ${TO_NM} nm by ${STEP_NM}.`;
+    ? msg`The spectra have ${bands.size} bands from ${Math.min(...bands.keys())} to ${Math.max(...bands.keys())} nm: every ten from ${FROM_NM} to ${TO_NM} are needed.`
+    : msg`The needed columns are missing: LAB_L LAB_A LAB_B, or XYZ_X XYZ_Y XYZ_Z, or spectral values from ${FROM_NM} to ${TO_NM} nm by ${STEP_NM}.`;
 }
 
 function spectralColumns(bands: ReadonlyMap<number, number>): number[] | null {

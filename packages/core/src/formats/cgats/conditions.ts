@@ -1,5 +1,6 @@
 import type { Illuminant, Observer } from '../../colour';
 import type { CgatsProblem, Fields } from './tables';
+import { msg } from '../../messages';
 
 /** Under which light, and for which observer, a table's colours were computed. */
 export type Conditions = {
@@ -42,14 +43,14 @@ export function conditionsOf(said: readonly Fields[]): Conditions | CgatsProblem
   if (illuminant !== 'D50' && illuminant !== 'D65')
     return {
       line: light!.line,
-      message: `Only readings under D50 or D65 can be used, and these are said to be under ${light!.value}.`,
+      message: msg`Only readings under D50 or D65 can be used, and these are said to be under ${light!.value}.`,
     };
   const field = told(said, OBSERVER_IN);
   const observer = field ? OBSERVERS[field.value] : 2;
   if (observer === undefined)
     return {
       line: field!.line,
-      message: `Only the observers of 2 and of 10 degrees are known, and these are said to be for ${field!.value}.`,
+      message: msg`Only the observers of 2 and of 10 degrees are known, and these are said to be for ${field!.value}.`,
     };
   return { illuminant, observer, stated: light !== undefined };
 }

@@ -12,6 +12,7 @@ import {
 import { columnsOf, type Columns } from './columns';
 import { conditionsOf, type Conditions } from './conditions';
 import { tablesOf, type CgatsProblem, type Table } from './tables';
+import { msg } from '../../messages';
 
 /** One sample of a CGATS.17 file, brought to D65 and the observer of two degrees. */
 export type CgatsSample = {
@@ -74,7 +75,9 @@ export function readCgats(text: string): CgatsReading {
   if (samples.length + problems.length === 0)
     return {
       ok: false,
-      problems: [{ line: first!.dataLine, message: 'There are no samples between BEGIN_DATA and END_DATA.' }],
+      problems: [
+        { line: first!.dataLine, message: msg`There are no samples between BEGIN_DATA and END_DATA.` },
+      ],
     };
   if (samples.length > MOST_SAMPLES)
     return {
@@ -82,7 +85,7 @@ export function readCgats(text: string): CgatsReading {
       problems: [
         {
           line: first!.dataLine,
-          message: `${samples.length} samples; at most ${MOST_SAMPLES} are read at once.`,
+          message: msg`${samples.length} samples; at most ${MOST_SAMPLES} are read at once.`,
         },
       ],
     };
@@ -120,10 +123,10 @@ function readTable(
 
 /** The numbers of a row that make its colour, or what is wrong with it. */
 function valuesOf(fields: readonly string[], expected: number, columns: Columns): readonly number[] | string {
-  if (fields.length !== expected) return `${fields.length} values, ${expected} expected.`;
+  if (fields.length !== expected) return msg`${fields.length} values, ${expected} expected.`;
   const values = columns.at.map((i) => Number(fields[i]!.replace(',', '.')));
   const bad = values.findIndex((v) => !Number.isFinite(v));
-  return bad >= 0 ? `“${fields[columns.at[bad]!]}” is not a number.` : values;
+  return bad >= 0 ? msg`“${fields[columns.at[bad]!]!}” is not a number.` : values;
 }
 
 /**
@@ -151,12 +154,12 @@ function colourOf(
   try {
     return skinOrWords(labUnder(reconstructSpectrum(lab, illuminant, 'skin', observer).spectrum, 'D65'));
   } catch {
-    return 'No surface has this colour.';
+    return msg`No surface has this colour.`;
   }
 }
 
 function skinOrWords(lab: Lab): Lab | string {
   return isPlausibleSkin(lab)
     ? lab
-    : `L* ${lab[0].toFixed(1)} a* ${lab[1].toFixed(1)} b* ${lab[2].toFixed(1)} is no skin.`;
+    : msg`L* ${lab[0].toFixed(1)} a* ${lab[1].toFixed(1)} b* ${lab[2].toFixed(1)} is no skin.`;
 }

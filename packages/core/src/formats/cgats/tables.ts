@@ -1,3 +1,5 @@
+import { msg, term } from '../../messages';
+
 /** A line of the file that says something, taken apart. */
 export type Fields = { readonly line: number; readonly fields: readonly string[] };
 /** One table of a CGATS.17 file: what is said before its values, what its columns are called, its rows. */
@@ -25,7 +27,7 @@ function fieldsOf(line: string): string[] {
  */
 export function tablesOf(text: string): readonly Table[] | CgatsProblem {
   const lines = text.replace(/^\uFEFF/, '').split(/\r\n|\r|\n/);
-  if (lines.every((line) => line.trim() === '')) return { line: 1, message: 'The file is empty.' };
+  if (lines.every((line) => line.trim() === '')) return { line: 1, message: msg`The file is empty.` };
   const tables: Table[] = [];
   const said: Fields[] = [];
   let columns: { readonly names: readonly string[]; readonly line: number } | null = null;
@@ -34,7 +36,7 @@ export function tablesOf(text: string): readonly Table[] | CgatsProblem {
     if (keyword === 'BEGIN_DATA_FORMAT' || keyword === 'BEGIN_DATA') {
       const end = keyword.replace('BEGIN', 'END');
       const endAt = lines.findIndex((line, at) => at > i && line.trim().toUpperCase() === end);
-      if (endAt < 0) return { line: i + 1, message: `${keyword} is never ended by ${end}.` };
+      if (endAt < 0) return { line: i + 1, message: msg`${term(keyword)} is never ended by ${end}.` };
       const within = lines
         .slice(i + 1, endAt)
         .map((line, at) => ({ line: i + at + 2, fields: fieldsOf(line) }))
@@ -60,8 +62,8 @@ export function tablesOf(text: string): readonly Table[] | CgatsProblem {
     }
   }
   if (!columns)
-    return { line: 1, message: 'There is no BEGIN_DATA_FORMAT line: this is not a CGATS.17 file.' };
+    return { line: 1, message: msg`There is no BEGIN_DATA_FORMAT line: this is not a CGATS.17 file.` };
   if (tables.length === 0)
-    return { line: lines.length, message: 'There is no BEGIN_DATA line, so no samples.' };
+    return { line: lines.length, message: msg`There is no BEGIN_DATA line, so no samples.` };
   return tables;
 }

@@ -10,6 +10,7 @@ import {
   type KitColumn,
 } from './columns';
 import { readRow, type KitCsvRow } from './readRow';
+import { msg } from '../../messages';
 
 export type KitCsv = {
   readonly headers: readonly string[];
@@ -48,7 +49,8 @@ export function readKitCsv(
   const parsed = Papa.parse<string[]>(bare, { delimiter });
   const lines = linesOf(parsed.data, options.mapping);
   const [header, ...body] = lines;
-  if (!header) return { ...nothing, problems: ['The file is empty. Choose a CSV file with a header line.'] };
+  if (!header)
+    return { ...nothing, problems: [msg`The file is empty. Choose a CSV file with a header line.`] };
   const headers = header.cells.map((cell) => cell.trim());
   const quotes = parsed.errors.find((e) => e.type === 'Quotes');
   if (quotes)
@@ -56,18 +58,18 @@ export function readKitCsv(
       ...nothing,
       headers,
       problems: [
-        `A quotation mark that opens in row ${(quotes.row ?? 0) + 1} never closes. Close it and try again.`,
+        msg`A quotation mark that opens in row ${(quotes.row ?? 0) + 1} never closes. Close it and try again.`,
       ],
     };
   const mapping = options.mapping ?? guessMapping(headers);
   if (body.length === 0)
-    return { ...nothing, headers, mapping, problems: ['The file has a header and no rows.'] };
+    return { ...nothing, headers, mapping, problems: [msg`The file has a header and no rows.`] };
   if (body.length > MOST_ROWS)
     return {
       ...nothing,
       headers,
       mapping,
-      problems: [`The file has ${body.length} rows; at most ${MOST_ROWS} are taken at once. Split it.`],
+      problems: [msg`The file has ${body.length} rows; at most ${MOST_ROWS} are taken at once. Split it.`],
     };
   const missing = NEEDED_COLUMNS.filter(
     (column) => mapping[column] === undefined || !headers.includes(mapping[column]),
@@ -81,7 +83,7 @@ export function readKitCsv(
       mapping,
       rows: [],
       saysUnits,
-      problems: [`Say which column holds ${missing.join(', ')}.`],
+      problems: [msg`Say which column holds ${missing.join(', ')}.`],
     };
   const at = Object.fromEntries(
     KIT_COLUMN_NAMES.map((column) => [
@@ -106,7 +108,7 @@ export function readKitCsv(
         unit: null,
         problems: [
           ...row.problems,
-          { column: headers[0]!, message: `${cells.length} cells, the header has ${headers.length}` },
+          { column: headers[0]!, message: msg`${cells.length} cells, the header has ${headers.length}` },
         ],
       };
     if (!row.product) return row;
@@ -120,7 +122,7 @@ export function readKitCsv(
         product: null,
         unit: null,
         problems: [
-          { column: 'L*', message: `another colour than the same product has in line ${earlier.line}` },
+          { column: 'L*', message: msg`another colour than the same product has in line ${earlier.line}` },
         ],
       };
     return { ...row, known: known.has(key) };

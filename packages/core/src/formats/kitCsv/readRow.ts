@@ -24,6 +24,7 @@ import {
 } from '../../kit';
 import { impossibleBecause } from '../../shade';
 import type { KitColumn } from './columns';
+import { msg } from '../../messages';
 
 export type NewProduct = Omit<Product, 'id'>;
 export type NewUnit = Omit<Unit, 'id' | 'productId'>;
@@ -55,8 +56,8 @@ export function readRow(
   const wrong = (column: KitColumn, message: string): void => void problems.push({ column, message });
   const text = (column: KitColumn): string => {
     const value = cell(column);
-    if (value === '') wrong(column, 'is empty');
-    if (value.length > 200) wrong(column, 'is longer than 200 letters');
+    if (value === '') wrong(column, msg`is empty`);
+    if (value.length > 200) wrong(column, msg`is longer than 200 letters`);
     return value;
   };
   const word = <T extends string>(column: KitColumn, words: readonly T[], otherwise: T | null): T => {
@@ -64,7 +65,7 @@ export function readRow(
     const found = words.find((w) => w === value);
     if (found) return found;
     if (value === '' && otherwise !== null) return otherwise;
-    wrong(column, value === '' ? 'is empty' : `“${cell(column)}” is not one of ${words.join(', ')}`);
+    wrong(column, value === '' ? msg`is empty` : msg`“${cell(column)}” is not one of ${words.join(', ')}`);
     return otherwise ?? words[0]!;
   };
   const number = (column: KitColumn, low: number, high: number, otherwise: number | null): number | null => {
@@ -73,15 +74,15 @@ export function readRow(
     // As it stands on the jar: 12M.
     const bare = column === 'months after opening' ? value.replace(/\s*m(onths?|o)?\.?$/i, '') : value;
     const read = Number(bare.replace(/\s/g, '').replace(',', '.'));
-    if (!Number.isFinite(read)) wrong(column, `“${value}” is not a number`);
-    else if (read < low || read > high) wrong(column, `${value} is outside ${low} to ${high}`);
+    if (!Number.isFinite(read)) wrong(column, msg`“${value}” is not a number`);
+    else if (read < low || read > high) wrong(column, msg`${value} is outside ${low} to ${high}`);
     return read;
   };
   const yes = (column: KitColumn): boolean => {
     const value = cell(column).toLowerCase();
     if (['yes', 'true', '1', 'x', 'y', '✓', '✔'].includes(value)) return true;
     if (!['', 'no', 'false', '0', 'n'].includes(value))
-      wrong(column, `“${cell(column)}” is neither yes nor no`);
+      wrong(column, msg`“${cell(column)}” is neither yes nor no`);
     return false;
   };
   /** Yes, no, or not said. */
@@ -95,7 +96,7 @@ export function readRow(
   if (given !== 0 && given !== 3)
     wrong(
       L === null ? 'L*' : a === null ? 'a*' : 'b*',
-      'is missing: a colour has all three of L*, a*, b*, or none',
+      msg`is missing: a colour has all three of L*, a*, b*, or none`,
     );
   const lab: Lab | null = given === 3 ? [L!, a!, b!] : null;
   const list = cell('ingredients');
@@ -104,8 +105,8 @@ export function readRow(
     .map((i) => i.trim())
     .filter(Boolean);
   if (ingredients.some((i) => i.length > 200))
-    wrong('ingredients', 'has one longer than 200 letters: separate them by |');
-  if (ingredients.length > 200) wrong('ingredients', 'are more than 200');
+    wrong('ingredients', msg`has one longer than 200 letters: separate them by |`);
+  if (ingredients.length > 200) wrong('ingredients', msg`are more than 200`);
   const grade = number('flash grade', 0, 3, null);
   const wearHours = number('wear hours', 0, 48, null);
   // What somebody calls it by kind is said of it; a maker's name for a line is not.
@@ -114,10 +115,10 @@ export function readRow(
   const share = number('smallest share', 0.25, 1, null);
   const smallestShare = SMALLEST_SHARES.find((s) => s === share);
   if (share !== null && smallestShare === undefined)
-    wrong('smallest share', `${share} is not one of ${SMALLEST_SHARES.join(', ')}`);
+    wrong('smallest share', msg`${share} is not one of ${SMALLEST_SHARES.join(', ')}`);
   const toolWord = cell('tool').toLowerCase();
   const tool = TOOLS.find((t) => t === toolWord);
-  if (toolWord !== '' && !tool) wrong('tool', `“${cell('tool')}” is not one of ${TOOLS.join(', ')}`);
+  if (toolWord !== '' && !tool) wrong('tool', msg`“${cell('tool')}” is not one of ${TOOLS.join(', ')}`);
   const kind = kindOf(cell('kind'), cell('line'), (message) => wrong('kind', message));
   const called = `${cell('kind')} ${cell('line')}`;
   const made = textureOf(kind, called);
@@ -156,14 +157,14 @@ export function readRow(
     wrong(
       'opened on',
       order === null && /^\d{1,2}\D\d{1,2}\D\d{2,4}$/.test(openedTold)
-        ? `“${openedTold}” may be read two ways: write it as 2031-05-14`
-        : `“${openedTold}” is not a date as 2031-05-14`,
+        ? msg`“${openedTold}” may be read two ways: write it as 2031-05-14`
+        : msg`“${openedTold}” is not a date as 2031-05-14`,
     );
   const remaining = remainingOf(cell('remaining mg'), fullMg(product), (message) =>
     wrong('remaining mg', message),
   );
   const place = cell('place');
-  if (place.length > 120) wrong('place', 'is longer than 120 letters');
+  if (place.length > 120) wrong('place', msg`is longer than 120 letters`);
   const owned = ownedAll || opened !== '' || remaining !== null || place !== '';
   const unit: NewUnit | null = owned
     ? { openedOn: opened === '' ? null : opened, remainingMg: remaining ?? fullMg(product), place }
@@ -184,8 +185,8 @@ function remainingOf(told: string, full: number, wrong: (message: string) => voi
   if (told === '') return null;
   const amount = amountTold(told);
   const mg = amount === null ? null : 'mg' in amount ? amount.mg : amount.share * full;
-  if (mg === null) wrong(`“${told}” is no amount: write it as 6000, 6 g, 15 ml, 50 % or half`);
-  else if (mg > MOST_MG) wrong(`${told} is more than ${MOST_MG / 1e6} kg`);
+  if (mg === null) wrong(msg`“${told}” is no amount: write it as 6000, 6 g, 15 ml, 50 % or half`);
+  else if (mg > MOST_MG) wrong(msg`${told} is more than ${MOST_MG / 1e6} kg`);
   else return mg;
   return null;
 }
@@ -194,9 +195,9 @@ const MOST_MG = 1e7;
 /** A kind by whatever it is called, by the product's own name where nothing is; told to `wrong` where it is none or two. */
 function kindOf(told: string, line: string, wrong: (message: string) => void): ProductKind {
   const kinds = kindsTold(told === '' ? line : told);
-  if (kinds.length > 1) wrong(`“${told}” may be ${kinds.join(' or ')}: write one of them`);
+  if (kinds.length > 1) wrong(msg`“${told}” may be ${kinds.join(msg` or `)}: write one of them`);
   else if (kinds.length === 0)
-    wrong(told === '' ? 'is empty' : `“${told}” is not one of ${PRODUCT_KINDS.join(', ')}`);
+    wrong(told === '' ? msg`is empty` : msg`“${told}” is not one of ${PRODUCT_KINDS.join(', ')}`);
   return kinds[0] ?? 'base';
 }
 

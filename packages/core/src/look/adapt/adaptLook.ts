@@ -7,6 +7,7 @@ import { oneOfEach, type Adapter, type AdaptTo } from './adapter';
 import { ADDERS, DAY_ADAPTERS } from './day';
 import { FACE_ADAPTERS } from './face';
 import { SKIN_ADAPTERS } from './skin';
+import { msg } from '../../messages';
 
 /** What the look itself forbids of places comes last, so that nothing brings it back. */
 const PROHIBITIONS: Adapter = {
@@ -19,8 +20,8 @@ const PROHIBITIONS: Adapter = {
     if (broken.length === 0) return null;
     const why = `${look.name}: ${broken.join(', ')}`;
     return placements.length === 0
-      ? { words: `${step.title} left out`, why, leftOut: true }
-      : { words: `${step.title} kept to the look`, why, set: { placements: [...placements] } };
+      ? { words: msg`${step.title} left out`, why, leftOut: true }
+      : { words: msg`${step.title} kept to the look`, why, set: { placements: [...placements] } };
   },
 };
 export const ADAPTERS: readonly Adapter[] = [
@@ -78,7 +79,7 @@ export function adaptedStep<S extends LookStep>(
     if (changed === null) continue;
     const told = { id, stepId: step.id, words: changed.words.slice(0, 200), why: changed.why };
     if ('leftOut' in changed)
-      return { step: now, made, out: { ...told, change: 'left out', was: { ...now, use: [] } } };
+      return { step: now, made, out: { ...told, change: msg`left out`, was: { ...now, use: [] } } };
     made.push({ ...told, change: 'changed', was: partOf(now, changed.set), now: changed.set });
     now = { ...now, ...changed.set };
   }

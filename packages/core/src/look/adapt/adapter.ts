@@ -2,6 +2,7 @@ import type { Lab, Undertone } from '../../colour';
 import type { Features, Side } from '../../face';
 import type { Day } from '../../shade';
 import type { ClientSnapshot, Look, LookStep } from '../document';
+import { msg, term } from '../../messages';
 
 /** What a look is fitted to: the client, the day and the look’s own rules. */
 export type AdaptTo = {
@@ -70,7 +71,7 @@ export function noted(step: Pick<LookStep, 'note'>, sentence: string): string {
 export const rounded = (value: number): number => Math.round(value * 100) / 100;
 
 export const sidesInWords = (sides: readonly Side[]): string =>
-  sides.length === 2 ? 'both sides' : `the client’s ${sides[0]}`;
+  sides.length === 2 ? msg`both sides` : msg`the client’s ${term(sides[0]!)}`;
 
 /** A guide put in place of another on some sides, kept on the rest. */
 export function exchanged(

@@ -2,9 +2,10 @@ import { sidesWhere } from '../../face';
 import { chromaOf } from '../../colour';
 import { titleOf, type LookStep } from '../document';
 import { both, noted, rounded, type Adapter, type Adder } from './adapter';
+import { msg } from '../../messages';
 
 const COLOURED: readonly LookStep['role'][] = ['blush', 'lip', 'eye', 'bronze'];
-const lasts = (words: string): string => `it has to hold: ${words}`;
+const lasts = (words: string): string => msg`it has to hold: ${words}`;
 
 /** What hours, heat, tears, meals, lights and camera change. */
 export const DAY_ADAPTERS: readonly Adapter[] = [
@@ -18,11 +19,11 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
         !(day.long || day.heat || day.humidity)
       )
         return null;
-      const note = noted(step, 'Two thin layers, each pressed and left to settle: thin layers last.');
+      const note = noted(step, msg`Two thin layers, each pressed and left to settle: thin layers last.`);
       return note === step.note
         ? null
         : {
-            words: 'Laid in two thin layers',
+            words: msg`Laid in two thin layers`,
             why: lasts(day.words),
             set: { note, handsOnMinutes: step.handsOnMinutes + 2 },
           };
@@ -33,8 +34,8 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
     change: (step, { day }) =>
       step.role === 'base' && day.hours <= 3 && !day.heat && !day.dancing
         ? {
-            words: 'A lighter base',
-            why: 'a short hour asks for no hold',
+            words: msg`A lighter base`,
+            why: msg`a short hour asks for no hold`,
             set: { doseMgPerCm2: rounded(0.85 * step.doseMgPerCm2) },
           }
         : null,
@@ -44,7 +45,7 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
     change: (step, { day, features }) =>
       step.role === 'powder' && (day.heat || day.humidity) && !features.dry
         ? {
-            words: 'A little more powder',
+            words: msg`A little more powder`,
             why: day.words,
             set: { doseMgPerCm2: rounded(Math.min(0.65, 1.2 * step.doseMgPerCm2)) },
           }
@@ -54,8 +55,8 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
     id: 'waterproof',
     change: (step, { day }) => {
       if (!step.wants.kinds.includes('mascara') || !day.wet) return null;
-      const note = noted(step, 'Waterproof or tubing; lower lashes bare or once over.');
-      return note === step.note ? null : { words: 'Waterproof mascara', why: day.words, set: { note } };
+      const note = noted(step, msg`Waterproof or tubing; lower lashes bare or once over.`);
+      return note === step.note ? null : { words: msg`Waterproof mascara`, why: day.words, set: { note } };
     },
   },
   {
@@ -68,11 +69,11 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
         !(day.meals || day.long)
       )
         return null;
-      const note = noted(step, 'Blot, powder through a tissue, a second thin coat; packed for touch-ups.');
+      const note = noted(step, msg`Blot, powder through a tissue, a second thin coat; packed for touch-ups.`);
       return note === step.note
         ? null
         : {
-            words: 'Lip in two blotted coats',
+            words: msg`Lip in two blotted coats`,
             why: lasts(day.words),
             set: { note, handsOnMinutes: step.handsOnMinutes + 1 },
           };
@@ -85,7 +86,7 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
       features.age !== 'child' &&
       (day.long || day.heat || day.humidity || day.dancing || day.rain)
         ? {
-            words: 'Sprayed twice, dried between',
+            words: msg`Sprayed twice, dried between`,
             why: lasts(day.words),
             set: { passes: Math.max(2, step.passes), waitMinutes: Math.max(1, step.waitMinutes) },
           }
@@ -100,8 +101,8 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
       features.age !== 'child' &&
       step.role === 'blush'
         ? {
-            words: 'A little more colour',
-            why: 'camera and distance eat intensity',
+            words: msg`A little more colour`,
+            why: msg`camera and distance eat intensity`,
             set: { doseMgPerCm2: rounded(1.15 * step.doseMgPerCm2) },
           }
         : null,
@@ -111,8 +112,8 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
     change: (step, { day, features }) =>
       step.role === 'blush' && day.dim && !day.camera && features.age !== 'child'
         ? {
-            words: 'A little more colour',
-            why: 'weak warm light eats red',
+            words: msg`A little more colour`,
+            why: msg`weak warm light eats red`,
             set: { doseMgPerCm2: rounded(1.15 * step.doseMgPerCm2) },
           }
         : null,
@@ -122,8 +123,8 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
     change: (step, { day, features }) =>
       step.role === 'blush' && !day.camera && !day.dim && !day.long && features.age !== 'child'
         ? {
-            words: 'A little less colour',
-            why: 'daylight and no camera',
+            words: msg`A little less colour`,
+            why: msg`daylight and no camera`,
             set: { doseMgPerCm2: rounded(0.9 * step.doseMgPerCm2) },
           }
         : null,
@@ -139,8 +140,8 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
       !look.forbids.finishes.includes('shimmer') &&
       step.wants.finishes.length > 1
         ? {
-            words: 'Metal on the lid',
-            why: 'olive skin carries metals',
+            words: msg`Metal on the lid`,
+            why: msg`olive skin carries metals`,
             set: { wants: { ...step.wants, finishes: ['shimmer'] } },
           }
         : null,
@@ -176,7 +177,7 @@ export const DAY_ADDERS: readonly Adder[] = [
           step: plan({
             phase: 'finish',
             role: 'care',
-            title: 'Spray to hold it',
+            title: msg`Spray to hold it`,
             wants: { kinds: ['spray'] },
             placements: [both('zone.wholeFace')],
             doseMgPerCm2: 0.6,
@@ -184,7 +185,7 @@ export const DAY_ADDERS: readonly Adder[] = [
             technique: 'spray',
             waitMinutes: 1,
           }),
-          words: 'A holding spray',
+          words: msg`A holding spray`,
           why: lasts(day.words),
         },
       ];
@@ -207,14 +208,14 @@ export const ADDERS: readonly Adder[] = [
           step: plan({
             phase: 'prime',
             role: 'care',
-            title: 'Primer where it needs it',
+            title: msg`Primer where it needs it`,
             wants: { kinds: ['primer'], finishes: ['matte'] },
             placements: [both('zone.foreheadCentre')],
             doseMgPerCm2: 0.8,
             waitMinutes: 2,
           }),
-          words: 'A mattifying primer',
-          why: `oily at ${oily.join(', ')}`,
+          words: msg`A mattifying primer`,
+          why: msg`oily at ${oily.join(', ')}`,
         },
       ];
     },
@@ -230,15 +231,15 @@ export const ADDERS: readonly Adder[] = [
           step: plan({
             phase: 'set',
             role: 'powder',
-            title: 'Set where it moves',
+            title: msg`Set where it moves`,
             shade: { relative: { to: 'skin', depthSteps: 0 } },
             wants: { kinds: ['powder'] },
             placements: [both('zone.noseSide'), both('zone.foreheadCentre'), both('zone.chin')],
             doseMgPerCm2: 0.35,
             tool: 'puff',
           }),
-          words: 'Powder where it shines',
-          why: `oily at ${oily.join(', ')}`,
+          words: msg`Powder where it shines`,
+          why: msg`oily at ${oily.join(', ')}`,
         },
       ];
     },
@@ -263,18 +264,18 @@ export const ADDERS: readonly Adder[] = [
         step: plan({
           phase: 'lips',
           role: 'lip line',
-          title: lip.variant ? titleOf(`Line the lips, ${lip.title.toLowerCase()}`) : 'Line the lips',
+          title: lip.variant ? titleOf(msg`Line the lips, ${lip.title.toLowerCase()}`) : msg`Line the lips`,
           shade: lip.shade,
           wants: { kinds: ['lip liner'] },
           placements: [both('lipLine')],
           doseMgPerCm2: 2,
           tool: 'none',
           technique: 'line',
-          note: 'A fine line, pressed with powder.',
+          note: msg`A fine line, pressed with powder.`,
           ...(lip.variant ? { variant: lip.variant } : {}),
         }),
-        words: 'A fine liner round the lips',
-        why: lined ? 'lip lines' : 'a blurred lip edge',
+        words: msg`A fine liner round the lips`,
+        why: lined ? msg`lip lines` : msg`a blurred lip edge`,
       }));
     },
   },

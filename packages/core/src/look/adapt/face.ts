@@ -1,6 +1,7 @@
 import { measure, offSides, sidesWhere, type Features, type Side } from '../../face';
 import type { LookStep } from '../document';
 import { exchanged, has, noted, rounded, sidesInWords, type Adapter, type GuideName } from './adapter';
+import { msg, term } from '../../messages';
 
 /** Shares of the face, hairline to chin, under and over which a forehead is small or high. */
 const SMALL_FOREHEAD = 0.262;
@@ -44,11 +45,11 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
         return null;
       const why =
         narrow.length === 2
-          ? 'the temples are narrow; forehead contour would narrow them further'
-          : `the client’s ${narrow[0]} temple is narrow; forehead contour would narrow it further`;
+          ? msg`the temples are narrow; forehead contour would narrow them further`
+          : msg`the client’s ${term(narrow[0]!)} temple is narrow; forehead contour would narrow it further`;
       return placements.length === 0
-        ? { words: `${step.title} left out`, why, leftOut: true }
-        : { words: `${step.title} left out in part`, why, set: { placements } };
+        ? { words: msg`${step.title} left out`, why, leftOut: true }
+        : { words: msg`${step.title} left out in part`, why, set: { placements } };
     },
   },
   {
@@ -57,10 +58,10 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       const share = foreheadShare(to);
       if (share >= SMALL_FOREHEAD || !has(step, 'foreheadContour')) return null;
       const placements = step.placements.filter((p) => !('guide' in p) || p.guide !== 'foreheadContour');
-      const why = `the forehead is small, ${Math.round(100 * share)} % of the face: it gets light in the middle instead`;
+      const why = msg`the forehead is small, ${Math.round(100 * share)} % of the face: it gets light in the middle instead`;
       return placements.length === 0
-        ? { words: `${step.title} left out`, why, leftOut: true }
-        : { words: 'No contour on the forehead', why, set: { placements } };
+        ? { words: msg`${step.title} left out`, why, leftOut: true }
+        : { words: msg`No contour on the forehead`, why, set: { placements } };
     },
   },
   {
@@ -69,8 +70,8 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       const share = foreheadShare(to);
       if (share <= HIGH_FOREHEAD || !has(step, 'foreheadContour')) return null;
       return {
-        words: 'Contour along the whole hairline, a little broader',
-        why: `the forehead is high, ${Math.round(100 * share)} % of the face`,
+        words: msg`Contour along the whole hairline, a little broader`,
+        why: msg`the forehead is high, ${Math.round(100 * share)} % of the face`,
         set: { placements: changedGuides(step, ['foreheadContour'], { width: 120 }) },
       };
     },
@@ -79,10 +80,10 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     id: 'hairline under cloth',
     change: (step, { features }) => {
       if (features.hair !== 'covered' || !has(step, 'foreheadContour', 'bronzeHairline')) return null;
-      const note = noted(step, 'Up to the cloth and not on it.');
+      const note = noted(step, msg`Up to the cloth and not on it.`);
       return note === step.note
         ? null
-        : { words: 'Up to the cloth', why: 'the hair is covered', set: { note } };
+        : { words: msg`Up to the cloth`, why: msg`the hair is covered`, set: { note } };
     },
   },
   {
@@ -97,8 +98,8 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       const placements = exchanged(step, ['blushFull', 'blushNatural'], 'blushLifted', ['left', 'right']);
       return placements
         ? {
-            words: 'Blush lifted along the bone',
-            why: 'the apple drops when the smile ends',
+            words: msg`Blush lifted along the bone`,
+            why: msg`the apple drops when the smile ends`,
             set: { placements },
           }
         : null;
@@ -114,11 +115,11 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       if (!worked) return null;
       const note = noted(
         step,
-        'Eye open, looking straight ahead: above the natural fold, with a smaller brush.',
+        msg`Eye open, looking straight ahead: above the natural fold, with a smaller brush.`,
       );
       return {
-        words: `Placed with the eye open, ${sidesInWords(sides)}`,
-        why: 'a hooded lid hides what lies under the fold',
+        words: msg`Placed with the eye open, ${sidesInWords(sides)}`,
+        why: msg`a hooded lid hides what lies under the fold`,
         set: { placements: worked, note, tool: 'small brush', handsOnMinutes: step.handsOnMinutes + 1 },
       };
     },
@@ -142,12 +143,12 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
           : left < right
             ? 'left'
             : 'right';
-      const note = noted(step, `More depth on the client’s ${lower} until both look alike.`);
+      const note = noted(step, msg`More depth on the client’s ${term(lower)} until both look alike.`);
       return note === step.note
         ? null
         : {
-            words: `More depth on the client’s ${lower} eye`,
-            why: 'its lid shows less',
+            words: msg`More depth on the client’s ${term(lower)} eye`,
+            why: msg`its lid shows less`,
             set: { note, handsOnMinutes: step.handsOnMinutes + 1 },
           };
     },
@@ -157,8 +158,8 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     change: (step, { features }) =>
       step.role === 'liner' && hoodedSides(features).length > 0 && has(step, 'liner')
         ? {
-            words: 'A thinner line',
-            why: 'on a hooded lid a broad one fills it',
+            words: msg`A thinner line`,
+            why: msg`on a hooded lid a broad one fills it`,
             set: { placements: changedGuides(step, ['liner'], { width: 70 }) },
           }
         : null,
@@ -172,8 +173,8 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       const shines = step.wants.finishes?.includes('shimmer') === true || step.wants.finishes === undefined;
       if (step.role !== 'eye' || !lined || !shines || look.forbids.finishes.includes('satin')) return null;
       return {
-        words: 'Satin or matte on the lid',
-        why: 'shimmer settles on lined lids',
+        words: msg`Satin or matte on the lid`,
+        why: msg`shimmer settles on lined lids`,
         set: {
           wants: { ...step.wants, finishes: ['satin', 'matte'] },
           technique: step.tool === 'finger' ? 'press' : step.technique,
@@ -186,8 +187,8 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     change: (step, { features }) =>
       has(step, 'liner') && withEyes(features, 'round').length === 2
         ? {
-            words: 'Lined to the inner corner',
-            why: 'round eyes look longer',
+            words: msg`Lined to the inner corner`,
+            why: msg`round eyes look longer`,
             set: { placements: changedGuides(step, ['liner'], { start: -40 }) },
           }
         : null,
@@ -197,8 +198,8 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     change: (step, { features }) =>
       has(step, 'liner') && withEyes(features, 'down-turned').length > 0
         ? {
-            words: 'The line ends earlier and higher',
-            why: 'eyes that turn down',
+            words: msg`The line ends earlier and higher`,
+            why: msg`eyes that turn down`,
             set: { placements: changedGuides(step, ['liner'], { liftMm: 2, reach: 85 }) },
           }
         : null,
@@ -208,8 +209,8 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     change: (step, { features }) =>
       step.role === 'eye' && has(step, 'socket') && withEyes(features, 'deep-set').length > 0
         ? {
-            words: 'A lighter hand in the socket',
-            why: 'deep-set eyes have their own shadow',
+            words: msg`A lighter hand in the socket`,
+            why: msg`deep-set eyes have their own shadow`,
             set: {
               doseMgPerCm2: rounded(0.7 * step.doseMgPerCm2),
               placements: changedGuides(step, ['socket'], { width: 80 }),
@@ -221,27 +222,27 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     id: 'oily lids',
     change: (step, { features }) => {
       if (!features.oily.includes('lids') || step.role !== 'eye') return null;
-      const note = noted(step, 'Lid primed and powdered first; the fold wiped before.');
+      const note = noted(step, msg`Lid primed and powdered first; the fold wiped before.`);
       return note === step.note
         ? null
-        : { words: 'Lid primed first', why: 'oily lids crease and print', set: { note } };
+        : { words: msg`Lid primed first`, why: msg`oily lids crease and print`, set: { note } };
     },
   },
   {
     id: 'contact lenses',
     change: (step, { features }) => {
       if (!features.lenses || !['eye', 'liner', 'lash'].includes(step.role)) return null;
-      const why = 'nothing may shed into them';
+      const why = msg`nothing may shed into them`;
       const placements = step.placements.filter((p) => !('guide' in p) || p.guide !== 'tightLine');
       if (placements.length === 0 && step.placements.length > 0)
-        return { words: `${step.title} left out`, why, leftOut: true };
+        return { words: msg`${step.title} left out`, why, leftOut: true };
       const note = noted(
         step,
-        'Contact lenses: nothing loose, nothing on the waterline; stop at any stinging.',
+        msg`Contact lenses: nothing loose, nothing on the waterline; stop at any stinging.`,
       );
       return note === step.note
         ? null
-        : { words: 'Worked for contact lenses', why, set: { note, placements } };
+        : { words: msg`Worked for contact lenses`, why, set: { note, placements } };
     },
   },
   {
@@ -249,12 +250,15 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     change: (step, { features }) => {
       const sides = withBrows(features, 'sparse');
       if (step.role !== 'brow' || sides.length === 0) return null;
-      const note = noted(step, `Hair by hair where they are missing, ${sidesInWords(sides)}; set with gel.`);
+      const note = noted(
+        step,
+        msg`Hair by hair where they are missing, ${sidesInWords(sides)}; set with gel.`,
+      );
       return note === step.note
         ? null
         : {
-            words: `Brows drawn hair by hair, ${sidesInWords(sides)}`,
-            why: 'sparse brows',
+            words: msg`Brows drawn hair by hair, ${sidesInWords(sides)}`,
+            why: msg`sparse brows`,
             set: {
               note,
               technique: 'flick',
@@ -269,12 +273,12 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     change: (step, { features }) => {
       const sides = withBrows(features, 'tattooed');
       if (step.role !== 'brow' || sides.length === 0) return null;
-      const note = noted(step, 'The tattoo gives the shape: only softened and toned, not redrawn.');
+      const note = noted(step, msg`The tattoo gives the shape: only softened and toned, not redrawn.`);
       return note === step.note
         ? null
         : {
-            words: 'Brows softened, not redrawn',
-            why: 'tattooed brows',
+            words: msg`Brows softened, not redrawn`,
+            why: msg`tattooed brows`,
             set: {
               note,
               technique: 'press',
@@ -289,8 +293,8 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     change: (step, { features }) =>
       step.role === 'brow' && withBrows(features, 'full').length === 2 && step.doseMgPerCm2 > 0.5
         ? {
-            words: 'Less in the brow, brushed and set',
-            why: 'full brows',
+            words: msg`Less in the brow, brushed and set`,
+            why: msg`full brows`,
             set: {
               doseMgPerCm2: rounded(0.75 * step.doseMgPerCm2),
               handsOnMinutes: Math.max(2, step.handsOnMinutes - 1),
@@ -310,14 +314,14 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       const note = noted(
         step,
         features.lashes === 'straight'
-          ? 'Curl first, hold, and again at the middle.'
-          : 'From the root, two thin coats.',
+          ? msg`Curl first, hold, and again at the middle.`
+          : msg`From the root, two thin coats.`,
       );
       return note === step.note
         ? null
         : {
-            words: features.lashes === 'straight' ? 'Curled twice' : 'Two thin coats',
-            why: `${features.lashes} lashes`,
+            words: features.lashes === 'straight' ? msg`Curled twice` : msg`Two thin coats`,
+            why: msg`${term(features.lashes)} lashes`,
             set: {
               note,
               passes: features.lashes === 'sparse' ? 2 : step.passes,
@@ -332,20 +336,20 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       if (features.lashes !== 'extensions') return null;
       if (step.role === 'lash')
         return {
-          words: `${step.title} left out`,
-          why: 'lash extensions are worn: no mascara, curler or band on them',
+          words: msg`${step.title} left out`,
+          why: msg`lash extensions are worn: no mascara, curler or band on them`,
           leftOut: true,
         };
       if (step.role !== 'liner' && step.phase !== 'clean') return null;
       const note = noted(
         step,
         step.phase === 'clean'
-          ? 'No oil at the lash extensions; round them, never over them.'
-          : 'Off the lash extensions and their glue; only what comes off without oil or rubbing.',
+          ? msg`No oil at the lash extensions; round them, never over them.`
+          : msg`Off the lash extensions and their glue; only what comes off without oil or rubbing.`,
       );
       return note === step.note
         ? null
-        : { words: 'Kept off the extensions', why: 'lash extensions are worn', set: { note } };
+        : { words: msg`Kept off the extensions`, why: msg`lash extensions are worn`, set: { note } };
     },
   },
   {
@@ -361,13 +365,13 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       const [left, right] = [Math.round(0.88 * width('left')), Math.round(0.88 * width('right'))];
       const note = noted(
         step,
-        `Band about ${left} mm on the client’s left, ${right} mm on the right: laid on to measure, trimmed at the outer end, kept as it is.`,
+        msg`Band about ${left} mm on the client’s left, ${right} mm on the right: laid on to measure, trimmed at the outer end, kept as it is.`,
       );
       return note === step.note
         ? null
         : {
-            words: `Band trimmed to ${left} mm left, ${right} mm right`,
-            why: 'as wide as the lids',
+            words: msg`Band trimmed to ${left} mm left, ${right} mm right`,
+            why: msg`as wide as the lids`,
             set: { note },
           };
     },
@@ -377,13 +381,13 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     change: (step, { features }) =>
       features.headTremor && isFineWork(step)
         ? {
-            words: step.role === 'liner' ? 'A soft line, stippled' : 'Short strokes, the hand rested',
-            why: 'a head tremor',
+            words: step.role === 'liner' ? msg`A soft line, stippled` : msg`Short strokes, the hand rested`,
+            why: msg`a head tremor`,
             set: {
               technique: step.role === 'liner' ? 'stipple' : step.technique,
               note: noted(
                 step,
-                'Rest the little finger on the cheekbone, short strokes, a break when asked.',
+                msg`Rest the little finger on the cheekbone, short strokes, a break when asked.`,
               ),
               handsOnMinutes: step.handsOnMinutes + 2,
             },
@@ -395,13 +399,13 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     change: (step, { features }) => {
       if (!features.headTremor || step.role !== 'lash') return null;
       if (step.wants.kinds.includes('lashes'))
-        return { words: 'No lash band', why: 'a band is not laid near a moving eye', leftOut: true };
-      const note = noted(step, 'Wand held still, the client blinks onto it; no curler.');
+        return { words: msg`No lash band`, why: msg`a band is not laid near a moving eye`, leftOut: true };
+      const note = noted(step, msg`Wand held still, the client blinks onto it; no curler.`);
       return note === step.note
         ? null
         : {
-            words: 'No curler',
-            why: 'a head tremor',
+            words: msg`No curler`,
+            why: msg`a head tremor`,
             set: { note, handsOnMinutes: step.handsOnMinutes + 1 },
           };
     },
@@ -410,12 +414,12 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     id: 'cannot recline',
     change: (step, { features }) => {
       if (!features.cannotRecline || !['eye', 'liner', 'lash', 'brow'].includes(step.role)) return null;
-      const note = noted(step, 'The client sits upright: work standing, chin level, neck supported.');
+      const note = noted(step, msg`The client sits upright: work standing, chin level, neck supported.`);
       return note === step.note
         ? null
         : {
-            words: 'Worked upright',
-            why: 'cannot lie back',
+            words: msg`Worked upright`,
+            why: msg`cannot lie back`,
             set: { note, handsOnMinutes: step.handsOnMinutes + 1 },
           };
     },
@@ -425,10 +429,10 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     change: (step, { look }) => {
       if (step.phase !== 'clean' || !look.steps.some((s) => s.wants.kinds.includes('lip colour')))
         return null;
-      const note = noted(step, 'Lip balm on now; wiped off before the lip.');
+      const note = noted(step, msg`Lip balm on now; wiped off before the lip.`);
       return /balm/i.test(step.note)
         ? null
-        : { words: 'Lip balm on first', why: 'a lip laid on dry skin flakes', set: { note } };
+        : { words: msg`Lip balm on first`, why: msg`a lip laid on dry skin flakes`, set: { note } };
     },
   },
   {
@@ -436,11 +440,11 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     change: (step, { features }) => {
       if (features.age !== 'child') return null;
       if (NOT_ON_A_CHILD.includes(step.role) || step.wants.kinds.includes('lashes'))
-        return { words: `${step.title} left out`, why: 'a light touch on a child', leftOut: true };
+        return { words: msg`${step.title} left out`, why: msg`a light touch on a child`, leftOut: true };
       if (step.role === 'care' || step.handsOnMinutes === 0) return null;
       return {
-        words: `${step.title}: half as much`,
-        why: 'a light touch on a child, with a guardian’s consent',
+        words: msg`${step.title}: half as much`,
+        why: msg`a light touch on a child, with a guardian’s consent`,
         set: {
           doseMgPerCm2: rounded(0.5 * step.doseMgPerCm2),
           passes: 1,

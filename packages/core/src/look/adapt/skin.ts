@@ -24,6 +24,7 @@ import {
   type Adapter,
   type GuideName,
 } from './adapter';
+import { msg } from '../../messages';
 
 const linedUnderEye = (features: Features): readonly Side[] =>
   sidesWhere(features, ({ lines }) => lines.includes('under eye'));
@@ -43,8 +44,8 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       const oily = features.oily.filter((zone) => zone !== 'lids');
       if (!isKind(step, 'primer') || oily.length === 0) return null;
       return {
-        words: `Primer on ${listed(oily)}`,
-        why: 'oily there; a mattifier goes there and only there',
+        words: msg`Primer on ${listed(oily)}`,
+        why: msg`oily there; a mattifier goes there and only there`,
         set: {
           placements: places(oily.flatMap((zone) => GUIDES_OF_SKIN[zone])),
           wants: { ...step.wants, finishes: ['matte'] },
@@ -57,8 +58,8 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
     change: (step, { features }) =>
       isKind(step, 'primer') && features.dry && features.oily.length === 0
         ? {
-            words: 'A hydrating primer, all over',
-            why: 'dry skin',
+            words: msg`A hydrating primer, all over`,
+            why: msg`dry skin`,
             set: {
               placements: [both('zone.wholeFace')],
               wants: { ...step.wants, finishes: ['dewy', 'natural'] },
@@ -72,8 +73,8 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       const dry = dryPatches(features);
       if (!isKind(step, 'primer') || dry.length === 0 || features.oily.length > 0) return null;
       return {
-        words: `A hydrating primer on ${listed(dry)}`,
-        why: 'dry there',
+        words: msg`A hydrating primer on ${listed(dry)}`,
+        why: msg`dry there`,
         set: {
           placements: places(dry.flatMap((zone) => GUIDES_OF_SKIN[zone])),
           wants: { ...step.wants, finishes: ['dewy', 'natural'] },
@@ -90,8 +91,8 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       !features.dry &&
       dryPatches(features).length === 0
         ? {
-            words: 'A smoothing primer over cheeks and nose',
-            why: 'pores and texture',
+            words: msg`A smoothing primer over cheeks and nose`,
+            why: msg`pores and texture`,
             set: {
               placements: places(['zone.apple', 'zone.noseSide']),
               wants: { ...step.wants, finishes: ['natural', 'matte'] },
@@ -104,8 +105,8 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
     change: (step, { features }) =>
       step.phase === 'clean' && isKind(step, 'prep') && features.dry
         ? {
-            words: 'More moisture, and longer to sink in',
-            why: 'dry skin',
+            words: msg`More moisture, and longer to sink in`,
+            why: msg`dry skin`,
             set: { waitMinutes: step.waitMinutes + 2, doseMgPerCm2: rounded(1.2 * step.doseMgPerCm2) },
           }
         : null,
@@ -116,9 +117,9 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       const dry = dryPatches(features);
       if (step.phase !== 'clean' || !isKind(step, 'prep') || dry.length === 0) return null;
       return {
-        words: `Twice on ${listed(dry)}, and longer to sink in`,
-        why: 'dry there',
-        set: { waitMinutes: step.waitMinutes + 2, note: noted(step, `Twice on ${listed(dry)}.`) },
+        words: msg`Twice on ${listed(dry)}, and longer to sink in`,
+        why: msg`dry there`,
+        set: { waitMinutes: step.waitMinutes + 2, note: noted(step, msg`Twice on ${listed(dry)}.`) },
       };
     },
   },
@@ -135,8 +136,8 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
             ...oily.flatMap((zone) => GUIDES_OF_SKIN[zone]),
           ];
       return {
-        words: all ? 'Powder everywhere' : `Powder on ${listed(oily)} too`,
-        why: all ? 'very oily skin is set everywhere' : 'oily there',
+        words: all ? msg`Powder everywhere` : msg`Powder on ${listed(oily)} too`,
+        why: all ? msg`very oily skin is set everywhere` : msg`oily there`,
         set: { placements: places(guides), doseMgPerCm2: rounded(Math.min(0.6, step.doseMgPerCm2 * 1.15)) },
       };
     },
@@ -146,8 +147,8 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
     change: (step, { features }) =>
       step.role === 'powder' && features.oily.length === 0 && (features.dry || isLined(features))
         ? {
-            words: 'A third less powder',
-            why: features.dry ? 'dry skin' : 'lined skin',
+            words: msg`A third less powder`,
+            why: features.dry ? msg`dry skin` : msg`lined skin`,
             set: { doseMgPerCm2: rounded(0.7 * step.doseMgPerCm2) },
           }
         : null,
@@ -162,10 +163,10 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       if (step.role !== 'powder' || dry.length === 0) return null;
       const asIs = features.oily.length > 0 || isLined(features);
       return {
-        words: `As little powder as will hold on ${listed(dry)}`,
-        why: 'dry there: powder shows on patches',
+        words: msg`As little powder as will hold on ${listed(dry)}`,
+        why: msg`dry there: powder shows on patches`,
         set: {
-          note: noted(step, `Last, and with what is left on the brush: ${listed(dry)}.`),
+          note: noted(step, msg`Last, and with what is left on the brush: ${listed(dry)}.`),
           ...(asIs ? {} : { doseMgPerCm2: rounded(0.85 * step.doseMgPerCm2) }),
         },
       };
@@ -181,8 +182,8 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
         features.age === 'mature') &&
       (step.waitMinutes > 0 || step.doseMgPerCm2 > 0.25)
         ? {
-            words: 'A thin veil, not left to settle',
-            why: 'lined or dry under the eye',
+            words: msg`A thin veil, not left to settle`,
+            why: msg`lined or dry under the eye`,
             set: { waitMinutes: 0, passes: 1, doseMgPerCm2: Math.min(0.25, step.doseMgPerCm2) },
           }
         : null,
@@ -195,8 +196,8 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       const placements = exchanged(step, ['underEyeLight', 'zone.underEye'], 'innerComma', sides);
       return placements
         ? {
-            words: `Concealer at the inner corner only, ${sidesInWords(sides)}`,
-            why: 'lines under the eye',
+            words: msg`Concealer at the inner corner only, ${sidesInWords(sides)}`,
+            why: msg`lines under the eye`,
             set: { placements, doseMgPerCm2: rounded(0.8 * step.doseMgPerCm2) },
           }
         : null;
@@ -213,10 +214,10 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
         placements.every((p, i) => p === step.placements[i])
       )
         return null;
-      const why = 'it gathers in the lines beside the eye';
+      const why = msg`it gathers in the lines beside the eye`;
       return placements.length === 0
-        ? { words: 'Outer wedge left out', why, leftOut: true }
-        : { words: `No outer wedge on ${sidesInWords(lined)}`, why, set: { placements } };
+        ? { words: msg`Outer wedge left out`, why, leftOut: true }
+        : { words: msg`No outer wedge on ${sidesInWords(lined)}`, why, set: { placements } };
     },
   },
   {
@@ -224,8 +225,8 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
     change: (step, { features }) =>
       step.role === 'base' && isLined(features) && step.tool !== 'airbrush'
         ? {
-            words: 'A thinner base, pressed',
-            why: 'lined skin: thin layers last, stacked ones crack',
+            words: msg`A thinner base, pressed`,
+            why: msg`lined skin: thin layers last, stacked ones crack`,
             set: { technique: 'press', doseMgPerCm2: rounded(0.88 * step.doseMgPerCm2) },
           }
         : null,
@@ -238,7 +239,7 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       (step.technique === 'buff' || step.technique === 'sweep' || step.role === 'base') &&
       step.tool !== 'airbrush' &&
       step.technique !== 'stipple'
-        ? { words: 'Stippled', why: 'circles show pores and texture', set: { technique: 'stipple' } }
+        ? { words: msg`Stippled`, why: msg`circles show pores and texture`, set: { technique: 'stipple' } }
         : null,
   },
   {
@@ -248,14 +249,14 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       const why = textured(features)
         ? 'texture'
         : isLined(features)
-          ? 'lined skin'
+          ? msg`lined skin`
           : features.oily.includes('cheeks')
-            ? 'skin that shines there'
+            ? msg`skin that shines there`
             : null;
       return why === null || step.wants.finishes?.join() === 'satin,natural'
         ? null
         : {
-            words: 'Satin light, no shimmer',
+            words: msg`Satin light, no shimmer`,
             why,
             set: { wants: { ...step.wants, finishes: ['satin', 'natural'] } },
           };
@@ -273,11 +274,11 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       ];
       if (step.role !== 'highlight' || !has(step, ...off)) return null;
       const placements = step.placements.filter((p) => !('guide' in p) || !off.includes(p.guide));
-      const why = 'light is not laid on lines or where skin shines by itself';
-      const words = off.map((g) => (g === 'foreheadLight' ? 'forehead' : 'chin')).join(' and ');
+      const why = msg`light is not laid on lines or where skin shines by itself`;
+      const words = off.map((g) => (g === 'foreheadLight' ? 'forehead' : 'chin')).join(msg` and `);
       return placements.length === 0
-        ? { words: `${step.title} left out`, why, leftOut: true }
-        : { words: `No light on the ${words}`, why, set: { placements } };
+        ? { words: msg`${step.title} left out`, why, leftOut: true }
+        : { words: msg`No light on the ${words}`, why, set: { placements } };
     },
   },
   {
@@ -293,18 +294,18 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       ];
       if (has(step, ...hidden)) {
         const placements = step.placements.filter((p) => !('guide' in p) || !hidden.includes(p.guide));
-        const why = 'a beard hides it, and product sits on the hairs';
+        const why = msg`a beard hides it, and product sits on the hairs`;
         return placements.length === 0
-          ? { words: `${step.title} left out`, why, leftOut: true }
-          : { words: 'Nothing under the beard', why, set: { placements } };
+          ? { words: msg`${step.title} left out`, why, leftOut: true }
+          : { words: msg`Nothing under the beard`, why, set: { placements } };
       }
       if (step.role !== 'base') return null;
-      const note = noted(step, 'Stippled into the skin above the beard; kept off the hairs.');
+      const note = noted(step, msg`Stippled into the skin above the beard; kept off the hairs.`);
       return note === step.note
         ? null
         : {
-            words: 'Thin and stippled, off the hairs',
-            why: 'a beard',
+            words: msg`Thin and stippled, off the hairs`,
+            why: msg`a beard`,
             set: {
               technique: step.tool === 'airbrush' ? step.technique : 'stipple',
               note,
@@ -318,12 +319,12 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
     change: (step, { client }) => {
       const latex = client.sensitivities.some((noted) => familiesMeant(noted).includes('latex'));
       if (!latex || (step.tool !== 'damp sponge' && step.tool !== 'puff')) return null;
-      const note = noted(step, `A latex-free ${step.tool === 'puff' ? 'puff' : 'sponge'}.`);
+      const note = noted(step, msg`A latex-free ${step.tool === 'puff' ? msg`puff` : msg`sponge`}.`);
       return note === step.note
         ? null
         : {
-            words: `A latex-free ${step.tool === 'puff' ? 'puff' : 'sponge'}`,
-            why: 'latex is noted',
+            words: msg`A latex-free ${step.tool === 'puff' ? msg`puff` : msg`sponge`}`,
+            why: msg`latex is noted`,
             set: { note },
           };
     },
@@ -333,12 +334,12 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
     change: (step, { client }) => {
       const minded = toBeMinded(client.sensitivities);
       if (!step.wants.kinds.includes('lashes') || minded.length === 0) return null;
-      const note = noted(step, 'Patch test of the glue 24 to 48 hours before; without a result no band.');
+      const note = noted(step, msg`Patch test of the glue 24 to 48 hours before; without a result no band.`);
       return note === step.note
         ? null
         : {
-            words: 'Glue only after a patch test',
-            why: `${listedFew(minded)} noted`,
+            words: msg`Glue only after a patch test`,
+            why: msg`${listedFew(minded)} noted`,
             set: { note },
           };
     },
@@ -351,12 +352,12 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       if (step.role !== 'base' || !from || !apart?.length || !has(step, 'zone.wholeFace')) return null;
       const note = noted(
         step,
-        'Where the skin is of another colour: correct it thinly first, lay a second shade there, or leave it as it is. Ask which.',
+        msg`Where the skin is of another colour: correct it thinly first, lay a second shade there, or leave it as it is. Ask which.`,
       );
       return note === step.note
         ? null
         : {
-            words: 'One shade does not meet all of this face',
+            words: msg`One shade does not meet all of this face`,
             why: apartInWords(apart, from),
             set: { note },
           };
@@ -371,8 +372,8 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       const off = deltaE2000(face, neck);
       return off > NECK_DIFFERS
         ? {
-            words: 'Carried down the neck',
-            why: `the neck is ${off.toFixed(1)} from the face${neck[0] > face[0] ? ', lighter' : ', deeper'}`,
+            words: msg`Carried down the neck`,
+            why: msg`the neck is ${off.toFixed(1)} from the face${neck[0] > face[0] ? msg`, lighter` : msg`, deeper`}`,
             set: { placements: [...step.placements, both('zone.neck')] },
           }
         : null;

@@ -1,6 +1,7 @@
 import { sidesWhere } from '../../face';
 import type { Chart, Step } from '../document';
 import type { Answer, School } from './questions';
+import { msg } from '../../messages';
 
 export type SchoolAdvice = { readonly school: School; readonly answer: Answer<School>; readonly why: string };
 
@@ -22,32 +23,32 @@ export function adviseSchools(chart: Chart): SchoolAdvice[] {
       advice.push({
         school: 'eyesOrFace',
         answer: 'eyes first',
-        why: 'The base is sprayed: eyes and brows come before it, since nothing may rub it afterwards.',
+        why: msg`The base is sprayed: eyes and brows come before it, since nothing may rub it afterwards.`,
       });
     else if (falls)
       advice.push({
         school: 'eyesOrFace',
         answer: 'eyes first',
-        why: 'Dark or loose shadow falls: eyes first keeps the base clean.',
+        why: msg`Dark or loose shadow falls: eyes first keeps the base clean.`,
       });
     else if (sparse)
       advice.push({
         school: 'eyesOrFace',
         answer: 'eyes first',
-        why: 'Sparse brows want shaping, which is cleaner before the base.',
+        why: msg`Sparse brows want shaping, which is cleaner before the base.`,
       });
   } else if (!falls && !sprayed && !sparse) {
     advice.push({
       school: 'eyesOrFace',
       answer: 'face first',
-      why: 'Soft eyes and clean brows: the face first shows how much eye it wants.',
+      why: msg`Soft eyes and clean brows: the face first shows how much eye it wants.`,
     });
   }
   if (chart.schools.concealer === 'over base' && sprayed)
     advice.push({
       school: 'concealer',
       answer: 'under base',
-      why: 'Under a sprayed base concealer keeps it untouched.',
+      why: msg`Under a sprayed base concealer keeps it untouched.`,
     });
   if (
     chart.schools.concealer === 'under base' &&
@@ -57,7 +58,7 @@ export function adviseSchools(chart: Chart): SchoolAdvice[] {
     advice.push({
       school: 'concealer',
       answer: 'over base',
-      why: 'On lined skin less is better: over the base less concealer is needed.',
+      why: msg`On lined skin less is better: over the base less concealer is needed.`,
     });
   if (
     chart.schools.contour === 'under base' &&
@@ -66,9 +67,9 @@ export function adviseSchools(chart: Chart): SchoolAdvice[] {
     advice.push({
       school: 'contour',
       answer: 'over base',
-      why: 'A base this full hides what is painted beneath it.',
+      why: msg`A base this full hides what is painted beneath it.`,
     });
   if (chart.schools.contrast === 'bold' && features.age === 'mature')
-    advice.push({ school: 'contrast', answer: 'soft', why: 'Strong contrast ages mature skin.' });
+    advice.push({ school: 'contrast', answer: 'soft', why: msg`Strong contrast ages mature skin.` });
   return advice;
 }

@@ -5,6 +5,7 @@ import { fitLook, gapInWords, type FitOptions, type FittedLook, type Stamp } fro
 import { matchAndPropose, type FitContext } from '../propose';
 import { inSchoolsOf } from './withSchool';
 import type { SchoolAnswers } from './questions';
+import { msg } from '../../messages';
 
 /**
  * Fits a look to a client and does it the studio's way where the studio has one; what that changes stands
@@ -51,6 +52,6 @@ export function fitInStudio(
     chart: { ...chart, steps },
     proposals,
     gaps,
-    notes: [...fitted.notes, ...says.map((words) => `The studio’s way: ${words}`), ...told],
+    notes: [...fitted.notes, ...says.map((words) => msg`The studio’s way: ${words}`), ...told],
   };
 }

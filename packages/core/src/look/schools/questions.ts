@@ -1,4 +1,5 @@
 import { SCHOOLS, type Look } from '../document';
+import { messages, msg, term } from '../../messages';
 
 export type SchoolAnswers = Look['schools'];
 export type School = keyof typeof SCHOOLS;
@@ -8,7 +9,7 @@ export type Answer<S extends School> = (typeof SCHOOLS)[S][number];
 export const SCHOOL_ANSWERS: { readonly [S in School]: readonly Answer<S>[] } = SCHOOLS;
 
 /** What each question asks, as it is said. */
-export const SCHOOL_QUESTIONS: Readonly<Record<School, string>> = {
+export const SCHOOL_QUESTIONS: Readonly<Record<School, string>> = messages({
   eyesOrFace: 'Eyes or face first',
   contour: 'Contour',
   contourTexture: 'Contour in',
@@ -18,7 +19,7 @@ export const SCHOOL_QUESTIONS: Readonly<Record<School, string>> = {
   settledPowder: 'Thick powder left to settle',
   mist: 'Spray and powder',
   contrast: 'Contrast',
-};
+});
 export const SCHOOL_NAMES = Object.keys(SCHOOL_QUESTIONS) as readonly School[];
 
 /** A way of doing in a line; questions a look leaves open are not said. */
@@ -36,19 +37,19 @@ export function schoolsInWords(schools: SchoolAnswers): string {
   } = schools;
   const contourWords =
     contour === 'none'
-      ? 'no contour'
+      ? msg`no contour`
       : contour === 'bronzer only'
-        ? 'bronzer instead of contour'
-        : `contour ${contour}`;
+        ? msg`bronzer instead of contour`
+        : msg`contour ${term(contour)}`;
   return [
     eyesOrFace,
     contourTexture ? `${contourWords}, ${contourTexture}` : contourWords,
-    `concealer ${concealer}`,
+    msg`concealer ${term(concealer)}`,
     applicator,
     powders,
-    settledPowder ? `settled powder: ${settledPowder}` : null,
+    settledPowder ? msg`settled powder: ${term(settledPowder)}` : null,
     mist,
-    `${contrast} contrast`,
+    msg`${term(contrast)} contrast`,
   ]
     .filter(Boolean)
     .join(' · ');

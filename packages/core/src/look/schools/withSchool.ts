@@ -3,6 +3,7 @@ import { amountAsked } from '../amountAsked';
 import type { Chart, Step } from '../document';
 import { inOrder } from '../fitLook';
 import { SCHOOL_NAMES, type Answer, type School, type SchoolAnswers } from './questions';
+import { msg } from '../../messages';
 
 type Changed = { readonly steps: readonly Step[]; readonly says: readonly string[] };
 
@@ -50,8 +51,8 @@ const CHANGES: Readonly<Record<School, (chart: Chart) => Changed>> = {
     steps,
     says: [
       schools.eyesOrFace === 'eyes first'
-        ? 'Fallout is cleaned before the base; brows and lids come before it.'
-        : 'Dark or loose shadow may fall on the base: shield it with powder.',
+        ? msg`Fallout is cleaned before the base; brows and lids come before it.`
+        : msg`Dark or loose shadow may fall on the base: shield it with powder.`,
     ],
   }),
   contour,
@@ -60,8 +61,8 @@ const CHANGES: Readonly<Record<School, (chart: Chart) => Changed>> = {
     steps,
     says: [
       schools.concealer === 'under base'
-        ? 'The base covers part of it: count on more concealer.'
-        : 'Less concealer is needed once the base lies.',
+        ? msg`The base covers part of it: count on more concealer.`
+        : msg`Less concealer is needed once the base lies.`,
     ],
   }),
   applicator,
@@ -75,8 +76,8 @@ const CHANGES: Readonly<Record<School, (chart: Chart) => Changed>> = {
       steps: steps.map((s) => (sculpted(s) ? { ...s, shade: eased(s, bold ? 1 : -1) } : s)),
       says: [
         bold
-          ? 'Contour a step deeper, light a step lighter.'
-          : 'Contour a step lighter, light a step deeper.',
+          ? msg`Contour a step deeper, light a step lighter.`
+          : msg`Contour a step lighter, light a step deeper.`,
       ],
     };
   },
@@ -89,11 +90,11 @@ function contour({ schools, steps }: Chart): Changed {
     if (left.length === steps.length || left.length === 0) return { steps, says: [] };
     const bronze =
       schools.contour === 'bronzer only' && !has('bronze')
-        ? ['There is no bronze yet: add a layer of it.']
+        ? [msg`There is no bronze yet: add a layer of it.`]
         : [];
     return {
       steps: left,
-      says: [`${titles(steps.filter((s) => s.role === 'contour'))} taken out.`, ...bronze],
+      says: [msg`${titles(steps.filter((s) => s.role === 'contour'))} taken out.`, ...bronze],
     };
   }
   if (schools.contour !== 'under base') return { steps, says: [] };
@@ -103,8 +104,8 @@ function contour({ schools, steps }: Chart): Changed {
   return {
     steps,
     says: [
-      ...(full ? [`${full.title} covers what is painted beneath: choose a sheer or light one.`] : []),
-      ...(has('contour') ? [] : ['There is no contour yet: add a layer of it.']),
+      ...(full ? [msg`${full.title} covers what is painted beneath: choose a sheer or light one.`] : []),
+      ...(has('contour') ? [] : [msg`There is no contour yet: add a layer of it.`]),
     ],
   };
 }
@@ -132,9 +133,9 @@ function contourTexture({ schools, steps }: Chart): Changed {
     ),
     says: [
       ...(emptied.length > 0
-        ? [`${titles(emptied)}: choose a ${dry ? 'powder' : 'cream'}, what was there is not one.`]
+        ? [msg`${titles(emptied)}: choose a ${dry ? msg`powder` : msg`cream`}, what was there is not one.`]
         : []),
-      ...(sculpted.length > 0 && !dry ? ['Powder goes over it, to hold it.'] : []),
+      ...(sculpted.length > 0 && !dry ? [msg`Powder goes over it, to hold it.`] : []),
     ],
   };
 }
@@ -163,8 +164,8 @@ function applicator({ schools, steps, client }: Chart): Changed {
         ? []
         : [
             sponge
-              ? `${titles(exchanged)}: skin-like, and the sponge takes some product away, so a little more is planned.`
-              : `${titles(exchanged)}: more coverage and brightness from a brush, so a little less is planned.`,
+              ? msg`${titles(exchanged)}: skin-like, and the sponge takes some product away, so a little more is planned.`
+              : msg`${titles(exchanged)}: more coverage and brightness from a brush, so a little less is planned.`,
           ],
   };
 }
@@ -183,12 +184,12 @@ function powders({ schools, steps }: Chart): Changed {
     ...powdery.filter((s) => textureOf(s) !== first),
   ];
   if (new Set(powdery.map(textureOf)).size < 2)
-    return { steps, says: ['There is one kind of powder only: nothing changes yet.'] };
+    return { steps, says: [msg`There is one kind of powder only: nothing changes yet.`] };
   // Each takes the phase of the place it comes to, so that the order by phases keeps it there.
   const placed = new Map(powdery.map((s, i) => [s.id, { ...sorted[i]!, phase: s.phase }]));
   return {
     steps: steps.map((s) => placed.get(s.id) ?? s),
-    says: [`${sorted[0]!.title} comes before ${sorted.at(-1)!.title.toLowerCase()}.`],
+    says: [msg`${sorted[0]!.title} comes before ${sorted.at(-1)!.title.toLowerCase()}.`],
   };
 }
 
@@ -204,7 +205,7 @@ function settledPowder({ schools, steps }: Chart): Changed {
       steps: steps.map((s) =>
         thick.includes(s) ? { ...s, waitMinutes: 0, doseMgPerCm2: s.doseMgPerCm2 / 2 } : s,
       ),
-      says: thick.length > 0 ? [`${titles(thick)}: pressed on thinly instead of left to settle.`] : [],
+      says: thick.length > 0 ? [msg`${titles(thick)}: pressed on thinly instead of left to settle.`] : [],
     };
   }
   const thin = steps.filter((s) => s.role === 'powder' && under(s) && s.waitMinutes < SETTLING);
@@ -215,9 +216,9 @@ function settledPowder({ schools, steps }: Chart): Changed {
     says:
       thin.length > 0
         ? [
-            `${titles(thin)}: twice as thick, left ${SETTLING} minutes and swept off. Not on lined or dry skin.`,
+            msg`${titles(thin)}: twice as thick, left ${SETTLING} minutes and swept off. Not on lined or dry skin.`,
           ]
-        : ['No powder lies under the eye yet.'],
+        : [msg`No powder lies under the eye yet.`],
   };
 }
 
@@ -225,7 +226,7 @@ function mist({ schools, steps }: Chart): Changed {
   const early = schools.mist === 'spray, then powder';
   const sprays = steps.filter((s) => s.wants.kinds.includes('spray'));
   const others = steps.filter((s) => !sprays.includes(s));
-  if (sprays.length === 0) return { steps, says: ['There is no spray yet: add one.'] };
+  if (sprays.length === 0) return { steps, says: [msg`There is no spray yet: add one.`] };
   // Within a phase the given order holds: before the first powder, or after everything.
   const moved = sprays.map((s): Step => ({ ...s, phase: early ? 'set' : 'finish' }));
   const at = early ? others.findIndex((s) => s.phase === 'set' || s.role === 'powder') : others.length;
@@ -234,8 +235,8 @@ function mist({ schools, steps }: Chart): Changed {
     steps: [...others.slice(0, cut), ...moved, ...others.slice(cut)],
     says: [
       early
-        ? 'Let the spray dry before powder comes on it, or it turns patchy.'
-        : 'The spray melts the powders together; nothing is laid over it.',
+        ? msg`Let the spray dry before powder comes on it, or it turns patchy.`
+        : msg`The spray melts the powders together; nothing is laid over it.`,
     ],
   };
 }

@@ -6,6 +6,7 @@ import { withoutStep, type Step } from '../../look';
 import { impossibleBecause, sensitivitiesOf } from '../../shade';
 import { says } from '../notes';
 import { changed, found, nameOf, type Fix, type Reviewed, type Rule } from '../rule';
+import { messagesIn, msg, term } from '../../messages';
 
 const AT_EYES: readonly string[] = ['eye', 'liner', 'lash'];
 const noteAdded = (s: Step, sentence: string): Step => ({
@@ -13,7 +14,7 @@ const noteAdded = (s: Step, sentence: string): Step => ({
   note: s.note === '' ? sentence : `${s.note} ${sentence}`,
 });
 /** A step taken out of the chart: a fix where nothing may stand in its place. */
-const leftOut = (s: Step, label = 'Leave it out'): Fix => ({
+const leftOut = (s: Step, label = msg`Leave it out`): Fix => ({
   label,
   apply: (chart) => withoutStep(chart, s.id),
 });
@@ -45,7 +46,7 @@ function cleaning(first: Step): Step {
     id,
     phase: 'clean',
     role: 'care',
-    title: 'Clean and calm',
+    title: msg`Clean and calm`,
     shade: null,
     wants: { kinds: [] },
     placements: [],
@@ -55,385 +56,393 @@ function cleaning(first: Step): Step {
     technique: 'press',
     handsOnMinutes: 6,
     waitMinutes: 0,
-    note: 'Residue off, hands and tools clean.',
+    note: msg`Residue off, hands and tools clean.`,
     use: [],
   };
 }
 
-export const CARE_RULES: readonly Rule[] = [
-  {
-    id: 'allergen',
-    name: 'An ingredient the client is sensitive to',
-    severity: 'stop',
-    why: 'What is noted as a sensitivity is looked up in the ingredient list. A list of words, no finding: the maker’s own list decides, and a patch test 24 to 48 hours before.',
-    find: (on) =>
-      on.steps.flatMap((s) =>
-        on.products(s).flatMap((p) => {
-          const [match] = matchAllergens(p.ingredients, sensitivitiesOf(on.chart.client));
-          return match
-            ? [
-                found(
-                  [s],
-                  `${nameOf(p)} contains ${match.ingredient}; ${match.sensitivity} is noted for this client.`,
-                  anotherOrOut(on, s),
-                ),
-              ]
-            : [];
-        }),
-      ),
-  },
-  {
-    id: 'patch-test-result',
-    name: 'A patch test or an incident that speaks against it',
-    severity: 'stop',
-    why: 'A product that reacted, was not clear, or whose test has no result yet is not used; nor one that is left alone since an incident. What was seen is for whoever treats the client to judge; the maker’s directions and local rules decide.',
-    find: (on) =>
-      on.steps.flatMap((s) =>
-        on.products(s).flatMap((p) => {
-          const against = patchSpeaksAgainst(on.chart.client.patchTests, p.id);
-          return against ? [found([s], `${nameOf(p)} ${against}.`, anotherOrOut(on, s))] : [];
-        }),
-      ),
-  },
-  {
-    id: 'unknown-ingredients',
-    name: 'Ingredients nobody has noted',
-    severity: 'caution',
-    why: 'Where something is noted for this client a product without a list is unknown, not safe. Read the maker’s list, or take one that is known.',
-    find: (on) =>
-      sensitiveTo(on).length === 0
-        ? []
-        : on.steps.flatMap((s) =>
-            on
-              .products(s)
-              .filter((p) => !ingredientsKnown(p.ingredients))
-              .slice(0, 1)
-              .map((p) =>
-                found(
-                  [s],
-                  `${nameOf(p)} has no ingredients noted; ${listedFew(sensitiveTo(on))} is noted for this client.`,
-                  on.another(s, ({ use }) => use.every((u) => ingredientsKnown(u.product.ingredients))),
-                ),
-              ),
-          ),
-  },
-  {
-    id: 'tool-allergen',
-    name: 'A tool of what the client is sensitive to',
-    severity: 'caution',
-    why: 'Sponges and puffs are often latex, spatulas and curlers often nickel-plated: take one that says it is free of it.',
-    find: (on) =>
-      sensitiveTo(on)
-        .flatMap((noted) => familiesMeant(noted))
-        .filter((family, i, all) => all.indexOf(family) === i)
-        .flatMap((family) => {
-          const tools = TOOL_OF[family] ?? [];
-          const steps = on.steps.filter((s) => tools.includes(s.tool) && !says(s.note, 'latex-free'));
-          if (steps.length === 0) return [];
-          const free = `${family}-free`;
-          return [
-            found(
-              steps,
-              `${[...new Set(steps.map((s) => s.tool))].join(' and ')}: often ${family}, which is noted for this client.`,
-              {
-                label: `Note it ${free}`,
-                apply: (chart) => ({
-                  ...chart,
-                  steps: chart.steps.map((x) =>
-                    steps.some((s) => s.id === x.id) ? noteAdded(x, `The ${x.tool} ${free}.`) : x,
+export const CARE_RULES: readonly Rule[] = messagesIn(
+  ['name', 'why'],
+  [
+    {
+      id: 'allergen',
+      name: 'An ingredient the client is sensitive to',
+      severity: 'stop',
+      why: 'What is noted as a sensitivity is looked up in the ingredient list. A list of words, no finding: the maker’s own list decides, and a patch test 24 to 48 hours before.',
+      find: (on) =>
+        on.steps.flatMap((s) =>
+          on.products(s).flatMap((p) => {
+            const [match] = matchAllergens(p.ingredients, sensitivitiesOf(on.chart.client));
+            return match
+              ? [
+                  found(
+                    [s],
+                    msg`${nameOf(p)} contains ${match.ingredient}; ${match.sensitivity} is noted for this client.`,
+                    anotherOrOut(on, s),
                   ),
-                }),
-              },
-            ),
-          ];
-        }),
-  },
-  {
-    id: 'set-aside',
-    name: 'A colour that cannot be',
-    severity: 'caution',
-    why: 'A product whose colour no surface can have is set aside: nothing is predicted of it, and the rest of the chart works.',
-    find: (on) =>
-      on.steps.flatMap((s) =>
-        on.products(s).flatMap((p) => {
-          const why = impossibleBecause(p.kind, p.lab);
-          return why ? [found([s], `${nameOf(p)}: ${why}`, on.another(s))] : [];
-        }),
-      ),
-  },
-  {
-    id: 'not-for-eyes',
-    name: 'Not meant for the eye area',
-    severity: 'stop',
-    why: 'At the eyes only products meant for them. Stop at any stinging.',
-    find: (on) =>
-      on.kit === null
-        ? []
-        : on.steps
-            .filter((s) => AT_EYES.includes(s.role))
-            .flatMap((s) =>
-              on
-                .products(s)
-                .flatMap((p) =>
-                  (on.kit!.products.find((k) => k.id === p.id)?.eyeSafe ?? p.eyeSafe) === false
-                    ? [
-                        found(
-                          [s],
-                          `${nameOf(p)} is not noted as meant for the eye area.`,
-                          anotherOrOut(on, s),
-                        ),
-                      ]
-                    : [],
-                ),
-            ),
-  },
-  {
-    id: 'lenses',
-    name: 'Loose glitter or fibres with contact lenses',
-    severity: 'caution',
-    why: 'With lenses: no fibre mascara, no loose shimmer; stop at stinging.',
-    find: (on) =>
-      on.chart.client.features.lenses
-        ? on.steps
-            .filter(
-              (s) =>
-                AT_EYES.includes(s.role) &&
-                on
-                  .products(s)
-                  .some(
-                    (p) =>
-                      (p.texture === 'loose' && p.finish === 'shimmer') ||
-                      p.ingredients.some((i) => /fib(re|er)/i.test(i)),
-                  ),
-            )
-            .map((s) => found([s], `${s.title} may shed into contact lenses.`, anotherOrOut(on, s)))
-        : [],
-  },
-  {
-    id: 'lash-extensions',
-    name: 'Mascara or a band on lash extensions',
-    severity: 'caution',
-    why: 'Mascara, curlers, bands and oil loosen extensions and have to be rubbed off them: whoever laid them says what they stand.',
-    find: (on) =>
-      on.chart.client.features.lashes === 'extensions'
-        ? on.steps
-            .filter((s) => on.products(s).some(({ kind }) => kind === 'mascara' || kind === 'lashes'))
-            .map((s) => found([s], `${s.title}: lash extensions are worn.`, leftOut(s)))
-        : [],
-  },
-  {
-    id: 'past-its-date',
-    name: 'Past its shelf life',
-    severity: 'stop',
-    why: 'Months after opening are the maker’s; liquids and mascara keep shortest.',
-    find: (on) =>
-      on.steps.flatMap((s) =>
-        s.use.flatMap((u) => {
-          const unit = on.kit?.units.find((x) => x.id === u.unitId);
-          const product = on.kit?.products.find((x) => x.id === u.product.id);
-          return unit && product && shelfLife(unit, product, on.chart.occasion.date).state === 'past'
-            ? [found([s], `${nameOf(product)} is past its shelf life by the day.`, on.another(s))]
-            : [];
-        }),
-      ),
-  },
-  {
-    id: 'ends-soon',
-    name: 'Ends soon after the day',
-    severity: 'note',
-    why: 'Worth a fresh one before a long day.',
-    find: (on) =>
-      on.steps.flatMap((s) =>
-        s.use.flatMap((u) => {
-          const unit = on.kit?.units.find((x) => x.id === u.unitId);
-          const product = on.kit?.products.find((x) => x.id === u.product.id);
-          return unit &&
-            product &&
-            product.kind === 'mascara' &&
-            shelfLife(unit, product, on.chart.occasion.date).state === 'soon'
-            ? [found([s], `${nameOf(product)} ends within a month of the day.`, on.another(s))]
-            : [];
-        }),
-      ),
-  },
-  {
-    id: 'withdrawn',
-    name: 'Withdrawn from the kit',
-    severity: 'caution',
-    why: 'A withdrawn product is replaced by its nearest, before the day.',
-    find: (on) =>
-      on.steps.flatMap((s) =>
-        on
-          .products(s)
-          .flatMap((p) =>
-            on.kit?.products.find((k) => k.id === p.id)?.withdrawn
-              ? [found([s], `${nameOf(p)} is withdrawn. Find a substitute.`, on.another(s))]
-              : [],
-          ),
-      ),
-  },
-  {
-    id: 'gone-from-kit',
-    name: 'No longer in the kit',
-    severity: 'caution',
-    why: 'What the kit does not have has to be bought or replaced.',
-    find: (on) =>
-      on.kit === null
-        ? []
-        : on.steps.flatMap((s) =>
-            s.use.flatMap((u) =>
-              on.kit!.units.some((x) => x.productId === u.product.id)
-                ? []
-                : [found([s], `${nameOf(u.product)} is in no case.`, on.another(s))],
-            ),
-          ),
-  },
-  {
-    id: 'not-enough',
-    name: 'Not enough left',
-    severity: 'caution',
-    why: 'The ledger says how much is left; what is short is bought in time.',
-    find: (on) => {
-      const { kit } = on;
-      if (!kit) return [];
-      const taken = takenBy(on.steps);
-      const leftFor = (s: Step, unitId: string | null): number =>
-        (kit.units.find((unit) => unit.id === unitId)?.remainingMg ?? 0) -
-        taken.filter((one) => one.unitId === unitId && one.step !== s).reduce((sum, one) => sum + one.mg, 0);
-      return taken.flatMap(({ step, unitId, mg, name }, i) => {
-        const unit = kit.units.find((x) => x.id === unitId);
-        const before = taken
-          .slice(0, i)
-          .filter((one) => one.unitId === unitId)
-          .reduce((sum, one) => sum + one.mg, 0);
-        if (!unit || unit.remainingMg >= before + mg) return [];
-        const earlier = before > 0 ? `, after ${Math.round(before)} in earlier steps` : '';
-        return [
-          found(
-            [step],
-            `${name} has ${Math.round(unit.remainingMg)} mg left; ${Math.round(mg)} are needed${earlier}.`,
-            on.another(step, ({ use }) =>
-              use.every((u) => leftFor(step, u.unitId) >= u.parts * u.product.mgPerMeasure),
-            ),
-          ),
-        ];
-      });
-    },
-  },
-  {
-    id: 'patch-test',
-    name: 'Patch test with a new glue or new sensitivities',
-    severity: 'caution',
-    why: 'With any sensitivity noted, lash glue is tested on skin 24 to 48 hours before; a missing result shows on the day’s plan.',
-    find: (on) =>
-      sensitiveTo(on).length === 0
-        ? []
-        : on.steps
-            .filter((s) => on.products(s).some((p) => p.kind === 'lashes'))
-            .filter((s) => !says(s.note, 'patch test'))
-            .map((s) =>
-              found(
-                [s],
-                `${s.title} needs glue, and the client is sensitive to ${listedFew(sensitiveTo(on))}: ask for the patch test.`,
-                {
-                  label: 'Note the patch test',
-                  apply: changed(s.id, (x) =>
-                    noteAdded(x, 'Patch test of the glue 24 to 48 hours before; without a result no band.'),
-                  ),
-                },
-              ),
-            ),
-  },
-  {
-    id: 'shared-tools',
-    name: 'A wand or lip tool that is used again',
-    severity: 'note',
-    why: 'Single-use for mascara wands and lip tools; product is scooped out, never dipped into twice.',
-    find: (on) =>
-      on.steps
-        .filter(
-          (s) =>
-            on.products(s).some((p) => p.kind === 'mascara') && s.tool !== 'spoolie' && s.tool !== 'none',
-        )
-        .map((s) =>
-          found([s], `${s.title}: a ${s.tool} goes back into the tube. Take a single-use wand.`, {
-            label: 'Single-use wand',
-            apply: (chart) => ({
-              ...chart,
-              steps: chart.steps.map((x) => (x.id === s.id ? { ...x, tool: 'spoolie' } : x)),
-            }),
+                ]
+              : [];
           }),
         ),
-  },
-  {
-    id: 'clean-first',
-    name: 'Nothing is cleaned first',
-    severity: 'caution',
-    why: 'Residue off, hands and tools clean, before anything is laid.',
-    find: (on) =>
-      on.steps.length > 0 && on.steps[0]!.phase !== 'clean'
-        ? [
-            found(
-              [on.steps[0]!],
-              `The chart starts with ${on.steps[0]!.title.toLowerCase()}: clean comes first.`,
-              {
-                label: 'Clean first',
-                apply: (chart) => {
-                  const own = chart.steps.find((s) => s.phase === 'clean');
-                  const rest = chart.steps.filter((s) => s !== own);
-                  return { ...chart, steps: [own ?? cleaning(chart.steps[0]!), ...rest] };
-                },
-              },
+    },
+    {
+      id: 'patch-test-result',
+      name: 'A patch test or an incident that speaks against it',
+      severity: 'stop',
+      why: 'A product that reacted, was not clear, or whose test has no result yet is not used; nor one that is left alone since an incident. What was seen is for whoever treats the client to judge; the maker’s directions and local rules decide.',
+      find: (on) =>
+        on.steps.flatMap((s) =>
+          on.products(s).flatMap((p) => {
+            const against = patchSpeaksAgainst(on.chart.client.patchTests, p.id);
+            return against ? [found([s], `${nameOf(p)} ${against}.`, anotherOrOut(on, s))] : [];
+          }),
+        ),
+    },
+    {
+      id: 'unknown-ingredients',
+      name: 'Ingredients nobody has noted',
+      severity: 'caution',
+      why: 'Where something is noted for this client a product without a list is unknown, not safe. Read the maker’s list, or take one that is known.',
+      find: (on) =>
+        sensitiveTo(on).length === 0
+          ? []
+          : on.steps.flatMap((s) =>
+              on
+                .products(s)
+                .filter((p) => !ingredientsKnown(p.ingredients))
+                .slice(0, 1)
+                .map((p) =>
+                  found(
+                    [s],
+                    msg`${nameOf(p)} has no ingredients noted; ${listedFew(sensitiveTo(on))} is noted for this client.`,
+                    on.another(s, ({ use }) => use.every((u) => ingredientsKnown(u.product.ingredients))),
+                  ),
+                ),
             ),
-          ]
-        : [],
-  },
-  {
-    id: 'light-touch-for-children',
-    name: 'More than a light touch on a child',
-    severity: 'caution',
-    why: 'A guardian’s consent, and a light touch: no contour, no lashes, no full base.',
-    find: (on) =>
-      on.chart.client.features.age !== 'child'
-        ? []
-        : on.steps
-            .filter(
-              (s) =>
-                s.role === 'contour' ||
+    },
+    {
+      id: 'tool-allergen',
+      name: 'A tool of what the client is sensitive to',
+      severity: 'caution',
+      why: 'Sponges and puffs are often latex, spatulas and curlers often nickel-plated: take one that says it is free of it.',
+      find: (on) =>
+        sensitiveTo(on)
+          .flatMap((noted) => familiesMeant(noted))
+          .filter((family, i, all) => all.indexOf(family) === i)
+          .flatMap((family) => {
+            const tools = TOOL_OF[family] ?? [];
+            const steps = on.steps.filter((s) => tools.includes(s.tool) && !says(s.note, 'latex-free'));
+            if (steps.length === 0) return [];
+            const free = `${family}-free`;
+            return [
+              found(
+                steps,
+                msg`${[...new Set(steps.map((s) => s.tool))].join(msg` and `)}: often ${term(family)}, which is noted for this client.`,
+                {
+                  label: msg`Note it ${free}`,
+                  apply: (chart) => ({
+                    ...chart,
+                    steps: chart.steps.map((x) =>
+                      steps.some((s) => s.id === x.id) ? noteAdded(x, msg`The ${term(x.tool)} ${free}.`) : x,
+                    ),
+                  }),
+                },
+              ),
+            ];
+          }),
+    },
+    {
+      id: 'set-aside',
+      name: 'A colour that cannot be',
+      severity: 'caution',
+      why: 'A product whose colour no surface can have is set aside: nothing is predicted of it, and the rest of the chart works.',
+      find: (on) =>
+        on.steps.flatMap((s) =>
+          on.products(s).flatMap((p) => {
+            const why = impossibleBecause(p.kind, p.lab);
+            return why ? [found([s], `${nameOf(p)}: ${why}`, on.another(s))] : [];
+          }),
+        ),
+    },
+    {
+      id: 'not-for-eyes',
+      name: 'Not meant for the eye area',
+      severity: 'stop',
+      why: 'At the eyes only products meant for them. Stop at any stinging.',
+      find: (on) =>
+        on.kit === null
+          ? []
+          : on.steps
+              .filter((s) => AT_EYES.includes(s.role))
+              .flatMap((s) =>
                 on
                   .products(s)
-                  .some((p) => p.kind === 'lashes' || (p.kind === 'base' && p.coverage === 'full')),
-            )
-            .map((s) =>
-              found(
-                [s],
-                `${s.title} is more than a light touch.`,
-                s.role === 'base'
-                  ? on.another(s, ({ use }) =>
-                      use.every((u) => u.product.coverage === 'sheer' || u.product.coverage === 'light'),
-                    )
-                  : leftOut(s),
+                  .flatMap((p) =>
+                    (on.kit!.products.find((k) => k.id === p.id)?.eyeSafe ?? p.eyeSafe) === false
+                      ? [
+                          found(
+                            [s],
+                            msg`${nameOf(p)} is not noted as meant for the eye area.`,
+                            anotherOrOut(on, s),
+                          ),
+                        ]
+                      : [],
+                  ),
+              ),
+    },
+    {
+      id: 'lenses',
+      name: 'Loose glitter or fibres with contact lenses',
+      severity: 'caution',
+      why: 'With lenses: no fibre mascara, no loose shimmer; stop at stinging.',
+      find: (on) =>
+        on.chart.client.features.lenses
+          ? on.steps
+              .filter(
+                (s) =>
+                  AT_EYES.includes(s.role) &&
+                  on
+                    .products(s)
+                    .some(
+                      (p) =>
+                        (p.texture === 'loose' && p.finish === 'shimmer') ||
+                        p.ingredients.some((i) => /fib(re|er)/i.test(i)),
+                    ),
+              )
+              .map((s) => found([s], msg`${s.title} may shed into contact lenses.`, anotherOrOut(on, s)))
+          : [],
+    },
+    {
+      id: 'lash-extensions',
+      name: 'Mascara or a band on lash extensions',
+      severity: 'caution',
+      why: 'Mascara, curlers, bands and oil loosen extensions and have to be rubbed off them: whoever laid them says what they stand.',
+      find: (on) =>
+        on.chart.client.features.lashes === 'extensions'
+          ? on.steps
+              .filter((s) => on.products(s).some(({ kind }) => kind === 'mascara' || kind === 'lashes'))
+              .map((s) => found([s], msg`${s.title}: lash extensions are worn.`, leftOut(s)))
+          : [],
+    },
+    {
+      id: 'past-its-date',
+      name: 'Past its shelf life',
+      severity: 'stop',
+      why: 'Months after opening are the maker’s; liquids and mascara keep shortest.',
+      find: (on) =>
+        on.steps.flatMap((s) =>
+          s.use.flatMap((u) => {
+            const unit = on.kit?.units.find((x) => x.id === u.unitId);
+            const product = on.kit?.products.find((x) => x.id === u.product.id);
+            return unit && product && shelfLife(unit, product, on.chart.occasion.date).state === 'past'
+              ? [found([s], msg`${nameOf(product)} is past its shelf life by the day.`, on.another(s))]
+              : [];
+          }),
+        ),
+    },
+    {
+      id: 'ends-soon',
+      name: 'Ends soon after the day',
+      severity: 'note',
+      why: 'Worth a fresh one before a long day.',
+      find: (on) =>
+        on.steps.flatMap((s) =>
+          s.use.flatMap((u) => {
+            const unit = on.kit?.units.find((x) => x.id === u.unitId);
+            const product = on.kit?.products.find((x) => x.id === u.product.id);
+            return unit &&
+              product &&
+              product.kind === 'mascara' &&
+              shelfLife(unit, product, on.chart.occasion.date).state === 'soon'
+              ? [found([s], msg`${nameOf(product)} ends within a month of the day.`, on.another(s))]
+              : [];
+          }),
+        ),
+    },
+    {
+      id: 'withdrawn',
+      name: 'Withdrawn from the kit',
+      severity: 'caution',
+      why: 'A withdrawn product is replaced by its nearest, before the day.',
+      find: (on) =>
+        on.steps.flatMap((s) =>
+          on
+            .products(s)
+            .flatMap((p) =>
+              on.kit?.products.find((k) => k.id === p.id)?.withdrawn
+                ? [found([s], msg`${nameOf(p)} is withdrawn. Find a substitute.`, on.another(s))]
+                : [],
+            ),
+        ),
+    },
+    {
+      id: 'gone-from-kit',
+      name: 'No longer in the kit',
+      severity: 'caution',
+      why: 'What the kit does not have has to be bought or replaced.',
+      find: (on) =>
+        on.kit === null
+          ? []
+          : on.steps.flatMap((s) =>
+              s.use.flatMap((u) =>
+                on.kit!.units.some((x) => x.productId === u.product.id)
+                  ? []
+                  : [found([s], msg`${nameOf(u.product)} is in no case.`, on.another(s))],
               ),
             ),
-  },
-  {
-    id: 'steady-hand',
-    name: 'Fine lines with a head tremor',
-    severity: 'note',
-    why: 'Rest the hand, short strokes, breaks: a soft line instead of a fine one.',
-    find: (on) =>
-      on.chart.client.features.headTremor
-        ? on.steps
-            .filter((s) => s.role === 'liner' && s.technique === 'line')
-            .map((s) =>
-              found([s], `${s.title} is a fine line; with a tremor, stipple it softly.`, {
-                label: 'Stipple it',
-                apply: (chart) => ({
-                  ...chart,
-                  steps: chart.steps.map((x) => (x.id === s.id ? { ...x, technique: 'stipple' } : x)),
-                }),
+    },
+    {
+      id: 'not-enough',
+      name: 'Not enough left',
+      severity: 'caution',
+      why: 'The ledger says how much is left; what is short is bought in time.',
+      find: (on) => {
+        const { kit } = on;
+        if (!kit) return [];
+        const taken = takenBy(on.steps);
+        const leftFor = (s: Step, unitId: string | null): number =>
+          (kit.units.find((unit) => unit.id === unitId)?.remainingMg ?? 0) -
+          taken
+            .filter((one) => one.unitId === unitId && one.step !== s)
+            .reduce((sum, one) => sum + one.mg, 0);
+        return taken.flatMap(({ step, unitId, mg, name }, i) => {
+          const unit = kit.units.find((x) => x.id === unitId);
+          const before = taken
+            .slice(0, i)
+            .filter((one) => one.unitId === unitId)
+            .reduce((sum, one) => sum + one.mg, 0);
+          if (!unit || unit.remainingMg >= before + mg) return [];
+          const earlier = before > 0 ? msg`, after ${Math.round(before)} in earlier steps` : '';
+          return [
+            found(
+              [step],
+              msg`${name} has ${Math.round(unit.remainingMg)} mg left; ${Math.round(mg)} are needed${earlier}.`,
+              on.another(step, ({ use }) =>
+                use.every((u) => leftFor(step, u.unitId) >= u.parts * u.product.mgPerMeasure),
+              ),
+            ),
+          ];
+        });
+      },
+    },
+    {
+      id: 'patch-test',
+      name: 'Patch test with a new glue or new sensitivities',
+      severity: 'caution',
+      why: 'With any sensitivity noted, lash glue is tested on skin 24 to 48 hours before; a missing result shows on the day’s plan.',
+      find: (on) =>
+        sensitiveTo(on).length === 0
+          ? []
+          : on.steps
+              .filter((s) => on.products(s).some((p) => p.kind === 'lashes'))
+              .filter((s) => !says(s.note, 'patch test'))
+              .map((s) =>
+                found(
+                  [s],
+                  msg`${s.title} needs glue, and the client is sensitive to ${listedFew(sensitiveTo(on))}: ask for the patch test.`,
+                  {
+                    label: msg`Note the patch test`,
+                    apply: changed(s.id, (x) =>
+                      noteAdded(
+                        x,
+                        msg`Patch test of the glue 24 to 48 hours before; without a result no band.`,
+                      ),
+                    ),
+                  },
+                ),
+              ),
+    },
+    {
+      id: 'shared-tools',
+      name: 'A wand or lip tool that is used again',
+      severity: 'note',
+      why: 'Single-use for mascara wands and lip tools; product is scooped out, never dipped into twice.',
+      find: (on) =>
+        on.steps
+          .filter(
+            (s) =>
+              on.products(s).some((p) => p.kind === 'mascara') && s.tool !== 'spoolie' && s.tool !== 'none',
+          )
+          .map((s) =>
+            found([s], msg`${s.title}: a ${term(s.tool)} goes back into the tube. Take a single-use wand.`, {
+              label: msg`Single-use wand`,
+              apply: (chart) => ({
+                ...chart,
+                steps: chart.steps.map((x) => (x.id === s.id ? { ...x, tool: 'spoolie' } : x)),
               }),
-            )
-        : [],
-  },
-];
+            }),
+          ),
+    },
+    {
+      id: 'clean-first',
+      name: 'Nothing is cleaned first',
+      severity: 'caution',
+      why: 'Residue off, hands and tools clean, before anything is laid.',
+      find: (on) =>
+        on.steps.length > 0 && on.steps[0]!.phase !== 'clean'
+          ? [
+              found(
+                [on.steps[0]!],
+                msg`The chart starts with ${on.steps[0]!.title.toLowerCase()}: clean comes first.`,
+                {
+                  label: msg`Clean first`,
+                  apply: (chart) => {
+                    const own = chart.steps.find((s) => s.phase === 'clean');
+                    const rest = chart.steps.filter((s) => s !== own);
+                    return { ...chart, steps: [own ?? cleaning(chart.steps[0]!), ...rest] };
+                  },
+                },
+              ),
+            ]
+          : [],
+    },
+    {
+      id: 'light-touch-for-children',
+      name: 'More than a light touch on a child',
+      severity: 'caution',
+      why: 'A guardian’s consent, and a light touch: no contour, no lashes, no full base.',
+      find: (on) =>
+        on.chart.client.features.age !== 'child'
+          ? []
+          : on.steps
+              .filter(
+                (s) =>
+                  s.role === 'contour' ||
+                  on
+                    .products(s)
+                    .some((p) => p.kind === 'lashes' || (p.kind === 'base' && p.coverage === 'full')),
+              )
+              .map((s) =>
+                found(
+                  [s],
+                  msg`${s.title} is more than a light touch.`,
+                  s.role === 'base'
+                    ? on.another(s, ({ use }) =>
+                        use.every((u) => u.product.coverage === 'sheer' || u.product.coverage === 'light'),
+                      )
+                    : leftOut(s),
+                ),
+              ),
+    },
+    {
+      id: 'steady-hand',
+      name: 'Fine lines with a head tremor',
+      severity: 'note',
+      why: 'Rest the hand, short strokes, breaks: a soft line instead of a fine one.',
+      find: (on) =>
+        on.chart.client.features.headTremor
+          ? on.steps
+              .filter((s) => s.role === 'liner' && s.technique === 'line')
+              .map((s) =>
+                found([s], msg`${s.title} is a fine line; with a tremor, stipple it softly.`, {
+                  label: msg`Stipple it`,
+                  apply: (chart) => ({
+                    ...chart,
+                    steps: chart.steps.map((x) => (x.id === s.id ? { ...x, technique: 'stipple' } : x)),
+                  }),
+                }),
+              )
+          : [],
+    },
+  ],
+);

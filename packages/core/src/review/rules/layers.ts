@@ -15,6 +15,7 @@ import {
   type Reviewed,
   type Rule,
 } from '../rule';
+import { messagesIn, msg, plural, term } from '../../messages';
 
 const onFace = (step: Step): boolean => groupOf(step) === 'face';
 const laid = (step: Step): boolean => step.use.length > 0;
@@ -43,348 +44,359 @@ const layersOf = (step: Step): number =>
 const neverSettles = (under: Family, top: Family): boolean =>
   under === 'oil' && (top === 'water' || top === 'silicone');
 
-export const LAYER_RULES: readonly Rule[] = [
-  {
-    id: 'family-conflict',
-    name: 'Families that disagree lie on each other',
-    severity: 'caution',
-    why: 'Under the base families must agree: silicone over water slides and pills until it has settled, oil under either whatever the wait. A wait helps the one, only another product the other.',
-    find: (on) =>
-      on.steps.flatMap((step) => {
-        if (!laid(step) || !['prime', 'correct', 'base'].includes(step.phase) || !onFace(step)) return [];
-        const below = nearestBelow(on, step);
-        if (!below) return [];
-        const clash = on
-          .products(step)
-          .flatMap((top) =>
-            on
-              .products(below)
-              .flatMap((under) => (familiesAgree(top.family, under.family) ? [] : [{ top, under }])),
-          )[0];
-        if (!clash) return [];
-        const never = neverSettles(clash.under.family, clash.top.family);
-        if (!never && below.waitMinutes >= 2) return [];
-        const message = `${nameOf(clash.top)} (${clash.top.family}) goes on ${nameOf(clash.under)} (${clash.under.family}): it ${never ? 'slides and pills, also after a wait' : 'may slide or pill'}.`;
-        const agrees = (other: Step) =>
-          on.another(step, ({ use }) =>
-            use.every((u) => on.products(other).every((p) => familiesAgree(u.product.family, p.family))),
-          );
-        return [
-          found(
-            [below, step],
-            message,
-            never
-              ? agrees(below)
-              : {
-                  label: 'Let it settle 2 minutes',
-                  apply: changed(below.id, (s) => ({ ...s, waitMinutes: 2 })),
-                },
-          ),
-        ];
-      }),
-  },
-  {
-    id: 'cream-over-powder',
-    name: 'Cream goes over powder',
-    severity: 'caution',
-    why: 'Cream never goes on top of powder: it drags and turns patchy. Cream first, powder second.',
-    find: (on) =>
-      on.steps.flatMap((step) => {
-        if (step.role === 'care' || !onFace(step) || !on.products(step).some(isWet)) return [];
-        const powder = on.below(step).find((s) => on.products(s).some(isPowder));
-        if (!powder) return [];
-        return [
-          found(
-            [powder, step],
-            `${step.title} is cream and goes over the powder of ${powder.title.toLowerCase()}.`,
-            {
-              label: 'Do it before the powder',
-              apply: (chart) => ({
-                ...moved(step.id, 'before', powder.id)(chart),
-                steps: moved(
-                  step.id,
-                  'before',
-                  powder.id,
-                )(chart).steps.map((s) => (s.id === step.id ? { ...s, phase: powder.phase } : s)),
-              }),
-            },
-          ),
-        ];
-      }),
-  },
-  {
-    id: 'wet-on-wet',
-    name: 'The next layer comes before the last has dried',
-    severity: 'caution',
-    why: 'Moisturiser wants about 3 minutes, primer 2, spray 1; what comes sooner lifts it.',
-    find: (on) =>
-      on.steps.flatMap((step, i) => {
-        const kinds = on.products(step).map((p) => p.kind);
-        const wants = kinds.includes('primer') ? 2 : kinds.includes('spray') ? 1 : 0;
-        if (wants === 0 || step.waitMinutes >= wants) return [];
-        const rest = on.steps.slice(i + 1);
-        const at = rest.findIndex(
-          (s) =>
-            (step.placements.length === 0
-              ? onFace(s) && s.phase !== 'clean'
-              : shareOn(on, s, step) > 0.05 && onFace(s)) || s.phase === 'finish',
-        );
-        const next = rest[at];
-        if (!next) return [];
-        // What is done elsewhere meanwhile is a wait too.
-        const meanwhile = rest.slice(0, at).reduce((sum, s) => sum + s.handsOnMinutes + s.waitMinutes, 0);
-        if (step.waitMinutes + meanwhile >= wants) return [];
-        return [
-          found(
-            [step, next],
-            `${step.title} gets ${step.waitMinutes} min to dry before ${next.title.toLowerCase()}; it wants ${wants}.`,
-            {
-              label: `Wait ${wants} min`,
-              apply: changed(step.id, (s) => ({ ...s, waitMinutes: wants })),
-            },
-          ),
-        ];
-      }),
-  },
-  {
-    id: 'too-many-layers-under-eye',
-    name: 'Too many layers under the eye',
-    severity: 'caution',
-    why: 'The under-eye affords three layers, passes counted; more of them crack and crease.',
-    find: (on) => {
-      const counted = SIDES.map((side) => {
-        const place = guideCover(on, 'zone.underEye', side);
-        const layers = on.steps.filter(
-          (s) =>
-            s.role !== 'care' &&
-            laid(s) &&
-            onFace(s) &&
-            shared(on.cover(s), place) >= COVERS_THERE * place.count,
-        );
-        return { side, layers, count: layers.reduce((sum, s) => sum + layersOf(s), 0) };
-      });
-      const worst = counted.reduce((a, b) => (b.count > a.count ? b : a));
-      if (worst.count <= AFFORDS.underEye) return [];
-      const both = counted.every(({ count }) => count === worst.count);
-      return [
-        found(
-          worst.layers,
-          `${worst.count} layers lie under ${both ? 'the eye' : `the client’s ${worst.side} eye`}; it affords ${AFFORDS.underEye}. Stir two together, or leave one out there.`,
-          fewerUnderEye(worst.layers),
-        ),
-      ];
-    },
-  },
-  {
-    id: 'too-many-layers',
-    name: 'Too many layers on one place',
-    severity: 'note',
-    why: 'Thin layers last; stacked layers crack and look heavy. Passes count.',
-    find: (on) => {
-      const layers = on.steps.filter(
-        (s) => onFace(s) && s.role !== 'care' && laid(s) && on.cover(s).count > 0,
-      );
-      if (layers.reduce((sum, s) => sum + layersOf(s), 0) <= AFFORDS.elsewhere) return [];
-      const { total: worst, there: at } = deepest(
-        layers.map((s) => ({ cover: on.cover(s), weight: layersOf(s) })),
-      );
-      if (worst <= AFFORDS.elsewhere) return [];
-      const there = at.map((i) => layers[i]!);
-      const most = there.reduce((a, b) => (layersOf(b) > layersOf(a) ? b : a));
-      return [
-        found(
-          there,
-          `${worst} layers meet at ${there.at(-1)!.title.toLowerCase()}; a place affords ${AFFORDS.elsewhere}.`,
-          layersOf(most) > 1
-            ? { label: `${most.title} in one pass`, apply: changed(most.id, (s) => ({ ...s, passes: 1 })) }
-            : undefined,
-        ),
-      ];
-    },
-  },
-  {
-    id: 'heavy-base',
-    name: 'The base is laid thick',
-    severity: 'caution',
-    why: 'Start with little and build where it is needed: over about 1.5 mg/cm² a base looks like a mask and cracks.',
-    find: (on) =>
-      on.steps
-        .filter((s) => s.role === 'base' && s.doseMgPerCm2 * s.passes > 1.5)
-        .map((s) =>
-          found([s], `${s.title} lays ${(s.doseMgPerCm2 * s.passes).toFixed(1)} mg/cm² over the face.`, {
-            label: 'Halve it',
-            apply: changed(s.id, (x) => ({
-              ...x,
-              passes: 1,
-              doseMgPerCm2: Math.min(0.75, (x.doseMgPerCm2 * x.passes) / 2),
-            })),
-          }),
-        ),
-  },
-  {
-    id: 'thick-powder-on-lines',
-    name: 'Powder left to sit on lined or dry skin',
-    severity: 'caution',
-    why: 'Settled powder brightens young oily skin; on lines and dry skin it ages. Each side for itself.',
-    find: (on) => {
-      const { features } = on.chart.client;
-      return on.steps
-        .filter((s) => s.role === 'powder' && (s.waitMinutes >= 2 || s.doseMgPerCm2 * s.passes > 0.8))
-        .flatMap((s) => {
-          const isDry = isDryAt(features, 'under the eyes');
-          const lined = sidesWhere(features, ({ lines }) => isDry || lines.includes('under eye')).filter(
-            (side) => shared(on.cover(s), guideCover(on, 'zone.underEye', side)) > 0,
-          );
-          const all = features.age === 'mature' || features.dry;
-          if (!all && lined.length === 0) return [];
-          const where = all || lined.length === 2 ? '' : ` under the client’s ${lined[0]} eye`;
+export const LAYER_RULES: readonly Rule[] = messagesIn(
+  ['name', 'why'],
+  [
+    {
+      id: 'family-conflict',
+      name: 'Families that disagree lie on each other',
+      severity: 'caution',
+      why: 'Under the base families must agree: silicone over water slides and pills until it has settled, oil under either whatever the wait. A wait helps the one, only another product the other.',
+      find: (on) =>
+        on.steps.flatMap((step) => {
+          if (!laid(step) || !['prime', 'correct', 'base'].includes(step.phase) || !onFace(step)) return [];
+          const below = nearestBelow(on, step);
+          if (!below) return [];
+          const clash = on
+            .products(step)
+            .flatMap((top) =>
+              on
+                .products(below)
+                .flatMap((under) => (familiesAgree(top.family, under.family) ? [] : [{ top, under }])),
+            )[0];
+          if (!clash) return [];
+          const never = neverSettles(clash.under.family, clash.top.family);
+          if (!never && below.waitMinutes >= 2) return [];
+          const message = msg`${nameOf(clash.top)} (${term(clash.top.family)}) goes on ${nameOf(clash.under)} (${term(clash.under.family)}): it ${never ? msg`slides and pills, also after a wait` : msg`may slide or pill`}.`;
+          const agrees = (other: Step) =>
+            on.another(step, ({ use }) =>
+              use.every((u) => on.products(other).every((p) => familiesAgree(u.product.family, p.family))),
+            );
           return [
-            found([s], `${s.title} leaves powder to sit${where}, which ages lined or dry skin.`, {
-              label: 'A thin veil instead',
+            found(
+              [below, step],
+              message,
+              never
+                ? agrees(below)
+                : {
+                    label: msg`Let it settle 2 minutes`,
+                    apply: changed(below.id, (s) => ({ ...s, waitMinutes: 2 })),
+                  },
+            ),
+          ];
+        }),
+    },
+    {
+      id: 'cream-over-powder',
+      name: 'Cream goes over powder',
+      severity: 'caution',
+      why: 'Cream never goes on top of powder: it drags and turns patchy. Cream first, powder second.',
+      find: (on) =>
+        on.steps.flatMap((step) => {
+          if (step.role === 'care' || !onFace(step) || !on.products(step).some(isWet)) return [];
+          const powder = on.below(step).find((s) => on.products(s).some(isPowder));
+          if (!powder) return [];
+          return [
+            found(
+              [powder, step],
+              msg`${step.title} is cream and goes over the powder of ${powder.title.toLowerCase()}.`,
+              {
+                label: msg`Do it before the powder`,
+                apply: (chart) => ({
+                  ...moved(step.id, 'before', powder.id)(chart),
+                  steps: moved(
+                    step.id,
+                    'before',
+                    powder.id,
+                  )(chart).steps.map((s) => (s.id === step.id ? { ...s, phase: powder.phase } : s)),
+                }),
+              },
+            ),
+          ];
+        }),
+    },
+    {
+      id: 'wet-on-wet',
+      name: 'The next layer comes before the last has dried',
+      severity: 'caution',
+      why: 'Moisturiser wants about 3 minutes, primer 2, spray 1; what comes sooner lifts it.',
+      find: (on) =>
+        on.steps.flatMap((step, i) => {
+          const kinds = on.products(step).map((p) => p.kind);
+          const wants = kinds.includes('primer') ? 2 : kinds.includes('spray') ? 1 : 0;
+          if (wants === 0 || step.waitMinutes >= wants) return [];
+          const rest = on.steps.slice(i + 1);
+          const at = rest.findIndex(
+            (s) =>
+              (step.placements.length === 0
+                ? onFace(s) && s.phase !== 'clean'
+                : shareOn(on, s, step) > 0.05 && onFace(s)) || s.phase === 'finish',
+          );
+          const next = rest[at];
+          if (!next) return [];
+          // What is done elsewhere meanwhile is a wait too.
+          const meanwhile = rest.slice(0, at).reduce((sum, s) => sum + s.handsOnMinutes + s.waitMinutes, 0);
+          if (step.waitMinutes + meanwhile >= wants) return [];
+          return [
+            found(
+              [step, next],
+              msg`${step.title} gets ${step.waitMinutes} min to dry before ${next.title.toLowerCase()}; it wants ${wants}.`,
+              {
+                label: msg`Wait ${wants} min`,
+                apply: changed(step.id, (s) => ({ ...s, waitMinutes: wants })),
+              },
+            ),
+          ];
+        }),
+    },
+    {
+      id: 'too-many-layers-under-eye',
+      name: 'Too many layers under the eye',
+      severity: 'caution',
+      why: 'The under-eye affords three layers, passes counted; more of them crack and crease.',
+      find: (on) => {
+        const counted = SIDES.map((side) => {
+          const place = guideCover(on, 'zone.underEye', side);
+          const layers = on.steps.filter(
+            (s) =>
+              s.role !== 'care' &&
+              laid(s) &&
+              onFace(s) &&
+              shared(on.cover(s), place) >= COVERS_THERE * place.count,
+          );
+          return { side, layers, count: layers.reduce((sum, s) => sum + layersOf(s), 0) };
+        });
+        const worst = counted.reduce((a, b) => (b.count > a.count ? b : a));
+        if (worst.count <= AFFORDS.underEye) return [];
+        const both = counted.every(({ count }) => count === worst.count);
+        return [
+          found(
+            worst.layers,
+            msg`${worst.count} layers lie under ${both ? msg`the eye` : msg`the client’s ${term(worst.side)} eye`}; it affords ${AFFORDS.underEye}. Stir two together, or leave one out there.`,
+            fewerUnderEye(worst.layers),
+          ),
+        ];
+      },
+    },
+    {
+      id: 'too-many-layers',
+      name: 'Too many layers on one place',
+      severity: 'note',
+      why: 'Thin layers last; stacked layers crack and look heavy. Passes count.',
+      find: (on) => {
+        const layers = on.steps.filter(
+          (s) => onFace(s) && s.role !== 'care' && laid(s) && on.cover(s).count > 0,
+        );
+        if (layers.reduce((sum, s) => sum + layersOf(s), 0) <= AFFORDS.elsewhere) return [];
+        const { total: worst, there: at } = deepest(
+          layers.map((s) => ({ cover: on.cover(s), weight: layersOf(s) })),
+        );
+        if (worst <= AFFORDS.elsewhere) return [];
+        const there = at.map((i) => layers[i]!);
+        const most = there.reduce((a, b) => (layersOf(b) > layersOf(a) ? b : a));
+        return [
+          found(
+            there,
+            msg`${worst} layers meet at ${there.at(-1)!.title.toLowerCase()}; a place affords ${AFFORDS.elsewhere}.`,
+            layersOf(most) > 1
+              ? {
+                  label: msg`${most.title} in one pass`,
+                  apply: changed(most.id, (s) => ({ ...s, passes: 1 })),
+                }
+              : undefined,
+          ),
+        ];
+      },
+    },
+    {
+      id: 'heavy-base',
+      name: 'The base is laid thick',
+      severity: 'caution',
+      why: 'Start with little and build where it is needed: over about 1.5 mg/cm² a base looks like a mask and cracks.',
+      find: (on) =>
+        on.steps
+          .filter((s) => s.role === 'base' && s.doseMgPerCm2 * s.passes > 1.5)
+          .map((s) =>
+            found([s], msg`${s.title} lays ${(s.doseMgPerCm2 * s.passes).toFixed(1)} mg/cm² over the face.`, {
+              label: msg`Halve it`,
               apply: changed(s.id, (x) => ({
                 ...x,
-                doseMgPerCm2: Math.min(0.3, x.doseMgPerCm2),
                 passes: 1,
-                waitMinutes: 0,
+                doseMgPerCm2: Math.min(0.75, (x.doseMgPerCm2 * x.passes) / 2),
               })),
+            }),
+          ),
+    },
+    {
+      id: 'thick-powder-on-lines',
+      name: 'Powder left to sit on lined or dry skin',
+      severity: 'caution',
+      why: 'Settled powder brightens young oily skin; on lines and dry skin it ages. Each side for itself.',
+      find: (on) => {
+        const { features } = on.chart.client;
+        return on.steps
+          .filter((s) => s.role === 'powder' && (s.waitMinutes >= 2 || s.doseMgPerCm2 * s.passes > 0.8))
+          .flatMap((s) => {
+            const isDry = isDryAt(features, 'under the eyes');
+            const lined = sidesWhere(features, ({ lines }) => isDry || lines.includes('under eye')).filter(
+              (side) => shared(on.cover(s), guideCover(on, 'zone.underEye', side)) > 0,
+            );
+            const all = features.age === 'mature' || features.dry;
+            if (!all && lined.length === 0) return [];
+            const where = all || lined.length === 2 ? '' : msg` under the client’s ${term(lined[0]!)} eye`;
+            return [
+              found([s], msg`${s.title} leaves powder to sit${where}, which ages lined or dry skin.`, {
+                label: msg`A thin veil instead`,
+                apply: changed(s.id, (x) => ({
+                  ...x,
+                  doseMgPerCm2: Math.min(0.3, x.doseMgPerCm2),
+                  passes: 1,
+                  waitMinutes: 0,
+                })),
+              }),
+            ];
+          });
+      },
+    },
+    {
+      id: 'set-too-late',
+      name: 'Concealer is set late',
+      severity: 'note',
+      why: 'Under the eye it creases while it waits: it is set, thinly, before anything else is done there.',
+      find: (on) =>
+        on.steps.flatMap((step, i) => {
+          if (step.role !== 'conceal' || !isUnderEye(step) || !on.products(step).some(isWet)) return [];
+          const at = on.steps.findIndex(
+            (s, k) => k > i && s.role === 'powder' && (s.use.length === 0 || on.products(s).some(isPowder)),
+          );
+          const last = on.steps.filter((s) => s.phase === 'set' || s.role === 'powder').at(-1);
+          if (at < 0)
+            return [
+              found([step], msg`${step.title} is never set with powder.`, settingPowder(on, step, last)),
+            ];
+          const minutes = on.steps
+            .slice(i + 1, at)
+            .reduce((sum, s) => sum + s.handsOnMinutes + s.waitMinutes, 0);
+          return minutes > 25
+            ? [
+                found(
+                  [step, on.steps[at]!],
+                  msg`${Math.round(minutes)} min go by before ${step.title.toLowerCase()} is set.`,
+                  {
+                    label: msg`Set it sooner`,
+                    apply: moved(on.steps[at]!.id, 'after', step.id),
+                    others: (chart) =>
+                      on.steps.slice(i + 1, at).map((s) => moved(on.steps[at]!.id, 'after', s.id)(chart)),
+                  },
+                ),
+              ]
+            : [];
+        }),
+    },
+    {
+      id: 'rub-after-airbrush',
+      name: 'Something rubs the airbrush',
+      severity: 'caution',
+      why: 'Nothing rubs an airbrushed base where it lies: powder goes on with a loose brush, concealer is tapped in.',
+      find: (on) => {
+        const sprayed = on.steps.filter((s) => s.tool === 'airbrush' && onFace(s));
+        return on.steps.flatMap((s, i) => {
+          const under = sprayed.find((a) => on.steps.indexOf(a) < i && shareOn(on, s, a) > 0.15);
+          const rubs =
+            (s.technique === 'buff' || s.technique === 'sweep') &&
+            s.tool !== 'loose brush' &&
+            s.tool !== 'fan brush' &&
+            s.tool !== 'airbrush';
+          if (!under || !rubs || !laid(s) || !onFace(s)) return [];
+          return [
+            found([under, s], msg`${s.title} would rub the airbrushed base.`, {
+              label: msg`Press it in`,
+              apply: changed(s.id, (x) => ({ ...x, technique: 'press' })),
             }),
           ];
         });
+      },
     },
-  },
-  {
-    id: 'set-too-late',
-    name: 'Concealer is set late',
-    severity: 'note',
-    why: 'Under the eye it creases while it waits: it is set, thinly, before anything else is done there.',
-    find: (on) =>
-      on.steps.flatMap((step, i) => {
-        if (step.role !== 'conceal' || !isUnderEye(step) || !on.products(step).some(isWet)) return [];
-        const at = on.steps.findIndex(
-          (s, k) => k > i && s.role === 'powder' && (s.use.length === 0 || on.products(s).some(isPowder)),
-        );
-        const last = on.steps.filter((s) => s.phase === 'set' || s.role === 'powder').at(-1);
-        if (at < 0)
-          return [found([step], `${step.title} is never set with powder.`, settingPowder(on, step, last))];
-        const minutes = on.steps
-          .slice(i + 1, at)
-          .reduce((sum, s) => sum + s.handsOnMinutes + s.waitMinutes, 0);
-        return minutes > 25
+    {
+      id: 'airbrush-passes',
+      name: 'Passes of the airbrush',
+      severity: 'note',
+      why: 'Built like paint: three to six thin passes, one side, the other, the centre, down the neck; more only on spots.',
+      find: (on) =>
+        on.steps
+          .filter((s) => s.tool === 'airbrush' && s.role === 'base' && (s.passes < 3 || s.passes > 6))
+          .map((s) =>
+            found(
+              [s],
+              msg`${s.title} has ${plural(s.passes)`${s.passes} pass|${s.passes} passes`}; three to six thin ones build evenly.`,
+              {
+                label: msg`Three thin passes`,
+                apply: changed(s.id, (x) => ({
+                  ...x,
+                  passes: 3,
+                  doseMgPerCm2: (x.doseMgPerCm2 * x.passes) / 3,
+                })),
+              },
+            ),
+          ),
+    },
+    {
+      id: 'airbrush-contour-flow',
+      name: 'Sprayed contour with the flow open',
+      severity: 'note',
+      why: 'Contour is sprayed in a deeper shade with the flow turned down: open, it spreads past the bone.',
+      find: (on) =>
+        on.steps
+          .filter(
+            (s) =>
+              s.tool === 'airbrush' &&
+              s.role === 'contour' &&
+              s.flow !== undefined &&
+              s.flow !== 'turned down',
+          )
+          .map((s) =>
+            found([s], msg`${s.title} is sprayed ${term(s.flow ?? '')}.`, {
+              label: msg`Turn the flow down`,
+              apply: changed(s.id, (x) => ({
+                ...x,
+                flow: 'turned down',
+                passes: passesFor(x.doseMgPerCm2 * x.passes),
+                doseMgPerCm2: FLOW_DOSE['turned down'],
+              })),
+            }),
+          ),
+    },
+    {
+      id: 'eyes-after-airbrush',
+      name: 'Eyes come after the airbrush',
+      severity: 'caution',
+      why: 'Eyes and brows come before an airbrushed base: nothing may touch it afterwards.',
+      find: (on) => {
+        const base = on.steps.find((s) => s.tool === 'airbrush' && s.role === 'base');
+        if (!base) return [];
+        const late = on.steps
+          .slice(on.steps.indexOf(base) + 1)
+          .filter((s) => s.phase === 'eyes' || s.phase === 'brows');
+        return late.length > 0
           ? [
               found(
-                [step, on.steps[at]!],
-                `${Math.round(minutes)} min go by before ${step.title.toLowerCase()} is set.`,
+                [base, ...late],
+                msg`${plural(late.length)`${late.length} step|${late.length} steps`} at eyes or brows come after the airbrushed base.`,
                 {
-                  label: 'Set it sooner',
-                  apply: moved(on.steps[at]!.id, 'after', step.id),
-                  others: (chart) =>
-                    on.steps.slice(i + 1, at).map((s) => moved(on.steps[at]!.id, 'after', s.id)(chart)),
+                  label: msg`Eyes first`,
+                  apply: (chart) =>
+                    late.reduce<Chart>((next, s) => moved(s.id, 'before', base.id)(next), {
+                      ...chart,
+                      schools: { ...chart.schools, eyesOrFace: 'eyes first' },
+                    }),
                 },
               ),
             ]
           : [];
-      }),
-  },
-  {
-    id: 'rub-after-airbrush',
-    name: 'Something rubs the airbrush',
-    severity: 'caution',
-    why: 'Nothing rubs an airbrushed base where it lies: powder goes on with a loose brush, concealer is tapped in.',
-    find: (on) => {
-      const sprayed = on.steps.filter((s) => s.tool === 'airbrush' && onFace(s));
-      return on.steps.flatMap((s, i) => {
-        const under = sprayed.find((a) => on.steps.indexOf(a) < i && shareOn(on, s, a) > 0.15);
-        const rubs =
-          (s.technique === 'buff' || s.technique === 'sweep') &&
-          s.tool !== 'loose brush' &&
-          s.tool !== 'fan brush' &&
-          s.tool !== 'airbrush';
-        if (!under || !rubs || !laid(s) || !onFace(s)) return [];
-        return [
-          found([under, s], `${s.title} would rub the airbrushed base.`, {
-            label: 'Press it in',
-            apply: changed(s.id, (x) => ({ ...x, technique: 'press' })),
-          }),
-        ];
-      });
+      },
     },
-  },
-  {
-    id: 'airbrush-passes',
-    name: 'Passes of the airbrush',
-    severity: 'note',
-    why: 'Built like paint: three to six thin passes, one side, the other, the centre, down the neck; more only on spots.',
-    find: (on) =>
-      on.steps
-        .filter((s) => s.tool === 'airbrush' && s.role === 'base' && (s.passes < 3 || s.passes > 6))
-        .map((s) =>
-          found(
-            [s],
-            `${s.title} has ${s.passes} ${s.passes === 1 ? 'pass' : 'passes'}; three to six thin ones build evenly.`,
-            {
-              label: 'Three thin passes',
-              apply: changed(s.id, (x) => ({
-                ...x,
-                passes: 3,
-                doseMgPerCm2: (x.doseMgPerCm2 * x.passes) / 3,
-              })),
-            },
-          ),
-        ),
-  },
-  {
-    id: 'airbrush-contour-flow',
-    name: 'Sprayed contour with the flow open',
-    severity: 'note',
-    why: 'Contour is sprayed in a deeper shade with the flow turned down: open, it spreads past the bone.',
-    find: (on) =>
-      on.steps
-        .filter(
-          (s) =>
-            s.tool === 'airbrush' && s.role === 'contour' && s.flow !== undefined && s.flow !== 'turned down',
-        )
-        .map((s) =>
-          found([s], `${s.title} is sprayed ${s.flow}.`, {
-            label: 'Turn the flow down',
-            apply: changed(s.id, (x) => ({
-              ...x,
-              flow: 'turned down',
-              passes: passesFor(x.doseMgPerCm2 * x.passes),
-              doseMgPerCm2: FLOW_DOSE['turned down'],
-            })),
-          }),
-        ),
-  },
-  {
-    id: 'eyes-after-airbrush',
-    name: 'Eyes come after the airbrush',
-    severity: 'caution',
-    why: 'Eyes and brows come before an airbrushed base: nothing may touch it afterwards.',
-    find: (on) => {
-      const base = on.steps.find((s) => s.tool === 'airbrush' && s.role === 'base');
-      if (!base) return [];
-      const late = on.steps
-        .slice(on.steps.indexOf(base) + 1)
-        .filter((s) => s.phase === 'eyes' || s.phase === 'brows');
-      return late.length > 0
-        ? [
-            found(
-              [base, ...late],
-              `${late.length} ${late.length === 1 ? 'step' : 'steps'} at eyes or brows come after the airbrushed base.`,
-              {
-                label: 'Eyes first',
-                apply: (chart) =>
-                  late.reduce<Chart>((next, s) => moved(s.id, 'before', base.id)(next), {
-                    ...chart,
-                    schools: { ...chart.schools, eyesOrFace: 'eyes first' },
-                  }),
-              },
-            ),
-          ]
-        : [];
-    },
-  },
-];
+  ],
+);
 
 /** Passes with the flow turned down that leave an amount, as many as a step can hold at most. */
 const passesFor = (mgPerCm2: number): number =>
@@ -397,7 +409,7 @@ const passesFor = (mgPerCm2: number): number =>
 function fewerUnderEye(layers: readonly Step[]): Fix | undefined {
   const many = layers.find((s) => layersOf(s) > 1 && s.tool !== 'airbrush');
   if (many)
-    return { label: `${many.title} in one pass`, apply: changed(many.id, (s) => ({ ...s, passes: 1 })) };
+    return { label: msg`${many.title} in one pass`, apply: changed(many.id, (s) => ({ ...s, passes: 1 })) };
   const powder = [...layers]
     .reverse()
     .find(
@@ -411,14 +423,14 @@ function fewerUnderEye(layers: readonly Step[]): Fix | undefined {
   if (!out) return undefined;
   return powder
     ? {
-        label: `Leave ${out.title.toLowerCase()} out there`,
+        label: msg`Leave ${out.title.toLowerCase()} out there`,
         apply: changed(out.id, (s) => ({
           ...s,
           placements: s.placements.filter((p) => !('guide' in p) || p.guide !== 'zone.underEye'),
         })),
       }
     : {
-        label: `Leave ${out.title.toLowerCase()} out`,
+        label: msg`Leave ${out.title.toLowerCase()} out`,
         apply: (chart) => ({ ...chart, steps: chart.steps.filter((s) => s.id !== out.id) }),
       };
 }
@@ -426,5 +438,5 @@ function fewerUnderEye(layers: readonly Step[]): Fix | undefined {
 /** The powder that is there already, laid over the concealer too: undefined where the chart has none. */
 function settingPowder(on: Reviewed, step: Step, last: Step | undefined): Fix | undefined {
   if (!last || on.steps.indexOf(last) > on.steps.indexOf(step)) return undefined;
-  return { label: 'Set after it', apply: moved(last.id, 'after', step.id) };
+  return { label: msg`Set after it`, apply: moved(last.id, 'after', step.id) };
 }

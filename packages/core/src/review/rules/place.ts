@@ -20,6 +20,7 @@ import {
 } from '../../face';
 import { withoutStep, type Chart, type Step } from '../../look';
 import { changed, found, isShiny, placeOf, type Reviewed, type Rule } from '../rule';
+import { messagesIn, msg, term } from '../../messages';
 
 /** Blush may melt into contour at its edge; more than this share of it on the contour turns muddy. */
 const MOST_OVERLAP = 0.25;
@@ -68,14 +69,14 @@ function linedPlaces(on: Reviewed): readonly { readonly words: string; readonly 
     ].map(([a, b]) => half.toFace([a!, b!]));
   });
   return [
-    { words: 'the lines beside the eyes', region: besideEyes },
+    { words: msg`the lines beside the eyes`, region: besideEyes },
     {
-      words: 'the lines under the eyes',
+      words: msg`the lines under the eyes`,
       region: sidesWith('under eye').flatMap((side) => zone('underEye', side)),
     },
     // The forehead is one zone: lines on either half are met by light on it.
     {
-      words: 'the lines of the forehead',
+      words: msg`the lines of the forehead`,
       region: sidesWith('forehead').length > 0 ? zone('foreheadCentre', 'both') : [],
     },
   ].filter(({ region }) => region.length > 0);
@@ -101,292 +102,295 @@ const offTheSides =
   };
 
 const ofSides = (sides: readonly Side[]): string =>
-  sides.length === 1 ? ` of the client’s ${sides[0]} eye` : '';
+  sides.length === 1 ? msg` of the client’s ${term(sides[0]!)} eye` : '';
 
 /** What is about where things lie: told at the face, while it is being placed. */
-export const PLACE_RULES: readonly Rule[] = [
-  {
-    id: 'out-of-limits',
-    name: 'A placement leaves its limits',
-    severity: 'caution',
-    why: 'Pupil line, smile line, mouth height, eye area, free triangle, bridge: what crosses them drags, widens or muddies.',
-    find: (on) => {
-      const { landmarks, features } = on.chart.client;
-      return on.steps.flatMap((s) =>
-        s.placements.flatMap((p, i) =>
-          placeOf(p, on.chart.client, s.role)
-            .breaches.slice(0, 1)
-            .map((breach) =>
-              found(
-                [s],
-                `${s.title}, ${breach.limit}. ${breach.message}`,
-                {
-                  label: 'Bring it back',
-                  apply: changed(s.id, (x) => ({
-                    ...x,
-                    placements: x.placements.map((q, k) =>
-                      k === i ? withinLimits(q, landmarks, features, x.role) : q,
-                    ),
-                  })),
-                },
-                breach.at,
+export const PLACE_RULES: readonly Rule[] = messagesIn(
+  ['name', 'why'],
+  [
+    {
+      id: 'out-of-limits',
+      name: 'A placement leaves its limits',
+      severity: 'caution',
+      why: 'Pupil line, smile line, mouth height, eye area, free triangle, bridge: what crosses them drags, widens or muddies.',
+      find: (on) => {
+        const { landmarks, features } = on.chart.client;
+        return on.steps.flatMap((s) =>
+          s.placements.flatMap((p, i) =>
+            placeOf(p, on.chart.client, s.role)
+              .breaches.slice(0, 1)
+              .map((breach) =>
+                found(
+                  [s],
+                  `${s.title}, ${breach.limit}. ${breach.message}`,
+                  {
+                    label: msg`Bring it back`,
+                    apply: changed(s.id, (x) => ({
+                      ...x,
+                      placements: x.placements.map((q, k) =>
+                        k === i ? withinLimits(q, landmarks, features, x.role) : q,
+                      ),
+                    })),
+                  },
+                  breach.at,
+                ),
               ),
-            ),
-        ),
-      );
+          ),
+        );
+      },
     },
-  },
-  {
-    id: 'blush-on-contour',
-    name: 'Blush lies on the contour',
-    severity: 'caution',
-    why: 'Blush is not contour: where they lie on each other cheeks turn muddy. They may only melt at the edge.',
-    find: (on) =>
-      on.steps
-        .filter((s) => s.role === 'blush')
-        .flatMap((blush) =>
-          cheekContours(on).flatMap((contour) => {
-            const { share, at } = overlap(on, blush, contour);
-            if (share <= MOST_OVERLAP) return [];
-            const guided = blush.placements.some((p) => 'guide' in p && p.params?.liftMm !== undefined);
-            return [
-              found(
-                [contour, blush],
-                `${Math.round(share * 100)} % of ${blush.title.toLowerCase()} lies on ${contour.title.toLowerCase()}.`,
-                guided
-                  ? {
-                      label: 'Lift it back',
-                      apply: changed(blush.id, (s) => ({
-                        ...s,
-                        placements: s.placements.map((p) =>
-                          'guide' in p && p.params ? { ...p, params: { ...p.params, liftMm: 0 } } : p,
-                        ),
-                      })),
-                    }
-                  : undefined,
-                at,
-              ),
-            ];
-          }),
-        ),
-  },
-  {
-    id: 'in-the-hollow',
-    name: 'Contour in the hollow',
-    severity: 'caution',
-    why: 'The hollow that shows when the cheeks are sucked in lies lower than the bone: contour there drags the face down.',
-    find: (on) => {
-      const { landmarks, features } = on.chart.client;
-      const face = faceModel(landmarks, features);
-      return cheekContours(on).flatMap((s) => {
-        const low = on.shapes(s).flatMap(({ side, line }): Point[] => {
-          const half = face[side === 'right' ? 'right' : 'left'];
-          const own = (line ?? []).map(half.fromFace);
-          const cheek = own.filter(([x, y]) => x >= half.irisRim && y < half.at('mouth_corner')[1]);
-          const finder = contourFinder(half, face);
-          const under = cheek.filter((p) => isInHollow(p, finder));
-          return own.length > 0 && under.length > own.length * MOST_IN_HOLLOW
-            ? [half.toFace(under[Math.floor(under.length / 2)]!)]
+    {
+      id: 'blush-on-contour',
+      name: 'Blush lies on the contour',
+      severity: 'caution',
+      why: 'Blush is not contour: where they lie on each other cheeks turn muddy. They may only melt at the edge.',
+      find: (on) =>
+        on.steps
+          .filter((s) => s.role === 'blush')
+          .flatMap((blush) =>
+            cheekContours(on).flatMap((contour) => {
+              const { share, at } = overlap(on, blush, contour);
+              if (share <= MOST_OVERLAP) return [];
+              const guided = blush.placements.some((p) => 'guide' in p && p.params?.liftMm !== undefined);
+              return [
+                found(
+                  [contour, blush],
+                  msg`${Math.round(share * 100)} % of ${blush.title.toLowerCase()} lies on ${contour.title.toLowerCase()}.`,
+                  guided
+                    ? {
+                        label: msg`Lift it back`,
+                        apply: changed(blush.id, (s) => ({
+                          ...s,
+                          placements: s.placements.map((p) =>
+                            'guide' in p && p.params ? { ...p, params: { ...p.params, liftMm: 0 } } : p,
+                          ),
+                        })),
+                      }
+                    : undefined,
+                  at,
+                ),
+              ];
+            }),
+          ),
+    },
+    {
+      id: 'in-the-hollow',
+      name: 'Contour in the hollow',
+      severity: 'caution',
+      why: 'The hollow that shows when the cheeks are sucked in lies lower than the bone: contour there drags the face down.',
+      find: (on) => {
+        const { landmarks, features } = on.chart.client;
+        const face = faceModel(landmarks, features);
+        return cheekContours(on).flatMap((s) => {
+          const low = on.shapes(s).flatMap(({ side, line }): Point[] => {
+            const half = face[side === 'right' ? 'right' : 'left'];
+            const own = (line ?? []).map(half.fromFace);
+            const cheek = own.filter(([x, y]) => x >= half.irisRim && y < half.at('mouth_corner')[1]);
+            const finder = contourFinder(half, face);
+            const under = cheek.filter((p) => isInHollow(p, finder));
+            return own.length > 0 && under.length > own.length * MOST_IN_HOLLOW
+              ? [half.toFace(under[Math.floor(under.length / 2)]!)]
+              : [];
+          });
+          const lowered = s.placements.some(
+            (p) => 'guide' in p && p.guide === 'cheekContour' && (p.params?.liftMm ?? 0) < 0,
+          );
+          return low.length > 0
+            ? [
+                found(
+                  [s],
+                  msg`${s.title} lies nearer the hollow than the edge a smile shows.`,
+                  lowered
+                    ? {
+                        label: msg`Lift it to the edge`,
+                        apply: changed(s.id, (x) => ({
+                          ...x,
+                          placements: x.placements.map((p) =>
+                            'guide' in p && p.guide === 'cheekContour' && p.params
+                              ? { ...p, params: { ...p.params, liftMm: 0 } }
+                              : p,
+                          ),
+                        })),
+                      }
+                    : undefined,
+                  low[0],
+                ),
+              ]
             : [];
         });
-        const lowered = s.placements.some(
-          (p) => 'guide' in p && p.guide === 'cheekContour' && (p.params?.liftMm ?? 0) < 0,
-        );
-        return low.length > 0
-          ? [
-              found(
-                [s],
-                `${s.title} lies nearer the hollow than the edge a smile shows.`,
-                lowered
-                  ? {
-                      label: 'Lift it to the edge',
-                      apply: changed(s.id, (x) => ({
-                        ...x,
-                        placements: x.placements.map((p) =>
-                          'guide' in p && p.guide === 'cheekContour' && p.params
-                            ? { ...p, params: { ...p.params, liftMm: 0 } }
-                            : p,
-                        ),
-                      })),
-                    }
-                  : undefined,
-                low[0],
-              ),
-            ]
-          : [];
-      });
+      },
     },
-  },
-  {
-    id: 'light-in-shadow',
-    name: 'Light lies on the contour',
-    severity: 'note',
-    why: 'Light raises what contour sets back: on the same place they cancel each other and look dirty.',
-    find: (on) =>
-      on.steps
-        .filter((s) => s.role === 'highlight')
-        .flatMap((light) =>
-          cheekContours(on).flatMap((contour) => {
-            const { share, at } = overlap(on, light, contour);
-            return share > MOST_LIGHT_IN_SHADOW
-              ? [
-                  found(
-                    [contour, light],
-                    `${Math.round(share * 100)} % of ${light.title.toLowerCase()} lies on ${contour.title.toLowerCase()}.`,
-                    undefined,
-                    at,
-                  ),
-                ]
-              : [];
-          }),
-        ),
-  },
-  {
-    id: 'light-on-lines',
-    name: 'Shine on lined skin',
-    severity: 'caution',
-    why: 'Shine draws the eye to lines; satin beside them reads younger.',
-    find: (on) =>
-      on.steps
-        .filter((s) => s.role === 'highlight' && on.products(s).some(isShiny))
-        .flatMap((light) =>
-          linedPlaces(on).flatMap(({ words, region }) => {
-            const shared = intersectRegions(whole(on.shapes(light)), uniteOutlines(region));
-            return areaOf(shared) > 12
-              ? [found([light], `${light.title} shines on ${words}.`, undefined, middleOf(shared))]
-              : [];
-          }),
-        ),
-  },
-  {
-    id: 'wedge-on-crows-feet',
-    name: 'The outer wedge on crow’s feet',
-    severity: 'caution',
-    why: 'Concealer at the outer corner gathers in the lines there; the inner comma is enough.',
-    find: (on) => {
-      const lined = sidesWhere(on.chart.client.features, ({ lines }) => lines.includes('crow’s feet'));
-      return lined.length > 0
-        ? stepsAt(on, 'outerWedge', lined).map((s) =>
-            found([s], `${s.title} covers the lines at the outer corner${ofSides(lined)}.`, {
-              label: 'Leave the wedge out',
-              apply: offTheSides(s, 'outerWedge', lined),
+    {
+      id: 'light-in-shadow',
+      name: 'Light lies on the contour',
+      severity: 'note',
+      why: 'Light raises what contour sets back: on the same place they cancel each other and look dirty.',
+      find: (on) =>
+        on.steps
+          .filter((s) => s.role === 'highlight')
+          .flatMap((light) =>
+            cheekContours(on).flatMap((contour) => {
+              const { share, at } = overlap(on, light, contour);
+              return share > MOST_LIGHT_IN_SHADOW
+                ? [
+                    found(
+                      [contour, light],
+                      msg`${Math.round(share * 100)} % of ${light.title.toLowerCase()} lies on ${contour.title.toLowerCase()}.`,
+                      undefined,
+                      at,
+                    ),
+                  ]
+                : [];
             }),
-          )
-        : [];
+          ),
     },
-  },
-  {
-    id: 'uneven-sides',
-    name: 'Left and right differ',
-    severity: 'note',
-    why: 'People look at faces side against side: a mean difference of a millimetre is even, over two is seen.',
-    find: (on) => {
-      const face = faceModel(on.chart.client.landmarks, on.chart.client.features);
-      return on.steps
-        .filter((s) => SCULPTED.includes(s.role) && s.placements.some((p) => p.side !== 'both'))
-        .flatMap((s) => {
-          const of = (side: 'left' | 'right'): Region =>
-            whole(on.shapes(s).filter((shape) => shape.side === side));
-          const compared = symmetryOf(of('left'), of('right'), face);
-          if (!compared || compared.meanMm <= 2 * EVEN_MM) return [];
-          const { meanMm, largestMm, areaRatio, at } = compared;
-          const message = `${s.title}: left and right differ by ${meanMm.toFixed(1)} mm on average, ${largestMm.toFixed(1)} at most; the smaller covers ${Math.round(areaRatio * 100)} % of the larger.`;
-          const kept = s.placements.filter((p) => p.side !== 'right');
-          const fix = {
-            label: 'Repeat the client’s left on the right',
-            apply: changed(s.id, (x) => ({
-              ...x,
-              placements: kept.map((p) => ({ ...p, side: 'both' as const })),
-            })),
-          };
-          return [found([s], message, fix, at)];
-        });
+    {
+      id: 'light-on-lines',
+      name: 'Shine on lined skin',
+      severity: 'caution',
+      why: 'Shine draws the eye to lines; satin beside them reads younger.',
+      find: (on) =>
+        on.steps
+          .filter((s) => s.role === 'highlight' && on.products(s).some(isShiny))
+          .flatMap((light) =>
+            linedPlaces(on).flatMap(({ words, region }) => {
+              const shared = intersectRegions(whole(on.shapes(light)), uniteOutlines(region));
+              return areaOf(shared) > 12
+                ? [found([light], msg`${light.title} shines on ${words}.`, undefined, middleOf(shared))]
+                : [];
+            }),
+          ),
     },
-  },
-  {
-    id: 'far-from-guide',
-    name: 'Drawn away from the guide',
-    severity: 'note',
-    why: 'What is drawn by hand may leave the guide on purpose; the distance is told so that the next hand knows.',
-    find: (on) =>
-      on.steps
-        .filter((s) => s.role === 'contour' || s.role === 'blush')
-        .flatMap((s) =>
-          s.placements.flatMap((p) => {
-            const mm = placeOf(p, on.chart.client, s.role).fromGuideMm;
-            if (mm === null || mm <= FAR_FROM_GUIDE_MM) return [];
-            return [
-              found(
-                [s],
-                `${s.title}, drawn by hand, runs ${mm.toFixed(0)} mm from the guide.`,
-                undefined,
-                middleOf(placeOf(p, on.chart.client, s.role).shapes.flatMap((x) => x.region)),
-              ),
-            ];
-          }),
-        ),
-  },
-  {
-    id: 'narrow-temples',
-    name: 'Forehead contour on narrow temples',
-    severity: 'caution',
-    why: 'It narrows them further: a small forehead gets light in the middle instead.',
-    find: (on) => {
-      const narrow = sidesWhere(on.chart.client.features, ({ narrowTemples }) => narrowTemples);
-      return stepsAt(on, 'foreheadContour', narrow).map((s) =>
-        found(
-          [s],
-          narrow.length === 2
-            ? `${s.title} narrows temples that are narrow already.`
-            : `${s.title} narrows the client’s ${narrow[0]} temple, which is narrow already.`,
-          { label: 'Leave it out there', apply: offTheSides(s, 'foreheadContour', narrow) },
-        ),
-      );
+    {
+      id: 'wedge-on-crows-feet',
+      name: 'The outer wedge on crow’s feet',
+      severity: 'caution',
+      why: 'Concealer at the outer corner gathers in the lines there; the inner comma is enough.',
+      find: (on) => {
+        const lined = sidesWhere(on.chart.client.features, ({ lines }) => lines.includes('crow’s feet'));
+        return lined.length > 0
+          ? stepsAt(on, 'outerWedge', lined).map((s) =>
+              found([s], msg`${s.title} covers the lines at the outer corner${ofSides(lined)}.`, {
+                label: msg`Leave the wedge out`,
+                apply: offTheSides(s, 'outerWedge', lined),
+              }),
+            )
+          : [];
+      },
     },
-  },
-  {
-    id: 'no-place',
-    name: 'A layer without a place',
-    severity: 'note',
-    why: 'The next pair of hands needs to know where.',
-    find: (on) =>
-      on.steps
-        .filter((s) => s.role !== 'care' && s.use.length > 0 && s.placements.length === 0)
-        .map((s) => found([s], `${s.title} is placed nowhere on the face.`)),
-  },
-  {
-    id: 'mirror-check',
-    name: 'One side only',
-    severity: 'note',
-    why: 'What is done on one side is done on the other, unless the face asks for it.',
-    find: (on) =>
-      on.steps
-        .filter(
-          (s) =>
-            s.placements.length === 1 &&
-            'guide' in s.placements[0]! &&
-            s.placements[0].side !== 'both' &&
-            ['contour', 'blush', 'highlight', 'brow', 'liner'].includes(s.role) &&
-            !on.steps.some(
-              (o) =>
-                o !== s &&
-                o.role === s.role &&
-                o.placements.some(
-                  (p) =>
-                    'guide' in p &&
-                    p.side !== 'both' &&
-                    p.guide === (s.placements[0] as { guide?: string }).guide,
+    {
+      id: 'uneven-sides',
+      name: 'Left and right differ',
+      severity: 'note',
+      why: 'People look at faces side against side: a mean difference of a millimetre is even, over two is seen.',
+      find: (on) => {
+        const face = faceModel(on.chart.client.landmarks, on.chart.client.features);
+        return on.steps
+          .filter((s) => SCULPTED.includes(s.role) && s.placements.some((p) => p.side !== 'both'))
+          .flatMap((s) => {
+            const of = (side: 'left' | 'right'): Region =>
+              whole(on.shapes(s).filter((shape) => shape.side === side));
+            const compared = symmetryOf(of('left'), of('right'), face);
+            if (!compared || compared.meanMm <= 2 * EVEN_MM) return [];
+            const { meanMm, largestMm, areaRatio, at } = compared;
+            const message = msg`${s.title}: left and right differ by ${meanMm.toFixed(1)} mm on average, ${largestMm.toFixed(1)} at most; the smaller covers ${Math.round(areaRatio * 100)} % of the larger.`;
+            const kept = s.placements.filter((p) => p.side !== 'right');
+            const fix = {
+              label: msg`Repeat the client’s left on the right`,
+              apply: changed(s.id, (x) => ({
+                ...x,
+                placements: kept.map((p) => ({ ...p, side: 'both' as const })),
+              })),
+            };
+            return [found([s], message, fix, at)];
+          });
+      },
+    },
+    {
+      id: 'far-from-guide',
+      name: 'Drawn away from the guide',
+      severity: 'note',
+      why: 'What is drawn by hand may leave the guide on purpose; the distance is told so that the next hand knows.',
+      find: (on) =>
+        on.steps
+          .filter((s) => s.role === 'contour' || s.role === 'blush')
+          .flatMap((s) =>
+            s.placements.flatMap((p) => {
+              const mm = placeOf(p, on.chart.client, s.role).fromGuideMm;
+              if (mm === null || mm <= FAR_FROM_GUIDE_MM) return [];
+              return [
+                found(
+                  [s],
+                  msg`${s.title}, drawn by hand, runs ${mm.toFixed(0)} mm from the guide.`,
+                  undefined,
+                  middleOf(placeOf(p, on.chart.client, s.role).shapes.flatMap((x) => x.region)),
                 ),
-            ),
-        )
-        .map((s) =>
-          found([s], `${s.title} is on one side only.`, {
-            label: 'Both sides',
-            apply: changed(s.id, (x) => ({
-              ...x,
-              placements: x.placements.map((p) => ({ ...p, side: 'both' })),
-            })),
-          }),
-        ),
-  },
-];
+              ];
+            }),
+          ),
+    },
+    {
+      id: 'narrow-temples',
+      name: 'Forehead contour on narrow temples',
+      severity: 'caution',
+      why: 'It narrows them further: a small forehead gets light in the middle instead.',
+      find: (on) => {
+        const narrow = sidesWhere(on.chart.client.features, ({ narrowTemples }) => narrowTemples);
+        return stepsAt(on, 'foreheadContour', narrow).map((s) =>
+          found(
+            [s],
+            narrow.length === 2
+              ? msg`${s.title} narrows temples that are narrow already.`
+              : msg`${s.title} narrows the client’s ${term(narrow[0]!)} temple, which is narrow already.`,
+            { label: msg`Leave it out there`, apply: offTheSides(s, 'foreheadContour', narrow) },
+          ),
+        );
+      },
+    },
+    {
+      id: 'no-place',
+      name: 'A layer without a place',
+      severity: 'note',
+      why: 'The next pair of hands needs to know where.',
+      find: (on) =>
+        on.steps
+          .filter((s) => s.role !== 'care' && s.use.length > 0 && s.placements.length === 0)
+          .map((s) => found([s], msg`${s.title} is placed nowhere on the face.`)),
+    },
+    {
+      id: 'mirror-check',
+      name: 'One side only',
+      severity: 'note',
+      why: 'What is done on one side is done on the other, unless the face asks for it.',
+      find: (on) =>
+        on.steps
+          .filter(
+            (s) =>
+              s.placements.length === 1 &&
+              'guide' in s.placements[0]! &&
+              s.placements[0].side !== 'both' &&
+              ['contour', 'blush', 'highlight', 'brow', 'liner'].includes(s.role) &&
+              !on.steps.some(
+                (o) =>
+                  o !== s &&
+                  o.role === s.role &&
+                  o.placements.some(
+                    (p) =>
+                      'guide' in p &&
+                      p.side !== 'both' &&
+                      p.guide === (s.placements[0] as { guide?: string }).guide,
+                  ),
+              ),
+          )
+          .map((s) =>
+            found([s], msg`${s.title} is on one side only.`, {
+              label: msg`Both sides`,
+              apply: changed(s.id, (x) => ({
+                ...x,
+                placements: x.placements.map((p) => ({ ...p, side: 'both' })),
+              })),
+            }),
+          ),
+    },
+  ],
+);

@@ -11,6 +11,7 @@ import {
 } from '../../trial';
 import { says } from '../notes';
 import { changed, finishIs, found, isShiny, nameOf, type Fix, type Reviewed, type Rule } from '../rule';
+import { messagesIn, msg } from '../../messages';
 
 /** An id made from another, for a step a fix adds. */
 const idBeside = (id: string, salt: string): string => `${id.slice(0, 34)}${salt}`;
@@ -50,7 +51,7 @@ function linersFor(on: Reviewed): Fix | undefined {
     const colour = on.colour(lip);
     const step: Step = {
       ...newStep('lip line', idBeside(lip.id, 'a4'), [{ guide: 'lipLine', side: 'both' }]),
-      title: 'Line the lips',
+      title: msg`Line the lips`,
       shade: colour ? { lab: [...colour] } : lip.shade,
       doseMgPerCm2: 2,
       ...(lip.variant === undefined ? {} : { variant: lip.variant }),
@@ -62,11 +63,11 @@ function linersFor(on: Reviewed): Fix | undefined {
         steps: [...chart.steps.slice(0, at), { ...liner, phase: lip.phase }, ...chart.steps.slice(at)],
       };
     };
-    return added(on, step, 'Add a fine liner', put) ?? [];
+    return added(on, step, msg`Add a fine liner`, put) ?? [];
   });
   return fixes.length < lips.length
     ? undefined
-    : { label: 'Add a fine liner', apply: (chart) => fixes.reduce((so, fix) => fix.apply(so), chart) };
+    : { label: msg`Add a fine liner`, apply: (chart) => fixes.reduce((so, fix) => fix.apply(so), chart) };
 }
 const last = (chart: Chart, step: Step): Chart => ({ ...chart, steps: [...chart.steps, step] });
 
@@ -83,482 +84,487 @@ const MUST_HOLD = 0.6;
 /** A touch-up is due when fewer than so many still hold. */
 const TOUCH_UP_AT = 0.7;
 
-export const WEAR_RULES: readonly Rule[] = [
-  {
-    id: 'base-for-long',
-    name: 'A base that does not last the day',
-    severity: 'note',
-    why: 'Heat, humid air and long hours want a base that is known to hold; what is not stated is only expected.',
-    find: (on) =>
-      !on.day.long && !on.day.heat && !on.day.humidity
-        ? []
-        : on.steps
-            .filter(
-              (s) =>
-                s.role === 'base' &&
-                on.products(s).some((p) => propertiesOf(p).wearHours < Math.min(6, on.day.hours)),
-            )
-            .map((s) =>
-              found(
-                [s],
-                `${s.title} holds fewer hours than the day has (${on.day.words}).`,
-                on.another(s, ({ use }) =>
-                  use.every((u) => propertiesOf(u.product).wearHours >= Math.min(6, on.day.hours)),
+export const WEAR_RULES: readonly Rule[] = messagesIn(
+  ['name', 'why'],
+  [
+    {
+      id: 'base-for-long',
+      name: 'A base that does not last the day',
+      severity: 'note',
+      why: 'Heat, humid air and long hours want a base that is known to hold; what is not stated is only expected.',
+      find: (on) =>
+        !on.day.long && !on.day.heat && !on.day.humidity
+          ? []
+          : on.steps
+              .filter(
+                (s) =>
+                  s.role === 'base' &&
+                  on.products(s).some((p) => propertiesOf(p).wearHours < Math.min(6, on.day.hours)),
+              )
+              .map((s) =>
+                found(
+                  [s],
+                  msg`${s.title} holds fewer hours than the day has (${on.day.words}).`,
+                  on.another(s, ({ use }) =>
+                    use.every((u) => propertiesOf(u.product).wearHours >= Math.min(6, on.day.hours)),
+                  ),
                 ),
               ),
-            ),
-  },
-  {
-    id: 'dewy-in-heat',
-    name: 'Dew in heat and humid air',
-    severity: 'note',
-    why: 'A dewy base slides in heat: matte, natural or satin, and set.',
-    find: (on) =>
-      !on.day.heat && !on.day.humidity
-        ? []
-        : on.steps
-            .filter((s) => s.role === 'base' && on.products(s).some((p) => p.finish === 'dewy'))
-            .map((s) =>
-              found(
-                [s],
-                `${s.title} is dewy, and the day is hot or humid.`,
-                on.another(s, finishIs('matte', 'natural', 'satin')),
+    },
+    {
+      id: 'dewy-in-heat',
+      name: 'Dew in heat and humid air',
+      severity: 'note',
+      why: 'A dewy base slides in heat: matte, natural or satin, and set.',
+      find: (on) =>
+        !on.day.heat && !on.day.humidity
+          ? []
+          : on.steps
+              .filter((s) => s.role === 'base' && on.products(s).some((p) => p.finish === 'dewy'))
+              .map((s) =>
+                found(
+                  [s],
+                  msg`${s.title} is dewy, and the day is hot or humid.`,
+                  on.another(s, finishIs('matte', 'natural', 'satin')),
+                ),
               ),
+    },
+    {
+      id: 'mascara-for-tears',
+      name: 'Mascara for tears and dancing',
+      severity: 'note',
+      why: 'Weddings and dancing want waterproof or tubing mascara; others print under the eye.',
+      find: (on) => {
+        if (!on.day.wet) return [];
+        return on.steps
+          .filter((s) => on.products(s).some((p) => p.kind === 'mascara' && !propertiesOf(p).waterproof))
+          .map((s) =>
+            found(
+              [s],
+              msg`${nameOf(on.products(s).find((p) => p.kind === 'mascara')!)} is not noted as waterproof, and may print (${on.day.words}).`,
+              on.another(s, ({ use }) => use.every((u) => propertiesOf(u.product).waterproof)),
             ),
-  },
-  {
-    id: 'mascara-for-tears',
-    name: 'Mascara for tears and dancing',
-    severity: 'note',
-    why: 'Weddings and dancing want waterproof or tubing mascara; others print under the eye.',
-    find: (on) => {
-      if (!on.day.wet) return [];
-      return on.steps
-        .filter((s) => on.products(s).some((p) => p.kind === 'mascara' && !propertiesOf(p).waterproof))
-        .map((s) =>
-          found(
-            [s],
-            `${nameOf(on.products(s).find((p) => p.kind === 'mascara')!)} is not noted as waterproof, and may print (${on.day.words}).`,
-            on.another(s, ({ use }) => use.every((u) => propertiesOf(u.product).waterproof)),
-          ),
+          );
+      },
+    },
+    {
+      id: 'no-primer-on-oily',
+      name: 'No mattifier on oily zones',
+      severity: 'caution',
+      why: 'Where skin gets oily the base slides: a mattifying primer goes there, and only there.',
+      find: (on) => {
+        const oily = oilyOf(on);
+        const primer = on.steps.find((s) => on.products(s).some((p) => p.kind === 'primer'));
+        const mattified = on.steps.some((s) =>
+          on.products(s).some((p) => p.kind === 'primer' && p.finish !== 'dewy'),
         );
-    },
-  },
-  {
-    id: 'no-primer-on-oily',
-    name: 'No mattifier on oily zones',
-    severity: 'caution',
-    why: 'Where skin gets oily the base slides: a mattifying primer goes there, and only there.',
-    find: (on) => {
-      const oily = oilyOf(on);
-      const primer = on.steps.find((s) => on.products(s).some((p) => p.kind === 'primer'));
-      const mattified = on.steps.some((s) =>
-        on.products(s).some((p) => p.kind === 'primer' && p.finish !== 'dewy'),
-      );
-      const base = on.steps.find((s) => s.role === 'base');
-      if (oily.length === 0 || !base || mattified) return [];
-      const isMatte = finishIs('matte');
-      const step: Step = {
-        ...newStep('base', idBeside(base.id, 'a1'), placesOf(oily)),
-        phase: 'prime',
-        role: 'care',
-        title: 'Primer where it needs it',
-        shade: null,
-        wants: { kinds: ['primer'], finishes: ['matte'] },
-        doseMgPerCm2: 0.8,
-        tool: 'finger',
-        handsOnMinutes: 2,
-        waitMinutes: 2,
-      };
-      return [
-        found(
-          primer ? [primer, base] : [base],
-          `Oily at ${oily.join(', ')}, and nothing mattifies there before ${base.title.toLowerCase()}.`,
-          primer ? on.another(primer, isMatte) : added(on, step, 'Add a mattifying primer there'),
-        ),
-      ];
-    },
-  },
-  {
-    id: 'oily-zone-left-out',
-    name: 'An oily zone is left out',
-    severity: 'note',
-    why: 'Each zone that gets oily is primed or set: what is done on the forehead does not hold the nose.',
-    find: (on) => {
-      const held = on.steps.filter(
-        (s) => s.role === 'powder' || on.products(s).some((p) => p.kind === 'primer' && p.finish !== 'dewy'),
-      );
-      const base = on.steps.find((s) => s.role === 'base');
-      if (!base || held.length === 0) return [];
-      const left = oilyOf(on).filter(
-        (zone) => !held.some((s) => placesOf([zone]).some((p) => on.reaches(s, p))),
-      );
-      const powder = held.find((s) => s.role === 'powder');
-      return left.length === 0
-        ? []
-        : [
-            found(
-              [held[0]!],
-              `Oily at ${left.join(', ')} too, and nothing is primed or set there.`,
-              powder
-                ? {
-                    label: 'Powder there too',
-                    apply: changed(powder.id, (s) => ({
-                      ...s,
-                      placements: [...s.placements, ...placesOf(left)],
-                    })),
-                  }
-                : undefined,
-            ),
-          ];
-    },
-  },
-  {
-    id: 'not-set-on-oily',
-    name: 'Oily skin is not set',
-    severity: 'caution',
-    why: 'Set where it moves for this client; very oily skin is set everywhere.',
-    find: (on) => {
-      const oily = oilyOf(on);
-      const base = on.steps.find((s) => s.role === 'base');
-      if (oily.length === 0 || !base || on.steps.some((s) => s.role === 'powder')) return [];
-      const step: Step = {
-        ...newStep('powder', idBeside(base.id, 'a2'), placesOf(oily)),
-        title: 'Set where it shines',
-        doseMgPerCm2: 0.35,
-      };
-      return [
-        found(
-          [base],
-          `Oily at ${oily.join(', ')}, and no powder sets it.`,
-          added(on, step, 'Add powder there'),
-        ),
-      ];
-    },
-  },
-  {
-    id: 'dewy-base-on-oily',
-    name: 'Dewy base on oily skin',
-    severity: 'note',
-    why: 'Two shines meet: choose satin or matte where the skin gives its own.',
-    find: (on) =>
-      on.chart.client.features.oily.length < 2
-        ? []
-        : on.steps
-            .filter((s) => s.role === 'base' && on.products(s).some((p) => p.finish === 'dewy'))
-            .map((s) =>
-              found(
-                [s],
-                `${s.title} is dewy on skin that shines by itself.`,
-                on.another(s, finishIs('matte', 'natural', 'satin')),
-              ),
-            ),
-  },
-  {
-    id: 'matte-on-dry',
-    name: 'Matte on dry skin',
-    severity: 'note',
-    why: 'Matte bases and much powder show every dry patch.',
-    find: (on) => {
-      const dry = drynessInWords(on.chart.client.features);
-      return dry
-        ? on.steps
-            .filter((s) => s.role === 'base' && on.products(s).some((p) => p.finish === 'matte'))
-            .map((s) =>
-              found(
-                [s],
-                `${s.title} is matte on ${dry}: patches will show.`,
-                on.another(s, finishIs('natural', 'satin', 'dewy')),
-              ),
-            )
-        : [];
-    },
-  },
-  {
-    id: HOLDS_THE_HOURS,
-    name: 'It did not hold so long before',
-    severity: 'note',
-    why: 'The studio’s own looks at worn faces judge the hours, where there are three or more of what stands there; until then the trade’s usual rules do. The days it was worn on were no random choice.',
-    find: (on) => {
-      const hours = on.chart.occasion.hoursToLast;
-      const weak = wearOutlook(
-        on.wears,
-        {
-          worn: wornByZone({ steps: on.steps.map(({ variant: _worked, ...step }) => step) }),
-          setting: wearSettingOf(on.chart),
-        },
-        hours,
-      )
-        .filter((one) => one.product >= ENOUGH_WEARS && one.holds.mean < MUST_HOLD)
-        .sort((a, b) => a.holds.mean - b.holds.mean);
-      // Faces fail together: of one step the weakest place speaks.
-      const lips = weak.find(({ zone }) => zone === 'mouth');
-      const skin = weak.find(({ zone }) => zone !== 'mouth');
-      return [
-        { one: skin, role: 'base' as const },
-        { one: lips, role: 'lip' as const },
-      ].flatMap(({ one, role }) => {
-        const step = on.steps.filter((s) => s.role === role && s.use.length > 0).at(-1);
-        if (!one || !step) return [];
-        const due = dueMinutes(one.curve, TOUCH_UP_AT, hours * 60);
-        const near =
-          due === null
-            ? ''
-            : ` Something longer-wearing, or a touch-up near ${Math.max(1, Math.round(due / 60))} h.`;
+        const base = on.steps.find((s) => s.role === 'base');
+        if (oily.length === 0 || !base || mattified) return [];
+        const isMatte = finishIs('matte');
+        const step: Step = {
+          ...newStep('base', idBeside(base.id, 'a1'), placesOf(oily)),
+          phase: 'prime',
+          role: 'care',
+          title: msg`Primer where it needs it`,
+          shade: null,
+          wants: { kinds: ['primer'], finishes: ['matte'] },
+          doseMgPerCm2: 0.8,
+          tool: 'finger',
+          handsOnMinutes: 2,
+          waitMinutes: 2,
+        };
         return [
-          {
-            steps: [step],
-            severity: one.holds.high < MUST_HOLD ? ('caution' as const) : ('note' as const),
-            message: `${step.title}, ${trialZoneWords(one.zone)}, to ${hours} h: ${outlookWords(one)}.${near}`,
-          },
+          found(
+            primer ? [primer, base] : [base],
+            msg`Oily at ${oily.join(', ')}, and nothing mattifies there before ${base.title.toLowerCase()}.`,
+            primer ? on.another(primer, isMatte) : added(on, step, msg`Add a mattifying primer there`),
+          ),
         ];
-      });
+      },
     },
-  },
-  {
-    id: 'no-spray-for-long',
-    name: 'Long hours without a setting spray',
-    severity: 'caution',
-    why: 'Ten hours want a holding spray, dried, and last.',
-    find: (on) => {
-      const { hoursToLast } = on.chart.occasion;
-      const end = on.steps.at(-1);
-      if (
-        !on.day.long ||
-        !end ||
-        on.steps.some(
-          (s) => s.wants.kinds.includes('spray') || on.products(s).some((p) => p.kind === 'spray'),
-        ) ||
-        !on.steps.some((s) => s.role === 'base')
-      )
-        return [];
-      const step: Step = {
-        ...newStep('base', idBeside(end.id, 'a3'), [{ guide: 'zone.wholeFace', side: 'both' }]),
-        phase: 'finish',
-        role: 'care',
-        title: 'Spray to hold it',
-        shade: null,
-        wants: { kinds: ['spray'] },
-        tool: 'none',
-        technique: 'spray',
-        handsOnMinutes: 2,
-        waitMinutes: 1,
-      };
-      const base = on.steps.find((s) => s.role === 'base')!;
-      return [
-        found(
-          [base],
-          `It has to last ${hoursToLast} hours and nothing fixes it.`,
-          added(on, step, 'Add a holding spray', last),
-        ),
-      ];
-    },
-  },
-  {
-    id: 'hydrating-spray-for-long',
-    name: 'A soft spray for long hours',
-    severity: 'note',
-    why: 'Hydrating sprays melt powder in; strong hold is for long days and heat.',
-    find: (on) => {
-      if (on.chart.occasion.hoursToLast < 10) return [];
-      const sprays = on.steps.filter((s) => on.products(s).some((p) => p.kind === 'spray'));
-      return sprays.length > 0 &&
-        sprays.every((s) => on.products(s).every((p) => p.kind !== 'spray' || p.finish === 'dewy'))
-        ? [
-            found(
-              sprays,
-              `Only a soft spray for ${on.chart.occasion.hoursToLast} hours.`,
-              on.another(sprays[0]!, ({ use }) => use.every((u) => u.product.finish !== 'dewy')),
-            ),
-          ]
-        : [];
-    },
-  },
-  {
-    id: 'lip-for-long',
-    name: 'A lip that will not last',
-    severity: 'note',
-    why: 'Glossy and sheer lips are gone after a meal: long-wear, or touch-ups at known hours.',
-    find: (on) =>
-      (on.chart.occasion.hoursToLast < 6 && !on.day.meals) || on.chart.client.features.age === 'child'
-        ? []
-        : on.steps
-            .filter(
-              (s) =>
-                s.role === 'lip' &&
-                !says(s.note, 'touch-up') &&
-                on
-                  .products(s)
-                  .some(
-                    (p) =>
-                      p.kind === 'lip colour' &&
-                      !propertiesOf(p).transferProof &&
-                      propertiesOf(p).wearHours < 4,
-                  ),
-            )
-            .map((s) =>
-              found(
-                [s],
-                `${s.title} will be gone before ${on.chart.occasion.hoursToLast} hours${on.day.meals ? ' and a meal' : ''}: pack it for touch-ups.`,
-                {
-                  label: 'Pack it for touch-ups',
-                  apply: changed(s.id, (x) => ({
-                    ...x,
-                    note: `${x.note}${x.note === '' ? '' : ' '}Packed for touch-ups.`,
-                  })),
-                },
-              ),
-            ),
-  },
-  {
-    id: 'gloss-in-wind',
-    name: 'Gloss in the wind',
-    severity: 'note',
-    why: 'Hair blown across the face sticks to a wet lip and draws it over the cheek: satin, matte or blotted.',
-    find: (on) =>
-      !on.day.wind
-        ? []
-        : on.steps
-            .filter(
-              (s) =>
-                s.role === 'lip' &&
-                on
-                  .products(s)
-                  .some((p) => p.kind === 'lip colour' && (p.finish === 'dewy' || p.finish === 'shimmer')),
-            )
-            .map((s) =>
-              found(
-                [s],
-                `${s.title} stays wet, and the day is windy: hair will stick to it.`,
-                on.another(s, finishIs('matte', 'satin', 'natural')),
-              ),
-            ),
-  },
-  {
-    id: 'lip-bleeds',
-    name: 'The lip may bleed',
-    severity: 'caution',
-    why: 'On lip lines a creamy or glossy edge runs: a fine liner and powder hold it.',
-    find: (on) => {
-      const has = (holds: (side: Features) => boolean): boolean =>
-        sidesWhere(on.chart.client.features, holds).length > 0;
-      const lined = has(({ lines }) => lines.includes('lip'));
-      if (!lined && !has(({ lipEdge }) => lipEdge === 'blurred')) return [];
-      const lips = on.steps.filter((s) => s.role === 'lip');
-      const held = on.steps.some(
-        (s) =>
-          (s.role === 'lip' || s.role === 'lip line') && on.products(s).some((p) => p.kind === 'lip liner'),
-      );
-      if (lips.length === 0 || held) return [];
-      return [
-        found(
-          lips,
-          `${lined ? 'Lip lines' : 'A blurred lip edge'}, and no liner holds ${lined ? 'the edge' : 'it'}.`,
-          linersFor(on),
-        ),
-      ];
-    },
-  },
-  {
-    id: 'matte-lip-unprepared',
-    name: 'Matte lip without balm',
-    severity: 'note',
-    why: 'Balm goes on first, and off again, so that a matte lip does not flake.',
-    find: (on) => {
-      const matte = on.steps.find(
-        (s) =>
-          s.role === 'lip' && on.products(s).some((p) => p.finish === 'matte' && p.kind === 'lip colour'),
-      );
-      const balm = on.steps.some(
-        (s) =>
-          ['clean', 'prep', 'prime'].includes(s.phase) &&
-          (says(s.title + s.note, 'balm') || s.placements.some((p) => 'guide' in p && p.guide === 'lips')),
-      );
-      if (!matte || balm) return [];
-      const step: Step = {
-        ...newStep('base', idBeside(matte.id, 'a5'), [{ guide: 'lips', side: 'both' }]),
-        phase: 'prep',
-        role: 'care',
-        title: 'Lip balm',
-        shade: null,
-        wants: { kinds: [] },
-        doseMgPerCm2: 0,
-        tool: 'spatula',
-        handsOnMinutes: 0.5,
-        note: 'Wiped off before the lip.',
-      };
-      const early = on.steps.find((s) => ['clean', 'prep', 'prime'].includes(s.phase));
-      const noted = early
-        ? changed(early.id, (s) => ({
-            ...s,
-            note: `${s.note}${s.note === '' ? '' : ' '}Lip balm on now; wiped off before the lip.`,
-          }))
-        : null;
-      return [
-        found([matte], `${matte.title} is matte, and no balm is laid before.`, {
-          label: 'Add balm first',
-          apply: noted ?? ((chart) => withStep(chart, step)),
-        }),
-      ];
-    },
-  },
-  {
-    id: 'glue-not-tacky',
-    name: 'Lash glue gets no time',
-    severity: 'caution',
-    why: 'A band is laid when its glue is tacky, about 45 seconds; wet it slides.',
-    find: (on) =>
-      on.steps
-        .filter(
+    {
+      id: 'oily-zone-left-out',
+      name: 'An oily zone is left out',
+      severity: 'note',
+      why: 'Each zone that gets oily is primed or set: what is done on the forehead does not hold the nose.',
+      find: (on) => {
+        const held = on.steps.filter(
           (s) =>
-            s.phase === 'lashes' && on.products(s).some((p) => p.kind === 'lashes') && s.waitMinutes < 0.5,
+            s.role === 'powder' || on.products(s).some((p) => p.kind === 'primer' && p.finish !== 'dewy'),
+        );
+        const base = on.steps.find((s) => s.role === 'base');
+        if (!base || held.length === 0) return [];
+        const left = oilyOf(on).filter(
+          (zone) => !held.some((s) => placesOf([zone]).some((p) => on.reaches(s, p))),
+        );
+        const powder = held.find((s) => s.role === 'powder');
+        return left.length === 0
+          ? []
+          : [
+              found(
+                [held[0]!],
+                msg`Oily at ${left.join(', ')} too, and nothing is primed or set there.`,
+                powder
+                  ? {
+                      label: msg`Powder there too`,
+                      apply: changed(powder.id, (s) => ({
+                        ...s,
+                        placements: [...s.placements, ...placesOf(left)],
+                      })),
+                    }
+                  : undefined,
+              ),
+            ];
+      },
+    },
+    {
+      id: 'not-set-on-oily',
+      name: 'Oily skin is not set',
+      severity: 'caution',
+      why: 'Set where it moves for this client; very oily skin is set everywhere.',
+      find: (on) => {
+        const oily = oilyOf(on);
+        const base = on.steps.find((s) => s.role === 'base');
+        if (oily.length === 0 || !base || on.steps.some((s) => s.role === 'powder')) return [];
+        const step: Step = {
+          ...newStep('powder', idBeside(base.id, 'a2'), placesOf(oily)),
+          title: msg`Set where it shines`,
+          doseMgPerCm2: 0.35,
+        };
+        return [
+          found(
+            [base],
+            msg`Oily at ${oily.join(', ')}, and no powder sets it.`,
+            added(on, step, msg`Add powder there`),
+          ),
+        ];
+      },
+    },
+    {
+      id: 'dewy-base-on-oily',
+      name: 'Dewy base on oily skin',
+      severity: 'note',
+      why: 'Two shines meet: choose satin or matte where the skin gives its own.',
+      find: (on) =>
+        on.chart.client.features.oily.length < 2
+          ? []
+          : on.steps
+              .filter((s) => s.role === 'base' && on.products(s).some((p) => p.finish === 'dewy'))
+              .map((s) =>
+                found(
+                  [s],
+                  msg`${s.title} is dewy on skin that shines by itself.`,
+                  on.another(s, finishIs('matte', 'natural', 'satin')),
+                ),
+              ),
+    },
+    {
+      id: 'matte-on-dry',
+      name: 'Matte on dry skin',
+      severity: 'note',
+      why: 'Matte bases and much powder show every dry patch.',
+      find: (on) => {
+        const dry = drynessInWords(on.chart.client.features);
+        return dry
+          ? on.steps
+              .filter((s) => s.role === 'base' && on.products(s).some((p) => p.finish === 'matte'))
+              .map((s) =>
+                found(
+                  [s],
+                  msg`${s.title} is matte on ${dry}: patches will show.`,
+                  on.another(s, finishIs('natural', 'satin', 'dewy')),
+                ),
+              )
+          : [];
+      },
+    },
+    {
+      id: HOLDS_THE_HOURS,
+      name: 'It did not hold so long before',
+      severity: 'note',
+      why: 'The studio’s own looks at worn faces judge the hours, where there are three or more of what stands there; until then the trade’s usual rules do. The days it was worn on were no random choice.',
+      find: (on) => {
+        const hours = on.chart.occasion.hoursToLast;
+        const weak = wearOutlook(
+          on.wears,
+          {
+            worn: wornByZone({ steps: on.steps.map(({ variant: _worked, ...step }) => step) }),
+            setting: wearSettingOf(on.chart),
+          },
+          hours,
         )
-        .map((s) =>
-          found([s], `${s.title} leaves the glue no time to get tacky.`, {
-            label: 'Wait 45 seconds',
-            apply: changed(s.id, (x) => ({ ...x, waitMinutes: 0.75 })),
+          .filter((one) => one.product >= ENOUGH_WEARS && one.holds.mean < MUST_HOLD)
+          .sort((a, b) => a.holds.mean - b.holds.mean);
+        // Faces fail together: of one step the weakest place speaks.
+        const lips = weak.find(({ zone }) => zone === 'mouth');
+        const skin = weak.find(({ zone }) => zone !== 'mouth');
+        return [
+          { one: skin, role: 'base' as const },
+          { one: lips, role: 'lip' as const },
+        ].flatMap(({ one, role }) => {
+          const step = on.steps.filter((s) => s.role === role && s.use.length > 0).at(-1);
+          if (!one || !step) return [];
+          const due = dueMinutes(one.curve, TOUCH_UP_AT, hours * 60);
+          const near =
+            due === null
+              ? ''
+              : msg` Something longer-wearing, or a touch-up near ${Math.max(1, Math.round(due / 60))} h.`;
+          return [
+            {
+              steps: [step],
+              severity: one.holds.high < MUST_HOLD ? ('caution' as const) : ('note' as const),
+              message: msg`${step.title}, ${trialZoneWords(one.zone)}, to ${hours} h: ${outlookWords(one)}.${near}`,
+            },
+          ];
+        });
+      },
+    },
+    {
+      id: 'no-spray-for-long',
+      name: 'Long hours without a setting spray',
+      severity: 'caution',
+      why: 'Ten hours want a holding spray, dried, and last.',
+      find: (on) => {
+        const { hoursToLast } = on.chart.occasion;
+        const end = on.steps.at(-1);
+        if (
+          !on.day.long ||
+          !end ||
+          on.steps.some(
+            (s) => s.wants.kinds.includes('spray') || on.products(s).some((p) => p.kind === 'spray'),
+          ) ||
+          !on.steps.some((s) => s.role === 'base')
+        )
+          return [];
+        const step: Step = {
+          ...newStep('base', idBeside(end.id, 'a3'), [{ guide: 'zone.wholeFace', side: 'both' }]),
+          phase: 'finish',
+          role: 'care',
+          title: msg`Spray to hold it`,
+          shade: null,
+          wants: { kinds: ['spray'] },
+          tool: 'none',
+          technique: 'spray',
+          handsOnMinutes: 2,
+          waitMinutes: 1,
+        };
+        const base = on.steps.find((s) => s.role === 'base')!;
+        return [
+          found(
+            [base],
+            msg`It has to last ${hoursToLast} hours and nothing fixes it.`,
+            added(on, step, msg`Add a holding spray`, last),
+          ),
+        ];
+      },
+    },
+    {
+      id: 'hydrating-spray-for-long',
+      name: 'A soft spray for long hours',
+      severity: 'note',
+      why: 'Hydrating sprays melt powder in; strong hold is for long days and heat.',
+      find: (on) => {
+        if (on.chart.occasion.hoursToLast < 10) return [];
+        const sprays = on.steps.filter((s) => on.products(s).some((p) => p.kind === 'spray'));
+        return sprays.length > 0 &&
+          sprays.every((s) => on.products(s).every((p) => p.kind !== 'spray' || p.finish === 'dewy'))
+          ? [
+              found(
+                sprays,
+                msg`Only a soft spray for ${on.chart.occasion.hoursToLast} hours.`,
+                on.another(sprays[0]!, ({ use }) => use.every((u) => u.product.finish !== 'dewy')),
+              ),
+            ]
+          : [];
+      },
+    },
+    {
+      id: 'lip-for-long',
+      name: 'A lip that will not last',
+      severity: 'note',
+      why: 'Glossy and sheer lips are gone after a meal: long-wear, or touch-ups at known hours.',
+      find: (on) =>
+        (on.chart.occasion.hoursToLast < 6 && !on.day.meals) || on.chart.client.features.age === 'child'
+          ? []
+          : on.steps
+              .filter(
+                (s) =>
+                  s.role === 'lip' &&
+                  !says(s.note, 'touch-up') &&
+                  on
+                    .products(s)
+                    .some(
+                      (p) =>
+                        p.kind === 'lip colour' &&
+                        !propertiesOf(p).transferProof &&
+                        propertiesOf(p).wearHours < 4,
+                    ),
+              )
+              .map((s) =>
+                found(
+                  [s],
+                  msg`${s.title} will be gone before ${on.chart.occasion.hoursToLast} hours${on.day.meals ? msg` and a meal` : ''}: pack it for touch-ups.`,
+                  {
+                    label: msg`Pack it for touch-ups`,
+                    apply: changed(s.id, (x) => ({
+                      ...x,
+                      note: msg`${x.note}${x.note === '' ? '' : ' '}Packed for touch-ups.`,
+                    })),
+                  },
+                ),
+              ),
+    },
+    {
+      id: 'gloss-in-wind',
+      name: 'Gloss in the wind',
+      severity: 'note',
+      why: 'Hair blown across the face sticks to a wet lip and draws it over the cheek: satin, matte or blotted.',
+      find: (on) =>
+        !on.day.wind
+          ? []
+          : on.steps
+              .filter(
+                (s) =>
+                  s.role === 'lip' &&
+                  on
+                    .products(s)
+                    .some((p) => p.kind === 'lip colour' && (p.finish === 'dewy' || p.finish === 'shimmer')),
+              )
+              .map((s) =>
+                found(
+                  [s],
+                  msg`${s.title} stays wet, and the day is windy: hair will stick to it.`,
+                  on.another(s, finishIs('matte', 'satin', 'natural')),
+                ),
+              ),
+    },
+    {
+      id: 'lip-bleeds',
+      name: 'The lip may bleed',
+      severity: 'caution',
+      why: 'On lip lines a creamy or glossy edge runs: a fine liner and powder hold it.',
+      find: (on) => {
+        const has = (holds: (side: Features) => boolean): boolean =>
+          sidesWhere(on.chart.client.features, holds).length > 0;
+        const lined = has(({ lines }) => lines.includes('lip'));
+        if (!lined && !has(({ lipEdge }) => lipEdge === 'blurred')) return [];
+        const lips = on.steps.filter((s) => s.role === 'lip');
+        const held = on.steps.some(
+          (s) =>
+            (s.role === 'lip' || s.role === 'lip line') && on.products(s).some((p) => p.kind === 'lip liner'),
+        );
+        if (lips.length === 0 || held) return [];
+        return [
+          found(
+            lips,
+            msg`${lined ? msg`Lip lines` : msg`A blurred lip edge`}, and no liner holds ${lined ? msg`the edge` : msg`it`}.`,
+            linersFor(on),
+          ),
+        ];
+      },
+    },
+    {
+      id: 'matte-lip-unprepared',
+      name: 'Matte lip without balm',
+      severity: 'note',
+      why: 'Balm goes on first, and off again, so that a matte lip does not flake.',
+      find: (on) => {
+        const matte = on.steps.find(
+          (s) =>
+            s.role === 'lip' && on.products(s).some((p) => p.finish === 'matte' && p.kind === 'lip colour'),
+        );
+        const balm = on.steps.some(
+          (s) =>
+            ['clean', 'prep', 'prime'].includes(s.phase) &&
+            (says(s.title + s.note, 'balm') || s.placements.some((p) => 'guide' in p && p.guide === 'lips')),
+        );
+        if (!matte || balm) return [];
+        const step: Step = {
+          ...newStep('base', idBeside(matte.id, 'a5'), [{ guide: 'lips', side: 'both' }]),
+          phase: 'prep',
+          role: 'care',
+          title: msg`Lip balm`,
+          shade: null,
+          wants: { kinds: [] },
+          doseMgPerCm2: 0,
+          tool: 'spatula',
+          handsOnMinutes: 0.5,
+          note: msg`Wiped off before the lip.`,
+        };
+        const early = on.steps.find((s) => ['clean', 'prep', 'prime'].includes(s.phase));
+        const noted = early
+          ? changed(early.id, (s) => ({
+              ...s,
+              note: msg`${s.note}${s.note === '' ? '' : ' '}Lip balm on now; wiped off before the lip.`,
+            }))
+          : null;
+        return [
+          found([matte], msg`${matte.title} is matte, and no balm is laid before.`, {
+            label: msg`Add balm first`,
+            apply: noted ?? ((chart) => withStep(chart, step)),
           }),
-        ),
-  },
-  {
-    id: 'no-last-look',
-    name: 'No last look',
-    severity: 'note',
-    why: 'Step back: daylight, flash, left against right, cheeks again now that the lip is on.',
-    find: (on) =>
-      on.steps.some((s) => s.phase === 'finish') || !on.steps.some((s) => s.role === 'base')
-        ? []
-        : on.steps.slice(-1).map((s) =>
-            found([s], 'The chart ends without a last look in daylight and flash.', {
-              label: 'Add a last look',
-              apply: (chart) =>
-                last(chart, {
-                  ...newStep('adornment', idBeside(s.id, 'a6')),
-                  role: 'care',
-                  title: 'Step back: daylight, flash, left against right',
-                  tool: 'none',
-                  handsOnMinutes: 3,
-                  note: 'Cheeks again now that the lip is on; what was corrected is noted.',
-                }),
+        ];
+      },
+    },
+    {
+      id: 'glue-not-tacky',
+      name: 'Lash glue gets no time',
+      severity: 'caution',
+      why: 'A band is laid when its glue is tacky, about 45 seconds; wet it slides.',
+      find: (on) =>
+        on.steps
+          .filter(
+            (s) =>
+              s.phase === 'lashes' && on.products(s).some((p) => p.kind === 'lashes') && s.waitMinutes < 0.5,
+          )
+          .map((s) =>
+            found([s], msg`${s.title} leaves the glue no time to get tacky.`, {
+              label: msg`Wait 45 seconds`,
+              apply: changed(s.id, (x) => ({ ...x, waitMinutes: 0.75 })),
             }),
           ),
-  },
-  {
-    id: 'shine-everywhere',
-    name: 'Light everywhere',
-    severity: 'note',
-    why: 'Little is more: none of the light shows when all of the face shines.',
-    find: (on) => {
-      const shiny = on.steps.filter(
-        (s) =>
-          ['base', 'bronze', 'blush', 'highlight', 'powder'].includes(s.role) && on.products(s).some(isShiny),
-      );
-      if (shiny.length <= 3) return [];
-      const dimmed = [...shiny]
-        .reverse()
-        .map((s) => on.another(s, finishIs('matte', 'natural', 'satin')))
-        .find((fix) => fix !== undefined);
-      return [found(shiny, `${shiny.length} layers of the face shine.`, dimmed)];
     },
-  },
-];
+    {
+      id: 'no-last-look',
+      name: 'No last look',
+      severity: 'note',
+      why: 'Step back: daylight, flash, left against right, cheeks again now that the lip is on.',
+      find: (on) =>
+        on.steps.some((s) => s.phase === 'finish') || !on.steps.some((s) => s.role === 'base')
+          ? []
+          : on.steps.slice(-1).map((s) =>
+              found([s], msg`The chart ends without a last look in daylight and flash.`, {
+                label: msg`Add a last look`,
+                apply: (chart) =>
+                  last(chart, {
+                    ...newStep('adornment', idBeside(s.id, 'a6')),
+                    role: 'care',
+                    title: msg`Step back: daylight, flash, left against right`,
+                    tool: 'none',
+                    handsOnMinutes: 3,
+                    note: msg`Cheeks again now that the lip is on; what was corrected is noted.`,
+                  }),
+              }),
+            ),
+    },
+    {
+      id: 'shine-everywhere',
+      name: 'Light everywhere',
+      severity: 'note',
+      why: 'Little is more: none of the light shows when all of the face shines.',
+      find: (on) => {
+        const shiny = on.steps.filter(
+          (s) =>
+            ['base', 'bronze', 'blush', 'highlight', 'powder'].includes(s.role) &&
+            on.products(s).some(isShiny),
+        );
+        if (shiny.length <= 3) return [];
+        const dimmed = [...shiny]
+          .reverse()
+          .map((s) => on.another(s, finishIs('matte', 'natural', 'satin')))
+          .find((fix) => fix !== undefined);
+        return [found(shiny, msg`${shiny.length} layers of the face shine.`, dimmed)];
+      },
+    },
+  ],
+);

@@ -1,5 +1,6 @@
 import { deltaE2000, hueOf } from '../../colour';
 import { ashOf, depth, isDeep, isLined, steps, when, type Judge } from './judge';
+import { msg } from '../../messages';
 
 /** A lighter concealer: no more than what reads as light, never a reverse mask. */
 export const brighten: Judge = (seen, wearer, how) => {
@@ -15,16 +16,16 @@ export const brighten: Judge = (seen, wearer, how) => {
       over: shown + 0.25,
       words:
         shown > 0
-          ? `shows ${steps(shown)} deeper than the skin round it`
-          : `shows only ${steps(shown)} lighter`,
+          ? msg`shows ${steps(shown)} deeper than the skin round it`
+          : msg`shows only ${steps(shown)} lighter`,
     }),
     ...when(shown < most - slack, {
       part: 'depth',
       name: 'mask',
       over: most - shown,
-      words: `shows ${steps(shown)} lighter than the skin round it: a reverse mask`,
+      words: msg`shows ${steps(shown)} lighter than the skin round it: a reverse mask`,
     }),
-    ...ashOf(seen, wearer, strict ? 0.68 : 0.6, strict ? 0.55 : 0.45, 'reads grey'),
+    ...ashOf(seen, wearer, strict ? 0.68 : 0.6, strict ? 0.55 : 0.45, msg`reads grey`),
   ];
 };
 
@@ -38,15 +39,15 @@ export const cover: Judge = (seen, wearer, how) => {
       part: 'depth',
       name: 'halo',
       over: low - shown,
-      words: `shows ${steps(shown)} lighter than the skin round it: a halo`,
+      words: msg`shows ${steps(shown)} lighter than the skin round it: a halo`,
     }),
     ...when(shown > high, {
       part: 'depth',
       name: 'deeper than the skin',
       over: shown - high,
-      words: `shows ${steps(shown)} deeper than the skin round it`,
+      words: msg`shows ${steps(shown)} deeper than the skin round it`,
     }),
-    ...ashOf(seen, wearer, how === 'propose' ? 0.7 : 0.6, how === 'propose' ? 0.6 : 0.45, 'reads grey'),
+    ...ashOf(seen, wearer, how === 'propose' ? 0.7 : 0.6, how === 'propose' ? 0.6 : 0.45, msg`reads grey`),
   ];
 };
 
@@ -65,13 +66,13 @@ export const baseWithin =
         part: 'depth',
         name: 'mask',
         over: least - own,
-        words: `is ${own < 0 ? `${steps(own)} lighter` : `only ${steps(own)} deeper`}: the joint shows`,
+        words: msg`is ${own < 0 ? msg`${steps(own)} lighter` : msg`only ${steps(own)} deeper`}: the joint shows`,
       }),
       ...when(own > most + slack, {
         part: 'depth',
         name: 'stripe',
         over: own - most,
-        words: `is ${own > 0 ? `${steps(own)} deeper` : `only ${steps(own)} lighter`}: the joint shows`,
+        words: msg`is ${own > 0 ? msg`${steps(own)} deeper` : msg`only ${steps(own)} lighter`}: the joint shows`,
       }),
     ];
   };
@@ -88,17 +89,17 @@ export const base: Judge = ({ own, shown }, { skin }, how) => {
   const by = depth(own, skin);
   const way =
     Math.abs(by) >= 0.3
-      ? `, ${steps(by)} ${by > 0 ? 'deeper' : 'lighter'}`
+      ? `, ${steps(by)} ${by > 0 ? msg`deeper` : msg`lighter`}`
       : hueOf(own) > hueOf(skin) + 3
-        ? ', yellower'
+        ? msg`, yellower`
         : hueOf(own) < hueOf(skin) - 3
-          ? ', pinker'
+          ? msg`, pinker`
           : '';
   return when(off, {
     part: 'depth',
     name: 'mask',
     over: inPan - BASE_WITHIN,
-    words: `is ${inPan.toFixed(1)} from face, neck and decollete${way}: a mask, and a tide line at the jaw`,
+    words: msg`is ${inPan.toFixed(1)} from face, neck and decollete${way}: a mask, and a tide line at the jaw`,
   });
 };
 
@@ -118,14 +119,14 @@ export const powderOf =
         part: 'depth',
         name: isDeep(skin) || skin[0] < 55 ? 'ash' : 'cast',
         over: Math.max(least - shown, 0.05),
-        words: `shows ${steps(shown)} lighter than the skin: ${isDeep(skin) || skin[0] < 55 ? 'ashy' : 'a cast'}`,
+        words: msg`shows ${steps(shown)} lighter than the skin: ${isDeep(skin) || skin[0] < 55 ? msg`ashy` : msg`a cast`}`,
       }),
       ...when(tooDeep, {
         part: 'depth',
         name: 'patch',
         over: Math.max(shown - most, own - 1.3),
-        words: `shows ${steps(shown)} deeper than the skin, ${steps(own)} in the pan: a patch`,
+        words: msg`shows ${steps(shown)} deeper than the skin, ${steps(own)} in the pan: a patch`,
       }),
-      ...ashOf(seen, wearer, strict ? 0.72 : 0.6, 0, 'reads grey'),
+      ...ashOf(seen, wearer, strict ? 0.72 : 0.6, 0, msg`reads grey`),
     ];
   };

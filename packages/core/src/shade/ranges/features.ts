@@ -1,6 +1,7 @@
 import { chromaOf, depthOf, hueOf, lightnessAtDepth, type Lab } from '../../colour';
 import type { Features } from '../../face';
 import { depth, hueTurn, isDeep, isVeryFair, steps, when, type Judge } from './judge';
+import { msg, term } from '../../messages';
 
 /** Her bare lip as far as it can be guessed without a reading: redder and a little deeper than the skin. */
 export function bareLip([L, a, b]: Lab): Lab {
@@ -36,19 +37,19 @@ export const brow: Judge = ({ own }, { skin, features }, how) => {
       part: 'depth',
       name: 'borrowed brows',
       over: Math.abs(off) - most,
-      words: `is ${steps(off)} ${off > 0 ? 'deeper' : 'lighter'} than ${features.hairTone} brow hair`,
+      words: msg`is ${steps(off)} ${off > 0 ? msg`deeper` : msg`lighter`} than ${term(features.hairTone)} brow hair`,
     }),
     ...when(dark && depth(own, skin) < -0.3, {
       part: 'depth',
       name: 'lighter than the skin',
       over: -depth(own, skin),
-      words: 'is lighter than the skin on dark hair',
+      words: msg`is lighter than the skin on dark hair`,
     }),
     ...when(features.hairTone === 'grey' && warmth > (how === 'propose' ? 10 : 14), {
       part: 'hue',
       name: 'borrowed brows',
       over: warmth / 10,
-      words: 'is warm against grey hair',
+      words: msg`is warm against grey hair`,
     }),
   ];
 };
@@ -63,13 +64,13 @@ export const lid: Judge = ({ own }, { skin, contrast }, how) => {
       part: 'depth',
       name: 'chalk',
       over: -4.2 - off,
-      words: `is ${steps(off)} lighter than the lid: chalky`,
+      words: msg`is ${steps(off)} lighter than the lid: chalky`,
     }),
     ...when(off > most + 2, {
       part: 'depth',
       name: 'patch',
       over: off - most,
-      words: `is ${steps(off)} deeper than the lid: a patch`,
+      words: msg`is ${steps(off)} deeper than the lid: a patch`,
     }),
   ];
 };
@@ -87,14 +88,14 @@ export const socket: Judge = ({ own, finish }, { skin, contrast }, how) => {
       over: 0.8 - off,
       words:
         off < 0
-          ? `is ${steps(off)} lighter than the lid: no shadow`
-          : `is only ${steps(off)} deeper than the lid`,
+          ? msg`is ${steps(off)} lighter than the lid: no shadow`
+          : msg`is only ${steps(off)} deeper than the lid`,
     }),
     ...when(off > most, {
       part: 'depth',
       name: 'patch',
       over: off - most,
-      words: `is ${steps(off)} deeper than the lid: a patch`,
+      words: msg`is ${steps(off)} deeper than the lid: a patch`,
     }),
   ];
 };
@@ -113,19 +114,19 @@ export const lip: Judge = ({ own, shown }, { skin }, how) => {
       part: 'depth',
       name: 'chalk',
       over: lighter - most,
-      words: `shows ${steps(lighter)} lighter than the skin: chalk`,
+      words: msg`shows ${steps(lighter)} lighter than the skin: chalk`,
     }),
     ...when(lighter > most + 6 && !pale && isDeep(skin), {
       part: 'depth',
       name: 'chalk',
       over: lighter - most,
-      words: `shows ${steps(lighter)} lighter than the skin: it stands off deep skin`,
+      words: msg`shows ${steps(lighter)} lighter than the skin: it stands off deep skin`,
     }),
     ...when(dull && turn < 60 && depth(own, bare) < 2, {
       part: 'chroma',
       name: 'chalk',
       over: 1 - chromaOf(own) / chromaOf(bare),
-      words: 'has less colour than the lip itself: it looks pale',
+      words: msg`has less colour than the lip itself: it looks pale`,
     }),
   ];
 };

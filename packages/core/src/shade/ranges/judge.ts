@@ -9,6 +9,7 @@ import {
 } from '../../colour';
 import { sidesWhere, type Features } from '../../face';
 import type { Finish } from '../../kit';
+import { msg } from '../../messages';
 
 /** On whom a colour is judged. */
 export type Wearer = {
@@ -59,7 +60,7 @@ export const isVeryFair = (skin: Lab): boolean => skin[0] > VERY_FAIR_SKIN_L;
 
 /** '1.5 steps'. */
 export const steps = (n: number): string =>
-  `${Math.abs(n).toFixed(1)} step${Math.abs(n).toFixed(1) === '1.0' ? '' : 's'}`;
+  msg`${Math.abs(n).toFixed(1)} step${Math.abs(n).toFixed(1) === '1.0' ? '' : msg`s`}`;
 /** From one hue to another the short way, degrees. */
 export const hueTurn = (from: number, to: number): number => ((to - from + 540) % 360) - 180;
 
@@ -94,6 +95,6 @@ export function ashOf(
     part: 'chroma',
     name: 'ash',
     over: lacking,
-    words: `${words} (${Math.round(Math.min(share, ownShare) * 100)} % of the colour the skin would have)`,
+    words: msg`${words} (${Math.round(Math.min(share, ownShare) * 100)} % of the colour the skin would have)`,
   });
 }

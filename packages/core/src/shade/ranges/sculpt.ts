@@ -11,6 +11,7 @@ import {
   when,
   type Judge,
 } from './judge';
+import { msg } from '../../messages';
 
 /** Steps on lined skin are eased to this share. */
 export const LINED_EASE = 0.8;
@@ -46,7 +47,7 @@ export const contour: Judge = (seen, wearer, how, asked) => {
       part: 'depth',
       name: 'lighter than the skin',
       over: -own,
-      words: `is ${steps(own)} lighter than the skin: a shadow is deeper`,
+      words: msg`is ${steps(own)} lighter than the skin: a shadow is deeper`,
     }),
     ...when(own >= -0.2 && (own < lowOwn || shown < low), {
       part: 'depth',
@@ -54,14 +55,14 @@ export const contour: Judge = (seen, wearer, how, asked) => {
       over: Math.max(lowOwn - own, low - shown, 0.01),
       words:
         own < lowOwn
-          ? `is only ${steps(Math.max(0, own))} deeper than the skin, too little to set anything back`
-          : `shows only ${steps(Math.max(0, shown))} deeper at this dose`,
+          ? msg`is only ${steps(Math.max(0, own))} deeper than the skin, too little to set anything back`
+          : msg`shows only ${steps(Math.max(0, shown))} deeper at this dose`,
     }),
     ...when(shown > high || own > highOwn, {
       part: 'depth',
       name: 'stripe',
       over: Math.max(shown - high, own - highOwn),
-      words: `shows ${steps(shown)} deeper than the skin, ${steps(own)} in the pan: a stripe${lined ? ' on lined skin' : ''}`,
+      words: msg`shows ${steps(shown)} deeper than the skin, ${steps(own)} in the pan: a stripe${lined ? msg` on lined skin` : ''}`,
     }),
     ...(own > 0
       ? ashOf(
@@ -69,14 +70,14 @@ export const contour: Judge = (seen, wearer, how, asked) => {
           wearer,
           fair ? 0.4 : how === 'propose' ? 0.62 : 0.55,
           fair ? 0.2 : how === 'propose' ? 0.5 : 0.4,
-          'reads grey',
+          msg`reads grey`,
         )
       : []),
     ...when(fair && own > 0 && warm, {
       part: 'hue',
       name: 'orange',
       over: chromaShare(seen.own, skin) - 1,
-      words: 'is warm for skin this fair: it turns orange',
+      words: msg`is warm for skin this fair: it turns orange`,
     }),
   ];
 };
@@ -94,40 +95,40 @@ export const bronzer: Judge = (seen, wearer, how) => {
       part: 'depth',
       name: 'lighter than the skin',
       over: -own,
-      words: `is ${steps(own)} lighter than the skin`,
+      words: msg`is ${steps(own)} lighter than the skin`,
     }),
     ...when(own >= -0.2 && (own < (strict ? 0.8 : 0.4) || shown < (strict ? 0.3 : 0.12)), {
       part: 'depth',
       name: 'does nothing',
       over: Math.max(0.8 - own, 0.3 - shown, 0.01),
-      words: `shows only ${steps(Math.max(0, shown))} deeper than the skin`,
+      words: msg`shows only ${steps(Math.max(0, shown))} deeper than the skin`,
     }),
     ...when(shown > (strict ? 2.1 : 2.7) || own > (strict ? 4.2 : 5.2), {
       part: 'depth',
       name: 'heavy',
       over: Math.max(shown - 2.1, own - 4.2),
-      words: `shows ${steps(shown)} deeper than the skin, ${steps(own)} in the pan: mud`,
+      words: msg`shows ${steps(shown)} deeper than the skin, ${steps(own)} in the pan: mud`,
     }),
     ...(own > 0
-      ? ashOf(seen, wearer, strict ? 0.75 : 0.65, strict ? 0.7 : 0.5, 'reads grey where warmth is wanted')
+      ? ashOf(seen, wearer, strict ? 0.75 : 0.65, strict ? 0.7 : 0.5, msg`reads grey where warmth is wanted`)
       : []),
     ...when(undertone === 'cool' && golden && turn > (strict ? 5 : 6), {
       part: 'hue',
       name: 'orange',
       over: turn,
-      words: 'is golden on a pink undertone: it looks orange',
+      words: msg`is golden on a pink undertone: it looks orange`,
     }),
     ...when(undertone === 'olive' && pink, {
       part: 'hue',
       name: 'ash',
       over: -turn,
-      words: 'is pink on an olive undertone: it looks grey',
+      words: msg`is pink on an olive undertone: it looks grey`,
     }),
     ...when(isVeryFair(skin) && own > 0 && hueOf(seen.own) > 68 && chromaShare(seen.own, skin) > 1.3, {
       part: 'hue',
       name: 'orange',
       over: chromaShare(seen.own, skin) - 1,
-      words: 'is golden for skin this fair: it may turn orange',
+      words: msg`is golden for skin this fair: it may turn orange`,
     }),
   ];
 };
@@ -146,19 +147,19 @@ export const blush: Judge = (seen, { skin }, how) => {
       part: 'depth',
       name: 'chalk',
       over: Math.max(low - shown, 0.1),
-      words: `shows ${steps(shown)} lighter than the skin: chalky`,
+      words: msg`shows ${steps(shown)} lighter than the skin: chalky`,
     }),
     ...when(shown > (strict ? 3 : 3.5), {
       part: 'depth',
       name: 'heavy',
       over: shown - 3,
-      words: `shows ${steps(shown)} deeper than the skin: heavy`,
+      words: msg`shows ${steps(shown)} deeper than the skin: heavy`,
     }),
     ...when(faint, {
       part: 'chroma',
       name: 'hardly shows',
       over: Math.max(0.01, 8 - strength),
-      words: 'is near the skin’s own colour and hardly shows',
+      words: msg`is near the skin’s own colour and hardly shows`,
     }),
   ];
 };
@@ -183,25 +184,25 @@ export const light: Judge = (seen, wearer, how) => {
       part: 'depth',
       name: 'deeper than the skin',
       over: own,
-      words: `is ${steps(own)} deeper than the skin: light deeper than skin looks like dirt`,
+      words: msg`is ${steps(own)} deeper than the skin: light deeper than skin looks like dirt`,
     }),
     ...when(own <= 0.2 && own > least, {
       part: 'depth',
       name: 'does nothing',
       over: own - least,
-      words: `is only ${steps(own)} lighter than the skin: it does not show`,
+      words: msg`is only ${steps(own)} lighter than the skin: it does not show`,
     }),
     ...when(own < most, {
       part: 'depth',
       name: isDeep(skin) ? 'ash' : 'mask',
       over: most - own,
-      words: `is ${steps(own)} lighter than the skin${isDeep(skin) ? ': icy, and ash on deep skin' : ''}`,
+      words: msg`is ${steps(own)} lighter than the skin${isDeep(skin) ? msg`: icy, and ash on deep skin` : ''}`,
     }),
     ...when(own < 0 && share < icy, {
       part: 'chroma',
       name: 'ash',
       over: icy - share,
-      words: 'is icy: on this depth it reads as ash, gold or rose gold does not',
+      words: msg`is icy: on this depth it reads as ash, gold or rose gold does not`,
     }),
   ];
 };

@@ -1,0 +1,2 @@
+export * from './msg';
+export * from './tables';

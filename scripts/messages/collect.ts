@@ -1,0 +1,125 @@
+import { readdirSync } from 'node:fs';
+import path from 'node:path';
+import ts from 'typescript';
+
+/** A message with where it is told, and a text on a screen that is told in English alone. */
+export type Collected = {
+  readonly messages: ReadonlyMap<string, string>;
+  readonly untold: readonly string[];
+};
+
+const SHOWN = new Set([
+  'label',
+  'title',
+  'aria-label',
+  'placeholder',
+  'words',
+  'hint',
+  'detail',
+  'aria-description',
+]);
+/** Pages for whoever builds the app, and tests. */
+const NOT_SHOWN = /\.(test|testing)\.tsx?$|\/gallery[/.]|\/test\/|\/dist\/|\/node_modules\//;
+
+/** Every source file of the app, the server, core and the contract that tells something. */
+export function sources(root: string): string[] {
+  const under = (folder: string): string[] =>
+    readdirSync(path.join(root, folder), { recursive: true, encoding: 'utf8' }).map(
+      (file) => `${folder}/${file}`,
+    );
+  return ['app', 'packages/core/src', 'packages/contract/src', 'server/src']
+    .flatMap(under)
+    .filter((file) => /\.tsx?$/.test(file) && !NOT_SHOWN.test(file))
+    .sort();
+}
+
+const textOf = (node: ts.TemplateLiteral): string =>
+  ts.isTemplateExpression(node)
+    ? node.head.text + node.templateSpans.map(({ literal }, i) => `{{${i}}}${literal.text}`).join('')
+    : node.text;
+
+/** Whether a text says something to somebody: it has letters. */
+const says = (text: string): boolean => /\p{L}/u.test(text);
+
+/** All messages of the source, by their key. Terms are found by their type: every word it can be. */
+export function collect(root: string): Collected {
+  const config = ts.readConfigFile(path.join(root, 'app/tsconfig.json'), ts.sys.readFile).config;
+  const { options } = ts.parseJsonConfigFileContent(config, ts.sys, path.join(root, 'app'));
+  const files = sources(root);
+  const program = ts.createProgram(
+    files.map((file) => path.join(root, file)),
+    { ...options, noEmit: true },
+  );
+  const checker = program.getTypeChecker();
+  const messages = new Map<string, string>();
+  const untold: string[] = [];
+
+  const literalsOf = (type: ts.Type): string[] =>
+    type.isUnion() ? type.types.flatMap(literalsOf) : type.isStringLiteral() ? [type.value] : [];
+
+  for (const file of files) {
+    const source = program.getSourceFile(path.join(root, file));
+    if (!source) continue;
+    const at = (node: ts.Node): string =>
+      `${file}:${source.getLineAndCharacterOfPosition(node.getStart(source)).line + 1}`;
+    const add = (key: string, node: ts.Node): void => {
+      if (says(key.replace(/\{\{\d+\}\}/g, '')) && !messages.has(key)) messages.set(key, at(node));
+    };
+    const addTerms = (expression: ts.Expression): void => {
+      for (const word of literalsOf(checker.getTypeAtLocation(expression))) add(word, expression);
+    };
+    const leaves = (node: ts.Node, asked: (name: string) => boolean, name: string): void => {
+      if (ts.isPropertyAssignment(node))
+        leaves(node.initializer, asked, node.name.getText(source).replace(/['"]/g, ''));
+      else if (ts.isStringLiteralLike(node)) {
+        if (asked(name)) add(node.text, node);
+      } else if (!ts.isFunctionLike(node) && !ts.isTemplateExpression(node))
+        ts.forEachChild(node, (child) => leaves(child, asked, name));
+    };
+    const visit = (node: ts.Node): void => {
+      if (ts.isTaggedTemplateExpression(node)) {
+        const { tag, template } = node;
+        if (ts.isIdentifier(tag) && tag.text === 'msg') add(textOf(template), node);
+        else if (ts.isCallExpression(tag) && tag.expression.getText(source) === 'plural')
+          add(textOf(template), node);
+      } else if (ts.isCallExpression(node) && ts.isIdentifier(node.expression)) {
+        const [first, second] = node.arguments;
+        if (node.expression.text === 'messages' && first) leaves(first, () => true, '');
+        else if (
+          node.expression.text === 'messagesIn' &&
+          first &&
+          second &&
+          ts.isArrayLiteralExpression(first)
+        ) {
+          const names = new Set(first.elements.map((name) => (ts.isStringLiteral(name) ? name.text : '')));
+          leaves(second, (name) => names.has(name), '');
+        } else if (node.expression.text === 'term' && first) addTerms(first);
+      } else if (ts.isJsxText(node) && /\p{L}{2}/u.test(node.text))
+        untold.push(`${at(node)} ${node.text.trim()}`);
+      else if (ts.isJsxAttribute(node)) {
+        const name = node.name.getText(source);
+        if (name === 'options' && node.initializer && ts.isJsxExpression(node.initializer)) {
+          const list = node.initializer.expression && checker.getTypeAtLocation(node.initializer.expression);
+          const one = list && checker.getIndexTypeOfType(list, ts.IndexKind.Number);
+          if (one && !hasWords(node)) for (const word of literalsOf(one)) add(word, node);
+        } else if (
+          SHOWN.has(name) &&
+          node.initializer &&
+          ts.isStringLiteral(node.initializer) &&
+          says(node.initializer.text)
+        )
+          untold.push(`${at(node)} ${node.initializer.text}`);
+      }
+      ts.forEachChild(node, visit);
+    };
+    visit(source);
+  }
+  return { messages, untold };
+}
+
+/** Whether a choice names its options otherwise than by themselves. */
+function hasWords(options: ts.JsxAttribute): boolean {
+  return options.parent.properties.some(
+    (other) => ts.isJsxAttribute(other) && other.name.getText() === 'words',
+  );
+}
