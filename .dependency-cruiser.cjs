@@ -5,13 +5,19 @@ module.exports = {
       name: 'core-is-alone',
       severity: 'error',
       from: { path: '^packages/core/src' },
-      to: { path: '^(packages/contract|server|app|demo|e2e|bench)/' },
+      to: { path: '^(packages/(contract|languages)|server|app|demo|e2e|bench)/' },
     },
     {
       name: 'core-has-no-io',
       severity: 'error',
       from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$' },
       to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'languages-know-core-only',
+      severity: 'error',
+      from: { path: '^packages/languages/src' },
+      to: { path: '^(packages/contract|server|app|demo|e2e|bench)/' },
     },
     {
       name: 'contract-knows-core-only',

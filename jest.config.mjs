@@ -20,6 +20,7 @@ export default {
   projects: [
     plain('core', 'packages/core'),
     plain('contract', 'packages/contract'),
+    plain('languages', 'packages/languages'),
     plain('demo', 'demo'),
     plain('server', 'server'),
     {

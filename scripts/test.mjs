@@ -152,6 +152,7 @@ await stages([
     'server',
     'packages/core',
     'packages/contract',
+    'packages/languages',
     'demo',
     'app/offline',
     'app/offline/page',
@@ -177,10 +178,14 @@ await stages([
     ],
   },
   { name: 'breakages have their places', command: ['tsx', 'scripts/breakages.mjs', '--check'] },
+  { name: 'every message in every language', command: ['tsx', 'scripts/messages/index.ts'] },
   { name: 'published schemas', command: ['tsx', 'scripts/writeSchemas.ts', '--check'] },
 ]);
 // The sweeps over all demo people, looks and kits take minutes: the inner loop goes without.
-await jest('unit', quick ? ['core', 'contract', 'app'] : ['core', 'contract', 'demo', 'app']);
+await jest(
+  'unit',
+  quick ? ['core', 'contract', 'languages', 'app'] : ['core', 'contract', 'languages', 'demo', 'app'],
+);
 
 if (!quick) {
   ensureDebian([...POSTGRES, ...CHROMIUM]);

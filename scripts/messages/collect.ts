@@ -65,16 +65,19 @@ export function collect(root: string): Collected {
     const add = (key: string, node: ts.Node): void => {
       if (says(key.replace(/\{\{\d+\}\}/g, '')) && !messages.has(key)) messages.set(key, at(node));
     };
-    const addTerms = (expression: ts.Expression): void => {
-      for (const word of literalsOf(checker.getTypeAtLocation(expression))) add(word, expression);
+    const contextOf = (node: ts.Expression | undefined): string =>
+      node && ts.isStringLiteral(node) ? `_${node.text}` : '';
+    const addTerms = (expression: ts.Expression, context: string): void => {
+      for (const word of literalsOf(checker.getTypeAtLocation(expression)))
+        if (says(word)) add(`${word}${context}`, expression);
     };
-    const leaves = (node: ts.Node, asked: (name: string) => boolean, name: string): void => {
+    const leaves = (node: ts.Node, asked: (name: string) => boolean, name: string, context: string): void => {
       if (ts.isPropertyAssignment(node))
-        leaves(node.initializer, asked, node.name.getText(source).replace(/['"]/g, ''));
+        leaves(node.initializer, asked, node.name.getText(source).replace(/['"]/g, ''), context);
       else if (ts.isStringLiteralLike(node)) {
-        if (asked(name)) add(node.text, node);
+        if (asked(name) && says(node.text)) add(`${node.text}${context}`, node);
       } else if (!ts.isFunctionLike(node) && !ts.isTemplateExpression(node))
-        ts.forEachChild(node, (child) => leaves(child, asked, name));
+        ts.forEachChild(node, (child) => leaves(child, asked, name, context));
     };
     const visit = (node: ts.Node): void => {
       if (ts.isTaggedTemplateExpression(node)) {
@@ -84,7 +87,7 @@ export function collect(root: string): Collected {
           add(textOf(template), node);
       } else if (ts.isCallExpression(node) && ts.isIdentifier(node.expression)) {
         const [first, second] = node.arguments;
-        if (node.expression.text === 'messages' && first) leaves(first, () => true, '');
+        if (node.expression.text === 'messages' && first) leaves(first, () => true, '', contextOf(second));
         else if (
           node.expression.text === 'messagesIn' &&
           first &&
@@ -92,8 +95,8 @@ export function collect(root: string): Collected {
           ts.isArrayLiteralExpression(first)
         ) {
           const names = new Set(first.elements.map((name) => (ts.isStringLiteral(name) ? name.text : '')));
-          leaves(second, (name) => names.has(name), '');
-        } else if (node.expression.text === 'term' && first) addTerms(first);
+          leaves(second, (name) => names.has(name), '', '');
+        } else if (node.expression.text === 'term' && first) addTerms(first, contextOf(second));
       } else if (ts.isJsxText(node) && /\p{L}{2}/u.test(node.text))
         untold.push(`${at(node)} ${node.text.trim()}`);
       else if (ts.isJsxAttribute(node)) {

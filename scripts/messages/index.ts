@@ -5,14 +5,17 @@ import { collect } from './collect';
 // Every message in every language: says what is missing or no longer told, and fails. --write adds what is missing
 // with an empty translation, in the order of the source, and drops what is gone.
 const root = path.resolve(import.meta.dirname ?? path.dirname(new URL(import.meta.url).pathname), '../..');
+const CATALOGUE = 'packages/languages/src/id.json';
+/** So many problems are said at once, and how many there are. */
+const MOST_SAID = 60;
 const { messages, untold } = collect(root);
-const target = path.join(root, 'packages/languages/src/id.json');
+const target = path.join(root, CATALOGUE);
 const catalogue = JSON.parse(readFileSync(target, 'utf8')) as Record<string, string>;
 
 if (process.argv.includes('--write')) {
   const sorted = [...messages.keys()].sort();
   const next = Object.fromEntries(sorted.map((key) => [key, catalogue[key] ?? '']));
-  writeFileSync(target, `${JSON.stringify(next, null, 1)}\n`);
+  writeFileSync(target, `${JSON.stringify(next, null, 2)}\n`);
 }
 
 const VALUE = /\{\{\d+\}\}/g;
@@ -33,9 +36,7 @@ const problems = [
   ...Object.keys(catalogue).flatMap((key) => (messages.has(key) ? [] : [`no longer told: ${key}`])),
 ];
 if (problems.length > 0) {
-  console.error(problems.slice(0, 40).join('\n'));
-  console.error(
-    `${problems.length} of ${messages.size} messages: npm run messages -- --write lists them for translating`,
-  );
+  const end = `${problems.length} of ${messages.size} messages. npm run messages -- --write puts what is missing into ${CATALOGUE}.`;
+  process.stderr.write(`${[...problems.slice(0, MOST_SAID), end].join('\n')}\n`);
   process.exitCode = 1;
 }

@@ -56,6 +56,7 @@ import { registerAudit } from './team/audit';
 import { registerInvites } from './team/invites';
 import { registerTeam } from './team/routes';
 import { registerVisits } from './visits/routes';
+import { msg } from '@toile/core';
 
 export type AppOptions = {
   readonly pool: pg.Pool;
@@ -295,7 +296,9 @@ function problemFrom(error: unknown): Problem {
   if (status === 400) return problemOf('bad-json');
   if (codeOf(error) === '23505') return problemOf('already-there');
   if (isUnkeepable(error))
-    return problemOf('bad-input', { detail: 'Something in it is out of range, or names what is not there.' });
+    return problemOf('bad-input', {
+      detail: msg`Something in it is out of range, or names what is not there.`,
+    });
   return problemOf(isDatabaseAway(error) ? 'busy' : 'unexpected');
 }
 

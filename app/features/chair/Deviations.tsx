@@ -72,7 +72,7 @@ export function Deviations({ chart, step, kit, onDeviate }: DeviationsProps) {
         chart={chart}
         kit={kit}
         seenAt={step.id}
-        action="Change it next time"
+        action={msg`Change it next time`}
         onTake={(seen, { cause, step: at }) =>
           onDeviate({ kind: 'fault', fault: { seen, cause: cause.id }, note }, at?.id)
         }

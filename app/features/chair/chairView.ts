@@ -73,7 +73,7 @@ export function deviationInWords(d: Deviation): string {
     case 'note':
       return `Noted${note}`;
     case 'next time':
-      return msg`Next time: ${term(d.nextTime ?? msg`keep`)}${note}`;
+      return msg`Next time: ${term(d.nextTime ?? 'keep')}${note}`;
     case 'fault': {
       const known = d.fault ? causeNamed(d.fault.seen, d.fault.cause) : null;
       return known

@@ -24,7 +24,7 @@ export function FaultPanel({ chart, kit, onChange, onSelect }: FaultPanelProps) 
           chart={chart}
           kit={kit}
           seenAt={null}
-          action="Change it in this chart"
+          action={msg`Change it in this chart`}
           onTake={(_seen, { cause, step }) => {
             if (!step) return;
             onChange(withStepChange(chart, step.id, cause.remedy(step)));

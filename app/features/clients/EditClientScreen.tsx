@@ -28,7 +28,7 @@ function Edit({ client, newest, take }: Begun) {
     defaultValues: { name, phone, email, birthYear, guardianConsent, sensitivities, notes },
   });
   const { control, handleSubmit, setError } = details;
-  const draft = useFormDraft(msg`client ${client.id} ${client.revision}`, details);
+  const draft = useFormDraft(`client ${client.id} ${client.revision}`, details);
   const from = (other: ClientAnswer): void => (draft.drop(), take(other));
   const saving = useSaveClient(client, from);
   const save = (over?: ClientAnswer): Promise<void> =>

@@ -29,7 +29,7 @@ export function NewClientScreen() {
   const [failure, setFailure] = useState<string | null>(null);
   const form = useForm({ resolver: yupResolver(clientFormSchema), defaultValues: EMPTY });
   const { control, handleSubmit, setError, formState } = form;
-  const draft = useFormDraft(msg`new client`, form);
+  const draft = useFormDraft('new client', form);
 
   const save = handleSubmit(async (typed) => {
     setFailure(null);

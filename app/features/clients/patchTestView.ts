@@ -11,7 +11,7 @@ export function patchTestInWords(test: PatchTest, now: Date, today: string): str
     case 'laid':
     case 'clear so far': {
       const due = instantInWords(state.dueAt.toISOString(), now);
-      const so = state.is === 'laid' ? 'laid' : msg`clear so far`;
+      const so = state.is === 'laid' ? msg`laid` : msg`clear so far`;
       return `${state.late ? msg`▲ ${so}, to be read since` : msg`${so}, to be read`} ${due}${where}`;
     }
     case 'clear':

@@ -19,7 +19,6 @@ import {
   type LayerKind,
   type PatternForm,
   type PlacedShape,
-  msg,
 } from '@toile/core';
 
 /** One layer on the drawing: its shapes, kind and colour. */
@@ -111,7 +110,7 @@ function FadeAlong({
 }
 
 const patternId = (face: string, kind: LayerKind, ink: string): string =>
-  msg`${face}pattern-${kind.replace(' ', '-')}${ink === PAPER_PATTERN ? '' : ink.slice(1)}`;
+  `${face}pattern-${kind.replace(' ', '-')}${ink === PAPER_PATTERN ? '' : ink.slice(1)}`;
 
 /** Fill patterns, one for each kind in use and each ink it may need on this ground. */
 export function Patterns({

@@ -238,16 +238,16 @@ function Columns({
       {shown.map((column) => (
         <Column key={column} gap="$1">
           <Button
-            label={msg`Column for ${term(column)}`}
+            label={msg`Column for ${term(column, 'column')}`}
             onPress={() => setOpen((o) => (o === column ? null : column))}
           >
-            {`${column}: ${read.mapping[column] ?? msg`not in the file`}`}
+            {`${term(column, 'column')}: ${read.mapping[column] ?? msg`not in the file`}`}
           </Button>
           {open === column ? (
             <Choice
-              label={msg`Which header holds ${term(column)}`}
-              options={[msg`not in the file`, ...read.headers]}
-              chosen={[read.mapping[column] ?? msg`not in the file`]}
+              label={msg`Which header holds ${term(column, 'column')}`}
+              options={['not in the file', ...read.headers]}
+              chosen={[read.mapping[column] ?? 'not in the file']}
               onChange={([header]) => {
                 onChange(column, header === undefined || header === 'not in the file' ? null : header);
                 setOpen(null);

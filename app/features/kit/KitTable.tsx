@@ -77,12 +77,12 @@ export function KitTable({ rows, sorting, onSort, chosen, onChoose, open }: KitT
             >
               <Pressable
                 role="button"
-                aria-label={msg`Sort by ${term(column)}`}
+                aria-label={msg`Sort by ${term(column, 'column')}`}
                 onPress={() => onSort(column)}
                 style={{ minHeight: 44, justifyContent: 'center' }}
               >
                 <Label color="$ink" fontWeight={sorting?.by === column ? '700' : '400'} textAlign="left">
-                  {`${column}${sorting?.by === column ? (sorting.down ? ' ↓' : ' ↑') : ''}`}
+                  {`${term(column, 'column')}${sorting?.by === column ? (sorting.down ? ' ↓' : ' ↑') : ''}`}
                 </Label>
               </Pressable>
             </div>

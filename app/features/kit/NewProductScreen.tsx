@@ -38,7 +38,7 @@ function NewProduct({
 }) {
   const router = useRouter();
   const draft = useDraft(
-    like === null ? [msg`new product`, kind].filter(Boolean).join(', ') : `new product like ${like}`,
+    like === null ? ['new product', kind].filter(Boolean).join(', ') : `new product like ${like}`,
     () => start,
   );
   const form = draft.value;

@@ -7,7 +7,6 @@ import {
   proposedProperties,
   TEXTURES,
   type Lab,
-  messagesIn,
   msg,
   term,
 } from '@toile/core';
@@ -22,8 +21,8 @@ type ProductFieldsProps = {
 };
 
 const GRADES = ['', '0', '1', '2', '3'] as const;
-const GRADE_WORDS = messagesIn([''], {
-  '': 'not tried',
+const gradeWords = () => ({
+  '': msg`not tried`,
   0: `0, ${FLASH_WORDS[0]}`,
   1: `1, ${FLASH_WORDS[1]}`,
   2: `2, ${FLASH_WORDS[2]}`,
@@ -140,7 +139,7 @@ export function ProductFields({ form, errors, onChange }: ProductFieldsProps) {
       <Choice
         label={msg`In a flash, by your own photos`}
         options={GRADES}
-        words={GRADE_WORDS}
+        words={gradeWords()}
         chosen={[form.flashGrade]}
         onChange={([flashGrade]) => flashGrade !== undefined && set({ flashGrade })}
       />
@@ -209,7 +208,7 @@ function WearFields({
         error={errors.wearHours}
       />
       {yesNo(msg`Waterproof`, 'waterproof')}
-      {yesNo('Transfer-proof', 'transferProof')}
+      {yesNo(msg`Transfer-proof`, 'transferProof')}
       <Choice
         label={msg`Can be taken by the ${term(form.measure)}`}
         options={SHARES}

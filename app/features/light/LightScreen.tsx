@@ -147,9 +147,9 @@ function Painted({ chart }: { readonly chart: Chart }) {
         {chart.variants.length > 0 ? (
           <Choice
             label={msg`Variant`}
-            options={[msg`as planned`, ...chart.variants.map((v) => v.id)]}
+            options={['as planned', ...chart.variants.map((v) => v.id)]}
             words={Object.fromEntries(chart.variants.map((v) => [v.id, v.name]))}
-            chosen={[variant ?? msg`as planned`]}
+            chosen={[variant ?? 'as planned']}
             onChange={([v]) => setVariant(v === undefined || v === 'as planned' ? null : v)}
           />
         ) : null}

@@ -63,7 +63,7 @@ export function ImportLooksScreen() {
               <Row
                 key={look.id}
                 title={look.name}
-                detail={look.version === 1 ? 'new' : msg`version ${look.version}`}
+                detail={look.version === 1 ? msg`new` : msg`version ${look.version}`}
                 href={`/looks/${look.id}?ours=1`}
               />
             ))}

@@ -141,9 +141,9 @@ function LookView({
         {look.variants.length > 0 ? (
           <Choice
             label={msg`Variant`}
-            options={[msg`as planned`, ...look.variants.map((v) => v.id)]}
+            options={['as planned', ...look.variants.map((v) => v.id)]}
             words={Object.fromEntries(look.variants.map((v) => [v.id, v.name]))}
-            chosen={[variant ?? msg`as planned`]}
+            chosen={[variant ?? 'as planned']}
             onChange={([v]) => setVariant(v === undefined || v === 'as planned' ? null : v)}
           />
         ) : null}

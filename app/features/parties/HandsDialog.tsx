@@ -52,7 +52,7 @@ export function HandsDialog({ hands, places, busy, failure, onKeep, onRemove, on
       <Choice
         label={msg`Does`}
         options={['makeup', 'hair'] as const}
-        words={{ makeup: 'make-up' }}
+        words={{ makeup: msg`make-up` }}
         chosen={[value.does]}
         onChange={([does]) => does && set({ does })}
       />

@@ -60,7 +60,7 @@ export function HandsPanel({ work }: { readonly work: PartyWork }) {
             key={hands.id}
             title={hands.name}
             detail={[
-              hands.does === 'hair' ? 'hair' : 'make-up',
+              hands.does === 'hair' ? msg`hair` : msg`make-up`,
               plan.places.length > 1 ? (plan.places.find((one) => one.id === hands.at)?.name ?? '') : '',
               msg`sets up in ${hands.setUp} min`,
               hands.pace === undefined || hands.pace === 1 ? '' : paceWords(hands.pace),

@@ -43,7 +43,7 @@ const guestOf = (plan: PartyPlan, visit: Visit): Guest | undefined =>
   plan.guests.find((guest) => guest.id === visit.of);
 const whatOf = (plan: PartyPlan, visit: Visit): string => {
   const guest = guestOf(plan, visit);
-  return !guest ? 'touch-ups' : visit.task === hairOf(guest) ? msg`hair` : 'make-up';
+  return !guest ? msg`touch-ups` : visit.task === hairOf(guest) ? msg`hair` : msg`make-up`;
 };
 /** 'Ada, make-up'. */
 export const visitWords = (plan: PartyPlan, visit: Visit): string =>

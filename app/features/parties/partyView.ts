@@ -125,7 +125,7 @@ export function groupsOf(plan: PartyPlan, { visits }: Pick<Timetable, 'visits'>,
   const sorted = [...visits].sort((a, b) => a.start - b.start);
   const guestOf = (visit: Visit): Guest | undefined => plan.guests.find((guest) => guest.id === visit.of);
   const what = (visit: Visit): string =>
-    visit.task.endsWith('.hair') ? msg`hair` : visit.task.endsWith('.face') ? msg`face` : 'touch-ups';
+    visit.task.endsWith('.hair') ? msg`hair` : visit.task.endsWith('.face') ? msg`face` : msg`touch-ups`;
   const who = (visit: Visit): string => guestOf(visit)?.name ?? msg`Everyone`;
   const by = (visit: Visit): string => nameIn(plan.hands, visit.worker);
   const where = (visit: Visit): string => (visit.chair === null ? '' : nameIn(plan.chairs, visit.chair));

@@ -23,7 +23,7 @@ export function missWords(skill: string, miss: number): string {
   if (kind === 'depth') return msg`${miss.toFixed(1)} of a step`;
   if (kind === 'undertone') return msg`${miss.toFixed(0)} degrees`;
   if (kind === 'corrector' || kind === 'mix') return msg`${miss.toFixed(1)} off the best`;
-  if (kind === 'broken') return miss === 0 ? 'seen' : msg`${miss.toFixed(0)} missed or taken wrongly`;
+  if (kind === 'broken') return miss === 0 ? msg`seen` : msg`${miss.toFixed(0)} missed or taken wrongly`;
   return plural(miss)`1 pair|${miss.toFixed(0)} pairs`;
 }
 
@@ -35,7 +35,7 @@ export function standsWords(one: SkillNow, now: Date): string {
 }
 
 export function dueWords(due: string | null, now: Date): string {
-  if (due === null) return 'new';
+  if (due === null) return msg`new`;
   const days = Math.ceil((Date.parse(due) - now.getTime()) / 86_400_000);
   return days <= 0 ? msg`due today` : plural(days)`tomorrow|in ${days} days`;
 }

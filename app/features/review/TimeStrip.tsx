@@ -25,9 +25,9 @@ export function TimeStrip({ chart, editable, onChange }: TimeStripProps) {
   return (
     <Column gap="$2" role="group" aria-label={msg`Time`}>
       <Body>{timeInWords(answer)}</Body>
-      <Strip name="As it stands" order={given} chart={chart} whole={given.totalMinutes} />
+      <Strip name={msg`As it stands`} order={given} chart={chart} whole={given.totalMinutes} />
       {choices.length > 0 ? (
-        <Strip name="Waits filled" order={woven} chart={chart} whole={given.totalMinutes} />
+        <Strip name={msg`Waits filled`} order={woven} chart={chart} whole={given.totalMinutes} />
       ) : null}
       <Label>{msg`Filled: hands at work. Hatched below: drying. ${saversInWords(savers, chart)}`}</Label>
       <OwnTimings chart={chart} editable={editable} onChange={onChange} />

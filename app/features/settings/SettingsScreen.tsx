@@ -19,7 +19,7 @@ import { StudioManner } from './StudioManner';
 import { StudioZone } from './StudioZone';
 import { LanguageChoice } from './LanguageChoice';
 import { THEME_CHOICES, useThemeChoice } from './theme';
-import { msg } from '@toile/core';
+import { msg, term } from '@toile/core';
 
 /** Who is signed in, how the app looks, charts from elsewhere, signing out. */
 export function SettingsScreen() {
@@ -86,6 +86,7 @@ export function SettingsScreen() {
             <Choice
               label={msg`Light or dark`}
               options={THEME_CHOICES}
+              words={{ light: term('light', 'theme'), dark: term('dark', 'theme') }}
               chosen={[choice]}
               onChange={([c]) => c && choose(c)}
             />

@@ -69,9 +69,9 @@ export function SculptPanel({ context }: { readonly context: ShadeContext }) {
                     key={r.words}
                     fontSize="$1"
                     lineHeight="$1"
-                    color={r.cost >= 1.4 && !r.words.includes('off what is asked') ? '$weld' : '$inkSoft'}
+                    color={r.cost >= 1.4 ? '$weld' : '$inkSoft'}
                   >
-                    {`${r.cost < 0 ? '+ ' : r.cost >= 1.4 && !r.words.includes('off what is asked') ? '▲ ' : ''}${r.words}`}
+                    {`${r.cost < 0 ? '+ ' : r.cost >= 1.4 ? '▲ ' : ''}${r.words}`}
                   </Label>
                 ))}
               </Column>

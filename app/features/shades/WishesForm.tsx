@@ -42,7 +42,7 @@ export function WishesForm({ wishes, onChange }: WishesFormProps) {
             .map((p) => `${p} ${Math.round((100 * weights[p]) / total)} %`)
             .join(
               ', ',
-            )}. For ${zones.map((z) => (z in ZONE_WORDS ? ZONE_WORDS[z as keyof typeof ZONE_WORDS] : z)).join(', ')}, ${term(coverage ?? msg`usual layer`)}${limits.length > 0 ? msg`; only ${limits.join(', ')}` : ''}.`}
+            )}. For ${zones.map((z) => (z in ZONE_WORDS ? ZONE_WORDS[z as keyof typeof ZONE_WORDS] : z)).join(', ')}, ${term(coverage ?? 'usual layer')}${limits.length > 0 ? msg`; only ${limits.join(', ')}` : ''}.`}
         </Label>
         <Button label={msg`Change what is asked`} onPress={() => setOpen((o) => !o)}>
           {open ? msg`Close` : msg`Change`}

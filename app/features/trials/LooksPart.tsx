@@ -130,8 +130,8 @@ function Seen({ trial, now }: Pick<LooksPartProps, 'trial' | 'now'>) {
               role="cell"
               flex={1}
             >{`${row.hour.toFixed(1)} h, ${trialZoneWords(TRIAL_ZONES.find((zone) => zone === row.zone) ?? 'nose')}${
-              row.counts ? '' : `: ${MEASURE_WORDS[row.measure]}, by ${JUDGE_WORDS[row.by]}`
-            }${row.late ? ', after the last planned hour' : ''}`}</Label>
+              row.counts ? '' : msg`: ${MEASURE_WORDS[row.measure]}, by ${JUDGE_WORDS[row.by]}`
+            }${row.late ? msg`, after the last planned hour` : ''}`}</Label>
             <Body role="cell" flex={1} color={row.counts ? '$ink' : '$inkSoft'}>
               {row.right}
             </Body>

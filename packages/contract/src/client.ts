@@ -28,12 +28,11 @@ const uuid = () =>
 
 /** One measurement of a form: an empty field means it was not taken. */
 function measurement(name: MeasurementName) {
-  const { label } = MEASUREMENTS[name];
   return number()
     .transform((value: number, original: unknown) =>
       original === '' || original === null ? undefined : value,
     )
-    .typeError(`${label} is a number in millimetres`);
+    .typeError(() => msg`${MEASUREMENTS[name].label} is a number in millimetres`);
 }
 
 /** Face measurements in mm, all optional: what is missing is inferred. */
@@ -64,7 +63,11 @@ export const clientFormSchema = object({
   phone: string()
     .trim()
     .default('')
-    .test('phone', 'Digits, spaces and + only', (value) => value === '' || phone.test(value)),
+    .test(
+      'phone',
+      () => msg`Digits, spaces and + only`,
+      (value) => value === '' || phone.test(value),
+    ),
   email: string()
     .trim()
     .default('')

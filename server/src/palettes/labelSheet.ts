@@ -53,7 +53,7 @@ export type PanLabel = {
 
 /** Labels in their order, to be cut out: as many pages as it takes. */
 export function labelsPdf(name: string, labels: readonly PanLabel[]): Promise<Buffer> {
-  const { doc, part, ornament, finished } = taggedDocument(`Labels: ${name}`, {
+  const { doc, part, ornament, finished } = taggedDocument(msg`Labels: ${name}`, {
     size: 'A4',
     autoFirstPage: false,
   });

@@ -1,4 +1,4 @@
-import { msg, type CompactNotes } from '@toile/core';
+import { type CompactNotes, msg, term } from '@toile/core';
 import { Body, Column, Label, Line, Subheading, Swatch } from '../../../ui';
 import { dayInWords } from '../../words/dates';
 
@@ -14,7 +14,7 @@ export function CompactNotesPart({ notes }: { readonly notes: CompactNotes }) {
               <Column gap={0} flex={1}>
                 <Body>{`${pan.called} ${pan.name}`}</Body>
                 <Label>
-                  {`${pan.steps.join(', ')}${pan.refillOn ? msg` · fill again by ${dayInWords(pan.refillOn)}, ${pan.because ?? ''}` : ''}`}
+                  {`${pan.steps.join(', ')}${pan.refillOn ? msg` · fill again by ${dayInWords(pan.refillOn)}, ${pan.because === null ? '' : term(pan.because)}` : ''}`}
                 </Label>
               </Column>
             </Line>

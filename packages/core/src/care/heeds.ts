@@ -13,6 +13,7 @@ import {
   STILL,
   type HeedKind,
 } from './heedWords';
+import { messages } from '../messages';
 
 /** Something a client said that is minded before the work, and what is usually done about it. */
 export type Heed = {
@@ -23,7 +24,7 @@ export type Heed = {
   readonly advice: string;
 };
 
-const ADVICE: Readonly<Record<HeedKind, string>> = {
+const ADVICE: Readonly<Record<HeedKind, string>> = messages({
   'open or infected':
     'look first. Sore, open, burnt or infected skin is not worked over: round it, or wait. Single-use tools, nothing back into the kit; whoever treats it decides.',
   'easily broken':
@@ -39,7 +40,7 @@ const ADVICE: Readonly<Record<HeedKind, string>> = {
   'lashes or brows treated':
     'ask when. No oil or rubbing there at first; newly coloured brows may need nothing.',
   tan: 'read the skin again when it has settled; no self-tan after the last reading.',
-};
+});
 
 /** What is over once it is long ago; what is open or comes back is asked about all the same. */
 const PASSES: readonly HeedKind[] = [

@@ -1,5 +1,5 @@
 import { chromaOf, hueOf, labToXyz, type Lab } from './lab';
-import { messages, msg } from '../messages';
+import { messages, term } from '../messages';
 
 /** Individual typology angle in degrees (Chardon, Cretois and Hourseau, 1991): high is light. */
 export function ita(lab: Lab): number {
@@ -126,18 +126,21 @@ export function shiftDepth(lab: Lab, steps: number, options: ShiftOptions = {}):
   return [L, chroma * Math.cos(hue), chroma * Math.sin(hue)];
 }
 
-const DEPTH_WORDS: readonly (readonly [number, string])[] = messages([
-  [5, 'very light'],
-  [7.5, 'light'],
-  [10, 'light medium'],
-  [12.5, 'medium'],
-  [15, 'tan'],
-  [18, 'deep'],
-]);
+const DEPTH_WORDS: readonly (readonly [number, string])[] = messages(
+  [
+    [5, 'very light'],
+    [7.5, 'light'],
+    [10, 'light medium'],
+    [12.5, 'medium'],
+    [15, 'tan'],
+    [18, 'deep'],
+  ],
+  'skin',
+);
 
 /** A depth in words. */
 export function depthInWords(depth: number): string {
-  return DEPTH_WORDS.find(([below]) => depth < below)?.[1] ?? msg`very deep`;
+  return DEPTH_WORDS.find(([below]) => depth < below)?.[1] ?? term('very deep', 'skin');
 }
 
 /**

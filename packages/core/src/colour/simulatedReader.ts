@@ -1,5 +1,6 @@
 import { standardNormal, type Random } from '../math';
 import { hueOf, chromaOf, type Lab } from './lab';
+import { messages } from '../messages';
 
 /** Zones the reader asks for, in the order of a session. */
 export const SKIN_ZONES = [
@@ -14,7 +15,7 @@ export const SKIN_ZONES = [
 export type SkinZone = (typeof SKIN_ZONES)[number];
 
 /** Zone names as said aloud. */
-export const SKIN_ZONE_NAMES: Record<SkinZone, string> = {
+export const SKIN_ZONE_NAMES: Record<SkinZone, string> = messages({
   forehead: 'Forehead',
   cheek: 'Cheek',
   underEye: 'Under eye',
@@ -22,7 +23,7 @@ export const SKIN_ZONE_NAMES: Record<SkinZone, string> = {
   chin: 'Chin',
   neck: 'Neck',
   decollete: 'Decollete',
-};
+});
 
 /** How each zone differs from the skin's general colour (model; dL shrinks with depth). */
 const ZONE_OFFSETS: Record<SkinZone, Lab> = {

@@ -224,7 +224,7 @@ function sayer(plan: PartyPlan, looks: ReadonlyMap<string, string>) {
   const guestOf = (visit: Visit): Guest | undefined => plan.guests.find((guest) => guest.id === visit.of);
   const what = (visit: Visit): string => {
     const guest = guestOf(visit);
-    return !guest ? 'Touch-ups' : visit.task === hairOf(guest) ? msg`Hair` : 'Make-up';
+    return !guest ? msg`Touch-ups` : visit.task === hairOf(guest) ? msg`Hair` : msg`Make-up`;
   };
   const chairOf = (visit: Visit): PartyPlan['chairs'][number] | undefined =>
     plan.chairs.find((chair) => chair.id === visit.chair);
@@ -240,7 +240,7 @@ function sayer(plan: PartyPlan, looks: ReadonlyMap<string, string>) {
     hands: (visit: Visit): string => plan.hands.find((hands) => hands.id === visit.worker)?.name ?? '',
     row: (visit: Visit): SheetRow => {
       const guest = guestOf(visit);
-      const look = guest && what(visit) === 'Make-up' ? looks.get(guest.id) : undefined;
+      const look = guest && visit.task !== hairOf(guest) ? looks.get(guest.id) : undefined;
       return {
         time: clock(visit.start),
         what: `${guest?.name ?? msg`Everyone`}, ${what(visit).toLowerCase()}`,

@@ -8,7 +8,7 @@ import {
   type Worker,
 } from './instance';
 import { CHAIR_WORDS, personOf, placeName } from './named';
-import { messages, msg, term } from '../messages';
+import { msg, term } from '../messages';
 
 /** Something that can be done about it. */
 export type DayChange =
@@ -19,13 +19,13 @@ export type DayChange =
   | { readonly kind: 'hands'; readonly does: 'makeup' | 'hair' };
 
 /** What another pair of hands is called until somebody names it. */
-export const ONE_MORE = messages({ makeup: 'One more artist', hair: 'One more hair stylist' } as const);
+export const ONE_MORE = { makeup: 'One more artist', hair: 'One more hair stylist' } as const;
 
 /** What a hair stylist is called in a plan that was just begun. */
 export const SOME_STYLIST = 'Hair stylist';
 /** Whether a name is one hands have until somebody names them: what was timed of such is of anybody. */
 export const isNobodyYet = (name: string): boolean =>
-  [term(SOME_STYLIST), ...Object.values(ONE_MORE)].some((one) => one === name);
+  [SOME_STYLIST, ...Object.values(ONE_MORE)].some((one) => one === name || term(one) === name);
 
 /** Points: fifteen minutes earlier, one more pair of hands, a chair, a minute later. */
 const PRICES = { quarterHourEarlier: 100, hands: 400, chair: 60, minuteLater: 6 } as const;
@@ -62,7 +62,7 @@ export function changeWords(day: PartyDay, change: DayChange): string {
     case 'chair':
       return msg`One more ${CHAIR_WORDS[change.chair]} at ${placeName(day, change.place)}`;
     case 'hands':
-      return ONE_MORE[change.does];
+      return term(ONE_MORE[change.does]);
   }
 }
 
@@ -149,7 +149,7 @@ function oneMore(day: PartyDay, kind: 'makeup' | 'hair'): PartyDay {
   const worker: Worker = {
     ...like,
     id: `more ${kind} ${n}`,
-    name: ONE_MORE[kind],
+    name: term(ONE_MORE[kind]),
   };
   const chair = day.chairs.find((one) => one.place === like.at && (one.kind === 'any' || one.kind === kind));
   const helped = (task: DayTask): DayTask =>

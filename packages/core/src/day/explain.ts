@@ -77,7 +77,7 @@ export function explainDay(given: OpenDay, options: ExplainOptions = {}): Explai
     alone,
     causes: kept,
     sure,
-    words: `${sure ? '' : 'Probably: '}${reasonIn(day, kept, people)} ${missingIn(whole.minutes)}`,
+    words: `${sure ? '' : msg`Probably: `}${reasonIn(day, kept, people)} ${missingIn(whole.minutes)}`,
   };
 }
 

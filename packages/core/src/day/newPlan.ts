@@ -190,7 +190,7 @@ export function changedPlan(plan: PartyPlan, change: DayChange): PartyPlan {
       const more: Hands = {
         ...like,
         id: at,
-        name: ONE_MORE[change.does],
+        name: term(ONE_MORE[change.does]),
       };
       return {
         ...plan,

@@ -308,12 +308,12 @@ function bagOf({ guest, chart }: Face, touchUps: TouchUpPlan | undefined): Thing
     title: msg`Touch-up bag: ${guest.name}`,
     detail: `${touchUps && touchUps.visits.length > 0 ? `${touchUpWhen(touchUps)} ` : ''}${[
       ...new Set([
-        ...of([msg`lip liner`, msg`lip colour`]),
+        ...of(['lip liner', 'lip colour']),
         ...powders.slice(0, 1),
         ...(touchUps?.bag ?? []).filter((thing) => !ALWAYS_IN.includes(thing)),
         msg`${BLOTTING} blotting sheets`,
         ...(of(['lashes']).length > 0 ? [msg`lash glue`] : []),
-        'tissues',
+        msg`tissues`,
       ]),
     ].join(', ')}`,
   };

@@ -22,8 +22,8 @@ export function partyCalendar(
   const events = (plan.timetable?.visits ?? [])
     .filter((visit) => hands === undefined || visit.worker === hands)
     .map((visit): CalendarEvent => {
-      const who = nameIn(plan.guests, visit.of) || 'Touch-ups';
-      const what = visit.task.endsWith('.hair') ? 'hair' : 'face';
+      const who = nameIn(plan.guests, visit.of) || msg`Touch-ups`;
+      const what = visit.task.endsWith('.hair') ? msg`hair` : msg`face`;
       const chair = plan.chairs.find((one) => one.id === visit.chair);
       const ends = visit.start + visit.minutes;
       return {

@@ -56,7 +56,7 @@ export function checkLimits(
         shape,
         eyeAreas(shape, face),
         'eye area',
-        'colour in the eye area drags the eye down',
+        msg`colour in the eye area drags the eye down`,
       );
     if (kind === 'bronze') return [];
     switch (contourPlace(placement, shape, face)) {
@@ -69,7 +69,7 @@ export function checkLimits(
           shape,
           [freeTriangle(face)],
           'free triangle',
-          'the triangle between the brow arches and the hairline stays free, or the forehead looks smaller',
+          msg`the triangle between the brow arches and the hairline stays free, or the forehead looks smaller`,
         );
     }
   });
@@ -140,22 +140,22 @@ function cheekBreaches(shape: PlacedShape, face: FaceModel): LimitBreach[] {
     ...breach(
       'pupil line',
       (p) => half.irisRim - p[0],
-      'it passes the line under the outer rim of the iris, which pulls the face narrow',
+      msg`it passes the line under the outer rim of the iris, which pulls the face narrow`,
     ),
     ...breach(
       'smile line',
       (p) => SMILE_CLEARANCE - distanceToLine(p, half.smileLine),
-      'it runs into the smile line and will move with every smile',
+      msg`it runs into the smile line and will move with every smile`,
     ),
     ...breach(
       'mouth height',
       (p) => p[1] - lowest,
-      'it sinks to the height of the mouth corner and drags the cheek down',
+      msg`it sinks to the height of the mouth corner and drags the cheek down`,
     ),
     ...breach(
       'face edge',
       (p) => (isInside(half.toFace(p), face.outline) ? 0 : distanceToLine(half.toFace(p), edge)),
-      'it leaves the face',
+      msg`it leaves the face`,
     ),
   ];
 }

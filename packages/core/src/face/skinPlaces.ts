@@ -1,6 +1,5 @@
 import type { Features, DryZone } from './features';
 import type { Placement } from './outlineOf';
-import { messagesIn } from '../messages';
 
 export type SkinPlace = Features['oily'][number] | DryZone;
 type GuideName = Extract<Placement, { guide: unknown }>['guide'];
@@ -17,15 +16,12 @@ export const GUIDES_OF_SKIN: Readonly<Record<SkinPlace, readonly GuideName[]>> =
 };
 
 /** Guides that lie over several of them. */
-const WIDE: Readonly<Partial<Record<GuideName, readonly SkinPlace[] | 'all'>>> = messagesIn(
-  ['underEyeLight', 'correctUnderEye'],
-  {
-    'zone.wholeFace': 'all',
-    tZonePowder: ['forehead', 'nose', 'chin'],
-    underEyeLight: ['under the eyes'],
-    correctUnderEye: ['under the eyes'],
-  },
-);
+const WIDE: Readonly<Partial<Record<GuideName, readonly SkinPlace[] | 'all'>>> = {
+  'zone.wholeFace': 'all',
+  tZonePowder: ['forehead', 'nose', 'chin'],
+  underEyeLight: ['under the eyes'],
+  correctUnderEye: ['under the eyes'],
+};
 
 /** Whether a guide lies over such a place. */
 export function liesOver(guide: GuideName, place: SkinPlace): boolean {

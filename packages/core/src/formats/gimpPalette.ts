@@ -1,5 +1,4 @@
 import { labToSrgb, type Lab } from '../colour';
-import { msg } from '../messages';
 
 /**
  * Named colours as a GIMP palette: eight-bit display colours, so close shades may fall together. Control
@@ -15,5 +14,5 @@ export function writeGimpPalette(
     const channels = labToSrgb(lab).map((c) => String(Math.round(c * 255)).padStart(3));
     return `${channels.join(' ')}\t${oneLine(colour)}`;
   });
-  return ['GIMP Palette', msg`Name: ${oneLine(name)}`, msg`Columns: ${columns}`, '#', ...rows, ''].join('\n');
+  return ['GIMP Palette', `Name: ${oneLine(name)}`, `Columns: ${columns}`, '#', ...rows, ''].join('\n');
 }

@@ -159,9 +159,9 @@ const said = (...[placement, landmarks, features]: Parameters<typeof placeInShor
 /** The client's sides are the reader's own; in a mirror one's left is on the left. */
 function inMirror(words: string): string {
   return words
-    .replaceAll('client’s ', 'your ')
+    .replaceAll(msg`client’s `, msg`your `)
     .replaceAll(msg`the client flushes`, msg`you flush`)
-    .replaceAll('the client', 'you');
+    .replaceAll(msg`the client`, msg`you`);
 }
 
 /** A drop of so many mg is so wide, mm: a ball of about the weight of water. */

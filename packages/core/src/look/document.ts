@@ -36,7 +36,6 @@ import {
   TextSchema,
   UuidSchema,
 } from '../schema';
-import { messagesIn } from '../messages';
 
 export const PHASES = [
   'clean',
@@ -57,20 +56,17 @@ export const PHASES = [
 export type Phase = (typeof PHASES)[number];
 
 /** The ways of doing that differ between schools; a look takes one of each. */
-export const SCHOOLS = messagesIn(
-  ['eyesOrFace', 'contour', 'contourTexture', 'concealer', 'applicator', 'powders', 'mist'],
-  {
-    eyesOrFace: ['eyes first', 'face first'],
-    contour: ['over base', 'under base', 'bronzer only', 'none'],
-    contourTexture: ['cream, then powder', 'powder only'],
-    concealer: ['over base', 'under base'],
-    applicator: ['brush', 'damp sponge'],
-    powders: ['loose, then pressed', 'pressed, then loose'],
-    settledPowder: ['use', 'never'],
-    mist: ['spray, then powder', 'powder, then spray'],
-    contrast: ['soft', 'bold'],
-  } as const,
-);
+export const SCHOOLS = {
+  eyesOrFace: ['eyes first', 'face first'],
+  contour: ['over base', 'under base', 'bronzer only', 'none'],
+  contourTexture: ['cream, then powder', 'powder only'],
+  concealer: ['over base', 'under base'],
+  applicator: ['brush', 'damp sponge'],
+  powders: ['loose, then pressed', 'pressed, then loose'],
+  settledPowder: ['use', 'never'],
+  mist: ['spray, then powder', 'powder, then spray'],
+  contrast: ['soft', 'bold'],
+} as const;
 
 /** How far an airbrush is opened. */
 export const FLOWS = ['turned down', 'half open', 'fully open'] as const;

@@ -64,14 +64,14 @@ export function withOwnKit(look: Look, client: ClientSnapshot, kit: Kit, date: s
       ];
     if (off === null) return [{ ...common, met: 'met', ours: best.lab, off, words: `${name}.` }];
     const met = off <= WITHIN.met ? 'met' : off <= WITHIN.near ? 'near' : 'far';
-    const way = asked && best.lab && met !== 'met' ? besideInWords(asked, best.lab) : msg`the same`;
+    const way = asked && best.lab && met !== 'met' ? besideInWords(asked, best.lab) : null;
     return [
       {
         ...common,
         met,
         ours: best.lab,
         off,
-        words: msg`${name}, ${off.toFixed(1)} off${way === 'the same' ? '' : `, ${way}`}.`,
+        words: msg`${name}, ${off.toFixed(1)} off${way === null ? '' : `, ${way}`}.`,
       },
     ];
   });

@@ -56,5 +56,9 @@ export const plural =
       : inEnglish([after, ...parts.slice(bar + 1)], values.slice(bar));
   };
 
-/** A word that is written down and shown as it is written: a kind, a zone, a finish. */
-export const term = (word: string): string => telling()?.translate(word, []) ?? word;
+/**
+ * A word that is written down and shown as it is written: a kind, a zone, a finish. Where one word is two in another
+ * language, `of` says which: a light cover is not a light skin. Its key is then 'light_skin', a context as i18next writes it.
+ */
+export const term = (word: string, of?: string): string =>
+  telling()?.translate(of === undefined ? word : `${word}_${of}`, []) ?? word;

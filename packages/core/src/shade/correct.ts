@@ -45,7 +45,7 @@ export function readSpot(skin: Lab, spot: Lab): SpotReading {
   const words: Record<Discolouration, string> = {
     shadow: msg`a blue-brown shadow: darker and less yellow than the skin round it`,
     redness: msg`redness: redder than the skin round it`,
-    brown: 'a brown mark: darker, of much the same hue',
+    brown: msg`a brown mark: darker, of much the same hue`,
     'pale patch': msg`a paler patch than the skin round it`,
     none: msg`nothing a base would not cover`,
   };

@@ -117,7 +117,7 @@ function skipOffer(chart: Chart, step: Step, habits: readonly WorkedHabit[]) {
   if (skipped < ALIKE) return [];
   return [
     {
-      key: msg`skip | ${chart.look.id} | ${step.title}`.slice(0, 600),
+      key: `skip | ${chart.look.id} | ${step.title}`.slice(0, 600),
       stepId: step.id,
       now: step.title,
       offer: msg`leaving out ${step.title}`,

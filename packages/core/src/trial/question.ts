@@ -126,7 +126,7 @@ function linesApart(here: readonly (Step | null)[], other: readonly (Step | null
     if (left !== '' || right !== '')
       return [wayFrom(left || msg`nothing more`), wayFrom(right || msg`nothing more`)];
   }
-  return [wayFrom(msg`as it is`), wayFrom('otherwise')];
+  return [wayFrom(msg`as it is`), wayFrom(msg`otherwise`)];
 }
 
 function schoolWays(chart: Chart, answers: Partial<SchoolAnswers>): [Way, Way] {

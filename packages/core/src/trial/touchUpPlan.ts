@@ -69,7 +69,7 @@ export function touchUpPlan(chart: Chart, outlook: readonly ZoneOutlook[]): Touc
     bag:
       visits.length === 0
         ? []
-        : [...new Set([...carried, msg`blotting sheets`, 'tissues', msg`a clean puff`])],
+        : [...new Set([...carried, msg`blotting sheets`, msg`tissues`, msg`a clean puff`])],
   };
 }
 

@@ -3,7 +3,6 @@ import {
   isPlausibleSkin,
   labUnder,
   reconstructSpectrum,
-  SKIN_ZONE_NAMES,
   SKIN_ZONES,
   xyzToLab,
   type Lab,
@@ -13,6 +12,7 @@ import { columnsOf, type Columns } from './columns';
 import { conditionsOf, type Conditions } from './conditions';
 import { tablesOf, type CgatsProblem, type Table } from './tables';
 import { msg } from '../../messages';
+import { zoneInFiles } from './zoneInFiles';
 
 /** One sample of a CGATS.17 file, brought to D65 and the observer of two degrees. */
 export type CgatsSample = {
@@ -40,7 +40,7 @@ const plain = (text: string): string => text.toLowerCase().replace(/[^a-z]/g, ''
 /** The zone a sample's name means: its own name, or that name with a number. */
 function zoneOf(name: string): SkinZone | null {
   const word = plain(name);
-  return SKIN_ZONES.find((zone) => word === plain(zone) || word === plain(SKIN_ZONE_NAMES[zone])) ?? null;
+  return SKIN_ZONES.find((zone) => word === plain(zone) || word === plain(zoneInFiles(zone))) ?? null;
 }
 
 /**

@@ -1,4 +1,4 @@
-import { msg, term } from '../../messages';
+import { msg } from '../../messages';
 
 /** A line of the file that says something, taken apart. */
 export type Fields = { readonly line: number; readonly fields: readonly string[] };
@@ -36,7 +36,7 @@ export function tablesOf(text: string): readonly Table[] | CgatsProblem {
     if (keyword === 'BEGIN_DATA_FORMAT' || keyword === 'BEGIN_DATA') {
       const end = keyword.replace('BEGIN', 'END');
       const endAt = lines.findIndex((line, at) => at > i && line.trim().toUpperCase() === end);
-      if (endAt < 0) return { line: i + 1, message: msg`${term(keyword)} is never ended by ${end}.` };
+      if (endAt < 0) return { line: i + 1, message: msg`${keyword} is never ended by ${end}.` };
       const within = lines
         .slice(i + 1, endAt)
         .map((line, at) => ({ line: i + at + 2, fields: fieldsOf(line) }))

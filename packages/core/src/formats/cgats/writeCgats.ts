@@ -1,4 +1,5 @@
-import { SKIN_ZONE_NAMES, SKIN_ZONES, type Lab, type SkinZone } from '../../colour';
+import { SKIN_ZONES, type Lab, type SkinZone } from '../../colour';
+import { zoneInFiles } from './zoneInFiles';
 
 /** Samples by zone as CGATS.17 text under D65 for the observer of two degrees, both declared, one line a sample. */
 export function writeCgats(
@@ -19,7 +20,7 @@ export function writeCgats(
     `NUMBER_OF_SETS ${samples.length}`,
     'BEGIN_DATA',
     ...samples.map(
-      ({ zone, lab }, i) => `${i + 1} "${SKIN_ZONE_NAMES[zone]}" ${lab.map((v) => v.toFixed(3)).join(' ')}`,
+      ({ zone, lab }, i) => `${i + 1} "${zoneInFiles(zone)}" ${lab.map((v) => v.toFixed(3)).join(' ')}`,
     ),
     'END_DATA',
     '',

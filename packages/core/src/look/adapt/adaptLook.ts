@@ -79,7 +79,7 @@ export function adaptedStep<S extends LookStep>(
     if (changed === null) continue;
     const told = { id, stepId: step.id, words: changed.words.slice(0, 200), why: changed.why };
     if ('leftOut' in changed)
-      return { step: now, made, out: { ...told, change: msg`left out`, was: { ...now, use: [] } } };
+      return { step: now, made, out: { ...told, change: 'left out', was: { ...now, use: [] } } };
     made.push({ ...told, change: 'changed', was: partOf(now, changed.set), now: changed.set });
     now = { ...now, ...changed.set };
   }

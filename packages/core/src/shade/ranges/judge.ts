@@ -9,7 +9,7 @@ import {
 } from '../../colour';
 import { sidesWhere, type Features } from '../../face';
 import type { Finish } from '../../kit';
-import { msg } from '../../messages';
+import { msg, plural } from '../../messages';
 
 /** On whom a colour is judged. */
 export type Wearer = {
@@ -59,8 +59,10 @@ export const isDeep = (skin: Lab): boolean => skin[0] < DEEP_SKIN_L;
 export const isVeryFair = (skin: Lab): boolean => skin[0] > VERY_FAIR_SKIN_L;
 
 /** '1.5 steps'. */
-export const steps = (n: number): string =>
-  msg`${Math.abs(n).toFixed(1)} step${Math.abs(n).toFixed(1) === '1.0' ? '' : msg`s`}`;
+export const steps = (n: number): string => {
+  const told = Math.abs(n).toFixed(1);
+  return plural(Number(told))`${told} step|${told} steps`;
+};
 /** From one hue to another the short way, degrees. */
 export const hueTurn = (from: number, to: number): number => ((to - from + 540) % 360) - 180;
 
