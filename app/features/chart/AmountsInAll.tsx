@@ -1,4 +1,4 @@
-import { amountsInAll, measuresInWords, toolsForFace, type Step, msg } from '@toile/core';
+import { amountsInAll, measuresInWords, toolsForFace, type Step, msg, term } from '@toile/core';
 import { Body, Column, Figure, Label, Line, Subheading, Swatch } from '../../ui';
 
 /** What the whole chart takes of each product, for the palette and the bag. */
@@ -38,6 +38,6 @@ export function AmountsInAll({ steps }: { readonly steps: readonly Step[] }) {
 /** '2 × small brush, damp sponge': what has to be clean for one face. */
 function toolsInWords(steps: readonly Step[]): string {
   return toolsForFace(steps)
-    .map(({ tool, count }) => (count > 1 ? `${count} × ${tool}` : tool))
+    .map(({ tool, count }) => (count > 1 ? `${count} × ${term(tool)}` : tool))
     .join(', ');
 }

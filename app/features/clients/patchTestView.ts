@@ -1,10 +1,10 @@
-import { patchState, type PatchTest, msg } from '@toile/core';
+import { patchState, type PatchTest, msg, term } from '@toile/core';
 import { dayInWords, instantInWords } from '../words/dates';
 
 /** How far a test is, in a line: '▲ to be read since Wed 25 Nov, 09:00 · behind the ear'. */
 export function patchTestInWords(test: PatchTest, now: Date, today: string): string {
   const state = patchState(test, now, today);
-  const where = ` · ${test.place}`;
+  const where = ` · ${term(test.place)}`;
   switch (state.is) {
     case 'planned':
       return `${state.late ? msg`▲ not laid yet, planned for` : msg`planned for`} ${dayInWords(test.plannedFor, now)}${where}`;

@@ -1,4 +1,4 @@
-import { plainWords as plain, productFinder, type Product, messagesIn } from '@toile/core';
+import { plainWords as plain, productFinder, type Product, messagesIn, term } from '@toile/core';
 import type { LookSummary } from '@toile/contract';
 
 /** Something that can be gone to. */
@@ -140,7 +140,7 @@ export function findIn(words: string, { clients, looks, products }: Sources): re
       products.filter(isFound).map(({ id, maker, line, shade, kind }) => ({
         kind: 'product',
         title: `${line} ${shade}`,
-        detail: `${maker}, ${kind}`,
+        detail: `${maker}, ${term(kind)}`,
         href: `/kit/products/${id}`,
       })),
       0,

@@ -281,9 +281,9 @@ function Good({ read }: { readonly read: KitCsv }) {
             <Body>{productName(product!)}</Body>
             <Label>
               {[
-                product!.kind,
-                product!.finish,
-                product!.texture,
+                term(product!.kind),
+                term(product!.finish),
+                term(product!.texture),
                 unit ? unit.place || msg`a unit` : msg`no unit`,
                 takenAsFull ? msg`taken as full` : null,
                 known ? msg`already in the kit: only its unit is added` : null,

@@ -1,6 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
-import { msg, type Product } from '@toile/core';
+import { type Product, msg, term } from '@toile/core';
 import { may, pathTo, type KitAnswer } from '@toile/contract';
 import { useKit, useSession } from '../../data/hooks';
 import { useKept } from '../../data/useKept';
@@ -30,6 +30,7 @@ import { ProductScreen } from './ProductScreen';
 import { sortedBy, sortRows, type Sorting } from './tableView';
 import { productsToRead, readInWords } from './toRead';
 import { useWithdraw } from './useWithdraw';
+import { capital } from '../words/capital';
 
 /** Everything in the cases: colour, what it is, where it is, until when. */
 export function KitScreen() {
@@ -169,9 +170,7 @@ function KitList({
         const line = lines[i];
         if (!line) return null;
         if ('kind' in line)
-          return (
-            <Subheading paddingTop="$3">{`${line.kind.charAt(0).toUpperCase()}${line.kind.slice(1)} · ${line.count}`}</Subheading>
-          );
+          return <Subheading paddingTop="$3">{`${capital(term(line.kind))} · ${line.count}`}</Subheading>;
         return <ProductRow row={line.row} />;
       }}
     />
@@ -184,10 +183,10 @@ function ProductRow({ row: { product, units, fact } }: { readonly row: KitRow })
       title={`${product.line} ${product.shade}`}
       detail={[
         product.maker,
-        product.coverage,
-        product.finish,
-        product.texture,
-        product.family,
+        term(product.coverage),
+        term(product.finish),
+        term(product.texture),
+        term(product.family),
         units.length === 0
           ? msg`in no case`
           : units

@@ -163,9 +163,12 @@ function Facts({ product }: { readonly product: Product }) {
             <Label>{msg`depth ${depthOf(lab).toFixed(1)}, ${depthInWords(depthOf(lab))}; ${term(undertoneOf(lab).undertone)}`}</Label>
           ) : null}
           <Body>
-            {[product.kind, msg`${term(product.coverage)} coverage`, product.finish, product.texture].join(
-              ', ',
-            )}
+            {[
+              term(product.kind),
+              msg`${term(product.coverage)} coverage`,
+              term(product.finish),
+              term(product.texture),
+            ].join(', ')}
           </Body>
           <Label>{msg`${term(product.family)} family · ${product.mgPerMeasure} mg a ${term(product.measure)} · ${product.monthsAfterOpening} months once opened`}</Label>
         </Column>

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { impossibleBecause, productName, type Product, type Unit, msg } from '@toile/core';
+import { impossibleBecause, productName, type Product, type Unit, msg, term } from '@toile/core';
 import { may } from '@toile/contract';
 import { useKit, useSession } from '../../data/hooks';
 import {
@@ -128,7 +128,7 @@ function One({ product, units, reader, reading, onLater }: OneProps) {
         <Swatch lab={summary?.lab ?? null} size={72} label={msg`as read so far`} />
         <Column gap={0} flex={1} aria-live="polite">
           <Subheading>{productName(product)}</Subheading>
-          <Body>{[product.kind, product.texture, ...places].join(' · ')}</Body>
+          <Body>{[term(product.kind), term(product.texture), ...places].join(' · ')}</Body>
           {summary ? (
             <Figure>{msg`${labInWords(summary.lab)}, ± ${summary.uncertainty.toFixed(2)} from ${summary.keptCount}`}</Figure>
           ) : (

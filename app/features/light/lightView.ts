@@ -8,15 +8,16 @@ import {
   type Chart,
   type LightName,
   type Step,
+  messages,
   msg,
 } from '@toile/core';
 
-export const LIGHT_WORDS: Readonly<Record<LightName, string>> = {
+export const LIGHT_WORDS: Readonly<Record<LightName, string>> = messages({
   daylight: 'daylight',
   indoor: 'lamp',
   led: 'LED',
   flash: 'flash',
-};
+});
 
 /** The light a chart is looked at first: the first its day names, daylight where it names none; a candle is a warm lamp. */
 export function lightOf({ lights: [first = 'daylight'] }: Pick<Chart['occasion'], 'lights'>): LightName {

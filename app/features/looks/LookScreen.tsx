@@ -1,6 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { PLAIN_FEATURES, schoolsInWords, stepsOfVariant, TEMPLATE, type Look, msg } from '@toile/core';
+import { PLAIN_FEATURES, schoolsInWords, stepsOfVariant, TEMPLATE, type Look, msg, term } from '@toile/core';
 import { may, pathTo, type LookAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useClient, useClients, useLook, useRefresh, useSession } from '../../data/hooks';
@@ -174,7 +174,11 @@ function LookView({
                   .join(' ')}
               </Body>
               <Label>
-                {[wishInWords(step), step.tool === 'none' ? null : step.tool, msg`${step.handsOnMinutes} min`]
+                {[
+                  wishInWords(step),
+                  step.tool === 'none' ? null : term(step.tool),
+                  msg`${step.handsOnMinutes} min`,
+                ]
                   .filter(Boolean)
                   .join(' · ')}
               </Label>

@@ -30,7 +30,7 @@ function Make({ chart }: { readonly chart: Chart }) {
   const kit = useKit().data ?? null;
   const draft = useDraft<LookForm>(`look of chart ${chart.id} ${chart.version}`, () => ({
     ...EMPTY_LOOK_FORM,
-    description: `From ${chart.look.name}`,
+    description: msg`From ${chart.look.name}`,
     finishes: chart.forbids?.finishes ?? [],
     kinds: chart.forbids?.kinds ?? [],
     places: chart.forbids?.places ?? [],

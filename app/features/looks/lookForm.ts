@@ -9,6 +9,7 @@ import {
   type ProductKind,
   type Shape,
   msg,
+  term,
 } from '@toile/core';
 
 /** A look's name and rules as they are typed. */
@@ -66,7 +67,9 @@ export function forbidsOfForm({ finishes, kinds, places, shapes }: LookForm): Lo
 /** What a look never has and what it asks for, in words. */
 export function forbidsInWords({ finishes, kinds, places = [], shapes = [] }: Look['forbids']): string {
   return [
-    finishes.length + kinds.length > 0 ? msg`never ${[...finishes, ...kinds].join(', ')}` : null,
+    finishes.length + kinds.length > 0
+      ? msg`never ${[...finishes.map((one) => term(one)), ...kinds.map((one) => term(one))].join(', ')}`
+      : null,
     ...places.map((place) => FORBIDDEN_PLACES[place].words),
     ...shapes.map((shape) => SHAPES[shape].words),
   ]

@@ -5,15 +5,21 @@ import {
   type GuideName,
   type TakenShade,
   type TakenStep,
+  messages,
   msg,
   plural,
+  term,
 } from '@toile/core';
 import { capital } from '../words/capital';
 
 /** A place by its name: 'Cheek contour'. */
 export const placeWords = (guide: GuideName): string => capital(guideNamed(guide).label.toLowerCase());
 
-const TONES: Readonly<Record<ColourTone, string>> = { pale: 'pale ', 'as it is': '', deep: 'deep ' };
+const TONES: Readonly<Record<ColourTone, string>> = messages({
+  pale: 'pale ',
+  'as it is': '',
+  deep: 'deep ',
+});
 
 /** A shade as it was taken down: '2 steps deeper than the skin', 'deep rose', 'as read'. */
 export function takenShadeWords(shade: TakenShade): string {
@@ -25,7 +31,7 @@ export function takenShadeWords(shade: TakenShade): string {
         : msg`${plural(steps)`${steps} step|${steps} steps`} ${shade.depthSteps > 0 ? msg`deeper` : msg`lighter`} than the skin`;
     }
     case 'word':
-      return `${TONES[shade.tone]}${shade.word}`;
+      return `${TONES[shade.tone]}${term(shade.word)}`;
     case 'reading':
       return msg`as read, L* ${shade.lab[0].toFixed(0)}`;
     case 'none':
@@ -36,5 +42,5 @@ export function takenShadeWords(shade: TakenShade): string {
 /** One step in a line: 'Blush: lifted blush; deep rose; loose brush'. */
 export function takenWords({ role, guides, shade, tool, finish }: TakenStep): string {
   const where = guides.map((guide) => guideNamed(guide).label.toLowerCase()).join(', ');
-  return `${capital(LAYER_LOOKS[role].name)}: ${[where, takenShadeWords(shade), finish, tool === 'none' ? null : tool].filter((words) => words !== null && words !== '').join('; ')}`;
+  return `${capital(LAYER_LOOKS[role].name)}: ${[where, takenShadeWords(shade), finish && term(finish), tool === 'none' ? null : term(tool)].filter((words) => words !== null && words !== '').join('; ')}`;
 }

@@ -1,4 +1,4 @@
-import { type LookStep, type Shade, msg, plural } from '@toile/core';
+import { type LookStep, type Shade, msg, plural, term } from '@toile/core';
 
 /** A shade as it is said: '2.5 steps deeper than the skin'. */
 export function shadeInWords(shade: Shade): string {
@@ -9,8 +9,11 @@ export function shadeInWords(shade: Shade): string {
     depthSteps === 0
       ? msg`the skin’s own depth`
       : msg`${plural(Math.abs(depthSteps))`${Math.abs(depthSteps)} step|${Math.abs(depthSteps)} steps`} ${depthSteps > 0 ? msg`deeper` : msg`lighter`} than the skin`;
-  return undertone ? `${steps}, ${undertone}` : steps;
+  return undertone ? `${steps}, ${term(undertone)}` : steps;
 }
+
+/** One of them, as it is said: 'satin or dewy'. */
+const any = (words: readonly string[]): string => words.map((one) => term(one)).join(msg` or `);
 
 /** What a step asks of a kit: 'blush, satin or dewy · 1 step deeper than the skin'. */
 export function wishInWords({ wants, shade }: Pick<LookStep, 'wants' | 'shade'>): string {
@@ -18,11 +21,11 @@ export function wishInWords({ wants, shade }: Pick<LookStep, 'wants' | 'shade'>)
   if (kinds.length === 0) return msg`no product`;
   return [
     [
-      kinds.join(msg` or `),
-      textures.join(msg` or `),
-      finishes.join(msg` or `),
-      coverages.length > 0 ? msg`${coverages.join(msg` or `)} cover` : '',
-      families.length > 0 ? msg`${families.join(msg` or `)} based` : '',
+      any(kinds),
+      any(textures),
+      any(finishes),
+      coverages.length > 0 ? msg`${any(coverages)} cover` : '',
+      families.length > 0 ? msg`${any(families)} based` : '',
     ]
       .filter((words) => words !== '')
       .join(', '),

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { isAsked, occasionInWords, type Occasion, msg } from '@toile/core';
+import { isAsked, occasionInWords, type Occasion, msg, term } from '@toile/core';
 import { Body, Button, Column, Field, Label, Line } from '../../ui';
 import { capital } from '../words/capital';
 import { OccasionDialog } from './OccasionDialog';
@@ -32,7 +32,7 @@ export function OccasionCard({ value, onChange, dayIsSet = false }: OccasionCard
           error={dateError}
         />
       )}
-      <Body fontWeight="700">{[capital(value.kind), value.place].filter(Boolean).join(', ')}</Body>
+      <Body fontWeight="700">{[capital(term(value.kind)), value.place].filter(Boolean).join(', ')}</Body>
       <Body>{`${withHours(occasionInWords(value))}.`}</Body>
       <Label color={asked ? '$inkSoft' : '$weld'}>
         {asked

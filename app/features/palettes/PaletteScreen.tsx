@@ -13,6 +13,7 @@ import {
   type Palette,
   type Product,
   msg,
+  term,
 } from '@toile/core';
 import { may, pathTo, type PaletteAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
@@ -227,7 +228,9 @@ function PanPanel({ palette, products, cell, editable, onChange }: PanPanelProps
             <Swatch lab={product.lab} size={64} label={msg`pan colour`} />
             <Column gap={0} flex={1}>
               <Body fontWeight="700">{`${product.line} ${product.shade}`}</Body>
-              <Label>{[product.maker, product.kind, product.finish, product.texture].join(' · ')}</Label>
+              <Label>
+                {[product.maker, term(product.kind), term(product.finish), term(product.texture)].join(' · ')}
+              </Label>
             </Column>
           </Line>
           <Line>
@@ -254,7 +257,7 @@ function PanPanel({ palette, products, cell, editable, onChange }: PanPanelProps
             <Row
               key={p.id}
               title={`${p.line} ${p.shade}`}
-              detail={`${p.maker}, ${p.kind}`}
+              detail={`${p.maker}, ${term(p.kind)}`}
               before={<Swatch lab={p.lab} size={28} />}
               label={msg`Put ${productName(p)} in ${cellName(cell)}`}
               onPress={() => put(p.id)}

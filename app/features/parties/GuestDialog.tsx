@@ -8,6 +8,7 @@ import {
   WORK_ORDERS,
   messages,
   msg,
+  term,
 } from '@toile/core';
 import type { PartyChart } from '@toile/contract';
 import { useClient } from '../../data/hooks';
@@ -135,7 +136,9 @@ export function GuestDialog({
           onChange={([place]) => place && set({ place })}
         />
       ) : null}
-      {needs.length > 0 ? <Label>{msg`In the first talk: ${needs.join(', ')}.`}</Label> : null}
+      {needs.length > 0 ? (
+        <Label>{msg`In the first talk: ${needs.map((one) => term(one)).join(', ')}.`}</Label>
+      ) : null}
       <Switch
         label={msg`Waiting is hard: as little as can be`}
         on={value.cannotWait === true}

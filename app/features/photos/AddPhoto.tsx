@@ -8,6 +8,7 @@ import {
   type Point,
   messages,
   msg,
+  term,
 } from '@toile/core';
 import { newId } from '@toile/contract';
 import type { Photo } from '../../data/photos';
@@ -150,7 +151,7 @@ function Taps({
       />
       {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
       <Button kind="main" large disabled={!face || busy} onPress={() => void keep()}>
-        {face ? KEEP_WORDS[where] : msg`Tap both pupils and the chin`}
+        {face ? term(KEEP_WORDS[where]) : msg`Tap both pupils and the chin`}
       </Button>
     </Column>
   );

@@ -33,7 +33,7 @@ export function KeptPhotos({ photos, studioKeeps, mayDrop, send, drop }: KeptPho
                 alt={`${LIGHT_WORDS[photo.light]}, ${when}`}
                 style={{ width: '100%', height: 112, objectFit: 'cover' }}
               />
-              <Label>{`${photo.light}, ${when}${photo.bare ? '' : msg`, no bare place`}`}</Label>
+              <Label>{`${term(photo.light)}, ${when}${photo.bare ? '' : msg`, no bare place`}`}</Label>
               <Label>{photo.where === 'studio' ? msg`With the studio` : msg`On this device alone`}</Label>
               {photo.where === 'device' && studioKeeps ? (
                 <Button

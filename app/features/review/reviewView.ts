@@ -5,17 +5,18 @@ import {
   type Kit,
   type RuleGrades,
   type Severity,
+  messages,
   msg,
   plural,
 } from '@toile/core';
 import type { ReviewLine } from '../../workers/fittingJobs';
 
 export const SEVERITY_MARKS: Readonly<Record<Severity, string>> = { stop: '■', caution: '▲', note: '·' };
-export const SEVERITY_WORDS: Readonly<Record<Severity, string>> = {
+export const SEVERITY_WORDS: Readonly<Record<Severity, string>> = messages({
   stop: 'stop',
   caution: 'caution',
   note: 'note',
-};
+});
 
 /** What is about a place is told at the face itself. */
 export const openLines = (lines: readonly ReviewLine[]): ReviewLine[] =>

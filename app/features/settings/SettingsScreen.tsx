@@ -45,7 +45,7 @@ export function SettingsScreen() {
           <Column gap="$4">
             <Column gap="$1">
               <Subheading>{who.studio.name}</Subheading>
-              <Body>{`${who.name}, ${who.role}`}</Body>
+              <Body>{`${who.name}, ${term(who.role)}`}</Body>
               <Body color="$inkSoft">{who.email}</Body>
             </Column>
             <ChangePassword />
@@ -86,7 +86,11 @@ export function SettingsScreen() {
             <Choice
               label={msg`Light or dark`}
               options={THEME_CHOICES}
-              words={{ light: term('light', 'theme'), dark: term('dark', 'theme') }}
+              words={{
+                'as the device': msg`as the device`,
+                light: term('light', 'theme'),
+                dark: term('dark', 'theme'),
+              }}
               chosen={[choice]}
               onChange={([c]) => c && choose(c)}
             />

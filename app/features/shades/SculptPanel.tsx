@@ -62,7 +62,7 @@ export function SculptPanel({ context }: { readonly context: ShadeContext }) {
               <Column gap={2} flex={1}>
                 <Body fontWeight={i === 0 ? '700' : '400'}>{`${product.line} ${product.shade}`}</Body>
                 <Label fontSize="$1" lineHeight="$1">
-                  {[product.finish, product.texture, unit.place].filter(Boolean).join(' · ')}
+                  {[term(product.finish), term(product.texture), unit.place].filter(Boolean).join(' · ')}
                 </Label>
                 {reasons.map((r) => (
                   <Label

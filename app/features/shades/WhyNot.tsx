@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { productFinder, productName, type MatchWishes, type ShadeContext, msg } from '@toile/core';
+import { productFinder, productName, type MatchWishes, type ShadeContext, msg, term } from '@toile/core';
 import { Body, Column, Field, Label, Loading, Row, Subheading, Swatch } from '../../ui';
 import { askShades, useWork } from '../../workers';
 
@@ -38,7 +38,7 @@ export function WhyNot({
             <Row
               key={p.id}
               title={`${p.line} ${p.shade}`}
-              detail={`${p.maker}, ${p.kind}`}
+              detail={`${p.maker}, ${term(p.kind)}`}
               before={<Swatch lab={p.lab} size={28} />}
               label={msg`Why not ${productName(p)}`}
               onPress={() => setProductId(p.id)}

@@ -7,14 +7,15 @@ import {
   TEXTURES,
   type MatchWishes,
   type TargetWeights,
+  messages,
   msg,
   term,
-} from '@toile/core';
+, guideNamed } from '@toile/core';
 import { Button, Choice, Column, Label, Line, Stepper, useWide, View } from '../../ui';
 
 const COVERAGE = ['usual layer', 'sheer', 'light', 'medium', 'full'] as const;
 const ZONES = ['wholeFace', 'neck', 'decollete'] as const;
-const ZONE_WORDS = { wholeFace: 'face', neck: 'neck', decollete: 'decollete' } as const;
+const ZONE_WORDS = messages({ wholeFace: 'face', neck: 'neck', decollete: 'decollete' } as const);
 const WEIGHTED = ['face', 'neck', 'decollete'] as const;
 
 type WishesFormProps = { readonly wishes: MatchWishes; readonly onChange: (wishes: MatchWishes) => void };
@@ -39,10 +40,10 @@ export function WishesForm({ wishes, onChange }: WishesFormProps) {
       <Line justifyContent="space-between" flexWrap="nowrap">
         <Label flex={1}>
           {msg`Agrees with ${WEIGHTED.filter((p) => weights[p] > 0)
-            .map((p) => `${p} ${Math.round((100 * weights[p]) / total)} %`)
+            .map((p) => `${term(p)} ${Math.round((100 * weights[p]) / total)} %`)
             .join(
               ', ',
-            )}. For ${zones.map((z) => (z in ZONE_WORDS ? ZONE_WORDS[z as keyof typeof ZONE_WORDS] : z)).join(', ')}, ${term(coverage ?? 'usual layer')}${limits.length > 0 ? msg`; only ${limits.join(', ')}` : ''}.`}
+            )}. For ${zones.map((z) => (z in ZONE_WORDS ? ZONE_WORDS[z as keyof typeof ZONE_WORDS] : guideNamed(`zone.${z}`).label.toLowerCase())).join(', ')}, ${term(coverage ?? 'usual layer')}${limits.length > 0 ? msg`; only ${limits.map((one) => term(one)).join(', ')}` : ''}.`}
         </Label>
         <Button label={msg`Change what is asked`} onPress={() => setOpen((o) => !o)}>
           {open ? msg`Close` : msg`Change`}

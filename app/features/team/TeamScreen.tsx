@@ -72,7 +72,9 @@ function People({ team, session }: { readonly team: TeamAnswer; readonly session
             key={member.id}
             title={member.self ? msg`${member.name} (you)` : member.name}
             detail={member.email}
-            fact={member.deactivatedAt ? msg`▲ out since ${dayInWords(member.deactivatedAt)}` : member.role}
+            fact={
+              member.deactivatedAt ? msg`▲ out since ${dayInWords(member.deactivatedAt)}` : term(member.role)
+            }
             onPress={() => setOpenId(member.id)}
           />
         ))}
@@ -88,7 +90,7 @@ function People({ team, session }: { readonly team: TeamAnswer; readonly session
             {team.invites.map((invite) => (
               <Line key={invite.id} role="listitem" flexWrap="nowrap" justifyContent="space-between">
                 <Column flex={1} gap={0}>
-                  <Body>{`${invite.name}, ${invite.role}`}</Body>
+                  <Body>{`${invite.name}, ${term(invite.role)}`}</Body>
                   <Label>{inviteInWords(invite)}</Label>
                 </Column>
                 {invite.state === 'open' ? (

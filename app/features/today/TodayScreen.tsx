@@ -23,7 +23,7 @@ import { byWeek, visitDetail } from '../words/visits';
 import { fetchWork, fromWork } from '../frame/fromWork';
 import { FirstSteps } from './FirstSteps';
 import { SettingsAside } from '../settings/SettingsAside';
-import { msg } from '@toile/core';
+import { msg, term } from '@toile/core';
 
 const DUE_MARKS = {
   consent: '▲',
@@ -125,7 +125,7 @@ function NextVisit({ visit }: { readonly visit: VisitAnswer }) {
           <Body color="$inkSoft">
             {[
               dayInWords(visit.date),
-              visit.kind,
+              term(visit.kind),
               visit.place,
               visit.readyBy ? msg`ready by ${hourInWords(visit.readyBy)}` : null,
             ]

@@ -4,6 +4,7 @@ import {
   type Side,
   type TrialMeasure,
   type TrialZone,
+  messages,
   msg,
   term,
 } from '@toile/core';
@@ -54,7 +55,7 @@ export function HalvesFields({ measure, zones, value, onChange, of }: HalvesFiel
   );
 }
 
-export const STING_WORDS = { none: 'no', left: 'left', right: 'right', both: 'both' } as const;
+export const STING_WORDS = messages({ none: 'no', left: 'left', right: 'right', both: 'both' } as const);
 export type Stings = keyof typeof STING_WORDS;
 
 /** Whether a half stings: it is taken off, which counts against it. */

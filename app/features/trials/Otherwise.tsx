@@ -140,7 +140,7 @@ export function Schools({
         SCHOOL_ANSWERS[school].flatMap((answer) => {
           const answers: Partial<SchoolAnswers> = { [school]: answer };
           return swapSchool(chart, answers)
-            ? [{ key: `${school} ${answer}`, answers, words: `${SCHOOL_QUESTIONS[school]}: ${answer}` }]
+            ? [{ key: `${school} ${answer}`, answers, words: `${SCHOOL_QUESTIONS[school]}: ${term(answer)}` }]
             : [];
         }),
       ),

@@ -38,7 +38,7 @@ function Questions({ answer }: { readonly answer: QuestionsAnswer }) {
             <Column key={key} gap={0}>
               <Row
                 title={text}
-                detail={`${countedWords(one)} · ${one.verdict.words}`}
+                detail={`${countedWords(one)} · ${term(one.verdict.words)}`}
                 chosen={open === key}
                 onPress={() => setOpen(open === key ? null : key)}
               />
@@ -88,7 +88,7 @@ function Question({ one, names }: { readonly one: QuestionSoFar; readonly names:
         marks={one.marks.flatMap(({ trialId, clientId, difference, counts }) =>
           difference === null
             ? []
-            : [{ key: trialId, words: names[clientId] ?? 'somebody', difference, soft: !counts }],
+            : [{ key: trialId, words: names[clientId] ?? msg`somebody`, difference, soft: !counts }],
         )}
       />
       {one.groups.length > 0 ? (
@@ -107,7 +107,7 @@ function Question({ one, names }: { readonly one: QuestionSoFar; readonly names:
         {one.marks.map(({ trialId, clientId, date, state, outcome, counts }) => (
           <Row
             key={trialId}
-            title={names[clientId] ?? 'somebody'}
+            title={names[clientId] ?? msg`somebody`}
             detail={`${dayInWords(date)} · ${STATE_WORDS[state]}${outcome === null ? '' : outcome === 0 ? msg` · alike` : msg` · ${outcome > 0 ? a.words : b.words} better`}${outcome !== null && !counts ? msg` · the client’s first trial counts` : ''}`}
             onPress={() => router.navigate(`/trials/${trialId}`)}
           />

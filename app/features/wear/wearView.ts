@@ -13,6 +13,7 @@ import {
   type ZoneOutlook,
   type WearGroup,
   msg,
+  term,
 } from '@toile/core';
 import type { ChartWearAnswer } from '@toile/contract';
 
@@ -31,14 +32,14 @@ export function weakestOf(outlook: readonly ZoneOutlook[]): ZoneOutlook | null {
 export function checkWords(check: WearCheck): string {
   const said = TRIAL_ZONES.flatMap((zone) => {
     const state = check.zones[zone];
-    return state && state !== 'holds' ? [`${trialZoneWords(zone)} ${state}`] : [];
+    return state && state !== 'holds' ? [`${trialZoneWords(zone)} ${term(state)}`] : [];
   });
   const held = TRIAL_ZONES.filter((zone) => check.zones[zone] === 'holds').length;
   return [
     said.length > 0 ? said.join(', ') : held > 0 ? 'holds' : '',
     said.length > 0 && held > 0 ? msg`the rest holds` : '',
     check.touched.length > 0 ? msg`touched up: ${check.touched.map(trialZoneWords).join(', ')}` : '',
-    check.marks.join(', '),
+    check.marks.map((one) => term(one)).join(', '),
     check.stings ? msg`▲ stings` : '',
   ]
     .filter((words) => words !== '')

@@ -5,7 +5,7 @@ export function skinInWords(skin: Skin): string | null {
   const target = skinTarget(skin);
   if (!target) return null;
   const { undertone, confidence } = undertoneOf(skin.neck ?? target);
-  return msg`${depthInWords(depthOf(target))} (depth ${depthOf(target).toFixed(1)}), ${confidence === 'sure' ? undertone : msg`${term(undertone)}, near the border`}`;
+  return msg`${depthInWords(depthOf(target))} (depth ${depthOf(target).toFixed(1)}), ${confidence === 'sure' ? term(undertone) : msg`${term(undertone)}, near the border`}`;
 }
 
 /** 'L* 62.1  a* 11.8  b* 18.0' */

@@ -7,13 +7,13 @@ export function visitDetail(visit: VisitAnswer): string {
   const starts = hourInWords(visit.startsAt);
   const time = visit.readyBy ? msg`${starts}, ready by ${hourInWords(visit.readyBy)}` : starts;
   const state = visit.state === 'asked' ? msg`not booked yet` : null;
-  return [time, visit.kind, visit.place, state].filter(Boolean).join(' · ');
+  return [time, term(visit.kind), visit.place, state].filter(Boolean).join(' · ');
 }
 
 /** How far a visit has come and what is still to ask, beside it in a list: 'asked for · nobody was asked about the day' */
 export function stateInWords({ state, reason, occasion }: VisitAnswer): string {
   if (state === 'cancelled') return msg`▲ cancelled: ${reason}`;
-  const words = state === 'asked' ? msg`asked for, not booked yet` : state;
+  const words = state === 'asked' ? msg`asked for, not booked yet` : term(state);
   return state === 'done' || occasion ? words : msg`${term(words)} · nobody was asked about the day yet`;
 }
 

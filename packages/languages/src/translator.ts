@@ -3,6 +3,7 @@ import type { Telling } from '@toile/core';
 import indonesian from './id.json';
 
 const CATALOGUE: Readonly<Record<string, string>> = indonesian;
+const KNOWN = new Set(Object.keys(CATALOGUE));
 
 const translator = createInstance({
   lng: 'id',
@@ -12,6 +13,7 @@ const translator = createInstance({
   nsSeparator: false,
   interpolation: { escapeValue: false },
   initAsync: false,
+  showSupportNotice: false,
 });
 void translator.init();
 
@@ -21,5 +23,5 @@ void translator.init();
 export const INDONESIAN: Telling = {
   language: 'id',
   translate: (key, values, count) =>
-    CATALOGUE[key] ? translator.t(key, { ...values, ...(count === undefined ? {} : { count }) }) : undefined,
+    KNOWN.has(key) ? translator.t(key, { ...values, ...(count === undefined ? {} : { count }) }) : undefined,
 };

@@ -1,4 +1,13 @@
-import { lessonChanges, lessonFrom, stepsOfVariant, TOOLS, type Lesson, type Tool, msg } from '@toile/core';
+import {
+  lessonChanges,
+  lessonFrom,
+  stepsOfVariant,
+  TOOLS,
+  type Lesson,
+  type Tool,
+  msg,
+  term,
+} from '@toile/core';
 import { type LessonLinkAnswer } from '@toile/contract';
 import { chartVersion, newestVersion } from '../charts/queries';
 import { hashOfSecret } from '../db/secrets';
@@ -136,7 +145,7 @@ function toolsAsked(list: string | undefined): Tool[] | null {
   return names.map((name) => TOOLS.find((tool) => tool === name) ?? wrongTool());
 }
 const wrongTool = (): never => {
-  throw wrong('tools', msg`Some of ${TOOLS.join(', ')}`);
+  throw wrong('tools', msg`Some of ${TOOLS.map((one) => term(one)).join(', ')}`);
 };
 
 type Row = {

@@ -1,7 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { DRY_ZONES, OILY_ZONES, type Features } from '../face';
 import { closed, oneOf, TextSchema } from '../schema';
-import { messagesIn, msg, plural } from '../messages';
+import { messagesIn, msg, plural, term } from '../messages';
 
 export const ACCESS_NEEDS = [
   'tremor',
@@ -237,5 +237,8 @@ export function answerInWords(answers: Consult, key: ConsultKey): string {
   if (value === undefined) return '';
   if (typeof value === 'boolean') return value ? msg`yes` : msg`no`;
   if (typeof value === 'number') return plural(value)`${value} hour|${value} hours`;
-  return typeof value === 'string' ? value : value.length === 0 ? msg`none` : value.join(', ');
+  if (value === answers.photos && key === 'photos') return term(answers.photos ?? 'none');
+  if (value === answers.access && key === 'access')
+    return (answers.access ?? []).map((need) => term(need)).join(', ') || msg`none`;
+  return typeof value === 'string' ? value : value.map((one) => term(one)).join(', ') || msg`none`;
 }

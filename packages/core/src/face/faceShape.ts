@@ -46,7 +46,7 @@ export function faceShape(landmarks: Landmarks): FaceShape {
     shape: best.shape,
     second: next.shape,
     certainty,
-    words: certainty >= CLEAR ? best.shape : msg`between ${term(best.shape)} and ${term(next.shape)}`,
+    words: certainty >= CLEAR ? term(best.shape) : msg`between ${term(best.shape)} and ${term(next.shape)}`,
     reasons: reasonsFor(ratios),
   };
 }

@@ -1,7 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { listed } from '../listed';
 import { SIDES, type Side } from './landmarks';
-import { msg } from '../messages';
+import { msg, term } from '../messages';
 
 const one = <T extends string>(...values: readonly T[]) => Type.Union(values.map((v) => Type.Literal(v)));
 
@@ -122,5 +122,5 @@ export const isDryAt = ({ dry, dryZones = [] }: Pick<Features, 'dry' | 'dryZones
 export function drynessInWords(features: Pick<Features, 'dry' | 'dryZones'>): string | null {
   if (features.dry) return msg`dry skin`;
   const patches = dryPatches(features);
-  return patches.length === 0 ? null : msg`dry ${listed(patches)}`;
+  return patches.length === 0 ? null : msg`dry ${listed(patches.map((one) => term(one)))}`;
 }

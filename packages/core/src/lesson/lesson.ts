@@ -127,7 +127,7 @@ function notAtHome(step: Step): string | null {
   return AT_HOME_NOT[step.tool] ?? null;
 }
 
-const toolWords = (tool: Tool): string => withArticle(tool);
+const toolWords = (tool: Tool): string => withArticle(term(tool));
 const slower = (step: Step): Step => ({ ...step, handsOnMinutes: minutesAtHome(step) });
 
 const nameOf = ({ product }: Step['use'][number]): string => productName(product);
@@ -193,7 +193,7 @@ function sizeOf(step: Step): { readonly words: string; readonly mm: number | nul
 }
 
 const howAtHome = ({ tool, technique }: Step): string =>
-  `${tool === 'none' ? '' : tool === 'finger' ? msg`With a finger: ` : msg`With the ${tool}: `}${HOW[technique]}.`;
+  `${tool === 'none' ? '' : tool === 'finger' ? msg`With a finger: ` : msg`With the ${term(tool)}: `}${HOW[technique]}.`;
 
 function mindsOf(chart: Chart, steps: readonly Step[]): string[] {
   const base = steps.some((step) => step.role === 'base');

@@ -32,8 +32,8 @@ export function howInWords(
   const sprayed = step.tool === 'airbrush';
   const passes = plural(step.passes)`one pass|${step.passes} passes`;
   return [
-    step.tool === 'none' ? null : step.tool,
-    step.technique,
+    step.tool === 'none' ? null : term(step.tool),
+    term(step.technique),
     sprayed
       ? msg`${passes} a side${step.flow ? msg`, flow ${term(step.flow)}` : ''}`
       : step.passes > 1

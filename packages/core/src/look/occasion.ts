@@ -55,10 +55,10 @@ export function occasionInWords(occasion: Occasion): string {
   const { hoursToLast, begins, ends, lights, camera, metal, outfit = [], theme } = occasion;
   const conditions = occasion.conditions ?? usualConditions(occasion.kind);
   return [
-    `${plural(hoursToLast)`${hoursToLast} hour|${hoursToLast} hours`}${begins && ends ? `, ${begins} to ${ends}` : ''}`,
-    lights.length > 0 ? msg`by ${listed(lights)}` : null,
-    camera ? 'photographed' : null,
-    conditions.length > 0 ? listed(conditions) : null,
+    `${plural(hoursToLast)`${hoursToLast} hour|${hoursToLast} hours`}${begins && ends ? msg`, ${begins} to ${ends}` : ''}`,
+    lights.length > 0 ? msg`by ${listed(lights.map((one) => term(one)))}` : null,
+    camera ? msg`photographed` : null,
+    conditions.length > 0 ? listed(conditions.map((one) => term(one))) : null,
     outfit.length > 0 ? msg`wearing ${listed(outfit.map(({ name }) => name))}` : null,
     metal ? msg`${term(metal)} jewellery` : null,
     theme ?? null,
@@ -67,26 +67,30 @@ export function occasionInWords(occasion: Occasion): string {
     .join('; ');
 }
 
-const DIFFERENCES: readonly (readonly [string, (o: Occasion) => string])[] = [
-  ['kind', (o) => o.kind],
+/** What can differ, by its name. */
+const DIFFERENCES = [
+  ['kind', (o) => term(o.kind)],
   ['day', (o) => o.date],
   ['hours', (o) => String(o.hoursToLast)],
   ['ready at', (o) => o.begins ?? ''],
   ['until', (o) => o.ends ?? ''],
-  ['light', (o) => listed([...o.lights].sort())],
+  ['light', (o) => listed([...o.lights.map((one) => term(one))].sort())],
   ['camera', (o) => (o.camera ? msg`photographed` : msg`no camera`)],
-  ['the day brings', (o) => listed([...(o.conditions ?? usualConditions(o.kind))].sort())],
+  [
+    'the day brings',
+    (o) => listed([...(o.conditions ?? usualConditions(o.kind)).map((one) => term(one))].sort()),
+  ],
   ['worn', (o) => listed((o.outfit ?? []).map(({ name, lab }) => `${name} ${lab.join(' ')}`))],
-  ['jewellery', (o) => o.metal ?? ''],
+  ['jewellery', (o) => (o.metal ? term(o.metal) : '')],
   ['theme', (o) => o.theme ?? ''],
   ['place', (o) => o.place ?? ''],
-];
+] as const satisfies readonly (readonly [string, (o: Occasion) => string])[];
 
 /** What differs between two occasions, a line each: 'hours: 4 instead of 12'. */
 export function occasionDifference(before: Occasion, after: Occasion): string[] {
   return DIFFERENCES.flatMap(([what, of]) => {
     const [was, is] = [of(before), of(after)];
-    return was === is ? [] : [msg`${what}: ${is || msg`nothing`} instead of ${was || msg`nothing`}`];
+    return was === is ? [] : [msg`${term(what)}: ${is || msg`nothing`} instead of ${was || msg`nothing`}`];
   });
 }
 

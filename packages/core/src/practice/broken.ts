@@ -272,7 +272,7 @@ function told(
   const of = use[0]?.product;
   const facts = [
     of
-      ? [of.finish, of.texture, of.family === 'powder' ? null : msg`${term(of.family)} based`]
+      ? [term(of.finish), term(of.texture), of.family === 'powder' ? null : msg`${term(of.family)} based`]
           .filter(Boolean)
           .join(', ')
       : null,

@@ -2,7 +2,7 @@ import type { Kit } from '../kit';
 import { adviseSchools, SCHOOL_QUESTIONS, type Chart, type School } from '../look';
 import { orderChoices } from '../review';
 import { NO_SIDE, type RefitChange } from './change';
-import { msg, plural } from '../messages';
+import { msg, plural, term } from '../messages';
 
 /** Questions whose answers are orders; contrast is a shade, not an order. */
 const ORDERING: readonly School[] = ['eyesOrFace', 'contour', 'concealer'];
@@ -28,7 +28,7 @@ export function reOrdered(next: Chart, worn: Chart, kit: Kit | null): RefitChang
     return advice.map(({ school, answer, why }) => ({
       ...whole,
       id: `school ${school}`,
-      title: `${SCHOOL_QUESTIONS[school]}: ${answer}`,
+      title: `${SCHOOL_QUESTIONS[school]}: ${term(answer)}`,
       why,
       difference: msg`the steps change their order`,
       part: { of: 'school', school, answer },

@@ -1,11 +1,11 @@
 import type { Chart, Step } from '../look';
 
-/** What rules look for in what is noted at a step, each by the word that stands for it. */
+/** What rules look for in what is noted at a step, each by the word that stands for it, in every language notes are written in. */
 const LOOKED_FOR = {
   'touch-up': /touch-up/i,
-  balm: /balm/i,
-  'patch test': /patch test/i,
-  'latex-free': /latex-free|nickel-free|plastic spatula/i,
+  balm: /balm|pelembap bibir/i,
+  'patch test': /patch test|uji tempel/i,
+  'latex-free': /latex-free|nickel-free|plastic spatula|tanpa (lateks|nikel)|spatula plastik/i,
 } as const satisfies Record<string, RegExp>;
 type Noted = keyof typeof LOOKED_FOR;
 const NOTED = Object.keys(LOOKED_FOR) as readonly Noted[];

@@ -3,7 +3,7 @@ import { productName, type Product, type ProductKind } from '../kit';
 import { withArticle } from '../withArticle';
 import type { ShadeAnswer, StepGap, StepMatch } from './answers';
 import type { ShadeAsk, ShadeRole } from './skinRole';
-import { msg, plural } from '../messages';
+import { msg, plural, term } from '../messages';
 
 /** Kinds that may be stirred together where no single does it. */
 const MIXABLE: readonly ProductKind[] = [
@@ -70,12 +70,12 @@ export function gapOf({
   sensitivities,
 }: GapAsked): StepGap {
   const [nearest] = outside;
-  const kind = ask.wants.kinds.join(msg` or `);
+  const kind = ask.wants.kinds.map((one) => term(one)).join(msg` or `);
   const { finishes, coverages, families } = ask.wants;
   const finish = [
     finishes?.join(msg` or `) ?? (role === 'contour' ? 'matte' : ''),
-    coverages ? msg`${coverages.join(msg` or `)} covering` : '',
-    families ? msg`${families.join(msg` or `)} based` : '',
+    coverages ? msg`${coverages.map((one) => term(one)).join(msg` or `)} covering` : '',
+    families ? msg`${families.map((one) => term(one)).join(msg` or `)} based` : '',
   ]
     .filter((words) => words !== '')
     .map((words) => `${words} `)
@@ -143,7 +143,7 @@ function some(kinds: readonly ProductKind[], finish: string): string {
   if (kinds.length === 1 && kind === 'lashes') return msg`${finish}lashes`;
   if (kinds.length === 1 && (kind === 'brow' || kind === 'prep'))
     return kind === 'brow' ? msg`a ${finish}brow product` : msg`something ${finish}to prepare with`;
-  const words = `${finish}${kinds.join(msg` or `)}`;
+  const words = `${finish}${kinds.map((one) => term(one)).join(msg` or `)}`;
   return withArticle(words);
 }
 

@@ -30,7 +30,7 @@ import {
   type ShadeContext,
   type ShadeFilter,
 } from './usable';
-import { msg, plural } from '../messages';
+import { msg, plural, term } from '../messages';
 
 export type MatchWishes = {
   readonly weights?: TargetWeights;
@@ -288,7 +288,7 @@ export function whyNot(productId: string, context: ShadeContext, wishes: MatchWi
   const name = productName(product);
   const { kinds = BASE_KINDS, filter = {} } = wishes;
   if (!kinds.includes(product.kind))
-    return msg`${name} is ${withArticle(product.kind)}; looked for: ${kinds.join(msg` or `)}.`;
+    return msg`${name} is ${withArticle(product.kind)}; looked for: ${kinds.map((one) => term(one)).join(msg` or `)}.`;
   if (!isColoured(product))
     return msg`${name} has no colour noted. Read one swatch of it and it can be matched.`;
   const ruledOut =

@@ -135,7 +135,7 @@ const NEEDS: readonly Need[] = messagesIn(
       kinds: ['primer', 'spray'],
       why: ({ features, kind }) =>
         features.oily.length > 0 && !(features.dry && kind === 'spray')
-          ? msg`oily ${features.oily.join(', ')}`
+          ? msg`oily ${features.oily.map((one) => term(one)).join(', ')}`
           : null,
       met: (p) => p.finish === 'matte',
       cost: 1.4,
@@ -189,7 +189,8 @@ const NEEDS: readonly Need[] = messagesIn(
     {
       of: 'skin',
       kinds: ['base'],
-      why: ({ features }) => (features.oily.length > 1 ? msg`oily ${features.oily.join(', ')}` : null),
+      why: ({ features }) =>
+        features.oily.length > 1 ? msg`oily ${features.oily.map((one) => term(one)).join(', ')}` : null,
       met: (p) => p.finish !== 'dewy',
       cost: 1.6,
       words: 'dewy on skin that shines by itself',

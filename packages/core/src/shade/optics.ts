@@ -71,8 +71,8 @@ export function besideInWords(wanted: Lab, lab: Lab): string {
     ...(Math.abs(steps) >= 0.15
       ? [msg`${Math.abs(steps).toFixed(1)} steps ${steps > 0 ? msg`deeper` : msg`lighter`}`]
       : []),
-    ...(Math.abs(hue) >= 3 ? [hue > 0 ? 'yellower' : 'pinker'] : []),
-    ...(Math.abs(chroma) >= 1.5 ? [chroma > 0 ? 'stronger' : 'duller'] : []),
+    ...(Math.abs(hue) >= 3 ? [hue > 0 ? msg`yellower` : msg`pinker`] : []),
+    ...(Math.abs(chroma) >= 1.5 ? [chroma > 0 ? msg`stronger` : msg`duller`] : []),
   ];
   return words.join(', ') || msg`the same`;
 }

@@ -115,7 +115,7 @@ function coverageCosts({ coverage }: Product, { wants: { coverages = [] } }: Sha
     {
       part: 'coverage',
       units: COST.coverage * off,
-      words: msg`covers ${term(coverage)}, not ${coverages.join(msg` or `)}`,
+      words: msg`covers ${term(coverage)}, not ${coverages.map((one) => term(one)).join(msg` or `)}`,
     },
   ];
 }
@@ -128,7 +128,7 @@ const familyCosts = ({ family }: Product, { wants: { families = [] } }: ShadeAsk
         {
           part: 'family',
           units: COST.family,
-          words: msg`made of ${term(family)}, not ${families.join(msg` or `)}`,
+          words: msg`made of ${term(family)}, not ${families.map((one) => term(one)).join(msg` or `)}`,
         },
       ];
 
@@ -142,7 +142,7 @@ export function productCosts(product: Product, ask: ShadeAsk, context: ShadeCont
           {
             part: 'texture' as const,
             units: COST.texture,
-            words: msg`${term(product.texture)}, not ${textures.join(msg` or `)}`,
+            words: msg`${term(product.texture)}, not ${textures.map((one) => term(one)).join(msg` or `)}`,
           },
         ]),
     ...(!finishes || finishes.includes(product.finish)
@@ -151,7 +151,7 @@ export function productCosts(product: Product, ask: ShadeAsk, context: ShadeCont
           {
             part: 'finish' as const,
             units: COST.finish,
-            words: msg`${term(product.finish)}, not ${finishes.join(msg` or `)}`,
+            words: msg`${term(product.finish)}, not ${finishes.map((one) => term(one)).join(msg` or `)}`,
           },
         ]),
     ...(ask.phase === 'sculpt' && !textures && (product.texture === 'pressed' || product.texture === 'loose')

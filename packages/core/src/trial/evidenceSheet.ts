@@ -7,7 +7,7 @@ import { trialNow } from './trial';
 import { asCounted, decisionWords, trialWords } from './trialWords';
 import { verdictOf } from './verdict';
 import { hoursAt, type WearCheck } from './wearCheck';
-import { msg } from '../messages';
+import { msg, term } from '../messages';
 
 /** What was tried on one client and how it wore, to be put on paper. */
 export type EvidenceSheet = {
@@ -98,14 +98,14 @@ function lookWords(check: WearCheck): string {
           ? msg`${trialZoneWords(looked[0]!.zone)} holds`
           : msg`all ${looked.length} places hold`
         : [
-            failing.map(({ zone, state }) => `${trialZoneWords(zone)} ${state}`).join(', '),
+            failing.map(({ zone, state }) => `${trialZoneWords(zone)} ${term(state)}`).join(', '),
             ...(failing.length < looked.length ? [msg`the rest holds`] : []),
           ].join('; ');
   const touched = check.touched.map(trialZoneWords);
   return [
     msg`After ${hoursAt(check).toFixed(1)} h, by ${check.judge === 'client' ? msg`the client` : check.by}: ${seen}.`,
     touched.length > 0 ? msg`Touched up: ${touched.join(', ')}.` : null,
-    check.marks.length > 0 ? `${capital(check.marks.join(', '))}.` : null,
+    check.marks.length > 0 ? `${capital(check.marks.map((one) => term(one)).join(', '))}.` : null,
     check.stings ? msg`It stung and was taken off.` : null,
   ]
     .filter((words) => words !== null)

@@ -10,7 +10,7 @@ import {
   type KitColumn,
 } from './columns';
 import { readRow, type KitCsvRow } from './readRow';
-import { msg } from '../../messages';
+import { msg, term } from '../../messages';
 
 export type KitCsv = {
   readonly headers: readonly string[];
@@ -83,7 +83,7 @@ export function readKitCsv(
       mapping,
       rows: [],
       saysUnits,
-      problems: [msg`Say which column holds ${missing.join(', ')}.`],
+      problems: [msg`Say which column holds ${missing.map((column) => term(column, 'column')).join(', ')}.`],
     };
   const at = Object.fromEntries(
     KIT_COLUMN_NAMES.map((column) => [

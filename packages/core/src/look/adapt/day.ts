@@ -2,7 +2,7 @@ import { sidesWhere } from '../../face';
 import { chromaOf } from '../../colour';
 import { titleOf, type LookStep } from '../document';
 import { both, noted, rounded, type Adapter, type Adder } from './adapter';
-import { msg } from '../../messages';
+import { msg, term } from '../../messages';
 
 const COLOURED: readonly LookStep['role'][] = ['blush', 'lip', 'eye', 'bronze'];
 const lasts = (words: string): string => msg`it has to hold: ${words}`;
@@ -215,7 +215,7 @@ export const ADDERS: readonly Adder[] = [
             waitMinutes: 2,
           }),
           words: msg`A mattifying primer`,
-          why: msg`oily at ${oily.join(', ')}`,
+          why: msg`oily at ${oily.map((one) => term(one)).join(', ')}`,
         },
       ];
     },
@@ -239,7 +239,7 @@ export const ADDERS: readonly Adder[] = [
             tool: 'puff',
           }),
           words: msg`Powder where it shines`,
-          why: msg`oily at ${oily.join(', ')}`,
+          why: msg`oily at ${oily.map((one) => term(one)).join(', ')}`,
         },
       ];
     },

@@ -430,7 +430,7 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       if (step.phase !== 'clean' || !look.steps.some((s) => s.wants.kinds.includes('lip colour')))
         return null;
       const note = noted(step, msg`Lip balm on now; wiped off before the lip.`);
-      return /balm/i.test(step.note)
+      return /balm|pelembap bibir/i.test(step.note)
         ? null
         : { words: msg`Lip balm on first`, why: msg`a lip laid on dry skin flakes`, set: { note } };
     },

@@ -24,7 +24,7 @@ import {
   type Adapter,
   type GuideName,
 } from './adapter';
-import { msg } from '../../messages';
+import { msg, term } from '../../messages';
 
 const linedUnderEye = (features: Features): readonly Side[] =>
   sidesWhere(features, ({ lines }) => lines.includes('under eye'));
@@ -44,7 +44,7 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       const oily = features.oily.filter((zone) => zone !== 'lids');
       if (!isKind(step, 'primer') || oily.length === 0) return null;
       return {
-        words: msg`Primer on ${listed(oily)}`,
+        words: msg`Primer on ${listed(oily.map((one) => term(one)))}`,
         why: msg`oily there; a mattifier goes there and only there`,
         set: {
           placements: places(oily.flatMap((zone) => GUIDES_OF_SKIN[zone])),
@@ -73,7 +73,7 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       const dry = dryPatches(features);
       if (!isKind(step, 'primer') || dry.length === 0 || features.oily.length > 0) return null;
       return {
-        words: msg`A hydrating primer on ${listed(dry)}`,
+        words: msg`A hydrating primer on ${listed(dry.map((one) => term(one)))}`,
         why: msg`dry there`,
         set: {
           placements: places(dry.flatMap((zone) => GUIDES_OF_SKIN[zone])),
@@ -117,9 +117,12 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       const dry = dryPatches(features);
       if (step.phase !== 'clean' || !isKind(step, 'prep') || dry.length === 0) return null;
       return {
-        words: msg`Twice on ${listed(dry)}, and longer to sink in`,
+        words: msg`Twice on ${listed(dry.map((one) => term(one)))}, and longer to sink in`,
         why: msg`dry there`,
-        set: { waitMinutes: step.waitMinutes + 2, note: noted(step, msg`Twice on ${listed(dry)}.`) },
+        set: {
+          waitMinutes: step.waitMinutes + 2,
+          note: noted(step, msg`Twice on ${listed(dry.map((one) => term(one)))}.`),
+        },
       };
     },
   },
@@ -136,7 +139,7 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
             ...oily.flatMap((zone) => GUIDES_OF_SKIN[zone]),
           ];
       return {
-        words: all ? msg`Powder everywhere` : msg`Powder on ${listed(oily)} too`,
+        words: all ? msg`Powder everywhere` : msg`Powder on ${listed(oily.map((one) => term(one)))} too`,
         why: all ? msg`very oily skin is set everywhere` : msg`oily there`,
         set: { placements: places(guides), doseMgPerCm2: rounded(Math.min(0.6, step.doseMgPerCm2 * 1.15)) },
       };
@@ -163,10 +166,13 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       if (step.role !== 'powder' || dry.length === 0) return null;
       const asIs = features.oily.length > 0 || isLined(features);
       return {
-        words: msg`As little powder as will hold on ${listed(dry)}`,
+        words: msg`As little powder as will hold on ${listed(dry.map((one) => term(one)))}`,
         why: msg`dry there: powder shows on patches`,
         set: {
-          note: noted(step, msg`Last, and with what is left on the brush: ${listed(dry)}.`),
+          note: noted(
+            step,
+            msg`Last, and with what is left on the brush: ${listed(dry.map((one) => term(one)))}.`,
+          ),
           ...(asIs ? {} : { doseMgPerCm2: rounded(0.85 * step.doseMgPerCm2) }),
         },
       };
@@ -275,7 +281,10 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       if (step.role !== 'highlight' || !has(step, ...off)) return null;
       const placements = step.placements.filter((p) => !('guide' in p) || !off.includes(p.guide));
       const why = msg`light is not laid on lines or where skin shines by itself`;
-      const words = off.map((g) => (g === 'foreheadLight' ? 'forehead' : 'chin')).join(msg` and `);
+      const words = off
+        .map((g) => (g === 'foreheadLight' ? 'forehead' : 'chin'))
+        .map((one) => term(one))
+        .join(msg` and `);
       return placements.length === 0
         ? { words: msg`${step.title} left out`, why, leftOut: true }
         : { words: msg`No light on the ${words}`, why, set: { placements } };

@@ -42,13 +42,13 @@ export function schoolsInWords(schools: SchoolAnswers): string {
         ? msg`bronzer instead of contour`
         : msg`contour ${term(contour)}`;
   return [
-    eyesOrFace,
-    contourTexture ? `${contourWords}, ${contourTexture}` : contourWords,
+    term(eyesOrFace),
+    contourTexture ? `${contourWords}, ${term(contourTexture)}` : contourWords,
     msg`concealer ${term(concealer)}`,
-    applicator,
-    powders,
+    applicator && term(applicator),
+    powders && term(powders),
     settledPowder ? msg`settled powder: ${term(settledPowder)}` : null,
-    mist,
+    mist && term(mist),
     msg`${term(contrast)} contrast`,
   ]
     .filter(Boolean)

@@ -122,7 +122,7 @@ export const PLACE_RULES: readonly Rule[] = messagesIn(
               .map((breach) =>
                 found(
                   [s],
-                  `${s.title}, ${breach.limit}. ${breach.message}`,
+                  `${s.title}, ${term(breach.limit)}. ${breach.message}`,
                   {
                     label: msg`Bring it back`,
                     apply: changed(s.id, (x) => ({

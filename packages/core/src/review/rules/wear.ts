@@ -11,7 +11,7 @@ import {
 } from '../../trial';
 import { says } from '../notes';
 import { changed, finishIs, found, isShiny, nameOf, type Fix, type Reviewed, type Rule } from '../rule';
-import { messagesIn, msg } from '../../messages';
+import { messagesIn, msg, term } from '../../messages';
 
 /** An id made from another, for a step a fix adds. */
 const idBeside = (id: string, salt: string): string => `${id.slice(0, 34)}${salt}`;
@@ -176,7 +176,7 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
         return [
           found(
             primer ? [primer, base] : [base],
-            msg`Oily at ${oily.join(', ')}, and nothing mattifies there before ${base.title.toLowerCase()}.`,
+            msg`Oily at ${oily.map((one) => term(one)).join(', ')}, and nothing mattifies there before ${base.title.toLowerCase()}.`,
             primer ? on.another(primer, isMatte) : added(on, step, msg`Add a mattifying primer there`),
           ),
         ];
@@ -203,7 +203,7 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
           : [
               found(
                 [held[0]!],
-                msg`Oily at ${left.join(', ')} too, and nothing is primed or set there.`,
+                msg`Oily at ${left.map((one) => term(one)).join(', ')} too, and nothing is primed or set there.`,
                 powder
                   ? {
                       label: msg`Powder there too`,
@@ -234,7 +234,7 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
         return [
           found(
             [base],
-            msg`Oily at ${oily.join(', ')}, and no powder sets it.`,
+            msg`Oily at ${oily.map((one) => term(one)).join(', ')}, and no powder sets it.`,
             added(on, step, msg`Add powder there`),
           ),
         ];
