@@ -10,7 +10,8 @@ import {
   messages,
   msg,
   term,
-, guideNamed } from '@toile/core';
+  guideNamed,
+} from '@toile/core';
 import { Button, Choice, Column, Label, Line, Stepper, useWide, View } from '../../ui';
 
 const COVERAGE = ['usual layer', 'sheer', 'light', 'medium', 'full'] as const;
