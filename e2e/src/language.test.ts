@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'playwright-core';
 import catalogue from '../../packages/languages/src/id.json';
-import { baseUrl, openAs, openBrowser, PHONE } from './browser';
+import { baseUrl, openAs, openBrowser, PEOPLE, PHONE } from './browser';
 import { drawn, findIds, PAGES, type Ids } from './pages';
 
 // The app in Indonesian: chosen on a device, and then nothing on any page is left in English that is a message.
@@ -17,8 +17,16 @@ const VALUE = /\{\{\d+\}\}/;
 const ENGLISH = Object.entries(TOLD)
   .filter(([key, told]) => key !== told)
   .flatMap(([key]) => key.split('|'))
-  .map((key) => key.replace(/_(skin|theme|column)$/, '').trim())
-  .filter((key) => (key.split(VALUE).join(' ').match(/\p{L}{2,}/gu) ?? []).length >= 2)
+  .map((key) => key.replace(/_(skin|theme|column|layer)$/, '').trim())
+  .filter(
+    (key) =>
+      (
+        key
+          .split(VALUE)
+          .join(' ')
+          .match(/\p{L}{2,}/gu) ?? []
+      ).length >= 2,
+  )
   .map((key) => new RegExp(`^${key.split(VALUE).map(literal).join('.+')}$`, 'u'));
 
 /** Everything a page says to a reader, or to a screen reader. */
@@ -66,4 +74,51 @@ describe('in Indonesian', () => {
     expect(left).toEqual([]);
     expect(await page.evaluate(() => document.documentElement.lang)).toBe('id');
   });
+});
+
+test('it is what the browser asks for, and what is chosen is kept', async () => {
+  const context = await browser.newContext({ viewport: PHONE, locale: 'id-ID', serviceWorkers: 'block' });
+  const door = await context.newPage();
+  await door.goto(baseUrl());
+  await door.getByLabel('Surel').fill(PEOPLE.artist.email);
+  await door.getByLabel('Sandi').fill('not this one');
+  await door.getByRole('button', { name: 'Masuk' }).click();
+  await door.getByRole('alert').getByText('Surel dan sandi tidak cocok.').waitFor();
+
+  // By its own name, whichever is spoken; with the key.
+  await door.getByRole('radio', { name: 'English' }).focus();
+  await door.keyboard.press('Space');
+  await door.getByLabel('Email').fill(PEOPLE.artist.email);
+  await door.getByLabel('Password').fill(PEOPLE.artist.password);
+  await door.getByRole('button', { name: 'Sign in' }).click();
+  await door.getByRole('heading', { name: 'Today' }).waitFor();
+  await door.reload();
+  await door.getByRole('heading', { name: 'Today' }).waitFor();
+
+  await door.goto(`${baseUrl()}/settings`);
+  await door.getByRole('radio', { name: 'Bahasa Indonesia' }).click();
+  await door.getByRole('heading', { name: 'Pengaturan' }).waitFor();
+  await door
+    .getByRole('radio', { name: '✓ Bahasa Indonesia' })
+    .or(door.getByText('✓ Bahasa Indonesia'))
+    .waitFor();
+  await context.close();
+});
+
+test('a look is fitted in Indonesian from first to last, and what it says is kept as it was said', async () => {
+  const { page, context } = await openAs(browser, 'artist', PHONE);
+  await context.addCookies([{ ...INDONESIAN, url: baseUrl() }]);
+  await page.goto(`${baseUrl()}/clients`);
+  await page.getByRole('link', { name: 'Klien baru' }).click();
+  await page.getByLabel('Nama', { exact: true }).fill('Ratna Wulandari');
+  await page.getByRole('button', { name: 'Simpan, lalu telusuri wajah' }).click();
+  await page
+    .getByRole('heading', { name: 'Telusuri' })
+    .or(page.getByText('Dua belas ukuran'))
+    .first()
+    .waitFor();
+  await page.getByRole('button', { name: 'Simpan wajah' }).click();
+  await page.getByRole('heading', { name: 'Ratna Wulandari' }).waitFor();
+  await page.getByText('Belum dibaca. Tujuh zona').waitFor();
+  await context.close();
 });

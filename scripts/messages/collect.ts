@@ -86,7 +86,7 @@ export function collect(root: string): Collected {
         else if (ts.isCallExpression(tag) && tag.expression.getText(source) === 'plural')
           add(textOf(template), node);
       } else if (ts.isCallExpression(node) && ts.isIdentifier(node.expression)) {
-        const [first, second] = node.arguments;
+        const [first, second, third] = node.arguments;
         if (node.expression.text === 'messages' && first) leaves(first, () => true, '', contextOf(second));
         else if (
           node.expression.text === 'messagesIn' &&
@@ -95,7 +95,7 @@ export function collect(root: string): Collected {
           ts.isArrayLiteralExpression(first)
         ) {
           const names = new Set(first.elements.map((name) => (ts.isStringLiteral(name) ? name.text : '')));
-          leaves(second, (name) => names.has(name), '', '');
+          leaves(second, (name) => names.has(name), '', contextOf(third));
         } else if (node.expression.text === 'term' && first) addTerms(first, contextOf(second));
       } else if (ts.isJsxText(node) && /\p{L}{2}/u.test(node.text))
         untold.push(`${at(node)} ${node.text.trim()}`);

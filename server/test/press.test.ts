@@ -112,7 +112,7 @@ test('more than may wait are told to come again, and those that wait are made', 
 
 test('what never ends is ended, what grows without end too, and the next one is made', async () => {
   const endless = openPress(
-    workerOf('(job) => { if (job.kind === "chart") for (;;); return new Uint8Array(1); }'),
+    workerOf('({ job }) => { if (job.kind === "chart") for (;;); return new Uint8Array(1); }'),
     {
       ms: 400,
       threads: 1,
@@ -124,7 +124,7 @@ test('what never ends is ended, what grows without end too, and the next one is 
   await endless.stop();
   const growing = openPress(
     workerOf(
-      '(job) => { const all = []; while (job.kind === "chart") all.push(new Array(1e5).fill({})); return new Uint8Array(2); }',
+      '({ job }) => { const all = []; while (job.kind === "chart") all.push(new Array(1e5).fill({})); return new Uint8Array(2); }',
     ),
     { megabytes: 32, threads: 1, ms: 15_000 },
   );

@@ -46,7 +46,7 @@ export function Insets({
       <Line flexWrap="nowrap" gap="$2">
         {insets.map((inset) => {
           const words =
-            inset === 'lips' ? 'lips' : msg`client’s ${term(inset)}${closed ? msg`, closed` : ''}`;
+            inset === 'lips' ? msg`lips` : msg`client’s ${term(inset)}${closed ? msg`, closed` : ''}`;
           return (
             <Judged key={inset} padding="$1" flex={1} gap={0}>
               <FaceView

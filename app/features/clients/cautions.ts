@@ -1,4 +1,4 @@
-import { accessInWords, heedInWords, heedsOf, minorInWords, type AccessNeed, msg } from '@toile/core';
+import { accessInWords, heedInWords, heedsOf, minorInWords, type AccessNeed, msg, term } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 import { todayText } from '../words/dates';
 
@@ -12,7 +12,7 @@ export function cautionsNoted(client: Noted, today: string = todayText()): reado
   const { sensitivities, features, consult, notes } = client;
   const cautions: (string | false)[] = [
     sensitivities.length > 0 &&
-      msg`Sensitive to ${sensitivities.join(', ')}. Check every list, patch test 24 to 48 hours before; the maker’s directions decide.`,
+      msg`Sensitive to ${sensitivities.map((one) => term(one)).join(', ')}. Check every list, patch test 24 to 48 hours before; the maker’s directions decide.`,
     minorInWords(today, client) ?? false,
     ...heedsOf(consult, notes)
       // Once noted among the features it is said as such.

@@ -1,4 +1,4 @@
-import { answerInWords, type ConsultKey, msg } from '@toile/core';
+import { answerInWords, type ConsultKey, msg, term } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 
 /** What is noted of a client already where an answer would go; empty for nothing. */
@@ -22,7 +22,7 @@ export function knownInWords(
     case 'guardian':
       return guardianConsent;
     case 'sensitivities':
-      return sensitivities.join(', ');
+      return sensitivities.map((one) => term(one)).join(', ');
     default:
       return answerInWords(consult, key);
   }

@@ -1,7 +1,18 @@
 import fc from 'fast-check';
 import { listed, listedFew } from '../listed';
 import { withArticle } from '../withArticle';
-import { languageNow, localeNow, messageKey, messages, messagesIn, msg, numberTold, plural, tellIn, term } from '.';
+import {
+  languageNow,
+  localeNow,
+  messageKey,
+  messages,
+  messagesIn,
+  msg,
+  numberTold,
+  plural,
+  tellIn,
+  term,
+} from '.';
 
 /** A language that says what it was asked for. */
 const asked: { key: string; values: readonly unknown[]; count?: number }[] = [];
@@ -70,7 +81,11 @@ describe('in another language', () => {
 
   test('what it does not know stays English, the number kept', () => {
     tellIn(() => ({ ...echo, translate: () => undefined }));
-    expect([msg`Not ${1}`, plural(1)`${1} step|${1} steps`, term('cheek')]).toEqual(['Not 1', '1 step', 'cheek']);
+    expect([msg`Not ${1}`, plural(1)`${1} step|${1} steps`, term('cheek')]).toEqual([
+      'Not 1',
+      '1 step',
+      'cheek',
+    ]);
   });
 
   test('numbers are written as it writes them', () => {
@@ -88,7 +103,13 @@ describe('a table', () => {
   test('is told when it is read, and not when it was written', () => {
     expect(table).toEqual({ base: 'Base', more: { lip: 'Lip' }, list: ['one', 'two'], ok: true, n: 3 });
     tellIn(() => echo);
-    expect(table).toEqual({ base: '«Base»', more: { lip: '«Lip»' }, list: ['«one»', '«two»'], ok: true, n: 3 });
+    expect(table).toEqual({
+      base: '«Base»',
+      more: { lip: '«Lip»' },
+      list: ['«one»', '«two»'],
+      ok: true,
+      n: 3,
+    });
     tellIn(() => null);
     expect(table.base).toBe('Base');
   });

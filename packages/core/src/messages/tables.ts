@@ -6,11 +6,11 @@ export function messages<T extends object>(table: T, of?: string): T {
   return table;
 }
 
-/** A table whose texts under these names are messages, in lists under them too; all else is left alone. */
-export function messagesIn<T extends object>(names: readonly string[], table: T): T {
+/** A table whose texts under these names are messages, in lists under them too; all else is left alone. `of` as in `term`. */
+export function messagesIn<T extends object>(names: readonly string[], table: T, of?: string): T {
   const asked = new Set(names);
   for (const [name, value] of Object.entries(table))
-    toldWhenRead(table, name, value, (key) => asked.has(key), undefined);
+    toldWhenRead(table, name, value, (key) => asked.has(key), of);
   return table;
 }
 

@@ -96,7 +96,7 @@ function sound(skin: Lab): readonly Step[] {
     step(6, msg`Blush`, 'sculpt', 'blush', [at('blushLifted')], product(6, 'blush', flushed(skin))),
     step(
       7,
-      msg`Light`,
+      term('Light', 'layer'),
       'sculpt',
       'highlight',
       [at('cheekboneLight')],
@@ -198,7 +198,7 @@ export const BREAKAGES: readonly Breakage[] = messagesIn(
       face: 'A mature skin.',
       does: (plan) =>
         laid(
-          () => msg`Light`,
+          () => term('Light', 'layer'),
           () => ({ finish: 'shimmer' }),
         )(features({ age: 'mature' })(plan)),
     },
@@ -220,7 +220,7 @@ export const BREAKAGES: readonly Breakage[] = messagesIn(
     {
       does: (plan, skin) =>
         laid(
-          () => msg`Light`,
+          () => term('Light', 'layer'),
           () => ({ lab: [...shiftDepth(skin, 3)] }),
         )(plan),
     },

@@ -548,7 +548,7 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
   );
   part('P');
   let top = margin + 34;
-  const minded = toBeMinded(client.sensitivities);
+  const minded = toBeMinded(client.sensitivities).map((one) => term(one));
   if (options.cautions && minded.length > 0) {
     for (const line of mindedLines(minded, width - 2 * margin, options.measure)) {
       text(margin, top + 4, 9, true, line);

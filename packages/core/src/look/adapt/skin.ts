@@ -348,7 +348,7 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
         ? null
         : {
             words: msg`Glue only after a patch test`,
-            why: msg`${listedFew(minded)} noted`,
+            why: msg`${listedFew(minded.map((one) => term(one)))} noted`,
             set: { note },
           };
     },

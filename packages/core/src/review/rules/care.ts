@@ -114,7 +114,7 @@ export const CARE_RULES: readonly Rule[] = messagesIn(
                 .map((p) =>
                   found(
                     [s],
-                    msg`${nameOf(p)} has no ingredients noted; ${listedFew(sensitiveTo(on))} is noted for this client.`,
+                    msg`${nameOf(p)} has no ingredients noted; ${listedFew(sensitiveTo(on).map((one) => term(one)))} is noted for this client.`,
                     on.another(s, ({ use }) => use.every((u) => ingredientsKnown(u.product.ingredients))),
                   ),
                 ),
@@ -339,7 +339,7 @@ export const CARE_RULES: readonly Rule[] = messagesIn(
               .map((s) =>
                 found(
                   [s],
-                  msg`${s.title} needs glue, and the client is sensitive to ${listedFew(sensitiveTo(on))}: ask for the patch test.`,
+                  msg`${s.title} needs glue, and the client is sensitive to ${listedFew(sensitiveTo(on).map((one) => term(one)))}: ask for the patch test.`,
                   {
                     label: msg`Note the patch test`,
                     apply: changed(s.id, (x) =>
