@@ -33,9 +33,17 @@ export const BREAKAGES = [
     '[name, studioId, role, params, query, languageAsked()]',
     '[name, studioId, params, query]',
   ),
-  held('one question is given the answer of another', 'role, params, query, languageAsked()]', 'role, params]'),
+  held(
+    'one question is given the answer of another',
+    'role, params, query, languageAsked()]',
+    'role, params]',
+  ),
   held('the minute of an answer is forgotten', '`${rows}@${moment}`', 'rows'),
-  held('a tag says nothing of the build', 'digest(form, role, languageAsked(), state)', 'digest(role, state)'),
+  held(
+    'a tag says nothing of the build',
+    'digest(form, role, languageAsked(), state)',
+    'digest(role, state)',
+  ),
   held('a tag says nothing of the role', 'digest(form, role, languageAsked(), state)', 'digest(form, state)'),
   held(
     'compressed for whoever does not take it',

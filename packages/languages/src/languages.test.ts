@@ -56,7 +56,11 @@ describe('Indonesian', () => {
     tellIn(() => INDONESIAN);
     expect(msg`The client’s ${'mata'} ${'luar'} sits ${'2'} mm higher.`).toContain('mata');
     expect(plural(1)`${1} step|${1} steps`).toBe(plural(2)`${2} step|${2} steps`.replace('2', '1'));
-    expect([term('light'), term('light', 'skin'), term('light', 'theme')]).toEqual(['ringan', 'terang', 'terang']);
+    expect([term('light'), term('light', 'skin'), term('light', 'theme')]).toEqual([
+      'ringan',
+      'terang',
+      'terang',
+    ]);
     expect([term('left'), term('left', 'column')]).toEqual(['kiri', 'sisa']);
   });
 

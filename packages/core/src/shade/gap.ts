@@ -80,7 +80,8 @@ export function gapOf({
     .filter((words) => words !== '')
     .map((words) => `${words} `)
     .join('');
-  const free = sensitivities.length > 0 ? msg`, free of ${sensitivities.map((one) => term(one)).join(', ')}` : '';
+  const free =
+    sensitivities.length > 0 ? msg`, free of ${sensitivities.map((one) => term(one)).join(', ')}` : '';
   const more =
     passedOver > 0
       ? plural(
