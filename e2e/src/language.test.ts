@@ -105,20 +105,34 @@ test('it is what the browser asks for, and what is chosen is kept', async () => 
   await context.close();
 });
 
-test('a look is fitted in Indonesian from first to last, and what it says is kept as it was said', async () => {
+test('somebody new is taken in, and what is opened within a page is told too', async () => {
   const { page, context } = await openAs(browser, 'artist', PHONE);
+  const ids = await findIds(page);
   await context.addCookies([{ ...INDONESIAN, url: baseUrl() }]);
-  await page.goto(`${baseUrl()}/clients`);
-  await page.getByRole('link', { name: 'Klien baru' }).click();
+  await page.goto(`${baseUrl()}/clients/new`);
   await page.getByLabel('Nama', { exact: true }).fill('Ratna Wulandari');
   await page.getByRole('button', { name: 'Simpan, lalu telusuri wajah' }).click();
-  await page
-    .getByRole('heading', { name: 'Telusuri' })
-    .or(page.getByText('Dua belas ukuran'))
-    .first()
-    .waitFor();
+  await page.getByRole('heading', { name: 'Telusuri', level: 1 }).waitFor();
   await page.getByRole('button', { name: 'Simpan wajah' }).click();
-  await page.getByRole('heading', { name: 'Ratna Wulandari' }).waitFor();
-  await page.getByText('Belum dibaca. Tujuh zona').waitFor();
+  await page.getByText('Sentuh zona dengan alat baca lima kali', { exact: false }).waitFor();
+
+  // A chart's parts, and a step opened: the review and the amounts are worked out by a worker, in Indonesian.
+  await page.goto(`${baseUrl()}/charts/${ids.chart}`);
+  const left: string[] = [];
+  for (const part of ['Periksa', 'Jumlah dan waktu', 'Versi', 'Langkah']) {
+    await page.getByRole('tab', { name: part }).click();
+    await page.getByRole('progressbar').first().waitFor({ state: 'detached' });
+    left.push(...(await saidBy(page)).filter((text) => ENGLISH.some((one) => one.test(text))));
+  }
+  await page.getByRole('button', { name: /^Langkah 3,/ }).click();
+  await page.getByRole('radio', { name: 'Bagaimana' }).click();
+  await page.getByText('Teknik', { exact: true }).waitFor();
+  left.push(...(await saidBy(page)).filter((text) => ENGLISH.some((one) => one.test(text))));
+  // Names of steps were given in English, and are as they were given.
+  const given = await page.evaluate(
+    async (id) => JSON.stringify(await (await fetch(`/api/charts/${id}`)).json()),
+    ids.chart,
+  );
+  expect([...new Set(left)].filter((text) => !given.includes(JSON.stringify(text).slice(1, -1)))).toEqual([]);
   await context.close();
 });

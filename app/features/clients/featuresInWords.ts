@@ -22,7 +22,7 @@ export function featuresInWords(f: Features): string {
     f.texture === 'textured' ? msg`textured skin` : null,
     f.narrowTemples ? msg`narrow temples` : null,
     f.lipEdge === 'blurred' ? msg`blurred lip edge` : null,
-    f.beard ? 'beard' : null,
+    f.beard ? msg`beard` : null,
     f.right ? rightInWords(f.right) : null,
   ].filter((part) => part !== null);
   return capital(parts.join(' · '));

@@ -36,7 +36,7 @@ export function checkWords(check: WearCheck): string {
   });
   const held = TRIAL_ZONES.filter((zone) => check.zones[zone] === 'holds').length;
   return [
-    said.length > 0 ? said.join(', ') : held > 0 ? 'holds' : '',
+    said.length > 0 ? said.join(', ') : held > 0 ? msg`holds` : '',
     said.length > 0 && held > 0 ? msg`the rest holds` : '',
     check.touched.length > 0 ? msg`touched up: ${check.touched.map(trialZoneWords).join(', ')}` : '',
     check.marks.map((one) => term(one)).join(', '),

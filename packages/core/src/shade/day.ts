@@ -67,12 +67,12 @@ export function dayOf(occasion: DayAsked): Day {
   const meals = has('meals') && occasion.hoursToLast >= MEAL_HOURS;
   const words = [
     long ? msg`${occasion.hoursToLast} hours` : null,
-    has('tears') ? 'tears' : null,
-    has('dancing') ? 'dancing' : null,
-    has('heat') ? 'heat' : null,
+    has('tears') ? msg`tears` : null,
+    has('dancing') ? msg`dancing` : null,
+    has('heat') ? msg`heat` : null,
     has('humidity') ? msg`humid air` : null,
-    has('rain') ? 'rain' : null,
-    has('wind') ? 'wind' : null,
+    has('rain') ? msg`rain` : null,
+    has('wind') ? msg`wind` : null,
     meals ? msg`a meal` : null,
   ];
   return {
