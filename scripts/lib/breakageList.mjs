@@ -21,6 +21,9 @@ const care = topic('care', [
   'day/pack',
   'day/party',
 ]);
+const told = topic('language', ['core', 'messages/'], 'packages/core/src/messages/msg.ts');
+const toldByServer = topic('language', ['server', 'language.test'], 'server/src/http/language.ts');
+const translated = topic('language', ['languages', 'languages.test'], 'packages/languages/src/translator.ts');
 const rows = topic('row security', ['server', 'isolation', 'api.test', 'shares', 'settings']);
 
 /**
@@ -28,15 +31,68 @@ const rows = topic('row security', ['server', 'isolation', 'api.test', 'shares',
  * that must notice.
  */
 export const BREAKAGES = [
+  told('one takes the form of many', 'return count === 1', 'return count <= 0'),
+  told('the form of many takes the values of one', 'values.slice(bar));', 'values);'),
+  told('a context is forgotten', 'of === undefined ? word : `${word}_${of}`', 'word'),
+  told('values are numbered from one', '`${key}{{${i - 1}}}${part}`', '`${key}{{${i}}}${part}`'),
+  told(
+    'a number hangs on nothing',
+    'translate(messageKey(parts), values, count)',
+    'translate(messageKey(parts), values)',
+  ),
+  told(
+    'a table freezes in the language it was read in first',
+    'get: () => term(value, of)',
+    'value: term(value, of)',
+    'packages/core/src/messages/tables.ts',
+  ),
+  told(
+    'lists under a name are left in English',
+    'Array.isArray(value) && isMessage(name) ? () => true : isMessage',
+    'isMessage',
+    'packages/core/src/messages/tables.ts',
+  ),
+  toldByServer(
+    'the browser comes before the device',
+    'languageFor(chosen ? [chosen] : req.acceptsLanguages())',
+    'languageFor(req.acceptsLanguages())',
+  ),
+  toldByServer('a cookie of another name chooses', '(?:^|;\\\\s*)${LANGUAGE_COOKIE}', '${LANGUAGE_COOKIE}'),
+  toldByServer('caches are not told what an answer hangs on', "res.vary('Cookie, Accept-Language');", ''),
+  toldByServer(
+    'everybody is told in the language that was asked for last',
+    "asked.getStore() === 'id' ? INDONESIAN : null",
+    "(globalThis.last = asked.getStore() ?? globalThis.last) === 'id' ? INDONESIAN : null",
+  ),
+  toldByServer(
+    'what is held is told to readers of every language',
+    '[name, studioId, role, params, query, languageAsked()]',
+    '[name, studioId, role, params, query]',
+    'server/src/http/readHeld.ts',
+  ),
+  toldByServer(
+    'a tag says nothing of the language',
+    'digest(form, role, languageAsked(), state)',
+    'digest(form, role, state)',
+    'server/src/http/readHeld.ts',
+  ),
+  translated('what every object has is taken for a message', 'KNOWN.has(key)', 'key in CATALOGUE'),
+  translated('names are read as messages', 'escapeValue: false', 'escapeValue: true'),
+  translated(
+    'what Indonesian was called before is not known',
+    "tag === 'in' ? 'id' : tag",
+    'tag',
+    'packages/languages/src/index.ts',
+  ),
   held(
     'one role is given what another was',
     '[name, studioId, role, params, query, languageAsked()]',
-    '[name, studioId, params, query]',
+    '[name, studioId, params, query, languageAsked()]',
   ),
   held(
     'one question is given the answer of another',
     'role, params, query, languageAsked()]',
-    'role, params]',
+    'role, params, languageAsked()]',
   ),
   held('the minute of an answer is forgotten', '`${rows}@${moment}`', 'rows'),
   held(

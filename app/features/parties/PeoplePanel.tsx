@@ -89,7 +89,7 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
                 ]
                   .filter((word) => word !== '')
                   .join(' · ')}
-                fact={msg`by ${hourInWords(guest.readyBy)}`}
+                fact={msg`ready by ${hourInWords(guest.readyBy)}`}
                 onPress={() => setOpen(guest)}
               />
             ))}

@@ -2,8 +2,8 @@ import { guestsFromText } from '@toile/core';
 import { pastedInWords } from './pastedInWords';
 
 test.each([
-  ['Bride: Ada Morrow 12.30pm', 'Ada Morrow · whose day it is · by 12:30'],
-  ['MOB Helen (11:30) - hair and make-up', 'Helen · needed first · by 11:30 · hair 40 min'],
+  ['Bride: Ada Morrow 12.30pm', 'Ada Morrow · whose day it is · ready by 12:30'],
+  ['MOB Helen (11:30) - hair and make-up', 'Helen · needed first · ready by 11:30 · hair 40 min'],
   ['Be Lund, hair only', 'Be Lund · guest · no face · hair 40 min'],
   ['Cy, usher, face 25', 'Cy · attendant · face 25 min'],
 ])('%s is shown as it was understood', (line, words) => {

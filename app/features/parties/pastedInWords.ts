@@ -7,7 +7,7 @@ export function pastedInWords({ name, role, readyBy, faceMinutes, hairMinutes }:
   return [
     name,
     ROLE_WORDS[role],
-    readyBy === null ? '' : msg`by ${hourInWords(readyBy)}`,
+    readyBy === null ? '' : msg`ready by ${hourInWords(readyBy)}`,
     faceMinutes === null ? '' : faceMinutes === 0 ? msg`no face` : msg`face ${faceMinutes} min`,
     hairMinutes === null ? '' : msg`hair ${hairMinutes} min`,
   ]

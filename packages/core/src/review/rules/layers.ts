@@ -381,7 +381,9 @@ export const LAYER_RULES: readonly Rule[] = messagesIn(
           ? [
               found(
                 [base, ...late],
-                msg`${plural(late.length)`${late.length} step|${late.length} steps`} at eyes or brows come after the airbrushed base.`,
+                plural(
+                  late.length,
+                )`A step at eyes or brows comes after the airbrushed base.|${late.length} steps at eyes or brows come after the airbrushed base.`,
                 {
                   label: msg`Eyes first`,
                   apply: (chart) =>
