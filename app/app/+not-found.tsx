@@ -1,6 +1,6 @@
 import { usePathname } from 'expo-router';
-import { Button, Empty, Screen } from '../ui';
 import { msg } from '@toile/core';
+import { Button, Empty, Screen } from '../ui';
 
 /** An address that leads nowhere. */
 export default function NotFound() {

@@ -14,8 +14,8 @@ import {
   type StaleName,
   type WriteName,
 } from '@toile/contract';
-import { takeEarly } from './early';
 import { msg } from '@toile/core';
+import { takeEarly } from './early';
 
 /** An answer that was an error: its words are for the reader, its problem for the form. */
 export class CallError extends Error {

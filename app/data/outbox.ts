@@ -1,7 +1,7 @@
 import { useSyncExternalStore } from 'react';
+import { msg } from '@toile/core';
 import { call, CallError } from './call';
 import { openOutboxStore, type Outgoing, type OutboxStore, type Refused } from './outboxStore';
-import { msg } from '@toile/core';
 
 export type {
   ChairOutgoing,

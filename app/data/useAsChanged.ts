@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import { toldOf, WELL, type Told } from './useSaving';
 import { msg } from '@toile/core';
+import { toldOf, WELL, type Told } from './useSaving';
 
 type AsChangedOptions<A, V> = {
   /** As the server has it, as far as is known here. */

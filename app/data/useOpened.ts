@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import { CallError } from './call';
 import { msg } from '@toile/core';
+import { CallError } from './call';
 
 /** What stands behind the # of a link's address: no server and no log is ever sent it. */
 export const tokenOfAddress = (): string => window.location.hash.slice(1);

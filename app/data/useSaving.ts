@@ -1,8 +1,8 @@
 import { useCallback, useState } from 'react';
 import { ValidationError } from 'yup';
+import { msg } from '@toile/core';
 import { CallError, fieldErrors } from './call';
 import { errorsByField } from './errorsByField';
-import { msg } from '@toile/core';
 
 export type Saving = {
   readonly busy: boolean;

@@ -1,5 +1,5 @@
 import { useId, useState } from 'react';
-import { hexToSrgb, labToHex, srgbToLab, type Lab, msg } from '@toile/core';
+import { hexToSrgb, labToHex, msg, srgbToLab, type Lab } from '@toile/core';
 import { Button } from './Button';
 import { LabField } from './LabField';
 import { Column, Line, View } from './layout';

@@ -1,8 +1,8 @@
 import { useState } from 'react';
+import { msg } from '@toile/core';
 import { Button } from './Button';
 import { Column } from './layout';
 import { Body } from './Text';
-import { msg } from '@toile/core';
 
 /** Copies a text, and says whether it did. */
 export function CopyButton({

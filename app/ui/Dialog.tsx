@@ -1,9 +1,9 @@
 import { useLayoutEffect, useRef, type ReactNode } from 'react';
+import { msg } from '@toile/core';
 import { Button } from './Button';
 import { Column } from './layout';
 import { Heading } from './Text';
 import { useColours } from './theme';
-import { msg } from '@toile/core';
 
 /**
  * A question in front of everything else, by the browser's own modal dialog: drawn above any scroller, the focus is

@@ -1,7 +1,7 @@
+import { msg } from '@toile/core';
 import { Button } from './Button';
 import { Line } from './layout';
 import { Label } from './Text';
-import { msg } from '@toile/core';
 
 /** Over a form that was left half filled in: it goes on where it was, unless one begins anew. */
 export function DraftNote({ taken, anew }: { readonly taken: boolean; readonly anew: () => void }) {

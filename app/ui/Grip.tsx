@@ -1,6 +1,6 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { useColours } from './theme';
 import { msg } from '@toile/core';
+import { useColours } from './theme';
 
 type GripProps = {
   readonly label: string;

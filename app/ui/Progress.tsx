@@ -1,7 +1,7 @@
+import { msg } from '@toile/core';
 import { Button } from './Button';
 import { Column, Line, View } from './layout';
 import { Label } from './Text';
-import { msg } from '@toile/core';
 
 /** Work that takes a moment: how far it is, and a way to stop it. */
 export function Progress({

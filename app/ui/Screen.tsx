@@ -1,11 +1,11 @@
 import type { ReactNode } from 'react';
 import { Pressable, ScrollView } from 'react-native';
+import { msg } from '@toile/core';
 import { BackIcon } from './icons';
 import { Column, Line, View } from './layout';
 import { Heading, Label } from './Text';
 import { useColours } from './theme';
 import { usePlace } from './usePlace';
-import { msg } from '@toile/core';
 
 type ScreenProps = {
   readonly title: string;

@@ -1,10 +1,10 @@
 import type { ReactNode } from 'react';
 import { ActivityIndicator } from 'react-native';
+import { msg } from '@toile/core';
 import { Button } from './Button';
 import { Column } from './layout';
 import { Body, Heading } from './Text';
 import { useColours } from './theme';
-import { msg } from '@toile/core';
 
 /** Waiting, said in words. */
 export function Loading({ words = msg`One moment` }: { readonly words?: string }) {

@@ -1,7 +1,7 @@
+import { msg } from '@toile/core';
 import { Button } from './Button';
 import { Column, Line } from './layout';
 import { Figure, Label } from './Text';
-import { msg } from '@toile/core';
 
 type StepperProps = {
   readonly label: string;

@@ -1,4 +1,4 @@
-import { labToHex, type Lab, msg } from '@toile/core';
+import { labToHex, msg, type Lab } from '@toile/core';
 import { View } from '@tamagui/core';
 
 type SwatchProps = {

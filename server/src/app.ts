@@ -7,6 +7,7 @@ import helmet from 'helmet';
 import type pg from 'pg';
 import type { Logger } from 'pino';
 import { problemOf, type Problem } from '@toile/contract';
+import { msg } from '@toile/core';
 import { registerBackup } from './backup/routes';
 import { registerLive, type Live } from './charts/live';
 import { registerCharts } from './charts/routes';
@@ -56,7 +57,6 @@ import { registerAudit } from './team/audit';
 import { registerInvites } from './team/invites';
 import { registerTeam } from './team/routes';
 import { registerVisits } from './visits/routes';
-import { msg } from '@toile/core';
 
 export type AppOptions = {
   readonly pool: pg.Pool;

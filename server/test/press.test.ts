@@ -1,9 +1,9 @@
 import { buildSync } from 'esbuild';
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { guessMapping } from '@toile/core';
 import { ProblemError } from '../src/http/problem';
 import { printed, type PrintJob } from '../src/print/jobs';
-import { guessMapping } from '@toile/core';
 import { readKitList, type KitList } from '../src/kit/kitList';
 import { openPress, type Press } from '../src/print/press';
 import { demo } from './testServer';

@@ -1,6 +1,6 @@
+import { msg } from '@toile/core';
 import { PlaceIndex } from '../../features/frame/SideBySide';
 import { ClientsList } from '../../features/clients/ClientsList';
-import { msg } from '@toile/core';
 
 export default function ClientsIndex() {
   return (

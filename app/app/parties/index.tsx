@@ -1,6 +1,6 @@
+import { msg } from '@toile/core';
 import { PlaceIndex } from '../../features/frame/SideBySide';
 import { PartiesList } from '../../features/parties/PartiesList';
-import { msg } from '@toile/core';
 
 export default function PartiesIndex() {
   return (

@@ -1,8 +1,8 @@
+import { msg } from '@toile/core';
 import { Body, BackIcon, Button, Column, Figure, Label, Line, useColours } from '../../ui';
 import { useThemeChoice } from '../settings/theme';
 import { clockOf } from './chairView';
 import type { ChairWork } from './useChair';
-import { msg } from '@toile/core';
 
 type ChairHeadProps = {
   readonly chair: ChairWork;

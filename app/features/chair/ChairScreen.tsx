@@ -4,12 +4,12 @@ import { ScrollView } from 'react-native';
 import {
   isSettled,
   lastDryAt,
+  msg,
   nextAfter,
   progressOf,
   stepsOfVariant,
   waitsAt,
   type Chart,
-  msg,
 } from '@toile/core';
 import { useKit } from '../../data/hooks';
 import { Body, Button, Choice, Column, Line, Loading, Ready, Screen, useRoomy, View } from '../../ui';

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import { isSettled, productsInWords, type Step, msg } from '@toile/core';
+import { isSettled, msg, productsInWords, type Step } from '@toile/core';
 import { Body, Column, Label, Touch, useColours, View } from '../../ui';
 import { Notch } from '../face/Notch';
 

@@ -1,15 +1,15 @@
 import { useState } from 'react';
 import {
   measureWord,
+  msg,
   NEXT_TIME,
   productsInWords,
+  term,
   type Chart,
   type Deviation,
   type Kit,
   type NextTime,
   type Step,
-  msg,
-  term,
 } from '@toile/core';
 import { Body, Button, Choice, Column, Field, Label, Line, Rule, Stepper } from '../../ui';
 import { useProposals } from '../chart/useProposals';

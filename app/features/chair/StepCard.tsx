@@ -6,12 +6,12 @@ import {
   colourOfUse,
   howInWords,
   isSettled,
+  msg,
   productsInWords,
+  term,
   type Chart,
   type Kit,
   type Step,
-  msg,
-  term,
 } from '@toile/core';
 import { useClient } from '../../data/hooks';
 import { Body, Column, Figure, Heading, Judged, Label, Line, Swatch } from '../../ui';

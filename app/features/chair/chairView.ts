@@ -1,4 +1,4 @@
-import { causeNamed, productsInWords, type Deviation, type Kit, type Step, msg, term } from '@toile/core';
+import { causeNamed, msg, productsInWords, term, type Deviation, type Kit, type Step } from '@toile/core';
 
 /** Where the chair stands: a step, and how far down the list it was when it was opened. */
 export type PlaceInSteps = { readonly stepId: string | undefined; readonly index: number };

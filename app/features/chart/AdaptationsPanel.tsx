@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { refuseAdaptation, type Adaptation, type Chart, msg, plural } from '@toile/core';
+import { msg, plural, refuseAdaptation, type Adaptation, type Chart } from '@toile/core';
 import { Body, Button, Column, Label, Line } from '../../ui';
 
 type AdaptationsPanelProps = {

@@ -2,19 +2,19 @@ import { useState } from 'react';
 import {
   CARE_STEPS,
   effectsFor,
+  forbidsOf,
   LAYER_KINDS,
+  LAYER_LOOKS,
+  messages,
+  msg,
   newCareStep,
   newStep,
   withDeeperEdge,
   withinProhibitions,
-  forbidsOf,
   withStep,
   type CareStep,
   type Chart,
   type LayerKind,
-  LAYER_LOOKS,
-  messages,
-  msg,
 } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Button, Choice, Column } from '../../ui';

@@ -1,4 +1,4 @@
-import { amountsInAll, measuresInWords, toolsForFace, type Step, msg, term } from '@toile/core';
+import { amountsInAll, measuresInWords, msg, term, toolsForFace, type Step } from '@toile/core';
 import { Body, Column, Figure, Label, Line, Subheading, Swatch } from '../../ui';
 
 /** What the whole chart takes of each product, for the palette and the bag. */

@@ -1,5 +1,5 @@
 import { useCallback, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
-import { movedStep, reviewPlaces, stepsOfVariant, type Chart, type Kit, msg, term } from '@toile/core';
+import { movedStep, msg, reviewPlaces, stepsOfVariant, term, type Chart, type Kit } from '@toile/core';
 import { Button, Judged, Label, Line, Subheading, TabPanel, Tabs, useRoomy, type MenuItem } from '../../ui';
 import { chooseGround, useGround } from '../face/ground';
 import { wishInWords } from '../looks/wishInWords';

@@ -5,11 +5,11 @@ import {
   guides,
   isWipedAway,
   labToHex,
+  msg,
   wipe,
   type Chart,
   type ReviewFinding,
   type Step,
-  msg,
 } from '@toile/core';
 import { useColours } from '../../ui';
 import { faceBox, FaceStage } from '../face/FaceStage';

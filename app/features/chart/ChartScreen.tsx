@@ -1,6 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
-import { documentHash, type Chart, msg, plural, term } from '@toile/core';
+import { documentHash, msg, plural, term, type Chart } from '@toile/core';
 import { may, pathTo, type ChartAnswer } from '@toile/contract';
 import { call, CallError, currentOf } from '../../data/call';
 import { useChart, useKit, useRefresh, useSession } from '../../data/hooks';

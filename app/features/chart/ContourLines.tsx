@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { guides, type Chart, type Step, msg } from '@toile/core';
+import { guides, msg, type Chart, type Step } from '@toile/core';
 import { Column, Label, Subheading } from '../../ui';
 
 /** Whether a step contours the cheek by its guide or by hand: where the edge and the hollow matter. */

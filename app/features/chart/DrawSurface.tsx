@@ -1,6 +1,6 @@
 import { useRef, type PointerEvent, type WheelEvent } from 'react';
 import { getStroke } from 'perfect-freehand';
-import { snapToGuide, type ClientSnapshot, type Point, type Step, type StrokePoint, msg } from '@toile/core';
+import { msg, snapToGuide, type ClientSnapshot, type Point, type Step, type StrokePoint } from '@toile/core';
 import { useColours } from '../../ui';
 
 export type Box = readonly [x: number, y: number, width: number, height: number];

@@ -1,4 +1,4 @@
-import { acceptFinding, type Chart, type ReviewFinding, msg, plural } from '@toile/core';
+import { acceptFinding, msg, plural, type Chart, type ReviewFinding } from '@toile/core';
 import { Body, Column, Label, Subheading } from '../../ui';
 import { FindingRow } from '../review/FindingRow';
 

@@ -1,7 +1,7 @@
+import { msg, term } from '@toile/core';
 import { Button, Grip, Line, Menu, View, type MenuItem } from '../../ui';
 import type { FaceSizing } from './useFaceSize';
 import type { UndoSteps } from './useUndo';
-import { msg, term } from '@toile/core';
 
 type FaceToolsProps = {
   readonly undo: UndoSteps;

@@ -1,16 +1,16 @@
 import { useMemo, useRef } from 'react';
 import {
   clamp,
-  guideNamed,
   GUIDE_PARAMETERS,
+  guideNamed,
   INITIAL_PARAMS,
   outlineOf,
+  term,
   type ClientSnapshot,
   type GuideParameter,
   type GuideParams,
   type Placement,
   type Point,
-  term,
 } from '@toile/core';
 import { DragTarget } from '../../ui';
 

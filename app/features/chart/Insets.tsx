@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { insetBox, type ClientSnapshot, type Inset, type Step, msg, term } from '@toile/core';
+import { insetBox, msg, term, type ClientSnapshot, type Inset, type Step } from '@toile/core';
 import { Column, Judged, Label, Line, Switch } from '../../ui';
 import { FaceView } from '../face/FaceView';
 import { layersOf } from './layers';

@@ -1,4 +1,4 @@
-import { LAYER_KINDS, LAYER_LOOKS, type Chart, msg } from '@toile/core';
+import { LAYER_KINDS, LAYER_LOOKS, msg, type Chart } from '@toile/core';
 import { Label, Line } from '../../ui';
 import { Notch } from '../face/Notch';
 

@@ -8,9 +8,11 @@ import {
   guideNamed,
   guidesFor,
   INITIAL_PARAMS,
+  msg,
   nudged,
   skillForGuide,
   speakPlacement,
+  term,
   withinProhibitions,
   ZONE_NAMES,
   ZONES,
@@ -18,8 +20,6 @@ import {
   type GuideName,
   type Placement,
   type Step,
-  msg,
-  term,
 } from '@toile/core';
 import { Body, Button, Choice, Column, Label, Line, Stepper, Subheading } from '../../ui';
 import { withPlacements } from './chartView';

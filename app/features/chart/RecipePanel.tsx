@@ -4,8 +4,9 @@ import {
   FLOW_DOSE,
   FLOWS,
   mergedStep,
-  notStirred,
   movedStep,
+  msg,
+  notStirred,
   splitStep,
   TECHNIQUES,
   TOOLS,
@@ -13,7 +14,6 @@ import {
   withoutStep,
   type Chart,
   type Step,
-  msg,
 } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Button, Choice, Column, Field, Label, Line, Stepper, Switch } from '../../ui';

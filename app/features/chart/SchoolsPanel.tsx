@@ -1,14 +1,14 @@
 import { useState } from 'react';
 import {
   adviseSchools,
+  msg,
   SCHOOL_NAMES,
   schoolsInWords,
+  term,
   withSchool,
   type Answer,
   type Chart,
   type School,
-  msg,
-  term,
 } from '@toile/core';
 import { Body, Button, Column, Label, Line } from '../../ui';
 import { SchoolQuestion } from './SchoolQuestion';

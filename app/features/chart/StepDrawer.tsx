@@ -5,17 +5,17 @@ import {
   AFTER_AIRBRUSH,
   airbrushInWords,
   howInWords,
+  messages,
+  msg,
   productsInWords,
   refuseAdaptation,
+  term,
   wantedColour,
   type Chart,
   type Kit,
   type Proposal,
   type ReviewFinding,
   type Step,
-  messages,
-  msg,
-  term,
 } from '@toile/core';
 import { Body, Button, Choice, Column, Field, Judged, Label, Swatch, useColours } from '../../ui';
 import { amountInWords, withNote, withUse } from './chartView';

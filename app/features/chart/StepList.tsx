@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { Pressable } from 'react-native';
-import { colourOfUse, productsInWords, type Step, msg } from '@toile/core';
+import { colourOfUse, msg, productsInWords, type Step } from '@toile/core';
 import { Body, Column, Figure, Grip, Label, Line, Swatch, useColours, View } from '../../ui';
 import { Notch } from '../face/Notch';
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { withoutVariant, withVariant, type Chart, msg } from '@toile/core';
+import { msg, withoutVariant, withVariant, type Chart } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Button, Choice, Column, Field, Label, Line } from '../../ui';
 

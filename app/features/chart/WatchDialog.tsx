@@ -1,12 +1,12 @@
 import {
   areaOf,
   guideNamed,
+  msg,
   outlineOf,
   skillForGuide,
   type ClientSnapshot,
   type Placement,
   type Point,
-  msg,
 } from '@toile/core';
 import { Body, Dialog, Label } from '../../ui';
 import { FaceStage } from '../face/FaceStage';

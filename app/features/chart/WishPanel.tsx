@@ -2,6 +2,7 @@ import {
   COVERAGE_WORDS,
   FAMILIES,
   FINISHES,
+  msg,
   PRODUCT_KINDS,
   TEXTURES,
   UNDERTONES,
@@ -10,7 +11,6 @@ import {
   type Lab,
   type Shade,
   type Step,
-  msg,
 } from '@toile/core';
 import { Choice, ColourField, Column, Label, Line, Stepper, Swatch, Switch } from '../../ui';
 import { withStepChange } from './chartView';

@@ -1,12 +1,12 @@
 import {
   GUIDE_PARAMETERS,
   measuresInWords,
+  msg,
   type Chart,
   type GuideParameter,
   type Placement,
   type Step,
   type Use,
-  msg,
 } from '@toile/core';
 import { mannerNow } from '../words/dates';
 

@@ -1,9 +1,9 @@
 import { useDeferredValue } from 'react';
+import { msg } from '@toile/core';
 import { useClients } from '../../data/hooks';
 import { Body, Column, Row } from '../../ui';
 import { howFar } from '../words/dates';
 import { sameName } from './sameName';
-import { msg } from '@toile/core';
 
 /** Fewer letters are no name yet. */
 const LEAST = 3;

@@ -1,11 +1,11 @@
 import { newId, visitInputSchema, type VisitInput } from '@toile/contract';
+import { msg } from '@toile/core';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
 import { useDraft } from '../../data/useDraft';
 import { Body, Button, Column, DraftNote } from '../../ui';
 import { VisitForm } from './VisitForm';
-import { msg } from '@toile/core';
 
 /** Books a visit: what for, when, where. */
 export function BookVisit({

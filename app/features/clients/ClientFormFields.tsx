@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react';
 import { Controller, useWatch, type Control } from 'react-hook-form';
 import type { ClientForm } from '@toile/contract';
+import { msg } from '@toile/core';
 import { Column, Field, Label } from '../../ui';
 import { SensitivitiesField } from './SensitivitiesField';
-import { msg } from '@toile/core';
 
 type TextName = 'name' | 'phone' | 'email' | 'birthYear' | 'guardianConsent' | 'notes';
 

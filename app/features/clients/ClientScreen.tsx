@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { faceShape, SKIN_ZONE_NAMES, SKIN_ZONES, type Skin, msg, term } from '@toile/core';
+import { faceShape, msg, SKIN_ZONE_NAMES, SKIN_ZONES, term, type Skin } from '@toile/core';
 import { may, type ClientAnswer, type VisitAnswer } from '@toile/contract';
 import { useClient, useSession } from '../../data/hooks';
 import {

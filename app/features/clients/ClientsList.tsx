@@ -1,11 +1,11 @@
 import { useLocalSearchParams, usePathname, useRouter } from 'expo-router';
 import { useDeferredValue } from 'react';
 import { may } from '@toile/contract';
+import { msg, plural } from '@toile/core';
 import { useClients, useSession } from '../../data/hooks';
 import { useKept } from '../../data/useKept';
 import { Body, Button, Column, Empty, Field, Line, Ready, Row, Screen, Swatch } from '../../ui';
 import { howFar } from '../words/dates';
-import { msg, plural } from '@toile/core';
 
 /** Everyone, found by typing part of a name. */
 export function ClientsList() {

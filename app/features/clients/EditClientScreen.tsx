@@ -2,6 +2,7 @@ import { yupResolver } from '@hookform/resolvers/yup';
 import { useRouter } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import { clientFormSchema, type ClientAnswer, type ClientForm } from '@toile/contract';
+import { msg } from '@toile/core';
 import { useFormDraft } from '../../data/useDraft';
 import { DraftNote, Screen } from '../../ui';
 import { BegunClient, type Begun } from './BegunClient';
@@ -9,7 +10,6 @@ import { clientBody } from './clientBody';
 import { ClientFormFields } from './ClientFormFields';
 import { SaveFoot } from './SaveFoot';
 import { useSaveClient } from './useSaveClient';
-import { msg } from '@toile/core';
 
 /** What is kept of a client beside face and skin, changed. */
 export function EditClientScreen({ id }: { readonly id: string }) {

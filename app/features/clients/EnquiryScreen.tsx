@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { OCCASIONS, msg } from '@toile/core';
+import { msg, OCCASIONS } from '@toile/core';
 import { enquirySchema, newId, type Enquiry } from '@toile/contract';
 import { call } from '../../data/call';
 import { deviceZone } from '../../data/deviceZone';

@@ -7,6 +7,7 @@ import {
   type EraseClient,
   type ErasureAnswer,
 } from '@toile/contract';
+import { msg, plural } from '@toile/core';
 import { call } from '../../data/call';
 import { dropDraftsOf } from '../../data/drafts';
 import { useErasure, useRefresh } from '../../data/hooks';
@@ -14,7 +15,6 @@ import { forgetWhatWasRead } from '../../data/offline';
 import { dropPhotosOf } from '../../data/photos';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Choice, Dialog, Field, Label, Ready } from '../../ui';
-import { msg, plural } from '@toile/core';
 
 /** What erasing takes, in words: '3 readings, 2 visits and 1 patch test'. */
 export function takenInWords(take: ErasureAnswer): string {

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { productName, msg } from '@toile/core';
+import { msg, productName } from '@toile/core';
 import { incidentInputSchema, newId, type ClientAnswer, type IncidentInput } from '@toile/contract';
 import { call } from '../../data/call';
 import { useChart, useRefresh } from '../../data/hooks';

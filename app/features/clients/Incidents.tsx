@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import type { ClientAnswer } from '@toile/contract';
+import { msg } from '@toile/core';
 import { Body, Button, Column, Label, Line, Subheading } from '../../ui';
 import { dayInWords } from '../words/dates';
 import { IncidentDialog } from './IncidentDialog';
-import { msg } from '@toile/core';
 
 /** What went wrong on a client, with what was in use; written down once, and never changed. */
 export function Incidents({ client, mayWork }: { readonly client: ClientAnswer; readonly mayWork: boolean }) {

@@ -2,7 +2,7 @@ import { yupResolver } from '@hookform/resolvers/yup';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { PLAIN_FEATURES, msg } from '@toile/core';
+import { msg, PLAIN_FEATURES } from '@toile/core';
 import { clientFormSchema, newId, type ClientForm } from '@toile/contract';
 import { call, CallError, fieldErrors } from '../../data/call';
 import { useRefresh } from '../../data/hooks';

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { may, pathTo, type ClientAnswer } from '@toile/contract';
+import { msg } from '@toile/core';
 import { useSession } from '../../data/hooks';
 import { Button, Line } from '../../ui';
 import { EraseDialog } from './EraseDialog';
-import { msg } from '@toile/core';
 
 /** What a client may ask for of their own: everything as a file, and to be erased. */
 export function OwnData({ client }: { readonly client: ClientAnswer }) {

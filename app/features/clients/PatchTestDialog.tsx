@@ -1,14 +1,14 @@
 import { useState } from 'react';
 import {
+  messages,
+  msg,
   PATCH_PLACES,
   PATCH_RESULTS,
   productFinder,
   productName,
+  term,
   type PatchResult,
   type PatchTest,
-  messages,
-  msg,
-  term,
 } from '@toile/core';
 import { newId, patchTestInputSchema, type PatchTestAnswer, type PatchTestInput } from '@toile/contract';
 import { call } from '../../data/call';

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import type { ClientAnswer } from '@toile/contract';
+import { msg } from '@toile/core';
 import { Button, Column, Label, Line, Row, Subheading } from '../../ui';
 import { todayText } from '../words/dates';
 import { PatchTestDialog } from './PatchTestDialog';
 import { patchTestInWords } from './patchTestView';
-import { msg } from '@toile/core';
 
 /** In place of an id: one that is planned anew. */
 const NEW = 'new';

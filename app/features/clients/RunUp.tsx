@@ -1,12 +1,12 @@
 import {
   clientRunUp,
+  msg,
   RUN_UP_KINDS,
   RUN_UP_WORDS,
   runUpState,
   runUpTasks,
-  type RunUpKind,
-  msg,
   term,
+  type RunUpKind,
 } from '@toile/core';
 import type { VisitAnswer } from '@toile/contract';
 import { call } from '../../data/call';

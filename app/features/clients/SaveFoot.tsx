@@ -1,7 +1,7 @@
 import type { ClientAnswer } from '@toile/contract';
+import { msg } from '@toile/core';
 import { Body, Button, Column, Line } from '../../ui';
 import type { ClientSaving } from './useSaveClient';
-import { msg } from '@toile/core';
 
 type SaveFootProps = {
   readonly saving: ClientSaving;

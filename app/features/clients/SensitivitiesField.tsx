@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { SENSITIVITIES, msg } from '@toile/core';
+import { msg, SENSITIVITIES } from '@toile/core';
 import { Choice, Column, Field, Label } from '../../ui';
 import { inOwnWords, knownByName, noted, onlyAsWritten } from './sensitivities';
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { isAsked, occasionInWords, msg } from '@toile/core';
+import { isAsked, msg, occasionInWords } from '@toile/core';
 import { visitInputSchema, type VisitAnswer, type VisitInput } from '@toile/contract';
 import { call, currentOf } from '../../data/call';
 import { useRefresh } from '../../data/hooks';

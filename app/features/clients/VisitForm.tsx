@@ -1,4 +1,4 @@
-import { OCCASIONS, msg } from '@toile/core';
+import { msg, OCCASIONS } from '@toile/core';
 import { VISIT_STATES, type VisitInput } from '@toile/contract';
 import { Choice, Field, Line, View } from '../../ui';
 

@@ -1,4 +1,4 @@
-import { accessInWords, heedInWords, heedsOf, minorInWords, type AccessNeed, msg, term } from '@toile/core';
+import { accessInWords, heedInWords, heedsOf, minorInWords, msg, term, type AccessNeed } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 import { todayText } from '../words/dates';
 

@@ -1,4 +1,4 @@
-import { drynessInWords, type Features, type SidedFeatures, msg, term } from '@toile/core';
+import { drynessInWords, msg, term, type Features, type SidedFeatures } from '@toile/core';
 import { capital } from '../words/capital';
 
 /** What is noted of a face, in one line; plain things are not said. */

@@ -1,4 +1,4 @@
-import { patchState, type PatchTest, msg, term } from '@toile/core';
+import { msg, patchState, term, type PatchTest } from '@toile/core';
 import { dayInWords, instantInWords } from '../words/dates';
 
 /** How far a test is, in a line: '▲ to be read since Wed 25 Nov, 09:00 · behind the ear'. */

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import type { ClientAnswer, ClientInput } from '@toile/contract';
+import { msg } from '@toile/core';
 import { call, CallError, currentOf, fieldErrors } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
 import { clientBody } from './clientBody';
-import { msg } from '@toile/core';
 
 export type SaveFailure = {
   readonly words: string;

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { diffCharts, stepsOfVariant, type Chart, msg, plural } from '@toile/core';
+import { diffCharts, msg, plural, stepsOfVariant, type Chart } from '@toile/core';
 import type { ChartAnswer } from '@toile/contract';
 import { useChart, useClient, useClients } from '../../data/hooks';
 import {

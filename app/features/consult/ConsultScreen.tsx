@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { CONSULT_QUESTIONS, takenOver, type Consult, msg } from '@toile/core';
+import { CONSULT_QUESTIONS, msg, takenOver, type Consult } from '@toile/core';
 import { type ClientAnswer } from '@toile/contract';
 import { dropIfRefused } from '../../data/photos';
 import { useDraft } from '../../data/useDraft';

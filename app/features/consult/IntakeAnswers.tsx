@@ -1,4 +1,4 @@
-import { answerInWords, CONSULT_QUESTIONS, type ConsultKey, msg, plural } from '@toile/core';
+import { answerInWords, CONSULT_QUESTIONS, msg, plural, type ConsultKey } from '@toile/core';
 import type { ClientAnswer, IntakeAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';

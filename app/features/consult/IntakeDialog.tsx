@@ -8,6 +8,7 @@ import {
   type ClientAnswer,
   type IntakeAnswer,
 } from '@toile/contract';
+import { msg } from '@toile/core';
 import { call } from '../../data/call';
 import { useRefresh, useSession } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
@@ -15,7 +16,6 @@ import { Body, Button, Dialog, Label } from '../../ui';
 import { LinkToGive } from '../share/LinkToGive';
 import { dayInWords } from '../words/dates';
 import { intakeMail } from './intakeMail';
-import { msg } from '@toile/core';
 
 /** Makes a link for a client to answer by, or takes one back that is out. */
 export function IntakeDialog({

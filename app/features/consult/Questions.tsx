@@ -1,4 +1,4 @@
-import { CONSULT_QUESTIONS, type Consult, msg } from '@toile/core';
+import { CONSULT_QUESTIONS, msg, type Consult } from '@toile/core';
 import { Body, Column, Label } from '../../ui';
 import { QuestionField } from './QuestionField';
 

@@ -1,4 +1,4 @@
-import { answerInWords, type ConsultKey, msg, term } from '@toile/core';
+import { answerInWords, msg, term, type ConsultKey } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 
 /** What is noted of a client already where an answer would go; empty for nothing. */

@@ -1,4 +1,4 @@
-import { LAYER_LOOKS, type LayerKind, msg } from '@toile/core';
+import { LAYER_LOOKS, msg, type LayerKind } from '@toile/core';
 import Svg, { Path, Text as SvgText } from 'react-native-svg';
 import { useColours } from '../../ui';
 

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { FAULTS, findCauses, type Chart, type Kit, type LikelyCause, msg } from '@toile/core';
+import { FAULTS, findCauses, msg, type Chart, type Kit, type LikelyCause } from '@toile/core';
 import { Body, Button, Choice, Column, Label } from '../../ui';
 
 type FaultFinderProps = {

@@ -1,6 +1,6 @@
 import type { FieldProblem } from '@toile/contract';
-import { Body, Column, Figure, Label, Subheading } from '../../ui';
 import { msg } from '@toile/core';
+import { Body, Column, Figure, Label, Subheading } from '../../ui';
 
 export type FileFailure = { readonly words: string; readonly fields: readonly FieldProblem[] };
 

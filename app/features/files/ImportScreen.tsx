@@ -1,11 +1,11 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { newId } from '@toile/contract';
+import { msg } from '@toile/core';
 import { call, CallError } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
 import { Body, Column, FileButton, Screen } from '../../ui';
 import { FileProblems, type FileFailure } from './FileProblems';
-import { msg } from '@toile/core';
 
 /** Takes in a chart file from elsewhere; a broken one is refused with where and why. */
 export function ImportScreen() {

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
-import { adaptationInWords, blankChart, type Chart, type FittedLook, msg, term } from '@toile/core';
+import { adaptationInWords, blankChart, msg, term, type Chart, type FittedLook } from '@toile/core';
 import { newId, type ClientAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';

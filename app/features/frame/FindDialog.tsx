@@ -1,9 +1,9 @@
 import { useRouter } from 'expo-router';
 import { useDeferredValue, useId, useMemo, useState, type KeyboardEvent } from 'react';
+import { msg } from '@toile/core';
 import { useClients, useKit, useLooks } from '../../data/hooks';
 import { Body, Dialog, Label, useColours, View } from '../../ui';
 import { findIn, type Found } from './findView';
-import { msg } from '@toile/core';
 
 const NOTHING: readonly never[] = [];
 

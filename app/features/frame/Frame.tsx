@@ -1,12 +1,12 @@
 import { Link, usePathname } from 'expo-router';
 import type { ReactNode } from 'react';
 import { Pressable } from 'react-native';
+import { msg, term } from '@toile/core';
 import { useOnline } from '../../data/offline';
 import { flush, useOutbox } from '../../data/outbox';
 import { Button, Column, Heading, Label, SettingsIcon, useColours, useWide, View } from '../../ui';
 import { PLACES, placeOf } from './places';
 import { Shortcuts } from './Shortcuts';
-import { msg, term } from '@toile/core';
 
 /** The places round every screen: a bar under the thumb on a phone, a rail on a wide screen. */
 export function Frame({ children, bare }: { readonly children: ReactNode; readonly bare: boolean }) {

@@ -1,8 +1,8 @@
 import type { ErrorBoundaryProps } from 'expo-router';
 import { useSWRConfig } from 'swr';
 import { pathTo } from '@toile/contract';
-import { Body, Button, Column, Heading } from '../../ui';
 import { msg } from '@toile/core';
+import { Body, Button, Column, Heading } from '../../ui';
 
 /**
  * What stands in the place of a screen that has stumbled: the rest of the app goes on, and it can be opened again.

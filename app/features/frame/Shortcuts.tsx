@@ -1,10 +1,10 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
+import { messages, msg } from '@toile/core';
 import { Body, Button, Dialog } from '../../ui';
 import { FindDialog } from './FindDialog';
 import { chooseKeysOn, useKeysOn } from './keysOn';
 import { PLACES } from './places';
-import { messages, msg } from '@toile/core';
 
 const KEYS: readonly (readonly [keys: string, does: string])[] = messages([
   ['Ctrl or ⌘ and K', 'find anything'],

@@ -1,4 +1,4 @@
-import { plainWords as plain, productFinder, type Product, messagesIn, term } from '@toile/core';
+import { messagesIn, plainWords as plain, productFinder, term, type Product } from '@toile/core';
 import type { LookSummary } from '@toile/contract';
 
 /** Something that can be gone to. */

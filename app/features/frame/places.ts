@@ -1,5 +1,5 @@
-import { ClientsIcon, KitIcon, LooksIcon, PartiesIcon, TodayIcon } from '../../ui';
 import { messagesIn } from '@toile/core';
+import { ClientsIcon, KitIcon, LooksIcon, PartiesIcon, TodayIcon } from '../../ui';
 
 /** The five places, in the order of the day. */
 export const PLACES = messagesIn(['label'], [

@@ -2,11 +2,11 @@ import { useState } from 'react';
 import {
   calibrateTinting,
   isColoured,
+  msg,
   type Kit,
   type Lab,
   type Product,
   type TintingCalibration,
-  msg,
 } from '@toile/core';
 import { Body, Button, Choice, Column, Label, LabField, Subheading } from '../../ui';
 import { formOf } from './productForm';

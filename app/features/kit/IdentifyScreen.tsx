@@ -3,12 +3,12 @@ import { useMemo, useState } from 'react';
 import {
   cellName,
   identifyPan,
+  msg,
   PRODUCT_KINDS,
+  term,
   type Kit,
   type Lab,
   type ProductKind,
-  msg,
-  term,
 } from '@toile/core';
 import type { PaletteAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';

@@ -1,4 +1,4 @@
-import { COVERAGE_WORDS, FAMILIES, FINISHES, PRODUCT_KINDS, TEXTURES, msg } from '@toile/core';
+import { COVERAGE_WORDS, FAMILIES, FINISHES, msg, PRODUCT_KINDS, TEXTURES } from '@toile/core';
 import { Button, Choice, Column } from '../../ui';
 import { NO_FILTER, STATES, type KitFilter } from './kitView';
 

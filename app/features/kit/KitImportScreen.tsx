@@ -2,15 +2,15 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import {
   KIT_COLUMN_NAMES,
+  msg,
   NEEDED_COLUMNS,
+  numberTold,
+  plural,
   productName,
+  term,
   type ColumnMapping,
   type KitColumn,
   type KitCsv,
-  msg,
-  numberTold,
-  plural,
-  term,
 } from '@toile/core';
 import { newId, type ImportKitAnswer, type KitAnswer } from '@toile/contract';
 import { call } from '../../data/call';

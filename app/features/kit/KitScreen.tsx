@@ -1,6 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
-import { type Product, msg, term } from '@toile/core';
+import { msg, term, type Product } from '@toile/core';
 import { may, pathTo, type KitAnswer } from '@toile/contract';
 import { useKit, useSession } from '../../data/hooks';
 import { useKept } from '../../data/useKept';

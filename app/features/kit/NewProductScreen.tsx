@@ -1,5 +1,5 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { PRODUCT_KINDS, type ProductKind, msg } from '@toile/core';
+import { msg, PRODUCT_KINDS, type ProductKind } from '@toile/core';
 import { useKit } from '../../data/hooks';
 import { useDraft } from '../../data/useDraft';
 import { Body, Button, Column, DraftNote, Ready, Screen } from '../../ui';

@@ -3,12 +3,12 @@ import {
   FAMILIES,
   FINISHES,
   MEASURES,
+  msg,
   PRODUCT_KINDS,
   proposedProperties,
+  term,
   TEXTURES,
   type Lab,
-  msg,
-  term,
 } from '@toile/core';
 import { Body, Button, Choice, Column, Field, Label, Line, Swatch, Switch, useWide, View } from '../../ui';
 import { FLASH_WORDS } from '../words/flash';

@@ -5,14 +5,14 @@ import {
   depthOf,
   flashGradeOf,
   isUnread,
+  msg,
+  plural,
   productName,
   shelfLife,
+  term,
   undertoneOf,
   type Product,
   type Unit,
-  msg,
-  plural,
-  term,
 } from '@toile/core';
 import { may, newId, type KitAnswer } from '@toile/contract';
 import { useKit, useProductUses, useSession } from '../../data/hooks';

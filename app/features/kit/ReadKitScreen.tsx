@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { impossibleBecause, productName, type Product, type Unit, msg, term } from '@toile/core';
+import { impossibleBecause, msg, productName, term, type Product, type Unit } from '@toile/core';
 import { may } from '@toile/contract';
 import { useKit, useSession } from '../../data/hooks';
 import {

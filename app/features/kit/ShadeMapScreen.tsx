@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import Svg, { Circle, Line as SvgLine, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { labToHex, type Kit, type ShadeMap, msg, term } from '@toile/core';
+import { labToHex, msg, term, type Kit, type ShadeMap } from '@toile/core';
 import { useKit } from '../../data/hooks';
 import {
   Body,

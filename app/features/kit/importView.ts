@@ -1,4 +1,4 @@
-import { type ColumnMapping, type KitColumn, type KitCsv, msg, numberTold, plural } from '@toile/core';
+import { msg, numberTold, plural, type ColumnMapping, type KitColumn, type KitCsv } from '@toile/core';
 
 /** Text of a file: UTF-8, and where that does not hold, the old Western encoding spreadsheets still write. */
 export function decoded(bytes: ArrayBuffer): string {

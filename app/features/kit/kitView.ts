@@ -1,5 +1,6 @@
 import {
   measuresInWords,
+  msg,
   PRODUCT_KINDS,
   productFinder,
   productName,
@@ -12,7 +13,6 @@ import {
   type ProductKind,
   type Texture,
   type Unit,
-  msg,
 } from '@toile/core';
 
 export type KitRow = {

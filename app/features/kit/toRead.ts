@@ -1,4 +1,4 @@
-import { isUnread, PRODUCT_KINDS, type Kit, type Product, numberTold, plural } from '@toile/core';
+import { isUnread, numberTold, plural, PRODUCT_KINDS, type Kit, type Product } from '@toile/core';
 
 /**
  * Products that have a colour nobody has read yet, as they are taken out of the cases: what is owned first, by kind as

@@ -3,13 +3,13 @@ import {
   asHabit,
   contextOf,
   learnedProposals,
+  msg,
   otherWay,
   swapProduct,
   type Chart,
   type Kit,
   type LearnedAnswer,
   type LearnedProposal,
-  msg,
 } from '@toile/core';
 import { newId } from '@toile/contract';
 import { call } from '../../data/call';

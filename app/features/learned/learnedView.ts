@@ -1,4 +1,4 @@
-import { hoursAt, trialZoneWords, TRIAL_ZONES, zoneWears, type Kit, type WearCheck, msg } from '@toile/core';
+import { hoursAt, msg, TRIAL_ZONES, trialZoneWords, zoneWears, type Kit, type WearCheck } from '@toile/core';
 
 const lineOf = ({ maker, line }: Kit['products'][number]): string => `${maker} ${line}`;
 

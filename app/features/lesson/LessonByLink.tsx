@@ -7,6 +7,7 @@ import {
   type LessonDays,
   type LessonLinkAnswer,
 } from '@toile/contract';
+import { messages, msg } from '@toile/core';
 import { call } from '../../data/call';
 import { useLessonLinks, useRefresh, useSession } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
@@ -15,7 +16,6 @@ import { LinkShown } from '../share/LinkShown';
 import { LinksGiven } from '../share/LinksGiven';
 import { dayInWords } from '../words/dates';
 import type { Given } from './given';
-import { messages, msg } from '@toile/core';
 
 const DAY_WORDS: Readonly<Record<string, string>> = messages({
   '30': 'a month',

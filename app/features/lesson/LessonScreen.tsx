@@ -2,15 +2,15 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import {
   lessonFrom,
+  msg,
   stepsCounted,
   stepsOfVariant,
+  term,
   toolsAskedOf,
   type Chart,
   type Lesson,
   type LessonStep,
   type Tool,
-  msg,
-  term,
 } from '@toile/core';
 import { may, pathTo } from '@toile/contract';
 import { useChart, useSession } from '../../data/hooks';

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { writeMail, msg } from '@toile/core';
+import { msg, writeMail } from '@toile/core';
 import { dropLetter, lettersHere } from '../../data/letters';
 import { Body, Button, Column, Empty, Label, Line, Screen, Subheading } from '../../ui';
 import { saveFile } from '../files/saveFile';

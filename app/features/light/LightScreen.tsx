@@ -3,12 +3,12 @@ import { memo, useCallback, useEffect, useMemo, useState } from 'react';
 import {
   colourOfUse,
   LIGHTS,
+  msg,
   paintedSteps,
   skinTarget,
   type Chart,
   type LightName,
   type Step,
-  msg,
 } from '@toile/core';
 import type { ChartAnswer } from '@toile/contract';
 import { useChart } from '../../data/hooks';

@@ -2,14 +2,14 @@ import {
   flashback,
   FLASHBACK_WARNING,
   flashGradeOf,
+  messages,
+  msg,
   productName,
   reconstructSpectrum,
   skinTarget,
   type Chart,
   type LightName,
   type Step,
-  messages,
-  msg,
 } from '@toile/core';
 
 export const LIGHT_WORDS: Readonly<Record<LightName, string>> = messages({

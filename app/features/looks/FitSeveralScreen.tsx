@@ -1,6 +1,8 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import {
+  msg,
+  plural,
   productsInWords,
   type Chart,
   type FittedLook,
@@ -8,8 +10,6 @@ import {
   type Look,
   type Occasion,
   type SchoolAnswers,
-  msg,
-  plural,
 } from '@toile/core';
 import { newId, type ClientAnswer, type PartyAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';

@@ -1,12 +1,12 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { newId, type ImportLooksAnswer } from '@toile/contract';
+import { msg } from '@toile/core';
 import { call, CallError } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
 import { Body, Column, FileButton, Row, Screen, Subheading } from '../../ui';
 import { FileProblems, type FileFailure } from '../files/FileProblems';
 import { lookFilesOf } from './lookFiles';
-import { msg } from '@toile/core';
 
 /** Takes in looks from files: one, or a whole library as a zip; all or none. */
 export function ImportLooksScreen() {

@@ -1,14 +1,14 @@
 import { useMemo } from 'react';
 import {
   labToHex,
+  msg,
   PATTERN_SKIN_NAMES,
   patternClient,
+  term,
   wantedColour,
   type Look,
   type LookStep,
   type PatternSkin,
-  msg,
-  term,
 } from '@toile/core';
 import { Column, Label, Line } from '../../ui';
 import { ColouredFace } from './ColouredFace';

@@ -1,4 +1,4 @@
-import { FORBIDDEN_PLACES, FORBIDDEN_PLACE_NAMES, SHAPE_NAMES, type ForbiddenPlace, msg } from '@toile/core';
+import { FORBIDDEN_PLACE_NAMES, FORBIDDEN_PLACES, msg, SHAPE_NAMES, type ForbiddenPlace } from '@toile/core';
 import { Choice, Column, Field } from '../../ui';
 import { FORBIDDABLE_FINISHES, FORBIDDABLE_KINDS, type LookForm } from './lookForm';
 

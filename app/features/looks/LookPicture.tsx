@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { PLAIN_FEATURES, stepsOfVariant, TEMPLATE, msg } from '@toile/core';
+import { msg, PLAIN_FEATURES, stepsOfVariant, TEMPLATE } from '@toile/core';
 import { useLook } from '../../data/hooks';
 import { Judged, View } from '../../ui';
 import { faceBox } from '../face/FaceStage';

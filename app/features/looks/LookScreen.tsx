@@ -1,6 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { PLAIN_FEATURES, schoolsInWords, stepsOfVariant, TEMPLATE, type Look, msg, term } from '@toile/core';
+import { msg, PLAIN_FEATURES, schoolsInWords, stepsOfVariant, TEMPLATE, term, type Look } from '@toile/core';
 import { may, pathTo, type LookAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useClient, useClients, useLook, useRefresh, useSession } from '../../data/hooks';

@@ -4,12 +4,12 @@ import {
   documentHash,
   lookFromPattern,
   lookOnPattern,
+  msg,
   PATTERN_SKIN_NAMES,
   patternClient,
+  term,
   type Chart,
   type Look,
-  msg,
-  term,
 } from '@toile/core';
 import { call, currentOf } from '../../data/call';
 import { useRefresh } from '../../data/hooks';

@@ -1,7 +1,7 @@
 import { may, pathTo } from '@toile/contract';
+import { msg } from '@toile/core';
 import { useSession } from '../../data/hooks';
 import { Button, Line, Menu } from '../../ui';
-import { msg } from '@toile/core';
 
 /** What is done with the library: a look from nothing; files in and out. */
 export function LooksFoot() {

@@ -1,9 +1,9 @@
+import { msg } from '@toile/core';
 import { useLooks } from '../../data/hooks';
 import { Body, Column, Label, Ready, Screen, Touch, useColours } from '../../ui';
 import { LookPicture } from './LookPicture';
 import { LooksFoot } from './LooksFoot';
 import { NoLooks, proposedFirst } from './LooksList';
-import { msg } from '@toile/core';
 
 /** The library on a wide screen: looks as pictures. */
 export function LooksGrid() {

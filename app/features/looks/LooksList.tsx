@@ -1,9 +1,9 @@
 import { usePathname } from 'expo-router';
+import { msg } from '@toile/core';
 import { useLooks } from '../../data/hooks';
 import { Column, Empty, Ready, Row, Screen } from '../../ui';
 import { LookPicture } from './LookPicture';
 import { LooksFoot } from './LooksFoot';
-import { msg } from '@toile/core';
 
 /** The library of looks. */
 export function LooksList() {

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { lookFromChart, PARTS, stepsForLook, type Chart, type PartOfLook, msg, term } from '@toile/core';
+import { lookFromChart, msg, PARTS, stepsForLook, term, type Chart, type PartOfLook } from '@toile/core';
 import { newId } from '@toile/contract';
 import { call } from '../../data/call';
 import { useChart, useKit, useRefresh, useSession } from '../../data/hooks';

@@ -1,5 +1,5 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { blankLook, type Look, msg } from '@toile/core';
+import { blankLook, msg, type Look } from '@toile/core';
 import { newId } from '@toile/contract';
 import { useLook, useSession, useStudioSettings } from '../../data/hooks';
 import { Ready, Screen } from '../../ui';

@@ -4,10 +4,10 @@ import {
   LAYER_KINDS,
   LAYER_LOOKS,
   lookTakenDown,
+  msg,
   usualTaken,
   type LayerKind,
   type TakenStep,
-  msg,
 } from '@toile/core';
 import { newId } from '@toile/contract';
 import { call } from '../../data/call';

@@ -3,12 +3,12 @@ import {
   COLOUR_WORD_NAMES,
   colourOfWord,
   FINISHES,
+  messages,
+  msg,
   placesFor,
   TOOLS,
   type TakenShade,
   type TakenStep,
-  messages,
-  msg,
 } from '@toile/core';
 import { Choice, Column, LabField, Line, Stepper, Swatch } from '../../ui';
 import { placeWords } from './takeDownView';

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import {
   labToHex,
+  msg,
   PATTERN_SKIN_NAMES,
   patternClient,
   type ClientSnapshot,
@@ -8,7 +9,6 @@ import {
   type Look,
   type OwnKitLine,
   type PatternSkin,
-  msg,
 } from '@toile/core';
 import { useClient, useKit } from '../../data/hooks';
 import { Body, Choice, Column, Label, Line, Loading, Ready, Swatch } from '../../ui';

@@ -1,4 +1,4 @@
-import { readZip, zipText, type ZipLimits, msg } from '@toile/core';
+import { msg, readZip, zipText, type ZipLimits } from '@toile/core';
 import { MOST_LOOK_FILES, type ImportLooks } from '@toile/contract';
 
 /** A library is text: more than this is none. */

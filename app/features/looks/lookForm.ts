@@ -1,15 +1,15 @@
 import {
   FINISHES,
   FORBIDDEN_PLACES,
+  msg,
   PRODUCT_KINDS,
   SHAPES,
+  term,
   type Finish,
   type ForbiddenPlace,
   type Look,
   type ProductKind,
   type Shape,
-  msg,
-  term,
 } from '@toile/core';
 
 /** A look's name and rules as they are typed. */

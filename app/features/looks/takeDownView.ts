@@ -1,14 +1,14 @@
 import {
   guideNamed,
   LAYER_LOOKS,
-  type ColourTone,
-  type GuideName,
-  type TakenShade,
-  type TakenStep,
   messages,
   msg,
   plural,
   term,
+  type ColourTone,
+  type GuideName,
+  type TakenShade,
+  type TakenStep,
 } from '@toile/core';
 import { capital } from '../words/capital';
 

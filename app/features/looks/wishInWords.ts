@@ -1,4 +1,4 @@
-import { type LookStep, type Shade, msg, plural, term } from '@toile/core';
+import { msg, plural, term, type LookStep, type Shade } from '@toile/core';
 
 /** A shade as it is said: '2.5 steps deeper than the skin'. */
 export function shadeInWords(shade: Shade): string {

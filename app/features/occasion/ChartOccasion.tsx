@@ -2,11 +2,11 @@ import { useMemo, useState } from 'react';
 import {
   adaptationInWords,
   followDay,
+  msg,
   occasionDifference,
   type Adaptation,
   type Chart,
   type Kit,
-  msg,
 } from '@toile/core';
 import { Body, Button, Column, Dialog, Label, Subheading } from '../../ui';
 import { useMinded } from '../clients/useMinded';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { isAsked, occasionInWords, type Occasion, msg, term } from '@toile/core';
+import { isAsked, msg, occasionInWords, term, type Occasion } from '@toile/core';
 import { Body, Button, Column, Field, Label, Line } from '../../ui';
 import { capital } from '../words/capital';
 import { OccasionDialog } from './OccasionDialog';

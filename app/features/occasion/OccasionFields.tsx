@@ -1,13 +1,13 @@
 import {
   CONDITIONS,
   hoursToHold,
+  messages,
   METALS,
+  msg,
   OCCASION_LIGHTS,
   OCCASIONS,
   usualConditions,
   type Occasion,
-  messages,
-  msg,
 } from '@toile/core';
 import { Body, Choice, Column, Field, Line, Stepper, Switch, View } from '../../ui';
 import { ofAnotherKind } from './occasionView';

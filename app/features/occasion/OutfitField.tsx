@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { hexToSrgb, srgbToLab, type Lab, type Occasion, msg } from '@toile/core';
+import { hexToSrgb, msg, srgbToLab, type Lab, type Occasion } from '@toile/core';
 import { Button, ColourField, Column, Field, Label, Line, Swatch } from '../../ui';
 
 type Worn = NonNullable<Occasion['outfit']>;

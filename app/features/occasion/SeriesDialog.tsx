@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { productsInWords, withColourSeries, type Chart, type ColourSeries, type Kit, msg } from '@toile/core';
+import { msg, productsInWords, withColourSeries, type Chart, type ColourSeries, type Kit } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Body, Button, Column, Dialog, Judged, Label, Line, Loading, Subheading, Swatch } from '../../ui';
 import { askFitting, useWork } from '../../workers';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { inCelsius, usualConditions, type Manner, type Occasion, msg, term } from '@toile/core';
+import { inCelsius, msg, term, usualConditions, type Manner, type Occasion } from '@toile/core';
 import { Column, Field, Label } from '../../ui';
 import { mannerNow } from '../words/dates';
 

@@ -1,4 +1,4 @@
-import { hoursToHold, isDay, usualOccasion, type Occasion, type ReviewFinding, msg } from '@toile/core';
+import { hoursToHold, isDay, msg, usualOccasion, type Occasion, type ReviewFinding } from '@toile/core';
 import type { VisitAnswer } from '@toile/contract';
 
 /** The next visit that stands, from a day on; visits come in order of their days. */

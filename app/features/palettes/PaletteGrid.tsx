@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { cellName, labToHex, panAt, type Cell, type Palette, type Product, msg } from '@toile/core';
+import { cellName, labToHex, msg, panAt, type Cell, type Palette, type Product } from '@toile/core';
 import { useColours } from '../../ui';
 
 type PaletteGridProps = {

@@ -5,15 +5,15 @@ import {
   arrangePalette,
   cellName,
   movePan,
+  msg,
   panAt,
   productFinder,
   productName,
+  term,
   type Arrangement,
   type Cell,
   type Palette,
   type Product,
-  msg,
-  term,
 } from '@toile/core';
 import { may, pathTo, type PaletteAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';

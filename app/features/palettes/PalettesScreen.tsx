@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { labToHex, panAt, type Kit, type Palette, msg } from '@toile/core';
+import { labToHex, msg, panAt, type Kit, type Palette } from '@toile/core';
 import { may, newId } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useKit, usePalettes, useRefresh, useSession } from '../../data/hooks';

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { isDay, planAnew, msg } from '@toile/core';
+import { isDay, msg, planAnew } from '@toile/core';
 import { newId } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';

@@ -1,4 +1,4 @@
-import { partyRunUp, RUN_UP_WORDS, runUpState, usualOccasion, type RunUpKind, msg } from '@toile/core';
+import { msg, partyRunUp, RUN_UP_WORDS, runUpState, usualOccasion, type RunUpKind } from '@toile/core';
 import { Body, Column, Label, Subheading, Switch } from '../../ui';
 import { OccasionCard } from '../occasion/OccasionCard';
 import { RUN_UP_STATE_WORDS } from '../clients/runUpWords';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { minuteOfDay, type Guest, msg } from '@toile/core';
+import { minuteOfDay, msg, type Guest } from '@toile/core';
 import { Body, Button, Column, Field, Line, Subheading } from '../../ui';
 import { hourInWords } from '../words/dates';
 

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { ClientSummary } from '@toile/contract';
+import { msg } from '@toile/core';
 import { useClients } from '../../data/hooks';
 import { Body, Button, Dialog, Field, Label, Ready, Switch } from '../../ui';
-import { msg } from '@toile/core';
 
 type ClientsDialogProps = {
   /** Clients who are on the list already. */ readonly onList: ReadonlySet<string>;

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { messages, msg } from '@toile/core';
 import {
   Body,
   Button,
@@ -23,7 +24,6 @@ import { SheetsDialog } from './SheetsDialog';
 import { VisitMenu } from './VisitMenu';
 import { WhyPanel } from './WhyPanel';
 import { withHours } from '../words/dates';
-import { messages, msg } from '@toile/core';
 
 const VIEW_WORDS: Readonly<Record<ViewOf, string>> = messages({
   hands: 'by hands',

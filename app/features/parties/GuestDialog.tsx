@@ -1,14 +1,14 @@
 import { useState } from 'react';
 import {
   clock,
-  minuteOfDay,
   GUEST_ROLES,
-  type Guest,
-  type PartyPlan,
-  WORK_ORDERS,
   messages,
+  minuteOfDay,
   msg,
   term,
+  WORK_ORDERS,
+  type Guest,
+  type PartyPlan,
 } from '@toile/core';
 import type { PartyChart } from '@toile/contract';
 import { useClient } from '../../data/hooks';

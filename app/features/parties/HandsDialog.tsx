@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { clock, minuteOfDay, type Hands, type PartyPlan, msg } from '@toile/core';
+import { clock, minuteOfDay, msg, type Hands, type PartyPlan } from '@toile/core';
 import { useVisitMinutes } from '../../data/hooks';
 import { Body, Button, Choice, Column, Dialog, Field, Label, Line, Stepper, Switch } from '../../ui';
 import { todayText } from '../words/dates';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { DEFAULT_HANDS, type ChairKind, type Hands, type PartyPlan, msg } from '@toile/core';
+import { DEFAULT_HANDS, msg, type ChairKind, type Hands, type PartyPlan } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Body, Button, Column, Line, Row, Stepper, Subheading } from '../../ui';
 import { hourInWords } from '../words/dates';

@@ -1,8 +1,8 @@
+import { msg } from '@toile/core';
 import { Body, Button, Column, Label, Line, Progress, Subheading } from '../../ui';
 import type { Offered } from '../../workers/planJobs';
 import { helperWords, withoutWords } from './partyView';
 import type { DayWork } from './useDay';
-import { msg } from '@toile/core';
 
 type HelpersPanelProps = {
   readonly more: NonNullable<DayWork['more']>;

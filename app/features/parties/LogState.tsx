@@ -1,6 +1,6 @@
+import { msg } from '@toile/core';
 import { Body, Button, Column, Label } from '../../ui';
 import type { PartyLog } from './usePartyLog';
-import { msg } from '@toile/core';
 
 /** What has not arrived yet of what was told here, and what was refused. */
 export function LogState({ log }: { readonly log: PartyLog }) {

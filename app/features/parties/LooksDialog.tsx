@@ -1,6 +1,6 @@
+import { msg } from '@toile/core';
 import { useLooks } from '../../data/hooks';
 import { Dialog, Label, Ready, Row } from '../../ui';
-import { msg } from '@toile/core';
 
 /** A look for all who have none yet: fitted to each of their faces. */
 export function LooksDialog({

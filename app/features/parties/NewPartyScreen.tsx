@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { newPlan, PARTY_TEMPLATES, type PartyTemplate, messages, msg } from '@toile/core';
+import { messages, msg, newPlan, PARTY_TEMPLATES, type PartyTemplate } from '@toile/core';
 import { newId, partyInputSchema } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh, useSession } from '../../data/hooks';

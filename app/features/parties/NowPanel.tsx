@@ -1,4 +1,4 @@
-import { instantAt, visitKey, type Replanned, type RunningVisit, msg } from '@toile/core';
+import { instantAt, msg, visitKey, type Replanned, type RunningVisit } from '@toile/core';
 import { Body, Button, Column, CopyButton, Empty, Label, Line, Progress, Subheading } from '../../ui';
 import { dayAndDistance, hourInWords } from '../words/dates';
 import { WentTable } from './WentTable';

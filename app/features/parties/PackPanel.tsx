@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import {
   listed,
+  messages,
+  msg,
   packedThings,
   type PackingList,
   type Packed,
   type ShortOf,
   type Thing,
-  messages,
-  msg,
 } from '@toile/core';
 import { usePacking } from '../../data/hooks';
 import {

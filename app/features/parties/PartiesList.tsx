@@ -1,8 +1,8 @@
 import { usePathname } from 'expo-router';
+import { msg } from '@toile/core';
 import { useParties } from '../../data/hooks';
 import { Button, Column, Empty, Ready, Row, Screen, Subheading } from '../../ui';
 import { dayAndDistance, todayText } from '../words/dates';
-import { msg } from '@toile/core';
 
 /** Parties to come by date, then those that were, the last first. */
 export function PartiesList() {

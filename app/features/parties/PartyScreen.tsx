@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import type { PartyAnswer } from '@toile/contract';
+import { msg, term } from '@toile/core';
 import { useParty } from '../../data/hooks';
 import { Body, Button, Column, Label, Line, Ready, Row, Screen, Subheading, TabPanel, Tabs } from '../../ui';
 import { dayAndDistance } from '../words/dates';
@@ -14,7 +15,6 @@ import { PackPanel } from './PackPanel';
 import { dayStands } from './nowView';
 import { PeoplePanel } from './PeoplePanel';
 import { usePartyPlan } from './usePartyPlan';
-import { msg, term } from '@toile/core';
 
 type Part = 'people' | 'hands' | 'before' | 'day' | 'pack' | 'now';
 

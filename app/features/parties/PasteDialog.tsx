@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { guestsFromText, listed, type PastedGuest, msg, plural } from '@toile/core';
+import { guestsFromText, listed, msg, plural, type PastedGuest } from '@toile/core';
 import { Body, Button, Column, Dialog, Field, Label } from '../../ui';
 import { pastedInWords } from './pastedInWords';
 

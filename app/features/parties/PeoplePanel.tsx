@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { guestOfClient, newGuest, type Guest, type PastedGuest, msg, plural } from '@toile/core';
+import { guestOfClient, msg, newGuest, plural, type Guest, type PastedGuest } from '@toile/core';
 import { newId, type ClientSummary, type PartyChart } from '@toile/contract';
 import { call } from '../../data/call';
 import { Body, Button, Column, Empty, Label, Line, Row } from '../../ui';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { clock, minuteOfDay, type PartyPlan, msg } from '@toile/core';
+import { clock, minuteOfDay, msg, type PartyPlan } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Body, Button, Column, Dialog, Field, Line, Row, Stepper, Subheading } from '../../ui';
 

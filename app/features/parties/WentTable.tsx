@@ -1,4 +1,4 @@
-import { timedVisits, msg } from '@toile/core';
+import { msg, timedVisits } from '@toile/core';
 import { Body, Column, Label, Line, Subheading, View } from '../../ui';
 import { hourInWords, todayText } from '../words/dates';
 import type { PartyLog } from './usePartyLog';

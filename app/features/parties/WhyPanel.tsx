@@ -1,8 +1,8 @@
+import { msg } from '@toile/core';
 import type { Work } from '../../workers';
 import type { Offered, Reasons } from '../../workers/planJobs';
 import { Body, Button, Column, Label, Progress, Subheading } from '../../ui';
 import { withHours } from '../words/dates';
-import { msg } from '@toile/core';
 
 /** Why somebody would be late, in one sentence, and what would help, cheapest first. */
 export function WhyPanel({

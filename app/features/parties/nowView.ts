@@ -2,6 +2,7 @@ import {
   hairOf,
   judgeDay,
   minuteAt,
+  msg,
   type Guest,
   type PartyDay,
   type PartyPlan,
@@ -9,7 +10,6 @@ import {
   type RunningDay,
   type RunningVisit,
   type Visit,
-  msg,
 } from '@toile/core';
 import type { PartyAnswer } from '@toile/contract';
 import { hourInWords } from '../words/dates';

@@ -1,4 +1,4 @@
-import { isNobodyYet, LEAST_TIMED, learnMinutes, type Learned, type Timed, msg } from '@toile/core';
+import { isNobodyYet, learnMinutes, LEAST_TIMED, msg, type Learned, type Timed } from '@toile/core';
 
 /** Under so many it is said to be rough. */
 const ROUGH = 10;

@@ -1,7 +1,8 @@
 import {
-  minuteOfDay,
   COME_BEFORE_MINUTES,
   listed,
+  minuteOfDay,
+  msg,
   newGuest,
   newPlan,
   visitKey,
@@ -12,7 +13,6 @@ import {
   type Objective,
   type PartyPlan,
   type Visit,
-  msg,
 } from '@toile/core';
 import type { PartyAnswer, PartyInput } from '@toile/contract';
 import type { Helper, Sure } from '../../workers/planJobs';

@@ -1,14 +1,14 @@
 import { useEffect, useState } from 'react';
 import {
   faceInPicture,
+  messages,
+  msg,
   PHOTO_LIGHTS,
   questionPicture,
+  term,
   type Landmarks,
   type PhotoLight,
   type Point,
-  messages,
-  msg,
-  term,
 } from '@toile/core';
 import { newId } from '@toile/contract';
 import type { Photo } from '../../data/photos';

@@ -4,6 +4,7 @@ import {
   blindResult,
   blindRound,
   GRADE_WORDS,
+  msg,
   TRIAL_JUDGES,
   trialNow,
   trialZoneWords,
@@ -11,7 +12,6 @@ import {
   type BlindCard,
   type Judge,
   type Landmarks,
-  msg,
 } from '@toile/core';
 import { newId, type TrialAnswer } from '@toile/contract';
 import { useChart, useClient } from '../../data/hooks';

@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import {
+  msg,
   productGrades,
   skinTarget,
   trialZoneWords,
   type Chart,
   type ProductGrade,
   type ZoneCast,
-  msg,
 } from '@toile/core';
 import type { KitAnswer } from '@toile/contract';
 import { call } from '../../data/call';

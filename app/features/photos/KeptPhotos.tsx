@@ -1,8 +1,8 @@
 import { useState } from 'react';
+import { messages, msg, term } from '@toile/core';
 import { Body, Button, Column, Dialog, Label, Line, Subheading } from '../../ui';
 import { instantInWords } from '../words/dates';
 import type { Photos, ShownPhoto } from './usePhotos';
-import { messages, msg, term } from '@toile/core';
 
 type KeptPhotosProps = Pick<Photos, 'studioKeeps' | 'send' | 'drop'> & {
   readonly photos: readonly ShownPhoto[];

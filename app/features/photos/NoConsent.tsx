@@ -1,4 +1,4 @@
-import { photographRefused, msg } from '@toile/core';
+import { msg, photographRefused } from '@toile/core';
 import { useRouter } from 'expo-router';
 import { useEffect } from 'react';
 import type { ClientAnswer } from '@toile/contract';

@@ -1,4 +1,4 @@
-import { ENOUGH_REPEATS, type blindResult, type TrialMeasure, msg } from '@toile/core';
+import { ENOUGH_REPEATS, msg, type blindResult, type TrialMeasure } from '@toile/core';
 import type { Photo } from '../../data/photos';
 
 /** The photographs a trial can be judged by: taken since both halves were on, in the light that is judged. */

@@ -1,4 +1,4 @@
-import { trialZoneWords, type TrialZone, type ZoneCast, messages, msg, plural } from '@toile/core';
+import { messages, msg, plural, trialZoneWords, type TrialZone, type ZoneCast } from '@toile/core';
 import { capital } from '../words/capital';
 
 /** What was tapped of a photograph, in order; the last may be left out. */

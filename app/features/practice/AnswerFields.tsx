@@ -1,5 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import {
+  msg,
   outlineOf,
   type BrokenExercise,
   type CorrectorExercise,
@@ -7,7 +8,6 @@ import {
   type MixExercise,
   type PanExercise,
   type StepsExercise,
-  msg,
 } from '@toile/core';
 import { Body, Button, Choice, Column, Judged, Label, Line, Swatch } from '../../ui';
 import { FaceStage } from '../face/FaceStage';

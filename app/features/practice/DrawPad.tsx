@@ -1,5 +1,5 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { outlineOf, type DrawnExercise, type Point, msg, term } from '@toile/core';
+import { msg, outlineOf, term, type DrawnExercise, type Point } from '@toile/core';
 import { useColours } from '../../ui';
 import { FaceStage } from '../face/FaceStage';
 import { askedLine, frameOf } from './practiceView';

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import {
   judge,
+  msg,
   practiceNow,
   skillNamed,
   type AttemptJudged,
@@ -9,7 +10,6 @@ import {
   type Exercise,
   type Given,
   type Level,
-  msg,
 } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Body, Button, Column, Empty, Label, Line, Loading, Screen } from '../../ui';

@@ -2,13 +2,13 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import {
   dueFirst,
-  practiceNow,
-  SKILLS,
-  skillNamed,
-  type Attempt,
-  type SkillNow,
   msg,
   plural,
+  practiceNow,
+  skillNamed,
+  SKILLS,
+  type Attempt,
+  type SkillNow,
 } from '@toile/core';
 import { may, newId, type PracticeAnswer } from '@toile/contract';
 import { call } from '../../data/call';

@@ -1,12 +1,12 @@
 import {
+  messages,
+  msg,
+  plural,
   skillNamed,
   type DrawnExercise,
   type Grade,
   type Point,
   type SkillNow,
-  messages,
-  msg,
-  plural,
 } from '@toile/core';
 
 export const GRADE_WORDS: Readonly<Record<Grade, string>> = messages({

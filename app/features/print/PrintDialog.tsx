@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { pathTo } from '@toile/contract';
+import { messages, msg } from '@toile/core';
 import { Body, Button, Choice, Column, Dialog, Label, Line, Switch } from '../../ui';
 import { pictureOf } from './pictureOf';
-import { messages, msg } from '@toile/core';
 
 type PrintDialogProps = { readonly chartId: string; readonly version: number; readonly onClose: () => void };
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { SKIN_ZONE_NAMES, SKIN_ZONES, type SkinZone, msg, term } from '@toile/core';
+import { msg, SKIN_ZONE_NAMES, SKIN_ZONES, term, type SkinZone } from '@toile/core';
 import { Button, Choice, Column, Field, Line } from '../../ui';
 
 type AddPlaceProps = {

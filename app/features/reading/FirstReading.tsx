@@ -1,6 +1,6 @@
+import { messages, msg } from '@toile/core';
 import { useClients } from '../../data/hooks';
 import { Body, Column, Label } from '../../ui';
-import { messages, msg } from '@toile/core';
 
 const HOW = messages([
   'Bare, clean skin; ten minutes after washing or cream, when no redness is left.',

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
-import { isPlausibleSkin, readCgats, SKIN_ZONE_NAMES, type Lab, type SkinZone, msg } from '@toile/core';
+import { isPlausibleSkin, msg, readCgats, SKIN_ZONE_NAMES, type Lab, type SkinZone } from '@toile/core';
 import { newId, type ClientAnswer, type SampleRequest } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts';

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
+import { msg } from '@toile/core';
 import { Body, Button, Dialog, Label, Loading } from '../../ui';
 import type { Reader } from './useReader';
-import { msg } from '@toile/core';
 
 /** Connecting the reader: found, chosen, connected. Only the stand-in is ever near. */
 export function ReaderDialog({ reader, onClose }: { readonly reader: Reader; readonly onClose: () => void }) {

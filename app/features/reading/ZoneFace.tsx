@@ -1,5 +1,5 @@
 import { Pressable } from 'react-native';
-import { SKIN_ZONE_NAMES, SKIN_ZONES, type Lab, msg } from '@toile/core';
+import { msg, SKIN_ZONE_NAMES, SKIN_ZONES, type Lab } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 import { Figure, Judged, useColours, useWide, View } from '../../ui';
 import { landmarksFor } from '../clients/snapshot';

@@ -1,4 +1,4 @@
-import { driftBetween, type Lab, msg } from '@toile/core';
+import { driftBetween, msg, type Lab } from '@toile/core';
 import { Body, Button, Column, Figure, Line, Subheading, Swatch } from '../../ui';
 import { labInWords, stepsInWords } from '../words/colours';
 import { adviceFor, spotIn, summaryIn, sureness, type Held, type Session } from './readingView';

@@ -1,9 +1,12 @@
 import {
   clamp,
+  msg,
+  plural,
   readSpot,
   SKIN_ZONE_NAMES,
   SKIN_ZONES,
   summariseReadings,
+  term,
   type CgatsReading,
   type CgatsSample,
   type CgatsTable,
@@ -11,9 +14,6 @@ import {
   type SampleSummary,
   type SkinZone,
   type SpotReading,
-  msg,
-  plural,
-  term,
 } from '@toile/core';
 import type { ExtraReading } from '@toile/contract';
 

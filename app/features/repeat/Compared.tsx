@@ -1,4 +1,4 @@
-import { stepsOfVariant, type Chart, type Refit, msg } from '@toile/core';
+import { msg, stepsOfVariant, type Chart, type Refit } from '@toile/core';
 import { Body, Column, Judged, Label, useWide } from '../../ui';
 import { layersOf } from '../chart/layers';
 import { faceBox } from '../face/FaceStage';

@@ -5,11 +5,11 @@ import {
   asWorn,
   documentHash,
   isDay,
+  msg,
   notAsked,
   type Chart,
   type Occasion,
   type Refit,
-  msg,
 } from '@toile/core';
 import { newId, type ChartAnswer, type ClientAnswer, type KitAnswer } from '@toile/contract';
 import { call } from '../../data/call';

@@ -1,8 +1,8 @@
 import { useState } from 'react';
+import { msg } from '@toile/core';
 import { Body, Button, Column, Field, Label, Line } from '../../ui';
 import type { ReviewLine } from '../../workers/fittingJobs';
 import { SEVERITY_MARKS } from './reviewView';
-import { msg } from '@toile/core';
 
 type FindingRowProps = {
   readonly line: ReviewLine;

@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { listed, RULES, type Chart, msg } from '@toile/core';
+import { listed, msg, RULES, type Chart } from '@toile/core';
 import { Body, Button, Column, Label, Line } from '../../ui';
 import type { ReviewLine } from '../../workers/fittingJobs';
 import { SEVERITY_MARKS } from './reviewView';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { withOwnTimings, type Chart, msg } from '@toile/core';
+import { msg, withOwnTimings, type Chart } from '@toile/core';
 import { useSession, useTimings } from '../../data/hooks';
 import { Body, Button, Choice, Column, Label, Line } from '../../ui';
 import { timingsInWords } from './timeView';

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { acceptFinding, type Chart, type Kit, msg } from '@toile/core';
+import { acceptFinding, msg, type Chart, type Kit } from '@toile/core';
 import { Body, Column, Label, Subheading } from '../../ui';
 import type { ReviewLine } from '../../workers/fittingJobs';
 import { useMinded } from '../clients/useMinded';

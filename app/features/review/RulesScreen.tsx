@@ -1,14 +1,14 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import {
+  msg,
   RULE_GROUPS,
   RULES,
   SEVERITIES,
+  term,
   type Rule,
   type RuleGrades,
   type Severity,
-  msg,
-  term,
 } from '@toile/core';
 import { may, type StudioSettingsAnswer } from '@toile/contract';
 import { useSession, useStudioSettings } from '../../data/hooks';

@@ -1,5 +1,5 @@
 import { useDeferredValue, useMemo } from 'react';
-import { chartAsReviewed, orderedSteps, type Chart, type StepOrder, msg } from '@toile/core';
+import { chartAsReviewed, msg, orderedSteps, type Chart, type StepOrder } from '@toile/core';
 import { Body, Button, Column, Label, View } from '../../ui';
 import { askFitting, useWork } from '../../workers';
 import { useSame } from '../../data/useSame';

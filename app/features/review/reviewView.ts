@@ -1,13 +1,13 @@
 import {
   isAboutPlace,
+  messages,
+  msg,
+  plural,
   reviewChart,
   type Chart,
   type Kit,
   type RuleGrades,
   type Severity,
-  messages,
-  msg,
-  plural,
 } from '@toile/core';
 import type { ReviewLine } from '../../workers/fittingJobs';
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { USUAL_MANNER, type Manner, msg } from '@toile/core';
+import { msg, USUAL_MANNER, type Manner } from '@toile/core';
 import { setUpSchema, type SessionAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useSaving } from '../../data/useSaving';

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { ValidationError } from 'yup';
 import { signInSchema, type SessionAnswer } from '@toile/contract';
+import { msg } from '@toile/core';
 import { errorsByField } from '../../data/errorsByField';
 import { call, CallError } from '../../data/call';
 import { Body, Button, Column, Field, Heading, Label, View } from '../../ui';
 import { LanguageChoice } from '../settings/LanguageChoice';
-import { msg } from '@toile/core';
 
 /** The door: email, password, and what to do when they do not fit. */
 export function SignInScreen({ onSignedIn }: { readonly onSignedIn: (session: SessionAnswer) => void }) {

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { feedPath, newSecret } from '@toile/contract';
+import { msg } from '@toile/core';
 import { call } from '../../data/call';
 import { useCalendarFeed, useRefresh, useSession } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, CopyButton, Field, Label, Line, Ready, Subheading } from '../../ui';
 import { dayInWords } from '../words/dates';
-import { msg } from '@toile/core';
 
 /** One's own calendar of the studio by a secret link, shown when it is made; renewed, the old one ends. */
 export function CalendarFeed() {

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { newPasswordSchema } from '@toile/contract';
+import { msg } from '@toile/core';
 import { call } from '../../data/call';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Dialog, Field } from '../../ui';
-import { msg } from '@toile/core';
 
 const EMPTY = { current: '', next: '' };
 

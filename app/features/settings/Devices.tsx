@@ -1,9 +1,9 @@
+import { msg } from '@toile/core';
 import { call } from '../../data/call';
 import { useDevices, useRefresh } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Label, Line, Ready, Subheading } from '../../ui';
 import { instantInWords } from '../words/dates';
-import { msg } from '@toile/core';
 
 /** Where one is signed in: each device, when it was last used, and signed out from here. */
 export function Devices() {

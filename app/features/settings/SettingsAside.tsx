@@ -1,7 +1,7 @@
 import { Link } from 'expo-router';
 import { Pressable } from 'react-native';
-import { SettingsIcon, useColours, useWide } from '../../ui';
 import { msg } from '@toile/core';
+import { SettingsIcon, useColours, useWide } from '../../ui';
 
 /** The way to the settings on a phone; a wide screen has it in the rail. */
 export function SettingsAside() {

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useSWRConfig } from 'swr';
 import { may, pathTo } from '@toile/contract';
+import { msg, term } from '@toile/core';
 import { call } from '../../data/call';
 import { dropAllForms } from '../../data/drafts';
 import { useSession, useStudioSettings } from '../../data/hooks';
@@ -19,7 +20,6 @@ import { StudioManner } from './StudioManner';
 import { StudioZone } from './StudioZone';
 import { LanguageChoice } from './LanguageChoice';
 import { THEME_CHOICES, useThemeChoice } from './theme';
-import { msg, term } from '@toile/core';
 
 /** Who is signed in, how the app looks, charts from elsewhere, signing out. */
 export function SettingsScreen() {

@@ -1,4 +1,4 @@
-import { silenced, msg } from '@toile/core';
+import { msg, silenced } from '@toile/core';
 import { may, newId } from '@toile/contract';
 import { call } from '../../data/call';
 import { useLearned, useRefresh, useSession } from '../../data/hooks';

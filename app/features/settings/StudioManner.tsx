@@ -3,11 +3,11 @@ import {
   CLOCKS,
   DAY_ORDERS,
   FIRST_WEEKDAYS,
+  msg,
   TEMPERATURE_UNITS,
+  term,
   USUAL_MANNER,
   type Manner,
-  msg,
-  term,
 } from '@toile/core';
 import type { StudioSettingsAnswer } from '@toile/contract';
 import { Body, Choice, Column } from '../../ui';

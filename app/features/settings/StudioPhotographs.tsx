@@ -1,9 +1,9 @@
 import type { StudioSettingsAnswer } from '@toile/contract';
+import { messages, msg, term } from '@toile/core';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
 import { Body, Choice, Column, Label } from '../../ui';
-import { messages, msg, term } from '@toile/core';
 
 const WORDS = messages({ device: 'on the device that took them', studio: 'with the studio' } as const);
 

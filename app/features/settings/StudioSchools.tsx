@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import {
+  msg,
   SCHOOL_NAMES,
   SCHOOL_QUESTIONS,
   type Answer,
   type School,
   type SchoolAnswers,
-  msg,
 } from '@toile/core';
 import type { StudioSettingsAnswer } from '@toile/contract';
 import { call } from '../../data/call';

@@ -1,13 +1,13 @@
 import { useMemo, useState } from 'react';
 import {
   faceColour,
+  msg,
+  numberTold,
   readSpot,
   summariseReadings,
   type Correction,
   type Lab,
   type ShadeContext,
-  msg,
-  numberTold,
 } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 import { Body, Choice, Column, Figure, Judged, Label, LabField, Line, Loading, Swatch } from '../../ui';

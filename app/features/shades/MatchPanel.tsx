@@ -1,12 +1,12 @@
 import { useLocalSearchParams } from 'expo-router';
 import { useCallback, useMemo, useState } from 'react';
 import {
+  msg,
+  numberTold,
   skinTarget,
   type MatchWishes,
   type ShadeContext,
   type ShadeMatch,
-  msg,
-  numberTold,
 } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 import { Body, Button, Column, Label, Line, Progress, Subheading, Swatch, useWide, View } from '../../ui';

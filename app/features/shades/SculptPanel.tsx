@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { SCULPT_KINDS, skinTarget, type SculptKind, type ShadeContext, msg, term } from '@toile/core';
+import { msg, SCULPT_KINDS, skinTarget, term, type SculptKind, type ShadeContext } from '@toile/core';
 import { Body, Choice, Column, Figure, Label, Line, Loading, Subheading, Swatch } from '../../ui';
 import { askShades, useWork } from '../../workers';
 

@@ -1,5 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import type { ClientAnswer } from '@toile/contract';
+import { msg } from '@toile/core';
 import { useChart, useClient, useKit } from '../../data/hooks';
 import { Button, Choice, Column, Empty, Ready, Screen } from '../../ui';
 import { newestSkin } from '../clients/snapshot';
@@ -7,7 +8,6 @@ import { CorrectPanel } from './CorrectPanel';
 import { MatchPanel } from './MatchPanel';
 import { SculptPanel } from './SculptPanel';
 import { useShadeContext } from './useShadeContext';
-import { msg } from '@toile/core';
 
 const PANELS = ['match', 'correct', 'sculpt'] as const;
 type Panel = (typeof PANELS)[number];

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { productFinder, productName, type MatchWishes, type ShadeContext, msg, term } from '@toile/core';
+import { msg, productFinder, productName, term, type MatchWishes, type ShadeContext } from '@toile/core';
 import { Body, Column, Field, Label, Loading, Row, Subheading, Swatch } from '../../ui';
 import { askShades, useWork } from '../../workers';
 

@@ -4,13 +4,13 @@ import {
   DEFAULT_WEIGHTS,
   FAMILIES,
   FINISHES,
-  TEXTURES,
-  type MatchWishes,
-  type TargetWeights,
+  guideNamed,
   messages,
   msg,
   term,
-  guideNamed,
+  TEXTURES,
+  type MatchWishes,
+  type TargetWeights,
 } from '@toile/core';
 import { Button, Choice, Column, Label, Line, Stepper, useWide, View } from '../../ui';
 

@@ -1,5 +1,6 @@
 import {
   measuresInWords,
+  msg,
   productName,
   snapshotOf,
   type Chart,
@@ -7,7 +8,6 @@ import {
   type ShadeMatch,
   type Step,
   type Use,
-  msg,
 } from '@toile/core';
 
 /** '2 : 1', or nothing for a single product. */

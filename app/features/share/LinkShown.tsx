@@ -1,5 +1,5 @@
-import { Column, CopyButton, Field, Line } from '../../ui';
 import { msg } from '@toile/core';
+import { Column, CopyButton, Field, Line } from '../../ui';
 
 /** A link that was just made: its secret is in no record, so it is shown this once. */
 export function LinkShown({

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { writeMail, type Mail, msg, plural } from '@toile/core';
+import { msg, plural, writeMail, type Mail } from '@toile/core';
 import { newId } from '@toile/contract';
 import { keepLetter } from '../../data/letters';
 import { Button, Column, CopyButton, Field, Label, Line } from '../../ui';

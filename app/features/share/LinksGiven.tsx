@@ -1,6 +1,6 @@
+import { msg } from '@toile/core';
 import { Button, Column, Label, Line } from '../../ui';
 import { dayInWords } from '../words/dates';
-import { msg } from '@toile/core';
 
 /** A link somebody was given: it ends by itself, or stays, and may be taken back. */
 export type GivenLink = {

@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { newId, newSecret, SHARE_DAYS, sharePath, type ShareDays } from '@toile/contract';
+import { messages, msg } from '@toile/core';
 import { call } from '../../data/call';
 import { useRefresh, useSession, useShares } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Choice, Column, Dialog, Ready, Switch } from '../../ui';
 import { LinkShown } from './LinkShown';
 import { LinksGiven } from './LinksGiven';
-import { messages, msg } from '@toile/core';
 
 type ShareDialogProps = { readonly chartId: string; readonly version: number; readonly onClose: () => void };
 

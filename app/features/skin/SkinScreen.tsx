@@ -3,12 +3,12 @@ import { lazy, Suspense, useState } from 'react';
 import {
   depthInWords,
   depthOf,
-  skinTarget,
+  msg,
   SKIN_ZONE_NAMES,
   SKIN_ZONES,
-  undertoneOf,
-  msg,
+  skinTarget,
   term,
+  undertoneOf,
 } from '@toile/core';
 import { pathTo, type ChartAnswer, type ClientAnswer } from '@toile/contract';
 import { useChart, useClient } from '../../data/hooks';

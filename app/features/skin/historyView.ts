@@ -1,12 +1,12 @@
 import {
   depthOf,
   driftBetween,
+  msg,
   skinTarget,
+  term,
   type Lab,
   type Skin,
   type SkinZone,
-  msg,
-  term,
 } from '@toile/core';
 import type { ReadingAnswer } from '@toile/contract';
 

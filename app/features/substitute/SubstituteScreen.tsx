@@ -3,17 +3,17 @@ import { useEffect, useMemo, useState } from 'react';
 import {
   contextOf,
   inferLandmarks,
+  msg,
   needsSubstitute,
   PLAIN_FEATURES,
+  plural,
   productName,
   rolesOfUse,
+  term,
   type Chart,
   type Kit,
   type Product,
   type ShadeContext,
-  msg,
-  plural,
-  term,
 } from '@toile/core';
 import { newId, type ChartSummary } from '@toile/contract';
 import { call, CallError } from '../../data/call';

@@ -1,4 +1,4 @@
-import { listed, type Substitute, msg, plural } from '@toile/core';
+import { listed, msg, plural, type Substitute } from '@toile/core';
 import type { ChartSummary, SubstitutionAnswer } from '@toile/contract';
 
 /** 'Veil V4', or '2 : 1 Veil V4 with Veil V6'. */

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { AUDIT_PAGE, type AuditLine, type MemberAnswer } from '@toile/contract';
+import { msg } from '@toile/core';
 import { useAudit } from '../../data/hooks';
 import { Body, Button, Choice, Column, Label, Ready } from '../../ui';
 import { instantInWords } from '../words/dates';
-import { msg } from '@toile/core';
 
 const EVERYBODY = '';
 

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { inviteInputSchema, newId, newSecret, ROLES, type Role, type SessionAnswer } from '@toile/contract';
+import { msg } from '@toile/core';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
@@ -7,7 +8,6 @@ import { Body, Button, Choice, Dialog, Field, Label } from '../../ui';
 import { LinkToGive } from '../share/LinkToGive';
 import { invitedBy, inviteMail, type Invited } from './inviteMail';
 import { ROLE_WORDS } from './teamWords';
-import { msg } from '@toile/core';
 
 /** Asks somebody into the studio: who, as what; then the link, once. */
 export function InviteDialog({

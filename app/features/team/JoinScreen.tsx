@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { takeInviteSchema, type OpenInviteAnswer, type SessionAnswer } from '@toile/contract';
+import { msg } from '@toile/core';
 import { call } from '../../data/call';
 import { tokenOfAddress, useOpened } from '../../data/useOpened';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Field, Heading, Label, Loading, View } from '../../ui';
-import { msg } from '@toile/core';
 
 /** What a link opens: an invitation to take up, or a new password to choose; once. */
 export function JoinScreen({ onSignedIn }: { readonly onSignedIn: (session: SessionAnswer) => void }) {

@@ -7,6 +7,7 @@ import {
   type MemberAnswer,
   type SessionAnswer,
 } from '@toile/contract';
+import { msg } from '@toile/core';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
@@ -15,7 +16,6 @@ import { dayInWords } from '../words/dates';
 import { invitedBy, inviteMail, type Invited } from './inviteMail';
 import { LinkToGive } from '../share/LinkToGive';
 import { ROLE_WORDS } from './teamWords';
-import { msg } from '@toile/core';
 
 type MemberDialogProps = {
   readonly member: MemberAnswer;

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import type { SessionAnswer, TeamAnswer } from '@toile/contract';
+import { msg, term } from '@toile/core';
 import { call } from '../../data/call';
 import { useRefresh, useSession, useTeam } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
@@ -10,7 +11,6 @@ import { AuditPart } from './AuditPart';
 import { InviteDialog } from './InviteDialog';
 import { MemberDialog } from './MemberDialog';
 import { inviteInWords } from './teamWords';
-import { msg, term } from '@toile/core';
 
 type Part = 'people' | 'record';
 

@@ -1,6 +1,6 @@
 import type { InviteAnswer, Role } from '@toile/contract';
-import { dayInWords } from '../words/dates';
 import { messages, msg } from '@toile/core';
+import { dayInWords } from '../words/dates';
 
 /** What each role may do, for whoever gives it. */
 export const ROLE_WORDS: Readonly<Record<Role, string>> = messages({

@@ -1,8 +1,8 @@
+import { msg } from '@toile/core';
 import { useClients, useKit } from '../../data/hooks';
 import { Body, Button, Column, Empty, Label, Loading, Row } from '../../ui';
 import { kindsMissing } from '../kit/KindsToFill';
 import { firstSteps } from './firstSteps';
-import { msg } from '@toile/core';
 
 /** Today of a studio with nothing booked: the way to a first chart, or where to go on. */
 export function FirstSteps({ onClients }: { readonly onClients: () => void }) {

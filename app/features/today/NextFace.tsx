@@ -1,9 +1,9 @@
+import { msg } from '@toile/core';
 import { useClient } from '../../data/hooks';
 import { Judged } from '../../ui';
 import { landmarksFor, newestSkin } from '../clients/snapshot';
 import { faceBox } from '../face/FaceStage';
 import { FaceView } from '../face/FaceView';
-import { msg } from '@toile/core';
 
 /** Who comes next, to be known again at the door. */
 export function NextFace({ id, name }: { readonly id: string; readonly name: string }) {

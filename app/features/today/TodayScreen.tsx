@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useEffect } from 'react';
 import type { TodayAnswer, VisitAnswer } from '@toile/contract';
+import { msg, term } from '@toile/core';
 import { useSession, useToday } from '../../data/hooks';
 import { useDayOnHand } from '../../data/offline';
 import {
@@ -23,7 +24,6 @@ import { byWeek, visitDetail } from '../words/visits';
 import { fetchWork, fromWork } from '../frame/fromWork';
 import { FirstSteps } from './FirstSteps';
 import { SettingsAside } from '../settings/SettingsAside';
-import { msg, term } from '@toile/core';
 
 const DUE_MARKS = {
   consent: '▲',

@@ -1,6 +1,7 @@
 import {
   AGES,
   BROWS,
+  DRY_ZONES,
   EYE_SHAPES,
   featuresOn,
   HAIR_STYLES,
@@ -9,14 +10,13 @@ import {
   LIDS,
   LINES,
   LIP_EDGES,
-  NOSES,
-  DRY_ZONES,
-  OILY_ZONES,
-  type Features,
-  type SidedFeatures,
   messages,
   msg,
+  NOSES,
+  OILY_ZONES,
   term,
+  type Features,
+  type SidedFeatures,
 } from '@toile/core';
 import { Choice, Column, Label, Subheading, Switch } from '../../ui';
 

@@ -1,17 +1,17 @@
 import { useState } from 'react';
 import {
+  messagesIn,
+  msg,
   otherSide,
   questionTaps,
   TAP_WORDS,
   TAPPED_LANDMARKS,
   tapsInMm,
+  term,
   type PictureTaps,
   type Point,
   type TappedLandmark,
   type Taps,
-  messagesIn,
-  msg,
-  term,
 } from '@toile/core';
 import { Body, Button, Choice, Column, Field, FileButton, Label, Line, Subheading, Switch } from '../../ui';
 import { TapPicture } from './TapPicture';

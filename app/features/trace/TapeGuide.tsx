@@ -3,10 +3,10 @@ import {
   ASKED_MEASUREMENTS,
   measure,
   MEASUREMENTS,
-  type Landmarks,
-  type MeasurementName,
   msg,
   term,
+  type Landmarks,
+  type MeasurementName,
 } from '@toile/core';
 import { Body, Button, Column, Field, Label, Line, Subheading, useWide, View } from '../../ui';
 import type { TypedMeasurements } from './traceView';

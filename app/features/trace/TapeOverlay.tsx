@@ -1,13 +1,13 @@
 import Svg, { Circle, Line as SvgLine, Rect } from 'react-native-svg';
 import {
   LANDMARKS,
+  msg,
   tapeLine,
   type LandmarkName,
   type Landmarks,
   type MeasurementName,
   type Point,
   type Source,
-  msg,
 } from '@toile/core';
 import { useColours } from '../../ui';
 

@@ -3,17 +3,17 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import {
   canonicalMeasure,
   faceShape,
+  messages,
+  msg,
   questionTrace,
   sideDifferences,
   sourcesOf,
+  term,
   type Features,
   type Landmarks,
   type MeasurementName,
   type Source,
   type Taps,
-  messages,
-  msg,
-  term,
 } from '@toile/core';
 import type { ClientAnswer } from '@toile/contract';
 import { useDraft } from '../../data/useDraft';

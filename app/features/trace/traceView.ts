@@ -1,10 +1,10 @@
 import {
   MEASUREMENTS,
+  msg,
   questionMeasurements,
+  term,
   type MeasurementName,
   type Measurements,
-  msg,
-  term,
 } from '@toile/core';
 
 export type TypedMeasurements = { readonly [name in MeasurementName]?: string };

@@ -4,7 +4,9 @@ import {
   freshColour,
   isPlausibleSkin,
   LEAST_TOUCHES,
+  msg,
   shiftInWords,
+  term,
   trialZoneWords,
   type ColourSamples,
   type Lab,
@@ -12,8 +14,6 @@ import {
   type SkinZone,
   type TrialNow,
   type TrialZone,
-  msg,
-  term,
 } from '@toile/core';
 import { Body, Button, Choice, Column, Label, LabField, Line } from '../../ui';
 import { ReaderDialog } from '../reading/ReaderDialog';

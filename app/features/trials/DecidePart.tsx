@@ -3,18 +3,18 @@ import { useState } from 'react';
 import {
   ANSWERS,
   decisionWords,
+  messages,
+  msg,
+  term,
   TRIAL_CHOICES,
   TRIAL_SCOPES,
+  TRIAL_ZONES,
   trialWords,
   trialZoneWords,
-  TRIAL_ZONES,
   type TrialChoice,
   type TrialEvent,
   type TrialNow,
   type TrialScope,
-  messages,
-  msg,
-  term,
 } from '@toile/core';
 import { may, newId, type TrialAnswer } from '@toile/contract';
 import { call } from '../../data/call';

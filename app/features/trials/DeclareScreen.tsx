@@ -4,12 +4,14 @@ import {
   changedSteps,
   differsBesides,
   isLocal,
+  messages,
+  msg,
   questionOf,
   TRIAL_ASPECTS,
   TRIAL_JUDGES,
   TRIAL_MEASURE_NAMES,
-  trialNow,
   TRIAL_ZONES,
+  trialNow,
   trialZoneWords,
   zonesCompared,
   type Chart,
@@ -17,8 +19,6 @@ import {
   type Kit,
   type TrialMeasure,
   type TrialZone,
-  messages,
-  msg,
 } from '@toile/core';
 import { may, newId, trialInputSchema, type TrialAnswer } from '@toile/contract';
 import { call } from '../../data/call';

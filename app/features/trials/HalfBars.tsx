@@ -1,5 +1,5 @@
-import { Column, Label, Line, View } from '../../ui';
 import { msg } from '@toile/core';
+import { Column, Label, Line, View } from '../../ui';
 
 export type HalfMark = {
   readonly key: string;

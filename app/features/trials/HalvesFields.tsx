@@ -1,12 +1,12 @@
 import {
   GRADE_WORDS,
+  messages,
+  msg,
+  term,
   trialZoneWords,
   type Side,
   type TrialMeasure,
   type TrialZone,
-  messages,
-  msg,
-  term,
 } from '@toile/core';
 import { Body, Choice, Column, Label, Subheading } from '../../ui';
 import { capital } from '../words/capital';

@@ -2,18 +2,18 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import {
   colourSeen,
+  msg,
   questionLook,
-  trialZoneWords,
+  term,
   TRIAL_JUDGES,
   TRIAL_ZONES,
+  trialZoneWords,
   WEAR_MARKS,
   type ColourSamples,
   type Judge,
   type TrialNow,
   type TrialZone,
   type WearMark,
-  msg,
-  term,
 } from '@toile/core';
 import { newId, newSecret, tokenOf, WEAR_LINK_DAYS, wearPath, type TrialAnswer } from '@toile/contract';
 import { call } from '../../data/call';

@@ -1,19 +1,19 @@
 import { useMemo } from 'react';
 import {
   contextOf,
+  msg,
   SCHOOL_ANSWERS,
   SCHOOL_NAMES,
   SCHOOL_QUESTIONS,
   swapSchool,
   TECHNIQUES,
+  term,
   TOOLS,
   type Chart,
   type Kit,
   type SchoolAnswers,
   type Step,
   type Substitute,
-  msg,
-  term,
 } from '@toile/core';
 import { Body, Choice, Label, Loading } from '../../ui';
 import { askShades, useWork } from '../../workers';

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { NOT_BLIND, type QuestionSoFar, msg, plural, term } from '@toile/core';
+import { msg, NOT_BLIND, plural, term, type QuestionSoFar } from '@toile/core';
 import type { QuestionsAnswer } from '@toile/contract';
 import { useQuestions } from '../../data/hooks';
 import { Body, Button, Column, Empty, Label, Line, Ready, Row, Screen, Subheading } from '../../ui';

@@ -1,4 +1,4 @@
-import { SIDES, trialZoneWords, wayAt, type Trial, msg, term } from '@toile/core';
+import { msg, SIDES, term, trialZoneWords, wayAt, type Trial } from '@toile/core';
 import { Body, Column, Label, Line } from '../../ui';
 import { capital } from '../words/capital';
 import { letterAt } from './trialView';

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { trialNow, type TrialNow, type TrialTold, msg, term } from '@toile/core';
+import { msg, term, trialNow, type TrialNow, type TrialTold } from '@toile/core';
 import { newId, pathTo, type TrialAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';

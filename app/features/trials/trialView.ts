@@ -2,10 +2,12 @@ import {
   aSideAt,
   GRADE_WORDS,
   listed,
+  messages,
+  msg,
+  stepsOfVariant,
   swapProduct,
   swapSchool,
   swapStep,
-  stepsOfVariant,
   trialZoneWords,
   type Chart,
   type Judge,
@@ -21,8 +23,6 @@ import {
   type TrialMeasure,
   type TrialNow,
   type TrialZone,
-  messages,
-  msg,
 } from '@toile/core';
 import type { TrialAnswer, TrialAsk } from '@toile/contract';
 import { capital } from '../words/capital';

@@ -2,13 +2,13 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import {
   holdChance,
+  messages,
+  msg,
   outlookWords,
   SKIN_GROUPS,
   WEAR_CLIMATES,
   type PlaceSetting,
   type WearGroup,
-  messages,
-  msg,
 } from '@toile/core';
 import { useStudioWear } from '../../data/hooks';
 import {

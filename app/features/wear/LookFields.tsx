@@ -1,13 +1,13 @@
 import {
-  trialZoneWords,
+  messages,
+  msg,
   TRIAL_ZONES,
+  trialZoneWords,
   WEAR_MARKS,
   WEAR_STATES,
   type TrialZone,
   type WearMark,
   type WearState,
-  messages,
-  msg,
 } from '@toile/core';
 import type { Look } from '@toile/contract';
 import { Body, Button, Choice, Column, Label, Line, Switch } from '../../ui';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { hoursAt, type TrialZone, msg } from '@toile/core';
+import { hoursAt, msg, type TrialZone } from '@toile/core';
 import {
   newId,
   sendTrialSchema,

@@ -2,15 +2,15 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import {
   chartOutlook,
+  msg,
   outlookWords,
+  term,
   touchUpLines,
   touchUpPlan,
   touchUpWhen,
   trialZoneWords,
   type Chart,
   type ZoneOutlook,
-  msg,
-  term,
 } from '@toile/core';
 import {
   newId,

@@ -4,6 +4,8 @@ import {
   hoursAt,
   instantAt,
   minuteAt,
+  msg,
+  term,
   TRIAL_ZONES,
   trialZoneWords,
   wearOutlook,
@@ -12,8 +14,6 @@ import {
   type WearCheck,
   type ZoneOutlook,
   type WearGroup,
-  msg,
-  term,
 } from '@toile/core';
 import type { ChartWearAnswer } from '@toile/contract';
 

@@ -1,4 +1,4 @@
-import { depthInWords, depthOf, skinTarget, undertoneOf, type Lab, type Skin, msg, term } from '@toile/core';
+import { depthInWords, depthOf, msg, skinTarget, term, undertoneOf, type Lab, type Skin } from '@toile/core';
 
 /** 'light medium, warm': depth and undertone, the undertone from the neck where it was read. */
 export function skinInWords(skin: Skin): string | null {

@@ -2,12 +2,12 @@ import {
   dayIn,
   daysBetween,
   minuteOfDay,
+  msg,
   toldClock,
   toldDay,
   toldHours,
   USUAL_MANNER,
   type Manner,
-  msg,
 } from '@toile/core';
 import { deviceZone } from '../../data/deviceZone';
 

@@ -1,4 +1,4 @@
-import { addDays, weekOf, type Manner, msg, term } from '@toile/core';
+import { addDays, msg, term, weekOf, type Manner } from '@toile/core';
 import type { VisitAnswer } from '@toile/contract';
 import { dayInWords, hourInWords } from './dates';
 

@@ -1,5 +1,5 @@
 import { array, boolean, mixed, object, string } from 'yup';
-import { CONSULT_QUESTIONS, type Consult, type ConsultKey, msg } from '@toile/core';
+import { CONSULT_QUESTIONS, msg, type Consult, type ConsultKey } from '@toile/core';
 import { uuid } from './client';
 import { consultField } from './consult';
 import { day } from './shapes';

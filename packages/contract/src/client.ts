@@ -5,6 +5,7 @@ import {
   MEASUREMENT_NAMES,
   MEASUREMENTS,
   MOST_SENSITIVITIES,
+  msg,
   questionMeasurements,
   questionTrace,
   TapsSchema,
@@ -14,7 +15,6 @@ import {
   type MeasurementName,
   type Measurements,
   type Taps,
-  msg,
 } from '@toile/core';
 import { consultField } from './consult';
 import { documentPart, isUuid } from './shapes';

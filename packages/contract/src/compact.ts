@@ -1,6 +1,6 @@
 import { Value } from '@sinclair/typebox/value';
 import { mixed, number, object } from 'yup';
-import { CompactSchema, type Compact, msg } from '@toile/core';
+import { CompactSchema, msg, type Compact } from '@toile/core';
 
 /** A compact, and the version of the chart whose steps it is for. */
 export const compactInputSchema = object({

@@ -1,4 +1,4 @@
-import { ConsultSchema, withoutConsent, type Consult, msg } from '@toile/core';
+import { ConsultSchema, msg, withoutConsent, type Consult } from '@toile/core';
 import { documentPart } from './shapes';
 
 /** What was said in a first talk; words on health only with the consent to keep them. */

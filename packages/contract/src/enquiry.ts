@@ -1,5 +1,5 @@
 import { number, string, type InferType } from 'yup';
-import { isZone, OCCASIONS, msg } from '@toile/core';
+import { isZone, msg, OCCASIONS } from '@toile/core';
 import { clientFormSchema, uuid } from './client';
 import { visitInputSchema } from './visit';
 

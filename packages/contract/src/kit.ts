@@ -6,10 +6,12 @@ import {
   impossibleBecause,
   KIT_COLUMN_NAMES,
   MEASURES,
+  msg,
   paletteProblems,
   PaletteSchema,
   PRODUCT_KINDS,
   SMALLEST_SHARES,
+  term,
   TEXTURES,
   TOOLS,
   type ColumnMapping,
@@ -17,8 +19,6 @@ import {
   type Palette,
   type Product,
   type Unit,
-  msg,
-  term,
 } from '@toile/core';
 import { Value } from '@sinclair/typebox/value';
 import { uuid } from './client';

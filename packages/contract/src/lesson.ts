@@ -1,5 +1,5 @@
 import { array, number, object, string } from 'yup';
-import { MOST_STEPS, TOOLS, type Tool, msg } from '@toile/core';
+import { MOST_STEPS, msg, TOOLS, type Tool } from '@toile/core';
 import { uuid } from './client';
 import { secretField } from './share';
 

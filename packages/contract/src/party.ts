@@ -1,6 +1,7 @@
 import { object, string } from 'yup';
 import {
   isZone,
+  msg,
   PARTY_EVENT_KINDS,
   PartyPlanSchema,
   type ChairTicks,
@@ -8,7 +9,6 @@ import {
   type PartyEvent,
   type PartyPlan,
   type Timed,
-  msg,
 } from '@toile/core';
 import { uuid } from './client';
 import { day, documentPart } from './shapes';

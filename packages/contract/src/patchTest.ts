@@ -1,5 +1,5 @@
 import { array, object, string } from 'yup';
-import { isDay, PATCH_PLACES, PATCH_RESULTS, type PatchTest, msg } from '@toile/core';
+import { isDay, msg, PATCH_PLACES, PATCH_RESULTS, type PatchTest } from '@toile/core';
 import { uuid } from './client';
 import { day } from './shapes';
 

@@ -1,12 +1,12 @@
 import { number, object, string, tuple } from 'yup';
 import {
   KEPT_PHOTOGRAPHS,
+  msg,
   PHOTO_LIGHTS,
   type FaceTaps,
   type Photograph,
   type PhotoLight,
   type Point,
-  msg,
 } from '@toile/core';
 import { uuid } from './client';
 

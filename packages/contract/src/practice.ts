@@ -1,5 +1,5 @@
 import { boolean, object, string } from 'yup';
-import { PracticeToldSchema, type PracticeTold, type SkillNow, msg } from '@toile/core';
+import { msg, PracticeToldSchema, type PracticeTold, type SkillNow } from '@toile/core';
 import { documentPart } from './shapes';
 
 const unknown = '${unknown} is not known here';

@@ -5,6 +5,7 @@ import {
   DAY_ORDERS,
   FIRST_WEEKDAYS,
   isZone,
+  msg,
   RULES,
   SCHOOL_ANSWERS,
   SCHOOL_NAMES,
@@ -13,7 +14,6 @@ import {
   type Manner,
   type RuleGrades,
   type SchoolAnswers,
-  msg,
 } from '@toile/core';
 
 const GRADES: readonly string[] = [...SEVERITIES, 'off'];

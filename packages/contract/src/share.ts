@@ -1,6 +1,6 @@
 import { boolean, number, object, string } from 'yup';
-import { uuid } from './client';
 import { msg } from '@toile/core';
+import { uuid } from './client';
 
 /** How long a link may last, days. */
 export const SHARE_DAYS = [1, 7, 30] as const;

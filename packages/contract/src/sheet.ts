@@ -1,8 +1,8 @@
 import { number, object, string } from 'yup';
 import type { SheetFor } from '@toile/core';
+import { msg } from '@toile/core';
 import { uuid } from './client';
 import { secretField, SHARE_DAYS, type ShareDays } from './share';
-import { msg } from '@toile/core';
 
 const WHOM = /^(whole|(hands|person):.{1,60})$/;
 /** Whom a call sheet is for, as it stands in an address: whole, hands:<id>, person:<id>. */

@@ -1,9 +1,9 @@
 import { boolean, object, string, type InferType } from 'yup';
+import { msg } from '@toile/core';
 import { uuid } from './client';
 import { ROLES, type Role } from './roles';
 import { passwordField } from './setUp';
 import { secretField } from './share';
-import { msg } from '@toile/core';
 
 const nameField = () =>
   string()

@@ -1,8 +1,10 @@
 import { array, boolean, mixed, number, object, string } from 'yup';
 import {
   isDay,
+  msg,
   SCHOOL_ANSWERS,
   SCHOOL_NAMES,
+  SIDES,
   TECHNIQUES,
   TOOLS,
   TRIAL_JUDGES,
@@ -11,7 +13,6 @@ import {
   TRIAL_ZONES,
   TrialToldSchema,
   WEAR_MARKS,
-  SIDES,
   type Judge,
   type QuestionSoFar,
   type School,
@@ -24,7 +25,6 @@ import {
   type TrialTold,
   type TrialZone,
   type WearMark,
-  msg,
 } from '@toile/core';
 import { uuid } from './client';
 import { substitutionSchema } from './kit';

@@ -1,5 +1,5 @@
 import { boolean, object, string, type InferType } from 'yup';
-import { CLIENT_RUN_UP, OCCASIONS, OccasionSchema, type Occasion, type RunUpKind, msg } from '@toile/core';
+import { CLIENT_RUN_UP, msg, OCCASIONS, OccasionSchema, type Occasion, type RunUpKind } from '@toile/core';
 import { uuid } from './client';
 import { day, documentPart } from './shapes';
 

@@ -3,6 +3,7 @@ import { array, boolean, mixed, number, object, string } from 'yup';
 import {
   checkTimes,
   LearnedAnswerSchema,
+  msg,
   TRIAL_ZONES,
   WEAR_MARKS,
   WEAR_STATES,
@@ -14,7 +15,6 @@ import {
   type StudioDecision,
   type WearGroup,
   type WorkedHabit,
-  msg,
 } from '@toile/core';
 import { uuid } from './client';
 import { documentPart } from './shapes';

@@ -5,6 +5,7 @@ import {
   EVENT_KINDS,
   isPlausibleSkin,
   LookSchema,
+  msg,
   SKIN_ZONES,
   type Chart,
   type Deviation,
@@ -12,7 +13,6 @@ import {
   type Look,
   type SkinZone,
   type Told,
-  msg,
 } from '@toile/core';
 import { uuid } from './client';
 import { documentPart } from './shapes';

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { readDocument, readZip, zipText, msg } from '@toile/core';
+import { msg, readDocument, readZip, zipText } from '@toile/core';
 import {
   emptyBundle,
   rowsSchemaOf,

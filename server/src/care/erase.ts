@@ -1,6 +1,7 @@
 import {
   canonicalJson,
   eventWithoutWords,
+  msg,
   PLAIN_FEATURES,
   SOMEBODY,
   withoutName,
@@ -9,7 +10,6 @@ import {
   writeWearCsv,
   type Chart,
   type RecordedEvent,
-  msg,
 } from '@toile/core';
 import { sql } from 'kysely';
 import { newId, type ErasureAnswer } from '@toile/contract';

@@ -1,4 +1,4 @@
-import { MOST_SENSITIVITIES, takenOver, type Consult, type ConsultKey, msg } from '@toile/core';
+import { MOST_SENSITIVITIES, msg, takenOver, type Consult, type ConsultKey } from '@toile/core';
 import { sql } from 'kysely';
 import { INTAKE_DAYS, isUuid, ROUTES, type IntakeAnswer } from '@toile/contract';
 import { inStudio, type Tx } from '../db/connection';

@@ -1,10 +1,10 @@
 import {
   holdsCameraNotes,
   KEPT_PHOTOGRAPHS,
+  msg,
   photographRefused,
   questionPicture,
   type Photograph,
-  msg,
 } from '@toile/core';
 import type { PhotographsAnswer } from '@toile/contract';
 import type { Selectable } from 'kysely';

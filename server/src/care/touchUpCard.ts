@@ -1,5 +1,6 @@
 import {
   chartOutlook,
+  msg,
   toldHours,
   touchUpLines,
   touchUpPlan,
@@ -8,7 +9,6 @@ import {
   type Chart,
   type Manner,
   type TouchUpPlan,
-  msg,
 } from '@toile/core';
 import { newestVersion } from '../charts/queries';
 import { found, wrong } from '../http/problem';

@@ -1,5 +1,6 @@
 import {
   hereWay,
+  msg,
   nextVersion,
   otherWay,
   swapProduct,
@@ -10,7 +11,6 @@ import {
   type Swap,
   type Trial,
   type TrialChoice,
-  msg,
 } from '@toile/core';
 import type { TrialInput } from '@toile/contract';
 import { announce } from '../charts/live';

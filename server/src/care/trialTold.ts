@@ -2,13 +2,13 @@ import {
   asksReason,
   checkTimes,
   followsCount,
+  msg,
   questionLook,
   questionsSoFar,
   trialNow,
   type TrialEvent,
   type TrialRecord,
   type TrialTold,
-  msg,
 } from '@toile/core';
 import type { FieldProblem } from '@toile/contract';
 import type { Tx } from '../db/connection';

@@ -1,4 +1,4 @@
-import { checkTimes, wearSettingOf, wornByZone, type Chart, type WearCheck, msg, term } from '@toile/core';
+import { checkTimes, msg, term, wearSettingOf, wornByZone, type Chart, type WearCheck } from '@toile/core';
 import {
   ROUTES,
   WEAR_LINK_DAYS,

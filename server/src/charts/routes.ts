@@ -1,7 +1,9 @@
 import { sql } from 'kysely';
 import {
-  MEASUREMENT_NAMES,
+  isAsked,
   measure,
+  MEASUREMENT_NAMES,
+  msg,
   nextVersion,
   PAPERS,
   readChart,
@@ -9,8 +11,6 @@ import {
   writeChart,
   type Chart,
   type Paper,
-  isAsked,
-  msg,
 } from '@toile/core';
 import { newId } from '@toile/contract';
 import type { Tx } from '../db/connection';

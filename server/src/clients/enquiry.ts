@@ -1,4 +1,4 @@
-import { newGuest, newPlan, minuteOfDay, PLAIN_FEATURES, type PartyPlan, msg } from '@toile/core';
+import { minuteOfDay, msg, newGuest, newPlan, PLAIN_FEATURES, type PartyPlan } from '@toile/core';
 import type { Enquiry, EnquiryAnswer } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import type { Caller } from '../http/caller';

@@ -1,5 +1,5 @@
 import { sql } from 'kysely';
-import { skinTarget, type Lab, msg } from '@toile/core';
+import { msg, skinTarget, type Lab } from '@toile/core';
 import { may, type ClientAnswer, type ClientInput, type ClientSummary, type Role } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { together } from '../db/together';

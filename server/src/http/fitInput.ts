@@ -1,7 +1,7 @@
 import type { RequestHandler } from 'express';
 import type { FieldProblem } from '@toile/contract';
-import { ProblemError } from './problem';
 import { msg } from '@toile/core';
+import { ProblemError } from './problem';
 
 /** Deeper than any document of ours goes, levels: whatever walks down it has room on its stack. */
 const DEEPEST = 40;

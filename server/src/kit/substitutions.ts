@@ -2,6 +2,7 @@ import { sql } from 'kysely';
 import {
   featuresAtAge,
   mindedNow,
+  msg,
   nextVersion,
   patchMinded,
   substituteInChart,
@@ -9,7 +10,6 @@ import {
   type Chart,
   type Kit,
   type Substitute,
-  msg,
 } from '@toile/core';
 import { type ProductUsesAnswer, type SubstitutionAnswer, type SubstitutionInput } from '@toile/contract';
 import { incidentsOfRows, incidentsQuery } from '../care/incidents';

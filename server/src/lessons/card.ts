@@ -1,4 +1,4 @@
-import { PAPERS, type Lesson, msg } from '@toile/core';
+import { msg, PAPERS, type Lesson } from '@toile/core';
 import type { SheetPaper } from '../print/callSheetPdf';
 import { measureText } from '../print/fonts';
 import { taggedDocument } from '../print/tagged';

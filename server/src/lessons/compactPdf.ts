@@ -1,4 +1,4 @@
-import { compactNotes, type Chart, type Compact, msg } from '@toile/core';
+import { compactNotes, msg, type Chart, type Compact } from '@toile/core';
 import { labelsPdf } from '../palettes/labelSheet';
 import type { SheetPaper } from '../print/callSheetPdf';
 import { cardPdf, type CardSide } from './card';

@@ -1,5 +1,5 @@
 import { sql, type Selectable } from 'kysely';
-import { compactProblems, type Chart, type Compact, msg } from '@toile/core';
+import { compactProblems, msg, type Chart, type Compact } from '@toile/core';
 import type { CompactAnswer } from '@toile/contract';
 import { chartVersion } from '../charts/queries';
 import type { Tx } from '../db/connection';

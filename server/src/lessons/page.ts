@@ -1,4 +1,4 @@
-import { stepsCounted, type Lesson, type LessonStep, msg } from '@toile/core';
+import { msg, stepsCounted, type Lesson, type LessonStep } from '@toile/core';
 import { escaped, linkEnds, page } from '../shares/page';
 
 const STYLE =

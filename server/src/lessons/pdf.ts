@@ -1,4 +1,4 @@
-import { PAPERS, stepsCounted, type Lesson, msg } from '@toile/core';
+import { msg, PAPERS, stepsCounted, type Lesson } from '@toile/core';
 import type { SheetPaper } from '../print/callSheetPdf';
 import { taggedDocument, type PartTag } from '../print/tagged';
 

@@ -1,12 +1,12 @@
 import {
   lessonChanges,
   lessonFrom,
+  msg,
   stepsOfVariant,
+  term,
   TOOLS,
   type Lesson,
   type Tool,
-  msg,
-  term,
 } from '@toile/core';
 import { type LessonLinkAnswer } from '@toile/contract';
 import { chartVersion, newestVersion } from '../charts/queries';

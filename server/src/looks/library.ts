@@ -1,4 +1,4 @@
-import { documentHash, readLook, type Look, msg } from '@toile/core';
+import { documentHash, msg, readLook, type Look } from '@toile/core';
 import { type FieldProblem, type ImportLooks, type ImportLooksAnswer } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { oneAtATime } from '../db/locks';

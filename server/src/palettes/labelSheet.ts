@@ -1,6 +1,6 @@
 import QRCode from 'qrcode';
+import { cellName, labToHex, msg, type Lab, type Palette, type Product } from '@toile/core';
 import { taggedDocument } from '../print/tagged';
-import { cellName, labToHex, type Lab, type Palette, type Product, msg } from '@toile/core';
 
 /**
  * A4 in points, and labels of 38 x 21 mm in five columns: a common sheet, and small enough for the back of a

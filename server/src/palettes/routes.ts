@@ -1,10 +1,10 @@
 import { sql } from 'kysely';
 import { type PaletteAnswer } from '@toile/contract';
+import { msg } from '@toile/core';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { readHeld } from '../http/readHeld';
 import { read, write, type Services } from '../http/register';
-import { msg } from '@toile/core';
 
 /** Palettes: compacts as grids of pans, and their labels. */
 export function registerPalettes(services: Services): void {

@@ -4,6 +4,7 @@ import {
   isDay,
   isZone,
   minuteAt,
+  msg,
   packParty,
   progressOf,
   timedVisits,
@@ -15,7 +16,6 @@ import {
   type Timed,
   type TouchUpPlan,
   type WearGroup,
-  msg,
 } from '@toile/core';
 import { ROUTES } from '@toile/contract';
 import { wearGroups } from '../care/zoneWears';

@@ -1,6 +1,7 @@
 import {
   callSheet,
   chartOutlook,
+  msg,
   sheetInManner,
   toldDay,
   touchUpDue,
@@ -9,7 +10,6 @@ import {
   type Chart,
   type PartyPlan,
   type TouchUpsOf,
-  msg,
 } from '@toile/core';
 import { readSheetFor, type SheetLinkAnswer } from '@toile/contract';
 import { type Tx } from '../db/connection';

@@ -1,6 +1,6 @@
 import { sql } from 'kysely';
 import type { PatchTestAnswer, PatchTestInput } from '@toile/contract';
-import { productName, type PatchTest, msg } from '@toile/core';
+import { msg, productName, type PatchTest } from '@toile/core';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { write, type Services } from '../http/register';

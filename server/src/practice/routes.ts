@@ -1,11 +1,11 @@
 import {
   isDay,
+  msg,
   practiceNow,
   skillNamed,
   weekSkill,
   type PracticeEvent,
   type PracticeTold,
-  msg,
 } from '@toile/core';
 import { may, type PracticeAnswer, type SharedSkill } from '@toile/contract';
 import type { Tx } from '../db/connection';

@@ -1,5 +1,5 @@
-import { documentWithFonts, finished } from './fonts';
 import { languageNow } from '@toile/core';
+import { documentWithFonts, finished } from './fonts';
 
 /** What a part of a document is to whoever has it read out. */
 export type PartTag = 'H1' | 'H2' | 'P' | 'Figure' | 'Note';

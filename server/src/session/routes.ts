@@ -1,5 +1,6 @@
 import type { Request } from 'express';
 import { ROUTES, type SessionAnswer } from '@toile/contract';
+import { msg } from '@toile/core';
 import { asAccount, inStudio, type Db } from '../db/connection';
 import { tellAudit } from '../http/audit';
 import { ProblemError } from '../http/problem';
@@ -8,7 +9,6 @@ import { allowed, callerOf, checkedBody, type Services } from '../http/register'
 import { byAddress, limitTries, type TryLimit } from '../http/tries';
 import { hashPassword, passwordFits } from './passwords';
 import { deviceInWords, devicesOf, endSessions, signOutEverywhere } from './sessions';
-import { msg } from '@toile/core';
 
 /** A venue's one address is many people's, and an account may be tried from many addresses: so many times as often. */
 const MANY = 10;

@@ -3,9 +3,9 @@ import Bowser from 'bowser';
 import type { Request } from 'express';
 import { sql } from 'kysely';
 import type { DeviceAnswer } from '@toile/contract';
+import { msg } from '@toile/core';
 import type { Db, Tx } from '../db/connection';
 import type { Caller } from '../http/caller';
-import { msg } from '@toile/core';
 
 declare module 'express-session' {
   interface SessionData {

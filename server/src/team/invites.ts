@@ -7,6 +7,7 @@ import {
   type OpenInviteAnswer,
   type Role,
 } from '@toile/contract';
+import { msg } from '@toile/core';
 import { hashOfSecret } from '../db/secrets';
 import { inStudio, type Tx } from '../db/connection';
 import { tellAudit } from '../http/audit';
@@ -17,7 +18,6 @@ import { limitTries } from '../http/tries';
 import { hashPassword } from '../session/passwords';
 import { enter } from '../session/routes';
 import { signOutEverywhere } from '../session/sessions';
-import { msg } from '@toile/core';
 
 /** Links that fail, from one address: nobody guesses a secret of 24 bytes, and nobody is let try. */
 const TRIES = { windowMs: 15 * 60_000, tries: 30 } as const;

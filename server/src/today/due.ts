@@ -1,13 +1,13 @@
 import {
   consentMissing,
+  msg,
   patchState,
+  plural,
   shelfLife,
+  term,
   type Features,
   type PatchTest,
   type ShelfLife,
-  msg,
-  plural,
-  term,
 } from '@toile/core';
 import type { DueItem, VisitAnswer } from '@toile/contract';
 

@@ -1,11 +1,11 @@
 import {
   clientRunUp,
+  msg,
   partyRunUp,
   RUN_UP_WORDS,
   runUpState,
   runUpTasks,
   type RunUpKind,
-  msg,
 } from '@toile/core';
 import type { DueItem, VisitAnswer } from '@toile/contract';
 

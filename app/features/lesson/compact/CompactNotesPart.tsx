@@ -1,4 +1,4 @@
-import { type CompactNotes, msg, term } from '@toile/core';
+import { msg, term, type CompactNotes } from '@toile/core';
 import { Body, Column, Label, Line, Subheading, Swatch } from '../../../ui';
 import { dayInWords } from '../../words/dates';
 

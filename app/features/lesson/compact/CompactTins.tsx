@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import {
   movePanTo,
+  msg,
   panAt,
   placeName,
   tinAsPalette,
@@ -8,7 +9,6 @@ import {
   type Compact,
   type CompactNotes,
   type CompactPlace,
-  msg,
 } from '@toile/core';
 import { Body, Button, Column, Label, Line, Subheading } from '../../../ui';
 import { PaletteGrid } from '../../palettes/PaletteGrid';

@@ -4,10 +4,10 @@ import {
   compactFrom,
   compactNotes,
   lessonFrom,
+  msg,
   productName,
   type Arrangement,
   type Chart,
-  msg,
 } from '@toile/core';
 import { newId } from '@toile/contract';
 import { call } from '../../../data/call';

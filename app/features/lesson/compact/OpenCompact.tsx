@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 import { useMemo } from 'react';
-import { compactNotes, renewedCompact, type Chart, type Compact, msg } from '@toile/core';
+import { compactNotes, msg, renewedCompact, type Chart, type Compact } from '@toile/core';
 import { newId, pathTo, type CompactAnswer, type KitAnswer } from '@toile/contract';
 import { call } from '../../../data/call';
 import { useChart, useRefresh } from '../../../data/hooks';

@@ -2,13 +2,13 @@ import { useState } from 'react';
 import {
   asWorn,
   compactChanges,
+  msg,
+  plural,
   renewedCompact,
   seasonChart,
   seasonOf,
   type Chart,
   type Refit,
-  msg,
-  plural,
 } from '@toile/core';
 import type { ChartAnswer, ClientAnswer, CompactAnswer, KitAnswer, LessonLinkAnswer } from '@toile/contract';
 import { call } from '../../../data/call';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { identifyPan, type Compact, type CompactNotes, type Lab, type PanNote, msg } from '@toile/core';
+import { identifyPan, msg, type Compact, type CompactNotes, type Lab, type PanNote } from '@toile/core';
 import { call } from '../../../data/call';
 import { useSaving } from '../../../data/useSaving';
 import { Body, Button, Column, Label, LabField, Line, Subheading, Swatch } from '../../../ui';

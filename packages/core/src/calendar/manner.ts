@@ -1,6 +1,6 @@
+import { messages, msg } from '../messages';
 import { addDays } from './day';
 import { clock } from './clock';
-import { messages, msg } from '../messages';
 
 export const DAY_ORDERS = ['day month', 'month day', 'year month day'] as const;
 export const CLOCKS = ['24 hours', '12 hours'] as const;

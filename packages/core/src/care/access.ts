@@ -1,5 +1,5 @@
-import type { ACCESS_NEEDS } from './consult';
 import { messages } from '../messages';
+import type { ACCESS_NEEDS } from './consult';
 
 export type AccessNeed = (typeof ACCESS_NEEDS)[number];
 

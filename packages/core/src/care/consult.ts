@@ -1,7 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { DRY_ZONES, OILY_ZONES, type Features } from '../face';
-import { closed, oneOf, TextSchema } from '../schema';
 import { messagesIn, msg, plural, term } from '../messages';
+import { closed, oneOf, TextSchema } from '../schema';
 
 export const ACCESS_NEEDS = [
   'tremor',

@@ -1,3 +1,4 @@
+import { messages } from '../messages';
 import type { Consult } from './consult';
 import {
   ASKED_WORDS,
@@ -13,7 +14,6 @@ import {
   STILL,
   type HeedKind,
 } from './heedWords';
-import { messages } from '../messages';
 
 /** Something a client said that is minded before the work, and what is usually done about it. */
 export type Heed = {

@@ -1,6 +1,6 @@
 import type { Features } from '../face';
-import type { Consult } from './consult';
 import { msg } from '../messages';
+import type { Consult } from './consult';
 
 /** Ages under which somebody is asked for and a light touch is given. Local rules may say otherwise, and come first. */
 const MINOR_UNDER = 18;

@@ -1,7 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
+import { msg } from '../messages';
 import type { Incident } from './incident';
 import { closed, DateSchema, InstantSchema, NoteSchema, oneOf, TextSchema, UuidSchema } from '../schema';
-import { msg } from '../messages';
 
 export const PATCH_PLACES = ['inner arm', 'behind the ear', 'jaw', 'neck'] as const;
 /** What is seen when a test is read: nothing, something, or neither surely. No word of what it is. */

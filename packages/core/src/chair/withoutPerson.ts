@@ -1,7 +1,7 @@
 import { PLAIN_FEATURES, TEMPLATE } from '../face';
 import { CHART_FORMAT, type Chart, type Step } from '../look';
-import type { RecordedEvent } from './event';
 import { msg } from '../messages';
+import type { RecordedEvent } from './event';
 
 /** What somebody is called whose person was taken out of a chart. */
 export const SOMEBODY = 'Somebody';

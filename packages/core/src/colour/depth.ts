@@ -1,5 +1,5 @@
-import { chromaOf, hueOf, labToXyz, type Lab } from './lab';
 import { messages, term } from '../messages';
+import { chromaOf, hueOf, labToXyz, type Lab } from './lab';
 
 /** Individual typology angle in degrees (Chardon, Cretois and Hourseau, 1991): high is light. */
 export function ita(lab: Lab): number {

@@ -1,7 +1,7 @@
+import { msg } from '../messages';
 import type { Lab } from './lab';
 import { buildMixTable, searchMixTable, type Mix, type MixTable, type MixTableOptions } from './mixTable';
 import type { Mixable } from './predictMixes';
-import { msg } from '../messages';
 
 export type BaseMatches = {
   /** Best single products, nearest first. */

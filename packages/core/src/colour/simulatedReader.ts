@@ -1,6 +1,6 @@
 import { standardNormal, type Random } from '../math';
-import { hueOf, chromaOf, type Lab } from './lab';
 import { messages } from '../messages';
+import { hueOf, chromaOf, type Lab } from './lab';
 
 /** Zones the reader asks for, in the order of a session. */
 export const SKIN_ZONES = [

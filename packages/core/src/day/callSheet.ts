@@ -1,8 +1,8 @@
 import { clock, toldHours, type Manner } from '../calendar';
+import { msg, term } from '../messages';
 import type { Visit } from './instance';
 import { faceOf, hairOf, type Guest, type Hands, type PartyPlan } from './party';
 import { COME_BEFORE_MINUTES } from './simulate';
-import { msg, term } from '../messages';
 
 /** Whom a sheet is for: everybody's day for whoever plans it, one pair of hands, or one person. */
 export type SheetFor =

@@ -1,7 +1,7 @@
 import { clock } from '../calendar';
+import { msg, plural } from '../messages';
 import type { ChairKind, DayTask, PartyDay, Person } from './instance';
 import { CHAIR_WORDS, nameOf, personOf, placeName, workerOf } from './named';
-import { msg, plural } from '../messages';
 
 /** One thing that stands in the way. */
 export type DayCause =

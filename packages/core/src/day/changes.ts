@@ -1,4 +1,5 @@
 import { clock } from '../calendar';
+import { msg, term } from '../messages';
 import {
   chairKindOf,
   type ChairKind,
@@ -8,7 +9,6 @@ import {
   type Worker,
 } from './instance';
 import { CHAIR_WORDS, personOf, placeName } from './named';
-import { msg, term } from '../messages';
 
 /** Something that can be done about it. */
 export type DayChange =

@@ -3,8 +3,8 @@ import { clock } from '../calendar';
 import { howLate, type HowLateOptions } from './howLate';
 import type { PartyDay, Person } from './instance';
 import { listed } from '../listed';
-import { wholeDay, type OpenDay } from './wholeDay';
 import { msg, plural } from '../messages';
+import { wholeDay, type OpenDay } from './wholeDay';
 
 export type Explained = {
   readonly possible: boolean;

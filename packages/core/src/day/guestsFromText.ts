@@ -1,8 +1,8 @@
 import { CHILD_UNDER } from '../care';
+import { msg } from '../messages';
 import { roleBeside, roleTold } from './guestRoleWords';
 import { guestTable } from './guestTable';
 import type { GuestRole } from './party';
-import { msg } from '../messages';
 
 /** One line of a pasted list, as far as it was understood. */
 export type PastedGuest = {

@@ -1,5 +1,5 @@
-import type { ChairKind, PartyDay, Person, Worker } from './instance';
 import { messages } from '../messages';
+import type { ChairKind, PartyDay, Person, Worker } from './instance';
 
 /** Somebody of a day by id, and what they are called. */
 export const personOf = (day: PartyDay, id: string): Person | undefined =>

@@ -1,9 +1,9 @@
 import { minorityOn, type Consult } from '../care';
 import type { Features } from '../face';
+import { msg, term } from '../messages';
 import { movedEarlier, ONE_MORE, SOME_STYLIST, type DayChange } from './changes';
 import type { PastedGuest } from './guestsFromText';
 import type { Guest, Hands, PartyPlan } from './party';
-import { msg, term } from '../messages';
 
 /** How a day usually goes, to begin from. */
 export const PARTY_TEMPLATES = ['morning', 'evening', 'portraits'] as const;

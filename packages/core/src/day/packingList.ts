@@ -21,9 +21,9 @@ import {
   type Take,
 } from './packParty';
 import { listed } from '../listed';
+import { messages, msg, plural } from '../messages';
 import { touchUpWhen, type TouchUpPlan } from '../trial';
 import { faceOf, placeOf, type Guest, type PartyPlan } from './party';
-import { messages, msg, plural } from '../messages';
 
 /** Something to be put in a case, by a key that stays the same when the list is made anew. */
 export type Thing = { readonly key: string; readonly title: string; readonly detail: string };

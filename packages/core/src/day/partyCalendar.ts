@@ -1,6 +1,6 @@
 import { clock, iCalendar, instantAt, type CalendarEvent } from '../calendar';
-import type { PartyPlan } from './party';
 import { msg } from '../messages';
+import type { PartyPlan } from './party';
 
 type Party = { readonly id: string; readonly name: string; readonly date: string; readonly revision: number };
 

@@ -1,4 +1,5 @@
 import { capital } from '../capital';
+import { msg, term } from '../messages';
 import { outlineOf, placementKind, type Placement, type PlacedShape } from './outlineOf';
 import { ribbon } from './curve';
 import { faceModel, type FaceModel, type HalfFace } from './faceModel';
@@ -7,7 +8,6 @@ import { freeTriangle, INITIAL_PARAMS, type LayerKind } from './guides';
 import type { Landmarks } from './landmarks';
 import { centreOf, distanceToLine, isInside, rounded, signedArea, type Point, type Polygon } from './point';
 import { areaOf, grown, intersectRegions, subtractRegion, uniteOutlines } from './region';
-import { msg, term } from '../messages';
 
 export const LIMITS = [
   'pupil line',

@@ -1,3 +1,4 @@
+import { msg, term } from '../messages';
 import { faceModel } from './faceModel';
 import { PLAIN_FEATURES, type Features } from './features';
 import { GUIDE_PARAMETERS, guideNamed, INITIAL_PARAMS, type GuideParameter } from './guides';
@@ -6,7 +7,6 @@ import type { Landmarks } from './landmarks';
 import { outlineOf, placementArea, type Placement } from './outlineOf';
 import { areaOf, intersectRegions } from './region';
 import { ZONE_NAMES, zoneOutline, ZONES, type ZoneName } from './zones';
-import { msg, term } from '../messages';
 
 /**
  * A placement in words for any face: "cheek contour, client's left, from the ear towards the mouth corner".

@@ -1,7 +1,7 @@
+import { messagesIn, msg } from '../messages';
 import { featuresOn, isDryAt, type Features } from './features';
 import { GUIDE_PARAMETER_NAMES, INITIAL_PARAMS, type LayerKind } from './guides';
 import type { Placement } from './outlineOf';
-import { messagesIn, msg } from '../messages';
 
 /** A thing to be reached, in a word, and where product goes to reach it. */
 export type Effect = {

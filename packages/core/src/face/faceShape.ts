@@ -1,6 +1,6 @@
+import { msg, term } from '../messages';
 import { distance } from './point';
 import type { Landmarks, Side } from './landmarks';
-import { msg, term } from '../messages';
 
 export const FACE_SHAPES = ['oval', 'round', 'square', 'oblong', 'heart', 'diamond', 'triangle'] as const;
 export type FaceShapeName = (typeof FACE_SHAPES)[number];

@@ -1,7 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { listed } from '../listed';
-import { SIDES, type Side } from './landmarks';
 import { msg, term } from '../messages';
+import { SIDES, type Side } from './landmarks';
 
 const one = <T extends string>(...values: readonly T[]) => Type.Union(values.map((v) => Type.Literal(v)));
 

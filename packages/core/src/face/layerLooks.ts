@@ -1,5 +1,5 @@
-import type { LayerKind } from './guides';
 import { messagesIn } from '../messages';
+import type { LayerKind } from './guides';
 
 /**
  * A pattern is lines at an angle, dots, crosses or plain; told apart in black and white and by colour-blind

@@ -1,5 +1,5 @@
-import { TEMPLATE, type LandmarkName, type Landmarks } from './landmarks';
 import { messagesIn, msg, term } from '../messages';
+import { TEMPLATE, type LandmarkName, type Landmarks } from './landmarks';
 
 /** A measurement in mm as a weighted sum of landmark coordinates. */
 type Definition = {

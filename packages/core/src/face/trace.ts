@@ -1,11 +1,11 @@
 import { Type } from '@sinclair/typebox';
+import { messages, msg } from '../messages';
 import { closed, PointSchema } from '../schema';
 import { conditionLandmarks, observationsOf, attachEars, type Observation } from './inferLandmarks';
 import { LANDMARKS, splitName, TEMPLATE, type LandmarkName, type Landmarks } from './landmarks';
 import { faceWarp } from './faceWarp';
 import { MEASUREMENT_NAMES, questionMeasurements, termsOf, type Measurements } from './measurements';
 import type { Point } from './point';
-import { messages, msg } from '../messages';
 
 /**
  * The landmarks worth tapping on a photo, in an order the eye finds them: 25 taps make a better face than the

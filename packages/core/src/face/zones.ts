@@ -1,3 +1,4 @@
+import { messagesIn } from '../messages';
 import {
   EAR_FOLD,
   HAIRLINE,
@@ -15,7 +16,6 @@ import { mirrored, ribbon, throughPoints } from './curve';
 import { faceWarp } from './faceWarp';
 import type { Landmarks, Side } from './landmarks';
 import { ellipse, mirror, signedArea, type Point, type Polygon, type Polyline } from './point';
-import { messagesIn } from '../messages';
 
 type ZoneDefinition = {
   readonly label: string;

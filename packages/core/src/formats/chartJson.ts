@@ -1,7 +1,7 @@
 import { chartSchemaOf, LookSchema, type Chart, type Look } from '../look';
+import { msg } from '../messages';
 import { documentHash } from './documentHash';
 import { readDocument, type DocumentProblem, type ReadResult } from './readDocument';
-import { msg } from '../messages';
 
 /** A chart as its open JSON text, sealed with its hash. */
 export function writeChart(chart: Chart): string {

@@ -1,8 +1,8 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { hueOf } from '../colour';
+import { msg } from '../messages';
 import { closed, TextSchema, UuidSchema } from '../schema';
 import { PRODUCT_KINDS, type Product } from './product';
-import { msg } from '../messages';
 
 const place = Type.Integer({ minimum: 0, maximum: 11 });
 

@@ -15,8 +15,8 @@ import {
 } from '../kit';
 import { closed, DateSchema, TextSchema, UuidSchema } from '../schema';
 import { MOST_STEPS, type Chart, type Step } from '../look';
-import { lessonFrom } from './lesson';
 import { messages, msg, term } from '../messages';
+import { lessonFrom } from './lesson';
 
 const side = Type.Integer({ minimum: 1, maximum: 12 });
 

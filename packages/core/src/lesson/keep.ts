@@ -1,7 +1,7 @@
 import { isWet } from '../kit';
 import type { Step } from '../look';
-import { isUnderEye } from '../shade';
 import { msg } from '../messages';
+import { isUnderEye } from '../shade';
 
 /** A slower hand, on a day that asks less of it: so many times the studio's minutes. Trade sense. */
 const UNPRACTISED = 1.3;

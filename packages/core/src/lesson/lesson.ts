@@ -2,12 +2,12 @@ import { capital } from '../capital';
 import { describePlacement, placeInShort } from '../face';
 import { productName, type ProductKind, type Tool } from '../kit';
 import { stepsOfVariant, type Chart, type Step } from '../look';
+import { localeNow, messages, msg, plural, term } from '../messages';
 import { weaveSteps } from '../order';
 import { withArticle } from '../withArticle';
 import { minutesAtHome, standAlone, worthMost } from './keep';
 import { withToolsOf } from './tools';
 import { CHECKS, FAULTS, HOW } from './words';
-import { localeNow, messages, msg, plural, term } from '../messages';
 
 /** What a client can do at home, and with what. */
 export type LessonAsk = {

@@ -1,9 +1,9 @@
 import { productName } from '../kit';
 import type { Chart, Step } from '../look';
+import { msg } from '../messages';
 import { acceptedRefit, type Refit } from '../repeat';
 import { fullOf, notInPan, placeName, type Compact, type CompactPlace } from './compact';
 import type { Lesson } from './lesson';
-import { msg } from '../messages';
 
 /** What a step of a compact comes to on the skin as it is now. */
 export type SeasonLine = {

@@ -1,7 +1,7 @@
 import { MOST_TAKEN, measuresToCover, needOf, roundsToCover } from '../shade';
 import { propertiesOf, smallestMg } from '../kit';
-import type { ClientSnapshot, Step, Use } from './document';
 import { msg } from '../messages';
+import type { ClientSnapshot, Step, Use } from './document';
 
 export type AmountAsked = {
   /** Skin the step covers on this client. */

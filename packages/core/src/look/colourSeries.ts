@@ -2,11 +2,11 @@ import { chromaOf, hueOf, labOfHue, undertoneOf, type Lab, type Undertone } from
 import { clamp } from '../math';
 import { bareLip, isDeep, skinTarget, wantedColour, type StepGap } from '../shade';
 import type { Kit } from '../kit';
+import { msg } from '../messages';
 import type { Chart, Occasion, Step, Use } from './document';
 import { colourOfUse, matchAndPropose } from './propose';
 import { contextOf } from './studioContext';
 import { variedStep, withVariant } from './variants';
-import { msg } from '../messages';
 
 export const SERIES_SCHEMES = ['near', 'opposite', 'neutral'] as const;
 export type SeriesScheme = (typeof SERIES_SCHEMES)[number];

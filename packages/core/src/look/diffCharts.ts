@@ -7,13 +7,13 @@ import {
 } from '../face';
 import { canonicalJson } from '../canonicalJson';
 import { listed } from '../listed';
+import { msg, plural, term } from '../messages';
 import { measuresInWords } from '../shade';
 import { SCHOOL_NAMES, SCHOOL_QUESTIONS } from './schools';
 import type { Chart, Step } from './document';
 import { howInWords } from './howInWords';
 import { occasionDifference } from './occasion';
 import { productsInWords } from './propose';
-import { msg, plural, term } from '../messages';
 
 export type ChartDifference = {
   readonly stepId: string | null;

@@ -1,10 +1,10 @@
 import { dislikesOf, type Dislike, type DislikeKind } from '../care';
 import { chromaOf, depthOf, hueOf, type Lab } from '../colour';
 import { listedFew } from '../listed';
+import { msg } from '../messages';
 import { skinTarget } from '../shade';
 import type { Chart, Step } from './document';
 import { colourOfUse } from './propose';
-import { msg } from '../messages';
 
 /** A dislike that a chart has all the same, and where. */
 export type DislikeMet = Dislike & {

@@ -1,7 +1,7 @@
 import type { LayerKind, Placement } from '../face';
+import { msg, term } from '../messages';
 import { MOST_DOSE, MOST_IN_A_STEP, titleOf, type Chart, type Phase, type Step } from './document';
 import { phaseOrder } from './fitLook';
-import { msg, term } from '../messages';
 
 type Plan = Pick<
   Step,

@@ -1,5 +1,6 @@
 import { deltaE2000, depthOf, labUnder, reconstructSpectrum, type Lab } from '../colour';
 import { snapshotOf, type Product } from '../kit';
+import { msg } from '../messages';
 import {
   BASE_WITHIN,
   excludedBecause,
@@ -14,7 +15,6 @@ import {
 } from '../shade';
 import type { Adaptation, LookStep, Step } from './document';
 import { proposalOf, type FitContext } from './propose';
-import { msg } from '../messages';
 
 /** A base further off than this is not saved by powder. */
 const MOST_OFF = 4.5;

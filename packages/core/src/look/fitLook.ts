@@ -1,13 +1,13 @@
 import { checkLimits, withinLimits } from '../face';
 import { isPowder, productName, type Kit } from '../kit';
 import { listed } from '../listed';
+import { msg } from '../messages';
 import { setAside, type StepGap } from '../shade';
 import { adaptationInWords, adaptLook } from './adapt';
 import type { Adaptation, Chart, ClientSnapshot, Look, LookStep, Occasion, Step } from './document';
 import { CHART_FORMAT, PHASES } from './document';
 import { madeExactByPowder } from './exactByPowder';
 import { matchAndPropose, type FitContext, type Proposal } from './propose';
-import { msg } from '../messages';
 
 /** Who makes a version, when and why; ids are made outside. */
 export type Stamp = {

@@ -1,5 +1,5 @@
-import type { FLOWS, LookStep } from './document';
 import { msg, plural, term } from '../messages';
+import type { FLOWS, LookStep } from './document';
 
 type Flow = (typeof FLOWS)[number];
 

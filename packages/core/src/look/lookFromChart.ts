@@ -1,12 +1,12 @@
 import type { Kit } from '../kit';
 import { deltaE2000, depthOf, type Lab } from '../colour';
+import { msg } from '../messages';
 import type { Adaptation, Chart, Look, LookStep, Shade, Step } from './document';
 import { isWholeStep, withoutAdaptations } from './adapt';
 import { phaseOrder, type Stamp } from './fitLook';
 import { skinTarget, wantedColour } from '../shade';
 import { colourOfUse, proposeProducts, shownOfStep } from './propose';
 import { contextOf } from './studioContext';
-import { msg } from '../messages';
 
 export const PARTS = ['essential', 'free', 'left out', 'forbidden'] as const;
 /**

@@ -1,8 +1,8 @@
 import { listed } from '../listed';
 import { minuteOfDay } from '../calendar';
+import { msg, plural, term } from '../messages';
 import { usualConditions } from '../shade';
 import { CHART_FORMAT, type Chart, type Occasion } from './document';
-import { msg, plural, term } from '../messages';
 
 type Kind = Occasion['kind'];
 

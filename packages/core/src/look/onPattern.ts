@@ -1,5 +1,6 @@
 import { skinByZone, type Lab } from '../colour';
 import { PLAIN_FEATURES, TEMPLATE } from '../face';
+import { msg, term } from '../messages';
 import {
   CHART_FORMAT,
   type Chart,
@@ -11,7 +12,6 @@ import {
 import { newCareStep } from './editSteps';
 import type { Stamp } from './fitLook';
 import { usualOccasion } from './occasion';
-import { msg, term } from '../messages';
 
 /** Skins a look is shown on where there is nobody: CIELAB, D65. Trade sense: the ends and the middle. */
 export const PATTERN_SKINS = {

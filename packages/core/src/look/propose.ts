@@ -1,5 +1,6 @@
 import { labUnder, mixSpectra, reconstructSpectrum, type Lab } from '../colour';
 import { productName, snapshotOf } from '../kit';
+import { msg } from '../messages';
 import {
   impossibleBecause,
   isColoured,
@@ -16,7 +17,6 @@ import {
   type StepMatch,
 } from '../shade';
 import type { ClientSnapshot, Step, Use } from './document';
-import { msg } from '../messages';
 
 /** Everything a proposal is judged against. */
 export type FitContext = ShadeContext & { readonly client: ClientSnapshot };

@@ -1,10 +1,10 @@
 import { labOfHue, type Lab } from '../colour';
 import { guidesFor, type GuideName, type LayerKind } from '../face';
 import type { Finish, Tool } from '../kit';
+import { msg } from '../messages';
 import type { Look, LookStep, Shade } from './document';
 import { newStep } from './editSteps';
 import type { Stamp } from './fitLook';
-import { msg } from '../messages';
 
 /** Colours as they are called while somebody watches: near enough to be matched, and to be read again later. CIELAB, D65. */
 export const COLOUR_WORDS = {

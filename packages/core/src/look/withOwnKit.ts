@@ -1,11 +1,11 @@
 import type { Lab } from '../colour';
 import type { Kit } from '../kit';
+import { msg } from '../messages';
 import { besideInWords, isUnread, wantedColour } from '../shade';
 import type { ClientSnapshot, Look, LookStep } from './document';
 import { fitLook, gapInWords } from './fitLook';
 import { usualOccasion } from './occasion';
 import { productsInWords } from './propose';
-import { msg } from '../messages';
 
 export const MET = ['met', 'near', 'far', 'nothing'] as const;
 /** What one's own kit has for a step of a look, and how far it is from what the look asks for. */

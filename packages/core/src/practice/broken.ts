@@ -3,9 +3,9 @@ import { placeInShort, type Features, type Landmarks, type Placement } from '../
 import type { ProductKind, ProductSnapshot } from '../kit';
 import { usualOccasion, type Chart, type Step } from '../look';
 import { shuffled, type Random } from '../math';
+import { messagesIn, msg, term } from '../messages';
 import { reviewChart, RULES, type ReviewFinding } from '../review';
 import { practiceProduct } from './practiceProduct';
-import { messagesIn, msg, term } from '../messages';
 
 /** A small chart with one thing wrong in it: what was done, as it is read, and the practices to choose from. */
 export type BrokenChart = {

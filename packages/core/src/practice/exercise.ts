@@ -21,6 +21,7 @@ import {
 import { ribbon } from '../face/curve';
 import { centreOf, distance, measureLine } from '../face/point';
 import { seededRandom, seedFromText, shuffled, type Random } from '../math';
+import { messagesIn } from '../messages';
 import { brokenChart, type BrokenChart } from './broken';
 import { laidOn } from './laidOn';
 import { lineMiss } from './lineMiss';
@@ -30,7 +31,6 @@ import { skillNamed, type AnswerSkill, type LineSkill, type PatchSkill } from '.
 import type { SoftPatch } from './softOverlap';
 import { STEPS, type PracticeStep } from './practiceSteps';
 import { pumpsFor, type Pump } from './twoPumps';
-import { messagesIn } from '../messages';
 
 /** How far a hand has come in a skill: pans lie closer, and on faces the usual line is further off. */
 export const LEVELS = [0, 1, 2] as const;

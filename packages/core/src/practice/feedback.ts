@@ -1,6 +1,6 @@
+import { msg, term } from '../messages';
 import type { LineMiss } from './lineMiss';
 import type { Part, PartName } from './score';
-import { msg, term } from '../messages';
 
 /** What was asked, in the words of the face. */
 export type LineTask = {

@@ -12,6 +12,7 @@ import {
 import { ribbon } from '../face/curve';
 import { resample } from '../face/point';
 import { shownOfStep, type Use } from '../look';
+import { msg } from '../messages';
 import { scoreOrder, scorePicks, scoreRegret, scoreSteps, type StepLink } from './answers';
 import type {
   BrokenExercise,
@@ -32,7 +33,6 @@ import { gradeOf, type Grade } from './score';
 import { scoreLine } from './scoreLine';
 import { skillNamed, type LineSkill } from './skills';
 import { judgePumps } from './twoPumps';
-import { msg } from '../messages';
 
 const NOBODYS = '00000000-0000-7000-8000-000000000000';
 /** A thin film, mg a cm2. */

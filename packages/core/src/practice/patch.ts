@@ -1,7 +1,7 @@
 import { signedArea, centreOf, distanceToLine, resample, type Point, type Polygon } from '../face/point';
+import { msg } from '../messages';
 import { softOverlap, type SoftPatch } from './softOverlap';
 import { COARSE, joined, scoreOfMiss, type Grade } from './score';
-import { msg } from '../messages';
 
 /** A patch's Dice this far from whole is worth half. */
 const HALF_OFF = 0.4;

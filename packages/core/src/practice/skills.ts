@@ -1,7 +1,7 @@
 import type { Features, GuideName, LayerKind, Measurements } from '../face';
+import { messagesIn } from '../messages';
 import type { LineTask } from './feedback';
 import type { PatchWords } from './patch';
-import { messagesIn } from '../messages';
 
 type Words = Omit<LineTask, 'side' | 'breach'>;
 type Common = { readonly id: string; readonly name: string; readonly asks: string; readonly why: string };

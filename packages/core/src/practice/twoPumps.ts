@@ -1,9 +1,9 @@
 import { capital } from '../capital';
 import { deltaE2000, labUnder, mixSpectra, shiftDepth, type Lab } from '../colour';
 import { shuffled, type Random } from '../math';
+import { msg } from '../messages';
 import { besideInWords, opticsOf } from '../shade';
 import { scoreRegret } from './answers';
-import { msg } from '../messages';
 
 /** A pan of base to pump from. */
 export type Pump = { readonly id: string; readonly lab: Lab };

@@ -25,9 +25,9 @@ import {
   type Chart,
   type Step,
 } from '../look';
+import { messages, msg, plural, term } from '../messages';
 import { measuresInWords } from '../shade';
 import { patternIn } from './patternIn';
-import { messages, msg, plural, term } from '../messages';
 
 /**
  * One thing on a sheet, in points from its upper left corner; groups scale from mm and hide what leaves their

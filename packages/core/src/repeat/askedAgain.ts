@@ -10,9 +10,9 @@ import {
   type MadeFor,
   type Step,
 } from '../look';
+import { msg } from '../messages';
 import { changedKeys, differenceOf } from './difference';
 import { NO_SIDE, sideOf, type RefitChange } from './change';
-import { msg } from '../messages';
 
 /**
  * What the client as they are now, and the new day, ask of the plan that they did not ask when it was made, and what they ask

@@ -1,7 +1,7 @@
 import { causeNamed } from '../faults';
 import { MOST_DOSE, type Chart, type Deviation, type Step } from '../look';
-import { measuresInWords } from '../shade';
 import { msg } from '../messages';
+import { measuresInWords } from '../shade';
 
 /**
  * A worn chart turned into a plan again: deviations become the recipe, skipped steps go, ticks are cleared.

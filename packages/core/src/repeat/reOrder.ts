@@ -1,8 +1,8 @@
 import type { Kit } from '../kit';
 import { adviseSchools, SCHOOL_QUESTIONS, type Chart, type School } from '../look';
+import { msg, plural, term } from '../messages';
 import { orderChoices } from '../review';
 import { NO_SIDE, type RefitChange } from './change';
-import { msg, plural, term } from '../messages';
 
 /** Questions whose answers are orders; contrast is a shade, not an order. */
 const ORDERING: readonly School[] = ['eyesOrFace', 'contour', 'concealer'];

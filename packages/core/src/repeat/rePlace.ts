@@ -11,8 +11,8 @@ import {
   type Region,
 } from '../face';
 import type { ClientSnapshot, Step } from '../look';
-import { NO_SIDE, type RefitChange } from './change';
 import { msg } from '../messages';
+import { NO_SIDE, type RefitChange } from './change';
 
 /**
  * A step placed anew where its places leave the limits of this face as it is now, or lie where nothing

@@ -15,6 +15,7 @@ import {
   type Stamp,
   type Step,
 } from '../look';
+import { msg, term } from '../messages';
 import { excludedBecause, needsMissed, setAside, skinTarget, wantedColour } from '../shade';
 import { askedAgain } from './askedAgain';
 import { changedKeys, differenceOf } from './difference';
@@ -23,7 +24,6 @@ import { acceptedRefit, NO_SIDE, notAsked, sideOf, type RefitChange } from './ch
 import { chosenNextTime, DOSE_BY, goesTowards, wishedColour, type Chosen } from './learned';
 import { reOrdered } from './reOrder';
 import { rePlaced } from './rePlace';
-import { msg, term } from '../messages';
 
 export type Refit = {
   /**

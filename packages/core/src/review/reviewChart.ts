@@ -1,6 +1,7 @@
 import type { Point } from '../face';
 import type { Kit } from '../kit';
 import { stepsOfVariant, type Chart } from '../look';
+import { messagesIn } from '../messages';
 import type { WearGroup } from '../trial';
 import { CARE_RULES } from './rules/care';
 import { COLOUR_RULES } from './rules/colour';
@@ -9,7 +10,6 @@ import { PLACE_RULES } from './rules/place';
 import { RECIPE_RULES } from './rules/recipe';
 import { HOLDS_THE_HOURS, USUAL_OF_HOURS, WEAR_RULES } from './rules/wear';
 import { reviewed, SEVERITIES, type Fix, type Reviewed, type Rule, type Severity } from './rule';
-import { messagesIn } from '../messages';
 
 /** Every practice that is checked, by what it is about. */
 export const RULES: readonly Rule[] = [

@@ -23,6 +23,7 @@ import {
   type Proposal,
   type Step,
 } from '../look';
+import { msg } from '../messages';
 import {
   askedSteps,
   dayOf,
@@ -39,7 +40,6 @@ import {
 } from '../shade';
 import type { WearGroup } from '../trial';
 import { NO_COVER, placementCover, shared, shareOfSmaller, united, type Cover } from './cover';
-import { msg } from '../messages';
 
 export const SEVERITIES = ['note', 'caution', 'stop'] as const;
 /** 'note' whispers, 'caution' should be looked at, 'stop' can do harm. */

@@ -1,9 +1,9 @@
 import { deltaE2000, hueOf, labUnder, reconstructSpectrum, type Lab, type Spectrum } from '../colour';
 import { familiesAgree, productName, type Product, type Unit } from '../kit';
+import { msg } from '../messages';
 import { isColoured, type Coloured } from './mixTables';
 import { layOver, opticsOf, type Optics } from './optics';
 import { unitToTake, unusableBecause, type ShadeContext } from './usable';
-import { msg } from '../messages';
 
 export const DISCOLOURATIONS = ['shadow', 'redness', 'brown', 'pale patch', 'none'] as const;
 export type Discolouration = (typeof DISCOLOURATIONS)[number];

@@ -1,9 +1,9 @@
 import { DEEP_SKIN_L, depthInWords, depthOf, hueOf, neutralSkinAt, type Lab } from '../colour';
 import { productName, type Product, type ProductKind } from '../kit';
+import { msg, plural, term } from '../messages';
 import { withArticle } from '../withArticle';
 import type { ShadeAnswer, StepGap, StepMatch } from './answers';
 import type { ShadeAsk, ShadeRole } from './skinRole';
-import { msg, plural, term } from '../messages';
 
 /** Kinds that may be stirred together where no single does it. */
 const MIXABLE: readonly ProductKind[] = [

@@ -10,6 +10,7 @@ import {
 } from '../colour';
 import { zoneArea, type ZoneName } from '../face';
 import { productName, smallestMg, type Product, type ProductKind, type Unit } from '../kit';
+import { msg, plural, term } from '../messages';
 import { withArticle } from '../withArticle';
 import { differenceUnder, type LightName } from './lights';
 import { isColoured, mixTableOf, type Coloured } from './mixTables';
@@ -30,7 +31,6 @@ import {
   type ShadeContext,
   type ShadeFilter,
 } from './usable';
-import { msg, plural, term } from '../messages';
 
 export type MatchWishes = {
   readonly weights?: TargetWeights;

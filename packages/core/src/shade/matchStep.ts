@@ -11,6 +11,7 @@ import {
   type Spectrum,
 } from '../colour';
 import { propertiesOf, smallestMg, type Product } from '../kit';
+import { messagesIn } from '../messages';
 import type { AnswerPart, CostPart, ShadeAnswer, StepMatch } from './answers';
 import { dayOf } from './day';
 import { gapOf, isMixable } from './gap';
@@ -35,7 +36,6 @@ import {
 import { wantedColour } from './target';
 import { isUnread, wouldGuess } from './unread';
 import { excludedBecause, sensitivitiesOf, unitToTake, type ShadeContext } from './usable';
-import { messagesIn } from '../messages';
 
 const UNREAD: CostPart = messagesIn(['words'], {
   part: 'colour',

@@ -1,10 +1,10 @@
 import { hueOf } from '../colour';
 import { drynessInWords, dryPatches, sidesWhere, type Features } from '../face';
 import { propertiesOf, type Product, type ProductKind } from '../kit';
+import { messagesIn, msg, term } from '../messages';
 import { dayOf, type Day } from './day';
 import { isLined } from './ranges';
 import type { ShadeContext } from './usable';
-import { messagesIn, msg, term } from '../messages';
 
 export const NEED_OF = ['skin', 'day', 'face'] as const;
 

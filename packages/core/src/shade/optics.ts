@@ -9,8 +9,8 @@ import {
   type Lab,
   type Spectrum,
 } from '../colour';
-import type { Coloured } from './mixTables';
 import { msg } from '../messages';
+import type { Coloured } from './mixTables';
 
 /** A product or mix as the layer model sees it: its masstone and its scattering per mg/cm2. */
 export type Optics = { readonly masstone: Spectrum; readonly scattering: number };

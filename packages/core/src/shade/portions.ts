@@ -1,8 +1,8 @@
 import { doseFor, propertiesOf, smallestMg, type Measure, type ProductSnapshot } from '../kit';
 import { placementArea } from '../face';
+import { messages, msg, term } from '../messages';
 import type { ShadeClient } from './usable';
 import type { ShadeAsk } from './skinRole';
-import { messages, msg, term } from '../messages';
 
 /** What a step needs on this face, before any product is chosen. */
 export type Need = {

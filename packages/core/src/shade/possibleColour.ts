@@ -1,7 +1,7 @@
 import { reconstructSpectrum, type Lab } from '../colour';
 import type { Product, ProductKind } from '../kit';
-import { withArticle } from '../withArticle';
 import { messagesIn, msg } from '../messages';
+import { withArticle } from '../withArticle';
 
 type Span = { readonly L: readonly [number, number]; readonly chroma: number; readonly words: string };
 

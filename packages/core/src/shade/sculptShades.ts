@@ -1,6 +1,7 @@
 import { depthOf, undertoneOf, type Lab, type Undertone } from '../colour';
 import { productName, type Product, type Unit } from '../kit';
 import type { GuideName } from '../face';
+import { msg, term } from '../messages';
 import type { ShadeAnswer } from './answers';
 import { matchStep } from './matchStep';
 import { measuresInWords } from './portions';
@@ -8,7 +9,6 @@ import { isDeep, isLined, SCHOOL_STEPS } from './ranges';
 import type { ShadeAsk } from './skinRole';
 import { skinTarget } from './skinTarget';
 import type { ShadeContext } from './usable';
-import { msg, term } from '../messages';
 
 export const SCULPT_KINDS = ['contour', 'bronzer', 'blush', 'highlight'] as const;
 export type SculptKind = (typeof SCULPT_KINDS)[number];

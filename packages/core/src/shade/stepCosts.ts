@@ -10,6 +10,7 @@ import {
   type Spectrum,
 } from '../colour';
 import { COVERAGE_WORDS, propertiesOf, type Product } from '../kit';
+import { msg, term } from '../messages';
 import type { AnswerPart, CostPart, ShadeAnswer } from './answers';
 import type { Day } from './day';
 import { flashback, flashGradeOf } from './flashback';
@@ -18,7 +19,6 @@ import { measuresInWords, MOST_TAKEN, ratioOfMeasures, type Need } from './porti
 import type { Wearer } from './ranges';
 import type { ShadeAsk, ShadeRole } from './skinRole';
 import type { ShadeContext } from './usable';
-import { msg, term } from '../messages';
 
 /** What missing a wish costs, in units of colour difference. */
 export const COST = {

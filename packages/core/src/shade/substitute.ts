@@ -11,6 +11,7 @@ import {
 } from '../colour';
 import { familiesAgree, FINISHES, productName, type Product, type ProductSnapshot, type Unit } from '../kit';
 import { listed } from '../listed';
+import { msg, term } from '../messages';
 import { isColoured, mixTableOf, type Coloured } from './mixTables';
 import { besideInWords, layOver, mixedOptics, opticsOf } from './optics';
 import { skinTarget } from './skinTarget';
@@ -18,7 +19,6 @@ import { needsMissed } from './needs';
 import { missesOf, type Wearer } from './ranges';
 import { shadeRoleOf, type ShadeAsk } from './skinRole';
 import { excludedBecause, unitToTake, unusableBecause, type ShadeContext } from './usable';
-import { msg, term } from '../messages';
 
 export type Substitute = {
   readonly parts: readonly { readonly product: Product; readonly unit: Unit; readonly pumps: number }[];

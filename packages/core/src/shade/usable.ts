@@ -11,12 +11,12 @@ import {
   type Texture,
   type Unit,
 } from '../kit';
+import { msg, term } from '../messages';
 import { withArticle } from '../withArticle';
 import { impossibleBecause } from './possibleColour';
 import type { DayAsked } from './day';
 import type { ShadeAsk } from './skinRole';
 import type { Skin } from './faceApart';
-import { msg, term } from '../messages';
 
 /** What shades are chosen for: skin, what is known of the face, and what she must not meet. */
 export type ShadeClient = {

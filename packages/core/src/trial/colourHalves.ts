@@ -1,8 +1,8 @@
 import { deltaE2000, summariseReadings, type Lab } from '../colour';
 import type { Side } from '../face';
+import { msg } from '../messages';
 import type { TrialZone } from './measures';
 import type { TrialEvent } from './trial';
-import { msg } from '../messages';
 
 type Looked = Extract<TrialEvent, { kind: 'looked' }>;
 type SeenColour = Looked['seen'][number];

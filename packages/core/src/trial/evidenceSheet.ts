@@ -1,5 +1,6 @@
 import { capital } from '../capital';
 import { toldDay, type Manner } from '../calendar';
+import { msg, term } from '../messages';
 import { TRIAL_ZONES } from './measures';
 import { trialZoneWords } from './outlook';
 import type { TrialRecord } from './questions';
@@ -7,7 +8,6 @@ import { trialNow } from './trial';
 import { asCounted, decisionWords, trialWords } from './trialWords';
 import { verdictOf } from './verdict';
 import { hoursAt, type WearCheck } from './wearCheck';
-import { msg, term } from '../messages';
 
 /** What was tried on one client and how it wore, to be put on paper. */
 export type EvidenceSheet = {

@@ -1,8 +1,8 @@
 import { usedInStep } from '../chair';
 import { amountAsked, type Chart, type Step } from '../look';
+import { msg, term } from '../messages';
 import { amountProposal } from './proposals';
 import type { LearnedProposal } from './learnedProposal';
-import { msg, term } from '../messages';
 
 /** How one step was really worked, against its plan: what a studio's hands do otherwise than they write down. */
 export type WorkedHabit = {

@@ -15,9 +15,9 @@ import {
   type ZoneName,
 } from '../face';
 import { inSchoolsOf, substituted, colourOfUse, type Chart, type SchoolAnswers, type Step } from '../look';
+import { msg, term } from '../messages';
 import type { Substitute } from '../shade';
 import { TRIAL_ZONES, type TrialZone } from './measures';
-import { msg, term } from '../messages';
 
 /** What one half is done otherwise than the chart says. */
 export type Swap =

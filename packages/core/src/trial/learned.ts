@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import type { Chart, Step } from '../look';
+import { msg, plural, term } from '../messages';
 import { closed, InstantSchema, oneOf, TextSchema, UuidSchema } from '../schema';
 import { TRIAL_ZONES, type TrialZone } from './measures';
 import { isAlike, trialZoneWords } from './outlook';
@@ -20,7 +21,6 @@ import type { Decided, Question } from './trial';
 import { wornByZone } from './wearCheck';
 import type { WearGroup } from './wearGroups';
 import { settingWords, wearSettingOf, type PlaceSetting } from './wearSetting';
-import { msg, plural, term } from '../messages';
 
 export const LEARNED_ANSWERS = ['not now', 'never', 'again'] as const;
 const STRENGTHS = ['none', 'hint', 'strong'] as const satisfies readonly Strength[];

@@ -1,8 +1,8 @@
+import { messages, msg, plural, term } from '../messages';
 import { TRIAL_ZONES, type TrialZone } from './measures';
 import { asPrior, guessedCurve, holdChance, wearCurve, type Curve, type Holds } from './wearCurve';
 import { countOf, type WearGroup } from './wearGroups';
 import { settingWords, type PlaceSetting, type WearSetting } from './wearSetting';
-import { messages, msg, plural, term } from '../messages';
 
 /** Hours half of them hold, before anything is known: trade sense. */
 const MEDIAN_HOURS: Readonly<Record<TrialZone, number>> = {

@@ -2,6 +2,7 @@ import { capital } from '../capital';
 import { clock, minuteOfDay } from '../calendar';
 import { productName, type ProductKind } from '../kit';
 import { stepsOfVariant, type Chart } from '../look';
+import { msg } from '../messages';
 import type { TrialZone } from './measures';
 import { trialZoneWords, wearOutlook, type ZoneOutlook } from './outlook';
 import { worthTouchUps } from './touchUpTimes';
@@ -9,7 +10,6 @@ import { holdChance } from './wearCurve';
 import type { WearGroup } from './wearGroups';
 import { wornByZone } from './wearCheck';
 import { wearSettingOf } from './wearSetting';
-import { msg } from '../messages';
 
 /** What a touch-up costs of a day, minutes: fewer bad ones than that are not worth it. */
 const VISIT_MINUTES = 10;

@@ -1,6 +1,7 @@
 import { Type, type Static, type TProperties } from '@sinclair/typebox';
 import { SIDES, type Side } from '../face';
 import { LookSchema, MOST_STEPS, StepSchema } from '../look';
+import { msg, term } from '../messages';
 import {
   closed,
   DateSchema,
@@ -17,7 +18,6 @@ import type { Swap } from './halves';
 import { TRIAL_JUDGES, TRIAL_MEASURE_NAMES, TRIAL_MEASURES, TRIAL_ZONES } from './measures';
 import { SKIN_GROUPS } from './skinGroup';
 import { checkTimes, WEAR_MARKS } from './wearCheck';
-import { msg, term } from '../messages';
 
 /** What two halves may differ in. */
 export const TRIAL_ASPECTS = ['product', 'tool', 'technique', 'step', 'school'] as const;

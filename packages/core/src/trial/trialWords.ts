@@ -1,4 +1,5 @@
 import type { Side } from '../face';
+import { msg, plural, term } from '../messages';
 import { trialZoneWords } from './outlook';
 import type { Compared } from './compareHalves';
 import { aSideAt } from './draw';
@@ -6,7 +7,6 @@ import type { TrialZone } from './measures';
 import { BETTER_WORDS } from './question';
 import type { Decided, Question, Trial, TrialChoice, OpenNow, TrialScope } from './trial';
 import { verdictOf, type QuestionTrial, type Verdict } from './verdict';
-import { msg, plural, term } from '../messages';
 
 const ONE_DRAW = 'One face and one draw: a better side cannot be ruled out. Swap sides next time.';
 const OWN_DRAWS =

@@ -1,10 +1,10 @@
 import { Type, type Static } from '@sinclair/typebox';
 import type { Chart } from '../look';
+import { msg } from '../messages';
 import { closed, InstantSchema, oneOf, TextSchema, UuidSchema } from '../schema';
 import { TRIAL_ZONES, type TrialZone } from './measures';
 import type { Wear } from './wear';
 import { climateTold, WearSettingSchema, type PlaceSetting } from './wearSetting';
-import { msg } from '../messages';
 
 /** How a zone looks, worst last; only the last is failing. */
 export const WEAR_STATES = ['holds', 'starting', 'needs a touch-up'] as const;

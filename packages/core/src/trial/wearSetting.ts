@@ -1,10 +1,10 @@
 import { Type } from '@sinclair/typebox';
 import type { Chart } from '../look';
+import { messages, msg } from '../messages';
 import { closed, oneOf } from '../schema';
 import { usualConditions } from '../shade';
 import { TRIAL_ZONES, type TrialZone } from './measures';
 import { SKIN_GROUPS, skinGroupOf, type SkinGroup } from './skinGroup';
-import { messages, msg } from '../messages';
 
 /** What the air of a day did to a face: neither; heat; humidity or rain, with heat or without. */
 export const WEAR_CLIMATES = ['mild', 'hot', 'wet'] as const;

@@ -13,10 +13,10 @@ import {
 } from '../face';
 import { listed } from '../listed';
 import type { Chart, Step } from '../look';
+import { msg, term } from '../messages';
 import { changedSteps, trialZoneOutlines, waysBeside, type ComparedStep, type Swap } from './halves';
 import type { TrialZone } from './measures';
 import { trialZoneWords } from './outlook';
-import { msg, term } from '../messages';
 
 type TwoWaysOf = {
   /** The variant's name in the chart, by which the chair leads through both ways. */ readonly variant: string;

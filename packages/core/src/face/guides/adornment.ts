@@ -1,7 +1,7 @@
+import { messagesIn } from '../../messages';
 import type { FaceModel, HalfFace } from '../faceModel';
 import { ellipse, mix, portion, type Point } from '../point';
 import { patch, type GuideDefinition, type GuideParams, type GuideShape } from './definition';
-import { messagesIn } from '../../messages';
 
 const dots = (centres: readonly Point[], radiusMm: number): GuideShape =>
   patch(

@@ -1,9 +1,9 @@
 import { clamp } from '../../math';
+import { messagesIn } from '../../messages';
 import type { FaceModel, HalfFace } from '../faceModel';
 import { measureLine, portion, type Point, type Polyline } from '../point';
 import { stroke } from './cheek';
 import { faded, type GuideDefinition, type GuideParams, type GuideShape } from './definition';
-import { messagesIn } from '../../messages';
 
 /** The brow's own line with its front, arch and tail moved by millimetres. */
 function shapedBrow(half: HalfFace, { frontMm, archMm, tailMm, liftMm }: GuideParams): Polyline {

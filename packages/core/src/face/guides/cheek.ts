@@ -1,4 +1,5 @@
 import { clamp } from '../../math';
+import { messagesIn } from '../../messages';
 import { ribbon } from '../curve';
 import type { FaceModel, HalfFace } from '../faceModel';
 import {
@@ -14,7 +15,6 @@ import {
 } from '../point';
 import { intersectRegions, subtractRegion, type Region } from '../region';
 import { faded, type GuideDefinition, type GuideParams, type GuideShape } from './definition';
-import { messagesIn } from '../../messages';
 
 /** Half-widths in mm at the back and at the front of a contour. */
 const CONTOUR_BACK = 5.2;

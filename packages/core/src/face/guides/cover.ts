@@ -1,9 +1,9 @@
+import { messagesIn } from '../../messages';
 import { ribbon, throughPoints } from '../curve';
 import type { FaceModel, HalfFace } from '../faceModel';
 import { ellipse, mix, portion, type Point } from '../point';
 import { intersectRegions, uniteOutlines } from '../region';
 import { patch, type GuideDefinition, type GuideParams, type GuideShape } from './definition';
-import { messagesIn } from '../../messages';
 
 /** A lobe from the inner corner along the lower lid, down to between pupil and wing of the nose. */
 function underEyeLight(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {

@@ -1,7 +1,7 @@
+import { messagesIn } from '../../messages';
 import type { FaceModel, HalfFace } from '../faceModel';
 import type { Point, Polyline } from '../point';
 import type { Region } from '../region';
-import { messagesIn } from '../../messages';
 
 /** The kinds of layer a chart holds; each has its own pattern, notch and words. */
 export const LAYER_KINDS = [

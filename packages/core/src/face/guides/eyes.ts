@@ -1,10 +1,10 @@
 import { clamp } from '../../math';
+import { messagesIn } from '../../messages';
 import { ribbon } from '../curve';
 import type { FaceModel, HalfFace } from '../faceModel';
 import { measureLine, normalsOf, portion, resample, type Point, type Polygon, type Polyline } from '../point';
 import { uniteOutlines } from '../region';
 import { patch, type GuideDefinition, type GuideParams, type GuideShape } from './definition';
-import { messagesIn } from '../../messages';
 
 const flat = (
   region: GuideShape['region'],

@@ -1,3 +1,4 @@
+import { msg } from '../../messages';
 import { ZONES, ZONE_NAMES, zoneOutline, type ZoneName } from '../zones';
 import { CHEEK_GUIDES } from './cheek';
 import type { GuideDefinition, LayerKind } from './definition';
@@ -9,7 +10,6 @@ import { LIGHT_GUIDES } from './light';
 import { LIP_GUIDES } from './lips';
 import { SHADOW_GUIDES } from './shadow';
 import { SUN_GUIDES } from './sun';
-import { msg } from '../../messages';
 
 export * from './definition';
 export { contourFinder, isInHollow, type ContourFinder } from './contourFinder';

@@ -1,10 +1,10 @@
 import { clamp } from '../../math';
+import { messagesIn } from '../../messages';
 import { ribbon, throughPoints } from '../curve';
 import { ellipse, portion, resample, type Point, type Polygon } from '../point';
 import { uniteOutlines } from '../region';
 import type { FaceModel, HalfFace } from '../faceModel';
 import { patch, type GuideDefinition, type GuideParams, type GuideShape } from './definition';
-import { messagesIn } from '../../messages';
 
 /** A bar above the brows that thins to both sides and a stem down the bridge: the heart of the face. */
 function foreheadLight(half: HalfFace, face: FaceModel, params: GuideParams): GuideShape {

@@ -1,10 +1,10 @@
+import { messagesIn } from '../../messages';
 import { LOWER_LIP, UPPER_LIP } from '../canonicalLines';
 import { ribbon, throughPoints } from '../curve';
 import type { FaceModel, HalfFace } from '../faceModel';
 import { ellipse, type Point, type Polyline } from '../point';
 import { intersectRegions } from '../region';
 import { patch, type GuideDefinition, type GuideParams, type GuideShape } from './definition';
-import { messagesIn } from '../../messages';
 
 /**
  * Both lips' edges on one half, moved over or inside the line by mm at the middle and by nothing at the

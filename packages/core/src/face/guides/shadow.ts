@@ -1,11 +1,11 @@
 import { clamp } from '../../math';
+import { messagesIn } from '../../messages';
 import { ribbon, throughPoints } from '../curve';
 import { ellipse, mix, resample, type Point, type Polygon } from '../point';
 import { intersectRegions, subtractRegion, uniteOutlines } from '../region';
 import type { FaceModel, HalfFace } from '../faceModel';
 import { stroke } from './cheek';
 import { faded, patch, type GuideDefinition, type GuideParams, type GuideShape } from './definition';
-import { messagesIn } from '../../messages';
 
 /** The triangle between the brow arches and the middle of the hairline: contour leaves it free. */
 export function freeTriangle(face: FaceModel): Polygon {

@@ -1,9 +1,9 @@
+import { messagesIn } from '../../messages';
 import { ribbon, throughPoints } from '../curve';
 import type { FaceModel, HalfFace } from '../faceModel';
 import { ellipse, mix, portion, resample, type Point } from '../point';
 import { intersectRegions, uniteOutlines } from '../region';
 import { patch, type GuideDefinition, type GuideParams, type GuideShape } from './definition';
-import { messagesIn } from '../../messages';
 
 /**
  * Where the sun meets the face: temple, across the bone under the eye area, and the edge of the jaw, in one

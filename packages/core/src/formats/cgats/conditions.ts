@@ -1,6 +1,6 @@
 import type { Illuminant, Observer } from '../../colour';
-import type { CgatsProblem, Fields } from './tables';
 import { msg } from '../../messages';
+import type { CgatsProblem, Fields } from './tables';
 
 /** Under which light, and for which observer, a table's colours were computed. */
 export type Conditions = {

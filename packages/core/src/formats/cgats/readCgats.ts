@@ -8,10 +8,10 @@ import {
   type Lab,
   type SkinZone,
 } from '../../colour';
+import { msg } from '../../messages';
 import { columnsOf, type Columns } from './columns';
 import { conditionsOf, type Conditions } from './conditions';
 import { tablesOf, type CgatsProblem, type Table } from './tables';
-import { msg } from '../../messages';
 import { zoneInFiles } from './zoneInFiles';
 
 /** One sample of a CGATS.17 file, brought to D65 and the observer of two degrees. */

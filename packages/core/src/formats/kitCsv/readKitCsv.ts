@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { dayOrderOf } from '../../calendar';
 import { productName, type Kit, type Product } from '../../kit';
+import { msg, term } from '../../messages';
 import {
   guessMapping,
   KIT_COLUMN_NAMES,
@@ -10,7 +11,6 @@ import {
   type KitColumn,
 } from './columns';
 import { readRow, type KitCsvRow } from './readRow';
-import { msg, term } from '../../messages';
 
 export type KitCsv = {
   readonly headers: readonly string[];

@@ -22,9 +22,9 @@ import {
   type Texture,
   type Unit,
 } from '../../kit';
+import { msg } from '../../messages';
 import { impossibleBecause } from '../../shade';
 import type { KitColumn } from './columns';
-import { msg } from '../../messages';
 
 export type NewProduct = Omit<Product, 'id'>;
 export type NewUnit = Omit<Unit, 'id' | 'productId'>;

@@ -1,4 +1,5 @@
 import { undertoneOf } from '../../colour';
+import { msg } from '../../messages';
 import { dayOf, skinTarget } from '../../shade';
 import type { Adaptation, ClientSnapshot, Look, LookStep, Occasion, Step } from '../document';
 import { PHASES } from '../document';
@@ -7,7 +8,6 @@ import { oneOfEach, type Adapter, type AdaptTo } from './adapter';
 import { ADDERS, DAY_ADAPTERS } from './day';
 import { FACE_ADAPTERS } from './face';
 import { SKIN_ADAPTERS } from './skin';
-import { msg } from '../../messages';
 
 /** What the look itself forbids of places comes last, so that nothing brings it back. */
 const PROHIBITIONS: Adapter = {

@@ -1,8 +1,8 @@
 import type { Lab, Undertone } from '../../colour';
 import type { Features, Side } from '../../face';
+import { msg, term } from '../../messages';
 import type { Day } from '../../shade';
 import type { ClientSnapshot, Look, LookStep } from '../document';
-import { msg, term } from '../../messages';
 
 /** What a look is fitted to: the client, the day and the look’s own rules. */
 export type AdaptTo = {

@@ -1,7 +1,7 @@
 import { measure, offSides, sidesWhere, type Features, type Side } from '../../face';
+import { msg, term } from '../../messages';
 import type { LookStep } from '../document';
 import { exchanged, has, noted, rounded, sidesInWords, type Adapter, type GuideName } from './adapter';
-import { msg, term } from '../../messages';
 
 /** Shares of the face, hairline to chin, under and over which a forehead is small or high. */
 const SMALL_FOREHEAD = 0.262;

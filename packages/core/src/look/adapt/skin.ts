@@ -11,6 +11,7 @@ import {
   type Side,
 } from '../../face';
 import { listed, listedFew } from '../../listed';
+import { msg, term } from '../../messages';
 import { apartInWords, faceColour, isLined, isUnderEye, partsApart, skinTarget } from '../../shade';
 import type { LookStep } from '../document';
 import {
@@ -24,7 +25,6 @@ import {
   type Adapter,
   type GuideName,
 } from './adapter';
-import { msg, term } from '../../messages';
 
 const linedUnderEye = (features: Features): readonly Side[] =>
   sidesWhere(features, ({ lines }) => lines.includes('under eye'));

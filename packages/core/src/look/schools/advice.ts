@@ -1,7 +1,7 @@
 import { sidesWhere } from '../../face';
+import { msg } from '../../messages';
 import type { Chart, Step } from '../document';
 import type { Answer, School } from './questions';
-import { msg } from '../../messages';
 
 export type SchoolAdvice = { readonly school: School; readonly answer: Answer<School>; readonly why: string };
 

@@ -1,11 +1,11 @@
 import type { Kit } from '../../kit';
+import { msg } from '../../messages';
 import type { StepGap } from '../../shade';
 import type { ClientSnapshot, Look, Occasion } from '../document';
 import { fitLook, gapInWords, type FitOptions, type FittedLook, type Stamp } from '../fitLook';
 import { matchAndPropose, type FitContext } from '../propose';
 import { inSchoolsOf } from './withSchool';
 import type { SchoolAnswers } from './questions';
-import { msg } from '../../messages';
 
 /**
  * Fits a look to a client and does it the studio's way where the studio has one; what that changes stands

@@ -1,5 +1,5 @@
-import { SCHOOLS, type Look } from '../document';
 import { messages, msg, term } from '../../messages';
+import { SCHOOLS, type Look } from '../document';
 
 export type SchoolAnswers = Look['schools'];
 export type School = keyof typeof SCHOOLS;

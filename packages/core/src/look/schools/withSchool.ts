@@ -1,9 +1,9 @@
 import type { Tool } from '../../kit';
+import { msg } from '../../messages';
 import { amountAsked } from '../amountAsked';
 import type { Chart, Step } from '../document';
 import { inOrder } from '../fitLook';
 import { SCHOOL_NAMES, type Answer, type School, type SchoolAnswers } from './questions';
-import { msg } from '../../messages';
 
 type Changed = { readonly steps: readonly Step[]; readonly says: readonly string[] };
 

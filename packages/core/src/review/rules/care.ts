@@ -3,10 +3,10 @@ import { isSettled } from '../../chair';
 import { shelfLife } from '../../kit';
 import { listedFew } from '../../listed';
 import { withoutStep, type Step } from '../../look';
+import { messagesIn, msg, term } from '../../messages';
 import { impossibleBecause, sensitivitiesOf } from '../../shade';
 import { says } from '../notes';
 import { changed, found, nameOf, type Fix, type Reviewed, type Rule } from '../rule';
-import { messagesIn, msg, term } from '../../messages';
 
 const AT_EYES: readonly string[] = ['eye', 'liner', 'lash'];
 const noteAdded = (s: Step, sentence: string): Step => ({

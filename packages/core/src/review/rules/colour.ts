@@ -1,6 +1,7 @@
 import { deltaE2000, hueOf, reconstructSpectrum, type Lab } from '../../colour';
 import { GUIDES_OF_SKIN, sidesWhere, type SkinPlace } from '../../face';
 import { shownOfStep, type Step } from '../../look';
+import { messagesIn, msg } from '../../messages';
 import {
   apartInWords,
   flashback,
@@ -25,7 +26,6 @@ import {
   type Reviewed,
   type Rule,
 } from '../rule';
-import { messagesIn, msg } from '../../messages';
 
 const coloured = (on: Reviewed, ...roles: readonly Step['role'][]) =>
   on.steps.flatMap((step) => {

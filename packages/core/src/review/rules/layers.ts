@@ -1,6 +1,7 @@
 import { familiesAgree, isPowder, isWet, type Family } from '../../kit';
 import { FLOW_DOSE, type Chart, type Step } from '../../look';
 import { isDryAt, sidesWhere, SIDES } from '../../face';
+import { messagesIn, msg, plural, term } from '../../messages';
 import { isUnderEye } from '../../shade';
 import { deepest, shared } from '../cover';
 import {
@@ -15,7 +16,6 @@ import {
   type Reviewed,
   type Rule,
 } from '../rule';
-import { messagesIn, msg, plural, term } from '../../messages';
 
 const onFace = (step: Step): boolean => groupOf(step) === 'face';
 const laid = (step: Step): boolean => step.use.length > 0;

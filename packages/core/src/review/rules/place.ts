@@ -19,8 +19,8 @@ import {
   type Side,
 } from '../../face';
 import { withoutStep, type Chart, type Step } from '../../look';
-import { changed, found, isShiny, placeOf, type Reviewed, type Rule } from '../rule';
 import { messagesIn, msg, term } from '../../messages';
+import { changed, found, isShiny, placeOf, type Reviewed, type Rule } from '../rule';
 
 /** Blush may melt into contour at its edge; more than this share of it on the contour turns muddy. */
 const MOST_OVERLAP = 0.25;

@@ -1,10 +1,10 @@
 import { isPowder } from '../../kit';
 import { listed } from '../../listed';
 import { amountAsked, forbidsOf, inOrder, withinProhibitions, withoutStep, type Step } from '../../look';
+import { messagesIn, msg, term } from '../../messages';
 import { isUnread, measuresInWords, MOST_TAKEN } from '../../shade';
 import { withArticle } from '../../withArticle';
 import { changed, found, nameOf, type Fix, type Rule } from '../rule';
-import { messagesIn, msg, term } from '../../messages';
 
 const leftOut = (s: Step): Fix => ({ label: msg`Leave it out`, apply: (chart) => withoutStep(chart, s.id) });
 

@@ -1,6 +1,7 @@
 import { drynessInWords, GUIDES_OF_SKIN, sidesWhere, type Features, type Placement } from '../../face';
 import { propertiesOf } from '../../kit';
 import { newStep, withStep, type Chart, type Step } from '../../look';
+import { messagesIn, msg, term } from '../../messages';
 import {
   dueMinutes,
   outlookWords,
@@ -11,7 +12,6 @@ import {
 } from '../../trial';
 import { says } from '../notes';
 import { changed, finishIs, found, isShiny, nameOf, type Fix, type Reviewed, type Rule } from '../rule';
-import { messagesIn, msg, term } from '../../messages';
 
 /** An id made from another, for a step a fix adds. */
 const idBeside = (id: string, salt: string): string => `${id.slice(0, 34)}${salt}`;

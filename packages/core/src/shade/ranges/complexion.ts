@@ -1,6 +1,6 @@
 import { deltaE2000, hueOf } from '../../colour';
-import { ashOf, depth, isDeep, isLined, steps, when, type Judge } from './judge';
 import { msg } from '../../messages';
+import { ashOf, depth, isDeep, isLined, steps, when, type Judge } from './judge';
 
 /** A lighter concealer: no more than what reads as light, never a reverse mask. */
 export const brighten: Judge = (seen, wearer, how) => {

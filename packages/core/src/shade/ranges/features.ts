@@ -1,7 +1,7 @@
 import { chromaOf, depthOf, hueOf, lightnessAtDepth, type Lab } from '../../colour';
 import type { Features } from '../../face';
-import { depth, hueTurn, isDeep, isVeryFair, steps, when, type Judge } from './judge';
 import { msg, term } from '../../messages';
+import { depth, hueTurn, isDeep, isVeryFair, steps, when, type Judge } from './judge';
 
 /** Her bare lip as far as it can be guessed without a reading: redder and a little deeper than the skin. */
 export function bareLip([L, a, b]: Lab): Lab {

@@ -1,4 +1,5 @@
 import { chromaOf, deltaE2000, depthOf, hueOf, neutralSkinAt, type Lab } from '../../colour';
+import { msg } from '../../messages';
 import {
   ashOf,
   chromaShare,
@@ -11,7 +12,6 @@ import {
   when,
   type Judge,
 } from './judge';
-import { msg } from '../../messages';
 
 /** Steps on lined skin are eased to this share. */
 export const LINED_EASE = 0.8;
