@@ -2,7 +2,7 @@ import { chromaOf, hueOf, labOfHue, undertoneOf, type Lab, type Undertone } from
 import { clamp } from '../math';
 import { bareLip, isDeep, skinTarget, wantedColour, type StepGap } from '../shade';
 import type { Kit } from '../kit';
-import { msg } from '../messages';
+import { msg, term } from '../messages';
 import type { Chart, Occasion, Step, Use } from './document';
 import { colourOfUse, matchAndPropose } from './propose';
 import { contextOf } from './studioContext';
@@ -58,7 +58,7 @@ function leadOf({ outfit = [], metal }: Occasion): { hue: number; chroma: number
   const [strongest] = [...outfit].sort((a, b) => chromaOf(b.lab) - chromaOf(a.lab));
   if (strongest && chromaOf(strongest.lab) >= HUELESS)
     return { hue: hueOf(strongest.lab), chroma: chromaOf(strongest.lab), of: strongest.name };
-  return metal ? { hue: METAL_HUE[metal], chroma: 20, of: msg`${metal} jewellery` } : null;
+  return metal ? { hue: METAL_HUE[metal], chroma: 20, of: msg`${term(metal)} jewellery` } : null;
 }
 
 /** A hue brought into a range that holds 0, by the shorter way round. */

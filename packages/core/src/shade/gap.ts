@@ -73,7 +73,7 @@ export function gapOf({
   const kind = ask.wants.kinds.map((one) => term(one)).join(msg` or `);
   const { finishes, coverages, families } = ask.wants;
   const finish = [
-    finishes?.join(msg` or `) ?? (role === 'contour' ? 'matte' : ''),
+    finishes?.map((one) => term(one)).join(msg` or `) ?? (role === 'contour' ? term('matte') : ''),
     coverages ? msg`${coverages.map((one) => term(one)).join(msg` or `)} covering` : '',
     families ? msg`${families.map((one) => term(one)).join(msg` or `)} based` : '',
   ]

@@ -288,7 +288,7 @@ export function whyNot(productId: string, context: ShadeContext, wishes: MatchWi
   const name = productName(product);
   const { kinds = BASE_KINDS, filter = {} } = wishes;
   if (!kinds.includes(product.kind))
-    return msg`${name} is ${withArticle(product.kind)}; looked for: ${kinds.map((one) => term(one)).join(msg` or `)}.`;
+    return msg`${name} is ${withArticle(term(product.kind))}; looked for: ${kinds.map((one) => term(one)).join(msg` or `)}.`;
   if (!isColoured(product))
     return msg`${name} has no colour noted. Read one swatch of it and it can be matched.`;
   const ruledOut =

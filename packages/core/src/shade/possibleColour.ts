@@ -1,6 +1,6 @@
 import { reconstructSpectrum, type Lab } from '../colour';
 import type { Product, ProductKind } from '../kit';
-import { messagesIn, msg } from '../messages';
+import { messagesIn, msg, term } from '../messages';
 import { withArticle } from '../withArticle';
 
 type Span = { readonly L: readonly [number, number]; readonly chroma: number; readonly words: string };
@@ -80,7 +80,7 @@ function impossibleColour(kind: ProductKind, lab: Lab): string | null {
   const given = lab.map((v) => Number(v.toFixed(1))).join(' / ');
   return within
     ? msg`No surface has the colour ${given}: so light or dark it cannot be so strong. Read the swatch again.`
-    : msg`${given} is no colour of ${withArticle(kind)}: one has ${words}. Read the swatch again.`;
+    : msg`${given} is no colour of ${withArticle(term(kind))}: one has ${words}. Read the swatch again.`;
 }
 
 /**

@@ -160,7 +160,7 @@ export function excludedBecause(
   context: ShadeContext,
 ): string | null {
   if (!step.wants.kinds.includes(product.kind))
-    return msg`${withArticle(product.kind)} is not what this step asks for`;
+    return msg`${withArticle(term(product.kind))} is not what this step asks for`;
   const unusable = unusableBecause(product, context);
   if (unusable) return unusable;
   const { forbids } = context;

@@ -63,7 +63,7 @@ export const RECIPE_RULES: readonly Rule[] = messagesIn(
             .map((p) =>
               found(
                 [s],
-                msg`${nameOf(p)} is ${withArticle(p.kind)}; ${on.chart.look.name} allows none.`,
+                msg`${nameOf(p)} is ${withArticle(term(p.kind))}; ${on.chart.look.name} allows none.`,
                 on.another(s) ?? leftOut(s),
               ),
             ),
