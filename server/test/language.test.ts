@@ -94,9 +94,10 @@ test('work goes on in the language it began in, and what begins without one is E
     await new Promise((resolve) => setTimeout(resolve, 5));
     return [languageAsked(), languageNow(), msg`Sign in to go on.`];
   };
-  const [indonesian, english, nobody] = await Promise.all([
-    inLanguage('id', told),
+  // Nobody asks last, when Indonesian was told just before.
+  const [english, indonesian, nobody] = await Promise.all([
     inLanguage('en', told),
+    inLanguage('id', told),
     told(),
   ]);
   expect(indonesian).toEqual(['id', 'id', 'Masuk untuk melanjutkan.']);
