@@ -1,4 +1,4 @@
-import { languageNow } from '@toile/core';
+import { localeNow } from '@toile/core';
 import { documentWithFonts, finished } from './fonts';
 
 /** What a part of a document is to whoever has it read out. */
@@ -26,7 +26,7 @@ export function taggedDocument(title: string, options: PDFKit.PDFDocumentOptions
   const doc = documentWithFonts({
     ...options,
     margin: 0,
-    lang: languageNow(),
+    lang: localeNow(),
     displayTitle: true,
     pdfVersion: '1.7',
     tagged: true,
