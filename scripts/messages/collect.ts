@@ -96,7 +96,11 @@ export function collect(root: string): Collected {
         ) {
           const names = new Set(first.elements.map((name) => (ts.isStringLiteral(name) ? name.text : '')));
           leaves(second, (name) => names.has(name), '', contextOf(third));
-        } else if (node.expression.text === 'term' && first) addTerms(first, contextOf(second));
+        } else if (node.expression.text === 'term' && first) {
+          if (ts.isTaggedTemplateExpression(first))
+            untold.push(`${at(node)} is told twice: ${first.getText(source)}`);
+          addTerms(first, contextOf(second));
+        }
       } else if (ts.isJsxText(node) && /\p{L}{2}/u.test(node.text))
         untold.push(`${at(node)} ${node.text.trim()}`);
       else if (ts.isJsxAttribute(node)) {

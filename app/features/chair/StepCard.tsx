@@ -83,7 +83,7 @@ export function StepWords({ step, kit }: { readonly step: Step; readonly kit: Ki
         {howInWords(step)}
       </Body>
       {step.tool === 'airbrush' ? <Body>{airbrushInWords(step)}</Body> : null}
-      {step.tool === 'airbrush' ? <Body color="$weld">{term(`▲ ${term(AFTER_AIRBRUSH)}`)}</Body> : null}
+      {step.tool === 'airbrush' ? <Body color="$weld">{`▲ ${term(AFTER_AIRBRUSH)}`}</Body> : null}
       {step.note ? (
         <Body fontSize="$4" lineHeight="$4">
           {step.note}

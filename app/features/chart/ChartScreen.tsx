@@ -174,9 +174,7 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
         kit={kit.data}
         editable={editable}
         onChange={(chart) => setDraft((d) => ({ ...d, chart }))}
-        above={
-          newestShown ? undefined : <Body color="$weld">{term(msg`▲ An older version, to read only.`)}</Body>
-        }
+        above={newestShown ? undefined : <Body color="$weld">{msg`▲ An older version, to read only.`}</Body>}
         versions={<Versions saved={saved} versions={versions} />}
         more={[
           ...(editable

@@ -136,7 +136,7 @@ function NoNetwork({ rail = false }: { readonly rail?: boolean }) {
   return (
     <View role="status" padding="$2" backgroundColor="$raised">
       <Label color="$weld">
-        {rail ? msg`▲ No network` : msg`▲ No network. What was opened before can be read; ${term(recorded)}`}
+        {rail ? msg`▲ No network` : msg`▲ No network. What was opened before can be read; ${recorded}`}
       </Label>
     </View>
   );

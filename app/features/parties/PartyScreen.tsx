@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import type { PartyAnswer } from '@toile/contract';
-import { msg, term } from '@toile/core';
+import { msg } from '@toile/core';
 import { useParty } from '../../data/hooks';
 import { Body, Button, Column, Label, Line, Ready, Row, Screen, Subheading, TabPanel, Tabs } from '../../ui';
 import { dayAndDistance } from '../words/dates';
@@ -53,7 +53,7 @@ function PartyParts({ party }: { readonly party: PartyAnswer }) {
         {party.notes === '' ? null : <Label>{party.notes}</Label>}
       </Column>
       <Tabs label={msg`Parts of the party`} tabs={tabs} chosen={part} onChoose={setPart} />
-      <TabPanel label={term(tabs.find((tab) => tab.id === part)!.words)}>
+      <TabPanel label={tabs.find((tab) => tab.id === part)!.words}>
         {part === 'people' ? <PeoplePanel work={work} /> : null}
         {part === 'hands' ? <HandsPanel work={work} /> : null}
         {part === 'before' ? (

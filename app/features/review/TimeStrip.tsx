@@ -91,7 +91,7 @@ function Strip({
           .filter((s) => s.dryMinutes > s.endMinutes)
           .map((s) => (
             <View
-              key={msg`${s.stepId} dry`}
+              key={`${s.stepId} dry`}
               position="absolute"
               top={22}
               height={10}

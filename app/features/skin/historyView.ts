@@ -1,13 +1,4 @@
-import {
-  depthOf,
-  driftBetween,
-  msg,
-  skinTarget,
-  term,
-  type Lab,
-  type Skin,
-  type SkinZone,
-} from '@toile/core';
+import { depthOf, driftBetween, msg, skinTarget, type Lab, type Skin, type SkinZone } from '@toile/core';
 import type { ReadingAnswer } from '@toile/contract';
 
 export type HistoryPoint = { readonly at: string; readonly lab: Lab; readonly depth: number };
@@ -48,5 +39,5 @@ export function driftInWords(before: Lab, now: Lab, since: string): string {
         : deltaE >= 2
           ? msg`Depth holds, the hue has moved: match again.`
           : msg`The shades still hold.`;
-  return msg`Since ${since}: ${deltaE.toFixed(1)} different, ${depth}. ${term(meaning)}`;
+  return msg`Since ${since}: ${deltaE.toFixed(1)} different, ${depth}. ${meaning}`;
 }

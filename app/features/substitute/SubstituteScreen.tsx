@@ -9,7 +9,6 @@ import {
   plural,
   productName,
   rolesOfUse,
-  term,
   type Chart,
   type Kit,
   type Product,
@@ -38,7 +37,7 @@ export function SubstituteScreen({ id }: { readonly id: string }) {
   if (kit.data && product && uses.data)
     return <Find kit={kit.data} product={product} charts={uses.data.charts} />;
   return (
-    <Screen title={term(title)} onBack={() => router.navigate(`/kit/products/${id}`)}>
+    <Screen title={title} onBack={() => router.navigate(`/kit/products/${id}`)}>
       <Ready remote={kit}>
         {() =>
           product ? (

@@ -4,7 +4,6 @@ import {
   colourSeen,
   msg,
   questionLook,
-  term,
   TRIAL_JUDGES,
   TRIAL_ZONES,
   trialZoneWords,
@@ -250,9 +249,7 @@ function ByLink({ trial, appliedAt }: { readonly trial: TrialAnswer; readonly ap
     <Column gap="$2" role="group" aria-label={msg`Or let the client tell`}>
       <Subheading>{msg`Or let the client tell`}</Subheading>
       <Label>
-        {term(
-          msg`By a link for ${WEAR_LINK_DAYS} days: it asks about the left and the right and says nothing of what is on them.`,
-        )}
+        {msg`By a link for ${WEAR_LINK_DAYS} days: it asks about the left and the right and says nothing of what is on them.`}
       </Label>
       <Line>
         <Button disabled={busy} onPress={() => void make()}>{msg`Make a link`}</Button>

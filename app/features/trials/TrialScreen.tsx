@@ -185,7 +185,7 @@ function JudgePart({ trial, now, tell, busy }: PartProps) {
           <Label flex={1}>{msg`It ends without a verdict. What was seen stays.`}</Label>
           {([msg`The client wanted to stop`, msg`It was taken off for other reasons`] as const).map((why) => (
             <Button key={why} disabled={busy} onPress={() => void tell({ ...justNow(), kind: 'ended', why })}>
-              {term(why)}
+              {why}
             </Button>
           ))}
         </Line>

@@ -4,7 +4,6 @@ import {
   chartOutlook,
   msg,
   outlookWords,
-  term,
   touchUpLines,
   touchUpPlan,
   touchUpWhen,
@@ -190,9 +189,7 @@ function TellNow({ chart, wear }: WearProps) {
       <Button kind="main" large disabled={busy} onPress={() => void tell()}>{msg`Keep this look`}</Button>
       <Subheading>{msg`Or let the client tell`}</Subheading>
       <Label>
-        {term(
-          msg`By a link for ${WEAR_LINK_DAYS} days, on their own phone, as often as they like. It shows who asks and what was told by it, nothing else.`,
-        )}
+        {msg`By a link for ${WEAR_LINK_DAYS} days, on their own phone, as often as they like. It shows who asks and what was told by it, nothing else.`}
       </Label>
       {appliedAt ? null : <Label>{msg`Say above when it was put on: hours are counted from there.`}</Label>}
       <Line>

@@ -14,7 +14,7 @@ export function visitDetail(visit: VisitAnswer): string {
 export function stateInWords({ state, reason, occasion }: VisitAnswer): string {
   if (state === 'cancelled') return msg`▲ cancelled: ${reason}`;
   const words = state === 'asked' ? msg`asked for, not booked yet` : term(state);
-  return state === 'done' || occasion ? words : msg`${term(words)} · nobody was asked about the day yet`;
+  return state === 'done' || occasion ? words : msg`${words} · nobody was asked about the day yet`;
 }
 
 /** Visits grouped by date, in order. */

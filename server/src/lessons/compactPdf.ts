@@ -27,7 +27,9 @@ export function compactSides(compact: Compact, chart: Chart): CardSide[] {
       .filter(({ place }) => place.tin === tin)
       .map(({ called, product, steps }) => `${called} ${product.line} ${product.shade}: ${steps.join(', ')}`),
   }));
-  const dated = placed.flatMap(({ called, refillOn }) => (refillOn ? [msg`${called} by ${refillOn}`] : []));
+  const dated = placed.flatMap(({ called, refillOn }) =>
+    refillOn ? [msg`${called} no later than ${refillOn}`] : [],
+  );
   return [
     ...tins,
     {

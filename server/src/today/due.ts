@@ -48,13 +48,13 @@ export function whatIsDue(
       const asks = missing === 'perhaps' ? msg`perhaps not of age: ask for` : msg`a minor: get and note`;
       return missing === null
         ? []
-        : [{ kind: 'consent', words: msg`${c.name}: ${term(asks)} a guardian’s consent`, clientId: c.id }];
+        : [{ kind: 'consent', words: msg`${c.name}: ${asks} a guardian’s consent`, clientId: c.id }];
     }),
     ...people
       .filter((c) => c.sensitivities.length > 0 && c.patchTests.length === 0)
       .map((c): DueItem => ({
         kind: 'patch test',
-        words: msg`${c.name}: ask for the patch test result (${c.sensitivities.join(', ')})`,
+        words: msg`${c.name}: ask for the patch test result (${c.sensitivities.map((one) => term(one)).join(', ')})`,
         clientId: c.id,
       })),
     ...people.flatMap((c) => c.patchTests.flatMap((test) => patchTestDue(c, test, now, today))),

@@ -88,7 +88,7 @@ function wholeDifferences(a: Chart, b: Chart, note: Note): void {
     if (was !== is)
       note(
         'school',
-        msg`${SCHOOL_QUESTIONS[school]}: ${term(is ?? msg`not said`)} instead of ${term(was ?? msg`not said`)}.`,
+        msg`${SCHOOL_QUESTIONS[school]}: ${is ? term(is) : msg`not said`} instead of ${was ? term(was) : msg`not said`}.`,
       );
   }
   if (!same(a.forbids, b.forbids)) note('forbidden', msg`What the look does not allow is not the same.`);
