@@ -2,9 +2,8 @@ import { FORBIDDEN_PLACE_NAMES, FORBIDDEN_PLACES, msg, SHAPE_NAMES, type Forbidd
 import { Choice, Column, Field } from '../../ui';
 import { FORBIDDABLE_FINISHES, FORBIDDABLE_KINDS, type LookForm } from './lookForm';
 
-const PLACE_WORDS: Partial<Record<ForbiddenPlace, string>> = Object.fromEntries(
-  FORBIDDEN_PLACE_NAMES.map((place) => [place, FORBIDDEN_PLACES[place].words]),
-);
+const placeWords = (): Partial<Record<ForbiddenPlace, string>> =>
+  Object.fromEntries(FORBIDDEN_PLACE_NAMES.map((place) => [place, FORBIDDEN_PLACES[place].words]));
 
 type LookFormFieldsProps = {
   readonly form: LookForm;
@@ -53,7 +52,7 @@ export function LookFormFields({ form, onChange, errors }: LookFormFieldsProps) 
         label={msg`Never there`}
         several
         options={FORBIDDEN_PLACE_NAMES}
-        words={PLACE_WORDS}
+        words={placeWords()}
         chosen={form.places}
         onChange={(places) => set({ places })}
       />

@@ -9,7 +9,7 @@ export type VisitState = (typeof VISIT_STATES)[number];
 
 const clock = (example: string) =>
   string().matches(/^([01]\d|2[0-3]):[0-5]\d$/, {
-    message: msg`A time, as ${example}`,
+    message: () => msg`A time, as ${example}`,
     excludeEmptyString: true,
   });
 

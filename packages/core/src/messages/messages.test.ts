@@ -127,6 +127,16 @@ describe('a table', () => {
     expect({ ...table }.base).toBe('«Base»');
   });
 
+  test('a table in a table is told as its own, and is not read by the other', () => {
+    const inner = messages({ name: 'Deep' }, 'skin');
+    tellIn(() => echo);
+    const outer = messagesIn(['name'], { inner, name: 'All' });
+    expect(asked).toEqual([]);
+    expect(outer).toEqual({ inner: { name: '«Deep_skin»' }, name: '«All»' });
+    tellIn(() => null);
+    expect(outer).toEqual({ inner: { name: 'Deep' }, name: 'All' });
+  });
+
   test('a context goes with every word of it', () => {
     const depths = messages([[5, 'light']] as const, 'skin');
     tellIn(() => echo);
