@@ -113,7 +113,8 @@ async function mutate(topic, only) {
     settings,
     JSON.stringify({
       testRunner: 'jest',
-      plugins: ['@stryker-mutator/jest-runner'],
+      plugins: ['@stryker-mutator/jest-runner', path.join(root, 'scripts/lib/strykerWords.mjs')],
+      ignorers: ['words'],
       coverageAnalysis: 'perTest',
       mutate: only ?? (LINES === null ? files : drawn(linesOf(files), LINES, SEED)),
       // Alone: what the whole list of projects asks for is not to be mixed in.
