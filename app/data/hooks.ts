@@ -8,6 +8,7 @@ import {
   type ParamsOf,
   type QueryOf,
   type ReadName,
+  type SessionAnswer,
 } from '@toile/contract';
 import type { Remote } from '../ui';
 import { readAt } from './call';
@@ -29,7 +30,13 @@ function useRead<N extends ReadName>(
 
 /** Whether this installation waits to be set up. */
 export const useSetUpState = () => useRead('setUpState', {});
-export const useSession = () => useRead('session', {});
+/** Whether somebody is signed in: null when nobody is. */
+export const useWhoIsIn = () => useRead('session', {});
+/** Who is signed in, for all that stands behind the door: there is always somebody. */
+export function useSession(): Remote<SessionAnswer> {
+  const { data, ...others } = useWhoIsIn();
+  return { ...others, data: data ?? undefined };
+}
 /** Today, by the device's days unless the studio keeps to a zone. */
 export const useToday = () => useRead('today', {}, { zone: deviceZone() });
 export const useClients = (query: string) => useRead('listClients', {}, { query }, true);

@@ -63,6 +63,8 @@ describe('the door', () => {
 
   test('nothing is shown to the signed-out, and signing out is signing out', async () => {
     await server.agent().get('/api/clients').expect(401);
+    // Asking who is signed in is no error where nobody is.
+    expect((await server.agent().get('/api/session').expect(200)).body).toBeNull();
     const agent = await server.signedIn('artist');
     expect((await agent.get('/api/session').expect(200)).body).toMatchObject({
       role: 'artist',
@@ -70,6 +72,7 @@ describe('the door', () => {
     });
     await agent.delete('/api/session').expect(204);
     await agent.get('/api/clients').expect(401);
+    expect((await agent.get('/api/session').expect(200)).body).toBeNull();
   });
 
   test('passwords are kept as argon2id', async () => {

@@ -22,9 +22,10 @@ describe('one’s own password', () => {
     const short = await here.post('/api/session/password').send({ current: password, next: 'too short' });
     expect(short.status).toBe(422);
     await here.post('/api/session/password').send({ current: password, next }).expect(200);
-    expect((await here.get('/api/session')).status).toBe(200);
-    expect((await there.get('/api/session')).status).toBe(401);
-    expect((await someoneElse.get('/api/session')).status).toBe(200);
+    expect((await here.get('/api/session')).body).toMatchObject({ email });
+    expect((await there.get('/api/session')).body).toBeNull();
+    expect((await there.get('/api/clients')).status).toBe(401);
+    expect((await someoneElse.get('/api/session')).body).not.toBeNull();
     expect((await server.agent().post('/api/session').send({ email, password })).status).toBe(401);
     await server.agent().post('/api/session').send({ email, password: next }).expect(200);
     const { id } = await server.db

@@ -2,9 +2,8 @@ import { usePathname, useRouter } from 'expo-router';
 import { useEffect, type ReactNode } from 'react';
 import { useSWRConfig } from 'swr';
 import { pathTo, type SessionAnswer } from '@toile/contract';
-import { CallError } from '../../data/call';
 import { draftsBelongTo } from '../../data/drafts';
-import { useSession, useStudioSettings } from '../../data/hooks';
+import { useStudioSettings, useWhoIsIn } from '../../data/hooks';
 import { forgetWhatWasRead, keepAppOnHand } from '../../data/offline';
 import { photosBelongTo } from '../../data/photos';
 import { watchNetwork } from '../../data/outbox';
@@ -21,7 +20,7 @@ const JoinScreen = fromWork((work) => work.JoinScreen);
 
 /** Nothing of a studio is shown before someone of it has signed in. */
 export function SessionGate({ children }: { readonly children: ReactNode }) {
-  const session = useSession();
+  const session = useWhoIsIn();
   const { mutate } = useSWRConfig();
   const path = usePathname();
   const router = useRouter();
@@ -34,7 +33,6 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
   useEffect(() => (email === undefined ? undefined : watchNetwork(email)), [email]);
   // Before a form below is opened: what others left in forms on this device is nobody's to read.
   if (email !== undefined) draftsBelongTo(email);
-  const signedOut = session.error instanceof CallError && session.error.problem?.code === 'signed-out';
   const enter = (answer: SessionAnswer): void => {
     void Promise.all([forgetWhatWasRead(), photosBelongTo(answer.email)])
       .then(() => mutate(() => true, undefined, { revalidate: false }))
@@ -51,7 +49,7 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
         }}
       />
     );
-  if (signedOut) return <Door onSignedIn={enter} />;
+  if (session.data === null) return <Door onSignedIn={enter} />;
   if (session.data) return <Frame bare={path.endsWith('/chair')}>{children}</Frame>;
   return (
     <View flex={1} backgroundColor="$background" justifyContent="center">

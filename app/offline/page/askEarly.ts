@@ -8,18 +8,17 @@ type Early = { readonly response: Promise<Response>; data?: unknown };
 export function askEarly(workFile: string): void {
   const asked: Record<string, Early> = {};
   Object.assign(window, { toileEarly: asked });
-  const ask = async (address: string): Promise<boolean> => {
+  const ask = async (address: string): Promise<unknown> => {
     const early: Early = { response: fetch(address) };
     asked[address] = early;
     try {
       const answer = (await early.response).clone();
       if (answer.ok) early.data = (await answer.json()) as unknown;
-      return answer.ok;
     } catch {
       // Whoever wants it asks for it, and says why it cannot be had.
       delete asked[address];
-      return false;
     }
+    return early.data;
   };
   const { pathname, search } = window.location;
   // Pages by a link show nothing of whoever is signed in on this device.

@@ -94,11 +94,17 @@ export type Services = {
 /** However often it is used, a session ends so long after signing in, days. */
 export const SESSION_ENDS_DAYS = 90;
 
-/** Who is signed in; 401 when nobody is, or was signed in for too long. */
-export function callerOf(req: Request): Caller {
+/** Who is signed in; null when nobody is, or was signed in for too long. */
+export function signedInAs(req: Request): Caller | null {
   const { caller, since } = req.session;
   const ends = Date.parse(since ?? '') + SESSION_ENDS_DAYS * 86_400_000;
-  if (!caller || !(ends > Date.now())) throw new ProblemError('signed-out');
+  return caller && ends > Date.now() ? caller : null;
+}
+
+/** Who is signed in; 401 when nobody is. */
+export function callerOf(req: Request): Caller {
+  const caller = signedInAs(req);
+  if (!caller) throw new ProblemError('signed-out');
   return caller;
 }
 

@@ -1,11 +1,11 @@
 import type { Request } from 'express';
-import { ROUTES, type SessionAnswer } from '@toile/contract';
+import { ROUTES, type AnswerOf, type SessionAnswer } from '@toile/contract';
 import { msg } from '@toile/core';
 import { asAccount, inStudio, type Db } from '../db/connection';
 import { tellAudit } from '../http/audit';
 import { ProblemError } from '../http/problem';
 import type { Caller } from '../http/caller';
-import { allowed, callerOf, checkedBody, type Services } from '../http/register';
+import { allowed, checkedBody, signedInAs, type Services } from '../http/register';
 import { byAddress, limitTries, type TryLimit } from '../http/tries';
 import { hashPassword, passwordFits } from './passwords';
 import { deviceInWords, devicesOf, endSessions, signOutEverywhere } from './sessions';
@@ -52,7 +52,9 @@ export function registerSession({ app, db }: Services, limit: TryLimit): void {
   });
 
   app.get(ROUTES.session.path, async (req, res) => {
-    res.json(await sessionAnswer(db, callerOf(req)));
+    const caller = signedInAs(req);
+    const answer: AnswerOf<'session'> = caller && (await sessionAnswer(db, caller));
+    res.json(answer);
   });
 
   // Its own count: wrong words here lock nobody out of signing in.

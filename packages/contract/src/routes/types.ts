@@ -123,7 +123,7 @@ type RouteTypes = {
   setUpState: { answers: SetUpAnswer };
   setUp: { takes: SetUp; answers: SessionAnswer };
   changePassword: { takes: NewPassword; answers: SessionAnswer };
-  session: { answers: SessionAnswer };
+  session: { answers: SessionAnswer | null };
   signOut: { answers: Nothing };
   devices: { answers: DeviceAnswer[] };
   endSessions: { takes: EndSessions; answers: DeviceAnswer[] };
