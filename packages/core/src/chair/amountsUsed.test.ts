@@ -29,3 +29,31 @@ test('a skipped step takes nothing, another amount scales it, another product is
   const other = { ...base.use[0]!, unitId: '0190a000-0000-7000-8000-000000000999', parts: 1 };
   expect([...after({ kind: 'other product', use: [other] }).keys()]).toEqual([other.unitId]);
 });
+
+test('an amount without a number, another product without one, and an amount of nothing change nothing', () => {
+  const [unit] = base.use;
+  const mg = (deviations: readonly object[], use = base.use) => {
+    const steps = chart.steps.map((s) => (s.id === base.id ? { ...s, use } : s));
+    const said = deviations.map((deviation) =>
+      event({ kind: 'deviation', deviation: { note: '', ...deviation } } as never),
+    );
+    return takenFromUnits({ ...chart, steps }, base.id, [event({ kind: 'done' }), ...said]);
+  };
+  expect(mg([{ kind: 'amount' }])).toEqual(planned);
+  expect(mg([{ kind: 'other product' }])).toEqual(planned);
+  expect(mg([{ kind: 'note' }, { kind: 'fault' }])).toEqual(planned);
+  // No parts at all: nothing to share it out by.
+  const none = mg([{ kind: 'amount', measures: 3 }], [{ ...unit!, parts: 0 }]);
+  expect([...none.values()]).toEqual([0]);
+  // Half of two thirds and one third: each keeps its share.
+  const two = [
+    { ...unit!, parts: 2 },
+    { ...unit!, unitId: '0190a000-0000-7000-8000-000000000998', parts: 1 },
+  ];
+  const each = unit!.product.mgPerMeasure;
+  expect([...mg([{ kind: 'amount', measures: 1.5 }], two).values()]).toEqual([each, each / 2]);
+  // The same unit in two parts of one mix is one amount; what has no unit is taken from none.
+  expect([...mg([], [unit!, unit!]).values()]).toEqual([2 * unit!.parts * each]);
+  expect(mg([], [{ ...unit!, unitId: null }])).toEqual(new Map());
+  expect(takenFromUnits(chart, '0190a000-0000-7000-8000-000000000997', [])).toEqual(new Map());
+});

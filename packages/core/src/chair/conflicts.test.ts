@@ -89,3 +89,50 @@ test('a device never conflicts with itself, and settling everything that conflic
     { numRuns: 200, seed: 5 },
   );
 });
+
+test('two who used another product conflict by what, how much and in which measure', () => {
+  const [use] = step.use;
+  const other = (more: object | null): Deviation => ({
+    kind: 'other product',
+    note: '',
+    ...(more && { use: [{ ...use!, ...more }] }),
+  });
+  const pair = (one: Deviation, two: Deviation): number =>
+    conflictsOf([said(1, 'a', one, { seen: null }), said(2, 'b', two, { seen: null })]).length;
+  expect(pair(other({}), other({}))).toBe(0);
+  expect(pair(other(null), other(null))).toBe(0);
+  expect(pair(other({}), other(null))).toBe(1);
+  expect(pair(other({}), other({ parts: 2 * use!.parts }))).toBe(1);
+  expect(pair(other({}), other({ measure: 'drop' }))).toBe(1);
+  expect(pair(other({}), other({ product: { ...use!.product, id: id(44) } }))).toBe(1);
+  // Of two kinds neither denies the other.
+  expect(pair(other({}), amount(2))).toBe(0);
+  expect(pair(SKIPPED, amount(2))).toBe(0);
+});
+
+test('of another step, or of a device without a name by the same hands, nothing is a conflict', () => {
+  const elsewhere = said(2, 'b', SKIPPED, { seen: null, stepId: id(55) });
+  expect(conflictsOf([done(1, 'a', { seen: null }), elsewhere])).toEqual([]);
+  const nameless = (n: number, by: string) => {
+    const { device: _none, ...rest } = said(n, by, SKIPPED, { seen: null });
+    return rest as RecordedEvent;
+  };
+  const ticked = (by: string) => {
+    const { device: _none, ...rest } = done(1, by, { seen: null });
+    return rest as RecordedEvent;
+  };
+  expect(conflictsOf([ticked('Ada'), nameless(2, 'Ada')])).toEqual([]);
+  expect(conflictsOf([ticked('Ada'), nameless(2, 'Bo')])).toHaveLength(1);
+  // One says its device, the other does not: then by whose hands.
+  expect(conflictsOf([done(1, 'x', { seen: null, by: 'Ada' }), nameless(2, 'Ada')])).toEqual([]);
+});
+
+test('what was seen is known with all before it, and nothing behind it', () => {
+  const first = done(1, 'a', { seen: null });
+  const second = done(2, 'c', { seen: id(1) });
+  const late = (seen: string) => said(3, 'b', SKIPPED, { seen });
+  expect(conflictsOf([first, second, late(id(2))])).toEqual([]);
+  expect(conflictsOf([first, second, late(id(1))]).map(({ one }) => one.id)).toEqual([id(2)]);
+  // An event nobody has is no knowledge.
+  expect(conflictsOf([first, second, late(id(40))]).map(({ one }) => one.id)).toEqual([id(1), id(2)]);
+});

@@ -77,3 +77,43 @@ test('followed to the end it works every step once and never one whose ground is
     { numRuns: 60, seed: 11 },
   );
 });
+
+test('at any moment it is what a minute by minute look would find', () => {
+  const moment = fc.record({
+    waits: fc.array(fc.integer({ min: 0, max: 6 }), { minLength: 8, maxLength: 8 }),
+    settled: fc.array(fc.boolean(), { minLength: 8, maxLength: 8 }),
+    left: fc.array(fc.integer({ min: -2, max: 6 }), { minLength: 8, maxLength: 8 }),
+  });
+  const made = [...STEPS, ...chart.steps.slice(0, 5)];
+  const seen = new Set<string>();
+  fc.assert(
+    fc.property(moment, ({ waits, settled, left }) => {
+      const steps = made.map((s, i): Step => ({ ...s, waitMinutes: waits[i]! }));
+      const isDone = (i: number) => settled[i]!;
+      const links = linksOf(steps, who, chart.schools);
+      const found = nextStep(
+        steps,
+        new Set(steps.filter((_, i) => isDone(i)).map((s) => s.id)),
+        steps.flatMap((s, i) => (isDone(i) ? [{ stepId: s.id, untilMinutes: 100 + left[i]! }] : [])),
+        100,
+        who,
+        chart.schools,
+      );
+      const open = steps.flatMap((_, i) => (isDone(i) ? [] : [i]));
+      const wet = (j: number, minutes: number) =>
+        links.filter((l) => l.to === j && l.lagMinutes > 0 && isDone(l.from) && left[l.from]! > minutes);
+      const workable = (j: number, minutes: number) =>
+        links.every((l) => l.to !== j || isDone(l.from)) && wet(j, minutes).length === 0;
+      if (open.length === 0) return expect(found).toBeNull();
+      let minutes = 0;
+      while (!open.some((j) => workable(j, minutes))) minutes++;
+      const index = open.find((j) => workable(j, minutes))!;
+      expect(found).toMatchObject({ index, waitMinutes: minutes });
+      const [under] = minutes === 0 && index !== open[0] ? wet(open[0]!, 0) : [];
+      expect(found!.whileDrying).toBe(under ? steps[under.from] : null);
+      seen.add(minutes > 0 ? 'waits' : index === open[0] ? 'first' : 'woven in');
+    }),
+    { numRuns: 1500, seed: 4 },
+  );
+  expect([...seen].sort()).toEqual(['first', 'waits', 'woven in']);
+});

@@ -27,3 +27,9 @@ test('of a name with signs in it the signs are only signs; a part of two letters
   );
   expect(withoutName('')('Nobody')).toBe('Nobody');
 });
+
+test('a space too many in a name makes no part of it; three letters are a part, two are not', () => {
+  expect(withoutName(' Ada  Li ')('Ada Li, ada, Li.')).toBe('Somebody Li, Somebody, Li.');
+  expect(withoutName('Li')('Li came')).toBe('Li came');
+  expect(withoutName('Bo Li')('Bo Li came, Bo too')).toBe('Somebody came, Bo too');
+});
