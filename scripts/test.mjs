@@ -1,5 +1,6 @@
-// npm test: everything CI runs, in order, ending in one line. npm run check (--quick): the inner loop,
-// without server and browser.
+// npm test: everything CI runs, in order, ending in one line. npm run check (--quick): the inner loop, without server
+// and browser, of what changed: tools remember what they looked at last time (in .toile/checked, never asked by npm
+// test), and tests are those that a change since main's last commit can touch.
 import { readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { stateDir } from './lib/paths.mjs';
@@ -9,6 +10,9 @@ import { ended, start } from './lib/run.mjs';
 const quick = process.argv.includes('--quick');
 let passed = 0;
 let failed = 0;
+const remembered = path.join(stateDir, 'checked');
+/** Arguments only of the inner loop. */
+const ifQuick = (...args) => (quick ? args : []);
 
 /** Stages that do not wait for each other, two at a time; what each printed comes when it has ended, in one piece. */
 async function stages(list) {
@@ -51,6 +55,7 @@ async function jest(name, projects, { env = {}, workers = 2, files = [] } = {}) 
         '--reporters=default',
         '--testTimeout=180000',
         ...(files.length > 0 ? ['--runTestsByPath', ...files] : []),
+        ...ifQuick('--changedSince=HEAD~1', '--passWithNoTests'),
       ],
       {
         env: { ...process.env, ...env },
@@ -63,7 +68,7 @@ async function jest(name, projects, { env = {}, workers = 2, files = [] } = {}) 
     const failures = told.testResults.filter(({ status }) => status === 'failed').map(failureOf);
     passed += told.numPassedTests;
     failed += failures.reduce((sum, one) => sum + one.failed, 0);
-    if (failures.length === 0 && (code !== 0 || told.numTotalTests === 0)) failed++;
+    if (failures.length === 0 && (code !== 0 || (told.numTotalTests === 0 && !quick))) failed++;
     return failures;
   } catch {
     failed++;
@@ -146,7 +151,13 @@ async function inNewStudios(cluster, files) {
 ensurePackages();
 // The longest first.
 await stages([
-  { name: 'lint', command: ['eslint', '.', '--max-warnings', '0'] },
+  {
+    name: 'lint',
+    command: [
+      ...['eslint', '.', '--max-warnings', '0'],
+      ...ifQuick('--cache', '--cache-strategy', 'content', '--cache-location', path.join(remembered, 'lint')),
+    ],
+  },
   ...[
     'app',
     'server',
@@ -160,9 +171,18 @@ await stages([
     'bench',
   ].map((project) => ({
     name: `types: ${project}`,
-    command: ['tsc', '-p', project, '--noEmit'],
+    command: [
+      ...['tsc', '-p', project, '--noEmit'],
+      ...ifQuick('--incremental', '--tsBuildInfoFile', path.join(remembered, `${project}.types`)),
+    ],
   })),
-  { name: 'format', command: ['prettier', '--check', '--log-level', 'warn', '.'] },
+  {
+    name: 'format',
+    command: [
+      ...['prettier', '--check', '--log-level', 'warn', '.'],
+      ...ifQuick('--cache', '--cache-location', path.join(remembered, 'format')),
+    ],
+  },
   {
     name: 'import directions',
     command: [

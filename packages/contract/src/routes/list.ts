@@ -34,7 +34,12 @@ export const ROUTES = {
     needs: 'see',
     does: 'Changes one’s own password; everyone else signed in with it is signed out.',
   },
-  session: { method: 'GET', path: '/api/session', needs: null, does: 'Says who is signed in; null when nobody is.' },
+  session: {
+    method: 'GET',
+    path: '/api/session',
+    needs: null,
+    does: 'Says who is signed in; null when nobody is.',
+  },
   signOut: { method: 'DELETE', path: '/api/session', needs: null, does: 'Signs out.' },
   devices: {
     method: 'GET',
