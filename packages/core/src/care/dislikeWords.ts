@@ -5,6 +5,7 @@ export const DISLIKE_KINDS = [
   'matte',
   'much base',
   'base',
+  'concealer',
   'lashes',
   'mascara',
   'liner',
@@ -15,12 +16,14 @@ export const DISLIKE_KINDS = [
   'red lip',
   'dark lip',
   'gloss',
+  'lip line',
   'lip colour',
   'dark lid',
   'eye colour',
   'drawn brows',
   'powder',
   'spray',
+  'gems',
 ] as const;
 export type DislikeKind = (typeof DISLIKE_KINDS)[number];
 
@@ -40,6 +43,10 @@ export const DISLIKE_WORDS: readonly (readonly [DislikeKind, RegExp])[] = [
       /lips? (?:too |so )dark/,
     ),
   ],
+  [
+    'lip line',
+    anyOf(/lip ?-?(?:liners?|pencils?|lines?)/, /(?:over ?-?)?lined lips?/, /lips? (?:over ?-?)?lined/),
+  ],
   ['gloss', anyOf(/(?:lip )?gloss(?:y|es)?(?: lips?)?/, /sticky lips?/)],
   [
     'lashes',
@@ -49,6 +56,7 @@ export const DISLIKE_WORDS: readonly (readonly [DislikeKind, RegExp])[] = [
       /lash (?:bands?|strips?|clusters?|glue)/,
       /(?:eye ?)?lashes? glued(?: on)?/,
       /band lash(?:es)?/,
+      /(?:any|no) lashes/,
     ),
   ],
   [
@@ -69,6 +77,10 @@ export const DISLIKE_WORDS: readonly (readonly [DislikeKind, RegExp])[] = [
   ],
   ['liner', anyOf(/(?:eye ?)?liner/, /wing(?:s|ed)?(?: liner| eyes?)?/, /cat[- ]?eyes?/, /kohl/, /flicks?/)],
   ['mascara', anyOf(/mascara/)],
+  [
+    'gems',
+    anyOf(/(?:face )?(?:gems?|jewels?|rhinestones?|crystals?|sequins?)/, /stick[- ]on (?:stones?|pearls?)/),
+  ],
   [
     'shimmer',
     anyOf(
@@ -98,7 +110,15 @@ export const DISLIKE_WORDS: readonly (readonly [DislikeKind, RegExp])[] = [
     'contour',
     anyOf(/contour\w*/, /sculpt\w*/, /(?:stripes?|lines?) (?:on|down) (?:my |the )?(?:cheeks?|nose|face)/),
   ],
-  ['bronze', anyOf(/bronz\w+/, /fake tan/, /orange(?: face| skin)?/, /tanned(?: look)?/)],
+  [
+    'bronze',
+    anyOf(
+      /bronz\w+/,
+      /fake tan/,
+      /orange(?! (?:lips?(?:ticks?)?|mouth|(?:eye ?)?shadows?|lids?|eyes?))(?: face| skin)?/,
+      /tanned(?: look)?/,
+    ),
+  ],
   ['blush', anyOf(/blush(?:er)?/, /rouge/, /(?:pink|red|rosy|doll) cheeks?/, /clown cheeks?/)],
   [
     'much base',
@@ -111,10 +131,11 @@ export const DISLIKE_WORDS: readonly (readonly [DislikeKind, RegExp])[] = [
       /heavy/,
     ),
   ],
-  ['matte', anyOf(/matt?e?/, /flat(?:[- ]looking)?/, /chalky/)],
-  ['powder', anyOf(/powder(?:y|ed|s)?/)],
+  ['matte', anyOf(/matte?/, /mat/, /flat(?:[- ]looking)?/, /chalky/)],
+  ['powder', anyOf(/powder(?:y|ed|s)?/, /bak(?:ing|ed)/)],
   ['spray', anyOf(/(?:setting |fixing |face )?sprays?/)],
-  ['base', anyOf(/foundation/, /base/)],
+  ['concealer', anyOf(/concealers?/)],
+  ['base', anyOf(/foundations?/, /base/)],
   ['lip colour', anyOf(/lip ?sticks?/, /lip colou?rs?/, /lip make-?up/, /coloured lips?/)],
   ['eye colour', anyOf(/(?:eye ?)?shadows?/, /eye make-?up/, /coloured (?:eyes|lids)/)],
 ];
@@ -137,6 +158,11 @@ export const NOT_MINDED = anyOf(
   /no (?:problems?|issues?|objections?|trouble) with/,
   /not (?:bothered|fussed) (?:by|about)/,
   /nothing against/,
+);
+/** Like in what it says a thing is: a mask-like base, a face that looks like a clown's. */
+export const IS_LIKE = anyOf(
+  /(?:look|feel|seem|felt|sound)(?:s|ed|ing)? like/,
+  /(?:mask|doll|clown|cake|plastic|paint)[- ]like/,
 );
 /** What somebody says they do like … */
 export const LIKED = new RegExp(

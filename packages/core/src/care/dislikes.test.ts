@@ -55,6 +55,19 @@ test.each<[string, readonly string[]]>([
   ['glitter; false lashes. Orange!', ['shimmer', 'lashes', 'bronze']],
   ['I like blush, not bronzer', ['bronze']],
   ['heavy make-up and heavy perfume', ['much base']],
+  ['mask-like skin', ['much base']],
+  ['I look like a clown with blush', ['blush']],
+  ['It felt like a mask', ['much base']],
+  ['lip liner', ['lip line']],
+  ['my lips lined', ['lip line']],
+  ['overlined lips', ['lip line']],
+  ['white concealer', ['concealer']],
+  ['baking under the eyes', ['powder']],
+  ['Face gems', ['gems']],
+  ['stick-on pearls', ['gems']],
+  ['natural, no lashes', ['lashes']],
+  ['an orange face, orange lips', ['bronze']],
+  ['matt skin', ['matte']],
 ])('“%s” is read', (text, kinds) => {
   expect([...kindsOf(text)].sort()).toEqual([...kinds].sort());
 });
@@ -67,6 +80,8 @@ test.each([
   'small talk',
   'I love glitter',
   "I don't mind shimmer",
+  'my mate chose it',
+  'an orange mouth',
   'No problem with false lashes',
   'happy with mascara',
   'Blush is fine',

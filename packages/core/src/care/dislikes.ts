@@ -2,6 +2,7 @@ import {
   DENIED,
   DISLIKE_KINDS,
   DISLIKE_WORDS,
+  IS_LIKE,
   LIKED,
   NOT_MEANT,
   NOT_MINDED,
@@ -37,8 +38,9 @@ export function dislikesOf(text: string | undefined): Dislike[] {
 }
 
 function isLiked(part: string): boolean {
-  const rest = part.replace(NOT_MINDED, ' ');
-  return rest !== part || (LIKED.test(rest) && !DENIED.test(rest));
+  const said = part.replace(IS_LIKE, ' ');
+  const rest = said.replace(NOT_MINDED, ' ');
+  return rest !== said || (LIKED.test(rest) && !DENIED.test(rest));
 }
 
 /** Sentences and their parts: a comma or a "but" begins another. */

@@ -109,7 +109,7 @@ function kindsIn(sentence: string, asked: boolean): Set<HeedKind> {
       rest = rest.replace(words, (match: string, ...told: unknown[]) => {
         const at = told.find((one) => typeof one === 'number') ?? 0;
         if (goesOn || isDenied(rest.slice(0, at))) denied = true;
-        else if (!isElsewhere(text) && !isOver(kind, text)) kinds.add(kind);
+        else if (!isElsewhere(text, at) && !isOver(kind, text)) kinds.add(kind);
         return ' '.repeat(match.length);
       });
     }
@@ -124,7 +124,13 @@ function isDenied(before: string): boolean {
   const between = before.slice(last.index + last[0].length);
   return !NOT_A_NO.test(between) && between.trim().split(/\s+/).length <= 8;
 }
-const isElsewhere = (text: string): boolean => ELSEWHERE.test(text) && !ON_THE_FACE.test(text);
+/** Of a list of things each has its own place: "waxed my legs and have a stye". */
+function isElsewhere(text: string, at: number): boolean {
+  const before = text.slice(0, at).lastIndexOf(' and ');
+  const after = text.indexOf(' and ', at);
+  const own = text.slice(before < 0 ? 0 : before, after < 0 ? text.length : after);
+  return ELSEWHERE.test(own) && !ON_THE_FACE.test(text);
+}
 const isOver = (kind: HeedKind, text: string): boolean =>
   LONG_AGO.test(text) &&
   !STILL.test(text) &&

@@ -81,6 +81,10 @@ test.each<[string, Step, Step]>([
     step('care', { wants: { kinds: ['prep'] } }),
   ],
   ['foundation', step('base'), step('conceal')],
+  ['concealer', step('conceal'), step('base')],
+  ['lip liner', step('lip line'), step('liner')],
+  ['lip liner', step('lip line'), step('lip')],
+  ['face gems', step('adornment'), step('highlight')],
 ])('“%s” is met by the one and not by the other', (said, one, other) => {
   expect(met(said, one)).toBe(true);
   expect(met(said, other)).toBe(false);

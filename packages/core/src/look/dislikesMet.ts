@@ -37,6 +37,7 @@ const HAS: Readonly<Record<DislikeKind, (step: Step, skin: Lab | null) => boolea
     ['base', 'conceal'].includes(step.role) &&
     step.use.some(({ product }) => product.coverage === 'full' || product.coverage === 'opaque'),
   base: (step) => step.role === 'base',
+  concealer: (step) => step.role === 'conceal',
   lashes: (step) => isKind(step, 'lashes'),
   mascara: (step) => isKind(step, 'mascara'),
   liner: (step) => step.role === 'liner',
@@ -50,12 +51,14 @@ const HAS: Readonly<Record<DislikeKind, (step: Step, skin: Lab | null) => boolea
   },
   'dark lip': (step, skin) => step.role === 'lip' && isDark(step, skin, DARK_STEPS.lip),
   gloss: (step) => step.role === 'lip' && shows(step, 'dewy', 'shimmer'),
+  'lip line': (step) => step.role === 'lip line',
   'lip colour': (step) => step.role === 'lip' || step.role === 'lip line',
   'dark lid': (step, skin) => step.role === 'eye' && isDark(step, skin, DARK_STEPS.lid),
   'eye colour': (step) => step.role === 'eye',
   'drawn brows': (step) => step.role === 'brow',
   powder: (step) => step.role === 'powder',
   spray: (step) => isKind(step, 'spray'),
+  gems: (step) => step.role === 'adornment',
 };
 
 /**
