@@ -410,17 +410,20 @@ function stepsFitted(steps: readonly Step[], box: StepsBox, options: SheetOption
   return stepsAt(2.5, true, steps, box, options).ops;
 }
 
-/** Notch, pattern and word of every kind in use: read without colour too. */
+/** From one line of the legend to the next, points: as it is read best, and the least. */
+const LEGEND_LINE = { usual: 15, least: 11.5 } as const;
+
+/** Notch, pattern and word of every kind in use, one under the other: read without colour too. */
 function legendOps(
   kinds: readonly LayerKind[],
   x: number,
   y: number,
-  width: number,
+  height: number,
   options: SheetOptions,
 ): SheetOp[] {
-  const columns = Math.max(1, Math.floor(width / 92));
+  const line = Math.min(LEGEND_LINE.usual, height / kinds.length);
   return kinds.flatMap((kind, i): SheetOp[] => {
-    const [cx, cy] = [x + (i % columns) * (width / columns), y + Math.floor(i / columns) * 15];
+    const [cx, cy] = [x, y + i * line];
     const look = LAYER_LOOKS[kind];
     const box: Point[] = [
       [0, 0],
@@ -566,7 +569,13 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
     landmarks.gnathion[1] + 14 - landmarks.hairline_c[1] + 26,
   ] as const;
   const faceWidth = phone ? width - 2 * margin : (width - 2 * margin) * 0.53;
-  const faceHeight = phone ? 300 : Math.min(340, (faceWidth / box[2]) * box[3]);
+  const insetHeight = phone ? 58 : 74;
+  // On paper all of it stands over the foot: two rows of eyes, then the lips beside the legend.
+  const foot = paperHeight - margin - 4;
+  const last = Math.max(insetHeight + 10, kinds.length * LEGEND_LINE.least);
+  const faceHeight = phone
+    ? 300
+    : Math.min(340, (faceWidth / box[2]) * box[3], foot - top - 8 - 2 * (insetHeight + 14) - last);
   const frame = [margin, top, faceWidth, faceHeight] as const;
   const group = faceGroup(chart, open, box, frame, 'open', options.colour);
   ops.push(group);
@@ -574,7 +583,6 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
     ops.push(...numberOps(open, [group.origin[0], group.origin[1], 0, 0], group.scale, frame));
 
   let y = top + faceHeight + 8;
-  const insetHeight = phone ? 58 : 74;
   const insetRow = (insets: readonly Inset[], eyes: Eyes, x0: number, each: number): void => {
     insets.forEach((inset, i) => {
       const x = x0 + i * (each + 6);
@@ -607,7 +615,7 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
     insetRow(['right eye', 'left eye'], 'closed', margin, (faceWidth - 6) / 2);
     y += insetHeight + 14;
     insetRow(['lips'], 'open', margin, (faceWidth - 6) / 2);
-    ops.push(...legendOps(kinds, margin + (faceWidth - 6) / 2 + 12, y, (faceWidth - 6) / 2 - 6, options));
+    ops.push(...legendOps(kinds, margin + (faceWidth - 6) / 2 + 12, y, foot - y, options));
   }
   part('Figure', { alt: faceInWords(client.name, steps, open) });
   let height: number = paperHeight;
