@@ -6,6 +6,7 @@ import {
   type GuideParameter,
   type LayerKind,
 } from './guides';
+import { boxesTouch, boxOf } from './box';
 import { faceModel, withEyesClosed, type FaceModel, type HalfFace } from './faceModel';
 import { PLAIN_FEATURES, type Features } from './features';
 import type { Landmarks, Side } from './landmarks';
@@ -92,15 +93,26 @@ function drawnShapes(placement: Extract<Placement, { outline: unknown }>, face: 
 function guidedShapes(placement: Extract<Placement, { guide: unknown }>, face: FaceModel): PlacedShape[] {
   const guide = guideNamed(placement.guide);
   const params = { ...INITIAL_PARAMS, ...placement.params };
-  if (!guide.central)
-    return sidesOf(placement).map((side) =>
-      guidedShape(guide.build(face[side], face, params), face[side], side),
-    );
-  if (placement.guide.startsWith('zone.'))
-    return [{ ...guidedShape(guide.build(face.left, face, params), face.left, 'left'), side: 'centre' }];
-  const [left, right] = [guide.build(face.left, face, params), guide.build(face.right, face, params)];
-  const [onLeft, onRight] = [guidedShape(left, face.left, 'left'), guidedShape(right, face.right, 'right')];
+  const isZone = placement.guide.startsWith('zone.');
+  const atTheLashes = guide.kind === 'liner' || guide.kind === 'lash';
+  const built = (side: Side): PlacedShape => {
+    const shape = guide.build(face[side], face, params);
+    const region = isZone || atTheLashes ? shape.region : clearOfEye(face[side], shape.region);
+    return guidedShape({ ...shape, region }, face[side], side);
+  };
+  if (!guide.central) return sidesOf(placement).map(built);
+  if (isZone) return [{ ...built('left'), side: 'centre' }];
+  const [onLeft, onRight] = [built('left'), built('right')];
   return [{ ...onLeft, side: 'centre', region: uniteOutlines([...onLeft.region, ...onRight.region]) }];
+}
+
+/** A region without the open eye of its side: nothing but what is for lashes and lash line is laid there. */
+function clearOfEye(half: HalfFace, region: Region): Region {
+  const eye = [...half.upperLid, ...half.lowerLid];
+  const points = region.flat();
+  return points.length > 0 && boxesTouch([boxOf(points)], [boxOf(eye)])
+    ? subtractRegion(region, [eye])
+    : region;
 }
 
 const sidesOf = ({ side }: Placement): readonly Side[] => (side === 'both' ? ['left', 'right'] : [side]);

@@ -37,7 +37,7 @@ function underEyeLight(half: HalfFace, _face: FaceModel, params: GuideParams): G
 function correctUnderEye(half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape {
   const lid = [...portion(half.lowerLid, 0.3, 0.97, 1)]
     .reverse()
-    .map(([x, y]): Point => [x, y + 4.2 - params.liftMm]);
+    .map(([x, y]): Point => [x, y + Math.max(1.6, 4.2 - params.liftMm)]);
   const k = params.width / 100;
   return patch(
     [ribbon(lid, (t) => k * (0.7 + 2.1 * Math.sin(Math.PI * Math.min(1, 0.18 + 0.8 * t))))],

@@ -17,21 +17,36 @@ const flat = (
   line,
 });
 
+/** What is left of a lid over its lashes, however far its fold is brought down, mm. */
+const LEAST_LID_MM = 0.8;
+
+/** Where the lash line lies under a place of the lid. */
+function lashesAt(half: HalfFace, x: number): number {
+  const line = half.upperLid;
+  const i = line.findIndex(([px], at) => at > 0 && px >= x);
+  const [from, to] = i < 0 ? [line.at(-1)!, line.at(-1)!] : [line[i - 1]!, line[i]!];
+  const share = to[0] === from[0] ? 0 : clamp((x - from[0]) / (to[0] - from[0]), 0, 1);
+  return from[1] + share * (to[1] - from[1]);
+}
+
+/** A place of a fold moved up by mm; down below none, but never over the lashes into the eye. */
+const movedUp = (half: HalfFace, [x, y]: Point, mm: number): Point => [
+  x,
+  Math.min(y - mm, Math.max(y, lashesAt(half, x) - LEAST_LID_MM)),
+];
+
 /** Lash line to crease, between two fractions of the lid's length. */
 function lidBetween(half: HalfFace, from: number, to: number, above = 0): Polygon {
   const lashes = portion(half.upperLid, from, to, 0.8);
   // The drawn crease starts and ends outside the lid, so the inner and outer tenth are left off.
-  const crease = portion(half.crease, 0.06 + from * 0.84, 0.06 + to * 0.84, 0.8).map(([x, y]): Point => [
-    x,
-    y - above,
-  ]);
+  const crease = portion(half.crease, 0.06 + from * 0.84, 0.06 + to * 0.84, 0.8).map((p) =>
+    movedUp(half, p, above),
+  );
   return [...lashes, ...[...crease].reverse()];
 }
 
-const creaseAt = (half: HalfFace, t: number, above: number): Point => {
-  const [x, y] = measureLine(half.crease).at(0.06 + t * 0.84);
-  return [x, y - above];
-};
+const creaseAt = (half: HalfFace, t: number, above: number): Point =>
+  movedUp(half, measureLine(half.crease).at(0.06 + t * 0.84), above);
 
 const lid = (half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape =>
   flat([lidBetween(half, 0.06, 0.97, params.liftMm)], 1, null, [1, 1], {
@@ -102,7 +117,7 @@ function lidCentre(half: HalfFace, _face: FaceModel, params: GuideParams): Guide
 function socket(half: HalfFace, face: FaceModel, params: GuideParams): GuideShape {
   const lift =
     { open: 0, 'partly hooded': 2.2, hooded: 3.6 }[face.features.lids[half.side]] + 1 + params.liftMm;
-  const spine = portion(half.crease, 0.12, 0.97, 0.8).map(([x, y]): Point => [x, y - lift]);
+  const spine = portion(half.crease, 0.12, 0.97, 0.8).map((p) => movedUp(half, p, lift));
   const k = params.width / 100;
   const middle = spine[Math.floor(spine.length / 2)]!;
   return flat(
