@@ -250,7 +250,7 @@ export const RECIPE_RULES: readonly Rule[] = messagesIn(
       id: 'long-in-the-chair',
       name: 'Long in the chair',
       severity: 'note',
-      why: 'Over ninety minutes without a break is long for anyone; a trial may take it, with one.',
+      why: 'Over two hours without a break is long for anyone; a trial may take it, with one.',
       find: (on) => {
         const minutes = on.steps.reduce((sum, s) => sum + s.handsOnMinutes + s.waitMinutes, 0);
         return minutes > 120

@@ -1,0 +1,432 @@
+import { deltaE2000, shiftDepth, type Lab } from '../colour';
+import type { Product } from '../kit';
+import type { Chart, Step } from '../look';
+import { reviewChart } from '.';
+import {
+  added,
+  extra,
+  onSkin,
+  other,
+  PRODUCTS,
+  QUIET,
+  scene,
+  SKIN,
+  STEPS,
+  withFeatures,
+  without,
+  withStep,
+  type Scene,
+} from './review.testing';
+
+/*
+ * Both sides of what a rule counts: the trade's numbers written down a second time, as far from each other as tells which
+ * side is which.
+ */
+const speaks = (rule: string, { chart, kit }: Scene): boolean =>
+  reviewChart(chart, kit).some((f) => f.rule === rule);
+const said = (rule: string, { chart, kit }: Scene): readonly string[] =>
+  reviewChart(chart, kit)
+    .filter((f) => f.rule === rule)
+    .map(({ message }) => message);
+const one = (chart: Chart): Scene => scene(chart);
+const minutesOf = (chart: Chart): number =>
+  chart.steps.reduce((sum, s) => sum + s.handsOnMinutes + s.waitMinutes, 0);
+const day = (hoursToLast: number, chart = QUIET): Chart => ({
+  ...chart,
+  occasion: { ...chart.occasion, hoursToLast },
+});
+const hued = ([L, a, b]: Lab, turn: number): Lab => {
+  const angle = Math.atan2(b, a) + (turn * Math.PI) / 180;
+  const chroma = Math.hypot(a, b);
+  return [L, chroma * Math.cos(angle), chroma * Math.sin(angle)];
+};
+const liner = (lab: Lab): Scene => other('liner', { lab: [...lab] });
+const FILL: Lab = [52, 26, 16];
+const airbrushed = (more: Partial<Step> = {}): Chart =>
+  withStep('base', { tool: 'airbrush', passes: 3, doseMgPerCm2: 0.2, ...more });
+const after = (more: Partial<Step>): Scene => one(withStep('conceal', more, airbrushed()));
+const lids = (more: Partial<Product>): Scene => other('eye', more);
+const minutes = (total: number): Scene =>
+  one(withStep('eye', { handsOnMinutes: STEPS.eye.handsOnMinutes + total - minutesOf(QUIET) }));
+
+const OLIVE: Lab = shiftDepth(SKIN, 0, { undertone: 'olive' });
+const olive = (lab: Lab): Scene => {
+  const made = other('eye', { lab: [...lab], finish: 'shimmer' });
+  return { ...made, chart: onSkin(OLIVE, made.chart) };
+};
+const light = (steps: number, features: Parameters<typeof withFeatures>[0]): Scene => {
+  const made = other('highlight', { lab: [...shiftDepth(SKIN, -steps)] });
+  return { ...made, chart: withFeatures(features, made.chart) };
+};
+const painted = (coverage: Product['coverage']): Scene => {
+  const made = other('base', { coverage });
+  return { ...made, chart: { ...made.chart, schools: { ...made.chart.schools, contour: 'under base' } } };
+};
+
+type Case = readonly [rule: string, what: string, quiet: () => Scene, found: () => Scene];
+const CASES: readonly Case[] = [
+  [
+    'heavy-base',
+    '1.5 mg/cm2',
+    () => one(withStep('base', { doseMgPerCm2: 1.5 })),
+    () => one(withStep('base', { doseMgPerCm2: 1.51 })),
+  ],
+  [
+    'heavy-base',
+    'twice 0.75 mg/cm2',
+    () => one(withStep('base', { doseMgPerCm2: 0.75, passes: 2 })),
+    () => one(withStep('base', { doseMgPerCm2: 0.76, passes: 2 })),
+  ],
+  [
+    'thick-powder-on-lines',
+    'two minutes of sitting',
+    () => one(withFeatures({ dry: true }, withStep('powder', { waitMinutes: 1.9 }))),
+    () => one(withFeatures({ dry: true }, withStep('powder', { waitMinutes: 2 }))),
+  ],
+  [
+    'thick-powder-on-lines',
+    '0.8 mg/cm2',
+    () => one(withFeatures({ age: 'mature' }, withStep('powder', { doseMgPerCm2: 0.8 }))),
+    () => one(withFeatures({ age: 'mature' }, withStep('powder', { doseMgPerCm2: 0.41, passes: 2 }))),
+  ],
+  [
+    'thick-powder-on-lines',
+    'neither dry nor lined',
+    () => one(withStep('powder', { waitMinutes: 5, doseMgPerCm2: 2 })),
+    () => one(withFeatures({ dry: true }, withStep('powder', { waitMinutes: 5 }))),
+  ],
+  [
+    'set-too-late',
+    '25 minutes of other work',
+    () => one(withStep('contour', { handsOnMinutes: 21 })),
+    () => one(withStep('contour', { handsOnMinutes: 21.5 })),
+  ],
+  [
+    'set-too-late',
+    'waits count',
+    () => one(withStep('contour', { handsOnMinutes: 11, waitMinutes: 10 })),
+    () => one(withStep('contour', { handsOnMinutes: 11, waitMinutes: 11 })),
+  ],
+  ['airbrush-passes', 'three', () => one(airbrushed()), () => one(airbrushed({ passes: 2 }))],
+  ['airbrush-passes', 'six', () => one(airbrushed({ passes: 6 })), () => one(airbrushed({ passes: 7 }))],
+  [
+    'airbrush-passes',
+    'by hand',
+    () => one(withStep('base', { passes: 1 })),
+    () => one(airbrushed({ passes: 1 })),
+  ],
+  [
+    'family-conflict',
+    'two minutes of settling',
+    () => other('base', { family: 'water' }, {}, withStep('primer', { waitMinutes: 2 })),
+    () => other('base', { family: 'water' }, {}, withStep('primer', { waitMinutes: 1.9 })),
+  ],
+  [
+    'family-conflict',
+    'oil, however long',
+    () => other('primer', { family: 'silicone' }, { waitMinutes: 1 }),
+    () => other('primer', { family: 'oil' }, { waitMinutes: 20 }),
+  ],
+  [
+    'wet-on-wet',
+    'two minutes on primer',
+    () => one(withStep('primer', { waitMinutes: 2 })),
+    () => one(withStep('primer', { waitMinutes: 1.9 })),
+  ],
+  [
+    'wet-on-wet',
+    'what is done elsewhere meanwhile',
+    () =>
+      one(
+        added(
+          extra('Brow first', 'brows', 'brow', PRODUCTS.brow, ['brow'], { handsOnMinutes: 1 }),
+          'base',
+          withStep('primer', { waitMinutes: 1 }),
+        ),
+      ),
+    () =>
+      one(
+        added(
+          extra('Brow first', 'brows', 'brow', PRODUCTS.brow, ['brow'], { handsOnMinutes: 0.9 }),
+          'base',
+          withStep('primer', { waitMinutes: 1 }),
+        ),
+      ),
+  ],
+  [
+    'glue-not-tacky',
+    'half a minute',
+    () =>
+      one(added(extra('Band', 'lashes', 'lash', PRODUCTS.lashes, ['lashes'], { waitMinutes: 0.5 }), 'liner')),
+    () =>
+      one(added(extra('Band', 'lashes', 'lash', PRODUCTS.lashes, ['lashes'], { waitMinutes: 0.4 }), 'liner')),
+  ],
+  [
+    'many-measures',
+    'forty',
+    () => one(withStep('blush', { use: STEPS.blush.use.map((u) => ({ ...u, parts: 40 })) })),
+    () => one(withStep('blush', { use: STEPS.blush.use.map((u) => ({ ...u, parts: 40.5 })) })),
+  ],
+  [
+    'no-dose',
+    'any dose',
+    () => one(withStep('blush', { doseMgPerCm2: 0.01 })),
+    () => one(withStep('blush', { doseMgPerCm2: 0 })),
+  ],
+  ['long-in-the-chair', 'two hours', () => minutes(120), () => minutes(120.5)],
+  [
+    'hydrating-spray-for-long',
+    'ten hours',
+    () => other('spray', { finish: 'dewy' }, {}, day(9.5)),
+    () => other('spray', { finish: 'dewy' }, {}, day(10)),
+  ],
+  [
+    'hydrating-spray-for-long',
+    'one that holds',
+    () => other('spray', { finish: 'natural' }, {}, day(12)),
+    () => other('spray', { finish: 'dewy' }, {}, day(12)),
+  ],
+  [
+    'lip-for-long',
+    'four hours of wear',
+    () => other('lip', { wearHours: 4, transferProof: false }),
+    () => other('lip', { wearHours: 3.5, transferProof: false }),
+  ],
+  [
+    'lip-for-long',
+    'what leaves no trace',
+    () => other('lip', { wearHours: 2, transferProof: true }),
+    () => other('lip', { wearHours: 2, transferProof: false }),
+  ],
+  [
+    'lip-for-long',
+    'six hours, without a meal',
+    () =>
+      other(
+        'lip',
+        { wearHours: 2, transferProof: false },
+        {},
+        { ...day(5.5), occasion: { ...day(5.5).occasion, kind: 'trial' } },
+      ),
+    () =>
+      other(
+        'lip',
+        { wearHours: 2, transferProof: false },
+        {},
+        { ...day(6), occasion: { ...day(6).occasion, kind: 'trial' } },
+      ),
+  ],
+  [
+    'lip-for-long',
+    'what is packed',
+    () => other('lip', { wearHours: 2, transferProof: false }, { note: 'Packed for touch-ups.' }),
+    () => other('lip', { wearHours: 2, transferProof: false }, { note: 'Packed.' }),
+  ],
+  ['metals-on-olive', 'gold', () => olive([60, 3, 20]), () => olive([60, 1, 5])],
+  ['metals-on-olive', 'a colour of chroma 8', () => olive([60, 0, 8.1]), () => olive([60, 0, 7.9])],
+  [
+    'metals-on-olive',
+    'hues to green',
+    () => olive(hued([60, 12, 0], 149)),
+    () => olive(hued([60, 12, 0], 151)),
+  ],
+  [
+    'metals-on-olive',
+    'hues from pink',
+    () => olive(hued([60, 12, 0], 351)),
+    () => olive(hued([60, 12, 0], 349)),
+  ],
+  [
+    'liner-off-lip',
+    '1.2 steps lighter',
+    () => liner(shiftDepth(FILL, -1.15)),
+    () => liner(shiftDepth(FILL, -1.25)),
+  ],
+  [
+    'liner-off-lip',
+    '3 steps deeper',
+    () => liner(shiftDepth(FILL, 2.95)),
+    () => liner(shiftDepth(FILL, 3.05)),
+  ],
+  ['liner-off-lip', '38 degrees yellower', () => liner(hued(FILL, 37)), () => liner(hued(FILL, 39))],
+  ['liner-off-lip', '38 degrees bluer', () => liner(hued(FILL, -37)), () => liner(hued(FILL, -39))],
+  ['liner-off-lip', 'no hue to speak of', () => liner([52, -8, 8]), () => liner([52, -9, 9])],
+  [
+    'contrast-of-light-on-lined',
+    '4.8 steps',
+    () => light(4.6, { age: 'mature' }),
+    () => light(5, { age: 'mature' }),
+  ],
+  [
+    'contrast-of-light-on-lined',
+    'skin without lines',
+    () => light(5.5, {}),
+    () => light(5.5, { age: 'mature' }),
+  ],
+  ['eyes-first', 'a loose shadow', () => lids({ texture: 'pressed' }), () => lids({ texture: 'loose' })],
+  [
+    'eyes-first',
+    'a shimmer of lightness 35',
+    () => lids({ finish: 'shimmer', lab: [35, 8, 10] }),
+    () => lids({ finish: 'shimmer', lab: [34.9, 8, 10] }),
+  ],
+  [
+    'eyes-first',
+    'a matte as dark',
+    () => lids({ finish: 'matte', lab: [20, 8, 10] }),
+    () => lids({ finish: 'shimmer', lab: [20, 8, 10] }),
+  ],
+  ['under-school-coverage', 'a light base', () => painted('light'), () => painted('medium')],
+  ['under-school-coverage', 'a sheer base', () => painted('sheer'), () => painted('opaque')],
+  [
+    'under-school-coverage',
+    'a contour over the base',
+    () => other('base', { coverage: 'full' }),
+    () => painted('full'),
+  ],
+  ['no-last-look', 'a last look', () => one(QUIET), () => one(without('spray'))],
+];
+
+test.each(CASES)(
+  '%s: on one side of %s it is silent, on the other it speaks',
+  (rule, _what, quiet, found) => {
+    expect(speaks(rule, quiet())).toBe(false);
+    expect(speaks(rule, found())).toBe(true);
+  },
+);
+
+test('a base that stops at the jaw is told from five off the neck', () => {
+  const base = STEPS.base.use[0]!.product.lab!;
+  const stopped = withStep('base', { placements: [{ guide: 'zone.wholeFace', side: 'both' }] });
+  const neck = (steps: number): Lab => shiftDepth([base[0], base[1], base[2]], steps);
+  const found = (steps: number, chart = stopped): boolean =>
+    speaks(
+      'base-off-neck',
+      one({ ...chart, client: { ...chart.client, skin: { ...chart.client.skin, neck: neck(steps) } } }),
+    );
+  for (let steps = 0.5; steps < 5; steps += 0.25)
+    expect([steps, found(steps)]).toEqual([steps, deltaE2000([base[0], base[1], base[2]], neck(steps)) > 5]);
+  expect(found(4.5)).toBe(true);
+  // Carried down the neck it is met.
+  expect(found(4.5, QUIET)).toBe(false);
+});
+
+test('what meets at a place is counted by passes, an airbrush’s thin ones six to a layer', () => {
+  const most = (rule: string, of: (passes: number) => Scene): readonly [number, string] => {
+    for (let passes = 1; passes < 30; passes++) {
+      const [first] = said(rule, of(passes));
+      if (first) return [passes, first];
+    }
+    return [0, ''];
+  };
+  const [, message] = most('too-many-layers', (passes) => one(withStep('base', { passes })));
+  expect(message).toMatch(/^8 layers meet at .*; a place affords 7\.$/);
+  const [hand] = most('too-many-layers', (passes) => one(withStep('base', { passes, doseMgPerCm2: 0.05 })));
+  const [sprayed] = most('too-many-layers', (passes) =>
+    one(withStep('base', { passes, doseMgPerCm2: 0.05, tool: 'airbrush' })),
+  );
+  expect(hand).toBeGreaterThan(2);
+  expect(sprayed).toBe(0);
+  const [, under] = most('too-many-layers-under-eye', (passes) => one(withStep('conceal', { passes })));
+  expect(under).toContain('4 layers');
+});
+
+test('over an airbrushed base nothing is rubbed in, by whatever rubs; pressed, loose or sprayed it may lie', () => {
+  const rubs = (more: Partial<Step>): boolean => speaks('rub-after-airbrush', after(more));
+  for (const technique of ['buff', 'sweep'] as const) {
+    expect(rubs({ technique })).toBe(true);
+    for (const tool of ['loose brush', 'fan brush', 'airbrush'] as const)
+      expect(rubs({ technique, tool })).toBe(false);
+  }
+  for (const technique of ['press', 'stipple', 'line'] as const) expect(rubs({ technique })).toBe(false);
+  // Before it, or with nothing on the brush, there is nothing to rub.
+  expect(speaks('rub-after-airbrush', one(withStep('primer', { technique: 'buff' }, airbrushed())))).toBe(
+    false,
+  );
+  expect(rubs({ technique: 'buff', use: [] })).toBe(false);
+  expect(speaks('rub-after-airbrush', one(withStep('conceal', { technique: 'buff' })))).toBe(false);
+});
+
+test('a sprayed contour is told where its flow is said and not turned down', () => {
+  const sprayed = (more: Partial<Step>): boolean =>
+    speaks(
+      'airbrush-contour-flow',
+      one(withStep('contour', { tool: 'airbrush', technique: 'spray', doseMgPerCm2: 0.1, ...more })),
+    );
+  expect(sprayed({ flow: 'fully open' })).toBe(true);
+  expect(sprayed({ flow: 'turned down' })).toBe(false);
+  expect(sprayed({})).toBe(false);
+  expect(sprayed({ flow: 'fully open', tool: 'small brush' })).toBe(false);
+});
+
+test('eyes and brows after an airbrushed base are told together, before it not', () => {
+  expect(said('eyes-after-airbrush', one(airbrushed()))).toEqual([
+    '2 steps at eyes or brows come after the airbrushed base.',
+  ]);
+  const alone = { ...airbrushed(), steps: airbrushed().steps.filter((s) => s.id !== STEPS.brow.id) };
+  expect(said('eyes-after-airbrush', one(alone))).toEqual([
+    'A step at eyes or brows comes after the airbrushed base.',
+  ]);
+  const first = {
+    ...airbrushed(),
+    steps: [
+      STEPS.eye,
+      STEPS.brow,
+      ...airbrushed().steps.filter((s) => s.id !== STEPS.eye.id && s.id !== STEPS.brow.id),
+    ],
+  };
+  expect(said('eyes-after-airbrush', one(first))).toEqual([]);
+});
+
+test('more is taken than is needed where it is half as much again; what is counted out as asked is not', () => {
+  const needs = STEPS.base;
+  const taking = (parts: number) => one(withStep('base', { use: needs.use.map((u) => ({ ...u, parts })) }));
+  const firing = [1, 2, 3, 4, 5, 6, 8, 10, 14, 20].map((parts) => speaks('more-than-needed', taking(parts)));
+  expect(firing).toEqual([...firing].sort((a, b) => Number(a) - Number(b)));
+  expect(firing.at(-1)).toBe(true);
+  const [told] = said('more-than-needed', taking(20));
+  const [planned, needed] = told!.match(/\d+/g)!.map(Number);
+  expect(planned).toBe(20 * PRODUCTS.base.mgPerMeasure);
+  const first = [1, 2, 3, 4, 5, 6, 8, 10, 14, 20][firing.indexOf(true)]!;
+  expect(first * PRODUCTS.base.mgPerMeasure).toBeGreaterThan(1.5 * needed!);
+  // Only of what is pumped out for the face.
+  expect(
+    speaks(
+      'more-than-needed',
+      one(withStep('blush', { use: STEPS.blush.use.map((u) => ({ ...u, parts: 30 })) })),
+    ),
+  ).toBe(false);
+});
+
+test('left and right differ where it is seen: over two millimetres on average', () => {
+  const lifted = (liftMm: number): Chart =>
+    withStep('contour', {
+      placements: [
+        { guide: 'cheekContour', side: 'left' },
+        { guide: 'cheekContour', side: 'right', params: { liftMm } },
+      ],
+    });
+  const mean = (liftMm: number): number => {
+    const [message] = said('uneven-sides', one(lifted(liftMm)));
+    return message === undefined ? 0 : Number(/by (\d+\.\d) mm/.exec(message)![1]);
+  };
+  expect(mean(0)).toBe(0);
+  const found = [0, 1, 2, 3, 4, 5, 6, 8].map(mean);
+  expect(found).toEqual([...found].sort((a, b) => a - b));
+  for (const mm of found) expect(mm === 0 || mm >= 2).toBe(true);
+  expect(found.filter((mm) => mm > 0).length).toBeGreaterThan(1);
+  expect(found.filter((mm) => mm === 0).length).toBeGreaterThan(1);
+  // Both sides as one are even by themselves.
+  expect(speaks('uneven-sides', one(QUIET))).toBe(false);
+});
+
+test('a product that clashes names what it lies on, and a fix that settles it', () => {
+  const chart = withStep('primer', { waitMinutes: 0.5 });
+  const { chart: made, kit } = other('base', { family: 'water' }, {}, chart);
+  const finding = reviewChart(made, kit).find((f) => f.rule === 'family-conflict')!;
+  expect(finding.stepIds).toEqual([STEPS.primer.id, STEPS.base.id]);
+  expect(finding.message).toContain('(water) goes on');
+  const mended = finding.fix!.apply(made);
+  expect(mended.steps.find((s) => s.id === STEPS.primer.id)!.waitMinutes).toBe(2);
+  expect(speaks('family-conflict', { chart: mended, kit })).toBe(false);
+});
