@@ -332,6 +332,9 @@ type StepsBox = { readonly x: number; readonly y: number; readonly width: number
 
 type Laid = { readonly ops: SheetOp[]; readonly height: number };
 
+/** Where a step's number stands, behind its notch, points. */
+const NUMBER_AT = 17;
+
 /** The numbered steps at one size of letters; terse cuts each text to a line. */
 function stepsAt(
   size: number,
@@ -340,7 +343,8 @@ function stepsAt(
   box: Omit<StepsBox, 'height'>,
   { measure, colour }: SheetOptions,
 ): Laid {
-  const indent = 30;
+  // Titles stand free of the widest number before them.
+  const indent = Math.max(30, NUMBER_AT + measure(String(steps.length), size, true) + 5);
   let ops: SheetOp[] = [];
   let y = box.y;
   const put = (
@@ -381,7 +385,7 @@ function stepsAt(
     }
     ops.push({
       op: 'text',
-      x: box.x + 17,
+      x: box.x + NUMBER_AT,
       y: top + size * 1.22,
       size,
       bold: true,

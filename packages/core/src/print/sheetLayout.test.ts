@@ -364,6 +364,17 @@ test('the legend’s boxes are as the layers: solid, empty or in colour', () => 
   );
 });
 
+test.each([3, 15, 40])('of %i steps no title stands on its number', (count) => {
+  const steps = Array.from({ length: count }, (_, i) => step(i, { title: `Title ${i}` }));
+  for (const paper of Object.keys(PAPERS) as Paper[])
+    for (const { tag, said, ops } of partsOf({ ...base, steps }, { paper })) {
+      if (tag !== 'P' || !said.actual?.includes('Title')) continue;
+      const number = wordsOf(ops).find(({ text }) => /^\d+$/.test(text))!;
+      const title = wordsOf(ops).find(({ text }) => text.startsWith('Title'))!;
+      expect(title.x - number.x - measure(number.text, number.size, true)).toBeGreaterThanOrEqual(4);
+    }
+});
+
 test('steps of a variant are another day’s; what is optional and what has no product says so', () => {
   const made: Chart = {
     ...base,
