@@ -1,6 +1,7 @@
 import type { Agent } from 'supertest';
 import { compactFrom, compactNotes, type Compact } from '@toile/core';
 import { newId, type CompactAnswer, type Problem, type SampleAnswer } from '@toile/contract';
+import { inStudio } from '../src/db/connection';
 import { compactSides } from '../src/lessons/compactPdf';
 import { asBytes, demo, keyed, testServer, type TestServer } from './testServer';
 
@@ -137,4 +138,37 @@ test('erased, a client’s compacts are gone', async () => {
   const list = await artist.get(`/api/charts/${own.chartId}/compacts`).expect(200);
   expect(list.body).toEqual([]);
   await artist.get(`/api/compacts/${own.compact.id}/print`).expect(404);
+});
+
+test('of what was noted since nothing is put in a tin, and what lies in one has no label any more', async () => {
+  const compact = put();
+  await make(compact).expect(201);
+  const steps = chart.steps.filter(({ id }) => compact.stepIds.includes(id));
+  const { productId } = compact.tins.flatMap(({ pans }) => pans)[0]!;
+  const { product } = steps.flatMap(({ use }) => use).find((one) => one.product.id === productId)!;
+  const person = demo.clients.find(({ id }) => id === chart.client.id)!;
+  const note = (sensitivities: readonly string[]) =>
+    inStudio(server.db, demo.studio.id, (tx) =>
+      tx
+        .updateTable('clients')
+        .set({ sensitivities: JSON.stringify(sensitivities) })
+        .where('id', '=', person.id)
+        .execute(),
+    );
+  const labels = async (): Promise<number> =>
+    asBytes(artist.get(`/api/compacts/${compact.id}/print?as=labels`)).then(
+      ({ body }) => (body as Buffer).length,
+    );
+  const whole = await labels();
+  await note([...person.sensitivities, product.ingredients[0]!]);
+  try {
+    const refused = (await make(put()).expect(422)).body as Problem;
+    expect(refused.fields?.[0]?.message).toMatch(/holds .*: contains .*\. Take it out$/);
+    expect(await labels()).toBeLessThan(whole);
+    // A change of its name is not held up by it, and loses nothing.
+    await change({ ...compact, name: 'Renamed' }, 1).expect(200);
+  } finally {
+    await note(person.sensitivities);
+  }
+  await make(put()).expect(201);
 });

@@ -8,6 +8,7 @@ import {
   type LessonLinkAnswer,
   type Problem,
 } from '@toile/contract';
+import { inStudio } from '../src/db/connection';
 import { cardSides, fitted } from '../src/lessons/card';
 import { measureText } from '../src/print/fonts';
 import { asBytes, demo, keyed, testServer, type TestServer } from './testServer';
@@ -205,6 +206,34 @@ test('moved on to a newer version a link says what changed; not back, not when i
   await artist.post(`/api/lesson-links/${ending.id}/renewals`).set(keyed()).send({ version: 2 }).expect(410);
   await artist.post(`/api/lesson-links/${link.id}/revocations`).set(keyed()).send({}).expect(200);
   await renew(3).expect(410);
+});
+
+test('what was noted of the client since is asked: nothing goes out, or stays out there, that they must not have', async () => {
+  const base = chart.steps.find(({ id, role }) => keep.includes(id) && role === 'base')!;
+  const [ingredient] = base.use.flatMap(({ product }) => product.ingredients);
+  const note = (sensitivities: readonly string[]) =>
+    inStudio(server.db, demo.studio.id, (tx) =>
+      tx
+        .updateTable('clients')
+        .set({ sensitivities: JSON.stringify(sensitivities) })
+        .where('id', '=', client.id)
+        .execute(),
+    );
+  const before = body();
+  await make(before).expect(201);
+  expect((await open(before.secret).expect(200)).text).toContain(`${base.title}</h2>`);
+  await note([...client.sensitivities, ingredient!]);
+  try {
+    const page = await open(before.secret).expect(200);
+    expect(page.text).not.toContain(`${base.title}</h2>`);
+    expect(page.text.toLowerCase()).not.toContain(`contains ${ingredient!.toLowerCase()}`);
+    const refused = (await make(body({ keep: [base.id] })).expect(422)).body as Problem;
+    expect(refused.fields?.[0]?.path).toBe('keep');
+    await artist.get(`/api/charts/${chart.id}/lesson?steps=${base.id}`).expect(422);
+  } finally {
+    await note(client.sensitivities);
+  }
+  expect((await open(before.secret).expect(200)).text).toContain(`${base.title}</h2>`);
 });
 
 test('erased, a client’s lessons show nothing', async () => {

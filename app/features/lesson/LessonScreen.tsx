@@ -29,6 +29,7 @@ import {
   useWide,
   View,
 } from '../../ui';
+import { useMinded } from '../clients/useMinded';
 import { LessonByLink } from './LessonByLink';
 import type { Given } from './given';
 
@@ -50,7 +51,9 @@ export function LessonScreen({ id }: { readonly id: string }) {
 
 function Compose({ newest }: { readonly newest: Chart }) {
   // A version saved meanwhile takes nothing away that was chosen.
-  const [chart] = useState(newest);
+  const [opened] = useState(newest);
+  // What was noted of the client since is: nothing is handed over that they must not have.
+  const chart = useMinded(opened);
   const session = useSession();
   const wide = useWide();
   const [minutes, setMinutes] = useState(20);

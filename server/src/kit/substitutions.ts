@@ -1,10 +1,7 @@
 import { sql } from 'kysely';
 import {
-  featuresAtAge,
-  mindedNow,
   msg,
   nextVersion,
-  patchMinded,
   substituteInChart,
   substituteRefused,
   type Chart,
@@ -12,34 +9,12 @@ import {
   type Substitute,
 } from '@toile/core';
 import { type ProductUsesAnswer, type SubstitutionAnswer, type SubstitutionInput } from '@toile/contract';
-import { incidentsOfRows, incidentsQuery } from '../care/incidents';
+import { chartNow } from '../care/chartNow';
 import { insertVersion, newestVersion, summaryOf } from '../charts/queries';
 import type { Tx } from '../db/connection';
 import { oneAtATime } from '../db/locks';
 import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
-import { patchTestsOfRows, patchTestsQuery } from '../patchTests/queries';
-import { dayOfStudio } from '../studio/day';
-import { settingsNow } from '../studio/settings';
-
-/** A chart with what is noted of its client by now; as it was written where the client was erased. */
-async function chartNow(tx: Tx, chart: Chart, now: Date): Promise<Chart> {
-  const { id } = chart.client;
-  const client = await tx
-    .selectFrom('clients')
-    .select(['sensitivities', 'features', 'birth_year'])
-    .where('id', '=', id)
-    .executeTakeFirst();
-  if (!client) return chart;
-  const patchTests = patchTestsOfRows(await patchTestsQuery(tx).where('client_id', '=', id).execute());
-  const incidents = incidentsOfRows(await incidentsQuery(tx, id).execute());
-  const today = dayOfStudio((await settingsNow(tx)).settings, now);
-  return mindedNow(chart, {
-    sensitivities: client.sensitivities,
-    features: featuresAtAge(client.features, client.birth_year, today),
-    patchTests: patchMinded(patchTests, now, today, incidents),
-  });
-}
 
 /** What a substitute is judged by: its products, with all that is owned of them. */
 async function kitOfParts(tx: Tx, { parts }: Substitute): Promise<Kit> {

@@ -1,11 +1,11 @@
-import { compactNotes, msg, type Chart, type Compact } from '@toile/core';
+import { compactNotes, msg, type Chart, type Compact, type CompactNotes } from '@toile/core';
 import { labelsPdf } from '../palettes/labelSheet';
 import type { SheetPaper } from '../print/callSheetPdf';
 import { cardPdf, type CardSide } from './card';
 
 /** A compact's labels, one for each pan and its lid: place, shade, what it is for, and a code that opens the compact at `origin`. */
 export function compactLabels(compact: Compact, chart: Chart, origin: string): Promise<Buffer> {
-  const { pans } = compactNotes(compact, chart);
+  const pans = handedOver(compactNotes(compact, chart));
   return labelsPdf(
     compact.name,
     inPlaceOrder(pans).map(({ called, product, steps }) => ({
@@ -20,7 +20,7 @@ export function compactLabels(compact: Compact, chart: Chart, origin: string): P
 /** What is said on a compact's card: each tin's pans by their places, then mixes, what stays beside it and when to fill again. */
 export function compactSides(compact: Compact, chart: Chart): CardSide[] {
   const notes = compactNotes(compact, chart);
-  const placed = inPlaceOrder(notes.pans);
+  const placed = inPlaceOrder(handedOver(notes));
   const tins = compact.tins.map((_, tin) => ({
     title: compact.tins.length === 1 ? compact.name : msg`Tin ${tin + 1}`,
     lines: placed
@@ -46,6 +46,9 @@ export function compactSides(compact: Compact, chart: Chart): CardSide[] {
 /** The card for the lid. */
 export const compactCard = (compact: Compact, chart: Chart, paper: SheetPaper): Promise<Buffer> =>
   cardPdf(msg`${compact.name}, card`, compactSides(compact, chart), paper);
+
+/** Pans a client may have: of what is to be taken out there is no label and no line. */
+const handedOver = ({ pans }: CompactNotes) => pans.filter(({ barred }) => barred === null);
 
 type Placed = { readonly place: { readonly tin: number; readonly row: number; readonly column: number } };
 const inPlaceOrder = <T extends Placed>(pans: readonly T[]): T[] =>

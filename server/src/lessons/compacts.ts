@@ -1,6 +1,7 @@
 import { sql, type Selectable } from 'kysely';
-import { compactProblems, msg, type Chart, type Compact } from '@toile/core';
+import { compactNotes, compactProblems, msg, type Chart, type Compact } from '@toile/core';
 import type { CompactAnswer } from '@toile/contract';
+import { chartNow } from '../care/chartNow';
 import { chartVersion } from '../charts/queries';
 import type { Tx } from '../db/connection';
 import type { Database } from '../db/schema';
@@ -24,9 +25,15 @@ export function registerCompacts(services: Services): void {
     return { body: rows.map(answerOf) };
   });
 
-  write(services, 'createCompact', async ({ tx, caller, body: { compact, version }, params }) => {
-    const chart = await chartVersion(tx, params.id, version);
+  write(services, 'createCompact', async ({ tx, caller, body: { compact, version }, params, now }) => {
+    const chart = await chartNow(tx, await chartVersion(tx, params.id, version), now);
     check(compact, chart);
+    const wrongPan = compactNotes(compact, chart).pans.find(({ barred }) => barred !== null);
+    if (wrongPan)
+      throw wrong(
+        'compact',
+        msg`${wrongPan.called} holds ${wrongPan.name}: ${wrongPan.barred ?? ''}. Take it out`,
+      );
     const row = await tx
       .insertInto('compacts')
       .values({
@@ -60,9 +67,9 @@ export function registerCompacts(services: Services): void {
     return { body: answerOf(row), subject: row.id, revision: row.revision };
   });
 
-  read(services, 'printCompact', async ({ tx, params, query, origin }) => {
+  read(services, 'printCompact', async ({ tx, params, query, origin, now }) => {
     const row = found(await rowOf(tx, params.id));
-    const chart = await chartVersion(tx, row.chart_id, row.version);
+    const chart = await chartNow(tx, await chartVersion(tx, row.chart_id, row.version), now);
     const as = query.as ?? 'card';
     if (as !== 'labels' && as !== 'card') throw wrong('as', msg`labels or card`);
     const paper: SheetPaper = query.paper === 'letter' ? 'letter' : 'a4';

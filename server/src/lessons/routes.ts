@@ -9,6 +9,7 @@ import {
   type Tool,
 } from '@toile/core';
 import { type LessonLinkAnswer } from '@toile/contract';
+import { chartNow } from '../care/chartNow';
 import { chartVersion, newestVersion } from '../charts/queries';
 import { hashOfSecret } from '../db/secrets';
 import { isOver, registerLinkedPage } from '../shares/linkedPage';
@@ -22,8 +23,8 @@ const USUAL_MINUTES = 20;
 
 /** Lessons for a client's own hands: on paper, and by links. */
 export function registerLessons(services: Services): void {
-  read(services, 'printLesson', async ({ tx, params, query }) => {
-    const chart = found(await newestVersion(tx, params.id));
+  read(services, 'printLesson', async ({ tx, params, query, now }) => {
+    const chart = await chartNow(tx, found(await newestVersion(tx, params.id)), now);
     const keep = (query.steps ?? '').split(',').filter((id) => id !== '');
     const minutes = Number(query.minutes ?? USUAL_MINUTES);
     if (!Number.isInteger(minutes) || minutes < 1 || minutes > 180)
@@ -54,7 +55,7 @@ export function registerLessons(services: Services): void {
   });
 
   write(services, 'createLessonLink', async ({ tx, caller, body, params, now }) => {
-    const chart = await chartVersion(tx, params.id, body.version);
+    const chart = await chartNow(tx, await chartVersion(tx, params.id, body.version), now);
     const plan = new Set(stepsOfVariant(chart.steps, null).map(({ id }) => id));
     const strange = body.keep.findIndex((id) => !plan.has(id));
     if (strange >= 0) throw wrong(`keep[${strange}]`, msg`is not a step of this version`);
@@ -92,7 +93,7 @@ export function registerLessons(services: Services): void {
         .executeTakeFirst(),
     );
     if (isOver(row, now)) throw new ProblemError('link-ended');
-    const chart = await chartVersion(tx, row.chart_id, version);
+    const chart = await chartNow(tx, await chartVersion(tx, row.chart_id, version), now);
     if (version <= row.version) throw wrong('version', msg`Not newer than what the link shows`);
     if (lessonFrom(chart, lessonAsk(row)).steps.length === 0)
       throw wrong('version', msg`None of the lesson’s steps is in that version`);
@@ -124,7 +125,10 @@ export function registerLessons(services: Services): void {
       tx.selectFrom('lesson_links').selectAll().where('secret_hash', '=', hash).executeTakeFirst(),
     async (tx, link) => {
       const lessonOf = async (version: number): Promise<Lesson> =>
-        lessonFrom(await chartVersion(tx, link.chart_id, version), lessonAsk(link));
+        lessonFrom(
+          await chartNow(tx, await chartVersion(tx, link.chart_id, version), services.clock()),
+          lessonAsk(link),
+        );
       const lesson = await lessonOf(link.version);
       const before = link.was_version === null ? null : await lessonOf(link.was_version);
       return lessonPage(lesson, link.expires_at, before ? lessonChanges(before, lesson) : []);

@@ -5,6 +5,7 @@ import {
   panAt,
   placeName,
   tinAsPalette,
+  withoutBarred,
   type Cell,
   type Compact,
   type CompactNotes,
@@ -38,6 +39,21 @@ export function CompactTins({ compact, notes, editable, asked, onChange }: TinsP
   };
   return (
     <Column gap="$3">
+      {notes.pans.map(({ called, name, barred }) =>
+        barred ? (
+          <Body
+            key={called}
+            color="$madder"
+          >{msg`▲ ${called}, ${name}: ${barred}. Not for this client.`}</Body>
+        ) : null,
+      )}
+      {editable && notes.pans.some(({ barred }) => barred !== null) ? (
+        <Line>
+          <Button
+            onPress={() => onChange(withoutBarred(compact, notes))}
+          >{msg`Take it out of the tin`}</Button>
+        </Line>
+      ) : null}
       {compact.tins.map((tin, i) => (
         <Column key={tin.id} gap="$1">
           {compact.tins.length > 1 ? <Subheading fontSize="$4">{msg`Tin ${i + 1}`}</Subheading> : null}

@@ -14,6 +14,7 @@ import { call } from '../../../data/call';
 import { useRefresh } from '../../../data/hooks';
 import { useSaving } from '../../../data/useSaving';
 import { Body, Button, Choice, Column, Label, Line, Stepper } from '../../../ui';
+import { useMinded } from '../../clients/useMinded';
 import { todayText } from '../../words/dates';
 import { CompactTins } from './CompactTins';
 import { CompactNotesPart } from './CompactNotesPart';
@@ -27,7 +28,8 @@ type ComposeProps = {
 };
 
 /** A compact proposed from a lesson: how it is laid out is chosen, then it is kept. */
-export function ComposeCompact({ chart, asked, edits, onKept, onLeave }: ComposeProps) {
+export function ComposeCompact({ chart: written, asked, edits, onKept, onLeave }: ComposeProps) {
+  const chart = useMinded(written);
   const refresh = useRefresh();
   const { busy, failure, save } = useSaving();
   const [ids] = useState(() => ({ id: newId(), tins: Array.from({ length: 6 }, newId), today: todayText() }));

@@ -7,6 +7,7 @@ import { useChart, useRefresh } from '../../../data/hooks';
 import { useBegun, type Begun } from '../../../data/useBegun';
 import { useSaving } from '../../../data/useSaving';
 import { Body, Button, Column, Field, Line, Ready, Stepper, Subheading, useWide, View } from '../../../ui';
+import { useMinded } from '../../clients/useMinded';
 import { todayText } from '../../words/dates';
 import { CompactNotesPart } from './CompactNotesPart';
 import { CompactTins } from './CompactTins';
@@ -65,7 +66,8 @@ function Opened({ answer, saved, work, chart, newest, kit, edits, told, onTold }
     () => new Map(kit.products.map(({ id, monthsAfterOpening }) => [id, monthsAfterOpening])),
     [kit],
   );
-  const notes = useMemo(() => compactNotes(compact, chart, months), [compact, chart, months]);
+  const minded = useMinded(chart);
+  const notes = useMemo(() => compactNotes(compact, minded, months), [compact, minded, months]);
   const keep = (): Promise<unknown> =>
     save(async () => {
       const kept = await call('updateCompact', {

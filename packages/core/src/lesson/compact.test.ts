@@ -31,7 +31,7 @@ const CREAMS = {
   lip: made(205, 'lip colour', 40),
 };
 const BOTTLE = made(206, 'base', 64, { texture: 'liquid' });
-const MASCARA = made(207, 'mascara', 12, { texture: 'liquid' });
+const MASCARA = made(207, 'mascara', 12, { texture: 'liquid', eyeSafe: true });
 let n = 300;
 const step = (
   title: string,

@@ -16,6 +16,7 @@ import {
 import { closed, DateSchema, TextSchema, UuidSchema } from '../schema';
 import { MOST_STEPS, type Chart, type Step } from '../look';
 import { messages, msg, term } from '../messages';
+import { barredBecause } from '../shade';
 import { lessonFrom } from './lesson';
 
 const side = Type.Integer({ minimum: 1, maximum: 12 });
@@ -183,6 +184,16 @@ export function movePanTo(compact: Compact, from: CompactPlace, to: CompactPlace
   };
 }
 
+/** A compact without what its client must not have, by its notes. */
+export function withoutBarred(compact: Compact, { pans }: Pick<CompactNotes, 'pans'>): Compact {
+  const out = new Set(pans.flatMap(({ barred, product }) => (barred === null ? [] : [product.id])));
+  return {
+    ...compact,
+    tins: compact.tins.map((tin) => ({ ...tin, pans: tin.pans.filter((pan) => !out.has(pan.productId)) })),
+    fills: compact.fills.filter(({ productId }) => !out.has(productId)),
+  };
+}
+
 /** What is wrong with a compact, in words; empty when all is well. `known`: products the chart's steps lay. */
 export function compactProblems(compact: Compact, chart: Chart): string[] {
   const steps = chart.steps.filter(({ id }) => compact.stepIds.includes(id));
@@ -213,6 +224,8 @@ export type PanNote = {
   /** When it is to be filled again; null while nothing is known of its filling. */
   readonly refillOn: string | null;
   readonly because: 'used up' | 'past its time' | null;
+  /** Why the client must not have it, by what is noted now: it is taken out. Null for what they may have. */
+  readonly barred: string | null;
 };
 export type CompactNotes = {
   readonly pans: readonly PanNote[];
@@ -243,10 +256,22 @@ export function compactNotes(
   );
   const pans = [...places]
     .flatMap(([productId, place]): PanNote[] => {
-      const product = used.find(({ id }) => id === productId);
-      return product ? [panNote(compact, kept, product, place, months.get(productId) ?? null)] : [];
+      const laid = kept.flatMap(({ role, use }) =>
+        use.flatMap(({ product }) => (product.id === productId ? [{ product, role }] : [])),
+      );
+      const barred = laid.flatMap(({ product, role }) => barredBecause(product, role, chart.client) ?? []);
+      const product =
+        used.find(({ id }) => id === productId) ?? (barred.length > 0 ? laid[0]?.product : null);
+      return product
+        ? [
+            {
+              ...panNote(compact, kept, product, place, months.get(productId) ?? null),
+              barred: barred[0] ?? null,
+            },
+          ]
+        : [];
     })
-    .sort((a, b) => order.get(a.product.id)! - order.get(b.product.id)!);
+    .sort((a, b) => (order.get(a.product.id) ?? Infinity) - (order.get(b.product.id) ?? Infinity));
   return {
     pans,
     beside: used.flatMap((product) =>
@@ -276,7 +301,7 @@ function panNote(
   product: ProductSnapshot,
   place: CompactPlace,
   months: number | null,
-): PanNote {
+): Omit<PanNote, 'barred'> {
   const using = steps.filter(({ use }) => use.some((one) => one.product.id === product.id));
   const mgATime = using
     .flatMap(({ use }) => use)

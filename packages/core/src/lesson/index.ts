@@ -9,6 +9,7 @@ export {
   notInPan,
   placeName,
   tinAsPalette,
+  withoutBarred,
   type Compact,
   type CompactAsk,
   type CompactNotes,

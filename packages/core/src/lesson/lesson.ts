@@ -4,6 +4,7 @@ import { productName, type ProductKind, type Tool } from '../kit';
 import { stepsOfVariant, type Chart, type Step } from '../look';
 import { localeNow, messages, msg, plural, term } from '../messages';
 import { weaveSteps } from '../order';
+import { barredBecause } from '../shade';
 import { withArticle } from '../withArticle';
 import { minutesAtHome, standAlone, worthMost } from './keep';
 import { withToolsOf } from './tools';
@@ -70,7 +71,7 @@ const BEFORE = 'Begin with clean hands, clean tools, and a clean face that has s
 /**
  * A lesson for the client's own hands: fewer steps, as many as the minutes allow and worth the most, in an order that fills the
  * waits, where each goes on this face as the mirror shows it, amounts in sizes anybody knows. Nothing of health, no notes, no
- * contact, nobody else: only what stands here.
+ * contact, nobody else: only what stands here. Nothing the chart’s client must not have: asked of a chart as it is minded now.
  */
 export function lessonFrom(chart: Chart, ask: LessonAsk): Lesson {
   const planned = stepsOfVariant(chart.steps, null);
@@ -81,6 +82,7 @@ export function lessonFrom(chart: Chart, ask: LessonAsk): Lesson {
     plan.flatMap((step) => {
       const why =
         notAtHome(step) ??
+        notForThem(step, chart.client) ??
         (own.get(step.id) ? null : msg`Nothing to do it with: it wants ${toolWords(step.tool)}.`);
       return why ? [[step.id, why] as const] : [];
     }),
@@ -119,6 +121,15 @@ export function lessonFrom(chart: Chart, ask: LessonAsk): Lesson {
 const cleans = ({ phase }: Step): boolean => phase === 'clean';
 const whyLeft = (step: Step, { keep }: LessonAsk): string =>
   keep ? LEFT_OUT.chosen : cleans(step) ? LEFT_OUT.clean : LEFT_OUT.minutes;
+
+/** What a client must not have, by what is noted of them: told to whoever puts the lesson together. */
+function notForThem({ use, role }: Step, client: Chart['client']): string | null {
+  for (const { product } of use) {
+    const why = barredBecause(product, role, client);
+    if (why) return `${productName(product)}: ${why}.`;
+  }
+  return null;
+}
 
 function notAtHome(step: Step): string | null {
   if (step.role === 'adornment') return LEFT_OUT.adornment;

@@ -2,6 +2,7 @@ import { productName } from '../kit';
 import type { Chart, Step } from '../look';
 import { msg } from '../messages';
 import { acceptedRefit, type Refit } from '../repeat';
+import { barredBecause } from '../shade';
 import { fullOf, notInPan, placeName, type Compact, type CompactPlace } from './compact';
 import type { Lesson } from './lesson';
 
@@ -64,7 +65,13 @@ export function renewedCompact(compact: Compact, before: Chart, after: Chart, to
   const stepIds = compact.stepIds.filter((id) => after.steps.some((step) => step.id === id));
   if (stepIds.length === 0) return null;
   const steps = after.steps.filter(({ id }) => stepIds.includes(id));
-  const now = new Map(usedBy(steps).map((product) => [product.id, product]));
+  const now = new Map(
+    steps.flatMap(({ role, use }) =>
+      use.flatMap(({ product }) =>
+        barredBecause(product, role, after.client) === null ? [[product.id, product] as const] : [],
+      ),
+    ),
+  );
   const lying = new Set(compact.tins.flatMap(({ pans }) => pans.map(({ productId }) => productId)));
   const stays = new Set([...lying].filter((id) => now.has(id)));
   const fresh = [...now.values()].filter((product) => notInPan(product) === null && !lying.has(product.id));

@@ -8,6 +8,7 @@ import {
   type Kit,
   type Product,
   type ProductKind,
+  type ProductSnapshot,
   type Texture,
   type Unit,
 } from '../kit';
@@ -91,6 +92,16 @@ function stockOf({ kit, date }: Pick<ShadeContext, 'kit' | 'date'>): Stock {
   return stock;
 }
 
+/** Why somebody must not meet a product anywhere; null when they may. */
+function refusedBy(
+  client: Pick<ShadeClient, 'sensitivities' | 'features' | 'patchTests'>,
+  { id, ingredients }: Pick<Product, 'id' | 'ingredients'>,
+): string | null {
+  const allergen = matchAllergens(ingredients, sensitivitiesOf(client))[0];
+  if (allergen) return msg`contains ${allergen.ingredient} (${allergen.sensitivity})`;
+  return patchSpeaksAgainst(client.patchTests, id);
+}
+
 const unusableKept = new WeakMap<ShadeContext, Map<string, string | null>>();
 
 /** Why a product must not or cannot be used on this client that day, whatever the step; null when it can. */
@@ -106,10 +117,8 @@ function ruledOutBecause(product: Product, context: ShadeContext): string | null
   if (product.withdrawn) return msg`withdrawn`;
   const impossible = impossibleBecause(product.kind, product.lab);
   if (impossible) return msg`set aside: ${impossible}`;
-  const allergen = matchAllergens(product.ingredients, sensitivitiesOf(context.client))[0];
-  if (allergen) return msg`contains ${allergen.ingredient} (${allergen.sensitivity})`;
-  const tested = patchSpeaksAgainst(context.client.patchTests, product.id);
-  if (tested) return tested;
+  const refused = refusedBy(context.client, product);
+  if (refused) return refused;
   const { byProduct, allPast } = stockOf(context);
   const units = byProduct.get(product.id) ?? [];
   if (units.length === 0) return null;
@@ -168,10 +177,37 @@ export function excludedBecause(
   if (forbids?.finishes.includes(product.finish)) return msg`the look allows nothing ${term(product.finish)}`;
   if (step.role === 'contour' && (product.finish === 'shimmer' || product.finish === 'dewy'))
     return msg`${term(product.finish)}: shine undoes a shadow`;
-  if (AT_EYES.includes(step.role) && !product.eyeSafe) return msg`not meant for the eye area`;
-  const { lenses, age } = context.client.features;
-  if (lenses && AT_EYES.includes(step.role) && product.texture === 'loose' && product.finish === 'shimmer')
-    return msg`loose shimmer sheds into contact lenses`;
-  if (age === 'child' && product.kind === 'lashes') return msg`no lashes on a child`;
-  return null;
+  return refusedThere(context.client, product, step.role);
 }
+
+type Laid = Pick<Product, 'kind' | 'texture' | 'finish'> & { readonly eyeSafe?: boolean };
+
+/** Why somebody must not meet a product in a step of such a role; null when they may. What is not stated of it is no reason. */
+function refusedThere(
+  { features: { lenses, age } }: Pick<ShadeClient, 'features'>,
+  { kind, texture, finish, eyeSafe }: Laid,
+  role: ShadeAsk['role'],
+): string | null {
+  const atEyes = AT_EYES.includes(role);
+  if (atEyes && eyeSafe === false) return msg`not meant for the eye area`;
+  if (lenses && atEyes && texture === 'loose' && finish === 'shimmer')
+    return msg`loose shimmer sheds into contact lenses`;
+  return age === 'child' && kind === 'lashes' ? msg`no lashes on a child` : null;
+}
+
+/**
+ * Why a product is not handed to somebody for such a step, whatever the kit and the day: by what is noted of them and of what was
+ * laid when the chart was written; null when it may be.
+ */
+export function barredBecause(
+  product: ProductSnapshot,
+  role: ShadeAsk['role'],
+  client: Pick<ShadeClient, 'sensitivities' | 'features' | 'patchTests'>,
+): string | null {
+  const extended = client.features.lashes === 'extensions' && OVER_LASHES.includes(product.kind);
+  if (extended) return msg`lash extensions are worn`;
+  return refusedBy(client, product) ?? refusedThere(client, product, role);
+}
+
+/** What is not laid on lash extensions. */
+const OVER_LASHES: readonly ProductKind[] = ['mascara', 'lashes'];
