@@ -27,7 +27,10 @@ const RANKS: readonly (readonly (readonly [kind: ProductKind, told: RegExp])[])[
       'lip colour',
       /\b(lip ?sticks?|(lip )?gloss(es)?|lip ?(colou?rs?|tints?|stains?|creams?|paints?|lacquers?|crayons?)|liquid lips?|lips?)\b/,
     ],
-    ['lashes', /\b((false|strip|individual|cluster|faux) ?(eye ?)?lash(es)?|(eye ?)?lashes|falsies)\b/],
+    [
+      'lashes',
+      /\b((false|strip|individual|cluster|faux) ?(eye ?)?lash(es)?|lash (strips?|bands?|clusters?)|(eye ?)?lashes|falsies)\b/,
+    ],
     ['mascara', /\bmascaras?\b/],
     ['liner', /\b(eye ?-?liners?|liners?|kajals?|kohls?)\b/],
     [
@@ -59,12 +62,12 @@ const TEXTURE_WORDS: readonly (readonly [texture: Texture, told: RegExp])[] = [
   ['loose', /\b(loose|pigments?|glitters?)\b/],
   ['pressed', /\b(pressed|compact|baked|pan|powder)\b/],
   ['gel', /\b(gels?|jelly)\b/],
-  ['cream', /\b(creams?|cr[eè]mes?|mousse|pomades?|balms?|putty|soufflé)\b/],
-  ['liquid', /\b(liquids?|fluids?|serums?|drops|glosse?s?|ink|tints?)\b/],
+  ['cream', /\b(creams?|cr[eè]mes?|mousse|pomades?|balms?|putty|souffl[eé])(?!\w)/],
+  ['liquid', /\b(liquids?|fluids?|serums?|drops|gloss(es)?|ink|tints?)\b/],
 ];
 const FINISH_WORDS: readonly (readonly [finish: Finish, told: RegExp])[] = [
   ['shimmer', /\b(shimmer\w*|glitters?|metallic|sparkl\w+|pearl\w*|frost\w*)\b/],
-  ['dewy', /\b(dewy|glow(y|ing)?|radian\w+|luminous|glosse?s?)\b/],
+  ['dewy', /\b(dewy|glow(y|ing)?|radian\w+|luminous|gloss(es|y)?)\b/],
   ['matte', /\bmatt(e|ifying)?\b/],
   ['satin', /\bsatin\b/],
 ];
