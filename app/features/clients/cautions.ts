@@ -14,7 +14,7 @@ export function cautionsNoted(client: Noted, today: string = todayText()): reado
     sensitivities.length > 0 &&
       msg`Sensitive to ${sensitivities.map((one) => term(one)).join(', ')}. Check every list, patch test 24 to 48 hours before; the maker’s directions decide.`,
     minorInWords(today, client) ?? false,
-    ...heedsOf(consult, notes)
+    ...heedsOf(consult, notes, today)
       // Once noted among the features it is said as such.
       .filter(({ kind }) => kind !== 'lash extensions' || features.lashes !== 'extensions')
       .map(heedInWords),

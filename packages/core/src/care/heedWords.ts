@@ -384,7 +384,6 @@ export const LONG_AGO = oneOf(
   /half a year ago/,
   /as a (child|kid|teen\w*|baby)/,
   /in my (teens|twenties|thirties)/,
-  /19\d\d|20([01]\d|2[0-4])/,
 );
 export const STILL = oneOf(
   /still/,

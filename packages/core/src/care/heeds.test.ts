@@ -170,7 +170,7 @@ test.each(QUIET_SKIN)('nothing to mind in: %s', (said) => {
   expect(heedsOf({ conditions: said })).toEqual([]);
 });
 test.each(QUIET_TREATMENTS)('nothing was done in: %s', (said) => {
-  expect(heedsOf({ treatments: said })).toEqual([]);
+  expect(heedsOf({ treatments: said }, '', '2031-05-14')).toEqual([]);
 });
 
 test('every kind is met by a sentence above, and says whom to ask or what to leave alone', () => {
@@ -218,10 +218,10 @@ test('sentences beside it, order, capitals and apostrophes change nothing', () =
       fc.constantFrom('. ', '\n', '; ', '! '),
       ([said, ...expected], beside, at, written, joint) => {
         const sentences = [...beside.slice(0, at), written(said), ...beside.slice(at)];
-        expect(kinds(heedsOf({ treatments: sentences.join(joint) }))).toEqual(
+        expect(kinds(heedsOf({ treatments: sentences.join(joint) }, '', '2031-05-14'))).toEqual(
           expect.arrayContaining([...expected]),
         );
-        for (const heed of heedsOf({ conditions: sentences.join(joint) }))
+        for (const heed of heedsOf({ conditions: sentences.join(joint) }, '', '2031-05-14'))
           expect(beside.some((other) => heed.said.includes(other))).toBe(false);
       },
     ),
@@ -238,4 +238,19 @@ test('any text at all is read, and what is quoted stands in it', () => {
     }),
     { numRuns: 200 },
   );
+});
+
+test('a year is long ago from the second New Year on, by the day it is asked; without a day none is', () => {
+  const treated = (said: string, today?: string) => kinds(heedsOf({ treatments: said }, '', today));
+  expect(treated('filler in 2029', '2031-01-01')).toEqual([]);
+  expect(treated('filler in 2029', '2030-12-31')).toEqual(['injected']);
+  expect(treated('filler in 2030', '2031-12-31')).toEqual(['injected']);
+  expect(treated('filler in 2026', '2027-06-01')).toEqual(['injected']);
+  expect(treated('filler in 2026', '2028-06-01')).toEqual([]);
+  expect(treated('filler in 1998', '2031-01-01')).toEqual([]);
+  expect(treated('filler in 1998')).toEqual(['injected']);
+  expect(treated('filler every May since 2019', '2031-01-01')).toEqual(['injected']);
+  expect(kinds(heedsOf({ conditions: 'cold sores since 1998' }, '', '2031-01-01'))).toEqual([
+    'open or infected',
+  ]);
 });

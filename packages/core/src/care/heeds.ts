@@ -64,10 +64,12 @@ type Talk = Pick<Consult, 'usual' | 'conditions' | 'treatments'>;
 /**
  * What of a first talk, and of what else is noted, is to be minded before make-up is laid: sentences in which something
  * is named over which, or soon after which, nobody works without asking. What is denied, long over, or said of another
- * part of the body is not among them. A list of words, no finding: what it does not know is still to be read.
+ * part of the body is not among them. A list of words, no finding: what it does not know is still to be read. A year is long ago by
+ * `today`, YYYY-MM-DD; without it none is.
  */
-export function heedsOf(talk: Talk, notes = ''): Heed[] {
+export function heedsOf(talk: Talk, notes = '', today?: string): Heed[] {
   const found = new Map<HeedKind, string[]>();
+  const year = today === undefined ? null : Number(today.slice(0, 4));
   const texts: readonly (readonly [string | undefined, boolean])[] = [
     [talk.conditions, false],
     [talk.treatments, true],
@@ -76,7 +78,7 @@ export function heedsOf(talk: Talk, notes = ''): Heed[] {
   ];
   for (const [text, asked] of texts)
     for (const sentence of sentencesOf(text ?? ''))
-      for (const kind of kindsIn(sentence, asked)) {
+      for (const kind of kindsIn(sentence, asked, year)) {
         const said = found.get(kind) ?? [];
         if (!said.includes(sentence)) found.set(kind, [...said, sentence]);
       }
@@ -95,7 +97,7 @@ const sentencesOf = (text: string): string[] =>
     .map((sentence) => sentence.trim())
     .filter((sentence) => sentence !== '');
 
-function kindsIn(sentence: string, asked: boolean): Set<HeedKind> {
+function kindsIn(sentence: string, asked: boolean, year: number | null): Set<HeedKind> {
   const kinds = new Set<HeedKind>();
   const plain = sentence.toLowerCase().replace(/[’‘`]/g, "'").replace(SOUNDS_ALIKE, ' ');
   let denied = false;
@@ -109,7 +111,7 @@ function kindsIn(sentence: string, asked: boolean): Set<HeedKind> {
       rest = rest.replace(words, (match: string, ...told: unknown[]) => {
         const at = told.find((one) => typeof one === 'number') ?? 0;
         if (goesOn || isDenied(rest.slice(0, at))) denied = true;
-        else if (!isElsewhere(text, at) && !isOver(kind, text)) kinds.add(kind);
+        else if (!isElsewhere(text, at) && !isOver(kind, text, year)) kinds.add(kind);
         return ' '.repeat(match.length);
       });
     }
@@ -131,7 +133,10 @@ function isElsewhere(text: string, at: number): boolean {
   const own = text.slice(before < 0 ? 0 : before, after < 0 ? text.length : after);
   return ELSEWHERE.test(own) && !ON_THE_FACE.test(text);
 }
-const isOver = (kind: HeedKind, text: string): boolean =>
-  LONG_AGO.test(text) &&
+/** Whether a text names a year that was over a year ago when this one began. */
+const namesOldYear = (text: string, year: number): boolean =>
+  [...text.matchAll(/\b(19|20)\d\d\b/g)].some(([named]) => Number(named) <= year - 2);
+const isOver = (kind: HeedKind, text: string, year: number | null): boolean =>
+  (LONG_AGO.test(text) || (year !== null && namesOldYear(text, year))) &&
   !STILL.test(text) &&
   (PASSES.includes(kind) || (kind === 'open or infected' && !RETURNS.test(text)));

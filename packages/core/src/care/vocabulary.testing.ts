@@ -221,7 +221,7 @@ export const LONG_AGO_FORMS = told`
   three months ago | four months ago | five months ago | six months ago | seven months ago
   eight months ago | nine months ago | ten months ago | eleven months ago | twelve months ago
   half a year ago | as a child | as a kid | as a teen | as a teenx | as a baby | in my teens
-  in my twenties | in my thirties | 1933 | 2003 | 2013 | 2020`;
+  in my twenties | in my thirties`;
 
 /** It goes on, or was done again. */
 export const STILL_FORMS = told`
