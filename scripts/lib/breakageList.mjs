@@ -12,7 +12,11 @@ const sessions = topic(
 );
 const guard = topic('input', ['server', 'fitInput', 'requests'], 'server/src/http/fitInput.ts');
 const held = topic('held answers', ['server', 'heldAnswers', 'findClients'], 'server/src/http/readHeld.ts');
-const careAtServer = topic('care', ['server', 'kit.test', 'today.test'], 'server/src/kit/substitutions.ts');
+const careAtServer = topic(
+  'care',
+  ['server', 'kit.test', 'today.test', 'shares.test', 'lessons.test', 'compacts.test'],
+  'server/src/kit/substitutions.ts',
+);
 const care = topic('care', [
   'core',
   'care/',
@@ -20,6 +24,7 @@ const care = topic('care', [
   'shade/shade.test',
   'day/pack',
   'day/party',
+  'lesson/',
 ]);
 const told = topic('language', ['core', 'messages/'], 'packages/core/src/messages/msg.ts');
 const toldByServer = topic('language', ['server', 'language.test'], 'server/src/http/language.ts');
@@ -548,5 +553,47 @@ export const BREAKAGES = [
     'last.place !== next.place',
     'last.place === undefined',
     'packages/core/src/day/packParty.ts',
+  ),
+  care(
+    'what must not be met is taught for home',
+    'if (why) return `${productName(product)}: ${why}.`;',
+    '',
+    'packages/core/src/lesson/lesson.ts',
+  ),
+  care(
+    'mascara is handed over for lash extensions',
+    'if (extended) return msg`lash extensions are worn`;',
+    '',
+    'packages/core/src/shade/usable.ts',
+  ),
+  care(
+    'a new season fills a tin with what must not be met',
+    'barredBecause(product, role, after.client) === null ?',
+    'true ?',
+    'packages/core/src/lesson/seasons.ts',
+  ),
+  careAtServer(
+    'a shared chart minds what was noted then',
+    'share.cautions ? await chartNow(tx, written, services.clock()) : written',
+    'written',
+    'server/src/shares/routes.ts',
+  ),
+  careAtServer(
+    'a printed chart minds what was noted then',
+    'asked.cautions ? await chartNow(tx, written, now) : written',
+    'written',
+    'server/src/charts/routes.ts',
+  ),
+  careAtServer(
+    'a lesson that is out shows what was noted since',
+    'await chartNow(tx, await chartVersion(tx, link.chart_id, version), services.clock()),',
+    'await chartVersion(tx, link.chart_id, version),',
+    'server/src/lessons/routes.ts',
+  ),
+  careAtServer(
+    'a compact is kept with what must not be met',
+    'if (wrongPan)',
+    'if (false)',
+    'server/src/lessons/compacts.ts',
   ),
 ];

@@ -36,6 +36,35 @@ test('cautions are shown only when it was chosen', async () => {
   expect(text.includes('Mind:')).toBe(chart.client.sensitivities.length > 0);
 });
 
+test('where cautions are shown they are those noted by now, of a chart that was written before', async () => {
+  const [shown, hidden] = [await share({ cautions: true }), await share()];
+  const note = (sensitivities: readonly string[]) =>
+    inStudio(server.db, demo.studio.id, (tx) =>
+      tx
+        .updateTable('clients')
+        .set({ sensitivities: JSON.stringify(sensitivities) })
+        .where('id', '=', person.id)
+        .execute(),
+    );
+  await note([...person.sensitivities, 'colophony']);
+  const printed = async (cautions: 'yes' | 'no'): Promise<string> => {
+    const { body } = await shown.artist
+      .get(`/api/charts/${chart.id}/print?as=svg&version=${chart.version}&cautions=${cautions}`)
+      .buffer(true)
+      .expect(200);
+    return (body as Buffer).toString();
+  };
+  try {
+    expect((await server.agent().get(shown.path).expect(200)).text).toMatch(/Mind: .*colophony/);
+    expect((await server.agent().get(hidden.path).expect(200)).text).not.toContain('colophony');
+    expect(await printed('yes')).toMatch(/Mind: .*colophony/);
+    expect(await printed('no')).not.toContain('colophony');
+  } finally {
+    await note(person.sensitivities);
+  }
+  expect((await server.agent().get(shown.path).expect(200)).text).not.toContain('colophony');
+});
+
 test('it ends by itself, and at once when it is taken back; both look like a link that never was', async () => {
   const { path, artist, made } = await share({ days: 1 });
   now = new Date(`${TODAY}T07:59:59Z`);

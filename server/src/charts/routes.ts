@@ -20,6 +20,7 @@ import type { Caller } from '../http/caller';
 import { readHeld } from '../http/readHeld';
 import { read, write, type Services } from '../http/register';
 import { settleStep } from '../kit/ledger';
+import { chartNow } from '../care/chartNow';
 import { announce } from './live';
 import { eventRow } from './events';
 import { chartAnswer, insertVersion, newestVersion } from './queries';
@@ -35,9 +36,11 @@ export function registerCharts(services: Services): void {
     return { body: writeChart(chart), file: `chart-${chart.id}-v${chart.version}.json` };
   });
 
-  read(services, 'printChart', async ({ tx, params, query }) => {
+  read(services, 'printChart', async ({ tx, params, query, now }) => {
     const asked = printAsked(query);
-    const { chart } = await chartAnswer(tx, params.id, versionAsked(query.version));
+    const { chart: written } = await chartAnswer(tx, params.id, versionAsked(query.version));
+    // What is to be minded is what is noted now, of whichever version.
+    const chart = asked.cautions ? await chartNow(tx, written, now) : written;
     return {
       body: await services.print({ kind: 'chart', chart, ...asked }),
       file: `chart-${chart.id}-v${chart.version}.${asked.as}`,

@@ -1,5 +1,6 @@
 import { chartSheet, sheetSvg } from '@toile/core';
 import { type ShareAnswer } from '@toile/contract';
+import { chartNow } from '../care/chartNow';
 import { chartVersion } from '../charts/queries';
 import { hashOfSecret } from '../db/secrets';
 import { registerLinkedPage } from './linkedPage';
@@ -66,7 +67,10 @@ export function registerShares(services: Services): void {
     '/s',
     (tx, hash) => tx.selectFrom('shares').selectAll().where('secret_hash', '=', hash).executeTakeFirst(),
     async (tx, share) => {
-      const sheet = chartSheet(await chartVersion(tx, share.chart_id, share.version), {
+      const written = await chartVersion(tx, share.chart_id, share.version);
+      // Whoever works by it minds what is noted now, not only what was when it was written.
+      const chart = share.cautions ? await chartNow(tx, written, services.clock()) : written;
+      const sheet = chartSheet(chart, {
         paper: 'phone',
         colour: true,
         cautions: share.cautions,
