@@ -44,15 +44,18 @@ function exportsOf(file) {
   return found;
 }
 
-/** Changes whenever something is exported from elsewhere than before: what was rewritten by it is then stale. */
+/**
+ * Changes whenever something is exported from elsewhere than before: what was rewritten by it is then stale.
+ */
 function directImportsVersion() {
   const all = [...Object.values(ENTRIES), ui].map((file) => [...exportsOf(file)]);
   return createHash('sha256').update(JSON.stringify(all)).digest('hex');
 }
 
 /**
- * Babel plugin: takes what is imported from a package's front door, from a topic's or from the app's own parts, straight from the file that
- * defines it, so that a page fetches what it uses and not the whole of core. The bundler does not shake trees.
+ * Babel plugin: takes what is imported from a package's front door, from a topic's or from the app's own
+ * parts, straight from the file that defines it, so that a page fetches what it uses and not the whole of
+ * core. The bundler does not shake trees.
  */
 function directImports({ types: t }) {
   return {

@@ -10,7 +10,8 @@ const { resolveRequest } = config.resolver;
 config.resolver.resolveRequest = (context, name, platform) => {
   if (platform === 'web' && LEFT_OUT.has(name)) return { type: 'empty' };
   const resolve = resolveRequest ?? context.resolveRequest;
-  // Its modules export a function called Object, which Metro's own `Object.defineProperty` then meets: take the CommonJS build.
+  // Its modules export a function called Object, which Metro's own `Object.defineProperty` then meets: take
+  // the CommonJS build.
   if (name.startsWith('@sinclair/typebox') || context.originModulePath.includes('/@sinclair/typebox/'))
     return resolve({ ...context, isESMImport: false }, name, platform);
   return resolve(context, name, platform);
@@ -34,7 +35,8 @@ if (api) {
   };
 }
 
-// A module is run when something of it is first used, not when it is fetched: a phone runs what its page needs.
+// A module is run when something of it is first used, not when it is fetched: a phone runs what its page
+// needs.
 const { getTransformOptions } = config.transformer;
 config.transformer.getTransformOptions = async (...asked) => {
   const options = await getTransformOptions(...asked);

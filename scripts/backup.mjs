@@ -1,5 +1,5 @@
-// npm run backup [-- --to FOLDER]: every studio of one's own installation as a zip. npm run restore -- --from FILE: a
-// studio out of a zip. With --demo: of the demo's database instead.
+// npm run backup [-- --to FOLDER]: every studio of one's own installation as a zip. npm run restore -- --from
+// FILE: a studio out of a zip. With --demo: of the demo's database instead.
 import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { backupDir } from './lib/paths.mjs';

@@ -1,6 +1,7 @@
 // npm run breakages [-- word]: puts small breakages into the code, one at a time, and says which the tests
 // notice. What must hold whatever happens (outbox, idempotency, ledger, sessions, row security) is tried here
-// by hand-made ones, where a mutation tool knows too little. --check only looks whether each still has its place.
+// by hand-made ones, where a mutation tool knows too little. --check only looks whether each still has its
+// place.
 import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { BREAKAGES } from './lib/breakageList.mjs';

@@ -1,6 +1,7 @@
-// npm run drill [-- --kills 100]: nginx, two servers, pgbouncer, a primary and a standby that has each commit before it is told,
-// all on loopback; callers write without a pause while one part after another is killed. Says what was acknowledged, lost and
-// doubled, and the longest any caller was refused. Ends what it started, and removes what it made.
+// npm run drill [-- --kills 100]: nginx, two servers, pgbouncer, a primary and a standby that has each commit
+// before it is told, all on loopback; callers write without a pause while one part after another is killed.
+// Says what was acknowledged, lost and doubled, and the longest any caller was refused. Ends what it started,
+// and removes what it made.
 import { rmSync } from 'node:fs';
 import { pooler, proxy } from './drill/before.mjs';
 import { endedBy } from './drill/ending.mjs';

@@ -1,6 +1,7 @@
-// npm run drill:failover [-- --kills 5]: as the drill, with who is the primary decided by Patroni over etcd and the pooler kept at
-// it, all by the files of deploy/, and nginx with TLS. The server of the primary dies, its whole machine goes, etcd goes, the
-// primary is handed over, while callers write. Ends what it started, and removes what it made.
+// npm run drill:failover [-- --kills 5]: as the drill, with who is the primary decided by Patroni over etcd
+// and the pooler kept at it, all by the files of deploy/, and nginx with TLS. The server of the primary dies,
+// its whole machine goes, etcd goes, the primary is handed over, while callers write. Ends what it started,
+// and removes what it made.
 import { rmSync } from 'node:fs';
 import { pooler, proxy } from './drill/before.mjs';
 import { endedBy } from './drill/ending.mjs';

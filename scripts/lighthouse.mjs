@@ -1,5 +1,6 @@
-// npm run lighthouse: how a phone's first visit is marked on the door, Today and a chart; medians of three. Lighthouse brings
-// two hundred packages nothing else needs, so it is fetched when this is first run, into .toile.
+// npm run lighthouse: how a phone's first visit is marked on the door, Today and a chart; medians of three.
+// Lighthouse brings two hundred packages nothing else needs, so it is fetched when this is first run, into
+// .toile.
 import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import os from 'node:os';

@@ -1,8 +1,8 @@
 // npm run mutate -- <topic> [...]: mutation testing of core's topics, or `contract`, `app` (view-models and
 // outbox). Without a topic: all. A topic is judged by its own tests alone: what only another topic's tests
-// would notice counts as missed. npm run mutate -- --changed: what differs from main's last commit. --lines 60: so many
-// lines of each topic, drawn by chance (--seed 2: others), where the whole would take hours. Writes
-// .toile/mutation/<topic>.json and prints score and survivors.
+// would notice counts as missed. npm run mutate -- --changed: what differs from main's last commit. --lines
+// 60: so many lines of each topic, drawn by chance (--seed 2: others), where the whole would take hours.
+// Writes .toile/mutation/<topic>.json and prints score and survivors.
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { plain } from '../jest.config.mjs';

@@ -1,6 +1,7 @@
-// npm run drill:restore: a base backup is made by the scripts of deploy/ while callers write, everything is lost with the
-// machine, and the database is made again from what was kept: to the end, and to the moment before a mistake. Says what was
-// acknowledged, what is there again, and how long it took. Ends what it started, and removes what it made.
+// npm run drill:restore: a base backup is made by the scripts of deploy/ while callers write, everything is
+// lost with the machine, and the database is made again from what was kept: to the end, and to the moment
+// before a mistake. Says what was acknowledged, what is there again, and how long it took. Ends what it
+// started, and removes what it made.
 import { randomBytes } from 'node:crypto';
 import { chmodSync, copyFileSync, readdirSync, rmSync } from 'node:fs';
 import path from 'node:path';

@@ -1,5 +1,6 @@
 // npm start: installs what is missing, starts the database, builds, loads the demo, serves, and stops
-// cleanly. npm start -- --own: the same with an empty installation of one's own, in a database of its own. npm run dev (--dev): the same with the app and the server reloading as files change.
+// cleanly. npm start -- --own: the same with an empty installation of one's own, in a database of its own.
+// npm run dev (--dev): the same with the app and the server reloading as files change.
 import path from 'node:path';
 import { backupDir, root } from './lib/paths.mjs';
 import { ensureBuilt, ensureDebian, ensurePackages, POSTGRES } from './lib/setup.mjs';

@@ -1,6 +1,7 @@
-// npm test: everything CI runs, in order, ending in one line. npm run check (--quick): the inner loop, without server
-// and browser, of what changed: tools remember what they looked at last time (in .toile/checked, never asked by npm
-// test), and tests are those that a change since main's last commit can touch.
+// npm test: everything CI runs, in order, ending in one line. npm run check (--quick): the inner loop,
+// without server and browser, of what changed: tools remember what they looked at last time (in
+// .toile/checked, never asked by npm test), and tests are those that a change since main's last commit can
+// touch.
 import { readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { stateDir } from './lib/paths.mjs';
@@ -14,7 +15,10 @@ const remembered = path.join(stateDir, 'checked');
 /** Arguments only of the inner loop. */
 const ifQuick = (...args) => (quick ? args : []);
 
-/** Stages that do not wait for each other, two at a time; what each printed comes when it has ended, in one piece. */
+/**
+ * Stages that do not wait for each other, two at a time; what each printed comes when it has ended, in one
+ * piece.
+ */
 async function stages(list) {
   const waiting = [...list];
   const next = async () => {
@@ -36,7 +40,10 @@ async function heard(child) {
   return { code, printed: printed.replace(/^npm warn .*\n?/gm, '').trim() };
 }
 
-/** Jest, its counts taken from its own report; a run that breaks before reporting counts as one failure. Gives what failed, by file. */
+/**
+ * Jest, its counts taken from its own report; a run that breaks before reporting counts as one failure. Gives
+ * what failed, by file.
+ */
 async function jest(name, projects, { env = {}, workers = 2, files = [] } = {}) {
   console.log(`\n== ${name}`);
   const report = path.join(stateDir, 'jest.json');
@@ -87,12 +94,16 @@ function failureOf({ name, assertionResults }) {
   };
 }
 
-/** Files of interface tests that may be tried a second time: where more fail it is not the machine that was busy. */
+/**
+ * Files of interface tests that may be tried a second time: where more fail it is not the machine that was
+ * busy.
+ */
 const MOST_TRIED_AGAIN = 3;
 
 /**
- * The interface's tests. What fails on a busy machine is tried once more, its whole file in studios set up anew: a test
- * that was half done has changed what it began from. What failed first stays printed, and is named.
+ * The interface's tests. What fails on a busy machine is tried once more, its whole file in studios set up
+ * anew: a test that was half done has changed what it began from. What failed first stays printed, and is
+ * named.
  */
 async function interfaceTests(cluster) {
   const first = await inNewStudios(cluster, []);

@@ -11,8 +11,8 @@ import {
   TrialFileSchema,
 } from '../packages/core/src/index';
 
-// Writes what is made from code and kept as files: the published JSON Schemas, from the types the code itself checks
-// with, and the looks that ship with an own studio. --check only compares.
+// Writes what is made from code and kept as files: the published JSON Schemas, from the types the code itself
+// checks with, and the looks that ship with an own studio. --check only compares.
 const root = path.resolve(import.meta.dirname ?? path.dirname(new URL(import.meta.url).pathname), '..');
 const schemas: readonly (readonly [string, string, TSchema])[] = [
   ['toile.chart-1.schema.json', 'Toile face chart, version 1', ChartV1Schema],

@@ -41,7 +41,8 @@ export default function Layout() {
     <ThemeProvider>
       {(theme) => (
         <TamaguiProvider config={config} defaultTheme="light">
-          {/* A theme of its own inside: it changes without anything below being made anew, so that nothing typed is lost. */}
+          {/* A theme of its own inside: it changes without anything below being made anew, so that nothing
+              typed is lost. */}
           <Theme name={theme}>
             <SWRConfig value={READING}>
               <View flex={1} height="100%" backgroundColor="$background">

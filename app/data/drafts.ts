@@ -22,7 +22,9 @@ export function dropDraft(name: string): void {
   globalThis.localStorage?.removeItem(key(name));
 }
 
-/** What is typed into forms is its writer's own: kept under their address, and gone when someone else comes. */
+/**
+ * What is typed into forms is its writer's own: kept under their address, and gone when someone else comes.
+ */
 const FORMS = 'toile.draft.form.';
 let writer = '';
 
@@ -45,7 +47,9 @@ function dropForms(which: (name: string) => boolean): void {
 /** A form's draft, by the form and what it is about. */
 export const formDraft = (name: string): string => `form.${writer}.${name}`;
 
-/** The revision a form's draft began from, where its name ends in one: the newest that waits here, or null. */
+/**
+ * The revision a form's draft began from, where its name ends in one: the newest that waits here, or null.
+ */
 export function draftedRevision(name: string): number | null {
   const start = key(`${formDraft(name)} `);
   const found = Object.keys(globalThis.localStorage ?? {})

@@ -1,13 +1,22 @@
-/** What app/offline/page/askEarly.ts asked for, by its address; where it was answered well before the scripts were there, what it said. */
+/**
+ * What app/offline/page/askEarly.ts asked for, by its address; where it was answered well before the scripts
+ * were there, what it said.
+ */
 type Early = { readonly response: Promise<Response>; readonly data?: unknown };
 declare global {
   var toileEarly: Record<string, Early> | undefined;
 }
 
-/** After this long nothing that was asked early is taken any more: it may be otherwise by now, ms since the page began. */
+/**
+ * After this long nothing that was asked early is taken any more: it may be otherwise by now, ms since the
+ * page began.
+ */
 const FRESH_MS = 15_000;
 
-/** The answer to an address that was asked for before the scripts were there, once; undefined where it is to be asked for now. */
+/**
+ * The answer to an address that was asked for before the scripts were there, once; undefined where it is to
+ * be asked for now.
+ */
 export function takeEarly(address: string): Promise<Response> | undefined {
   const early = globalThis.toileEarly?.[address];
   if (!early) return undefined;

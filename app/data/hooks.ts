@@ -107,7 +107,9 @@ export const usePartyFollowed = (partyId: string): void =>
     pathTo('partyLog', { id: partyId }),
   ]);
 
-/** Asks for what it is about again whenever a line says that something has changed, and when it is open again. */
+/**
+ * Asks for what it is about again whenever a line says that something has changed, and when it is open again.
+ */
 function useLine(address: string, about: readonly string[]): void {
   const { mutate } = useSWRConfig();
   const asked = about.join(' ');

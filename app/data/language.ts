@@ -29,8 +29,8 @@ export function useLanguage(): void {
 /** The cache of what was read, as the service worker names it: it holds sentences. */
 const READ = 'toile-read';
 /**
- * Keeps a choice and begins the page anew in it: what is drawn, held and computed has words everywhere. In a cookie, so that
- * the server knows it of a file and of a page behind a link too.
+ * Keeps a choice and begins the page anew in it: what is drawn, held and computed has words everywhere. In a
+ * cookie, so that the server knows it of a file and of a page behind a link too.
  */
 export async function chooseLanguage(language: Language): Promise<void> {
   document.cookie = `${LANGUAGE_COOKIE}=${language}; path=/; max-age=${YEAR_SECONDS}; samesite=lax`;

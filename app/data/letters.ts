@@ -4,7 +4,10 @@ import { readDraft, writeDraft, formDraft } from './drafts';
 /** A letter that would be sent if mail left from here. */
 export type Letter = { readonly id: string; readonly at: string; readonly mail: Mail };
 
-/** Kept with the forms of whoever is signed in: a link in a letter is nobody else's to read, and goes at sign-out. */
+/**
+ * Kept with the forms of whoever is signed in: a link in a letter is nobody else's to read, and goes at
+ * sign-out.
+ */
 const name = (): string => formDraft('letters');
 /** Letters kept on a device; the oldest go. */
 const MOST = 50;

@@ -39,7 +39,8 @@ export type PracticeOutgoing = Recorded & {
   readonly input: PracticeTold;
 };
 /**
- * Something on its way to the studio; `account` is the email it was recorded under, and is sent under no other.
+ * Something on its way to the studio; `account` is the email it was recorded under, and is sent under no
+ * other.
  */
 export type Outgoing = ChairOutgoing | PartyOutgoing | TrialOutgoing | PracticeOutgoing;
 /** What the studio would never take, with why. */

@@ -22,8 +22,9 @@ const nameOf = (clientId: string, id: string): string => `${clientId}/${id}`;
 const TRACING = 'tracing';
 
 /**
- * Photographs are kept on this device, with the client's consent: sent only to a studio that says it keeps them, gone when the client is erased
- * or whoever is signed in signs out. What keeps or reads one rejects when the device will not have it.
+ * Photographs are kept on this device, with the client's consent: sent only to a studio that says it keeps
+ * them, gone when the client is erased or whoever is signed in signs out. What keeps or reads one rejects
+ * when the device will not have it.
  */
 export const keepPhoto = async (photo: Photo): Promise<void> =>
   set(nameOf(photo.clientId, photo.id), photo, photos());
@@ -53,7 +54,10 @@ export const tracingOf = async (clientId: string): Promise<Blob | undefined> =>
 export const dropTracing = async (clientId: string): Promise<void> =>
   del(nameOf(clientId, TRACING), photos());
 
-/** Drops what is named so; a device that keeps nothing has nothing to drop, and holds up neither erasing nor signing in or out. */
+/**
+ * Drops what is named so; a device that keeps nothing has nothing to drop, and holds up neither erasing nor
+ * signing in or out.
+ */
 async function dropNamed(which: (name: string) => boolean): Promise<void> {
   try {
     const names = await keys<string>(photos());
@@ -67,7 +71,9 @@ async function dropNamed(which: (name: string) => boolean): Promise<void> {
 export const dropPhotosOf = (clientId: string): Promise<void> =>
   dropNamed((name) => name.startsWith(`${clientId}/`));
 
-/** Called wherever it is known what a client says of photographs: what was kept here goes with the consent. */
+/**
+ * Called wherever it is known what a client says of photographs: what was kept here goes with the consent.
+ */
 export const dropIfRefused = async (clientId: string, photos: Consult['photos']): Promise<void> => {
   if (photos === 'none') await dropPhotosOf(clientId);
 };
@@ -78,7 +84,9 @@ export const dropPhotos = (): Promise<void> => dropNamed(() => true);
 const OWNER = 'owner';
 let owners: UseStore | null = null;
 
-/** Called when somebody signs in: photographs of anybody else who was signed in on this device are dropped. */
+/**
+ * Called when somebody signs in: photographs of anybody else who was signed in on this device are dropped.
+ */
 export async function photosBelongTo(email: string): Promise<void> {
   try {
     owners ??= createStore('toile-photos-of', 'owner');

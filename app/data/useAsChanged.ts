@@ -5,7 +5,10 @@ import { toldOf, WELL, type Told } from './useSaving';
 type AsChangedOptions<A, V> = {
   /** As the server has it, as far as is known here. */
   readonly newest: A;
-  /** Its revision: it only grows. The same for all where there is none: then `send` ends when `newest` says it. */
+  /**
+   * Its revision: it only grows. The same for all where there is none: then `send` ends when `newest` says
+   * it.
+   */
   readonly stampOf: (answer: A) => number;
   readonly valueOf: (answer: A) => V;
   /** Keeps a value on top of what it changes. */
@@ -30,9 +33,10 @@ type Queue<A, V> = {
 };
 
 /**
- * Something that is kept as it is changed, without a button to save. A change shows at once; while one is on its way
- * the next waits for its turn, and of several that wait only the newest is sent, on the revision the one before made.
- * One that is refused takes with it what was changed on top of it: nothing goes over what somebody else kept.
+ * Something that is kept as it is changed, without a button to save. A change shows at once; while one is on
+ * its way the next waits for its turn, and of several that wait only the newest is sent, on the revision the
+ * one before made. One that is refused takes with it what was changed on top of it: nothing goes over what
+ * somebody else kept.
  */
 export function useAsChanged<A, V>({
   newest,

@@ -9,7 +9,9 @@ type BegunOptions<A, W> = {
   readonly workOf: (answer: A) => W;
   /** Whether the work says nothing but what it began from. */
   readonly same: (work: W, answer: A) => boolean;
-  /** Work that went on while it was being kept, on top of what that gave; the same work where nothing is said. */
+  /**
+   * Work that went on while it was being kept, on top of what that gave; the same work where nothing is said.
+   */
   readonly onto?: (work: W, kept: A) => W;
   /** Work that waited on the device, with what it began from; looked for once. */
   readonly waiting?: () => { readonly begun: A; readonly work: W } | null;
@@ -29,9 +31,9 @@ export type Begun<A, W> = {
 };
 
 /**
- * Work on something saved that others may save as well. While nothing was changed here it follows what they save; once
- * something was it stays on what it began from, so that no answer from the server takes anything away, and `behind`
- * says that there is a choice to make.
+ * Work on something saved that others may save as well. While nothing was changed here it follows what they
+ * save; once something was it stays on what it began from, so that no answer from the server takes anything
+ * away, and `behind` says that there is a choice to make.
  */
 export function useBegun<A, W>({
   newest,

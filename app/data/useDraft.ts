@@ -15,7 +15,10 @@ export type FormDraft = {
 const over = <T>(initial: T, kept: T | null): T =>
   kept !== null && typeof initial === 'object' ? { ...initial, ...kept } : (kept ?? initial);
 
-/** What is typed into a form, kept on the device until it is saved; `name` says which form and what it is about. */
+/**
+ * What is typed into a form, kept on the device until it is saved; `name` says which form and what it is
+ * about.
+ */
 export function useDraft<T>(
   name: string,
   initial: () => T,
@@ -45,7 +48,10 @@ export function useDraft<T>(
   };
 }
 
-/** The same for a form of react-hook-form: what is typed into it is kept, and taken up when it is opened again. */
+/**
+ * The same for a form of react-hook-form: what is typed into it is kept, and taken up when it is opened
+ * again.
+ */
 export function useFormDraft<F extends FieldValues>(
   name: string,
   { reset, watch, getValues, formState }: UseFormReturn<F>,

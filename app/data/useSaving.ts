@@ -19,8 +19,8 @@ export type Told = Pick<Saving, 'failure' | 'errors'>;
 export const WELL: Told = { failure: null, errors: {} };
 
 /**
- * One way of saving for every form and button: busy meanwhile, fields that are wrong told beside them, anything
- * else in words. `unknown` is said where nobody knows why.
+ * One way of saving for every form and button: busy meanwhile, fields that are wrong told beside them,
+ * anything else in words. `unknown` is said where nobody knows why.
  */
 export function useSaving(unknown = msg`Something went wrong. Try again.`): Saving {
   const [busy, setBusy] = useState(false);

@@ -18,8 +18,8 @@ export type Sending<T extends Outgoing> = {
 };
 
 /**
- * What this device has told of one thing and the studio has not answered with yet. Once all of it has arrived the thing is asked
- * for again; what arrived is shown until the answer, `known`, holds it.
+ * What this device has told of one thing and the studio has not answered with yet. Once all of it has arrived
+ * the thing is asked for again; what arrived is shown until the answer, `known`, holds it.
  */
 export function useSending<T extends Outgoing>(
   own: (item: Outgoing) => item is T,

@@ -167,7 +167,8 @@ describe('chart', () => {
     const layers = layersOf(client, stepsOfVariant(chart.steps, null), id(2));
     expect(layers.map((l) => l.emphasis)).toEqual(['faint', 'lit', 'faint']);
     expect(layers[0]!.colour).toMatch(/^#[0-9a-f]{6}$/);
-    // Without a product it is drawn as it is asked for on this skin; in the kind's own colour where none is read.
+    // Without a product it is drawn as it is asked for on this skin; in the kind's own colour where none is
+    // read.
     expect(layers[1]!.colour).toMatch(/^#[0-9a-f]{6}$/);
     const unread = { ...chart.client, skin: {} };
     const nothingAsked = stepsOfVariant(chart.steps, null).map((s) => ({ ...s, shade: null }));

@@ -1,6 +1,6 @@
 /**
- * Every screen that draws a face, computes or fills in a form: fetched as one, while the day is being read. The door, Today
- * and the lists of clients and parties do without.
+ * Every screen that draws a face, computes or fills in a form: fetched as one, while the day is being read.
+ * The door, Today and the lists of clients and parties do without.
  */
 export { ChairScreen } from './chair/ChairScreen';
 export { ChartScreen } from './chart/ChartScreen';

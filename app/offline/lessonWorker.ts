@@ -8,8 +8,8 @@ const OPENED = 'toile-lessons';
 const ENDS = 'toile-ends';
 
 /**
- * A lesson as it is now; without a network as it was when it was last opened, as long as its link lasts. What has ended or was taken
- * back is forgotten as soon as the network says so.
+ * A lesson as it is now; without a network as it was when it was last opened, as long as its link lasts. What
+ * has ended or was taken back is forgotten as soon as the network says so.
  */
 async function lesson(request: Request): Promise<Response> {
   const opened = await caches.open(OPENED);

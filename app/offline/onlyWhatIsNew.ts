@@ -2,8 +2,9 @@ type Asked = { readonly request: Request };
 type Answered = Asked & { readonly response: Response };
 
 /**
- * What is held already is not fetched again: its tag goes along, and where nothing has changed (304) the answer held is
- * the answer. Only weak tags are of a whole answer; a strong one is the revision of what would be edited.
+ * What is held already is not fetched again: its tag goes along, and where nothing has changed (304) the
+ * answer held is the answer. Only weak tags are of a whole answer; a strong one is the revision of what would
+ * be edited.
  */
 export const onlyWhatIsNew = (held: (address: string) => Promise<Response | undefined>) => ({
   requestWillFetch: async ({ request }: Asked): Promise<Request> => {

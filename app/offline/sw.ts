@@ -18,7 +18,9 @@ declare const BUILT_FILES: PrecacheEntry[];
 const READ = 'toile-read';
 /** After this long without an answer what was read before is shown, seconds. */
 const PATIENCE_SECONDS = 4;
-/** One client by the id: gone only when erased, and then lists and days that were read before name them too. */
+/**
+ * One client by the id: gone only when erased, and then lists and days that were read before name them too.
+ */
 const ONE_CLIENT = /^\/api\/clients\/[0-9a-f-]{36}$/;
 
 /** What the studio no longer has is not shown from before either, when there is no network later. */

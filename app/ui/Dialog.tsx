@@ -6,8 +6,8 @@ import { Heading } from './Text';
 import { useColours } from './theme';
 
 /**
- * A question in front of everything else, by the browser's own modal dialog: drawn above any scroller, the focus is
- * kept in it and goes back to what opened it. Escape or the ground behind it closes.
+ * A question in front of everything else, by the browser's own modal dialog: drawn above any scroller, the
+ * focus is kept in it and goes back to what opened it. Escape or the ground behind it closes.
  */
 export function Dialog({
   title,

@@ -20,7 +20,10 @@ type LineGraphProps = {
   readonly labels?: readonly string[];
 };
 
-/** Values in order as a line. It says nothing to whoever cannot see it: the same stands in words or a table beside it. */
+/**
+ * Values in order as a line. It says nothing to whoever cannot see it: the same stands in words or a table
+ * beside it.
+ */
 export function LineGraph({ values, band, most, sections, height, labels }: LineGraphProps) {
   const c = useColours();
   const [width, setWidth] = useState(0);

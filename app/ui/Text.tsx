@@ -1,7 +1,7 @@
 import { styled, Text as TamaguiText } from '@tamagui/core';
 
-// The level of headings that say none themselves, right below a page's own; spread, since the type of what is styled has
-// no room for it.
+// The level of headings that say none themselves, right below a page's own; spread, since the type of what is
+// styled has no room for it.
 const SECOND = { 'aria-level': 2 } as const;
 
 /** Running text. */

@@ -19,8 +19,8 @@ type VirtualListProps = {
 const offsets = new Map<string, number>();
 
 /**
- * A list of any length with a scroller of its own, of which only what is in view is drawn; come back to, it is where it
- * was left.
+ * A list of any length with a scroller of its own, of which only what is in view is drawn; come back to, it
+ * is where it was left.
  */
 export function VirtualList({
   label,
@@ -35,7 +35,8 @@ export function VirtualList({
   const list = useRef<HTMLDivElement>(null);
   const [above, setAbove] = useState(0);
   useLayoutEffect(() => setAbove(list.current?.offsetTop ?? 0), [header, heading]);
-  // What it gives is asked anew at each drawing and kept nowhere: the compiler's warning does not meet this use.
+  // What it gives is asked anew at each drawing and kept nowhere: the compiler's warning does not meet this
+  // use.
   // eslint-disable-next-line react-hooks/incompatible-library
   const rows = useVirtualizer({
     count,

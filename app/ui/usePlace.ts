@@ -5,8 +5,8 @@ import { msg } from '@toile/core';
 let firstPlace = true;
 
 /**
- * What a place does on arrival: names the page, and takes the focus to its heading, so that whoever goes by ear or keys
- * is where they went. Not on the first load, and not where a field has taken the focus already.
+ * What a place does on arrival: names the page, and takes the focus to its heading, so that whoever goes by
+ * ear or keys is where they went. Not on the first load, and not where a field has taken the focus already.
  */
 export function usePlace(title: string): RefObject<View | null> {
   const heading = useRef<View>(null);

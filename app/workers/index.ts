@@ -6,7 +6,9 @@ import type { planJobs } from './planJobs';
 import type { shadeJobs } from './shadeJobs';
 import { workerFor } from './rpc';
 
-/** Built by scripts/lib/workers.mjs: what they share is fetched once. Each is told its language by its name. */
+/**
+ * Built by scripts/lib/workers.mjs: what they share is fetched once. Each is told its language by its name.
+ */
 const started = (name: 'fit' | 'shade' | 'paint' | 'plan' | 'photo'): Worker =>
   new Worker(`/workers/${name}.worker.js`, { type: 'module', name: chosenLanguage() });
 

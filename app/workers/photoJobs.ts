@@ -86,7 +86,9 @@ export const photoJobs = {
         : [];
     });
   },
-  /** As the studio keeps it: no larger than it keeps them, without what the camera wrote about place and time. */
+  /**
+   * As the studio keeps it: no larger than it keeps them, without what the camera wrote about place and time.
+   */
   forStudio: async ({
     blob,
     taps,

@@ -99,7 +99,8 @@ export const planJobs = {
   /** What one more pair of hands would buy, each as it is found. */
   oneMore: ({ day, timetable, own }: ByOwn, progress: Progress<Helped>): Helped => {
     const { known: _known, ...stays } = ownMinutes(own.plan, own.timed);
-    // Held against the day made as calm as it gets without them: nobody is hired for what an earlier start buys.
+    // Held against the day made as calm as it gets without them: nobody is hired for what an earlier start
+    // buys.
     const without = calmDay(day, timetable, { lateWorth: CALM, ...stays }).after.all;
     const found: Helper[] = [];
     progress(1 / 3, { without, helpers: [] });

@@ -1,7 +1,10 @@
 import { speak } from '@toile/languages/speak';
 import { interning } from './intern';
 
-/** Work a worker can be asked for, by name; the second argument is told how far it is, 0 to 1, and the best so far. */
+/**
+ * Work a worker can be asked for, by name; the second argument is told how far it is, 0 to 1, and the best so
+ * far.
+ */
 type Progress = (share: number, soFar?: unknown) => void;
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- any job's own types; each caller sees them exactly
 export type Jobs = Readonly<Record<string, (request: any, progress: Progress) => unknown>>;

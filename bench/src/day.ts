@@ -24,8 +24,8 @@ function solverWords({ objective, status, broken }: Solved): string {
 }
 
 /**
- * Who is to be ready first is begun first, by whoever is free soonest: as it is done on paper. A task with nobody
- * in time is given to who is free soonest all the same.
+ * Who is to be ready first is begun first, by whoever is free soonest: as it is done on paper. A task with
+ * nobody in time is given to who is free soonest all the same.
  */
 function firstCome(day: PartyDay): Pick<DayAnswer, 'ways' | 'visits'> {
   const ways: Record<string, string> = {};
@@ -72,7 +72,10 @@ function fits(day: PartyDay, ways: Record<string, string>, visits: readonly Visi
   );
 }
 
-/** Timetables of mornings beside the best known, first come, first served, and a general solver given the same time. */
+/**
+ * Timetables of mornings beside the best known, first come, first served, and a general solver given the same
+ * time.
+ */
 export async function dayRows(): Promise<Row[]> {
   const rows: Row[] = [];
   for (const { day, best } of MORNINGS) {

@@ -18,7 +18,10 @@ const CELLS = 35;
 const SIDE_SD = 0.5;
 const LOOK_SD = 0.7;
 
-/** How often something is said of two that are alike, in a hundred studios, beside what is done by habit; seeded. */
+/**
+ * How often something is said of two that are alike, in a hundred studios, beside what is done by habit;
+ * seeded.
+ */
 export function evidenceRows(): Row[] {
   const random = seededRandom(15);
   const runs = Array.from({ length: RUNS }, (_, i) => studio(random, i));
@@ -53,7 +56,10 @@ const row = (what: string, ours: number, peer: string, theirs: number): Row => (
   ratio: ours === 0 ? '' : `${(theirs / ours).toFixed(1)} x`,
 });
 
-/** A studio's trials of two that are alike: sides drawn as the server draws them, a hand with a habit of its own. */
+/**
+ * A studio's trials of two that are alike: sides drawn as the server draws them, a hand with a habit of its
+ * own.
+ */
 function studio(random: () => number, name: number): Outcome[] {
   const habit = 0.5 * standardNormal(random);
   const sides: Side[] = [];

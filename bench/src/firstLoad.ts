@@ -16,7 +16,10 @@ const EMPTY = path.join(root, '.toile/empty-app');
 /** Loads of a page whose median is taken. */
 const ROUNDS = 5;
 
-/** Builds the least page this platform has, and serves it as the app is served; gives its address and an end to it. */
+/**
+ * Builds the least page this platform has, and serves it as the app is served; gives its address and an end
+ * to it.
+ */
 async function serveEmpty(): Promise<{ readonly url: string; readonly stop: () => void }> {
   const built = spawnSync('npx', ['expo', 'export', '--platform', 'web', '--output-dir', EMPTY], {
     cwd: path.join(root, 'bench/empty-app'),
@@ -105,7 +108,9 @@ const row = (what: string, ours: string, peer: string, ratio: number, limit: num
   ratio: `${ratio.toFixed(2)} x (at most ${limit})`,
 });
 
-/** What the first load weighs and how long it takes, beside the least page of the platform in the same run. */
+/**
+ * What the first load weighs and how long it takes, beside the least page of the platform in the same run.
+ */
 export async function firstLoadRows(doorUrl: string): Promise<Row[]> {
   const empty = await serveEmpty();
   const browser = await openBrowser();
@@ -196,7 +201,10 @@ async function placeRows(page: Page, at: string): Promise<Row[]> {
   ];
 }
 
-/** A kit of five thousand: from a key in its search until the list stands, and whether the list scrolls to its end. */
+/**
+ * A kit of five thousand: from a key in its search until the list stands, and whether the list scrolls to its
+ * end.
+ */
 async function searchRows(browser: Browser): Promise<Row[]> {
   const { page, context } = await openAs(browser, 'stranger');
   const headers = ['maker', 'line', 'shade', 'kind', 'L', 'a', 'b'];

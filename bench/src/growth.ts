@@ -3,11 +3,15 @@ import { row, type Row } from './measure';
 import { signIn } from './signedIn';
 import { superUrlOf } from './superUrl';
 
-/** Requests of each kind whose 95th percentile is taken, and how often: the median of those is told, since one hiccup of the
-    machine moves a single one by half. */
+/**
+ * Requests of each kind whose 95th percentile is taken, and how often: the median of those is told, since one
+ * hiccup of the machine moves a single one by half.
+ */
 const ROUNDS = 80;
 const BATCHES = 5;
-/** Neighbours, and what each of them has: together as many clients and chart versions as a hundred thousand. */
+/**
+ * Neighbours, and what each of them has: together as many clients and chart versions as a hundred thousand.
+ */
 const NEIGHBOURS = [100, 1000] as const;
 const EACH_HAS = 100;
 /** Clients of the one studio in the end; it begins with about twenty. */
@@ -130,8 +134,8 @@ async function addNeighbours(connection: Connection, from: number, to: number): 
 }
 
 /**
- * The 95th percentile of every route and kind, ms, of two studios asked turn and turn about: what else the machine does
- * meanwhile falls on both alike.
+ * The 95th percentile of every route and kind, ms, of two studios asked turn and turn about: what else the
+ * machine does meanwhile falls on both alike.
  */
 async function besideEachOther(both: readonly [Studio, Studio]): Promise<readonly (readonly number[])[]> {
   for (const { connection } of both) {
@@ -171,8 +175,8 @@ async function besideEachOther(both: readonly [Studio, Studio]): Promise<readonl
 }
 
 /**
- * What a studio reads, at the 95th percentile, as its neighbours and it itself grow: each time beside the same demo in a
- * database of its own that stays as it is.
+ * What a studio reads, at the 95th percentile, as its neighbours and it itself grow: each time beside the
+ * same demo in a database of its own that stays as it is.
  */
 export async function growthRows(growing: Served, still: Served): Promise<Row[]> {
   const [large, small] = await Promise.all([openStudio(growing), openStudio(still)]);

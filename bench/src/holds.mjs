@@ -1,5 +1,6 @@
-// Loaded before a server (`node --import`): each hold of its event loop over 20 ms is written, as a line of JSON, to the file
-// TOILE_HOLDS names. By the clock, and by the processor: a process that waits for its turn on a busy machine does no work.
+// Loaded before a server (`node --import`): each hold of its event loop over 20 ms is written, as a line of
+// JSON, to the file TOILE_HOLDS names. By the clock, and by the processor: a process that waits for its turn
+// on a busy machine does no work.
 import { appendFileSync, readFileSync } from 'node:fs';
 import { isMainThread } from 'node:worker_threads';
 

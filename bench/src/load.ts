@@ -4,7 +4,10 @@ import { ms, type Row } from './measure';
 import { signIn } from './signedIn';
 
 const CALLERS = 100;
-/** When what a process takes for its caches and its code has been taken, s: memory is compared with that of then. */
+/**
+ * When what a process takes for its caches and its code has been taken, s: memory is compared with that of
+ * then.
+ */
 const WARM_SECONDS = 15;
 
 type OpenChart = {
@@ -22,7 +25,10 @@ type Hold = { readonly clockMs: number; readonly workMs: number };
 /** Where a process tells of itself: see `watched` of `startServer`. */
 type Watched = { readonly metricsUrl: string; readonly holds: string };
 
-/** A hundred callers without a pause, for `seconds`, who read and write as a team does; what came of it, and what it took. */
+/**
+ * A hundred callers without a pause, for `seconds`, who read and write as a team does; what came of it, and
+ * what it took.
+ */
 export async function loadRows(url: string, { metricsUrl, holds }: Watched, seconds = 60): Promise<Row[]> {
   const cookie = await signIn(url);
   const get = async <T>(path: string): Promise<T> =>

@@ -10,8 +10,8 @@ const PRINTED = 8;
 type Ids = { readonly studio: string; readonly client: string; readonly chart: string };
 
 /**
- * What a phone waits for at a server, beside one row read behind row security: asked again while nothing was written, and
- * the first time after a write, when it is read anew; and while others print.
+ * What a phone waits for at a server, beside one row read behind row security: asked again while nothing was
+ * written, and the first time after a write, when it is read anew; and while others print.
  */
 export async function readRows(url: string, appUrl: string): Promise<Row[]> {
   const cookie = await signIn(url);

@@ -59,7 +59,10 @@ function fiveYears(): StudioBundle {
   return { ...emptyBundle({ id: newId(), name: 'Five years' }), clients, charts, wearChecks };
 }
 
-/** What a hundred thousand looks come to, asked by the page of one chart; beside reading and counting them all. */
+/**
+ * What a hundred thousand looks come to, asked by the page of one chart; beside reading and counting them
+ * all.
+ */
 export async function wearRows(): Promise<Row[]> {
   const urls = JSON.parse(process.env.TOILE_WHOLE ?? '{}') as {
     readonly ownerUrl: string;

@@ -24,7 +24,9 @@ import { KITS } from './corpus/ground';
 import { idFor } from './ids';
 import { skinAt } from './products';
 
-/** The same in every run: what is rarer is looked for by changing it, not by chance on somebody else’s change. */
+/**
+ * The same in every run: what is rarer is looked for by changing it, not by chance on somebody else’s change.
+ */
 export const SEED = 20310514;
 
 /** Any of some values, and one of them. */

@@ -25,8 +25,8 @@ import { idFor } from './ids';
 import { skinAt } from './products';
 import { STARTER_LOOKS } from './starterLooks';
 
-// Whatever may be entered can be fitted, judged, kept, repeated and printed: no number a kit can hold, no face and
-// no look may end in a chart that is refused.
+// Whatever may be entered can be fitted, judged, kept, repeated and printed: no number a kit can hold, no
+// face and no look may end in a chart that is refused.
 const wrong = (chart: Chart): string[] =>
   [...Value.Errors(ChartV2Schema, chart)].map(({ path, message, value }) => `${path} ${message}: ${value}`);
 const UNSAID = /NaN|undefined|Infinity|\bnull\b|\[object/;

@@ -13,8 +13,8 @@ import { client, FULL, one, SEED } from './any.testing';
 import { idFor } from './ids';
 import { STARTER_LOOKS } from './starterLooks';
 
-// A look fitted to anybody and cut from their chart again is the look it was: nothing that one face, one skin or one day asked
-// for goes on to the next client.
+// A look fitted to anybody and cut from their chart again is the look it was: nothing that one face, one skin
+// or one day asked for goes on to the next client.
 const stamp = (name: string) => ({ id: idFor(name), author: 'Ada', at: '2031-05-01T09:00:00Z', reason: '' });
 const NOTHING: Look['forbids'] = { finishes: [], kinds: [] };
 const cut = (look: Look, who: ClientSnapshot, day: ReturnType<typeof usualOccasion>): Look =>

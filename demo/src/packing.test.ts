@@ -21,7 +21,10 @@ const kit: Kit = { products: studio.products, units: studio.units };
 const newest = [...new Map(studio.charts.map((chart) => [chart.id, chart])).values()];
 const start = newPlan('morning', { place: 'Quay House', zone: 'Europe/Lisbon', artist: 'Runa' });
 
-/** A party of so many, each with one of the demo's charts, and a timetable in which they follow each other or not. */
+/**
+ * A party of so many, each with one of the demo's charts, and a timetable in which they follow each other or
+ * not.
+ */
 function partyOf(charts: readonly Chart[], atOnce = false): { plan: PartyPlan; charts: Map<string, Chart> } {
   const guests = charts.map((_, i): Guest => ({
     ...newGuest(
@@ -208,7 +211,8 @@ test('two at work in two places, or at one time, each have their own where there
   }
   const single = packParty({ date: DATE }, after.plan, after.charts, double, options);
   expect(single.products.some(({ detail }) => detail.includes('goes with'))).toBe(false);
-  // Colour of one kind of layer is not carried into another: as many as there are kinds, on each face, and one to spare in each place.
+  // Colour of one kind of layer is not carried into another: as many as there are kinds, on each face, and
+  // one to spare in each place.
   const brushes = list.tools.filter(({ title }) => title.endsWith('brush'));
   expect(brushes.length).toBeGreaterThan(2);
   const kinds = (title: string): number =>

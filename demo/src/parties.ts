@@ -27,8 +27,8 @@ export function withGuests(plan: PartyPlan, people: readonly Person[]): PartyPla
 const hands = (plan: PartyPlan, more: readonly Hands[]): PartyPlan => ({ ...plan, hands: [...more] });
 
 /**
- * A wedding on a rock: the bar lets the ferry over at 06:40 and 08:35 only. Runa and Teodor cross with the first,
- * Wilhelmina with the second; nobody is there before.
+ * A wedding on a rock: the bar lets the ferry over at 06:40 and 08:35 only. Runa and Teodor cross with the
+ * first, Wilhelmina with the second; nobody is there before.
  */
 export function ferryPlan(): PartyPlan {
   const start = newPlan('morning', {

@@ -50,10 +50,15 @@ const PAST: readonly Past[] = [
   },
 ];
 
-/** How quick each pair of hands really was: the pattern in it is Teodor's, who needs an eighth more than is planned. */
+/**
+ * How quick each pair of hands really was: the pattern in it is Teodor's, who needs an eighth more than is
+ * planned.
+ */
 const PACE: Readonly<Record<string, number>> = { 'hands-1': 1.01, teodor: 1.13, 'hair-1': 1.04 };
 
-/** Two parties that were, as planned and as they really went; made again from the same day they are the same. */
+/**
+ * Two parties that were, as planned and as they really went; made again from the same day they are the same.
+ */
 export function pastParties(today: string): Pick<StudioBundle, 'parties' | 'partyEvents'> {
   const all = PAST.map((past) => {
     const id = idFor(`party ${past.name}`);
@@ -85,7 +90,10 @@ function planned({ place, people }: Past, id: string, date: string): PartyPlan {
   };
 }
 
-/** Each visit told when it began and ended: as long as those hands need, give or take, and after what held it up. */
+/**
+ * Each visit told when it began and ended: as long as those hands need, give or take, and after what held it
+ * up.
+ */
 function asItWent(partyId: string, date: string, plan: PartyPlan): StudioBundle['partyEvents'] {
   const random = seededRandom(7);
   const free = new Map<string, number>();

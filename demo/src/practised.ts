@@ -2,7 +2,9 @@ import { addDays, type PracticeEvent } from '@toile/core';
 import type { StudioBundle } from '@toile/contract';
 import { idFor } from './ids';
 
-/** Two months of practice of the assistant's, getting better at one skill, shared; and a skill for this week. */
+/**
+ * Two months of practice of the assistant's, getting better at one skill, shared; and a skill for this week.
+ */
 export function practised(today: string): StudioBundle['practiceEvents'] {
   const account = (email: string): string => idFor(`account ${email}`);
   const assistant = account('mina@quayside.example');

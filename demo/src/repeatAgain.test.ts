@@ -14,8 +14,9 @@ import { client, FULL, kit, one, SEED } from './any.testing';
 import { idFor } from './ids';
 import { STARTER_LOOKS } from './starterLooks';
 
-// A look repeated on somebody who has changed, for another day: what a fresh fit asks of its steps the repeat asks too, and
-// nothing where nothing has changed. The fit knows nothing of the chart that was worn, the repeat nothing of the look.
+// A look repeated on somebody who has changed, for another day: what a fresh fit asks of its steps the repeat
+// asks too, and nothing where nothing has changed. The fit knows nothing of the chart that was worn, the
+// repeat nothing of the look.
 const stamp = (name: string) => ({ id: idFor(name), author: 'Ada', at: '2031-05-01T09:00:00Z', reason: '' });
 const day = one(OCCASIONS).map((kind) => usualOccasion(kind, '2031-05-14'));
 const look = one(STARTER_LOOKS);

@@ -63,7 +63,10 @@ test('between them they show every answer of the schools that decide the order',
 const DEPTHS = [4, 6.5, 9, 12, 15, 18, 20.5];
 /** What a fit may raise where its kit has nothing for it. */
 const GAPS = ['no-product', 'mascara-for-tears'];
-/** A kit without a cream contour or a sheer base of that depth cannot do this look as it is meant; the review says so. */
+/**
+ * A kit without a cream contour or a sheer base of that depth cannot do this look as it is meant; the review
+ * says so.
+ */
 const KIT_SHORT: Readonly<Record<string, readonly string[]>> = {
   'Creams First': ['under-school-coverage', 'cream-over-powder'],
 };

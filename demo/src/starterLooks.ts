@@ -5,7 +5,9 @@ import { SKETCHES } from './looks';
 const cream = ['cream', 'stick'] as const;
 const powdered = ['pressed', 'loose'] as const;
 
-/** What an own studio begins with beside the demo's six: each school, and each kind of client the trade has. */
+/**
+ * What an own studio begins with beside the demo's six: each school, and each kind of client the trade has.
+ */
 const MORE: readonly Sketch[] = [
   {
     name: 'Full Sail',

@@ -41,8 +41,9 @@ const HOURS = [2, 4, 6, 8] as const;
 const [LONG, PLAIN] = ['Long Hours', 'Veil'] as const;
 
 /**
- * A year of half-face trials on the company of players. Of two bases one really stays less shiny, three times over so far, and
- * the last three were worn and are not judged yet; powder under the eye only looks as if it creased: twice, by luck.
+ * A year of half-face trials on the company of players. Of two bases one really stays less shiny, three times
+ * over so far, and the last three were worn and are not judged yet; powder under the eye only looks as if it
+ * creased: twice, by luck.
  */
 export function trialsOfAYear(studioId: string, charts: readonly Chart[], kit: Kit, today: string): Tried {
   const made: Tried[] = [];

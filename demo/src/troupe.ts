@@ -1,8 +1,8 @@
 import { peopleFrom, type DemoClient } from './clients';
 
 /**
- * A travelling company of players, made up for the boards twice a week: the studio tries things on them. They have no visits to
- * come, and no part in what the corpus judges by.
+ * A travelling company of players, made up for the boards twice a week: the studio tries things on them. They
+ * have no visits to come, and no part in what the corpus judges by.
  */
 export const TROUPE: readonly DemoClient[] = peopleFrom([
   {

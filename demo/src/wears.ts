@@ -34,8 +34,8 @@ const LOOKS = [2, 4, 6, 8, 10] as const;
 const AIR: readonly WearClimate[] = ['mild', 'mild', 'hot', 'mild', 'wet'];
 
 /**
- * A year of looks at worn faces. There is one real pattern in it (a base that leaves the nose early) and one that only
- * looks like one: the second chart's lip failed both times it was looked at, by chance.
+ * A year of looks at worn faces. There is one real pattern in it (a base that leaves the nose early) and one
+ * that only looks like one: the second chart's lip failed both times it was looked at, by chance.
  */
 export function wearsOfAYear(charts: readonly Chart[], today: string): WearCheck[] {
   const random = seededRandom(20);

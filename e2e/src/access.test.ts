@@ -29,7 +29,8 @@ async function violations(page: Page, options: RunOptions): Promise<string[]> {
     const lines: string[] = [];
     for (const { id, nodes } of found)
       for (const { html, failureSummary, target } of nodes) {
-        // Of a row cut in two by the edge of its list only some of the words can be seen: it is asked again whole.
+        // Of a row cut in two by the edge of its list only some of the words can be seen: it is asked again
+        // whole.
         const row = id === 'label-content-name-mismatch' ? document.querySelector(String(target[0])) : null;
         row?.scrollIntoView({ block: 'center' });
         const again = row ? await axe.run(row, { runOnly: { type: 'rule', values: [id] } }) : null;

@@ -99,8 +99,8 @@ export async function openAs(
 }
 
 /**
- * Waits until something is so, asked again and again; fails when it is not in time. Playwright's own waiting takes a promise
- * for an answer that is so.
+ * Waits until something is so, asked again and again; fails when it is not in time. Playwright's own waiting
+ * takes a promise for an answer that is so.
  */
 export async function eventually(isSo: () => Promise<boolean>, patienceMs = 20_000): Promise<void> {
   const end = Date.now() + patienceMs;

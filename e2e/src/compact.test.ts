@@ -1,8 +1,8 @@
 import type { Browser, Page } from 'playwright-core';
 import { eventually, more, openAs, openBrowser, openClient, PHONE, WIDE, SHOTS, shot } from './browser';
 
-// What a client takes home: put together from her lesson, moved about in, printed, found again by a reading, and brought into
-// another season, the lesson with it.
+// What a client takes home: put together from her lesson, moved about in, printed, found again by a reading,
+// and brought into another season, the lesson with it.
 let browser: Browser;
 let page: Page;
 let complaints: readonly string[];

@@ -29,7 +29,10 @@ const hex = (rgb: Linear): string =>
     .map((v) => Math.max(0, Math.min(255, v)).toString(16).padStart(2, '0'))
     .join('')}`;
 
-/** A picture of a face in flat colours: bare skin in a corner, and each zone as a camera with these gains sees it. */
+/**
+ * A picture of a face in flat colours: bare skin in a corner, and each zone as a camera with these gains sees
+ * it.
+ */
 export async function facePicture(
   page: Page,
   landmarks: Landmarks,

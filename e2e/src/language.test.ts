@@ -3,7 +3,8 @@ import catalogue from '../../packages/languages/src/id.json';
 import { baseUrl, openAs, openBrowser, PEOPLE, PHONE } from './browser';
 import { drawn, findIds, PAGES, type Ids } from './pages';
 
-// The app in Indonesian: chosen on a device, and then nothing on any page is left in English that is a message.
+// The app in Indonesian: chosen on a device, and then nothing on any page is left in English that is a
+// message.
 let browser: Browser;
 beforeAll(async () => void (browser = await openBrowser()));
 afterAll(() => browser.close());
@@ -13,7 +14,10 @@ const INDONESIAN = { name: 'toile-language', value: 'id' };
 
 const literal = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 const VALUE = /\{\{\d+\}\}/;
-/** English messages as they would be read: each form of a number by itself. A message of one word may be data by chance. */
+/**
+ * English messages as they would be read: each form of a number by itself. A message of one word may be data
+ * by chance.
+ */
 const ENGLISH = Object.entries(TOLD)
   .filter(([key, told]) => key !== told)
   .flatMap(([key]) => key.split('|'))

@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto';
 import type { Browser, Page } from 'playwright-core';
 import { baseUrl, openAs, openBrowser, openClient, PHONE } from './browser';
 
-// What the studio's wears propose at a Repeat: shown with what speaks against it, refused, silent, heard again after news.
+// What the studio's wears propose at a Repeat: shown with what speaks against it, refused, silent, heard
+// again after news.
 let browser: Browser;
 let page: Page;
 let complaints: readonly string[];

@@ -1,7 +1,8 @@
 import type { Browser } from 'playwright-core';
 import { baseUrl, eventually, openAs, openBrowser, PHONE, WIDE, shot } from './browser';
 
-// A studio's own manner of telling days and hours: chosen once by its owner, seen everywhere by everybody of it.
+// A studio's own manner of telling days and hours: chosen once by its owner, seen everywhere by everybody of
+// it.
 let browser: Browser;
 beforeAll(async () => {
   browser = await openBrowser();

@@ -62,7 +62,8 @@ test('an empty installation to a first saved chart, on a phone, without the demo
   // Kept, it leads back by itself.
   await page.waitForURL(/\/clients\/[0-9a-f-]{36}$/);
 
-  // The first product of the kit, and a look that came along, fitted and saved; what the kit has nothing for is said.
+  // The first product of the kit, and a look that came along, fitted and saved; what the kit has nothing for
+  // is said.
   await page.getByRole('link', { name: 'Kit', exact: true }).click();
   await page
     .getByRole('group', { name: 'Kinds to fill in' })

@@ -199,7 +199,8 @@ test('what was said of a party is where a look for one of it begins; its run-up 
   await openPartyPart(page, 'Before');
   const asks = page.getByRole('group', { name: 'What the day asks' });
   await asks.getByText('▲ Nobody was asked yet').waitFor();
-  // A network as in a hotel’s cellar: what is tapped meanwhile is neither dropped nor refused for its own sake.
+  // A network as in a hotel’s cellar: what is tapped meanwhile is neither dropped nor refused for its own
+  // sake.
   await page.route(/\/api\/parties\/[0-9a-f-]+$/, (route) =>
     setTimeout(() => void route.continue(), route.request().method() === 'PUT' ? 800 : 0),
   );

@@ -66,7 +66,8 @@ test('without a result it is a stop in the review that names the test; read bad 
   await page.goto(`${chart}/chair`);
   await page.getByText(/^Step 1 of/).waitFor();
   const said = page.getByText(/reacted in the patch test of /).first();
-  // One step after another, each waited for: keys that come faster than steps are drawn would pass the one that is meant.
+  // One step after another, each waited for: keys that come faster than steps are drawn would pass the one
+  // that is meant.
   for (let step = 1; step < 18 && !(await said.isVisible()); step++) {
     await page.keyboard.press('ArrowRight');
     await page.getByText(new RegExp(`^Step ${step + 1} of`)).waitFor();

@@ -4,7 +4,8 @@ import type { Browser, Page } from 'playwright-core';
 import { more, openAs, openBrowser, openClient, PHONE, shot, tabTo, WIDE } from './browser';
 import { facePicture, keepPicture, keptOf, linearOf, sitterWithChart } from './facePicture';
 
-// Photographs: none without consent, kept on the device, a flash measured against daylight, gone with the client.
+// Photographs: none without consent, kept on the device, a flash measured against daylight, gone with the
+// client.
 let browser: Browser;
 let page: Page;
 let complaints: readonly string[];

@@ -4,7 +4,8 @@ import type { Browser, Page } from 'playwright-core';
 import { eventually, more, openAs, openBrowser, openClient, PHONE, shot, tabTo, WIDE } from './browser';
 import { facePicture, keepPicture, keptOf, linearOf, sitterWithChart } from './facePicture';
 
-// Photographs the studio keeps: sent smaller and without the camera's notes, seen on another phone, gone with the consent.
+// Photographs the studio keeps: sent smaller and without the camera's notes, seen on another phone, gone with
+// the consent.
 let browser: Browser;
 let page: Page;
 let other: Page;

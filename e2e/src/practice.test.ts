@@ -1,7 +1,8 @@
 import type { Browser, Page } from 'playwright-core';
 import { baseUrl, eventually, openAs, openBrowser, PHONE, WIDE, shot } from './browser';
 
-// A skill practised by finger and by keys, told in words, due again another day; shared by choice; a skill for the week.
+// A skill practised by finger and by keys, told in words, due again another day; shared by choice; a skill
+// for the week.
 let browser: Browser;
 let page: Page;
 let complaints: readonly string[];

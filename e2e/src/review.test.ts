@@ -87,7 +87,8 @@ test('the owner switches a rule off, and it is quiet', async () => {
   await review()
     .getByText(/^Looked over: /)
     .waitFor();
-  // With the rule off there is nothing of it to show, not even what was accepted: only what the studio’s own wears say is left.
+  // With the rule off there is nothing of it to show, not even what was accepted: only what the studio’s own
+  // wears say is left.
   const ofTheRule = page.getByText(/no liner holds the edge/);
   await eventually(async () => (await ofTheRule.count()) === 0);
   const left = /^Looked over: (.*)\.$/.exec(

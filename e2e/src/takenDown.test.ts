@@ -1,7 +1,8 @@
 import type { Browser, Page } from 'playwright-core';
 import { baseUrl, eventually, openAs, openBrowser, PHONE, WIDE, shot } from './browser';
 
-// Somebody else's look: taken down while watching, by thumb and by keys, and held against the studio's own kit.
+// Somebody else's look: taken down while watching, by thumb and by keys, and held against the studio's own
+// kit.
 let browser: Browser;
 let page: Page;
 let complaints: readonly string[];

@@ -3,7 +3,8 @@ import type { Browser, Page } from 'playwright-core';
 import { baseUrl, more, openAs, openBrowser, openClient, PHONE, tabTo, WIDE, shot } from './browser';
 import { facePicture, keepPicture } from './facePicture';
 
-// A half-face trial from the chart to a decision: sealed, worn, told of by the client too, once without a network.
+// A half-face trial from the chart to a decision: sealed, worn, told of by the client too, once without a
+// network.
 let browser: Browser;
 let page: Page;
 let complaints: readonly string[];
@@ -75,7 +76,9 @@ test('opened to work both halves, the chair says the side of each', async () => 
   await page.getByText(/^Client’s left: /).waitFor();
 });
 
-/** Two hours ago, or as long as this day is old: within the hours a trial is looked at, whatever hour it is. */
+/**
+ * Two hours ago, or as long as this day is old: within the hours a trial is looked at, whatever hour it is.
+ */
 function twoHoursAgo(): string {
   const two = new Date(Date.now() - 2 * 3_600_000);
   return two.toDateString() === new Date().toDateString() ? two.toTimeString().slice(0, 5) : '00:00';

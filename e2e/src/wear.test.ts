@@ -1,7 +1,8 @@
 import type { Browser, Page } from 'playwright-core';
 import { baseUrl, eventually, more, openAs, openBrowser, openClient, PHONE, shot, SHOTS } from './browser';
 
-// How it wears: told by the artist, by the client on a phone of their own, once without a network; what it comes to.
+// How it wears: told by the artist, by the client on a phone of their own, once without a network; what it
+// comes to.
 let browser: Browser;
 let page: Page;
 let complaints: readonly string[];

@@ -60,7 +60,10 @@ export function pooler({ home, port, database, users }) {
   };
 }
 
-/** nginx by deploy/nginx/locations.conf, without TLS, before some servers; `site` may be the shipped one beside it, with its own upstream. */
+/**
+ * nginx by deploy/nginx/locations.conf, without TLS, before some servers; `site` may be the shipped one
+ * beside it, with its own upstream.
+ */
 export function proxy({ home, port, servers, site = () => null }) {
   const folder = path.join(home, 'nginx');
   mkdirSync(folder, { recursive: true });

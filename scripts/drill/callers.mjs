@@ -1,4 +1,5 @@
-// Run as a worker by writers.mjs. Callers that write all the time and tell each write until it is acknowledged, by one key: as the app's outbox does.
+// Run as a worker by writers.mjs. Callers that write all the time and tell each write until it is
+// acknowledged, by one key: as the app's outbox does.
 import { randomUUID } from 'node:crypto';
 import { parentPort, workerData } from 'node:worker_threads';
 
@@ -8,7 +9,10 @@ const KEPT = [200, 201];
 /** What says to come again; anything else is an answer, and a wrong one here. */
 const AGAIN = [429, 502, 503, 504];
 
-/** Signs in and writes units of a product until stopped; one of the callers writes clients, and reads each back at once. */
+/**
+ * Signs in and writes units of a product until stopped; one of the callers writes clients, and reads each
+ * back at once.
+ */
 function callers({ url, email, password, many }) {
   const acknowledged = [];
   const strange = [];

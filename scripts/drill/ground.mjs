@@ -1,4 +1,5 @@
-// What every drill of failing parts begins with: how often, what it runs on, and a folder, ports and passwords of its own.
+// What every drill of failing parts begins with: how often, what it runs on, and a folder, ports and
+// passwords of its own.
 import { randomBytes } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import { freePort } from '../lib/cluster.mjs';
@@ -18,7 +19,9 @@ export function killsAsked() {
   return kills;
 }
 
-/** Installs, builds, and makes room: an empty folder, `count` free ports from `firstPort` on, and passwords. */
+/**
+ * Installs, builds, and makes room: an empty folder, `count` free ports from `firstPort` on, and passwords.
+ */
 export async function openGround({ name, programs, firstPort, count }) {
   ensurePackages();
   ensureDebian([

@@ -1,4 +1,5 @@
-// PostgreSQL decided on by Patroni over etcd, by deploy/patroni/patroni.yml: on loopback, each "machine" a folder and three ports.
+// PostgreSQL decided on by Patroni over etcd, by deploy/patroni/patroni.yml: on loopback, each "machine" a
+// folder and three ports.
 import { closeSync, openSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { ownedFolder, ownerIds, pidOf, psqlAt, writeOwned } from '../lib/cluster.mjs';
@@ -134,7 +135,10 @@ export function machine({ home, name, ports, etcdAddress, superPassword, replica
   };
 }
 
-/** Waits until one of two machines is the primary and the other has each commit before it is told; gives both, the primary first. */
+/**
+ * Waits until one of two machines is the primary and the other has each commit before it is told; gives both,
+ * the primary first.
+ */
 export async function settled(machines, patienceMs = 60_000) {
   for (const until = Date.now() + patienceMs; Date.now() < until; await pause(200))
     for (const [one, other] of [machines, [...machines].reverse()])

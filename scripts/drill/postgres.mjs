@@ -13,7 +13,10 @@ import {
 } from '../lib/cluster.mjs';
 import { output } from '../lib/run.mjs';
 
-/** A server that does not run yet, in a folder and on a port. `superPassword` is the cluster's; `archive` where it keeps its WAL. */
+/**
+ * A server that does not run yet, in a folder and on a port. `superPassword` is the cluster's; `archive`
+ * where it keeps its WAL.
+ */
 export function node({ bin, home, name, port, superPassword, archive = null }) {
   const data = path.join(home, name);
   const psql = psqlAt({ bin, port, password: superPassword });
@@ -46,8 +49,8 @@ export function node({ bin, home, name, port, superPassword, archive = null }) {
       asOwner(path.join(bin, 'pg_basebackup'), ['-D', data, ...how, '-d', from], home);
     },
     /**
-     * A standby waits for nobody, so that it can go on alone the moment it is promoted: said beforehand, since a server that has
-     * just been promoted is busy for seconds before it hears of it.
+     * A standby waits for nobody, so that it can go on alone the moment it is promoted: said beforehand,
+     * since a server that has just been promoted is busy for seconds before it hears of it.
      */
     waitsForNobody() {
       psql("alter system set synchronous_standby_names = ''");
@@ -55,8 +58,8 @@ export function node({ bin, home, name, port, superPassword, archive = null }) {
     },
     promote: () => psql('select pg_promote(true, 20)'),
     /**
-     * From here on each commit is at the standby before it is told; waits until it is so. Asked for only once the standby
-     * streams: until then every commit would wait for one there is none of.
+     * From here on each commit is at the standby before it is told; waits until it is so. Asked for only once
+     * the standby streams: until then every commit would wait for one there is none of.
      */
     async followed() {
       const until = async (state) => {

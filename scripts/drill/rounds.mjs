@@ -4,8 +4,9 @@ const only = process.argv.indexOf('--only') < 0 ? '' : process.argv[process.argv
 const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 
 /**
- * Each part is killed `kills` times, `calmMs` apart. Prints what was acknowledged, lost, doubled, read too old, answered
- * wrongly, and the longest wait of each part beside its limit; gives 0 where all of it is as it must be, else 1.
+ * Each part is killed `kills` times, `calmMs` apart. Prints what was acknowledged, lost, doubled, read too
+ * old, answered wrongly, and the longest wait of each part beside its limit; gives 0 where all of it is as it
+ * must be, else 1.
  */
 export async function killInTurn({ parts, kills, calmMs, limits, calling, psql, heldFrom }) {
   const results = [];

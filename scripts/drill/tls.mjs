@@ -42,7 +42,10 @@ function told(module, options, body) {
   });
 }
 
-/** Signs in through TLS as a browser would; throws unless it holds what an operator relies on, else says what was seen. */
+/**
+ * Signs in through TLS as a browser would; throws unless it holds what an operator relies on, else says what
+ * was seen.
+ */
 export async function overTls({ cert, tlsPort, redirectPort, email, password }) {
   const headers = { host: NAME, 'content-type': 'application/json' };
   const secured = { port: tlsPort, servername: NAME, ca: readFileSync(cert), headers };

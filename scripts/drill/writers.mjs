@@ -1,4 +1,5 @@
-// The drill's callers in a thread of their own: what the drill does meanwhile holds none of them up, and is not measured as if it did.
+// The drill's callers in a thread of their own: what the drill does meanwhile holds none of them up, and is
+// not measured as if it did.
 import { Worker } from 'node:worker_threads';
 
 /** Starts the callers' thread; each of its words is a promise of the answer. */
@@ -22,7 +23,10 @@ export function writers(options) {
     start: () => ask('start'),
     /** The longest a write took since this was last asked, ms. */ takeLongest: () => ask('takeLongest'),
     /** How many writes were acknowledged so far. */ counted: () => ask('counted'),
-    /** Ends the callers; every write that was acknowledged by its id, and every answer that was none to expect. */
+    /**
+     * Ends the callers; every write that was acknowledged by its id, and every answer that was none to
+     * expect.
+     */
     stop: async () => {
       const told = await ask('stop');
       await worker.terminate();

@@ -16,7 +16,10 @@ import { output, run } from './run.mjs';
 import { postgresBin } from './setup.mjs';
 
 const asRoot = process.getuid?.() === 0;
-/** As all of ours below 32768: above it the system gives ports to whoever connects, also to one that was just found free. */
+/**
+ * As all of ours below 32768: above it the system gives ports to whoever connects, also to one that was just
+ * found free.
+ */
 const FIRST_PORT = 24610;
 
 /**
@@ -78,7 +81,9 @@ export function startCluster({ bin, data, home, log, options }) {
   asOwner(path.join(bin, 'pg_ctl'), ['start', '-w', '-t', '60', '-D', data, '-l', log, '-o', flags], home);
 }
 
-/** Runs SQL as the superuser at a port and gives what it printed. Throws with the beginning of what failed. */
+/**
+ * Runs SQL as the superuser at a port and gives what it printed. Throws with the beginning of what failed.
+ */
 export const psqlAt =
   ({ bin, port, password }) =>
   (sql, database = 'postgres') => {

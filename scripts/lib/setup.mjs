@@ -108,7 +108,10 @@ export async function ensureBuilt() {
   }
 }
 
-/** The addresses there are once it is built (the gallery is there only while it is worked on), as patterns, for the server: it answers any other with 404 and the app's own page for it. */
+/**
+ * The addresses there are once it is built (the gallery is there only while it is worked on), as patterns,
+ * for the server: it answers any other with 404 and the app's own page for it.
+ */
 function writePages() {
   const pages = readdirSync(path.join(root, 'app/app'), { recursive: true })
     .filter((file) => /\.tsx$/.test(file) && !/(^|\/)(_layout|gallery|\+.*)\.tsx$/.test(file))
@@ -146,7 +149,10 @@ function bundleOffline(entry, to, more = []) {
   ]);
 }
 
-/** The service worker, with every built file and its hash in it; and what keeps a lesson on its client's phone. */
+/**
+ * The service worker, with every built file and its hash in it; and what keeps a lesson on its client's
+ * phone.
+ */
 function bundleServiceWorker() {
   const dist = path.join(root, 'app/dist');
   const files = readdirSync(dist, { recursive: true, withFileTypes: true })

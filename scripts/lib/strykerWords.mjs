@@ -1,4 +1,7 @@
-/** A plugin of Stryker: how a message is worded is no mutant (`npm run messages` looks after words, tests after what is said). */
+/**
+ * A plugin of Stryker: how a message is worded is no mutant (`npm run messages` looks after words, tests
+ * after what is said).
+ */
 export const strykerPlugins = [
   {
     kind: 'Ignore',

@@ -1,6 +1,9 @@
 import { ensureCluster, ensureDatabase } from './cluster.mjs';
 
-/** A cluster for tests: nothing in it is worth waiting for the disk, and what an earlier run left in it is gone. */
+/**
+ * A cluster for tests: nothing in it is worth waiting for the disk, and what an earlier run left in it is
+ * gone.
+ */
 export async function testCluster() {
   const cluster = await ensureCluster('test', {
     fsync: 'off',

@@ -2,8 +2,8 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { collect } from './collect';
 
-// Every message in every language: says what is missing or no longer told, and fails. --write adds what is missing
-// with an empty translation, in the order of the source, and drops what is gone.
+// Every message in every language: says what is missing or no longer told, and fails. --write adds what is
+// missing with an empty translation, in the order of the source, and drops what is gone.
 const root = path.resolve(import.meta.dirname ?? path.dirname(new URL(import.meta.url).pathname), '../..');
 const CATALOGUE = 'packages/languages/src/id.json';
 /** So many problems are said at once, and how many there are. */

@@ -218,9 +218,9 @@ export function buildApp(options: AppOptions): Express {
 }
 
 /**
- * A page that sends the tag of what it holds asks only for what is new, though a browser adds to that that nothing
- * held may be given, which would count as a reload. A strong tag is the revision an edit starts from and says nothing
- * of the rest of an answer.
+ * A page that sends the tag of what it holds asks only for what is new, though a browser adds to that that
+ * nothing held may be given, which would count as a reload. A strong tag is the revision an edit starts from
+ * and says nothing of the rest of an answer.
  */
 const asksForWhatIsNew: RequestHandler = (req, _res, next) => {
   const tag = req.get('if-none-match');
@@ -237,8 +237,8 @@ function hostOf(origin: string): string | null {
 }
 
 /**
- * Built files with a hash in their name are kept for good; every other address is the app's one page, with 404 where
- * the app has nothing.
+ * Built files with a hash in their name are kept for good; every other address is the app's one page, with
+ * 404 where the app has nothing.
  */
 function serveApp(app: Express, root: string): void {
   const isPage = pagesOf(root);
@@ -272,7 +272,8 @@ function answerError(logger: Logger): ErrorRequestHandler {
   return (error: unknown, _req, res, next) => {
     if (res.headersSent) return next(error);
     const problem = problemFrom(error);
-    // What the database turned away a schema let through: the sender is told, and so is whoever looks after this.
+    // What the database turned away a schema let through: the sender is told, and so is whoever looks after
+    // this.
     if (problem.status >= 500 || isUnkeepable(error))
       logger.error(
         {

@@ -20,7 +20,10 @@ export type Environment = {
   /** Connections a process holds to the database at most. */
   readonly connections: number;
   readonly backups: BackupSettings | null;
-  /** Where changes are listened for, past a pooler that shares connections out by transaction; else the app's own address. */
+  /**
+   * Where changes are listened for, past a pooler that shares connections out by transaction; else the app's
+   * own address.
+   */
   readonly listenUrl: string | null;
   /** A standby of the app's database that reads are taken from where it is as new; none otherwise. */
   readonly standbyUrl: string | null;
@@ -29,8 +32,8 @@ export type Environment = {
 };
 
 /**
- * Reads the environment whole: everything that is wrong at once, each by its variable and with what to do. No value
- * that may be secret stands in what is said.
+ * Reads the environment whole: everything that is wrong at once, each by its variable and with what to do. No
+ * value that may be secret stands in what is said.
  */
 export function readEnvironment(
   env: Env,

@@ -2,7 +2,10 @@ import { newId, type PhotographInput } from '@toile/contract';
 import { inStudio } from '../src/db/connection';
 import { demo, keyed, type TestServer } from './testServer';
 
-/** The first bytes of a JPEG of some size, which is all that is looked at here; with or without what a camera writes about itself. */
+/**
+ * The first bytes of a JPEG of some size, which is all that is looked at here; with or without what a camera
+ * writes about itself.
+ */
 export function jpeg({ width = 1200, height = 1600, exif = false, padding = 0 } = {}): Buffer {
   const word = (n: number): number[] => [n >> 8, n & 0xff];
   return Buffer.from([

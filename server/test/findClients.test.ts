@@ -47,7 +47,10 @@ const found = async (typed: string): Promise<string[]> =>
     .map(({ name }) => name)
     .sort();
 
-/** The rule without the short way: every name is asked whether it holds what was typed, and how much it resembles. */
+/**
+ * The rule without the short way: every name is asked whether it holds what was typed, and how much it
+ * resembles.
+ */
 const asRuled = async (typed: string): Promise<string[]> => {
   const { rows } = await inStudio(server.db, demo.studio.id, (tx) =>
     sql<{ name: string; plain: string; typed: string; likeness: number }>`

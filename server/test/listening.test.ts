@@ -3,7 +3,8 @@ import { openLive } from '../src/charts/live';
 import { openPool } from '../src/db/connection';
 import { testServer, type TestServer } from './testServer';
 
-// A lost connection tells of it more than once, and sometimes after it was let go: none of that may end the process.
+// A lost connection tells of it more than once, and sometimes after it was let go: none of that may end the
+// process.
 let server: TestServer;
 beforeAll(async () => void (server = await testServer()));
 afterAll(() => server.stop());

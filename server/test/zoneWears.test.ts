@@ -6,7 +6,8 @@ import { wearGroups } from '../src/care/zoneWears';
 import { migrate } from '../src/db/migrate';
 import { demo } from './testServer';
 
-// A studio that had looks before they were counted: counted when its database is brought up to date, and guarded as before.
+// A studio that had looks before they were counted: counted when its database is brought up to date, and
+// guarded as before.
 let superClient: pg.Client;
 let database: string;
 const at = (url: string): string => {

@@ -78,7 +78,10 @@ function SendState({ chair }: { readonly chair: ChairWork }) {
   return <Label aria-live="polite">{chair.unsentCount > 0 ? msg`sending` : msg`✓ all saved`}</Label>;
 }
 
-/** What is wrong with the sending, in a sentence over the whole width: beside the step there is no room for one. */
+/**
+ * What is wrong with the sending, in a sentence over the whole width: beside the step there is no room for
+ * one.
+ */
 function SendTrouble({ chair }: { readonly chair: ChairWork }) {
   const words = [
     ...(chair.failure && chair.onPageOnlyCount > 0

@@ -45,8 +45,9 @@ const OWN_KEYS =
   'button,a,input,textarea,select,summary,[role=button],[role=link],[role=radio],[role=checkbox],[role=switch],[role=tab],[role=slider]';
 
 /**
- * What a key means at the chair, or null. A page-turner or pedal sends page keys, which work whatever was touched last;
- * Space and the arrows are left to what has the focus. While something is typed or a question is open, nothing is meant.
+ * What a key means at the chair, or null. A page-turner or pedal sends page keys, which work whatever was
+ * touched last; Space and the arrows are left to what has the focus. While something is typed or a question
+ * is open, nothing is meant.
  */
 export function chairKeyOf(key: string, on: Element | null): 'done' | 'back' | 'on' | null {
   if (on?.closest('input,textarea,select,dialog')) return null;

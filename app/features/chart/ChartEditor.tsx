@@ -33,8 +33,8 @@ type ChartEditorProps = {
   /** Said before everything else: notes of a fit, that it is an older version. */
   readonly above?: ReactNode;
   /**
-   * What is said of a look as a whole. With it the chart is a look laid on the pattern face: its steps ask for products
-   * and are bound to none, so that there is no kit, no review of products and no amounts.
+   * What is said of a look as a whole. With it the chart is a look laid on the pattern face: its steps ask
+   * for products and are bound to none, so that there is no kit, no review of products and no amounts.
    */
   readonly about?: ReactNode;
   /** Its versions, for a chart that has some. */
@@ -49,8 +49,8 @@ const TOOLS_PX = 100;
 type Place = 'steps' | 'look over' | 'amounts' | 'versions' | 'about';
 
 /**
- * The heart: the face, under it the steps with one of them open, and, a touch away, what is to be looked at, amounts
- * and times, versions. On a wide screen steps, face and what is open stand side by side.
+ * The heart: the face, under it the steps with one of them open, and, a touch away, what is to be looked at,
+ * amounts and times, versions. On a wide screen steps, face and what is open stand side by side.
  */
 export function ChartEditor({
   chart,

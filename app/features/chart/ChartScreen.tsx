@@ -73,7 +73,10 @@ function Open({ answer }: { readonly answer: ChartAnswer }) {
     else if (newestShown) dropChartDraft(saved.id);
   }, [saved, draft, changed, newestShown]);
 
-  /** Saves it as the version after the one it began from, or knowingly after what somebody else saved meanwhile. */
+  /**
+   * Saves it as the version after the one it began from, or knowingly after what somebody else saved
+   * meanwhile.
+   */
   const save = async (after: Chart = saved): Promise<void> => {
     setBusy(true);
     setFailure(null);

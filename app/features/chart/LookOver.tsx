@@ -20,7 +20,9 @@ type LookOverProps = {
   readonly onSelect: (stepId: string) => void;
 };
 
-/** Everything a second pair of eyes would say: places, rules, what was fitted, the school, what looks wrong. */
+/**
+ * Everything a second pair of eyes would say: places, rules, what was fitted, the school, what looks wrong.
+ */
 export function LookOver({ chart, kit, places, lines, editable, onChange, onSelect }: LookOverProps) {
   const both = { chart, editable, onChange };
   return (

@@ -24,7 +24,10 @@ type Stroke = {
   readonly fade: readonly [number, number];
 };
 
-/** A guide as a hand draws it on this client's own skin, at half speed, with where it begins and why it lies there. */
+/**
+ * A guide as a hand draws it on this client's own skin, at half speed, with where it begins and why it lies
+ * there.
+ */
 export function WatchDialog({
   client,
   placement,

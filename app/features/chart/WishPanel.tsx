@@ -29,7 +29,9 @@ const NO_UNDERTONE = 'as the skin';
 /** Where picking a colour begins when none is known. */
 const START: Lab = [58, 24, 14];
 
-/** What a step asks of whatever kit it is bound to: kinds, shade, texture, finish, cover, what it is made of. */
+/**
+ * What a step asks of whatever kit it is bound to: kinds, shade, texture, finish, cover, what it is made of.
+ */
 export function WishPanel({ chart, step, onChange }: WishPanelProps) {
   const { wants, shade } = step;
   const change = (part: Partial<Step>): void => onChange(withStepChange(chart, step.id, part));

@@ -13,7 +13,10 @@ type PhonePlaceProps = {
   readonly children: ReactNode;
 };
 
-/** A phone: the face with its row of tools and the row of places stay at the top, what is chosen goes by under them. */
+/**
+ * A phone: the face with its row of tools and the row of places stay at the top, what is chosen goes by under
+ * them.
+ */
 export function PhonePlace({ above, face, tools, tabs, kept, children }: PhonePlaceProps) {
   return (
     <Column gap="$3">

@@ -27,8 +27,8 @@ export const newChartWork = (chart: Chart, reason = ''): ChartWork => ({
 });
 
 /**
- * What waits on the device once `sent` was saved as `kept`, whether its page is still open or was left meanwhile: nothing, or,
- * where it was changed since, that, on top of what was saved.
+ * What waits on the device once `sent` was saved as `kept`, whether its page is still open or was left
+ * meanwhile: nothing, or, where it was changed since, that, on top of what was saved.
  */
 export function chartDraftSaved(sent: ChartWork, kept: Chart): void {
   const there = readChartDraft(kept.id);
@@ -37,7 +37,10 @@ export function chartDraftSaved(sent: ChartWork, kept: Chart): void {
   else writeChartDraft({ begun: kept, work: chartWorkOnto(there.work, kept) });
 }
 
-/** Work that went on while its beginning was saved as `kept`: the next version of that, for a reason of its own. */
+/**
+ * Work that went on while its beginning was saved as `kept`: the next version of that, for a reason of its
+ * own.
+ */
 export function chartWorkOnto({ chart, reason, openedAt }: ChartWork, kept: Chart): ChartWork {
   const { version, parent, author, at, reason: said, hash } = kept;
   const next = {

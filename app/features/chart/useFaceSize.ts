@@ -5,8 +5,8 @@ export const FACE_SIZES = ['tucked', 'small', 'full'] as const;
 export type FaceSize = (typeof FACE_SIZES)[number];
 
 /**
- * Heights of the face on a phone of this height, px: some two fifths, a third while a step is worked under it, a fifth,
- * or put away.
+ * Heights of the face on a phone of this height, px: some two fifths, a third while a step is worked under
+ * it, a fifth, or put away.
  */
 export function faceHeights(windowHeight: number, stepOpen: boolean): Readonly<Record<FaceSize, number>> {
   const within = (share: number, least: number, most: number): number =>
@@ -17,7 +17,10 @@ export function faceHeights(windowHeight: number, stepOpen: boolean): Readonly<R
 /** Screens lower than this, px, as a phone on its side, have room for a list and little else. */
 const SHORT_PX = 450;
 
-/** The size a screen of this height begins with: what lies under the face has to be reached on a short one too. */
+/**
+ * The size a screen of this height begins with: what lies under the face has to be reached on a short one
+ * too.
+ */
 export const firstSize = (windowHeight: number): FaceSize =>
   windowHeight < SHORT_PX ? 'tucked' : windowHeight < 620 ? 'small' : 'full';
 
@@ -38,7 +41,10 @@ export type FaceSizing = {
   readonly onNudge: (by: 1 | -1) => void;
 };
 
-/** The face at the top of a phone: dragged, or by keys, between full, small and tucked away; a tap goes on by one. */
+/**
+ * The face at the top of a phone: dragged, or by keys, between full, small and tucked away; a tap goes on by
+ * one.
+ */
 export function useFaceSize(stepOpen: boolean): FaceSizing {
   const { height: windowHeight } = useWindowDimensions();
   const heights = faceHeights(windowHeight, stepOpen);

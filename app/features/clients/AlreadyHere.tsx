@@ -8,7 +8,10 @@ import { sameName } from './sameName';
 /** Fewer letters are no name yet. */
 const LEAST = 3;
 
-/** Clients by the name that is being written: of two records of one person each would know half of what is to be minded. */
+/**
+ * Clients by the name that is being written: of two records of one person each would know half of what is to
+ * be minded.
+ */
 export function AlreadyHere({ name }: { readonly name: string }) {
   const asked = useDeferredValue(name.trim());
   const found = useClients(asked.length < LEAST ? '' : asked).data ?? [];

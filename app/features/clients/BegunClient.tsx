@@ -22,7 +22,10 @@ type BegunClientProps = {
   readonly children: (begun: Begun) => ReactNode;
 };
 
-/** Work on a client stays on what it began from: what somebody else saves meanwhile takes nothing away, and is met when this is saved. */
+/**
+ * Work on a client stays on what it began from: what somebody else saves meanwhile takes nothing away, and is
+ * met when this is saved.
+ */
 export function BegunClient({ id, title, draft, children }: BegunClientProps) {
   const client = useClient(id);
   const router = useRouter();

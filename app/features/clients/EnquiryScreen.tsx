@@ -11,7 +11,10 @@ import { AlreadyHere } from './AlreadyHere';
 
 type Form = Omit<Enquiry, 'people' | 'zone'> & { readonly people: string };
 
-/** Somebody asks: who, when, where, how many, what for. Kept as a client, a visit that is asked for, and a party. */
+/**
+ * Somebody asks: who, when, where, how many, what for. Kept as a client, a visit that is asked for, and a
+ * party.
+ */
 export function EnquiryScreen() {
   const router = useRouter();
   const refresh = useRefresh();

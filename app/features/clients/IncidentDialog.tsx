@@ -8,7 +8,10 @@ import { useSaving } from '../../data/useSaving';
 import { Body, Button, Choice, Dialog, DraftNote, Field, Label } from '../../ui';
 import { dayInWords, todayText } from '../words/dates';
 
-/** Writes down what went wrong: what was seen, what was done, which chart was worked, what is left alone from now on. */
+/**
+ * Writes down what went wrong: what was seen, what was done, which chart was worked, what is left alone from
+ * now on.
+ */
 export function IncidentDialog({
   client,
   onClose,

@@ -33,7 +33,9 @@ type PatchTestDialogProps = {
   readonly onClose: () => void;
 };
 
-/** A patch test planned, laid, read. It never says what something is: that is for whoever treats the client. */
+/**
+ * A patch test planned, laid, read. It never says what something is: that is for whoever treats the client.
+ */
 export function PatchTestDialog({ clientId, test, onClose }: PatchTestDialogProps) {
   return (
     <Dialog title={test ? test.product : msg`Plan a patch test`} onClose={onClose}>

@@ -9,7 +9,9 @@ import { patchTestInWords } from './patchTestView';
 /** In place of an id: one that is planned anew. */
 const NEW = 'new';
 
-/** The patch tests of a client: planned, laid, read; a bad or missing result stops the product in every chart. */
+/**
+ * The patch tests of a client: planned, laid, read; a bad or missing result stops the product in every chart.
+ */
 export function PatchTests({
   client,
   mayWork,

@@ -7,7 +7,10 @@ type Noted = Pick<
   'sensitivities' | 'features' | 'birthYear' | 'guardianConsent' | 'consult' | 'notes'
 >;
 
-/** What is minded of a client before any work: what is noted, and what was said in the first talk, in their words. */
+/**
+ * What is minded of a client before any work: what is noted, and what was said in the first talk, in their
+ * words.
+ */
 export function cautionsNoted(client: Noted, today: string = todayText()): readonly string[] {
   const { sensitivities, features, consult, notes } = client;
   const cautions: (string | false)[] = [

@@ -10,7 +10,9 @@ export const knownByName = (sensitivities: readonly string[]): readonly Known[] 
 export const inOwnWords = (sensitivities: readonly string[]): string =>
   sensitivities.filter((noted) => !SENSITIVITIES.some((known) => known === noted)).join(', ');
 
-/** Of words typed, those whose other names nobody here knows: only they themselves are looked for in lists. */
+/**
+ * Of words typed, those whose other names nobody here knows: only they themselves are looked for in lists.
+ */
 export const onlyAsWritten = (words: string): string[] =>
   toBeMinded(noted([], words)).filter((word) => !isKnownByName(word));
 

@@ -4,8 +4,8 @@ import { useClient } from '../../data/hooks';
 import { notedNow } from './snapshot';
 
 /**
- * A chart as it is to be minded now: with what was noted of its client since it was written, once that is here. Its
- * client stays the same object while neither changes, however often the chart does.
+ * A chart as it is to be minded now: with what was noted of its client since it was written, once that is
+ * here. Its client stays the same object while neither changes, however often the chart does.
  */
 export function useMinded(chart: Chart): Chart;
 export function useMinded(chart: Chart | null): Chart | null;

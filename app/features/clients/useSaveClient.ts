@@ -28,8 +28,8 @@ export type ClientSaving = {
 };
 
 /**
- * Changes to a known client: from the revision they began at, or knowingly over someone else's. `onTaken` hears of
- * theirs when one's own are given up.
+ * Changes to a known client: from the revision they began at, or knowingly over someone else's. `onTaken`
+ * hears of theirs when one's own are given up.
  */
 export function useSaveClient(
   client: ClientAnswer,

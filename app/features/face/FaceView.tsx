@@ -68,8 +68,8 @@ const HAIR_TONES = {
 } as const;
 
 /**
- * Parts of the drawing that are not lines: skin of their own, and brows and lashes, which stay dark where lines are
- * chalk.
+ * Parts of the drawing that are not lines: skin of their own, and brows and lashes, which stay dark where
+ * lines are chalk.
  */
 const partsOn = ({ neck, hair }: SkinInks): Readonly<Record<string, string>> => ({
   'neck skin': neck,

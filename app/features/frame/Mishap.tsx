@@ -5,8 +5,9 @@ import { msg } from '@toile/core';
 import { Body, Button, Column, Heading } from '../../ui';
 
 /**
- * What stands in the place of a screen that has stumbled: the rest of the app goes on, and it can be opened again.
- * The router shuts the fault in, inside its own navigation: a boundary around that would take the address away.
+ * What stands in the place of a screen that has stumbled: the rest of the app goes on, and it can be opened
+ * again. The router shuts the fault in, inside its own navigation: a boundary around that would take the
+ * address away.
  */
 export function Mishap({ error, retry }: ErrorBoundaryProps) {
   const { mutate } = useSWRConfig();

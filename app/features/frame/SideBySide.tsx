@@ -3,8 +3,8 @@ import type { ReactNode } from 'react';
 import { Empty, useWide, View } from '../../ui';
 
 /**
- * On a wide screen a place's list stays beside what was opened from it; on a phone one replaces the other. Without a
- * list the whole width is given to what is open.
+ * On a wide screen a place's list stays beside what was opened from it; on a phone one replaces the other.
+ * Without a list the whole width is given to what is open.
  */
 export function SideBySide({ list }: { readonly list: ReactNode | null }) {
   const wide = useWide();

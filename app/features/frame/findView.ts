@@ -95,7 +95,10 @@ type Sources = {
 /** At most so many of each kind: what is meant is near the top or wants another letter. */
 const MOST = 6;
 
-/** How well a name fits: 3 when it begins so, 2 when a word of it does, 1 when all words are in it, 0 when not. */
+/**
+ * How well a name fits: 3 when it begins so, 2 when a word of it does, 1 when all words are in it, 0 when
+ * not.
+ */
 function fit(words: string, name: string, more: string): 0 | 1 | 2 | 3 {
   const [wanted, title, text] = [plain(words.trim()), plain(name), plain(`${name} ${more}`)];
   if (wanted === '') return 0;
@@ -104,7 +107,9 @@ function fit(words: string, name: string, more: string): 0 | 1 | 2 | 3 {
   return wanted.split(/\s+/).every((word) => text.includes(word)) ? 1 : 0;
 }
 
-/** What these words may mean: places, clients, looks, products; what begins so comes first, whatever it is. */
+/**
+ * What these words may mean: places, clients, looks, products; what begins so comes first, whatever it is.
+ */
 export function findIn(words: string, { clients, looks, products }: Sources): readonly Found[] {
   if (words.trim() === '') return [];
   const best = (all: readonly Found[], least: 0 | 1): { readonly one: Found; readonly how: number }[] =>

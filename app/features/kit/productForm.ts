@@ -58,7 +58,10 @@ export function emptyForm(like: Product | null = null, kind: ProductKind = 'base
   return { ...formOf(base), id: newId() };
 }
 
-/** The form for another kind: what was as the old kind usually comes is as the new one does, what was changed stays. */
+/**
+ * The form for another kind: what was as the old kind usually comes is as the new one does, what was changed
+ * stays.
+ */
 export function ofKind(form: ProductForm, kind: ProductKind): ProductForm {
   const old = usualForm(form.kind);
   const usual = usualForm(kind);

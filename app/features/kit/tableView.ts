@@ -31,8 +31,8 @@ function compare(a: Key, b: Key): number {
 }
 
 /**
- * The rows in the order asked for; rows alike stay in the order of use, and rows that have nothing to be sorted by come
- * last either way.
+ * The rows in the order asked for; rows alike stay in the order of use, and rows that have nothing to be
+ * sorted by come last either way.
  */
 export function sortRows(rows: readonly KitRow[], sorting: Sorting | null): readonly KitRow[] {
   if (!sorting) return rows;

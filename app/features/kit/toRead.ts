@@ -1,8 +1,8 @@
 import { isUnread, numberTold, plural, PRODUCT_KINDS, type Kit, type Product } from '@toile/core';
 
 /**
- * Products that have a colour nobody has read yet, as they are taken out of the cases: what is owned first, by kind as
- * they come at the chair.
+ * Products that have a colour nobody has read yet, as they are taken out of the cases: what is owned first,
+ * by kind as they come at the chair.
  */
 export function productsToRead({ products, units }: Kit): readonly Product[] {
   const owned = new Set(units.map(({ productId }) => productId));

@@ -28,7 +28,10 @@ type LearnedPanelProps = {
   ) => void;
 };
 
-/** What the studio's own evidence proposes for a chart: never more than three, each to be tried, left, or silenced. */
+/**
+ * What the studio's own evidence proposes for a chart: never more than three, each to be tried, left, or
+ * silenced.
+ */
 export function LearnedPanel({ chart, kit, onTry }: LearnedPanelProps) {
   const evidence = useLearned(chart.client.id);
   const refresh = useRefresh();
@@ -94,7 +97,10 @@ export function LearnedPanel({ chart, kit, onTry }: LearnedPanelProps) {
 const offerWords = ({ offer, now, change }: LearnedProposal): string =>
   (change.kind === 'leave out' ? offer : msg`${offer} for ${now}`).slice(0, 600);
 
-/** The chart as a proposal would have it: another amount, without a step, or with the offered line in the shade of the kit that stands in best; null when none can. */
+/**
+ * The chart as a proposal would have it: another amount, without a step, or with the offered line in the
+ * shade of the kit that stands in best; null when none can.
+ */
 async function withOffer(chart: Chart, kit: Kit, proposal: LearnedProposal): Promise<Chart | null> {
   const { stepId, offer, change } = proposal;
   if (change.kind !== 'line') return asHabit(chart, proposal);

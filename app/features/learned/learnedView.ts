@@ -16,8 +16,8 @@ export function kitOfLine({ products, units }: Kit, line: string): Kit {
 }
 
 /**
- * What failed of this chart when it was worn last: a reminder from the first time on, and no more than that. Null where nobody
- * looked, or all of it held.
+ * What failed of this chart when it was worn last: a reminder from the first time on, and no more than that.
+ * Null where nobody looked, or all of it held.
  */
 export function lastTimeWords(checks: readonly WearCheck[]): string | null {
   const last = checks.reduce<string | null>(

@@ -33,7 +33,10 @@ import { useMinded } from '../clients/useMinded';
 import { LessonByLink } from './LessonByLink';
 import type { Given } from './given';
 
-/** A lesson from a chart for the client's own hands: what to keep, seen as the client will see it, on paper or by a link. */
+/**
+ * A lesson from a chart for the client's own hands: what to keep, seen as the client will see it, on paper or
+ * by a link.
+ */
 export function LessonScreen({ id }: { readonly id: string }) {
   const chart = useChart(id);
   const router = useRouter();

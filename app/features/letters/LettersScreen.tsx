@@ -6,7 +6,9 @@ import { Body, Button, Column, Empty, Label, Line, Screen, Subheading } from '..
 import { saveFile } from '../files/saveFile';
 import { dayInWords } from '../words/dates';
 
-/** What would be sent if mail left from here: each letter whole, to be saved as a mail and sent by one's own. */
+/**
+ * What would be sent if mail left from here: each letter whole, to be saved as a mail and sent by one's own.
+ */
 export function LettersScreen() {
   const router = useRouter();
   const [letters, setLetters] = useState(lettersHere);

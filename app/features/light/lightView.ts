@@ -19,7 +19,10 @@ export const LIGHT_WORDS: Readonly<Record<LightName, string>> = messages({
   flash: 'flash',
 });
 
-/** The light a chart is looked at first: the first its day names, daylight where it names none; a candle is a warm lamp. */
+/**
+ * The light a chart is looked at first: the first its day names, daylight where it names none; a candle is a
+ * warm lamp.
+ */
 export function lightOf({ lights: [first = 'daylight'] }: Pick<Chart['occasion'], 'lights'>): LightName {
   return first === 'candle' ? 'indoor' : first;
 }

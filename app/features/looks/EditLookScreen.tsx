@@ -17,7 +17,10 @@ export function EditLookScreen({ id }: { readonly id: string }) {
   );
 }
 
-/** Worked on from the version it was opened at, whatever is saved meanwhile, until somebody takes what is there now. */
+/**
+ * Worked on from the version it was opened at, whatever is saved meanwhile, until somebody takes what is
+ * there now.
+ */
 function Edit({ look }: { readonly look: Look }) {
   const router = useRouter();
   const [base, setBase] = useState(look);

@@ -48,8 +48,8 @@ import { bodyOf } from '../parties/partyView';
 import { occasionOf, withoutChart, withSavedCharts } from '../parties/partyLooks';
 
 /**
- * One look on several clients at once, their faces side by side, each with what was moved and why; of a party, on those
- * of its people who have no chart yet, and for its day.
+ * One look on several clients at once, their faces side by side, each with what was moved and why; of a
+ * party, on those of its people who have no chart yet, and for its day.
  */
 export function FitSeveralScreen({ id, partyId }: { readonly id: string; readonly partyId: string }) {
   const look = useLook(id);

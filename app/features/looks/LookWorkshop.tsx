@@ -38,7 +38,10 @@ type LookWorkshopProps = {
   readonly onBack: () => void;
 };
 
-/** A look on the pattern face, all of it open: steps, places, what each asks of a kit, and what is said of the whole. */
+/**
+ * A look on the pattern face, all of it open: steps, places, what each asks of a kit, and what is said of the
+ * whole.
+ */
 export function LookWorkshop({ start, draftName, isNew, onTheirs, onBack }: LookWorkshopProps) {
   const router = useRouter();
   const refresh = useRefresh();
@@ -60,7 +63,10 @@ export function LookWorkshop({ start, draftName, isNew, onTheirs, onBack }: Look
 
   const [theirs, setTheirs] = useState<Look | null>(null);
 
-  /** Saves it as the version after the one it began from, or knowingly after what somebody else saved meanwhile. */
+  /**
+   * Saves it as the version after the one it began from, or knowingly after what somebody else saved
+   * meanwhile.
+   */
   const save = async (after: Look = look): Promise<void> => {
     await keep(async () => {
       setTheirs(null);

@@ -20,7 +20,10 @@ import { layerOn } from './lookLayers';
 
 const MARKS: Readonly<Record<OwnKitLine['met'], string>> = { met: '✓', near: '◐', far: '▲', nothing: '■' };
 
-/** A look as the studio's own kit can do it: as asked beside as ours, and for each step what is nearest and how far off. */
+/**
+ * A look as the studio's own kit can do it: as asked beside as ours, and for each step what is nearest and
+ * how far off.
+ */
 export function WithOurKit({ look, clientId }: { readonly look: Look; readonly clientId: string | null }) {
   const kit = useKit();
   const person = useClient(clientId ?? '');

@@ -22,8 +22,8 @@ type ChartOccasionProps = {
 };
 
 /**
- * The occasion of a chart, changed: what the day then asks of its steps, and what the look-over finds and no longer
- * finds, is told before it is taken.
+ * The occasion of a chart, changed: what the day then asks of its steps, and what the look-over finds and no
+ * longer finds, is told before it is taken.
  */
 export function ChartOccasion({ chart, kit, onKeep, onClose }: ChartOccasionProps) {
   const [value, setValue] = useState(chart.occasion);

@@ -28,7 +28,9 @@ type OccasionFieldsProps = {
   readonly dayIsSet?: boolean;
 };
 
-/** Everything the computing asks of a day: what it is, how long it must hold, light, weather, what is worn. */
+/**
+ * Everything the computing asks of a day: what it is, how long it must hold, light, weather, what is worn.
+ */
 export function OccasionFields({
   value,
   onChange,

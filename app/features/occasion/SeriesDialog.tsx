@@ -14,7 +14,10 @@ type SeriesDialogProps = {
   readonly onClose: () => void;
 };
 
-/** Eye, cheek and lip coloured for what is worn, three ways, each from the kit with how far off it is; kept as a variant. */
+/**
+ * Eye, cheek and lip coloured for what is worn, three ways, each from the kit with how far off it is; kept as
+ * a variant.
+ */
 export function SeriesDialog({ chart, kit, onKeep, onOccasion, onClose }: SeriesDialogProps) {
   const minded = useMinded(chart);
   const asked = useMemo(() => ({ chart: minded, kit }), [minded, kit]);

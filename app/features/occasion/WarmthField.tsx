@@ -15,7 +15,10 @@ function celsiusOf(typed: string, unit: Manner['temperature']): number | null {
   return celsius >= LIKELY.least && celsius <= LIKELY.most ? celsius : Number.NaN;
 }
 
-/** How warm it will be, in the studio's unit: whether the day brings heat follows, and can be chosen otherwise. */
+/**
+ * How warm it will be, in the studio's unit: whether the day brings heat follows, and can be chosen
+ * otherwise.
+ */
 export function WarmthField({
   value,
   onChange,

@@ -7,8 +7,8 @@ export function comingVisit(visits: readonly VisitAnswer[], today: string): Visi
 }
 
 /**
- * What a visit asks: what was said of it, on its day; else what was said of its party; else what is usual for its kind, with the time and place it
- * is booked for. Without a visit, a trial today.
+ * What a visit asks: what was said of it, on its day; else what was said of its party; else what is usual for
+ * its kind, with the time and place it is booked for. Without a visit, a trial today.
  */
 export function occasionOfVisit(visit: VisitAnswer | undefined, today: string): Occasion {
   if (!visit) return usualOccasion('trial', today);
@@ -27,7 +27,9 @@ export function withHoursSaid(occasion: Occasion, hours: number | undefined): Oc
   return { ...occasion, hoursToLast: hours };
 }
 
-/** What was asked of a visit that was since moved, or is for something else now, which has to be asked anew. */
+/**
+ * What was asked of a visit that was since moved, or is for something else now, which has to be asked anew.
+ */
 function asMoved(asked: Occasion, { kind, date, readyBy }: VisitAnswer): Occasion {
   const begins = readyBy ?? asked.begins;
   const moved: Occasion = {
@@ -41,8 +43,8 @@ function asMoved(asked: Occasion, { kind, date, readyBy }: VisitAnswer): Occasio
 }
 
 /**
- * What a chart that is repeated is for: what was said of the coming visit; else as it was worn, on the coming day,
- * which nobody was asked about yet. Another kind of occasion starts from what is usual of it.
+ * What a chart that is repeated is for: what was said of the coming visit; else as it was worn, on the coming
+ * day, which nobody was asked about yet. Another kind of occasion starts from what is usual of it.
  */
 export function occasionToRepeat(worn: Occasion, coming: VisitAnswer | undefined, today: string): Occasion {
   if (!coming) return { ...worn, date: today, asked: false };
@@ -60,8 +62,8 @@ export function occasionToRepeat(worn: Occasion, coming: VisitAnswer | undefined
 }
 
 /**
- * The same day, but another kind of occasion: light, hours, camera and weather become usual for it, what was said of
- * times, clothes, theme and place stays.
+ * The same day, but another kind of occasion: light, hours, camera and weather become usual for it, what was
+ * said of times, clothes, theme and place stays.
  */
 export function ofAnotherKind(occasion: Occasion, kind: Occasion['kind']): Occasion {
   const { lights, hoursToLast, camera, conditions } = usualOccasion(kind, occasion.date);

@@ -29,8 +29,8 @@ function shortly(name: string): string {
 }
 
 /**
- * The whole day at once: a row for each pair of hands, time to the right. A visit is dragged in time and to other
- * hands, or moved with the arrow keys; Enter opens what else can be done.
+ * The whole day at once: a row for each pair of hands, time to the right. A visit is dragged in time and to
+ * other hands, or moved with the arrow keys; Enter opens what else can be done.
  */
 export function DayBoard({ day }: { readonly day: DayWork }) {
   const c = useColours();

@@ -22,7 +22,10 @@ const MISSED_MINUTES = 5;
 /** From so many minutes behind on, another plan is offered though nobody will be late. */
 const WORTH_ASKING = 10;
 
-/** The day as it goes: who is at whom, what is next, what runs late and what could be done; afterwards, how it went. */
+/**
+ * The day as it goes: who is at whom, what is next, what runs late and what could be done; afterwards, how it
+ * went.
+ */
 export function NowPanel({ work }: { readonly work: PartyWork }) {
   const log = usePartyLog(work.party.id);
   const now = useRunning(work, log);
@@ -156,7 +159,9 @@ function HandsCard({
   );
 }
 
-/** The day planned anew from where it stands: the same order only later, or few changes; what to tell whom. */
+/**
+ * The day planned anew from where it stands: the same order only later, or few changes; what to tell whom.
+ */
 function Proposals({ work, now }: { readonly work: PartyWork; readonly now: Running }) {
   const { proposals, fresh } = now;
   const answer = fresh ? proposals.answer : null;

@@ -37,7 +37,10 @@ type SheetsDialogProps = {
   readonly onClose: () => void;
 };
 
-/** What each is told: the day on paper, or by a link that ends; of everybody, one pair of hands, or one person. */
+/**
+ * What each is told: the day on paper, or by a link that ends; of everybody, one pair of hands, or one
+ * person.
+ */
 export function SheetsDialog({ partyId, plan, onClose }: SheetsDialogProps) {
   const session = useSession();
   const refresh = useRefresh();

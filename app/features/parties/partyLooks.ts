@@ -27,7 +27,10 @@ export function withoutChart(party: PartyAnswer): { readonly id: string; readonl
   );
 }
 
-/** A plan whose people have these charts, by client, and the minutes they take; its timetable is to be found anew. */
+/**
+ * A plan whose people have these charts, by client, and the minutes they take; its timetable is to be found
+ * anew.
+ */
 export function withSavedCharts(plan: PartyPlan, charts: ReadonlyMap<string, Chart>): PartyPlan {
   const guests = plan.guests.map((guest): Guest => {
     const chart = guest.clientId === null ? undefined : charts.get(guest.clientId);

@@ -26,7 +26,9 @@ const NONE_TIMED: readonly Timed[] = [];
 
 type Own = { readonly plan: PartyPlan; readonly timed: readonly Timed[] };
 
-/** A party's timetable: found, changed by hand, held, planned again around what is held, made calmer, kept. */
+/**
+ * A party's timetable: found, changed by hand, held, planned again around what is held, made calmer, kept.
+ */
 export function useDay(work: PartyWork) {
   const { party, plan, keep } = work;
   const [draft, setDraft] = useState<Timetable | null>(null);

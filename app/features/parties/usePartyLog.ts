@@ -18,7 +18,10 @@ export type PartyLog = {
   readonly sendAgain: () => void;
 };
 
-/** What is told of a party: shown at once, kept on the device, sent until it has arrived; and what others tell. */
+/**
+ * What is told of a party: shown at once, kept on the device, sent until it has arrived; and what others
+ * tell.
+ */
 export function usePartyLog(partyId: string): PartyLog {
   const answer = useLogOf(partyId);
   const known = answer.data?.events;

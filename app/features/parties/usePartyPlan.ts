@@ -17,7 +17,9 @@ export type PartyWork = {
 
 const revisionOf = ({ revision }: PartyAnswer): number => revision;
 
-/** A party's plan and the way to change it. Where somebody else was first, their plan is shown and it is told. */
+/**
+ * A party's plan and the way to change it. Where somebody else was first, their plan is shown and it is told.
+ */
 export function usePartyPlan(party: PartyAnswer): PartyWork {
   const session = useSession();
   const refresh = useRefresh();

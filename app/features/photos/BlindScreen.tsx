@@ -26,7 +26,9 @@ import { blindWords, photosForTrial } from './blindView';
 import { mayPhotograph, NoConsent } from './NoConsent';
 import { usePhotos, type ShownPhoto } from './usePhotos';
 
-/** A trial judged from photographs: one half at a time, mirrored by lot, in an order by lot, the hours unsaid. */
+/**
+ * A trial judged from photographs: one half at a time, mirrored by lot, in an order by lot, the hours unsaid.
+ */
 export function BlindScreen({ id }: { readonly id: string }) {
   const log = useTrialLog(id);
   const router = useRouter();

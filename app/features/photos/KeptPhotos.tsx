@@ -11,7 +11,10 @@ type KeptPhotosProps = Pick<Photos, 'studioKeeps' | 'send' | 'drop'> & {
 
 const LIGHT_WORDS = messages({ daylight: 'By daylight', flash: 'With the flash' } as const);
 
-/** The photographs there are, with where each is kept; what is with the studio is dropped for everybody, and asked about first. */
+/**
+ * The photographs there are, with where each is kept; what is with the studio is dropped for everybody, and
+ * asked about first.
+ */
 export function KeptPhotos({ photos, studioKeeps, mayDrop, send, drop }: KeptPhotosProps) {
   const [asked, setAsked] = useState<ShownPhoto | null>(null);
   const [busy, setBusy] = useState<string | null>(null);

@@ -40,7 +40,10 @@ export function castRows(
 export type PhotoPlace = 'device' | 'studio';
 type Placed = { readonly id: string; readonly at: string; readonly where: PhotoPlace };
 
-/** Photographs of this device and of the studio together, the newest first; one that is with the studio is told once. */
+/**
+ * Photographs of this device and of the studio together, the newest first; one that is with the studio is
+ * told once.
+ */
 export function besides<P extends Placed>(here: readonly P[], there: readonly P[]): P[] {
   const known = new Set(there.map(({ id }) => id));
   return [...there, ...here.filter(({ id }) => !known.has(id))].sort((one, other) =>

@@ -22,7 +22,10 @@ export type Photos = {
 
 const wordsOf = (error: unknown): string => (error instanceof Error ? error.message : String(error));
 
-/** A chart's photographs, on this device and with the studio; their addresses are given back when the screen is left. */
+/**
+ * A chart's photographs, on this device and with the studio; their addresses are given back when the screen
+ * is left.
+ */
 export function usePhotos(clientId: string, chartId: string): Photos {
   const [here, setHere] = useState<readonly ShownPhoto[] | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
@@ -111,7 +114,9 @@ export function usePhotos(clientId: string, chartId: string): Photos {
 
 type Picture = Pick<ShownPhoto, 'blob' | 'href'>;
 
-/** The studio's pictures, fetched once each while the screen is open; null until all of them have been tried. */
+/**
+ * The studio's pictures, fetched once each while the screen is open; null until all of them have been tried.
+ */
 function useStudioPictures(
   told: readonly Photograph[] | undefined,
 ): { readonly photos: readonly ShownPhoto[]; readonly failure: string | null } | null {

@@ -30,7 +30,9 @@ const STRIDE_MM = 5;
 /** Points nearer than this are one, mm. */
 const NEAR_MM = 0.3;
 
-/** A face to draw one line on, or round one patch: with a finger, a pen or a mouse, or with the arrow keys. */
+/**
+ * A face to draw one line on, or round one patch: with a finger, a pen or a mouse, or with the arrow keys.
+ */
 export function DrawPad({ task, height, judged, watching, onDrawn }: DrawPadProps) {
   const { model, placement } = task;
   const shown = task.kind === 'line' ? task.shown : null;

@@ -130,7 +130,10 @@ export function extraSpot(extra: ExtraReading, index: number): readonly [number,
   return [clamp(x === 0 ? 30 + 12 * index : -x - 12 * index, -80, 80), y + 8];
 }
 
-/** What was assumed and computed where a file was not measured in daylight for the usual observer, and what was left out. */
+/**
+ * What was assumed and computed where a file was not measured in daylight for the usual observer, and what
+ * was left out.
+ */
 export function howMeasured({ tables, leftOut }: Extract<CgatsReading, { readonly ok: true }>): string[] {
   const told = new Set(tables.flatMap((table) => broughtToDaylight(table) ?? []));
   const [first] = leftOut;

@@ -28,8 +28,8 @@ export const acceptedLines = (lines: readonly ReviewLine[]): ReviewLine[] =>
 const MOST_OF_A_RULE = 3;
 
 /**
- * Findings as they are read: one by one, but many of one rule together, where the first of them stands. What is to be
- * stopped at is never gathered.
+ * Findings as they are read: one by one, but many of one rule together, where the first of them stands. What
+ * is to be stopped at is never gathered.
  */
 export function gathered(lines: readonly ReviewLine[]): readonly (readonly ReviewLine[])[] {
   const alike = (line: ReviewLine): readonly ReviewLine[] =>
@@ -54,8 +54,8 @@ export function reviewInWords(lines: readonly ReviewLine[]): string {
 }
 
 /**
- * The chart with a finding's fix applied; unchanged when the finding is gone. `minded` is the chart with what was noted
- * of its client since: found and mended by that, and kept as it was written.
+ * The chart with a finding's fix applied; unchanged when the finding is gone. `minded` is the chart with what
+ * was noted of its client since: found and mended by that, and kept as it was written.
  */
 export function fixed(
   chart: Chart,

@@ -18,8 +18,8 @@ export type Place = {
 };
 
 /**
- * Where a substitute may be put: one chart, all whose day is still to come, all there are. What says the same as one before
- * it is left out; the one nobody has to think about comes second.
+ * Where a substitute may be put: one chart, all whose day is still to come, all there are. What says the same
+ * as one before it is left out; the one nobody has to think about comes second.
  */
 export function placesFor(
   charts: readonly Pick<ChartSummary, 'id' | 'date'>[],
@@ -57,7 +57,10 @@ export function saidOf({ changed, left }: SubstitutionAnswer, name: string): str
 /** Charts that are offered without asking for more. */
 const FEW = 4;
 
-/** The first few charts to choose from: those still to come, or the newest where none is; the chosen one always among them. */
+/**
+ * The first few charts to choose from: those still to come, or the newest where none is; the chosen one
+ * always among them.
+ */
 export function fewOf<C extends Pick<ChartSummary, 'id' | 'date'>>(
   charts: readonly C[],
   chartId: string | null,

@@ -9,8 +9,8 @@ export type FirstStep = {
 };
 
 /**
- * The way of a new studio from nobody to a first chart, in order; empty once it has been gone. The kit is done when no
- * kind of a first kit is missing.
+ * The way of a new studio from nobody to a first chart, in order; empty once it has been gone. The kit is
+ * done when no kind of a first kit is missing.
  */
 export function firstSteps(
   clients: readonly Pick<ClientSummary, 'id' | 'name' | 'lastRead' | 'chartCount'>[],

@@ -26,8 +26,9 @@ type TapPictureProps<Name extends string> = {
 };
 
 /**
- * A picture whose places are tapped: a loupe over the finger, each place to be chosen again or moved by arrow keys, with Shift ten
- * times as far. By keys alone Enter puts the next place in the middle, to be moved from there.
+ * A picture whose places are tapped: a loupe over the finger, each place to be chosen again or moved by arrow
+ * keys, with Shift ten times as far. By keys alone Enter puts the next place in the middle, to be moved from
+ * there.
  */
 export function TapPicture<Name extends string>({
   href,

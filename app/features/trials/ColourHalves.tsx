@@ -41,7 +41,10 @@ type ColourHalvesProps = {
   readonly onChange: (samples: ColourSamples) => void;
 };
 
-/** Both halves read with the reader, or typed from one: the mean of some touches, and how far it is from the fresh one. */
+/**
+ * Both halves read with the reader, or typed from one: the mean of some touches, and how far it is from the
+ * fresh one.
+ */
 export function ColourHalves({ clientId, zones, looks, value, onChange }: ColourHalvesProps) {
   const reader = useReader();
   const [connecting, setConnecting] = useState(false);

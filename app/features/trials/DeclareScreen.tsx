@@ -39,7 +39,10 @@ import {
   type Choosing,
 } from './trialView';
 
-/** The half-face trials of a chart, and a new one declared: what is compared, by what it is judged, then the draw. */
+/**
+ * The half-face trials of a chart, and a new one declared: what is compared, by what it is judged, then the
+ * draw.
+ */
 export function DeclareScreen({ id }: { readonly id: string }) {
   const chart = useChart(id);
   const trials = useChartTrials(id);

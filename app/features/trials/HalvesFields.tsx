@@ -21,7 +21,10 @@ type HalvesFieldsProps = {
   readonly of: 'client' | 'artist';
 };
 
-/** How both halves look, place by place: two touches each, in words. Facing the client, their right comes first. */
+/**
+ * How both halves look, place by place: two touches each, in words. Facing the client, their right comes
+ * first.
+ */
 export function HalvesFields({ measure, zones, value, onChange, of }: HalvesFieldsProps) {
   if (!isGraded(measure)) return <Label>{msg`The colour is read with the reader, not judged by eye.`}</Label>;
   const grades = GRADE_WORDS[measure];

@@ -154,7 +154,10 @@ const GUESSES = [
 /** Drawn place by place there is no one side to guess. */
 const OPEN = [[undefined, 'Judge and open it']] as const;
 
-/** The verdict: what whoever judged thinks was where, then the envelope is opened for everybody. Or it is ended. */
+/**
+ * The verdict: what whoever judged thinks was where, then the envelope is opened for everybody. Or it is
+ * ended.
+ */
 function JudgePart({ trial, now, tell, busy }: PartProps) {
   const [ending, setEnding] = useState(false);
   if (now.looks.length === 0) return null;

@@ -16,7 +16,10 @@ import { HalvesFields, StingField, TouchedField, type Stings } from '../trials/H
 import { NO_HALVES, seenOf, type HalfLook } from '../trials/halfLook';
 import { LookFields, NO_LOOK, saysSomething } from './LookFields';
 
-/** What a client's own phone shows behind a link: how does it look now; what was told by it; nothing else that is kept. */
+/**
+ * What a client's own phone shows behind a link: how does it look now; what was told by it; nothing else that
+ * is kept.
+ */
 export function WearLinkScreen() {
   const [token] = useState(tokenOfAddress);
   const {

@@ -31,7 +31,10 @@ import { instantInWords, todayText, withHours, zoneOfDays } from '../words/dates
 import { LookFields, NO_LOOK, saysSomething } from './LookFields';
 import { checkWords, hoursOf, hoursWords, instantOf, inZone, weakestOf, wornSince } from './wearView';
 
-/** How a chart wears: what is likely, what was seen, and a look told in a minute; by the client too, on their own phone. */
+/**
+ * How a chart wears: what is likely, what was seen, and a look told in a minute; by the client too, on their
+ * own phone.
+ */
 export function WearScreen({ id }: { readonly id: string }) {
   const chart = useChart(id);
   const wear = useChartWear(id);

@@ -49,8 +49,8 @@ export const hoursWords = (check: Pick<WearCheck, 'appliedAt' | 'at'>): string =
   `${hoursAt(check).toFixed(1)} h`;
 
 /**
- * When what is worn now was put on, as far as anybody knows: by the looks told or the last tick at the chair, whichever is
- * later; null when that was on another day.
+ * When what is worn now was put on, as far as anybody knows: by the looks told or the last tick at the chair,
+ * whichever is later; null when that was on another day.
  */
 export function wornSince(
   { checks, lastTickAt }: Pick<ChartWearAnswer, 'checks' | 'lastTickAt'>,
@@ -81,7 +81,10 @@ export type HeldRow = {
   readonly outlook: ZoneOutlook;
 };
 
-/** Every product in every zone that was looked at, the most looked-at first: how it holds to an hour on some skin and days, or on any. */
+/**
+ * Every product in every zone that was looked at, the most looked-at first: how it holds to an hour on some
+ * skin and days, or on any.
+ */
 export function heldRows(
   history: readonly WearGroup[],
   hours: number,

@@ -10,7 +10,10 @@ export function visitDetail(visit: VisitAnswer): string {
   return [time, term(visit.kind), visit.place, state].filter(Boolean).join(' · ');
 }
 
-/** How far a visit has come and what is still to ask, beside it in a list: 'asked for · nobody was asked about the day' */
+/**
+ * How far a visit has come and what is still to ask, beside it in a list: 'asked for · nobody was asked about
+ * the day'
+ */
 export function stateInWords({ state, reason, occasion }: VisitAnswer): string {
   if (state === 'cancelled') return msg`▲ cancelled: ${reason}`;
   const words = state === 'asked' ? msg`asked for, not booked yet` : term(state);
@@ -26,7 +29,10 @@ export function byDay(
   return [...days].map(([date, list]) => ({ date, visits: list }));
 }
 
-/** Days with visits by the weeks they are in, which begin on the studio's first weekday: 'This week', 'Week of Mon 8 Dec'. */
+/**
+ * Days with visits by the weeks they are in, which begin on the studio's first weekday: 'This week', 'Week of
+ * Mon 8 Dec'.
+ */
 export function byWeek(
   visits: readonly VisitAnswer[],
   today: string,

@@ -1,9 +1,10 @@
 type Early = { readonly response: Promise<Response>; data?: unknown };
 
 /**
- * Asks for what a page shows while its scripts are still on their way: one trip after another is longest where the network
- * is slowest. Taken from here, once, by app/data/early.ts; what fails is asked for again by whoever wants it. So too the
- * script of the screens that draw and compute, where one of them is what the page shows.
+ * Asks for what a page shows while its scripts are still on their way: one trip after another is longest
+ * where the network is slowest. Taken from here, once, by app/data/early.ts; what fails is asked for again by
+ * whoever wants it. So too the script of the screens that draw and compute, where one of them is what the
+ * page shows.
  */
 export function askEarly(workFile: string): void {
   const asked: Record<string, Early> = {};

@@ -105,7 +105,10 @@ export type ErasureAnswer = {
   readonly photographs: number;
   readonly intakes: number;
   readonly parties: number;
-  /** Other clients in whose own records the name stands, as a guardian or in a note: those are theirs and stay. */
+  /**
+   * Other clients in whose own records the name stands, as a guardian or in a note: those are theirs and
+   * stay.
+   */
   readonly elsewhere: readonly string[];
 };
 export type ErasedAnswer = { readonly erased: string; readonly charts: EraseClient['charts'] };

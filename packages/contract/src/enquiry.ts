@@ -3,7 +3,10 @@ import { isZone, msg, OCCASIONS } from '@toile/core';
 import { clientFormSchema, uuid } from './client';
 import { visitInputSchema } from './visit';
 
-/** An enquiry as it comes in by telephone: who, when, where, how many, what for. Ids make a second sending harmless. */
+/**
+ * An enquiry as it comes in by telephone: who, when, where, how many, what for. Ids make a second sending
+ * harmless.
+ */
 export const enquirySchema = clientFormSchema
   .pick(['name', 'phone', 'email', 'notes'])
   .concat(visitInputSchema.pick(['date', 'startsAt', 'place']))

@@ -6,7 +6,9 @@ import { day } from './shapes';
 const instant = () =>
   string().matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, () => msg`an instant in UTC`);
 
-/** A patch test as it is planned, laid and read; who read it and the product's name are the server's to say. */
+/**
+ * A patch test as it is planned, laid and read; who read it and the product's name are the server's to say.
+ */
 export const patchTestInputSchema = object({
   id: uuid().required(),
   productId: uuid().required(() => msg`Choose a product`),

@@ -179,7 +179,10 @@ const TABLES = {
     { compact: CompactSchema, clientId: id, chartId: id, version, madeBy: text, madeAt: text },
     closed,
   ),
-  /** Photographs clients agreed to and the studio keeps. They travel in a backup alone: a single text file would be too large for anybody to open. */
+  /**
+   * Photographs clients agreed to and the studio keeps. They travel in a backup alone: a single text file
+   * would be too large for anybody to open.
+   */
   photographs: Type.Object(
     { photograph: PhotographSchema, jpeg: Type.String({ description: 'the picture, base64' }) },
     closed,

@@ -229,8 +229,8 @@ export type AskedOfHalves = {
 };
 
 /**
- * A trial as it may be seen: which side is which stays sealed until it is judged, but for whoever opened it to work at the
- * chair.
+ * A trial as it may be seen: which side is which stays sealed until it is judged, but for whoever opened it
+ * to work at the chair.
  */
 export type TrialAnswer = Omit<Trial, 'draw' | 'chartHas' | 'swap'> & {
   readonly clientName: string;

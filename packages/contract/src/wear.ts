@@ -144,7 +144,10 @@ export type ChartWearAnswer = {
   /** The last tick at the chair: when it was put on, as far as anybody knows. */
   readonly lastTickAt: string | null;
 };
-/** What whoever holds a link is shown: who asks, since when it is worn, what was told so far. Nothing else that is kept. */
+/**
+ * What whoever holds a link is shown: who asks, since when it is worn, what was told so far. Nothing else
+ * that is kept.
+ */
 export type OpenWearAnswer = {
   readonly studio: string;
   readonly appliedAt: string;

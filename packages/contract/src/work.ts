@@ -74,7 +74,10 @@ export type ReadingInput = Omit<InferType<typeof readingInputSchema>, 'zones' | 
 };
 
 const place = number().integer().min(0).max(11);
-/** What the stand-in reader is held to: a zone of a client, a spot in it, a pan of a palette, or a product by itself. */
+/**
+ * What the stand-in reader is held to: a zone of a client, a spot in it, a pan of a palette, or a product by
+ * itself.
+ */
 export const sampleRequestSchema = object({
   clientId: uuid(),
   zone: string()

@@ -48,8 +48,8 @@ export async function backupTo(db: Db, studioId: string, file: string, at: Date)
 }
 
 /**
- * Writes the day's backup of every studio that has none yet and lets the oldest go; nothing before the hour. One server
- * of many does it, the others find it done. What was written is given by name.
+ * Writes the day's backup of every studio that has none yet and lets the oldest go; nothing before the hour.
+ * One server of many does it, the others find it done. What was written is given by name.
  */
 export async function backUpIfDue(
   db: Db,

@@ -29,8 +29,9 @@ const refused = (file: string | null, message: string): ReadBackup => ({
 });
 
 /**
- * Reads a backup, whole or not at all: every file its manifest names is there as it was written, nothing else is, and
- * each row is what its table holds. What is wrong is told with the file and, inside one, the line and column.
+ * Reads a backup, whole or not at all: every file its manifest names is there as it was written, nothing else
+ * is, and each row is what its table holds. What is wrong is told with the file and, inside one, the line and
+ * column.
  */
 export function readBackup(bytes: Uint8Array): ReadBackup {
   const zip = readZip(bytes, LIMITS);

@@ -12,7 +12,9 @@ export function backupFile(studio: { readonly id: string; readonly name: string 
   return `${[words, studio.id.slice(-8)].filter(Boolean).join('-')}-${day}.zip`;
 }
 
-/** Which backups of a folder go so that each studio keeps its newest ones; what is no backup is never touched. */
+/**
+ * Which backups of a folder go so that each studio keeps its newest ones; what is no backup is never touched.
+ */
 export function toLetGo(files: readonly string[], keep: number): string[] {
   const byStudio = new Map<string, { name: string; day: string }[]>();
   for (const name of files) {

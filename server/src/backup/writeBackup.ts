@@ -12,8 +12,9 @@ const ROWS_A_FILE = 200;
 const LEVEL = 4;
 
 /**
- * A whole studio as one zip of open documents, as it is at one moment; its pieces are given in order as they are made.
- * No password, session or link is in it. What is asked meanwhile is answered: each file gives way to it.
+ * A whole studio as one zip of open documents, as it is at one moment; its pieces are given in order as they
+ * are made. No password, session or link is in it. What is asked meanwhile is answered: each file gives way
+ * to it.
  */
 export async function writeBackup(
   db: Db,

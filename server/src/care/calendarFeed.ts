@@ -69,7 +69,10 @@ async function feedAnswer(tx: Tx, caller: Caller): Promise<FeedAnswer> {
   return { madeAt: row?.made_at.toISOString() ?? null };
 }
 
-/** The calendar a link stands for; null when it is unknown, was renewed or ended, or its owner was let in no longer. */
+/**
+ * The calendar a link stands for; null when it is unknown, was renewed or ended, or its owner was let in no
+ * longer.
+ */
 async function calendarOf({ db, clock }: Services, token: string): Promise<string | null> {
   const [studioId = '', secret = '', ending = ''] = token.split('.');
   if (!isUuid(studioId) || secret === '' || ending !== 'ics') return null;

@@ -16,7 +16,10 @@ import { read, write, type Services } from '../http/register';
 import { dayOfStudio } from '../studio/day';
 import { settingsNow } from '../studio/settings';
 
-/** Photographs the studio keeps: only where it says so and the client agreed, and gone when that is taken back. */
+/**
+ * Photographs the studio keeps: only where it says so and the client agreed, and gone when that is taken
+ * back.
+ */
 export function registerPhotographs(services: Services): void {
   read(services, 'photographs', async ({ tx, params }) => {
     await clientOf(tx, params.id);

@@ -60,7 +60,9 @@ export async function trialRecords(
   return rows.map((row) => ({ trial: row.document, events: events.get(row.id) ?? [] }));
 }
 
-/** Whether somebody may see which side is which: once it is over, or when they opened it to work at the chair. */
+/**
+ * Whether somebody may see which side is which: once it is over, or when they opened it to work at the chair.
+ */
 export function isOpenTo({ trial, events }: TrialRecord, name: string | null): boolean {
   const { state, openedBy } = trialNow(trial, events);
   return (state !== 'drawn' && state !== 'worn') || (name !== null && openedBy.includes(name));

@@ -58,7 +58,10 @@ export function questionTold(
   }
 }
 
-/** What was told, as the caller's; a decision is set beside the count, and asked for its reason where it goes against it. */
+/**
+ * What was told, as the caller's; a decision is set beside the count, and asked for its reason where it goes
+ * against it.
+ */
 export async function byCaller(
   tx: Tx,
   { trial, events }: TrialRecord,

@@ -28,7 +28,9 @@ const NOT_WORN_NOW = 'This is still to come, or longer ago than anybody wears it
 /** A phone's clock may be ahead by so much, ms. */
 const AHEAD_MS = 10 * 60_000;
 
-/** How what was put on a client wore: told by whoever made it up, or by the client on a phone of their own. */
+/**
+ * How what was put on a client wore: told by whoever made it up, or by the client on a phone of their own.
+ */
 export function registerWear(services: Services): void {
   const { app, db, clock } = services;
   const limiter = limitTries(db, 'wear', LINK_TRIES);

@@ -43,7 +43,10 @@ export async function recountWearing(
   if (rows.length > 0) await tx.insertInto('zone_wears').values(rows).execute();
 }
 
-/** The studio's wears counted together, as core's `groupWears` counts them; a client's own apart where one is asked about. */
+/**
+ * The studio's wears counted together, as core's `groupWears` counts them; a client's own apart where one is
+ * asked about.
+ */
 export async function wearGroups(tx: Tx, clientId: string | null, now: Date): Promise<WearGroup[]> {
   const { rows } = await sql<{
     zone: TrialZone;

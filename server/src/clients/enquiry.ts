@@ -7,7 +7,10 @@ import { write, type Services } from '../http/register';
 import { studioDay } from '../studio/day';
 import { settingsNow } from '../studio/settings';
 
-/** An enquiry becomes a client, a visit that is asked for, and a party where there are more people: all or nothing. */
+/**
+ * An enquiry becomes a client, a visit that is asked for, and a party where there are more people: all or
+ * nothing.
+ */
 export function registerEnquiry(services: Services): void {
   write(services, 'createEnquiry', async ({ tx, caller, body, now }) => {
     const inserted = await tx

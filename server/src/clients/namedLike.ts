@@ -9,10 +9,11 @@ const plain = (text: RawBuilder<string>): RawBuilder<string> => sql`translate(${
 const part = <T>(name: string): RawBuilder<T> => sql`(select ${sql.ref(name)} from typed)`;
 
 /**
- * Which clients (`c`) bear a name like what was typed, accents and apostrophes aside, and what brings the closest to the
- * top. A name holds it, anywhere from three letters in a row on, from a word's start on with fewer; or resembles it.
- * Both are asked only of the few names that share enough threes of letters with it to do either (`name_threes`): as an
- * array, so that they are fetched by their ids and no other name is asked. `typed` is to be asked for first, by that name.
+ * Which clients (`c`) bear a name like what was typed, accents and apostrophes aside, and what brings the
+ * closest to the top. A name holds it, anywhere from three letters in a row on, from a word's start on with
+ * fewer; or resembles it. Both are asked only of the few names that share enough threes of letters with it to
+ * do either (`name_threes`): as an array, so that they are fetched by their ids and no other name is asked.
+ * `typed` is to be asked for first, by that name.
  */
 export function namedLike(typed: string) {
   const name = plain(sql`c.folded`);

@@ -28,7 +28,10 @@ export function openPool(url: string, onError: (error: Error) => void, connectio
 
 /** Longer than this nobody waits for a connection, ms: an answer that says to try again is of more use. */
 const CONNECT_MS = 5000;
-/** One statement, and one wait for a lock, take no longer than this, ms; the whole of a studio is read in parts. */
+/**
+ * One statement, and one wait for a lock, take no longer than this, ms; the whole of a studio is read in
+ * parts.
+ */
 const STATEMENT_MS = 30_000;
 const LOCK_MS = 10_000;
 /** A transaction in which nothing is asked for so long was left by its process, ms. */
@@ -42,7 +45,8 @@ const LOST =
 const AWAY = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOTFOUND', 'EAI_AGAIN']);
 /**
  * Classes of SQLSTATE that pass by themselves or by its operator's hand: connection, transaction rollback,
- * resources, operator intervention, system error; 55P03 a lock not had in time, 25006 a primary that has just become a standby.
+ * resources, operator intervention, system error; 55P03 a lock not had in time, 25006 a primary that has just
+ * become a standby.
  */
 const PASSING = /^(08|40|53|57|58)|^55P03$|^25006$/;
 /** Data that no column takes: data exceptions, and constraints other than a name that is taken. */

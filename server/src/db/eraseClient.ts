@@ -12,8 +12,9 @@ const OF_CLIENTS = [
 ] as const;
 
 /**
- * The function by which the app, which may delete nothing, takes a client and all that is theirs out of the studio's records.
- * `more` are tables with a client of their own that came later; a migration that adds one states it anew.
+ * The function by which the app, which may delete nothing, takes a client and all that is theirs out of the
+ * studio's records. `more` are tables with a client of their own that came later; a migration that adds one
+ * states it anew.
  */
 export function eraseClientSql(more: readonly string[]): string {
   const ofChart = (table: string): string =>

@@ -2,7 +2,9 @@ import { sql } from 'kysely';
 import type { Db, Tx } from './connection';
 import type { STUDIO_TABLES } from './schema';
 
-/** Tables that leave no mark: those that tell of requests themselves, and what the database makes of another. */
+/**
+ * Tables that leave no mark: those that tell of requests themselves, and what the database makes of another.
+ */
 export const UNMARKED = ['audit', 'idempotency', 'name_threes'] as const;
 /** Tables whose writes leave a mark: all others of a studio. */
 export type MarkedTable = Exclude<(typeof STUDIO_TABLES)[number], (typeof UNMARKED)[number]>;

@@ -64,8 +64,8 @@ export const MIGRATIONS: Readonly<Record<string, Migration>> = {
 };
 
 /**
- * Brings a database, reached as its owner, to the newest schema, or to an earlier one by its migration's name. Throws with the
- * failing migration's name.
+ * Brings a database, reached as its owner, to the newest schema, or to an earlier one by its migration's
+ * name. Throws with the failing migration's name.
  */
 export async function migrate(ownerUrl: string, to?: string): Promise<string[]> {
   const pool = new Pool({ connectionString: ownerUrl, max: 1 });

@@ -1,4 +1,7 @@
-/** Of a table only the rows of the studio that is set are seen or written; `grants` says what the app may do with them. */
+/**
+ * Of a table only the rows of the studio that is set are seen or written; `grants` says what the app may do
+ * with them.
+ */
 export function ownStudioSql(table: string, grants: string): string {
   const own = `(select nullif(current_setting('toile.studio_id', true), '')::uuid)`;
   return `alter table ${table} enable row level security;

@@ -12,8 +12,8 @@ function awayAtHeart(error: unknown): boolean {
 }
 
 /**
- * Does what needs the database as soon as it is there: while it starts or fails over it is tried again, for `withinMs`
- * at most. Throws what it met last, and at once what no waiting mends.
+ * Does what needs the database as soon as it is there: while it starts or fails over it is tried again, for
+ * `withinMs` at most. Throws what it met last, and at once what no waiting mends.
  */
 export async function patiently<T>(
   work: () => Promise<T>,

@@ -5,8 +5,8 @@ import { zoneWearRow } from '../care/zoneWears';
 const FIRST = ['studio_id', 'chart_id', 'applied_at', 'zone', 'client_id', 'worn', 'good', 'bad'] as const;
 
 /**
- * Counts all looks of all studios anew, for a migration; `later` names columns the table has come to have by then. Whoever owns the tables sees no row
- * of a studio while its rows are guarded from them too.
+ * Counts all looks of all studios anew, for a migration; `later` names columns the table has come to have by
+ * then. Whoever owns the tables sees no row of a studio while its rows are guarded from them too.
  */
 export async function recountAllWears(
   db: Kysely<unknown>,

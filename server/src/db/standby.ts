@@ -12,8 +12,9 @@ const LEFT_ALONE_MS = 5000;
 /** A copy of the database that reads are taken from where it is as new as the database itself. */
 export type Standby = {
   /**
-   * Runs work on the standby's rows of a studio if they are those of `state` (see `stateOf`); null where it has not
-   * come so far, or cannot be reached: then the database itself is asked. What the work throws is thrown.
+   * Runs work on the standby's rows of a studio if they are those of `state` (see `stateOf`); null where it
+   * has not come so far, or cannot be reached: then the database itself is asked. What the work throws is
+   * thrown.
    */
   readonly read: <T>(
     studioId: string,
@@ -24,8 +25,8 @@ export type Standby = {
 };
 
 /**
- * Reads from a standby without ever reading what is old: the marks of the tables come with their rows, so equal marks,
- * seen in one snapshot with the rows, are equal rows.
+ * Reads from a standby without ever reading what is old: the marks of the tables come with their rows, so
+ * equal marks, seen in one snapshot with the rows, are equal rows.
  */
 export function openStandby(db: Db, logger: Pick<Logger, 'warn'>, clock: () => number = Date.now): Standby {
   let awayUntil = 0;
@@ -40,8 +41,8 @@ export function openStandby(db: Db, logger: Pick<Logger, 'warn'>, clock: () => n
           return { value: await work(tx) };
         });
       } catch (error) {
-        // What the work finds wrong is wrong anywhere, and so is work that would write. All else is the standby's: away,
-        // of another password, or none of ours at all.
+        // What the work finds wrong is wrong anywhere, and so is work that would write. All else is the
+        // standby's: away, of another password, or none of ours at all.
         if (working && (!isDatabaseAway(error) || isReadOnly(error))) throw error;
         awayUntil = clock() + LEFT_ALONE_MS;
         logger.warn({ code: codeOf(error) }, 'standby not read');

@@ -6,9 +6,9 @@ type Told<T> = T extends Date ? string : T;
 type ToldRow<O> = { readonly [K in keyof O]: Told<O[K]> };
 
 /**
- * Asks several things in one statement: what a phone waits for is one way to the database and back, not one for each.
- * Rows keep their order and come as JSON has them, moments as text (`instant` makes them the text of an answer);
- * counts of 64 bits come as numbers.
+ * Asks several things in one statement: what a phone waits for is one way to the database and back, not one
+ * for each. Rows keep their order and come as JSON has them, moments as text (`instant` makes them the text
+ * of an answer); counts of 64 bits come as numbers.
  */
 export async function together<T extends Record<string, object>>(
   tx: Tx,

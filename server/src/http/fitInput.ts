@@ -14,8 +14,8 @@ const UNKEPT = /\0|\p{Surrogate}/u;
 const isKeepable = (text: string): boolean => !UNKEPT.test(text);
 
 /**
- * The first thing in a parsed JSON body that no field of ours can hold, with its path; null when there is none.
- * Walks without recursion: how deep a body goes is up to whoever sends it.
+ * The first thing in a parsed JSON body that no field of ours can hold, with its path; null when there is
+ * none. Walks without recursion: how deep a body goes is up to whoever sends it.
  */
 export function unfitPart(body: unknown): FieldProblem | null {
   const waiting: { value: unknown; path: string; depth: number }[] = [{ value: body, path: '', depth: 0 }];

@@ -5,7 +5,10 @@ import { LRUCache } from 'lru-cache';
 const compressed = promisify(gzip);
 /** Answers a process holds at most, bytes of text and compressed together. */
 const MOST_BYTES = 32 * 1024 * 1024;
-/** However often it is asked for, an answer is let go of so long after it was read: what was erased is then in no memory, ms. */
+/**
+ * However often it is asked for, an answer is let go of so long after it was read: what was erased is then in
+ * no memory, ms.
+ */
 const HELD_MS = 15 * 60_000;
 /** Shorter answers are sent as they are. */
 const WORTH_COMPRESSING = 1024;
@@ -19,8 +22,9 @@ export type HeldAnswer = {
 };
 
 /**
- * Answers that were given, by what was asked: whoever asks the same again while the rows are in the same state is given
- * the same, and nothing is read, put together or compressed for it. What was longest not asked for goes first.
+ * Answers that were given, by what was asked: whoever asks the same again while the rows are in the same
+ * state is given the same, and nothing is read, put together or compressed for it. What was longest not asked
+ * for goes first.
  */
 export type HeldAnswers = {
   /** The answer held, if it is of this state. */

@@ -7,7 +7,9 @@ import { pinoHttp } from 'pino-http';
 /** What stands before us may name a request; anything else is no name. */
 const NAMED = /^[A-Za-z0-9._-]{8,64}$/;
 
-/** One line a request: its id, method, route, status, time. No query, body, cookie or name is ever written. */
+/**
+ * One line a request: its id, method, route, status, time. No query, body, cookie or name is ever written.
+ */
 export function quietLog(logger: Logger): RequestHandler {
   return pinoHttp({
     logger,

@@ -8,8 +8,8 @@ import { languageAsked } from './language';
 import { allowed, checkedParams, queryOf, type Answer, type Services } from './register';
 
 /**
- * What the handler of a held answer is given: nothing else may decide what it answers. The rows are the database's or a
- * standby's that has come as far, so it only reads.
+ * What the handler of a held answer is given: nothing else may decide what it answers. The rows are the
+ * database's or a standby's that has come as far, so it only reads.
  */
 export type HeldContext<N extends ReadName> = {
   readonly tx: Tx;
@@ -21,9 +21,10 @@ export type HeldContext<N extends ReadName> = {
 const MINUTE_MS = 60_000;
 
 /**
- * Registers a route whose answer hangs on the rows of the tables `of`, on what is asked and on the role of who asks, and
- * on nothing else. Every table that is read is among them: a test has the statements checked. Given once it is held,
- * and given again while no row of those tables was written; to whoever holds it already it is not given again (304).
+ * Registers a route whose answer hangs on the rows of the tables `of`, on what is asked and on the role of
+ * who asks, and on nothing else. Every table that is read is among them: a test has the statements checked.
+ * Given once it is held, and given again while no row of those tables was written; to whoever holds it
+ * already it is not given again (304).
  */
 export function readHeld<N extends ReadName>(
   services: Services,
@@ -60,8 +61,8 @@ function register<N extends ReadName, More>(
     const params = checkedParams(req, name);
     const query = queryOf(req, name);
     const { moment, more } = momentNow();
-    // Before the rows are read: if they are written in between, the answer is held as older than it is, and read
-    // anew the next time.
+    // Before the rows are read: if they are written in between, the answer is held as older than it is, and
+    // read anew the next time.
     const rows = stateOf(req.marks ?? (await marksOf(services.db, studioId)), of);
     const state = `${rows}@${moment}`;
     const asked = JSON.stringify([name, studioId, role, params, query, languageAsked()]);
@@ -79,8 +80,8 @@ function register<N extends ReadName, More>(
 }
 
 /**
- * An answer's text and its tag: the revision, where an edit would start from it, else one that says which state of the
- * rows was told to whom, by which build.
+ * An answer's text and its tag: the revision, where an edit would start from it, else one that says which
+ * state of the rows was told to whom, by which build.
  */
 function told<N extends ReadName>(answer: Answer<N>, form: string, state: string, role: Role) {
   if ('file' in answer) throw new Error('a file is not held');

@@ -70,7 +70,9 @@ type JsonOut<Body> = {
   readonly subject?: string;
   readonly revision?: number;
 };
-/** JSON that was put together already; that it is the answer of its route is tested, since no type can say so. */
+/**
+ * JSON that was put together already; that it is the answer of its route is tested, since no type can say so.
+ */
 type TextOut = { readonly text: string };
 /** What a handler answers. */
 export type Answer<N extends RouteName> =
@@ -280,7 +282,10 @@ function revisionOf(req: Request): number {
   return Number(match[1]);
 }
 
-/** More wrong fields than this nobody reads, and longer words either: an answer never grows with what was sent. */
+/**
+ * More wrong fields than this nobody reads, and longer words either: an answer never grows with what was
+ * sent.
+ */
 const MOST_FIELDS = 60;
 const LONGEST_WORDS = 400;
 const cut = (text: string): string =>
@@ -297,7 +302,8 @@ export async function checkedBody<N extends WriteName>(name: N, body: unknown): 
     });
     return value;
   } catch (error) {
-    // What a schema stumbles over (text asked to be trimmed that is a list) is as wrong as what it finds wrong.
+    // What a schema stumbles over (text asked to be trimmed that is a list) is as wrong as what it finds
+    // wrong.
     if (!(error instanceof ValidationError))
       throw new ProblemError('bad-input', {
         detail: msg`Something in it is of another kind than it should be.`,

@@ -13,8 +13,8 @@ type Counted = (req: Request) => string;
 export const byAddress: Counted = (req) => ipKeyGenerator(req.ip ?? 'nowhere');
 
 /**
- * Stops whoever failed too often, on whichever server process: counts are rows of the database. `name` keeps the counts of
- * different doors apart; addresses and what else is counted by are kept as hashes.
+ * Stops whoever failed too often, on whichever server process: counts are rows of the database. `name` keeps
+ * the counts of different doors apart; addresses and what else is counted by are kept as hashes.
  */
 export function limitTries(
   db: Db,
@@ -59,7 +59,10 @@ class CountedTries implements Store {
     return { totalHits: row.hits, resetTime: row.ends };
   }
 
-  /** One that succeeded, or was cut off, is taken back. That it could not be is no reason to fail what is answered. */
+  /**
+   * One that succeeded, or was cut off, is taken back. That it could not be is no reason to fail what is
+   * answered.
+   */
   async decrement(key: string): Promise<void> {
     await sql`update tries set hits = greatest(0, hits - 1) where key = ${key}`
       .execute(this.db)

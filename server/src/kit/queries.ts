@@ -16,8 +16,8 @@ export async function wholeKit(tx: Tx): Promise<KitAnswer> {
 }
 
 /**
- * The same as JSON text, put together by the database: what is only handed on is not read first. Holds no more than the schema of the
- * documents, since it is the documents.
+ * The same as JSON text, put together by the database: what is only handed on is not read first. Holds no
+ * more than the schema of the documents, since it is the documents.
  */
 export async function wholeKitText(tx: Tx): Promise<string> {
   const { rows } = await sql<{ products: string; units: string; revisions: string }>`

@@ -23,8 +23,9 @@ export function cardSides(lesson: Lesson): readonly [front: string[], back: stri
 }
 
 /**
- * Lines set as large as they fit on a side under its title, broken where they are too wide, further lines drawn in. Where even the
- * smallest size is too large the last line says how many are left out, rather than running over the edge.
+ * Lines set as large as they fit on a side under its title, broken where they are too wide, further lines
+ * drawn in. Where even the smallest size is too large the last line says how many are left out, rather than
+ * running over the edge.
  */
 export function fitted(lines: readonly string[]): CardText {
   const wide = CARD.width - 2 * CARD.inset;
@@ -78,7 +79,9 @@ export function lessonCardPdf(lesson: Lesson, paper: SheetPaper): Promise<Buffer
 /** Sides that stand on one page, one under the other. */
 const SIDES_A_PAGE = 4;
 
-/** Cards of the size of a bank card, to be cut out and folded between two sides: as many pages as it takes. */
+/**
+ * Cards of the size of a bank card, to be cut out and folded between two sides: as many pages as it takes.
+ */
 export function cardPdf(title: string, sides: readonly CardSide[], paper: SheetPaper): Promise<Buffer> {
   const [width, height] = PAPERS[paper];
   const { doc, part, ornament, finished } = taggedDocument(title, { size: [width, height] });

@@ -3,7 +3,10 @@ import { labelsPdf } from '../palettes/labelSheet';
 import type { SheetPaper } from '../print/callSheetPdf';
 import { cardPdf, type CardSide } from './card';
 
-/** A compact's labels, one for each pan and its lid: place, shade, what it is for, and a code that opens the compact at `origin`. */
+/**
+ * A compact's labels, one for each pan and its lid: place, shade, what it is for, and a code that opens the
+ * compact at `origin`.
+ */
 export function compactLabels(compact: Compact, chart: Chart, origin: string): Promise<Buffer> {
   const pans = handedOver(compactNotes(compact, chart));
   return labelsPdf(
@@ -17,7 +20,10 @@ export function compactLabels(compact: Compact, chart: Chart, origin: string): P
   );
 }
 
-/** What is said on a compact's card: each tin's pans by their places, then mixes, what stays beside it and when to fill again. */
+/**
+ * What is said on a compact's card: each tin's pans by their places, then mixes, what stays beside it and
+ * when to fill again.
+ */
 export function compactSides(compact: Compact, chart: Chart): CardSide[] {
   const notes = compactNotes(compact, chart);
   const placed = inPlaceOrder(handedOver(notes));

@@ -8,7 +8,10 @@ const SMALL = 9.5;
 /** Points a millimetre. */
 const PT_PER_MM = 72 / 25.4;
 
-/** A lesson on paper: what is needed by number, step by step with the size of each drop as wide as it is, what to mind. */
+/**
+ * A lesson on paper: what is needed by number, step by step with the size of each drop as wide as it is, what
+ * to mind.
+ */
 export function lessonPdf(lesson: Lesson, paper: SheetPaper): Promise<Buffer> {
   const [width, height] = PAPERS[paper];
   const { doc, part, finished } = taggedDocument(`${lesson.look}, at home: ${lesson.name}`, {

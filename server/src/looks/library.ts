@@ -36,8 +36,8 @@ const sameness = ({ version: _v, parent: _p, author: _b, at: _at, reason: _r, ..
   documentHash(look);
 
 /**
- * Takes in look files, all or none. One that is here as it is in the file is left as it is; one that is here otherwise
- * gets the file as its next version. Throws what is wrong with which file, and where.
+ * Takes in look files, all or none. One that is here as it is in the file is left as it is; one that is here
+ * otherwise gets the file as its next version. Throws what is wrong with which file, and where.
  */
 export async function takeInLooks(
   tx: Tx,

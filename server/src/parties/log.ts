@@ -164,7 +164,9 @@ const NOTHING = {
 const DAY_ENDS = 27 * 60;
 const isOfDay = (minute: number): boolean => minute >= 0 && minute < DAY_ENDS;
 
-/** How far the charts of a party have come on its own day: what was ticked at a trial counts for nothing here. */
+/**
+ * How far the charts of a party have come on its own day: what was ticked at a trial counts for nothing here.
+ */
 async function chairTicks(tx: Tx, party: PartyRow): Promise<Record<string, ChairTicks>> {
   const charts = await newestCharts(tx, party);
   if (charts.size === 0) return {};
@@ -197,7 +199,10 @@ async function chairTicks(tx: Tx, party: PartyRow): Promise<Record<string, Chair
   return ticks;
 }
 
-/** What touching up each face asks: one face at a time, with whoever else asks in between, since each takes some ten milliseconds. */
+/**
+ * What touching up each face asks: one face at a time, with whoever else asks in between, since each takes
+ * some ten milliseconds.
+ */
 async function touchUpsOf(
   charts: ReadonlyMap<string, Chart>,
   wears: readonly WearGroup[],

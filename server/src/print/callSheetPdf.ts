@@ -10,7 +10,10 @@ const SMALL = 10;
 const LINE = 17;
 const TIME_WIDTH = 52;
 
-/** A call sheet on paper: black on white, 12 pt, times first; as many pages as it needs, each with whom it is for. */
+/**
+ * A call sheet on paper: black on white, 12 pt, times first; as many pages as it needs, each with whom it is
+ * for.
+ */
 export function callSheetPdf(sheet: CallSheet, day: string, paper: SheetPaper): Promise<Buffer> {
   const [width, height] = PAPERS[paper];
   const { doc, part, ornament, finished } = taggedDocument(`${sheet.title}: ${sheet.whom}`, {

@@ -24,7 +24,9 @@ import { callSheetPdf, type SheetPaper } from './callSheetPdf';
 import { fontUrls, measureText } from './fonts';
 import { sheetPdf } from './sheetPdf';
 
-/** What is put on paper or into a file, or read out of one, and takes long enough to be in everybody’s way. */
+/**
+ * What is put on paper or into a file, or read out of one, and takes long enough to be in everybody’s way.
+ */
 export type PrintJob =
   | {
       readonly kind: 'chart';

@@ -24,8 +24,9 @@ const LIMITS: PressLimits = { threads: 2, waiting: 24, ms: 20_000, megabytes: 25
 const IDLE_MS = 60_000;
 
 /**
- * In threads of their own, so that a request which prints holds up no other. `worker` is the built worker's file. Throws a
- * ProblemError `busy` where too much waits, or a piece of work takes too long or too much memory.
+ * In threads of their own, so that a request which prints holds up no other. `worker` is the built worker's
+ * file. Throws a ProblemError `busy` where too much waits, or a piece of work takes too long or too much
+ * memory.
  */
 export function openPress(worker: string, limits: Partial<PressLimits> = {}): Press {
   const { threads, waiting, ms, megabytes } = { ...LIMITS, ...limits };

@@ -4,12 +4,15 @@ import { documentWithFonts, finished } from './fonts';
 /** What a part of a document is to whoever has it read out. */
 export type PartTag = 'H1' | 'H2' | 'P' | 'Figure' | 'Note';
 
-/** Said of a part instead of what stands on the page: of a drawing, or where words were cut for want of room. */
+/**
+ * Said of a part instead of what stands on the page: of a drawing, or where words were cut for want of room.
+ */
 export type PartSaid = { readonly alt?: string; readonly actual?: string };
 
 /**
- * A document that can be read out: its title and language said, every mark on a page either part of the text in its order
- * or an ornament, as PDF/UA asks. What is drawn outside of both is a mistake: the tests read every document for it.
+ * A document that can be read out: its title and language said, every mark on a page either part of the text
+ * in its order or an ornament, as PDF/UA asks. What is drawn outside of both is a mistake: the tests read
+ * every document for it.
  */
 export type TaggedDocument = {
   readonly doc: PDFKit.PDFDocument;

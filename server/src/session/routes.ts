@@ -10,7 +10,10 @@ import { byAddress, limitTries, type TryLimit } from '../http/tries';
 import { hashPassword, passwordFits } from './passwords';
 import { deviceInWords, devicesOf, endSessions, signOutEverywhere } from './sessions';
 
-/** A venue's one address is many people's, and an account may be tried from many addresses: so many times as often. */
+/**
+ * A venue's one address is many people's, and an account may be tried from many addresses: so many times as
+ * often.
+ */
 const MANY = 10;
 const emailOf = (req: Request): string => {
   const body: unknown = req.body;

@@ -20,8 +20,8 @@ const EVERY_MS = 60_000;
 const MOST_KEPT = 20_000;
 
 /**
- * Sessions in the database. That one could not be kept alive is logged and no more: it is tried behind an answer
- * that is already on its way, which must not be cut off for it.
+ * Sessions in the database. That one could not be kept alive is logged and no more: it is tried behind an
+ * answer that is already on its way, which must not be cut off for it.
  */
 export function sessionStore(pool: Pool, logger: Logger): session.Store {
   const Store = connectPgSimple(session);

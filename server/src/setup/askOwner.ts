@@ -13,8 +13,9 @@ const QUESTIONS = [
 ] as const;
 
 /**
- * Asks for a first studio and its owner, one thing after the other by the same rules as the first page; what is wrong is said and
- * asked again. A password is asked for twice. An empty answer about the zone takes the machine's own.
+ * Asks for a first studio and its owner, one thing after the other by the same rules as the first page; what
+ * is wrong is said and asked again. A password is asked for twice. An empty answer about the zone takes the
+ * machine's own.
  */
 export async function askOwner(ask: Ask, say: (line: string) => void, ownZone: string): Promise<SetUp> {
   const answers: Record<string, string> = {};

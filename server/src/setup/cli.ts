@@ -6,8 +6,8 @@ import { hashPassword } from '../session/passwords';
 import { askOwner, type Ask } from './askOwner';
 import { nobodyYet, setUp } from './studio';
 
-// Sets up the first studio and its owner by asking, before anybody can reach the first page. Nothing is taken from arguments: they
-// stand in the list of processes.
+// Sets up the first studio and its owner by asking, before anybody can reach the first page. Nothing is taken
+// from arguments: they stand in the list of processes.
 const say = (line: string): void => void process.stdout.write(`${line}\n`);
 
 function setting(name: string): string {

@@ -15,8 +15,9 @@ const KEPT = '/l';
 export type Ending = { readonly expires_at: Date | null; readonly revoked_at: Date | null };
 
 /**
- * A page behind a link whose address holds the studio and a secret: whoever has it sees the page, without signing in. `pageOf` finds
- * the link by the hash of its secret and makes the page; null, unknown, ended and taken back look alike.
+ * A page behind a link whose address holds the studio and a secret: whoever has it sees the page, without
+ * signing in. `pageOf` finds the link by the hash of its secret and makes the page; null, unknown, ended and
+ * taken back look alike.
  */
 export function registerLinkedPage<L extends Ending>(
   services: Services,

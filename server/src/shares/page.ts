@@ -41,8 +41,9 @@ export function sheetPage(sheet: CallSheet, day: string, expiresAt: Date): strin
 }
 
 /**
- * A page with a link's secret in its address: nothing else is loaded or told of it, and nothing kept by the browser or by whoever
- * stands between. One that may be kept on its phone loads what keeps it there, until it ends.
+ * A page with a link's secret in its address: nothing else is loaded or told of it, and nothing kept by the
+ * browser or by whoever stands between. One that may be kept on its phone loads what keeps it there, until it
+ * ends.
  */
 export const bareHeaders = (keep: { readonly until: Date | null } | null = null): Record<string, string> => ({
   ...(keep?.until ? { 'toile-ends': keep.until.toISOString() } : {}),

@@ -3,7 +3,10 @@ import type { Tx } from '../db/connection';
 import { read, type Services } from '../http/register';
 import { CARRIED } from './tables';
 
-/** The whole studio of a transaction as one document, without passwords, sessions, links and photographs, which a backup holds. */
+/**
+ * The whole studio of a transaction as one document, without passwords, sessions, links and photographs,
+ * which a backup holds.
+ */
 export async function exportStudio(tx: Tx): Promise<StudioBundle> {
   const studio = await tx.selectFrom('studios').select(['id', 'name']).executeTakeFirstOrThrow();
   let bundle = emptyBundle(studio);

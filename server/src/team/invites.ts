@@ -25,7 +25,10 @@ const TRIES = { windowMs: 15 * 60_000, tries: 30 } as const;
 const TOLD = 50;
 const DAY_MS = 86_400_000;
 
-/** Links that ask somebody into the studio, or let somebody of the team choose a new password; each is taken once. */
+/**
+ * Links that ask somebody into the studio, or let somebody of the team choose a new password; each is taken
+ * once.
+ */
 export function registerInvites(services: Services): void {
   const { app, db, clock } = services;
   const limiter = limitTries(db, 'invites', TRIES);
@@ -203,7 +206,10 @@ type Row = {
   readonly revoked_at: Date | null;
 };
 
-/** Works with the open invitation a token stands for; one that is unknown, used, taken back or over looks like any other. */
+/**
+ * Works with the open invitation a token stands for; one that is unknown, used, taken back or over looks like
+ * any other.
+ */
 async function inStudioOf<T>(
   { db, clock }: Services,
   token: string,

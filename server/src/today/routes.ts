@@ -30,8 +30,8 @@ const OF_TODAY = [
 /** What is next and what is due. */
 export function registerToday(services: Services): void {
   readHeldByMinute(services, 'today', OF_TODAY, async ({ tx, now, query }) => {
-    // Which day it is the studio's settings say. Asked in the same go, so for a day more on either side: no zone is
-    // further than that from UTC.
+    // Which day it is the studio's settings say. Asked in the same go, so for a day more on either side: no
+    // zone is further than that from UTC.
     const about = now.toISOString().slice(0, 10);
     const from = addDays(about, -RUN_UP_DAYS.after - 1);
     const to = addDays(about, RUN_UP_DAYS.before + 1);

@@ -14,7 +14,10 @@ export const RUN_UP_DAYS = { before: 56, after: 21 } as const;
 /** Tasks that Today says in words of its own. */
 const TOLD_OTHERWISE: readonly RunUpKind[] = ['reread', 'patchTest'];
 
-/** What of the run-up to each visit is to be done by now, in one line a visit, the late first. A trial has none. */
+/**
+ * What of the run-up to each visit is to be done by now, in one line a visit, the late first. A trial has
+ * none.
+ */
 export function runUpDue(visits: readonly VisitAnswer[], today: string): DueItem[] {
   return visits.flatMap((visit): DueItem[] => {
     // What is only asked for has no run-up yet, what was cancelled none any more.

@@ -22,7 +22,9 @@ type TinsProps = {
   readonly onChange: (compact: Compact) => void;
 };
 
-/** The tins as they lie open: a pan is chosen, moved within its tin by finger or keys, to another by a touch. */
+/**
+ * The tins as they lie open: a pan is chosen, moved within its tin by finger or keys, to another by a touch.
+ */
 export function CompactTins({ compact, notes, editable, asked, onChange }: TinsProps) {
   const named = notes.pans.find(({ called }) => called === asked)?.place;
   const [place, setPlace] = useState<CompactPlace>(named ?? { tin: 0, row: 0, column: 0 });

@@ -21,7 +21,8 @@ import { CompactNotesPart } from './CompactNotesPart';
 
 type ComposeProps = {
   readonly chart: Chart;
-  /** Steps chosen in the lesson; what twenty minutes hold where none were. */ readonly asked: readonly string[];
+  /** Steps chosen in the lesson; what twenty minutes hold where none were. */
+  readonly asked: readonly string[];
   readonly edits: boolean;
   readonly onKept: (id: string) => void;
   readonly onLeave: (() => void) | null;

@@ -31,7 +31,10 @@ type SeasonProps = {
 
 const MARKS = { holds: '✓', mix: '▲', swap: '▲', 'nothing nearer': '▲' } as const;
 
-/** Months later: what of a compact still holds on the skin as it was read last, and what to mix or swap; taken over by one touch. */
+/**
+ * Months later: what of a compact still holds on the skin as it was read last, and what to mix or swap; taken
+ * over by one touch.
+ */
 export function SeasonPart(props: SeasonProps) {
   const client = useClient(props.chart.client.id);
   const worn = useChart(props.newest.id);

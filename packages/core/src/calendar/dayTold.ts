@@ -9,8 +9,8 @@ const two = (part: string): string => part.padStart(2, '0');
 const year = (told: string): string => (told.length === 2 ? `20${told}` : told);
 
 /**
- * The order all days of a file are written in: the one in which every one of them is a day. Null where each would do, or
- * none; with points it is the day first.
+ * The order all days of a file are written in: the one in which every one of them is a day. Null where each
+ * would do, or none; with points it is the day first.
  */
 export function dayOrderOf(days: readonly string[]): DayOrder | null {
   const numbers = days.flatMap((told) => NUMBERS.exec(told.trim()) ?? []).length;
@@ -21,7 +21,10 @@ export function dayOrderOf(days: readonly string[]): DayOrder | null {
   return day && !month ? 'day first' : month && !day ? 'month first' : null;
 }
 
-/** A day as YYYY-MM-DD from how it is written by hand or by a spreadsheet; null where it is none, or may be two. */
+/**
+ * A day as YYYY-MM-DD from how it is written by hand or by a spreadsheet; null where it is none, or may be
+ * two.
+ */
 export function dayTold(told: string, order: DayOrder | null): string | null {
   const text = told.trim();
   const ordered = YEAR_FIRST.exec(text);
@@ -44,8 +47,8 @@ function realDay(y: string, m: string, d: string): string | null {
 const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'] as const;
 
 /**
- * The first day of a month that is told without a day, as YYYY-MM-DD: '03/2031', '2031-03', 'March 2031', 'mar 31'. Null
- * where it is none. For what lasts from then on the first day is the careful one.
+ * The first day of a month that is told without a day, as YYYY-MM-DD: '03/2031', '2031-03', 'March 2031',
+ * 'mar 31'. Null where it is none. For what lasts from then on the first day is the careful one.
  */
 export function monthTold(told: string): string | null {
   const text = told.trim().toLowerCase();

@@ -14,9 +14,9 @@ function readingIn(zone: string, instant: number): number {
 }
 
 /**
- * The instant at which the clock of a zone reads a minute of a day (550 is 09:10). A reading that comes twice,
- * when clocks go back, is the first; one that never comes, when they go forward, is as much later. Throws a
- * RangeError for what is no date or zone.
+ * The instant at which the clock of a zone reads a minute of a day (550 is 09:10). A reading that comes
+ * twice, when clocks go back, is the first; one that never comes, when they go forward, is as much later.
+ * Throws a RangeError for what is no date or zone.
  */
 export function instantAt(zone: string, day: string, minute: number): Date {
   const [year, month, of] = partsOfDay(day);
@@ -29,8 +29,9 @@ export function instantAt(zone: string, day: string, minute: number): Date {
 }
 
 /**
- * What the clock of a zone reads at an instant, as whole minutes since the midnight a day began with: 550 is 09:10, 1450
- * is 00:10 of the day after, and the day before is below none. Throws a RangeError for what is no date or zone.
+ * What the clock of a zone reads at an instant, as whole minutes since the midnight a day began with: 550 is
+ * 09:10, 1450 is 00:10 of the day after, and the day before is below none. Throws a RangeError for what is no
+ * date or zone.
  */
 export function minuteAt(zone: string, day: string, instant: Date): number {
   const [year, month, of] = partsOfDay(day);

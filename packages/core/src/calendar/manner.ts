@@ -34,8 +34,8 @@ export function toldClock(minute: number, by: Manner['clock']): string {
 }
 
 /**
- * Words with every hour in them, which core tells as HH:MM, as a studio tells it. What is no hour (25:00, a ratio of 1:30) stays as it
- * is.
+ * Words with every hour in them, which core tells as HH:MM, as a studio tells it. What is no hour (25:00, a
+ * ratio of 1:30) stays as it is.
  */
 export function toldHours(words: string, by: Manner['clock']): string {
   if (by === '24 hours') return words;

@@ -1,6 +1,9 @@
 const formats = new Map<string, Intl.DateTimeFormat>();
 
-/** The clock and calendar of a zone as parts; a format takes long to make and is always the same. Throws a RangeError for no zone. */
+/**
+ * The clock and calendar of a zone as parts; a format takes long to make and is always the same. Throws a
+ * RangeError for no zone.
+ */
 export function zoneFormat(timeZone: string): Intl.DateTimeFormat {
   const known = formats.get(timeZone);
   if (known) return known;

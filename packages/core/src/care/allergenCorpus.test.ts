@@ -3,8 +3,8 @@ import { SENSITIVITIES, matchAllergens } from '.';
 const meets = (ingredient: string, sensitivity: string): boolean =>
   matchAllergens(['water', ingredient, 'glycerin'], [sensitivity]).length > 0;
 
-// As lists are written by makers and typed by hand: what must be met by what is noted of a client. Missing one of these
-// can hurt somebody.
+// As lists are written by makers and typed by hand: what must be met by what is noted of a client. Missing
+// one of these can hurt somebody.
 const MET: Readonly<Record<string, readonly string[]>> = {
   latex: [
     'Latex',
@@ -194,7 +194,8 @@ const OWN: readonly (readonly [own: string, ingredient: string])[] = [
   ['nuts and latex', 'walnut oil'],
 ];
 
-// What only sounds like it, or is said not to be there. Too many of these, and warnings are not read any more.
+// What only sounds like it, or is said not to be there. Too many of these, and warnings are not read any
+// more.
 const QUIET: readonly (readonly [sensitivity: string, ingredient: string])[] = [
   ['fragrance', 'unscented'],
   ['fragrance', 'fragrance-free'],

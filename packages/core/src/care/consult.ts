@@ -16,7 +16,10 @@ export const PHOTO_CONSENTS = ['none', 'for the studio alone', 'may be shown'] a
 
 const words = Type.String({ minLength: 1, maxLength: 1000 });
 
-/** What was said in a first talk, or on a client's own phone: what is left out nobody asked or nobody answered. */
+/**
+ * What was said in a first talk, or on a client's own phone: what is left out nobody asked or nobody
+ * answered.
+ */
 export const ConsultSchema = Type.Object(
   {
     usual: Type.Optional(words),
@@ -180,9 +183,9 @@ export const MOST_SENSITIVITIES = 200;
 
 /**
  * A client's record with one answer taken over, where it belongs: lenses, skin and tremor among the features,
- * sensitivities beside those already noted, everything else as it was said. Taking back the consent takes the words on
- * health with it, but never a sensitivity that was noted: that is for a hand to decide. The same object where nothing
- * was answered.
+ * sensitivities beside those already noted, everything else as it was said. Taking back the consent takes the
+ * words on health with it, but never a sensitivity that was noted: that is for a hand to decide. The same
+ * object where nothing was answered.
  */
 export function takenOver<T extends Consulted>(client: T, answers: Consult, key: ConsultKey): T {
   const { features, consult } = client;

@@ -30,7 +30,10 @@ export type DislikeKind = (typeof DISLIKE_KINDS)[number];
 const anyOf = (...words: readonly RegExp[]): RegExp =>
   new RegExp(`\\b(?:${words.map(({ source }) => source).join('|')})\\b`, 'g');
 
-/** Words for each kind; what says more comes first and takes its words with it: a red lip is no lip colour at all. */
+/**
+ * Words for each kind; what says more comes first and takes its words with it: a red lip is no lip colour at
+ * all.
+ */
 export const DISLIKE_WORDS: readonly (readonly [DislikeKind, RegExp])[] = [
   [
     'red lip',
@@ -140,7 +143,10 @@ export const DISLIKE_WORDS: readonly (readonly [DislikeKind, RegExp])[] = [
   ['eye colour', anyOf(/(?:eye ?)?shadows?/, /eye make-?up/, /coloured (?:eyes|lids)/)],
 ];
 
-/** What is no make-up, though it sounds so: scent, hair, jewellery, a mask that is worn, skin that flushes by itself. */
+/**
+ * What is no make-up, though it sounds so: scent, hair, jewellery, a mask that is worn, skin that flushes by
+ * itself.
+ */
 export const NOT_MEANT = anyOf(
   /(?:heavy|strong) (?:perfumes?|scents?|smells?|fragrances?|jewell?ery|earrings|hair)/,
   /pearl (?:necklaces?|earrings|jewell?ery)/,

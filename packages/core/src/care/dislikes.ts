@@ -17,8 +17,8 @@ export type Dislike = {
 };
 
 /**
- * What somebody dislikes, by the words they answered the question with: all that is named is disliked, but for what they say
- * they like or do not mind. English; what it does not know is still to be read.
+ * What somebody dislikes, by the words they answered the question with: all that is named is disliked, but
+ * for what they say they like or do not mind. English; what it does not know is still to be read.
  */
 export function dislikesOf(text: string | undefined): Dislike[] {
   const found = new Map<DislikeKind, string>();

@@ -52,7 +52,10 @@ const PASSES: readonly HeedKind[] = [
   'tan',
 ];
 
-/** "No cold sores, styes or rashes": a list goes on as it began; a part that says something itself starts anew. */
+/**
+ * "No cold sores, styes or rashes": a list goes on as it began; a part that says something itself starts
+ * anew.
+ */
 const BARE = /^(and |or |nor )?(\S+ ){0,3}\S+$/;
 const SAYS_ITSELF =
   /\b(i|i'm|i've|my|had|have|has|get|got|is|are|was|a|an|just|only|last|yesterday|today|this|on|in|at|near|round|left|right|upper|lower|recent(ly)?|fresh)\b/;
@@ -62,10 +65,10 @@ const ASKED: readonly [HeedKind, RegExp] = ['treated lately', ASKED_WORDS];
 type Talk = Pick<Consult, 'usual' | 'conditions' | 'treatments'>;
 
 /**
- * What of a first talk, and of what else is noted, is to be minded before make-up is laid: sentences in which something
- * is named over which, or soon after which, nobody works without asking. What is denied, long over, or said of another
- * part of the body is not among them. A list of words, no finding: what it does not know is still to be read. A year is long ago by
- * `today`, YYYY-MM-DD; without it none is.
+ * What of a first talk, and of what else is noted, is to be minded before make-up is laid: sentences in which
+ * something is named over which, or soon after which, nobody works without asking. What is denied, long over,
+ * or said of another part of the body is not among them. A list of words, no finding: what it does not know
+ * is still to be read. A year is long ago by `today`, YYYY-MM-DD; without it none is.
  */
 export function heedsOf(talk: Talk, notes = '', today?: string): Heed[] {
   const found = new Map<HeedKind, string[]>();

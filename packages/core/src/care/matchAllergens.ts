@@ -48,7 +48,10 @@ export function familiesMeant(sensitivity: string): Sensitivity[] {
   return exact ? [exact] : SENSITIVITIES.filter((name) => SAID_AS[name]?.test(text) === true);
 }
 
-/** Whether other names of what is noted are known here; if not, only the words themselves are looked for in lists. */
+/**
+ * Whether other names of what is noted are known here; if not, only the words themselves are looked for in
+ * lists.
+ */
 export const isKnownByName = (sensitivity: string): boolean => {
   const { families, things } = meant(sensitivity);
   return families.length + things.length > 0;
@@ -76,7 +79,10 @@ const IDLE = new Set(
 );
 /* eslint-enable no-restricted-syntax */
 
-/** Things known by more than one name, the longest first: what is read as 'tea tree' is not read as 'tea' again. */
+/**
+ * Things known by more than one name, the longest first: what is read as 'tea tree' is not read as 'tea'
+ * again.
+ */
 const THINGS: readonly { readonly said: RegExp; readonly called: readonly RegExp[] }[] = [
   ...new Set([...Object.keys(PLANTS), ...Object.keys(ALSO_CALLED)]),
 ]

@@ -20,9 +20,9 @@ export type NotedNow = {
 };
 
 /**
- * A chart as it is to be worked now: sensitivities noted since it was written are minded too, and lenses, a tremor, lash
- * extensions and that it is a child; none once minded is dropped. Of patch tests what they say by now, and what only the chart still
- * knows of. The same chart when nothing was noted since.
+ * A chart as it is to be worked now: sensitivities noted since it was written are minded too, and lenses, a
+ * tremor, lash extensions and that it is a child; none once minded is dropped. Of patch tests what they say
+ * by now, and what only the chart still knows of. The same chart when nothing was noted since.
  */
 export function mindedNow<T extends Minds>(chart: T, { sensitivities, patchTests, features }: NotedNow): T {
   const { client } = chart;

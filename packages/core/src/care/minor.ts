@@ -2,7 +2,10 @@ import type { Features } from '../face';
 import { msg } from '../messages';
 import type { Consult } from './consult';
 
-/** Ages under which somebody is asked for and a light touch is given. Local rules may say otherwise, and come first. */
+/**
+ * Ages under which somebody is asked for and a light touch is given. Local rules may say otherwise, and come
+ * first.
+ */
 const MINOR_UNDER = 18;
 export const CHILD_UNDER = 13;
 
@@ -10,8 +13,8 @@ export const CHILD_UNDER = 13;
 export type Minority = 'child' | 'minor' | 'perhaps' | null;
 
 /**
- * Whether a client is a child or a minor on a day (YYYY-MM-DD), by what is noted of the face and by the year of birth; null
- * where neither says so. A child is so from the year in which they can be no older.
+ * Whether a client is a child or a minor on a day (YYYY-MM-DD), by what is noted of the face and by the year
+ * of birth; null where neither says so. A child is so from the year in which they can be no older.
  */
 export function minorityOn(
   day: string,
@@ -22,7 +25,9 @@ export function minorityOn(
   return oldest < MINOR_UNDER ? 'minor' : oldest === MINOR_UNDER ? 'perhaps' : null;
 }
 
-/** A face's features with the age that the year of birth tells: a child is one, whatever is noted of the face. */
+/**
+ * A face's features with the age that the year of birth tells: a child is one, whatever is noted of the face.
+ */
 export function featuresAtAge<F extends Pick<Features, 'age'>>(
   features: F,
   birthYear: number | null,
@@ -44,8 +49,8 @@ export function consentMissing(day: string, client: Young): Exclude<Minority, nu
 }
 
 /**
- * Why no photograph of a client may be taken or kept; null where it may. Somebody agreed, and of a minor a guardian did: a
- * child's own yes is not enough.
+ * Why no photograph of a client may be taken or kept; null where it may. Somebody agreed, and of a minor a
+ * guardian did: a child's own yes is not enough.
  */
 export function photographRefused(
   day: string,

@@ -3,8 +3,8 @@ import { isKnownByName, matchAllergens, toBeMinded } from '.';
 import { ALSO_CALLED } from './allergenWords';
 import { PLANTS } from './plantsByName';
 
-// What people say of themselves, against lists as they are printed. Written from labels and from the dictionary of INCI
-// names, not from the tables it tests.
+// What people say of themselves, against lists as they are printed. Written from labels and from the
+// dictionary of INCI names, not from the tables it tests.
 const meets = (ingredient: string, sensitivity: string): boolean =>
   matchAllergens(['Aqua', ingredient, 'Glycerin'], [sensitivity]).length > 0;
 

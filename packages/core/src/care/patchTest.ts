@@ -43,8 +43,8 @@ export type PatchState =
   | { readonly is: PatchResult };
 
 /**
- * How far a test is. Any reaction stands, whatever was read before or after it; clear is only what was clear at
- * 48 hours and uncertain is what was seen last. `today` is the studio's day of `now`.
+ * How far a test is. Any reaction stands, whatever was read before or after it; clear is only what was clear
+ * at 48 hours and uncertain is what was seen last. `today` is the studio's day of `now`.
  */
 export function patchState(test: PatchTest, now: Date, today: string): PatchState {
   const { laidAt, readings, plannedFor } = test;
@@ -84,9 +84,9 @@ const GRAVITY: Readonly<Record<PatchState['is'], PatchVerdict>> = {
 };
 
 /**
- * What is known of each product that was tested on a client or suspected after an incident: a reaction in any test
- * stands, then a suspicion, whatever tests say; otherwise what the test that was planned last says. Products nobody
- * tested or suspected are not in it.
+ * What is known of each product that was tested on a client or suspected after an incident: a reaction in any
+ * test stands, then a suspicion, whatever tests say; otherwise what the test that was planned last says.
+ * Products nobody tested or suspected are not in it.
  */
 export function patchMinded(
   tests: readonly PatchTest[],

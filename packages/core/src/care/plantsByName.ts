@@ -1,7 +1,7 @@
 /**
- * What grows, by the name people have for it, and the botanical names ingredient lists write instead: lists of many
- * countries give the Latin alone ("Persea Gratissima Oil"). Patterns without their word ends; text in lower case. Names of
- * the INCI dictionary, with the older ones still printed.
+ * What grows, by the name people have for it, and the botanical names ingredient lists write instead: lists
+ * of many countries give the Latin alone ("Persea Gratissima Oil"). Patterns without their word ends; text in
+ * lower case. Names of the INCI dictionary, with the older ones still printed.
  */
 export const PLANTS: Readonly<Record<string, string>> = {
   acai: 'euterpe',

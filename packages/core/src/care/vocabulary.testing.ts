@@ -2,8 +2,8 @@ import type { HeedKind } from './heedWords';
 import type { DislikeKind } from './dislikeWords';
 
 /*
- * What is understood, spelled out: every form of every word at least once, a number or the rest of a word standing as 3
- * or x. A pattern that loses one of them no longer reads what somebody may write.
+ * What is understood, spelled out: every form of every word at least once, a number or the rest of a word
+ * standing as 3 or x. A pattern that loses one of them no longer reads what somebody may write.
  */
 const told = ([text]: TemplateStringsArray): readonly string[] => text!.trim().split(/\s*[|\n]\s*/);
 

@@ -1,8 +1,10 @@
 import type { Chart, Step } from '../look';
 import type { ChairEvent } from './event';
 
-/** The chart with what was really done written into its steps: what a repeat starts from. Events for unknown steps, and those settled by a later one, are
- * left out. */
+/**
+ * The chart with what was really done written into its steps: what a repeat starts from. Events for unknown
+ * steps, and those settled by a later one, are left out.
+ */
 export function asWorn(chart: Chart, events: readonly ChairEvent[]): Chart {
   const settled = new Set(events.flatMap((e) => e.settles ?? []));
   const valid = events.filter((e) => e.id === undefined || !settled.has(e.id));

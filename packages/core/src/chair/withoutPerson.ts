@@ -7,8 +7,9 @@ import type { RecordedEvent } from './event';
 export const SOMEBODY = 'Somebody';
 
 /**
- * A chart without the person it was made for, whose place `nobodyId` takes: no name, face, features, sensitivities or tests, and none of the words
- * that were written about them; what was used, where, how much and in which order stays, on a skin of that colour.
+ * A chart without the person it was made for, whose place `nobodyId` takes: no name, face, features,
+ * sensitivities or tests, and none of the words that were written about them; what was used, where, how much
+ * and in which order stays, on a skin of that colour.
  */
 export function withoutPerson(chart: Chart, nobodyId: string): Chart {
   const nameless = withoutName(chart.client.name);

@@ -65,7 +65,9 @@ export function labToSrgb(lab: Lab): Rgb {
 export const linearChannel = (encoded: number): number =>
   encoded <= 0.04045 ? encoded / 12.92 : ((encoded + 0.055) / 1.055) ** 2.4;
 
-/** Display sRGB to CIELAB (D65) relative to the sRGB white: `labToSrgb` turned round. Matrix: IEC 61966-2-1. */
+/**
+ * Display sRGB to CIELAB (D65) relative to the sRGB white: `labToSrgb` turned round. Matrix: IEC 61966-2-1.
+ */
 export function srgbToLab(rgb: Rgb): Lab {
   const [r, g, b] = [linearChannel(rgb[0]), linearChannel(rgb[1]), linearChannel(rgb[2])];
   return xyzToLab(

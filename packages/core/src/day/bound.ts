@@ -301,7 +301,8 @@ function idleRule(model: Model, index: number): IdleRule | null {
     from: (lunch.from - base) / grid,
     to: (lunch.to - base) / grid,
   };
-  // A lunch shorter than a rest may lie within a stretch of work; one that may be after the last slot is free.
+  // A lunch shorter than a rest may lie within a stretch of work; one that may be after the last slot is
+  // free.
   const asked =
     meal && meal.slots >= restSlots && meal.from >= 0 && meal.to - meal.slots < slots ? meal : null;
   if (maxWork === null && !asked) return null;

@@ -134,7 +134,10 @@ function splitBeside(
   return null;
 }
 
-/** Tasks that get into each other's way in plans made one by one, a worker's whole stretch where she cannot rest. */
+/**
+ * Tasks that get into each other's way in plans made one by one, a worker's whole stretch where she cannot
+ * rest.
+ */
 function brokenTasks(model: Model, plans: readonly (UnitPlan | null)[]): Set<string> {
   const { ways, visits } = visitsOf(model, plans);
   const tasks = new Set<string>();

@@ -46,8 +46,9 @@ const HOW_TO_COME = 'Clean face, no oil, a top that opens in front, nothing to e
 const WAIT_MINUTES = 10;
 
 /**
- * A party's call sheet from its kept timetable. `looks` names the look of each guest's chart; null where the person or the
- * pair of hands is not there, or where there is no timetable. `touchUpsOf` says what a round of touch-ups asks of each face.
+ * A party's call sheet from its kept timetable. `looks` names the look of each guest's chart; null where the
+ * person or the pair of hands is not there, or where there is no timetable. `touchUpsOf` says what a round of
+ * touch-ups asks of each face.
  */
 export function callSheet(
   party: Party,

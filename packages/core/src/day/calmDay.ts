@@ -17,8 +17,9 @@ export type CalmOptions = SlackOptions & {
 };
 
 /**
- * A timetable that bears a slow morning. The search goes on from a given one with the lateness to expect as part
- * of what a timetable costs, so that who does whom and in which order leave room too; then slack is placed.
+ * A timetable that bears a slow morning. The search goes on from a given one with the lateness to expect as
+ * part of what a timetable costs, so that who does whom and in which order leave room too; then slack is
+ * placed.
  */
 export function calmDay(
   day: PartyDay,

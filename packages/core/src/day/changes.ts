@@ -104,8 +104,8 @@ export function changedDay(day: PartyDay, change: DayChange): PartyDay {
 }
 
 /**
- * Workers, and everyone who comes when the first of them does or with one of them, so many minutes earlier. Who
- * comes by a ferry comes when it does.
+ * Workers, and everyone who comes when the first of them does or with one of them, so many minutes earlier.
+ * Who comes by a ferry comes when it does.
  */
 export function movedEarlier<
   W extends { readonly arrives: number; readonly at: string },

@@ -77,7 +77,9 @@ export function smallDay(
   };
 }
 
-/** A morning like none in the demo: two places, hair for some, lashes by a second artist, lunch, rests, tails. */
+/**
+ * A morning like none in the demo: two places, hair for some, lashes by a second artist, lunch, rests, tails.
+ */
 export function randomDay(random: Random, people: number): PartyDay {
   const pick = (least: number, most: number): number => least + Math.floor(random() * (most - least + 1));
   const artists = Math.max(1, Math.ceil(people / pick(3, 5)));

@@ -24,9 +24,9 @@ export type Explained = {
 export type ExplainOptions = HowLateOptions & { readonly stop?: () => boolean };
 
 /**
- * Why a day cannot be on time: a deletion filter (Chinneck and Dravnieks, 1991) over everyone's ready-by, named
- * artists, appointments, lunches and chairs. What can be left out while the rest still fails is left out; what
- * stays is a smallest reason.
+ * Why a day cannot be on time: a deletion filter (Chinneck and Dravnieks, 1991) over everyone's ready-by,
+ * named artists, appointments, lunches and chairs. What can be left out while the rest still fails is left
+ * out; what stays is a smallest reason.
  */
 export function explainDay(given: OpenDay, options: ExplainOptions = {}): Explained {
   const day = wholeDay(given);

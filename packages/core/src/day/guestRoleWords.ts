@@ -5,8 +5,8 @@ const WHOSE = String.raw`(?:(?:the )?(?:bride|groom|star)(?:['’]?s|s['’]) )?
 const PARENTS = String.raw`(?:step-?)?(?:mother|father|mum|mummy|mom|mam|dad|daddy|parent)(?:-in-law)?|grand(?:mother|father|ma|pa|mum|dad)|gran|granny|nan|nana`;
 
 /**
- * How a role is told in a list, by the role. Words in the second place are told before or after a name without anything
- * between ("MOB Helen"): no first or family name is one of them.
+ * How a role is told in a list, by the role. Words in the second place are told before or after a name
+ * without anything between ("MOB Helen"): no first or family name is one of them.
  */
 const WORDS: readonly (readonly [role: GuestRole, alone: string, besideName: string])[] = [
   ['star', 'star|birthday (?:girl|boy)|celebrant', 'bride(?:-| )to(?:-| )be|bride|groom'],

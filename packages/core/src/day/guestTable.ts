@@ -29,8 +29,9 @@ const NOTHING = /^(?:[-–—]*|no|none|n\/?a|0|x?✗)$/i;
 const YES = /^(?:yes|y|x|✓|✔|true|1)$/i;
 
 /**
- * A list that is a table: its first line names a column of names and at least one more that is known. Each row is told as a
- * line of a list would tell it, so that both are read by one rule. Null where it is no table.
+ * A list that is a table: its first line names a column of names and at least one more that is known. Each
+ * row is told as a line of a list would tell it, so that both are read by one rule. Null where it is no
+ * table.
  */
 export function guestTable(text: string): GuestTable | null {
   const first = text.split(/\r?\n/).find((line) => line.trim() !== '');

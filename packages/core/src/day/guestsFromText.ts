@@ -20,9 +20,10 @@ const LONGEST_NAME = 120;
 const BULLET = /^\s*(?:\d{1,3}\)\s*|\d{1,3}\.(?:\s+|(?=\p{L}))|[-*•–]\s*(?=[\p{L}\d]))/u;
 
 /**
- * People out of a pasted list, one a line: a name, and in any order, divided by commas, dashes, brackets or colons, who it
- * is, a time to be ready by, and minutes ("Ada Morrow, bride, 12:30, hair 50, face 60"; "MOB Helen (11.30am) - hair and
- * make-up"); or a table with a header, a column each. Lines that are not understood whole, and people who are `onList` already, are named; no word is dropped.
+ * People out of a pasted list, one a line: a name, and in any order, divided by commas, dashes, brackets or
+ * colons, who it is, a time to be ready by, and minutes ("Ada Morrow, bride, 12:30, hair 50, face 60"; "MOB
+ * Helen (11.30am) - hair and make-up"); or a table with a header, a column each. Lines that are not
+ * understood whole, and people who are `onList` already, are named; no word is dropped.
  */
 export function guestsFromText(
   text: string,
@@ -178,7 +179,10 @@ function takeMinutes(line: Line): void {
   );
 }
 
-/** From one to before five without a nought before it is the afternoon: nobody is to be ready at two in the night. */
+/**
+ * From one to before five without a nought before it is the afternoon: nobody is to be ready at two in the
+ * night.
+ */
 const AFTERNOON = { from: 1, before: 5 } as const;
 
 function takeTimes(line: Line): void {

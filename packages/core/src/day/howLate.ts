@@ -12,7 +12,8 @@ export type HowLateOptions = {
 };
 
 export type HowLate = {
-  /** Weighted minutes, the least found; Infinity where somebody finds no place at all. */ readonly late: number;
+  /** Weighted minutes, the least found; Infinity where somebody finds no place at all. */
+  readonly late: number;
   /** The same minutes without weights. */ readonly minutes: number;
   /** Proven: it cannot be less. */ readonly atLeast: number;
 };

@@ -82,7 +82,9 @@ export class IdleFinder {
   }
 }
 
-/** Before lunch or after it: the least cost with all before a slot decided, when work or idling begins there. */
+/**
+ * Before lunch or after it: the least cost with all before a slot decided, when work or idling begins there.
+ */
 class Stage {
   readonly work: Float64Array;
   readonly idle: Float64Array;
@@ -125,7 +127,9 @@ class Stage {
     this.cheapest[s] = this.idle[s]! - sum[s]! < than ? s : before;
   }
 
-  /** Ends a run of idling that began no later than `until`, going on in a stage; whether it was better there. */
+  /**
+   * Ends a run of idling that began no later than `until`, going on in a stage; whether it was better there.
+   */
   endIdle(to: Stage, s: number, until: number, sum: Float64Array): boolean {
     const from = until < 0 ? -1 : this.cheapest[until]!;
     if (from < 0) return false;

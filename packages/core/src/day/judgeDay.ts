@@ -69,7 +69,8 @@ type Say = (rule: DayRule, message: string, about: readonly string[]) => void;
 
 /**
  * Every hard rule of a timetable and what it costs, worked out from the visits alone: it shares nothing with
- * the search but the way to count travel. Some tenths of a millisecond, so it may run while a visit is dragged.
+ * the search but the way to count travel. Some tenths of a millisecond, so it may run while a visit is
+ * dragged.
  */
 export function judgeDay(given: OpenDay, answer: Timetable): Judged {
   const day = wholeDay(given);

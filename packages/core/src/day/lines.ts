@@ -20,7 +20,8 @@ export type Line = {
   readonly afterChair: number;
   readonly chairGap: number;
   readonly busy: readonly Appointment[];
-  /** When the hands are not there; none for work that is held where it is. */ readonly away: readonly Appointment[];
+  /** When the hands are not there; none for work that is held where it is. */
+  readonly away: readonly Appointment[];
 };
 
 /** A timetable's visits in the order of their starts, each knowing what it follows. */
@@ -67,8 +68,9 @@ export function layDown(day: PartyDay, answer: Pick<DayAnswer, 'ways' | 'visits'
 }
 
 /**
- * The first start from a given one on at which a visit of so many minutes runs into no hour its hands are away and no appointment of the person's,
- * on multiples of `step` minutes (0: anywhere). What begins inside an appointment comes after it.
+ * The first start from a given one on at which a visit of so many minutes runs into no hour its hands are
+ * away and no appointment of the person's, on multiples of `step` minutes (0: anywhere). What begins inside
+ * an appointment comes after it.
  */
 export function clearStart(line: Line, from: number, minutes: number, step = 0): number {
   const onStep = (minute: number): number => (step > 0 ? Math.ceil(minute / step) * step : minute);

@@ -25,8 +25,9 @@ const sum = (parts: readonly (readonly [factor: number, name: string])[]): strin
   parts.map(([factor, name]) => `${factor < 0 ? '-' : '+'} ${Math.abs(factor)} ${name}`).join(' ');
 
 /**
- * A morning in one place as a time-indexed mixed-integer program in the LP format, out of the same costs: a variable for each order of each way, and for each start
- * of each task by each worker in it; rows for workers, chairs, sequence and lunch, and rests by windows of time. Solved by HiGHS in WebAssembly.
+ * A morning in one place as a time-indexed mixed-integer program in the LP format, out of the same costs: a
+ * variable for each order of each way, and for each start of each task by each worker in it; rows for
+ * workers, chairs, sequence and lunch, and rests by windows of time. Solved by HiGHS in WebAssembly.
  */
 export async function solvedByHighs(day: PartyDay, seconds: number, wall: boolean): Promise<Solved> {
   const model = modelOf(day, { latePoints: 1000, comfort: true, wall });

@@ -126,7 +126,10 @@ type PartyClient = {
   readonly consult?: Pick<Consult, 'access'>;
 };
 
-/** A client as a guest of a party on a day: a child is one, and whoever said that waiting is hard waits little. */
+/**
+ * A client as a guest of a party on a day: a child is one, and whoever said that waiting is hard waits
+ * little.
+ */
 export function guestOfClient(id: string, client: PartyClient, plan: PartyPlan, day: string): Guest {
   const { name, birthYear = null, features, consult } = client;
   const child = features !== undefined && minorityOn(day, { birthYear, features }) === 'child';
@@ -141,7 +144,10 @@ export function guestOfClient(id: string, client: PartyClient, plan: PartyPlan, 
 /** Minutes a day of making up usually takes. */
 const USUAL_DAY = 240;
 
-/** When a further guest is to be ready, where nobody says: with the last of the others, or when the day is usually done. */
+/**
+ * When a further guest is to be ready, where nobody says: with the last of the others, or when the day is
+ * usually done.
+ */
 export function usualReadyBy(plan: PartyPlan): number {
   const others = plan.guests.map((guest) => guest.readyBy);
   return others.length > 0
@@ -150,8 +156,8 @@ export function usualReadyBy(plan: PartyPlan): number {
 }
 
 /**
- * A plan begun again for another date: who, where and how long stay; charts, timetable, what was held, relaxed or done
- * before it are of that day alone.
+ * A plan begun again for another date: who, where and how long stay; charts, timetable, what was held,
+ * relaxed or done before it are of that day alone.
  */
 export function planAnew(plan: PartyPlan, date: string): PartyPlan {
   const { runUp: _done, lastShop: _shop, ...rest } = plan;

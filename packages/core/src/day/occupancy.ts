@@ -28,7 +28,8 @@ type Gap = {
 };
 
 /**
- * What is pinned, each task once and as long as it may take: it is there from the start, whoever else is put in first.
+ * What is pinned, each task once and as long as it may take: it is there from the start, whoever else is put
+ * in first.
  */
 function pinnedOnce(model: Model): readonly Mode[] {
   const longest = new Map<string, Mode>();
@@ -42,7 +43,8 @@ function pinnedOnce(model: Model): readonly Mode[] {
 }
 
 /**
- * Who and what is taken when, while plans are put in and taken out. Pinned work is no plan's to put in or take out.
+ * Who and what is taken when, while plans are put in and taken out. Pinned work is no plan's to put in or
+ * take out.
  */
 export class Occupancy {
   private readonly lists: Taken[][];

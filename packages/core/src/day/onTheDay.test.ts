@@ -133,7 +133,10 @@ const answerOf = (day: PartyDay): DayAnswer => {
   return answer;
 };
 
-/** A day as it really went up to a minute: each visit as long as `factor` makes it, in the order of the timetable. */
+/**
+ * A day as it really went up to a minute: each visit as long as `factor` makes it, in the order of the
+ * timetable.
+ */
 function gone(day: PartyDay, answer: DayAnswer, now: number, factor: () => number): Map<string, SeenVisit> {
   const seen = new Map<string, SeenVisit>();
   const free = new Map<string, number>();

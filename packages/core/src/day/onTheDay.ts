@@ -75,8 +75,8 @@ export type RunningDay = {
 const STILL_MINUTES = 3;
 
 /**
- * A day under way at a minute of its clock: what is done stays where it was, what runs ends when it is likely to, and
- * what is to come is pushed by those before it, in the order and by the hands of the timetable.
+ * A day under way at a minute of its clock: what is done stays where it was, what runs ends when it is likely
+ * to, and what is to come is pushed by those before it, in the order and by the hands of the timetable.
  */
 export function runningDay(
   given: PartyDay,
@@ -135,7 +135,9 @@ export function runningDay(
   };
 }
 
-/** When what has begun is likely to end: by what its chart has left, else by its plan, and never in the past. */
+/**
+ * When what has begun is likely to end: by what its chart has left, else by its plan, and never in the past.
+ */
 function likelyEnd(visit: Visit, { began, left }: SeenVisit, now: number): number {
   if (left !== null) return Math.max(now, began) + Math.max(1, Math.round(left));
   const planned = began + visit.minutes;

@@ -4,7 +4,10 @@ import type { DayAnswer, PartyDay } from './instance';
 import { planDay } from './planDay';
 import { simulateDay, type Simulated, type Stays } from './simulate';
 
-/** What one more pair of hands buys: the day with them, planned and made calm, on the same mornings as without. */
+/**
+ * What one more pair of hands buys: the day with them, planned and made calm, on the same mornings as
+ * without.
+ */
 export type OneMore = {
   readonly change: Extract<DayChange, { kind: 'hands' }>;
   readonly words: string;
@@ -21,8 +24,9 @@ export type OneMoreOptions = Partial<Stays> & {
 };
 
 /**
- * How much likelier everybody is in time with one more artist, and with one more hair stylist: as quick as the slowest there is, with a chair of
- * their own. Each is planned anew and made calm, then played on the same mornings. Yields each as it is found.
+ * How much likelier everybody is in time with one more artist, and with one more hair stylist: as quick as
+ * the slowest there is, with a chair of their own. Each is planned anew and made calm, then played on the
+ * same mornings. Yields each as it is found.
  */
 export function* oneMoreBuys(
   day: PartyDay,

@@ -15,9 +15,9 @@ export type OwnMinutes = Stays & {
 };
 
 /**
- * How long a plan's visits really take by the studio's own timed visits: what is usual of planned minutes for these hands (beside
- * the pace their plan counts with already), and how far they stray, each with what is not known yet. Of hands timed fewer than
- * three times, and of all else, the trade's guess.
+ * How long a plan's visits really take by the studio's own timed visits: what is usual of planned minutes for
+ * these hands (beside the pace their plan counts with already), and how far they stray, each with what is not
+ * known yet. Of hands timed fewer than three times, and of all else, the trade's guess.
  */
 export function ownMinutes(plan: PartyPlan, timed: readonly Timed[]): OwnMinutes {
   const learned = learnMinutes(timed);

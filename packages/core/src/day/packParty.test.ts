@@ -166,7 +166,10 @@ describe('more than one pair of hands', () => {
   );
   const anyUnits = fc.array(fc.integer({ min: 1, max: 3000 }), { maxLength: 6 });
 
-  /** The morning played minute by minute: where each unit is and in whose hands, by nothing of how it was planned. */
+  /**
+   * The morning played minute by minute: where each unit is and in whose hands, by nothing of how it was
+   * planned.
+   */
   function playable(takes: readonly Take[]): boolean {
     let at: Take | null = null;
     for (let minute = 0; minute <= 500; minute++) {

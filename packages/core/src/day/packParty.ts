@@ -47,7 +47,9 @@ export type PackedProduct = {
   /** The last day to order what is short; null: nothing is. */ readonly buyBy: string | null;
 };
 
-/** A product that would be enough, but not where it is wanted: at one time, or each where the others are not. */
+/**
+ * A product that would be enough, but not where it is wanted: at one time, or each where the others are not.
+ */
 export type Shared = {
   readonly productId: string;
   readonly workers: readonly string[];
@@ -118,8 +120,8 @@ function takenOf(takes: readonly Take[]): number {
 }
 
 /**
- * Whether one unit can go from take to take: never two at once, and from one pair of hands to others only where both work.
- * What keeps it from that, else null.
+ * Whether one unit can go from take to take: never two at once, and from one pair of hands to others only
+ * where both work. What keeps it from that, else null.
  */
 function keptApart(takes: readonly Take[]): Shared['how'] | null {
   const inTurn = [...takes].sort((a, b) => a.start - b.start || a.end - b.end);
@@ -134,7 +136,10 @@ function keptApart(takes: readonly Take[]): Shared['how'] | null {
   return apart;
 }
 
-/** Takes by hands that can work out of one unit, in as few groups as are found by adding whoever begins first first. */
+/**
+ * Takes by hands that can work out of one unit, in as few groups as are found by adding whoever begins first
+ * first.
+ */
 function handsTogether(takes: readonly Take[]): readonly (readonly Take[])[] {
   const planned = takes.filter((take) => take.worker !== null);
   const hands = [...new Set([...planned].sort((a, b) => a.start - b.start).map((take) => take.worker))];
@@ -174,7 +179,10 @@ function shareOut(
   });
 }
 
-/** As few units as cover a need, opened ones first among as few; never more than `most`, the fullest where that is too few. */
+/**
+ * As few units as cover a need, opened ones first among as few; never more than `most`, the fullest where
+ * that is too few.
+ */
 function fewestUnits(units: readonly PackUnit[], needMg: number, most: number): readonly PackUnit[] {
   const bySize = [...units].sort((a, b) => b.mg - a.mg || Number(b.opened) - Number(a.opened));
   let sum = 0;
@@ -196,8 +204,8 @@ const openedFirst = (units: readonly PackUnit[]): readonly PackUnit[] =>
   [...units].sort((a, b) => Number(b.opened) - Number(a.opened) || b.mg - a.mg);
 
 /**
- * Products there is enough of, but not where they are wanted: somebody’s units do not hold what their faces take. To be
- * decanted, doubled or planned one after the other.
+ * Products there is enough of, but not where they are wanted: somebody’s units do not hold what their faces
+ * take. To be decanted, doubled or planned one after the other.
  */
 export function sharedAtOnce(takes: readonly Take[], packed: readonly PackedProduct[]): Shared[] {
   return packed.flatMap(({ productId, shortMg, sharing }): Shared[] => {
@@ -214,8 +222,9 @@ export function sharedAtOnce(takes: readonly Take[], packed: readonly PackedProd
 }
 
 /**
- * Clean ones of a tool for faces at these times, each of which takes so many: the most that are in use or being cleaned at
- * once. A cycle of null: washed at home, so that none is used twice. One more is taken as a spare.
+ * Clean ones of a tool for faces at these times, each of which takes so many: the most that are in use or
+ * being cleaned at once. A cycle of null: washed at home, so that none is used twice. One more is taken as a
+ * spare.
  */
 export function toolsAtOnce(
   faces: readonly { readonly start: number; readonly end: number; readonly count: number }[],
@@ -237,7 +246,10 @@ export function toolsAtOnce(
 const DISPOSABLES = { wands: 4, lipTools: 3, spatulas: 1, capes: 1, cotton: 4, gloves: 1 } as const;
 export type Disposable = keyof typeof DISPOSABLES;
 
-/** Disposables for a number of faces: a fifth more, half as much again where there is no shop, at least two more. */
+/**
+ * Disposables for a number of faces: a fifth more, half as much again where there is no shop, at least two
+ * more.
+ */
 export function disposablesFor(
   faces: number,
   { shop = true }: { readonly shop?: boolean } = {},

@@ -93,9 +93,9 @@ type Face = {
 };
 
 /**
- * Everything a party's faces need, from the charts of its people, the kit as it stands and the timetable (which says who
- * works beside whom): units by their key, what is short and by when to buy it, clean sets of tools, what is used once,
- * and a bag for touching up for each. `charts` by the guest's id.
+ * Everything a party's faces need, from the charts of its people, the kit as it stands and the timetable
+ * (which says who works beside whom): units by their key, what is short and by when to buy it, clean sets of
+ * tools, what is used once, and a bag for touching up for each. `charts` by the guest's id.
  */
 export function packParty(
   party: { readonly date: string },
@@ -235,8 +235,8 @@ function packUnit(unit: Unit, kit: Kit, date: string) {
 }
 
 /**
- * Clean ones of each tool: what each face takes by its chart, by the faces it is on at once at each place, or for every face
- * one of its own.
+ * Clean ones of each tool: what each face takes by its chart, by the faces it is on at once at each place, or
+ * for every face one of its own.
  */
 function toolsFor(faces: readonly Face[]): Thing[] {
   const counted = faces.map((face) => ({
@@ -289,8 +289,8 @@ function disposableThings(faces: number, shop: boolean): Thing[] {
 }
 
 /**
- * What is kept at hand for one face: its lip, its powder, what its touch-ups ask beside them and when they are, and glue where lashes
- * are worn.
+ * What is kept at hand for one face: its lip, its powder, what its touch-ups ask beside them and when they
+ * are, and glue where lashes are worn.
  */
 function bagOf({ guest, chart }: Face, touchUps: TouchUpPlan | undefined): Thing {
   const of = (kinds: readonly string[]): string[] => [

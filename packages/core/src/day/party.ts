@@ -166,12 +166,18 @@ const STAR = { firstCost: 80, lastCost: 80 } as const;
 const DRYING_MINUTES = 2;
 
 export type DayOfOptions = {
-  /** What a pair of hands takes of a guest's planned minutes: what was taken over for them, where nothing is said. */
+  /**
+   * What a pair of hands takes of a guest's planned minutes: what was taken over for them, where nothing is
+   * said.
+   */
   readonly paceOf?: (hands: Hands, guest: Guest) => number;
   readonly now?: number | null;
 };
 
-/** A party's plan as the day that is planned. Guests nobody is there for keep an empty task, which `checkDay` names. */
+/**
+ * A party's plan as the day that is planned. Guests nobody is there for keep an empty task, which `checkDay`
+ * names.
+ */
 export function dayOfPlan(
   party: { readonly id: string; readonly date: string },
   plan: PartyPlan,

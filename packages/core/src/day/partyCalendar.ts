@@ -5,9 +5,9 @@ import type { PartyPlan } from './party';
 type Party = { readonly id: string; readonly name: string; readonly date: string; readonly revision: number };
 
 /**
- * A party's timetable as iCalendar: an event a visit, in UTC, its UID that of the visit and its SEQUENCE the plan's
- * revision, so that a calendar takes a later file as a change. `hands`: only those of one pair of hands. Names and
- * places, nothing of skin, health or contact.
+ * A party's timetable as iCalendar: an event a visit, in UTC, its UID that of the visit and its SEQUENCE the
+ * plan's revision, so that a calendar takes a later file as a change. `hands`: only those of one pair of
+ * hands. Names and places, nothing of skin, health or contact.
  */
 export function partyCalendar(
   party: Party,

@@ -1,7 +1,10 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { closed, InstantSchema, oneOf, TextSchema, UuidSchema } from '../schema';
 
-/** What is told of a party's day: of a visit, that it began, ended, or neither after all; of a thing, that it is packed. */
+/**
+ * What is told of a party's day: of a visit, that it began, ended, or neither after all; of a thing, that it
+ * is packed.
+ */
 export const PARTY_EVENT_KINDS = ['began', 'ended', 'undone', 'packed', 'unpacked'] as const;
 export type PartyEventKind = (typeof PARTY_EVENT_KINDS)[number];
 
@@ -29,8 +32,8 @@ export type PartyEvent = Static<typeof PartyEventSchema>;
 export type VisitTimes = { readonly beganAt: string | null; readonly endedAt: string | null };
 
 /**
- * Each visit's times by what was told last, in the order it was recorded. Told twice that it began, the first is meant:
- * two phones were at the same chair; told anew after it was taken back, the new one.
+ * Each visit's times by what was told last, in the order it was recorded. Told twice that it began, the first
+ * is meant: two phones were at the same chair; told anew after it was taken back, the new one.
  */
 export function visitTimes(events: readonly PartyEvent[]): ReadonlyMap<string, VisitTimes> {
   const times = new Map<string, VisitTimes>();

@@ -12,16 +12,17 @@ export type Slacked = Pick<DayAnswer, 'ways' | 'visits'> & {
 
 export type SlackOptions = Partial<Stays> & {
   readonly seed?: number;
-  /** Points a weighted minute late to expect is worth: 10 tight, 25 usual, 100 calm. */ readonly lateWorth?: number;
+  /** Points a weighted minute late to expect is worth: 10 tight, 25 usual, 100 calm. */
+  readonly lateWorth?: number;
 };
 
 /** Mornings a step is judged on, and those it is told by. */
 const TRIED_ON = 300;
 
 /**
- * Slack where it serves: visits begin earlier or later by steps of the grid, in the same order, as long as the
- * points of comfort with the lateness to expect shrink and no rule breaks. Judged on the same mornings, told on
- * fresh ones.
+ * Slack where it serves: visits begin earlier or later by steps of the grid, in the same order, as long as
+ * the points of comfort with the lateness to expect shrink and no rule breaks. Judged on the same mornings,
+ * told on fresh ones.
  */
 export function placeSlack(
   day: PartyDay,

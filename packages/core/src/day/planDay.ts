@@ -27,7 +27,10 @@ export type PlanOptions = {
   readonly clock?: () => number;
 };
 
-/** Points a weighted minute late counts for while looking: less than it is worth, so that ways there stay open. */
+/**
+ * Points a weighted minute late counts for while looking: less than it is worth, so that ways there stay
+ * open.
+ */
 const LOOKING: Aims = { latePoints: 25, comfort: true, wall: false };
 const LATENESS: Aims = { latePoints: 1, comfort: false, wall: false };
 const WALL: Aims = { latePoints: 25, comfort: true, wall: true };

@@ -7,8 +7,8 @@ const NEVER = Number.POSITIVE_INFINITY;
 
 /**
  * The cheapest plan of one person under given costs of each mode's starts: for every way and every order of
- * its tasks, dynamic programming over slots. Exact where the tasks of a person do not share a worker or chair;
- * where they do, the same worker's next task waits for her sanitising and travel.
+ * its tasks, dynamic programming over slots. Exact where the tasks of a person do not share a worker or
+ * chair; where they do, the same worker's next task waits for her sanitising and travel.
  */
 export class PlanFinder {
   /** Points of each mode at each slot, filled by the caller; Infinity where it may not start. */
@@ -139,7 +139,9 @@ export class PlanFinder {
     return least;
   }
 
-  /** Into `before`: the least cost of all that leads to a start in a slot, of `next` where it matters which. */
+  /**
+   * Into `before`: the least cost of all that leads to a start in a slot, of `next` where it matters which.
+   */
   private reach(previous: readonly Mode[], next: Mode | null): void {
     const { before } = this;
     const most = before.length - 1;

@@ -81,8 +81,8 @@ export function replanDay(
 }
 
 /**
- * Every visit as late as those before it push it, in the planned order, by the same hands and chairs; a visit nobody can
- * come to any more, since the last ferry has left, begins at Infinity.
+ * Every visit as late as those before it push it, in the planned order, by the same hands and chairs; a visit
+ * nobody can come to any more, since the last ferry has left, begins at Infinity.
  */
 export function pushDay(
   day: PartyDay,

@@ -73,7 +73,9 @@ export function partyRunUp(date: string): RunUpTask[] {
 /** Before a portrait or a gala nobody needs a trial or their brows shaped. */
 const SHORT_RUN_UP: readonly RunUpKind[] = ['reread', 'patchTest', 'onTheDay', 'wearNotes', 'rebook'];
 
-/** The tasks of a client before and after an occasion: all for a wedding, few for others, none for a trial. */
+/**
+ * The tasks of a client before and after an occasion: all for a wedding, few for others, none for a trial.
+ */
 export function clientRunUp(occasion: string): readonly RunUpKind[] {
   if (occasion === 'trial') return [];
   return occasion === 'wedding' ? CLIENT_RUN_UP : SHORT_RUN_UP;
@@ -81,7 +83,10 @@ export function clientRunUp(occasion: string): readonly RunUpKind[] {
 
 export type RunUpState = 'done' | 'late' | 'now' | 'to come' | 'missed';
 
-/** Where a task stands on a day: done by hand, late, to be done by now, still to come, or too late when it was booked. */
+/**
+ * Where a task stands on a day: done by hand, late, to be done by now, still to come, or too late when it was
+ * booked.
+ */
 export function runUpState(task: RunUpTask, done: boolean, today: string): RunUpState {
   if (done) return 'done';
   if (task.missed) return 'missed';

@@ -8,7 +8,9 @@ import { wholeDay, type OpenDay } from './wholeDay';
 const { exp, log, max, min, sqrt, imul, floor } = Math;
 const NEVER = Number.POSITIVE_INFINITY;
 
-/** How far work strays from its plan: the standard deviation of ln(real / planned), by kind, until learned. */
+/**
+ * How far work strays from its plan: the standard deviation of ln(real / planned), by kind, until learned.
+ */
 export const STRAYS: Readonly<Record<TaskKind, number>> = {
   makeup: 0.17,
   lashes: 0.2,

@@ -26,9 +26,10 @@ export type CalendarTask = { readonly uid: string; readonly by: string; readonly
 const USUAL_MINUTES = 60;
 
 /**
- * A studio's visits and what is to be done for them as one calendar: a visit from its beginning until it is to be
- * ready, a task a day without hours. In the studio's zone as instants; where it has none the wall clock of whoever
- * reads. A name, a kind and a place; nothing of skin, health or contact. What was cancelled is not in it.
+ * A studio's visits and what is to be done for them as one calendar: a visit from its beginning until it is
+ * to be ready, a task a day without hours. In the studio's zone as instants; where it has none the wall clock
+ * of whoever reads. A name, a kind and a place; nothing of skin, health or contact. What was cancelled is not
+ * in it.
  */
 export function studioCalendar(
   visits: readonly CalendarVisit[],

@@ -16,8 +16,9 @@ export type WentVisit = Timed & {
 const NO_LOOK = 'no look';
 
 /**
- * A party's visits of which both beginning and end were told, by who worked, with what was planned for them: what the
- * chart or the hair asks, before any pace. `lookOf` names the look of somebody's chart; `today` as YYYY-MM-DD.
+ * A party's visits of which both beginning and end were told, by who worked, with what was planned for them:
+ * what the chart or the hair asks, before any pace. `lookOf` names the look of somebody's chart; `today` as
+ * YYYY-MM-DD.
  */
 export function timedVisits(
   party: { readonly date: string },

@@ -70,7 +70,9 @@ export function objectiveOf(model: Model, plans: Plans): Objective | null {
   return { late, cost: Math.round(cost) };
 }
 
-/** The visits of a timetable, chairs handed out by start: with alike chairs the first free one always does. */
+/**
+ * The visits of a timetable, chairs handed out by start: with alike chairs the first free one always does.
+ */
 export function visitsOf(model: Model, plans: Plans): { ways: Record<string, string>; visits: Visit[] } {
   const ways: Record<string, string> = {};
   const laid: { visit: Omit<Visit, 'chair'>; mode: Mode; chairEnd: number }[] = [];

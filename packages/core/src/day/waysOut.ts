@@ -19,8 +19,9 @@ const STEPS = [15, 30, 45, 60] as const;
 const MOST_PAIRS = 4;
 
 /**
- * What would make a day possible, each change by itself; of beginning earlier and of being ready later the least
- * that serves. Only where nothing by itself is enough, two together, the cheapest first. Yields as it finds.
+ * What would make a day possible, each change by itself; of beginning earlier and of being ready later the
+ * least that serves. Only where nothing by itself is enough, two together, the cheapest first. Yields as it
+ * finds.
  */
 export function* waysOut(given: OpenDay, options: ExplainOptions = {}): Generator<WayOut> {
   const day = wholeDay(given);

@@ -34,7 +34,10 @@ export function halfCutTo({ without = [] }: Placement): Side | null {
   return SIDES.find((side) => without.some((outline) => isSame(outline, halfOutline(OTHER[side])))) ?? null;
 }
 
-/** A central guide does, and a stroke drawn past it; kept outlines lie on the client's left, where x is positive. */
+/**
+ * A central guide does, and a stroke drawn past it; kept outlines lie on the client's left, where x is
+ * positive.
+ */
 const crossesMidline = (placement: Placement): boolean =>
   'guide' in placement ? guideNamed(placement.guide).central : placement.outline.some(([x]) => x < 0);
 

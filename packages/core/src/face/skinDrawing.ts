@@ -54,8 +54,8 @@ export function generalSkin(skin: ReadSkin): Lab | null {
 }
 
 /**
- * The inks for a drawing on her own skin, lines and guides each at 3:1 or more against every zone that was read, from
- * the fairest to the deepest; null while nothing has been read.
+ * The inks for a drawing on her own skin, lines and guides each at 3:1 or more against every zone that was
+ * read, from the fairest to the deepest; null while nothing has been read.
  */
 export function skinInks(skin: ReadSkin): SkinInks | null {
   const general = generalSkin(skin);

@@ -4,7 +4,10 @@ import type { Placement } from './outlineOf';
 export type SkinPlace = Features['oily'][number] | DryZone;
 type GuideName = Extract<Placement, { guide: unknown }>['guide'];
 
-/** The zones of the face that are meant where skin is said to be oily or dry. A lid is not primed with the face. */
+/**
+ * The zones of the face that are meant where skin is said to be oily or dry. A lid is not primed with the
+ * face.
+ */
 export const GUIDES_OF_SKIN: Readonly<Record<SkinPlace, readonly GuideName[]>> = {
   forehead: ['zone.foreheadCentre'],
   nose: ['zone.noseSide', 'zone.noseBridge'],

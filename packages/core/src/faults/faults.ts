@@ -44,7 +44,9 @@ const noted =
     ...step,
     note: step.note.includes(words()) ? step.note : [step.note, words()].filter(Boolean).join(' '),
   });
-/** Another shade is asked for, so many steps deeper; what product has it is found when the chart is fitted. */
+/**
+ * Another shade is asked for, so many steps deeper; what product has it is found when the chart is fitted.
+ */
 const shadeBy =
   (depthSteps: number) =>
   (step: Step): Step => ({ ...step, shade: deeper(step.shade, depthSteps), use: [] });

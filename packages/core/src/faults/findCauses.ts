@@ -14,12 +14,15 @@ export type LikelyCause = {
 };
 
 /**
- * How much a cause gains when the chart shows it, and keeps when it could be seen in the chart and is not. More than the
- * most causes a fault has: what the chart shows leads, whatever is only usual.
+ * How much a cause gains when the chart shows it, and keeps when it could be seen in the chart and is not.
+ * More than the most causes a fault has: what the chart shows leads, whatever is only usual.
  */
 const SHOWN = 6;
 const NOT_SHOWN = 0.4;
-/** How much it gains when it sits in the step at which the fault is seen, and keeps when the chart has no such step. */
+/**
+ * How much it gains when it sits in the step at which the fault is seen, and keeps when the chart has no such
+ * step.
+ */
 const SEEN_THERE = 1.6;
 const NO_SUCH_STEP = 0.2;
 
@@ -85,7 +88,10 @@ function stepOf(
   );
 }
 
-/** The first step of a role; of care, which has many, the last one before something is laid: what lies beneath. */
+/**
+ * The first step of a role; of care, which has many, the last one before something is laid: what lies
+ * beneath.
+ */
 function ofRole(steps: readonly Step[], role: Step['role']): Step | undefined {
   if (role !== 'care') return steps.find((s) => s.role === role);
   const laid = steps.findIndex((s) => s.role !== 'care');

@@ -9,8 +9,8 @@ export function writeChart(chart: Chart): string {
 }
 
 /**
- * Reads a chart's JSON, of the first form or the second. Refuses anything the schema does not know, ids used twice, and a hash that does not
- * fit.
+ * Reads a chart's JSON, of the first form or the second. Refuses anything the schema does not know, ids used
+ * twice, and a hash that does not fit.
  */
 export function readChart(text: string): ReadResult<Chart> {
   const read = readDocument(text, chartSchemaOf);

@@ -25,10 +25,14 @@ const bytesOf = (text: string): Uint8Array => new TextEncoder().encode(text);
 const base64 = (text: string): string =>
   btoa(Array.from(bytesOf(text), (byte) => String.fromCharCode(byte)).join(''));
 
-/** Bytes of one encoded word: with its wrapping it stays within the 75 letters that are allowed (RFC 2047, 2). */
+/**
+ * Bytes of one encoded word: with its wrapping it stays within the 75 letters that are allowed (RFC 2047, 2).
+ */
 const WORD_BYTES = 42;
 
-/** Words of a header as encoded words (RFC 2047), cut between letters, a line each: no letter can break it. */
+/**
+ * Words of a header as encoded words (RFC 2047), cut between letters, a line each: no letter can break it.
+ */
 function encoded(text: string): string {
   const parts: string[] = [''];
   for (const letter of text) {

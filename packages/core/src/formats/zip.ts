@@ -44,8 +44,9 @@ class Refused extends Error {
 }
 
 /**
- * Unpacks a zip in memory, whole or not at all: refused when it is none, is cut off, climbs out of its folder, names a
- * file twice, or says it is more than the limits. Folders of their own are passed over. What is in a file is not judged.
+ * Unpacks a zip in memory, whole or not at all: refused when it is none, is cut off, climbs out of its
+ * folder, names a file twice, or says it is more than the limits. Folders of their own are passed over. What
+ * is in a file is not judged.
  */
 export function readZip(bytes: Uint8Array, limits: ZipLimits): ReadZip {
   if (!SIGNATURES.includes(strFromU8(bytes.subarray(0, 4), true)))

@@ -23,8 +23,8 @@ const NUMBER = /^\d+(?:[.,]\d+)?$/;
 const numberOf = (text: string): number => Number(text.replace(',', '.'));
 
 /**
- * Reads how much is left from the words of a list: '12 g', '15ml', '0.5 fl oz', '50 %', '3/4', 'half', 'full', 'empty'; a
- * bare number is mg. Null where it says none of these, or a share above one.
+ * Reads how much is left from the words of a list: '12 g', '15ml', '0.5 fl oz', '50 %', '3/4', 'half',
+ * 'full', 'empty'; a bare number is mg. Null where it says none of these, or a share above one.
  */
 export function amountTold(words: string): AmountTold | null {
   const text = words

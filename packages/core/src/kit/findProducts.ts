@@ -27,7 +27,9 @@ export const CALLED_ALSO: Readonly<Record<ProductKind, readonly string[]>> = {
 type Named = Pick<Product, 'maker' | 'line' | 'shade' | 'kind' | 'texture' | 'finish'>;
 const searched = new WeakMap<Named, string>();
 
-/** What a product is found by: its name, its kind by any name, texture and finish; kept by the product itself. */
+/**
+ * What a product is found by: its name, its kind by any name, texture and finish; kept by the product itself.
+ */
 function textOf(product: Named): string {
   let text = searched.get(product);
   if (text === undefined) {
@@ -39,8 +41,8 @@ function textOf(product: Named): string {
 }
 
 /**
- * What finds products by words typed in a hurry, in any order, without case and accents: 'rose lipstick', 'loose powder',
- * 'foundations 3n'. Every word has to be met; nothing typed meets all.
+ * What finds products by words typed in a hurry, in any order, without case and accents: 'rose lipstick',
+ * 'loose powder', 'foundations 3n'. Every word has to be met; nothing typed meets all.
  */
 export function productFinder(typed: string): (product: Named) => boolean {
   const words = plainWords(typed)

@@ -1,8 +1,8 @@
 import { FINISHES, PRODUCT_KINDS, type Finish, type ProductKind, type Texture } from './product';
 
 /**
- * What makers, shops and lists of one's own call the kinds, each beside what it means here. Those above win over those
- * below where both are told: a primer for shadows is a primer, a powder blush is a blush.
+ * What makers, shops and lists of one's own call the kinds, each beside what it means here. Those above win
+ * over those below where both are told: a primer for shadows is a primer, a powder blush is a blush.
  */
 const RANKS: readonly (readonly (readonly [kind: ProductKind, told: RegExp])[])[] = [
   [
@@ -80,8 +80,8 @@ const plain = (words: string): string =>
     .trim();
 
 /**
- * The kind a few words of a list mean, whoever wrote it; more than one where they may mean either, none where they mean
- * no product that is laid on a face.
+ * The kind a few words of a list mean, whoever wrote it; more than one where they may mean either, none where
+ * they mean no product that is laid on a face.
  */
 export function kindsTold(words: string): readonly ProductKind[] {
   const text = plain(words);

@@ -26,8 +26,8 @@ const AS_SKIN: readonly ProductKind[] = ['base', 'concealer', 'powder', 'contour
 const DEPTHS = { from: 4, to: 19 } as const;
 
 /**
- * The colour the stand-in reader sees of a product nobody has read: made up once and for all from its id, as such a thing
- * may be. CIELAB under D65.
+ * The colour the stand-in reader sees of a product nobody has read: made up once and for all from its id, as
+ * such a thing may be. CIELAB under D65.
  */
 export function simulatedPan({ id, kind }: Pick<Product, 'id' | 'kind'>): Lab {
   const random = seededRandom(seedFromText(id));

@@ -69,8 +69,8 @@ const USUAL: Partial<Record<ProductKind, Own>> = {
 };
 
 /**
- * How a kind usually comes and is measured: a beginning, changed to what the package says. Of a `texture` that is known it
- * is how that is made and taken.
+ * How a kind usually comes and is measured: a beginning, changed to what the package says. Of a `texture`
+ * that is known it is how that is made and taken.
  */
 export function usualForm(kind: ProductKind, texture?: Texture): UsualForm {
   const own: Own = USUAL[kind] ?? { texture: 'liquid' };

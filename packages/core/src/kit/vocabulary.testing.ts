@@ -1,6 +1,9 @@
 import type { Finish, ProductKind, Texture } from './product';
 
-/* What lists and makers call things, spelled out: every form at least once, a number or the rest of a word standing as 3 or x. */
+/*
+ * What lists and makers call things, spelled out: every form at least once, a number or the rest of a word
+ * standing as 3 or x.
+ */
 const told = ([text]: TemplateStringsArray): readonly string[] => text!.trim().split(/\s*[|\n]\s*/);
 
 export const KIND_FORMS: Readonly<Partial<Record<ProductKind, readonly string[]>>> = {

@@ -99,8 +99,9 @@ function usedAtHome(chart: Chart, stepIds: readonly string[]): readonly ProductS
 }
 
 /**
- * A compact for some steps of a chart: what goes in a pan, laid out in as many tins as it takes, in order of use or light to dark;
- * and what stays in its own bottle, with why. `ids` are for the compact and each of six tins.
+ * A compact for some steps of a chart: what goes in a pan, laid out in as many tins as it takes, in order of
+ * use or light to dark; and what stays in its own bottle, with why. `ids` are for the compact and each of six
+ * tins.
  */
 export function compactFrom(
   chart: Chart,
@@ -160,8 +161,8 @@ export const placeName = ({ tins }: Pick<Compact, 'tins'>, { tin, ...cell }: Com
   tins.length === 1 ? cellName(cell) : `${tin + 1}·${cellName(cell)}`;
 
 /**
- * The compact with the pan of one place in another, of the same tin or of another; two pans change places, each under its own lid.
- * Unchanged where there is no pan or no such place.
+ * The compact with the pan of one place in another, of the same tin or of another; two pans change places,
+ * each under its own lid. Unchanged where there is no pan or no such place.
  */
 export function movePanTo(compact: Compact, from: CompactPlace, to: CompactPlace): Compact {
   const [source, target] = [compact.tins[from.tin], compact.tins[to.tin]];
@@ -194,7 +195,9 @@ export function withoutBarred(compact: Compact, { pans }: Pick<CompactNotes, 'pa
   };
 }
 
-/** What is wrong with a compact, in words; empty when all is well. `known`: products the chart's steps lay. */
+/**
+ * What is wrong with a compact, in words; empty when all is well. `known`: products the chart's steps lay.
+ */
 export function compactProblems(compact: Compact, chart: Chart): string[] {
   const steps = chart.steps.filter(({ id }) => compact.stepIds.includes(id));
   const known = new Set(steps.flatMap(({ use }) => use.map(({ product }) => product.id)));
@@ -237,8 +240,8 @@ export type CompactNotes = {
 const DAYS_A_WEEK = 7;
 
 /**
- * What there is to know of a compact: pan by pan what it is for and when it is to be filled again, what stays beside it, the mixes.
- * `months` says how long a product keeps once it is opened.
+ * What there is to know of a compact: pan by pan what it is for and when it is to be filled again, what stays
+ * beside it, the mixes. `months` says how long a product keeps once it is opened.
  */
 export function compactNotes(
   compact: Compact,

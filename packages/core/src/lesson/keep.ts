@@ -6,8 +6,8 @@ import { isUnderEye } from '../shade';
 /** A slower hand, on a day that asks less of it: so many times the studio's minutes. Trade sense. */
 const UNPRACTISED = 1.3;
 /**
- * What the first step of each kind is worth to a face at home: trade sense. A face is skin, brows, lashes, cheeks and lips before any
- * of them is done twice.
+ * What the first step of each kind is worth to a face at home: trade sense. A face is skin, brows, lashes,
+ * cheeks and lips before any of them is done twice.
  */
 const WORTH: Readonly<Record<Step['role'], number>> = {
   base: 20,
@@ -60,8 +60,8 @@ function gives(step: Step): Bits {
 }
 
 /**
- * What a step looks wrong without, of what the plan has at all: a corrector is seen where nothing covers it, powder sets nothing on
- * bare skin, cream under the eye creases unset, a lip line is a rim.
+ * What a step looks wrong without, of what the plan has at all: a corrector is seen where nothing covers it,
+ * powder sets nothing on bare skin, cream under the eye creases unset, a lip line is a rim.
  */
 function needs(step: Step, inPlan: Bits): Bits {
   if (step.role === 'correct') return COVER;
@@ -90,8 +90,8 @@ export function standAlone(plan: readonly Step[], kept: readonly Step[]): string
 type Best = { readonly worth: number; readonly kept: readonly Step[] };
 
 /**
- * The steps worth the most within the minutes, waits left aside, none without what it needs: exact, by half minutes and by what is
- * given and still needed. Always at least one, where one can stand by itself.
+ * The steps worth the most within the minutes, waits left aside, none without what it needs: exact, by half
+ * minutes and by what is given and still needed. Always at least one, where one can stand by itself.
  */
 export function worthMost(steps: readonly Step[], minutes: number): Step[] {
   const inPlan = given(steps);

@@ -13,7 +13,8 @@ import { CHECKS, FAULTS, HOW } from './words';
 /** What a client can do at home, and with what. */
 export type LessonAsk = {
   /** Minutes there are. */ readonly minutes: number;
-  /** Steps chosen by hand; what the app proposes where nothing was chosen. */ readonly keep?: readonly string[];
+  /** Steps chosen by hand; what the app proposes where nothing was chosen. */
+  readonly keep?: readonly string[];
   /** Tools the client has; those of the chart when nobody was asked. */ readonly tools?:
     readonly Tool[] | null;
 };
@@ -47,7 +48,8 @@ export type Lesson = {
   /** What is so before the first step. */ readonly before: string;
   /** What was kept by choice and looks wrong alone, for whoever puts the lesson together. */
   readonly alone: readonly string[];
-  /** What a skin needs to get used to, what to stop at, when to come back. */ readonly minds: readonly string[];
+  /** What a skin needs to get used to, what to stop at, when to come back. */
+  readonly minds: readonly string[];
 };
 
 /** 'one step', '7 steps'. */
@@ -69,9 +71,10 @@ const LEFT_OUT = messages({
 const BEFORE = 'Begin with clean hands, clean tools, and a clean face that has settled.';
 
 /**
- * A lesson for the client's own hands: fewer steps, as many as the minutes allow and worth the most, in an order that fills the
- * waits, where each goes on this face as the mirror shows it, amounts in sizes anybody knows. Nothing of health, no notes, no
- * contact, nobody else: only what stands here. Nothing the chart’s client must not have: asked of a chart as it is minded now.
+ * A lesson for the client's own hands: fewer steps, as many as the minutes allow and worth the most, in an
+ * order that fills the waits, where each goes on this face as the mirror shows it, amounts in sizes anybody
+ * knows. Nothing of health, no notes, no contact, nobody else: only what stands here. Nothing the chart’s
+ * client must not have: asked of a chart as it is minded now.
  */
 export function lessonFrom(chart: Chart, ask: LessonAsk): Lesson {
   const planned = stepsOfVariant(chart.steps, null);

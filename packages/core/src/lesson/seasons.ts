@@ -12,7 +12,10 @@ export type SeasonLine = {
   readonly title: string;
   readonly kind: 'holds' | 'mix' | 'swap' | 'nothing nearer';
   /** In a sentence, with how far off. */ readonly words: string;
-  /** From the colour asked for on the skin now, as it is and with the change, CIEDE2000; null where no colour is asked for. */
+  /**
+   * From the colour asked for on the skin now, as it is and with the change, CIEDE2000; null where no colour
+   * is asked for.
+   */
   readonly off: number | null;
   readonly then: number | null;
 };
@@ -20,7 +23,9 @@ export type SeasonLine = {
 /** Further off than this is seen: a pan that holds is nearer. */
 const HOLDS = 2;
 
-/** The changes of a repeat that are about what is in a compact: its colours, and what may no longer be used. */
+/**
+ * The changes of a repeat that are about what is in a compact: its colours, and what may no longer be used.
+ */
 const ofCompact = ({ stepIds }: Compact, { changes }: Refit) =>
   changes.filter(
     ({ stepId, kind }) =>
@@ -58,8 +63,9 @@ export function seasonChart(compact: Compact, refit: Refit): Chart {
 const usedBy = (steps: readonly Step[]) => steps.flatMap(({ use }) => use.map(({ product }) => product));
 
 /**
- * The compact for a newer version of its chart: what is still used stays where it lies, what is not makes room for what is used in
- * its stead, in the same place where it can, filled today. Steps that are gone fall away; null where none are left.
+ * The compact for a newer version of its chart: what is still used stays where it lies, what is not makes
+ * room for what is used in its stead, in the same place where it can, filled today. Steps that are gone fall
+ * away; null where none are left.
  */
 export function renewedCompact(compact: Compact, before: Chart, after: Chart, today: string): Compact | null {
   const stepIds = compact.stepIds.filter((id) => after.steps.some((step) => step.id === id));

@@ -12,7 +12,8 @@ export type AmountInAll = {
 
 export type ToolInAll = {
   readonly tool: Step['tool'];
-  /** How many are laid out clean for one face: one for each step that must not carry colour into the next. */ readonly count: number;
+  /** How many are laid out clean for one face: one for each step that must not carry colour into the next. */
+  readonly count: number;
   readonly stepIds: readonly string[];
 };
 

@@ -14,8 +14,9 @@ const USUAL_STEPS: Partial<Record<Step['role'], number>> = {
 };
 
 /**
- * The colour a layer is drawn in on this client's face: of what is used; where nothing is, or nobody has read it, what the
- * step asks for on this skin; what has no colour of its own as the skin it lies on. Null where all that is unknown.
+ * The colour a layer is drawn in on this client's face: of what is used; where nothing is, or nobody has read
+ * it, what the step asks for on this skin; what has no colour of its own as the skin it lies on. Null where
+ * all that is unknown.
  */
 export function colourDrawn(
   step: Pick<Step, 'use' | 'role' | 'shade' | 'wants' | 'placements' | 'title'>,

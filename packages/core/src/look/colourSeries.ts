@@ -86,10 +86,11 @@ function partsOf(chart: Chart): readonly (readonly [SeriesPart, Step])[] {
 }
 
 /**
- * Three coordinated ways to colour eye, cheek and lip for what is worn: near its hue, opposite to it, and neutral in
- * the skin's own. Only hue and strength move, in CIELAB: how deep each step is stays as the look has it. A cheek and
- * a lip keep within hues a face can flush in and part of their own. Each is bound to the kit, with how far off it is.
- * Empty where nothing worn has a colour, no skin was read, or the chart has none of the three steps.
+ * Three coordinated ways to colour eye, cheek and lip for what is worn: near its hue, opposite to it, and
+ * neutral in the skin's own. Only hue and strength move, in CIELAB: how deep each step is stays as the look
+ * has it. A cheek and a lip keep within hues a face can flush in and part of their own. Each is bound to the
+ * kit, with how far off it is. Empty where nothing worn has a colour, no skin was read, or the chart has none
+ * of the three steps.
  */
 export function colourSeries(chart: Chart, kit: Kit): ColourSeries[] {
   const lead = leadOf(chart.occasion);
@@ -164,8 +165,8 @@ function targetOf(
 }
 
 /**
- * The chart with a series kept as a variant: its steps done otherwise, what the kit has nothing for left as planned.
- * `newId` gives an id each time it is asked. Unchanged when a variant is called so already.
+ * The chart with a series kept as a variant: its steps done otherwise, what the kit has nothing for left as
+ * planned. `newId` gives an id each time it is asked. Unchanged when a variant is called so already.
  */
 export function withColourSeries(chart: Chart, series: ColourSeries, newId: () => string): Chart {
   const id = newId();

@@ -41,8 +41,8 @@ export type ChartDifference = {
 type Note = (what: ChartDifference['what'], words: string) => void;
 
 /**
- * What differs from chart a to chart b, in words: whose and what for, then the steps in the order of b's. Empty when nothing
- * a reader would see differs.
+ * What differs from chart a to chart b, in words: whose and what for, then the steps in the order of b's.
+ * Empty when nothing a reader would see differs.
  */
 export function diffCharts(a: Chart, b: Chart): ChartDifference[] {
   const whole: ChartDifference[] = [];
@@ -141,7 +141,10 @@ const same = (a: unknown, b: unknown): boolean => canonicalJson(a) === canonical
 
 const PARAMETERS = Object.keys(GUIDE_PARAMETERS) as readonly GuideParameter[];
 
-/** What of a place is otherwise: every parameter that was turned, by its name and unit. Nothing where it is the same. */
+/**
+ * What of a place is otherwise: every parameter that was turned, by its name and unit. Nothing where it is
+ * the same.
+ */
 function changesIn(a: Placement, b: Placement): string {
   if (!('guide' in a) || !('guide' in b)) return same(a, b) ? '' : msg`redrawn`;
   const [from, to] = [

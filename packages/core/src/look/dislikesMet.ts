@@ -62,8 +62,9 @@ const HAS: Readonly<Record<DislikeKind, (step: Step, skin: Lab | null) => boolea
 };
 
 /**
- * What of a chart the client has said they never want again, each with the steps that have it; in the order of the chart's
- * steps. It is told, and changes nothing: why it was said, and whether it holds for this day, is asked.
+ * What of a chart the client has said they never want again, each with the steps that have it; in the order
+ * of the chart's steps. It is told, and changes nothing: why it was said, and whether it holds for this day,
+ * is asked.
  */
 export function dislikesMet(chart: Pick<Chart, 'steps' | 'client'>, text: string | undefined): DislikeMet[] {
   const skin = skinTarget(chart.client.skin);

@@ -104,7 +104,9 @@ export const ShadeSchema = Type.Union(
 );
 export type Shade = Static<typeof ShadeSchema>;
 
-/** What a look may hold, and what a chart may: a fit adds steps, and changes each for more than one reason. */
+/**
+ * What a look may hold, and what a chart may: a fit adds steps, and changes each for more than one reason.
+ */
 export const MOST_LOOK_STEPS = 80;
 export const MOST_STEPS = 2 * MOST_LOOK_STEPS;
 const MOST_ADAPTATIONS = 2000;

@@ -239,8 +239,8 @@ function placedTogether(into: Step, step: Step): Step['placements'] {
 }
 
 /**
- * A step stirred into the one before it: products together, places of both, doses and minutes added. What a variant did
- * instead of it is done instead of both. Unchanged where `notStirred` says why.
+ * A step stirred into the one before it: products together, places of both, doses and minutes added. What a
+ * variant did instead of it is done instead of both. Unchanged where `notStirred` says why.
  */
 export function mergedStep(chart: Chart, stepId: string): Chart {
   if (notStirred(chart, stepId) !== null) return chart;

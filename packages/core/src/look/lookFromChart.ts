@@ -10,8 +10,8 @@ import { contextOf } from './studioContext';
 
 export const PARTS = ['essential', 'free', 'left out', 'forbidden'] as const;
 /**
- * What a step of a chart is to the look made from it: essential steps keep texture, finish and cover of what was
- * used, free ones may be left out or done otherwise, forbidden ones say what the look never has.
+ * What a step of a chart is to the look made from it: essential steps keep texture, finish and cover of what
+ * was used, free ones may be left out or done otherwise, forbidden ones say what the look never has.
  */
 export type PartOfLook = (typeof PARTS)[number];
 
@@ -34,8 +34,8 @@ const nearer = (a: number, b: number): number =>
   Math.sign(a) !== Math.sign(b) ? 0 : Math.abs(a) < Math.abs(b) ? a : b;
 
 /**
- * Where the kit is not at hand: a colour this near to what was asked is taken for its nearest (deltaE2000). Fits of the demo's
- * looks bind pans up to 11 off, nine in ten up to 7.
+ * Where the kit is not at hand: a colour this near to what was asked is taken for its nearest (deltaE2000).
+ * Fits of the demo's looks bind pans up to 11 off, nine in ten up to 7.
  */
 const ANOTHER_COLOUR = 7;
 
@@ -66,8 +66,9 @@ function shadeOf(step: Step, chart: Chart, kit: Kit | null): Shade {
 }
 
 /**
- * A look's own colour of lip, lid or cheek. A look's rose is another pan on deep skin than on fair: what was used is compared with
- * what the look asks on this skin, and where another was chosen the look's colour is moved by as much.
+ * A look's own colour of lip, lid or cheek. A look's rose is another pan on deep skin than on fair: what was
+ * used is compared with what the look asks on this skin, and where another was chosen the look's colour is
+ * moved by as much.
  */
 function ownColour(lab: Lab, wanted: Lab | null, used: Lab, ownChoice: boolean): Lab {
   if (wanted === null) return used;
@@ -87,7 +88,9 @@ function isOwnChoice(step: Step, chart: Chart, kit: Kit | null): boolean | null 
   return best === undefined ? null : idsOf([...best.use]) !== idsOf(step.use);
 }
 
-/** Whether what a step is made of and how it finishes was asked by this client or day, and not by the look. */
+/**
+ * Whether what a step is made of and how it finishes was asked by this client or day, and not by the look.
+ */
 const isAskedOtherwise = (step: Step, { adaptations = [] }: Chart): boolean =>
   adaptations.some(
     ({ stepId, change, refused, now }) =>
@@ -112,12 +115,15 @@ function stepOf(step: Step, chart: Chart, part: PartOfLook, kit: Kit | null): Lo
   return { ...plan, wants, shade: shadeOf(step, chart, kit), ...(part === 'free' ? { optional: true } : {}) };
 }
 
-/** A step as a look may be cut from it, what it is to the look unless somebody says otherwise, and why it is that. */
+/**
+ * A step as a look may be cut from it, what it is to the look unless somebody says otherwise, and why it is
+ * that.
+ */
 export type StepForLook = { readonly step: Step; readonly part: PartOfLook; readonly why: string | null };
 
 /**
- * The steps a look is cut from, as the look had them: what one client or one day asked for belongs to their chart. A step
- * that was added for them is left out of the look, one that was left out for them stands in it.
+ * The steps a look is cut from, as the look had them: what one client or one day asked for belongs to their
+ * chart. A step that was added for them is left out of the look, one that was left out for them stands in it.
  */
 export function stepsForLook(chart: Chart): readonly StepForLook[] {
   const adaptations = (chart.adaptations ?? []).filter(({ refused }) => !refused);
@@ -151,8 +157,8 @@ function leftOutOf(
 
 /**
  * A look cut from a chart, free of any face and any product: placements by their guides, shades against the
- * skin. By the kit a colour that was chosen on purpose is told from its nearest. Kinds of product of forbidden steps are forbidden unless another step keeps them. Throws a RangeError
- * when no step is left.
+ * skin. By the kit a colour that was chosen on purpose is told from its nearest. Kinds of product of
+ * forbidden steps are forbidden unless another step keeps them. Throws a RangeError when no step is left.
  */
 export function lookFromChart(
   chart: Chart,

@@ -22,7 +22,10 @@ const USUAL: Readonly<Record<Kind, Pick<Occasion, 'lights' | 'hoursToLast' | 'ca
 /** The longest a face is asked to hold, in hours. */
 export const ASKED_HOURS = { least: 0.5, most: 24 } as const;
 
-/** An occasion as usual for its kind, said to be that: nobody was asked. Hours, lights, camera, what it brings. */
+/**
+ * An occasion as usual for its kind, said to be that: nobody was asked. Hours, lights, camera, what it
+ * brings.
+ */
 export function usualOccasion(kind: Kind, date: string): Occasion {
   const { lights, hoursToLast, camera } = USUAL[kind];
   return {
@@ -40,8 +43,8 @@ export function usualOccasion(kind: Kind, date: string): Occasion {
 export const isAsked = (occasion: Occasion): boolean => occasion.asked === true;
 
 /**
- * Hours from `begins` to `ends` (HH:MM where it is), to the half hour upwards: what it must hold. An end before
- * the beginning is on the next day; both alike say nothing, null.
+ * Hours from `begins` to `ends` (HH:MM where it is), to the half hour upwards: what it must hold. An end
+ * before the beginning is on the next day; both alike say nothing, null.
  */
 export function hoursToHold(begins: string | undefined, ends: string | undefined): number | null {
   const [from, until] = [minuteOfDay(begins ?? ''), minuteOfDay(ends ?? '')];
@@ -50,7 +53,9 @@ export function hoursToHold(begins: string | undefined, ends: string | undefined
   return minutes === 0 ? null : Math.ceil(minutes / 30) / 2;
 }
 
-/** What an occasion asks, in one line without its date: '10 hours, 11:30 to 23:00; by daylight; heat, rain'. */
+/**
+ * What an occasion asks, in one line without its date: '10 hours, 11:30 to 23:00; by daylight; heat, rain'.
+ */
 export function occasionInWords(occasion: Occasion): string {
   const { hoursToLast, begins, ends, lights, camera, metal, outfit = [], theme } = occasion;
   const conditions = occasion.conditions ?? usualConditions(occasion.kind);
@@ -94,7 +99,10 @@ export function occasionDifference(before: Occasion, after: Occasion): string[] 
   });
 }
 
-/** A chart made for another occasion: nothing else of it is touched, what that changes is for the review to say. */
+/**
+ * A chart made for another occasion: nothing else of it is touched, what that changes is for the review to
+ * say.
+ */
 export function withOccasion(chart: Chart, occasion: Occasion): Chart {
   return { ...chart, format: CHART_FORMAT, occasion };
 }

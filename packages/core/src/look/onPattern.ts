@@ -44,8 +44,8 @@ const USUAL_SCHOOLS: Look['schools'] = {
 };
 
 /**
- * A look laid on the pattern face as a chart without products, so that all that is done to a chart's steps can
- * be done to a look's.
+ * A look laid on the pattern face as a chart without products, so that all that is done to a chart's steps
+ * can be done to a look's.
  */
 export function lookOnPattern(look: Look, skin: PatternSkin = 'medium'): Chart {
   const { format: _format, name, description: _words, tags: _tags, steps, ...version } = look;

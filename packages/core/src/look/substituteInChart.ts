@@ -38,9 +38,10 @@ export const rolesOfUse = (chart: Pick<Chart, 'steps'>, productId: string): read
 ];
 
 /**
- * Why a substitute must not stand in for a product in a chart, in words: what its client must not meet, what its look
- * forbids, what is not meant for the steps it would be used in. Null where nothing speaks against it. Asked of a chart as
- * it is to be minded now; what the nearest is for one client may be the worst for another.
+ * Why a substitute must not stand in for a product in a chart, in words: what its client must not meet, what
+ * its look forbids, what is not meant for the steps it would be used in. Null where nothing speaks against
+ * it. Asked of a chart as it is to be minded now; what the nearest is for one client may be the worst for
+ * another.
  */
 export function substituteRefused(
   chart: Chart,

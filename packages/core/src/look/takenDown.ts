@@ -6,7 +6,10 @@ import type { Look, LookStep, Shade } from './document';
 import { newStep } from './editSteps';
 import type { Stamp } from './fitLook';
 
-/** Colours as they are called while somebody watches: near enough to be matched, and to be read again later. CIELAB, D65. */
+/**
+ * Colours as they are called while somebody watches: near enough to be matched, and to be read again later.
+ * CIELAB, D65.
+ */
 export const COLOUR_WORDS = {
   nude: [62, 18, 18],
   peach: [70, 24, 28],
@@ -167,8 +170,8 @@ function schoolsOf(steps: readonly TakenStep[]): Look['schools'] {
 }
 
 /**
- * A look taken down while watching: role, where, shade, tool and order as they were seen, all else as is usual for each layer. `ids`
- * gives each step its own. Throws a RangeError without a step or a name.
+ * A look taken down while watching: role, where, shade, tool and order as they were seen, all else as is
+ * usual for each layer. `ids` gives each step its own. Throws a RangeError without a step or a name.
  */
 export function lookTakenDown(
   name: string,

@@ -25,8 +25,8 @@ export type OwnKitLine = {
 const WITHIN = { met: 2, near: 5 } as const;
 
 /**
- * A look as one's own kit can do it on a client or the pattern face: for each step that lays something what is nearest, how far off
- * and which way, or that there is nothing. In the order the look has them.
+ * A look as one's own kit can do it on a client or the pattern face: for each step that lays something what
+ * is nearest, how far off and which way, or that there is nothing. In the order the look has them.
  */
 export function withOwnKit(look: Look, client: ClientSnapshot, kit: Kit, date: string): OwnKitLine[] {
   const stamp = { id: look.id, author: '', at: `${date}T12:00:00Z`, reason: '' };

@@ -53,7 +53,10 @@ const ON_FACE: readonly Step['phase'][] = [
 ];
 const ON_EYES: readonly Step['phase'][] = ['eyes', 'lashes'];
 
-/** Minutes from the first touch to the last wait over, steps worked in the order they stand in: nothing is looked for. */
+/**
+ * Minutes from the first touch to the last wait over, steps worked in the order they stand in: nothing is
+ * looked for.
+ */
 export function minutesAsGiven(steps: readonly Step[], client: Client, schools: Look['schools']): number {
   const tasks = steps.map((step): Task => ({
     id: step.id,

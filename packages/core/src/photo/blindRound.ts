@@ -2,7 +2,10 @@ import { SIDES, type Side } from '../face';
 import { seededRandom, seedFromText, shuffled } from '../math';
 import type { TrialZone } from '../trial';
 
-/** One half of one photograph as it is shown: the other half hidden, the hour unsaid, as a left half or a right one by lot. */
+/**
+ * One half of one photograph as it is shown: the other half hidden, the hour unsaid, as a left half or a
+ * right one by lot.
+ */
 export type BlindCard = {
   readonly id: string;
   readonly photoId: string;
@@ -18,8 +21,8 @@ export const ENOUGH_REPEATS = 5;
 const ALIKE = 0.7;
 
 /**
- * The halves of some photographs in an order by lot, each mirrored by lot, a third of them twice and never one right after
- * itself. The same seed gives the same round.
+ * The halves of some photographs in an order by lot, each mirrored by lot, a third of them twice and never
+ * one right after itself. The same seed gives the same round.
  */
 export function blindRound(photoIds: readonly string[], seed: string): BlindCard[] {
   const random = seededRandom(seedFromText(seed));

@@ -33,8 +33,9 @@ export function turnedRound([a, b, c, d, e, f]: Affine): Affine {
 }
 
 /**
- * From a face's mm to a picture's pixels, by the pupils and the underside of the chin: size, turn, a head bent a little up or
- * down, and a picture as a mirror shows it. Throws a RangeError, with what to do, for taps that lie in a line.
+ * From a face's mm to a picture's pixels, by the pupils and the underside of the chin: size, turn, a head
+ * bent a little up or down, and a picture as a mirror shows it. Throws a RangeError, with what to do, for
+ * taps that lie in a line.
  */
 export function faceInPicture(landmarks: Landmarks, taps: FaceTaps): Affine {
   const names = ['pupil_right', 'pupil_left', 'gnathion'] as const;
@@ -55,8 +56,8 @@ export function faceInPicture(landmarks: Landmarks, taps: FaceTaps): Affine {
 const SHOWN = { outMm: 92, aboveMm: 92, belowMm: 148 } as const;
 
 /**
- * From a picture's pixels to an upright frame `height` px tall that shows the face from above the brow to under the chin, mirrored
- * or as it is; with the frame's size and where the midline runs in it.
+ * From a picture's pixels to an upright frame `height` px tall that shows the face from above the brow to
+ * under the chin, mirrored or as it is; with the frame's size and where the midline runs in it.
  */
 export function toFrame(
   face: Affine,

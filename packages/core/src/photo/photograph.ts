@@ -6,7 +6,10 @@ import type { FaceTaps } from './faceInPicture';
 export const PHOTO_LIGHTS = ['daylight', 'flash'] as const;
 export type PhotoLight = (typeof PHOTO_LIGHTS)[number];
 
-/** What a studio keeps of photographs at most: enough to judge and to measure by, and little enough for a nightly backup. */
+/**
+ * What a studio keeps of photographs at most: enough to judge and to measure by, and little enough for a
+ * nightly backup.
+ */
 export const KEPT_PHOTOGRAPHS = {
   longestPx: 1600,
   bytes: 1_000_000,
@@ -48,7 +51,10 @@ export const PhotographSchema = Type.Object(
 export type Photograph = Static<typeof PhotographSchema>;
 
 const EXIF = [0x45, 0x78, 0x69, 0x66, 0];
-/** Whether a JPEG still holds what a camera wrote about itself: where and when it was, and a small second picture. */
+/**
+ * Whether a JPEG still holds what a camera wrote about itself: where and when it was, and a small second
+ * picture.
+ */
 export function holdsCameraNotes(bytes: Uint8Array): boolean {
   for (let at = 2; at + 9 < bytes.length && bytes[at] === 0xff;) {
     const mark = bytes[at + 1]!;

@@ -27,8 +27,8 @@ const THROWS = ['powder', 'base', 'concealer', 'primer', 'spray', 'highlight'] a
 const LEAST_DOSE = 0.05;
 
 /**
- * The grade each product of a chart's plan would have if it alone threw back what was measured where it lies; only from zones
- * the pictures could tell of. Each product once, by the step that lays most of it.
+ * The grade each product of a chart's plan would have if it alone threw back what was measured where it lies;
+ * only from zones the pictures could tell of. Each product once, by the step that lays most of it.
  */
 export function productGrades(chart: Chart, casts: readonly ZoneCast[]): ProductGrade[] {
   const told = casts.filter(({ burnt, cast }) => !burnt && cast !== null);

@@ -30,10 +30,11 @@ function lightness([r, g, b]: LinearRgb): number {
 }
 
 /**
- * The white cast of a zone: its colour in flash against its twin in daylight, each held against a place without make-up in the
- * same picture, which takes exposure and white balance out. What is left may be nearer to the flash (all channels alike) or
- * covered by what throws light back (most where the skin is darkest): flash = a G + b (1 - G)^2, by weighted least squares
- * over the three channels, where G is the zone's reflectance in daylight, known by the skin's own reading. Added is b / a.
+ * The white cast of a zone: its colour in flash against its twin in daylight, each held against a place
+ * without make-up in the same picture, which takes exposure and white balance out. What is left may be nearer
+ * to the flash (all channels alike) or covered by what throws light back (most where the skin is darkest):
+ * flash = a G + b (1 - G)^2, by weighted least squares over the three channels, where G is the zone's
+ * reflectance in daylight, known by the skin's own reading. Added is b / a.
  */
 export function whiteCast(asked: {
   readonly day: LinearRgb;

@@ -29,7 +29,10 @@ const LEAST_PIXELS = 30;
 
 const LINEAR = Float64Array.from({ length: 256 }, (_, i) => linearChannel(i / 255));
 
-/** The mean in linear light of the middle of what a polygon of a picture shows; null where the picture does not show it. */
+/**
+ * The mean in linear light of the middle of what a polygon of a picture shows; null where the picture does
+ * not show it.
+ */
 export function meanInside(
   { width, height, rgba }: Picture,
   polygon: Polygon,
@@ -61,7 +64,10 @@ export function meanInside(
   return { rgb: [mean('r'), mean('g'), mean('b')], burntShare: burnt / asked };
 }
 
-/** The mean colour of every zone of a trial, left and right, as a picture shows it; what it does not show is missing. */
+/**
+ * The mean colour of every zone of a trial, left and right, as a picture shows it; what it does not show is
+ * missing.
+ */
 export function zoneMeans(picture: Picture, landmarks: Landmarks, face: Affine): ZoneMean[] {
   return TRIAL_ZONES.flatMap((zone) =>
     SIDES.flatMap((side): ZoneMean[] => {
@@ -78,7 +84,10 @@ export function zoneMeans(picture: Picture, landmarks: Landmarks, face: Affine):
   );
 }
 
-/** A round patch of bare skin, tapped on a picture: its mean; null where the picture does not show enough of it. */
+/**
+ * A round patch of bare skin, tapped on a picture: its mean; null where the picture does not show enough of
+ * it.
+ */
 export function bareMean(picture: Picture, [x, y]: Point, face: Affine): LinearRgb | null {
   const pixelsAMm = Math.sqrt(Math.abs(face[0] * face[3] - face[1] * face[2]));
   const radius = Math.max(4, BARE_MM * pixelsAMm);

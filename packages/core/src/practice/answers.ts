@@ -51,7 +51,9 @@ export function scoreSteps(
   };
 }
 
-/** A choice by how much more it is off than the best: within `same` it is as good, `half` more is worth 50. */
+/**
+ * A choice by how much more it is off than the best: within `same` it is as good, `half` more is worth 50.
+ */
 export function scoreRegret(chosen: number, best: number, same = 0.3, half = 2): number {
   return 100 * 2 ** -((Math.max(0, chosen - best - same) / half) ** 2);
 }

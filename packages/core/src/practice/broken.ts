@@ -7,7 +7,9 @@ import { messagesIn, msg, term } from '../messages';
 import { reviewChart, RULES, type ReviewFinding } from '../review';
 import { practiceProduct } from './practiceProduct';
 
-/** A small chart with one thing wrong in it: what was done, as it is read, and the practices to choose from. */
+/**
+ * A small chart with one thing wrong in it: what was done, as it is read, and the practices to choose from.
+ */
 export type BrokenChart = {
   /** What is known of the face, in words; null where nothing matters. */ readonly face: string | null;
   readonly steps: readonly { readonly id: string; readonly words: string }[];
@@ -133,7 +135,9 @@ const features =
   (more: Partial<Features>) =>
   (plan: Plan): Plan => ({ ...plan, features: { ...plan.features, ...more } });
 
-/** Ways to go against the practice of the trade. One that adds no finding, or more than two, is passed over. */
+/**
+ * Ways to go against the practice of the trade. One that adds no finding, or more than two, is passed over.
+ */
 export const BREAKAGES: readonly Breakage[] = messagesIn(
   ['face'],
   [
@@ -311,7 +315,10 @@ export function breaks(
   };
 }
 
-/** A chart in which one practice is broken, or two that go together; null for a face none of the breakages show on. */
+/**
+ * A chart in which one practice is broken, or two that go together; null for a face none of the breakages
+ * show on.
+ */
 export function brokenChart(
   landmarks: Landmarks,
   face: Features,
@@ -338,7 +345,10 @@ export function brokenChart(
   return null;
 }
 
-/** Practices that are offered beside the broken one: of the same steps, so that none is ruled out by what is not there. */
+/**
+ * Practices that are offered beside the broken one: of the same steps, so that none is ruled out by what is
+ * not there.
+ */
 const LIKELY = [
   'in-the-hollow',
   'blush-on-contour',

@@ -93,8 +93,8 @@ const CLEAR_OF_EARS = ['tied back', 'cropped'] as const satisfies readonly Featu
 const aSkin = (random: Random): Lab => shiftDepth([64, 12, 19], -5 + 17 * random());
 const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
 /**
- * One exercise of a skill, the same for the same seed on every machine; null for a skill there is none of, or where no likely
- * face was found.
+ * One exercise of a skill, the same for the same seed on every machine; null for a skill there is none of, or
+ * where no likely face was found.
  */
 export function exercise(skillId: string, seed: number, level: Level): Exercise | null {
   const skill = skillNamed(skillId);

@@ -26,8 +26,8 @@ const FINE = 97;
 const mm = (value: number): string => msg`${Math.round(Math.abs(value))} mm`;
 
 /**
- * The worst thing first, with one cure, and one thing that was right: never a bare number. The worst is the part
- * that costs the most, by its weight and its score.
+ * The worst thing first, with one cure, and one thing that was right: never a bare number. The worst is the
+ * part that costs the most, by its weight and its score.
  */
 export function feedback(
   parts: readonly Part[],

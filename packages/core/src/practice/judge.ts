@@ -87,7 +87,10 @@ export type AttemptJudged = {
   /** Where it was farthest off, in the face's mm. */ readonly at: Point | null;
 };
 
-/** A millimetre narrower than this on the screen is drawn by luck, px; where both sides are to be seen there is less room. */
+/**
+ * A millimetre narrower than this on the screen is drawn by luck, px; where both sides are to be seen there
+ * is less room.
+ */
 const LEAST_PX_PER_MM = { one: 3, both: 1.8, patch: 2.4 } as const;
 const SAME = { depth: 0.3, undertone: 1 } as const;
 
@@ -145,7 +148,10 @@ const tooSmall = (task: DrawnExercise, { mmPerPixel }: Extract<Given, { kind: 'l
     ? msg`Drawn too small to judge finely: zoom in. `
     : '';
 
-/** Edge and hollow drawn for each other, said as what it is; null where neither was asked for or it was not so. */
+/**
+ * Edge and hollow drawn for each other, said as what it is; null where neither was asked for or it was not
+ * so.
+ */
 function swappedIn(task: LineExercise, skill: LineSkill, own: Polyline): string | null {
   const { landmarks, features } = task.model;
   if (skill.guide !== 'cheekContour') return null;
@@ -186,7 +192,9 @@ function judgePatch(task: PatchExercise, given: Extract<Given, { kind: 'line' }>
 
 /** Kinds of layer that have limits on the face. */
 const LIMITED: readonly LineSkill['role'][] = ['contour', 'bronze', 'blush'];
-/** A guide begins at the edge of the face: whoever begins a little beyond it is told of the line, not of this. */
+/**
+ * A guide begins at the edge of the face: whoever begins a little beyond it is told of the line, not of this.
+ */
 const LEAVES = 'face edge';
 /** What the guide itself runs over, laid as wide: worked out once. */
 const allowed = new WeakMap<LineExercise, readonly LimitBreach[]>();
@@ -194,8 +202,8 @@ const allowed = new WeakMap<LineExercise, readonly LimitBreach[]>();
 const COARSE_MM = 2;
 
 /**
- * Where what was drawn runs further past a limit of the face than the guide laid as wide would: the guide tapers, a stroke does
- * not. Nothing within a third of a millimetre.
+ * Where what was drawn runs further past a limit of the face than the guide laid as wide would: the guide
+ * tapers, a stroke does not. Nothing within a third of a millimetre.
  */
 function breachOf(
   task: LineExercise,

@@ -9,7 +9,10 @@ import type { Level } from './exercise';
 const GRADES = ['again', 'near', 'good', 'sure'] as const satisfies readonly Grade[];
 const skill = Type.String({ minLength: 1, maxLength: 40 });
 
-/** What may happen in practice: somebody's own attempt, sharing a skill with the team, a skill set for the week. */
+/**
+ * What may happen in practice: somebody's own attempt, sharing a skill with the team, a skill set for the
+ * week.
+ */
 const eventsWith = <T extends TProperties>(told: T) =>
   Type.Union([
     Type.Object(

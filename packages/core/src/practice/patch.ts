@@ -5,14 +5,19 @@ import { COARSE, joined, scoreOfMiss, type Grade } from './score';
 
 /** A patch's Dice this far from whole is worth half. */
 const HALF_OFF = 0.4;
-/** The grid patches are laid over each other on: so many cells along the side of a square as large as the patch. */
+/**
+ * The grid patches are laid over each other on: so many cells along the side of a square as large as the
+ * patch.
+ */
 const CELLS = 24;
 /** Nearer than this a patch's middle is where it should be, mm. */
 const THERE_MM = 1.5;
 /** A patch between these shares of what is asked is of its size. */
 const SIZE = { least: 0.8, most: 1.25 } as const;
 
-/** How a drawn patch misses the one asked for; all in the half's own frame, x out from the midline, y down. */
+/**
+ * How a drawn patch misses the one asked for; all in the half's own frame, x out from the midline, y down.
+ */
 export type PatchMiss = {
   readonly dice: number;
   /** From the middle asked for to the middle drawn, mm: out and down are positive. */
@@ -74,7 +79,9 @@ export function scorePatch(
 
 const mm = (value: number): string => msg`${Math.round(Math.abs(value))} mm`;
 
-/** The worst of a patch first, where it lies or how large it is, with one cure; and one thing that was right. */
+/**
+ * The worst of a patch first, where it lies or how large it is, with one cure; and one thing that was right.
+ */
 export function patchFeedback(
   miss: PatchMiss,
   grade: Grade,

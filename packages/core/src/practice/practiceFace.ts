@@ -38,8 +38,9 @@ function priorRoot(): Float64Array {
 }
 
 /**
- * An invented face, nobody's: drawn from how faces vary and bent to facts in mm where some are asked (Matheron's
- * rule). Null when none of a dozen draws is a likely face that `accepts` takes. The same seed is the same face.
+ * An invented face, nobody's: drawn from how faces vary and bent to facts in mm where some are asked
+ * (Matheron's rule). Null when none of a dozen draws is a likely face that `accepts` takes. The same seed is
+ * the same face.
  */
 export function practiceFace(
   random: Random,

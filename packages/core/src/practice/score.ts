@@ -24,7 +24,9 @@ export function scoreOfMiss(missMm: number, halfMm: number): number {
   return 100 * 2 ** -((missMm / halfMm) ** 2);
 }
 
-/** The miss that is worth half: .42 of the guide's width, since the hollow lies about a width from the bone. */
+/**
+ * The miss that is worth half: .42 of the guide's width, since the hollow lies about a width from the bone.
+ */
 export function halfMissMm(meanWidthMm: number): number {
   return Math.min(3.5, Math.max(0.8, 0.42 * meanWidthMm));
 }

@@ -2,7 +2,10 @@ import type { Polyline } from '../face/point';
 import { lineMiss, type LineMiss } from './lineMiss';
 import { COARSE, halfMissMm, joined, LINE_PARTS, scoreOfMiss, type Grade, type Part } from './score';
 
-/** A guide's line with the mean width of what is laid along it, mm, and how much lies at its start and at its end. */
+/**
+ * A guide's line with the mean width of what is laid along it, mm, and how much lies at its start and at its
+ * end.
+ */
 export type LineGuide = {
   readonly line: Polyline;
   readonly widthMm: number;
@@ -19,8 +22,8 @@ export type LineScored = {
 };
 
 /**
- * A drawn line against a guide: line, start, end, farthest place, turn and evenness, joined; a broken limit caps
- * it. `coarse`: drawn with a finger.
+ * A drawn line against a guide: line, start, end, farthest place, turn and evenness, joined; a broken limit
+ * caps it. `coarse`: drawn with a finger.
  */
 export function scoreLine(
   drawn: Polyline,
@@ -75,8 +78,9 @@ export function scoreLine(
 const LEAST_POINTS = 6;
 
 /**
- * How far a stroke's pressure fades otherwise than its guide, in doublings: what its last third was pressed of its first, against what
- * the guide leaves: positive where too much is left at the end. Null where too little was told.
+ * How far a stroke's pressure fades otherwise than its guide, in doublings: what its last third was pressed
+ * of its first, against what the guide leaves: positive where too much is left at the end. Null where too
+ * little was told.
  */
 export function fadeMiss(
   pressure: readonly number[],

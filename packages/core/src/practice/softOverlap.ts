@@ -1,11 +1,14 @@
 import { isInside, type Polygon } from '../face/point';
 
-/** A patch with a soft edge: full from half a feather inside its outline, none from half a feather outside. */
+/**
+ * A patch with a soft edge: full from half a feather inside its outline, none from half a feather outside.
+ */
 export type SoftPatch = { readonly outline: Polygon; readonly featherMm: number };
 
 /**
  * How much of two soft patches lies over each other, on a grid: each place is covered by clamp(1/2 + signed
- * distance / feather); Dice = 2 sum min / sum both, IoU = sum min / sum max. Both none where nothing is covered.
+ * distance / feather); Dice = 2 sum min / sum both, IoU = sum min / sum max. Both none where nothing is
+ * covered.
  */
 export function softOverlap(
   drawn: SoftPatch,
@@ -34,7 +37,10 @@ export function softOverlap(
   return both > 0 ? { dice: (2 * least) / both, iou: least / most } : { dice: 0, iou: 0 };
 }
 
-/** Covered by how much at a point, by the distance to the outline's sides kept flat: this is asked thousands of times a patch. */
+/**
+ * Covered by how much at a point, by the distance to the outline's sides kept flat: this is asked thousands
+ * of times a patch.
+ */
 function coverOf({ outline, featherMm }: SoftPatch): (x: number, y: number) => number {
   const n = outline.length;
   const sides = Float64Array.from({ length: 4 * n }, (_, i) => {

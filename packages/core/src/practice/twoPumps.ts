@@ -9,7 +9,10 @@ import { scoreRegret } from './answers';
 export type Pump = { readonly id: string; readonly lab: Lab };
 export type PumpPair = { readonly ids: readonly [string, string]; readonly lab: Lab; readonly off: number };
 
-/** How far pans lie from the skin at each level, shade steps: the nearer, the harder to tell which two straddle it. */
+/**
+ * How far pans lie from the skin at each level, shade steps: the nearer, the harder to tell which two
+ * straddle it.
+ */
 const APART = [1.8, 1.2, 0.8] as const;
 const PANS = 5;
 /** The best pair is at least so near, and so much nearer than the next: one right answer, worth finding. */
@@ -38,7 +41,9 @@ export function pumpPairs(skin: Lab, pans: readonly Pump[]): PumpPair[] {
     .sort((a, b) => a.off - b.off);
 }
 
-/** Pans two of which lie on either side of a skin, and three that tempt; null where chance would not have it. */
+/**
+ * Pans two of which lie on either side of a skin, and three that tempt; null where chance would not have it.
+ */
 export function pumpsFor(skin: Lab, level: 0 | 1 | 2, random: Random): readonly Pump[] | null {
   const apart = APART[level];
   const between = (least: number, most: number): number => least + (most - least) * random();

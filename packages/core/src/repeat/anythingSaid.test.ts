@@ -123,7 +123,8 @@ test('whatever was said at the chair, a repeat is a chart that can be worked, wi
             expect(gone).not.toContain(of.id);
           }
         }
-        // Whichever are refused, it can be worked; and what takes a product out is the same change that names what is in its place.
+        // Whichever are refused, it can be worked; and what takes a product out is the same change that names
+        // what is in its place.
         const flags = taken.take(ids.length);
         const refused = new Set(ids.filter(() => flags.next().value === true));
         const some = acceptedRefit(refit.base, refit.changes, refused);

@@ -12,7 +12,8 @@ import type { Kit } from '../kit';
 import { BASES, client, kitOf, LOOK, OCCASION, product, SKIN, STAMP } from '../look/look.testing';
 import { acceptedRefit, refitChart, type Refit } from '.';
 
-// What a repeat asks of a look whose client or day is another by now, and what it does with products that do not have it.
+// What a repeat asks of a look whose client or day is another by now, and what it does with products that do
+// not have it.
 const SHORT: Occasion = { ...OCCASION, conditions: [], hoursToLast: 4 };
 const TEARS: Occasion = { ...SHORT, conditions: ['tears'] };
 const plainMascara = product(40, 'mascara', [12, 0, 0], { eyeSafe: true, waterproof: false });

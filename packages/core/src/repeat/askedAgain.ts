@@ -15,8 +15,8 @@ import { changedKeys, differenceOf } from './difference';
 import { NO_SIDE, sideOf, type RefitChange } from './change';
 
 /**
- * What the client as they are now, and the new day, ask of the plan that they did not ask when it was made, and what they ask
- * no longer: each step a change of its own. A step that comes has the kit's best for it.
+ * What the client as they are now, and the new day, ask of the plan that they did not ask when it was made,
+ * and what they ask no longer: each step a change of its own. A step that comes has the kit's best for it.
  */
 export function askedAgain(plan: Chart, madeFor: MadeFor, kit: Kit): RefitChange[] {
   return askedAnew(plan, madeFor).map((asked): RefitChange => {

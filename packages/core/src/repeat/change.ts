@@ -20,10 +20,16 @@ import { msg } from '../messages';
 /** What a change does to the chart it is taken into. */
 export type RefitPart =
   | { readonly of: 'step'; readonly stepId: string; readonly set: Partial<Step> }
-  /** So many times the dose, of whatever the step is done with by then: a step's products are another change's to say. */
+  /**
+   * So many times the dose, of whatever the step is done with by then: a step's products are another change's
+   * to say.
+   */
   | { readonly of: 'amount'; readonly stepId: string; readonly by: number }
   | { readonly of: 'left out'; readonly stepId: string }
-  /** A step as the client and the day ask for it now, beside what stands recorded of it; null where it falls away. */
+  /**
+   * A step as the client and the day ask for it now, beside what stands recorded of it; null where it falls
+   * away.
+   */
   | {
       readonly of: 'asked';
       readonly stepId: string;

@@ -11,7 +11,9 @@ export function changedKeys(before: Step, after: Step): Partial<Step> {
 
 const same = (step: Step): string => step.use.map((u) => u.product.id).join();
 
-/** What is otherwise of a step, in words: another product, more of it, minutes; empty where none of that is. */
+/**
+ * What is otherwise of a step, in words: another product, more of it, minutes; empty where none of that is.
+ */
 export function differenceOf(before: Step, after: Step): string {
   const [was, is] = [before.use, after.use].map((use) =>
     use.reduce((sum, u) => sum + u.parts * u.product.mgPerMeasure, 0),

@@ -58,9 +58,9 @@ const subjectOf = (wish: NextTime): string =>
 const ofTheWhole = (wish: NextTime): boolean => wish === 'keep' || wish === 'leave out';
 
 /**
- * What was chosen to be different next time, the last choice first; nothing is read out of any sentence. A choice takes
- * back an earlier one about the same thing, and one about the whole step all earlier ones; a choice after that is a change
- * of mind.
+ * What was chosen to be different next time, the last choice first; nothing is read out of any sentence. A
+ * choice takes back an earlier one about the same thing, and one about the whole step all earlier ones; a
+ * choice after that is a change of mind.
  */
 export function chosenNextTime(deviations: readonly Deviation[]): Chosen[] {
   const chosen: Chosen[] = [];

@@ -46,8 +46,9 @@ export type Refit = {
 const WORTH_CHANGING = 0.5;
 
 /**
- * The next version of a chart for a new date, from what was really worn. What the chair taught is carried; what the
- * client's face, skin and day ask now and did not is done, and what they ask no longer taken back; steps whose colour no longer agrees with the newest reading are matched again; products that cannot be used
+ * The next version of a chart for a new date, from what was really worn. What the chair taught is carried;
+ * what the client's face, skin and day ask now and did not is done, and what they ask no longer taken back;
+ * steps whose colour no longer agrees with the newest reading are matched again; products that cannot be used
  * are replaced; places that leave the limits of the face as it is now are moved; the order follows what now
  * speaks for another. Each is a change of its own that can be refused.
  */
@@ -221,7 +222,10 @@ function whyCloser(step: Step, worn: Chart, { client, contrast }: FitContext): s
     : msg`The skin here is of another colour than when this was chosen, ${deltaE2000(was, is).toFixed(1)} from it`;
 }
 
-/** What a step's products lack of what is asked now and was not: by the client, by the day, or by the step itself. */
+/**
+ * What a step's products lack of what is asked now and was not: by the client, by the day, or by the step
+ * itself.
+ */
 type Lacking = { readonly needs: ReadonlySet<string>; readonly step: Step; readonly words: string };
 
 function newlyLacking(step: Step, worn: Chart, context: FitContext, then: FitContext): Lacking | null {
@@ -248,7 +252,10 @@ const inKit = ({ use }: Pick<Step, 'use'> | Proposal, { kit }: FitContext): read
 const lacks = (product: Product, { needs, step }: Lacking, context: FitContext): boolean =>
   missedBy(product, step, context).some(({ what }) => needs.has(what));
 
-/** What is asked of a product that it does not have: what it is made of and how it finishes, what client and day ask. */
+/**
+ * What is asked of a product that it does not have: what it is made of and how it finishes, what client and
+ * day ask.
+ */
 function missedBy(
   product: Product,
   { wants }: Step,
@@ -271,9 +278,9 @@ const blockedOf = (step: Step, context: FitContext): string | null =>
   step.use.map((u) => blockedBecause(u.product.id, step, context)).find((reason) => reason !== null) ?? null;
 
 /**
- * What was seen last time took the product out of a step: the kit's best for what the step now asks that is not what it
- * was, and lies on the side of it that was asked for. Where there is none the old one is put back, with that said, unless
- * something speaks against it by now: then the step stays without.
+ * What was seen last time took the product out of a step: the kit's best for what the step now asks that is
+ * not what it was, and lies on the side of it that was asked for. Where there is none the old one is put
+ * back, with that said, unless something speaks against it by now: then the step stays without.
  */
 function foundAnew(step: Step, worn: Chart, context: FitContext): RefitChange[] {
   const was = worn.steps.find((s) => s.id === step.id);
@@ -397,7 +404,10 @@ function chosenChanges(worn: Step): RefitChange[] {
   });
 }
 
-/** Why a product cannot be used again. What it was used for is not asked: it was done with that, on purpose or in a mix. */
+/**
+ * Why a product cannot be used again. What it was used for is not asked: it was done with that, on purpose or
+ * in a mix.
+ */
 function blockedBecause(productId: string, step: Step, context: FitContext): string | null {
   const product = context.kit.products.find((p) => p.id === productId);
   if (!product) return msg`It is no longer in the kit`;

@@ -19,8 +19,8 @@ import {
 } from './review.testing';
 
 /*
- * Both sides of what a rule counts: the trade's numbers written down a second time, as far from each other as tells which
- * side is which.
+ * Both sides of what a rule counts: the trade's numbers written down a second time, as far from each other as
+ * tells which side is which.
  */
 const speaks = (rule: string, { chart, kit }: Scene): boolean =>
   reviewChart(chart, kit).some((f) => f.rule === rule);

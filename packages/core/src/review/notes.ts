@@ -1,6 +1,9 @@
 import type { Chart, Step } from '../look';
 
-/** What rules look for in what is noted at a step, each by the word that stands for it, in every language notes are written in. */
+/**
+ * What rules look for in what is noted at a step, each by the word that stands for it, in every language
+ * notes are written in.
+ */
 const LOOKED_FOR = {
   'touch-up': /touch-up/i,
   balm: /balm|pelembap bibir/i,
@@ -14,8 +17,9 @@ const NOTED = Object.keys(LOOKED_FOR) as readonly Noted[];
 export const says = (words: string, what: Noted): boolean => LOOKED_FOR[what].test(words);
 
 /**
- * A chart as far as it is looked over: of its notes only what rules look for, without the reason of its version.
- * Two charts that are the same here are judged the same, so that a word being typed asks for nothing anew.
+ * A chart as far as it is looked over: of its notes only what rules look for, without the reason of its
+ * version. Two charts that are the same here are judged the same, so that a word being typed asks for nothing
+ * anew.
  */
 export function chartAsReviewed(chart: Chart): Chart {
   return { ...chart, reason: '', steps: chart.steps.map(withWhatIsLookedFor) };

@@ -9,16 +9,21 @@ export const FACE_ZONES = ['cheek', 'forehead', 'chin', 'mouthSide'] as const;
 export type FaceZone = (typeof FACE_ZONES)[number];
 
 /**
- * From here on (deltaE2000) two parts are of another colour, not of another depth of one: their mean is nowhere on the
- * face. Depths of one skin stay within six or seven, a flushed cheek or a lighter patch does not.
+ * From here on (deltaE2000) two parts are of another colour, not of another depth of one: their mean is
+ * nowhere on the face. Depths of one skin stay within six or seven, a flushed cheek or a lighter patch does
+ * not.
  */
 const OF_ANOTHER_COLOUR = 10;
-/** A part this far (deltaE2000) from what a base is matched to is not met by it; even faces vary by two to four. */
+/**
+ * A part this far (deltaE2000) from what a base is matched to is not met by it; even faces vary by two to
+ * four.
+ */
 const APART = 5;
 
 /**
- * Parts of a face of which one colour can be told: those that agree with the neck, or the decollete, or where neither
- * was read with the part the others are nearest to. All of them where none agrees, as on a face that was in the sun.
+ * Parts of a face of which one colour can be told: those that agree with the neck, or the decollete, or where
+ * neither was read with the part the others are nearest to. All of them where none agrees, as on a face that
+ * was in the sun.
  */
 export function agreeing(skin: Skin): readonly Lab[] {
   const read = FACE_ZONES.map((zone) => skin[zone]).filter((lab) => lab !== undefined);
@@ -56,7 +61,10 @@ const WORDS: Readonly<Record<FaceZone, string>> = messages({
   mouthSide: 'the skin beside the mouth',
 });
 
-/** 'the forehead is 12.3 deeper, the chin 9.1 deeper': how each part differs from a colour, by what differs most. */
+/**
+ * 'the forehead is 12.3 deeper, the chin 9.1 deeper': how each part differs from a colour, by what differs
+ * most.
+ */
 export function apartInWords(parts: readonly PartApart[], from: Lab): string {
   return parts
     .map(

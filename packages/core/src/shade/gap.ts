@@ -138,7 +138,10 @@ export function gapOf({
   };
 }
 
-/** 'a matte contour', 'an adjuster', 'lashes', 'something for the brows': what is bought, as it is asked for in a shop. */
+/**
+ * 'a matte contour', 'an adjuster', 'lashes', 'something for the brows': what is bought, as it is asked for
+ * in a shop.
+ */
 function some(kinds: readonly ProductKind[], finish: string): string {
   const [kind] = kinds;
   if (kinds.length === 1 && kind === 'lashes') return msg`${finish}lashes`;

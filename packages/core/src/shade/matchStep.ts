@@ -213,7 +213,8 @@ const leadOf = (members: readonly { readonly product: Product; readonly measures
 /**
  * The kit's answer to a step on this client that day, the same for fitting, matching, sculpting and
  * substituting: what cannot be used is ruled out with why, what leaves the range of its role is not proposed,
- * the rest is ranked by one cost. Where nothing is left, or only what nobody has read the colour of, the gap is told.
+ * the rest is ranked by one cost. Where nothing is left, or only what nobody has read the colour of, the gap
+ * is told.
  */
 export function matchStep(ask: ShadeAsk, context: ShadeContext, options: MatchStepOptions = {}): StepMatch {
   const { count = 6, among = () => true } = options;

@@ -14,7 +14,8 @@ import { isColoured, mixTableOf } from './mixTables';
 export type ShadePoint = {
   readonly product: Product;
   /** Shade steps. */ readonly depth: number;
-  /** Degrees from neutral skin of that depth: pinker below zero, yellower above. */ readonly hueOffset: number;
+  /** Degrees from neutral skin of that depth: pinker below zero, yellower above. */
+  readonly hueOffset: number;
 };
 export type ShadeGap = {
   readonly depth: number;

@@ -81,7 +81,10 @@ export type SubstituteOptions = {
   readonly notPacked?: readonly string[];
   /** Finishes and kinds the look does not allow. */
   readonly forbids?: ShadeContext['forbids'];
-  /** What the steps are that use it: what is not meant for one of them is not offered. By its kind where nobody says. */
+  /**
+   * What the steps are that use it: what is not meant for one of them is not offered. By its kind where
+   * nobody says.
+   */
   readonly roles?: readonly ShadeAsk['role'][];
 };
 

@@ -2,7 +2,10 @@ import type { Lab } from '../colour';
 import type { Product, ProductKind } from '../kit';
 import type { ShadeRole } from './skinRole';
 
-/** Kinds that always have a colour: one of them without has not been read. Clear are powders, gels for brows, and gloss. */
+/**
+ * Kinds that always have a colour: one of them without has not been read. Clear are powders, gels for brows,
+ * and gloss.
+ */
 const COLOURED_KINDS: ReadonlySet<ProductKind> = new Set<ProductKind>([
   'base',
   'corrector',
@@ -32,8 +35,8 @@ export const isUnread = ({ kind, lab, coverage }: Described): boolean =>
   lab === null && COLOURED_KINDS.has(kind) && !(kind === 'lip colour' && coverage === 'sheer');
 
 /**
- * Whether to take one of these for a colour that is asked for would be a guess: none of them is read, and there are
- * several, or it is laid as skin. What is a guess is for an eye to choose, never bound by itself.
+ * Whether to take one of these for a colour that is asked for would be a guess: none of them is read, and
+ * there are several, or it is laid as skin. What is a guess is for an eye to choose, never bound by itself.
  */
 export const wouldGuess = (
   unread: readonly Described[],

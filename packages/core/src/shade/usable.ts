@@ -182,7 +182,10 @@ export function excludedBecause(
 
 type Laid = Pick<Product, 'kind' | 'texture' | 'finish'> & { readonly eyeSafe?: boolean };
 
-/** Why somebody must not meet a product in a step of such a role; null when they may. What is not stated of it is no reason. */
+/**
+ * Why somebody must not meet a product in a step of such a role; null when they may. What is not stated of it
+ * is no reason.
+ */
 function refusedThere(
   { features: { lenses, age } }: Pick<ShadeClient, 'features'>,
   { kind, texture, finish, eyeSafe }: Laid,
@@ -196,8 +199,8 @@ function refusedThere(
 }
 
 /**
- * Why a product is not handed to somebody for such a step, whatever the kit and the day: by what is noted of them and of what was
- * laid when the chart was written; null when it may be.
+ * Why a product is not handed to somebody for such a step, whatever the kit and the day: by what is noted of
+ * them and of what was laid when the chart was written; null when it may be.
  */
 export function barredBecause(
   product: ProductSnapshot,

@@ -14,8 +14,8 @@ export type ColourSamples = Readonly<
 /** A mean of fewer touches is not kept. */
 export const LEAST_TOUCHES = 3;
 /**
- * Under so much two means of so many touches may be the same skin, CIEDE2000: with the stand-in reader and no change at all
- * between them some 95 of 100 pairs lie under it, 92 to 98 by the depth of the skin.
+ * Under so much two means of so many touches may be the same skin, CIEDE2000: with the stand-in reader and no
+ * change at all between them some 95 of 100 pairs lie under it, 92 to 98 by the depth of the skin.
  */
 export const noShiftUnder = (touches: number): number => (touches >= 8 ? 0.9 : touches >= 5 ? 1.25 : 1.7);
 
@@ -32,8 +32,8 @@ export function freshColour(
 }
 
 /**
- * What the reader saw of each half: its mean, and how far it is from the fresh one, CIEDE2000; 0 where this is the first. Halves
- * with too few touches are left out.
+ * What the reader saw of each half: its mean, and how far it is from the fresh one, CIEDE2000; 0 where this
+ * is the first. Halves with too few touches are left out.
  */
 export function colourSeen(
   samples: ColourSamples,

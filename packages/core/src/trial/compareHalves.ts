@@ -40,8 +40,8 @@ export type Compared = {
 /**
  * One trial's one number: by zone, the difference of the halves at the hours both were judged by the declared
  * judge, averaged over time by trapezoids to the last such hour; then over the zones. Fresh halves nobody
- * judged are taken as equal. A half missed at an hour drops that hour; a touch-up on either half ends its zone
- * for both. Throws a RangeError for hours before the application.
+ * judged are taken as equal. A half missed at an hour drops that hour; a touch-up on either half ends its
+ * zone for both. Throws a RangeError for hours before the application.
  */
 export function compareHalves(
   aSide: Side,

@@ -3,8 +3,9 @@ import { leaning } from './draw';
 import { inUnits, UNITS, type Exact } from './exactTests';
 
 /**
- * The exact test by the draws themselves: left minus right stays as seen, and every sequence of draws counts by
- * its own chance under the leaning coin. Unfinished trials keep their place with none. Exact for any number.
+ * The exact test by the draws themselves: left minus right stays as seen, and every sequence of draws counts
+ * by its own chance under the leaning coin. Unfinished trials keep their place with none. Exact for any
+ * number.
  */
 export function drawTest(
   trials: readonly { readonly aSide: Side; readonly leftMinusRight: number | null }[],

@@ -1,11 +1,14 @@
 import { logBeta } from '../math';
 
-/** One finished trial of a question: A better, B better or neither; the chance that the coin alone made A win. */
+/**
+ * One finished trial of a question: A better, B better or neither; the chance that the coin alone made A win.
+ */
 export type Outcome = { readonly won: 1 | -1 | 0; readonly chance?: number };
 
 /**
- * Running evidence: the wealth of a bettor who bets by what went before (a test martingale; Ville, 1939; Shafer
- * et al., 2011). It may be read after every trial: by luck alone it ever reaches e with chance 1 / e at most.
+ * Running evidence: the wealth of a bettor who bets by what went before (a test martingale; Ville, 1939;
+ * Shafer et al., 2011). It may be read after every trial: by luck alone it ever reaches e with chance 1 / e
+ * at most.
  */
 export function evidence(outcomes: readonly Outcome[]): number[] {
   let e = 1;

@@ -29,7 +29,10 @@ type Told = {
   readonly days: Manner['days'];
 };
 
-/** Everything of one client's trials and wears, the newest first; a trial that is not judged stays sealed here too. */
+/**
+ * Everything of one client's trials and wears, the newest first; a trial that is not judged stays sealed here
+ * too.
+ */
 export function evidenceSheet({ name, trials, wears, dayOf, days }: Told): EvidenceSheet {
   const day = (text: string): string => toldDay(text, days, true);
   const tried = [...trials]

@@ -6,7 +6,9 @@ const UNITS = 10_000;
 const whole = (value: number): number => Math.round(value * UNITS);
 const SAME = 1e-9;
 
-/** The sign test: how often so many of one sign come by fair coins. Differences within the margin are ties. */
+/**
+ * The sign test: how often so many of one sign come by fair coins. Differences within the margin are ties.
+ */
 export function signTest(
   differences: readonly number[],
   margin = 0,
@@ -20,7 +22,9 @@ export function signTest(
   return { wins, losses, ties: differences.length - n, p, leastP: leastOf(n) };
 }
 
-/** The sign-flip test: the share of the 2^n patterns of signs whose sum is as far from none (Fisher, 1935). */
+/**
+ * The sign-flip test: the share of the 2^n patterns of signs whose sum is as far from none (Fisher, 1935).
+ */
 export function signFlipTest(differences: readonly number[]): Exact {
   const sizes = differences.map((d) => whole(Math.abs(d))).filter((d) => d !== 0);
   const observed = Math.abs(differences.reduce((sum, d) => sum + whole(d), 0));

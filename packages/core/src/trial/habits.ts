@@ -4,7 +4,9 @@ import { msg, term } from '../messages';
 import { amountProposal } from './proposals';
 import type { LearnedProposal } from './learnedProposal';
 
-/** How one step was really worked, against its plan: what a studio's hands do otherwise than they write down. */
+/**
+ * How one step was really worked, against its plan: what a studio's hands do otherwise than they write down.
+ */
 export type WorkedHabit = {
   /** When it was worked. */
   readonly at: string;
@@ -59,9 +61,10 @@ const newestFirst = (habits: readonly WorkedHabit[]): WorkedHabit[] =>
   [...habits].sort((one, other) => Date.parse(other.at) - Date.parse(one.at));
 
 /**
- * What a studio's hands do otherwise than a chart plans, often enough to be proposed: an amount that was more, or less, on three
- * or more of the last five faces and the other way on one at most; a step of the same look that was skipped on three of the
- * last five. The client's own last time is not counted: the chart has it already. `worth` ranks behind what failed.
+ * What a studio's hands do otherwise than a chart plans, often enough to be proposed: an amount that was
+ * more, or less, on three or more of the last five faces and the other way on one at most; a step of the same
+ * look that was skipped on three of the last five. The client's own last time is not counted: the chart has
+ * it already. `worth` ranks behind what failed.
  */
 export function habitProposals(
   chart: Chart,

@@ -258,7 +258,8 @@ describe('where a trial stands', () => {
     ];
     const now = trialNow(trialOf('left'), [...counted, ...beside]);
     expect(now.compared.difference).toBe(number);
-    // Kept and shown for all that: an hour after the last planned one still counts, what comes later is told apart.
+    // Kept and shown for all that: an hour after the last planned one still counts, what comes later is told
+    // apart.
     expect(now.seenLater.map(({ hour, value }) => [hour, value])).toEqual([
       [20, 3],
       [20, 0],

@@ -29,7 +29,10 @@ export type SwappedStep = { readonly stepId: string; readonly other: Step | null
 const planOf = ({ steps }: Pick<Chart, 'steps'>): Step[] =>
   steps.filter((step) => step.variant === undefined);
 
-/** What one step is laid down with, a mix too, replaced as a whole; null for a step that uses nothing, or is not in the plan. */
+/**
+ * What one step is laid down with, a mix too, replaced as a whole; null for a step that uses nothing, or is
+ * not in the plan.
+ */
 export function swapProduct(
   chart: Pick<Chart, 'steps'>,
   stepId: string,
@@ -40,7 +43,9 @@ export function swapProduct(
   return { aspect: 'product', steps: [{ stepId, other: substituted(step, () => true, substitute) }] };
 }
 
-/** One step with another tool or technique, or left out; null for what the plan has not, or does so already. */
+/**
+ * One step with another tool or technique, or left out; null for what the plan has not, or does so already.
+ */
 export function swapStep(
   chart: Pick<Chart, 'steps'>,
   stepId: string,
@@ -74,8 +79,8 @@ export function otherWay(chart: Chart, swap: Swap): Chart {
 }
 
 /**
- * The chart done the way it was when it was tried, where it was done the other way since; what was changed by hand meanwhile stays.
- * `tried` is the version both ways were worked from.
+ * The chart done the way it was when it was tried, where it was done the other way since; what was changed by
+ * hand meanwhile stays. `tried` is the version both ways were worked from.
  */
 export function hereWay(chart: Chart, tried: Chart, swap: Swap): Chart {
   const ways = waysBeside(tried, swap);
@@ -132,12 +137,18 @@ function sameStep(one: Step | null, other: Step | null): boolean {
 /** A step as the chart has it and as the other way has it; null where one of them has none. */
 export type ComparedStep = { readonly here: Step | null; readonly other: Step | null };
 
-/** What really differs between a chart's plan and the other way: changed, left out, added, or worked at another time. */
+/**
+ * What really differs between a chart's plan and the other way: changed, left out, added, or worked at
+ * another time.
+ */
 export function changedSteps(chart: Chart, swap: Swap): readonly ComparedStep[] {
   return waysBeside(chart, swap).changed;
 }
 
-/** Both ways beside each other: what differs, the other's steps in its order, and which stand in the same order in both. */
+/**
+ * Both ways beside each other: what differs, the other's steps in its order, and which stand in the same
+ * order in both.
+ */
 export function waysBeside(chart: Chart, swap: Swap) {
   const [plan, others] = [planOf(chart), planOf(otherWay(chart, swap))];
   const stay = inSameOrder(
@@ -187,7 +198,10 @@ const MADE_OF: Readonly<Record<TrialZone, readonly ZoneName[]>> = {
   chin: ['chin'],
   neck: ['neck'],
 };
-/** A zone of a trial on a face, mm: the outlines of what it is made of, the largest first; of one half, or of both. */
+/**
+ * A zone of a trial on a face, mm: the outlines of what it is made of, the largest first; of one half, or of
+ * both.
+ */
 export function trialZoneOutlines(zone: TrialZone, landmarks: Landmarks, side?: Side): Polygon[] {
   const whole = MADE_OF[zone].flatMap((name) =>
     (ZONES[name].paired ? SIDES : (['left'] as const)).map((one) => zoneOutline(name, landmarks, one)),
@@ -202,7 +216,10 @@ export function trialZoneOutlines(zone: TrialZone, landmarks: Landmarks, side?: 
 /** What covers so much of a zone, or lies in it with so much of itself, can be judged there. */
 const ENOUGH = 0.2;
 
-/** Zones in which both ways can be judged: where what differs lies, or nearest. All of them for what is placed nowhere in particular. */
+/**
+ * Zones in which both ways can be judged: where what differs lies, or nearest. All of them for what is placed
+ * nowhere in particular.
+ */
 export function zonesCompared(
   chart: Pick<Chart, 'steps' | 'client'>,
   changed: readonly ComparedStep[],

@@ -171,7 +171,8 @@ describe('on such skin and such days', () => {
     const narrow = [...wide, ...bad(4, 0, HERE)];
     expect(keyed(narrow)).toHaveLength(1);
     expect(keyed(narrow, { answers: [never] })).toEqual([]);
-    // Not now, more widely: news is counted where it was refused, so that a narrower setting waits for no more than that.
+    // Not now, more widely: news is counted where it was refused, so that a narrower setting waits for no
+    // more than that.
     const once = (failed: number): LearnedAnswer => answer('not now', keyed(wide)[0]!.key, { failed });
     const wideFailed = 6 + 4;
     expect(keyed(narrow, { answers: [once(wideFailed - 1)] })).toEqual([]);

@@ -54,7 +54,10 @@ export type LearnedFrom = {
   readonly answers: readonly LearnedAnswer[];
   /** How charts were really worked, against their plans. */ readonly habits: readonly WorkedHabit[];
 };
-/** A question of products decided for everybody, or for skin like that of the client it was tried on, where it was judged. */
+/**
+ * A question of products decided for everybody, or for skin like that of the client it was tried on, where it
+ * was judged.
+ */
 export type StudioDecision = {
   readonly question: Question;
   readonly decided: Decided;
@@ -66,9 +69,10 @@ export type StudioDecision = {
 export const MOST_LEARNED = 3;
 
 /**
- * What a studio's evidence proposes for a chart, the most worth first: another line where what stands did not hold the hours on
- * three looked-at wears or more and the other surely fails less; and what was decided for everybody after half-face trials.
- * Refused, a proposal is silent until there is twice the news; refused for good, for good.
+ * What a studio's evidence proposes for a chart, the most worth first: another line where what stands did not
+ * hold the hours on three looked-at wears or more and the other surely fails less; and what was decided for
+ * everybody after half-face trials. Refused, a proposal is silent until there is twice the news; refused for
+ * good, for good.
  */
 export function learnedProposals(chart: Chart, from: LearnedFrom): LearnedProposal[] {
   const worn = wornByZone(chart);
@@ -99,7 +103,10 @@ export function learnedProposals(chart: Chart, from: LearnedFrom): LearnedPropos
 
 type Weighed = LearnedProposal & {
   readonly worth: number;
-  /** The same offer made more widely, with its counts there: refused there, it is refused here until there is news there. */
+  /**
+   * The same offer made more widely, with its counts there: refused there, it is refused here until there is
+   * news there.
+   */
   readonly wider?: readonly { readonly key: string; readonly failed: number; readonly worn: number }[];
 };
 
@@ -182,8 +189,9 @@ type Known = {
 };
 
 /**
- * What is known of what stands there, from the narrowest setting that was looked at often enough to the widest: on such skin on such days, on such
- * skin on any, at all. What lies outside a setting still speaks, as what the narrower leans on.
+ * What is known of what stands there, from the narrowest setting that was looked at often enough to the
+ * widest: on such skin on such days, on such skin on any, at all. What lies outside a setting still speaks,
+ * as what the narrower leans on.
  */
 function settingsKnown(
   wears: readonly WearGroup[],
@@ -209,7 +217,10 @@ function againstOf(now: FailureRate, other: FailureRate): string {
     : msg`Against it: the days were no random choice${few}.`;
 }
 
-/** Whether each wear held the hours that are asked, as far as it was watched; a zone's own in a setting, and the same line elsewhere. */
+/**
+ * Whether each wear held the hours that are asked, as far as it was watched; a zone's own in a setting, and
+ * the same line elsewhere.
+ */
 function exposures(
   wears: readonly WearGroup[],
   zone: TrialZone,
@@ -266,7 +277,9 @@ function fromDecision(chart: Chart, { question, decided, skin, zones }: StudioDe
   ];
 }
 
-/** What was refused of a proposal, if its newest answer is a refusal: how often since it was last let speak. */
+/**
+ * What was refused of a proposal, if its newest answer is a refusal: how often since it was last let speak.
+ */
 export function refusedOf(key: string, answers: readonly LearnedAnswer[]): Refused | null {
   const mine = answers.filter((one) => one.key === key).sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
   const since = mine.slice(mine.map((one) => one.answer).lastIndexOf('again') + 1);

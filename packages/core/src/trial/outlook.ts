@@ -15,8 +15,8 @@ const MEDIAN_HOURS: Readonly<Record<TrialZone, number>> = {
   neck: 12,
 };
 /**
- * Wears that what was seen on other skin or other days is worth here: with less, settings that do not matter cost too much; with more, those that
- * do are believed too late (tried on studios made up with both).
+ * Wears that what was seen on other skin or other days is worth here: with less, settings that do not matter
+ * cost too much; with more, those that do are believed too late (tried on studios made up with both).
  */
 const OTHER_SETTING = 4;
 /** Under so many looked-at wears it is said to be rough. */
@@ -34,7 +34,10 @@ export type ZoneOutlook = {
   readonly curve: Curve;
   readonly holds: Holds;
   /** What is asked about, as far as it is known. */ readonly setting: PlaceSetting;
-  /** Wears that were looked at: of what stands here on such skin and such days, of this client, of what stands here, of anything here. */
+  /**
+   * Wears that were looked at: of what stands here on such skin and such days, of this client, of what stands
+   * here, of anything here.
+   */
   readonly alike: number;
   readonly own: number;
   readonly product: number;
@@ -42,9 +45,10 @@ export type ZoneOutlook = {
 };
 
 /**
- * How likely each zone holds to an hour: what the trade guesses, moved by the studio's wears of the zone, then by those of
- * what stands there, of these by those on such skin, then by those on such days too, then by the client's own where there are any;
- * each narrower group leans on the wider by three wears (four from other skin or days), and its own are left out of the wider. Zones nothing stands on are left out.
+ * How likely each zone holds to an hour: what the trade guesses, moved by the studio's wears of the zone,
+ * then by those of what stands there, of these by those on such skin, then by those on such days too, then by
+ * the client's own where there are any; each narrower group leans on the wider by three wears (four from
+ * other skin or days), and its own are left out of the wider. Zones nothing stands on are left out.
  */
 export function wearOutlook(wears: readonly WearGroup[], now: WornNow, hours: number): ZoneOutlook[] {
   return TRIAL_ZONES.flatMap((zone): ZoneOutlook[] => {
@@ -69,7 +73,8 @@ export function wearOutlook(wears: readonly WearGroup[], now: WornNow, hours: nu
         ({ climate }) => setting.climate === null || climate === setting.climate,
       ],
     );
-    // A client nobody looked at yet is one more on whom it stands: what it does on others speaks, as surely as it is known.
+    // A client nobody looked at yet is one more on whom it stands: what it does on others speaks, as surely
+    // as it is known.
     const curve = own.length === 0 ? product : wearCurve(asPrior(product), own);
     return [
       {
@@ -91,8 +96,9 @@ export const isAlike = (one: PlaceSetting, { skin, climate }: PlaceSetting): boo
   (skin === null || one.skin === skin) && (climate === null || one.climate === climate);
 
 /**
- * A curve from wears that are more and more like what is asked about: those that are not lie in the wider group, on which the
- * narrower leans. Where none is alike the wider group still speaks, no surer than four wears: nobody saw it there.
+ * A curve from wears that are more and more like what is asked about: those that are not lie in the wider
+ * group, on which the narrower leans. Where none is alike the wider group still speaks, no surer than four
+ * wears: nobody saw it there.
  */
 function narrowed(
   prior: Curve,

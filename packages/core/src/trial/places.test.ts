@@ -103,7 +103,8 @@ describe('the other way in some places', () => {
         const missed = areaOf(subtractRegion(whole, uniteOutlines([...mine, ...others])));
         expect(missed / areaOf(whole)).toBeLessThan(0.02);
         expect(areaOf(intersectRegions(mine, others)) / areaOf(whole)).toBeLessThan(0.01);
-        // A canonical outline carried to a face is a little off that face's own: it is told in millimetres, not in nothing.
+        // A canonical outline carried to a face is a little off that face's own: it is told in millimetres,
+        // not in nothing.
         expect(areaOf(subtractRegion(others, where)) / Math.max(1, areaOf(others))).toBeLessThan(0.04);
         expect(areaOf(intersectRegions(mine, where)) / areaOf(where)).toBeLessThan(0.04);
       }),

@@ -93,7 +93,9 @@ export type Refused = {
   readonly forGood: boolean;
 };
 
-/** Whether a refused proposal may speak again: after twice the news each time, and not more weakly than then. */
+/**
+ * Whether a refused proposal may speak again: after twice the news each time, and not more weakly than then.
+ */
 export function speaksAgain(
   now: { readonly failed: number; readonly worn: number },
   strength: Strength,
@@ -108,7 +110,10 @@ export function speaksAgain(
   );
 }
 
-/** An amount used otherwise than planned often enough to become the plan: of the last five, three the same way. */
+/**
+ * An amount used otherwise than planned often enough to become the plan: of the last five, three the same
+ * way.
+ */
 export function amountProposal(
   planned: number,
   usedNewestFirst: readonly number[],

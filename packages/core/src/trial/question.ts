@@ -43,8 +43,9 @@ export const GRADE_WORDS: Readonly<Record<Exclude<TrialMeasure, 'colour'>, reado
 type Way = Question['a'];
 
 /**
- * The question two ways ask: the same key for all trials that may be counted together, whatever the shade, the client or which
- * of both a chart had. Its ways are in the same order on every client; `chartHas` says which is the chart's.
+ * The question two ways ask: the same key for all trials that may be counted together, whatever the shade,
+ * the client or which of both a chart had. Its ways are in the same order on every client; `chartHas` says
+ * which is the chart's.
  */
 export function questionOf(
   chart: Chart,
@@ -103,7 +104,10 @@ function waysOf(chart: Chart, swap: Swap): [Way, Way] {
   }
 }
 
-/** The lines one way has that the other has not; shades of one line are the same line, where it is not the shade that is asked. */
+/**
+ * The lines one way has that the other has not; shades of one line are the same line, where it is not the
+ * shade that is asked.
+ */
 function linesApart(here: readonly (Step | null)[], other: readonly (Step | null)[]): [Way, Way] {
   const names = (steps: readonly (Step | null)[], shades: boolean): string[] => [
     ...new Set(

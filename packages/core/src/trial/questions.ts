@@ -31,7 +31,10 @@ export type QuestionSoFar = {
   readonly verdict: Verdict;
   readonly says: readonly string[];
   readonly groups: readonly GroupShare[];
-  /** Of those who judged and guessed where A was, how many were right; told apart by more than luck it was not blind. */
+  /**
+   * Of those who judged and guessed where A was, how many were right; told apart by more than luck it was not
+   * blind.
+   */
   readonly guesses: { readonly right: number; readonly of: number };
 };
 
@@ -39,9 +42,9 @@ export type QuestionSoFar = {
 export const NOT_BLIND = { right: 7, of: 8 } as const;
 
 /**
- * The studio's questions, the one with the most trials first; trials in the order they were drawn. A client is one unit: of
- * repeated trials the first that was judged counts, since a trial may be repeated for what it said; the others keep the place
- * of their draw.
+ * The studio's questions, the one with the most trials first; trials in the order they were drawn. A client
+ * is one unit: of repeated trials the first that was judged counts, since a trial may be repeated for what it
+ * said; the others keep the place of their draw.
  */
 export function questionsSoFar(records: readonly TrialRecord[]): QuestionSoFar[] {
   const byKey = new Map<string, TrialRecord[]>();

@@ -2,8 +2,8 @@ import { seededRandom, standardNormal } from '../math';
 import { chanceOfALeft, evidence, evidenceOf, shareOf, signTest, type Outcome } from '.';
 import type { Side } from '../face';
 
-// How often something is said of nothing, when it is looked at after every trial: counted exactly over all runs of a
-// fair coin, and by lot where sides lean and hands have habits.
+// How often something is said of nothing, when it is looked at after every trial: counted exactly over all
+// runs of a fair coin, and by lot where sides lean and hands have habits.
 
 /** The chance that a rule ever speaks within so many trials, when A wins each with a chance. */
 function everWithin(most: number, speaks: (better: number, trials: number) => boolean, wins = 0.5): number {
@@ -87,7 +87,8 @@ test.each([0, 0.5, 1, 3])(
     const spoken = Array.from({ length: RUNS }, () => runOfNothing(random, 30, habit)).filter((run) =>
       evidence(run).some((e) => e >= 10),
     ).length;
-    // One in ten is the bound; four standard errors of so many runs above what is expected, 5 to 6.5 in a hundred.
+    // One in ten is the bound; four standard errors of so many runs above what is expected, 5 to 6.5 in a
+    // hundred.
     expect(spoken / RUNS).toBeLessThan(0.065 + 4 * Math.sqrt((0.06 * 0.94) / RUNS));
     expect(spoken / RUNS).toBeGreaterThan(0.02);
   },

@@ -36,8 +36,8 @@ export const chartOutlook = (chart: Chart, wears: readonly WearGroup[]): ZoneOut
   wearOutlook(wears, { worn: wornByZone(chart), setting: wearSettingOf(chart) }, chart.occasion.hoursToLast);
 
 /**
- * When touching up one face leaves the least bad time of its day (exact, by `worthTouchUps`), what is due then by how each zone is
- * likely to hold, and with what of its own chart.
+ * When touching up one face leaves the least bad time of its day (exact, by `worthTouchUps`), what is due
+ * then by how each zone is likely to hold, and with what of its own chart.
  */
 export function touchUpPlan(chart: Chart, outlook: readonly ZoneOutlook[]): TouchUpPlan {
   const until = Math.round(chart.occasion.hoursToLast * 60);
@@ -73,7 +73,10 @@ export function touchUpPlan(chart: Chart, outlook: readonly ZoneOutlook[]): Touc
   };
 }
 
-/** Zones to see to so many hours after it was put on, the weakest first: whoever is there anyway sees to that one, even where it most likely holds. */
+/**
+ * Zones to see to so many hours after it was put on, the weakest first: whoever is there anyway sees to that
+ * one, even where it most likely holds.
+ */
 function zonesDue(outlook: readonly ZoneOutlook[], hours: number): TrialZone[] {
   return outlook
     .map(({ zone, curve }) => ({ zone, mean: holdChance(curve, hours).mean }))
@@ -84,7 +87,9 @@ function zonesDue(outlook: readonly ZoneOutlook[], hours: number): TrialZone[] {
 const doesIn = (zones: readonly TrialZone[], own: Own): string[] =>
   zones.map((zone) => `${capital(trialZoneWords(zone))}: ${DOES[zone](own)}`);
 
-/** What is due on one face at an hour that is given, so many hours after it was put on, each in a sentence. */
+/**
+ * What is due on one face at an hour that is given, so many hours after it was put on, each in a sentence.
+ */
 export const touchUpDue = (chart: Chart, outlook: readonly ZoneOutlook[], hours: number): string[] =>
   doesIn(zonesDue(outlook, hours), productsOf(chart));
 
@@ -133,7 +138,10 @@ export function touchUpLines({ visits }: TouchUpPlan): string[] {
   return visits.flatMap((visit) => visit.does.map((words) => `${whenOf(visit)}: ${words}`));
 }
 
-/** When, in a line: 'Touch up twice: 17:30, 20:15.'; hours after it was put on where nobody said when the day begins. */
+/**
+ * When, in a line: 'Touch up twice: 17:30, 20:15.'; hours after it was put on where nobody said when the day
+ * begins.
+ */
 export function touchUpWhen({ visits }: TouchUpPlan): string {
   if (visits.length === 0) return msg`No touch-up is worth its minutes.`;
   const at = visits.map(whenOf);

@@ -14,8 +14,8 @@ export type TouchUps = { readonly atMinutes: readonly number[]; readonly badMinu
 
 /**
  * The minutes for at most so many touch-ups that leave the least bad time, all zones weighted: exact, by
- * dynamic programming over the allowed minutes. At a tie fewer, then earlier. An event in the very minute of a
- * touch-up counts as before it.
+ * dynamic programming over the allowed minutes. At a tie fewer, then earlier. An event in the very minute of
+ * a touch-up counts as before it.
  */
 export function touchUpTimes(
   zones: readonly WornZone[],
@@ -77,7 +77,9 @@ function plansUpTo(
   return plans;
 }
 
-/** Weighted bad minutes of a stretch between two places, the first of them a touch-up unless it is the start. */
+/**
+ * Weighted bad minutes of a stretch between two places, the first of them a touch-up unless it is the start.
+ */
 function stretchCosts(
   zones: readonly WornZone[],
   places: readonly number[],

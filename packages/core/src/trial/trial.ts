@@ -95,7 +95,10 @@ const drawn = {
 };
 const number = Type.Number({ minimum: 0, exclusiveMaximum: 1 });
 
-/** One half-face trial as it was declared and drawn: `toile.trial/1`. It is never changed; what follows are its events. */
+/**
+ * One half-face trial as it was declared and drawn: `toile.trial/1`. It is never changed; what follows are
+ * its events.
+ */
 export const TrialSchema = Type.Object(
   {
     format: Type.Literal('toile.trial/1'),
@@ -304,7 +307,10 @@ function stungOf(sides: readonly (Side | 'both')[]): Side | 'both' | null {
   return all.size === 0 ? null : all.size === 2 ? 'both' : [...all][0]!;
 }
 
-/** Missing because it was bad is not missing: the half that stung lost, whatever was seen. Where both did nobody won. */
+/**
+ * Missing because it was bad is not missing: the half that stung lost, whatever was seen. Where both did
+ * nobody won.
+ */
 function againstStung(compared: Compared, stung: Side | 'both' | null, drawn: SidesDrawn): Compared {
   if (stung === null) return compared;
   // Drawn place by place both ways lie on that side: nobody knows which of them it was.

@@ -14,8 +14,8 @@ const OWN_DRAWS =
 const fraction = (value: number): string => Math.abs(value).toFixed(1).replace(/^0/, '');
 
 /**
- * What one trial showed once it is opened: 'Here Veil stayed less shiny (nose 1.1, forehead .3 of a grade on average over 8 h)';
- * never more than one face and one draw can say.
+ * What one trial showed once it is opened: 'Here Veil stayed less shiny (nose 1.1, forehead .3 of a grade on
+ * average over 8 h)'; never more than one face and one draw can say.
  */
 export function trialWords(
   trial: Pick<Trial, 'question' | 'declared' | 'draw'>,
@@ -72,8 +72,8 @@ export const wayOf = (question: Question, which: 'a' | 'b'): string => question[
 export type Count = { readonly outcome: Compared['outcome']; readonly verdict: Verdict };
 
 /**
- * Whether a decision goes with the count: for this client with the trial itself, for more of them with the question's trials.
- * Wanting more, or either, goes with anything that is not yet told apart.
+ * Whether a decision goes with the count: for this client with the trial itself, for more of them with the
+ * question's trials. Wanting more, or either, goes with anything that is not yet told apart.
  */
 export function followsCount(choice: TrialChoice, scope: TrialScope, { outcome, verdict }: Count): boolean {
   const told =
@@ -95,7 +95,9 @@ export function followsCount(choice: TrialChoice, scope: TrialScope, { outcome, 
 /** Evidence from which on a decision for more than one client needs no reason. */
 const FOR_MORE = 3;
 
-/** Why a decision is asked for its reason; null when it needs none. It is never refused for what it decides. */
+/**
+ * Why a decision is asked for its reason; null when it needs none. It is never refused for what it decides.
+ */
 export function asksReason(choice: TrialChoice, scope: TrialScope, count: Count): string | null {
   if (choice === 'more') return null;
   if (!followsCount(choice, scope, count)) return msg`This goes against the count: say why`;

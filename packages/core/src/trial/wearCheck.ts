@@ -65,8 +65,8 @@ export function checkTimes(check: Pick<WearCheck, 'appliedAt' | 'at'>): string |
 }
 
 /**
- * What stands for each zone of a chart as it is planned, without its variants, by its lines: its base on the skin, its lip on the mouth. Shades of one line, and a drop that
- * only adjusts one, wear as that line.
+ * What stands for each zone of a chart as it is planned, without its variants, by its lines: its base on the
+ * skin, its lip on the mouth. Shades of one line, and a drop that only adjusts one, wear as that line.
  */
 export function wornByZone(chart: Pick<Chart, 'steps'>): Partial<Record<TrialZone, string>> {
   const nameOf = (role: Chart['steps'][number]['role']): string | undefined => {
@@ -103,10 +103,11 @@ const wearingOf = ({ chartId, appliedAt }: Pick<WearCheck, 'chartId' | 'appliedA
   `${chartId} ${appliedAt}`;
 
 /**
- * First wears of each zone from check-ins. Holding or starting is holding; the first look that asks for a touch-up is the
- * failing, also when it seemed to recover without one. A touch-up of what still held ends the watch at that hour; what
- * comes after a touch-up is another wear and no part of this. Of two looks in the same minute the later told counts; a
- * missed one stays missing. What stings counts against every zone: missing because it was bad is not missing.
+ * First wears of each zone from check-ins. Holding or starting is holding; the first look that asks for a
+ * touch-up is the failing, also when it seemed to recover without one. A touch-up of what still held ends the
+ * watch at that hour; what comes after a touch-up is another wear and no part of this. Of two looks in the
+ * same minute the later told counts; a missed one stays missing. What stings counts against every zone:
+ * missing because it was bad is not missing.
  */
 export function zoneWears(checks: readonly WearCheck[]): ZoneWear[] {
   const wearings = new Map<string, WearCheck[]>();
@@ -127,7 +128,9 @@ export function zoneWears(checks: readonly WearCheck[]): ZoneWear[] {
   );
 }
 
-/** What a wear went through: what was told of the day up to its failing, since what came after did not do it. */
+/**
+ * What a wear went through: what was told of the day up to its failing, since what came after did not do it.
+ */
 function settingAt(checks: readonly WearCheck[], zone: TrialZone, wear: Wear): PlaceSetting {
   const known = checks.find((check) => check.setting)?.setting;
   if (!known) return { skin: null, climate: null };

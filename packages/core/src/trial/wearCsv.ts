@@ -4,7 +4,10 @@ import { hoursAt, type WearCheck } from './wearCheck';
 
 const spoken = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text);
 
-/** Looks at worn faces as CSV, one a row: when, how long it was worn by then, by whom, and each zone as it was seen. */
+/**
+ * Looks at worn faces as CSV, one a row: when, how long it was worn by then, by whom, and each zone as it was
+ * seen.
+ */
 export function writeWearCsv(checks: readonly WearCheck[]): string {
   return `${Papa.unparse(
     {

@@ -2,8 +2,8 @@ import { betaQuantile, logGamma } from '../math';
 import { checkWears, type Wear } from './wear';
 
 /**
- * How long something holds, by the hours people check: in each cell (hours[j], hours[j + 1]] the chance to fail
- * is Beta(failed[j], held[j]).
+ * How long something holds, by the hours people check: in each cell (hours[j], hours[j + 1]] the chance to
+ * fail is Beta(failed[j], held[j]).
  */
 export type Curve = {
   readonly hours: readonly number[];

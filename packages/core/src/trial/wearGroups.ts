@@ -5,8 +5,9 @@ import type { ZoneWear } from './wearCheck';
 import type { PlaceSetting } from './wearSetting';
 
 /**
- * First wears of one thing in one place that lasted alike, counted together: what a studio's wears come to, small however many
- * there were. Hours are kept to the quarter that is surely right: seen holding before it, failing by it.
+ * First wears of one thing in one place that lasted alike, counted together: what a studio's wears come to,
+ * small however many there were. Hours are kept to the quarter that is surely right: seen holding before it,
+ * failing by it.
  */
 export type WearGroup = {
   readonly zone: TrialZone;
@@ -23,7 +24,10 @@ export type WearGroup = {
 const QUARTER = 0.25;
 const NEAR = 1e-9;
 
-/** A wear in whole quarters of an hour: surely still holding before the one, surely failed by the other, never the same one. */
+/**
+ * A wear in whole quarters of an hour: surely still holding before the one, surely failed by the other, never
+ * the same one.
+ */
 export function quartersOf({ good, bad }: Wear): { readonly good: number; readonly bad: number | null } {
   const from = Math.floor(good / QUARTER + NEAR);
   return { good: from, bad: bad === null ? null : Math.max(Math.ceil(bad / QUARTER - NEAR), from + 1) };

@@ -210,7 +210,10 @@ describe('what is likely on such skin, on such a day', () => {
   });
 });
 
-/** Studios nobody knows: what a line does depends on skin and air as much as is said, and few of all settings were seen. */
+/**
+ * Studios nobody knows: what a line does depends on skin and air as much as is said, and few of all settings
+ * were seen.
+ */
 function studiesOf(spread: number, seed: number) {
   const random = seededRandom(seed);
   const normal = (): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
@@ -236,7 +239,8 @@ function studiesOf(spread: number, seed: number) {
 }
 
 test.each([
-  // Where skin and air matter much, asking about them is nearer the truth; where they matter nothing, it is not much further.
+  // Where skin and air matter much, asking about them is nearer the truth; where they matter nothing, it is
+  // not much further.
   [0, 1.35, 0.85],
   [0.15, 1.15, 0.8],
   [0.3, 0.98, 0.7],

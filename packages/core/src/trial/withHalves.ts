@@ -19,7 +19,8 @@ import type { TrialZone } from './measures';
 import { trialZoneWords } from './outlook';
 
 type TwoWaysOf = {
-  /** The variant's name in the chart, by which the chair leads through both ways. */ readonly variant: string;
+  /** The variant's name in the chart, by which the chair leads through both ways. */
+  readonly variant: string;
   readonly newId: () => string;
 };
 export type HalfFaceOf = TwoWaysOf & {
@@ -27,8 +28,9 @@ export type HalfFaceOf = TwoWaysOf & {
 };
 
 /**
- * The chart with both ways worked in a variant: each step that differs becomes two, one a half of the face, the side said in
- * its title; all else is the same. Throws a RangeError where nothing differs or there is no room for a variant.
+ * The chart with both ways worked in a variant: each step that differs becomes two, one a half of the face,
+ * the side said in its title; all else is the same. Throws a RangeError where nothing differs or there is no
+ * room for a variant.
  */
 export function withHalves(chart: Chart, swap: Swap, { here, ...of }: HalfFaceOf): Chart {
   const half = (side: Side) => (step: Step) => ({
@@ -48,8 +50,9 @@ export function withHalves(chart: Chart, swap: Swap, { here, ...of }: HalfFaceOf
 export type OtherPlace = { readonly zone: TrialZone; readonly side: Side };
 
 /**
- * The chart with the other way worked on one side of each of some places and its own everywhere else, in a variant. Only for what is local: what
- * lies beside it is not to do with it. Throws a RangeError as `withHalves` does, and where the other way would lie nowhere.
+ * The chart with the other way worked on one side of each of some places and its own everywhere else, in a
+ * variant. Only for what is local: what lies beside it is not to do with it. Throws a RangeError as
+ * `withHalves` does, and where the other way would lie nowhere.
  */
 export function withPlaces(
   chart: Chart,
@@ -84,7 +87,10 @@ export function withPlaces(
   });
 }
 
-/** Primer, corrector and powder stay where they are laid and do nothing beside it: only they may be tried place by place. */
+/**
+ * Primer, corrector and powder stay where they are laid and do nothing beside it: only they may be tried
+ * place by place.
+ */
 export const isLocal = (changed: readonly ComparedStep[]): boolean =>
   changed.length > 0 &&
   changed.every(({ here, other }) =>
@@ -103,8 +109,9 @@ const regionOf = (places: readonly OtherPlace[]): Region =>
   uniteOutlines(places.flatMap(({ zone, side }) => trialZoneOutlines(zone, TEMPLATE, side)));
 
 /**
- * All of the canonical face that lies beside a region, in pieces without holes: what is wiped off a placement is a list of plain outlines. It is cut into
- * strips through the middle of each outline, so that none lies whole inside a strip.
+ * All of the canonical face that lies beside a region, in pieces without holes: what is wiped off a placement
+ * is a list of plain outlines. It is cut into strips through the middle of each outline, so that none lies
+ * whole inside a strip.
  */
 function besideOf(region: Region): Region {
   const middles = region.map((outline) => {
@@ -129,7 +136,10 @@ const cutAway = (placement: Placement, region: Region): Placement => ({
   without: [...(placement.without ?? []), ...region.map((outline) => [...outline])],
 });
 
-/** What of a step is worked one way: where it is said to lie, and what share of it that is; nothing laid anywhere is left out. */
+/**
+ * What of a step is worked one way: where it is said to lie, and what share of it that is; nothing laid
+ * anywhere is left out.
+ */
 type Cut = (step: Step) => {
   readonly title: string;
   /** Put before the step's own. */ readonly note: string;
@@ -171,7 +181,8 @@ function withTwoWays(
       },
     ];
   };
-  // What the other way works at another time comes after the nearest step before it that both work in the same order.
+  // What the other way works at another time comes after the nearest step before it that both work in the
+  // same order.
   const moved = new Map<string | null, Step[]>();
   let after: string | null = null;
   for (const step of others)

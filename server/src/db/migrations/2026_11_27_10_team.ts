@@ -2,7 +2,10 @@ import { sql, type Kysely, type Migration } from 'kysely';
 
 const OWN = `(select nullif(current_setting('toile.studio_id', true), '')::uuid)`;
 
-/** People are asked in by links, change their role, and stay named on what they did when they are let in no longer. */
+/**
+ * People are asked in by links, change their role, and stay named on what they did when they are let in no
+ * longer.
+ */
 export const team: Migration = {
   async up(db: Kysely<unknown>): Promise<void> {
     await sql

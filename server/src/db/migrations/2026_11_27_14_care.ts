@@ -3,8 +3,8 @@ import { sql, type Kysely, type Migration } from 'kysely';
 const OWN = `(select nullif(current_setting('toile.studio_id', true), '')::uuid)`;
 
 /**
- * What was said in a first talk, the links it is asked by, what went wrong, calendars by link; and the one way in which
- * what is otherwise never deleted goes: a client's own records, on request.
+ * What was said in a first talk, the links it is asked by, what went wrong, calendars by link; and the one
+ * way in which what is otherwise never deleted goes: a client's own records, on request.
  */
 export const care: Migration = {
   async up(db: Kysely<unknown>): Promise<void> {

@@ -1,8 +1,8 @@
 import { sql, type Kysely, type Migration } from 'kysely';
 
 /**
- * Which studios there are, by id and name: asked by the server itself when it backs them up, each of which it then
- * reads alone. Row security holds for the owner of the tables too, who may see this one list.
+ * Which studios there are, by id and name: asked by the server itself when it backs them up, each of which it
+ * then reads alone. Row security holds for the owner of the tables too, who may see this one list.
  */
 export const backup: Migration = {
   async up(db: Kysely<unknown>): Promise<void> {

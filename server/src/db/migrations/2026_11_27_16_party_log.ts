@@ -2,7 +2,9 @@ import { sql, type Kysely, type Migration } from 'kysely';
 
 const OWN = `(select nullif(current_setting('toile.studio_id', true), '')::uuid)`;
 
-/** What is told of a party's day and of its packing: added to, never changed; two phones at once lose nothing. */
+/**
+ * What is told of a party's day and of its packing: added to, never changed; two phones at once lose nothing.
+ */
 export const partyLog: Migration = {
   async up(db: Kysely<unknown>): Promise<void> {
     await sql

@@ -2,7 +2,10 @@ import { sql, type Kysely, type Migration } from 'kysely';
 
 const OWN = `(select nullif(current_setting('toile.studio_id', true), '')::uuid)`;
 
-/** How what was put on a client wore: looks at a face, added to and never changed, and links by which a client tells. */
+/**
+ * How what was put on a client wore: looks at a face, added to and never changed, and links by which a client
+ * tells.
+ */
 export const wear: Migration = {
   async up(db: Kysely<unknown>): Promise<void> {
     await sql

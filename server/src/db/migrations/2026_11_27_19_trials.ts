@@ -2,7 +2,9 @@ import { sql, type Kysely, type Migration } from 'kysely';
 import { eraseClientSql } from '../eraseClient';
 import { ownStudioSql } from '../ownStudio';
 
-/** Half-face trials: each as it was declared and drawn, and what was told of it, added to and never changed. */
+/**
+ * Half-face trials: each as it was declared and drawn, and what was told of it, added to and never changed.
+ */
 export const trials: Migration = {
   async up(db: Kysely<unknown>): Promise<void> {
     await sql

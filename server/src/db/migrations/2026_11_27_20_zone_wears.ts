@@ -4,8 +4,8 @@ import { ownStudioSql } from '../ownStudio';
 import { recountAllWears } from '../recountAllWears';
 
 /**
- * What looks at worn faces come to, a row for each place of each wearing: read out of the looks, so that a studio's wears are
- * counted without reading them all. And what was answered to what they propose.
+ * What looks at worn faces come to, a row for each place of each wearing: read out of the looks, so that a
+ * studio's wears are counted without reading them all. And what was answered to what they propose.
  */
 export const zoneWearsTable: Migration = {
   async up(db: Kysely<unknown>): Promise<void> {

@@ -1,6 +1,9 @@
 import { sql, type Kysely, type Migration } from 'kysely';
 
-/** Failed tries at the doors, counted for all server processes together: no studio's rows, and nobody's name in them. */
+/**
+ * Failed tries at the doors, counted for all server processes together: no studio's rows, and nobody's name
+ * in them.
+ */
 export const tries: Migration = {
   async up(db: Kysely<unknown>): Promise<void> {
     await sql

@@ -3,8 +3,8 @@ import { eraseClientSql } from '../eraseClient';
 import { ownStudioSql } from '../ownStudio';
 
 /**
- * What clients take home to put a look on with: pans in tins, for some steps of a chart's version. And which version a link to a
- * lesson showed before it was moved on to a newer one.
+ * What clients take home to put a look on with: pans in tins, for some steps of a chart's version. And which
+ * version a link to a lesson showed before it was moved on to a newer one.
  */
 export const compacts: Migration = {
   async up(db: Kysely<unknown>): Promise<void> {

@@ -2,7 +2,10 @@ import { sql, type Kysely, type Migration } from 'kysely';
 import { eraseClientSql } from '../eraseClient';
 import { ownStudioSql } from '../ownStudio';
 
-/** Photographs of made-up faces, where the studio keeps them and the client agreed. A picture is kept as it is: it does not get smaller. */
+/**
+ * Photographs of made-up faces, where the studio keeps them and the client agreed. A picture is kept as it
+ * is: it does not get smaller.
+ */
 export const photographs: Migration = {
   async up(db: Kysely<unknown>): Promise<void> {
     await sql

@@ -39,10 +39,10 @@ const MARKED = [
 ] as const;
 
 /**
- * Of each studio one row that holds a mark for every table: another one whenever a transaction wrote there, by whatever way.
- * Marks are drawn, not counted, so that none comes twice, also after a database was put back to an earlier day. They
- * are set at the very end of a transaction, when it waits for nothing else any more: writers of one studio queue there
- * and cannot block each other in a ring.
+ * Of each studio one row that holds a mark for every table: another one whenever a transaction wrote there,
+ * by whatever way. Marks are drawn, not counted, so that none comes twice, also after a database was put back
+ * to an earlier day. They are set at the very end of a transaction, when it waits for nothing else any more:
+ * writers of one studio queue there and cannot block each other in a ring.
  */
 export const studioMarks: Migration = {
   async up(db: Kysely<unknown>): Promise<void> {

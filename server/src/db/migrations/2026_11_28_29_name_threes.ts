@@ -2,8 +2,9 @@ import { sql, type Kysely, type Migration } from 'kysely';
 import { ownStudioSql } from '../ownStudio';
 
 /**
- * Names taken apart into threes of letters, as pg_trgm takes them apart, each a row: by equality of text an index is
- * used behind row security, which lets no likeness of letters near an index (its operators may leak). With and without apostrophes.
+ * Names taken apart into threes of letters, as pg_trgm takes them apart, each a row: by equality of text an
+ * index is used behind row security, which lets no likeness of letters near an index (its operators may
+ * leak). With and without apostrophes.
  */
 export const nameThrees: Migration = {
   async up(db: Kysely<unknown>): Promise<void> {

@@ -43,7 +43,10 @@ const middleOf = (region: Region): Point => {
   return [x / (3 * area), y / (3 * area)];
 };
 
-/** Where each guide lies on the average face: its middle and its box, mm from between the pupils; its area, mm2. */
+/**
+ * Where each guide lies on the average face: its middle and its box, mm from between the pupils; its area,
+ * mm2.
+ */
 const WHERE: readonly (readonly [
   Drawn,
   number,

@@ -41,7 +41,10 @@ const only = (text: string): Lab => {
   expect(samples).toHaveLength(1);
   return samples[0]!.lab;
 };
-/** Skins as the app knows them, each with a spectrum of its own; as light and red at once as to give back all red is none. */
+/**
+ * Skins as the app knows them, each with a spectrum of its own; as light and red at once as to give back all
+ * red is none.
+ */
 const skin = skinLab
   .map((lab): Lab => lab)
   .filter((lab) => isPlausibleSkin(lab))

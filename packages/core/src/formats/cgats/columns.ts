@@ -7,15 +7,17 @@ export type Columns =
   /** One column for each of our bands; where the table ends before them, its last one again. */
   | { readonly kind: 'spectra'; readonly at: readonly number[] };
 
-/** Wavelengths, nm, that a spectrum must have; those beyond are taken as the last it has (ASTM E308, 7.3.2.2). */
+/**
+ * Wavelengths, nm, that a spectrum must have; those beyond are taken as the last it has (ASTM E308, 7.3.2.2).
+ */
 const FROM_NM = 400;
 const TO_NM = 700;
 const STEP_NM = 10;
 const SPECTRAL = /^(?:SPECTRAL|SPECTRAL_?NM|NM|R|LAMBDA)_?(\d{3,4})$/;
 
 /**
- * The columns of colour, spectra before CIELAB before XYZ: a spectrum needs no guess at what the surface would be in
- * daylight. Where there are none, in words what is missing.
+ * The columns of colour, spectra before CIELAB before XYZ: a spectrum needs no guess at what the surface
+ * would be in daylight. Where there are none, in words what is missing.
  */
 export function columnsOf(names: readonly string[]): Columns | string {
   const all = (wanted: readonly string[]): number[] | null => {

@@ -11,8 +11,8 @@ export type Conditions = {
 };
 
 /**
- * Where a file says its light, the one that counts first: the weights colours were computed by, then the source they
- * were measured by, then the lamp's own name.
+ * Where a file says its light, the one that counts first: the weights colours were computed by, then the
+ * source they were measured by, then the lamp's own name.
  */
 const LIGHT_IN: readonly ((keyword: string, value: string) => string | undefined)[] = [
   (keyword, value) =>

@@ -44,10 +44,11 @@ function zoneOf(name: string): SkinZone | null {
 }
 
 /**
- * Reads samples from every table of CGATS.17 text: spectra (400 to 700 nm by 10 or more), else LAB_L LAB_A LAB_B, else
- * XYZ_X XYZ_Y XYZ_Z, under D50 or D65 as stated (D50 where nothing is, as the standard has it), for the observer of
- * two degrees or of ten. What is not D65 and two degrees is brought there through a skin spectrum, which is what the
- * reader looked at. Says line and what was expected; nothing is taken from a file with a sample that cannot be.
+ * Reads samples from every table of CGATS.17 text: spectra (400 to 700 nm by 10 or more), else LAB_L LAB_A
+ * LAB_B, else XYZ_X XYZ_Y XYZ_Z, under D50 or D65 as stated (D50 where nothing is, as the standard has it),
+ * for the observer of two degrees or of ten. What is not D65 and two degrees is brought there through a skin
+ * spectrum, which is what the reader looked at. Says line and what was expected; nothing is taken from a file
+ * with a sample that cannot be.
  */
 export function readCgats(text: string): CgatsReading {
   const tables = tablesOf(text);
@@ -130,8 +131,8 @@ function valuesOf(fields: readonly string[], expected: number, columns: Columns)
 }
 
 /**
- * By what a table's numbers are taken: reflectances and XYZ are told as shares or in percent. Of a table with a skin in
- * it the largest says which: no skin has a Y of 1.2 percent or less.
+ * By what a table's numbers are taken: reflectances and XYZ are told as shares or in percent. Of a table with
+ * a skin in it the largest says which: no skin has a Y of 1.2 percent or less.
  */
 function scaleOf(rows: readonly (readonly number[])[], kind: Columns['kind']): number {
   if (kind === 'LAB') return 1;

@@ -22,8 +22,8 @@ function fieldsOf(line: string): string[] {
 }
 
 /**
- * The tables of a file of CGATS.17 text, in their order. A table that names no columns has those of the one before
- * it. What is no such file, or ends before it should, is told by its line.
+ * The tables of a file of CGATS.17 text, in their order. A table that names no columns has those of the one
+ * before it. What is no such file, or ends before it should, is told by its line.
  */
 export function tablesOf(text: string): readonly Table[] | CgatsProblem {
   const lines = text.replace(/^\uFEFF/, '').split(/\r\n|\r|\n/);

@@ -1,7 +1,10 @@
 import { SKIN_ZONES, type Lab, type SkinZone } from '../../colour';
 import { zoneInFiles } from './zoneInFiles';
 
-/** Samples by zone as CGATS.17 text under D65 for the observer of two degrees, both declared, one line a sample. */
+/**
+ * Samples by zone as CGATS.17 text under D65 for the observer of two degrees, both declared, one line a
+ * sample.
+ */
 export function writeCgats(
   zones: { readonly [zone in SkinZone]?: readonly Lab[] },
   about: { readonly at: string },

@@ -137,8 +137,9 @@ const MOST_ABOVE = 15;
 const KNOWN_CELLS = 2;
 
 /**
- * The lines of a file that hold anything, the header first, each with where it stands (lines within quotation marks count as
- * one). What stands above the first line that is plainly a header is left out; where none is, the first line is it.
+ * The lines of a file that hold anything, the header first, each with where it stands (lines within quotation
+ * marks count as one). What stands above the first line that is plainly a header is left out; where none is,
+ * the first line is it.
  */
 function linesOf(
   data: readonly (readonly string[])[],

@@ -180,7 +180,10 @@ export function readRow(
   };
 }
 
-/** What is left, mg, of what a full one holds; null where nothing is said, or it cannot be read, which is told to `wrong`. */
+/**
+ * What is left, mg, of what a full one holds; null where nothing is said, or it cannot be read, which is told
+ * to `wrong`.
+ */
 function remainingOf(told: string, full: number, wrong: (message: string) => void): number | null {
   if (told === '') return null;
   const amount = amountTold(told);
@@ -192,7 +195,10 @@ function remainingOf(told: string, full: number, wrong: (message: string) => voi
 }
 const MOST_MG = 1e7;
 
-/** A kind by whatever it is called, by the product's own name where nothing is; told to `wrong` where it is none or two. */
+/**
+ * A kind by whatever it is called, by the product's own name where nothing is; told to `wrong` where it is
+ * none or two.
+ */
 function kindOf(told: string, line: string, wrong: (message: string) => void): ProductKind {
   const kinds = kindsTold(told === '' ? line : told);
   if (kinds.length > 1) wrong(msg`“${told}” may be ${kinds.join(msg` or `)}: write one of them`);

@@ -34,9 +34,10 @@ const KNOWN: ReadonlySet<string> = new Set(ADAPTERS.map(({ id }) => id));
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /**
- * What the chart’s client, as they are now, and its day ask of its steps and `before` did not: the lashes that are extensions
- * by now, the skin that has become dry, the meal and the tears of this day; and what they ask no longer. Only what differs
- * between the two is touched: what was refused stays refused, what was changed by hand stays changed.
+ * What the chart’s client, as they are now, and its day ask of its steps and `before` did not: the lashes
+ * that are extensions by now, the skin that has become dry, the meal and the tears of this day; and what they
+ * ask no longer. Only what differs between the two is touched: what was refused stays refused, what was
+ * changed by hand stays changed.
  */
 export function askedAnew(chart: Chart, before: MadeFor): readonly AskedAnew[] {
   const look = {
@@ -151,7 +152,10 @@ function broughtBack(chart: Chart, then: AdaptTo, now: AdaptTo): AskedAnew[] {
   });
 }
 
-/** Steps the client or the day ask for that the chart has not got, and those it has that nothing asks for any more. */
+/**
+ * Steps the client or the day ask for that the chart has not got, and those it has that nothing asks for any
+ * more.
+ */
 function addedAnew(chart: Chart, then: AdaptTo, now: AdaptTo): AskedAnew[] {
   const recorded = (chart.adaptations ?? []).filter((a) => a.change === 'added');
   const added = idsOfSteps(recorded.filter((a) => !a.refused));

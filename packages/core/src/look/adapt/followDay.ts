@@ -30,9 +30,9 @@ const isOfDay = ({ id }: Pick<Adaptation, 'id'>): boolean => DAY_IDS.has(id);
 const keyOf = ({ id, stepId }: Pick<Adaptation, 'id' | 'stepId'>): string => `${id} ${stepId}`;
 
 /**
- * A chart made for another occasion, as far as the day itself decides: what the old day had changed of its steps is
- * taken back, what the new one asks is done, each by name as when it was fitted. What was refused stays refused,
- * what was changed by hand stays, and products stay but for a step that is added.
+ * A chart made for another occasion, as far as the day itself decides: what the old day had changed of its
+ * steps is taken back, what the new one asks is done, each by name as when it was fitted. What was refused
+ * stays refused, what was changed by hand stays, and products stay but for a step that is added.
  */
 export function followDay(chart: Chart, occasion: Occasion, kit: Kit): FollowedDay {
   const next = withOccasion(chart, occasion);
@@ -69,7 +69,9 @@ function bound(step: Step, chart: Chart, kit: Kit): Step {
   return { ...step, use: [...(proposeProducts(step, contextOf(chart, kit))[0]?.use ?? [])] };
 }
 
-/** The products of a step in the amount it asks for now, where they stood in the amount it asked for before. */
+/**
+ * The products of a step in the amount it asks for now, where they stood in the amount it asked for before.
+ */
 export function inAmountAsked(before: Step, now: Step, client: ClientSnapshot): Step {
   if (before.doseMgPerCm2 === now.doseMgPerCm2 && before.passes === now.passes) return now;
   const [was, is] = [amountAsked(before, client), amountAsked(now, client)];

@@ -205,7 +205,8 @@ export const COLOUR_RULES: readonly Rule[] = messagesIn(
         if (on.skin === null || !on.day.camera) return [];
         const surface = reconstructSpectrum(on.skin, 'D65', 'skin').spectrum;
         return on.steps.flatMap((s, i) => {
-          // What a base is laid over is not what the flash meets, and a lid or a lip is too small to look cast.
+          // What a base is laid over is not what the flash meets, and a lid or a lip is too small to look
+          // cast.
           if (
             groupOf(s) !== 'face' ||
             on.steps.slice(i + 1).some((b) => b.role === 'base' && shareOn(on, s, b) > 0.5)

@@ -12,8 +12,9 @@ import type { ShadeRole } from '..';
 import { bareLip, BROW_HAIR, chromaShare, missesOf, type Miss, type Strictness, type Wearer } from '.';
 
 /*
- * Where each range ends, in shade steps: the trade's numbers by role (docs/decisions/0010) written down a second time, and
- * each border found by halving. What is proposed keeps the first, what is found has left the second.
+ * Where each range ends, in shade steps: the trade's numbers by role (docs/decisions/0010) written down a
+ * second time, and each border found by halving. What is proposed keeps the first, what is found has left the
+ * second.
  */
 const FAIR: Lab = [lightnessAtDepth(3.2), 7, 15];
 const MEDIUM: Lab = [lightnessAtDepth(9), 12, 18];
