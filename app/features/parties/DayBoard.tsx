@@ -153,7 +153,7 @@ export function DayBoard({ day }: { readonly day: DayWork }) {
                 </div>
               )),
           )}
-          {/* In the order of the people, whoever does them and when: a visit that is moved keeps the focus. */}
+          {/* In the order of the people, whoever does them and when: what is moved keeps the focus. */}
           {groups
             .flatMap((group, i) => group.rows.map((row) => ({ row, i })))
             .sort((a, b) => placeOf(a.row) - placeOf(b.row))
