@@ -2,6 +2,7 @@
 // without server and browser, of what changed: tools remember what they looked at last time (in
 // .toile/checked, never asked by npm test), and tests are those that a change since main's last commit can
 // touch.
+import { spawnSync } from 'node:child_process';
 import { readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { stateDir } from './lib/paths.mjs';
@@ -12,6 +13,8 @@ const quick = process.argv.includes('--quick');
 let passed = 0;
 let failed = 0;
 const remembered = path.join(stateDir, 'checked');
+/** A clone of the last commit alone has nothing to be compared with: then all units run. */
+const hasBefore = spawnSync('git', ['rev-parse', '--verify', '--quiet', 'HEAD~1']).status === 0;
 /** Arguments only of the inner loop. */
 const ifQuick = (...args) => (quick ? args : []);
 
@@ -62,7 +65,7 @@ async function jest(name, projects, { env = {}, workers = 2, files = [] } = {}) 
         '--reporters=default',
         '--testTimeout=180000',
         ...(files.length > 0 ? ['--runTestsByPath', ...files] : []),
-        ...ifQuick('--changedSince=HEAD~1', '--passWithNoTests'),
+        ...ifQuick(...(hasBefore ? ['--changedSince=HEAD~1'] : []), '--passWithNoTests'),
       ],
       {
         env: { ...process.env, ...env },
