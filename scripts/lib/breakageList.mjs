@@ -14,7 +14,7 @@ const guard = topic('input', ['server', 'fitInput', 'requests'], 'server/src/htt
 const held = topic('held answers', ['server', 'heldAnswers', 'findClients'], 'server/src/http/readHeld.ts');
 const careAtServer = topic(
   'care',
-  ['server', 'kit.test', 'today.test', 'shares.test', 'lessons.test', 'compacts.test'],
+  ['server', 'kit.test', 'today.test', 'shares.test', 'lessons.test', 'compacts.test', 'barredDue'],
   'server/src/kit/substitutions.ts',
 );
 const care = topic('care', [
@@ -589,6 +589,12 @@ export const BREAKAGES = [
     'await chartNow(tx, await chartVersion(tx, link.chart_id, version), services.clock()),',
     'await chartVersion(tx, link.chart_id, version),',
     'server/src/lessons/routes.ts',
+  ),
+  careAtServer(
+    'Today is silent on what a coming chart holds',
+    'barredBecause(product, role, chart.client)',
+    'null',
+    'server/src/today/barredDue.ts',
   ),
   careAtServer(
     'a compact is kept with what must not be met',

@@ -26,6 +26,7 @@ import { FirstSteps } from './FirstSteps';
 import { SettingsAside } from '../settings/SettingsAside';
 
 const DUE_MARKS = {
+  barred: '▲',
   consent: '▲',
   'patch test': '▲',
   're-read': '◐',
@@ -69,13 +70,15 @@ function TodayView({ today }: { readonly today: TodayAnswer }) {
               key={item.words}
               title={`${DUE_MARKS[item.kind]}  ${item.words}`}
               href={
-                item.partyId !== undefined
-                  ? `/parties/${item.partyId}`
-                  : item.clientId === null
-                    ? '/kit'
-                    : item.kind === 're-read'
-                      ? `/clients/${item.clientId}/read`
-                      : `/clients/${item.clientId}`
+                item.chartId !== undefined
+                  ? `/charts/${item.chartId}`
+                  : item.partyId !== undefined
+                    ? `/parties/${item.partyId}`
+                    : item.clientId === null
+                      ? '/kit'
+                      : item.kind === 're-read'
+                        ? `/clients/${item.clientId}/read`
+                        : `/clients/${item.clientId}`
               }
             />
           ))}

@@ -144,11 +144,13 @@ export type VisitAnswer = {
 
 /** What is due, each with where it leads. */
 export type DueItem = {
-  readonly kind: 'consent' | 'patch test' | 're-read' | 'run-up' | 'expiring' | 'expired';
+  readonly kind: 'barred' | 'consent' | 'patch test' | 're-read' | 'run-up' | 'expiring' | 'expired';
   readonly words: string;
   readonly clientId: string | null;
   /** Of a party, where it is about one. */
   readonly partyId?: string;
+  /** Of a chart, where it is about one. */
+  readonly chartId?: string;
 };
 
 export type TodayAnswer = {

@@ -1,5 +1,5 @@
 import { sql } from 'kysely';
-import { addDays, type Features, type RunUpKind } from '@toile/core';
+import { addDays, type RunUpKind } from '@toile/core';
 import type { TodayAnswer } from '@toile/contract';
 import { patchTestsOfRows, patchTestsQuery } from '../patchTests/queries';
 import { together } from '../db/together';
@@ -8,6 +8,8 @@ import type { Services } from '../http/register';
 import { dayOfStudio } from '../studio/day';
 import { settingsOfRows, settingsQuery } from '../studio/settings';
 import { visitOfRow, visitsQuery } from '../visits/queries';
+import { barredDue } from './barredDue';
+import { chartsToMind } from './chartsToMind';
 import { whatIsDue } from './due';
 import { openedUnitsQuery } from './openedUnits';
 import { partyRunUpDue, RUN_UP_DAYS, runUpDue } from './runUpDue';
@@ -16,12 +18,17 @@ import { partyRunUpDue, RUN_UP_DAYS, runUpDue } from './runUpDue';
 const DAYS_AHEAD = 21;
 /** More than anyone makes up within a run-up. */
 const MOST_PARTIES = 100;
+/** More than are written down of people who come within weeks. */
+const MOST_INCIDENTS = 1000;
 const OF_TODAY = [
   'studio_settings',
   'visits',
   'clients',
   'readings',
   'patch_tests',
+  'incidents',
+  'charts',
+  'chart_versions',
   'parties',
   'products',
   'units',
@@ -35,12 +42,12 @@ export function registerToday(services: Services): void {
     const about = now.toISOString().slice(0, 10);
     const from = addDays(about, -RUN_UP_DAYS.after - 1);
     const to = addDays(about, RUN_UP_DAYS.before + 1);
-    const coming = tx
+    const comingVisits = tx
       .selectFrom('visits')
-      .select('client_id')
       .where('date', '>=', addDays(about, -1))
       .where('date', '<=', addDays(about, DAYS_AHEAD + 1))
       .where('state', '!=', 'cancelled');
+    const coming = comingVisits.select('client_id');
     const told = await together(tx, {
       settings: settingsQuery(tx),
       visits: visitsQuery(tx, { from, to, standing: true }),
@@ -52,7 +59,7 @@ export function registerToday(services: Services): void {
           'c.sensitivities',
           'c.birth_year',
           'c.guardian_consent',
-          sql<Features['age']>`c.features ->> 'age'`.as('age'),
+          'c.features',
           eb
             .selectFrom('readings')
             .select((r) => r.fn.max('readings.at').as('at'))
@@ -62,6 +69,12 @@ export function registerToday(services: Services): void {
         .where('c.id', 'in', coming)
         .orderBy('c.folded'),
       tests: patchTestsQuery(tx).where('client_id', 'in', coming),
+      incidents: tx
+        .selectFrom('incidents')
+        .select(['client_id', 'document'])
+        .where('client_id', 'in', coming)
+        .limit(MOST_INCIDENTS),
+      charts: chartsToMind(tx, comingVisits.select('chart_id'), Number(about.slice(0, 4))),
       parties: tx
         .selectFrom('parties')
         .select(['id', 'name', 'date', sql<readonly RunUpKind[] | null>`plan -> 'runUp'`.as('runUp')])
@@ -84,15 +97,23 @@ export function registerToday(services: Services): void {
       name: r.name,
       sensitivities: r.sensitivities,
       birthYear: r.birth_year,
-      features: { age: r.age },
+      features: r.features,
       guardianConsent: r.guardian_consent,
       lastRead: r.last_read,
       patchTests: tests.filter((test) => test.clientId === r.id),
+      incidents: told.incidents.flatMap((one) => (one.client_id === r.id ? [one.document] : [])),
     }));
     const answer: TodayAnswer = {
       date,
       visits,
       due: [
+        ...barredDue(
+          visits,
+          told.charts.map(({ document }) => document),
+          clients,
+          date,
+          now,
+        ),
         ...whatIsDue(date, visits, clients, told.opened, now),
         ...runUpDue(around, date),
         ...partyRunUpDue(told.parties.filter(near), date),

@@ -23,6 +23,7 @@ export {
   CHILD_UNDER,
   consentMissing,
   featuresAtAge,
+  MINOR_UNDER,
   minorInWords,
   minorityOn,
   photographRefused,

@@ -6,7 +6,7 @@ import type { Consult } from './consult';
  * Ages under which somebody is asked for and a light touch is given. Local rules may say otherwise, and come
  * first.
  */
-const MINOR_UNDER = 18;
+export const MINOR_UNDER = 18;
 export const CHILD_UNDER = 13;
 
 /** 'perhaps': of a year alone it is not known whether the birthday has been. */

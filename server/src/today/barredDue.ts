@@ -1,0 +1,68 @@
+import {
+  barredBecause,
+  featuresAtAge,
+  mindedNow,
+  msg,
+  patchMinded,
+  productName,
+  type Chart,
+  type Features,
+  type Incident,
+  type PatchTest,
+} from '@toile/core';
+import type { DueItem, VisitAnswer } from '@toile/contract';
+
+/** What is noted of somebody who comes, with what was tested and what went wrong on them. */
+export type NotedClient = {
+  readonly id: string;
+  readonly name: string;
+  readonly sensitivities: readonly string[];
+  readonly birthYear: number | null;
+  readonly features: Features;
+  readonly patchTests: readonly PatchTest[];
+  readonly incidents: readonly Pick<Incident, 'on' | 'suspected'>[];
+};
+
+/** More are found by opening the chart. */
+const MOST_TOLD = 2;
+
+/**
+ * Charts of coming visits that hold what their client must not have by what is noted now, in one line a chart: noted after it
+ * was made, or never looked at. The review of the chart says the same, to whoever opens it.
+ */
+export function barredDue(
+  visits: readonly VisitAnswer[],
+  charts: readonly Chart[],
+  clients: readonly NotedClient[],
+  today: string,
+  now: Date,
+): DueItem[] {
+  const coming = new Set(visits.flatMap(({ chartId }) => chartId ?? []));
+  return charts.flatMap((written): DueItem[] => {
+    const client = clients.find(({ id }) => id === written.client.id);
+    if (!client || !coming.has(written.id)) return [];
+    const chart = mindedNow(written, {
+      sensitivities: client.sensitivities,
+      features: featuresAtAge(client.features, client.birthYear, today),
+      patchTests: patchMinded(client.patchTests, now, today, client.incidents),
+    });
+    const told = chart.steps.flatMap(({ title, role, use }) =>
+      use.flatMap(({ product }) => {
+        const why = barredBecause(product, role, chart.client);
+        return why ? [msg`${title}: ${productName(product)} ${why}`] : [];
+      }),
+    );
+    const each = [...new Set(told)];
+    if (each.length === 0) return [];
+    const more = each.length - MOST_TOLD;
+    const words = `${client.name}: ${each.slice(0, MOST_TOLD).join('; ')}`;
+    return [
+      {
+        kind: 'barred',
+        words: more > 0 ? msg`${words}; and ${more} more` : words,
+        clientId: client.id,
+        chartId: chart.id,
+      },
+    ];
+  });
+}
