@@ -27,8 +27,9 @@ export type NotedClient = {
 const MOST_TOLD = 2;
 
 /**
- * Charts of coming visits that hold what their client must not have by what is noted now, in one line a chart: noted after it
- * was made, or never looked at. The review of the chart says the same, to whoever opens it.
+ * Charts of coming visits that hold what their client must not have by what is noted now, in one line a
+ * chart: noted after it was made, or never looked at. The review of the chart says the same, to whoever opens
+ * it.
  */
 export function barredDue(
   visits: readonly VisitAnswer[],
