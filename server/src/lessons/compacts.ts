@@ -28,12 +28,8 @@ export function registerCompacts(services: Services): void {
   write(services, 'createCompact', async ({ tx, caller, body: { compact, version }, params, now }) => {
     const chart = await chartNow(tx, await chartVersion(tx, params.id, version), now);
     check(compact, chart);
-    const wrongPan = compactNotes(compact, chart).pans.find(({ barred }) => barred !== null);
-    if (wrongPan)
-      throw wrong(
-        'compact',
-        msg`${wrongPan.called} holds ${wrongPan.name}: ${wrongPan.barred ?? ''}. Take it out`,
-      );
+    for (const { called, name, barred } of compactNotes(compact, chart).pans)
+      if (barred !== null) throw wrong('compact', msg`${called} holds ${name}: ${barred}. Take it out`);
     const row = await tx
       .insertInto('compacts')
       .values({

@@ -259,20 +259,11 @@ export function compactNotes(
   );
   const pans = [...places]
     .flatMap(([productId, place]): PanNote[] => {
-      const laid = kept.flatMap(({ role, use }) =>
-        use.flatMap(({ product }) => (product.id === productId ? [{ product, role }] : [])),
-      );
-      const barred = laid.flatMap(({ product, role }) => barredBecause(product, role, chart.client) ?? []);
-      const product =
-        used.find(({ id }) => id === productId) ?? (barred.length > 0 ? laid[0]?.product : null);
-      return product
-        ? [
-            {
-              ...panNote(compact, kept, product, place, months.get(productId) ?? null),
-              barred: barred[0] ?? null,
-            },
-          ]
-        : [];
+      const [barred] = barredUses(kept, productId, chart.client);
+      const product = used.find(({ id }) => id === productId) ?? barred?.product;
+      if (!product) return [];
+      const note = panNote(compact, kept, product, place, months.get(productId) ?? null);
+      return [{ ...note, barred: barred?.why ?? null }];
     })
     .sort((a, b) => (order.get(a.product.id) ?? Infinity) - (order.get(b.product.id) ?? Infinity));
   return {
@@ -291,6 +282,19 @@ export function compactNotes(
     minds: MINDS,
   };
 }
+
+/** Where some steps lay a product that a client must not have there, and why. */
+const barredUses = (
+  steps: readonly Step[],
+  productId: string,
+  client: Chart['client'],
+): readonly { readonly product: ProductSnapshot; readonly why: string }[] =>
+  steps.flatMap(({ role, use }) =>
+    use.flatMap(({ product }) => {
+      const why = product.id === productId ? barredBecause(product, role, client) : null;
+      return why === null ? [] : [{ product, why }];
+    }),
+  );
 
 const MINDS: readonly string[] = messages([
   'Keep the lid each pan came with: it is moved to another tin under its lid, and so stays itself.',
