@@ -72,6 +72,17 @@ test('at the chair it is said before the step, though the chart was written befo
   expect(said).toContain('A list of words is not a finding');
 });
 
+test('nothing with it goes home: the lesson leaves it out, and says why only to whoever puts it together', async () => {
+  await page.goto(`${chartUrl}/lesson`);
+  await page
+    .getByRole('group', { name: 'What is kept' })
+    .getByText(/: contains mica/)
+    .first()
+    .waitFor();
+  const reads = page.getByRole('group', { name: 'As the client reads it' });
+  expect((await reads.innerText()).toLowerCase()).not.toContain('mica');
+});
+
 test('fitted again nothing with it is taken; what is left open says why, and what to buy', async () => {
   await fitPlainCloth('2027-03-13');
   await step(/Take the shine/).click();
