@@ -14,7 +14,7 @@ export function CompactNotesPart({ notes }: { readonly notes: CompactNotes }) {
               <Column gap={0} flex={1}>
                 <Body>{`${pan.called} ${pan.name}`}</Body>
                 <Label>
-                  {`${pan.steps.join(', ')}${pan.refillOn ? msg` · fill again by ${dayInWords(pan.refillOn)}, ${pan.because === null ? '' : term(pan.because)}` : ''}`}
+                  {`${pan.steps.join(', ')}${pan.refillOn && pan.barred === null ? msg` · fill again by ${dayInWords(pan.refillOn)}, ${pan.because === null ? '' : term(pan.because)}` : ''}`}
                 </Label>
               </Column>
             </Line>

@@ -98,7 +98,12 @@ function refusedBy(
   { id, ingredients }: Pick<Product, 'id' | 'ingredients'>,
 ): string | null {
   const allergen = matchAllergens(ingredients, sensitivitiesOf(client))[0];
-  if (allergen) return msg`contains ${allergen.ingredient} (${allergen.sensitivity})`;
+  if (allergen) {
+    const { ingredient, sensitivity } = allergen;
+    return ingredient.toLowerCase() === sensitivity.toLowerCase()
+      ? msg`contains ${ingredient}`
+      : msg`contains ${ingredient} (${sensitivity})`;
+  }
   return patchSpeaksAgainst(client.patchTests, id);
 }
 
