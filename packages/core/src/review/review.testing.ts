@@ -8,7 +8,7 @@ import { wornByZone, type WearGroup } from '../trial';
 export const SKIN: Lab = [64, 12, 19];
 export const skin = skinByZone(SKIN);
 let n = 100;
-export const make = (kind: ProductKind, lab: Lab | null, more: Partial<Product> = {}): Product =>
+const make = (kind: ProductKind, lab: Lab | null, more: Partial<Product> = {}): Product =>
   product(n++, kind, lab, { family: 'silicone', finish: 'matte', eyeSafe: true, ...more });
 export const PRODUCTS = {
   primer: make('primer', null),
