@@ -1,5 +1,5 @@
 import type { Agent } from 'supertest';
-import { matchAllergens, type Chart } from '@toile/core';
+import { matchAllergens, type Chart, type Features } from '@toile/core';
 import type { DueItem, TodayAnswer, VisitAnswer } from '@toile/contract';
 import { inStudio } from '../src/db/connection';
 import { barredDue, type NotedClient } from '../src/today/barredDue';
@@ -30,19 +30,20 @@ const { step, product, ingredient } = found[0]!;
 
 describe('told of a chart', () => {
   const coming: VisitAnswer[] = [{ ...visit, clientName: person.name } as unknown as VisitAnswer];
+  const FEATURES: Features = { ...chart.client.features, lenses: false, lashes: 'full', age: 'adult' };
   const noted = (more: Partial<NotedClient> = {}): NotedClient => ({
     id: person.id,
     name: person.name,
     sensitivities: [],
     birthYear: null,
-    features: { ...chart.client.features, lenses: false, lashes: 'full', age: 'adult' },
+    features: FEATURES,
     patchTests: [],
     incidents: [],
     ...more,
   });
   const bare: Chart = {
     ...chart,
-    client: { ...chart.client, sensitivities: [], patchTests: [], features: noted().features },
+    client: { ...chart.client, sensitivities: [], patchTests: [], features: FEATURES },
   };
   const due = (more: Partial<NotedClient>, charts: readonly Chart[] = [bare], visits = coming): DueItem[] =>
     barredDue(visits, charts, [noted(more)], TODAY, NOW);
@@ -77,7 +78,7 @@ describe('told of a chart', () => {
   test('lash extensions, a child by year, and what was suspected when something went wrong', () => {
     const lash = bare.steps.find(({ use }) => use.some((one) => one.product.kind === 'mascara'));
     if (lash)
-      expect(due({ features: { ...noted().features, lashes: 'extensions' } })[0]!.words).toContain(
+      expect(due({ features: { ...FEATURES, lashes: 'extensions' } })[0]!.words).toContain(
         'lash extensions are worn',
       );
     const band = {

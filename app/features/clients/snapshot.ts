@@ -1,7 +1,7 @@
 import {
   featuresAtAge,
   landmarksOf,
-  patchMinded,
+  notedBy,
   type ClientSnapshot,
   type Features,
   type Landmarks,
@@ -39,11 +39,7 @@ export const featuresNow = ({
 }: Pick<ClientAnswer, 'features' | 'birthYear'>): Features => featuresAtAge(features, birthYear, todayText());
 
 /** What is noted of a client by now: sensitivities, what is minded at the eyes, and what patch tests say. */
-export function notedNow(client: ClientAnswer): NotedNow {
-  const { sensitivities, patchTests, incidents } = client;
-  const features = featuresNow(client);
-  return { sensitivities, features, patchTests: patchMinded(patchTests, new Date(), todayText(), incidents) };
-}
+export const notedNow = (client: ClientAnswer): NotedNow => notedBy(client, todayText(), new Date());
 
 /** The client as a chart remembers her: face, features and newest skin. */
 export function snapshotOfClient(client: ClientAnswer): ClientSnapshot {

@@ -1,4 +1,4 @@
-import { featuresAtAge, mindedNow, patchMinded, type Chart } from '@toile/core';
+import { mindedNow, notedBy, type Chart } from '@toile/core';
 import type { Tx } from '../db/connection';
 import { patchTestsOfRows, patchTestsQuery } from '../patchTests/queries';
 import { dayOfStudio } from '../studio/day';
@@ -17,9 +17,6 @@ export async function chartNow(tx: Tx, chart: Chart, now: Date): Promise<Chart> 
   const patchTests = patchTestsOfRows(await patchTestsQuery(tx).where('client_id', '=', id).execute());
   const incidents = incidentsOfRows(await incidentsQuery(tx, id).execute());
   const today = dayOfStudio((await settingsNow(tx)).settings, now);
-  return mindedNow(chart, {
-    sensitivities: client.sensitivities,
-    features: featuresAtAge(client.features, client.birth_year, today),
-    patchTests: patchMinded(patchTests, now, today, incidents),
-  });
+  const { sensitivities, features, birth_year: birthYear } = client;
+  return mindedNow(chart, notedBy({ sensitivities, features, birthYear, patchTests, incidents }, today, now));
 }

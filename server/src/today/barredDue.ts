@@ -1,27 +1,16 @@
 import {
   barredBecause,
-  featuresAtAge,
   mindedNow,
   msg,
-  patchMinded,
+  notedBy,
   productName,
   type Chart,
-  type Features,
-  type Incident,
-  type PatchTest,
+  type NotedRecord,
 } from '@toile/core';
 import type { DueItem, VisitAnswer } from '@toile/contract';
 
-/** What is noted of somebody who comes, with what was tested and what went wrong on them. */
-export type NotedClient = {
-  readonly id: string;
-  readonly name: string;
-  readonly sensitivities: readonly string[];
-  readonly birthYear: number | null;
-  readonly features: Features;
-  readonly patchTests: readonly PatchTest[];
-  readonly incidents: readonly Pick<Incident, 'on' | 'suspected'>[];
-};
+/** What is noted of somebody who comes. */
+export type NotedClient = NotedRecord & { readonly id: string; readonly name: string };
 
 /** More are found by opening the chart. */
 const MOST_TOLD = 2;
@@ -42,11 +31,7 @@ export function barredDue(
   return charts.flatMap((written): DueItem[] => {
     const client = clients.find(({ id }) => id === written.client.id);
     if (!client || !coming.has(written.id)) return [];
-    const chart = mindedNow(written, {
-      sensitivities: client.sensitivities,
-      features: featuresAtAge(client.features, client.birthYear, today),
-      patchTests: patchMinded(client.patchTests, now, today, client.incidents),
-    });
+    const chart = mindedNow(written, notedBy(client, today, now));
     const told = chart.steps.flatMap(({ title, role, use }) =>
       use.flatMap(({ product }) => {
         const why = barredBecause(product, role, chart.client);

@@ -29,7 +29,7 @@ export {
   photographRefused,
   type Minority,
 } from './minor';
-export { mindedNow, type NotedNow } from './mindedNow';
+export { mindedNow, notedBy, type NotedNow, type NotedRecord } from './mindedNow';
 export {
   PATCH_PLACES,
   PATCH_RESULTS,

@@ -1,5 +1,7 @@
 import type { Features } from '../face';
-import type { PatchMinded } from './patchTest';
+import type { Incident } from './incident';
+import { featuresAtAge } from './minor';
+import { patchMinded, type PatchMinded, type PatchTest } from './patchTest';
 
 /** What of a face is minded, and may have been noted only since a chart was written. */
 type MindedFeatures = Pick<Features, 'lenses' | 'headTremor' | 'lashes' | 'age'>;
@@ -18,6 +20,25 @@ export type NotedNow = {
   readonly patchTests: readonly PatchMinded[];
   readonly features: MindedFeatures;
 };
+
+/** A client's record, as far as anything is minded by it. */
+export type NotedRecord = {
+  readonly sensitivities: readonly string[];
+  readonly features: MindedFeatures;
+  readonly birthYear: number | null;
+  readonly patchTests: readonly PatchTest[];
+  readonly incidents: readonly Pick<Incident, 'on' | 'suspected'>[];
+};
+
+/**
+ * What a record says at this moment, on a day as YYYY-MM-DD: a child by year too, tests with what went wrong
+ * since.
+ */
+export const notedBy = (record: NotedRecord, today: string, now: Date): NotedNow => ({
+  sensitivities: record.sensitivities,
+  features: featuresAtAge(record.features, record.birthYear, today),
+  patchTests: patchMinded(record.patchTests, now, today, record.incidents),
+});
 
 /**
  * A chart as it is to be worked now: sensitivities noted since it was written are minded too, and lenses, a
