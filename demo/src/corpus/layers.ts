@@ -154,6 +154,53 @@ export const LAYERS: readonly Case[] = [
     withStep('Base', () => ({ doseMgPerCm2: 1.9 })),
     ['heavy-base'],
   ),
+  broken(
+    'layers',
+    'two thin bases on one another are a thick one',
+    { skin: 'oat', look: HARBOUR },
+    all(
+      withStep('Base', () => ({ doseMgPerCm2: 0.9 })),
+      copied('Base', () => ({ title: 'Base again', doseMgPerCm2: 0.9 })),
+    ),
+    ['heavy-base'],
+    ['more-than-needed', 'too-many-layers-under-eye', 'unnecessary-minutes'],
+  ),
+  sound(
+    'layers',
+    'a touch more base on the chin is no mask',
+    { skin: 'oat', look: HARBOUR },
+    copied('Base', (step) => ({
+      title: 'Base again',
+      doseMgPerCm2: 0.4,
+      placements: at('zone.chin'),
+      handsOnMinutes: 1,
+      use: step.use.map((u) => ({ ...u, parts: u.parts / 70 })),
+    })),
+  ),
+  broken(
+    'layers',
+    'a moisturiser gets no time before what comes on it',
+    { skin: 'walnut', look: HARBOUR },
+    withStep('Clean and calm', () => ({ phase: 'prep', waitMinutes: 0 })),
+    ['wet-on-wet'],
+    ['family-conflict', 'clean-first'],
+  ),
+  sound(
+    'layers',
+    'what cleans comes off, and dries for nobody',
+    { skin: 'walnut', look: HARBOUR },
+    withStep('Clean and calm', () => ({ phase: 'clean', waitMinutes: 0 })),
+  ),
+  sound(
+    'layers',
+    'a base of another family, eyes done while the primer settles',
+    { skin: 'shell', look: HARBOUR },
+    all(
+      withProduct('Primer where it needs it', () => ({ family: 'water' })),
+      withStep('Primer where it needs it', () => ({ waitMinutes: 0 })),
+      movedTo('brow', 'after', 'Primer where it needs it'),
+    ),
+  ),
   sound(
     'layers',
     'a base of one milligram is full, not thick',
@@ -293,7 +340,7 @@ export const LAYERS: readonly Case[] = [
       ),
     ),
     ['too-many-layers'],
-    ['too-many-layers-under-eye', 'more-than-needed'],
+    ['too-many-layers-under-eye', 'more-than-needed', 'heavy-base'],
   ),
   broken(
     'layers',

@@ -78,7 +78,7 @@ export function newStep(kind: LayerKind, id: string, placements: readonly Placem
 export const CARE_STEPS = ['prep', 'primer', 'mist'] as const;
 export type CareStep = (typeof CARE_STEPS)[number];
 const CARE: Readonly<Record<CareStep, Plan>> = {
-  prep: plan('prep', () => msg`Prepare the skin`, ['prep'], 0.9, 'finger', 'press', 4, 2, null),
+  prep: plan('prep', () => msg`Prepare the skin`, ['prep'], 0.9, 'finger', 'press', 4, 3, null),
   primer: plan('prime', () => msg`Prime`, ['primer'], 0.8, 'finger', 'press', 2, 2, null),
   mist: plan('finish', () => msg`Mist`, ['spray'], 0.6, 'none', 'spray', 1, 1, null),
 };

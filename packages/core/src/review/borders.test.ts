@@ -5,6 +5,7 @@ import { reviewChart } from '.';
 import {
   added,
   extra,
+  KIT,
   onSkin,
   other,
   PRODUCTS,
@@ -15,6 +16,7 @@ import {
   withFeatures,
   without,
   withStep,
+  type Guide,
   type Scene,
 } from './review.testing';
 
@@ -63,6 +65,68 @@ const painted = (coverage: Product['coverage']): Scene => {
   return { ...made, chart: { ...made.chart, schools: { ...made.chart.schools, contour: 'under base' } } };
 };
 
+/** Two bases, each of so much, where they are said to lie. */
+const stacked = (
+  first: number,
+  second: number,
+  under: Guide[] = ['zone.wholeFace', 'zone.neck'],
+  over: Guide[] = ['zone.chin'],
+): Chart =>
+  added(
+    extra('Second base', 'base', 'base', PRODUCTS.base, over, { doseMgPerCm2: second }),
+    'conceal',
+    withStep('base', {
+      doseMgPerCm2: first,
+      placements: under.map((guide) => ({ guide, side: 'both' as const })),
+    }),
+  );
+/** A water base over a primer of silicone that does not wait, with so many minutes of brows between. */
+const meanwhile = (handsOnMinutes: number): Scene =>
+  other(
+    'base',
+    { family: 'water' },
+    {},
+    added(
+      extra('Brows first', 'brows', 'brow', PRODUCTS.brow, ['brow'], { handsOnMinutes }),
+      'base',
+      withStep('primer', { waitMinutes: 0 }),
+    ),
+  );
+/** A care of a family on the whole face, and over it a primer of silicone where it is said. */
+const layered = (primed: Guide[], family: Product['family']): Scene => {
+  const prep = { ...PRODUCTS.prep, family };
+  const chart = added(
+    extra('Moisturise', 'prep', 'care', prep, ['zone.wholeFace', 'zone.neck'], { waitMinutes: 5 }),
+    'primer',
+    withStep('primer', {
+      placements: primed.map((guide) => ({ guide, side: 'both' as const })),
+      phase: 'prep',
+    }),
+  );
+  return scene(chart, { ...KIT, products: KIT.products.map((p) => (p.id === prep.id ? prep : p)) });
+};
+/** Moisturised before the primer. */
+const cared = (more: Partial<Step>): Chart =>
+  added(extra('Moisturise', 'prep', 'care', PRODUCTS.prep, ['zone.wholeFace'], more), 'primer');
+/** A face whose neck is another colour, its base on the face alone, and something more on the neck. */
+const onNeck = (role: Step['role'], laid: Product): Chart => {
+  const from = withStep('base', { placements: [{ guide: 'zone.wholeFace', side: 'both' }] });
+  return added(
+    extra('Neck', role === 'base' ? 'base' : 'prep', role, laid, ['zone.neck'], { waitMinutes: 3 }),
+    role === 'base' ? 'conceal' : 'primer',
+    { ...from, client: { ...from.client, skin: { ...from.client.skin, neck: [...shiftDepth(SKIN, 3)] } } },
+  );
+};
+/** A paler, duller concealer over a shadow, with a corrector at a place before a step. */
+const greyed = (place: Guide, before: 'conceal' | 'contour'): Scene => {
+  const shadow: Lab = [SKIN[0] - 6, SKIN[1], SKIN[2] - 8];
+  const from = added(extra('Correct', 'correct', 'correct', PRODUCTS.prep, [place]), before, {
+    ...QUIET,
+    client: { ...QUIET.client, skin: { ...QUIET.client.skin, underEye: shadow } },
+  });
+  return other('conceal', { lab: [68, 6, 9], coverage: 'medium' }, { doseMgPerCm2: 0.8 }, from);
+};
+
 type Case = readonly [rule: string, what: string, quiet: () => Scene, found: () => Scene];
 const CASES: readonly Case[] = [
   [
@@ -76,6 +140,18 @@ const CASES: readonly Case[] = [
     'twice 0.75 mg/cm2',
     () => one(withStep('base', { doseMgPerCm2: 0.75, passes: 2 })),
     () => one(withStep('base', { doseMgPerCm2: 0.76, passes: 2 })),
+  ],
+  [
+    'heavy-base',
+    'two bases on one another, 1.5 mg/cm2',
+    () => one(stacked(0.9, 0.6)),
+    () => one(stacked(0.9, 0.61)),
+  ],
+  [
+    'heavy-base',
+    'two bases beside one another',
+    () => one(stacked(0.9, 0.9, ['zone.neck'], ['zone.wholeFace'])),
+    () => one(stacked(0.9, 0.9, ['zone.chin'], ['zone.wholeFace'])),
   ],
   [
     'thick-powder-on-lines',
@@ -120,6 +196,82 @@ const CASES: readonly Case[] = [
     'two minutes of settling',
     () => other('base', { family: 'water' }, {}, withStep('primer', { waitMinutes: 2 })),
     () => other('base', { family: 'water' }, {}, withStep('primer', { waitMinutes: 1.9 })),
+  ],
+  ['family-conflict', 'what is done meanwhile is a wait', () => meanwhile(2), () => meanwhile(1.9)],
+  [
+    'family-conflict',
+    'a primer in places does not keep the base from what lies beside it',
+    () => layered(['zone.wholeFace', 'zone.neck'], 'oil'),
+    () => layered(['zone.noseBridge'], 'oil'),
+  ],
+  [
+    'family-conflict',
+    'nor one of the base’s own family on all of it',
+    () => layered(['zone.noseBridge'], 'silicone'),
+    () => layered(['zone.foreheadCentre'], 'oil'),
+  ],
+  [
+    'wet-on-wet',
+    'a moisturiser, three minutes',
+    () => one(cared({ waitMinutes: 3 })),
+    () => one(cared({ waitMinutes: 2.9 })),
+  ],
+  [
+    'wet-on-wet',
+    'what cleans comes off again',
+    () => one(cared({ phase: 'clean', waitMinutes: 0 })),
+    () => one(cared({ waitMinutes: 0 })),
+  ],
+  [
+    'wet-on-wet',
+    'a balm for lips alone',
+    () => one(cared({ waitMinutes: 0, placements: [{ guide: 'lips', side: 'both' }] })),
+    () =>
+      one(
+        cared({
+          waitMinutes: 0,
+          placements: [
+            { guide: 'lips', side: 'both' },
+            { guide: 'zone.wholeFace', side: 'both' },
+          ],
+        }),
+      ),
+  ],
+  [
+    'base-off-neck',
+    'carried down by a base, not by what cares for the neck',
+    () => one(onNeck('base', PRODUCTS.base)),
+    () => one(onNeck('care', PRODUCTS.prep)),
+  ],
+  [
+    'grey-cast',
+    'a corrector under it, under the eye',
+    () => greyed('zone.underEye', 'conceal'),
+    () => greyed('zone.noseSide', 'conceal'),
+  ],
+  [
+    'grey-cast',
+    'a corrector before it, not after',
+    () => greyed('zone.underEye', 'conceal'),
+    () => greyed('zone.underEye', 'contour'),
+  ],
+  [
+    'shared-tools',
+    'a wand of its own, not the tube’s',
+    () => one(withStep('mascara', { tool: 'spoolie' })),
+    () => one(withStep('mascara', { tool: 'none' })),
+  ],
+  [
+    'shared-tools',
+    'a lip by brush, not from the bullet',
+    () => one(withStep('lip', { tool: 'small brush' })),
+    () => one(withStep('lip', { tool: 'none' })),
+  ],
+  [
+    'shared-tools',
+    'a pencil is sharpened',
+    () => other('lip', { texture: 'pencil' }, { tool: 'none' }),
+    () => other('lip', { texture: 'liquid' }, { tool: 'none' }),
   ],
   [
     'family-conflict',

@@ -31,6 +31,7 @@ export const PRODUCTS = {
   spray: make('spray', null, { finish: 'matte', family: 'alcohol' }),
   bronzer: make('bronzer', [58, 13, 22], { texture: 'pressed', family: 'powder' }),
   lashes: make('lashes', null),
+  prep: make('prep', null, { texture: 'cream' }),
 };
 export const KIT: Kit = kitOf(...Object.values(PRODUCTS));
 export const use = (p: Product): Step['use'] => [

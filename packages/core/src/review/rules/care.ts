@@ -1,6 +1,6 @@
 import { familiesMeant, ingredientsKnown, matchAllergens, patchSpeaksAgainst, toBeMinded } from '../../care';
 import { isSettled } from '../../chair';
-import { shelfLife } from '../../kit';
+import { isWet, shelfLife } from '../../kit';
 import { listedFew } from '../../listed';
 import { withoutStep, type Step } from '../../look';
 import { messagesIn, msg, term } from '../../messages';
@@ -20,11 +20,15 @@ const leftOut = (s: Step, label = msg`Leave it out`): Fix => ({
 });
 /** Another product, or the step left out where the kit has none. */
 const anotherOrOut = (on: Reviewed, s: Step): Fix => on.another(s) ?? leftOut(s);
-/** What sponges, puffs and curlers are usually made of. */
-const TOOL_OF: Readonly<Record<string, readonly Step['tool'][]>> = {
-  latex: ['damp sponge', 'puff'],
-  nickel: ['spatula'],
-};
+/** What sponges, puffs and spatulas are usually made of, and what is noted of one that is not. */
+const TOOLS_OF = [
+  { family: 'latex', tools: ['damp sponge', 'puff'], free: 'latex-free' },
+  { family: 'nickel', tools: ['spatula'], free: 'nickel-free' },
+] as const satisfies readonly {
+  readonly family: string;
+  readonly tools: readonly Step['tool'][];
+  readonly free: string;
+}[];
 /** What each step still to be done takes out of which unit, in the order they are worked. */
 const takenBy = (steps: readonly Step[]) =>
   steps
@@ -125,31 +129,27 @@ export const CARE_RULES: readonly Rule[] = messagesIn(
       name: 'A tool of what the client is sensitive to',
       severity: 'caution',
       why: 'Sponges and puffs are often latex, spatulas and curlers often nickel-plated: take one that says it is free of it.',
-      find: (on) =>
-        sensitiveTo(on)
-          .flatMap((noted) => familiesMeant(noted))
-          .filter((family, i, all) => all.indexOf(family) === i)
-          .flatMap((family) => {
-            const tools = TOOL_OF[family] ?? [];
-            const steps = on.steps.filter((s) => tools.includes(s.tool) && !says(s.note, 'latex-free'));
-            if (steps.length === 0) return [];
-            const free = `${family}-free`;
-            return [
-              found(
-                steps,
-                msg`${[...new Set(steps.map((s) => s.tool))].join(msg` and `)}: often ${term(family)}, which is noted for this client.`,
-                {
-                  label: msg`Note it ${free}`,
-                  apply: (chart) => ({
-                    ...chart,
-                    steps: chart.steps.map((x) =>
-                      steps.some((s) => s.id === x.id) ? noteAdded(x, msg`The ${term(x.tool)} ${free}.`) : x,
-                    ),
-                  }),
-                },
-              ),
-            ];
-          }),
+      find: (on) => {
+        const minded = new Set(sensitiveTo(on).flatMap((noted) => familiesMeant(noted)));
+        return TOOLS_OF.filter(({ family }) => minded.has(family)).flatMap(({ family, tools, free }) => {
+          const steps = on.steps.filter((s) => tools.some((tool) => tool === s.tool) && !says(s.note, free));
+          if (steps.length === 0) return [];
+          const named = [...new Set(steps.map((s) => term(s.tool)))].join(msg` and `);
+          return [
+            found(steps, msg`${named}: often ${term(family)}, which is noted for this client.`, {
+              label: msg`Note it ${term(free)}`,
+              apply: (chart) => ({
+                ...chart,
+                steps: chart.steps.map((x) =>
+                  steps.some((s) => s.id === x.id)
+                    ? noteAdded(x, msg`The ${term(x.tool)} ${term(free)}.`)
+                    : x,
+                ),
+              }),
+            }),
+          ];
+        });
+      },
     },
     {
       id: 'set-aside',
@@ -170,25 +170,23 @@ export const CARE_RULES: readonly Rule[] = messagesIn(
       severity: 'stop',
       why: 'At the eyes only products meant for them. Stop at any stinging.',
       find: (on) =>
-        on.kit === null
-          ? []
-          : on.steps
-              .filter((s) => AT_EYES.includes(s.role))
-              .flatMap((s) =>
-                on
-                  .products(s)
-                  .flatMap((p) =>
-                    (on.kit!.products.find((k) => k.id === p.id)?.eyeSafe ?? p.eyeSafe) === false
-                      ? [
-                          found(
-                            [s],
-                            msg`${nameOf(p)} is not noted as meant for the eye area.`,
-                            anotherOrOut(on, s),
-                          ),
-                        ]
-                      : [],
-                  ),
+        on.steps
+          .filter((s) => AT_EYES.includes(s.role))
+          .flatMap((s) =>
+            on
+              .products(s)
+              .flatMap((p) =>
+                (on.kit?.products.find((k) => k.id === p.id)?.eyeSafe ?? p.eyeSafe) === false
+                  ? [
+                      found(
+                        [s],
+                        msg`${nameOf(p)} is not noted as meant for the eye area.`,
+                        anotherOrOut(on, s),
+                      ),
+                    ]
+                  : [],
               ),
+          ),
     },
     {
       id: 'lenses',
@@ -330,11 +328,15 @@ export const CARE_RULES: readonly Rule[] = messagesIn(
       name: 'Patch test with a new glue or new sensitivities',
       severity: 'caution',
       why: 'With any sensitivity noted, lash glue is tested on skin 24 to 48 hours before; a missing result shows on the day’s plan.',
-      find: (on) =>
-        sensitiveTo(on).length === 0
+      find: (on) => {
+        const isClear = (productId: string): boolean =>
+          on.chart.client.patchTests?.some(
+            (one) => one.productId === productId && one.verdict === 'clear',
+          ) === true;
+        return sensitiveTo(on).length === 0
           ? []
           : on.steps
-              .filter((s) => on.products(s).some((p) => p.kind === 'lashes'))
+              .filter((s) => on.products(s).some((p) => p.kind === 'lashes' && !isClear(p.id)))
               .filter((s) => !says(s.note, 'patch test'))
               .map((s) =>
                 found(
@@ -350,7 +352,8 @@ export const CARE_RULES: readonly Rule[] = messagesIn(
                     ),
                   },
                 ),
-              ),
+              );
+      },
     },
     {
       id: 'shared-tools',
@@ -358,20 +361,30 @@ export const CARE_RULES: readonly Rule[] = messagesIn(
       severity: 'note',
       why: 'Single-use for mascara wands and lip tools; product is scooped out, never dipped into twice.',
       find: (on) =>
-        on.steps
-          .filter(
-            (s) =>
-              on.products(s).some((p) => p.kind === 'mascara') && s.tool !== 'spoolie' && s.tool !== 'none',
-          )
-          .map((s) =>
-            found([s], msg`${s.title}: a ${term(s.tool)} goes back into the tube. Take a single-use wand.`, {
-              label: msg`Single-use wand`,
-              apply: (chart) => ({
-                ...chart,
-                steps: chart.steps.map((x) => (x.id === s.id ? { ...x, tool: 'spoolie' } : x)),
-              }),
-            }),
-          ),
+        on.steps.flatMap((s) => {
+          if (on.products(s).some((p) => p.kind === 'mascara') && s.tool !== 'spoolie')
+            return [
+              found(
+                [s],
+                s.tool === 'none'
+                  ? msg`${s.title}: the tube’s own wand goes back into it. Take a single-use wand.`
+                  : msg`${s.title}: a ${term(s.tool)} goes back into the tube. Take a single-use wand.`,
+                { label: msg`Single-use wand`, apply: changed(s.id, (x) => ({ ...x, tool: 'spoolie' })) },
+              ),
+            ];
+          if (s.tool === 'none' && on.products(s).some((p) => p.kind === 'lip colour' && isWet(p)))
+            return [
+              found(
+                [s],
+                msg`${s.title} goes on straight from the product. Scoop some out, and take a brush.`,
+                {
+                  label: msg`With a brush`,
+                  apply: changed(s.id, (x) => ({ ...x, tool: 'small brush' })),
+                },
+              ),
+            ];
+          return [];
+        }),
     },
     {
       id: 'clean-first',

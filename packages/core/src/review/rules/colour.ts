@@ -1,5 +1,5 @@
 import { deltaE2000, hueOf, reconstructSpectrum, type Lab } from '../../colour';
-import { GUIDES_OF_SKIN, sidesWhere, type SkinPlace } from '../../face';
+import { GUIDES_OF_SKIN, sidesWhere, type Placement, type SkinPlace } from '../../face';
 import { shownOfStep, type Step } from '../../look';
 import { messagesIn, msg } from '../../messages';
 import {
@@ -63,6 +63,7 @@ const PLACE_OF: Readonly<Record<FaceZone, SkinPlace>> = {
   chin: 'chin',
   mouthSide: 'round the mouth',
 };
+const UNDER_EYES: Placement = { guide: 'zone.underEye', side: 'both' };
 /** What is laid on a part of the face alone. */
 const MEETS_A_PART: readonly Step['role'][] = ['correct', 'conceal', 'base'];
 const isOnAllOf = (step: Step): boolean =>
@@ -142,12 +143,15 @@ export const COLOUR_RULES: readonly Rule[] = messagesIn(
         on.steps
           .filter((s) => s.role === 'conceal')
           .flatMap((s) => {
+            const corrected = on.steps
+              .slice(0, on.steps.indexOf(s))
+              .some((c) => c.role === 'correct' && on.reaches(c, UNDER_EYES));
             const ash = on.misses(s).find(({ miss }) => miss.name === 'ash');
             if (ash) return [found([s], `${s.title} ${ash.miss.words}.`, on.another(s))];
             if (!s.placements.some((p) => 'guide' in p && p.guide === 'zone.underEye')) return [];
             const [under, face] = [on.zone('underEye'), on.zone('cheek')];
             const seen = under ? on.over(under, s) : null;
-            if (!seen || !face || on.steps.some((c) => c.role === 'correct')) return [];
+            if (!seen || !face || corrected) return [];
             const [dL, dC] = [seen[0] - face[0], chromaAt(seen) - chromaAt(face)];
             const isGrey = (use: Step['use']): boolean => {
               const shown = shownOfStep({ ...s, use }, under!);
@@ -293,8 +297,9 @@ export const COLOUR_RULES: readonly Rule[] = messagesIn(
       find: (on) => {
         const neck = on.chart.client.skin.neck;
         if (!neck) return [];
-        const carried = on.steps.some((s) =>
-          s.placements.some((p) => 'guide' in p && p.guide === 'zone.neck'),
+        // What cares for the neck, or warms it, does not bring it to the face's colour.
+        const carried = on.steps.some(
+          (s) => s.role === 'base' && s.placements.some((p) => 'guide' in p && p.guide === 'zone.neck'),
         );
         return coloured(on, 'base').flatMap(({ step, lab }) => {
           const off = deltaE2000(lab, neck);

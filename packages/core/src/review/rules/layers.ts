@@ -1,9 +1,10 @@
 import { familiesAgree, isPowder, isWet, type Family } from '../../kit';
-import { FLOW_DOSE, type Chart, type Step } from '../../look';
+import { FLOW_DOSE, withoutStep, type Chart, type Step } from '../../look';
 import { isDryAt, sidesWhere, SIDES } from '../../face';
+import { listed } from '../../listed';
 import { messagesIn, msg, plural, term } from '../../messages';
 import { isUnderEye } from '../../shade';
-import { deepest, shared } from '../cover';
+import { deepest, NO_COVER, shared, united, type Cover } from '../cover';
 import {
   changed,
   found,
@@ -20,15 +21,31 @@ import {
 const onFace = (step: Step): boolean => groupOf(step) === 'face';
 const laid = (step: Step): boolean => step.use.length > 0;
 
+/** A layer is met by the next when this share of what it lies under meets it, and nothing laid between. */
+const MEETS = 0.12;
+
 /**
- * The nearest layer under a step at the same spot, of what is laid on the skin: primers count, cleaning does
- * not.
+ * The layers a step meets, nearest first: what is laid on the skin under it and is not covered there by
+ * another; primers count, cleaning does not.
  */
-const nearestBelow = (on: Reviewed, step: Step): Step | undefined =>
+function metBy(on: Reviewed, step: Step): Step[] {
+  const own = on.cover(step);
+  const met: Step[] = [];
+  let between: Cover = NO_COVER;
+  for (const s of on.steps.slice(0, on.steps.indexOf(step)).reverse()) {
+    if (!laid(s) || s.phase === 'clean' || !onFace(s)) continue;
+    const withIt = united([between, on.cover(s)]);
+    if (shared(own, withIt) - shared(own, between) > MEETS * own.count) met.push(s);
+    between = withIt;
+  }
+  return met;
+}
+
+/** Minutes a step has to settle before another: its wait, and what is done meanwhile. */
+const minutesBetween = (on: Reviewed, step: Step, then: Step): number =>
   on.steps
-    .slice(0, on.steps.indexOf(step))
-    .filter((s) => laid(s) && s.phase !== 'clean' && onFace(s) && shareOn(on, step, s) > 0.12)
-    .at(-1);
+    .slice(on.steps.indexOf(step) + 1, on.steps.indexOf(then))
+    .reduce((sum, s) => sum + s.handsOnMinutes + s.waitMinutes, step.waitMinutes);
 
 /** Layers a place affords before they crack. */
 const AFFORDS = { underEye: 3, elsewhere: 7 } as const;
@@ -36,9 +53,24 @@ const AFFORDS = { underEye: 3, elsewhere: 7 } as const;
 const COVERS_THERE = 0.25;
 /** Thin passes of an airbrush that make one layer. */
 const THIN_PASSES = 6;
+/**
+ * Minutes a step wants to dry before the next: a moisturiser 3, a primer 2, a spray 1. What cleans, and a
+ * balm for lips alone, comes off again.
+ */
+function driesIn(on: Reviewed, step: Step): number {
+  const kinds = on.products(step).map((p) => p.kind);
+  const cares =
+    step.phase !== 'clean' &&
+    kinds.includes('prep') &&
+    !(step.placements.length > 0 && step.placements.every((p) => 'guide' in p && p.guide === 'lips'));
+  return cares ? 3 : kinds.includes('primer') ? 2 : kinds.includes('spray') ? 1 : 0;
+}
 /** How many layers a step lays: its passes, an airbrush's thin ones taken together. */
 const layersOf = (step: Step): number =>
   step.tool === 'airbrush' ? Math.ceil(step.passes / THIN_PASSES) : step.passes;
+
+/** A layer of another family settles in so many minutes. */
+const SETTLES_MINUTES = 2;
 
 /** Families that part even after a wait: oil does not dry under water or silicone. */
 const neverSettles = (under: Family, top: Family): boolean =>
@@ -55,32 +87,39 @@ export const LAYER_RULES: readonly Rule[] = messagesIn(
       find: (on) =>
         on.steps.flatMap((step) => {
           if (!laid(step) || !['prime', 'correct', 'base'].includes(step.phase) || !onFace(step)) return [];
-          const below = nearestBelow(on, step);
-          if (!below) return [];
-          const clash = on
-            .products(step)
-            .flatMap((top) =>
-              on
-                .products(below)
-                .flatMap((under) => (familiesAgree(top.family, under.family) ? [] : [{ top, under }])),
-            )[0];
+          const below = metBy(on, step);
+          const clashes = below.flatMap((layer) =>
+            on.products(step).flatMap((top) =>
+              on.products(layer).flatMap((under) => {
+                if (familiesAgree(top.family, under.family)) return [];
+                const never = neverSettles(under.family, top.family);
+                return never || minutesBetween(on, layer, step) < SETTLES_MINUTES
+                  ? [{ top, under, never, layer }]
+                  : [];
+              }),
+            ),
+          );
+          const clash = clashes.find(({ never }) => never) ?? clashes[0];
           if (!clash) return [];
-          const never = neverSettles(clash.under.family, clash.top.family);
-          if (!never && below.waitMinutes >= 2) return [];
+          const { never, layer } = clash;
           const message = msg`${nameOf(clash.top)} (${term(clash.top.family)}) goes on ${nameOf(clash.under)} (${term(clash.under.family)}): it ${never ? msg`slides and pills, also after a wait` : msg`may slide or pill`}.`;
-          const agrees = (other: Step) =>
+          const agrees = () =>
             on.another(step, ({ use }) =>
-              use.every((u) => on.products(other).every((p) => familiesAgree(u.product.family, p.family))),
+              use.every((u) =>
+                below.every((other) =>
+                  on.products(other).every((p) => familiesAgree(u.product.family, p.family)),
+                ),
+              ),
             );
           return [
             found(
-              [below, step],
+              [layer, step],
               message,
               never
-                ? agrees(below)
+                ? agrees()
                 : {
                     label: msg`Let it settle 2 minutes`,
-                    apply: changed(below.id, (s) => ({ ...s, waitMinutes: 2 })),
+                    apply: changed(layer.id, (s) => ({ ...s, waitMinutes: SETTLES_MINUTES })),
                   },
             ),
           ];
@@ -122,8 +161,7 @@ export const LAYER_RULES: readonly Rule[] = messagesIn(
       why: 'Moisturiser wants about 3 minutes, primer 2, spray 1; what comes sooner lifts it.',
       find: (on) =>
         on.steps.flatMap((step, i) => {
-          const kinds = on.products(step).map((p) => p.kind);
-          const wants = kinds.includes('primer') ? 2 : kinds.includes('spray') ? 1 : 0;
+          const wants = driesIn(on, step);
           if (wants === 0 || step.waitMinutes >= wants) return [];
           const rest = on.steps.slice(i + 1);
           const at = rest.findIndex(
@@ -135,8 +173,7 @@ export const LAYER_RULES: readonly Rule[] = messagesIn(
           const next = rest[at];
           if (!next) return [];
           // What is done elsewhere meanwhile is a wait too.
-          const meanwhile = rest.slice(0, at).reduce((sum, s) => sum + s.handsOnMinutes + s.waitMinutes, 0);
-          if (step.waitMinutes + meanwhile >= wants) return [];
+          if (minutesBetween(on, step, next) >= wants) return [];
           return [
             found(
               [step, next],
@@ -213,19 +250,36 @@ export const LAYER_RULES: readonly Rule[] = messagesIn(
       name: 'The base is laid thick',
       severity: 'caution',
       why: 'Start with little and build where it is needed: over about 1.5 mg/cm² a base looks like a mask and cracks.',
-      find: (on) =>
-        on.steps
-          .filter((s) => s.role === 'base' && s.doseMgPerCm2 * s.passes > 1.5)
-          .map((s) =>
-            found([s], msg`${s.title} lays ${(s.doseMgPerCm2 * s.passes).toFixed(1)} mg/cm² over the face.`, {
+      find: (on) => {
+        const bases = on.steps.filter((s) => s.role === 'base');
+        const alone = bases.filter((s) => doseOf(s) > MOST_BASE);
+        if (alone.length > 0)
+          return alone.map((s) =>
+            found([s], msg`${s.title} lays ${doseOf(s).toFixed(1)} mg/cm² over the face.`, {
               label: msg`Halve it`,
-              apply: changed(s.id, (x) => ({
-                ...x,
-                passes: 1,
-                doseMgPerCm2: Math.min(0.75, (x.doseMgPerCm2 * x.passes) / 2),
-              })),
+              apply: changed(s.id, (x) => laying(x, Math.min(MOST_BASE / 2, doseOf(x) / 2))),
             }),
+          );
+        const { total, there } = deepest(bases.map((s) => ({ cover: on.cover(s), weight: doseOf(s) })));
+        const stacked = there.map((i) => bases[i]!);
+        // What is not more than a rounding over is no mask.
+        if (total <= MOST_BASE + 1e-9) return [];
+        return [
+          found(
+            stacked,
+            msg`${listed(stacked.map((s) => s.title))} lay ${total.toFixed(1)} mg/cm² on one another.`,
+            {
+              label: msg`Thinner, each of them`,
+              apply: (chart) => ({
+                ...chart,
+                steps: chart.steps.map((x) =>
+                  stacked.some((s) => s.id === x.id) ? laying(x, (doseOf(x) * MOST_BASE) / (2 * total)) : x,
+                ),
+              }),
+            },
           ),
+        ];
+      },
     },
     {
       id: 'thick-powder-on-lines',
@@ -400,18 +454,25 @@ export const LAYER_RULES: readonly Rule[] = messagesIn(
   ],
 );
 
+/** Over so much base, mg/cm2, a face looks like a mask. */
+const MOST_BASE = 1.5;
+const doseOf = ({ doseMgPerCm2, passes }: Pick<Step, 'doseMgPerCm2' | 'passes'>): number =>
+  doseMgPerCm2 * passes;
+/** A step that lays so much in all: in one pass, but an airbrush in its own. */
+const laying = (step: Step, mgPerCm2: number): Step =>
+  step.tool === 'airbrush'
+    ? { ...step, doseMgPerCm2: mgPerCm2 / step.passes }
+    : { ...step, passes: 1, doseMgPerCm2: mgPerCm2 };
+
 /** Passes with the flow turned down that leave an amount, as many as a step can hold at most. */
 const passesFor = (mgPerCm2: number): number =>
   Math.min(12, Math.max(1, Math.ceil(mgPerCm2 / FLOW_DOSE['turned down'])));
 
 /**
- * A layer fewer under the eye: what covers the face is led round it, or the last that lies there alone is
- * left out there.
+ * Layers enough fewer under the eye: steps of many passes go on in one, then the last powder that also lies
+ * elsewhere is left out there, then a corrector; undefined where all that is not enough.
  */
 function fewerUnderEye(layers: readonly Step[]): Fix | undefined {
-  const many = layers.find((s) => layersOf(s) > 1 && s.tool !== 'airbrush');
-  if (many)
-    return { label: msg`${many.title} in one pass`, apply: changed(many.id, (s) => ({ ...s, passes: 1 })) };
   const powder = [...layers]
     .reverse()
     .find(
@@ -421,20 +482,63 @@ function fewerUnderEye(layers: readonly Step[]): Fix | undefined {
         s.placements.some((p) => 'guide' in p && p.guide === 'zone.underEye'),
     );
   const corrector = layers.find((s) => s.role === 'correct');
-  const out = powder ?? corrector;
-  if (!out) return undefined;
-  return powder
+  const ways = [
+    ...layers
+      .filter((s) => layersOf(s) > 1 && s.tool !== 'airbrush')
+      .map((s) => ({
+        saves: layersOf(s) - 1,
+        label: msg`${s.title} in one pass`,
+        apply: changed(s.id, (x) => ({ ...x, passes: 1 })),
+      })),
+    ...(powder
+      ? [
+          {
+            saves: 1,
+            label: msg`Leave ${powder.title.toLowerCase()} out there`,
+            apply: changed(powder.id, (s) => ({
+              ...s,
+              placements: s.placements.filter((p) => !('guide' in p) || p.guide !== 'zone.underEye'),
+            })),
+          },
+        ]
+      : []),
+    ...(corrector
+      ? [
+          {
+            saves: 1,
+            label: msg`Leave ${corrector.title.toLowerCase()} out`,
+            apply: (chart: Chart): Chart => withoutStep(chart, corrector.id),
+          },
+        ]
+      : []),
+  ];
+  const tooMany = layers.reduce((sum, s) => sum + layersOf(s), 0) - AFFORDS.underEye;
+  const taken = enoughOf(ways, tooMany);
+  const otherwise = enoughOf([...ways].reverse(), tooMany);
+  const applied = (chosen: readonly { apply: Fix['apply'] }[], chart: Chart): Chart =>
+    chosen.reduce((next, { apply }) => apply(next), chart);
+  return taken && otherwise
     ? {
-        label: msg`Leave ${out.title.toLowerCase()} out there`,
-        apply: changed(out.id, (s) => ({
-          ...s,
-          placements: s.placements.filter((p) => !('guide' in p) || p.guide !== 'zone.underEye'),
-        })),
+        label: taken.map(({ label }) => label).join('; '),
+        apply: (chart) => applied(taken, chart),
+        others: (chart) => [applied(otherwise, chart)],
       }
-    : {
-        label: msg`Leave ${out.title.toLowerCase()} out`,
-        apply: (chart) => ({ ...chart, steps: chart.steps.filter((s) => s.id !== out.id) }),
-      };
+    : undefined;
+}
+
+/** The first ways that together save so many layers; null where all of them do not. */
+function enoughOf<T extends { readonly saves: number }>(
+  ways: readonly T[],
+  layers: number,
+): readonly T[] | null {
+  let saved = 0;
+  const taken: T[] = [];
+  for (const way of ways) {
+    if (saved >= layers) break;
+    taken.push(way);
+    saved += way.saves;
+  }
+  return saved >= layers ? taken : null;
 }
 
 /** The powder that is there already, laid over the concealer too: undefined where the chart has none. */

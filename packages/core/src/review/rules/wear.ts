@@ -476,7 +476,8 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
         const balm = on.steps.some(
           (s) =>
             ['clean', 'prep', 'prime'].includes(s.phase) &&
-            (says(s.title + s.note, 'balm') || s.placements.some((p) => 'guide' in p && p.guide === 'lips')),
+            (says(`${s.title}. ${s.note}`, 'lip balm') ||
+              s.placements.some((p) => 'guide' in p && p.guide === 'lips')),
         );
         if (!matte || balm) return [];
         const step: Step = {
