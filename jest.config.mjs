@@ -21,6 +21,7 @@ export default {
     plain('core', 'packages/core'),
     plain('contract', 'packages/contract'),
     plain('languages', 'packages/languages'),
+    plain('scripts', 'scripts'),
     plain('demo', 'demo'),
     plain('server', 'server'),
     {

@@ -218,7 +218,9 @@ await stages([
 // The sweeps over all demo people, looks and kits take minutes: the inner loop goes without.
 await jest(
   'unit',
-  quick ? ['core', 'contract', 'languages', 'app'] : ['core', 'contract', 'languages', 'demo', 'app'],
+  quick
+    ? ['core', 'contract', 'languages', 'scripts', 'app']
+    : ['core', 'contract', 'languages', 'scripts', 'demo', 'app'],
 );
 
 if (!quick) {

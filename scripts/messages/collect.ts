@@ -1,6 +1,7 @@
 import { readdirSync } from 'node:fs';
 import path from 'node:path';
 import ts from 'typescript';
+import { READ_BY_PROGRAMS, says, sentenceOf, wordsOf } from './untold';
 
 /** A message with where it is told, and a text on a screen that is told in English alone. */
 export type Collected = {
@@ -38,9 +39,6 @@ const textOf = (node: ts.TemplateLiteral): string =>
     ? node.head.text + node.templateSpans.map(({ literal }, i) => `{{${i}}}${literal.text}`).join('')
     : node.text;
 
-/** Whether a text says something to somebody: it has letters. */
-const says = (text: string): boolean => /\p{L}/u.test(text);
-
 /** All messages of the source, by their key. Terms are found by their type: every word it can be. */
 export function collect(root: string): Collected {
   const config = ts.readConfigFile(path.join(root, 'app/tsconfig.json'), ts.sys.readFile).config;
@@ -53,6 +51,7 @@ export function collect(root: string): Collected {
   const checker = program.getTypeChecker();
   const messages = new Map<string, string>();
   const untold: string[] = [];
+  const sentences: { readonly text: string; readonly where: string }[] = [];
 
   const literalsOf = (type: ts.Type): string[] =>
     type.isUnion() ? type.types.flatMap(literalsOf) : type.isStringLiteral() ? [type.value] : [];
@@ -79,12 +78,23 @@ export function collect(root: string): Collected {
       } else if (!ts.isFunctionLike(node) && !ts.isTemplateExpression(node))
         ts.forEachChild(node, (child) => leaves(child, asked, name, context));
     };
+    const untoldIn = (expression: ts.Expression, where: string): void => {
+      for (const word of wordsOf(checker, expression)) untold.push(`${at(expression)} ${word} ${where}`);
+    };
     const visit = (node: ts.Node): void => {
+      const said = READ_BY_PROGRAMS.test(file) ? null : sentenceOf(node);
+      if (said !== null) sentences.push({ text: said, where: at(node) });
       if (ts.isTaggedTemplateExpression(node)) {
         const { tag, template } = node;
-        if (ts.isIdentifier(tag) && tag.text === 'msg') add(textOf(template), node);
-        else if (ts.isCallExpression(tag) && tag.expression.getText(source) === 'plural')
+        if (
+          (ts.isIdentifier(tag) && tag.text === 'msg') ||
+          (ts.isCallExpression(tag) && tag.expression.getText(source) === 'plural')
+        ) {
           add(textOf(template), node);
+          if (ts.isTemplateExpression(template))
+            for (const { expression } of template.templateSpans)
+              untoldIn(expression, `in ${textOf(template)}`);
+        }
       } else if (ts.isCallExpression(node) && ts.isIdentifier(node.expression)) {
         const [first, second, third] = node.arguments;
         if (node.expression.text === 'messages' && first) leaves(first, () => true, '', contextOf(second));
@@ -103,6 +113,8 @@ export function collect(root: string): Collected {
         }
       } else if (ts.isJsxText(node) && /\p{L}{2}/u.test(node.text))
         untold.push(`${at(node)} ${node.text.trim()}`);
+      else if (ts.isJsxExpression(node) && node.expression && isShown(node))
+        untoldIn(node.expression, 'shown');
       else if (ts.isJsxAttribute(node)) {
         const name = node.name.getText(source);
         if (name === 'options' && node.initializer && ts.isJsxExpression(node.initializer)) {
@@ -121,8 +133,22 @@ export function collect(root: string): Collected {
     };
     visit(source);
   }
-  return { messages, untold };
+  return {
+    messages,
+    untold: [
+      ...new Set([
+        ...untold,
+        ...sentences.flatMap(({ text, where }) => (messages.has(text) ? [] : [`${where} ${text}`])),
+      ]),
+    ],
+  };
 }
+
+/** Whether what stands in braces is read: a child of an element, or an attribute that is shown. */
+const isShown = (node: ts.JsxExpression): boolean =>
+  ts.isJsxAttribute(node.parent)
+    ? SHOWN.has(node.parent.name.getText())
+    : ts.isJsxElement(node.parent) || ts.isJsxFragment(node.parent);
 
 /** Whether a choice names its options otherwise than by themselves. */
 function hasWords(options: ts.JsxAttribute): boolean {

@@ -69,16 +69,16 @@ export function deviationInWords(d: Deviation): string {
     case 'other product':
       return msg`Really used ${productsInWords(d.use ?? [])}${note}`;
     case 'skipped':
-      return `Skipped${note}`;
+      return msg`Skipped${note}`;
     case 'note':
-      return `Noted${note}`;
+      return msg`Noted${note}`;
     case 'next time':
       return msg`Next time: ${term(d.nextTime ?? 'keep')}${note}`;
     case 'fault': {
       const known = d.fault ? causeNamed(d.fault.seen, d.fault.cause) : null;
       return known
         ? msg`Seen: ${known.fault.seen}, likely ${known.cause.words}. Next time ${known.cause.next}${note}`
-        : `Seen${note}`;
+        : msg`Seen${note}`;
     }
   }
 }

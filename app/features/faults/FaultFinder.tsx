@@ -38,7 +38,7 @@ export function FaultFinder({ chart, kit, seenAt, action, onTake }: FaultFinderP
         >
           <Body
             fontWeight={i === 0 ? '700' : '400'}
-          >{`${likely.cause.words}${likely.step ? `, in ${likely.step.title.toLowerCase()}` : ''} · ${Math.round(likely.share * 100)} %`}</Body>
+          >{`${likely.cause.words}${likely.step ? msg`, in ${likely.step.title.toLowerCase()}` : ''} · ${Math.round(likely.share * 100)} %`}</Body>
           <Label>{likely.because ?? msg`Often so; nothing in this chart points at it.`}</Label>
           <Body>{msg`Now: ${likely.cause.now}`}</Body>
           <Body>{msg`Next time: ${likely.cause.next}.`}</Body>

@@ -204,7 +204,7 @@ function OnPaper({ chart, minutes, kept, tools }: Given) {
       <Line>
         {PAPERS.map(([paper, words]) => (
           <Button key={paper} disabled={kept.length === 0} onPress={() => print(paper, 'sheet')}>
-            {`PDF, ${words}`}
+            {msg`PDF, ${term(words)}`}
           </Button>
         ))}
       </Line>

@@ -163,7 +163,7 @@ function FitSeveral({ look, kit, party }: FitSeveralProps) {
         saved.set(one.clientId, chart);
         setFitted((all) => all.map((f) => (f.clientId === one.clientId ? { ...f, savedAs: chart.id } : f)));
       } catch (error) {
-        setFailure(`${one.name}: ${error instanceof CallError ? error.message : 'not saved. Try again.'}`);
+        setFailure(`${one.name}: ${error instanceof CallError ? error.message : msg`not saved. Try again.`}`);
         break;
       }
     }

@@ -1,4 +1,4 @@
-import { msg, timedVisits } from '@toile/core';
+import { msg, term, timedVisits } from '@toile/core';
 import { Body, Column, Label, Line, Subheading, View } from '../../ui';
 import { hourInWords, todayText } from '../words/dates';
 import type { PartyLog } from './usePartyLog';
@@ -33,7 +33,7 @@ export function WentTable({ work, log }: { readonly work: PartyWork; readonly lo
                 borderBottomColor="$line"
               >
                 <View flex={1}>
-                  <Body>{`${one.person}, ${one.what}`}</Body>
+                  <Body>{`${one.person}, ${term(one.what)}`}</Body>
                 </View>
                 <Label>{msg`${hourInWords(one.began)} to ${hourInWords(one.ended)}`}</Label>
                 <Label>{differenceWords(one.realMinutes - one.plannedMinutes)}</Label>

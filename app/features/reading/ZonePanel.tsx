@@ -30,7 +30,7 @@ export function ZonePanel({ name, held, session, samples, before, onClear, onDro
           lab={summary?.lab ?? null}
           beside={before}
           size={44}
-          label={before ? msg`now, beside the last reading` : 'now'}
+          label={before ? msg`now, beside the last reading` : msg`now`}
         />
       </Line>
       <Body fontWeight="700">{adviceFor(summary)}</Body>

@@ -1,5 +1,5 @@
 import type { InviteAnswer, Role } from '@toile/contract';
-import { messages, msg } from '@toile/core';
+import { messages, msg, term } from '@toile/core';
 import { dayInWords } from '../words/dates';
 
 /** What each role may do, for whoever gives it. */
@@ -11,6 +11,6 @@ export const ROLE_WORDS: Readonly<Record<Role, string>> = messages({
 
 /** 'until 4 December' for a link that holds; otherwise how it ended. */
 export function inviteInWords({ state, expiresAt, reset, madeBy }: InviteAnswer): string {
-  const what = reset ? 'New password' : 'Invitation';
-  return msg`${what} by ${madeBy}, ${state === 'open' ? msg`until ${dayInWords(expiresAt)}` : state}`;
+  const what = reset ? msg`New password` : msg`Invitation`;
+  return msg`${what} by ${madeBy}, ${state === 'open' ? msg`until ${dayInWords(expiresAt)}` : term(state)}`;
 }

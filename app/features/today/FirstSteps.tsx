@@ -24,7 +24,7 @@ export function FirstSteps({ onClients }: { readonly onClients: () => void }) {
         <Row
           key={title}
           title={`${done ? '✓' : i + 1}  ${title}`}
-          detail={done ? 'done' : words}
+          detail={done ? msg`done` : words}
           href={href}
         />
       ))}

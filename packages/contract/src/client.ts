@@ -104,10 +104,12 @@ export type ClientForm = InferType<typeof clientFormSchema>;
 export const clientInputSchema = clientFormSchema
   .shape({
     id: uuid().required(),
-    features: documentPart<Features>(FeaturesSchema, 'The features').required(),
+    features: documentPart<Features>(FeaturesSchema, () => msg`The features`).required(),
     measurements: measurementsSchema.required(),
-    taps: documentPart<Taps>(TapsSchema, 'The taps').default({}),
-    likeness: documentPart<Landmarks>(LandmarksSchema, 'The face started from').nullable().default(null),
+    taps: documentPart<Taps>(TapsSchema, () => msg`The taps`).default({}),
+    likeness: documentPart<Landmarks>(LandmarksSchema, () => msg`The face started from`)
+      .nullable()
+      .default(null),
     /** Left out: what was said before stays. */
     consult: consultField(),
   })

@@ -3,7 +3,7 @@ import { documentPart } from './shapes';
 
 /** What was said in a first talk; words on health only with the consent to keep them. */
 export const consultField = () =>
-  documentPart<Consult>(ConsultSchema, 'What was said').test(
+  documentPart<Consult>(ConsultSchema, () => msg`What was said`).test(
     'consent',
     () => msg`needs consent`,
     function (value) {

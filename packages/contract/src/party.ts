@@ -29,7 +29,7 @@ export const partyInputSchema = object({
     .trim()
     .default('')
     .max(4000, () => msg`At most 4,000 letters`),
-  plan: documentPart<PartyPlan>(PartyPlanSchema, 'The plan')
+  plan: documentPart<PartyPlan>(PartyPlanSchema, () => msg`The plan`)
     .required(() => msg`Say how the day is to go`)
     .test(
       'zone',

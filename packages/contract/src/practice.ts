@@ -6,7 +6,7 @@ const unknown = '${unknown} is not known here';
 
 /** Something told of practice; whose hands it was is the server's to say. */
 export const practiceInputSchema = object({
-  event: documentPart<PracticeTold>(PracticeToldSchema, 'What was practised').required(
+  event: documentPart<PracticeTold>(PracticeToldSchema, () => msg`What was practised`).required(
     () => msg`Say what was practised`,
   ),
 }).noUnknown(unknown);

@@ -6,11 +6,11 @@ import { isDay, msg } from '@toile/core';
 /** A Yup field that holds a document part described by core's schema: the rule stays written once. */
 export function documentPart<T extends object>(
   schemaOf: TSchema | ((value: unknown) => TSchema),
-  what: string,
+  what: () => string,
 ): MixedSchema<T | undefined> {
   return mixed<T>((value): value is T => value !== null && typeof value === 'object').test(
     'shape',
-    `${what} is not complete`,
+    () => msg`${what()} is not complete`,
     function (value) {
       if (value === undefined || value === null) return true;
       const schema = typeof schemaOf === 'function' ? schemaOf(value) : schemaOf;

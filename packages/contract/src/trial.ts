@@ -165,7 +165,9 @@ export type TrialInput = {
 
 /** Something told of a trial; a decision may go into the chart at once. */
 export const trialEventInputSchema = object({
-  event: documentPart<TrialTold>(TrialToldSchema, 'What was told').required(() => msg`Say what happened`),
+  event: documentPart<TrialTold>(TrialToldSchema, () => msg`What was told`).required(
+    () => msg`Say what happened`,
+  ),
   intoChart: boolean().default(false),
 }).noUnknown(unknown);
 export type TrialEventInput = { event: TrialTold; intoChart: boolean };

@@ -37,7 +37,9 @@ export const visitInputSchema = object({
     .when('state', ([state], schema) =>
       state === 'cancelled' ? schema.required(() => msg`Say why it was cancelled`) : schema,
     ),
-  occasion: documentPart<Occasion>(OccasionSchema, 'The occasion').nullable().default(null),
+  occasion: documentPart<Occasion>(OccasionSchema, () => msg`The occasion`)
+    .nullable()
+    .default(null),
 }).noUnknown('${unknown} is not known here');
 export type VisitInput = Omit<InferType<typeof visitInputSchema>, 'occasion'> & {
   occasion: Occasion | null;

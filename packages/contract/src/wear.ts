@@ -80,7 +80,7 @@ export type WearCheckInput = Look & { id: string; version: number; appliedAt: st
 export const learnedAnswerInputSchema = object({
   answer: documentPart<LearnedAnswerInput['answer']>(
     Type.Omit(LearnedAnswerSchema, ['at', 'by']),
-    'The answer',
+    () => msg`The answer`,
   ).required(() => msg`Say what was answered`),
 }).noUnknown('${unknown} is not known here');
 export type LearnedAnswerInput = { answer: Omit<LearnedAnswer, 'at' | 'by'> };

@@ -113,7 +113,7 @@ export type SampleRequest =
       readonly pan: { readonly paletteId: string; readonly row: number; readonly column: number };
     };
 
-const chartPart = documentPart<Chart>(chartSchemaOf, 'The chart');
+const chartPart = documentPart<Chart>(chartSchemaOf, () => msg`The chart`);
 export const newChartSchema = object({
   chart: chartPart.required(),
   visitId: uuid().nullable().default(null),
@@ -143,8 +143,9 @@ export const chairEventSchema = object({
   at: string()
     .required()
     .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, () => msg`an instant in UTC`),
-  deviation: documentPart<Deviation>(DeviationSchema, 'The deviation').when('kind', ([kind], schema) =>
-    kind === 'deviation' ? schema.required(() => msg`Say what was different`) : schema,
+  deviation: documentPart<Deviation>(DeviationSchema, () => msg`The deviation`).when(
+    'kind',
+    ([kind], schema) => (kind === 'deviation' ? schema.required(() => msg`Say what was different`) : schema),
   ),
   device: string().max(60, () => msg`At most 60 letters`),
   seen: uuid().nullable(),
@@ -156,7 +157,7 @@ export const chairEventSchema = object({
 export type ChairEventInput = Told & { readonly version: number };
 
 export const newLookSchema = object({
-  look: documentPart<Look>(LookSchema, 'The look').required(),
+  look: documentPart<Look>(LookSchema, () => msg`The look`).required(),
 }).noUnknown('${unknown} is not known here');
 export type NewLook = { look: Look };
 

@@ -6,6 +6,7 @@ import {
   swapProduct,
   swapSchool,
   swapStep,
+  term,
   withoutVariant,
   type Chart,
   type Swap,
@@ -74,7 +75,7 @@ export async function intoChart(
   const newest = found(await newestVersion(tx, trial.chartId));
   const tried = await chartVersion(tx, trial.chartId, trial.version);
   const way = choice === 'a' || choice === 'b' ? choice : null;
-  const said = way ? trial.question[way].words : choice;
+  const said = choice === 'a' || choice === 'b' ? trial.question[choice].words : term(choice);
   const kept = await keepVersion(
     tx,
     caller,

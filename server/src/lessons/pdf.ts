@@ -14,7 +14,7 @@ const PT_PER_MM = 72 / 25.4;
  */
 export function lessonPdf(lesson: Lesson, paper: SheetPaper): Promise<Buffer> {
   const [width, height] = PAPERS[paper];
-  const { doc, part, finished } = taggedDocument(`${lesson.look}, at home: ${lesson.name}`, {
+  const { doc, part, finished } = taggedDocument(msg`${lesson.look}, at home: ${lesson.name}`, {
     size: [width, height],
   });
   const inner = width - 2 * MARGIN;

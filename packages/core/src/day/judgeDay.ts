@@ -1,5 +1,7 @@
 import { arrivalAt, stopBy } from './travel';
 import { clock } from '../calendar';
+import { msg } from '../messages';
+import { chairName, TASK_WORDS, whoseName } from './named';
 import { endsOf, fits, keyOf, roundTask, wayOf, type Laid } from './laidOut';
 import {
   chairKindOf,
@@ -118,19 +120,19 @@ function layOut(day: PartyDay, answer: Timetable, say: Say): Laid[] {
   for (const visit of answer.visits) {
     const key = keyOf(visit.of, visit.task);
     if (seen.has(key)) {
-      say('once', `${visit.task} is there twice`, [key]);
+      say('once', msg`A visit of ${whoseName(day, visit.of)} is there twice`, [key]);
       continue;
     }
     seen.add(key);
     const worker = day.workers.find((one) => one.id === visit.worker);
     if (!worker) {
-      say('worker', `${visit.task}: nobody is called ${visit.worker}`, [key]);
+      say('worker', msg`${whoseName(day, visit.of)}: nobody is called ${visit.worker}`, [key]);
       continue;
     }
     const round = day.rounds.find((one) => one.id === visit.of);
     const person = day.people.find((one) => one.id === visit.of) ?? null;
     if (!round && !person) {
-      say('person', `nobody is called ${visit.of}`, [key]);
+      say('person', msg`nobody is called ${visit.of}`, [key]);
       continue;
     }
     const way = person && wayOf(person, answer.ways);
@@ -141,23 +143,29 @@ function layOut(day: PartyDay, answer: Timetable, say: Say): Laid[] {
         : undefined
       : way?.tasks.find((one) => one.id === visit.task);
     if (!task) {
-      say('task', `${visit.task} is no task of ${person?.name ?? visit.of}`, [key]);
+      say('task', msg`There is nothing called ${visit.task} to do for ${whoseName(day, visit.of)}`, [key]);
       continue;
     }
     const pin = day.pinned?.find((one) => one.of === visit.of && one.task === visit.task) ?? null;
     const minutes = pin?.minutes ?? task.by[worker.id];
     if (minutes === undefined) {
-      say('skill', `${worker.name} does not do ${task.kind} for ${person?.name ?? 'this round'}`, [key]);
+      say('skill', msg`${worker.name} does not do ${TASK_WORDS[task.kind]} for ${whoseName(day, visit.of)}`, [
+        key,
+      ]);
       continue;
     }
     if (pin && (pin.worker !== visit.worker || pin.start !== visit.start))
-      say('pinned', `${person?.name ?? round?.id} is held at ${clock(pin.start)}`, [key]);
+      say('pinned', msg`${whoseName(day, visit.of)} is held at ${clock(pin.start)}`, [key]);
     if (visit.minutes !== minutes)
-      say('minutes', `${task.id} takes ${minutes} minutes, not ${visit.minutes}`, [key]);
+      say(
+        'minutes',
+        msg`${whoseName(day, visit.of)}: ${TASK_WORDS[task.kind]} takes ${minutes} minutes, not ${visit.minutes}`,
+        [key],
+      );
     if (!Number.isInteger(visit.start) || (!pin && visit.start % day.grid !== 0))
-      say('grid', `${clock(visit.start)} is not on the grid of ${day.grid} minutes`, [key]);
+      say('grid', msg`${clock(visit.start)} is not on the grid of ${day.grid} minutes`, [key]);
     if (!pin && day.now != null && visit.start < day.now)
-      say('now', `${person?.name ?? round?.id} would begin at ${clock(visit.start)}, which is past`, [key]);
+      say('now', msg`${whoseName(day, visit.of)} would begin at ${clock(visit.start)}, which is past`, [key]);
     laid.push({
       key,
       visit,
@@ -181,42 +189,46 @@ function judgePerson(
   say: Say,
 ): void {
   const way = wayOf(person, answer.ways);
-  if (!way) return say('way', `${person.name} has nothing planned`, [person.id]);
+  if (!way) return say('way', msg`${person.name} has nothing planned`, [person.id]);
   if (way.relax && !day.relaxed?.includes(`${person.id}/${way.id}`))
-    say('relaxed', `${person.name}: "${way.id}" is only a way out`, [person.id]);
+    say('relaxed', msg`${person.name}: that is only a way out`, [person.id]);
   for (const task of way.tasks)
     if (!answer.visits.some((v) => v.of === person.id && v.task === task.id))
-      say('once', `${person.name}: ${task.kind} is missing`, [keyOf(person.id, task.id)]);
+      say('once', msg`${person.name}: ${TASK_WORDS[task.kind]} is missing`, [keyOf(person.id, task.id)]);
   mine.forEach((one, i) => {
     if (!one.pin && one.start < person.from)
-      say('from', `${person.name} is not there before ${clock(person.from)}`, [one.key]);
+      say('from', msg`${person.name} is not there before ${clock(person.from)}`, [one.key]);
     const { from, to } = one.task;
     if (from !== undefined && one.start < from)
-      say('window', `${person.name}: not before ${clock(from)}`, [one.key]);
+      say('window', msg`${person.name}: not before ${clock(from)}`, [one.key]);
     if (to !== undefined && one.personEnd > to)
-      say('window', `${person.name}: not after ${clock(to)}`, [one.key]);
+      say('window', msg`${person.name}: not after ${clock(to)}`, [one.key]);
     for (const busy of person.busy)
       if (!one.pin && one.start < busy.to && one.personEnd > busy.from)
-        say('appointment', `${person.name} has ${busy.title} at ${clock(busy.from)}`, [one.key]);
+        say('appointment', msg`${person.name} has ${busy.title} at ${clock(busy.from)}`, [one.key]);
     const before = mine[i - 1];
     if (before && before.personEnd > one.start)
-      say('head', `${person.name} would be in two places at ${clock(one.start)}`, [before.key, one.key]);
+      say('head', msg`${person.name} would be in two places at ${clock(one.start)}`, [before.key, one.key]);
   });
   for (const { first, then } of way.order ?? []) {
     const a = mine.find((one) => one.task.id === first);
     const b = mine.find((one) => one.task.id === then);
     if (a && b && b.start < a.personEnd)
-      say('order', `${person.name}: ${b.task.kind} comes after ${a.task.kind}`, [a.key, b.key]);
+      say('order', msg`${person.name}: ${TASK_WORDS[b.task.kind]} comes after ${TASK_WORDS[a.task.kind]}`, [
+        a.key,
+        b.key,
+      ]);
   }
 }
 
 function judgeRounds(day: PartyDay, laid: readonly Laid[], say: Say): void {
   for (const round of day.rounds) {
     const mine = laid.filter((one) => one.visit.of === round.id);
-    if (mine.length === 0) say('once', `the round ${round.id} is missing`, [keyOf(round.id, round.id)]);
+    if (mine.length === 0)
+      say('once', msg`${whoseName(day, round.id)}: nothing is planned`, [keyOf(round.id, round.id)]);
     for (const one of mine)
       if (one.start < round.from)
-        say('window', `the round ${round.id} is not before ${clock(round.from)}`, [one.key]);
+        say('window', msg`${whoseName(day, round.id)}: not before ${clock(round.from)}`, [one.key]);
   }
 }
 
@@ -230,7 +242,7 @@ function judgeWorker(day: PartyDay, worker: Worker, visits: readonly Laid[], say
   if (!first.pin && first.start < setUp)
     say(
       'arrival',
-      `${name} is not set up before ${Number.isFinite(setUp) ? clock(setUp) : 'any hour there'}`,
+      msg`${name} is not set up before ${Number.isFinite(setUp) ? clock(setUp) : msg`any hour there`}`,
       [first.key],
     );
   /** Spans free of work and travel. */
@@ -247,8 +259,8 @@ function judgeWorker(day: PartyDay, worker: Worker, visits: readonly Laid[], say
         say(
           same ? 'hands' : 'travel',
           Number.isFinite(ready)
-            ? `${name} is not free before ${clock(ready)}`
-            : `${name} cannot get there after ${clock(before.handsEnd)}`,
+            ? msg`${name} is not free before ${clock(ready)}`
+            : msg`${name} cannot get there after ${clock(before.handsEnd)}`,
           [before.key, one.key],
         );
       const stop = stopBy(day, before.task.place, one.task.place, one.start);
@@ -258,7 +270,7 @@ function judgeWorker(day: PartyDay, worker: Worker, visits: readonly Laid[], say
       if (!same) free.push([before.handsEnd + sanitise, stop]);
     }
     if (maxWork !== null && !one.pin && one.handsEnd - began > maxWork)
-      say('maxWork', `${name} would work ${one.handsEnd - began} minutes without a rest`, [one.key]);
+      say('maxWork', msg`${name} would work ${one.handsEnd - began} minutes without a rest`, [one.key]);
   });
   free.push([last.handsEnd + sanitise, Infinity]);
   const eats = ([from, to]: [number, number]): boolean =>
@@ -266,19 +278,19 @@ function judgeWorker(day: PartyDay, worker: Worker, visits: readonly Laid[], say
   if (lunch && !free.some(eats))
     say(
       'lunch',
-      `${name} has no ${lunch.minutes} minutes between ${clock(lunch.from)} and ${clock(lunch.to)}`,
+      msg`${name} has no ${lunch.minutes} minutes between ${clock(lunch.from)} and ${clock(lunch.to)}`,
       [worker.id],
     );
   for (const one of mine)
     for (const gone of worker.away ?? [])
       if (!one.pin && one.start < gone.to && one.handsEnd > gone.from)
-        say('away', `${name} is not there from ${clock(gone.from)} to ${clock(gone.to)}: ${gone.title}`, [
+        say('away', msg`${name} is not there from ${clock(gone.from)} to ${clock(gone.to)}: ${gone.title}`, [
           one.key,
         ]);
   if (leaves !== null && last.handsEnd + packUp > leaves)
     say(
       'leaves',
-      `${name} would pack until ${clock(last.handsEnd + packUp)} and leaves at ${clock(leaves)}`,
+      msg`${name} would pack until ${clock(last.handsEnd + packUp)} and leaves at ${clock(leaves)}`,
       [last.key],
     );
 }
@@ -287,17 +299,22 @@ function judgeChairs(day: PartyDay, laid: readonly Laid[], say: Say): void {
   const seated = laid.filter((one) => one.task.chair !== false);
   for (const one of seated) {
     const chair = day.chairs.find(({ id }) => id === one.visit.chair);
-    const who = one.person?.name ?? one.task.id;
-    if (!chair) say('chair', `${who} has no chair at ${clock(one.start)}`, [one.key]);
+    const who = whoseName(day, one.visit.of);
+    if (!chair) say('chair', msg`${who} has no chair at ${clock(one.start)}`, [one.key]);
     else if (!fits(chair, one.task, chairKindOf(one.task.kind)))
-      say('chair', `${who}: ${one.task.kind} cannot be done in ${chair.id}`, [one.key]);
+      say('chair', msg`${who}: ${TASK_WORDS[one.task.kind]} cannot be done in ${chairName(day, chair.id)}`, [
+        one.key,
+      ]);
   }
   for (const { id } of day.chairs) {
     const mine = seated.filter((one) => one.visit.chair === id).sort((a, b) => a.start - b.start);
     mine.forEach((one, i) => {
       const before = mine[i - 1];
       if (before && one.start < before.chairEnd + day.chairWipe)
-        say('chair', `${id} is taken until ${clock(before.chairEnd + day.chairWipe)}`, [before.key, one.key]);
+        say('chair', msg`${chairName(day, id)} is taken until ${clock(before.chairEnd + day.chairWipe)}`, [
+          before.key,
+          one.key,
+        ]);
     });
   }
 }

@@ -1,5 +1,6 @@
-import { messages } from '../messages';
-import type { ChairKind, PartyDay, Person, Worker } from './instance';
+import { clock } from '../calendar';
+import { messages, msg } from '../messages';
+import type { ChairKind, PartyDay, Person, TaskKind, Worker } from './instance';
 
 /** Somebody of a day by id, and what they are called. */
 export const personOf = (day: PartyDay, id: string): Person | undefined =>
@@ -15,3 +16,28 @@ export const CHAIR_WORDS: Readonly<Record<ChairKind, string>> = messages({
   hair: 'hair chair',
   any: 'chair',
 });
+
+export const TASK_WORDS: Readonly<Record<TaskKind, string>> = messages({
+  makeup: 'make-up',
+  hair: 'hair',
+  set: 'setting',
+  lashes: 'lashes',
+  touchup: 'touch-ups',
+});
+
+/** A chair by what it is for and where it stands, numbered where there are more of the kind. */
+export function chairName(day: PartyDay, id: string): string {
+  const chair = day.chairs.find((one) => one.id === id);
+  if (!chair) return msg`a chair that is not there`;
+  const alike = day.chairs.filter(({ place, kind }) => place === chair.place && kind === chair.kind);
+  const what = CHAIR_WORDS[chair.kind];
+  return alike.length === 1
+    ? msg`the ${what} at ${placeName(day, chair.place)}`
+    : msg`${what} ${alike.indexOf(chair) + 1} at ${placeName(day, chair.place)}`;
+}
+
+/** Whose a visit is: somebody by name, or a round of touch-ups by when it may begin. */
+export function whoseName(day: PartyDay, id: string): string {
+  const round = day.rounds.find((one) => one.id === id);
+  return round ? msg`the touch-ups from ${clock(round.from)}` : nameOf(day, id);
+}

@@ -165,7 +165,7 @@ test('what cannot be planned is refused with where and why', () => {
     'people/a: A is to be ready before arriving.',
   );
   expect(() => planDay(smallDay({ aTask: { by: {} } }))).toThrow(
-    "people/a/full/a.face: Nobody can do A's makeup.",
+    "people/a/full/a.face: Nobody can do A's make-up.",
   );
 });
 

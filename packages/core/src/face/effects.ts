@@ -22,7 +22,7 @@ const both = (
 
 /** The words a make-up artist uses for what a placement is to do, each as guides with their parameters. */
 export const EFFECTS: readonly Effect[] = messagesIn(
-  ['name'],
+  ['name', 'does'],
   [
     {
       name: 'natural',

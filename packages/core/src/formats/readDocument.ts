@@ -110,7 +110,7 @@ function nearest(union: ValueError): ValueError {
 function expectation(error: ValueError): string {
   const { schema, value } = error;
   const words = allowedWords(schema);
-  const got = value === undefined ? 'nothing' : clip(JSON.stringify(value) ?? 'nothing');
+  const got = clip(JSON.stringify(value) ?? msg`nothing`);
   if (words) return msg`Expected one of ${words}; found ${got}.`;
   if (error.type === ValueErrorType.ObjectRequiredProperty) return msg`${lastOf(error.path)} is missing.`;
   if (error.type === ValueErrorType.ObjectAdditionalProperties)

@@ -212,7 +212,7 @@ export function lookTakenDown(
     version: 1,
     parent: null,
     name: name.trim(),
-    description: 'Taken down while watching: places and order as seen, shades by word or reading.',
+    description: msg`Taken down while watching: places and order as seen, shades by word or reading.`,
     tags: [msg`taken down`],
     schools: schoolsOf(taken),
     forbids: { finishes: [], kinds: [] },

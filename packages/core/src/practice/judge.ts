@@ -249,17 +249,19 @@ function judgePans(task: PanExercise, ids: readonly string[]): AttemptJudged {
   if (ids.length !== task.pans.length || new Set(ids).size !== ids.length) return refuse();
   const same = SAME[task.kind];
   const { score, worst } = scoreOrder(ids, values, same);
-  const [unit, more, less] =
-    task.kind === 'depth' ? [msg`of a step`, 'deeper', 'lighter'] : ['degrees', 'warmer', 'cooler'];
   if (!worst)
     return { score, grade: gradeOf(score), miss: 0, first: msg`All in order.`, well: null, at: null };
   const [first, then] = worst;
   const by = Math.abs(values[first]! - values[then]!);
+  const [one, other, off] = [first.toUpperCase(), then.toUpperCase(), by.toFixed(1)];
   return {
     score,
     grade: gradeOf(score),
     miss: by,
-    first: msg`${first.toUpperCase()} stands before ${then.toUpperCase()} and is ${more} by ${by.toFixed(1)} ${unit}: put the ${less} one first.`,
+    first:
+      task.kind === 'depth'
+        ? msg`${one} stands before ${other} and is deeper by ${off} of a step: put the lighter one first.`
+        : msg`${one} stands before ${other} and is warmer by ${off} degrees: put the cooler one first.`,
     well: score >= 50 ? msg`The others stand as they should.` : null,
     at: null,
   };

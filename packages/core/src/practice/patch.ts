@@ -134,7 +134,7 @@ function sizeWords(size: number): string {
     : size < 0.42
       ? msg`a third`
       : size < 0.58
-        ? 'half'
+        ? msg`half`
         : size < 0.72
           ? msg`two thirds`
           : msg`three quarters`;

@@ -309,5 +309,5 @@ export function whyNot(productId: string, context: ShadeContext, wishes: MatchWi
   const inMix = mixed
     ? msg`Its best mix, ${mixed.parts.map((p) => `${p.pumps} ${p.product.line} ${p.product.shade}`).join(' : ')}, is ${mixed.deltaE.toFixed(1)} off`
     : msg`Nothing in the kit may be stirred into it`;
-  return `${alone}. ${inMix}; the best of all is ${best.toFixed(1)}.`;
+  return msg`${alone}. ${inMix}; the best of all is ${best.toFixed(1)}.`;
 }
