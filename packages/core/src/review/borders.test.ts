@@ -127,6 +127,64 @@ const greyed = (place: Guide, before: 'conceal' | 'contour'): Scene => {
   return other('conceal', { lab: [68, 6, 9], coverage: 'medium' }, { doseMgPerCm2: 0.8 }, from);
 };
 
+const primed = (guides: Guide[], more: Partial<Product> = {}): Scene =>
+  other(
+    'primer',
+    more,
+    { placements: guides.map((guide) => ({ guide, side: 'both' as const })) },
+    withFeatures({ oily: ['forehead'] }),
+  );
+const dewy = (oily: Chart['client']['features']['oily']): Scene =>
+  other('base', { finish: 'dewy' }, {}, withFeatures({ oily }));
+const glued = (waitMinutes: number): Scene =>
+  one(added(extra('Band', 'eyes', 'lash', PRODUCTS.lashes, ['lashes'], { waitMinutes }), 'liner'));
+const softly = (conditions: NonNullable<Chart['occasion']['conditions']>): Scene => {
+  const made = other('spray', { finish: 'dewy' });
+  return {
+    ...made,
+    chart: { ...made.chart, occasion: { ...made.chart.occasion, hoursToLast: 7, conditions } },
+  };
+};
+const templed = (role: 'bronze' | 'contour'): Scene => {
+  const laid = role === 'bronze' ? PRODUCTS.bronzer : PRODUCTS.contour;
+  return one(
+    withFeatures(
+      { narrowTemples: true },
+      added(extra('Temples', 'sculpt', role, laid, ['zone.temple']), 'blush'),
+    ),
+  );
+};
+/** A contour of two guides, each on a side. */
+const sided = ([cheek, again]: readonly ['left', 'left' | 'right']): Scene =>
+  one(
+    withStep('contour', {
+      placements: [
+        { guide: 'cheekContour', side: cheek },
+        { guide: 'cheekContour', side: again, params: { liftMm: 1 } },
+      ],
+    }),
+  );
+/** A contour on the left, and another step of its kind on a side. */
+const beside = (side: 'left' | 'right'): Scene =>
+  one(
+    added(
+      {
+        ...extra('Contour again', 'sculpt', 'contour', PRODUCTS.contour, []),
+        placements: [{ guide: 'cheekContour', side }],
+      },
+      'blush',
+      withStep('contour', { placements: [{ guide: 'cheekContour', side: 'left' }] }),
+    ),
+  );
+const drawn = (side: 'both' | 'right'): Scene => {
+  const outline: [number, number][] = [
+    [30, 20],
+    [45, 15],
+    [50, 25],
+  ];
+  return one(withStep('blush', { placements: [{ outline, featherMm: 4, side }] }));
+};
+
 type Case = readonly [rule: string, what: string, quiet: () => Scene, found: () => Scene];
 const CASES: readonly Case[] = [
   [
@@ -197,6 +255,40 @@ const CASES: readonly Case[] = [
     () => other('base', { family: 'water' }, {}, withStep('primer', { waitMinutes: 2 })),
     () => other('base', { family: 'water' }, {}, withStep('primer', { waitMinutes: 1.9 })),
   ],
+  [
+    'no-primer-on-oily',
+    'a primer of lids is none of the forehead',
+    () => primed(['zone.foreheadCentre']),
+    () => primed(['zone.mobileLid']),
+  ],
+  [
+    'no-primer-on-oily',
+    'a primer that shines holds no shine back',
+    () => primed(['zone.wholeFace'], { finish: 'satin' }),
+    () => primed(['zone.wholeFace'], { finish: 'shimmer' }),
+  ],
+  [
+    'dewy-base-on-oily',
+    'two places of the skin, lids not counted',
+    () => dewy(['lids', 'nose']),
+    () => dewy(['nose', 'chin']),
+  ],
+  ['glue-not-tacky', 'wherever in the order', () => glued(0.5), () => glued(0.49)],
+  ['hydrating-spray-for-long', 'a hot day', () => softly([]), () => softly(['heat'])],
+  ['narrow-temples', 'by a zone too, and a contour alone', () => templed('bronze'), () => templed('contour')],
+  [
+    'mirror-check',
+    'two places on one side are one side',
+    () => sided(['left', 'right']),
+    () => sided(['left', 'left']),
+  ],
+  [
+    'mirror-check',
+    'the like of it on the other side, by another step',
+    () => beside('right'),
+    () => beside('left'),
+  ],
+  ['mirror-check', 'what is drawn by hand', () => drawn('both'), () => drawn('right')],
   ['family-conflict', 'what is done meanwhile is a wait', () => meanwhile(2), () => meanwhile(1.9)],
   [
     'family-conflict',

@@ -104,6 +104,37 @@ const offTheSides =
 const ofSides = (sides: readonly Side[]): string =>
   sides.length === 1 ? msg` of the client’s ${term(sides[0]!)} eye` : '';
 
+/** What is done on both sides. */
+const MIRRORED: readonly Step['role'][] = [
+  'contour',
+  'bronze',
+  'blush',
+  'highlight',
+  'brow',
+  'eye',
+  'liner',
+  'lash',
+];
+
+/** Whether all of a step lies on one side, and no step of its role does the like on the other. */
+function isOneSided(step: Step, steps: readonly Step[]): boolean {
+  const [first] = step.placements;
+  if (!first || first.side === 'both' || step.placements.some(({ side }) => side !== first.side))
+    return false;
+  return !steps.some(
+    (other) =>
+      other !== step &&
+      other.role === step.role &&
+      other.placements.some(
+        (there) =>
+          there.side !== first.side &&
+          step.placements.some(
+            (here) => !('guide' in here) || !('guide' in there) || there.guide === here.guide,
+          ),
+      ),
+  );
+}
+
 /** What is about where things lie: told at the face, while it is being placed. */
 export const PLACE_RULES: readonly Rule[] = messagesIn(
   ['name', 'why'],
@@ -336,14 +367,18 @@ export const PLACE_RULES: readonly Rule[] = messagesIn(
       why: 'It narrows them further: a small forehead gets light in the middle instead.',
       find: (on) => {
         const narrow = sidesWhere(on.chart.client.features, ({ narrowTemples }) => narrowTemples);
-        return stepsAt(on, 'foreheadContour', narrow).map((s) =>
-          found(
-            [s],
-            narrow.length === 2
-              ? msg`${s.title} narrows temples that are narrow already.`
-              : msg`${s.title} narrows the client’s ${term(narrow[0]!)} temple, which is narrow already.`,
-            { label: msg`Leave it out there`, apply: offTheSides(s, 'foreheadContour', narrow) },
-          ),
+        return (['foreheadContour', 'zone.temple'] as const).flatMap((guide) =>
+          stepsAt(on, guide, narrow)
+            .filter((s) => s.role === 'contour')
+            .map((s) =>
+              found(
+                [s],
+                narrow.length === 2
+                  ? msg`${s.title} narrows temples that are narrow already.`
+                  : msg`${s.title} narrows the client’s ${term(narrow[0]!)} temple, which is narrow already.`,
+                { label: msg`Leave it out there`, apply: offTheSides(s, guide, narrow) },
+              ),
+            ),
         );
       },
     },
@@ -364,24 +399,7 @@ export const PLACE_RULES: readonly Rule[] = messagesIn(
       why: 'What is done on one side is done on the other, unless the face asks for it.',
       find: (on) =>
         on.steps
-          .filter(
-            (s) =>
-              s.placements.length === 1 &&
-              'guide' in s.placements[0]! &&
-              s.placements[0].side !== 'both' &&
-              ['contour', 'blush', 'highlight', 'brow', 'liner'].includes(s.role) &&
-              !on.steps.some(
-                (o) =>
-                  o !== s &&
-                  o.role === s.role &&
-                  o.placements.some(
-                    (p) =>
-                      'guide' in p &&
-                      p.side !== 'both' &&
-                      p.guide === (s.placements[0] as { guide?: string }).guide,
-                  ),
-              ),
-          )
+          .filter((s) => MIRRORED.includes(s.role) && isOneSided(s, on.steps))
           .map((s) =>
             found([s], msg`${s.title} is on one side only.`, {
               label: msg`Both sides`,

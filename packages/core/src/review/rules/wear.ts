@@ -1,4 +1,11 @@
-import { drynessInWords, GUIDES_OF_SKIN, sidesWhere, type Features, type Placement } from '../../face';
+import {
+  drynessInWords,
+  GUIDES_OF_SKIN,
+  OILY_ZONES,
+  sidesWhere,
+  type Features,
+  type Placement,
+} from '../../face';
 import { propertiesOf } from '../../kit';
 import { newStep, withStep, type Chart, type Step } from '../../look';
 import { messagesIn, msg, term } from '../../messages';
@@ -19,6 +26,12 @@ const oilyOf = (on: Reviewed): readonly Features['oily'][number][] =>
   on.chart.client.features.oily.filter((zone) => zone !== 'lids');
 const placesOf = (zones: readonly Features['oily'][number][]): Placement[] =>
   zones.flatMap((zone) => GUIDES_OF_SKIN[zone]).map((guide) => ({ guide, side: 'both' as const }));
+
+/** Where skin gets oily, wherever this client's does. */
+const OF_SKIN = placesOf(OILY_ZONES);
+/** Whether a step holds the skin's shine back: a primer, and not one that shines itself. */
+const mattifies = (on: Reviewed, step: Step): boolean =>
+  on.products(step).some((p) => p.kind === 'primer' && !isShiny(p));
 
 /** A step added with the kit's best product for it; undefined where the kit has none. */
 function added(
@@ -81,6 +94,8 @@ export const USUAL_OF_HOURS: readonly string[] = [
 /** Under so many wears of what stands there evidence is silent. */
 const ENOUGH_WEARS = 3;
 const MUST_HOLD = 0.6;
+/** From so many hours on a spray is to hold, not to soften. */
+const HOLD_HOURS = 10;
 /** A touch-up is due when fewer than so many still hold. */
 const TOUCH_UP_AT = 0.7;
 
@@ -154,11 +169,15 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
       why: 'Where skin gets oily the base slides: a mattifying primer goes there, and only there.',
       find: (on) => {
         const oily = oilyOf(on);
-        const primer = on.steps.find((s) => on.products(s).some((p) => p.kind === 'primer'));
-        const mattified = on.steps.some((s) =>
-          on.products(s).some((p) => p.kind === 'primer' && p.finish !== 'dewy'),
-        );
         const base = on.steps.find((s) => s.role === 'base');
+        // A primer for lids or lips does nothing for the forehead.
+        const primers = on.steps.filter(
+          (s) =>
+            on.products(s).some((p) => p.kind === 'primer') &&
+            (s.placements.length === 0 || OF_SKIN.some((place) => on.reaches(s, place))),
+        );
+        const primer = primers[0];
+        const mattified = primers.some((s) => mattifies(on, s));
         if (oily.length === 0 || !base || mattified) return [];
         const isMatte = finishIs('matte');
         const step: Step = {
@@ -188,10 +207,7 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
       severity: 'note',
       why: 'Each zone that gets oily is primed or set: what is done on the forehead does not hold the nose.',
       find: (on) => {
-        const held = on.steps.filter(
-          (s) =>
-            s.role === 'powder' || on.products(s).some((p) => p.kind === 'primer' && p.finish !== 'dewy'),
-        );
+        const held = on.steps.filter((s) => s.role === 'powder' || mattifies(on, s));
         const base = on.steps.find((s) => s.role === 'base');
         if (!base || held.length === 0) return [];
         const left = oilyOf(on).filter(
@@ -246,7 +262,7 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
       severity: 'note',
       why: 'Two shines meet: choose satin or matte where the skin gives its own.',
       find: (on) =>
-        on.chart.client.features.oily.length < 2
+        oilyOf(on).length < 2
           ? []
           : on.steps
               .filter((s) => s.role === 'base' && on.products(s).some((p) => p.finish === 'dewy'))
@@ -364,14 +380,16 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
       severity: 'note',
       why: 'Hydrating sprays melt powder in; strong hold is for long days and heat.',
       find: (on) => {
-        if (on.chart.occasion.hoursToLast < 10) return [];
+        if (on.chart.occasion.hoursToLast < HOLD_HOURS && !on.day.heat) return [];
         const sprays = on.steps.filter((s) => on.products(s).some((p) => p.kind === 'spray'));
         return sprays.length > 0 &&
           sprays.every((s) => on.products(s).every((p) => p.kind !== 'spray' || p.finish === 'dewy'))
           ? [
               found(
                 sprays,
-                msg`Only a soft spray for ${on.chart.occasion.hoursToLast} hours.`,
+                on.chart.occasion.hoursToLast >= HOLD_HOURS
+                  ? msg`Only a soft spray for ${on.chart.occasion.hoursToLast} hours.`
+                  : msg`Only a soft spray in the heat.`,
                 on.another(sprays[0]!, ({ use }) => use.every((u) => u.product.finish !== 'dewy')),
               ),
             ]
@@ -514,10 +532,7 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
       why: 'A band is laid when its glue is tacky, about 45 seconds; wet it slides.',
       find: (on) =>
         on.steps
-          .filter(
-            (s) =>
-              s.phase === 'lashes' && on.products(s).some((p) => p.kind === 'lashes') && s.waitMinutes < 0.5,
-          )
+          .filter((s) => on.products(s).some((p) => p.kind === 'lashes') && s.waitMinutes < 0.5)
           .map((s) =>
             found([s], msg`${s.title} leaves the glue no time to get tacky.`, {
               label: msg`Wait 45 seconds`,
