@@ -171,3 +171,4 @@ export {
   type TakenStep,
 } from './takenDown';
 export { colourDrawn } from './colourDrawn';
+export { TOOLS_TO_MIND } from './toolsToMind';

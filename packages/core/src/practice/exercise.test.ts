@@ -212,8 +212,33 @@ describe('pans, correctors, steps', () => {
       });
       expect(judge(task, { kind: 'order', ids: [...right].reverse() }).score).toBe(0);
     }
-    const said = judge(exercise('steps', 1, 0)!, { kind: 'order', ids: ['base', 'set', 'cream'] }).first;
-    expect(said).toBe('“Cream contour” comes before “Powder to set”.');
+    const [both] = Array.from(
+      { length: 50 },
+      (_, seed) => exercise('steps', seed, 0) as StepsExercise,
+    ).filter(({ steps }) => ['cream', 'set'].every((id) => steps.some((one) => one.id === id)));
+    const swapped = all
+      .filter((id) => both!.steps.some((one) => one.id === id))
+      .map((id) => (id === 'cream' ? 'set' : id === 'set' ? 'cream' : id));
+    expect(judge(both!, { kind: 'order', ids: swapped }).first).toBe(
+      '“Cream contour” comes before “Powder to set”.',
+    );
+  });
+  test('all its steps are put in order, each once, and no others', () => {
+    const task = exercise('steps', 1, 0) as StepsExercise;
+    const ids = task.steps.map(({ id }) => id);
+    const foreign = ['clean', 'prep', 'prime', 'correct', 'base', 'conceal', 'cream'].find(
+      (id) => !ids.includes(id),
+    )!;
+    const order = (given: readonly string[]) => () => judge(task, { kind: 'order', ids: given });
+    expect(order(ids)).not.toThrow();
+    for (const wrong of [
+      [],
+      ids.slice(1),
+      [...ids.slice(1), ids[1]!],
+      [...ids.slice(1), foreign],
+      [...ids, foreign],
+    ])
+      expect(order(wrong)).toThrow('no answer');
   });
 });
 

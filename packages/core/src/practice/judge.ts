@@ -23,6 +23,7 @@ import type {
   MixExercise,
   PanExercise,
   PatchExercise,
+  StepsExercise,
 } from './exercise';
 import { feedback, type LineTask } from './feedback';
 import { laidOn } from './laidOn';
@@ -111,7 +112,7 @@ export function judge(task: Exercise, given: Given): AttemptJudged {
     case 'broken':
       return given.kind === 'picks' ? judgeBroken(task, given.ids) : refuse();
     case 'steps':
-      return given.kind === 'order' ? judgeSteps(given.ids) : refuse();
+      return given.kind === 'order' ? judgeSteps(task, given.ids) : refuse();
   }
 }
 const refuse = (): never => {
@@ -324,8 +325,12 @@ function judgeBroken({ chart }: BrokenExercise, ids: readonly string[]): Attempt
   };
 }
 
-function judgeSteps(ids: readonly string[]): AttemptJudged {
-  if (new Set(ids).size !== ids.length || !ids.every((id) => STEPS.some((one) => one.id === id)))
+function judgeSteps(task: StepsExercise, ids: readonly string[]): AttemptJudged {
+  if (
+    ids.length !== task.steps.length ||
+    new Set(ids).size !== ids.length ||
+    !ids.every((id) => task.steps.some((one) => one.id === id))
+  )
     return refuse();
   const { score, broken } = scoreSteps(ids, LINKS);
   const wordsOf = (id: string): string => STEPS.find((one) => one.id === id)!.words;

@@ -484,3 +484,25 @@ describe('a face of more than one colour', () => {
     for (const L of [90, 70, 50, 35, 24]) expect(ofBase(on(skinByZone([L, 12, 16])))).toEqual([]);
   });
 });
+
+test.each([
+  ['latex', 'damp sponge', 'A latex-free sponge.'],
+  ['rubber latex', 'puff', 'A latex-free puff.'],
+  ['nickel', 'spatula', 'A nickel-free spatula.'],
+  ['nickel sulphate', 'spatula', 'A nickel-free spatula.'],
+] as const)('%s: a %s is noted to be free of it, once, and of nothing else', (noted, tool, words) => {
+  const withTool = (which: LookStep['tool']): Look => ({
+    ...FULL,
+    steps: FULL.steps.map((s) => (s.title === 'Prime' ? { ...s, tool: which, note: '' } : s)),
+  });
+  const primed = (look: Look, ...sensitivities: string[]): string =>
+    named(see({}, OCCASION, { look, sensitivities }), 'Prime')!.note;
+  expect(primed(withTool(tool), noted)).toBe(words);
+  expect(primed(withTool(tool), noted, noted.toUpperCase())).toBe(words);
+  expect(primed(withTool(tool), 'lanolin')).toBe('');
+  expect(primed(withTool('finger'), noted)).toBe('');
+  expect(primed(withTool(tool), noted.includes('latex') ? 'nickel' : 'latex')).toBe('');
+  const again = withTool(tool);
+  const kept = { ...again, steps: again.steps.map((s) => (s.title === 'Prime' ? { ...s, note: words } : s)) };
+  expect(primed(kept, noted)).toBe(words);
+});

@@ -14,6 +14,7 @@ import { listed, listedFew } from '../../listed';
 import { msg, term } from '../../messages';
 import { apartInWords, faceColour, isLined, isUnderEye, partsApart, skinTarget } from '../../shade';
 import type { LookStep } from '../document';
+import { TOOLS_TO_MIND } from '../toolsToMind';
 import {
   both,
   exchanged,
@@ -323,21 +324,16 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
           };
     },
   },
-  {
-    id: 'tools free of latex',
+  ...TOOLS_TO_MIND.map(({ family, tools, free }): Adapter => ({
+    id: `tools free of ${family}`,
     change: (step, { client }) => {
-      const latex = client.sensitivities.some((noted) => familiesMeant(noted).includes('latex'));
-      if (!latex || (step.tool !== 'damp sponge' && step.tool !== 'puff')) return null;
-      const note = noted(step, msg`A latex-free ${step.tool === 'puff' ? msg`puff` : msg`sponge`}.`);
-      return note === step.note
-        ? null
-        : {
-            words: msg`A latex-free ${step.tool === 'puff' ? msg`puff` : msg`sponge`}`,
-            why: msg`latex is noted`,
-            set: { note },
-          };
+      const minded = client.sensitivities.some((one) => familiesMeant(one).includes(family));
+      if (!minded || !tools.some((tool) => tool === step.tool)) return null;
+      const words = msg`A ${term(free)} ${step.tool === 'damp sponge' ? msg`sponge` : term(step.tool)}`;
+      const note = noted(step, `${words}.`);
+      return note === step.note ? null : { words, why: msg`${term(family)} is noted`, set: { note } };
     },
-  },
+  })),
   {
     id: 'patch test of the glue',
     change: (step, { client }) => {

@@ -2,7 +2,7 @@ import { familiesMeant, ingredientsKnown, matchAllergens, patchSpeaksAgainst, to
 import { isSettled } from '../../chair';
 import { isWet, shelfLife } from '../../kit';
 import { listedFew } from '../../listed';
-import { withoutStep, type Step } from '../../look';
+import { TOOLS_TO_MIND, withoutStep, type Step } from '../../look';
 import { messagesIn, msg, term } from '../../messages';
 import { impossibleBecause, sensitivitiesOf } from '../../shade';
 import { says } from '../notes';
@@ -20,15 +20,6 @@ const leftOut = (s: Step, label = msg`Leave it out`): Fix => ({
 });
 /** Another product, or the step left out where the kit has none. */
 const anotherOrOut = (on: Reviewed, s: Step): Fix => on.another(s) ?? leftOut(s);
-/** What sponges, puffs and spatulas are usually made of, and what is noted of one that is not. */
-const TOOLS_OF = [
-  { family: 'latex', tools: ['damp sponge', 'puff'], free: 'latex-free' },
-  { family: 'nickel', tools: ['spatula'], free: 'nickel-free' },
-] as const satisfies readonly {
-  readonly family: string;
-  readonly tools: readonly Step['tool'][];
-  readonly free: string;
-}[];
 /** What each step still to be done takes out of which unit, in the order they are worked. */
 const takenBy = (steps: readonly Step[]) =>
   steps
@@ -131,7 +122,7 @@ export const CARE_RULES: readonly Rule[] = messagesIn(
       why: 'Sponges and puffs are often latex, spatulas and curlers often nickel-plated: take one that says it is free of it.',
       find: (on) => {
         const minded = new Set(sensitiveTo(on).flatMap((noted) => familiesMeant(noted)));
-        return TOOLS_OF.filter(({ family }) => minded.has(family)).flatMap(({ family, tools, free }) => {
+        return TOOLS_TO_MIND.filter(({ family }) => minded.has(family)).flatMap(({ family, tools, free }) => {
           const steps = on.steps.filter((s) => tools.some((tool) => tool === s.tool) && !says(s.note, free));
           if (steps.length === 0) return [];
           const named = [...new Set(steps.map((s) => term(s.tool)))].join(msg` and `);
