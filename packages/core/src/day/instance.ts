@@ -44,7 +44,12 @@ export type Worker = {
   /** When these hands are not there: no visit runs into it. */ readonly away?: readonly Appointment[];
 };
 
-export type Chair = { readonly id: string; readonly place: string; readonly kind: ChairKind };
+export type Chair = {
+  readonly id: string;
+  readonly place: string;
+  readonly kind: ChairKind;
+  /** As the plan calls it. */ readonly name?: string;
+};
 export type ChairKind = 'makeup' | 'hair' | 'any';
 
 export type Person = {

@@ -1,5 +1,6 @@
 import { arrivalAt, stopBy } from './travel';
 import { clock } from '../calendar';
+import { capital } from '../capital';
 import { msg } from '../messages';
 import { chairName, TASK_WORDS, whoseName } from './named';
 import { endsOf, fits, keyOf, roundTask, wayOf, type Laid } from './laidOut';
@@ -311,10 +312,11 @@ function judgeChairs(day: PartyDay, laid: readonly Laid[], say: Say): void {
     mine.forEach((one, i) => {
       const before = mine[i - 1];
       if (before && one.start < before.chairEnd + day.chairWipe)
-        say('chair', msg`${chairName(day, id)} is taken until ${clock(before.chairEnd + day.chairWipe)}`, [
-          before.key,
-          one.key,
-        ]);
+        say(
+          'chair',
+          msg`${capital(chairName(day, id))} is taken until ${clock(before.chairEnd + day.chairWipe)}`,
+          [before.key, one.key],
+        );
     });
   }
 }

@@ -25,10 +25,11 @@ export const TASK_WORDS: Readonly<Record<TaskKind, string>> = messages({
   touchup: 'touch-ups',
 });
 
-/** A chair by what it is for and where it stands, numbered where there are more of the kind. */
+/** A chair as the plan calls it; else by what it is for and where it stands, numbered where there are more. */
 export function chairName(day: PartyDay, id: string): string {
   const chair = day.chairs.find((one) => one.id === id);
   if (!chair) return msg`a chair that is not there`;
+  if (chair.name !== undefined) return chair.name;
   const alike = day.chairs.filter(({ place, kind }) => place === chair.place && kind === chair.kind);
   const what = CHAIR_WORDS[chair.kind];
   return alike.length === 1
@@ -39,5 +40,5 @@ export function chairName(day: PartyDay, id: string): string {
 /** Whose a visit is: somebody by name, or a round of touch-ups by when it may begin. */
 export function whoseName(day: PartyDay, id: string): string {
   const round = day.rounds.find((one) => one.id === id);
-  return round ? msg`the touch-ups from ${clock(round.from)}` : nameOf(day, id);
+  return round ? msg`Touch-ups from ${clock(round.from)}` : nameOf(day, id);
 }

@@ -193,7 +193,7 @@ export function dayOfPlan(
     places: plan.places,
     travel: plan.travel,
     workers: plan.hands.map(({ does: _, ...worker }) => worker),
-    chairs: plan.chairs.map(({ id: chair, place, kind }) => ({ id: chair, place, kind })),
+    chairs: plan.chairs.map(({ id: chair, place, kind, name }) => ({ id: chair, place, kind, name })),
     chairWipe: plan.chairWipe,
     people: plan.guests.map((guest) => personOf(plan, guest, paceOf)),
     rounds: plan.rounds.map((round) => ({
