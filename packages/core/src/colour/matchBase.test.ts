@@ -170,3 +170,13 @@ test('differences in words', () => {
     'plainly off',
   ]);
 });
+
+test.each([
+  [0.5, 'not visible', 'barely visible'],
+  [1, 'barely visible', 'visible side by side'],
+  [2, 'visible side by side', 'visible'],
+  [4, 'visible', 'plainly off'],
+])('from a difference of %d on %s is %s', (border, under, from) => {
+  expect(differenceInWords(border - 0.001)).toBe(under);
+  expect(differenceInWords(border)).toBe(from);
+});

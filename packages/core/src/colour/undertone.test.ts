@@ -37,3 +37,17 @@ test('neutral stays neutral, warm stays warm, over all depths', () => {
     );
   }
 });
+
+// By hand: 15 + 10 e^-((L - 55) / 16)^2 and its loss under 42, 58 + 0.06 (L - 55) and its turn under 45.
+test.each([
+  [55, 58, 25],
+  [71, 58.96, 18.679],
+  [39, 53.74, 17.839],
+  [45, 57.4, 21.766],
+  [42, 55.57, 20.168],
+  [30, 48.25, 12.51],
+  [20, 42.15, 8.924],
+])('neutral skin of L* %d has hue %d and chroma %d', (L, hue, chroma) => {
+  expect(neutralSkinAt(L).hue).toBeCloseTo(hue, 2);
+  expect(neutralSkinAt(L).chroma).toBeCloseTo(chroma, 2);
+});

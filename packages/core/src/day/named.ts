@@ -25,7 +25,7 @@ export const TASK_WORDS: Readonly<Record<TaskKind, string>> = messages({
   touchup: 'touch-ups',
 });
 
-/** A chair as the plan calls it; else by what it is for and where it stands, numbered where there are more. */
+/** A chair as the plan calls it; else by what it is for and where it is, numbered where there are more. */
 export function chairName(day: PartyDay, id: string): string {
   const chair = day.chairs.find((one) => one.id === id);
   if (!chair) return msg`a chair that is not there`;
